@@ -1,0 +1,18 @@
+/** Runs in a worker thread: one engine call a message. */
+import { parentPort } from 'node:worker_threads';
+import { type EngineCall, ProblemError, engine } from '@torvin/core';
+import type { Job, JobAnswer } from './pool';
+
+parentPort?.on('message', ({ call, input }: Job) => {
+  parentPort?.postMessage(run(call, input));
+});
+
+function run(call: EngineCall, input: unknown): JobAnswer {
+  try {
+    const compute = engine[call] as (value: unknown) => unknown;
+    return { ok: true, value: compute(input) };
+  } catch (error) {
+    if (error instanceof ProblemError) return { ok: false, problem: error.problem };
+    return { ok: false, crash: error instanceof Error ? (error.stack ?? error.message) : String(error) };
+  }
+}

@@ -1,0 +1,20 @@
+/** Settings from the environment, resolved once. */
+import { isAbsolute, join } from 'node:path';
+
+export interface Config {
+  /** First port to try; a taken one gives the next. */
+  port: number;
+  host: string;
+  dataDir: string;
+}
+
+const DEFAULT_PORT = 4310;
+
+export function configFrom(env: NodeJS.ProcessEnv, root: string): Config {
+  const port = env.TORVIN_PORT === undefined ? DEFAULT_PORT : Number(env.TORVIN_PORT);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) {
+    throw new Error(`TORVIN_PORT must be a port from 1 to 65535; got '${env.TORVIN_PORT}'.`);
+  }
+  const data = env.TORVIN_DATA ?? 'data';
+  return { port, host: env.TORVIN_HOST ?? '127.0.0.1', dataDir: isAbsolute(data) ? data : join(root, data) };
+}

@@ -1,0 +1,53 @@
+/** Opens the database: a copy before any migration, then the migrations, then it is ready. */
+import { copyFileSync, existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import Driver from 'better-sqlite3';
+import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3';
+import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import * as tables from './tables';
+
+export type Database = BetterSQLite3Database<typeof tables>;
+
+export interface Opened {
+  db: Database;
+  /** How many migrations the database has been through. */
+  schema: number;
+  close(): void;
+}
+
+export const DATABASE_FILE = 'torvin.db';
+const BUSY_TIMEOUT_MS = 5000;
+
+export function openDatabase(dataDir: string, migrationsDir: string): Opened {
+  mkdirSync(dataDir, { recursive: true });
+  const file = join(dataDir, DATABASE_FILE);
+  const existed = existsSync(file);
+  const driver = new Driver(file);
+  driver.pragma('journal_mode = WAL');
+  driver.pragma('synchronous = FULL');
+  driver.pragma('foreign_keys = ON');
+  driver.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
+  const wanted = migrationCount(migrationsDir);
+  const had = existed ? appliedCount(driver) : 0;
+  if (had > wanted) {
+    driver.close();
+    throw new Error(
+      `The database in ${dataDir} is of schema ${had}, newer than this program's ${wanted}; start the newer program, or point TORVIN_DATA elsewhere.`,
+    );
+  }
+  if (existed && had < wanted) {
+    driver.pragma('wal_checkpoint(TRUNCATE)');
+    copyFileSync(file, join(dataDir, `before-schema-${wanted}.db`));
+  }
+  const db = drizzle(driver, { schema: tables });
+  migrate(db, { migrationsFolder: migrationsDir });
+  return { db, schema: wanted, close: () => driver.close() };
+}
+
+const migrationCount = (dir: string): number => (JSON.parse(readFileSync(join(dir, 'meta', '_journal.json'), 'utf8')) as { entries: unknown[] }).entries.length;
+
+function appliedCount(driver: Driver.Database): number {
+  const table = driver.prepare("select count(*) as n from sqlite_master where name = '__drizzle_migrations'").get() as { n: number };
+  if (table.n === 0) return 0;
+  return (driver.prepare('select count(*) as n from __drizzle_migrations').get() as { n: number }).n;
+}

@@ -1,0 +1,97 @@
+/** The HTTP application: each route of the endpoint table parses, calls one function and sends. */
+import { brokenOf, marginOf, tightest, verdictOf, whyOf } from '@torvin/core';
+import { type AnswerOf, type ComposeAnswer, type Endpoint, api, openApiDocument, problemOf } from '@torvin/schema';
+import express, { type Express, type Request } from 'express';
+import type { Logger } from 'pino';
+import type { z } from 'zod';
+import type { ComputePool } from '../compute/pool';
+import type { Opened } from '../db/open';
+import { findFiring, listFirings, recordFiring } from '../store/firings';
+import { createPiece, findPiece, listPieces, savePiece } from '../store/pieces';
+import { addSchedule, alreadySaved, caseFor, findSchedule } from '../store/schedules';
+import { allShelves } from '../store/shelves';
+import { readStudio, saveStudio } from '../store/studio';
+import { BadRequest, answerErrors } from './errors';
+import { serveWeb } from './web';
+
+export interface AppParts {
+  opened: Opened;
+  pool: ComputePool;
+  dataDir: string;
+  version: string;
+  log: Logger;
+  /** Folder of the exported web app; without it only the API is served. */
+  webDir?: string;
+  now?: () => number;
+}
+
+const BODY_LIMIT = '256kb';
+
+type Parsed<E extends Endpoint> = E['request'] extends z.ZodType ? z.output<E['request']> : undefined;
+
+export function createApp({ opened, pool, dataDir, version, log, webDir, now = Date.now }: AppParts): Express {
+  const { db } = opened;
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(express.json({ limit: BODY_LIMIT }));
+
+  function route<E extends Endpoint>(endpoint: E, handle: (body: Parsed<E>, id: string) => AnswerOf<E> | Promise<AnswerOf<E>>): void {
+    app[endpoint.method](endpoint.path, async (request, response) => {
+      response.json(await handle(parsed(endpoint, request), String(request.params.id ?? '')));
+    });
+  }
+
+  route(api.health, (): AnswerOf<typeof api.health> => ({ ok: true, version, dataDir, schema: opened.schema }));
+  route(api.studio, () => readStudio(db));
+  route(api.saveStudio, (settings) => saveStudio(db, settings));
+  route(api.shelves, () => allShelves(db));
+  route(api.pieces, () => listPieces(db));
+  route(api.piece, (_, id) => findPiece(db, id));
+  route(api.createPiece, (piece) => createPiece(db, piece, now()));
+  route(api.savePiece, (change, id) => savePiece(db, id, change, now()));
+  route(api.saveSchedule, async (wanted, pieceId) => {
+    const repeated = alreadySaved(db, pieceId, wanted.id);
+    if (repeated) return repeated;
+    const snapshot = caseFor(db, pieceId, wanted);
+    const result = await pool.run('evaluate', { firing: snapshot.firing, segments: wanted.segments });
+    return addSchedule(db, pieceId, wanted, snapshot, result, now());
+  });
+  route(api.schedule, (_, id) => findSchedule(db, id));
+  route(api.firings, () => listFirings(db));
+  route(api.firing, (_, id) => findFiring(db, id));
+  route(api.recordFiring, (firing) => recordFiring(db, firing, now()));
+  route(api.computeBody, (input) => pool.run('body', input));
+  route(api.computeSimulate, (input) => pool.run('simulate', input));
+  route(api.computeCompose, async (firing): Promise<ComposeAnswer> => {
+    const { segments, evaluation, evaluations } = await pool.run('compose', firing);
+    return {
+      segments: segments.map((segment, index) => {
+        const reading = tightest(evaluation.readings, index);
+        return { ...segment, why: whyOf(firing, segment), limitedBy: reading?.limit ?? null, margin: reading ? marginOf(reading) : null };
+      }),
+      total_s: evaluation.simulation.total_s,
+      verdict: verdictOf(firing, evaluation, 'C'),
+      readings: evaluation.readings,
+      evaluations,
+      converged: brokenOf(evaluation.readings).length === 0,
+    };
+  });
+
+  const openApi = openApiDocument(version);
+  app.get('/api/openapi.json', (_request, response) => {
+    response.json(openApi);
+  });
+  app.use('/api', (request, response) => {
+    response.status(404).json({ code: 'unknown-path', path: request.originalUrl, message: `There is no ${request.method} ${request.originalUrl}.` });
+  });
+  if (webDir) serveWeb(app, webDir);
+  app.use(answerErrors(log));
+  return app;
+}
+
+function parsed<E extends Endpoint>(endpoint: E, request: Request): Parsed<E> {
+  if (!endpoint.request) return undefined as Parsed<E>;
+  const outcome = endpoint.request.safeParse(request.body);
+  if (!outcome.success) throw new BadRequest(problemOf(outcome.error));
+  return outcome.data as Parsed<E>;
+}

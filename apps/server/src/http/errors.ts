@@ -1,0 +1,43 @@
+/** The one place where failures become answers. A problem travels as {code, path, message}. */
+import { type Problem, ProblemError } from '@torvin/core';
+import type { ErrorRequestHandler } from 'express';
+import type { Logger } from 'pino';
+import { Busy } from '../compute/pool';
+import { NotFound, Stale, Taken } from '../store/failures';
+
+/** A request that does not parse; status 422. */
+export class BadRequest extends ProblemError {}
+
+interface Answer {
+  status: number;
+  body: Problem & { current?: unknown };
+  retryAfter_s?: number;
+}
+
+function answerFor(error: unknown): Answer | null {
+  if (error instanceof NotFound) return { status: 404, body: error.problem };
+  if (error instanceof Taken) return { status: 409, body: error.problem };
+  if (error instanceof Stale) return { status: 409, body: { ...error.problem, current: error.current } };
+  if (error instanceof Busy) return { status: 503, body: error.problem, retryAfter_s: error.retryAfter_s };
+  if (error instanceof ProblemError) return { status: 422, body: error.problem };
+  const { type, status } = (error ?? {}) as { type?: string; status?: number };
+  if (type === 'entity.parse.failed') return { status: 400, body: { code: 'malformed-json', path: '', message: 'The request is not JSON.' } };
+  if (type === 'entity.too.large') return { status: 413, body: { code: 'too-large', path: '', message: 'The request is larger than 256 kB.' } };
+  if (typeof status === 'number' && status >= 400 && status < 500) {
+    return { status, body: { code: 'bad-request', path: '', message: error instanceof Error ? error.message : 'The request cannot be read.' } };
+  }
+  return null;
+}
+
+export const answerErrors =
+  (log: Logger): ErrorRequestHandler =>
+  (error, request, response, _next) => {
+    const known = answerFor(error);
+    if (!known) log.error({ err: error, method: request.method, path: request.path }, 'request failed');
+    const { status, body, retryAfter_s } = known ?? {
+      status: 500,
+      body: { code: 'internal', path: '', message: 'Something went wrong on the server; what you saved before is safe.' },
+    };
+    if (retryAfter_s !== undefined) response.set('Retry-After', String(retryAfter_s));
+    response.status(status).json(body);
+  };

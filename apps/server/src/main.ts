@@ -1,0 +1,52 @@
+/** Starts Torvin: database, engine thread, HTTP. Runs as the bundle dist/server/main.mjs. */
+import type { Server } from 'node:http';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import type { Express } from 'express';
+import pino from 'pino';
+import { version } from '../../../package.json';
+import { computePool } from './compute/pool';
+import { configFrom } from './config';
+import { openDatabase } from './db/open';
+import { seedDemo } from './db/seed';
+import { createApp } from './http/app';
+
+const here = dirname(fileURLToPath(import.meta.url));
+const root = join(here, '..', '..');
+const log = pino({ level: process.env.TORVIN_LOG ?? 'warn' });
+
+const config = configFrom(process.env, root);
+const opened = openDatabase(config.dataDir, join(here, 'migrations'));
+const pool = computePool(new URL('./computeWorker.mjs', import.meta.url));
+seedDemo(opened.db, Date.now());
+const app = createApp({ opened, pool, dataDir: config.dataDir, version, log, webDir: join(root, 'apps', 'web', 'dist') });
+
+const server = await listen(app, config.host, config.port);
+const address = server.address();
+const port = typeof address === 'object' && address ? address.port : config.port;
+process.stdout.write(`Torvin is at http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${port}\nIts data lies in ${config.dataDir}\n`);
+
+for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+  process.once(signal, () => {
+    server.close();
+    server.closeAllConnections();
+    void pool.close().then(() => {
+      opened.close();
+      process.exit(0);
+    });
+  });
+}
+
+/** Listens on the port, or on the next free one. */
+function listen(handler: Express, host: string, first: number): Promise<Server> {
+  return new Promise((resolve, reject) => {
+    const attempt = (port: number): void => {
+      const candidate = handler.listen(port, host, (error?: Error & { code?: string }) => {
+        if (!error) resolve(candidate);
+        else if (error.code === 'EADDRINUSE' && port < first + 50) attempt(port + 1);
+        else reject(error);
+      });
+    };
+    attempt(first);
+  });
+}

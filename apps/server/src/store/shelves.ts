@@ -1,0 +1,12 @@
+/** Glass families, glasses, kilns and controllers. */
+import type { Shelves } from '@torvin/schema';
+import { asc } from 'drizzle-orm';
+import type { Database } from '../db/open';
+import { controllers, families, glasses, kilns } from '../db/tables';
+
+export const allShelves = (db: Database): Shelves => ({
+  families: db.select().from(families).orderBy(asc(families.name)).all(),
+  glasses: db.select().from(glasses).orderBy(asc(glasses.name)).all(),
+  kilns: db.select().from(kilns).orderBy(asc(kilns.name)).all(),
+  controllers: db.select().from(controllers).orderBy(asc(controllers.name)).all(),
+});

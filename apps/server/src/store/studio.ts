@@ -1,0 +1,19 @@
+/** The studio's settings: one row, the last save wins. */
+import type { Studio } from '@torvin/schema';
+import type { Database } from '../db/open';
+import { studio } from '../db/tables';
+
+const FIRST: Studio = { temperatureUnit: 'C', theme: 'system' };
+
+export function readStudio(db: Database): Studio {
+  const row = db.select().from(studio).get();
+  return row ? { temperatureUnit: row.temperatureUnit, theme: row.theme } : FIRST;
+}
+
+export function saveStudio(db: Database, settings: Studio): Studio {
+  db.insert(studio)
+    .values({ id: 1, ...settings })
+    .onConflictDoUpdate({ target: studio.id, set: settings })
+    .run();
+  return readStudio(db);
+}

@@ -1,0 +1,38 @@
+import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
+import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
+import { BarlowSemiCondensed_400Regular } from '@expo-google-fonts/barlow-semi-condensed/400Regular';
+import { BarlowSemiCondensed_700Bold } from '@expo-google-fonts/barlow-semi-condensed/700Bold';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { useFonts } from 'expo-font';
+import { Slot } from 'expo-router';
+import { useEffect } from 'react';
+import { GestureHandlerRootView } from 'react-native-gesture-handler';
+import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { warmUp } from '@/engine/client';
+import { ThemeProvider } from '@/theme/ThemeContext';
+import { Frame } from '@/ui/Frame';
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: { networkMode: 'always', staleTime: 5000, retry: 1 },
+    mutations: { networkMode: 'always' },
+  },
+});
+
+export default function RootLayout() {
+  useFonts({ AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_700Bold, BarlowSemiCondensed_400Regular, BarlowSemiCondensed_700Bold });
+  useEffect(warmUp, []);
+  return (
+    <GestureHandlerRootView style={{ flex: 1 }}>
+      <SafeAreaProvider>
+        <QueryClientProvider client={queries}>
+          <ThemeProvider>
+            <Frame>
+              <Slot />
+            </Frame>
+          </ThemeProvider>
+        </QueryClientProvider>
+      </SafeAreaProvider>
+    </GestureHandlerRootView>
+  );
+}

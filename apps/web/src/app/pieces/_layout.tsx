@@ -1,0 +1,29 @@
+import { Slot, useGlobalSearchParams, usePathname } from 'expo-router';
+import { View } from 'react-native';
+import { PiecePane } from '@/piece/PiecePane';
+import { PiecesPane } from '@/piece/PiecesPane';
+import { useTheme } from '@/theme/ThemeContext';
+import { isWide, useLayout } from '@/ui/useWidth';
+
+const LIST_WIDTH = 340;
+const PIECE_WIDTH = 420;
+
+/** Wide: the list beside the piece; from 1200 px the lay-up beside its run sheet. */
+export default function PiecesLayout() {
+  const layout = useLayout();
+  const { colours } = useTheme();
+  const { id } = useGlobalSearchParams<{ id?: string }>();
+  const path = usePathname();
+  const besideRun = layout === 'beside' && id !== undefined && /\/(run|key-in)$/.test(path);
+  if (!isWide(layout)) return <Slot />;
+  return (
+    <View style={{ flex: 1, flexDirection: 'row' }}>
+      <View style={{ width: besideRun ? PIECE_WIDTH : LIST_WIDTH, borderRightWidth: 1, borderColor: colours.line }}>
+        {besideRun ? <PiecePane id={id} beside /> : <PiecesPane currentId={id} beside />}
+      </View>
+      <View style={{ flex: 1 }}>
+        <Slot />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,22 @@
+/** The engine in a web worker. Errors come back as data, because classes do not survive the crossing. */
+import { type Engine, type EngineCall, type Outcome, ProblemError, engine, found } from '@torvin/core';
+import { expose } from 'comlink';
+
+export interface EngineWorker {
+  call<C extends EngineCall>(name: C, input: Parameters<Engine[C]>[0]): Outcome<ReturnType<Engine[C]>>;
+}
+
+const worker: EngineWorker = {
+  call(name, input) {
+    try {
+      const compute = engine[name] as (value: typeof input) => ReturnType<Engine[typeof name]>;
+      return found(compute(input));
+    } catch (error) {
+      if (error instanceof ProblemError) return { ok: false, problem: error.problem };
+      const message = error instanceof Error ? error.message : String(error);
+      return { ok: false, problem: { code: 'engine', path: '', message: `The computation failed: ${message}` } };
+    }
+  },
+};
+
+expose(worker);

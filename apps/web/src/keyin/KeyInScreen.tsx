@@ -1,0 +1,123 @@
+/** The key-in sheet: each segment as the controller wants it, large, to be ticked off while standing at the kiln. */
+import { ROLE_NAMES, keyIn } from '@torvin/core';
+import type { Piece, Schedule } from '@torvin/schema';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import Svg, { Path, Rect } from 'react-native-svg';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { FigureText } from '@/ui/FigureText';
+import { Notice } from '@/ui/Notice';
+import { Screen } from '@/ui/Screen';
+import { Words } from '@/ui/Words';
+
+export interface KeyInScreenProps {
+  piece: Piece;
+  schedule: Schedule;
+}
+
+export function KeyInScreen({ piece, schedule }: KeyInScreenProps) {
+  const { colours } = useTheme();
+  const [keyed, setKeyed] = useState<ReadonlySet<number>>(new Set());
+  const { controller, kilnName } = schedule.snapshot;
+  const { rows, switchOff, remarks } = keyIn(schedule.segments, controller);
+  const toggle = (index: number): void =>
+    setKeyed((before) => {
+      const next = new Set(before);
+      if (!next.delete(index)) next.add(index);
+      return next;
+    });
+  const column = { flex: 1 } as const;
+  return (
+    <Screen
+      title="Key in"
+      subtitle={`${piece.name} · ${controller.name} on ${kilnName} · counts in °${controller.unit} · holds ${controller.mostSegments} segments`}
+      back={{ title: 'Full fuse', href: `/pieces/${piece.id}/run` }}
+      padded={false}
+    >
+      <View style={{ paddingHorizontal: space.large }}>
+        <Words>
+          {rows.length} segments. Rate in °{controller.unit} an hour, hold in minutes; {controller.fullSpeedCode} means as fast as it can. Touch a row when it
+          is keyed.
+        </Words>
+        {remarks.map(({ kind, message }) => (
+          <Notice key={message} tone={kind === 'cannot' ? 'warn' : 'plain'}>
+            {message}
+          </Notice>
+        ))}
+      </View>
+      <View role="list" style={{ paddingTop: space.medium }} testID="key-in-rows">
+        {rows.map((row, index) => {
+          const done = keyed.has(index);
+          return (
+            <Pressable
+              key={index}
+              role="checkbox"
+              aria-checked={done}
+              aria-label={`Segment ${index + 1}: rate ${row.rate}, target ${row.target} degrees, hold ${row.hold_min} minutes`}
+              onPress={() => toggle(index)}
+              testID={`key-in-${index}`}
+              style={{
+                flexDirection: 'row',
+                alignItems: 'center',
+                gap: space.medium,
+                minHeight: 76,
+                paddingHorizontal: space.large,
+                borderTopWidth: 1,
+                borderColor: colours.line,
+                backgroundColor: done ? colours.surface : 'transparent',
+              }}
+            >
+              <View style={{ width: 64 }}>
+                <Words bold size="title">
+                  {index + 1}
+                </Words>
+                <Words size="note" tone="muted">
+                  {ROLE_NAMES[schedule.segments[row.segment].role]}
+                </Words>
+              </View>
+              <View style={column}>
+                <Words size="note" tone="muted">
+                  rate
+                </Words>
+                <FigureText value={{ figure: String(row.rate), unit: '' }} size="medium" />
+              </View>
+              <View style={column}>
+                <Words size="note" tone="muted">
+                  target
+                </Words>
+                <FigureText value={{ figure: String(row.target), unit: `°${controller.unit}` }} size="medium" />
+              </View>
+              <View style={column}>
+                <Words size="note" tone="muted">
+                  hold
+                </Words>
+                <FigureText value={{ figure: String(row.hold_min), unit: 'min' }} size="medium" />
+              </View>
+              <Tick done={done} />
+            </Pressable>
+          );
+        })}
+      </View>
+      <View style={{ padding: space.large, gap: space.small, borderTopWidth: 1, borderColor: colours.line }}>
+        {switchOff && <Words>Then nothing: after segment {rows.length} it switches off, and the closed kiln cools slower than the glass may.</Words>}
+        <Words bold testID="key-in-count">
+          {keyed.size === rows.length ? 'All keyed. Read them back once from the controller.' : `${keyed.size} of ${rows.length} keyed`}
+        </Words>
+        <Notice tone="care">
+          Key it in with the kiln cold and closed, and stay within reach for the first hour. Power off at the switch before a hand goes in.
+        </Notice>
+      </View>
+    </Screen>
+  );
+}
+
+function Tick({ done }: { done: boolean }) {
+  const { colours } = useTheme();
+  return (
+    <Svg width={24} height={24} viewBox="0 0 24 24" aria-hidden>
+      <Rect x={2} y={2} width={20} height={20} fill="none" stroke={done ? colours.touch : colours.muted} strokeWidth={2} />
+      {done && <Path d="M6 12.5 L10.5 17 L18 7" fill="none" stroke={colours.touch} strokeWidth={3} />}
+    </Svg>
+  );
+}

@@ -1,0 +1,62 @@
+/** The pieces, each with its section as its face. */
+
+import type { Piece, Shelves } from '@torvin/schema';
+import { Link } from 'expo-router';
+import { View } from 'react-native';
+import { SectionDrawing } from '@/section/SectionDrawing';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { Words } from '@/ui/Words';
+import { drawnLayers, footprintWords } from './describe';
+
+export interface PieceListProps {
+  pieces: Piece[];
+  shelves: Shelves | undefined;
+  currentId?: string;
+}
+
+const FACE = { width: 112, height: 64 };
+
+export function PieceList({ pieces, shelves, currentId }: PieceListProps) {
+  const { colours } = useTheme();
+  return (
+    <View role="list">
+      {pieces.map((piece) => {
+        const current = piece.id === currentId;
+        return (
+          <View key={piece.id} role="listitem" style={{ borderTopWidth: 1, borderColor: colours.line }}>
+            <Link
+              href={`/pieces/${piece.id}`}
+              aria-current={current ? 'page' : undefined}
+              style={{ display: 'flex', textDecorationLine: 'none' }}
+              testID="piece-link"
+            >
+              <View
+                style={{
+                  flex: 1,
+                  flexDirection: 'row',
+                  alignItems: 'center',
+                  gap: space.medium,
+                  paddingVertical: space.small,
+                  paddingHorizontal: space.large,
+                  backgroundColor: current ? colours.surface : 'transparent',
+                }}
+              >
+                <SectionDrawing footprint={piece.doc.footprint} layers={drawnLayers(piece.doc, shelves)} {...FACE} small />
+                <View style={{ flex: 1 }}>
+                  <Words bold>{piece.name}</Words>
+                  <Words size="label" tone="muted">
+                    {footprintWords(piece.doc.footprint)} · {piece.doc.layers.length === 1 ? 'one sheet' : `${piece.doc.layers.length} sheets`}
+                  </Words>
+                  <Words size="label" tone="muted">
+                    {piece.doc.steps.some((step) => step.scheduleId !== null) ? 'full fuse planned' : 'no firing planned yet'}
+                  </Words>
+                </View>
+              </View>
+            </Link>
+          </View>
+        );
+      })}
+    </View>
+  );
+}

@@ -1,0 +1,164 @@
+/** A joint of the schedule, to be dragged sideways, stepped by keys, or tapped. A slider to a screen reader. */
+import { type TemperatureUnit, celsiusFrom, formatTemperature, temperatureIn, text } from '@torvin/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { View, type ViewProps } from 'react-native';
+import { Gesture, GestureDetector } from 'react-native-gesture-handler';
+import { useTheme } from '@/theme/ThemeContext';
+import { RADIUS, TARGET } from '@/theme/theme';
+import { Words } from '@/ui/Words';
+import type { Point } from './curve';
+import { type Drag, dragFrom, dragTo } from './drag';
+import type { TemperatureScale } from './scale';
+
+export interface BeadProps {
+  at: Point;
+  /** The held value's label stays left of this, px. */
+  right: number;
+  value_C: number;
+  least_C: number;
+  most_C: number;
+  scale: TemperatureScale;
+  unit: TemperatureUnit;
+  /** What a screen reader says besides the temperature. */
+  name: string;
+  detail: string;
+  selected: boolean;
+  onMove(value_C: number): void;
+  onRelease(value_C: number): void;
+  onCancel(): void;
+  onSelect(): void;
+  testID: string;
+}
+
+const SIDEWAYS_PX = 8;
+const DOWN_PX = 12;
+const BEAD_PX = 20;
+const LABEL_PX = 92;
+
+export function Bead({ at, right, value_C, least_C, most_C, scale, unit, name, detail, selected, onMove, onRelease, onCancel, onSelect, testID }: BeadProps) {
+  const { colours } = useTheme();
+  const drag = useRef<Drag | null>(null);
+  const [held, setHeld] = useState(false);
+  // Gestures are made once; they reach the newest props through this.
+  const now = useRef({ value_C, least_C, most_C, scale, onMove, onRelease, onCancel, onSelect });
+  now.current = { value_C, least_C, most_C, scale, onMove, onRelease, onCancel, onSelect };
+
+  const letGo = useRef((keep: boolean) => {
+    const last = drag.current;
+    drag.current = null;
+    setHeld(false);
+    if (!last) return;
+    if (keep) now.current.onRelease(last.value_C);
+    else now.current.onCancel();
+  });
+
+  const gesture = useMemo(() => {
+    const pan = Gesture.Pan()
+      .activeOffsetX([-SIDEWAYS_PX, SIDEWAYS_PX])
+      .failOffsetY([-DOWN_PX, DOWN_PX])
+      .runOnJS(true)
+      .onStart(({ absoluteX }) => {
+        drag.current = dragFrom(now.current.value_C, absoluteX, performance.now());
+        setHeld(true);
+      })
+      .onUpdate(({ absoluteX, numberOfPointers }) => {
+        if (!drag.current) return;
+        if (numberOfPointers > 1) {
+          letGo.current(false);
+          return;
+        }
+        const { least_C: least, most_C: most, scale: axis, onMove: move } = now.current;
+        const before = drag.current.value_C;
+        drag.current = dragTo(drag.current, absoluteX, performance.now(), axis.perPixel, least, most);
+        if (drag.current.value_C !== before) move(drag.current.value_C);
+      })
+      .onFinalize((_event, success) => letGo.current(success));
+    const tap = Gesture.Tap()
+      .runOnJS(true)
+      .onEnd(() => now.current.onSelect());
+    return Gesture.Race(pan, tap);
+  }, []);
+
+  useEffect(() => {
+    if (!held) return undefined;
+    const escape = (event: KeyboardEvent): void => {
+      if (event.key === 'Escape') letGo.current(false);
+    };
+    window.addEventListener('keydown', escape);
+    return () => window.removeEventListener('keydown', escape);
+  }, [held]);
+
+  const stepBy = (degrees: number): void => {
+    const target = celsiusFrom(Math.round(temperatureIn(value_C, unit)) + degrees, unit);
+    onRelease(Math.min(Math.max(target, least_C), most_C));
+  };
+  const keys = {
+    onKeyDown(event: { key: string; shiftKey: boolean; preventDefault(): void }) {
+      const size = event.shiftKey ? 10 : 1;
+      const direction = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+      if (direction !== undefined) stepBy(direction * size);
+      else if (event.key === 'Enter' || event.key === ' ') onSelect();
+      else return;
+      event.preventDefault();
+    },
+  } as ViewProps;
+
+  const size = held || selected ? BEAD_PX + 6 : BEAD_PX;
+  const shown = text(formatTemperature(value_C, unit));
+  return (
+    <GestureDetector gesture={gesture} touchAction="pan-y" userSelect="none">
+      <View
+        {...keys}
+        role="slider"
+        tabIndex={0}
+        aria-label={name}
+        aria-valuenow={Math.round(temperatureIn(value_C, unit))}
+        aria-valuemin={Math.round(temperatureIn(least_C, unit))}
+        aria-valuemax={Math.round(temperatureIn(most_C, unit))}
+        aria-valuetext={`${shown}, ${detail}`}
+        testID={testID}
+        style={{
+          position: 'absolute',
+          left: at.x - TARGET / 2,
+          top: at.y - TARGET / 2,
+          width: TARGET,
+          height: TARGET,
+          alignItems: 'center',
+          justifyContent: 'center',
+          borderRadius: TARGET / 2,
+          zIndex: held ? 2 : 1,
+        }}
+      >
+        <View
+          style={{
+            width: size,
+            height: size,
+            borderRadius: size / 2,
+            borderWidth: selected || held ? 5 : 3,
+            borderColor: colours.touch,
+            backgroundColor: colours.surface,
+          }}
+        />
+        {held && (
+          <View
+            style={{
+              position: 'absolute',
+              bottom: TARGET + 4,
+              left: (TARGET - LABEL_PX) / 2 - Math.max(0, at.x + LABEL_PX / 2 - right),
+              width: LABEL_PX,
+              alignItems: 'center',
+              backgroundColor: colours.ink,
+              borderRadius: RADIUS,
+              paddingHorizontal: 8,
+            }}
+            aria-hidden
+          >
+            <Words size="title" bold style={{ color: colours.surface, whiteSpace: 'nowrap' } as never}>
+              {shown}
+            </Words>
+          </View>
+        )}
+      </View>
+    </GestureDetector>
+  );
+}

@@ -1,0 +1,100 @@
+/** One segment in figures: aim, rate, hold, why, and what limits it. */
+import {
+  type Evaluation,
+  type FiringCase,
+  type PurposefulSegment,
+  ROLE_NAMES,
+  type Reading,
+  type TemperatureUnit,
+  formatDuration,
+  formatRate,
+  formatTemperature,
+  marginOf,
+  readingPhrase,
+  text,
+  tightest,
+  whyOf,
+} from '@torvin/core';
+import { Pressable, View } from 'react-native';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { FigureText } from '@/ui/FigureText';
+import { WarningSign } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+
+export interface RunRowProps {
+  index: number;
+  segment: PurposefulSegment;
+  firing: FiringCase;
+  evaluation: Evaluation;
+  unit: TemperatureUnit;
+  /** What the glass does at the target. */
+  state: string;
+  /** Clock time at which the segment starts. */
+  clock: string;
+  width: number;
+  height: number;
+  selected: boolean;
+  onSelect?(): void;
+}
+
+/** The reading to show: the worst of the broken ones, else the tightest. */
+export function readingFor(readings: readonly Reading[], index: number): Reading | null {
+  const broken = readings.filter((reading) => reading.segment === index && !reading.ok);
+  if (broken.length > 0) return broken.reduce((worst, reading) => (marginOf(reading) < marginOf(worst) ? reading : worst));
+  return tightest(readings, index);
+}
+
+export function RunRow({ index, segment, firing, evaluation, unit, state, clock, width, height, selected, onSelect }: RunRowProps) {
+  const { colours } = useTheme();
+  const reading = readingFor(evaluation.readings, index);
+  const off = segment.role === 'lastCool' && segment.rate_C_per_h === null;
+  return (
+    <Pressable
+      onPress={onSelect}
+      disabled={!onSelect}
+      role={onSelect ? 'button' : undefined}
+      aria-label={onSelect ? `${ROLE_NAMES[segment.role]}: change its figures` : undefined}
+      testID={`run-row-${index}`}
+      style={{
+        width,
+        height,
+        paddingHorizontal: space.large,
+        paddingVertical: space.small,
+        overflow: 'hidden',
+        backgroundColor: selected ? colours.surface : 'transparent',
+        borderBottomWidth: 1,
+        borderColor: colours.line,
+      }}
+    >
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+        <Words size="label" tone="muted">
+          {ROLE_NAMES[segment.role]}
+        </Words>
+        <Words size="label" tone="muted">
+          {clock}
+        </Words>
+      </View>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.medium }}>
+        <FigureText value={formatTemperature(segment.target_C, unit)} size="large" />
+        <View>
+          <FigureText value={off ? { figure: 'switch off', unit: '' } : formatRate(segment.rate_C_per_h, unit)} />
+          <Words size="label" tone={segment.hold_s > 0 ? 'ink' : 'muted'}>
+            {segment.hold_s > 0 ? `hold ${text(formatDuration(segment.hold_s))}` : 'no hold'}
+          </Words>
+        </View>
+      </View>
+      <Words size="note" tone="muted" numberOfLines={2}>
+        {state} · {whyOf(firing, segment)}
+      </Words>
+      {reading && (
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.hair }} testID={reading.ok ? undefined : `broken-${index}`}>
+          {!reading.ok && <WarningSign colour={colours.warn} size={14} />}
+          <Words size="note" bold tone={reading.ok ? 'ink' : 'warn'} numberOfLines={1}>
+            {readingPhrase(reading, unit)}
+          </Words>
+        </View>
+      )}
+    </Pressable>
+  );
+}

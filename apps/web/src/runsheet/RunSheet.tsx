@@ -1,0 +1,167 @@
+/**
+ * The schedule as one object: time runs down, temperature to the right. Each row has its figures at the left and
+ * its stretch of the curve at the right; time is not to scale, the clock stands at each joint.
+ */
+import {
+  type Evaluation,
+  type FiringCase,
+  type PurposefulSegment,
+  ROLE_NAMES,
+  type TemperatureUnit,
+  formatDuration,
+  glassStates,
+  readingPhrase,
+  stateAt,
+  text,
+  viscosityOf,
+} from '@torvin/core';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { MeasuredWidth } from '@/ui/MeasuredWidth';
+import { Words } from '@/ui/Words';
+import { clockAfter } from '@/ui/clock';
+import { Bead } from './Bead';
+import { Curve } from './Curve';
+import { RunRow, readingFor } from './RunRow';
+import { columnBands } from './columns';
+import { curveRows } from './curve';
+import { temperatureScale } from './scale';
+
+export interface RunSheetHandlers {
+  selected: number | null;
+  onSelect(index: number): void;
+  /** While a bead moves. */
+  onMove(index: number, target_C: number): void;
+  onRelease(index: number, target_C: number): void;
+  onCancel(): void;
+}
+
+export interface RunSheetProps {
+  segments: PurposefulSegment[];
+  firing: FiringCase;
+  evaluation: Evaluation;
+  unit: TemperatureUnit;
+  start: Date;
+  /** Whether the evaluation is of these very segments. */
+  current: boolean;
+  /** Left out where the schedule is only shown. */
+  handlers?: RunSheetHandlers;
+}
+
+const ROW_HEIGHT = 132;
+const FIGURES_WIDTH = { phone: 206, wide: 260 };
+const WIDE_FROM = 560;
+/** A bead never sits nearer to the edge than half its reach. */
+const EDGE = 24;
+const NAMES_HEIGHT = 52;
+const LEAST_ABOVE_ROOM_K = 5;
+
+export function RunSheet(props: RunSheetProps) {
+  return <MeasuredWidth height={ROW_HEIGHT * props.segments.length}>{(width) => <RunSheetDrawn {...props} width={width} />}</MeasuredWidth>;
+}
+
+function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, handlers, width }: RunSheetProps & { width: number }) {
+  const { colours } = useTheme();
+  const { top_C, ambient_C } = firing.kiln;
+  const figuresWidth = width >= WIDE_FROM ? FIGURES_WIDTH.wide : FIGURES_WIDTH.phone;
+  const plotWidth = width - figuresWidth;
+  const scale = useMemo(() => temperatureScale(EDGE / 2, plotWidth - EDGE, top_C), [plotWidth, top_C]);
+  const states = useMemo(() => glassStates(viscosityOf(firing.body.glass)), [firing]);
+  const bands = useMemo(() => columnBands(states, scale, top_C), [states, scale, top_C]);
+  const rows = curveRows(segments, ambient_C, scale, ROW_HEIGHT);
+  const height = ROW_HEIGHT * segments.length;
+  const figures = evaluation.simulation.segments;
+  return (
+    <View>
+      <View style={{ flexDirection: 'row', height: NAMES_HEIGHT, borderBottomWidth: 1, borderColor: colours.line }}>
+        <View style={{ width: figuresWidth, justifyContent: 'flex-end', paddingHorizontal: space.large, paddingBottom: space.hair }}>
+          <Words size="note" tone="muted">
+            aim, rate, hold
+          </Words>
+        </View>
+        <View style={{ flex: 1 }} aria-hidden>
+          {bands.map((band) => (
+            <ColumnName key={band.name} {...band} />
+          ))}
+        </View>
+      </View>
+      <View style={{ flexDirection: 'row', height }}>
+        <View style={{ width: figuresWidth }}>
+          {segments.map((segment, index) => (
+            <RunRow
+              key={index}
+              index={index}
+              segment={segment}
+              firing={firing}
+              evaluation={evaluation}
+              unit={unit}
+              state={stateAt(states, segment.target_C).name}
+              clock={clockAfter(start, index === 0 ? 0 : (figures[index - 1]?.end_s ?? 0))}
+              width={figuresWidth}
+              height={ROW_HEIGHT}
+              selected={handlers?.selected === index}
+              onSelect={handlers ? () => handlers.onSelect(index) : undefined}
+            />
+          ))}
+        </View>
+        <View style={{ width: plotWidth, height }}>
+          <Curve
+            width={plotWidth}
+            height={height}
+            rowHeight={ROW_HEIGHT}
+            rows={rows}
+            bands={bands}
+            scale={scale}
+            series={evaluation.simulation.series}
+            current={current}
+          />
+          {handlers &&
+            rows.map(({ bead }, index) => {
+              const reading = readingFor(evaluation.readings, index);
+              const { hold_s, target_C, role } = segments[index];
+              return (
+                <Bead
+                  key={index}
+                  at={bead}
+                  right={plotWidth - 4}
+                  value_C={target_C}
+                  least_C={ambient_C + LEAST_ABOVE_ROOM_K}
+                  most_C={top_C}
+                  scale={scale}
+                  unit={unit}
+                  name={ROLE_NAMES[role]}
+                  detail={[hold_s > 0 ? `hold ${text(formatDuration(hold_s))}` : 'no hold', reading ? readingPhrase(reading, unit) : '']
+                    .filter(Boolean)
+                    .join(', ')}
+                  selected={handlers.selected === index}
+                  onMove={(value) => handlers.onMove(index, value)}
+                  onRelease={(value) => handlers.onRelease(index, value)}
+                  onCancel={handlers.onCancel}
+                  onSelect={() => handlers.onSelect(index)}
+                  testID={`bead-${index}`}
+                />
+              );
+            })}
+        </View>
+      </View>
+    </View>
+  );
+}
+
+function ColumnName({ name, x, width, label }: ReturnType<typeof columnBands>[number]) {
+  if (label === 'none') return null;
+  const upright = label === 'upright';
+  return (
+    <View style={{ position: 'absolute', left: x, width, bottom: 4, height: NAMES_HEIGHT - 8, alignItems: 'center', justifyContent: 'flex-end' }}>
+      <Words
+        size="note"
+        tone="muted"
+        style={upright ? ({ writingMode: 'vertical-rl', transform: [{ rotate: '180deg' }], lineHeight: 14 } as never) : undefined}
+      >
+        {name}
+      </Words>
+    </View>
+  );
+}

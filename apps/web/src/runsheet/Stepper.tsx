@@ -1,0 +1,86 @@
+/** One figure to step or to type: minus, the figure, plus. What cannot be read is said under it. */
+import type { Figure, Outcome } from '@torvin/core';
+import { useState } from 'react';
+import { TextInput, View } from 'react-native';
+import { useTheme } from '@/theme/ThemeContext';
+import { TARGET, figureSize, fonts } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Words } from '@/ui/Words';
+
+export interface StepperProps<T> {
+  label: string;
+  shown: Figure;
+  /** Reads what was typed. */
+  read(typed: string): Outcome<T>;
+  stepped(direction: 1 | -1): T;
+  onValue(value: T): void;
+  testID: string;
+}
+
+export function Stepper<T>({ label, shown, read, stepped, onValue, testID }: StepperProps<T>) {
+  const { colours } = useTheme();
+  const [typed, setTyped] = useState<string | null>(null);
+  const [error, setError] = useState<string | null>(null);
+
+  const take = (): void => {
+    if (typed === null) return;
+    const outcome = read(typed);
+    if (!outcome.ok) {
+      setError(outcome.problem.message);
+      return;
+    }
+    setTyped(null);
+    setError(null);
+    onValue(outcome.value);
+  };
+  const step = (direction: 1 | -1): void => {
+    setTyped(null);
+    setError(null);
+    onValue(stepped(direction));
+  };
+
+  return (
+    <View>
+      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+        <View style={{ width: 56 }}>
+          <Words size="label" tone="muted">
+            {label}
+          </Words>
+        </View>
+        <Action kind="plain" title="−" label={`${label} less`} testID={`${testID}-less`} onPress={() => step(-1)} />
+        <TextInput
+          value={typed ?? shown.figure}
+          onChangeText={setTyped}
+          onBlur={take}
+          onSubmitEditing={take}
+          selectTextOnFocus
+          aria-label={`${label}, ${shown.unit}`}
+          aria-invalid={error !== null}
+          testID={testID}
+          style={{
+            flex: 1,
+            minWidth: 0,
+            minHeight: TARGET,
+            textAlign: 'center',
+            fontFamily: fonts.figuresBold,
+            fontSize: figureSize.medium,
+            fontVariant: ['lining-nums', 'tabular-nums'],
+            color: colours.ink,
+            backgroundColor: colours.ground,
+          }}
+        />
+        <View style={{ width: 48, paddingLeft: 6 }}>
+          <Words size="label" tone="muted">
+            {shown.unit}
+          </Words>
+        </View>
+        <Action kind="plain" title="+" label={`${label} more`} testID={`${testID}-more`} onPress={() => step(1)} />
+      </View>
+      {error !== null && (
+        <Words size="label" bold tone="warn" role="alert" testID={`${testID}-error`}>
+          {error}
+        </Words>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,25 @@
+/** The columns behind the curve: what the glass does at each temperature, and how its name fits. */
+import type { GlassState, StateName } from '@torvin/core';
+import type { TemperatureScale } from './scale';
+
+export interface ColumnBand {
+  name: StateName;
+  meaning: string;
+  x: number;
+  width: number;
+  /** Names never overlap: level where there is room, upright in a narrow column, none in a sliver. */
+  label: 'level' | 'upright' | 'none';
+}
+
+const LEVEL_FROM_PX = 56;
+const UPRIGHT_FROM_PX = 13;
+
+export function columnBands(states: readonly GlassState[], scale: TemperatureScale, top_C: number): ColumnBand[] {
+  return states
+    .filter(({ from_C }) => from_C < top_C)
+    .map(({ name, meaning, from_C, to_C }) => {
+      const x = scale.x(Math.max(from_C, 0));
+      const width = scale.x(Math.min(to_C, top_C)) - x;
+      return { name, meaning, x, width, label: width >= LEVEL_FROM_PX ? 'level' : width >= UPRIGHT_FROM_PX ? 'upright' : 'none' };
+    });
+}

@@ -1,0 +1,130 @@
+import { TYPICAL_FAMILIES, glassStates, simulateFiring, viscosityOf } from '@torvin/core';
+import { columnBands } from './columns';
+import { BEAD_AT, curveRows, pathOf, programmedLine, timedLine } from './curve';
+import { dragFrom, dragTo } from './drag';
+import { temperatureScale } from './scale';
+
+const scale = temperatureScale(210, 366, 900);
+
+describe('the temperature axis', () => {
+  test('gives a sixth of its width to what lies below 450 °C', () => {
+    expect(scale.x(0)).toBe(210);
+    expect(scale.x(450)).toBeCloseTo(210 + 156 / 6, 9);
+    expect(scale.x(900)).toBeCloseTo(366, 9);
+  });
+
+  test.each([20, 300, 450, 515, 790, 900])('reads %s °C back from where it drew it', (celsius) => {
+    expect(scale.celsius(scale.x(celsius))).toBeCloseTo(celsius, 9);
+  });
+});
+
+describe('the curve', () => {
+  const segments = [
+    { rate_C_per_h: 200, target_C: 560, hold_s: 0 },
+    { rate_C_per_h: 200, target_C: 790, hold_s: 900 },
+    { rate_C_per_h: 100, target_C: 400, hold_s: 0 },
+  ];
+  const rows = curveRows(segments, 20, scale, 100);
+
+  test('is unbroken: each ramp starts where the row before it ended', () => {
+    expect(rows[1].ramp[0]).toEqual(rows[0].bead);
+    expect(rows[2].ramp[0]).toEqual(rows[1].hold?.[1]);
+  });
+
+  test('puts each bead in its own row at its own temperature', () => {
+    rows.forEach((row, i) => {
+      expect(row.bead.y).toBeCloseTo((i + BEAD_AT) * 100, 9);
+      expect(scale.celsius(row.bead.x)).toBeCloseTo(segments[i].target_C, 9);
+    });
+  });
+
+  test('draws skin and core through every joint, never going back in time', () => {
+    const [glass] = TYPICAL_FAMILIES;
+    const face = { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 } as const;
+    const { series } = simulateFiring({
+      glass,
+      stack: [{ of: 'glass', thickness_m: 0.02 }],
+      faces: { top: face, bottom: { kind: 'insulated' } },
+      segments,
+      series: true,
+    });
+    if (!series) throw new Error('no series');
+    const skin = timedLine(series, series.skin_C, rows, scale);
+    const core = timedLine(series, series.core_C, rows, scale);
+    expect(skin.length).toBe(core.length);
+    expect(skin.length).toBeGreaterThan(30);
+    for (let i = 1; i < skin.length; i += 1) expect(skin[i].y).toBeGreaterThanOrEqual(skin[i - 1].y - 1e-9);
+    expect(skin[skin.length - 1].y).toBeCloseTo(rows[2].bead.y, 6);
+    expect(skin.some((point, i) => Math.abs(point.x - core[i].x) > 2)).toBe(true);
+    expect(pathOf(skin)).not.toMatch(/NaN/);
+  });
+});
+
+describe('the programmed line', () => {
+  const segments = [{ rate_C_per_h: 200, target_C: 850, hold_s: 600 }];
+  const rows = curveRows(segments, 50, scale, 100);
+  const line = programmedLine(rows, scale);
+
+  test('bends where the axis changes its stretch, at the time the kiln passes there', () => {
+    expect(line).toHaveLength(4);
+    expect(line[1].x).toBeCloseTo(scale.x(450), 9);
+    // Half of the way from 50 to 850 °C, so half of the ramp's time.
+    expect(line[1].y).toBeCloseTo((rows[0].ramp[0].y + rows[0].bead.y) / 2, 9);
+  });
+
+  test('agrees with the simulated kiln, which follows its program', () => {
+    const [glass] = TYPICAL_FAMILIES;
+    const face = { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 } as const;
+    const { series } = simulateFiring({
+      glass,
+      stack: [{ of: 'glass', thickness_m: 0.01 }],
+      faces: { top: face, bottom: face },
+      segments,
+      start_C: 50,
+      series: true,
+    });
+    if (!series) throw new Error('no series');
+    for (const { x, y } of timedLine(series, series.kiln_C, rows, scale)) {
+      const after = line.findIndex((point) => point.y >= y - 1e-9);
+      const [a, b] = [line[Math.max(after - 1, 0)], line[after]];
+      const share = b.y > a.y ? (y - a.y) / (b.y - a.y) : 0;
+      // One sampled point may straddle the bend by a pixel.
+      expect(Math.abs(x - (a.x + share * (b.x - a.x)))).toBeLessThan(1);
+    }
+  });
+});
+
+describe('a bead under a finger', () => {
+  const perPixel = (): number => 3;
+
+  test('moves in fives when quick', () => {
+    const drag = dragTo(dragFrom(790, 100, 0), 104, 16, perPixel, 0, 900);
+    expect(drag.value_C).toBe(800);
+  });
+
+  test('moves by single degrees when slow', () => {
+    const drag = dragTo(dragFrom(790, 100, 0), 101, 100, perPixel, 0, 900);
+    expect(drag.value_C).toBe(791);
+  });
+
+  test('does not move when the finger rests', () => {
+    expect(dragTo(dragFrom(787, 100, 0), 100, 500, perPixel, 0, 900).value_C).toBe(787);
+  });
+
+  test('stays between its limits', () => {
+    expect(dragTo(dragFrom(790, 100, 0), 400, 16, perPixel, 20, 900).value_C).toBe(900);
+    expect(dragTo(dragFrom(790, 400, 0), 0, 16, perPixel, 20, 900).value_C).toBe(20);
+  });
+});
+
+describe('the state columns', () => {
+  test('lie side by side and name only those wide enough to carry a name', () => {
+    const bands = columnBands(glassStates(viscosityOf(TYPICAL_FAMILIES[0])), scale, 900);
+    for (let i = 1; i < bands.length; i += 1) expect(bands[i].x).toBeCloseTo(bands[i - 1].x + bands[i - 1].width, 6);
+    expect(bands[bands.length - 1].x + bands[bands.length - 1].width).toBeCloseTo(366, 6);
+    expect(bands.find(({ name }) => name === 'softens')?.label).toBe('none');
+    expect(bands.find(({ name }) => name === 'levels')?.label).toBe('upright');
+    const wide = columnBands(glassStates(viscosityOf(TYPICAL_FAMILIES[0])), temperatureScale(0, 600, 900), 900);
+    expect(wide.find(({ name }) => name === 'levels')?.label).toBe('level');
+  });
+});

@@ -1,0 +1,191 @@
+/**
+ * The state of an open run sheet: the schedule as saved, a draft while it is being changed, and the engine's word
+ * on whichever is shown. A change is simulated at once and saved as a new version when it comes to rest.
+ */
+import { type Evaluation, type Problem, type PurposefulSegment } from '@torvin/core';
+import type { Piece, Schedule } from '@torvin/schema';
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { problemOfError } from '@/data/client';
+import { adoptPiece, useSavePiece, useSaveSchedule } from '@/data/pieces';
+import { compute } from '@/engine/client';
+import { latestWins } from '@/engine/latest';
+import { staleCurrent } from '@/piece/useSaveOrChoose';
+
+export interface RunSheetState {
+  segments: PurposefulSegment[];
+  evaluation: Evaluation;
+  /** The evaluation is of these very segments, not of those a moment ago. */
+  current: boolean;
+  /** The schedule differs from the computed one. */
+  changed: boolean;
+  saving: boolean;
+  problem: Problem | null;
+  /** The piece as someone else saved it meanwhile. */
+  elsewhere: Piece | null;
+  /** Shows and simulates a change without saving it. */
+  preview(segments: PurposefulSegment[]): void;
+  /** Drops a change that was only shown. */
+  cancel(): void;
+  /** Saves what is shown, soon. */
+  keep(segments: PurposefulSegment[]): void;
+  backToComputed(): void;
+  takeTheirs(): void;
+  keepMine(): void;
+  /** Tries the save again that did not go through. */
+  retry(): void;
+}
+
+interface Judged {
+  segments: PurposefulSegment[];
+  evaluation: Evaluation;
+}
+
+/** A stepper pressed several times makes one version, not several. */
+const REST_BEFORE_SAVING_MS = 700;
+
+export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
+  const client = useQueryClient();
+  const saveSchedule = useSaveSchedule(piece.id);
+  const savePiece = useSavePiece(piece.id);
+  const [draft, setDraft] = useState<PurposefulSegment[] | null>(null);
+  const [judged, setJudged] = useState<Judged>({ segments: schedule.segments, evaluation: schedule.result });
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const [elsewhere, setElsewhere] = useState<Piece | null>(null);
+  const [saving, setSaving] = useState(false);
+  const { firing } = schedule.snapshot;
+
+  const engine = useMemo(
+    () =>
+      latestWins(
+        (segments: PurposefulSegment[]) => compute('evaluate', { firing, segments, series: true }),
+        (outcome, segments) => {
+          if (outcome.ok) setJudged({ segments, evaluation: outcome.value });
+          else setProblem(outcome.problem);
+        },
+        (error) => setProblem(problemOfError(error)),
+      ),
+    [firing],
+  );
+  useEffect(() => () => engine.stop(), [engine]);
+
+  const shown = draft ?? schedule.segments;
+  useEffect(() => engine.ask(shown), [engine, shown]);
+
+  // What a save is based on: the version this tab showed when the change began, then its own saves.
+  const base = useRef({ version: piece.version, parentId: schedule.id });
+  useEffect(() => {
+    if (draft === null) base.current = { version: piece.version, parentId: schedule.id };
+  }, [draft, piece.version, schedule.id]);
+
+  const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+  const pending = useRef<PurposefulSegment[] | null>(null);
+  const running = useRef(false);
+
+  const flush = useCallback(async (): Promise<void> => {
+    if (timer.current) clearTimeout(timer.current);
+    timer.current = null;
+    if (running.current) return;
+    running.current = true;
+    setSaving(true);
+    try {
+      while (pending.current) {
+        const segments = pending.current;
+        const saved = await saveSchedule.mutateAsync({
+          id: uuid(),
+          stepId: schedule.stepId,
+          parentId: base.current.parentId,
+          origin: 'edited',
+          segments,
+          pieceVersion: base.current.version,
+        });
+        base.current = { version: saved.piece.version, parentId: saved.schedule.id };
+        if (pending.current === segments) {
+          pending.current = null;
+          setDraft((now) => (now === segments ? null : now));
+        }
+      }
+      setProblem(null);
+    } catch (error) {
+      const current = staleCurrent(error);
+      if (current) setElsewhere(current);
+      else setProblem(problemOfError(error));
+    } finally {
+      running.current = false;
+      setSaving(false);
+    }
+  }, [saveSchedule, schedule.stepId]);
+
+  // Leaving the page does not lose a change that is still resting.
+  const latestFlush = useRef(flush);
+  latestFlush.current = flush;
+  useEffect(
+    () => () => {
+      if (timer.current) void latestFlush.current();
+    },
+    [],
+  );
+
+  const keep = (segments: PurposefulSegment[]): void => {
+    setDraft(segments);
+    pending.current = segments;
+    if (timer.current) clearTimeout(timer.current);
+    timer.current = setTimeout(() => void flush(), REST_BEFORE_SAVING_MS);
+  };
+
+  const forget = (): void => {
+    if (timer.current) clearTimeout(timer.current);
+    timer.current = null;
+    pending.current = null;
+    setDraft(null);
+    setProblem(null);
+    setElsewhere(null);
+  };
+
+  const step = piece.doc.steps.find(({ id }) => id === schedule.stepId);
+
+  return {
+    segments: shown,
+    evaluation: judged.evaluation,
+    current: judged.segments === shown,
+    changed: draft !== null || schedule.origin === 'edited',
+    saving,
+    problem,
+    elsewhere,
+    preview: setDraft,
+    cancel: () => setDraft(pending.current),
+    keep,
+    backToComputed() {
+      forget();
+      if (!step?.computedId || step.scheduleId === step.computedId) return;
+      const { computedId } = step;
+      const steps = piece.doc.steps.map((one) => (one.id === step.id ? { ...one, scheduleId: computedId } : one));
+      savePiece.mutate(
+        { name: piece.name, doc: { ...piece.doc, steps }, version: base.current.version },
+        {
+          onError(error) {
+            const current = staleCurrent(error);
+            if (current) setElsewhere(current);
+            else setProblem(problemOfError(error));
+          },
+        },
+      );
+    },
+    takeTheirs() {
+      if (elsewhere) adoptPiece(client, elsewhere);
+      forget();
+    },
+    keepMine() {
+      if (!elsewhere) return;
+      base.current = { ...base.current, version: elsewhere.version };
+      setElsewhere(null);
+      pending.current ??= shown;
+      void flush();
+    },
+    retry() {
+      setProblem(null);
+      if (pending.current) void flush();
+    },
+  };
+}

@@ -1,0 +1,58 @@
+/** Roles of colour, space and type. Two themes, one shape. */
+import { palette } from './palette';
+
+export interface Colours {
+  ground: string;
+  surface: string;
+  ink: string;
+  muted: string;
+  line: string;
+  touch: string;
+  onTouch: string;
+  warn: string;
+  shelf: string;
+  /** Tints of the state columns, cold to hot. */
+  columns: readonly string[];
+}
+
+export const light: Colours = {
+  ground: palette.sheetEdge,
+  surface: palette.milk,
+  ink: palette.slate,
+  muted: palette.tide,
+  line: palette.foam,
+  touch: palette.deepBlue,
+  onTouch: palette.white,
+  warn: palette.alarmDark,
+  shelf: palette.shelfLight,
+  columns: ['transparent', '#DCE3E0', '#E9F0ED', '#E2DAD5', '#E7DFD4', '#EDE2D0', '#F1E3C6'],
+};
+
+export const dark: Colours = {
+  ground: palette.night,
+  surface: palette.shed,
+  ink: palette.lamp,
+  muted: palette.mist,
+  line: palette.seam,
+  touch: palette.paleBlue,
+  onTouch: palette.night,
+  warn: palette.alarmPale,
+  shelf: palette.shelfDark,
+  columns: ['transparent', '#1A2220', '#0D1513', '#211A18', '#261C16', '#2B2015', '#302514'],
+};
+
+export const space = { hair: 4, small: 8, medium: 12, large: 16, wide: 24, huge: 40 } as const;
+export const TARGET = 48;
+export const RADIUS = 2;
+export const breakpoints = { column: 600, rail: 900, beside: 1200 } as const;
+export const COLUMN_WIDTH = 560;
+
+export const wordSize = { note: 12, label: 14, text: 16, title: 20, heading: 24 } as const;
+export const figureSize = { small: 20, medium: 28, large: 36 } as const;
+
+export const fonts = {
+  words: 'AtkinsonHyperlegibleNext_400Regular',
+  wordsBold: 'AtkinsonHyperlegibleNext_700Bold',
+  figures: 'BarlowSemiCondensed_400Regular',
+  figuresBold: 'BarlowSemiCondensed_700Bold',
+} as const;

@@ -1,0 +1,34 @@
+/** The one strong colour: things that can be touched. */
+import { Button } from '@rneui/themed';
+import { useTheme } from '@/theme/ThemeContext';
+import { TARGET } from '@/theme/theme';
+
+export interface ActionProps {
+  title: string;
+  onPress(): void;
+  kind?: 'main' | 'second' | 'plain';
+  disabled?: boolean;
+  /** Read out instead of the title where the title is too short. */
+  label?: string;
+  testID?: string;
+}
+
+const TYPES = { main: 'solid', second: 'outline', plain: 'clear' } as const;
+
+export function Action({ title, onPress, kind = 'main', disabled = false, label, testID }: ActionProps) {
+  const { colours } = useTheme();
+  return (
+    <Button
+      type={TYPES[kind]}
+      title={title}
+      onPress={onPress}
+      disabled={disabled}
+      accessibilityLabel={label ?? title}
+      testID={testID}
+      titleStyle={{ color: kind === 'main' ? colours.onTouch : colours.touch }}
+      disabledTitleStyle={{ color: colours.muted }}
+      disabledStyle={{ backgroundColor: kind === 'main' ? colours.line : 'transparent', borderColor: colours.line }}
+      buttonStyle={{ minWidth: TARGET, borderColor: colours.touch, ...(kind === 'plain' ? { paddingHorizontal: 8 } : {}) }}
+    />
+  );
+}

@@ -1,0 +1,51 @@
+/** A typed field with its label, what is wrong with it, and what would be right. */
+import { Input } from '@rneui/themed';
+import type { KeyboardTypeOptions } from 'react-native';
+import { View } from 'react-native';
+import { useTheme } from '@/theme/ThemeContext';
+import { Words } from './Words';
+
+export interface FieldProps {
+  label: string;
+  value: string;
+  onChange(text: string): void;
+  onBlur?(): void;
+  onSubmit?(): void;
+  error?: string;
+  hint?: string;
+  multiline?: boolean;
+  keyboard?: KeyboardTypeOptions;
+  testID?: string;
+}
+
+export function Field({ label, value, onChange, onBlur, onSubmit, error, hint, multiline, keyboard, testID }: FieldProps) {
+  const { colours } = useTheme();
+  return (
+    <View style={{ flex: 1 }}>
+      <Input
+        label={label}
+        accessibilityLabel={error ? `${label}. ${error}` : label}
+        value={value}
+        onChangeText={onChange}
+        onBlur={onBlur}
+        onSubmitEditing={onSubmit}
+        multiline={multiline}
+        keyboardType={keyboard}
+        testID={testID}
+        renderErrorMessage={false}
+        inputContainerStyle={{ borderBottomColor: error ? colours.warn : colours.muted }}
+      />
+      {error ? (
+        <Words size="label" bold tone="warn" role="alert" testID={testID ? `${testID}-error` : undefined}>
+          {error}
+        </Words>
+      ) : (
+        hint && (
+          <Words size="note" tone="muted">
+            {hint}
+          </Words>
+        )
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,37 @@
+/** A figure with its unit, in the condensed face with lining tabular digits. The unit is always there. */
+import type { Figure } from '@torvin/core';
+import { Text } from 'react-native';
+import { useTheme } from '@/theme/ThemeContext';
+import { figureSize, fonts } from '@/theme/theme';
+
+export interface FigureTextProps {
+  value: Figure;
+  size?: keyof typeof figureSize;
+  bold?: boolean;
+  tone?: 'ink' | 'muted' | 'warn' | 'touch';
+}
+
+export function FigureText({ value, size = 'small', bold = true, tone = 'ink' }: FigureTextProps) {
+  const { colours } = useTheme();
+  const points = figureSize[size];
+  const degrees = value.unit.startsWith('°') && !value.unit.includes('/') && size === 'large';
+  return (
+    <Text
+      style={{
+        fontFamily: bold ? fonts.figuresBold : fonts.figures,
+        fontSize: points,
+        lineHeight: Math.round(points * 1.15),
+        color: colours[tone],
+        fontVariant: ['lining-nums', 'tabular-nums'],
+      }}
+    >
+      {value.figure}
+      {value.unit !== '' && (
+        <Text style={{ fontFamily: fonts.figures, fontSize: Math.max(14, Math.round(points * (degrees ? 0.5 : 0.62))) }}>
+          {degrees ? '' : '\u00a0'}
+          {value.unit}
+        </Text>
+      )}
+    </Text>
+  );
+}

@@ -1,0 +1,66 @@
+/** The places: a bottom bar under the thumb on a phone, a rail at the left when wide. Only places with content appear. */
+import { Link, usePathname } from 'expo-router';
+import type { ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { Words } from './Words';
+import { isWide, useLayout } from './useWidth';
+
+const PLACES = [
+  { name: 'Pieces', href: '/pieces' },
+  { name: 'Notebook', href: '/notebook' },
+] as const;
+
+const RAIL_WIDTH = 112;
+const BAR_HEIGHT = 60;
+
+export function Frame({ children }: { children: ReactNode }) {
+  const { colours } = useTheme();
+  const wide = isWide(useLayout());
+  const here = usePathname();
+  const places = PLACES.map(({ name, href }) => {
+    const current = here.startsWith(href);
+    const mark = wide ? { borderLeftWidth: 4, paddingLeft: space.medium } : { borderTopWidth: 4, alignItems: 'center' as const, flex: 1 };
+    return (
+      <Link
+        key={href}
+        href={href}
+        aria-current={current ? 'page' : undefined}
+        style={{ flex: wide ? undefined : 1, display: 'flex', textDecorationLine: 'none' }}
+      >
+        <View style={[{ minHeight: wide ? 56 : BAR_HEIGHT, justifyContent: 'center', flex: 1, borderColor: current ? colours.touch : 'transparent' }, mark]}>
+          <Words size={wide ? 'text' : 'label'} bold={current} tone={current ? 'touch' : 'muted'}>
+            {name}
+          </Words>
+        </View>
+      </Link>
+    );
+  });
+  const bar = (
+    <View
+      role="navigation"
+      aria-label="Places"
+      style={
+        wide
+          ? {
+              width: RAIL_WIDTH,
+              backgroundColor: colours.surface,
+              borderRightWidth: StyleSheet.hairlineWidth,
+              borderColor: colours.line,
+              paddingTop: space.wide,
+            }
+          : { flexDirection: 'row', backgroundColor: colours.surface, borderTopWidth: StyleSheet.hairlineWidth, borderColor: colours.line }
+      }
+    >
+      {places}
+    </View>
+  );
+  return (
+    <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column', backgroundColor: colours.ground }}>
+      {wide && bar}
+      <View style={{ flex: 1, minHeight: 0 }}>{children}</View>
+      {!wide && bar}
+    </View>
+  );
+}

@@ -1,0 +1,21 @@
+/** What stands where data is not there yet, or did not come. */
+import type { UseQueryResult } from '@tanstack/react-query';
+import { problemOfError } from '@/data/client';
+import { Action } from './Action';
+import { Notice } from './Notice';
+import { Screen, type ScreenProps } from './Screen';
+import { Words } from './Words';
+
+export function Waiting({ query, title, back }: { query: Pick<UseQueryResult, 'error' | 'refetch'>; title: string; back?: ScreenProps['back'] }) {
+  return (
+    <Screen title={title} back={back}>
+      {query.error ? (
+        <Notice tone="warn" actions={<Action kind="second" title="Try again" onPress={() => void query.refetch()} />}>
+          {problemOfError(query.error).message}
+        </Notice>
+      ) : (
+        <Words tone="muted">Reading …</Words>
+      )}
+    </Screen>
+  );
+}

@@ -1,0 +1,28 @@
+/** Running text in the five sizes of the type scale. */
+import type { ReactNode } from 'react';
+import { Text, type TextProps } from 'react-native';
+import { useTheme } from '@/theme/ThemeContext';
+import { fonts, wordSize } from '@/theme/theme';
+
+export interface WordsProps extends Pick<TextProps, 'numberOfLines' | 'style' | 'nativeID' | 'testID' | 'role' | 'aria-live' | 'aria-hidden'> {
+  'aria-level'?: number;
+  size?: keyof typeof wordSize;
+  bold?: boolean;
+  tone?: 'ink' | 'muted' | 'touch' | 'warn' | 'onTouch';
+  children: ReactNode;
+}
+
+export function Words({ size = 'text', bold = false, tone = 'ink', style, children, ...rest }: WordsProps) {
+  const { colours } = useTheme();
+  return (
+    <Text
+      {...rest}
+      style={[
+        { fontFamily: bold ? fonts.wordsBold : fonts.words, fontSize: wordSize[size], lineHeight: Math.round(wordSize[size] * 1.35), color: colours[tone] },
+        style,
+      ]}
+    >
+      {children}
+    </Text>
+  );
+}

@@ -1,0 +1,46 @@
+/** One lint configuration. The layering core <- schema <- server and web is part of it. */
+import { createRequire } from 'node:module';
+import expo from 'eslint-config-expo/flat.js';
+
+const require = createRequire(import.meta.url);
+
+/** Forbids imports by pattern in some files, saying why. */
+const forbid = (files, group, message, ignores = []) => ({
+  files,
+  ignores,
+  rules: { 'no-restricted-imports': ['error', { patterns: [{ group, message }] }] },
+});
+
+const INTERFACE = ['react', 'react-*', 'react-native*', 'expo*', '@expo/*', '@rneui/*', '@tanstack/*', '@/*'];
+const IO = ['node:*', 'fs', 'path', 'express', 'drizzle-orm*', 'better-sqlite3', 'pino', 'uuid'];
+
+export default [
+  { ignores: ['**/node_modules/', '**/dist/', 'data*/', '.check/', 'apps/web/public/', 'apps/web/.expo/', 'apps/server/src/db/migrations/'] },
+  ...expo,
+  {
+    files: ['**/*.{ts,tsx}'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname ?? process.cwd() } },
+    plugins: { '@typescript-eslint': require('@typescript-eslint/eslint-plugin') },
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/ban-ts-comment': 'error',
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      'no-empty': ['error', { allowEmptyCatch: false }],
+      eqeqeq: 'error',
+    },
+  },
+  forbid(['packages/core/**'], [...INTERFACE, ...IO, '@torvin/*', 'zod'], 'core has no interface, no I/O and no other layer.'),
+  forbid(['packages/schema/**'], [...INTERFACE, ...IO, '@torvin/server', '@torvin/web', '**/apps/**'], 'schema builds on core alone.'),
+  forbid(['apps/server/**'], [...INTERFACE, '@torvin/web', '**/web/**'], 'the server knows nothing of the web app.'),
+  forbid(['apps/web/src/**'], [...IO.filter((name) => name !== 'uuid'), '@torvin/server', '**/server/**'], 'the web app reaches the server by HTTP alone.'),
+  forbid(['apps/web/src/engine/worker.ts'], ['@torvin/schema', 'zod'], 'the worker carries the engine only.'),
+  {
+    files: ['packages/core/src/**'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'Date', 'performance', 'fetch', 'window', 'document', 'process', 'setTimeout'],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'The same input gives the same answer.' }],
+    },
+  },
+];

@@ -1,0 +1,21 @@
+/** Three kinds of tests: the node-side workspaces, the interface in jsdom, and the browser against a real server. */
+const node = {
+  testEnvironment: 'node',
+  transform: { '\\.[cm]?[jt]sx?$': '<rootDir>/scripts/esbuildTransform.cjs' },
+  transformIgnorePatterns: ['/node_modules/(?!(uuid)/)'],
+};
+
+module.exports = {
+  projects: [
+    { ...node, displayName: 'unit', testMatch: ['<rootDir>/packages/**/*.test.ts', '<rootDir>/apps/server/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'] },
+    {
+      preset: 'jest-expo/web',
+      displayName: 'web',
+      rootDir: 'apps/web',
+      testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+      moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+      transformIgnorePatterns: ['/node_modules/(?!(?:@?react-native|@react-navigation|expo|@expo|@rneui|react-native-.*|uuid|comlink)(?:/|-|$))'],
+    },
+    { ...node, displayName: 'browser', testMatch: ['<rootDir>/e2e/**/*.test.ts'] },
+  ],
+};

@@ -1,0 +1,75 @@
+/**
+ * The layered stack through which heat flows, and its mesh. Nodes lie on the joints between layers and evenly
+ * between them, so a face temperature is a node temperature and nothing has to be extrapolated to the skin.
+ */
+import type { GlassConstants } from '../glass/constants';
+
+export type StackLayer =
+  | { of: 'glass'; thickness_m: number }
+  | {
+      of: 'support';
+      thickness_m: number;
+      conductivity_W_mK: number;
+      density_kg_m3: number;
+      heatCapacity_J_kgK: number;
+    };
+
+export interface Mesh {
+  /** Node heights above the stack's underside, m; index 0 at the bottom. */
+  height_m: Float64Array;
+  /** Heat capacity of each node's share, J/(m²K). */
+  capacity: Float64Array;
+  /** Conductance between node i and i+1, W/(m²K). */
+  conductance: Float64Array;
+  /** First and last node of the glass. */
+  glassFrom: number;
+  glassTo: number;
+  /** Node at the underside of each glass layer, then the glass's top node. */
+  glassJoints: number[];
+}
+
+/** Intervals through the whole glass body: 41 nodes put the steady ramp within 0.1 % of its closed form. */
+export const GLASS_INTERVALS = 40;
+const LEAST_INTERVALS_PER_SHEET = 4;
+const SUPPORT_INTERVALS = 12;
+
+/** Builds the mesh. The stack's glass layers must be adjacent. glassIntervals refines it for convergence checks. */
+export function meshOf(stack: readonly StackLayer[], glass: GlassConstants, glassIntervals = GLASS_INTERVALS): Mesh {
+  const glassDepth = stack.reduce((sum, layer) => sum + (layer.of === 'glass' ? layer.thickness_m : 0), 0);
+  const cells = stack.map((layer) => ({
+    layer,
+    intervals:
+      layer.of === 'support'
+        ? Math.max(2, Math.round((SUPPORT_INTERVALS * glassIntervals) / GLASS_INTERVALS))
+        : Math.max(LEAST_INTERVALS_PER_SHEET, Math.round((glassIntervals * layer.thickness_m) / glassDepth)),
+  }));
+  const count = cells.reduce((sum, cell) => sum + cell.intervals, 1);
+  const mesh: Mesh = {
+    height_m: new Float64Array(count),
+    capacity: new Float64Array(count),
+    conductance: new Float64Array(count - 1),
+    glassFrom: -1,
+    glassTo: -1,
+    glassJoints: [],
+  };
+  let node = 0;
+  for (const { layer, intervals } of cells) {
+    const material = layer.of === 'glass' ? glass : layer;
+    const step = layer.thickness_m / intervals;
+    const half = (material.density_kg_m3 * material.heatCapacity_J_kgK * step) / 2;
+    if (layer.of === 'glass') {
+      if (mesh.glassFrom < 0) mesh.glassFrom = node;
+      mesh.glassJoints.push(node);
+    }
+    for (let i = 0; i < intervals; i += 1) {
+      mesh.capacity[node] = mesh.capacity[node] + half;
+      mesh.conductance[node] = material.conductivity_W_mK / step;
+      mesh.height_m[node + 1] = mesh.height_m[node] + step;
+      node += 1;
+      mesh.capacity[node] = mesh.capacity[node] + half;
+    }
+    if (layer.of === 'glass') mesh.glassTo = node;
+  }
+  mesh.glassJoints.push(mesh.glassTo);
+  return mesh;
+}

@@ -1,0 +1,40 @@
+import { keyIn } from './controller';
+
+const celsius = { unit: 'C', fullSpeedCode: 1999, mostSegments: 8 } as const;
+const segments = [
+  { rate_C_per_h: 220, target_C: 560, hold_s: 0 },
+  { rate_C_per_h: null, target_C: 515, hold_s: 1800 },
+  { rate_C_per_h: 3.5, target_C: 420, hold_s: 0 },
+  { rate_C_per_h: null, target_C: 60, hold_s: 0 },
+];
+
+describe('keying a schedule in', () => {
+  test('writes whole degrees per hour, whole degrees and minutes, and the full-speed code', () => {
+    const { rows } = keyIn(segments, celsius);
+    expect(rows[0]).toMatchObject({ rate: 220, target: 560, hold_min: 0, fullSpeed: false });
+    expect(rows[1]).toMatchObject({ rate: 1999, target: 515, hold_min: 30, fullSpeed: true });
+  });
+
+  test('leaves out a last segment that is switching off', () => {
+    const { rows, switchOff } = keyIn(segments, celsius);
+    expect(switchOff).toBe(true);
+    expect(rows).toHaveLength(3);
+  });
+
+  test('rounds a rate to the slower side and says so', () => {
+    const { rows, remarks } = keyIn(segments, celsius);
+    expect(rows[2].rate).toBe(3);
+    expect(remarks).toEqual([{ kind: 'rounded', message: expect.stringContaining('3.5') }]);
+  });
+
+  test('writes rates in °F by the scale alone and targets with the zero', () => {
+    const { rows } = keyIn(segments, { ...celsius, unit: 'F' });
+    expect(rows[0]).toMatchObject({ rate: 396, target: 1040 });
+  });
+
+  test('says when the controller has too few segments or is too coarse', () => {
+    expect(keyIn(segments, { ...celsius, mostSegments: 2 }).remarks.some(({ kind }) => kind === 'cannot')).toBe(true);
+    const crawl = keyIn([{ rate_C_per_h: 0.8, target_C: 420, hold_s: 0 }], celsius);
+    expect(crawl.remarks).toEqual([{ kind: 'cannot', message: expect.stringContaining('0.8') }]);
+  });
+});

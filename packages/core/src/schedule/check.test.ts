@@ -1,0 +1,68 @@
+import { SOFT_90, sheetsOf } from '../testCases';
+import { type Reading, brokenOf, evaluate } from './check';
+import { compose } from './compose';
+import type { PurposefulSegment, Role } from './segment';
+import { brokenSentence, readingPhrase, verdictOf, whyOf } from './words';
+
+const firing = sheetsOf(2, 0.006);
+const outcome = compose(firing);
+if (!outcome.ok) throw new Error(outcome.problem.message);
+const { segments, evaluation } = outcome.value;
+
+const edited = (name: Role, change: Partial<PurposefulSegment>): PurposefulSegment[] =>
+  segments.map((segment) => (segment.role === name ? { ...segment, ...change } : segment));
+
+const broken = (list: PurposefulSegment[]): Reading[] => brokenOf(evaluate(firing, list).readings);
+
+describe('an edit that goes too far breaks the limit it should', () => {
+  test.each([
+    ['warmUp', { rate_C_per_h: 500 }, 'pull', 0],
+    ['squeeze', { target_C: 605, hold_s: 60 }, 'squeeze', 1],
+    ['work', { target_C: 760 }, 'workLeast', 2],
+    ['work', { target_C: 840 }, 'workMost', 2],
+    ['work', { target_C: 950 }, 'kilnTop', 2],
+    ['work', { rate_C_per_h: 600 }, 'kilnPace', 2],
+    ['drop', { hold_s: 120 }, 'even', 3],
+    ['drop', { hold_s: 0 }, 'soakTime', 3],
+    ['firstCool', { rate_C_per_h: 90 }, 'setting', 4],
+    ['lastCool', { target_C: 150 }, 'opening', 6],
+  ] as const)('%s changed to %j breaks %s', (name, change, limit, segment) => {
+    const found = broken(edited(name, change));
+    expect(found.map((reading) => reading.limit)).toContain(limit);
+    expect(found.find((reading) => reading.limit === limit)?.segment).toBe(segment);
+  });
+
+  test('and the computed schedule breaks none', () => {
+    expect(broken(segments)).toEqual([]);
+  });
+
+  test('a soak too cold to relax is named as such', () => {
+    const found = broken(edited('drop', { target_C: 476, hold_s: 3600 }));
+    expect(found.map((reading) => reading.limit)).toContain('relaxed');
+  });
+});
+
+describe('in words', () => {
+  test('a broken limit names its amount in the unit asked for', () => {
+    const reading: Reading = { limit: 'setting', segment: 4, value: 8, allowed: 5, sense: 'atMost', unit: 'K', ok: false };
+    expect(brokenSentence(reading, 'C')).toContain('3.0 °C too much');
+    expect(brokenSentence(reading, 'F')).toContain('5.4 °F too much');
+    expect(readingPhrase(reading, 'C')).toBe('core to skin 8.0 of 5 °C');
+  });
+
+  test('every reading and every role has its words', () => {
+    for (const reading of evaluation.readings) {
+      for (const unit of ['C', 'F'] as const) {
+        expect(readingPhrase(reading, unit)).not.toMatch(/NaN|undefined|Infinity/);
+        expect(brokenSentence(reading, unit)).toMatch(/\.$/);
+      }
+    }
+    for (const segment of segments) expect(whyOf(firing, segment).length).toBeGreaterThan(10);
+  });
+
+  test('the verdict warns of a body that runs out', () => {
+    expect(verdictOf(firing, evaluation, 'C')).toEqual(['Keeps every limit.', expect.stringContaining('runs out')]);
+    expect(verdictOf(sheetsOf(1, 0.003), evaluate(sheetsOf(1, 0.003), segments), 'C').at(-1)).toContain('draws in');
+    expect(SOFT_90.name).toBe('Soft sheet 90');
+  });
+});

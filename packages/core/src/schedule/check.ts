@@ -1,0 +1,106 @@
+/** Holds a simulated schedule against every limit. Each reading names the segment that it judges. */
+import { fullFuseWork } from '../flow/heatWork';
+import { squeezeWork } from '../flow/squeeze';
+import { viscosityOf } from '../glass/viscosity';
+import { type SimulationResult, hottestSegment, regimesOf, simulateFiring, soakSegment } from '../heat/simulate';
+import { naturalCooling } from '../kiln/kiln';
+import { type FiringCase, simulationOf, thickestSheet } from './firingCase';
+import { openingTemperature } from './opening';
+import type { Segment } from './segment';
+
+export type LimitName =
+  'kilnTop' | 'kilnPace' | 'pull' | 'climbing' | 'squeeze' | 'workLeast' | 'workMost' | 'even' | 'relaxed' | 'soakTime' | 'setting' | 'opening';
+
+/** Unit of value and allowed: °C, K, K/h, Pa, 1/Pa, s or a plain count. */
+export type ReadingUnit = 'C' | 'K' | 'K/h' | 'Pa' | '1/Pa' | 's' | '1';
+
+export interface Reading {
+  limit: LimitName;
+  /** Index of the segment judged. */
+  segment: number;
+  value: number;
+  allowed: number;
+  /** Whether the value must stay at or under the allowed, or reach it. */
+  sense: 'atMost' | 'atLeast';
+  unit: ReadingUnit;
+  ok: boolean;
+}
+
+export interface Evaluation {
+  simulation: SimulationResult;
+  readings: Reading[];
+  /** Totals over the firing, 1/Pa. */
+  work: { least: number; mean: number; most: number };
+}
+
+/** Rounding of a figure must not break a limit that the computation met. */
+const TOLERANCE = 1e-3;
+
+/** Room left under (or over) a limit as a share of it; negative when broken. */
+export const marginOf = ({ value, allowed, sense }: Pick<Reading, 'value' | 'allowed' | 'sense'>): number =>
+  sense === 'atMost' ? (allowed - value) / allowed : (value - allowed) / allowed;
+
+export const brokenOf = (readings: readonly Reading[]): Reading[] => readings.filter((reading) => !reading.ok);
+
+/** Simulates and judges. One simulation. */
+export function evaluate(firing: FiringCase, segments: readonly Segment[], series = false): Evaluation {
+  const simulation = simulateFiring(simulationOf(firing, segments, series));
+  const figures = simulation.segments;
+  const under = figures.reduce((sum, one) => sum + one.heatWorkUnder, 0);
+  const top = figures.reduce((sum, one) => sum + one.heatWorkTop, 0);
+  const mean = figures.reduce((sum, one) => sum + one.heatWork, 0);
+  const work = { least: Math.min(under, mean, top), mean, most: Math.max(under, mean, top) };
+  return { simulation, readings: readingsOf(firing, segments, simulation, work), work };
+}
+
+function readingsOf(firing: FiringCase, segments: readonly Segment[], simulation: SimulationResult, work: Evaluation['work']): Reading[] {
+  const { body, kiln, limits } = firing;
+  const { glass } = body;
+  const vft = viscosityOf(glass);
+  const figures = simulation.segments;
+  const readings: Reading[] = [];
+  const read = (limit: LimitName, segment: number, value: number, allowed: number, unit: ReadingUnit, sense: Reading['sense'] = 'atMost'): void => {
+    const margin = marginOf({ value, allowed, sense });
+    readings.push({ limit, segment, value, allowed, sense, unit, ok: margin >= -TOLERANCE });
+  };
+
+  const hottest = hottestSegment(segments);
+  const soak = soakSegment(vft, segments);
+  segments.forEach((segment, i) => {
+    if (segment.target_C > kiln.top_C) read('kilnTop', i, segment.target_C, kiln.top_C, 'C');
+  });
+  figures.forEach((one, i) => {
+    const { rate_C_per_h, target_C } = segments[i];
+    const from_C = i === 0 ? kiln.ambient_C : segments[i - 1].target_C;
+    const climbs = target_C > from_C;
+    if (climbs && rate_C_per_h !== null && one.kilnBest_C_per_h !== null) read('kilnPace', i, rate_C_per_h, one.kilnBest_C_per_h, 'K/h');
+    if (one.tension_max_Pa > 0) read('pull', i, one.tension_max_Pa, limits.pull_Pa, 'Pa');
+    if (one.spread_climbing > 0 && climbs) read('climbing', i, one.spread_climbing, limits.climbing_K, 'K');
+    if (one.spread_setting > 0) read('setting', i, one.spread_setting, limits.setting_K, 'K');
+  });
+
+  const sheet = thickestSheet(body);
+  const { squeezeTo_C } = regimesOf(vft);
+  const wanted = fullFuseWork(glass, sheet, limits.fullFuse);
+  const beforeSeal = segments.findIndex((segment) => segment.target_C > squeezeTo_C);
+  const squeezeAt = beforeSeal > 0 ? beforeSeal - 1 : hottest;
+  const squeezed = figures.slice(0, squeezeAt + 1).reduce((sum, one) => sum + one.squeezeWork, 0);
+  read('squeeze', squeezeAt, squeezed, squeezeWork(glass, sheet, limits.pocket), '1/Pa', 'atLeast');
+  read('workLeast', hottest, work.least, wanted.least, '1/Pa', 'atLeast');
+  read('workMost', hottest, work.most, wanted.most, '1/Pa');
+
+  const soakFigures = figures[soak];
+  const last = segments.length - 1;
+  if (soakFigures) {
+    read('even', soak, soakFigures.spread_end, limits.even_K, 'K');
+    read('relaxed', soak, soakFigures.relaxations, limits.relaxations, '1', 'atLeast');
+    read('soakTime', soak, segments[soak].hold_s, limits.leastSoak_s, 's', 'atLeast');
+  } else if (soak < 0) {
+    read('soakTime', Math.min(hottest + 1, last), 0, limits.leastSoak_s, 's', 'atLeast');
+  }
+  read('opening', last, segments[last].target_C, openingTemperature(firing), 'C');
+  return readings;
+}
+
+/** Natural cooling at a temperature, °C/h, for those who decide between a controlled segment and switching off. */
+export const naturalCooling_C_per_h = (firing: FiringCase, at_C: number): number => naturalCooling(firing.kiln, at_C) * 3600;

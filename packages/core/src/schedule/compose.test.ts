@@ -1,0 +1,171 @@
+import { SOFT_90, STUDIO_KILN, sheetsOf } from '../testCases';
+import { restrainedDifference, restrainedStress } from '../glass/constants';
+import { TYPICAL_FAMILIES } from '../glass/families';
+import { rateWithin, slabLag } from '../heat/quasiSteady';
+import { acrossLag } from '../kiln/kiln';
+import { brokenOf, evaluate, marginOf } from './check';
+import { type Composed, closedForm, compose, niceHold, niceRate, tightest } from './compose';
+import type { FiringCase } from './firingCase';
+import { openingTemperature } from './opening';
+import type { Role } from './segment';
+
+function composed(firing: FiringCase): Composed {
+  const outcome = compose(firing);
+  if (!outcome.ok) throw new Error(outcome.problem.message);
+  return outcome.value;
+}
+
+const role = ({ segments }: Composed, name: Role) => segments.find((segment) => segment.role === name)!;
+
+describe('closed forms', () => {
+  test.each([
+    [0.006, 91],
+    [0.012, 43],
+    [0.025, 13],
+    [0.05, 3.5],
+    [0.1, 0.9],
+  ])('a body %s m deep and 300 mm wide first cools at about %s °C/h', (depth, rate) => {
+    const R = 3600 * rateWithin(5 / 1.75, slabLag(SOFT_90, depth, 1), acrossLag(STUDIO_KILN, 0.3));
+    expect(Math.abs(R / rate - 1)).toBeLessThan(0.03);
+  });
+
+  test.each([
+    [0.006, 277],
+    [0.012, 132],
+    [0.025, 40],
+    [0.05, 11],
+  ])('one solid %s m deep heats at about %s °C/h under 7 MPa', (depth, rate) => {
+    const difference = restrainedDifference(SOFT_90, 7e6);
+    const R = 3600 * rateWithin(difference, slabLag(SOFT_90, depth, 1), acrossLag(STUDIO_KILN, 0.3));
+    expect(difference).toBeCloseTo(8.7, 1);
+    expect(Math.abs(R - rate)).toBeLessThan(Math.max(0.5, 0.01 * rate));
+  });
+
+  test('one degree of restrained difference is 0.81 MPa', () => {
+    expect(restrainedStress(SOFT_90, 1) / 1e6).toBeCloseTo(0.81, 2);
+  });
+});
+
+describe('a composed full fuse', () => {
+  const cases: [string, FiringCase][] = [
+    ['one 3 mm sheet', sheetsOf(1, 0.003)],
+    ['two 3 mm sheets', sheetsOf(2, 0.003)],
+    ['two 6 mm sheets', sheetsOf(2, 0.006)],
+    ['four 6 mm sheets', sheetsOf(4, 0.006)],
+    ['four 10 mm sheets', sheetsOf(4, 0.01)],
+    ['three 4 mm sheets, joined', { ...sheetsOf(3, 0.004), body: { ...sheetsOf(3, 0.004).body, joined: true } }],
+    ['three sheets of 96', sheetsOf(3, 0.003, TYPICAL_FAMILIES[1])],
+    ['two sheets of float', sheetsOf(2, 0.004, TYPICAL_FAMILIES[2])],
+    ['a 500 mm disc', { ...sheetsOf(2, 0.003), body: { ...sheetsOf(2, 0.003).body, footprint: { shape: 'disc', diameter_m: 0.5 } } }],
+    ['the hotter school', { ...sheetsOf(2, 0.003), school: { soak: 'lower', heat: 'hotter' } }],
+  ];
+
+  test.each(cases)('of %s keeps every limit by its own simulation', (_, firing) => {
+    const { evaluation, converged, segments } = composed(firing);
+    expect(converged).toBe(true);
+    expect(brokenOf(evaluation.readings)).toEqual([]);
+    expect(evaluation.readings.length).toBeGreaterThan(8);
+    expect(brokenOf(evaluate(firing, segments).readings)).toEqual([]);
+  });
+
+  test.each(cases)('of %s never outruns the closed forms', (_, firing) => {
+    const guess = closedForm(firing);
+    composed(firing).segments.forEach((segment, i) => {
+      if (segment.rate_C_per_h !== null) expect(segment.rate_C_per_h).toBeLessThanOrEqual(guess[i].rate_C_per_h ?? Infinity);
+    });
+  });
+
+  test('of soft sheet 90 lands where practice does', () => {
+    const plan = composed(sheetsOf(2, 0.003));
+    const work = role(plan, 'work');
+    expect(work.target_C).toBeGreaterThanOrEqual(790);
+    expect(work.target_C).toBeLessThanOrEqual(820);
+    expect(work.hold_s / 60).toBeGreaterThanOrEqual(8);
+    expect(work.hold_s / 60).toBeLessThanOrEqual(25);
+    const squeeze = role(plan, 'squeeze');
+    expect(squeeze.target_C).toBeGreaterThanOrEqual(600);
+    expect(squeeze.target_C).toBeLessThanOrEqual(677);
+  });
+
+  test('shifts with viscosity: 96 works 10 to 25 °C lower than 90, float 25 to 55 higher', () => {
+    const at = (index: number): number => role(composed(sheetsOf(2, 0.003, TYPICAL_FAMILIES[index])), 'work').target_C;
+    expect(at(0) - at(1)).toBeGreaterThanOrEqual(10);
+    expect(at(0) - at(1)).toBeLessThanOrEqual(25);
+    expect(at(2) - at(0)).toBeGreaterThanOrEqual(25);
+    expect(at(2) - at(0)).toBeLessThanOrEqual(55);
+  });
+
+  test('soaks at the annealing point when thin and lower when thick, unless told', () => {
+    expect(role(composed(sheetsOf(2, 0.003)), 'drop').target_C).toBe(515);
+    expect(role(composed(sheetsOf(4, 0.006)), 'drop').target_C).toBe(483);
+    expect(role(composed({ ...sheetsOf(4, 0.006), school: { soak: 'annealing', heat: 'cooler' } }), 'drop').target_C).toBe(515);
+  });
+
+  test('the hotter school is hotter and holds shorter for like work', () => {
+    const cooler = composed(sheetsOf(2, 0.003));
+    const hotter = composed({ ...sheetsOf(2, 0.003), school: { soak: 'auto', heat: 'hotter' } });
+    expect(role(hotter, 'work').target_C).toBeGreaterThan(role(cooler, 'work').target_C);
+    expect(role(hotter, 'work').hold_s).toBeLessThan(role(cooler, 'work').hold_s);
+    expect(Math.abs(hotter.evaluation.work.mean / cooler.evaluation.work.mean - 1)).toBeLessThan(0.05);
+  });
+
+  test('takes longer the thicker the body', () => {
+    const hours = [0.003, 0.006, 0.01].map((thickness) => composed(sheetsOf(4, thickness)).evaluation.simulation.total_s);
+    expect(hours[1]).toBeGreaterThan(hours[0]);
+    expect(hours[2]).toBeGreaterThan(hours[1]);
+  });
+
+  test('is refused, with both temperatures, when the glass asks for more than the kiln', () => {
+    const outcome = compose(sheetsOf(2, 0.003, TYPICAL_FAMILIES[3]));
+    expect(outcome.ok).toBe(false);
+    if (!outcome.ok) {
+      expect(outcome.problem).toMatchObject({ code: 'above-kiln-top', path: 'kiln.top_C' });
+      expect(outcome.problem.message).toMatch(/900 °C/);
+    }
+  });
+
+  test('gives the same answer twice', () => {
+    expect(composed(sheetsOf(2, 0.006))).toEqual(composed(sheetsOf(2, 0.006)));
+  });
+
+  test('names for every segment the limit that leaves it the least room', () => {
+    const { segments, evaluation } = composed(sheetsOf(4, 0.006));
+    segments.forEach((_, i) => {
+      const reading = tightest(evaluation.readings, i);
+      expect(reading).not.toBeNull();
+      evaluation.readings.filter(({ segment }) => segment === i).forEach((other) => expect(marginOf(other)).toBeGreaterThanOrEqual(marginOf(reading!)));
+    });
+  });
+});
+
+describe('opening', () => {
+  test('is never above the studio’s ceiling, and lower for thick work', () => {
+    expect(openingTemperature(sheetsOf(2, 0.003))).toBe(90);
+    expect(openingTemperature(sheetsOf(4, 0.01))).toBe(50);
+  });
+
+  test('falls below the ceiling when the glass may bear little', () => {
+    const strict = { ...sheetsOf(2, 0.003), limits: { ...sheetsOf(2, 0.003).limits, pull_Pa: 1e6 } };
+    expect(openingTemperature(strict)).toBeLessThan(60);
+  });
+});
+
+describe('figures that can be keyed', () => {
+  test.each([
+    [93.9, 90],
+    [43.7, 43],
+    [3.59, 3.5],
+    [0.87, 0.8],
+    [0.01, 0.1],
+  ])('a rate of %s becomes %s', (exact, nice) => {
+    expect(niceRate(exact)).toBe(nice);
+  });
+
+  test.each([
+    [61, 120],
+    [3601, 3900],
+    [600, 600],
+  ])('a hold of %s s becomes %s s', (exact, nice) => {
+    expect(niceHold(exact)).toBe(nice);
+  });
+});

@@ -1,0 +1,44 @@
+/** What a firing must keep to. Each is an editable input; a reserve is the factor by which compose stays under. */
+import { FULL_FUSE_WORK, type WorkRange } from '../flow/heatWork';
+import { type AirPocket, TYPICAL_POCKET } from '../flow/squeeze';
+
+export interface Limits {
+  /** Quick-estimate stress EαΔT/(1−ν) that brittle glass may bear on the way, Pa. */
+  pull_Pa: number;
+  pullReserve: number;
+  /** Through plus across while a difference sets for good, K. */
+  setting_K: number;
+  settingReserve: number;
+  /** Through plus across while climbing past the brittle range, K. */
+  climbing_K: number;
+  /** Through plus across before the first cool may start, K. */
+  even_K: number;
+  /** Stress relaxation times to pass once even. */
+  relaxations: number;
+  leastSoak_s: number;
+  /** Work range of a full fuse on the reference body, 1/Pa. */
+  fullFuse: WorkRange;
+  pocket: AirPocket;
+  /** Never open above these, °C: usual work, and work thicker than thick_m. */
+  open_C: number;
+  openThick_C: number;
+  thick_m: number;
+}
+
+export const DEFAULT_LIMITS: Limits = {
+  pull_Pa: 7e6,
+  // Kilns overshoot their rate by about a fifth after a joint.
+  pullReserve: 1.25,
+  setting_K: 5,
+  // The closed form sees neither the shelf's heat nor unequal faces; 5 K over 1.75 has held in practice.
+  settingReserve: 1.75,
+  climbing_K: 25,
+  even_K: 1,
+  relaxations: 1,
+  leastSoak_s: 1800,
+  fullFuse: FULL_FUSE_WORK,
+  pocket: TYPICAL_POCKET,
+  open_C: 90,
+  openThick_C: 50,
+  thick_m: 0.018,
+};

@@ -1,0 +1,26 @@
+/**
+ * When the kiln may be opened: the drop to room air must not pull the skin beyond the limit. The peak skin
+ * stress of a suddenly cooled plate is EαΔT/(1−ν) ÷ (1.5 + 3.25/Bi − 0.5·e^(−16/Bi)) (Cheng 1951, J. Am. Rocket
+ * Soc. 21, 147; the fit is common for ceramics); the edge runs ahead of the middle by the across-lag besides.
+ * A ceiling set by the studio stands above both, for draughts and doubt.
+ */
+import { footprintSpan } from '../body/footprint';
+import { restrainedDifference } from '../glass/constants';
+import { acrossLag } from '../kiln/kiln';
+import { type FiringCase, bodyDepth } from './firingCase';
+
+/** Still room air on warm glass, radiation included, W/(m²K). */
+const ROOM_EXCHANGE_W_m2K = 10;
+
+/** Highest kiln temperature, °C, at which the kiln may be opened. */
+export function openingTemperature({ body, kiln, limits }: FiringCase): number {
+  const depth = bodyDepth(body);
+  const { glass } = body;
+  const biot = (ROOM_EXCHANGE_W_m2K * depth) / glass.conductivity_W_mK;
+  const throughShare = 1 / (1.5 + 3.25 / biot - 0.5 * Math.exp(-16 / biot));
+  const ratePerDrop = ROOM_EXCHANGE_W_m2K / (glass.density_kg_m3 * glass.heatCapacity_J_kgK * depth);
+  const acrossShare = acrossLag(kiln, footprintSpan(body.footprint)) * ratePerDrop;
+  const drop_K = restrainedDifference(glass, limits.pull_Pa) / (throughShare + acrossShare);
+  const ceiling = depth > limits.thick_m ? limits.openThick_C : limits.open_C;
+  return Math.min(kiln.ambient_C + drop_K, ceiling);
+}

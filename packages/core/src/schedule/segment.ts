@@ -1,0 +1,14 @@
+/** One line of a schedule: go to a target at a rate, then hold. */
+export interface Segment {
+  /** °C/h, positive whichever way the segment goes; null is as fast as the kiln can (off, when cooling). */
+  rate_C_per_h: number | null;
+  target_C: number;
+  hold_s: number;
+}
+
+/** What a segment is for, in the order a full fuse has them. */
+export type Role = 'warmUp' | 'squeeze' | 'work' | 'drop' | 'firstCool' | 'secondCool' | 'lastCool';
+
+export interface PurposefulSegment extends Segment {
+  role: Role;
+}

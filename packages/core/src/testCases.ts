@@ -1,0 +1,45 @@
+/** A kiln, a body and a case that the core's tests share. Not exported from the package. */
+import { TYPICAL_FAMILIES } from './glass/families';
+import type { GlassConstants } from './glass/constants';
+import type { SimulationInput } from './heat/simulate';
+import type { KilnConstants } from './kiln/kiln';
+import { BARE_SHELF, DEFAULT_SCHOOL, type FiringCase } from './schedule/firingCase';
+import { DEFAULT_LIMITS } from './schedule/limits';
+
+export const SOFT_90 = TYPICAL_FAMILIES[0];
+
+export const STUDIO_KILN: KilnConstants = {
+  top_C: 900,
+  power_K_per_s: 0.2,
+  loss_per_s: 5e-5,
+  radiantLoss_per_K3_s: 5.6e-14,
+  ambient_C: 20,
+  acrossLag_s_per_300mm: 72,
+};
+
+/** Sheets of one thickness, 200 by 300 mm, on a bare shelf. */
+export const sheetsOf = (count: number, thickness_m: number, glass: GlassConstants = SOFT_90): FiringCase => ({
+  body: {
+    glass,
+    layers: Array.from({ length: count }, () => ({ thickness_m })),
+    footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.3 },
+    joined: false,
+  },
+  setup: BARE_SHELF,
+  kiln: STUDIO_KILN,
+  look: 'fullFuse',
+  school: DEFAULT_SCHOOL,
+  limits: DEFAULT_LIMITS,
+});
+
+/** So much exchange that a face is at the kiln's temperature. */
+export const CLAMPED = { kind: 'open', emissivity: 0, convection_W_m2K: 1e7 } as const;
+
+/** A bare slab in an ideal kiln, its top clamped to it, its underside too or insulated. */
+export const slab = (depth_m: number, openFaces: 1 | 2, segments: SimulationInput['segments'], start_C = 20): SimulationInput => ({
+  glass: SOFT_90,
+  stack: [{ of: 'glass', thickness_m: depth_m }],
+  faces: { top: CLAMPED, bottom: openFaces === 2 ? CLAMPED : { kind: 'insulated' } },
+  segments,
+  start_C,
+});

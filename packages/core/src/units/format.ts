@@ -1,0 +1,60 @@
+/** Writes SI quantities for people. Figures and units are separate so that a screen can set them in two sizes. */
+import { KILOGRAMS_PER_OUNCE, METRES_PER_INCH, type TemperatureUnit, differenceIn, temperatureIn } from './convert';
+
+export interface Figure {
+  figure: string;
+  unit: string;
+}
+
+export const text = ({ figure, unit }: Figure): string => (unit === '' ? figure : `${figure} ${unit}`);
+
+const round = (value: number, digits: number): string => {
+  const written = value.toFixed(digits);
+  return Number(written) === 0 ? written.replace('-', '') : written;
+};
+
+export const formatTemperature = (celsius: number, unit: TemperatureUnit): Figure => ({
+  figure: round(temperatureIn(celsius, unit), 0),
+  unit: `°${unit}`,
+});
+
+export function formatDifference(kelvin: number, unit: TemperatureUnit): Figure {
+  const value = differenceIn(kelvin, unit);
+  return { figure: round(value, Math.abs(value) < 10 ? 1 : 0), unit: `°${unit}` };
+}
+
+/** A rate in °C/h; null reads as full speed. */
+export function formatRate(perHour: number | null, unit: TemperatureUnit): Figure {
+  if (perHour === null) return { figure: 'full speed', unit: '' };
+  const value = differenceIn(perHour, unit);
+  return { figure: round(value, value < 10 ? 1 : 0), unit: `°${unit}/h` };
+}
+
+/** '12 h 40', '35 min', '3 d 4 h'. */
+export function formatDuration(seconds: number): Figure {
+  const minutes = Math.round(seconds / 60);
+  if (minutes < 60) return { figure: `${minutes}`, unit: 'min' };
+  const hours = Math.floor(minutes / 60);
+  if (hours < 48) return { figure: `${hours} h ${String(minutes % 60).padStart(2, '0')}`, unit: '' };
+  const roundedHours = Math.round(minutes / 60);
+  return { figure: `${Math.floor(roundedHours / 24)} d ${roundedHours % 24} h`, unit: '' };
+}
+
+export function formatLength(metres: number, unit: 'mm' | 'in'): Figure {
+  if (unit === 'in') return { figure: trimZeros(round(metres / METRES_PER_INCH, 2)), unit: 'in' };
+  const millimetres = metres * 1e3;
+  return { figure: trimZeros(round(millimetres, millimetres < 100 ? 1 : 0)), unit: 'mm' };
+}
+
+export function formatMass(kilograms: number, system: 'metric' | 'imperial'): Figure {
+  if (system === 'imperial') {
+    const ounces = kilograms / KILOGRAMS_PER_OUNCE;
+    if (ounces < 32) return { figure: round(ounces, 1), unit: 'oz' };
+    return { figure: round(ounces / 16, 2), unit: 'lb' };
+  }
+  return kilograms < 1 ? { figure: round(kilograms * 1e3, 0), unit: 'g' } : { figure: round(kilograms, 2), unit: 'kg' };
+}
+
+export const formatStress = (pascals: number): Figure => ({ figure: round(pascals / 1e6, 1), unit: 'MPa' });
+
+const trimZeros = (written: string): string => (written.includes('.') ? written.replace(/\.?0+$/, '') : written);

@@ -1,0 +1,147 @@
+/**
+ * Reads quantities as people type them at a bench: '12 in', '1 1/4"', '6,5 mm', '1390F', '0.25h', '1:30'.
+ * A bare number takes the unit the caller names. The result is SI (m, s), °C for temperatures and °C/h for rates.
+ */
+import { type Outcome, found, refused } from '../problem';
+import { METRES_PER_INCH, type TemperatureUnit, celsiusFrom, kelvinFrom } from './convert';
+
+const VULGAR: Record<string, string> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' };
+
+/** A mixed fraction, a fraction, or a decimal with point or comma. */
+const NUMBER = String.raw`\d+\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d*[.,]?\d+(?:e[+-]?\d+)?|\d+[.,]`;
+const AMBIGUOUS_THOUSANDS = /(^|[^\d.,])([1-9]\d{0,2},\d{3})(?!\d|[.,])/;
+
+const LENGTH_UNITS: Record<string, number> = {
+  mm: 1e-3,
+  millimetre: 1e-3,
+  millimetres: 1e-3,
+  millimeter: 1e-3,
+  millimeters: 1e-3,
+  cm: 1e-2,
+  centimetre: 1e-2,
+  centimetres: 1e-2,
+  centimeter: 1e-2,
+  centimeters: 1e-2,
+  m: 1,
+  metre: 1,
+  metres: 1,
+  meter: 1,
+  meters: 1,
+  in: METRES_PER_INCH,
+  inch: METRES_PER_INCH,
+  inches: METRES_PER_INCH,
+  '"': METRES_PER_INCH,
+  ft: 12 * METRES_PER_INCH,
+  foot: 12 * METRES_PER_INCH,
+  feet: 12 * METRES_PER_INCH,
+  "'": 12 * METRES_PER_INCH,
+};
+
+const TIME_UNITS: Record<string, number> = {
+  s: 1,
+  sec: 1,
+  second: 1,
+  seconds: 1,
+  m: 60,
+  min: 60,
+  mins: 60,
+  minute: 60,
+  minutes: 60,
+  h: 3600,
+  hr: 3600,
+  hrs: 3600,
+  hour: 3600,
+  hours: 3600,
+};
+
+export type LengthUnit = 'mm' | 'in';
+
+const tidy = (text: string): string =>
+  text
+    .trim()
+    .toLowerCase()
+    .replace(/[″”“]/g, '"')
+    .replace(/[′’‘]/g, "'")
+    .replace(/[\u00a0\u2009\u202f]/g, ' ')
+    .replace(/−/g, '-')
+    .replace(/(\d)?\s*([½¼¾⅛⅜⅝⅞])/g, (_, whole: string | undefined, glyph: string) => `${whole ?? ''} ${VULGAR[glyph]}`)
+    .trim();
+
+function readNumber(text: string): number {
+  const mixed = /^(?:(\d+)\s+)?(\d+)\s*\/\s*(\d+)$/.exec(text.trim());
+  if (mixed) return Number(mixed[1] ?? 0) + Number(mixed[2]) / Number(mixed[3]);
+  return Number(text.replace(',', '.'));
+}
+
+const quote = (text: string): string => `'${text.length > 40 ? `${text.slice(0, 40)}…` : text}'`;
+
+interface Kind {
+  name: string;
+  units: Record<string, number>;
+  examples: string;
+}
+
+/** Reads one or several numbers with units and adds them ('1 ft 2 in'); a single bare number takes bareFactor. */
+function readSum(text: string, kind: Kind, bareFactor: number, path: string): Outcome<number> {
+  const clean = tidy(text);
+  if (clean === '') return refused('empty', path, `No ${kind.name} given; write for example ${kind.examples}.`);
+  const ambiguous = AMBIGUOUS_THOUSANDS.exec(clean);
+  if (ambiguous?.[2]) {
+    const digits = ambiguous[2];
+    return refused('ambiguous', path, `${quote(digits)} can be read two ways; write ${digits.replace(',', '')} or ${digits.replace(',', '.')}.`);
+  }
+  const pair = new RegExp(String.raw`\s*(${NUMBER})\s*([a-z]+\.?|["'])?`, 'y');
+  let total = 0;
+  let parts = 0;
+  while (pair.lastIndex < clean.length) {
+    const match = pair.exec(clean);
+    if (!match?.[1]) return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a ${kind.name}; write for example ${kind.examples}.`);
+    const unit = match[2]?.replace(/\.$/, '');
+    const factor = unit === undefined ? bareFactor : kind.units[unit];
+    if (factor === undefined) return refused('unknown-unit', path, `${quote(unit ?? '')} is not a unit of ${kind.name}; write for example ${kind.examples}.`);
+    if (unit === undefined && (parts > 0 || pair.lastIndex < clean.length)) {
+      return refused('unreadable', path, `Cannot read ${quote(text.trim())} as one ${kind.name}; write for example ${kind.examples}.`);
+    }
+    total += readNumber(match[1]) * factor;
+    parts += 1;
+  }
+  return Number.isFinite(total) ? found(total) : refused('unreadable', path, `Cannot read ${quote(text.trim())} as a ${kind.name}.`);
+}
+
+/** Length in m. */
+export function parseLength(text: string, bareUnit: LengthUnit, path = ''): Outcome<number> {
+  const kind = { name: 'length', units: LENGTH_UNITS, examples: '300 mm, 30 cm or 11 3/4 in' };
+  return readSum(text, kind, bareUnit === 'mm' ? 1e-3 : METRES_PER_INCH, path);
+}
+
+/** Duration in s; a bare number is minutes, '1:30' is hours and minutes. */
+export function parseDuration(text: string, path = ''): Outcome<number> {
+  const clock = /^(\d+):([0-5]\d)$/.exec(text.trim());
+  if (clock) return found(Number(clock[1]) * 3600 + Number(clock[2]) * 60);
+  return readSum(text, { name: 'time', units: TIME_UNITS, examples: '20 min, 1:30 or 0.25 h' }, 60, path);
+}
+
+const TEMPERATURE = new RegExp(String.raw`^(-?)(${NUMBER})\s*(?:°|deg(?:rees)?\.?)?\s*(c|f|celsius|fahrenheit)?$`);
+
+/** Temperature in °C; a bare number takes bareUnit. */
+export function parseTemperature(text: string, bareUnit: TemperatureUnit, path = ''): Outcome<number> {
+  const match = TEMPERATURE.exec(tidy(text));
+  if (!match?.[2]) return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a temperature; write for example 790 °C or 1454 F.`);
+  const value = readNumber(match[2]) * (match[1] ? -1 : 1);
+  return found(celsiusFrom(value, unitOf(match[3], bareUnit)));
+}
+
+const RATE = new RegExp(String.raw`^(${NUMBER})\s*(?:°|deg(?:rees)?\.?)?\s*(c|f)?\s*(?:(?:/|per)\s*(h|hr|hour|min|minute))?$`);
+const FULL_SPEED = /^(full( speed)?|max(imum)?|fast(est)?|as fast as possible)$/;
+
+/** Rate in °C/h as a positive number, or null for as fast as the kiln can. */
+export function parseRate(text: string, bareUnit: TemperatureUnit, path = ''): Outcome<number | null> {
+  const clean = tidy(text);
+  if (FULL_SPEED.test(clean)) return found(null);
+  const match = RATE.exec(clean);
+  if (!match?.[1]) return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a rate; write for example 220, 400 F/h or full.`);
+  const perHour = readNumber(match[1]) * (match[3]?.startsWith('min') ? 60 : 1);
+  return found(kelvinFrom(perHour, unitOf(match[2], bareUnit)));
+}
+
+const unitOf = (letter: string | undefined, bare: TemperatureUnit): TemperatureUnit => (letter === undefined ? bare : letter.startsWith('f') ? 'F' : 'C');

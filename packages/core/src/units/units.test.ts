@@ -1,0 +1,155 @@
+import { type Outcome } from '../problem';
+import { celsiusFrom, differenceIn, kelvinFrom, temperatureIn } from './convert';
+import { formatDifference, formatDuration, formatLength, formatMass, formatRate, formatTemperature, text } from './format';
+import { parseDuration, parseLength, parseRate, parseTemperature } from './parse';
+
+const valueOf = <T>(outcome: Outcome<T>): T => {
+  if (!outcome.ok) throw new Error(outcome.problem.message);
+  return outcome.value;
+};
+
+describe('lengths as people write them', () => {
+  test.each([
+    ['300', 0.3],
+    ['300mm', 0.3],
+    ['30 cm', 0.3],
+    ['0.3 m', 0.3],
+    ['12 in', 0.3048],
+    ['12"', 0.3048],
+    ['12″', 0.3048],
+    ['12in.', 0.3048],
+    ['3/8in', 0.009525],
+    ['3/8"', 0.009525],
+    ['1 1/4"', 0.03175],
+    ['1¼"', 0.03175],
+    ['½ in', 0.0127],
+    ['11 3/4 inches', 0.29845],
+    ['6,5 mm', 0.0065],
+    ['6.5', 0.0065],
+    ['.5 in', 0.0127],
+    ['1 ft 2 in', 0.3556],
+    ['1\' 2"', 0.3556],
+    [' 25.4 MM ', 0.0254],
+  ])('%s is %s m', (typed, metres) => {
+    expect(valueOf(parseLength(typed, 'mm'))).toBeCloseTo(metres, 9);
+  });
+
+  test('a bare number takes the studio’s unit', () => {
+    expect(valueOf(parseLength('12', 'in'))).toBeCloseTo(0.3048, 9);
+  });
+
+  test.each([
+    ['', 'empty'],
+    ['   ', 'empty'],
+    ['wide', 'unreadable'],
+    ['12 parsecs', 'unknown-unit'],
+    ['-5 mm', 'unreadable'],
+    ['5 mm 3', 'unreadable'],
+    ['1,200', 'ambiguous'],
+    ['12x14', 'unknown-unit'],
+    ['1e999', 'unreadable'],
+  ])("refuses '%s' as %s", (typed, code) => {
+    const outcome = parseLength(typed, 'mm', 'footprint.width');
+    expect(outcome.ok).toBe(false);
+    if (!outcome.ok) {
+      expect(outcome.problem.code).toBe(code);
+      expect(outcome.problem.path).toBe('footprint.width');
+      expect(outcome.problem.message).toMatch(/\.$/);
+    }
+  });
+});
+
+describe('temperatures, rates and times as people write them', () => {
+  test.each([
+    ['790', 'C', 790],
+    ['790 °C', 'F', 790],
+    ['1390F', 'C', 754.444],
+    ['1390', 'F', 754.444],
+    ['1454 deg F', 'C', 790],
+    ['-10', 'C', -10],
+  ] as const)('%s (bare: %s) is %s °C', (typed, bare, celsius) => {
+    expect(valueOf(parseTemperature(typed, bare))).toBeCloseTo(celsius, 3);
+  });
+
+  test.each([
+    ['220', 'C', 220],
+    ['400 F/h', 'C', 222.222],
+    ['400', 'F', 222.222],
+    ['5 C/min', 'C', 300],
+    ['222 °C per hour', 'F', 222],
+    ['full', 'C', null],
+    ['as fast as possible', 'F', null],
+  ] as const)('%s (bare: %s) is %s °C/h', (typed, bare, rate) => {
+    const value = valueOf(parseRate(typed, bare));
+    if (rate === null) expect(value).toBeNull();
+    else expect(value).toBeCloseTo(rate, 3);
+  });
+
+  test.each([
+    ['12', 720],
+    ['12 min', 720],
+    ['0.25h', 900],
+    ['1:30', 5400],
+    ['1 h 30 min', 5400],
+    ['90 s', 90],
+    ['0', 0],
+  ])('%s is %s s', (typed, seconds) => {
+    expect(valueOf(parseDuration(typed))).toBeCloseTo(seconds, 9);
+  });
+
+  test.each(['hot', '7 9 0', '790K', ''])("refuses '%s' as a temperature", (typed) => {
+    expect(parseTemperature(typed, 'C').ok).toBe(false);
+  });
+
+  test.each(['quick', '-40', '220 m/h'])("refuses '%s' as a rate", (typed) => {
+    expect(parseRate(typed, 'C').ok).toBe(false);
+  });
+});
+
+describe('temperatures move by 32, differences never do', () => {
+  test('a temperature', () => {
+    expect(temperatureIn(100, 'F')).toBeCloseTo(212, 9);
+    expect(celsiusFrom(32, 'F')).toBeCloseTo(0, 9);
+    expect(text(formatTemperature(515, 'F'))).toBe('959 °F');
+  });
+
+  test('a difference and a rate', () => {
+    expect(differenceIn(5, 'F')).toBeCloseTo(9, 9);
+    expect(kelvinFrom(9, 'F')).toBeCloseTo(5, 9);
+    expect(text(formatDifference(5, 'F'))).toBe('9.0 °F');
+    expect(text(formatRate(100, 'F'))).toBe('180 °F/h');
+    expect(text(formatRate(null, 'F'))).toBe('full speed');
+  });
+});
+
+describe('figures as people read them', () => {
+  test.each([
+    [35 * 60, '35 min'],
+    [45600, '12 h 40'],
+    [3600 * 24 * 3 + 4 * 3600, '3 d 4 h'],
+    [7199.9, '2 h 00'],
+  ])('%s s reads %s', (seconds, written) => {
+    expect(text(formatDuration(seconds))).toBe(written);
+  });
+
+  test.each([
+    [0.612, 'metric', '612 g'],
+    [1.234, 'metric', '1.23 kg'],
+    [0.612, 'imperial', '21.6 oz'],
+    [1.5, 'imperial', '3.31 lb'],
+  ] as const)('%s kg in %s reads %s', (kg, system, written) => {
+    expect(text(formatMass(kg, system))).toBe(written);
+  });
+
+  test.each([
+    [0.0065, 'mm', '6.5 mm'],
+    [0.3, 'mm', '300 mm'],
+    [0.3048, 'in', '12 in'],
+  ] as const)('%s m in %s reads %s', (m, unit, written) => {
+    expect(text(formatLength(m, unit))).toBe(written);
+  });
+
+  test('a tiny negative difference does not read as minus nought', () => {
+    expect(formatDifference(-0.01, 'C').figure).toBe('0.0');
+  });
+});

@@ -1,0 +1,97 @@
+/** Requests and answers of the stateless compute API. */
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL } from '@torvin/core';
+import { z } from 'zod';
+import { BodyInputSchema, FiringCaseSchema, LimitsSchema, PurposefulSegmentSchema, SchoolSchema, SimulationInputSchema } from './engineInput';
+
+const fill =
+  <T extends object>(defaults: T) =>
+  (given: Partial<T> | undefined): T => ({ ...defaults, ...given });
+
+/** As a firing case, with school and limits optional in whole or in part. */
+export const ComposeRequestSchema = FiringCaseSchema.extend({
+  school: SchoolSchema.partial().optional().transform(fill(DEFAULT_SCHOOL)),
+  limits: LimitsSchema.partial().optional().transform(fill(DEFAULT_LIMITS)),
+});
+
+export const SimulateRequestSchema = SimulationInputSchema;
+export const BodyRequestSchema = BodyInputSchema;
+
+const metre = z.number().meta({ unit: 'm' });
+
+export const BodyAnswerSchema = z.object({
+  depth: z.object({ min_m: metre, mean_m: metre, max_m: metre }),
+  area_m2: z.number(),
+  volume_m3: z.number(),
+  mass_kg: z.number(),
+  afterFiring: z.object({ naturalDepth_m: metre, tendency: z.enum(['draws-in', 'stays', 'runs-out']) }),
+  unevenness: z.number(),
+});
+
+const SegmentFiguresSchema = z.object({
+  end_s: z.number(),
+  deltaT_max: z.number().meta({ description: 'Core to skin, K' }),
+  deltaT_end: z.number(),
+  spread_end: z.number().meta({ description: 'Through plus across, K' }),
+  tension_max_Pa: z.number().meta({ description: 'Elastic, free to bow, with the across difference restrained; while brittle' }),
+  spread_climbing: z.number(),
+  spread_setting: z.number(),
+  heatWork: z.number().meta({ description: '1/Pa, at the mean temperature of the glass' }),
+  heatWorkUnder: z.number(),
+  heatWorkTop: z.number(),
+  squeezeWork: z.number(),
+  relaxations: z.number(),
+  kilnBest_C_per_h: z.number().nullable(),
+  glassEnd_C: z.number(),
+  glassColdestEnd_C: z.number(),
+});
+
+const numbers = z.array(z.number());
+
+export const SimulationResultSchema = z.object({
+  segments: z.array(SegmentFiguresSchema),
+  total_s: z.number(),
+  steps: z.number().int(),
+  energy: z.object({ stored_J_m2: z.number(), crossed_J_m2: z.number() }),
+  stalled: z.object({ segment: z.number().int(), at_C: z.number() }).nullable(),
+  series: z
+    .object({
+      t_s: numbers,
+      kiln_C: numbers,
+      skin_C: numbers,
+      core_C: numbers,
+      joints: z.array(z.object({ rampEnd: z.number().int(), holdEnd: z.number().int() })),
+    })
+    .optional(),
+});
+
+export const ReadingSchema = z.object({
+  limit: z.enum(['kilnTop', 'kilnPace', 'pull', 'climbing', 'squeeze', 'workLeast', 'workMost', 'even', 'relaxed', 'soakTime', 'setting', 'opening']),
+  segment: z.number().int(),
+  value: z.number(),
+  allowed: z.number(),
+  sense: z.enum(['atMost', 'atLeast']),
+  unit: z.enum(['C', 'K', 'K/h', 'Pa', '1/Pa', 's', '1']),
+  ok: z.boolean(),
+});
+
+export const EvaluationSchema = z.object({
+  simulation: SimulationResultSchema,
+  readings: z.array(ReadingSchema),
+  work: z.object({ least: z.number(), mean: z.number(), most: z.number() }),
+});
+
+export const ComposeAnswerSchema = z.object({
+  segments: z.array(
+    PurposefulSegmentSchema.extend({
+      why: z.string(),
+      limitedBy: ReadingSchema.shape.limit.nullable(),
+      margin: z.number().nullable().meta({ description: 'Room left under the limit as a share of it; negative when broken' }),
+    }),
+  ),
+  total_s: z.number(),
+  verdict: z.array(z.string()),
+  readings: z.array(ReadingSchema),
+  evaluations: z.number().int(),
+  converged: z.boolean(),
+});
+export type ComposeAnswer = z.infer<typeof ComposeAnswerSchema>;

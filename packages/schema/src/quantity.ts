@@ -1,0 +1,33 @@
+/** Number fields that say in one sentence what came and what would be right. */
+import { z } from 'zod';
+
+const shown = (input: unknown): string => {
+  if (input === undefined) return 'nothing';
+  const written = JSON.stringify(input) ?? String(input);
+  return written.length > 60 ? `${written.slice(0, 60)}…` : written;
+};
+
+/** A finite number within a range; unit is part of the sentence and of the OpenAPI document. */
+export function quantity(title: string, unit: string, least: number, most: number) {
+  const error = ({ input }: { input?: unknown }): string => `${title} must be a number from ${least} to ${most}${unit ? ` ${unit}` : ''}; got ${shown(input)}.`;
+  return z.number({ error }).min(least, { error }).max(most, { error }).meta({ title, unit });
+}
+
+/** Text of a person's own, trimmed, with a sensible end. */
+export function words(title: string, most: number, least = 0) {
+  const error = ({ input }: { input?: unknown }): string =>
+    typeof input === 'string'
+      ? `${title} must be ${least > 0 ? `${least} to ${most}` : `at most ${most}`} characters; got ${input.trim().length}.`
+      : `${title} must be text; got ${shown(input)}.`;
+  return z.string({ error }).trim().min(least, { error }).max(most, { error }).meta({ title });
+}
+
+/** A uuid made by whoever creates the thing. */
+export const id = z.uuid({ error: ({ input }) => `An id must be a uuid; got ${shown(input)}.` });
+
+/** One of a few words. */
+export function oneOf<const T extends readonly [string, ...string[]]>(title: string, choices: T) {
+  return z.enum(choices, { error: ({ input }) => `${title} must be one of ${choices.join(', ')}; got ${shown(input)}.` }).meta({ title });
+}
+
+export const instant = quantity('A time', 'ms since 1970, UTC', 0, 8.64e15).int();

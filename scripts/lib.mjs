@@ -1,0 +1,143 @@
+/** What demo, check and bench share: installing, building, finding Chromium. Only Node's own modules at the top. */
+import { spawn, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join, relative } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const at = (...parts) => join(root, ...parts);
+
+export const say = (text) => process.stdout.write(`${text}\n`);
+
+/** Runs a command to its end with its output shown; true when it succeeded. */
+export function run(command, args, env = {}) {
+  const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+  if (done.error) throw done.error;
+  return done.status === 0;
+}
+
+const bin = (name) => at('node_modules', '.bin', name);
+export const tool = (name, args, env) => run(bin(name), args, env);
+
+function hashOf(paths) {
+  const hash = createHash('sha256');
+  const add = (path) => {
+    if (!existsSync(path)) return;
+    if (statSync(path).isDirectory()) {
+      for (const name of readdirSync(path).sort()) if (!['node_modules', 'dist', '.expo', 'workers'].includes(name)) add(join(path, name));
+      return;
+    }
+    if (/\.test\.tsx?$/.test(path)) return;
+    hash.update(relative(root, path)).update('\0').update(readFileSync(path)).update('\0');
+  };
+  paths.map((path) => at(path)).forEach(add);
+  return hash.digest('hex');
+}
+
+const read = (path) => (existsSync(path) ? readFileSync(path, 'utf8') : '');
+
+/** Installs the dependencies when the lock file is not the one they were installed from. */
+export function install() {
+  const stamp = at('node_modules', '.torvin-lock');
+  const wanted = hashOf(['package-lock.json']);
+  if (read(stamp) === wanted) return;
+  say('Installing dependencies (once, a minute or two) …');
+  const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm';
+  if (!run(npm, ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'])) throw new Error('npm ci failed; see its words above.');
+  writeFileSync(stamp, wanted);
+}
+
+/** Builds into a folder unless it was built from the same sources. */
+async function once(name, stampDir, sources, build) {
+  const stamp = join(stampDir, '.built-from');
+  const wanted = hashOf(sources);
+  if (read(stamp) === wanted) return;
+  say(`Building ${name} …`);
+  rmSync(stamp, { force: true });
+  await build();
+  mkdirSync(stampDir, { recursive: true });
+  writeFileSync(stamp, wanted);
+}
+
+const alias = { '@torvin/core': at('packages/core/src/index.ts'), '@torvin/schema': at('packages/schema/src/index.ts') };
+const shared = ['package-lock.json', 'package.json', 'scripts/lib.mjs', 'packages'];
+
+async function buildServer() {
+  const { build } = await import('esbuild');
+  await build({
+    entryPoints: { main: at('apps/server/src/main.ts'), computeWorker: at('apps/server/src/compute/worker.ts') },
+    outdir: at('dist/server'),
+    outExtension: { '.js': '.mjs' },
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    alias,
+    sourcemap: true,
+    logLevel: 'warning',
+  });
+  rmSync(at('dist/server/migrations'), { recursive: true, force: true });
+  cpSync(at('apps/server/src/db/migrations'), at('dist/server/migrations'), { recursive: true });
+}
+
+async function buildWeb() {
+  const { build } = await import('esbuild');
+  await build({
+    entryPoints: { engine: at('apps/web/src/engine/worker.ts') },
+    outdir: at('apps/web/public/workers'),
+    bundle: true,
+    format: 'iife',
+    target: 'es2022',
+    minify: true,
+    alias,
+    logLevel: 'warning',
+  });
+  const done = spawnSync(bin('expo'), ['export', '--platform', 'web', '--output-dir', 'dist'], {
+    cwd: at('apps/web'),
+    env: { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', NODE_ENV: 'production' },
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  if (done.status !== 0) throw new Error(`The web export failed:\n${done.stdout}\n${done.stderr}`);
+}
+
+export async function build() {
+  await once('the server', at('dist/server'), [...shared, 'apps/server'], buildServer);
+  await once('the web app', at('apps/web/dist'), [...shared, 'apps/web'], buildWeb);
+}
+
+/** Starts the server; resolves with its address once it prints one. */
+export function startServer(env = {}, { quiet = false } = {}) {
+  const child = spawn(process.execPath, [at('dist/server/main.mjs')], { cwd: root, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'inherit'] });
+  const address = new Promise((resolve, reject) => {
+    let heard = '';
+    child.stdout.on('data', (chunk) => {
+      if (!quiet) process.stdout.write(chunk);
+      heard += chunk;
+      const match = /(http:\/\/\S+)/.exec(heard);
+      if (match) resolve(match[1]);
+    });
+    child.once('exit', (code) => reject(new Error(`The server ended with ${code} before it was up.`)));
+  });
+  return { child, address };
+}
+
+const works = (path) => spawnSync(path, ['--version'], { stdio: 'ignore' }).status === 0;
+
+/** A Chromium to drive, installed from Debian when there is none and this is root; null with a sentence otherwise. */
+export function findChromium() {
+  const named = [process.env.CHROMIUM_PATH, 'chromium', 'chromium-browser', 'google-chrome'].filter(Boolean);
+  const here = named.find(works);
+  if (here) return here;
+  if (process.getuid?.() === 0 && works('apt-get')) {
+    say('Installing Chromium from Debian (once) …');
+    const env = { DEBIAN_FRONTEND: 'noninteractive' };
+    run('apt-get', ['update', '-qq'], env);
+    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], env);
+    if (works('chromium')) return 'chromium';
+  }
+  say('No Chromium found, so the browser tests cannot run: install one, or set CHROMIUM_PATH to it.');
+  return null;
+}
