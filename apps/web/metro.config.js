@@ -1,4 +1,7 @@
-/** Metro for the web target. The component kit names every icon family; none of them is used here, so none is bundled. */
+/**
+ * Metro for the web target. The component kit names every icon family and the schema library every language of its
+ * own messages; neither is used here, so neither is bundled.
+ */
 const { getDefaultConfig } = require('expo/metro-config');
 const path = require('node:path');
 
@@ -10,6 +13,9 @@ const wasResolving = config.resolver.resolveRequest;
 config.resolver.resolveRequest = (context, name, platform) => {
   if (ICON_FAMILY.test(name) && context.originModulePath.includes(`${path.sep}@rneui${path.sep}`)) {
     return { type: 'sourceFile', filePath: noIcons };
+  }
+  if (/locales\/index\.js$/.test(name) && context.originModulePath.includes(`${path.sep}zod${path.sep}`)) {
+    return { type: 'sourceFile', filePath: path.join(path.dirname(context.originModulePath), '../locales/en.js') };
   }
   return (wasResolving ?? context.resolveRequest)(context, name, platform);
 };

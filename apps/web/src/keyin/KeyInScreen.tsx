@@ -46,7 +46,7 @@ export function KeyInScreen({ piece, schedule }: KeyInScreenProps) {
           </Notice>
         ))}
       </View>
-      <View role="list" style={{ paddingTop: space.medium }} testID="key-in-rows">
+      <View role="group" aria-label="Segments to key in" style={{ paddingTop: space.medium }} testID="key-in-rows">
         {rows.map((row, index) => {
           const done = keyed.has(index);
           return (
@@ -54,7 +54,6 @@ export function KeyInScreen({ piece, schedule }: KeyInScreenProps) {
               key={index}
               role="checkbox"
               aria-checked={done}
-              aria-label={`Segment ${index + 1}: rate ${row.rate}, target ${row.target} degrees, hold ${row.hold_min} minutes`}
               onPress={() => toggle(index)}
               testID={`key-in-${index}`}
               style={{

@@ -1,6 +1,6 @@
 /** One firing as it was recorded, with the schedule as it was. */
 import type { FiringDetail } from '@torvin/schema';
-import { format } from 'date-fns';
+import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { useStudio } from '@/data/studio';
 import { LiveFigures } from '@/runsheet/LiveFigures';

@@ -1,7 +1,7 @@
 /** Past firings, newest first. */
 import { formatDuration, formatTemperature, text } from '@torvin/core';
 import type { Firing } from '@torvin/schema';
-import { format } from 'date-fns';
+import { format } from 'date-fns/format';
 import { Link } from 'expo-router';
 import { FlatList, View } from 'react-native';
 import { useFirings } from '@/data/firings';

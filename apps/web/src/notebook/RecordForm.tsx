@@ -2,7 +2,9 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { Problem } from '@torvin/core';
 import { type FiringResult, ResultSchema } from '@torvin/schema';
-import { format, isValid, parse } from 'date-fns';
+import { format } from 'date-fns/format';
+import { isValid } from 'date-fns/isValid';
+import { parse } from 'date-fns/parse';
 import { useEffect } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
@@ -33,7 +35,7 @@ const recordSchema = z.object({
     context.addIssue({ code: 'custom', message: 'Say when it was fired: a day and a time.' });
     return z.NEVER;
   }),
-  result: z.preprocess((value) => value ?? '', z.union([ResultSchema], { error: 'Say how it came out.' })),
+  result: z.enum(ResultSchema.options, { error: 'Say how it came out.' }),
   note: z.string().max(NOTE_AT_MOST, { error: `A note has at most ${NOTE_AT_MOST} characters.` }),
 });
 
@@ -42,7 +44,7 @@ const FIELDS: Record<string, 'when' | 'result' | 'note'> = { firedAt: 'when', re
 export function RecordForm({ started, problem, saving, onSave }: RecordFormProps) {
   const { control, handleSubmit, setError, formState } = useForm({
     resolver: zodResolver(recordSchema),
-    defaultValues: { when: format(started, FIELD_TIME), result: null as FiringResult | null, note: '' },
+    defaultValues: { when: format(started, FIELD_TIME), note: '' },
   });
   const { errors } = formState;
   useEffect(() => {
@@ -64,7 +66,7 @@ export function RecordForm({ started, problem, saving, onSave }: RecordFormProps
           render={({ field: { value, onChange } }) => (
             <Choice
               label="How did it come out?"
-              value={value as FiringResult | null}
+              value={value ?? null}
               options={[
                 { value: 'short', title: RESULT_WORDS.short, note: 'edges or joins still show' },
                 { value: 'right', title: RESULT_WORDS.right, note: 'as wanted' },
@@ -106,7 +108,7 @@ export function RecordForm({ started, problem, saving, onSave }: RecordFormProps
         title="Save to the notebook"
         disabled={saving}
         testID="save-firing"
-        onPress={() => void handleSubmit((valid) => onSave({ firedAt: valid.when, result: valid.result as FiringResult, note: valid.note }))()}
+        onPress={() => void handleSubmit((valid) => onSave({ firedAt: valid.when, result: valid.result, note: valid.note }))()}
       />
     </View>
   );

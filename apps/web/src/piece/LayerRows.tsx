@@ -35,7 +35,6 @@ export function LayerRows({ layers, glasses, atMost, errorOf, onChange }: LayerR
           <Pressable
             role="button"
             aria-expanded={choosing === layer.id}
-            aria-label={`${place}: ${glass?.name ?? 'no glass'}. Change the glass`}
             testID={`layer-${index}-glass`}
             onPress={() => setChoosing(choosing === layer.id ? null : layer.id)}
             style={{ flexDirection: 'row', alignItems: 'center', gap: space.medium, minHeight: TARGET, flex: 1 }}

@@ -54,7 +54,6 @@ export function RunRow({ index, segment, firing, evaluation, unit, state, clock,
       onPress={onSelect}
       disabled={!onSelect}
       role={onSelect ? 'button' : undefined}
-      aria-label={onSelect ? `${ROLE_NAMES[segment.role]}: change its figures` : undefined}
       testID={`run-row-${index}`}
       style={{
         width,

@@ -1,7 +1,8 @@
 /** The run sheet as a page: live figures, rows and curve, the sheet of the chosen segment, what to do next. */
 import { type PurposefulSegment, brokenOf, brokenSentence, formatDuration, text, verdictOf, ROLE_NAMES } from '@torvin/core';
 import type { Piece, Schedule, Shelves } from '@torvin/schema';
-import { format, parse } from 'date-fns';
+import { format } from 'date-fns/format';
+import { parse } from 'date-fns/parse';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
@@ -115,7 +116,7 @@ export function RunSheetScreen({ piece, schedule, shelves }: RunSheetScreenProps
           <StaleChoice current={sheet.elsewhere} mine="the schedule as you see it here" onTakeTheirs={sheet.takeTheirs} onKeepMine={sheet.keepMine} />
         )}
         {sheet.problem && (
-          <Notice tone="warn" actions={<Action kind="second" title="Try again" onPress={sheet.retry} />}>
+          <Notice tone="warn" actions={<Action kind="second" title="Try again" testID="try-again" onPress={sheet.retry} />}>
             {sheet.problem.message}
           </Notice>
         )}

@@ -85,7 +85,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onChan
               {whyOf(firing, segment)}
             </Words>
           </View>
-          <Action kind="plain" title="Done" label="Close the figures" testID="close-sheet" onPress={onClose} />
+          <Action kind="plain" title="Done" label="Done with these figures" testID="close-sheet" onPress={onClose} />
         </View>
         <Stepper
           key={`target-${index}-${unit}`}

@@ -1,5 +1,5 @@
 /** The theme in use: the studio's choice, or the system's where it has made none. Also dresses the component kit. */
-import { ThemeProvider as KitThemeProvider, createTheme } from '@rneui/themed';
+import { ThemeProvider as KitThemeProvider, createTheme } from '@rneui/themed/dist/config';
 import { type ReactNode, createContext, useContext, useEffect, useMemo } from 'react';
 import { useColorScheme } from 'react-native';
 import { useStudio } from '@/data/studio';
@@ -55,20 +55,6 @@ const kitTheme = (colours: Colours, mode: 'light' | 'dark') => {
         errorStyle: { fontFamily: fonts.wordsBold, fontSize: wordSize.label, color: colours.warn, margin: 0 },
         inputContainerStyle: { borderBottomColor: colours.muted, borderBottomWidth: 1 },
         containerStyle: { paddingHorizontal: 0 },
-      },
-      ButtonGroup: {
-        containerStyle: {
-          minHeight: TARGET,
-          marginLeft: 0,
-          marginRight: 0,
-          borderRadius: RADIUS,
-          borderColor: colours.muted,
-          backgroundColor: colours.surface,
-        },
-        innerBorderStyle: { color: colours.muted, width: 1 },
-        textStyle: { fontFamily: fonts.words, fontSize: wordSize.text, color: colours.touch },
-        selectedButtonStyle: { backgroundColor: colours.touch },
-        selectedTextStyle: { fontFamily: fonts.wordsBold, color: colours.onTouch },
       },
     },
   });

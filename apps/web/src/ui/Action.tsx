@@ -1,5 +1,5 @@
 /** The one strong colour: things that can be touched. */
-import { Button } from '@rneui/themed';
+import Button from '@rneui/themed/dist/Button';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET } from '@/theme/theme';
 

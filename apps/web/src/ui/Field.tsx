@@ -1,5 +1,5 @@
 /** A typed field with its label, what is wrong with it, and what would be right. */
-import { Input } from '@rneui/themed';
+import Input from '@rneui/themed/dist/Input';
 import type { KeyboardTypeOptions } from 'react-native';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';

@@ -1,5 +1,7 @@
 /** Clock times for people, in the zone of this machine. */
-import { addSeconds, differenceInCalendarDays, format } from 'date-fns';
+import { addSeconds } from 'date-fns/addSeconds';
+import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
+import { format } from 'date-fns/format';
 
 /** '07:10', or 'Tue 07:10' when it is another day than the start. */
 export function clockAfter(start: Date, seconds: number): string {

@@ -1,0 +1,16 @@
+import { configFrom } from './config';
+
+describe('settings from the environment', () => {
+  test('have defaults on loopback and beside the program', () => {
+    expect(configFrom({}, '/torvin')).toEqual({ port: 4310, host: '127.0.0.1', dataDir: '/torvin/data' });
+  });
+
+  test('take port and folder, absolute or not', () => {
+    expect(configFrom({ TORVIN_PORT: '5000', TORVIN_DATA: '/srv/glass' }, '/torvin')).toMatchObject({ port: 5000, dataDir: '/srv/glass' });
+    expect(configFrom({ TORVIN_DATA: 'elsewhere' }, '/torvin').dataDir).toBe('/torvin/elsewhere');
+  });
+
+  test.each(['0', '70000', 'eighty', ''])("refuse the port '%s' with a sentence", (TORVIN_PORT) => {
+    expect(() => configFrom({ TORVIN_PORT }, '/torvin')).toThrow(/from 1 to 65535/);
+  });
+});

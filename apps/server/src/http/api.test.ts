@@ -1,0 +1,266 @@
+import type { NewPiece, Piece, SavedSchedule } from '@torvin/schema';
+import { v7 as uuid } from 'uuid';
+import { type TestServer, startTestServer } from '../test/testServer';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.stop());
+
+const newPiece = (change: Partial<NewPiece> = {}): NewPiece => ({
+  id: uuid(),
+  name: 'Tray, middle of three',
+  doc: {
+    schemaVersion: 1,
+    footprint: { shape: 'rectangle', width_m: 0.3048, length_m: 0.2 },
+    typed: { width: '12 in', length: '200' },
+    layers: [
+      { id: uuid(), glassId: 'clear-90', thickness_m: 0.003 },
+      { id: uuid(), glassId: 'harbour-90', thickness_m: 0.003 },
+    ],
+    steps: [
+      {
+        id: uuid(),
+        look: 'fullFuse',
+        setup: 'bareShelf',
+        kilnId: 'low-kiln',
+        controllerId: 'grey-box',
+        school: { soak: 'auto', heat: 'cooler' },
+        scheduleId: null,
+        computedId: null,
+      },
+    ],
+  },
+  ...change,
+});
+
+async function made(): Promise<Piece> {
+  const { status, body } = await server.ask('POST', '/api/pieces', newPiece());
+  expect(status).toBe(200);
+  return body;
+}
+
+const SEGMENTS = [
+  { role: 'warmUp', rate_C_per_h: 220, target_C: 560, hold_s: 0 },
+  { role: 'work', rate_C_per_h: 300, target_C: 790, hold_s: 900 },
+  { role: 'drop', rate_C_per_h: null, target_C: 515, hold_s: 1800 },
+  { role: 'lastCool', rate_C_per_h: 60, target_C: 80, hold_s: 0 },
+];
+
+async function planned(): Promise<SavedSchedule> {
+  const piece = await made();
+  const { status, body } = await server.ask('POST', `/api/pieces/${piece.id}/schedules`, {
+    id: uuid(),
+    stepId: piece.doc.steps[0].id,
+    pieceVersion: piece.version,
+    parentId: null,
+    origin: 'computed',
+    segments: SEGMENTS,
+  });
+  expect(status).toBe(200);
+  return body;
+}
+
+describe('the demo studio', () => {
+  test('has two pieces with computed schedules that keep every limit, and a firing', async () => {
+    const { body: pieces } = await server.ask('GET', '/api/pieces');
+    expect(
+      pieces
+        .slice(-2)
+        .map((piece: Piece) => piece.name)
+        .sort(),
+    ).toEqual(['Bird-bath blank', 'Plaque no. 14, base']);
+    for (const piece of pieces.slice(-2) as Piece[]) {
+      const { body: schedule } = await server.ask('GET', `/api/schedules/${piece.doc.steps[0].scheduleId}`);
+      expect(schedule.result.readings.length).toBeGreaterThan(8);
+      expect(schedule.result.readings.filter((reading: { ok: boolean }) => !reading.ok)).toEqual([]);
+      expect(schedule.snapshot.firing.body.glass.annealing_C).toBe(515);
+    }
+    const { body: firings } = await server.ask('GET', '/api/firings');
+    expect(firings).toHaveLength(1);
+    expect(firings[0]).toMatchObject({ pieceName: 'Plaque no. 14, base', result: 'right', kilnName: 'Low kiln' });
+  });
+
+  test('answers its health', async () => {
+    const { body } = await server.ask('GET', '/api/health');
+    expect(body).toEqual({ ok: true, version: 'test', dataDir: server.dataDir, schema: 1 });
+  });
+});
+
+describe('pieces', () => {
+  test('a repeated POST with the same id makes one piece and answers the same', async () => {
+    const piece = newPiece();
+    const first = await server.ask('POST', '/api/pieces', piece);
+    const again = await server.ask('POST', '/api/pieces', { ...piece, name: 'another name' });
+    expect(again.body).toEqual(first.body);
+  });
+
+  test('a save on the seen version goes through and counts it up', async () => {
+    const piece = await made();
+    const { status, body } = await server.ask('PUT', `/api/pieces/${piece.id}`, { version: 1, name: 'Tray, largest', doc: piece.doc });
+    expect(status).toBe(200);
+    expect(body).toMatchObject({ name: 'Tray, largest', version: 2 });
+  });
+
+  test('a stale save is refused with the current state and changes nothing', async () => {
+    const piece = await made();
+    await server.ask('PUT', `/api/pieces/${piece.id}`, { version: 1, name: 'theirs', doc: piece.doc });
+    const { status, body } = await server.ask('PUT', `/api/pieces/${piece.id}`, { version: 1, name: 'mine', doc: piece.doc });
+    expect(status).toBe(409);
+    expect(body).toMatchObject({ code: 'stale', path: 'version', current: { name: 'theirs', version: 2 } });
+    expect((await server.ask('GET', `/api/pieces/${piece.id}`)).body.name).toBe('theirs');
+  });
+
+  test.each([
+    ['an empty name', { name: '  ' }, 'name', /1 to 80/],
+    ['no sheets', { doc: { ...newPiece().doc, layers: [] } }, 'doc.layers', /at least one sheet/],
+    [
+      '400 mm of glass',
+      { doc: { ...newPiece().doc, layers: [{ id: uuid(), glassId: 'clear-90', thickness_m: 0.4 }] } },
+      'doc.layers.0.thickness_m',
+      /0\.001 to 0\.025 m; got 0\.4/,
+    ],
+    ['a size of nought', { doc: { ...newPiece().doc, footprint: { shape: 'disc', diameter_m: 0 } } }, 'doc.footprint.diameter_m', /0\.01 to 2 m; got 0/],
+    [
+      'an unknown glass',
+      { doc: { ...newPiece().doc, layers: [{ id: uuid(), glassId: 'moonstone', thickness_m: 0.003 }] } },
+      'doc.layers.0.glassId',
+      /moonstone/,
+    ],
+    [
+      'two families in one body',
+      {
+        doc: {
+          ...newPiece().doc,
+          layers: [
+            { id: uuid(), glassId: 'clear-90', thickness_m: 0.003 },
+            { id: uuid(), glassId: 'clear-96', thickness_m: 0.003 },
+          ],
+        },
+      },
+      'doc.layers',
+      /one family/,
+    ],
+    ['an unknown field', { colour: 'red' }, '', /Unknown field 'colour'/],
+    ['an id that is none', { id: 'seven' }, 'id', /uuid/],
+  ])('%s is refused at its field', async (_, change, path, message) => {
+    const { status, body } = await server.ask('POST', '/api/pieces', newPiece(change as Partial<NewPiece>));
+    expect(status).toBe(422);
+    expect(body.path).toBe(path);
+    expect(body.message).toMatch(message);
+  });
+
+  test('an unknown id is 404 with a sentence', async () => {
+    const { status, body } = await server.ask('GET', `/api/pieces/${uuid()}`);
+    expect(status).toBe(404);
+    expect(body.message).toMatch(/There is no piece/);
+  });
+});
+
+describe('schedule versions', () => {
+  test('are simulated by the server and become their step’s', async () => {
+    const { piece, schedule } = await planned();
+    expect(piece.version).toBe(2);
+    expect(piece.doc.steps[0]).toMatchObject({ scheduleId: schedule.id, computedId: schedule.id });
+    expect(schedule.result.simulation.segments).toHaveLength(4);
+    expect(schedule.result.simulation.total_s).toBeGreaterThan(6 * 3600);
+    expect(schedule.snapshot).toMatchObject({ kilnName: 'Low kiln', familyName: 'Soft sheet 90', engine: expect.any(String) });
+  });
+
+  test('an edit adds a row with its parent and leaves the old one as it was', async () => {
+    const { piece, schedule } = await planned();
+    const segments = SEGMENTS.map((one) => (one.role === 'work' ? { ...one, target_C: 800 } : one));
+    const wanted = { id: uuid(), stepId: schedule.stepId, pieceVersion: piece.version, parentId: schedule.id, origin: 'edited', segments };
+    const { body } = await server.ask('POST', `/api/pieces/${piece.id}/schedules`, wanted);
+    expect(body.schedule.parentId).toBe(schedule.id);
+    expect(body.piece.doc.steps[0]).toMatchObject({ scheduleId: wanted.id, computedId: schedule.id });
+    expect((await server.ask('GET', `/api/schedules/${schedule.id}`)).body).toEqual(schedule);
+    const again = await server.ask('POST', `/api/pieces/${piece.id}/schedules`, wanted);
+    expect(again.body.piece.version).toBe(body.piece.version);
+  });
+
+  test('based on an older piece are refused with the current one', async () => {
+    const { piece, schedule } = await planned();
+    const wanted = { id: uuid(), stepId: schedule.stepId, pieceVersion: 1, parentId: schedule.id, origin: 'edited', segments: SEGMENTS };
+    const { status, body } = await server.ask('POST', `/api/pieces/${piece.id}/schedules`, wanted);
+    expect(status).toBe(409);
+    expect(body.current.version).toBe(piece.version);
+  });
+
+  test('of another piece’s parent or step are refused', async () => {
+    const one = await planned();
+    const other = await planned();
+    const wanted = {
+      id: uuid(),
+      stepId: one.schedule.stepId,
+      pieceVersion: one.piece.version,
+      parentId: other.schedule.id,
+      origin: 'edited',
+      segments: SEGMENTS,
+    };
+    expect((await server.ask('POST', `/api/pieces/${one.piece.id}/schedules`, wanted)).status).toBe(404);
+    expect((await server.ask('POST', `/api/pieces/${one.piece.id}/schedules`, { ...wanted, id: uuid(), parentId: null, stepId: uuid() })).status).toBe(404);
+  });
+});
+
+describe('firings', () => {
+  test('are recorded once, listed newest first, and keep the schedule they ran', async () => {
+    const { piece, schedule } = await planned();
+    const firing = {
+      id: uuid(),
+      pieceId: piece.id,
+      scheduleId: schedule.id,
+      firedAt: Date.UTC(2026, 10, 24),
+      zone: 'Europe/Lisbon',
+      result: 'past',
+      note: ' ran a little ',
+    };
+    const first = await server.ask('POST', '/api/firings', firing);
+    expect(first.status).toBe(200);
+    expect(first.body).toMatchObject({ note: 'ran a little', work_C: 790, work_s: 900 });
+    expect((await server.ask('POST', '/api/firings', firing)).body).toEqual(first.body);
+    const { body: list } = await server.ask('GET', '/api/firings');
+    expect(list[0].id).toBe(firing.id);
+    const { body: detail } = await server.ask('GET', `/api/firings/${firing.id}`);
+    expect(detail.schedule).toEqual(schedule);
+  });
+
+  test.each([
+    ['a result that is none', { result: 'splendid' }, 'result'],
+    ['a zone that is none', { zone: 'Atlantis/Deep' }, 'zone'],
+    ['a time that is none', { firedAt: 'yesterday' }, 'firedAt'],
+  ])('with %s are refused at the field', async (_, change, path) => {
+    const { piece, schedule } = await planned();
+    const firing = { id: uuid(), pieceId: piece.id, scheduleId: schedule.id, firedAt: 1, zone: 'UTC', result: 'right', note: '', ...change };
+    const { status, body } = await server.ask('POST', '/api/firings', firing);
+    expect(status).toBe(422);
+    expect(body.path).toBe(path);
+  });
+
+  test('of a schedule that belongs to another piece are refused', async () => {
+    const one = await planned();
+    const other = await planned();
+    const firing = { id: uuid(), pieceId: one.piece.id, scheduleId: other.schedule.id, firedAt: 1, zone: 'UTC', result: 'right', note: '' };
+    expect((await server.ask('POST', '/api/firings', firing)).status).toBe(404);
+  });
+});
+
+describe('settings', () => {
+  test('are kept, and refused when they are none', async () => {
+    expect((await server.ask('PUT', '/api/studio', { temperatureUnit: 'F', theme: 'dark' })).body).toEqual({ temperatureUnit: 'F', theme: 'dark' });
+    expect((await server.ask('GET', '/api/studio')).body.theme).toBe('dark');
+    const { status, body } = await server.ask('PUT', '/api/studio', { temperatureUnit: 'K', theme: 'dark' });
+    expect(status).toBe(422);
+    expect(body.message).toMatch(/C, F; got "K"/);
+  });
+});
+
+describe('requests that cannot be read', () => {
+  test('malformed JSON is 400, an oversized body 413, an unknown path 404, each as a problem', async () => {
+    expect(await server.ask('POST', '/api/pieces', '{"id":')).toMatchObject({ status: 400, body: { code: 'malformed-json' } });
+    expect(await server.ask('POST', '/api/pieces', JSON.stringify({ name: 'x'.repeat(300_000) }))).toMatchObject({ status: 413, body: { code: 'too-large' } });
+    expect(await server.ask('GET', '/api/pots')).toMatchObject({ status: 404, body: { code: 'unknown-path' } });
+    expect(await server.ask('POST', '/api/pieces', '[]')).toMatchObject({ status: 422 });
+  });
+});

@@ -1,0 +1,152 @@
+import { BARE_SHELF, TYPICAL_FAMILIES } from '@torvin/core';
+import { GlassConstantsSchema, openApiDocument } from '@torvin/schema';
+import { Busy } from '../compute/pool';
+import { type TestServer, startTestServer } from '../test/testServer';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.stop());
+
+const glass = GlassConstantsSchema.strip().parse(TYPICAL_FAMILIES[0]);
+const kiln = { top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 };
+const body = { glass, layers: [{ thickness_m: 0.003 }, { thickness_m: 0.005 }], footprint: { shape: 'disc', diameter_m: 0.2 } };
+const simulation = {
+  glass,
+  stack: [{ of: 'glass', thickness_m: 0.025 }],
+  faces: { top: { kind: 'open', emissivity: 0, convection_W_m2K: 1e6 }, bottom: { kind: 'insulated' } },
+  segments: [{ rate_C_per_h: 60, target_C: 400, hold_s: 0 }],
+  start_C: 20,
+};
+const composition = { body: { ...body, joined: false }, setup: BARE_SHELF, kiln, look: 'fullFuse' };
+
+describe('the compute API on cases sent by someone else', () => {
+  test('weighs a disc of radius 100 mm and 8 mm as 628 g', async () => {
+    const { body: answer } = await server.ask('POST', '/api/compute/body', body);
+    expect(answer.mass_kg).toBeCloseTo(0.6283, 4);
+    expect(answer.afterFiring.tendency).toBe('runs-out');
+  });
+
+  test('simulates the steady lag RL²/2κ of a slab with one face open', async () => {
+    const { body: answer } = await server.ask('POST', '/api/compute/simulate', simulation);
+    const kappa = 1.2 / (2500 * 1100);
+    expect(Math.abs(answer.segments[0].deltaT_end / (((60 / 3600) * 0.025 ** 2) / (2 * kappa)) - 1)).toBeLessThan(0.01);
+    expect(answer.series).toBeUndefined();
+  });
+
+  test('composes a schedule that says why, what limits it and by what margin', async () => {
+    const { body: answer } = await server.ask('POST', '/api/compute/compose', composition);
+    expect(answer.converged).toBe(true);
+    expect(answer.evaluations).toBeGreaterThan(1);
+    expect(answer.segments).toHaveLength(7);
+    for (const segment of answer.segments) {
+      expect(segment.why.length).toBeGreaterThan(5);
+      expect(segment.limitedBy).not.toBeNull();
+      expect(segment.margin).toBeGreaterThanOrEqual(-0.001);
+    }
+  });
+
+  test('takes limits in part, and they count', async () => {
+    const strict = { ...composition, limits: { setting_K: 2.5 } };
+    const [usual, slow] = await Promise.all([server.ask('POST', '/api/compute/compose', composition), server.ask('POST', '/api/compute/compose', strict)]);
+    const firstCool = (answer: { segments: { role: string; rate_C_per_h: number }[] }): number =>
+      answer.segments.find(({ role }) => role === 'firstCool')?.rate_C_per_h ?? 0;
+    expect(firstCool(slow.body) / firstCool(usual.body)).toBeLessThan(0.6);
+  });
+
+  test('says so when the glass asks for more than the kiln', async () => {
+    const { status, body: answer } = await server.ask('POST', '/api/compute/compose', { ...composition, kiln: { ...kiln, top_C: 700 } });
+    expect(status).toBe(422);
+    expect(answer).toMatchObject({ code: 'above-kiln-top', path: 'kiln.top_C' });
+  });
+
+  test.each([
+    ['body', { ...body, layers: [{ thickness_m: 0.4 }] }, 'layers.0.thickness_m', /0\.0005 to 0\.1 m; got 0\.4/],
+    ['body', { ...body, glass: { ...glass, softening_C: 520 } }, 'glass.softening_C', /40 °C above/],
+    ['simulate', { ...simulation, stack: [] }, 'stack', /./],
+    ['simulate', { ...simulation, segments: [{ rate_C_per_h: null, target_C: 400, hold_s: 0 }] }, 'kiln', /full speed/],
+    ['simulate', { ...simulation, segments: [{ rate_C_per_h: 60, target_C: 4000, hold_s: 0 }] }, 'segments.0.target_C', /0 to 1700 °C; got 4000/],
+    ['compose', { ...composition, look: 'pot' }, 'look', /fullFuse/],
+    ['compose', { ...composition, kiln: { ...kiln, top_C: 'hot' } }, 'kiln.top_C', /got "hot"/],
+  ])('%s refuses nonsense with the field, the value and the range', async (path, input, field, message) => {
+    const { status, body: answer } = await server.ask('POST', `/api/compute/${path}`, input);
+    expect(status).toBe(422);
+    expect(answer.path).toBe(field);
+    expect(answer.message).toMatch(message);
+  });
+});
+
+/** A fixed sequence, so that the same run mutates the same way. */
+function sequence(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (state * 1103515245 + 12345) % 2147483648;
+    return state / 2147483648;
+  };
+}
+
+const NONSENSE = [null, -1, 0, 1e308, 'x', [], {}, true, '', -0, 1e-300];
+
+/** Replaces one leaf or branch somewhere in a JSON value. */
+function mutated(value: unknown, random: () => number): unknown {
+  if (typeof value !== 'object' || value === null || random() < 0.15) return NONSENSE[Math.floor(random() * NONSENSE.length)];
+  const keys = Object.keys(value);
+  const key = keys[Math.floor(random() * keys.length)];
+  const copy: Record<string, unknown> = Array.isArray(value) ? ([...value] as unknown as Record<string, unknown>) : { ...value };
+  if (random() < 0.1) delete copy[key];
+  else copy[key] = mutated(copy[key], random);
+  return copy;
+}
+
+describe('mutated requests', () => {
+  const rounds = process.env.LONG === '1' ? 500 : 80;
+  test.each([
+    ['body', body],
+    ['simulate', simulation],
+    ['compose', composition],
+  ])('%s answers each with 200 or a problem at a field, never 5xx', async (path, input) => {
+    const random = sequence(7);
+    const statuses = new Set<number>();
+    for (let i = 0; i < rounds; i += 1) {
+      const { status, body: answer } = await server.ask('POST', `/api/compute/${path}`, mutated(input, random));
+      statuses.add(status);
+      if (status !== 200) expect(answer.message).toEqual(expect.stringMatching(/\S/));
+      expect([200, 422, 400]).toContain(status);
+    }
+    expect(statuses).toContain(422);
+  });
+});
+
+describe('the engine thread', () => {
+  test('refuses more than it can queue, and works on', async () => {
+    const results = await Promise.allSettled(
+      Array.from({ length: 30 }, () => server.pool.run('simulate', { ...simulation, segments: [...simulation.segments] } as never)),
+    );
+    const refused = results.filter((result) => result.status === 'rejected');
+    expect(refused.length).toBeGreaterThan(0);
+    expect((refused[0] as PromiseRejectedResult).reason).toBeInstanceOf(Busy);
+    expect(results.some((result) => result.status === 'fulfilled')).toBe(true);
+    expect((await server.ask('POST', '/api/compute/simulate', simulation)).status).toBe(200);
+  });
+
+  test('answers 503 with Retry-After over HTTP', async () => {
+    const answers = await Promise.all(Array.from({ length: 30 }, () => server.ask('POST', '/api/compute/compose', composition)));
+    const busy = answers.find(({ status }) => status === 503);
+    expect(busy?.headers.get('retry-after')).toBe('2');
+    expect(busy?.body.code).toBe('busy');
+  });
+});
+
+describe('/api/openapi.json', () => {
+  test('describes every endpoint with its request and its answer', async () => {
+    const { body: document } = await server.ask('GET', '/api/openapi.json');
+    expect(document.openapi).toBe('3.1.0');
+    expect(document).toEqual(JSON.parse(JSON.stringify(openApiDocument('test'))));
+    const compose = document.paths['/api/compute/compose'].post;
+    expect(compose.requestBody.content['application/json'].schema.properties.kiln.properties.top_C.maximum).toBe(1700);
+    for (const path of Object.values<Record<string, { responses: Record<string, unknown> }>>(document.paths)) {
+      for (const operation of Object.values(path)) expect(operation.responses).toHaveProperty('200');
+    }
+  });
+});

@@ -1,0 +1,78 @@
+/** A real server on a real database file in a folder of its own, with the engine in a real worker thread. */
+import { mkdtempSync, rmSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { buildSync } from 'esbuild';
+import pino from 'pino';
+import { type ComputePool, computePool } from '../compute/pool';
+import { type Opened, openDatabase } from '../db/open';
+import { seedDemo } from '../db/seed';
+import { createApp } from '../http/app';
+
+export const MIGRATIONS = join(__dirname, '..', 'db', 'migrations');
+export const NOW = Date.UTC(2026, 10, 23, 8);
+
+export const temporaryFolder = (): string => mkdtempSync(join(tmpdir(), 'torvin-'));
+
+let workerFile: string | null = null;
+
+/** Bundles the compute worker once for a test file. */
+export function workerUrl(): URL {
+  if (workerFile === null) {
+    workerFile = join(temporaryFolder(), 'computeWorker.mjs');
+    const packages = join(__dirname, '..', '..', '..', '..', 'packages');
+    buildSync({
+      entryPoints: [join(__dirname, '..', 'compute', 'worker.ts')],
+      outfile: workerFile,
+      bundle: true,
+      platform: 'node',
+      format: 'esm',
+      alias: { '@torvin/core': join(packages, 'core', 'src', 'index.ts') },
+    });
+  }
+  return pathToFileURL(workerFile);
+}
+
+/** Loosely typed on purpose: tests look at what really came. */
+// eslint-disable-next-line @typescript-eslint/no-explicit-any
+type Answer = any;
+
+export interface TestServer {
+  base: string;
+  dataDir: string;
+  opened: Opened;
+  pool: ComputePool;
+  ask(method: string, path: string, body?: unknown): Promise<{ status: number; body: Answer; headers: Headers }>;
+  stop(options?: { keepData?: boolean }): Promise<void>;
+}
+
+export async function startTestServer(dataDir = temporaryFolder()): Promise<TestServer> {
+  const opened = openDatabase(dataDir, MIGRATIONS);
+  seedDemo(opened.db, NOW);
+  const pool = computePool(workerUrl());
+  const app = createApp({ opened, pool, dataDir, version: 'test', log: pino({ level: 'silent' }), now: () => NOW });
+  const server = await new Promise<ReturnType<typeof app.listen>>((resolve) => {
+    const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
+  });
+  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  return {
+    base,
+    dataDir,
+    opened,
+    pool,
+    async ask(method, path, body) {
+      const init = body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body), headers: { 'Content-Type': 'application/json' } };
+      const response = await fetch(base + path, { method, ...init });
+      return { status: response.status, body: await response.json(), headers: response.headers };
+    },
+    async stop({ keepData = false } = {}) {
+      server.closeAllConnections();
+      await new Promise((resolve) => server.close(resolve));
+      await pool.close();
+      opened.close();
+      if (!keepData) rmSync(dataDir, { recursive: true, force: true });
+    },
+  };
+}

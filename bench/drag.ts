@@ -1,0 +1,63 @@
+/** Drags a bead in a real browser: how long from the finger's move to the new figures, and the longest task meanwhile. */
+import { Studio } from '../e2e/server';
+import { PHONE, Visitor, launch } from '../e2e/visitor';
+import { middle } from './measure';
+
+const MOVES = 60;
+
+interface Probe {
+  answers: number[];
+  longest: number;
+  tasks: number;
+}
+
+export async function measureDrag(): Promise<void> {
+  if (!process.env.CHROMIUM_PATH) return;
+  const studio = new Studio();
+  await studio.start();
+  const browser = await launch();
+  try {
+    const me = await Visitor.open(browser, PHONE);
+    await me.page.goto(studio.address);
+    await me.press('piece-link');
+    await me.press('open-run');
+    await me.sees('live-work', /%/);
+    const bead = await me.find('bead-2');
+    await bead.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    const box = await bead.boundingBox();
+    if (!box) throw new Error('The bead is not on the screen.');
+    const x = box.x + box.width / 2;
+    const y = box.y + box.height / 2;
+    await me.page.evaluate(() => {
+      const probe: Probe = { answers: [], longest: 0, tasks: 0 };
+      (window as unknown as { probe: Probe }).probe = probe;
+      let asked = 0;
+      window.addEventListener('pointermove', () => (asked ||= performance.now()), true);
+      new MutationObserver(() => {
+        if (asked) probe.answers.push(performance.now() - asked);
+        asked = 0;
+      }).observe(document.querySelector('[data-testid="live-work"]') as Element, { subtree: true, characterData: true, childList: true });
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries()) {
+          probe.longest = Math.max(probe.longest, entry.duration);
+          probe.tasks += 1;
+        }
+      }).observe({ entryTypes: ['longtask'] });
+    });
+    const finger = await me.page.touchscreen.touchStart(x, y);
+    for (let i = 1; i <= MOVES; i += 1) {
+      await finger.move(x - 30 * Math.sin((i / MOVES) * Math.PI * 2), y);
+      await new Promise((resolve) => setTimeout(resolve, 16));
+    }
+    await finger.end();
+    const { answers, longest, tasks } = await me.page.evaluate(() => (window as unknown as { probe: Probe }).probe);
+    const late = [...answers].sort((a, b) => a - b)[Math.floor(answers.length * 0.95)];
+    process.stdout.write(
+      `bead drag to figures: median ${middle(answers).toFixed(1)} ms, 95th in a hundred ${late.toFixed(1)} ms (${answers.length} answers to ${MOVES} moves)\n`,
+    );
+    process.stdout.write(`longest main-thread task while dragging: ${tasks === 0 ? 'none over 50 ms' : `${longest.toFixed(0)} ms, ${tasks} over 50 ms`}\n`);
+  } finally {
+    await browser.close();
+    await studio.end();
+  }
+}

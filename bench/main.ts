@@ -1,0 +1,67 @@
+/** Measures the engine and the interface in one run. The machine is noisy: read the ratios, not the milliseconds. */
+import { gzipSync } from 'node:zlib';
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, BARE_SHELF, type FiringCase, TYPICAL_FAMILIES, compose, meshOf, simulateFiring, simulationOf } from '@torvin/core';
+import { measureDrag } from './drag';
+import { median, report, yardstick } from './measure';
+
+const ROUNDS = 20;
+
+const sheets = (count: number, thickness_m: number): FiringCase => ({
+  body: {
+    glass: TYPICAL_FAMILIES[0],
+    layers: Array.from({ length: count }, () => ({ thickness_m })),
+    footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.3 },
+    joined: count === 1,
+  },
+  setup: BARE_SHELF,
+  kiln: { top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 },
+  look: 'fullFuse',
+  school: DEFAULT_SCHOOL,
+  limits: DEFAULT_LIMITS,
+});
+
+function composed(firing: FiringCase) {
+  const outcome = compose(firing);
+  if (!outcome.ok) throw new Error(outcome.problem.message);
+  return outcome.value;
+}
+
+function engine(): void {
+  const thick = sheets(1, 0.025);
+  const plan = composed(thick);
+  const bare = { ...simulationOf(thick, plan.segments), stack: [{ of: 'glass', thickness_m: 0.025 }] as const };
+  const { steps } = simulateFiring({ ...bare, stack: [...bare.stack] });
+  const nodes = meshOf(bare.stack, thick.body.glass).height_m.length;
+  const unit_ms = yardstick();
+  const bare_ms = median(ROUNDS, () => simulateFiring({ ...bare, stack: [...bare.stack] }));
+  const shelf_ms = median(ROUNDS, () => simulateFiring(simulationOf(thick, plan.segments)));
+  report('yardstick: 10 million dependent multiply-adds', unit_ms);
+  report(
+    `simulation, 25 mm body, ${nodes} nodes, ${steps} steps`,
+    bare_ms,
+    `${((bare_ms * 1e6) / steps / nodes).toFixed(1)} ns a node and step, ${(bare_ms / unit_ms).toFixed(2)} yardsticks`,
+  );
+  report('the same on its shelf', shelf_ms, `${(shelf_ms / bare_ms).toFixed(2)} of the bare one`);
+  for (const [name, firing] of [
+    ['two 3 mm sheets', sheets(2, 0.003)],
+    ['four 6 mm sheets', sheets(4, 0.006)],
+  ] as const) {
+    const { evaluations } = composed(firing);
+    const ms = median(ROUNDS, () => composed(firing));
+    report(`composing, ${name}`, ms, `${evaluations} simulations, ${(ms / bare_ms).toFixed(2)} of the 25 mm simulation`);
+  }
+}
+
+function firstView(): void {
+  const folder = join(import.meta.dirname ?? '.', '..', 'apps/web/dist/_expo/static/js/web');
+  const bytes = readdirSync(folder)
+    .filter((name) => name.endsWith('.js'))
+    .reduce((sum, name) => sum + gzipSync(readFileSync(join(folder, name))).length, 0);
+  process.stdout.write(`first view's JavaScript, gzip: ${(bytes / 1000).toFixed(0)} kB\n`);
+}
+
+engine();
+firstView();
+await measureDrag();

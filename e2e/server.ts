@@ -1,0 +1,60 @@
+/** The built server on a data folder of its own, to be stopped and started again. */
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+/** Tests and benchmarks are started at the root of the project. */
+export const ROOT = process.cwd();
+
+export interface RunningServer {
+  address: string;
+  child: ChildProcess;
+  stop(): Promise<void>;
+}
+
+/** Starts a command that prints an address; resolves once it has. */
+export function startAndListen(args: string[], env: Record<string, string>): Promise<RunningServer & { heard(): string }> {
+  const child = spawn(process.execPath, args, { cwd: ROOT, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'inherit'] });
+  let heard = '';
+  const stop = (): Promise<void> =>
+    new Promise((resolve) => {
+      if (child.exitCode !== null) return resolve();
+      child.once('exit', () => resolve());
+      child.kill('SIGTERM');
+    });
+  return new Promise((resolve, reject) => {
+    child.once('exit', (code) => reject(new Error(`It ended with ${code} before it was up: ${heard}`)));
+    child.stdout?.on('data', (chunk: Buffer) => {
+      heard += chunk.toString();
+      const match = /(http:\/\/\S+)/.exec(heard);
+      if (match) resolve({ address: match[1], child, stop, heard: () => heard });
+    });
+  });
+}
+
+export class Studio {
+  readonly dataDir = mkdtempSync(join(tmpdir(), 'torvin-e2e-'));
+  private server: RunningServer | null = null;
+  private port = String(20000 + (process.pid % 20000));
+
+  get address(): string {
+    if (!this.server) throw new Error('The server is not running.');
+    return this.server.address;
+  }
+
+  async start(): Promise<void> {
+    this.server = await startAndListen([join(ROOT, 'dist/server/main.mjs')], { TORVIN_DATA: this.dataDir, TORVIN_PORT: this.port });
+    this.port = new URL(this.server.address).port;
+  }
+
+  async stop(): Promise<void> {
+    await this.server?.stop();
+    this.server = null;
+  }
+
+  async end(): Promise<void> {
+    await this.stop();
+    rmSync(this.dataDir, { recursive: true, force: true });
+  }
+}

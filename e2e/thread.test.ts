@@ -1,0 +1,231 @@
+/** One piece, one computed schedule, one recorded firing: the whole thread, walked at phone size. */
+import type { Browser } from 'puppeteer-core';
+import { Studio } from './server';
+import { PHONE, Visitor, launch } from './visitor';
+
+jest.setTimeout(60_000);
+
+const studio = new Studio();
+let browser: Browser;
+let me: Visitor;
+
+beforeAll(async () => {
+  await studio.start();
+  browser = await launch();
+  me = await Visitor.open(browser, PHONE);
+  await me.page.goto(studio.address);
+});
+afterAll(async () => {
+  await browser.close();
+  await studio.end();
+});
+
+/** Moves a bead by a finger in small quick steps; between runs while the finger is still down. */
+async function dragBead(index: number, sideways_px: number, between: () => Promise<void>): Promise<void> {
+  const bead = await me.find(`bead-${index}`);
+  await bead.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+  const box = await bead.boundingBox();
+  if (!box) throw new Error('The bead is not on the screen.');
+  const x = box.x + box.width / 2;
+  const y = box.y + box.height / 2;
+  const finger = await me.page.touchscreen.touchStart(x, y);
+  const steps = 12;
+  for (let i = 1; i <= steps; i += 1) await finger.move(x + (sideways_px * i) / steps, y);
+  await between();
+  await finger.end();
+}
+
+const beadValue = async (index: number): Promise<number> => (await me.find(`bead-${index}`)).evaluate((node) => Number(node.getAttribute('aria-valuenow')));
+
+/** Each step stands on the one before it, so after a failure the rest is not tried. */
+let standing = true;
+function step(name: string, walk: () => Promise<void>): void {
+  test(name, async () => {
+    if (!standing) throw new Error('An earlier step failed.');
+    standing = false;
+    await walk();
+    standing = true;
+  });
+}
+
+describe('the thread, at 390 × 844', () => {
+  step('Pieces lists the two demo pieces by their drawn sections', async () => {
+    await me.heading(/^Pieces$/);
+    await me.find('piece-link');
+    const faces = await me.page.$$eval('[data-testid="piece-link"] [role="img"]', (drawings) => drawings.map((drawing) => drawing.getAttribute('aria-label')));
+    expect(faces).toHaveLength(2);
+    expect(faces[0]).toMatch(/Section, bottom to top: Harbour blue, 3 mm; Clear, 3 mm/);
+    await me.expectSound('pieces');
+  });
+
+  step('a new piece is sized as people write it, and depth and mass follow at once', async () => {
+    await me.press('new-piece');
+    await me.heading(/New piece/);
+    await me.type('field-name', 'Tray, smallest');
+    await me.type('field-width', '12 in');
+    await me.type('field-length', '30 cm');
+    // 0.3048 · 0.3 · 0.006 m³ of 2500 kg/m³
+    await me.sees('body-figures', /6 mm.*1\.37 kg/);
+    await me.press('add-layer');
+    await me.sees('body-figures', /9 mm.*2\.06 kg/);
+    await me.type('layer-2-thickness', '1/8 in');
+    await me.sees('body-figures', /9\.2 mm/);
+    await me.press('layer-2-remove');
+    await me.sees('body-figures', /6 mm.*1\.37 kg/);
+    await me.press('layer-1-glass');
+    await me.expectSound('new piece');
+    await me.press('layer-1-glass-rose-90');
+  });
+
+  step('what cannot be is refused at its field in a sentence, and nothing is lost', async () => {
+    await me.type('field-width', 'wide');
+    await me.type('field-length', '0');
+    await me.type('layer-0-thickness', '400 mm');
+    await me.press('save-piece');
+    await me.sees('field-width-error', /Cannot read 'wide' as a length; write for example/);
+    await me.sees('field-length-error', /0 mm; it must be from 20 mm to 2000 mm/);
+    await me.sees('layer-0-thickness-error', /400 mm; it must be from 1 mm to 25 mm/);
+    await me.expectSound('refused entry');
+    await me.type('field-width', '12 in');
+    await me.type('field-length', '300');
+    await me.type('layer-0-thickness', '3');
+    await me.press('save-piece');
+    await me.heading(/Tray, smallest/);
+    await me.sees('figure-mass', /1\.37 kg/);
+  });
+
+  step('a full fuse on a bare shelf is computed', async () => {
+    await me.expectSound('piece without a firing');
+    await me.press('compute');
+    await me.heading(/Full fuse/);
+    await me.sees('schedule-state', /^as computed$/);
+    expect(await me.sees('live-core-skin', /°C/)).toMatch(/of 5 allowed/);
+    await me.sees('live-work', /9\d %|10\d %/);
+    for (const [row, words] of [
+      [0, /Warm up.*°C\/h.*pull [\d.]+ of 7\.0 MPa/],
+      [1, /Squeeze.*hold \d+ min.*squeeze \d+ % of its need/],
+      [2, /Work.*790.*levels/],
+      [3, /Drop and soak.*515.*full speed.*soak 30 min/],
+      [4, /First cool.*core to skin [\d.]+ of 5 °C/],
+    ] as const) {
+      expect(await me.text(`run-row-${row}`)).toMatch(words);
+    }
+    expect(await me.has('broken-0')).toBe(false);
+    await me.expectSound('run sheet');
+  });
+
+  step('dragging a bead moves figures and end time while the finger is down, and names the limit it breaks', async () => {
+    const before = { work: await me.text('live-work'), length: await me.text('live-length'), value: await beadValue(2) };
+    await dragBead(2, 26, async () => {
+      await me.sees('broken-2', /heat work \d+ % of most/);
+      expect(await me.text('live-work')).not.toBe(before.work);
+      expect(await beadValue(2)).toBeGreaterThan(before.value + 20);
+      expect(await me.has('segment-sheet')).toBe(false);
+    });
+    await me.sees('segment-sheet', /it will go past/);
+    await me.sees('schedule-state', /^changed by hand$/);
+    expect(await me.text('live-length')).not.toBe(before.length);
+    await me.sees('broken-limits', /Work: Heat work is \d+ % of the most for a full fuse/);
+    await me.expectSound('run sheet with a broken limit');
+  });
+
+  step('a figure can be stepped and typed, and is refused above the kiln’s top', async () => {
+    await me.type('step-target', '950');
+    await me.page.keyboard.press('Enter');
+    await me.sees('step-target-error', /950 °C is above this kiln's top of 900 °C/);
+    await me.type('step-target', '1454F');
+    await me.page.keyboard.press('Enter');
+    await me.beadAt(2, 790);
+    await me.press('step-hold-more');
+    await me.press('close-sheet');
+    await me.gone('segment-sheet');
+  });
+
+  step('arrow keys step a bead by one degree and with shift by ten', async () => {
+    const bead = await me.find('bead-2');
+    await bead.focus();
+    await me.page.keyboard.press('ArrowRight');
+    await me.beadAt(2, 791);
+    await me.page.keyboard.down('Shift');
+    await me.page.keyboard.press('ArrowLeft');
+    await me.page.keyboard.up('Shift');
+    await me.beadAt(2, 781);
+    const spoken = await bead.evaluate((node) => node.getAttribute('aria-valuetext'));
+    expect(spoken).toMatch(/781 °C, hold \d+ min, heat work/);
+  });
+
+  step('Escape during a drag puts the bead back', async () => {
+    await me.sees('schedule-state', /^changed by hand$/);
+    const before = await beadValue(0);
+    await dragBead(0, 24, async () => {
+      expect(await beadValue(0)).not.toBe(before);
+      await me.page.keyboard.press('Escape');
+      await me.beadAt(0, before);
+    });
+    expect(await beadValue(0)).toBe(before);
+  });
+
+  step('back to computed restores it', async () => {
+    await me.press('back-to-computed');
+    await me.sees('schedule-state', /^as computed$/);
+    expect(await beadValue(2)).toBe(790);
+    await me.gone('broken-2');
+    await me.page.reload();
+    await me.sees('schedule-state', /^as computed$/);
+  });
+
+  step('the key-in sheet counts in the controller’s own numbers', async () => {
+    await me.press('open-key-in');
+    await me.heading(/Key in/);
+    const rows = await me.page.$$eval('[data-testid^="key-in-"][role="checkbox"]', (nodes) =>
+      nodes.map((node) => (node as HTMLElement).innerText.replace(/\s+/g, ' ')),
+    );
+    expect(rows.length).toBeGreaterThanOrEqual(6);
+    expect(rows.length).toBeLessThanOrEqual(8);
+    expect(rows[3]).toMatch(/^4 Drop and soak rate 1999 target 515 °C hold 30 min/);
+    await me.press('key-in-0');
+    await me.sees('key-in-count', /1 of \d keyed/);
+    await me.expectSound('key-in sheet');
+    await me.page.goBack();
+  });
+
+  step('the firing is recorded and stands in the Notebook', async () => {
+    await me.press('open-record');
+    await me.heading(/Record the firing/);
+    await me.press('save-firing');
+    await me.reads('Say how it came out.');
+    await me.expectSound('record');
+    await me.press('result-past');
+    await me.type('record-note', 'Second shelf, ran a little at the near corner.');
+    await me.press('save-firing');
+    await me.heading(/Tray, smallest/);
+    expect(await me.sees('firing-record', /past it/)).toMatch(/ran a little at the near corner\. Fired as computed/);
+    await me.expectSound('firing');
+  });
+
+  step('after a stop and a start of the server it is still there, with the schedule as it was', async () => {
+    const before = await me.text('run-row-2');
+    const path = new URL(me.page.url()).pathname;
+    await studio.stop();
+    await studio.start();
+    await me.page.goto(`${studio.address}/notebook`);
+    await me.heading(/Notebook/);
+    await me.expectSound('notebook');
+    await me.press('firing-link');
+    await me.sees('firing-record', /ran a little at the near corner/);
+    expect(new URL(me.page.url()).pathname).toBe(path);
+    expect(await me.text('run-row-2')).toBe(before);
+  });
+
+  step('°C and °F, light and dark switch, and are kept', async () => {
+    await me.press('switch-unit');
+    await me.sees('run-row-2', /1454\s*°F/);
+    await me.sees('live-core-skin', /of 9 allowed/);
+    await me.press('switch-theme');
+    await me.page.waitForFunction(() => document.documentElement.style.colorScheme === 'dark');
+    await me.expectSound('firing in °F and dark');
+    await me.page.reload();
+    await me.sees('run-row-2', /1454\s*°F/);
+    expect(await me.page.evaluate(() => document.documentElement.style.colorScheme)).toBe('dark');
+  });
+});

@@ -1,0 +1,104 @@
+/** Two tabs on one piece, a changed lay-up, a server that is away: nothing is lost and the person decides. */
+import type { Browser } from 'puppeteer-core';
+import { Studio } from './server';
+import { PHONE, Visitor, launch } from './visitor';
+
+jest.setTimeout(60_000);
+
+const studio = new Studio();
+let browser: Browser;
+
+beforeAll(async () => {
+  await studio.start();
+  browser = await launch();
+});
+afterAll(async () => {
+  await browser.close();
+  await studio.end();
+});
+
+async function openFirstRun(): Promise<Visitor> {
+  const visitor = await Visitor.open(browser, PHONE);
+  visitor.expectedStatuses.add(409);
+  await visitor.page.goto(studio.address);
+  await visitor.press('piece-link');
+  await visitor.press('open-run');
+  await visitor.sees('schedule-state', /computed|by hand/);
+  return visitor;
+}
+
+const setWork = async (visitor: Visitor, typed: string): Promise<void> => {
+  await visitor.press('run-row-2');
+  await visitor.type('step-target', typed);
+  await visitor.page.keyboard.press('Enter');
+};
+
+const workIs = (visitor: Visitor, value: number): Promise<void> => visitor.beadAt(2, value);
+
+describe('two tabs on one piece', () => {
+  test('the second to save is shown both states and can take the saved one', async () => {
+    const one = await openFirstRun();
+    const other = await openFirstRun();
+    await setWork(one, '800');
+    await one.sees('schedule-state', /^changed by hand$/);
+    await setWork(other, '770');
+    await other.sees('stale-choice', /changed elsewhere meanwhile/);
+    await other.press('take-theirs');
+    await workIs(other, 800);
+    await other.gone('stale-choice');
+    expect([...one.troubles, ...other.troubles]).toEqual([]);
+    await one.page.close();
+    await other.page.close();
+  });
+
+  test('or save its own over it', async () => {
+    const one = await openFirstRun();
+    const other = await openFirstRun();
+    await setWork(one, '805');
+    await one.sees('schedule-state', /^changed by hand$/);
+    await setWork(other, '775');
+    await other.sees('stale-choice', /changed elsewhere meanwhile/);
+    await other.press('keep-mine');
+    await other.gone('stale-choice');
+    await other.sees('schedule-state', /^changed by hand$/);
+    await other.page.reload();
+    await workIs(other, 775);
+    await one.page.close();
+    await other.page.close();
+  });
+});
+
+describe('a lay-up changed after its schedule was computed', () => {
+  test('marks the schedule as older and computes again', async () => {
+    const me = await Visitor.open(browser, PHONE);
+    await me.page.goto(studio.address);
+    await me.press('piece-link');
+    await me.press('edit-piece');
+    await me.type('layer-1-thickness', '6 mm');
+    await me.press('save-piece');
+    await me.sees('older-than-layup', /another lay-up/);
+    await me.expectSound('piece with an older schedule');
+    await me.press('compute-again');
+    await me.sees('schedule-state', /^as computed$/);
+    await me.page.goBack();
+    await me.gone('older-than-layup');
+    await me.page.close();
+  });
+});
+
+describe('a server that is away', () => {
+  test('is named, the change stays on the screen and is saved when it is back', async () => {
+    const me = await openFirstRun();
+    await studio.stop();
+    await setWork(me, '795');
+    await me.reads('No answer from the Torvin server');
+    await workIs(me, 795);
+    await studio.start();
+    await me.press('try-again');
+    await me.readsNoMore('No answer from the Torvin server');
+    await me.sees('schedule-state', /^changed by hand$/);
+    await me.page.reload();
+    await workIs(me, 795);
+    await me.page.close();
+  });
+});

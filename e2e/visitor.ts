@@ -1,0 +1,200 @@
+/** A browser page used as a person would, that remembers everything that went wrong in it. */
+import { mkdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
+import { ROOT } from './server';
+
+const AXE = readFileSync(join(ROOT, 'node_modules/axe-core/axe.min.js'), 'utf8');
+
+export const PHONE = { width: 390, height: 844, hasTouch: true, isMobile: true } as const;
+export const WIDE = { width: 1280, height: 800, hasTouch: false, isMobile: false } as const;
+
+const PATIENCE_MS = 8_000;
+/** By the clock and not by frames, which a tab in the background has none of. */
+const WAITING = { timeout: PATIENCE_MS, polling: 50 } as const;
+const LEAST_TARGET_PX = 48;
+
+export async function launch(): Promise<Browser> {
+  return puppeteer.launch({
+    executablePath: process.env.CHROMIUM_PATH?.startsWith('/') ? process.env.CHROMIUM_PATH : `/usr/bin/${process.env.CHROMIUM_PATH ?? 'chromium'}`,
+    args: [
+      '--headless',
+      ...(process.getuid?.() === 0 ? ['--no-sandbox'] : []),
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--disable-dev-shm-usage',
+    ],
+  });
+}
+
+export interface FoundOnView {
+  overflow: string[];
+  smallTargets: string[];
+  accessibility: string[];
+}
+
+export class Visitor {
+  readonly troubles: string[] = [];
+  /** Statuses that this test provokes on purpose. */
+  readonly expectedStatuses = new Set<number>();
+
+  private constructor(
+    readonly page: Page,
+    private readonly touches: boolean,
+  ) {}
+
+  static async open(browser: Browser, size: typeof PHONE | typeof WIDE, theme: 'light' | 'dark' = 'light'): Promise<Visitor> {
+    const page = await browser.newPage();
+    await page.setViewport(size);
+    await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: theme }]);
+    await page.emulateTimezone('Europe/Lisbon');
+    const visitor = new Visitor(page, size.hasTouch);
+    page.on('console', (message) => {
+      const provoked = /status of (\d+)/.exec(message.text());
+      if (message.type() === 'error' && !(provoked && visitor.expectedStatuses.has(Number(provoked[1])))) visitor.troubles.push(`console: ${message.text()}`);
+    });
+    page.on('pageerror', (error) => visitor.troubles.push(`page: ${String(error)}`));
+    page.on('requestfailed', (request) => {
+      // An aborted request is the app dropping what nobody waits for any more.
+      if (request.failure()?.errorText !== 'net::ERR_ABORTED') visitor.troubles.push(`request: ${request.url()} ${request.failure()?.errorText}`);
+    });
+    page.on('response', (response) => {
+      if (response.status() >= 400 && !visitor.expectedStatuses.has(response.status())) visitor.troubles.push(`status ${response.status()}: ${response.url()}`);
+    });
+    return visitor;
+  }
+
+  async find(testId: string): Promise<ElementHandle<HTMLElement>> {
+    const found = await this.page.waitForSelector(`[data-testid="${testId}"]`, { timeout: PATIENCE_MS });
+    return found as ElementHandle<HTMLElement>;
+  }
+
+  /** Brings it into view as scrolling would, then touches or clicks it. */
+  async press(testId: string): Promise<void> {
+    await this.page.bringToFront();
+    const element = await this.find(testId);
+    await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    if (this.touches) await element.tap();
+    else await element.click();
+  }
+
+  async type(testId: string, text: string): Promise<void> {
+    await this.page.bringToFront();
+    const element = await this.find(testId);
+    await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    await element.evaluate((node) => {
+      node.focus();
+      (node as HTMLInputElement).select();
+    });
+    // The field selects its text a moment after it is focused; nobody types faster than that.
+    await new Promise((resolve) => setTimeout(resolve, 60));
+    if (text === '') await this.page.keyboard.press('Backspace');
+    else await this.page.keyboard.type(text);
+  }
+
+  async text(testId: string): Promise<string> {
+    return (await this.find(testId)).evaluate((node) => node.innerText.replace(/\s+/g, ' ').trim());
+  }
+
+  async has(testId: string): Promise<boolean> {
+    return (await this.page.$(`[data-testid="${testId}"]`)) !== null;
+  }
+
+  /** Waits until the text of an element holds what is wanted. */
+  async sees(testId: string, wanted: RegExp): Promise<string> {
+    try {
+      await this.page.waitForFunction(
+        (id, source, flags) =>
+          new RegExp(source, flags).test((document.querySelector(`[data-testid="${id}"]`) as HTMLElement | null)?.innerText.replace(/\s+/g, ' ') ?? ''),
+        WAITING,
+        testId,
+        wanted.source,
+        wanted.flags,
+      );
+    } catch {
+      await this.picture(testId);
+      throw new Error(`Waited for ${wanted} in '${testId}', which reads '${(await this.has(testId)) ? await this.text(testId) : 'nothing, it is not there'}'.`);
+    }
+    return this.text(testId);
+  }
+
+  /** Waits until a bead stands at a temperature, in the unit shown. */
+  async beadAt(index: number, degrees: number): Promise<void> {
+    await this.page.waitForFunction(
+      (id, value) => document.querySelector(`[data-testid="${id}"]`)?.getAttribute('aria-valuenow') === value,
+      WAITING,
+      `bead-${index}`,
+      String(degrees),
+    );
+  }
+
+  /** Waits until the page says something anywhere. */
+  async reads(wanted: string): Promise<void> {
+    await this.page.waitForFunction((text) => document.body.innerText.includes(text), WAITING, wanted);
+  }
+
+  async readsNoMore(wanted: string): Promise<void> {
+    await this.page.waitForFunction((text) => !document.body.innerText.includes(text), WAITING, wanted);
+  }
+
+  /** Leaves a picture of a failure beside the test results. */
+  private async picture(name: string): Promise<void> {
+    mkdirSync('.check', { recursive: true });
+    await this.page.screenshot({ path: `.check/${name}.png` });
+  }
+
+  async gone(testId: string): Promise<void> {
+    await this.page.waitForFunction((id) => !document.querySelector(`[data-testid="${id}"]`), WAITING, testId);
+  }
+
+  async heading(wanted: RegExp): Promise<void> {
+    await this.page.waitForFunction(
+      (source) => [...document.querySelectorAll('h1')].some((node) => new RegExp(source).test(node.innerText)),
+      WAITING,
+      wanted.source,
+    );
+  }
+
+  /** What is wrong with the view as it stands: sideways overflow, small targets, serious accessibility findings. */
+  async inspect(): Promise<FoundOnView> {
+    await this.page.evaluate(() => document.fonts.ready);
+    const geometry = await this.page.evaluate((least) => {
+      const name = (node: Element): string =>
+        `${node.tagName.toLowerCase()} ${node.getAttribute('data-testid') ?? node.getAttribute('aria-label') ?? node.textContent?.slice(0, 30) ?? ''}`;
+      const visible = (node: Element): boolean => {
+        const style = getComputedStyle(node);
+        const box = node.getBoundingClientRect();
+        return box.width > 0 && box.height > 0 && style.visibility !== 'hidden' && style.opacity !== '0';
+      };
+      const all = [...document.querySelectorAll('#root *')].filter(visible);
+      const overflow = all.filter((node) => node.getBoundingClientRect().right > innerWidth + 1 || node.getBoundingClientRect().left < -1).map(name);
+      if (document.documentElement.scrollWidth > innerWidth) overflow.push('the page itself');
+      const targets = all.filter((node) =>
+        node.matches('button, a[href], input, textarea, [role=button], [role=link], [role=slider], [role=radio], [role=checkbox]'),
+      );
+      const smallTargets = targets.flatMap((node) => {
+        const box = node.getBoundingClientRect();
+        return box.height < least - 0.5 || box.width < least - 0.5 ? [`${name(node)} ${Math.round(box.width)}×${Math.round(box.height)}`] : [];
+      });
+      return { overflow, smallTargets };
+    }, LEAST_TARGET_PX);
+    await this.page.evaluate(AXE);
+    const accessibility = await this.page.evaluate(async () => {
+      const { axe } = window as unknown as { axe: { run(): Promise<{ violations: { impact: string; id: string; nodes: { html: string }[] }[] }> } };
+      const { violations } = await axe.run();
+      return violations
+        .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+        .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
+    });
+    return { ...geometry, accessibility };
+  }
+
+  /** Fails the test if the view or anything before it had a fault. */
+  async expectSound(view: string): Promise<void> {
+    expect({ view, ...(await this.inspect()), troubles: this.troubles }).toEqual({ view, overflow: [], smallTargets: [], accessibility: [], troubles: [] });
+  }
+}
