@@ -125,7 +125,7 @@ describe('the thread, at 390 × 844', () => {
     await me.sees('segment-sheet', /it will go past/);
     await me.sees('schedule-state', /^changed by hand$/);
     expect(await me.text('live-length')).not.toBe(before.length);
-    await me.sees('broken-limits', /Work: Heat work is \d+ % of the most for a full fuse/);
+    await me.sees('broken-limits', /^Work: heat work \d+ % of most/);
     await me.expectSound('run sheet with a broken limit');
   });
 

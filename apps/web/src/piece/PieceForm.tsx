@@ -44,6 +44,7 @@ export function PieceForm({ shelves, entry, problem, saving, saveTitle, onSave }
 
   const { footprint, layers, family } = drawable(now, shelves);
   const body = footprint && layers.length > 0 ? bodyFigures({ glass: family, layers: layers.map(({ thickness_m }) => ({ thickness_m })), footprint }) : null;
+  const depth_m = layers.reduce((sum, layer) => sum + layer.thickness_m, 0);
   const glasses = shelves.glasses.filter(({ familyId }) => familyId === now.familyId);
   const families = shelves.families.filter(({ id }) => shelves.glasses.some(({ familyId }) => familyId === id));
 
@@ -74,15 +75,11 @@ export function PieceForm({ shelves, entry, problem, saving, saveTitle, onSave }
         )}
       </MeasuredWidth>
       <View style={{ flexDirection: 'row', gap: space.large }} testID="body-figures">
-        <FigureBlock
-          label="depth"
-          value={body ? formatLength(body.depth.mean_m, 'mm') : { figure: '–', unit: 'mm' }}
-          note={body ? text(formatLength(body.depth.mean_m, 'in')) : undefined}
-        />
+        <FigureBlock label="depth" value={formatLength(depth_m, 'mm')} note={text(formatLength(depth_m, 'in'))} />
         <FigureBlock
           label="mass"
           value={body ? formatMass(body.mass_kg, 'metric') : { figure: '–', unit: 'g' }}
-          note={body ? text(formatMass(body.mass_kg, 'imperial')) : undefined}
+          note={body ? text(formatMass(body.mass_kg, 'imperial')) : 'once it has a size'}
         />
       </View>
       {field('name', 'Name')}

@@ -1,17 +1,27 @@
 /** A joint of the schedule, to be dragged sideways, stepped by keys, or tapped. A slider to a screen reader. */
 import { type TemperatureUnit, celsiusFrom, formatTemperature, temperatureIn, text } from '@torvin/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import { useTheme } from '@/theme/ThemeContext';
 import { RADIUS, TARGET } from '@/theme/theme';
 import { Words } from '@/ui/Words';
-import type { Point } from './curve';
 import { type Drag, dragFrom, dragTo } from './drag';
 import type { TemperatureScale } from './scale';
 
+/** What a run sheet does with its beads. */
+export interface BeadHandlers {
+  /** While a bead moves. */
+  onMove(index: number, value_C: number): void;
+  onRelease(index: number, value_C: number): void;
+  onCancel(): void;
+  onSelect(index: number): void;
+}
+
 export interface BeadProps {
-  at: Point;
+  index: number;
+  x: number;
+  y: number;
   /** The held value's label stays left of this, px. */
   right: number;
   value_C: number;
@@ -23,11 +33,8 @@ export interface BeadProps {
   name: string;
   detail: string;
   selected: boolean;
-  onMove(value_C: number): void;
-  onRelease(value_C: number): void;
-  onCancel(): void;
-  onSelect(): void;
-  testID: string;
+  /** Must keep its identity between renders. */
+  handlers: BeadHandlers;
 }
 
 const SIDEWAYS_PX = 8;
@@ -35,21 +42,22 @@ const DOWN_PX = 12;
 const BEAD_PX = 20;
 const LABEL_PX = 92;
 
-export function Bead({ at, right, value_C, least_C, most_C, scale, unit, name, detail, selected, onMove, onRelease, onCancel, onSelect, testID }: BeadProps) {
+/** Renders only when something of its own changes: while one bead moves, the others rest. */
+export const Bead = memo(function Bead({ index, x, y, right, value_C, least_C, most_C, scale, unit, name, detail, selected, handlers }: BeadProps) {
   const { colours } = useTheme();
   const drag = useRef<Drag | null>(null);
   const [held, setHeld] = useState(false);
   // Gestures are made once; they reach the newest props through this.
-  const now = useRef({ value_C, least_C, most_C, scale, onMove, onRelease, onCancel, onSelect });
-  now.current = { value_C, least_C, most_C, scale, onMove, onRelease, onCancel, onSelect };
+  const now = useRef({ value_C, least_C, most_C, scale });
+  now.current = { value_C, least_C, most_C, scale };
 
   const letGo = useRef((keep: boolean) => {
     const last = drag.current;
     drag.current = null;
     setHeld(false);
     if (!last) return;
-    if (keep) now.current.onRelease(last.value_C);
-    else now.current.onCancel();
+    if (keep) handlers.onRelease(index, last.value_C);
+    else handlers.onCancel();
   });
 
   const gesture = useMemo(() => {
@@ -67,17 +75,17 @@ export function Bead({ at, right, value_C, least_C, most_C, scale, unit, name, d
           letGo.current(false);
           return;
         }
-        const { least_C: least, most_C: most, scale: axis, onMove: move } = now.current;
+        const { least_C: least, most_C: most, scale: axis } = now.current;
         const before = drag.current.value_C;
         drag.current = dragTo(drag.current, absoluteX, performance.now(), axis.perPixel, least, most);
-        if (drag.current.value_C !== before) move(drag.current.value_C);
+        if (drag.current.value_C !== before) handlers.onMove(index, drag.current.value_C);
       })
       .onFinalize((_event, success) => letGo.current(success));
     const tap = Gesture.Tap()
       .runOnJS(true)
-      .onEnd(() => now.current.onSelect());
+      .onEnd(() => handlers.onSelect(index));
     return Gesture.Race(pan, tap);
-  }, []);
+  }, [handlers, index]);
 
   useEffect(() => {
     if (!held) return undefined;
@@ -90,14 +98,14 @@ export function Bead({ at, right, value_C, least_C, most_C, scale, unit, name, d
 
   const stepBy = (degrees: number): void => {
     const target = celsiusFrom(Math.round(temperatureIn(value_C, unit)) + degrees, unit);
-    onRelease(Math.min(Math.max(target, least_C), most_C));
+    handlers.onRelease(index, Math.min(Math.max(target, least_C), most_C));
   };
   const keys = {
     onKeyDown(event: { key: string; shiftKey: boolean; preventDefault(): void }) {
       const size = event.shiftKey ? 10 : 1;
       const direction = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
       if (direction !== undefined) stepBy(direction * size);
-      else if (event.key === 'Enter' || event.key === ' ') onSelect();
+      else if (event.key === 'Enter' || event.key === ' ') handlers.onSelect(index);
       else return;
       event.preventDefault();
     },
@@ -116,11 +124,11 @@ export function Bead({ at, right, value_C, least_C, most_C, scale, unit, name, d
         aria-valuemin={Math.round(temperatureIn(least_C, unit))}
         aria-valuemax={Math.round(temperatureIn(most_C, unit))}
         aria-valuetext={`${shown}, ${detail}`}
-        testID={testID}
+        testID={`bead-${index}`}
         style={{
           position: 'absolute',
-          left: at.x - TARGET / 2,
-          top: at.y - TARGET / 2,
+          left: x - TARGET / 2,
+          top: y - TARGET / 2,
           width: TARGET,
           height: TARGET,
           alignItems: 'center',
@@ -144,7 +152,7 @@ export function Bead({ at, right, value_C, least_C, most_C, scale, unit, name, d
             style={{
               position: 'absolute',
               bottom: TARGET + 4,
-              left: (TARGET - LABEL_PX) / 2 - Math.max(0, at.x + LABEL_PX / 2 - right),
+              left: (TARGET - LABEL_PX) / 2 - Math.max(0, x + LABEL_PX / 2 - right),
               width: LABEL_PX,
               alignItems: 'center',
               backgroundColor: colours.ink,
@@ -161,4 +169,4 @@ export function Bead({ at, right, value_C, least_C, most_C, scale, unit, name, d
       </View>
     </GestureDetector>
   );
-}
+});

@@ -13,6 +13,7 @@ import {
   text,
   thickestSheet,
 } from '@torvin/core';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
@@ -29,7 +30,7 @@ export interface LiveFiguresProps {
 
 const percent = (share: number): string => `${Math.round(share * 100)}`;
 
-export function LiveFigures({ firing, evaluation, unit, opens }: LiveFiguresProps) {
+export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit, opens }: LiveFiguresProps) {
   const { colours } = useTheme();
   const { readings, work, simulation } = evaluation;
   const worst = (limit: LimitName): number => Math.max(0, ...readings.filter((reading) => reading.limit === limit).map(({ value }) => value));
@@ -84,4 +85,4 @@ export function LiveFigures({ firing, evaluation, unit, opens }: LiveFiguresProp
       />
     </View>
   );
-}
+});

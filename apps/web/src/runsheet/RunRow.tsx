@@ -1,7 +1,5 @@
-/** One segment in figures: aim, rate, hold, why, and what limits it. */
+/** One segment in figures: aim, rate, hold, why, and what limits it. Renders only when one of its words changes. */
 import {
-  type Evaluation,
-  type FiringCase,
   type PurposefulSegment,
   ROLE_NAMES,
   type Reading,
@@ -10,11 +8,10 @@ import {
   formatRate,
   formatTemperature,
   marginOf,
-  readingPhrase,
   text,
   tightest,
-  whyOf,
 } from '@torvin/core';
+import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
@@ -25,17 +22,19 @@ import { Words } from '@/ui/Words';
 export interface RunRowProps {
   index: number;
   segment: PurposefulSegment;
-  firing: FiringCase;
-  evaluation: Evaluation;
   unit: TemperatureUnit;
-  /** What the glass does at the target. */
-  state: string;
+  /** What the glass does at the target, and what the segment is for. */
+  why: string;
+  /** What limits it, and whether that holds. */
+  limit: string | null;
+  ok: boolean;
   /** Clock time at which the segment starts. */
   clock: string;
   width: number;
   height: number;
   selected: boolean;
-  onSelect?(): void;
+  /** Must keep its identity between renders. */
+  onSelect?(index: number): void;
 }
 
 /** The reading to show: the worst of the broken ones, else the tightest. */
@@ -45,13 +44,12 @@ export function readingFor(readings: readonly Reading[], index: number): Reading
   return tightest(readings, index);
 }
 
-export function RunRow({ index, segment, firing, evaluation, unit, state, clock, width, height, selected, onSelect }: RunRowProps) {
+export const RunRow = memo(function RunRow({ index, segment, unit, why, limit, ok, clock, width, height, selected, onSelect }: RunRowProps) {
   const { colours } = useTheme();
-  const reading = readingFor(evaluation.readings, index);
   const off = segment.role === 'lastCool' && segment.rate_C_per_h === null;
   return (
     <Pressable
-      onPress={onSelect}
+      onPress={onSelect && (() => onSelect(index))}
       disabled={!onSelect}
       role={onSelect ? 'button' : undefined}
       testID={`run-row-${index}`}
@@ -84,16 +82,16 @@ export function RunRow({ index, segment, firing, evaluation, unit, state, clock,
         </View>
       </View>
       <Words size="note" tone="muted" numberOfLines={2}>
-        {state} · {whyOf(firing, segment)}
+        {why}
       </Words>
-      {reading && (
-        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.hair }} testID={reading.ok ? undefined : `broken-${index}`}>
-          {!reading.ok && <WarningSign colour={colours.warn} size={14} />}
-          <Words size="note" bold tone={reading.ok ? 'ink' : 'warn'} numberOfLines={1}>
-            {readingPhrase(reading, unit)}
+      {limit !== null && (
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.hair }} testID={ok ? undefined : `broken-${index}`}>
+          {!ok && <WarningSign colour={colours.warn} size={14} />}
+          <Words size="note" bold tone={ok ? 'ink' : 'warn'} numberOfLines={1}>
+            {limit}
           </Words>
         </View>
       )}
     </Pressable>
   );
-}
+});

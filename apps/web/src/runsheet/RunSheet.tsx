@@ -14,29 +14,22 @@ import {
   stateAt,
   text,
   viscosityOf,
+  whyOf,
 } from '@torvin/core';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Words } from '@/ui/Words';
 import { clockAfter } from '@/ui/clock';
-import { Bead } from './Bead';
+import { Bead, type BeadHandlers } from './Bead';
 import { Curve } from './Curve';
 import { RunRow, readingFor } from './RunRow';
 import { columnBands } from './columns';
 import { curveRows } from './curve';
 import { temperatureScale } from './scale';
-
-export interface RunSheetHandlers {
-  selected: number | null;
-  onSelect(index: number): void;
-  /** While a bead moves. */
-  onMove(index: number, target_C: number): void;
-  onRelease(index: number, target_C: number): void;
-  onCancel(): void;
-}
 
 export interface RunSheetProps {
   segments: PurposefulSegment[];
@@ -46,8 +39,12 @@ export interface RunSheetProps {
   start: Date;
   /** Whether the evaluation is of these very segments. */
   current: boolean;
-  /** Left out where the schedule is only shown. */
-  handlers?: RunSheetHandlers;
+  /** The row whose figures are open. */
+  selected?: number | null;
+  /** Offered where the schedule differs from the computed one. Must keep its identity between renders. */
+  onBack?(): void;
+  /** Left out where the schedule is only shown. Must keep its identity between renders. */
+  handlers?: BeadHandlers;
 }
 
 const ROW_HEIGHT = 132;
@@ -62,8 +59,7 @@ export function RunSheet(props: RunSheetProps) {
   return <MeasuredWidth height={ROW_HEIGHT * props.segments.length}>{(width) => <RunSheetDrawn {...props} width={width} />}</MeasuredWidth>;
 }
 
-function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, handlers, width }: RunSheetProps & { width: number }) {
-  const { colours } = useTheme();
+function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, selected = null, onBack, handlers, width }: RunSheetProps & { width: number }) {
   const { top_C, ambient_C } = firing.kiln;
   const figuresWidth = width >= WIDE_FROM ? FIGURES_WIDTH.wide : FIGURES_WIDTH.phone;
   const plotWidth = width - figuresWidth;
@@ -73,20 +69,13 @@ function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, han
   const rows = curveRows(segments, ambient_C, scale, ROW_HEIGHT);
   const height = ROW_HEIGHT * segments.length;
   const figures = evaluation.simulation.segments;
+  const limits = segments.map((_, index) => {
+    const reading = readingFor(evaluation.readings, index);
+    return reading ? { ok: reading.ok, phrase: readingPhrase(reading, unit) } : { ok: true, phrase: null };
+  });
   return (
     <View>
-      <View style={{ flexDirection: 'row', height: NAMES_HEIGHT, borderBottomWidth: 1, borderColor: colours.line }}>
-        <View style={{ width: figuresWidth, justifyContent: 'flex-end', paddingHorizontal: space.large, paddingBottom: space.hair }}>
-          <Words size="note" tone="muted">
-            aim, rate, hold
-          </Words>
-        </View>
-        <View style={{ flex: 1 }} aria-hidden>
-          {bands.map((band) => (
-            <ColumnName key={band.name} {...band} />
-          ))}
-        </View>
-      </View>
+      <ColumnNames bands={bands} figuresWidth={figuresWidth} onBack={onBack} />
       <View style={{ flexDirection: 'row', height }}>
         <View style={{ width: figuresWidth }}>
           {segments.map((segment, index) => (
@@ -94,15 +83,15 @@ function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, han
               key={index}
               index={index}
               segment={segment}
-              firing={firing}
-              evaluation={evaluation}
               unit={unit}
-              state={stateAt(states, segment.target_C).name}
+              why={`${stateAt(states, segment.target_C).name} · ${whyOf(firing, segment)}`}
+              limit={limits[index].phrase}
+              ok={limits[index].ok}
               clock={clockAfter(start, index === 0 ? 0 : (figures[index - 1]?.end_s ?? 0))}
               width={figuresWidth}
               height={ROW_HEIGHT}
-              selected={handlers?.selected === index}
-              onSelect={handlers ? () => handlers.onSelect(index) : undefined}
+              selected={selected === index}
+              onSelect={handlers?.onSelect}
             />
           ))}
         </View>
@@ -119,12 +108,13 @@ function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, han
           />
           {handlers &&
             rows.map(({ bead }, index) => {
-              const reading = readingFor(evaluation.readings, index);
               const { hold_s, target_C, role } = segments[index];
               return (
                 <Bead
                   key={index}
-                  at={bead}
+                  index={index}
+                  x={bead.x}
+                  y={bead.y}
                   right={plotWidth - 4}
                   value_C={target_C}
                   least_C={ambient_C + LEAST_ABOVE_ROOM_K}
@@ -132,15 +122,9 @@ function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, han
                   scale={scale}
                   unit={unit}
                   name={ROLE_NAMES[role]}
-                  detail={[hold_s > 0 ? `hold ${text(formatDuration(hold_s))}` : 'no hold', reading ? readingPhrase(reading, unit) : '']
-                    .filter(Boolean)
-                    .join(', ')}
-                  selected={handlers.selected === index}
-                  onMove={(value) => handlers.onMove(index, value)}
-                  onRelease={(value) => handlers.onRelease(index, value)}
-                  onCancel={handlers.onCancel}
-                  onSelect={() => handlers.onSelect(index)}
-                  testID={`bead-${index}`}
+                  detail={[hold_s > 0 ? `hold ${text(formatDuration(hold_s))}` : 'no hold', limits[index].phrase ?? ''].filter(Boolean).join(', ')}
+                  selected={selected === index}
+                  handlers={handlers}
                 />
               );
             })}
@@ -150,18 +134,45 @@ function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, han
   );
 }
 
-function ColumnName({ name, x, width, label }: ReturnType<typeof columnBands>[number]) {
-  if (label === 'none') return null;
-  const upright = label === 'upright';
+interface ColumnNamesProps {
+  bands: ReturnType<typeof columnBands>;
+  figuresWidth: number;
+  onBack?(): void;
+}
+
+const ColumnNames = memo(function ColumnNames({ bands, figuresWidth, onBack }: ColumnNamesProps) {
+  const { colours } = useTheme();
   return (
-    <View style={{ position: 'absolute', left: x, width, bottom: 4, height: NAMES_HEIGHT - 8, alignItems: 'center', justifyContent: 'flex-end' }}>
-      <Words
-        size="note"
-        tone="muted"
-        style={upright ? ({ writingMode: 'vertical-rl', transform: [{ rotate: '180deg' }], lineHeight: 14 } as never) : undefined}
-      >
-        {name}
-      </Words>
+    <View style={{ flexDirection: 'row', height: NAMES_HEIGHT, borderBottomWidth: 1, borderColor: colours.line }}>
+      <View style={{ width: figuresWidth, justifyContent: 'flex-end', paddingHorizontal: space.large, paddingBottom: onBack ? 0 : space.hair }}>
+        {onBack ? (
+          <View style={{ alignItems: 'flex-start', marginLeft: -space.small }}>
+            <Action kind="plain" title="Back to computed" testID="back-to-computed" onPress={onBack} />
+          </View>
+        ) : (
+          <Words size="note" tone="muted">
+            aim, rate, hold
+          </Words>
+        )}
+      </View>
+      <View style={{ flex: 1 }} aria-hidden>
+        {bands
+          .filter(({ label }) => label !== 'none')
+          .map(({ name, x, width, label }) => (
+            <View
+              key={name}
+              style={{ position: 'absolute', left: x, width, bottom: 4, height: NAMES_HEIGHT - 8, alignItems: 'center', justifyContent: 'flex-end' }}
+            >
+              <Words
+                size="note"
+                tone="muted"
+                style={label === 'upright' ? ({ writingMode: 'vertical-rl', transform: [{ rotate: '180deg' }], lineHeight: 14 } as never) : undefined}
+              >
+                {name}
+              </Words>
+            </View>
+          ))}
+      </View>
     </View>
   );
-}
+});

@@ -33,7 +33,7 @@ export function SectionDrawing({ footprint, layers, width, height, small = false
   const spoken = `Section, bottom to top: ${layers.map((layer) => `${layer.name}, ${text(formatLength(layer.thickness_m, 'mm'))}`).join('; ')}; on a shelf`;
   return (
     <View style={{ backgroundColor: colours.surface }}>
-      {!small && (
+      {!small && layers.length > 0 && (
         <View style={{ position: 'absolute', top: 4, right: 12, zIndex: 1 }}>
           <Words size="note" tone="muted">
             {drawn.exaggeration === 1 ? 'drawn to scale' : `depth drawn ${drawn.exaggeration}×`}

@@ -1,7 +1,6 @@
 /** One place or page: a header with the way back and the two switches, then content that scrolls by itself. */
 import { useRouter } from 'expo-router';
-import type { ReactNode } from 'react';
-import { useEffect } from 'react';
+import { type ReactNode, memo, useEffect } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { COLUMN_WIDTH, space } from '@/theme/theme';
@@ -25,7 +24,6 @@ export interface ScreenProps {
 
 export function Screen({ title, subtitle, back, children, footer, plain = false, padded = true }: ScreenProps) {
   const { colours } = useTheme();
-  const router = useRouter();
   const column = useLayout() === 'column';
   useEffect(() => {
     if (!plain) document.title = `${title} · Torvin`;
@@ -37,11 +35,7 @@ export function Screen({ title, subtitle, back, children, footer, plain = false,
         <View style={width}>
           <View style={{ paddingHorizontal: space.large, paddingTop: space.hair }}>
             <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', minHeight: 48, marginLeft: -space.small }}>
-              {back ? (
-                <Action kind="plain" title={`‹ ${back.title}`} label={`Back to ${back.title}`} onPress={() => router.navigate(back.href as never)} />
-              ) : (
-                <View />
-              )}
+              {back ? <BackLink {...back} /> : <View />}
               {!plain && <Switches />}
             </View>
             <Words size="heading" bold role="heading" aria-level={plain ? 2 : 1}>
@@ -62,3 +56,9 @@ export function Screen({ title, subtitle, back, children, footer, plain = false,
     </View>
   );
 }
+
+/** Kept from rendering with the page: it never changes while a bead is dragged. */
+const BackLink = memo(function BackLink({ title, href }: NonNullable<ScreenProps['back']>) {
+  const router = useRouter();
+  return <Action kind="plain" title={`‹ ${title}`} label={`Back to ${title}`} onPress={() => router.navigate(href as never)} />;
+});

@@ -1,10 +1,11 @@
 /** °C or °F, light or dark: at hand on every page. Each button says what a touch changes to. */
+import { memo } from 'react';
 import { View } from 'react-native';
 import { useSaveStudio, useStudio } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { Action } from './Action';
 
-export function Switches() {
+export const Switches = memo(function Switches() {
   const { temperatureUnit } = useStudio();
   const { name } = useTheme();
   const save = useSaveStudio();
@@ -28,4 +29,4 @@ export function Switches() {
       />
     </View>
   );
-}
+});

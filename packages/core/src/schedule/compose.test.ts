@@ -87,6 +87,21 @@ describe('a composed full fuse', () => {
     expect(squeeze.target_C).toBeLessThanOrEqual(677);
   });
 
+  test.each([
+    [790, 8],
+    [805, 12],
+    [820, 8],
+    [790, 25],
+  ])('would have been right at %s °C for %s min as well', (target_C, minutes) => {
+    const firing = sheetsOf(2, 0.003);
+    const { segments } = composed(firing);
+    const { readings } = evaluate(
+      firing,
+      segments.map((segment) => (segment.role === 'work' ? { ...segment, target_C, hold_s: minutes * 60 } : segment)),
+    );
+    expect(brokenOf(readings).filter(({ limit }) => limit === 'workLeast' || limit === 'workMost')).toEqual([]);
+  });
+
   test('shifts with viscosity: 96 works 10 to 25 °C lower than 90, float 25 to 55 higher', () => {
     const at = (index: number): number => role(composed(sheetsOf(2, 0.003, TYPICAL_FAMILIES[index])), 'work').target_C;
     expect(at(0) - at(1)).toBeGreaterThanOrEqual(10);

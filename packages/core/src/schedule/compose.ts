@@ -34,6 +34,8 @@ const LEAST_SQUEEZE_S = 10 * 60;
 /** The two schools of heat: hold at the working temperature. */
 const WORK_HOLD_S = { cooler: 15 * 60, hotter: 8 * 60 };
 const WORK_HOLD_RANGE_S = { least: 5 * 60, most: 40 * 60 };
+/** How far inside its range the work must lie to count as met without its middle. */
+const WORK_CLEARANCE = 1.15;
 /** log10 η of the lower soak: relaxes in under an hour, and most of the cooling lies below. */
 const LOWER_SOAK_LOG_ETA = 13.9;
 const ANNEALING_LOG_ETA = 12;
@@ -219,8 +221,11 @@ function workHold(firing: FiringCase, segment: PurposefulSegment, { work }: Eval
   // A minute is what controllers count in: closer than half of one cannot be keyed.
   if (Math.abs(short) < 0.55 * 60 * perSecond && work.least >= wanted.least && work.most <= wanted.most) return segment;
   const hold_s = Math.round((segment.hold_s + short / perSecond) / 60) * 60;
-  const outside = hold_s < WORK_HOLD_RANGE_S.least || hold_s > WORK_HOLD_RANGE_S.most;
-  if (!outside) return { ...segment, hold_s };
+  const keyed_s = clamp(hold_s, WORK_HOLD_RANGE_S.least, WORK_HOLD_RANGE_S.most);
+  if (keyed_s === hold_s) return { ...segment, hold_s };
+  // Outside the usual holds: the nearest usual one, if it still does enough and not too much; else another temperature.
+  const wouldDoAt = work.mean + (keyed_s - segment.hold_s) * perSecond;
+  if (wouldDoAt > wanted.least * WORK_CLEARANCE && wouldDoAt < wanted.most / WORK_CLEARANCE) return { ...segment, hold_s: keyed_s };
   const usual_s = WORK_HOLD_S[firing.school.heat];
   const wouldDo = work.mean + (usual_s - segment.hold_s) * perSecond;
   const shift = efold(vft, segment.target_C) * Math.log(middleWork(wanted) / wouldDo);

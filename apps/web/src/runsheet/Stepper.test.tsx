@@ -1,0 +1,55 @@
+import { type Figure, type Outcome, formatDuration, parseDuration } from '@torvin/core';
+import { fireEvent, render, screen } from '@testing-library/react';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { stepFrom } from './SegmentSheet';
+import { Stepper } from './Stepper';
+
+function shown(onValue: (value: number) => void, read: (typed: string) => Outcome<number> = (typed) => parseDuration(typed)): void {
+  const figure: Figure = formatDuration(720);
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <Stepper label="hold" shown={figure} read={read} stepped={(direction) => 720 + direction * 60} onValue={onValue} testID="hold" />
+    </QueryClientProvider>,
+  );
+}
+
+describe('a figure to step or type', () => {
+  test('steps by its buttons', () => {
+    const values: number[] = [];
+    shown((value) => values.push(value));
+    fireEvent.click(screen.getByTestId('hold-more'));
+    fireEvent.click(screen.getByTestId('hold-less'));
+    expect(values).toEqual([780, 660]);
+  });
+
+  test('takes what was typed when the field is left', () => {
+    const values: number[] = [];
+    shown((value) => values.push(value));
+    fireEvent.change(screen.getByTestId('hold'), { target: { value: '0:20' } });
+    expect(values).toEqual([]);
+    fireEvent.blur(screen.getByTestId('hold'));
+    expect(values).toEqual([1200]);
+  });
+
+  test('says under it what cannot be read, and keeps it', () => {
+    const values: number[] = [];
+    shown((value) => values.push(value));
+    fireEvent.change(screen.getByTestId('hold'), { target: { value: 'long' } });
+    fireEvent.blur(screen.getByTestId('hold'));
+    expect(screen.getByTestId('hold-error').textContent).toMatch(/Cannot read 'long' as a time/);
+    expect((screen.getByTestId('hold') as HTMLInputElement).value).toBe('long');
+    expect(values).toEqual([]);
+  });
+});
+
+describe('steps', () => {
+  test.each([
+    [790, 1, 5, 795],
+    [788, 1, 5, 790],
+    [788, -1, 5, 785],
+    [12, -1, 1, 11],
+    [3.5, 1, 0.5, 4],
+  ] as const)('from %s by %s times %s land on %s', (value, direction, size, next) => {
+    expect(stepFrom(value, direction, size)).toBeCloseTo(next, 9);
+  });
+});

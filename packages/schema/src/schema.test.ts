@@ -1,0 +1,144 @@
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, TYPICAL_FAMILIES } from '@torvin/core';
+import { v7 as uuid } from 'uuid';
+import { z } from 'zod';
+import { api } from './api';
+import { ComposeRequestSchema } from './compute';
+import { type PieceDoc, PieceDocSchema, type Step } from './documents';
+import { SimulationInputSchema } from './engineInput';
+import { snapshotOf } from './firingCaseOf';
+import { openApiDocument } from './openapi';
+import { problemOf } from './problem';
+import { quantity } from './quantity';
+import type { Shelves } from './records';
+
+const KILN = { top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 };
+
+const shelves: Shelves = {
+  families: [...TYPICAL_FAMILIES],
+  glasses: ['soft-90', 'soft-96'].map((familyId) => ({
+    id: `clear-${familyId}`,
+    familyId,
+    name: `Clear ${familyId}`,
+    colour: '#ffffff',
+    thicknesses_m: [0.003],
+    source: 'test',
+  })),
+  kilns: [{ id: 'kiln', name: 'Kiln', source: 'test', ...KILN }],
+  controllers: [{ id: 'box', name: 'Box', source: 'test', unit: 'C', fullSpeedCode: 1999, mostSegments: 8 }],
+};
+
+const step: Step = {
+  id: uuid(),
+  look: 'fullFuse',
+  setup: 'bareShelf',
+  kilnId: 'kiln',
+  controllerId: 'box',
+  school: DEFAULT_SCHOOL,
+  scheduleId: null,
+  computedId: null,
+};
+
+const doc = (...glassIds: string[]): PieceDoc => ({
+  schemaVersion: 1,
+  footprint: { shape: 'disc', diameter_m: 0.2 },
+  typed: { diameter: '200' },
+  layers: glassIds.map((glassId) => ({ id: uuid(), glassId, thickness_m: 0.003 })),
+  steps: [step],
+});
+
+describe('a number field', () => {
+  const depth = z.object({ depth: quantity('Depth', 'm', 0.001, 0.1) });
+
+  test.each([
+    [0.4, 'out-of-range', 'got 0.4'],
+    [0, 'out-of-range', 'got 0'],
+    ['3 mm', 'wrong-type', 'got "3 mm"'],
+    [null, 'wrong-type', 'got null'],
+    [undefined, 'wrong-type', 'got nothing'],
+    [Infinity, 'wrong-type', 'got null'],
+  ])('given %p says what came and the legal range', (value, code, came) => {
+    const outcome = depth.safeParse({ depth: value });
+    if (outcome.success) throw new Error('it was accepted');
+    const problem = problemOf(outcome.error, 'body');
+    expect(problem).toMatchObject({ code, path: 'body.depth' });
+    expect(problem.message).toBe(`Depth must be a number from 0.001 to 0.1 m; ${came}.`);
+  });
+});
+
+describe('a piece document', () => {
+  test('is refused when its sheets together are too deep, and names the layers', () => {
+    const deep = { ...doc(), layers: Array.from({ length: 5 }, () => ({ id: uuid(), glassId: 'x', thickness_m: 0.025 })) };
+    const outcome = PieceDocSchema.safeParse(deep);
+    expect(outcome.success).toBe(false);
+    if (!outcome.success) expect(problemOf(outcome.error).path).toBe('layers');
+  });
+
+  test('of one family gives a firing case with that family’s constants', () => {
+    const snapshot = snapshotOf(doc('clear-soft-96', 'clear-soft-96'), step, shelves);
+    if (!snapshot.ok) throw new Error(snapshot.problem.message);
+    expect(snapshot.value.firing.body.glass.annealing_C).toBe(508);
+    expect(snapshot.value.firing.body.joined).toBe(false);
+    expect(snapshot.value.familyName).toBe('Soft sheet 96');
+    expect(Object.keys(snapshot.value.firing.kiln).sort()).toEqual(Object.keys(KILN).sort());
+  });
+
+  test('of a single sheet is one solid', () => {
+    const snapshot = snapshotOf(doc('clear-soft-90'), step, shelves);
+    expect(snapshot.ok && snapshot.value.firing.body.joined).toBe(true);
+  });
+
+  test.each([
+    ['two families', doc('clear-soft-90', 'clear-soft-96'), step, 'mixed-families'],
+    ['an unknown glass', doc('moonstone'), step, 'unknown-id'],
+    ['an unknown kiln', doc('clear-soft-90'), { ...step, kilnId: 'none' }, 'unknown-id'],
+    ['an unknown controller', doc('clear-soft-90'), { ...step, controllerId: 'none' }, 'unknown-id'],
+  ])('of %s is refused', (_, piece, ofStep, code) => {
+    const snapshot = snapshotOf(piece, ofStep, shelves);
+    expect(snapshot.ok).toBe(false);
+    if (!snapshot.ok) expect(snapshot.problem.code).toBe(code);
+  });
+});
+
+describe('compute requests', () => {
+  const { id: _, name: __, source: ___, ...glass } = TYPICAL_FAMILIES[0];
+  const face = { kind: 'insulated' } as const;
+  const glassLayer = { of: 'glass', thickness_m: 0.006 } as const;
+  const shelf = { of: 'support', thickness_m: 0.016, conductivity_W_mK: 1.5, density_kg_m3: 2000, heatCapacity_J_kgK: 1050 } as const;
+  const simulation = { glass, faces: { top: face, bottom: face }, segments: [{ rate_C_per_h: 100, target_C: 500, hold_s: 0 }] };
+
+  test.each([
+    ['glass on a shelf', [shelf, glassLayer], true],
+    ['glass between supports', [shelf, glassLayer, glassLayer, shelf], true],
+    ['no glass', [shelf], false],
+    ['glass in two places', [glassLayer, shelf, glassLayer], false],
+  ])('a stack of %s is accepted: %s', (_name, stack, accepted) => {
+    expect(SimulationInputSchema.safeParse({ ...simulation, stack }).success).toBe(accepted);
+  });
+
+  test('compose fills school and limits that were left out, or left out in part', () => {
+    const request = {
+      body: { glass, layers: [{ thickness_m: 0.003 }], footprint: { shape: 'disc', diameter_m: 0.2 }, joined: true },
+      setup: { below: [shelf], faces: { top: face, bottom: face } },
+      kiln: KILN,
+      look: 'fullFuse',
+    };
+    expect(ComposeRequestSchema.parse(request)).toMatchObject({ school: DEFAULT_SCHOOL, limits: DEFAULT_LIMITS });
+    expect(ComposeRequestSchema.parse({ ...request, limits: { open_C: 60 } }).limits).toEqual({ ...DEFAULT_LIMITS, open_C: 60 });
+  });
+});
+
+describe('the OpenAPI document', () => {
+  const document = openApiDocument('1.2.3');
+
+  test('has every endpoint of the table under its method', () => {
+    for (const { path, method } of Object.values(api)) {
+      expect(document.paths[path.replace(/:(\w+)/g, '{$1}')]).toHaveProperty(method);
+    }
+  });
+
+  test('gives ranges and units to those who write clients', () => {
+    const text = JSON.stringify(document);
+    expect(text).toContain('"unit":"kg/m³"');
+    expect(text).toContain('"maximum":1700');
+  });
+});
