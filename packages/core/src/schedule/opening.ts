@@ -1,7 +1,7 @@
 /**
  * When the kiln may be opened: the drop to room air must not pull the skin beyond the limit. The peak skin
- * stress of a suddenly cooled plate is EαΔT/(1−ν) ÷ (1.5 + 3.25/Bi − 0.5·e^(−16/Bi)) (Cheng 1951, J. Am. Rocket
- * Soc. 21, 147; the fit is common for ceramics); the edge runs ahead of the middle by the across-lag besides.
+ * stress of a suddenly cooled plate is EαΔT/(1−ν) ÷ (1.5 + 3.25/Bi − 0.5·e^(−16/Bi)) (Manson 1953, NACA TN
+ * 2933); the edge runs ahead of the middle by the across-lag besides.
  * A ceiling set by the studio stands above both, for draughts and doubt.
  */
 import { footprintSpan } from '../body/footprint';
@@ -9,7 +9,7 @@ import { restrainedDifference } from '../glass/constants';
 import { acrossLag } from '../kiln/kiln';
 import { type FiringCase, bodyDepth } from './firingCase';
 
-/** Still room air on warm glass, radiation included, W/(m²K). */
+/** Still room air on a body just out of the kiln, radiation included, W/(m²K). */
 const ROOM_EXCHANGE_W_m2K = 10;
 
 /** Highest kiln temperature, °C, at which the kiln may be opened. */
