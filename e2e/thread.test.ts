@@ -165,6 +165,41 @@ describe('the thread, at 390 × 844', () => {
     expect(await beadValue(0)).toBe(before);
   });
 
+  step('a second finger during a drag puts the bead back', async () => {
+    const before = await beadValue(0);
+    await dragBead(0, 24, async () => {
+      expect(await beadValue(0)).not.toBe(before);
+      const second = await me.page.touchscreen.touchStart(80, 700);
+      await second.move(84, 700);
+      await me.beadAt(0, before);
+      await second.end();
+    });
+    expect(await beadValue(0)).toBe(before);
+  });
+
+  step('a change made just before leaving is kept', async () => {
+    await me.press('run-row-4');
+    await me.type('step-rate', '44');
+    await me.page.keyboard.press('Enter');
+    await me.page.reload();
+    await me.sees('run-row-4', /44 °C\/h/);
+    await me.press('run-row-4');
+    await me.type('step-rate', '41');
+    await me.page.keyboard.press('Enter');
+    await me.press('open-key-in');
+    await me.sees('key-in-4', /rate 41 /);
+    await me.page.goBack();
+    await me.sees('run-row-4', /41 °C\/h/);
+  });
+
+  step('the row of the open figures scrolls clear of them', async () => {
+    await me.press('run-row-6');
+    await me.find('segment-sheet');
+    const [row, sheet] = await Promise.all(['run-row-6', 'segment-sheet'].map(async (id) => (await me.find(id)).boundingBox()));
+    expect((row?.y ?? 0) + (row?.height ?? 0)).toBeLessThanOrEqual((sheet?.y ?? 0) + 1);
+    await me.press('close-sheet');
+  });
+
   step('back to computed restores it', async () => {
     await me.press('back-to-computed');
     await me.sees('schedule-state', /^as computed$/);

@@ -1,7 +1,7 @@
 /** A browser page used as a person would, that remembers everything that went wrong in it. */
 import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
+import { type Browser, type ElementHandle, type Page, launch as launchChromium } from 'puppeteer-core';
 import { ROOT } from './server';
 
 const AXE = readFileSync(join(ROOT, 'node_modules/axe-core/axe.min.js'), 'utf8');
@@ -15,7 +15,7 @@ const WAITING = { timeout: PATIENCE_MS, polling: 50 } as const;
 const LEAST_TARGET_PX = 48;
 
 export async function launch(): Promise<Browser> {
-  return puppeteer.launch({
+  return launchChromium({
     executablePath: process.env.CHROMIUM_PATH?.startsWith('/') ? process.env.CHROMIUM_PATH : `/usr/bin/${process.env.CHROMIUM_PATH ?? 'chromium'}`,
     args: [
       '--headless',

@@ -88,6 +88,11 @@ export const schedules = sqliteTable(
     segments: text('segments', { mode: 'json' }).$type<PurposefulSegment[]>().notNull(),
     snapshot: text('snapshot', { mode: 'json' }).$type<Snapshot>().notNull(),
     result: text('result', { mode: 'json' }).$type<Evaluation>().notNull(),
+    /** What lists show of it, so that they need not open the documents: hottest target, its hold, the whole length. */
+    work_C: real('work_c').notNull(),
+    work_s: real('work_s').notNull(),
+    total_s: real('total_s').notNull(),
+    kilnName: text('kiln_name').notNull(),
     createdAt: integer('created_at').notNull(),
   },
   (table) => [index('schedules_by_piece').on(table.pieceId, table.createdAt)],

@@ -1,33 +1,22 @@
 /** Recorded firings: each points at the schedule version it ran. */
-import { hottestSegment } from '@torvin/core';
 import type { Firing, FiringDetail, NewFiring } from '@torvin/schema';
-import { type SQL, desc, eq } from 'drizzle-orm';
+import { type SQL, desc, eq, getTableColumns } from 'drizzle-orm';
 import type { Database } from '../db/open';
 import { firings, pieces, schedules } from '../db/tables';
 import { NotFound, Taken } from './failures';
 import { findSchedule } from './schedules';
 
-function select(db: Database, where?: SQL): Firing[] {
-  const rows = db
-    .select({ firing: firings, pieceName: pieces.name, schedule: schedules })
+const { work_C, work_s, total_s, kilnName } = schedules;
+
+const select = (db: Database, where?: SQL): Firing[] =>
+  db
+    .select({ ...getTableColumns(firings), pieceName: pieces.name, work_C, work_s, total_s, kilnName })
     .from(firings)
     .innerJoin(pieces, eq(firings.pieceId, pieces.id))
     .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
     .where(where)
     .orderBy(desc(firings.firedAt), desc(firings.id))
     .all();
-  return rows.map(({ firing, pieceName, schedule }) => {
-    const work = schedule.segments[hottestSegment(schedule.segments)];
-    return {
-      ...firing,
-      pieceName,
-      work_C: work.target_C,
-      work_s: work.hold_s,
-      total_s: schedule.result.simulation.total_s,
-      kilnName: schedule.snapshot.kilnName,
-    };
-  });
-}
 
 export const listFirings = (db: Database): Firing[] => select(db);
 

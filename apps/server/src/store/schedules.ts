@@ -1,5 +1,5 @@
 /** Schedule versions: immutable rows, each with what it was made from and what the engine made of it. */
-import { type Evaluation, ProblemError } from '@torvin/core';
+import { type Evaluation, ProblemError, hottestSegment } from '@torvin/core';
 import { type NewSchedule, type Piece, type SavedSchedule, type Schedule, type Snapshot, snapshotOf } from '@torvin/schema';
 import { eq } from 'drizzle-orm';
 import type { Database } from '../db/open';
@@ -8,10 +8,16 @@ import { NotFound, Stale, Taken } from './failures';
 import { findPiece } from './pieces';
 import { allShelves } from './shelves';
 
+/** A schedule without the columns that only lists read. */
+function documentOf(row: typeof schedules.$inferSelect): Schedule {
+  const { work_C: _target, work_s: _hold, total_s: _length, kilnName: _kiln, ...document } = row;
+  return document;
+}
+
 export function findSchedule(db: Database, id: string): Schedule {
   const schedule = db.select().from(schedules).where(eq(schedules.id, id)).get();
   if (!schedule) throw new NotFound('schedule', id);
-  return schedule;
+  return documentOf(schedule);
 }
 
 /** What a schedule of this piece's step would be computed from now; refuses a save based on an older piece. */
@@ -30,7 +36,7 @@ export function alreadySaved(db: Database, pieceId: string, id: string): SavedSc
   const schedule = db.select().from(schedules).where(eq(schedules.id, id)).get();
   if (!schedule) return null;
   if (schedule.pieceId !== pieceId) throw new Taken('schedule', id);
-  return { schedule, piece: findPiece(db, pieceId) };
+  return { schedule: documentOf(schedule), piece: findPiece(db, pieceId) };
 }
 
 /** Adds the version and makes it its step's, in one transaction; the piece must still be as it was. */
@@ -42,7 +48,13 @@ export function addSchedule(db: Database, pieceId: string, wanted: NewSchedule, 
     if (before.version !== wanted.pieceVersion) throw new Stale('piece', before, wanted.pieceVersion);
     const { id, stepId, parentId, origin, segments } = wanted;
     if (parentId !== null && findSchedule(tx, parentId).pieceId !== pieceId) throw new NotFound('schedule', parentId);
-    const schedule = tx.insert(schedules).values({ id, pieceId, stepId, parentId, origin, segments, snapshot, result, createdAt: now }).returning().get();
+    const work = segments[hottestSegment(segments)];
+    const listed = { work_C: work.target_C, work_s: work.hold_s, total_s: result.simulation.total_s, kilnName: snapshot.kilnName };
+    const document = { id, pieceId, stepId, parentId, origin, segments, snapshot, result, createdAt: now };
+    tx.insert(schedules)
+      .values({ ...document, ...listed })
+      .run();
+    const schedule = findSchedule(tx, id);
     const doc: Piece['doc'] = {
       ...before.doc,
       steps: before.doc.steps.map((step) =>

@@ -3,14 +3,14 @@ import { formatDuration, formatTemperature, text } from '@torvin/core';
 import type { Firing } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { Link } from 'expo-router';
-import { FlatList, View } from 'react-native';
+import { View } from 'react-native';
 import { useFirings } from '@/data/firings';
 import { useStudio } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
-import { Screen } from '@/ui/Screen';
+import { ListScreen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { RESULT_WORDS, ResultSign } from './results';
 
@@ -18,15 +18,16 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
   const firings = useFirings();
   if (!firings.data) return <Waiting query={firings} title="Notebook" />;
   return (
-    <Screen title="Notebook" plain={beside} padded={false}>
-      {firings.data.length === 0 && <Notice tone="plain">Nothing fired yet: open a piece, compute its schedule, fire it, and record how it came out.</Notice>}
-      <FlatList
-        data={firings.data}
-        keyExtractor={({ id }) => id}
-        scrollEnabled={false}
-        renderItem={({ item }) => <FiringRow firing={item} current={item.id === currentId} />}
-      />
-    </Screen>
+    <ListScreen
+      title="Notebook"
+      plain={beside}
+      items={firings.data}
+      keyOf={({ id }) => id}
+      renderItem={(firing) => <FiringRow firing={firing} current={firing.id === currentId} />}
+      before={
+        firings.data.length === 0 && <Notice tone="plain">Nothing fired yet: open a piece, compute its schedule, fire it, and record how it came out.</Notice>
+      }
+    />
   );
 }
 

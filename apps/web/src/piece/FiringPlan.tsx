@@ -47,32 +47,30 @@ function PlanChooser({ piece, shelves, step }: { piece: Piece; shelves: Shelves;
   const { temperatureUnit } = useStudio();
   const [kilnId, setKilnId] = useState(step?.kilnId ?? shelves.kilns[0]?.id ?? '');
   const { plan, working, problem, stale } = usePlanFiring(piece, shelves);
+  const reach = ({ top_C }: Shelves['kilns'][number]): string => `to ${text(formatTemperature(top_C, temperatureUnit))}`;
   return (
-    <View>
-      <Choice
-        label="Look"
-        value="fullFuse"
-        options={[{ value: 'fullFuse', title: 'Full fuse', note: 'edges round and level, one flat body' }]}
-        onChange={() => undefined}
-        testID="look"
-      />
-      <Choice
-        label="Set-up"
-        value="bareShelf"
-        options={[{ value: 'bareShelf', title: 'Bare shelf', note: 'primed, on low posts; counted as one face cooling' }]}
-        onChange={() => undefined}
-        testID="setup"
-      />
-      <Choice
-        label="Kiln"
-        value={kilnId}
-        options={shelves.kilns.map(({ id, name, top_C }) => ({ value: id, title: name, note: `to ${text(formatTemperature(top_C, temperatureUnit))}` }))}
-        onChange={setKilnId}
-        testID="kiln"
-      />
+    <View style={{ gap: space.small }}>
+      <Words>
+        A full fuse on a bare shelf: edges round and level, one flat body. The shelf is primed and stands on low posts; it counts as one face cooling.
+      </Words>
+      {shelves.kilns.length > 1 ? (
+        <Choice
+          label="Kiln"
+          value={kilnId}
+          options={shelves.kilns.map((kiln) => ({ value: kiln.id, title: kiln.name, note: reach(kiln) }))}
+          onChange={setKilnId}
+          testID="kiln"
+        />
+      ) : (
+        shelves.kilns.map((kiln) => (
+          <Words key={kiln.id} size="label" tone="muted">
+            {`In the ${kiln.name}, ${reach(kiln)}`}
+          </Words>
+        ))
+      )}
       {stale}
       {problem && <Notice tone="warn">{problem.message}</Notice>}
-      <Action title={working ? 'Computing …' : 'Compute the schedule'} disabled={working || kilnId === ''} testID="compute" onPress={() => void plan(kilnId)} />
+      <Action title={working ? 'Computing …' : 'Compute a full fuse'} disabled={working || kilnId === ''} testID="compute" onPress={() => void plan(kilnId)} />
     </View>
   );
 }

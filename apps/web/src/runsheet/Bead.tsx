@@ -69,12 +69,8 @@ export const Bead = memo(function Bead({ index, x, y, right, value_C, least_C, m
         drag.current = dragFrom(now.current.value_C, absoluteX, performance.now());
         setHeld(true);
       })
-      .onUpdate(({ absoluteX, numberOfPointers }) => {
+      .onUpdate(({ absoluteX }) => {
         if (!drag.current) return;
-        if (numberOfPointers > 1) {
-          letGo.current(false);
-          return;
-        }
         const { least_C: least, most_C: most, scale: axis } = now.current;
         const before = drag.current.value_C;
         drag.current = dragTo(drag.current, absoluteX, performance.now(), axis.perPixel, least, most);
@@ -89,11 +85,17 @@ export const Bead = memo(function Bead({ index, x, y, right, value_C, least_C, m
 
   useEffect(() => {
     if (!held) return undefined;
+    const cancel = (): void => letGo.current(false);
     const escape = (event: KeyboardEvent): void => {
-      if (event.key === 'Escape') letGo.current(false);
+      if (event.key === 'Escape') cancel();
     };
     window.addEventListener('keydown', escape);
-    return () => window.removeEventListener('keydown', escape);
+    // A second finger anywhere; the first one's own press is long past.
+    window.addEventListener('pointerdown', cancel, true);
+    return () => {
+      window.removeEventListener('keydown', escape);
+      window.removeEventListener('pointerdown', cancel, true);
+    };
   }, [held]);
 
   const stepBy = (degrees: number): void => {

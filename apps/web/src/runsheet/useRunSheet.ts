@@ -117,15 +117,19 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     }
   }, [saveSchedule, schedule.stepId]);
 
-  // Leaving the page does not lose a change that is still resting.
+  // Neither leaving the page nor closing the tab loses a change that is still resting.
   const latestFlush = useRef(flush);
   latestFlush.current = flush;
-  useEffect(
-    () => () => {
+  useEffect(() => {
+    const leave = (): void => {
       if (timer.current) void latestFlush.current();
-    },
-    [],
-  );
+    };
+    window.addEventListener('pagehide', leave);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      leave();
+    };
+  }, []);
 
   const keep = (segments: PurposefulSegment[]): void => {
     setDraft(segments);

@@ -1,5 +1,5 @@
 /** The one strong colour: things that can be touched. */
-import Button from '@rneui/themed/dist/Button';
+import KitButton from '@rneui/themed/dist/Button';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET } from '@/theme/theme';
 
@@ -18,7 +18,7 @@ const TYPES = { main: 'solid', second: 'outline', plain: 'clear' } as const;
 export function Action({ title, onPress, kind = 'main', disabled = false, label, testID }: ActionProps) {
   const { colours } = useTheme();
   return (
-    <Button
+    <KitButton
       type={TYPES[kind]}
       title={title}
       onPress={onPress}

@@ -1,5 +1,5 @@
 /** A typed field with its label, what is wrong with it, and what would be right. */
-import Input from '@rneui/themed/dist/Input';
+import KitInput from '@rneui/themed/dist/Input';
 import type { KeyboardTypeOptions } from 'react-native';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
@@ -22,7 +22,7 @@ export function Field({ label, value, onChange, onBlur, onSubmit, error, hint, m
   const { colours } = useTheme();
   return (
     <View style={{ flex: 1 }}>
-      <Input
+      <KitInput
         label={label}
         accessibilityLabel={error ? `${label}. ${error}` : label}
         value={value}

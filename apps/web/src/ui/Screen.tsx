@@ -1,64 +1,114 @@
 /** One place or page: a header with the way back and the two switches, then content that scrolls by itself. */
 import { useRouter } from 'expo-router';
-import { type ReactNode, memo, useEffect } from 'react';
-import { ScrollView, View } from 'react-native';
+import { type ReactElement, type ReactNode, memo, useEffect } from 'react';
+import { FlatList, ScrollView, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
-import { COLUMN_WIDTH, space } from '@/theme/theme';
+import { COLUMN_WIDTH, TARGET, space } from '@/theme/theme';
 import { Action } from './Action';
 import { Switches } from './Switches';
 import { Words } from './Words';
 import { useLayout } from './useWidth';
 
-export interface ScreenProps {
+interface HeaderProps {
   title: string;
   /** Under the title, small. */
   subtitle?: ReactNode;
   back?: { title: string; href: string };
+  /** Leaves out the switches where another pane beside this one has them. */
+  plain?: boolean;
+}
+
+export interface ScreenProps extends HeaderProps {
   children: ReactNode;
   /** Stays at the bottom while the content scrolls. */
   footer?: ReactNode;
-  /** Leaves out the switches where another pane beside this one has them. */
-  plain?: boolean;
   padded?: boolean;
 }
 
-export function Screen({ title, subtitle, back, children, footer, plain = false, padded = true }: ScreenProps) {
-  const { colours } = useTheme();
-  const column = useLayout() === 'column';
-  useEffect(() => {
-    if (!plain) document.title = `${title} · Torvin`;
-  }, [title, plain]);
-  const width = column ? ({ maxWidth: COLUMN_WIDTH, width: '100%', alignSelf: 'center' } as const) : null;
+export function Screen({ children, footer, padded = true, ...header }: ScreenProps) {
+  const width = useColumnWidth();
   return (
-    <View style={{ flex: 1, backgroundColor: colours.ground }} role={plain ? undefined : 'main'}>
+    <Page plain={header.plain}>
       <ScrollView contentContainerStyle={{ flexGrow: 1, paddingBottom: space.huge }} testID="screen-scroll">
         <View style={width}>
-          <View style={{ paddingHorizontal: space.large, paddingTop: space.hair }}>
-            <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', minHeight: 48, marginLeft: -space.small }}>
-              {back ? <BackLink {...back} /> : <View />}
-              {!plain && <Switches />}
-            </View>
-            <Words size="heading" bold role="heading" aria-level={plain ? 2 : 1}>
-              {title}
-            </Words>
-            {typeof subtitle === 'string' ? (
-              <Words size="label" tone="muted">
-                {subtitle}
-              </Words>
-            ) : (
-              subtitle
-            )}
-          </View>
+          <Header {...header} />
           <View style={padded ? { paddingHorizontal: space.large, paddingTop: space.large } : { paddingTop: space.medium }}>{children}</View>
         </View>
       </ScrollView>
       {footer}
+    </Page>
+  );
+}
+
+export interface ListScreenProps<T> extends HeaderProps {
+  items: readonly T[];
+  keyOf(item: T): string;
+  renderItem(item: T): ReactElement;
+  /** Between the header and the list. */
+  before?: ReactNode;
+}
+
+/** A page that is one long list: only the rows in sight exist. */
+export function ListScreen<T>({ items, keyOf, renderItem, before, ...header }: ListScreenProps<T>) {
+  const width = useColumnWidth();
+  return (
+    <Page plain={header.plain}>
+      <FlatList
+        data={items}
+        keyExtractor={keyOf}
+        renderItem={({ item }) => <View style={width}>{renderItem(item)}</View>}
+        ListHeaderComponent={
+          <View style={[width, { paddingBottom: space.medium }]}>
+            <Header {...header} />
+            {before}
+          </View>
+        }
+        initialNumToRender={16}
+        testID="screen-scroll"
+      />
+    </Page>
+  );
+}
+
+function useColumnWidth() {
+  return useLayout() === 'column' ? ({ maxWidth: COLUMN_WIDTH, width: '100%', alignSelf: 'center' } as const) : null;
+}
+
+function Page({ plain = false, children }: { plain?: boolean; children: ReactNode }) {
+  const { colours } = useTheme();
+  return (
+    <View style={{ flex: 1, backgroundColor: colours.ground }} role={plain ? undefined : 'main'}>
+      {children}
+    </View>
+  );
+}
+
+function Header({ title, subtitle, back, plain = false }: HeaderProps) {
+  useEffect(() => {
+    if (!plain) document.title = `${title} · Torvin`;
+  }, [title, plain]);
+  return (
+    <View style={{ paddingHorizontal: space.large, paddingTop: space.hair }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', minHeight: TARGET, marginLeft: -space.small }}>
+        {back ? <BackLink {...back} /> : <View />}
+        {!plain && <Switches />}
+      </View>
+      <Words size="heading" bold role="heading" aria-level={plain ? 2 : 1}>
+        {title}
+      </Words>
+      {typeof subtitle === 'string' ? (
+        <Words size="label" tone="muted">
+          {subtitle}
+        </Words>
+      ) : (
+        subtitle
+      )}
     </View>
   );
 }
 
 /** Kept from rendering with the page: it never changes while a bead is dragged. */
-const BackLink = memo(function BackLink({ title, href }: NonNullable<ScreenProps['back']>) {
+const BackLink = memo(function BackLink({ title, href }: NonNullable<HeaderProps['back']>) {
   const router = useRouter();
   return <Action kind="plain" title={`‹ ${title}`} label={`Back to ${title}`} onPress={() => router.navigate(href as never)} />;
 });

@@ -79,6 +79,10 @@ CREATE TABLE `schedules` (
 	`segments` text NOT NULL,
 	`snapshot` text NOT NULL,
 	`result` text NOT NULL,
+	`work_c` real NOT NULL,
+	`work_s` real NOT NULL,
+	`total_s` real NOT NULL,
+	`kiln_name` text NOT NULL,
 	`created_at` integer NOT NULL,
 	FOREIGN KEY (`piece_id`) REFERENCES `pieces`(`id`) ON UPDATE no action ON DELETE no action
 );

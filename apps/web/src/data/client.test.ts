@@ -1,0 +1,44 @@
+import { api } from '@torvin/schema';
+import { type ApiProblem, call, problemOfError } from './client';
+
+const answer = (status: number, body: string) => jest.fn().mockResolvedValue({ ok: status < 400, status, json: async () => JSON.parse(body) as unknown });
+
+const problemFrom = async (fetched: jest.Mock): Promise<ApiProblem> => {
+  global.fetch = fetched as unknown as typeof fetch;
+  return call(api.piece, { id: 'a/b' }).then(
+    () => {
+      throw new Error('it went through');
+    },
+    (error: unknown) => error as ApiProblem,
+  );
+};
+
+describe('a call to the server', () => {
+  test('puts the id into the path and the body into JSON', async () => {
+    const fetched = answer(200, '{"theme":"dark"}');
+    global.fetch = fetched as unknown as typeof fetch;
+    await call(api.saveStudio, { body: { temperatureUnit: 'C', theme: 'dark' } });
+    expect(fetched.mock.calls[0]).toEqual(['/api/studio', expect.objectContaining({ method: 'PUT', body: '{"temperatureUnit":"C","theme":"dark"}' })]);
+    await problemFrom(answer(404, '{"code":"unknown-id","path":"id","message":"none"}'));
+    expect((global.fetch as jest.Mock).mock.calls[0][0]).toBe('/api/pieces/a%2Fb');
+  });
+
+  test('carries a problem through, with the current state of a stale save', async () => {
+    const problem = await problemFrom(answer(409, '{"code":"stale","path":"version","message":"changed","current":{"version":3}}'));
+    expect(problem).toMatchObject({ status: 409, problem: { code: 'stale' }, current: { version: 3 } });
+  });
+
+  test('names a server that does not answer', async () => {
+    const problem = await problemFrom(jest.fn().mockRejectedValue(new TypeError('Failed to fetch')));
+    expect(problem).toMatchObject({ status: 0, problem: { code: 'offline' } });
+  });
+
+  test('does not take a page of HTML for an answer', async () => {
+    const problem = await problemFrom(answer(502, '<html>'));
+    expect(problem.problem.code).toBe('unreadable-answer');
+  });
+
+  test('anything thrown becomes a problem', () => {
+    expect(problemOfError(new Error('odd'))).toEqual({ code: 'unexpected', path: '', message: 'odd' });
+  });
+});

@@ -1,0 +1,53 @@
+/** Calls the server by the endpoint table. Whatever goes wrong becomes one ApiProblem. */
+import type { Problem } from '@torvin/core';
+import type { AnswerOf, Endpoint, RequestOf } from '@torvin/schema';
+
+export class ApiProblem extends Error {
+  constructor(
+    readonly problem: Problem,
+    /** 0 when no answer came. */
+    readonly status: number,
+    /** The current state, with a stale save. */
+    readonly current?: unknown,
+  ) {
+    super(problem.message);
+    this.name = 'ApiProblem';
+  }
+}
+
+const OFFLINE: Problem = {
+  code: 'offline',
+  path: '',
+  message: 'No answer from the Torvin server. Is it running? What you entered stays here; try again when it is back.',
+};
+const UNREADABLE: Problem = { code: 'unreadable-answer', path: '', message: 'The server sent something that cannot be read.' };
+
+interface CallInput<E extends Endpoint> {
+  id?: string;
+  body?: RequestOf<E>;
+  signal?: AbortSignal;
+}
+
+export async function call<E extends Endpoint>(endpoint: E, { id, body, signal }: CallInput<E> = {}): Promise<AnswerOf<E>> {
+  const path = endpoint.path.replace(':id', encodeURIComponent(id ?? ''));
+  const response = await fetch(path, {
+    method: endpoint.method.toUpperCase(),
+    ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+    // A save goes through even when the tab is closed meanwhile.
+    keepalive: body !== undefined,
+    signal,
+  }).catch((error: unknown) => {
+    throw signal?.aborted ? error : new ApiProblem(OFFLINE, 0);
+  });
+  const answer: unknown = await response.json().catch(() => null);
+  if (response.ok && answer !== null) return answer as AnswerOf<E>;
+  if (isProblem(answer)) throw new ApiProblem(answer, response.status, answer.current);
+  throw new ApiProblem(UNREADABLE, response.status);
+}
+
+const isProblem = (value: unknown): value is Problem & { current?: unknown } =>
+  typeof value === 'object' && value !== null && 'message' in value && 'code' in value && 'path' in value;
+
+/** The problem of any thrown thing. */
+export const problemOfError = (error: unknown): Problem =>
+  error instanceof ApiProblem ? error.problem : { code: 'unexpected', path: '', message: error instanceof Error ? error.message : String(error) };

@@ -1,0 +1,23 @@
+/** The studio's settings, changed at once on the screen and kept on the server. */
+import { type Studio, api } from '@torvin/schema';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { call } from './client';
+
+const KEY = ['studio'];
+const UNTIL_LOADED: Studio = { temperatureUnit: 'C', theme: 'system' };
+
+export const useStudio = (): Studio => useQuery({ queryKey: KEY, queryFn: ({ signal }) => call(api.studio, { signal }) }).data ?? UNTIL_LOADED;
+
+export function useSaveStudio(): (change: Partial<Studio>) => void {
+  const client = useQueryClient();
+  const { mutate } = useMutation({
+    mutationFn: (body: Studio) => call(api.saveStudio, { body }),
+    scope: { id: 'studio' },
+    onError: () => client.invalidateQueries({ queryKey: KEY }),
+  });
+  return (change) => {
+    const next = { ...(client.getQueryData<Studio>(KEY) ?? UNTIL_LOADED), ...change };
+    client.setQueryData(KEY, next);
+    mutate(next);
+  };
+}
