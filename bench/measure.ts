@@ -1,5 +1,5 @@
 /** Medians of warm runs, and a yardstick that scales with the machine. */
-const WARM_UP_ROUNDS = 5;
+const WARM_UP_ROUNDS = 20;
 
 export const middle = (values: number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 

@@ -34,32 +34,69 @@ export function conductor(mesh: Mesh, faces: { top: Face; bottom: Face }, start_
   const last = n - 1;
   const temperature = new Float64Array(n).fill(start_C);
   const middle = new Float64Array(n);
+  // The factorised matrix: reciprocal pivots, and what each row takes from the row before and the row after it.
   const pivot = new Float64Array(n);
-  const factor = new Float64Array(n);
+  const fromBefore = new Float64Array(n);
+  const fromAfter = new Float64Array(n);
   let bottomRate = 0;
   let topRate = 0;
 
-  function factorise(implicit_s: number, hBottom: number, hTop: number): void {
-    let below = 0;
-    for (let i = 0; i < n; i += 1) {
-      const above = i < last ? implicit_s * conductance[i] : 0;
-      let diagonal = capacity[i] + below + above;
-      if (i === 0) diagonal += implicit_s * hBottom;
-      if (i === last) diagonal += implicit_s * hTop;
-      if (i > 0) diagonal -= below * factor[i - 1];
-      pivot[i] = 1 / diagonal;
-      factor[i] = above * pivot[i];
-      below = above;
+  /** Factorises, assembles the first stage and eliminates it forwards, in one pass; then substitutes back. */
+  function firstStage(implicit_s: number, hBottom: number, hTop: number, kilnStart_C: number, kilnMid_C: number): void {
+    const T = temperature;
+    let coupled = 0;
+    let share = 0;
+    let eliminated = 0;
+    let here = T[0];
+    let fromBelow = hBottom * (kilnStart_C - here + kilnMid_C);
+    let exchanged = implicit_s * hBottom;
+    for (let i = 0; i < last; i += 1) {
+      const k = conductance[i];
+      const above = implicit_s * k;
+      const c = capacity[i];
+      const p = 1 / (c + coupled + above + exchanged - coupled * share);
+      const next = T[i + 1];
+      const fromAbove = k * (next - here);
+      eliminated = (c * here + implicit_s * (fromBelow + fromAbove) + coupled * eliminated) * p;
+      middle[i] = eliminated;
+      pivot[i] = p;
+      fromBefore[i] = coupled * p;
+      share = above * p;
+      fromAfter[i] = share;
+      coupled = above;
+      exchanged = 0;
+      fromBelow = -fromAbove;
+      here = next;
+    }
+    const c = capacity[last];
+    const p = 1 / (c + coupled + implicit_s * hTop + exchanged - coupled * share);
+    pivot[last] = p;
+    fromBefore[last] = coupled * p;
+    let solved = (c * here + implicit_s * (fromBelow + hTop * (kilnStart_C - here + kilnMid_C)) + coupled * eliminated) * p;
+    middle[last] = solved;
+    for (let i = last - 1; i >= 0; i -= 1) {
+      solved = middle[i] + fromAfter[i] * solved;
+      middle[i] = solved;
     }
   }
 
-  /** Solves in place; right is both the right-hand side and the answer. */
-  function solve(right: Float64Array, implicit_s: number): void {
-    right[0] = right[0] * pivot[0];
-    for (let i = 1; i < n; i += 1) {
-      right[i] = (right[i] + implicit_s * conductance[i - 1] * right[i - 1]) * pivot[i];
+  /** The same for the second stage, with the matrix as it stands; leaves the answer in temperature. */
+  function secondStage(implicit_s: number, hBottom: number, hTop: number, kilnEnd_C: number): void {
+    const T = temperature;
+    let eliminated = 0;
+    let exchanged = implicit_s * hBottom * kilnEnd_C;
+    for (let i = 0; i < n; i += 1) {
+      if (i === last) exchanged += implicit_s * hTop * kilnEnd_C;
+      const right = capacity[i] * (FROM_MIDDLE * middle[i] - FROM_START * T[i]) + exchanged;
+      eliminated = right * pivot[i] + fromBefore[i] * eliminated;
+      T[i] = eliminated;
+      exchanged = 0;
     }
-    for (let i = last - 1; i >= 0; i -= 1) right[i] = right[i] + factor[i] * right[i + 1];
+    let solved = eliminated;
+    for (let i = last - 1; i >= 0; i -= 1) {
+      solved = T[i] + fromAfter[i] * solved;
+      T[i] = solved;
+    }
   }
 
   const self: Conductor = {
@@ -74,26 +111,11 @@ export function conductor(mesh: Mesh, faces: { top: Face; bottom: Face }, start_
       const topStart = T[last];
       const hBottom = exchange(faces.bottom, bottomStart + (bottomRate * dt_s) / 2, halfway);
       const hTop = exchange(faces.top, topStart + (topRate * dt_s) / 2, halfway);
-      factorise(implicit_s, hBottom, hTop);
-
       const fluxStart = hBottom * (kilnStart_C - bottomStart) + hTop * (kilnStart_C - topStart);
-      let fromBelow = hBottom * (kilnStart_C - bottomStart);
-      for (let i = 0; i < n; i += 1) {
-        const fromAbove = i < last ? conductance[i] * (T[i + 1] - T[i]) : hTop * (kilnStart_C - topStart);
-        middle[i] = capacity[i] * T[i] + implicit_s * (fromBelow + fromAbove);
-        fromBelow = -fromAbove;
-      }
-      middle[0] = middle[0] + implicit_s * hBottom * kilnMid;
-      middle[last] = middle[last] + implicit_s * hTop * kilnMid;
-      solve(middle, implicit_s);
+      firstStage(implicit_s, hBottom, hTop, kilnStart_C, kilnMid);
       const fluxMiddle = hBottom * (kilnMid - middle[0]) + hTop * (kilnMid - middle[last]);
-
-      for (let i = 0; i < n; i += 1) T[i] = capacity[i] * (FROM_MIDDLE * middle[i] - FROM_START * T[i]);
-      T[0] = T[0] + implicit_s * hBottom * kilnEnd_C;
-      T[last] = T[last] + implicit_s * hTop * kilnEnd_C;
-      solve(T, implicit_s);
+      secondStage(implicit_s, hBottom, hTop, kilnEnd_C);
       const fluxEnd = hBottom * (kilnEnd_C - T[0]) + hTop * (kilnEnd_C - T[last]);
-
       self.crossed_J_m2 += dt_s * (EARLY_WEIGHT * (fluxStart + fluxMiddle) + IMPLICIT * fluxEnd);
       bottomRate = (T[0] - bottomStart) / dt_s;
       topRate = (T[last] - topStart) / dt_s;

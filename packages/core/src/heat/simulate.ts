@@ -214,12 +214,13 @@ function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64Array) 
   const setsFromSegment = soak >= 0 ? soak + 1 : hottestSegment(segments) + 1;
   const setsFrom_C = soak >= 0 ? segments[soak].target_C + evenWithin_K : regimes.setsFrom_C;
   const { glassFrom, glassTo, glassJoints } = mesh;
+  const share = depthShares(mesh);
 
   const figures: SegmentFigures[] = [];
   const series: Series = { t_s: [], kiln_C: [], skin_C: [], core_C: [], joints: [] };
   let now = emptyFigures();
   let index = 0;
-  let mean = meanOf(temperature);
+  let mean = temperature[glassFrom];
   let coldest = mean;
   let through = 0;
   let spread = 0;
@@ -230,12 +231,6 @@ function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64Array) 
   let sampleEvery_s = Infinity;
   let sampled_C = NaN;
   let sampled_s = 0;
-
-  function meanOf(T: Float64Array): number {
-    let sum = (T[glassFrom] + T[glassTo]) / 2;
-    for (let i = glassFrom + 1; i < glassTo; i += 1) sum += T[i];
-    return sum / (glassTo - glassFrom);
-  }
 
   const bodyGauge = [pullGauge(mesh, temperature, glassFrom, glassTo)];
   const sheetGauges = glassJoints.slice(1).map((joint, i) => pullGauge(mesh, temperature, glassJoints[i], joint));
@@ -275,15 +270,16 @@ function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64Array) 
       if (now.kilnBest_C_per_h === null || perHour < now.kilnBest_C_per_h) now.kilnBest_C_per_h = perHour;
     },
     step(dt_s: number, t_s: number, kiln_C: number): void {
-      let low = Infinity;
-      let high = -Infinity;
-      for (let i = glassFrom; i <= glassTo; i += 1) {
+      let low = temperature[glassFrom];
+      let high = low;
+      const before = mean;
+      mean = share[0] * low;
+      for (let i = glassFrom + 1; i <= glassTo; i += 1) {
         const here = temperature[i];
         if (here < low) low = here;
-        if (here > high) high = here;
+        else if (here > high) high = here;
+        mean += share[i - glassFrom] * here;
       }
-      const before = mean;
-      mean = meanOf(temperature);
       const rate = (mean - before) / dt_s;
       coldest = low;
       through = high - low;
@@ -329,6 +325,18 @@ function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64Array) 
       figures.push(now);
     },
   };
+}
+
+/** Each glass node's share of the depth, index 0 at the underside; they sum to one. */
+function depthShares({ height_m, glassFrom, glassTo }: Mesh): Float64Array {
+  const shares = new Float64Array(glassTo - glassFrom + 1);
+  const depth = height_m[glassTo] - height_m[glassFrom];
+  for (let i = glassFrom; i < glassTo; i += 1) {
+    const half = (height_m[i + 1] - height_m[i]) / 2 / depth;
+    shares[i - glassFrom] += half;
+    shares[i + 1 - glassFrom] += half;
+  }
+  return shares;
 }
 
 const emptyFigures = (): SegmentFigures => ({
