@@ -200,7 +200,11 @@ describe('the thread, at 390 × 844', () => {
     await me.press('close-sheet');
   });
 
-  step('back to computed restores it', async () => {
+  step('back to computed restores it, even while a change is being saved', async () => {
+    await me.press('run-row-5');
+    await me.press('step-rate-less');
+    await me.press('close-sheet');
+    await new Promise((resolve) => setTimeout(resolve, 690));
     await me.press('back-to-computed');
     await me.sees('schedule-state', /^as computed$/);
     expect(await beadValue(2)).toBe(790);

@@ -8,13 +8,14 @@ import { Slot } from 'expo-router';
 import { useEffect } from 'react';
 import { GestureHandlerRootView } from 'react-native-gesture-handler';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { mayRecover } from '@/data/client';
 import { warmUp } from '@/engine/client';
 import { ThemeProvider } from '@/theme/ThemeContext';
 import { Frame } from '@/ui/Frame';
 
 const queries = new QueryClient({
   defaultOptions: {
-    queries: { networkMode: 'always', staleTime: 5000, retry: 1 },
+    queries: { networkMode: 'always', staleTime: 5000, retry: (count, error) => count < 1 && mayRecover(error) },
     mutations: { networkMode: 'always' },
   },
 });

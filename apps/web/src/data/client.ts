@@ -51,3 +51,6 @@ const isProblem = (value: unknown): value is Problem & { current?: unknown } =>
 /** The problem of any thrown thing. */
 export const problemOfError = (error: unknown): Problem =>
   error instanceof ApiProblem ? error.problem : { code: 'unexpected', path: '', message: error instanceof Error ? error.message : String(error) };
+
+/** Whether the same request may go through later: not what the server understood and refused. */
+export const mayRecover = (error: unknown): boolean => !(error instanceof ApiProblem) || error.status === 0 || error.status >= 500;

@@ -21,7 +21,7 @@ import {
 } from '@torvin/core';
 import { ScrollView, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
-import { space } from '@/theme/theme';
+import { COLUMN_WIDTH, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
 import { Stepper } from './Stepper';
@@ -77,7 +77,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onChan
       role="region"
       aria-label={`${ROLE_NAMES[segment.role]}, figures`}
     >
-      <ScrollView contentContainerStyle={{ paddingHorizontal: space.large, paddingBottom: space.small }}>
+      <ScrollView contentContainerStyle={{ paddingHorizontal: space.large, paddingBottom: space.small, maxWidth: COLUMN_WIDTH }}>
         <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
           <View style={{ flex: 1 }}>
             <Words bold>{ROLE_NAMES[segment.role]}</Words>

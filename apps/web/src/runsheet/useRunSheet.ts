@@ -8,7 +8,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { problemOfError } from '@/data/client';
-import { adoptPiece, useSavePiece, useSaveSchedule } from '@/data/pieces';
+import { adoptPiece, pieceKey, useSavePiece, useSaveSchedule } from '@/data/pieces';
 import { compute } from '@/engine/client';
 import { latestWins } from '@/engine/latest';
 import { staleCurrent } from '@/piece/useSaveOrChoose';
@@ -80,49 +80,57 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
   }, [draft, piece.version, schedule.id]);
 
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
-  const pending = useRef<PurposefulSegment[] | null>(null);
+  /** What is to be saved, with the id it keeps through every try, so that a try that did arrive counts once. */
+  const pending = useRef<{ id: string; segments: PurposefulSegment[] } | null>(null);
   const running = useRef(false);
 
-  const flush = useCallback(async (): Promise<void> => {
+  function refused(error: unknown): void {
+    const current = staleCurrent(error);
+    if (current) setElsewhere(current);
+    else setProblem(problemOfError(error));
+  }
+
+  const save = useCallback(async (): Promise<void> => {
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
-    if (running.current) return;
     running.current = true;
     setSaving(true);
     try {
       while (pending.current) {
-        const segments = pending.current;
+        const wanted = pending.current;
         const saved = await saveSchedule.mutateAsync({
-          id: uuid(),
+          ...wanted,
           stepId: schedule.stepId,
           parentId: base.current.parentId,
           origin: 'edited',
-          segments,
           pieceVersion: base.current.version,
         });
         base.current = { version: saved.piece.version, parentId: saved.schedule.id };
-        if (pending.current === segments) {
+        if (pending.current === wanted) {
           pending.current = null;
-          setDraft((now) => (now === segments ? null : now));
+          setDraft((now) => (now === wanted.segments ? null : now));
         }
       }
       setProblem(null);
     } catch (error) {
-      const current = staleCurrent(error);
-      if (current) setElsewhere(current);
-      else setProblem(problemOfError(error));
+      refused(error);
     } finally {
       running.current = false;
       setSaving(false);
     }
   }, [saveSchedule, schedule.stepId]);
 
+  const inFlight = useRef(Promise.resolve());
+  const flush = useCallback((): void => {
+    if (!running.current) inFlight.current = save();
+  }, [save]);
+
   // Neither leaving the page nor closing the tab loses a change that is still resting.
   const latestFlush = useRef(flush);
   latestFlush.current = flush;
   useEffect(() => {
     const leave = (): void => {
-      if (timer.current) void latestFlush.current();
+      if (timer.current) latestFlush.current();
     };
     window.addEventListener('pagehide', leave);
     return () => {
@@ -133,9 +141,9 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
 
   const keep = (segments: PurposefulSegment[]): void => {
     setDraft(segments);
-    pending.current = segments;
+    pending.current = { id: uuid(), segments };
     if (timer.current) clearTimeout(timer.current);
-    timer.current = setTimeout(() => void flush(), REST_BEFORE_SAVING_MS);
+    timer.current = setTimeout(flush, REST_BEFORE_SAVING_MS);
   };
 
   const forget = (): void => {
@@ -147,7 +155,20 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     setElsewhere(null);
   };
 
-  const step = piece.doc.steps.find(({ id }) => id === schedule.stepId);
+  /** Points the step at its computed schedule again, after a save that may still be under way. */
+  async function restore(): Promise<void> {
+    await inFlight.current;
+    const now = client.getQueryData<Piece>(pieceKey(piece.id)) ?? piece;
+    const step = now.doc.steps.find(({ id }) => id === schedule.stepId);
+    if (!step?.computedId || step.scheduleId === step.computedId) return;
+    const { computedId } = step;
+    const steps = now.doc.steps.map((one) => (one.id === step.id ? { ...one, scheduleId: computedId } : one));
+    try {
+      await savePiece.mutateAsync({ name: now.name, doc: { ...now.doc, steps }, version: now.version });
+    } catch (error) {
+      refused(error);
+    }
+  }
 
   return {
     segments: shown,
@@ -158,23 +179,11 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     problem,
     elsewhere,
     preview: setDraft,
-    cancel: () => setDraft(pending.current),
+    cancel: () => setDraft(pending.current?.segments ?? null),
     keep,
     backToComputed() {
       forget();
-      if (!step?.computedId || step.scheduleId === step.computedId) return;
-      const { computedId } = step;
-      const steps = piece.doc.steps.map((one) => (one.id === step.id ? { ...one, scheduleId: computedId } : one));
-      savePiece.mutate(
-        { name: piece.name, doc: { ...piece.doc, steps }, version: base.current.version },
-        {
-          onError(error) {
-            const current = staleCurrent(error);
-            if (current) setElsewhere(current);
-            else setProblem(problemOfError(error));
-          },
-        },
-      );
+      void restore();
     },
     takeTheirs() {
       if (elsewhere) adoptPiece(client, elsewhere);
@@ -184,12 +193,12 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
       if (!elsewhere) return;
       base.current = { ...base.current, version: elsewhere.version };
       setElsewhere(null);
-      pending.current ??= shown;
-      void flush();
+      pending.current ??= { id: uuid(), segments: shown };
+      flush();
     },
     retry() {
       setProblem(null);
-      if (pending.current) void flush();
+      if (pending.current) flush();
     },
   };
 }

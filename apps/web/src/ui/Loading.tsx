@@ -1,6 +1,6 @@
 /** What stands where data is not there yet, or did not come. */
 import type { UseQueryResult } from '@tanstack/react-query';
-import { problemOfError } from '@/data/client';
+import { mayRecover, problemOfError } from '@/data/client';
 import { Action } from './Action';
 import { Notice } from './Notice';
 import { Screen, type ScreenProps } from './Screen';
@@ -10,7 +10,7 @@ export function Waiting({ query, title, back }: { query: Pick<UseQueryResult, 'e
   return (
     <Screen title={title} back={back}>
       {query.error ? (
-        <Notice tone="warn" actions={<Action kind="second" title="Try again" onPress={() => void query.refetch()} />}>
+        <Notice tone="warn" actions={mayRecover(query.error) && <Action kind="second" title="Try again" onPress={() => void query.refetch()} />}>
           {problemOfError(query.error).message}
         </Notice>
       ) : (
