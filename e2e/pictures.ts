@@ -16,7 +16,11 @@ async function take(me: Visitor, name: string): Promise<void> {
   await me.page.screenshot({ path: `${FOLDER}/${name}.png` });
 }
 
-const toTop = (me: Visitor): Promise<void> => me.page.evaluate(() => document.querySelector('[data-testid="screen-scroll"]')?.scrollTo(0, 0));
+const toTop = (me: Visitor): Promise<void> =>
+  me.page.evaluate(() => {
+    const scroll = document.querySelector('[data-testid="screen-scroll"]');
+    if (scroll) scroll.scrollTop = 0;
+  });
 
 const phone = await Visitor.open(browser, PHONE);
 await phone.page.goto(studio.address);

@@ -59,8 +59,9 @@ export class Visitor {
     });
     page.on('pageerror', (error) => visitor.troubles.push(`page: ${String(error)}`));
     page.on('requestfailed', (request) => {
-      // An aborted request is the app dropping what nobody waits for any more.
-      if (request.failure()?.errorText !== 'net::ERR_ABORTED') visitor.troubles.push(`request: ${request.url()} ${request.failure()?.errorText}`);
+      // Leaving a page ends what it was still reading; a save must never be among that.
+      const ended = request.method() === 'GET' && request.failure()?.errorText === 'net::ERR_ABORTED';
+      if (!ended) visitor.troubles.push(`request: ${request.method()} ${request.url()} ${request.failure()?.errorText}`);
     });
     page.on('response', (response) => {
       if (response.status() >= 400 && !visitor.expectedStatuses.has(response.status())) visitor.troubles.push(`status ${response.status()}: ${response.url()}`);

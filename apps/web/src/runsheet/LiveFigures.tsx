@@ -79,7 +79,7 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
         note={`of ${formatStress(limits.pull_Pa).figure} allowed`}
         testID="live-pull"
       />
-      <FigureBlock label="in all" value={length} note={`opens ${opens}`} testID="live-length" />
+      <FigureBlock label="in all" value={length} note={`to ${opens}`} testID="live-length" />
       <Spoken
         text={`Core to skin ${text(formatDifference(setting, unit))}, heat work ${percent(work.mean / aim)} percent, pull ${text(formatStress(pull))}, opens ${opens}.`}
       />

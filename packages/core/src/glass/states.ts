@@ -8,7 +8,7 @@ export type StateName = 'set' | 'anneals' | 'softens' | 'bends' | 'sticks' | 'le
 
 /** log10 η, Pa·s, where each state begins on the way up, in order of rising temperature. */
 export const STATE_BEGINS_AT: readonly { name: StateName; logEta: number; meaning: string }[] = [
-  { name: 'anneals', logEta: 13.9, meaning: 'strain relaxes within hours to seconds' },
+  { name: 'anneals', logEta: 14.2, meaning: 'strain relaxes within hours to seconds' },
   { name: 'softens', logEta: 11, meaning: 'past brittle, still stiff' },
   { name: 'bends', logEta: 10, meaning: 'sags under its own weight' },
   { name: 'sticks', logEta: 7.3, meaning: 'pieces that touch join' },
