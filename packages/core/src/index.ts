@@ -20,6 +20,8 @@ export * from './heat/pull';
 export * from './heat/simulate';
 export * from './flow/heatWork';
 export * from './flow/squeeze';
+export * from './stress/relaxation';
+export * from './stress/plate';
 export * from './schedule/segment';
 export * from './schedule/limits';
 export * from './schedule/firingCase';

@@ -53,6 +53,11 @@ export const SimulationResultSchema = z.object({
   steps: z.number().int(),
   energy: z.object({ stored_J_m2: z.number(), crossed_J_m2: z.number() }),
   stalled: z.object({ segment: z.number().int(), at_C: z.number() }).nullable(),
+  residual: z
+    .array(z.object({ z_m: z.number(), stress_Pa: z.number() }))
+    .optional()
+    .meta({ description: 'Through the depth at room temperature, tension positive; asked for with stress' }),
+  bow_perM: z.number().optional(),
   series: z
     .object({
       t_s: numbers,

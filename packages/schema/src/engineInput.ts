@@ -8,6 +8,7 @@ import type {
   KilnConstants,
   Limits,
   PurposefulSegment,
+  RelaxationConstants,
   School,
   Segment,
   SetUp,
@@ -145,6 +146,21 @@ const segments = z
   .min(1, { error: 'A schedule needs at least one segment.' })
   .max(SEGMENTS_AT_MOST, { error: `At most ${SEGMENTS_AT_MOST} segments.` });
 
+const spectrum = z
+  .array(z.strictObject({ weight: quantity('Weight', '', 0, 1), ratio: quantity('Ratio', '', 1e-8, 1e4) }))
+  .min(1)
+  .max(12)
+  .refine((terms) => Math.abs(terms.reduce((sum, { weight }) => sum + weight, 0) - 1) < 1e-3, { error: 'The weights of a spectrum must sum to 1.' });
+
+export const RelaxationSchema = z.strictObject({
+  meltExpansion_perK: quantity('Expansion of the melt', '1/K', 1e-7, 2e-4),
+  stress: spectrum,
+  structure: spectrum,
+  structureOverStress: quantity('Structure over stress', '', 0.1, 100),
+  nonLinearity: quantity('Non-linearity', '', 0.1, 1),
+  activation_K: quantity('Activation', 'K', 1e4, 3e5),
+}) satisfies z.ZodType<RelaxationConstants>;
+
 export const SimulationInputSchema = z
   .strictObject({
     glass: Glass,
@@ -156,6 +172,7 @@ export const SimulationInputSchema = z
     acrossLag_s: quantity('Across-lag', 's', 0, 36000).optional(),
     looseSheets: z.boolean().optional(),
     evenWithin_K: quantity('Even within', 'K', 0.1, 10).optional(),
+    stress: z.strictObject({ support: oneOf('Support', ['free', 'flat']), relaxation: RelaxationSchema.optional() }).optional(),
     series: z.boolean().optional(),
   })
   .refine((input) => descends(input.segments, input.kiln !== undefined), {

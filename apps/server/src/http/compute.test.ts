@@ -35,6 +35,24 @@ describe('the compute API on cases sent by someone else', () => {
     expect(answer.series).toBeUndefined();
   });
 
+  test('tells the residual stress, free to bow, that balances over the depth', async () => {
+    const cooling = {
+      ...simulation,
+      start_C: 560,
+      segments: [
+        { rate_C_per_h: 13, target_C: 380, hold_s: 0 },
+        { rate_C_per_h: 26, target_C: 30, hold_s: 0 },
+      ],
+    };
+    const { body: answer } = await server.ask('POST', '/api/compute/simulate', { ...cooling, stress: { support: 'free' } });
+    const stresses: number[] = answer.residual.map(({ stress_Pa }: { stress_Pa: number }) => stress_Pa);
+    expect(answer.residual[0].z_m).toBe(0);
+    expect(answer.residual.at(-1).z_m).toBeCloseTo(0.025, 12);
+    expect(Math.max(...stresses) / 1e6).toBeCloseTo(0.28, 1);
+    const { body: refused } = await server.ask('POST', '/api/compute/simulate', { ...cooling, stress: { support: 'hung' } });
+    expect(refused).toMatchObject({ path: 'stress.support', code: 'not-a-choice' });
+  });
+
   test('composes a schedule that says why, what limits it and by what margin', async () => {
     const { body: answer } = await server.ask('POST', '/api/compute/compose', composition);
     expect(answer.converged).toBe(true);

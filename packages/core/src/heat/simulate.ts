@@ -10,6 +10,8 @@ import { type Vft, fluidity, temperatureAt, viscosityOf } from '../glass/viscosi
 import type { KilnConstants } from '../kiln/kiln';
 import { perSecond } from '../units/convert';
 import type { Segment } from '../schedule/segment';
+import { type Support, plateStress } from '../stress/plate';
+import { type RelaxationConstants, typicalRelaxation } from '../stress/relaxation';
 import { conductor } from './conduct';
 import type { Face } from './exchange';
 import { LARGEST_STEP_K, LARGEST_STEP_S, STALLED_K_PER_S, kilnRate } from './kilnPath';
@@ -30,6 +32,8 @@ export interface SimulationInput {
   looseSheets?: boolean;
   /** Through plus across under which the body counts as even, K. */
   evenWithin_K?: number;
+  /** Asks for the residual stress, free to bow or held flat; costs about as much again as the heat. */
+  stress?: { support: Support; relaxation?: RelaxationConstants };
   /** Asks for the temperature curves. */
   series?: boolean;
   /** Finer or coarser than the default, for checks of convergence. */
@@ -86,6 +90,10 @@ export interface SimulationResult {
   energy: { stored_J_m2: number; crossed_J_m2: number };
   /** Set where the kiln could get no further, or after 90 days; later segments are not simulated. */
   stalled: { segment: number; at_C: number } | null;
+  /** Stress through the depth once the whole body is at room temperature, tension positive; z from its underside. */
+  residual?: { z_m: number; stress_Pa: number }[];
+  /** What it has bowed by, 1/m; positive where the top has grown longer. */
+  bow_perM?: number;
   series?: Series;
 }
 
@@ -112,6 +120,8 @@ const EVEN_WITHIN_K = 1;
 /** A hold's last creep may be rounding of either sign, K/s. */
 const STILL_K_PER_S = -1e-6;
 const DEFAULT_START_C = 20;
+/** Residual stress is told for a body all at this temperature. */
+const ROOM_C = 20;
 const SAMPLES_PER_RAMP = 24;
 const SAMPLES_PER_HOLD = 12;
 const LONGEST_FIRING_S = 90 * 24 * 3600;
@@ -199,6 +209,7 @@ export function simulateFiring(input: SimulationInput): SimulationResult {
     energy: { stored_J_m2: stored, crossed_J_m2: body.crossed_J_m2 },
     stalled,
     ...(input.series ? { series: watch.series } : {}),
+    ...watch.residual(),
   };
 }
 
@@ -215,6 +226,11 @@ function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64Array) 
   const setsFrom_C = soak >= 0 ? segments[soak].target_C + evenWithin_K : regimes.setsFrom_C;
   const { glassFrom, glassTo, glassJoints } = mesh;
   const share = depthShares(mesh);
+
+  const depth = mesh.height_m.subarray(glassFrom, glassTo + 1);
+  const plate = input.stress
+    ? plateStress(glass, input.stress.relaxation ?? typicalRelaxation(glass), depth, temperature.subarray(glassFrom, glassTo + 1), input.stress.support)
+    : null;
 
   const figures: SegmentFigures[] = [];
   const series: Series = { t_s: [], kiln_C: [], skin_C: [], core_C: [], joints: [] };
@@ -269,7 +285,13 @@ function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64Array) 
       const perHour = rate_K_per_s * 3600;
       if (now.kilnBest_C_per_h === null || perHour < now.kilnBest_C_per_h) now.kilnBest_C_per_h = perHour;
     },
+    residual(): Pick<SimulationResult, 'residual' | 'bow_perM'> {
+      if (!plate) return {};
+      const { stress_Pa, curvature_perM } = plate.residual(ROOM_C);
+      return { residual: Array.from(stress_Pa, (stress, i) => ({ z_m: depth[i] - depth[0], stress_Pa: stress })), bow_perM: curvature_perM };
+    },
     step(dt_s: number, t_s: number, kiln_C: number): void {
+      plate?.step(dt_s);
       let low = temperature[glassFrom];
       let high = low;
       const before = mean;

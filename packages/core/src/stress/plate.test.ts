@@ -1,0 +1,204 @@
+import { SOFT_90, sheetsOf, slab } from '../testCases';
+import { diffusivity, restrainedStress, shearModulus } from '../glass/constants';
+import { type SimulationResult, simulateFiring } from '../heat/simulate';
+import { simulationOf } from '../schedule/firingCase';
+import type { Segment } from '../schedule/segment';
+import { type Support, plateStress } from './plate';
+import { normalised, stressTime, typicalRelaxation } from './relaxation';
+
+const DEPTH = 0.025;
+const RATE = 13;
+
+interface Cooling {
+  depth_m?: number;
+  rate_C_per_h?: number;
+  openFaces?: 1 | 2;
+  support?: Support;
+  soak?: { at_C: number; hold_s: number };
+  resolution?: { glassIntervals?: number; stepShare?: number };
+}
+
+/** Cools a slab from 560 °C, past a soak if there is one, at a steady rate to 380 °C, then faster to room. */
+function cooled({ depth_m = DEPTH, rate_C_per_h = RATE, openFaces = 2, support = 'free', soak, resolution }: Cooling): SimulationResult {
+  const segments: Segment[] = [
+    ...(soak ? [{ rate_C_per_h: 100, target_C: soak.at_C, hold_s: soak.hold_s }] : []),
+    { rate_C_per_h, target_C: 380, hold_s: 0 },
+    { rate_C_per_h: 2 * rate_C_per_h, target_C: 30, hold_s: 0 },
+  ];
+  return simulateFiring({ ...slab(depth_m, openFaces, segments, 560), stress: { support }, resolution });
+}
+
+const stresses = ({ residual }: SimulationResult): number[] => (residual ?? []).map(({ stress_Pa }) => stress_Pa);
+
+/** Integral of stress, and of stress times its arm, over depth, as shares of the greatest stress. */
+function sums(result: SimulationResult): { force: number; moment: number } {
+  const profile = result.residual ?? [];
+  const depth = profile[profile.length - 1].z_m;
+  const scale = Math.max(...profile.map(({ stress_Pa }) => Math.abs(stress_Pa))) * depth;
+  let force = 0;
+  let moment = 0;
+  for (let i = 1; i < profile.length; i += 1) {
+    for (const { z_m, stress_Pa } of [profile[i - 1], profile[i]]) {
+      const part = (stress_Pa * (profile[i].z_m - profile[i - 1].z_m)) / 2;
+      force += part;
+      moment += (part * (z_m - depth / 2)) / depth;
+    }
+  }
+  return { force: force / scale, moment: moment / scale };
+}
+
+const middleOf = (result: SimulationResult): number => {
+  const list = stresses(result);
+  return list[(list.length - 1) / 2];
+};
+
+const classical = (depth_m: number, rate_C_per_h: number): number =>
+  restrainedStress(SOFT_90, ((rate_C_per_h / 3600) * depth_m ** 2) / (24 * diffusivity(SOFT_90)));
+
+describe('residual stress after a slow cool with both faces open', () => {
+  const usual = cooled({});
+
+  test('is symmetric and sums to zero', () => {
+    const list = stresses(usual);
+    list.forEach((stress, i) => expect(Math.abs(stress - list[list.length - 1 - i])).toBeLessThan(1e-3 * Math.abs(list[0])));
+    expect(Math.abs(sums(usual).force)).toBeLessThan(1e-9);
+    expect(Math.abs(sums(usual).moment)).toBeLessThan(1e-9);
+  });
+
+  test('presses the skin twice as hard as it pulls the middle, within 5 %', () => {
+    expect(middleOf(usual)).toBeGreaterThan(0);
+    expect(Math.abs(-stresses(usual)[0] / middleOf(usual) / 2 - 1)).toBeLessThan(0.05);
+  });
+
+  test('is 1.5 to 1.8 times the classical EαRL²/(24κ(1−ν)), because the structure shrinks too', () => {
+    const ratio = middleOf(usual) / classical(DEPTH, RATE);
+    expect(ratio).toBeGreaterThan(1.5);
+    expect(ratio).toBeLessThan(1.8);
+  });
+
+  test.each([
+    ['R', { rate_C_per_h: 2 * RATE }, 2],
+    ['L²', { depth_m: DEPTH / 2 }, 1 / 4],
+  ])('is proportional to %s within 5 %%', (_, change, factor) => {
+    expect(Math.abs(middleOf(cooled(change)) / middleOf(usual) / factor - 1)).toBeLessThan(0.05);
+  });
+
+  test.each([
+    ['mesh', { glassIntervals: 80 }],
+    ['step', { stepShare: 0.5 }],
+  ])('changes by under 2 %% when the %s is halved', (_, resolution) => {
+    expect(Math.abs(middleOf(cooled({ resolution })) / middleOf(usual) - 1)).toBeLessThan(0.02);
+  });
+});
+
+describe('a plate with one face open', () => {
+  const free = cooled({ openFaces: 1 });
+
+  test('free to bow keeps the same stress as with two within 5 %, without a moment', () => {
+    expect(Math.abs(middleOf(free) / middleOf(cooled({})) - 1)).toBeLessThan(0.05);
+    expect(Math.abs(sums(free).moment)).toBeLessThan(1e-9);
+  });
+
+  test('bows by micrometres over 300 mm', () => {
+    const rise_m = (Math.abs(free.bow_perM ?? 0) * 0.3 ** 2) / 8;
+    expect(rise_m).toBeGreaterThan(1e-9);
+    expect(rise_m).toBeLessThan(1e-5);
+  });
+
+  test('held flat bears about four times as much: 0.29 and 1.17 MPa for 25 mm at 13 °C/h', () => {
+    const flat = cooled({ openFaces: 1, support: 'flat' });
+    expect(Math.max(...stresses(free)) / 0.29e6).toBeCloseTo(1, 1);
+    expect(Math.max(...stresses(flat)) / 1.17e6).toBeCloseTo(1, 1);
+    expect(Math.abs(sums(flat).force)).toBeLessThan(1e-9);
+  });
+});
+
+describe('a lower soak', () => {
+  const fromAnnealing = middleOf(cooled({ soak: { at_C: 515, hold_s: 4 * 3600 } }));
+
+  test('held long enough leaves less stress than one at the annealing point', () => {
+    expect(middleOf(cooled({ soak: { at_C: 482, hold_s: 4 * 3600 } }))).toBeLessThan(fromAnnealing);
+  });
+
+  test('held for half an hour leaves more', () => {
+    expect(middleOf(cooled({ soak: { at_C: 482, hold_s: 1800 } }))).toBeGreaterThan(fromAnnealing);
+  });
+
+  test('at the annealing point its length hardly matters', () => {
+    const longer = middleOf(cooled({ soak: { at_C: 515, hold_s: 8 * 3600 } }));
+    expect(Math.abs(longer / fromAnnealing - 1)).toBeLessThan(0.02);
+  });
+});
+
+describe('an imposed stress', () => {
+  /**
+   * Share left, after a hold, of a stress put in at once by a jump of the middle's temperature. The melt expands like
+   * the solid here, so that the structure, which follows the jump slowly, puts in no strain of its own.
+   */
+  function left(at_C: number, hold_s: number): number {
+    const relaxation = { ...typicalRelaxation(SOFT_90), meltExpansion_perK: SOFT_90.expansion_perK };
+    const height_m = new Float64Array([0, 0.0025, 0.005, 0.0075, 0.01]);
+    const temperature = new Float64Array(5).fill(at_C);
+    const plate = plateStress(SOFT_90, relaxation, height_m, temperature, 'flat');
+    temperature.set([at_C, at_C - 1, at_C - 2, at_C - 1, at_C]);
+    plate.step(1e-6);
+    const imposed = plate.stress_Pa[2];
+    for (let t = 0; t < hold_s; t += 10) plate.step(10);
+    return plate.stress_Pa[2] / imposed;
+  }
+
+  test('is under 1 % after 4 h at the strain point and after 15 min at the annealing point', () => {
+    expect(Math.abs(left(488, 4 * 3600))).toBeLessThan(0.01);
+    expect(Math.abs(left(515, 15 * 60))).toBeLessThan(0.01);
+  });
+
+  test('is mostly still there after 15 min sixty degrees under the strain point', () => {
+    expect(left(428, 15 * 60)).toBeGreaterThan(0.65);
+  });
+});
+
+describe('relaxation', () => {
+  test('has the mean time η/G at the annealing point and slows with frozen structure', () => {
+    const time = stressTime(SOFT_90, typicalRelaxation(SOFT_90));
+    expect(time(515, 515)).toBeCloseTo(1e12 / shearModulus(SOFT_90), 6);
+    expect(time(488, 488)).toBeGreaterThan(time(488, 515));
+    expect(Math.log10(time(488, 488) / time(515, 515))).toBeCloseTo(1.5, 1);
+  });
+
+  test('spectra are scaled to a weight and a mean of one', () => {
+    const terms = normalised([
+      { weight: 2, ratio: 3 },
+      { weight: 6, ratio: 7 },
+    ]);
+    expect(terms.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 12);
+    expect(terms.reduce((sum, { weight, ratio }) => sum + weight * ratio, 0)).toBeCloseTo(1, 12);
+  });
+});
+
+describe('within a firing', () => {
+  const segments: Segment[] = [
+    { rate_C_per_h: 100, target_C: 560, hold_s: 0 },
+    { rate_C_per_h: 100, target_C: 800, hold_s: 900 },
+    { rate_C_per_h: null, target_C: 483, hold_s: 6000 },
+    { rate_C_per_h: 14, target_C: 425, hold_s: 0 },
+    { rate_C_per_h: 40, target_C: 60, hold_s: 0 },
+  ];
+  const firing = { ...simulationOf(sheetsOf(4, 0.006), segments), stress: { support: 'free' as const } };
+
+  test('what happened before the work is forgotten', () => {
+    const gentle = { ...firing, segments: segments.map((one, i) => (i === 0 ? { ...one, rate_C_per_h: 30 } : one)) };
+    expect(Math.abs(Math.max(...stresses(simulateFiring(gentle))) / Math.max(...stresses(simulateFiring(firing))) - 1)).toBeLessThan(1e-3);
+  });
+
+  test('a faster first cool leaves more', () => {
+    const fast = { ...firing, segments: segments.map((one, i) => (i === 3 ? { ...one, rate_C_per_h: 60 } : one)) };
+    expect(Math.max(...stresses(simulateFiring(fast)))).toBeGreaterThan(1.5 * Math.max(...stresses(simulateFiring(firing))));
+  });
+
+  test('the heat is the same with and without it', () => {
+    const { residual, bow_perM, ...heat } = simulateFiring(firing);
+    expect(residual).toHaveLength(41);
+    expect(bow_perM).toBeDefined();
+    expect(heat).toEqual(simulateFiring({ ...firing, stress: undefined }));
+  });
+});

@@ -1,0 +1,70 @@
+/**
+ * How glass relaxes: structure and stress, both slowed alike by temperature and by frozen structure.
+ *
+ * Tool 1946 and Narayanaswamy 1971 (J. Am. Ceram. Soc. 54, 491): the structure is described by a fictive temperature
+ * Tf that follows T with a spectrum of times, each scaled by exp(H·[x/T + (1−x)/Tf − 1/Tref]), temperatures in K.
+ * Stress relaxes by a generalised Maxwell model with the same scaling; its mean time is η/G.
+ */
+import { type GlassConstants, shearModulus } from '../glass/constants';
+import { LOG_VISCOSITY } from '../glass/viscosity';
+
+export interface SpectrumTerm {
+  /** Share of the whole; all weights sum to one. */
+  weight: number;
+  /** Time of this term over the mean time; weight times ratio sums to one. */
+  ratio: number;
+}
+
+export interface RelaxationConstants {
+  /** Linear expansion of the equilibrium melt, 1/K. */
+  meltExpansion_perK: number;
+  stress: readonly SpectrumTerm[];
+  structure: readonly SpectrumTerm[];
+  /** Mean time of structural relaxation over that of stress. */
+  structureOverStress: number;
+  /** Narayanaswamy's x: how much of the slowing is by temperature rather than structure. */
+  nonLinearity: number;
+  /** Activation energy over the gas constant, K. */
+  activation_K: number;
+}
+
+/** Melts of silicate glasses expand about three times as much as the solid. */
+const MELT_OVER_SOLID = 3;
+
+/**
+ * Six terms for soda-lime glass (Carré and Daudeville 1999, J. Phys. IV 9, 3-175), times over their mean. The same
+ * shape serves structure, whose times are nine times as long.
+ */
+const SODA_LIME_SPECTRUM: readonly SpectrumTerm[] = normalised([
+  { weight: 0.05523, ratio: 6.658e-5 },
+  { weight: 0.08205, ratio: 1.197e-3 },
+  { weight: 0.1215, ratio: 1.514e-2 },
+  { weight: 0.2286, ratio: 1.672e-1 },
+  { weight: 0.286, ratio: 7.497e-1 },
+  { weight: 0.2265, ratio: 3.292 },
+]);
+
+export const typicalRelaxation = (glass: GlassConstants): RelaxationConstants => ({
+  meltExpansion_perK: MELT_OVER_SOLID * glass.expansion_perK,
+  stress: SODA_LIME_SPECTRUM,
+  structure: SODA_LIME_SPECTRUM,
+  structureOverStress: 9,
+  nonLinearity: 0.5,
+  activation_K: 76000,
+});
+
+/** Scales weights to sum to one and ratios to a mean of one. */
+export function normalised(terms: readonly SpectrumTerm[]): SpectrumTerm[] {
+  const total = terms.reduce((sum, { weight }) => sum + weight, 0);
+  const mean = terms.reduce((sum, { weight, ratio }) => sum + (weight / total) * ratio, 0);
+  return terms.map(({ weight, ratio }) => ({ weight: weight / total, ratio: ratio / mean }));
+}
+
+const KELVIN_AT_0_C = 273.15;
+
+/** Mean stress relaxation time, s, at a temperature and a fictive temperature, °C; η/G at the annealing point. */
+export function stressTime(glass: GlassConstants, { activation_K, nonLinearity }: RelaxationConstants): (T_C: number, Tf_C: number) => number {
+  const atAnnealing = 10 ** LOG_VISCOSITY.annealing / shearModulus(glass);
+  const reference = 1 / (glass.annealing_C + KELVIN_AT_0_C);
+  return (T_C, Tf_C) => atAnnealing * Math.exp(activation_K * (nonLinearity / (T_C + KELVIN_AT_0_C) + (1 - nonLinearity) / (Tf_C + KELVIN_AT_0_C) - reference));
+}
