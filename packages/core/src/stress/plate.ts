@@ -31,8 +31,11 @@ export interface PlateStress {
 
 /** log10 η below which stress is gone within a hundredth of a second. */
 const FLUID_LOG_ETA = 8.5;
-/** Below this many relaxation times a step, series serve better than differences of near-equal numbers. */
-const SMALL = 1e-5;
+/** Share of the elastic stiffness that glass too fluid to hold stress is given, so that the balance stays solvable. */
+const TRACE = 1e-5;
+/** Below this the series is exact to 1e-13 and saves the exponential; beyond the other, nothing is left. */
+const SERIES_BELOW = 0.02;
+const GONE_ABOVE = 40;
 
 /** height_m and temperature: index 0 at the underside; temperature is read after every step. */
 export function plateStress(
@@ -106,7 +109,7 @@ export function plateStress(
           fictive.fill(T1, i * nStructure, (i + 1) * nStructure);
           parts.fill(0, i * nStress, (i + 1) * nStress);
           // So soft that it follows its neighbours: a trace of stiffness keeps the balance solvable.
-          stiffness[i] = modulus * SMALL;
+          stiffness[i] = modulus * TRACE;
           carried[i] = 0;
           freeStrain[i] = 0;
           continue;
@@ -116,8 +119,8 @@ export function plateStress(
         let mean = 0;
         for (let k = 0; k < nStructure; k += 1) {
           const x = passed / (structureTerms[k].ratio * structureOverStress);
-          const decay = Math.exp(-x);
-          const phi = x < SMALL ? 1 - x / 2 : (1 - decay) / x;
+          const phi = meanLeft(x);
+          const decay = 1 - x * phi;
           const next = T1 - (T1 - T0) * phi + (fictive[i * nStructure + k] - T0) * decay;
           fictive[i * nStructure + k] = next;
           mean += structureTerms[k].weight * next;
@@ -128,15 +131,15 @@ export function plateStress(
         let carry = 0;
         for (let k = 0; k < nStress; k += 1) {
           const x = passed / stressTerms[k].ratio;
-          const decay = Math.exp(-x);
-          const phi = x < SMALL ? 1 - x / 2 : (1 - decay) / x;
+          const phi = meanLeft(x);
+          const decay = 1 - x * phi;
           const kept = parts[i * nStress + k] * decay;
           parts[i * nStress + k] = kept;
           grip[i * nStress + k] = modulus * phi;
           stiff += stressTerms[k].weight * modulus * phi;
           carry += stressTerms[k].weight * kept;
         }
-        stiffness[i] = Math.max(stiff, modulus * SMALL);
+        stiffness[i] = Math.max(stiff, modulus * TRACE);
         carried[i] = carry;
       }
       const { strain, bend } = balance();
@@ -165,6 +168,15 @@ export function plateStress(
     },
   };
   return self;
+}
+
+/**
+ * Mean over a step of what is left of a strain, (1 − e^(−x))/x, x the step in relaxation times. What is left at the
+ * step's end is 1 − x times it.
+ */
+function meanLeft(x: number): number {
+  if (x < SERIES_BELOW) return 1 - (x / 2) * (1 - (x / 3) * (1 - (x / 4) * (1 - (x / 5) * (1 - x / 6))));
+  return x > GONE_ABOVE ? 1 / x : (1 - Math.exp(-x)) / x;
 }
 
 /** Trapezoid weights over the depth and arms about its middle, m. */
