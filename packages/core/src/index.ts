@@ -2,6 +2,7 @@
 export * from './problem';
 export * from './units/convert';
 export * from './units/parse';
+export * from './units/read';
 export * from './units/format';
 export * from './glass/constants';
 export * from './glass/viscosity';

@@ -1,6 +1,15 @@
 /** The HTTP interface as one table: the server routes by it, the web app calls by it, OpenAPI is written from it. */
 import { z } from 'zod';
-import { BodyAnswerSchema, BodyRequestSchema, ComposeAnswerSchema, ComposeRequestSchema, SimulateRequestSchema, SimulationResultSchema } from './compute';
+import {
+  BodyAnswerSchema,
+  BodyRequestSchema,
+  ComposeAnswerSchema,
+  ComposeRequestSchema,
+  QuantityAnswerSchema,
+  QuantityRequestSchema,
+  SimulateRequestSchema,
+  SimulationResultSchema,
+} from './compute';
 import {
   FiringDetailSchema,
   FiringSchema,
@@ -61,6 +70,7 @@ export const api = {
   firings: get('/api/firings', 'All firings, newest first', z.array(FiringSchema)),
   firing: get('/api/firings/:id', 'One firing with the schedule it ran', FiringDetailSchema),
   recordFiring: send('post', '/api/firings', 'Records a firing; repeated with the same id it does nothing', NewFiringSchema, FiringSchema),
+  computeQuantity: send('post', '/api/compute/quantity', 'Reads a quantity as people type it', QuantityRequestSchema, QuantityAnswerSchema),
   computeBody: send('post', '/api/compute/body', 'Depth, mass and rest of a body of even sheets', BodyRequestSchema, BodyAnswerSchema),
   computeSimulate: send('post', '/api/compute/simulate', 'Heat through a layered stack along a schedule', SimulateRequestSchema, SimulationResultSchema),
   computeCompose: send('post', '/api/compute/compose', 'A schedule for a body, a set-up and a kiln', ComposeRequestSchema, ComposeAnswerSchema),

@@ -1,7 +1,8 @@
 /** Requests and answers of the stateless compute API. */
-import { DEFAULT_LIMITS, DEFAULT_SCHOOL } from '@torvin/core';
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, type Decimal, QUANTITY_KINDS } from '@torvin/core';
 import { z } from 'zod';
 import { BodyInputSchema, FiringCaseSchema, LimitsSchema, PurposefulSegmentSchema, SchoolSchema, SimulationInputSchema } from './engineInput';
+import { oneOf, words } from './quantity';
 
 const fill =
   <T extends object>(defaults: T) =>
@@ -15,6 +16,39 @@ export const ComposeRequestSchema = FiringCaseSchema.extend({
 
 export const SimulateRequestSchema = SimulationInputSchema;
 export const BodyRequestSchema = BodyInputSchema;
+
+/** What a comma means to people of a locale. */
+export function decimalOf(locale: string): Decimal {
+  const sign = new Intl.NumberFormat(locale).formatToParts(1.5).find(({ type }) => type === 'decimal')?.value;
+  return sign === ',' ? 'comma' : 'point';
+}
+
+const locale = words('Locale', 35, 2).refine(
+  (name) => {
+    try {
+      return Intl.getCanonicalLocales(name).length === 1;
+    } catch {
+      return false;
+    }
+  },
+  { error: ({ input }) => `'${String(input)}' is not a locale; write for example en or pt-PT.` },
+);
+
+export const QuantityRequestSchema = z.strictObject({
+  text: words('Text', 200),
+  kind: oneOf('Kind', QUANTITY_KINDS),
+  /** Settles whether '1,200' is a thousand; without it such a number is refused. */
+  locale: locale.optional(),
+  bare: z
+    .strictObject({
+      length: oneOf('Length unit', ['mm', 'in']).default('mm'),
+      mass: oneOf('Mass unit', ['g', 'oz']).default('g'),
+      temperature: oneOf('Temperature unit', ['C', 'F']).default('C'),
+    })
+    .default({ length: 'mm', mass: 'g', temperature: 'C' }),
+});
+
+export const QuantityAnswerSchema = z.object({ value: z.number().nullable().meta({ description: 'Null for a rate at full speed' }), unit: z.string() });
 
 const metre = z.number().meta({ unit: 'm' });
 

@@ -1,6 +1,6 @@
 /** The HTTP application: each route of the endpoint table parses, calls one function and sends. */
-import { brokenOf, marginOf, tightest, verdictOf, whyOf } from '@torvin/core';
-import { type AnswerOf, type ComposeAnswer, type Endpoint, api, openApiDocument, problemOf } from '@torvin/schema';
+import { ProblemError, marginOf, readQuantity, tightest, verdictOf, whyOf } from '@torvin/core';
+import { type AnswerOf, type ComposeAnswer, type Endpoint, api, decimalOf, openApiDocument, problemOf } from '@torvin/schema';
 import express, { type Express, type Request } from 'express';
 import type { Logger } from 'pino';
 import type { z } from 'zod';
@@ -60,10 +60,15 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
   route(api.firings, () => listFirings(db));
   route(api.firing, (_, id) => findFiring(db, id));
   route(api.recordFiring, (firing) => recordFiring(db, firing, now()));
+  route(api.computeQuantity, ({ locale, ...quantity }) => {
+    const outcome = readQuantity({ ...quantity, decimal: locale === undefined ? 'auto' : decimalOf(locale) });
+    if (!outcome.ok) throw new ProblemError(outcome.problem);
+    return outcome.value;
+  });
   route(api.computeBody, (input) => pool.run('body', input));
   route(api.computeSimulate, (input) => pool.run('simulate', input));
   route(api.computeCompose, async (firing): Promise<ComposeAnswer> => {
-    const { segments, evaluation, evaluations } = await pool.run('compose', firing);
+    const { segments, evaluation, evaluations, converged } = await pool.run('compose', firing);
     return {
       segments: segments.map((segment, index) => {
         const reading = tightest(evaluation.readings, index);
@@ -73,7 +78,7 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
       verdict: verdictOf(firing, evaluation, 'C'),
       readings: evaluation.readings,
       evaluations,
-      converged: brokenOf(evaluation.readings).length === 0,
+      converged,
     };
   });
 

@@ -22,6 +22,36 @@ const simulation = {
 const composition = { body: { ...body, joined: false }, setup: BARE_SHELF, kiln, look: 'fullFuse' };
 
 describe('the compute API on cases sent by someone else', () => {
+  test.each([
+    [{ text: '1 1/4"', kind: 'length' }, 0.03175, 'm'],
+    [{ text: '1.200,5 mm', kind: 'length', locale: 'de' }, 1.2005, 'm'],
+    [{ text: '2 lb 3 oz', kind: 'mass' }, 0.99223, 'kg'],
+    [{ text: '1390F', kind: 'temperature' }, 754.444, '°C'],
+    [{ text: '9', kind: 'difference', bare: { temperature: 'F' } }, 5, 'K'],
+    [{ text: '1:30', kind: 'time' }, 5400, 's'],
+    [{ text: '90e-7', kind: 'expansion' }, 9e-6, '1/K'],
+  ])('reads %j', async (request, value, unit) => {
+    const { status, body: answer } = await server.ask('POST', '/api/compute/quantity', request);
+    expect(status).toBe(200);
+    expect(answer.unit).toBe(unit);
+    expect(answer.value / value).toBeCloseTo(1, 5);
+  });
+
+  test('full speed is a rate without a number', async () => {
+    expect((await server.ask('POST', '/api/compute/quantity', { text: 'full', kind: 'rate' })).body).toEqual({ value: null, unit: '°C/h' });
+  });
+
+  test.each([
+    [{ text: 'wide', kind: 'length' }, 'text', 'unreadable'],
+    [{ text: '1,200', kind: 'length' }, 'text', 'ambiguous'],
+    [{ text: '5', kind: 'colour' }, 'kind', 'not-a-choice'],
+    [{ text: '5', kind: 'length', locale: '!!' }, 'locale', 'invalid'],
+  ])('refuses %j', async (request, path, code) => {
+    const { status, body: answer } = await server.ask('POST', '/api/compute/quantity', request);
+    expect(status).toBe(422);
+    expect(answer).toMatchObject({ path, code });
+  });
+
   test('weighs a disc of radius 100 mm and 8 mm as 628 g', async () => {
     const { body: answer } = await server.ask('POST', '/api/compute/body', body);
     expect(answer.mass_kg).toBeCloseTo(0.6283, 4);
@@ -120,6 +150,7 @@ function mutated(value: unknown, random: () => number): unknown {
 describe('mutated requests', () => {
   const rounds = process.env.LONG === '1' ? 500 : 80;
   test.each([
+    ['quantity', { text: '12 in', kind: 'length', locale: 'en', bare: { length: 'mm' } }],
     ['body', body],
     ['simulate', simulation],
     ['compose', composition],

@@ -60,6 +60,13 @@ describe('in words', () => {
     for (const segment of segments) expect(whyOf(firing, segment).length).toBeGreaterThan(10);
   });
 
+  test('a kiln that gets no further is said so, and nothing is called kept', () => {
+    const cold = edited('lastCool', { target_C: 15 });
+    const [first, ...rest] = verdictOf(firing, evaluate(firing, cold), 'C');
+    expect(first).toMatch(/gets no further than 2\d °C/);
+    expect(rest.join()).not.toMatch(/Keeps/);
+  });
+
   test('the verdict warns of a body that runs out', () => {
     expect(verdictOf(firing, evaluation, 'C')).toEqual(['Keeps every limit.', expect.stringContaining('runs out')]);
     expect(verdictOf(sheetsOf(1, 0.003), evaluate(sheetsOf(1, 0.003), segments), 'C').at(-1)).toContain('draws in');

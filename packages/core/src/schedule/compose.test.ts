@@ -139,6 +139,11 @@ describe('a composed full fuse', () => {
     }
   });
 
+  test('is refused when the kiln’s power cannot bring it there', () => {
+    const weak = { ...sheetsOf(2, 0.003), kiln: { ...STUDIO_KILN, power_K_per_s: 0.11 } };
+    expect(compose(weak)).toMatchObject({ ok: false, problem: { code: 'kiln-too-weak', path: 'kiln.power_K_per_s' } });
+  });
+
   test('gives the same answer twice', () => {
     expect(composed(sheetsOf(2, 0.006))).toEqual(composed(sheetsOf(2, 0.006)));
   });

@@ -46,6 +46,8 @@ const SIMULATED_RESERVE = 1.1;
 const KILN_PACE_SHARE = 0.9;
 /** A squeeze is a climb of its own, however late the glass is past brittle. */
 const LEAST_SQUEEZE_CLIMB_K = 15;
+/** A kiln that climbs slower than this at the working temperature will not hold it against a draught. */
+const LEAST_CLIMB_C_PER_H = 20;
 const MOST_EVALUATIONS = 14;
 /** Difference left by the drop, K: start of the equalising estimate. */
 const DROP_LEAVES_K = 25;
@@ -62,6 +64,16 @@ export function compose(firing: FiringCase): Outcome<Composed> {
       `This glass asks for ${wanted} and the kiln goes to ${text(formatTemperature(top_C, 'C'))}; choose a hotter kiln or a softer glass.`,
     );
   }
+  const hottest_C = Math.max(...guess.map(({ target_C }) => target_C));
+  const climb_C_per_h = 3600 * fullPowerHeating(firing.kiln, hottest_C);
+  if (climb_C_per_h < LEAST_CLIMB_C_PER_H) {
+    const wanted = text(formatTemperature(hottest_C, 'C'));
+    return refused(
+      'kiln-too-weak',
+      'kiln.power_K_per_s',
+      `At ${wanted} this kiln at full power climbs by ${climb_C_per_h.toFixed(0)} °C/h, under the ${LEAST_CLIMB_C_PER_H} it needs to get there; its power or its losses cannot be right.`,
+    );
+  }
   let segments = guess;
   let evaluation = evaluate(firing, segments);
   let evaluations = 1;
@@ -71,7 +83,8 @@ export function compose(firing: FiringCase): Outcome<Composed> {
     segments = next;
     evaluation = evaluate(firing, segments);
   }
-  return found({ segments, evaluation, evaluations, converged: brokenOf(evaluation.readings).length === 0 });
+  const converged = brokenOf(evaluation.readings).length === 0 && evaluation.simulation.stalled === null;
+  return found({ segments, evaluation, evaluations, converged });
 }
 
 /** The first guess, from closed forms alone. */

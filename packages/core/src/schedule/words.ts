@@ -107,11 +107,10 @@ export function brokenSentence(reading: Reading, unit: TemperatureUnit): string 
 /** The whole in a few sentences: what will happen, what the body will do at its rim, what is broken. */
 export function verdictOf(firing: FiringCase, { readings, simulation }: Evaluation, unit: TemperatureUnit): string[] {
   const said: string[] = [];
-  if (simulation.stalled) {
-    said.push(`The kiln gets no further than ${text(formatTemperature(simulation.stalled.at_C, unit))}.`);
-  }
   const broken = readings.filter((reading) => !reading.ok);
-  said.push(broken.length === 0 && !simulation.stalled ? 'Keeps every limit.' : `Breaks ${broken.length} ${broken.length === 1 ? 'limit' : 'limits'}.`);
+  if (simulation.stalled) said.push(`The kiln gets no further than ${text(formatTemperature(simulation.stalled.at_C, unit))}.`);
+  else if (broken.length === 0) said.push('Keeps every limit.');
+  if (broken.length > 0) said.push(`Breaks ${broken.length} ${broken.length === 1 ? 'limit' : 'limits'}.`);
   const { naturalDepth_m, tendency } = bodyFigures(firing.body).afterFiring;
   const rest = text(formatLength(naturalDepth_m, 'mm'));
   if (tendency === 'runs-out') said.push(`Deeper than the ${rest} at which hot glass rests: it runs out at the rim unless dammed.`);

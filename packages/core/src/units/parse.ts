@@ -3,7 +3,7 @@
  * A bare number takes the unit the caller names. The result is SI (m, s), °C for temperatures and °C/h for rates.
  */
 import { type Outcome, found, refused } from '../problem';
-import { METRES_PER_INCH, type TemperatureUnit, celsiusFrom, kelvinFrom } from './convert';
+import { KILOGRAMS_PER_OUNCE, METRES_PER_INCH, type TemperatureUnit, celsiusFrom, kelvinFrom } from './convert';
 
 const VULGAR: Record<string, string> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' };
 
@@ -54,7 +54,39 @@ const TIME_UNITS: Record<string, number> = {
   hours: 3600,
 };
 
+const MASS_UNITS: Record<string, number> = {
+  mg: 1e-6,
+  g: 1e-3,
+  gram: 1e-3,
+  grams: 1e-3,
+  kg: 1,
+  kilo: 1,
+  kilos: 1,
+  kilogram: 1,
+  kilograms: 1,
+  oz: KILOGRAMS_PER_OUNCE,
+  ounce: KILOGRAMS_PER_OUNCE,
+  ounces: KILOGRAMS_PER_OUNCE,
+  lb: 16 * KILOGRAMS_PER_OUNCE,
+  lbs: 16 * KILOGRAMS_PER_OUNCE,
+  pound: 16 * KILOGRAMS_PER_OUNCE,
+  pounds: 16 * KILOGRAMS_PER_OUNCE,
+};
+
 export type LengthUnit = 'mm' | 'in';
+export type MassUnit = 'g' | 'oz';
+
+/**
+ * What a comma and a point mean. 'auto' takes either for the decimal sign and refuses '1,200', which could be both;
+ * 'point' and 'comma' settle it, and then the other sign groups thousands.
+ */
+export type Decimal = 'auto' | 'point' | 'comma';
+
+const GROUPED_BY = { point: /(?<![\d.,])[1-9]\d{0,2}(?:,\d{3})+(?![\d,])/g, comma: /(?<![\d.,])[1-9]\d{0,2}(?:\.\d{3})+(?![\d.])/g };
+
+/** Takes the signs that group thousands out of the numbers in a text. */
+const ungrouped = (text: string, decimal: Decimal): string =>
+  decimal === 'auto' ? text : text.replace(GROUPED_BY[decimal], (number) => number.replace(/[.,]/g, ''));
 
 const tidy = (text: string): string =>
   text
@@ -82,10 +114,10 @@ interface Kind {
 }
 
 /** Reads one or several numbers with units and adds them ('1 ft 2 in'); a single bare number takes bareFactor. */
-function readSum(text: string, kind: Kind, bareFactor: number, path: string): Outcome<number> {
-  const clean = tidy(text);
+function readSum(text: string, kind: Kind, bareFactor: number, path: string, decimal: Decimal): Outcome<number> {
+  const clean = ungrouped(tidy(text), decimal);
   if (clean === '') return refused('empty', path, `No ${kind.name} given; write for example ${kind.examples}.`);
-  const ambiguous = AMBIGUOUS_THOUSANDS.exec(clean);
+  const ambiguous = decimal === 'auto' ? AMBIGUOUS_THOUSANDS.exec(clean) : null;
   if (ambiguous?.[2]) {
     const digits = ambiguous[2];
     return refused('ambiguous', path, `${quote(digits)} can be read two ways; write ${digits.replace(',', '')} or ${digits.replace(',', '.')}.`);
@@ -109,34 +141,74 @@ function readSum(text: string, kind: Kind, bareFactor: number, path: string): Ou
 }
 
 /** Length in m. */
-export function parseLength(text: string, bareUnit: LengthUnit, path = ''): Outcome<number> {
+export function parseLength(text: string, bareUnit: LengthUnit, path = '', decimal: Decimal = 'auto'): Outcome<number> {
   const kind = { name: 'length', units: LENGTH_UNITS, examples: '300 mm, 30 cm or 11 3/4 in' };
-  return readSum(text, kind, bareUnit === 'mm' ? 1e-3 : METRES_PER_INCH, path);
+  return readSum(text, kind, bareUnit === 'mm' ? 1e-3 : METRES_PER_INCH, path, decimal);
+}
+
+/** Mass in kg; '2 lb 3 oz' is one mass. */
+export function parseMass(text: string, bareUnit: MassUnit, path = '', decimal: Decimal = 'auto'): Outcome<number> {
+  const kind = { name: 'mass', units: MASS_UNITS, examples: '450 g, 1.2 kg or 2 lb 3 oz' };
+  return readSum(text, kind, bareUnit === 'g' ? 1e-3 : KILOGRAMS_PER_OUNCE, path, decimal);
 }
 
 /** Duration in s; a bare number is minutes, '1:30' is hours and minutes. */
-export function parseDuration(text: string, path = ''): Outcome<number> {
+export function parseDuration(text: string, path = '', decimal: Decimal = 'auto'): Outcome<number> {
   const clock = /^(\d+):([0-5]\d)$/.exec(text.trim());
   if (clock) return found(Number(clock[1]) * 3600 + Number(clock[2]) * 60);
-  return readSum(text, { name: 'time', units: TIME_UNITS, examples: '20 min, 1:30 or 0.25 h' }, 60, path);
+  return readSum(text, { name: 'time', units: TIME_UNITS, examples: '20 min, 1:30 or 0.25 h' }, 60, path, decimal);
 }
 
 const TEMPERATURE = new RegExp(String.raw`^(-?)(${NUMBER})\s*(?:°|deg(?:rees)?\.?)?\s*(c|f|celsius|fahrenheit)?$`);
 
 /** Temperature in °C; a bare number takes bareUnit. */
-export function parseTemperature(text: string, bareUnit: TemperatureUnit, path = ''): Outcome<number> {
-  const match = TEMPERATURE.exec(tidy(text));
+export function parseTemperature(text: string, bareUnit: TemperatureUnit, path = '', decimal: Decimal = 'auto'): Outcome<number> {
+  const match = TEMPERATURE.exec(ungrouped(tidy(text), decimal));
   if (!match?.[2]) return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a temperature; write for example 790 °C or 1454 F.`);
   const value = readNumber(match[2]) * (match[1] ? -1 : 1);
   return found(celsiusFrom(value, unitOf(match[3], bareUnit)));
+}
+
+/** A difference of temperatures in K: 1.8 alone, never 32. */
+export function parseDifference(text: string, bareUnit: TemperatureUnit, path = '', decimal: Decimal = 'auto'): Outcome<number> {
+  const match = TEMPERATURE.exec(ungrouped(tidy(text), decimal));
+  if (!match?.[2]) return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a difference; write for example 5 °C or 9 F.`);
+  return found(kelvinFrom(readNumber(match[2]) * (match[1] ? -1 : 1), unitOf(match[3], bareUnit)));
+}
+
+const EXPANSION = /^(\d*[.,]?\d+)(?:\s*(?:e|[x×*·]\s*10\s*\^?)\s*-\s*(\d+))?\s*(?:(?:\/|per)\s*(?:k|°?c|degrees?(?: c)?))?$/;
+/** What is left of 10⁻⁷ when people say '90'. */
+const BARE_EXPANSION_EXPONENT = 7;
+/** Bare numbers below this are meant in 10⁻⁶: '9.0' and '90' are the same glass. */
+const BARE_MILLIONTHS_BELOW = 20;
+
+/** Linear expansion in 1/K, in any of the notations in use: '90', '9.0', '90e-7', '9.0 x 10^-6 /K'. */
+export function parseExpansion(text: string, path = ''): Outcome<number> {
+  const superscripts = tidy(text).replace(
+    /[⁻⁰¹²³⁴⁵⁶⁷⁸⁹]+/g,
+    (run) =>
+      `^${[...run]
+        .map((sign) => '⁰¹²³⁴⁵⁶⁷⁸⁹'.indexOf(sign))
+        .map((digit) => (digit < 0 ? '-' : digit))
+        .join('')}`,
+  );
+  const match = EXPANSION.exec(superscripts);
+  if (!match) return refused('unreadable', path, `Cannot read ${quote(text.trim())} as an expansion; write for example 90, 9.0e-6 or 90e-7.`);
+  const mantissa = readNumber(match[1]);
+  const exponent =
+    match[2] !== undefined ? Number(match[2]) : mantissa < 1e-3 ? 0 : mantissa < BARE_MILLIONTHS_BELOW ? BARE_EXPANSION_EXPONENT - 1 : BARE_EXPANSION_EXPONENT;
+  const value = mantissa * 10 ** -exponent;
+  if (value < 1e-7 || value > 3e-5)
+    return refused('out-of-range', path, `${quote(text.trim())} would be ${value.toExponential(1)} per K; glass lies between 1e-7 and 3e-5.`);
+  return found(value);
 }
 
 const RATE = new RegExp(String.raw`^(${NUMBER})\s*(?:°|deg(?:rees)?\.?)?\s*(c|f)?\s*(?:(?:/|per)\s*(h|hr|hour|min|minute))?$`);
 const FULL_SPEED = /^(full( speed)?|max(imum)?|fast(est)?|as fast as possible)$/;
 
 /** Rate in °C/h as a positive number, or null for as fast as the kiln can. */
-export function parseRate(text: string, bareUnit: TemperatureUnit, path = ''): Outcome<number | null> {
-  const clean = tidy(text);
+export function parseRate(text: string, bareUnit: TemperatureUnit, path = '', decimal: Decimal = 'auto'): Outcome<number | null> {
+  const clean = ungrouped(tidy(text), decimal);
   if (FULL_SPEED.test(clean)) return found(null);
   const match = RATE.exec(clean);
   if (!match?.[1]) return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a rate; write for example 220, 400 F/h or full.`);

@@ -1,0 +1,44 @@
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import type { AddressInfo, Server } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import express from 'express';
+import { serveWeb } from './web';
+
+const dir = mkdtempSync(join(tmpdir(), 'torvin-web-'));
+let server: Server;
+let base: string;
+
+beforeAll(async () => {
+  writeFileSync(join(dir, 'index.html'), '<title>Torvin</title>');
+  mkdirSync(join(dir, '_expo'));
+  writeFileSync(join(dir, '_expo', 'entry-1234.js'), 'void 0');
+  const app = express();
+  serveWeb(app, dir);
+  await new Promise<void>((resolve) => {
+    server = app.listen(0, '127.0.0.1', () => resolve());
+  });
+  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+});
+afterAll(async () => {
+  await new Promise((resolve) => server.close(resolve));
+  rmSync(dir, { recursive: true, force: true });
+});
+
+test.each(['/', '/pieces', '/pieces/some-id/run'])('the route %s answers with the page, never cached', async (path) => {
+  const response = await fetch(base + path);
+  expect(response.status).toBe(200);
+  expect(await response.text()).toContain('<title>Torvin</title>');
+  expect(response.headers.get('cache-control')).toBe('no-cache');
+});
+
+test('files named by their content are kept by the browser', async () => {
+  const response = await fetch(`${base}/_expo/entry-1234.js`);
+  expect(response.headers.get('cache-control')).toMatch(/immutable/);
+});
+
+test.each(['/_expo/entry-5678.js', '/missing.png', '/../package.json'])('a missing file %s is 404, not the page', async (path) => {
+  const response = await fetch(base + path);
+  expect(response.status).toBe(404);
+  expect(await response.text()).not.toContain('<title>');
+});

@@ -1,0 +1,169 @@
+/** Some hundreds of quantities as people type them: every way to write a number with every spelling of a unit. */
+import { parseDifference, parseDuration, parseExpansion, parseLength, parseMass, parseRate, parseTemperature } from './parse';
+
+const NUMBERS: [string, number][] = [
+  ['1', 1],
+  ['12', 12],
+  ['300', 300],
+  ['1.5', 1.5],
+  ['6,5', 6.5],
+  ['.5', 0.5],
+  ['0.25', 0.25],
+  ['1/2', 0.5],
+  ['3/8', 0.375],
+  ['1 1/4', 1.25],
+  ['1½', 1.5],
+  ['¾', 0.75],
+];
+
+const LENGTHS: [string, number][] = [
+  ['mm', 1e-3],
+  [' mm', 1e-3],
+  ['cm', 1e-2],
+  [' m', 1],
+  ['in', 0.0254],
+  [' inches', 0.0254],
+  ['"', 0.0254],
+  ['″', 0.0254],
+  [' ft', 0.3048],
+];
+const MASSES: [string, number][] = [
+  ['g', 1e-3],
+  [' grams', 1e-3],
+  ['kg', 1],
+  [' oz', 0.028349523125],
+  ['oz.', 0.028349523125],
+  ['lb', 0.45359237],
+  [' pounds', 0.45359237],
+];
+const TIMES: [string, number][] = [
+  ['s', 1],
+  [' min', 60],
+  ['min.', 60],
+  ['h', 3600],
+  [' hours', 3600],
+];
+
+/** All numbers with all units, as [typed, SI value]. */
+const crossed = (units: [string, number][]): [string, number][] =>
+  NUMBERS.flatMap(([number, value]) => units.map(([unit, factor]): [string, number] => [number + unit, value * factor]));
+
+const same = (got: unknown, wanted: number): boolean => typeof got === 'number' && Math.abs(got - wanted) <= 1e-12 + 1e-9 * Math.abs(wanted);
+
+describe.each([
+  ['length', crossed(LENGTHS), (typed: string) => parseLength(typed, 'mm')],
+  ['mass', crossed(MASSES), (typed: string) => parseMass(typed, 'g')],
+  ['time', crossed(TIMES), (typed: string) => parseDuration(typed)],
+] as const)('%s', (_, cases, parse) => {
+  test(`is read right in all ${cases.length} spellings`, () => {
+    const wrong = cases.filter(([typed, value]) => {
+      const outcome = parse(typed);
+      return !(outcome.ok && same(outcome.value, value));
+    });
+    expect(wrong).toEqual([]);
+  });
+
+  test('is read the same in capitals and with spaces around', () => {
+    for (const [typed, value] of cases) {
+      const outcome = parse(`  ${typed.toUpperCase()} `);
+      expect(outcome.ok && same(outcome.value, value)).toBe(true);
+    }
+  });
+});
+
+test('the tables hold more than 250 cases', () => {
+  expect(crossed(LENGTHS).length + crossed(MASSES).length + crossed(TIMES).length).toBeGreaterThan(250);
+});
+
+describe('masses in two units', () => {
+  test.each([
+    ['2 lb 3 oz', 35 * 0.028349523125],
+    ['1 kg 250 g', 1.25],
+    ['1lb 8oz', 24 * 0.028349523125],
+  ])('%s is %s kg', (typed, kg) => {
+    const outcome = parseMass(typed, 'g');
+    expect(outcome.ok && outcome.value).toBeCloseTo(kg, 9);
+  });
+
+  test('a bare number takes the studio’s unit', () => {
+    const outcome = parseMass('33', 'oz');
+    expect(outcome.ok && outcome.value).toBeCloseTo(33 * 0.028349523125, 9);
+  });
+});
+
+describe('thousands', () => {
+  test.each([
+    ['1,200 mm', 'point', 1.2],
+    ['1.200 mm', 'comma', 1.2],
+    ['1.200 mm', 'point', 0.0012],
+    ['1,200 mm', 'comma', 0.0012],
+    ['12,5 mm', 'point', 0.0125],
+    ['0.250 mm', 'comma', 0.00025],
+    ['1,200.5 mm', 'point', 1.2005],
+    ['1.200,5 mm', 'comma', 1.2005],
+  ] as const)('%s where the decimal sign is a %s is %s m', (typed, decimal, metres) => {
+    const outcome = parseLength(typed, 'mm', '', decimal);
+    expect(outcome.ok && outcome.value).toBeCloseTo(metres, 9);
+  });
+
+  test('are refused where nothing settles them', () => {
+    expect(parseLength('1,200 mm', 'mm')).toMatchObject({ ok: false, problem: { code: 'ambiguous' } });
+  });
+});
+
+describe('a difference', () => {
+  test.each([
+    ['5', 'C', 5],
+    ['9 F', 'C', 5],
+    ['9', 'F', 5],
+    ['-18 °F', 'C', -10],
+    ['4,5 °C', 'F', 4.5],
+  ] as const)('%s (bare: %s) is %s K, never moved by 32', (typed, bare, kelvin) => {
+    const outcome = parseDifference(typed, bare);
+    expect(outcome.ok && outcome.value).toBeCloseTo(kelvin, 9);
+  });
+});
+
+describe('expansion in any notation', () => {
+  test.each(['90', '9.0', '9,0', '90e-7', '9.0e-6', '9e-6', '90 x 10^-7', '9.0×10-6', '9 · 10⁻⁶', '9.0e-6 /K', '90e-7 per °C', '0.000009'])(
+    '%s is 9.0e-6 1/K',
+    (typed) => {
+      const outcome = parseExpansion(typed);
+      expect(outcome.ok && outcome.value * 1e6).toBeCloseTo(9, 9);
+    },
+  );
+
+  test.each([
+    ['3.3', 3.3e-6],
+    ['33', 3.3e-6],
+    ['104', 1.04e-5],
+    ['33e-7', 3.3e-6],
+  ])('%s is %s 1/K', (typed, value) => {
+    const outcome = parseExpansion(typed);
+    expect(outcome.ok && outcome.value / value).toBeCloseTo(1, 9);
+  });
+
+  test.each([
+    ['red', 'unreadable'],
+    ['', 'unreadable'],
+    ['9e-3', 'out-of-range'],
+    ['900', 'out-of-range'],
+  ])("'%s' is refused as %s", (typed, code) => {
+    expect(parseExpansion(typed)).toMatchObject({ ok: false, problem: { code } });
+  });
+});
+
+describe('temperatures and rates', () => {
+  const temperatures: [string, number][] = ['', 'C', ' C', '°C', ' °C', ' deg C', ' celsius'].map((unit) => [`790${unit}`, 790]);
+  const fahrenheit: [string, number][] = ['F', ' F', '°F', ' °F', ' degrees F', ' fahrenheit'].map((unit) => [`1454${unit}`, 790]);
+  test.each([...temperatures, ...fahrenheit])('%s is %s °C', (typed, celsius) => {
+    const outcome = parseTemperature(typed, 'C');
+    expect(outcome.ok && outcome.value).toBeCloseTo(celsius, 9);
+  });
+
+  const rates: [string, number][] = ['', 'C/h', ' C/hr', ' °C/h', ' °C per hour', ' deg C/hour', '/h'].map((unit) => [`222${unit}`, 222]);
+  test.each([...rates, ['360 F/h', 200], ['6 F/min', 200], ['3.7 C/min', 222]] as [string, number][])('%s is %s °C/h', (typed, perHour) => {
+    const outcome = parseRate(typed, 'C');
+    expect(outcome.ok && outcome.value).toBeCloseTo(perHour, 9);
+  });
+});
