@@ -12,6 +12,7 @@ import type {
   School,
   Segment,
   SetUp,
+  Shape,
   SimulationInput,
   StackLayer,
 } from '@torvin/core';
@@ -138,6 +139,8 @@ const glassTogether = (stack: StackLayer[]): boolean => {
   return /glass/.test(kinds) && !/glass support.* glass/.test(kinds);
 };
 
+const isPlate = (shape: Shape | undefined): boolean => shape === undefined || shape === 'plate';
+
 const descends = (rates: { rate_C_per_h: number | null }[], hasKiln: boolean): boolean => hasKiln || rates.every((one) => one.rate_C_per_h !== null);
 
 export const SEGMENTS_AT_MOST = 24;
@@ -166,6 +169,7 @@ export const SimulationInputSchema = z
     glass: Glass,
     stack: z.array(StackLayerSchema).min(1).max(16).refine(glassTogether, { error: 'The stack needs glass, with all its glass layers next to each other.' }),
     faces,
+    shape: oneOf('Shape', ['plate', 'cylinder', 'sphere']).optional(),
     segments,
     start_C: quantity('Start', '°C', -20, 1700).optional(),
     kiln: KilnConstantsSchema.optional(),
@@ -178,4 +182,12 @@ export const SimulationInputSchema = z
   .refine((input) => descends(input.segments, input.kiln !== undefined), {
     path: ['kiln'],
     error: 'A segment at full speed (rate null) needs the kiln, which says how fast that is.',
+  })
+  .refine((input) => isPlate(input.shape) || input.faces.bottom.kind === 'insulated', {
+    path: ['faces', 'bottom'],
+    error: 'The bottom face of a cylinder or a sphere is its middle and must be insulated.',
+  })
+  .refine((input) => isPlate(input.shape) || input.stress === undefined, {
+    path: ['stress'],
+    error: 'Residual stress is computed for plates; leave it out for a cylinder or a sphere.',
   }) satisfies z.ZodType<SimulationInput>;

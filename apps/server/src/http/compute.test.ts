@@ -109,7 +109,15 @@ describe('the compute API on cases sent by someone else', () => {
     expect(answer).toMatchObject({ code: 'above-kiln-top', path: 'kiln.top_C' });
   });
 
+  test('simulates the steady lag Rd²/24κ of a sphere', async () => {
+    const { body: answer } = await server.ask('POST', '/api/compute/simulate', { ...simulation, shape: 'sphere' });
+    const kappa = 1.2 / (2500 * 1100);
+    expect(Math.abs(answer.segments[0].deltaT_end / (((60 / 3600) * 0.05 ** 2) / (24 * kappa)) - 1)).toBeLessThan(0.01);
+  });
+
   test.each([
+    ['simulate', { ...simulation, shape: 'sphere', faces: { ...simulation.faces, bottom: simulation.faces.top } }, 'faces.bottom', /middle/],
+    ['simulate', { ...simulation, shape: 'cylinder', stress: { support: 'free' } }, 'stress', /plates/],
     ['body', { ...body, layers: [{ thickness_m: 0.4 }] }, 'layers.0.thickness_m', /0\.0005 to 0\.1 m; got 0\.4/],
     ['body', { ...body, glass: { ...glass, softening_C: 520 } }, 'glass.softening_C', /40 °C above/],
     ['simulate', { ...simulation, stack: [] }, 'stack', /./],

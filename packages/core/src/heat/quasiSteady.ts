@@ -10,6 +10,10 @@ export type OpenFaces = 1 | 2;
 export const slabLag = (glass: GlassConstants, depth_m: number, openFaces: OpenFaces): number =>
   depth_m ** 2 / ((openFaces === 2 ? 8 : 2) * diffusivity(glass));
 
+/** The same for a long cylinder, R·d²/(16κ), and a sphere, R·d²/(24κ), of diameter d. */
+export const solidLag = (glass: GlassConstants, diameter_m: number, shape: 'cylinder' | 'sphere'): number =>
+  diameter_m ** 2 / ((shape === 'cylinder' ? 16 : 24) * diffusivity(glass));
+
 /** Fastest rate, K/s, that keeps through plus across under difference_K. */
 export const rateWithin = (difference_K: number, through_s: number, across_s: number): number => difference_K / (through_s + across_s);
 

@@ -3,7 +3,7 @@ import { diffusivity, restrainedStress } from '../glass/constants';
 import { fluidity, temperatureAt, viscosityOf } from '../glass/viscosity';
 import { simulationOf } from '../schedule/firingCase';
 import { naturalCooling } from '../kiln/kiln';
-import { equalisingTime, rateWithin, slabLag } from './quasiSteady';
+import { equalisingTime, rateWithin, slabLag, solidLag } from './quasiSteady';
 import { simulateFiring } from './simulate';
 
 const kappa = diffusivity(SOFT_90);
@@ -41,6 +41,37 @@ describe('a slab whose faces move at a steady rate R', () => {
     const tau = equalisingTime(SOFT_90, L, 1);
     const at = (hold_s: number): number => simulateFiring(slab(L, 1, [{ rate_C_per_h, target_C: 400, hold_s }])).segments[0].deltaT_end;
     expect(Math.abs(at(tau) / at(2 * tau) / Math.E - 1)).toBeLessThan(0.01);
+  });
+});
+
+describe.each([
+  ['cylinder', 16, 2],
+  ['sphere', 24, 3],
+] as const)('a %s whose outside moves at a steady rate R', (shape, divisor, dimensions) => {
+  const diameter = 0.05;
+  const R = 60 / 3600;
+  const run = (glassIntervals?: number) =>
+    simulateFiring({ ...slab(diameter / 2, 1, [{ rate_C_per_h: 60, target_C: 400, hold_s: 0 }]), shape, resolution: { glassIntervals } });
+
+  test(`lags in its middle by R·d²/(${divisor}κ) within 1 %`, () => {
+    const exact = (R * diameter ** 2) / (divisor * kappa);
+    expect(Math.abs(run().segments[0].deltaT_end / exact - 1)).toBeLessThan(0.01);
+    expect(solidLag(SOFT_90, diameter, shape) * R).toBeCloseTo(exact, 12);
+  });
+
+  test('is pulled by what its middle lags behind its mean', () => {
+    // The profile is a parabola: the mean lies at n/(n+2) of the way from the middle to the skin, n its dimensions.
+    const lag = (R * diameter ** 2) / (divisor * kappa);
+    const exact = restrainedStress(SOFT_90, (lag * dimensions) / (dimensions + 2));
+    expect(Math.abs(run().segments[0].tension_max_Pa / exact - 1)).toBeLessThan(0.01);
+  });
+
+  test('holds its whole heat, and the mesh hardly matters', () => {
+    const { energy } = run();
+    const perOutside = diameter / 2 / dimensions;
+    expect(energy.stored_J_m2 / (2500 * 1100 * perOutside * 380)).toBeGreaterThan(0.97);
+    expect(Math.abs(energy.stored_J_m2 / energy.crossed_J_m2 - 1)).toBeLessThan(1e-6);
+    expect(Math.abs(run(80).segments[0].deltaT_end / run().segments[0].deltaT_end - 1)).toBeLessThan(0.001);
   });
 });
 

@@ -16,13 +16,15 @@ import { conductor } from './conduct';
 import type { Face } from './exchange';
 import { LARGEST_STEP_K, LARGEST_STEP_S, STALLED_K_PER_S, kilnRate } from './kilnPath';
 import { pullGauge } from './pull';
-import { type Mesh, type StackLayer, meshOf } from './stack';
+import { type Mesh, type Shape, type StackLayer, meshOf } from './stack';
 
 export interface SimulationInput {
   glass: GlassConstants;
   /** Index 0 at the bottom; its glass layers adjacent. */
   stack: readonly StackLayer[];
   faces: { top: Face; bottom: Face };
+  /** A cylinder or a sphere is a stack of shells from the middle outwards; its bottom face is its middle, insulated. */
+  shape?: Shape;
   segments: readonly Segment[];
   start_C?: number;
   kiln?: KilnConstants;
@@ -154,7 +156,7 @@ export const hottestSegment = (segments: readonly Segment[]): number =>
 export function simulateFiring(input: SimulationInput): SimulationResult {
   const { glass, kiln, segments } = input;
   const start_C = input.start_C ?? kiln?.ambient_C ?? DEFAULT_START_C;
-  const mesh = meshOf(input.stack, glass, input.resolution?.glassIntervals);
+  const mesh = meshOf(input.stack, glass, input.resolution?.glassIntervals, input.shape);
   const body = conductor(mesh, input.faces, start_C);
   const watch = watcher(input, mesh, body.temperature);
   const stepShare = input.resolution?.stepShare ?? 1;
@@ -224,8 +226,7 @@ function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64Array) 
   const soak = soakSegment(vft, segments);
   const setsFromSegment = soak >= 0 ? soak + 1 : hottestSegment(segments) + 1;
   const setsFrom_C = soak >= 0 ? segments[soak].target_C + evenWithin_K : regimes.setsFrom_C;
-  const { glassFrom, glassTo, glassJoints } = mesh;
-  const share = depthShares(mesh);
+  const { glassFrom, glassTo, glassJoints, glassShare: share } = mesh;
 
   const depth = mesh.height_m.subarray(glassFrom, glassTo + 1);
   const plate = input.stress
@@ -248,8 +249,11 @@ function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64Array) 
   let sampled_C = NaN;
   let sampled_s = 0;
 
-  const bodyGauge = [pullGauge(mesh, temperature, glassFrom, glassTo)];
-  const sheetGauges = glassJoints.slice(1).map((joint, i) => pullGauge(mesh, temperature, glassJoints[i], joint));
+  const plateGauges = (joints: readonly number[]) => joints.slice(1).map((joint, i) => pullGauge(mesh, temperature, joints[i], joint));
+  const flat = (input.shape ?? 'plate') === 'plate';
+  // A long cylinder with free ends, and the skin of a sphere, bear the mean less what is coldest; a sphere's inside bears less.
+  const bodyGauge = flat ? plateGauges([glassFrom, glassTo]) : [() => mean - coldest];
+  const sheetGauges = flat ? plateGauges(glassJoints) : bodyGauge;
 
   function pulls(gauges: (() => number)[], across_K: number): void {
     let pull_K = 0;
@@ -347,18 +351,6 @@ function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64Array) 
       figures.push(now);
     },
   };
-}
-
-/** Each glass node's share of the depth, index 0 at the underside; they sum to one. */
-function depthShares({ height_m, glassFrom, glassTo }: Mesh): Float64Array {
-  const shares = new Float64Array(glassTo - glassFrom + 1);
-  const depth = height_m[glassTo] - height_m[glassFrom];
-  for (let i = glassFrom; i < glassTo; i += 1) {
-    const half = (height_m[i + 1] - height_m[i]) / 2 / depth;
-    shares[i - glassFrom] += half;
-    shares[i + 1 - glassFrom] += half;
-  }
-  return shares;
 }
 
 const emptyFigures = (): SegmentFigures => ({

@@ -1,6 +1,9 @@
 /**
  * The layered stack through which heat flows, and its mesh. Nodes lie on the joints between layers and evenly
  * between them, so a face temperature is a node temperature and nothing has to be extrapolated to the skin.
+ *
+ * A cylinder or a sphere is a stack of shells, index 0 at its axis or centre. All its areas and volumes are told per
+ * area of its outside, so that conduction is stepped as for a plate.
  */
 import type { GlassConstants } from '../glass/constants';
 
@@ -14,8 +17,13 @@ export type StackLayer =
       heatCapacity_J_kgK: number;
     };
 
+export type Shape = 'plate' | 'cylinder' | 'sphere';
+
+/** Area grows with the distance from the middle to this power. */
+const AREA_POWER: Record<Shape, number> = { plate: 0, cylinder: 1, sphere: 2 };
+
 export interface Mesh {
-  /** Node heights above the stack's underside, m; index 0 at the bottom. */
+  /** Node heights above the stack's underside, or radii, m; index 0 at the bottom or in the middle. */
   height_m: Float64Array;
   /** Heat capacity of each node's share, J/(m²K). */
   capacity: Float64Array;
@@ -24,6 +32,8 @@ export interface Mesh {
   /** First and last node of the glass. */
   glassFrom: number;
   glassTo: number;
+  /** Each glass node's share of the glass, index 0 at glassFrom; they sum to one. */
+  glassShare: Float64Array;
   /** Node at the underside of each glass layer, then the glass's top node. */
   glassJoints: number[];
 }
@@ -34,7 +44,7 @@ const LEAST_INTERVALS_PER_SHEET = 4;
 const SUPPORT_INTERVALS = 12;
 
 /** Builds the mesh. The stack's glass layers must be adjacent. glassIntervals refines it for convergence checks. */
-export function meshOf(stack: readonly StackLayer[], glass: GlassConstants, glassIntervals = GLASS_INTERVALS): Mesh {
+export function meshOf(stack: readonly StackLayer[], glass: GlassConstants, glassIntervals = GLASS_INTERVALS, shape: Shape = 'plate'): Mesh {
   const glassDepth = stack.reduce((sum, layer) => sum + (layer.of === 'glass' ? layer.thickness_m : 0), 0);
   const cells = stack.map((layer) => ({
     layer,
@@ -50,26 +60,42 @@ export function meshOf(stack: readonly StackLayer[], glass: GlassConstants, glas
     conductance: new Float64Array(count - 1),
     glassFrom: -1,
     glassTo: -1,
+    glassShare: new Float64Array(0),
     glassJoints: [],
   };
+  const power = AREA_POWER[shape];
+  const outside = stack.reduce((sum, layer) => sum + layer.thickness_m, 0);
+  const area = (r: number): number => (r / outside) ** power;
+  /** Volume of the shell between two radii, per area of the outside, m. */
+  const shell = (from: number, to: number): number => (to * area(to) - from * area(from)) / (power + 1);
+  const glassVolume = new Float64Array(count);
   let node = 0;
   for (const { layer, intervals } of cells) {
     const material = layer.of === 'glass' ? glass : layer;
     const step = layer.thickness_m / intervals;
-    const half = (material.density_kg_m3 * material.heatCapacity_J_kgK * step) / 2;
     if (layer.of === 'glass') {
       if (mesh.glassFrom < 0) mesh.glassFrom = node;
       mesh.glassJoints.push(node);
     }
     for (let i = 0; i < intervals; i += 1) {
-      mesh.capacity[node] = mesh.capacity[node] + half;
-      mesh.conductance[node] = material.conductivity_W_mK / step;
-      mesh.height_m[node + 1] = mesh.height_m[node] + step;
+      const here = mesh.height_m[node];
+      const middle = here + step / 2;
+      const next = here + step;
+      for (const [at, volume] of [
+        [node, shell(here, middle)],
+        [node + 1, shell(middle, next)],
+      ]) {
+        mesh.capacity[at] += material.density_kg_m3 * material.heatCapacity_J_kgK * volume;
+        if (layer.of === 'glass') glassVolume[at] += volume;
+      }
+      mesh.conductance[node] = (material.conductivity_W_mK / step) * area(middle);
+      mesh.height_m[node + 1] = next;
       node += 1;
-      mesh.capacity[node] = mesh.capacity[node] + half;
     }
     if (layer.of === 'glass') mesh.glassTo = node;
   }
   mesh.glassJoints.push(mesh.glassTo);
+  const whole = glassVolume.reduce((sum, volume) => sum + volume, 0);
+  mesh.glassShare = glassVolume.slice(mesh.glassFrom, mesh.glassTo + 1).map((volume) => volume / whole);
   return mesh;
 }
