@@ -1,23 +1,14 @@
 /** One piece, one computed schedule, one recorded firing: the whole thread, walked at phone size. */
-import type { Browser } from 'puppeteer-core';
-import { Studio } from './server';
-import { PHONE, Visitor, launch } from './visitor';
+import { setting } from './setting';
+import { PHONE, Visitor } from './visitor';
 
-jest.setTimeout(60_000);
-
-const studio = new Studio();
-let browser: Browser;
+const here = setting();
+const { studio } = here;
 let me: Visitor;
 
 beforeAll(async () => {
-  await studio.start();
-  browser = await launch();
-  me = await Visitor.open(browser, PHONE);
+  me = await Visitor.open(here.browser, PHONE);
   await me.page.goto(studio.address);
-});
-afterAll(async () => {
-  await browser.close();
-  await studio.end();
 });
 
 /** Moves a bead by a finger in small quick steps; between runs while the finger is still down. */

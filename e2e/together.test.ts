@@ -1,24 +1,12 @@
 /** Two tabs on one piece, a changed lay-up, a server that is away: nothing is lost and the person decides. */
-import type { Browser } from 'puppeteer-core';
-import { Studio } from './server';
-import { PHONE, Visitor, launch } from './visitor';
+import { setting } from './setting';
+import { PHONE, Visitor } from './visitor';
 
-jest.setTimeout(60_000);
-
-const studio = new Studio();
-let browser: Browser;
-
-beforeAll(async () => {
-  await studio.start();
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser.close();
-  await studio.end();
-});
+const here = setting();
+const { studio } = here;
 
 async function openFirstRun(): Promise<Visitor> {
-  const visitor = await Visitor.open(browser, PHONE);
+  const visitor = await Visitor.open(here.browser, PHONE);
   visitor.expectedStatuses.add(409);
   await visitor.page.goto(studio.address);
   await visitor.press('piece-link');
@@ -70,7 +58,7 @@ describe('two tabs on one piece', () => {
 
 describe('a lay-up changed after its schedule was computed', () => {
   test('marks the schedule as older and computes again', async () => {
-    const me = await Visitor.open(browser, PHONE);
+    const me = await Visitor.open(here.browser, PHONE);
     await me.page.goto(studio.address);
     await me.press('piece-link');
     await me.press('edit-piece');

@@ -1,26 +1,14 @@
 /** The main views at 1280 × 800, in both themes. */
-import type { Browser } from 'puppeteer-core';
-import { Studio } from './server';
-import { Visitor, WIDE, launch } from './visitor';
+import { setting } from './setting';
+import { Visitor, WIDE } from './visitor';
 
-jest.setTimeout(60_000);
-
-const studio = new Studio();
-let browser: Browser;
-
-beforeAll(async () => {
-  await studio.start();
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser.close();
-  await studio.end();
-});
+const here = setting();
+const { studio } = here;
 
 describe.each(['light', 'dark'] as const)('the main views at 1280 × 800, %s', (theme) => {
   let me: Visitor;
   beforeAll(async () => {
-    me = await Visitor.open(browser, WIDE, theme);
+    me = await Visitor.open(here.browser, WIDE, theme);
     await me.page.goto(studio.address);
   });
   afterAll(() => me.page.close());

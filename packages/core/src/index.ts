@@ -18,6 +18,7 @@ export * from './heat/conduct';
 export * from './heat/quasiSteady';
 export * from './heat/kilnPath';
 export * from './heat/pull';
+export * from './heat/regimes';
 export * from './heat/simulate';
 export * from './flow/heatWork';
 export * from './flow/squeeze';

@@ -2,7 +2,8 @@
 import { fullFuseWork } from '../flow/heatWork';
 import { squeezeWork } from '../flow/squeeze';
 import { viscosityOf } from '../glass/viscosity';
-import { type SimulationResult, hottestSegment, regimesOf, simulateFiring, soakSegment } from '../heat/simulate';
+import { hottestSegment, regimesOf, soakSegment } from '../heat/regimes';
+import { type SimulationResult, simulateFiring } from '../heat/simulate';
 import { naturalCooling } from '../kiln/kiln';
 import { type FiringCase, simulationOf, thickestSheet } from './firingCase';
 import { openingTemperature } from './opening';

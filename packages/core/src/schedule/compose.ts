@@ -11,7 +11,7 @@ import { restrainedDifference, shearModulus } from '../glass/constants';
 import { fluidity, temperatureAt, viscosityOf } from '../glass/viscosity';
 import { exchange } from '../heat/exchange';
 import { equalisingTime, rateWithin, slabLag } from '../heat/quasiSteady';
-import { regimesOf } from '../heat/simulate';
+import { regimesOf } from '../heat/regimes';
 import { acrossLag, fullPowerHeating, naturalCooling } from '../kiln/kiln';
 import { type Outcome, found, refused } from '../problem';
 import { formatTemperature, text } from '../units/format';

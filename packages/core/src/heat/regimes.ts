@@ -1,0 +1,47 @@
+/** The ranges of temperature and the segments of a schedule that decide which limit applies. */
+import { type Vft, temperatureAt } from '../glass/viscosity';
+import type { Segment } from '../schedule/segment';
+
+/** The glass's temperature ranges that decide which limit applies, °C. */
+export interface Regimes {
+  /** Below this a difference pulls; above, it relaxes within seconds (10^11 Pa·s). */
+  brittle_C: number;
+  squeezeFrom_C: number;
+  squeezeTo_C: number;
+  /** Where cooling begins to leave stress (10^12). */
+  setsFrom_C: number;
+  /** Below this less than about a fiftieth of a difference can still set. */
+  setsTo_C: number;
+}
+
+/**
+ * Frozen-in glass relaxes ever slower by about 0.03 decades a degree (Narayanaswamy's non-linearity 0.5 and
+ * activation 76,000 K), so 60 °C under the strain point its relaxation time is some fifty times the time that a
+ * usual cool spends there.
+ */
+const SETTING_ENDS_BELOW_STRAIN_K = 60;
+
+export function regimesOf(vft: Vft): Regimes {
+  return {
+    brittle_C: temperatureAt(vft, 11),
+    squeezeFrom_C: temperatureAt(vft, 8.5),
+    squeezeTo_C: temperatureAt(vft, 6.6),
+    setsFrom_C: temperatureAt(vft, 12),
+    setsTo_C: temperatureAt(vft, 13.5) - SETTING_ENDS_BELOW_STRAIN_K,
+  };
+}
+
+/** The last hold in the annealing range after the hottest segment, or -1. */
+export function soakSegment(vft: Vft, segments: readonly Segment[]): number {
+  const from = temperatureAt(vft, 14.5);
+  const to = temperatureAt(vft, 11);
+  const hottest = hottestSegment(segments);
+  for (let i = segments.length - 1; i > hottest; i -= 1) {
+    const { target_C, hold_s } = segments[i];
+    if (hold_s > 0 && target_C >= from && target_C <= to) return i;
+  }
+  return -1;
+}
+
+export const hottestSegment = (segments: readonly Segment[]): number =>
+  segments.reduce((best, segment, i) => (segment.target_C > segments[best].target_C ? i : best), 0);
