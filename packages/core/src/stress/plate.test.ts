@@ -157,6 +157,34 @@ describe('an imposed stress', () => {
   });
 });
 
+describe('glass that has been fluid', () => {
+  /** Residual tension after a history of even temperatures, one a minute, and then a quick uneven cool. */
+  function after(history_C: number[], cooledFrom_C: number): number {
+    const height_m = new Float64Array([0, 0.0025, 0.005, 0.0075, 0.01]);
+    const temperature = new Float64Array(5).fill(history_C[0]);
+    const plate = plateStress(SOFT_90, typicalRelaxation(SOFT_90), height_m, temperature, 'free');
+    for (const T of history_C) {
+      temperature.fill(T);
+      plate.step(60);
+    }
+    for (let T = cooledFrom_C; T > 300; T -= 1) {
+      temperature.set([T - 4, T - 1, T, T - 1, T - 4]);
+      plate.step(30);
+    }
+    return Math.max(...plate.residual(20).stress_Pa);
+  }
+
+  test('has forgotten all that went before, to the last digit', () => {
+    const gentle = after([500, 520, 540, 560, 580, 700], 600);
+    expect(gentle).toBeGreaterThan(1e5);
+    expect(after([20, 560, 480, 700], 600)).toBe(gentle);
+  });
+
+  test('that has not been fluid remembers', () => {
+    expect(after([480, 490], 490)).not.toBe(after([530, 510, 490], 490));
+  });
+});
+
 describe('relaxation', () => {
   test('has the mean time η/G at the annealing point and slows with frozen structure', () => {
     const time = stressTime(SOFT_90, typicalRelaxation(SOFT_90));
