@@ -1,5 +1,5 @@
 /** What stands on the shelves: families, glasses, kilns and controllers, with their source. */
-import { type Controller } from '@torvin/core';
+import type { Controller } from '@torvin/core';
 import { z } from 'zod';
 import { GlassConstantsSchema, KilnConstantsSchema } from './engineInput';
 import { oneOf, quantity, words } from './quantity';
@@ -27,8 +27,7 @@ export const ControllerSchema = z.strictObject({
   unit: oneOf('Unit', ['C', 'F']),
   fullSpeedCode: quantity('Full-speed code', '', 1, 99999).int(),
   mostSegments: quantity('Segments held', '', 1, 99).int(),
-});
-export type ControllerRecord = z.infer<typeof ControllerSchema> & Controller;
+}) satisfies z.ZodType<Controller>;
 
 export const ShelvesSchema = z.object({
   families: z.array(FamilySchema),

@@ -1,6 +1,6 @@
 /** The piece's firing: chosen here, computed in the worker, then opened as a run sheet. */
 import { type Problem, formatDuration, formatTemperature, hottestSegment, text } from '@torvin/core';
-import { type Piece, type Shelves, type Step, snapshotOf } from '@torvin/schema';
+import { type Piece, type Shelves, type Snapshot, type Step, snapshotOf } from '@torvin/schema';
 import { Link, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -165,7 +165,7 @@ function Planned({ piece, shelves, scheduleId, beside }: { piece: Piece; shelves
             />
           }
         >
-          This schedule was computed for another lay-up than the one above.
+          This schedule was computed for another lay-up or kiln than the one above.
         </Notice>
       )}
       {!beside && (
@@ -201,11 +201,14 @@ function Planned({ piece, shelves, scheduleId, beside }: { piece: Piece; shelves
 }
 
 /** Whether a schedule was made from another lay-up or kiln than the piece has now. */
-export function isOlder(piece: Piece, shelves: Shelves, made: { firing: unknown }): boolean {
+export function isOlder(piece: Piece, shelves: Shelves, made: Snapshot): boolean {
   const step = piece.doc.steps[0];
   const now = step ? snapshotOf(piece.doc, step, shelves) : null;
-  return now !== null && now.ok && canonical(now.value.firing) !== canonical(made.firing);
+  return now !== null && now.ok && canonical(madeFor(now.value.firing)) !== canonical(madeFor(made.firing));
 }
+
+/** What a person can have changed; limits and set-up constants that a newer program ships do not make a schedule older. */
+const madeFor = ({ body, kiln, school, look }: Snapshot['firing']) => ({ body, kiln, school, look });
 
 /** Key order must not make a difference. */
 const canonical = (value: unknown): string =>

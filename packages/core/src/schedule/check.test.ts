@@ -1,4 +1,4 @@
-import { SOFT_90, sheetsOf } from '../testCases';
+import { sheetsOf } from '../testCases';
 import { type Reading, brokenOf, evaluate } from './check';
 import { compose } from './compose';
 import type { PurposefulSegment, Role } from './segment';
@@ -70,6 +70,5 @@ describe('in words', () => {
   test('the verdict warns of a body that runs out', () => {
     expect(verdictOf(firing, evaluation, 'C')).toEqual(['Keeps every limit.', expect.stringContaining('runs out')]);
     expect(verdictOf(sheetsOf(1, 0.003), evaluate(sheetsOf(1, 0.003), segments), 'C').at(-1)).toContain('draws in');
-    expect(SOFT_90.name).toBe('Soft sheet 90');
   });
 });

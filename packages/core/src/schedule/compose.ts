@@ -3,7 +3,6 @@
  * asked, and whatever breaks a limit is slowed or lengthened until nothing does. Closed-form rates are never
  * exceeded, even where the simulation would allow it: a shelf that helps is not to be relied on without proof.
  */
-import { type BodyInput, bodyFigures } from '../body/body';
 import { footprintSpan } from '../body/footprint';
 import { efold, fullFuseWork, logViscosityFor, middleWork, rampsWorth } from '../flow/heatWork';
 import { squeezeWork } from '../flow/squeeze';
@@ -111,9 +110,8 @@ export function closedForm(firing: FiringCase): PurposefulSegment[] {
   const first_C = roundDown(regimes.setsTo_C, 5);
   const second_C = first_C - SECOND_COOL_BELOW_FIRST_K;
   const last_C = roundDown(openingTemperature(firing), 5);
-  const shelfHeat = setup.below.reduce((sum, one) => sum + one.density_kg_m3 * one.heatCapacity_J_kgK * one.thickness_m, 0);
-  const heat = glass.density_kg_m3 * glass.heatCapacity_J_kgK * depth + shelfHeat;
-  const soakTau = equalisingTime(glass, depth, 1) + heat / Math.max(exchange(setup.faces.top, soak_C, soak_C), 1);
+  const heat = heatPerArea(firing);
+  const soakTau = evening(firing, soak_C);
   const relax = limits.relaxations / (shearModulus(glass) * fluidity(vft, soak_C));
   const cool = perHour(limits.setting_K / limits.settingReserve, through);
   const thenCool = perHour(pull_K / limits.settingReserve, through);
@@ -141,6 +139,15 @@ export function closedForm(firing: FiringCase): PurposefulSegment[] {
     segment('lastCool', naturalCooling_C_per_h(firing, second_C) <= lastCool ? null : niceRate(lastCool), last_C),
   ];
 }
+
+/** Heat capacity of glass and what lies under it, J/(m²K). */
+const heatPerArea = ({ body, setup }: FiringCase): number =>
+  setup.below.reduce((sum, one) => sum + one.density_kg_m3 * one.heatCapacity_J_kgK * one.thickness_m, 0) +
+  body.glass.density_kg_m3 * body.glass.heatCapacity_J_kgK * bodyDepth(body);
+
+/** Estimate of the time constant with which the body evens out at a temperature: through the glass, and into the kiln by its top. */
+const evening = (firing: FiringCase, at_C: number): number =>
+  equalisingTime(firing.body.glass, bodyDepth(firing.body), 1) + heatPerArea(firing) / Math.max(exchange(firing.setup.faces.top, at_C, at_C), 1);
 
 /** Where the school's hold, with the ramps to it and from it, does the middle of the wanted work; to 5 °C. */
 function workingTemperature({ body, kiln, limits, school }: FiringCase, climb_K_per_s: (at_C: number) => number): number {
@@ -172,7 +179,7 @@ function adjusted(firing: FiringCase, segments: PurposefulSegment[], evaluation:
 function adjust(firing: FiringCase, segments: PurposefulSegment[], index: number, evaluation: Evaluation): PurposefulSegment {
   const segment = segments[index];
   const readings = evaluation.readings.filter((reading) => reading.segment === index);
-  const slowed = slowDown(firing, segment, readings);
+  const slowed = slowDown(firing, segment, segments[index - 1]?.target_C ?? firing.kiln.ambient_C, readings);
   if (segment.role === 'warmUp') return { ...slowed, target_C: warmTarget(firing, segments, index, evaluation) };
   if (segment.role === 'firstCool') return { ...slowed, target_C: firstCoolTarget(firing, segment, evaluation, index) };
   if (segment.role === 'squeeze') return { ...slowed, hold_s: squeezeHold(firing, segment, readings) };
@@ -184,7 +191,7 @@ function adjust(firing: FiringCase, segments: PurposefulSegment[], index: number
 /** The reserve that each difference limit is composed with. */
 const reserveFor = (limit: Reading['limit'], firing: FiringCase): number => (limit === 'pull' ? firing.limits.pullReserve : SIMULATED_RESERVE);
 
-function slowDown(firing: FiringCase, segment: PurposefulSegment, readings: Reading[]): PurposefulSegment {
+function slowDown(firing: FiringCase, segment: PurposefulSegment, from_C: number, readings: Reading[]): PurposefulSegment {
   let share = 1;
   for (const reading of readings) {
     const { limit, value, allowed } = reading;
@@ -194,7 +201,8 @@ function slowDown(firing: FiringCase, segment: PurposefulSegment, readings: Read
     }
   }
   if (share >= 1 - 1e-3) return segment;
-  const full = segment.rate_C_per_h ?? naturalCooling_C_per_h(firing, segment.target_C + SECOND_COOL_BELOW_FIRST_K);
+  // A kiln left to itself cools fastest where it starts.
+  const full = segment.rate_C_per_h ?? naturalCooling_C_per_h(firing, from_C);
   return { ...segment, rate_C_per_h: niceRate(full * share) };
 }
 
@@ -247,16 +255,13 @@ function workHold(firing: FiringCase, segment: PurposefulSegment, { work }: Eval
 }
 
 function soakHold(firing: FiringCase, segment: PurposefulSegment, evaluation: Evaluation, index: number): number {
-  const { body, limits, setup } = firing;
+  const { body, limits } = firing;
   const { glass } = body;
   const figures = evaluation.simulation.segments[index];
   if (!figures) return segment.hold_s;
   const perRelaxation_s = 1 / (shearModulus(glass) * fluidity(viscosityOf(glass), segment.target_C));
   if (figures.spread_end > limits.even_K) {
-    const depth = bodyDepth(body);
-    const tau =
-      equalisingTime(glass, depth, 1) +
-      (glass.density_kg_m3 * glass.heatCapacity_J_kgK * depth) / Math.max(exchange(setup.faces.top, segment.target_C, segment.target_C), 1);
+    const tau = evening(firing, segment.target_C);
     return niceHold(segment.hold_s + tau * Math.log(figures.spread_end / limits.even_K) + limits.relaxations * perRelaxation_s);
   }
   const surplus_s = (figures.relaxations - limits.relaxations) * perRelaxation_s;
@@ -269,9 +274,6 @@ export function tightest(readings: readonly Reading[], segment: number): Reading
   const own = readings.filter((reading) => reading.segment === segment);
   return own.length === 0 ? null : own.reduce((best, reading) => (marginOf(reading) < marginOf(best) ? reading : best));
 }
-
-/** What happens to the rim of this body when it levels; part of the verdict. */
-export const tendencyOf = (body: BodyInput) => bodyFigures(body).afterFiring;
 
 /** Rounds down to what people key: the slower the rate, the finer. */
 export function niceRate(perHour: number): number {
