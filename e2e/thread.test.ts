@@ -178,9 +178,20 @@ describe('the thread, at 390 × 844', () => {
     await me.type('step-rate', '41');
     await me.page.keyboard.press('Enter');
     await me.press('open-key-in');
-    await me.sees('key-in-4', /rate 41 /);
+    await me.sees('key-in-4', /rate 41 °\/h/);
     await me.page.goBack();
     await me.sees('run-row-4', /41 °C\/h/);
+  });
+
+  step('a schedule that breaks a limit says so where it is keyed in', async () => {
+    await me.press('run-row-3');
+    await me.type('step-hold', '3');
+    await me.page.keyboard.press('Enter');
+    await me.press('open-key-in');
+    await me.sees('key-in-broken', /breaks \d limits\. Drop and soak: Still .* apart when the cool begins/);
+    await me.expectSound('key-in sheet of a broken schedule');
+    await me.page.goBack();
+    await me.find('run-row-3');
   });
 
   step('the row of the open figures scrolls clear of them', async () => {

@@ -1,5 +1,5 @@
 /** The key-in sheet: each segment as the controller wants it, large, to be ticked off while standing at the kiln. */
-import { ROLE_NAMES, keyIn } from '@torvin/core';
+import { ROLE_NAMES, brokenOf, brokenSentence, keyIn } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -21,6 +21,7 @@ export function KeyInScreen({ piece, schedule }: KeyInScreenProps) {
   const [keyed, setKeyed] = useState<ReadonlySet<number>>(new Set());
   const { controller, kilnName } = schedule.snapshot;
   const { rows, switchOff, remarks } = keyIn(schedule.segments, controller);
+  const broken = brokenOf(schedule.result.readings);
   const toggle = (index: number): void =>
     setKeyed((before) => {
       const next = new Set(before);
@@ -40,6 +41,11 @@ export function KeyInScreen({ piece, schedule }: KeyInScreenProps) {
           {rows.length} segments. Rate in °{controller.unit} an hour, hold in minutes; {controller.fullSpeedCode} means as fast as it can. Touch a row when it
           is keyed.
         </Words>
+        {broken.length > 0 && (
+          <Notice tone="warn" testID="key-in-broken">
+            {`This schedule breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${ROLE_NAMES[schedule.segments[broken[0].segment].role]}: ${brokenSentence(broken[0], controller.unit)}`}
+          </Notice>
+        )}
         {remarks.map(({ kind, message }) => (
           <Notice key={message} tone={kind === 'cannot' ? 'warn' : 'plain'}>
             {message}
@@ -79,7 +85,7 @@ export function KeyInScreen({ piece, schedule }: KeyInScreenProps) {
                 <Words size="note" tone="muted">
                   rate
                 </Words>
-                <FigureText value={{ figure: String(row.rate), unit: '' }} size="medium" />
+                <FigureText value={{ figure: String(row.rate), unit: row.fullSpeed ? '' : '°/h' }} size="medium" />
               </View>
               <View style={column}>
                 <Words size="note" tone="muted">
