@@ -2,7 +2,7 @@
 const node = {
   testEnvironment: 'node',
   transform: { '\\.[cm]?[jt]sx?$': '<rootDir>/scripts/esbuildTransform.cjs' },
-  transformIgnorePatterns: ['/node_modules/(?!(uuid)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(uuid|ml-levenberg-marquardt|is-any-array)/)'],
 };
 
 module.exports = {

@@ -2,7 +2,19 @@
 import { gzipSync } from 'node:zlib';
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { DEFAULT_LIMITS, DEFAULT_SCHOOL, BARE_SHELF, type FiringCase, TYPICAL_FAMILIES, compose, meshOf, simulateFiring, simulationOf } from '@torvin/core';
+import {
+  DEFAULT_LIMITS,
+  DEFAULT_SCHOOL,
+  BARE_SHELF,
+  type FiringCase,
+  TYPICAL_FAMILIES,
+  compose,
+  evenSheets,
+  glassOf,
+  meshOf,
+  simulateFiring,
+  simulationOf,
+} from '@torvin/core';
 import { measureDrag } from './drag';
 import { median, report, yardstick } from './measure';
 
@@ -10,8 +22,8 @@ const ROUNDS = 20;
 
 const sheets = (count: number, thickness_m: number): FiringCase => ({
   body: {
-    glass: TYPICAL_FAMILIES[0],
-    layers: Array.from({ length: count }, () => ({ thickness_m })),
+    glasses: [TYPICAL_FAMILIES[0]],
+    layers: evenSheets(Array.from({ length: count }, () => ({ thickness_m }))),
     footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.3 },
     joined: count === 1,
   },
@@ -33,7 +45,7 @@ function engine(): void {
   const plan = composed(thick);
   const bare = { ...simulationOf(thick, plan.segments), stack: [{ of: 'glass', thickness_m: 0.025 }] as const };
   const { steps } = simulateFiring({ ...bare, stack: [...bare.stack] });
-  const nodes = meshOf(bare.stack, thick.body.glass).height_m.length;
+  const nodes = meshOf(bare.stack, glassOf(thick)).height_m.length;
   const unit_ms = yardstick();
   const bare_ms = median(ROUNDS, () => simulateFiring({ ...bare, stack: [...bare.stack] }));
   const shelf_ms = median(ROUNDS, () => simulateFiring(simulationOf(thick, plan.segments)));

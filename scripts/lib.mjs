@@ -60,7 +60,11 @@ async function once(name, stampDir, sources, build) {
   writeFileSync(stamp, wanted);
 }
 
-const alias = { '@torvin/core': at('packages/core/src/index.ts'), '@torvin/schema': at('packages/schema/src/index.ts') };
+const alias = {
+  '@torvin/core/engine': at('packages/core/src/engine.ts'),
+  '@torvin/core': at('packages/core/src/index.ts'),
+  '@torvin/schema': at('packages/schema/src/index.ts'),
+};
 const shared = ['package-lock.json', 'package.json', 'scripts/lib.mjs', 'packages'];
 
 async function buildServer() {

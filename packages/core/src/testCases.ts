@@ -1,10 +1,12 @@
 /** A kiln, a body and a case that the core's tests share. Not exported from the package. */
+import { evenSheets } from './body/layers';
 import { TYPICAL_FAMILIES } from './glass/families';
 import type { GlassConstants } from './glass/constants';
 import type { SimulationInput } from './heat/simulate';
 import type { KilnConstants } from './kiln/kiln';
-import { BARE_SHELF, DEFAULT_SCHOOL, type FiringCase } from './schedule/firingCase';
+import { DEFAULT_SCHOOL, type FiringCase } from './schedule/firingCase';
 import { DEFAULT_LIMITS } from './schedule/limits';
+import { BARE_SHELF } from './schedule/setups';
 
 export const SOFT_90 = TYPICAL_FAMILIES[0];
 
@@ -20,8 +22,8 @@ export const STUDIO_KILN: KilnConstants = {
 /** Sheets of one thickness, 200 by 300 mm, on a bare shelf. */
 export const sheetsOf = (count: number, thickness_m: number, glass: GlassConstants = SOFT_90): FiringCase => ({
   body: {
-    glass,
-    layers: Array.from({ length: count }, () => ({ thickness_m })),
+    glasses: [glass],
+    layers: evenSheets(Array.from({ length: count }, () => ({ thickness_m }))),
     footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.3 },
     joined: false,
   },

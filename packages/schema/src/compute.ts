@@ -1,7 +1,9 @@
 /** Requests and answers of the stateless compute API. */
 import { DEFAULT_LIMITS, DEFAULT_SCHOOL, type Decimal, QUANTITY_KINDS } from '@torvin/core';
 import { z } from 'zod';
-import { BodyInputSchema, FiringCaseSchema, LimitsSchema, PurposefulSegmentSchema, SchoolSchema, SimulationInputSchema } from './engineInput';
+import { BodyInputSchema } from './bodyInput';
+import { FiringCaseSchema, LimitsSchema, SchoolSchema } from './firingInput';
+import { PurposefulSegmentSchema, RoleSchema, SEGMENTS_AT_MOST, SegmentSchema, SimulationInputSchema } from './heatInput';
 import { oneOf, words } from './quantity';
 
 const fill =
@@ -12,6 +14,14 @@ const fill =
 export const ComposeRequestSchema = FiringCaseSchema.extend({
   school: SchoolSchema.partial().optional().transform(fill(DEFAULT_SCHOOL)),
   limits: LimitsSchema.partial().optional().transform(fill(DEFAULT_LIMITS)),
+});
+
+/** A case and any schedule for it. */
+export const CheckRequestSchema = ComposeRequestSchema.extend({
+  segments: z
+    .array(SegmentSchema.extend({ role: RoleSchema.optional() }))
+    .min(1, { error: 'A schedule needs at least one segment.' })
+    .max(SEGMENTS_AT_MOST, { error: `At most ${SEGMENTS_AT_MOST} segments.` }),
 });
 
 export const SimulateRequestSchema = SimulationInputSchema;
@@ -57,7 +67,12 @@ export const BodyAnswerSchema = z.object({
   area_m2: z.number(),
   volume_m3: z.number(),
   mass_kg: z.number(),
-  afterFiring: z.object({ naturalDepth_m: metre, tendency: z.enum(['draws-in', 'stays', 'runs-out']) }),
+  perGlass_kg: z.array(z.number()),
+  afterFiring: z.object({
+    naturalDepth_m: metre,
+    tendency: z.enum(['draws-in', 'stays', 'runs-out', 'fills', 'scallops']),
+    rimMoves_m: metre.meta({ unit: 'm', description: 'If it is hot for long enough; outwards positive' }),
+  }),
   unevenness: z.number(),
 });
 
@@ -73,25 +88,35 @@ const SegmentFiguresSchema = z.object({
   heatWorkUnder: z.number(),
   heatWorkTop: z.number(),
   squeezeWork: z.number(),
+  reliefLeft: z.number().nullable().meta({ description: 'Share of the relief left at the end; null where no parts are followed' }),
+  haze_s: z.number().meta({ description: 'Seconds of haze at its worst' }),
+  coating_s: z.number().meta({ description: 'Time in which a bare coating can lift' }),
   relaxations: z.number(),
+  stress_max_Pa: z.number().nullable().meta({ description: 'Greatest tension by the full model; null where stress is not followed' }),
+  stressKept_Pa: z.number().nullable().meta({ description: 'Tension that would stay after an even cool from here' }),
+  stressGained_Pa: z.number().nullable().meta({ description: 'What this segment added to it' }),
   kilnBest_C_per_h: z.number().nullable(),
   glassEnd_C: z.number(),
   glassColdestEnd_C: z.number(),
 });
 
 const numbers = z.array(z.number());
+const profile = z.array(z.object({ z_m: z.number(), stress_Pa: z.number() }));
 
 export const SimulationResultSchema = z.object({
   segments: z.array(SegmentFiguresSchema),
   total_s: z.number(),
   steps: z.number().int(),
+  stepError_K: z.number().meta({ description: 'Greatest error of a step by its own estimate; 0 with fixed steps' }),
   energy: z.object({ stored_J_m2: z.number(), crossed_J_m2: z.number() }),
   stalled: z.object({ segment: z.number().int(), at_C: z.number() }).nullable(),
-  residual: z
-    .array(z.object({ z_m: z.number(), stress_Pa: z.number() }))
-    .optional()
-    .meta({ description: 'Through the depth at room temperature, tension positive; asked for with stress' }),
+  residual: profile.optional().meta({ description: 'Through the depth at room temperature, tension positive; asked for with stress' }),
+  residualFlat: profile.optional().meta({ description: 'The same held flat: the upper bound' }),
   bow_perM: z.number().optional(),
+  estimates: z
+    .array(z.object({ formula: z.string(), stress_Pa: z.number() }))
+    .optional()
+    .meta({ description: 'Quick estimates, named by formula' }),
   series: z
     .object({
       t_s: numbers,
@@ -104,7 +129,23 @@ export const SimulationResultSchema = z.object({
 });
 
 export const ReadingSchema = z.object({
-  limit: z.enum(['kilnTop', 'kilnPace', 'pull', 'climbing', 'squeeze', 'workLeast', 'workMost', 'even', 'relaxed', 'soakTime', 'setting', 'opening']),
+  limit: z.enum([
+    'kilnTop',
+    'kilnPace',
+    'pull',
+    'climbing',
+    'squeeze',
+    'coating',
+    'haze',
+    'workLeast',
+    'workMost',
+    'even',
+    'relaxed',
+    'soakTime',
+    'setting',
+    'residual',
+    'opening',
+  ]),
   segment: z.number().int(),
   value: z.number(),
   allowed: z.number(),
@@ -132,5 +173,15 @@ export const ComposeAnswerSchema = z.object({
   readings: z.array(ReadingSchema),
   evaluations: z.number().int(),
   converged: z.boolean(),
+  remarks: z.array(z.string()).meta({ description: "What the controller's memory cost" }),
 });
 export type ComposeAnswer = z.infer<typeof ComposeAnswerSchema>;
+
+export const CheckAnswerSchema = z.object({
+  ok: z.boolean(),
+  broken: z.array(ReadingSchema.extend({ message: z.string() })),
+  readings: z.array(ReadingSchema),
+  verdict: z.array(z.string()),
+  total_s: z.number(),
+});
+export type CheckAnswer = z.infer<typeof CheckAnswerSchema>;

@@ -1,7 +1,9 @@
 /** A studio's own documents: pieces, schedule versions, firings and settings. */
 import { z } from 'zod';
 import { EvaluationSchema } from './compute';
-import { DEEPEST_BODY_M, FiringCaseSchema, FootprintSchema, PurposefulSegmentSchema, SEGMENTS_AT_MOST, SchoolSchema } from './engineInput';
+import { DEEPEST_BODY_M, PieceFootprintSchema } from './bodyInput';
+import { FiringCaseSchema, SchoolSchema } from './firingInput';
+import { PurposefulSegmentSchema, SEGMENTS_AT_MOST } from './heatInput';
 import { id, instant, oneOf, quantity, words } from './quantity';
 import { ControllerSchema } from './records';
 
@@ -32,7 +34,7 @@ export type Step = z.infer<typeof StepSchema>;
 export const PieceDocSchema = z
   .strictObject({
     schemaVersion: z.literal(1),
-    footprint: FootprintSchema,
+    footprint: PieceFootprintSchema,
     /** The sizes as they were typed, kept beside the metres. */
     typed: z.record(z.string().max(20), z.string().max(40)),
     /** Index 0 at the bottom. */

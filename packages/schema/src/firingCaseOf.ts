@@ -1,7 +1,8 @@
 /** Puts a piece's step together with the records it names: what the engine computes from. */
-import { BARE_SHELF, DEFAULT_LIMITS, ENGINE_VERSION, type FiringCase, type GlassConstants, type Outcome, found, refused } from '@torvin/core';
+import { BARE_SHELF, DEFAULT_LIMITS, ENGINE_VERSION, type FiringCase, type GlassConstants, type Outcome, evenSheets, found, refused } from '@torvin/core';
 import type { PieceDoc, Snapshot, Step } from './documents';
-import { GlassConstantsSchema, KilnConstantsSchema } from './engineInput';
+import { GlassConstantsSchema } from './glassInput';
+import { KilnConstantsSchema } from './heatInput';
 import type { Family, Shelves } from './records';
 
 const constantsOf = (family: Family): GlassConstants => GlassConstantsSchema.strip().parse(family);
@@ -29,8 +30,8 @@ export function snapshotOf(doc: PieceDoc, step: Step, shelves: Shelves): Outcome
   if (!controller) return refused('unknown-id', 'doc.steps.0.controllerId', `No controller '${step.controllerId}' on the shelf.`);
   const firing: FiringCase = {
     body: {
-      glass: constantsOf(family.value),
-      layers: doc.layers.map(({ thickness_m }) => ({ thickness_m })),
+      glasses: [constantsOf(family.value)],
+      layers: evenSheets(doc.layers),
       footprint: doc.footprint,
       joined: doc.layers.length === 1,
     },

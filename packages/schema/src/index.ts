@@ -1,8 +1,12 @@
 /** Documents, requests and answers of Torvin, shared by server and web. */
 export * from './quantity';
 export * from './problem';
-export * from './engineInput';
+export * from './glassInput';
+export * from './bodyInput';
+export * from './heatInput';
+export * from './firingInput';
 export * from './compute';
+export * from './computeMore';
 export * from './records';
 export * from './documents';
 export * from './firingCaseOf';

@@ -1,8 +1,9 @@
 /** What stands on the shelves: families, glasses, kilns and controllers, with their source. */
 import type { Controller } from '@torvin/core';
 import { z } from 'zod';
-import { GlassConstantsSchema, KilnConstantsSchema } from './engineInput';
-import { oneOf, quantity, words } from './quantity';
+import { GlassConstantsSchema } from './glassInput';
+import { KilnConstantsSchema, controllerFields } from './heatInput';
+import { quantity, words } from './quantity';
 
 const recordId = words('Record id', 60, 1);
 const named = { id: recordId, name: words('Name', 80, 1), source: words('Source', 200) };
@@ -24,9 +25,7 @@ export type Kiln = z.infer<typeof KilnSchema>;
 
 export const ControllerSchema = z.strictObject({
   ...named,
-  unit: oneOf('Unit', ['C', 'F']),
-  fullSpeedCode: quantity('Full-speed code', '', 1, 99999).int(),
-  mostSegments: quantity('Segments held', '', 1, 99).int(),
+  ...controllerFields,
 }) satisfies z.ZodType<Controller>;
 
 export const ShelvesSchema = z.object({

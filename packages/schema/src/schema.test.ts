@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { api } from './api';
 import { ComposeRequestSchema } from './compute';
 import { type PieceDoc, PieceDocSchema, type Step } from './documents';
-import { SimulationInputSchema } from './engineInput';
+import { SimulationInputSchema } from './heatInput';
 import { snapshotOf } from './firingCaseOf';
 import { openApiDocument } from './openapi';
 import { problemOf } from './problem';
@@ -79,7 +79,7 @@ describe('a piece document', () => {
   test('of one family gives a firing case with that family’s constants', () => {
     const snapshot = snapshotOf(doc('clear-soft-96', 'clear-soft-96'), step, shelves);
     if (!snapshot.ok) throw new Error(snapshot.problem.message);
-    expect(snapshot.value.firing.body.glass.annealing_C).toBe(508);
+    expect(snapshot.value.firing.body.glasses[0].annealing_C).toBe(508);
     expect(snapshot.value.firing.body.joined).toBe(false);
     expect(snapshot.value.familyName).toBe('Soft sheet 96');
     expect(Object.keys(snapshot.value.firing.kiln).sort()).toEqual(Object.keys(KILN).sort());
@@ -120,7 +120,7 @@ describe('compute requests', () => {
 
   test('compose fills school and limits that were left out, or left out in part', () => {
     const request = {
-      body: { glass, layers: [{ thickness_m: 0.003 }], footprint: { shape: 'disc', diameter_m: 0.2 }, joined: true },
+      body: { glasses: [glass], layers: [{ form: 'sheet', glass: 0, thickness_m: 0.003 }], footprint: { shape: 'disc', diameter_m: 0.2 }, joined: true },
       setup: { below: [shelf], faces: { top: face, bottom: face } },
       kiln: KILN,
       look: 'fullFuse',

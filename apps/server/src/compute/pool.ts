@@ -1,6 +1,7 @@
 /** The engine in a worker thread: one call runs, a few wait, more are refused. The event loop stays free. */
 import { Worker } from 'node:worker_threads';
-import { type Engine, type EngineCall, type Problem, ProblemError } from '@torvin/core';
+import { type Problem, ProblemError } from '@torvin/core';
+import type { Engine, EngineCall } from '@torvin/core/engine';
 
 export interface Job {
   call: EngineCall;

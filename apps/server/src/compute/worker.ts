@@ -1,11 +1,14 @@
 /** Runs in a worker thread: one engine call a message. */
 import { parentPort } from 'node:worker_threads';
-import { type EngineCall, ProblemError, engine } from '@torvin/core';
+import { ProblemError } from '@torvin/core';
+import { type EngineCall, createEngine } from '@torvin/core/engine';
 import type { Job, JobAnswer } from './pool';
 
 parentPort?.on('message', ({ call, input }: Job) => {
   parentPort?.postMessage(run(call, input));
 });
+
+const engine = createEngine();
 
 function run(call: EngineCall, input: unknown): JobAnswer {
   try {

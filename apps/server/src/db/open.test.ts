@@ -1,11 +1,13 @@
-import { existsSync, readdirSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Driver from 'better-sqlite3';
+import { FiringCaseSchema } from '@torvin/schema';
+import { evaluate } from '@torvin/core';
 import { eq, sql } from 'drizzle-orm';
 import { MIGRATIONS, NOW, startTestServer, temporaryFolder } from '../test/testServer';
 import { DATABASE_FILE, openDatabase } from './open';
 import { seedDemo } from './seed';
-import { firings, pieces, studio } from './tables';
+import { families, firings, pieces, schedules, studio } from './tables';
 
 const folders: string[] = [];
 const folder = (): string => {
@@ -21,7 +23,7 @@ describe('the database file', () => {
     for (let round = 0; round < 2; round += 1) {
       const opened = openDatabase(dir, MIGRATIONS);
       seedDemo(opened.db, NOW + round);
-      expect(opened.schema).toBe(1);
+      expect(opened.schema).toBe(2);
       expect(opened.db.select().from(pieces).all()).toHaveLength(2);
       opened.close();
     }
@@ -35,7 +37,7 @@ describe('the database file', () => {
     old.exec('create table of_old (id integer)');
     old.close();
     openDatabase(dir, MIGRATIONS).close();
-    const copy = new Driver(join(dir, 'before-schema-1.db'));
+    const copy = new Driver(join(dir, 'before-schema-2.db'));
     expect(copy.prepare("select name from sqlite_master where name in ('of_old', 'pieces')").all()).toMatchObject([{ name: 'of_old' }]);
     copy.close();
   });
@@ -46,7 +48,7 @@ describe('the database file', () => {
     const file = new Driver(join(dir, DATABASE_FILE));
     file.exec("insert into __drizzle_migrations (hash, created_at) values ('later', 9999999999999)");
     file.close();
-    expect(() => openDatabase(dir, MIGRATIONS)).toThrow(/schema 2, newer than this program's 1/);
+    expect(() => openDatabase(dir, MIGRATIONS)).toThrow(/schema 3, newer than this program's 2/);
   });
 
   test('enforces foreign keys, also after a transaction, and keeps its busy timeout', () => {
@@ -70,6 +72,92 @@ describe('the database file', () => {
       }),
     ).toThrow('stop');
     expect(db.select().from(pieces).where(eq(pieces.name, 'half done')).all()).toEqual([]);
+    close();
+  });
+});
+
+/** The migrations up to and including the given one, in a folder of their own. */
+function migrationsUpTo(count: number): string {
+  const made = folder();
+  mkdirSync(join(made, 'meta'));
+  const journal = JSON.parse(readFileSync(join(MIGRATIONS, 'meta', '_journal.json'), 'utf8')) as { entries: { tag: string }[] };
+  const entries = journal.entries.slice(0, count);
+  writeFileSync(join(made, 'meta', '_journal.json'), JSON.stringify({ ...journal, entries }));
+  for (const { tag } of entries) cpSync(join(MIGRATIONS, `${tag}.sql`), join(made, `${tag}.sql`));
+  return made;
+}
+
+describe('a database of schema 1', () => {
+  /** The demo's data as the first schema kept it. */
+  function ofSchema1(): string {
+    const now = folder();
+    const seeded = openDatabase(now, MIGRATIONS);
+    seedDemo(seeded.db, NOW);
+    const rows = {
+      families: seeded.db.select().from(families).all(),
+      pieces: seeded.db.select().from(pieces).all(),
+      schedules: seeded.db.select().from(schedules).all(),
+    };
+    seeded.close();
+
+    const old = folder();
+    openDatabase(old, migrationsUpTo(1)).close();
+    const driver = new Driver(join(old, DATABASE_FILE));
+    const insert = (table: string, row: Record<string, unknown>): void => {
+      const names = Object.keys(row);
+      driver.prepare(`insert into ${table} (${names.join()}) values (${names.map(() => '?').join()})`).run(Object.values(row));
+    };
+    for (const { id, name, source } of rows.families) {
+      const constants = { expansion_per_k: 9e-6, annealing_c: 515, softening_c: 680, density_kg_m3: 2500, youngs_pa: 7e10, poisson: 0.22 };
+      insert('families', { id, name, source, ...constants, conductivity_w_mk: 1.2, heat_capacity_j_kgk: 1100, surface_tension_n_m: 0.3 });
+    }
+    for (const { id, name, version, doc, createdAt, updatedAt } of rows.pieces) {
+      insert('pieces', { id, name, version, doc: JSON.stringify(doc), created_at: createdAt, updated_at: updatedAt });
+    }
+    for (const row of rows.schedules) {
+      const { glasses, layers, ...body } = row.snapshot.firing.body;
+      const { works, residual_Pa: _residual, haze_s: _haze, coating_s: _coating, ...limits } = row.snapshot.firing.limits;
+      const thin = layers.map((layer) => ({ thickness_m: layer.form === 'sheet' ? layer.thickness_m : 0 }));
+      const firing = { ...row.snapshot.firing, body: { ...body, glass: glasses[0], layers: thin }, limits: { ...limits, fullFuse: works.fullFuse } };
+      insert('schedules', {
+        id: row.id,
+        piece_id: row.pieceId,
+        step_id: row.stepId,
+        parent_id: row.parentId,
+        origin: row.origin,
+        segments: JSON.stringify(row.segments),
+        snapshot: JSON.stringify({ ...row.snapshot, firing }),
+        result: JSON.stringify(row.result),
+        work_c: row.work_C,
+        work_s: row.work_s,
+        total_s: row.total_s,
+        kiln_name: row.kilnName,
+        created_at: row.createdAt,
+      });
+    }
+    driver.close();
+    return old;
+  }
+
+  test('opens, with every snapshot in the words of the present and the same schedule from it', () => {
+    const dir = ofSchema1();
+    const { db, close, schema } = openDatabase(dir, MIGRATIONS);
+    expect(schema).toBe(2);
+    expect(existsSync(join(dir, 'before-schema-2.db'))).toBe(true);
+    const kept = db.select().from(schedules).all();
+    expect(kept.length).toBeGreaterThanOrEqual(2);
+    for (const { snapshot, segments, result } of kept) {
+      const firing = FiringCaseSchema.parse(snapshot.firing);
+      expect(JSON.parse(JSON.stringify(firing))).toEqual(snapshot.firing);
+      expect(evaluate(firing, segments).work).toEqual(result.work);
+    }
+    expect(
+      db
+        .select()
+        .from(families)
+        .all()
+        .every(({ strain_C, fluidPoint }) => strain_C === null && fluidPoint === null),
+    ).toBe(true);
     close();
   });
 });

@@ -1,5 +1,5 @@
 /** The database's tables. Row types are inferred from here; documents are JSON validated by @torvin/schema. */
-import type { Evaluation, PurposefulSegment } from '@torvin/core';
+import type { Evaluation, GlassConstants, PurposefulSegment } from '@torvin/core';
 import type { PieceDoc, Snapshot } from '@torvin/schema';
 import { sql } from 'drizzle-orm';
 import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
@@ -28,6 +28,13 @@ export const families = sqliteTable('families', {
   conductivity_W_mK: real('conductivity_w_mk').notNull(),
   heatCapacity_J_kgK: real('heat_capacity_j_kgk').notNull(),
   surfaceTension_N_m: real('surface_tension_n_m').notNull(),
+  // What is not known of a family is null; the engine then takes what is usual.
+  strain_C: real('strain_c'),
+  fluidPoint: text('fluid_point', { mode: 'json' }).$type<NonNullable<GlassConstants['fluidPoint']>>(),
+  meltExpansion_perK: real('melt_expansion_per_k'),
+  stressOptical_perPa: real('stress_optical_per_pa'),
+  haze: text('haze', { mode: 'json' }).$type<NonNullable<GlassConstants['haze']>>(),
+  relaxation: text('relaxation', { mode: 'json' }).$type<NonNullable<GlassConstants['relaxation']>>(),
 });
 
 export const glasses = sqliteTable(

@@ -75,7 +75,7 @@ describe('the demo studio', () => {
       const { body: schedule } = await server.ask('GET', `/api/schedules/${piece.doc.steps[0].scheduleId}`);
       expect(schedule.result.readings.length).toBeGreaterThan(8);
       expect(schedule.result.readings.filter((reading: { ok: boolean }) => !reading.ok)).toEqual([]);
-      expect(schedule.snapshot.firing.body.glass.annealing_C).toBe(515);
+      expect(schedule.snapshot.firing.body.glasses[0].annealing_C).toBe(515);
     }
     const { body: firings } = await server.ask('GET', '/api/firings');
     expect(firings).toHaveLength(1);
@@ -84,7 +84,7 @@ describe('the demo studio', () => {
 
   test('answers its health', async () => {
     const { body } = await server.ask('GET', '/api/health');
-    expect(body).toEqual({ ok: true, version: 'test', dataDir: server.dataDir, schema: 1 });
+    expect(body).toEqual({ ok: true, version: 'test', dataDir: server.dataDir, schema: 2 });
   });
 });
 

@@ -1,6 +1,20 @@
 /** The HTTP application: each route of the endpoint table parses, calls one function and sends. */
-import { ProblemError, marginOf, readQuantity, tightest, verdictOf, whyOf } from '@torvin/core';
-import { type AnswerOf, type ComposeAnswer, type Endpoint, api, decimalOf, openApiDocument, problemOf } from '@torvin/schema';
+import {
+  MOULD_MATERIALS,
+  ProblemError,
+  askFlow,
+  brokenOf,
+  brokenSentence,
+  edgeOn,
+  lookedThrough,
+  marginOf,
+  readQuantity,
+  release,
+  tightest,
+  verdictOf,
+  whyOf,
+} from '@torvin/core';
+import { type AnswerOf, type CheckAnswer, type ComposeAnswer, type Endpoint, api, decimalOf, openApiDocument, problemOf } from '@torvin/schema';
 import express, { type Express, type Request } from 'express';
 import type { Logger } from 'pino';
 import type { z } from 'zod';
@@ -66,9 +80,26 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
     return outcome.value;
   });
   route(api.computeBody, (input) => pool.run('body', input));
+  route(api.computeFit, (input) => pool.run('fit', input));
+  route(api.computeFlow, ({ glass, question }): AnswerOf<typeof api.computeFlow> => {
+    const { value, unit } = askFlow(glass, question);
+    return { value: Number.isFinite(value) ? value : null, unit };
+  });
+  route(api.computeRelease, ({ glass, material, expansion_perK, size_m, kind }) =>
+    release(glass, material ? MOULD_MATERIALS[material].expansion_perK : (expansion_perK ?? 0), size_m, kind),
+  );
+  route(api.computePolariser, (input) => ({
+    retardation_nm:
+      input.view === 'through'
+        ? [lookedThrough(input.glass, input.layers)]
+        : edgeOn(input.glass, input.residual, input.path_m).map(({ retardation_nm }) => retardation_nm),
+  }));
+  route(api.computeKilnFit, (input) => pool.run('kilnFit', input));
+  route(api.computeSpreadFit, (input) => pool.run('spreadFit', input));
+  route(api.computeCorrections, (input) => pool.run('corrections', input));
   route(api.computeSimulate, (input) => pool.run('simulate', input));
   route(api.computeCompose, async (firing): Promise<ComposeAnswer> => {
-    const { segments, evaluation, evaluations, converged } = await pool.run('compose', firing);
+    const { segments, evaluation, evaluations, converged, remarks } = await pool.run('compose', firing);
     return {
       segments: segments.map((segment, index) => {
         const reading = tightest(evaluation.readings, index);
@@ -79,6 +110,18 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
       readings: evaluation.readings,
       evaluations,
       converged,
+      remarks,
+    };
+  });
+  route(api.computeCheck, async ({ segments, ...firing }): Promise<CheckAnswer> => {
+    const evaluation = await pool.run('evaluate', { firing, segments });
+    const broken = brokenOf(evaluation.readings).map((reading) => ({ ...reading, message: brokenSentence(reading, 'C', firing.look) }));
+    return {
+      ok: broken.length === 0 && evaluation.simulation.stalled === null,
+      broken,
+      readings: evaluation.readings,
+      verdict: verdictOf(firing, evaluation, 'C'),
+      total_s: evaluation.simulation.total_s,
     };
   });
 

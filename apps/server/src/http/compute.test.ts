@@ -11,7 +11,8 @@ afterAll(() => server.stop());
 
 const glass = GlassConstantsSchema.strip().parse(TYPICAL_FAMILIES[0]);
 const kiln = { top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 };
-const body = { glass, layers: [{ thickness_m: 0.003 }, { thickness_m: 0.005 }], footprint: { shape: 'disc', diameter_m: 0.2 } };
+const sheet = (thickness_m: number) => ({ form: 'sheet', glass: 0, thickness_m });
+const body = { glasses: [glass], layers: [sheet(0.003), sheet(0.005)], footprint: { shape: 'disc', diameter_m: 0.2 } };
 const simulation = {
   glass,
   stack: [{ of: 'glass', thickness_m: 0.025 }],
@@ -118,8 +119,8 @@ describe('the compute API on cases sent by someone else', () => {
   test.each([
     ['simulate', { ...simulation, shape: 'sphere', faces: { ...simulation.faces, bottom: simulation.faces.top } }, 'faces.bottom', /middle/],
     ['simulate', { ...simulation, shape: 'cylinder', stress: { support: 'free' } }, 'stress', /plates/],
-    ['body', { ...body, layers: [{ thickness_m: 0.4 }] }, 'layers.0.thickness_m', /0\.0005 to 0\.1 m; got 0\.4/],
-    ['body', { ...body, glass: { ...glass, softening_C: 520 } }, 'glass.softening_C', /40 °C above/],
+    ['body', { ...body, layers: [sheet(0.4)] }, 'layers.0.thickness_m', /0\.0005 to 0\.1 m; got 0\.4/],
+    ['body', { ...body, glasses: [{ ...glass, softening_C: 520 }] }, 'glasses.0.softening_C', /40 °C above/],
     ['simulate', { ...simulation, stack: [] }, 'stack', /./],
     ['simulate', { ...simulation, segments: [{ rate_C_per_h: null, target_C: 400, hold_s: 0 }] }, 'kiln', /full speed/],
     ['simulate', { ...simulation, segments: [{ rate_C_per_h: 60, target_C: 4000, hold_s: 0 }] }, 'segments.0.target_C', /0 to 1700 °C; got 4000/],
@@ -130,48 +131,6 @@ describe('the compute API on cases sent by someone else', () => {
     expect(status).toBe(422);
     expect(answer.path).toBe(field);
     expect(answer.message).toMatch(message);
-  });
-});
-
-/** A fixed sequence, so that the same run mutates the same way. */
-function sequence(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state * 1103515245 + 12345) % 2147483648;
-    return state / 2147483648;
-  };
-}
-
-const NONSENSE = [null, -1, 0, 1e308, 'x', [], {}, true, '', -0, 1e-300];
-
-/** Replaces one leaf or branch somewhere in a JSON value. */
-function mutated(value: unknown, random: () => number): unknown {
-  if (typeof value !== 'object' || value === null || random() < 0.15) return NONSENSE[Math.floor(random() * NONSENSE.length)];
-  const keys = Object.keys(value);
-  const key = keys[Math.floor(random() * keys.length)];
-  const copy: Record<string, unknown> = Array.isArray(value) ? ([...value] as unknown as Record<string, unknown>) : { ...value };
-  if (random() < 0.1) delete copy[key];
-  else copy[key] = mutated(copy[key], random);
-  return copy;
-}
-
-describe('mutated requests', () => {
-  const rounds = process.env.LONG === '1' ? 500 : 80;
-  test.each([
-    ['quantity', { text: '12 in', kind: 'length', locale: 'en', bare: { length: 'mm' } }],
-    ['body', body],
-    ['simulate', simulation],
-    ['compose', composition],
-  ])('%s answers each with 200 or a problem at a field, never 5xx', async (path, input) => {
-    const random = sequence(7);
-    const statuses = new Set<number>();
-    for (let i = 0; i < rounds; i += 1) {
-      const { status, body: answer } = await server.ask('POST', `/api/compute/${path}`, mutated(input, random));
-      statuses.add(status);
-      if (status !== 200) expect(answer.message).toEqual(expect.stringMatching(/\S/));
-      expect([200, 422, 400]).toContain(status);
-    }
-    expect(statuses).toContain(422);
   });
 });
 

@@ -22,14 +22,12 @@ let workerFile: string | null = null;
 export function workerUrl(): URL {
   if (workerFile === null) {
     workerFile = join(temporaryFolder(), 'computeWorker.mjs');
-    const packages = join(__dirname, '..', '..', '..', '..', 'packages');
     buildSync({
       entryPoints: [join(__dirname, '..', 'compute', 'worker.ts')],
       outfile: workerFile,
       bundle: true,
       platform: 'node',
       format: 'esm',
-      alias: { '@torvin/core': join(packages, 'core', 'src', 'index.ts') },
     });
   }
   return pathToFileURL(workerFile);

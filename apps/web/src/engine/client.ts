@@ -1,5 +1,6 @@
 /** The engine's worker, started once and warmed up while the first screen is drawn. */
-import { type Engine, type EngineCall, type Outcome, TYPICAL_FAMILIES } from '@torvin/core';
+import { type Outcome, TYPICAL_FAMILIES } from '@torvin/core';
+import type { Engine, EngineCall } from '@torvin/core/engine';
 import { type Remote, wrap } from 'comlink';
 import type { EngineWorker } from './worker';
 

@@ -1,10 +1,13 @@
 /** The engine in a web worker. Errors come back as data, because classes do not survive the crossing. */
-import { type Engine, type EngineCall, type Outcome, ProblemError, engine, found } from '@torvin/core';
+import { type Outcome, ProblemError, found } from '@torvin/core';
+import { type Engine, type EngineCall, createEngine } from '@torvin/core/engine';
 import { expose } from 'comlink';
 
 export interface EngineWorker {
   call<C extends EngineCall>(name: C, input: Parameters<Engine[C]>[0]): Outcome<ReturnType<Engine[C]>>;
 }
+
+const engine = createEngine();
 
 const worker: EngineWorker = {
   call(name, input) {

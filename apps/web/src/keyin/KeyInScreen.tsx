@@ -43,7 +43,7 @@ export function KeyInScreen({ piece, schedule }: KeyInScreenProps) {
         </Words>
         {broken.length > 0 && (
           <Notice tone="warn" testID="key-in-broken">
-            {`This schedule breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${ROLE_NAMES[schedule.segments[broken[0].segment].role]}: ${brokenSentence(broken[0], controller.unit)}`}
+            {`This schedule breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${ROLE_NAMES[schedule.segments[broken[0].segment].role]}: ${brokenSentence(broken[0], controller.unit, schedule.snapshot.firing.look)}`}
           </Notice>
         )}
         {remarks.map(({ kind, message }) => (

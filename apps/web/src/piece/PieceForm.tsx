@@ -1,6 +1,6 @@
 /** Makes or changes a piece: name, outline, sheets. The drawing, the depth and the mass follow every keystroke. */
 import { zodResolver } from '@hookform/resolvers/zod';
-import { type Problem, bodyFigures, formatLength, formatMass, text } from '@torvin/core';
+import { type Problem, bodyFigures, evenSheets, formatLength, formatMass, text } from '@torvin/core';
 import { LAYERS_AT_MOST, type PieceDoc, type Shelves } from '@torvin/schema';
 import { useEffect } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
@@ -43,7 +43,7 @@ export function PieceForm({ shelves, entry, problem, saving, saveTitle, onSave }
   }, [problem, setError]);
 
   const { footprint, layers, family } = drawable(now, shelves);
-  const body = footprint && layers.length > 0 ? bodyFigures({ glass: family, layers: layers.map(({ thickness_m }) => ({ thickness_m })), footprint }) : null;
+  const body = footprint && layers.length > 0 ? bodyFigures({ glasses: [family], layers: evenSheets(layers), footprint }) : null;
   const depth_m = layers.reduce((sum, layer) => sum + layer.thickness_m, 0);
   const glasses = shelves.glasses.filter(({ familyId }) => familyId === now.familyId);
   const families = shelves.families.filter(({ id }) => shelves.glasses.some(({ familyId }) => familyId === id));

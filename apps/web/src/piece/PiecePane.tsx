@@ -1,5 +1,5 @@
 /** One piece: its section, its figures, its sheets, and the firing it is to have. */
-import { bodyFigures, formatLength, formatMass, text } from '@torvin/core';
+import { type GlassConstants, bodyFigures, evenSheets, formatLength, formatMass, text } from '@torvin/core';
 import { type Piece, type Shelves, familyOf } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -72,10 +72,12 @@ const RIM = {
   'runs-out': (rest: string) => `Deeper than the ${rest} at which hot glass rests: given heat it runs out at the rim unless dammed.`,
   'draws-in': (rest: string) => `Thinner than the ${rest} at which hot glass rests: the rim draws in and thickens.`,
   stays: (rest: string) => `Near the ${rest} at which hot glass rests: the rim hardly moves.`,
+  fills: () => 'Fills its dam, given heat enough.',
+  scallops: (rest: string) => `Less than the ${rest} at which hot glass rests: it draws back from the dam and leaves a scalloped edge.`,
 } as const;
 
-function BodyFigures({ piece, family }: { piece: Piece; family: Parameters<typeof bodyFigures>[0]['glass'] }) {
-  const { depth, mass_kg, afterFiring } = bodyFigures({ glass: family, layers: piece.doc.layers, footprint: piece.doc.footprint });
+function BodyFigures({ piece, family }: { piece: Piece; family: GlassConstants }) {
+  const { depth, mass_kg, afterFiring } = bodyFigures({ glasses: [family], layers: evenSheets(piece.doc.layers), footprint: piece.doc.footprint });
   return (
     <View style={{ gap: space.small }}>
       <View style={{ flexDirection: 'row', gap: space.large }}>

@@ -4,14 +4,13 @@ import {
   type FiringCase,
   type LimitName,
   type TemperatureUnit,
+  aimedWork,
   differenceIn,
   formatDifference,
   formatDuration,
   formatStress,
-  fullFuseWork,
-  middleWork,
   text,
-  thickestSheet,
+  workRange,
 } from '@torvin/core';
 import { memo } from 'react';
 import { View } from 'react-native';
@@ -37,8 +36,8 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
   const { limits } = firing;
   const setting = worst('setting');
   const pull = worst('pull');
-  const wanted = fullFuseWork(firing.body.glass, thickestSheet(firing.body), limits.fullFuse);
-  const aim = middleWork(wanted);
+  const wanted = workRange(firing);
+  const aim = aimedWork(firing.look, wanted);
   const workBroken = work.least < wanted.least || work.most > wanted.most;
   const length = formatDuration(simulation.total_s);
   return (

@@ -140,7 +140,7 @@ export function RunSheetScreen({ piece, schedule, shelves }: RunSheetScreenProps
         ))}
         {broken.map((reading) => (
           <Notice key={`${reading.limit}-${reading.segment}`} tone="warn">
-            {ROLE_NAMES[segments[reading.segment].role]}: {brokenSentence(reading, unit)}
+            {ROLE_NAMES[segments[reading.segment].role]}: {brokenSentence(reading, unit, firing.look)}
           </Notice>
         ))}
         <Words size="label" tone="muted">

@@ -123,7 +123,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onChan
           {broken.map((reading) => (
             <View role="listitem" key={reading.limit}>
               <Words bold tone="warn">
-                {brokenSentence(reading, unit)}
+                {brokenSentence(reading, unit, firing.look)}
               </Words>
             </View>
           ))}

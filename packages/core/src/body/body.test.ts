@@ -1,29 +1,123 @@
 import { SOFT_90 } from '../testCases';
-import { bodyFigures, naturalDepth } from './body';
-import { footprintArea, footprintSpan } from './footprint';
+import { familyOfId } from '../glass/families';
+import { type BodyInput, bodyFigures, coarsestEdge, mainGlass, naturalDepth } from './body';
+import { type Footprint, crossesItself, footprintArea, footprintPerimeter, footprintSpan, grownArea } from './footprint';
+import type { Layer } from './layers';
+import { designDepth } from './unevenness';
 
-const disc = { shape: 'disc', diameter_m: 0.2 } as const;
+const disc: Footprint = { shape: 'disc', diameter_m: 0.2 };
+const square: Footprint = { shape: 'rectangle', width_m: 0.2, length_m: 0.2 };
+const sheet = (thickness_m: number, more: object = {}): Layer => ({ form: 'sheet', glass: 0, thickness_m, ...more });
+const body = (layers: Layer[], more: Partial<BodyInput> = {}): BodyInput => ({ glasses: [SOFT_90], layers, footprint: square, ...more });
 
-describe('mass and depth of even sheets', () => {
+describe('mass and depth', () => {
   test('a disc of radius 100 mm, 8 mm deep, is 628 g', () => {
-    const { mass_kg, depth } = bodyFigures({ glass: SOFT_90, layers: [{ thickness_m: 0.005 }, { thickness_m: 0.003 }], footprint: disc });
+    const { mass_kg, depth } = bodyFigures(body([sheet(0.005), sheet(0.003)], { footprint: disc }));
     expect(mass_kg).toBeCloseTo(0.6283, 4);
     expect(depth.mean_m).toBeCloseTo(0.008, 12);
   });
 
-  test('a square of 200 mm carrying 100 g has 1.0 mm of glass', () => {
-    const footprint = { shape: 'rectangle', width_m: 0.2, length_m: 0.2 } as const;
-    const { mass_kg } = bodyFigures({ glass: SOFT_90, layers: [{ thickness_m: 0.001 }], footprint });
+  test('a square of 200 mm strewn with 0.25 g/cm² carries 100 g, a film of 1.0 mm', () => {
+    const { mass_kg, depth } = bodyFigures(body([{ form: 'frit', glass: 0, perArea_kg_m2: 2.5 }]));
     expect(mass_kg).toBeCloseTo(0.1, 12);
+    expect(depth.mean_m).toBeCloseTo(0.001, 12);
   });
 
-  test('area and span follow the outline', () => {
-    expect(footprintArea(disc)).toBeCloseTo(Math.PI * 0.01, 12);
-    expect(footprintSpan({ shape: 'rectangle', width_m: 0.1, length_m: 0.25 })).toBe(0.25);
+  test('a row of rods counts as π/4 of its diameter', () => {
+    const { depth, mass_kg } = bodyFigures(body([{ form: 'rod', glass: 0, diameter_m: 0.006 }]));
+    expect(depth.max_m).toBeCloseTo((Math.PI / 4) * 0.006, 12);
+    // Counted the other way: 200 mm hold 33⅓ rods of 6 mm, each 200 mm long.
+    expect(mass_kg).toBeCloseTo((0.2 / 0.006) * Math.PI * 0.003 ** 2 * 0.2 * 2500, 9);
+  });
+
+  test('a half-covering layer counts half in the mean, wholly in the deepest, not in the thinnest', () => {
+    const { depth, unevenness } = bodyFigures(body([sheet(0.006), sheet(0.003, { cover: 0.5 })]));
+    expect(depth.min_m).toBeCloseTo(0.006, 12);
+    expect(depth.mean_m).toBeCloseTo(0.0075, 12);
+    expect(depth.max_m).toBeCloseTo(0.009, 12);
+    expect(unevenness).toBeCloseTo(9 / 7.5, 12);
+  });
+
+  test('parts add their own mass, glass by glass', () => {
+    const two = body([sheet(0.006)], { glasses: [SOFT_90, familyOfId('lead-crystal')], parts: [{ glass: 1, thickness_m: 0.003, area_m2: 0.001, count: 4 }] });
+    const { perGlass_kg, mass_kg, depth } = bodyFigures(two);
+    expect(perGlass_kg[1]).toBeCloseTo(4 * 0.001 * 0.003 * 2950, 12);
+    expect(mass_kg).toBeCloseTo(perGlass_kg[0] + perGlass_kg[1], 12);
+    expect(depth.max_m).toBeCloseTo(0.009, 12);
+    expect(mainGlass(two)).toBe(two.glasses[0]);
+  });
+
+  test('a cap that stands over is heavier than the sheet under it', () => {
+    const { mass_kg } = bodyFigures(body([{ form: 'cap', glass: 0, thickness_m: 0.002, overhang_m: 0.003 }], { footprint: disc }));
+    expect(mass_kg).toBeCloseTo(Math.PI * 0.103 ** 2 * 0.002 * 2500, 9);
+  });
+
+  test('a casting has the depth of its sections and the mass of its volume', () => {
+    const { depth, mass_kg } = bodyFigures(body([], { casting: { glass: 0, volume_m3: 0.0008, thickest_m: 0.05, thinnest_m: 0.012 } }));
+    expect(mass_kg).toBeCloseTo(2, 12);
+    expect([depth.min_m, depth.max_m]).toEqual([0.012, 0.05]);
+  });
+
+  test('what rounds last is the coarsest of sheets, rods, grains and parts', () => {
+    expect(coarsestEdge(body([sheet(0.003), { form: 'rod', glass: 0, diameter_m: 0.005 }, { form: 'frit', glass: 0, perArea_kg_m2: 1, grain_m: 0.008 }]))).toBe(
+      0.008,
+    );
+  });
+});
+
+describe('outlines', () => {
+  const hexagon: Footprint = {
+    shape: 'polygon',
+    corners_m: Array.from({ length: 6 }, (_, i) => [0.1 * Math.cos((i * Math.PI) / 3), 0.1 * Math.sin((i * Math.PI) / 3)] as const),
+  };
+
+  test.each([
+    ['disc', disc, Math.PI * 0.01, Math.PI * 0.2, 0.2],
+    ['rectangle', { shape: 'rectangle', width_m: 0.1, length_m: 0.25 } as Footprint, 0.025, 0.7, 0.25],
+    ['hexagon', hexagon, 1.5 * Math.sqrt(3) * 0.01, 0.6, 0.2],
+    ['round oval', { shape: 'oval', width_m: 0.2, length_m: 0.2 } as Footprint, Math.PI * 0.01, Math.PI * 0.2, 0.2],
+  ])('of a %s: area, perimeter and span', (_, footprint, area, perimeter, span) => {
+    expect(footprintArea(footprint)).toBeCloseTo(area, 12);
+    expect(footprintPerimeter(footprint)).toBeCloseTo(perimeter, 12);
+    expect(footprintSpan(footprint)).toBeCloseTo(span, 12);
+  });
+
+  test('of a slender oval has the perimeter of the elliptic integral within 1e-5', () => {
+    let length = 0;
+    for (let i = 0; i < 20000; i += 1) {
+      const t = ((i + 0.5) * 2 * Math.PI) / 20000;
+      length += (Math.hypot(0.05 * Math.sin(t), 0.15 * Math.cos(t)) * 2 * Math.PI) / 20000;
+    }
+    expect(footprintPerimeter({ shape: 'oval', width_m: 0.1, length_m: 0.3 }) / length).toBeCloseTo(1, 5);
+  });
+
+  test('grow by perimeter and corners', () => {
+    expect(grownArea(square, 0.01)).toBeCloseTo(0.22 ** 2 - (4 - Math.PI) * 0.01 ** 2, 12);
+  });
+
+  test('that cross themselves are told from those that do not', () => {
+    expect(
+      crossesItself([
+        [0, 0],
+        [1, 0],
+        [1, 1],
+        [0, 1],
+      ]),
+    ).toBe(false);
+    expect(
+      crossesItself([
+        [0, 0],
+        [1, 1],
+        [1, 0],
+        [0, 1],
+      ]),
+    ).toBe(true);
   });
 });
 
 describe('where hot glass rests', () => {
+  const resting = (thickness_m: number, dammed = false) => bodyFigures(body([sheet(thickness_m)], { footprint: disc, dammed })).afterFiring;
+
   test('soda-lime on primer rests at about 6.5 mm', () => {
     expect(naturalDepth(SOFT_90) * 1e3).toBeCloseTo(6.5, 1);
   });
@@ -33,6 +127,42 @@ describe('where hot glass rests', () => {
     [0.0065, 'stays'],
     [0.012, 'runs-out'],
   ])('a body %s m deep %s', (thickness_m, tendency) => {
-    expect(bodyFigures({ glass: SOFT_90, layers: [{ thickness_m }], footprint: disc }).afterFiring.tendency).toBe(tendency);
+    expect(resting(thickness_m).tendency).toBe(tendency);
+  });
+
+  test('the rim goes where the volume fits at natural depth', () => {
+    const { naturalDepth_m, rimMoves_m } = resting(0.012);
+    expect(Math.PI * (0.1 + rimMoves_m) ** 2 * naturalDepth_m).toBeCloseTo(Math.PI * 0.01 * 0.012, 12);
+    expect(resting(0.003).rimMoves_m).toBeLessThan(0);
+    expect(resting(0.0065).rimMoves_m).toBe(0);
+  });
+
+  test('in a dam a deep body fills and a shallow one scallops, whatever its mass', () => {
+    expect(resting(0.012, true)).toMatchObject({ tendency: 'fills', rimMoves_m: 0 });
+    expect(resting(0.003, true).tendency).toBe('scallops');
+    const wide = bodyFigures(body([sheet(0.003)], { footprint: { shape: 'disc', diameter_m: 1 }, dammed: true }));
+    expect(wide.mass_kg).toBeGreaterThan(5);
+    expect(wide.afterFiring.tendency).toBe('scallops');
+  });
+});
+
+describe('the depth a body is fired as', () => {
+  const relief = body([sheet(0.003), sheet(0.003), sheet(0.003, { cover: 0.3 })]);
+
+  test('is its own where it is even, whatever the look', () => {
+    for (const look of ['tack', 'contour', 'fullFuse', 'slump'] as const) expect(designDepth(body([sheet(0.006)]), look).factor).toBe(1);
+  });
+
+  test('is twice its thickest for tack relief, once for a full fuse, between for a contour', () => {
+    expect(designDepth(relief, 'tack').factor).toBe(2);
+    expect(designDepth(relief, 'tack').depth_m).toBeCloseTo(0.018, 12);
+    expect(designDepth(relief, 'fullFuse').factor).toBe(1);
+    expect(designDepth(relief, 'contour').factor).toBe(1.5);
+  });
+
+  test('a thin film of powder changes it little', () => {
+    const { factor } = designDepth(body([sheet(0.006), { form: 'powder', glass: 0, perArea_kg_m2: 0.5, cover: 0.5 }]), 'tack');
+    expect(factor).toBeGreaterThan(1);
+    expect(factor).toBeLessThan(1.15);
   });
 });

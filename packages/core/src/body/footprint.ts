@@ -1,10 +1,82 @@
 /** The outline of a piece as it lies on the shelf. Lengths in m. */
-export type Footprint = { shape: 'rectangle'; width_m: number; length_m: number } | { shape: 'disc'; diameter_m: number };
+export type Footprint =
+  | { shape: 'rectangle'; width_m: number; length_m: number }
+  | { shape: 'disc'; diameter_m: number }
+  | { shape: 'oval'; width_m: number; length_m: number }
+  /** Corners in order, either way round; the outline closes itself and must not cross itself. */
+  | { shape: 'polygon'; corners_m: readonly (readonly [x: number, y: number])[] };
+
+type Corners = readonly (readonly [number, number])[];
+
+const edges = (corners: Corners): [from: readonly [number, number], to: readonly [number, number]][] =>
+  corners.map((corner, i) => [corner, corners[(i + 1) % corners.length]]);
+
+const shoelace = (corners: Corners): number => Math.abs(edges(corners).reduce((sum, [[x0, y0], [x1, y1]]) => sum + (x0 * y1 - x1 * y0) / 2, 0));
+
+/** Perimeter of an ellipse by Ramanujan's second formula (1914), good to 1e-5 for any oval that glass is cut to. */
+function ovalPerimeter(width: number, length: number): number {
+  const a = width / 2;
+  const b = length / 2;
+  const h = ((a - b) / (a + b)) ** 2;
+  return Math.PI * (a + b) * (1 + (3 * h) / (10 + Math.sqrt(4 - 3 * h)));
+}
 
 /** Area, m². */
-export const footprintArea = (footprint: Footprint): number =>
-  footprint.shape === 'disc' ? (Math.PI * footprint.diameter_m ** 2) / 4 : footprint.width_m * footprint.length_m;
+export function footprintArea(footprint: Footprint): number {
+  switch (footprint.shape) {
+    case 'rectangle':
+      return footprint.width_m * footprint.length_m;
+    case 'disc':
+      return (Math.PI * footprint.diameter_m ** 2) / 4;
+    case 'oval':
+      return (Math.PI * footprint.width_m * footprint.length_m) / 4;
+    case 'polygon':
+      return shoelace(footprint.corners_m);
+  }
+}
+
+/** Length of the outline, m. */
+export function footprintPerimeter(footprint: Footprint): number {
+  switch (footprint.shape) {
+    case 'rectangle':
+      return 2 * (footprint.width_m + footprint.length_m);
+    case 'disc':
+      return Math.PI * footprint.diameter_m;
+    case 'oval':
+      return ovalPerimeter(footprint.width_m, footprint.length_m);
+    case 'polygon':
+      return edges(footprint.corners_m).reduce((sum, [[x0, y0], [x1, y1]]) => sum + Math.hypot(x1 - x0, y1 - y0), 0);
+  }
+}
 
 /** The greatest straight dimension that counts for unevenness across the kiln, m. */
-export const footprintSpan = (footprint: Footprint): number =>
-  footprint.shape === 'disc' ? footprint.diameter_m : Math.max(footprint.width_m, footprint.length_m);
+export function footprintSpan(footprint: Footprint): number {
+  switch (footprint.shape) {
+    case 'disc':
+      return footprint.diameter_m;
+    case 'polygon':
+      return footprint.corners_m.reduce(
+        (most, [x0, y0], i) => footprint.corners_m.slice(i + 1).reduce((best, [x1, y1]) => Math.max(best, Math.hypot(x1 - x0, y1 - y0)), most),
+        0,
+      );
+    default:
+      return Math.max(footprint.width_m, footprint.length_m);
+  }
+}
+
+/** Area of the outline moved outwards by distance_m all round (Steiner): exact for outlines without inward corners. */
+export const grownArea = (footprint: Footprint, distance_m: number): number =>
+  footprintArea(footprint) + footprintPerimeter(footprint) * distance_m + Math.PI * distance_m ** 2;
+
+/** Whether two sides of a polygon cross. */
+export function crossesItself(corners: Corners): boolean {
+  const sides = edges(corners);
+  const turn = ([ax, ay]: readonly [number, number], [bx, by]: readonly [number, number], [cx, cy]: readonly [number, number]): number =>
+    Math.sign((bx - ax) * (cy - ay) - (by - ay) * (cx - ax));
+  return sides.some(([a, b], i) =>
+    sides.some(([c, d], j) => {
+      const neighbours = j <= i + 1 || (i === 0 && j === sides.length - 1);
+      return !neighbours && turn(a, b, c) !== turn(a, b, d) && turn(c, d, a) !== turn(c, d, b);
+    }),
+  );
+}

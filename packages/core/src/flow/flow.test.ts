@@ -1,9 +1,15 @@
 import { SOFT_90 } from '../testCases';
+import { naturalDepth, STANDARD_GRAVITY_m_s2 } from '../body/body';
 import { viscosityOf } from '../glass/viscosity';
-import { FULL_FUSE_WORK, equalHold, fullFuseWork, logViscosityFor, middleWork, rampsWorth } from './heatWork';
+import { coatingRange, hazeWeight } from './harm';
+import { equalHold, logViscosityFor, rampsWorth } from './heatWork';
+import { edgeRounding, reliefLeft, reliefRate } from './relief';
+import { drapeAfter, rimToSpare, sagAfter, workToDrape, workToSag } from './sag';
+import { neckRadius, pressedDepth, puddleRadius, throughHole } from './spread';
 import { squeezeWork } from './squeeze';
 
 const vft = viscosityOf(SOFT_90);
+const RHO_G = SOFT_90.density_kg_m3 * STANDARD_GRAVITY_m_s2;
 
 describe('equal work', () => {
   test('ten degrees more are a factor 2.0 from 593, 1.7 from 650, 1.44 from 740 and 1.33 from 804 °C', () => {
@@ -28,15 +34,114 @@ describe('equal work', () => {
   });
 });
 
-describe('the work a look needs', () => {
-  test('is that of the reference body for 3 mm sheets and grows with the sheet', () => {
-    expect(fullFuseWork(SOFT_90, 0.003)).toEqual(FULL_FUSE_WORK);
-    expect(fullFuseWork(SOFT_90, 0.006).least).toBeCloseTo(2 * FULL_FUSE_WORK.least, 12);
+describe('relief levels as exp(−W·(ρg/k + γk)/2·F(kh))', () => {
+  test('over a deep base it is the half space: F is 1', () => {
+    const k = Math.PI / 0.01;
+    for (const base of ['grips', 'slides', 'between'] as const) {
+      expect(reliefRate(SOFT_90, 0.01, 1, base) / ((RHO_G / k + 0.3 * k) / 2)).toBeCloseTo(1, 6);
+    }
   });
 
-  test('has its middle halfway in the logarithm', () => {
-    const middle = middleWork(FULL_FUSE_WORK);
-    expect(middle / FULL_FUSE_WORK.least).toBeCloseTo(FULL_FUSE_WORK.most / middle, 9);
+  test('over a thin base that grips it is lubrication: (ρg + γk²)·k²h³/3', () => {
+    const k = Math.PI / 0.1;
+    const h = 0.0005;
+    expect(reliefRate(SOFT_90, 0.1, h, 'grips') / (((RHO_G + 0.3 * k * k) * k * k * h ** 3) / 3)).toBeCloseTo(1, 3);
+  });
+
+  test('a base that slides levels faster than one that grips, a shelf between them', () => {
+    const [grips, between, slides] = (['grips', 'between', 'slides'] as const).map((base) => reliefRate(SOFT_90, 0.025, 0.006, base));
+    expect(between).toBeGreaterThan(grips);
+    expect(slides).toBeGreaterThan(between);
+  });
+
+  test('is whole before any work and gone in the end; the series joins the formula', () => {
+    expect(reliefLeft(SOFT_90, 0.025, 0.006, 0)).toBe(1);
+    expect(reliefLeft(SOFT_90, 0.025, 0.006, 10)).toBeLessThan(1e-6);
+    const at = (x: number): number => reliefRate(SOFT_90, Math.PI, x, 'grips');
+    expect(at(0.0499) / at(0.0501)).toBeCloseTo((0.0499 / 0.0501) ** 3, 3);
+  });
+
+  test('an edge has rounded by W·γ over its size', () => {
+    expect(edgeRounding(SOFT_90, 0.003, 0.01)).toBeCloseTo(1, 12);
+  });
+});
+
+describe('sag', () => {
+  test('starts at 0.17·ρg·a⁴/L² and takes a power of four of the span', () => {
+    const w = 1e-6;
+    expect(workToSag(SOFT_90, 0.15, 0.006, w)).toBeCloseTo((w * 0.006 ** 2) / (0.17 * RHO_G * 0.15 ** 4), 15);
+    expect(workToSag(SOFT_90, 0.3, 0.006, w) / workToSag(SOFT_90, 0.15, 0.006, w)).toBeCloseTo(1 / 16, 9);
+  });
+
+  test('deeper than it is thick it stretches: dw/dW is divided by 1 + c(w/L)²', () => {
+    const at = (w: number): number => workToSag(SOFT_90, 0.15, 0.006, w);
+    const slope = (at(0.03001) - at(0.02999)) / 2e-5;
+    expect(slope / ((at(1e-9) / 1e-9) * (1 + 0.35 * (0.03 / 0.006) ** 2))).toBeCloseTo(1, 5);
+  });
+
+  test.each([1e-5, 1e-3, 0.01, 0.05])('a depth of %s m comes back from its work', (depth) => {
+    expect(sagAfter(SOFT_90, 0.15, 0.006, workToSag(SOFT_90, 0.15, 0.006, depth)) / depth).toBeCloseTo(1, 9);
+    expect(sagAfter(SOFT_90, 0.15, 0.006, workToSag(SOFT_90, 0.15, 0.006, depth, 0), Infinity, 0) / depth).toBeCloseTo(1, 9);
+  });
+
+  test('stops at the mould', () => {
+    expect(sagAfter(SOFT_90, 0.15, 0.006, 1, 0.05)).toBe(0.05);
+  });
+
+  test('an overhang goes by its fourth power and hangs no lower than it is long', () => {
+    expect(workToDrape(SOFT_90, 0.05, 0.006, 0.02) / workToDrape(SOFT_90, 0.1, 0.006, 0.02)).toBeCloseTo(16, 9);
+    expect(drapeAfter(SOFT_90, 0.05, 0.006, workToDrape(SOFT_90, 0.05, 0.006, 0.02))).toBeCloseTo(0.02, 12);
+    expect(drapeAfter(SOFT_90, 0.05, 0.006, 1)).toBe(0.05);
+  });
+
+  test('a disc over a small former has rim to spare for lobes', () => {
+    expect(rimToSpare(0.4, 0.1)).toBeCloseTo(0.75, 12);
+    expect(rimToSpare(0.1, 0.1)).toBe(0);
+  });
+});
+
+describe('thick flow', () => {
+  test('a heap spreads as the eighth root of time and stops at natural depth', () => {
+    const V = 1e-4;
+    expect(puddleRadius(SOFT_90, V, 2e-3) / puddleRadius(SOFT_90, V, 1e-3)).toBeCloseTo(2 ** (1 / 8), 9);
+    const rest = puddleRadius(SOFT_90, V, 1e6);
+    expect(Math.PI * rest ** 2 * naturalDepth(SOFT_90)).toBeCloseTo(V, 12);
+  });
+
+  test('a pressed disc follows Stefan: the rate at once is −2Fh³/(3πηR⁴)', () => {
+    const h = 0.006;
+    const dW = 1e-9;
+    const slope = (pressedDepth(0.05, h, 50, dW) - h) / dW;
+    expect(slope / ((-2 * 50 * h ** 3) / (3 * Math.PI * 0.05 ** 4))).toBeCloseTo(1, 5);
+  });
+
+  test('a long hole is Poiseuille, a short one is led by its mouth', () => {
+    const poiseuille = (r: number, b: number): number => (Math.PI * RHO_G * 0.03 * r ** 4) / (8 * b);
+    expect(throughHole(SOFT_90, { radius_m: 0.002, plate_m: 1, head_m: 0.03 }, 1) / poiseuille(0.002, 1)).toBeCloseTo(1, 2);
+    const sampson = (RHO_G * 0.03 * 0.005 ** 3) / 3;
+    expect(throughHole(SOFT_90, { radius_m: 0.005, plate_m: 0, head_m: 0.03 }, 1) / sampson).toBeCloseTo(1, 9);
+  });
+
+  test('necks between grains grow as the root of work, to the grain itself', () => {
+    expect(neckRadius(SOFT_90, 0.001, 4e-5) / neckRadius(SOFT_90, 0.001, 1e-5)).toBeCloseTo(2, 9);
+    expect(neckRadius(SOFT_90, 0.001, 1e-5)).toBeCloseTo(Math.sqrt((3 * 0.3 * 0.001 * 1e-5) / 2), 15);
+    expect(neckRadius(SOFT_90, 0.001, 10)).toBe(0.001);
+  });
+});
+
+describe('exposure', () => {
+  test('haze is weighted by a bell, worst near 720 °C for soft sheet, or where the record says', () => {
+    const weight = hazeWeight(SOFT_90);
+    expect(weight(720)).toBeGreaterThan(0.999);
+    expect(weight(765)).toBeCloseTo(Math.exp(-0.5), 1);
+    expect(weight(500)).toBeLessThan(1e-4);
+    expect(hazeWeight({ ...SOFT_90, haze: { middle_C: 700, halfWidth_K: 20 } })(720)).toBeCloseTo(Math.exp(-0.5), 12);
+  });
+
+  test('a coating lifts from 10^13.9 to 10^7.3', () => {
+    const { from_C, to_C } = coatingRange(SOFT_90);
+    expect(from_C).toBeCloseTo(482.6, 0);
+    expect(to_C).toBeCloseTo(648.4, 0);
   });
 });
 

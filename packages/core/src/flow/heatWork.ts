@@ -3,7 +3,6 @@
  * round by S = W·γ/r (Frenkel 1945, J. Phys. USSR 9, 385, for the scale), so the work a look needs grows with
  * the sheet's thickness and falls with surface tension.
  */
-import type { GlassConstants } from '../glass/constants';
 import { type Vft, logViscosity } from '../glass/viscosity';
 
 export interface WorkRange {
@@ -11,25 +10,6 @@ export interface WorkRange {
   least: number;
   most: number;
 }
-
-/** The reference body: 3 mm sheets of γ 0.30 N/m. */
-const REFERENCE_SHEET_M = 0.003;
-const REFERENCE_TENSION_N_m = 0.3;
-/**
- * Calibrated so that the range holds what practice fires soft sheet 90 at, from 790 °C for 8 min to 820 °C for 8 min
- * or 790 °C for 25 min. A climb at 300 °C/h and the drop from it do as much work as eleven more minutes of hold; that
- * share is in these figures.
- */
-export const FULL_FUSE_WORK: WorkRange = { least: 1.6e-2, most: 4.6e-2 };
-
-/** The work that a full fuse needs for a body whose thickest sheet is sheet_m. */
-export function fullFuseWork(glass: GlassConstants, sheet_m: number, reference = FULL_FUSE_WORK): WorkRange {
-  const scale = (sheet_m / REFERENCE_SHEET_M) * (REFERENCE_TENSION_N_m / glass.surfaceTension_N_m);
-  return { least: reference.least * scale, most: reference.most * scale };
-}
-
-/** The middle of a range on the scale that counts, which is logarithmic. */
-export const middleWork = ({ least, most }: WorkRange): number => Math.sqrt(least * most);
 
 /** log10 of the viscosity at which a hold of hold_s does the given work. */
 export const logViscosityFor = (work_perPa: number, hold_s: number): number => Math.log10(hold_s / work_perPa);

@@ -1,4 +1,6 @@
 /** What the engine needs to know of a glass. Every field is an input of the compute API. */
+import type { RelaxationConstants } from '../stress/relaxation';
+
 export interface GlassConstants {
   /** Linear expansion of the solid, 1/K. */
   expansion_perK: number;
@@ -13,7 +15,28 @@ export interface GlassConstants {
   heatCapacity_J_kgK: number;
   /** Surface tension of the melt, N/m. */
   surfaceTension_N_m: number;
+  /** Temperature at 10^13.5 Pa·s, °C, where the maker tells it; it bends the viscosity curve only a little. */
+  strain_C?: number;
+  /** A measured point at 10^4 Pa·s or thinner; with it three points settle the viscosity curve. */
+  fluidPoint?: { temperature_C: number; logEta: number };
+  /** Linear expansion of the melt, 1/K; three times the solid's where it is not known. */
+  meltExpansion_perK?: number;
+  /** Stress-optical constant C, 1/Pa; 2.7e-12 where it is not known. */
+  stressOptical_perPa?: number;
+  /** Where it hazes: the middle of the range and its half width, by which the haze is weighted. */
+  haze?: { middle_C: number; halfWidth_K: number };
+  /** Spectra and constants of relaxation; those of soda-lime glass where they are not known. */
+  relaxation?: RelaxationConstants;
 }
+
+/** Melts of silicate glasses expand about three times as much as the solid. */
+const MELT_OVER_SOLID = 3;
+/** Of soda-lime glass, 1/Pa. */
+const SODA_LIME_STRESS_OPTICAL = 2.7e-12;
+
+export const meltExpansion = (glass: GlassConstants): number => glass.meltExpansion_perK ?? MELT_OVER_SOLID * glass.expansion_perK;
+
+export const stressOptical = (glass: GlassConstants): number => glass.stressOptical_perPa ?? SODA_LIME_STRESS_OPTICAL;
 
 /** Thermal diffusivity κ, m²/s. */
 export const diffusivity = (glass: GlassConstants): number => glass.conductivity_W_mK / (glass.density_kg_m3 * glass.heatCapacity_J_kgK);

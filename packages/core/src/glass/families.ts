@@ -24,6 +24,7 @@ const SODA_LIME = {
 export const TYPICAL_FAMILIES: readonly GlassFamily[] = [
   { ...SODA_LIME, id: 'soft-90', name: 'Soft sheet 90', expansion_perK: 9.0e-6, annealing_C: 515, softening_C: 680 },
   { ...SODA_LIME, id: 'soft-96', name: 'Soft sheet 96', expansion_perK: 9.6e-6, annealing_C: 508, softening_C: 665 },
+  { ...SODA_LIME, id: 'soft-104', name: 'Soft rod 104', expansion_perK: 10.4e-6, annealing_C: 495, softening_C: 655 },
   { ...SODA_LIME, id: 'float', name: 'Window float', expansion_perK: 8.6e-6, annealing_C: 546, softening_C: 724 },
   {
     ...SODA_LIME,
@@ -35,5 +36,32 @@ export const TYPICAL_FAMILIES: readonly GlassFamily[] = [
     density_kg_m3: 2230,
     youngs_Pa: 64e9,
     poisson: 0.2,
+    stressOptical_perPa: 4.0e-12,
+  },
+  {
+    ...SODA_LIME,
+    id: 'casting-crystal',
+    name: 'Casting crystal, lead-free',
+    expansion_perK: 10.0e-6,
+    annealing_C: 485,
+    softening_C: 655,
+    density_kg_m3: 2520,
+  },
+  {
+    ...SODA_LIME,
+    id: 'lead-crystal',
+    name: 'Lead crystal',
+    expansion_perK: 9.2e-6,
+    annealing_C: 440,
+    softening_C: 630,
+    density_kg_m3: 2950,
+    youngs_Pa: 60e9,
+    conductivity_W_mK: 0.9,
   },
 ];
+
+export const familyOfId = (id: string): GlassFamily => {
+  const family = TYPICAL_FAMILIES.find((one) => one.id === id);
+  if (!family) throw new Error(`No typical family '${id}'.`);
+  return family;
+};

@@ -1,6 +1,6 @@
 import { TYPICAL_FAMILIES } from './families';
 import { glassStates, stateAt } from './states';
-import { fluidity, logViscosity, temperatureAt, vftThrough, viscosityOf } from './viscosity';
+import { SODA_LIME_A, fluidity, isPlausible, logViscosity, temperatureAt, vftThrough, viscosityOf } from './viscosity';
 
 describe('log10 η = A + B/(T − T0)', () => {
   const soft = vftThrough(515, 680);
@@ -32,6 +32,40 @@ describe('log10 η = A + B/(T − T0)', () => {
     expect(fluidity(soft, 700)).toBeCloseTo(10 ** -logViscosity(soft, 700), 15);
     expect(fluidity(soft, 200)).toBe(0);
     expect(logViscosity(soft, 200)).toBe(Infinity);
+  });
+});
+
+describe('more points than two', () => {
+  const two = TYPICAL_FAMILIES[0];
+
+  test('a fluid point settles A: the curve passes through all three', () => {
+    const known = { A: -2.1, B: 3700, T0: 245 };
+    const at = (logEta: number): number => temperatureAt(known, logEta);
+    const curve = viscosityOf({ ...two, annealing_C: at(12), softening_C: at(6.6), fluidPoint: { temperature_C: at(3), logEta: 3 } });
+    expect(curve.A).toBeCloseTo(known.A, 9);
+    expect(curve.B).toBeCloseTo(known.B, 6);
+    expect(curve.T0).toBeCloseTo(known.T0, 9);
+  });
+
+  test('one that contradicts the other two is not plausible', () => {
+    expect(isPlausible(viscosityOf({ ...two, fluidPoint: { temperature_C: 900, logEta: 4 } }))).toBe(true);
+    expect(isPlausible(viscosityOf({ ...two, fluidPoint: { temperature_C: 700, logEta: 2 } }))).toBe(false);
+    expect(isPlausible(viscosityOf({ ...two, fluidPoint: { temperature_C: 1690, logEta: 4 } }))).toBe(false);
+  });
+
+  test('a strain point that agrees changes nothing, one five degrees off pulls A by less than its spread', () => {
+    const agreeing = temperatureAt(viscosityOf(two), 13.5);
+    expect(viscosityOf({ ...two, strain_C: agreeing }).A).toBeCloseTo(SODA_LIME_A, 6);
+    for (const off of [-5, 5]) {
+      const { A } = viscosityOf({ ...two, strain_C: agreeing + off });
+      expect(Math.abs(A - SODA_LIME_A)).toBeGreaterThan(0.001);
+      expect(Math.abs(A - SODA_LIME_A)).toBeLessThan(0.5);
+    }
+  });
+
+  test('a degree of error in a strain point alone would move A by more than half: that is why it only leans', () => {
+    const exact = temperatureAt(vftThrough(515, 680, -2.1), 13.5) - temperatureAt(vftThrough(515, 680, -3.1), 13.5);
+    expect(Math.abs(1 / exact)).toBeGreaterThan(0.5);
   });
 });
 

@@ -5,9 +5,19 @@
  */
 import { type KilnConstants, fullPowerHeating, naturalCooling } from '../kiln/kiln';
 
-/** Steps of the kiln curve: short enough that exchange, viscosity and tension are smooth over one. */
-export const LARGEST_STEP_S = 30;
-export const LARGEST_STEP_K = 1;
+/** The longest step and the most that the kiln may change in it, s and K. */
+export interface StepCaps {
+  step_s: number;
+  step_K: number;
+}
+
+/** The reference: so short that exchange, viscosity and tension are smooth over a step, whatever happens. */
+export const FIXED_STEPS: StepCaps = { step_s: 30, step_K: 1 };
+/** Under error control: as long as the integrals of fluidity and stress still resolve the ramp. */
+export const CONTROLLED_STEPS: StepCaps = { step_s: 240, step_K: 2.5 };
+/** A controlled step's own error, K; the figures then differ from the reference's by less than half a percent. */
+export const STEP_TOLERANCE_K = 0.02;
+export const SHORTEST_STEP_S = 1;
 
 /** Below this the kiln is not getting anywhere, K/s (0.1 K/h). */
 export const STALLED_K_PER_S = 0.1 / 3600;

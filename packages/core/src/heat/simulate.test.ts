@@ -4,6 +4,8 @@ import { fluidity, temperatureAt, viscosityOf } from '../glass/viscosity';
 import { simulationOf } from '../schedule/firingCase';
 import { naturalCooling } from '../kiln/kiln';
 import { equalisingTime, rateWithin, slabLag, solidLag } from './quasiSteady';
+import { rememberingSimulator } from './joints';
+import { STEP_TOLERANCE_K } from './kilnPath';
 import { simulateFiring } from './simulate';
 
 const kappa = diffusivity(SOFT_90);
@@ -149,11 +151,34 @@ describe('a whole firing', () => {
     expect(Math.abs(work(plain) / work(fine) - 1)).toBeLessThan(0.01);
   });
 
-  test('steps by at most 1 °C and 30 s', () => {
-    const { series, steps } = simulateFiring({ ...firing, series: true });
-    expect(series).toBeDefined();
-    expect(steps).toBeGreaterThanOrEqual(plain.total_s / 30);
-    expect(steps).toBe(plain.steps);
+  const reference = simulateFiring({ ...firing, steps: 'fixed' });
+
+  test('in the fixed steps of the reference goes by at most 1 °C and 30 s', () => {
+    const degrees = [20, 560, 800, 483, 425, 60].slice(1).reduce((sum, to, i) => sum + Math.abs(to - [20, 560, 800, 483, 425][i]), 0);
+    expect(reference.steps).toBeGreaterThanOrEqual(reference.total_s / 30);
+    expect(reference.steps).toBeGreaterThanOrEqual(degrees);
+  });
+
+  test('in error-controlled steps differs from that reference by under half a percent, by under 2 % where a range ends within a step, in under half the steps', () => {
+    expect(plain.steps).toBeLessThan(reference.steps / 2);
+    expect(plain.stepError_K).toBeGreaterThan(0);
+    expect(plain.stepError_K).toBeLessThanOrEqual(STEP_TOLERANCE_K);
+    plain.segments.forEach((figures, i) => {
+      const exact = reference.segments[i];
+      expect(Math.abs(figures.deltaT_max - exact.deltaT_max)).toBeLessThan(0.005 * exact.deltaT_max);
+      expect(Math.abs(figures.spread_setting - exact.spread_setting)).toBeLessThan(0.02 * exact.spread_setting + 1e-9);
+      expect(Math.abs(figures.heatWork - exact.heatWork)).toBeLessThan(0.005 * exact.heatWork + 1e-8);
+      expect(Math.abs(figures.tension_max_Pa - exact.tension_max_Pa)).toBeLessThan(0.005 * exact.tension_max_Pa + 1);
+      expect(Math.abs(figures.relaxations - exact.relaxations)).toBeLessThan(0.02 * exact.relaxations + 1e-3);
+    });
+  });
+
+  test('asked for smaller errors comes nearer to the reference', () => {
+    const off = (stepShare: number): number =>
+      Math.abs(simulateFiring({ ...firing, resolution: { stepShare } }).segments[2].deltaT_max - fine.segments[2].deltaT_max);
+    const fine = simulateFiring({ ...firing, steps: 'fixed', resolution: { stepShare: 0.1 } });
+    expect(off(0.5)).toBeLessThan(off(1) / 2);
+    expect(off(0.25)).toBeLessThan(off(0.5) / 2);
   });
 
   test('gives the same answer twice', () => {
@@ -177,5 +202,89 @@ describe('a whole firing', () => {
     const short = simulateFiring({ ...firing, segments: firing.segments.map((one, i) => (i === 2 ? { ...one, hold_s: 600 } : one)) });
     expect(plain.segments[2].relaxations).toBeGreaterThan(0.5);
     expect(short.segments[2].relaxations).toBe(0);
+  });
+});
+
+describe('a measured curve as boundary', () => {
+  const segments = [
+    { rate_C_per_h: 200, target_C: 600, hold_s: 1800 },
+    { rate_C_per_h: 60, target_C: 300, hold_s: 0 },
+  ];
+  const hour = 3600;
+  const ends = [2.9 * hour, 3.4 * hour, 8.4 * hour];
+  const curve = { t_s: [0, ...ends], kiln_C: [20, 600, 600, 300], joints_s: [ends[1]] };
+  const asked = slab(0.012, 1, segments);
+  const measured = simulateFiring({ ...asked, segments: [], curve });
+
+  test('that is the schedule gives what the schedule gives', () => {
+    const planned = simulateFiring({ ...asked, steps: 'fixed' });
+    const read = simulateFiring({ ...asked, segments: [], curve, steps: 'fixed' });
+    expect(read.total_s).toBeCloseTo(planned.total_s, 6);
+    read.segments.forEach((figures, i) => {
+      expect(figures.end_s).toBeCloseTo(planned.segments[i].end_s, 6);
+      expect(figures.deltaT_max).toBeCloseTo(planned.segments[i].deltaT_max, 6);
+      expect(figures.heatWork / planned.segments[i].heatWork).toBeCloseTo(1, 6);
+    });
+  });
+
+  test('without joints is one stretch', () => {
+    const whole = simulateFiring({ ...asked, segments: [], curve: { t_s: curve.t_s, kiln_C: curve.kiln_C } });
+    expect(whole.segments).toHaveLength(1);
+    const sum = measured.segments.reduce((work, figures) => work + figures.heatWork, 0);
+    expect(whole.segments[0].heatWork / sum).toBeCloseTo(1, 4);
+  });
+
+  test('starts with the glass as warm as it was', () => {
+    const warm = simulateFiring({ ...asked, segments: [], curve: { t_s: [0, hour], kiln_C: [500, 480] }, start_C: 400 });
+    expect(warm.segments[0].deltaT_max).toBeGreaterThan(50);
+  });
+});
+
+describe('state kept at every joint', () => {
+  const segments = [
+    { rate_C_per_h: 100, target_C: 560, hold_s: 0 },
+    { rate_C_per_h: 100, target_C: 800, hold_s: 900 },
+    { rate_C_per_h: null, target_C: 483, hold_s: 6000 },
+    { rate_C_per_h: 14, target_C: 425, hold_s: 0 },
+    { rate_C_per_h: 40, target_C: 60, hold_s: 0 },
+  ];
+  const firing = simulationOf(sheetsOf(4, 0.006), segments, true);
+  const edit = (index: number, change: object) => ({ ...firing, segments: firing.segments.map((one, i) => (i === index ? { ...one, ...change } : one)) });
+
+  test.each([
+    [4, { rate_C_per_h: 30 }],
+    [3, { target_C: 430 }],
+    [2, { hold_s: 4000 }],
+    [2, { target_C: 500 }],
+    [1, { hold_s: 1200 }],
+    [0, { rate_C_per_h: 80 }],
+    [1, { target_C: 400 }],
+  ])('an edit of segment %s to %j gives what a plain simulation gives, from its joint on', (index, change) => {
+    const simulate = rememberingSimulator();
+    simulate(firing);
+    expect(simulate(edit(index, change))).toEqual(simulateFiring(edit(index, change)));
+    expect(simulate.startedAt()).toBe(index);
+    expect(simulate(firing)).toEqual(simulateFiring(firing));
+  });
+
+  test('is dropped when anything but the segments changes', () => {
+    const simulate = rememberingSimulator();
+    simulate(firing);
+    simulate({ ...firing, acrossLag_s: 10 });
+    expect(simulate.startedAt()).toBe(0);
+  });
+
+  test('when the soak is taken away, what counts as setting is judged anew', () => {
+    const simulate = rememberingSimulator();
+    simulate(firing);
+    const unsoaked = edit(2, { hold_s: 0 });
+    expect(simulate(unsoaked)).toEqual(simulateFiring(unsoaked));
+  });
+
+  test('survives a kiln that stalls', () => {
+    const simulate = rememberingSimulator();
+    const stalled = edit(1, { target_C: 1400 });
+    expect(simulate(stalled)).toEqual(simulateFiring(stalled));
+    expect(simulate(firing)).toEqual(simulateFiring(firing));
   });
 });

@@ -9,13 +9,20 @@ import type { GlassConstants } from '../glass/constants';
 import type { KilnConstants } from '../kiln/kiln';
 import { perSecond } from '../units/convert';
 import type { Segment } from '../schedule/segment';
-import type { Support } from '../stress/plate';
-import type { RelaxationConstants } from '../stress/relaxation';
-import { conductor } from './conduct';
+import { type ConductorState, conductor } from './conduct';
 import type { Face } from './exchange';
-import { LARGEST_STEP_K, LARGEST_STEP_S, STALLED_K_PER_S, kilnRate } from './kilnPath';
+import { CONTROLLED_STEPS, FIXED_STEPS, SHORTEST_STEP_S, STALLED_K_PER_S, STEP_TOLERANCE_K, kilnRate } from './kilnPath';
 import { type Shape, type StackLayer, meshOf } from './stack';
-import { watcher } from './watch';
+import type { SegmentFigures, Series } from './figures';
+import { type WatchState, watcher } from './watch';
+
+/** What the kiln really did: readings in rising time, °C, linear between them. */
+export interface MeasuredCurve {
+  t_s: readonly number[];
+  kiln_C: readonly number[];
+  /** Times at which one stretch ends and the next begins; figures are told for each. One stretch where left out. */
+  joints_s?: readonly number[];
+}
 
 export interface SimulationInput {
   glass: GlassConstants;
@@ -24,7 +31,9 @@ export interface SimulationInput {
   faces: { top: Face; bottom: Face };
   /** A cylinder or a sphere is a stack of shells from the middle outwards; its bottom face is its middle, insulated. */
   shape?: Shape;
+  /** Empty where a measured curve stands in for them. */
   segments: readonly Segment[];
+  curve?: MeasuredCurve;
   start_C?: number;
   kiln?: KilnConstants;
   /** Edge-to-edge difference per K/s of glass rate, s. */
@@ -33,132 +42,195 @@ export interface SimulationInput {
   looseSheets?: boolean;
   /** Through plus across under which the body counts as even, K. */
   evenWithin_K?: number;
-  /** Asks for the residual stress, free to bow or held flat; costs about as much again as the heat. */
-  stress?: { support: Support; relaxation?: RelaxationConstants };
+  /** Width of the parts whose relief is followed, m. */
+  relief?: { width_m: number };
+  /**
+   * Asks for stress by the full model, free to bow, held flat, or both. From the start, or only once the hottest
+   * segment is over: glass that was fluid then remembers nothing from before.
+   */
+  stress?: { support: 'free' | 'flat' | 'both'; from?: 'start' | 'hottest' };
   /** Asks for the temperature curves. */
   series?: boolean;
+  /** Error-controlled steps unless the fixed ones of the reference are asked for. */
+  steps?: 'controlled' | 'fixed';
   /** Finer or coarser than the default, for checks of convergence. */
   resolution?: { glassIntervals?: number; stepShare?: number };
-}
-
-/** Figures of one segment; each greatest is over this segment alone. */
-export interface SegmentFigures {
-  end_s: number;
-  /** Core to skin through the depth, K. */
-  deltaT_max: number;
-  deltaT_end: number;
-  /** Through plus across, K, at the segment's end. */
-  spread_end: number;
-  /**
-   * Greatest tension while brittle, Pa: the elastic tension of the profile, free to bow, plus the across difference
-   * by EαΔT/(1−ν). Heating: per sheet where sheets are loose. Cooling: below the range where differences set.
-   */
-  tension_max_Pa: number;
-  /** Greatest through plus across, K, while heating past brittle. */
-  spread_climbing: number;
-  /** The same while cooling through the range where a difference sets for good. */
-  spread_setting: number;
-  /** Heat work at the glass's mean temperature, at its underside and at its top face, 1/Pa. */
-  heatWork: number;
-  heatWorkUnder: number;
-  heatWorkTop: number;
-  /** Work done between 10^8.5 and 10^6.6 Pa·s while heating, 1/Pa. */
-  squeezeWork: number;
-  /** Stress relaxation times G·∫dt/η passed since the body last became even to within evenWithin_K. */
-  relaxations: number;
-  /** The slowest the kiln could go at its best where it fell behind, °C/h; null if it never did. */
-  kilnBest_C_per_h: number | null;
-  /** Glass at the segment's end: mean and coldest depth. */
-  glassEnd_C: number;
-  glassColdestEnd_C: number;
-}
-
-export interface Series {
-  /** Seconds from the start. */
-  t_s: number[];
-  kiln_C: number[];
-  skin_C: number[];
-  core_C: number[];
-  /** Index into the arrays above at which each segment's ramp ends and its hold ends. */
-  joints: { rampEnd: number; holdEnd: number }[];
 }
 
 export interface SimulationResult {
   segments: SegmentFigures[];
   total_s: number;
   steps: number;
+  /** Greatest error that a step made by its own estimate, K. */
+  stepError_K: number;
   /** Heat stored against heat that crossed the faces, J/m². */
   energy: { stored_J_m2: number; crossed_J_m2: number };
   /** Set where the kiln could get no further, or after 90 days; later segments are not simulated. */
   stalled: { segment: number; at_C: number } | null;
   /** Stress through the depth once the whole body is at room temperature, tension positive; z from its underside. */
   residual?: { z_m: number; stress_Pa: number }[];
+  /** The same had it been held flat: the upper bound. */
+  residualFlat?: { z_m: number; stress_Pa: number }[];
   /** What it has bowed by, 1/m; positive where the top has grown longer. */
   bow_perM?: number;
+  /** Quick estimates beside the residual stress, each named by its formula. */
+  estimates?: { formula: string; stress_Pa: number }[];
   series?: Series;
+}
+
+/** Everything between two segments: from here the rest can be simulated anew. */
+export interface Checkpoint {
+  kiln_C: number;
+  t_s: number;
+  steps: number;
+  next_s: number;
+  stepError_K: number;
+  body: ConductorState;
+  watch: WatchState;
 }
 
 const DEFAULT_START_C = 20;
 const LONGEST_FIRING_S = 90 * 24 * 3600;
+/** What the step is scaled by is kept a little under what the error asks for, and never leaps. */
+const SAFETY = 0.9;
+const STEP_GROWS_AT_MOST = 2;
+const STEP_SHRINKS_AT_MOST = 0.2;
 
-export function simulateFiring(input: SimulationInput): SimulationResult {
-  const { glass, kiln, segments } = input;
-  const start_C = input.start_C ?? kiln?.ambient_C ?? DEFAULT_START_C;
+export const simulateFiring = (input: SimulationInput): SimulationResult => simulateFrom(input, 0, []);
+
+/**
+ * Simulates from the given segment on, whose checkpoint must be there, and fills the checkpoints as it goes: index 0
+ * before the first segment.
+ */
+export function simulateFrom(input: SimulationInput, first: number, checkpoints: Checkpoint[]): SimulationResult {
+  const { glass, kiln, segments, curve } = input;
+  const start_C = curve ? curve.kiln_C[0] : (input.start_C ?? kiln?.ambient_C ?? DEFAULT_START_C);
   const mesh = meshOf(input.stack, glass, input.resolution?.glassIntervals, input.shape);
-  const body = conductor(mesh, input.faces, start_C);
+  const body = conductor(mesh, input.faces, input.start_C ?? start_C);
   const watch = watcher(input, mesh, body.temperature);
+  const controlled = input.steps !== 'fixed';
   const stepShare = input.resolution?.stepShare ?? 1;
-  const largestStep_s = LARGEST_STEP_S * stepShare;
-  const largestStep_K = LARGEST_STEP_K * stepShare;
-
-  let kiln_C = start_C;
-  let t_s = 0;
-  let steps = 0;
+  const caps = controlled ? CONTROLLED_STEPS : FIXED_STEPS;
+  const largestStep_s = caps.step_s * stepShare;
+  const largestStep_K = caps.step_K * stepShare;
+  const tolerance_K = STEP_TOLERANCE_K * stepShare ** 2;
+  /** Kiln temperature, time, steps done, the step that the error allows, the greatest error. */
+  const now = { kiln_C: start_C, t_s: 0, steps: 0, next_s: largestStep_s, stepError_K: 0 };
   let stalled: SimulationResult['stalled'] = null;
-  watch.sample(0, kiln_C);
 
-  const advance = (dt_s: number, next_C: number): void => {
-    body.step(dt_s, kiln_C, next_C);
-    kiln_C = next_C;
-    t_s += dt_s;
-    steps += 1;
-    watch.step(dt_s, t_s, kiln_C);
-  };
+  /** One step of at most longest_s with the kiln at a steady rate; ends at end_C exactly where it may take all of it. */
+  function advance(longest_s: number, rate_K_per_s: number, end_C: number): void {
+    for (;;) {
+      const dt_s = controlled && now.next_s < longest_s ? now.next_s : longest_s;
+      const next_C = dt_s === longest_s ? end_C : now.kiln_C + rate_K_per_s * dt_s;
+      body.step(dt_s, now.kiln_C, next_C);
+      if (controlled) {
+        const error = body.error_K;
+        const scale = error > 0 ? SAFETY * Math.cbrt(tolerance_K / error) : STEP_GROWS_AT_MOST;
+        if (error > tolerance_K && dt_s > SHORTEST_STEP_S) {
+          body.undo();
+          now.next_s = Math.max(SHORTEST_STEP_S, dt_s * Math.max(scale, STEP_SHRINKS_AT_MOST));
+          continue;
+        }
+        const allowed_s = Math.max(SHORTEST_STEP_S, dt_s * Math.min(scale, STEP_GROWS_AT_MOST));
+        now.next_s = dt_s < now.next_s ? Math.max(allowed_s, now.next_s) : allowed_s;
+        if (error > now.stepError_K) now.stepError_K = error;
+      }
+      now.kiln_C = next_C;
+      now.t_s += dt_s;
+      now.steps += 1;
+      watch.step(dt_s, now.t_s, next_C);
+      return;
+    }
+  }
 
-  for (let index = 0; index < segments.length && !stalled; index += 1) {
-    const { rate_C_per_h, target_C, hold_s } = segments[index];
+  /** Steps at a steady rate for a time. */
+  function steady(duration_s: number, rate_K_per_s: number, end_C: number): void {
+    const until = now.t_s + duration_s;
+    const cap_s = Math.min(largestStep_s, rate_K_per_s === 0 ? Infinity : largestStep_K / Math.abs(rate_K_per_s));
+    const least = duration_s * 1e-9;
+    for (;;) {
+      const left_s = until - now.t_s;
+      if (left_s <= least || now.t_s > LONGEST_FIRING_S) return;
+      // The last two steps share what is left, so that none is a sliver.
+      if (left_s <= cap_s) advance(left_s, rate_K_per_s, end_C);
+      else {
+        const dt_s = left_s < 2 * cap_s ? left_s / 2 : cap_s;
+        advance(dt_s, rate_K_per_s, now.kiln_C + rate_K_per_s * dt_s);
+      }
+    }
+  }
+
+  function ramp(index: number): void {
+    const { rate_C_per_h, target_C } = segments[index];
     const asked = rate_C_per_h === null ? Infinity : perSecond(rate_C_per_h);
-    const direction = Math.sign(target_C - kiln_C);
-    watch.begin(index, Math.abs(target_C - kiln_C), hold_s);
-    while (kiln_C !== target_C) {
-      const here = kilnRate(kiln, kiln_C, target_C, asked);
-      const ahead = kiln_C + (direction * Math.min(largestStep_K, here * largestStep_s)) / 2;
+    const direction = Math.sign(target_C - now.kiln_C);
+    while (now.kiln_C !== target_C) {
+      const here = kilnRate(kiln, now.kiln_C, target_C, asked);
+      const ahead = now.kiln_C + (direction * Math.min(largestStep_K, here * largestStep_s)) / 2;
       const rate = kilnRate(kiln, ahead, target_C, asked);
-      const left = Math.abs(target_C - kiln_C);
-      if (!(rate > STALLED_K_PER_S) || t_s > LONGEST_FIRING_S) {
-        stalled = { segment: index, at_C: kiln_C };
-        break;
+      const left = Math.abs(target_C - now.kiln_C);
+      if (!(rate > STALLED_K_PER_S) || now.t_s > LONGEST_FIRING_S) {
+        stalled = { segment: index, at_C: now.kiln_C };
+        return;
       }
       if (rate < asked * 0.999 && rate_C_per_h !== null) watch.fellBehind(rate);
       const dt_s = Math.min(largestStep_s, largestStep_K / rate, left / rate);
-      advance(dt_s, dt_s * rate >= left * (1 - 1e-9) ? target_C : kiln_C + direction * rate * dt_s);
+      advance(dt_s, direction * rate, dt_s * rate >= left * (1 - 1e-9) ? target_C : now.kiln_C + direction * rate * dt_s);
     }
-    watch.rampDone(t_s, kiln_C);
-    const holdSteps = stalled ? 0 : Math.ceil(hold_s / largestStep_s);
-    for (let i = 0; i < holdSteps && t_s <= LONGEST_FIRING_S; i += 1) advance(hold_s / holdSteps, kiln_C);
-    if (t_s > LONGEST_FIRING_S) stalled ??= { segment: index, at_C: kiln_C };
-    watch.end(t_s, kiln_C);
+  }
+
+  function runSegment(index: number): void {
+    const { target_C, hold_s } = segments[index];
+    watch.begin(index, Math.abs(target_C - now.kiln_C), hold_s);
+    ramp(index);
+    watch.rampDone(now.t_s, now.kiln_C);
+    if (!stalled) steady(hold_s, 0, now.kiln_C);
+    if (now.t_s > LONGEST_FIRING_S) stalled ??= { segment: index, at_C: now.kiln_C };
+    watch.end(now.t_s, now.kiln_C);
+  }
+
+  function runCurve({ t_s, kiln_C, joints_s = [] }: MeasuredCurve): void {
+    const ends = [...joints_s, t_s[t_s.length - 1]];
+    let reading = 1;
+    ends.forEach((end, index) => {
+      watch.begin(index, Math.max(...kiln_C) - Math.min(...kiln_C), end - now.t_s);
+      while (reading < t_s.length && now.t_s < end) {
+        const slope = (kiln_C[reading] - kiln_C[reading - 1]) / (t_s[reading] - t_s[reading - 1]);
+        const to_s = Math.min(t_s[reading], end);
+        steady(to_s - now.t_s, slope, kiln_C[reading] + slope * (to_s - t_s[reading]));
+        now.t_s = to_s;
+        if (to_s === t_s[reading]) reading += 1;
+      }
+      watch.rampDone(now.t_s, now.kiln_C);
+      watch.end(now.t_s, now.kiln_C);
+    });
+  }
+
+  const at = checkpoints[first];
+  if (first > 0) {
+    Object.assign(now, { kiln_C: at.kiln_C, t_s: at.t_s, steps: at.steps, next_s: at.next_s, stepError_K: at.stepError_K });
+    body.restore(at.body);
+    watch.restore(at.watch);
+  } else {
+    watch.sample(0, start_C);
+  }
+  if (curve) runCurve(curve);
+  for (let index = first; index < segments.length && !stalled && !curve; index += 1) {
+    checkpoints[index] = { ...now, body: body.save(), watch: watch.save() };
+    runSegment(index);
   }
 
   let stored = 0;
-  for (let i = 0; i < mesh.capacity.length; i += 1) stored += mesh.capacity[i] * (body.temperature[i] - start_C);
+  for (let i = 0; i < mesh.capacity.length; i += 1) stored += mesh.capacity[i] * (body.temperature[i] - (input.start_C ?? start_C));
   return {
-    segments: watch.figures,
-    total_s: t_s,
-    steps,
+    segments: watch.figures(),
+    total_s: now.t_s,
+    steps: now.steps,
+    stepError_K: now.stepError_K,
     energy: { stored_J_m2: stored, crossed_J_m2: body.crossed_J_m2 },
     stalled,
-    ...(input.series ? { series: watch.series } : {}),
+    ...(input.series ? { series: watch.series() } : {}),
     ...watch.residual(),
   };
 }

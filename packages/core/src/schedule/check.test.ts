@@ -45,8 +45,8 @@ describe('an edit that goes too far breaks the limit it should', () => {
 describe('in words', () => {
   test('a broken limit names its amount in the unit asked for', () => {
     const reading: Reading = { limit: 'setting', segment: 4, value: 8, allowed: 5, sense: 'atMost', unit: 'K', ok: false };
-    expect(brokenSentence(reading, 'C')).toContain('3.0 °C too much');
-    expect(brokenSentence(reading, 'F')).toContain('5.4 °F too much');
+    expect(brokenSentence(reading, 'C', 'fullFuse')).toContain('3.0 °C too much');
+    expect(brokenSentence(reading, 'F', 'fullFuse')).toContain('5.4 °F too much');
     expect(readingPhrase(reading, 'C')).toBe('core to skin 8.0 of 5 °C');
   });
 
@@ -54,7 +54,7 @@ describe('in words', () => {
     for (const reading of evaluation.readings) {
       for (const unit of ['C', 'F'] as const) {
         expect(readingPhrase(reading, unit)).not.toMatch(/NaN|undefined|Infinity/);
-        expect(brokenSentence(reading, unit)).toMatch(/\.$/);
+        expect(brokenSentence(reading, unit, 'fullFuse')).toMatch(/\.$/);
       }
     }
     for (const segment of segments) expect(whyOf(firing, segment).length).toBeGreaterThan(10);

@@ -1,16 +1,33 @@
 /** Holds a simulated schedule against every limit. Each reading names the segment that it judges. */
-import { fullFuseWork } from '../flow/heatWork';
 import { squeezeWork } from '../flow/squeeze';
 import { viscosityOf } from '../glass/viscosity';
+import type { SegmentFigures } from '../heat/figures';
 import { hottestSegment, regimesOf, soakSegment } from '../heat/regimes';
-import { type SimulationResult, simulateFiring } from '../heat/simulate';
+import { type SimulationInput, type SimulationResult, simulateFiring } from '../heat/simulate';
 import { naturalCooling } from '../kiln/kiln';
-import { type FiringCase, simulationOf, thickestSheet } from './firingCase';
+import { coarsestEdge } from '../body/body';
+import { exposedCoatings } from '../fit/coating';
+import { PURPOSES } from '../look/purpose';
+import { type FiringCase, glassOf, simulationOf, workRange } from './firingCase';
 import { openingTemperature } from './opening';
 import type { Segment } from './segment';
 
 export type LimitName =
-  'kilnTop' | 'kilnPace' | 'pull' | 'climbing' | 'squeeze' | 'workLeast' | 'workMost' | 'even' | 'relaxed' | 'soakTime' | 'setting' | 'opening';
+  | 'kilnTop'
+  | 'kilnPace'
+  | 'pull'
+  | 'climbing'
+  | 'squeeze'
+  | 'coating'
+  | 'haze'
+  | 'workLeast'
+  | 'workMost'
+  | 'even'
+  | 'relaxed'
+  | 'soakTime'
+  | 'setting'
+  | 'residual'
+  | 'opening';
 
 /** Unit of value and allowed: °C, K, K/h, Pa, 1/Pa, s or a plain count. */
 export type ReadingUnit = 'C' | 'K' | 'K/h' | 'Pa' | '1/Pa' | 's' | '1';
@@ -43,9 +60,14 @@ export const marginOf = ({ value, allowed, sense }: Pick<Reading, 'value' | 'all
 
 export const brokenOf = (readings: readonly Reading[]): Reading[] => readings.filter((reading) => !reading.ok);
 
-/** Simulates and judges. One simulation. */
-export function evaluate(firing: FiringCase, segments: readonly Segment[], series = false): Evaluation {
-  const simulation = simulateFiring(simulationOf(firing, segments, series));
+/** Simulates and judges. One simulation, by a simulator that may remember. */
+export function evaluate(
+  firing: FiringCase,
+  segments: readonly Segment[],
+  series = false,
+  simulate: (input: SimulationInput) => SimulationResult = simulateFiring,
+): Evaluation {
+  const simulation = simulate(simulationOf(firing, segments, series));
   const figures = simulation.segments;
   const under = figures.reduce((sum, one) => sum + one.heatWorkUnder, 0);
   const top = figures.reduce((sum, one) => sum + one.heatWorkTop, 0);
@@ -56,7 +78,7 @@ export function evaluate(firing: FiringCase, segments: readonly Segment[], serie
 
 function readingsOf(firing: FiringCase, segments: readonly Segment[], simulation: SimulationResult, work: Evaluation['work']): Reading[] {
   const { body, kiln, limits } = firing;
-  const { glass } = body;
+  const glass = glassOf(firing);
   const vft = viscosityOf(glass);
   const figures = simulation.segments;
   const readings: Reading[] = [];
@@ -80,15 +102,18 @@ function readingsOf(firing: FiringCase, segments: readonly Segment[], simulation
     if (one.spread_setting > 0) read('setting', i, one.spread_setting, limits.setting_K, 'K');
   });
 
-  const sheet = thickestSheet(body);
-  const { squeezeTo_C } = regimesOf(vft);
-  const wanted = fullFuseWork(glass, sheet, limits.fullFuse);
-  const beforeSeal = segments.findIndex((segment) => segment.target_C > squeezeTo_C);
-  const squeezeAt = beforeSeal > 0 ? beforeSeal - 1 : hottest;
-  const squeezed = figures.slice(0, squeezeAt + 1).reduce((sum, one) => sum + one.squeezeWork, 0);
-  read('squeeze', squeezeAt, squeezed, squeezeWork(glass, sheet, limits.pocket), '1/Pa', 'atLeast');
+  const wanted = workRange(firing);
+  if (PURPOSES[firing.look].squeezes) {
+    const { squeezeTo_C } = regimesOf(vft);
+    const beforeSeal = segments.findIndex((segment) => segment.target_C > squeezeTo_C);
+    const squeezeAt = beforeSeal > 0 ? beforeSeal - 1 : hottest;
+    const squeezed = figures.slice(0, squeezeAt + 1).reduce((sum, one) => sum + one.squeezeWork, 0);
+    read('squeeze', squeezeAt, squeezed, squeezeWork(glass, coarsestEdge(body), limits.pocket), '1/Pa', 'atLeast');
+  }
   read('workLeast', hottest, work.least, wanted.least, '1/Pa', 'atLeast');
   read('workMost', hottest, work.most, wanted.most, '1/Pa');
+  read('haze', hottest, total(figures, 'haze_s'), limits.haze_s, 's');
+  if (exposedCoatings(body).length > 0) read('coating', Math.max(0, hottest - 1), total(figures.slice(0, hottest + 1), 'coating_s'), limits.coating_s, 's');
 
   const soakFigures = figures[soak];
   const last = segments.length - 1;
@@ -99,9 +124,15 @@ function readingsOf(firing: FiringCase, segments: readonly Segment[], simulation
   } else if (soak < 0) {
     read('soakTime', Math.min(hottest + 1, last), 0, limits.leastSoak_s, 's', 'atLeast');
   }
+  if (simulation.residual && !simulation.stalled) {
+    const left = simulation.residual.reduce((most, { stress_Pa }) => Math.max(most, stress_Pa), 0);
+    read('residual', Math.min((soak >= 0 ? soak : hottest) + 1, last), left, limits.residual_Pa, 'Pa');
+  }
   read('opening', last, segments[last].target_C, openingTemperature(firing), 'C');
   return readings;
 }
+
+const total = (figures: readonly SegmentFigures[], name: 'haze_s' | 'coating_s'): number => figures.reduce((sum, one) => sum + one[name], 0);
 
 /** Natural cooling at a temperature, °C/h, for those who decide between a controlled segment and switching off. */
 export const naturalCooling_C_per_h = (firing: FiringCase, at_C: number): number => naturalCooling(firing.kiln, at_C) * 3600;

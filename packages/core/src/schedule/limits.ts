@@ -1,6 +1,6 @@
 /** What a firing must keep to. Each is an editable input; a reserve is the factor by which compose stays under. */
-import { FULL_FUSE_WORK, type WorkRange } from '../flow/heatWork';
 import { type AirPocket, TYPICAL_POCKET } from '../flow/squeeze';
+import { type LookWorks, TYPICAL_WORKS } from '../look/purpose';
 
 export interface Limits {
   /** Quick-estimate stress EαΔT/(1−ν) that brittle glass may bear on the way, Pa. */
@@ -16,8 +16,14 @@ export interface Limits {
   /** Stress relaxation times to pass once even. */
   relaxations: number;
   leastSoak_s: number;
-  /** Work range of a full fuse on the reference body, 1/Pa. */
-  fullFuse: WorkRange;
+  /** Tension left at room temperature by the full model, free to bow, Pa. */
+  residual_Pa: number;
+  /** Work that each fused look needs on the reference body, 1/Pa. */
+  works: LookWorks;
+  /** Seconds of haze at its worst that a firing may be worth. */
+  haze_s: number;
+  /** Time that a bare coating may spend between setting and sticking, s. */
+  coating_s: number;
   pocket: AirPocket;
   /** Never open above these, °C: usual work, and work thicker than thick_m. */
   open_C: number;
@@ -36,7 +42,10 @@ export const DEFAULT_LIMITS: Limits = {
   even_K: 1,
   relaxations: 1,
   leastSoak_s: 1800,
-  fullFuse: FULL_FUSE_WORK,
+  residual_Pa: 1e6,
+  works: TYPICAL_WORKS,
+  haze_s: 4 * 3600,
+  coating_s: 4200,
   pocket: TYPICAL_POCKET,
   open_C: 90,
   openThick_C: 50,

@@ -7,15 +7,16 @@
 import { footprintSpan } from '../body/footprint';
 import { restrainedDifference } from '../glass/constants';
 import { acrossLag } from '../kiln/kiln';
-import { type FiringCase, bodyDepth } from './firingCase';
+import { type FiringCase, firedDepth, glassOf } from './firingCase';
 
 /** Still room air on a body just out of the kiln, radiation included, W/(m²K). */
 const ROOM_EXCHANGE_W_m2K = 10;
 
 /** Highest kiln temperature, °C, at which the kiln may be opened. */
-export function openingTemperature({ body, kiln, limits }: FiringCase): number {
-  const depth = bodyDepth(body);
-  const { glass } = body;
+export function openingTemperature(firing: FiringCase): number {
+  const { body, kiln, limits } = firing;
+  const depth = firedDepth(firing);
+  const glass = glassOf(firing);
   const biot = (ROOM_EXCHANGE_W_m2K * depth) / glass.conductivity_W_mK;
   const throughShare = 1 / (1.5 + 3.25 / biot - 0.5 * Math.exp(-16 / biot));
   const ratePerDrop = ROOM_EXCHANGE_W_m2K / (glass.density_kg_m3 * glass.heatCapacity_J_kgK * depth);

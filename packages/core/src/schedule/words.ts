@@ -3,11 +3,15 @@
  * asked for; everything else comes from the readings.
  */
 import { bodyFigures } from '../body/body';
+import { designDepth } from '../body/unevenness';
+import { coatingFindings } from '../fit/coating';
+import { rimToSpare } from '../flow/sag';
+import { type Look, PURPOSES } from '../look/purpose';
 import { type TemperatureUnit, differenceIn } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStress, formatTemperature, text } from '../units/format';
 import type { Evaluation, Reading } from './check';
-import { type FiringCase, bodyDepth } from './firingCase';
-import { soaksLower } from './compose';
+import { type FiringCase, firedDepth } from './firingCase';
+import { soaksLower } from './firstGuess';
 import type { PurposefulSegment, Role } from './segment';
 
 export const ROLE_NAMES: Record<Role, string> = {
@@ -22,14 +26,14 @@ export const ROLE_NAMES: Record<Role, string> = {
 
 /** A few words on why the segment is there, for this body. */
 export function whyOf(firing: FiringCase, { role, rate_C_per_h }: Pick<PurposefulSegment, 'role' | 'rate_C_per_h'>): string {
-  const depth = text(formatLength(bodyDepth(firing.body), 'mm'));
+  const depth = text(formatLength(firedDepth(firing), 'mm'));
   switch (role) {
     case 'warmUp':
       return firing.body.joined ? `one solid ${depth} deep, brittle until here` : 'loose sheets, brittle until here';
     case 'squeeze':
       return 'sheets lie down, air leaves before the rim seals';
     case 'work':
-      return firing.school.heat === 'cooler' ? 'edges round and level, cooler and longer' : 'edges round and level, hotter and shorter';
+      return `${PURPOSES[firing.look].reaches}, ${firing.school.heat === 'cooler' ? 'cooler and longer' : 'hotter and shorter'}`;
     case 'drop':
       return soaksLower(firing) ? `${depth} soaks low, until even and relaxed` : 'soaks until core and skin are one';
     case 'firstCool':
@@ -63,6 +67,12 @@ export function readingPhrase(reading: Reading, unit: TemperatureUnit): string {
       return `heat work ${percent(value / allowed)} of least`;
     case 'workMost':
       return `heat work ${percent(value / allowed)} of most`;
+    case 'coating':
+      return `coating open ${text(formatDuration(value))} of ${text(formatDuration(allowed))}`;
+    case 'haze':
+      return `haze ${text(formatDuration(value))} of ${text(formatDuration(allowed))}`;
+    case 'residual':
+      return `${formatStress(value).figure} of ${text(formatStress(allowed))} stays`;
     case 'relaxed':
       return value < 10 ? `relaxed ${value.toFixed(1)} times of ${allowed}` : 'relaxed many times over';
     case 'soakTime':
@@ -73,9 +83,10 @@ export function readingPhrase(reading: Reading, unit: TemperatureUnit): string {
 }
 
 /** A broken limit as a sentence that names the amount. */
-export function brokenSentence(reading: Reading, unit: TemperatureUnit): string {
+export function brokenSentence(reading: Reading, unit: TemperatureUnit, look: Look): string {
   const { value, allowed } = reading;
   const over = text(formatDifference(value - allowed, unit));
+  const aim = `a ${PURPOSES[look].name.toLowerCase()}`;
   switch (reading.limit) {
     case 'kilnTop':
       return `${over} above what this kiln may be asked for.`;
@@ -92,9 +103,15 @@ export function brokenSentence(reading: Reading, unit: TemperatureUnit): string 
     case 'squeeze':
       return `The squeeze does ${percent(value / allowed)} of what it needs: air may stay in. Hold longer or a little hotter.`;
     case 'workLeast':
-      return `Heat work is ${percent(value / allowed)} of the least for a full fuse: it will fall short.`;
+      return `Heat work is ${percent(value / allowed)} of the least for ${aim}: it will fall short.`;
     case 'workMost':
-      return `Heat work is ${percent(value / allowed)} of the most for a full fuse: it will go past.`;
+      return `Heat work is ${percent(value / allowed)} of the most for ${aim}: it will go past.`;
+    case 'coating':
+      return `The bare coating spends ${text(formatDuration(value - allowed))} too long between setting and sticking: it may lift. Cover it, or climb faster.`;
+    case 'haze':
+      return `It hazes for ${text(formatDuration(value - allowed))} too long. Climb faster through that range, or go hotter and shorter.`;
+    case 'residual':
+      return `${text(formatStress(value))} of tension would stay at room temperature, ${text(formatStress(value - allowed))} too much. Soak longer or cool slower.`;
     case 'relaxed':
       return `Stress relaxes only ${value.toFixed(1)} times of the ${allowed} asked once it is even. Soak longer.`;
     case 'soakTime':
@@ -111,10 +128,36 @@ export function verdictOf(firing: FiringCase, { readings, simulation }: Evaluati
   if (simulation.stalled) said.push(`The kiln gets no further than ${text(formatTemperature(simulation.stalled.at_C, unit))}.`);
   else if (broken.length === 0) said.push('Keeps every limit.');
   if (broken.length > 0) said.push(`Breaks ${broken.length} ${broken.length === 1 ? 'limit' : 'limits'}.`);
-  const { naturalDepth_m, tendency } = bodyFigures(firing.body).afterFiring;
+  said.push(...bodySentences(firing));
+  const left = simulation.segments[simulation.segments.length - 1]?.reliefLeft ?? null;
+  if (left !== null) said.push(`About ${percent(left)} of the parts' relief is left, by the theory of small slopes; steep edges level sooner.`);
+  return said;
+}
+
+/** What the body itself will do, whatever the schedule. */
+function bodySentences(firing: FiringCase): string[] {
+  const { body, look, setup } = firing;
+  const { naturalDepth_m, tendency } = bodyFigures(body).afterFiring;
   const rest = text(formatLength(naturalDepth_m, 'mm'));
-  if (tendency === 'runs-out') said.push(`Deeper than the ${rest} at which hot glass rests: it runs out at the rim unless dammed.`);
-  if (tendency === 'draws-in') said.push(`Thinner than the ${rest} at which hot glass rests: the rim draws in and thickens.`);
+  const said: string[] = [];
+  if (look === 'fullFuse' || look === 'contour') {
+    if (tendency === 'runs-out') said.push(`Deeper than the ${rest} at which hot glass rests: it runs out at the rim unless dammed.`);
+    if (tendency === 'draws-in') said.push(`Thinner than the ${rest} at which hot glass rests: the rim draws in and thickens.`);
+    if (tendency === 'scallops') said.push(`Less than the ${rest} at which hot glass rests: it draws back from the dam and leaves a scalloped edge.`);
+  }
+  const { factor } = designDepth(body, look);
+  if (factor > 1.01) {
+    const fired = text(formatLength(firedDepth(firing), 'mm'));
+    said.push(`Uneven: computed as ${fired}, ${factor.toFixed(1)} times its thickest point, because thin and thick parts differ along the piece.`);
+  }
+  said.push(...coatingFindings(body).map(({ message }) => message));
+  const { shaping } = setup;
+  if (look === 'drape' && shaping?.kind === 'former' && body.footprint.shape === 'disc' && shaping.former_m !== undefined) {
+    const spare = rimToSpare(body.footprint.diameter_m, shaping.former_m);
+    if (spare > 0) {
+      said.push(`The disc has ${percent(spare)} more rim than its former: it folds in lobes, two when slow, more when hot. A lobed blank decides where.`);
+    }
+  }
   return said;
 }
 

@@ -4,7 +4,7 @@ import { type SimulationResult, simulateFiring } from '../heat/simulate';
 import { simulationOf } from '../schedule/firingCase';
 import type { Segment } from '../schedule/segment';
 import { type Support, plateStress } from './plate';
-import { normalised, stressTime, typicalRelaxation } from './relaxation';
+import { normalised, relaxationOf, stressTime } from './relaxation';
 
 const DEPTH = 0.025;
 const RATE = 13;
@@ -136,10 +136,10 @@ describe('an imposed stress', () => {
    * the solid here, so that the structure, which follows the jump slowly, puts in no strain of its own.
    */
   function left(at_C: number, hold_s: number): number {
-    const relaxation = { ...typicalRelaxation(SOFT_90), meltExpansion_perK: SOFT_90.expansion_perK };
+    const glass = { ...SOFT_90, meltExpansion_perK: SOFT_90.expansion_perK };
     const height_m = new Float64Array([0, 0.0025, 0.005, 0.0075, 0.01]);
     const temperature = new Float64Array(5).fill(at_C);
-    const plate = plateStress(SOFT_90, relaxation, height_m, temperature, 'flat');
+    const plate = plateStress(glass, height_m, temperature, 'flat');
     temperature.set([at_C, at_C - 1, at_C - 2, at_C - 1, at_C]);
     plate.step(1e-6);
     const imposed = plate.stress_Pa[2];
@@ -162,7 +162,7 @@ describe('glass that has been fluid', () => {
   function after(history_C: number[], cooledFrom_C: number): number {
     const height_m = new Float64Array([0, 0.0025, 0.005, 0.0075, 0.01]);
     const temperature = new Float64Array(5).fill(history_C[0]);
-    const plate = plateStress(SOFT_90, typicalRelaxation(SOFT_90), height_m, temperature, 'free');
+    const plate = plateStress(SOFT_90, height_m, temperature, 'free');
     for (const T of history_C) {
       temperature.fill(T);
       plate.step(60);
@@ -187,7 +187,7 @@ describe('glass that has been fluid', () => {
 
 describe('relaxation', () => {
   test('has the mean time η/G at the annealing point and slows with frozen structure', () => {
-    const time = stressTime(SOFT_90, typicalRelaxation(SOFT_90));
+    const time = stressTime(SOFT_90, relaxationOf(SOFT_90));
     expect(time(515, 515)).toBeCloseTo(1e12 / shearModulus(SOFT_90), 6);
     expect(time(488, 488)).toBeGreaterThan(time(488, 515));
     expect(Math.log10(time(488, 488) / time(515, 515))).toBeCloseTo(1.5, 1);
@@ -224,9 +224,31 @@ describe('within a firing', () => {
   });
 
   test('the heat is the same with and without it', () => {
-    const { residual, bow_perM, ...heat } = simulateFiring(firing);
+    const { residual, bow_perM, estimates, ...heat } = simulateFiring(firing);
     expect(residual).toHaveLength(41);
     expect(bow_perM).toBeDefined();
-    expect(heat).toEqual(simulateFiring({ ...firing, stress: undefined }));
+    expect(estimates).toHaveLength(3);
+    const none = { stress_max_Pa: null, stressKept_Pa: null, stressGained_Pa: null };
+    expect({ ...heat, segments: heat.segments.map((one) => ({ ...one, ...none })) }).toEqual(simulateFiring({ ...firing, stress: undefined }));
+  });
+
+  test('what each segment adds sums to what is left', () => {
+    const { segments: figures, residual } = simulateFiring(firing);
+    const left = Math.max(...stresses({ residual } as SimulationResult));
+    expect(figures.reduce((sum, { stressGained_Pa }) => sum + (stressGained_Pa ?? 0), 0) / left).toBeCloseTo(1, 9);
+    expect(figures[figures.length - 1].stressKept_Pa).toBeCloseTo(left, 3);
+  });
+
+  test('followed only once the hottest segment is over, it is the same', () => {
+    const late = simulateFiring({ ...firing, stress: { support: 'free', from: 'hottest' } });
+    expect(Math.max(...stresses(late)) / Math.max(...stresses(simulateFiring(firing)))).toBeCloseTo(1, 9);
+    expect(late.segments[0].stressKept_Pa).toBeNull();
+  });
+
+  test('asked for both, the free one comes with its upper bound', () => {
+    const both = simulateFiring({ ...firing, stress: { support: 'both' } });
+    const flat = simulateFiring({ ...firing, stress: { support: 'flat' } });
+    expect(both.residual).toEqual(simulateFiring(firing).residual);
+    expect(both.residualFlat).toEqual(flat.residual);
   });
 });

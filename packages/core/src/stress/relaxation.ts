@@ -16,8 +16,6 @@ export interface SpectrumTerm {
 }
 
 export interface RelaxationConstants {
-  /** Linear expansion of the equilibrium melt, 1/K. */
-  meltExpansion_perK: number;
   stress: readonly SpectrumTerm[];
   structure: readonly SpectrumTerm[];
   /** Mean time of structural relaxation over that of stress. */
@@ -28,29 +26,32 @@ export interface RelaxationConstants {
   activation_K: number;
 }
 
-/** Melts of silicate glasses expand about three times as much as the solid. */
-const MELT_OVER_SOLID = 3;
-
 /**
  * Six terms for soda-lime glass (Carré and Daudeville 1999, J. Phys. IV 9, 3-175), times over their mean. The same
  * shape serves structure, whose times are nine times as long.
  */
-const SODA_LIME_SPECTRUM: readonly SpectrumTerm[] = normalised([
+const SODA_LIME_SPECTRUM: readonly SpectrumTerm[] = [
   { weight: 0.05523, ratio: 6.658e-5 },
   { weight: 0.08205, ratio: 1.197e-3 },
   { weight: 0.1215, ratio: 1.514e-2 },
   { weight: 0.2286, ratio: 1.672e-1 },
   { weight: 0.286, ratio: 7.497e-1 },
   { weight: 0.2265, ratio: 3.292 },
-]);
+];
 
-export const typicalRelaxation = (glass: GlassConstants): RelaxationConstants => ({
-  meltExpansion_perK: MELT_OVER_SOLID * glass.expansion_perK,
+const SODA_LIME_RELAXATION: RelaxationConstants = {
   stress: SODA_LIME_SPECTRUM,
   structure: SODA_LIME_SPECTRUM,
   structureOverStress: 9,
   nonLinearity: 0.5,
   activation_K: 76000,
+};
+
+/** What is known of a glass's relaxation, with its spectra scaled to a weight and a mean of one. */
+export const relaxationOf = ({ relaxation = SODA_LIME_RELAXATION }: GlassConstants): RelaxationConstants => ({
+  ...relaxation,
+  stress: normalised(relaxation.stress),
+  structure: normalised(relaxation.structure),
 });
 
 /** Scales weights to sum to one and ratios to a mean of one. */

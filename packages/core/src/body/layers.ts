@@ -1,0 +1,86 @@
+/**
+ * What a lay-up is made of. Every layer counts with its dense depth: what it comes to once its own gaps are gone. A
+ * row of round rods of diameter d fills π/4 of it; grains count by their mass per area.
+ */
+import type { GlassConstants } from '../glass/constants';
+
+interface Placed {
+  /** Index into the body's glasses. */
+  glass: number;
+  /** Share of the footprint that it covers, above 0 to 1; the whole where it is left out. */
+  cover?: number;
+}
+
+export type Layer =
+  /** coated: which way a metal coating faces. */
+  | (Placed & { form: 'sheet'; thickness_m: number; coated?: 'up' | 'down' })
+  /** A sheet that lies over everything and may stand over all round. */
+  | (Placed & { form: 'cap'; thickness_m: number; overhang_m?: number })
+  /** A row of rods or stringers side by side. */
+  | (Placed & { form: 'rod' | 'stringer'; diameter_m: number })
+  /** Grains strewn on: mass per covered area, and how coarse they are. */
+  | (Placed & { form: 'frit' | 'powder'; perArea_kg_m2: number; grain_m?: number });
+
+/** Loose pieces laid on top, each with an outline of its own; they do not lie on one another. */
+export interface Part {
+  glass: number;
+  thickness_m: number;
+  area_m2: number;
+  count: number;
+}
+
+/** Share of its diameter that a row of round rods comes to. */
+export const ROW_OF_RODS = Math.PI / 4;
+/** Share of the space that loose grains fill. */
+export const LOOSE_GRAINS = 0.55;
+const TYPICAL_GRAIN_M = { frit: 0.003, powder: 0.0002 };
+
+/** Whole sheets of one glass, index 0 at the bottom. */
+export const evenSheets = (sheets: readonly { thickness_m: number }[]): Layer[] => sheets.map(({ thickness_m }) => ({ form: 'sheet', glass: 0, thickness_m }));
+
+export const coverOf = ({ cover = 1 }: Pick<Layer, 'cover'>): number => cover;
+
+/** Depth where the layer lies, its own gaps closed, m. */
+export function denseDepth(layer: Layer, glasses: readonly GlassConstants[]): number {
+  switch (layer.form) {
+    case 'sheet':
+    case 'cap':
+      return layer.thickness_m;
+    case 'rod':
+    case 'stringer':
+      return ROW_OF_RODS * layer.diameter_m;
+    case 'frit':
+    case 'powder':
+      return layer.perArea_kg_m2 / glasses[layer.glass].density_kg_m3;
+  }
+}
+
+/** Depth where the layer lies before firing, m. */
+export function loftedDepth(layer: Layer, glasses: readonly GlassConstants[]): number {
+  switch (layer.form) {
+    case 'rod':
+    case 'stringer':
+      return layer.diameter_m;
+    case 'frit':
+    case 'powder':
+      return Math.max(denseDepth(layer, glasses) / LOOSE_GRAINS, layer.perArea_kg_m2 > 0 ? grainOf(layer) : 0);
+    default:
+      return layer.thickness_m;
+  }
+}
+
+/** The size whose rounding makes a look: a sheet's thickness, a rod's diameter, a grain. */
+export function edgeOf(layer: Layer): number {
+  switch (layer.form) {
+    case 'sheet':
+    case 'cap':
+      return layer.thickness_m;
+    case 'rod':
+    case 'stringer':
+      return layer.diameter_m;
+    default:
+      return grainOf(layer);
+  }
+}
+
+const grainOf = (layer: Extract<Layer, { form: 'frit' | 'powder' }>): number => layer.grain_m ?? TYPICAL_GRAIN_M[layer.form];

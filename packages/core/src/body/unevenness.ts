@@ -1,0 +1,28 @@
+/**
+ * Uneven bodies are fired as if they were deeper than their thickest point: thin and thick parts of one piece differ
+ * along the piece, which a one-dimensional computation does not see. Practice doubles the depth for tack relief and
+ * leaves an even or a levelled body as it is.
+ */
+import { type BodyInput, bodyFigures } from './body';
+import type { Look } from '../look/purpose';
+
+/** What a fully uneven body is fired as, by how much of its relief the look leaves standing. */
+const FULL_FACTOR: Record<Look, number> = { firePolish: 1.5, tack: 2, contour: 1.5, fullFuse: 1, slump: 1.5, drape: 1.5 };
+/** Relief of a third of the depth, such as one layer of parts on two sheets, counts in full. */
+const FULL_RELIEF = 1 / 3;
+
+export interface DesignDepth {
+  /** What the body is computed as, m. */
+  depth_m: number;
+  /** Times its thickest point. */
+  factor: number;
+  /** Share of the thickest point by which the thinnest falls short. */
+  relief: number;
+}
+
+export function designDepth(body: BodyInput, look: Look): DesignDepth {
+  const { min_m, max_m } = bodyFigures(body).depth;
+  const relief = (max_m - min_m) / max_m;
+  const factor = 1 + (FULL_FACTOR[look] - 1) * Math.min(1, relief / FULL_RELIEF);
+  return { depth_m: factor * max_m, factor, relief };
+}

@@ -1,0 +1,21 @@
+/** Time that harms: haze grows in a range, a metal coating lifts while its glass is soft and not yet held. */
+import type { GlassConstants } from '../glass/constants';
+import { temperatureAt, viscosityOf } from '../glass/viscosity';
+
+/** Where haze grows fastest when the record does not say, log10 η, and how wide the bell is. */
+const HAZE_LOG_ETA = 5.84;
+const HAZE_HALF_WIDTH_K = 45;
+/** A coating lifts from where stress relaxes to where its glass sticks. */
+const COATING_LOG_ETA = { from: 13.9, to: 7.3 };
+
+/** Weight of a second at a temperature in haze exposure: a bell of height 1 over the glass's range. */
+export function hazeWeight(glass: GlassConstants): (temperature_C: number) => number {
+  const { middle_C, halfWidth_K } = glass.haze ?? { middle_C: temperatureAt(viscosityOf(glass), HAZE_LOG_ETA), halfWidth_K: HAZE_HALF_WIDTH_K };
+  return (temperature_C) => Math.exp(-0.5 * ((temperature_C - middle_C) / halfWidth_K) ** 2);
+}
+
+/** The range, °C, in which a coating can lift. */
+export function coatingRange(glass: GlassConstants): { from_C: number; to_C: number } {
+  const vft = viscosityOf(glass);
+  return { from_C: temperatureAt(vft, COATING_LOG_ETA.from), to_C: temperatureAt(vft, COATING_LOG_ETA.to) };
+}

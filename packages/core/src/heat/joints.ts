@@ -1,0 +1,51 @@
+/**
+ * Simulation with a memory: state is kept at every joint, so that after an edit only what follows the joint that moved
+ * is simulated again. The answer is that of a plain simulation to the last digit.
+ */
+import { viscosityOf } from '../glass/viscosity';
+import { hottestSegment, regimesOf } from './regimes';
+import { type Checkpoint, type SimulationInput, type SimulationResult, simulateFrom } from './simulate';
+import { settingFrom } from './watch';
+
+export interface RememberingSimulator {
+  (input: SimulationInput): SimulationResult;
+  /** First segment that the last call had to simulate; 0 when all of it was new. */
+  startedAt(): number;
+}
+
+/** Everything but the segments, as one string. */
+function surroundings({ segments: _segments, ...rest }: SimulationInput): string {
+  return JSON.stringify(rest);
+}
+
+export function rememberingSimulator(): RememberingSimulator {
+  let last: { input: SimulationInput; around: string; checkpoints: Checkpoint[] } | null = null;
+  let startedAt = 0;
+
+  /** The first joint from which the new input must be simulated, given what is remembered. */
+  function firstToDo(input: SimulationInput, around: string): number {
+    if (last === null || input.curve || last.around !== around) return 0;
+    const before = last.input.segments;
+    let same = 0;
+    while (same < before.length && same < input.segments.length && sameSegment(before[same], input.segments[same])) same += 1;
+    const vft = viscosityOf(input.glass);
+    const [was, is] = [last.input, input].map((one) => ({ ...settingFrom(one, vft, regimesOf(vft)), hottest: hottestSegment(one.segments) }));
+    // What counts as setting, or where stress begins to be followed, is decided by the whole schedule: no further than where either decision bites.
+    if (was.segment !== is.segment || was.at_C !== is.at_C) same = Math.min(same, was.segment, is.segment);
+    if (was.hottest !== is.hottest) same = Math.min(same, was.hottest + 1, is.hottest + 1);
+    return Math.min(same, last.checkpoints.length - 1, input.segments.length - 1);
+  }
+
+  const simulate = (input: SimulationInput): SimulationResult => {
+    const around = surroundings(input);
+    startedAt = Math.max(0, firstToDo(input, around));
+    const checkpoints = startedAt > 0 && last ? last.checkpoints.slice(0, startedAt + 1) : [];
+    const result = simulateFrom(input, startedAt, checkpoints);
+    last = { input, around, checkpoints };
+    return result;
+  };
+  return Object.assign(simulate, { startedAt: () => startedAt });
+}
+
+type OneSegment = SimulationInput['segments'][number];
+const sameSegment = (a: OneSegment, b: OneSegment): boolean => a.rate_C_per_h === b.rate_C_per_h && a.target_C === b.target_C && a.hold_s === b.hold_s;

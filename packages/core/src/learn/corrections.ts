@@ -1,0 +1,103 @@
+/**
+ * What firings teach: how much the controller reads over the glass, and how much more or less heat work this studio's looks
+ * need. Each look that came out short, right or past is evidence on both at once. Looks at one temperature cannot tell them
+ * apart: a kiln that reads 10 °C high looks just like glass that needs more work. A second temperature can, because ten
+ * degrees are a factor of 1.7 in work at 650 °C and of 1.3 at 800; so can a witness at the glass.
+ *
+ * Joint posterior on a grid. The prior: offset 0 ± 10 °C, factor 1 within a third. Likelihood of an ordered outcome: the
+ * log of the work done, less that of the work needed, plus a normal error, against both ends of the look's range.
+ */
+import { efold } from '../flow/heatWork';
+import type { Vft } from '../glass/viscosity';
+import type { Corrections } from '../schedule/firingCase';
+
+export interface LookSeen {
+  /** Work that the firing did by its uncorrected simulation, and the range its look needs on that body, 1/Pa. */
+  work: number;
+  least: number;
+  most: number;
+  /** Its working temperature as keyed, °C: what an offset moves. */
+  work_C: number;
+  outcome: 'short' | 'right' | 'past';
+}
+
+/** A reading at the glass beside the controller's: controller less glass, K. */
+export interface Witness {
+  offset_K: number;
+  error_K: number;
+}
+
+export interface Learnt {
+  corrections: Corrections;
+  /** Standard deviations: of the offset, K, and of the factor's logarithm. */
+  offset_sd_K: number;
+  workFactor_sd_log: number;
+  /** Correlation of the two; near ±1 they cannot be told apart. */
+  correlation: number;
+  /** Whether the evidence tells one from the other. */
+  separated: boolean;
+}
+
+const PRIOR_OFFSET_K = 10;
+const PRIOR_LOG_FACTOR = 0.35;
+/** How far two like firings differ in what they look like, in the log of work. */
+const LOOK_ERROR = 0.2;
+const OFFSETS = { from: -40, to: 40, count: 81 };
+const LOG_FACTORS = { from: -1.4, to: 1.4, count: 57 };
+/** Beyond this correlation one unknown stands for the other. */
+const SEPARATED_BELOW = 0.8;
+
+const gridOf = ({ from, to, count }: typeof OFFSETS): number[] => Array.from({ length: count }, (_, i) => from + ((to - from) * i) / (count - 1));
+
+/** Normal distribution function (Abramowitz and Stegun 7.1.26, good to 1.5e-7). */
+function below(z: number): number {
+  const t = 1 / (1 + 0.3275911 * (Math.abs(z) / Math.SQRT2));
+  const erf = 1 - t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp((-z * z) / 2);
+  return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
+}
+
+function likelihood(seen: LookSeen, kelvinPerE: number, offset_K: number, logFactor: number): number {
+  const did = Math.log(seen.work) - offset_K / kelvinPerE - logFactor;
+  const short = below((Math.log(seen.least) - did) / LOOK_ERROR);
+  const notPast = below((Math.log(seen.most) - did) / LOOK_ERROR);
+  // No outcome is impossible: the judge may err.
+  const floor = 1e-6;
+  if (seen.outcome === 'short') return short + floor;
+  return seen.outcome === 'past' ? 1 - notPast + floor : Math.max(0, notPast - short) + floor;
+}
+
+export function learnCorrections(vft: Vft, seen: readonly LookSeen[], witnesses: readonly Witness[] = []): Learnt {
+  const offsets = gridOf(OFFSETS);
+  const logFactors = gridOf(LOG_FACTORS);
+  const sums = { w: 0, d: 0, f: 0, dd: 0, ff: 0, df: 0 };
+  const folds = seen.map(({ work_C }) => efold(vft, work_C));
+  for (const d of offsets) {
+    for (const f of logFactors) {
+      let log = -0.5 * (d / PRIOR_OFFSET_K) ** 2 - 0.5 * (f / PRIOR_LOG_FACTOR) ** 2;
+      seen.forEach((one, i) => (log += Math.log(likelihood(one, folds[i], d, f))));
+      for (const witness of witnesses) log -= 0.5 * ((d - witness.offset_K) / witness.error_K) ** 2;
+      const w = Math.exp(log);
+      sums.w += w;
+      sums.d += w * d;
+      sums.f += w * f;
+      sums.dd += w * d * d;
+      sums.ff += w * f * f;
+      sums.df += w * d * f;
+    }
+  }
+  const d = sums.d / sums.w;
+  const f = sums.f / sums.w;
+  const offset_sd_K = Math.sqrt(sums.dd / sums.w - d * d);
+  const workFactor_sd_log = Math.sqrt(sums.ff / sums.w - f * f);
+  const correlation = (sums.df / sums.w - d * f) / (offset_sd_K * workFactor_sd_log);
+  return {
+    corrections: { offset_K: d, workFactor: Math.exp(f) },
+    offset_sd_K,
+    workFactor_sd_log,
+    correlation,
+    separated: seen.length + witnesses.length > 0 && Math.abs(correlation) < SEPARATED_BELOW && offset_sd_K < PRIOR_OFFSET_K * 0.8,
+  };
+}
+
+/** The next rung of a test ladder: halves, in the logarithm, what lies between work that fell short and work that went past. */
+export const nextRung = (short_perPa: number, past_perPa: number): number => Math.sqrt(short_perPa * past_perPa);

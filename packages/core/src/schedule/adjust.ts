@@ -1,0 +1,147 @@
+/** One round of corrections to a schedule whose simulation broke a limit, or left more room than it needs. */
+import { exposedCoatings } from '../fit/coating';
+import { efold } from '../flow/heatWork';
+import { shearModulus } from '../glass/constants';
+import { fluidity, viscosityOf } from '../glass/viscosity';
+import { regimesOf } from '../heat/regimes';
+import { aimedWork } from '../look/purpose';
+import { type Evaluation, type Reading, marginOf, naturalCooling_C_per_h } from './check';
+import { type FiringCase, glassOf, workRange } from './firingCase';
+import { KILN_PACE_SHARE, LEAST_CLIMB_K, evening, schoolHold } from './firstGuess';
+import { clamp, niceHold, niceRate, roundDown, roundUp } from './rounding';
+import type { PurposefulSegment } from './segment';
+
+const LEAST_SQUEEZE_S = 10 * 60;
+const WORK_HOLD_RANGE_S = { least: 5 * 60, most: 40 * 60 };
+/** How far inside its range the work must lie to count as met without its middle. */
+const WORK_CLEARANCE = 1.15;
+/** The simulation sees more than the closed form, so it needs less reserve. */
+const SIMULATED_RESERVE = 1.1;
+
+/** The next schedule to try, or null when there is nothing left to correct. */
+export function adjusted(firing: FiringCase, segments: PurposefulSegment[], evaluation: Evaluation): PurposefulSegment[] | null {
+  let changed = false;
+  const next = segments.map((segment, index) => {
+    const better = adjust(firing, segments, index, evaluation);
+    if (better.rate_C_per_h !== segment.rate_C_per_h || better.target_C !== segment.target_C || better.hold_s !== segment.hold_s) changed = true;
+    return better;
+  });
+  return changed ? next : null;
+}
+
+function adjust(firing: FiringCase, segments: PurposefulSegment[], index: number, evaluation: Evaluation): PurposefulSegment {
+  const segment = segments[index];
+  const readings = evaluation.readings.filter((reading) => reading.segment === index);
+  const slowed = slowDown(firing, segment, segments[index - 1]?.target_C ?? firing.kiln.ambient_C, [
+    ...readings,
+    ...handedOn(firing, segment, index, evaluation),
+  ]);
+  if (segment.role === 'warmUp') return { ...slowed, target_C: warmTarget(firing, segments, index, evaluation) };
+  if (segment.role === 'firstCool') return { ...slowed, target_C: firstCoolTarget(firing, segment, evaluation, index) };
+  if (segment.role === 'squeeze') return { ...slowed, hold_s: squeezeHold(firing, segment, readings) };
+  if (segment.role === 'work') return workHold(firing, slowed, evaluation);
+  if (segment.role === 'drop') return { ...slowed, hold_s: soakHold(firing, segment, evaluation, index) };
+  return slowed;
+}
+
+/** A warm-up must not hand on a difference that the next climb is not allowed: slowing that one would not help. */
+function handedOn(
+  { limits }: FiringCase,
+  { role }: PurposefulSegment,
+  index: number,
+  { simulation }: Evaluation,
+): Pick<Reading, 'limit' | 'value' | 'allowed' | 'ok'>[] {
+  const value = simulation.segments[index]?.spread_end ?? 0;
+  return role === 'warmUp' && value > limits.climbing_K ? [{ limit: 'climbing', value, allowed: limits.climbing_K, ok: false }] : [];
+}
+
+/** The reserve that each difference limit is composed with. */
+const reserveFor = (limit: Reading['limit'], firing: FiringCase): number => (limit === 'pull' ? firing.limits.pullReserve : SIMULATED_RESERVE);
+
+function slowDown(
+  firing: FiringCase,
+  segment: PurposefulSegment,
+  from_C: number,
+  readings: Pick<Reading, 'limit' | 'value' | 'allowed' | 'ok'>[],
+): PurposefulSegment {
+  let share = 1;
+  for (const reading of readings) {
+    const { limit, value, allowed } = reading;
+    if (limit === 'kilnPace') share = Math.min(share, (KILN_PACE_SHARE * allowed) / value);
+    if (limit === 'pull' || limit === 'climbing' || limit === 'setting') {
+      share = Math.min(share, allowed / reserveFor(limit, firing) / value);
+    }
+    // What stays goes with the rate; it is corrected only once it is broken, since the rule on the difference leads.
+    if (limit === 'residual' && !reading.ok) share = Math.min(share, allowed / SIMULATED_RESERVE / value);
+  }
+  if (share >= 1 - 1e-3) return segment;
+  // A kiln left to itself cools fastest where it starts.
+  const full = segment.rate_C_per_h ?? naturalCooling_C_per_h(firing, from_C);
+  return { ...segment, rate_C_per_h: niceRate(full * share) };
+}
+
+/** Warm-up goes on until the coldest glass is past brittle. */
+function warmTarget(firing: FiringCase, segments: PurposefulSegment[], index: number, { simulation }: Evaluation): number {
+  const { target_C } = segments[index];
+  const figures = simulation.segments[index];
+  const next = segments[index + 1];
+  if (!figures || !next) return target_C;
+  const short = regimesOf(viscosityOf(glassOf(firing))).brittle_C - figures.glassColdestEnd_C;
+  return short > 1 || short < -10 ? Math.min(roundUp(target_C + short, 5), next.target_C - LEAST_CLIMB_K) : target_C;
+}
+
+/** The first cool goes on until the glass itself, which lags, is past setting. */
+function firstCoolTarget(firing: FiringCase, { target_C }: PurposefulSegment, { simulation }: Evaluation, index: number): number {
+  const figures = simulation.segments[index];
+  if (!figures) return target_C;
+  const over = figures.glassEnd_C - regimesOf(viscosityOf(glassOf(firing))).setsTo_C;
+  return over > 1 ? roundDown(target_C - over, 5) : target_C;
+}
+
+function squeezeHold(firing: FiringCase, segment: PurposefulSegment, readings: Reading[]): number {
+  const reading = readings.find(({ limit }) => limit === 'squeeze');
+  if (!reading) return segment.hold_s;
+  const short = reading.allowed - reading.value;
+  if (short <= 0 && marginOf(reading) < 0.15) return segment.hold_s;
+  const seconds = short / fluidity(viscosityOf(glassOf(firing)), segment.target_C);
+  const least = exposedCoatings(firing.body).length > 0 ? 0 : LEAST_SQUEEZE_S;
+  return niceHold(Math.max(least, segment.hold_s + seconds));
+}
+
+function workHold(firing: FiringCase, segment: PurposefulSegment, { work }: Evaluation): PurposefulSegment {
+  const { kiln, look } = firing;
+  const vft = viscosityOf(glassOf(firing));
+  const wanted = workRange(firing);
+  const aim = aimedWork(look, wanted);
+  const short = aim - work.mean;
+  const perSecond = fluidity(vft, segment.target_C);
+  // A minute is what controllers count in: closer than half of one cannot be keyed.
+  if (Math.abs(short) < 0.55 * 60 * perSecond && work.least >= wanted.least && work.most <= wanted.most) return segment;
+  const uneven = work.least < wanted.least && short <= 0 ? (wanted.least * WORK_CLEARANCE - work.least) / perSecond : 0;
+  const hold_s = Math.round((segment.hold_s + (uneven > 0 ? uneven : short / perSecond)) / 60) * 60;
+  const keyed_s = clamp(hold_s, WORK_HOLD_RANGE_S.least, WORK_HOLD_RANGE_S.most);
+  if (keyed_s === hold_s) return { ...segment, hold_s };
+  // Outside the usual holds: the nearest usual one, if it still does enough and not too much; else another temperature.
+  const wouldDoAt = work.mean + (keyed_s - segment.hold_s) * perSecond;
+  if (wouldDoAt > wanted.least * WORK_CLEARANCE && wouldDoAt < wanted.most / WORK_CLEARANCE) return { ...segment, hold_s: keyed_s };
+  const usual_s = schoolHold(firing);
+  const wouldDo = work.mean + (usual_s - segment.hold_s) * perSecond;
+  const shift = efold(vft, segment.target_C) * Math.log(aim / Math.max(wouldDo, aim * 1e-3));
+  const target_C = Math.min(segment.target_C + Math.sign(shift) * roundUp(Math.abs(shift), 5), roundDown(kiln.top_C, 5));
+  return { ...segment, target_C, hold_s: usual_s };
+}
+
+function soakHold(firing: FiringCase, segment: PurposefulSegment, evaluation: Evaluation, index: number): number {
+  const { limits } = firing;
+  const glass = glassOf(firing);
+  const figures = evaluation.simulation.segments[index];
+  if (!figures) return segment.hold_s;
+  const perRelaxation_s = 1 / (shearModulus(glass) * fluidity(viscosityOf(glass), segment.target_C));
+  if (figures.spread_end > limits.even_K) {
+    const tau = evening(firing, segment.target_C);
+    return niceHold(segment.hold_s + tau * Math.log(figures.spread_end / limits.even_K) + limits.relaxations * perRelaxation_s);
+  }
+  const surplus_s = (figures.relaxations - limits.relaxations) * perRelaxation_s;
+  if (surplus_s >= 0 && surplus_s < Math.max(300, 0.05 * segment.hold_s)) return segment.hold_s;
+  return niceHold(Math.max(limits.leastSoak_s, segment.hold_s - surplus_s));
+}

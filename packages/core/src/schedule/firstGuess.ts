@@ -1,0 +1,125 @@
+/** The first guess of a schedule, from closed forms alone: every rate, target and hold before the simulation is asked. */
+import { coarsestEdge } from '../body/body';
+import { footprintSpan } from '../body/footprint';
+import { exposedCoatings } from '../fit/coating';
+import { logViscosityFor, rampsWorth } from '../flow/heatWork';
+import { squeezeWork } from '../flow/squeeze';
+import { diffusivity, restrainedDifference, shearModulus } from '../glass/constants';
+import { fluidity, temperatureAt, viscosityOf } from '../glass/viscosity';
+import { exchange } from '../heat/exchange';
+import { type OpenFaces, equalisingTime, rateWithin, slabLag, solidLag } from '../heat/quasiSteady';
+import { regimesOf } from '../heat/regimes';
+import { acrossLag, fullPowerHeating, naturalCooling } from '../kiln/kiln';
+import { PURPOSES, aimedWork } from '../look/purpose';
+import { type FiringCase, firedDepth, glassOf, heatedDepth, shapeOf, workRange } from './firingCase';
+import { openingTemperature } from './opening';
+import { clamp, niceHold, niceRate, roundDown, roundTo, roundUp } from './rounding';
+import type { PurposefulSegment, Role } from './segment';
+
+const SQUEEZE_HOLD_S = 30 * 60;
+/** With a bare coating the squeeze is short and hot. */
+const BRISK_SQUEEZE_HOLD_S = 10 * 60;
+/** log10 η of the lower soak: relaxes in under an hour, and most of the cooling lies below. */
+const LOWER_SOAK_LOG_ETA = 13.9;
+const ANNEALING_LOG_ETA = 12;
+const SECOND_COOL_BELOW_FIRST_K = 60;
+/** A kiln at full power has nothing left to hold its rate with. */
+export const KILN_PACE_SHARE = 0.9;
+/** Each climb is one of its own, however late the glass is past brittle. */
+export const LEAST_CLIMB_K = 15;
+/** Difference left by the drop, K: start of the equalising estimate. */
+const DROP_LEAVES_K = 25;
+
+export const openFacesOf = ({ setup }: FiringCase): OpenFaces => (setup.twoFaceProof ? 2 : 1);
+
+/** Core-to-skin lag, s, of what is fired, and of what bears its own difference while it is heated. */
+function lagOf(firing: FiringCase, depth_m: number): number {
+  const shape = shapeOf(firing);
+  return shape === 'plate' ? slabLag(glassOf(firing), depth_m, openFacesOf(firing)) : solidLag(glassOf(firing), depth_m, shape);
+}
+
+/** The hold of the school at the working temperature, s. */
+export const schoolHold = ({ look, school }: Pick<FiringCase, 'look' | 'school'>): number => PURPOSES[look].hold_s[school.heat];
+
+/** Whether this firing soaks low: by choice, or because the body is thick. */
+export const soaksLower = (firing: FiringCase): boolean =>
+  firing.school.soak === 'lower' || (firing.school.soak === 'auto' && firedDepth(firing) > firing.limits.thick_m);
+
+/** Heat capacity of glass and what lies under it, J/(m²K). */
+function heatPerArea(firing: FiringCase): number {
+  const glass = glassOf(firing);
+  return (
+    firing.setup.below.reduce((sum, one) => sum + one.density_kg_m3 * one.heatCapacity_J_kgK * one.thickness_m, 0) +
+    glass.density_kg_m3 * glass.heatCapacity_J_kgK * firedDepth(firing)
+  );
+}
+
+/** Estimate of the time constant with which the body evens out at a temperature: through the glass, and into the kiln by its top. */
+export function evening(firing: FiringCase, at_C: number): number {
+  const through =
+    shapeOf(firing) === 'plate'
+      ? equalisingTime(glassOf(firing), firedDepth(firing), openFacesOf(firing))
+      : firedDepth(firing) ** 2 / (4 * Math.PI ** 2 * diffusivity(glassOf(firing)));
+  return through + heatPerArea(firing) / Math.max(exchange(firing.setup.faces.top, at_C, at_C), 1);
+}
+
+/** Where the school's hold, with the ramps to it and from it, does the wanted work; to 5 °C. */
+function workingTemperature(firing: FiringCase, climb_K_per_s: (at_C: number) => number): number {
+  const vft = viscosityOf(glassOf(firing));
+  const work = aimedWork(firing.look, workRange(firing));
+  const hold_s = schoolHold(firing);
+  let at_C = temperatureAt(vft, logViscosityFor(work, hold_s));
+  for (let round = 0; round < 4; round += 1) {
+    const worth = rampsWorth(vft, at_C, climb_K_per_s(at_C), naturalCooling(firing.kiln, at_C));
+    at_C = temperatureAt(vft, logViscosityFor(work, hold_s + worth));
+  }
+  return roundTo(at_C, 5);
+}
+
+export function closedForm(firing: FiringCase): PurposefulSegment[] {
+  const { body, kiln, limits, look, setup } = firing;
+  const glass = glassOf(firing);
+  const vft = viscosityOf(glass);
+  const regimes = regimesOf(vft);
+  const across = acrossLag(kiln, footprintSpan(body.footprint));
+  const through = lagOf(firing, firedDepth(firing));
+  const pull_K = restrainedDifference(glass, limits.pull_Pa / limits.pullReserve);
+  const perHour = (difference_K: number, lag: number): number => 3600 * rateWithin(difference_K, lag, across);
+  const climb = (to_C: number): number => niceRate(Math.min(perHour(limits.climbing_K, through), KILN_PACE_SHARE * 3600 * fullPowerHeating(kiln, to_C)));
+
+  const squeezeHold = exposedCoatings(body).length > 0 ? BRISK_SQUEEZE_HOLD_S : SQUEEZE_HOLD_S;
+  const squeezeAt = temperatureAt(vft, logViscosityFor(squeezeWork(glass, coarsestEdge(body), limits.pocket), squeezeHold));
+  const squeeze_C = roundTo(clamp(squeezeAt, regimes.squeezeFrom_C + 3, regimes.squeezeTo_C - 5), 5);
+  const work_C = workingTemperature(firing, (at_C) => climb(at_C) / 3600);
+  const soak_C = Math.round(temperatureAt(vft, soaksLower(firing) ? LOWER_SOAK_LOG_ETA : ANNEALING_LOG_ETA));
+  const first_C = roundDown(regimes.setsTo_C, 5);
+  const second_C = first_C - SECOND_COOL_BELOW_FIRST_K;
+  const last_C = roundDown(openingTemperature(firing), 5);
+  const relax = limits.relaxations / (shearModulus(glass) * fluidity(vft, soak_C));
+  const cool = perHour(limits.setting_K / limits.settingReserve, through);
+  const thenCool = perHour(pull_K / limits.settingReserve, through);
+  const lastCool = perHour(pull_K, through);
+  const warm = niceRate(
+    Math.min(
+      perHour(pull_K, lagOf(firing, heatedDepth(firing))),
+      perHour(limits.climbing_K, through),
+      KILN_PACE_SHARE * 3600 * fullPowerHeating(kiln, regimes.brittle_C),
+    ),
+  );
+  // The kiln must lead by the glass's lag for the glass itself to be past brittle.
+  const lag = (warm / 3600) * (through + heatPerArea(firing) / Math.max(exchange(setup.faces.top, regimes.brittle_C, regimes.brittle_C), 1));
+  const squeezes = PURPOSES[look].squeezes;
+  const warm_C = Math.min(roundUp(regimes.brittle_C + lag, 5), (squeezes ? squeeze_C : work_C) - LEAST_CLIMB_K);
+  const soakHold = niceHold(Math.max(limits.leastSoak_s, evening(firing, soak_C) * Math.log(DROP_LEAVES_K / limits.even_K) + relax));
+
+  const segment = (role: Role, rate_C_per_h: number | null, target_C: number, hold_s = 0): PurposefulSegment => ({ role, rate_C_per_h, target_C, hold_s });
+  return [
+    segment('warmUp', warm, warm_C),
+    ...(squeezes ? [segment('squeeze', climb(squeeze_C), squeeze_C, squeezeHold)] : []),
+    segment('work', climb(work_C), work_C, schoolHold(firing)),
+    segment('drop', null, soak_C, soakHold),
+    segment('firstCool', niceRate(cool), first_C),
+    segment('secondCool', niceRate(thenCool), second_C),
+    segment('lastCool', 3600 * naturalCooling(kiln, second_C) <= lastCool ? null : niceRate(lastCool), last_C),
+  ];
+}

@@ -1,0 +1,198 @@
+/** The landmarks: where the uncorrected engine must land for soft sheet 90 and for the other families. */
+import { STUDIO_KILN, sheetsOf } from '../testCases';
+import { familyOfId } from '../glass/families';
+import type { KilnConstants } from '../kiln/kiln';
+import { LOOKS, type Look, type Shaping } from '../look/purpose';
+import { brokenOf } from './check';
+import { type Composed, compose } from './compose';
+import type { FiringCase } from './firingCase';
+import type { Role } from './segment';
+import { SETUPS, type SetUpKind, withPaper } from './setups';
+
+const HOT_KILN: KilnConstants = { ...STUDIO_KILN, top_C: 1150, power_K_per_s: 0.5 };
+const BOWL: Shaping = { kind: 'hollow', span_m: 0.3, depth_m: 0.05 };
+const SMALL_BOWL: Shaping = { kind: 'hollow', span_m: 0.1, depth_m: 0.0167 };
+const FORMER: Shaping = { kind: 'former', overhang_m: 0.08, drop_m: 0.06 };
+
+function composed(firing: FiringCase): Composed {
+  const outcome = compose(firing);
+  if (!outcome.ok) throw new Error(outcome.problem.message);
+  return outcome.value;
+}
+const at = (plan: Composed, role: Role) => plan.segments.find((segment) => segment.role === role)!;
+
+/** Fused looks go on fresh sheets, the others on one solid. */
+function caseOf(look: Look, thickness_m: number, setup: SetUpKind = 'bareShelf', shaping?: Shaping): FiringCase {
+  const fused = look === 'tack' || look === 'contour' || look === 'fullFuse';
+  const base = fused ? sheetsOf(Math.round(thickness_m / 0.003), 0.003) : sheetsOf(1, thickness_m);
+  const shapes = shaping ?? (look === 'slump' ? BOWL : look === 'drape' ? FORMER : undefined);
+  return { ...base, look, body: { ...base.body, joined: !fused }, setup: { ...SETUPS[setup], ...(shapes ? { shaping: shapes } : {}) } };
+}
+
+describe.each([0.003, 0.006, 0.012])('uncorrected, for soft sheet 90, %s m deep', (depth) => {
+  test.each([
+    ['firePolish', 690, 740, 5, 40],
+    ['tack', 720, 765, 5, 20],
+    ['contour', 755, 790, 5, 20],
+    ['fullFuse', 790, 820, 8, 25],
+  ] as const)('a %s lands between %s and %s °C', (look, from, to, least, most) => {
+    const { target_C, hold_s } = at(composed(caseOf(look, depth)), 'work');
+    expect(target_C).toBeGreaterThanOrEqual(from);
+    expect(target_C).toBeLessThanOrEqual(to);
+    expect(hold_s / 60).toBeGreaterThanOrEqual(least);
+    expect(hold_s / 60).toBeLessThanOrEqual(most);
+  });
+
+  test('a slump into 300 mm lands between 612 and 670 °C for 5 to 40 min', () => {
+    const { target_C, hold_s } = at(composed(caseOf('slump', depth, 'inMould')), 'work');
+    expect(target_C).toBeGreaterThanOrEqual(612);
+    expect(target_C).toBeLessThanOrEqual(670);
+    expect(hold_s / 60).toBeGreaterThanOrEqual(5);
+    expect(hold_s / 60).toBeLessThanOrEqual(40);
+  });
+});
+
+describe('landmarks', () => {
+  test('a 6 mm blank slumps 50 mm into 300 mm near 625 to 640 °C, into 100 mm near 648 to 660 °C', () => {
+    const wide = at(composed(caseOf('slump', 0.006, 'inMould')), 'work').target_C;
+    const small = at(composed(caseOf('slump', 0.006, 'inMould', SMALL_BOWL)), 'work').target_C;
+    expect(wide).toBeGreaterThanOrEqual(620);
+    expect(wide).toBeLessThanOrEqual(640);
+    expect(small).toBeGreaterThanOrEqual(640);
+    expect(small).toBeLessThanOrEqual(660);
+  });
+
+  test('equal viscosity: 96-type lands 10 to 25 °C lower, float 25 to 55 higher', () => {
+    for (const look of ['tack', 'contour', 'fullFuse'] as const) {
+      const work = (id: string): number => {
+        const base = sheetsOf(2, 0.003, familyOfId(id));
+        return at(composed({ ...base, look }), 'work').target_C;
+      };
+      expect(work('soft-90') - work('soft-96')).toBeGreaterThanOrEqual(10);
+      expect(work('soft-90') - work('soft-96')).toBeLessThanOrEqual(25);
+      expect(work('float') - work('soft-90')).toBeGreaterThanOrEqual(25);
+      expect(work('float') - work('soft-90')).toBeLessThanOrEqual(55);
+    }
+  });
+
+  test('borosilicate full fuses near 1020 °C', () => {
+    const { target_C } = at(composed({ ...sheetsOf(2, 0.003, familyOfId('boro-33')), kiln: HOT_KILN }), 'work');
+    expect(Math.abs(target_C - 1020)).toBeLessThanOrEqual(30);
+  });
+
+  test('the looks follow one another: each next one is hotter work', () => {
+    const works = (['firePolish', 'tack', 'contour', 'fullFuse'] as const).map((look) => composed(caseOf(look, 0.006)).evaluation.work.mean);
+    for (let i = 1; i < works.length; i += 1) expect(works[i]).toBeGreaterThan(works[i - 1]);
+  });
+});
+
+describe('every look on every set-up', () => {
+  const all = LOOKS.flatMap((look) => (Object.keys(SETUPS) as SetUpKind[]).map((setup) => [look, setup] as const));
+
+  test.each(all)('a %s, %s, keeps every limit and says why', (look, setup) => {
+    const plan = composed(caseOf(look, 0.006, setup));
+    expect(brokenOf(plan.evaluation.readings)).toEqual([]);
+    expect(plan.converged).toBe(true);
+    expect(plan.evaluation.readings.map(({ limit }) => limit)).toEqual(expect.arrayContaining(['workLeast', 'workMost', 'even', 'residual', 'opening']));
+  });
+
+  test.each(LOOKS)('a %s on fibre paper converges too', (look) => {
+    const firing = caseOf(look, 0.006);
+    expect(composed({ ...firing, setup: withPaper(firing.setup) }).converged).toBe(true);
+  });
+
+  test('shaping leaves the edges as they are: far less work than a polish', () => {
+    const polish = composed(caseOf('firePolish', 0.006)).evaluation.work.mean;
+    for (const look of ['slump', 'drape'] as const) expect(composed(caseOf(look, 0.006, 'inMould')).evaluation.work.mean).toBeLessThan(polish / 2);
+  });
+
+  test('only sheets that have to lie down are squeezed', () => {
+    const roles = (look: Look): Role[] => composed(caseOf(look, 0.006)).segments.map(({ role }) => role);
+    expect(roles('tack')).toContain('squeeze');
+    for (const look of ['firePolish', 'slump', 'drape'] as const) expect(roles(look)).not.toContain('squeeze');
+  });
+});
+
+describe('what a case asks for', () => {
+  test.each([
+    ['slump', undefined, 'setup.shaping'],
+    ['drape', BOWL, 'setup.shaping'],
+    ['slump', { kind: 'hollow', span_m: 0.02, depth_m: 0.01 } as Shaping, 'setup.shaping.span_m'],
+  ] as const)('a %s with %j is refused at %s', (look, shaping, path) => {
+    const firing = { ...caseOf(look, 0.006), setup: { ...SETUPS.inMould, ...(shaping ? { shaping } : {}) } };
+    expect(compose(firing)).toMatchObject({ ok: false, problem: { path } });
+  });
+
+  test('tack relief is fired as twice its thickest point: a slower first cool than the even body', () => {
+    const even = caseOf('tack', 0.006);
+    const relief: FiringCase = { ...even, body: { ...even.body, parts: [{ glass: 0, thickness_m: 0.003, area_m2: 6e-4, count: 5 }] } };
+    const cool = (firing: FiringCase): number => at(composed(firing), 'firstCool').rate_C_per_h ?? 0;
+    expect(cool(relief)).toBeLessThan(cool(even) / 3);
+    expect(composed(relief).evaluation.simulation.segments.at(-1)?.reliefLeft).toBeGreaterThan(0.2);
+  });
+
+  test('a full fuse leaves less of the relief than a tack', () => {
+    const left = (look: Look): number => {
+      const base = caseOf(look, 0.006);
+      const plan = composed({ ...base, body: { ...base.body, parts: [{ glass: 0, thickness_m: 0.003, area_m2: 6e-4, count: 5 }] } });
+      return plan.evaluation.simulation.segments.at(-1)?.reliefLeft ?? 1;
+    };
+    expect(left('fullFuse')).toBeLessThan(left('contour'));
+    expect(left('contour')).toBeLessThan(left('tack'));
+  });
+
+  test('proof that both faces cool lets it cool faster', () => {
+    const one = caseOf('fullFuse', 0.012, 'raisedShelf');
+    const two = { ...one, setup: { ...one.setup, twoFaceProof: 'readings' as const } };
+    expect(at(composed(two), 'firstCool').rate_C_per_h).toBeGreaterThan(at(composed(one), 'firstCool').rate_C_per_h ?? Infinity);
+  });
+
+  test('a kiln that reads high is asked for more, by as much', () => {
+    const plain = composed(caseOf('fullFuse', 0.006));
+    const offset = composed({ ...caseOf('fullFuse', 0.006), corrections: { offset_K: 8, workFactor: 1 } });
+    offset.segments.forEach((segment, i) => expect(segment.target_C).toBeCloseTo(plain.segments[i].target_C + 8, 9));
+    expect(offset.evaluation.work).toEqual(plain.evaluation.work);
+  });
+
+  test('a studio whose work needs half as much again gets it', () => {
+    const more = composed({ ...caseOf('fullFuse', 0.006), corrections: { offset_K: 0, workFactor: 1.5 } });
+    expect(more.evaluation.work.mean / composed(caseOf('fullFuse', 0.006)).evaluation.work.mean).toBeCloseTo(1.5, 1);
+  });
+
+  test('a controller of five segments gets five, none of them faster than before', () => {
+    const controller = { unit: 'C', fullSpeedCode: 1999, mostSegments: 5 } as const;
+    const plan = composed({ ...caseOf('fullFuse', 0.024), controller });
+    expect(plan.segments.length).toBeLessThanOrEqual(6);
+    expect(plan.remarks.join(' ')).toMatch(/joined/);
+    expect(brokenOf(plan.evaluation.readings)).toEqual([]);
+  });
+
+  test('a residual limit that is tighter than the five-degree rule slows the first cool', () => {
+    const base = caseOf('fullFuse', 0.024);
+    const strict = composed({ ...base, limits: { ...base.limits, residual_Pa: 1.5e5 } });
+    expect(strict.converged).toBe(true);
+    expect(at(strict, 'firstCool').rate_C_per_h).toBeLessThan(at(composed(base), 'firstCool').rate_C_per_h ?? 0);
+  });
+
+  test('a bare coating is squeezed briskly, a capped one as any', () => {
+    const base = caseOf('fullFuse', 0.006);
+    const top = (coated: 'up' | 'down'): FiringCase => ({
+      ...base,
+      body: { ...base.body, layers: [base.body.layers[0], { form: 'sheet', glass: 0, thickness_m: 0.003, coated }] },
+    });
+    expect(at(composed(top('up')), 'squeeze').hold_s).toBeLessThan(at(composed(top('down')), 'squeeze').hold_s);
+    expect(composed(top('up')).evaluation.readings.map(({ limit }) => limit)).toContain('coating');
+    expect(composed(top('down')).evaluation.readings.map(({ limit }) => limit)).not.toContain('coating');
+  });
+
+  test('a casting is fired as its thickest section, a slender one faster than a slab of the same depth', () => {
+    const base = caseOf('firePolish', 0.006);
+    const cast = (slender?: 'cylinder' | 'sphere'): FiringCase => ({
+      ...base,
+      body: { ...base.body, layers: [], casting: { glass: 0, volume_m3: 5e-4, thickest_m: 0.03, thinnest_m: 0.03, slender } },
+    });
+    const cool = (firing: FiringCase): number => at(composed(firing), 'firstCool').rate_C_per_h ?? 0;
+    expect(cool(cast('cylinder'))).toBeGreaterThan(cool(cast()));
+    expect(cool(cast('sphere'))).toBeGreaterThan(cool(cast('cylinder')));
+  });
+});

@@ -1,0 +1,56 @@
+/**
+ * How a body stands in the kiln: what lies under it and how its two faces exchange heat. All figures are typical and
+ * editable; a reading under the glass replaces them.
+ */
+import type { Face } from '../heat/exchange';
+import type { StackLayer } from '../heat/stack';
+import type { Shaping } from '../look/purpose';
+
+type SupportLayer = Extract<StackLayer, { of: 'support' }>;
+
+export interface SetUp {
+  /** What lies under the glass; index 0 at the bottom. */
+  below: readonly SupportLayer[];
+  faces: { top: Face; bottom: Face };
+  /**
+   * Proof, by readings above and below the glass or by a kiln test, that the underside cools as freely as the top.
+   * Without it rates are those of one open face.
+   */
+  twoFaceProof?: 'readings' | 'kilnTest';
+  /** The mould or former, where the glass is to take its shape. */
+  shaping?: Shaping;
+}
+
+export const SETUP_NAMES = {
+  bareShelf: 'Bare shelf',
+  raisedShelf: 'Raised shelf',
+  board: 'Fibre board',
+  inMould: 'In a mould',
+  overFormer: 'Over a former',
+} as const;
+export type SetUpKind = keyof typeof SETUP_NAMES;
+
+/** A face that sees the chamber, and an underside that sees a floor which lags behind it. */
+const OPEN: Face = { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 };
+const OVER_THE_FLOOR: Face = { kind: 'open', emissivity: 0.4, convection_W_m2K: 0 };
+
+const SHELF: SupportLayer = { of: 'support', thickness_m: 0.016, conductivity_W_mK: 1.5, density_kg_m3: 2000, heatCapacity_J_kgK: 1050 };
+const FIBRE_BOARD: SupportLayer = { of: 'support', thickness_m: 0.025, conductivity_W_mK: 0.12, density_kg_m3: 320, heatCapacity_J_kgK: 1050 };
+const CLAY_WALL: SupportLayer = { of: 'support', thickness_m: 0.01, conductivity_W_mK: 0.9, density_kg_m3: 1850, heatCapacity_J_kgK: 950 };
+export const FIBRE_PAPER: SupportLayer = { of: 'support', thickness_m: 0.001, conductivity_W_mK: 0.1, density_kg_m3: 200, heatCapacity_J_kgK: 1050 };
+
+/** A primed 16 mm cordierite shelf on low posts. */
+export const BARE_SHELF: SetUp = { below: [SHELF], faces: { top: OPEN, bottom: OVER_THE_FLOOR } };
+
+export const SETUPS: Record<SetUpKind, SetUp> = {
+  bareShelf: BARE_SHELF,
+  // On posts high enough that its underside sees the elements too.
+  raisedShelf: { below: [SHELF], faces: { top: OPEN, bottom: OPEN } },
+  board: { below: [SHELF, FIBRE_BOARD], faces: { top: OPEN, bottom: OVER_THE_FLOOR } },
+  // The hollow under the sheet is warmed through the mould alone.
+  inMould: { below: [CLAY_WALL], faces: { top: OPEN, bottom: OVER_THE_FLOOR } },
+  overFormer: { below: [SHELF, CLAY_WALL], faces: { top: OPEN, bottom: OVER_THE_FLOOR } },
+};
+
+/** The same set-up with a sheet of fibre paper between glass and what is under it. */
+export const withPaper = (setup: SetUp): SetUp => ({ ...setup, below: [...setup.below, FIBRE_PAPER] });

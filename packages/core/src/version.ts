@@ -1,0 +1,2 @@
+/** Raised whenever the same input may give another answer. */
+export const ENGINE_VERSION = '2';

@@ -1,0 +1,99 @@
+/** A body as the engine takes it: a lay-up of layers and parts, or a casting. */
+import { type BodyInput, type Casting, type Footprint, type Layer, type Part, bodyDepth, crossesItself, footprintArea } from '@torvin/core';
+import { z } from 'zod';
+import { GlassInputSchema } from './glassInput';
+import { oneOf, quantity } from './quantity';
+
+export const thickness = quantity('Thickness', 'm', 0.0005, 0.1);
+
+const corner = z.tuple([quantity('x', 'm', -2, 2), quantity('y', 'm', -2, 2)]).readonly();
+
+const rectangle = z.strictObject({ shape: z.literal('rectangle'), width_m: quantity('Width', 'm', 0.01, 2), length_m: quantity('Length', 'm', 0.01, 2) });
+const disc = z.strictObject({ shape: z.literal('disc'), diameter_m: quantity('Diameter', 'm', 0.01, 2) });
+
+/** The outlines that a piece can be given on its form. */
+export const PieceFootprintSchema = z.discriminatedUnion('shape', [rectangle, disc]);
+
+export const FootprintSchema = z.discriminatedUnion('shape', [
+  rectangle,
+  disc,
+  z.strictObject({ shape: z.literal('oval'), width_m: quantity('Width', 'm', 0.01, 2), length_m: quantity('Length', 'm', 0.01, 2) }),
+  z.strictObject({
+    shape: z.literal('polygon'),
+    corners_m: z
+      .array(corner)
+      .min(3, { error: 'A polygon needs at least three corners.' })
+      .max(64, { error: 'At most 64 corners.' })
+      .refine((corners) => !crossesItself(corners), { error: 'The outline must not cross itself.' })
+      .refine((corners) => footprintArea({ shape: 'polygon', corners_m: corners }) >= 1e-4, { error: 'The outline must enclose at least 0.0001 m².' })
+      .readonly(),
+  }),
+]) satisfies z.ZodType<Footprint>;
+
+const placed = {
+  glass: quantity('Glass', '', 0, 31).int({ error: 'Glass must be a whole number: its place in the list of glasses.' }),
+  cover: quantity('Cover', '', 0.01, 1).optional(),
+};
+const grains = { ...placed, perArea_kg_m2: quantity('Mass per area', 'kg/m²', 0.001, 100), grain_m: quantity('Grain', 'm', 1e-5, 0.03).optional() };
+const diameter_m = quantity('Diameter', 'm', 0.0003, 0.05);
+
+export const LayerInputSchema = z.discriminatedUnion('form', [
+  z.strictObject({ form: z.literal('sheet'), ...placed, thickness_m: thickness, coated: oneOf('Coated side', ['up', 'down']).optional() }),
+  z.strictObject({ form: z.literal('cap'), ...placed, thickness_m: thickness, overhang_m: quantity('Overhang', 'm', 0, 0.05).optional() }),
+  z.strictObject({ form: z.literal('rod'), ...placed, diameter_m }),
+  z.strictObject({ form: z.literal('stringer'), ...placed, diameter_m }),
+  z.strictObject({ form: z.literal('frit'), ...grains }),
+  z.strictObject({ form: z.literal('powder'), ...grains }),
+]) satisfies z.ZodType<Layer>;
+
+const PartSchema = z.strictObject({
+  glass: placed.glass,
+  thickness_m: thickness,
+  area_m2: quantity('Area of one part', 'm²', 1e-6, 4),
+  count: quantity('Number of parts', '', 1, 10000).int(),
+}) satisfies z.ZodType<Part>;
+
+const CastingSchema = z
+  .strictObject({
+    glass: placed.glass,
+    volume_m3: quantity('Volume', 'm³', 1e-7, 0.2),
+    thickest_m: quantity('Thickest section', 'm', 0.002, 0.15),
+    thinnest_m: quantity('Thinnest section', 'm', 0.001, 0.15),
+    slender: oneOf('Slender form', ['cylinder', 'sphere']).optional(),
+  })
+  .refine(({ thickest_m, thinnest_m }) => thinnest_m <= thickest_m, {
+    path: ['thinnest_m'],
+    error: 'The thinnest section must not be thicker than the thickest.',
+  }) satisfies z.ZodType<Casting>;
+
+export const DEEPEST_BODY_M = 0.1;
+
+export const bodyFields = {
+  glasses: z.array(GlassInputSchema).min(1, { error: 'A body needs at least one glass.' }).max(32, { error: 'At most 32 glasses.' }).readonly(),
+  layers: z.array(LayerInputSchema).max(24, { error: 'At most 24 layers.' }).readonly(),
+  parts: z.array(PartSchema).max(100, { error: 'At most 100 kinds of parts.' }).readonly().optional(),
+  casting: CastingSchema.optional(),
+  footprint: FootprintSchema,
+  dammed: z.boolean().optional(),
+};
+
+/** Makes a schema of bodies refuse what no body is. */
+export const aBody = <T extends z.ZodType<BodyInput>>(schema: T) =>
+  schema
+    .refine(({ layers, casting }) => layers.length > 0 || casting !== undefined, { path: ['layers'], error: 'A body needs at least one layer, or a casting.' })
+    .refine(({ layers, parts = [], casting }) => casting === undefined || layers.length + parts.length === 0, {
+      path: ['casting'],
+      error: 'A body is either a casting or a lay-up of layers and parts.',
+    })
+    .refine(({ glasses, layers, parts = [], casting }) => [...layers, ...parts, ...(casting ? [casting] : [])].every(({ glass }) => glass < glasses.length), {
+      path: ['glasses'],
+      error: 'A layer, part or casting names a glass that is not in the list of glasses.',
+    })
+    .refine((body) => body.glasses.length === 0 || namesMissing(body) || body.casting !== undefined || bodyDepth(body) <= DEEPEST_BODY_M + 1e-9, {
+      path: ['layers'],
+      error: `The layers together may be at most ${DEEPEST_BODY_M} m deep.`,
+    });
+
+const namesMissing = ({ glasses, layers }: BodyInput): boolean => layers.some(({ glass }) => glass >= glasses.length);
+
+export const BodyInputSchema = aBody(z.strictObject(bodyFields)) satisfies z.ZodType<BodyInput>;

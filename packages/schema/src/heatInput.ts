@@ -1,0 +1,131 @@
+/** What the simulation takes: stack, faces, kiln, segments or a measured curve. */
+import type { Controller, Face, KilnConstants, MeasuredCurve, PurposefulSegment, Segment, Shape, SimulationInput, StackLayer } from '@torvin/core';
+import { z } from 'zod';
+import { thickness } from './bodyInput';
+import { GlassInputSchema } from './glassInput';
+import { oneOf, quantity } from './quantity';
+
+export const FaceSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('insulated') }),
+  z.strictObject({
+    kind: z.literal('open'),
+    emissivity: quantity('Emissivity', '', 0, 1),
+    convection_W_m2K: quantity('Convection', 'W/(m²·K)', 0, 1e7),
+  }),
+]) satisfies z.ZodType<Face>;
+
+export const faces = z.strictObject({ top: FaceSchema, bottom: FaceSchema });
+
+export const support = z.strictObject({
+  of: z.literal('support'),
+  thickness_m: thickness,
+  conductivity_W_mK: quantity('Conductivity', 'W/(m·K)', 0.01, 500),
+  density_kg_m3: quantity('Density', 'kg/m³', 20, 12000),
+  heatCapacity_J_kgK: quantity('Heat capacity', 'J/(kg·K)', 100, 5000),
+});
+
+export const StackLayerSchema = z.discriminatedUnion('of', [
+  z.strictObject({ of: z.literal('glass'), thickness_m: thickness }),
+  support,
+]) satisfies z.ZodType<StackLayer>;
+
+export const KilnConstantsSchema = z.strictObject({
+  top_C: quantity("Kiln's top", '°C', 100, 1700),
+  power_K_per_s: quantity('Power over heat capacity', 'K/s', 1e-3, 10),
+  loss_per_s: quantity('Linear loss over heat capacity', '1/s', 0, 1e-2),
+  radiantLoss_per_K3_s: quantity('Radiant loss over heat capacity', '1/(K³·s)', 0, 1e-11),
+  ambient_C: quantity('Room temperature', '°C', -20, 50),
+  acrossLag_s_per_300mm: quantity('Across-lag on 300 mm', 's', 0, 3600),
+}) satisfies z.ZodType<KilnConstants>;
+
+export const controllerFields = {
+  unit: oneOf('Unit', ['C', 'F']),
+  fullSpeedCode: quantity('Full-speed code', '', 1, 99999).int(),
+  mostSegments: quantity('Segments held', '', 1, 99).int(),
+};
+export const ControllerInputSchema = z.strictObject(controllerFields) satisfies z.ZodType<Controller>;
+
+export const SegmentSchema = z.strictObject({
+  rate_C_per_h: quantity('Rate', '°C/h', 0.1, 1e7).nullable(),
+  target_C: quantity('Target', '°C', 0, 1700),
+  hold_s: quantity('Hold', 's', 0, 14 * 24 * 3600),
+}) satisfies z.ZodType<Segment>;
+
+export const RoleSchema = oneOf('Role', ['warmUp', 'squeeze', 'work', 'drop', 'firstCool', 'secondCool', 'lastCool']);
+
+export const PurposefulSegmentSchema = SegmentSchema.extend({ role: RoleSchema }) satisfies z.ZodType<PurposefulSegment>;
+
+export const SEGMENTS_AT_MOST = 24;
+const segments = z.array(SegmentSchema).max(SEGMENTS_AT_MOST, { error: `At most ${SEGMENTS_AT_MOST} segments.` });
+
+const READINGS_AT_MOST = 6000;
+const rising = (times: readonly number[]): boolean => times.every((time, i) => i === 0 || time > times[i - 1]);
+const readings = (title: string, unit: string, least: number, most: number) =>
+  z
+    .array(quantity(title, unit, least, most))
+    .min(2, { error: 'A curve needs at least two readings.' })
+    .max(READINGS_AT_MOST, { error: `At most ${READINGS_AT_MOST} readings.` });
+const LONGEST_S = 60 * 24 * 3600;
+
+const CurveSchema = z
+  .strictObject({
+    t_s: readings('Time', 's', 0, LONGEST_S).refine(rising, { error: 'The times of a curve must rise.' }),
+    kiln_C: readings('Kiln temperature', '°C', -20, 1700),
+    joints_s: z
+      .array(quantity('Joint', 's', 0, LONGEST_S))
+      .max(SEGMENTS_AT_MOST)
+      .refine(rising, { error: 'The joints of a curve must rise.' })
+      .optional(),
+  })
+  .refine(({ t_s, kiln_C }) => t_s.length === kiln_C.length, { path: ['kiln_C'], error: 'A curve needs one temperature for every time.' })
+  .refine(({ t_s, joints_s = [] }) => joints_s.every((joint) => joint > t_s[0] && joint < t_s[t_s.length - 1]), {
+    path: ['joints_s'],
+    error: 'Every joint must lie between the first and the last reading.',
+  })
+  .transform((curve): MeasuredCurve => {
+    // Times are counted from the first reading.
+    const start = curve.t_s[0];
+    return { ...curve, t_s: curve.t_s.map((t) => t - start), ...(curve.joints_s ? { joints_s: curve.joints_s.map((t) => t - start) } : {}) };
+  });
+
+const glassTogether = (stack: StackLayer[]): boolean => {
+  const kinds = stack.map((layer) => layer.of).join(' ');
+  return /glass/.test(kinds) && !/glass support.* glass/.test(kinds);
+};
+const isPlate = (shape: Shape | undefined): boolean => shape === undefined || shape === 'plate';
+const descends = (rates: { rate_C_per_h: number | null }[], hasKiln: boolean): boolean => hasKiln || rates.every((one) => one.rate_C_per_h !== null);
+
+export const SimulationInputSchema = z
+  .strictObject({
+    glass: GlassInputSchema,
+    stack: z.array(StackLayerSchema).min(1).max(16).refine(glassTogether, { error: 'The stack needs glass, with all its glass layers next to each other.' }),
+    faces,
+    shape: oneOf('Shape', ['plate', 'cylinder', 'sphere']).optional(),
+    segments: segments.default([]),
+    curve: CurveSchema.optional(),
+    start_C: quantity('Start', '°C', -20, 1700).optional(),
+    kiln: KilnConstantsSchema.optional(),
+    acrossLag_s: quantity('Across-lag', 's', 0, 36000).optional(),
+    looseSheets: z.boolean().optional(),
+    evenWithin_K: quantity('Even within', 'K', 0.1, 10).optional(),
+    relief: z.strictObject({ width_m: quantity('Width of the parts', 'm', 0.0005, 1) }).optional(),
+    stress: z.strictObject({ support: oneOf('Support', ['free', 'flat', 'both']), from: oneOf('Stress from', ['start', 'hottest']).optional() }).optional(),
+    series: z.boolean().optional(),
+    steps: oneOf('Steps', ['controlled', 'fixed']).optional(),
+  })
+  .refine((input) => input.segments.length > 0 !== (input.curve !== undefined), {
+    path: ['segments'],
+    error: 'Give either segments, at least one, or a measured curve.',
+  })
+  .refine((input) => descends(input.segments, input.kiln !== undefined), {
+    path: ['kiln'],
+    error: 'A segment at full speed (rate null) needs the kiln, which says how fast that is.',
+  })
+  .refine((input) => isPlate(input.shape) || input.faces.bottom.kind === 'insulated', {
+    path: ['faces', 'bottom'],
+    error: 'The bottom face of a cylinder or a sphere is its middle and must be insulated.',
+  })
+  .refine((input) => isPlate(input.shape) || input.stress === undefined, {
+    path: ['stress'],
+    error: 'Residual stress is computed for plates; leave it out for a cylinder or a sphere.',
+  }) satisfies z.ZodType<SimulationInput>;
