@@ -16,7 +16,8 @@ import {
   simulationOf,
 } from '@torvin/core';
 import { measureDrag } from './drag';
-import { median, report, yardstick } from './measure';
+import { againstPlainC } from './plainC';
+import { allocatedPerStep, median, report, yardstick } from './measure';
 
 const ROUNDS = 20;
 
@@ -47,6 +48,7 @@ function engine(): void {
   const { steps } = simulateFiring({ ...bare, stack: [...bare.stack] });
   const nodes = meshOf(bare.stack, glassOf(thick)).height_m.length;
   const unit_ms = yardstick();
+  const bytes = allocatedPerStep((fixed) => simulateFiring({ ...bare, stack: [...bare.stack], steps: fixed ? 'fixed' : 'controlled' }).steps);
   const bare_ms = median(ROUNDS, () => simulateFiring({ ...bare, stack: [...bare.stack] }));
   const shelf_ms = median(ROUNDS, () => simulateFiring(simulationOf(thick, plan.segments)));
   report('yardstick: 10 million dependent multiply-adds', unit_ms);
@@ -55,6 +57,7 @@ function engine(): void {
     bare_ms,
     `${((bare_ms * 1e6) / steps / nodes).toFixed(1)} ns a node and step, ${(bare_ms / unit_ms).toFixed(2)} yardsticks`,
   );
+  process.stdout.write(`allocated in the stepping loop: ${bytes.toFixed(2)} bytes a step, stress included\n`);
   report('the same on its shelf', shelf_ms, `${(shelf_ms / bare_ms).toFixed(2)} of the bare one`);
   for (const [name, firing] of [
     ['two 3 mm sheets', sheets(2, 0.003)],
@@ -66,8 +69,22 @@ function engine(): void {
   }
 }
 
+/** The same body alone, both faces open, in a kiln that follows: what simulate.c computes. */
+function plainC(): void {
+  const face = { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 } as const;
+  const segments = composed(sheets(1, 0.025)).segments.map((segment) => ({ ...segment, rate_C_per_h: segment.rate_C_per_h ?? 400 }));
+  againstPlainC({
+    glass: TYPICAL_FAMILIES[0],
+    stack: [{ of: 'glass', thickness_m: 0.025 }],
+    faces: { top: face, bottom: face },
+    start_C: 20,
+    acrossLag_s: 72,
+    segments,
+  });
+}
+
 function firstView(): void {
-  const folder = join(import.meta.dirname ?? '.', '..', 'apps/web/dist/_expo/static/js/web');
+  const folder = join('apps', 'web', 'dist', '_expo', 'static', 'js', 'web');
   const bytes = readdirSync(folder)
     .filter((name) => name.endsWith('.js'))
     .reduce((sum, name) => sum + gzipSync(readFileSync(join(folder, name))).length, 0);
@@ -75,5 +92,6 @@ function firstView(): void {
 }
 
 engine();
+plainC();
 firstView();
 await measureDrag();

@@ -15,6 +15,35 @@ export function median(rounds: number, run: () => unknown): number {
   );
 }
 
+/** Least of rounds warm runs, ms. */
+export function least(rounds: number, run: () => unknown): number {
+  for (let i = 0; i < WARM_UP_ROUNDS; i += 1) run();
+  let best = Infinity;
+  for (let i = 0; i < rounds; i += 1) {
+    const start = performance.now();
+    run();
+    best = Math.min(best, performance.now() - start);
+  }
+  return best;
+}
+
+/**
+ * Bytes that one more step allocates: a run of many steps less one of few, so that what a run sets up cancels. Takes how
+ * many steps a run made.
+ */
+export function allocatedPerStep(run: (many: boolean) => number): number {
+  const bytesOf = (many: boolean): { bytes: number; steps: number } => {
+    for (let i = 0; i < WARM_UP_ROUNDS; i += 1) run(many);
+    globalThis.gc?.();
+    const before = process.memoryUsage().heapUsed;
+    const steps = run(many);
+    return { bytes: process.memoryUsage().heapUsed - before, steps };
+  };
+  const few = bytesOf(false);
+  const many = bytesOf(true);
+  return (many.bytes - few.bytes) / (many.steps - few.steps);
+}
+
 let sink = 0;
 
 /** Time of a fixed amount of dependent arithmetic, ms: what the other times are divided by. */

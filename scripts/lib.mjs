@@ -67,11 +67,12 @@ const alias = {
 };
 const shared = ['package-lock.json', 'package.json', 'scripts/lib.mjs', 'packages'];
 
-async function buildServer() {
+/** Bundles what runs in Node, all packages but the project's own left outside. */
+export async function bundleForNode(entryPoints, outdir) {
   const { build } = await import('esbuild');
   await build({
-    entryPoints: { main: at('apps/server/src/main.ts'), computeWorker: at('apps/server/src/compute/worker.ts') },
-    outdir: at('dist/server'),
+    entryPoints,
+    outdir: at(outdir),
     outExtension: { '.js': '.mjs' },
     bundle: true,
     platform: 'node',
@@ -82,6 +83,10 @@ async function buildServer() {
     sourcemap: true,
     logLevel: 'warning',
   });
+}
+
+async function buildServer() {
+  await bundleForNode({ main: at('apps/server/src/main.ts'), computeWorker: at('apps/server/src/compute/worker.ts') }, 'dist/server');
   rmSync(at('dist/server/migrations'), { recursive: true, force: true });
   cpSync(at('apps/server/src/db/migrations'), at('dist/server/migrations'), { recursive: true });
 }

@@ -30,6 +30,7 @@ export * from './heat/pull';
 export * from './heat/regimes';
 export * from './heat/figures';
 export * from './heat/simulate';
+export { settingFrom } from './heat/watch';
 export * from './heat/joints';
 export * from './flow/heatWork';
 export * from './flow/squeeze';

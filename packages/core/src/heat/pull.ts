@@ -6,35 +6,53 @@
  */
 import type { Mesh } from './stack';
 
-/** Returns a function giving the greatest tension, K, between two nodes for the current temperatures. */
-export function pullGauge({ height_m }: Mesh, temperature: Float64Array, from: number, to: number): () => number {
-  const weights = new Float64Array(to - from + 1);
-  const arms = new Float64Array(to - from + 1);
+/** What turns the temperatures between two nodes into mean and slope by one multiplication each. */
+export interface PullWeights {
+  /** The temperatures themselves, index 0 at the lower node. */
+  temperature: Float64Array;
+  /** Share of the depth; the mean is the sum of share times temperature. */
+  share: Float64Array;
+  /** Height over the middle, m. */
+  arm: Float64Array;
+  /** The slope, K/m, is the sum of these times temperature. */
+  armShare: Float64Array;
+}
+
+export function pullWeights({ height_m }: Mesh, temperature: Float64Array, from: number, to: number): PullWeights {
+  const n = to - from + 1;
+  const share = new Float64Array(n);
+  const arm = new Float64Array(n);
   const middle = (height_m[from] + height_m[to]) / 2;
-  let second = 0;
-  for (let i = from; i <= to; i += 1) {
-    const below = i > from ? height_m[i] - height_m[i - 1] : 0;
-    const above = i < to ? height_m[i + 1] - height_m[i] : 0;
-    weights[i - from] = (below + above) / 2;
-    arms[i - from] = height_m[i] - middle;
-    second += weights[i - from] * arms[i - from] ** 2;
-  }
   const depth = height_m[to] - height_m[from];
-  return () => {
-    let force = 0;
-    let moment = 0;
-    for (let i = 0; i < weights.length; i += 1) {
-      const part = weights[i] * temperature[from + i];
-      force += part;
-      moment += part * arms[i];
-    }
-    const mean = force / depth;
-    const slope = moment / second;
-    let greatest = 0;
-    for (let i = 0; i < weights.length; i += 1) {
-      const pull = mean + slope * arms[i] - temperature[from + i];
-      if (pull > greatest) greatest = pull;
-    }
-    return greatest;
-  };
+  let second = 0;
+  for (let i = 0; i < n; i += 1) {
+    const below = i > 0 ? height_m[from + i] - height_m[from + i - 1] : 0;
+    const above = i < n - 1 ? height_m[from + i + 1] - height_m[from + i] : 0;
+    share[i] = (below + above) / 2 / depth;
+    arm[i] = height_m[from + i] - middle;
+    second += share[i] * arm[i] ** 2;
+  }
+  return { temperature: temperature.subarray(from, to + 1), share, arm, armShare: share.map((one, i) => (one * arm[i]) / second) };
+}
+
+/** Greatest tension of a profile whose mean and slope are known, K. */
+export function greatestPull({ temperature, arm }: PullWeights, mean: number, slope: number): number {
+  let greatest = 0;
+  for (let i = 0; i < arm.length; i += 1) {
+    const pull = mean + slope * arm[i] - temperature[i];
+    if (pull > greatest) greatest = pull;
+  }
+  return greatest;
+}
+
+/** Greatest tension, K, for the current temperatures. */
+export function pullNow(weights: PullWeights): number {
+  const { temperature, share, armShare } = weights;
+  let mean = 0;
+  let slope = 0;
+  for (let i = 0; i < share.length; i += 1) {
+    mean += share[i] * temperature[i];
+    slope += armShare[i] * temperature[i];
+  }
+  return greatestPull(weights, mean, slope);
 }

@@ -4,7 +4,7 @@ import { type Vft, fluidity, viscosityOf } from '../glass/viscosity';
 import { coatingRange, hazeWeight } from '../flow/harm';
 import { reliefRate } from '../flow/relief';
 import { type SegmentFigures, type Series, copyOf, emptyFigures, emptySeries } from './figures';
-import { pullGauge } from './pull';
+import { greatestPull, pullNow, pullWeights } from './pull';
 import { type Regimes, hottestSegment, regimesOf, soakSegment } from './regimes';
 import type { SimulationInput } from './simulate';
 import type { Mesh } from './stack';
@@ -61,6 +61,7 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
   const vft = viscosityOf(glass);
   const regimes = regimesOf(vft);
   const shear_Pa = shearModulus(glass);
+  const restrained_PaK = restrainedStress(glass, 1);
   const across_s = input.acrossLag_s ?? 0;
   const evenWithin_K = input.evenWithin_K ?? EVEN_WITHIN_K;
   const sets = settingFrom(input, vft, regimes);
@@ -92,16 +93,23 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
     sampled_s: 0,
   };
 
-  const plateGauges = (joints: readonly number[]) => joints.slice(1).map((joint, i) => pullGauge(mesh, temperature, joints[i], joint));
   const flat = (input.shape ?? 'plate') === 'plate';
-  // A long cylinder with free ends, and the skin of a sphere, bear the mean less what is coldest; a sphere's inside bears less.
-  const bodyGauge = flat ? plateGauges([glassFrom, glassTo]) : [() => running.mean - running.coldest];
-  const sheetGauges = flat ? plateGauges(glassJoints) : bodyGauge;
+  const whole = pullWeights(mesh, temperature, glassFrom, glassTo);
+  const { temperature: glassT, armShare } = whole;
+  const sheets = input.looseSheets && flat ? glassJoints.slice(1).map((joint, i) => pullWeights(mesh, temperature, glassJoints[i], joint)) : null;
 
-  function pulls(gauges: (() => number)[], across_K: number): void {
+  /** Holds the pull of the whole body, or of each sheet for itself, against the greatest so far. */
+  function pulls(bySheet: boolean, slope: number, across_K: number): void {
     let pull_K = 0;
-    for (let i = 0; i < gauges.length; i += 1) pull_K = Math.max(pull_K, gauges[i]());
-    const tension = restrainedStress(glass, pull_K + across_K);
+    if (!flat) {
+      // A long cylinder with free ends, and the skin of a sphere, bear the mean less what is coldest; a sphere's inside bears less.
+      pull_K = running.mean - running.coldest;
+    } else if (bySheet && sheets) {
+      for (let i = 0; i < sheets.length; i += 1) pull_K = Math.max(pull_K, pullNow(sheets[i]));
+    } else {
+      pull_K = greatestPull(whole, running.mean, slope);
+    }
+    const tension = restrained_PaK * (pull_K + across_K);
     if (tension > now.tension_max_Pa) now.tension_max_Pa = tension;
   }
 
@@ -160,15 +168,17 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
     },
     residual: () => stress?.residual() ?? {},
     step(dt_s: number, t_s: number, kiln_C: number): void {
-      let low = temperature[glassFrom];
-      let high = low;
       const before = running.mean;
-      let mean = share[0] * low;
-      for (let i = glassFrom + 1; i <= glassTo; i += 1) {
-        const here = temperature[i];
+      let low = glassT[0];
+      let high = low;
+      let mean = 0;
+      let slope = 0;
+      for (let i = 0; i < glassT.length; i += 1) {
+        const here = glassT[i];
         if (here < low) low = here;
-        else if (here > high) high = here;
-        mean += share[i - glassFrom] * here;
+        if (here > high) high = here;
+        mean += share[i] * here;
+        slope += armShare[i] * here;
       }
       running.mean = mean;
       const rate = (mean - before) / dt_s;
@@ -182,10 +192,10 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
       if (through > now.deltaT_max) now.deltaT_max = through;
 
       if (rate > 0) {
-        if (low < regimes.brittle_C) pulls(input.looseSheets ? sheetGauges : bodyGauge, across);
+        if (low < regimes.brittle_C) pulls(true, slope, across);
         else if (spread > now.spread_climbing) now.spread_climbing = spread;
       } else if (index >= sets.segment && mean < sets.at_C) {
-        if (mean <= regimes.setsTo_C) pulls(bodyGauge, across);
+        if (mean <= regimes.setsTo_C) pulls(false, slope, across);
         else if (spread > now.spread_setting) now.spread_setting = spread;
         if (before > regimes.setsTo_C && mean <= regimes.setsTo_C) {
           const past = (before - regimes.setsTo_C) / (before - mean);

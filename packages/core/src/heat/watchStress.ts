@@ -50,8 +50,7 @@ export function stressWatcher(input: SimulationInput, mesh: Mesh, temperature: F
     step(dt_s: number, rate_K_per_s: number, through_K: number, sets: boolean): void {
       if (plates === null) return;
       for (let i = 0; i < plates.length; i += 1) plates[i].step(dt_s);
-      const now = plates[0].stress_Pa;
-      for (let i = 0; i < now.length; i += 1) if (now[i] > seen[0]) seen[0] = now[i];
+      if (plates[0].tension_Pa > seen[0]) seen[0] = plates[0].tension_Pa;
       if (sets) {
         if (through_K > setting.through_K) setting.through_K = through_K;
         setting.fallen_K -= rate_K_per_s * dt_s;

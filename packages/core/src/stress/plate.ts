@@ -10,7 +10,8 @@
  */
 import { type GlassConstants, meltExpansion } from '../glass/constants';
 import { LOG_VISCOSITY, temperatureAt, viscosityOf } from '../glass/viscosity';
-import { relaxationOf, stressTime } from './relaxation';
+import { DECAY_END, decay, decayWithin } from '../numerics/decay';
+import { KELVIN_AT_0_C, relaxationOf, stressTimeTerms } from './relaxation';
 
 export type Support = 'free' | 'flat';
 
@@ -33,6 +34,8 @@ export interface PlateStress {
   residual(room_C: number): Residual;
   /** Stress at each node now, Pa. */
   readonly stress_Pa: Float64Array;
+  /** Greatest tension now, Pa. */
+  tension_Pa: number;
   save(): PlateState;
   restore(state: PlateState): void;
 }
@@ -41,28 +44,35 @@ export interface PlateStress {
 const FLUID_LOG_ETA = 8.5;
 /** Share of the elastic stiffness that glass too fluid to hold stress is given, so that the balance stays solvable. */
 const TRACE = 1e-5;
-/** Below this the series is exact to 1e-13 and saves the exponential; beyond the other, nothing is left. */
+/** Below this the series is exact to 1e-12 and saves the exponential; beyond the other, nothing is left. */
 const SERIES_BELOW = 0.02;
-const GONE_ABOVE = 40;
-/** A step so short against the fastest term that nothing relaxes in it. */
-const ELASTIC_BELOW = 1e-6;
+const GONE_ABOVE = DECAY_END;
+/** A term of whose time less than this goes by in a step stands still: as it cools, all later steps together are no more than twenty of them. */
+const STANDS_STILL = 1e-8;
 
-/** What the step needs of one glass. */
+/** What the step needs of one glass; its mean relaxation time is atAnnealing_s·exp(byT/T + byTf/Tf − offset), in kelvin. */
 interface Material {
   fluid_C: number;
   solid: number;
   structural: number;
   modulus: number;
-  time: ReturnType<typeof stressTime>;
+  perAnnealing_Hz: number;
+  byT_K: number;
+  byTf_K: number;
+  offset: number;
 }
 
 function materialOf(glass: GlassConstants): Material {
+  const { atAnnealing_s, byT_K, byTf_K, offset } = stressTimeTerms(glass, relaxationOf(glass));
   return {
     fluid_C: temperatureAt(viscosityOf(glass), FLUID_LOG_ETA),
     solid: glass.expansion_perK,
     structural: meltExpansion(glass) - glass.expansion_perK,
     modulus: glass.youngs_Pa / (1 - glass.poisson),
-    time: stressTime(glass, relaxationOf(glass)),
+    perAnnealing_Hz: 1 / atAnnealing_s,
+    byT_K,
+    byTf_K,
+    offset,
   };
 }
 
@@ -83,23 +93,31 @@ export function plateStress(
   const { stress: stressTerms, structure: structureTerms, structureOverStress } = relaxationOf(glasses[0]);
   const nStress = stressTerms.length;
   const nStructure = structureTerms.length;
-  const stressWeight = Float64Array.from(stressTerms, ({ weight }) => weight);
-  const stressRatio = Float64Array.from(stressTerms, ({ ratio }) => ratio);
-  const structureWeight = Float64Array.from(structureTerms, ({ weight }) => weight);
-  const structureRatio = Float64Array.from(structureTerms, ({ ratio }) => ratio * structureOverStress);
-  const fastest = Math.min(...stressRatio, ...structureRatio);
+  // The fastest term first: where one stands still in a step, so do all after it.
+  const stressOrder = [...stressTerms].sort((one, other) => one.ratio - other.ratio);
+  const structureOrder = [...structureTerms].sort((one, other) => one.ratio - other.ratio);
+  const stressWeight = Float64Array.from(stressOrder, (term) => term.weight);
+  const structureWeight = Float64Array.from(structureOrder, (term) => term.weight);
+  /** How much faster than the mean each term is. */
+  const stressPace = Float64Array.from(stressOrder, ({ ratio }) => 1 / ratio);
+  const structurePace = Float64Array.from(structureOrder, ({ ratio }) => 1 / (ratio * structureOverStress));
 
   const before = Float64Array.from(temperature);
   const fictive = new Float64Array(n * nStructure);
   const fictiveMean = new Float64Array(n);
+  // Each term's stress is that of parts plus grip times taken: what the last step put in is added when the next one begins.
   const parts = new Float64Array(n * nStress);
+  const grip = new Float64Array(n * nStress);
+  const taken = new Float64Array(n);
   const stress = new Float64Array(n);
   const isFluid = new Float64Array(n);
   const stiffness = new Float64Array(n);
   const carried = new Float64Array(n);
-  const grip = new Float64Array(n * nStress);
   const freeStrain = new Float64Array(n);
+  const moduli = Float64Array.from(materials, ({ modulus }) => modulus);
   const { weight, arm } = depthWeights(height_m);
+  const weightArm = weight.map((one, i) => one * arm[i]);
+  const weightArm2 = weight.map((one, i) => one * arm[i] ** 2);
   let curvature = 0;
   let strain = 0;
   let bend = 0;
@@ -110,26 +128,21 @@ export function plateStress(
   /** Equilibrium glass at a temperature, without stress. */
   function forget(i: number, at_C: number): void {
     fictiveMean[i] = at_C;
+    taken[i] = 0;
     fictive.fill(at_C, i * nStructure, (i + 1) * nStructure);
     parts.fill(0, i * nStress, (i + 1) * nStress);
   }
 
+  /** Sums over the nodes: stiffness, its first and second moment, load and its moment. */
+  const sums = new Float64Array(5);
+
   /** Sets the uniform strain and the curvature that balance what the nodes carry against their stiffness. */
   function balance(): void {
-    let a00 = 0;
-    let a01 = 0;
-    let a11 = 0;
-    let b0 = 0;
-    let b1 = 0;
-    for (let i = 0; i < n; i += 1) {
-      const stiff = weight[i] * stiffness[i];
-      const load = weight[i] * (stiffness[i] * freeStrain[i] - carried[i]);
-      a00 += stiff;
-      a01 += stiff * arm[i];
-      a11 += stiff * arm[i] * arm[i];
-      b0 += load;
-      b1 += load * arm[i];
-    }
+    const a00 = sums[0];
+    const a01 = sums[1];
+    const a11 = sums[2];
+    const b0 = sums[3];
+    const b1 = sums[4];
     if (support === 'flat') {
       strain = b0 / a00;
       bend = 0;
@@ -140,50 +153,143 @@ export function plateStress(
     bend = (a00 * b1 - a01 * b0) / determinant;
   }
 
-  /** Relaxes node i over the step and tells what it carries, how stiff it is and what it would like to strain. */
-  function relax(i: number, dt_s: number, T0: number, T1: number): void {
-    const { time, modulus, solid, structural } = materials[i];
-    const passed = dt_s / time((T0 + T1) / 2, fictiveMean[i]);
-    if (passed < ELASTIC_BELOW * fastest) {
-      freeStrain[i] = solid * (T1 - T0);
-      stiffness[i] = modulus;
-      carried[i] = stress[i];
-      grip.fill(modulus, i * nStress, (i + 1) * nStress);
-      return;
+  /** Sums up what the nodes carry and how stiff they are. */
+  function sumUp(): void {
+    let a00 = 0;
+    let a01 = 0;
+    let a11 = 0;
+    let b0 = 0;
+    let b1 = 0;
+    for (let i = 0; i < n; i += 1) {
+      const stiff = stiffness[i];
+      const load = stiff * freeStrain[i] - carried[i];
+      a00 += weight[i] * stiff;
+      a01 += weightArm[i] * stiff;
+      a11 += weightArm2[i] * stiff;
+      b0 += weight[i] * load;
+      b1 += weightArm[i] * load;
     }
-    let mean = 0;
-    for (let k = 0; k < nStructure; k += 1) {
-      const x = passed / structureRatio[k];
-      const phi = meanLeft(x);
-      const next = T1 - (T1 - T0) * phi + (fictive[i * nStructure + k] - T0) * (1 - x * phi);
-      fictive[i * nStructure + k] = next;
-      mean += structureWeight[k] * next;
-    }
-    freeStrain[i] = solid * (T1 - T0) + structural * (mean - fictiveMean[i]);
-    fictiveMean[i] = mean;
-    let stiff = 0;
-    let carry = 0;
-    for (let k = 0; k < nStress; k += 1) {
-      const x = passed / stressRatio[k];
-      const phi = meanLeft(x);
-      const kept = parts[i * nStress + k] * (1 - x * phi);
-      parts[i * nStress + k] = kept;
-      grip[i * nStress + k] = modulus * phi;
-      stiff += stressWeight[k] * modulus * phi;
-      carry += stressWeight[k] * kept;
-    }
-    stiffness[i] = Math.max(stiff, modulus * TRACE);
-    carried[i] = carry;
+    sums[0] = a00;
+    sums[1] = a01;
+    sums[2] = a11;
+    sums[3] = b0;
+    sums[4] = b1;
   }
+
+  /**
+   * Relaxes every node over the step: what it carries, how stiff it is and what it would like to strain. A term whose time
+   * goes by x times in the step loses x·φ of itself, and 1 − φ on the step's mean, φ = (1 − e^(−x))/x.
+   */
+  function relax(dt_s: number): void {
+    let known = materials[0];
+    let { fluid_C, modulus, solid, structural, perAnnealing_Hz, byT_K, byTf_K, offset } = known;
+    for (let i = 0; i < n; i += 1) {
+      if (materials[i] !== known) {
+        known = materials[i];
+        ({ fluid_C, modulus, solid, structural, perAnnealing_Hz, byT_K, byTf_K, offset } = known);
+      }
+      const T0 = before[i];
+      const T1 = temperature[i];
+      before[i] = T1;
+      if (T1 >= fluid_C) {
+        // So soft that it follows its neighbours: a trace of stiffness keeps the balance solvable.
+        isFluid[i] = 1;
+        stiffness[i] = modulus * TRACE;
+        carried[i] = 0;
+        freeStrain[i] = 0;
+        continue;
+      }
+      if (isFluid[i] === 1) {
+        forget(i, T0);
+        isFluid[i] = 0;
+      }
+      const dT = T1 - T0;
+      const slower = byT_K / ((T0 + T1) / 2 + KELVIN_AT_0_C) + byTf_K / (fictiveMean[i] + KELVIN_AT_0_C) - offset;
+      const passed = dt_s * perAnnealing_Hz * decay(slower);
+
+      let moved = 0;
+      for (let k = 0, at = i * nStructure; k < nStructure; k += 1, at += 1) {
+        const x = passed * structurePace[k];
+        if (x < STANDS_STILL) break;
+        let lost: number;
+        let onMean: number;
+        if (x < SERIES_BELOW) {
+          onMean = x * (1 / 2 - x * (1 / 6 - x * (1 / 24 - x * (1 / 120))));
+          lost = x - x * onMean;
+        } else {
+          lost = x > GONE_ABOVE ? 1 : 1 - decayWithin(x);
+          onMean = 1 - lost / x;
+        }
+        const was = fictive[at];
+        const moves = dT * onMean - lost * (was - T0);
+        fictive[at] = was + moves;
+        moved += structureWeight[k] * moves;
+      }
+      fictiveMean[i] += moved;
+      freeStrain[i] = solid * dT + structural * moved;
+
+      const put = taken[i];
+      let stiff = 1;
+      let carry = stress[i];
+      let k = 0;
+      let at = i * nStress;
+      for (; k < nStress; k += 1, at += 1) {
+        const x = passed * stressPace[k];
+        if (x < STANDS_STILL) break;
+        let lost: number;
+        let onMean: number;
+        if (x < SERIES_BELOW) {
+          onMean = x * (1 / 2 - x * (1 / 6 - x * (1 / 24 - x * (1 / 120))));
+          lost = x - x * onMean;
+        } else {
+          lost = x > GONE_ABOVE ? 1 : 1 - decayWithin(x);
+          onMean = 1 - lost / x;
+        }
+        const part = parts[at] + grip[at] * put;
+        const fades = lost * part;
+        parts[at] = part - fades;
+        grip[at] = 1 - onMean;
+        stiff -= stressWeight[k] * onMean;
+        carry -= stressWeight[k] * fades;
+      }
+      for (; k < nStress; k += 1, at += 1) {
+        parts[at] += grip[at] * put;
+        grip[at] = 1;
+      }
+      stiffness[i] = modulus * Math.max(stiff, TRACE);
+      carried[i] = carry;
+    }
+  }
+
+  /** Gives every node the strain that the balance leaves it. */
+  function takeStrain(): void {
+    let greatest = 0;
+    for (let i = 0; i < n; i += 1) {
+      if (isFluid[i] === 1) {
+        stress[i] = 0;
+        taken[i] = 0;
+        continue;
+      }
+      const strained = strain + bend * arm[i] - freeStrain[i];
+      const now = carried[i] + stiffness[i] * strained;
+      if (now > greatest) greatest = now;
+      stress[i] = now;
+      taken[i] = moduli[i] * strained;
+    }
+    self.tension_Pa = greatest;
+  }
+
+  const fluidFrom = Float64Array.from(materials, ({ fluid_C }) => fluid_C);
 
   /** A step that only heats the plate from fluid to fluid has nothing to balance. */
   function allFluid(): boolean {
-    for (let i = 0; i < n; i += 1) if (temperature[i] < materials[i].fluid_C) return false;
+    for (let i = 0; i < n; i += 1) if (temperature[i] < fluidFrom[i]) return false;
     return true;
   }
 
   const self: PlateStress = {
     stress_Pa: stress,
+    tension_Pa: 0,
     step(dt_s) {
       if (allFluid()) {
         for (let i = 0; i < n; i += 1) {
@@ -191,37 +297,14 @@ export function plateStress(
           isFluid[i] = 1;
           stress[i] = 0;
         }
+        self.tension_Pa = 0;
         return;
       }
-      for (let i = 0; i < n; i += 1) {
-        const T0 = before[i];
-        const T1 = temperature[i];
-        before[i] = T1;
-        if (T1 >= materials[i].fluid_C) {
-          // So soft that it follows its neighbours: a trace of stiffness keeps the balance solvable.
-          isFluid[i] = 1;
-          stiffness[i] = materials[i].modulus * TRACE;
-          carried[i] = 0;
-          freeStrain[i] = 0;
-          continue;
-        }
-        if (isFluid[i] === 1) {
-          forget(i, T0);
-          isFluid[i] = 0;
-        }
-        relax(i, dt_s, T0, T1);
-      }
+      relax(dt_s);
+      sumUp();
       balance();
       curvature += bend;
-      for (let i = 0; i < n; i += 1) {
-        if (isFluid[i] === 1) {
-          stress[i] = 0;
-          continue;
-        }
-        const taken = strain + bend * arm[i] - freeStrain[i];
-        for (let k = i * nStress; k < (i + 1) * nStress; k += 1) parts[k] += grip[k] * taken;
-        stress[i] = carried[i] + stiffness[i] * taken;
-      }
+      takeStrain();
     },
     residual(room_C) {
       for (let i = 0; i < n; i += 1) {
@@ -229,28 +312,20 @@ export function plateStress(
         carried[i] = stress[i];
         freeStrain[i] = materials[i].solid * (room_C - temperature[i]);
       }
+      sumUp();
       balance();
       return {
         stress_Pa: Float64Array.from(stress, (now, i) => now + stiffness[i] * (strain + bend * arm[i] - freeStrain[i])),
         curvature_perM: curvature + bend,
       };
     },
-    save: () => ({ arrays: [before, fictive, fictiveMean, parts, stress, isFluid].map((one) => one.slice()), curvature_perM: curvature }),
+    save: () => ({ arrays: [before, fictive, fictiveMean, parts, grip, taken, stress, isFluid].map((one) => one.slice()), curvature_perM: curvature }),
     restore(state) {
-      [before, fictive, fictiveMean, parts, stress, isFluid].forEach((one, k) => one.set(state.arrays[k]));
+      [before, fictive, fictiveMean, parts, grip, taken, stress, isFluid].forEach((one, k) => one.set(state.arrays[k]));
       curvature = state.curvature_perM;
     },
   };
   return self;
-}
-
-/**
- * Mean over a step of what is left of a strain, (1 − e^(−x))/x, x the step in relaxation times. What is left at the
- * step's end is 1 − x times it.
- */
-function meanLeft(x: number): number {
-  if (x < SERIES_BELOW) return 1 - (x / 2) * (1 - (x / 3) * (1 - (x / 4) * (1 - (x / 5) * (1 - x / 6))));
-  return x > GONE_ABOVE ? 1 / x : (1 - Math.exp(-x)) / x;
 }
 
 /** Trapezoid weights over the depth and arms about its middle, m. */

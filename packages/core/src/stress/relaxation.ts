@@ -61,11 +61,20 @@ export function normalised(terms: readonly SpectrumTerm[]): SpectrumTerm[] {
   return terms.map(({ weight, ratio }) => ({ weight: weight / total, ratio: ratio / mean }));
 }
 
-const KELVIN_AT_0_C = 273.15;
+export const KELVIN_AT_0_C = 273.15;
+
+/** Mean stress relaxation time as atAnnealing·exp(byT/T + byTf/Tf − offset), temperatures in kelvin. */
+export function stressTimeTerms(glass: GlassConstants, { activation_K, nonLinearity }: RelaxationConstants) {
+  return {
+    atAnnealing_s: 10 ** LOG_VISCOSITY.annealing / shearModulus(glass),
+    byT_K: activation_K * nonLinearity,
+    byTf_K: activation_K * (1 - nonLinearity),
+    offset: activation_K / (glass.annealing_C + KELVIN_AT_0_C),
+  };
+}
 
 /** Mean stress relaxation time, s, at a temperature and a fictive temperature, °C; η/G at the annealing point. */
-export function stressTime(glass: GlassConstants, { activation_K, nonLinearity }: RelaxationConstants): (T_C: number, Tf_C: number) => number {
-  const atAnnealing = 10 ** LOG_VISCOSITY.annealing / shearModulus(glass);
-  const reference = 1 / (glass.annealing_C + KELVIN_AT_0_C);
-  return (T_C, Tf_C) => atAnnealing * Math.exp(activation_K * (nonLinearity / (T_C + KELVIN_AT_0_C) + (1 - nonLinearity) / (Tf_C + KELVIN_AT_0_C) - reference));
+export function stressTime(glass: GlassConstants, relaxation: RelaxationConstants): (T_C: number, Tf_C: number) => number {
+  const { atAnnealing_s, byT_K, byTf_K, offset } = stressTimeTerms(glass, relaxation);
+  return (T_C, Tf_C) => atAnnealing_s * Math.exp(byT_K / (T_C + KELVIN_AT_0_C) + byTf_K / (Tf_C + KELVIN_AT_0_C) - offset);
 }

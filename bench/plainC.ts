@@ -1,0 +1,101 @@
+/** Runs the plain C version of the simulation beside the engine's: the same figures, and how long each takes. */
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import {
+  LOG_VISCOSITY,
+  type SimulationInput,
+  coatingRange,
+  meltExpansion,
+  regimesOf,
+  relaxationOf,
+  settingFrom,
+  simulateFiring,
+  temperatureAt,
+  viscosityOf,
+} from '@torvin/core';
+import { least, report } from './measure';
+
+const ROUNDS = 20;
+const TURNS = 6;
+const NODES = 41;
+const FLUID_LOG_ETA = 8.5;
+const HAZE = { logEta: 5.84, halfWidth_K: 45 };
+/** Two languages round alike to this. */
+const SAME = 1e-5;
+
+/** The case as numbers in the order that simulate.c reads them. */
+function numbersOf(input: SimulationInput): number[] {
+  const { glass, faces, segments } = input;
+  const vft = viscosityOf(glass);
+  const regimes = regimesOf(vft);
+  const sets = settingFrom(input, vft, regimes);
+  const lifts = coatingRange(glass);
+  const { stress, structureOverStress, nonLinearity, activation_K } = relaxationOf(glass);
+  const open = [faces.top, faces.bottom].flatMap((face) => (face.kind === 'open' ? [face.emissivity, face.convection_W_m2K] : [0, 0]));
+  return [
+    ROUNDS,
+    NODES,
+    input.stress ? 1 : 0,
+    input.steps === 'fixed' ? 0 : 1,
+    input.stack[0].thickness_m,
+    input.start_C ?? 20,
+    input.acrossLag_s ?? 0,
+    input.evenWithin_K ?? 1,
+    ...[glass.expansion_perK, glass.annealing_C, glass.density_kg_m3, glass.youngs_Pa, glass.poisson, glass.conductivity_W_mK, glass.heatCapacity_J_kgK],
+    ...[vft.A, vft.B, vft.T0, meltExpansion(glass), ...open],
+    ...[regimes.brittle_C, regimes.squeezeFrom_C, regimes.squeezeTo_C, regimes.setsTo_C, sets.at_C, sets.segment],
+    ...[temperatureAt(vft, HAZE.logEta), HAZE.halfWidth_K, lifts.from_C, lifts.to_C],
+    ...[temperatureAt(vft, FLUID_LOG_ETA), temperatureAt(vft, LOG_VISCOSITY.strain)],
+    ...[structureOverStress, nonLinearity, activation_K, stress.length, ...stress.flatMap(({ weight, ratio }) => [weight, ratio])],
+    ...[segments.length, ...segments.flatMap(({ rate_C_per_h, target_C, hold_s }) => [(rate_C_per_h ?? 0) / 3600, target_C, hold_s])],
+  ];
+}
+
+/** What the C program tells, in its order. */
+function run(program: string, input: SimulationInput): number[] {
+  const ran = spawnSync(program, { input: numbersOf(input).join('\n'), encoding: 'utf8' });
+  if (ran.status !== 0) throw new Error(`The plain C version failed: ${ran.stderr}`);
+  return ran.stdout.trim().split(/\s+/).map(Number);
+}
+
+function compare(program: string, name: string, input: SimulationInput): void {
+  const told = run(program, input);
+  const { segments, steps, residual = [] } = simulateFiring(input);
+  const ours = [steps, ...segments.flatMap(({ deltaT_max, heatWork }) => [deltaT_max, heatWork]), Math.max(0, ...residual.map(({ stress_Pa }) => stress_Pa))];
+  ours.forEach((value, i) => {
+    if (Math.abs(told[i] - value) > SAME * Math.max(Math.abs(value), 1e-30)) throw new Error(`${name}: figure ${i} is ${value} here and ${told[i]} in C.`);
+  });
+  // In turns and by the least of each, which other work on the machine touches least.
+  let c_ms = Infinity;
+  let own_ms = Infinity;
+  for (let turn = 0; turn < TURNS; turn += 1) {
+    c_ms = Math.min(c_ms, Number(run(program, input).at(-1)));
+    own_ms = Math.min(
+      own_ms,
+      least(ROUNDS, () => simulateFiring(input)),
+    );
+  }
+  report(`${name}, ${steps} steps`, own_ms, `${(own_ms / c_ms).toFixed(2)} of plain C, which takes ${c_ms.toFixed(2)} ms and gives the same figures`);
+}
+
+/** Prints the ratios, or why there are none. */
+export function againstPlainC(input: SimulationInput): void {
+  const folder = mkdtempSync(join(tmpdir(), 'torvin-c-'));
+  try {
+    const program = join(folder, 'simulate');
+    const built = spawnSync('cc', ['-O3', '-std=c11', '-D_POSIX_C_SOURCE=200809L', join('bench', 'simulate.c'), '-o', program, '-lm'], {
+      encoding: 'utf8',
+    });
+    if (built.error || built.status !== 0) {
+      process.stdout.write(`against plain C: left out, no C compiler here (${built.error?.message ?? built.stderr.split('\n')[0]})\n`);
+      return;
+    }
+    compare(program, 'heat alone, fixed steps', { ...input, steps: 'fixed', stress: undefined });
+    compare(program, 'heat and stress, fixed steps', { ...input, steps: 'fixed', stress: { support: 'free' } });
+    compare(program, 'heat and stress, error-controlled', { ...input, stress: { support: 'free' } });
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
