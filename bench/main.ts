@@ -48,7 +48,8 @@ function engine(): void {
   const { steps } = simulateFiring({ ...bare, stack: [...bare.stack] });
   const nodes = meshOf(bare.stack, glassOf(thick)).height_m.length;
   const unit_ms = yardstick();
-  const bytes = allocatedPerStep((fixed) => simulateFiring({ ...bare, stack: [...bare.stack], steps: fixed ? 'fixed' : 'controlled' }).steps);
+  const allocated = (stress: boolean): string =>
+    allocatedPerStep(() => simulateFiring({ ...bare, stack: [...bare.stack], steps: 'fixed', ...(stress ? {} : { stress: undefined }) }).steps).toFixed(1);
   const bare_ms = median(ROUNDS, () => simulateFiring({ ...bare, stack: [...bare.stack] }));
   const shelf_ms = median(ROUNDS, () => simulateFiring(simulationOf(thick, plan.segments)));
   report('yardstick: 10 million dependent multiply-adds', unit_ms);
@@ -57,7 +58,7 @@ function engine(): void {
     bare_ms,
     `${((bare_ms * 1e6) / steps / nodes).toFixed(1)} ns a node and step, ${(bare_ms / unit_ms).toFixed(2)} yardsticks`,
   );
-  process.stdout.write(`allocated in the stepping loop: ${bytes.toFixed(2)} bytes a step, stress included\n`);
+  process.stdout.write(`allocated in the stepping loop: ${allocated(false)} bytes a step of heat, ${allocated(true)} with stress\n`);
   report('the same on its shelf', shelf_ms, `${(shelf_ms / bare_ms).toFixed(2)} of the bare one`);
   for (const [name, firing] of [
     ['two 3 mm sheets', sheets(2, 0.003)],

@@ -27,21 +27,20 @@ export function least(rounds: number, run: () => unknown): number {
   return best;
 }
 
-/**
- * Bytes that one more step allocates: a run of many steps less one of few, so that what a run sets up cancels. Takes how
- * many steps a run made.
- */
-export function allocatedPerStep(run: (many: boolean) => number): number {
-  const bytesOf = (many: boolean): { bytes: number; steps: number } => {
-    for (let i = 0; i < WARM_UP_ROUNDS; i += 1) run(many);
-    globalThis.gc?.();
-    const before = process.memoryUsage().heapUsed;
-    const steps = run(many);
-    return { bytes: process.memoryUsage().heapUsed - before, steps };
-  };
-  const few = bytesOf(false);
-  const many = bytesOf(true);
-  return (many.bytes - few.bytes) / (many.steps - few.steps);
+/** Enough runs for the code to be as compiled as it gets; until then it allocates more. */
+const COMPILED_AFTER_ROUNDS = 300;
+const COUNTED_ROUNDS = 200;
+
+/** Bytes that a run allocates for each of its steps, what it sets up included. Takes how many steps a run made. */
+export function allocatedPerStep(run: () => number): number {
+  for (let i = 0; i < COMPILED_AFTER_ROUNDS; i += 1) run();
+  globalThis.gc?.();
+  // The first runs after a collection fill what it left; from then on the heap grows by what is allocated.
+  for (let i = 0; i < COUNTED_ROUNDS; i += 1) run();
+  const before = process.memoryUsage().heapUsed;
+  let steps = 0;
+  for (let i = 0; i < COUNTED_ROUNDS; i += 1) steps += run();
+  return (process.memoryUsage().heapUsed - before) / steps;
 }
 
 let sink = 0;

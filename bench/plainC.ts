@@ -24,6 +24,8 @@ const FLUID_LOG_ETA = 8.5;
 const HAZE = { logEta: 5.84, halfWidth_K: 45 };
 /** Two languages round alike to this. */
 const SAME = 1e-5;
+/** Work under this is none. */
+const LEAST_FIGURE = 1e-6;
 
 /** The case as numbers in the order that simulate.c reads them. */
 function numbersOf(input: SimulationInput): number[] {
@@ -65,7 +67,8 @@ function compare(program: string, name: string, input: SimulationInput): void {
   const { segments, steps, residual = [] } = simulateFiring(input);
   const ours = [steps, ...segments.flatMap(({ deltaT_max, heatWork }) => [deltaT_max, heatWork]), Math.max(0, ...residual.map(({ stress_Pa }) => stress_Pa))];
   ours.forEach((value, i) => {
-    if (Math.abs(told[i] - value) > SAME * Math.max(Math.abs(value), 1e-30)) throw new Error(`${name}: figure ${i} is ${value} here and ${told[i]} in C.`);
+    if (Math.abs(told[i] - value) > SAME * Math.max(Math.abs(value), LEAST_FIGURE))
+      throw new Error(`${name}: figure ${i} is ${value} here and ${told[i]} in C.`);
   });
   // In turns and by the least of each, which other work on the machine touches least.
   let c_ms = Infinity;

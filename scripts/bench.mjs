@@ -6,4 +6,6 @@ await build();
 // Bundled as the product is: loaded file by file the engine would pay for every name that crosses a file.
 await bundleForNode({ main: 'bench/main.ts' }, 'dist/bench');
 // With room enough for a run's garbage, so that what it allocates can be counted.
-run(process.execPath, ['--expose-gc', '--min-semi-space-size=64', 'dist/bench/main.mjs'], { CHROMIUM_PATH: findChromium() ?? '' });
+run(process.execPath, ['--expose-gc', '--min-semi-space-size=1024', '--max-semi-space-size=1024', 'dist/bench/main.mjs'], {
+  CHROMIUM_PATH: findChromium() ?? '',
+});

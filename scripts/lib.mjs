@@ -63,6 +63,7 @@ async function once(name, stampDir, sources, build) {
 const alias = {
   '@torvin/core/engine': at('packages/core/src/engine.ts'),
   '@torvin/core': at('packages/core/src/index.ts'),
+  '@torvin/schema/server': at('packages/schema/src/server.ts'),
   '@torvin/schema': at('packages/schema/src/index.ts'),
 };
 const shared = ['package-lock.json', 'package.json', 'scripts/lib.mjs', 'packages'];

@@ -1,34 +1,6 @@
 /** The HTTP interface as one table: the server routes by it, the web app calls by it, OpenAPI is written from it. */
 import { z } from 'zod';
 import {
-  BodyAnswerSchema,
-  BodyRequestSchema,
-  CheckAnswerSchema,
-  CheckRequestSchema,
-  ComposeAnswerSchema,
-  ComposeRequestSchema,
-  QuantityAnswerSchema,
-  QuantityRequestSchema,
-  SimulateRequestSchema,
-  SimulationResultSchema,
-} from './compute';
-import {
-  CorrectionsAnswerSchema,
-  CorrectionsRequestSchema,
-  FitAnswerSchema,
-  FitRequestSchema,
-  FlowAnswerSchema,
-  FlowRequestSchema,
-  KilnFitAnswerSchema,
-  KilnFitRequestSchema,
-  PolariserAnswerSchema,
-  PolariserRequestSchema,
-  ReleaseAnswerSchema,
-  ReleaseRequestSchema,
-  SpreadFitAnswerSchema,
-  SpreadFitRequestSchema,
-} from './computeMore';
-import {
   FiringDetailSchema,
   FiringSchema,
   NewFiringSchema,
@@ -51,14 +23,20 @@ export interface Endpoint<Request extends z.ZodType | undefined = z.ZodType | un
   answer: Answer;
 }
 
-const get = <A extends z.ZodType>(path: string, summary: string, answer: A): Endpoint<undefined, A> => ({
+export const get = <A extends z.ZodType>(path: string, summary: string, answer: A): Endpoint<undefined, A> => ({
   method: 'get',
   path,
   summary,
   request: undefined,
   answer,
 });
-const send = <R extends z.ZodType, A extends z.ZodType>(method: 'post' | 'put', path: string, summary: string, request: R, answer: A): Endpoint<R, A> => ({
+export const send = <R extends z.ZodType, A extends z.ZodType>(
+  method: 'post' | 'put',
+  path: string,
+  summary: string,
+  request: R,
+  answer: A,
+): Endpoint<R, A> => ({
   method,
   path,
   summary,
@@ -88,36 +66,6 @@ export const api = {
   firings: get('/api/firings', 'All firings, newest first', z.array(FiringSchema)),
   firing: get('/api/firings/:id', 'One firing with the schedule it ran', FiringDetailSchema),
   recordFiring: send('post', '/api/firings', 'Records a firing; repeated with the same id it does nothing', NewFiringSchema, FiringSchema),
-  computeQuantity: send('post', '/api/compute/quantity', 'Reads a quantity as people type it', QuantityRequestSchema, QuantityAnswerSchema),
-  computeBody: send('post', '/api/compute/body', 'Depth, mass, unevenness and rest of a lay-up or a casting', BodyRequestSchema, BodyAnswerSchema),
-  computeFit: send('post', '/api/compute/fit', 'Whether glasses that touch fit, by the strongest evidence', FitRequestSchema, FitAnswerSchema),
-  computeFlow: send('post', '/api/compute/flow', 'One question of viscosity, heat work or flow', FlowRequestSchema, FlowAnswerSchema),
-  computeRelease: send('post', '/api/compute/release', 'Whether glass comes free of a mould or a former', ReleaseRequestSchema, ReleaseAnswerSchema),
-  computePolariser: send('post', '/api/compute/polariser', 'Retardation between crossed polarisers', PolariserRequestSchema, PolariserAnswerSchema),
-  computeSimulate: send(
-    'post',
-    '/api/compute/simulate',
-    'Heat through a layered stack along a schedule or a measured curve, with flow and stress',
-    SimulateRequestSchema,
-    SimulationResultSchema,
-  ),
-  computeCompose: send('post', '/api/compute/compose', 'A schedule for a body, a look, a set-up and a kiln', ComposeRequestSchema, ComposeAnswerSchema),
-  computeCheck: send('post', '/api/compute/check', 'Any schedule held against every limit', CheckRequestSchema, CheckAnswerSchema),
-  computeKilnFit: send('post', '/api/compute/kiln-fit', "A kiln's constants from a test", KilnFitRequestSchema, KilnFitAnswerSchema),
-  computeSpreadFit: send(
-    'post',
-    '/api/compute/spread-fit',
-    'What two thermocouples at the glass say of set-up and speed',
-    SpreadFitRequestSchema,
-    SpreadFitAnswerSchema,
-  ),
-  computeCorrections: send(
-    'post',
-    '/api/compute/corrections',
-    'Offset and work factor from looks reached or missed',
-    CorrectionsRequestSchema,
-    CorrectionsAnswerSchema,
-  ),
 } as const;
 
 export type AnswerOf<E extends Endpoint> = z.output<E['answer']>;

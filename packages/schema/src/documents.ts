@@ -1,6 +1,6 @@
 /** A studio's own documents: pieces, schedule versions, firings and settings. */
 import { z } from 'zod';
-import { EvaluationSchema } from './compute';
+import { EvaluationSchema } from './results';
 import { DEEPEST_BODY_M, PieceFootprintSchema } from './bodyInput';
 import { FiringCaseSchema, SchoolSchema } from './firingInput';
 import { PurposefulSegmentSchema, SEGMENTS_AT_MOST } from './heatInput';

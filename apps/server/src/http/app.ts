@@ -14,7 +14,8 @@ import {
   verdictOf,
   whyOf,
 } from '@torvin/core';
-import { type AnswerOf, type CheckAnswer, type ComposeAnswer, type Endpoint, api, decimalOf, openApiDocument, problemOf } from '@torvin/schema';
+import { type AnswerOf, type Endpoint, api, problemOf } from '@torvin/schema';
+import { type CheckAnswer, type ComposeAnswer, computeApi, decimalOf, openApiDocument } from '@torvin/schema/server';
 import express, { type Express, type Request } from 'express';
 import type { Logger } from 'pino';
 import type { z } from 'zod';
@@ -74,31 +75,31 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
   route(api.firings, () => listFirings(db));
   route(api.firing, (_, id) => findFiring(db, id));
   route(api.recordFiring, (firing) => recordFiring(db, firing, now()));
-  route(api.computeQuantity, ({ locale, ...quantity }) => {
+  route(computeApi.computeQuantity, ({ locale, ...quantity }) => {
     const outcome = readQuantity({ ...quantity, decimal: locale === undefined ? 'auto' : decimalOf(locale) });
     if (!outcome.ok) throw new ProblemError(outcome.problem);
     return outcome.value;
   });
-  route(api.computeBody, (input) => pool.run('body', input));
-  route(api.computeFit, (input) => pool.run('fit', input));
-  route(api.computeFlow, ({ glass, question }): AnswerOf<typeof api.computeFlow> => {
+  route(computeApi.computeBody, (input) => pool.run('body', input));
+  route(computeApi.computeFit, (input) => pool.run('fit', input));
+  route(computeApi.computeFlow, ({ glass, question }): AnswerOf<typeof computeApi.computeFlow> => {
     const { value, unit } = askFlow(glass, question);
     return { value: Number.isFinite(value) ? value : null, unit };
   });
-  route(api.computeRelease, ({ glass, material, expansion_perK, size_m, kind }) =>
+  route(computeApi.computeRelease, ({ glass, material, expansion_perK, size_m, kind }) =>
     release(glass, material ? MOULD_MATERIALS[material].expansion_perK : (expansion_perK ?? 0), size_m, kind),
   );
-  route(api.computePolariser, (input) => ({
+  route(computeApi.computePolariser, (input) => ({
     retardation_nm:
       input.view === 'through'
         ? [lookedThrough(input.glass, input.layers)]
         : edgeOn(input.glass, input.residual, input.path_m).map(({ retardation_nm }) => retardation_nm),
   }));
-  route(api.computeKilnFit, (input) => pool.run('kilnFit', input));
-  route(api.computeSpreadFit, (input) => pool.run('spreadFit', input));
-  route(api.computeCorrections, (input) => pool.run('corrections', input));
-  route(api.computeSimulate, (input) => pool.run('simulate', input));
-  route(api.computeCompose, async (firing): Promise<ComposeAnswer> => {
+  route(computeApi.computeKilnFit, (input) => pool.run('kilnFit', input));
+  route(computeApi.computeSpreadFit, (input) => pool.run('spreadFit', input));
+  route(computeApi.computeCorrections, (input) => pool.run('corrections', input));
+  route(computeApi.computeSimulate, (input) => pool.run('simulate', input));
+  route(computeApi.computeCompose, async (firing): Promise<ComposeAnswer> => {
     const { segments, evaluation, evaluations, converged, remarks } = await pool.run('compose', firing);
     return {
       segments: segments.map((segment, index) => {
@@ -113,7 +114,7 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
       remarks,
     };
   });
-  route(api.computeCheck, async ({ segments, ...firing }): Promise<CheckAnswer> => {
+  route(computeApi.computeCheck, async ({ segments, ...firing }): Promise<CheckAnswer> => {
     const evaluation = await pool.run('evaluate', { firing, segments });
     const broken = brokenOf(evaluation.readings).map((reading) => ({ ...reading, message: brokenSentence(reading, 'C', firing.look) }));
     return {

@@ -1,5 +1,6 @@
 import { BARE_SHELF, TYPICAL_FAMILIES } from '@torvin/core';
-import { GlassConstantsSchema, openApiDocument } from '@torvin/schema';
+import { GlassConstantsSchema } from '@torvin/schema';
+import { openApiDocument } from '@torvin/schema/server';
 import { Busy } from '../compute/pool';
 import { type TestServer, startTestServer } from '../test/testServer';
 

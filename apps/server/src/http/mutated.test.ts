@@ -1,6 +1,7 @@
 /** Every compute endpoint against requests that have been damaged somewhere: an answer or a problem, never a failure. */
 import { SETUPS, TYPICAL_FAMILIES } from '@torvin/core';
-import { GlassConstantsSchema, api } from '@torvin/schema';
+import { GlassConstantsSchema } from '@torvin/schema';
+import { computeApi } from '@torvin/schema/server';
 import type { z } from 'zod';
 import { type TestServer, startTestServer } from '../test/testServer';
 
@@ -163,14 +164,14 @@ const ROUNDS = 500;
 
 /** Numbers that are none travel as null, so the answer's schema finds them. */
 function answerOf(path: string): z.ZodType {
-  const endpoint = Object.values(api).find((one) => one.path === path);
+  const endpoint = Object.values(computeApi).find((one) => one.path === path);
   if (!endpoint) throw new Error(`No endpoint ${path}.`);
   return endpoint.answer;
 }
 
 describe('mutated requests', () => {
   test('are tried on every compute endpoint there is', () => {
-    const paths = Object.values(api)
+    const paths = Object.values(computeApi)
       .map(({ path }) => path)
       .filter((path) => path.startsWith('/api/compute/'));
     expect(Object.keys(VALID).sort()).toEqual(paths.sort());

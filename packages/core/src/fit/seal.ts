@@ -76,10 +76,11 @@ export function sealStress({ lower, upper, lower_m, upper_m }: Seal): SealStress
   const from_C = Math.max(lower.annealing_C, upper.annealing_C) + START_ABOVE_ANNEALING_K;
   const to_C = Math.max(ROOM_C, Math.min(lower.annealing_C, upper.annealing_C) - FROZEN_BELOW_ANNEALING_K);
   const temperature = new Float64Array(height_m.length).fill(from_C);
-  const plates = (['free', 'flat'] as const).map((support) => plateStress(glasses, height_m, temperature, support));
+  const clock = { dt_s: STEP_K / SEAL_RATE_K_PER_S };
+  const plates = (['free', 'flat'] as const).map((support) => plateStress(glasses, height_m, temperature, support, clock));
   for (let T = from_C - STEP_K; T > to_C; T -= STEP_K) {
     temperature.fill(T);
-    for (const plate of plates) plate.step(STEP_K / SEAL_RATE_K_PER_S);
+    for (const plate of plates) plate.step();
   }
   const [free, flat] = plates.map((plate) => plate.residual(ROOM_C));
   return { tension_Pa: Math.max(0, ...free.stress_Pa), flat_Pa: Math.max(0, ...flat.stress_Pa), bow_perM: free.curvature_perM };

@@ -1,7 +1,7 @@
 import { SOFT_90 } from '../testCases';
 import { naturalDepth, STANDARD_GRAVITY_m_s2 } from '../body/body';
 import { viscosityOf } from '../glass/viscosity';
-import { coatingRange, hazeWeight } from './harm';
+import { coatingRange, hazeBell, hazeWeight } from './harm';
 import { equalHold, logViscosityFor, rampsWorth } from './heatWork';
 import { edgeRounding, reliefLeft, reliefRate } from './relief';
 import { drapeAfter, rimToSpare, sagAfter, workToDrape, workToSag } from './sag';
@@ -131,11 +131,11 @@ describe('thick flow', () => {
 
 describe('exposure', () => {
   test('haze is weighted by a bell, worst near 720 °C for soft sheet, or where the record says', () => {
-    const weight = hazeWeight(SOFT_90);
+    const weight = (at: number): number => hazeWeight(hazeBell(SOFT_90), at);
     expect(weight(720)).toBeGreaterThan(0.999);
     expect(weight(765)).toBeCloseTo(Math.exp(-0.5), 1);
     expect(weight(500)).toBeLessThan(1e-4);
-    expect(hazeWeight({ ...SOFT_90, haze: { middle_C: 700, halfWidth_K: 20 } })(720)).toBeCloseTo(Math.exp(-0.5), 12);
+    expect(hazeWeight(hazeBell({ ...SOFT_90, haze: { middle_C: 700, halfWidth_K: 20 } }), 720)).toBeCloseTo(Math.exp(-0.5), 12);
   });
 
   test('a coating lifts from 10^13.9 to 10^7.3', () => {

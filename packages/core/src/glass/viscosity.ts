@@ -7,6 +7,7 @@
  * Annealing and softening point leave A open. A third point in the fluid range settles it. A strain point lies too
  * near the annealing point for that: one degree of its error moves A by nearly one, so it only leans on A's usual value.
  */
+import { decay } from '../numerics/decay';
 import type { GlassConstants } from './constants';
 
 export interface Vft {
@@ -79,7 +80,7 @@ export const isPlausible = ({ A, B }: Vft): boolean => B > 0 && A >= A_RANGE.lea
 export const logViscosity = ({ A, B, T0 }: Vft, temperature_C: number): number => (temperature_C <= T0 ? Infinity : A + B / (temperature_C - T0));
 
 /** Fluidity 1/η, 1/(Pa·s); zero at and below T0. */
-export const fluidity = ({ A, B, T0 }: Vft, temperature_C: number): number => (temperature_C <= T0 ? 0 : Math.exp(-Math.LN10 * (A + B / (temperature_C - T0))));
+export const fluidity = ({ A, B, T0 }: Vft, temperature_C: number): number => (temperature_C <= T0 ? 0 : decay(Math.LN10 * (A + B / (temperature_C - T0))));
 
 /** °C at which log10 η has the given value, which must exceed A. */
 export const temperatureAt = ({ A, B, T0 }: Vft, logEta: number): number => T0 + B / (logEta - A);

@@ -1,7 +1,14 @@
 import { SOFT_90, CLAMPED } from '../testCases';
 import { diffusivity } from '../glass/constants';
-import { conductor } from './conduct';
+import { type Conductor, conductor } from './conduct';
+import { type Drive, driveFrom } from './drive';
 import { meshOf } from './stack';
+
+/** Takes one step of dt_s while the kiln goes from one temperature to another. */
+function step(body: Conductor, drive: Drive, dt_s: number, from_C: number, to_C: number): void {
+  Object.assign(drive, { dt_s, from_C, to_C });
+  body.step();
+}
 
 const DEPTH = 0.02;
 const TAU = DEPTH ** 2 / diffusivity(SOFT_90);
@@ -9,10 +16,11 @@ const TAU = DEPTH ** 2 / diffusivity(SOFT_90);
 /** Centre of a slab of unit temperature whose faces drop to 0 at once, after the given Fourier number. */
 function cooledCentre(fourier: number, intervals: number, steps: number): number {
   const mesh = meshOf([{ of: 'glass', thickness_m: DEPTH }], SOFT_90, intervals);
-  const body = conductor(mesh, { top: CLAMPED, bottom: CLAMPED }, 1);
+  const drive = driveFrom(0);
+  const body = conductor(mesh, { top: CLAMPED, bottom: CLAMPED }, 1, drive);
   // Half depth is the length in the Fourier number of the series.
   const dt = (fourier * TAU) / 4 / steps;
-  for (let i = 0; i < steps; i += 1) body.step(dt, 0, 0);
+  for (let i = 0; i < steps; i += 1) step(body, drive, dt, 0, 0);
   return body.temperature[intervals / 2];
 }
 
@@ -48,9 +56,10 @@ describe('∂T/∂t = κ ∂²T/∂z², both faces suddenly cooled', () => {
     // A steady ramp from rest, seen early, against a very fine reference on the same mesh.
     const ramped = (steps: number): number => {
       const mesh = meshOf([{ of: 'glass', thickness_m: DEPTH }], SOFT_90, 20);
-      const body = conductor(mesh, { top: { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 }, bottom: { kind: 'insulated' } }, 400);
+      const drive = driveFrom(0);
+      const body = conductor(mesh, { top: { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 }, bottom: { kind: 'insulated' } }, 400, drive);
       const total = 1200;
-      for (let i = 0; i < steps; i += 1) body.step(total / steps, 400 + (200 * i) / steps, 400 + (200 * (i + 1)) / steps);
+      for (let i = 0; i < steps; i += 1) step(body, drive, total / steps, 400 + (200 * i) / steps, 400 + (200 * (i + 1)) / steps);
       return body.temperature[0];
     };
     const reference = ramped(6400);
@@ -69,12 +78,14 @@ describe('energy', () => {
       ],
       SOFT_90,
     );
+    const drive = driveFrom(0);
     const body = conductor(
       mesh,
       { top: { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 }, bottom: { kind: 'open', emissivity: 0.4, convection_W_m2K: 0 } },
       20,
+      drive,
     );
-    for (let i = 0; i < 600; i += 1) body.step(10, 20 + i, 21 + i);
+    for (let i = 0; i < 600; i += 1) step(body, drive, 10, 20 + i, 21 + i);
     const stored = body.temperature.reduce((sum, T, i) => sum + mesh.capacity[i] * (T - 20), 0);
     expect(stored).toBeGreaterThan(1e6);
     expect(Math.abs(stored / body.crossed_J_m2 - 1)).toBeLessThan(1e-9);

@@ -12,6 +12,7 @@
  * difference of the last four temperatures at both faces of the stack and in its middle. The difference of the stages'
  * own slopes would do for soft problems; here the stiff modes of thin cells swamp it.
  */
+import type { Drive } from './drive';
 import { type Face, exchange } from './exchange';
 import type { Mesh } from './stack';
 
@@ -32,8 +33,8 @@ export interface Conductor {
   readonly temperature: Float64Array;
   /** Heat that has crossed both faces inwards so far, J/m². */
   crossed_J_m2: number;
-  /** Advances by dt_s while the kiln goes linearly from one temperature to another. */
-  step(dt_s: number, kilnStart_C: number, kilnEnd_C: number): void;
+  /** Advances by the drive's step while the kiln goes linearly from one of its temperatures to the other. */
+  step(): void;
   /** Estimate of the last step's own error, K. */
   error_K: number;
   /** Takes the last step back; once. */
@@ -57,7 +58,7 @@ const PAST = 4;
 const WATCHED = 3;
 const MEMORY_SIZE = PAST + 3 * WATCHED;
 
-export function conductor(mesh: Mesh, faces: { top: Face; bottom: Face }, start_C: number): Conductor {
+export function conductor(mesh: Mesh, faces: { top: Face; bottom: Face }, start_C: number, drive: Drive): Conductor {
   const { capacity, conductance } = mesh;
   const n = capacity.length;
   const last = n - 1;
@@ -70,6 +71,8 @@ export function conductor(mesh: Mesh, faces: { top: Face; bottom: Face }, start_
   /** The middle node; the lower half has as many rows as the upper one, or one more. */
   const meet = n >> 1;
   const takenAtMeet = new Float64Array(2);
+  /** What both stages of a step share. */
+  const stage = { implicit_s: 0, hBottom: 0, hTop: 0, mid_C: start_C };
   const memory = new Float64Array(MEMORY_SIZE);
   const watched = [0, last >> 1, last];
   const undoTemperature = new Float64Array(n);
@@ -85,8 +88,10 @@ export function conductor(mesh: Mesh, faces: { top: Face; bottom: Face }, start_
    *
    * Factorises and eliminates the first stage in one pass, then substitutes back.
    */
-  function firstStage(implicit_s: number, hBottom: number, hTop: number, kilnStart_C: number, kilnMid_C: number): void {
+  function firstStage(): void {
     const T = temperature;
+    const { implicit_s, hBottom, hTop, mid_C } = stage;
+    const kilnStart_C = drive.from_C;
     let low = T[0];
     let high = T[last];
     // What the row takes from its eliminated neighbour, that neighbour's share, its value, and the flux from its side.
@@ -94,12 +99,12 @@ export function conductor(mesh: Mesh, faces: { top: Face; bottom: Face }, start_
     let lowShare = 0;
     let lowSolved = 0;
     let lowExchanged = implicit_s * hBottom;
-    let lowFlux = hBottom * (kilnStart_C - low + kilnMid_C);
+    let lowFlux = hBottom * (kilnStart_C - low + mid_C);
     let highCoupled = 0;
     let highShare = 0;
     let highSolved = 0;
     let highExchanged = implicit_s * hTop;
-    let highFlux = hTop * (kilnStart_C - high + kilnMid_C);
+    let highFlux = hTop * (kilnStart_C - high + mid_C);
     for (let i = 0, j = last; i < meet; i += 1, j -= 1) {
       const k = conductance[i];
       const c = capacity[i];
@@ -148,8 +153,10 @@ export function conductor(mesh: Mesh, faces: { top: Face; bottom: Face }, start_
   }
 
   /** The same for the second stage, with the matrix as it stands; leaves the answer in temperature. */
-  function secondStage(implicit_s: number, hBottom: number, hTop: number, kilnEnd_C: number): void {
+  function secondStage(): void {
     const T = temperature;
+    const { implicit_s, hBottom, hTop } = stage;
+    const kilnEnd_C = drive.to_C;
     let lowSolved = 0;
     let highSolved = 0;
     let lowExchanged = implicit_s * hBottom * kilnEnd_C;
@@ -181,8 +188,9 @@ export function conductor(mesh: Mesh, faces: { top: Face; bottom: Face }, start_
     }
   }
 
-  /** The leading error at the watched nodes, K; takes the step into the memory of the next. */
-  function estimateError(dt_s: number): number {
+  /** Sets the leading error at the watched nodes; takes the step into the memory of the next. */
+  function estimateError(): void {
+    const { dt_s } = drive;
     const before = memory[STEPS + 1];
     const earlier = memory[STEPS];
     let greatest = 0;
@@ -204,33 +212,37 @@ export function conductor(mesh: Mesh, faces: { top: Face; bottom: Face }, start_
     }
     memory[STEPS] = before;
     memory[STEPS + 1] = dt_s;
-    return greatest;
+    self.error_K = greatest;
   }
 
   const self: Conductor = {
     temperature,
     crossed_J_m2: 0,
     error_K: 0,
-    step(dt_s, kilnStart_C, kilnEnd_C) {
+    step() {
+      const { dt_s, from_C: kilnStart_C, to_C: kilnEnd_C } = drive;
       const T = temperature;
-      const implicit_s = IMPLICIT * dt_s;
+      stage.implicit_s = IMPLICIT * dt_s;
       const kilnMid = kilnStart_C + GAMMA * (kilnEnd_C - kilnStart_C);
       const halfway = (kilnStart_C + kilnEnd_C) / 2;
       for (let i = 0; i < MEMORY_SIZE; i += 1) undoMemory[i] = memory[i];
       undoCrossed[0] = self.crossed_J_m2;
       const bottomStart = T[0];
       const topStart = T[last];
+      stage.mid_C = kilnMid;
       const hBottom = exchange(faces.bottom, bottomStart + (memory[BOTTOM_RATE] * dt_s) / 2, halfway);
       const hTop = exchange(faces.top, topStart + (memory[TOP_RATE] * dt_s) / 2, halfway);
+      stage.hBottom = hBottom;
+      stage.hTop = hTop;
       const fluxStart = hBottom * (kilnStart_C - bottomStart) + hTop * (kilnStart_C - topStart);
-      firstStage(implicit_s, hBottom, hTop, kilnStart_C, kilnMid);
+      firstStage();
       const fluxMiddle = hBottom * (kilnMid - middle[0]) + hTop * (kilnMid - middle[last]);
-      secondStage(implicit_s, hBottom, hTop, kilnEnd_C);
+      secondStage();
       const fluxEnd = hBottom * (kilnEnd_C - T[0]) + hTop * (kilnEnd_C - T[last]);
       self.crossed_J_m2 += dt_s * (EARLY_WEIGHT * (fluxStart + fluxMiddle) + IMPLICIT * fluxEnd);
       memory[BOTTOM_RATE] = (T[0] - bottomStart) / dt_s;
       memory[TOP_RATE] = (T[last] - topStart) / dt_s;
-      self.error_K = estimateError(dt_s);
+      estimateError();
     },
     undo() {
       temperature.set(undoTemperature);

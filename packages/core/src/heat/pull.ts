@@ -16,6 +16,10 @@ export interface PullWeights {
   arm: Float64Array;
   /** The slope, K/m, is the sum of these times temperature. */
   armShare: Float64Array;
+  /** Mean and slope to be judged, and the greatest tension found, K. */
+  mean: number;
+  slope: number;
+  greatest_K: number;
 }
 
 export function pullWeights({ height_m }: Mesh, temperature: Float64Array, from: number, to: number): PullWeights {
@@ -32,21 +36,30 @@ export function pullWeights({ height_m }: Mesh, temperature: Float64Array, from:
     arm[i] = height_m[from + i] - middle;
     second += share[i] * arm[i] ** 2;
   }
-  return { temperature: temperature.subarray(from, to + 1), share, arm, armShare: share.map((one, i) => (one * arm[i]) / second) };
+  return {
+    temperature: temperature.subarray(from, to + 1),
+    share,
+    arm,
+    armShare: share.map((one, i) => (one * arm[i]) / second),
+    mean: 0,
+    slope: 0,
+    greatest_K: 0,
+  };
 }
 
-/** Greatest tension of a profile whose mean and slope are known, K. */
-export function greatestPull({ temperature, arm }: PullWeights, mean: number, slope: number): number {
+/** Finds the greatest tension of a profile whose mean and slope are set. */
+export function findPull(weights: PullWeights): void {
+  const { temperature, arm, mean, slope } = weights;
   let greatest = 0;
   for (let i = 0; i < arm.length; i += 1) {
     const pull = mean + slope * arm[i] - temperature[i];
     if (pull > greatest) greatest = pull;
   }
-  return greatest;
+  weights.greatest_K = greatest;
 }
 
-/** Greatest tension, K, for the current temperatures. */
-export function pullNow(weights: PullWeights): number {
+/** Finds the greatest tension for the current temperatures. */
+export function pullNow(weights: PullWeights): void {
   const { temperature, share, armShare } = weights;
   let mean = 0;
   let slope = 0;
@@ -54,5 +67,7 @@ export function pullNow(weights: PullWeights): number {
     mean += share[i] * temperature[i];
     slope += armShare[i] * temperature[i];
   }
-  return greatestPull(weights, mean, slope);
+  weights.mean = mean;
+  weights.slope = slope;
+  findPull(weights);
 }

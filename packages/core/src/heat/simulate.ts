@@ -10,6 +10,7 @@ import type { KilnConstants } from '../kiln/kiln';
 import { perSecond } from '../units/convert';
 import type { Segment } from '../schedule/segment';
 import { type ConductorState, conductor } from './conduct';
+import { driveFrom } from './drive';
 import type { Face } from './exchange';
 import { CONTROLLED_STEPS, FIXED_STEPS, SHORTEST_STEP_S, STALLED_K_PER_S, STEP_TOLERANCE_K, kilnRate } from './kilnPath';
 import { type Shape, type StackLayer, meshOf } from './stack';
@@ -96,18 +97,19 @@ const SAFETY = 0.9;
 const STEP_GROWS_AT_MOST = 2;
 const STEP_SHRINKS_AT_MOST = 0.2;
 
-export const simulateFiring = (input: SimulationInput): SimulationResult => simulateFrom(input, 0, []);
+export const simulateFiring = (input: SimulationInput): SimulationResult => simulateFrom(input, 0, null);
 
 /**
- * Simulates from the given segment on, whose checkpoint must be there, and fills the checkpoints as it goes: index 0
- * before the first segment.
+ * Simulates from the given segment on, whose checkpoint must be there, and fills the checkpoints, if they are wanted, as
+ * it goes: index 0 before the first segment.
  */
-export function simulateFrom(input: SimulationInput, first: number, checkpoints: Checkpoint[]): SimulationResult {
+export function simulateFrom(input: SimulationInput, first: number, checkpoints: Checkpoint[] | null): SimulationResult {
   const { glass, kiln, segments, curve } = input;
   const start_C = curve ? curve.kiln_C[0] : (input.start_C ?? kiln?.ambient_C ?? DEFAULT_START_C);
   const mesh = meshOf(input.stack, glass, input.resolution?.glassIntervals, input.shape);
-  const body = conductor(mesh, input.faces, input.start_C ?? start_C);
-  const watch = watcher(input, mesh, body.temperature);
+  const drive = driveFrom(start_C);
+  const body = conductor(mesh, input.faces, input.start_C ?? start_C, drive);
+  const watch = watcher(input, mesh, body.temperature, drive);
   const controlled = input.steps !== 'fixed';
   const stepShare = input.resolution?.stepShare ?? 1;
   const caps = controlled ? CONTROLLED_STEPS : FIXED_STEPS;
@@ -118,12 +120,15 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
   const now = { kiln_C: start_C, t_s: 0, steps: 0, next_s: largestStep_s, stepError_K: 0 };
   let stalled: SimulationResult['stalled'] = null;
 
-  /** One step of at most longest_s with the kiln at a steady rate; ends at end_C exactly where it may take all of it. */
-  function advance(longest_s: number, rate_K_per_s: number, end_C: number): void {
+  /** One step of at most the drive's longest with the kiln at its steady rate; ends at its end exactly where it may take all of it. */
+  function advance(): void {
+    const { longest_s, rate_K_per_s } = drive;
+    drive.from_C = now.kiln_C;
     for (;;) {
       const dt_s = controlled && now.next_s < longest_s ? now.next_s : longest_s;
-      const next_C = dt_s === longest_s ? end_C : now.kiln_C + rate_K_per_s * dt_s;
-      body.step(dt_s, now.kiln_C, next_C);
+      drive.dt_s = dt_s;
+      drive.to_C = dt_s === longest_s ? drive.end_C : now.kiln_C + rate_K_per_s * dt_s;
+      body.step();
       if (controlled) {
         const error = body.error_K;
         const scale = error > 0 ? SAFETY * Math.cbrt(tolerance_K / error) : STEP_GROWS_AT_MOST;
@@ -136,10 +141,11 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
         now.next_s = dt_s < now.next_s ? Math.max(allowed_s, now.next_s) : allowed_s;
         if (error > now.stepError_K) now.stepError_K = error;
       }
-      now.kiln_C = next_C;
+      now.kiln_C = drive.to_C;
       now.t_s += dt_s;
       now.steps += 1;
-      watch.step(dt_s, now.t_s, next_C);
+      drive.t_s = now.t_s;
+      watch.step();
       return;
     }
   }
@@ -149,15 +155,15 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
     const until = now.t_s + duration_s;
     const cap_s = Math.min(largestStep_s, rate_K_per_s === 0 ? Infinity : largestStep_K / Math.abs(rate_K_per_s));
     const least = duration_s * 1e-9;
+    drive.rate_K_per_s = rate_K_per_s;
     for (;;) {
       const left_s = until - now.t_s;
       if (left_s <= least || now.t_s > LONGEST_FIRING_S) return;
       // The last two steps share what is left, so that none is a sliver.
-      if (left_s <= cap_s) advance(left_s, rate_K_per_s, end_C);
-      else {
-        const dt_s = left_s < 2 * cap_s ? left_s / 2 : cap_s;
-        advance(dt_s, rate_K_per_s, now.kiln_C + rate_K_per_s * dt_s);
-      }
+      const dt_s = left_s <= cap_s ? left_s : left_s < 2 * cap_s ? left_s / 2 : cap_s;
+      drive.longest_s = dt_s;
+      drive.end_C = left_s <= cap_s ? end_C : now.kiln_C + rate_K_per_s * dt_s;
+      advance();
     }
   }
 
@@ -176,7 +182,10 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
       }
       if (rate < asked * 0.999 && rate_C_per_h !== null) watch.fellBehind(rate);
       const dt_s = Math.min(largestStep_s, largestStep_K / rate, left / rate);
-      advance(dt_s, direction * rate, dt_s * rate >= left * (1 - 1e-9) ? target_C : now.kiln_C + direction * rate * dt_s);
+      drive.longest_s = dt_s;
+      drive.rate_K_per_s = direction * rate;
+      drive.end_C = dt_s * rate >= left * (1 - 1e-9) ? target_C : now.kiln_C + direction * rate * dt_s;
+      advance();
     }
   }
 
@@ -184,10 +193,10 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
     const { target_C, hold_s } = segments[index];
     watch.begin(index, Math.abs(target_C - now.kiln_C), hold_s);
     ramp(index);
-    watch.rampDone(now.t_s, now.kiln_C);
+    watch.rampDone();
     if (!stalled) steady(hold_s, 0, now.kiln_C);
     if (now.t_s > LONGEST_FIRING_S) stalled ??= { segment: index, at_C: now.kiln_C };
-    watch.end(now.t_s, now.kiln_C);
+    watch.end();
   }
 
   function runCurve({ t_s, kiln_C, joints_s = [] }: MeasuredCurve): void {
@@ -200,24 +209,27 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
         const to_s = Math.min(t_s[reading], end);
         steady(to_s - now.t_s, slope, kiln_C[reading] + slope * (to_s - t_s[reading]));
         now.t_s = to_s;
+        drive.t_s = to_s;
         if (to_s === t_s[reading]) reading += 1;
       }
-      watch.rampDone(now.t_s, now.kiln_C);
-      watch.end(now.t_s, now.kiln_C);
+      watch.rampDone();
+      watch.end();
     });
   }
 
-  const at = checkpoints[first];
-  if (first > 0) {
+  const at = first > 0 ? checkpoints?.[first] : undefined;
+  if (at) {
     Object.assign(now, { kiln_C: at.kiln_C, t_s: at.t_s, steps: at.steps, next_s: at.next_s, stepError_K: at.stepError_K });
     body.restore(at.body);
     watch.restore(at.watch);
+    drive.to_C = at.kiln_C;
+    drive.t_s = at.t_s;
   } else {
-    watch.sample(0, start_C);
+    watch.sample();
   }
   if (curve) runCurve(curve);
   for (let index = first; index < segments.length && !stalled && !curve; index += 1) {
-    checkpoints[index] = { ...now, body: body.save(), watch: watch.save() };
+    if (checkpoints) checkpoints[index] = { ...now, body: body.save(), watch: watch.save() };
     runSegment(index);
   }
 

@@ -1,10 +1,11 @@
 /** Gathers what the limits ask for from the node temperatures after every step of a simulation. */
 import { restrainedStress, shearModulus } from '../glass/constants';
-import { type Vft, fluidity, viscosityOf } from '../glass/viscosity';
-import { coatingRange, hazeWeight } from '../flow/harm';
+import { type Vft, fluidity, temperatureAt, viscosityOf } from '../glass/viscosity';
+import { coatingRange, hazeBell, hazeWeight } from '../flow/harm';
 import { reliefRate } from '../flow/relief';
 import { type SegmentFigures, type Series, copyOf, emptyFigures, emptySeries } from './figures';
-import { greatestPull, pullNow, pullWeights } from './pull';
+import type { Drive } from './drive';
+import { findPull, pullNow, pullWeights } from './pull';
 import { type Regimes, hottestSegment, regimesOf, soakSegment } from './regimes';
 import type { SimulationInput } from './simulate';
 import type { Mesh } from './stack';
@@ -14,6 +15,8 @@ import { type StressState, stressWatcher } from './watchStress';
 const EVEN_WITHIN_K = 1;
 /** A hold's last creep may be rounding of either sign, K/s. */
 const STILL_K_PER_S = -1e-6;
+/** log10 η above which a day's work is under 1e-12 1/Pa. */
+const STIFF_LOG_ETA = 17;
 const SAMPLES_PER_RAMP = 24;
 const SAMPLES_PER_HOLD = 12;
 
@@ -28,6 +31,10 @@ export interface WatchState {
 /** What is carried from step to step. */
 interface Running {
   mean: number;
+  /** Of the mean, K/s. */
+  rate: number;
+  /** Difference across the piece, K. */
+  across: number;
   fluidityBelow: number;
   fluidityMean: number;
   fluidityAbove: number;
@@ -56,7 +63,7 @@ export function settingFrom({ segments, curve, evenWithin_K = EVEN_WITHIN_K }: S
 }
 
 /** Follows one simulation; temperature is the conductor's own array, read after every step. */
-export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64Array) {
+export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64Array, drive: Drive) {
   const { glass } = input;
   const vft = viscosityOf(glass);
   const regimes = regimesOf(vft);
@@ -65,12 +72,12 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
   const across_s = input.acrossLag_s ?? 0;
   const evenWithin_K = input.evenWithin_K ?? EVEN_WITHIN_K;
   const sets = settingFrom(input, vft, regimes);
-  const hazes = hazeWeight(glass);
+  const stiff_C = temperatureAt(vft, STIFF_LOG_ETA);
+  const bell = hazeBell(glass);
   const lifts = coatingRange(glass);
   const { glassFrom, glassTo, glassJoints, glassShare: share } = mesh;
   const depth_m = mesh.height_m[glassTo] - mesh.height_m[glassFrom];
   const levelling_Pa = input.relief ? reliefRate(glass, input.relief.width_m, depth_m) : null;
-  const stress = input.stress ? stressWatcher(input, mesh, temperature) : null;
 
   let figures: SegmentFigures[] = [];
   let series = emptySeries();
@@ -80,10 +87,12 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
   let sampleEvery_s = Infinity;
   const running: Running = {
     mean: temperature[glassFrom],
+    rate: 0,
+    across: 0,
     fluidityBelow: 0,
     fluidityMean: 0,
     fluidityAbove: 0,
-    haze: hazes(temperature[glassFrom]),
+    haze: hazeWeight(bell, temperature[glassFrom]),
     workSoFar: 0,
     coldest: temperature[glassFrom],
     through: 0,
@@ -93,28 +102,34 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
     sampled_s: 0,
   };
 
+  const stress = input.stress ? stressWatcher(input, mesh, temperature, drive, running) : null;
   const flat = (input.shape ?? 'plate') === 'plate';
   const whole = pullWeights(mesh, temperature, glassFrom, glassTo);
   const { temperature: glassT, armShare } = whole;
   const sheets = input.looseSheets && flat ? glassJoints.slice(1).map((joint, i) => pullWeights(mesh, temperature, glassJoints[i], joint)) : null;
 
   /** Holds the pull of the whole body, or of each sheet for itself, against the greatest so far. */
-  function pulls(bySheet: boolean, slope: number, across_K: number): void {
+  function pulls(bySheet: boolean): void {
     let pull_K = 0;
     if (!flat) {
       // A long cylinder with free ends, and the skin of a sphere, bear the mean less what is coldest; a sphere's inside bears less.
       pull_K = running.mean - running.coldest;
     } else if (bySheet && sheets) {
-      for (let i = 0; i < sheets.length; i += 1) pull_K = Math.max(pull_K, pullNow(sheets[i]));
+      for (let i = 0; i < sheets.length; i += 1) {
+        pullNow(sheets[i]);
+        if (sheets[i].greatest_K > pull_K) pull_K = sheets[i].greatest_K;
+      }
     } else {
-      pull_K = greatestPull(whole, running.mean, slope);
+      findPull(whole);
+      pull_K = whole.greatest_K;
     }
-    const tension = restrained_PaK * (pull_K + across_K);
+    const tension = restrained_PaK * (pull_K + running.across);
     if (tension > now.tension_max_Pa) now.tension_max_Pa = tension;
   }
 
-  function sample(t_s: number, kiln_C: number): void {
+  function sample(): void {
     if (!input.series) return;
+    const { t_s, to_C: kiln_C } = drive;
     const skin = temperature[glassTo];
     let far = skin;
     for (let i = glassFrom; i < glassTo; i += 1) if (Math.abs(temperature[i] - skin) > Math.abs(far - skin)) far = temperature[i];
@@ -130,11 +145,14 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
   const evenShare = (): number => (running.spreadBefore > evenWithin_K ? (evenWithin_K - running.spread) / (running.spreadBefore - running.spread) : 1);
 
   /** Heat work at the mean and both faces, and what follows from it. */
-  function flow(dt_s: number, rate: number): void {
-    const mean = running.mean;
-    const below = fluidity(vft, temperature[glassFrom]);
-    const middle = fluidity(vft, mean);
-    const above = fluidity(vft, temperature[glassTo]);
+  function flow(): void {
+    const { dt_s } = drive;
+    const { mean, rate } = running;
+    // Stiff glass does no work worth counting: most steps of a firing need none of this.
+    const flows = temperature[glassFrom] > stiff_C || temperature[glassTo] > stiff_C;
+    const below = flows ? fluidity(vft, temperature[glassFrom]) : 0;
+    const middle = flows ? fluidity(vft, mean) : 0;
+    const above = flows ? fluidity(vft, temperature[glassTo]) : 0;
     const work = ((running.fluidityMean + middle) / 2) * dt_s;
     now.heatWorkUnder += ((running.fluidityBelow + below) / 2) * dt_s;
     now.heatWorkTop += ((running.fluidityAbove + above) / 2) * dt_s;
@@ -145,7 +163,7 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
     running.fluidityBelow = below;
     running.fluidityMean = middle;
     running.fluidityAbove = above;
-    const haze = hazes(temperature[glassTo]);
+    const haze = hazeWeight(bell, temperature[glassTo]);
     now.haze_s += ((running.haze + haze) / 2) * dt_s;
     running.haze = haze;
     if (rate > STILL_K_PER_S && mean >= lifts.from_C && mean <= lifts.to_C) now.coating_s += dt_s;
@@ -167,7 +185,7 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
       if (now.kilnBest_C_per_h === null || perHour < now.kilnBest_C_per_h) now.kilnBest_C_per_h = perHour;
     },
     residual: () => stress?.residual() ?? {},
-    step(dt_s: number, t_s: number, kiln_C: number): void {
+    step(): void {
       const before = running.mean;
       let low = glassT[0];
       let high = low;
@@ -181,7 +199,10 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
         slope += armShare[i] * here;
       }
       running.mean = mean;
-      const rate = (mean - before) / dt_s;
+      const rate = (mean - before) / drive.dt_s;
+      running.rate = rate;
+      whole.mean = mean;
+      whole.slope = slope;
       const through = high - low;
       const across = across_s * Math.abs(rate);
       const spread = through + across;
@@ -189,31 +210,32 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
       running.through = through;
       running.spreadBefore = running.spread;
       running.spread = spread;
+      running.across = across;
       if (through > now.deltaT_max) now.deltaT_max = through;
 
       if (rate > 0) {
-        if (low < regimes.brittle_C) pulls(true, slope, across);
+        if (low < regimes.brittle_C) pulls(true);
         else if (spread > now.spread_climbing) now.spread_climbing = spread;
       } else if (index >= sets.segment && mean < sets.at_C) {
-        if (mean <= regimes.setsTo_C) pulls(false, slope, across);
+        if (mean <= regimes.setsTo_C) pulls(false);
         else if (spread > now.spread_setting) now.spread_setting = spread;
         if (before > regimes.setsTo_C && mean <= regimes.setsTo_C) {
           const past = (before - regimes.setsTo_C) / (before - mean);
           now.spread_setting = Math.max(now.spread_setting, running.spreadBefore + past * (spread - running.spreadBefore));
         }
       }
-      flow(dt_s, rate);
-      stress?.step(dt_s, rate, through, rate < 0 && index >= sets.segment && mean < sets.at_C && mean > regimes.setsTo_C);
-      if (Math.abs(kiln_C - running.sampled_C) >= sampleEvery_K || t_s - running.sampled_s >= sampleEvery_s) sample(t_s, kiln_C);
+      flow();
+      stress?.step(rate < 0 && index >= sets.segment && mean < sets.at_C && mean > regimes.setsTo_C);
+      if (Math.abs(drive.to_C - running.sampled_C) >= sampleEvery_K || drive.t_s - running.sampled_s >= sampleEvery_s) sample();
     },
-    rampDone(t_s: number, kiln_C: number): void {
-      if (input.series && running.sampled_s !== t_s) sample(t_s, kiln_C);
+    rampDone(): void {
+      if (input.series && running.sampled_s !== drive.t_s) sample();
       series.joints.push({ rampEnd: series.t_s.length - 1, holdEnd: series.t_s.length - 1 });
     },
-    end(t_s: number, kiln_C: number): void {
-      if (input.series && running.sampled_s !== t_s) sample(t_s, kiln_C);
+    end(): void {
+      if (input.series && running.sampled_s !== drive.t_s) sample();
       series.joints[series.joints.length - 1].holdEnd = series.t_s.length - 1;
-      now.end_s = t_s;
+      now.end_s = drive.t_s;
       now.deltaT_end = running.through;
       now.spread_end = running.spread;
       now.glassEnd_C = running.mean;

@@ -1,6 +1,7 @@
 /** Follows stress by the full model through a simulation, free to bow, held flat, or both. */
 import { diffusivity, restrainedStress } from '../glass/constants';
 import { type PlateState, type PlateStress, type Residual, plateStress } from '../stress/plate';
+import type { Drive } from './drive';
 import type { SegmentFigures } from './figures';
 import { hottestSegment } from './regimes';
 import type { SimulationInput, SimulationResult } from './simulate';
@@ -27,7 +28,7 @@ type Answer = Pick<SimulationResult, 'residual' | 'residualFlat' | 'bow_perM' | 
 
 const greatest = (stress_Pa: Float64Array): number => stress_Pa.reduce((most, one) => Math.max(most, one), 0);
 
-export function stressWatcher(input: SimulationInput, mesh: Mesh, temperature: Float64Array) {
+export function stressWatcher(input: SimulationInput, mesh: Mesh, temperature: Float64Array, drive: Drive, running: { rate: number; through: number }) {
   const { glass } = input;
   const support = input.stress?.support ?? 'free';
   const { glassFrom, glassTo } = mesh;
@@ -40,21 +41,22 @@ export function stressWatcher(input: SimulationInput, mesh: Mesh, temperature: F
   const seen = new Float64Array(1);
   const setting: Setting = { through_K: 0, fallen_K: 0, took_s: 0, kept_Pa: 0 };
 
-  const start = (): PlateStress[] => (support === 'both' ? (['free', 'flat'] as const) : [support]).map((one) => plateStress(glass, height_m, inGlass, one));
+  const start = (): PlateStress[] =>
+    (support === 'both' ? (['free', 'flat'] as const) : [support]).map((one) => plateStress(glass, height_m, inGlass, one, drive));
 
   return {
     begin(segment: number): void {
       if (segment >= from) plates ??= start();
       seen[0] = 0;
     },
-    step(dt_s: number, rate_K_per_s: number, through_K: number, sets: boolean): void {
+    step(sets: boolean): void {
       if (plates === null) return;
-      for (let i = 0; i < plates.length; i += 1) plates[i].step(dt_s);
+      for (let i = 0; i < plates.length; i += 1) plates[i].step();
       if (plates[0].tension_Pa > seen[0]) seen[0] = plates[0].tension_Pa;
       if (sets) {
-        if (through_K > setting.through_K) setting.through_K = through_K;
-        setting.fallen_K -= rate_K_per_s * dt_s;
-        setting.took_s += dt_s;
+        if (running.through > setting.through_K) setting.through_K = running.through;
+        setting.fallen_K -= running.rate * drive.dt_s;
+        setting.took_s += drive.dt_s;
       }
     },
     end(figures: SegmentFigures): void {

@@ -139,11 +139,13 @@ describe('an imposed stress', () => {
     const glass = { ...SOFT_90, meltExpansion_perK: SOFT_90.expansion_perK };
     const height_m = new Float64Array([0, 0.0025, 0.005, 0.0075, 0.01]);
     const temperature = new Float64Array(5).fill(at_C);
-    const plate = plateStress(glass, height_m, temperature, 'flat');
+    const clock = { dt_s: 1e-6 };
+    const plate = plateStress(glass, height_m, temperature, 'flat', clock);
     temperature.set([at_C, at_C - 1, at_C - 2, at_C - 1, at_C]);
-    plate.step(1e-6);
+    plate.step();
+    clock.dt_s = 10;
     const imposed = plate.stress_Pa[2];
-    for (let t = 0; t < hold_s; t += 10) plate.step(10);
+    for (let t = 0; t < hold_s; t += 10) plate.step();
     return plate.stress_Pa[2] / imposed;
   }
 
@@ -162,14 +164,16 @@ describe('glass that has been fluid', () => {
   function after(history_C: number[], cooledFrom_C: number): number {
     const height_m = new Float64Array([0, 0.0025, 0.005, 0.0075, 0.01]);
     const temperature = new Float64Array(5).fill(history_C[0]);
-    const plate = plateStress(SOFT_90, height_m, temperature, 'free');
+    const clock = { dt_s: 60 };
+    const plate = plateStress(SOFT_90, height_m, temperature, 'free', clock);
     for (const T of history_C) {
       temperature.fill(T);
-      plate.step(60);
+      plate.step();
     }
+    clock.dt_s = 30;
     for (let T = cooledFrom_C; T > 300; T -= 1) {
       temperature.set([T - 4, T - 1, T, T - 1, T - 4]);
-      plate.step(30);
+      plate.step();
     }
     return Math.max(...plate.residual(20).stress_Pa);
   }

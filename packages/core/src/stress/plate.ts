@@ -10,7 +10,7 @@
  */
 import { type GlassConstants, meltExpansion } from '../glass/constants';
 import { LOG_VISCOSITY, temperatureAt, viscosityOf } from '../glass/viscosity';
-import { DECAY_END, decay, decayWithin } from '../numerics/decay';
+import { DECAY_END, decayWithin } from '../numerics/decay';
 import { KELVIN_AT_0_C, relaxationOf, stressTimeTerms } from './relaxation';
 
 export type Support = 'free' | 'flat';
@@ -28,8 +28,8 @@ export interface PlateState {
 }
 
 export interface PlateStress {
-  /** Takes the temperatures after a step of dt_s; nodes as given to plateStress. */
-  step(dt_s: number): void;
+  /** Takes the temperatures after a step of the clock's length; nodes as given to plateStress. */
+  step(): void;
   /** Stress at each node once all of it is at room_C, Pa; the plate itself goes on as it was. */
   residual(room_C: number): Residual;
   /** Stress at each node now, Pa. */
@@ -85,6 +85,7 @@ export function plateStress(
   height_m: Float64Array,
   temperature: Float64Array,
   support: Support,
+  clock: { dt_s: number },
 ): PlateStress {
   const n = height_m.length;
   const glasses: readonly GlassConstants[] = 'length' in glass ? glass : [glass];
@@ -118,9 +119,9 @@ export function plateStress(
   const { weight, arm } = depthWeights(height_m);
   const weightArm = weight.map((one, i) => one * arm[i]);
   const weightArm2 = weight.map((one, i) => one * arm[i] ** 2);
-  let curvature = 0;
-  let strain = 0;
-  let bend = 0;
+  /** What the step's balance gives, uniform and per height, and the curvature taken on so far. */
+  const bow = { strain: 0.5, bend: 0.5, curvature: 0.5 };
+  bow.curvature = 0;
 
   for (let i = 0; i < n; i += 1)
     forget(i, Math.max(temperature[i], temperatureAt(viscosityOf(glasses[Math.min(i, glasses.length - 1)]), LOG_VISCOSITY.strain)));
@@ -144,13 +145,13 @@ export function plateStress(
     const b0 = sums[3];
     const b1 = sums[4];
     if (support === 'flat') {
-      strain = b0 / a00;
-      bend = 0;
+      bow.strain = b0 / a00;
+      bow.bend = 0;
       return;
     }
     const determinant = a00 * a11 - a01 * a01;
-    strain = (b0 * a11 - b1 * a01) / determinant;
-    bend = (a00 * b1 - a01 * b0) / determinant;
+    bow.strain = (b0 * a11 - b1 * a01) / determinant;
+    bow.bend = (a00 * b1 - a01 * b0) / determinant;
   }
 
   /** Sums up what the nodes carry and how stiff they are. */
@@ -180,7 +181,8 @@ export function plateStress(
    * Relaxes every node over the step: what it carries, how stiff it is and what it would like to strain. A term whose time
    * goes by x times in the step loses x·φ of itself, and 1 − φ on the step's mean, φ = (1 − e^(−x))/x.
    */
-  function relax(dt_s: number): void {
+  function relax(): void {
+    const { dt_s } = clock;
     let known = materials[0];
     let { fluid_C, modulus, solid, structural, perAnnealing_Hz, byT_K, byTf_K, offset } = known;
     for (let i = 0; i < n; i += 1) {
@@ -205,7 +207,7 @@ export function plateStress(
       }
       const dT = T1 - T0;
       const slower = byT_K / ((T0 + T1) / 2 + KELVIN_AT_0_C) + byTf_K / (fictiveMean[i] + KELVIN_AT_0_C) - offset;
-      const passed = dt_s * perAnnealing_Hz * decay(slower);
+      const passed = dt_s * perAnnealing_Hz * (slower >= 0 && slower <= DECAY_END ? decayWithin(slower) : Math.exp(-slower));
 
       let moved = 0;
       for (let k = 0, at = i * nStructure; k < nStructure; k += 1, at += 1) {
@@ -263,6 +265,7 @@ export function plateStress(
 
   /** Gives every node the strain that the balance leaves it. */
   function takeStrain(): void {
+    const { strain, bend } = bow;
     let greatest = 0;
     for (let i = 0; i < n; i += 1) {
       if (isFluid[i] === 1) {
@@ -290,7 +293,7 @@ export function plateStress(
   const self: PlateStress = {
     stress_Pa: stress,
     tension_Pa: 0,
-    step(dt_s) {
+    step() {
       if (allFluid()) {
         for (let i = 0; i < n; i += 1) {
           before[i] = temperature[i];
@@ -300,10 +303,10 @@ export function plateStress(
         self.tension_Pa = 0;
         return;
       }
-      relax(dt_s);
+      relax();
       sumUp();
       balance();
-      curvature += bend;
+      bow.curvature += bow.bend;
       takeStrain();
     },
     residual(room_C) {
@@ -315,14 +318,14 @@ export function plateStress(
       sumUp();
       balance();
       return {
-        stress_Pa: Float64Array.from(stress, (now, i) => now + stiffness[i] * (strain + bend * arm[i] - freeStrain[i])),
-        curvature_perM: curvature + bend,
+        stress_Pa: Float64Array.from(stress, (now, i) => now + stiffness[i] * (bow.strain + bow.bend * arm[i] - freeStrain[i])),
+        curvature_perM: bow.curvature + bow.bend,
       };
     },
-    save: () => ({ arrays: [before, fictive, fictiveMean, parts, grip, taken, stress, isFluid].map((one) => one.slice()), curvature_perM: curvature }),
+    save: () => ({ arrays: [before, fictive, fictiveMean, parts, grip, taken, stress, isFluid].map((one) => one.slice()), curvature_perM: bow.curvature }),
     restore(state) {
       [before, fictive, fictiveMean, parts, grip, taken, stress, isFluid].forEach((one, k) => one.set(state.arrays[k]));
-      curvature = state.curvature_perM;
+      bow.curvature = state.curvature_perM;
     },
   };
   return self;
