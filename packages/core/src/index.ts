@@ -23,6 +23,7 @@ export * from './kiln/kiln';
 export * from './kiln/controller';
 export * from './heat/exchange';
 export * from './heat/stack';
+export * from './heat/drive';
 export * from './heat/conduct';
 export * from './heat/quasiSteady';
 export * from './heat/kilnPath';

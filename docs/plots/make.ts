@@ -1,0 +1,208 @@
+/** Draws the plots of docs/model.md from the core itself. Run by npm run pictures. */
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import {
+  BARE_SHELF,
+  DEFAULT_LIMITS,
+  DEFAULT_SCHOOL,
+  type FiringCase,
+  type GlassConstants,
+  PURPOSES,
+  type SimulationInput,
+  TYPICAL_FAMILIES,
+  TYPICAL_WORKS,
+  compose,
+  conductor,
+  diffusivity,
+  driveFrom,
+  evenSheets,
+  fluidity,
+  logViscosity,
+  meshOf,
+  sagAfter,
+  simulateFiring,
+  simulationOf,
+  viscosityOf,
+} from '@torvin/core';
+import { type Chart, type Curve, drawn } from './chart';
+
+const HERE = import.meta.dirname ?? 'docs/plots';
+const SOFT_90: GlassConstants = TYPICAL_FAMILIES[0];
+const CLAMPED = { kind: 'open', emissivity: 0, convection_W_m2K: 1e7 } as const;
+const range = (from: number, to: number, count: number): number[] => Array.from({ length: count }, (_, i) => from + ((to - from) * i) / (count - 1));
+
+const slab = (depth_m: number, segments: SimulationInput['segments'], start_C: number, more: Partial<SimulationInput> = {}): SimulationInput => ({
+  glass: SOFT_90,
+  stack: [{ of: 'glass', thickness_m: depth_m }],
+  faces: { top: CLAMPED, bottom: CLAMPED },
+  segments,
+  start_C,
+  ...more,
+});
+
+function viscosity(): Chart {
+  return {
+    title: 'Viscosity of the typical families: log10 η = A + B/(T − T0)',
+    x: { name: '°C', from: 400, to: 1000 },
+    y: { name: 'log10 Pa·s', from: 2, to: 15 },
+    curves: [...TYPICAL_FAMILIES]
+      .sort((a, b) => logViscosity(viscosityOf(b), 1000) - logViscosity(viscosityOf(a), 1000))
+      .map((family) => ({
+        name: family.name.split(',')[0],
+        points: range(400, 1000, 121).map((T) => [T, logViscosity(viscosityOf(family), T)] as const),
+      })),
+    marks: [
+      { at: [515, 12], name: 'annealing' },
+      { at: [680, 6.6], name: 'softening' },
+    ],
+  };
+}
+
+/** Error of the centre of a suddenly cooled slab against its series, as cells and steps shrink, and of residual stress as steps do. */
+function convergence(): Chart {
+  const L = 0.025;
+  const tau = L ** 2 / diffusivity(SOFT_90) / 4;
+  const centre = (glassIntervals: number, steps: number): number => {
+    const mesh = meshOf([{ of: 'glass', thickness_m: L }], SOFT_90, glassIntervals);
+    const drive = { ...driveFrom(0), dt_s: (0.2 * tau) / steps };
+    const body = conductor(mesh, { top: CLAMPED, bottom: CLAMPED }, 1, drive);
+    for (let i = 0; i < steps; i += 1) body.step();
+    return body.temperature[glassIntervals / 2];
+  };
+  const terms = range(0, 49, 50).map((n) => ((2 * n + 1) * Math.PI) / 2);
+  const series = terms.reduce((sum, k, n) => sum + ((2 * (-1) ** n) / k) * Math.exp(-0.2 * k * k), 0);
+  const mesh = [64, 32, 16, 8].map((cells) => [1 / cells, Math.abs(centre(cells, 4000) / series - 1)] as const);
+  const fine = centre(160, 8000);
+  const time = [64, 32, 16, 8].map((steps) => [1 / steps, Math.abs(centre(160, steps) / fine - 1)] as const);
+  const cool = [
+    { rate_C_per_h: 200, target_C: 600, hold_s: 600 },
+    { rate_C_per_h: 13, target_C: 380, hold_s: 0 },
+    { rate_C_per_h: 26, target_C: 30, hold_s: 0 },
+  ];
+  const tension = (resolution: SimulationInput['resolution']): number =>
+    Math.max(
+      ...(simulateFiring(slab(L, cool, 20, { steps: 'fixed', resolution, stress: { support: 'free' } })).residual ?? []).map(({ stress_Pa }) => stress_Pa),
+    );
+  const finest = tension({ glassIntervals: 80, stepShare: 0.125 });
+  const steps = [0.25, 0.5, 1, 2].map((stepShare) => [stepShare / 16, Math.abs(tension({ glassIntervals: 80, stepShare }) / finest - 1)] as const);
+  return {
+    title: 'Error against cells, steps of a sudden drop, and steps of a firing',
+    x: { name: 'share of the depth, of the drop’s time, of 16 °C', from: 0.01, to: 0.2, log: true },
+    y: { name: 'relative error', from: 1e-6, to: 1e-1, log: true },
+    curves: [
+      { name: 'cells, sudden drop', points: mesh },
+      { name: 'steps, sudden drop', points: time },
+      { name: 'steps, stress left', points: steps },
+      { name: 'second order', dashed: true, points: [0.0125, 0.125].map((h) => [h, h * h] as const) },
+    ],
+  };
+}
+
+function residualStress(): Chart {
+  const cooled = (hold_s: number, at_C: number) =>
+    simulateFiring({
+      ...slab(0.025, [], 560, { faces: { top: CLAMPED, bottom: { kind: 'insulated' } }, stress: { support: 'both' } }),
+      segments: [
+        { rate_C_per_h: 100, target_C: at_C, hold_s },
+        { rate_C_per_h: 13, target_C: 380, hold_s: 0 },
+        { rate_C_per_h: 26, target_C: 30, hold_s: 0 },
+      ],
+    });
+  const curve = (name: string, profile: { z_m: number; stress_Pa: number }[] = [], dashed = false): Curve => ({
+    name,
+    dashed,
+    points: profile.map(({ z_m, stress_Pa }) => [z_m * 1e3, stress_Pa / 1e6] as const),
+  });
+  const high = cooled(4 * 3600, 515);
+  return {
+    title: 'What stays in 25 mm cooled at 13 °C/h, one face open',
+    x: { name: 'mm over the underside', from: 0, to: 25 },
+    y: { name: 'MPa, tension positive', from: -2.5, to: 1.5 },
+    curves: [
+      curve('free to bow', high.residual),
+      curve('held flat', high.residualFlat),
+      curve('soaked at 482, 4 h', cooled(4 * 3600, 482).residual, true),
+      curve('at 482, 30 min', cooled(1800, 482).residual, true),
+    ],
+  };
+}
+
+function looks(): Chart {
+  const vft = viscosityOf(SOFT_90);
+  // A climb at 300 °C/h and a drop at 800 do as much as this many seconds of the hold.
+  const ramps_s = (T: number): number => ((T - vft.T0) ** 2 / (vft.B * Math.LN10)) * (1 / 300 + 1 / 800) * 3600;
+  return {
+    title: 'Holds of equal heat work, soft sheet 90, 3 mm sheets; boxes: where practice fires',
+    x: { name: '°C', from: 680, to: 840 },
+    y: { name: 'minutes', from: 1, to: 100, log: true },
+    curves: (['firePolish', 'tack', 'contour', 'fullFuse'] as const).map((look) => ({
+      name: PURPOSES[look].name,
+      points: range(680, 840, 161)
+        .map((T) => [T, (Math.sqrt(TYPICAL_WORKS[look].least * TYPICAL_WORKS[look].most) / fluidity(vft, T) - ramps_s(T)) / 60] as const)
+        .filter(([, minutes]) => minutes > 1),
+    })),
+    marks: [
+      { at: [690, 4], to: [740, 15], name: 'fire polish' },
+      { at: [720, 5], to: [765, 20], name: 'tack' },
+      { at: [755, 5], to: [790, 20], name: 'contour' },
+      { at: [790, 8], to: [820, 25], name: 'full fuse' },
+    ],
+  };
+}
+
+function sag(): Chart {
+  const vft = viscosityOf(SOFT_90);
+  return {
+    title: 'How far 6 mm has sagged after 20 min, and where the plate formula alone would put it',
+    x: { name: '°C', from: 560, to: 680 },
+    y: { name: 'mm', from: 0, to: 60 },
+    curves: (
+      [
+        [0.3, 0, '300, plate'],
+        [0.3, 0.35, '300 mm wide'],
+        [0.2, 0.35, '200'],
+        [0.1, 0.35, '100'],
+      ] as const
+    ).map(([span, stretching, name]) => ({
+      name,
+      dashed: stretching === 0,
+      points: range(560, 680, 121).map((T) => [T, 1e3 * sagAfter(SOFT_90, span / 2, 0.006, 1200 * fluidity(vft, T), Infinity, stretching)] as const),
+    })),
+    marks: [{ at: [625, 47], to: [640, 53], name: '50 mm deep, 300 wide' }],
+  };
+}
+
+/** Kiln, skin and core of a composed full fuse. */
+function firing(): Chart {
+  const firingCase: FiringCase = {
+    body: {
+      glasses: [SOFT_90],
+      layers: evenSheets(Array.from({ length: 4 }, () => ({ thickness_m: 0.006 }))),
+      footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.3 },
+      joined: false,
+    },
+    setup: BARE_SHELF,
+    kiln: { top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 },
+    look: 'fullFuse',
+    school: DEFAULT_SCHOOL,
+    limits: DEFAULT_LIMITS,
+  };
+  const plan = compose(firingCase);
+  if (!plan.ok) throw new Error(plan.problem.message);
+  const { series, total_s } = simulateFiring(simulationOf(firingCase, plan.value.segments, true));
+  const hours = (values: readonly number[] = []) => values.map((value, i) => [(series?.t_s[i] ?? 0) / 3600, value] as const);
+  const apart = hours(series?.core_C).map(([t, core], i) => [t, 10 * Math.abs(core - (series?.skin_C[i] ?? 0))] as const);
+  return {
+    title: 'A composed full fuse, four 6 mm sheets: kiln, skin, and ten times core to skin',
+    x: { name: 'hours', from: 0, to: Math.ceil(total_s / 3600) },
+    y: { name: '°C', from: 0, to: 900 },
+    curves: [
+      { name: 'kiln', points: hours(series?.kiln_C) },
+      { name: 'skin', points: hours(series?.skin_C), dashed: true },
+      { name: '10 × core to skin', points: apart },
+    ],
+  };
+}
+
+const CHARTS: Record<string, () => Chart> = { viscosity, convergence, residualStress, looks, sag, firing };
+for (const [name, chart] of Object.entries(CHARTS)) writeFileSync(join(HERE, `${name}.svg`), drawn(chart()));
