@@ -3,6 +3,7 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import {
   BARE_SHELF,
+  STRETCHING,
   DEFAULT_LIMITS,
   DEFAULT_SCHOOL,
   type FiringCase,
@@ -159,9 +160,9 @@ function sag(): Chart {
     curves: (
       [
         [0.3, 0, '300, plate'],
-        [0.3, 0.35, '300 mm wide'],
-        [0.2, 0.35, '200'],
-        [0.1, 0.35, '100'],
+        [0.3, STRETCHING, '300 mm wide'],
+        [0.2, STRETCHING, '200'],
+        [0.1, STRETCHING, '100'],
       ] as const
     ).map(([span, stretching, name]) => ({
       name,
