@@ -128,6 +128,8 @@ export function verdictOf(firing: FiringCase, { readings, simulation }: Evaluati
   if (simulation.stalled) said.push(`The kiln gets no further than ${text(formatTemperature(simulation.stalled.at_C, unit))}.`);
   else if (broken.length === 0) said.push('Keeps every limit.');
   if (broken.length > 0) said.push(`Breaks ${broken.length} ${broken.length === 1 ? 'limit' : 'limits'}.`);
+  const stays = readings.find(({ limit, ok }) => limit === 'residual' && ok);
+  if (stays) said.push(`About ${text(formatStress(stays.value))} of tension stays once it is cold; ${text(formatStress(stays.allowed))} is allowed.`);
   said.push(...bodySentences(firing));
   const left = simulation.segments[simulation.segments.length - 1]?.reliefLeft ?? null;
   if (left !== null) said.push(`About ${percent(left)} of the parts' relief is left, by the theory of small slopes; steep edges level sooner.`);
