@@ -5,7 +5,9 @@
 import { type BodyFigures, type BodyInput, bodyFigures } from './body/body';
 import { type FitInput, type FitVerdict, fit } from './fit/fit';
 import { viscosityOf } from './glass/viscosity';
+import { evenSheets } from './body/layers';
 import type { GlassConstants } from './glass/constants';
+import { TYPICAL_FAMILIES } from './glass/families';
 import { rememberingSimulator } from './heat/joints';
 import { type SimulationInput, type SimulationResult, simulateFiring } from './heat/simulate';
 import { type KilnFit, type KilnReading, fitKiln } from './kiln/fitKiln';
@@ -14,7 +16,9 @@ import { type Learnt, type LookSeen, type Witness, learnCorrections } from './le
 import { type Outcome, ProblemError } from './problem';
 import { type Evaluation, evaluate } from './schedule/check';
 import { type Composed, compose } from './schedule/compose';
-import { type FiringCase, wantedWork } from './schedule/firingCase';
+import { DEFAULT_SCHOOL, type FiringCase, wantedWork } from './schedule/firingCase';
+import { DEFAULT_LIMITS } from './schedule/limits';
+import { BARE_SHELF } from './schedule/setups';
 import type { Segment } from './schedule/segment';
 
 function valueOf<T>(outcome: Outcome<T>): T {
@@ -39,6 +43,17 @@ export function createEngine() {
     corrections: ({ glass, seen, witnesses }: { glass: GlassConstants; seen: LookSeen[]; witnesses?: Witness[] }): Learnt =>
       learnCorrections(viscosityOf(glass), seen, witnesses),
   };
+}
+
+/** A small firing of everything, so that the first real call finds the code compiled. */
+export function warmUp(engine: Engine): void {
+  const glass = TYPICAL_FAMILIES[0];
+  const sheets = evenSheets([{ thickness_m: 0.003 }, { thickness_m: 0.003 }]);
+  const body = { glasses: [glass], layers: sheets, footprint: { shape: 'disc', diameter_m: 0.2 } as const, joined: false };
+  const kiln = { top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 };
+  const firing: FiringCase = { body, setup: BARE_SHELF, kiln, look: 'fullFuse', school: DEFAULT_SCHOOL, limits: DEFAULT_LIMITS };
+  const { segments } = engine.compose(firing);
+  engine.evaluate({ firing, segments, series: true });
 }
 
 export type Engine = ReturnType<typeof createEngine>;

@@ -90,7 +90,8 @@ export const ComposeAnswerSchema = z.object({
   readings: z.array(ReadingSchema),
   evaluations: z.number().int(),
   converged: z.boolean(),
-  remarks: z.array(z.string()).meta({ description: "What the controller's memory cost" }),
+  school: SchoolSchema,
+  remarks: z.array(z.string()).meta({ description: 'What was done otherwise than asked, and why' }),
 });
 export type ComposeAnswer = z.infer<typeof ComposeAnswerSchema>;
 

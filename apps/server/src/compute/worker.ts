@@ -1,7 +1,7 @@
 /** Runs in a worker thread: one engine call a message. */
 import { parentPort } from 'node:worker_threads';
 import { ProblemError } from '@torvin/core';
-import { type EngineCall, createEngine } from '@torvin/core/engine';
+import { type EngineCall, createEngine, warmUp } from '@torvin/core/engine';
 import type { Job, JobAnswer } from './pool';
 
 parentPort?.on('message', ({ call, input }: Job) => {
@@ -9,6 +9,7 @@ parentPort?.on('message', ({ call, input }: Job) => {
 });
 
 const engine = createEngine();
+warmUp(engine);
 
 function run(call: EngineCall, input: unknown): JobAnswer {
   try {

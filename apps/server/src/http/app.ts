@@ -100,17 +100,18 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
   route(computeApi.computeCorrections, (input) => pool.run('corrections', input));
   route(computeApi.computeSimulate, (input) => pool.run('simulate', input));
   route(computeApi.computeCompose, async (firing): Promise<ComposeAnswer> => {
-    const { segments, evaluation, evaluations, converged, remarks } = await pool.run('compose', firing);
+    const { segments, evaluation, evaluations, converged, school, remarks } = await pool.run('compose', firing);
     return {
       segments: segments.map((segment, index) => {
         const reading = tightest(evaluation.readings, index);
-        return { ...segment, why: whyOf(firing, segment), limitedBy: reading?.limit ?? null, margin: reading ? marginOf(reading) : null };
+        return { ...segment, why: whyOf({ ...firing, school }, segment), limitedBy: reading?.limit ?? null, margin: reading ? marginOf(reading) : null };
       }),
       total_s: evaluation.simulation.total_s,
       verdict: verdictOf(firing, evaluation, 'C'),
       readings: evaluation.readings,
       evaluations,
       converged,
+      school,
       remarks,
     };
   });

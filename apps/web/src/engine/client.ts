@@ -1,5 +1,5 @@
 /** The engine's worker, started once and warmed up while the first screen is drawn. */
-import { type Outcome, TYPICAL_FAMILIES } from '@torvin/core';
+import type { Outcome } from '@torvin/core';
 import type { Engine, EngineCall } from '@torvin/core/engine';
 import { type Remote, wrap } from 'comlink';
 import type { EngineWorker } from './worker';
@@ -29,14 +29,7 @@ export async function compute<C extends EngineCall>(name: C, input: Parameters<E
   return (await Promise.race([started.remote.call(name, input), started.broken])) as Outcome<ReturnType<Engine[C]>>;
 }
 
-/** Runs a small simulation so that the first real one is already compiled. */
+/** Starts the worker, which warms itself up, while the first screen is drawn. */
 export function warmUp(): void {
-  const [glass] = TYPICAL_FAMILIES;
-  const face = { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 } as const;
-  compute('simulate', {
-    glass,
-    stack: [{ of: 'glass', thickness_m: 0.01 }],
-    faces: { top: face, bottom: face },
-    segments: [{ rate_C_per_h: 300, target_C: 800, hold_s: 600 }],
-  }).catch(() => undefined);
+  started ??= start();
 }

@@ -1,6 +1,6 @@
 /** The engine in a web worker. Errors come back as data, because classes do not survive the crossing. */
 import { type Outcome, ProblemError, found } from '@torvin/core';
-import { type Engine, type EngineCall, createEngine } from '@torvin/core/engine';
+import { type Engine, type EngineCall, createEngine, warmUp } from '@torvin/core/engine';
 import { expose } from 'comlink';
 
 export interface EngineWorker {
@@ -22,4 +22,5 @@ const worker: EngineWorker = {
   },
 };
 
+warmUp(engine);
 expose(worker);

@@ -9,7 +9,7 @@ import { type Outcome, found, refused } from '../problem';
 import { formatTemperature, text } from '../units/format';
 import { adjusted } from './adjust';
 import { type Evaluation, type Reading, brokenOf, evaluate, marginOf } from './check';
-import { type FiringCase, NO_CORRECTIONS, wantedWork } from './firingCase';
+import { type FiringCase, NO_CORRECTIONS, type School, wantedWork } from './firingCase';
 import { closedForm } from './firstGuess';
 import type { PurposefulSegment } from './segment';
 import { shortened } from './shorten';
@@ -21,7 +21,9 @@ export interface Composed {
   evaluations: number;
   /** False when a limit is still broken after the allowed number of simulations. */
   converged: boolean;
-  /** What the controller's memory cost, as sentences. */
+  /** The schools it was composed by: the ones asked for, unless haze or a coating forbade the cooler heat. */
+  school: School;
+  /** What was done otherwise than asked and why, as sentences. */
   remarks: string[];
 }
 
@@ -30,6 +32,21 @@ const LEAST_CLIMB_C_PER_H = 20;
 const MOST_EVALUATIONS = 14;
 
 export function compose(asked: FiringCase): Outcome<Composed> {
+  const first = composeAs(asked);
+  if (!first.ok || asked.school.heat === 'hotter') return first;
+  const forbidden = brokenOf(first.value.evaluation.readings).filter(({ limit }) => limit === 'haze' || limit === 'coating');
+  if (forbidden.length === 0) return first;
+  const hotter = composeAs({ ...asked, school: { ...asked.school, heat: 'hotter' } });
+  if (!hotter.ok || brokenOf(hotter.value.evaluation.readings).length >= brokenOf(first.value.evaluation.readings).length) return first;
+  const reason = forbidden[0].limit === 'haze' ? 'it would haze' : 'the coating would lift';
+  return found({
+    ...hotter.value,
+    evaluations: first.value.evaluations + hotter.value.evaluations,
+    remarks: [`Hotter and shorter than asked, because cooler and longer ${reason}.`, ...hotter.value.remarks],
+  });
+}
+
+function composeAs(asked: FiringCase): Outcome<Composed> {
   const corrections = asked.corrections ?? NO_CORRECTIONS;
   // Composed by what the glass feels; the targets are moved to what the controller reads at the end.
   const firing: FiringCase = { ...asked, corrections: { ...corrections, offset_K: 0 } };
@@ -55,7 +72,7 @@ export function compose(asked: FiringCase): Outcome<Composed> {
   }
   const converged = brokenOf(evaluation.readings).length === 0 && evaluation.simulation.stalled === null;
   const keyed = kept.map((segment) => ({ ...segment, target_C: segment.target_C + corrections.offset_K }));
-  return found({ segments: keyed, evaluation, evaluations, converged, remarks });
+  return found({ segments: keyed, evaluation, evaluations, converged, school: asked.school, remarks });
 }
 
 function kilnCannot(firing: FiringCase, guess: readonly PurposefulSegment[], offset_K: number): ReturnType<typeof refused> | null {

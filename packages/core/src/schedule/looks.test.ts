@@ -185,6 +185,19 @@ describe('what a case asks for', () => {
     expect(composed(top('down')).evaluation.readings.map(({ limit }) => limit)).not.toContain('coating');
   });
 
+  test('cooler and longer gives way to hotter and shorter where haze forbids it, and says so', () => {
+    const cooler = caseOf('fullFuse', 0.006);
+    const exposure = (firing: FiringCase): number => composed(firing).evaluation.readings.find(({ limit }) => limit === 'haze')?.value ?? 0;
+    const long = exposure(cooler);
+    const short = exposure({ ...cooler, school: { ...cooler.school, heat: 'hotter' } });
+    expect(short).toBeLessThan(long);
+    const plan = composed({ ...cooler, limits: { ...cooler.limits, haze_s: (long + short) / 2 } });
+    expect(plan.school.heat).toBe('hotter');
+    expect(plan.converged).toBe(true);
+    expect(plan.remarks[0]).toMatch(/would haze/);
+    expect(composed(cooler).school.heat).toBe('cooler');
+  });
+
   test('a casting is fired as its thickest section, a slender one faster than a slab of the same depth', () => {
     const base = caseOf('firePolish', 0.006);
     const cast = (slender?: 'cylinder' | 'sphere'): FiringCase => ({
