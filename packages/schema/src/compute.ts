@@ -25,7 +25,10 @@ export const CheckRequestSchema = ComposeRequestSchema.extend({
     .max(SEGMENTS_AT_MOST, { error: `At most ${SEGMENTS_AT_MOST} segments.` }),
 });
 
-export const SimulateRequestSchema = SimulationInputSchema;
+/** A plate is asked for its residual stress, free to bow, unless the request says otherwise. */
+export const SimulateRequestSchema = SimulationInputSchema.transform((input) =>
+  (input.shape ?? 'plate') === 'plate' ? { ...input, stress: input.stress ?? { support: 'free' as const } } : input,
+);
 export const BodyRequestSchema = BodyInputSchema;
 
 /** What a comma means to people of a locale. */

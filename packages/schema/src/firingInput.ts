@@ -56,7 +56,7 @@ export const CorrectionsSchema = z.strictObject({
 }) satisfies z.ZodType<Corrections>;
 
 export const FiringCaseSchema = z.strictObject({
-  body: aBody(z.strictObject({ ...bodyFields, joined: z.boolean() })),
+  body: aBody(z.strictObject({ ...bodyFields, joined: z.boolean().default(false) })),
   setup: SetUpSchema,
   kiln: KilnConstantsSchema,
   look: oneOf('Look', LOOKS),

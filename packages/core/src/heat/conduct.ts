@@ -91,64 +91,56 @@ export function conductor(mesh: Mesh, faces: { top: Face; bottom: Face }, start_
   function firstStage(): void {
     const T = temperature;
     const { implicit_s, hBottom, hTop, mid_C } = stage;
-    const kilnStart_C = drive.from_C;
     let low = T[0];
     let high = T[last];
-    // What the row takes from its eliminated neighbour, that neighbour's share, its value, and the flux from its side.
-    let lowCoupled = 0;
-    let lowShare = 0;
-    let lowSolved = 0;
-    let lowExchanged = implicit_s * hBottom;
-    let lowFlux = hBottom * (kilnStart_C - low + mid_C);
-    let highCoupled = 0;
-    let highShare = 0;
-    let highSolved = 0;
-    let highExchanged = implicit_s * hTop;
-    let highFlux = hTop * (kilnStart_C - high + mid_C);
+    // What the row eliminated before leaves on this one: on its diagonal, and on its right side. The first has its face there.
+    let lowOwn = implicit_s * hBottom;
+    let lowRight = lowOwn * (drive.from_C - low + mid_C);
+    let highOwn = implicit_s * hTop;
+    let highRight = highOwn * (drive.from_C - high + mid_C);
+    let lowTowards = 1;
+    let highTowards = 1;
     for (let i = 0, j = last; i < meet; i += 1, j -= 1) {
-      const k = conductance[i];
+      const towards = implicit_s * conductance[i];
       const c = capacity[i];
-      const towards = implicit_s * k;
       const next = T[i + 1];
-      const flux = k * (next - low);
-      const p = 1 / (c + lowCoupled + towards + lowExchanged - lowCoupled * lowShare);
-      lowSolved = (c * low + implicit_s * (lowFlux + flux) + lowCoupled * lowSolved) * p;
+      const flows = towards * (next - low);
+      const p = 1 / (c + towards + lowOwn);
+      const solved = (c * low + flows + lowRight) * p;
+      const gives = towards * p;
       undoTemperature[i] = low;
-      middle[i] = lowSolved;
+      middle[i] = solved;
       pivot[i] = p;
-      taken[i] = lowCoupled * p;
-      lowShare = towards * p;
-      given[i] = lowShare;
-      lowCoupled = towards;
-      lowExchanged = 0;
-      lowFlux = -flux;
+      taken[i] = lowTowards * p;
+      given[i] = gives;
+      lowOwn = towards - towards * gives;
+      lowRight = towards * solved - flows;
+      lowTowards = towards;
       low = next;
       if (j <= meet) continue;
-      const kHigh = conductance[j - 1];
+      const towardsHigh = implicit_s * conductance[j - 1];
       const cHigh = capacity[j];
-      const towardsHigh = implicit_s * kHigh;
       const nextHigh = T[j - 1];
-      const fluxHigh = kHigh * (nextHigh - high);
-      const pHigh = 1 / (cHigh + highCoupled + towardsHigh + highExchanged - highCoupled * highShare);
-      highSolved = (cHigh * high + implicit_s * (highFlux + fluxHigh) + highCoupled * highSolved) * pHigh;
+      const flowsHigh = towardsHigh * (nextHigh - high);
+      const pHigh = 1 / (cHigh + towardsHigh + highOwn);
+      const solvedHigh = (cHigh * high + flowsHigh + highRight) * pHigh;
+      const givesHigh = towardsHigh * pHigh;
       undoTemperature[j] = high;
-      middle[j] = highSolved;
+      middle[j] = solvedHigh;
       pivot[j] = pHigh;
-      taken[j] = highCoupled * pHigh;
-      highShare = towardsHigh * pHigh;
-      given[j] = highShare;
-      highCoupled = towardsHigh;
-      highExchanged = 0;
-      highFlux = -fluxHigh;
+      taken[j] = highTowards * pHigh;
+      given[j] = givesHigh;
+      highOwn = towardsHigh - towardsHigh * givesHigh;
+      highRight = towardsHigh * solvedHigh - flowsHigh;
+      highTowards = towardsHigh;
       high = nextHigh;
     }
-    const c = capacity[meet];
-    const p = 1 / (c + lowCoupled + highCoupled - lowCoupled * lowShare - highCoupled * highShare);
+    const p = 1 / (capacity[meet] + lowOwn + highOwn);
     pivot[meet] = p;
-    takenAtMeet[0] = lowCoupled * p;
-    takenAtMeet[1] = highCoupled * p;
+    takenAtMeet[0] = lowTowards * p;
+    takenAtMeet[1] = highTowards * p;
     undoTemperature[meet] = low;
-    middle[meet] = (c * low + implicit_s * (lowFlux + highFlux) + lowCoupled * lowSolved + highCoupled * highSolved) * p;
+    middle[meet] = (capacity[meet] * low + lowRight + highRight) * p;
     substitute(middle);
   }
 
@@ -156,22 +148,18 @@ export function conductor(mesh: Mesh, faces: { top: Face; bottom: Face }, start_
   function secondStage(): void {
     const T = temperature;
     const { implicit_s, hBottom, hTop } = stage;
-    const kilnEnd_C = drive.to_C;
-    let lowSolved = 0;
-    let highSolved = 0;
-    let lowExchanged = implicit_s * hBottom * kilnEnd_C;
-    let highExchanged = implicit_s * hTop * kilnEnd_C;
+    // The first row on either side takes its pivot's share of what comes before it: the face.
+    let lowSolved = implicit_s * hBottom * drive.to_C;
+    let highSolved = implicit_s * hTop * drive.to_C;
     for (let i = 0, j = last; i < meet; i += 1, j -= 1) {
-      lowSolved = (capacity[i] * (FROM_MIDDLE * middle[i] - FROM_START * T[i]) + lowExchanged) * pivot[i] + taken[i] * lowSolved;
+      lowSolved = capacity[i] * (FROM_MIDDLE * middle[i] - FROM_START * T[i]) * pivot[i] + taken[i] * lowSolved;
       T[i] = lowSolved;
-      lowExchanged = 0;
       if (j <= meet) continue;
-      highSolved = (capacity[j] * (FROM_MIDDLE * middle[j] - FROM_START * T[j]) + highExchanged) * pivot[j] + taken[j] * highSolved;
+      highSolved = capacity[j] * (FROM_MIDDLE * middle[j] - FROM_START * T[j]) * pivot[j] + taken[j] * highSolved;
       T[j] = highSolved;
-      highExchanged = 0;
     }
-    const right = capacity[meet] * (FROM_MIDDLE * middle[meet] - FROM_START * T[meet]);
-    T[meet] = right * pivot[meet] + takenAtMeet[0] * lowSolved + takenAtMeet[1] * highSolved;
+    const own = capacity[meet] * (FROM_MIDDLE * middle[meet] - FROM_START * T[meet]);
+    T[meet] = own * pivot[meet] + takenAtMeet[0] * lowSolved + takenAtMeet[1] * highSolved;
     substitute(T);
   }
 

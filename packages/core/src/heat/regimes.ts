@@ -32,10 +32,10 @@ export function regimesOf(vft: Vft): Regimes {
 }
 
 /** The last hold in the annealing range after the hottest segment, or -1. */
-export function soakSegment(vft: Vft, segments: readonly Segment[]): number {
+export function soakSegment(vft: Vft, segments: readonly Segment[], start_C?: number): number {
   const from = temperatureAt(vft, 14.5);
   const to = temperatureAt(vft, 11);
-  const hottest = hottestSegment(segments);
+  const hottest = hottestSegment(segments, start_C);
   for (let i = segments.length - 1; i > hottest; i -= 1) {
     const { target_C, hold_s } = segments[i];
     if (hold_s > 0 && target_C >= from && target_C <= to) return i;
@@ -43,5 +43,14 @@ export function soakSegment(vft: Vft, segments: readonly Segment[]): number {
   return -1;
 }
 
-export const hottestSegment = (segments: readonly Segment[]): number =>
-  segments.reduce((best, segment, i) => (segment.target_C > segments[best].target_C ? i : best), 0);
+/** The segment that goes highest; -1 where it was hotter before it began. */
+export function hottestSegment(segments: readonly Segment[], start_C = -Infinity): number {
+  let best = -1;
+  let best_C = start_C;
+  segments.forEach(({ target_C }, i) => {
+    if (target_C <= best_C) return;
+    best = i;
+    best_C = target_C;
+  });
+  return best;
+}

@@ -56,10 +56,12 @@ export interface SettingFrom {
 }
 
 /** The soak ends what went before: only what comes after it stays. Without one, from the annealing point down. */
-export function settingFrom({ segments, curve, evenWithin_K = EVEN_WITHIN_K }: SimulationInput, vft: Vft, regimes: Regimes): SettingFrom {
+export function settingFrom({ segments, curve, start_C, evenWithin_K = EVEN_WITHIN_K }: SimulationInput, vft: Vft, regimes: Regimes): SettingFrom {
   if (curve) return { segment: 0, at_C: regimes.setsFrom_C };
-  const soak = soakSegment(vft, segments);
-  return soak >= 0 ? { segment: soak + 1, at_C: segments[soak].target_C + evenWithin_K } : { segment: hottestSegment(segments) + 1, at_C: regimes.setsFrom_C };
+  const soak = soakSegment(vft, segments, start_C);
+  return soak >= 0
+    ? { segment: soak + 1, at_C: segments[soak].target_C + evenWithin_K }
+    : { segment: hottestSegment(segments, start_C) + 1, at_C: regimes.setsFrom_C };
 }
 
 /** Follows one simulation; temperature is the conductor's own array, read after every step. */

@@ -35,7 +35,7 @@ export function stressWatcher(input: SimulationInput, mesh: Mesh, temperature: F
   const height_m = mesh.height_m.subarray(glassFrom, glassTo + 1);
   const inGlass = temperature.subarray(glassFrom, glassTo + 1);
   const depth_m = height_m[height_m.length - 1] - height_m[0];
-  const from = input.stress?.from === 'hottest' && !input.curve ? hottestSegment(input.segments) + 1 : 0;
+  const from = input.stress?.from === 'hottest' && !input.curve ? hottestSegment(input.segments, input.start_C) + 1 : 0;
   let plates: PlateStress[] | null = null;
   /** Greatest tension so far in the segment, Pa. */
   const seen = new Float64Array(1);

@@ -28,7 +28,9 @@ const REFERENCE_SPAN_M = 0.3;
 export function naturalCooling(kiln: KilnConstants, temperature_C: number): number {
   const here = temperature_C + KELVIN_AT_0_C;
   const room = kiln.ambient_C + KELVIN_AT_0_C;
-  return kiln.loss_per_s * (here - room) + kiln.radiantLoss_per_K3_s * (here ** 4 - room ** 4);
+  const here2 = here * here;
+  const room2 = room * room;
+  return kiln.loss_per_s * (here - room) + kiln.radiantLoss_per_K3_s * (here2 * here2 - room2 * room2);
 }
 
 /** Heating at full power, K/s; negative where the kiln cannot hold this temperature. */

@@ -76,6 +76,13 @@ describe('residual stress after a slow cool with both faces open', () => {
     expect(ratio).toBeLessThan(1.8);
   });
 
+  test('is about 0.7 EαΔT in the middle, the quick estimates standing beside it by name', () => {
+    const estimate = (formula: string): number => usual.estimates?.find((one) => one.formula === formula)?.stress_Pa ?? 0;
+    expect(middleOf(usual) / estimate('EαΔT')).toBeCloseTo(0.7, 1);
+    expect(estimate('EαΔT/(1−ν)') / estimate('EαΔT')).toBeCloseTo(1 / 0.78, 9);
+    expect(Math.abs(estimate('EαRL²/(24κ(1−ν))') / classical(DEPTH, RATE) - 1)).toBeLessThan(0.05);
+  });
+
   test.each([
     ['R', { rate_C_per_h: 2 * RATE }, 2],
     ['L²', { depth_m: DEPTH / 2 }, 1 / 4],

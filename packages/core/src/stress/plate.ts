@@ -48,7 +48,7 @@ const TRACE = 1e-5;
 const SERIES_BELOW = 0.02;
 const GONE_ABOVE = DECAY_END;
 /** A term of whose time less than this goes by in a step stands still: as it cools, all later steps together are no more than twenty of them. */
-const STANDS_STILL = 1e-8;
+const STANDS_STILL = 1e-7;
 
 /** What the step needs of one glass; its mean relaxation time is atAnnealing_s·exp(byT/T + byTf/Tf − offset), in kelvin. */
 interface Material {
