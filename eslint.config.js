@@ -33,7 +33,11 @@ export default [
   forbid(['packages/core/**'], [...INTERFACE, ...IO, '@torvin/*', 'zod'], 'core has no interface, no I/O and no other layer.'),
   forbid(['packages/schema/**'], [...INTERFACE, ...IO, '@torvin/server', '@torvin/web', '**/apps/**'], 'schema builds on core alone.'),
   forbid(['apps/server/**'], [...INTERFACE, '@torvin/web', '**/web/**'], 'the server knows nothing of the web app.'),
-  forbid(['apps/web/src/**'], [...IO.filter((name) => name !== 'uuid'), '@torvin/server', '@torvin/schema/server', '**/server/**'], 'the web app reaches the server by HTTP alone.'),
+  forbid(
+    ['apps/web/src/**'],
+    [...IO.filter((name) => name !== 'uuid'), '@torvin/server', '@torvin/schema/server', '**/server/**'],
+    'the web app reaches the server by HTTP alone.',
+  ),
   forbid(['apps/web/src/engine/worker.ts'], ['@torvin/schema', 'zod'], 'the worker carries the engine only.'),
   {
     files: ['packages/core/src/**'],
