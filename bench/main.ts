@@ -7,6 +7,8 @@ import {
   DEFAULT_SCHOOL,
   BARE_SHELF,
   type FiringCase,
+  type SimulationInput,
+  type SimulationResult,
   TYPICAL_FAMILIES,
   compose,
   evenSheets,
@@ -41,6 +43,20 @@ function composed(firing: FiringCase) {
   return outcome.value;
 }
 
+/** How far the error-controlled steps are from the fixed ones of the reference, as the greatest share of any figure. */
+function stepError(input: SimulationInput): string {
+  const controlled = simulateFiring(input);
+  const fixed = simulateFiring({ ...input, steps: 'fixed' });
+  const figuresOf = ({ segments, residual = [] }: SimulationResult): number[] => [
+    ...segments.flatMap(({ deltaT_max, tension_max_Pa }) => [deltaT_max, tension_max_Pa]),
+    segments.reduce((sum, { heatWork }) => sum + heatWork, 0),
+    Math.max(0, ...residual.map(({ stress_Pa }) => stress_Pa)),
+  ];
+  const exact = figuresOf(fixed);
+  const off = figuresOf(controlled).map((value, i) => (exact[i] === 0 ? 0 : Math.abs(value / exact[i] - 1)));
+  return `${controlled.steps} steps for ${fixed.steps}, greatest difference of a figure ${(100 * Math.max(...off)).toFixed(2)} %`;
+}
+
 function engine(): void {
   const thick = sheets(1, 0.025);
   const plan = composed(thick);
@@ -58,6 +74,7 @@ function engine(): void {
     bare_ms,
     `${((bare_ms * 1e6) / steps / nodes).toFixed(1)} ns a node and step, ${(bare_ms / unit_ms).toFixed(2)} yardsticks`,
   );
+  process.stdout.write(`error-controlled against the fixed steps of the reference: ${stepError(simulationOf(thick, plan.segments))}\n`);
   process.stdout.write(`allocated in the stepping loop: ${allocated(false)} bytes a step of heat, ${allocated(true)} with stress\n`);
   report('the same on its shelf', shelf_ms, `${(shelf_ms / bare_ms).toFixed(2)} of the bare one`);
   for (const [name, firing] of [

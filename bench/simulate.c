@@ -140,12 +140,13 @@ static void conduct(double dt, double kiln_start, double kiln_end) {
 }
 
 /* Stress. */
-static double before_T[NODES_MOST], fictive[NODES_MOST * TERMS_MOST], fictive_mean[NODES_MOST], parts[NODES_MOST * TERMS_MOST], stress[NODES_MOST];
+static double before_T[NODES_MOST], fictive[NODES_MOST * TERMS_MOST], fictive_mean[NODES_MOST], fictive_rate[NODES_MOST], parts[NODES_MOST * TERMS_MOST], stress[NODES_MOST];
 static double is_fluid[NODES_MOST], stiffness[NODES_MOST], carried[NODES_MOST], grip[NODES_MOST * TERMS_MOST], free_strain[NODES_MOST];
 static double weights[NODES_MOST], arms[NODES_MOST], strain, bend, fastest, modulus;
 
 static void forget(int i, double at) {
   fictive_mean[i] = at;
+  fictive_rate[i] = 0;
   for (int k = 0; k < terms; k += 1) fictive[i * terms + k] = at, parts[i * terms + k] = 0;
 }
 
@@ -184,12 +185,13 @@ static double mean_left(double x) {
 
 static void relax(int i, double dt, double t0, double t1) {
   double at_annealing = 1e12 / (glass.youngs / (2 * (1 + glass.poisson))), reference = 1 / (glass.annealing + KELVIN);
-  double time = at_annealing * exp(activation * (non_linearity / ((t0 + t1) / 2 + KELVIN) + (1 - non_linearity) / (fictive_mean[i] + KELVIN) - reference));
+  double time = at_annealing * exp(activation * (non_linearity / ((t0 + t1) / 2 + KELVIN) + (1 - non_linearity) / (fictive_mean[i] + fictive_rate[i] * dt / 2 + KELVIN) - reference));
   double passed = dt / time;
   if (passed < 1e-6 * fastest) {
     free_strain[i] = glass.expansion * (t1 - t0);
     stiffness[i] = modulus;
     carried[i] = stress[i];
+    fictive_rate[i] = 0;
     for (int k = 0; k < terms; k += 1) grip[i * terms + k] = modulus;
     return;
   }
@@ -201,6 +203,7 @@ static void relax(int i, double dt, double t0, double t1) {
     mean += weight_of[k] * next;
   }
   free_strain[i] = glass.expansion * (t1 - t0) + (glass.melt - glass.expansion) * (mean - fictive_mean[i]);
+  fictive_rate[i] = (mean - fictive_mean[i]) / dt;
   fictive_mean[i] = mean;
   for (int k = 0; k < terms; k += 1) {
     double x = passed / ratio_of[k], phi = mean_left(x), kept = parts[i * terms + k] * (1 - x * phi);

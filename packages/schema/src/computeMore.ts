@@ -78,6 +78,7 @@ const QuestionSchema = z.discriminatedUnion('of', [
   }),
   z.strictObject({ of: z.literal('sag'), span_m, sheet_m, work_perPa, mould_m: quantity('Depth of the mould', 'm', 1e-4, 1).optional(), stretching }),
   z.strictObject({ of: z.literal('workToSag'), span_m, sheet_m, drop_m, stretching }),
+  z.strictObject({ of: z.literal('workToSqueeze'), sheet_m, radius_m, gap_m: quantity('Gap', 'm', 1e-6, 0.05) }),
   z.strictObject({ of: z.literal('drape'), overhang_m, sheet_m, work_perPa }),
   z.strictObject({ of: z.literal('workToDrape'), overhang_m, sheet_m, drop_m }),
   z.strictObject({ of: z.literal('puddle'), volume_m3: quantity('Volume', 'm³', 1e-9, 1), work_perPa }),

@@ -1,5 +1,5 @@
 /** A glass as the engine takes it, with its legal ranges. */
-import { A_RANGE, FLUID_POINT_LOG_ETA_AT_MOST, type GlassConstants, type RelaxationConstants, isPlausible, viscosityOf } from '@torvin/core';
+import { A_RANGE, FLUID_POINT_LOG_ETA_AT_MOST, type GlassConstants, type RelaxationConstants, isPlausible, thresholdsOf, viscosityOf } from '@torvin/core';
 import { z } from 'zod';
 import { quantity } from './quantity';
 
@@ -17,6 +17,8 @@ export const RelaxationSchema = z.strictObject({
   nonLinearity: quantity('Non-linearity', '', 0.1, 1),
   activation_K: quantity('Activation', 'K', 1e4, 3e5),
 }) satisfies z.ZodType<RelaxationConstants>;
+
+const threshold = (state: string) => quantity(`log10 of the viscosity at which it ${state}`, 'Pa·s', 2, 16);
 
 export const GlassConstantsSchema = z.strictObject({
   expansion_perK: quantity('Expansion', '1/K', 1e-7, 3e-5),
@@ -40,6 +42,17 @@ export const GlassConstantsSchema = z.strictObject({
   haze: z
     .strictObject({ middle_C: quantity('Middle of the hazing range', '°C', 300, 1500), halfWidth_K: quantity('Half width of the hazing range', 'K', 5, 200) })
     .optional(),
+  thresholds: z
+    .strictObject({
+      anneals: threshold('anneals'),
+      softens: threshold('softens'),
+      bends: threshold('bends'),
+      sticks: threshold('sticks'),
+      levels: threshold('levels'),
+      runs: threshold('runs'),
+    })
+    .partial()
+    .optional(),
   relaxation: RelaxationSchema.optional(),
 }) satisfies z.ZodType<GlassConstants>;
 
@@ -47,6 +60,8 @@ export const GlassConstantsSchema = z.strictObject({
 export const LEAST_SOFTENING_ABOVE_ANNEALING_K = 40;
 /** The strain point lies this far under the annealing point at least, and at most. */
 const STRAIN_BELOW_ANNEALING_K = { least: 5, most: 120 };
+
+const falling = (list: number[]): boolean => list.every((value, i) => i === 0 || value < list[i - 1]);
 
 /** Makes a schema of glasses refuse points that no viscosity curve passes through. */
 export const onACurve = <T extends z.ZodType<GlassConstants>>(schema: T) =>
@@ -63,6 +78,10 @@ export const onACurve = <T extends z.ZodType<GlassConstants>>(schema: T) =>
         error: `The strain point must lie ${STRAIN_BELOW_ANNEALING_K.least} to ${STRAIN_BELOW_ANNEALING_K.most} °C below the annealing point.`,
       },
     )
+    .refine((glass) => falling(Object.values(thresholdsOf(glass))), {
+      path: ['thresholds'],
+      error: 'Each state must begin at a lower viscosity than the one before it: anneals, softens, bends, sticks, levels, runs.',
+    })
     .refine((glass) => glass.fluidPoint === undefined || isPlausible(viscosityOf(glass)), {
       path: ['fluidPoint'],
       error: `No viscosity curve with A from ${A_RANGE.least} to ${A_RANGE.most} passes through these three points; check the fluid point.`,

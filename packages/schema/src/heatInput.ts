@@ -98,7 +98,11 @@ const descends = (rates: { rate_C_per_h: number | null }[], hasKiln: boolean): b
 export const SimulationInputSchema = z
   .strictObject({
     glass: GlassInputSchema,
-    stack: z.array(StackLayerSchema).min(1).max(16).refine(glassTogether, { error: 'The stack needs glass, with all its glass layers next to each other.' }),
+    stack: z
+      .array(StackLayerSchema)
+      .min(1, { error: 'A stack needs at least one layer, from the bottom up.' })
+      .max(16, { error: 'At most 16 layers in a stack.' })
+      .refine(glassTogether, { error: 'The stack needs glass, with all its glass layers next to each other.' }),
     faces,
     shape: oneOf('Shape', ['plate', 'cylinder', 'sphere']).optional(),
     segments: segments.default([]),

@@ -34,6 +34,7 @@ export const families = sqliteTable('families', {
   meltExpansion_perK: real('melt_expansion_per_k'),
   stressOptical_perPa: real('stress_optical_per_pa'),
   haze: text('haze', { mode: 'json' }).$type<NonNullable<GlassConstants['haze']>>(),
+  thresholds: text('thresholds', { mode: 'json' }).$type<NonNullable<GlassConstants['thresholds']>>(),
   relaxation: text('relaxation', { mode: 'json' }).$type<NonNullable<GlassConstants['relaxation']>>(),
 });
 

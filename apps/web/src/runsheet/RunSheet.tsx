@@ -14,7 +14,6 @@ import {
   readingPhrase,
   stateAt,
   text,
-  viscosityOf,
   whyOf,
 } from '@torvin/core';
 import { memo, useMemo } from 'react';
@@ -65,7 +64,7 @@ function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, sel
   const figuresWidth = width >= WIDE_FROM ? FIGURES_WIDTH.wide : FIGURES_WIDTH.phone;
   const plotWidth = width - figuresWidth;
   const scale = useMemo(() => temperatureScale(EDGE / 2, plotWidth - EDGE, top_C), [plotWidth, top_C]);
-  const states = useMemo(() => glassStates(viscosityOf(glassOf(firing))), [firing]);
+  const states = useMemo(() => glassStates(glassOf(firing)), [firing]);
   const bands = useMemo(() => columnBands(states, scale, top_C), [states, scale, top_C]);
   const rows = curveRows(segments, ambient_C, scale, ROW_HEIGHT);
   const height = ROW_HEIGHT * segments.length;

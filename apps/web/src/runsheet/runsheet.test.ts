@@ -1,4 +1,4 @@
-import { TYPICAL_FAMILIES, glassStates, simulateFiring, viscosityOf } from '@torvin/core';
+import { TYPICAL_FAMILIES, glassStates, simulateFiring } from '@torvin/core';
 import { columnBands } from './columns';
 import { BEAD_AT, curveRows, pathOf, programmedLine, timedLine } from './curve';
 import { dragFrom, dragTo } from './drag';
@@ -119,12 +119,12 @@ describe('a bead under a finger', () => {
 
 describe('the state columns', () => {
   test('lie side by side and name only those wide enough to carry a name', () => {
-    const bands = columnBands(glassStates(viscosityOf(TYPICAL_FAMILIES[0])), scale, 900);
+    const bands = columnBands(glassStates(TYPICAL_FAMILIES[0]), scale, 900);
     for (let i = 1; i < bands.length; i += 1) expect(bands[i].x).toBeCloseTo(bands[i - 1].x + bands[i - 1].width, 6);
     expect(bands[bands.length - 1].x + bands[bands.length - 1].width).toBeCloseTo(366, 6);
     expect(bands.find(({ name }) => name === 'softens')?.label).toBe('none');
     expect(bands.find(({ name }) => name === 'levels')?.label).toBe('upright');
-    const wide = columnBands(glassStates(viscosityOf(TYPICAL_FAMILIES[0])), temperatureScale(0, 600, 900), 900);
+    const wide = columnBands(glassStates(TYPICAL_FAMILIES[0]), temperatureScale(0, 600, 900), 900);
     expect(wide.find(({ name }) => name === 'levels')?.label).toBe('level');
   });
 });

@@ -7,7 +7,7 @@ import { type BodyInput, bodyFigures } from './body';
 import type { Look } from '../look/purpose';
 
 /** What a fully uneven body is fired as, by how much of its relief the look leaves standing. */
-const FULL_FACTOR: Record<Look, number> = { firePolish: 1.5, tack: 2, contour: 1.5, fullFuse: 1, slump: 1.5, drape: 1.5 };
+const FULL_FACTOR: Record<Look, number> = { firePolish: 1.5, tack: 2, contour: 1.5, fullFuse: 1, slabFlow: 1, slump: 1.5, drape: 1.5 };
 /** Relief of a third of the depth, such as one layer of parts on two sheets, counts in full. */
 const FULL_RELIEF = 1 / 3;
 

@@ -5,6 +5,7 @@ import { fluidity, logViscosity, viscosityOf } from '../glass/viscosity';
 import { equalHold } from './heatWork';
 import { type Base, reliefLeft } from './relief';
 import { drapeAfter, sagAfter, workToDrape, workToSag } from './sag';
+import { squeezeWork } from './squeeze';
 import { neckRadius, pressedDepth, puddleRadius, throughHole } from './spread';
 
 export type FlowQuestion =
@@ -15,6 +16,7 @@ export type FlowQuestion =
   | { of: 'relief'; width_m: number; depth_m: number; work_perPa: number; base?: Base }
   | { of: 'sag'; span_m: number; sheet_m: number; work_perPa: number; mould_m?: number; stretching?: number }
   | { of: 'workToSag'; span_m: number; sheet_m: number; drop_m: number; stretching?: number }
+  | { of: 'workToSqueeze'; sheet_m: number; radius_m: number; gap_m: number }
   | { of: 'drape'; overhang_m: number; sheet_m: number; work_perPa: number }
   | { of: 'workToDrape'; overhang_m: number; sheet_m: number; drop_m: number }
   | { of: 'puddle'; volume_m3: number; work_perPa: number }
@@ -47,6 +49,8 @@ export function askFlow(glass: GlassConstants, question: FlowQuestion): FlowAnsw
       return inUnit('m', sagAfter(glass, q.span_m / 2, q.sheet_m, q.work_perPa, q.mould_m, q.stretching));
     case 'workToSag':
       return inUnit('1/Pa', workToSag(glass, q.span_m / 2, q.sheet_m, q.drop_m, q.stretching));
+    case 'workToSqueeze':
+      return inUnit('1/Pa', squeezeWork(glass, q.sheet_m, q));
     case 'drape':
       return inUnit('m', drapeAfter(glass, q.overhang_m, q.sheet_m, q.work_perPa));
     case 'workToDrape':

@@ -1,13 +1,14 @@
 /** Time that harms: haze grows in a range, a metal coating lifts while its glass is soft and not yet held. */
 import type { GlassConstants } from '../glass/constants';
 import { decay } from '../numerics/decay';
+import { stateBegins } from '../glass/states';
 import { temperatureAt, viscosityOf } from '../glass/viscosity';
 
 /** Where haze grows fastest when the record does not say, log10 η, and how wide the bell is. */
 const HAZE_LOG_ETA = 5.84;
 const HAZE_HALF_WIDTH_K = 45;
 /** A coating lifts from where stress relaxes to where its glass sticks. */
-const COATING_LOG_ETA = { from: 13.9, to: 7.3 };
+const COATING_FROM_LOG_ETA = 13.9;
 
 export interface HazeBell {
   middle_C: number;
@@ -23,6 +24,5 @@ export const hazeWeight = ({ middle_C, halfWidth_K }: HazeBell, temperature_C: n
 
 /** The range, °C, in which a coating can lift. */
 export function coatingRange(glass: GlassConstants): { from_C: number; to_C: number } {
-  const vft = viscosityOf(glass);
-  return { from_C: temperatureAt(vft, COATING_LOG_ETA.from), to_C: temperatureAt(vft, COATING_LOG_ETA.to) };
+  return { from_C: temperatureAt(viscosityOf(glass), COATING_FROM_LOG_ETA), to_C: stateBegins(glass, 'sticks') };
 }

@@ -1,5 +1,6 @@
 /** What the engine needs to know of a glass. Every field is an input of the compute API. */
 import type { RelaxationConstants } from '../stress/relaxation';
+import type { StateThresholds } from './states';
 
 export interface GlassConstants {
   /** Linear expansion of the solid, 1/K. */
@@ -25,6 +26,8 @@ export interface GlassConstants {
   stressOptical_perPa?: number;
   /** Where it hazes: the middle of the range and its half width, by which the haze is weighted. */
   haze?: { middle_C: number; halfWidth_K: number };
+  /** log10 η, Pa·s, at which each state begins on the way up, where this glass departs from the convention. */
+  thresholds?: Partial<StateThresholds>;
   /** Spectra and constants of relaxation; those of soda-lime glass where they are not known. */
   relaxation?: RelaxationConstants;
 }

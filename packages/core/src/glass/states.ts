@@ -1,20 +1,27 @@
 /**
- * What glass does, by viscosity: the columns behind a run sheet. Each state begins (coming from the cold) at
- * the named log10 η. The borders are conventions; they move together with the viscosity curve of the glass.
+ * What glass does, by viscosity: the columns behind a run sheet, and the ranges in which limits apply. Each state begins
+ * (coming from the cold) at the named log10 η. The borders are conventions; they move together with the viscosity curve of
+ * the glass, and a record may set its own.
  */
-import { type Vft, temperatureAt } from './viscosity';
+import type { GlassConstants } from './constants';
+import { temperatureAt, viscosityOf } from './viscosity';
 
 export type StateName = 'set' | 'anneals' | 'softens' | 'bends' | 'sticks' | 'levels' | 'runs';
 
-/** log10 η, Pa·s, where each state begins on the way up, in order of rising temperature. */
-export const STATE_BEGINS_AT: readonly { name: StateName; logEta: number; meaning: string }[] = [
-  { name: 'anneals', logEta: 14.2, meaning: 'strain relaxes within hours to seconds' },
-  { name: 'softens', logEta: 11, meaning: 'past brittle, still stiff' },
-  { name: 'bends', logEta: 10, meaning: 'sags under its own weight' },
-  { name: 'sticks', logEta: 7.3, meaning: 'pieces that touch join' },
-  { name: 'levels', logEta: 5.6, meaning: 'edges round and relief sinks' },
-  { name: 'runs', logEta: 4.4, meaning: 'flows and spreads' },
-];
+/** log10 η, Pa·s, where each state begins on the way up. */
+export type StateThresholds = Record<Exclude<StateName, 'set'>, number>;
+
+export const USUAL_THRESHOLDS: StateThresholds = { anneals: 14.2, softens: 11, bends: 10, sticks: 7.3, levels: 5.6, runs: 4.4 };
+
+const MEANINGS: Record<StateName, string> = {
+  set: 'keeps its shape and its stress',
+  anneals: 'strain relaxes within hours to seconds',
+  softens: 'past brittle, still stiff',
+  bends: 'sags under its own weight',
+  sticks: 'pieces that touch join',
+  levels: 'edges round and relief sinks',
+  runs: 'flows and spreads',
+};
 
 export interface GlassState {
   name: StateName;
@@ -25,14 +32,15 @@ export interface GlassState {
   meaning: string;
 }
 
-export function glassStates(vft: Vft): GlassState[] {
-  const starts = STATE_BEGINS_AT.map((state) => ({ ...state, from_C: temperatureAt(vft, state.logEta) }));
-  return [{ name: 'set' as StateName, from_C: -Infinity, meaning: 'keeps its shape and its stress' }, ...starts].map(({ name, from_C, meaning }, index) => ({
-    name,
-    from_C,
-    to_C: starts[index]?.from_C ?? Infinity,
-    meaning,
-  }));
+export const thresholdsOf = ({ thresholds }: GlassConstants): StateThresholds => ({ ...USUAL_THRESHOLDS, ...thresholds });
+
+/** Temperature at which a state begins, °C. */
+export const stateBegins = (glass: GlassConstants, name: keyof StateThresholds): number => temperatureAt(viscosityOf(glass), thresholdsOf(glass)[name]);
+
+export function glassStates(glass: GlassConstants): GlassState[] {
+  const names = Object.keys(USUAL_THRESHOLDS) as (keyof StateThresholds)[];
+  const starts = names.map((name) => stateBegins(glass, name));
+  return (['set', ...names] as const).map((name, i) => ({ name, from_C: starts[i - 1] ?? -Infinity, to_C: starts[i] ?? Infinity, meaning: MEANINGS[name] }));
 }
 
 export const stateAt = (states: readonly GlassState[], temperature_C: number): GlassState =>

@@ -1,5 +1,6 @@
 import { TYPICAL_FAMILIES } from './families';
-import { glassStates, stateAt } from './states';
+import { regimesOf } from '../heat/regimes';
+import { glassStates, stateAt, stateBegins } from './states';
 import { SODA_LIME_A, fluidity, isPlausible, logViscosity, temperatureAt, vftThrough, viscosityOf } from './viscosity';
 
 describe('log10 η = A + B/(T − T0)', () => {
@@ -70,13 +71,20 @@ describe('more points than two', () => {
 });
 
 describe('states of glass', () => {
-  const states = glassStates(vftThrough(515, 680));
+  const states = glassStates(TYPICAL_FAMILIES[0]);
 
   test('cover every temperature once, in rising order', () => {
     expect(states[0].from_C).toBe(-Infinity);
     expect(states[states.length - 1].to_C).toBe(Infinity);
     for (let i = 1; i < states.length; i += 1) expect(states[i].from_C).toBe(states[i - 1].to_C);
     expect(states.every((state) => state.to_C > state.from_C)).toBe(true);
+  });
+
+  test('begin where the record says, and limits follow', () => {
+    const late = { ...TYPICAL_FAMILIES[0], thresholds: { softens: 10.6 } };
+    expect(stateBegins(late, 'softens')).toBeCloseTo(temperatureAt(viscosityOf(late), 10.6), 9);
+    expect(regimesOf(late).brittle_C).toBeGreaterThan(regimesOf(TYPICAL_FAMILIES[0]).brittle_C);
+    expect(stateBegins(late, 'sticks')).toBe(stateBegins(TYPICAL_FAMILIES[0], 'sticks'));
   });
 
   test.each([

@@ -29,7 +29,10 @@ export function rememberingSimulator(): RememberingSimulator {
     let same = 0;
     while (same < before.length && same < input.segments.length && sameSegment(before[same], input.segments[same])) same += 1;
     const vft = viscosityOf(input.glass);
-    const [was, is] = [last.input, input].map((one) => ({ ...settingFrom(one, vft, regimesOf(vft)), hottest: hottestSegment(one.segments, one.start_C) }));
+    const [was, is] = [last.input, input].map((one) => ({
+      ...settingFrom(one, vft, regimesOf(input.glass)),
+      hottest: hottestSegment(one.segments, one.start_C),
+    }));
     // What counts as setting, or where stress begins to be followed, is decided by the whole schedule: no further than where either decision bites.
     if (was.segment !== is.segment || was.at_C !== is.at_C) same = Math.min(same, was.segment, is.segment);
     if (was.hottest !== is.hottest) same = Math.min(same, was.hottest + 1, is.hottest + 1);

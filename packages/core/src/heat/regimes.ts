@@ -1,10 +1,12 @@
 /** The ranges of temperature and the segments of a schedule that decide which limit applies. */
-import { type Vft, temperatureAt } from '../glass/viscosity';
+import type { GlassConstants } from '../glass/constants';
+import { stateBegins } from '../glass/states';
+import { type Vft, temperatureAt, viscosityOf } from '../glass/viscosity';
 import type { Segment } from '../schedule/segment';
 
 /** The glass's temperature ranges that decide which limit applies, °C. */
 export interface Regimes {
-  /** Below this a difference pulls; above, it relaxes within seconds (10^11 Pa·s). */
+  /** Below this a difference pulls; above, it relaxes within seconds: where the glass softens. */
   brittle_C: number;
   squeezeFrom_C: number;
   squeezeTo_C: number;
@@ -21,9 +23,10 @@ export interface Regimes {
  */
 const SETTING_ENDS_BELOW_STRAIN_K = 60;
 
-export function regimesOf(vft: Vft): Regimes {
+export function regimesOf(glass: GlassConstants): Regimes {
+  const vft = viscosityOf(glass);
   return {
-    brittle_C: temperatureAt(vft, 11),
+    brittle_C: stateBegins(glass, 'softens'),
     squeezeFrom_C: temperatureAt(vft, 8.5),
     squeezeTo_C: temperatureAt(vft, 6.6),
     setsFrom_C: temperatureAt(vft, 12),

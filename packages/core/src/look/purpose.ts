@@ -9,7 +9,7 @@ import { reliefRate } from '../flow/relief';
 import { workToDrape, workToSag } from '../flow/sag';
 import { type Outcome, found, refused } from '../problem';
 
-export const LOOKS = ['firePolish', 'tack', 'contour', 'fullFuse', 'slump', 'drape'] as const;
+export const LOOKS = ['firePolish', 'tack', 'contour', 'fullFuse', 'slabFlow', 'slump', 'drape'] as const;
 export type Look = (typeof LOOKS)[number];
 
 /** A hollow that glass sinks into, or a former that it hangs over. */
@@ -26,8 +26,8 @@ export interface Purpose {
   spares: string;
   /** Whether sheets have to lie down on one another first. */
   squeezes: boolean;
-  /** How long the two schools hold at the working temperature, s. */
-  hold_s: { cooler: number; hotter: number };
+  /** How long the two schools hold at the working temperature, and what a hold may become, s. */
+  hold_s: { cooler: number; hotter: number; least: number; most: number };
 }
 
 export const PURPOSES: Record<Look, Purpose> = {
@@ -36,52 +36,59 @@ export const PURPOSES: Record<Look, Purpose> = {
     reaches: 'the skin flows until it shines',
     spares: 'shape and relief stay',
     squeezes: false,
-    hold_s: { cooler: 600, hotter: 300 },
+    hold_s: { cooler: 600, hotter: 300, least: 300, most: 2400 },
   },
   tack: {
     name: 'Tack fuse',
     reaches: 'parts hold, edges soft',
     spares: 'relief stays',
     squeezes: true,
-    hold_s: { cooler: 900, hotter: 480 },
+    hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
   },
   contour: {
     name: 'Contour fuse',
     reaches: 'edges round, parts sink half in',
     spares: 'some relief stays',
     squeezes: true,
-    hold_s: { cooler: 900, hotter: 480 },
+    hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
   },
   fullFuse: {
     name: 'Full fuse',
     reaches: 'edges round and level',
     spares: 'outline and colours do not run',
     squeezes: true,
-    hold_s: { cooler: 900, hotter: 480 },
+    hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
+  },
+  slabFlow: {
+    name: 'Slab flow',
+    reaches: 'pieces run together and fill their dam',
+    spares: 'colours do not mix',
+    squeezes: true,
+    hold_s: { cooler: 5400, hotter: 2700, least: 1200, most: 10800 },
   },
   slump: {
     name: 'Slump',
     reaches: 'sinks to the mould',
     spares: 'edges and surface stay as they are',
     squeezes: false,
-    hold_s: { cooler: 1200, hotter: 480 },
+    hold_s: { cooler: 1200, hotter: 480, least: 300, most: 2400 },
   },
   drape: {
     name: 'Drape',
     reaches: 'bends down over the former',
     spares: 'edges and surface stay as they are',
     squeezes: false,
-    hold_s: { cooler: 900, hotter: 480 },
+    hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
   },
 };
 
 /** Heat work that each fused look needs on the reference body, 1/Pa. */
-export type LookWorks = Record<'firePolish' | 'tack' | 'contour' | 'fullFuse', WorkRange>;
+export type LookWorks = Record<'firePolish' | 'tack' | 'contour' | 'fullFuse' | 'slabFlow', WorkRange>;
 
 /**
  * Calibrated on the reference body, ramps included, to what practice fires soft sheet 90 at: fire polish from 715 °C for
  * 10 min to 740 for 10, tack from 720 for 20 to 765 for 5, contour from 755 for 15 to 790 for 8, full fuse from 790 for
- * 8 to 820 for 8 or 790 for 25. A climb at 300 °C/h and the drop do as much as eleven more minutes of hold; that share
+ * 8 to 820 for 8 or 790 for 25, slab flow from 820 to 850 for an hour or so. A climb at 300 °C/h and the drop do as much as eleven more minutes of hold; that share
  * is in these figures.
  */
 export const TYPICAL_WORKS: LookWorks = {
@@ -89,6 +96,7 @@ export const TYPICAL_WORKS: LookWorks = {
   tack: { least: 2.2e-3, most: 6e-3 },
   contour: { least: 6e-3, most: 1.6e-2 },
   fullFuse: { least: 1.6e-2, most: 4.6e-2 },
+  slabFlow: { least: 0.2, most: 0.36 },
 };
 
 /** The reference body: 3 mm sheets of γ 0.30 N/m, parts 25 mm wide on a 6 mm body. */
@@ -104,7 +112,8 @@ const STAYS_CRISP = 0.8;
 function workScale(body: BodyInput, look: keyof LookWorks): number {
   const glass = mainGlass(body);
   const tension = REFERENCE.tension_N_m / glass.surfaceTension_N_m;
-  if (look === 'firePolish') return tension;
+  // A skin's roughness and a dam full of pieces do not care how thick the sheets were.
+  if (look === 'firePolish' || look === 'slabFlow') return tension;
   const edges = (coarsestEdge(body) / REFERENCE.sheet_m) * tension;
   const width = widestPart(body);
   if (look === 'tack' || width === null) return edges;

@@ -4,7 +4,7 @@ import { efold } from '../flow/heatWork';
 import { shearModulus } from '../glass/constants';
 import { fluidity, viscosityOf } from '../glass/viscosity';
 import { regimesOf } from '../heat/regimes';
-import { aimedWork } from '../look/purpose';
+import { PURPOSES, aimedWork } from '../look/purpose';
 import { type Evaluation, type Reading, marginOf, naturalCooling_C_per_h } from './check';
 import { type FiringCase, glassOf, workRange } from './firingCase';
 import { KILN_PACE_SHARE, LEAST_CLIMB_K, evening, schoolHold } from './firstGuess';
@@ -12,7 +12,6 @@ import { clamp, niceHold, niceRate, roundDown, roundUp } from './rounding';
 import type { PurposefulSegment } from './segment';
 
 const LEAST_SQUEEZE_S = 10 * 60;
-const WORK_HOLD_RANGE_S = { least: 5 * 60, most: 40 * 60 };
 /** How far inside its range the work must lie to count as met without its middle. */
 const WORK_CLEARANCE = 1.15;
 /** The simulation sees more than the closed form, so it needs less reserve. */
@@ -86,7 +85,7 @@ function warmTarget(firing: FiringCase, segments: PurposefulSegment[], index: nu
   const figures = simulation.segments[index];
   const next = segments[index + 1];
   if (!figures || !next) return target_C;
-  const short = regimesOf(viscosityOf(glassOf(firing))).brittle_C - figures.glassColdestEnd_C;
+  const short = regimesOf(glassOf(firing)).brittle_C - figures.glassColdestEnd_C;
   return short > 1 || short < -10 ? Math.min(roundUp(target_C + short, 5), next.target_C - LEAST_CLIMB_K) : target_C;
 }
 
@@ -94,7 +93,7 @@ function warmTarget(firing: FiringCase, segments: PurposefulSegment[], index: nu
 function firstCoolTarget(firing: FiringCase, { target_C }: PurposefulSegment, { simulation }: Evaluation, index: number): number {
   const figures = simulation.segments[index];
   if (!figures) return target_C;
-  const over = figures.glassEnd_C - regimesOf(viscosityOf(glassOf(firing))).setsTo_C;
+  const over = figures.glassEnd_C - regimesOf(glassOf(firing)).setsTo_C;
   return over > 1 ? roundDown(target_C - over, 5) : target_C;
 }
 
@@ -119,7 +118,7 @@ function workHold(firing: FiringCase, segment: PurposefulSegment, { work }: Eval
   if (Math.abs(short) < 0.55 * 60 * perSecond && work.least >= wanted.least && work.most <= wanted.most) return segment;
   const uneven = work.least < wanted.least && short <= 0 ? (wanted.least * WORK_CLEARANCE - work.least) / perSecond : 0;
   const hold_s = Math.round((segment.hold_s + (uneven > 0 ? uneven : short / perSecond)) / 60) * 60;
-  const keyed_s = clamp(hold_s, WORK_HOLD_RANGE_S.least, WORK_HOLD_RANGE_S.most);
+  const keyed_s = clamp(hold_s, PURPOSES[look].hold_s.least, PURPOSES[look].hold_s.most);
   if (keyed_s === hold_s) return { ...segment, hold_s };
   // Outside the usual holds: the nearest usual one, if it still does enough and not too much; else another temperature.
   const wouldDoAt = work.mean + (keyed_s - segment.hold_s) * perSecond;

@@ -104,7 +104,7 @@ function readingsOf(firing: FiringCase, segments: readonly Segment[], simulation
 
   const wanted = workRange(firing);
   if (PURPOSES[firing.look].squeezes) {
-    const { squeezeTo_C } = regimesOf(vft);
+    const { squeezeTo_C } = regimesOf(glass);
     const beforeSeal = segments.findIndex((segment) => segment.target_C > squeezeTo_C);
     const squeezeAt = beforeSeal > 0 ? beforeSeal - 1 : hottest;
     const squeezed = figures.slice(0, squeezeAt + 1).reduce((sum, one) => sum + one.squeezeWork, 0);

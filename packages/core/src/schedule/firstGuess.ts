@@ -80,7 +80,7 @@ export function closedForm(firing: FiringCase): PurposefulSegment[] {
   const { body, kiln, limits, look, setup } = firing;
   const glass = glassOf(firing);
   const vft = viscosityOf(glass);
-  const regimes = regimesOf(vft);
+  const regimes = regimesOf(glass);
   const across = acrossLag(kiln, footprintSpan(body.footprint));
   const through = lagOf(firing, firedDepth(firing));
   const pull_K = restrainedDifference(glass, limits.pull_Pa / limits.pullReserve);

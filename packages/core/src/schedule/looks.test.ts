@@ -23,7 +23,7 @@ const at = (plan: Composed, role: Role) => plan.segments.find((segment) => segme
 
 /** Fused looks go on fresh sheets, the others on one solid. */
 function caseOf(look: Look, thickness_m: number, setup: SetUpKind = 'bareShelf', shaping?: Shaping): FiringCase {
-  const fused = look === 'tack' || look === 'contour' || look === 'fullFuse';
+  const fused = look === 'tack' || look === 'contour' || look === 'fullFuse' || look === 'slabFlow';
   const base = fused ? sheetsOf(Math.round(thickness_m / 0.003), 0.003) : sheetsOf(1, thickness_m);
   const shapes = shaping ?? (look === 'slump' ? BOWL : look === 'drape' ? FORMER : undefined);
   return { ...base, look, body: { ...base.body, joined: !fused }, setup: { ...SETUPS[setup], ...(shapes ? { shaping: shapes } : {}) } };
@@ -35,8 +35,13 @@ describe.each([0.003, 0.006, 0.012])('uncorrected, for soft sheet 90, %s m deep'
     ['tack', 720, 765, 5, 20],
     ['contour', 755, 790, 5, 20],
     ['fullFuse', 790, 820, 8, 25],
+    ['slabFlow', 820, 850, 40, 110],
   ] as const)('a %s lands between %s and %s °C', (look, from, to, least, most) => {
-    const { target_C, hold_s } = at(composed(caseOf(look, depth)), 'work');
+    const plan = composed(caseOf(look, depth));
+    const { target_C, hold_s } = at(plan, 'work');
+    const squeeze = plan.segments.find(({ role }) => role === 'squeeze');
+    expect(squeeze?.target_C ?? 600).toBeGreaterThanOrEqual(600);
+    expect(squeeze?.target_C ?? 677).toBeLessThanOrEqual(677);
     expect(target_C).toBeGreaterThanOrEqual(from);
     expect(target_C).toBeLessThanOrEqual(to);
     expect(hold_s / 60).toBeGreaterThanOrEqual(least);
@@ -81,7 +86,7 @@ describe('landmarks', () => {
   });
 
   test('the looks follow one another: each next one is hotter work', () => {
-    const works = (['firePolish', 'tack', 'contour', 'fullFuse'] as const).map((look) => composed(caseOf(look, 0.006)).evaluation.work.mean);
+    const works = (['firePolish', 'tack', 'contour', 'fullFuse', 'slabFlow'] as const).map((look) => composed(caseOf(look, 0.006)).evaluation.work.mean);
     for (let i = 1; i < works.length; i += 1) expect(works[i]).toBeGreaterThan(works[i - 1]);
   });
 });

@@ -142,7 +142,7 @@ function bodySentences(firing: FiringCase): string[] {
   const { naturalDepth_m, tendency } = bodyFigures(body).afterFiring;
   const rest = text(formatLength(naturalDepth_m, 'mm'));
   const said: string[] = [];
-  if (look === 'fullFuse' || look === 'contour') {
+  if (look === 'fullFuse' || look === 'contour' || look === 'slabFlow') {
     if (tendency === 'runs-out') said.push(`Deeper than the ${rest} at which hot glass rests: it runs out at the rim unless dammed.`);
     if (tendency === 'draws-in') said.push(`Thinner than the ${rest} at which hot glass rests: the rim draws in and thickens.`);
     if (tendency === 'scallops') said.push(`Less than the ${rest} at which hot glass rests: it draws back from the dam and leaves a scalloped edge.`);

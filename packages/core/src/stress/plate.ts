@@ -103,13 +103,20 @@ export function plateStress(
   const stressPace = Float64Array.from(stressOrder, ({ ratio }) => 1 / ratio);
   const structurePace = Float64Array.from(structureOrder, ({ ratio }) => 1 / (ratio * structureOverStress));
 
+  const fastest = Math.max(stressPace[0], structurePace[0]);
+
   const before = Float64Array.from(temperature);
   const fictive = new Float64Array(n * nStructure);
   const fictiveMean = new Float64Array(n);
+  /** How fast the structure moved in the last step, K/s: where it will be in the middle of the next. */
+  const fictiveRate = new Float64Array(n);
   // Each term's stress is that of parts plus grip times taken: what the last step put in is added when the next one begins.
   const parts = new Float64Array(n * nStress);
   const grip = new Float64Array(n * nStress);
   const taken = new Float64Array(n);
+  // Of a node that only stretches: what it has taken since, and that it does.
+  const held = new Float64Array(n);
+  const isElastic = new Float64Array(n);
   const stress = new Float64Array(n);
   const isFluid = new Float64Array(n);
   const stiffness = new Float64Array(n);
@@ -129,9 +136,28 @@ export function plateStress(
   /** Equilibrium glass at a temperature, without stress. */
   function forget(i: number, at_C: number): void {
     fictiveMean[i] = at_C;
+    fictiveRate[i] = 0;
     taken[i] = 0;
+    held[i] = 0;
+    isElastic[i] = 0;
     fictive.fill(at_C, i * nStructure, (i + 1) * nStructure);
     parts.fill(0, i * nStress, (i + 1) * nStress);
+  }
+
+  /** The node has grown so cold that it only stretches: all terms alike, so what it takes from now on is kept once for all. */
+  function settle(i: number): void {
+    for (let k = i * nStress; k < (i + 1) * nStress; k += 1) {
+      parts[k] += grip[k] * taken[i];
+      grip[k] = 1;
+    }
+    held[i] = 0;
+    isElastic[i] = 1;
+  }
+
+  /** It relaxes again: every term gets its own of what was kept. */
+  function release(i: number): void {
+    for (let k = i * nStress; k < (i + 1) * nStress; k += 1) parts[k] += held[i];
+    isElastic[i] = 0;
   }
 
   /** Sums over the nodes: stiffness, its first and second moment, load and its moment. */
@@ -206,8 +232,18 @@ export function plateStress(
         isFluid[i] = 0;
       }
       const dT = T1 - T0;
-      const slower = byT_K / ((T0 + T1) / 2 + KELVIN_AT_0_C) + byTf_K / (fictiveMean[i] + KELVIN_AT_0_C) - offset;
-      const passed = dt_s * perAnnealing_Hz * (slower >= 0 && slower <= DECAY_END ? decayWithin(slower) : Math.exp(-slower));
+      const slower = byT_K / ((T0 + T1) / 2 + KELVIN_AT_0_C) + byTf_K / (fictiveMean[i] + (fictiveRate[i] * dt_s) / 2 + KELVIN_AT_0_C) - offset;
+      const passed = slower > DECAY_END ? 0 : dt_s * perAnnealing_Hz * (slower >= 0 ? decayWithin(slower) : Math.exp(-slower));
+      if (passed * fastest < STANDS_STILL) {
+        freeStrain[i] = solid * dT;
+        stiffness[i] = modulus;
+        carried[i] = stress[i];
+        fictiveRate[i] = 0;
+        if (isElastic[i] === 1) held[i] += taken[i];
+        else settle(i);
+        continue;
+      }
+      if (isElastic[i] === 1) release(i);
 
       let moved = 0;
       for (let k = 0, at = i * nStructure; k < nStructure; k += 1, at += 1) {
@@ -228,6 +264,7 @@ export function plateStress(
         moved += structureWeight[k] * moves;
       }
       fictiveMean[i] += moved;
+      fictiveRate[i] = moved / dt_s;
       freeStrain[i] = solid * dT + structural * moved;
 
       const put = taken[i];
@@ -322,9 +359,12 @@ export function plateStress(
         curvature_perM: bow.curvature + bow.bend,
       };
     },
-    save: () => ({ arrays: [before, fictive, fictiveMean, parts, grip, taken, stress, isFluid].map((one) => one.slice()), curvature_perM: bow.curvature }),
+    save: () => ({
+      arrays: [before, fictive, fictiveMean, fictiveRate, parts, grip, taken, held, isElastic, stress, isFluid].map((one) => one.slice()),
+      curvature_perM: bow.curvature,
+    }),
     restore(state) {
-      [before, fictive, fictiveMean, parts, grip, taken, stress, isFluid].forEach((one, k) => one.set(state.arrays[k]));
+      [before, fictive, fictiveMean, fictiveRate, parts, grip, taken, held, isElastic, stress, isFluid].forEach((one, k) => one.set(state.arrays[k]));
       bow.curvature = state.curvature_perM;
     },
   };
