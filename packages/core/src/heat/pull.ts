@@ -4,6 +4,7 @@
  * Times Eα/(1−ν) it is the stress; tension is positive. Right while the glass is brittle and was free of stress;
  * a body held flat bears more.
  */
+import { depthWeights } from '../numerics/depth';
 import type { Mesh } from './stack';
 
 /** What turns the temperatures between two nodes into mean and slope by one multiplication each. */
@@ -23,19 +24,10 @@ export interface PullWeights {
 }
 
 export function pullWeights({ height_m }: Mesh, temperature: Float64Array, from: number, to: number): PullWeights {
-  const n = to - from + 1;
-  const share = new Float64Array(n);
-  const arm = new Float64Array(n);
-  const middle = (height_m[from] + height_m[to]) / 2;
+  const { weight, arm } = depthWeights(height_m.subarray(from, to + 1));
   const depth = height_m[to] - height_m[from];
-  let second = 0;
-  for (let i = 0; i < n; i += 1) {
-    const below = i > 0 ? height_m[from + i] - height_m[from + i - 1] : 0;
-    const above = i < n - 1 ? height_m[from + i + 1] - height_m[from + i] : 0;
-    share[i] = (below + above) / 2 / depth;
-    arm[i] = height_m[from + i] - middle;
-    second += share[i] * arm[i] ** 2;
-  }
+  const share = weight.map((one) => one / depth);
+  const second = share.reduce((sum, one, i) => sum + one * arm[i] ** 2, 0);
   return {
     temperature: temperature.subarray(from, to + 1),
     share,

@@ -1,4 +1,5 @@
 import { decay } from './decay';
+import { lostBy, lostOnMean } from './fade';
 
 describe('e^(−x) by table and polynomial', () => {
   test('is the built-in within 1e-15, from 0 to 40 and across every joint of the table', () => {
@@ -17,5 +18,20 @@ describe('e^(−x) by table and polynomial', () => {
   test('of nothing is one, of no number none', () => {
     expect(decay(0)).toBe(1);
     expect(decay(NaN)).toBeNaN();
+  });
+});
+
+describe('what fades over a step', () => {
+  test.each([1e-12, 1e-6, 0.0199, 0.0201, 1, 10, 39.9])('of %s time constants is 1 − e^(−x), and on the mean 1 − (1 − e^(−x))/x', (x) => {
+    const lost = -Math.expm1(-x);
+    expect(Math.abs(lostBy(x) / lost - 1)).toBeLessThan(1e-11);
+    // The mean loses its digits by subtraction for small x; there its series x/2 is as good.
+    const onMean = x < 1e-3 ? x / 2 - x ** 2 / 6 : 1 - lost / x;
+    expect(Math.abs(lostOnMean(x, lostBy(x)) / onMean - 1)).toBeLessThan(1e-9);
+  });
+
+  test('of very many is all', () => {
+    expect(lostBy(1e9)).toBe(1);
+    expect(lostOnMean(1e9, 1)).toBeCloseTo(1, 8);
   });
 });

@@ -8,10 +8,13 @@
  * What it cannot show: rims and corners (a band about one depth wide), unevenness across the piece, and the weight
  * that holds a thin wide plate flat against its bow; 'flat' is the bound for that.
  */
-import { type GlassConstants, meltExpansion } from '../glass/constants';
+import type { GlassConstants } from '../glass/constants';
 import { LOG_VISCOSITY, temperatureAt, viscosityOf } from '../glass/viscosity';
 import { DECAY_END, decayWithin } from '../numerics/decay';
-import { KELVIN_AT_0_C, relaxationOf, stressTimeTerms } from './relaxation';
+import { depthWeights } from '../numerics/depth';
+import { lostBy, lostOnMean } from '../numerics/fade';
+import { type Material, materialOf } from './material';
+import { KELVIN_AT_0_C, relaxationOf } from './relaxation';
 
 export type Support = 'free' | 'flat';
 
@@ -40,41 +43,10 @@ export interface PlateStress {
   restore(state: PlateState): void;
 }
 
-/** log10 η below which stress is gone within a hundredth of a second. */
-const FLUID_LOG_ETA = 8.5;
 /** Share of the elastic stiffness that glass too fluid to hold stress is given, so that the balance stays solvable. */
 const TRACE = 1e-5;
-/** Below this the series is exact to 1e-12 and saves the exponential; beyond the other, nothing is left. */
-const SERIES_BELOW = 0.02;
-const GONE_ABOVE = DECAY_END;
 /** A term of whose time less than this goes by in a step stands still: as it cools, all later steps together are no more than twenty of them. */
 const STANDS_STILL = 1e-7;
-
-/** What the step needs of one glass; its mean relaxation time is atAnnealing_s·exp(byT/T + byTf/Tf − offset), in kelvin. */
-interface Material {
-  fluid_C: number;
-  solid: number;
-  structural: number;
-  modulus: number;
-  perAnnealing_Hz: number;
-  byT_K: number;
-  byTf_K: number;
-  offset: number;
-}
-
-function materialOf(glass: GlassConstants): Material {
-  const { atAnnealing_s, byT_K, byTf_K, offset } = stressTimeTerms(glass, relaxationOf(glass));
-  return {
-    fluid_C: temperatureAt(viscosityOf(glass), FLUID_LOG_ETA),
-    solid: glass.expansion_perK,
-    structural: meltExpansion(glass) - glass.expansion_perK,
-    modulus: glass.youngs_Pa / (1 - glass.poisson),
-    perAnnealing_Hz: 1 / atAnnealing_s,
-    byT_K,
-    byTf_K,
-    offset,
-  };
-}
 
 /**
  * One glass, or one for every node; at a joint of two glasses give the height twice. The spectra are those of the
@@ -249,15 +221,8 @@ export function plateStress(
       for (let k = 0, at = i * nStructure; k < nStructure; k += 1, at += 1) {
         const x = passed * structurePace[k];
         if (x < STANDS_STILL) break;
-        let lost: number;
-        let onMean: number;
-        if (x < SERIES_BELOW) {
-          onMean = x * (1 / 2 - x * (1 / 6 - x * (1 / 24 - x * (1 / 120))));
-          lost = x - x * onMean;
-        } else {
-          lost = x > GONE_ABOVE ? 1 : 1 - decayWithin(x);
-          onMean = 1 - lost / x;
-        }
+        const lost = lostBy(x);
+        const onMean = lostOnMean(x, lost);
         const was = fictive[at];
         const moves = dT * onMean - lost * (was - T0);
         fictive[at] = was + moves;
@@ -275,15 +240,8 @@ export function plateStress(
       for (; k < nStress; k += 1, at += 1) {
         const x = passed * stressPace[k];
         if (x < STANDS_STILL) break;
-        let lost: number;
-        let onMean: number;
-        if (x < SERIES_BELOW) {
-          onMean = x * (1 / 2 - x * (1 / 6 - x * (1 / 24 - x * (1 / 120))));
-          lost = x - x * onMean;
-        } else {
-          lost = x > GONE_ABOVE ? 1 : 1 - decayWithin(x);
-          onMean = 1 - lost / x;
-        }
+        const lost = lostBy(x);
+        const onMean = lostOnMean(x, lost);
         const part = parts[at] + grip[at] * put;
         const fades = lost * part;
         parts[at] = part - fades;
@@ -369,19 +327,4 @@ export function plateStress(
     },
   };
   return self;
-}
-
-/** Trapezoid weights over the depth and arms about its middle, m. */
-function depthWeights(height_m: Float64Array): { weight: Float64Array; arm: Float64Array } {
-  const n = height_m.length;
-  const weight = new Float64Array(n);
-  const arm = new Float64Array(n);
-  const middle = (height_m[0] + height_m[n - 1]) / 2;
-  for (let i = 0; i < n; i += 1) {
-    const below = i > 0 ? height_m[i] - height_m[i - 1] : 0;
-    const above = i < n - 1 ? height_m[i + 1] - height_m[i] : 0;
-    weight[i] = (below + above) / 2;
-    arm[i] = height_m[i] - middle;
-  }
-  return { weight, arm };
 }
