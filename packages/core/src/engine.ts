@@ -3,7 +3,9 @@
  * plain object and returns one, and fails only with a ProblemError.
  */
 import { type BodyFigures, type BodyInput, bodyFigures } from './body/body';
-import { type FitInput, type FitVerdict, fit } from './fit/fit';
+import { type CoatingFinding, coatingFindings } from './fit/coating';
+import { contactsOf } from './fit/contacts';
+import { type Contact, type FitInput, type FitVerdict, fit } from './fit/fit';
 import { viscosityOf } from './glass/viscosity';
 import { evenSheets } from './body/layers';
 import type { GlassConstants } from './glass/constants';
@@ -30,7 +32,11 @@ function valueOf<T>(outcome: Outcome<T>): T {
 export function createEngine() {
   const remembering = rememberingSimulator();
   return {
-    body: (input: BodyInput): BodyFigures => bodyFigures(input),
+    body: (input: BodyInput): BodyFigures & { contacts: Required<Contact>[]; coatings: CoatingFinding[] } => ({
+      ...bodyFigures(input),
+      contacts: contactsOf(input),
+      coatings: coatingFindings(input),
+    }),
     fit: (input: FitInput): FitVerdict => fit(input),
     simulate: (input: SimulationInput): SimulationResult => simulateFiring(input),
     compose: (firing: FiringCase): Composed => valueOf(compose(firing)),

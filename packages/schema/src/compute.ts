@@ -78,6 +78,10 @@ export const BodyAnswerSchema = z.object({
     rimMoves_m: metre.meta({ unit: 'm', description: 'If it is hot for long enough; outwards positive' }),
   }),
   unevenness: z.number(),
+  contacts: z
+    .array(z.object({ lower: z.number().int(), upper: z.number().int(), lower_m: metre, upper_m: metre }))
+    .meta({ description: 'Glasses that touch, as /api/compute/fit takes them' }),
+  coatings: z.array(z.object({ layer: z.number().int(), state: z.enum(['faceDown', 'capped', 'cappedFlush', 'onShelf', 'bare']), message: z.string() })),
 });
 
 export const ComposeAnswerSchema = z.object({

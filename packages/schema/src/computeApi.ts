@@ -1,5 +1,5 @@
 /** The stateless compute API as one table. Apart from the documents' table, so that the web app does not carry it. */
-import { send } from './api';
+import { get, send } from './api';
 import {
   BodyAnswerSchema,
   BodyRequestSchema,
@@ -12,6 +12,7 @@ import {
   SimulateRequestSchema,
 } from './compute';
 import {
+  TypicalSchema,
   CorrectionsAnswerSchema,
   CorrectionsRequestSchema,
   FitAnswerSchema,
@@ -30,6 +31,11 @@ import {
 import { SimulationResultSchema } from './results';
 
 export const computeApi = {
+  computeTypical: get(
+    '/api/compute/typical',
+    'What ships as typical: glass families, set-ups, limits and schools, ready to be put into a request',
+    TypicalSchema,
+  ),
   computeQuantity: send('post', '/api/compute/quantity', 'Reads a quantity as people type it', QuantityRequestSchema, QuantityAnswerSchema),
   computeBody: send('post', '/api/compute/body', 'Depth, mass, unevenness and rest of a lay-up or a casting', BodyRequestSchema, BodyAnswerSchema),
   computeFit: send('post', '/api/compute/fit', 'Whether glasses that touch fit, by the strongest evidence', FitRequestSchema, FitAnswerSchema),

@@ -2,11 +2,13 @@
 import { CONTENTS, type Evidence, type FlowQuestion, MOULD_MATERIALS, type MouldMaterial } from '@torvin/core';
 import { z } from 'zod';
 import { GlassConstantsSchema, GlassInputSchema, onACurve } from './glassInput';
+import { LimitsSchema, SchoolSchema, SetUpSchema } from './firingInput';
 import { oneOf, quantity } from './quantity';
+import { FamilySchema } from './records';
 
 const index = (title: string) => quantity(title, '', 0, 31).int({ error: `${title} must be a whole number: a place in the list of glasses.` });
 const FitGlass = onACurve(GlassConstantsSchema.extend({ contents: z.array(oneOf('Content', CONTENTS)).max(4).optional() }));
-const depth = quantity('Depth', 'm', 1e-4, 0.1);
+const depth = quantity('Depth', 'm', 1e-6, 0.1);
 
 const EvidenceSchema = z.strictObject({
   a: index('Glass a'),
@@ -76,6 +78,7 @@ const QuestionSchema = z.discriminatedUnion('of', [
     work_perPa,
     base: oneOf('Base', ['grips', 'slides', 'between']).optional(),
   }),
+  z.strictObject({ of: z.literal('edgeRounding'), edge_m: quantity('Edge', 'm', 1e-5, 0.1), work_perPa }),
   z.strictObject({ of: z.literal('sag'), span_m, sheet_m, work_perPa, mould_m: quantity('Depth of the mould', 'm', 1e-4, 1).optional(), stretching }),
   z.strictObject({ of: z.literal('workToSag'), span_m, sheet_m, drop_m, stretching }),
   z.strictObject({ of: z.literal('workToSqueeze'), sheet_m, radius_m, gap_m: quantity('Gap', 'm', 1e-6, 0.05) }),
@@ -202,4 +205,14 @@ export const CorrectionsAnswerSchema = z.object({
   workFactor_sd_log: z.number(),
   correlation: z.number(),
   separated: z.boolean(),
+  nextWork_perPa: z.number().nullable().meta({ description: 'Where a test ladder should go next: between what fell short and what went past' }),
+});
+
+export const TypicalSchema = z.object({
+  families: z.array(FamilySchema),
+  setups: z.record(z.string(), z.object({ name: z.string(), setup: SetUpSchema, onPaper: SetUpSchema })),
+  moulds: z.record(z.string(), z.object({ name: z.string(), expansion_perK: z.number(), note: z.string().optional() })),
+  looks: z.record(z.string(), z.object({ name: z.string(), reaches: z.string(), spares: z.string() })),
+  school: SchoolSchema,
+  limits: LimitsSchema,
 });

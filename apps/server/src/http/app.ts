@@ -27,6 +27,7 @@ import { addSchedule, alreadySaved, caseFor, findSchedule } from '../store/sched
 import { allShelves } from '../store/shelves';
 import { readStudio, saveStudio } from '../store/studio';
 import { BadRequest, answerErrors } from './errors';
+import { typical } from './typical';
 import { serveWeb } from './web';
 
 export interface AppParts {
@@ -81,6 +82,7 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
     return outcome.value;
   });
   route(computeApi.computeBody, (input) => pool.run('body', input));
+  route(computeApi.computeTypical, typical);
   route(computeApi.computeFit, (input) => pool.run('fit', input));
   route(computeApi.computeFlow, ({ glass, question }): AnswerOf<typeof computeApi.computeFlow> => {
     const { value, unit } = askFlow(glass, question);

@@ -105,6 +105,41 @@ describe('the compute API on cases sent by someone else', () => {
     expect(firstCool(slow.body) / firstCool(usual.body)).toBeLessThan(0.6);
   });
 
+  test('composes from what it ships as typical, put together by someone else', async () => {
+    const { body: typical } = await server.ask('GET', '/api/compute/typical');
+    expect(typical.families.length).toBeGreaterThanOrEqual(7);
+    for (const [kind, { onPaper }] of Object.entries<{ onPaper: object }>(typical.setups)) {
+      const { id: _id, name: _name, source: _source, ...soft96 } = typical.families[1];
+      const request = { ...composition, body: { ...body, glasses: [soft96] }, setup: onPaper, limits: typical.limits, school: typical.school };
+      const { status, body: answer } = await server.ask('POST', '/api/compute/compose', request);
+      expect({ kind, status, converged: answer.converged }).toEqual({ kind, status: 200, converged: true });
+    }
+  });
+
+  test('tells of a lay-up which glasses touch, and of its coated sheets how they lie', async () => {
+    const coated = { ...body, glasses: [glass, glass], layers: [sheet(0.003), { ...sheet(0.003), glass: 1, coated: 'up' }] };
+    const { body: answer } = await server.ask('POST', '/api/compute/body', coated);
+    expect(answer.contacts).toEqual([{ lower: 0, upper: 1, lower_m: 0.003, upper_m: 0.003 }]);
+    expect(answer.coatings).toEqual([{ layer: 1, state: 'bare', message: expect.stringMatching(/may lift/) }]);
+    const { body: fitted } = await server.ask('POST', '/api/compute/fit', { glasses: coated.glasses, contacts: answer.contacts, evidence: [] });
+    expect(fitted).toMatchObject({ verdict: 'likely', basis: 'estimate' });
+  });
+
+  test('holds any schedule against every limit, in words with figures', async () => {
+    const segments = [
+      { rate_C_per_h: 300, target_C: 800, hold_s: 600 },
+      { rate_C_per_h: null, target_C: 300, hold_s: 0 },
+      { rate_C_per_h: null, target_C: 150, hold_s: 0 },
+    ];
+    const { body: answer } = await server.ask('POST', '/api/compute/check', { ...composition, segments });
+    expect(answer.ok).toBe(false);
+    expect(answer.broken.map(({ limit }: { limit: string }) => limit)).toEqual(expect.arrayContaining(['soakTime', 'setting', 'opening']));
+    for (const { message, value, allowed } of answer.broken) {
+      expect(message).toMatch(/\.$/);
+      expect(value).not.toBe(allowed);
+    }
+  });
+
   test('says so when the glass asks for more than the kiln', async () => {
     const { status, body: answer } = await server.ask('POST', '/api/compute/compose', { ...composition, kiln: { ...kiln, top_C: 700 } });
     expect(status).toBe(422);

@@ -172,6 +172,7 @@ function answerOf(path: string): z.ZodType {
 describe('mutated requests', () => {
   test('are tried on every compute endpoint there is', () => {
     const paths = Object.values(computeApi)
+      .filter(({ method }) => method === 'post')
       .map(({ path }) => path)
       .filter((path) => path.startsWith('/api/compute/'));
     expect(Object.keys(VALID).sort()).toEqual(paths.sort());

@@ -3,8 +3,8 @@ import type { BodyInput } from '../body/body';
 import { coverOf, denseDepth } from '../body/layers';
 import type { Contact } from './fit';
 
-export function contactsOf({ glasses, layers, parts = [] }: BodyInput): Contact[] {
-  const found = new Map<string, Contact>();
+export function contactsOf({ glasses, layers, parts = [] }: BodyInput): Required<Contact>[] {
+  const found = new Map<string, Required<Contact>>();
   const touch = (lower: number, lower_m: number, upper: number, upper_m: number): void => {
     const key = `${lower} ${upper}`;
     if (!found.has(key)) found.set(key, { lower, upper, lower_m, upper_m });

@@ -3,7 +3,7 @@ import { naturalDepth } from '../body/body';
 import type { GlassConstants } from '../glass/constants';
 import { fluidity, logViscosity, viscosityOf } from '../glass/viscosity';
 import { equalHold } from './heatWork';
-import { type Base, reliefLeft } from './relief';
+import { type Base, edgeRounding, reliefLeft } from './relief';
 import { drapeAfter, sagAfter, workToDrape, workToSag } from './sag';
 import { squeezeWork } from './squeeze';
 import { neckRadius, pressedDepth, puddleRadius, throughHole } from './spread';
@@ -14,6 +14,7 @@ export type FlowQuestion =
   | { of: 'equalHold'; hold_s: number; from_C: number; to_C: number }
   | { of: 'naturalDepth' }
   | { of: 'relief'; width_m: number; depth_m: number; work_perPa: number; base?: Base }
+  | { of: 'edgeRounding'; edge_m: number; work_perPa: number }
   | { of: 'sag'; span_m: number; sheet_m: number; work_perPa: number; mould_m?: number; stretching?: number }
   | { of: 'workToSag'; span_m: number; sheet_m: number; drop_m: number; stretching?: number }
   | { of: 'workToSqueeze'; sheet_m: number; radius_m: number; gap_m: number }
@@ -45,6 +46,8 @@ export function askFlow(glass: GlassConstants, question: FlowQuestion): FlowAnsw
       return inUnit('m', naturalDepth(glass));
     case 'relief':
       return inUnit('1', reliefLeft(glass, q.width_m, q.depth_m, q.work_perPa, q.base));
+    case 'edgeRounding':
+      return inUnit('1', edgeRounding(glass, q.edge_m, q.work_perPa));
     case 'sag':
       return inUnit('m', sagAfter(glass, q.span_m / 2, q.sheet_m, q.work_perPa, q.mould_m, q.stretching));
     case 'workToSag':

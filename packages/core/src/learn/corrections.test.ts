@@ -58,6 +58,9 @@ describe('what looks teach', () => {
 
   test('a ladder halves the interval in the logarithm of work', () => {
     const rung = nextRung(1e-2, 4e-2);
+    const seen = (['short', 'past', 'past'] as const).map((outcome, i) => ({ work: [1e-2, 4e-2, 9e-2][i], ...RANGE, work_C: 800, outcome }));
+    expect(learnCorrections(vft, seen).nextWork_perPa).toBeCloseTo(rung, 12);
+    expect(learnCorrections(vft, seen.slice(1)).nextWork_perPa).toBeNull();
     expect(rung).toBeCloseTo(2e-2, 12);
     expect(Math.log(rung / 1e-2)).toBeCloseTo(Math.log(4e-2 / rung), 12);
   });

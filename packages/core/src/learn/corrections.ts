@@ -36,6 +36,8 @@ export interface Learnt {
   correlation: number;
   /** Whether the evidence tells one from the other. */
   separated: boolean;
+  /** Work of the next test, 1/Pa; null until one fell short and one went past. */
+  nextWork_perPa: number | null;
 }
 
 const PRIOR_OFFSET_K = 10;
@@ -95,8 +97,16 @@ export function learnCorrections(vft: Vft, seen: readonly LookSeen[], witnesses:
     offset_sd_K,
     workFactor_sd_log,
     correlation,
+    nextWork_perPa: ladderOf(seen),
     separated: seen.length + witnesses.length > 0 && Math.abs(correlation) < SEPARATED_BELOW && offset_sd_K < PRIOR_OFFSET_K * 0.8,
   };
+}
+
+/** Where the next test should go, from the most that fell short and the least that went past. */
+function ladderOf(seen: readonly LookSeen[]): number | null {
+  const short = seen.filter(({ outcome }) => outcome === 'short').map(({ work }) => work);
+  const past = seen.filter(({ outcome }) => outcome === 'past').map(({ work }) => work);
+  return short.length > 0 && past.length > 0 ? nextRung(Math.max(...short), Math.min(...past)) : null;
 }
 
 /** The next rung of a test ladder: halves, in the logarithm, what lies between work that fell short and work that went past. */

@@ -1,0 +1,26 @@
+/** What ships as typical, for those who put requests together. */
+import {
+  DEFAULT_LIMITS,
+  DEFAULT_SCHOOL,
+  LOOKS,
+  MOULD_MATERIALS,
+  PURPOSES,
+  SETUPS,
+  SETUP_NAMES,
+  type SetUpKind,
+  TYPICAL_FAMILIES,
+  withPaper,
+} from '@torvin/core';
+import type { AnswerOf } from '@torvin/schema';
+import type { computeApi } from '@torvin/schema/server';
+
+export const typical = (): AnswerOf<typeof computeApi.computeTypical> => ({
+  families: [...TYPICAL_FAMILIES],
+  setups: Object.fromEntries(
+    (Object.keys(SETUPS) as SetUpKind[]).map((kind) => [kind, { name: SETUP_NAMES[kind], setup: SETUPS[kind], onPaper: withPaper(SETUPS[kind]) }]),
+  ),
+  moulds: MOULD_MATERIALS,
+  looks: Object.fromEntries(LOOKS.map((look) => [look, { name: PURPOSES[look].name, reaches: PURPOSES[look].reaches, spares: PURPOSES[look].spares }])),
+  school: DEFAULT_SCHOOL,
+  limits: DEFAULT_LIMITS,
+});
