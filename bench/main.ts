@@ -75,7 +75,8 @@ function engine(): void {
     `${((bare_ms * 1e6) / steps / nodes).toFixed(1)} ns a node and step, ${(bare_ms / unit_ms).toFixed(2)} yardsticks`,
   );
   process.stdout.write(`error-controlled against the fixed steps of the reference: ${stepError(simulationOf(thick, plan.segments))}\n`);
-  process.stdout.write(`allocated in the stepping loop: ${allocated(false)} bytes a step of heat, ${allocated(true)} with stress\n`);
+  const withStress = allocated(true);
+  process.stdout.write(`allocated, what a run sets up included: ${allocated(false)} bytes a step of heat, ${withStress} with stress\n`);
   report('the same on its shelf', shelf_ms, `${(shelf_ms / bare_ms).toFixed(2)} of the bare one`);
   for (const [name, firing] of [
     ['two 3 mm sheets', sheets(2, 0.003)],

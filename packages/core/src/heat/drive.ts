@@ -14,6 +14,23 @@ export interface Drive {
   longest_s: number;
   rate_K_per_s: number;
   end_C: number;
+  /** What the kiln is asked for: a rate, K/s positive, towards a target; and the rate it can go at from at_C. */
+  asked_K_per_s: number;
+  target_C: number;
+  at_C: number;
+  kiln_K_per_s: number;
 }
 
-export const driveFrom = (kiln_C: number): Drive => ({ dt_s: 0, from_C: kiln_C, to_C: kiln_C, t_s: 0, longest_s: 0, rate_K_per_s: 0, end_C: kiln_C });
+export const driveFrom = (kiln_C: number): Drive => ({
+  dt_s: 0,
+  from_C: kiln_C,
+  to_C: kiln_C,
+  t_s: 0,
+  longest_s: 0,
+  rate_K_per_s: 0,
+  end_C: kiln_C,
+  asked_K_per_s: 0,
+  target_C: kiln_C,
+  at_C: kiln_C,
+  kiln_K_per_s: 0,
+});

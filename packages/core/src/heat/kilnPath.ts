@@ -4,6 +4,7 @@
  * firing. Without kiln constants the kiln is ideal and follows any rate that is not null.
  */
 import { type KilnConstants, fullPowerHeating, naturalCooling } from '../kiln/kiln';
+import type { Drive } from './drive';
 
 /** The longest step and the most that the kiln may change in it, s and K. */
 export interface StepCaps {
@@ -22,9 +23,12 @@ export const SHORTEST_STEP_S = 1;
 /** Below this the kiln is not getting anywhere, K/s (0.1 K/h). */
 export const STALLED_K_PER_S = 0.1 / 3600;
 
-/** The rate, K/s positive, at which the kiln really goes towards target_C; never negative. */
-export function kilnRate(kiln: KilnConstants | undefined, at_C: number, target_C: number, asked_K_per_s: number): number {
-  if (!kiln) return asked_K_per_s;
-  const best = target_C > at_C ? fullPowerHeating(kiln, at_C) : naturalCooling(kiln, at_C);
-  return Math.max(0, Math.min(asked_K_per_s, best));
+/** Sets the rate at which the kiln really goes from where the drive asks towards its target, K/s positive; never negative. */
+export function findKilnRate(kiln: KilnConstants | undefined, drive: Drive): void {
+  if (!kiln) {
+    drive.kiln_K_per_s = drive.asked_K_per_s;
+    return;
+  }
+  const best = drive.target_C > drive.at_C ? fullPowerHeating(kiln, drive.at_C) : naturalCooling(kiln, drive.at_C);
+  drive.kiln_K_per_s = Math.max(0, Math.min(drive.asked_K_per_s, best));
 }

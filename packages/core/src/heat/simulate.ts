@@ -12,7 +12,7 @@ import type { Segment } from '../schedule/segment';
 import { type ConductorState, conductor } from './conduct';
 import { driveFrom } from './drive';
 import type { Face } from './exchange';
-import { CONTROLLED_STEPS, FIXED_STEPS, SHORTEST_STEP_S, STALLED_K_PER_S, STEP_TOLERANCE_K, kilnRate } from './kilnPath';
+import { CONTROLLED_STEPS, FIXED_STEPS, SHORTEST_STEP_S, STALLED_K_PER_S, STEP_TOLERANCE_K, findKilnRate } from './kilnPath';
 import { type Shape, type StackLayer, meshOf } from './stack';
 import type { SegmentFigures, Series } from './figures';
 import { type WatchState, watcher } from './watch';
@@ -171,16 +171,20 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
     const { rate_C_per_h, target_C } = segments[index];
     const asked = rate_C_per_h === null ? Infinity : perSecond(rate_C_per_h);
     const direction = Math.sign(target_C - now.kiln_C);
+    drive.asked_K_per_s = asked;
+    drive.target_C = target_C;
     while (now.kiln_C !== target_C) {
-      const here = kilnRate(kiln, now.kiln_C, target_C, asked);
-      const ahead = now.kiln_C + (direction * Math.min(largestStep_K, here * largestStep_s)) / 2;
-      const rate = kilnRate(kiln, ahead, target_C, asked);
+      drive.at_C = now.kiln_C;
+      findKilnRate(kiln, drive);
+      drive.at_C = now.kiln_C + (direction * Math.min(largestStep_K, drive.kiln_K_per_s * largestStep_s)) / 2;
+      findKilnRate(kiln, drive);
+      const rate = drive.kiln_K_per_s;
       const left = Math.abs(target_C - now.kiln_C);
       if (!(rate > STALLED_K_PER_S) || now.t_s > LONGEST_FIRING_S) {
         stalled = { segment: index, at_C: now.kiln_C };
         return;
       }
-      if (rate < asked * 0.999 && rate_C_per_h !== null) watch.fellBehind(rate);
+      if (rate < asked * 0.999 && rate_C_per_h !== null) watch.fellBehind();
       const dt_s = Math.min(largestStep_s, largestStep_K / rate, left / rate);
       drive.longest_s = dt_s;
       drive.rate_K_per_s = direction * rate;

@@ -55,6 +55,6 @@ export function formatMass(kilograms: number, system: 'metric' | 'imperial'): Fi
   return kilograms < 1 ? { figure: round(kilograms * 1e3, 0), unit: 'g' } : { figure: round(kilograms, 2), unit: 'kg' };
 }
 
-export const formatStress = (pascals: number): Figure => ({ figure: round(pascals / 1e6, 1), unit: 'MPa' });
+export const formatStress = (pascals: number): Figure => ({ figure: round(pascals / 1e6, pascals < 1e6 ? 2 : 1), unit: 'MPa' });
 
 const trimZeros = (written: string): string => (written.includes('.') ? written.replace(/\.?0+$/, '') : written);
