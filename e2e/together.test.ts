@@ -8,6 +8,8 @@ const { studio } = here;
 async function openFirstRun(): Promise<Visitor> {
   const visitor = await Visitor.open(here.browser, PHONE);
   visitor.expectedStatuses.add(409);
+  // As in two windows side by side: neither comes to the front, so neither looks for news on that account.
+  await visitor.page.evaluateOnNewDocument(() => window.addEventListener('visibilitychange', (event) => event.stopImmediatePropagation(), true));
   await visitor.page.goto(studio.address);
   await visitor.press('piece-link');
   await visitor.press('open-run');
