@@ -1,6 +1,6 @@
 /** A kiln, a body and a case that the core's tests share. Not exported from the package. */
 import { evenSheets } from './body/layers';
-import { TYPICAL_FAMILIES } from './glass/families';
+import { type GlassFamily, TYPICAL_FAMILIES } from './glass/families';
 import type { GlassConstants } from './glass/constants';
 import type { SimulationInput } from './heat/simulate';
 import type { KilnConstants } from './kiln/kiln';
@@ -9,6 +9,12 @@ import { DEFAULT_LIMITS } from './schedule/limits';
 import { BARE_SHELF } from './schedule/setups';
 
 export const SOFT_90 = TYPICAL_FAMILIES[0];
+
+export const familyOfId = (id: string): GlassFamily => {
+  const family = TYPICAL_FAMILIES.find((one) => one.id === id);
+  if (!family) throw new Error(`No typical family '${id}'.`);
+  return family;
+};
 
 export const STUDIO_KILN: KilnConstants = {
   top_C: 900,

@@ -1,5 +1,4 @@
-import { SOFT_90 } from '../testCases';
-import { familyOfId } from '../glass/families';
+import { SOFT_90, familyOfId } from '../testCases';
 import { type BodyInput, bodyFigures, coarsestEdge, mainGlass, naturalDepth } from './body';
 import { type Footprint, crossesItself, footprintArea, footprintPerimeter, footprintSpan, grownArea } from './footprint';
 import type { Layer } from './layers';

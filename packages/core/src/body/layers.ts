@@ -31,8 +31,6 @@ export interface Part {
 
 /** Share of its diameter that a row of round rods comes to. */
 export const ROW_OF_RODS = Math.PI / 4;
-/** Share of the space that loose grains fill. */
-export const LOOSE_GRAINS = 0.55;
 const TYPICAL_GRAIN_M = { frit: 0.003, powder: 0.0002 };
 
 /** Whole sheets of one glass, index 0 at the bottom. */
@@ -52,20 +50,6 @@ export function denseDepth(layer: Layer, glasses: readonly GlassConstants[]): nu
     case 'frit':
     case 'powder':
       return layer.perArea_kg_m2 / glasses[layer.glass].density_kg_m3;
-  }
-}
-
-/** Depth where the layer lies before firing, m. */
-export function loftedDepth(layer: Layer, glasses: readonly GlassConstants[]): number {
-  switch (layer.form) {
-    case 'rod':
-    case 'stringer':
-      return layer.diameter_m;
-    case 'frit':
-    case 'powder':
-      return Math.max(denseDepth(layer, glasses) / LOOSE_GRAINS, layer.perArea_kg_m2 > 0 ? grainOf(layer) : 0);
-    default:
-      return layer.thickness_m;
   }
 }
 

@@ -1,6 +1,5 @@
-import { SOFT_90 } from '../testCases';
+import { SOFT_90, familyOfId } from '../testCases';
 import type { BodyInput } from '../body/body';
-import { familyOfId } from '../glass/families';
 import type { GlassConstants } from '../glass/constants';
 import { coatingFindings, exposedCoatings } from './coating';
 import { contactsOf } from './contacts';

@@ -59,9 +59,3 @@ export const TYPICAL_FAMILIES: readonly GlassFamily[] = [
     conductivity_W_mK: 0.9,
   },
 ];
-
-export const familyOfId = (id: string): GlassFamily => {
-  const family = TYPICAL_FAMILIES.find((one) => one.id === id);
-  if (!family) throw new Error(`No typical family '${id}'.`);
-  return family;
-};

@@ -67,16 +67,24 @@ export function evaluate(
   series = false,
   simulate: (input: SimulationInput) => SimulationResult = simulateFiring,
 ): Evaluation {
-  const simulation = simulate(simulationOf(firing, segments, series));
+  const input = simulationOf(firing, segments, series);
+  const simulation = simulate(input);
   const figures = simulation.segments;
   const under = figures.reduce((sum, one) => sum + one.heatWorkUnder, 0);
   const top = figures.reduce((sum, one) => sum + one.heatWorkTop, 0);
   const mean = figures.reduce((sum, one) => sum + one.heatWork, 0);
   const work = { least: Math.min(under, mean, top), mean, most: Math.max(under, mean, top) };
-  return { simulation, readings: readingsOf(firing, segments, simulation, work), work };
+  return { simulation, readings: readingsOf(firing, segments, input.segments, simulation, work), work };
 }
 
-function readingsOf(firing: FiringCase, segments: readonly Segment[], simulation: SimulationResult, work: Evaluation['work']): Reading[] {
+/** The kiln's top is held against what is keyed; everything else against what the glass feels, the controller's offset taken off. */
+function readingsOf(
+  firing: FiringCase,
+  keyed: readonly Segment[],
+  segments: readonly Segment[],
+  simulation: SimulationResult,
+  work: Evaluation['work'],
+): Reading[] {
   const { body, kiln, limits } = firing;
   const glass = glassOf(firing);
   const vft = viscosityOf(glass);
@@ -89,7 +97,7 @@ function readingsOf(firing: FiringCase, segments: readonly Segment[], simulation
 
   const hottest = hottestSegment(segments);
   const soak = soakSegment(vft, segments);
-  segments.forEach((segment, i) => {
+  keyed.forEach((segment, i) => {
     if (segment.target_C > kiln.top_C) read('kilnTop', i, segment.target_C, kiln.top_C, 'C');
   });
   figures.forEach((one, i) => {

@@ -1,6 +1,5 @@
-import { SOFT_90, STUDIO_KILN, sheetsOf } from '../testCases';
+import { SOFT_90, STUDIO_KILN, sheetsOf, familyOfId } from '../testCases';
 import { restrainedDifference, restrainedStress } from '../glass/constants';
-import { familyOfId } from '../glass/families';
 import { rateWithin, slabLag } from '../heat/quasiSteady';
 import { acrossLag } from '../kiln/kiln';
 import { brokenOf, evaluate, marginOf } from './check';

@@ -44,7 +44,7 @@ export const DEFAULT_LIMITS: Limits = {
   leastSoak_s: 1800,
   residual_Pa: 1e6,
   works: TYPICAL_WORKS,
-  // No glass stays clear for longer; one that hazes easily is given less.
+  // A typical figure without much proof behind it; a glass that hazes easily is given less.
   haze_s: 8 * 3600,
   coating_s: 4200,
   pocket: TYPICAL_POCKET,

@@ -1,9 +1,8 @@
 /** The landmarks: where the uncorrected engine must land for soft sheet 90 and for the other families. */
-import { STUDIO_KILN, sheetsOf } from '../testCases';
-import { familyOfId } from '../glass/families';
+import { STUDIO_KILN, sheetsOf, familyOfId } from '../testCases';
 import type { KilnConstants } from '../kiln/kiln';
 import { LOOKS, type Look, type Shaping } from '../look/purpose';
-import { brokenOf } from './check';
+import { brokenOf, evaluate } from './check';
 import { type Composed, compose } from './compose';
 import type { FiringCase } from './firingCase';
 import type { Role } from './segment';
@@ -157,6 +156,8 @@ describe('what a case asks for', () => {
     const offset = composed({ ...caseOf('fullFuse', 0.006), corrections: { offset_K: 8, workFactor: 1 } });
     offset.segments.forEach((segment, i) => expect(segment.target_C).toBeCloseTo(plain.segments[i].target_C + 8, 9));
     expect(offset.evaluation.work).toEqual(plain.evaluation.work);
+    const far: FiringCase = { ...caseOf('fullFuse', 0.006), corrections: { offset_K: 50, workFactor: 1 } };
+    expect(evaluate(far, composed(far).segments).readings).toEqual(plain.evaluation.readings);
   });
 
   test('a studio whose work needs half as much again gets it', () => {

@@ -99,8 +99,7 @@ export function plateStress(
   const weightArm = weight.map((one, i) => one * arm[i]);
   const weightArm2 = weight.map((one, i) => one * arm[i] ** 2);
   /** What the step's balance gives, uniform and per height, and the curvature taken on so far. */
-  const bow = { strain: 0.5, bend: 0.5, curvature: 0.5 };
-  bow.curvature = 0;
+  const bow = { strain: 0, bend: 0, curvature: 0 };
 
   for (let i = 0; i < n; i += 1)
     forget(i, Math.max(temperature[i], temperatureAt(viscosityOf(glasses[Math.min(i, glasses.length - 1)]), LOG_VISCOSITY.strain)));

@@ -25,6 +25,3 @@ export const edgeOn = (
 export function lookedThrough(glass: GlassConstants, layers: readonly { depth_m: number; first_Pa: number; second_Pa: number }[]): number {
   return layers.reduce((sum, { depth_m, first_Pa, second_Pa }) => sum + retardation(glass, first_Pa - second_Pa, depth_m), 0);
 }
-
-/** Stress difference that gives a retardation over a path, Pa. */
-export const stressFor = (glass: GlassConstants, retardation_nm: number, path_m: number): number => retardation_nm / NM_PER_M / (stressOptical(glass) * path_m);

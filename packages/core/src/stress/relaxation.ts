@@ -72,9 +72,3 @@ export function stressTimeTerms(glass: GlassConstants, { activation_K, nonLinear
     offset: activation_K / (glass.annealing_C + KELVIN_AT_0_C),
   };
 }
-
-/** Mean stress relaxation time, s, at a temperature and a fictive temperature, °C; η/G at the annealing point. */
-export function stressTime(glass: GlassConstants, relaxation: RelaxationConstants): (T_C: number, Tf_C: number) => number {
-  const { atAnnealing_s, byT_K, byTf_K, offset } = stressTimeTerms(glass, relaxation);
-  return (T_C, Tf_C) => atAnnealing_s * Math.exp(byT_K / (T_C + KELVIN_AT_0_C) + byTf_K / (Tf_C + KELVIN_AT_0_C) - offset);
-}
