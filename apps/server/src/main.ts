@@ -10,6 +10,7 @@ import { configFrom } from './config';
 import { openDatabase } from './db/open';
 import { seedDemo } from './db/seed';
 import { createApp } from './http/app';
+import { sweepDeleted } from './store/pieces';
 
 const here = dirname(fileURLToPath(import.meta.url));
 const root = join(here, '..', '..');
@@ -19,6 +20,7 @@ const config = configFrom(process.env, root);
 const opened = openDatabase(config.dataDir, join(here, 'migrations'));
 const pool = computePool(new URL('./computeWorker.mjs', import.meta.url));
 seedDemo(opened.db, Date.now());
+sweepDeleted(opened.db, Date.now());
 const app = createApp({ opened, pool, dataDir: config.dataDir, version, log, webDir: join(root, 'apps', 'web', 'dist') });
 
 const server = await listen(app, config.host, config.port);

@@ -21,7 +21,8 @@ import { type Composed, compose } from './schedule/compose';
 import { DEFAULT_SCHOOL, type FiringCase, wantedWork } from './schedule/firingCase';
 import { DEFAULT_LIMITS } from './schedule/limits';
 import { BARE_SHELF } from './schedule/setups';
-import type { Segment } from './schedule/segment';
+import { type EqualWork, equalWork } from './schedule/equalWork';
+import type { PurposefulSegment, Segment } from './schedule/segment';
 
 function valueOf<T>(outcome: Outcome<T>): T {
   if (!outcome.ok) throw new ProblemError(outcome.problem);
@@ -43,6 +44,20 @@ export function createEngine() {
     evaluate({ firing, segments, series }: { firing: FiringCase; segments: Segment[]; series?: boolean }): Evaluation {
       valueOf(wantedWork(firing));
       return evaluate(firing, segments, series, remembering);
+    },
+    equalWork: ({
+      firing,
+      segments,
+      target_C,
+      work_perPa,
+    }: {
+      firing: FiringCase;
+      segments: PurposefulSegment[];
+      target_C: number;
+      work_perPa: number;
+    }): EqualWork => {
+      valueOf(wantedWork(firing));
+      return equalWork(firing, segments, target_C, work_perPa, remembering);
     },
     kilnFit: ({ readings, ambient_C }: { readings: KilnReading[]; ambient_C: number }): KilnFit => valueOf(fitKiln(readings, ambient_C)),
     spreadFit: ({ readings, limit_K }: { readings: SpreadReading[]; limit_K: number }): SpreadFit => valueOf(fitSpread(readings, limit_K)),

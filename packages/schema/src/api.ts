@@ -1,7 +1,12 @@
 /** The HTTP interface as one table: the server routes by it, the web app calls by it, OpenAPI is written from it. */
 import { z } from 'zod';
 import {
+  BasedOnSchema,
+  DoneSchema,
+  FiringChangeSchema,
   FiringDetailSchema,
+  FiringPageSchema,
+  FiringQuerySchema,
   FiringSchema,
   NewFiringSchema,
   NewPieceSchema,
@@ -9,18 +14,22 @@ import {
   PieceChangeSchema,
   PieceSchema,
   SavedScheduleSchema,
+  ScheduleNameSchema,
   ScheduleSchema,
+  ScheduleVersionSchema,
   StudioSchema,
 } from './documents';
-import { ShelvesSchema } from './records';
+import { ControllerSchema, FamilyChangeSchema, FamilySchema, GlassSchema, KilnSchema, ShelvesSchema, StripTestSchema } from './records';
 
 export interface Endpoint<Request extends z.ZodType | undefined = z.ZodType | undefined, Answer extends z.ZodType = z.ZodType> {
-  method: 'get' | 'post' | 'put';
+  method: 'get' | 'post' | 'put' | 'delete';
   /** In Express's notation. */
   path: string;
   summary: string;
   request: Request;
   answer: Answer;
+  /** What may stand after the question mark. */
+  query?: z.ZodType;
 }
 
 export const get = <A extends z.ZodType>(path: string, summary: string, answer: A): Endpoint<undefined, A> => ({
@@ -31,7 +40,7 @@ export const get = <A extends z.ZodType>(path: string, summary: string, answer: 
   answer,
 });
 export const send = <R extends z.ZodType, A extends z.ZodType>(
-  method: 'post' | 'put',
+  method: 'post' | 'put' | 'delete',
   path: string,
   summary: string,
   request: R,
@@ -44,17 +53,36 @@ export const send = <R extends z.ZodType, A extends z.ZodType>(
   answer,
 });
 
+const NothingSchema = z.strictObject({});
+const AwaySchema = z.strictObject({ away: z.boolean() });
+
 export const HealthSchema = z.object({ ok: z.literal(true), version: z.string(), dataDir: z.string(), schema: z.number().int() });
 
 export const api = {
   health: get('/api/health', 'Whether the server is up, and where its data lies', HealthSchema),
   studio: get('/api/studio', "The studio's settings", StudioSchema),
   saveStudio: send('put', '/api/studio', "Replaces the studio's settings", StudioSchema, StudioSchema),
-  shelves: get('/api/shelves', 'Glass families, glasses, kilns and controllers', ShelvesSchema),
+  shelves: get('/api/shelves', 'Glass families, glasses, strip tests, kilns and controllers', ShelvesSchema),
+  saveFamily: send('put', '/api/families/:id', 'Adds or changes a glass family', FamilyChangeSchema, FamilySchema),
+  saveGlass: send('put', '/api/glasses/:id', 'Adds or changes a glass', GlassSchema, GlassSchema),
+  saveKiln: send('put', '/api/kilns/:id', 'Adds or changes a kiln', KilnSchema, KilnSchema),
+  saveController: send('put', '/api/controllers/:id', 'Adds or changes a controller', ControllerSchema, ControllerSchema),
+  putAway: send('post', '/api/shelves/:id/away', 'Puts a record away, or back; what was made with it keeps it', AwaySchema, ShelvesSchema),
+  addStripTest: send('post', '/api/strip-tests', "Records a strip test of the studio's own", StripTestSchema, StripTestSchema),
   pieces: get('/api/pieces', 'All pieces, newest change first', z.array(PieceSchema)),
   piece: get('/api/pieces/:id', 'One piece', PieceSchema),
   createPiece: send('post', '/api/pieces', 'Makes a piece; repeated with the same id it does nothing', NewPieceSchema, PieceSchema),
   savePiece: send('put', '/api/pieces/:id', 'Changes a piece; 409 with the current piece when based on an older version', PieceChangeSchema, PieceSchema),
+  undoPiece: send('post', '/api/pieces/:id/undo', 'Takes the last change of a piece back', BasedOnSchema, PieceSchema),
+  redoPiece: send('post', '/api/pieces/:id/redo', 'Does again what undo took back', BasedOnSchema, PieceSchema),
+  deletePiece: send(
+    'delete',
+    '/api/pieces/:id',
+    'Deletes a piece; it can be brought back for 30 days, its firings stay in the Notebook',
+    BasedOnSchema,
+    DoneSchema,
+  ),
+  restorePiece: send('post', '/api/pieces/:id/restore', 'Brings a deleted piece back', NothingSchema, PieceSchema),
   saveSchedule: send(
     'post',
     '/api/pieces/:id/schedules',
@@ -62,10 +90,15 @@ export const api = {
     NewScheduleSchema,
     SavedScheduleSchema,
   ),
+  versions: get('/api/pieces/:id/schedules', 'The schedule versions of a piece, newest first', z.array(ScheduleVersionSchema)),
   schedule: get('/api/schedules/:id', 'One schedule version as it was made', ScheduleSchema),
-  firings: get('/api/firings', 'All firings, newest first', z.array(FiringSchema)),
+  nameSchedule: send('put', '/api/schedules/:id/name', 'Names a schedule version', ScheduleNameSchema, ScheduleSchema),
+  firings: { ...get('/api/firings', 'Firings, newest first, a page at a time', FiringPageSchema), query: FiringQuerySchema },
   firing: get('/api/firings/:id', 'One firing with the schedule it ran', FiringDetailSchema),
   recordFiring: send('post', '/api/firings', 'Records a firing; repeated with the same id it does nothing', NewFiringSchema, FiringSchema),
+  saveFiring: send('put', '/api/firings/:id', 'Changes what is told of a firing', FiringChangeSchema, FiringDetailSchema),
+  deleteFiring: send('delete', '/api/firings/:id', 'Deletes a firing; it can be brought back for 30 days', BasedOnSchema, DoneSchema),
+  restoreFiring: send('post', '/api/firings/:id/restore', 'Brings a deleted firing back', NothingSchema, FiringSchema),
 } as const;
 
 export type AnswerOf<E extends Endpoint> = z.output<E['answer']>;

@@ -11,9 +11,6 @@ const corner = z.tuple([quantity('x', 'm', -2, 2), quantity('y', 'm', -2, 2)]).r
 const rectangle = z.strictObject({ shape: z.literal('rectangle'), width_m: quantity('Width', 'm', 0.01, 2), length_m: quantity('Length', 'm', 0.01, 2) });
 const disc = z.strictObject({ shape: z.literal('disc'), diameter_m: quantity('Diameter', 'm', 0.01, 2) });
 
-/** The outlines that a piece can be given on its form. */
-export const PieceFootprintSchema = z.discriminatedUnion('shape', [rectangle, disc]);
-
 export const FootprintSchema = z.discriminatedUnion('shape', [
   rectangle,
   disc,

@@ -209,7 +209,7 @@ export const CorrectionsAnswerSchema = z.object({
 });
 
 export const TypicalSchema = z.object({
-  families: z.array(FamilySchema),
+  families: z.array(FamilySchema.omit({ version: true })),
   setups: z.record(z.string(), z.object({ name: z.string(), setup: SetUpSchema, onPaper: SetUpSchema })),
   moulds: z.record(z.string(), z.object({ name: z.string(), expansion_perK: z.number(), note: z.string().optional() })),
   looks: z.record(z.string(), z.object({ name: z.string(), reaches: z.string(), spares: z.string() })),

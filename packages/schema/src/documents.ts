@@ -1,53 +1,85 @@
 /** A studio's own documents: pieces, schedule versions, firings and settings. */
+import { LAYERS_AT_MOST, LAYER_FORMS, LOOKS, type LaidLayer, type PieceDocument, type PlannedStep, SETUP_KINDS, STEPS_AT_MOST } from '@torvin/core';
 import { z } from 'zod';
 import { EvaluationSchema } from './results';
-import { DEEPEST_BODY_M, PieceFootprintSchema } from './bodyInput';
-import { FiringCaseSchema, SchoolSchema } from './firingInput';
+import { DEEPEST_BODY_M, FootprintSchema } from './bodyInput';
+import { FiringCaseSchema, SchoolSchema, ShapingSchema } from './firingInput';
 import { PurposefulSegmentSchema, SEGMENTS_AT_MOST } from './heatInput';
 import { id, instant, oneOf, quantity, words } from './quantity';
 import { ControllerSchema } from './records';
 
-export const LAYERS_AT_MOST = 4;
-export const SHEET_RANGE_M = { least: 0.001, most: 0.025 } as const;
+export const SHEET_RANGE_M = { least: 0.0005, most: 0.025 } as const;
 export const SIZE_RANGE_M = { least: 0.02, most: 2 } as const;
+export const ROD_RANGE_M = { least: 0.0005, most: 0.05 } as const;
+export const GRAIN_RANGE_KG_M2 = { least: 0.01, most: 50 } as const;
+export const OVERHANG_RANGE_M = { least: 0, most: 0.05 } as const;
+export const COVER_RANGE = { least: 0.01, most: 1 } as const;
+export const PIECES_AT_MOST = 500;
 
-export const LayerSchema = z.strictObject({
-  id,
-  glassId: words('Glass', 60, 1),
-  thickness_m: quantity('Thickness', 'm', SHEET_RANGE_M.least, SHEET_RANGE_M.most),
-});
-export type Layer = z.infer<typeof LayerSchema>;
+const recordId = (name: string) => words(name, 60, 1);
+const laid = { id, glassId: recordId('Glass'), name: words('Name of the layer', 40, 1).optional() };
+const sheet_m = quantity('Thickness', 'm', SHEET_RANGE_M.least, SHEET_RANGE_M.most);
+const cover = quantity('Cover', '', COVER_RANGE.least, COVER_RANGE.most);
+const rod = { ...laid, diameter_m: quantity('Diameter', 'm', ROD_RANGE_M.least, ROD_RANGE_M.most), cover: cover.optional() };
+const grains = {
+  ...laid,
+  perArea_kg_m2: quantity('Mass per area', 'kg/m²', GRAIN_RANGE_KG_M2.least, GRAIN_RANGE_KG_M2.most),
+  grain_m: quantity('Grain', 'm', 1e-5, 0.03).optional(),
+  cover: cover.optional(),
+};
+
+export const LaidLayerSchema = z.discriminatedUnion('form', [
+  z.strictObject({ form: z.literal('sheet'), ...laid, thickness_m: sheet_m, coated: oneOf('Coated side', ['up', 'down']).optional() }),
+  z.strictObject({
+    form: z.literal('cap'),
+    ...laid,
+    thickness_m: sheet_m,
+    overhang_m: quantity('Overhang', 'm', OVERHANG_RANGE_M.least, OVERHANG_RANGE_M.most).optional(),
+  }),
+  z.strictObject({
+    form: z.literal('pieces'),
+    ...laid,
+    thickness_m: sheet_m,
+    cover,
+    count: quantity('Number of pieces', '', 1, PIECES_AT_MOST).int({ error: 'The number of pieces must be whole.' }),
+  }),
+  z.strictObject({ form: z.literal('rod'), ...rod }),
+  z.strictObject({ form: z.literal('stringer'), ...rod }),
+  z.strictObject({ form: z.literal('frit'), ...grains }),
+  z.strictObject({ form: z.literal('powder'), ...grains }),
+]) satisfies z.ZodType<LaidLayer>;
 
 export const StepSchema = z.strictObject({
   id,
-  look: oneOf('Look', ['fullFuse']),
-  setup: oneOf('Set-up', ['bareShelf']),
-  kilnId: words('Kiln', 60, 1),
-  controllerId: words('Controller', 60, 1),
+  look: oneOf('Look', LOOKS),
+  setup: z.strictObject({ kind: oneOf('Set-up', SETUP_KINDS), paper: z.boolean(), shaping: ShapingSchema.optional() }),
+  kilnId: recordId('Kiln'),
+  controllerId: recordId('Controller'),
   school: SchoolSchema,
-  /** The schedule in use, and the computed one it goes back to. */
   scheduleId: id.nullable(),
   computedId: id.nullable(),
-});
+}) satisfies z.ZodType<PlannedStep>;
 export type Step = z.infer<typeof StepSchema>;
+
+const deepest = (layers: readonly LaidLayer[]): number =>
+  layers.reduce((sum, layer) => sum + ('thickness_m' in layer ? layer.thickness_m : 'diameter_m' in layer ? layer.diameter_m : layer.perArea_kg_m2 / 2500), 0);
 
 export const PieceDocSchema = z
   .strictObject({
-    schemaVersion: z.literal(1),
-    footprint: PieceFootprintSchema,
-    /** The sizes as they were typed, kept beside the metres. */
+    schemaVersion: z.literal(2),
+    footprint: FootprintSchema,
+    dammed: z.boolean(),
     typed: z.record(z.string().max(20), z.string().max(40)),
-    /** Index 0 at the bottom. */
     layers: z
-      .array(LayerSchema)
-      .min(1, { error: 'A piece needs at least one sheet.' })
-      .max(LAYERS_AT_MOST, { error: `At most ${LAYERS_AT_MOST} sheets.` }),
-    steps: z.array(StepSchema).max(1),
+      .array(LaidLayerSchema)
+      .min(1, { error: 'A piece needs at least one layer.' })
+      .max(LAYERS_AT_MOST, { error: `At most ${LAYERS_AT_MOST} layers.` }),
+    steps: z.array(StepSchema).max(STEPS_AT_MOST, { error: `At most ${STEPS_AT_MOST} firings.` }),
   })
-  .refine((doc) => doc.layers.reduce((sum, layer) => sum + layer.thickness_m, 0) <= DEEPEST_BODY_M + 1e-9, {
+  .refine((doc) => deepest(doc.layers) <= DEEPEST_BODY_M + 1e-9, {
     path: ['layers'],
-    error: `The sheets together may be at most ${DEEPEST_BODY_M * 1e3} mm deep.`,
-  });
+    error: `The layers together may be at most ${DEEPEST_BODY_M * 1e3} mm deep.`,
+  }) satisfies z.ZodType<PieceDocument>;
 export type PieceDoc = z.infer<typeof PieceDocSchema>;
 
 const pieceName = words('Name', 80, 1);
@@ -60,15 +92,21 @@ export const PieceSchema = z.object({
   doc: PieceDocSchema,
   createdAt: instant,
   updatedAt: instant,
+  /** What undo and redo would take back or do again, in a few words; null where there is nothing. */
+  undo: z.string().nullable(),
+  redo: z.string().nullable(),
 });
 export type Piece = z.infer<typeof PieceSchema>;
 
 export const NewPieceSchema = z.strictObject({ id, name: pieceName, doc: PieceDocSchema });
 export type NewPiece = z.infer<typeof NewPieceSchema>;
 
-/** version is the one the change was based on. */
-export const PieceChangeSchema = z.strictObject({ version, name: pieceName, doc: PieceDocSchema });
-export type PieceChange = z.infer<typeof PieceChangeSchema>;
+/** version is the one the change was based on; what says in a few words what was done, for undo. */
+export const PieceChangeSchema = z.strictObject({ version, name: pieceName, doc: PieceDocSchema, what: words('What was done', 80).default('change') });
+export type PieceChange = z.input<typeof PieceChangeSchema>;
+
+export const BasedOnSchema = z.strictObject({ version });
+export const DoneSchema = z.object({ ok: z.literal(true) });
 
 export const NewScheduleSchema = z.strictObject({
   id,
@@ -80,19 +118,36 @@ export const NewScheduleSchema = z.strictObject({
 });
 export type NewSchedule = z.infer<typeof NewScheduleSchema>;
 
+/** A layer as it is drawn and named: dense depth where it lies, the share of the outline it covers. */
+export const DrawnLayerSchema = z.object({
+  name: z.string(),
+  colour: z.string(),
+  thickness_m: z.number(),
+  form: z.enum(LAYER_FORMS).optional(),
+  cover: z.number().optional(),
+  count: z.number().optional(),
+  coated: z.enum(['up', 'down']).optional(),
+});
+export type DrawnLayer = z.infer<typeof DrawnLayerSchema>;
+
 /** What a schedule was made from, kept so that later edits of records do not change the past. */
 export const SnapshotSchema = z.object({
   firing: FiringCaseSchema,
   familyName: z.string(),
   kilnName: z.string(),
   controller: ControllerSchema,
-  layers: z.array(z.object({ name: z.string(), colour: z.string(), thickness_m: z.number() })),
+  layers: z.array(DrawnLayerSchema),
+  /** Which of the named set-ups it stood in; older snapshots knew one only. */
+  setup: z.object({ kind: z.enum(SETUP_KINDS), paper: z.boolean() }).default({ kind: 'bareShelf', paper: false }),
   engine: z.string(),
 });
 export type Snapshot = z.infer<typeof SnapshotSchema>;
 
+const scheduleName = words('Name of the version', 60);
+
 export const ScheduleSchema = z.object({
   id,
+  name: scheduleName,
   pieceId: id,
   stepId: id,
   parentId: id.nullable(),
@@ -103,6 +158,18 @@ export const ScheduleSchema = z.object({
   createdAt: instant,
 });
 export type Schedule = z.infer<typeof ScheduleSchema>;
+
+/** One version as lists show it. */
+export const ScheduleVersionSchema = ScheduleSchema.pick({ id: true, name: true, stepId: true, parentId: true, origin: true, createdAt: true }).extend({
+  work_C: z.number(),
+  work_s: z.number(),
+  total_s: z.number(),
+  kilnName: z.string(),
+  firings: z.number().int(),
+});
+export type ScheduleVersion = z.infer<typeof ScheduleVersionSchema>;
+
+export const ScheduleNameSchema = z.strictObject({ name: scheduleName });
 
 export const SavedScheduleSchema = z.object({ piece: PieceSchema, schedule: ScheduleSchema });
 export type SavedSchedule = z.infer<typeof SavedScheduleSchema>;
@@ -122,18 +189,36 @@ const zone = words('Time zone', 60, 1).refine(
   { error: ({ input }) => `'${String(input)}' is not a time zone; write for example Europe/Lisbon.` },
 );
 
-export const NewFiringSchema = z.strictObject({
+const hash = z.string().regex(/^[0-9a-f]{64}$/, { error: 'A photo is named by the 64 hexadecimal digits of its content.' });
+
+/** What a person says of a firing; all but the start can wait until the kiln is open. */
+const told = {
+  /** When it was started. */
+  firedAt: instant,
+  zone,
+  place: words('Place on the shelf', 80).default(''),
+  /** Null while it runs or stands unopened. */
+  result: ResultSchema.nullable().default(null),
+  lookReached: oneOf('Look reached', LOOKS).nullable().default(null),
+  note: words('Note', 4000).default(''),
+  /** The segments as they really ran, where they ran otherwise than planned. */
+  asFired: z.array(PurposefulSegmentSchema).min(1).max(SEGMENTS_AT_MOST).nullable().default(null),
+  photos: z.array(hash).max(12, { error: 'At most 12 photos.' }).default([]),
+};
+
+export const NewFiringSchema = z.strictObject({ id, pieceId: id, scheduleId: id, ...told });
+export type NewFiring = z.input<typeof NewFiringSchema>;
+
+export const FiringChangeSchema = z.strictObject({ version, ...told });
+export type FiringChange = z.input<typeof FiringChangeSchema>;
+
+export const FiringSchema = z.object({
   id,
   pieceId: id,
   scheduleId: id,
-  firedAt: instant,
-  zone,
-  result: ResultSchema,
-  note: words('Note', 4000),
-});
-export type NewFiring = z.infer<typeof NewFiringSchema>;
-
-export const FiringSchema = NewFiringSchema.extend({
+  stepId: id,
+  ...told,
+  version,
   pieceName: z.string(),
   createdAt: instant,
   /** Hottest target of its schedule, °C, that target's hold, s, and the whole firing's length, s. */
@@ -141,11 +226,36 @@ export const FiringSchema = NewFiringSchema.extend({
   work_s: z.number(),
   total_s: z.number(),
   kilnName: z.string(),
+  familyName: z.string(),
+  look: z.enum(LOOKS),
 });
 export type Firing = z.infer<typeof FiringSchema>;
 
-export const FiringDetailSchema = z.object({ firing: FiringSchema, schedule: ScheduleSchema });
+/** asFiredResult: the engine's word on what really ran, where that was otherwise than planned. */
+export const FiringDetailSchema = z.object({ firing: FiringSchema, schedule: ScheduleSchema, asFiredResult: EvaluationSchema.nullable() });
 export type FiringDetail = z.infer<typeof FiringDetailSchema>;
+
+const asked = (most: number) => z.string().trim().max(most).optional();
+/** Which firings to list; each part narrows. Text is looked for in piece, note, place, kiln, family. */
+export const FiringQuerySchema = z.object({
+  text: asked(80),
+  look: z.enum(LOOKS).optional(),
+  result: z.enum(['short', 'right', 'past', 'open']).optional(),
+  kiln: asked(80),
+  piece: asked(60),
+  /** Where the last page ended. */
+  after: asked(120),
+});
+export type FiringQuery = z.infer<typeof FiringQuerySchema>;
+
+export const FiringPageSchema = z.object({
+  firings: z.array(FiringSchema),
+  /** How many there are in all pages. */
+  total: z.number().int(),
+  /** Where the next page begins; null at the end. */
+  next: z.string().nullable(),
+});
+export type FiringPage = z.infer<typeof FiringPageSchema>;
 
 export const StudioSchema = z.strictObject({
   temperatureUnit: oneOf('Temperature unit', ['C', 'F']),

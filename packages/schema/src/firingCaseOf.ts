@@ -1,49 +1,122 @@
-/** Puts a piece's step together with the records it names: what the engine computes from. */
-import { BARE_SHELF, DEFAULT_LIMITS, ENGINE_VERSION, type FiringCase, type GlassConstants, type Outcome, evenSheets, found, refused } from '@torvin/core';
-import type { PieceDoc, Snapshot, Step } from './documents';
+/** Puts one firing of a piece together with the records it names: what the engine computes from. */
+import {
+  DEFAULT_LIMITS,
+  ENGINE_VERSION,
+  type Evidence,
+  type FiringCase,
+  type FitGlass,
+  type LaidLayer,
+  type NamedGlass,
+  type Outcome,
+  SETUPS,
+  bodyAt,
+  denseDepth,
+  found,
+  mainGlass,
+  refused,
+  withPaper,
+} from '@torvin/core';
+import type { DrawnLayer, PieceDoc, Snapshot, Step } from './documents';
 import { GlassConstantsSchema } from './glassInput';
 import { KilnConstantsSchema } from './heatInput';
-import type { Family, Shelves } from './records';
+import type { Shelves } from './records';
 
-const constantsOf = (family: Family): GlassConstants => GlassConstantsSchema.strip().parse(family);
+const UNKNOWN_COLOUR = '#9AA8A2';
 
-/** The one family that all sheets of a lay-up belong to. */
-export function familyOf(doc: Pick<PieceDoc, 'layers'>, shelves: Shelves): Outcome<Family> {
-  const ids = new Set<string>();
-  for (const [index, layer] of doc.layers.entries()) {
-    const glass = shelves.glasses.find(({ id }) => id === layer.glassId);
-    if (!glass) return refused('unknown-id', `doc.layers.${index}.glassId`, `No glass '${layer.glassId}' on the shelf.`);
-    ids.add(glass.familyId);
-  }
-  const names = [...ids].map((id) => shelves.families.find((family) => family.id === id)?.name ?? id);
-  if (ids.size > 1) return refused('mixed-families', 'doc.layers', `All sheets must be of one family; these are ${names.join(' and ')}.`);
-  const family = shelves.families.find(({ id }) => ids.has(id));
-  return family ? found(family) : refused('unknown-id', 'doc.layers', `No glass family '${names.join()}' on the shelf.`);
+/** The glasses of the shelf with their families' constants, as the core takes them. */
+export const namedGlasses = ({ glasses, families }: Shelves): NamedGlass[] =>
+  glasses.flatMap(({ id, familyId }) => {
+    const family = families.find((one) => one.id === familyId);
+    return family ? [{ id, constants: GlassConstantsSchema.strip().parse(family) }] : [];
+  });
+
+/** Depth of a layer where it lies, its own gaps closed, m. */
+function depthOf(layer: LaidLayer, glass: NamedGlass | undefined): number {
+  if ('thickness_m' in layer) return layer.thickness_m;
+  if (!glass) return 0;
+  const { id: _id, glassId: _glassId, name: _name, ...rest } = layer;
+  return denseDepth({ ...rest, glass: 0 }, [glass.constants]);
 }
 
+/** The layers as they are drawn, with the names and colours that the shelf has for them now. */
+export function drawnLayers(doc: Pick<PieceDoc, 'layers'>, shelves: Shelves | undefined): DrawnLayer[] {
+  const named = shelves ? namedGlasses(shelves) : [];
+  return doc.layers.map((layer) => {
+    const glass = shelves?.glasses.find(({ id }) => id === layer.glassId);
+    return {
+      name: glass?.name ?? layer.glassId,
+      colour: glass?.colour ?? UNKNOWN_COLOUR,
+      thickness_m: depthOf(
+        layer,
+        named.find(({ id }) => id === layer.glassId),
+      ),
+      form: layer.form,
+      ...('cover' in layer && layer.cover !== undefined ? { cover: layer.cover } : {}),
+      ...(layer.form === 'pieces' ? { count: layer.count } : {}),
+      ...(layer.form === 'sheet' && layer.coated ? { coated: layer.coated } : {}),
+    };
+  });
+}
+
+/** What the fit of a lay-up is judged from; index i of the glasses is the i-th glass that the layers name. */
+export function fitQuestion(doc: Pick<PieceDoc, 'layers'>, shelves: Shelves): { glasses: FitGlass[]; evidence: Evidence[]; ids: string[] } {
+  const ids = [...new Set(doc.layers.map(({ glassId }) => glassId))];
+  const records = ids.map((id) => shelves.glasses.find((glass) => glass.id === id));
+  const constants = namedGlasses(shelves);
+  const glasses = ids.flatMap((id, i): FitGlass[] => {
+    const own = constants.find((glass) => glass.id === id);
+    return own ? [{ ...own.constants, contents: records[i]?.contents ?? [] }] : [];
+  });
+  const evidence: Evidence[] = [];
+  for (const [a, one] of records.entries())
+    for (const [b, other] of records.entries())
+      if (a < b && one && other && one.familyId === other.familyId) evidence.push({ a, b, kind: 'proven', result: 'holds' });
+  for (const { glassA, glassB, result } of shelves.stripTests) {
+    const [a, b] = [ids.indexOf(glassA), ids.indexOf(glassB)];
+    if (a >= 0 && b >= 0) evidence.push({ a, b, kind: 'ownTest', result });
+  }
+  return { glasses, evidence, ids };
+}
+
+/** Index of a piece's firing, and all that the engine computes it from. */
 export function snapshotOf(doc: PieceDoc, step: Step, shelves: Shelves): Outcome<Snapshot> {
-  const family = familyOf(doc, shelves);
-  if (!family.ok) return family;
+  const index = Math.max(
+    0,
+    doc.steps.findIndex(({ id }) => id === step.id),
+  );
+  const body = bodyAt(doc, index, namedGlasses(shelves));
+  if (!body.ok) return body;
+  const missing = (what: string, key: 'kilnId' | 'controllerId') =>
+    refused('unknown-id', `doc.steps.${index}.${key}`, `No ${what} '${step[key]}' on the shelf.`);
   const kiln = shelves.kilns.find(({ id }) => id === step.kilnId);
-  if (!kiln) return refused('unknown-id', 'doc.steps.0.kilnId', `No kiln '${step.kilnId}' on the shelf.`);
+  if (!kiln) return missing('kiln', 'kilnId');
   const controller = shelves.controllers.find(({ id }) => id === step.controllerId);
-  if (!controller) return refused('unknown-id', 'doc.steps.0.controllerId', `No controller '${step.controllerId}' on the shelf.`);
+  if (!controller) return missing('controller', 'controllerId');
+  const { kind, paper, shaping } = step.setup;
+  const under = paper ? withPaper(SETUPS[kind]) : SETUPS[kind];
   const firing: FiringCase = {
-    body: {
-      glasses: [constantsOf(family.value)],
-      layers: evenSheets(doc.layers),
-      footprint: doc.footprint,
-      joined: doc.layers.length === 1,
-    },
-    setup: BARE_SHELF,
+    body: body.value,
+    setup: { ...under, ...(shaping ? { shaping } : {}) },
     kiln: KilnConstantsSchema.strip().parse(kiln),
     look: step.look,
     school: step.school,
     limits: DEFAULT_LIMITS,
   };
-  const layers = doc.layers.map(({ glassId, thickness_m }) => {
-    const glass = shelves.glasses.find(({ id }) => id === glassId);
-    return { name: glass?.name ?? glassId, colour: glass?.colour ?? '#000000', thickness_m };
+  return found({
+    firing,
+    familyName: mainFamilyName(doc, shelves, firing),
+    kilnName: kiln.name,
+    controller,
+    layers: drawnLayers(doc, shelves),
+    setup: { kind, paper },
+    engine: ENGINE_VERSION,
   });
-  return found({ firing, familyName: family.value.name, kilnName: kiln.name, controller, layers, engine: ENGINE_VERSION });
+}
+
+/** Of the glass that the most of the body is made of. */
+function mainFamilyName(doc: PieceDoc, shelves: Shelves, { body }: FiringCase): string {
+  const main = mainGlass(body);
+  const ids = [...new Set(doc.layers.map(({ glassId }) => glassId))];
+  const glass = shelves.glasses.find(({ id }) => id === ids[body.glasses.indexOf(main)]);
+  return shelves.families.find(({ id }) => id === glass?.familyId)?.name ?? '';
 }

@@ -5,7 +5,7 @@ import { aBody, bodyFields } from './bodyInput';
 import { ControllerInputSchema, KilnConstantsSchema, faces, support } from './heatInput';
 import { oneOf, quantity } from './quantity';
 
-const ShapingSchema = z.discriminatedUnion('kind', [
+export const ShapingSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('hollow'), span_m: quantity('Span', 'm', 0.01, 2), depth_m: quantity('Depth of the mould', 'm', 0.001, 0.5) }),
   z.strictObject({
     kind: z.literal('former'),

@@ -1,22 +1,32 @@
-/** What stands on the shelves: families, glasses, kilns and controllers, with their source. */
-import type { Controller } from '@torvin/core';
+/** What stands on the shelves: families, glasses, strip tests, kilns and controllers, with their source. */
+import { CONTENTS, type Controller, LAYER_FORMS } from '@torvin/core';
 import { z } from 'zod';
-import { GlassConstantsSchema } from './glassInput';
+import { GlassConstantsSchema, onACurve } from './glassInput';
 import { KilnConstantsSchema, controllerFields } from './heatInput';
-import { quantity, words } from './quantity';
+import { id, instant, oneOf, quantity, words } from './quantity';
 
 const recordId = words('Record id', 60, 1);
-const named = { id: recordId, name: words('Name', 80, 1), source: words('Source', 200) };
+/** version counts saves; a save names the one it was based on, and a new record names 0. */
+const named = { id: recordId, name: words('Name', 80, 1), source: words('Source', 200, 1), version: quantity('Version', '', 0, 1e9).int() };
 
 export const FamilySchema = GlassConstantsSchema.extend(named);
 export type Family = z.infer<typeof FamilySchema>;
+export const FamilyChangeSchema = onACurve(FamilySchema);
 
 export const GlassSchema = z.strictObject({
   ...named,
   familyId: recordId,
-  colour: z.string().regex(/^#[0-9a-f]{6}$/i),
+  colour: z.string().regex(/^#[0-9a-f]{6}$/i, { error: 'A colour is written as # and six hexadecimal digits, such as #8FB5CF.' }),
   /** Sheet thicknesses it comes in, m. */
-  thicknesses_m: z.array(quantity('Thickness', 'm', 0.0005, 0.05)).min(1),
+  thicknesses_m: z
+    .array(quantity('Thickness', 'm', 0.0005, 0.05))
+    .min(1, { error: 'Name at least one thickness.' })
+    .max(12),
+  forms: z.array(oneOf('Form', LAYER_FORMS)).min(1, { error: 'Name at least one form it comes in.' }),
+  /** What is in it that reacts with other glasses at a touch. */
+  contents: z.array(oneOf('Content', CONTENTS)),
+  /** Metal on one side of the sheet. */
+  coated: z.boolean(),
 });
 export type Glass = z.infer<typeof GlassSchema>;
 
@@ -27,11 +37,29 @@ export const ControllerSchema = z.strictObject({
   ...named,
   ...controllerFields,
 }) satisfies z.ZodType<Controller>;
+export type ControllerRecord = z.infer<typeof ControllerSchema>;
+
+/** A strip test of the studio's own: two glasses fused, and what crossed polarisers or the saw showed. */
+export const StripTestSchema = z.strictObject({
+  id,
+  glassA: recordId,
+  glassB: recordId,
+  result: oneOf('Result', ['holds', 'strained', 'cracked']),
+  note: words('Note', 400),
+  testedAt: instant,
+});
+export type StripTest = z.infer<typeof StripTestSchema>;
 
 export const ShelvesSchema = z.object({
   families: z.array(FamilySchema),
   glasses: z.array(GlassSchema),
   kilns: z.array(KilnSchema),
   controllers: z.array(ControllerSchema),
+  stripTests: z.array(StripTestSchema),
+  /** Ids of records that are put away: kept for what was made with them, not offered any more. */
+  putAway: z.array(z.string()),
 });
 export type Shelves = z.infer<typeof ShelvesSchema>;
+
+export const SHELF_KINDS = ['families', 'glasses', 'kilns', 'controllers'] as const;
+export type ShelfKind = (typeof SHELF_KINDS)[number];

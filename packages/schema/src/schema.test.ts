@@ -1,10 +1,10 @@
-import { DEFAULT_LIMITS, DEFAULT_SCHOOL, TYPICAL_FAMILIES } from '@torvin/core';
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, SETUPS, TYPICAL_FAMILIES, withPaper } from '@torvin/core';
 import { z } from 'zod';
 import { api } from './api';
 import { ComposeRequestSchema } from './compute';
 import { type PieceDoc, PieceDocSchema, type Step } from './documents';
 import { SimulationInputSchema } from './heatInput';
-import { snapshotOf } from './firingCaseOf';
+import { drawnLayers, fitQuestion, snapshotOf } from './firingCaseOf';
 import { openApiDocument } from './openapi';
 import { problemOf } from './problem';
 import { quantity } from './quantity';
@@ -17,7 +17,7 @@ const uuid = (): string => `018f0000-0000-7000-8000-${String((made += 1)).padSta
 const KILN = { top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 };
 
 const shelves: Shelves = {
-  families: [...TYPICAL_FAMILIES],
+  families: TYPICAL_FAMILIES.map((family) => ({ ...family, version: 1 })),
   glasses: ['soft-90', 'soft-96'].map((familyId) => ({
     id: `clear-${familyId}`,
     familyId,
@@ -25,15 +25,21 @@ const shelves: Shelves = {
     colour: '#ffffff',
     thicknesses_m: [0.003],
     source: 'test',
+    version: 1,
+    forms: ['sheet'],
+    contents: familyId === 'soft-90' ? ['copper'] : ['sulphur'],
+    coated: false,
   })),
-  kilns: [{ id: 'kiln', name: 'Kiln', source: 'test', ...KILN }],
-  controllers: [{ id: 'box', name: 'Box', source: 'test', unit: 'C', fullSpeedCode: 1999, mostSegments: 8 }],
+  stripTests: [],
+  putAway: [],
+  kilns: [{ id: 'kiln', name: 'Kiln', source: 'test', version: 1, ...KILN }],
+  controllers: [{ id: 'box', name: 'Box', source: 'test', version: 1, unit: 'C', fullSpeedCode: 1999, mostSegments: 8 }],
 };
 
 const step: Step = {
   id: uuid(),
   look: 'fullFuse',
-  setup: 'bareShelf',
+  setup: { kind: 'bareShelf', paper: false },
   kilnId: 'kiln',
   controllerId: 'box',
   school: DEFAULT_SCHOOL,
@@ -42,10 +48,11 @@ const step: Step = {
 };
 
 const doc = (...glassIds: string[]): PieceDoc => ({
-  schemaVersion: 1,
+  schemaVersion: 2,
+  dammed: false,
   footprint: { shape: 'disc', diameter_m: 0.2 },
   typed: { diameter: '200' },
-  layers: glassIds.map((glassId) => ({ id: uuid(), glassId, thickness_m: 0.003 })),
+  layers: glassIds.map((glassId) => ({ id: uuid(), form: 'sheet', glassId, thickness_m: 0.003 })),
   steps: [step],
 });
 
@@ -70,7 +77,7 @@ describe('a number field', () => {
 
 describe('a piece document', () => {
   test('is refused when its sheets together are too deep, and names the layers', () => {
-    const deep = { ...doc(), layers: Array.from({ length: 5 }, () => ({ id: uuid(), glassId: 'x', thickness_m: 0.025 })) };
+    const deep = { ...doc(), layers: Array.from({ length: 5 }, () => ({ id: uuid(), form: 'sheet', glassId: 'x', thickness_m: 0.025 })) };
     const outcome = PieceDocSchema.safeParse(deep);
     expect(outcome.success).toBe(false);
     if (!outcome.success) expect(problemOf(outcome.error).path).toBe('layers');
@@ -85,13 +92,49 @@ describe('a piece document', () => {
     expect(Object.keys(snapshot.value.firing.kiln).sort()).toEqual(Object.keys(KILN).sort());
   });
 
+  test('with paper and a mould has both in the set-up of the engine', () => {
+    const shaping = { kind: 'hollow', span_m: 0.15, depth_m: 0.02 } as const;
+    const slump: Step = { ...step, look: 'slump', setup: { kind: 'inMould', paper: true, shaping } };
+    const snapshot = snapshotOf(doc('clear-soft-90'), slump, shelves);
+    if (!snapshot.ok) throw new Error(snapshot.problem.message);
+    expect(snapshot.value.firing.setup.below).toEqual(withPaper(SETUPS.inMould).below);
+    expect(snapshot.value.firing.setup.shaping).toEqual(shaping);
+    expect(snapshot.value.setup).toEqual({ kind: 'inMould', paper: true });
+  });
+
+  test('of two families is computed with the one that the most of it is made of', () => {
+    const mixed = doc('clear-soft-90', 'clear-soft-96', 'clear-soft-96');
+    const snapshot = snapshotOf(mixed, step, shelves);
+    expect(snapshot.ok && snapshot.value.familyName).toBe('Soft sheet 96');
+    expect(snapshot.ok && snapshot.value.firing.body.glasses).toHaveLength(2);
+  });
+
+  test('asks of its fit with what the shelf knows: contents, the same family as proof, own strip tests', () => {
+    const pair = (result: 'holds' | 'cracked') => ({ id: uuid(), glassA: 'clear-soft-96', glassB: 'clear-soft-90', result, note: '', testedAt: 1 });
+    const question = fitQuestion(doc('clear-soft-90', 'clear-soft-96', 'clear-soft-90'), { ...shelves, stripTests: [pair('cracked')] });
+    expect(question.ids).toEqual(['clear-soft-90', 'clear-soft-96']);
+    expect(question.glasses.map(({ contents }) => contents)).toEqual([['copper'], ['sulphur']]);
+    expect(question.evidence).toEqual([{ a: 1, b: 0, kind: 'ownTest', result: 'cracked' }]);
+    const twins = { ...shelves.glasses[0], id: 'twin' };
+    expect(fitQuestion(doc('clear-soft-90', 'twin'), { ...shelves, glasses: [...shelves.glasses, twins] }).evidence).toEqual([
+      { a: 0, b: 1, kind: 'proven', result: 'holds' },
+    ]);
+  });
+
+  test('is drawn with the names and colours of the shelf, grains by what they come to', () => {
+    const frit = { id: uuid(), form: 'frit', glassId: 'clear-soft-90', perArea_kg_m2: 2.5, cover: 0.5 } as const;
+    const [sheet, grains, gone] = drawnLayers({ layers: [...doc('clear-soft-90').layers, frit, ...doc('gone').layers] }, shelves);
+    expect(sheet).toEqual({ name: 'Clear soft-90', colour: '#ffffff', thickness_m: 0.003, form: 'sheet' });
+    expect(grains).toMatchObject({ thickness_m: expect.closeTo(0.001, 6), cover: 0.5 });
+    expect(gone.name).toBe('gone');
+  });
+
   test('of a single sheet is one solid', () => {
     const snapshot = snapshotOf(doc('clear-soft-90'), step, shelves);
     expect(snapshot.ok && snapshot.value.firing.body.joined).toBe(true);
   });
 
   test.each([
-    ['two families', doc('clear-soft-90', 'clear-soft-96'), step, 'mixed-families'],
     ['an unknown glass', doc('moonstone'), step, 'unknown-id'],
     ['an unknown kiln', doc('clear-soft-90'), { ...step, kilnId: 'none' }, 'unknown-id'],
     ['an unknown controller', doc('clear-soft-90'), { ...step, controllerId: 'none' }, 'unknown-id'],

@@ -1,11 +1,13 @@
 import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Driver from 'better-sqlite3';
-import { FiringCaseSchema } from '@torvin/schema';
+import { FiringCaseSchema, PieceDocSchema } from '@torvin/schema';
+import { findPiece } from '../store/pieces';
 import { evaluate } from '@torvin/core';
 import { eq, sql } from 'drizzle-orm';
 import { MIGRATIONS, NOW, startTestServer, temporaryFolder } from '../test/testServer';
 import { DATABASE_FILE, openDatabase } from './open';
+import { DEMO_PIECES } from './demo';
 import { seedDemo } from './seed';
 import { families, firings, pieces, schedules, studio } from './tables';
 
@@ -23,8 +25,8 @@ describe('the database file', () => {
     for (let round = 0; round < 2; round += 1) {
       const opened = openDatabase(dir, MIGRATIONS);
       seedDemo(opened.db, NOW + round);
-      expect(opened.schema).toBe(2);
-      expect(opened.db.select().from(pieces).all()).toHaveLength(2);
+      expect(opened.schema).toBe(3);
+      expect(opened.db.select().from(pieces).all()).toHaveLength(DEMO_PIECES.length);
       opened.close();
     }
     expect(readdirSync(dir).filter((name) => name.startsWith('before-schema'))).toEqual([]);
@@ -37,7 +39,7 @@ describe('the database file', () => {
     old.exec('create table of_old (id integer)');
     old.close();
     openDatabase(dir, MIGRATIONS).close();
-    const copy = new Driver(join(dir, 'before-schema-2.db'));
+    const copy = new Driver(join(dir, 'before-schema-3.db'));
     expect(copy.prepare("select name from sqlite_master where name in ('of_old', 'pieces')").all()).toMatchObject([{ name: 'of_old' }]);
     copy.close();
   });
@@ -48,7 +50,7 @@ describe('the database file', () => {
     const file = new Driver(join(dir, DATABASE_FILE));
     file.exec("insert into __drizzle_migrations (hash, created_at) values ('later', 9999999999999)");
     file.close();
-    expect(() => openDatabase(dir, MIGRATIONS)).toThrow(/schema 3, newer than this program's 2/);
+    expect(() => openDatabase(dir, MIGRATIONS)).toThrow(/schema 4, newer than this program's 3/);
   });
 
   test('enforces foreign keys, also after a transaction, and keeps its busy timeout', () => {
@@ -112,9 +114,14 @@ describe('a database of schema 1', () => {
       insert('families', { id, name, source, ...constants, conductivity_w_mk: 1.2, heat_capacity_j_kgk: 1100, surface_tension_n_m: 0.3 });
     }
     for (const { id, name, version, doc, createdAt, updatedAt } of rows.pieces) {
-      insert('pieces', { id, name, version, doc: JSON.stringify(doc), created_at: createdAt, updated_at: updatedAt });
+      const { schemaVersion: _schemaVersion, dammed: _dammed, ...rest } = doc;
+      const layers = doc.layers.map(({ id: layerId, glassId }) => ({ id: layerId, glassId, thickness_m: 0.003 }));
+      const steps = doc.steps.slice(0, 1).map((step) => ({ ...step, look: 'fullFuse', setup: 'bareShelf' }));
+      const first = { ...rest, schemaVersion: 1, layers, steps };
+      insert('pieces', { id, name, version, doc: JSON.stringify(first), created_at: createdAt, updated_at: updatedAt });
     }
-    for (const row of rows.schedules) {
+    // The first schema knew full fuses of sheets on a bare shelf alone.
+    for (const row of rows.schedules.filter(({ snapshot: { firing } }) => firing.look === 'fullFuse' && !firing.setup.shaping)) {
       const { glasses, layers, ...body } = row.snapshot.firing.body;
       const { works, residual_Pa: _residual, haze_s: _haze, coating_s: _coating, ...limits } = row.snapshot.firing.limits;
       const thin = layers.map((layer) => ({ thickness_m: layer.form === 'sheet' ? layer.thickness_m : 0 }));
@@ -126,7 +133,7 @@ describe('a database of schema 1', () => {
         parent_id: row.parentId,
         origin: row.origin,
         segments: JSON.stringify(row.segments),
-        snapshot: JSON.stringify({ ...row.snapshot, firing }),
+        snapshot: JSON.stringify({ ...row.snapshot, setup: undefined, firing }),
         result: JSON.stringify(row.result),
         work_c: row.work_C,
         work_s: row.work_s,
@@ -135,6 +142,10 @@ describe('a database of schema 1', () => {
         created_at: row.createdAt,
       });
     }
+    const [schedule] = rows.schedules;
+    insert('firings', {
+      ...{ id: 'of-old', piece_id: schedule.pieceId, schedule_id: schedule.id, fired_at: 5, zone: 'UTC', result: 'past', note: 'kept', created_at: 6 },
+    });
     driver.close();
     return old;
   }
@@ -142,14 +153,23 @@ describe('a database of schema 1', () => {
   test('opens, with every snapshot in the words of the present and the same schedule from it', () => {
     const dir = ofSchema1();
     const { db, close, schema } = openDatabase(dir, MIGRATIONS);
-    expect(schema).toBe(2);
-    expect(existsSync(join(dir, 'before-schema-2.db'))).toBe(true);
+    expect(schema).toBe(3);
+    expect(existsSync(join(dir, 'before-schema-3.db'))).toBe(true);
     const kept = db.select().from(schedules).all();
     expect(kept.length).toBeGreaterThanOrEqual(2);
     for (const { snapshot, segments, result } of kept) {
       const firing = FiringCaseSchema.parse(snapshot.firing);
       expect(JSON.parse(JSON.stringify(firing))).toEqual(snapshot.firing);
       expect(evaluate(firing, segments).work).toEqual(result.work);
+    }
+    expect(kept.every(({ look, familyName, snapshot }) => look === 'fullFuse' && familyName !== '' && snapshot.setup.kind === 'bareShelf')).toBe(true);
+    const firing = db.select().from(firings).all();
+    expect(firing).toMatchObject([{ id: 'of-old', result: 'past', note: 'kept', photos: [], asFired: null, version: 1, deletedAt: null }]);
+    const docs = db.select().from(pieces).all();
+    expect(docs).toHaveLength(DEMO_PIECES.length);
+    for (const { id, doc } of docs) {
+      expect(PieceDocSchema.safeParse(doc).error).toBeUndefined();
+      expect(findPiece(db, id)).toMatchObject({ undo: null, redo: null });
     }
     expect(
       db

@@ -1,8 +1,8 @@
 /** The database's tables. Row types are inferred from here; documents are JSON validated by @torvin/schema. */
-import type { Evaluation, GlassConstants, PurposefulSegment } from '@torvin/core';
-import type { PieceDoc, Snapshot } from '@torvin/schema';
+import { type Evaluation, type GlassConstants, LOOKS, type PurposefulSegment } from '@torvin/core';
+import type { Glass, PieceDoc, Snapshot } from '@torvin/schema';
 import { sql } from 'drizzle-orm';
-import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 /** One row: the studio's settings. */
 export const studio = sqliteTable(
@@ -15,7 +15,15 @@ export const studio = sqliteTable(
   (table) => [check('studio_is_one_row', sql`${table.id} = 1`)],
 );
 
-const named = { id: text('id').primaryKey(), name: text('name').notNull(), source: text('source').notNull() };
+const named = {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  source: text('source').notNull(),
+  /** Counts saves; a save must name the version it was based on. */
+  version: integer('version').notNull().default(1),
+  /** Put away: kept for what was made with it, not offered any more. */
+  away: integer('away', { mode: 'boolean' }).notNull().default(false),
+};
 
 export const families = sqliteTable('families', {
   ...named,
@@ -47,9 +55,25 @@ export const glasses = sqliteTable(
       .references(() => families.id),
     colour: text('colour').notNull(),
     thicknesses_m: text('thicknesses_m', { mode: 'json' }).$type<number[]>().notNull(),
+    forms: text('forms', { mode: 'json' }).$type<Glass['forms']>().notNull().default(['sheet', 'cap', 'pieces']),
+    contents: text('contents', { mode: 'json' }).$type<Glass['contents']>().notNull().default([]),
+    coated: integer('coated', { mode: 'boolean' }).notNull().default(false),
   },
   (table) => [index('glasses_by_family').on(table.familyId)],
 );
+
+export const stripTests = sqliteTable('strip_tests', {
+  id: text('id').primaryKey(),
+  glassA: text('glass_a')
+    .notNull()
+    .references(() => glasses.id),
+  glassB: text('glass_b')
+    .notNull()
+    .references(() => glasses.id),
+  result: text('result', { enum: ['holds', 'strained', 'cracked'] }).notNull(),
+  note: text('note').notNull(),
+  testedAt: integer('tested_at').notNull(),
+});
 
 export const kilns = sqliteTable('kilns', {
   ...named,
@@ -76,10 +100,28 @@ export const pieces = sqliteTable(
     /** Counts saves; a save must name the version it was based on. */
     version: integer('version').notNull(),
     doc: text('doc', { mode: 'json' }).$type<PieceDoc>().notNull(),
+    /** Which of its kept states it is in. */
+    position: integer('position').notNull().default(0),
     createdAt: integer('created_at').notNull(),
     updatedAt: integer('updated_at').notNull(),
+    deletedAt: integer('deleted_at'),
   },
   (table) => [index('pieces_by_change').on(table.updatedAt)],
+);
+
+/** The last states of each piece, so that undo outlives the page; what: the change that led to it. */
+export const pieceStates = sqliteTable(
+  'piece_states',
+  {
+    pieceId: text('piece_id')
+      .notNull()
+      .references(() => pieces.id, { onDelete: 'cascade' }),
+    position: integer('position').notNull(),
+    name: text('name').notNull(),
+    doc: text('doc', { mode: 'json' }).$type<PieceDoc>().notNull(),
+    what: text('what').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.pieceId, table.position] })],
 );
 
 /** Immutable: an edit adds a row that names its parent. */
@@ -87,6 +129,8 @@ export const schedules = sqliteTable(
   'schedules',
   {
     id: text('id').primaryKey(),
+    /** The studio's own name for this version. */
+    name: text('name').notNull().default(''),
     pieceId: text('piece_id')
       .notNull()
       .references(() => pieces.id),
@@ -101,6 +145,8 @@ export const schedules = sqliteTable(
     work_s: real('work_s').notNull(),
     total_s: real('total_s').notNull(),
     kilnName: text('kiln_name').notNull(),
+    familyName: text('family_name').notNull().default(''),
+    look: text('look', { enum: LOOKS }).notNull().default('fullFuse'),
     createdAt: integer('created_at').notNull(),
   },
   (table) => [index('schedules_by_piece').on(table.pieceId, table.createdAt)],
@@ -118,9 +164,26 @@ export const firings = sqliteTable(
       .references(() => schedules.id),
     firedAt: integer('fired_at').notNull(),
     zone: text('zone').notNull(),
-    result: text('result', { enum: ['short', 'right', 'past'] }).notNull(),
+    place: text('place').notNull().default(''),
+    /** Null while it runs or stands unopened. */
+    result: text('result', { enum: ['short', 'right', 'past'] }),
+    lookReached: text('look_reached', { enum: LOOKS }),
     note: text('note').notNull(),
+    asFired: text('as_fired', { mode: 'json' }).$type<PurposefulSegment[]>(),
+    asFiredResult: text('as_fired_result', { mode: 'json' }).$type<Evaluation>(),
+    /** Hashes of its photos, the first one its face. */
+    photos: text('photos', { mode: 'json' }).$type<string[]>().notNull().default([]),
+    version: integer('version').notNull().default(1),
     createdAt: integer('created_at').notNull(),
+    deletedAt: integer('deleted_at'),
   },
   (table) => [index('firings_by_time').on(table.firedAt), index('firings_by_schedule').on(table.scheduleId)],
 );
+
+/** Files named by their content lie beside the database. */
+export const photos = sqliteTable('photos', {
+  hash: text('hash').primaryKey(),
+  width: integer('width').notNull(),
+  height: integer('height').notNull(),
+  createdAt: integer('created_at').notNull(),
+});

@@ -1,7 +1,9 @@
 /** The HTTP application: each route of the endpoint table parses, calls one function and sends. */
 import {
+  type Evaluation,
   MOULD_MATERIALS,
   ProblemError,
+  type PurposefulSegment,
   askFlow,
   brokenOf,
   brokenSentence,
@@ -21,10 +23,10 @@ import type { Logger } from 'pino';
 import type { z } from 'zod';
 import type { ComputePool } from '../compute/pool';
 import type { Opened } from '../db/open';
-import { findFiring, listFirings, recordFiring } from '../store/firings';
-import { createPiece, findPiece, listPieces, savePiece } from '../store/pieces';
-import { addSchedule, alreadySaved, caseFor, findSchedule } from '../store/schedules';
-import { allShelves } from '../store/shelves';
+import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, saveFiring } from '../store/firings';
+import { createPiece, deletePiece, findPiece, listPieces, redoPiece, restorePiece, savePiece, undoPiece } from '../store/pieces';
+import { addSchedule, alreadySaved, caseFor, findSchedule, listVersions, nameSchedule } from '../store/schedules';
+import { addStripTest, allShelves, putAway, saveRecord } from '../store/shelves';
 import { readStudio, saveStudio } from '../store/studio';
 import { BadRequest, answerErrors } from './errors';
 import { typical } from './typical';
@@ -44,6 +46,7 @@ export interface AppParts {
 const BODY_LIMIT = '256kb';
 
 type Parsed<E extends Endpoint> = E['request'] extends z.ZodType ? z.output<E['request']> : undefined;
+type Query<E extends Endpoint> = E['query'] extends z.ZodType ? z.output<E['query']> : undefined;
 
 export function createApp({ opened, pool, dataDir, version, log, webDir, now = Date.now }: AppParts): Express {
   const { db } = opened;
@@ -51,20 +54,37 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
   app.disable('x-powered-by');
   app.use(express.json({ limit: BODY_LIMIT }));
 
-  function route<E extends Endpoint>(endpoint: E, handle: (body: Parsed<E>, id: string) => AnswerOf<E> | Promise<AnswerOf<E>>): void {
+  function route<E extends Endpoint>(endpoint: E, handle: (body: Parsed<E>, id: string, query: Query<E>) => AnswerOf<E> | Promise<AnswerOf<E>>): void {
     app[endpoint.method](endpoint.path, async (request, response) => {
-      response.json(await handle(parsed(endpoint, request), String(request.params.id ?? '')));
+      const query = (endpoint.query ? read(endpoint.query, request.query) : undefined) as Query<E>;
+      response.json(await handle(parsed(endpoint, request), String(request.params.id ?? ''), query));
     });
+  }
+
+  /** The engine's word on what really ran, where that differs from what was planned. */
+  async function evaluationOf(scheduleId: string, asFired: PurposefulSegment[] | null): Promise<Evaluation | null> {
+    if (asFired === null) return null;
+    return pool.run('evaluate', { firing: findSchedule(db, scheduleId).snapshot.firing, segments: asFired });
   }
 
   route(api.health, (): AnswerOf<typeof api.health> => ({ ok: true, version, dataDir, schema: opened.schema }));
   route(api.studio, () => readStudio(db));
   route(api.saveStudio, (settings) => saveStudio(db, settings));
   route(api.shelves, () => allShelves(db));
+  route(api.saveFamily, (record, id) => saveRecord(db, 'families', id, record));
+  route(api.saveGlass, (record, id) => saveRecord(db, 'glasses', id, record));
+  route(api.saveKiln, (record, id) => saveRecord(db, 'kilns', id, record));
+  route(api.saveController, (record, id) => saveRecord(db, 'controllers', id, record));
+  route(api.putAway, ({ away }, id) => putAway(db, id, away));
+  route(api.addStripTest, (test) => addStripTest(db, test));
   route(api.pieces, () => listPieces(db));
   route(api.piece, (_, id) => findPiece(db, id));
   route(api.createPiece, (piece) => createPiece(db, piece, now()));
   route(api.savePiece, (change, id) => savePiece(db, id, change, now()));
+  route(api.undoPiece, ({ version: based }, id) => undoPiece(db, id, based, now()));
+  route(api.redoPiece, ({ version: based }, id) => redoPiece(db, id, based, now()));
+  route(api.deletePiece, ({ version: based }, id) => deletePiece(db, id, based, now()));
+  route(api.restorePiece, (_, id) => restorePiece(db, id));
   route(api.saveSchedule, async (wanted, pieceId) => {
     const repeated = alreadySaved(db, pieceId, wanted.id);
     if (repeated) return repeated;
@@ -72,10 +92,15 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
     const result = await pool.run('evaluate', { firing: snapshot.firing, segments: wanted.segments });
     return addSchedule(db, pieceId, wanted, snapshot, result, now());
   });
+  route(api.versions, (_, id) => listVersions(db, findPiece(db, id).id));
   route(api.schedule, (_, id) => findSchedule(db, id));
-  route(api.firings, () => listFirings(db));
+  route(api.nameSchedule, ({ name }, id) => nameSchedule(db, id, name));
+  route(api.firings, (_, _id, query) => listFirings(db, query));
   route(api.firing, (_, id) => findFiring(db, id));
-  route(api.recordFiring, (firing) => recordFiring(db, firing, now()));
+  route(api.recordFiring, async (firing) => recordFiring(db, firing, await evaluationOf(firing.scheduleId, firing.asFired), now()));
+  route(api.saveFiring, async (change, id) => saveFiring(db, id, change, await evaluationOf(findFiring(db, id).firing.scheduleId, change.asFired)));
+  route(api.deleteFiring, ({ version: based }, id) => deleteFiring(db, id, based, now()));
+  route(api.restoreFiring, (_, id) => restoreFiring(db, id));
   route(computeApi.computeQuantity, ({ locale, ...quantity }) => {
     const outcome = readQuantity({ ...quantity, decimal: locale === undefined ? 'auto' : decimalOf(locale) });
     if (!outcome.ok) throw new ProblemError(outcome.problem);
@@ -142,8 +167,11 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
 }
 
 function parsed<E extends Endpoint>(endpoint: E, request: Request): Parsed<E> {
-  if (!endpoint.request) return undefined as Parsed<E>;
-  const outcome = endpoint.request.safeParse(request.body);
+  return (endpoint.request ? read(endpoint.request, request.body ?? {}) : undefined) as Parsed<E>;
+}
+
+function read(schema: z.ZodType, input: unknown): unknown {
+  const outcome = schema.safeParse(input);
   if (!outcome.success) throw new BadRequest(problemOf(outcome.error));
-  return outcome.data as Parsed<E>;
+  return outcome.data;
 }

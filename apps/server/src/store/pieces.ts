@@ -1,24 +1,55 @@
-/** Pieces: made once, saved against the version they were based on. */
+/** Pieces: made once, saved against the version they were based on, their last states kept for undo. */
 import { ProblemError } from '@torvin/core';
-import { type NewPiece, type Piece, type PieceChange, type PieceDoc, snapshotOf } from '@torvin/schema';
-import { and, desc, eq, inArray } from 'drizzle-orm';
+import { type NewPiece, type Piece, type PieceChangeSchema, type PieceDoc, snapshotOf } from '@torvin/schema';
+import { type SQL, and, desc, eq, gt, inArray, isNull, lt, lte, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/sqlite-core';
+import type { z } from 'zod';
 import type { Database } from '../db/open';
-import { pieces, schedules } from '../db/tables';
+import { firings, pieceStates, pieces, schedules } from '../db/tables';
 import { NotFound, Stale } from './failures';
 import { allShelves } from './shelves';
 
-export const listPieces = (db: Database): Piece[] => db.select().from(pieces).orderBy(desc(pieces.updatedAt)).all();
+type Change = z.output<typeof PieceChangeSchema>;
+
+/** So many states are kept of each piece. */
+export const STATES_KEPT = 100;
+const DAY_MS = 24 * 3600e3;
+export const DELETED_KEPT_MS = 30 * DAY_MS;
+
+const now = alias(pieceStates, 'state_now');
+const earlier = alias(pieceStates, 'state_earlier');
+const later = alias(pieceStates, 'state_later');
+
+function select(db: Database, where: SQL | undefined): Piece[] {
+  const { id, name, version, doc, position, createdAt, updatedAt } = pieces;
+  return db
+    .select({ id, name, version, doc, createdAt, updatedAt, what: now.what, before: earlier.position, redo: later.what })
+    .from(pieces)
+    .leftJoin(now, and(eq(now.pieceId, id), eq(now.position, position)))
+    .leftJoin(earlier, and(eq(earlier.pieceId, id), eq(earlier.position, sql`${position} - 1`)))
+    .leftJoin(later, and(eq(later.pieceId, id), eq(later.position, sql`${position} + 1`)))
+    .where(and(isNull(pieces.deletedAt), where))
+    .orderBy(desc(updatedAt), desc(id))
+    .all()
+    .map(({ what, before, ...piece }) => ({ ...piece, undo: before === null ? null : what }));
+}
+
+export const listPieces = (db: Database): Piece[] => select(db, undefined);
 
 export function findPiece(db: Database, id: string): Piece {
-  const piece = db.select().from(pieces).where(eq(pieces.id, id)).get();
+  const [piece] = select(db, eq(pieces.id, id));
   if (!piece) throw new NotFound('piece', id);
   return piece;
 }
 
-/** Refuses a document whose records do not exist or do not belong together. */
+/** Refuses a document whose records do not exist. */
 function mustHold(db: Database, pieceId: string, doc: PieceDoc): void {
   const shelves = allShelves(db);
-  for (const step of doc.steps) {
+  for (const layer of doc.layers) {
+    if (shelves.glasses.some(({ id }) => id === layer.glassId)) continue;
+    throw new ProblemError({ code: 'unknown-id', path: 'doc.layers', message: `No glass '${layer.glassId}' on the shelf.` });
+  }
+  for (const [index, step] of doc.steps.entries()) {
     const snapshot = snapshotOf(doc, step, shelves);
     if (!snapshot.ok) throw new ProblemError(snapshot.problem);
     const named = [step.scheduleId, step.computedId].filter((id): id is string => id !== null);
@@ -28,29 +59,113 @@ function mustHold(db: Database, pieceId: string, doc: PieceDoc): void {
       .where(and(inArray(schedules.id, named), eq(schedules.pieceId, pieceId)))
       .all();
     const missing = named.find((id) => !own.some((row) => row.id === id));
-    if (missing) throw new ProblemError({ code: 'unknown-id', path: 'doc.steps.0.scheduleId', message: `This piece has no schedule '${missing}'.` });
+    if (missing) throw new ProblemError({ code: 'unknown-id', path: `doc.steps.${index}.scheduleId`, message: `This piece has no schedule '${missing}'.` });
   }
 }
 
-export function createPiece(db: Database, { id, name, doc }: NewPiece, now: number): Piece {
+export function createPiece(db: Database, { id, name, doc }: NewPiece, at: number): Piece {
   return db.transaction((tx) => {
-    const before = tx.select().from(pieces).where(eq(pieces.id, id)).get();
-    if (before) return before;
+    if (tx.select({ id: pieces.id }).from(pieces).where(eq(pieces.id, id)).get()) return findPiece(tx, id);
     mustHold(tx, id, doc);
-    return tx.insert(pieces).values({ id, name, doc, version: 1, createdAt: now, updatedAt: now }).returning().get();
+    tx.insert(pieces).values({ id, name, doc, version: 1, position: 0, createdAt: at, updatedAt: at }).run();
+    tx.insert(pieceStates).values({ pieceId: id, position: 0, name, doc, what: '' }).run();
+    return findPiece(tx, id);
   });
 }
 
-export function savePiece(db: Database, id: string, { version, name, doc }: PieceChange, now: number): Piece {
+/** The row as it stands, if it is still at the version that a change was based on. */
+function unchanged(db: Database, id: string, version: number): typeof pieces.$inferSelect {
+  const current = findPiece(db, id);
+  if (current.version !== version) throw new Stale('piece', current, version);
+  const row = db.select().from(pieces).where(eq(pieces.id, id)).get();
+  if (!row) throw new NotFound('piece', id);
+  return row;
+}
+
+/** Puts a new state behind the present one; what had been undone is gone, and so is what is older than is kept. */
+export function changePiece(db: Database, id: string, { version, name, doc, what }: Change, at: number): Piece {
+  const { position } = unchanged(db, id, version);
+  const next = position + 1;
+  db.delete(pieceStates)
+    .where(and(eq(pieceStates.pieceId, id), gt(pieceStates.position, position)))
+    .run();
+  db.insert(pieceStates).values({ pieceId: id, position: next, name, doc, what }).run();
+  db.delete(pieceStates)
+    .where(and(eq(pieceStates.pieceId, id), lte(pieceStates.position, next - STATES_KEPT - 1)))
+    .run();
+  db.update(pieces)
+    .set({ name, doc, position: next, version: version + 1, updatedAt: at })
+    .where(eq(pieces.id, id))
+    .run();
+  return findPiece(db, id);
+}
+
+export function savePiece(db: Database, id: string, change: Change, at: number): Piece {
   return db.transaction((tx) => {
-    const before = findPiece(tx, id);
-    if (before.version !== version) throw new Stale('piece', before, version);
-    mustHold(tx, id, doc);
-    return tx
-      .update(pieces)
-      .set({ name, doc, version: version + 1, updatedAt: now })
-      .where(eq(pieces.id, id))
-      .returning()
+    unchanged(tx, id, change.version);
+    mustHold(tx, id, change.doc);
+    return changePiece(tx, id, change, at);
+  });
+}
+
+/** Goes one kept state back (-1) or forth (1); a document whose records have gone is refused as in a save. */
+function goTo(db: Database, id: string, version: number, by: -1 | 1, at: number): Piece {
+  return db.transaction((tx) => {
+    const { position } = unchanged(tx, id, version);
+    const state = tx
+      .select()
+      .from(pieceStates)
+      .where(and(eq(pieceStates.pieceId, id), eq(pieceStates.position, position + by)))
       .get();
+    if (!state) {
+      const message = by < 0 ? 'There is nothing left to undo.' : 'There is nothing to do again.';
+      throw new ProblemError({ code: 'nothing-kept', path: '', message });
+    }
+    mustHold(tx, id, state.doc);
+    tx.update(pieces)
+      .set({ name: state.name, doc: state.doc, position: state.position, version: version + 1, updatedAt: at })
+      .where(eq(pieces.id, id))
+      .run();
+    return findPiece(tx, id);
+  });
+}
+
+export const undoPiece = (db: Database, id: string, version: number, at: number): Piece => goTo(db, id, version, -1, at);
+export const redoPiece = (db: Database, id: string, version: number, at: number): Piece => goTo(db, id, version, 1, at);
+
+/** Repeated, it does nothing. */
+export function deletePiece(db: Database, id: string, version: number, at: number): { ok: true } {
+  return db.transaction((tx) => {
+    const row = tx.select().from(pieces).where(eq(pieces.id, id)).get();
+    if (row?.deletedAt != null) return { ok: true };
+    unchanged(tx, id, version);
+    tx.update(pieces)
+      .set({ deletedAt: at, version: version + 1 })
+      .where(eq(pieces.id, id))
+      .run();
+    return { ok: true };
+  });
+}
+
+export function restorePiece(db: Database, id: string): Piece {
+  db.update(pieces).set({ deletedAt: null }).where(eq(pieces.id, id)).run();
+  return findPiece(db, id);
+}
+
+/** Ends what was deleted more than 30 days ago. A piece that a firing remembers stays, unseen, for the Notebook. */
+export function sweepDeleted(db: Database, at: number): void {
+  db.transaction((tx) => {
+    tx.delete(firings)
+      .where(lt(firings.deletedAt, at - DELETED_KEPT_MS))
+      .run();
+    const gone = tx
+      .select({ id: pieces.id })
+      .from(pieces)
+      .leftJoin(firings, eq(firings.pieceId, pieces.id))
+      .where(and(lt(pieces.deletedAt, at - DELETED_KEPT_MS), isNull(firings.id)))
+      .all()
+      .map(({ id }) => id);
+    tx.delete(schedules).where(inArray(schedules.pieceId, gone)).run();
+    tx.delete(pieces).where(inArray(pieces.id, gone)).run();
   });
 }

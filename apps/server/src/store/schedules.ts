@@ -1,16 +1,16 @@
 /** Schedule versions: immutable rows, each with what it was made from and what the engine made of it. */
 import { type Evaluation, ProblemError, hottestSegment } from '@torvin/core';
-import { type NewSchedule, type Piece, type SavedSchedule, type Schedule, type Snapshot, snapshotOf } from '@torvin/schema';
-import { eq } from 'drizzle-orm';
+import { type NewSchedule, type Piece, type SavedSchedule, type Schedule, type ScheduleVersion, type Snapshot, snapshotOf } from '@torvin/schema';
+import { and, count, desc, eq, isNull } from 'drizzle-orm';
 import type { Database } from '../db/open';
-import { pieces, schedules } from '../db/tables';
+import { firings, schedules } from '../db/tables';
 import { NotFound, Stale, Taken } from './failures';
-import { findPiece } from './pieces';
+import { changePiece, findPiece } from './pieces';
 import { allShelves } from './shelves';
 
 /** A schedule without the columns that only lists read. */
 function documentOf(row: typeof schedules.$inferSelect): Schedule {
-  const { work_C: _target, work_s: _hold, total_s: _length, kilnName: _kiln, ...document } = row;
+  const { work_C: _target, work_s: _hold, total_s: _length, kilnName: _kiln, familyName: _family, look: _look, ...document } = row;
   return document;
 }
 
@@ -18,6 +18,24 @@ export function findSchedule(db: Database, id: string): Schedule {
   const schedule = db.select().from(schedules).where(eq(schedules.id, id)).get();
   if (!schedule) throw new NotFound('schedule', id);
   return documentOf(schedule);
+}
+
+/** The versions of a piece, newest first, without their documents. */
+export function listVersions(db: Database, pieceId: string): ScheduleVersion[] {
+  const { id, name, stepId, parentId, origin, createdAt, work_C, work_s, total_s, kilnName } = schedules;
+  return db
+    .select({ id, name, stepId, parentId, origin, createdAt, work_C, work_s, total_s, kilnName, firings: count(firings.id) })
+    .from(schedules)
+    .leftJoin(firings, and(eq(firings.scheduleId, id), isNull(firings.deletedAt)))
+    .where(eq(schedules.pieceId, pieceId))
+    .groupBy(id)
+    .orderBy(desc(createdAt), desc(id))
+    .all();
+}
+
+export function nameSchedule(db: Database, id: string, name: string): Schedule {
+  db.update(schedules).set({ name }).where(eq(schedules.id, id)).run();
+  return findSchedule(db, id);
 }
 
 /** What a schedule of this piece's step would be computed from now; refuses a save based on an older piece. */
@@ -49,8 +67,15 @@ export function addSchedule(db: Database, pieceId: string, wanted: NewSchedule, 
     const { id, stepId, parentId, origin, segments } = wanted;
     if (parentId !== null && findSchedule(tx, parentId).pieceId !== pieceId) throw new NotFound('schedule', parentId);
     const work = segments[hottestSegment(segments)];
-    const listed = { work_C: work.target_C, work_s: work.hold_s, total_s: result.simulation.total_s, kilnName: snapshot.kilnName };
-    const document = { id, pieceId, stepId, parentId, origin, segments, snapshot, result, createdAt: now };
+    const listed = {
+      work_C: work.target_C,
+      work_s: work.hold_s,
+      total_s: result.simulation.total_s,
+      kilnName: snapshot.kilnName,
+      familyName: snapshot.familyName,
+      look: snapshot.firing.look,
+    };
+    const document = { id, name: '', pieceId, stepId, parentId, origin, segments, snapshot, result, createdAt: now };
     tx.insert(schedules)
       .values({ ...document, ...listed })
       .run();
@@ -61,12 +86,8 @@ export function addSchedule(db: Database, pieceId: string, wanted: NewSchedule, 
         step.id === stepId ? { ...step, scheduleId: id, computedId: origin === 'computed' ? id : step.computedId } : step,
       ),
     };
-    const piece = tx
-      .update(pieces)
-      .set({ doc, version: before.version + 1, updatedAt: now })
-      .where(eq(pieces.id, pieceId))
-      .returning()
-      .get();
+    const what = origin === 'computed' ? 'schedule computed' : 'schedule changed';
+    const piece = changePiece(tx, pieceId, { version: before.version, name: before.name, doc, what }, now);
     return { piece, schedule };
   });
 }

@@ -29,6 +29,7 @@ export const SETUP_NAMES = {
   overFormer: 'Over a former',
 } as const;
 export type SetUpKind = keyof typeof SETUP_NAMES;
+export const SETUP_KINDS = Object.keys(SETUP_NAMES) as [SetUpKind, ...SetUpKind[]];
 
 /** A face that sees the chamber, and an underside that sees a floor which lags behind it. */
 const OPEN: Face = { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 };

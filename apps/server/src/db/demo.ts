@@ -1,0 +1,168 @@
+/** What the demo studio, Marram Row, has on its shelves and at work. Every name is invented. */
+import type { FiringResult, Glass, Kiln, LaidLayerSchema, StepSchema } from '@torvin/schema';
+import type { z } from 'zod';
+
+export const INVENTED = 'invented for the demo';
+const SHEET_M = [0.002, 0.003, 0.004, 0.006];
+const SHEETS: Glass['forms'] = ['sheet', 'cap', 'pieces'];
+const ALL_FORMS: Glass['forms'] = ['sheet', 'cap', 'pieces', 'rod', 'stringer', 'frit', 'powder'];
+
+type DemoGlass = [id: string, familyId: string, name: string, colour: string, more?: Partial<Glass>];
+
+const GLASSES: DemoGlass[] = [
+  ['clear-90', 'soft-90', 'Clear', '#CFE6DC', { forms: ALL_FORMS }],
+  ['harbour-90', 'soft-90', 'Harbour blue', '#8FB5CF', { contents: ['copper'] }],
+  ['straw-90', 'soft-90', 'Straw', '#E3C15C', { contents: ['sulphur'], forms: ALL_FORMS }],
+  ['samphire-90', 'soft-90', 'Samphire', '#7FA66B'],
+  ['rose-90', 'soft-90', 'Dune rose', '#C7657F', { forms: ALL_FORMS }],
+  ['slate-90', 'soft-90', 'Wet slate', '#5B6770', { forms: ALL_FORMS }],
+  ['shimmer-90', 'soft-90', 'Shoal shimmer', '#6E8F93', { coated: true, forms: ['sheet', 'pieces'] }],
+  ['clear-96', 'soft-96', 'Clear 96', '#D6EADF'],
+  ['heron-96', 'soft-96', 'Heron grey', '#A9B4BC'],
+  ['kelp-96', 'soft-96', 'Kelp', '#7C7A3A', { contents: ['copper'] }],
+  ['pane-float', 'float', 'Window pane', '#BFDCCB'],
+  ['pane-boro', 'boro-33', 'Clear borosilicate', '#DCE9EC'],
+];
+
+export const DEMO_GLASSES: Glass[] = GLASSES.map(([id, familyId, name, colour, more]) => ({
+  ...{ id, familyId, name, colour, thicknesses_m: SHEET_M, source: INVENTED, version: 1, forms: SHEETS, contents: [], coated: false },
+  ...more,
+}));
+
+const perHour = (value: number): number => value / 3600;
+
+export const DEMO_KILNS: Kiln[] = [
+  {
+    id: 'low-kiln',
+    name: 'Low kiln',
+    source: INVENTED,
+    version: 1,
+    top_C: 900,
+    power_K_per_s: perHour(720),
+    loss_per_s: perHour(0.18),
+    radiantLoss_per_K3_s: perHour(2e-10),
+    ambient_C: 20,
+    acrossLag_s_per_300mm: 72,
+  },
+  {
+    id: 'tall-kiln',
+    name: 'Tall kiln',
+    source: INVENTED,
+    version: 1,
+    top_C: 1100,
+    power_K_per_s: perHour(520),
+    loss_per_s: perHour(0.11),
+    radiantLoss_per_K3_s: perHour(1.4e-10),
+    ambient_C: 20,
+    acrossLag_s_per_300mm: 110,
+  },
+];
+
+export const DEMO_CONTROLLERS = [
+  { id: 'grey-box', name: 'Grey box', source: INVENTED, unit: 'C', fullSpeedCode: 1999, mostSegments: 8 },
+  { id: 'twelve-line', name: 'Twelve line', source: INVENTED, unit: 'F', fullSpeedCode: 9999, mostSegments: 12 },
+] as const;
+
+type LaidWithoutId<L> = L extends unknown ? Omit<L, 'id'> : never;
+type DemoLayer = LaidWithoutId<z.infer<typeof LaidLayerSchema>>;
+type DemoStep = Pick<z.infer<typeof StepSchema>, 'look' | 'setup'>;
+
+export interface DemoFiring {
+  /** Hours before the seeding at which it was started. */
+  hoursAgo: number;
+  result: FiringResult | null;
+  place: string;
+  note: string;
+  /** Degrees and minutes by which the work really differed, where it did. */
+  ranBy?: { degrees: number; minutes: number };
+}
+
+export interface DemoPiece {
+  name: string;
+  /** Outline as it is written. */
+  typed: { diameter: string } | { width: string; length: string };
+  layers: DemoLayer[];
+  steps: { step: DemoStep; firings: DemoFiring[] }[];
+}
+
+const sheet = (glassId: string, mm: number): DemoLayer => ({ form: 'sheet', glassId, thickness_m: mm / 1000 });
+const fuse: DemoStep = { look: 'fullFuse', setup: { kind: 'bareShelf', paper: false } };
+
+/** Oldest first. */
+export const DEMO_PIECES: DemoPiece[] = [
+  {
+    name: 'Test tiles, clear',
+    typed: { width: '100 mm', length: '100 mm' },
+    layers: [sheet('clear-90', 3), sheet('clear-90', 3)],
+    steps: [
+      {
+        step: fuse,
+        firings: [
+          { hoursAgo: 520, result: 'short', place: 'front left', note: 'Edges still square at the corners.', ranBy: { degrees: -14, minutes: 0 } },
+          { hoursAgo: 470, result: 'right', place: 'middle', note: 'Round all the way.' },
+          { hoursAgo: 420, result: 'past', place: 'back right', note: 'Ran a little, needle points at one rim.', ranBy: { degrees: 12, minutes: 6 } },
+        ],
+      },
+    ],
+  },
+  {
+    name: 'Tray, smallest of three',
+    typed: { width: '9 1/2 in', length: '6 in' },
+    layers: [sheet('samphire-90', 3), sheet('clear-90', 3)],
+    steps: [
+      { step: fuse, firings: [{ hoursAgo: 330, result: 'right', place: 'middle', note: 'Fused blank flat and clear.' }] },
+      {
+        step: { look: 'slump', setup: { kind: 'inMould', paper: false, shaping: { kind: 'hollow', span_m: 0.14, depth_m: 0.018 } } },
+        firings: [{ hoursAgo: 280, result: 'right', place: 'middle, long side to the door', note: 'Down at 12 min, corners even.' }],
+      },
+    ],
+  },
+  {
+    name: 'Lamp panel, left',
+    typed: { width: '300 mm', length: '240 mm' },
+    layers: [sheet('rose-90', 3), { form: 'cap', glassId: 'clear-90', thickness_m: 0.003 }],
+    steps: [
+      {
+        step: { look: 'contour', setup: { kind: 'board', paper: true } },
+        firings: [{ hoursAgo: 190, result: 'right', place: 'middle', note: 'Texture kept.' }],
+      },
+      {
+        step: { look: 'drape', setup: { kind: 'overFormer', paper: true, shaping: { kind: 'former', overhang_m: 0.09, drop_m: 0.05 } } },
+        firings: [],
+      },
+    ],
+  },
+  {
+    name: 'Sundial disc',
+    typed: { diameter: '260 mm' },
+    layers: [sheet('slate-90', 6), sheet('clear-90', 6), sheet('clear-90', 6)],
+    steps: [{ step: { look: 'fullFuse', setup: { kind: 'raisedShelf', paper: true } }, firings: [] }],
+  },
+  {
+    name: 'Bird-bath basin',
+    typed: { diameter: '380 mm' },
+    layers: [sheet('slate-90', 3), sheet('samphire-90', 3)],
+    steps: [
+      { step: fuse, firings: [{ hoursAgo: 96, result: 'right', place: 'middle', note: 'Seeds near the rim, none larger than a pinhead.' }] },
+      {
+        step: { look: 'slump', setup: { kind: 'inMould', paper: false, shaping: { kind: 'hollow', span_m: 0.36, depth_m: 0.06 } } },
+        firings: [{ hoursAgo: 7, result: null, place: 'middle', note: '' }],
+      },
+    ],
+  },
+  {
+    name: 'Plaque no. 14',
+    typed: { width: '200 mm', length: '140 mm' },
+    layers: [
+      { ...sheet('harbour-90', 3), name: 'Base' },
+      sheet('clear-90', 3),
+      { form: 'pieces', glassId: 'rose-90', thickness_m: 0.003, cover: 0.22, count: 4, name: 'Numerals' },
+    ],
+    steps: [
+      {
+        step: { look: 'tack', setup: { kind: 'bareShelf', paper: false } },
+        firings: [{ hoursAgo: 50, result: 'right', place: 'front right', note: 'Numerals stand, edges soft. One seed near the left edge.' }],
+      },
+    ],
+  },
+];

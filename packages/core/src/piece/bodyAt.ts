@@ -1,0 +1,80 @@
+/**
+ * The body that a firing of a piece meets: the lay-up as it was put together, or what the firings before it have made of
+ * that. Glass that has levelled carries no relief any more; what was fused is one solid.
+ */
+import type { Footprint } from '../body/footprint';
+import type { Layer, Part } from '../body/layers';
+import { footprintArea } from '../body/footprint';
+import type { GlassConstants } from '../glass/constants';
+import type { Look } from '../look/purpose';
+import { type Outcome, found, refused } from '../problem';
+import type { Body } from '../schedule/firingCase';
+import type { LaidLayer, PieceDocument } from './document';
+
+export interface NamedGlass {
+  id: string;
+  constants: GlassConstants;
+}
+
+/** Looks after which a body is level: what stood has sunk in. */
+const LEVELS: readonly Look[] = ['fullFuse', 'slabFlow'];
+/** Looks that join what lies on one another. */
+const JOINS: readonly Look[] = ['tack', 'contour', 'fullFuse', 'slabFlow'];
+
+function asLayer(layer: LaidLayer, glass: number): Layer {
+  switch (layer.form) {
+    case 'sheet':
+      return { form: 'sheet', glass, thickness_m: layer.thickness_m, ...(layer.coated ? { coated: layer.coated } : {}) };
+    case 'cap':
+      return { form: 'cap', glass, thickness_m: layer.thickness_m, ...(layer.overhang_m === undefined ? {} : { overhang_m: layer.overhang_m }) };
+    case 'pieces':
+      return { form: 'sheet', glass, thickness_m: layer.thickness_m, cover: layer.cover };
+    default: {
+      const { id: _id, glassId: _glassId, name: _name, ...rest } = layer;
+      return { ...rest, glass };
+    }
+  }
+}
+
+/** Pieces with nothing over them stand side by side on the rest. */
+const standingFrom = (layers: readonly LaidLayer[]): number => layers.findLastIndex(({ form }) => form !== 'pieces') + 1;
+
+/** Everything sunk in: gaps closed, cut pieces spread over the whole outline. */
+function levelled(layers: readonly LaidLayer[], glassAt: (layer: LaidLayer) => number): Layer[] {
+  return layers.map((layer): Layer => {
+    const glass = glassAt(layer);
+    if (layer.form === 'pieces') return { form: 'sheet', glass, thickness_m: layer.thickness_m * layer.cover };
+    const laid = asLayer(layer, glass);
+    if (laid.form === 'frit' || laid.form === 'powder') return { ...laid, perArea_kg_m2: laid.perArea_kg_m2 * (laid.cover ?? 1), cover: 1 };
+    if (laid.form === 'rod' || laid.form === 'stringer') return { ...laid, diameter_m: laid.diameter_m * (laid.cover ?? 1), cover: 1 };
+    return laid;
+  });
+}
+
+const partOf = (layer: Extract<LaidLayer, { form: 'pieces' }>, glass: number, footprint: Footprint): Part => ({
+  glass,
+  thickness_m: layer.thickness_m,
+  area_m2: (layer.cover * footprintArea(footprint)) / layer.count,
+  count: layer.count,
+});
+
+/** step: index of the firing; the lay-up itself where no firing comes before it. */
+export function bodyAt(doc: Pick<PieceDocument, 'footprint' | 'layers' | 'steps' | 'dammed'>, step: number, glasses: readonly NamedGlass[]): Outcome<Body> {
+  const used: NamedGlass[] = [];
+  for (const [index, { glassId }] of doc.layers.entries()) {
+    const glass = glasses.find(({ id }) => id === glassId);
+    if (!glass) return refused('unknown-id', `doc.layers.${index}.glassId`, `No glass '${glassId}' on the shelf.`);
+    if (!used.includes(glass)) used.push(glass);
+  }
+  const glassAt = ({ glassId }: LaidLayer): number => used.findIndex(({ id }) => id === glassId);
+  const before = doc.steps.slice(0, step).map(({ look }) => look);
+  const loose = { glasses: used.map(({ constants }) => constants), footprint: doc.footprint, ...(doc.dammed ? { dammed: true } : {}) };
+  const joined = doc.layers.length === 1 || before.some((look) => JOINS.includes(look));
+  if (before.some((look) => LEVELS.includes(look))) return found({ ...loose, layers: levelled(doc.layers, glassAt), joined });
+  const from = standingFrom(doc.layers);
+  // Pieces alone have nothing to stand on; they are then a sheet with gaps.
+  const standing = from > 0 ? doc.layers.slice(from) : [];
+  const lying = from > 0 ? doc.layers.slice(0, from) : doc.layers;
+  const parts = standing.flatMap((layer) => (layer.form === 'pieces' ? [partOf(layer, glassAt(layer), doc.footprint)] : []));
+  return found({ ...loose, layers: lying.map((layer) => asLayer(layer, glassAt(layer))), ...(parts.length > 0 ? { parts } : {}), joined });
+}

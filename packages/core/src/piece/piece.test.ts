@@ -1,0 +1,148 @@
+import { bodyDepth, bodyFigures } from '../body/body';
+import { TYPICAL_FAMILIES } from '../glass/families';
+import type { Outcome } from '../problem';
+import { bodyAt } from './bodyAt';
+import {
+  type Edited,
+  addLayer,
+  addStep,
+  changeLayer,
+  changeStep,
+  inForm,
+  layerName,
+  moveLayer,
+  removeLayer,
+  removeStep,
+  setOutline,
+  turnLayer,
+} from './commands';
+import { LAYERS_AT_MOST, LAYER_FORMS, type LaidLayer, type PieceDocument, type PlannedStep } from './document';
+
+const sheet = (id: string, glassId = 'clear', more: Partial<LaidLayer> = {}): LaidLayer =>
+  ({ id, form: 'sheet', glassId, thickness_m: 0.003, ...more }) as LaidLayer;
+const numerals: LaidLayer = { id: 'n', form: 'pieces', glassId: 'rose', thickness_m: 0.003, cover: 0.2, count: 4, name: 'Numerals' };
+const step = (look: PlannedStep['look']): PlannedStep => ({
+  id: `step of ${look}`,
+  look,
+  setup: { kind: 'bareShelf', paper: false },
+  kilnId: 'k',
+  controllerId: 'c',
+  school: { soak: 'auto', heat: 'cooler' },
+  scheduleId: null,
+  computedId: null,
+});
+const piece = (layers: LaidLayer[], steps: PlannedStep[] = []): PieceDocument => ({
+  schemaVersion: 2,
+  footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.14 },
+  dammed: false,
+  typed: {},
+  layers,
+  steps,
+});
+const plaque = piece([sheet('a'), sheet('b', 'blue'), numerals]);
+const glasses = ['clear', 'blue', 'rose'].map((id) => ({ id, constants: { ...TYPICAL_FAMILIES[0] } }));
+
+function done(edited: Outcome<Edited>): Edited {
+  if (!edited.ok) throw new Error(edited.problem.message);
+  return edited.value;
+}
+const ids = ({ doc }: Edited): string[] => doc.layers.map(({ id }) => id);
+
+describe('an edit of a piece', () => {
+  test('makes a new document and leaves the old one as it was', () => {
+    const before = JSON.stringify(plaque);
+    expect(ids(done(addLayer(plaque, sheet('new'))))).toEqual(['a', 'b', 'n', 'new']);
+    expect(ids(done(addLayer(plaque, sheet('new'), 0)))).toEqual(['new', 'a', 'b', 'n']);
+    expect(ids(done(moveLayer(plaque, 'a', 2)))).toEqual(['b', 'n', 'a']);
+    expect(ids(done(moveLayer(plaque, 'n', -5)))).toEqual(['n', 'a', 'b']);
+    expect(ids(done(removeLayer(plaque, 'b')))).toEqual(['a', 'n']);
+    expect(done(changeLayer(plaque, sheet('b', 'rose'))).doc.layers[1]).toMatchObject({ id: 'b', glassId: 'rose' });
+    expect(done(setOutline(plaque, { shape: 'disc', diameter_m: 0.3 }, { diameter: '30 cm' }, true)).doc).toMatchObject({
+      dammed: true,
+      typed: { diameter: '30 cm' },
+    });
+    expect(JSON.stringify(plaque)).toBe(before);
+  });
+
+  test('says in the past tense what was done, by the name of the layer', () => {
+    expect(done(moveLayer(plaque, 'a', 1)).what).toBe('Base moved up');
+    expect(done(removeLayer(plaque, 'n')).what).toBe('Numerals taken away');
+    expect(done(addLayer(plaque, { id: 'f', form: 'frit', glassId: 'clear', perArea_kg_m2: 1 })).what).toBe('frit added');
+    expect([0, 1, 2].map((i) => layerName(plaque.layers, i))).toEqual(['Base', 'Top sheet', 'Numerals']);
+    expect(layerName([sheet('a')], 0)).toBe('Sheet');
+  });
+
+  test('turns a coated sheet over and back, and no other', () => {
+    const coated = piece([sheet('a'), sheet('c', 'blue', { coated: 'up' } as Partial<LaidLayer>)]);
+    const once = done(turnLayer(coated, 'c'));
+    expect(once.doc.layers[1]).toMatchObject({ coated: 'down' });
+    expect(done(turnLayer(once.doc, 'c')).doc).toEqual(coated);
+    expect(turnLayer(coated, 'a')).toMatchObject({ ok: false, problem: { code: 'not-coated' } });
+  });
+
+  test('is refused where it names nothing, empties the piece, or piles up too much', () => {
+    for (const refused of [moveLayer(plaque, 'x', 0), removeLayer(plaque, 'x'), changeLayer(plaque, sheet('x')), turnLayer(plaque, 'x')]) {
+      expect(refused).toMatchObject({ ok: false, problem: { code: 'unknown-id' } });
+    }
+    expect(removeLayer(piece([sheet('a')]), 'a')).toMatchObject({ ok: false, problem: { code: 'too-few' } });
+    const full = piece(Array.from({ length: LAYERS_AT_MOST }, (_, i) => sheet(String(i))));
+    expect(addLayer(full, sheet('one more'))).toMatchObject({ ok: false, problem: { code: 'too-many' } });
+    for (const refused of [changeStep(plaque, step('tack')), removeStep(plaque, 'x')]) expect(refused).toMatchObject({ problem: { code: 'unknown-id' } });
+  });
+
+  test('adds, changes and takes away firings', () => {
+    const added = done(addStep(plaque, step('tack'))).doc;
+    const changed = done(changeStep(added, { ...step('tack'), kilnId: 'other' })).doc;
+    expect(changed.steps[0].kilnId).toBe('other');
+    expect(done(removeStep(changed, step('tack').id)).doc).toEqual(plaque);
+  });
+
+  test.each(LAYER_FORMS)('lays any layer as %s, its glass and its cover kept', (form) => {
+    const laid = inForm(numerals, form);
+    expect(laid).toMatchObject({ id: 'n', glassId: 'rose', form, name: 'Numerals' });
+    if (form !== 'sheet' && form !== 'cap') expect(laid).toMatchObject({ cover: 0.2 });
+    expect(bodyAt(piece([sheet('a'), laid]), 0, glasses).ok).toBe(true);
+  });
+});
+
+describe('the body that a firing meets', () => {
+  const body = (doc: PieceDocument, index: number) => {
+    const outcome = bodyAt(doc, index, glasses);
+    if (!outcome.ok) throw new Error(outcome.problem.message);
+    return outcome.value;
+  };
+
+  test('has standing pieces as parts of their share of the outline', () => {
+    const { parts, layers, joined } = body(plaque, 0);
+    expect(layers).toHaveLength(2);
+    expect(parts).toEqual([{ glass: 2, thickness_m: 0.003, area_m2: expect.closeTo(0.0014, 9), count: 4 }]);
+    expect(joined).toBe(false);
+    expect(bodyDepth(body(plaque, 0))).toBeCloseTo(0.009, 12);
+  });
+
+  test('has pieces under a sheet as a layer with gaps', () => {
+    const { parts, layers } = body(done(moveLayer(plaque, 'n', 1)).doc, 0);
+    expect(parts).toBeUndefined();
+    expect(layers[1]).toMatchObject({ form: 'sheet', cover: 0.2 });
+  });
+
+  test('is one solid after a tack, with its relief; level after a full fuse, with the same mass', () => {
+    const chain = piece(plaque.layers, [step('tack'), step('fullFuse'), step('slump')]);
+    expect(body(chain, 0).joined).toBe(false);
+    expect(body(chain, 1)).toMatchObject({ joined: true, parts: [{ count: 4 }] });
+    const level = body(chain, 2);
+    expect(level.parts).toBeUndefined();
+    const figures = bodyFigures(level);
+    expect(figures.unevenness).toBeCloseTo(1, 9);
+    expect(figures.mass_kg).toBeCloseTo(bodyFigures(body(chain, 0)).mass_kg, 9);
+  });
+
+  test.each(LAYER_FORMS)('keeps the mass of %s when it levels', (form) => {
+    const chain = piece([sheet('a'), inForm(numerals, form)], [step('fullFuse'), step('slump')]);
+    expect(bodyFigures(body(chain, 1)).mass_kg).toBeCloseTo(bodyFigures(body(chain, 0)).mass_kg, 9);
+  });
+
+  test('is refused where a layer names a glass that is not on the shelf', () => {
+    expect(bodyAt(piece([sheet('a'), sheet('b', 'gone')]), 0, glasses)).toMatchObject({ ok: false, problem: { path: 'doc.layers.1.glassId' } });
+  });
+});
