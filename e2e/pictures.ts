@@ -64,7 +64,7 @@ await dark.type('step-target', '810');
 await dark.page.keyboard.press('Enter');
 await dark.sees('broken-limits', /Work/);
 await take(dark, 'run-sheet-phone-dark');
-await dark.press('close-sheet');
+await dark.press('close-segment-sheet');
 await dark.press('back-to-computed');
 await dark.sees('schedule-state', /^as computed$/);
 await dark.page.close();

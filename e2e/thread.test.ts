@@ -128,7 +128,7 @@ describe('the thread, at 390 × 844', () => {
     await me.page.keyboard.press('Enter');
     await me.beadAt(2, 790);
     await me.press('step-hold-more');
-    await me.press('close-sheet');
+    await me.press('close-segment-sheet');
     await me.gone('segment-sheet');
   });
 
@@ -199,13 +199,13 @@ describe('the thread, at 390 × 844', () => {
     await me.find('segment-sheet');
     const [row, sheet] = await Promise.all(['run-row-6', 'segment-sheet'].map(async (id) => (await me.find(id)).boundingBox()));
     expect((row?.y ?? 0) + (row?.height ?? 0)).toBeLessThanOrEqual((sheet?.y ?? 0) + 1);
-    await me.press('close-sheet');
+    await me.press('close-segment-sheet');
   });
 
   step('back to computed restores it, even while a change is being saved', async () => {
     await me.press('run-row-5');
     await me.press('step-rate-less');
-    await me.press('close-sheet');
+    await me.press('close-segment-sheet');
     await new Promise((resolve) => setTimeout(resolve, 690));
     await me.press('back-to-computed');
     await me.sees('schedule-state', /^as computed$/);

@@ -30,7 +30,7 @@ describe.each(['light', 'dark'] as const)('the main views at 1280 × 800, %s', (
     await me.press('run-row-2');
     await me.find('segment-sheet');
     await me.expectSound('run sheet');
-    await me.press('close-sheet');
+    await me.press('close-segment-sheet');
   });
 
   test('the key-in sheet', async () => {

@@ -1,6 +1,7 @@
 /** Puts one firing of a piece together with the records it names: what the engine computes from. */
 import {
   DEFAULT_LIMITS,
+  type Contact,
   ENGINE_VERSION,
   type Evidence,
   type FiringCase,
@@ -14,6 +15,7 @@ import {
   found,
   mainGlass,
   refused,
+  touchingLayers,
   withPaper,
 } from '@torvin/core';
 import type { DrawnLayer, PieceDoc, Snapshot, Step } from './documents';
@@ -58,24 +60,40 @@ export function drawnLayers(doc: Pick<PieceDoc, 'layers'>, shelves: Shelves | un
   });
 }
 
-/** What the fit of a lay-up is judged from; index i of the glasses is the i-th glass that the layers name. */
-export function fitQuestion(doc: Pick<PieceDoc, 'layers'>, shelves: Shelves): { glasses: FitGlass[]; evidence: Evidence[]; ids: string[] } {
-  const ids = [...new Set(doc.layers.map(({ glassId }) => glassId))];
-  const records = ids.map((id) => shelves.glasses.find((glass) => glass.id === id));
+export interface FitQuestion {
+  glasses: FitGlass[];
+  contacts: Required<Contact>[];
+  evidence: Evidence[];
+}
+
+/** What the fit of a lay-up is judged from, and which layers touch; index i of the glasses is the i-th that the layers name. */
+export function fitQuestion(doc: Pick<PieceDoc, 'layers'>, shelves: Shelves): FitQuestion & { ids: string[]; touching: [lower: number, upper: number][] } {
   const constants = namedGlasses(shelves);
+  const ids = [...new Set(doc.layers.map(({ glassId }) => glassId))].filter((id) => constants.some((glass) => glass.id === id));
+  const records = ids.map((id) => shelves.glasses.find((glass) => glass.id === id));
   const glasses = ids.flatMap((id, i): FitGlass[] => {
     const own = constants.find((glass) => glass.id === id);
     return own ? [{ ...own.constants, contents: records[i]?.contents ?? [] }] : [];
   });
+  const depths = drawnLayers(doc, shelves).map(({ thickness_m }) => thickness_m);
+  const touching = touchingLayers(doc.layers).filter((pair) => pair.every((index) => ids.includes(doc.layers[index].glassId)));
+  const contacts = new Map<string, Required<Contact>>();
+  for (const [below, above] of touching) {
+    const [lower, upper] = [below, above].map((index) => ids.indexOf(doc.layers[index].glassId));
+    const key = `${lower} ${upper}`;
+    if (!contacts.has(key)) contacts.set(key, { lower, upper, lower_m: depths[below], upper_m: depths[above] });
+  }
   const evidence: Evidence[] = [];
-  for (const [a, one] of records.entries())
-    for (const [b, other] of records.entries())
-      if (a < b && one && other && one.familyId === other.familyId) evidence.push({ a, b, kind: 'proven', result: 'holds' });
+  records.forEach((one, a) =>
+    records.slice(a + 1).forEach((other, i) => {
+      if (one?.familyId === other?.familyId) evidence.push({ a, b: a + 1 + i, kind: 'proven', result: 'holds' });
+    }),
+  );
   for (const { glassA, glassB, result } of shelves.stripTests) {
     const [a, b] = [ids.indexOf(glassA), ids.indexOf(glassB)];
     if (a >= 0 && b >= 0) evidence.push({ a, b, kind: 'ownTest', result });
   }
-  return { glasses, evidence, ids };
+  return { glasses, contacts: [...contacts.values()], evidence, ids, touching };
 }
 
 /** Index of a piece's firing, and all that the engine computes it from. */

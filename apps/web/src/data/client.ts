@@ -25,11 +25,14 @@ const UNREADABLE: Problem = { code: 'unreadable-answer', path: '', message: 'The
 interface CallInput<E extends Endpoint> {
   id?: string;
   body?: RequestOf<E>;
+  /** What stands after the question mark; parts that say nothing are left out. */
+  query?: Record<string, string | null | undefined>;
   signal?: AbortSignal;
 }
 
-export async function call<E extends Endpoint>(endpoint: E, { id, body, signal }: CallInput<E> = {}): Promise<AnswerOf<E>> {
-  const path = endpoint.path.replace(':id', encodeURIComponent(id ?? ''));
+export async function call<E extends Endpoint>(endpoint: E, { id, body, query = {}, signal }: CallInput<E> = {}): Promise<AnswerOf<E>> {
+  const asked = Object.entries(query).filter((entry): entry is [string, string] => Boolean(entry[1]));
+  const path = endpoint.path.replace(':id', encodeURIComponent(id ?? '')) + (asked.length > 0 ? `?${new URLSearchParams(asked)}` : '');
   const response = await fetch(path, {
     method: endpoint.method.toUpperCase(),
     ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),

@@ -5,8 +5,10 @@ import { call } from './client';
 
 export const pieceKey = (id: string) => ['piece', id];
 const PIECES = ['pieces'];
+const SHELVES = ['shelves'];
+const versionsKey = (id: string) => ['versions', id];
 
-export const useShelves = () => useQuery<Shelves>({ queryKey: ['shelves'], queryFn: ({ signal }) => call(api.shelves, { signal }), staleTime: 60_000 });
+export const useShelves = () => useQuery<Shelves>({ queryKey: SHELVES, queryFn: ({ signal }) => call(api.shelves, { signal }), staleTime: 60_000 });
 
 export const usePieces = () => useQuery({ queryKey: PIECES, queryFn: ({ signal }) => call(api.pieces, { signal }) });
 
@@ -29,6 +31,9 @@ export const useSchedule = (id: string | null | undefined) =>
     placeholderData: keepPreviousData,
   });
 
+export const useVersions = (pieceId: string, wanted: boolean) =>
+  useQuery({ queryKey: versionsKey(pieceId), queryFn: ({ signal }) => call(api.versions, { id: pieceId, signal }), enabled: wanted });
+
 /** Takes a piece as the server has it now. */
 export function adoptPiece(client: QueryClient, piece: Piece): void {
   client.setQueryData(pieceKey(piece.id), piece);
@@ -49,6 +54,32 @@ export function useSavePiece(id: string) {
   });
 }
 
+/** Takes the last change back, or does it again. */
+export function useUndo(id: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ way, version }: { way: 'undo' | 'redo'; version: number }) =>
+      call(way === 'undo' ? api.undoPiece : api.redoPiece, { id, body: { version } }),
+    onSuccess: (piece) => adoptPiece(client, piece),
+  });
+}
+
+export function useDeletePiece() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, version }: Pick<Piece, 'id' | 'version'>) => call(api.deletePiece, { id, body: { version } }),
+    onSuccess: (_, { id }) => {
+      client.removeQueries({ queryKey: pieceKey(id) });
+      client.setQueryData<Piece[]>(PIECES, (pieces) => pieces?.filter((piece) => piece.id !== id));
+    },
+  });
+}
+
+export function useRestorePiece() {
+  const client = useQueryClient();
+  return useMutation({ mutationFn: (id: string) => call(api.restorePiece, { id, body: {} }), onSuccess: (piece) => adoptPiece(client, piece) });
+}
+
 export function useSaveSchedule(id: string) {
   const client = useQueryClient();
   return useMutation({
@@ -56,6 +87,18 @@ export function useSaveSchedule(id: string) {
     onSuccess: (saved) => {
       client.setQueryData(['schedule', saved.schedule.id], saved.schedule);
       adoptPiece(client, saved.piece);
+      void client.invalidateQueries({ queryKey: versionsKey(id) });
+    },
+  });
+}
+
+export function useNameSchedule(pieceId: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, name }: { id: string; name: string }) => call(api.nameSchedule, { id, body: { name } }),
+    onSuccess: (schedule) => {
+      client.setQueryData(['schedule', schedule.id], schedule);
+      void client.invalidateQueries({ queryKey: versionsKey(pieceId) });
     },
   });
 }

@@ -1,9 +1,12 @@
 /** The key-in sheet: each segment as the controller wants it, large, to be ticked off while standing at the kiln. */
 import { ROLE_NAMES, brokenOf, brokenSentence, keyIn } from '@torvin/core';
-import type { Piece, Schedule } from '@torvin/schema';
+import type { Piece, Schedule, Step } from '@torvin/schema';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
+import { stepName } from '@/piece/describe';
+import { runHref } from '@/piece/StepChain';
+import { WORK_CAUTIONS } from '@/piece/cautions';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { FigureText } from '@/ui/FigureText';
@@ -13,10 +16,11 @@ import { Words } from '@/ui/Words';
 
 export interface KeyInScreenProps {
   piece: Piece;
+  step: Step;
   schedule: Schedule;
 }
 
-export function KeyInScreen({ piece, schedule }: KeyInScreenProps) {
+export function KeyInScreen({ piece, step, schedule }: KeyInScreenProps) {
   const { colours } = useTheme();
   const [keyed, setKeyed] = useState<ReadonlySet<number>>(new Set());
   const { controller, kilnName } = schedule.snapshot;
@@ -33,7 +37,7 @@ export function KeyInScreen({ piece, schedule }: KeyInScreenProps) {
     <Screen
       title="Key in"
       subtitle={`${piece.name} · ${controller.name} on ${kilnName} · counts in °${controller.unit} · holds ${controller.mostSegments} segments`}
-      back={{ title: 'Full fuse', href: `/pieces/${piece.id}/run` }}
+      back={{ title: stepName(step), href: runHref(piece.id, step.id) }}
       padded={false}
     >
       <View style={{ paddingHorizontal: space.large }}>
@@ -109,9 +113,7 @@ export function KeyInScreen({ piece, schedule }: KeyInScreenProps) {
         <Words bold testID="key-in-count">
           {keyed.size === rows.length ? 'All keyed. Read them back once from the controller.' : `${keyed.size} of ${rows.length} keyed`}
         </Words>
-        <Notice tone="care">
-          Key it in with the kiln cold and closed, and stay within reach for the first hour. Power off at the switch before a hand goes in.
-        </Notice>
+        <Notice tone="care">{WORK_CAUTIONS.keyIn}</Notice>
       </View>
     </Screen>
   );

@@ -1,28 +1,40 @@
-/** One firing as it was recorded, with the schedule as it was. */
+/** One firing: how it came out, what was seen, how it ran beside what was planned, and the schedule as it was. */
+import { PURPOSES, consequences, formatDuration, segmentDifferences, text } from '@torvin/core';
 import type { FiringDetail } from '@torvin/schema';
 import { format } from 'date-fns/format';
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { useDeleteFiring, useRestoreFiring } from '@/data/firings';
 import { useStudio } from '@/data/studio';
+import { setupWords } from '@/piece/describe';
 import { LiveFigures } from '@/runsheet/LiveFigures';
 import { RunSheet } from '@/runsheet/RunSheet';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Screen } from '@/ui/Screen';
+import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
 import { clockAfter } from '@/ui/clock';
-import { RESULT_WORDS, ResultSign } from './results';
+import { offerBack } from '@/ui/takeBack';
+import { asRun } from './differences';
+import { ResultSign, resultWords } from './results';
 
 const DRAWING_HEIGHT = 120;
 
-export function FiringScreen({ detail: { firing, schedule } }: { detail: FiringDetail }) {
-  const { temperatureUnit } = useStudio();
+export function FiringScreen({ detail }: { detail: FiringDetail }) {
+  const { temperatureUnit: unit } = useStudio();
+  const router = useRouter();
+  const { firing, schedule } = detail;
   const start = new Date(firing.firedAt);
-  const { snapshot, segments, result: evaluation } = schedule;
+  const { snapshot } = schedule;
+  const ran = asRun(detail);
+  const reached = firing.lookReached && firing.lookReached !== firing.look ? `; reached a ${PURPOSES[firing.lookReached].name.toLowerCase()}` : '';
   return (
     <Screen
       title={firing.pieceName}
-      subtitle={`Full fuse in ${snapshot.kilnName}, ${format(start, 'd MMMM yyyy, HH:mm')}`}
+      subtitle={`${PURPOSES[firing.look].name} in ${snapshot.kilnName}, ${format(start, 'd MMMM yyyy, HH:mm')}`}
       back={{ title: 'Notebook', href: '/notebook' }}
       padded={false}
     >
@@ -30,19 +42,71 @@ export function FiringScreen({ detail: { firing, schedule } }: { detail: FiringD
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
           <ResultSign result={firing.result} />
           <Words size="title" bold>
-            {RESULT_WORDS[firing.result]}
+            {`${resultWords(firing.result)}${reached}`}
           </Words>
         </View>
         {firing.note !== '' && <Words>{firing.note}</Words>}
         <Words size="label" tone="muted">
-          {`${schedule.origin === 'computed' ? 'Fired as computed' : 'Fired as changed by hand'}; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}. Recorded ${format(firing.createdAt, 'd MMM yyyy')}, ${firing.zone}.`}
+          {`${firing.asFired ? 'Ran otherwise than planned' : schedule.origin === 'computed' ? 'Fired as computed' : 'Fired as changed by hand'}; ${setupWords(snapshot.setup)}${firing.place ? `, ${firing.place}` : ''}; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}. ${firing.zone}.`}
         </Words>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+          <Action
+            kind={firing.result === null ? 'main' : 'second'}
+            title={firing.result === null ? 'Tell how it came out' : 'Tell more'}
+            testID="tell"
+            onPress={() => router.push(`/notebook/${firing.id}/tell` as never)}
+          />
+          <Action kind="second" title="Compare" testID="compare" onPress={() => router.push(`/notebook/${firing.id}/compare` as never)} />
+          <DeleteFiring detail={detail} />
+        </View>
       </View>
       <MeasuredWidth height={DRAWING_HEIGHT}>
         {(width) => <SectionDrawing footprint={snapshot.firing.body.footprint} layers={snapshot.layers} width={width} height={DRAWING_HEIGHT} />}
       </MeasuredWidth>
-      <LiveFigures firing={snapshot.firing} evaluation={evaluation} unit={temperatureUnit} opens={clockAfter(start, evaluation.simulation.total_s)} />
-      <RunSheet segments={segments} firing={snapshot.firing} evaluation={evaluation} unit={temperatureUnit} start={start} current />
+      {firing.asFired && (
+        <View style={{ padding: space.large, gap: space.small }} testID="as-fired">
+          <Words bold>As it ran, beside what was planned</Words>
+          {segmentDifferences(schedule.segments, ran.segments, unit).map((line) => (
+            <Words key={line}>{line}</Words>
+          ))}
+          <SideBySide
+            heads={['planned', 'as it ran']}
+            rows={consequences({ firing: snapshot.firing, evaluation: schedule.result }, { firing: snapshot.firing, evaluation: ran.evaluation }, unit)}
+            testID="as-fired-figures"
+          />
+        </View>
+      )}
+      <LiveFigures firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} opens={clockAfter(start, ran.evaluation.simulation.total_s)} />
+      <RunSheet segments={ran.segments} firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} start={start} current />
+      <View style={{ padding: space.large }}>
+        <Words
+          size="label"
+          tone="muted"
+        >{`${text(formatDuration(ran.evaluation.simulation.total_s))} in all; recorded ${format(firing.createdAt, 'd MMM yyyy')}.`}</Words>
+      </View>
     </Screen>
+  );
+}
+
+function DeleteFiring({ detail: { firing } }: { detail: FiringDetail }) {
+  const router = useRouter();
+  const remove = useDeleteFiring();
+  const restore = useRestoreFiring();
+  return (
+    <Action
+      kind="plain"
+      title="Delete"
+      label="Delete this firing"
+      disabled={remove.isPending}
+      testID="delete-firing"
+      onPress={() =>
+        remove.mutate(firing, {
+          onSuccess() {
+            router.replace('/notebook');
+            offerBack({ what: `The firing of ${firing.pieceName} is deleted.`, bringBack: () => restore.mutate(firing.id) });
+          },
+        })
+      }
+    />
   );
 }

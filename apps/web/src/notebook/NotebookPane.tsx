@@ -1,45 +1,89 @@
-/** Past firings, newest first. */
-import { formatDuration, formatTemperature, text } from '@torvin/core';
-import type { Firing } from '@torvin/schema';
+/** Past firings, newest first: searched by words, narrowed by result and look, a page read when it is wanted. */
+import { LOOKS, PURPOSES, formatDuration, formatTemperature, text } from '@torvin/core';
+import type { Firing, FiringQuery } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { Link } from 'expo-router';
+import { memo, useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import { useFirings } from '@/data/firings';
 import { useStudio } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
+import { Chips } from '@/ui/Chips';
+import { Field } from '@/ui/Field';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { ListScreen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-import { RESULT_WORDS, ResultSign } from './results';
+import { RESULT_WORDS, ResultSign, resultWords } from './results';
+
+type Narrowed = Pick<FiringQuery, 'look' | 'result'>;
 
 export function NotebookPane({ currentId, beside = false }: { currentId?: string; beside?: boolean }) {
-  const firings = useFirings();
+  const [typed, setTyped] = useState('');
+  const [narrowed, setNarrowed] = useState<Narrowed>({});
+  const words = useDeferredValue(typed.trim());
+  const { temperatureUnit } = useStudio();
+  const firings = useFirings({ ...narrowed, ...(words === '' ? {} : { text: words }) });
   if (!firings.data) return <Waiting query={firings} title="Notebook" />;
+  const rows = firings.data.pages.flatMap((page) => page.firings);
+  const [{ total }] = firings.data.pages;
+  const searching = words !== '' || narrowed.look !== undefined || narrowed.result !== undefined;
   return (
     <ListScreen
       title="Notebook"
       plain={beside}
-      items={firings.data}
+      items={rows}
       keyOf={({ id }) => id}
-      renderItem={(firing) => <FiringRow firing={firing} current={firing.id === currentId} />}
+      renderItem={(firing) => <FiringRow firing={firing} current={firing.id === currentId} unit={temperatureUnit} />}
+      onNearEnd={() => void (firings.hasNextPage && !firings.isFetchingNextPage && firings.fetchNextPage())}
       before={
-        firings.data.length === 0 && <Notice tone="plain">Nothing fired yet: open a piece, compute its schedule, fire it, and record how it came out.</Notice>
+        <View style={{ paddingHorizontal: space.large, opacity: firings.isPlaceholderData ? 0.6 : 1 }}>
+          <Field label="Search" value={typed} onChange={setTyped} hint="piece, note, place, kiln, glass" testID="notebook-search" />
+          <Chips
+            label="Came out"
+            value={narrowed.result ?? null}
+            options={[
+              ...(['short', 'right', 'past'] as const).map((value) => ({ value, title: RESULT_WORDS[value] })),
+              { value: 'open' as const, title: 'in the kiln' },
+            ]}
+            onChange={(result) => setNarrowed({ ...narrowed, result: result ?? undefined })}
+            testID="filter-result"
+          />
+          <Chips
+            label="Look"
+            value={narrowed.look ?? null}
+            options={LOOKS.map((look) => ({ value: look, title: PURPOSES[look].name }))}
+            onChange={(look) => setNarrowed({ ...narrowed, look: look ?? undefined })}
+            testID="filter-look"
+          />
+          <Words size="label" tone="muted" aria-live="polite" testID="notebook-count">
+            {`${total} ${total === 1 ? 'firing' : 'firings'}${searching ? ' found' : ''}`}
+          </Words>
+          {total === 0 && (
+            <Notice tone="plain">
+              {searching
+                ? 'Nothing of that kind: take a word or a mark away.'
+                : 'Nothing fired yet: open a piece, compute its schedule, fire it, and record how it came out.'}
+            </Notice>
+          )}
+        </View>
       }
     />
   );
 }
 
-function FiringRow({ firing, current }: { firing: Firing; current: boolean }) {
+/** Every row is as tall as this, so that a long list knows where its rows are. */
+const FIRING_ROW_HEIGHT = 104;
+
+const FiringRow = memo(function FiringRow({ firing, current, unit }: { firing: Firing; current: boolean; unit: 'C' | 'F' }) {
   const { colours } = useTheme();
-  const { temperatureUnit } = useStudio();
   return (
-    <View style={{ borderTopWidth: 1, borderColor: colours.line }}>
+    <View style={{ borderTopWidth: 1, borderColor: colours.line, height: FIRING_ROW_HEIGHT, overflow: 'hidden' }}>
       <Link
         href={`/notebook/${firing.id}`}
         aria-current={current ? 'page' : undefined}
-        style={{ display: 'flex', textDecorationLine: 'none' }}
+        style={{ display: 'flex', textDecorationLine: 'none', height: '100%' }}
         testID="firing-link"
       >
         <View
@@ -48,30 +92,28 @@ function FiringRow({ firing, current }: { firing: Firing; current: boolean }) {
             flexDirection: 'row',
             alignItems: 'center',
             gap: space.medium,
-            paddingVertical: space.medium,
             paddingHorizontal: space.large,
-            minHeight: 72,
             backgroundColor: current ? colours.surface : 'transparent',
           }}
         >
           <ResultSign result={firing.result} />
           <View style={{ flex: 1 }}>
-            <Words bold>{firing.pieceName}</Words>
-            <Words size="label" tone="muted">
-              {`${format(firing.firedAt, 'd MMM yyyy, HH:mm')} · ${firing.kilnName}`}
+            <Words bold numberOfLines={1}>
+              {firing.pieceName}
             </Words>
-            <Words size="label" tone="muted">
-              {`Full fuse, ${text(formatTemperature(firing.work_C, temperatureUnit))} for ${text(formatDuration(firing.work_s))}, ${text(formatDuration(firing.total_s))} in all`}
+            <Words size="label" tone="muted" numberOfLines={1}>
+              {`${format(firing.firedAt, 'd MMM yyyy, HH:mm')} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`}
             </Words>
-            {firing.note !== '' && (
-              <Words size="label" numberOfLines={1}>
-                {firing.note}
-              </Words>
-            )}
+            <Words size="label" tone="muted" numberOfLines={1}>
+              {`${PURPOSES[firing.look].name}, ${text(formatTemperature(firing.work_C, unit))} for ${text(formatDuration(firing.work_s))}`}
+            </Words>
+            <Words size="label" numberOfLines={1}>
+              {firing.note}
+            </Words>
           </View>
-          <Words bold>{RESULT_WORDS[firing.result]}</Words>
+          <Words bold>{resultWords(firing.result)}</Words>
         </View>
       </Link>
     </View>
   );
-}
+});

@@ -1,55 +1,91 @@
-/** Records a firing: when, how it came out, what was seen. */
+/** What is told of a firing: when, where it stood, how it came out, what was seen, and how it ran where not as planned. */
 import { zodResolver } from '@hookform/resolvers/zod';
-import type { Problem } from '@torvin/core';
-import { type FiringResult, ResultSchema } from '@torvin/schema';
+import { LOOKS, PURPOSES, type Problem } from '@torvin/core';
+import { type Firing, ResultSchema, type Schedule } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { isValid } from 'date-fns/isValid';
 import { parse } from 'date-fns/parse';
 import { useEffect } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
+import { WORK_CAUTIONS } from '@/piece/cautions';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { TimeInput } from '@/ui/TimeInput';
-import { Words } from '@/ui/Words';
+import { AsFiredRows } from './AsFiredRows';
 import { RESULT_WORDS } from './results';
 
+export type Told = Pick<Firing, 'firedAt' | 'place' | 'result' | 'lookReached' | 'note' | 'asFired' | 'photos'>;
+
 export interface RecordFormProps {
-  started: Date;
+  told: Told;
+  /** The schedule that it was to run. */
+  schedule: Schedule;
   problem: Problem | null;
   saving: boolean;
-  onSave(firing: { firedAt: number; result: FiringResult; note: string }): void;
+  onSave(told: Told): void;
 }
 
 const FIELD_TIME = "yyyy-MM-dd'T'HH:mm";
 const NOTE_AT_MOST = 4000;
+const PLACE_AT_MOST = 80;
 
 const recordSchema = z.object({
   when: z.string().transform((written, context) => {
     const time = parse(written, FIELD_TIME, new Date());
     if (isValid(time)) return time.getTime();
-    context.addIssue({ code: 'custom', message: 'Say when it was fired: a day and a time.' });
+    context.addIssue({ code: 'custom', message: 'Say when it was started: a day and a time.' });
     return z.NEVER;
   }),
-  result: z.enum(ResultSchema.options, { error: 'Say how it came out.' }),
+  place: z.string().max(PLACE_AT_MOST, { error: `A place has at most ${PLACE_AT_MOST} characters.` }),
+  result: z.enum([...ResultSchema.options, 'open']),
+  lookReached: z.enum([...LOOKS, 'unsaid']),
   note: z.string().max(NOTE_AT_MOST, { error: `A note has at most ${NOTE_AT_MOST} characters.` }),
+  asFired: z.custom<Told['asFired']>(),
 });
 
-const FIELDS: Record<string, 'when' | 'result' | 'note'> = { firedAt: 'when', result: 'result', note: 'note' };
+type FieldName = 'when' | 'place' | 'note';
+const FIELDS: Record<string, FieldName> = { firedAt: 'when', place: 'place', note: 'note' };
 
-export function RecordForm({ started, problem, saving, onSave }: RecordFormProps) {
-  const { control, handleSubmit, setError, formState } = useForm({
+export function RecordForm({ told, schedule, problem, saving, onSave }: RecordFormProps) {
+  const { control, handleSubmit, setError, setValue, formState } = useForm({
     resolver: zodResolver(recordSchema),
-    defaultValues: { when: format(started, FIELD_TIME), note: '' },
+    defaultValues: {
+      when: format(told.firedAt, FIELD_TIME),
+      place: told.place,
+      result: told.result ?? ('open' as const),
+      lookReached: told.lookReached ?? ('unsaid' as const),
+      note: told.note,
+      asFired: told.asFired,
+    },
   });
   const { errors } = formState;
+  const now = useWatch({ control });
   useEffect(() => {
     if (problem) setError(FIELDS[problem.path] ?? 'root', { message: problem.message });
   }, [problem, setError]);
+  const field = (name: 'place' | 'note', label: string, hint: string) => (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field: { value, onChange, onBlur } }) => (
+        <Field
+          label={label}
+          value={value}
+          onChange={onChange}
+          onBlur={onBlur}
+          error={errors[name]?.message}
+          hint={hint}
+          multiline={name === 'note'}
+          testID={`record-${name}`}
+        />
+      )}
+    />
+  );
   return (
     <View style={{ gap: space.large }}>
       <Controller
@@ -59,56 +95,51 @@ export function RecordForm({ started, problem, saving, onSave }: RecordFormProps
           <TimeInput label="Started" kind="datetime-local" value={value} onChange={onChange} error={errors.when?.message} testID="record-when" />
         )}
       />
-      <View>
-        <Controller
-          control={control}
-          name="result"
-          render={({ field: { value, onChange } }) => (
-            <Choice
-              label="How did it come out?"
-              value={value ?? null}
-              options={[
-                { value: 'short', title: RESULT_WORDS.short, note: 'edges or joins still show' },
-                { value: 'right', title: RESULT_WORDS.right, note: 'as wanted' },
-                { value: 'past', title: RESULT_WORDS.past, note: 'too flat, too far' },
-              ]}
-              onChange={onChange}
-              testID="result"
-            />
-          )}
+      <Choice
+        label="How did it come out?"
+        value={now.result ?? 'open'}
+        options={[
+          { value: 'open', title: 'Not opened yet', note: 'in the kiln' },
+          { value: 'short', title: RESULT_WORDS.short, note: 'edges or joins still show' },
+          { value: 'right', title: RESULT_WORDS.right, note: 'as wanted' },
+          { value: 'past', title: RESULT_WORDS.past, note: 'too flat, too far' },
+        ]}
+        onChange={(result) => setValue('result', result)}
+        testID="result"
+      />
+      {now.result !== 'open' && (
+        <Choice
+          label="Look it reached"
+          value={now.lookReached ?? 'unsaid'}
+          options={[{ value: 'unsaid' as const, title: 'Not said' }, ...LOOKS.map((look) => ({ value: look, title: PURPOSES[look].name }))]}
+          onChange={(look) => setValue('lookReached', look)}
+          testID="reached"
         />
-        {errors.result?.message && (
-          <Words size="label" bold tone="warn" role="alert">
-            {errors.result.message}
-          </Words>
-        )}
-      </View>
-      <Controller
-        control={control}
-        name="note"
-        render={({ field: { value, onChange, onBlur } }) => (
-          <Field
-            label="Note"
-            value={value}
-            onChange={onChange}
-            onBlur={onBlur}
-            error={errors.note?.message}
-            hint="place on the shelf, what was seen and when"
-            multiline
-            testID="record-note"
-          />
-        )}
+      )}
+      {field('place', 'Place on the shelf', 'front left, middle, long side to the door')}
+      {field('note', 'Note', 'what was seen and when')}
+      <AsFiredRows
+        planned={schedule.segments}
+        ran={(now.asFired as Told['asFired'] | undefined) ?? null}
+        onChange={(asFired) => setValue('asFired', asFired)}
       />
       {errors.root?.message && <Notice tone="warn">{errors.root.message}</Notice>}
-      <Notice tone="care">
-        Open only when it is cool; then tap it for a clear ring, and look through crossed polarisers before you cut or grind. Brush primer off wet, with a
-        respirator.
-      </Notice>
+      <Notice tone="care">{WORK_CAUTIONS.open}</Notice>
       <Action
         title="Save to the notebook"
         disabled={saving}
         testID="save-firing"
-        onPress={() => void handleSubmit((valid) => onSave({ firedAt: valid.when, result: valid.result, note: valid.note }))()}
+        onPress={() =>
+          void handleSubmit(({ when, result, lookReached, ...rest }) =>
+            onSave({
+              ...rest,
+              firedAt: when,
+              result: result === 'open' ? null : result,
+              lookReached: lookReached === 'unsaid' || result === 'open' ? null : lookReached,
+              photos: told.photos,
+            }),
+          )()
+        }
       />
     </View>
   );

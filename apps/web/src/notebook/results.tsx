@@ -5,14 +5,16 @@ import { useTheme } from '@/theme/ThemeContext';
 
 export const RESULT_WORDS: Record<FiringResult, string> = { short: 'short of it', right: 'right', past: 'past it' };
 
+export const resultWords = (result: FiringResult | null): string => (result === null ? 'not opened' : RESULT_WORDS[result]);
+
 /** A mark against a line: under it, on it, over it. */
-export function ResultSign({ result }: { result: FiringResult }) {
+export function ResultSign({ result }: { result: FiringResult | null }) {
   const { colours } = useTheme();
-  const y = { short: 17, right: 12, past: 7 }[result];
+  const y = result === null ? 12 : { short: 17, right: 12, past: 7 }[result];
   return (
     <Svg width={24} height={24} viewBox="0 0 24 24" aria-hidden>
       <Line x1={2} x2={22} y1={12} y2={12} stroke={colours.muted} strokeWidth={2} strokeDasharray={result === 'right' ? undefined : '3 2'} />
-      <Path d={`M12 ${y - 5} L17 ${y} L12 ${y + 5} L7 ${y} Z`} fill={colours.ink} />
+      <Path d={`M12 ${y - 5} L17 ${y} L12 ${y + 5} L7 ${y} Z`} fill={result === null ? colours.ground : colours.ink} stroke={colours.ink} strokeWidth={2} />
     </Svg>
   );
 }

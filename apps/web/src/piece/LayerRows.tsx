@@ -1,128 +1,141 @@
-/** The sheets of a lay-up, top one first as they lie: glass, thickness, order, take away, add. */
-import type { Glass } from '@torvin/schema';
-import { useState } from 'react';
-import { Pressable, View } from 'react-native';
-import { v7 as uuid } from 'uuid';
+/** The layers in words, top one first as they lie: a touch opens one, its grip is dragged or moved by arrow keys. */
+import { FORM_NAMES, formatLength, text } from '@torvin/core';
+import type { DrawnLayer, PieceDoc } from '@torvin/schema';
+import { useMemo, useRef, useState } from 'react';
+import { Pressable, View, type ViewProps } from 'react-native';
+import { Gesture, GestureDetector } from 'react-native-gesture-handler';
+import Svg, { Circle } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, space } from '@/theme/theme';
-import { Action } from '@/ui/Action';
-import { Field } from '@/ui/Field';
+import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
-import type { LayerEntry } from './pieceEntry';
 
 export interface LayerRowsProps {
-  /** Index 0 at the bottom. */
-  layers: LayerEntry[];
-  /** Those of the chosen family. */
-  glasses: Glass[];
-  atMost: number;
-  errorOf(index: number): string | undefined;
-  onChange(layers: LayerEntry[]): void;
+  doc: PieceDoc;
+  layers: readonly DrawnLayer[];
+  names: readonly string[];
+  selected: number | null;
+  onSelect(index: number): void;
+  onMove(id: string, to: number): void;
 }
 
-const placeName = (index: number, count: number): string => (count === 1 ? 'Sheet' : index === 0 ? 'Base' : index === count - 1 ? 'Top' : `Sheet ${index + 1}`);
+const ROW_HEIGHT = 60;
 
-export function LayerRows({ layers, glasses, atMost, errorOf, onChange }: LayerRowsProps) {
+export function LayerRows({ doc, layers, names, selected, onSelect, onMove }: LayerRowsProps) {
   const { colours } = useTheme();
-  const [choosing, setChoosing] = useState<string | null>(null);
-  const change = (index: number, part: Partial<LayerEntry>): void => onChange(layers.map((layer, i) => (i === index ? { ...layer, ...part } : layer)));
-  const rows = layers.map((layer, index) => {
-    const glass = glasses.find(({ id }) => id === layer.glassId);
-    const place = placeName(index, layers.length);
-    return (
-      <View key={layer.id} style={{ borderTopWidth: 1, borderColor: colours.line, paddingVertical: space.small }}>
-        <View style={{ flexDirection: 'row', alignItems: 'flex-start', gap: space.medium }}>
-          <Pressable
-            role="button"
-            aria-expanded={choosing === layer.id}
-            testID={`layer-${index}-glass`}
-            onPress={() => setChoosing(choosing === layer.id ? null : layer.id)}
-            style={{ flexDirection: 'row', alignItems: 'center', gap: space.medium, minHeight: TARGET, flex: 1 }}
-          >
-            <Swatch colour={glass?.colour} />
-            <View style={{ flexShrink: 1 }}>
-              <Words size="label" tone="muted">
-                {place}
-              </Words>
-              <Words tone="touch">{glass?.name ?? 'choose a glass'}</Words>
-            </View>
-          </Pressable>
-          <View style={{ width: 104 }}>
-            <Field
-              label="Thickness"
-              value={layer.thickness}
-              onChange={(thickness) => change(index, { thickness })}
-              error={errorOf(index)}
-              testID={`layer-${index}-thickness`}
-            />
-          </View>
-          {layers.length > 1 && (
-            <Action
-              kind="plain"
-              title="×"
-              label={`Take away ${place}`}
-              testID={`layer-${index}-remove`}
-              onPress={() => onChange(layers.filter((_, i) => i !== index))}
-            />
-          )}
-        </View>
-        {choosing === layer.id && (
-          <View
-            role="radiogroup"
-            aria-label={`Glass of ${place}`}
-            style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, paddingTop: space.small }}
-          >
-            {glasses.map((option) => (
-              <Pressable
-                key={option.id}
-                role="radio"
-                aria-checked={option.id === layer.glassId}
-                testID={`layer-${index}-glass-${option.id}`}
-                onPress={() => {
-                  change(index, { glassId: option.id });
-                  setChoosing(null);
-                }}
-                style={{
-                  flexDirection: 'row',
-                  alignItems: 'center',
-                  gap: space.small,
-                  minHeight: TARGET,
-                  paddingHorizontal: space.small,
-                  borderWidth: 1,
-                  borderColor: option.id === layer.glassId ? colours.touch : colours.line,
-                }}
-              >
-                <Swatch colour={option.colour} />
-                <Words>{option.name}</Words>
-              </Pressable>
-            ))}
-          </View>
-        )}
-      </View>
-    );
-  });
-  const copy = layers.at(-1);
+  const [lifted, setLifted] = useState<{ index: number; by: number } | null>(null);
   return (
-    <View>
-      <Words size="label" tone="muted">
-        Sheets, top one first
-      </Words>
-      {rows.reverse()}
-      <View style={{ borderTopWidth: 1, borderColor: colours.line, alignItems: 'flex-start' }}>
-        {layers.length < atMost && copy ? (
-          <Action kind="plain" title="+ Sheet on top" testID="add-layer" onPress={() => onChange([...layers, { ...copy, id: uuid() }])} />
-        ) : (
-          <Words size="label" tone="muted">
-            {`${atMost} sheets at most`}
-          </Words>
-        )}
-      </View>
+    <View role="list" aria-label="Layers, top one first">
+      {doc.layers
+        .map((layer, index) => (
+          <View
+            key={layer.id}
+            role="listitem"
+            style={{
+              flexDirection: 'row',
+              alignItems: 'center',
+              minHeight: ROW_HEIGHT,
+              borderTopWidth: 1,
+              borderColor: colours.line,
+              backgroundColor: index === selected || lifted?.index === index ? colours.surface : 'transparent',
+              transform: [{ translateY: lifted?.index === index ? lifted.by : 0 }],
+              zIndex: lifted?.index === index ? 1 : 0,
+            }}
+          >
+            <Pressable
+              role="button"
+              aria-label={`${names[index]}: ${layers[index].name}, ${figureOf(layers[index])}`}
+              onPress={() => onSelect(index)}
+              testID={`layer-row-${index}`}
+              style={{ flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.medium, minHeight: TARGET }}
+            >
+              <Swatch colour={layers[index].colour} />
+              <View style={{ flex: 1 }}>
+                <Words bold>{names[index]}</Words>
+                <Words size="label" tone="muted">
+                  {[
+                    layers[index].name,
+                    ...(layer.form === 'sheet' ? [] : [FORM_NAMES[layer.form].toLowerCase()]),
+                    ...(layers[index].coated ? [`coating ${layers[index].coated}`] : []),
+                  ].join(' · ')}
+                </Words>
+              </View>
+              <Words bold>{figureOf(layers[index])}</Words>
+            </Pressable>
+            <Grip
+              name={names[index]}
+              index={index}
+              count={doc.layers.length}
+              onLift={(by) => setLifted(by === null ? null : { index, by })}
+              onMove={(to) => onMove(layer.id, to)}
+            />
+          </View>
+        ))
+        .reverse()}
     </View>
   );
 }
 
-/** A glass's colour, outlined so that pale glass stays visible. */
-export function Swatch({ colour }: { colour?: string }) {
+function figureOf({ thickness_m, cover, count }: DrawnLayer): string {
+  const parts = [count === undefined ? '' : `${count} ×`, text(formatLength(thickness_m, 'mm')), cover === undefined ? '' : `${Math.round(cover * 100)} %`];
+  return parts.filter(Boolean).join(' ');
+}
+
+interface GripProps {
+  name: string;
+  index: number;
+  count: number;
+  /** How far it has been dragged, px; null when it is let go. */
+  onLift(by: number | null): void;
+  onMove(to: number): void;
+}
+
+/** Rows stand upside down: up the screen is up the stack. */
+const rowsMoved = (by: number): number => -Math.round(by / ROW_HEIGHT);
+
+function Grip({ name, index, count, onLift, onMove }: GripProps) {
   const { colours } = useTheme();
-  return <View style={{ width: 26, height: 16, backgroundColor: colour ?? 'transparent', borderWidth: 1, borderColor: colours.ink }} />;
+  const now = useRef({ onLift, onMove, index });
+  now.current = { onLift, onMove, index };
+  const gesture = useMemo(
+    () =>
+      Gesture.Pan()
+        .runOnJS(true)
+        .onUpdate(({ translationY }) => now.current.onLift(translationY))
+        .onFinalize(({ translationY }, success) => {
+          now.current.onLift(null);
+          const rows = rowsMoved(translationY);
+          if (success && rows !== 0) now.current.onMove(now.current.index + rows);
+        }),
+    [],
+  );
+  const keys = {
+    onKeyDown(event: { key: string; preventDefault(): void }) {
+      const by = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+      if (by === undefined) return;
+      onMove(index + by);
+      event.preventDefault();
+    },
+  } as ViewProps;
+  return (
+    <GestureDetector gesture={gesture} touchAction="none" userSelect="none">
+      <View
+        {...keys}
+        role="slider"
+        tabIndex={0}
+        aria-orientation={'vertical' as never}
+        aria-label={`Place of ${name}`}
+        aria-valuenow={index + 1}
+        aria-valuemin={1}
+        aria-valuemax={count}
+        aria-valuetext={`${index + 1} of ${count} from the shelf`}
+        testID={`layer-grip-${index}`}
+        style={{ width: TARGET, height: TARGET, alignItems: 'center', justifyContent: 'center', cursor: 'grab' as never }}
+      >
+        <Svg width={16} height={22} aria-hidden>
+          {[3, 11, 19].flatMap((y) => [4, 12].map((x) => <Circle key={`${x} ${y}`} cx={x} cy={y} r={2} fill={colours.touch} />))}
+        </Svg>
+      </View>
+    </GestureDetector>
+  );
 }

@@ -1,35 +1,32 @@
-/** Makes or changes a piece: name, outline, sheets. The drawing, the depth and the mass follow every keystroke. */
+/** Name, outline and first glass of a piece. What lies in it is laid on the drawing afterwards. */
 import { zodResolver } from '@hookform/resolvers/zod';
-import { type Problem, bodyFigures, evenSheets, formatLength, formatMass, text } from '@torvin/core';
-import { LAYERS_AT_MOST, type PieceDoc, type Shelves } from '@torvin/schema';
+import { type Problem, footprintArea } from '@torvin/core';
+import type { Shelves } from '@torvin/schema';
 import { useEffect } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import { SectionDrawing } from '@/section/SectionDrawing';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
-import { FigureBlock } from '@/ui/FigureBlock';
-import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
-import { LayerRows } from './LayerRows';
-import { type PieceEntry, drawable, fieldOfPath, pieceEntrySchema } from './pieceEntry';
+import { GlassChoice } from './GlassChoice';
+import { type PieceEntry, type ReadPiece, fieldOfPath, outlineOf, pieceEntrySchema } from './pieceEntry';
 
 export interface PieceFormProps {
   shelves: Shelves;
   entry: PieceEntry;
+  /** Whether it asks for the first sheet's glass, as for a new piece. */
+  asksGlass: boolean;
   /** What the server refused, shown at its field. */
   problem: Problem | null;
   saving: boolean;
   saveTitle: string;
-  onSave(name: string, doc: Pick<PieceDoc, 'footprint' | 'typed' | 'layers'>): void;
+  onSave(read: ReadPiece): void;
 }
 
-const DRAWING_HEIGHT = 150;
-
-export function PieceForm({ shelves, entry, problem, saving, saveTitle, onSave }: PieceFormProps) {
+export function PieceForm({ shelves, entry, asksGlass, problem, saving, saveTitle, onSave }: PieceFormProps) {
   const { control, handleSubmit, setError, setValue, formState } = useForm({
     resolver: zodResolver(pieceEntrySchema),
     defaultValues: entry,
@@ -42,21 +39,7 @@ export function PieceForm({ shelves, entry, problem, saving, saveTitle, onSave }
     if (problem) setError(fieldOfPath(problem.path), { message: problem.message });
   }, [problem, setError]);
 
-  const { footprint, layers, family } = drawable(now, shelves);
-  const body = footprint && layers.length > 0 ? bodyFigures({ glasses: [family], layers: evenSheets(layers), footprint }) : null;
-  const depth_m = layers.reduce((sum, layer) => sum + layer.thickness_m, 0);
-  const glasses = shelves.glasses.filter(({ familyId }) => familyId === now.familyId);
-  const families = shelves.families.filter(({ id }) => shelves.glasses.some(({ familyId }) => familyId === id));
-
-  const setFamily = (familyId: string): void => {
-    const first = shelves.glasses.find((glass) => glass.familyId === familyId);
-    setValue('familyId', familyId);
-    setValue(
-      'layers',
-      now.layers.map((layer) => ({ ...layer, glassId: first?.id ?? layer.glassId })),
-    );
-  };
-
+  const outline = outlineOf(now);
   const field = (name: 'name' | 'width' | 'length' | 'diameter', label: string, hint?: string) => (
     <Controller
       control={control}
@@ -69,19 +52,6 @@ export function PieceForm({ shelves, entry, problem, saving, saveTitle, onSave }
 
   return (
     <View style={{ gap: space.large }}>
-      <MeasuredWidth height={DRAWING_HEIGHT}>
-        {(width) => (
-          <SectionDrawing footprint={footprint ?? { shape: 'disc', diameter_m: 0.2 }} layers={footprint ? layers : []} width={width} height={DRAWING_HEIGHT} />
-        )}
-      </MeasuredWidth>
-      <View style={{ flexDirection: 'row', gap: space.large }} testID="body-figures">
-        <FigureBlock label="depth" value={formatLength(depth_m, 'mm')} note={text(formatLength(depth_m, 'in'))} />
-        <FigureBlock
-          label="mass"
-          value={body ? formatMass(body.mass_kg, 'metric') : { figure: '–', unit: 'g' }}
-          note={body ? text(formatMass(body.mass_kg, 'imperial')) : 'once it has a size'}
-        />
-      </View>
       {field('name', 'Name')}
       <Choice
         label="Outline"
@@ -89,6 +59,7 @@ export function PieceForm({ shelves, entry, problem, saving, saveTitle, onSave }
         options={[
           { value: 'rectangle', title: 'Rectangle' },
           { value: 'disc', title: 'Disc' },
+          { value: 'oval', title: 'Oval' },
         ]}
         onChange={(shape) => setValue('shape', shape)}
         testID="shape"
@@ -103,33 +74,23 @@ export function PieceForm({ shelves, entry, problem, saving, saveTitle, onSave }
           </>
         )}
       </View>
+      <Words size="label" tone="muted" testID="outline-area">
+        {outline ? `${(footprintArea(outline) * 1e4).toFixed(0)} cm²` : 'Its area follows from its sizes.'}
+      </Words>
       <Choice
-        label="Glass family"
-        value={now.familyId}
-        options={families.map(({ id, name }) => ({ value: id, title: name }))}
-        onChange={setFamily}
-        testID="family"
+        label="At the rim"
+        value={now.dammed ? 'dammed' : 'free'}
+        options={[
+          { value: 'free', title: 'Free' },
+          { value: 'dammed', title: 'Inside a dam' },
+        ]}
+        onChange={(rim) => setValue('dammed', rim === 'dammed')}
+        testID="rim"
       />
-      <LayerRows
-        layers={now.layers}
-        glasses={glasses}
-        atMost={LAYERS_AT_MOST}
-        errorOf={(index) => errors.layers?.[index]?.thickness?.message}
-        onChange={(next) => setValue('layers', next, { shouldValidate: formState.isSubmitted })}
-      />
-      {(errors.layers?.root?.message ?? errors.layers?.message) ? (
-        <Words bold tone="warn" role="alert">
-          {errors.layers?.root?.message ?? errors.layers?.message}
-        </Words>
-      ) : null}
+      {asksGlass && <GlassChoice shelves={shelves} form="sheet" value={now.glassId} onChange={({ id }) => setValue('glassId', id)} />}
       {errors.root?.message && <Notice tone="warn">{errors.root.message}</Notice>}
       <Notice tone="care">Cutting: eye protection, and cut or grind wet. Shelf primer is dusty when dry: a respirator, and wipe up wet.</Notice>
-      <Action
-        title={saveTitle}
-        disabled={saving}
-        testID="save-piece"
-        onPress={() => void handleSubmit((valid) => onSave(valid.name, { footprint: valid.footprint, typed: valid.typed, layers: valid.layers }))()}
-      />
+      <Action title={saveTitle} disabled={saving} testID="save-piece" onPress={() => void handleSubmit((valid) => onSave(valid))()} />
     </View>
   );
 }

@@ -1,13 +1,12 @@
 /** The pieces, each with its section as its face. */
-
-import type { Piece, Shelves } from '@torvin/schema';
+import { type Piece, type Shelves, drawnLayers } from '@torvin/schema';
 import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Words } from '@/ui/Words';
-import { drawnLayers, footprintWords } from './describe';
+import { countWords, footprintWords, stepName } from './describe';
 
 export interface PieceListProps {
   pieces: Piece[];
@@ -46,10 +45,10 @@ export function PieceList({ pieces, shelves, currentId }: PieceListProps) {
                 <View style={{ flex: 1 }}>
                   <Words bold>{piece.name}</Words>
                   <Words size="label" tone="muted">
-                    {footprintWords(piece.doc.footprint)} · {piece.doc.layers.length === 1 ? 'one sheet' : `${piece.doc.layers.length} sheets`}
+                    {footprintWords(piece.doc.footprint)} · {countWords(piece.doc.layers.length, 'layer', 'layers')}
                   </Words>
                   <Words size="label" tone="muted">
-                    {piece.doc.steps.some((step) => step.scheduleId !== null) ? 'full fuse planned' : 'no firing planned yet'}
+                    {piece.doc.steps.length > 0 ? piece.doc.steps.map(stepName).join(', then ') : 'no firing planned yet'}
                   </Words>
                 </View>
               </View>

@@ -1,91 +1,215 @@
-/** One piece: its section, its figures, its sheets, and the firing it is to have. */
-import { type GlassConstants, bodyFigures, evenSheets, formatLength, formatMass, text } from '@torvin/core';
-import { type Piece, type Shelves, familyOf } from '@torvin/schema';
+/** One piece: its lay-up on the drawing, its figures, whether it fits, and the firings it is to have. */
+import { type Ghost, PURPOSES, aimedWork, bodyAt, bodyFigures, formatLength, formatMass, ghostOf, layerName, moveLayer, removeLayer, text } from '@torvin/core';
+import { type Piece, type PieceDoc, type Shelves, type Step, drawnLayers, namedGlasses, snapshotOf } from '@torvin/schema';
 import { useRouter } from 'expo-router';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { usePiece, useShelves } from '@/data/pieces';
-import { SectionDrawing } from '@/section/SectionDrawing';
-import { useTheme } from '@/theme/ThemeContext';
+import { useDeletePiece, usePiece, useRestorePiece, useSchedule, useShelves } from '@/data/pieces';
+import { SectionEditor } from '@/section/SectionEditor';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { FigureBlock } from '@/ui/FigureBlock';
 import { Waiting } from '@/ui/Loading';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
+import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-import { FiringPlan } from './FiringPlan';
-import { Swatch } from './LayerRows';
-import { drawnLayers, footprintWords } from './describe';
+import { offerBack } from '@/ui/takeBack';
+import { AddLayer } from './AddLayer';
+import { FitNotes } from './FitNotes';
+import { LayerRows } from './LayerRows';
+import { LayerSheet } from './LayerSheet';
+import { StaleChoice } from './StaleChoice';
+import { StepChain } from './StepChain';
+import { UndoBar } from './UndoBar';
+import { countWords, footprintWords, setupWords } from './describe';
+import { useFit } from './useFit';
+import { useLayup } from './useLayup';
 
 const BACK = { title: 'Pieces', href: '/pieces' };
-const DRAWING_HEIGHT = 180;
+const DRAWING_HEIGHT = 210;
 
-export function PiecePane({ id, beside = false }: { id: string; beside?: boolean }) {
+export interface PiecePaneProps {
+  id: string;
+  /** The step whose run sheet stands beside it. */
+  stepId?: string;
+  beside?: boolean;
+}
+
+export function PiecePane({ id, stepId, beside = false }: PiecePaneProps) {
   const piece = usePiece(id);
   const shelves = useShelves();
   if (!piece.data) return <Waiting query={piece} title="Piece" back={BACK} />;
   if (!shelves.data) return <Waiting query={shelves} title={piece.data.name} back={BACK} />;
-  return <PieceView piece={piece.data} shelves={shelves.data} beside={beside} />;
+  return <PieceView piece={piece.data} shelves={shelves.data} stepId={stepId} beside={beside} />;
 }
 
-function PieceView({ piece, shelves, beside }: { piece: Piece; shelves: Shelves; beside: boolean }) {
-  const { colours } = useTheme();
+function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: Shelves; stepId?: string; beside: boolean }) {
   const router = useRouter();
-  const layers = drawnLayers(piece.doc, shelves);
-  const family = familyOf(piece.doc, shelves);
+  const layup = useLayup(piece);
+  const { doc } = layup;
+  const [selected, setSelected] = useState<number | null>(null);
+  const [open, setOpen] = useState<string | null>(stepId ?? null);
+  const step = doc.steps.find(({ id }) => id === (stepId ?? open)) ?? doc.steps[0];
+  const layers = useMemo(() => drawnLayers(doc, shelves), [doc, shelves]);
+  const names = doc.layers.map((_, index) => layerName(doc.layers, index));
+  const fit = useFit(doc, shelves);
+  const ghost = useGhost(doc, step, shelves);
+  // An open layer leaves room for the drawing alone: it must be in sight.
+  const top = useRef<View>(null);
+  useEffect(() => {
+    if (selected !== null) (top.current as unknown as HTMLElement | null)?.scrollIntoView({ block: 'start' });
+  }, [selected]);
+  const chosen = selected !== null && selected < doc.layers.length ? selected : null;
   return (
-    <Screen title={piece.name} subtitle={footprintWords(piece.doc.footprint)} back={BACK} plain={beside} padded={false}>
-      <MeasuredWidth height={DRAWING_HEIGHT}>
-        {(width) => <SectionDrawing footprint={piece.doc.footprint} layers={layers} width={width} height={DRAWING_HEIGHT} />}
-      </MeasuredWidth>
-      <View style={{ padding: space.large, gap: space.large }}>
-        {family.ok && <BodyFigures piece={piece} family={family.value} />}
-        <View>
-          {layers
-            .map((layer, index) => (
-              <View
-                key={index}
-                style={{ flexDirection: 'row', alignItems: 'center', gap: space.medium, minHeight: 48, borderTopWidth: 1, borderColor: colours.line }}
-              >
-                <Swatch colour={layer.colour} />
-                <View style={{ flex: 1 }}>
-                  <Words bold>{layer.name}</Words>
-                </View>
-                <Words>{text(formatLength(layer.thickness_m, 'mm'))}</Words>
-              </View>
-            ))
-            .reverse()}
-          <View style={{ borderTopWidth: 1, borderColor: colours.line, flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
-            <Words size="label" tone="muted">
-              {family.ok ? `${family.value.name}, on a primed shelf` : family.problem.message}
-            </Words>
-            <Action kind="plain" title="Change" label="Change the lay-up" testID="edit-piece" onPress={() => router.push(`/pieces/${piece.id}/edit`)} />
-          </View>
+    <Screen
+      title={layup.name}
+      subtitle={`${footprintWords(doc.footprint)}${doc.dammed ? ', dammed' : ''} · ${countWords(doc.layers.length, 'layer', 'layers')}`}
+      back={BACK}
+      plain={beside}
+      padded={false}
+      actions={<UndoBar layup={layup} />}
+      footer={chosen !== null && <LayerSheet layup={layup} index={chosen} name={names[chosen]} shelves={shelves} onSelect={setSelected} />}
+    >
+      {(layup.elsewhere || layup.problem) && (
+        <View style={{ paddingHorizontal: space.large }}>
+          {layup.elsewhere && (
+            <StaleChoice
+              current={layup.elsewhere}
+              mine={`${layup.name}, ${footprintWords(doc.footprint)}, ${countWords(doc.layers.length, 'layer', 'layers')}`}
+              onTakeTheirs={layup.takeTheirs}
+              onKeepMine={layup.keepMine}
+            />
+          )}
+          {layup.problem && (
+            <Notice tone="warn" actions={<Action kind="second" title="Try again" testID="try-again" onPress={layup.retry} />}>
+              {layup.problem.message}
+            </Notice>
+          )}
         </View>
-        <FiringPlan key={piece.id} piece={piece} shelves={shelves} beside={beside} />
+      )}
+      <View ref={top} />
+      <MeasuredWidth height={DRAWING_HEIGHT}>
+        {(width) => (
+          <SectionEditor
+            footprint={doc.footprint}
+            layers={layers}
+            names={names.map((name, i) => `${name}, ${layers[i].name}`)}
+            ghost={ghost}
+            marks={fit?.marks ?? []}
+            selected={chosen}
+            width={width}
+            height={DRAWING_HEIGHT}
+            onSelect={setSelected}
+            onMove={(from, to) => {
+              layup.edit(moveLayer(doc, doc.layers[from].id, to));
+              if (selected === from) setSelected(Math.min(Math.max(to, 0), doc.layers.length - 1));
+            }}
+            onRemove={(index) => {
+              layup.edit(removeLayer(doc, doc.layers[index].id));
+              setSelected(null);
+            }}
+          />
+        )}
+      </MeasuredWidth>
+      <View style={{ paddingHorizontal: space.large, paddingVertical: space.hair }}>
+        <Words size="label" tone="muted">
+          {step ? `${PURPOSES[step.look].name.toLowerCase()}, ${setupWords(step.setup)}` : 'no firing planned yet'}
+        </Words>
+      </View>
+      <View style={{ paddingHorizontal: space.large, paddingVertical: space.small, gap: space.large }}>
+        <BodyFigures doc={doc} shelves={shelves} />
+        <FitNotes fit={fit} />
+        <View>
+          <LayerRows doc={doc} layers={layers} names={names} selected={chosen} onSelect={setSelected} onMove={(id, to) => layup.edit(moveLayer(doc, id, to))} />
+          <AddLayer layup={layup} shelves={shelves} onAdded={() => setSelected(doc.layers.length)} />
+        </View>
+        <StepChain layup={layup} piece={piece} shelves={shelves} open={open} onOpen={setOpen} besideStep={stepId} fits={fit?.verdict !== 'fails'} />
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+          <DeletePiece piece={piece} />
+          <Action
+            kind="second"
+            title="Outline, name"
+            label="Change the outline and the name"
+            testID="edit-piece"
+            onPress={() => router.push(`/pieces/${piece.id}/edit`)}
+          />
+        </View>
       </View>
     </Screen>
   );
 }
 
+function DeletePiece({ piece }: { piece: Piece }) {
+  const router = useRouter();
+  const remove = useDeletePiece();
+  const restore = useRestorePiece();
+  return (
+    <Action
+      kind="plain"
+      title="Delete"
+      label={`Delete ${piece.name}`}
+      disabled={remove.isPending}
+      testID="delete-piece"
+      onPress={() =>
+        remove.mutate(piece, {
+          onSuccess() {
+            router.replace('/pieces');
+            offerBack({ what: `${piece.name} is deleted; what was fired of it stays in the Notebook.`, bringBack: () => restore.mutate(piece.id) });
+          },
+        })
+      }
+    />
+  );
+}
+
+/** What the firing is expected to make of the body: by its schedule's work where it has one, by its aim else. */
+function useGhost(doc: PieceDoc, step: Step | undefined, shelves: Shelves): Ghost | null {
+  const { data: schedule } = useSchedule(step?.scheduleId);
+  return useMemo(() => {
+    if (!step) return null;
+    const snapshot = snapshotOf(doc, step, shelves);
+    if (!snapshot.ok) return null;
+    const { body, limits, setup, look } = snapshot.value.firing;
+    const fused = look !== 'slump' && look !== 'drape';
+    const work = schedule?.stepId === step.id ? schedule.result.work.mean : fused ? aimedWork(look, limits.works[look]) : 0;
+    return ghostOf(body, look, work, setup.shaping);
+  }, [doc, step, shelves, schedule]);
+}
+
 const RIM = {
   'runs-out': (rest: string) => `Deeper than the ${rest} at which hot glass rests: given heat it runs out at the rim unless dammed.`,
-  'draws-in': (rest: string) => `Thinner than the ${rest} at which hot glass rests: the rim draws in and thickens.`,
+  'draws-in': (rest: string) => `Thinner than the ${rest} at which hot glass rests: given heat the rim draws in and thickens.`,
   stays: (rest: string) => `Near the ${rest} at which hot glass rests: the rim hardly moves.`,
   fills: () => 'Fills its dam, given heat enough.',
   scallops: (rest: string) => `Less than the ${rest} at which hot glass rests: it draws back from the dam and leaves a scalloped edge.`,
 } as const;
 
-function BodyFigures({ piece, family }: { piece: Piece; family: GlassConstants }) {
-  const { depth, mass_kg, afterFiring } = bodyFigures({ glasses: [family], layers: evenSheets(piece.doc.layers), footprint: piece.doc.footprint });
+function BodyFigures({ doc, shelves }: { doc: PieceDoc; shelves: Shelves }) {
+  const body = bodyAt(doc, 0, namedGlasses(shelves));
+  if (!body.ok) return <Notice tone="warn">{body.problem.message}</Notice>;
+  const { depth, mass_kg, afterFiring } = bodyFigures(body.value);
+  const even = depth.max_m - depth.min_m < 1e-4;
+  const deep = formatLength(depth.max_m, 'mm');
+  const moves = formatLength(afterFiring.rimMoves_m, 'mm');
   return (
     <View style={{ gap: space.small }}>
       <View style={{ flexDirection: 'row', gap: space.large }}>
-        <FigureBlock label="depth" value={formatLength(depth.mean_m, 'mm')} note={text(formatLength(depth.mean_m, 'in'))} testID="figure-depth" />
+        <FigureBlock
+          label="depth"
+          value={even ? deep : { figure: `${formatLength(depth.min_m, 'mm').figure} to ${deep.figure}`, unit: 'mm' }}
+          note={text(formatLength(depth.max_m, 'in'))}
+          testID="figure-depth"
+        />
         <FigureBlock label="mass" value={formatMass(mass_kg, 'metric')} note={text(formatMass(mass_kg, 'imperial'))} testID="figure-mass" />
-        <FigureBlock label="rests at" value={formatLength(afterFiring.naturalDepth_m, 'mm')} note="if left to flow" />
+        <FigureBlock
+          label="rim moves"
+          value={{ ...moves, figure: afterFiring.rimMoves_m > 0 ? `+${moves.figure}` : moves.figure }}
+          note="if left to flow"
+          testID="figure-rim"
+        />
       </View>
-      <Words>{RIM[afterFiring.tendency](text(formatLength(afterFiring.naturalDepth_m, 'mm')))}</Words>
+      <Words size="label">{RIM[afterFiring.tendency](text(formatLength(afterFiring.naturalDepth_m, 'mm')))}</Words>
     </View>
   );
 }

@@ -1,7 +1,6 @@
-/** Words for a piece's lay-up, shared by list, page and run sheet. */
-import { type Footprint, footprintSpan, formatLength, text } from '@torvin/core';
-import type { PieceDoc, Shelves } from '@torvin/schema';
-import type { DrawnLayer } from '@/section/SectionDrawing';
+/** Words for a piece's outline and its firings, shared by list, page and run sheet. */
+import { type Footprint, PURPOSES, SETUP_NAMES, footprintSpan, formatLength, text } from '@torvin/core';
+import type { Step } from '@torvin/schema';
 
 export function footprintWords(footprint: Footprint): string {
   if (footprint.shape === 'disc') return `disc of ${text(formatLength(footprint.diameter_m, 'mm'))}`;
@@ -10,10 +9,9 @@ export function footprintWords(footprint: Footprint): string {
   return footprint.shape === 'oval' ? `oval of ${sides}` : sides;
 }
 
-const UNKNOWN_COLOUR = '#9AA8A2';
+export const stepName = ({ look }: Pick<Step, 'look'>): string => PURPOSES[look].name;
 
-export const drawnLayers = (doc: Pick<PieceDoc, 'layers'>, shelves: Shelves | undefined): DrawnLayer[] =>
-  doc.layers.map(({ glassId, thickness_m }) => {
-    const glass = shelves?.glasses.find(({ id }) => id === glassId);
-    return { name: glass?.name ?? glassId, colour: glass?.colour ?? UNKNOWN_COLOUR, thickness_m };
-  });
+export const setupWords = ({ kind, paper }: Pick<Step['setup'], 'kind' | 'paper'>): string =>
+  `${SETUP_NAMES[kind].toLowerCase()}${paper ? ', on fibre paper' : ''}`;
+
+export const countWords = (count: number, one: string, many: string): string => (count === 1 ? `one ${one}` : `${count} ${many}`);

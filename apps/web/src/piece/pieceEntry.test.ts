@@ -1,12 +1,36 @@
 import { TYPICAL_FAMILIES } from '@torvin/core';
-import type { Shelves } from '@torvin/schema';
-import { type PieceEntry, drawable, entryOf, fieldOfPath, newEntry, pieceEntrySchema } from './pieceEntry';
+import type { PieceDoc, Shelves, Step } from '@torvin/schema';
+import { type PieceEntry, entryOf, fieldOfPath, newEntry, outlineOf, pieceEntrySchema } from './pieceEntry';
+import { entryOfStep, stepOf } from './stepEntry';
+import { numberWithin } from './typed';
+
+const kiln = {
+  name: 'Kiln',
+  source: 'test',
+  version: 1,
+  top_C: 900,
+  power_K_per_s: 0.2,
+  loss_per_s: 5e-5,
+  radiantLoss_per_K3_s: 5e-14,
+  ambient_C: 20,
+  acrossLag_s_per_300mm: 72,
+};
+const box = { name: 'Box', source: 'test', version: 1, unit: 'C', fullSpeedCode: 1999, mostSegments: 8 } as const;
+const glass = { familyId: 'soft-90', name: 'Clear', colour: '#cfe6dc', thicknesses_m: [0.003], source: 'test', version: 1, contents: [], coated: false };
 
 const shelves: Shelves = {
-  families: [...TYPICAL_FAMILIES],
-  glasses: [{ id: 'clear', familyId: 'soft-90', name: 'Clear', colour: '#cfe6dc', thicknesses_m: [0.003], source: 'test' }],
-  kilns: [],
-  controllers: [],
+  families: TYPICAL_FAMILIES.map((family) => ({ ...family, version: 1 })),
+  glasses: [
+    { ...glass, id: 'retired', forms: ['sheet'] },
+    { ...glass, id: 'clear', forms: ['sheet'] },
+  ],
+  kilns: [
+    { id: 'old', ...kiln },
+    { id: 'new', ...kiln },
+  ],
+  controllers: [{ id: 'box', ...box }],
+  stripTests: [],
+  putAway: ['retired', 'old'],
 };
 
 const entry = (change: Partial<PieceEntry> = {}): PieceEntry => ({ ...newEntry(shelves), name: 'Tray', width: '12 in', length: '30 cm', ...change });
@@ -16,40 +40,94 @@ const issues = (typed: PieceEntry): Record<string, string> => {
   return outcome.success ? {} : Object.fromEntries(outcome.error.issues.map(({ path, message }) => [path.join('.'), message]));
 };
 
+const doc: PieceDoc = {
+  schemaVersion: 2,
+  footprint: { shape: 'disc', diameter_m: 0.3 },
+  dammed: false,
+  typed: {},
+  layers: [
+    { id: 'a', form: 'sheet', glassId: 'clear', thickness_m: 0.003 },
+    { id: 'b', form: 'sheet', glassId: 'clear', thickness_m: 0.003 },
+  ],
+  steps: [],
+};
+
 describe('a piece as typed', () => {
-  test('becomes a document in metres and keeps what was typed', () => {
+  test('becomes an outline in metres and keeps what was typed', () => {
     const read = pieceEntrySchema.parse(entry());
     expect(read.footprint).toEqual({ shape: 'rectangle', width_m: expect.closeTo(0.3048, 9), length_m: expect.closeTo(0.3, 9) });
     expect(read.typed).toEqual({ width: '12 in', length: '30 cm' });
-    expect(read.layers.map(({ thickness_m }) => thickness_m)).toEqual([0.003, 0.003]);
+    expect(read.glassId).toBe('clear');
   });
 
-  test('a disc needs its diameter and nothing else', () => {
+  test('a disc needs its diameter and nothing else; an oval both its sides', () => {
     expect(issues(entry({ shape: 'disc', diameter: '300', width: 'nonsense' }))).toEqual({});
     expect(issues(entry({ shape: 'disc', diameter: '' }))).toHaveProperty('diameter');
+    expect(issues(entry({ shape: 'oval', length: '' }))).toHaveProperty('length');
   });
 
   test('says at each field what is wrong with it, all at once', () => {
-    const layers = newEntry(shelves).layers.map((layer, i) => ({ ...layer, thickness: i === 0 ? '400 mm' : '3' }));
-    const found = issues(entry({ name: ' ', width: 'wide', length: '0', layers }));
+    const found = issues(entry({ name: ' ', width: 'wide', length: '0' }));
     expect(found.name).toMatch(/name/);
     expect(found.width).toMatch(/'wide'/);
     expect(found.length).toMatch(/from 20 mm to 2000 mm/);
-    expect(found['layers.0.thickness']).toMatch(/400 mm; it must be from 1 mm to 25 mm/);
   });
 
   test('comes back as typed when it is opened again', () => {
-    const { name, footprint, typed, layers } = pieceEntrySchema.parse(entry());
-    const piece = { id: 'p', name, version: 1, createdAt: 0, updatedAt: 0, doc: { schemaVersion: 1 as const, footprint, typed, layers, steps: [] } };
-    expect(entryOf(piece, shelves)).toMatchObject({ name: 'Tray', width: '12 in', length: '30 cm', familyId: 'soft-90' });
+    const { name, footprint, typed, dammed } = pieceEntrySchema.parse(entry({ dammed: true }));
+    expect(entryOf({ name, doc: { ...doc, footprint, typed, dammed } })).toMatchObject({ name: 'Tray', width: '12 in', length: '30 cm', dammed: true });
+  });
+
+  test('has an outline as soon as its sizes can be read', () => {
+    expect(outlineOf(entry({ width: '' }))).toBeNull();
+    expect(outlineOf(entry({ shape: 'disc', diameter: '20 cm' }))).toEqual({ shape: 'disc', diameter_m: 0.2 });
   });
 });
 
-describe('an unfinished entry', () => {
-  test('is drawn as far as it can be read', () => {
-    expect(drawable(entry({ width: '' }), shelves)).toMatchObject({ footprint: null, layers: [{ name: 'Clear' }, { name: 'Clear' }] });
-    const half = entry({ layers: newEntry(shelves).layers.map((layer, i) => ({ ...layer, thickness: i === 0 ? '' : '3' })) });
-    expect(drawable(half, shelves).layers).toHaveLength(1);
+describe('a firing as chosen', () => {
+  test('is guessed from the piece: loose sheets are fused, standing pieces tacked, what was fired is slumped', () => {
+    expect(entryOfStep(doc, null, shelves)).toMatchObject({ look: 'fullFuse', setup: 'bareShelf', kilnId: 'new', controllerId: 'box' });
+    const numerals = { id: 'n', form: 'pieces', glassId: 'clear', thickness_m: 0.003, cover: 0.2, count: 4 } as const;
+    expect(entryOfStep({ ...doc, layers: [...doc.layers, numerals] }, null, shelves).look).toBe('tack');
+    const { step } = stepOf(entryOfStep(doc, null, shelves), null);
+    expect(entryOfStep({ ...doc, steps: [step as Step] }, null, shelves)).toMatchObject({ look: 'slump', setup: 'inMould' });
+  });
+
+  test('a slump says what is missing of its mould; filled in, it comes back as it was', () => {
+    const slump = { ...entryOfStep(doc, null, shelves), look: 'slump' as const, setup: 'inMould' as const, span: '28 cm', depth: '' };
+    expect(stepOf(slump, null).faults.map(({ field }) => field)).toEqual(['depth']);
+    const { step } = stepOf({ ...slump, depth: '4 cm' }, null);
+    expect(step?.setup).toEqual({ kind: 'inMould', paper: false, shaping: { kind: 'hollow', span_m: 0.28, depth_m: 0.04 } });
+    expect(entryOfStep(doc, step, shelves)).toMatchObject({ span: '280 mm', depth: '40 mm' });
+  });
+
+  test('a drape may leave its former out, and keeps the schedules of the step that it changes', () => {
+    const drape = { ...entryOfStep(doc, null, shelves), look: 'drape' as const, overhang: '8 cm', drop: '50', former: '' };
+    const first = stepOf(drape, null).step as Step;
+    expect(first.setup.shaping).toEqual({ kind: 'former', overhang_m: 0.08, drop_m: 0.05 });
+    const kept = { ...first, scheduleId: 's', computedId: 'c' };
+    expect(stepOf({ ...drape, former: '14 cm' }, kept).step).toMatchObject({
+      id: first.id,
+      scheduleId: 's',
+      computedId: 'c',
+      setup: { shaping: { former_m: 0.14 } },
+    });
+  });
+});
+
+describe('a typed number', () => {
+  test.each([
+    ['22', 22],
+    [' 22,5 ', 22.5],
+  ])('%j is read', (typed, value) => expect(numberWithin(typed, 'The share', { least: 1, most: 100 })).toEqual({ ok: true, value }));
+  test.each([
+    ['', /Cannot read ''/],
+    ['many', /Cannot read 'many'/],
+    ['0', /from 1 to 100/],
+    ['2.5', /must be whole/],
+  ])('%j is refused with what would be right', (typed, message) => {
+    const outcome = numberWithin(typed, 'The number', { least: 1, most: 100 }, 'whole');
+    expect(!outcome.ok && outcome.problem.message).toMatch(message);
   });
 });
 
@@ -58,7 +136,7 @@ describe('a problem from the server', () => {
     ['name', 'name'],
     ['doc.footprint.width_m', 'width'],
     ['doc.footprint.diameter_m', 'diameter'],
-    ['doc.layers.0.glassId', 'layers'],
+    ['doc.layers', 'root'],
     ['version', 'root'],
   ])('at %s is shown at %s', (path, field) => {
     expect(fieldOfPath(path)).toBe(field);

@@ -1,57 +1,49 @@
 /** The run sheet as a page: live figures, rows and curve, the sheet of the chosen segment, what to do next. */
-import {
-  type PurposefulSegment,
-  ROLE_NAMES,
-  type Reading,
-  type TemperatureUnit,
-  brokenOf,
-  brokenSentence,
-  formatDuration,
-  marginOf,
-  readingPhrase,
-  text,
-  verdictOf,
-} from '@torvin/core';
-import type { Piece, Schedule, Shelves } from '@torvin/schema';
-import { format } from 'date-fns/format';
-import { parse } from 'date-fns/parse';
-import { useRouter } from 'expo-router';
-import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { type PurposefulSegment, ROLE_NAMES, brokenOf, brokenSentence, formatDuration, marginOf, text, verdictOf } from '@torvin/core';
+import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useStudio } from '@/data/studio';
-import { isOlder } from '@/piece/FiringPlan';
+import { stepName } from '@/piece/describe';
+import { isOlder } from '@/piece/older';
 import { StaleChoice } from '@/piece/StaleChoice';
-import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
-import { Notice, WarningSign } from '@/ui/Notice';
+import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
-import { TimeInput } from '@/ui/TimeInput';
 import { Words } from '@/ui/Words';
 import { clockAfter, soon } from '@/ui/clock';
+import { UndoBar } from '@/piece/UndoBar';
+import { LOOK_CAUTIONS, WORK_CAUTIONS } from '@/piece/cautions';
+import { MeasuredWidth } from '@/ui/MeasuredWidth';
+import { isWide, useLayout } from '@/ui/useWidth';
+import { BrokenBanner } from './BrokenBanner';
 import { LiveFigures } from './LiveFigures';
+import { RunActions } from './RunActions';
+import { RunPanels } from './RunPanels';
+import { TrueTimeChart } from './TrueTimeChart';
 import { RunSheet } from './RunSheet';
 import { SegmentSheet } from './SegmentSheet';
 import { useRunSheet } from './useRunSheet';
 
 export interface RunSheetScreenProps {
   piece: Piece;
+  step: Step;
   schedule: Schedule;
   shelves: Shelves;
 }
 
-const TIME = 'HH:mm';
-
-export function RunSheetScreen({ piece, schedule, shelves }: RunSheetScreenProps) {
+export function RunSheetScreen({ piece, step, schedule, shelves }: RunSheetScreenProps) {
   const { temperatureUnit: unit } = useStudio();
   const [start, setStart] = useState(() => soon(new Date()));
   const [selected, setSelected] = useState<number | null>(null);
   const sheet = useRunSheet(piece, schedule);
+  const wide = isWide(useLayout());
   const { segments, evaluation } = sheet;
   const { firing, kilnName } = schedule.snapshot;
   const opens = clockAfter(start, evaluation.simulation.total_s);
   const broken = brokenOf(evaluation.readings).sort((a, b) => marginOf(a) - marginOf(b));
-  const older = isOlder(piece, shelves, schedule.snapshot);
+  const older = isOlder(piece.doc, step, shelves, schedule.snapshot);
 
   // The beads keep these for good; they reach what is shown now through the ref.
   const shown = useRef(sheet);
@@ -78,7 +70,7 @@ export function RunSheetScreen({ piece, schedule, shelves }: RunSheetScreenProps
 
   return (
     <Screen
-      title="Full fuse"
+      title={stepName(step)}
       subtitle={
         <Words size="label" tone="muted">
           {kilnName} ·{' '}
@@ -93,6 +85,7 @@ export function RunSheetScreen({ piece, schedule, shelves }: RunSheetScreenProps
       }
       back={{ title: piece.name, href: `/pieces/${piece.id}` }}
       padded={false}
+      actions={<UndoBar layup={sheet} />}
       footer={
         selected !== null && (
           <SegmentSheet
@@ -101,13 +94,16 @@ export function RunSheetScreen({ piece, schedule, shelves }: RunSheetScreenProps
             firing={firing}
             evaluation={evaluation}
             unit={unit}
-            onChange={(segment) => sheet.keep(segments.map((one, i) => (i === selected ? segment : one)))}
+            onRows={(next) => {
+              sheet.keep(next);
+              setSelected(Math.min(selected, next.length - 1));
+            }}
             onClose={() => setSelected(null)}
           />
         )
       }
     >
-      <Actions pieceId={piece.id} start={start} onStart={setStart} />
+      <RunActions pieceId={piece.id} stepId={step.id} start={start} onStart={setStart} />
       <View style={{ position: 'sticky' as never, top: 0, zIndex: 3 }}>
         <LiveFigures firing={firing} evaluation={evaluation} unit={unit} opens={opens} />
         <BrokenBanner segments={segments} broken={broken} unit={unit} />
@@ -123,6 +119,21 @@ export function RunSheetScreen({ piece, schedule, shelves }: RunSheetScreenProps
         )}
         {older && <Notice tone="warn">The lay-up has changed since this was computed. Go back to the piece and compute again.</Notice>}
       </View>
+      {wide && (
+        <MeasuredWidth height={230}>
+          {(width) => (
+            <TrueTimeChart
+              firing={firing}
+              segments={segments}
+              series={evaluation.simulation.series}
+              total_s={evaluation.simulation.total_s}
+              unit={unit}
+              start={start}
+              width={width}
+            />
+          )}
+        </MeasuredWidth>
+      )}
       <RunSheet
         segments={segments}
         firing={firing}
@@ -147,87 +158,9 @@ export function RunSheetScreen({ piece, schedule, shelves }: RunSheetScreenProps
           Thin line: skin of the glass, dotted: its core, from the heat simulation. Pull is an estimate for a body free to bow; a look through crossed
           polarisers tells what is really there.
         </Words>
-        <Notice tone="care">
-          A hot kiln burns and its elements are live: power off before reaching in, face shield and gloves for a look, air the room while primer or paper burns
-          out, nothing that can catch fire near by. Wiring and ventilation by licensed people under local codes.
-        </Notice>
+        <Notice tone="care">{`${WORK_CAUTIONS.kiln} ${LOOK_CAUTIONS[step.look]}`}</Notice>
       </View>
+      <RunPanels piece={piece} step={step} schedule={schedule} shelves={shelves} sheet={sheet} unit={unit} />
     </Screen>
-  );
-}
-
-/** Stands apart so that it rests while a bead moves. */
-const Actions = memo(function Actions({ pieceId, start, onStart }: { pieceId: string; start: Date; onStart(start: Date): void }) {
-  const router = useRouter();
-  const setClock = (written: string): void => {
-    const time = parse(written, TIME, start);
-    if (!Number.isNaN(time.getTime())) onStart(time);
-  };
-
-  return (
-    <View
-      style={{
-        flexDirection: 'row',
-        flexWrap: 'wrap',
-        alignItems: 'flex-end',
-        gap: space.small,
-        paddingHorizontal: space.large,
-        paddingBottom: space.medium,
-      }}
-    >
-      <TimeInput label="starts" kind="time" value={format(start, TIME)} onChange={setClock} testID="start-time" />
-      <View style={{ flexGrow: 1, maxWidth: 220 }}>
-        <Action kind="second" title="Key in" testID="open-key-in" onPress={() => router.push(`/pieces/${pieceId}/key-in`)} />
-      </View>
-      <View style={{ flexGrow: 1, maxWidth: 220 }}>
-        <Action
-          kind="second"
-          title="Record"
-          label="Record the firing"
-          testID="open-record"
-          onPress={() => router.push({ pathname: `/pieces/${pieceId}/record` as never, params: { started: String(start.getTime()) } })}
-        />
-      </View>
-    </View>
-  );
-});
-
-interface BrokenBannerProps {
-  segments: PurposefulSegment[];
-  broken: Reading[];
-  unit: TemperatureUnit;
-}
-
-/** Names the first broken limit wherever the page is scrolled to; it lies over the rows, so that nothing jumps under a finger. */
-function BrokenBanner({ segments, broken, unit }: BrokenBannerProps) {
-  const { colours } = useTheme();
-  const [first] = broken;
-  if (!first) return null;
-  return (
-    <View
-      testID="broken-limits"
-      style={{
-        position: 'absolute',
-        top: '100%',
-        left: 0,
-        right: 0,
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: space.small,
-        paddingHorizontal: space.large,
-        paddingVertical: space.hair,
-        backgroundColor: colours.surface,
-        borderBottomWidth: 2,
-        borderColor: colours.warn,
-        pointerEvents: 'none',
-      }}
-    >
-      <WarningSign colour={colours.warn} />
-      <View style={{ flex: 1 }}>
-        <Words size="label" bold tone="warn" numberOfLines={1}>
-          {`${ROLE_NAMES[segments[first.segment].role]}: ${readingPhrase(first, unit)}${broken.length > 1 ? `, and ${broken.length - 1} more` : ''}`}
-        </Words>
-      </View>
-    </View>
   );
 }

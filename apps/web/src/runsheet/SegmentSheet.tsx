@@ -5,7 +5,12 @@ import {
   type PurposefulSegment,
   ROLE_NAMES,
   type TemperatureUnit,
+  addSegment,
   brokenSentence,
+  joinSegments,
+  reckoningOf,
+  removeSegment,
+  splitSegment,
   celsiusFrom,
   formatDuration,
   formatRate,
@@ -19,12 +24,15 @@ import {
   whyOf,
   type Outcome,
 } from '@torvin/core';
-import { ScrollView, View } from 'react-native';
-import { useTheme } from '@/theme/ThemeContext';
-import { COLUMN_WIDTH, space } from '@/theme/theme';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
+import { Drawer } from '@/ui/Drawer';
+import { Why } from '@/ui/Why';
 import { Words } from '@/ui/Words';
-import { Stepper } from './Stepper';
+import { stepFrom } from '@/ui/stepFrom';
+import { Stepper } from '@/ui/Stepper';
 
 export interface SegmentSheetProps {
   index: number;
@@ -32,7 +40,8 @@ export interface SegmentSheetProps {
   firing: FiringCase;
   evaluation: Evaluation;
   unit: TemperatureUnit;
-  onChange(segment: PurposefulSegment): void;
+  /** The rows as they are to be. */
+  onRows(segments: PurposefulSegment[]): void;
   onClose(): void;
 }
 
@@ -42,9 +51,9 @@ const RATE_AT_LEAST_C_PER_H = 0.1;
 
 const outside = (message: string): Outcome<never> => ({ ok: false, problem: { code: 'out-of-range', path: '', message } });
 
-export function SegmentSheet({ index, segments, firing, evaluation, unit, onChange, onClose }: SegmentSheetProps) {
-  const { colours } = useTheme();
+export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows, onClose }: SegmentSheetProps) {
   const segment = segments[index];
+  const onChange = (next: PurposefulSegment): void => onRows(segments.map((one, i) => (i === index ? next : one)));
   const { kiln } = firing;
   const readings = evaluation.readings.filter((reading) => reading.segment === index);
   const broken = readings.filter(({ ok }) => !ok);
@@ -71,80 +80,101 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onChan
   };
 
   return (
-    <View
-      style={{ backgroundColor: colours.surface, borderTopWidth: 2, borderColor: colours.touch, maxHeight: 420 }}
+    <Drawer
+      title={ROLE_NAMES[segment.role]}
+      subtitle={whyOf(firing, segment)}
+      label={`${ROLE_NAMES[segment.role]}, figures`}
+      closeLabel="Done with these figures"
+      onClose={onClose}
       testID="segment-sheet"
-      role="region"
-      aria-label={`${ROLE_NAMES[segment.role]}, figures`}
     >
-      <ScrollView contentContainerStyle={{ paddingHorizontal: space.large, paddingBottom: space.small, maxWidth: COLUMN_WIDTH }}>
-        <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
-          <View style={{ flex: 1 }}>
-            <Words bold>{ROLE_NAMES[segment.role]}</Words>
-            <Words size="note" tone="muted" numberOfLines={1}>
-              {whyOf(firing, segment)}
-            </Words>
-          </View>
-          <Action kind="plain" title="Done" label="Done with these figures" testID="close-sheet" onPress={onClose} />
-        </View>
-        <Stepper
-          key={`target-${index}-${unit}`}
-          label="aim"
-          shown={formatTemperature(segment.target_C, unit)}
-          read={readTarget}
-          stepped={(direction) => Math.min(celsiusFrom(stepFrom(Number(formatTemperature(segment.target_C, unit).figure), direction, 5), unit), kiln.top_C)}
-          onValue={(target_C) => onChange({ ...segment, target_C })}
-          testID="step-target"
-        />
-        <Stepper
-          key={`rate-${index}-${unit}`}
-          label="rate"
-          shown={formatRate(segment.rate_C_per_h, unit)}
-          read={readRate}
-          stepped={(direction) => {
-            if (segment.rate_C_per_h === null) return direction < 0 ? 300 : null;
-            const now = Number(formatRate(segment.rate_C_per_h, unit).figure);
-            const next = stepFrom(now, direction, now > 50 || (now === 50 && direction > 0) ? 5 : now > 10 || (now === 10 && direction > 0) ? 1 : 0.5);
-            return Math.max(kelvinFrom(next, unit), RATE_AT_LEAST_C_PER_H);
-          }}
-          onValue={(rate_C_per_h) => onChange({ ...segment, rate_C_per_h })}
-          testID="step-rate"
-        />
-        <Stepper
-          key={`hold-${index}`}
-          label="hold"
-          shown={formatDuration(segment.hold_s)}
-          read={readHold}
-          stepped={(direction) => Math.min(Math.max(stepFrom(segment.hold_s / 60, direction, segment.hold_s >= 3600 ? 5 : 1) * 60, 0), HOLD_AT_MOST_S)}
-          onValue={(hold_s) => onChange({ ...segment, hold_s })}
-          testID="step-hold"
-        />
-        <View role="list" aria-label="What the limits say">
-          {broken.map((reading) => (
-            <View role="listitem" key={reading.limit}>
-              <Words bold tone="warn">
-                {brokenSentence(reading, unit, firing.look)}
-              </Words>
-            </View>
-          ))}
-          {readings
-            .filter(({ ok }) => ok)
-            .map((reading) => (
-              <View role="listitem" key={reading.limit}>
+      <Stepper
+        key={`target-${index}-${unit}`}
+        label="aim"
+        shown={formatTemperature(segment.target_C, unit)}
+        read={readTarget}
+        stepped={(direction) => Math.min(celsiusFrom(stepFrom(Number(formatTemperature(segment.target_C, unit).figure), direction, 5), unit), kiln.top_C)}
+        onValue={(target_C) => onChange({ ...segment, target_C })}
+        testID="step-target"
+      />
+      <Stepper
+        key={`rate-${index}-${unit}`}
+        label="rate"
+        shown={formatRate(segment.rate_C_per_h, unit)}
+        read={readRate}
+        stepped={(direction) => {
+          if (segment.rate_C_per_h === null) return direction < 0 ? 300 : null;
+          const now = Number(formatRate(segment.rate_C_per_h, unit).figure);
+          const next = stepFrom(now, direction, now > 50 || (now === 50 && direction > 0) ? 5 : now > 10 || (now === 10 && direction > 0) ? 1 : 0.5);
+          return Math.max(kelvinFrom(next, unit), RATE_AT_LEAST_C_PER_H);
+        }}
+        onValue={(rate_C_per_h) => onChange({ ...segment, rate_C_per_h })}
+        testID="step-rate"
+      />
+      <Stepper
+        key={`hold-${index}`}
+        label="hold"
+        shown={formatDuration(segment.hold_s)}
+        read={readHold}
+        stepped={(direction) => Math.min(Math.max(stepFrom(segment.hold_s / 60, direction, segment.hold_s >= 3600 ? 5 : 1) * 60, 0), HOLD_AT_MOST_S)}
+        onValue={(hold_s) => onChange({ ...segment, hold_s })}
+        testID="step-hold"
+      />
+      <RowActions index={index} segments={segments} start_C={kiln.ambient_C} onRows={onRows} />
+      <View role="list" aria-label="What the limits say">
+        {[...broken, ...readings.filter(({ ok }) => ok)].map((reading) => (
+          <View role="listitem" key={reading.limit}>
+            <Why lines={reckoningOf({ firing, segments, evaluation, reading, unit })} of={readingPhrase(reading, unit)} testID={`why-${reading.limit}`}>
+              {reading.ok ? (
                 <Words size="label" tone="muted">
                   {readingPhrase(reading, unit)}
                 </Words>
-              </View>
-            ))}
-        </View>
-      </ScrollView>
-    </View>
+              ) : (
+                <Words bold tone="warn">
+                  {brokenSentence(reading, unit, firing.look)}
+                </Words>
+              )}
+            </Why>
+          </View>
+        ))}
+      </View>
+    </Drawer>
   );
 }
 
-/** The next multiple of size in the direction, so that odd figures come onto the grid first. */
-export function stepFrom(value: number, direction: 1 | -1, size: number): number {
-  const steps = value / size;
-  const next = direction > 0 ? Math.floor(steps + 1e-9) + 1 : Math.ceil(steps - 1e-9) - 1;
-  return next * size;
+interface RowActionsProps {
+  index: number;
+  segments: PurposefulSegment[];
+  start_C: number;
+  onRows(segments: PurposefulSegment[]): void;
+}
+
+/** What can be done to the row itself; what cannot be is said when it is tried. */
+function RowActions({ index, segments, start_C, onRows }: RowActionsProps) {
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const take = (outcome: Outcome<PurposefulSegment[]>): void => {
+    setRefusal(outcome.ok ? null : outcome.problem.message);
+    if (outcome.ok) onRows(outcome.value);
+  };
+  return (
+    <View style={{ paddingVertical: space.small }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+        <Action kind="second" title="Add after" testID="segment-add" onPress={() => take(addSegment(segments, index))} />
+        <Action kind="second" title="Split" testID="segment-split" onPress={() => take(splitSegment(segments, index, start_C))} />
+        <Action
+          kind="second"
+          title="Join to next"
+          testID="segment-join"
+          disabled={index === segments.length - 1}
+          onPress={() => take(joinSegments(segments, index))}
+        />
+        <Action kind="second" title="Take away" testID="segment-remove" disabled={segments.length === 1} onPress={() => take(removeSegment(segments, index))} />
+      </View>
+      {refusal !== null && (
+        <Words size="label" bold tone="warn" role="alert">
+          {refusal}
+        </Words>
+      )}
+    </View>
+  );
 }

@@ -3,15 +3,15 @@
  * on whichever is shown. A change is simulated at once and saved as a new version when it comes to rest.
  */
 import { type Evaluation, type Problem, type PurposefulSegment } from '@torvin/core';
-import type { Piece, Schedule } from '@torvin/schema';
+import type { Piece, Schedule, Step } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { problemOfError } from '@/data/client';
-import { adoptPiece, pieceKey, useSavePiece, useSaveSchedule } from '@/data/pieces';
+import { adoptPiece, pieceKey, useSavePiece, useSaveSchedule, useUndo } from '@/data/pieces';
 import { compute } from '@/engine/client';
 import { latestWins } from '@/engine/latest';
-import { staleCurrent } from '@/piece/useSaveOrChoose';
+import { staleCurrent } from '@/piece/stale';
 
 export interface RunSheetState {
   segments: PurposefulSegment[];
@@ -35,6 +35,14 @@ export interface RunSheetState {
   keepMine(): void;
   /** Tries the save again that did not go through. */
   retry(): void;
+  /** Takes another version into use. */
+  use(scheduleId: string): void;
+  /** Resolves with the piece once every change has been saved; with null where one could not be. */
+  settled(): Promise<Piece | null>;
+  undo: string | null;
+  redo: string | null;
+  goBack(): void;
+  goForth(): void;
 }
 
 interface Judged {
@@ -49,6 +57,7 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
   const client = useQueryClient();
   const saveSchedule = useSaveSchedule(piece.id);
   const savePiece = useSavePiece(piece.id);
+  const travel = useUndo(piece.id);
   const [draft, setDraft] = useState<PurposefulSegment[] | null>(null);
   const [judged, setJudged] = useState<Judged>({ segments: schedule.segments, evaluation: schedule.result });
   const [problem, setProblem] = useState<Problem | null>(null);
@@ -155,16 +164,33 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     setElsewhere(null);
   };
 
-  /** Points the step at its computed schedule again, after a save that may still be under way. */
-  async function restore(): Promise<void> {
+  async function settled(): Promise<Piece | null> {
+    if (timer.current) flush();
+    await inFlight.current;
+    return pending.current ? null : (client.getQueryData<Piece>(pieceKey(piece.id)) ?? piece);
+  }
+
+  /** Points the step at one of its schedules, after a save that may still be under way. */
+  async function point(choose: (step: Step) => string | null, what: string): Promise<void> {
     await inFlight.current;
     const now = client.getQueryData<Piece>(pieceKey(piece.id)) ?? piece;
     const step = now.doc.steps.find(({ id }) => id === schedule.stepId);
-    if (!step?.computedId || step.scheduleId === step.computedId) return;
-    const { computedId } = step;
-    const steps = now.doc.steps.map((one) => (one.id === step.id ? { ...one, scheduleId: computedId } : one));
+    const scheduleId = step ? choose(step) : null;
+    if (!step || !scheduleId || step.scheduleId === scheduleId) return;
+    const steps = now.doc.steps.map((one) => (one.id === step.id ? { ...one, scheduleId } : one));
     try {
-      await savePiece.mutateAsync({ name: now.name, doc: { ...now.doc, steps }, version: now.version });
+      await savePiece.mutateAsync({ name: now.name, doc: { ...now.doc, steps }, version: now.version, what });
+    } catch (error) {
+      refused(error);
+    }
+  }
+
+  async function go(way: 'undo' | 'redo'): Promise<void> {
+    const now = await settled();
+    if (!now) return;
+    try {
+      await travel.mutateAsync({ way, version: now.version });
+      forget();
     } catch (error) {
       refused(error);
     }
@@ -183,8 +209,17 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     keep,
     backToComputed() {
       forget();
-      void restore();
+      void point(({ computedId }) => computedId, 'back to computed');
     },
+    use(scheduleId) {
+      forget();
+      void point(() => scheduleId, 'another version taken');
+    },
+    settled,
+    undo: draft !== null ? 'schedule changed' : piece.undo,
+    redo: draft !== null ? null : piece.redo,
+    goBack: () => void go('undo'),
+    goForth: () => void go('redo'),
     takeTheirs() {
       if (elsewhere) adoptPiece(client, elsewhere);
       forget();

@@ -1,16 +1,12 @@
 /** The body from the side, in true order: its face wherever it appears. */
-import { type Footprint, footprintSpan, formatLength, text } from '@torvin/core';
+import { type Footprint, type Ghost, footprintSpan, formatLength, text } from '@torvin/core';
+import type { DrawnLayer } from '@torvin/schema';
 import { View } from 'react-native';
-import Svg, { Line, Rect } from 'react-native-svg';
-import { Words } from '@/ui/Words';
+import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
-import { sectionGeometry } from './geometry';
-
-export interface DrawnLayer {
-  name: string;
-  colour: string;
-  thickness_m: number;
-}
+import { Words } from '@/ui/Words';
+import { type SectionGeometry, sectionGeometry } from './geometry';
+import { ghostPath } from './ghost';
 
 export interface SectionDrawingProps {
   footprint: Footprint;
@@ -22,31 +18,80 @@ export interface SectionDrawingProps {
   small?: boolean;
 }
 
+/** As a sentence, for those who do not see it. */
+export function sectionWords(layers: readonly DrawnLayer[]): string {
+  const one = ({ name, form, thickness_m, cover, count, coated }: DrawnLayer): string =>
+    [
+      form && form !== 'sheet' ? `${name} ${form}` : name,
+      text(formatLength(thickness_m, 'mm')),
+      ...(count === undefined ? [] : [`${count} of them`]),
+      ...(cover === undefined ? [] : [`over ${Math.round(cover * 100)} %`]),
+      ...(coated ? [`coating ${coated}`] : []),
+    ].join(', ');
+  return `Section, bottom to top: ${layers.map(one).join('; ')}; on a shelf`;
+}
+
+export const scaleWords = (exaggeration: number, ghost: boolean): string =>
+  `${exaggeration === 1 ? 'drawn to scale' : `depth drawn ${exaggeration}×`}${ghost ? ' · dashed: after firing' : ''}`;
+
 export function SectionDrawing({ footprint, layers, width, height, small = false }: SectionDrawingProps) {
   const { colours } = useTheme();
-  const span_m = footprintSpan(footprint);
-  const drawn = sectionGeometry(
-    span_m,
-    layers.map((layer) => layer.thickness_m),
-    { width, height },
-  );
-  const spoken = `Section, bottom to top: ${layers.map((layer) => `${layer.name}, ${text(formatLength(layer.thickness_m, 'mm'))}`).join('; ')}; on a shelf`;
+  const drawn = sectionGeometry(footprintSpan(footprint), layers, { width, height });
   return (
     <View style={{ backgroundColor: colours.surface }}>
-      {!small && layers.length > 0 && (
-        <View style={{ position: 'absolute', top: 4, right: 12, zIndex: 1 }}>
-          <Words size="note" tone="muted">
-            {drawn.exaggeration === 1 ? 'drawn to scale' : `depth drawn ${drawn.exaggeration}×`}
-          </Words>
-        </View>
-      )}
-      <Svg width={width} height={height} role="img" aria-label={spoken}>
-        <Rect x={0} y={drawn.shelfY} width={width} height={small ? 4 : 14} fill={colours.shelf} />
-        {drawn.layers.map((layer, index) => (
-          <Rect key={index} {...layer} fill={layers[index].colour} stroke={colours.ink} strokeWidth={small ? 0.75 : 1} />
-        ))}
-        <Line x1={0} x2={width} y1={drawn.shelfY} y2={drawn.shelfY} stroke={colours.ink} strokeWidth={small ? 0.5 : 1} />
+      {!small && layers.length > 0 && <ScaleNote exaggeration={drawn.exaggeration} ghost={false} />}
+      <Svg width={width} height={height} role="img" aria-label={sectionWords(layers)}>
+        <SectionShapes drawn={drawn} layers={layers} width={width} small={small} />
       </Svg>
     </View>
   );
+}
+
+export function ScaleNote({ exaggeration, ghost }: { exaggeration: number; ghost: boolean }) {
+  return (
+    <View style={{ position: 'absolute', top: 4, right: 12, zIndex: 1, pointerEvents: 'none' }}>
+      <Words size="note" tone="muted">
+        {scaleWords(exaggeration, ghost)}
+      </Words>
+    </View>
+  );
+}
+
+export interface SectionShapesProps {
+  drawn: SectionGeometry;
+  layers: readonly DrawnLayer[];
+  width: number;
+  small?: boolean;
+  selected?: number | null;
+  /** A layer under a finger, and how far it has been dragged, px. */
+  lifted?: { layer: number; by: number } | null;
+  ghost?: Ghost | null;
+}
+
+export function SectionShapes({ drawn, layers, width, small = false, selected = null, lifted = null, ghost = null }: SectionShapesProps) {
+  const { colours } = useTheme();
+  const line = small ? 0.75 : 1;
+  const standing = drawn.shapes.filter(({ layer }) => layers[layer]?.form === 'pieces');
+  return (
+    <>
+      <Rect x={0} y={drawn.shelfY} width={width} height={small ? 4 : 14} fill={colours.shelf} />
+      {drawn.shapes.map(({ layer, round, ...box }, index) => {
+        const chosen = layer === selected;
+        return (
+          <G key={index} y={lifted?.layer === layer ? lifted.by : 0} opacity={lifted?.layer === layer ? 0.7 : 1}>
+            <Rect {...box} rx={round} fill={layers[layer].colour} stroke={chosen ? colours.touch : colours.ink} strokeWidth={chosen ? 3 : line} />
+            {layers[layer].coated && <Coating {...box} side={layers[layer].coated} colour={colours.ink} />}
+          </G>
+        );
+      })}
+      <Line x1={0} x2={width} y1={drawn.shelfY} y2={drawn.shelfY} stroke={colours.ink} strokeWidth={small ? 0.5 : 1} />
+      {ghost && <Path d={ghostPath(ghost, standing, drawn)} fill="none" stroke={colours.touch} strokeWidth={2} strokeDasharray="6 4" />}
+    </>
+  );
+}
+
+/** Ticks along the coated face. */
+function Coating({ x, y, width, height, side, colour }: { x: number; y: number; width: number; height: number; side?: 'up' | 'down'; colour: string }) {
+  const face = side === 'up' ? y + 2.5 : y + height - 2.5;
+  return <Line x1={x + 2} x2={x + width - 2} y1={face} y2={face} stroke={colour} strokeWidth={3} strokeDasharray="2 4" />;
 }

@@ -1,16 +1,33 @@
 /** Where the section drawing puts its layers: pure arithmetic from metres to pixels. */
+import type { DrawnLayer } from '@torvin/schema';
+
 export interface Box {
   width: number;
   height: number;
 }
 
+export interface Shape {
+  /** Index of the layer it belongs to, 0 at the bottom. */
+  layer: number;
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+  /** Radius of its corners, px: rods and grains are round. */
+  round: number;
+}
+
 export interface SectionGeometry {
   /** How many times deeper than true the depth is drawn. */
   exaggeration: number;
-  /** Index 0 at the bottom; y grows downwards. */
-  layers: { x: number; y: number; width: number; height: number }[];
+  shapes: Shape[];
+  /** Height of each layer where it lies, 0 at the bottom; y grows downwards. */
+  bands: { y: number; height: number }[];
   /** y of the shelf's surface. */
   shelfY: number;
+  /** px of a place x_m from the middle, and of a height z_m over the shelf. */
+  x(x_m: number): number;
+  y(z_m: number): number;
 }
 
 /** Steps that a reader can carry in the head. */
@@ -18,20 +35,89 @@ const EXAGGERATIONS = [1, 2, 3, 4, 5, 6, 8, 10, 15, 20, 30];
 const WIDTH_SHARE = 0.86;
 const DEPTH_SHARE = 0.62;
 const SHELF_SHARE = 0.16;
+const CAP_OVERHANG_PX = 4;
+const DRAWN_AT_MOST = 14;
+const ROD_SPACING = 1.25;
 
-export function sectionGeometry(span_m: number, thicknesses_m: readonly number[], box: Box): SectionGeometry {
-  const depth_m = thicknesses_m.reduce((sum, one) => sum + one, 0);
+const coverOf = ({ cover }: DrawnLayer): number => Math.min(cover ?? 1, 1);
+
+/** Index of the first layer of cut pieces with nothing over them: those stand side by side. */
+const standingFrom = (layers: readonly DrawnLayer[]): number => layers.findLastIndex(({ form }) => form !== 'pieces') + 1;
+
+/** leastDepth_m: the drawing leaves room for this much, as for a body that will stand higher after its firing. */
+export function sectionGeometry(span_m: number, layers: readonly DrawnLayer[], box: Box, leastDepth_m = 0): SectionGeometry {
+  const from = standingFrom(layers);
+  const standing = from > 0 ? layers.slice(from) : [];
+  const lying = from > 0 ? layers.slice(0, from) : layers;
+  const depth_m = Math.max(leastDepth_m, sum(lying) + Math.max(0, ...standing.map(({ thickness_m }) => thickness_m)));
   const room = box.height * DEPTH_SHARE;
   const scale = Math.min((box.width * WIDTH_SHARE) / span_m, depth_m > 0 ? room / depth_m : Infinity);
   const exaggeration = EXAGGERATIONS.filter((factor) => depth_m * scale * factor <= room + 1e-9).at(-1) ?? 1;
-  const width = span_m * scale;
-  const x = (box.width - width) / 2;
   const shelfY = box.height * (1 - SHELF_SHARE);
-  let y = shelfY;
-  const layers = thicknesses_m.map((thickness) => {
-    const height = thickness * scale * exaggeration;
-    y -= height;
-    return { x, y, width, height };
+  const middle = box.width / 2;
+  const y = (z_m: number): number => shelfY - z_m * scale * exaggeration;
+  const x = (x_m: number): number => middle + x_m * scale;
+
+  const bands: SectionGeometry['bands'] = [];
+  const shapes: Shape[] = [];
+  let z_m = 0;
+  lying.forEach((layer, index) => {
+    const band = { y: y(z_m + layer.thickness_m), height: y(z_m) - y(z_m + layer.thickness_m) };
+    bands.push(band);
+    shapes.push(...inBand(layer, index, band, x(-span_m / 2), span_m * scale));
+    z_m += layer.thickness_m;
   });
-  return { exaggeration, layers, shelfY };
+  const count = standing.reduce((all, layer) => all + drawnCount(layer), 0);
+  let slot = 0;
+  standing.forEach((layer, i) => {
+    const band = { y: y(z_m + layer.thickness_m), height: y(z_m) - y(z_m + layer.thickness_m) };
+    bands.push(band);
+    const own = drawnCount(layer);
+    const width = (span_m * scale * coverOf(layer)) / own;
+    for (let k = 0; k < own; k += 1, slot += 1) {
+      const centre = x(-span_m / 2) + ((slot + 0.5) * span_m * scale) / count;
+      shapes.push({ layer: from + i, x: centre - width / 2, width, ...band, round: 0 });
+    }
+  });
+  return { exaggeration, shapes, bands, shelfY, x, y };
+}
+
+const sum = (layers: readonly DrawnLayer[]): number => layers.reduce((all, { thickness_m }) => all + thickness_m, 0);
+
+const drawnCount = ({ count }: DrawnLayer): number => Math.min(count ?? 4, DRAWN_AT_MOST);
+
+/** The shapes of a layer that lies over its whole width: one for a sheet, a row of rods, pieces with gaps. */
+function inBand(layer: DrawnLayer, index: number, band: { y: number; height: number }, left: number, width: number): Shape[] {
+  const whole = { layer: index, x: left, width, ...band, round: 0 };
+  switch (layer.form) {
+    case 'cap':
+      return [{ ...whole, x: left - CAP_OVERHANG_PX, width: width + 2 * CAP_OVERHANG_PX }];
+    case 'rod':
+    case 'stringer':
+    case 'frit':
+    case 'powder':
+    case 'pieces': {
+      const round = layer.form === 'pieces' ? 0 : band.height / 2;
+      const natural = Math.max(1, Math.floor((width * coverOf(layer)) / (Math.max(band.height, 6) * ROD_SPACING)));
+      const own = layer.form === 'pieces' ? drawnCount(layer) : Math.min(natural, DRAWN_AT_MOST);
+      const each = (width * coverOf(layer)) / own;
+      return Array.from({ length: own }, (_, k) => ({ ...whole, x: left + ((k + 0.5) * width) / own - each / 2, width: each, round }));
+    }
+    default:
+      return [whole];
+  }
+}
+
+/** The layer under a finger: the one whose shape it is on, else the one at whose height it is, else the nearest. */
+export function layerAt({ shapes, bands }: Pick<SectionGeometry, 'shapes' | 'bands'>, x: number, y: number): number {
+  const on = shapes.findLast((shape) => x >= shape.x && x <= shape.x + shape.width && y >= shape.y && y <= shape.y + shape.height);
+  if (on) return on.layer;
+  const distance = (band: { y: number; height: number }): number => Math.max(band.y - y, y - band.y - band.height, 0);
+  return bands.reduce((best, band, i) => (distance(band) < distance(bands[best]) ? i : best), 0);
+}
+
+/** Where a layer taken at one height lands when it has been dragged to another: an index counted from the bottom. */
+export function landingAt(bands: SectionGeometry['bands'], taken: number, y: number): number {
+  const others = bands.filter((_, i) => i !== taken);
+  return others.filter((band) => band.y + band.height / 2 > y).length;
 }

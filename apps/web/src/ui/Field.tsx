@@ -21,7 +21,7 @@ export interface FieldProps {
 export function Field({ label, value, onChange, onBlur, onSubmit, error, hint, multiline, keyboard, testID }: FieldProps) {
   const { colours } = useTheme();
   return (
-    <View style={{ flex: 1 }}>
+    <View style={{ flexGrow: 1, flexShrink: 1, minWidth: 0 }}>
       <KitInput
         label={label}
         accessibilityLabel={error ? `${label}. ${error}` : label}

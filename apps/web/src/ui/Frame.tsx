@@ -5,6 +5,7 @@ import { StyleSheet, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Words } from './Words';
+import { TakeBackBar } from './takeBack';
 import { isWide, useLayout } from './useWidth';
 
 const PLACES = [
@@ -59,7 +60,10 @@ export function Frame({ children }: { children: ReactNode }) {
   return (
     <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column', backgroundColor: colours.ground }}>
       {wide && bar}
-      <View style={{ flex: 1, minHeight: 0 }}>{children}</View>
+      <View style={{ flex: 1, minHeight: 0 }}>
+        <View style={{ flex: 1, minHeight: 0 }}>{children}</View>
+        <TakeBackBar />
+      </View>
       {!wide && bar}
     </View>
   );

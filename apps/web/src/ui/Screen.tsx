@@ -14,6 +14,8 @@ interface HeaderProps {
   /** Under the title, small. */
   subtitle?: ReactNode;
   back?: { title: string; href: string };
+  /** Beside the title. */
+  actions?: ReactNode;
   /** Leaves out the switches where another pane beside this one has them. */
   plain?: boolean;
 }
@@ -46,10 +48,11 @@ export interface ListScreenProps<T> extends HeaderProps {
   renderItem(item: T): ReactElement;
   /** Between the header and the list. */
   before?: ReactNode;
+  onNearEnd?(): void;
 }
 
 /** A page that is one long list: only the rows in sight exist. */
-export function ListScreen<T>({ items, keyOf, renderItem, before, ...header }: ListScreenProps<T>) {
+export function ListScreen<T>({ items, keyOf, renderItem, before, onNearEnd, ...header }: ListScreenProps<T>) {
   const width = useColumnWidth();
   return (
     <Page plain={header.plain}>
@@ -63,7 +66,11 @@ export function ListScreen<T>({ items, keyOf, renderItem, before, ...header }: L
             {before}
           </View>
         }
-        initialNumToRender={16}
+        initialNumToRender={12}
+        maxToRenderPerBatch={8}
+        windowSize={7}
+        onEndReached={onNearEnd}
+        onEndReachedThreshold={1.5}
         testID="screen-scroll"
       />
     </Page>
@@ -83,7 +90,7 @@ function Page({ plain = false, children }: { plain?: boolean; children: ReactNod
   );
 }
 
-function Header({ title, subtitle, back, plain = false }: HeaderProps) {
+function Header({ title, subtitle, back, actions, plain = false }: HeaderProps) {
   useEffect(() => {
     if (!plain) document.title = `${title} · Torvin`;
   }, [title, plain]);
@@ -93,9 +100,14 @@ function Header({ title, subtitle, back, plain = false }: HeaderProps) {
         {back ? <BackLink {...back} /> : <View />}
         {!plain && <Switches />}
       </View>
-      <Words size="heading" bold role="heading" aria-level={plain ? 2 : 1}>
-        {title}
-      </Words>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
+        <View style={{ flex: 1 }}>
+          <Words size="heading" bold role="heading" aria-level={plain ? 2 : 1}>
+            {title}
+          </Words>
+        </View>
+        {actions}
+      </View>
       {typeof subtitle === 'string' ? (
         <Words size="label" tone="muted">
           {subtitle}

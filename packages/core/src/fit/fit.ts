@@ -65,8 +65,8 @@ export interface FitVerdict {
 
 const USUAL_DEPTH_M = 0.003;
 /** Tension that a seal bears for good: half of where it becomes dangerous; and where it is. */
-const LIKELY_PA = 3.5e6;
-const DANGEROUS_PA = 7e6;
+export const LIKELY_PA = 3.5e6;
+export const DANGEROUS_PA = 7e6;
 const ORDER: readonly Verdict[] = ['fits', 'likely', 'doubtful', 'fails'];
 const SEEN: Record<Evidence['result'], Verdict> = { holds: 'fits', strained: 'doubtful', cracked: 'fails' };
 

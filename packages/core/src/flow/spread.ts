@@ -31,3 +31,12 @@ export const throughHole = (glass: GlassConstants, hole: { radius_m: number; pla
 /** Radius, m, of the neck between two grains of radius r: x² = 3γrW/2 (Frenkel 1945), no more than the grain itself. */
 export const neckRadius = (glass: GlassConstants, grain_m: number, work_perPa: number): number =>
   Math.min(Math.sqrt((3 * glass.surfaceTension_N_m * grain_m * work_perPa) / 2), grain_m);
+
+/**
+ * How far a rim can have crept, m, after some work: a step of depth h spreads as √(ρgh³W/3) (the early law of a viscous
+ * gravity current, Huppert 1982), driven by what its depth differs from the natural one. An estimate, of the right order.
+ */
+export function rimReach(glass: GlassConstants, depth_m: number, work_perPa: number): number {
+  const driven = Math.abs(1 - (naturalDepth(glass) / depth_m) ** 2);
+  return Math.sqrt((Math.min(driven, 1) * glass.density_kg_m3 * STANDARD_GRAVITY_m_s2 * depth_m ** 3 * work_perPa) / 3);
+}

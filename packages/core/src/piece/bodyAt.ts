@@ -36,8 +36,8 @@ function asLayer(layer: LaidLayer, glass: number): Layer {
   }
 }
 
-/** Pieces with nothing over them stand side by side on the rest. */
-const standingFrom = (layers: readonly LaidLayer[]): number => layers.findLastIndex(({ form }) => form !== 'pieces') + 1;
+/** Index of the first of the pieces with nothing over them: they stand side by side on the rest. */
+export const standingFrom = (layers: readonly LaidLayer[]): number => layers.findLastIndex(({ form }) => form !== 'pieces') + 1;
 
 /** Everything sunk in: gaps closed, cut pieces spread over the whole outline. */
 function levelled(layers: readonly LaidLayer[], glassAt: (layer: LaidLayer) => number): Layer[] {
@@ -77,4 +77,18 @@ export function bodyAt(doc: Pick<PieceDocument, 'footprint' | 'layers' | 'steps'
   const lying = from > 0 ? doc.layers.slice(0, from) : doc.layers;
   const parts = standing.flatMap((layer) => (layer.form === 'pieces' ? [partOf(layer, glassAt(layer), doc.footprint)] : []));
   return found({ ...loose, layers: lying.map((layer) => asLayer(layer, glassAt(layer))), ...(parts.length > 0 ? { parts } : {}), joined });
+}
+
+/** Which layers touch, by index, lower one first: each the one under it, and through gaps the one below that. */
+export function touchingLayers(layers: readonly LaidLayer[]): [lower: number, upper: number][] {
+  const from = standingFrom(layers);
+  const closed = (layer: LaidLayer): boolean => layer.form === 'sheet' || layer.form === 'cap' || ('cover' in layer ? (layer.cover ?? 1) >= 1 : true);
+  return layers.flatMap((_, upper) => {
+    const pairs: [number, number][] = [];
+    for (let lower = Math.min(upper, Math.max(from, 1)) - 1; lower >= 0; lower -= 1) {
+      if (lower !== upper) pairs.push([lower, upper]);
+      if (closed(layers[lower])) break;
+    }
+    return pairs;
+  });
 }

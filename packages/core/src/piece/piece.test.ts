@@ -1,7 +1,8 @@
 import { bodyDepth, bodyFigures } from '../body/body';
+import { contactsOf } from '../fit/contacts';
 import { TYPICAL_FAMILIES } from '../glass/families';
 import type { Outcome } from '../problem';
-import { bodyAt } from './bodyAt';
+import { bodyAt, touchingLayers } from './bodyAt';
 import {
   type Edited,
   addLayer,
@@ -144,5 +145,48 @@ describe('the body that a firing meets', () => {
 
   test('is refused where a layer names a glass that is not on the shelf', () => {
     expect(bodyAt(piece([sheet('a'), sheet('b', 'gone')]), 0, glasses)).toMatchObject({ ok: false, problem: { path: 'doc.layers.1.glassId' } });
+  });
+});
+
+describe('which layers touch', () => {
+  const frit: LaidLayer = { id: 'f', form: 'frit', glassId: 'rose', perArea_kg_m2: 1, cover: 0.4 };
+  test.each<[string, LaidLayer[], [number, number][]]>([
+    ['one sheet touches nothing', [sheet('a')], []],
+    [
+      'sheets touch their neighbours',
+      [sheet('a'), sheet('b'), sheet('c')],
+      [
+        [0, 1],
+        [1, 2],
+      ],
+    ],
+    [
+      'through a layer with gaps the one below is touched too',
+      [sheet('a'), frit, sheet('b')],
+      [
+        [0, 1],
+        [1, 2],
+        [0, 2],
+      ],
+    ],
+    [
+      'standing pieces touch what they stand on and not each other',
+      [sheet('a'), numerals, { ...numerals, id: 'm' }],
+      [
+        [0, 1],
+        [0, 2],
+      ],
+    ],
+  ])('%s', (_, layers, pairs) => expect(touchingLayers(layers)).toEqual(pairs));
+
+  test('and they are the contacts of the body', () => {
+    for (const layers of [plaque.layers, [sheet('a'), frit, sheet('b', 'blue')], done(moveLayer(plaque, 'n', 1)).doc.layers]) {
+      const outcome = bodyAt(piece(layers), 0, glasses);
+      if (!outcome.ok) throw new Error(outcome.problem.message);
+      const ofBody = contactsOf(outcome.value).map(({ lower, upper }) => `${lower} ${upper}`);
+      const used = [...new Set(layers.map(({ glassId }) => glassId))];
+      const ofLayers = touchingLayers(layers).map(([lower, upper]) => `${used.indexOf(layers[lower].glassId)} ${used.indexOf(layers[upper].glassId)}`);
+      expect(new Set(ofLayers)).toEqual(new Set(ofBody));
+    }
   });
 });

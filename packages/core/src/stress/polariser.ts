@@ -25,3 +25,18 @@ export const edgeOn = (
 export function lookedThrough(glass: GlassConstants, layers: readonly { depth_m: number; first_Pa: number; second_Pa: number }[]): number {
   return layers.reduce((sum, { depth_m, first_Pa, second_Pa }) => sum + retardation(glass, first_Pa - second_Pa, depth_m), 0);
 }
+
+/**
+ * Looked through near the rim: the rim is a face that cools like the top, so that at a distance x from it the stress along
+ * the rim is about the profile at depth x, while the stress across it is small. Retardation through the whole depth, nm, from
+ * the rim inwards to half the depth. An estimate by likeness; corners show more.
+ */
+export function rimBand(glass: GlassConstants, residual: readonly { z_m: number; stress_Pa: number }[]): { x_m: number; retardation_nm: number }[] {
+  if (residual.length === 0) return [];
+  const [foot, top] = [residual[0].z_m, residual[residual.length - 1].z_m];
+  const depth_m = top - foot;
+  return residual
+    .filter(({ z_m }) => top - z_m <= depth_m / 2)
+    .map(({ z_m, stress_Pa }) => ({ x_m: top - z_m, retardation_nm: retardation(glass, stress_Pa, depth_m) }))
+    .sort((a, b) => a.x_m - b.x_m);
+}

@@ -1,5 +1,6 @@
 import { Slot, useGlobalSearchParams, usePathname } from 'expo-router';
 import { View } from 'react-native';
+import { usePiece } from '@/data/pieces';
 import { PiecePane } from '@/piece/PiecePane';
 import { PiecesPane } from '@/piece/PiecesPane';
 import { useTheme } from '@/theme/ThemeContext';
@@ -12,18 +13,23 @@ const PIECE_WIDTH = 420;
 export default function PiecesLayout() {
   const layout = useLayout();
   const { colours } = useTheme();
-  const { id } = useGlobalSearchParams<{ id?: string }>();
+  const { id, step } = useGlobalSearchParams<{ id?: string; step?: string }>();
   const path = usePathname();
   const besideRun = layout === 'beside' && id !== undefined && /\/(run|key-in)$/.test(path);
   if (!isWide(layout)) return <Slot />;
   return (
     <View style={{ flex: 1, flexDirection: 'row' }}>
       <View style={{ width: besideRun ? PIECE_WIDTH : LIST_WIDTH, borderRightWidth: 1, borderColor: colours.line }}>
-        {besideRun ? <PiecePane id={id} beside /> : <PiecesPane currentId={id} beside />}
+        {besideRun ? <BesideRun id={id} step={step} /> : <PiecesPane currentId={id} beside />}
       </View>
       <View style={{ flex: 1 }}>
         <Slot />
       </View>
     </View>
   );
+}
+
+function BesideRun({ id, step }: { id: string; step?: string }) {
+  const piece = usePiece(id);
+  return <PiecePane key={id} id={id} stepId={step ?? piece.data?.doc.steps[0]?.id} beside />;
 }

@@ -1,36 +1,57 @@
+import { setOutline } from '@torvin/core';
+import type { Piece, Shelves } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { problemOfError } from '@/data/client';
 import { usePiece, useShelves } from '@/data/pieces';
-import { useSaveOrChoose } from '@/piece/useSaveOrChoose';
 import { PieceForm } from '@/piece/PieceForm';
+import { StaleChoice } from '@/piece/StaleChoice';
 import { entryOf } from '@/piece/pieceEntry';
+import { useLayup } from '@/piece/useLayup';
 import { Waiting } from '@/ui/Loading';
 import { Screen } from '@/ui/Screen';
-import type { Piece, Shelves } from '@torvin/schema';
+
+const TITLE = 'Outline and name';
 
 export default function EditPiecePage() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const shelves = useShelves();
   const piece = usePiece(id);
   const back = { title: piece.data?.name ?? 'Piece', href: `/pieces/${id}` };
-  if (!piece.data) return <Waiting query={piece} title="Change the lay-up" back={back} />;
-  if (!shelves.data) return <Waiting query={shelves} title="Change the lay-up" back={back} />;
+  if (!piece.data || piece.isPlaceholderData) return <Waiting query={piece} title={TITLE} back={back} />;
+  if (!shelves.data) return <Waiting query={shelves} title={TITLE} back={back} />;
   return <EditPiece piece={piece.data} shelves={shelves.data} back={back} />;
 }
 
 function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; back: { title: string; href: string } }) {
   const router = useRouter();
-  const { save, saving, error, choice } = useSaveOrChoose(piece, () => router.replace(`/pieces/${piece.id}`));
+  const layup = useLayup(piece);
+  const leave = (): void => router.replace(`/pieces/${piece.id}`);
   return (
-    <Screen title="Change the lay-up" back={back}>
-      {choice}
+    <Screen title={TITLE} back={back}>
+      {layup.elsewhere && (
+        <StaleChoice
+          current={layup.elsewhere}
+          mine={layup.name}
+          onTakeTheirs={() => {
+            layup.takeTheirs();
+            leave();
+          }}
+          onKeepMine={() => {
+            layup.keepMine();
+            leave();
+          }}
+        />
+      )}
       <PieceForm
         shelves={shelves}
-        entry={entryOf(piece, shelves)}
-        problem={error ? problemOfError(error) : null}
-        saving={saving}
-        saveTitle="Save lay-up"
-        onSave={(name, parts) => save({ name, doc: { ...piece.doc, ...parts } })}
+        entry={entryOf(piece)}
+        asksGlass={false}
+        problem={layup.problem}
+        saving={layup.saving && !layup.problem && !layup.elsewhere}
+        saveTitle="Save outline"
+        onSave={({ name, footprint, typed, dammed }) => {
+          layup.edit(setOutline(layup.doc, footprint, typed, dammed), 'outline', name);
+          void layup.settled().then((saved) => saved && leave());
+        }}
       />
     </Screen>
   );

@@ -1,7 +1,7 @@
 import { type Figure, type Outcome, formatDuration, parseDuration } from '@torvin/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { stepFrom } from './SegmentSheet';
+import { stepFrom } from './stepFrom';
 import { Stepper } from './Stepper';
 
 function shown(onValue: (value: number) => void, read: (typed: string) => Outcome<number> = (typed) => parseDuration(typed)): void {

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { TextInput, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, figureSize, fonts } from '@/theme/theme';
-import { Action } from '@/ui/Action';
-import { Words } from '@/ui/Words';
+import { Action } from './Action';
+import { Words } from './Words';
 
 export interface StepperProps<T> {
   label: string;

@@ -1,0 +1,75 @@
+/** How a firing really ran, row by row beside what was planned; opened only where it ran otherwise. */
+import {
+  type PurposefulSegment,
+  ROLE_NAMES,
+  formatDuration,
+  formatTemperature,
+  celsiusFrom,
+  parseDuration,
+  parseTemperature,
+  segmentDifferences,
+  text,
+} from '@torvin/core';
+import { View } from 'react-native';
+import { useStudio } from '@/data/studio';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { Choice } from '@/ui/Choice';
+import { Stepper } from '@/ui/Stepper';
+import { Words } from '@/ui/Words';
+import { stepFrom } from '@/ui/stepFrom';
+
+export interface AsFiredRowsProps {
+  planned: readonly PurposefulSegment[];
+  /** Null where it ran as planned. */
+  ran: PurposefulSegment[] | null;
+  onChange(ran: PurposefulSegment[] | null): void;
+}
+
+export function AsFiredRows({ planned, ran, onChange }: AsFiredRowsProps) {
+  const { colours } = useTheme();
+  const { temperatureUnit: unit } = useStudio();
+  const set = (index: number, part: Partial<PurposefulSegment>): void =>
+    onChange((ran ?? [...planned]).map((one, i) => (i === index ? { ...one, ...part } : one)));
+  return (
+    <View>
+      <Choice
+        label="How it ran"
+        value={ran === null ? 'planned' : 'otherwise'}
+        options={[
+          { value: 'planned', title: 'As planned' },
+          { value: 'otherwise', title: 'Otherwise' },
+        ]}
+        onChange={(how) => onChange(how === 'planned' ? null : [...planned])}
+        testID="ran"
+      />
+      {ran?.map((segment, index) => (
+        <View key={index} style={{ borderTopWidth: 1, borderColor: colours.line, paddingVertical: space.small }}>
+          <Words bold>{ROLE_NAMES[segment.role]}</Words>
+          <Words size="label" tone="muted">
+            {`planned ${text(formatTemperature(planned[index]?.target_C ?? segment.target_C, unit))}, ${text(formatDuration(planned[index]?.hold_s ?? 0))}`}
+          </Words>
+          <Stepper
+            key={`aim ${index} ${unit}`}
+            label="aim"
+            shown={formatTemperature(segment.target_C, unit)}
+            read={(typed) => parseTemperature(typed, unit)}
+            stepped={(direction) => celsiusFrom(stepFrom(Number(formatTemperature(segment.target_C, unit).figure), direction, 1), unit)}
+            onValue={(target_C) => set(index, { target_C })}
+            testID={`ran-target-${index}`}
+          />
+          <Stepper
+            key={`hold ${index}`}
+            label="hold"
+            shown={formatDuration(segment.hold_s)}
+            read={(typed) => parseDuration(typed)}
+            stepped={(direction) => Math.max(stepFrom(segment.hold_s / 60, direction, 1) * 60, 0)}
+            onValue={(hold_s) => set(index, { hold_s })}
+            testID={`ran-hold-${index}`}
+          />
+        </View>
+      ))}
+      {ran && segmentDifferences(planned, ran, unit).map((line) => <Words key={line}>{line}</Words>)}
+    </View>
+  );
+}

@@ -1,0 +1,63 @@
+/** Which firing to compare with: those of the same piece first, then all others, newest first. */
+import type { Firing } from '@torvin/schema';
+import { format } from 'date-fns/format';
+import { useRouter } from 'expo-router';
+import { Pressable, View } from 'react-native';
+import { useFirings } from '@/data/firings';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { Waiting } from '@/ui/Loading';
+import { Notice } from '@/ui/Notice';
+import { ListScreen } from '@/ui/Screen';
+import { Words } from '@/ui/Words';
+import { ResultSign, resultWords } from './results';
+
+const ROW_HEIGHT = 64;
+
+export function ComparePicker({ firing }: { firing: Firing }) {
+  const { colours } = useTheme();
+  const router = useRouter();
+  const own = useFirings({ piece: firing.pieceId });
+  const all = useFirings({});
+  const back = { title: firing.pieceName, href: `/notebook/${firing.id}` };
+  if (!own.data || !all.data) return <Waiting query={all} title="Compare with" back={back} />;
+  const others = (pages: typeof all.data.pages): Firing[] => pages.flatMap(({ firings }) => firings).filter(({ id }) => id !== firing.id);
+  const mine = others(own.data.pages);
+  const rows = [...mine, ...others(all.data.pages).filter(({ pieceId }) => pieceId !== firing.pieceId)];
+  return (
+    <ListScreen
+      title="Compare with"
+      back={back}
+      items={rows}
+      keyOf={({ id }) => id}
+      onNearEnd={() => void (all.hasNextPage && !all.isFetchingNextPage && all.fetchNextPage())}
+      before={rows.length === 0 && <Notice tone="plain">There is no other firing yet to compare with.</Notice>}
+      renderItem={(other) => (
+        <Pressable
+          role="link"
+          onPress={() => router.replace(`/notebook/${firing.id}/compare?with=${other.id}` as never)}
+          testID="compare-with"
+          style={{
+            height: ROW_HEIGHT,
+            flexDirection: 'row',
+            alignItems: 'center',
+            gap: space.medium,
+            paddingHorizontal: space.large,
+            borderTopWidth: 1,
+            borderColor: colours.line,
+          }}
+        >
+          <ResultSign result={other.result} />
+          <View style={{ flex: 1 }}>
+            <Words bold numberOfLines={1}>
+              {other.pieceName}
+            </Words>
+            <Words size="label" tone="muted" numberOfLines={1}>
+              {`${format(other.firedAt, 'd MMM yyyy')} · ${resultWords(other.result)}`}
+            </Words>
+          </View>
+        </Pressable>
+      )}
+    />
+  );
+}

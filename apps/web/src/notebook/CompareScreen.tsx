@@ -1,0 +1,53 @@
+/** Two firings: what differed between them, and what that did to squeeze, work, haze and stress. */
+import type { FiringDetail } from '@torvin/schema';
+import { format } from 'date-fns/format';
+import { View } from 'react-native';
+import { useStudio } from '@/data/studio';
+import { space } from '@/theme/theme';
+import { Screen } from '@/ui/Screen';
+import { SideBySide } from '@/ui/SideBySide';
+import { Words } from '@/ui/Words';
+import { firingDifferences } from './differences';
+import { ResultSign, resultWords } from './results';
+
+const headOf = ({ firing }: FiringDetail): string => `${firing.pieceName}, ${format(firing.firedAt, 'd MMM')}`;
+
+export function CompareScreen({ one, other }: { one: FiringDetail; other: FiringDetail }) {
+  const { temperatureUnit } = useStudio();
+  // The older one first: what came later is read against it.
+  const [before, after] = one.firing.firedAt <= other.firing.firedAt ? [one, other] : [other, one];
+  const { layup, setup, schedule, consequences } = firingDifferences(before, after, temperatureUnit);
+  return (
+    <Screen title="Two firings" subtitle="the later read against the earlier" back={{ title: one.firing.pieceName, href: `/notebook/${one.firing.id}` }}>
+      <View style={{ gap: space.large }} testID="compared">
+        <View style={{ flexDirection: 'row', gap: space.large }}>
+          {[before, after].map((detail) => (
+            <View key={detail.firing.id} style={{ flex: 1, gap: space.hair }}>
+              <Words bold>{headOf(detail)}</Words>
+              <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
+                <ResultSign result={detail.firing.result} />
+                <Words>{resultWords(detail.firing.result)}</Words>
+              </View>
+              <Words size="label">{detail.firing.note}</Words>
+            </View>
+          ))}
+        </View>
+        <SideBySide heads={[headOf(before), headOf(after)]} rows={consequences} testID="compared-figures" />
+        <Differences title="Lay-up" lines={layup} />
+        <Differences title="Set-up" lines={setup} />
+        <Differences title="Schedule as it ran" lines={schedule} />
+      </View>
+    </Screen>
+  );
+}
+
+function Differences({ title, lines }: { title: string; lines: readonly string[] }) {
+  return (
+    <View testID={`differs-${title.split(' ')[0].toLowerCase()}`}>
+      <Words bold role="heading" aria-level={2}>
+        {title}
+      </Words>
+      {lines.length === 0 ? <Words tone="muted">The same.</Words> : lines.map((line) => <Words key={line}>{line}</Words>)}
+    </View>
+  );
+}

@@ -1,0 +1,221 @@
+/** Slides up for one layer: its depth, cover and number, its form, its glass from the shelf, its place. */
+import {
+  FORM_NAMES,
+  type LaidLayer,
+  type LayerForm,
+  type Outcome,
+  changeLayer,
+  footprintArea,
+  formatLength,
+  formatMass,
+  inForm,
+  moveLayer,
+  removeLayer,
+  text,
+  turnLayer,
+} from '@torvin/core';
+import { COVER_RANGE, GRAIN_RANGE_KG_M2, OVERHANG_RANGE_M, PIECES_AT_MOST, ROD_RANGE_M, SHEET_RANGE_M, type Shelves } from '@torvin/schema';
+import { View } from 'react-native';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Drawer } from '@/ui/Drawer';
+import { Notice } from '@/ui/Notice';
+import { Stepper } from '@/ui/Stepper';
+import { Words } from '@/ui/Words';
+import { nextOf, stepFrom } from '@/ui/stepFrom';
+import { GlassChoice } from './GlassChoice';
+import { FORM_CAUTIONS } from './cautions';
+import { lengthWithin, numberWithin } from './typed';
+import type { Layup } from './useLayup';
+
+export interface LayerSheetProps {
+  layup: Layup;
+  /** Index of the layer, 0 at the bottom. */
+  index: number;
+  name: string;
+  shelves: Shelves;
+  onSelect(index: number | null): void;
+}
+
+export function LayerSheet({ layup, index, name, shelves, onSelect }: LayerSheetProps) {
+  const { doc } = layup;
+  const layer = doc.layers[index];
+  const glass = shelves.glasses.find(({ id }) => id === layer.glassId);
+  const change = (next: LaidLayer, what: string): void => layup.edit(changeLayer(doc, next), `${what} ${layer.id}`);
+  const move = (to: number): void => {
+    layup.edit(moveLayer(doc, layer.id, to));
+    onSelect(Math.min(Math.max(to, 0), doc.layers.length - 1));
+  };
+  const setForm = (form: LayerForm): void => {
+    const next = inForm(layer, form);
+    change(next.form === 'sheet' && glass?.coated ? { ...next, coated: 'up' } : next, 'form');
+  };
+  return (
+    <Drawer
+      title={name}
+      subtitle={`${glass?.name ?? layer.glassId}, ${FORM_NAMES[layer.form].toLowerCase()}, layer ${index + 1} of ${doc.layers.length} from the shelf`}
+      label={`${name}, its figures`}
+      closeLabel={`Done with ${name}`}
+      onClose={() => onSelect(null)}
+      testID="layer-sheet"
+    >
+      <LayerFigures layer={layer} sizes_m={glass?.thicknesses_m ?? []} area_m2={footprintArea(doc.footprint)} change={change} />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, paddingVertical: space.small }}>
+        <Action
+          kind="second"
+          title="Up"
+          label={`Move ${name} up`}
+          disabled={index === doc.layers.length - 1}
+          testID="layer-up"
+          onPress={() => move(index + 1)}
+        />
+        <Action kind="second" title="Down" label={`Move ${name} down`} disabled={index === 0} testID="layer-down" onPress={() => move(index - 1)} />
+        {layer.form === 'sheet' && layer.coated && (
+          <Action kind="second" title="Turn over" testID="layer-turn" onPress={() => layup.edit(turnLayer(doc, layer.id))} />
+        )}
+        <Action
+          kind="second"
+          title="Take away"
+          label={`Take ${name} away`}
+          disabled={doc.layers.length === 1}
+          testID="layer-remove"
+          onPress={() => {
+            layup.edit(removeLayer(doc, layer.id));
+            onSelect(null);
+          }}
+        />
+      </View>
+      <GlassChoice
+        shelves={shelves}
+        form={layer.form}
+        value={layer.glassId}
+        onChange={({ id, coated }) => {
+          if (layer.form !== 'sheet') return change({ ...layer, glassId: id }, 'glass');
+          const { coated: _side, ...plain } = layer;
+          change({ ...plain, glassId: id, ...(coated ? { coated: 'up' } : {}) }, 'glass');
+        }}
+      />
+      <Choice
+        label="Form"
+        value={layer.form}
+        options={(glass?.forms ?? [layer.form]).map((form) => ({ value: form, title: FORM_NAMES[form] }))}
+        onChange={setForm}
+        testID="form"
+      />
+      <Notice tone="care">{FORM_CAUTIONS[layer.form]}</Notice>
+    </Drawer>
+  );
+}
+
+interface FiguresProps {
+  layer: LaidLayer;
+  sizes_m: readonly number[];
+  area_m2: number;
+  change(next: LaidLayer, what: string): void;
+}
+
+const MILLIMETRE = 0.001;
+
+function LayerFigures({ layer, sizes_m, area_m2, change }: FiguresProps) {
+  switch (layer.form) {
+    case 'sheet':
+    case 'cap':
+    case 'pieces':
+      return (
+        <>
+          <Stepper
+            key={`${layer.id} depth`}
+            label="depth"
+            shown={formatLength(layer.thickness_m, 'mm')}
+            read={(typed) => lengthWithin(typed, 'The sheet', SHEET_RANGE_M.least, SHEET_RANGE_M.most)}
+            stepped={(direction) => nextOf(sizes_m, layer.thickness_m, direction)}
+            onValue={(thickness_m) => change({ ...layer, thickness_m }, 'depth')}
+            testID="layer-depth"
+          />
+          {layer.form === 'cap' && (
+            <Stepper
+              key={`${layer.id} overhang`}
+              label="over"
+              shown={formatLength(layer.overhang_m ?? 0, 'mm')}
+              read={(typed) => lengthWithin(typed, 'The overhang', OVERHANG_RANGE_M.least, OVERHANG_RANGE_M.most)}
+              stepped={(direction) => clamp(stepFrom(layer.overhang_m ?? 0, direction, MILLIMETRE), OVERHANG_RANGE_M)}
+              onValue={(overhang_m) => change({ ...layer, overhang_m }, 'overhang')}
+              testID="layer-overhang"
+            />
+          )}
+          {layer.form === 'pieces' && (
+            <>
+              <Cover cover={layer.cover} onCover={(cover) => change({ ...layer, cover }, 'cover')} />
+              <Stepper
+                key={`${layer.id} count`}
+                label="number"
+                shown={{ figure: String(layer.count), unit: '' }}
+                read={(typed) => numberWithin(typed, 'The number of pieces', { least: 1, most: PIECES_AT_MOST }, 'whole')}
+                stepped={(direction) => clamp(layer.count + direction, { least: 1, most: PIECES_AT_MOST })}
+                onValue={(count) => change({ ...layer, count }, 'number')}
+                testID="layer-count"
+              />
+            </>
+          )}
+        </>
+      );
+    case 'rod':
+    case 'stringer':
+      return (
+        <>
+          <Stepper
+            key={`${layer.id} diameter`}
+            label="across"
+            shown={formatLength(layer.diameter_m, 'mm')}
+            read={(typed) => lengthWithin(typed, 'The diameter', ROD_RANGE_M.least, ROD_RANGE_M.most)}
+            stepped={(direction) => clamp(stepFrom(layer.diameter_m, direction, MILLIMETRE / 2), ROD_RANGE_M)}
+            onValue={(diameter_m) => change({ ...layer, diameter_m }, 'diameter')}
+            testID="layer-diameter"
+          />
+          <Cover cover={layer.cover ?? 1} onCover={(cover) => change({ ...layer, cover }, 'cover')} />
+        </>
+      );
+    default: {
+      const over_m2 = area_m2 * (layer.cover ?? 1);
+      return (
+        <>
+          <Stepper
+            key={`${layer.id} mass`}
+            label="laid"
+            shown={{ figure: (layer.perArea_kg_m2 * 0.1).toFixed(3).replace(/0+$/, '').replace(/\.$/, ''), unit: 'g/cm²' }}
+            read={(typed): Outcome<number> => {
+              const mass = numberWithin(typed, 'Grams on each square centimetre', { least: GRAIN_RANGE_KG_M2.least * 0.1, most: GRAIN_RANGE_KG_M2.most * 0.1 });
+              return mass.ok ? { ok: true, value: mass.value * 10 } : mass;
+            }}
+            stepped={(direction) => clamp(stepFrom(layer.perArea_kg_m2, direction, layer.perArea_kg_m2 > 1 ? 0.5 : 0.1), GRAIN_RANGE_KG_M2)}
+            onValue={(perArea_kg_m2) => change({ ...layer, perArea_kg_m2 }, 'mass')}
+            testID="layer-mass"
+          />
+          <Cover cover={layer.cover ?? 1} onCover={(cover) => change({ ...layer, cover }, 'cover')} />
+          <Words size="label" tone="muted">
+            {`${text(formatMass(layer.perArea_kg_m2 * over_m2, 'metric'))} in all, over ${(over_m2 * 1e4).toFixed(0)} cm²`}
+          </Words>
+        </>
+      );
+    }
+  }
+}
+
+const clamp = (value: number, { least, most }: { least: number; most: number }): number => Math.min(Math.max(value, least), most);
+
+function Cover({ cover, onCover }: { cover: number; onCover(cover: number): void }) {
+  return (
+    <Stepper
+      label="covers"
+      shown={{ figure: String(Math.round(cover * 100)), unit: '%' }}
+      read={(typed): Outcome<number> => {
+        const share = numberWithin(typed.replace('%', ''), 'The share of the outline', { least: COVER_RANGE.least * 100, most: COVER_RANGE.most * 100 });
+        return share.ok ? { ok: true, value: share.value / 100 } : share;
+      }}
+      stepped={(direction) => clamp(stepFrom(cover, direction, 0.05), COVER_RANGE)}
+      onValue={onCover}
+      testID="layer-cover"
+    />
+  );
+}

@@ -1,0 +1,212 @@
+/** The firings of a piece in their order: each a card; the open one with its schedule, or with what it is to be. */
+import { type PlannedStep, formatDuration, formatTemperature, hottestSegment, removeStep, text } from '@torvin/core';
+import type { Piece, Shelves, Step } from '@torvin/schema';
+import { Link, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { useQueryClient } from '@tanstack/react-query';
+import { adoptPiece, useSchedule } from '@/data/pieces';
+import { useStudio } from '@/data/studio';
+import { useTheme } from '@/theme/ThemeContext';
+import { TARGET, space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+import { StaleChoice } from './StaleChoice';
+import { StepPlanner } from './StepPlanner';
+import { setupWords, stepName } from './describe';
+import { isOlder } from './older';
+import type { Layup } from './useLayup';
+import { usePlanFiring } from './usePlanFiring';
+
+export interface StepChainProps {
+  layup: Layup;
+  piece: Piece;
+  shelves: Shelves;
+  /** Id of the step that is open, 'new' for one to come. */
+  open: string | null;
+  onOpen(id: string | null): void;
+  /** The step whose run sheet stands at the side. */
+  besideStep?: string;
+  fits: boolean;
+}
+
+export const runHref = (pieceId: string, stepId: string, page: 'run' | 'key-in' | 'record' = 'run'): string => `/pieces/${pieceId}/${page}?step=${stepId}`;
+
+export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fits }: StepChainProps) {
+  const router = useRouter();
+  const client = useQueryClient();
+  const planning = usePlanFiring(piece.id, shelves);
+  const { steps } = layup.doc;
+  const chosen = open === 'new' ? null : (steps.find(({ id }) => id === open) ?? steps[0] ?? null);
+
+  async function compute(step: Step): Promise<void> {
+    const settled = await layup.settled();
+    if (!settled) return;
+    const remarks = await planning.plan(step, settled);
+    if (remarks === null) return;
+    onOpen(step.id);
+    router.navigate(runHref(piece.id, step.id) as never);
+  }
+
+  return (
+    <View style={{ gap: space.medium }}>
+      <Words size="title" bold role="heading" aria-level={2}>
+        Firings
+      </Words>
+      {steps.length > 0 && (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+          {steps.map((step, index) => (
+            <StepTab key={step.id} step={step} index={index} current={chosen?.id === step.id} onPress={() => onOpen(step.id)} />
+          ))}
+          {open !== 'new' && <Action kind="plain" title="+ Firing" testID="add-step" onPress={() => onOpen('new')} />}
+        </View>
+      )}
+      {!fits && <Notice tone="warn">These glasses do not fit: fired together they crack. Mend the fit before you fire.</Notice>}
+      {planning.elsewhere && (
+        <StaleChoice
+          current={planning.elsewhere}
+          mine="a schedule computed from what you see here"
+          onTakeTheirs={() => {
+            if (planning.elsewhere) adoptPiece(client, planning.elsewhere);
+            planning.forget();
+          }}
+          onKeepMine={() => {
+            const current = planning.elsewhere;
+            if (current && chosen) void planning.plan(chosen, current).then((remarks) => remarks && router.navigate(runHref(piece.id, chosen.id) as never));
+          }}
+        />
+      )}
+      {planning.problem && (
+        <Notice tone="warn" testID="plan-problem">
+          {planning.problem.message}
+        </Notice>
+      )}
+      {chosen?.scheduleId != null ? (
+        <Planned
+          key={chosen.id}
+          step={chosen}
+          layup={layup}
+          pieceId={piece.id}
+          shelves={shelves}
+          beside={besideStep === chosen.id}
+          working={planning.working}
+          onCompute={(step) => void compute(step)}
+        />
+      ) : (
+        <StepPlanner
+          key={chosen?.id ?? 'new'}
+          doc={layup.doc}
+          step={chosen}
+          shelves={shelves}
+          working={planning.working}
+          onCompute={(step) => void compute(step)}
+          onCancel={open === 'new' && steps.length > 0 ? () => onOpen(null) : undefined}
+        />
+      )}
+    </View>
+  );
+}
+
+function StepTab({ step, index, current, onPress }: { step: PlannedStep; index: number; current: boolean; onPress(): void }) {
+  const { colours } = useTheme();
+  const { data: schedule } = useSchedule(step.scheduleId);
+  return (
+    <Pressable
+      role="button"
+      aria-pressed={current}
+      onPress={onPress}
+      testID={`step-${index}`}
+      style={{
+        flexGrow: 1,
+        minWidth: 96,
+        minHeight: TARGET,
+        padding: space.small,
+        backgroundColor: colours.surface,
+        borderTopWidth: 4,
+        borderColor: current ? colours.touch : colours.line,
+      }}
+    >
+      <Words bold tone={current ? 'ink' : 'touch'}>{`${index + 1} ${stepName(step)}`}</Words>
+      <Words size="label" tone="muted">
+        {schedule?.stepId === step.id ? text(formatDuration(schedule.result.simulation.total_s)) : 'to be computed'}
+      </Words>
+    </Pressable>
+  );
+}
+
+interface PlannedProps {
+  step: Step;
+  layup: Layup;
+  pieceId: string;
+  shelves: Shelves;
+  beside: boolean;
+  working: boolean;
+  onCompute(step: Step): void;
+}
+
+function Planned({ step, layup, pieceId, shelves, beside, working, onCompute }: PlannedProps) {
+  const { colours } = useTheme();
+  const { temperatureUnit } = useStudio();
+  const router = useRouter();
+  const { data: schedule } = useSchedule(step.scheduleId);
+  const [changing, setChanging] = useState(false);
+  const mine = schedule?.stepId === step.id ? schedule : undefined;
+  const older = mine !== undefined && isOlder(layup.doc, step, shelves, mine.snapshot);
+  const work = mine?.segments[hottestSegment(mine.segments)];
+  const summary =
+    mine && work
+      ? `${text(formatTemperature(work.target_C, temperatureUnit))} for ${text(formatDuration(work.hold_s))} · ${text(formatDuration(mine.result.simulation.total_s))} in all · ${mine.snapshot.kilnName}`
+      : 'Reading …';
+  return (
+    <View style={{ gap: space.small }}>
+      {older && (
+        <Notice
+          tone="warn"
+          testID="older-than-layup"
+          actions={<Action title={working ? 'Computing …' : 'Compute again'} disabled={working} testID="compute-again" onPress={() => onCompute(step)} />}
+        >
+          This schedule was computed for another lay-up, kiln or set-up than the one above.
+        </Notice>
+      )}
+      <Words size="label" tone="muted">
+        {`${setupWords(step.setup)} · ${mine && mine.origin === 'edited' ? 'computed, then changed by hand' : 'as computed'}`}
+      </Words>
+      {!beside && (
+        <Link href={runHref(pieceId, step.id) as never} style={{ display: 'flex', textDecorationLine: 'none' }} testID="open-run">
+          <View style={{ flex: 1, backgroundColor: colours.surface, padding: space.medium, minHeight: TARGET, opacity: older ? 0.6 : 1 }}>
+            <Words bold tone="touch">
+              Run sheet ›
+            </Words>
+            <Words size="label" tone="muted">
+              {summary}
+            </Words>
+          </View>
+        </Link>
+      )}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+        <Action title="Key in" testID="piece-key-in" disabled={older} onPress={() => router.push(runHref(pieceId, step.id, 'key-in') as never)} />
+        <Action kind="second" title={changing ? 'Leave as it is' : 'Change firing'} testID="change-step" onPress={() => setChanging(!changing)} />
+        <Action
+          kind="plain"
+          title="Take away"
+          label={`Take the ${stepName(step).toLowerCase()} away`}
+          testID="remove-step"
+          onPress={() => layup.edit(removeStep(layup.doc, step.id))}
+        />
+      </View>
+      {changing && (
+        <StepPlanner
+          doc={layup.doc}
+          step={step}
+          shelves={shelves}
+          working={working}
+          onCompute={(next) => {
+            setChanging(false);
+            onCompute(next);
+          }}
+        />
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,122 @@
+/** What a firing is to be: its look, how it stands, the mould or former, kiln and controller; then it is computed. */
+import { LOOKS, type Look, PURPOSES, SETUP_KINDS, SETUP_NAMES, formatTemperature, text } from '@torvin/core';
+import type { PieceDoc, Shelves, Step } from '@torvin/schema';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useStudio } from '@/data/studio';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
+import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+import { LOOK_CAUTIONS, PAPER_CAUTION, SETUP_CAUTIONS } from './cautions';
+import { SHAPING_FIELDS, type StepField, entryOfStep, shapingOf, stepOf, usualSetUp } from './stepEntry';
+
+export interface StepPlannerProps {
+  doc: PieceDoc;
+  /** The firing to change; null for a new one. */
+  step: Step | null;
+  shelves: Shelves;
+  working: boolean;
+  onCompute(step: Step): void;
+  onCancel?(): void;
+}
+
+export function StepPlanner({ doc, step, shelves, working, onCompute, onCancel }: StepPlannerProps) {
+  const { temperatureUnit } = useStudio();
+  const [entry, setEntry] = useState(() => entryOfStep(doc, step, shelves));
+  const [faults, setFaults] = useState<{ field: StepField; message: string }[]>([]);
+  const set = (part: Partial<typeof entry>): void => setEntry({ ...entry, ...part });
+  const shaping = shapingOf(entry.look);
+  const offered = <T extends { id: string }>(records: readonly T[], chosen: string): T[] =>
+    records.filter(({ id }) => id === chosen || !shelves.putAway.includes(id));
+  const compute = (): void => {
+    const outcome = stepOf(entry, step);
+    setFaults(outcome.faults);
+    if (outcome.step) onCompute(outcome.step);
+  };
+  return (
+    <View style={{ gap: space.small }} testID="step-planner">
+      {doc.steps.length === 0 && <Words>Choose what the firing is for; the schedule is computed from the body, the set-up and the kiln.</Words>}
+      <Choice
+        label="Look"
+        value={entry.look}
+        options={LOOKS.map((look) => ({ value: look, title: PURPOSES[look].name }))}
+        onChange={(look: Look) => set({ look, setup: usualSetUp(look) })}
+        testID="look"
+      />
+      <Words size="label">{`${capital(PURPOSES[entry.look].reaches)}; ${PURPOSES[entry.look].spares}.`}</Words>
+      <Notice tone="care" testID="look-caution">
+        {LOOK_CAUTIONS[entry.look]}
+      </Notice>
+      <Choice
+        label="Set-up"
+        value={entry.setup}
+        options={SETUP_KINDS.map((kind) => ({ value: kind, title: SETUP_NAMES[kind] }))}
+        onChange={(setup) => set({ setup })}
+        testID="setup"
+      />
+      <Choice
+        label="Under the glass"
+        value={entry.paper ? 'paper' : 'primer'}
+        options={[
+          { value: 'primer', title: 'Primer or spray' },
+          { value: 'paper', title: 'Fibre paper' },
+        ]}
+        onChange={(under) => set({ paper: under === 'paper' })}
+        testID="under"
+      />
+      <Notice tone="care" testID="setup-caution">
+        {`${SETUP_CAUTIONS[entry.setup]}${entry.paper ? ` ${PAPER_CAUTION}` : ''}`}
+      </Notice>
+      {shaping &&
+        SHAPING_FIELDS[shaping].map(({ field, label, hint }) => (
+          <Field
+            key={field}
+            label={label}
+            value={entry[field]}
+            hint={hint}
+            error={faults.find((fault) => fault.field === field)?.message}
+            onChange={(typed) => set({ [field]: typed })}
+            testID={`shape-${field}`}
+          />
+        ))}
+      <Choice
+        label="Kiln"
+        value={entry.kilnId}
+        options={offered(shelves.kilns, entry.kilnId).map(({ id, name, top_C }) => ({
+          value: id,
+          title: name,
+          note: `to ${text(formatTemperature(top_C, temperatureUnit))}`,
+        }))}
+        onChange={(kilnId) => set({ kilnId })}
+        testID="kiln"
+      />
+      <Choice
+        label="Controller"
+        value={entry.controllerId}
+        options={offered(shelves.controllers, entry.controllerId).map(({ id, name, mostSegments, unit }) => ({
+          value: id,
+          title: name,
+          note: `${mostSegments} segments, °${unit}`,
+        }))}
+        onChange={(controllerId) => set({ controllerId })}
+        testID="controller"
+      />
+      <View style={{ flexDirection: 'row', gap: space.small }}>
+        <View style={{ flex: 1 }}>
+          <Action
+            title={working ? 'Computing …' : `Compute the ${PURPOSES[entry.look].name.toLowerCase()}`}
+            disabled={working || entry.kilnId === '' || entry.controllerId === ''}
+            testID="compute"
+            onPress={compute}
+          />
+        </View>
+        {onCancel && <Action kind="second" title="Not now" testID="cancel-step" onPress={onCancel} />}
+      </View>
+    </View>
+  );
+}
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -1,0 +1,44 @@
+/**
+ * What to take care of, at the place where it matters: one for every form of glass, every look, every set-up and every
+ * step of the work. General practice; the maker's sheets, local codes and licensed people stand above it.
+ */
+import type { LayerForm, Look, SetUpKind } from '@torvin/core';
+
+export const FORM_CAUTIONS: Record<LayerForm, string> = {
+  sheet: 'Cutting: eye protection, closed shoes, and sweep with a wet cloth. Cut and grind wet, the plug out of reach of the water.',
+  cap: 'Cutting: eye protection. A cap that stands over has sharp corners until it is fired.',
+  pieces: 'Cutting and grinding small pieces: eye protection, grind wet, fingers away from the bit, water and electricity apart.',
+  rod: 'Nipping rod throws chips: eye protection, and nip under a cloth or into a box.',
+  stringer: 'Stringer snaps into needles: eye protection, and gather the ends wet.',
+  frit: 'Frit is dust as well as grains: a respirator, no sweeping dry, wash hands before eating.',
+  powder: 'Powder hangs in the air and harms the lungs for good: a fitted respirator, no draught, clean up wet, change clothes.',
+};
+
+export const LOOK_CAUTIONS: Record<Look, string> = {
+  firePolish: 'A ground piece must be clean and dry to the core: wet ground glass spits in the kiln.',
+  tack: 'Edges of a tack stay sharp where they did not flow; feel for them in gloves. Crevices hold dirt: not for food.',
+  contour: 'Hot glass and a lifted lid: face shield, sleeves, and power off at the switch before you reach in.',
+  fullFuse: 'Primer and paper burn out below 400 °C: air the room. Whether it may hold food depends on every glass in it; ask its makers.',
+  slabFlow: 'A dam that gives way lets hot glass onto the elements: pin it with props, line it, and stay within reach at the working heat.',
+  slump: 'Look in through the peep hole, not over the rim: face shield and gloves, power off before a hand goes in.',
+  drape: 'Glass over a former moves all at once: watch it behind a face shield, and never pull it by hand without training, gloves and the power off.',
+};
+
+export const SETUP_CAUTIONS: Record<SetUpKind, string> = {
+  bareShelf: 'Brush primer off wet or with a respirator: its dust holds silica and clay.',
+  raisedShelf: 'Posts must stand level and cannot be touched hot; a tall stack falls towards whoever opens the door.',
+  board: 'Fibre board and blanket shed fibres: respirator, gloves and long sleeves, and bag the offcuts.',
+  inMould: 'A damp mould steams and cracks: dry it slowly first. Plaster and silica dust call for a respirator.',
+  overFormer: 'Steel scales and stays hot long after the glass; boron nitride is sprayed with mask and gloves, brushing is calmer.',
+};
+
+export const PAPER_CAUTION = 'Fibre paper smokes as its binder burns and is dust afterwards: air the room, respirator, wipe up wet.';
+
+export const WORK_CAUTIONS = {
+  kiln: 'A hot kiln burns and its elements are live: power off before reaching in, face shield and gloves for a look, nothing that can catch fire near by. Wiring and ventilation by licensed people under local codes.',
+  keyIn: 'Key it in with the kiln cold and closed, and stay within reach for the first hour. Power off at the switch before a hand goes in.',
+  open: 'Open only when it is cool; then tap it for a clear ring, and look through crossed polarisers before you cut or grind. Brush primer off wet, with a respirator.',
+  coldWork: 'Grind wet with eye protection and ear defence, a breaker on the circuit; acids and etching creams by their makers’ sheets alone.',
+  stress: 'Every figure of stress is an estimate: crossed polarisers show what is really there.',
+  kilnRecord: 'A kiln’s wiring, earthing, clearances and ventilation are for licensed people under local codes; nothing here replaces them.',
+} as const;

@@ -1,0 +1,100 @@
+/** Whether the glasses of a lay-up fit where they touch, what reacts there, and how coatings lie. */
+import { type CoatingFinding, type FitVerdict, type PairFit, coatingFindings, fitReckoning, fitSentence } from '@torvin/core';
+import { type PieceDoc, type Shelves, fitQuestion } from '@torvin/schema';
+import { useMemo } from 'react';
+import { useComputed } from '@/engine/useComputed';
+import type { ContactMark } from '@/section/SectionEditor';
+
+export interface FitFinding {
+  key: string;
+  /** The layers that it speaks of, lower one first. */
+  lower: number;
+  upper: number;
+  tone: 'warn' | 'know' | 'fine';
+  sentence: string;
+  /** Behind 'why?': the figures put in and what came of them. */
+  reckoning: string[];
+}
+
+export interface FitNews {
+  /** The whole in one sentence. */
+  summary: string;
+  verdict: FitVerdict['verdict'];
+  findings: FitFinding[];
+  marks: ContactMark[];
+  coatings: CoatingFinding[];
+  stale: boolean;
+}
+
+const SUMMARIES: Record<FitVerdict['verdict'], string> = {
+  fits: 'Fits.',
+  likely: 'Likely to fit, by estimate.',
+  doubtful: 'Doubtful whether it fits.',
+  fails: 'Does not fit.',
+};
+
+export function useFit(doc: PieceDoc, shelves: Shelves): FitNews | null {
+  const question = useMemo(() => fitQuestion(doc, shelves), [doc, shelves]);
+  const { glasses, contacts, evidence } = question;
+  const asked = useMemo(() => (contacts.length === 0 ? null : { glasses, contacts, evidence }), [glasses, contacts, evidence]);
+  const { value, stale } = useComputed('fit', asked);
+  const name = (glass: number): string => shelves.glasses.find(({ id }) => id === question.ids[glass])?.name ?? '';
+  const coatings = coatingFindings({
+    layers: doc.layers.map((layer) => {
+      if (layer.form === 'sheet') return { form: 'sheet', glass: 0, thickness_m: layer.thickness_m, ...(layer.coated ? { coated: layer.coated } : {}) };
+      if (layer.form === 'cap') return { form: 'cap', glass: 0, thickness_m: layer.thickness_m, overhang_m: layer.overhang_m };
+      return { form: 'sheet', glass: 0, thickness_m: 0.001, cover: 0.5 };
+    }),
+  });
+  const coatingMarks = coatings
+    .filter(({ state }) => state !== 'faceDown' && state !== 'capped')
+    .map(({ layer }): ContactMark => ({ lower: layer, upper: layer, tone: 'warn' }));
+  if (contacts.length === 0) return { summary: 'One layer: nothing has to fit.', verdict: 'fits', findings: [], marks: coatingMarks, coatings, stale: false };
+  if (!value || value.pairs.length !== contacts.length) return null;
+
+  const touchingOf = (pair: PairFit): [number, number][] =>
+    question.touching.filter(
+      ([lower, upper]) => doc.layers[lower].glassId === question.ids[pair.lower] && doc.layers[upper].glassId === question.ids[pair.upper],
+    );
+  const findings = value.pairs.flatMap((pair, index): FitFinding[] => {
+    const names = { lower: name(pair.lower), upper: name(pair.upper) };
+    const [first] = touchingOf(pair);
+    if (!first) return [];
+    const [lower, upper] = first;
+    const reckoning = fitReckoning(pair, glasses, names);
+    const tone = pair.verdict === 'fails' || pair.verdict === 'doubtful' ? 'warn' : 'fine';
+    const own: FitFinding[] = pair.basis === 'sameGlass' ? [] : [{ key: `fit ${index}`, lower, upper, tone, sentence: fitSentence(pair, names), reckoning }];
+    const reactions = pair.reactions.map((because, i): FitFinding => ({
+      key: `reaction ${index} ${i}`,
+      lower,
+      upper,
+      tone: 'know',
+      sentence: `${names.upper} on ${names.lower} react: ${because}. Wanted or not, it will show.`,
+      reckoning: [],
+    }));
+    return [...own, ...reactions];
+  });
+  const marks = findings.flatMap(({ tone, lower, upper }): ContactMark[] => {
+    if (tone === 'fine') return [];
+    const ids = [doc.layers[lower].glassId, doc.layers[upper].glassId];
+    return question.touching
+      .filter(([a, b]) => doc.layers[a].glassId === ids[0] && doc.layers[b].glassId === ids[1])
+      .map(([a, b]) => ({ lower: a, upper: b, tone }));
+  });
+  const kinds = question.ids.length;
+  const summary =
+    value.verdict === 'fits' && kinds > 1 && value.basis === 'proven'
+      ? `Fits. ${kinds === 2 ? 'Two' : kinds} glasses of one proven family.`
+      : SUMMARIES[value.verdict];
+  return { summary, verdict: value.verdict, findings, marks: strongest([...marks, ...coatingMarks]), coatings, stale };
+}
+
+/** One mark at each contact: a warning hides what is only to be known. */
+function strongest(marks: readonly ContactMark[]): ContactMark[] {
+  const at = new Map<string, ContactMark>();
+  for (const mark of marks) {
+    const key = `${mark.lower} ${mark.upper}`;
+    if (at.get(key)?.tone !== 'warn') at.set(key, mark);
+  }
+  return [...at.values()];
+}

@@ -1,0 +1,27 @@
+/** What every page of one firing of a piece needs: the piece, the step that the address names, its schedule. */
+import type { Piece, Schedule, Step } from '@torvin/schema';
+import { Redirect, useLocalSearchParams } from 'expo-router';
+import type { ReactElement } from 'react';
+import { usePiece, useSchedule } from '@/data/pieces';
+import { Waiting } from '@/ui/Loading';
+
+export type StepPage = { ready: true; piece: Piece; step: Step; schedule: Schedule } | { ready: false; shown: ReactElement };
+
+/** Without a step in the address it is the first one. */
+export function useStepPage(title: string): StepPage {
+  const { id, step: stepId } = useLocalSearchParams<{ id: string; step?: string }>();
+  const piece = usePiece(id);
+  const steps = piece.data?.doc.steps ?? [];
+  const step = steps.find((one) => one.id === stepId) ?? (stepId === undefined ? steps[0] : undefined);
+  const schedule = useSchedule(step?.scheduleId);
+  const back = { title: piece.data?.name ?? 'Piece', href: `/pieces/${id}` };
+  if (!piece.data) return { ready: false, shown: <Waiting query={piece} title={title} back={back} /> };
+  if (!step?.scheduleId) {
+    return {
+      ready: false,
+      shown: piece.isPlaceholderData ? <Waiting query={piece} title={title} back={back} /> : <Redirect href={`/pieces/${id}` as never} />,
+    };
+  }
+  if (schedule.data?.stepId !== step.id) return { ready: false, shown: <Waiting query={schedule} title={title} back={back} /> };
+  return { ready: true, piece: piece.data, step, schedule: schedule.data };
+}

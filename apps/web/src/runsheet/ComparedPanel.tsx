@@ -1,0 +1,36 @@
+/** The schedule in hand beside the computed one: what differs in words, what that does in figures. */
+import { type Evaluation, type PurposefulSegment, type TemperatureUnit, consequences, segmentDifferences } from '@torvin/core';
+import type { Schedule } from '@torvin/schema';
+import { View } from 'react-native';
+import { SideBySide } from '@/ui/SideBySide';
+import { Words } from '@/ui/Words';
+
+export interface ComparedPanelProps {
+  computed: Schedule;
+  schedule: Schedule;
+  segments: PurposefulSegment[];
+  evaluation: Evaluation;
+  unit: TemperatureUnit;
+}
+
+export function ComparedPanel({ computed, schedule, segments, evaluation, unit }: ComparedPanelProps) {
+  const lines = segmentDifferences(computed.segments, segments, unit);
+  return (
+    <View>
+      {lines.length === 0 ? (
+        <Words>Nothing differs: it is as computed.</Words>
+      ) : (
+        lines.map((line) => (
+          <Words key={line} testID="difference">
+            {line}
+          </Words>
+        ))
+      )}
+      <SideBySide
+        heads={['as computed', 'in hand']}
+        rows={consequences({ firing: computed.snapshot.firing, evaluation: computed.result }, { firing: schedule.snapshot.firing, evaluation }, unit)}
+        testID="compared-with-computed"
+      />
+    </View>
+  );
+}

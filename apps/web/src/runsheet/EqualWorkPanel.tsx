@@ -1,0 +1,84 @@
+/** The same heat work at another temperature: the hold follows, and what else changes stands beside it. */
+import {
+  type Evaluation,
+  type FiringCase,
+  type PurposefulSegment,
+  type TemperatureUnit,
+  celsiusFrom,
+  consequences,
+  formatDuration,
+  formatTemperature,
+  hottestSegment,
+  temperatureIn,
+  text,
+} from '@torvin/core';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useComputed } from '@/engine/useComputed';
+import { Action } from '@/ui/Action';
+import { SideBySide } from '@/ui/SideBySide';
+import { Slider } from '@/ui/Slider';
+import { Words } from '@/ui/Words';
+
+export interface EqualWorkPanelProps {
+  firing: FiringCase;
+  segments: PurposefulSegment[];
+  evaluation: Evaluation;
+  unit: TemperatureUnit;
+  onTake(segments: PurposefulSegment[]): void;
+}
+
+const REACH_K = 40;
+
+export function EqualWorkPanel({ firing, segments, evaluation, unit, onTake }: EqualWorkPanelProps) {
+  const work = segments[hottestSegment(segments)];
+  const [moved, setMoved] = useState(0);
+  const target_C = Math.min(work.target_C + moved, firing.kiln.top_C);
+  const asked = useDeferredValue(target_C);
+  const work_perPa = evaluation.work.mean;
+  const question = useMemo(() => ({ firing, segments, target_C: asked, work_perPa }), [firing, segments, asked, work_perPa]);
+  const { value, stale } = useComputed('equalWork', question);
+  const hold = value?.segments[hottestSegment(value.segments)].hold_s;
+  const shownHold = hold === undefined ? '…' : text(formatDuration(hold));
+  const inUnit = (celsius: number): number => Math.round(temperatureIn(celsius, unit));
+  return (
+    <View style={{ opacity: stale ? 0.7 : 1 }}>
+      <Slider
+        label="Working temperature"
+        value={inUnit(target_C)}
+        least={inUnit(work.target_C - REACH_K)}
+        most={inUnit(Math.min(work.target_C + REACH_K, firing.kiln.top_C))}
+        step={1}
+        shown={`${text(formatTemperature(target_C, unit))}, hold ${shownHold}`}
+        onChange={(shown) => setMoved(celsiusFrom(shown, unit) - work.target_C)}
+        testID="equal-work"
+      />
+      {value && !value.reached && (
+        <Words tone="warn" bold>
+          {value.share > 1
+            ? `The ramps alone do ${Math.round(value.share * 100)} % of the work: no hold is short enough.`
+            : `Even a day does only ${Math.round(value.share * 100)} % of the work.`}
+        </Words>
+      )}
+      {value && (
+        <SideBySide
+          heads={['now', 'moved']}
+          rows={consequences({ firing, evaluation }, { firing, evaluation: value.evaluation }, unit)}
+          testID="equal-work-figures"
+        />
+      )}
+      <Action
+        kind="second"
+        title="Take it"
+        label="Take this temperature and hold"
+        disabled={!value || stale || Math.abs(moved) < 0.5}
+        testID="take-equal-work"
+        onPress={() => {
+          if (!value) return;
+          onTake(value.segments.map((segment) => ({ ...segment, hold_s: Math.round(segment.hold_s / 60) * 60 })));
+          setMoved(0);
+        }}
+      />
+    </View>
+  );
+}

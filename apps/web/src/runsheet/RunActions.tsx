@@ -1,0 +1,58 @@
+/** What to do with a run sheet: when it starts, key it in, start or record it. */
+import { format } from 'date-fns/format';
+import { parse } from 'date-fns/parse';
+import { useRouter } from 'expo-router';
+import { memo } from 'react';
+import { View } from 'react-native';
+import { runHref } from '@/piece/StepChain';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { TimeInput } from '@/ui/TimeInput';
+
+const TIME = 'HH:mm';
+
+/** Stands apart so that it rests while a bead moves. */
+export const RunActions = memo(function RunActions({
+  pieceId,
+  stepId,
+  start,
+  onStart,
+}: {
+  pieceId: string;
+  stepId: string;
+  start: Date;
+  onStart(start: Date): void;
+}) {
+  const router = useRouter();
+  const setClock = (written: string): void => {
+    const time = parse(written, TIME, start);
+    if (!Number.isNaN(time.getTime())) onStart(time);
+  };
+
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        flexWrap: 'wrap',
+        alignItems: 'flex-end',
+        gap: space.small,
+        paddingHorizontal: space.large,
+        paddingBottom: space.medium,
+      }}
+    >
+      <TimeInput label="starts" kind="time" value={format(start, TIME)} onChange={setClock} testID="start-time" />
+      <View style={{ flexGrow: 1, maxWidth: 220 }}>
+        <Action kind="second" title="Key in" testID="open-key-in" onPress={() => router.push(runHref(pieceId, stepId, 'key-in') as never)} />
+      </View>
+      <View style={{ flexGrow: 1, maxWidth: 220 }}>
+        <Action
+          kind="second"
+          title="Record"
+          label="Record the firing"
+          testID="open-record"
+          onPress={() => router.push(`${runHref(pieceId, stepId, 'record')}&started=${start.getTime()}` as never)}
+        />
+      </View>
+    </View>
+  );
+});

@@ -1,0 +1,62 @@
+/** Under the rows, each opened when wanted: beside the computed, versions, schools, equal work, polariser view. */
+import type { TemperatureUnit } from '@torvin/core';
+import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
+import { View } from 'react-native';
+import { useSchedule } from '@/data/pieces';
+import { usePlanFiring } from '@/piece/usePlanFiring';
+import { Fold } from '@/ui/Fold';
+import { Notice } from '@/ui/Notice';
+import { ComparedPanel } from './ComparedPanel';
+import { EqualWorkPanel } from './EqualWorkPanel';
+import { PolariserPanel } from './PolariserPanel';
+import { SchoolPanel } from './SchoolPanel';
+import { VersionsPanel } from './VersionsPanel';
+import type { RunSheetState } from './useRunSheet';
+
+export interface RunPanelsProps {
+  piece: Piece;
+  step: Step;
+  schedule: Schedule;
+  shelves: Shelves;
+  sheet: RunSheetState;
+  unit: TemperatureUnit;
+}
+
+export function RunPanels({ piece, step, schedule, shelves, sheet, unit }: RunPanelsProps) {
+  const { firing } = schedule.snapshot;
+  const { segments, evaluation } = sheet;
+  const { data: computed } = useSchedule(step.computedId);
+  const planning = usePlanFiring(piece.id, shelves);
+  const problem = planning.problem ?? (planning.elsewhere ? { message: 'This piece was changed elsewhere meanwhile; go back to it and look.' } : null);
+  return (
+    <View>
+      {problem && <Notice tone="warn">{problem.message}</Notice>}
+      {computed && computed.stepId === step.id && (
+        <Fold title="Beside the computed" about="what differs, and what that does" testID="compared">
+          {() => <ComparedPanel computed={computed} schedule={schedule} segments={segments} evaluation={evaluation} unit={unit} />}
+        </Fold>
+      )}
+      <Fold title="Versions" about="every schedule this firing has had, by name" testID="versions">
+        {() => <VersionsPanel piece={piece} step={step} unit={unit} onUse={sheet.use} />}
+      </Fold>
+      <Fold title="Schools" about="hotter or cooler, soak high or low: what each costs here" testID="schools">
+        {() => (
+          <SchoolPanel
+            firing={firing}
+            unit={unit}
+            working={planning.working}
+            onTake={(school) =>
+              void sheet.settled().then((on) => on && planning.plan({ ...(on.doc.steps.find(({ id }) => id === step.id) ?? step), school }, on))
+            }
+          />
+        )}
+      </Fold>
+      <Fold title="Same work, other heat" about="move the temperature; the hold follows" testID="equal">
+        {() => <EqualWorkPanel firing={firing} segments={segments} evaluation={evaluation} unit={unit} onTake={sheet.keep} />}
+      </Fold>
+      <Fold title="Between crossed polarisers" about="what stays as stress, as it would look" testID="polariser">
+        {() => <PolariserPanel firing={firing} evaluation={evaluation} />}
+      </Fold>
+    </View>
+  );
+}

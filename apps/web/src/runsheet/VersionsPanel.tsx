@@ -1,0 +1,75 @@
+/** Every version of this firing's schedule, newest first: named by the studio, taken into use again with a touch. */
+import { type TemperatureUnit, formatDuration, formatTemperature, text } from '@torvin/core';
+import type { Piece, ScheduleVersion, Step } from '@torvin/schema';
+import { format } from 'date-fns/format';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useNameSchedule, useVersions } from '@/data/pieces';
+import { countWords } from '@/piece/describe';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Field } from '@/ui/Field';
+import { Words } from '@/ui/Words';
+
+export interface VersionsPanelProps {
+  piece: Piece;
+  step: Step;
+  unit: TemperatureUnit;
+  onUse(scheduleId: string): void;
+}
+
+export function VersionsPanel({ piece, step, unit, onUse }: VersionsPanelProps) {
+  const { data } = useVersions(piece.id, true);
+  if (!data) return <Words tone="muted">Reading …</Words>;
+  const own = data.filter(({ stepId }) => stepId === step.id);
+  const numbers = new Map([...own].reverse().map(({ id }, i) => [id, i + 1]));
+  return (
+    <View role="list">
+      {own.map((version) => (
+        <Version
+          key={version.id}
+          version={version}
+          number={numbers.get(version.id) ?? 0}
+          parent={version.parentId === null ? null : (numbers.get(version.parentId) ?? null)}
+          used={version.id === step.scheduleId}
+          pieceId={piece.id}
+          unit={unit}
+          onUse={() => onUse(version.id)}
+        />
+      ))}
+    </View>
+  );
+}
+
+interface VersionProps {
+  version: ScheduleVersion;
+  number: number;
+  parent: number | null;
+  used: boolean;
+  pieceId: string;
+  unit: TemperatureUnit;
+  onUse(): void;
+}
+
+function Version({ version, number, parent, used, pieceId, unit, onUse }: VersionProps) {
+  const { colours } = useTheme();
+  const rename = useNameSchedule(pieceId);
+  const [name, setName] = useState(version.name);
+  const made = version.origin === 'computed' ? 'computed' : parent === null ? 'changed by hand' : `changed from ${parent}`;
+  const keep = (): void => {
+    if (name.trim() !== version.name) rename.mutate({ id: version.id, name: name.trim() });
+  };
+  return (
+    <View role="listitem" style={{ borderTopWidth: 1, borderColor: colours.line, paddingVertical: space.small }} testID={`version-${number}`}>
+      <Words bold>{`${number}, ${made}${used ? ', in use' : ''}`}</Words>
+      <Words size="label" tone="muted">
+        {`${format(version.createdAt, 'd MMM yyyy, HH:mm')} · ${text(formatTemperature(version.work_C, unit))} for ${text(formatDuration(version.work_s))}, ${text(formatDuration(version.total_s))} in all · ${version.firings === 0 ? 'not fired' : `fired ${version.firings === 1 ? 'once' : countWords(version.firings, 'time', 'times')}`}`}
+      </Words>
+      <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.small }}>
+        <Field label={`Name of version ${number}`} value={name} onChange={setName} onBlur={keep} onSubmit={keep} testID={`version-name-${number}`} />
+        {!used && <Action kind="second" title="Use it" label={`Use version ${number}`} testID={`use-version-${number}`} onPress={onUse} />}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,39 @@
+/** Axes of the chart with time to scale: seconds and °C to pixels, and the clock marks that fit. */
+import { getHours } from 'date-fns/getHours';
+import { getMinutes } from 'date-fns/getMinutes';
+
+export interface TimeAxis {
+  left: number;
+  right: number;
+  bottom: number;
+  top_C: number;
+  total_s: number;
+  x(seconds: number): number;
+  y(celsius: number): number;
+}
+
+const MARGIN = { left: 52, right: 20, top: 10, bottom: 28 };
+const MARK_PX = 64;
+const HOUR_S = 3600;
+/** Hours between marks that a clock is read by. */
+const STEPS_H = [1, 2, 3, 4, 6, 12, 24, 48];
+
+export function trueTimeAxes(width: number, height: number, total_s: number, top_C: number): TimeAxis {
+  const [left, right, bottom] = [MARGIN.left, width - MARGIN.right, height - MARGIN.bottom];
+  return {
+    ...{ left, right, bottom, top_C, total_s },
+    x: (seconds) => left + (seconds / Math.max(total_s, 1)) * (right - left),
+    y: (celsius) => bottom - (celsius / top_C) * (bottom - MARGIN.top),
+  };
+}
+
+/** Seconds after the start at which full hours stand, as many as fit without touching. */
+export function timeTicks({ left, right, total_s }: TimeAxis, start: Date): number[] {
+  const room = Math.max(1, Math.floor((right - left) / MARK_PX));
+  const step_h = STEPS_H.find((hours) => total_s / (hours * HOUR_S) <= room) ?? STEPS_H[STEPS_H.length - 1];
+  const intoHour_s = getMinutes(start) * 60;
+  const first_h = Math.ceil((getHours(start) + intoHour_s / HOUR_S) / step_h) * step_h;
+  const ticks: number[] = [];
+  for (let seconds = (first_h - getHours(start)) * HOUR_S - intoHour_s; seconds <= total_s; seconds += step_h * HOUR_S) ticks.push(seconds);
+  return ticks;
+}

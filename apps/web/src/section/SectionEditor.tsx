@@ -1,0 +1,152 @@
+/**
+ * The lay-up, edited where it is drawn: a tap takes a layer, a drag up or down moves it, keys do both. One list to a
+ * screen reader; the drawing's own figures are spoken with each layer.
+ */
+import { type Footprint, type Ghost, footprintSpan } from '@torvin/core';
+import type { DrawnLayer } from '@torvin/schema';
+import { useMemo, useRef, useState } from 'react';
+import { View, type ViewProps } from 'react-native';
+import { Gesture, GestureDetector } from 'react-native-gesture-handler';
+import Svg, { Line, Path } from 'react-native-svg';
+import { useTheme } from '@/theme/ThemeContext';
+import { Hidden } from '@/ui/Hidden';
+import { ScaleNote, SectionShapes, sectionWords } from './SectionDrawing';
+import { landingAt, layerAt, sectionGeometry } from './geometry';
+
+/** What stands at the contact of two layers, to be seen there. */
+export interface ContactMark {
+  lower: number;
+  upper: number;
+  tone: 'warn' | 'know';
+}
+
+export interface SectionEditorProps {
+  footprint: Footprint;
+  /** Index 0 at the bottom. */
+  layers: readonly DrawnLayer[];
+  /** What each layer is called, for speech. */
+  names: readonly string[];
+  ghost: Ghost | null;
+  marks: readonly ContactMark[];
+  selected: number | null;
+  width: number;
+  height: number;
+  onSelect(index: number | null): void;
+  onMove(from: number, to: number): void;
+  onRemove(index: number): void;
+}
+
+const DRAG_FROM_PX = 8;
+const SIDEWAYS_PX = 14;
+const MARK_PX = 9;
+
+export function SectionEditor({ footprint, layers, names, ghost, marks, selected, width, height, onSelect, onMove, onRemove }: SectionEditorProps) {
+  const { colours } = useTheme();
+  const [lifted, setLifted] = useState<{ layer: number; by: number; to: number } | null>(null);
+  const room_m = ghost ? ghost.depth_m + ghost.relief_m + Math.abs(ghost.crown_m) : 0;
+  const drawn = useMemo(() => sectionGeometry(footprintSpan(footprint), layers, { width, height }, room_m), [footprint, layers, width, height, room_m]);
+  // Gestures are made once; they reach what is shown now through this.
+  const now = useRef({ drawn, onSelect, onMove, lifted });
+  now.current = { drawn, onSelect, onMove, lifted };
+
+  const gesture = useMemo(() => {
+    const tap = Gesture.Tap()
+      .runOnJS(true)
+      .onEnd(({ x, y }) => now.current.onSelect(layerAt(now.current.drawn, x, y)));
+    let taken: { layer: number; y: number } | null = null;
+    const pan = Gesture.Pan()
+      .activeOffsetY([-DRAG_FROM_PX, DRAG_FROM_PX])
+      .failOffsetX([-SIDEWAYS_PX, SIDEWAYS_PX])
+      .runOnJS(true)
+      .onStart(({ x, y, translationY }) => {
+        taken = { layer: layerAt(now.current.drawn, x, y - translationY), y: y - translationY };
+      })
+      .onUpdate(({ y }) => {
+        if (!taken) return;
+        const { bands } = now.current.drawn;
+        setLifted({ layer: taken.layer, by: y - taken.y, to: landingAt(bands, taken.layer, y) });
+      })
+      .onFinalize((_event, success) => {
+        const last = now.current.lifted;
+        taken = null;
+        setLifted(null);
+        if (success && last && last.to !== last.layer) now.current.onMove(last.layer, last.to);
+      });
+    return Gesture.Race(pan, tap);
+  }, []);
+
+  const keys = {
+    onKeyDown(event: { key: string; altKey: boolean; shiftKey: boolean; preventDefault(): void }) {
+      const at = selected ?? 0;
+      const up = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+      if (up !== undefined && (event.altKey || event.shiftKey)) onMove(at, at + up);
+      else if (up !== undefined) onSelect(selected === null ? 0 : Math.min(Math.max(at + up, 0), layers.length - 1));
+      else if (event.key === 'Delete' && selected !== null) onRemove(selected);
+      else if (event.key === 'Escape') onSelect(null);
+      else return;
+      event.preventDefault();
+    },
+  } as ViewProps;
+
+  return (
+    <View style={{ backgroundColor: colours.surface }}>
+      <ScaleNote exaggeration={drawn.exaggeration} ghost={ghost !== null} />
+      <GestureDetector gesture={gesture} touchAction="pan-x" userSelect="none">
+        <View
+          {...keys}
+          tabIndex={0}
+          role={'listbox' as never}
+          aria-label={`${sectionWords(layers)}. Arrows choose a layer, with shift they move it, Delete takes it away.`}
+          aria-activedescendant={selected === null ? undefined : `layer-option-${selected}`}
+          testID="section-editor"
+        >
+          <Svg width={width} height={height} aria-hidden>
+            <SectionShapes drawn={drawn} layers={layers} width={width} selected={selected} lifted={lifted} ghost={lifted ? null : ghost} />
+            {marks.map(({ lower, upper, tone }) => (
+              <Mark
+                key={`${lower}-${upper}`}
+                x={drawn.x(footprintSpan(footprint) / 2) + 2}
+                y={drawn.bands[upper].y + drawn.bands[upper].height}
+                colour={tone === 'warn' ? colours.warn : colours.ink}
+                ground={colours.surface}
+              />
+            ))}
+            {lifted && <LandingLine drawn={drawn} layer={lifted.layer} to={lifted.to} width={width} colour={colours.touch} />}
+          </Svg>
+          <Hidden>
+            {names.map((name, index) => (
+              <View key={index} role={'option' as never} aria-selected={index === selected} nativeID={`layer-option-${index}`} aria-label={name} />
+            ))}
+          </Hidden>
+        </View>
+      </GestureDetector>
+    </View>
+  );
+}
+
+/** The kite of a warning, at the edge of the contact it speaks of. */
+function Mark({ x, y, colour, ground }: { x: number; y: number; colour: string; ground: string }) {
+  const r = MARK_PX;
+  return (
+    <Path
+      d={`M${x + r} ${y - r}L${x + 2 * r} ${y}L${x + r} ${y + r}L${x} ${y}ZM${x + r} ${y - 4}V${y + 1}M${x + r} ${y + 3}V${y + 4.5}`}
+      fill={ground}
+      stroke={colour}
+      strokeWidth={2}
+    />
+  );
+}
+
+interface LandingProps {
+  drawn: ReturnType<typeof sectionGeometry>;
+  layer: number;
+  to: number;
+  width: number;
+  colour: string;
+}
+
+function LandingLine({ drawn: { bands, shelfY }, layer, to, width, colour }: LandingProps) {
+  const others = bands.filter((_, i) => i !== layer);
+  const y = to === 0 ? shelfY : others[to - 1].y;
+  return <Line x1={8} x2={width - 8} y1={y} y2={y} stroke={colour} strokeWidth={3} />;
+}

@@ -1,0 +1,55 @@
+/** A part of a page that is opened when it is wanted; what is in it exists only while it is open. */
+import { type ReactNode, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import Svg, { Path } from 'react-native-svg';
+import { useTheme } from '@/theme/ThemeContext';
+import { TARGET, space } from '@/theme/theme';
+import { Words } from './Words';
+
+export interface FoldProps {
+  title: string;
+  /** What it holds, in a few words. */
+  about: string;
+  testID: string;
+  children: () => ReactNode;
+}
+
+export function Fold({ title, about, testID, children }: FoldProps) {
+  const { colours } = useTheme();
+  const [open, setOpen] = useState(false);
+  return (
+    <View style={{ borderTopWidth: 1, borderColor: colours.line }}>
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        onPress={() => setOpen(!open)}
+        testID={`fold-${testID}`}
+        style={{
+          minHeight: TARGET,
+          flexDirection: 'row',
+          alignItems: 'center',
+          gap: space.medium,
+          paddingHorizontal: space.large,
+          paddingVertical: space.small,
+        }}
+      >
+        <Svg width={14} height={14} viewBox="0 0 14 14" aria-hidden>
+          <Path d={open ? 'M1 4 L7 10 L13 4' : 'M4 1 L10 7 L4 13'} fill="none" stroke={colours.touch} strokeWidth={2.5} />
+        </Svg>
+        <View style={{ flex: 1 }}>
+          <Words bold tone="touch">
+            {title}
+          </Words>
+          <Words size="label" tone="muted">
+            {about}
+          </Words>
+        </View>
+      </Pressable>
+      {open && (
+        <View style={{ paddingHorizontal: space.large, paddingBottom: space.large, gap: space.small }} testID={testID}>
+          {children()}
+        </View>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,51 @@
+/** Figures of two things side by side, those that differ standing out. */
+import { type Consequence, text } from '@torvin/core';
+import { View } from 'react-native';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { Words } from './Words';
+
+export interface SideBySideProps {
+  /** What the two columns are. */
+  heads: readonly [string, string];
+  rows: readonly Consequence[];
+  testID: string;
+}
+
+export function SideBySide({ heads, rows, testID }: SideBySideProps) {
+  const { colours } = useTheme();
+  const line = { flexDirection: 'row', gap: space.small, paddingVertical: space.hair, borderBottomWidth: 1, borderColor: colours.line } as const;
+  return (
+    <View role="table" testID={testID}>
+      <View role="row" style={line}>
+        <View role={'columnheader' as never} style={{ flex: 1 }}>
+          <Words size="note" tone="muted">
+            figure
+          </Words>
+        </View>
+        {heads.map((head, i) => (
+          <View key={i} role={'columnheader' as never} style={{ flex: 1 }}>
+            <Words size="note" tone="muted" numberOfLines={2}>
+              {head}
+            </Words>
+          </View>
+        ))}
+      </View>
+      {rows.map(({ what, before, after, differs }) => (
+        <View key={what} role="row" style={line}>
+          <View role={'rowheader' as never} style={{ flex: 1 }}>
+            <Words size="label" tone="muted">
+              {what}
+            </Words>
+          </View>
+          <View role={'cell' as never} style={{ flex: 1 }}>
+            <Words>{text(before)}</Words>
+          </View>
+          <View role={'cell' as never} style={{ flex: 1 }}>
+            <Words bold={differs}>{text(after)}</Words>
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,49 @@
+/** 'why?': opens the reckoning behind a sentence, with the figures put in. */
+import { type ReactNode, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { useTheme } from '@/theme/ThemeContext';
+import { TARGET, space } from '@/theme/theme';
+import { Words } from './Words';
+
+export interface WhyProps {
+  children: ReactNode;
+  lines: readonly string[];
+  /** What the sentence is about, for those who hear only 'why?'. */
+  of: string;
+  testID?: string;
+}
+
+export function Why({ children, lines, of, testID }: WhyProps) {
+  const { colours } = useTheme();
+  const [open, setOpen] = useState(false);
+  if (lines.length === 0) return <View style={{ paddingVertical: space.hair }}>{children}</View>;
+  return (
+    <View>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
+        <View style={{ flex: 1 }}>{children}</View>
+        <Pressable
+          role="button"
+          aria-expanded={open}
+          aria-label={`Why? ${of}`}
+          onPress={() => setOpen(!open)}
+          testID={testID}
+          style={{ minWidth: TARGET, minHeight: TARGET, alignItems: 'center', justifyContent: 'center' }}
+        >
+          <Words tone="touch">why?</Words>
+        </Pressable>
+      </View>
+      {open && (
+        <View
+          style={{ borderLeftWidth: 2, borderColor: colours.line, paddingLeft: space.medium, marginBottom: space.small }}
+          testID={testID && `${testID}-lines`}
+        >
+          {lines.map((line) => (
+            <Words key={line} size="label">
+              {line}
+            </Words>
+          ))}
+        </View>
+      )}
+    </View>
+  );
+}

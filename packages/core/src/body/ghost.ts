@@ -1,0 +1,47 @@
+/**
+ * The body after a firing, seen from the side, as a drawing needs it: estimates put together from rim, relief and the
+ * shape asked for. Nothing is judged by it.
+ */
+import { rimReach } from '../flow/spread';
+import { reliefLeft } from '../flow/relief';
+import { type Look, type Shaping, widestPart } from '../look/purpose';
+import { type BodyInput, bodyFigures, mainGlass } from './body';
+import { footprintSpan } from './footprint';
+
+export interface Ghost {
+  /** Width of the body at its foot, m. */
+  width_m: number;
+  /** Depth of the flat of the body, m. */
+  depth_m: number;
+  /** Radius to which its rim has rounded, m. */
+  rim_m: number;
+  /** Height that standing parts keep over the flat, m. */
+  relief_m: number;
+  /** How far the middle stands over the rim (drape) or the rim over the middle (slump, negative), m. */
+  crown_m: number;
+}
+
+/** Looks that let the rim travel and what stands sink in. */
+const FLOWS: Record<Look, boolean> = { firePolish: false, tack: false, contour: true, fullFuse: true, slabFlow: true, slump: false, drape: false };
+
+/** work_perPa: heat work of the firing at the glass's mean temperature. */
+export function ghostOf(body: BodyInput, look: Look, work_perPa: number, shaping?: Shaping): Ghost {
+  const figures = bodyFigures(body);
+  const glass = mainGlass(body);
+  const span = footprintSpan(body.footprint);
+  const { mean_m, max_m } = figures.depth;
+  const parts = body.parts ?? [];
+  const partVolume = parts.reduce((sum, { area_m2, thickness_m, count }) => sum + area_m2 * thickness_m * count, 0);
+  const standing = Math.max(0, ...parts.map(({ thickness_m }) => thickness_m));
+  const width = widestPart(body);
+  const left = width === null ? 0 : reliefLeft(glass, width, max_m, work_perPa);
+  const flat = mean_m - (left * partVolume) / figures.area_m2;
+  const { rimMoves_m, naturalDepth_m } = figures.afterFiring;
+  const moves = FLOWS[look] ? Math.sign(rimMoves_m) * Math.min(Math.abs(rimMoves_m), rimReach(glass, mean_m, work_perPa)) : 0;
+  const width_m = span + 2 * moves;
+  // The volume stays: what the rim gives up in width it gains in depth.
+  const depth_m = body.dammed ? flat : (flat * figures.area_m2) / (figures.area_m2 * (width_m / span) ** 2);
+  const rounded = (glass.surfaceTension_N_m * work_perPa) / 2;
+  const crown_m = shaping === undefined ? 0 : shaping.kind === 'hollow' ? (look === 'slump' ? -shaping.depth_m : 0) : look === 'drape' ? shaping.drop_m : 0;
+  return { width_m, depth_m, rim_m: Math.min(rounded, depth_m / 2, naturalDepth_m / 2), relief_m: left * standing, crown_m };
+}

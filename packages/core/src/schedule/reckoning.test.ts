@@ -1,0 +1,50 @@
+import { sheetsOf } from '../testCases';
+import { diffusivity } from '../glass/constants';
+import { compose } from './compose';
+import { brokenOf, evaluate } from './check';
+import { firedDepth, glassOf } from './firingCase';
+import { reckoningOf } from './reckoning';
+
+const firing = sheetsOf(4, 0.003);
+const made = compose(firing);
+if (!made.ok) throw new Error(made.problem.message);
+const { segments, evaluation } = made.value;
+const of = (limit: string, unit: 'C' | 'F' = 'C'): string[] => {
+  const reading = evaluation.readings.find((one) => one.limit === limit);
+  if (!reading) throw new Error(`No reading of ${limit}.`);
+  return reckoningOf({ firing, segments, evaluation, reading, unit });
+};
+
+describe('the reckoning behind a reading', () => {
+  test('is there for every reading of a schedule, with figures in each first line', () => {
+    expect(evaluation.readings.length).toBeGreaterThan(9);
+    for (const reading of evaluation.readings) {
+      const lines = reckoningOf({ firing, segments, evaluation, reading, unit: 'C' });
+      expect(lines[0]).toMatch(/^Simulated .*\d.*; at (most|least) .*\d.*: \d+ % to spare\.$/);
+      expect(lines.length).toBeGreaterThan(1);
+      expect(lines.join(' ')).not.toMatch(/NaN|undefined|Infinity/);
+    }
+  });
+
+  test('puts the closed form in so that it can be followed: lag, rate and their product', () => {
+    const lines = of('setting').join(' ');
+    const lag = Number(/one face open: .* = (\d+) s/.exec(lines)?.[1]);
+    expect(lag).toBe(Math.round(firedDepth(firing) ** 2 / (2 * diffusivity(glassOf(firing)))));
+    const across = Number(/in this kiln: (\d+) s/.exec(lines)?.[1]);
+    const [, rate, settled] = /At ([\d.]+) °C\/h they settle at .* = ([\d.]+) °C/.exec(lines) ?? [];
+    expect(Number(settled)).toBeCloseTo((Number(rate) / 3600) * (lag + across), 1);
+  });
+
+  test('speaks the unit asked for', () => {
+    expect(of('setting', 'F').join(' ')).toMatch(/°F\/h/);
+    expect(of('setting', 'F').join(' ')).not.toMatch(/°C\/h/);
+  });
+
+  test('of a broken limit says by how much it is over', () => {
+    const fast = segments.map((segment) => (segment.role === 'firstCool' ? { ...segment, rate_C_per_h: 400 } : segment));
+    const broken = evaluate(firing, fast);
+    const reading = brokenOf(broken.readings).find(({ limit }) => limit === 'setting');
+    if (!reading) throw new Error('It was to break.');
+    expect(reckoningOf({ firing, segments: fast, evaluation: broken, reading, unit: 'C' })[0]).toMatch(/\d+ % over\.$/);
+  });
+});

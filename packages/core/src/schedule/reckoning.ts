@@ -1,0 +1,171 @@
+/**
+ * The reckoning behind a reading, line by line with the figures put in, so that a person can follow it with a pencil.
+ * Closed forms are given beside the simulated figure wherever there is one; they need not agree, and say so.
+ */
+import { coarsestEdge } from '../body/body';
+import { footprintSpan } from '../body/footprint';
+import { hazeBell } from '../flow/harm';
+import { squeezeWork } from '../flow/squeeze';
+import { diffusivity, restrainedStress, shearModulus } from '../glass/constants';
+import { logViscosity, viscosityOf } from '../glass/viscosity';
+import { slabLag, solidLag } from '../heat/quasiSteady';
+import { acrossLag } from '../kiln/kiln';
+import { PURPOSES, TYPICAL_WORKS } from '../look/purpose';
+import { type TemperatureUnit, differenceIn } from '../units/convert';
+import { formatDifference, formatDuration, formatLength, formatRate, formatStress, formatTemperature, text } from '../units/format';
+import { type Evaluation, type Reading, marginOf } from './check';
+import { type FiringCase, firedDepth, glassOf, heatedDepth, shapeOf } from './firingCase';
+import { openFacesOf } from './firstGuess';
+import { openingTemperature } from './opening';
+import type { Segment } from './segment';
+
+const scientific = (value: number): string => {
+  const power = Math.floor(Math.log10(Math.abs(value)));
+  return `${(value / 10 ** power).toFixed(2)}·10${String(power)
+    .split('')
+    .map((digit) => '⁰¹²³⁴⁵⁶⁷⁸⁹⁻'['0123456789-'.indexOf(digit)])
+    .join('')}`;
+};
+
+interface Question {
+  firing: FiringCase;
+  segments: readonly Segment[];
+  evaluation: Evaluation;
+  reading: Reading;
+  unit: TemperatureUnit;
+}
+
+/** Through and across by closed form, at the segment's own rate; nothing where it runs as fast as it can. */
+function differenceLines({ firing, segments, reading, unit }: Question, depth_m: number): string[] {
+  const glass = glassOf(firing);
+  const shape = shapeOf(firing);
+  const faces = openFacesOf(firing);
+  const across = acrossLag(firing.kiln, footprintSpan(firing.body.footprint));
+  const through = shape === 'plate' ? slabLag(glass, depth_m, faces) : solidLag(glass, depth_m, shape);
+  const divisor = shape === 'plate' ? (faces === 2 ? 8 : 2) : shape === 'cylinder' ? 16 : 24;
+  const depth = text(formatLength(depth_m, 'mm'));
+  const lines = [
+    `Lag through ${depth}, ${shape === 'plate' ? (faces === 2 ? 'both faces open' : 'one face open') : shape}: L²/(${divisor}κ) = ${depth}²/(${divisor} · ${scientific(diffusivity(glass))} m²/s) = ${through.toFixed(0)} s.`,
+    `Lag across ${text(formatLength(footprintSpan(firing.body.footprint), 'mm'))} in this kiln: ${across.toFixed(0)} s.`,
+  ];
+  const rate = segments[reading.segment].rate_C_per_h;
+  if (rate === null) return lines;
+  const settled = (rate / 3600) * (through + across);
+  return [
+    ...lines,
+    `At ${text(formatRate(rate, unit))} they settle at rate · (through + across) = ${text(formatDifference(settled, unit))}; ramps too short to settle stay under it.`,
+  ];
+}
+
+function linesOf(question: Question): string[] {
+  const { firing, segments, evaluation, reading, unit } = question;
+  const { limits, kiln, corrections } = firing;
+  const glass = glassOf(firing);
+  const vft = viscosityOf(glass);
+  const segment = segments[reading.segment];
+  const felt_C = segment.target_C - (corrections?.offset_K ?? 0);
+  switch (reading.limit) {
+    case 'pull':
+      return [
+        `Pull by formula, fully held: E·α·ΔT/(1−ν), ${text(formatStress(restrainedStress(glass, 1)))} for each °C.`,
+        ...differenceLines(question, heatedDepth(firing)),
+        'The simulation takes the profile itself, free to bow, so the straight part of it pulls nothing.',
+        `Composing stays ${limits.pullReserve} times under it.`,
+      ];
+    case 'setting':
+    case 'climbing':
+      return [
+        ...differenceLines(question, firedDepth(firing)),
+        ...(reading.limit === 'setting' ? [`Composing stays ${limits.settingReserve} times under it.`] : []),
+      ];
+    case 'even':
+      return [
+        ...differenceLines(question, firedDepth(firing)).slice(0, 2),
+        `Asked: even to ${text(formatDifference(limits.even_K, unit))} before the first cool.`,
+      ];
+    case 'relaxed': {
+      const eta = 10 ** logViscosity(vft, felt_C);
+      const tau = eta / shearModulus(glass);
+      return [
+        `At ${text(formatTemperature(felt_C, unit))} the viscosity is ${scientific(eta)} Pa·s; stress falls by e in η/G = ${text(formatDuration(tau))}.`,
+        'Counted from when the body has become even.',
+      ];
+    }
+    case 'squeeze':
+      return [
+        `Work to lay a ${text(formatLength(coarsestEdge(firing.body), 'mm'))} edge onto what lies under it: ${scientific(squeezeWork(glass, coarsestEdge(firing.body), limits.pocket))} 1/Pa,`,
+        `for pockets ${text(formatLength(2 * limits.pocket.radius_m, 'mm'))} wide with ${text(formatLength(limits.pocket.gap_m, 'mm'))} to close.`,
+        'The work is ∫dt/η while it climbs between sagging and sealing.',
+      ];
+    case 'workLeast':
+    case 'workMost': {
+      const range = firing.look in TYPICAL_WORKS ? limits.works[firing.look as keyof typeof TYPICAL_WORKS] : null;
+      return [
+        `Heat work ∫dt/η of the whole firing: ${scientific(reading.value)} 1/Pa; ${reading.limit === 'workLeast' ? 'at least' : 'at most'} ${scientific(reading.allowed)}.`,
+        ...(range
+          ? [
+              `On two 3 mm sheets a ${PURPOSES[firing.look].name.toLowerCase()} takes ${scientific(range.least)} to ${scientific(range.most)}; thicker edges take more in proportion.`,
+            ]
+          : []),
+        `At ${text(formatTemperature(felt_C, unit))} the viscosity is 10^${logViscosity(vft, felt_C).toFixed(2)} Pa·s.`,
+        ...(corrections && corrections.workFactor !== 1 ? [`Your firings taught a factor of ${corrections.workFactor.toFixed(2)}.`] : []),
+      ];
+    }
+    case 'haze': {
+      const { middle_C, halfWidth_K } = hazeBell(glass);
+      return [
+        `Time weighted by a bell around ${text(formatTemperature(middle_C, unit))}, ${text(formatDifference(halfWidth_K, unit))} to each side; 1 s at its middle counts 1 s.`,
+        'The limit is a typical figure without much proof behind it.',
+      ];
+    }
+    case 'coating':
+      return ['Time on the way up between where stress relaxes and where glass sticks, for a coating that lies bare.'];
+    case 'residual':
+      return [
+        'The full model: stress and structure relax by their own spectra through the cooling, force and moment in balance.',
+        ...(evaluation.simulation.estimates ?? []).map(({ formula, stress_Pa }) => `${formula}: ${text(formatStress(stress_Pa))}.`),
+        ...(evaluation.simulation.residualFlat
+          ? [`Held flat it would be ${text(formatStress(Math.max(...evaluation.simulation.residualFlat.map(({ stress_Pa }) => stress_Pa))))}.`]
+          : []),
+      ];
+    case 'soakTime':
+      return [`Never less than ${text(formatDuration(limits.leastSoak_s))}, whatever the computation says.`];
+    case 'kilnPace':
+      return [`At full power this kiln gains what its elements give less what its walls lose; hotter it gains less.`];
+    case 'kilnTop':
+      return [`The kiln's own top, ${text(formatTemperature(kiln.top_C, unit))}.`];
+    case 'opening':
+      return [
+        `A sudden change to room air pulls the skin by EαΔT/(1−ν) over 1.5 + 3.25/Bi; for this body that allows ${text(formatTemperature(openingTemperature(firing), unit))},`,
+        `never more than ${text(formatTemperature(firedDepth(firing) > limits.thick_m ? limits.openThick_C : limits.open_C, unit))}.`,
+      ];
+  }
+}
+
+/** Opens with what was found and what is allowed, closes with the margin. */
+export function reckoningOf(question: Question): string[] {
+  const { reading, unit } = question;
+  const margin = Math.round(marginOf(reading) * 100);
+  const written = (value: number): string => {
+    switch (reading.unit) {
+      case 'C':
+        return text(formatTemperature(value, unit));
+      case 'K':
+        return `${differenceIn(value, unit).toFixed(2)} °${unit}`;
+      case 'K/h':
+        return text(formatRate(value, unit));
+      case 'Pa':
+        return text(formatStress(value));
+      case 's':
+        return text(formatDuration(value));
+      case '1/Pa':
+        return `${scientific(value)} 1/Pa`;
+      case '1':
+        return value.toFixed(1);
+    }
+  };
+  return [
+    `Simulated ${written(reading.value)}; ${reading.sense === 'atMost' ? 'at most' : 'at least'} ${written(reading.allowed)}: ${margin >= 0 ? `${margin} % to spare` : `${-margin} % over`}.`,
+    ...linesOf(question),
+  ];
+}
