@@ -19,7 +19,7 @@ export async function measureDrag(): Promise<void> {
   try {
     const me = await Visitor.open(browser, PHONE);
     await me.page.goto(studio.address);
-    await me.press('piece-link');
+    await me.openPiece('Plaque no. 14');
     await me.press('open-run');
     await me.sees('live-work', /%/);
     const bead = await me.find('bead-2');

@@ -2,12 +2,15 @@
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { DEMO_PIECES } from '../apps/server/src/db/demo';
 import { startAndListen } from './server';
 
 jest.setTimeout(120_000);
 
 const folder = mkdtempSync(join(tmpdir(), 'torvin-demo-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const DEMO_NAMES = DEMO_PIECES.map(({ name }) => name).sort();
 
 const demo = (...flags: string[]) => startAndListen(['scripts/demo.mjs', ...flags], { TORVIN_DATA: join(folder, 'data'), TORVIN_PORT: '18431' });
 
@@ -28,7 +31,7 @@ async function rename(address: string, to: string): Promise<void> {
 
 test('starts with the demo studio, keeps changes, and starts afresh without erasing', async () => {
   const first = await demo();
-  expect(await names(first.address)).toEqual(['Bird-bath blank', 'Plaque no. 14, base']);
+  expect(await names(first.address)).toEqual(DEMO_NAMES);
   await rename(first.address, 'Renamed by hand');
   await first.stop();
 
@@ -37,7 +40,7 @@ test('starts with the demo studio, keeps changes, and starts afresh without eras
   await second.stop();
 
   const fresh = await demo('--fresh');
-  expect(await names(fresh.address)).toEqual(['Bird-bath blank', 'Plaque no. 14, base']);
+  expect(await names(fresh.address)).toEqual(DEMO_NAMES);
   expect(fresh.heard()).toMatch(/old data was moved to/);
   await fresh.stop();
   expect(readdirSync(folder).filter((name) => name.startsWith('data'))).toHaveLength(2);

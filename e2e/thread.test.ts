@@ -1,5 +1,6 @@
 /** One piece, one computed schedule, one recorded firing: the whole thread, walked at phone size. */
 import { setting } from './setting';
+import { DEMO_PIECES } from '../apps/server/src/db/demo';
 import { PHONE, Visitor } from './visitor';
 
 const here = setting();
@@ -40,53 +41,66 @@ function step(name: string, walk: () => Promise<void>): void {
 }
 
 describe('the thread, at 390 × 844', () => {
-  step('Pieces lists the two demo pieces by their drawn sections', async () => {
+  step('Pieces lists the demo pieces by their drawn sections', async () => {
     await me.heading(/^Pieces$/);
     await me.find('piece-link');
     const faces = await me.page.$$eval('[data-testid="piece-link"] [role="img"]', (drawings) => drawings.map((drawing) => drawing.getAttribute('aria-label')));
-    expect(faces).toHaveLength(2);
-    expect(faces[0]).toMatch(/Section, bottom to top: Harbour blue, 3 mm; Clear, 3 mm/);
+    expect(faces).toHaveLength(DEMO_PIECES.length);
+    expect(faces[0]).toMatch(/Section, bottom to top: Harbour blue, 3 mm; Clear, 3 mm; Dune rose pieces, 3 mm, 4 of them, over 22 %/);
     await me.expectSound('pieces');
   });
 
-  step('a new piece is sized as people write it, and depth and mass follow at once', async () => {
+  step('what cannot be is refused at its field in a sentence, and nothing is lost', async () => {
     await me.press('new-piece');
     await me.heading(/New piece/);
     await me.type('field-name', 'Tray, smallest');
-    await me.type('field-width', '12 in');
-    await me.type('field-length', '30 cm');
-    // 0.3048 · 0.3 · 0.006 m³ of 2500 kg/m³
-    await me.sees('body-figures', /6 mm.*1\.37 kg/);
-    await me.press('add-layer');
-    await me.sees('body-figures', /9 mm.*2\.06 kg/);
-    await me.type('layer-2-thickness', '1/8 in');
-    await me.sees('body-figures', /9\.2 mm/);
-    await me.press('layer-2-remove');
-    await me.sees('body-figures', /6 mm.*1\.37 kg/);
-    await me.press('layer-1-glass');
-    await me.expectSound('new piece');
-    await me.press('layer-1-glass-rose-90');
-  });
-
-  step('what cannot be is refused at its field in a sentence, and nothing is lost', async () => {
     await me.type('field-width', 'wide');
     await me.type('field-length', '0');
-    await me.type('layer-0-thickness', '400 mm');
     await me.press('save-piece');
     await me.sees('field-width-error', /Cannot read 'wide' as a length; write for example/);
     await me.sees('field-length-error', /0 mm; it must be from 20 mm to 2000 mm/);
-    await me.sees('layer-0-thickness-error', /400 mm; it must be from 1 mm to 25 mm/);
     await me.expectSound('refused entry');
+  });
+
+  step('a new piece is sized as people write it and opens with one sheet', async () => {
     await me.type('field-width', '12 in');
     await me.type('field-length', '300');
-    await me.type('layer-0-thickness', '3');
+    // 0.3048 · 0.3 m²
+    await me.sees('outline-area', /914 cm²/);
+    await me.press('glass-harbour-90');
+    await me.expectSound('new piece');
     await me.press('save-piece');
     await me.heading(/Tray, smallest/);
+    // 0.3048 · 0.3 · 0.003 m³ of 2500 kg/m³
+    await me.sees('figure-mass', /686 g/);
+    await me.sees('figure-depth', /3 mm/);
+  });
+
+  step('a sheet is laid on top; depth and mass follow every touch', async () => {
+    await me.press('add-layer');
+    await me.press('add-sheet');
+    await me.find('layer-sheet');
     await me.sees('figure-mass', /1\.37 kg/);
+    await me.press('layer-depth-more');
+    await me.sees('figure-depth', /7 mm/);
+    await me.type('layer-depth', '400 mm');
+    await me.page.keyboard.press('Enter');
+    await me.sees('layer-depth-error', /400 mm; it must be from 0\.5 mm to 25 mm/);
+    await me.expectSound('a layer refused');
+    await me.type('layer-depth', '1/8 in');
+    await me.page.keyboard.press('Enter');
+    await me.sees('figure-depth', /6\.2 mm/);
+    await me.type('layer-depth', '3');
+    await me.page.keyboard.press('Enter');
+    await me.press('glass-rose-90');
+    await me.sees('fit-summary', /Fits\. Two glasses of one proven family/);
+    await me.press('close-layer-sheet');
+    await me.sees('figure-mass', /1\.37 kg/);
+    await me.expectSound('piece without a firing');
   });
 
   step('a full fuse on a bare shelf is computed', async () => {
-    await me.expectSound('piece without a firing');
+    await me.sees('look-caution', /Take care/);
     await me.press('compute');
     await me.heading(/Full fuse/);
     await me.sees('schedule-state', /^as computed$/);
@@ -233,8 +247,6 @@ describe('the thread, at 390 × 844', () => {
   step('the firing is recorded and stands in the Notebook', async () => {
     await me.press('open-record');
     await me.heading(/Record the firing/);
-    await me.press('save-firing');
-    await me.reads('Say how it came out.');
     await me.expectSound('record');
     await me.press('result-past');
     await me.type('record-note', 'Second shelf, ran a little at the near corner.');

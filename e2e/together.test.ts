@@ -11,7 +11,7 @@ async function openFirstRun(): Promise<Visitor> {
   // As in two windows side by side: neither comes to the front, so neither looks for news on that account.
   await visitor.page.evaluateOnNewDocument(() => window.addEventListener('visibilitychange', (event) => event.stopImmediatePropagation(), true));
   await visitor.page.goto(studio.address);
-  await visitor.press('piece-link');
+  await visitor.openPiece('Sundial disc');
   await visitor.press('open-run');
   await visitor.sees('schedule-state', /computed|by hand/);
   return visitor;
@@ -58,14 +58,49 @@ describe('two tabs on one piece', () => {
   });
 });
 
+describe('two tabs on one lay-up', () => {
+  async function openLayup(): Promise<Visitor> {
+    const visitor = await Visitor.open(here.browser, PHONE);
+    visitor.expectedStatuses.add(409);
+    await visitor.page.evaluateOnNewDocument(() => window.addEventListener('visibilitychange', (event) => event.stopImmediatePropagation(), true));
+    await visitor.page.goto(studio.address);
+    await visitor.openPiece('Tray, smallest');
+    await visitor.sees('figure-depth', /mm/);
+    return visitor;
+  }
+
+  test('the second is shown both states, saves its own over it, and neither edit is lost from undo', async () => {
+    const one = await openLayup();
+    const other = await openLayup();
+    await one.press('layer-row-1');
+    await one.press('layer-depth-more');
+    await one.sees('figure-depth', /7 mm/);
+    await one.page.waitForFunction(() => document.querySelector('[data-testid="undo"]')?.getAttribute('aria-label') === 'Undo: Top sheet changed');
+    await new Promise((resolve) => setTimeout(resolve, 900));
+    await other.press('layer-row-0');
+    await other.press('layer-depth-less');
+    await other.sees('stale-choice', /changed elsewhere meanwhile/);
+    await other.expectSound('two tabs');
+    await other.press('keep-mine');
+    await other.gone('stale-choice');
+    await other.page.reload();
+    await other.sees('figure-depth', /5 mm/);
+    await other.press('undo');
+    await other.sees('figure-depth', /7 mm/);
+    expect([...one.troubles, ...other.troubles]).toEqual([]);
+    await one.page.close();
+    await other.page.close();
+  });
+});
+
 describe('a lay-up changed after its schedule was computed', () => {
   test('marks the schedule as older and computes again', async () => {
     const me = await Visitor.open(here.browser, PHONE);
     await me.page.goto(studio.address);
-    await me.press('piece-link');
-    await me.press('edit-piece');
-    await me.type('layer-1-thickness', '6 mm');
-    await me.press('save-piece');
+    await me.openPiece('Plaque no. 14');
+    await me.press('layer-row-1');
+    await me.press('layer-depth-more');
+    await me.press('close-layer-sheet');
     await me.sees('older-than-layup', /another lay-up/);
     await me.expectSound('piece with an older schedule');
     await me.press('compute-again');

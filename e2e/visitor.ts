@@ -33,6 +33,8 @@ export async function launch(): Promise<Browser> {
 
 export interface FoundOnView {
   overflow: string[];
+  /** Texts whose boxes lie over one another. */
+  overlaps: string[];
   smallTargets: string[];
   accessibility: string[];
 }
@@ -95,6 +97,19 @@ export class Visitor {
     await new Promise((resolve) => setTimeout(resolve, 60));
     if (text === '') await this.page.keyboard.press('Backspace');
     else await this.page.keyboard.type(text);
+  }
+
+  /** Opens a piece by its name, as one who looks for it in the list. */
+  async openPiece(name: string): Promise<void> {
+    const link = (await this.page.waitForFunction(
+      (wanted) => [...document.querySelectorAll('[data-testid="piece-link"]')].find((node) => (node as HTMLElement).innerText.includes(wanted)),
+      WAITING,
+      name,
+    )) as ElementHandle<HTMLElement>;
+    await link.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    if (this.touches) await link.tap();
+    else await link.click();
+    await this.find('section-editor');
   }
 
   async text(testId: string): Promise<string> {
@@ -172,16 +187,46 @@ export class Visitor {
         return box.width > 0 && box.height > 0 && style.visibility !== 'hidden' && style.opacity !== '0';
       };
       const all = [...document.querySelectorAll('#root *')].filter(visible);
-      const overflow = all.filter((node) => node.getBoundingClientRect().right > innerWidth + 1 || node.getBoundingClientRect().left < -1).map(name);
+      // What scrolls sideways on purpose holds its content; it must itself stay within the page.
+      const scrolls = (node: Element): boolean => {
+        for (let parent = node.parentElement; parent; parent = parent.parentElement) {
+          if (['auto', 'scroll'].includes(getComputedStyle(parent).overflowX) && parent.scrollWidth > parent.clientWidth + 1)
+            return parent.clientWidth <= innerWidth;
+        }
+        return false;
+      };
+      const beyond = (node: Element): boolean => node.getBoundingClientRect().right > innerWidth + 1 || node.getBoundingClientRect().left < -1;
+      const overflow = all.filter((node) => beyond(node) && !scrolls(node)).map(name);
       if (document.documentElement.scrollWidth > innerWidth) overflow.push('the page itself');
       const targets = all.filter((node) =>
-        node.matches('button, a[href], input, textarea, [role=button], [role=link], [role=slider], [role=radio], [role=checkbox]'),
+        node.matches('button, a[href], input, textarea, [role=button], [role=link], [role=slider], [role=radio], [role=checkbox], [role=listbox]'),
       );
       const smallTargets = targets.flatMap((node) => {
         const box = node.getBoundingClientRect();
         return box.height < least - 0.5 || box.width < least - 0.5 ? [`${name(node)} ${Math.round(box.width)}×${Math.round(box.height)}`] : [];
       });
-      return { overflow, smallTargets };
+      // Two texts that both can be seen must not share more than the hair that line boxes always do.
+      const words = all.filter((node) => {
+        const own = [...node.childNodes].some((child) => child.nodeType === 3 && (child.textContent ?? '').trim() !== '');
+        if (!own || node.closest('[aria-live], option, [aria-hidden="true"][hidden]')) return false;
+        const box = node.getBoundingClientRect();
+        const x = box.left + box.width / 2;
+        const y = box.top + box.height / 2;
+        if (x < 0 || y < 0 || x > innerWidth || y > innerHeight) return false;
+        const seen = document.elementFromPoint(x, y);
+        return seen !== null && (node.contains(seen) || seen.contains(node));
+      });
+      const boxes = words.map((node) => ({ node, box: node.getBoundingClientRect() }));
+      const overlaps: string[] = [];
+      boxes.forEach(({ node, box }, i) =>
+        boxes.slice(i + 1).forEach(({ node: other, box: second }) => {
+          if (node.contains(other) || other.contains(node)) return;
+          const across = Math.min(box.right, second.right) - Math.max(box.left, second.left);
+          const down = Math.min(box.bottom, second.bottom) - Math.max(box.top, second.top);
+          if (across > 3 && down > 4) overlaps.push(`'${node.textContent?.slice(0, 30)}' over '${other.textContent?.slice(0, 30)}'`);
+        }),
+      );
+      return { overflow, overlaps, smallTargets };
     }, LEAST_TARGET_PX);
     await this.page.evaluate(AXE);
     const accessibility = await this.page.evaluate(async () => {
@@ -196,6 +241,13 @@ export class Visitor {
 
   /** Fails the test if the view or anything before it had a fault. */
   async expectSound(view: string): Promise<void> {
-    expect({ view, ...(await this.inspect()), troubles: this.troubles }).toEqual({ view, overflow: [], smallTargets: [], accessibility: [], troubles: [] });
+    expect({ view, ...(await this.inspect()), troubles: this.troubles }).toEqual({
+      view,
+      overflow: [],
+      overlaps: [],
+      smallTargets: [],
+      accessibility: [],
+      troubles: [],
+    });
   }
 }

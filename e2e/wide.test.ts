@@ -16,7 +16,7 @@ describe.each(['light', 'dark'] as const)('the main views at 1280 × 800, %s', (
   test('pieces and a piece stand side by side', async () => {
     await me.find('piece-link');
     await me.expectSound('pieces');
-    await me.press('piece-link');
+    await me.openPiece('Plaque no. 14');
     await me.find('open-run');
     const boxes = await Promise.all(['piece-link', 'open-run'].map(async (id) => (await me.find(id)).boundingBox()));
     expect(boxes[1]?.x).toBeGreaterThan((boxes[0]?.x ?? 0) + (boxes[0]?.width ?? 0));

@@ -44,7 +44,6 @@ export function LayerRows({ doc, layers, names, selected, onSelect, onMove }: La
           >
             <Pressable
               role="button"
-              aria-label={`${names[index]}: ${layers[index].name}, ${figureOf(layers[index])}`}
               onPress={() => onSelect(index)}
               testID={`layer-row-${index}`}
               style={{ flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.medium, minHeight: TARGET }}

@@ -77,7 +77,7 @@ export function LayerSheet({ layup, index, name, shelves, onSelect }: LayerSheet
         <Action
           kind="second"
           title="Take away"
-          label={`Take ${name} away`}
+          label={`Take away: ${name}`}
           disabled={doc.layers.length === 1}
           testID="layer-remove"
           onPress={() => {

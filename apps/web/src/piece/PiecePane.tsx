@@ -130,7 +130,7 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
           <Action
             kind="second"
             title="Outline, name"
-            label="Change the outline and the name"
+            label="Outline, name: change them"
             testID="edit-piece"
             onPress={() => router.push(`/pieces/${piece.id}/edit`)}
           />

@@ -190,7 +190,7 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute }: 
         <Action
           kind="plain"
           title="Take away"
-          label={`Take the ${stepName(step).toLowerCase()} away`}
+          label={`Take away: ${stepName(step)}`}
           testID="remove-step"
           onPress={() => layup.edit(removeStep(layup.doc, step.id))}
         />

@@ -11,7 +11,7 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { LOOK_CAUTIONS, PAPER_CAUTION, SETUP_CAUTIONS } from './cautions';
-import { SHAPING_FIELDS, type StepField, entryOfStep, shapingOf, stepOf, usualSetUp } from './stepEntry';
+import { SHAPING_FIELDS, type StepEntry, type StepField, entryOfStep, shapingOf, stepOf, usualSetUp } from './stepEntry';
 
 export interface StepPlannerProps {
   doc: PieceDoc;
@@ -25,9 +25,11 @@ export interface StepPlannerProps {
 
 export function StepPlanner({ doc, step, shelves, working, onCompute, onCancel }: StepPlannerProps) {
   const { temperatureUnit } = useStudio();
-  const [entry, setEntry] = useState(() => entryOfStep(doc, step, shelves));
+  // What has not been touched follows the lay-up.
+  const [touched, setTouched] = useState<Partial<StepEntry>>({});
+  const entry = entryOfStep(doc, step, shelves, touched);
   const [faults, setFaults] = useState<{ field: StepField; message: string }[]>([]);
-  const set = (part: Partial<typeof entry>): void => setEntry({ ...entry, ...part });
+  const set = (part: Partial<StepEntry>): void => setTouched({ ...touched, ...part });
   const shaping = shapingOf(entry.look);
   const offered = <T extends { id: string }>(records: readonly T[], chosen: string): T[] =>
     records.filter(({ id }) => id === chosen || !shelves.putAway.includes(id));

@@ -49,7 +49,8 @@ function likelyLook({ layers, steps }: PieceDoc): Look {
 
 const present = <T extends { id: string }>(records: readonly T[], putAway: readonly string[]): T[] => records.filter(({ id }) => !putAway.includes(id));
 
-export function entryOfStep(doc: PieceDoc, step: Step | null, { kilns, controllers, putAway }: Shelves): StepEntry {
+/** touched: what has been chosen or typed already. */
+export function entryOfStep(doc: PieceDoc, step: Step | null, { kilns, controllers, putAway }: Shelves, touched: Partial<StepEntry> = {}): StepEntry {
   const look = step?.look ?? likelyLook(doc);
   const shaping = step?.setup.shaping;
   const span_m = footprintSpan(doc.footprint);
@@ -65,6 +66,7 @@ export function entryOfStep(doc: PieceDoc, step: Step | null, { kilns, controlle
     overhang: shaping?.kind === 'former' ? mm(shaping.overhang_m) : '',
     drop: shaping?.kind === 'former' ? mm(shaping.drop_m) : '',
     former: shaping?.kind === 'former' ? mm(shaping.former_m) : '',
+    ...touched,
   };
 }
 

@@ -63,13 +63,12 @@ export function useLayup(piece: Piece): Layup {
     else setProblem(problemOfError(error));
   }, []);
 
-  const flush = useCallback((): Promise<Piece | null> => {
-    if (timer.current) clearTimeout(timer.current);
-    timer.current = null;
+  /** Saves what waits, one change after the other; the last one stays while it is still resting. */
+  const work = useCallback((): Promise<Piece | null> => {
     running.current ??= (async () => {
       setSaving(true);
       try {
-        while (queue.current.length > 0) {
+        while (queue.current.length > (timer.current === null ? 0 : 1)) {
           const [{ name, doc, what }] = queue.current;
           base.current = await save.mutateAsync({ name, doc, what, version: base.current.version });
           queue.current = queue.current.slice(1);
@@ -88,17 +87,32 @@ export function useLayup(piece: Piece): Layup {
     return running.current;
   }, [save, refuse]);
 
-  // Neither leaving the page nor closing the tab loses a change that is still resting.
-  const latestFlush = useRef(flush);
-  latestFlush.current = flush;
+  const flush = useCallback(async (): Promise<Piece | null> => {
+    if (timer.current) clearTimeout(timer.current);
+    timer.current = null;
+    await running.current;
+    return work();
+  }, [work]);
+
+  // Neither leaving the page nor closing the tab loses what is not saved yet. There is time for one request: it carries
+  // the last state, on top of the one that is on its way.
+  const leave = useRef(() => undefined as void);
+  leave.current = () => {
+    const last = queue.current.at(-1);
+    if (!last || (running.current && queue.current.length === 1)) return;
+    if (timer.current) clearTimeout(timer.current);
+    timer.current = null;
+    const { name, doc, what } = last;
+    const version = base.current.version + (running.current ? 1 : 0);
+    queue.current = [];
+    save.mutate({ name, doc, what, version });
+  };
   useEffect(() => {
-    const leave = (): void => {
-      if (timer.current) void latestFlush.current();
-    };
-    window.addEventListener('pagehide', leave);
+    const onHide = (): void => leave.current();
+    window.addEventListener('pagehide', onHide);
     return () => {
-      window.removeEventListener('pagehide', leave);
-      leave();
+      window.removeEventListener('pagehide', onHide);
+      leave.current();
     };
   }, []);
 
@@ -113,6 +127,8 @@ export function useLayup(piece: Piece): Layup {
     setProblem(null);
     if (timer.current) clearTimeout(timer.current);
     timer.current = setTimeout(() => void flush(), REST_BEFORE_SAVING_MS);
+    // What came before it rests no longer.
+    if (queue.current.length > 1) void work();
   }
 
   async function go(way: 'undo' | 'redo'): Promise<void> {

@@ -70,7 +70,7 @@ export function EqualWorkPanel({ firing, segments, evaluation, unit, onTake }: E
       <Action
         kind="second"
         title="Take it"
-        label="Take this temperature and hold"
+        label="Take it: this temperature and hold"
         disabled={!value || stale || Math.abs(moved) < 0.5}
         testID="take-equal-work"
         onPress={() => {

@@ -77,7 +77,7 @@ function SchoolRow({ school, firing, unit, working, onTake }: Omit<SchoolPanelPr
           <Action
             kind="second"
             title="Take it"
-            label={`Take ${name}`}
+            label={`Take it: ${name}`}
             disabled={working || !value}
             testID={`take-${school.heat}-${school.soak}`}
             onPress={onTake}

@@ -68,7 +68,7 @@ function Version({ version, number, parent, used, pieceId, unit, onUse }: Versio
       </Words>
       <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.small }}>
         <Field label={`Name of version ${number}`} value={name} onChange={setName} onBlur={keep} onSubmit={keep} testID={`version-name-${number}`} />
-        {!used && <Action kind="second" title="Use it" label={`Use version ${number}`} testID={`use-version-${number}`} onPress={onUse} />}
+        {!used && <Action kind="second" title="Use it" label={`Use it: version ${number}`} testID={`use-version-${number}`} onPress={onUse} />}
       </View>
     </View>
   );

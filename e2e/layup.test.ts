@@ -1,0 +1,188 @@
+/** The lay-up on its drawing: from an empty plaque with standing numerals to its recorded firing; fit, coating, undo. */
+import { setting } from './setting';
+import { PHONE, Visitor } from './visitor';
+
+const here = setting();
+const { studio } = here;
+let me: Visitor;
+
+beforeEach(async () => {
+  me = await Visitor.open(here.browser, PHONE);
+  await me.page.goto(studio.address);
+});
+afterEach(() => me.page.close());
+
+async function newPiece(name: string, glass: string): Promise<void> {
+  await me.press('new-piece');
+  await me.type('field-name', name);
+  await me.type('field-width', '220');
+  await me.type('field-length', '150');
+  await me.press(`glass-${glass}`);
+  await me.press('save-piece');
+  await me.find('section-editor');
+}
+
+async function add(form: string, glass: string): Promise<void> {
+  await me.press('add-layer');
+  await me.press(`add-${form}`);
+  await me.press(`glass-${glass}`);
+}
+
+const labels = (): Promise<string> => me.page.$eval('[data-testid="section-editor"]', (node) => node.getAttribute('aria-label') ?? '');
+const order = async (): Promise<string[]> => [...(await labels()).matchAll(/(?:top: |; )([A-Z][a-z ]+?)(?: pieces)?,/g)].map(([, name]) => name);
+
+test('a plaque with standing numerals, from empty to its recorded firing', async () => {
+  await newPiece('Plaque no. 22', 'harbour-90');
+  await add('sheet', 'clear-90');
+  await add('pieces', 'straw-90');
+  await me.type('layer-cover', '18');
+  await me.page.keyboard.press('Enter');
+  await me.type('layer-count', '2');
+  await me.page.keyboard.press('Enter');
+  await me.press('close-layer-sheet');
+  expect(await labels()).toMatch(/Harbour blue, 3 mm; Clear, 3 mm; Straw pieces, 3 mm, 2 of them, over 18 %/);
+  await me.sees('figure-depth', /6 to 9 mm/);
+  // 0.22 · 0.15 m² · (6 mm + 18 % of 3 mm) of 2500 kg/m³
+  await me.sees('figure-mass', /540 g/);
+  await me.expectSound('a plaque laid up');
+  // Standing pieces are likely to be tacked; the relief that is left is part of the verdict.
+  await me.press('compute');
+  await me.heading(/Tack fuse/);
+  await me.reads("of the parts' relief is left");
+  await me.press('open-record');
+  await me.press('result-right');
+  await me.press('reached-tack');
+  await me.type('record-place', 'front left');
+  await me.type('record-note', 'Both digits stand.');
+  await me.press('save-firing');
+  expect(await me.sees('firing-record', /right/)).toMatch(/Both digits stand\. .*front left/);
+  await me.expectSound('the plaque fired');
+});
+
+test('a fit that fails is marked at its contact, reckoned, and mended', async () => {
+  await newPiece('Doubtful pair', 'clear-90');
+  await add('sheet', 'pane-boro');
+  await me.press('close-layer-sheet');
+  await me.sees('fit-summary', /Does not fit/);
+  expect(await me.sees('fit', /MPa/)).toMatch(/Clear borosilicate on Clear: does not fit\. About [\d.]+ MPa would stay where 7\.0 MPa is dangerous/);
+  await me.press('why-fit-0');
+  expect(await me.text('why-fit-0-lines')).toMatch(/Expansion: Clear borosilicate 3\.\d+·10⁻⁶\/K, Clear 9\.\d+·10⁻⁶\/K.*Full model.*bow/);
+  await me.reads('Mend the fit before you fire');
+  await me.expectSound('a fit that fails');
+  await me.press('layer-row-1');
+  await me.press('glass-slate-90');
+  await me.press('close-layer-sheet');
+  await me.sees('fit-summary', /^Fits\./);
+  await me.readsNoMore('Mend the fit before you fire');
+});
+
+test('copper on sulphur is told before it shows, and is no hindrance', async () => {
+  await newPiece('Reaction', 'harbour-90');
+  await add('sheet', 'straw-90');
+  await me.press('close-layer-sheet');
+  expect(await me.sees('fit', /react/)).toMatch(/Straw on Harbour blue react: copper and sulphur make a dark line/);
+  await me.sees('fit-summary', /^Fits\./);
+});
+
+test('a coated sheet lies bare until it is turned over', async () => {
+  await newPiece('Shimmer', 'clear-90');
+  await add('sheet', 'shimmer-90');
+  await me.sees('coating', /lies bare and may lift/);
+  await me.press('layer-turn');
+  await me.sees('coating', /faces down and is held/);
+  expect(await labels()).toMatch(/Shoal shimmer, 3 mm, coating down/);
+  await me.press('undo');
+  await me.sees('coating', /lies bare/);
+  await me.expectSound('a coating that lies bare');
+});
+
+test('layers are moved by a finger on the drawing, by keys, and by the grip', async () => {
+  await me.openPiece('Sundial disc');
+  expect(await order()).toEqual(['Wet slate', 'Clear', 'Clear']);
+  const drawing = await me.find('section-editor');
+  const box = await drawing.boundingBox();
+  if (!box) throw new Error('The drawing is not on the screen.');
+  const x = box.x + box.width / 2;
+  const foot = box.y + box.height * 0.8;
+  const finger = await me.page.touchscreen.touchStart(x, foot);
+  for (let i = 1; i <= 10; i += 1) await finger.move(x, foot - (i * box.height * 0.7) / 10);
+  await finger.end();
+  await me.page.waitForFunction(() =>
+    /Clear, 6 mm; Clear, 6 mm; Wet slate/.test(document.querySelector('[data-testid="section-editor"]')?.getAttribute('aria-label') ?? ''),
+  );
+  // Keys on the drawing: the first arrow takes the lowest layer, shift moves it.
+  await drawing.focus();
+  await me.page.keyboard.press('ArrowUp');
+  for (let i = 0; i < 2; i += 1) await me.page.keyboard.press('ArrowUp');
+  await me.page.keyboard.down('Shift');
+  for (let i = 0; i < 2; i += 1) await me.page.keyboard.press('ArrowDown');
+  await me.page.keyboard.up('Shift');
+  expect(await order()).toEqual(['Wet slate', 'Clear', 'Clear']);
+  await me.page.keyboard.press('Escape');
+  const grip = await me.find('layer-grip-0');
+  await grip.focus();
+  await me.page.keyboard.press('ArrowUp');
+  expect(await order()).toEqual(['Clear', 'Wet slate', 'Clear']);
+  expect(me.troubles).toEqual([]);
+});
+
+test('undo goes back through ten edits, also after a reload, and redo forth again', async () => {
+  await me.openPiece('Lamp panel, left');
+  const changedFrom = async (label: string): Promise<string> => {
+    await me.page.waitForFunction(
+      (was) => document.querySelector('[data-testid="section-editor"]')?.getAttribute('aria-label') !== was,
+      { timeout: 8000 },
+      label,
+    );
+    return labels();
+  };
+  const seen = [await labels()];
+  await me.press('layer-row-0');
+  for (let i = 0; i < 10; i += 1) {
+    if (i % 2 === 0) {
+      await me.type('layer-depth', `${i / 2 + 4}`);
+      await me.page.keyboard.press('Enter');
+    } else await me.press(`glass-${i % 4 === 1 ? 'slate' : 'rose'}-90`);
+    seen.push(await changedFrom(seen[i]));
+  }
+  expect(new Set(seen).size).toBe(11);
+  await me.page.reload();
+  await me.find('section-editor');
+  await changedFrom(seen[9]);
+  for (let i = 9; i >= 0; i -= 1) {
+    await me.press('undo');
+    expect(await changedFrom(seen[i + 1])).toBe(seen[i]);
+  }
+  await me.press('redo');
+  expect(await changedFrom(seen[0])).toBe(seen[1]);
+  expect(me.troubles).toEqual([]);
+});
+
+test('a deleted piece is brought back with a touch', async () => {
+  await me.openPiece('Test tiles, clear');
+  await me.press('delete-piece');
+  await me.sees('take-back', /Test tiles, clear is deleted/);
+  await me.heading(/^Pieces$/);
+  expect(await me.page.$$eval('[data-testid="piece-link"]', (nodes) => nodes.some((node) => (node as HTMLElement).innerText.includes('Test tiles')))).toBe(
+    false,
+  );
+  await me.expectSound('a piece deleted');
+  await me.press('bring-back');
+  await me.openPiece('Test tiles, clear');
+});
+
+test('the next firing of what was fused starts as a slump, and says what is missing of its mould', async () => {
+  await me.openPiece('Plaque no. 14');
+  await me.press('add-step');
+  await me.type('shape-span', '');
+  await me.press('compute');
+  await me.reads('No length given');
+  await me.type('shape-span', '180');
+  await me.type('shape-depth', '20');
+  await me.expectSound('a firing chosen');
+  await me.press('compute');
+  await me.heading(/^Slump/);
+  expect(await me.text('run-row-0')).toMatch(/one solid/);
+  expect(await me.has('broken-0')).toBe(false);
+  await me.expectSound('run sheet of a slump');
+});
