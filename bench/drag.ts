@@ -18,7 +18,7 @@ export async function measureDrag(): Promise<void> {
   const browser = await launch();
   try {
     const me = await Visitor.open(browser, PHONE);
-    await me.page.goto(studio.address);
+    await me.page.goto(`${studio.address}/pieces`);
     await me.openPiece('Plaque no. 14');
     await me.press('open-run');
     await me.sees('live-work', /%/);

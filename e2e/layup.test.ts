@@ -8,7 +8,7 @@ let me: Visitor;
 
 beforeEach(async () => {
   me = await Visitor.open(here.browser, PHONE);
-  await me.page.goto(studio.address);
+  await me.page.goto(`${studio.address}/pieces`);
 });
 afterEach(() => me.page.close());
 
@@ -185,4 +185,34 @@ test('the next firing of what was fused starts as a slump, and says what is miss
   expect(await me.text('run-row-0')).toMatch(/one solid/);
   expect(await me.has('broken-0')).toBe(false);
   await me.expectSound('run sheet of a slump');
+});
+
+test('a caution stands at every look, every set-up and every form of glass', async () => {
+  await me.openPiece('Test tiles, clear');
+  await me.press('change-step');
+  const heard = new Set<string>();
+  for (const look of ['firePolish', 'tack', 'contour', 'fullFuse', 'slabFlow', 'slump', 'drape']) {
+    await me.press(`look-${look}`);
+    heard.add(await me.sees('look-caution', /^Take care\. .{30}/));
+  }
+  for (const kind of ['bareShelf', 'raisedShelf', 'board', 'inMould', 'overFormer']) {
+    await me.press(`setup-${kind}`);
+    heard.add(await me.sees('setup-caution', /^Take care\. .{30}/));
+  }
+  await me.press('under-paper');
+  await me.sees('setup-caution', /Fibre paper smokes/);
+  // Each look and each set-up has its own.
+  expect(heard.size).toBe(12);
+  await me.press('layer-row-1');
+  for (const [form, words] of [
+    ['powder', /respirator/],
+    ['frit', /respirator/],
+    ['rod', /eye protection/],
+    ['stringer', /eye protection/],
+    ['pieces', /water and electricity apart/],
+    ['sheet', /eye protection/],
+  ] as const) {
+    await me.press(`form-${form}`);
+    await me.sees('layer-sheet', words);
+  }
 });

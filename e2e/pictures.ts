@@ -23,7 +23,7 @@ const toTop = (me: Visitor): Promise<void> =>
   });
 
 const phone = await Visitor.open(browser, PHONE);
-await phone.page.goto(studio.address);
+await phone.page.goto(`${studio.address}/pieces`);
 await phone.find('piece-link');
 await take(phone, 'pieces-phone');
 await phone.openPiece('Plaque no. 14');
@@ -56,7 +56,7 @@ await take(phone, 'new-piece-phone');
 await phone.page.close();
 
 const dark = await Visitor.open(browser, PHONE, 'dark');
-await dark.page.goto(studio.address);
+await dark.page.goto(`${studio.address}/pieces`);
 await dark.openPiece('Plaque no. 14');
 await dark.press('open-run');
 await dark.press('run-row-2');
@@ -70,7 +70,7 @@ await dark.sees('schedule-state', /^as computed$/);
 await dark.page.close();
 
 const wide = await Visitor.open(browser, WIDE);
-await wide.page.goto(studio.address);
+await wide.page.goto(`${studio.address}/pieces`);
 await wide.openPiece('Plaque no. 14');
 await wide.find('open-run');
 await take(wide, 'piece-wide');

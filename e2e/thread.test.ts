@@ -9,7 +9,7 @@ let me: Visitor;
 
 beforeAll(async () => {
   me = await Visitor.open(here.browser, PHONE);
-  await me.page.goto(studio.address);
+  await me.page.goto(`${studio.address}/pieces`);
 });
 
 /** Moves a bead by a finger in small quick steps; between runs while the finger is still down. */

@@ -10,7 +10,7 @@ async function openFirstRun(): Promise<Visitor> {
   visitor.expectedStatuses.add(409);
   // As in two windows side by side: neither comes to the front, so neither looks for news on that account.
   await visitor.page.evaluateOnNewDocument(() => window.addEventListener('visibilitychange', (event) => event.stopImmediatePropagation(), true));
-  await visitor.page.goto(studio.address);
+  await visitor.page.goto(`${studio.address}/pieces`);
   await visitor.openPiece('Sundial disc');
   await visitor.press('open-run');
   await visitor.sees('schedule-state', /computed|by hand/);
@@ -63,7 +63,7 @@ describe('two tabs on one lay-up', () => {
     const visitor = await Visitor.open(here.browser, PHONE);
     visitor.expectedStatuses.add(409);
     await visitor.page.evaluateOnNewDocument(() => window.addEventListener('visibilitychange', (event) => event.stopImmediatePropagation(), true));
-    await visitor.page.goto(studio.address);
+    await visitor.page.goto(`${studio.address}/pieces`);
     await visitor.openPiece('Tray, smallest');
     await visitor.sees('figure-depth', /mm/);
     return visitor;
@@ -96,7 +96,7 @@ describe('two tabs on one lay-up', () => {
 describe('a lay-up changed after its schedule was computed', () => {
   test('marks the schedule as older and computes again', async () => {
     const me = await Visitor.open(here.browser, PHONE);
-    await me.page.goto(studio.address);
+    await me.page.goto(`${studio.address}/pieces`);
     await me.openPiece('Plaque no. 14');
     await me.press('layer-row-1');
     await me.press('layer-depth-more');

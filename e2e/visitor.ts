@@ -216,7 +216,21 @@ export class Visitor {
         const seen = document.elementFromPoint(x, y);
         return seen !== null && (node.contains(seen) || seen.contains(node));
       });
-      const boxes = words.map((node) => ({ node, box: node.getBoundingClientRect() }));
+      // What a scrolling or clipping parent hides is not there to be covered.
+      const shown = (node: Element): { left: number; right: number; top: number; bottom: number } => {
+        const { left, right, top, bottom } = node.getBoundingClientRect();
+        const box = { left, right, top, bottom };
+        for (let parent = node.parentElement; parent; parent = parent.parentElement) {
+          if (getComputedStyle(parent).overflow === 'visible') continue;
+          const clip = parent.getBoundingClientRect();
+          box.left = Math.max(box.left, clip.left);
+          box.right = Math.min(box.right, clip.right);
+          box.top = Math.max(box.top, clip.top);
+          box.bottom = Math.min(box.bottom, clip.bottom);
+        }
+        return box;
+      };
+      const boxes = words.map((node) => ({ node, box: shown(node) }));
       const overlaps: string[] = [];
       boxes.forEach(({ node, box }, i) =>
         boxes.slice(i + 1).forEach(({ node: other, box: second }) => {

@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import {
   BasedOnSchema,
+  BenchSchema,
   DoneSchema,
   FiringChangeSchema,
   FiringDetailSchema,
@@ -19,6 +20,7 @@ import {
   ScheduleVersionSchema,
   StudioSchema,
 } from './documents';
+import { ImportedSchema, PieceFileSchema } from './pieceFile';
 import { ControllerSchema, FamilyChangeSchema, FamilySchema, GlassSchema, KilnSchema, ShelvesSchema, StripTestSchema } from './records';
 
 export interface Endpoint<Request extends z.ZodType | undefined = z.ZodType | undefined, Answer extends z.ZodType = z.ZodType> {
@@ -83,6 +85,8 @@ export const api = {
     DoneSchema,
   ),
   restorePiece: send('post', '/api/pieces/:id/restore', 'Brings a deleted piece back', NothingSchema, PieceSchema),
+  pieceFile: get('/api/pieces/:id/file', 'A piece with its schedules, firings and records as one file', PieceFileSchema),
+  importPiece: send('post', '/api/import', 'Takes a piece file in; a copy where the piece is there still', PieceFileSchema, ImportedSchema),
   saveSchedule: send(
     'post',
     '/api/pieces/:id/schedules',
@@ -95,6 +99,7 @@ export const api = {
   nameSchedule: send('put', '/api/schedules/:id/name', 'Names a schedule version', ScheduleNameSchema, ScheduleSchema),
   firings: { ...get('/api/firings', 'Firings, newest first, a page at a time', FiringPageSchema), query: FiringQuerySchema },
   firing: get('/api/firings/:id', 'One firing with the schedule it ran', FiringDetailSchema),
+  bench: get('/api/bench', 'What is in the kiln, what has been fired of each step, what was last learned', BenchSchema),
   recordFiring: send('post', '/api/firings', 'Records a firing; repeated with the same id it does nothing', NewFiringSchema, FiringSchema),
   saveFiring: send('put', '/api/firings/:id', 'Changes what is told of a firing', FiringChangeSchema, FiringDetailSchema),
   deleteFiring: send('delete', '/api/firings/:id', 'Deletes a firing; it can be brought back for 30 days', BasedOnSchema, DoneSchema),

@@ -257,6 +257,23 @@ export const FiringPageSchema = z.object({
 });
 export type FiringPage = z.infer<typeof FiringPageSchema>;
 
+/** What is going on: firings not told of yet, the last firing of every step, what the firings of a kiln have taught. */
+export const BenchSchema = z.object({
+  inKiln: z.array(FiringDetailSchema),
+  fired: z.array(z.object({ stepId: id, firingId: id, firedAt: instant, result: ResultSchema.nullable() })),
+  learned: z
+    .object({
+      kilnName: z.string(),
+      familyName: z.string(),
+      firings: z.number().int(),
+      offset_K: z.number().meta({ description: 'Controller less glass' }),
+      workFactor: z.number(),
+      separated: z.boolean(),
+    })
+    .nullable(),
+});
+export type Bench = z.infer<typeof BenchSchema>;
+
 export const StudioSchema = z.strictObject({
   temperatureUnit: oneOf('Temperature unit', ['C', 'F']),
   theme: oneOf('Theme', ['light', 'dark', 'system']),

@@ -8,5 +8,6 @@ export * from './firingInput';
 export * from './results';
 export * from './records';
 export * from './documents';
+export * from './pieceFile';
 export * from './firingCaseOf';
 export * from './api';

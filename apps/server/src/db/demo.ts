@@ -82,6 +82,8 @@ export interface DemoPiece {
   /** Outline as it is written. */
   typed: { diameter: string } | { width: string; length: string };
   layers: DemoLayer[];
+  /** Stands in a dam. */
+  dammed?: boolean;
   steps: { step: DemoStep; firings: DemoFiring[] }[];
 }
 
@@ -135,6 +137,7 @@ export const DEMO_PIECES: DemoPiece[] = [
   {
     name: 'Sundial disc',
     typed: { diameter: '260 mm' },
+    dammed: true,
     layers: [sheet('slate-90', 6), sheet('clear-90', 6), sheet('clear-90', 6)],
     steps: [{ step: { look: 'fullFuse', setup: { kind: 'raisedShelf', paper: true } }, firings: [] }],
   },

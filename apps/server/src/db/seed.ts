@@ -43,10 +43,10 @@ function metres(written: string): number {
 }
 
 /** A piece with its steps, the schedule of each composed and its firings recorded. */
-function addDemoPiece(db: Database, { name, typed, layers, steps }: DemoPiece, now: number, madeAt: number): void {
+function addDemoPiece(db: Database, { name, typed, layers, dammed = false, steps }: DemoPiece, now: number, madeAt: number): void {
   const doc: PieceDocument = {
     schemaVersion: 2,
-    dammed: false,
+    dammed,
     footprint:
       'diameter' in typed
         ? { shape: 'disc', diameter_m: metres(typed.diameter) }

@@ -23,8 +23,10 @@ import type { Logger } from 'pino';
 import type { z } from 'zod';
 import type { ComputePool } from '../compute/pool';
 import type { Opened } from '../db/open';
+import { evidence, firingsInKiln, lastFired } from '../store/bench';
 import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, saveFiring } from '../store/firings';
 import { createPiece, deletePiece, findPiece, listPieces, redoPiece, restorePiece, savePiece, undoPiece } from '../store/pieces';
+import { importPiece, pieceFile } from '../store/pieceFiles';
 import { addSchedule, alreadySaved, caseFor, findSchedule, listVersions, nameSchedule } from '../store/schedules';
 import { addStripTest, allShelves, putAway, saveRecord } from '../store/shelves';
 import { readStudio, saveStudio } from '../store/studio';
@@ -44,6 +46,7 @@ export interface AppParts {
 }
 
 const BODY_LIMIT = '256kb';
+const FILE_LIMIT = '32mb';
 
 type Parsed<E extends Endpoint> = E['request'] extends z.ZodType ? z.output<E['request']> : undefined;
 type Query<E extends Endpoint> = E['query'] extends z.ZodType ? z.output<E['query']> : undefined;
@@ -52,6 +55,7 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
   const { db } = opened;
   const app = express();
   app.disable('x-powered-by');
+  app.use(api.importPiece.path, express.json({ limit: FILE_LIMIT }));
   app.use(express.json({ limit: BODY_LIMIT }));
 
   function route<E extends Endpoint>(endpoint: E, handle: (body: Parsed<E>, id: string, query: Query<E>) => AnswerOf<E> | Promise<AnswerOf<E>>): void {
@@ -85,6 +89,8 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
   route(api.redoPiece, ({ version: based }, id) => redoPiece(db, id, based, now()));
   route(api.deletePiece, ({ version: based }, id) => deletePiece(db, id, based, now()));
   route(api.restorePiece, (_, id) => restorePiece(db, id));
+  route(api.pieceFile, (_, id) => pieceFile(db, id));
+  route(api.importPiece, (file) => importPiece(db, file, now()));
   route(api.saveSchedule, async (wanted, pieceId) => {
     const repeated = alreadySaved(db, pieceId, wanted.id);
     if (repeated) return repeated;
@@ -97,6 +103,16 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
   route(api.nameSchedule, ({ name }, id) => nameSchedule(db, id, name));
   route(api.firings, (_, _id, query) => listFirings(db, query));
   route(api.firing, (_, id) => findFiring(db, id));
+  route(api.bench, async () => {
+    const known = evidence(db);
+    const learned = known && known.seen.length > 0 ? await pool.run('corrections', { glass: known.glass, seen: known.seen }) : null;
+    return {
+      inKiln: firingsInKiln(db),
+      fired: lastFired(db),
+      learned: known &&
+        learned && { kilnName: known.kilnName, familyName: known.familyName, firings: known.seen.length, ...learned.corrections, separated: learned.separated },
+    };
+  });
   route(api.recordFiring, async (firing) => recordFiring(db, firing, await evaluationOf(firing.scheduleId, firing.asFired), now()));
   route(api.saveFiring, async (change, id) => saveFiring(db, id, change, await evaluationOf(findFiring(db, id).firing.scheduleId, change.asFired)));
   route(api.deleteFiring, ({ version: based }, id) => deleteFiring(db, id, based, now()));

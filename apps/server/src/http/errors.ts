@@ -20,9 +20,10 @@ function answerFor(error: unknown): Answer | null {
   if (error instanceof Stale) return { status: 409, body: { ...error.problem, current: error.current } };
   if (error instanceof Busy) return { status: 503, body: error.problem, retryAfter_s: error.retryAfter_s };
   if (error instanceof ProblemError) return { status: 422, body: error.problem };
-  const { type, status } = (error ?? {}) as { type?: string; status?: number };
+  const { type, status, limit } = (error ?? {}) as { type?: string; status?: number; limit?: number };
   if (type === 'entity.parse.failed') return { status: 400, body: { code: 'malformed-json', path: '', message: 'The request is not JSON.' } };
-  if (type === 'entity.too.large') return { status: 413, body: { code: 'too-large', path: '', message: 'The request is larger than 256 kB.' } };
+  if (type === 'entity.too.large')
+    return { status: 413, body: { code: 'too-large', path: '', message: `The request is larger than ${Math.round((limit ?? 0) / 1024)} kB.` } };
   if (typeof status === 'number' && status >= 400 && status < 500) {
     return { status, body: { code: 'bad-request', path: '', message: error instanceof Error ? error.message : 'The request cannot be read.' } };
   }

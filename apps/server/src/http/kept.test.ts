@@ -235,3 +235,29 @@ describe('shelves', () => {
     expect((await server.ask('POST', '/api/strip-tests', { ...test, id: uuid(), glassB: 'nothing' })).status).toBe(404);
   });
 });
+
+describe('the Bench', () => {
+  test('has what stands in the kiln, the last firing of every step, and what the kiln has taught', async () => {
+    const { body } = await server.ask('GET', '/api/bench');
+    expect(body.inKiln).toMatchObject([{ firing: { pieceName: 'Bird-bath basin', result: null }, schedule: { snapshot: { kilnName: 'Low kiln' } } }]);
+    const tiles = await demo('Test tiles, clear');
+    const { body: page } = await server.ask('GET', `/api/firings?piece=${tiles.id}`);
+    expect(body.fired.filter(({ stepId }: { stepId: string }) => stepId === tiles.doc.steps[0].id)).toMatchObject([
+      { firingId: page.firings[0].id, firedAt: page.firings[0].firedAt, result: 'past' },
+    ]);
+    expect(body.learned).toMatchObject({ kilnName: 'Low kiln', familyName: 'Soft sheet 90' });
+    expect(body.learned.firings).toBeGreaterThanOrEqual(7);
+    expect(body.learned.workFactor).toBeGreaterThan(0.7);
+    expect(body.learned.workFactor).toBeLessThan(1.4);
+  });
+
+  test('of a kiln whose right looks all fall short teaches that more work is needed', async () => {
+    const before = (await server.ask('GET', '/api/bench')).body.learned.workFactor;
+    const { body: page } = await server.ask('GET', '/api/firings?look=fullFuse&result=right');
+    const [{ pieceId, scheduleId }] = page.firings as Firing[];
+    for (let i = 0; i < 5; i += 1) {
+      await server.ask('POST', '/api/firings', { id: uuid(), pieceId, scheduleId, firedAt: NOW - i, zone: 'UTC', result: 'short', note: '' });
+    }
+    expect((await server.ask('GET', '/api/bench')).body.learned.workFactor).toBeGreaterThan(before * 1.1);
+  });
+});

@@ -9,7 +9,7 @@ import { changePiece, findPiece } from './pieces';
 import { allShelves } from './shelves';
 
 /** A schedule without the columns that only lists read. */
-function documentOf(row: typeof schedules.$inferSelect): Schedule {
+export function documentOf(row: typeof schedules.$inferSelect): Schedule {
   const { work_C: _target, work_s: _hold, total_s: _length, kilnName: _kiln, familyName: _family, look: _look, ...document } = row;
   return document;
 }

@@ -30,14 +30,18 @@ interface CallInput<E extends Endpoint> {
   signal?: AbortSignal;
 }
 
+/** Browsers refuse to keep larger requests alive. */
+const KEEPALIVE_AT_MOST = 60_000;
+
 export async function call<E extends Endpoint>(endpoint: E, { id, body, query = {}, signal }: CallInput<E> = {}): Promise<AnswerOf<E>> {
   const asked = Object.entries(query).filter((entry): entry is [string, string] => Boolean(entry[1]));
   const path = endpoint.path.replace(':id', encodeURIComponent(id ?? '')) + (asked.length > 0 ? `?${new URLSearchParams(asked)}` : '');
+  const written = body === undefined ? undefined : JSON.stringify(body);
   const response = await fetch(path, {
     method: endpoint.method.toUpperCase(),
-    ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+    ...(written === undefined ? {} : { body: written, headers: { 'Content-Type': 'application/json' } }),
     // A save goes through even when the tab is closed meanwhile.
-    keepalive: body !== undefined,
+    keepalive: written !== undefined && written.length < KEEPALIVE_AT_MOST,
     signal,
   }).catch((error: unknown) => {
     throw signal?.aborted ? error : new ApiProblem(OFFLINE, 0);

@@ -1,14 +1,19 @@
 /** The key-in sheet: each segment as the controller wants it, large, to be ticked off while standing at the kiln. */
 import { ROLE_NAMES, brokenOf, brokenSentence, keyIn } from '@torvin/core';
 import type { Piece, Schedule, Step } from '@torvin/schema';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
+import { v7 as uuid } from 'uuid';
+import { problemOfError } from '@/data/client';
+import { useRecordFiring } from '@/data/firings';
 import { stepName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
 import { FigureText } from '@/ui/FigureText';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
@@ -114,6 +119,7 @@ export function KeyInScreen({ piece, step, schedule }: KeyInScreenProps) {
           {keyed.size === rows.length ? 'All keyed. Read them back once from the controller.' : `${keyed.size} of ${rows.length} keyed`}
         </Words>
         <Notice tone="care">{WORK_CAUTIONS.keyIn}</Notice>
+        <StartFiring piece={piece} schedule={schedule} />
       </View>
     </Screen>
   );
@@ -126,5 +132,28 @@ function Tick({ done }: { done: boolean }) {
       <Rect x={2} y={2} width={20} height={20} fill="none" stroke={done ? colours.touch : colours.muted} strokeWidth={2} />
       {done && <Path d="M6 12.5 L10.5 17 L18 7" fill="none" stroke={colours.touch} strokeWidth={3} />}
     </Svg>
+  );
+}
+
+/** Puts the firing in the kiln: from now it stands on the Bench until it is told how it came out. */
+function StartFiring({ piece, schedule }: { piece: Piece; schedule: Schedule }) {
+  const router = useRouter();
+  const record = useRecordFiring();
+  const [id] = useState(() => uuid());
+  return (
+    <View style={{ gap: space.small }}>
+      {record.error && <Notice tone="warn">{problemOfError(record.error).message}</Notice>}
+      <Action
+        title="It is running: put it on the Bench"
+        disabled={record.isPending}
+        testID="start-firing"
+        onPress={() =>
+          record.mutate(
+            { id, pieceId: piece.id, scheduleId: schedule.id, firedAt: Date.now(), zone: Intl.DateTimeFormat().resolvedOptions().timeZone },
+            { onSuccess: () => router.replace('/bench' as never) },
+          )
+        }
+      />
+    </View>
   );
 }

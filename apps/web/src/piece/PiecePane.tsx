@@ -5,6 +5,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useDeletePiece, usePiece, useRestorePiece, useSchedule, useShelves } from '@/data/pieces';
+import { SavePieceFile } from '@/files/PieceFileActions';
 import { SectionEditor } from '@/section/SectionEditor';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -126,6 +127,7 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
         </View>
         <StepChain layup={layup} piece={piece} shelves={shelves} open={open} onOpen={setOpen} besideStep={stepId} fits={fit?.verdict !== 'fails'} />
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+          <SavePieceFile pieceId={piece.id} name={layup.name} />
           <DeletePiece piece={piece} />
           <Action
             kind="second"

@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { usePieces, useShelves } from '@/data/pieces';
 import { space } from '@/theme/theme';
+import { ReadPieceFile } from '@/files/PieceFileActions';
 import { Action } from '@/ui/Action';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
@@ -18,6 +19,7 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
     <Screen title="Pieces" plain={beside} padded={false}>
       <View style={{ paddingHorizontal: space.large, paddingBottom: space.large }}>
         <Action title="New piece" testID="new-piece" onPress={() => router.push('/pieces/new')} />
+        <ReadPieceFile />
       </View>
       {pieces.data.length === 0 && <Notice tone="plain">Start with a new piece: its outline and its sheets. The firing is computed from them.</Notice>}
       <PieceList pieces={pieces.data} shelves={shelves} currentId={currentId} />

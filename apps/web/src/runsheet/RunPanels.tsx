@@ -3,6 +3,7 @@ import type { TemperatureUnit } from '@torvin/core';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { View } from 'react-native';
 import { useSchedule } from '@/data/pieces';
+import { TakeAlongPanel } from '@/files/TakeAlongPanel';
 import { usePlanFiring } from '@/piece/usePlanFiring';
 import { Fold } from '@/ui/Fold';
 import { Notice } from '@/ui/Notice';
@@ -20,9 +21,10 @@ export interface RunPanelsProps {
   shelves: Shelves;
   sheet: RunSheetState;
   unit: TemperatureUnit;
+  start: Date;
 }
 
-export function RunPanels({ piece, step, schedule, shelves, sheet, unit }: RunPanelsProps) {
+export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start }: RunPanelsProps) {
   const { firing } = schedule.snapshot;
   const { segments, evaluation } = sheet;
   const { data: computed } = useSchedule(step.computedId);
@@ -53,6 +55,18 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit }: RunPa
       </Fold>
       <Fold title="Same work, other heat" about="move the temperature; the hold follows" testID="equal">
         {() => <EqualWorkPanel firing={firing} segments={segments} evaluation={evaluation} unit={unit} onTake={sheet.keep} />}
+      </Fold>
+      <Fold title="Take along" about="printed on one page, SVG, CSV, JSON" testID="along">
+        {() => (
+          <TakeAlongPanel
+            piece={piece}
+            schedule={schedule}
+            series={evaluation.simulation.series}
+            unit={unit}
+            start={start}
+            saving={sheet.saving || segments !== schedule.segments}
+          />
+        )}
       </Fold>
       <Fold title="Between crossed polarisers" about="what stays as stress, as it would look" testID="polariser">
         {() => <PolariserPanel firing={firing} evaluation={evaluation} />}

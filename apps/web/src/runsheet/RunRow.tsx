@@ -1,16 +1,5 @@
 /** One segment in figures: aim, rate, hold, why, and what limits it. Renders only when one of its words changes. */
-import {
-  type PurposefulSegment,
-  ROLE_NAMES,
-  type Reading,
-  type TemperatureUnit,
-  formatDuration,
-  formatRate,
-  formatTemperature,
-  marginOf,
-  text,
-  tightest,
-} from '@torvin/core';
+import { type PurposefulSegment, ROLE_NAMES, type TemperatureUnit, formatDuration, formatRate, formatTemperature, text } from '@torvin/core';
 import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
@@ -35,13 +24,6 @@ export interface RunRowProps {
   selected: boolean;
   /** Must keep its identity between renders. */
   onSelect?(index: number): void;
-}
-
-/** The reading to show: the worst of the broken ones, else the tightest. */
-export function readingFor(readings: readonly Reading[], index: number): Reading | null {
-  const broken = readings.filter((reading) => reading.segment === index && !reading.ok);
-  if (broken.length > 0) return broken.reduce((worst, reading) => (marginOf(reading) < marginOf(worst) ? reading : worst));
-  return tightest(readings, index);
 }
 
 export const RunRow = memo(function RunRow({ index, segment, unit, why, limit, ok, clock, width, height, selected, onSelect }: RunRowProps) {

@@ -160,7 +160,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves }: RunSheetScree
         </Words>
         <Notice tone="care">{`${WORK_CAUTIONS.kiln} ${LOOK_CAUTIONS[step.look]}`}</Notice>
       </View>
-      <RunPanels piece={piece} step={step} schedule={schedule} shelves={shelves} sheet={sheet} unit={unit} />
+      <RunPanels piece={piece} step={step} schedule={schedule} shelves={shelves} sheet={sheet} unit={unit} start={start} />
     </Screen>
   );
 }

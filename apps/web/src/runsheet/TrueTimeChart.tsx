@@ -23,6 +23,8 @@ export interface TrueTimeChartProps {
 
 const HEIGHT = 230;
 const GLOW_ID = 'glow-upright';
+/** A band must be as tall as its name. */
+const LEAST_BAND_PX = 14;
 const LEVELS_C = [200, 400, 600, 800];
 
 export const TrueTimeChart = memo(function TrueTimeChart({ firing, segments, series, total_s, unit, start, width }: TrueTimeChartProps) {
@@ -51,6 +53,15 @@ export const TrueTimeChart = memo(function TrueTimeChart({ firing, segments, ser
               height={Math.max(bottom - top, 0)}
               fill={colours.columns[index] ?? 'transparent'}
             />
+          );
+        })}
+        {states.map(({ name, from_C, to_C }) => {
+          const [bottom, top] = [axes.y(Math.max(from_C, 0)), axes.y(Math.min(to_C, firing.kiln.top_C))];
+          if (bottom - top < LEAST_BAND_PX) return null;
+          return (
+            <SvgText key={name} x={axes.right - 6} y={(bottom + top) / 2 + 4} textAnchor="end" fill={colours.muted} fontFamily={fonts.words} fontSize={12}>
+              {name}
+            </SvgText>
           );
         })}
         <Grid axes={axes} unit={unit} start={start} />

@@ -43,8 +43,10 @@ const MARK_PX = 9;
 export function SectionEditor({ footprint, layers, names, ghost, marks, selected, width, height, onSelect, onMove, onRemove }: SectionEditorProps) {
   const { colours } = useTheme();
   const [lifted, setLifted] = useState<{ layer: number; by: number; to: number } | null>(null);
-  const room_m = ghost ? ghost.depth_m + ghost.relief_m + Math.abs(ghost.crown_m) : 0;
-  const drawn = useMemo(() => sectionGeometry(footprintSpan(footprint), layers, { width, height }, room_m), [footprint, layers, width, height, room_m]);
+  const drawn = useMemo(() => {
+    const room = ghost ? { depth_m: ghost.depth_m + ghost.relief_m + Math.abs(ghost.crown_m), width_m: ghost.width_m } : undefined;
+    return sectionGeometry(footprintSpan(footprint), layers, { width, height }, room);
+  }, [footprint, layers, width, height, ghost]);
   // Gestures are made once; they reach what is shown now through this.
   const now = useRef({ drawn, onSelect, onMove, lifted });
   now.current = { drawn, onSelect, onMove, lifted };

@@ -47,6 +47,13 @@ describe('the section drawing', () => {
     sorted.slice(1).forEach((shape, i) => expect(shape.x).toBeGreaterThan(sorted[i].x + sorted[i].width));
   });
 
+  test('leaves room for a body that will be wider and deeper after its firing', () => {
+    const roomy = sectionGeometry(0.2, [sheet(0.003)], box, { depth_m: 0.012, width_m: 0.3 });
+    expect(roomy.x(0.15)).toBeLessThan(box.width);
+    expect(roomy.y(0.012)).toBeGreaterThan(0);
+    expect(roomy.shapes[0].width).toBeCloseTo((drawn.shapes[0].width * 2) / 3, 6);
+  });
+
   test('finds the layer under a finger, and the nearest where there is none', () => {
     const [base, top] = drawn.bands;
     expect(layerAt(drawn, 200, base.y + 2)).toBe(0);

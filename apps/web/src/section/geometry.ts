@@ -35,8 +35,10 @@ const EXAGGERATIONS = [1, 2, 3, 4, 5, 6, 8, 10, 15, 20, 30];
 const WIDTH_SHARE = 0.86;
 const DEPTH_SHARE = 0.62;
 const SHELF_SHARE = 0.16;
-const CAP_OVERHANG_PX = 4;
+/** A cap is drawn this much wider than what it covers, as a share, so that it is known for one. */
+const CAP_OVERHANG_SHARE = 0.012;
 const DRAWN_AT_MOST = 14;
+const NO_ROOM = { depth_m: 0, width_m: 0 } as const;
 const ROD_SPACING = 1.25;
 
 const coverOf = ({ cover }: DrawnLayer): number => Math.min(cover ?? 1, 1);
@@ -44,15 +46,20 @@ const coverOf = ({ cover }: DrawnLayer): number => Math.min(cover ?? 1, 1);
 /** Index of the first layer of cut pieces with nothing over them: those stand side by side. */
 const standingFrom = (layers: readonly DrawnLayer[]): number => layers.findLastIndex(({ form }) => form !== 'pieces') + 1;
 
-/** leastDepth_m: the drawing leaves room for this much, as for a body that will stand higher after its firing. */
-export function sectionGeometry(span_m: number, layers: readonly DrawnLayer[], box: Box, leastDepth_m = 0): SectionGeometry {
+/** room: what the drawing must have space for besides, as for a body that will stand higher or wider after its firing. */
+export function sectionGeometry(
+  span_m: number,
+  layers: readonly DrawnLayer[],
+  box: Box,
+  room: { depth_m: number; width_m: number } = NO_ROOM,
+): SectionGeometry {
   const from = standingFrom(layers);
   const standing = from > 0 ? layers.slice(from) : [];
   const lying = from > 0 ? layers.slice(0, from) : layers;
-  const depth_m = Math.max(leastDepth_m, sum(lying) + Math.max(0, ...standing.map(({ thickness_m }) => thickness_m)));
-  const room = box.height * DEPTH_SHARE;
-  const scale = Math.min((box.width * WIDTH_SHARE) / span_m, depth_m > 0 ? room / depth_m : Infinity);
-  const exaggeration = EXAGGERATIONS.filter((factor) => depth_m * scale * factor <= room + 1e-9).at(-1) ?? 1;
+  const depth_m = Math.max(room.depth_m, sum(lying) + Math.max(0, ...standing.map(({ thickness_m }) => thickness_m)));
+  const height = box.height * DEPTH_SHARE;
+  const scale = Math.min((box.width * WIDTH_SHARE) / Math.max(span_m, room.width_m), depth_m > 0 ? height / depth_m : Infinity);
+  const exaggeration = EXAGGERATIONS.filter((factor) => depth_m * scale * factor <= height + 1e-9).at(-1) ?? 1;
   const shelfY = box.height * (1 - SHELF_SHARE);
   const middle = box.width / 2;
   const y = (z_m: number): number => shelfY - z_m * scale * exaggeration;
@@ -91,7 +98,7 @@ function inBand(layer: DrawnLayer, index: number, band: { y: number; height: num
   const whole = { layer: index, x: left, width, ...band, round: 0 };
   switch (layer.form) {
     case 'cap':
-      return [{ ...whole, x: left - CAP_OVERHANG_PX, width: width + 2 * CAP_OVERHANG_PX }];
+      return [{ ...whole, x: left - CAP_OVERHANG_SHARE * width, width: width * (1 + 2 * CAP_OVERHANG_SHARE) }];
     case 'rod':
     case 'stringer':
     case 'frit':

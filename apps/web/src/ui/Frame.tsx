@@ -9,8 +9,10 @@ import { TakeBackBar } from './takeBack';
 import { isWide, useLayout } from './useWidth';
 
 const PLACES = [
+  { name: 'Bench', href: '/bench' },
   { name: 'Pieces', href: '/pieces' },
   { name: 'Notebook', href: '/notebook' },
+  { name: 'Shelves', href: '/shelves' },
 ] as const;
 
 const RAIL_WIDTH = 112;
@@ -26,7 +28,7 @@ export function Frame({ children }: { children: ReactNode }) {
     return (
       <Link
         key={href}
-        href={href}
+        href={href as never}
         aria-current={current ? 'page' : undefined}
         style={{ flex: wide ? undefined : 1, display: 'flex', textDecorationLine: 'none' }}
       >

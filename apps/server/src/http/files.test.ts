@@ -1,0 +1,89 @@
+/** A piece out to a file and in again. */
+import { type Piece, type PieceFile, PieceFileSchema } from '@torvin/schema';
+import { v7 as uuid } from 'uuid';
+import { type TestServer, startTestServer } from '../test/testServer';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = await startTestServer();
+});
+afterEach(() => server.stop());
+
+async function filed(name: string): Promise<{ piece: Piece; file: PieceFile }> {
+  const { body } = await server.ask('GET', '/api/pieces');
+  const piece = body.find((one: Piece) => one.name === name);
+  const { body: file } = await server.ask('GET', `/api/pieces/${piece.id}/file`);
+  return { piece, file };
+}
+
+describe('a piece file', () => {
+  test('has all that hangs on the piece, and is what its schema says', async () => {
+    const { file } = await filed('Bird-bath basin');
+    expect(PieceFileSchema.parse(file)).toEqual(file);
+    expect(file.schedules).toHaveLength(2);
+    expect(file.firings).toHaveLength(2);
+    expect(file.shelves.glasses.map(({ id }) => id).sort()).toEqual(['samphire-90', 'slate-90']);
+    expect(file.shelves.families.map(({ id }) => id)).toEqual(['soft-90']);
+    expect([...file.shelves.kilns, ...file.shelves.controllers].map(({ id }) => id)).toEqual(['low-kiln', 'grey-box']);
+  });
+
+  test('of a piece deleted with its firings brings back an equal one', async () => {
+    const { piece, file } = await filed('Test tiles, clear');
+    for (const { id } of file.firings) await server.ask('DELETE', `/api/firings/${id}`, { version: 1 });
+    await server.ask('DELETE', `/api/pieces/${piece.id}`, { version: piece.version });
+    const { body } = await server.ask('POST', '/api/import', file);
+    expect(body.outcome).toBe('restored');
+    expect(body.piece.undo).toBe('read in from a file');
+    expect((await filed('Test tiles, clear')).file).toEqual(file);
+  });
+
+  test('read into another studio brings its records along, and is equal when written out there', async () => {
+    const { file } = await filed('Plaque no. 14');
+    const text = JSON.stringify(file)
+      .replaceAll('soft-90', 'their-family')
+      .replaceAll('low-kiln', 'their-kiln')
+      .replaceAll('harbour-90', 'their-blue')
+      .replaceAll('clear-90', 'their-clear')
+      .replaceAll('rose-90', 'their-rose');
+    const renamed = JSON.parse(
+      text.replaceAll(file.piece.id, uuid()).replaceAll(file.schedules[0].id, uuid()).replaceAll(file.firings[0].id, uuid()),
+    ) as PieceFile;
+    renamed.piece.name = 'From elsewhere';
+    expect((await server.ask('POST', '/api/import', renamed)).body.outcome).toBe('new');
+    expect((await filed('From elsewhere')).file).toEqual(renamed);
+    const { body: shelves } = await server.ask('GET', '/api/shelves');
+    expect(shelves.families.some(({ id }: { id: string }) => id === 'their-family')).toBe(true);
+  });
+
+  test('of a piece that is there still becomes a copy with ids of its own', async () => {
+    const { piece, file } = await filed('Plaque no. 14');
+    const { body } = await server.ask('POST', '/api/import', file);
+    expect(body.outcome).toBe('copied');
+    expect(body.piece.name).toBe('Plaque no. 14, copy');
+    expect(body.piece.id).not.toBe(piece.id);
+    const { file: copy } = await filed('Plaque no. 14, copy');
+    expect(copy.schedules[0].result).toEqual(file.schedules[0].result);
+    expect(copy.firings[0].note).toBe(file.firings[0].note);
+    expect((await filed('Plaque no. 14')).file).toEqual(file);
+  });
+
+  test.each([
+    ['another format', (file: PieceFile) => ({ ...file, format: 'something' }), 'format', /not a piece file/],
+    ['a later format', (file: PieceFile) => ({ ...file, formatVersion: 9 }), 'formatVersion', /later format/],
+    ['a firing of a schedule that is not in it', (file: PieceFile) => ({ ...file, schedules: [] }), 'firings.0.scheduleId', /not in it/],
+    [
+      'damaged segments',
+      (file: PieceFile) => ({ ...file, schedules: [{ ...file.schedules[0], segments: [{ target_C: 'hot' }] }] }),
+      'schedules.0.segments.0',
+      /./,
+    ],
+  ])('with %s is refused and changes nothing', async (_, damage, path, message) => {
+    const { file } = await filed('Plaque no. 14');
+    const before = (await server.ask('GET', '/api/pieces')).body;
+    const { status, body } = await server.ask('POST', '/api/import', damage(file));
+    expect(status).toBe(422);
+    expect(body.path.startsWith(path)).toBe(true);
+    expect(body.message).toMatch(message);
+    expect((await server.ask('GET', '/api/pieces')).body).toEqual(before);
+  });
+});

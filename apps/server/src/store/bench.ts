@@ -1,0 +1,76 @@
+/** What is going on in the studio, put together from its firings. */
+import { type LookSeen, hottestSegment, neededWork } from '@torvin/core';
+import type { Bench, Snapshot } from '@torvin/schema';
+import { and, desc, eq, isNotNull, isNull, max } from 'drizzle-orm';
+import type { Database } from '../db/open';
+import { firings, schedules } from '../db/tables';
+import { findFiring } from './firings';
+
+/** More than these do not stand unopened in any studio; older ones are in the Notebook. */
+const IN_KILN_AT_MOST = 6;
+const SEEN_AT_MOST = 30;
+
+export function firingsInKiln(db: Database): Bench['inKiln'] {
+  return db
+    .select({ id: firings.id })
+    .from(firings)
+    .where(and(isNull(firings.result), isNull(firings.deletedAt)))
+    .orderBy(desc(firings.firedAt))
+    .limit(IN_KILN_AT_MOST)
+    .all()
+    .map(({ id }) => findFiring(db, id));
+}
+
+/** The last firing of every step that was ever fired. */
+export function lastFired(db: Database): Bench['fired'] {
+  return db
+    .select({ stepId: schedules.stepId, firingId: firings.id, firedAt: max(firings.firedAt), result: firings.result })
+    .from(firings)
+    .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
+    .where(isNull(firings.deletedAt))
+    .groupBy(schedules.stepId)
+    .all()
+    .map(({ firedAt, ...row }) => ({ ...row, firedAt: firedAt ?? 0 }));
+}
+
+export interface Evidence {
+  kilnName: string;
+  familyName: string;
+  glass: Snapshot['firing']['body']['glasses'][number];
+  seen: LookSeen[];
+}
+
+/** What the last told firing's kiln has shown with its glass: the looks that came out, with the work that made them. */
+export function evidence(db: Database): Evidence | null {
+  const told = and(isNotNull(firings.result), isNull(firings.deletedAt));
+  const joined = () =>
+    db
+      .select({
+        result: firings.result,
+        asFired: firings.asFired,
+        asFiredResult: firings.asFiredResult,
+        segments: schedules.segments,
+        snapshot: schedules.snapshot,
+        planned: schedules.result,
+      })
+      .from(firings)
+      .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
+      .orderBy(desc(firings.firedAt))
+      .$dynamic();
+  const [last] = joined().where(told).limit(1).all();
+  if (!last) return null;
+  const { kilnName, familyName } = last.snapshot;
+  const rows = joined()
+    .where(and(told, eq(schedules.kilnName, kilnName), eq(schedules.familyName, familyName)))
+    .limit(SEEN_AT_MOST)
+    .all();
+  const seen = rows.flatMap(({ result, asFired, asFiredResult, segments, snapshot, planned }): LookSeen[] => {
+    const { body, look, limits, setup } = snapshot.firing;
+    const wanted = neededWork(body, look, limits.works, setup.shaping);
+    if (result === null || !wanted.ok) return [];
+    const ran = asFired ?? segments;
+    const { least, most } = wanted.value;
+    return [{ work: (asFiredResult ?? planned).work.mean, least, most, work_C: ran[hottestSegment(ran)].target_C, outcome: result }];
+  });
+  return { kilnName, familyName, glass: last.snapshot.firing.body.glasses[0], seen };
+}

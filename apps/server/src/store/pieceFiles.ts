@@ -1,0 +1,120 @@
+/** Pieces out to a file and in again, with all that hangs on them. */
+import { ProblemError, hottestSegment } from '@torvin/core';
+import { type Imported, PIECE_FILE_FORMAT, type PieceFile } from '@torvin/schema';
+import { and, asc, eq, inArray, isNull, max } from 'drizzle-orm';
+import { v7 as uuid } from 'uuid';
+import type { Database } from '../db/open';
+import { controllers, families, firings, glasses, kilns, pieceStates, pieces, schedules } from '../db/tables';
+import { findPiece } from './pieces';
+import { documentOf } from './schedules';
+import { allShelves } from './shelves';
+
+export function pieceFile(db: Database, id: string): PieceFile {
+  const { name, doc, createdAt } = findPiece(db, id);
+  const shelves = allShelves(db);
+  const glassIds = new Set(doc.layers.map(({ glassId }) => glassId));
+  const used = shelves.glasses.filter((glass) => glassIds.has(glass.id));
+  const own = db.select().from(schedules).where(eq(schedules.pieceId, id)).orderBy(asc(schedules.createdAt), asc(schedules.id)).all();
+  const fired = db
+    .select()
+    .from(firings)
+    .where(and(eq(firings.pieceId, id), isNull(firings.deletedAt)))
+    .orderBy(asc(firings.firedAt), asc(firings.id))
+    .all();
+  return {
+    format: PIECE_FILE_FORMAT,
+    formatVersion: 1,
+    piece: { id, name, doc, createdAt },
+    schedules: own.map(documentOf),
+    firings: fired.map(({ pieceId: _piece, version: _version, deletedAt: _deleted, ...firing }) => firing),
+    shelves: {
+      families: shelves.families.filter((family) => used.some(({ familyId }) => familyId === family.id)),
+      glasses: used,
+      kilns: shelves.kilns.filter((kiln) => doc.steps.some(({ kilnId }) => kilnId === kiln.id)),
+      controllers: shelves.controllers.filter((controller) => doc.steps.some(({ controllerId }) => controllerId === controller.id)),
+    },
+  };
+}
+
+/** The same file with every id of the piece, its layers, steps, schedules and firings made anew. */
+function copyOf(file: PieceFile): PieceFile {
+  const ids = [file.piece.id, ...[...file.piece.doc.layers, ...file.piece.doc.steps, ...file.schedules, ...file.firings].map(({ id }) => id)];
+  let text = JSON.stringify(file);
+  for (const id of new Set(ids)) text = text.replaceAll(id, uuid());
+  const copy = JSON.parse(text) as PieceFile;
+  return { ...copy, piece: { ...copy.piece, name: `${copy.piece.name.slice(0, 72)}, copy` } };
+}
+
+/** Every name inside a file must lead somewhere inside it. */
+function mustHang(file: PieceFile): void {
+  const schedule = (id: string | null): boolean => id === null || file.schedules.some((one) => one.id === id);
+  const problem = (path: string, message: string): never => {
+    throw new ProblemError({ code: 'does-not-hang', path, message });
+  };
+  file.schedules.forEach(({ pieceId, parentId }, i) => {
+    if (pieceId !== file.piece.id) problem(`schedules.${i}.pieceId`, 'A schedule in this file belongs to another piece.');
+    if (!schedule(parentId)) problem(`schedules.${i}.parentId`, 'A schedule in this file names a parent that is not in it.');
+  });
+  file.firings.forEach(({ scheduleId }, i) => {
+    if (!schedule(scheduleId)) problem(`firings.${i}.scheduleId`, 'A firing in this file ran a schedule that is not in it.');
+  });
+  file.piece.doc.steps.forEach(({ scheduleId, computedId }, i) => {
+    if (!schedule(scheduleId) || !schedule(computedId)) problem(`piece.doc.steps.${i}`, 'A firing planned in this file has a schedule that is not in it.');
+  });
+}
+
+function addMissingRecords(
+  db: Database,
+  { families: newFamilies, glasses: newGlasses, kilns: newKilns, controllers: newControllers }: PieceFile['shelves'],
+): void {
+  if (newFamilies.length > 0) db.insert(families).values(newFamilies).onConflictDoNothing().run();
+  if (newGlasses.length > 0) db.insert(glasses).values(newGlasses).onConflictDoNothing().run();
+  if (newKilns.length > 0) db.insert(kilns).values(newKilns).onConflictDoNothing().run();
+  if (newControllers.length > 0) db.insert(controllers).values(newControllers).onConflictDoNothing().run();
+}
+
+export function importPiece(db: Database, asked: PieceFile, now: number): Imported {
+  mustHang(asked);
+  return db.transaction((tx) => {
+    const before = tx.select().from(pieces).where(eq(pieces.id, asked.piece.id)).get();
+    const outcome: Imported['outcome'] = before === undefined ? 'new' : before.deletedAt === null ? 'copied' : 'restored';
+    const file = outcome === 'copied' ? copyOf(asked) : asked;
+    const { id, name, doc, createdAt } = file.piece;
+    addMissingRecords(tx, file.shelves);
+    if (outcome === 'restored') {
+      const last = tx
+        .select({ position: max(pieceStates.position) })
+        .from(pieceStates)
+        .where(eq(pieceStates.pieceId, id))
+        .get();
+      const position = (last?.position ?? -1) + 1;
+      tx.update(pieces)
+        .set({ name, doc, createdAt, position, version: (before?.version ?? 0) + 1, updatedAt: now, deletedAt: null })
+        .where(eq(pieces.id, id))
+        .run();
+      tx.insert(pieceStates).values({ pieceId: id, position, name, doc, what: 'read in from a file' }).run();
+    } else {
+      tx.insert(pieces).values({ id, name, doc, createdAt, position: 0, version: 1, updatedAt: now }).run();
+      tx.insert(pieceStates).values({ pieceId: id, position: 0, name, doc, what: '' }).run();
+    }
+    for (const schedule of file.schedules) {
+      const { segments, snapshot, result } = schedule;
+      const work = segments[hottestSegment(segments)];
+      const listed = { work_C: work.target_C, work_s: work.hold_s, total_s: result.simulation.total_s };
+      const named = { kilnName: snapshot.kilnName, familyName: snapshot.familyName, look: snapshot.firing.look };
+      // A version never changes: one that is here already is the same.
+      tx.insert(schedules)
+        .values({ ...schedule, ...listed, ...named })
+        .onConflictDoNothing()
+        .run();
+    }
+    const ids = file.firings.map((firing) => firing.id);
+    tx.update(firings).set({ deletedAt: null }).where(inArray(firings.id, ids)).run();
+    for (const firing of file.firings)
+      tx.insert(firings)
+        .values({ ...firing, pieceId: id })
+        .onConflictDoNothing()
+        .run();
+    return { piece: findPiece(tx, id), outcome };
+  });
+}

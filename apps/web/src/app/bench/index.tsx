@@ -1,0 +1,5 @@
+import { BenchScreen } from '@/bench/BenchScreen';
+
+export default function BenchPage() {
+  return <BenchScreen />;
+}

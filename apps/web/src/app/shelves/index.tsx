@@ -1,0 +1,5 @@
+import { ShelvesScreen } from '@/shelves/ShelvesScreen';
+
+export default function ShelvesPage() {
+  return <ShelvesScreen />;
+}

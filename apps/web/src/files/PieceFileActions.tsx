@@ -1,0 +1,94 @@
+/** A piece out to a file, and a piece file in. */
+import { type Imported, PIECE_FILE_FORMAT, type PieceFile, api } from '@torvin/schema';
+import { useQueryClient } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import { createElement, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { call, problemOfError } from '@/data/client';
+import { adoptPiece } from '@/data/pieces';
+import { Action } from '@/ui/Action';
+import { Notice } from '@/ui/Notice';
+import { download, fileName } from './download';
+
+export function SavePieceFile({ pieceId, name }: { pieceId: string; name: string }) {
+  const [problem, setProblem] = useState<string | null>(null);
+  const save = async (): Promise<void> => {
+    try {
+      const file = await call(api.pieceFile, { id: pieceId });
+      download(fileName(name, 'json'), 'application/json', `${JSON.stringify(file, null, 1)}\n`);
+      setProblem(null);
+    } catch (error) {
+      setProblem(problemOfError(error).message);
+    }
+  };
+  return (
+    <>
+      <Action kind="second" title="Piece file" label="Piece file: the piece with its firings" testID="save-piece-file" onPress={() => void save()} />
+      {problem && <Notice tone="warn">{problem}</Notice>}
+    </>
+  );
+}
+
+const OUTCOMES: Record<Imported['outcome'], string> = {
+  new: 'is here now',
+  restored: 'had been deleted and is back, as in the file',
+  copied: 'is a copy: the piece itself is here still',
+};
+
+export function ReadPieceFile() {
+  const router = useRouter();
+  const client = useQueryClient();
+  const input = useRef<HTMLInputElement>(null);
+  const [said, setSaid] = useState<{ tone: 'warn' | 'plain'; words: string; pieceId?: string } | null>(null);
+
+  async function read(file: File): Promise<void> {
+    try {
+      const written = parsed(await file.text());
+      if (written === null) return setSaid({ tone: 'warn', words: `'${file.name}' is not a piece file: choose one that Torvin wrote, ending in .json.` });
+      const { piece, outcome } = await call(api.importPiece, { body: written });
+      adoptPiece(client, piece);
+      await client.invalidateQueries();
+      setSaid({ tone: 'plain', words: `${piece.name} ${OUTCOMES[outcome]}.`, pieceId: piece.id });
+    } catch (error) {
+      const { path, message } = problemOfError(error);
+      setSaid({ tone: 'warn', words: `'${file.name}' cannot be read in: ${message}${path ? ` (at ${path})` : ''}` });
+    }
+  }
+
+  return (
+    <View>
+      <Action kind="plain" title="Read in a piece file" testID="read-piece-file" onPress={() => input.current?.click()} />
+      {createElement('input', {
+        ref: input,
+        type: 'file',
+        accept: '.json,application/json',
+        hidden: true,
+        'data-testid': 'piece-file-input',
+        onChange: (event: { target: HTMLInputElement }) => {
+          const [file] = event.target.files ?? [];
+          if (file) void read(file);
+          event.target.value = '';
+        },
+      })}
+      {said && (
+        <Notice
+          tone={said.tone}
+          testID="read-piece-said"
+          actions={said.pieceId && <Action kind="second" title="Open it" testID="open-read-piece" onPress={() => router.push(`/pieces/${said.pieceId}`)} />}
+        >
+          {said.words}
+        </Notice>
+      )}
+    </View>
+  );
+}
+
+/** Only what claims to be a piece file is sent; the server judges the rest. */
+function parsed(text: string): PieceFile | null {
+  try {
+    const value = JSON.parse(text) as { format?: unknown } | null;
+    return value?.format === PIECE_FILE_FORMAT ? (value as PieceFile) : null;
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,67 @@
+/** The schedule out of Torvin: to a printer, as a drawing, as open files. */
+import type { Series, TemperatureUnit } from '@torvin/core';
+import type { Piece, Schedule } from '@torvin/schema';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { stepName } from '@/piece/describe';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Words } from '@/ui/Words';
+import { download, fileName } from './download';
+import { runSheetSvg } from './runSheetSvg';
+import { scheduleCsv, scheduleJson } from './scheduleFiles';
+
+export interface TakeAlongPanelProps {
+  piece: Piece;
+  schedule: Schedule;
+  series: Series | undefined;
+  unit: TemperatureUnit;
+  start: Date;
+  /** A change is still being saved: the files would be of the version before. */
+  saving: boolean;
+}
+
+export function TakeAlongPanel({ piece, schedule, series, unit, start, saving }: TakeAlongPanelProps) {
+  const router = useRouter();
+  const name = (ending: string): string => fileName(`${piece.name} ${stepName(schedule.snapshot.firing)}`, ending);
+  return (
+    <View style={{ gap: space.small }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+        <Action
+          title="Print"
+          label="Print the run sheet on one page"
+          disabled={saving}
+          testID="open-print"
+          onPress={() => router.push(`/pieces/${piece.id}/print?step=${schedule.stepId}&started=${start.getTime()}` as never)}
+        />
+        <Action
+          kind="second"
+          title="SVG"
+          label="SVG: the page as a drawing"
+          disabled={saving}
+          testID="take-svg"
+          onPress={() => download(name('svg'), 'image/svg+xml', runSheetSvg({ piece, schedule, series, unit, start }))}
+        />
+        <Action
+          kind="second"
+          title="CSV"
+          label="CSV: the segments as a table"
+          disabled={saving}
+          testID="take-csv"
+          onPress={() => download(name('csv'), 'text/csv', scheduleCsv(schedule, unit))}
+        />
+        <Action
+          kind="second"
+          title="JSON"
+          label="JSON: the schedule as data"
+          disabled={saving}
+          testID="take-json"
+          onPress={() => download(name('json'), 'application/json', scheduleJson(piece, schedule))}
+        />
+      </View>
+      <Words size="label" tone="muted">
+        {`CSV counts in °${unit}, as shown; JSON in °C and seconds. The whole piece with its firings is a file of its own, on the piece’s page.`}
+      </Words>
+    </View>
+  );
+}

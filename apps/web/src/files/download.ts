@@ -1,0 +1,20 @@
+/** Hands a file to the browser to keep. */
+export function download(name: string, type: string, content: string): void {
+  const url = URL.createObjectURL(new Blob([content], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  // The browser has taken it by then.
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
+
+/** A file name of a piece's name: small letters, figures, hyphens. */
+export const fileName = (words: string, ending: string): string =>
+  `${
+    words
+      .toLowerCase()
+      .normalize('NFKD')
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '') || 'torvin'
+  }.${ending}`;

@@ -1,0 +1,91 @@
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, ENGINE_VERSION, SETUPS, TYPICAL_FAMILIES, compose, evenSheets } from '@torvin/core';
+import type { Piece, Schedule } from '@torvin/schema';
+import Papa from 'papaparse';
+import { fileName } from './download';
+import { PAGE, runSheetSvg } from './runSheetSvg';
+import { scheduleCsv, scheduleJson } from './scheduleFiles';
+
+const kiln = { top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 };
+const firing = {
+  body: {
+    glasses: [TYPICAL_FAMILIES[0]],
+    layers: evenSheets([{ thickness_m: 0.003 }, { thickness_m: 0.003 }]),
+    footprint: { shape: 'disc', diameter_m: 0.2 } as const,
+    joined: false,
+  },
+  setup: SETUPS.bareShelf,
+  kiln,
+  look: 'fullFuse' as const,
+  school: DEFAULT_SCHOOL,
+  limits: DEFAULT_LIMITS,
+};
+const made = compose(firing);
+if (!made.ok) throw new Error(made.problem.message);
+const schedule: Schedule = {
+  ...{ id: 's', name: 'crisper', pieceId: 'p', stepId: 't', parentId: null, origin: 'computed', createdAt: 0 },
+  segments: made.value.segments,
+  result: made.value.evaluation,
+  snapshot: {
+    firing,
+    ...{ familyName: 'Soft sheet 90', kilnName: 'Low <kiln>', layers: [], engine: ENGINE_VERSION, setup: { kind: 'bareShelf', paper: false } },
+    controller: { id: 'c', name: 'Box', source: 'test', version: 1, unit: 'C', fullSpeedCode: 1999, mostSegments: 8 },
+  },
+};
+const piece = { id: 'p', name: 'Tray & lid' } as Piece;
+
+describe('a schedule as files', () => {
+  test('in CSV has a row for each segment that any reader reads back', () => {
+    const { data } = Papa.parse<Record<string, string>>(scheduleCsv(schedule, 'C').trim(), { header: true });
+    expect(data.map((row) => Number(row.target_C))).toEqual(schedule.segments.map(({ target_C }) => Math.round(target_C)));
+    expect(data.map((row) => (row.rate_C_per_h === '' ? null : Number(row.rate_C_per_h)))).toEqual(schedule.segments.map(({ rate_C_per_h }) => rate_C_per_h));
+    expect(Papa.parse<Record<string, string>>(scheduleCsv(schedule, 'F').trim(), { header: true }).data[0]).toHaveProperty('target_F');
+  });
+
+  test('in JSON keeps every segment as it is', () => {
+    expect(JSON.parse(scheduleJson(piece, schedule))).toMatchObject({
+      format: 'torvin-schedule',
+      piece: 'Tray & lid',
+      look: 'fullFuse',
+      segments: schedule.segments,
+    });
+  });
+
+  test('are named in letters that every system takes', () => {
+    expect(fileName('Plaque no. 14, Tack fuse', 'csv')).toBe('plaque-no-14-tack-fuse.csv');
+    expect(fileName('Ährenkorb', 'svg')).toBe('a-hrenkorb.svg');
+    expect(fileName('…', 'json')).toBe('torvin.json');
+  });
+});
+
+describe('the run sheet on one page', () => {
+  const start = new Date(2026, 10, 23, 18, 30);
+  const drawn = (of: Schedule = schedule): Document =>
+    new DOMParser().parseFromString(runSheetSvg({ piece, schedule: of, series: undefined, unit: 'C', start }), 'image/svg+xml');
+  const texts = (page: Document): Element[] => [...page.querySelectorAll('text')];
+
+  test('is sound SVG, whatever stands in a name', () => {
+    const page = drawn();
+    expect(page.querySelector('parsererror')).toBeNull();
+    expect(texts(page).map((node) => node.textContent)).toContain('Tray & lid');
+  });
+
+  test('has every figure at 11 points or more, inside its page', () => {
+    for (const node of texts(drawn())) {
+      expect(Number(node.getAttribute('font-size'))).toBeGreaterThanOrEqual(11);
+      expect(Number(node.getAttribute('x'))).toBeLessThanOrEqual(PAGE.width);
+      expect(Number(node.getAttribute('y'))).toBeLessThanOrEqual(PAGE.height);
+    }
+  });
+
+  test('holds the longest schedule on the one page, each target on it', () => {
+    const long = { ...schedule, segments: Array.from({ length: 20 }, (_, i) => ({ ...schedule.segments[0], target_C: 100 + i })) };
+    const shown = texts(drawn(long)).map((node) => node.textContent);
+    for (let i = 0; i < 20; i += 1) expect(shown).toContain(`${100 + i} °C`);
+    const lowest = Math.max(...texts(drawn(long)).map((node) => Number(node.getAttribute('y'))));
+    expect(lowest).toBeLessThanOrEqual(PAGE.height);
+  });
+
+  test('names the piece and the version at its foot', () => {
+    expect(texts(drawn()).map((node) => node.textContent)).toContain('Tray & lid · crisper');
+  });
+});

@@ -1,0 +1,191 @@
+/** One record, edited: name, source, and each figure in the unit people write it. A save names the version it was based on. */
+import { CONTENTS, FORM_NAMES, LAYER_FORMS, formatLength, parseLength } from '@torvin/core';
+import type { ControllerRecord, Glass, ShelfKind, Shelves } from '@torvin/schema';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { ApiProblem, problemOfError } from '@/data/client';
+import { type ShelfRecord, usePutAway, useSaveRecord } from '@/data/shelves';
+import { useStudio } from '@/data/studio';
+import { WORK_CAUTIONS } from '@/piece/cautions';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
+import { Notice } from '@/ui/Notice';
+import { Screen } from '@/ui/Screen';
+import { Swatch } from '@/ui/Swatch';
+import { Toggles } from '@/ui/Toggles';
+import { KIND_NAMES, NUMBER_FIELDS, withFigure, written } from './fields';
+
+export interface RecordScreenProps {
+  kind: ShelfKind;
+  record: ShelfRecord;
+  shelves: Shelves;
+}
+
+const BACK = { title: 'Shelves', href: '/shelves' };
+
+export function RecordScreen({ kind, record, shelves }: RecordScreenProps) {
+  const router = useRouter();
+  const { temperatureUnit: unit } = useStudio();
+  const save = useSaveRecord(kind);
+  const putAway = usePutAway();
+  const fields = NUMBER_FIELDS[kind];
+  const [now, setNow] = useState(record);
+  const [typed, setTyped] = useState<Record<string, string>>({});
+  const [faults, setFaults] = useState<Record<string, string>>({});
+  const problem = save.error ? problemOfError(save.error) : null;
+  const stale = save.error instanceof ApiProblem && problem?.code === 'stale' ? (save.error.current as ShelfRecord) : null;
+  const away = shelves.putAway.includes(record.id);
+  const isNew = record.version === 0;
+  const valueOf = (key: string): number | undefined => (now as unknown as Record<string, number | undefined>)[key];
+
+  function keep(version = now.version): void {
+    let next: ShelfRecord = { ...now, version };
+    const found: Record<string, string> = {};
+    for (const field of fields) {
+      const written_ = typed[field.key];
+      if (written_ === undefined) continue;
+      const outcome = withFigure(next, field, written_, unit);
+      if (outcome.ok) next = outcome.value;
+      else found[field.key] = outcome.problem.message;
+    }
+    setFaults(found);
+    if (Object.keys(found).length === 0) save.mutate(next, { onSuccess: () => router.replace('/shelves' as never) });
+  }
+
+  return (
+    <Screen title={isNew ? `New ${KIND_NAMES[kind].one.toLowerCase()}` : record.name} subtitle={isNew ? undefined : record.source} back={BACK}>
+      <View style={{ gap: space.medium }}>
+        {stale && (
+          <Notice tone="warn" actions={<Action title="Save mine over it" testID="keep-mine" onPress={() => keep(stale.version)} />}>
+            {`This record was changed elsewhere meanwhile; it is now ${stale.name}, ${stale.source}.`}
+          </Notice>
+        )}
+        {problem && !stale && <Notice tone="warn">{problem.message}</Notice>}
+        <Field
+          label="Name"
+          value={now.name}
+          onChange={(name) => setNow({ ...now, name })}
+          error={problem?.path === 'name' ? problem.message : undefined}
+          testID="record-name"
+        />
+        <Field
+          label="Source"
+          value={now.source}
+          onChange={(source) => setNow({ ...now, source })}
+          hint="where the figures are from: the maker’s sheet, a test of your own"
+          error={problem?.path === 'source' ? problem.message : undefined}
+          testID="record-source"
+        />
+        {fields.map((field) => {
+          const value = valueOf(field.key);
+          const mark = field.unit(unit);
+          return (
+            <Field
+              key={`${field.key} ${unit}`}
+              label={`${field.label}${mark ? `, ${mark}` : ''}`}
+              value={typed[field.key] ?? (value === undefined ? '' : written(field.shown(value, unit)))}
+              onChange={(text) => setTyped({ ...typed, [field.key]: text })}
+              hint={field.optional ? 'left empty, the usual is taken' : undefined}
+              error={faults[field.key] ?? (problem?.path === field.key ? problem.message : undefined)}
+              keyboard="decimal-pad"
+              testID={`figure-${field.key}`}
+            />
+          );
+        })}
+        {kind === 'glasses' && <GlassFields glass={now as Glass} shelves={shelves} problemPath={problem?.path} problem={problem?.message} onChange={setNow} />}
+        {kind === 'controllers' && (
+          <Choice
+            label="It counts in"
+            value={(now as ControllerRecord).unit}
+            options={[
+              { value: 'C', title: '°C' },
+              { value: 'F', title: '°F' },
+            ]}
+            onChange={(counts) => setNow({ ...(now as ControllerRecord), unit: counts })}
+            testID="controller-unit"
+          />
+        )}
+        <Notice tone="care">{kind === 'kilns' || kind === 'controllers' ? WORK_CAUTIONS.kilnRecord : WORK_CAUTIONS.stress}</Notice>
+        <Action title="Save" disabled={save.isPending} testID="save-record" onPress={() => keep()} />
+        {!isNew && (
+          <Action
+            kind="second"
+            title={away ? 'Take out again' : 'Put away'}
+            testID="put-away"
+            onPress={() => putAway.mutate({ id: record.id, away: !away }, { onSuccess: () => router.replace('/shelves' as never) })}
+          />
+        )}
+      </View>
+    </Screen>
+  );
+}
+
+interface GlassFieldsProps {
+  glass: Glass;
+  shelves: Shelves;
+  problemPath?: string;
+  problem?: string;
+  onChange(glass: Glass): void;
+}
+
+function GlassFields({ glass, shelves, problemPath, problem, onChange }: GlassFieldsProps) {
+  const [sizes, setSizes] = useState(glass.thicknesses_m.map((size) => formatLength(size, 'mm').figure).join('; '));
+  const [fault, setFault] = useState<string | undefined>();
+  const setThicknesses = (typed: string): void => {
+    setSizes(typed);
+    const read = typed
+      .split(';')
+      .filter((part) => part.trim() !== '')
+      .map((part) => parseLength(part, 'mm'));
+    const wrong = read.find((one) => !one.ok);
+    setFault(wrong && !wrong.ok ? wrong.problem.message : undefined);
+    if (!wrong) onChange({ ...glass, thicknesses_m: read.flatMap((one) => (one.ok ? [one.value] : [])) });
+  };
+  return (
+    <>
+      <Choice
+        label="Family"
+        value={glass.familyId}
+        options={shelves.families.map(({ id, name }) => ({ value: id, title: name }))}
+        onChange={(familyId) => onChange({ ...glass, familyId })}
+        testID="glass-family"
+      />
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.medium }}>
+        <Swatch colour={/^#[0-9a-f]{6}$/i.test(glass.colour) ? glass.colour : undefined} />
+        <Field
+          label="Colour as drawn"
+          value={glass.colour}
+          onChange={(colour) => onChange({ ...glass, colour })}
+          error={problemPath === 'colour' ? problem : undefined}
+          hint="# and six hexadecimal digits"
+          testID="glass-colour"
+        />
+      </View>
+      <Field label="Sheet thicknesses, mm" value={sizes} onChange={setThicknesses} error={fault} hint="between them a ;" testID="glass-sizes" />
+      <Toggles
+        label="Comes as"
+        values={glass.forms}
+        options={LAYER_FORMS.map((form) => ({ value: form, title: FORM_NAMES[form] }))}
+        onChange={(forms) => onChange({ ...glass, forms })}
+        testID="glass-form"
+      />
+      <Toggles
+        label="Has in it"
+        values={glass.contents}
+        options={CONTENTS.map((content) => ({ value: content, title: content }))}
+        onChange={(contents) => onChange({ ...glass, contents })}
+        testID="glass-content"
+      />
+      <Toggles
+        label="Surface"
+        values={glass.coated ? ['coated'] : []}
+        options={[{ value: 'coated' as const, title: 'metal-coated on one side' }]}
+        onChange={(marks) => onChange({ ...glass, coated: marks.length > 0 })}
+        testID="glass-surface"
+      />
+    </>
+  );
+}

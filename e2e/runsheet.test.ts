@@ -1,0 +1,131 @@
+/** The run sheet's panels: rows added and split, versions, schools, equal work, polariser, print and files. */
+import { readdirSync, readFileSync, mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { setting } from './setting';
+import { PHONE, Visitor } from './visitor';
+
+const here = setting();
+const { studio } = here;
+let me: Visitor;
+
+beforeEach(async () => {
+  me = await Visitor.open(here.browser, PHONE);
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.openPiece('Plaque no. 14');
+  await me.press('open-run');
+  await me.sees('schedule-state', /computed|by hand/);
+});
+afterEach(() => me.page.close());
+
+const rows = (): Promise<number> => me.page.$$eval('[data-testid^="run-row-"]', (nodes) => nodes.length);
+
+test('a row is split, added, joined and taken away; undo takes each back, computed stands beside', async () => {
+  const before = await rows();
+  await me.press('run-row-2');
+  await me.press('segment-split');
+  await me.page.waitForFunction((count) => document.querySelectorAll('[data-testid^="run-row-"]').length === count, {}, before + 1);
+  await me.press('segment-join');
+  await me.page.waitForFunction((count) => document.querySelectorAll('[data-testid^="run-row-"]').length === count, {}, before);
+  await me.press('segment-add');
+  await me.page.waitForFunction((count) => document.querySelectorAll('[data-testid^="run-row-"]').length === count, {}, before + 1);
+  await me.expectSound('rows changed');
+  await me.press('close-segment-sheet');
+  await me.sees('schedule-state', /^changed by hand$/);
+  await me.press('fold-compared');
+  expect(await me.sees('compared', /put in/)).toMatch(/heat work.*in all/);
+  await me.expectSound('beside the computed');
+  await me.press('undo');
+  await me.page.waitForFunction((count) => document.querySelectorAll('[data-testid^="run-row-"]').length === count, {}, before);
+  await me.sees('schedule-state', /^as computed$/);
+});
+
+test('why opens the reckoning with the figures put in', async () => {
+  await me.press('run-row-4');
+  await me.press('why-setting');
+  expect(await me.text('why-setting-lines')).toMatch(/Simulated [\d.]+ °C; at most 5\.00 °C: \d+ % to spare\..*L²\/\(2κ\).*At [\d.]+ °C\/h they settle at/);
+  await me.expectSound('a reckoning');
+});
+
+test('versions are named and taken into use again', async () => {
+  await me.press('run-row-2');
+  await me.press('step-hold-more');
+  await me.press('close-segment-sheet');
+  await me.sees('schedule-state', /^changed by hand$/);
+  await me.press('fold-versions');
+  await me.sees('versions', /in use/);
+  const [newest] = await me.page.$$eval('[data-testid^="version-name-"]', (nodes) => nodes.map((node) => node.getAttribute('data-testid') ?? ''));
+  await me.type(newest, 'a minute more');
+  await me.page.keyboard.press('Enter');
+  await me.expectSound('versions');
+  await me.press('use-version-1');
+  await me.sees('schedule-state', /^as computed$/);
+  await me.page.reload();
+  await me.press('fold-versions');
+  expect(await me.page.$eval(`[data-testid="${newest}"]`, (node) => (node as HTMLInputElement).value)).toBe('a minute more');
+});
+
+test('each school is computed for this body and can be taken', async () => {
+  await me.press('fold-schools');
+  const cooler = await me.sees('school-cooler-annealing', /in all/);
+  const hotter = await me.sees('school-hotter-annealing', /in all/);
+  const degrees = (words: string): number => Number(/(\d+) °C for/.exec(words)?.[1]);
+  expect(degrees(hotter)).toBeGreaterThan(degrees(cooler));
+  await me.sees('school-hotter-lower', /MPa left/);
+  await me.expectSound('schools');
+  await me.press('take-hotter-lower');
+  await me.sees('school-hotter-lower', /in use/);
+  await me.sees('run-row-2', new RegExp(`${degrees(hotter)}`));
+});
+
+test('the same work at another heat: the hold follows the slider', async () => {
+  await me.press('fold-equal');
+  await me.sees('equal', /hold \d+ min/);
+  const slider = await me.find('equal-work');
+  const spoken = (): Promise<string> => slider.evaluate((node) => node.getAttribute('aria-valuetext') ?? '');
+  const first = await spoken();
+  await slider.focus();
+  for (let i = 0; i < 6; i += 1) await me.page.keyboard.press('ArrowLeft');
+  await me.page.waitForFunction((was) => document.querySelector('[data-testid="equal-work"]')?.getAttribute('aria-valuetext') !== was, {}, first);
+  const minutes = (words: string): number => Number(/hold (\d+) min/.exec(words)?.[1]);
+  await me.page.waitForFunction(
+    (least) => Number(/hold (\d+) min/.exec(document.querySelector('[data-testid="equal-work"]')?.getAttribute('aria-valuetext') ?? '')?.[1]) > least,
+    {},
+    minutes(first),
+  );
+  await me.sees('equal-work-figures', /heat work (99|100|101) % (99|100|101) %/);
+  await me.expectSound('equal work');
+  await me.press('take-equal-work');
+  await me.sees('schedule-state', /^changed by hand$/);
+});
+
+test('the polariser view shows the stress that stays, with its scale', async () => {
+  await me.press('fold-polariser');
+  expect(await me.sees('polariser', /MPa/)).toMatch(/greatest pull [\d.]+ MPa.*greatest press [\d.]+ MPa.*Looked through/);
+  await me.press('plate-tint');
+  await me.expectSound('polariser view');
+});
+
+test('the run sheet is printed on one page and taken along as SVG, CSV and JSON', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'torvin-downloads-'));
+  const session = await me.page.createCDPSession();
+  await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+  await me.press('fold-along');
+  for (const kind of ['svg', 'csv', 'json']) {
+    await me.press(`take-${kind}`);
+    for (let i = 0; i < 50 && !readdirSync(folder).some((name) => name.endsWith(`.${kind}`)); i += 1) await new Promise((resolve) => setTimeout(resolve, 50));
+  }
+  const file = (kind: string): string => readFileSync(join(folder, `plaque-no-14-tack-fuse.${kind}`), 'utf8');
+  expect(file('csv')).toMatch(/^segment,purpose,rate_C_per_h,target_C,hold_min\r\n1,Warm up,/);
+  expect(JSON.parse(file('json'))).toMatchObject({ format: 'torvin-schedule', look: 'tack' });
+  expect(file('svg')).toMatch(/^<svg.*<\/svg>$/s);
+  await me.press('open-print');
+  await me.find('print-page');
+  await me.expectSound('print');
+  const pdf = await me.page.pdf({ format: 'A4', printBackground: true });
+  expect([
+    ...Buffer.from(pdf)
+      .toString('latin1')
+      .matchAll(/\/Type\s*\/Page\b/g),
+  ]).toHaveLength(1);
+});

@@ -1,0 +1,135 @@
+/** Bench, Notebook, Shelves and files: the studio around its pieces. */
+import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { setting } from './setting';
+import { PHONE, Visitor } from './visitor';
+
+const here = setting();
+const { studio } = here;
+let me: Visitor;
+
+beforeEach(async () => {
+  me = await Visitor.open(here.browser, PHONE);
+});
+afterEach(() => me.page.close());
+const open = (path: string): Promise<unknown> => me.page.goto(studio.address + path);
+
+test('the Bench shows what is in the kiln by the clock, what waits and for what, what was learned', async () => {
+  await open('/');
+  expect(await me.sees('in-kiln', /May be opened at/)).toMatch(
+    /Bird-bath basin: slump in the Low kiln \d of \d, .*until \d\d:\d\d.*By the model the kiln has \d+ °C and the core of the glass \d+ °C/,
+  );
+  expect(await me.text('bench-waiting')).toMatch(/Sundial disc waits for the kiln, for its full fuse/);
+  expect(await me.text('bench-learned')).toMatch(/Low kiln, Soft sheet 90, from \d+ firings: looks take [\d.]+ times the usual heat work/);
+  await me.expectSound('bench');
+});
+
+test('a firing goes from its key-in sheet to the Bench and, told of, to the Notebook', async () => {
+  await open('/pieces');
+  await me.openPiece('Sundial disc');
+  await me.press('piece-key-in');
+  await me.press('start-firing');
+  await me.heading(/^Bench$/);
+  await me.reads('Sundial disc: full fuse in the Low kiln');
+  await me.press('bench-tell');
+  await me.press('result-short');
+  await me.press('reached-tack');
+  await me.press('ran-otherwise');
+  await me.type('ran-target-2', '770');
+  await me.page.keyboard.press('Enter');
+  await me.expectSound('telling how it came out');
+  await me.press('save-firing');
+  expect(await me.sees('as-fired', /planned/)).toMatch(/Work: aim 770 °C for \d+ °C/);
+  await me.expectSound('a firing that ran otherwise');
+});
+
+test('the Notebook is searched and narrowed, and two firings are compared', async () => {
+  await open('/notebook');
+  await me.sees('notebook-count', /\d+ firings$/);
+  await me.type('notebook-search', 'seed rim');
+  await me.sees('notebook-count', /^1 firing found$/);
+  await me.type('notebook-search', 'no such thing');
+  await me.reads('Nothing of that kind');
+  await me.expectSound('nothing found');
+  await me.type('notebook-search', '');
+  await me.press('filter-result-past');
+  await me.sees('notebook-count', /^1 firing found$/);
+  await me.press('firing-link');
+  await me.press('compare');
+  await me.find('compare-with');
+  await me.expectSound('compare with');
+  await me.press('compare-with');
+  const figures = await me.sees('compared-figures', /heat work/);
+  expect(figures).toMatch(/squeeze.*haze.*stress left/);
+  expect(await me.text('differs-set-up')).toMatch(/Place: back right for/);
+  expect(await me.text('differs-schedule')).toMatch(/Work: .*aim/);
+  await me.expectSound('two firings compared');
+});
+
+test('records are changed with their source, used ones keep what was made with them', async () => {
+  await open('/shelves');
+  await me.expectSound('shelves');
+  await me.press('shelf-families');
+  await me.press('record-soft-90');
+  await me.type('figure-annealing_C', 'warm');
+  await me.press('save-record');
+  await me.reads("Cannot read 'warm' as a number");
+  await me.type('figure-annealing_C', '900');
+  await me.press('save-record');
+  await me.reads('The softening point must lie at least 40 °C above the annealing point');
+  me.troubles.length = 0;
+  await me.expectSound('a record refused');
+  await me.type('figure-annealing_C', '520');
+  await me.type('record-source', 'own beam test');
+  await me.press('save-record');
+  await me.press('shelf-families');
+  await me.sees('record-soft-90', /anneals at 520 °C.*own beam test/);
+  await open('/pieces');
+  await me.openPiece('Plaque no. 14');
+  await me.sees('older-than-layup', /another lay-up, kiln or set-up/);
+});
+
+test('a new glass is on the shelf at once, and put away it is not offered any more', async () => {
+  await open('/shelves');
+  await me.press('new-record');
+  await me.type('record-name', 'Gorse');
+  await me.type('record-source', 'sample from the maker');
+  await me.type('glass-colour', '#d9b310');
+  await me.expectSound('a new glass');
+  await me.press('save-record');
+  await me.reads('Gorse');
+  const id = await me.page.$$eval(
+    '[data-testid^="record-"]',
+    (nodes) => nodes.find((node) => (node as HTMLElement).innerText.includes('Gorse'))?.getAttribute('data-testid') ?? '',
+  );
+  await me.press(id);
+  await me.press('put-away');
+  await me.reads('Put away');
+  expect(me.troubles).toEqual([]);
+});
+
+test('a piece is written out, deleted, and read in again equal; what is no piece file is refused', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'torvin-files-'));
+  const session = await me.page.createCDPSession();
+  await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+  await open('/pieces');
+  await me.openPiece('Tray, smallest of three');
+  const id = new URL(me.page.url()).pathname.split('/').at(-1) ?? '';
+  const before: unknown = await (await fetch(`${studio.address}/api/pieces/${id}/file`)).json();
+  await me.press('save-piece-file');
+  const path = join(folder, 'tray-smallest-of-three.json');
+  for (let i = 0; i < 100 && !readdirSync(folder).includes('tray-smallest-of-three.json'); i += 1) await new Promise((resolve) => setTimeout(resolve, 50));
+  expect(JSON.parse(readFileSync(path, 'utf8'))).toEqual(before);
+  await me.press('delete-piece');
+  await me.find('take-back');
+  const input = (await me.page.waitForSelector('[data-testid="piece-file-input"]')) as unknown as { uploadFile(path: string): Promise<void> };
+  const other = join(folder, 'other.json');
+  writeFileSync(other, '{"format":"something"}');
+  await input.uploadFile(other);
+  await me.sees('read-piece-said', /'other\.json' is not a piece file/);
+  await input.uploadFile(path);
+  await me.sees('read-piece-said', /Tray, smallest of three had been deleted and is back/);
+  expect(await (await fetch(`${studio.address}/api/pieces/${id}/file`)).json()).toEqual(before);
+  await me.expectSound('a piece read in');
+});

@@ -1,0 +1,63 @@
+/** Every main view at both sizes in both themes: nothing overflows, overlaps, is too small to touch or fails axe. */
+import { setting } from './setting';
+import { PHONE, Visitor, WIDE } from './visitor';
+
+const here = setting();
+const { studio } = here;
+
+interface Piece {
+  id: string;
+  name: string;
+  doc: { steps: { id: string }[] };
+}
+
+async function addresses(): Promise<{ piece: string; step: string; firing: string; other: string }> {
+  const pieces = (await (await fetch(`${studio.address}/api/pieces`)).json()) as Piece[];
+  const plaque = pieces.find(({ name }) => name === 'Plaque no. 14');
+  const { firings } = (await (await fetch(`${studio.address}/api/firings?text=test+tiles`)).json()) as { firings: { id: string }[] };
+  if (!plaque || firings.length < 2) throw new Error('The demo data is not there.');
+  return { piece: `/pieces/${plaque.id}`, step: `step=${plaque.doc.steps[0].id}`, firing: firings[0].id, other: firings[1].id };
+}
+
+/** Each view with what must stand on it before it is looked at. */
+const VIEWS: [view: string, path: (at: Awaited<ReturnType<typeof addresses>>) => string, shown: string][] = [
+  ['bench', () => '/bench', 'opens'],
+  ['pieces', () => '/pieces', 'piece-link'],
+  ['new piece', () => '/pieces/new', 'save-piece'],
+  ['piece', ({ piece }) => piece, 'fit-summary'],
+  ['outline and name', ({ piece }) => `${piece}/edit`, 'save-piece'],
+  ['run sheet', ({ piece, step }) => `${piece}/run?${step}`, 'run-row-0'],
+  ['key-in sheet', ({ piece, step }) => `${piece}/key-in?${step}`, 'key-in-0'],
+  ['print', ({ piece, step }) => `${piece}/print?${step}`, 'print-page'],
+  ['record', ({ piece, step }) => `${piece}/record?${step}`, 'save-firing'],
+  ['notebook', () => '/notebook', 'firing-link'],
+  ['firing', ({ firing }) => `/notebook/${firing}`, 'as-fired'],
+  ['tell more', ({ firing }) => `/notebook/${firing}/tell`, 'save-firing'],
+  ['compare', ({ firing, other }) => `/notebook/${firing}/compare?with=${other}`, 'compared-figures'],
+  ['shelves', () => '/shelves', 'strip-tests'],
+  ['glass', () => '/shelves/glasses/clear-90', 'save-record'],
+  ['family', () => '/shelves/families/soft-90', 'save-record'],
+  ['kiln', () => '/shelves/kilns/low-kiln', 'save-record'],
+  ['controller', () => '/shelves/controllers/grey-box', 'save-record'],
+];
+
+describe.each([
+  ['390 × 844', PHONE, 'light'],
+  ['390 × 844', PHONE, 'dark'],
+  ['1280 × 800', WIDE, 'light'],
+  ['1280 × 800', WIDE, 'dark'],
+] as const)('at %s, %#', (_, size, theme) => {
+  let me: Visitor;
+  let at: Awaited<ReturnType<typeof addresses>>;
+  beforeAll(async () => {
+    me = await Visitor.open(here.browser, size, theme);
+    at = await addresses();
+  });
+  afterAll(() => me.page.close());
+
+  test.each(VIEWS)(`${theme}: %s`, async (view, path, shown) => {
+    await me.page.goto(studio.address + path(at));
+    await me.find(shown);
+    await me.expectSound(view);
+  });
+});

@@ -1,0 +1,37 @@
+/**
+ * A piece as one file: its document, every schedule version with what it was made from, every firing, and the records of
+ * the shelves that it names. What is written out and read in again is equal.
+ */
+import { z } from 'zod';
+import { FiringSchema, PieceSchema, ScheduleSchema } from './documents';
+import { ControllerSchema, FamilySchema, GlassSchema, KilnSchema } from './records';
+import { EvaluationSchema } from './results';
+
+export const PIECE_FILE_FORMAT = 'torvin-piece';
+
+const FiledFiringSchema = FiringSchema.pick({
+  ...{ id: true, scheduleId: true, firedAt: true, zone: true, place: true, result: true, lookReached: true },
+  ...{ note: true, asFired: true, photos: true, createdAt: true },
+} as const).extend({ asFiredResult: EvaluationSchema.nullable() });
+
+export const PieceFileSchema = z.object({
+  format: z.literal(PIECE_FILE_FORMAT, { error: `This is not a piece file: its format must be '${PIECE_FILE_FORMAT}'.` }),
+  formatVersion: z.literal(1, { error: 'This file is of a later format than this program knows.' }),
+  piece: PieceSchema.pick({ id: true, name: true, doc: true, createdAt: true }),
+  schedules: z.array(ScheduleSchema).max(5000),
+  firings: z.array(FiledFiringSchema).max(5000),
+  shelves: z.object({
+    families: z.array(FamilySchema),
+    glasses: z.array(GlassSchema),
+    kilns: z.array(KilnSchema),
+    controllers: z.array(ControllerSchema),
+  }),
+});
+export type PieceFile = z.infer<typeof PieceFileSchema>;
+
+export const ImportedSchema = z.object({
+  piece: PieceSchema,
+  /** new: it was not there; restored: it had been deleted; copied: it is there still, so this is another one. */
+  outcome: z.enum(['new', 'restored', 'copied']),
+});
+export type Imported = z.infer<typeof ImportedSchema>;
