@@ -10,7 +10,6 @@ beforeAll(async () => {
   me = await Visitor.open(here.browser, WIDE);
   await me.page.goto(`${studio.address}/pieces`);
 });
-afterAll(() => me.page.close());
 
 test('pieces and a piece stand side by side', async () => {
   await me.openPiece('Plaque no. 14');
