@@ -6,6 +6,8 @@ const node = {
 };
 
 module.exports = {
+  // Long enough for a slow machine: no test asserts a time.
+  testTimeout: 30_000,
   projects: [
     { ...node, displayName: 'unit', testMatch: ['<rootDir>/packages/**/*.test.ts', '<rootDir>/apps/server/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'] },
     {

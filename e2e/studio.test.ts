@@ -2,6 +2,7 @@
 import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import sharp from 'sharp';
 import { setting } from './setting';
 import { PHONE, Visitor } from './visitor';
 
@@ -132,4 +133,33 @@ test('a piece is written out, deleted, and read in again equal; what is no piece
   await me.sees('read-piece-said', /Tray, smallest of three had been deleted and is back/);
   expect(await (await fetch(`${studio.address}/api/pieces/${id}/file`)).json()).toEqual(before);
   await me.expectSound('a piece read in');
+});
+
+test('pictures are taken in by their bytes and shown; what is none is refused, nothing else is lost', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'torvin-photos-'));
+  const picture = join(folder, 'tile.png');
+  await sharp({ create: { width: 900, height: 700, channels: 3, background: '#7fa66b' } })
+    .png()
+    .toFile(picture);
+  const none = join(folder, 'tile.jpg');
+  writeFileSync(none, 'a note that calls itself a picture');
+  me.expectedStatuses.add(422);
+  await open('/notebook');
+  await me.press('firing-link');
+  await me.press('tell');
+  await me.type('record-place', 'by the door');
+  const input = (await me.page.waitForSelector('[data-testid="photo-input"]')) as unknown as { uploadFile(...paths: string[]): Promise<void> };
+  await input.uploadFile(none);
+  await me.sees('photo-problem', /'tile\.jpg': This is no photo by its bytes/);
+  await input.uploadFile(picture);
+  const last = '[data-testid^="photo-remove-"]';
+  await me.page.waitForSelector(last);
+  await me.expectSound('pictures chosen');
+  await me.press('save-firing');
+  await me.sees('firing-record', /by the door/);
+  await me.press('photo-0');
+  await me.page.waitForFunction(() =>
+    [...document.querySelectorAll('[data-testid="photos"] img')].some((node) => (node as HTMLImageElement).naturalWidth > 800),
+  );
+  await me.expectSound('a firing with its picture');
 });

@@ -8,8 +8,10 @@ import { version } from '../../../package.json';
 import { computePool } from './compute/pool';
 import { configFrom } from './config';
 import { openDatabase } from './db/open';
+import { addDemoPhotos } from './db/demoPhotos';
 import { seedDemo } from './db/seed';
 import { createApp } from './http/app';
+import { sweepPhotos } from './store/photos';
 import { sweepDeleted } from './store/pieces';
 
 const here = dirname(fileURLToPath(import.meta.url));
@@ -19,8 +21,9 @@ const log = pino({ level: process.env.TORVIN_LOG ?? 'warn' });
 const config = configFrom(process.env, root);
 const opened = openDatabase(config.dataDir, join(here, 'migrations'));
 const pool = computePool(new URL('./computeWorker.mjs', import.meta.url));
-seedDemo(opened.db, Date.now());
+if (seedDemo(opened.db, Date.now())) await addDemoPhotos(opened.db, config.dataDir, Date.now());
 sweepDeleted(opened.db, Date.now());
+sweepPhotos(opened.db, config.dataDir, Date.now());
 const app = createApp({ opened, pool, dataDir: config.dataDir, version, log, webDir: join(root, 'apps', 'web', 'dist') });
 
 const server = await listen(app, config.host, config.port);

@@ -191,6 +191,10 @@ const zone = words('Time zone', 60, 1).refine(
 
 const hash = z.string().regex(/^[0-9a-f]{64}$/, { error: 'A photo is named by the 64 hexadecimal digits of its content.' });
 
+/** A photo as it was written anew: JPEG, upright, nothing of the camera's in it. */
+export const PhotoSchema = z.object({ hash, width: z.number().int(), height: z.number().int() });
+export type Photo = z.infer<typeof PhotoSchema>;
+
 /** What a person says of a firing; all but the start can wait until the kiln is open. */
 const told = {
   /** When it was started. */

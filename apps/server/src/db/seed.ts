@@ -16,8 +16,9 @@ import { controllers, families, glasses, kilns, stripTests } from './tables';
 
 const HOUR_MS = 3600e3;
 
-export function seedDemo(db: Database, now: number): void {
-  if (allShelves(db).families.length > 0) return;
+/** True where it was empty and is filled now. */
+export function seedDemo(db: Database, now: number): boolean {
+  if (allShelves(db).families.length > 0) return false;
   db.transaction((tx) => {
     tx.insert(families)
       .values([...TYPICAL_FAMILIES])
@@ -34,6 +35,7 @@ export function seedDemo(db: Database, now: number): void {
     saveStudio(tx, { temperatureUnit: 'C', theme: 'system' });
     DEMO_PIECES.forEach((piece, index) => addDemoPiece(tx, piece, now, now - (DEMO_PIECES.length - index) * HOUR_MS));
   });
+  return true;
 }
 
 function metres(written: string): number {

@@ -26,6 +26,7 @@ import type { Opened } from '../db/open';
 import { evidence, firingsInKiln, lastFired } from '../store/bench';
 import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, saveFiring } from '../store/firings';
 import { createPiece, deletePiece, findPiece, listPieces, redoPiece, restorePiece, savePiece, undoPiece } from '../store/pieces';
+import { addPhoto, photoFile } from '../store/photos';
 import { importPiece, pieceFile } from '../store/pieceFiles';
 import { addSchedule, alreadySaved, caseFor, findSchedule, listVersions, nameSchedule } from '../store/schedules';
 import { addStripTest, allShelves, putAway, saveRecord } from '../store/shelves';
@@ -47,6 +48,8 @@ export interface AppParts {
 
 const BODY_LIMIT = '256kb';
 const FILE_LIMIT = '32mb';
+const PHOTO_LIMIT = '32mb';
+const A_YEAR_S = 31536000;
 
 type Parsed<E extends Endpoint> = E['request'] extends z.ZodType ? z.output<E['request']> : undefined;
 type Query<E extends Endpoint> = E['query'] extends z.ZodType ? z.output<E['query']> : undefined;
@@ -56,7 +59,8 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
   const app = express();
   app.disable('x-powered-by');
   app.use(api.importPiece.path, express.json({ limit: FILE_LIMIT }));
-  app.use(express.json({ limit: BODY_LIMIT }));
+  const json = express.json({ limit: BODY_LIMIT });
+  app.use((request, response, next) => (request.path === '/api/photos' ? next() : json(request, response, next)));
 
   function route<E extends Endpoint>(endpoint: E, handle: (body: Parsed<E>, id: string, query: Query<E>) => AnswerOf<E> | Promise<AnswerOf<E>>): void {
     app[endpoint.method](endpoint.path, async (request, response) => {
@@ -103,6 +107,14 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
   route(api.nameSchedule, ({ name }, id) => nameSchedule(db, id, name));
   route(api.firings, (_, _id, query) => listFirings(db, query));
   route(api.firing, (_, id) => findFiring(db, id));
+  // Photos come and go as bytes, so they are no endpoints of the table.
+  app.post('/api/photos', express.raw({ type: () => true, limit: PHOTO_LIMIT }), async (request, response) => {
+    response.json(await addPhoto(db, dataDir, request.body, now()));
+  });
+  app.get('/api/photos/:hash', (request, response) => {
+    const file = photoFile(db, dataDir, request.params.hash, request.query.size === 'small' ? 'small' : 'large');
+    response.set('Cache-Control', `private, max-age=${A_YEAR_S}, immutable`).type('jpeg').sendFile(file);
+  });
   route(api.bench, async () => {
     const known = evidence(db);
     const learned = known && known.seen.length > 0 ? await pool.run('corrections', { glass: known.glass, seen: known.seen }) : null;

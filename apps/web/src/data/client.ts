@@ -1,6 +1,6 @@
 /** Calls the server by the endpoint table. Whatever goes wrong becomes one ApiProblem. */
 import type { Problem } from '@torvin/core';
-import type { AnswerOf, Endpoint, RequestOf } from '@torvin/schema';
+import type { AnswerOf, Endpoint, Photo, RequestOf } from '@torvin/schema';
 
 export class ApiProblem extends Error {
   constructor(
@@ -46,8 +46,20 @@ export async function call<E extends Endpoint>(endpoint: E, { id, body, query = 
   }).catch((error: unknown) => {
     throw signal?.aborted ? error : new ApiProblem(OFFLINE, 0);
   });
+  return answered<AnswerOf<E>>(response);
+}
+
+/** A picture goes as its bytes. */
+export async function sendPhoto(file: Blob): Promise<Photo> {
+  const response = await fetch('/api/photos', { method: 'POST', body: file }).catch(() => {
+    throw new ApiProblem(OFFLINE, 0);
+  });
+  return answered<Photo>(response);
+}
+
+async function answered<T>(response: Response): Promise<T> {
   const answer: unknown = await response.json().catch(() => null);
-  if (response.ok && answer !== null) return answer as AnswerOf<E>;
+  if (response.ok && answer !== null) return answer as T;
   if (isProblem(answer)) throw new ApiProblem(answer, response.status, answer.current);
   throw new ApiProblem(UNREADABLE, response.status);
 }

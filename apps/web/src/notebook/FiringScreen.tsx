@@ -18,6 +18,7 @@ import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
 import { clockAfter } from '@/ui/clock';
 import { offerBack } from '@/ui/takeBack';
+import { PhotoRow } from './Photos';
 import { asRun } from './differences';
 import { ResultSign, resultWords } from './results';
 
@@ -46,6 +47,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
           </Words>
         </View>
         {firing.note !== '' && <Words>{firing.note}</Words>}
+        <PhotoRow hashes={firing.photos} of={firing.pieceName} />
         <Words size="label" tone="muted">
           {`${firing.asFired ? 'Ran otherwise than planned' : schedule.origin === 'computed' ? 'Fired as computed' : 'Fired as changed by hand'}; ${setupWords(snapshot.setup)}${firing.place ? `, ${firing.place}` : ''}; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}. ${firing.zone}.`}
         </Words>

@@ -15,6 +15,7 @@ import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { ListScreen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
+import { Thumbnail } from './Photos';
 import { RESULT_WORDS, ResultSign, resultWords } from './results';
 
 type Narrowed = Pick<FiringQuery, 'look' | 'result'>;
@@ -112,6 +113,7 @@ const FiringRow = memo(function FiringRow({ firing, current, unit }: { firing: F
             </Words>
           </View>
           <Words bold>{resultWords(firing.result)}</Words>
+          {firing.photos.length > 0 && <Thumbnail hash={firing.photos[0]} px={64} alt={`Picture of ${firing.pieceName}`} />}
         </View>
       </Link>
     </View>

@@ -17,6 +17,7 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { TimeInput } from '@/ui/TimeInput';
 import { AsFiredRows } from './AsFiredRows';
+import { PhotoPicker } from './Photos';
 import { RESULT_WORDS } from './results';
 
 export type Told = Pick<Firing, 'firedAt' | 'place' | 'result' | 'lookReached' | 'note' | 'asFired' | 'photos'>;
@@ -46,6 +47,7 @@ const recordSchema = z.object({
   lookReached: z.enum([...LOOKS, 'unsaid']),
   note: z.string().max(NOTE_AT_MOST, { error: `A note has at most ${NOTE_AT_MOST} characters.` }),
   asFired: z.custom<Told['asFired']>(),
+  photos: z.array(z.string()),
 });
 
 type FieldName = 'when' | 'place' | 'note';
@@ -61,6 +63,7 @@ export function RecordForm({ told, schedule, problem, saving, onSave }: RecordFo
       lookReached: told.lookReached ?? ('unsaid' as const),
       note: told.note,
       asFired: told.asFired,
+      photos: told.photos,
     },
   });
   const { errors } = formState;
@@ -118,6 +121,7 @@ export function RecordForm({ told, schedule, problem, saving, onSave }: RecordFo
       )}
       {field('place', 'Place on the shelf', 'front left, middle, long side to the door')}
       {field('note', 'Note', 'what was seen and when')}
+      <PhotoPicker hashes={now.photos ?? []} onChange={(photos) => setValue('photos', photos)} />
       <AsFiredRows
         planned={schedule.segments}
         ran={(now.asFired as Told['asFired'] | undefined) ?? null}
@@ -136,7 +140,6 @@ export function RecordForm({ told, schedule, problem, saving, onSave }: RecordFo
               firedAt: when,
               result: result === 'open' ? null : result,
               lookReached: lookReached === 'unsaid' || result === 'open' ? null : lookReached,
-              photos: told.photos,
             }),
           )()
         }

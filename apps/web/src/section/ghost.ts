@@ -3,19 +3,26 @@ import type { Ghost } from '@torvin/core';
 import type { SectionGeometry, Shape } from './geometry';
 
 const SAMPLES = 48;
+const RIM_SAMPLES = 8;
 
 /** standing: the shapes of the pieces on top, whose relief is kept in part. */
 export function ghostPath(ghost: Ghost, standing: readonly Shape[], { x, y }: Pick<SectionGeometry, 'x' | 'y'>): string {
   const half = ghost.width_m / 2;
   const upper: string[] = [];
   const lower: string[] = [];
-  for (let i = 0; i <= SAMPLES; i += 1) {
-    const place = -half + (ghost.width_m * i) / SAMPLES;
+  for (const place of places(half, ghost.rim_m)) {
     const foot = bent(ghost, place);
     upper.push(point(x(place), y(foot + top(ghost, place) + relief(ghost, standing, x(place)))));
     lower.unshift(point(x(place), y(foot)));
   }
   return `M${upper.join('L')}L${lower.join('L')}Z`;
+}
+
+/** Evenly along the body, and closer where the rim rounds. */
+function places(half: number, rim_m: number): number[] {
+  const even = Array.from({ length: SAMPLES + 1 }, (_, i) => half * ((2 * i) / SAMPLES - 1));
+  const rim = Array.from({ length: RIM_SAMPLES }, (_, i) => half - rim_m * (1 - Math.cos(((i + 0.5) * Math.PI) / (2 * RIM_SAMPLES))));
+  return [...even, ...rim, ...rim.map((place) => -place)].sort((a, b) => a - b);
 }
 
 const point = (px: number, py: number): string => `${px.toFixed(1)} ${py.toFixed(1)}`;

@@ -1,0 +1,95 @@
+/**
+ * Photos beside the database: judged by their bytes, turned upright, made no larger than a screen shows, written anew without
+ * what a camera adds (place, time, serial numbers), and named by the hash of what was written.
+ */
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { ProblemError } from '@torvin/core';
+import type { Photo } from '@torvin/schema';
+import { eq, lt } from 'drizzle-orm';
+import sharp from 'sharp';
+import type { Database } from '../db/open';
+import { firings, photos } from '../db/tables';
+import { NotFound } from './failures';
+
+const FORMATS = ['jpeg', 'png', 'webp', 'gif', 'tiff', 'heif', 'avif'];
+const LARGE_PX = 1600;
+const SMALL_PX = 320;
+const QUALITY = 82;
+/** Decoding more than this is refused: a small file can unpack to gigabytes. */
+const PIXELS_AT_MOST = 80e6;
+const DAY_MS = 24 * 3600e3;
+
+export type PhotoSize = 'large' | 'small';
+
+const folderOf = (dataDir: string): string => join(dataDir, 'photos');
+const fileOf = (dataDir: string, hash: string, size: PhotoSize): string => join(folderOf(dataDir), `${hash}${size === 'small' ? '-small' : ''}.jpg`);
+
+const refused = (message: string): ProblemError => new ProblemError({ code: 'no-photo', path: '', message });
+
+async function written(bytes: Buffer, most_px: number): Promise<{ data: Buffer; width: number; height: number }> {
+  // Without .withMetadata() nothing of the camera's own goes along.
+  const { data, info } = await sharp(bytes, { limitInputPixels: PIXELS_AT_MOST })
+    .rotate()
+    .resize({ width: most_px, height: most_px, fit: 'inside', withoutEnlargement: true })
+    .flatten({ background: '#ffffff' })
+    .jpeg({ quality: QUALITY, mozjpeg: true })
+    .toBuffer({ resolveWithObject: true });
+  return { data, width: info.width, height: info.height };
+}
+
+export async function addPhoto(db: Database, dataDir: string, bytes: unknown, now: number): Promise<Photo> {
+  if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw refused('No picture came; send its bytes as the body.');
+  const format = await sharp(bytes)
+    .metadata()
+    .then((found) => found.format)
+    .catch(() => undefined);
+  if (format === undefined || !FORMATS.includes(format)) {
+    throw refused(`This is no photo by its bytes${format ? `, but ${format}` : ''}; send JPEG, PNG, WebP or what a camera writes.`);
+  }
+  const [large, small] = await Promise.all([written(bytes, LARGE_PX), written(bytes, SMALL_PX)]).catch(() => {
+    throw refused('The photo is damaged or too large to be unpacked.');
+  });
+  const hash = createHash('sha256').update(large.data).digest('hex');
+  mkdirSync(folderOf(dataDir), { recursive: true });
+  // Files first: a row without its file would be worse than a file without its row, which is swept.
+  writeFileSync(fileOf(dataDir, hash, 'large'), large.data);
+  writeFileSync(fileOf(dataDir, hash, 'small'), small.data);
+  db.insert(photos).values({ hash, width: large.width, height: large.height, createdAt: now }).onConflictDoNothing().run();
+  return { hash, width: large.width, height: large.height };
+}
+
+/** Path of a photo's file. */
+export function photoFile(db: Database, dataDir: string, hash: string, size: PhotoSize): string {
+  const row = db.select().from(photos).where(eq(photos.hash, hash)).get();
+  const file = fileOf(dataDir, hash, size);
+  if (!row || !existsSync(file)) throw new NotFound('photo', hash);
+  return file;
+}
+
+/** Ends photos that no firing has had for a day, and files that have no row. */
+export function sweepPhotos(db: Database, dataDir: string, now: number): void {
+  const used = new Set(
+    db
+      .select({ photos: firings.photos })
+      .from(firings)
+      .all()
+      .flatMap((row) => row.photos),
+  );
+  const old = db
+    .select({ hash: photos.hash })
+    .from(photos)
+    .where(lt(photos.createdAt, now - DAY_MS))
+    .all();
+  for (const { hash } of old) if (!used.has(hash)) db.delete(photos).where(eq(photos.hash, hash)).run();
+  if (!existsSync(folderOf(dataDir))) return;
+  const kept = new Set(
+    db
+      .select({ hash: photos.hash })
+      .from(photos)
+      .all()
+      .map(({ hash }) => hash),
+  );
+  for (const name of readdirSync(folderOf(dataDir))) if (!kept.has(name.slice(0, 64))) rmSync(join(folderOf(dataDir), name));
+}
