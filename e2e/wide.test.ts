@@ -38,6 +38,37 @@ test('notebook and firing stand side by side', async () => {
   expect(await me.has('firing-link')).toBe(true);
 });
 
+test('keys go to the places, search, undo, and list themselves', async () => {
+  const keys = async (...pressed: string[]): Promise<void> => {
+    for (const key of pressed) await me.page.keyboard.press(key as 'g');
+  };
+  await me.page.goto(`${studio.address}/bench`);
+  await me.heading(/^Bench$/);
+  await keys('g', 's');
+  await me.heading(/^Shelves$/);
+  await keys('g', 'n');
+  await me.find('notebook-search');
+  await keys('/');
+  await me.page.keyboard.type('gn');
+  // In the field keys are text.
+  expect(await (await me.find('notebook-search')).evaluate((node) => (node as HTMLInputElement).value)).toBe('gn');
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.openPiece('Tray, smallest of three');
+  await me.press('layer-row-1');
+  await me.press('layer-depth-more');
+  await me.sees('figure-depth', /7 mm/);
+  await me.press('close-layer-sheet');
+  await keys('u');
+  await me.sees('figure-depth', /6 mm/);
+  await me.page.keyboard.press('?');
+  await me.sees('shortcuts', /undo on a piece/);
+  await me.expectSound('the list of keys');
+  await me.page.keyboard.press('Escape');
+  await me.gone('shortcuts');
+  await keys('n');
+  await me.heading(/New piece/);
+});
+
 test('an address that leads nowhere says so', async () => {
   await me.page.goto(`${studio.address}/nowhere`);
   await me.heading(/Nothing here/);

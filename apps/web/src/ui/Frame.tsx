@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
+import { KeyShortcuts } from './KeyShortcuts';
 import { Words } from './Words';
 import { TakeBackBar } from './takeBack';
 import { isWide, useLayout } from './useWidth';
@@ -67,6 +68,7 @@ export function Frame({ children }: { children: ReactNode }) {
         <TakeBackBar />
       </View>
       {!wide && bar}
+      {wide && <KeyShortcuts />}
     </View>
   );
 }

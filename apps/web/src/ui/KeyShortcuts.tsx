@@ -1,0 +1,69 @@
+/** Listens for the keys of wide screens, and lists them on '?'. */
+import { useRouter } from 'expo-router';
+import { useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { Action } from './Action';
+import { Words } from './Words';
+import { SHORTCUTS, isTyping, meaningOf } from './shortcuts';
+
+/** So long a first key waits for its second. */
+const PAIR_MS = 1500;
+
+const byTestId = (id: string): HTMLElement | null => [...document.querySelectorAll<HTMLElement>(`[data-testid="${id}"]`)].at(-1) ?? null;
+
+export function KeyShortcuts() {
+  const { colours } = useTheme();
+  const router = useRouter();
+  const [listed, setListed] = useState(false);
+  const last = useRef<{ key: string; at: number } | null>(null);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      if (event.key === 'Escape') setListed(false);
+      const before = last.current && performance.now() - last.current.at < PAIR_MS ? last.current.key : null;
+      const meaning = meaningOf(event.key, before);
+      last.current = { key: event.key, at: performance.now() };
+      if (!meaning) return;
+      event.preventDefault();
+      last.current = null;
+      if ('go' in meaning) router.navigate(meaning.go as never);
+      else if ('press' in meaning) byTestId(meaning.press)?.click();
+      else if ('help' in meaning) setListed((now) => !now);
+      else if (byTestId(meaning.focus)) byTestId(meaning.focus)?.focus();
+      else router.navigate('/notebook' as never);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [router]);
+  if (!listed) return null;
+  return (
+    <View
+      role="dialog"
+      aria-label="Keys"
+      testID="shortcuts"
+      style={{
+        position: 'absolute',
+        right: space.large,
+        bottom: space.large,
+        zIndex: 9,
+        backgroundColor: colours.surface,
+        borderWidth: 2,
+        borderColor: colours.touch,
+        padding: space.large,
+        gap: space.small,
+      }}
+    >
+      {SHORTCUTS.map(({ keys, does }) => (
+        <View key={keys} style={{ flexDirection: 'row', gap: space.medium }}>
+          <View style={{ width: 140 }}>
+            <Words bold>{keys}</Words>
+          </View>
+          <Words>{does}</Words>
+        </View>
+      ))}
+      <Action kind="plain" title="Close" testID="close-shortcuts" onPress={() => setListed(false)} />
+    </View>
+  );
+}

@@ -1,0 +1,40 @@
+/** Keys on wide screens: which of them mean what, decided apart from the page that does it. */
+export interface Shortcut {
+  keys: string;
+  does: string;
+}
+
+export type Meaning = { go: string } | { press: string } | { focus: string } | { help: true } | null;
+
+export const SHORTCUTS: readonly Shortcut[] = [
+  { keys: 'g then b, p, n, s', does: 'go to Bench, Pieces, Notebook, Shelves' },
+  { keys: 'n', does: 'new piece' },
+  { keys: '/', does: 'search the Notebook' },
+  { keys: 'u', does: 'undo on a piece or its run sheet' },
+  { keys: 'arrows', does: 'on a bead 1 °, with shift 10; on the drawing the layer, with shift its place' },
+  { keys: 'Tab', does: 'from joint to joint' },
+  { keys: '?', does: 'this list' },
+];
+
+const PLACES: Record<string, string> = { b: '/bench', p: '/pieces', n: '/notebook', s: '/shelves' };
+
+/** before: the key pressed just before this one, if that was lately. */
+export function meaningOf(key: string, before: string | null): Meaning {
+  if (before === 'g') return key in PLACES ? { go: PLACES[key] } : null;
+  switch (key) {
+    case 'n':
+      return { go: '/pieces/new' };
+    case '/':
+      return { focus: 'notebook-search' };
+    case 'u':
+      return { press: 'undo' };
+    case '?':
+      return { help: true };
+    default:
+      return null;
+  }
+}
+
+/** Where a key is text, it means itself. */
+export const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
