@@ -1,7 +1,4 @@
 /** Measures the engine and the interface in one run. The machine is noisy: read the ratios, not the milliseconds. */
-import { gzipSync } from 'node:zlib';
-import { readFileSync, readdirSync } from 'node:fs';
-import { join } from 'node:path';
 import {
   DEFAULT_LIMITS,
   DEFAULT_SCHOOL,
@@ -18,6 +15,7 @@ import {
   simulationOf,
 } from '@torvin/core';
 import { measureDrag } from './drag';
+import { measureFirstView, measureNotebook } from './notebook';
 import { againstPlainC } from './plainC';
 import { allocatedPerStep, median, report, yardstick } from './measure';
 
@@ -102,15 +100,8 @@ function plainC(): void {
   });
 }
 
-function firstView(): void {
-  const folder = join('apps', 'web', 'dist', '_expo', 'static', 'js', 'web');
-  const bytes = readdirSync(folder)
-    .filter((name) => name.endsWith('.js'))
-    .reduce((sum, name) => sum + gzipSync(readFileSync(join(folder, name))).length, 0);
-  process.stdout.write(`first view's JavaScript, gzip: ${(bytes / 1000).toFixed(0)} kB\n`);
-}
-
 engine();
 plainC();
-firstView();
+measureFirstView();
 await measureDrag();
+await measureNotebook();

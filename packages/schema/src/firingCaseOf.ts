@@ -25,12 +25,24 @@ import type { Shelves } from './records';
 
 const UNKNOWN_COLOUR = '#9AA8A2';
 
-/** The glasses of the shelf with their families' constants, as the core takes them. */
-export const namedGlasses = ({ glasses, families }: Shelves): NamedGlass[] =>
-  glasses.flatMap(({ id, familyId }) => {
-    const family = families.find((one) => one.id === familyId);
-    return family ? [{ id, constants: GlassConstantsSchema.strip().parse(family) }] : [];
+// Made once: a schema is compiled when it is made, and these are asked for at every step of a drag.
+const glassConstants = GlassConstantsSchema.strip();
+const kilnConstants = KilnConstantsSchema.strip();
+
+const namedOf = new WeakMap<Shelves, NamedGlass[]>();
+
+/** The glasses of the shelf with their families' constants, as the core takes them; worked out once for each state of the shelves. */
+export function namedGlasses(shelves: Shelves): NamedGlass[] {
+  const known = namedOf.get(shelves);
+  if (known) return known;
+  const constants = new Map(shelves.families.map((family) => [family.id, glassConstants.parse(family)]));
+  const named = shelves.glasses.flatMap(({ id, familyId }) => {
+    const own = constants.get(familyId);
+    return own ? [{ id, constants: own }] : [];
   });
+  namedOf.set(shelves, named);
+  return named;
+}
 
 /** Depth of a layer where it lies, its own gaps closed, m. */
 function depthOf(layer: LaidLayer, glass: NamedGlass | undefined): number {
@@ -115,7 +127,7 @@ export function snapshotOf(doc: PieceDoc, step: Step, shelves: Shelves): Outcome
   const firing: FiringCase = {
     body: body.value,
     setup: { ...under, ...(shaping ? { shaping } : {}) },
-    kiln: KilnConstantsSchema.strip().parse(kiln),
+    kiln: kilnConstants.parse(kiln),
     look: step.look,
     school: step.school,
     limits: DEFAULT_LIMITS,

@@ -43,7 +43,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves }: RunSheetScree
   const { firing, kilnName } = schedule.snapshot;
   const opens = clockAfter(start, evaluation.simulation.total_s);
   const broken = brokenOf(evaluation.readings).sort((a, b) => marginOf(a) - marginOf(b));
-  const older = isOlder(piece.doc, step, shelves, schedule.snapshot);
+  const older = useMemo(() => isOlder(piece.doc, step, shelves, schedule.snapshot), [piece.doc, step, shelves, schedule.snapshot]);
 
   // The beads keep these for good; they reach what is shown now through the ref.
   const shown = useRef(sheet);

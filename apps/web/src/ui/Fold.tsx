@@ -1,5 +1,5 @@
 /** A part of a page that is opened when it is wanted; what is in it exists only while it is open. */
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, memo, useCallback, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
@@ -17,34 +17,10 @@ export interface FoldProps {
 export function Fold({ title, about, testID, children }: FoldProps) {
   const { colours } = useTheme();
   const [open, setOpen] = useState(false);
+  const toggle = useCallback(() => setOpen((now) => !now), []);
   return (
     <View style={{ borderTopWidth: 1, borderColor: colours.line }}>
-      <Pressable
-        role="button"
-        aria-expanded={open}
-        onPress={() => setOpen(!open)}
-        testID={`fold-${testID}`}
-        style={{
-          minHeight: TARGET,
-          flexDirection: 'row',
-          alignItems: 'center',
-          gap: space.medium,
-          paddingHorizontal: space.large,
-          paddingVertical: space.small,
-        }}
-      >
-        <Svg width={14} height={14} viewBox="0 0 14 14" aria-hidden>
-          <Path d={open ? 'M1 4 L7 10 L13 4' : 'M4 1 L10 7 L4 13'} fill="none" stroke={colours.touch} strokeWidth={2.5} />
-        </Svg>
-        <View style={{ flex: 1 }}>
-          <Words bold tone="touch">
-            {title}
-          </Words>
-          <Words size="label" tone="muted">
-            {about}
-          </Words>
-        </View>
-      </Pressable>
+      <FoldHead title={title} about={about} testID={testID} open={open} onToggle={toggle} />
       {open && (
         <View style={{ paddingHorizontal: space.large, paddingBottom: space.large, gap: space.small }} testID={testID}>
           {children()}
@@ -53,3 +29,36 @@ export function Fold({ title, about, testID, children }: FoldProps) {
     </View>
   );
 }
+
+/** Rests while what is on the page above it changes. */
+const FoldHead = memo(function FoldHead({ title, about, testID, open, onToggle }: Omit<FoldProps, 'children'> & { open: boolean; onToggle(): void }) {
+  const { colours } = useTheme();
+  return (
+    <Pressable
+      role="button"
+      aria-expanded={open}
+      onPress={onToggle}
+      testID={`fold-${testID}`}
+      style={{
+        minHeight: TARGET,
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: space.medium,
+        paddingHorizontal: space.large,
+        paddingVertical: space.small,
+      }}
+    >
+      <Svg width={14} height={14} viewBox="0 0 14 14" aria-hidden>
+        <Path d={open ? 'M1 4 L7 10 L13 4' : 'M4 1 L10 7 L4 13'} fill="none" stroke={colours.touch} strokeWidth={2.5} />
+      </Svg>
+      <View style={{ flex: 1 }}>
+        <Words bold tone="touch">
+          {title}
+        </Words>
+        <Words size="label" tone="muted">
+          {about}
+        </Words>
+      </View>
+    </Pressable>
+  );
+});
