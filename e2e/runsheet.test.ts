@@ -53,7 +53,7 @@ test('versions are named and taken into use again', async () => {
   await me.press('close-segment-sheet');
   await me.sees('schedule-state', /^changed by hand$/);
   await me.press('fold-versions');
-  await me.sees('versions', /in use/);
+  await me.sees('versions', /changed from \d+, in use/);
   const [newest] = await me.page.$$eval('[data-testid^="version-name-"]', (nodes) => nodes.map((node) => node.getAttribute('data-testid') ?? ''));
   await me.type(newest, 'a minute more');
   await me.page.keyboard.press('Enter');
@@ -62,7 +62,8 @@ test('versions are named and taken into use again', async () => {
   await me.sees('schedule-state', /^as computed$/);
   await me.page.reload();
   await me.press('fold-versions');
-  expect(await me.page.$eval(`[data-testid="${newest}"]`, (node) => (node as HTMLInputElement).value)).toBe('a minute more');
+  const field = await me.find(newest);
+  expect(await field.evaluate((node) => (node as HTMLInputElement).value)).toBe('a minute more');
 });
 
 test('each school is computed for this body and can be taken', async () => {
