@@ -1,5 +1,15 @@
 /** The schedule laid on its side with time to scale: kiln, skin and core over the clock, states as bands. */
-import { type FiringCase, type PurposefulSegment, type Series, type TemperatureUnit, formatTemperature, glassOf, glassStates, text } from '@torvin/core';
+import {
+  type FiringCase,
+  type PurposefulSegment,
+  type Series,
+  type TemperatureUnit,
+  formatDuration,
+  formatTemperature,
+  glassOf,
+  glassStates,
+  text,
+} from '@torvin/core';
 import { memo, useMemo } from 'react';
 import Svg, { Defs, Line, LinearGradient, Path, Rect, Stop, Text as SvgText } from 'react-native-svg';
 import { View } from 'react-native';
@@ -34,7 +44,7 @@ export const TrueTimeChart = memo(function TrueTimeChart({ firing, segments, ser
   const line = (values: readonly number[]): string => pathOf(values.map((value, i) => ({ x: axes.x(series?.t_s[i] ?? 0), y: axes.y(value) })));
   return (
     <View testID="true-time">
-      <Svg width={width} height={HEIGHT} role="img" aria-label={`The firing over ${timeTicks(axes, start).length} clock marks, ${segments.length} segments`}>
+      <Svg width={width} height={HEIGHT} role="img" aria-label={`Temperatures over time: ${segments.length} segments, ${text(formatDuration(total_s))} in all`}>
         <Defs>
           <LinearGradient id={GLOW_ID} gradientUnits="userSpaceOnUse" x1={0} x2={0} y1={axes.y(GLOW[0][0])} y2={axes.y(GLOW[GLOW.length - 1][0])}>
             {GLOW.map(([celsius, colour]) => (
