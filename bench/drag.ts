@@ -11,6 +11,44 @@ interface Probe {
   tasks: number;
 }
 
+/**
+ * In the page: a question starts with the finger's move that led to it, and is answered when the first change that the
+ * engine's reply makes is in the document, or with the frame after it where no figure changes.
+ */
+function watchQuestions(): void {
+  const probe: Probe = { answers: [], longest: 0, tasks: 0 };
+  (window as unknown as { probe: Probe }).probe = probe;
+  let moved = 0;
+  window.addEventListener('pointermove', () => (moved = performance.now()), true);
+  const since = new Map<string, number>();
+  const post = Worker.prototype.postMessage;
+  const heard = new WeakSet<Worker>();
+  Worker.prototype.postMessage = function (this: Worker, message: { id?: string }, ...rest: never[]) {
+    if (message.id !== undefined && moved > 0) since.set(message.id, moved);
+    if (!heard.has(this)) {
+      heard.add(this);
+      this.addEventListener('message', ({ data }: MessageEvent<{ id: string }>) => {
+        const start = since.get(data.id);
+        if (start === undefined) return;
+        const done = (): void => {
+          if (since.delete(data.id)) probe.answers.push(performance.now() - start);
+          changes.disconnect();
+        };
+        const changes = new MutationObserver(done);
+        changes.observe(document.body, { subtree: true, characterData: true, childList: true, attributes: true });
+        requestAnimationFrame(() => requestAnimationFrame(done));
+      });
+    }
+    return Reflect.apply(post, this, [message, ...rest]) as undefined;
+  };
+  new PerformanceObserver((list) => {
+    for (const entry of list.getEntries()) {
+      probe.longest = Math.max(probe.longest, entry.duration);
+      probe.tasks += 1;
+    }
+  }).observe({ entryTypes: ['longtask'] });
+}
+
 export async function measureDrag(): Promise<void> {
   if (!process.env.CHROMIUM_PATH) return;
   const studio = new Studio();
@@ -28,27 +66,7 @@ export async function measureDrag(): Promise<void> {
     if (!box) throw new Error('The bead is not on the screen.');
     const x = box.x + box.width / 2;
     const y = box.y + box.height / 2;
-    await me.page.evaluate(() => {
-      const probe: Probe = { answers: [], longest: 0, tasks: 0 };
-      (window as unknown as { probe: Probe }).probe = probe;
-      // Moves within one step of the bead change nothing, so the clock starts at the last move before the bead's value changed.
-      let moved = 0;
-      let asked = 0;
-      window.addEventListener('pointermove', () => (moved = performance.now()), true);
-      new MutationObserver(() => (asked ||= moved)).observe(document.querySelector('[data-testid="bead-2"]') as Element, {
-        attributeFilter: ['aria-valuenow'],
-      });
-      new MutationObserver(() => {
-        if (asked) probe.answers.push(performance.now() - asked);
-        asked = 0;
-      }).observe(document.querySelector('[data-testid="live-work"]') as Element, { subtree: true, characterData: true, childList: true });
-      new PerformanceObserver((list) => {
-        for (const entry of list.getEntries()) {
-          probe.longest = Math.max(probe.longest, entry.duration);
-          probe.tasks += 1;
-        }
-      }).observe({ entryTypes: ['longtask'] });
-    });
+    await me.page.evaluate(watchQuestions);
     const finger = await me.page.touchscreen.touchStart(x, y);
     for (let i = 1; i <= MOVES; i += 1) {
       await finger.move(x - 30 * Math.sin((i / MOVES) * Math.PI * 2), y);

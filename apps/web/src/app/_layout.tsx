@@ -6,12 +6,16 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { useEffect } from 'react';
-import { GestureHandlerRootView } from 'react-native-gesture-handler';
+import { View } from 'react-native';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { mayRecover } from '@/data/client';
 import { warmUp } from '@/engine/client';
 import { ThemeProvider } from '@/theme/ThemeContext';
 import { Frame } from '@/ui/Frame';
+import { readWorkbench } from '@/workbench';
+
+/** The first view is drawn and read by then; a page that is wanted sooner is read at once. */
+const WORKBENCH_AFTER_MS = 1500;
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -22,9 +26,13 @@ const queries = new QueryClient({
 
 export default function RootLayout() {
   useFonts({ AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_700Bold, BarlowSemiCondensed_400Regular, BarlowSemiCondensed_700Bold });
-  useEffect(warmUp, []);
+  useEffect(() => {
+    warmUp();
+    const rest = setTimeout(() => void readWorkbench().catch(() => undefined), WORKBENCH_AFTER_MS);
+    return () => clearTimeout(rest);
+  }, []);
   return (
-    <GestureHandlerRootView style={{ flex: 1 }}>
+    <View style={{ flex: 1 }}>
       <SafeAreaProvider>
         <QueryClientProvider client={queries}>
           <ThemeProvider>
@@ -34,6 +42,6 @@ export default function RootLayout() {
           </ThemeProvider>
         </QueryClientProvider>
       </SafeAreaProvider>
-    </GestureHandlerRootView>
+    </View>
   );
 }

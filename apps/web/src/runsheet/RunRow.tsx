@@ -28,7 +28,6 @@ export interface RunRowProps {
 
 export const RunRow = memo(function RunRow({ index, segment, unit, why, limit, ok, clock, width, height, selected, onSelect }: RunRowProps) {
   const { colours } = useTheme();
-  const off = segment.role === 'lastCool' && segment.rate_C_per_h === null;
   return (
     <Pressable
       onPress={onSelect && (() => onSelect(index))}
@@ -46,34 +45,54 @@ export const RunRow = memo(function RunRow({ index, segment, unit, why, limit, o
         borderColor: colours.line,
       }}
     >
-      <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
-        <Words size="label" tone="muted">
-          {ROLE_NAMES[segment.role]}
-        </Words>
-        <Words size="label" tone="muted">
-          {clock}
-        </Words>
-      </View>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.medium }}>
-        <FigureText value={formatTemperature(segment.target_C, unit)} size="large" />
-        <View>
-          <FigureText value={off ? { figure: 'switch off', unit: '' } : formatRate(segment.rate_C_per_h, unit)} />
-          <Words size="label" tone={segment.hold_s > 0 ? 'ink' : 'muted'}>
-            {segment.hold_s > 0 ? `hold ${text(formatDuration(segment.hold_s))}` : 'no hold'}
-          </Words>
-        </View>
-      </View>
+      <RowHead name={ROLE_NAMES[segment.role]} clock={clock} />
+      <RowFigures segment={segment} unit={unit} />
       <Words size="note" tone="muted" numberOfLines={2}>
         {why}
       </Words>
-      {limit !== null && (
-        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.hair }} testID={ok ? undefined : `broken-${index}`}>
-          {!ok && <WarningSign colour={colours.warn} size={14} />}
-          <Words size="note" bold tone={ok ? 'ink' : 'warn'} numberOfLines={1}>
-            {limit}
-          </Words>
-        </View>
-      )}
+      {limit !== null && <RowLimit index={index} limit={limit} ok={ok} />}
     </Pressable>
+  );
+});
+
+// The parts of a row rest by themselves: when an earlier bead moves, only this row's clock changes.
+
+const RowHead = memo(function RowHead({ name, clock }: { name: string; clock: string }) {
+  return (
+    <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+      <Words size="label" tone="muted">
+        {name}
+      </Words>
+      <Words size="label" tone="muted">
+        {clock}
+      </Words>
+    </View>
+  );
+});
+
+const RowFigures = memo(function RowFigures({ segment, unit }: Pick<RunRowProps, 'segment' | 'unit'>) {
+  const off = segment.role === 'lastCool' && segment.rate_C_per_h === null;
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.medium }}>
+      <FigureText value={formatTemperature(segment.target_C, unit)} size="large" />
+      <View>
+        <FigureText value={off ? { figure: 'switch off', unit: '' } : formatRate(segment.rate_C_per_h, unit)} />
+        <Words size="label" tone={segment.hold_s > 0 ? 'ink' : 'muted'}>
+          {segment.hold_s > 0 ? `hold ${text(formatDuration(segment.hold_s))}` : 'no hold'}
+        </Words>
+      </View>
+    </View>
+  );
+});
+
+const RowLimit = memo(function RowLimit({ index, limit, ok }: { index: number; limit: string; ok: boolean }) {
+  const { colours } = useTheme();
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.hair }} testID={ok ? undefined : `broken-${index}`}>
+      {!ok && <WarningSign colour={colours.warn} size={14} />}
+      <Words size="note" bold tone={ok ? 'ink' : 'warn'} numberOfLines={1}>
+        {limit}
+      </Words>
+    </View>
   );
 });

@@ -1,5 +1,19 @@
 /** The run sheet as a page: live figures, rows and curve, the sheet of the chosen segment, what to do next. */
-import { type PurposefulSegment, ROLE_NAMES, brokenOf, brokenSentence, formatDuration, marginOf, text, verdictOf } from '@torvin/core';
+import {
+  type Evaluation,
+  type FiringCase,
+  type Look,
+  type PurposefulSegment,
+  ROLE_NAMES,
+  type Reading,
+  type TemperatureUnit,
+  brokenOf,
+  brokenSentence,
+  formatDuration,
+  marginOf,
+  text,
+  verdictOf,
+} from '@torvin/core';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -145,22 +159,39 @@ export function RunSheetScreen({ piece, step, schedule, shelves }: RunSheetScree
         onBack={sheet.changed ? backToComputed : undefined}
         handlers={handlers}
       />
-      <View style={{ padding: space.large, gap: space.small }}>
-        {verdictOf(firing, evaluation, unit).map((sentence) => (
-          <Words key={sentence}>{sentence}</Words>
-        ))}
-        {broken.map((reading) => (
-          <Notice key={`${reading.limit}-${reading.segment}`} tone="warn">
-            {ROLE_NAMES[segments[reading.segment].role]}: {brokenSentence(reading, unit, firing.look)}
-          </Notice>
-        ))}
-        <Words size="label" tone="muted">
-          Thin line: skin of the glass, dotted: its core, from the heat simulation. Pull is an estimate for a body free to bow; a look through crossed
-          polarisers tells what is really there.
-        </Words>
-        <Notice tone="care">{`${WORK_CAUTIONS.kiln} ${LOOK_CAUTIONS[step.look]}`}</Notice>
-      </View>
+      <RunVerdict segments={segments} firing={firing} evaluation={evaluation} broken={broken} look={step.look} unit={unit} />
       <RunPanels piece={piece} step={step} schedule={schedule} shelves={shelves} sheet={sheet} unit={unit} start={start} />
     </Screen>
+  );
+}
+
+interface RunVerdictProps {
+  segments: PurposefulSegment[];
+  firing: FiringCase;
+  evaluation: Evaluation;
+  /** The worst first. */
+  broken: Reading[];
+  look: Look;
+  unit: TemperatureUnit;
+}
+
+/** What the whole of it comes to, in sentences. */
+function RunVerdict({ segments, firing, evaluation, broken, look, unit }: RunVerdictProps) {
+  return (
+    <View style={{ padding: space.large, gap: space.small }}>
+      {verdictOf(firing, evaluation, unit).map((sentence) => (
+        <Words key={sentence}>{sentence}</Words>
+      ))}
+      {broken.map((reading) => (
+        <Notice key={`${reading.limit}-${reading.segment}`} tone="warn">
+          {`${ROLE_NAMES[segments[reading.segment].role]}: ${brokenSentence(reading, unit, firing.look)}`}
+        </Notice>
+      ))}
+      <Words size="label" tone="muted">
+        Thin line: skin of the glass, dotted: its core, from the heat simulation. Pull is an estimate for a body free to bow; a look through crossed polarisers
+        tells what is really there.
+      </Words>
+      <Notice tone="care">{`${WORK_CAUTIONS.kiln} ${LOOK_CAUTIONS[look]}`}</Notice>
+    </View>
   );
 }

@@ -28,9 +28,12 @@ export function curveRows(segments: readonly Segment[], start_C: number, scale: 
   });
 }
 
+/** Samples nearer to each other than this are drawn as one: the eye cannot part them. */
+const APART_PX = 1.5;
+
 /**
  * Time is not to scale: within each ramp and each hold, points lie by their share of its time. values holds one
- * temperature for each sample of the series.
+ * temperature for each sample of the series. The ends of every ramp and hold are always drawn.
  */
 export function timedLine(series: Series, values: readonly number[], rows: readonly CurveRow[], scale: TemperatureScale): Point[] {
   const line: Point[] = [];
@@ -41,9 +44,13 @@ export function timedLine(series: Series, values: readonly number[], rows: reado
     const span = (first: number, last: number, y0: number, y1: number): void => {
       const t0 = series.t_s[first];
       const t1 = series.t_s[last];
+      let drawn: Point | null = null;
       for (let k = first; k <= last; k += 1) {
         const share = t1 > t0 ? (series.t_s[k] - t0) / (t1 - t0) : 1;
-        line.push({ x: scale.x(values[k]), y: y0 + share * (y1 - y0) });
+        const point = { x: scale.x(values[k]), y: y0 + share * (y1 - y0) };
+        if (drawn && k < last && Math.abs(point.x - drawn.x) + Math.abs(point.y - drawn.y) < APART_PX) continue;
+        line.push(point);
+        drawn = point;
       }
     };
     span(index, rampEnd, row.ramp[0].y, row.bead.y);
@@ -64,4 +71,6 @@ export function programmedLine(rows: readonly CurveRow[], scale: TemperatureScal
   });
 }
 
-export const pathOf = (points: readonly Point[]): string => points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('');
+const tenth = (pixels: number): number => Math.round(pixels * 10) / 10;
+
+export const pathOf = (points: readonly Point[]): string => points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${tenth(x)} ${tenth(y)}`).join('');

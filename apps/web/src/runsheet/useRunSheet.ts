@@ -79,8 +79,20 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
   );
   useEffect(() => () => engine.stop(), [engine]);
 
+  // Asked before React draws, so that the engine works while it does; never twice for the same rows.
+  const asked = useRef<{ engine: typeof engine; segments: PurposefulSegment[] } | null>(null);
+  const ask = (segments: PurposefulSegment[]): void => {
+    if (asked.current?.engine === engine && asked.current.segments === segments) return;
+    asked.current = { engine, segments };
+    engine.ask(segments);
+  };
+  const show = (segments: PurposefulSegment[]): void => {
+    ask(segments);
+    setDraft(segments);
+  };
+
   const shown = draft ?? schedule.segments;
-  useEffect(() => engine.ask(shown), [engine, shown]);
+  useEffect(() => ask(shown));
 
   // What a save is based on: the version this tab showed when the change began, then its own saves.
   const base = useRef({ version: piece.version, parentId: schedule.id });
@@ -149,7 +161,7 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
   }, []);
 
   const keep = (segments: PurposefulSegment[]): void => {
-    setDraft(segments);
+    show(segments);
     pending.current = { id: uuid(), segments };
     if (timer.current) clearTimeout(timer.current);
     timer.current = setTimeout(flush, REST_BEFORE_SAVING_MS);
@@ -204,7 +216,7 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     saving,
     problem,
     elsewhere,
-    preview: setDraft,
+    preview: show,
     cancel: () => setDraft(pending.current?.segments ?? null),
     keep,
     backToComputed() {

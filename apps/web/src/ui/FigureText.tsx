@@ -1,5 +1,6 @@
 /** A figure with its unit, in the condensed face with lining tabular digits. The unit is always there. */
 import type { Figure } from '@torvin/core';
+import { memo } from 'react';
 import { Text } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { figureSize, fonts } from '@/theme/theme';
@@ -11,27 +12,31 @@ export interface FigureTextProps {
   tone?: 'ink' | 'muted' | 'warn' | 'touch';
 }
 
-export function FigureText({ value, size = 'small', bold = true, tone = 'ink' }: FigureTextProps) {
-  const { colours } = useTheme();
-  const points = figureSize[size];
-  const degrees = value.unit.startsWith('°') && !value.unit.includes('/') && size === 'large';
-  return (
-    <Text
-      style={{
-        fontFamily: bold ? fonts.figuresBold : fonts.figures,
-        fontSize: points,
-        lineHeight: Math.round(points * 1.15),
-        color: colours[tone],
-        fontVariant: ['lining-nums', 'tabular-nums'],
-      }}
-    >
-      {value.figure}
-      {value.unit !== '' && (
-        <Text style={{ fontFamily: fonts.figures, fontSize: Math.max(14, Math.round(points * (degrees ? 0.5 : 0.62))) }}>
-          {degrees ? '' : '\u00a0'}
-          {value.unit}
-        </Text>
-      )}
-    </Text>
-  );
-}
+/** Rests while its figure stays the same. */
+export const FigureText = memo(
+  function FigureText({ value, size = 'small', bold = true, tone = 'ink' }: FigureTextProps) {
+    const { colours } = useTheme();
+    const points = figureSize[size];
+    const degrees = value.unit.startsWith('°') && !value.unit.includes('/') && size === 'large';
+    return (
+      <Text
+        style={{
+          fontFamily: bold ? fonts.figuresBold : fonts.figures,
+          fontSize: points,
+          lineHeight: Math.round(points * 1.15),
+          color: colours[tone],
+          fontVariant: ['lining-nums', 'tabular-nums'],
+        }}
+      >
+        {value.figure}
+        {value.unit !== '' && (
+          <Text style={{ fontFamily: fonts.figures, fontSize: Math.max(14, Math.round(points * (degrees ? 0.5 : 0.62))) }}>
+            {degrees ? '' : '\u00a0'}
+            {value.unit}
+          </Text>
+        )}
+      </Text>
+    );
+  },
+  (a, b) => a.value.figure === b.value.figure && a.value.unit === b.value.unit && a.size === b.size && a.bold === b.bold && a.tone === b.tone,
+);

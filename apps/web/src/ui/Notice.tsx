@@ -1,5 +1,5 @@
 /** Something to know before going on. Warnings differ by shape and word as well as colour. */
-import type { ReactNode } from 'react';
+import { type ReactNode, memo } from 'react';
 import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
@@ -15,7 +15,7 @@ export interface NoticeProps {
 
 const LEADS = { warn: '', care: 'Take care. ', plain: '' } as const;
 
-export function Notice({ tone, children, actions, testID }: NoticeProps) {
+export const Notice = memo(function Notice({ tone, children, actions, testID }: NoticeProps) {
   const { colours } = useTheme();
   const colour = tone === 'warn' ? colours.warn : colours.muted;
   return (
@@ -43,7 +43,7 @@ export function Notice({ tone, children, actions, testID }: NoticeProps) {
       {actions && <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>{actions}</View>}
     </View>
   );
-}
+});
 
 /** A kite with a bar: a shape that nothing else here has. */
 export function WarningSign({ colour, size = 18 }: { colour: string; size?: number }) {

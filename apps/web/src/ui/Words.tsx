@@ -1,5 +1,5 @@
 /** Running text in the five sizes of the type scale. */
-import type { ReactNode } from 'react';
+import { type ReactNode, memo } from 'react';
 import { Text, type TextProps } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { fonts, wordSize } from '@/theme/theme';
@@ -12,7 +12,8 @@ export interface WordsProps extends Pick<TextProps, 'numberOfLines' | 'style' | 
   children: ReactNode;
 }
 
-export function Words({ size = 'text', bold = false, tone = 'ink', style, children, ...rest }: WordsProps) {
+/** Rests while its words stay the same. */
+export const Words = memo(function Words({ size = 'text', bold = false, tone = 'ink', style, children, ...rest }: WordsProps) {
   const { colours } = useTheme();
   return (
     <Text
@@ -25,4 +26,4 @@ export function Words({ size = 'text', bold = false, tone = 'ink', style, childr
       {children}
     </Text>
   );
-}
+});

@@ -1,10 +1,9 @@
 import { Slot, useGlobalSearchParams, usePathname } from 'expo-router';
 import { View } from 'react-native';
-import { usePiece } from '@/data/pieces';
-import { PiecePane } from '@/piece/PiecePane';
 import { PiecesPane } from '@/piece/PiecesPane';
 import { useTheme } from '@/theme/ThemeContext';
 import { isWide, useLayout } from '@/ui/useWidth';
+import { BesideRun } from '@/workbench';
 
 const LIST_WIDTH = 340;
 const PIECE_WIDTH = 420;
@@ -27,9 +26,4 @@ export default function PiecesLayout() {
       </View>
     </View>
   );
-}
-
-function BesideRun({ id, step }: { id: string; step?: string }) {
-  const piece = usePiece(id);
-  return <PiecePane key={id} id={id} stepId={step ?? piece.data?.doc.steps[0]?.id} beside />;
 }

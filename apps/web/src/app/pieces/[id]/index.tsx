@@ -1,7 +1,1 @@
-import { useLocalSearchParams } from 'expo-router';
-import { PiecePane } from '@/piece/PiecePane';
-
-export default function PiecePage() {
-  const { id } = useLocalSearchParams<{ id: string }>();
-  return <PiecePane key={id} id={id} />;
-}
+export { PiecePage as default } from '@/workbench';

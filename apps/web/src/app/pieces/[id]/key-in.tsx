@@ -1,7 +1,1 @@
-import { KeyInScreen } from '@/keyin/KeyInScreen';
-import { useStepPage } from '@/piece/useStepPage';
-
-export default function KeyInPage() {
-  const page = useStepPage('Key in');
-  return page.ready ? <KeyInScreen piece={page.piece} step={page.step} schedule={page.schedule} /> : page.shown;
-}
+export { KeyInPage as default } from '@/workbench';

@@ -1,9 +1,1 @@
-import { useLocalSearchParams } from 'expo-router';
-import { PrintScreen } from '@/files/PrintScreen';
-import { useStepPage } from '@/piece/useStepPage';
-
-export default function PrintPage() {
-  const { started } = useLocalSearchParams<{ started?: string }>();
-  const page = useStepPage('Print');
-  return page.ready ? <PrintScreen piece={page.piece} schedule={page.schedule} start={new Date(Number(started) || Date.now())} /> : page.shown;
-}
+export { PrintPage as default } from '@/workbench';

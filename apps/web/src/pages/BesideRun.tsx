@@ -1,0 +1,8 @@
+import { usePiece } from '@/data/pieces';
+import { PiecePane } from '@/piece/PiecePane';
+
+/** The lay-up that stands beside its run sheet on the widest windows. */
+export function BesideRun({ id, step }: { id: string; step?: string }) {
+  const piece = usePiece(id);
+  return <PiecePane key={id} id={id} stepId={step ?? piece.data?.doc.steps[0]?.id} beside />;
+}

@@ -1,0 +1,7 @@
+import { KeyInScreen } from '@/keyin/KeyInScreen';
+import { useStepPage } from '@/piece/useStepPage';
+
+export function KeyInPage() {
+  const page = useStepPage('Key in');
+  return page.ready ? <KeyInScreen piece={page.piece} step={page.step} schedule={page.schedule} /> : page.shown;
+}

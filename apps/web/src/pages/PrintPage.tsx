@@ -1,0 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
+import { PrintScreen } from '@/files/PrintScreen';
+import { useStepPage } from '@/piece/useStepPage';
+
+export function PrintPage() {
+  const { started } = useLocalSearchParams<{ started?: string }>();
+  const page = useStepPage('Print');
+  return page.ready ? <PrintScreen piece={page.piece} schedule={page.schedule} start={new Date(Number(started) || Date.now())} /> : page.shown;
+}

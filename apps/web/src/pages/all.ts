@@ -1,0 +1,12 @@
+/** The pages of one piece and one firing: what works on glass, and the first view does not need. Loaded as one file. */
+export { BesideRun } from './BesideRun';
+export { ComparePage } from './ComparePage';
+export { EditPiecePage } from './EditPiecePage';
+export { FiringPage } from './FiringPage';
+export { KeyInPage } from './KeyInPage';
+export { NewPiecePage } from './NewPiecePage';
+export { PiecePage } from './PiecePage';
+export { PrintPage } from './PrintPage';
+export { RecordPage } from './RecordPage';
+export { RunPage } from './RunPage';
+export { TellPage } from './TellPage';
