@@ -280,6 +280,8 @@ export type Bench = z.infer<typeof BenchSchema>;
 
 export const StudioSchema = z.strictObject({
   temperatureUnit: oneOf('Temperature unit', ['C', 'F']),
+  lengthUnit: oneOf('Length unit', ['mm', 'in']),
+  massUnit: oneOf('Mass unit', ['g', 'oz']),
   theme: oneOf('Theme', ['light', 'dark', 'system']),
 });
 export type Studio = z.infer<typeof StudioSchema>;

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import Driver from 'better-sqlite3';
 import { FiringCaseSchema, PieceDocSchema } from '@torvin/schema';
 import { findPiece } from '../store/pieces';
+import { readStudio } from '../store/studio';
 import { evaluate } from '@torvin/core';
 import { eq, sql } from 'drizzle-orm';
 import { MIGRATIONS, NOW, startTestServer, temporaryFolder } from '../test/testServer';
@@ -25,7 +26,7 @@ describe('the database file', () => {
     for (let round = 0; round < 2; round += 1) {
       const opened = openDatabase(dir, MIGRATIONS);
       seedDemo(opened.db, NOW + round);
-      expect(opened.schema).toBe(3);
+      expect(opened.schema).toBe(4);
       expect(opened.db.select().from(pieces).all()).toHaveLength(DEMO_PIECES.length);
       opened.close();
     }
@@ -39,7 +40,7 @@ describe('the database file', () => {
     old.exec('create table of_old (id integer)');
     old.close();
     openDatabase(dir, MIGRATIONS).close();
-    const copy = new Driver(join(dir, 'before-schema-3.db'));
+    const copy = new Driver(join(dir, 'before-schema-4.db'));
     expect(copy.prepare("select name from sqlite_master where name in ('of_old', 'pieces')").all()).toMatchObject([{ name: 'of_old' }]);
     copy.close();
   });
@@ -50,7 +51,7 @@ describe('the database file', () => {
     const file = new Driver(join(dir, DATABASE_FILE));
     file.exec("insert into __drizzle_migrations (hash, created_at) values ('later', 9999999999999)");
     file.close();
-    expect(() => openDatabase(dir, MIGRATIONS)).toThrow(/schema 4, newer than this program's 3/);
+    expect(() => openDatabase(dir, MIGRATIONS)).toThrow(/schema 5, newer than this program's 4/);
   });
 
   test('enforces foreign keys, also after a transaction, and keeps its busy timeout', () => {
@@ -153,8 +154,8 @@ describe('a database of schema 1', () => {
   test('opens, with every snapshot in the words of the present and the same schedule from it', () => {
     const dir = ofSchema1();
     const { db, close, schema } = openDatabase(dir, MIGRATIONS);
-    expect(schema).toBe(3);
-    expect(existsSync(join(dir, 'before-schema-3.db'))).toBe(true);
+    expect(schema).toBe(4);
+    expect(existsSync(join(dir, 'before-schema-4.db'))).toBe(true);
     const kept = db.select().from(schedules).all();
     expect(kept.length).toBeGreaterThanOrEqual(2);
     for (const { snapshot, segments, result } of kept) {
@@ -178,6 +179,19 @@ describe('a database of schema 1', () => {
         .all()
         .every(({ strain_C, fluidPoint }) => strain_C === null && fluidPoint === null),
     ).toBe(true);
+    close();
+  });
+});
+
+describe('the settings of an earlier schema', () => {
+  test.each([1, 2, 3])('%i are kept, and figures stay in mm and g', (count) => {
+    const dir = folder();
+    openDatabase(dir, migrationsUpTo(count)).close();
+    const driver = new Driver(join(dir, DATABASE_FILE));
+    driver.exec("insert into studio (id, temperature_unit, theme) values (1, 'F', 'dark')");
+    driver.close();
+    const { db, close } = openDatabase(dir, MIGRATIONS);
+    expect(readStudio(db)).toEqual({ temperatureUnit: 'F', lengthUnit: 'mm', massUnit: 'g', theme: 'dark' });
     close();
   });
 });

@@ -32,7 +32,7 @@ export function seedDemo(db: Database, now: number): boolean {
     tx.insert(stripTests)
       .values({ id: uuid(), ...test, testedAt: now - 600 * HOUR_MS })
       .run();
-    saveStudio(tx, { temperatureUnit: 'C', theme: 'system' });
+    saveStudio(tx, { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system' });
     DEMO_PIECES.forEach((piece, index) => addDemoPiece(tx, piece, now, now - (DEMO_PIECES.length - index) * HOUR_MS));
   });
   return true;

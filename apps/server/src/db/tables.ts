@@ -10,6 +10,12 @@ export const studio = sqliteTable(
   {
     id: integer('id').primaryKey(),
     temperatureUnit: text('temperature_unit', { enum: ['C', 'F'] }).notNull(),
+    lengthUnit: text('length_unit', { enum: ['mm', 'in'] })
+      .notNull()
+      .default('mm'),
+    massUnit: text('mass_unit', { enum: ['g', 'oz'] })
+      .notNull()
+      .default('g'),
     theme: text('theme', { enum: ['light', 'dark', 'system'] }).notNull(),
   },
   (table) => [check('studio_is_one_row', sql`${table.id} = 1`)],

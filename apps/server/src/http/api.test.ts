@@ -90,7 +90,7 @@ describe('the demo studio', () => {
 
   test('answers its health', async () => {
     const { body } = await server.ask('GET', '/api/health');
-    expect(body).toEqual({ ok: true, version: 'test', dataDir: server.dataDir, schema: 3 });
+    expect(body).toEqual({ ok: true, version: 'test', dataDir: server.dataDir, schema: 4 });
   });
 });
 
@@ -242,9 +242,10 @@ describe('firings', () => {
 
 describe('settings', () => {
   test('are kept, and refused when they are none', async () => {
-    expect((await server.ask('PUT', '/api/studio', { temperatureUnit: 'F', theme: 'dark' })).body).toEqual({ temperatureUnit: 'F', theme: 'dark' });
+    const inches = { temperatureUnit: 'F', lengthUnit: 'in', massUnit: 'oz', theme: 'dark' };
+    expect((await server.ask('PUT', '/api/studio', inches)).body).toEqual(inches);
     expect((await server.ask('GET', '/api/studio')).body.theme).toBe('dark');
-    const { status, body } = await server.ask('PUT', '/api/studio', { temperatureUnit: 'K', theme: 'dark' });
+    const { status, body } = await server.ask('PUT', '/api/studio', { ...inches, temperatureUnit: 'K' });
     expect(status).toBe(422);
     expect(body.message).toMatch(/C, F; got "K"/);
   });

@@ -6,6 +6,7 @@ import {
   type PurposefulSegment,
   askFlow,
   brokenOf,
+  METRIC,
   brokenSentence,
   edgeOn,
   lookedThrough,
@@ -159,10 +160,15 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
     return {
       segments: segments.map((segment, index) => {
         const reading = tightest(evaluation.readings, index);
-        return { ...segment, why: whyOf({ ...firing, school }, segment), limitedBy: reading?.limit ?? null, margin: reading ? marginOf(reading) : null };
+        return {
+          ...segment,
+          why: whyOf({ ...firing, school }, segment, METRIC.length),
+          limitedBy: reading?.limit ?? null,
+          margin: reading ? marginOf(reading) : null,
+        };
       }),
       total_s: evaluation.simulation.total_s,
-      verdict: verdictOf(firing, evaluation, 'C'),
+      verdict: verdictOf(firing, evaluation, METRIC),
       readings: evaluation.readings,
       evaluations,
       converged,
@@ -177,7 +183,7 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
       ok: broken.length === 0 && evaluation.simulation.stalled === null,
       broken,
       readings: evaluation.readings,
-      verdict: verdictOf(firing, evaluation, 'C'),
+      verdict: verdictOf(firing, evaluation, METRIC),
       total_s: evaluation.simulation.total_s,
     };
   });

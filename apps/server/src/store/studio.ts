@@ -3,11 +3,13 @@ import type { Studio } from '@torvin/schema';
 import type { Database } from '../db/open';
 import { studio } from '../db/tables';
 
-const FIRST: Studio = { temperatureUnit: 'C', theme: 'system' };
+const FIRST: Studio = { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system' };
 
 export function readStudio(db: Database): Studio {
   const row = db.select().from(studio).get();
-  return row ? { temperatureUnit: row.temperatureUnit, theme: row.theme } : FIRST;
+  if (!row) return FIRST;
+  const { id: _one, ...settings } = row;
+  return settings;
 }
 
 export function saveStudio(db: Database, settings: Studio): Studio {

@@ -1,12 +1,20 @@
 /** The studio's settings, changed at once on the screen and kept on the server. */
+import type { Units } from '@torvin/core';
 import { type Studio, api } from '@torvin/schema';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { call } from './client';
 
 const KEY = ['studio'];
-const UNTIL_LOADED: Studio = { temperatureUnit: 'C', theme: 'system' };
+const UNTIL_LOADED: Studio = { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system' };
 
 export const useStudio = (): Studio => useQuery({ queryKey: KEY, queryFn: ({ signal }) => call(api.studio, { signal }) }).data ?? UNTIL_LOADED;
+
+/** What this studio reads and writes. Keeps its identity while nothing changes. */
+export function useUnits(): Units {
+  const { temperatureUnit: temperature, lengthUnit: length, massUnit: mass } = useStudio();
+  return useMemo(() => ({ temperature, length, mass }), [temperature, length, mass]);
+}
 
 export function useSaveStudio(): (change: Partial<Studio>) => void {
   const client = useQueryClient();

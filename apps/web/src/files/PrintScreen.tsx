@@ -2,7 +2,7 @@
 import type { Piece, Schedule } from '@torvin/schema';
 import { createElement, useEffect } from 'react';
 import { View } from 'react-native';
-import { useStudio } from '@/data/studio';
+import { useUnits } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
 import { stepName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
@@ -21,7 +21,7 @@ const ON_PAPER = `@page { margin: 0 }
 }`;
 
 export function PrintScreen({ piece, schedule, start }: { piece: Piece; schedule: Schedule; start: Date }) {
-  const { temperatureUnit: unit } = useStudio();
+  const units = useUnits();
   const { firing } = schedule.snapshot;
   const { value } = useComputed('evaluate', { firing, segments: schedule.segments, series: true });
   useEffect(() => {
@@ -30,7 +30,7 @@ export function PrintScreen({ piece, schedule, start }: { piece: Piece; schedule
     document.head.append(style);
     return () => style.remove();
   }, []);
-  const page = runSheetSvg({ piece, schedule, series: value?.simulation.series, unit, start });
+  const page = runSheetSvg({ piece, schedule, series: value?.simulation.series, units, start });
   return (
     <Screen title="Print" subtitle="one page, A4 or Letter" back={{ title: stepName(schedule.snapshot.firing), href: runHref(piece.id, schedule.stepId) }}>
       <View style={{ gap: space.large }}>

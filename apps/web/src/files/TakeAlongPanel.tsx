@@ -3,6 +3,7 @@ import type { Series, TemperatureUnit } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
 import { stepName } from '@/piece/describe';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -23,6 +24,7 @@ export interface TakeAlongPanelProps {
 
 export function TakeAlongPanel({ piece, schedule, series, unit, start, saving }: TakeAlongPanelProps) {
   const router = useRouter();
+  const units = useUnits();
   const name = (ending: string): string => fileName(`${piece.name} ${stepName(schedule.snapshot.firing)}`, ending);
   return (
     <View style={{ gap: space.small }}>
@@ -40,7 +42,7 @@ export function TakeAlongPanel({ piece, schedule, series, unit, start, saving }:
           label="SVG: the page as a drawing"
           disabled={saving}
           testID="take-svg"
-          onPress={() => download(name('svg'), 'image/svg+xml', runSheetSvg({ piece, schedule, series, unit, start }))}
+          onPress={() => download(name('svg'), 'image/svg+xml', runSheetSvg({ piece, schedule, series, units, start }))}
         />
         <Action
           kind="second"

@@ -1,4 +1,4 @@
-import { DEFAULT_LIMITS, DEFAULT_SCHOOL, ENGINE_VERSION, SETUPS, TYPICAL_FAMILIES, compose, evenSheets } from '@torvin/core';
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, ENGINE_VERSION, METRIC, SETUPS, TYPICAL_FAMILIES, compose, evenSheets } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
 import Papa from 'papaparse';
 import { fileName } from './download';
@@ -60,7 +60,7 @@ describe('a schedule as files', () => {
 describe('the run sheet on one page', () => {
   const start = new Date(2026, 10, 23, 18, 30);
   const drawn = (of: Schedule = schedule): Document =>
-    new DOMParser().parseFromString(runSheetSvg({ piece, schedule: of, series: undefined, unit: 'C', start }), 'image/svg+xml');
+    new DOMParser().parseFromString(runSheetSvg({ piece, schedule: of, series: undefined, units: METRIC, start }), 'image/svg+xml');
   const texts = (page: Document): Element[] => [...page.querySelectorAll('text')];
 
   test('is sound SVG, whatever stands in a name', () => {

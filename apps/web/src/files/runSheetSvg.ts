@@ -7,6 +7,7 @@ import {
   ROLE_NAMES,
   type Series,
   type TemperatureUnit,
+  type Units,
   formatDuration,
   formatRate,
   formatTemperature,
@@ -26,7 +27,7 @@ export interface RunSheetPage {
   schedule: Schedule;
   /** From the engine, with the temperatures over time. */
   series: Series | undefined;
-  unit: TemperatureUnit;
+  units: Units;
   start: Date;
 }
 
@@ -50,7 +51,8 @@ const words = (x: number, y: number, content: string, { size = 11, bold = false,
 const rule = (y: number, weight = 0.5): string =>
   `<line x1="${MARGIN}" x2="${PAGE.width - MARGIN}" y1="${y}" y2="${y}" stroke="black" stroke-width="${weight}"/>`;
 
-export function runSheetSvg({ piece, schedule, series, unit, start }: RunSheetPage): string {
+export function runSheetSvg({ piece, schedule, series, units, start }: RunSheetPage): string {
+  const unit = units.temperature;
   const { segments, result, snapshot } = schedule;
   const { firing } = snapshot;
   const ends = result.simulation.segments.map(({ end_s }) => end_s);
@@ -61,7 +63,7 @@ export function runSheetSvg({ piece, schedule, series, unit, start }: RunSheetPa
   const rows = segments.flatMap((segment, i) => {
     const y = tableTop + i * rowHeight;
     const reading = readingFor(result.readings, i);
-    const says = reading ? `${reading.ok ? '' : 'BROKEN: '}${readingPhrase(reading, unit)}` : whyOf(firing, segment);
+    const says = reading ? `${reading.ok ? '' : 'BROKEN: '}${readingPhrase(reading, unit)}` : whyOf(firing, segment, units.length);
     return [
       rule(y),
       words(columns.number, y + 16, String(i + 1), { bold: true, size: 13 }),

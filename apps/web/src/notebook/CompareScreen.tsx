@@ -2,7 +2,7 @@
 import type { FiringDetail } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
-import { useStudio } from '@/data/studio';
+import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
 import { Screen } from '@/ui/Screen';
 import { SideBySide } from '@/ui/SideBySide';
@@ -13,10 +13,10 @@ import { ResultSign, resultWords } from './results';
 const headOf = ({ firing }: FiringDetail): string => `${firing.pieceName}, ${format(firing.firedAt, 'd MMM')}`;
 
 export function CompareScreen({ one, other }: { one: FiringDetail; other: FiringDetail }) {
-  const { temperatureUnit } = useStudio();
+  const units = useUnits();
   // The older one first: what came later is read against it.
   const [before, after] = one.firing.firedAt <= other.firing.firedAt ? [one, other] : [other, one];
-  const { layup, setup, schedule, consequences } = firingDifferences(before, after, temperatureUnit);
+  const { layup, setup, schedule, consequences } = firingDifferences(before, after, units);
   return (
     <Screen title="Two firings" subtitle="the later read against the earlier" back={{ title: one.firing.pieceName, href: `/notebook/${one.firing.id}` }}>
       <View style={{ gap: space.large }} testID="compared">

@@ -1,5 +1,5 @@
 /** What differed between two firings: lay-up, set-up, kiln, schedule as it ran; and what that did. */
-import { type Consequence, type TemperatureUnit, caseDifferences, consequences, formatLength, segmentDifferences, text } from '@torvin/core';
+import { type Consequence, type LengthUnit, type Units, caseDifferences, consequences, formatLength, segmentDifferences, text } from '@torvin/core';
 import type { DrawnLayer, FiringDetail, Snapshot } from '@torvin/schema';
 import { footprintWords, setupWords } from '@/piece/describe';
 
@@ -10,21 +10,21 @@ export interface FiringDifferences {
   consequences: Consequence[];
 }
 
-const layerWords = ({ name, thickness_m, form, cover, count, coated }: DrawnLayer): string =>
+const layerWords = ({ name, thickness_m, form, cover, count, coated }: DrawnLayer, unit: LengthUnit): string =>
   [
-    `${count === undefined ? '' : `${count} × `}${name} ${text(formatLength(thickness_m, 'mm'))}`,
+    `${count === undefined ? '' : `${count} × `}${name} ${text(formatLength(thickness_m, unit))}`,
     ...(form && form !== 'sheet' ? [form] : []),
     ...(cover === undefined ? [] : [`over ${Math.round(cover * 100)} %`]),
     ...(coated ? [`coating ${coated}`] : []),
   ].join(', ');
 
-function layupDifferences(before: Snapshot, after: Snapshot): string[] {
+function layupDifferences(before: Snapshot, after: Snapshot, unit: LengthUnit): string[] {
   const said: string[] = [];
-  const outlines = [before, after].map(({ firing }) => footprintWords(firing.body.footprint));
+  const outlines = [before, after].map(({ firing }) => footprintWords(firing.body.footprint, unit));
   if (outlines[0] !== outlines[1]) said.push(`Outline: ${outlines[1]} for ${outlines[0]}.`);
   const count = Math.max(before.layers.length, after.layers.length);
   for (let i = 0; i < count; i += 1) {
-    const [one, other] = [before.layers[i], after.layers[i]].map((layer) => (layer ? layerWords(layer) : null));
+    const [one, other] = [before.layers[i], after.layers[i]].map((layer) => (layer ? layerWords(layer, unit) : null));
     if (one === other) continue;
     if (other === null) said.push(`Layer ${i + 1} from the shelf left out: ${one}.`);
     else if (one === null) said.push(`Layer ${i + 1} from the shelf more: ${other}.`);
@@ -49,16 +49,16 @@ function setupDifferences(before: FiringDetail, after: FiringDetail): string[] {
 export const asRun = ({ firing, schedule, asFiredResult }: FiringDetail) =>
   firing.asFired && asFiredResult ? { segments: firing.asFired, evaluation: asFiredResult } : { segments: schedule.segments, evaluation: schedule.result };
 
-export function firingDifferences(before: FiringDetail, after: FiringDetail, unit: TemperatureUnit): FiringDifferences {
+export function firingDifferences(before: FiringDetail, after: FiringDetail, units: Units): FiringDifferences {
   const [one, other] = [asRun(before), asRun(after)];
   return {
-    layup: layupDifferences(before.schedule.snapshot, after.schedule.snapshot),
+    layup: layupDifferences(before.schedule.snapshot, after.schedule.snapshot, units.length),
     setup: setupDifferences(before, after),
-    schedule: segmentDifferences(one.segments, other.segments, unit),
+    schedule: segmentDifferences(one.segments, other.segments, units.temperature),
     consequences: consequences(
       { firing: before.schedule.snapshot.firing, evaluation: one.evaluation },
       { firing: after.schedule.snapshot.firing, evaluation: other.evaluation },
-      unit,
+      units.temperature,
     ),
   };
 }

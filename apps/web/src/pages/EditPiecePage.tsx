@@ -2,6 +2,7 @@ import { setOutline } from '@torvin/core';
 import type { Piece, Shelves } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { usePiece, useShelves } from '@/data/pieces';
+import { useUnits } from '@/data/studio';
 import { PieceForm } from '@/piece/PieceForm';
 import { StaleChoice } from '@/piece/StaleChoice';
 import { entryOf } from '@/piece/pieceEntry';
@@ -24,6 +25,7 @@ export function EditPiecePage() {
 function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; back: { title: string; href: string } }) {
   const router = useRouter();
   const layup = useLayup(piece);
+  const units = useUnits();
   const leave = (): void => router.replace(`/pieces/${piece.id}`);
   return (
     <Screen title={TITLE} back={back}>
@@ -43,7 +45,7 @@ function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; b
       )}
       <PieceForm
         shelves={shelves}
-        entry={entryOf(piece)}
+        entry={entryOf(piece, units.length)}
         asksGlass={false}
         problem={layup.problem}
         saving={layup.saving && !layup.problem && !layup.elsewhere}

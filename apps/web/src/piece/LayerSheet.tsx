@@ -6,16 +6,19 @@ import {
   type Outcome,
   changeLayer,
   footprintArea,
+  formatArea,
   formatLength,
   formatMass,
   inForm,
   moveLayer,
+  otherUnits,
   removeLayer,
   text,
   turnLayer,
 } from '@torvin/core';
 import { COVER_RANGE, GRAIN_RANGE_KG_M2, OVERHANG_RANGE_M, PIECES_AT_MOST, ROD_RANGE_M, SHEET_RANGE_M, type Shelves } from '@torvin/schema';
 import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -118,6 +121,7 @@ interface FiguresProps {
 const MILLIMETRE = 0.001;
 
 function LayerFigures({ layer, sizes_m, area_m2, change }: FiguresProps) {
+  const units = useUnits();
   switch (layer.form) {
     case 'sheet':
     case 'cap':
@@ -127,8 +131,9 @@ function LayerFigures({ layer, sizes_m, area_m2, change }: FiguresProps) {
           <Stepper
             key={`${layer.id} depth`}
             label="depth"
-            shown={formatLength(layer.thickness_m, 'mm')}
-            read={(typed) => lengthWithin(typed, 'The sheet', SHEET_RANGE_M.least, SHEET_RANGE_M.most)}
+            shown={formatLength(layer.thickness_m, units.length)}
+            other={formatLength(layer.thickness_m, otherUnits(units).length)}
+            read={(typed) => lengthWithin(typed, 'The sheet', SHEET_RANGE_M.least, SHEET_RANGE_M.most, units.length)}
             stepped={(direction) => nextOf(sizes_m, layer.thickness_m, direction)}
             onValue={(thickness_m) => change({ ...layer, thickness_m }, 'depth')}
             testID="layer-depth"
@@ -137,8 +142,9 @@ function LayerFigures({ layer, sizes_m, area_m2, change }: FiguresProps) {
             <Stepper
               key={`${layer.id} overhang`}
               label="over"
-              shown={formatLength(layer.overhang_m ?? 0, 'mm')}
-              read={(typed) => lengthWithin(typed, 'The overhang', OVERHANG_RANGE_M.least, OVERHANG_RANGE_M.most)}
+              shown={formatLength(layer.overhang_m ?? 0, units.length)}
+              other={formatLength(layer.overhang_m ?? 0, otherUnits(units).length)}
+              read={(typed) => lengthWithin(typed, 'The overhang', OVERHANG_RANGE_M.least, OVERHANG_RANGE_M.most, units.length)}
               stepped={(direction) => clamp(stepFrom(layer.overhang_m ?? 0, direction, MILLIMETRE), OVERHANG_RANGE_M)}
               onValue={(overhang_m) => change({ ...layer, overhang_m }, 'overhang')}
               testID="layer-overhang"
@@ -167,8 +173,9 @@ function LayerFigures({ layer, sizes_m, area_m2, change }: FiguresProps) {
           <Stepper
             key={`${layer.id} diameter`}
             label="across"
-            shown={formatLength(layer.diameter_m, 'mm')}
-            read={(typed) => lengthWithin(typed, 'The diameter', ROD_RANGE_M.least, ROD_RANGE_M.most)}
+            shown={formatLength(layer.diameter_m, units.length)}
+            other={formatLength(layer.diameter_m, otherUnits(units).length)}
+            read={(typed) => lengthWithin(typed, 'The diameter', ROD_RANGE_M.least, ROD_RANGE_M.most, units.length)}
             stepped={(direction) => clamp(stepFrom(layer.diameter_m, direction, MILLIMETRE / 2), ROD_RANGE_M)}
             onValue={(diameter_m) => change({ ...layer, diameter_m }, 'diameter')}
             testID="layer-diameter"
@@ -194,7 +201,7 @@ function LayerFigures({ layer, sizes_m, area_m2, change }: FiguresProps) {
           />
           <Cover cover={layer.cover ?? 1} onCover={(cover) => change({ ...layer, cover }, 'cover')} />
           <Words size="label" tone="muted">
-            {`${text(formatMass(layer.perArea_kg_m2 * over_m2, 'metric'))} in all, over ${(over_m2 * 1e4).toFixed(0)} cm²`}
+            {`${text(formatMass(layer.perArea_kg_m2 * over_m2, units.mass))} in all, over ${text(formatArea(over_m2, units.length))}`}
           </Words>
         </>
       );

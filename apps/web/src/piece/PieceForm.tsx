@@ -1,10 +1,11 @@
 /** Name, outline and first glass of a piece. What lies in it is laid on the drawing afterwards. */
 import { zodResolver } from '@hookform/resolvers/zod';
-import { type Problem, footprintArea } from '@torvin/core';
+import { type Problem, footprintArea, formatArea, text } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { useEffect } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -12,7 +13,7 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { GlassChoice } from './GlassChoice';
-import { type PieceEntry, type ReadPiece, fieldOfPath, outlineOf, pieceEntrySchema } from './pieceEntry';
+import { type PieceEntry, type ReadPiece, fieldOfPath, PIECE_ENTRY_SCHEMAS, outlineOf } from './pieceEntry';
 
 export interface PieceFormProps {
   shelves: Shelves;
@@ -27,19 +28,21 @@ export interface PieceFormProps {
 }
 
 export function PieceForm({ shelves, entry, asksGlass, problem, saving, saveTitle, onSave }: PieceFormProps) {
+  const units = useUnits();
   const { control, handleSubmit, setError, setValue, formState } = useForm({
-    resolver: zodResolver(pieceEntrySchema),
+    resolver: zodResolver(PIECE_ENTRY_SCHEMAS[units.length]),
     defaultValues: entry,
     mode: 'onTouched',
   });
   const now = useWatch({ control }) as PieceEntry;
   const { errors } = formState;
+  const hint = units.length === 'mm' ? 'as you write it: 300, 30 cm, 12 in' : 'as you write it: 12, 11 3/4, 30 cm';
 
   useEffect(() => {
     if (problem) setError(fieldOfPath(problem.path), { message: problem.message });
   }, [problem, setError]);
 
-  const outline = outlineOf(now);
+  const outline = outlineOf(now, units.length);
   const field = (name: 'name' | 'width' | 'length' | 'diameter', label: string, hint?: string) => (
     <Controller
       control={control}
@@ -66,16 +69,16 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, saveTitl
       />
       <View style={{ flexDirection: 'row', gap: space.large }}>
         {now.shape === 'disc' ? (
-          field('diameter', 'Diameter', 'as you write it: 12 in, 300, 30 cm')
+          field('diameter', 'Diameter', hint)
         ) : (
           <>
-            {field('width', 'Width', '12 in, 300, 30 cm')}
+            {field('width', 'Width', hint)}
             {field('length', 'Length')}
           </>
         )}
       </View>
       <Words size="label" tone="muted" testID="outline-area">
-        {outline ? `${(footprintArea(outline) * 1e4).toFixed(0)} cm²` : 'Its area follows from its sizes.'}
+        {outline ? text(formatArea(footprintArea(outline), units.length)) : 'Its area follows from its sizes.'}
       </Words>
       <Choice
         label="At the rim"

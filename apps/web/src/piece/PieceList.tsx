@@ -2,6 +2,7 @@
 import { type Piece, type Shelves, drawnLayers } from '@torvin/schema';
 import { Link } from 'expo-router';
 import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
@@ -18,6 +19,7 @@ const FACE = { width: 112, height: 64 };
 
 export function PieceList({ pieces, shelves, currentId }: PieceListProps) {
   const { colours } = useTheme();
+  const units = useUnits();
   return (
     <View role="list">
       {pieces.map((piece) => {
@@ -45,7 +47,7 @@ export function PieceList({ pieces, shelves, currentId }: PieceListProps) {
                 <View style={{ flex: 1 }}>
                   <Words bold>{piece.name}</Words>
                   <Words size="label" tone="muted">
-                    {footprintWords(piece.doc.footprint)} · {countWords(piece.doc.layers.length, 'layer', 'layers')}
+                    {footprintWords(piece.doc.footprint, units.length)} · {countWords(piece.doc.layers.length, 'layer', 'layers')}
                   </Words>
                   <Words size="label" tone="muted">
                     {piece.doc.steps.length > 0 ? piece.doc.steps.map(stepName).join(', then ') : 'no firing planned yet'}

@@ -1,10 +1,27 @@
 /** One piece: its lay-up on the drawing, its figures, whether it fits, and the firings it is to have. */
-import { type Ghost, PURPOSES, aimedWork, bodyAt, bodyFigures, formatLength, formatMass, ghostOf, layerName, moveLayer, removeLayer, text } from '@torvin/core';
+import {
+  type Figure,
+  type Ghost,
+  PURPOSES,
+  aimedWork,
+  bodyAt,
+  bodyFigures,
+  formatLength,
+  formatMass,
+  ghostOf,
+  layerName,
+  moveLayer,
+  otherUnits,
+  removeLayer,
+  text,
+  type Units,
+} from '@torvin/core';
 import { type Piece, type PieceDoc, type Shelves, type Step, drawnLayers, namedGlasses, snapshotOf } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useDeletePiece, usePiece, useRestorePiece, useSchedule, useShelves } from '@/data/pieces';
+import { useUnits } from '@/data/studio';
 import { SavePieceFile } from '@/files/PieceFileActions';
 import { SectionEditor } from '@/section/SectionEditor';
 import { space } from '@/theme/theme';
@@ -47,6 +64,7 @@ export function PiecePane({ id, stepId, beside = false }: PiecePaneProps) {
 
 function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: Shelves; stepId?: string; beside: boolean }) {
   const router = useRouter();
+  const units = useUnits();
   const layup = useLayup(piece);
   const { doc } = layup;
   const [selected, setSelected] = useState<number | null>(null);
@@ -65,7 +83,7 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
   return (
     <Screen
       title={layup.name}
-      subtitle={`${footprintWords(doc.footprint)}${doc.dammed ? ', dammed' : ''} · ${countWords(doc.layers.length, 'layer', 'layers')}`}
+      subtitle={`${footprintWords(doc.footprint, units.length)}${doc.dammed ? ', dammed' : ''} · ${countWords(doc.layers.length, 'layer', 'layers')}`}
       back={BACK}
       plain={beside}
       padded={false}
@@ -77,7 +95,7 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
           {layup.elsewhere && (
             <StaleChoice
               current={layup.elsewhere}
-              mine={`${layup.name}, ${footprintWords(doc.footprint)}, ${countWords(doc.layers.length, 'layer', 'layers')}`}
+              mine={`${layup.name}, ${footprintWords(doc.footprint, units.length)}, ${countWords(doc.layers.length, 'layer', 'layers')}`}
               onTakeTheirs={layup.takeTheirs}
               onKeepMine={layup.keepMine}
             />
@@ -188,30 +206,28 @@ const RIM = {
 } as const;
 
 function BodyFigures({ doc, shelves }: { doc: PieceDoc; shelves: Shelves }) {
+  const units = useUnits();
   const body = bodyAt(doc, 0, namedGlasses(shelves));
   if (!body.ok) return <Notice tone="warn">{body.problem.message}</Notice>;
   const { depth, mass_kg, afterFiring } = bodyFigures(body.value);
   const even = depth.max_m - depth.min_m < 1e-4;
-  const deep = formatLength(depth.max_m, 'mm');
-  const moves = formatLength(afterFiring.rimMoves_m, 'mm');
+  const deep = ({ length }: Units): Figure => {
+    const most = formatLength(depth.max_m, length);
+    return even ? most : { figure: `${formatLength(depth.min_m, length).figure} to ${most.figure}`, unit: length };
+  };
+  const moves = ({ length }: Units): Figure => {
+    const by = formatLength(afterFiring.rimMoves_m, length);
+    return { ...by, figure: afterFiring.rimMoves_m > 0 ? `+${by.figure}` : by.figure };
+  };
+  const other = otherUnits(units);
   return (
     <View style={{ gap: space.small }}>
       <View style={{ flexDirection: 'row', gap: space.large }}>
-        <FigureBlock
-          label="depth"
-          value={even ? deep : { figure: `${formatLength(depth.min_m, 'mm').figure} to ${deep.figure}`, unit: 'mm' }}
-          note={text(formatLength(depth.max_m, 'in'))}
-          testID="figure-depth"
-        />
-        <FigureBlock label="mass" value={formatMass(mass_kg, 'metric')} note={text(formatMass(mass_kg, 'imperial'))} testID="figure-mass" />
-        <FigureBlock
-          label="rim moves"
-          value={{ ...moves, figure: afterFiring.rimMoves_m > 0 ? `+${moves.figure}` : moves.figure }}
-          note="if left to flow"
-          testID="figure-rim"
-        />
+        <FigureBlock label="depth" value={deep(units)} other={deep(other)} testID="figure-depth" />
+        <FigureBlock label="mass" value={formatMass(mass_kg, units.mass)} other={formatMass(mass_kg, other.mass)} testID="figure-mass" />
+        <FigureBlock label="rim moves" value={moves(units)} other={moves(other)} note="if left to flow" testID="figure-rim" />
       </View>
-      <Words size="label">{RIM[afterFiring.tendency](text(formatLength(afterFiring.naturalDepth_m, 'mm')))}</Words>
+      <Words size="label">{RIM[afterFiring.tendency](text(formatLength(afterFiring.naturalDepth_m, units.length)))}</Words>
     </View>
   );
 }

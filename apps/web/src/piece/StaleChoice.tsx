@@ -1,8 +1,9 @@
 /** Someone, or another tab, saved first: both states are shown and the person chooses. */
 import type { Piece } from '@torvin/schema';
+import { useUnits } from '@/data/studio';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
-import { footprintWords } from './describe';
+import { countWords, footprintWords } from './describe';
 
 export interface StaleChoiceProps {
   /** As it stands on the server. */
@@ -14,6 +15,7 @@ export interface StaleChoiceProps {
 }
 
 export function StaleChoice({ current, mine, onTakeTheirs, onKeepMine }: StaleChoiceProps) {
+  const units = useUnits();
   return (
     <Notice
       tone="warn"
@@ -25,7 +27,7 @@ export function StaleChoice({ current, mine, onTakeTheirs, onKeepMine }: StaleCh
         </>
       }
     >
-      {`This piece was changed elsewhere meanwhile. Saved now: ${current.name}, ${footprintWords(current.doc.footprint)}, ${current.doc.layers.length} sheets. Yours, not yet saved: ${mine}.`}
+      {`This piece was changed elsewhere meanwhile. Saved now: ${current.name}, ${footprintWords(current.doc.footprint, units.length)}, ${countWords(current.doc.layers.length, 'layer', 'layers')}. Yours, not yet saved: ${mine}.`}
     </Notice>
   );
 }

@@ -3,7 +3,7 @@ import { LOOKS, type Look, PURPOSES, SETUP_KINDS, SETUP_NAMES, formatTemperature
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useStudio } from '@/data/studio';
+import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -24,17 +24,17 @@ export interface StepPlannerProps {
 }
 
 export function StepPlanner({ doc, step, shelves, working, onCompute, onCancel }: StepPlannerProps) {
-  const { temperatureUnit } = useStudio();
+  const units = useUnits();
   // What has not been touched follows the lay-up.
   const [touched, setTouched] = useState<Partial<StepEntry>>({});
-  const entry = entryOfStep(doc, step, shelves, touched);
+  const entry = entryOfStep(doc, step, shelves, units.length, touched);
   const [faults, setFaults] = useState<{ field: StepField; message: string }[]>([]);
   const set = (part: Partial<StepEntry>): void => setTouched({ ...touched, ...part });
   const shaping = shapingOf(entry.look);
   const offered = <T extends { id: string }>(records: readonly T[], chosen: string): T[] =>
     records.filter(({ id }) => id === chosen || !shelves.putAway.includes(id));
   const compute = (): void => {
-    const outcome = stepOf(entry, step);
+    const outcome = stepOf(entry, step, units.length);
     setFaults(outcome.faults);
     if (outcome.step) onCompute(outcome.step);
   };
@@ -90,7 +90,7 @@ export function StepPlanner({ doc, step, shelves, working, onCompute, onCancel }
         options={offered(shelves.kilns, entry.kilnId).map(({ id, name, top_C }) => ({
           value: id,
           title: name,
-          note: `to ${text(formatTemperature(top_C, temperatureUnit))}`,
+          note: `to ${text(formatTemperature(top_C, units.temperature))}`,
         }))}
         onChange={(kilnId) => set({ kilnId })}
         testID="kiln"

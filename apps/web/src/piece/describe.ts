@@ -1,11 +1,11 @@
 /** Words for a piece's outline and its firings, shared by list, page and run sheet. */
-import { type Footprint, PURPOSES, SETUP_NAMES, footprintSpan, formatLength, text } from '@torvin/core';
+import { type Footprint, type LengthUnit, PURPOSES, SETUP_NAMES, footprintSpan, formatLength, text } from '@torvin/core';
 import type { Step } from '@torvin/schema';
 
-export function footprintWords(footprint: Footprint): string {
-  if (footprint.shape === 'disc') return `disc of ${text(formatLength(footprint.diameter_m, 'mm'))}`;
-  if (footprint.shape === 'polygon') return `outline of ${footprint.corners_m.length} corners, ${text(formatLength(footprintSpan(footprint), 'mm'))} across`;
-  const sides = `${formatLength(footprint.width_m, 'mm').figure} × ${text(formatLength(footprint.length_m, 'mm'))}`;
+export function footprintWords(footprint: Footprint, unit: LengthUnit): string {
+  if (footprint.shape === 'disc') return `disc of ${text(formatLength(footprint.diameter_m, unit))}`;
+  if (footprint.shape === 'polygon') return `outline of ${footprint.corners_m.length} corners, ${text(formatLength(footprintSpan(footprint), unit))} across`;
+  const sides = `${formatLength(footprint.width_m, unit).figure} × ${text(formatLength(footprint.length_m, unit))}`;
   return footprint.shape === 'oval' ? `oval of ${sides}` : sides;
 }
 

@@ -1,6 +1,6 @@
 import { TYPICAL_FAMILIES } from '@torvin/core';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
-import { type PieceEntry, entryOf, fieldOfPath, newEntry, outlineOf, pieceEntrySchema } from './pieceEntry';
+import { type PieceEntry, entryOf, fieldOfPath, newEntry, PIECE_ENTRY_SCHEMAS, outlineOf } from './pieceEntry';
 import { entryOfStep, stepOf } from './stepEntry';
 import { numberWithin } from './typed';
 
@@ -36,7 +36,7 @@ const shelves: Shelves = {
 const entry = (change: Partial<PieceEntry> = {}): PieceEntry => ({ ...newEntry(shelves), name: 'Tray', width: '12 in', length: '30 cm', ...change });
 
 const issues = (typed: PieceEntry): Record<string, string> => {
-  const outcome = pieceEntrySchema.safeParse(typed);
+  const outcome = PIECE_ENTRY_SCHEMAS.mm.safeParse(typed);
   return outcome.success ? {} : Object.fromEntries(outcome.error.issues.map(({ path, message }) => [path.join('.'), message]));
 };
 
@@ -54,7 +54,7 @@ const doc: PieceDoc = {
 
 describe('a piece as typed', () => {
   test('becomes an outline in metres and keeps what was typed', () => {
-    const read = pieceEntrySchema.parse(entry());
+    const read = PIECE_ENTRY_SCHEMAS.mm.parse(entry());
     expect(read.footprint).toEqual({ shape: 'rectangle', width_m: expect.closeTo(0.3048, 9), length_m: expect.closeTo(0.3, 9) });
     expect(read.typed).toEqual({ width: '12 in', length: '30 cm' });
     expect(read.glassId).toBe('clear');
@@ -74,39 +74,53 @@ describe('a piece as typed', () => {
   });
 
   test('comes back as typed when it is opened again', () => {
-    const { name, footprint, typed, dammed } = pieceEntrySchema.parse(entry({ dammed: true }));
-    expect(entryOf({ name, doc: { ...doc, footprint, typed, dammed } })).toMatchObject({ name: 'Tray', width: '12 in', length: '30 cm', dammed: true });
+    const { name, footprint, typed, dammed } = PIECE_ENTRY_SCHEMAS.mm.parse(entry({ dammed: true }));
+    expect(entryOf({ name, doc: { ...doc, footprint, typed, dammed } }, 'mm')).toMatchObject({ name: 'Tray', width: '12 in', length: '30 cm', dammed: true });
+  });
+
+  test("a bare number is in the studio's unit, and means the same after the unit has changed", () => {
+    const bare = entry({ width: '12', length: '30 cm' });
+    const { footprint, typed, name, dammed } = PIECE_ENTRY_SCHEMAS.in.parse(bare);
+    expect(footprint).toEqual({ shape: 'rectangle', width_m: 12 * 0.0254, length_m: 0.3 });
+    const opened = entryOf({ name, doc: { ...doc, footprint, typed, dammed } }, 'mm');
+    expect(opened).toMatchObject({ width: '12 in', length: '30 cm' });
+    expect(PIECE_ENTRY_SCHEMAS.mm.parse({ ...bare, ...opened }).footprint).toEqual(footprint);
+  });
+
+  test('what was typed bare before units could be chosen was in mm', () => {
+    expect(entryOf({ name: 'Old', doc: { ...doc, typed: { diameter: '300' } } }, 'in').diameter).toBe('300 mm');
+    expect(entryOf({ name: 'Drawn', doc }, 'in').diameter).toBe('11.81 in');
   });
 
   test('has an outline as soon as its sizes can be read', () => {
-    expect(outlineOf(entry({ width: '' }))).toBeNull();
-    expect(outlineOf(entry({ shape: 'disc', diameter: '20 cm' }))).toEqual({ shape: 'disc', diameter_m: 0.2 });
+    expect(outlineOf(entry({ width: '' }), 'mm')).toBeNull();
+    expect(outlineOf(entry({ shape: 'disc', diameter: '20 cm' }), 'mm')).toEqual({ shape: 'disc', diameter_m: 0.2 });
   });
 });
 
 describe('a firing as chosen', () => {
   test('is guessed from the piece: loose sheets are fused, standing pieces tacked, what was fired is slumped', () => {
-    expect(entryOfStep(doc, null, shelves)).toMatchObject({ look: 'fullFuse', setup: 'bareShelf', kilnId: 'new', controllerId: 'box' });
+    expect(entryOfStep(doc, null, shelves, 'mm')).toMatchObject({ look: 'fullFuse', setup: 'bareShelf', kilnId: 'new', controllerId: 'box' });
     const numerals = { id: 'n', form: 'pieces', glassId: 'clear', thickness_m: 0.003, cover: 0.2, count: 4 } as const;
-    expect(entryOfStep({ ...doc, layers: [...doc.layers, numerals] }, null, shelves).look).toBe('tack');
-    const { step } = stepOf(entryOfStep(doc, null, shelves), null);
-    expect(entryOfStep({ ...doc, steps: [step as Step] }, null, shelves)).toMatchObject({ look: 'slump', setup: 'inMould' });
+    expect(entryOfStep({ ...doc, layers: [...doc.layers, numerals] }, null, shelves, 'mm').look).toBe('tack');
+    const { step } = stepOf(entryOfStep(doc, null, shelves, 'mm'), null, 'mm');
+    expect(entryOfStep({ ...doc, steps: [step as Step] }, null, shelves, 'mm')).toMatchObject({ look: 'slump', setup: 'inMould' });
   });
 
   test('a slump says what is missing of its mould; filled in, it comes back as it was', () => {
-    const slump = { ...entryOfStep(doc, null, shelves), look: 'slump' as const, setup: 'inMould' as const, span: '28 cm', depth: '' };
-    expect(stepOf(slump, null).faults.map(({ field }) => field)).toEqual(['depth']);
-    const { step } = stepOf({ ...slump, depth: '4 cm' }, null);
+    const slump = { ...entryOfStep(doc, null, shelves, 'mm'), look: 'slump' as const, setup: 'inMould' as const, span: '28 cm', depth: '' };
+    expect(stepOf(slump, null, 'mm').faults.map(({ field }) => field)).toEqual(['depth']);
+    const { step } = stepOf({ ...slump, depth: '4 cm' }, null, 'mm');
     expect(step?.setup).toEqual({ kind: 'inMould', paper: false, shaping: { kind: 'hollow', span_m: 0.28, depth_m: 0.04 } });
-    expect(entryOfStep(doc, step, shelves)).toMatchObject({ span: '280 mm', depth: '40 mm' });
+    expect(entryOfStep(doc, step, shelves, 'mm')).toMatchObject({ span: '280 mm', depth: '40 mm' });
   });
 
   test('a drape may leave its former out, and keeps the schedules of the step that it changes', () => {
-    const drape = { ...entryOfStep(doc, null, shelves), look: 'drape' as const, overhang: '8 cm', drop: '50', former: '' };
-    const first = stepOf(drape, null).step as Step;
+    const drape = { ...entryOfStep(doc, null, shelves, 'mm'), look: 'drape' as const, overhang: '8 cm', drop: '50', former: '' };
+    const first = stepOf(drape, null, 'mm').step as Step;
     expect(first.setup.shaping).toEqual({ kind: 'former', overhang_m: 0.08, drop_m: 0.05 });
     const kept = { ...first, scheduleId: 's', computedId: 'c' };
-    expect(stepOf({ ...drape, former: '14 cm' }, kept).step).toMatchObject({
+    expect(stepOf({ ...drape, former: '14 cm' }, kept, 'mm').step).toMatchObject({
       id: first.id,
       scheduleId: 's',
       computedId: 'c',

@@ -1,5 +1,5 @@
 /** The piece's form as typed: strings, read by the same parser everywhere, turned into an outline when they hold. */
-import { type Footprint, formatLength, text } from '@torvin/core';
+import { type Footprint, type LengthUnit, formatLength, text } from '@torvin/core';
 import { type Piece, SIZE_RANGE_M, type Shelves } from '@torvin/schema';
 import { z } from 'zod';
 import { lengthWithin } from './typed';
@@ -17,8 +17,10 @@ export interface PieceEntry {
   glassId: string;
 }
 
-const mm = (metres: number): string => text(formatLength(metres, 'mm'));
-const sizeOf = (typed: string, name: string) => lengthWithin(typed, name, SIZE_RANGE_M.least, SIZE_RANGE_M.most);
+const sizeOf = (typed: string, name: string, unit: LengthUnit) => lengthWithin(typed, name, SIZE_RANGE_M.least, SIZE_RANGE_M.most, unit);
+
+/** A bare number is kept with the unit it was meant in, so that it means the same when the studio's unit has changed. */
+const withUnit = (typed: string, unit: LengthUnit): string => (/[a-z"']/i.test(typed) || typed.trim() === '' ? typed : `${typed.trim()} ${unit}`);
 
 const entryShape = z.object({
   name: z.string(),
@@ -30,30 +32,34 @@ const entryShape = z.object({
   glassId: z.string(),
 });
 
-/** Reads an entry into a document's parts; every issue stands at its field. */
-export const pieceEntrySchema = entryShape.transform((entry, context) => {
-  const fail = (path: string, message: string): typeof z.NEVER => {
-    context.addIssue({ code: 'custom', path: [path], message });
-    return z.NEVER;
-  };
-  const name = entry.name.trim();
-  if (name === '' || name.length > 80) fail('name', name === '' ? 'Give the piece a name.' : 'A name has at most 80 characters.');
-  const read = (field: 'width' | 'length' | 'diameter', label: string): number => {
-    const size = sizeOf(entry[field], label);
-    return size.ok ? size.value : fail(field, size.problem.message);
-  };
-  const footprint: Footprint =
-    entry.shape === 'disc'
-      ? { shape: 'disc', diameter_m: read('diameter', 'The diameter') }
-      : { shape: entry.shape, width_m: read('width', 'The width'), length_m: read('length', 'The length') };
-  const typed: Record<string, string> = entry.shape === 'disc' ? { diameter: entry.diameter } : { width: entry.width, length: entry.length };
-  return { name, footprint, typed, dammed: entry.dammed, glassId: entry.glassId };
-});
-export type ReadPiece = z.output<typeof pieceEntrySchema>;
+const entrySchemaIn = (unit: LengthUnit) =>
+  entryShape.transform((entry, context) => {
+    const fail = (path: string, message: string): typeof z.NEVER => {
+      context.addIssue({ code: 'custom', path: [path], message });
+      return z.NEVER;
+    };
+    const name = entry.name.trim();
+    if (name === '' || name.length > 80) fail('name', name === '' ? 'Give the piece a name.' : 'A name has at most 80 characters.');
+    const read = (field: 'width' | 'length' | 'diameter', label: string): number => {
+      const size = sizeOf(entry[field], label, unit);
+      return size.ok ? size.value : fail(field, size.problem.message);
+    };
+    const footprint: Footprint =
+      entry.shape === 'disc'
+        ? { shape: 'disc', diameter_m: read('diameter', 'The diameter') }
+        : { shape: entry.shape, width_m: read('width', 'The width'), length_m: read('length', 'The length') };
+    const typed: Record<string, string> =
+      entry.shape === 'disc' ? { diameter: withUnit(entry.diameter, unit) } : { width: withUnit(entry.width, unit), length: withUnit(entry.length, unit) };
+    return { name, footprint, typed, dammed: entry.dammed, glassId: entry.glassId };
+  });
+
+/** Reads an entry into a document's parts; every issue stands at its field. By what a bare number is in. */
+export const PIECE_ENTRY_SCHEMAS = { mm: entrySchemaIn('mm'), in: entrySchemaIn('in') };
+export type ReadPiece = z.output<typeof PIECE_ENTRY_SCHEMAS.mm>;
 
 /** The outline of an unfinished entry, where it can already be read. */
-export function outlineOf(entry: PieceEntry): Footprint | null {
-  const sizes = entry.shape === 'disc' ? [sizeOf(entry.diameter, '')] : [sizeOf(entry.width, ''), sizeOf(entry.length, '')];
+export function outlineOf(entry: PieceEntry, unit: LengthUnit): Footprint | null {
+  const sizes = entry.shape === 'disc' ? [sizeOf(entry.diameter, '', unit)] : [sizeOf(entry.width, '', unit), sizeOf(entry.length, '', unit)];
   const [first, second] = sizes.map((size) => (size.ok ? size.value : null));
   if (first === null) return null;
   if (entry.shape === 'disc') return { shape: 'disc', diameter_m: first };
@@ -65,15 +71,17 @@ export function newEntry({ glasses, putAway }: Shelves): PieceEntry {
   return { name: '', shape: 'rectangle', width: '', length: '', diameter: '', dammed: false, glassId: glass?.id ?? '' };
 }
 
-export function entryOf({ name, doc }: Pick<Piece, 'name' | 'doc'>): PieceEntry {
+export function entryOf({ name, doc }: Pick<Piece, 'name' | 'doc'>, unit: LengthUnit): PieceEntry {
   const { footprint, typed } = doc;
+  const field = (written: string | undefined, size_m: number | null): string =>
+    written === undefined ? (size_m === null ? '' : text(formatLength(size_m, unit))) : withUnit(written, 'mm');
   const sides = footprint.shape === 'rectangle' || footprint.shape === 'oval' ? footprint : null;
   return {
     name,
     shape: footprint.shape === 'polygon' ? 'rectangle' : footprint.shape,
-    width: typed.width ?? (sides ? mm(sides.width_m) : ''),
-    length: typed.length ?? (sides ? mm(sides.length_m) : ''),
-    diameter: typed.diameter ?? (footprint.shape === 'disc' ? mm(footprint.diameter_m) : ''),
+    width: field(typed.width, sides?.width_m ?? null),
+    length: field(typed.length, sides?.length_m ?? null),
+    diameter: field(typed.diameter, footprint.shape === 'disc' ? footprint.diameter_m : null),
     dammed: doc.dammed,
     glassId: doc.layers[0].glassId,
   };

@@ -1,5 +1,5 @@
 /** A firing as it is chosen and typed, turned into a step of the piece when it holds. */
-import { DEFAULT_SCHOOL, type Look, type SetUpKind, type Shaping, footprintSpan, formatLength, text } from '@torvin/core';
+import { DEFAULT_SCHOOL, type LengthUnit, type Look, type SetUpKind, type Shaping, footprintSpan, formatLength, text } from '@torvin/core';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { lengthWithin } from './typed';
@@ -39,8 +39,6 @@ const SETUP_OF: Partial<Record<Look, SetUpKind>> = { slump: 'inMould', drape: 'o
 /** The set-up that a look is usually fired on. */
 export const usualSetUp = (look: Look): SetUpKind => SETUP_OF[look] ?? 'bareShelf';
 
-const mm = (metres: number | undefined): string => (metres === undefined ? '' : text(formatLength(metres, 'mm')));
-
 /** What a piece's next firing most likely is: parts that stand are tacked, loose sheets fused, what is one body slumped. */
 function likelyLook({ layers, steps }: PieceDoc): Look {
   if (steps.length > 0) return 'slump';
@@ -50,7 +48,14 @@ function likelyLook({ layers, steps }: PieceDoc): Look {
 const present = <T extends { id: string }>(records: readonly T[], putAway: readonly string[]): T[] => records.filter(({ id }) => !putAway.includes(id));
 
 /** touched: what has been chosen or typed already. */
-export function entryOfStep(doc: PieceDoc, step: Step | null, { kilns, controllers, putAway }: Shelves, touched: Partial<StepEntry> = {}): StepEntry {
+export function entryOfStep(
+  doc: PieceDoc,
+  step: Step | null,
+  { kilns, controllers, putAway }: Shelves,
+  unit: LengthUnit,
+  touched: Partial<StepEntry> = {},
+): StepEntry {
+  const written = (metres: number | undefined): string => (metres === undefined ? '' : text(formatLength(metres, unit)));
   const look = step?.look ?? likelyLook(doc);
   const shaping = step?.setup.shaping;
   const span_m = footprintSpan(doc.footprint);
@@ -61,21 +66,21 @@ export function entryOfStep(doc: PieceDoc, step: Step | null, { kilns, controlle
     paper: step?.setup.paper ?? false,
     kilnId: step?.kilnId ?? last?.kilnId ?? present(kilns, putAway)[0]?.id ?? '',
     controllerId: step?.controllerId ?? last?.controllerId ?? present(controllers, putAway)[0]?.id ?? '',
-    span: shaping?.kind === 'hollow' ? mm(shaping.span_m) : mm(0.95 * span_m),
-    depth: shaping?.kind === 'hollow' ? mm(shaping.depth_m) : '',
-    overhang: shaping?.kind === 'former' ? mm(shaping.overhang_m) : '',
-    drop: shaping?.kind === 'former' ? mm(shaping.drop_m) : '',
-    former: shaping?.kind === 'former' ? mm(shaping.former_m) : '',
+    span: shaping?.kind === 'hollow' ? written(shaping.span_m) : written(0.95 * span_m),
+    depth: shaping?.kind === 'hollow' ? written(shaping.depth_m) : '',
+    overhang: shaping?.kind === 'former' ? written(shaping.overhang_m) : '',
+    drop: shaping?.kind === 'former' ? written(shaping.drop_m) : '',
+    former: shaping?.kind === 'former' ? written(shaping.former_m) : '',
     ...touched,
   };
 }
 
 type Fault = { field: StepField; message: string };
 
-function shaped(entry: StepEntry): { shaping: Shaping | undefined; faults: Fault[] } {
+function shaped(entry: StepEntry, unit: LengthUnit): { shaping: Shaping | undefined; faults: Fault[] } {
   const faults: Fault[] = [];
   const read = (field: StepField, name: string, least_m: number, most_m: number): number => {
-    const length = lengthWithin(entry[field], name, least_m, most_m);
+    const length = lengthWithin(entry[field], name, least_m, most_m, unit);
     if (!length.ok) faults.push({ field, message: length.problem.message });
     return length.ok ? length.value : 0;
   };
@@ -93,8 +98,8 @@ function shaped(entry: StepEntry): { shaping: Shaping | undefined; faults: Fault
 }
 
 /** The step that an entry means, keeping the id and schedules of the one it changes; else what is wrong, at its field. */
-export function stepOf(entry: StepEntry, before: Step | null): { step: Step; faults: [] } | { step: null; faults: Fault[] } {
-  const { shaping, faults } = shaped(entry);
+export function stepOf(entry: StepEntry, before: Step | null, unit: LengthUnit): { step: Step; faults: [] } | { step: null; faults: Fault[] } {
+  const { shaping, faults } = shaped(entry, unit);
   if (faults.length > 0) return { step: null, faults };
   const step: Step = {
     id: before?.id ?? uuid(),

@@ -1,16 +1,15 @@
 /** Figures as they are typed on the piece's forms, held to a range with one sentence for whatever is wrong. */
-import { type Outcome, formatLength, parseLength, text } from '@torvin/core';
-
-const mm = (metres: number): string => text(formatLength(metres, 'mm'));
+import { type LengthUnit, type Outcome, formatLength, parseLength, text } from '@torvin/core';
 
 const outside = (message: string): Outcome<never> => ({ ok: false, problem: { code: 'out-of-range', path: '', message } });
 
-/** A length within a range. */
-export function lengthWithin(typed: string, name: string, least_m: number, most_m: number): Outcome<number> {
-  const length = parseLength(typed, 'mm');
+/** A length within a range; a bare number is in the studio's unit. */
+export function lengthWithin(typed: string, name: string, least_m: number, most_m: number, unit: LengthUnit): Outcome<number> {
+  const length = parseLength(typed, unit);
+  const written = (metres: number): string => text(formatLength(metres, unit));
   if (!length.ok) return length;
   if (length.value >= least_m - 1e-9 && length.value <= most_m + 1e-9) return length;
-  return outside(`${name} is ${mm(length.value)}; it must be from ${mm(least_m)} to ${mm(most_m)}.`);
+  return outside(`${name} is ${written(length.value)}; it must be from ${written(least_m)} to ${written(most_m)}.`);
 }
 
 /** A plain number within a range, with a decimal comma or point. */

@@ -8,7 +8,9 @@ import {
   differenceIn,
   formatDifference,
   formatDuration,
+  formatPsi,
   formatStress,
+  otherTemperature,
   text,
   workRange,
 } from '@torvin/core';
@@ -57,9 +59,10 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
       <FigureBlock
         label="core to skin"
         value={formatDifference(setting, unit)}
+        other={formatDifference(setting, otherTemperature(unit))}
         share={setting / limits.setting_K}
         broken={setting > limits.setting_K * 1.001}
-        note={`of ${Number(differenceIn(limits.setting_K, unit).toFixed(1))} allowed`}
+        note={`of ${Number(differenceIn(limits.setting_K, unit).toFixed(1))} °${unit}`}
         testID="live-core-skin"
       />
       <FigureBlock
@@ -73,9 +76,10 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
       <FigureBlock
         label="pull"
         value={formatStress(pull)}
+        other={formatPsi(pull)}
         share={pull / limits.pull_Pa}
         broken={pull > limits.pull_Pa * 1.001}
-        note={`of ${formatStress(limits.pull_Pa).figure} allowed`}
+        note={`of ${text(formatStress(limits.pull_Pa))}`}
         testID="live-pull"
       />
       <FigureBlock label="in all" value={length} note={`to ${opens}`} testID="live-length" />

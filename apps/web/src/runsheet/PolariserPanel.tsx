@@ -16,6 +16,7 @@ import {
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect, Text as SvgText } from 'react-native-svg';
+import { useUnits } from '@/data/studio';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { useTheme } from '@/theme/ThemeContext';
 import { fonts, space } from '@/theme/theme';
@@ -36,6 +37,7 @@ const SCALE_STEPS = 60;
 const SCALE_HEIGHT = 22;
 
 export function PolariserPanel({ firing, evaluation }: PolariserPanelProps) {
+  const units = useUnits();
   const [plate, setPlate] = useState<PlateKind>('dark');
   const { residual } = evaluation.simulation;
   if (!residual || residual.length === 0) return <Words>Stress is followed in plates alone; this body is none.</Words>;
@@ -63,13 +65,13 @@ export function PolariserPanel({ firing, evaluation }: PolariserPanelProps) {
       <Words
         size="label"
         tone="muted"
-      >{`Edgewise, through ${text(formatLength(path_m, 'mm'))}: greatest pull ${text(formatStress(pulled))}, greatest press ${text(formatStress(-pressed))}, ${most_nm.toFixed(0)} nm.`}</Words>
+      >{`Edgewise, through ${text(formatLength(path_m, units.length))}: greatest pull ${text(formatStress(pulled))}, greatest press ${text(formatStress(-pressed))}, ${most_nm.toFixed(0)} nm.`}</Words>
       <MeasuredWidth height={EDGE_HEIGHT}>{(width) => <Edgewise width={width} edge={edge} added={added} />}</MeasuredWidth>
       <Scale glass={glass} path_m={path_m} most_nm={Math.max(most_nm, 1)} added={added} />
       <Words
         size="label"
         tone="muted"
-      >{`Looked through, ${text(formatLength(depth_m, 'mm'))} deep: dark but for a band along the rim, half its depth wide, ${Math.max(...rim.map(({ retardation_nm }) => Math.abs(retardation_nm))).toFixed(1)} nm.`}</Words>
+      >{`Looked through, ${text(formatLength(depth_m, units.length))} deep: dark but for a band along the rim, half its depth wide, ${Math.max(...rim.map(({ retardation_nm }) => Math.abs(retardation_nm))).toFixed(1)} nm.`}</Words>
       <MeasuredWidth height={EDGE_HEIGHT}>{(width) => <LookedThrough width={width} rim={rim} span_m={path_m} added={added} />}</MeasuredWidth>
       <Notice tone="care">{WORK_CAUTIONS.stress}</Notice>
     </View>

@@ -1,6 +1,6 @@
 /** One segment in figures: aim, rate, hold, why, and what limits it. Renders only when one of its words changes. */
-import { type PurposefulSegment, ROLE_NAMES, type TemperatureUnit, formatDuration, formatRate, formatTemperature, text } from '@torvin/core';
-import { memo } from 'react';
+import { type PurposefulSegment, ROLE_NAMES, type TemperatureUnit, formatDuration, formatRate, formatTemperature, otherTemperature, text } from '@torvin/core';
+import { memo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
@@ -22,17 +22,17 @@ export interface RunRowProps {
   width: number;
   height: number;
   selected: boolean;
-  /** Must keep its identity between renders. */
+  /** Left out where the rows are only shown: a tap then shows the figures in the other unit. Must keep its identity between renders. */
   onSelect?(index: number): void;
 }
 
 export const RunRow = memo(function RunRow({ index, segment, unit, why, limit, ok, clock, width, height, selected, onSelect }: RunRowProps) {
   const { colours } = useTheme();
+  const [turned, setTurned] = useState(false);
   return (
     <Pressable
-      onPress={onSelect && (() => onSelect(index))}
-      disabled={!onSelect}
-      role={onSelect ? 'button' : undefined}
+      onPress={() => (onSelect ? onSelect(index) : setTurned(!turned))}
+      role="button"
       testID={`run-row-${index}`}
       style={{
         width,
@@ -46,7 +46,7 @@ export const RunRow = memo(function RunRow({ index, segment, unit, why, limit, o
       }}
     >
       <RowHead name={ROLE_NAMES[segment.role]} clock={clock} />
-      <RowFigures segment={segment} unit={unit} />
+      <RowFigures segment={segment} unit={turned ? otherTemperature(unit) : unit} />
       <Words size="note" tone="muted" numberOfLines={2}>
         {why}
       </Words>

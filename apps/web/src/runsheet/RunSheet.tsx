@@ -18,6 +18,7 @@ import {
 } from '@torvin/core';
 import { memo, useMemo } from 'react';
 import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -61,6 +62,7 @@ export function RunSheet(props: RunSheetProps) {
 }
 
 function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, selected = null, onBack, handlers, width }: RunSheetProps & { width: number }) {
+  const units = useUnits();
   const { top_C, ambient_C } = firing.kiln;
   const figuresWidth = width >= WIDE_FROM ? FIGURES_WIDTH.wide : FIGURES_WIDTH.phone;
   const plotWidth = width - figuresWidth;
@@ -85,7 +87,7 @@ function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, sel
               index={index}
               segment={segment}
               unit={unit}
-              why={`${stateAt(states, segment.target_C).name} · ${whyOf(firing, segment)}`}
+              why={`${stateAt(states, segment.target_C).name} · ${whyOf(firing, segment, units.length)}`}
               limit={limits[index].phrase}
               ok={limits[index].ok}
               clock={clockAfter(start, index === 0 ? 0 : (figures[index - 1]?.end_s ?? 0))}

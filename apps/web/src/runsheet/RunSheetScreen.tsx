@@ -17,7 +17,7 @@ import {
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { useStudio } from '@/data/studio';
+import { useStudio, useUnits } from '@/data/studio';
 import { stepName } from '@/piece/describe';
 import { isOlder } from '@/piece/older';
 import { StaleChoice } from '@/piece/StaleChoice';
@@ -177,9 +177,10 @@ interface RunVerdictProps {
 
 /** What the whole of it comes to, in sentences. */
 function RunVerdict({ segments, firing, evaluation, broken, look, unit }: RunVerdictProps) {
+  const units = useUnits();
   return (
     <View style={{ padding: space.large, gap: space.small }}>
-      {verdictOf(firing, evaluation, unit).map((sentence) => (
+      {verdictOf(firing, evaluation, units).map((sentence) => (
         <Words key={sentence}>{sentence}</Words>
       ))}
       {broken.map((reading) => (

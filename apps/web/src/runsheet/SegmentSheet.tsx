@@ -12,6 +12,7 @@ import {
   removeSegment,
   splitSegment,
   celsiusFrom,
+  otherTemperature,
   formatDuration,
   formatRate,
   formatTemperature,
@@ -26,6 +27,7 @@ import {
 } from '@torvin/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Drawer } from '@/ui/Drawer';
@@ -52,6 +54,7 @@ const RATE_AT_LEAST_C_PER_H = 0.1;
 const outside = (message: string): Outcome<never> => ({ ok: false, problem: { code: 'out-of-range', path: '', message } });
 
 export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows, onClose }: SegmentSheetProps) {
+  const units = useUnits();
   const segment = segments[index];
   const onChange = (next: PurposefulSegment): void => onRows(segments.map((one, i) => (i === index ? next : one)));
   const { kiln } = firing;
@@ -82,7 +85,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
   return (
     <Drawer
       title={ROLE_NAMES[segment.role]}
-      subtitle={whyOf(firing, segment)}
+      subtitle={whyOf(firing, segment, units.length)}
       label={`${ROLE_NAMES[segment.role]}, figures`}
       closeLabel="Done with these figures"
       onClose={onClose}
@@ -92,6 +95,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
         key={`target-${index}-${unit}`}
         label="aim"
         shown={formatTemperature(segment.target_C, unit)}
+        other={formatTemperature(segment.target_C, otherTemperature(unit))}
         read={readTarget}
         stepped={(direction) => Math.min(celsiusFrom(stepFrom(Number(formatTemperature(segment.target_C, unit).figure), direction, 5), unit), kiln.top_C)}
         onValue={(target_C) => onChange({ ...segment, target_C })}
@@ -101,6 +105,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
         key={`rate-${index}-${unit}`}
         label="rate"
         shown={formatRate(segment.rate_C_per_h, unit)}
+        other={segment.rate_C_per_h === null ? undefined : formatRate(segment.rate_C_per_h, otherTemperature(unit))}
         read={readRate}
         stepped={(direction) => {
           if (segment.rate_C_per_h === null) return direction < 0 ? 300 : null;
@@ -124,7 +129,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
       <View role="list" aria-label="What the limits say">
         {[...broken, ...readings.filter(({ ok }) => ok)].map((reading) => (
           <View role="listitem" key={reading.limit}>
-            <Why lines={reckoningOf({ firing, segments, evaluation, reading, unit })} of={readingPhrase(reading, unit)} testID={`why-${reading.limit}`}>
+            <Why lines={reckoningOf({ firing, segments, evaluation, reading, units })} of={readingPhrase(reading, unit)} testID={`why-${reading.limit}`}>
               {reading.ok ? (
                 <Words size="label" tone="muted">
                   {readingPhrase(reading, unit)}

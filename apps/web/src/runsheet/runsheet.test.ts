@@ -51,11 +51,12 @@ describe('the curve', () => {
     if (!series) throw new Error('no series');
     const skin = timedLine(series, series.skin_C, rows, scale);
     const core = timedLine(series, series.core_C, rows, scale);
-    expect(skin.length).toBe(core.length);
     expect(skin.length).toBeGreaterThan(30);
+    expect(skin.length).toBeLessThan(series.t_s.length);
     for (let i = 1; i < skin.length; i += 1) expect(skin[i].y).toBeGreaterThanOrEqual(skin[i - 1].y - 1e-9);
     expect(skin[skin.length - 1].y).toBeCloseTo(rows[2].bead.y, 6);
-    expect(skin.some((point, i) => Math.abs(point.x - core[i].x) > 2)).toBe(true);
+    const coreAt = (y: number): number => core.reduce((best, point) => (Math.abs(point.y - y) < Math.abs(best.y - y) ? point : best)).x;
+    expect(skin.some(({ x, y }) => Math.abs(x - coreAt(y)) > 2)).toBe(true);
     expect(pathOf(skin)).not.toMatch(/NaN/);
   });
 });

@@ -1,8 +1,9 @@
 /** The body from the side, in true order: its face wherever it appears. */
-import { type Footprint, type Ghost, footprintSpan, formatLength, text } from '@torvin/core';
+import { type Footprint, type Ghost, type LengthUnit, footprintSpan, formatLength, text } from '@torvin/core';
 import type { DrawnLayer } from '@torvin/schema';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
+import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { Words } from '@/ui/Words';
 import { type SectionGeometry, sectionGeometry } from './geometry';
@@ -19,11 +20,11 @@ export interface SectionDrawingProps {
 }
 
 /** As a sentence, for those who do not see it. */
-export function sectionWords(layers: readonly DrawnLayer[]): string {
+export function sectionWords(layers: readonly DrawnLayer[], unit: LengthUnit): string {
   const one = ({ name, form, thickness_m, cover, count, coated }: DrawnLayer): string =>
     [
       form && form !== 'sheet' ? `${name} ${form}` : name,
-      text(formatLength(thickness_m, 'mm')),
+      text(formatLength(thickness_m, unit)),
       ...(count === undefined ? [] : [`${count} of them`]),
       ...(cover === undefined ? [] : [`over ${Math.round(cover * 100)} %`]),
       ...(coated ? [`coating ${coated}`] : []),
@@ -36,11 +37,12 @@ export const scaleWords = (exaggeration: number, ghost: boolean): string =>
 
 export function SectionDrawing({ footprint, layers, width, height, small = false }: SectionDrawingProps) {
   const { colours } = useTheme();
+  const units = useUnits();
   const drawn = sectionGeometry(footprintSpan(footprint), layers, { width, height });
   return (
     <View style={{ backgroundColor: colours.surface }}>
       {!small && layers.length > 0 && <ScaleNote exaggeration={drawn.exaggeration} ghost={false} />}
-      <Svg width={width} height={height} role="img" aria-label={sectionWords(layers)}>
+      <Svg width={width} height={height} role="img" aria-label={sectionWords(layers, units.length)}>
         <SectionShapes drawn={drawn} layers={layers} width={width} small={small} />
       </Svg>
     </View>

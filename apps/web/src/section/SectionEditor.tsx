@@ -8,6 +8,7 @@ import { useMemo, useRef, useState } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import Svg, { Line, Path } from 'react-native-svg';
+import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { Hidden } from '@/ui/Hidden';
 import { ScaleNote, SectionShapes, sectionWords } from './SectionDrawing';
@@ -42,6 +43,7 @@ const MARK_PX = 9;
 
 export function SectionEditor({ footprint, layers, names, ghost, marks, selected, width, height, onSelect, onMove, onRemove }: SectionEditorProps) {
   const { colours } = useTheme();
+  const units = useUnits();
   const [lifted, setLifted] = useState<{ layer: number; by: number; to: number } | null>(null);
   const drawn = useMemo(() => {
     const room = ghost ? { depth_m: ghost.depth_m + ghost.relief_m + Math.abs(ghost.crown_m), width_m: ghost.width_m } : undefined;
@@ -98,7 +100,7 @@ export function SectionEditor({ footprint, layers, names, ghost, marks, selected
           {...keys}
           tabIndex={0}
           role={'listbox' as never}
-          aria-label={`${sectionWords(layers)}. Arrows choose a layer, with shift they move it, Delete takes it away.`}
+          aria-label={`${sectionWords(layers, units.length)}. Arrows choose a layer, with shift they move it, Delete takes it away.`}
           aria-activedescendant={selected === null ? undefined : `layer-option-${selected}`}
           testID="section-editor"
         >

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { ApiProblem, problemOfError } from '@/data/client';
 import { type ShelfRecord, usePutAway, useSaveRecord } from '@/data/shelves';
-import { useStudio } from '@/data/studio';
+import { useStudio, useUnits } from '@/data/studio';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -132,14 +132,15 @@ interface GlassFieldsProps {
 }
 
 function GlassFields({ glass, shelves, problemPath, problem, onChange }: GlassFieldsProps) {
-  const [sizes, setSizes] = useState(glass.thicknesses_m.map((size) => formatLength(size, 'mm').figure).join('; '));
+  const { length: unit } = useUnits();
+  const [sizes, setSizes] = useState(glass.thicknesses_m.map((size) => formatLength(size, unit).figure).join('; '));
   const [fault, setFault] = useState<string | undefined>();
   const setThicknesses = (typed: string): void => {
     setSizes(typed);
     const read = typed
       .split(';')
       .filter((part) => part.trim() !== '')
-      .map((part) => parseLength(part, 'mm'));
+      .map((part) => parseLength(part, unit));
     const wrong = read.find((one) => !one.ok);
     setFault(wrong && !wrong.ok ? wrong.problem.message : undefined);
     if (!wrong) onChange({ ...glass, thicknesses_m: read.flatMap((one) => (one.ok ? [one.value] : [])) });
@@ -164,7 +165,7 @@ function GlassFields({ glass, shelves, problemPath, problem, onChange }: GlassFi
           testID="glass-colour"
         />
       </View>
-      <Field label="Sheet thicknesses, mm" value={sizes} onChange={setThicknesses} error={fault} hint="between them a ;" testID="glass-sizes" />
+      <Field label={`Sheet thicknesses, ${unit}`} value={sizes} onChange={setThicknesses} error={fault} hint="between them a ;" testID="glass-sizes" />
       <Toggles
         label="Comes as"
         values={glass.forms}

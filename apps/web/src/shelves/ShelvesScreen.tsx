@@ -15,6 +15,7 @@ import { Waiting } from '@/ui/Loading';
 import { Screen } from '@/ui/Screen';
 import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
+import { StudioUnits } from './StudioUnits';
 import { StripTests } from './StripTests';
 import { KIND_NAMES } from './fields';
 
@@ -48,6 +49,7 @@ export function ShelvesScreen() {
         </View>
       )}
       {kind === 'glasses' && <StripTests shelves={shelves.data} />}
+      <StudioUnits />
     </Screen>
   );
 }

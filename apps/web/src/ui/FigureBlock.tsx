@@ -1,13 +1,20 @@
-/** A labelled figure; with a bar only where there is a limit to show it against. */
-import type { Figure } from '@torvin/core';
-import { View } from 'react-native';
+/**
+ * A labelled figure; with a bar only where there is a limit to show it against. Where the other unit is given, a tap shows
+ * the figure in it.
+ */
+import { type Figure, text } from '@torvin/core';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
+import { TARGET } from '@/theme/theme';
 import { FigureText } from './FigureText';
 import { Words } from './Words';
 
 export interface FigureBlockProps {
   label: string;
   value: Figure;
+  /** The same in the other unit. */
+  other?: Figure;
   note?: string;
   /** Share of the limit that is used, 1 at the limit. */
   share?: number;
@@ -15,10 +22,32 @@ export interface FigureBlockProps {
   testID?: string;
 }
 
-export function FigureBlock({ label, value, note, share, broken = false, testID }: FigureBlockProps) {
+export function FigureBlock({ value, other, testID, ...rest }: FigureBlockProps) {
+  const [turned, setTurned] = useState(false);
+  if (!other) {
+    return (
+      <View style={{ flex: 1, minWidth: 72 }} testID={testID}>
+        <Block value={value} {...rest} />
+      </View>
+    );
+  }
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${rest.label} ${text(turned ? other : value)}, or ${text(turned ? value : other)}${rest.note ? `, ${rest.note}` : ''}`}
+      onPress={() => setTurned(!turned)}
+      style={{ flex: 1, minWidth: 72, minHeight: TARGET }}
+      testID={testID}
+    >
+      <Block value={turned ? other : value} {...rest} />
+    </Pressable>
+  );
+}
+
+function Block({ label, value, note, share, broken = false }: Omit<FigureBlockProps, 'other' | 'testID'>) {
   const { colours } = useTheme();
   return (
-    <View style={{ flex: 1, minWidth: 72 }} testID={testID}>
+    <>
       <Words size="note" tone="muted">
         {label}
       </Words>
@@ -33,6 +62,6 @@ export function FigureBlock({ label, value, note, share, broken = false, testID 
           {note}
         </Words>
       )}
-    </View>
+    </>
   );
 }

@@ -1,5 +1,5 @@
 /** One figure to step or to type: minus, the figure, plus. What cannot be read is said under it. */
-import type { Figure, Outcome } from '@torvin/core';
+import { type Figure, type Outcome, text } from '@torvin/core';
 import { useState } from 'react';
 import { TextInput, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
@@ -10,6 +10,8 @@ import { Words } from './Words';
 export interface StepperProps<T> {
   label: string;
   shown: Figure;
+  /** The same in the other unit, under it. */
+  other?: Figure;
   /** Reads what was typed. */
   read(typed: string): Outcome<T>;
   stepped(direction: 1 | -1): T;
@@ -17,7 +19,7 @@ export interface StepperProps<T> {
   testID: string;
 }
 
-export function Stepper<T>({ label, shown, read, stepped, onValue, testID }: StepperProps<T>) {
+export function Stepper<T>({ label, shown, other, read, stepped, onValue, testID }: StepperProps<T>) {
   const { colours } = useTheme();
   const [typed, setTyped] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
@@ -76,6 +78,11 @@ export function Stepper<T>({ label, shown, read, stepped, onValue, testID }: Ste
         </View>
         <Action kind="plain" title="+" label={`${label} more`} testID={`${testID}-more`} onPress={() => step(1)} />
       </View>
+      {other && error === null && (
+        <Words size="note" tone="muted" style={{ textAlign: 'center', marginTop: -4 }} testID={`${testID}-other`}>
+          {text(other)}
+        </Words>
+      )}
       {error !== null && (
         <Words size="label" bold tone="warn" role="alert" testID={`${testID}-error`}>
           {error}

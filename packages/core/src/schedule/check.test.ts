@@ -1,4 +1,5 @@
 import { sheetsOf } from '../testCases';
+import { METRIC } from '../units/convert';
 import { type Reading, brokenOf, evaluate } from './check';
 import { compose } from './compose';
 import type { PurposefulSegment, Role } from './segment';
@@ -57,22 +58,22 @@ describe('in words', () => {
         expect(brokenSentence(reading, unit, 'fullFuse')).toMatch(/\.$/);
       }
     }
-    for (const segment of segments) expect(whyOf(firing, segment).length).toBeGreaterThan(10);
+    for (const segment of segments) expect(whyOf(firing, segment, 'mm').length).toBeGreaterThan(10);
   });
 
   test('a kiln that gets no further is said so, and nothing is called kept', () => {
     const cold = edited('lastCool', { target_C: 15 });
-    const [first, ...rest] = verdictOf(firing, evaluate(firing, cold), 'C');
+    const [first, ...rest] = verdictOf(firing, evaluate(firing, cold), METRIC);
     expect(first).toMatch(/gets no further than 2\d °C/);
     expect(rest.join()).not.toMatch(/Keeps/);
   });
 
   test('the verdict warns of a body that runs out', () => {
-    expect(verdictOf(firing, evaluation, 'C')).toEqual([
+    expect(verdictOf(firing, evaluation, METRIC)).toEqual([
       'Keeps every limit.',
       expect.stringMatching(/About 0\.\d+ MPa of tension stays/),
       expect.stringContaining('runs out'),
     ]);
-    expect(verdictOf(sheetsOf(1, 0.003), evaluate(sheetsOf(1, 0.003), segments), 'C').at(-1)).toContain('draws in');
+    expect(verdictOf(sheetsOf(1, 0.003), evaluate(sheetsOf(1, 0.003), segments), METRIC).at(-1)).toContain('draws in');
   });
 });

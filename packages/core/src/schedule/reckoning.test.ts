@@ -1,4 +1,5 @@
 import { sheetsOf } from '../testCases';
+import { METRIC } from '../units/convert';
 import { diffusivity } from '../glass/constants';
 import { compose } from './compose';
 import { brokenOf, evaluate } from './check';
@@ -12,14 +13,14 @@ const { segments, evaluation } = made.value;
 const of = (limit: string, unit: 'C' | 'F' = 'C'): string[] => {
   const reading = evaluation.readings.find((one) => one.limit === limit);
   if (!reading) throw new Error(`No reading of ${limit}.`);
-  return reckoningOf({ firing, segments, evaluation, reading, unit });
+  return reckoningOf({ firing, segments, evaluation, reading, units: { ...METRIC, temperature: unit } });
 };
 
 describe('the reckoning behind a reading', () => {
   test('is there for every reading of a schedule, with figures in each first line', () => {
     expect(evaluation.readings.length).toBeGreaterThan(9);
     for (const reading of evaluation.readings) {
-      const lines = reckoningOf({ firing, segments, evaluation, reading, unit: 'C' });
+      const lines = reckoningOf({ firing, segments, evaluation, reading, units: METRIC });
       expect(lines[0]).toMatch(/^Simulated .*\d.*; at (most|least) .*\d.*: \d+ % to spare\.$/);
       expect(lines.length).toBeGreaterThan(1);
       expect(lines.join(' ')).not.toMatch(/NaN|undefined|Infinity/);
@@ -45,6 +46,6 @@ describe('the reckoning behind a reading', () => {
     const broken = evaluate(firing, fast);
     const reading = brokenOf(broken.readings).find(({ limit }) => limit === 'setting');
     if (!reading) throw new Error('It was to break.');
-    expect(reckoningOf({ firing, segments: fast, evaluation: broken, reading, unit: 'C' })[0]).toMatch(/\d+ % over\.$/);
+    expect(reckoningOf({ firing, segments: fast, evaluation: broken, reading, units: METRIC })[0]).toMatch(/\d+ % over\.$/);
   });
 });

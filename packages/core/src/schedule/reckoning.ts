@@ -11,7 +11,7 @@ import { logViscosity, viscosityOf } from '../glass/viscosity';
 import { slabLag, solidLag } from '../heat/quasiSteady';
 import { acrossLag } from '../kiln/kiln';
 import { PURPOSES, TYPICAL_WORKS } from '../look/purpose';
-import { type TemperatureUnit, differenceIn } from '../units/convert';
+import { type Units, differenceIn } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStress, formatTemperature, text } from '../units/format';
 import { type Evaluation, type Reading, marginOf } from './check';
 import { type FiringCase, firedDepth, glassOf, heatedDepth, shapeOf } from './firingCase';
@@ -32,33 +32,33 @@ interface Question {
   segments: readonly Segment[];
   evaluation: Evaluation;
   reading: Reading;
-  unit: TemperatureUnit;
+  units: Units;
 }
 
 /** Through and across by closed form, at the segment's own rate; nothing where it runs as fast as it can. */
-function differenceLines({ firing, segments, reading, unit }: Question, depth_m: number): string[] {
+function differenceLines({ firing, segments, reading, units }: Question, depth_m: number): string[] {
   const glass = glassOf(firing);
   const shape = shapeOf(firing);
   const faces = openFacesOf(firing);
   const across = acrossLag(firing.kiln, footprintSpan(firing.body.footprint));
   const through = shape === 'plate' ? slabLag(glass, depth_m, faces) : solidLag(glass, depth_m, shape);
   const divisor = shape === 'plate' ? (faces === 2 ? 8 : 2) : shape === 'cylinder' ? 16 : 24;
-  const depth = text(formatLength(depth_m, 'mm'));
+  const depth = text(formatLength(depth_m, units.length));
   const lines = [
     `Lag through ${depth}, ${shape === 'plate' ? (faces === 2 ? 'both faces open' : 'one face open') : shape}: L²/(${divisor}κ) = ${depth}²/(${divisor} · ${scientific(diffusivity(glass))} m²/s) = ${through.toFixed(0)} s.`,
-    `Lag across ${text(formatLength(footprintSpan(firing.body.footprint), 'mm'))} in this kiln: ${across.toFixed(0)} s.`,
+    `Lag across ${text(formatLength(footprintSpan(firing.body.footprint), units.length))} in this kiln: ${across.toFixed(0)} s.`,
   ];
   const rate = segments[reading.segment].rate_C_per_h;
   if (rate === null) return lines;
   const settled = (rate / 3600) * (through + across);
   return [
     ...lines,
-    `At ${text(formatRate(rate, unit))} they settle at rate · (through + across) = ${text(formatDifference(settled, unit))}; ramps too short to settle stay under it.`,
+    `At ${text(formatRate(rate, units.temperature))} they settle at rate · (through + across) = ${text(formatDifference(settled, units.temperature))}; ramps too short to settle stay under it.`,
   ];
 }
 
 function linesOf(question: Question): string[] {
-  const { firing, segments, evaluation, reading, unit } = question;
+  const { firing, segments, evaluation, reading, units } = question;
   const { limits, kiln, corrections } = firing;
   const glass = glassOf(firing);
   const vft = viscosityOf(glass);
@@ -81,20 +81,20 @@ function linesOf(question: Question): string[] {
     case 'even':
       return [
         ...differenceLines(question, firedDepth(firing)).slice(0, 2),
-        `Asked: even to ${text(formatDifference(limits.even_K, unit))} before the first cool.`,
+        `Asked: even to ${text(formatDifference(limits.even_K, units.temperature))} before the first cool.`,
       ];
     case 'relaxed': {
       const eta = 10 ** logViscosity(vft, felt_C);
       const tau = eta / shearModulus(glass);
       return [
-        `At ${text(formatTemperature(felt_C, unit))} the viscosity is ${scientific(eta)} Pa·s; stress falls by e in η/G = ${text(formatDuration(tau))}.`,
+        `At ${text(formatTemperature(felt_C, units.temperature))} the viscosity is ${scientific(eta)} Pa·s; stress falls by e in η/G = ${text(formatDuration(tau))}.`,
         'Counted from when the body has become even.',
       ];
     }
     case 'squeeze':
       return [
-        `Work to lay a ${text(formatLength(coarsestEdge(firing.body), 'mm'))} edge onto what lies under it: ${scientific(squeezeWork(glass, coarsestEdge(firing.body), limits.pocket))} 1/Pa,`,
-        `for pockets ${text(formatLength(2 * limits.pocket.radius_m, 'mm'))} wide with ${text(formatLength(limits.pocket.gap_m, 'mm'))} to close.`,
+        `Work to lay a ${text(formatLength(coarsestEdge(firing.body), units.length))} edge onto what lies under it: ${scientific(squeezeWork(glass, coarsestEdge(firing.body), limits.pocket))} 1/Pa,`,
+        `for pockets ${text(formatLength(2 * limits.pocket.radius_m, units.length))} wide with ${text(formatLength(limits.pocket.gap_m, units.length))} to close.`,
         'The work is ∫dt/η while it climbs between sagging and sealing.',
       ];
     case 'workLeast':
@@ -107,14 +107,14 @@ function linesOf(question: Question): string[] {
               `On two 3 mm sheets a ${PURPOSES[firing.look].name.toLowerCase()} takes ${scientific(range.least)} to ${scientific(range.most)}; thicker edges take more in proportion.`,
             ]
           : []),
-        `At ${text(formatTemperature(felt_C, unit))} the viscosity is 10^${logViscosity(vft, felt_C).toFixed(2)} Pa·s.`,
+        `At ${text(formatTemperature(felt_C, units.temperature))} the viscosity is 10^${logViscosity(vft, felt_C).toFixed(2)} Pa·s.`,
         ...(corrections && corrections.workFactor !== 1 ? [`Your firings taught a factor of ${corrections.workFactor.toFixed(2)}.`] : []),
       ];
     }
     case 'haze': {
       const { middle_C, halfWidth_K } = hazeBell(glass);
       return [
-        `Time weighted by a bell around ${text(formatTemperature(middle_C, unit))}, ${text(formatDifference(halfWidth_K, unit))} to each side; 1 s at its middle counts 1 s.`,
+        `Time weighted by a bell around ${text(formatTemperature(middle_C, units.temperature))}, ${text(formatDifference(halfWidth_K, units.temperature))} to each side; 1 s at its middle counts 1 s.`,
         'The limit is a typical figure without much proof behind it.',
       ];
     }
@@ -133,27 +133,27 @@ function linesOf(question: Question): string[] {
     case 'kilnPace':
       return [`At full power this kiln gains what its elements give less what its walls lose; hotter it gains less.`];
     case 'kilnTop':
-      return [`The kiln's own top, ${text(formatTemperature(kiln.top_C, unit))}.`];
+      return [`The kiln's own top, ${text(formatTemperature(kiln.top_C, units.temperature))}.`];
     case 'opening':
       return [
-        `A sudden change to room air pulls the skin by EαΔT/(1−ν) over 1.5 + 3.25/Bi; for this body that allows ${text(formatTemperature(openingTemperature(firing), unit))},`,
-        `never more than ${text(formatTemperature(firedDepth(firing) > limits.thick_m ? limits.openThick_C : limits.open_C, unit))}.`,
+        `A sudden change to room air pulls the skin by EαΔT/(1−ν) over 1.5 + 3.25/Bi; for this body that allows ${text(formatTemperature(openingTemperature(firing), units.temperature))},`,
+        `never more than ${text(formatTemperature(firedDepth(firing) > limits.thick_m ? limits.openThick_C : limits.open_C, units.temperature))}.`,
       ];
   }
 }
 
 /** Opens with what was found and what is allowed, closes with the margin. */
 export function reckoningOf(question: Question): string[] {
-  const { reading, unit } = question;
+  const { reading, units } = question;
   const margin = Math.round(marginOf(reading) * 100);
   const written = (value: number): string => {
     switch (reading.unit) {
       case 'C':
-        return text(formatTemperature(value, unit));
+        return text(formatTemperature(value, units.temperature));
       case 'K':
-        return `${differenceIn(value, unit).toFixed(2)} °${unit}`;
+        return `${differenceIn(value, units.temperature).toFixed(2)} °${units.temperature}`;
       case 'K/h':
-        return text(formatRate(value, unit));
+        return text(formatRate(value, units.temperature));
       case 'Pa':
         return text(formatStress(value));
       case 's':

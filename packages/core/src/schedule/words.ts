@@ -1,5 +1,5 @@
 /**
- * Says in words what a segment is for, what limits it and what is broken. Temperatures are written in the unit
+ * Says in words what a segment is for, what limits it and what is broken. Everything is written in the units
  * asked for; everything else comes from the readings.
  */
 import { bodyFigures } from '../body/body';
@@ -7,7 +7,7 @@ import { designDepth } from '../body/unevenness';
 import { coatingFindings } from '../fit/coating';
 import { rimToSpare } from '../flow/sag';
 import { type Look, PURPOSES } from '../look/purpose';
-import { type TemperatureUnit, differenceIn } from '../units/convert';
+import { type LengthUnit, type TemperatureUnit, type Units, differenceIn } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStress, formatTemperature, text } from '../units/format';
 import type { Evaluation, Reading } from './check';
 import { type FiringCase, firedDepth } from './firingCase';
@@ -25,8 +25,8 @@ export const ROLE_NAMES: Record<Role, string> = {
 };
 
 /** A few words on why the segment is there, for this body. */
-export function whyOf(firing: FiringCase, { role, rate_C_per_h }: Pick<PurposefulSegment, 'role' | 'rate_C_per_h'>): string {
-  const depth = text(formatLength(firedDepth(firing), 'mm'));
+export function whyOf(firing: FiringCase, { role, rate_C_per_h }: Pick<PurposefulSegment, 'role' | 'rate_C_per_h'>, unit: LengthUnit): string {
+  const depth = text(formatLength(firedDepth(firing), unit));
   switch (role) {
     case 'warmUp':
       return firing.body.joined ? `one solid ${depth} deep, brittle until here` : 'loose sheets, brittle until here';
@@ -122,25 +122,25 @@ export function brokenSentence(reading: Reading, unit: TemperatureUnit, look: Lo
 }
 
 /** The whole in a few sentences: what will happen, what the body will do at its rim, what is broken. */
-export function verdictOf(firing: FiringCase, { readings, simulation }: Evaluation, unit: TemperatureUnit): string[] {
+export function verdictOf(firing: FiringCase, { readings, simulation }: Evaluation, units: Units): string[] {
   const said: string[] = [];
   const broken = readings.filter((reading) => !reading.ok);
-  if (simulation.stalled) said.push(`The kiln gets no further than ${text(formatTemperature(simulation.stalled.at_C, unit))}.`);
+  if (simulation.stalled) said.push(`The kiln gets no further than ${text(formatTemperature(simulation.stalled.at_C, units.temperature))}.`);
   else if (broken.length === 0) said.push('Keeps every limit.');
   if (broken.length > 0) said.push(`Breaks ${broken.length} ${broken.length === 1 ? 'limit' : 'limits'}.`);
   const stays = readings.find(({ limit, ok }) => limit === 'residual' && ok);
   if (stays) said.push(`About ${text(formatStress(stays.value))} of tension stays once it is cold; ${text(formatStress(stays.allowed))} is allowed.`);
-  said.push(...bodySentences(firing));
+  said.push(...bodySentences(firing, units.length));
   const left = simulation.segments[simulation.segments.length - 1]?.reliefLeft ?? null;
   if (left !== null) said.push(`About ${percent(left)} of the parts' relief is left, by the theory of small slopes; steep edges level sooner.`);
   return said;
 }
 
 /** What the body itself will do, whatever the schedule. */
-function bodySentences(firing: FiringCase): string[] {
+function bodySentences(firing: FiringCase, unit: LengthUnit): string[] {
   const { body, look, setup } = firing;
   const { naturalDepth_m, tendency } = bodyFigures(body).afterFiring;
-  const rest = text(formatLength(naturalDepth_m, 'mm'));
+  const rest = text(formatLength(naturalDepth_m, unit));
   const said: string[] = [];
   if (look === 'fullFuse' || look === 'contour' || look === 'slabFlow') {
     if (tendency === 'runs-out') said.push(`Deeper than the ${rest} at which hot glass rests: it runs out at the rim unless dammed.`);
@@ -149,7 +149,7 @@ function bodySentences(firing: FiringCase): string[] {
   }
   const { factor } = designDepth(body, look);
   if (factor > 1.01) {
-    const fired = text(formatLength(firedDepth(firing), 'mm'));
+    const fired = text(formatLength(firedDepth(firing), unit));
     said.push(`Uneven: computed as ${fired}, ${factor.toFixed(1)} times its thickest point, because thin and thick parts differ along the piece.`);
   }
   said.push(...coatingFindings(body).map(({ message }) => message));

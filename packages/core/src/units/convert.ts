@@ -1,8 +1,30 @@
 /** Unit factors. This module and its neighbours in units/ are the only place where units are reckoned. */
 export type TemperatureUnit = 'C' | 'F';
+export type LengthUnit = 'mm' | 'in';
+export type MassUnit = 'g' | 'oz';
+
+/** What a person reads and writes. Rates and differences go with the temperature, areas with the length. */
+export interface Units {
+  temperature: TemperatureUnit;
+  length: LengthUnit;
+  mass: MassUnit;
+}
+
+export const METRIC: Units = { temperature: 'C', length: 'mm', mass: 'g' };
+
+export const otherTemperature = (unit: TemperatureUnit): TemperatureUnit => (unit === 'C' ? 'F' : 'C');
+
+/** The other unit of each kind, for a figure that is wanted both ways. */
+export const otherUnits = ({ temperature, length, mass }: Units): Units => ({
+  temperature: otherTemperature(temperature),
+  length: length === 'mm' ? 'in' : 'mm',
+  mass: mass === 'g' ? 'oz' : 'g',
+});
 
 export const METRES_PER_INCH = 0.0254;
 export const KILOGRAMS_PER_OUNCE = 0.028349523125;
+/** Pounds-force on a square inch: 0.45359237 kg · 9.80665 m/s² / (0.0254 m)². */
+export const PASCALS_PER_PSI = (16 * KILOGRAMS_PER_OUNCE * 9.80665) / METRES_PER_INCH ** 2;
 export const SECONDS_PER_HOUR = 3600;
 const FAHRENHEIT_DEGREES_PER_KELVIN = 1.8;
 const FAHRENHEIT_AT_0_C = 32;

@@ -1,5 +1,14 @@
 /** Writes SI quantities for people. Figures and units are separate so that a screen can set them in two sizes. */
-import { KILOGRAMS_PER_OUNCE, METRES_PER_INCH, type TemperatureUnit, differenceIn, temperatureIn } from './convert';
+import {
+  KILOGRAMS_PER_OUNCE,
+  type LengthUnit,
+  METRES_PER_INCH,
+  type MassUnit,
+  PASCALS_PER_PSI,
+  type TemperatureUnit,
+  differenceIn,
+  temperatureIn,
+} from './convert';
 
 export interface Figure {
   figure: string;
@@ -40,20 +49,27 @@ export function formatDuration(seconds: number): Figure {
   return { figure: `${Math.floor(roundedHours / 24)} d ${roundedHours % 24} h`, unit: '' };
 }
 
-export function formatLength(metres: number, unit: 'mm' | 'in'): Figure {
-  if (unit === 'in') return { figure: trimZeros(round(metres / METRES_PER_INCH, 2)), unit: 'in' };
+export function formatLength(metres: number, unit: LengthUnit): Figure {
+  if (unit === 'in') return { figure: trimZeros(round(metres / METRES_PER_INCH, metres < METRES_PER_INCH ? 3 : 2)), unit: 'in' };
   const millimetres = metres * 1e3;
   return { figure: trimZeros(round(millimetres, millimetres < 100 ? 1 : 0)), unit: 'mm' };
 }
 
-export function formatMass(kilograms: number, system: 'metric' | 'imperial'): Figure {
-  if (system === 'imperial') {
+export function formatMass(kilograms: number, unit: MassUnit): Figure {
+  if (unit === 'oz') {
     const ounces = kilograms / KILOGRAMS_PER_OUNCE;
     if (ounces < 32) return { figure: round(ounces, 1), unit: 'oz' };
     return { figure: round(ounces / 16, 2), unit: 'lb' };
   }
   return kilograms < 1 ? { figure: round(kilograms * 1e3, 0), unit: 'g' } : { figure: round(kilograms, 2), unit: 'kg' };
 }
+
+/** An area in cm² or square inches. */
+export const formatArea = (squareMetres: number, unit: LengthUnit): Figure =>
+  unit === 'in' ? { figure: round(squareMetres / METRES_PER_INCH ** 2, 0), unit: 'in²' } : { figure: round(squareMetres * 1e4, 0), unit: 'cm²' };
+
+/** A stress in pounds on the square inch, for those who think in them; Torvin's own words use MPa. */
+export const formatPsi = (pascals: number): Figure => ({ figure: round(pascals / PASCALS_PER_PSI, 0), unit: 'psi' });
 
 export const formatStress = (pascals: number): Figure => ({ figure: round(pascals / 1e6, pascals < 1e6 ? 2 : 1), unit: 'MPa' });
 

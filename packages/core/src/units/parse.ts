@@ -3,7 +3,7 @@
  * A bare number takes the unit the caller names. The result is SI (m, s), °C for temperatures and °C/h for rates.
  */
 import { type Outcome, found, refused } from '../problem';
-import { KILOGRAMS_PER_OUNCE, METRES_PER_INCH, type TemperatureUnit, celsiusFrom, kelvinFrom } from './convert';
+import { type LengthUnit, type MassUnit, KILOGRAMS_PER_OUNCE, METRES_PER_INCH, type TemperatureUnit, celsiusFrom, kelvinFrom } from './convert';
 
 const VULGAR: Record<string, string> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' };
 
@@ -72,9 +72,6 @@ const MASS_UNITS: Record<string, number> = {
   pound: 16 * KILOGRAMS_PER_OUNCE,
   pounds: 16 * KILOGRAMS_PER_OUNCE,
 };
-
-export type LengthUnit = 'mm' | 'in';
-export type MassUnit = 'g' | 'oz';
 
 /**
  * What a comma and a point mean. 'auto' takes either for the decimal sign and refuses '1,200', which could be both;

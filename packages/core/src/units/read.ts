@@ -1,18 +1,7 @@
 /** Reads any kind of quantity by its name: what the compute API offers of this folder. */
 import { type Outcome, found } from '../problem';
-import type { TemperatureUnit } from './convert';
-import {
-  type Decimal,
-  type LengthUnit,
-  type MassUnit,
-  parseDifference,
-  parseDuration,
-  parseExpansion,
-  parseLength,
-  parseMass,
-  parseRate,
-  parseTemperature,
-} from './parse';
+import type { LengthUnit, MassUnit, TemperatureUnit } from './convert';
+import { type Decimal, parseDifference, parseDuration, parseExpansion, parseLength, parseMass, parseRate, parseTemperature } from './parse';
 
 export const QUANTITY_KINDS = ['length', 'mass', 'time', 'temperature', 'difference', 'rate', 'expansion'] as const;
 export type QuantityKind = (typeof QUANTITY_KINDS)[number];

@@ -1,6 +1,6 @@
 import { type Outcome } from '../problem';
-import { celsiusFrom, differenceIn, kelvinFrom, temperatureIn } from './convert';
-import { formatDifference, formatDuration, formatLength, formatMass, formatRate, formatTemperature, text } from './format';
+import { METRIC, celsiusFrom, differenceIn, kelvinFrom, otherUnits, temperatureIn } from './convert';
+import { formatArea, formatDifference, formatDuration, formatLength, formatMass, formatPsi, formatRate, formatTemperature, text } from './format';
 import { parseDuration, parseLength, parseRate, parseTemperature } from './parse';
 
 const valueOf = <T>(outcome: Outcome<T>): T => {
@@ -133,18 +133,32 @@ describe('figures as people read them', () => {
   });
 
   test.each([
-    [0.612, 'metric', '612 g'],
-    [1.234, 'metric', '1.23 kg'],
-    [0.612, 'imperial', '21.6 oz'],
-    [1.5, 'imperial', '3.31 lb'],
+    [0.612, 'g', '612 g'],
+    [1.234, 'g', '1.23 kg'],
+    [0.612, 'oz', '21.6 oz'],
+    [1.5, 'oz', '3.31 lb'],
   ] as const)('%s kg in %s reads %s', (kg, system, written) => {
     expect(text(formatMass(kg, system))).toBe(written);
+  });
+
+  test('areas and stresses read in inches too', () => {
+    expect(text(formatArea(0.3 * 0.2, 'mm'))).toBe('600 cm²');
+    expect(text(formatArea(0.3048 * 0.3048, 'in'))).toBe('144 in²');
+    expect(text(formatPsi(6.894757e6))).toBe('1000 psi');
+  });
+
+  test('the other units of the other units are the same again', () => {
+    const imperial = otherUnits(METRIC);
+    expect(imperial).toEqual({ temperature: 'F', length: 'in', mass: 'oz' });
+    expect(otherUnits(imperial)).toEqual(METRIC);
   });
 
   test.each([
     [0.0065, 'mm', '6.5 mm'],
     [0.3, 'mm', '300 mm'],
     [0.3048, 'in', '12 in'],
+    [0.003, 'in', '0.118 in'],
+    [0.0254, 'in', '1 in'],
   ] as const)('%s m in %s reads %s', (m, unit, written) => {
     expect(text(formatLength(m, unit))).toBe(written);
   });
