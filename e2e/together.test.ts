@@ -112,18 +112,107 @@ describe('a lay-up changed after its schedule was computed', () => {
 });
 
 describe('a server that is away', () => {
-  test('is named, the change stays on the screen and is saved when it is back', async () => {
-    const me = await openFirstRun();
+  /** While the server is down every request of the page fails, as it should: those troubles are no faults. */
+  const silent = async (during: () => Promise<void>): Promise<void> => {
     await studio.stop();
-    await setWork(me, '795');
-    await me.reads('No answer from the Torvin server');
-    await workIs(me, 795);
-    await studio.start();
-    await me.press('try-again');
-    await me.readsNoMore('No answer from the Torvin server');
+    try {
+      await during();
+    } finally {
+      await studio.start();
+    }
+  };
+  const depthIs = (me: Visitor, depth: RegExp): Promise<string> => me.sees('figure-depth', depth);
+
+  test('is named in the header, the change stays on the screen and goes by itself when it is back', async () => {
+    const me = await openFirstRun();
+    await silent(async () => {
+      await setWork(me, '795');
+      await me.sees('connection', /^offline · 1 waits$/);
+      await workIs(me, 795);
+      await setWork(me, '797');
+      await me.sees('connection', /^offline · 2 wait$/);
+      await me.press('undo');
+      await me.reads('take them back when it answers');
+    });
+    await me.gone('connection');
     await me.sees('schedule-state', /^changed by hand$/);
     await me.page.reload();
-    await workIs(me, 795);
+    await workIs(me, 797);
+    await me.page.close();
+  });
+
+  test('what was changed meanwhile outlives the page, in its order, each change to be undone by itself', async () => {
+    const me = await Visitor.open(here.browser, PHONE);
+    await me.page.goto(`${studio.address}/pieces`);
+    await me.openPiece('Bird-bath basin');
+    const before = await depthIs(me, /mm/);
+    await silent(async () => {
+      await me.press('layer-row-1');
+      await me.press('layer-depth-more');
+      await me.sees('connection', /^offline · 1 waits$/);
+      await me.press('layer-remove');
+      await me.sees('connection', /^offline · 2 wait$/);
+      await me.press('connection');
+      await me.sees('waiting', /Bird-bath basin: .*changed.*Bird-bath basin: .*taken away/);
+      expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
+      await me.page.goto('about:blank');
+    });
+    await me.page.goto(`${studio.address}/pieces`);
+    await me.openPiece('Bird-bath basin');
+    const undo = (what: RegExp): Promise<unknown> =>
+      me.page.waitForFunction(
+        (source) => new RegExp(source).test(document.querySelector('[data-testid="undo"]')?.getAttribute('aria-label') ?? ''),
+        { timeout: 8000 },
+        what.source,
+      );
+    await undo(/taken away/);
+    await me.press('undo');
+    await undo(/changed/);
+    await me.press('undo');
+    await depthIs(me, new RegExp(before.split(' mm')[0]));
+    await me.page.close();
+  });
+
+  test('a firing told while it is away is kept, and found in the Notebook afterwards', async () => {
+    const me = await openFirstRun();
+    await me.press('open-record');
+    await me.find('record-note');
+    await silent(async () => {
+      await me.type('record-note', 'written without the server');
+      await me.press('save-firing');
+      await me.sees('held', /kept here and sent/);
+      await me.sees('connection', /^offline · 1 waits$/);
+    });
+    await me.heading(/Sundial disc/);
+    await me.reads('written without the server');
+    await me.page.close();
+  });
+
+  test('what somebody else saved meanwhile is not written over: the person is asked', async () => {
+    const me = await Visitor.open(here.browser, PHONE);
+    me.expectedStatuses.add(409);
+    await me.page.goto(`${studio.address}/pieces`);
+    await me.openPiece('Lamp panel, left');
+    const { id } = ((await (await fetch(`${studio.address}/api/pieces`)).json()) as { id: string; name: string }[]).find(
+      ({ name }) => name === 'Lamp panel, left',
+    ) ?? { id: '' };
+    await silent(async () => {
+      await me.press('layer-row-1');
+      await me.press('layer-depth-more');
+      await me.sees('connection', /1 waits/);
+      await me.page.goto('about:blank');
+    });
+    const piece = (await (await fetch(`${studio.address}/api/pieces/${id}`)).json()) as { name: string; doc: object; version: number };
+    const body = JSON.stringify({ name: 'Lamp panel, left (theirs)', doc: piece.doc, version: piece.version, what: 'name' });
+    expect((await fetch(`${studio.address}/api/pieces/${id}`, { method: 'PUT', headers: { 'Content-Type': 'application/json' }, body })).status).toBe(200);
+    await me.page.goto(`${studio.address}/pieces`);
+    await me.sees('connection', /^1 not saved$/);
+    await me.press('connection');
+    await me.sees('waiting', /was not taken/);
+    expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
+    await me.press('refused-mine');
+    await me.gone('connection');
+    await me.openPiece('Lamp panel, left');
     await me.page.close();
   });
 });

@@ -3,8 +3,9 @@
  * the first view rests. What two routes share would otherwise be counted into the first view.
  */
 import { type ComponentProps, type ComponentType, Suspense, createElement, lazy } from 'react';
+import type * as pages from './pages/all';
 
-type Pages = typeof import('./pages/all');
+type Pages = typeof pages;
 
 export const readWorkbench = (): Promise<Pages> => import('./pages/all');
 

@@ -14,12 +14,21 @@ const FiledFiringSchema = FiringSchema.pick({
   ...{ note: true, asFired: true, photos: true, createdAt: true },
 } as const).extend({ asFiredResult: EvaluationSchema.nullable() });
 
+/** A picture that a firing in this file names: as it is kept, JPEG, named by the SHA-256 of its bytes. */
+const FiledPhotoSchema = z.object({
+  hash: z.string().regex(/^[0-9a-f]{64}$/, { error: 'A picture is named by 64 hexadecimal digits.' }),
+  jpeg: z.base64({ error: 'A picture stands in base64.' }).meta({ description: 'The bytes of the picture, base64' }),
+});
+export type FiledPhoto = z.infer<typeof FiledPhotoSchema>;
+
 export const PieceFileSchema = z.object({
   format: z.literal(PIECE_FILE_FORMAT, { error: `This is not a piece file: its format must be '${PIECE_FILE_FORMAT}'.` }),
   formatVersion: z.literal(1, { error: 'This file is of a later format than this program knows.' }),
   piece: PieceSchema.pick({ id: true, name: true, doc: true, createdAt: true }),
   schedules: z.array(ScheduleSchema).max(5000),
   firings: z.array(FiledFiringSchema).max(5000),
+  /** Left out by files that were written before pictures came along. */
+  photos: z.array(FiledPhotoSchema).max(2000).default([]),
   shelves: z.object({
     families: z.array(FamilySchema),
     glasses: z.array(GlassSchema),

@@ -48,7 +48,8 @@ export interface AppParts {
 }
 
 const BODY_LIMIT = '256kb';
-const FILE_LIMIT = '32mb';
+/** A piece of some years with a few hundred pictures. */
+const FILE_LIMIT = '128mb';
 const PHOTO_LIMIT = '32mb';
 const A_YEAR_S = 31536000;
 
@@ -94,8 +95,8 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
   route(api.redoPiece, ({ version: based }, id) => redoPiece(db, id, based, now()));
   route(api.deletePiece, ({ version: based }, id) => deletePiece(db, id, based, now()));
   route(api.restorePiece, (_, id) => restorePiece(db, id));
-  route(api.pieceFile, (_, id) => pieceFile(db, id));
-  route(api.importPiece, (file) => importPiece(db, file, now()));
+  route(api.pieceFile, (_, id) => pieceFile(db, dataDir, id));
+  route(api.importPiece, (file) => importPiece(db, dataDir, file, now()));
   route(api.saveSchedule, async (wanted, pieceId) => {
     const repeated = alreadySaved(db, pieceId, wanted.id);
     if (repeated) return repeated;

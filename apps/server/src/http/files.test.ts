@@ -1,4 +1,6 @@
 /** A piece out to a file and in again. */
+import { createHash } from 'node:crypto';
+import sharp from 'sharp';
 import { type Piece, type PieceFile, PieceFileSchema } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { type TestServer, startTestServer } from '../test/testServer';
@@ -65,6 +67,61 @@ describe('a piece file', () => {
     expect(copy.schedules[0].result).toEqual(file.schedules[0].result);
     expect(copy.firings[0].note).toBe(file.firings[0].note);
     expect((await filed('Plaque no. 14')).file).toEqual(file);
+  });
+
+  test('carries its pictures into another studio, where they are served as they were', async () => {
+    const { piece, file } = await filed('Plaque no. 14');
+    const bytes = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#8fb5cf' } })
+      .png()
+      .toBuffer();
+    const { hash } = (await (await fetch(`${server.base}/api/photos`, { method: 'POST', body: new Uint8Array(bytes) })).json()) as { hash: string };
+    const [{ id, scheduleId: _schedule, createdAt: _created, asFiredResult: _result, ...told }] = file.firings;
+    expect((await server.ask('PUT', `/api/firings/${id}`, { ...told, photos: [hash], version: 1 })).status).toBe(200);
+    const { file: withPicture } = await filed('Plaque no. 14');
+    expect(withPicture.photos.map((photo) => photo.hash)).toEqual([hash]);
+    const other = await startTestServer();
+    try {
+      const { body: theirs } = await other.ask('GET', '/api/pieces');
+      for (const one of theirs as Piece[]) await other.ask('DELETE', `/api/pieces/${one.id}`, { version: one.version });
+      expect((await other.ask('POST', '/api/import', withPicture)).body.outcome).toBe('new');
+      expect((await other.ask('GET', `/api/pieces/${piece.id}/file`)).body).toEqual(withPicture);
+      const [here, there] = await Promise.all(
+        [server, other].map(async ({ base }) => Buffer.from(await (await fetch(`${base}/api/photos/${hash}`)).arrayBuffer())),
+      );
+      expect(there.equals(here)).toBe(true);
+      expect((await fetch(`${other.base}/api/photos/${hash}?size=small`)).status).toBe(200);
+    } finally {
+      await other.stop();
+    }
+  });
+
+  test('of before pictures came along is still read', async () => {
+    const { file } = await filed('Plaque no. 14');
+    const { photos: _none, ...old } = file;
+    expect((await server.ask('POST', '/api/import', old)).body.outcome).toBe('copied');
+  });
+
+  test('is refused where a picture in it is another than its name says, or tells of its camera', async () => {
+    const { file } = await filed('Plaque no. 14');
+    const named = (jpeg: Buffer) => ({ hash: createHash('sha256').update(jpeg).digest('hex'), jpeg: jpeg.toString('base64') });
+    const plain = sharp({ create: { width: 60, height: 40, channels: 3, background: '#8fb5cf' } });
+    const camera = named(
+      await plain
+        .clone()
+        .withExif({ IFD3: { GPSLatitudeRef: 'N' } })
+        .jpeg()
+        .toBuffer(),
+    );
+    const large = named(await plain.clone().resize(1700, 40, { fit: 'fill' }).jpeg().toBuffer());
+    for (const [photo, message] of [
+      [{ ...camera, hash: '0'.repeat(64) }, /not the one it is named after/],
+      [camera, /more than its pixels/],
+      [large, /at most 1600 pixels/],
+      [named(Buffer.from('no picture')), /no JPEG/],
+    ] as const) {
+      const { status, body } = await server.ask('POST', '/api/import', { ...file, photos: [photo] });
+      expect({ status, path: body.path, message: body.message }).toEqual({ status: 422, path: 'photos.0', message: expect.stringMatching(message) as string });
+    }
   });
 
   test.each([

@@ -82,3 +82,12 @@ test('a day after no firing has it, a photo is swept; one that a firing has stay
   expect(files().some((name) => name.startsWith(lost))).toBe(false);
   expect(existsSync(join(server.dataDir, 'photos', `${kept}-small.jpg`))).toBe(true);
 });
+
+test('a firing cannot name a picture that is not here', async () => {
+  const { body: page } = await server.ask('GET', '/api/firings');
+  const { pieceId, scheduleId } = page.firings[0];
+  const firing = { id: uuid(), pieceId, scheduleId, firedAt: NOW, zone: 'UTC', photos: ['a'.repeat(64)] };
+  const { status, body } = await server.ask('POST', '/api/firings', firing);
+  expect({ status, path: body.path }).toEqual({ status: 422, path: 'photos.0' });
+  expect(body.message).toMatch(/send it first/);
+});

@@ -6,6 +6,7 @@ import type { z } from 'zod';
 import type { Database } from '../db/open';
 import { firings, pieces, schedules } from '../db/tables';
 import { NotFound, Stale, Taken } from './failures';
+import { mustHavePhotos } from './photos';
 import { findSchedule } from './schedules';
 
 type Recorded = z.output<typeof NewFiringSchema>;
@@ -86,6 +87,7 @@ export function recordFiring(db: Database, wanted: Recorded, asFiredResult: Eval
     if (before && before.scheduleId !== wanted.scheduleId) throw new Taken('firing', wanted.id);
     if (!before) {
       if (findSchedule(tx, wanted.scheduleId).pieceId !== wanted.pieceId) throw new NotFound('schedule of this piece', wanted.scheduleId);
+      mustHavePhotos(tx, wanted.photos, []);
       tx.insert(firings)
         .values({ ...wanted, asFiredResult, createdAt: now })
         .run();
@@ -102,6 +104,7 @@ function unchanged(db: Database, wanted: string, based: number): void {
 export function saveFiring(db: Database, wanted: string, { version: based, ...told }: Change, asFiredResult: Evaluation | null): FiringDetail {
   return db.transaction((tx) => {
     unchanged(tx, wanted, based);
+    mustHavePhotos(tx, told.photos, findOne(tx, wanted).photos);
     tx.update(firings)
       .set({ ...told, asFiredResult, version: based + 1 })
       .where(eq(id, wanted))

@@ -3,10 +3,10 @@
  * what a camera adds (place, time, serial numbers), and named by the hash of what was written.
  */
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ProblemError } from '@torvin/core';
-import type { Photo } from '@torvin/schema';
+import type { FiledPhoto, Photo } from '@torvin/schema';
 import { eq, lt } from 'drizzle-orm';
 import sharp from 'sharp';
 import type { Database } from '../db/open';
@@ -58,6 +58,52 @@ export async function addPhoto(db: Database, dataDir: string, bytes: unknown, no
   writeFileSync(fileOf(dataDir, hash, 'small'), small.data);
   db.insert(photos).values({ hash, width: large.width, height: large.height, createdAt: now }).onConflictDoNothing().run();
   return { hash, width: large.width, height: large.height };
+}
+
+/** Of these, the ones that are here, as they are kept. In the order of their names. */
+export function filedPhotos(dataDir: string, hashes: readonly string[]): FiledPhoto[] {
+  return [...new Set(hashes)]
+    .sort()
+    .filter((hash) => existsSync(fileOf(dataDir, hash, 'large')))
+    .map((hash) => ({ hash, jpeg: readFileSync(fileOf(dataDir, hash, 'large')).toString('base64') }));
+}
+
+/**
+ * Takes pictures out of a piece file. They keep their names, so they are not written anew: each must be what this program
+ * writes, no larger, with nothing of a camera in it, and be named by its own bytes.
+ */
+export async function takeFiledPhotos(db: Database, dataDir: string, filed: readonly FiledPhoto[], now: number): Promise<void> {
+  const judged = await Promise.all(
+    filed.map(async ({ hash, jpeg }, i) => {
+      const wrong = (message: string): ProblemError => new ProblemError({ code: 'no-photo', path: `photos.${i}`, message });
+      const data = Buffer.from(jpeg, 'base64');
+      if (createHash('sha256').update(data).digest('hex') !== hash) throw wrong('A picture in this file is not the one it is named after.');
+      const found = await sharp(data)
+        .metadata()
+        .catch(() => null);
+      const { format, width = 0, height = 0, exif, xmp, iptc } = found ?? {};
+      if (format !== 'jpeg' || Math.max(width, height) > LARGE_PX) throw wrong(`A picture in this file is no JPEG of at most ${LARGE_PX} pixels a side.`);
+      if (exif ?? xmp ?? iptc) throw wrong('A picture in this file tells more than its pixels: place, time or camera.');
+      const small = await written(data, SMALL_PX).catch(() => {
+        throw wrong('A picture in this file is damaged.');
+      });
+      return { hash, width, height, data, small: small.data };
+    }),
+  );
+  if (judged.length > 0) mkdirSync(folderOf(dataDir), { recursive: true });
+  for (const { hash, width, height, data, small } of judged) {
+    writeFileSync(fileOf(dataDir, hash, 'large'), data);
+    writeFileSync(fileOf(dataDir, hash, 'small'), small);
+    db.insert(photos).values({ hash, width, height, createdAt: now }).onConflictDoNothing().run();
+  }
+}
+
+/** A firing may name only pictures that are here; those it had before may have stayed in the studio they came from. */
+export function mustHavePhotos(db: Database, hashes: readonly string[], before: readonly string[]): void {
+  hashes.forEach((hash, i) => {
+    if (before.includes(hash) || db.select().from(photos).where(eq(photos.hash, hash)).get()) return;
+    throw new ProblemError({ code: 'unknown-photo', path: `photos.${i}`, message: 'There is no such picture here; send it first, then name it.' });
+  });
 }
 
 /** Path of a photo's file. */

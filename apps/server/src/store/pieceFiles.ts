@@ -5,11 +5,12 @@ import { and, asc, eq, inArray, isNull, max } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import type { Database } from '../db/open';
 import { controllers, families, firings, glasses, kilns, pieceStates, pieces, schedules } from '../db/tables';
+import { filedPhotos, takeFiledPhotos } from './photos';
 import { findPiece } from './pieces';
 import { documentOf } from './schedules';
 import { allShelves } from './shelves';
 
-export function pieceFile(db: Database, id: string): PieceFile {
+export function pieceFile(db: Database, dataDir: string, id: string): PieceFile {
   const { name, doc, createdAt } = findPiece(db, id);
   const shelves = allShelves(db);
   const glassIds = new Set(doc.layers.map(({ glassId }) => glassId));
@@ -27,6 +28,10 @@ export function pieceFile(db: Database, id: string): PieceFile {
     piece: { id, name, doc, createdAt },
     schedules: own.map(documentOf),
     firings: fired.map(({ pieceId: _piece, version: _version, deletedAt: _deleted, ...firing }) => firing),
+    photos: filedPhotos(
+      dataDir,
+      fired.flatMap((firing) => firing.photos),
+    ),
     shelves: {
       families: shelves.families.filter((family) => used.some(({ familyId }) => familyId === family.id)),
       glasses: used,
@@ -37,12 +42,12 @@ export function pieceFile(db: Database, id: string): PieceFile {
 }
 
 /** The same file with every id of the piece, its layers, steps, schedules and firings made anew. */
-function copyOf(file: PieceFile): PieceFile {
+function copyOf({ photos, ...file }: PieceFile): PieceFile {
   const ids = [file.piece.id, ...[...file.piece.doc.layers, ...file.piece.doc.steps, ...file.schedules, ...file.firings].map(({ id }) => id)];
   let text = JSON.stringify(file);
   for (const id of new Set(ids)) text = text.replaceAll(id, uuid());
-  const copy = JSON.parse(text) as PieceFile;
-  return { ...copy, piece: { ...copy.piece, name: `${copy.piece.name.slice(0, 72)}, copy` } };
+  const copy = JSON.parse(text) as typeof file;
+  return { ...copy, photos, piece: { ...copy.piece, name: `${copy.piece.name.slice(0, 72)}, copy` } };
 }
 
 /** Every name inside a file must lead somewhere inside it. */
@@ -73,8 +78,10 @@ function addMissingRecords(
   if (newControllers.length > 0) db.insert(controllers).values(newControllers).onConflictDoNothing().run();
 }
 
-export function importPiece(db: Database, asked: PieceFile, now: number): Imported {
+export async function importPiece(db: Database, dataDir: string, asked: PieceFile, now: number): Promise<Imported> {
   mustHang(asked);
+  // Before the piece: pictures that nothing names are swept, a piece without its pictures would stay so.
+  await takeFiledPhotos(db, dataDir, asked.photos, now);
   return db.transaction((tx) => {
     const before = tx.select().from(pieces).where(eq(pieces.id, asked.piece.id)).get();
     const outcome: Imported['outcome'] = before === undefined ? 'new' : before.deletedAt === null ? 'copied' : 'restored';

@@ -2,13 +2,13 @@ import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson
 import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
 import { BarlowSemiCondensed_400Regular } from '@expo-google-fonts/barlow-semi-condensed/400Regular';
 import { BarlowSemiCondensed_700Bold } from '@expo-google-fonts/barlow-semi-condensed/700Bold';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { useEffect } from 'react';
 import { View } from 'react-native';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
-import { mayRecover } from '@/data/client';
+import { makeQueryClient } from '@/data/queries';
 import { warmUp } from '@/engine/client';
 import { ThemeProvider } from '@/theme/ThemeContext';
 import { Frame } from '@/ui/Frame';
@@ -17,12 +17,7 @@ import { readWorkbench } from '@/workbench';
 /** The first view is drawn and read by then; a page that is wanted sooner is read at once. */
 const WORKBENCH_AFTER_MS = 1500;
 
-const queries = new QueryClient({
-  defaultOptions: {
-    queries: { networkMode: 'always', staleTime: 5000, retry: (count, error) => count < 1 && mayRecover(error) },
-    mutations: { networkMode: 'always' },
-  },
-});
+const queries = makeQueryClient();
 
 export default function RootLayout() {
   useFonts({ AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_700Bold, BarlowSemiCondensed_400Regular, BarlowSemiCondensed_700Bold });

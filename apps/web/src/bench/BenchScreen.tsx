@@ -1,17 +1,16 @@
 /** Now and next: what stands in the kiln by the clock, what waits and for what, what was last learned. */
-import type { Bench, Shelves } from '@torvin/schema';
-import { Link, useRouter } from 'expo-router';
+import { differenceIn, formatDuration, text } from '@torvin/core';
+import { type Bench, type Shelves, drawnLayers } from '@torvin/schema';
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useBench } from '@/data/bench';
 import { usePieces, useSchedule, useShelves } from '@/data/pieces';
 import { useStudio } from '@/data/studio';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { isOlder } from '@/piece/older';
-import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
-import { differenceIn, formatDuration, text } from '@torvin/core';
-import { drawnLayers } from '@torvin/schema';
 import { Action } from '@/ui/Action';
+import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
@@ -45,9 +44,11 @@ export function BenchScreen() {
           </Notice>
         )}
         {pieces.data.length > 0 && waiting.length === 0 && <Words tone="muted">Nothing waits: every piece is through its firings.</Words>}
-        {waiting.map((waits) => (
-          <WaitingRow key={waits.piece.id} waits={waits} shelves={shelves} />
-        ))}
+        <View role="list">
+          {waiting.map((waits) => (
+            <WaitingRow key={waits.piece.id} waits={waits} shelves={shelves} />
+          ))}
+        </View>
       </Part>
       <Part title="Last learned">
         <Learned learned={bench.data.learned} />
@@ -68,34 +69,21 @@ function Part({ title, children }: { title: string; children: React.ReactNode })
 }
 
 function WaitingRow({ waits: { piece, step, for: what }, shelves }: { waits: Waits; shelves: Shelves | undefined }) {
-  const { colours } = useTheme();
   const { data: schedule } = useSchedule(step?.scheduleId);
   const own = step && schedule?.stepId === step.id ? schedule : null;
   const older = own && step && shelves ? isOlder(piece.doc, step, shelves, own.snapshot) : false;
   return (
-    <Link href={`/pieces/${piece.id}`} style={{ display: 'flex', textDecorationLine: 'none' }} testID="waiting-piece">
-      <View
-        style={{
-          flex: 1,
-          flexDirection: 'row',
-          alignItems: 'center',
-          gap: space.medium,
-          borderTopWidth: 1,
-          borderColor: colours.line,
-          paddingVertical: space.small,
-        }}
-      >
-        <SectionDrawing footprint={piece.doc.footprint} layers={drawnLayers(piece.doc, shelves)} {...FACE} small />
-        <View style={{ flex: 1 }}>
-          <Words bold>{piece.name}</Words>
-          <Words size="label" tone="muted">
-            {older
-              ? 'waits for its schedule to be computed again: the lay-up has changed'
-              : `waits for ${what}${own ? `, ${text(formatDuration(own.result.simulation.total_s))}` : ''}`}
-          </Words>
-        </View>
+    <LinkRow href={`/pieces/${piece.id}`} inset={0} testID="waiting-piece">
+      <SectionDrawing footprint={piece.doc.footprint} layers={drawnLayers(piece.doc, shelves)} {...FACE} small />
+      <View style={{ flex: 1 }}>
+        <Words bold>{piece.name}</Words>
+        <Words size="label" tone="muted">
+          {older
+            ? 'waits for its schedule to be computed again: the lay-up has changed'
+            : `waits for ${what}${own ? `, ${text(formatDuration(own.result.simulation.total_s))}` : ''}`}
+        </Words>
       </View>
-    </Link>
+    </LinkRow>
   );
 }
 

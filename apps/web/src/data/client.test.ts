@@ -18,7 +18,10 @@ describe('a call to the server', () => {
     const fetched = answer(200, '{"theme":"dark"}');
     global.fetch = fetched as unknown as typeof fetch;
     await call(api.saveStudio, { body: { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'dark' } });
-    expect(fetched.mock.calls[0]).toEqual(['/api/studio', expect.objectContaining({ method: 'PUT', body: '{"temperatureUnit":"C","lengthUnit":"mm","massUnit":"g","theme":"dark"}' })]);
+    expect(fetched.mock.calls[0]).toEqual([
+      '/api/studio',
+      expect.objectContaining({ method: 'PUT', body: '{"temperatureUnit":"C","lengthUnit":"mm","massUnit":"g","theme":"dark"}' }),
+    ]);
     await problemFrom(answer(404, '{"code":"unknown-id","path":"id","message":"none"}'));
     expect((global.fetch as jest.Mock).mock.calls[0][0]).toBe('/api/pieces/a%2Fb');
   });

@@ -1,5 +1,6 @@
 /** Calls the server by the endpoint table. Whatever goes wrong becomes one ApiProblem. */
 import type { Problem } from '@torvin/core';
+import { serverAnswered, serverSilent } from './connection';
 import type { AnswerOf, Endpoint, Photo, RequestOf } from '@torvin/schema';
 
 export class ApiProblem extends Error {
@@ -18,7 +19,7 @@ export class ApiProblem extends Error {
 const OFFLINE: Problem = {
   code: 'offline',
   path: '',
-  message: 'No answer from the Torvin server. Is it running? What you entered stays here; try again when it is back.',
+  message: 'No answer from the Torvin server. Is it running? What you enter is kept here and sent when it is back.',
 };
 const UNREADABLE: Problem = { code: 'unreadable-answer', path: '', message: 'The server sent something that cannot be read.' };
 
@@ -28,6 +29,11 @@ interface CallInput<E extends Endpoint> {
   /** What stands after the question mark; parts that say nothing are left out. */
   query?: Record<string, string | null | undefined>;
   signal?: AbortSignal;
+}
+
+function unanswered(): never {
+  serverSilent();
+  throw new ApiProblem(OFFLINE, 0);
 }
 
 /** Browsers refuse to keep larger requests alive. */
@@ -44,20 +50,32 @@ export async function call<E extends Endpoint>(endpoint: E, { id, body, query = 
     keepalive: written !== undefined && written.length < KEEPALIVE_AT_MOST,
     signal,
   }).catch((error: unknown) => {
-    throw signal?.aborted ? error : new ApiProblem(OFFLINE, 0);
+    if (signal?.aborted) throw error;
+    return unanswered();
   });
   return answered<AnswerOf<E>>(response);
 }
 
 /** A picture goes as its bytes. */
 export async function sendPhoto(file: Blob): Promise<Photo> {
-  const response = await fetch('/api/photos', { method: 'POST', body: file }).catch(() => {
-    throw new ApiProblem(OFFLINE, 0);
-  });
+  const response = await fetch('/api/photos', { method: 'POST', body: file }).catch(unanswered);
   return answered<Photo>(response);
 }
 
+/** A file of the server's, as it is: the page does not read what it only hands on. */
+export async function takeFile(endpoint: Endpoint, id: string): Promise<Blob> {
+  const response = await fetch(endpoint.path.replace(':id', encodeURIComponent(id))).catch(unanswered);
+  return response.ok ? response.blob() : answered(response);
+}
+
+/** Sends a file of the person's as it is. */
+export async function sendFile<E extends Endpoint>(endpoint: E, file: Blob): Promise<AnswerOf<E>> {
+  const response = await fetch(endpoint.path, { method: 'POST', body: file, headers: { 'Content-Type': 'application/json' } }).catch(unanswered);
+  return answered<AnswerOf<E>>(response);
+}
+
 async function answered<T>(response: Response): Promise<T> {
+  serverAnswered();
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok && answer !== null) return answer as T;
   if (isProblem(answer)) throw new ApiProblem(answer, response.status, answer.current);

@@ -1,7 +1,8 @@
 /** Records on the shelves, saved against the version they were based on. */
-import { type ControllerRecord, type Family, type Glass, type Kiln, type ShelfKind, type Shelves, type StripTest, api } from '@torvin/schema';
+import { type ControllerRecord, type Family, type Glass, type Kiln, type ShelfKind, type Shelves, api } from '@torvin/schema';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { call } from './client';
+import { keys } from './keys';
 
 export interface ShelfRecords {
   families: Family;
@@ -11,9 +12,8 @@ export interface ShelfRecords {
 }
 export type ShelfRecord = ShelfRecords[ShelfKind];
 
-const SHELVES = ['shelves'];
-
-const save = (kind: ShelfKind, record: ShelfRecord): Promise<ShelfRecord> => {
+/** Saves one record of its kind. */
+export const sendRecord = (kind: ShelfKind, record: ShelfRecord): Promise<ShelfRecord> => {
   const { id } = record;
   switch (kind) {
     case 'families':
@@ -27,20 +27,10 @@ const save = (kind: ShelfKind, record: ShelfRecord): Promise<ShelfRecord> => {
   }
 };
 
-export function useSaveRecord(kind: ShelfKind) {
-  const client = useQueryClient();
-  return useMutation({ mutationFn: (record: ShelfRecord) => save(kind, record), onSuccess: () => client.invalidateQueries({ queryKey: SHELVES }) });
-}
-
 export function usePutAway() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ id, away }: { id: string; away: boolean }) => call(api.putAway, { id, body: { away } }),
-    onSuccess: (shelves: Shelves) => client.setQueryData(SHELVES, shelves),
+    onSuccess: (shelves: Shelves) => client.setQueryData(keys.shelves, shelves),
   });
-}
-
-export function useAddStripTest() {
-  const client = useQueryClient();
-  return useMutation({ mutationFn: (body: StripTest) => call(api.addStripTest, { body }), onSuccess: () => client.invalidateQueries({ queryKey: SHELVES }) });
 }

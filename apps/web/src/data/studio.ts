@@ -1,14 +1,15 @@
 /** The studio's settings, changed at once on the screen and kept on the server. */
 import type { Units } from '@torvin/core';
 import { type Studio, api } from '@torvin/schema';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { call } from './client';
+import { keys } from './keys';
+import { useNamedSave } from './saves';
 
-const KEY = ['studio'];
 const UNTIL_LOADED: Studio = { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system' };
 
-export const useStudio = (): Studio => useQuery({ queryKey: KEY, queryFn: ({ signal }) => call(api.studio, { signal }) }).data ?? UNTIL_LOADED;
+export const useStudio = (): Studio => useQuery({ queryKey: keys.studio, queryFn: ({ signal }) => call(api.studio, { signal }) }).data ?? UNTIL_LOADED;
 
 /** What this studio reads and writes. Keeps its identity while nothing changes. */
 export function useUnits(): Units {
@@ -18,14 +19,10 @@ export function useUnits(): Units {
 
 export function useSaveStudio(): (change: Partial<Studio>) => void {
   const client = useQueryClient();
-  const { mutate } = useMutation({
-    mutationFn: (body: Studio) => call(api.saveStudio, { body }),
-    scope: { id: 'studio' },
-    onError: () => client.invalidateQueries({ queryKey: KEY }),
-  });
+  const { mutate } = useNamedSave('saveStudio', 'studio');
   return (change) => {
-    const next = { ...(client.getQueryData<Studio>(KEY) ?? UNTIL_LOADED), ...change };
-    client.setQueryData(KEY, next);
-    mutate(next);
+    const next = { ...(client.getQueryData<Studio>(keys.studio) ?? UNTIL_LOADED), ...change };
+    client.setQueryData(keys.studio, next);
+    mutate(next, { onError: () => client.invalidateQueries({ queryKey: keys.studio }) });
   };
 }

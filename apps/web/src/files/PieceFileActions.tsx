@@ -1,11 +1,11 @@
 /** A piece out to a file, and a piece file in. */
-import { type Imported, PIECE_FILE_FORMAT, type PieceFile, api } from '@torvin/schema';
+import { type Imported, api } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { createElement, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { call, problemOfError } from '@/data/client';
-import { adoptPiece } from '@/data/pieces';
+import { problemOfError, sendFile, takeFile } from '@/data/client';
+import { adoptPiece } from '@/data/keys';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { download, fileName } from './download';
@@ -14,8 +14,7 @@ export function SavePieceFile({ pieceId, name }: { pieceId: string; name: string
   const [problem, setProblem] = useState<string | null>(null);
   const save = async (): Promise<void> => {
     try {
-      const file = await call(api.pieceFile, { id: pieceId });
-      download(fileName(name, 'json'), 'application/json', `${JSON.stringify(file, null, 1)}\n`);
+      download(fileName(name, 'json'), await takeFile(api.pieceFile, pieceId));
       setProblem(null);
     } catch (error) {
       setProblem(problemOfError(error).message);
@@ -43,14 +42,14 @@ export function ReadPieceFile() {
 
   async function read(file: File): Promise<void> {
     try {
-      const written = parsed(await file.text());
-      if (written === null) return setSaid({ tone: 'warn', words: `'${file.name}' is not a piece file: choose one that Torvin wrote, ending in .json.` });
-      const { piece, outcome } = await call(api.importPiece, { body: written });
+      const { piece, outcome } = await sendFile(api.importPiece, file);
       adoptPiece(client, piece);
       await client.invalidateQueries();
       setSaid({ tone: 'plain', words: `${piece.name} ${OUTCOMES[outcome]}.`, pieceId: piece.id });
     } catch (error) {
-      const { path, message } = problemOfError(error);
+      const { code, path, message } = problemOfError(error);
+      if (code === 'malformed-json' || path === 'format')
+        return setSaid({ tone: 'warn', words: `'${file.name}' is not a piece file: choose one that Torvin wrote, ending in .json.` });
       setSaid({ tone: 'warn', words: `'${file.name}' cannot be read in: ${message}${path ? ` (at ${path})` : ''}` });
     }
   }
@@ -81,14 +80,4 @@ export function ReadPieceFile() {
       )}
     </View>
   );
-}
-
-/** Only what claims to be a piece file is sent; the server judges the rest. */
-function parsed(text: string): PieceFile | null {
-  try {
-    const value = JSON.parse(text) as { format?: unknown } | null;
-    return value?.format === PIECE_FILE_FORMAT ? (value as PieceFile) : null;
-  } catch {
-    return null;
-  }
 }

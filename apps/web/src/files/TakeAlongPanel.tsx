@@ -42,7 +42,7 @@ export function TakeAlongPanel({ piece, schedule, series, unit, start, saving }:
           label="SVG: the page as a drawing"
           disabled={saving}
           testID="take-svg"
-          onPress={() => download(name('svg'), 'image/svg+xml', runSheetSvg({ piece, schedule, series, units, start }))}
+          onPress={() => download(name('svg'), new Blob([runSheetSvg({ piece, schedule, series, units, start })], { type: 'image/svg+xml' }))}
         />
         <Action
           kind="second"
@@ -50,7 +50,7 @@ export function TakeAlongPanel({ piece, schedule, series, unit, start, saving }:
           label="CSV: the segments as a table"
           disabled={saving}
           testID="take-csv"
-          onPress={() => download(name('csv'), 'text/csv', scheduleCsv(schedule, unit))}
+          onPress={() => download(name('csv'), new Blob([scheduleCsv(schedule, unit)], { type: 'text/csv' }))}
         />
         <Action
           kind="second"
@@ -58,7 +58,7 @@ export function TakeAlongPanel({ piece, schedule, series, unit, start, saving }:
           label="JSON: the schedule as data"
           disabled={saving}
           testID="take-json"
-          onPress={() => download(name('json'), 'application/json', scheduleJson(piece, schedule))}
+          onPress={() => download(name('json'), new Blob([scheduleJson(piece, schedule)], { type: 'application/json' }))}
         />
       </View>
       <Words size="label" tone="muted">

@@ -1,6 +1,6 @@
 /** Hands a file to the browser to keep. */
-export function download(name: string, type: string, content: string): void {
-  const url = URL.createObjectURL(new Blob([content], { type }));
+export function download(name: string, content: Blob): void {
+  const url = URL.createObjectURL(content);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -7,7 +7,7 @@ import { Pressable, View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
 import { v7 as uuid } from 'uuid';
 import { problemOfError } from '@/data/client';
-import { useRecordFiring } from '@/data/firings';
+import { useRecordFiring } from '@/data/pieces';
 import { stepName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
 import { WORK_CAUTIONS } from '@/piece/cautions';
@@ -15,6 +15,7 @@ import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { FigureText } from '@/ui/FigureText';
+import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
@@ -138,11 +139,12 @@ function Tick({ done }: { done: boolean }) {
 /** Puts the firing in the kiln: from now it stands on the Bench until it is told how it came out. */
 function StartFiring({ piece, schedule }: { piece: Piece; schedule: Schedule }) {
   const router = useRouter();
-  const record = useRecordFiring();
+  const record = useRecordFiring(piece.id);
   const [id] = useState(() => uuid());
   return (
     <View style={{ gap: space.small }}>
       {record.error && <Notice tone="warn">{problemOfError(record.error).message}</Notice>}
+      {record.isPaused && <Held />}
       <Action
         title="It is running: put it on the Bench"
         disabled={record.isPending}

@@ -1,11 +1,9 @@
 /** Which firing to compare with: those of the same piece first, then all others, newest first. */
 import type { Firing } from '@torvin/schema';
 import { format } from 'date-fns/format';
-import { useRouter } from 'expo-router';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { useFirings } from '@/data/firings';
-import { useTheme } from '@/theme/ThemeContext';
-import { space } from '@/theme/theme';
+import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { ListScreen } from '@/ui/Screen';
@@ -15,8 +13,6 @@ import { ResultSign, resultWords } from './results';
 const ROW_HEIGHT = 64;
 
 export function ComparePicker({ firing }: { firing: Firing }) {
-  const { colours } = useTheme();
-  const router = useRouter();
   const own = useFirings({ piece: firing.pieceId });
   const all = useFirings({});
   const back = { title: firing.pieceName, href: `/notebook/${firing.id}` };
@@ -33,20 +29,7 @@ export function ComparePicker({ firing }: { firing: Firing }) {
       onNearEnd={() => void (all.hasNextPage && !all.isFetchingNextPage && all.fetchNextPage())}
       before={rows.length === 0 && <Notice tone="plain">There is no other firing yet to compare with.</Notice>}
       renderItem={(other) => (
-        <Pressable
-          role="link"
-          onPress={() => router.replace(`/notebook/${firing.id}/compare?with=${other.id}` as never)}
-          testID="compare-with"
-          style={{
-            height: ROW_HEIGHT,
-            flexDirection: 'row',
-            alignItems: 'center',
-            gap: space.medium,
-            paddingHorizontal: space.large,
-            borderTopWidth: 1,
-            borderColor: colours.line,
-          }}
-        >
+        <LinkRow href={`/notebook/${firing.id}/compare?with=${other.id}`} replace height={ROW_HEIGHT} listed={false} testID="compare-with">
           <ResultSign result={other.result} />
           <View style={{ flex: 1 }}>
             <Words bold numberOfLines={1}>
@@ -56,7 +39,7 @@ export function ComparePicker({ firing }: { firing: Firing }) {
               {`${format(other.firedAt, 'd MMM yyyy')} · ${resultWords(other.result)}`}
             </Words>
           </View>
-        </Pressable>
+        </LinkRow>
       )}
     />
   );

@@ -8,10 +8,12 @@ import { useDeleteFiring, useRestoreFiring } from '@/data/firings';
 import { useStudio } from '@/data/studio';
 import { setupWords } from '@/piece/describe';
 import { LiveFigures } from '@/runsheet/LiveFigures';
+import { PolariserPanel } from '@/runsheet/PolariserPanel';
 import { RunSheet } from '@/runsheet/RunSheet';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
+import { Fold } from '@/ui/Fold';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Screen } from '@/ui/Screen';
 import { SideBySide } from '@/ui/SideBySide';
@@ -80,6 +82,9 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
       )}
       <LiveFigures firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} opens={clockAfter(start, ran.evaluation.simulation.total_s)} />
       <RunSheet segments={ran.segments} firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} start={start} current />
+      <Fold title="Between crossed polarisers" about="what should have stayed as stress, beside your pictures" testID="polariser">
+        {() => <PolariserPanel firing={snapshot.firing} evaluation={ran.evaluation} photos={firing.photos} />}
+      </Fold>
       <View style={{ padding: space.large }}>
         <Words
           size="label"

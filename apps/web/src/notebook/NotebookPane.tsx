@@ -2,15 +2,14 @@
 import { LOOKS, PURPOSES, formatDuration, formatTemperature, text } from '@torvin/core';
 import type { Firing, FiringQuery } from '@torvin/schema';
 import { format } from 'date-fns/format';
-import { Link } from 'expo-router';
 import { memo, useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import { useFirings } from '@/data/firings';
 import { useStudio } from '@/data/studio';
-import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Chips } from '@/ui/Chips';
 import { Field } from '@/ui/Field';
+import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { ListScreen } from '@/ui/Screen';
@@ -78,44 +77,25 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
 const FIRING_ROW_HEIGHT = 104;
 
 const FiringRow = memo(function FiringRow({ firing, current, unit }: { firing: Firing; current: boolean; unit: 'C' | 'F' }) {
-  const { colours } = useTheme();
   return (
-    <View style={{ borderTopWidth: 1, borderColor: colours.line, height: FIRING_ROW_HEIGHT, overflow: 'hidden' }}>
-      <Link
-        href={`/notebook/${firing.id}`}
-        aria-current={current ? 'page' : undefined}
-        style={{ display: 'flex', textDecorationLine: 'none', height: '100%' }}
-        testID="firing-link"
-      >
-        <View
-          style={{
-            flex: 1,
-            flexDirection: 'row',
-            alignItems: 'center',
-            gap: space.medium,
-            paddingHorizontal: space.large,
-            backgroundColor: current ? colours.surface : 'transparent',
-          }}
-        >
-          <ResultSign result={firing.result} />
-          <View style={{ flex: 1 }}>
-            <Words bold numberOfLines={1}>
-              {firing.pieceName}
-            </Words>
-            <Words size="label" tone="muted" numberOfLines={1}>
-              {`${format(firing.firedAt, 'd MMM yyyy, HH:mm')} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`}
-            </Words>
-            <Words size="label" tone="muted" numberOfLines={1}>
-              {`${PURPOSES[firing.look].name}, ${text(formatTemperature(firing.work_C, unit))} for ${text(formatDuration(firing.work_s))}`}
-            </Words>
-            <Words size="label" numberOfLines={1}>
-              {firing.note}
-            </Words>
-          </View>
-          <Words bold>{resultWords(firing.result)}</Words>
-          {firing.photos.length > 0 && <Thumbnail hash={firing.photos[0]} px={64} alt={`Picture of ${firing.pieceName}`} />}
-        </View>
-      </Link>
-    </View>
+    <LinkRow href={`/notebook/${firing.id}`} current={current} height={FIRING_ROW_HEIGHT} listed={false} testID="firing-link">
+      <ResultSign result={firing.result} />
+      <View style={{ flex: 1 }}>
+        <Words bold numberOfLines={1}>
+          {firing.pieceName}
+        </Words>
+        <Words size="label" tone="muted" numberOfLines={1}>
+          {`${format(firing.firedAt, 'd MMM yyyy, HH:mm')} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`}
+        </Words>
+        <Words size="label" tone="muted" numberOfLines={1}>
+          {`${PURPOSES[firing.look].name}, ${text(formatTemperature(firing.work_C, unit))} for ${text(formatDuration(firing.work_s))}`}
+        </Words>
+        <Words size="label" numberOfLines={1}>
+          {firing.note}
+        </Words>
+      </View>
+      <Words bold>{resultWords(firing.result)}</Words>
+      {firing.photos.length > 0 && <Thumbnail hash={firing.photos[0]} px={64} alt={`Picture of ${firing.pieceName}`} />}
+    </LinkRow>
   );
 });

@@ -13,10 +13,21 @@ const SMALL_PX = 96;
 
 export const photoUrl = (hash: string, size: 'large' | 'small'): string => `/api/photos/${hash}${size === 'small' ? '?size=small' : ''}`;
 
-/** Keeps its room before it has come, so that nothing jumps. */
+/** Keeps its room before it has come, so that nothing jumps; says so where the picture stayed in another studio. */
 export function Thumbnail({ hash, px = SMALL_PX, alt }: { hash: string; px?: number; alt: string }) {
   const { colours } = useTheme();
+  const [missing, setMissing] = useState(false);
+  if (missing) {
+    return (
+      <View style={{ width: px, height: px, justifyContent: 'center', alignItems: 'center', backgroundColor: colours.surface }} aria-label={`${alt}, not here`}>
+        <Words size="note" tone="muted" style={{ textAlign: 'center' }}>
+          {px >= SMALL_PX ? 'picture not here' : '–'}
+        </Words>
+      </View>
+    );
+  }
   return createElement('img', {
+    onError: () => setMissing(true),
     src: photoUrl(hash, 'small'),
     alt,
     width: px,

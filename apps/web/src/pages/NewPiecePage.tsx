@@ -5,6 +5,7 @@ import { problemOfError } from '@/data/client';
 import { useCreatePiece, useShelves } from '@/data/pieces';
 import { PieceForm } from '@/piece/PieceForm';
 import { newEntry } from '@/piece/pieceEntry';
+import { Held } from '@/ui/Held';
 import { Waiting } from '@/ui/Loading';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
@@ -23,6 +24,7 @@ export function NewPiecePage() {
   return (
     <Screen title="New piece" back={BACK}>
       <Words tone="muted">Say how big it is and what lies at the bottom; the other layers are laid on its drawing.</Words>
+      {create.isPaused && <Held />}
       <PieceForm
         shelves={shelves.data}
         entry={newEntry(shelves.data)}

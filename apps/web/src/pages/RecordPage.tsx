@@ -2,18 +2,19 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { problemOfError } from '@/data/client';
-import { useRecordFiring } from '@/data/firings';
+import { useRecordFiring } from '@/data/pieces';
 import { RecordForm } from '@/notebook/RecordForm';
 import { stepName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
 import { useStepPage } from '@/piece/useStepPage';
+import { Held } from '@/ui/Held';
 import { Screen } from '@/ui/Screen';
 
 export function RecordPage() {
   const { started } = useLocalSearchParams<{ started?: string }>();
   const router = useRouter();
   const page = useStepPage('Record the firing');
-  const record = useRecordFiring();
+  const record = useRecordFiring(page.ready ? page.piece.id : '');
   // The same id for every try, so that a repeated save records one firing.
   const [firingId] = useState(() => uuid());
   const [begin] = useState(() => Number(started) || Date.now());
@@ -21,6 +22,7 @@ export function RecordPage() {
   const { piece, step, schedule } = page;
   return (
     <Screen title="Record the firing" subtitle={`${stepName(step)} of ${piece.name}`} back={{ title: stepName(step), href: runHref(piece.id, step.id) }}>
+      {record.isPaused && <Held />}
       <RecordForm
         told={{ firedAt: begin, place: '', result: null, lookReached: null, note: '', asFired: null, photos: [] }}
         schedule={schedule}

@@ -2,6 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { problemOfError } from '@/data/client';
 import { useFiring, useSaveFiring } from '@/data/firings';
 import { RecordForm } from '@/notebook/RecordForm';
+import { Held } from '@/ui/Held';
 import { Waiting } from '@/ui/Loading';
 import { Screen } from '@/ui/Screen';
 
@@ -15,12 +16,15 @@ export function TellPage() {
   const { firing, schedule } = detail.data;
   return (
     <Screen title="Tell more" subtitle={firing.pieceName} back={back}>
+      {save.isPaused && <Held />}
       <RecordForm
         told={firing}
         schedule={schedule}
         problem={save.error ? problemOfError(save.error) : null}
         saving={save.isPending}
-        onSave={(told) => save.mutate({ version: firing.version, zone: firing.zone, ...told }, { onSuccess: () => router.replace(`/notebook/${id}`) })}
+        onSave={(told) =>
+          save.mutate({ id, body: { version: firing.version, zone: firing.zone, ...told } }, { onSuccess: () => router.replace(`/notebook/${id}`) })
+        }
       />
     </Screen>
   );

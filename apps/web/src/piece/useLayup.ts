@@ -3,11 +3,15 @@
  * one change; what cannot be saved waits, and undo waits for what is being saved.
  */
 import type { Edited, Outcome, Problem } from '@torvin/core';
-import type { Piece, PieceDoc } from '@torvin/schema';
-import { useQueryClient } from '@tanstack/react-query';
+import { type Piece, type PieceDoc, api } from '@torvin/schema';
+import { onlineManager, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { problemOfError } from '@/data/client';
-import { adoptPiece, useSavePiece, useUndo } from '@/data/pieces';
+import { v7 as uuid } from 'uuid';
+import { call, problemOfError } from '@/data/client';
+import { UNDO_NEEDS_SERVER } from '@/data/connection';
+import { adoptPiece } from '@/data/keys';
+import { useSavePiece, useUndo } from '@/data/pieces';
+import { addRefused } from '@/data/refused';
 import { staleCurrent } from './stale';
 
 interface Change {
@@ -41,21 +45,32 @@ export interface Layup {
 
 const REST_BEFORE_SAVING_MS = 400;
 
+const LEFT_OPEN: Problem = { code: 'stale', path: '', message: 'the piece was changed elsewhere meanwhile.' };
+
 export function useLayup(piece: Piece): Layup {
   const client = useQueryClient();
   const save = useSavePiece(piece.id);
   const travel = useUndo(piece.id);
   const [waiting, setWaiting] = useState<readonly Change[]>([]);
-  const [saving, setSaving] = useState(false);
   const [problem, setProblem] = useState<Problem | null>(null);
   const [elsewhere, setElsewhere] = useState<Piece | null>(null);
 
-  const queue = useRef<Change[]>([]);
-  const running = useRef<Promise<Piece | null> | null>(null);
+  /** Came back from the server, oldest first. */
+  const refused = useRef<Change[]>([]);
+  /** On their way, or waiting for the server to answer. */
+  const sent = useRef<Change[]>([]);
+  /** The newest, while it may still be joined by the next. */
+  const resting = useRef<Change | null>(null);
+  const arriving = useRef<Promise<unknown>>(Promise.resolve());
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   /** The state of the server that the next save is based on: what this tab saw when the edits began, then its own saves. */
   const base = useRef(piece);
-  if (queue.current.length === 0 && running.current === null && piece.version >= base.current.version) base.current = piece;
+  const nothingWaits = refused.current.length + sent.current.length === 0 && resting.current === null;
+  if (nothingWaits && piece.version >= base.current.version) base.current = piece;
+
+  const list = useCallback((): void => {
+    setWaiting([...refused.current, ...sent.current, ...(resting.current ? [resting.current] : [])]);
+  }, []);
 
   const refuse = useCallback((error: unknown): void => {
     const current = staleCurrent(error);
@@ -63,75 +78,106 @@ export function useLayup(piece: Piece): Layup {
     else setProblem(problemOfError(error));
   }, []);
 
-  /** Saves what waits, one change after the other; the last one stays while it is still resting. */
-  const work = useCallback((): Promise<Piece | null> => {
-    running.current ??= (async () => {
-      setSaving(true);
-      try {
-        while (queue.current.length > (timer.current === null ? 0 : 1)) {
-          const [{ name, doc, what }] = queue.current;
-          base.current = await save.mutateAsync({ name, doc, what, version: base.current.version });
-          queue.current = queue.current.slice(1);
-          setWaiting(queue.current);
-        }
-        setProblem(null);
-        return base.current;
-      } catch (error) {
-        refuse(error);
-        return null;
-      } finally {
-        running.current = null;
-        setSaving(false);
-      }
-    })();
-    return running.current;
-  }, [save, refuse]);
+  const { mutateAsync: sendSave } = save;
+  /** Each save raises the version by one, so that one can be sent before the answer to the last is there. */
+  const send = useCallback(
+    (change: Change): void => {
+      const { name, doc, what } = change;
+      const version = base.current.version + sent.current.length;
+      sent.current = [...sent.current, change];
+      const rest = (): void => {
+        sent.current = sent.current.filter((one) => one !== change);
+      };
+      const arrival = sendSave({ id: piece.id, body: { name, doc, what, version } }).then(
+        (saved) => {
+          rest();
+          base.current = saved;
+          setProblem(null);
+        },
+        (error: unknown) => {
+          rest();
+          // Those that were sent on top of a refused one are refused for that reason alone.
+          if (refused.current.length === 0) refuse(error);
+          refused.current = [...refused.current, change];
+        },
+      );
+      arriving.current = Promise.all([arriving.current, arrival.then(list)]);
+    },
+    [sendSave, piece.id, refuse, list],
+  );
 
+  /** Sends what rests; resolves with the piece when all has arrived, with null where something was refused. */
   const flush = useCallback(async (): Promise<Piece | null> => {
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
-    await running.current;
-    return work();
-  }, [work]);
+    const change = resting.current;
+    resting.current = null;
+    if (change && refused.current.length > 0) refused.current = [...refused.current, change];
+    else if (change) send(change);
+    list();
+    let seen: Promise<unknown> | null = null;
+    while (seen !== arriving.current) {
+      seen = arriving.current;
+      await seen;
+    }
+    return refused.current.length > 0 ? null : base.current;
+  }, [send, list]);
 
-  // Neither leaving the page nor closing the tab loses what is not saved yet. There is time for one request: it carries
-  // the last state, on top of the one that is on its way.
-  const leave = useRef(() => undefined as void);
-  leave.current = () => {
-    const last = queue.current.at(-1);
-    if (!last || (running.current && queue.current.length === 1)) return;
+  const sendRefused = (): void => {
+    const again = refused.current;
+    refused.current = [];
+    again.forEach(send);
+    void flush();
+  };
+
+  // Neither leaving the page nor closing the tab loses what is not saved yet. A tab that closes has time for one request:
+  // it carries the last state, on top of the one that is on its way; while the server is silent it is kept instead.
+  const leave = useRef((_closing: boolean) => undefined as void);
+  leave.current = (closing) => {
+    const change = resting.current ?? refused.current.at(-1);
+    if (!change || (resting.current === null && closing)) return;
+    if (refused.current.length > 0) {
+      const { name, doc, what } = change;
+      const version = base.current.version;
+      addRefused({
+        name: 'savePiece',
+        variables: { id: piece.id, body: { name, doc, what, version } },
+        problem: problem ?? LEFT_OPEN,
+        currentVersion: elsewhere?.version ?? null,
+      });
+      return;
+    }
+    if (!closing || !onlineManager.isOnline()) return void flush();
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
-    const { name, doc, what } = last;
-    const version = base.current.version + (running.current ? 1 : 0);
-    queue.current = [];
-    save.mutate({ name, doc, what, version });
+    resting.current = null;
+    const { name, doc, what } = change;
+    const version = base.current.version + Math.min(sent.current.length, 1);
+    call(api.savePiece, { id: piece.id, body: { name, doc, what, version } }).catch(() => undefined);
   };
   useEffect(() => {
-    const onHide = (): void => leave.current();
+    const onHide = (): void => leave.current(true);
     window.addEventListener('pagehide', onHide);
     return () => {
       window.removeEventListener('pagehide', onHide);
-      leave.current();
+      leave.current(false);
     };
   }, []);
 
   const shown = waiting.at(-1) ?? piece;
 
   function put(change: Change): void {
-    const last = queue.current.at(-1);
-    // The first of the queue may be on its way already.
-    const joins = last?.key === change.key && !(running.current && queue.current.length === 1);
-    queue.current = joins ? [...queue.current.slice(0, -1), change] : [...queue.current, change];
-    setWaiting(queue.current);
+    const before = resting.current;
+    if (before && before.key !== change.key) void flush();
+    resting.current = change;
+    list();
     setProblem(null);
     if (timer.current) clearTimeout(timer.current);
     timer.current = setTimeout(() => void flush(), REST_BEFORE_SAVING_MS);
-    // What came before it rests no longer.
-    if (queue.current.length > 1) void work();
   }
 
   async function go(way: 'undo' | 'redo'): Promise<void> {
+    if (!onlineManager.isOnline()) return setProblem(UNDO_NEEDS_SERVER);
     const settled = await flush();
     if (!settled) return;
     try {
@@ -142,8 +188,9 @@ export function useLayup(piece: Piece): Layup {
   }
 
   const forget = (): void => {
-    queue.current = [];
-    setWaiting([]);
+    refused.current = [];
+    resting.current = null;
+    list();
     setProblem(null);
     setElsewhere(null);
   };
@@ -151,7 +198,7 @@ export function useLayup(piece: Piece): Layup {
   return {
     name: shown.name,
     doc: shown.doc,
-    saving: saving || waiting.length > 0,
+    saving: waiting.length > 0,
     problem,
     elsewhere,
     undo: waiting.at(-1)?.what ?? piece.undo,
@@ -159,7 +206,7 @@ export function useLayup(piece: Piece): Layup {
     edit(outcome, key, name = shown.name) {
       if (!outcome.ok) return setProblem(outcome.problem);
       const { doc, what } = outcome.value;
-      put({ key: key ?? `${what} ${queue.current.length} ${Date.now()}`, name, doc, what });
+      put({ key: key ?? uuid(), name, doc, what });
     },
     settled: flush,
     goBack: () => void go('undo'),
@@ -176,13 +223,13 @@ export function useLayup(piece: Piece): Layup {
       base.current = elsewhere;
       // This is about the lay-up alone: schedules that were made elsewhere stay.
       const { steps } = elsewhere.doc;
-      queue.current = queue.current.map((change) => ({ ...change, doc: { ...change.doc, steps } }));
+      refused.current = refused.current.map((change) => ({ ...change, doc: { ...change.doc, steps } }));
       setElsewhere(null);
-      void flush();
+      sendRefused();
     },
     retry() {
       setProblem(null);
-      void flush();
+      sendRefused();
     },
   };
 }

@@ -34,9 +34,15 @@ export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
     const composed = await compute('compose', snapshot.value.firing);
     if (!composed.ok) return composed;
     const known = on.doc.steps.find(({ id }) => id === step.id);
-    const saved = JSON.stringify(known) === JSON.stringify(step) ? on : await savePiece.mutateAsync({ name: on.name, doc, what, version: on.version });
+    const saved =
+      JSON.stringify(known) === JSON.stringify(step)
+        ? on
+        : await savePiece.mutateAsync({ id: pieceId, body: { name: on.name, doc, what, version: on.version } });
     const { segments, remarks } = composed.value;
-    await saveSchedule.mutateAsync({ id: uuid(), stepId: step.id, parentId: null, origin: 'computed', segments, pieceVersion: saved.version });
+    await saveSchedule.mutateAsync({
+      id: pieceId,
+      body: { id: uuid(), stepId: step.id, parentId: null, origin: 'computed', segments, pieceVersion: saved.version },
+    });
     return { ok: true, value: remarks };
   }
 

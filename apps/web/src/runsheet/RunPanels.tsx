@@ -1,7 +1,8 @@
 /** Under the rows, each opened when wanted: beside the computed, versions, schools, equal work, polariser view. */
-import type { TemperatureUnit } from '@torvin/core';
+import type { Evaluation, FiringCase, TemperatureUnit } from '@torvin/core';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { View } from 'react-native';
+import { useFirings } from '@/data/firings';
 import { useSchedule } from '@/data/pieces';
 import { TakeAlongPanel } from '@/files/TakeAlongPanel';
 import { usePlanFiring } from '@/piece/usePlanFiring';
@@ -69,8 +70,15 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start }
         )}
       </Fold>
       <Fold title="Between crossed polarisers" about="what stays as stress, as it would look" testID="polariser">
-        {() => <PolariserPanel firing={firing} evaluation={evaluation} />}
+        {() => <OwnPolariser pieceId={piece.id} firing={firing} evaluation={evaluation} />}
       </Fold>
     </View>
   );
+}
+
+/** With the pictures of this piece's own firings, newest first. */
+function OwnPolariser({ pieceId, firing, evaluation }: { pieceId: string; firing: FiringCase; evaluation: Evaluation }) {
+  const { data } = useFirings({ piece: pieceId });
+  const photos = data?.pages.flatMap((page) => page.firings.flatMap((one) => one.photos)) ?? [];
+  return <PolariserPanel firing={firing} evaluation={evaluation} photos={photos} />;
 }

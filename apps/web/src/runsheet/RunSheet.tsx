@@ -7,6 +7,7 @@ import {
   type FiringCase,
   type PurposefulSegment,
   ROLE_NAMES,
+  type Series,
   type TemperatureUnit,
   formatDuration,
   glassOf,
@@ -22,11 +23,14 @@ import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
+import { HiddenTable } from '@/ui/HiddenTable';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Words } from '@/ui/Words';
 import { clockAfter } from '@/ui/clock';
+import { useCalm } from '@/ui/useCalm';
 import { Bead, type BeadHandlers } from './Bead';
 import { Curve } from './Curve';
+import { CURVE_HEADS, jointRows } from './jointTable';
 import { RunRow } from './RunRow';
 import { readingFor } from './readingFor';
 import { columnBands } from './columns';
@@ -133,9 +137,17 @@ function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, sel
             })}
         </View>
       </View>
+      <CurveTable series={evaluation.simulation.series} segments={segments} start={start} unit={unit} />
     </View>
   );
 }
+
+/** Follows at a screen reader's pace, so that it costs nothing while a bead moves. */
+const CurveTable = memo(function CurveTable(props: { series: Series | undefined; segments: PurposefulSegment[]; start: Date; unit: TemperatureUnit }) {
+  const { series, segments, start, unit } = useCalm(props);
+  const rows = useMemo(() => (series ? jointRows(series, segments, start, unit) : []), [series, segments, start, unit]);
+  return <HiddenTable caption="Temperatures where the segments end" heads={CURVE_HEADS} rows={rows} testID="curve-table" />;
+});
 
 interface ColumnNamesProps {
   bands: ReturnType<typeof columnBands>;

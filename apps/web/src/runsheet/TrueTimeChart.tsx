@@ -16,7 +16,9 @@ import { View } from 'react-native';
 import { GLOW } from '@/theme/palette';
 import { useTheme } from '@/theme/ThemeContext';
 import { fonts } from '@/theme/theme';
+import { HiddenTable } from '@/ui/HiddenTable';
 import { clockAfter } from '@/ui/clock';
+import { CURVE_HEADS, clockRows } from './jointTable';
 import { pathOf } from './curve';
 import { type TimeAxis, timeTicks, trueTimeAxes } from './trueTime';
 
@@ -79,6 +81,14 @@ export const TrueTimeChart = memo(function TrueTimeChart({ firing, segments, ser
         {series && <Path d={line(series.skin_C)} stroke={colours.ink} strokeWidth={1} fill="none" />}
         {series && <Path d={line(series.core_C)} stroke={colours.ink} strokeWidth={1.5} strokeDasharray="2 3" fill="none" />}
       </Svg>
+      {series && (
+        <HiddenTable
+          caption="Temperatures by the clock"
+          heads={CURVE_HEADS}
+          rows={clockRows(series, timeTicks(axes, start), start, unit)}
+          testID="clock-table"
+        />
+      )}
     </View>
   );
 });

@@ -3,12 +3,14 @@
  * on whichever is shown. A change is simulated at once and saved as a new version when it comes to rest.
  */
 import { type Evaluation, type Problem, type PurposefulSegment } from '@torvin/core';
-import type { Piece, Schedule, Step } from '@torvin/schema';
-import { useQueryClient } from '@tanstack/react-query';
+import { type Piece, type Schedule, type Step, api } from '@torvin/schema';
+import { onlineManager, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { problemOfError } from '@/data/client';
-import { adoptPiece, pieceKey, useSavePiece, useSaveSchedule, useUndo } from '@/data/pieces';
+import { call, problemOfError } from '@/data/client';
+import { UNDO_NEEDS_SERVER } from '@/data/connection';
+import { adoptPiece, keys } from '@/data/keys';
+import { useSavePiece, useSaveSchedule, useUndo } from '@/data/pieces';
 import { compute } from '@/engine/client';
 import { latestWins } from '@/engine/latest';
 import { staleCurrent } from '@/piece/stale';
@@ -94,16 +96,18 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
   const shown = draft ?? schedule.segments;
   useEffect(() => ask(shown));
 
-  // What a save is based on: the version this tab showed when the change began, then its own saves.
+  // What a save is based on: the version this tab showed when the change began, then its own saves. Each save raises the
+  // piece's version by one and is the parent of the next, so that one can be sent before the answer to the last is there.
   const base = useRef({ version: piece.version, parentId: schedule.id });
+  const sent = useRef<{ id: string }[]>([]);
   useEffect(() => {
-    if (draft === null) base.current = { version: piece.version, parentId: schedule.id };
+    if (draft === null && sent.current.length === 0) base.current = { version: piece.version, parentId: schedule.id };
   }, [draft, piece.version, schedule.id]);
 
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   /** What is to be saved, with the id it keeps through every try, so that a try that did arrive counts once. */
   const pending = useRef<{ id: string; segments: PurposefulSegment[] } | null>(null);
-  const running = useRef(false);
+  const inFlight = useRef<Promise<unknown>>(Promise.resolve());
 
   function refused(error: unknown): void {
     const current = staleCurrent(error);
@@ -111,52 +115,58 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     else setProblem(problemOfError(error));
   }
 
-  const save = useCallback(async (): Promise<void> => {
+  const { mutateAsync: sendSchedule } = saveSchedule;
+  const flush = useCallback((): void => {
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
-    running.current = true;
+    const wanted = pending.current;
+    if (!wanted || sent.current.includes(wanted)) return;
+    const version = base.current.version + sent.current.length;
+    const parentId = sent.current.at(-1)?.id ?? base.current.parentId;
+    sent.current = [...sent.current, wanted];
     setSaving(true);
-    try {
-      while (pending.current) {
-        const wanted = pending.current;
-        const saved = await saveSchedule.mutateAsync({
-          ...wanted,
-          stepId: schedule.stepId,
-          parentId: base.current.parentId,
-          origin: 'edited',
-          pieceVersion: base.current.version,
-        });
-        base.current = { version: saved.piece.version, parentId: saved.schedule.id };
-        if (pending.current === wanted) {
-          pending.current = null;
+    const arrival = sendSchedule({
+      id: piece.id,
+      body: { id: wanted.id, segments: wanted.segments, stepId: schedule.stepId, parentId, origin: 'edited', pieceVersion: version },
+    })
+      .then(
+        (saved) => {
+          base.current = { version: saved.piece.version, parentId: saved.schedule.id };
+          if (pending.current === wanted) pending.current = null;
           setDraft((now) => (now === wanted.segments ? null : now));
-        }
-      }
-      setProblem(null);
-    } catch (error) {
-      refused(error);
-    } finally {
-      running.current = false;
-      setSaving(false);
-    }
-  }, [saveSchedule, schedule.stepId]);
+          setProblem(null);
+        },
+        // The newest is the one that counts: those before it were on the way to it.
+        (error: unknown) => {
+          if (pending.current === wanted) refused(error);
+        },
+      )
+      .finally(() => {
+        sent.current = sent.current.filter((one) => one !== wanted);
+        setSaving(sent.current.length > 0);
+      });
+    inFlight.current = Promise.all([inFlight.current, arrival]);
+  }, [sendSchedule, piece.id, schedule.stepId]);
 
-  const inFlight = useRef(Promise.resolve());
-  const flush = useCallback((): void => {
-    if (!running.current) inFlight.current = save();
-  }, [save]);
-
-  // Neither leaving the page nor closing the tab loses a change that is still resting.
-  const latestFlush = useRef(flush);
-  latestFlush.current = flush;
+  // Neither leaving the page nor closing the tab loses a change that is still resting. A tab that closes has no time to
+  // wait for the one that is on its way; while the server is silent the change is kept instead.
+  const leave = useRef((_closing: boolean) => undefined as void);
+  leave.current = (closing) => {
+    const wanted = pending.current;
+    const [first] = sent.current;
+    if (!timer.current || !wanted) return;
+    if (!closing || !first || !onlineManager.isOnline()) return flush();
+    clearTimeout(timer.current);
+    timer.current = null;
+    const on = { stepId: schedule.stepId, parentId: first.id, origin: 'edited', pieceVersion: base.current.version + 1 } as const;
+    call(api.saveSchedule, { id: piece.id, body: { id: wanted.id, segments: wanted.segments, ...on } }).catch(() => undefined);
+  };
   useEffect(() => {
-    const leave = (): void => {
-      if (timer.current) latestFlush.current();
-    };
-    window.addEventListener('pagehide', leave);
+    const onHide = (): void => leave.current(true);
+    window.addEventListener('pagehide', onHide);
     return () => {
-      window.removeEventListener('pagehide', leave);
-      leave();
+      window.removeEventListener('pagehide', onHide);
+      leave.current(false);
     };
   }, []);
 
@@ -179,25 +189,26 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
   async function settled(): Promise<Piece | null> {
     if (timer.current) flush();
     await inFlight.current;
-    return pending.current ? null : (client.getQueryData<Piece>(pieceKey(piece.id)) ?? piece);
+    return pending.current ? null : (client.getQueryData<Piece>(keys.piece(piece.id)) ?? piece);
   }
 
   /** Points the step at one of its schedules, after a save that may still be under way. */
   async function point(choose: (step: Step) => string | null, what: string): Promise<void> {
     await inFlight.current;
-    const now = client.getQueryData<Piece>(pieceKey(piece.id)) ?? piece;
+    const now = client.getQueryData<Piece>(keys.piece(piece.id)) ?? piece;
     const step = now.doc.steps.find(({ id }) => id === schedule.stepId);
     const scheduleId = step ? choose(step) : null;
     if (!step || !scheduleId || step.scheduleId === scheduleId) return;
     const steps = now.doc.steps.map((one) => (one.id === step.id ? { ...one, scheduleId } : one));
     try {
-      await savePiece.mutateAsync({ name: now.name, doc: { ...now.doc, steps }, version: now.version, what });
+      await savePiece.mutateAsync({ id: piece.id, body: { name: now.name, doc: { ...now.doc, steps }, version: now.version, what } });
     } catch (error) {
       refused(error);
     }
   }
 
   async function go(way: 'undo' | 'redo'): Promise<void> {
+    if (!onlineManager.isOnline()) return setProblem(UNDO_NEEDS_SERVER);
     const now = await settled();
     if (!now) return;
     try {

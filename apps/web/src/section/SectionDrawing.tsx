@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
+import { HiddenTable } from '@/ui/HiddenTable';
 import { Words } from '@/ui/Words';
 import { type SectionGeometry, sectionGeometry } from './geometry';
 import { ghostPath } from './ghost';
@@ -32,6 +33,22 @@ export function sectionWords(layers: readonly DrawnLayer[], unit: LengthUnit): s
   return `Section, bottom to top: ${layers.map(one).join('; ')}; on a shelf`;
 }
 
+const HEADS = ['layer from the shelf', 'glass', 'form', 'depth', 'number', 'covers', 'coating'] as const;
+
+/** The lay-up as a table beside its drawing. */
+export function SectionTable({ layers, unit }: { layers: readonly DrawnLayer[]; unit: LengthUnit }) {
+  const rows = layers.map(({ name, form, thickness_m, cover, count, coated }, i) => [
+    String(i + 1),
+    name,
+    form ?? 'sheet',
+    text(formatLength(thickness_m, unit)),
+    count === undefined ? '1' : String(count),
+    cover === undefined ? 'all' : `${Math.round(cover * 100)} %`,
+    coated ?? 'none',
+  ]);
+  return <HiddenTable caption="Lay-up, bottom to top" heads={HEADS} rows={rows} testID="section-table" />;
+}
+
 export const scaleWords = (exaggeration: number, ghost: boolean): string =>
   `${exaggeration === 1 ? 'drawn to scale' : `depth drawn ${exaggeration}×`}${ghost ? ' · dashed: after firing' : ''}`;
 
@@ -45,6 +62,7 @@ export function SectionDrawing({ footprint, layers, width, height, small = false
       <Svg width={width} height={height} role="img" aria-label={sectionWords(layers, units.length)}>
         <SectionShapes drawn={drawn} layers={layers} width={width} small={small} />
       </Svg>
+      {!small && <SectionTable layers={layers} unit={units.length} />}
     </View>
   );
 }

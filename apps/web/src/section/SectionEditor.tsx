@@ -11,7 +11,7 @@ import Svg, { Line, Path } from 'react-native-svg';
 import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { Hidden } from '@/ui/Hidden';
-import { ScaleNote, SectionShapes, sectionWords } from './SectionDrawing';
+import { ScaleNote, SectionShapes, SectionTable, sectionWords } from './SectionDrawing';
 import { landingAt, layerAt, sectionGeometry } from './geometry';
 
 /** What stands at the contact of two layers, to be seen there. */
@@ -124,6 +124,7 @@ export function SectionEditor({ footprint, layers, names, ghost, marks, selected
           </Hidden>
         </View>
       </GestureDetector>
+      <SectionTable layers={layers} unit={units.length} />
     </View>
   );
 }

@@ -5,13 +5,15 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ApiProblem, problemOfError } from '@/data/client';
-import { type ShelfRecord, usePutAway, useSaveRecord } from '@/data/shelves';
+import { useNamedSave } from '@/data/saves';
+import { type ShelfRecord, usePutAway } from '@/data/shelves';
 import { useStudio, useUnits } from '@/data/studio';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
+import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Swatch } from '@/ui/Swatch';
@@ -29,7 +31,7 @@ const BACK = { title: 'Shelves', href: '/shelves' };
 export function RecordScreen({ kind, record, shelves }: RecordScreenProps) {
   const router = useRouter();
   const { temperatureUnit: unit } = useStudio();
-  const save = useSaveRecord(kind);
+  const save = useNamedSave('saveRecord', 'shelves');
   const putAway = usePutAway();
   const fields = NUMBER_FIELDS[kind];
   const [now, setNow] = useState(record);
@@ -52,7 +54,7 @@ export function RecordScreen({ kind, record, shelves }: RecordScreenProps) {
       else found[field.key] = outcome.problem.message;
     }
     setFaults(found);
-    if (Object.keys(found).length === 0) save.mutate(next, { onSuccess: () => router.replace('/shelves' as never) });
+    if (Object.keys(found).length === 0) save.mutate({ kind, record: next }, { onSuccess: () => router.replace('/shelves' as never) });
   }
 
   return (
@@ -64,6 +66,7 @@ export function RecordScreen({ kind, record, shelves }: RecordScreenProps) {
           </Notice>
         )}
         {problem && !stale && <Notice tone="warn">{problem.message}</Notice>}
+        {save.isPaused && <Held />}
         <Field
           label="Name"
           value={now.name}

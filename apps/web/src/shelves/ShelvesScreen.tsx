@@ -1,16 +1,16 @@
 /** What the studio has: glass, families, kilns, controllers, strip tests; each with its source, what is put away apart. */
 import { formatTemperature, text } from '@torvin/core';
 import { SHELF_KINDS, type ShelfKind, type Shelves } from '@torvin/schema';
-import { Link, useRouter } from 'expo-router';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useShelves } from '@/data/pieces';
 import type { ShelfRecord } from '@/data/shelves';
 import { useStudio } from '@/data/studio';
-import { useTheme } from '@/theme/ThemeContext';
-import { TARGET, space } from '@/theme/theme';
+import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
+import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Screen } from '@/ui/Screen';
 import { Swatch } from '@/ui/Swatch';
@@ -55,26 +55,21 @@ export function ShelvesScreen() {
 }
 
 function RecordList({ kind, records, shelves }: { kind: ShelfKind; records: readonly ShelfRecord[]; shelves: Shelves }) {
-  const { colours } = useTheme();
   const { temperatureUnit: unit } = useStudio();
   return (
     <View role="list">
       {records.map((record) => (
-        <View role="listitem" key={record.id} style={{ borderTopWidth: 1, borderColor: colours.line }}>
-          <Link href={`/shelves/${kind}/${record.id}` as never} style={{ display: 'flex', textDecorationLine: 'none' }} testID={`record-${record.id}`}>
-            <View style={{ flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.medium, minHeight: TARGET, paddingVertical: space.small }}>
-              {'colour' in record && <Swatch colour={record.colour} />}
-              <View style={{ flex: 1 }}>
-                <Words bold tone="touch">
-                  {record.name}
-                </Words>
-                <Words size="label" tone="muted">
-                  {`${aboutOf(record, shelves, unit)} · ${record.source}`}
-                </Words>
-              </View>
-            </View>
-          </Link>
-        </View>
+        <LinkRow key={record.id} href={`/shelves/${kind}/${record.id}`} inset={0} testID={`record-${record.id}`}>
+          {'colour' in record && <Swatch colour={record.colour} />}
+          <View style={{ flex: 1 }}>
+            <Words bold tone="touch">
+              {record.name}
+            </Words>
+            <Words size="label" tone="muted">
+              {`${aboutOf(record, shelves, unit)} · ${record.source}`}
+            </Words>
+          </View>
+        </LinkRow>
       ))}
     </View>
   );

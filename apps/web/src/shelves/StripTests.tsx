@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { problemOfError } from '@/data/client';
-import { useAddStripTest } from '@/data/shelves';
+import { useNamedSave } from '@/data/saves';
 import { GlassChoice } from '@/piece/GlassChoice';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
@@ -47,7 +47,7 @@ export function StripTests({ shelves }: { shelves: Shelves }) {
 }
 
 function StripTestForm({ shelves, onDone }: { shelves: Shelves; onDone(): void }) {
-  const add = useAddStripTest();
+  const add = useNamedSave('addStripTest', 'shelves');
   const [pair, setPair] = useState([shelves.glasses[0]?.id ?? '', shelves.glasses[1]?.id ?? '']);
   const [result, setResult] = useState<StripTest['result']>('holds');
   const [note, setNote] = useState('');

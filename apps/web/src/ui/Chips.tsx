@@ -1,7 +1,8 @@
 /** One of a few to narrow by, or none: a touch on the chosen one lets go of it. One line that scrolls sideways. */
 import { Pressable, ScrollView } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
-import { RADIUS, TARGET, space } from '@/theme/theme';
+import { space } from '@/theme/theme';
+import { optionFrame } from './optionFrame';
 import { Words } from './Words';
 
 export interface ChipsProps<T extends string> {
@@ -31,15 +32,7 @@ export function Chips<T extends string>({ label, value, options, onChange, testI
             aria-pressed={chosen}
             onPress={() => onChange(chosen ? null : option.value)}
             testID={`${testID}-${option.value}`}
-            style={{
-              minHeight: TARGET,
-              justifyContent: 'center',
-              paddingHorizontal: space.medium,
-              borderRadius: RADIUS,
-              borderWidth: 1,
-              borderColor: chosen ? colours.touch : colours.line,
-              backgroundColor: chosen ? colours.touch : 'transparent',
-            }}
+            style={optionFrame(colours, chosen, true)}
           >
             <Words size="label" bold={chosen} tone={chosen ? 'onTouch' : 'touch'}>
               {option.title}

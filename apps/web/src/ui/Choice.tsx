@@ -1,7 +1,8 @@
 /** One of a few, as a row of buttons. */
 import { Pressable, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
-import { RADIUS, TARGET, space } from '@/theme/theme';
+import { space } from '@/theme/theme';
+import { optionFrame } from './optionFrame';
 import { Words } from './Words';
 
 export interface ChoiceProps<T extends string> {
@@ -29,17 +30,7 @@ export function Choice<T extends string>({ label, value, options, onChange, test
               aria-checked={chosen}
               onPress={() => onChange(option.value)}
               testID={testID ? `${testID}-${option.value}` : undefined}
-              style={{
-                minHeight: TARGET,
-                flexGrow: 1,
-                justifyContent: 'center',
-                paddingHorizontal: space.medium,
-                paddingVertical: space.hair,
-                borderRadius: RADIUS,
-                borderWidth: 1,
-                borderColor: chosen ? colours.touch : colours.muted,
-                backgroundColor: chosen ? colours.touch : colours.surface,
-              }}
+              style={{ ...optionFrame(colours, chosen, true), flexGrow: 1 }}
             >
               <Words bold={chosen} tone={chosen ? 'onTouch' : 'touch'}>
                 {option.title}

@@ -8,6 +8,7 @@ import { Pressable, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET } from '@/theme/theme';
 import { FigureText } from './FigureText';
+import { Hidden } from './Hidden';
 import { Words } from './Words';
 
 export interface FigureBlockProps {
@@ -32,14 +33,11 @@ export function FigureBlock({ value, other, testID, ...rest }: FigureBlockProps)
     );
   }
   return (
-    <Pressable
-      role="button"
-      aria-label={`${rest.label} ${text(turned ? other : value)}, or ${text(turned ? value : other)}${rest.note ? `, ${rest.note}` : ''}`}
-      onPress={() => setTurned(!turned)}
-      style={{ flex: 1, minWidth: 72, minHeight: TARGET }}
-      testID={testID}
-    >
+    <Pressable role="button" onPress={() => setTurned(!turned)} style={{ flex: 1, minWidth: 72, minHeight: TARGET }} testID={testID}>
       <Block value={turned ? other : value} {...rest} />
+      <Hidden>
+        <Words>{`, or ${text(turned ? value : other)}`}</Words>
+      </Hidden>
     </Pressable>
   );
 }

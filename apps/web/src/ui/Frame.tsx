@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
+import { WaitingDrawer } from './Connection';
 import { KeyShortcuts } from './KeyShortcuts';
 import { Words } from './Words';
 import { TakeBackBar } from './takeBack';
@@ -66,6 +67,7 @@ export function Frame({ children }: { children: ReactNode }) {
       <View style={{ flex: 1, minHeight: 0 }}>
         <View style={{ flex: 1, minHeight: 0 }}>{children}</View>
         <TakeBackBar />
+        <WaitingDrawer />
       </View>
       {!wide && bar}
       {wide && <KeyShortcuts />}

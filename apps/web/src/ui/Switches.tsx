@@ -1,9 +1,10 @@
-/** °C or °F, light or dark: at hand on every page. Each button says what a touch changes to. */
+/** Whether the server answers, °C or °F, light or dark: at hand on every page. Each button says what a touch changes to. */
 import { memo } from 'react';
 import { View } from 'react-native';
 import { useSaveStudio, useStudio } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { Action } from './Action';
+import { ConnectionWord } from './Connection';
 
 export const Switches = memo(function Switches() {
   const { temperatureUnit } = useStudio();
@@ -13,6 +14,7 @@ export const Switches = memo(function Switches() {
   const otherTheme = name === 'light' ? 'dark' : 'light';
   return (
     <View style={{ flexDirection: 'row' }}>
+      <ConnectionWord />
       <Action
         kind="plain"
         title={`°${otherUnit}`}

@@ -1,7 +1,8 @@
 /** Any of a few, each on or off. */
 import { Pressable, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
-import { RADIUS, TARGET, space } from '@/theme/theme';
+import { space } from '@/theme/theme';
+import { optionFrame } from './optionFrame';
 import { Words } from './Words';
 
 export interface TogglesProps<T extends string> {
@@ -29,15 +30,7 @@ export function Toggles<T extends string>({ label, values, options, onChange, te
               aria-checked={on}
               onPress={() => onChange(on ? values.filter((one) => one !== value) : [...values, value])}
               testID={`${testID}-${value}`}
-              style={{
-                minHeight: TARGET,
-                justifyContent: 'center',
-                paddingHorizontal: space.medium,
-                borderRadius: RADIUS,
-                borderWidth: on ? 2 : 1,
-                borderColor: on ? colours.touch : colours.muted,
-                backgroundColor: colours.surface,
-              }}
+              style={optionFrame(colours, on, false)}
             >
               <Words bold={on} tone={on ? 'ink' : 'touch'}>
                 {on ? `✓ ${title}` : title}

@@ -1,0 +1,39 @@
+/** The outline of a piece from above, to scale in a box: an SVG path and the scale it was drawn at. */
+import type { Footprint } from '@torvin/core';
+
+export interface DrawnOutline {
+  path: string;
+  pxPerMetre: number;
+  width: number;
+  height: number;
+}
+
+function extent(footprint: Footprint): { width_m: number; length_m: number } {
+  switch (footprint.shape) {
+    case 'disc':
+      return { width_m: footprint.diameter_m, length_m: footprint.diameter_m };
+    case 'polygon': {
+      const [xs, ys] = [footprint.corners_m.map(([x]) => x), footprint.corners_m.map(([, y]) => y)];
+      return { width_m: Math.max(...xs) - Math.min(...xs), length_m: Math.max(...ys) - Math.min(...ys) };
+    }
+    default:
+      return footprint;
+  }
+}
+
+const tenth = (pixels: number): number => Math.round(pixels * 10) / 10;
+
+/** The longer side lies level, as a picture of a piece usually does. */
+export function outlineIn(footprint: Footprint, box: { width: number; height: number }): DrawnOutline {
+  const { width_m, length_m } = extent(footprint);
+  const upright = footprint.shape === 'rectangle' || footprint.shape === 'oval' ? length_m > width_m : false;
+  const [across_m, down_m] = upright ? [length_m, width_m] : [width_m, length_m];
+  const pxPerMetre = Math.min(box.width / across_m, box.height / down_m);
+  const [width, height] = [across_m * pxPerMetre, down_m * pxPerMetre];
+  const round = `M0 ${tenth(height / 2)}a${tenth(width / 2)} ${tenth(height / 2)} 0 1 0 ${tenth(width)} 0a${tenth(width / 2)} ${tenth(height / 2)} 0 1 0 ${tenth(-width)} 0Z`;
+  if (footprint.shape === 'disc' || footprint.shape === 'oval') return { path: round, pxPerMetre, width, height };
+  if (footprint.shape === 'rectangle') return { path: `M0 0H${tenth(width)}V${tenth(height)}H0Z`, pxPerMetre, width, height };
+  const [left, top] = [Math.min(...footprint.corners_m.map(([x]) => x)), Math.min(...footprint.corners_m.map(([, y]) => y))];
+  const points = footprint.corners_m.map(([x, y]) => `${tenth((x - left) * pxPerMetre)} ${tenth((y - top) * pxPerMetre)}`);
+  return { path: `M${points.join('L')}Z`, pxPerMetre, width, height };
+}

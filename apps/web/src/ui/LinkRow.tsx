@@ -1,0 +1,52 @@
+/** A row of a list that leads somewhere: one touch as wide as the page, the open one standing out. */
+import { Link } from 'expo-router';
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import { useTheme } from '@/theme/ThemeContext';
+import { TARGET, space } from '@/theme/theme';
+
+export interface LinkRowProps {
+  href: string;
+  /** The row whose page is open beside the list. */
+  current?: boolean;
+  /** Where every row must be as tall as the others; else as tall as what is in it. */
+  height?: number;
+  /** Room at both ends, px; nothing where the page has it already. */
+  inset?: number;
+  /** Going there replaces this page in the history. */
+  replace?: boolean;
+  /** Not where only the rows in sight exist, which are no list to a screen reader. */
+  listed?: boolean;
+  testID: string;
+  children: ReactNode;
+}
+
+export function LinkRow({ href, current = false, height, inset = space.large, replace = false, listed = true, testID, children }: LinkRowProps) {
+  const { colours } = useTheme();
+  return (
+    <View role={listed ? 'listitem' : undefined} style={{ borderTopWidth: 1, borderColor: colours.line, height, overflow: 'hidden' }}>
+      <Link
+        href={href as never}
+        replace={replace}
+        aria-current={current ? 'page' : undefined}
+        style={{ display: 'flex', textDecorationLine: 'none', height: height === undefined ? undefined : '100%' }}
+        testID={testID}
+      >
+        <View
+          style={{
+            flex: 1,
+            flexDirection: 'row',
+            alignItems: 'center',
+            gap: space.medium,
+            minHeight: TARGET,
+            paddingVertical: height === undefined ? space.small : 0,
+            paddingHorizontal: inset,
+            backgroundColor: current ? colours.surface : 'transparent',
+          }}
+        >
+          {children}
+        </View>
+      </Link>
+    </View>
+  );
+}
