@@ -100,12 +100,25 @@ test('layers are moved by a finger on the drawing, by keys, and by the grip', as
   await me.openPiece('Sundial disc');
   expect(await order()).toEqual(['Wet slate', 'Clear', 'Clear']);
   const drawing = await me.find('section-editor');
-  const box = await drawing.boundingBox();
-  if (!box) throw new Error('The drawing is not on the screen.');
-  const x = box.x + box.width / 2;
-  const foot = box.y + box.height * 0.8;
+  const place = async (): Promise<{ x: number; foot: number; height: number }> => {
+    const box = await drawing.boundingBox();
+    if (!box) throw new Error('The drawing is not on the screen.');
+    return { x: box.x + box.width / 2, foot: box.y + box.height * 0.8, height: box.height };
+  };
+  const labelled = await labels();
+  // A finger that moves at once scrolls; one that rests first takes the layer.
+  const first = await place();
+  const passing = await me.page.touchscreen.touchStart(first.x, first.foot);
+  for (let i = 1; i <= 5; i += 1) await passing.move(first.x, first.foot - i * 12);
+  await passing.end();
+  // The page comes to rest before a finger can take anything on it.
+  await new Promise((resolve) => setTimeout(resolve, 600));
+  expect(await labels()).toBe(labelled);
+  await drawing.evaluate((node) => node.scrollIntoView({ block: 'start' }));
+  const { x, foot, height } = await place();
   const finger = await me.page.touchscreen.touchStart(x, foot);
-  for (let i = 1; i <= 10; i += 1) await finger.move(x, foot - (i * box.height * 0.7) / 10);
+  await new Promise((resolve) => setTimeout(resolve, 400));
+  for (let i = 1; i <= 10; i += 1) await finger.move(x, foot - (i * height * 0.7) / 10);
   await finger.end();
   await me.page.waitForFunction(() =>
     /Clear, 6 mm; Clear, 6 mm; Wet slate/.test(document.querySelector('[data-testid="section-editor"]')?.getAttribute('aria-label') ?? ''),
@@ -124,6 +137,41 @@ test('layers are moved by a finger on the drawing, by keys, and by the grip', as
   await me.page.keyboard.press('ArrowUp');
   expect(await order()).toEqual(['Clear', 'Wet slate', 'Clear']);
   expect(me.troubles).toEqual([]);
+});
+
+test('depth and cover are trimmed by their beads on the drawing, by finger and by keys', async () => {
+  await me.openPiece('Plaque no. 14');
+  await me.press('layer-row-2');
+  const pull = async (bead: string, dx: number, dy: number): Promise<void> => {
+    const box = await (await me.find(bead)).boundingBox();
+    if (!box) throw new Error('The bead is not on the screen.');
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    const finger = await me.page.touchscreen.touchStart(x, y);
+    for (let i = 1; i <= 8; i += 1) await finger.move(x + (dx * i) / 8, y + (dy * i) / 8);
+    await finger.end();
+  };
+  await pull('handle-depth', 0, -44);
+  await me.page.waitForFunction(() => /pieces, 6 mm/.test(document.querySelector('[data-testid="section-editor"]')?.getAttribute('aria-label') ?? ''));
+  const before = Number(/over (\d+) %/.exec(await labels())?.[1]);
+  await pull('handle-cover', -60, 0);
+  await me.page.waitForFunction(
+    (was) => Number(/over (\d+) %/.exec(document.querySelector('[data-testid="section-editor"]')?.getAttribute('aria-label') ?? '')?.[1]) < was,
+    { timeout: 8000 },
+    before,
+  );
+  const cover = await me.find('handle-cover');
+  const value = await cover.evaluate((node) => Number(node.getAttribute('aria-valuenow')));
+  await cover.focus();
+  await me.page.keyboard.press('ArrowRight');
+  await me.page.waitForFunction(
+    (was) => Math.abs(Number(document.querySelector('[data-testid="handle-cover"]')?.getAttribute('aria-valuenow')) - was - 0.05) < 1e-6,
+    { timeout: 8000 },
+    value,
+  );
+  await me.expectSound('a layer with its beads');
+  await me.press('undo');
+  await me.press('undo');
+  await me.page.waitForFunction(() => /pieces, 3 mm/.test(document.querySelector('[data-testid="section-editor"]')?.getAttribute('aria-label') ?? ''));
 });
 
 test('undo goes back through ten edits, also after a reload, and redo forth again', async () => {

@@ -36,6 +36,9 @@ export function startAndListen(args: string[], env: Record<string, string>): Pro
 export class Studio {
   readonly dataDir = mkdtempSync(join(tmpdir(), 'torvin-e2e-'));
   private server: RunningServer | null = null;
+
+  constructor(private readonly env: Record<string, string> = {}) {}
+
   private port = String(20000 + (process.pid % 20000));
 
   get address(): string {
@@ -44,7 +47,7 @@ export class Studio {
   }
 
   async start(): Promise<void> {
-    this.server = await startAndListen([join(ROOT, 'dist/server/main.mjs')], { TORVIN_DATA: this.dataDir, TORVIN_PORT: this.port });
+    this.server = await startAndListen([join(ROOT, 'dist/server/main.mjs')], { TORVIN_DATA: this.dataDir, TORVIN_PORT: this.port, ...this.env });
     this.port = new URL(this.server.address).port;
   }
 

@@ -9,9 +9,9 @@ export interface Setting {
 }
 
 /** Registers the hooks; the browser is there once the tests run. */
-export function setting(): Setting {
+export function setting(env: Record<string, string> = {}): Setting {
   jest.setTimeout(60_000);
-  const here = { studio: new Studio() } as Setting;
+  const here = { studio: new Studio(env) } as Setting;
   beforeAll(async () => {
     await here.studio.start();
     here.browser = await launch();

@@ -104,7 +104,12 @@ describe('the thread, at 390 × 844', () => {
     await me.press('compute');
     await me.heading(/Full fuse/);
     await me.sees('schedule-state', /^as computed$/);
-    expect(await me.sees('live-core-skin', /°C/)).toMatch(/of 5 allowed/);
+    expect(await me.sees('live-core-skin', /°C/)).toMatch(/of 5 °C/);
+    // A tap on a figure shows it in the other unit, another shows it as it was.
+    await me.press('live-core-skin');
+    await me.sees('live-core-skin', /^core to skin [\d.]+ °F/);
+    await me.press('live-core-skin');
+    await me.sees('live-core-skin', /^core to skin [\d.]+ °C/);
     await me.sees('live-work', /9\d %|10\d %/);
     for (const [row, words] of [
       [0, /Warm up.*°C\/h.*pull [\d.]+ of 7\.0 MPa/],
@@ -273,7 +278,7 @@ describe('the thread, at 390 × 844', () => {
   step('°C and °F, light and dark switch, and are kept', async () => {
     await me.press('switch-unit');
     await me.sees('run-row-2', /1454\s*°F/);
-    await me.sees('live-core-skin', /of 9 allowed/);
+    await me.sees('live-core-skin', /of 9 °F/);
     await me.press('switch-theme');
     await me.page.waitForFunction(() => document.documentElement.style.colorScheme === 'dark');
     await me.expectSound('firing in °F and dark');

@@ -6,6 +6,8 @@ export interface Config {
   port: number;
   host: string;
   dataDir: string;
+  /** What an empty data folder is filled with: the demo studio, or typical shelves and nothing made yet. */
+  start: 'demo' | 'own';
 }
 
 const DEFAULT_PORT = 4310;
@@ -15,6 +17,8 @@ export function configFrom(env: NodeJS.ProcessEnv, root: string): Config {
   if (!Number.isInteger(port) || port < 1 || port > 65535) {
     throw new Error(`TORVIN_PORT must be a port from 1 to 65535; got '${env.TORVIN_PORT}'.`);
   }
+  const start = env.TORVIN_START ?? 'demo';
+  if (start !== 'demo' && start !== 'own') throw new Error(`TORVIN_START must be demo or own; got '${start}'.`);
   const data = env.TORVIN_DATA ?? 'data';
-  return { port, host: env.TORVIN_HOST ?? '127.0.0.1', dataDir: isAbsolute(data) ? data : join(root, data) };
+  return { port, host: env.TORVIN_HOST ?? '127.0.0.1', dataDir: isAbsolute(data) ? data : join(root, data), start };
 }

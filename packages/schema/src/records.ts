@@ -9,6 +9,9 @@ const recordId = words('Record id', 60, 1);
 /** version counts saves; a save names the one it was based on, and a new record names 0. */
 const named = { id: recordId, name: words('Name', 80, 1), source: words('Source', 200, 1), version: quantity('Version', '', 0, 1e9).int() };
 
+/** The source of a record that ships as a stand-in for the studio's own. */
+export const TYPICAL_SOURCE = 'typical; write your own over it';
+
 export const FamilySchema = GlassConstantsSchema.extend(named);
 export type Family = z.infer<typeof FamilySchema>;
 export const FamilyChangeSchema = onACurve(FamilySchema);

@@ -1,15 +1,16 @@
 import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Driver from 'better-sqlite3';
-import { FiringCaseSchema, PieceDocSchema } from '@torvin/schema';
+import { FiringCaseSchema, PieceDocSchema, TYPICAL_SOURCE } from '@torvin/schema';
 import { findPiece } from '../store/pieces';
+import { allShelves } from '../store/shelves';
 import { readStudio } from '../store/studio';
 import { evaluate } from '@torvin/core';
 import { eq, sql } from 'drizzle-orm';
 import { MIGRATIONS, NOW, startTestServer, temporaryFolder } from '../test/testServer';
 import { DATABASE_FILE, openDatabase } from './open';
 import { DEMO_PIECES } from './demo';
-import { seedDemo } from './seed';
+import { seedDemo, seedOwn } from './seed';
 import { families, firings, pieces, schedules, studio } from './tables';
 
 const folders: string[] = [];
@@ -31,6 +32,19 @@ describe('the database file', () => {
       opened.close();
     }
     expect(readdirSync(dir).filter((name) => name.startsWith('before-schema'))).toEqual([]);
+  });
+
+  test("of a studio of one's own has typical shelves, each saying so, and nothing made", () => {
+    const { db, close } = openDatabase(folder(), MIGRATIONS);
+    seedOwn(db);
+    seedOwn(db);
+    const shelves = allShelves(db);
+    expect(shelves.kilns).toMatchObject([{ name: 'My kiln', source: TYPICAL_SOURCE }]);
+    expect(shelves.glasses.every(({ source }) => source === TYPICAL_SOURCE)).toBe(true);
+    expect(new Set(shelves.glasses.map(({ familyId }) => familyId)).size).toBe(shelves.families.length);
+    expect(db.select().from(pieces).all()).toEqual([]);
+    expect(seedDemo(db, NOW)).toBe(false);
+    close();
   });
 
   test('is copied before a migration', () => {

@@ -1,9 +1,9 @@
 /**
- * Fills an empty database with the demo studio. Everything computed in it is computed here by the engine; see demo.ts
+ * Fills an empty database, with the demo studio or with what a studio of one's own starts from. Everything computed in it is computed here by the engine; see demo.ts
  * for what there is.
  */
 import { type PieceDocument, TYPICAL_FAMILIES, compose, evaluate, hottestSegment, parseLength } from '@torvin/core';
-import { type Schedule, type Step, snapshotOf } from '@torvin/schema';
+import { type Schedule, type Step, TYPICAL_SOURCE, snapshotOf } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { recordFiring } from '../store/firings';
 import { createPiece } from '../store/pieces';
@@ -16,9 +16,31 @@ import { controllers, families, glasses, kilns, stripTests } from './tables';
 
 const HOUR_MS = 3600e3;
 
+const isEmpty = (db: Database): boolean => allShelves(db).families.length === 0;
+
+/** A studio of one's own: typical shelves to write over, nothing made yet. */
+export function seedOwn(db: Database): void {
+  if (!isEmpty(db)) return;
+  const typical = { source: TYPICAL_SOURCE };
+  db.transaction((tx) => {
+    tx.insert(families)
+      .values([...TYPICAL_FAMILIES])
+      .run();
+    tx.insert(glasses)
+      .values(TYPICAL_FAMILIES.map(({ id }) => ({ ...DEMO_GLASSES[0], id: `clear-${id}`, familyId: id, ...typical })))
+      .run();
+    tx.insert(kilns)
+      .values({ ...DEMO_KILNS[0], id: 'my-kiln', name: 'My kiln', ...typical })
+      .run();
+    tx.insert(controllers)
+      .values({ ...DEMO_CONTROLLERS[0], id: 'my-controller', name: 'My controller', ...typical })
+      .run();
+  });
+}
+
 /** True where it was empty and is filled now. */
 export function seedDemo(db: Database, now: number): boolean {
-  if (allShelves(db).families.length > 0) return false;
+  if (!isEmpty(db)) return false;
   db.transaction((tx) => {
     tx.insert(families)
       .values([...TYPICAL_FAMILIES])

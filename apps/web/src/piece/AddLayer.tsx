@@ -1,7 +1,6 @@
 /** Lays one more on top: the form first, everything else can be changed once it lies there. */
 import { FORM_NAMES, LAYERS_AT_MOST, LAYER_FORMS, type LayerForm, addLayer, inForm } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { space } from '@/theme/theme';
@@ -10,7 +9,6 @@ import { Words } from '@/ui/Words';
 import type { Layup } from './useLayup';
 
 export function AddLayer({ layup, shelves, onAdded }: { layup: Layup; shelves: Shelves; onAdded(): void }) {
-  const [open, setOpen] = useState(false);
   const { doc } = layup;
   const last = doc.layers[doc.layers.length - 1];
   if (doc.layers.length >= LAYERS_AT_MOST) return <Words size="label" tone="muted">{`${LAYERS_AT_MOST} layers at most`}</Words>;
@@ -22,20 +20,19 @@ export function AddLayer({ layup, shelves, onAdded }: { layup: Layup; shelves: S
     const laid = inForm({ ...last, name: undefined }, form);
     const layer = { ...laid, id: uuid(), glassId: glass?.id ?? last.glassId };
     layup.edit(addLayer(doc, layer.form === 'sheet' && glass?.coated ? { ...layer, coated: 'up' } : layer));
-    setOpen(false);
     onAdded();
   };
 
   return (
-    <View style={{ alignItems: 'flex-start' }}>
-      <Action kind="plain" title="+ Layer on top" testID="add-layer" onPress={() => setOpen(!open)} />
-      {open && (
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }} testID="add-forms">
-          {LAYER_FORMS.map((form) => (
-            <Action key={form} kind="second" title={FORM_NAMES[form]} testID={`add-${form}`} onPress={() => add(form)} />
-          ))}
-        </View>
-      )}
+    <View style={{ gap: space.hair, paddingTop: space.small }}>
+      <Words size="label" tone="muted">
+        On top comes
+      </Words>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }} testID="add-forms">
+        {LAYER_FORMS.map((form) => (
+          <Action key={form} kind="second" title={FORM_NAMES[form]} testID={`add-${form}`} onPress={() => add(form)} />
+        ))}
+      </View>
     </View>
   );
 }

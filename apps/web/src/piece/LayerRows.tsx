@@ -1,10 +1,11 @@
 /** The layers in words, top one first as they lie: a touch opens one, its grip is dragged or moved by arrow keys. */
-import { FORM_NAMES, formatLength, text } from '@torvin/core';
+import { FORM_NAMES, type LengthUnit, formatLength, text } from '@torvin/core';
 import type { DrawnLayer, PieceDoc } from '@torvin/schema';
 import { useMemo, useRef, useState } from 'react';
 import { Pressable, View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import Svg, { Circle } from 'react-native-svg';
+import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, space } from '@/theme/theme';
 import { Swatch } from '@/ui/Swatch';
@@ -23,6 +24,7 @@ const ROW_HEIGHT = 60;
 
 export function LayerRows({ doc, layers, names, selected, onSelect, onMove }: LayerRowsProps) {
   const { colours } = useTheme();
+  const units = useUnits();
   const [lifted, setLifted] = useState<{ index: number; by: number } | null>(null);
   return (
     <View role="list" aria-label="Layers, top one first">
@@ -59,7 +61,7 @@ export function LayerRows({ doc, layers, names, selected, onSelect, onMove }: La
                   ].join(' · ')}
                 </Words>
               </View>
-              <Words bold>{figureOf(layers[index])}</Words>
+              <Words bold>{figureOf(layers[index], units.length)}</Words>
             </Pressable>
             <Grip
               name={names[index]}
@@ -75,8 +77,8 @@ export function LayerRows({ doc, layers, names, selected, onSelect, onMove }: La
   );
 }
 
-function figureOf({ thickness_m, cover, count }: DrawnLayer): string {
-  const parts = [count === undefined ? '' : `${count} ×`, text(formatLength(thickness_m, 'mm')), cover === undefined ? '' : `${Math.round(cover * 100)} %`];
+function figureOf({ thickness_m, cover, count }: DrawnLayer, unit: LengthUnit): string {
+  const parts = [count === undefined ? '' : `${count} ×`, text(formatLength(thickness_m, unit)), cover === undefined ? '' : `${Math.round(cover * 100)} %`];
   return parts.filter(Boolean).join(' ');
 }
 

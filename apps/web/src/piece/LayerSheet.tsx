@@ -89,6 +89,16 @@ export function LayerSheet({ layup, index, name, shelves, onSelect }: LayerSheet
           }}
         />
       </View>
+      <Choice
+        label="Form"
+        value={layer.form}
+        options={(glass?.forms ?? [layer.form]).map((form) => ({ value: form, title: FORM_NAMES[form] }))}
+        onChange={setForm}
+        testID="form"
+      />
+      <Words size="label" tone="muted">
+        Glass
+      </Words>
       <GlassChoice
         shelves={shelves}
         form={layer.form}
@@ -98,13 +108,6 @@ export function LayerSheet({ layup, index, name, shelves, onSelect }: LayerSheet
           const { coated: _side, ...plain } = layer;
           change({ ...plain, glassId: id, ...(coated ? { coated: 'up' } : {}) }, 'glass');
         }}
-      />
-      <Choice
-        label="Form"
-        value={layer.form}
-        options={(glass?.forms ?? [layer.form]).map((form) => ({ value: form, title: FORM_NAMES[form] }))}
-        onChange={setForm}
-        testID="form"
       />
       <Notice tone="care">{FORM_CAUTIONS[layer.form]}</Notice>
     </Drawer>

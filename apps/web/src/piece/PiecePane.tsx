@@ -6,6 +6,7 @@ import {
   aimedWork,
   bodyAt,
   bodyFigures,
+  changeLayer,
   formatLength,
   formatMass,
   ghostOf,
@@ -23,7 +24,8 @@ import { View } from 'react-native';
 import { useDeletePiece, usePiece, useRestorePiece, useSchedule, useShelves } from '@/data/pieces';
 import { useUnits } from '@/data/studio';
 import { SavePieceFile } from '@/files/PieceFileActions';
-import { SectionEditor } from '@/section/SectionEditor';
+import { SectionEditor, ofFingers } from '@/section/SectionEditor';
+import { trimsOf } from '@/section/trim';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { FigureBlock } from '@/ui/FigureBlock';
@@ -69,6 +71,7 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
   const { doc } = layup;
   const [selected, setSelected] = useState<number | null>(null);
   const [open, setOpen] = useState<string | null>(stepId ?? null);
+  const [adding, setAdding] = useState(false);
   const step = doc.steps.find(({ id }) => id === (stepId ?? open)) ?? doc.steps[0];
   const layers = useMemo(() => drawnLayers(doc, shelves), [doc, shelves]);
   const names = doc.layers.map((_, index) => layerName(doc.layers, index));
@@ -80,6 +83,9 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
     if (selected !== null) (top.current as unknown as HTMLElement | null)?.scrollIntoView({ block: 'start' });
   }, [selected]);
   const chosen = selected !== null && selected < doc.layers.length ? selected : null;
+  const layer = chosen === null ? null : doc.layers[chosen];
+  const sizes_m = shelves.glasses.find(({ id }) => id === layer?.glassId)?.thicknesses_m ?? [];
+  const trims = layer && chosen !== null ? trimsOf(layer, layers[chosen].thickness_m, sizes_m) : null;
   return (
     <Screen
       title={layup.name}
@@ -117,8 +123,11 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
             ghost={ghost}
             marks={fit?.marks ?? []}
             selected={chosen}
+            trims={trims}
+            onTrim={(trim, value, what) => layup.edit(changeLayer(doc, trim.layer(value)), `${what} ${trim.layer(value).id}`)}
             width={width}
             height={DRAWING_HEIGHT}
+            onAdd={() => setAdding(!adding)}
             onSelect={setSelected}
             onMove={(from, to) => {
               layup.edit(moveLayer(doc, doc.layers[from].id, to));
@@ -132,8 +141,18 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
         )}
       </MeasuredWidth>
       <View style={{ paddingHorizontal: space.large, paddingVertical: space.hair }}>
+        {adding && (
+          <AddLayer
+            layup={layup}
+            shelves={shelves}
+            onAdded={() => {
+              setAdding(false);
+              setSelected(doc.layers.length);
+            }}
+          />
+        )}
         <Words size="label" tone="muted">
-          {step ? `${PURPOSES[step.look].name.toLowerCase()}, ${setupWords(step.setup)}` : 'no firing planned yet'}
+          {`${step ? `${PURPOSES[step.look].name.toLowerCase()}, ${setupWords(step.setup)}` : 'no firing planned yet'}${doc.layers.length > 1 ? ` · ${ofFingers() ? 'hold a layer to move it' : 'drag a layer to move it'}` : ''}`}
         </Words>
       </View>
       <View style={{ paddingHorizontal: space.large, paddingVertical: space.small, gap: space.large }}>
@@ -141,7 +160,6 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
         <FitNotes fit={fit} />
         <View>
           <LayerRows doc={doc} layers={layers} names={names} selected={chosen} onSelect={setSelected} onMove={(id, to) => layup.edit(moveLayer(doc, id, to))} />
-          <AddLayer layup={layup} shelves={shelves} onAdded={() => setSelected(doc.layers.length)} />
         </View>
         <StepChain layup={layup} piece={piece} shelves={shelves} open={open} onOpen={setOpen} besideStep={stepId} fits={fit?.verdict !== 'fails'} />
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>

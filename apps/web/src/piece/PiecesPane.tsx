@@ -21,7 +21,11 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
         <Action title="New piece" testID="new-piece" onPress={() => router.push('/pieces/new')} />
         <ReadPieceFile />
       </View>
-      {pieces.data.length === 0 && <Notice tone="plain">Start with a new piece: its outline and its sheets. The firing is computed from them.</Notice>}
+      {pieces.data.length === 0 && (
+        <Notice tone="plain" testID="no-pieces">
+          Start with a new piece: its outline and its glass, from which its firing is computed.
+        </Notice>
+      )}
       <PieceList pieces={pieces.data} shelves={shelves} currentId={currentId} />
     </Screen>
   );

@@ -1,18 +1,22 @@
 /**
- * The lay-up, edited where it is drawn: a tap takes a layer, a drag up or down moves it, keys do both. One list to a
+ * The lay-up, edited where it is drawn: a tap takes a layer, a drag up or down moves it, keys do both; the chosen one has
+ * beads for its depth and cover. One list to a
  * screen reader; the drawing's own figures are spoken with each layer.
  */
 import { type Footprint, type Ghost, footprintSpan } from '@torvin/core';
 import type { DrawnLayer } from '@torvin/schema';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import Svg, { Line, Path } from 'react-native-svg';
 import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
+import { Action } from '@/ui/Action';
 import { Hidden } from '@/ui/Hidden';
 import { ScaleNote, SectionShapes, SectionTable, sectionWords } from './SectionDrawing';
+import { LayerHandles } from './LayerHandles';
 import { landingAt, layerAt, sectionGeometry } from './geometry';
+import type { Trim, Trims } from './trim';
 
 /** What stands at the contact of two layers, to be seen there. */
 export interface ContactMark {
@@ -30,8 +34,12 @@ export interface SectionEditorProps {
   ghost: Ghost | null;
   marks: readonly ContactMark[];
   selected: number | null;
+  /** What can be trimmed of the selected layer. */
+  trims: Trims | null;
   width: number;
   height: number;
+  onTrim(trim: Trim, value: number, what: 'depth' | 'cover'): void;
+  onAdd(): void;
   onSelect(index: number | null): void;
   onMove(from: number, to: number): void;
   onRemove(index: number): void;
@@ -39,9 +47,28 @@ export interface SectionEditorProps {
 
 const DRAG_FROM_PX = 8;
 const SIDEWAYS_PX = 14;
+const HOLD_MS = 220;
+
+/** Whether the first pointer of this screen is a finger. */
+export const ofFingers = (): boolean => window.matchMedia('(pointer: coarse)').matches;
 const MARK_PX = 9;
 
-export function SectionEditor({ footprint, layers, names, ghost, marks, selected, width, height, onSelect, onMove, onRemove }: SectionEditorProps) {
+export function SectionEditor({
+  footprint,
+  layers,
+  names,
+  ghost,
+  marks,
+  selected,
+  trims,
+  width,
+  height,
+  onTrim,
+  onAdd,
+  onSelect,
+  onMove,
+  onRemove,
+}: SectionEditorProps) {
   const { colours } = useTheme();
   const units = useUnits();
   const [lifted, setLifted] = useState<{ layer: number; by: number; to: number } | null>(null);
@@ -53,30 +80,45 @@ export function SectionEditor({ footprint, layers, names, ghost, marks, selected
   const now = useRef({ drawn, onSelect, onMove, lifted });
   now.current = { drawn, onSelect, onMove, lifted };
 
+  const taken = useRef<{ layer: number; y: number } | null>(null);
   const gesture = useMemo(() => {
     const tap = Gesture.Tap()
       .runOnJS(true)
       .onEnd(({ x, y }) => now.current.onSelect(layerAt(now.current.drawn, x, y)));
-    let taken: { layer: number; y: number } | null = null;
-    const pan = Gesture.Pan()
-      .activeOffsetY([-DRAG_FROM_PX, DRAG_FROM_PX])
-      .failOffsetX([-SIDEWAYS_PX, SIDEWAYS_PX])
-      .runOnJS(true)
+    const pan = Gesture.Pan().runOnJS(true);
+    // A finger that moves at once scrolls the page; one that rests first takes the layer. A mouse takes it at once.
+    if (ofFingers()) pan.activateAfterLongPress(HOLD_MS);
+    else pan.activeOffsetY([-DRAG_FROM_PX, DRAG_FROM_PX]).failOffsetX([-SIDEWAYS_PX, SIDEWAYS_PX]);
+    pan
       .onStart(({ x, y, translationY }) => {
-        taken = { layer: layerAt(now.current.drawn, x, y - translationY), y: y - translationY };
+        const layer = layerAt(now.current.drawn, x, y - translationY);
+        taken.current = { layer, y: y - translationY };
+        setLifted({ layer, by: 0, to: layer });
       })
       .onUpdate(({ y }) => {
-        if (!taken) return;
-        const { bands } = now.current.drawn;
-        setLifted({ layer: taken.layer, by: y - taken.y, to: landingAt(bands, taken.layer, y) });
+        if (!taken.current) return;
+        const { layer, y: from } = taken.current;
+        setLifted({ layer, by: y - from, to: landingAt(now.current.drawn.bands, layer, y) });
       })
       .onFinalize((_event, success) => {
         const last = now.current.lifted;
-        taken = null;
+        taken.current = null;
         setLifted(null);
         if (success && last && last.to !== last.layer) now.current.onMove(last.layer, last.to);
       });
     return Gesture.Race(pan, tap);
+  }, []);
+
+  // Once a layer is lifted, the finger's way is the layer's and not the page's. Listening from the start: a browser asks
+  // when the finger comes down whether anybody will want its way.
+  const holder = useRef<View>(null);
+  useEffect(() => {
+    const node = holder.current as unknown as HTMLElement | null;
+    const stay = (event: TouchEvent): void => {
+      if (taken.current) event.preventDefault();
+    };
+    node?.addEventListener('touchmove', stay, { passive: false });
+    return () => node?.removeEventListener('touchmove', stay);
   }, []);
 
   const keys = {
@@ -93,9 +135,12 @@ export function SectionEditor({ footprint, layers, names, ghost, marks, selected
   } as ViewProps;
 
   return (
-    <View style={{ backgroundColor: colours.surface }}>
+    <View ref={holder} style={{ backgroundColor: colours.surface }}>
       <ScaleNote exaggeration={drawn.exaggeration} ghost={ghost !== null} />
-      <GestureDetector gesture={gesture} touchAction="pan-x" userSelect="none">
+      <View style={{ position: 'absolute', left: 0, top: 0, zIndex: 2 }}>
+        <Action kind="plain" title="+ Layer" label="+ Layer on top" testID="add-layer" onPress={onAdd} />
+      </View>
+      <GestureDetector gesture={gesture} touchAction="pan-y" userSelect="none">
         <View
           {...keys}
           tabIndex={0}
@@ -124,6 +169,7 @@ export function SectionEditor({ footprint, layers, names, ghost, marks, selected
           </Hidden>
         </View>
       </GestureDetector>
+      {selected !== null && trims && !lifted && <LayerHandles drawn={drawn} layer={selected} trims={trims} width={width} onTrim={onTrim} />}
       <SectionTable layers={layers} unit={units.length} />
     </View>
   );

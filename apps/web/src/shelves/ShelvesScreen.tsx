@@ -1,6 +1,6 @@
 /** What the studio has: glass, families, kilns, controllers, strip tests; each with its source, what is put away apart. */
 import { formatTemperature, text } from '@torvin/core';
-import { SHELF_KINDS, type ShelfKind, type Shelves } from '@torvin/schema';
+import { SHELF_KINDS, type ShelfKind, type Shelves, TYPICAL_SOURCE } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -12,6 +12,7 @@ import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
+import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
@@ -38,6 +39,11 @@ export function ShelvesScreen() {
         onChange={setKind}
         testID="shelf"
       />
+      {present.some(({ source }) => source === TYPICAL_SOURCE) && (
+        <Notice tone="plain" testID="typical-shelf">
+          Typical figures to begin with: open what you have and write its own over them, since everything is computed from these.
+        </Notice>
+      )}
       <Action title={`New ${KIND_NAMES[kind].one.toLowerCase()}`} testID="new-record" onPress={() => router.push(`/shelves/${kind}/new` as never)} />
       <RecordList kind={kind} records={present} shelves={shelves.data} />
       {away.length > 0 && (

@@ -49,8 +49,11 @@ export function formatDuration(seconds: number): Figure {
   return { figure: `${Math.floor(roundedHours / 24)} d ${roundedHours % 24} h`, unit: '' };
 }
 
+/** Sheets and rods are told apart by thousandths of an inch, larger things by hundredths. */
+const FINE_INCHES_M = 0.2 * METRES_PER_INCH;
+
 export function formatLength(metres: number, unit: LengthUnit): Figure {
-  if (unit === 'in') return { figure: trimZeros(round(metres / METRES_PER_INCH, metres < METRES_PER_INCH ? 3 : 2)), unit: 'in' };
+  if (unit === 'in') return { figure: trimZeros(round(metres / METRES_PER_INCH, metres < FINE_INCHES_M ? 3 : 2)), unit: 'in' };
   const millimetres = metres * 1e3;
   return { figure: trimZeros(round(millimetres, millimetres < 100 ? 1 : 0)), unit: 'mm' };
 }
