@@ -47,6 +47,20 @@ test('why opens the reckoning with the figures put in', async () => {
   await me.expectSound('a reckoning');
 });
 
+test('a narrow column says on touch what the glass does there; the curve stands in a table too', async () => {
+  const columns = await (await me.find('columns')).boundingBox();
+  if (!columns) throw new Error('The columns are not on the screen.');
+  await me.page.touchscreen.tap(columns.x + columns.width - 36, columns.y + 300);
+  const words = await me.sees('column-label', /°C: /);
+  expect(words).toMatch(/^(levels|runs|sticks), /);
+  await me.expectSound('a column named');
+  await me.press('column-label');
+  await me.gone('column-label');
+  const cells = await me.page.$$eval('[data-testid="curve-table"] tbody tr', (rows) => rows.map((row) => [...row.children].map((cell) => cell.textContent)));
+  expect(cells.length).toBeGreaterThanOrEqual(await rows());
+  expect(cells[0]).toEqual(['Warm up, aim reached', expect.stringMatching(/\d\d:\d\d$/), ...Array(3).fill(expect.stringMatching(/^\d+ °C$/))]);
+});
+
 test('versions are named and taken into use again', async () => {
   await me.press('run-row-2');
   await me.press('step-hold-more');

@@ -29,6 +29,25 @@ test('the lay-up stands beside its run sheet, with the true-time chart over the 
   await me.find('segment-sheet');
   await me.expectSound('run sheet with open figures');
   await me.press('close-segment-sheet');
+  // What is drawn stands in tables too.
+  const table = (id: string): Promise<string[][]> =>
+    me.page.$$eval(`[data-testid="${id}"] tbody tr`, (rows) => rows.map((row) => [...row.children].map((cell) => cell.textContent ?? '')));
+  expect((await table('clock-table')).length).toBeGreaterThan(3);
+  expect((await table('section-table')).map(([, name, form]) => `${name} ${form}`)).toEqual(['Harbour blue sheet', 'Clear sheet', 'Dune rose pieces']);
+});
+
+test('T turns a coated sheet over, and says so where there is nothing to turn', async () => {
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.openPiece('Test tiles, clear');
+  await me.press('layer-row-1');
+  await me.press('glass-shimmer-90');
+  await me.sees('coating', /lies bare/);
+  await (await me.find('section-editor')).focus();
+  await me.page.keyboard.press('t');
+  await me.sees('coating', /faces down/);
+  await me.page.keyboard.press('ArrowDown');
+  await me.page.keyboard.press('t');
+  await me.reads('has no coating: both its sides are alike');
 });
 
 test('notebook and firing stand side by side', async () => {

@@ -24,7 +24,7 @@ export function AddLayer({ layup, shelves, onAdded }: { layup: Layup; shelves: S
   };
 
   return (
-    <View style={{ gap: space.hair, paddingTop: space.small }}>
+    <View style={{ gap: space.hair, paddingVertical: space.small }}>
       <Words size="label" tone="muted">
         On top comes
       </Words>

@@ -5,6 +5,7 @@ import { space } from '@/theme/theme';
 import { WarningSign } from '@/ui/Notice';
 import { Why } from '@/ui/Why';
 import { Words } from '@/ui/Words';
+import { hatched } from '@/ui/hatched';
 import type { FitNews } from './useFit';
 
 const HELD = ['faceDown', 'capped'];
@@ -14,7 +15,7 @@ export function FitNotes({ fit }: { fit: FitNews | null }) {
   if (!fit) return <Words tone="muted">Judging the fit …</Words>;
   const warns = fit.verdict === 'fails' || fit.verdict === 'doubtful';
   return (
-    <View style={{ opacity: fit.stale ? 0.6 : 1, gap: space.hair }} testID="fit">
+    <View style={{ gap: space.hair, ...hatched(colours, fit.stale) }} testID="fit">
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
         {warns && <WarningSign colour={colours.warn} />}
         <Words bold tone={warns ? 'warn' : 'ink'} role={warns ? 'alert' : undefined} testID="fit-summary">

@@ -15,6 +15,7 @@ import {
   otherUnits,
   removeLayer,
   text,
+  turnLayer,
   type Units,
 } from '@torvin/core';
 import { type Piece, type PieceDoc, type Shelves, type Step, drawnLayers, namedGlasses, snapshotOf } from '@torvin/schema';
@@ -133,6 +134,7 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
               layup.edit(moveLayer(doc, doc.layers[from].id, to));
               if (selected === from) setSelected(Math.min(Math.max(to, 0), doc.layers.length - 1));
             }}
+            onTurn={(index) => layup.edit(turnLayer(doc, doc.layers[index].id))}
             onRemove={(index) => {
               layup.edit(removeLayer(doc, doc.layers[index].id));
               setSelected(null);

@@ -12,6 +12,7 @@ import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
+import { hatched } from '@/ui/hatched';
 import { Words } from '@/ui/Words';
 import { StaleChoice } from './StaleChoice';
 import { StepPlanner } from './StepPlanner';
@@ -175,7 +176,7 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute }: 
       </Words>
       {!beside && (
         <Link href={runHref(pieceId, step.id) as never} style={{ display: 'flex', textDecorationLine: 'none' }} testID="open-run">
-          <View style={{ flex: 1, backgroundColor: colours.surface, padding: space.medium, minHeight: TARGET, opacity: older ? 0.6 : 1 }}>
+          <View style={{ flex: 1, backgroundColor: colours.surface, padding: space.medium, minHeight: TARGET, ...hatched(colours, older) }}>
             <Words bold tone="touch">
               Run sheet ›
             </Words>

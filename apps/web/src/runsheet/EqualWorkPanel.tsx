@@ -15,10 +15,12 @@ import {
 import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useComputed } from '@/engine/useComputed';
+import { useTheme } from '@/theme/ThemeContext';
 import { Action } from '@/ui/Action';
 import { SideBySide } from '@/ui/SideBySide';
 import { Slider } from '@/ui/Slider';
 import { Words } from '@/ui/Words';
+import { hatched } from '@/ui/hatched';
 
 export interface EqualWorkPanelProps {
   firing: FiringCase;
@@ -31,6 +33,7 @@ export interface EqualWorkPanelProps {
 const REACH_K = 40;
 
 export function EqualWorkPanel({ firing, segments, evaluation, unit, onTake }: EqualWorkPanelProps) {
+  const { colours } = useTheme();
   const work = segments[hottestSegment(segments)];
   const [moved, setMoved] = useState(0);
   const target_C = Math.min(work.target_C + moved, firing.kiln.top_C);
@@ -42,7 +45,7 @@ export function EqualWorkPanel({ firing, segments, evaluation, unit, onTake }: E
   const shownHold = hold === undefined ? '…' : text(formatDuration(hold));
   const inUnit = (celsius: number): number => Math.round(temperatureIn(celsius, unit));
   return (
-    <View style={{ opacity: stale ? 0.7 : 1 }}>
+    <View style={hatched(colours, stale)}>
       <Slider
         label="Working temperature"
         value={inUnit(target_C)}

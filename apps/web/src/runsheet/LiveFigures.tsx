@@ -20,6 +20,7 @@ import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { FigureBlock } from '@/ui/FigureBlock';
 import { Spoken } from '@/ui/Spoken';
+import { hatched } from '@/ui/hatched';
 
 export interface LiveFiguresProps {
   firing: FiringCase;
@@ -27,11 +28,13 @@ export interface LiveFiguresProps {
   unit: TemperatureUnit;
   /** Clock time at which it may be opened. */
   opens: string;
+  /** They are of another lay-up, kiln or set-up than the piece has now. */
+  older?: boolean;
 }
 
 const percent = (share: number): string => `${Math.round(share * 100)}`;
 
-export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit, opens }: LiveFiguresProps) {
+export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit, opens, older = false }: LiveFiguresProps) {
   const { colours } = useTheme();
   const { readings, work, simulation } = evaluation;
   const worst = (limit: LimitName): number => Math.max(0, ...readings.filter((reading) => reading.limit === limit).map(({ value }) => value));
@@ -53,6 +56,7 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
         borderTopWidth: 1,
         borderBottomWidth: 1,
         borderColor: colours.line,
+        ...hatched(colours, older),
       }}
       testID="live-figures"
     >

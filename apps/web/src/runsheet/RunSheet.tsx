@@ -17,11 +17,11 @@ import {
   text,
   whyOf,
 } from '@torvin/core';
-import { memo, useMemo } from 'react';
-import { View } from 'react-native';
+import { memo, useMemo, useState } from 'react';
+import { Pressable, View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
-import { space } from '@/theme/theme';
+import { TARGET, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { HiddenTable } from '@/ui/HiddenTable';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
@@ -33,7 +33,7 @@ import { Curve } from './Curve';
 import { CURVE_HEADS, jointRows } from './jointTable';
 import { RunRow } from './RunRow';
 import { readingFor } from './readingFor';
-import { columnBands } from './columns';
+import { type ColumnBand, bandAt, columnBands, columnWords } from './columns';
 import { curveRows } from './curve';
 import { temperatureScale } from './scale';
 
@@ -67,6 +67,7 @@ export function RunSheet(props: RunSheetProps) {
 
 function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, selected = null, onBack, handlers, width }: RunSheetProps & { width: number }) {
   const units = useUnits();
+  const [touched, setTouched] = useState<TouchedColumn | null>(null);
   const { top_C, ambient_C } = firing.kiln;
   const figuresWidth = width >= WIDE_FROM ? FIGURES_WIDTH.wide : FIGURES_WIDTH.phone;
   const plotWidth = width - figuresWidth;
@@ -113,6 +114,8 @@ function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, sel
             series={evaluation.simulation.series}
             current={current}
           />
+          <ColumnTouch bands={bands} onTouch={setTouched} />
+          {touched && <ColumnLabel touched={touched} unit={unit} width={width} onDone={() => setTouched(null)} />}
           {handlers &&
             rows.map(({ bead }, index) => {
               const { hold_s, target_C, role } = segments[index];
@@ -153,6 +156,56 @@ interface ColumnNamesProps {
   bands: ReturnType<typeof columnBands>;
   figuresWidth: number;
   onBack?(): void;
+}
+
+/** A column that was touched, to be named in full, and how far down. */
+interface TouchedColumn {
+  band: ColumnBand;
+  y: number;
+}
+
+/** A narrow column has no room for its name: a touch on it gives it, with what the glass does there. */
+const ColumnTouch = memo(function ColumnTouch({ bands, onTouch }: { bands: readonly ColumnBand[]; onTouch(touched: TouchedColumn | null): void }) {
+  return (
+    <Pressable
+      onPress={({ nativeEvent }) => {
+        const { offsetX, offsetY, locationX, locationY } = nativeEvent as typeof nativeEvent & { offsetX?: number; offsetY?: number };
+        const band = bandAt(bands, offsetX ?? locationX);
+        onTouch(band && { band, y: offsetY ?? locationY });
+      }}
+      tabIndex={-1}
+      aria-hidden
+      testID="columns"
+      style={{ position: 'absolute', left: 0, top: 0, right: 0, bottom: 0 }}
+    />
+  );
+});
+
+/** Beside the finger, over the rows; a touch puts it away. */
+function ColumnLabel({ touched, unit, width, onDone }: { touched: TouchedColumn; unit: TemperatureUnit; width: number; onDone(): void }) {
+  const { colours } = useTheme();
+  return (
+    <Pressable
+      onPress={onDone}
+      role="button"
+      testID="column-label"
+      style={{
+        position: 'absolute',
+        right: space.small,
+        top: Math.max(touched.y - TARGET - space.medium, 0),
+        width: Math.min(width - 2 * space.small, 300),
+        minHeight: TARGET,
+        justifyContent: 'center',
+        paddingHorizontal: space.small,
+        zIndex: 3,
+        backgroundColor: colours.surface,
+        borderWidth: 1,
+        borderColor: colours.ink,
+      }}
+    >
+      <Words size="label">{columnWords(touched.band, unit)}</Words>
+    </Pressable>
+  );
 }
 
 const ColumnNames = memo(function ColumnNames({ bands, figuresWidth, onBack }: ColumnNamesProps) {

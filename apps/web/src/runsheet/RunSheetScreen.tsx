@@ -119,7 +119,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves }: RunSheetScree
     >
       <RunActions pieceId={piece.id} stepId={step.id} start={start} onStart={setStart} />
       <View style={{ position: 'sticky' as never, top: 0, zIndex: 3 }}>
-        <LiveFigures firing={firing} evaluation={evaluation} unit={unit} opens={opens} />
+        <LiveFigures firing={firing} evaluation={evaluation} unit={unit} opens={opens} older={older} />
         <BrokenBanner segments={segments} broken={broken} unit={unit} />
       </View>
       <View style={{ paddingHorizontal: space.large }}>

@@ -1,5 +1,5 @@
 import { TYPICAL_FAMILIES, glassStates, simulateFiring } from '@torvin/core';
-import { columnBands } from './columns';
+import { bandAt, columnBands, columnWords } from './columns';
 import { BEAD_AT, curveRows, pathOf, programmedLine, timedLine } from './curve';
 import { dragFrom, dragTo } from './drag';
 import { temperatureScale } from './scale';
@@ -127,5 +127,24 @@ describe('the state columns', () => {
     expect(bands.find(({ name }) => name === 'levels')?.label).toBe('upright');
     const wide = columnBands(glassStates(TYPICAL_FAMILIES[0]), temperatureScale(0, 600, 900), 900);
     expect(wide.find(({ name }) => name === 'levels')?.label).toBe('level');
+  });
+});
+
+describe('a column that is touched', () => {
+  const bands = columnBands(glassStates(TYPICAL_FAMILIES[0]), scale, 900);
+
+  test('is the one whose place it is, with none beside them', () => {
+    for (const band of bands) expect(bandAt(bands, band.x + band.width / 2)).toBe(band);
+    expect(bandAt(bands, -1)).toBeNull();
+    expect(bandAt(bands, 5000)).toBeNull();
+  });
+
+  test('says between which temperatures the glass does what', () => {
+    const anneals = bands.find(({ name }) => name === 'anneals');
+    const runs = bands.find(({ name }) => name === 'runs');
+    if (!anneals || !runs) throw new Error('no such columns');
+    expect(columnWords(anneals, 'C')).toMatch(/^anneals, 4\d\d to 5\d\d °C: strain relaxes/);
+    expect(columnWords(anneals, 'F')).toMatch(/^anneals, \d{3} to \d{3,4} °F: /);
+    expect(columnWords(runs, 'C')).toMatch(/^runs, from \d{3} °C: flows/);
   });
 });

@@ -43,6 +43,8 @@ export interface SectionEditorProps {
   onSelect(index: number | null): void;
   onMove(from: number, to: number): void;
   onRemove(index: number): void;
+  /** Turns a coated sheet over; refused in words where there is nothing to turn. */
+  onTurn(index: number): void;
 }
 
 const DRAG_FROM_PX = 8;
@@ -68,6 +70,7 @@ export function SectionEditor({
   onSelect,
   onMove,
   onRemove,
+  onTurn,
 }: SectionEditorProps) {
   const { colours } = useTheme();
   const units = useUnits();
@@ -128,6 +131,7 @@ export function SectionEditor({
       if (up !== undefined && (event.altKey || event.shiftKey)) onMove(at, at + up);
       else if (up !== undefined) onSelect(selected === null ? 0 : Math.min(Math.max(at + up, 0), layers.length - 1));
       else if (event.key === 'Delete' && selected !== null) onRemove(selected);
+      else if (event.key === 't' && selected !== null) onTurn(selected);
       else if (event.key === 'Escape') onSelect(null);
       else return;
       event.preventDefault();
@@ -145,7 +149,7 @@ export function SectionEditor({
           {...keys}
           tabIndex={0}
           role={'listbox' as never}
-          aria-label={`${sectionWords(layers, units.length)}. Arrows choose a layer, with shift they move it, Delete takes it away.`}
+          aria-label={`${sectionWords(layers, units.length)}. Arrows choose a layer, with shift they move it, T turns it over, Delete takes it away.`}
           aria-activedescendant={selected === null ? undefined : `layer-option-${selected}`}
           testID="section-editor"
         >

@@ -12,6 +12,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: '/', does: 'search the Notebook' },
   { keys: 'u', does: 'undo on a piece or its run sheet' },
   { keys: 'arrows', does: 'on a bead 1 °, with shift 10; on the drawing the layer, with shift its place' },
+  { keys: 't, Delete', does: 'on the drawing turn the layer over, take it away' },
   { keys: 'Tab', does: 'from joint to joint' },
   { keys: '?', does: 'this list' },
 ];
