@@ -107,7 +107,7 @@ describe('the thread, at 390 × 844', () => {
     expect(await me.sees('live-core-skin', /°C/)).toMatch(/of 5 °C/);
     // A tap on a figure shows it in the other unit, another shows it as it was.
     await me.press('live-core-skin');
-    await me.sees('live-core-skin', /^core to skin [\d.]+ °F/);
+    await me.sees('live-core-skin', /^core to skin [\d.]+ °F of 9 °F/);
     await me.press('live-core-skin');
     await me.sees('live-core-skin', /^core to skin [\d.]+ °C/);
     await me.sees('live-work', /9\d %|10\d %/);

@@ -44,6 +44,7 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
   const wanted = workRange(firing);
   const aim = aimedWork(firing.look, wanted);
   const workBroken = work.least < wanted.least || work.most > wanted.most;
+  const allowedIn = (one: TemperatureUnit): string => `of ${Number(differenceIn(limits.setting_K, one).toFixed(1))} °${one}`;
   const length = formatDuration(simulation.total_s);
   return (
     <View
@@ -66,7 +67,8 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
         other={formatDifference(setting, otherTemperature(unit))}
         share={setting / limits.setting_K}
         broken={setting > limits.setting_K * 1.001}
-        note={`of ${Number(differenceIn(limits.setting_K, unit).toFixed(1))} °${unit}`}
+        note={allowedIn(unit)}
+        otherNote={allowedIn(otherTemperature(unit))}
         testID="live-core-skin"
       />
       <FigureBlock
@@ -84,6 +86,7 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
         share={pull / limits.pull_Pa}
         broken={pull > limits.pull_Pa * 1.001}
         note={`of ${text(formatStress(limits.pull_Pa))}`}
+        otherNote={`of ${text(formatPsi(limits.pull_Pa))}`}
         testID="live-pull"
       />
       <FigureBlock label="in all" value={length} note={`to ${opens}`} testID="live-length" />

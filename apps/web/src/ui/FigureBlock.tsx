@@ -17,13 +17,15 @@ export interface FigureBlockProps {
   /** The same in the other unit. */
   other?: Figure;
   note?: string;
+  /** The note where the figure is shown in the other unit. */
+  otherNote?: string;
   /** Share of the limit that is used, 1 at the limit. */
   share?: number;
   broken?: boolean;
   testID?: string;
 }
 
-export function FigureBlock({ value, other, testID, ...rest }: FigureBlockProps) {
+export function FigureBlock({ value, other, otherNote, testID, ...rest }: FigureBlockProps) {
   const [turned, setTurned] = useState(false);
   if (!other) {
     return (
@@ -34,7 +36,7 @@ export function FigureBlock({ value, other, testID, ...rest }: FigureBlockProps)
   }
   return (
     <Pressable role="button" onPress={() => setTurned(!turned)} style={{ flex: 1, minWidth: 72, minHeight: TARGET }} testID={testID}>
-      <Block value={turned ? other : value} {...rest} />
+      <Block value={turned ? other : value} {...rest} note={turned ? (otherNote ?? rest.note) : rest.note} />
       <Hidden>
         <Words>{`, or ${text(turned ? value : other)}`}</Words>
       </Hidden>
@@ -42,7 +44,7 @@ export function FigureBlock({ value, other, testID, ...rest }: FigureBlockProps)
   );
 }
 
-function Block({ label, value, note, share, broken = false }: Omit<FigureBlockProps, 'other' | 'testID'>) {
+function Block({ label, value, note, share, broken = false }: Omit<FigureBlockProps, 'other' | 'otherNote' | 'testID'>) {
   const { colours } = useTheme();
   return (
     <>

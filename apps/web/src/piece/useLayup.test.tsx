@@ -1,0 +1,209 @@
+import { changeLayer } from '@torvin/core';
+import type { Piece, PieceDoc } from '@torvin/schema';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { act, renderHook } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { serverAnswered, serverSilent } from '@/data/connection';
+import { keys } from '@/data/keys';
+import { usePiece } from '@/data/pieces';
+import { makeQueryClient } from '@/data/queries';
+import { type Layup, useLayup } from './useLayup';
+
+const doc: PieceDoc = {
+  schemaVersion: 2,
+  footprint: { shape: 'disc', diameter_m: 0.3 },
+  dammed: false,
+  typed: {},
+  layers: [
+    { id: 'a', form: 'sheet', glassId: 'clear', thickness_m: 0.003 },
+    { id: 'b', form: 'sheet', glassId: 'clear', thickness_m: 0.003 },
+  ],
+  steps: [],
+};
+const first: Piece = { id: 'p', name: 'Tray', doc, version: 1, createdAt: 0, updatedAt: 0, undo: null, redo: null };
+
+/** A server of one piece, which counts versions as the real one does. */
+class OnePiece {
+  piece = first;
+  readonly asked: { version: number; thickness_m: number[]; what: string }[] = [];
+  /** Answers this once, then as usual. */
+  next: { status: number; body: unknown } | null = null;
+  silent = false;
+
+  answer(url: string, init?: RequestInit): { status: number; body: unknown } {
+    if (this.silent) throw new TypeError('Failed to fetch');
+    if (init?.method !== 'PUT') return { status: 200, body: url.endsWith('/pieces') ? [this.piece] : this.piece };
+    const body = JSON.parse(String(init.body)) as Pick<Piece, 'name' | 'doc' | 'version'> & { what: string };
+    this.asked.push({ version: body.version, what: body.what, thickness_m: body.doc.layers.map((layer) => ('thickness_m' in layer ? layer.thickness_m : 0)) });
+    const { next } = this;
+    this.next = null;
+    if (next) return next;
+    if (body.version !== this.piece.version) return { status: 409, body: { code: 'stale', path: 'version', message: 'changed', current: this.piece } };
+    this.piece = { ...this.piece, name: body.name, doc: body.doc, version: body.version + 1, undo: body.what };
+    return { status: 200, body: this.piece };
+  }
+}
+
+let server: OnePiece;
+beforeEach(() => {
+  jest.useFakeTimers();
+  localStorage.clear();
+  sessionStorage.clear();
+  server = new OnePiece();
+  global.fetch = (async (url: string, init?: RequestInit) => {
+    const { status, body } = server.answer(url, init);
+    return { ok: status < 400, status, json: async () => body };
+  }) as unknown as typeof fetch;
+});
+afterEach(() => {
+  serverAnswered();
+  jest.useRealTimers();
+});
+
+async function openPiece(): Promise<{ layup(): Layup; close(): void; rest(ms?: number): Promise<void> }> {
+  const client = makeQueryClient();
+  client.setQueryData(keys.piece('p'), first);
+  const wrapper = ({ children }: { children: ReactNode }) => <QueryClientProvider client={client}>{children}</QueryClientProvider>;
+  const { result, unmount } = renderHook(() => useLayup(usePiece('p').data ?? first), { wrapper });
+  const rest = (ms = 1000): Promise<void> => act(() => jest.advanceTimersByTimeAsync(ms));
+  await rest(0);
+  return { layup: () => result.current, close: unmount, rest };
+}
+
+/** Makes a layer so deep, as a stepper does. */
+function deepen(layup: Layup, index: number, thickness_m: number, key = `depth ${index}`): void {
+  act(() => layup.edit(changeLayer(layup.doc, { ...layup.doc.layers[index], thickness_m } as PieceDoc['layers'][number]), key));
+}
+
+describe('a lay-up that is edited', () => {
+  test('shows every edit at once, and saves presses of one stepper as one change', async () => {
+    const { layup, rest } = await openPiece();
+    for (const depth of [0.004, 0.005, 0.006]) deepen(layup(), 0, depth);
+    expect(layup().doc.layers[0]).toMatchObject({ thickness_m: 0.006 });
+    expect(layup().saving).toBe(true);
+    expect(server.asked).toEqual([]);
+    await rest();
+    expect(server.asked).toEqual([{ version: 1, thickness_m: [0.006, 0.003], what: expect.any(String) as string }]);
+    expect(layup()).toMatchObject({ saving: false, problem: null, elsewhere: null });
+  });
+
+  test('saves different changes apart, each on top of the one before', async () => {
+    const { layup, rest } = await openPiece();
+    deepen(layup(), 0, 0.004);
+    deepen(layup(), 1, 0.006);
+    await rest();
+    expect(server.asked.map(({ version, thickness_m }) => [version, ...thickness_m])).toEqual([
+      [1, 0.004, 0.003],
+      [2, 0.004, 0.006],
+    ]);
+    expect(server.piece.version).toBe(3);
+  });
+
+  test('says what the server refused, keeps it, and sends it again when asked to', async () => {
+    const { layup, rest } = await openPiece();
+    server.next = { status: 500, body: { code: 'broken', path: '', message: 'The disk is full.' } };
+    deepen(layup(), 0, 0.004);
+    await rest();
+    expect(layup().problem?.message).toBe('The disk is full.');
+    expect(layup().doc.layers[0]).toMatchObject({ thickness_m: 0.004 });
+    deepen(layup(), 1, 0.006);
+    await rest();
+    expect(server.asked).toHaveLength(1);
+    act(() => layup().retry());
+    await rest();
+    expect(server.piece.doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
+    expect(layup().saving).toBe(false);
+  });
+
+  test('is sent when its page is left', async () => {
+    const { layup, close, rest } = await openPiece();
+    deepen(layup(), 0, 0.004);
+    close();
+    await rest(0);
+    expect(server.piece.doc.layers[0]).toMatchObject({ thickness_m: 0.004 });
+  });
+
+  test('is sent when its tab is closed, on top of the one that is on its way', async () => {
+    const { layup, rest } = await openPiece();
+    deepen(layup(), 0, 0.004);
+    deepen(layup(), 1, 0.006);
+    await rest(0);
+    expect(server.asked).toHaveLength(1);
+    await act(async () => window.dispatchEvent(new Event('pagehide')));
+    await rest(0);
+    expect(server.asked.map(({ version }) => version)).toEqual([1, 2]);
+    expect(server.piece.doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
+  });
+});
+
+describe('a lay-up that somebody else saved meanwhile', () => {
+  const theirs = (): void => {
+    server.piece = { ...server.piece, name: 'Theirs', version: 5, doc: { ...doc, layers: [doc.layers[0]] } };
+  };
+
+  test('shows both, and mine is saved over theirs, all of it, when the person says so', async () => {
+    const { layup, rest } = await openPiece();
+    theirs();
+    deepen(layup(), 0, 0.004);
+    deepen(layup(), 1, 0.006);
+    await rest();
+    expect(layup().elsewhere).toMatchObject({ name: 'Theirs', version: 5 });
+    expect(layup().doc.layers).toHaveLength(2);
+    act(() => layup().keepMine());
+    await rest();
+    expect(layup()).toMatchObject({ elsewhere: null, saving: false, name: 'Tray' });
+    expect(server.piece).toMatchObject({ name: 'Tray', version: 7, doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] } });
+  });
+
+  test('or theirs is taken, and nothing of mine is sent any more', async () => {
+    const { layup, rest } = await openPiece();
+    theirs();
+    deepen(layup(), 0, 0.004);
+    await rest();
+    const before = server.asked.length;
+    act(() => layup().takeTheirs());
+    await rest();
+    expect(layup()).toMatchObject({ name: 'Theirs', elsewhere: null, saving: false });
+    expect(server.asked).toHaveLength(before);
+  });
+
+  test('is not lost when the page is left undecided', async () => {
+    const { layup, close, rest } = await openPiece();
+    theirs();
+    deepen(layup(), 0, 0.004);
+    await rest();
+    close();
+    const [kept] = JSON.parse(localStorage.getItem('torvin-refused') ?? '[]') as {
+      name: string;
+      currentVersion: number;
+      variables: { body: { doc: PieceDoc } };
+    }[];
+    expect(kept).toMatchObject({ name: 'savePiece', currentVersion: 5 });
+    expect(kept.variables.body.doc.layers[0]).toMatchObject({ thickness_m: 0.004 });
+  });
+});
+
+describe('a lay-up while the server is silent', () => {
+  test('goes on being edited; the changes go in their order when it answers', async () => {
+    const { layup, rest } = await openPiece();
+    server.silent = true;
+    deepen(layup(), 0, 0.004);
+    await rest();
+    deepen(layup(), 1, 0.006);
+    await rest();
+    expect(layup().doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
+    expect(layup()).toMatchObject({ saving: true, problem: null });
+    server.silent = false;
+    await rest(20_000);
+    expect(server.piece).toMatchObject({ version: 3, doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] } });
+    expect(layup().saving).toBe(false);
+  });
+
+  test('says that undo has to wait', async () => {
+    const { layup, rest } = await openPiece();
+    serverSilent();
+    act(() => layup().goBack());
+    await rest(0);
+    expect(layup().problem?.message).toMatch(/what came before is kept there/);
+  });
+});

@@ -1,0 +1,200 @@
+import type { Evaluation, PurposefulSegment } from '@torvin/core';
+import type { Piece, Schedule } from '@torvin/schema';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { act, renderHook } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { serverAnswered } from '@/data/connection';
+import { keys } from '@/data/keys';
+import { usePiece, useSchedule } from '@/data/pieces';
+import { makeQueryClient } from '@/data/queries';
+import { type RunSheetState, useRunSheet } from './useRunSheet';
+
+const mockAsked: PurposefulSegment[][] = [];
+jest.mock('@/engine/client', () => ({
+  compute: async (_name: string, { segments }: { segments: PurposefulSegment[] }) => {
+    mockAsked.push(segments);
+    return { ok: true, value: { judged: segments[0].target_C } };
+  },
+}));
+
+const rows = (target_C: number): PurposefulSegment[] => [{ role: 'work', rate_C_per_h: 200, target_C, hold_s: 600 }];
+const schedule = (id: string, target_C: number, origin: Schedule['origin']): Schedule =>
+  ({ id, stepId: 's', origin, parentId: null, segments: rows(target_C), result: { judged: target_C } as unknown, snapshot: { firing: {} } }) as Schedule;
+const computed = schedule('computed', 790, 'computed');
+const first = {
+  ...{ id: 'p', name: 'Tray', version: 1, createdAt: 0, updatedAt: 0, undo: null, redo: null },
+  doc: { steps: [{ id: 's', scheduleId: 'computed', computedId: 'computed' }] },
+} as unknown as Piece;
+
+/** A server of one piece and its schedules, which counts versions as the real one does. */
+class OneRun {
+  piece = first;
+  readonly schedules = new Map([['computed', computed]]);
+  readonly saved: { parentId: string | null; pieceVersion: number; target_C: number }[] = [];
+  silent = false;
+
+  answer(url: string, init?: RequestInit): { status: number; body: unknown } {
+    if (this.silent) throw new TypeError('Failed to fetch');
+    const stale = { status: 409, body: { code: 'stale', path: 'version', message: 'changed', current: this.piece } };
+    if (init?.method === 'POST' && url.endsWith('/schedules')) {
+      const body = JSON.parse(String(init.body)) as { id: string; segments: PurposefulSegment[]; parentId: string; pieceVersion: number };
+      this.saved.push({ parentId: body.parentId, pieceVersion: body.pieceVersion, target_C: body.segments[0].target_C });
+      if (body.pieceVersion !== this.piece.version) return stale;
+      const made = { ...schedule(body.id, body.segments[0].target_C, 'edited'), parentId: body.parentId };
+      this.schedules.set(made.id, made);
+      this.point(made.id, body.pieceVersion + 1);
+      return { status: 200, body: { schedule: made, piece: this.piece } };
+    }
+    if (init?.method === 'PUT') {
+      const body = JSON.parse(String(init.body)) as Piece;
+      if (body.version !== this.piece.version) return stale;
+      this.point(body.doc.steps[0].scheduleId ?? '', body.version + 1);
+      return { status: 200, body: this.piece };
+    }
+    const wanted = /schedules\/([^/]+)$/.exec(url)?.[1];
+    return { status: 200, body: wanted ? this.schedules.get(wanted) : url.endsWith('/pieces') ? [this.piece] : this.piece };
+  }
+
+  point(scheduleId: string, version: number): void {
+    this.piece = { ...this.piece, version, doc: { ...this.piece.doc, steps: [{ ...this.piece.doc.steps[0], scheduleId }] } };
+  }
+}
+
+let server: OneRun;
+beforeEach(() => {
+  jest.useFakeTimers();
+  localStorage.clear();
+  sessionStorage.clear();
+  mockAsked.length = 0;
+  server = new OneRun();
+  global.fetch = (async (url: string, init?: RequestInit) => {
+    const { status, body } = server.answer(url, init);
+    return { ok: status < 400, status, json: async () => body };
+  }) as unknown as typeof fetch;
+});
+afterEach(() => {
+  serverAnswered();
+  jest.useRealTimers();
+});
+
+async function openSheet(): Promise<{ sheet(): RunSheetState; close(): void; rest(ms?: number): Promise<void> }> {
+  const client = makeQueryClient();
+  client.setQueryData(keys.piece('p'), first);
+  client.setQueryData(keys.schedule('computed'), computed);
+  const wrapper = ({ children }: { children: ReactNode }) => <QueryClientProvider client={client}>{children}</QueryClientProvider>;
+  const { result, unmount } = renderHook(
+    () => {
+      const piece = usePiece('p').data ?? first;
+      return useRunSheet(piece, useSchedule(piece.doc.steps[0].scheduleId).data ?? computed);
+    },
+    { wrapper },
+  );
+  const rest = (ms = 1500): Promise<void> => act(() => jest.advanceTimersByTimeAsync(ms));
+  await rest(0);
+  return { sheet: () => result.current, close: unmount, rest };
+}
+const judgedOf = ({ evaluation }: RunSheetState): number => (evaluation as Evaluation & { judged: number }).judged;
+
+describe('a bead that moves', () => {
+  test('asks the engine once for each place, and saves nothing', async () => {
+    const { sheet, rest } = await openSheet();
+    mockAsked.length = 0;
+    for (const place of [795, 800, 805]) {
+      act(() => sheet().preview(rows(place)));
+      await rest(0);
+    }
+    expect(mockAsked.map(([row]) => row.target_C)).toEqual([795, 800, 805]);
+    expect(judgedOf(sheet())).toBe(805);
+    expect(sheet()).toMatchObject({ current: true, changed: true });
+    act(() => sheet().cancel());
+    await rest();
+    expect(judgedOf(sheet())).toBe(790);
+    expect(sheet().changed).toBe(false);
+    expect(server.saved).toEqual([]);
+  });
+});
+
+describe('a schedule changed by hand', () => {
+  test('is one version for presses that follow each other, on top of what was there', async () => {
+    const { sheet, rest } = await openSheet();
+    for (const place of [795, 800, 805]) act(() => sheet().keep(rows(place)));
+    await rest();
+    expect(server.saved).toEqual([{ parentId: 'computed', pieceVersion: 1, target_C: 805 }]);
+    expect(sheet()).toMatchObject({ saving: false, changed: true, problem: null });
+    act(() => sheet().keep(rows(810)));
+    await rest();
+    expect(server.saved[1]).toMatchObject({ pieceVersion: 2, target_C: 810 });
+    expect(server.saved[1].parentId).toBe([...server.schedules.keys()][1]);
+  });
+
+  test('goes back to the computed one, also while it is being saved', async () => {
+    const { sheet, rest } = await openSheet();
+    act(() => sheet().keep(rows(805)));
+    await rest(700);
+    act(() => sheet().backToComputed());
+    await rest();
+    expect(server.piece.doc.steps[0].scheduleId).toBe('computed');
+    expect(sheet().segments[0].target_C).toBe(790);
+  });
+
+  test('is sent when its page is left, and when its tab is closed on top of one that is on its way', async () => {
+    const left = await openSheet();
+    act(() => left.sheet().keep(rows(805)));
+    left.close();
+    await left.rest(0);
+    expect(server.saved.map(({ target_C }) => target_C)).toEqual([805]);
+    server = new OneRun();
+    const { sheet, rest } = await openSheet();
+    let letThrough = (): void => undefined;
+    const held = new Promise<void>((resolve) => (letThrough = resolve));
+    const plain = global.fetch;
+    global.fetch = (async (url: string, init?: RequestInit) => {
+      const answer = await plain(url, init);
+      if (init?.method === 'POST') await held;
+      return answer;
+    }) as typeof fetch;
+    act(() => sheet().keep(rows(806)));
+    await rest();
+    act(() => sheet().keep(rows(807)));
+    await act(async () => window.dispatchEvent(new Event('pagehide')));
+    letThrough();
+    await rest(0);
+    expect(server.saved.map(({ target_C, pieceVersion }) => [target_C, pieceVersion])).toEqual([
+      [806, 1],
+      [807, 2],
+    ]);
+    expect(server.schedules.size).toBe(3);
+  });
+
+  test('that somebody else overtook is shown beside theirs, and saved over it when the person says so', async () => {
+    const { sheet, rest } = await openSheet();
+    server.piece = { ...server.piece, version: 4 };
+    act(() => sheet().keep(rows(805)));
+    await rest();
+    expect(sheet().elsewhere).toMatchObject({ version: 4 });
+    expect(sheet().segments[0].target_C).toBe(805);
+    act(() => sheet().keepMine());
+    await rest();
+    expect(server.saved.at(-1)).toMatchObject({ pieceVersion: 4, target_C: 805 });
+    expect(sheet()).toMatchObject({ elsewhere: null, saving: false });
+  });
+
+  test('waits while the server is silent, each version on top of the one before, and undo says so', async () => {
+    const { sheet, rest } = await openSheet();
+    server.silent = true;
+    act(() => sheet().keep(rows(805)));
+    await rest();
+    act(() => sheet().keep(rows(806)));
+    await rest();
+    expect(sheet()).toMatchObject({ saving: true, problem: null });
+    act(() => sheet().goBack());
+    expect(sheet().problem?.message).toMatch(/what came before is kept there/);
+    server.silent = false;
+    await rest(20_000);
+    expect(server.saved.map(({ target_C, pieceVersion }) => [target_C, pieceVersion])).toEqual([
+      [805, 1],
+      [806, 2],
+    ]);
+    expect(server.saved[1].parentId).toBe([...server.schedules.keys()][1]);
+  });
+});
