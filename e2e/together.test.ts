@@ -173,6 +173,22 @@ describe('a server that is away', () => {
     await me.page.close();
   });
 
+  test('a page opened meanwhile says so, and fills itself when it is back', async () => {
+    const me = await Visitor.open(here.browser, PHONE);
+    await me.page.goto(`${studio.address}/shelves`);
+    await me.find('strip-tests');
+    await silent(async () => {
+      await me.page.click('[aria-label="Places"] a[href="/notebook"]');
+      await me.reads('No answer from the Torvin server');
+      await me.sees('connection', /^offline$/);
+      await me.press('connection');
+      await me.sees('waiting', /Nothing waits/);
+    });
+    await me.sees('notebook-count', /\d+ firings$/);
+    await me.gone('waiting');
+    await me.page.close();
+  });
+
   test('a firing told while it is away is kept, and found in the Notebook afterwards', async () => {
     const me = await openFirstRun();
     await me.press('open-record');

@@ -2,20 +2,49 @@
  * The pages that work on one piece or one firing, read as one file when the first of them is wanted, or beforehand while
  * the first view rests. What two routes share would otherwise be counted into the first view.
  */
-import { type ComponentProps, type ComponentType, Suspense, createElement, lazy } from 'react';
+import { type ComponentProps, type ComponentType, createElement, useEffect, useState } from 'react';
+import { useServerAnswers } from '@/data/useWaiting';
+import { Action } from '@/ui/Action';
+import { Notice } from '@/ui/Notice';
+import { Screen } from '@/ui/Screen';
 import type * as pages from './pages/all';
 
 type Pages = typeof pages;
 
-export const readWorkbench = (): Promise<Pages> => import('./pages/all');
+let read: Pages | null = null;
+
+/** Once read, pages are there at once. */
+export async function readWorkbench(): Promise<Pages> {
+  read ??= await import('./pages/all');
+  return read;
+}
 
 function page<N extends keyof Pages>(name: N) {
   type Props = ComponentProps<Pages[N]> & object;
-  const Page = lazy(async () => ({ default: (await readWorkbench())[name] as unknown as ComponentType<Props> }));
   return function LoadedPage(props: Props) {
-    return <Suspense fallback={null}>{createElement<Props>(Page, props)}</Suspense>;
+    const answers = useServerAnswers();
+    const [loaded, setLoaded] = useState(read);
+    const [failed, setFailed] = useState(false);
+    useEffect(() => {
+      if (loaded) return;
+      readWorkbench().then(
+        (all) => setLoaded(all),
+        () => setFailed(true),
+      );
+      // Tried again by itself when the server answers again.
+    }, [loaded, answers]);
+    if (loaded) return createElement<Props>(loaded[name] as unknown as ComponentType<Props>, props);
+    return failed ? <Unread /> : null;
   };
 }
+
+const Unread = () => (
+  <Screen title="Torvin">
+    <Notice tone="warn" actions={<Action kind="second" title="Read it again" onPress={() => window.location.reload()} />}>
+      This page could not be read: the server does not answer. It comes by itself when the server is back.
+    </Notice>
+  </Screen>
+);
 
 export const BesideRun = page('BesideRun');
 export const ComparePage = page('ComparePage');

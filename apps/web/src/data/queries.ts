@@ -19,7 +19,7 @@ export function makeQueryClient(): QueryClient {
       },
     }),
     defaultOptions: {
-      queries: { networkMode: 'always', staleTime: FRESH_MS, retry: (count, error) => count < 1 && mayRecover(error) },
+      queries: { networkMode: 'always', refetchOnReconnect: true, staleTime: FRESH_MS, retry: (count, error) => count < 1 && mayRecover(error) },
       mutations: { networkMode: 'online', retry: (_count, error) => noAnswer(error), retryDelay: 0 },
     },
   });

@@ -15,7 +15,7 @@ import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
-import { TimeInput } from '@/ui/TimeInput';
+import { DayTimeInput } from '@/ui/TimeInput';
 import { AsFiredRows } from './AsFiredRows';
 import { PhotoPicker } from './Photos';
 import { RESULT_WORDS } from './results';
@@ -95,7 +95,7 @@ export function RecordForm({ told, schedule, problem, saving, onSave }: RecordFo
         control={control}
         name="when"
         render={({ field: { value, onChange } }) => (
-          <TimeInput label="Started" kind="datetime-local" value={value} onChange={onChange} error={errors.when?.message} testID="record-when" />
+          <DayTimeInput label="Started" value={value} onChange={onChange} error={errors.when?.message} testID="record-when" />
         )}
       />
       <Choice

@@ -1,15 +1,11 @@
 /** What to do with a run sheet: when it starts, key it in, start or record it. */
-import { format } from 'date-fns/format';
-import { parse } from 'date-fns/parse';
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { View } from 'react-native';
 import { runHref } from '@/piece/StepChain';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
-import { TimeInput } from '@/ui/TimeInput';
-
-const TIME = 'HH:mm';
+import { ClockInput } from '@/ui/TimeInput';
 
 /** Stands apart so that it rests while a bead moves. */
 export const RunActions = memo(function RunActions({
@@ -24,11 +20,6 @@ export const RunActions = memo(function RunActions({
   onStart(start: Date): void;
 }) {
   const router = useRouter();
-  const setClock = (written: string): void => {
-    const time = parse(written, TIME, start);
-    if (!Number.isNaN(time.getTime())) onStart(time);
-  };
-
   return (
     <View
       style={{
@@ -40,7 +31,7 @@ export const RunActions = memo(function RunActions({
         paddingBottom: space.medium,
       }}
     >
-      <TimeInput label="starts" kind="time" value={format(start, TIME)} onChange={setClock} testID="start-time" />
+      <ClockInput label="starts" value={start} onChange={onStart} testID="start-time" />
       <View style={{ flexGrow: 1, maxWidth: 220 }}>
         <Action kind="second" title="Key in" testID="open-key-in" onPress={() => router.push(runHref(pieceId, stepId, 'key-in') as never)} />
       </View>

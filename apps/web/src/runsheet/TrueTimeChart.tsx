@@ -37,6 +37,8 @@ const HEIGHT = 230;
 const GLOW_ID = 'glow-upright';
 /** A band must be as tall as its name. */
 const LEAST_BAND_PX = 14;
+/** At the right the bands have their names; no line crosses them. */
+const NAMES_PX = 56;
 const LEVELS_C = [200, 400, 600, 800];
 
 export const TrueTimeChart = memo(function TrueTimeChart({ firing, segments, series, total_s, unit, start, width }: TrueTimeChartProps) {
@@ -99,7 +101,7 @@ function Grid({ axes, unit, start }: { axes: TimeAxis; unit: TemperatureUnit; st
   return (
     <>
       {LEVELS_C.filter((level) => level < axes.top_C).map((level) => (
-        <Line key={level} x1={axes.left} x2={axes.right} y1={axes.y(level)} y2={axes.y(level)} stroke={colours.line} />
+        <Line key={level} x1={axes.left} x2={axes.right - NAMES_PX} y1={axes.y(level)} y2={axes.y(level)} stroke={colours.line} />
       ))}
       {LEVELS_C.filter((level) => level < axes.top_C).map((level) => (
         <SvgText key={level} x={axes.left - 6} y={axes.y(level) + 4} textAnchor="end" {...words}>

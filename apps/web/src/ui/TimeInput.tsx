@@ -1,21 +1,21 @@
-/** The browser's own clock and calendar fields. */
-import { createElement, useId } from 'react';
+/** When something starts: a clock time that reads as all others here do, or the browser's own calendar field. */
+import { format } from 'date-fns/format';
+import { createElement, useId, useState } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { RADIUS, TARGET, fonts, wordSize } from '@/theme/theme';
 import { Words } from './Words';
+import { readClock } from './clock';
 
-export interface TimeInputProps {
+interface InputProps {
   label: string;
-  kind: 'time' | 'datetime-local';
-  /** As the field writes it: '18:30' or '2026-11-23T18:30'. */
-  value: string;
-  onChange(value: string): void;
   error?: string;
+  /** Of the field itself. */
+  field: Record<string, unknown>;
   testID?: string;
 }
 
-export function TimeInput({ label, kind, value, onChange, error, testID }: TimeInputProps) {
+function LabelledInput({ label, error, field, testID }: InputProps) {
   const { colours } = useTheme();
   const id = useId();
   return (
@@ -28,11 +28,10 @@ export function TimeInput({ label, kind, value, onChange, error, testID }: TimeI
         </Words>,
       )}
       {createElement('input', {
+        ...field,
         id,
-        type: kind,
-        value,
         'data-testid': testID,
-        onChange: (event: { target: { value: string } }) => onChange(event.target.value),
+        'aria-invalid': error !== undefined,
         style: {
           minHeight: TARGET,
           boxSizing: 'border-box',
@@ -51,4 +50,50 @@ export function TimeInput({ label, kind, value, onChange, error, testID }: TimeI
       )}
     </View>
   );
+}
+
+export interface DayTimeInputProps {
+  label: string;
+  /** As the field writes it: '2026-11-23T18:30'. */
+  value: string;
+  onChange(value: string): void;
+  error?: string;
+  testID?: string;
+}
+
+export function DayTimeInput({ label, value, onChange, error, testID }: DayTimeInputProps) {
+  const field = { type: 'datetime-local', value, onChange: (event: { target: { value: string } }) => onChange(event.target.value) };
+  return <LabelledInput label={label} error={error} field={field} testID={testID} />;
+}
+
+export interface ClockInputProps {
+  label: string;
+  value: Date;
+  onChange(value: Date): void;
+  testID?: string;
+}
+
+/** A time of the day of value, written '18:30' whatever the browser's habits; '1830', '6.30 pm' and '6pm' are read too. */
+export function ClockInput({ label, value, onChange, testID }: ClockInputProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const [wrong, setWrong] = useState(false);
+  const take = (): void => {
+    if (typed === null) return;
+    const read = readClock(typed, value);
+    setWrong(read === null);
+    if (!read) return;
+    setTyped(null);
+    onChange(read);
+  };
+  const field = {
+    type: 'text',
+    inputMode: 'text',
+    size: 6,
+    value: typed ?? format(value, 'HH:mm'),
+    onChange: (event: { target: { value: string } }) => setTyped(event.target.value),
+    onFocus: (event: { target: HTMLInputElement }) => event.target.select(),
+    onBlur: take,
+    onKeyDown: (event: { key: string }) => event.key === 'Enter' && take(),
+  };
+  return <LabelledInput label={label} error={wrong ? 'Write 18:30 or 6.30 pm.' : undefined} field={field} testID={testID} />;
 }

@@ -1,4 +1,4 @@
-import { clockAfter, soon } from './clock';
+import { clockAfter, soon, readClock } from './clock';
 
 describe('clock times', () => {
   const start = new Date(2026, 10, 23, 18, 30);
@@ -11,5 +11,25 @@ describe('clock times', () => {
   test('start at the next full five minutes', () => {
     expect(soon(new Date(2026, 10, 23, 18, 31, 2)).getMinutes()).toBe(35);
     expect(soon(start)).toEqual(start);
+  });
+});
+
+describe('a time of day as it is typed', () => {
+  const day = new Date(2026, 10, 23, 9, 15, 42);
+  test.each([
+    ['18:30', 18, 30],
+    ['1830', 18, 30],
+    ['6.30 pm', 18, 30],
+    ['6pm', 18, 0],
+    ['12 am', 0, 0],
+    ['12:05 p.m.', 12, 5],
+    [' 7 ', 7, 0],
+    ['0:00', 0, 0],
+  ])('%s', (typed, hours, minutes) => {
+    expect(readClock(typed, day)).toEqual(new Date(2026, 10, 23, hours, minutes));
+  });
+
+  test.each(['', 'noon', '25:00', '18:75', '13 pm', '0 am'])("'%s' is none", (typed) => {
+    expect(readClock(typed, day)).toBeNull();
   });
 });
