@@ -10,6 +10,7 @@ import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, space } from '@/theme/theme';
 import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
+import { sliderProps } from '@/ui/sliderProps';
 
 export interface LayerRowsProps {
   doc: PieceDoc;
@@ -122,14 +123,7 @@ function Grip({ name, index, count, onLift, onMove }: GripProps) {
     <GestureDetector gesture={gesture} touchAction="none" userSelect="none">
       <View
         {...keys}
-        role="slider"
-        tabIndex={0}
-        aria-orientation={'vertical' as never}
-        aria-label={`Place of ${name}`}
-        aria-valuenow={index + 1}
-        aria-valuemin={1}
-        aria-valuemax={count}
-        aria-valuetext={`${index + 1} of ${count} from the shelf`}
+        {...sliderProps({ name: `Place of ${name}`, value: index + 1, least: 1, most: count, spoken: `${index + 1} of ${count} from the shelf`, along: 'up' })}
         testID={`layer-grip-${index}`}
         style={{ width: TARGET, height: TARGET, alignItems: 'center', justifyContent: 'center', cursor: 'grab' as never }}
       >

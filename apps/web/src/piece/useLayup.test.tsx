@@ -3,10 +3,11 @@ import type { Piece, PieceDoc } from '@torvin/schema';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
-import { serverAnswered, serverSilent } from '@/data/connection';
+import { serverSilent } from '@/data/connection';
 import { keys } from '@/data/keys';
 import { usePiece } from '@/data/pieces';
 import { makeQueryClient } from '@/data/queries';
+import { withFakeServer } from '@/test/fakeServer';
 import { type Layup, useLayup } from './useLayup';
 
 const doc: PieceDoc = {
@@ -44,21 +45,7 @@ class OnePiece {
   }
 }
 
-let server: OnePiece;
-beforeEach(() => {
-  jest.useFakeTimers();
-  localStorage.clear();
-  sessionStorage.clear();
-  server = new OnePiece();
-  global.fetch = (async (url: string, init?: RequestInit) => {
-    const { status, body } = server.answer(url, init);
-    return { ok: status < 400, status, json: async () => body };
-  }) as unknown as typeof fetch;
-});
-afterEach(() => {
-  serverAnswered();
-  jest.useRealTimers();
-});
+const at = withFakeServer(() => new OnePiece());
 
 async function openPiece(): Promise<{ layup(): Layup; close(): void; rest(ms?: number): Promise<void> }> {
   const client = makeQueryClient();
@@ -81,9 +68,9 @@ describe('a lay-up that is edited', () => {
     for (const depth of [0.004, 0.005, 0.006]) deepen(layup(), 0, depth);
     expect(layup().doc.layers[0]).toMatchObject({ thickness_m: 0.006 });
     expect(layup().saving).toBe(true);
-    expect(server.asked).toEqual([]);
+    expect(at.current.asked).toEqual([]);
     await rest();
-    expect(server.asked).toEqual([{ version: 1, thickness_m: [0.006, 0.003], what: expect.any(String) as string }]);
+    expect(at.current.asked).toEqual([{ version: 1, thickness_m: [0.006, 0.003], what: expect.any(String) as string }]);
     expect(layup()).toMatchObject({ saving: false, problem: null, elsewhere: null });
   });
 
@@ -92,26 +79,26 @@ describe('a lay-up that is edited', () => {
     deepen(layup(), 0, 0.004);
     deepen(layup(), 1, 0.006);
     await rest();
-    expect(server.asked.map(({ version, thickness_m }) => [version, ...thickness_m])).toEqual([
+    expect(at.current.asked.map(({ version, thickness_m }) => [version, ...thickness_m])).toEqual([
       [1, 0.004, 0.003],
       [2, 0.004, 0.006],
     ]);
-    expect(server.piece.version).toBe(3);
+    expect(at.current.piece.version).toBe(3);
   });
 
   test('says what the server refused, keeps it, and sends it again when asked to', async () => {
     const { layup, rest } = await openPiece();
-    server.next = { status: 500, body: { code: 'broken', path: '', message: 'The disk is full.' } };
+    at.current.next = { status: 500, body: { code: 'broken', path: '', message: 'The disk is full.' } };
     deepen(layup(), 0, 0.004);
     await rest();
     expect(layup().problem?.message).toBe('The disk is full.');
     expect(layup().doc.layers[0]).toMatchObject({ thickness_m: 0.004 });
     deepen(layup(), 1, 0.006);
     await rest();
-    expect(server.asked).toHaveLength(1);
+    expect(at.current.asked).toHaveLength(1);
     act(() => layup().retry());
     await rest();
-    expect(server.piece.doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
+    expect(at.current.piece.doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
     expect(layup().saving).toBe(false);
   });
 
@@ -120,7 +107,7 @@ describe('a lay-up that is edited', () => {
     deepen(layup(), 0, 0.004);
     close();
     await rest(0);
-    expect(server.piece.doc.layers[0]).toMatchObject({ thickness_m: 0.004 });
+    expect(at.current.piece.doc.layers[0]).toMatchObject({ thickness_m: 0.004 });
   });
 
   test('is sent when its tab is closed, on top of the one that is on its way', async () => {
@@ -128,17 +115,17 @@ describe('a lay-up that is edited', () => {
     deepen(layup(), 0, 0.004);
     deepen(layup(), 1, 0.006);
     await rest(0);
-    expect(server.asked).toHaveLength(1);
+    expect(at.current.asked).toHaveLength(1);
     await act(async () => window.dispatchEvent(new Event('pagehide')));
     await rest(0);
-    expect(server.asked.map(({ version }) => version)).toEqual([1, 2]);
-    expect(server.piece.doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
+    expect(at.current.asked.map(({ version }) => version)).toEqual([1, 2]);
+    expect(at.current.piece.doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
   });
 });
 
 describe('a lay-up that somebody else saved meanwhile', () => {
   const theirs = (): void => {
-    server.piece = { ...server.piece, name: 'Theirs', version: 5, doc: { ...doc, layers: [doc.layers[0]] } };
+    at.current.piece = { ...at.current.piece, name: 'Theirs', version: 5, doc: { ...doc, layers: [doc.layers[0]] } };
   };
 
   test('shows both, and mine is saved over theirs, all of it, when the person says so', async () => {
@@ -152,7 +139,7 @@ describe('a lay-up that somebody else saved meanwhile', () => {
     act(() => layup().keepMine());
     await rest();
     expect(layup()).toMatchObject({ elsewhere: null, saving: false, name: 'Tray' });
-    expect(server.piece).toMatchObject({ name: 'Tray', version: 7, doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] } });
+    expect(at.current.piece).toMatchObject({ name: 'Tray', version: 7, doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] } });
   });
 
   test('or theirs is taken, and nothing of mine is sent any more', async () => {
@@ -160,11 +147,11 @@ describe('a lay-up that somebody else saved meanwhile', () => {
     theirs();
     deepen(layup(), 0, 0.004);
     await rest();
-    const before = server.asked.length;
+    const before = at.current.asked.length;
     act(() => layup().takeTheirs());
     await rest();
     expect(layup()).toMatchObject({ name: 'Theirs', elsewhere: null, saving: false });
-    expect(server.asked).toHaveLength(before);
+    expect(at.current.asked).toHaveLength(before);
   });
 
   test('is not lost when the page is left undecided', async () => {
@@ -186,16 +173,16 @@ describe('a lay-up that somebody else saved meanwhile', () => {
 describe('a lay-up while the server is silent', () => {
   test('goes on being edited; the changes go in their order when it answers', async () => {
     const { layup, rest } = await openPiece();
-    server.silent = true;
+    at.current.silent = true;
     deepen(layup(), 0, 0.004);
     await rest();
     deepen(layup(), 1, 0.006);
     await rest();
     expect(layup().doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
     expect(layup()).toMatchObject({ saving: true, problem: null });
-    server.silent = false;
+    at.current.silent = false;
     await rest(20_000);
-    expect(server.piece).toMatchObject({ version: 3, doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] } });
+    expect(at.current.piece).toMatchObject({ version: 3, doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] } });
     expect(layup().saving).toBe(false);
   });
 

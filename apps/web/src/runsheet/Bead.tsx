@@ -6,6 +6,7 @@ import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import { useTheme } from '@/theme/ThemeContext';
 import { RADIUS, TARGET } from '@/theme/theme';
 import { Words } from '@/ui/Words';
+import { sliderProps } from '@/ui/sliderProps';
 import { type Drag, dragFrom, dragTo } from './drag';
 import type { TemperatureScale } from './scale';
 
@@ -119,13 +120,13 @@ export const Bead = memo(function Bead({ index, x, y, right, value_C, least_C, m
     <GestureDetector gesture={gesture} touchAction="pan-y" userSelect="none">
       <View
         {...keys}
-        role="slider"
-        tabIndex={0}
-        aria-label={name}
-        aria-valuenow={Math.round(temperatureIn(value_C, unit))}
-        aria-valuemin={Math.round(temperatureIn(least_C, unit))}
-        aria-valuemax={Math.round(temperatureIn(most_C, unit))}
-        aria-valuetext={`${shown}, ${detail}`}
+        {...sliderProps({
+          name,
+          value: Math.round(temperatureIn(value_C, unit)),
+          least: Math.round(temperatureIn(least_C, unit)),
+          most: Math.round(temperatureIn(most_C, unit)),
+          spoken: `${shown}, ${detail}`,
+        })}
         testID={`bead-${index}`}
         style={{
           position: 'absolute',

@@ -3,10 +3,10 @@ import type { Piece, Schedule } from '@torvin/schema';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
-import { serverAnswered } from '@/data/connection';
 import { keys } from '@/data/keys';
 import { usePiece, useSchedule } from '@/data/pieces';
 import { makeQueryClient } from '@/data/queries';
+import { withFakeServer } from '@/test/fakeServer';
 import { type RunSheetState, useRunSheet } from './useRunSheet';
 
 const mockAsked: PurposefulSegment[][] = [];
@@ -60,21 +60,9 @@ class OneRun {
   }
 }
 
-let server: OneRun;
+const at = withFakeServer(() => new OneRun());
 beforeEach(() => {
-  jest.useFakeTimers();
-  localStorage.clear();
-  sessionStorage.clear();
   mockAsked.length = 0;
-  server = new OneRun();
-  global.fetch = (async (url: string, init?: RequestInit) => {
-    const { status, body } = server.answer(url, init);
-    return { ok: status < 400, status, json: async () => body };
-  }) as unknown as typeof fetch;
-});
-afterEach(() => {
-  serverAnswered();
-  jest.useRealTimers();
 });
 
 async function openSheet(): Promise<{ sheet(): RunSheetState; close(): void; rest(ms?: number): Promise<void> }> {
@@ -110,7 +98,7 @@ describe('a bead that moves', () => {
     await rest();
     expect(judgedOf(sheet())).toBe(790);
     expect(sheet().changed).toBe(false);
-    expect(server.saved).toEqual([]);
+    expect(at.current.saved).toEqual([]);
   });
 });
 
@@ -119,12 +107,12 @@ describe('a schedule changed by hand', () => {
     const { sheet, rest } = await openSheet();
     for (const place of [795, 800, 805]) act(() => sheet().keep(rows(place)));
     await rest();
-    expect(server.saved).toEqual([{ parentId: 'computed', pieceVersion: 1, target_C: 805 }]);
+    expect(at.current.saved).toEqual([{ parentId: 'computed', pieceVersion: 1, target_C: 805 }]);
     expect(sheet()).toMatchObject({ saving: false, changed: true, problem: null });
     act(() => sheet().keep(rows(810)));
     await rest();
-    expect(server.saved[1]).toMatchObject({ pieceVersion: 2, target_C: 810 });
-    expect(server.saved[1].parentId).toBe([...server.schedules.keys()][1]);
+    expect(at.current.saved[1]).toMatchObject({ pieceVersion: 2, target_C: 810 });
+    expect(at.current.saved[1].parentId).toBe([...at.current.schedules.keys()][1]);
   });
 
   test('goes back to the computed one, also while it is being saved', async () => {
@@ -133,7 +121,7 @@ describe('a schedule changed by hand', () => {
     await rest(700);
     act(() => sheet().backToComputed());
     await rest();
-    expect(server.piece.doc.steps[0].scheduleId).toBe('computed');
+    expect(at.current.piece.doc.steps[0].scheduleId).toBe('computed');
     expect(sheet().segments[0].target_C).toBe(790);
   });
 
@@ -142,8 +130,8 @@ describe('a schedule changed by hand', () => {
     act(() => left.sheet().keep(rows(805)));
     left.close();
     await left.rest(0);
-    expect(server.saved.map(({ target_C }) => target_C)).toEqual([805]);
-    server = new OneRun();
+    expect(at.current.saved.map(({ target_C }) => target_C)).toEqual([805]);
+    at.current = new OneRun();
     const { sheet, rest } = await openSheet();
     let letThrough = (): void => undefined;
     const held = new Promise<void>((resolve) => (letThrough = resolve));
@@ -159,29 +147,29 @@ describe('a schedule changed by hand', () => {
     await act(async () => window.dispatchEvent(new Event('pagehide')));
     letThrough();
     await rest(0);
-    expect(server.saved.map(({ target_C, pieceVersion }) => [target_C, pieceVersion])).toEqual([
+    expect(at.current.saved.map(({ target_C, pieceVersion }) => [target_C, pieceVersion])).toEqual([
       [806, 1],
       [807, 2],
     ]);
-    expect(server.schedules.size).toBe(3);
+    expect(at.current.schedules.size).toBe(3);
   });
 
   test('that somebody else overtook is shown beside theirs, and saved over it when the person says so', async () => {
     const { sheet, rest } = await openSheet();
-    server.piece = { ...server.piece, version: 4 };
+    at.current.piece = { ...at.current.piece, version: 4 };
     act(() => sheet().keep(rows(805)));
     await rest();
     expect(sheet().elsewhere).toMatchObject({ version: 4 });
     expect(sheet().segments[0].target_C).toBe(805);
     act(() => sheet().keepMine());
     await rest();
-    expect(server.saved.at(-1)).toMatchObject({ pieceVersion: 4, target_C: 805 });
+    expect(at.current.saved.at(-1)).toMatchObject({ pieceVersion: 4, target_C: 805 });
     expect(sheet()).toMatchObject({ elsewhere: null, saving: false });
   });
 
   test('waits while the server is silent, each version on top of the one before, and undo says so', async () => {
     const { sheet, rest } = await openSheet();
-    server.silent = true;
+    at.current.silent = true;
     act(() => sheet().keep(rows(805)));
     await rest();
     act(() => sheet().keep(rows(806)));
@@ -189,12 +177,12 @@ describe('a schedule changed by hand', () => {
     expect(sheet()).toMatchObject({ saving: true, problem: null });
     act(() => sheet().goBack());
     expect(sheet().problem?.message).toMatch(/what came before is kept there/);
-    server.silent = false;
+    at.current.silent = false;
     await rest(20_000);
-    expect(server.saved.map(({ target_C, pieceVersion }) => [target_C, pieceVersion])).toEqual([
+    expect(at.current.saved.map(({ target_C, pieceVersion }) => [target_C, pieceVersion])).toEqual([
       [805, 1],
       [806, 2],
     ]);
-    expect(server.saved[1].parentId).toBe([...server.schedules.keys()][1]);
+    expect(at.current.saved[1].parentId).toBe([...at.current.schedules.keys()][1]);
   });
 });

@@ -6,6 +6,7 @@ import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET } from '@/theme/theme';
+import { sliderProps } from '@/ui/sliderProps';
 import type { SectionGeometry } from './geometry';
 import type { Trim, Trims } from './trim';
 
@@ -19,6 +20,8 @@ export interface LayerHandlesProps {
 }
 
 const BEAD_PX = 18;
+/** The bead for the cover stands beside what it covers, clear of the one above. */
+const BESIDE_PX = 12;
 
 export function LayerHandles({ drawn, layer, trims, width, onTrim }: LayerHandlesProps) {
   const units = useUnits();
@@ -46,7 +49,7 @@ export function LayerHandles({ drawn, layer, trims, width, onTrim }: LayerHandle
       />
       {cover && (
         <Handle
-          x={Math.min(last.x + last.width, width - TARGET / 2)}
+          x={Math.min(last.x + last.width + BESIDE_PX, width - TARGET / 2)}
           y={band.y + band.height / 2}
           trim={cover}
           along="right"
@@ -105,14 +108,7 @@ function Handle({ x, y, trim, along, perPixel, name, spoken, onValue, testID }: 
     <GestureDetector gesture={gesture} touchAction="none" userSelect="none">
       <View
         {...keys}
-        role="slider"
-        tabIndex={0}
-        aria-orientation={(along === 'up' ? 'vertical' : 'horizontal') as never}
-        aria-label={name}
-        aria-valuenow={trim.value}
-        aria-valuemin={trim.least}
-        aria-valuemax={trim.most}
-        aria-valuetext={spoken}
+        {...sliderProps({ name, value: trim.value, least: trim.least, most: trim.most, spoken, along })}
         testID={testID}
         style={{
           position: 'absolute',

@@ -1,12 +1,42 @@
 /** The units this studio writes its figures in; what is typed may be in any. */
+import type { Studio } from '@torvin/schema';
 import { View } from 'react-native';
 import { useSaveStudio, useStudio } from '@/data/studio';
 import { space } from '@/theme/theme';
 import { Choice } from '@/ui/Choice';
 import { Words } from '@/ui/Words';
 
+type UnitKey = 'temperatureUnit' | 'lengthUnit' | 'massUnit';
+
+const KINDS: readonly { key: UnitKey; label: string; options: readonly { value: Studio[UnitKey]; title: string }[] }[] = [
+  {
+    key: 'temperatureUnit',
+    label: 'Temperature',
+    options: [
+      { value: 'C', title: '°C' },
+      { value: 'F', title: '°F' },
+    ],
+  },
+  {
+    key: 'lengthUnit',
+    label: 'Length',
+    options: [
+      { value: 'mm', title: 'mm' },
+      { value: 'in', title: 'inch' },
+    ],
+  },
+  {
+    key: 'massUnit',
+    label: 'Mass',
+    options: [
+      { value: 'g', title: 'g, kg' },
+      { value: 'oz', title: 'oz, lb' },
+    ],
+  },
+];
+
 export function StudioUnits() {
-  const { temperatureUnit, lengthUnit, massUnit } = useStudio();
+  const studio = useStudio();
   const save = useSaveStudio();
   return (
     <View style={{ paddingTop: space.wide, gap: space.small }} testID="studio-units">
@@ -16,36 +46,16 @@ export function StudioUnits() {
       <Words size="label" tone="muted">
         Write a size, mass or temperature in any unit: 3/8 in, 6 mm, 33 oz, 1390F. A bare number is in the unit chosen here.
       </Words>
-      <Choice
-        label="Temperature"
-        value={temperatureUnit}
-        options={[
-          { value: 'C', title: '°C' },
-          { value: 'F', title: '°F' },
-        ]}
-        onChange={(unit) => save({ temperatureUnit: unit })}
-        testID="unit-temperature"
-      />
-      <Choice
-        label="Length"
-        value={lengthUnit}
-        options={[
-          { value: 'mm', title: 'mm' },
-          { value: 'in', title: 'inch' },
-        ]}
-        onChange={(unit) => save({ lengthUnit: unit })}
-        testID="unit-length"
-      />
-      <Choice
-        label="Mass"
-        value={massUnit}
-        options={[
-          { value: 'g', title: 'g, kg' },
-          { value: 'oz', title: 'oz, lb' },
-        ]}
-        onChange={(unit) => save({ massUnit: unit })}
-        testID="unit-mass"
-      />
+      {KINDS.map(({ key, label, options }) => (
+        <Choice
+          key={key}
+          label={label}
+          value={studio[key]}
+          options={options}
+          onChange={(unit) => save({ [key]: unit })}
+          testID={`unit-${label.toLowerCase()}`}
+        />
+      ))}
     </View>
   );
 }
