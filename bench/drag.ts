@@ -20,6 +20,8 @@ function watchQuestions(): void {
   (window as unknown as { probe: Probe }).probe = probe;
   let moved = 0;
   window.addEventListener('pointermove', () => (moved = performance.now()), true);
+  // What the page does once the finger is gone is no drag.
+  window.addEventListener('pointerup', () => (moved = 0), true);
   const since = new Map<string, number>();
   const post = Worker.prototype.postMessage;
   const heard = new WeakSet<Worker>();

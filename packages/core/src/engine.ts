@@ -66,6 +66,9 @@ export function createEngine() {
   };
 }
 
+/** How often the warm-up moves a bead: by then the code under a dragged one is compiled for speed. */
+const WARMING_MOVES = 12;
+
 /** A small firing of everything, so that the first real call finds the code compiled. */
 export function warmUp(engine: Engine): void {
   const glass = TYPICAL_FAMILIES[0];
@@ -74,7 +77,10 @@ export function warmUp(engine: Engine): void {
   const kiln = { top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 };
   const firing: FiringCase = { body, setup: BARE_SHELF, kiln, look: 'fullFuse', school: DEFAULT_SCHOOL, limits: DEFAULT_LIMITS };
   const { segments } = engine.compose(firing);
-  engine.evaluate({ firing, segments, series: true });
+  for (let i = 0; i < WARMING_MOVES; i += 1) {
+    const moved = segments.map((segment, at) => (at === i % segments.length ? { ...segment, target_C: segment.target_C - 1 } : segment));
+    engine.evaluate({ firing, segments: moved, series: true });
+  }
 }
 
 export type Engine = ReturnType<typeof createEngine>;

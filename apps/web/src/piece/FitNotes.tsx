@@ -8,11 +8,20 @@ import { Words } from '@/ui/Words';
 import { hatched } from '@/ui/hatched';
 import type { FitNews } from './useFit';
 
+const SUMMARY_PX = 24;
+const NOTE_PX = 52;
 const HELD = ['faceDown', 'capped'];
 
-export function FitNotes({ fit }: { fit: FitNews | null }) {
+/** contacts: how many there will be at least, so that nothing below jumps when the judgement comes. */
+export function FitNotes({ fit, contacts }: { fit: FitNews | null; contacts: number }) {
   const { colours } = useTheme();
-  if (!fit) return <Words tone="muted">Judging the fit …</Words>;
+  if (!fit) {
+    return (
+      <View style={{ minHeight: SUMMARY_PX + contacts * NOTE_PX }}>
+        <Words tone="muted">Judging the fit …</Words>
+      </View>
+    );
+  }
   const warns = fit.verdict === 'fails' || fit.verdict === 'doubtful';
   return (
     <View style={{ gap: space.hair, ...hatched(colours, fit.stale) }} testID="fit">

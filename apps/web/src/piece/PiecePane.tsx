@@ -159,7 +159,7 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
       </View>
       <View style={{ paddingHorizontal: space.large, paddingVertical: space.small, gap: space.large }}>
         <BodyFigures doc={doc} shelves={shelves} />
-        <FitNotes fit={fit} />
+        <FitNotes fit={fit} contacts={doc.layers.length - 1} />
         <View>
           <LayerRows doc={doc} layers={layers} names={names} selected={chosen} onSelect={setSelected} onMove={(id, to) => layup.edit(moveLayer(doc, id, to))} />
         </View>

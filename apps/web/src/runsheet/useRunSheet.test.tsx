@@ -94,6 +94,14 @@ describe('a bead that moves', () => {
     expect(mockAsked.map(([row]) => row.target_C)).toEqual([795, 800, 805]);
     expect(judgedOf(sheet())).toBe(805);
     expect(sheet()).toMatchObject({ current: true, changed: true });
+    // Two places before React has drawn the first: the first is not asked for again.
+    mockAsked.length = 0;
+    act(() => {
+      sheet().preview(rows(806));
+      sheet().preview(rows(807));
+    });
+    await rest(0);
+    expect(mockAsked.map(([row]) => row.target_C)).toEqual([806, 807]);
     act(() => sheet().cancel());
     await rest();
     expect(judgedOf(sheet())).toBe(790);

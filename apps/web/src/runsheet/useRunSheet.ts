@@ -88,13 +88,19 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     asked.current = { engine, segments };
     engine.ask(segments);
   };
+  /** The draft as it was last shown, which React may not have drawn yet: an overtaken one is never asked for again. */
+  const latest = useRef<PurposefulSegment[] | null>(null);
   const show = (segments: PurposefulSegment[]): void => {
+    latest.current = segments;
     ask(segments);
     setDraft(segments);
   };
-
+  const drop = (): void => {
+    latest.current = null;
+    setDraft(null);
+  };
+  useEffect(() => ask(latest.current ?? schedule.segments));
   const shown = draft ?? schedule.segments;
-  useEffect(() => ask(shown));
 
   // What a save is based on: the version this tab showed when the change began, then its own saves. Each save raises the
   // piece's version by one and is the parent of the next, so that one can be sent before the answer to the last is there.
@@ -133,7 +139,7 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
         (saved) => {
           base.current = { version: saved.piece.version, parentId: saved.schedule.id };
           if (pending.current === wanted) pending.current = null;
-          setDraft((now) => (now === wanted.segments ? null : now));
+          if (latest.current === wanted.segments) drop();
           setProblem(null);
         },
         // The newest is the one that counts: those before it were on the way to it.
@@ -181,7 +187,7 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
     pending.current = null;
-    setDraft(null);
+    drop();
     setProblem(null);
     setElsewhere(null);
   };
@@ -228,7 +234,7 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     problem,
     elsewhere,
     preview: show,
-    cancel: () => setDraft(pending.current?.segments ?? null),
+    cancel: () => (pending.current ? show(pending.current.segments) : drop()),
     keep,
     backToComputed() {
       forget();
