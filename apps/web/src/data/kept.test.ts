@@ -92,6 +92,35 @@ describe('a save while the server is silent', () => {
     expect(storedKeys(KEPT)).toEqual([]);
   });
 
+  test('stays kept behind the one that is being sent, until it is its turn', async () => {
+    const client = makeQueryClient();
+    client.mount();
+    serverSilent();
+    for (const theme of ['light', 'dark', 'system'] as const) save(client, { ...STUDIO, theme });
+    await settle();
+    const kept = (): string[] => {
+      const [key] = storedKeys(KEPT);
+      const left = JSON.parse((key && localStorage.getItem(key)) || '{"mutations":[]}') as { mutations: { state: { variables: Studio } }[] };
+      return left.mutations.map(({ state }) => state.variables.theme);
+    };
+    expect(kept()).toEqual(['light', 'dark', 'system']);
+    let letThrough = (): void => undefined;
+    const held = new Promise<void>((resolve) => (letThrough = resolve));
+    answers = async (_url, init) => {
+      if (init?.method) await held;
+      return { ok: true, status: 200, body: STUDIO };
+    };
+    serverAnswered();
+    await settle(300);
+    expect(asked).toHaveLength(1);
+    expect(kept()).toEqual(['dark', 'system']);
+    letThrough();
+    await settle(300);
+    expect(asked).toHaveLength(3);
+    expect(storedKeys(KEPT)).toEqual([]);
+    client.unmount();
+  });
+
   test('of another tab is left alone while that lives, and taken up when it is gone', async () => {
     const first = makeQueryClient();
     serverSilent();

@@ -36,38 +36,42 @@ function takeUp(own: string, now: number): DehydratedState['mutations'] {
   return taken.sort((a, b) => a.at - b.at).flatMap(({ mutations }) => mutations);
 }
 
-/** Only what can be sent again by name, and only while the server is silent: otherwise it is on its way. */
-function waiting(client: QueryClient): DehydratedState['mutations'] {
-  if (onlineManager.isOnline()) return [];
-  const { mutations } = dehydrate(client, {
+/** What is under way and can be sent again by its name. */
+const underWay = (client: QueryClient): DehydratedState['mutations'] =>
+  dehydrate(client, {
     shouldDehydrateQuery: () => false,
     shouldDehydrateMutation: ({ state, options }) => state.status === 'pending' && options.mutationKey !== undefined,
-  });
-  return mutations.map((one) => ({ ...one, state: { ...one.state, isPaused: true } }));
-}
+  }).mutations;
 
 /** Starts keeping, and takes up what was left. */
 export function keepSaves(client: QueryClient): void {
   const own = PREFIX + tabName();
+  const left = takeUp(own, Date.now());
+  /** From the first silence until all that waited has gone: the last of it may still stand behind the first. */
+  let holding = left.length > 0;
   const write = (): void => {
-    const mutations = waiting(client);
+    const silent = !onlineManager.isOnline();
+    const all = underWay(client);
+    holding = all.length > 0 && (silent || holding);
+    // What the server is being sent is on its way, even when the tab is closed.
+    const waits = silent ? all : all.filter(({ state }) => holding && state.isPaused);
+    const mutations = waits.map((one) => ({ ...one, state: { ...one.state, isPaused: true } }));
     writeStored('localStorage', own, mutations.length === 0 ? null : ({ at: Date.now(), mutations } satisfies Left));
   };
-  const left = takeUp(own, Date.now());
   hydrate(client, { mutations: left, queries: [] });
   for (const mutation of client.getMutationCache().getAll()) orphans.add(mutation);
 
   let timer: ReturnType<typeof setTimeout> | null = null;
   client.getMutationCache().subscribe(() => {
-    // While the server is silent a tab may close at any moment; when it answers there is nothing to hurry for.
-    if (!onlineManager.isOnline()) write();
+    // While something waits a tab may close at any moment; else there is nothing to hurry for.
+    if (holding || !onlineManager.isOnline()) write();
     timer ??= setTimeout(() => {
       timer = null;
       write();
     }, WRITE_AFTER_MS);
   });
   setInterval(() => {
-    if (!onlineManager.isOnline()) write();
+    if (holding) write();
   }, SIGN_OF_LIFE_MS);
   window.addEventListener('pagehide', write);
   void client.resumePausedMutations();
