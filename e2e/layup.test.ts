@@ -169,9 +169,17 @@ test('depth and cover are trimmed by their beads on the drawing, by finger and b
     value,
   );
   await me.expectSound('a layer with its beads');
-  await me.press('undo');
-  await me.press('undo');
-  await me.page.waitForFunction(() => /pieces, 3 mm/.test(document.querySelector('[data-testid="section-editor"]')?.getAttribute('aria-label') ?? ''));
+  // Where the finger rested on its way the drag is more than one change, so undo is pressed until the depth is back.
+  for (let i = 0; i < 12 && !/pieces, 3 mm/.test(await labels()); i += 1) {
+    const now = await labels();
+    await me.press('undo');
+    await me.page.waitForFunction(
+      (was) => document.querySelector('[data-testid="section-editor"]')?.getAttribute('aria-label') !== was,
+      { timeout: 8000 },
+      now,
+    );
+  }
+  expect(await labels()).toMatch(/pieces, 3 mm/);
 });
 
 test('undo goes back through ten edits, also after a reload, and redo forth again', async () => {

@@ -25,6 +25,19 @@ async function save(piece: Piece, change: Partial<Pick<Piece, 'name' | 'doc'>>, 
 
 const go = (piece: Piece, way: 'undo' | 'redo') => server.ask('POST', `/api/pieces/${piece.id}/${way}`, { version: piece.version });
 
+describe('a save whose answer was lost on the way', () => {
+  test('comes again and is taken for what it is, once; another on the same version is still stale', async () => {
+    const piece = await demo('Sundial disc');
+    const again = { name: 'Sundial, told twice', doc: piece.doc, version: piece.version, what: 'name' };
+    const first = await server.ask('PUT', `/api/pieces/${piece.id}`, again);
+    const second = await server.ask('PUT', `/api/pieces/${piece.id}`, again);
+    expect([first.status, second.status]).toEqual([200, 200]);
+    expect(second.body).toEqual(first.body);
+    expect(second.body.version).toBe(piece.version + 1);
+    expect((await server.ask('PUT', `/api/pieces/${piece.id}`, { ...again, name: 'Otherwise' })).status).toBe(409);
+  });
+});
+
 describe('undo', () => {
   test('goes back through ten edits to the very document, and forth again', async () => {
     const start = await demo('Sundial disc');
