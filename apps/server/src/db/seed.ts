@@ -1,6 +1,6 @@
 /**
- * Fills an empty database, with the demo studio or with what a studio of one's own starts from. Everything computed in it is computed here by the engine; see demo.ts
- * for what there is.
+ * Fills an empty database, with the demo studio or with what a studio of one's own starts from. Everything computed in it
+ * is computed here by the engine; see demo.ts for what there is.
  */
 import { type PieceDocument, TYPICAL_FAMILIES, compose, evaluate, hottestSegment, parseLength } from '@torvin/core';
 import { type Schedule, type Step, TYPICAL_SOURCE, snapshotOf } from '@torvin/schema';

@@ -5,7 +5,7 @@ import { type SQL, and, count, desc, eq, isNull, lt, or, sql } from 'drizzle-orm
 import type { z } from 'zod';
 import type { Database } from '../db/open';
 import { firings, pieces, schedules } from '../db/tables';
-import { NotFound, Stale, Taken } from './failures';
+import { NotFound, Stale, Taken, isRepeated } from './failures';
 import { mustHavePhotos } from './photos';
 import { findSchedule } from './schedules';
 
@@ -103,6 +103,7 @@ function unchanged(db: Database, wanted: string, based: number): void {
 
 export function saveFiring(db: Database, wanted: string, { version: based, ...told }: Change, asFiredResult: Evaluation | null): FiringDetail {
   return db.transaction((tx) => {
+    if (isRepeated(findOne(tx, wanted), based, told)) return findFiring(tx, wanted);
     unchanged(tx, wanted, based);
     mustHavePhotos(tx, told.photos, findOne(tx, wanted).photos);
     tx.update(firings)

@@ -6,7 +6,7 @@ import { alias } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
 import type { Database } from '../db/open';
 import { firings, pieceStates, pieces, schedules } from '../db/tables';
-import { NotFound, Stale } from './failures';
+import { NotFound, Stale, isRepeated } from './failures';
 import { allShelves } from './shelves';
 
 type Change = z.output<typeof PieceChangeSchema>;
@@ -100,14 +100,10 @@ export function changePiece(db: Database, id: string, { version, name, doc, what
   return findPiece(db, id);
 }
 
-/** Whether a save is the very one that made the piece what it is: its answer was lost on the way, and it came again. */
-const isRepeated = (current: Piece, { version, name, doc }: Change): boolean =>
-  current.version === version + 1 && current.name === name && JSON.stringify(current.doc) === JSON.stringify(doc);
-
 export function savePiece(db: Database, id: string, change: Change, at: number): Piece {
   return db.transaction((tx) => {
     const current = findPiece(tx, id);
-    if (isRepeated(current, change)) return current;
+    if (isRepeated(current, change.version, { name: change.name, doc: change.doc })) return current;
     unchanged(tx, id, change.version);
     mustHold(tx, id, change.doc);
     return changePiece(tx, id, change, at);

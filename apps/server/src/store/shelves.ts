@@ -4,7 +4,7 @@ import type { ControllerRecord, Family, Glass, Kiln, ShelfKind, Shelves, StripTe
 import { asc, desc, eq, getTableColumns } from 'drizzle-orm';
 import type { Database } from '../db/open';
 import { controllers, families, glasses, kilns, stripTests } from '../db/tables';
-import { NotFound, Stale, Taken } from './failures';
+import { NotFound, Stale, Taken, isRepeated } from './failures';
 
 /** A row without the columns that hold nothing. */
 const known = <T extends object>(row: T): { [K in keyof T]: Exclude<T[K], null> } =>
@@ -44,6 +44,9 @@ export function saveRecord<K extends ShelfKind>(db: Database, kind: K, id: strin
   return db.transaction((tx) => {
     const list = (): Records[K][] => allShelves(tx)[kind] as Records[K][];
     const before = list().find((one) => one.id === id);
+    const { version: based, ...told } = record;
+    // A figure that the save leaves out is one to be forgotten, so what stands may not have more.
+    if (before && isRepeated(before, based, told) && Object.keys(before).every((key) => key in record)) return before;
     if (before && record.version === 0) throw new Taken(ONE[kind], id);
     if (!before && record.version !== 0) throw new NotFound(ONE[kind], id);
     if (before && before.version !== record.version) throw new Stale(ONE[kind], before, record.version);

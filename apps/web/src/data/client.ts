@@ -89,5 +89,11 @@ const isProblem = (value: unknown): value is Problem & { current?: unknown } =>
 export const problemOfError = (error: unknown): Problem =>
   error instanceof ApiProblem ? error.problem : { code: 'unexpected', path: '', message: error instanceof Error ? error.message : String(error) };
 
+/** The version that stands on the server, where a save was refused because somebody saved first. */
+export function versionStanding(error: unknown): number | null {
+  const current = error instanceof ApiProblem ? (error.current as { version?: number } | undefined) : undefined;
+  return current?.version ?? null;
+}
+
 /** Whether the same request may go through later: not what the server understood and refused. */
 export const mayRecover = (error: unknown): boolean => !(error instanceof ApiProblem) || error.status === 0 || error.status >= 500;

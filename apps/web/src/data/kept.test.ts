@@ -2,7 +2,7 @@ import { type QueryClient, onlineManager } from '@tanstack/react-query';
 import type { Studio } from '@torvin/schema';
 import { serverAnswered, serverSilent } from './connection';
 import { makeQueryClient } from './queries';
-import { addRefused, dropRefused } from './refused';
+import { type Refused, addRefused, dropRefused, refuseAgain } from './refused';
 import { overTheirs, sendAgain, wordsOfSave } from './saves';
 import { storedKeys } from './storage';
 
@@ -157,11 +157,27 @@ describe('a save while the server is silent', () => {
     ]);
   });
 
+  test('of a duplicated tab is kept under a name of its own', async () => {
+    const client = makeQueryClient();
+    serverSilent();
+    save(client, STUDIO);
+    await settle();
+    const [own] = storedKeys(KEPT);
+    window.dispatchEvent(new StorageEvent('storage', { key: own, newValue: '{}' }));
+    save(client, STUDIO);
+    await settle();
+    expect(storedKeys(KEPT)).toHaveLength(2);
+    expect(JSON.parse(sessionStorage.getItem('torvin-tab') ?? '""')).not.toBe(own.slice(KEPT.length));
+    client.clear();
+  });
+
   test('what nobody can read is passed over', async () => {
     localStorage.setItem(`${KEPT}broken`, '{"at":');
     expect(pending(makeQueryClient())).toBe(0);
   });
 });
+
+const stored = (): Refused[] => JSON.parse(localStorage.getItem('torvin-refused') ?? '[]') as Refused[];
 
 describe('a refused save', () => {
   test('is sent once more on top of what stands, whatever it is a save of', async () => {
@@ -173,9 +189,24 @@ describe('a refused save', () => {
     expect(overTheirs({ kind: 'kilns', record: { id: 'k', version: 1 } }, 4)).toEqual({ kind: 'kilns', record: { id: 'k', version: 4 } });
   });
 
+  test('of one thing gives way to the next save of it, which carries the whole of it', () => {
+    const refuse = (id: string, name: string): void =>
+      addRefused({ name: 'savePiece', variables: { id, body: { name, what: 'x' } }, problem: { code: 'stale', path: '', message: 'no' }, currentVersion: 4 });
+    refuse('a', 'first');
+    refuse('b', 'other');
+    refuse('a', 'second');
+    // Refused saves outlive a page, and a test: only those of pieces are looked at.
+    const pieces = (): Refused[] => stored().filter(({ name }) => name === 'savePiece');
+    expect(pieces().map(({ variables }) => (variables as { body: { name: string } }).body.name)).toEqual(['other', 'second']);
+    const [{ id }] = pieces();
+    refuseAgain(id, { problem: { code: 'stale', path: '', message: 'again' }, currentVersion: 9 });
+    expect(pieces()[0]).toMatchObject({ id, currentVersion: 9, problem: { message: 'again' } });
+    pieces().forEach((one) => dropRefused(one.id));
+    expect(pieces()).toEqual([]);
+  });
+
   test('is dropped when the person lets it go', () => {
     addRefused({ name: 'saveStudio', variables: STUDIO, problem: { code: 'x', path: '', message: 'no' }, currentVersion: null });
-    const stored = (): { id: string }[] => JSON.parse(localStorage.getItem('torvin-refused') ?? '[]') as { id: string }[];
     const [{ id }] = stored().slice(-1);
     dropRefused(id);
     expect(stored().map((one) => one.id)).not.toContain(id);

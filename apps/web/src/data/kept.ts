@@ -18,8 +18,8 @@ interface Left {
   mutations: DehydratedState['mutations'];
 }
 
-function tabName(): string {
-  const name = readStored<string>('sessionStorage', TAB) ?? uuid();
+function tabName(known: string | null): string {
+  const name = known ?? uuid();
   writeStored('sessionStorage', TAB, name);
   return name;
 }
@@ -45,7 +45,7 @@ const underWay = (client: QueryClient): DehydratedState['mutations'] =>
 
 /** Starts keeping, and takes up what was left. */
 export function keepSaves(client: QueryClient): void {
-  const own = PREFIX + tabName();
+  let own = PREFIX + tabName(readStored<string>('sessionStorage', TAB));
   const left = takeUp(own, Date.now());
   /** From the first silence until all that waited has gone: the last of it may still stand behind the first. */
   let holding = left.length > 0;
@@ -74,6 +74,10 @@ export function keepSaves(client: QueryClient): void {
     if (holding) write();
   }, SIGN_OF_LIFE_MS);
   window.addEventListener('pagehide', write);
+  // A tab that was duplicated has the name of the one it was made from: only another tab's writing is told of here.
+  window.addEventListener('storage', ({ key, newValue }) => {
+    if (key === own && newValue !== null) own = PREFIX + tabName(null);
+  });
   void client.resumePausedMutations();
 }
 

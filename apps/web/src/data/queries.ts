@@ -1,6 +1,6 @@
 /** The one client of the app: reads are tried at once whatever the connection, saves wait while the server is silent. */
 import { MutationCache, QueryClient } from '@tanstack/react-query';
-import { ApiProblem, mayRecover, problemOfError } from './client';
+import { ApiProblem, mayRecover, problemOfError, versionStanding } from './client';
 import { isOrphan, keepSaves } from './kept';
 import { addRefused } from './refused';
 import { teachSaves } from './saves';
@@ -13,9 +13,8 @@ export function makeQueryClient(): QueryClient {
     mutationCache: new MutationCache({
       onError(error, variables, _context, mutation) {
         if (!isOrphan(mutation)) return;
-        const current = error instanceof ApiProblem ? (error.current as { version?: number } | undefined) : undefined;
         const name = String(mutation.options.mutationKey?.[0]);
-        addRefused({ name, variables, problem: problemOfError(error), currentVersion: current?.version ?? null });
+        addRefused({ name, variables, problem: problemOfError(error), currentVersion: versionStanding(error) });
       },
     }),
     defaultOptions: {

@@ -25,7 +25,19 @@ function write(next: readonly Refused[]): void {
   for (const listener of listeners) listener();
 }
 
-export const addRefused = (one: Omit<Refused, 'id'>): void => write([...read(), { id: uuid(), ...one }]);
+/** What a save is of: every save of it carries the whole of it, so that only the newest counts. */
+function subjectOf({ name, variables }: Pick<Refused, 'name' | 'variables'>): string {
+  const { id, record } = variables as { id?: string; record?: { id: string } };
+  return `${name} ${record?.id ?? id ?? ''}`;
+}
+
+export const addRefused = (one: Omit<Refused, 'id'>): void =>
+  write([...read().filter((earlier) => subjectOf(earlier) !== subjectOf(one)), { id: uuid(), ...one }]);
+
+/** It was tried again and refused again, perhaps for another reason. */
+export const refuseAgain = (id: string, why: Pick<Refused, 'problem' | 'currentVersion'>): void =>
+  write(read().map((one) => (one.id === id ? { ...one, ...why } : one)));
+
 export const dropRefused = (id: string): void => write(read().filter((one) => one.id !== id));
 
 export const useRefused = (): readonly Refused[] =>

@@ -26,7 +26,7 @@ import { Drawer } from '@/ui/Drawer';
 import { Notice } from '@/ui/Notice';
 import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
-import { nextOf, stepFrom } from '@/ui/stepFrom';
+import { clamp, nextOf, stepFrom } from '@/ui/stepFrom';
 import { GlassChoice } from './GlassChoice';
 import { FORM_CAUTIONS } from './cautions';
 import { lengthWithin, numberWithin } from './typed';
@@ -211,8 +211,6 @@ function LayerFigures({ layer, sizes_m, area_m2, change }: FiguresProps) {
     }
   }
 }
-
-const clamp = (value: number, { least, most }: { least: number; most: number }): number => Math.min(Math.max(value, least), most);
 
 function Cover({ cover, onCover }: { cover: number; onCover(cover: number): void }) {
   return (

@@ -12,7 +12,7 @@ import { UNDO_NEEDS_SERVER } from '@/data/connection';
 import { adoptPiece } from '@/data/keys';
 import { useSavePiece, useUndo } from '@/data/pieces';
 import { addRefused } from '@/data/refused';
-import { staleCurrent } from './stale';
+import { STALE, staleCurrent } from './stale';
 
 interface Change {
   /** Changes of one key in a row are one. */
@@ -44,8 +44,6 @@ export interface Layup {
 }
 
 const REST_BEFORE_SAVING_MS = 400;
-
-const LEFT_OPEN: Problem = { code: 'stale', path: '', message: 'the piece was changed elsewhere meanwhile.' };
 
 export function useLayup(piece: Piece): Layup {
   const client = useQueryClient();
@@ -135,14 +133,14 @@ export function useLayup(piece: Piece): Layup {
   const leave = useRef((_closing: boolean) => undefined as void);
   leave.current = (closing) => {
     const change = resting.current ?? refused.current.at(-1);
-    if (!change || (resting.current === null && closing)) return;
+    if (!change) return;
     if (refused.current.length > 0) {
       const { name, doc, what } = change;
       const version = base.current.version;
       addRefused({
         name: 'savePiece',
         variables: { id: piece.id, body: { name, doc, what, version } },
-        problem: problem ?? LEFT_OPEN,
+        problem: problem ?? STALE,
         currentVersion: elsewhere?.version ?? null,
       });
       return;

@@ -1,5 +1,6 @@
 /** The run sheet's curve: where each row's ramp, bead and hold lie, and where the glass's skin and core run. */
 import type { Segment, Series } from '@torvin/core';
+import { tenth } from '@/ui/pixels';
 import { STRETCH_FROM_C, type TemperatureScale } from './scale';
 
 export interface Point {
@@ -70,7 +71,5 @@ export function programmedLine(rows: readonly CurveRow[], scale: TemperatureScal
     return [from, ...bend, to, ...(hold ? [hold[1]] : [])];
   });
 }
-
-const tenth = (pixels: number): number => Math.round(pixels * 10) / 10;
 
 export const pathOf = (points: readonly Point[]): string => points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${tenth(x)} ${tenth(y)}`).join('');

@@ -175,6 +175,16 @@ describe('a schedule changed by hand', () => {
     expect(sheet()).toMatchObject({ elsewhere: null, saving: false });
   });
 
+  test('that is left undecided is not lost: it is found again from the header', async () => {
+    const { sheet, close, rest } = await openSheet();
+    at.current.piece = { ...at.current.piece, version: 4 };
+    act(() => sheet().keep(rows(805)));
+    await rest();
+    close();
+    const [kept] = JSON.parse(localStorage.getItem('torvin-refused') ?? '[]') as { name: string; currentVersion: number; variables: unknown }[];
+    expect(kept).toMatchObject({ name: 'saveSchedule', currentVersion: 4, variables: { id: 'p', body: { parentId: 'computed', segments: rows(805) } } });
+  });
+
   test('waits while the server is silent, each version on top of the one before, and undo says so', async () => {
     const { sheet, rest } = await openSheet();
     at.current.silent = true;

@@ -11,9 +11,10 @@ import { call, problemOfError } from '@/data/client';
 import { UNDO_NEEDS_SERVER } from '@/data/connection';
 import { adoptPiece, keys } from '@/data/keys';
 import { useSavePiece, useSaveSchedule, useUndo } from '@/data/pieces';
+import { addRefused } from '@/data/refused';
 import { compute } from '@/engine/client';
 import { latestWins } from '@/engine/latest';
-import { staleCurrent } from '@/piece/stale';
+import { STALE, staleCurrent } from '@/piece/stale';
 
 export interface RunSheetState {
   segments: PurposefulSegment[];
@@ -51,6 +52,9 @@ interface Judged {
   segments: PurposefulSegment[];
   evaluation: Evaluation;
 }
+
+/** On what a schedule changed by hand is saved. */
+const asEdited = ({ version, parentId }: { version: number; parentId: string }) => ({ parentId, origin: 'edited', pieceVersion: version }) as const;
 
 /** A stepper pressed several times makes one version, not several. */
 const REST_BEFORE_SAVING_MS = 700;
@@ -133,7 +137,7 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     setSaving(true);
     const arrival = sendSchedule({
       id: piece.id,
-      body: { id: wanted.id, segments: wanted.segments, stepId: schedule.stepId, parentId, origin: 'edited', pieceVersion: version },
+      body: { id: wanted.id, segments: wanted.segments, stepId: schedule.stepId, ...asEdited({ version, parentId }) },
     })
       .then(
         (saved) => {
@@ -160,12 +164,19 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
   leave.current = (closing) => {
     const wanted = pending.current;
     const [first] = sent.current;
-    if (!timer.current || !wanted) return;
+    if (!wanted) return;
+    if (!timer.current) {
+      // Refused and not decided on: kept where the person finds it again.
+      if (sent.current.length > 0) return;
+      const body = { id: wanted.id, segments: wanted.segments, stepId: schedule.stepId, ...asEdited(base.current) };
+      addRefused({ name: 'saveSchedule', variables: { id: piece.id, body }, problem: problem ?? STALE, currentVersion: elsewhere?.version ?? null });
+      return;
+    }
     if (!closing || !first || !onlineManager.isOnline()) return flush();
     clearTimeout(timer.current);
     timer.current = null;
-    const on = { stepId: schedule.stepId, parentId: first.id, origin: 'edited', pieceVersion: base.current.version + 1 } as const;
-    call(api.saveSchedule, { id: piece.id, body: { id: wanted.id, segments: wanted.segments, ...on } }).catch(() => undefined);
+    const on = asEdited({ version: base.current.version + 1, parentId: first.id });
+    call(api.saveSchedule, { id: piece.id, body: { id: wanted.id, segments: wanted.segments, stepId: schedule.stepId, ...on } }).catch(() => undefined);
   };
   useEffect(() => {
     const onHide = (): void => leave.current(true);

@@ -1,5 +1,6 @@
 /** The outline of a piece from above, to scale in a box: an SVG path and the scale it was drawn at. */
 import type { Footprint } from '@torvin/core';
+import { tenth } from '@/ui/pixels';
 
 export interface DrawnOutline {
   path: string;
@@ -20,8 +21,6 @@ function extent(footprint: Footprint): { width_m: number; length_m: number } {
       return footprint;
   }
 }
-
-const tenth = (pixels: number): number => Math.round(pixels * 10) / 10;
 
 /** The longer side lies level, as a picture of a piece usually does. */
 export function outlineIn(footprint: Footprint, box: { width: number; height: number }): DrawnOutline {

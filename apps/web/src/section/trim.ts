@@ -1,7 +1,7 @@
 /** What can be trimmed of a layer on its drawing: its depth, to what the shelf has; its share of the outline, by twentieths. */
 import type { LaidLayer } from '@torvin/core';
 import { COVER_RANGE, GRAIN_RANGE_KG_M2, ROD_RANGE_M, SHEET_RANGE_M } from '@torvin/schema';
-import { stepFrom } from '@/ui/stepFrom';
+import { clamp, nextOf, stepFrom } from '@/ui/stepFrom';
 
 export interface Trim {
   value: number;
@@ -22,7 +22,6 @@ export interface Trims {
   cover: Trim | null;
 }
 
-const clamp = (value: number, { least, most }: { least: number; most: number }): number => Math.min(Math.max(value, least), most);
 const HALF_MILLIMETRE_M = 0.0005;
 const COVER_STEP = 0.05;
 const GRAIN_STEP_KG_M2 = 0.1;
@@ -39,12 +38,10 @@ const stepped = (value: number, size: number, range: { least: number; most: numb
 /** sizes_m: the thicknesses that the glass comes in. */
 function sheetTrim(value: number, sizes_m: readonly number[], layer: Trim['layer']): Trim {
   if (sizes_m.length === 0) return stepped(value, HALF_MILLIMETRE_M, SHEET_RANGE_M, layer);
-  const sorted = [...sizes_m].sort((a, b) => a - b);
-  const [least, most] = [Math.min(value, sorted[0]), Math.max(value, sorted[sorted.length - 1])];
   return {
-    ...{ value, least, most, layer },
-    near: (wanted) => sorted.reduce((best, size) => (Math.abs(size - wanted) < Math.abs(best - wanted) ? size : best)),
-    next: (direction) => (direction > 0 ? sorted.find((size) => size > value + 1e-9) : sorted.findLast((size) => size < value - 1e-9)) ?? value,
+    ...{ value, least: Math.min(value, ...sizes_m), most: Math.max(value, ...sizes_m), layer },
+    near: (wanted) => sizes_m.reduce((best, size) => (Math.abs(size - wanted) < Math.abs(best - wanted) ? size : best)),
+    next: (direction) => nextOf(sizes_m, value, direction),
   };
 }
 

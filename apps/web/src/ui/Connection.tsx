@@ -5,8 +5,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { problemOfError } from '@/data/client';
-import { type Refused, dropRefused, useRefused } from '@/data/refused';
+import { problemOfError, versionStanding } from '@/data/client';
+import { type Refused, dropRefused, refuseAgain, useRefused } from '@/data/refused';
 import { overTheirs, sendAgain, wordsOfSave } from '@/data/saves';
 import { useServerAnswers, useWaiting } from '@/data/useWaiting';
 import { space } from '@/theme/theme';
@@ -72,14 +72,13 @@ export function WaitingDrawer() {
 function RefusedSave({ refused }: { refused: Refused }) {
   const client = useQueryClient();
   const [busy, setBusy] = useState(false);
-  const [said, setSaid] = useState(refused.problem.message);
-  const { id, name, variables, currentVersion } = refused;
+  const { id, name, variables, problem, currentVersion } = refused;
   const again = (sent: unknown): void => {
     setBusy(true);
     void sendAgain(client, name, sent)
       .then(
         () => dropRefused(id),
-        (error: unknown) => setSaid(problemOfError(error).message),
+        (error: unknown) => refuseAgain(id, { problem: problemOfError(error), currentVersion: versionStanding(error) }),
       )
       .finally(() => setBusy(false));
   };
@@ -88,14 +87,16 @@ function RefusedSave({ refused }: { refused: Refused }) {
       tone="warn"
       actions={
         <>
-          {currentVersion !== null && (
+          {currentVersion === null ? (
+            <Action title="Send it again" disabled={busy} testID="refused-again" onPress={() => again(variables)} />
+          ) : (
             <Action title="Save mine over it" disabled={busy} testID="refused-mine" onPress={() => again(overTheirs(variables, currentVersion))} />
           )}
           <Action kind="second" title="Let it go" disabled={busy} testID="refused-drop" onPress={() => dropRefused(id)} />
         </>
       }
     >
-      {`${wordsOfSave(name, variables) ?? 'A change'}, kept while the server was away, was not taken: ${said}`}
+      {`${wordsOfSave(name, variables) ?? 'A change'}, kept while the server was away, was not taken: ${problem.message}`}
     </Notice>
   );
 }

@@ -11,3 +11,5 @@ export function nextOf(values: readonly number[], value: number, direction: 1 | 
   const next = direction > 0 ? sorted.find((one) => one > value + 1e-9) : sorted.findLast((one) => one < value - 1e-9);
   return next ?? value;
 }
+
+export const clamp = (value: number, { least, most }: { least: number; most: number }): number => Math.min(Math.max(value, least), most);
