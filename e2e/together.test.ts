@@ -173,6 +173,38 @@ describe('a server that is away', () => {
     await me.page.close();
   });
 
+  test('lay-up and schedule changed in turns are no conflict, and pages show what waits', async () => {
+    const me = await Visitor.open(here.browser, PHONE);
+    await me.page.goto(`${studio.address}/pieces`);
+    await me.openPiece('Test tiles, clear');
+    await depthIs(me, /6 mm/);
+    await me.find('open-run');
+    await silent(async () => {
+      await me.press('layer-row-1');
+      await me.press('layer-depth-more');
+      await me.press('close-layer-sheet');
+      await me.sees('connection', /^offline · 1 waits$/);
+      await me.press('open-run');
+      await setWork(me, '803');
+      await me.sees('connection', /^offline · 2 wait$/);
+      await me.page.goBack();
+      await depthIs(me, /7 mm/);
+      await me.press('layer-row-0');
+      await me.press('layer-depth-more');
+      await me.press('close-layer-sheet');
+      await me.sees('connection', /^offline · 3 wait$/);
+      await me.press('open-run');
+      await workIs(me, 803);
+    });
+    await me.gone('connection');
+    await me.page.reload();
+    await workIs(me, 803);
+    expect(await me.has('stale-choice')).toBe(false);
+    await me.page.goBack();
+    await depthIs(me, /8 mm/);
+    await me.page.close();
+  });
+
   test('a page opened meanwhile says so, and fills itself when it is back', async () => {
     const me = await Visitor.open(here.browser, PHONE);
     await me.page.goto(`${studio.address}/shelves`);

@@ -17,7 +17,7 @@ import {
 } from '@torvin/schema';
 import { type QueryClient, useMutation } from '@tanstack/react-query';
 import { type ApiProblem, call } from './client';
-import { adoptPiece, keys } from './keys';
+import { adoptAnswer, adoptPiece, keys } from './keys';
 import { type ShelfRecord, sendRecord } from './shelves';
 
 interface Save<V, D> {
@@ -45,14 +45,14 @@ export const SAVES = {
   }),
   savePiece: save({
     send: ({ id, body }: { id: string; body: PieceChange }) => call(api.savePiece, { id, body }),
-    taken: (client, piece: Piece) => adoptPiece(client, piece),
+    taken: (client, piece: Piece) => adoptAnswer(client, piece),
     what: ({ body }) => `${body.name}: ${body.what}`,
   }),
   saveSchedule: save({
     send: ({ id, body }: { id: string; body: NewSchedule }) => call(api.saveSchedule, { id, body }),
     taken(client, { schedule, piece }, { id }) {
       client.setQueryData(keys.schedule(schedule.id), schedule);
-      adoptPiece(client, piece);
+      adoptAnswer(client, piece);
       void client.invalidateQueries({ queryKey: keys.versions(id) });
     },
     what: ({ body }) => (body.origin === 'computed' ? 'A computed schedule' : 'A schedule changed by hand'),

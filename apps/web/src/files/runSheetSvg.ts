@@ -19,7 +19,7 @@ import type { Piece, Schedule } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { readingFor } from '@/runsheet/readingFor';
 import { pathOf } from '@/runsheet/curve';
-import { timeTicks, trueTimeAxes } from '@/runsheet/trueTime';
+import { levelMarks, timeTicks, trueTimeAxes } from '@/runsheet/trueTime';
 import { clockAfter } from '@/ui/clock';
 
 export interface RunSheetPage {
@@ -115,7 +115,7 @@ function chart({ series, top_C, total_s, unit, start }: ChartOf): string {
   const axes = trueTimeAxes(PAGE.width - 2 * MARGIN, CHART_HEIGHT, total_s, top_C);
   const line = (values: readonly number[], style: string): string =>
     `<path d="${pathOf(values.map((value, i) => ({ x: axes.x(series?.t_s[i] ?? 0), y: axes.y(value) })))}" fill="none" stroke="black" ${style}/>`;
-  const levels = [200, 400, 600, 800].filter((level) => level < top_C);
+  const levels = levelMarks(axes, unit);
   return [
     `<g transform="translate(${MARGIN} ${HEAD})">`,
     ...levels.map(

@@ -12,7 +12,7 @@ const SUMMARY_PX = 24;
 const NOTE_PX = 52;
 const HELD = ['faceDown', 'capped'];
 
-/** contacts: how many there will be at least, so that nothing below jumps when the judgement comes. */
+/** contacts: of how many different glasses it will speak, so that nothing below jumps when the judgement comes. */
 export function FitNotes({ fit, contacts }: { fit: FitNews | null; contacts: number }) {
   const { colours } = useTheme();
   if (!fit) {

@@ -1,5 +1,5 @@
 /** The layers in words, top one first as they lie: a touch opens one, its grip is dragged or moved by arrow keys. */
-import { FORM_NAMES, type LengthUnit, formatLength, text } from '@torvin/core';
+import { FORM_NAMES, type LaidLayer, type LengthUnit, formatLength, text } from '@torvin/core';
 import type { DrawnLayer, PieceDoc } from '@torvin/schema';
 import { useMemo, useRef, useState } from 'react';
 import { Pressable, View, type ViewProps } from 'react-native';
@@ -62,7 +62,7 @@ export function LayerRows({ doc, layers, names, selected, onSelect, onMove }: La
                   ].join(' · ')}
                 </Words>
               </View>
-              <Words bold>{figureOf(layers[index], units.length)}</Words>
+              <Words bold>{figureOf(layers[index], layer, units.length)}</Words>
             </Pressable>
             <Grip
               name={names[index]}
@@ -78,8 +78,13 @@ export function LayerRows({ doc, layers, names, selected, onSelect, onMove }: La
   );
 }
 
-function figureOf({ thickness_m, cover, count }: DrawnLayer, unit: LengthUnit): string {
-  const parts = [count === undefined ? '' : `${count} ×`, text(formatLength(thickness_m, unit)), cover === undefined ? '' : `${Math.round(cover * 100)} %`];
+/** A rod is known by its diameter; how deep a row of them lies on the whole is the drawing's to say. */
+function figureOf({ thickness_m, cover, count }: DrawnLayer, layer: LaidLayer, unit: LengthUnit): string {
+  const parts = [
+    count === undefined ? '' : `${count} ×`,
+    text(formatLength('diameter_m' in layer ? layer.diameter_m : thickness_m, unit)),
+    cover === undefined ? '' : `${Math.round(cover * 100)} %`,
+  ];
   return parts.filter(Boolean).join(' ');
 }
 

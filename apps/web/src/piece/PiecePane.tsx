@@ -159,7 +159,7 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
       </View>
       <View style={{ paddingHorizontal: space.large, paddingVertical: space.small, gap: space.large }}>
         <BodyFigures doc={doc} shelves={shelves} />
-        <FitNotes fit={fit} contacts={doc.layers.length - 1} />
+        <FitNotes fit={fit} contacts={doc.layers.filter(({ glassId }, i) => i > 0 && glassId !== doc.layers[i - 1].glassId).length} />
         <View>
           <LayerRows doc={doc} layers={layers} names={names} selected={chosen} onSelect={setSelected} onMove={(id, to) => layup.edit(moveLayer(doc, id, to))} />
         </View>

@@ -1,6 +1,6 @@
 import { changeLayer } from '@torvin/core';
 import type { Piece, PieceDoc } from '@torvin/schema';
-import { QueryClientProvider } from '@tanstack/react-query';
+import { type QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { serverSilent } from '@/data/connection';
@@ -47,9 +47,13 @@ class OnePiece {
 
 const at = withFakeServer(() => new OnePiece());
 
-async function openPiece(): Promise<{ layup(): Layup; close(): void; rest(ms?: number): Promise<void> }> {
+function newClient(): QueryClient {
   const client = makeQueryClient();
   client.setQueryData(keys.piece('p'), first);
+  return client;
+}
+
+async function openPiece(client = newClient()): Promise<{ layup(): Layup; close(): void; rest(ms?: number): Promise<void> }> {
   const wrapper = ({ children }: { children: ReactNode }) => <QueryClientProvider client={client}>{children}</QueryClientProvider>;
   const { result, unmount } = renderHook(() => useLayup(usePiece('p').data ?? first), { wrapper });
   const rest = (ms = 1000): Promise<void> => act(() => jest.advanceTimersByTimeAsync(ms));
@@ -184,6 +188,43 @@ describe('a lay-up while the server is silent', () => {
     await rest(20_000);
     expect(at.current.piece).toMatchObject({ version: 3, doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] } });
     expect(layup().saving).toBe(false);
+  });
+
+  test('is shown as it was left when its page is opened again, and goes on from there', async () => {
+    const client = newClient();
+    client.mount();
+    at.current.silent = true;
+    const left = await openPiece(client);
+    deepen(left.layup(), 0, 0.004);
+    await left.rest();
+    left.close();
+    const { layup, rest } = await openPiece(client);
+    expect(layup()).toMatchObject({ doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.003 }] } });
+    expect(layup().undo).toMatch(/changed/);
+    deepen(layup(), 1, 0.006);
+    await rest();
+    at.current.silent = false;
+    await rest(20_000);
+    expect(at.current.piece).toMatchObject({ version: 3, doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] } });
+    expect(layup()).toMatchObject({ elsewhere: null, problem: null, saving: false });
+    client.unmount();
+  });
+
+  test('whose page was left is found again from the header where somebody else saved first', async () => {
+    const client = newClient();
+    client.mount();
+    at.current.silent = true;
+    const { layup, close, rest } = await openPiece(client);
+    deepen(layup(), 0, 0.004);
+    await rest();
+    close();
+    at.current.piece = { ...at.current.piece, name: 'Theirs', version: 5 };
+    at.current.silent = false;
+    await rest(20_000);
+    const [kept] = JSON.parse(localStorage.getItem('torvin-refused') ?? '[]') as { currentVersion: number; variables: unknown }[];
+    expect(kept).toMatchObject({ currentVersion: 5, variables: { body: { doc: { layers: [{ thickness_m: 0.004 }, {}] } } } });
+    expect(client.getQueryData(keys.piece('p'))).toMatchObject({ name: 'Theirs', version: 5 });
+    client.unmount();
   });
 
   test('says that undo has to wait', async () => {

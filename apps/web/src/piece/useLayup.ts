@@ -7,9 +7,9 @@ import { type Piece, type PieceDoc, api } from '@torvin/schema';
 import { onlineManager, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { call, problemOfError } from '@/data/client';
+import { call, problemOfError, versionStanding } from '@/data/client';
 import { UNDO_NEEDS_SERVER } from '@/data/connection';
-import { adoptPiece } from '@/data/keys';
+import { adoptPiece, expectPiece, keys, unexpectPiece } from '@/data/keys';
 import { useSavePiece, useUndo } from '@/data/pieces';
 import { addRefused } from '@/data/refused';
 import { STALE, staleCurrent } from './stale';
@@ -76,13 +76,26 @@ export function useLayup(piece: Piece): Layup {
     else setProblem(problemOfError(error));
   }, []);
 
+  /** The page has been left: nothing on it can say any more that a save was refused. */
+  const gone = useRef(false);
+  const keepRefused = useRef((_change: Change, _problem: Problem, _version: number | null) => undefined as void);
+  keepRefused.current = ({ name, doc, what }, why, currentVersion) =>
+    addRefused({
+      name: 'savePiece',
+      variables: { id: piece.id, body: { name, doc, what, version: base.current.version } },
+      problem: why,
+      currentVersion,
+    });
+
   const { mutateAsync: sendSave } = save;
-  /** Each save raises the version by one, so that one can be sent before the answer to the last is there. */
   const send = useCallback(
     (change: Change): void => {
       const { name, doc, what } = change;
-      const version = base.current.version + sent.current.length;
+      // On top of what this tab last saw; of what it has sent itself, the piece as expected has the version.
+      const expected = client.getQueryData<Piece>(keys.piece(piece.id))?.version;
+      const version = sent.current.length === 0 || expected === undefined ? base.current.version + sent.current.length : expected;
       sent.current = [...sent.current, change];
+      expectPiece(client, piece.id, (now) => ({ ...now, name, doc, version: version + 1, undo: what, redo: null }));
       const rest = (): void => {
         sent.current = sent.current.filter((one) => one !== change);
       };
@@ -95,13 +108,17 @@ export function useLayup(piece: Piece): Layup {
         (error: unknown) => {
           rest();
           // Those that were sent on top of a refused one are refused for that reason alone.
-          if (refused.current.length === 0) refuse(error);
+          if (refused.current.length === 0) {
+            unexpectPiece(client, piece.id, staleCurrent(error));
+            refuse(error);
+          }
           refused.current = [...refused.current, change];
+          if (gone.current) keepRefused.current(change, problemOfError(error), versionStanding(error));
         },
       );
       arriving.current = Promise.all([arriving.current, arrival.then(list)]);
     },
-    [sendSave, piece.id, refuse, list],
+    [client, sendSave, piece.id, refuse, list],
   );
 
   /** Sends what rests; resolves with the piece when all has arrived, with null where something was refused. */
@@ -134,17 +151,7 @@ export function useLayup(piece: Piece): Layup {
   leave.current = (closing) => {
     const change = resting.current ?? refused.current.at(-1);
     if (!change) return;
-    if (refused.current.length > 0) {
-      const { name, doc, what } = change;
-      const version = base.current.version;
-      addRefused({
-        name: 'savePiece',
-        variables: { id: piece.id, body: { name, doc, what, version } },
-        problem: problem ?? STALE,
-        currentVersion: elsewhere?.version ?? null,
-      });
-      return;
-    }
+    if (refused.current.length > 0) return keepRefused.current(change, problem ?? STALE, elsewhere?.version ?? null);
     if (!closing || !onlineManager.isOnline()) return void flush();
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
@@ -154,11 +161,13 @@ export function useLayup(piece: Piece): Layup {
     call(api.savePiece, { id: piece.id, body: { name, doc, what, version } }).catch(() => undefined);
   };
   useEffect(() => {
+    gone.current = false;
     const onHide = (): void => leave.current(true);
     window.addEventListener('pagehide', onHide);
     return () => {
       window.removeEventListener('pagehide', onHide);
       leave.current(false);
+      gone.current = true;
     };
   }, []);
 

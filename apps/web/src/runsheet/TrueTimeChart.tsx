@@ -20,7 +20,7 @@ import { HiddenTable } from '@/ui/HiddenTable';
 import { clockAfter } from '@/ui/clock';
 import { CURVE_HEADS, clockRows } from './jointTable';
 import { pathOf } from './curve';
-import { type TimeAxis, timeTicks, trueTimeAxes } from './trueTime';
+import { type TimeAxis, levelMarks, timeTicks, trueTimeAxes } from './trueTime';
 
 export interface TrueTimeChartProps {
   firing: FiringCase;
@@ -39,7 +39,6 @@ const GLOW_ID = 'glow-upright';
 const LEAST_BAND_PX = 14;
 /** At the right the bands have their names; no line crosses them. */
 const NAMES_PX = 56;
-const LEVELS_C = [200, 400, 600, 800];
 
 export const TrueTimeChart = memo(function TrueTimeChart({ firing, segments, series, total_s, unit, start, width }: TrueTimeChartProps) {
   const { colours } = useTheme();
@@ -100,10 +99,10 @@ function Grid({ axes, unit, start }: { axes: TimeAxis; unit: TemperatureUnit; st
   const words = { fill: colours.muted, fontFamily: fonts.words, fontSize: 12 } as const;
   return (
     <>
-      {LEVELS_C.filter((level) => level < axes.top_C).map((level) => (
+      {levelMarks(axes, unit).map((level) => (
         <Line key={level} x1={axes.left} x2={axes.right - NAMES_PX} y1={axes.y(level)} y2={axes.y(level)} stroke={colours.line} />
       ))}
-      {LEVELS_C.filter((level) => level < axes.top_C).map((level) => (
+      {levelMarks(axes, unit).map((level) => (
         <SvgText key={level} x={axes.left - 6} y={axes.y(level) + 4} textAnchor="end" {...words}>
           {text(formatTemperature(level, unit)).replace(' ', '')}
         </SvgText>

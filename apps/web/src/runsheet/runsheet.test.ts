@@ -1,8 +1,9 @@
-import { TYPICAL_FAMILIES, glassStates, simulateFiring } from '@torvin/core';
+import { TYPICAL_FAMILIES, formatTemperature, glassStates, simulateFiring, text } from '@torvin/core';
 import { bandAt, columnBands, columnWords } from './columns';
 import { BEAD_AT, curveRows, pathOf, programmedLine, timedLine } from './curve';
 import { dragFrom, dragTo } from './drag';
 import { temperatureScale } from './scale';
+import { levelMarks } from './trueTime';
 
 const scale = temperatureScale(210, 366, 900);
 
@@ -146,5 +147,15 @@ describe('a column that is touched', () => {
     expect(columnWords(anneals, 'C')).toMatch(/^anneals, 4\d\d to 5\d\d °C: strain relaxes/);
     expect(columnWords(anneals, 'F')).toMatch(/^anneals, \d{3} to \d{3,4} °F: /);
     expect(columnWords(runs, 'C')).toMatch(/^runs, from \d{3} °C: flows/);
+  });
+});
+
+describe('the marks of the axis with time to scale', () => {
+  test.each([
+    ['C', 900, ['200 °C', '400 °C', '600 °C', '800 °C']],
+    ['F', 900, ['400 °F', '800 °F', '1200 °F', '1600 °F']],
+    ['F', 800, ['400 °F', '800 °F', '1200 °F']],
+  ] as const)('are round in °%s below %s °C', (unit, top_C, marks) => {
+    expect(levelMarks({ top_C }, unit).map((level) => text(formatTemperature(level, unit)))).toEqual(marks);
   });
 });

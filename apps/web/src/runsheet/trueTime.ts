@@ -1,4 +1,5 @@
 /** Axes of the chart with time to scale: seconds and °C to pixels, and the clock marks that fit. */
+import { type TemperatureUnit, celsiusFrom } from '@torvin/core';
 import { getHours } from 'date-fns/getHours';
 import { getMinutes } from 'date-fns/getMinutes';
 
@@ -26,6 +27,12 @@ export function trueTimeAxes(width: number, height: number, total_s: number, top
     y: (celsius) => bottom - (celsius / top_C) * (bottom - MARGIN.top),
   };
 }
+
+const LEVELS: Record<TemperatureUnit, readonly number[]> = { C: [200, 400, 600, 800, 1000, 1200], F: [400, 800, 1200, 1600, 2000] };
+
+/** °C of the marks on the axis: round figures in the unit that is read, below the kiln's top. */
+export const levelMarks = ({ top_C }: Pick<TimeAxis, 'top_C'>, unit: TemperatureUnit): number[] =>
+  LEVELS[unit].map((level) => celsiusFrom(level, unit)).filter((level) => level < top_C);
 
 /** Seconds after the start at which full hours stand, as many as fit without touching. */
 export function timeTicks({ left, right, total_s }: TimeAxis, start: Date): number[] {

@@ -7,9 +7,9 @@ import { type Piece, type Schedule, type Step, api } from '@torvin/schema';
 import { onlineManager, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { call, problemOfError } from '@/data/client';
+import { call, problemOfError, versionStanding } from '@/data/client';
 import { UNDO_NEEDS_SERVER } from '@/data/connection';
-import { adoptPiece, keys } from '@/data/keys';
+import { adoptPiece, expectPiece, keys, unexpectPiece } from '@/data/keys';
 import { useSavePiece, useSaveSchedule, useUndo } from '@/data/pieces';
 import { addRefused } from '@/data/refused';
 import { compute } from '@/engine/client';
@@ -105,6 +105,8 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
   };
   useEffect(() => ask(latest.current ?? schedule.segments));
   const shown = draft ?? schedule.segments;
+  const shownNow = useRef(judged);
+  shownNow.current = judged;
 
   // What a save is based on: the version this tab showed when the change began, then its own saves. Each save raises the
   // piece's version by one and is the parent of the next, so that one can be sent before the answer to the last is there.
@@ -125,16 +127,36 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     else setProblem(problemOfError(error));
   }
 
+  /** The page has been left: nothing on it can say any more that a save was refused. */
+  const gone = useRef(false);
+  const keepRefused = useRef((_wanted: { id: string; segments: PurposefulSegment[] }, _problem: Problem, _version: number | null) => undefined as void);
+  keepRefused.current = (wanted, why, currentVersion) => {
+    const body = { id: wanted.id, segments: wanted.segments, stepId: schedule.stepId, ...asEdited(base.current) };
+    addRefused({ name: 'saveSchedule', variables: { id: piece.id, body }, problem: why, currentVersion });
+  };
+
   const { mutateAsync: sendSchedule } = saveSchedule;
   const flush = useCallback((): void => {
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
     const wanted = pending.current;
     if (!wanted || sent.current.includes(wanted)) return;
-    const version = base.current.version + sent.current.length;
+    const expected = client.getQueryData<Piece>(keys.piece(piece.id))?.version;
+    const version = sent.current.length === 0 || expected === undefined ? base.current.version + sent.current.length : expected;
     const parentId = sent.current.at(-1)?.id ?? base.current.parentId;
     sent.current = [...sent.current, wanted];
     setSaving(true);
+    // Shown as it will be, with the word of this page's engine until the server's is there.
+    const { segments, evaluation } = shownNow.current;
+    const result = segments === wanted.segments ? evaluation : schedule.result;
+    client.setQueryData<Schedule>(keys.schedule(wanted.id), { ...schedule, id: wanted.id, parentId, origin: 'edited', segments: wanted.segments, result });
+    expectPiece(client, piece.id, (now) => ({
+      ...now,
+      version: version + 1,
+      undo: 'schedule changed',
+      redo: null,
+      doc: { ...now.doc, steps: now.doc.steps.map((step) => (step.id === schedule.stepId ? { ...step, scheduleId: wanted.id } : step)) },
+    }));
     const arrival = sendSchedule({
       id: piece.id,
       body: { id: wanted.id, segments: wanted.segments, stepId: schedule.stepId, ...asEdited({ version, parentId }) },
@@ -148,7 +170,10 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
         },
         // The newest is the one that counts: those before it were on the way to it.
         (error: unknown) => {
-          if (pending.current === wanted) refused(error);
+          if (pending.current !== wanted) return;
+          unexpectPiece(client, piece.id, staleCurrent(error));
+          refused(error);
+          if (gone.current) keepRefused.current(wanted, problemOfError(error), versionStanding(error));
         },
       )
       .finally(() => {
@@ -156,7 +181,7 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
         setSaving(sent.current.length > 0);
       });
     inFlight.current = Promise.all([inFlight.current, arrival]);
-  }, [sendSchedule, piece.id, schedule.stepId]);
+  }, [client, sendSchedule, piece.id, schedule]);
 
   // Neither leaving the page nor closing the tab loses a change that is still resting. A tab that closes has no time to
   // wait for the one that is on its way; while the server is silent the change is kept instead.
@@ -167,9 +192,7 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     if (!wanted) return;
     if (!timer.current) {
       // Refused and not decided on: kept where the person finds it again.
-      if (sent.current.length > 0) return;
-      const body = { id: wanted.id, segments: wanted.segments, stepId: schedule.stepId, ...asEdited(base.current) };
-      addRefused({ name: 'saveSchedule', variables: { id: piece.id, body }, problem: problem ?? STALE, currentVersion: elsewhere?.version ?? null });
+      if (sent.current.length === 0) keepRefused.current(wanted, problem ?? STALE, elsewhere?.version ?? null);
       return;
     }
     if (!closing || !first || !onlineManager.isOnline()) return flush();
@@ -179,11 +202,13 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     call(api.saveSchedule, { id: piece.id, body: { id: wanted.id, segments: wanted.segments, stepId: schedule.stepId, ...on } }).catch(() => undefined);
   };
   useEffect(() => {
+    gone.current = false;
     const onHide = (): void => leave.current(true);
     window.addEventListener('pagehide', onHide);
     return () => {
       window.removeEventListener('pagehide', onHide);
       leave.current(false);
+      gone.current = true;
     };
   }, []);
 
