@@ -7,7 +7,9 @@ const node = {
 
 module.exports = {
   // Long enough for a slow machine: no test asserts a time.
-  testTimeout: 30_000,
+  testTimeout: 120_000,
+  // Each browser test file has a server and a browser of its own, so that they can go side by side.
+  maxWorkers: 2,
   projects: [
     { ...node, displayName: 'unit', testMatch: ['<rootDir>/packages/**/*.test.ts', '<rootDir>/apps/server/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'] },
     {

@@ -53,3 +53,19 @@ test('takes the next port when the first is taken', async () => {
   await other.stop();
   await one.stop();
 });
+
+test('pictures whose database is gone: the start asks, and erases none either way', async () => {
+  const first = await demo();
+  await first.stop();
+  const data = join(folder, 'data');
+  const pictures = (): string[] => readdirSync(join(data, 'photos')).sort();
+  const before = pictures();
+  expect(before.length).toBeGreaterThan(2);
+  for (const name of readdirSync(data).filter((one) => one.startsWith('torvin.db'))) rmSync(join(data, name));
+  await expect(demo()).rejects.toThrow(/ended with 3/);
+  expect(pictures()).toEqual(before);
+  const anew = await demo('--new');
+  expect(await names(anew.address)).toEqual(DEMO_NAMES);
+  expect(pictures()).toEqual(expect.arrayContaining(before));
+  await anew.stop();
+});

@@ -70,7 +70,8 @@ test('the first piece is laid up, computed and put on the Bench from nothing', a
   await me.sees('schedule-state', /^as computed$/);
   await me.press('open-key-in');
   await me.press('start-firing');
-  await me.sees('in-kiln', /First tile: full fuse in the My kiln/);
+  await me.press('start-all-the-same');
+  await me.sees('in-kiln', /My kiln: First tile, full fuse/);
   await me.page.close();
 });
 

@@ -253,6 +253,7 @@ describe('the thread, at 390 × 844', () => {
     await me.press('open-record');
     await me.heading(/Record the firing/);
     await me.expectSound('record');
+    await me.setTime('record-when', new Date(Date.now() - 100 * 3600e3));
     await me.press('result-past');
     await me.type('record-note', 'Second shelf, ran a little at the near corner.');
     await me.press('save-firing');
@@ -269,7 +270,7 @@ describe('the thread, at 390 × 844', () => {
     await me.page.goto(`${studio.address}/notebook`);
     await me.heading(/Notebook/);
     await me.expectSound('notebook');
-    await me.press('firing-link');
+    await me.openFiring('Tray, smallest');
     await me.sees('firing-record', /ran a little at the near corner/);
     expect(new URL(me.page.url()).pathname).toBe(path);
     expect(await me.text('run-row-2')).toBe(before);

@@ -101,12 +101,12 @@ describe('a lay-up changed after its schedule was computed', () => {
     await me.press('layer-row-1');
     await me.press('layer-depth-more');
     await me.press('close-layer-sheet');
-    await me.sees('older-than-layup', /another lay-up/);
+    await me.sees('outdated', /It was laid 9 mm deep; now it is \d+ mm deep/);
     await me.expectSound('piece with an older schedule');
     await me.press('compute-again');
     await me.sees('schedule-state', /^as computed$/);
     await me.page.goBack();
-    await me.gone('older-than-layup');
+    await me.gone('outdated');
     await me.page.close();
   });
 });
@@ -195,6 +195,7 @@ describe('a server that is away', () => {
       await me.sees('connection', /^offline · 3 wait$/);
       await me.press('open-run');
       await workIs(me, 803);
+      expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
     });
     await me.gone('connection');
     await me.page.reload();
@@ -225,6 +226,8 @@ describe('a server that is away', () => {
     const me = await openFirstRun();
     await me.press('open-record');
     await me.find('record-note');
+    await me.setTime('record-when', new Date(Date.now() - 100 * 3600e3));
+    await me.press('result-right');
     await silent(async () => {
       await me.type('record-note', 'written without the server');
       await me.press('save-firing');

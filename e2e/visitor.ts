@@ -9,12 +9,13 @@ const AXE = readFileSync(join(ROOT, 'node_modules/axe-core/axe.min.js'), 'utf8')
 export const PHONE = { width: 390, height: 844, hasTouch: true, isMobile: true } as const;
 export const WIDE = { width: 1280, height: 800, hasTouch: false, isMobile: false } as const;
 
-const PATIENCE_MS = 8_000;
+/** Long, since two of these run side by side on a machine that may be slow; only a failure ever waits for it. */
+const PATIENCE_MS = 20_000;
 /** By the clock and not by frames, which a tab in the background has none of. */
 const WAITING = { timeout: PATIENCE_MS, polling: 50 } as const;
 const LEAST_TARGET_PX = 48;
 
-export async function launch(): Promise<Browser> {
+export async function launch(...further: string[]): Promise<Browser> {
   return launchChromium({
     executablePath: process.env.CHROMIUM_PATH?.startsWith('/') ? process.env.CHROMIUM_PATH : `/usr/bin/${process.env.CHROMIUM_PATH ?? 'chromium'}`,
     args: [
@@ -27,6 +28,7 @@ export async function launch(): Promise<Browser> {
       '--disable-component-update',
       '--disable-sync',
       '--disable-dev-shm-usage',
+      ...further,
     ],
   });
 }
@@ -72,8 +74,18 @@ export class Visitor {
   }
 
   async find(testId: string): Promise<ElementHandle<HTMLElement>> {
-    const found = await this.page.waitForSelector(`[data-testid="${testId}"]`, { timeout: PATIENCE_MS });
+    const found = await this.patiently(`'${testId}'`, this.page.waitForSelector(`[data-testid="${testId}"]`, { timeout: PATIENCE_MS }));
     return found as ElementHandle<HTMLElement>;
+  }
+
+  /** A wait that says what it waited for and, by its stack, where; the browser's own error knows neither. */
+  private async patiently<T>(what: string, waiting: Promise<T>): Promise<T> {
+    try {
+      return await waiting;
+    } catch (error) {
+      await this.picture('waited-in-vain').catch(() => undefined);
+      throw new Error(`Waited in vain for ${what} at ${this.page.url()}: ${(error as Error).message}`, { cause: error });
+    }
   }
 
   /** Brings it into view as scrolling would, then touches or clicks it. */
@@ -99,17 +111,43 @@ export class Visitor {
     else await this.page.keyboard.type(text);
   }
 
+  /** Sets a day and a time, as the browser's calendar would. */
+  async setTime(testId: string, at: Date): Promise<void> {
+    const written = new Date(at.getTime() - at.getTimezoneOffset() * 60e3).toISOString().slice(0, 16);
+    await (
+      await this.find(testId)
+    ).evaluate((node, value) => {
+      const { set } = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value') ?? {};
+      set?.call(node, value);
+      node.dispatchEvent(new Event('input', { bubbles: true }));
+    }, written);
+  }
+
   /** Opens a piece by its name, as one who looks for it in the list. */
   async openPiece(name: string): Promise<void> {
-    const link = (await this.page.waitForFunction(
-      (wanted) => [...document.querySelectorAll('[data-testid="piece-link"]')].find((node) => (node as HTMLElement).innerText.includes(wanted)),
-      WAITING,
-      name,
+    await this.openFrom('piece-link', name);
+    await this.find('section-editor');
+  }
+
+  /** Opens the newest firing in the Notebook that says so. */
+  async openFiring(words: string): Promise<void> {
+    await this.openFrom('firing-link', words);
+    await this.find('firing-record');
+  }
+
+  private async openFrom(testId: string, words: string): Promise<void> {
+    const link = (await this.patiently(
+      `'${words}' in a ${testId}`,
+      this.page.waitForFunction(
+        (id, wanted) => [...document.querySelectorAll(`[data-testid="${id}"]`)].find((node) => (node as HTMLElement).innerText.includes(wanted)),
+        WAITING,
+        testId,
+        words,
+      ),
     )) as ElementHandle<HTMLElement>;
     await link.evaluate((node) => node.scrollIntoView({ block: 'center' }));
     if (this.touches) await link.tap();
     else await link.click();
-    await this.find('section-editor');
   }
 
   async text(testId: string): Promise<string> {
@@ -140,21 +178,30 @@ export class Visitor {
 
   /** Waits until a bead stands at a temperature, in the unit shown. */
   async beadAt(index: number, degrees: number): Promise<void> {
-    await this.page.waitForFunction(
-      (id, value) => document.querySelector(`[data-testid="${id}"]`)?.getAttribute('aria-valuenow') === value,
-      WAITING,
-      `bead-${index}`,
-      String(degrees),
+    await this.patiently(
+      `bead ${index} at ${degrees}`,
+      this.page.waitForFunction(
+        (id, value) => document.querySelector(`[data-testid="${id}"]`)?.getAttribute('aria-valuenow') === value,
+        WAITING,
+        `bead-${index}`,
+        String(degrees),
+      ),
     );
   }
 
   /** Waits until the page says something anywhere. */
   async reads(wanted: string): Promise<void> {
-    await this.page.waitForFunction((text) => document.body.innerText.includes(text), WAITING, wanted);
+    await this.patiently(
+      `the words '${wanted}'`,
+      this.page.waitForFunction((text) => document.body.innerText.includes(text), WAITING, wanted),
+    );
   }
 
   async readsNoMore(wanted: string): Promise<void> {
-    await this.page.waitForFunction((text) => !document.body.innerText.includes(text), WAITING, wanted);
+    await this.patiently(
+      `'${wanted}' to go`,
+      this.page.waitForFunction((text) => !document.body.innerText.includes(text), WAITING, wanted),
+    );
   }
 
   /** Leaves a picture of a failure beside the test results. */
@@ -164,27 +211,63 @@ export class Visitor {
   }
 
   async gone(testId: string): Promise<void> {
-    await this.page.waitForFunction((id) => !document.querySelector(`[data-testid="${id}"]`), WAITING, testId);
+    await this.patiently(
+      `'${testId}' to go`,
+      this.page.waitForFunction((id) => !document.querySelector(`[data-testid="${id}"]`), WAITING, testId),
+    );
   }
 
   async heading(wanted: RegExp): Promise<void> {
-    await this.page.waitForFunction(
-      (source) => [...document.querySelectorAll('h1')].some((node) => new RegExp(source).test(node.innerText)),
-      WAITING,
-      wanted.source,
+    await this.patiently(
+      `the heading ${wanted}`,
+      this.page.waitForFunction(
+        (source) => [...document.querySelectorAll('h1')].some((node) => new RegExp(source).test(node.innerText)),
+        WAITING,
+        wanted.source,
+      ),
     );
+  }
+
+  /** Waits until the view is at rest: nothing of it dimmed while it is read, and unchanged for a moment. */
+  private async rest(): Promise<void> {
+    const quiet = await this.page.evaluate(
+      (patience) =>
+        new Promise<boolean>((resolve) => {
+          const started = performance.now();
+          let changed = started;
+          const watch = new MutationObserver(() => (changed = performance.now()));
+          watch.observe(document.body, { subtree: true, childList: true, characterData: true, attributes: true });
+          const timer = setInterval(() => {
+            const now = performance.now();
+            const rests = now - changed > 200 && !document.querySelector('[aria-busy="true"]');
+            if (!rests && now - started < patience) return;
+            clearInterval(timer);
+            watch.disconnect();
+            resolve(rests);
+          }, 50);
+        }),
+      PATIENCE_MS,
+    );
+    if (!quiet) throw new Error('The view did not come to rest.');
+    await this.page.evaluate(() => document.fonts.ready);
   }
 
   /** What is wrong with the view as it stands: sideways overflow, small targets, serious accessibility findings. */
   async inspect(): Promise<FoundOnView> {
-    await this.page.evaluate(() => document.fonts.ready);
+    await this.rest();
     const geometry = await this.page.evaluate((least) => {
       const name = (node: Element): string =>
         `${node.tagName.toLowerCase()} ${node.getAttribute('data-testid') ?? node.getAttribute('aria-label') ?? node.textContent?.slice(0, 30) ?? ''}`;
+      /** Clipped to a point on purpose: there for a screen reader alone, whatever its size would be. */
+      const unseen = (node: Element | null): boolean => {
+        if (!node || node.id === 'root') return false;
+        const { width, height } = node.getBoundingClientRect();
+        return (width <= 1 && height <= 1 && getComputedStyle(node).overflow === 'hidden') || unseen(node.parentElement);
+      };
       const visible = (node: Element): boolean => {
         const style = getComputedStyle(node);
         const box = node.getBoundingClientRect();
-        return box.width > 0 && box.height > 0 && style.visibility !== 'hidden' && style.opacity !== '0';
+        return box.width > 0 && box.height > 0 && style.visibility !== 'hidden' && style.opacity !== '0' && !unseen(node);
       };
       const all = [...document.querySelectorAll('#root *')].filter(visible);
       // What scrolls sideways on purpose holds its content; it must itself stay within the page.

@@ -36,6 +36,21 @@ test('the lay-up stands beside its run sheet, with the true-time chart over the 
   expect((await table('section-table')).map(([, name, form]) => `${name} ${form}`)).toEqual(['Harbour blue sheet', 'Clear sheet', 'Dune rose pieces']);
 });
 
+test('hidden tables are clipped whole, in a face that ships, whatever widths another machine writes them in', async () => {
+  const stretched = await me.page.addStyleTag({ content: 'table { letter-spacing: 12px !important }' });
+  const tables = await me.page.$$eval('table', (all) =>
+    all.map((table) => {
+      const hides = table.closest('div') as HTMLElement;
+      const most = hides.getBoundingClientRect().width + 1;
+      const wider = [table, ...table.querySelectorAll('*')].filter((node) => node.getBoundingClientRect().width > most).map(({ tagName }) => tagName);
+      return { id: table.dataset.testid, face: getComputedStyle(table).fontFamily, wider };
+    }),
+  );
+  expect(tables.length).toBeGreaterThanOrEqual(2);
+  for (const one of tables) expect(one).toMatchObject({ face: expect.stringMatching(/^AtkinsonHyperlegibleNext/), wider: [] });
+  await stretched.evaluate((style) => (style as HTMLElement).remove());
+});
+
 test('T turns a coated sheet over, and says so where there is nothing to turn', async () => {
   await me.page.goto(`${studio.address}/pieces`);
   await me.openPiece('Test tiles, clear');

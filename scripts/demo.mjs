@@ -1,10 +1,12 @@
 /**
  * npm run demo: everything from nothing to the demo studio in the browser. --fresh moves the old data aside; --own starts a
- * studio of one's own instead, with typical shelves and nothing made yet, in a folder of its own.
+ * studio of one's own instead, with typical shelves and nothing made yet, in a folder of its own; --new begins a new studio
+ * although pictures of another one lie in the folder.
  */
 import { existsSync, renameSync } from 'node:fs';
 import { isAbsolute, join } from 'node:path';
-import { build, install, root, say, startServer } from './lib.mjs';
+import { createInterface } from 'node:readline/promises';
+import { ASKS, build, install, root, say, startServer } from './lib.mjs';
 
 install();
 await build();
@@ -18,8 +20,23 @@ if (process.argv.includes('--fresh') && existsSync(dataDir)) {
   say(`The old data was moved to ${aside}`);
 }
 
-const { child, address } = startServer({ TORVIN_DATA: data, ...(own ? { TORVIN_START: 'own' } : {}) });
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
-child.on('exit', (code) => process.exit(code ?? 0));
-await address;
-say('Stop it with Ctrl+C; it keeps what you change.');
+/** Starts the server. Where it ends with a question and somebody sits there, the question is asked. */
+async function start(beginAnew) {
+  const { child, address } = startServer({ TORVIN_DATA: data, ...(own ? { TORVIN_START: 'own' } : {}), ...(beginAnew ? { TORVIN_NEW: '1' } : {}) });
+  for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => child.kill(signal));
+  const code = await Promise.race([address.then(() => null), new Promise((resolve) => child.once('exit', resolve))]).catch(() => child.exitCode);
+  if (code === null) {
+    child.on('exit', (ended) => process.exit(ended ?? 0));
+    say('Stop it with Ctrl+C; it keeps what you change.');
+  } else if (code === ASKS && process.stdin.isTTY && (await confirmed('Begin a new studio there? (y/n) '))) await start(true);
+  else process.exit(code ?? 1);
+}
+
+async function confirmed(question) {
+  const lines = createInterface({ input: process.stdin, output: process.stdout });
+  const answer = await lines.question(question);
+  lines.close();
+  return /^y/i.test(answer.trim());
+}
+
+await start(process.argv.includes('--new'));

@@ -18,9 +18,22 @@ export function run(command, args, env = {}) {
 }
 
 const bin = (name) => at('node_modules', '.bin', name);
-export const tool = (name, args, env) => run(bin(name), args, env);
 
-function hashOf(paths) {
+/** Runs a command beside others: whether it succeeded, and all it said, once it has ended. */
+function runApart(command, args, env = {}, cwd = root) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(command, args, { cwd, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+    let output = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (output += chunk));
+    child.once('error', reject);
+    child.once('close', (code) => resolve({ ok: code === 0, output }));
+  });
+}
+
+export const toolApart = (name, args, env) => runApart(bin(name), args, env);
+
+/** Of the files' names and contents; tests only where they matter to what is asked. */
+export function hashOf(paths, { tests = false } = {}) {
   const hash = createHash('sha256');
   const add = (path) => {
     if (!existsSync(path)) return;
@@ -28,7 +41,7 @@ function hashOf(paths) {
       for (const name of readdirSync(path).sort()) if (!['node_modules', 'dist', '.expo', 'workers'].includes(name)) add(join(path, name));
       return;
     }
-    if (/\.test\.tsx?$/.test(path)) return;
+    if (!tests && /\.test\.tsx?$/.test(path)) return;
     hash.update(relative(root, path)).update('\0').update(readFileSync(path)).update('\0');
   };
   paths.map((path) => at(path)).forEach(add);
@@ -104,19 +117,18 @@ async function buildWeb() {
     alias,
     logLevel: 'warning',
   });
-  const done = spawnSync(bin('expo'), ['export', '--platform', 'web', '--output-dir', 'dist'], {
-    cwd: at('apps/web'),
-    env: { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', NODE_ENV: 'production' },
-    encoding: 'utf8',
-    stdio: ['ignore', 'pipe', 'pipe'],
-  });
-  if (done.status !== 0) throw new Error(`The web export failed:\n${done.stdout}\n${done.stderr}`);
+  const env = { EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', NODE_ENV: 'production' };
+  const { ok, output } = await runApart(bin('expo'), ['export', '--platform', 'web', '--output-dir', 'dist'], env, at('apps/web'));
+  if (!ok) throw new Error(`The web export failed:\n${output}`);
 }
 
 export async function build() {
   await once('the server', at('dist/server'), [...shared, 'apps/server'], buildServer);
   await once('the web app', at('apps/web/dist'), [...shared, 'apps/web'], buildWeb);
 }
+
+/** The exit code of a server that wants to be told something before it starts. */
+export const ASKS = 3;
 
 /** Starts the server; resolves with its address once it prints one. */
 export function startServer(env = {}, { quiet = false } = {}) {

@@ -2,7 +2,8 @@ import { configFrom } from './config';
 
 describe('settings from the environment', () => {
   test('have defaults on loopback and beside the program', () => {
-    expect(configFrom({}, '/torvin')).toEqual({ port: 4310, host: '127.0.0.1', dataDir: '/torvin/data', start: 'demo' });
+    const usual = { port: 4310, host: '127.0.0.1', dataDir: '/torvin/data', start: 'demo', beginAnew: false, names: [] };
+    expect(configFrom({}, '/torvin')).toEqual(usual);
   });
 
   test('take port and folder, absolute or not', () => {
@@ -13,6 +14,10 @@ describe('settings from the environment', () => {
   test('say what an empty folder starts as, and nothing else', () => {
     expect(configFrom({ TORVIN_START: 'own' }, '/torvin').start).toBe('own');
     expect(() => configFrom({ TORVIN_START: 'mine' }, '/torvin')).toThrow(/demo or own; got 'mine'/);
+  });
+
+  test('take the names a browser may use, however they are spaced', () => {
+    expect(configFrom({ TORVIN_NAMES: 'Kiln.local, studio' }, '/torvin').names).toEqual(['kiln.local', 'studio']);
   });
 
   test.each(['0', '70000', 'eighty', ''])("refuse the port '%s' with a sentence", (TORVIN_PORT) => {

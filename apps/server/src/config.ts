@@ -8,6 +8,10 @@ export interface Config {
   dataDir: string;
   /** What an empty data folder is filled with: the demo studio, or typical shelves and nothing made yet. */
   start: 'demo' | 'own';
+  /** A new studio is meant, although pictures of another one lie in the folder. */
+  beginAnew: boolean;
+  /** Names that browsers may call this server by, beside loopback and the addresses it listens on. */
+  names: string[];
 }
 
 const DEFAULT_PORT = 4310;
@@ -20,5 +24,16 @@ export function configFrom(env: NodeJS.ProcessEnv, root: string): Config {
   const start = env.TORVIN_START ?? 'demo';
   if (start !== 'demo' && start !== 'own') throw new Error(`TORVIN_START must be demo or own; got '${start}'.`);
   const data = env.TORVIN_DATA ?? 'data';
-  return { port, host: env.TORVIN_HOST ?? '127.0.0.1', dataDir: isAbsolute(data) ? data : join(root, data), start };
+  const names = (env.TORVIN_NAMES ?? '')
+    .split(',')
+    .map((name) => name.trim().toLowerCase())
+    .filter(Boolean);
+  return {
+    port,
+    host: env.TORVIN_HOST ?? '127.0.0.1',
+    dataDir: isAbsolute(data) ? data : join(root, data),
+    start,
+    beginAnew: env.TORVIN_NEW === '1',
+    names,
+  };
 }

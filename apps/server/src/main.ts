@@ -7,25 +7,37 @@ import pino from 'pino';
 import { version } from '../../../package.json';
 import { computePool } from './compute/pool';
 import { configFrom } from './config';
-import { openDatabase } from './db/open';
+import { type Opened, OrphanedPictures, openDatabase } from './db/open';
 import { addDemoPhotos } from './db/demoPhotos';
 import { seedDemo, seedOwn } from './db/seed';
 import { createApp } from './http/app';
 import { sweepPhotos } from './store/photos';
 import { sweepDeleted } from './store/pieces';
 
+/** The exit code of a start that wants to be told something first. */
+const ASKS = 3;
+
 const here = dirname(fileURLToPath(import.meta.url));
 const root = join(here, '..', '..');
 const log = pino({ level: process.env.TORVIN_LOG ?? 'warn' });
 
 const config = configFrom(process.env, root);
-const opened = openDatabase(config.dataDir, join(here, 'migrations'));
+const opened = openOrAsk();
 const pool = computePool(new URL('./computeWorker.mjs', import.meta.url));
 if (config.start === 'own') seedOwn(opened.db);
 else if (seedDemo(opened.db, Date.now())) await addDemoPhotos(opened.db, config.dataDir, Date.now());
 sweepDeleted(opened.db, Date.now());
 sweepPhotos(opened.db, config.dataDir, Date.now());
-const app = createApp({ opened, pool, dataDir: config.dataDir, version, log, webDir: join(root, 'apps', 'web', 'dist') });
+const app = createApp({
+  opened,
+  pool,
+  dataDir: config.dataDir,
+  version,
+  log,
+  webDir: join(root, 'apps', 'web', 'dist'),
+  host: config.host,
+  names: config.names,
+});
 
 const server = await listen(app, config.host, config.port);
 const address = server.address();
@@ -41,6 +53,17 @@ for (const signal of ['SIGINT', 'SIGTERM'] as const) {
       process.exit(0);
     });
   });
+}
+
+/** Pictures without their database end the start with a question, which the demo command puts to the person. */
+function openOrAsk(): Opened {
+  try {
+    return openDatabase(config.dataDir, join(here, 'migrations'), config);
+  } catch (error) {
+    if (!(error instanceof OrphanedPictures)) throw error;
+    process.stderr.write(`${error.message}\n`);
+    process.exit(ASKS);
+  }
 }
 
 /** Listens on the port, or on the next free one. */

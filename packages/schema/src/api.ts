@@ -9,6 +9,9 @@ import {
   FiringPageSchema,
   FiringQuerySchema,
   FiringSchema,
+  LoadAheadSchema,
+  LoadChangeSchema,
+  LoadSchema,
   NewFiringSchema,
   NewPieceSchema,
   NewScheduleSchema,
@@ -58,6 +61,10 @@ export const send = <R extends z.ZodType, A extends z.ZodType>(
 const NothingSchema = z.strictObject({});
 const AwaySchema = z.strictObject({ away: z.boolean() });
 
+/** What was moved aside because no firing names it any more. */
+export const AsideSchema = z.object({ pictures: z.number().int(), bytes: z.number().int() });
+export type Aside = z.infer<typeof AsideSchema>;
+
 export const HealthSchema = z.object({ ok: z.literal(true), version: z.string(), dataDir: z.string(), schema: z.number().int() });
 
 export const api = {
@@ -100,7 +107,17 @@ export const api = {
   firings: { ...get('/api/firings', 'Firings, newest first, a page at a time', FiringPageSchema), query: FiringQuerySchema },
   firing: get('/api/firings/:id', 'One firing with the schedule it ran', FiringDetailSchema),
   bench: get('/api/bench', 'What is in the kiln, what has been fired of each step, what was last learned', BenchSchema),
-  recordFiring: send('post', '/api/firings', 'Records a firing; repeated with the same id it does nothing', NewFiringSchema, FiringSchema),
+  aside: get('/api/aside', 'Pictures moved aside because no firing has had them for a day', AsideSchema),
+  eraseAside: send('post', '/api/aside/erase', 'Erases the pictures that lie aside, for good', NothingSchema, AsideSchema),
+  loads: get('/api/loads', 'What is in the kilns, and what is planned for them', z.array(LoadAheadSchema)),
+  saveLoad: send('put', '/api/loads/:id', 'Says when a kiln was opened, which frees it for the next load', LoadChangeSchema, LoadSchema),
+  recordFiring: send(
+    'post',
+    '/api/firings',
+    'Records a firing or starts it; repeated with the same id it does nothing; 409 where the kiln is in use or the schedule outdated',
+    NewFiringSchema,
+    FiringSchema,
+  ),
   saveFiring: send('put', '/api/firings/:id', 'Changes what is told of a firing', FiringChangeSchema, FiringDetailSchema),
   deleteFiring: send('delete', '/api/firings/:id', 'Deletes a firing; it can be brought back for 30 days', BasedOnSchema, DoneSchema),
   restoreFiring: send('post', '/api/firings/:id/restore', 'Brings a deleted firing back', NothingSchema, FiringSchema),

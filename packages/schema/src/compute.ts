@@ -81,7 +81,9 @@ export const BodyAnswerSchema = z.object({
   contacts: z
     .array(z.object({ lower: z.number().int(), upper: z.number().int(), lower_m: metre, upper_m: metre }))
     .meta({ description: 'Glasses that touch, as /api/compute/fit takes them' }),
-  coatings: z.array(z.object({ layer: z.number().int(), state: z.enum(['faceDown', 'capped', 'cappedFlush', 'onShelf', 'bare']), message: z.string() })),
+  coatings: z.array(
+    z.object({ layer: z.number().int(), state: z.enum(['faceDown', 'capped', 'cappedFlush', 'onShelf', 'bare', 'facing']), message: z.string() }),
+  ),
 });
 
 export const ComposeAnswerSchema = z.object({

@@ -1,10 +1,21 @@
 /** A studio's own documents: pieces, schedule versions, firings and settings. */
-import { LAYERS_AT_MOST, LAYER_FORMS, LOOKS, type LaidLayer, type PieceDocument, type PlannedStep, SETUP_KINDS, STEPS_AT_MOST } from '@torvin/core';
+import {
+  type MadeFrom,
+  LAYERS_AT_MOST,
+  LAYER_FORMS,
+  LOOKS,
+  type LaidLayer,
+  type PieceDocument,
+  type PlannedStep,
+  SETUP_KINDS,
+  STEPS_AT_MOST,
+} from '@torvin/core';
 import { z } from 'zod';
 import { EvaluationSchema } from './results';
 import { DEEPEST_BODY_M, FootprintSchema } from './bodyInput';
 import { FiringCaseSchema, SchoolSchema, ShapingSchema } from './firingInput';
-import { PurposefulSegmentSchema, SEGMENTS_AT_MOST } from './heatInput';
+import { GlassConstantsSchema } from './glassInput';
+import { ControllerInputSchema, KilnConstantsSchema, PurposefulSegmentSchema, SEGMENTS_AT_MOST } from './heatInput';
 import { id, instant, oneOf, quantity, words } from './quantity';
 import { ControllerSchema } from './records';
 
@@ -130,6 +141,20 @@ export const DrawnLayerSchema = z.object({
 });
 export type DrawnLayer = z.infer<typeof DrawnLayerSchema>;
 
+/** What a person can have changed since; see madeFromDifferences. */
+export const MadeFromSchema = z.object({
+  footprint: FootprintSchema,
+  dammed: z.boolean(),
+  layers: z.array(z.object({ glassName: z.string(), depth_m: z.number(), laid: LaidLayerSchema })),
+  glasses: z.record(z.string(), GlassConstantsSchema.strip()),
+  before: z.array(z.object({ look: StepSchema.shape.look, setup: StepSchema.shape.setup })),
+  look: StepSchema.shape.look,
+  setup: StepSchema.shape.setup,
+  school: SchoolSchema,
+  kiln: z.object({ id: recordId('Kiln'), name: z.string(), constants: KilnConstantsSchema.strip() }),
+  controller: z.object({ id: recordId('Controller'), name: z.string(), counts: ControllerInputSchema.strip() }),
+}) satisfies z.ZodType<MadeFrom>;
+
 /** What a schedule was made from, kept so that later edits of records do not change the past. */
 export const SnapshotSchema = z.object({
   firing: FiringCaseSchema,
@@ -140,6 +165,8 @@ export const SnapshotSchema = z.object({
   /** Which of the named set-ups it stood in; older snapshots knew one only. */
   setup: z.object({ kind: z.enum(SETUP_KINDS), paper: z.boolean() }).default({ kind: 'bareShelf', paper: false }),
   engine: z.string(),
+  /** Left out by older versions, which are then judged by what their case tells. */
+  madeFrom: MadeFromSchema.optional(),
 });
 export type Snapshot = z.infer<typeof SnapshotSchema>;
 
@@ -208,9 +235,48 @@ const told = {
   /** The segments as they really ran, where they ran otherwise than planned. */
   asFired: z.array(PurposefulSegmentSchema).min(1).max(SEGMENTS_AT_MOST).nullable().default(null),
   photos: z.array(hash).max(12, { error: 'At most 12 photos.' }).default([]),
+  /** How a result was known before the glass could be cold. */
+  knownBy: words('How it is known', 200).default(''),
 };
 
-export const NewFiringSchema = z.strictObject({ id, pieceId: id, scheduleId: id, ...told });
+/** What is in a kiln together: one start, one opening. It counts from at, the real start or, before that is known, the planned one. */
+export const LoadSchema = z.object({
+  id,
+  /** Null where an old record names a kiln that is on no shelf. */
+  kilnId: z.string().nullable(),
+  kilnName: z.string(),
+  plannedAt: instant.nullable(),
+  startedAt: instant.nullable(),
+  openedAt: instant.nullable(),
+  at: instant,
+  zone,
+  version,
+});
+export type Load = z.infer<typeof LoadSchema>;
+
+/** A load that is in its kiln or planned for it, with what is in it. */
+export const LoadAheadSchema = LoadSchema.extend({
+  entries: z.array(z.object({ firingId: id, pieceId: id, pieceName: z.string(), look: z.enum(LOOKS), scheduleId: id })),
+  /** When it may be opened by its schedule. */
+  until: instant,
+});
+export type LoadAhead = z.infer<typeof LoadAheadSchema>;
+
+/** openedAt: when the kiln was opened, which frees it; null takes that back. */
+export const LoadChangeSchema = z.strictObject({ version, openedAt: instant.nullable() });
+
+export const NewFiringSchema = z.strictObject({
+  id,
+  pieceId: id,
+  scheduleId: id,
+  ...told,
+  /** The load it joins, or the id that a new one is to have. */
+  loadId: id.optional(),
+  /** firedAt is when the controller is set to start, not when it did. */
+  planned: z.boolean().default(false),
+  /** The schedule is fired although the piece or its set-up is not what it was made from. */
+  asItIs: z.boolean().default(false),
+});
 export type NewFiring = z.input<typeof NewFiringSchema>;
 
 export const FiringChangeSchema = z.strictObject({ version, ...told });
@@ -223,6 +289,9 @@ export const FiringSchema = z.object({
   stepId: id,
   ...told,
   version,
+  load: LoadSchema,
+  /** How what lay there differed from what its schedule was made from. */
+  differences: z.array(z.string()),
   pieceName: z.string(),
   createdAt: instant,
   /** Hottest target of its schedule, °C, that target's hold, s, and the whole firing's length, s. */
@@ -236,7 +305,13 @@ export const FiringSchema = z.object({
 export type Firing = z.infer<typeof FiringSchema>;
 
 /** asFiredResult: the engine's word on what really ran, where that was otherwise than planned. */
-export const FiringDetailSchema = z.object({ firing: FiringSchema, schedule: ScheduleSchema, asFiredResult: EvaluationSchema.nullable() });
+export const FiringDetailSchema = z.object({
+  firing: FiringSchema,
+  schedule: ScheduleSchema,
+  asFiredResult: EvaluationSchema.nullable(),
+  /** What else is in its load. */
+  together: z.array(z.object({ id, pieceName: z.string() })),
+});
 export type FiringDetail = z.infer<typeof FiringDetailSchema>;
 
 const asked = (most: number) => z.string().trim().max(most).optional();

@@ -1,11 +1,13 @@
 /** Puts one firing of a piece together with the records it names: what the engine computes from. */
 import {
+  type MadeFrom,
   DEFAULT_LIMITS,
   type Contact,
   ENGINE_VERSION,
   type Evidence,
   type FiringCase,
   type FitGlass,
+  type KilnConstants,
   type LaidLayer,
   type NamedGlass,
   type Outcome,
@@ -21,7 +23,7 @@ import {
 import type { DrawnLayer, PieceDoc, Snapshot, Step } from './documents';
 import { GlassConstantsSchema } from './glassInput';
 import { KilnConstantsSchema } from './heatInput';
-import type { Shelves } from './records';
+import type { ControllerRecord, Kiln, Shelves } from './records';
 
 const UNKNOWN_COLOUR = '#9AA8A2';
 
@@ -140,7 +142,44 @@ export function snapshotOf(doc: PieceDoc, step: Step, shelves: Shelves): Outcome
     layers: drawnLayers(doc, shelves),
     setup: { kind, paper },
     engine: ENGINE_VERSION,
+    madeFrom: madeFromOf(doc, step, index, shelves, { kiln, controller }),
   });
+}
+
+/** How large a kiln is inside changes nothing that was computed. */
+function withoutRoom({
+  insideWidth_m: _width,
+  insideLength_m: _length,
+  insideDiameter_m: _diameter,
+  insideHeight_m: _height,
+  ...constants
+}: KilnConstants): KilnConstants {
+  return constants;
+}
+
+/** What a person can change of all this. */
+function madeFromOf(
+  doc: PieceDoc,
+  { look, setup, school }: Step,
+  index: number,
+  shelves: Shelves,
+  { kiln, controller }: { kiln: Kiln; controller: ControllerRecord },
+): MadeFrom {
+  const drawn = drawnLayers(doc, shelves);
+  const used = new Set(doc.layers.map(({ glassId }) => glassId));
+  const { unit, fullSpeedCode, mostSegments } = controller;
+  return {
+    footprint: doc.footprint,
+    dammed: doc.dammed,
+    layers: doc.layers.map((laid, i) => ({ glassName: drawn[i].name, depth_m: drawn[i].thickness_m, laid })),
+    glasses: Object.fromEntries(namedGlasses(shelves).flatMap(({ id, constants }) => (used.has(id) ? [[id, constants]] : []))),
+    before: doc.steps.slice(0, index).map((earlier) => ({ look: earlier.look, setup: earlier.setup })),
+    look,
+    setup,
+    school,
+    kiln: { id: kiln.id, name: kiln.name, constants: withoutRoom(kilnConstants.parse(kiln)) },
+    controller: { id: controller.id, name: controller.name, counts: { unit, fullSpeedCode, mostSegments } },
+  };
 }
 
 /** Of the glass that the most of the body is made of. */

@@ -29,6 +29,8 @@ export const StackLayerSchema = z.discriminatedUnion('of', [
   support,
 ]) satisfies z.ZodType<StackLayer>;
 
+const inside = (title: string) => quantity(title, 'm', 0.05, 5).optional();
+
 export const KilnConstantsSchema = z.strictObject({
   top_C: quantity("Kiln's top", '°C', 100, 1700),
   power_K_per_s: quantity('Power over heat capacity', 'K/s', 1e-3, 10),
@@ -36,6 +38,10 @@ export const KilnConstantsSchema = z.strictObject({
   radiantLoss_per_K3_s: quantity('Radiant loss over heat capacity', '1/(K³·s)', 0, 1e-11),
   ambient_C: quantity('Room temperature', '°C', -20, 50),
   acrossLag_s_per_300mm: quantity('Across-lag on 300 mm', 's', 0, 3600),
+  insideWidth_m: inside('Width inside'),
+  insideLength_m: inside('Length inside'),
+  insideDiameter_m: inside('Diameter inside'),
+  insideHeight_m: inside('Height inside'),
 }) satisfies z.ZodType<KilnConstants>;
 
 export const controllerFields = {

@@ -1,4 +1,6 @@
 /** Documents, requests and answers of Torvin, shared by server and web. */
+import './quiet';
+
 export * from './quantity';
 export * from './problem';
 export * from './glassInput';
@@ -10,4 +12,6 @@ export * from './records';
 export * from './documents';
 export * from './pieceFile';
 export * from './firingCaseOf';
+export * from './outdated';
+export * from './kilnTime';
 export * from './api';

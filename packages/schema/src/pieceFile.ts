@@ -3,7 +3,7 @@
  * the shelves that it names. What is written out and read in again is equal.
  */
 import { z } from 'zod';
-import { FiringSchema, PieceSchema, ScheduleSchema } from './documents';
+import { FiringSchema, LoadSchema, PieceSchema, ScheduleSchema } from './documents';
 import { ControllerSchema, FamilySchema, GlassSchema, KilnSchema } from './records';
 import { EvaluationSchema } from './results';
 
@@ -11,8 +11,13 @@ export const PIECE_FILE_FORMAT = 'torvin-piece';
 
 const FiledFiringSchema = FiringSchema.pick({
   ...{ id: true, scheduleId: true, firedAt: true, zone: true, place: true, result: true, lookReached: true },
-  ...{ note: true, asFired: true, photos: true, createdAt: true },
-} as const).extend({ asFiredResult: EvaluationSchema.nullable() });
+  ...{ note: true, asFired: true, photos: true, createdAt: true, knownBy: true },
+} as const).extend({
+  asFiredResult: EvaluationSchema.nullable(),
+  /** Left out by files from before firings were loads. */
+  load: LoadSchema.omit({ version: true }).optional(),
+  differences: z.array(z.string()).default([]),
+});
 
 /** A picture that a firing in this file names: as it is kept, JPEG, named by the SHA-256 of its bytes. */
 const FiledPhotoSchema = z.object({

@@ -43,6 +43,9 @@ export const DEMO_KILNS: Kiln[] = [
     radiantLoss_per_K3_s: perHour(2e-10),
     ambient_C: 20,
     acrossLag_s_per_300mm: 72,
+    insideWidth_m: 0.46,
+    insideLength_m: 0.6,
+    insideHeight_m: 0.23,
   },
   {
     id: 'tall-kiln',
@@ -55,6 +58,8 @@ export const DEMO_KILNS: Kiln[] = [
     radiantLoss_per_K3_s: perHour(1.4e-10),
     ambient_C: 20,
     acrossLag_s_per_300mm: 110,
+    insideDiameter_m: 0.44,
+    insideHeight_m: 0.68,
   },
 ];
 

@@ -1,7 +1,10 @@
 import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Driver from 'better-sqlite3';
-import { FiringCaseSchema, PieceDocSchema, TYPICAL_SOURCE } from '@torvin/schema';
+import { FiringCaseSchema, LoadSchema, PieceDocSchema, TYPICAL_SOURCE } from '@torvin/schema';
+import { v7 as uuid } from 'uuid';
+import { listFirings } from '../store/firings';
+import { loadsAhead } from '../store/loads';
 import { findPiece } from '../store/pieces';
 import { allShelves } from '../store/shelves';
 import { readStudio } from '../store/studio';
@@ -11,7 +14,7 @@ import { MIGRATIONS, NOW, startTestServer, temporaryFolder } from '../test/testS
 import { DATABASE_FILE, openDatabase } from './open';
 import { DEMO_PIECES } from './demo';
 import { seedDemo, seedOwn } from './seed';
-import { families, firings, pieces, schedules, studio } from './tables';
+import { families, firings, loads, pieces, schedules, studio } from './tables';
 
 const folders: string[] = [];
 const folder = (): string => {
@@ -27,7 +30,7 @@ describe('the database file', () => {
     for (let round = 0; round < 2; round += 1) {
       const opened = openDatabase(dir, MIGRATIONS);
       seedDemo(opened.db, NOW + round);
-      expect(opened.schema).toBe(4);
+      expect(opened.schema).toBe(6);
       expect(opened.db.select().from(pieces).all()).toHaveLength(DEMO_PIECES.length);
       opened.close();
     }
@@ -54,7 +57,7 @@ describe('the database file', () => {
     old.exec('create table of_old (id integer)');
     old.close();
     openDatabase(dir, MIGRATIONS).close();
-    const copy = new Driver(join(dir, 'before-schema-4.db'));
+    const copy = new Driver(join(dir, 'before-schema-6.db'));
     expect(copy.prepare("select name from sqlite_master where name in ('of_old', 'pieces')").all()).toMatchObject([{ name: 'of_old' }]);
     copy.close();
   });
@@ -65,12 +68,30 @@ describe('the database file', () => {
     const file = new Driver(join(dir, DATABASE_FILE));
     file.exec("insert into __drizzle_migrations (hash, created_at) values ('later', 9999999999999)");
     file.close();
-    expect(() => openDatabase(dir, MIGRATIONS)).toThrow(/schema 5, newer than this program's 4/);
+    expect(() => openDatabase(dir, MIGRATIONS)).toThrow(/schema 7, newer than this program's 6/);
+  });
+
+  test.each([
+    ['missing', () => undefined],
+    ['empty', (file: string) => writeFileSync(file, '')],
+    ['without a table', (file: string) => new Driver(file).close()],
+  ])('that is %s beside pictures asks before a new studio starts, and touches none of them', (_, spoil) => {
+    const dir = folder();
+    const picture = join(dir, 'photos', `${'c'.repeat(64)}.jpg`);
+    mkdirSync(join(dir, 'photos'));
+    writeFileSync(picture, 'a picture');
+    spoil(join(dir, DATABASE_FILE));
+    expect(() => openDatabase(dir, MIGRATIONS)).toThrow(/There is 1 picture in .* no studio's database.*TORVIN_NEW=1/);
+    expect(readFileSync(picture, 'utf8')).toBe('a picture');
+    const { db, close } = openDatabase(dir, MIGRATIONS, { beginAnew: true });
+    expect(db.select().from(pieces).all()).toEqual([]);
+    close();
+    openDatabase(dir, MIGRATIONS).close();
   });
 
   test('enforces foreign keys, also after a transaction, and keeps its busy timeout', () => {
     const { db, close } = openDatabase(folder(), MIGRATIONS);
-    const orphan = { id: 'f', pieceId: 'none', scheduleId: 'none', firedAt: 1, zone: 'UTC', result: 'right', note: '', createdAt: 1 } as const;
+    const orphan = { id: 'f', pieceId: 'none', scheduleId: 'none', loadId: 'none', result: 'right', note: '', createdAt: 1 } as const;
     expect(() => db.insert(firings).values(orphan).run()).toThrow();
     db.transaction((tx) => tx.insert(studio).values({ id: 1, temperatureUnit: 'C', theme: 'dark' }).run());
     expect(() => db.insert(firings).values(orphan).run()).toThrow();
@@ -104,6 +125,65 @@ function migrationsUpTo(count: number): string {
   return made;
 }
 
+type Insert = (table: string, row: Record<string, unknown>) => void;
+const inserter =
+  (driver: Driver.Database): Insert =>
+  (table, row) => {
+    const names = Object.keys(row);
+    driver.prepare(`insert into ${table} (${names.join()}) values (${names.map(() => '?').join()})`).run(Object.values(row));
+  };
+
+describe('a database of schema 4, where firings stood by themselves', () => {
+  const rowsOf = (driver: Driver.Database, table: string): Record<string, unknown>[] =>
+    driver
+      .prepare(`select * from ${table}`)
+      .all()
+      .map((row) => Object.fromEntries(Object.entries(row as object).filter(([name]) => name !== '_metadata')));
+
+  test('opens with every firing a load of its own, nothing lost, and two that run in one kiln both there', () => {
+    const [now, old] = [folder(), folder()];
+    const seeded = openDatabase(now, MIGRATIONS);
+    seedDemo(seeded.db, NOW);
+    const before = listFirings(seeded.db, {}).firings;
+    seeded.close();
+    openDatabase(old, migrationsUpTo(4)).close();
+    const [from, to] = [now, old].map((dir) => new Driver(join(dir, DATABASE_FILE)));
+    const insert = inserter(to);
+    for (const table of ['families', 'glasses', 'kilns', 'controllers', 'studio', 'pieces', 'piece_states', 'schedules', 'strip_tests', 'photos']) {
+      // An older table has not all the columns of today.
+      const known = to
+        .prepare(`select name from pragma_table_info('${table}')`)
+        .all()
+        .map((row) => (row as { name: string }).name);
+      for (const row of rowsOf(from, table)) insert(table, Object.fromEntries(Object.entries(row).filter(([name]) => known.includes(name))));
+    }
+    const starts = new Map(before.map(({ id, firedAt, zone }) => [id, { firedAt, zone }]));
+    const rows = rowsOf(from, 'firings').map(({ load_id: _load, differences: _differences, known_by: _known, ...row }) => {
+      const start = starts.get(String(row.id));
+      return { ...row, fired_at: start?.firedAt, zone: start?.zone } as Record<string, unknown>;
+    });
+    for (const row of rows) insert('firings', row);
+    // An older program let a second one start in the same kiln.
+    const running = rows.find(({ result }) => result === null);
+    const second = uuid();
+    insert('firings', { ...running, id: second });
+    from.close();
+    to.close();
+
+    const { db, close } = openDatabase(old, MIGRATIONS);
+    const after = listFirings(db, {}).firings;
+    expect(after.filter(({ id }) => id !== second).map(({ load: _load, ...firing }) => firing)).toEqual(before.map(({ load: _load, ...firing }) => firing));
+    expect(new Set(after.map(({ load }) => load.id)).size).toBe(after.length);
+    for (const { load, firedAt } of after) {
+      expect(load).toMatchObject({ kilnId: 'low-kiln', kilnName: 'Low kiln', plannedAt: null, startedAt: firedAt, openedAt: null });
+      expect(LoadSchema.safeParse(load).error).toBeUndefined();
+    }
+    expect(loadsAhead(db)).toHaveLength(2);
+    expect(existsSync(join(old, 'before-schema-6.db'))).toBe(true);
+    close();
+  });
+});
+
 describe('a database of schema 1', () => {
   /** The demo's data as the first schema kept it. */
   function ofSchema1(): string {
@@ -120,10 +200,7 @@ describe('a database of schema 1', () => {
     const old = folder();
     openDatabase(old, migrationsUpTo(1)).close();
     const driver = new Driver(join(old, DATABASE_FILE));
-    const insert = (table: string, row: Record<string, unknown>): void => {
-      const names = Object.keys(row);
-      driver.prepare(`insert into ${table} (${names.join()}) values (${names.map(() => '?').join()})`).run(Object.values(row));
-    };
+    const insert = inserter(driver);
     for (const { id, name, source } of rows.families) {
       const constants = { expansion_per_k: 9e-6, annealing_c: 515, softening_c: 680, density_kg_m3: 2500, youngs_pa: 7e10, poisson: 0.22 };
       insert('families', { id, name, source, ...constants, conductivity_w_mk: 1.2, heat_capacity_j_kgk: 1100, surface_tension_n_m: 0.3 });
@@ -168,8 +245,8 @@ describe('a database of schema 1', () => {
   test('opens, with every snapshot in the words of the present and the same schedule from it', () => {
     const dir = ofSchema1();
     const { db, close, schema } = openDatabase(dir, MIGRATIONS);
-    expect(schema).toBe(4);
-    expect(existsSync(join(dir, 'before-schema-4.db'))).toBe(true);
+    expect(schema).toBe(6);
+    expect(existsSync(join(dir, 'before-schema-6.db'))).toBe(true);
     const kept = db.select().from(schedules).all();
     expect(kept.length).toBeGreaterThanOrEqual(2);
     for (const { snapshot, segments, result } of kept) {
@@ -180,6 +257,7 @@ describe('a database of schema 1', () => {
     expect(kept.every(({ look, familyName, snapshot }) => look === 'fullFuse' && familyName !== '' && snapshot.setup.kind === 'bareShelf')).toBe(true);
     const firing = db.select().from(firings).all();
     expect(firing).toMatchObject([{ id: 'of-old', result: 'past', note: 'kept', photos: [], asFired: null, version: 1, deletedAt: null }]);
+    expect(db.select().from(loads).all()).toMatchObject([{ startedAt: 5, at: 5, zone: 'UTC', openedAt: null }]);
     const docs = db.select().from(pieces).all();
     expect(docs).toHaveLength(DEMO_PIECES.length);
     for (const { id, doc } of docs) {
@@ -198,7 +276,7 @@ describe('a database of schema 1', () => {
 });
 
 describe('the settings of an earlier schema', () => {
-  test.each([1, 2, 3])('%i are kept, and figures stay in mm and g', (count) => {
+  test.each([1, 2, 3, 4, 5])('%i are kept, and figures stay in mm and g', (count) => {
     const dir = folder();
     openDatabase(dir, migrationsUpTo(count)).close();
     const driver = new Driver(join(dir, DATABASE_FILE));

@@ -1,9 +1,10 @@
 /** Opens the database: a copy before any migration, then the migrations, then it is ready. */
-import { copyFileSync, existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import Driver from 'better-sqlite3';
 import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import { countPhotoFiles } from '../store/photoFiles';
 import * as tables from './tables';
 
 export type Database = BetterSQLite3Database<typeof tables>;
@@ -18,10 +19,22 @@ export interface Opened {
 export const DATABASE_FILE = 'torvin.db';
 const BUSY_TIMEOUT_MS = 5000;
 
-export function openDatabase(dataDir: string, migrationsDir: string): Opened {
+/** Pictures lie there and their database does not: a person must say that a new studio is meant. */
+export class OrphanedPictures extends Error {
+  constructor(dataDir: string, pictures: number) {
+    super(
+      `There ${pictures === 1 ? 'is 1 picture' : `are ${pictures} pictures`} in ${dataDir}, but no studio's database beside them: ${DATABASE_FILE} is missing or empty. Put it back and they are there again. To begin a new studio there all the same, start with TORVIN_NEW=1 (npm run demo -- --new); the pictures are then set aside, not erased.`,
+    );
+  }
+}
+
+/** beginAnew: an empty database is meant, although pictures of another one lie beside it. */
+export function openDatabase(dataDir: string, migrationsDir: string, { beginAnew = false } = {}): Opened {
   mkdirSync(dataDir, { recursive: true });
   const file = join(dataDir, DATABASE_FILE);
-  const existed = existsSync(file);
+  const existed = existsSync(file) && statSync(file).size > 0;
+  const mustAsk = (): boolean => !beginAnew && countPhotoFiles(dataDir) > 0;
+  if (!existed && mustAsk()) throw new OrphanedPictures(dataDir, countPhotoFiles(dataDir));
   const driver = new Driver(file);
   driver.pragma('journal_mode = WAL');
   driver.pragma('synchronous = FULL');
@@ -29,6 +42,10 @@ export function openDatabase(dataDir: string, migrationsDir: string): Opened {
   driver.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
   const wanted = migrationCount(migrationsDir);
   const had = existed ? appliedCount(driver) : 0;
+  if (had === 0 && mustAsk()) {
+    driver.close();
+    throw new OrphanedPictures(dataDir, countPhotoFiles(dataDir));
+  }
   if (had > wanted) {
     driver.close();
     throw new Error(

@@ -30,7 +30,8 @@ export function seedOwn(db: Database): void {
       .values(TYPICAL_FAMILIES.map(({ id }) => ({ ...DEMO_GLASSES[0], id: `clear-${id}`, familyId: id, ...typical })))
       .run();
     tx.insert(kilns)
-      .values({ ...DEMO_KILNS[0], id: 'my-kiln', name: 'My kiln', ...typical })
+      // How large it is inside is for the studio to say.
+      .values({ ...DEMO_KILNS[0], id: 'my-kiln', name: 'My kiln', ...typical, insideWidth_m: null, insideLength_m: null, insideHeight_m: null })
       .run();
     tx.insert(controllers)
       .values({ ...DEMO_CONTROLLERS[0], id: 'my-controller', name: 'My controller', ...typical })
@@ -116,5 +117,8 @@ function addDemoFiring(db: Database, schedule: Schedule, { hoursAgo, ranBy, resu
     : null;
   const firedAt = now - hoursAgo * HOUR_MS;
   const told = { firedAt, zone: 'UTC', place, result, lookReached: result === 'right' ? snapshot.firing.look : null, note, asFired, photos: [] };
-  recordFiring(db, { id: uuid(), pieceId, scheduleId, ...told }, asFired && evaluate(snapshot.firing, asFired), firedAt);
+  const ran = asFired && evaluate(snapshot.firing, asFired);
+  const recordedAt = result === null ? firedAt : firedAt + (ran ?? schedule.result).simulation.total_s * 1000 + HOUR_MS;
+  const firing = { id: uuid(), pieceId, scheduleId, knownBy: '', planned: false, asItIs: false, ...told };
+  recordFiring(db, firing, ran, Math.round(Math.min(recordedAt, now)));
 }

@@ -89,6 +89,10 @@ export const kilns = sqliteTable('kilns', {
   radiantLoss_per_K3_s: real('radiant_loss_per_k3_s').notNull(),
   ambient_C: real('ambient_c').notNull(),
   acrossLag_s_per_300mm: real('across_lag_s_per_300mm').notNull(),
+  insideWidth_m: real('inside_width_m'),
+  insideLength_m: real('inside_length_m'),
+  insideDiameter_m: real('inside_diameter_m'),
+  insideHeight_m: real('inside_height_m'),
 });
 
 export const controllers = sqliteTable('controllers', {
@@ -158,6 +162,31 @@ export const schedules = sqliteTable(
   (table) => [index('schedules_by_piece').on(table.pieceId, table.createdAt)],
 );
 
+/** What is in a kiln together, from one start to one opening. */
+export const loads = sqliteTable(
+  'loads',
+  {
+    id: text('id').primaryKey(),
+    /** Null where an old record names a kiln that is on no shelf. */
+    kilnId: text('kiln_id'),
+    kilnName: text('kiln_name').notNull(),
+    plannedAt: integer('planned_at'),
+    startedAt: integer('started_at'),
+    openedAt: integer('opened_at'),
+    /** When it was started, or is to start: what everything is counted from. */
+    at: integer('at').notNull(),
+    zone: text('zone').notNull(),
+    version: integer('version').notNull().default(1),
+    createdAt: integer('created_at').notNull(),
+  },
+  (table) => [
+    index('loads_by_time').on(table.at),
+    index('loads_by_kiln').on(table.kilnId, table.at),
+    check('load_has_a_start', sql`${table.at} = coalesce(${table.startedAt}, ${table.plannedAt})`),
+  ],
+);
+
+/** An entry of a load: one piece's firing, with its own result. */
 export const firings = sqliteTable(
   'firings',
   {
@@ -168,8 +197,9 @@ export const firings = sqliteTable(
     scheduleId: text('schedule_id')
       .notNull()
       .references(() => schedules.id),
-    firedAt: integer('fired_at').notNull(),
-    zone: text('zone').notNull(),
+    loadId: text('load_id')
+      .notNull()
+      .references(() => loads.id),
     place: text('place').notNull().default(''),
     /** Null while it runs or stands unopened. */
     result: text('result', { enum: ['short', 'right', 'past'] }),
@@ -179,11 +209,15 @@ export const firings = sqliteTable(
     asFiredResult: text('as_fired_result', { mode: 'json' }).$type<Evaluation>(),
     /** Hashes of its photos, the first one its face. */
     photos: text('photos', { mode: 'json' }).$type<string[]>().notNull().default([]),
+    /** How what lay there differed from what its schedule was made from, where it was fired all the same. */
+    differences: text('differences', { mode: 'json' }).$type<string[]>().notNull().default([]),
+    /** How a result was known before the glass could be cold; '' where it was told in time. */
+    knownBy: text('known_by').notNull().default(''),
     version: integer('version').notNull().default(1),
     createdAt: integer('created_at').notNull(),
     deletedAt: integer('deleted_at'),
   },
-  (table) => [index('firings_by_time').on(table.firedAt), index('firings_by_schedule').on(table.scheduleId)],
+  (table) => [index('firings_by_load').on(table.loadId), index('firings_by_schedule').on(table.scheduleId)],
 );
 
 /** Files named by their content lie beside the database. */

@@ -90,7 +90,7 @@ describe('the demo studio', () => {
 
   test('answers its health', async () => {
     const { body } = await server.ask('GET', '/api/health');
-    expect(body).toEqual({ ok: true, version: 'test', dataDir: server.dataDir, schema: 4 });
+    expect(body).toEqual({ ok: true, version: 'test', dataDir: server.dataDir, schema: 6 });
   });
 });
 
@@ -203,7 +203,7 @@ describe('firings', () => {
       id: uuid(),
       pieceId: piece.id,
       scheduleId: schedule.id,
-      firedAt: Date.UTC(2026, 10, 24),
+      firedAt: Date.UTC(2026, 10, 20),
       zone: 'Europe/Lisbon',
       result: 'past',
       note: ' ran a little ',
@@ -213,7 +213,9 @@ describe('firings', () => {
     expect(first.body).toMatchObject({ note: 'ran a little', work_C: 790, work_s: 900 });
     expect((await server.ask('POST', '/api/firings', firing)).body).toEqual(first.body);
     const { body: list } = await server.ask('GET', '/api/firings');
-    expect(list.firings[0].id).toBe(firing.id);
+    const times = (list.firings as { firedAt: number }[]).map(({ firedAt }) => firedAt);
+    expect(times).toEqual([...times].sort((a, b) => b - a));
+    expect(list.firings.some(({ id }: { id: string }) => id === firing.id)).toBe(true);
     const { body: detail } = await server.ask('GET', `/api/firings/${firing.id}`);
     expect(detail.schedule).toEqual(schedule);
   });

@@ -9,6 +9,7 @@ import {
   METRIC,
   brokenSentence,
   edgeOn,
+  impossibleFiring,
   lookedThrough,
   marginOf,
   readQuantity,
@@ -25,14 +26,17 @@ import type { z } from 'zod';
 import type { ComputePool } from '../compute/pool';
 import type { Opened } from '../db/open';
 import { evidence, firingsInKiln, lastFired } from '../store/bench';
+import { loadsAhead, saveLoad } from '../store/loads';
 import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, saveFiring } from '../store/firings';
 import { createPiece, deletePiece, findPiece, listPieces, redoPiece, restorePiece, savePiece, undoPiece } from '../store/pieces';
+import { eraseAside, photosAside } from '../store/photoFiles';
 import { addPhoto, photoFile } from '../store/photos';
 import { importPiece, pieceFile } from '../store/pieceFiles';
 import { addSchedule, alreadySaved, caseFor, findSchedule, listVersions, nameSchedule } from '../store/schedules';
 import { addStripTest, allShelves, putAway, saveRecord } from '../store/shelves';
 import { readStudio, saveStudio } from '../store/studio';
 import { BadRequest, answerErrors } from './errors';
+import { guard, picturesOnly } from './guard';
 import { typical } from './typical';
 import { serveWeb } from './web';
 
@@ -44,6 +48,9 @@ export interface AppParts {
   log: Logger;
   /** Folder of the exported web app; without it only the API is served. */
   webDir?: string;
+  /** The address it listens on, and further names that it is known by. */
+  host?: string;
+  names?: readonly string[];
   now?: () => number;
 }
 
@@ -56,10 +63,11 @@ const A_YEAR_S = 31536000;
 type Parsed<E extends Endpoint> = E['request'] extends z.ZodType ? z.output<E['request']> : undefined;
 type Query<E extends Endpoint> = E['query'] extends z.ZodType ? z.output<E['query']> : undefined;
 
-export function createApp({ opened, pool, dataDir, version, log, webDir, now = Date.now }: AppParts): Express {
+export function createApp({ opened, pool, dataDir, version, log, webDir, host = '127.0.0.1', names = [], now = Date.now }: AppParts): Express {
   const { db } = opened;
   const app = express();
   app.disable('x-powered-by');
+  guard(app, { host, names });
   app.use(api.importPiece.path, express.json({ limit: FILE_LIMIT }));
   const json = express.json({ limit: BODY_LIMIT });
   app.use((request, response, next) => (request.path === '/api/photos' ? next() : json(request, response, next)));
@@ -110,13 +118,15 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
   route(api.firings, (_, _id, query) => listFirings(db, query));
   route(api.firing, (_, id) => findFiring(db, id));
   // Photos come and go as bytes, so they are no endpoints of the table.
-  app.post('/api/photos', express.raw({ type: () => true, limit: PHOTO_LIMIT }), async (request, response) => {
+  app.post('/api/photos', picturesOnly, express.raw({ type: 'image/*', limit: PHOTO_LIMIT }), async (request, response) => {
     response.json(await addPhoto(db, dataDir, request.body, now()));
   });
   app.get('/api/photos/:hash', (request, response) => {
     const file = photoFile(db, dataDir, request.params.hash, request.query.size === 'small' ? 'small' : 'large');
     response.set('Cache-Control', `private, max-age=${A_YEAR_S}, immutable`).type('jpeg').sendFile(file);
   });
+  route(api.aside, () => photosAside(dataDir));
+  route(api.eraseAside, () => eraseAside(dataDir));
   route(api.bench, async () => {
     const known = evidence(db);
     const learned = known && known.seen.length > 0 ? await pool.run('corrections', { glass: known.glass, seen: known.seen }) : null;
@@ -127,8 +137,10 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
         learned && { kilnName: known.kilnName, familyName: known.familyName, firings: known.seen.length, ...learned.corrections, separated: learned.separated },
     };
   });
+  route(api.loads, () => loadsAhead(db));
+  route(api.saveLoad, (change, id) => saveLoad(db, id, change, now()));
   route(api.recordFiring, async (firing) => recordFiring(db, firing, await evaluationOf(firing.scheduleId, firing.asFired), now()));
-  route(api.saveFiring, async (change, id) => saveFiring(db, id, change, await evaluationOf(findFiring(db, id).firing.scheduleId, change.asFired)));
+  route(api.saveFiring, async (change, id) => saveFiring(db, id, change, await evaluationOf(findFiring(db, id).firing.scheduleId, change.asFired), now()));
   route(api.deleteFiring, ({ version: based }, id) => deleteFiring(db, id, based, now()));
   route(api.restoreFiring, (_, id) => restoreFiring(db, id));
   route(computeApi.computeQuantity, ({ locale, ...quantity }) => {
@@ -178,6 +190,8 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, now = D
     };
   });
   route(computeApi.computeCheck, async ({ segments, ...firing }): Promise<CheckAnswer> => {
+    const impossible = impossibleFiring(firing, METRIC.length);
+    if (impossible) throw new ProblemError(impossible);
     const evaluation = await pool.run('evaluate', { firing, segments });
     const broken = brokenOf(evaluation.readings).map((reading) => ({ ...reading, message: brokenSentence(reading, 'C', firing.look) }));
     return {

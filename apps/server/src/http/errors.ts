@@ -3,7 +3,8 @@ import { type Problem, ProblemError } from '@torvin/core';
 import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
 import { Busy } from '../compute/pool';
-import { NotFound, Stale, Taken } from '../store/failures';
+import { Conflict, NotFound, Stale, Taken } from '../store/failures';
+import { NotAllowed } from './guard';
 
 /** A request that does not parse; status 422. */
 export class BadRequest extends ProblemError {}
@@ -17,8 +18,10 @@ interface Answer {
 function answerFor(error: unknown): Answer | null {
   if (error instanceof NotFound) return { status: 404, body: error.problem };
   if (error instanceof Taken) return { status: 409, body: error.problem };
+  if (error instanceof Conflict) return { status: 409, body: { ...error.problem, current: error.current } };
   if (error instanceof Stale) return { status: 409, body: { ...error.problem, current: error.current } };
   if (error instanceof Busy) return { status: 503, body: error.problem, retryAfter_s: error.retryAfter_s };
+  if (error instanceof NotAllowed) return { status: error.status, body: error.problem };
   if (error instanceof ProblemError) return { status: 422, body: error.problem };
   const { type, status, limit } = (error ?? {}) as { type?: string; status?: number; limit?: number };
   if (type === 'entity.parse.failed') return { status: 400, body: { code: 'malformed-json', path: '', message: 'The request is not JSON.' } };

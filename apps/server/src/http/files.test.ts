@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { type Piece, type PieceFile, PieceFileSchema } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
-import { type TestServer, startTestServer } from '../test/testServer';
+import { type TestServer, anotherStudio, startTestServer } from '../test/testServer';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -48,7 +48,7 @@ describe('a piece file', () => {
       .replaceAll('clear-90', 'their-clear')
       .replaceAll('rose-90', 'their-rose');
     const renamed = JSON.parse(
-      text.replaceAll(file.piece.id, uuid()).replaceAll(file.schedules[0].id, uuid()).replaceAll(file.firings[0].id, uuid()),
+      [file.piece.id, file.schedules[0].id, file.firings[0].id, file.firings[0].load?.id ?? ''].reduce((all, id) => all.replaceAll(id, uuid()), text),
     ) as PieceFile;
     renamed.piece.name = 'From elsewhere';
     expect((await server.ask('POST', '/api/import', renamed)).body.outcome).toBe('new');
@@ -74,12 +74,14 @@ describe('a piece file', () => {
     const bytes = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#8fb5cf' } })
       .png()
       .toBuffer();
-    const { hash } = (await (await fetch(`${server.base}/api/photos`, { method: 'POST', body: new Uint8Array(bytes) })).json()) as { hash: string };
-    const [{ id, scheduleId: _schedule, createdAt: _created, asFiredResult: _result, ...told }] = file.firings;
+    const { hash } = (await (
+      await fetch(`${server.base}/api/photos`, { method: 'POST', body: new Uint8Array(bytes), headers: { 'Content-Type': 'image/png' } })
+    ).json()) as { hash: string };
+    const [{ id, scheduleId: _schedule, createdAt: _created, asFiredResult: _result, load: _load, differences: _differences, ...told }] = file.firings;
     expect((await server.ask('PUT', `/api/firings/${id}`, { ...told, photos: [hash], version: 1 })).status).toBe(200);
     const { file: withPicture } = await filed('Plaque no. 14');
     expect(withPicture.photos.map((photo) => photo.hash)).toEqual([hash]);
-    const other = await startTestServer();
+    const other = await startTestServer(anotherStudio());
     try {
       const { body: theirs } = await other.ask('GET', '/api/pieces');
       for (const one of theirs as Piece[]) await other.ask('DELETE', `/api/pieces/${one.id}`, { version: one.version });

@@ -204,7 +204,7 @@ describe('the Notebook', () => {
     const added = PAGE + 7;
     for (let i = 0; i < added; i += 1) {
       // Some at the same instant, as an import may bring them.
-      const firing = { id: uuid(), pieceId, scheduleId, firedAt: NOW - Math.floor(i / 3) * 1000, zone: 'UTC', result: 'right', note: '' };
+      const firing = { id: uuid(), pieceId, scheduleId, firedAt: NOW - 300 * 3600e3 - Math.floor(i / 3) * 1000, zone: 'UTC', result: 'right', note: '' };
       expect((await server.ask('POST', '/api/firings', firing)).status).toBe(200);
     }
     const seen: Firing[] = [];
@@ -290,7 +290,7 @@ describe('the Bench', () => {
     const { body: page } = await server.ask('GET', '/api/firings?look=fullFuse&result=right');
     const [{ pieceId, scheduleId }] = page.firings as Firing[];
     for (let i = 0; i < 5; i += 1) {
-      await server.ask('POST', '/api/firings', { id: uuid(), pieceId, scheduleId, firedAt: NOW - i, zone: 'UTC', result: 'short', note: '' });
+      await server.ask('POST', '/api/firings', { id: uuid(), pieceId, scheduleId, firedAt: NOW - 300 * 3600e3 - i, zone: 'UTC', result: 'short', note: '' });
     }
     expect((await server.ask('GET', '/api/bench')).body.learned.workFactor).toBeGreaterThan(before * 1.1);
   });

@@ -1,9 +1,12 @@
 /** Photos by their bytes. */
-import { existsSync, readdirSync } from 'node:fs';
+import { existsSync, readFileSync, readdirSync, utimesSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
+import { inArray } from 'drizzle-orm';
 import sharp from 'sharp';
+import { photosAside } from '../store/photoFiles';
 import { sweepPhotos } from '../store/photos';
+import { photos } from '../db/tables';
 import { NOW, type TestServer, startTestServer } from '../test/testServer';
 
 let server: TestServer;
@@ -13,7 +16,8 @@ beforeAll(async () => {
 afterAll(() => server.stop());
 
 const send = async (body: Buffer | string): Promise<{ status: number; body: { hash: string; width: number; height: number; message: string } }> => {
-  const response = await fetch(`${server.base}/api/photos`, { method: 'POST', body: typeof body === 'string' ? body : new Uint8Array(body) });
+  const headers = { 'Content-Type': 'image/unknown' };
+  const response = await fetch(`${server.base}/api/photos`, { method: 'POST', body: typeof body === 'string' ? body : new Uint8Array(body), headers });
   return { status: response.status, body: (await response.json()) as never };
 };
 const plain = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: '#8fb5cf' } });
@@ -69,24 +73,77 @@ test('an unknown photo is 404, and a hash is no path', async () => {
   expect((await fetch(`${server.base}/api/photos/..%2Ftorvin.db`)).status).toBe(404);
 });
 
-test('a day after no firing has it, a photo is swept; one that a firing has stays', async () => {
-  const [lost, kept] = [(await send(await plain(30, 30).png().toBuffer())).body.hash, (await send(await plain(31, 30).png().toBuffer())).body.hash];
-  const { body: page } = await server.ask('GET', '/api/firings');
-  const { pieceId, scheduleId } = page.firings[0];
-  const firing = { id: uuid(), pieceId, scheduleId, firedAt: NOW, zone: 'UTC', photos: [kept] };
-  expect((await server.ask('POST', '/api/firings', firing)).body.photos).toEqual([kept]);
-  const files = (): string[] => readdirSync(join(server.dataDir, 'photos'));
-  sweepPhotos(server.opened.db, server.dataDir, NOW + 3600e3);
-  expect(files()).toContain(`${lost}.jpg`);
-  sweepPhotos(server.opened.db, server.dataDir, NOW + 25 * 3600e3);
-  expect(files().some((name) => name.startsWith(lost))).toBe(false);
-  expect(existsSync(join(server.dataDir, 'photos', `${kept}-small.jpg`))).toBe(true);
+describe('what no firing names', () => {
+  const DAY_MS = 24 * 3600e3;
+  const folder = (): string => join(server.dataDir, 'photos');
+  const lying = (): string[] => readdirSync(folder());
+  /** Files carry the clock of this machine, rows that of the test: both are told to be of the same time. */
+  const written = (hash: string, at: number): void => {
+    for (const name of lying().filter((one) => one.startsWith(hash))) utimesSync(join(folder(), name), at / 1000, at / 1000);
+  };
+  async function sent(width: number): Promise<string> {
+    const { hash } = (await send(await plain(width, 30).png().toBuffer())).body;
+    written(hash, NOW);
+    return hash;
+  }
+  const status = async (hash: string): Promise<number> => (await fetch(`${server.base}/api/photos/${hash}`)).status;
+
+  test('stays for a day, then moves aside; what a firing has stays', async () => {
+    const [lost, kept] = [await sent(30), await sent(31)];
+    const { body: page } = await server.ask('GET', '/api/firings');
+    const { pieceId, scheduleId } = page.firings[0];
+    const firing = { id: uuid(), pieceId, scheduleId, firedAt: NOW - 300 * 3600e3, zone: 'UTC', result: 'right', photos: [kept] };
+    expect((await server.ask('POST', '/api/firings', firing)).body.photos).toEqual([kept]);
+    sweepPhotos(server.opened.db, server.dataDir, NOW + DAY_MS / 24);
+    expect(lying()).toContain(`${lost}.jpg`);
+    sweepPhotos(server.opened.db, server.dataDir, NOW + DAY_MS + 3600e3);
+    expect(lying().filter((name) => name.startsWith(lost))).toEqual([]);
+    expect(existsSync(join(server.dataDir, 'photos-aside', `${lost}.jpg`))).toBe(true);
+    expect(existsSync(join(folder(), `${kept}-small.jpg`))).toBe(true);
+  });
+
+  test('comes back when a database names it again, as after an older one stood in its place', async () => {
+    const hashes = [await sent(32), await sent(33), await sent(34)];
+    const rows = server.opened.db.select().from(photos).where(inArray(photos.hash, hashes)).all();
+    const bytes = hashes.map((hash) => readFileSync(join(folder(), `${hash}.jpg`)));
+    server.opened.db.delete(photos).where(inArray(photos.hash, hashes)).run();
+    sweepPhotos(server.opened.db, server.dataDir, NOW + 2 * DAY_MS);
+    for (const hash of hashes) expect(lying().filter((name) => name.startsWith(hash))).toEqual([]);
+    server.opened.db.insert(photos).values(rows).run();
+    for (const [i, hash] of hashes.entries()) {
+      expect(await status(hash)).toBe(200);
+      expect(readFileSync(join(folder(), `${hash}.jpg`))).toEqual(bytes[i]);
+    }
+  });
+
+  test('is left alone while it is young, also without a row: its save may be under way', () => {
+    const young = join(folder(), `${'b'.repeat(64)}.jpg`);
+    writeFileSync(young, 'just written');
+    utimesSync(young, NOW / 1000, NOW / 1000);
+    sweepPhotos(server.opened.db, server.dataDir, NOW + 3600e3);
+    expect(existsSync(young)).toBe(true);
+    sweepPhotos(server.opened.db, server.dataDir, NOW + DAY_MS + 1);
+    expect(existsSync(young)).toBe(false);
+  });
+
+  test('is erased on request alone', async () => {
+    const before = photosAside(server.dataDir);
+    expect(before.pictures).toBeGreaterThan(0);
+    expect((await server.ask('GET', '/api/aside')).body).toEqual(before);
+    expect((await server.ask('POST', '/api/aside/erase', {})).body).toEqual({ pictures: 0, bytes: 0 });
+    expect(existsSync(join(server.dataDir, 'photos-aside'))).toBe(false);
+  });
+
+  test('a picture is either whole or not there: no half-written file keeps its name', async () => {
+    await sent(35);
+    expect(lying().every((name) => /^[0-9a-f]{64}(-small)?\.jpg$/.test(name))).toBe(true);
+  });
 });
 
 test('a firing cannot name a picture that is not here', async () => {
   const { body: page } = await server.ask('GET', '/api/firings');
   const { pieceId, scheduleId } = page.firings[0];
-  const firing = { id: uuid(), pieceId, scheduleId, firedAt: NOW, zone: 'UTC', photos: ['a'.repeat(64)] };
+  const firing = { id: uuid(), pieceId, scheduleId, firedAt: NOW - 300 * 3600e3, zone: 'UTC', result: 'right', photos: ['a'.repeat(64)] };
   const { status, body } = await server.ask('POST', '/api/firings', firing);
   expect({ status, path: body.path }).toEqual({ status: 422, path: 'photos.0' });
   expect(body.message).toMatch(/send it first/);

@@ -3,7 +3,7 @@ import { type LookSeen, hottestSegment, neededWork } from '@torvin/core';
 import type { Bench, Snapshot } from '@torvin/schema';
 import { and, desc, eq, isNotNull, isNull, max } from 'drizzle-orm';
 import type { Database } from '../db/open';
-import { firings, schedules } from '../db/tables';
+import { firings, loads, schedules } from '../db/tables';
 import { findFiring } from './firings';
 
 /** More than these do not stand unopened in any studio; older ones are in the Notebook. */
@@ -14,8 +14,9 @@ export function firingsInKiln(db: Database): Bench['inKiln'] {
   return db
     .select({ id: firings.id })
     .from(firings)
+    .innerJoin(loads, eq(firings.loadId, loads.id))
     .where(and(isNull(firings.result), isNull(firings.deletedAt)))
-    .orderBy(desc(firings.firedAt))
+    .orderBy(desc(loads.at))
     .limit(IN_KILN_AT_MOST)
     .all()
     .map(({ id }) => findFiring(db, id));
@@ -24,8 +25,9 @@ export function firingsInKiln(db: Database): Bench['inKiln'] {
 /** The last firing of every step that was ever fired. */
 export function lastFired(db: Database): Bench['fired'] {
   return db
-    .select({ stepId: schedules.stepId, firingId: firings.id, firedAt: max(firings.firedAt), result: firings.result })
+    .select({ stepId: schedules.stepId, firingId: firings.id, firedAt: max(loads.at), result: firings.result })
     .from(firings)
+    .innerJoin(loads, eq(firings.loadId, loads.id))
     .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
     .where(isNull(firings.deletedAt))
     .groupBy(schedules.stepId)
@@ -42,7 +44,8 @@ export interface Evidence {
 
 /** What the last told firing's kiln has shown with its glass: the looks that came out, with the work that made them. */
 export function evidence(db: Database): Evidence | null {
-  const told = and(isNotNull(firings.result), isNull(firings.deletedAt));
+  // What was said before the glass could be cold teaches nothing.
+  const told = and(isNotNull(firings.result), isNull(firings.deletedAt), eq(firings.knownBy, ''));
   const joined = () =>
     db
       .select({
@@ -55,7 +58,8 @@ export function evidence(db: Database): Evidence | null {
       })
       .from(firings)
       .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
-      .orderBy(desc(firings.firedAt))
+      .innerJoin(loads, eq(firings.loadId, loads.id))
+      .orderBy(desc(loads.at))
       .$dynamic();
   const [last] = joined().where(told).limit(1).all();
   if (!last) return null;

@@ -23,6 +23,20 @@ export class Stale extends Error {
   }
 }
 
+/** What stands now does not bear it; current says what stands in the way. */
+export class Conflict extends Error {
+  readonly problem: Problem;
+  constructor(
+    code: string,
+    path: string,
+    message: string,
+    readonly current: unknown = undefined,
+  ) {
+    super(message);
+    this.problem = { code, path, message };
+  }
+}
+
 /** An id that is already in use for something else. */
 export class Taken extends Error {
   readonly problem: Problem;

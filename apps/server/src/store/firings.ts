@@ -1,28 +1,57 @@
-/** Firings: each points at the schedule version it ran, and is told more of once it has been opened. */
-import type { Evaluation } from '@torvin/core';
-import type { Firing, FiringChangeSchema, FiringDetail, FiringPage, FiringQuery, NewFiringSchema } from '@torvin/schema';
-import { type SQL, and, count, desc, eq, isNull, lt, or, sql } from 'drizzle-orm';
+/** Firings: each an entry of a load, pointing at the schedule version it ran, and told more of once it has been opened. */
+import { type Evaluation, ProblemError, formatTemperature, text } from '@torvin/core';
+import {
+  type Firing,
+  type FiringChangeSchema,
+  type FiringDetail,
+  type FiringPage,
+  type FiringQuery,
+  type NewFiringSchema,
+  type Schedule,
+  outdatedBy,
+} from '@torvin/schema';
+import { type SQL, and, count, desc, eq, isNull, lt, ne, or, sql } from 'drizzle-orm';
+import { isDeepStrictEqual } from 'node:util';
 import type { z } from 'zod';
 import type { Database } from '../db/open';
-import { firings, pieces, schedules } from '../db/tables';
-import { NotFound, Stale, Taken, isRepeated } from './failures';
+import { firings, loads, pieces, schedules } from '../db/tables';
+import { Conflict, NotFound, Stale, Taken, isRepeated } from './failures';
+import { CLOCKS_APART_MS, findLoad, loadsAhead, mustBeFree } from './loads';
 import { mustHavePhotos } from './photos';
 import { findSchedule } from './schedules';
+import { allShelves } from './shelves';
+import { readStudio } from './studio';
+import { clockWords } from './times';
 
 type Recorded = z.output<typeof NewFiringSchema>;
 type Change = z.output<typeof FiringChangeSchema>;
 
 export const PAGE = 50;
+const DAY_MS = 24 * 3600e3;
+/** A controller is set no further ahead. */
+const PLANNED_AHEAD_MS = 60 * DAY_MS;
+/** Kilns overshoot; more than so much over its top is no reading of it. */
+const OVERSHOOT_K = 30;
 
-const { id, pieceId, scheduleId, firedAt, zone, place, result, lookReached, note, asFired, photos, version, createdAt } = firings;
+const { id, pieceId, scheduleId, place, result, lookReached, note, asFired, photos, knownBy, differences, version, createdAt } = firings;
 const { stepId, work_C, work_s, total_s, kilnName, familyName, look } = schedules;
 const COLUMNS = {
-  ...{ id, pieceId, scheduleId, stepId, firedAt, zone, place, result, lookReached, note, asFired, photos, version, createdAt },
-  ...{ pieceName: pieces.name, work_C, work_s, total_s, kilnName, familyName, look },
+  ...{ id, pieceId, scheduleId, stepId, place, result, lookReached, note, asFired, photos, knownBy, differences, version, createdAt },
+  ...{ pieceName: pieces.name, work_C, work_s, total_s, kilnName, familyName, look, load: loads },
 };
 
 const joined = (db: Database) =>
-  db.select(COLUMNS).from(firings).innerJoin(pieces, eq(pieceId, pieces.id)).innerJoin(schedules, eq(scheduleId, schedules.id)).$dynamic();
+  db
+    .select(COLUMNS)
+    .from(firings)
+    .innerJoin(loads, eq(firings.loadId, loads.id))
+    .innerJoin(pieces, eq(pieceId, pieces.id))
+    .innerJoin(schedules, eq(scheduleId, schedules.id))
+    .$dynamic();
+
+type Row = Awaited<ReturnType<typeof joined>>[number];
+
+const asFiring = ({ load: { createdAt: _createdAt, ...load }, ...row }: Row): Firing => ({ ...row, load, firedAt: load.at, zone: load.zone });
 
 const contains = (column: SQL | typeof note, text: string): SQL => sql`${column} like ${`%${text.replace(/[\\%_]/g, '\\$&')}%`} escape '\\'`;
 
@@ -48,12 +77,13 @@ function narrowed({ text, look: wanted, result: outcome, kiln, piece }: FiringQu
 export function listFirings(db: Database, query: FiringQuery): FiringPage {
   const where = narrowed(query);
   const [time, last] = query.after?.split('~') ?? [];
-  const beyond = last === undefined ? undefined : or(lt(firedAt, Number(time)), and(eq(firedAt, Number(time)), lt(id, last)));
+  const beyond = last === undefined ? undefined : or(lt(loads.at, Number(time)), and(eq(loads.at, Number(time)), lt(id, last)));
   const found = joined(db)
     .where(and(where, beyond))
-    .orderBy(desc(firedAt), desc(id))
+    .orderBy(desc(loads.at), desc(id))
     .limit(PAGE + 1)
-    .all();
+    .all()
+    .map(asFiring);
   const page = found.slice(0, PAGE);
   const end = page.at(-1);
   const [{ total }] = db
@@ -67,29 +97,136 @@ export function listFirings(db: Database, query: FiringQuery): FiringPage {
 }
 
 function findOne(db: Database, wanted: string): Firing {
-  const [firing] = joined(db)
+  const [row] = joined(db)
     .where(and(eq(id, wanted), isNull(firings.deletedAt)))
     .all();
-  if (!firing) throw new NotFound('firing', wanted);
-  return firing;
+  if (!row) throw new NotFound('firing', wanted);
+  return asFiring(row);
 }
 
 export function findFiring(db: Database, wanted: string): FiringDetail {
   const firing = findOne(db, wanted);
   const row = db.select({ told: firings.asFiredResult }).from(firings).where(eq(id, wanted)).get();
-  return { firing, schedule: findSchedule(db, firing.scheduleId), asFiredResult: row?.told ?? null };
+  const together = db
+    .select({ id, pieceName: pieces.name })
+    .from(firings)
+    .innerJoin(pieces, eq(pieceId, pieces.id))
+    .where(and(eq(firings.loadId, firing.load.id), ne(id, wanted), isNull(firings.deletedAt)))
+    .all();
+  return { firing, schedule: findSchedule(db, firing.scheduleId), asFiredResult: row?.told ?? null, together };
 }
 
-/** asFiredResult: the engine's word on firing.asFired, where there is any. */
+const impossible = (path: string, message: string): ProblemError => new ProblemError({ code: 'impossible', path, message });
+
+/** Refuses what cannot have been: a start to come that is no plan, heat that the kiln has not, a result before the glass could be cold. */
+function mustBePossible({ firedAt, zone, result: told, knownBy: known }: Change | Recorded, ran: Evaluation, planned: boolean, now: number): void {
+  if (!planned && firedAt > now + CLOCKS_APART_MS) {
+    throw impossible(
+      'firedAt',
+      `It cannot have started at ${clockWords(firedAt, zone)}, which is still to come. A start to come is planned on the key-in sheet.`,
+    );
+  }
+  if (planned && firedAt > now + PLANNED_AHEAD_MS) {
+    throw impossible('firedAt', `A start is planned at most 60 days ahead; got ${clockWords(firedAt, zone)}.`);
+  }
+  if (told === null || known !== '') return;
+  const ends = ran.simulation.segments.map(({ end_s }) => end_s);
+  // Only the last cooling may go faster than planned: before it the glass is hot whatever the kiln does.
+  const cold_s = ends.at(-2) ?? ran.simulation.total_s;
+  if (now < firedAt + cold_s * 1000 - CLOCKS_APART_MS) {
+    const message = `By its schedule the glass cannot be cold before ${clockWords(firedAt + cold_s * 1000, zone)}. Say how the result is known already, or tell it then.`;
+    throw new ProblemError({ code: 'too-early', path: 'knownBy', message });
+  }
+}
+
+function mustBeReached(db: Database, ran: Change['asFired'], { snapshot }: Schedule): void {
+  const { top_C } = snapshot.firing.kiln;
+  const written = (celsius: number): string => text(formatTemperature(celsius, readStudio(db).temperatureUnit));
+  ran?.forEach(({ target_C }, i) => {
+    if (target_C <= top_C + OVERSHOOT_K) return;
+    throw impossible(`asFired.${i}.target_C`, `The kiln '${snapshot.kilnName}' goes to ${written(top_C)}; it cannot have reached ${written(target_C)}.`);
+  });
+}
+
+/** Rows as they ran, or null where they are the planned ones. */
+const ranOtherwise = (ran: Change['asFired'], { segments }: Schedule): Change['asFired'] => (ran === null || isDeepStrictEqual(ran, segments) ? null : ran);
+
+/** What differs now from what the schedule was made from; a deleted piece has nothing that could differ. */
+export function differencesNow(db: Database, schedule: Schedule): string[] {
+  const piece = db
+    .select({ doc: pieces.doc })
+    .from(pieces)
+    .where(and(eq(pieces.id, schedule.pieceId), isNull(pieces.deletedAt)))
+    .get();
+  if (!piece) return [];
+  const { temperatureUnit: temperature, lengthUnit: length, massUnit: mass } = readStudio(db);
+  return outdatedBy(piece.doc, schedule.stepId, allShelves(db), schedule.snapshot, { temperature, length, mass });
+}
+
+/** The id of the kiln that a schedule was made for; older versions know its name alone. */
+function kilnOf(db: Database, { snapshot }: Schedule): string | null {
+  const id = snapshot.madeFrom?.kiln.id;
+  return id ?? allShelves(db).kilns.find(({ name }) => name === snapshot.kilnName)?.id ?? null;
+}
+
+/** A uuid of its own, the same whenever the same firing comes again. */
+export const loadIdFor = (firingId: string): string => `${firingId.slice(0, 14)}8${firingId.slice(15)}`;
+
+/** Puts an entry into a load that stands in its kiln or waits for it: the same kiln, the same rows, the piece not in it yet. */
+function mustJoin(db: Database, loadId: string, schedule: Schedule): void {
+  const load = loadsAhead(db).find(({ id: one }) => one === loadId);
+  if (!load) throw new Conflict('load-over', 'loadId', 'That load has been opened or told of; nothing can be put in with it any more.');
+  if (load.kilnId !== kilnOf(db, schedule))
+    throw new Conflict('other-kiln', 'loadId', `That load is in the kiln '${load.kilnName}'; this schedule is for '${schedule.snapshot.kilnName}'.`);
+  if (load.entries.some(({ pieceId: one }) => one === schedule.pieceId)) throw new Conflict('twice', 'loadId', 'This piece is in that load already.');
+  const rows = ({ segments }: Schedule): unknown => segments.map(({ rate_C_per_h, target_C, hold_s }) => ({ rate_C_per_h, target_C, hold_s }));
+  if (!isDeepStrictEqual(rows(findSchedule(db, load.entries[0].scheduleId)), rows(schedule))) {
+    throw new Conflict(
+      'other-schedule',
+      'scheduleId',
+      'A load runs one schedule: take that of the load for this piece, and see what it does to it, before joining.',
+    );
+  }
+}
+
+/** The load that a new firing belongs to, judged as things stand now. */
+function loadFor(db: Database, wanted: Recorded, schedule: Schedule, now: number): string {
+  const loadId = wanted.loadId ?? loadIdFor(wanted.id);
+  const there = db.select({ id: loads.id }).from(loads).where(eq(loads.id, loadId)).get();
+  const { firedAt, zone, planned, result: told } = wanted;
+  if (there) {
+    mustJoin(db, loadId, schedule);
+    return loadId;
+  }
+  const kilnId = kilnOf(db, schedule);
+  if (told === null) mustBeFree(db, { kilnId, from: firedAt, to: firedAt + schedule.result.simulation.total_s * 1000 }, now);
+  const start = planned ? { plannedAt: firedAt, startedAt: null } : { plannedAt: null, startedAt: firedAt };
+  db.insert(loads)
+    .values({ id: loadId, kilnId, kilnName: schedule.snapshot.kilnName, ...start, at: firedAt, zone, createdAt: now })
+    .run();
+  return loadId;
+}
+
+/** asFiredResult: the engine's word on firing.asFired, where there is any. Judged and kept in one transaction. */
 export function recordFiring(db: Database, wanted: Recorded, asFiredResult: Evaluation | null, now: number): Firing {
   return db.transaction((tx) => {
     const before = tx.select().from(firings).where(eq(id, wanted.id)).get();
     if (before && before.scheduleId !== wanted.scheduleId) throw new Taken('firing', wanted.id);
     if (!before) {
-      if (findSchedule(tx, wanted.scheduleId).pieceId !== wanted.pieceId) throw new NotFound('schedule of this piece', wanted.scheduleId);
+      const schedule = findSchedule(tx, wanted.scheduleId);
+      if (schedule.pieceId !== wanted.pieceId) throw new NotFound('schedule of this piece', wanted.scheduleId);
       mustHavePhotos(tx, wanted.photos, []);
+      const ran = ranOtherwise(wanted.asFired, schedule);
+      mustBeReached(tx, ran, schedule);
+      mustBePossible(wanted, (ran && asFiredResult) ?? schedule.result, wanted.planned, now);
+      const differs = wanted.result === null ? differencesNow(tx, schedule) : [];
+      if (differs.length > 0 && !wanted.asItIs) {
+        throw new Conflict('outdated', 'asItIs', `This schedule is out of date. ${differs.join(' ')} Compute it again, or fire it as it is.`, differs);
+      }
+      const loadId = loadFor(tx, wanted, schedule, now);
+      const { zone: _zone, firedAt: _firedAt, planned: _planned, asItIs: _asItIs, ...told } = wanted;
       tx.insert(firings)
-        .values({ ...wanted, asFiredResult, createdAt: now })
+        .values({ ...told, loadId, asFired: ran, asFiredResult: ran && asFiredResult, differences: differs, createdAt: now })
         .run();
     }
     return findOne(tx, wanted.id);
@@ -101,15 +238,30 @@ function unchanged(db: Database, wanted: string, based: number): void {
   if (current.version !== based) throw new Stale('firing', current, based);
 }
 
-export function saveFiring(db: Database, wanted: string, { version: based, ...told }: Change, asFiredResult: Evaluation | null): FiringDetail {
+export function saveFiring(db: Database, wanted: string, { version: based, ...told }: Change, asFiredResult: Evaluation | null, now: number): FiringDetail {
   return db.transaction((tx) => {
-    if (isRepeated(findOne(tx, wanted), based, told)) return findFiring(tx, wanted);
+    const firing = findOne(tx, wanted);
+    if (isRepeated(firing, based, told)) return findFiring(tx, wanted);
     unchanged(tx, wanted, based);
-    mustHavePhotos(tx, told.photos, findOne(tx, wanted).photos);
+    const schedule = findSchedule(tx, firing.scheduleId);
+    mustHavePhotos(tx, told.photos, firing.photos);
+    const { firedAt, zone, ...rest } = told;
+    const ran = ranOtherwise(rest.asFired, schedule);
+    mustBeReached(tx, ran, schedule);
+    const load = findLoad(tx, firing.load.id);
+    // A plan stays one until its time is told otherwise or something came of it.
+    const stillPlanned = load.startedAt === null && firedAt === load.plannedAt && rest.result === null;
+    mustBePossible({ ...told, version: based }, (ran && asFiredResult) ?? schedule.result, stillPlanned, now);
     tx.update(firings)
-      .set({ ...told, asFiredResult, version: based + 1 })
+      .set({ ...rest, asFired: ran, asFiredResult: ran && asFiredResult, version: based + 1 })
       .where(eq(id, wanted))
       .run();
+    if (!stillPlanned && (firedAt !== load.startedAt || zone !== load.zone)) {
+      tx.update(loads)
+        .set({ startedAt: firedAt, at: firedAt, zone, version: load.version + 1 })
+        .where(eq(loads.id, load.id))
+        .run();
+    }
     return findFiring(tx, wanted);
   });
 }

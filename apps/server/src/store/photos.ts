@@ -3,15 +3,15 @@
  * what a camera adds (place, time, serial numbers), and named by the hash of what was written.
  */
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { readFileSync } from 'node:fs';
 import { ProblemError } from '@torvin/core';
 import type { FiledPhoto, Photo } from '@torvin/schema';
-import { eq, lt } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import type { Database } from '../db/open';
 import { firings, photos } from '../db/tables';
 import { NotFound } from './failures';
+import { type PhotoSize, findPhotoFile, movePhotosAside, writePhoto } from './photoFiles';
 
 const FORMATS = ['jpeg', 'png', 'webp', 'gif', 'tiff', 'heif', 'avif'];
 const LARGE_PX = 1600;
@@ -20,11 +20,6 @@ const QUALITY = 82;
 /** Decoding more than this is refused: a small file can unpack to gigabytes. */
 const PIXELS_AT_MOST = 80e6;
 const DAY_MS = 24 * 3600e3;
-
-export type PhotoSize = 'large' | 'small';
-
-const folderOf = (dataDir: string): string => join(dataDir, 'photos');
-const fileOf = (dataDir: string, hash: string, size: PhotoSize): string => join(folderOf(dataDir), `${hash}${size === 'small' ? '-small' : ''}.jpg`);
 
 const refused = (message: string): ProblemError => new ProblemError({ code: 'no-photo', path: '', message });
 
@@ -52,20 +47,18 @@ export async function addPhoto(db: Database, dataDir: string, bytes: unknown, no
     throw refused('The photo is damaged or too large to be unpacked.');
   });
   const hash = createHash('sha256').update(large.data).digest('hex');
-  mkdirSync(folderOf(dataDir), { recursive: true });
-  // Files first: a row without its file would be worse than a file without its row, which is swept.
-  writeFileSync(fileOf(dataDir, hash, 'large'), large.data);
-  writeFileSync(fileOf(dataDir, hash, 'small'), small.data);
+  // Files first: a row without its file would be worse than a file without its row, which is moved aside.
+  writePhoto(dataDir, hash, large.data, small.data);
   db.insert(photos).values({ hash, width: large.width, height: large.height, createdAt: now }).onConflictDoNothing().run();
   return { hash, width: large.width, height: large.height };
 }
 
 /** Of these, the ones that are here, as they are kept. In the order of their names. */
 export function filedPhotos(dataDir: string, hashes: readonly string[]): FiledPhoto[] {
-  return [...new Set(hashes)]
-    .sort()
-    .filter((hash) => existsSync(fileOf(dataDir, hash, 'large')))
-    .map((hash) => ({ hash, jpeg: readFileSync(fileOf(dataDir, hash, 'large')).toString('base64') }));
+  return [...new Set(hashes)].sort().flatMap((hash) => {
+    const file = findPhotoFile(dataDir, hash, 'large');
+    return file === null ? [] : [{ hash, jpeg: readFileSync(file).toString('base64') }];
+  });
 }
 
 /**
@@ -90,10 +83,8 @@ export async function takeFiledPhotos(db: Database, dataDir: string, filed: read
       return { hash, width, height, data, small: small.data };
     }),
   );
-  if (judged.length > 0) mkdirSync(folderOf(dataDir), { recursive: true });
   for (const { hash, width, height, data, small } of judged) {
-    writeFileSync(fileOf(dataDir, hash, 'large'), data);
-    writeFileSync(fileOf(dataDir, hash, 'small'), small);
+    writePhoto(dataDir, hash, data, small);
     db.insert(photos).values({ hash, width, height, createdAt: now }).onConflictDoNothing().run();
   }
 }
@@ -109,13 +100,14 @@ export function mustHavePhotos(db: Database, hashes: readonly string[], before: 
 /** Path of a photo's file. */
 export function photoFile(db: Database, dataDir: string, hash: string, size: PhotoSize): string {
   const row = db.select().from(photos).where(eq(photos.hash, hash)).get();
-  const file = fileOf(dataDir, hash, size);
-  if (!row || !existsSync(file)) throw new NotFound('photo', hash);
+  const file = row ? findPhotoFile(dataDir, hash, size) : null;
+  if (file === null) throw new NotFound('photo', hash);
   return file;
 }
 
-/** Ends photos that no firing has had for a day, and files that have no row. */
+/** Forgets pictures that no firing has had for a day; their files, and old files that no row names, are moved aside. */
 export function sweepPhotos(db: Database, dataDir: string, now: number): void {
+  const old = now - DAY_MS;
   const used = new Set(
     db
       .select({ photos: firings.photos })
@@ -123,19 +115,9 @@ export function sweepPhotos(db: Database, dataDir: string, now: number): void {
       .all()
       .flatMap((row) => row.photos),
   );
-  const old = db
-    .select({ hash: photos.hash })
-    .from(photos)
-    .where(lt(photos.createdAt, now - DAY_MS))
-    .all();
-  for (const { hash } of old) if (!used.has(hash)) db.delete(photos).where(eq(photos.hash, hash)).run();
-  if (!existsSync(folderOf(dataDir))) return;
-  const kept = new Set(
-    db
-      .select({ hash: photos.hash })
-      .from(photos)
-      .all()
-      .map(({ hash }) => hash),
-  );
-  for (const name of readdirSync(folderOf(dataDir))) if (!kept.has(name.slice(0, 64))) rmSync(join(folderOf(dataDir), name));
+  const rows = db.select({ hash: photos.hash, createdAt: photos.createdAt }).from(photos).all();
+  const lost = rows.filter(({ hash, createdAt }) => createdAt < old && !used.has(hash));
+  for (const { hash } of lost) db.delete(photos).where(eq(photos.hash, hash)).run();
+  const kept = new Set(rows.filter((row) => !lost.includes(row)).map(({ hash }) => hash));
+  movePhotosAside(dataDir, kept, old);
 }

@@ -4,7 +4,8 @@ import { type Imported, PIECE_FILE_FORMAT, type PieceFile } from '@torvin/schema
 import { and, asc, eq, inArray, isNull, max } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import type { Database } from '../db/open';
-import { controllers, families, firings, glasses, kilns, pieceStates, pieces, schedules } from '../db/tables';
+import { controllers, families, firings, glasses, kilns, loads, pieceStates, pieces, schedules } from '../db/tables';
+import { loadIdFor } from './firings';
 import { filedPhotos, takeFiledPhotos } from './photos';
 import { findPiece } from './pieces';
 import { documentOf } from './schedules';
@@ -19,18 +20,22 @@ export function pieceFile(db: Database, dataDir: string, id: string): PieceFile 
   const fired = db
     .select()
     .from(firings)
+    .innerJoin(loads, eq(firings.loadId, loads.id))
     .where(and(eq(firings.pieceId, id), isNull(firings.deletedAt)))
-    .orderBy(asc(firings.firedAt), asc(firings.id))
+    .orderBy(asc(loads.at), asc(firings.id))
     .all();
   return {
     format: PIECE_FILE_FORMAT,
     formatVersion: 1,
     piece: { id, name, doc, createdAt },
     schedules: own.map(documentOf),
-    firings: fired.map(({ pieceId: _piece, version: _version, deletedAt: _deleted, ...firing }) => firing),
+    firings: fired.map(({ firings: firing, loads: { version: _saves, createdAt: _made, ...load } }) => {
+      const { pieceId: _piece, version: _version, deletedAt: _deleted, loadId: _load, ...rest } = firing;
+      return { ...rest, firedAt: load.at, zone: load.zone, load };
+    }),
     photos: filedPhotos(
       dataDir,
-      fired.flatMap((firing) => firing.photos),
+      fired.flatMap(({ firings: firing }) => firing.photos),
     ),
     shelves: {
       families: shelves.families.filter((family) => used.some(({ familyId }) => familyId === family.id)),
@@ -44,6 +49,7 @@ export function pieceFile(db: Database, dataDir: string, id: string): PieceFile 
 /** The same file with every id of the piece, its layers, steps, schedules and firings made anew. */
 function copyOf({ photos, ...file }: PieceFile): PieceFile {
   const ids = [file.piece.id, ...[...file.piece.doc.layers, ...file.piece.doc.steps, ...file.schedules, ...file.firings].map(({ id }) => id)];
+  ids.push(...file.firings.flatMap(({ load }) => (load ? [load.id] : [])));
   let text = JSON.stringify(file);
   for (const id of new Set(ids)) text = text.replaceAll(id, uuid());
   const copy = JSON.parse(text) as typeof file;
@@ -117,11 +123,27 @@ export async function importPiece(db: Database, dataDir: string, asked: PieceFil
     }
     const ids = file.firings.map((firing) => firing.id);
     tx.update(firings).set({ deletedAt: null }).where(inArray(firings.id, ids)).run();
-    for (const firing of file.firings)
-      tx.insert(firings)
-        .values({ ...firing, pieceId: id })
+    for (const { load, firedAt, zone, ...firing } of file.firings) {
+      const schedule = file.schedules.find((one) => one.id === firing.scheduleId);
+      const loadId = load?.id ?? loadIdFor(firing.id);
+      const told = load ?? {
+        kilnId: null,
+        kilnName: schedule?.snapshot.kilnName ?? '',
+        plannedAt: null,
+        startedAt: firedAt,
+        openedAt: null,
+        at: firedAt,
+        zone,
+      };
+      tx.insert(loads)
+        .values({ ...told, id: loadId, createdAt: firing.createdAt })
         .onConflictDoNothing()
         .run();
+      tx.insert(firings)
+        .values({ ...firing, pieceId: id, loadId })
+        .onConflictDoNothing()
+        .run();
+    }
     return { piece: findPiece(tx, id), outcome };
   });
 }

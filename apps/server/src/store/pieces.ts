@@ -1,6 +1,6 @@
 /** Pieces: made once, saved against the version they were based on, their last states kept for undo. */
-import { ProblemError } from '@torvin/core';
-import { type NewPiece, type Piece, type PieceChangeSchema, type PieceDoc, snapshotOf } from '@torvin/schema';
+import { type LengthUnit, type Problem, ProblemError, impossibleFiring } from '@torvin/core';
+import { type NewPiece, type Piece, type PieceChangeSchema, type PieceDoc, type Shelves, snapshotOf } from '@torvin/schema';
 import { type SQL, and, desc, eq, gt, inArray, isNull, lt, lte, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
@@ -8,6 +8,7 @@ import type { Database } from '../db/open';
 import { firings, pieceStates, pieces, schedules } from '../db/tables';
 import { NotFound, Stale, isRepeated } from './failures';
 import { allShelves } from './shelves';
+import { readStudio } from './studio';
 
 type Change = z.output<typeof PieceChangeSchema>;
 
@@ -42,6 +43,26 @@ export function findPiece(db: Database, id: string): Piece {
   return piece;
 }
 
+/** What of a document's firings cannot be, each at its path. */
+function impossibleIn(doc: PieceDoc, shelves: Shelves, unit: LengthUnit): Problem[] {
+  return doc.steps.flatMap((step, index) => {
+    const snapshot = snapshotOf(doc, step, shelves);
+    const found = snapshot.ok ? impossibleFiring(snapshot.value.firing, unit) : null;
+    return found ? [{ ...found, path: `doc.steps.${index}.${found.path}` }] : [];
+  });
+}
+
+/** Refuses a firing that cannot be, unless the piece had that very fault before: a rule newer than a piece never locks it. */
+function mustBePossible(db: Database, doc: PieceDoc, before: PieceDoc | null): void {
+  const { lengthUnit } = readStudio(db);
+  const shelves = allShelves(db);
+  const found = impossibleIn(doc, shelves, lengthUnit);
+  if (found.length === 0) return;
+  const known = before ? impossibleIn(before, shelves, lengthUnit).map(({ path }) => path) : [];
+  const worse = found.find(({ path }) => !known.includes(path));
+  if (worse) throw new ProblemError(worse);
+}
+
 /** Refuses a document whose records do not exist. */
 function mustHold(db: Database, pieceId: string, doc: PieceDoc): void {
   const shelves = allShelves(db);
@@ -67,6 +88,7 @@ export function createPiece(db: Database, { id, name, doc }: NewPiece, at: numbe
   return db.transaction((tx) => {
     if (tx.select({ id: pieces.id }).from(pieces).where(eq(pieces.id, id)).get()) return findPiece(tx, id);
     mustHold(tx, id, doc);
+    mustBePossible(tx, doc, null);
     tx.insert(pieces).values({ id, name, doc, version: 1, position: 0, createdAt: at, updatedAt: at }).run();
     tx.insert(pieceStates).values({ pieceId: id, position: 0, name, doc, what: '' }).run();
     return findPiece(tx, id);
@@ -106,6 +128,7 @@ export function savePiece(db: Database, id: string, change: Change, at: number):
     if (isRepeated(current, change.version, { name: change.name, doc: change.doc })) return current;
     unchanged(tx, id, change.version);
     mustHold(tx, id, change.doc);
+    mustBePossible(tx, change.doc, current.doc);
     return changePiece(tx, id, change, at);
   });
 }

@@ -19,7 +19,7 @@ export function allShelves(db: Database): Shelves {
   return {
     families: db.select().from(families).orderBy(asc(families.name)).all().map(known).map(present),
     glasses: db.select().from(glasses).orderBy(asc(glasses.name)).all().map(present),
-    kilns: db.select().from(kilns).orderBy(asc(kilns.name)).all().map(present),
+    kilns: db.select().from(kilns).orderBy(asc(kilns.name)).all().map(known).map(present),
     controllers: db.select().from(controllers).orderBy(asc(controllers.name)).all().map(present),
     stripTests: db.select().from(stripTests).orderBy(desc(stripTests.testedAt)).all(),
     putAway,

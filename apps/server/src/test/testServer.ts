@@ -1,13 +1,13 @@
 /** A real server on a real database file in a folder of its own, with the engine in a real worker thread. */
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { buildSync } from 'esbuild';
 import pino from 'pino';
 import { type ComputePool, computePool } from '../compute/pool';
-import { type Opened, openDatabase } from '../db/open';
+import { DATABASE_FILE, type Opened, openDatabase } from '../db/open';
 import { seedDemo } from '../db/seed';
 import { createApp } from '../http/app';
 
@@ -46,11 +46,29 @@ export interface TestServer {
   stop(options?: { keepData?: boolean }): Promise<void>;
 }
 
+let pool: ComputePool | null = null;
+let seeded: string | null = null;
+
+afterAll(async () => {
+  await pool?.close();
+  for (const made of [seeded, workerFile && dirname(workerFile)]) if (made) rmSync(made, { recursive: true, force: true });
+});
+
+/** A folder with a demo studio of its own. */
+export function anotherStudio(): string {
+  const made = temporaryFolder();
+  const { db, close } = openDatabase(made, MIGRATIONS);
+  seedDemo(db, NOW);
+  close();
+  return made;
+}
+
+/** Without a folder it is the demo studio, computed once for a test file. */
 export async function startTestServer(dataDir = temporaryFolder()): Promise<TestServer> {
+  if (!existsSync(join(dataDir, DATABASE_FILE))) cpSync((seeded ??= anotherStudio()), dataDir, { recursive: true });
   const opened = openDatabase(dataDir, MIGRATIONS);
-  seedDemo(opened.db, NOW);
-  const pool = computePool(workerUrl());
-  const app = createApp({ opened, pool, dataDir, version: 'test', log: pino({ level: 'silent' }), now: () => NOW });
+  const engine = (pool ??= computePool(workerUrl()));
+  const app = createApp({ opened, pool: engine, dataDir, version: 'test', log: pino({ level: 'silent' }), now: () => NOW });
   const server = await new Promise<ReturnType<typeof app.listen>>((resolve) => {
     const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
   });
@@ -59,7 +77,7 @@ export async function startTestServer(dataDir = temporaryFolder()): Promise<Test
     base,
     dataDir,
     opened,
-    pool,
+    pool: engine,
     async ask(method, path, body) {
       const init = body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body), headers: { 'Content-Type': 'application/json' } };
       const response = await fetch(base + path, { method, ...init });
@@ -68,7 +86,6 @@ export async function startTestServer(dataDir = temporaryFolder()): Promise<Test
     async stop({ keepData = false } = {}) {
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
-      await pool.close();
       opened.close();
       if (!keepData) rmSync(dataDir, { recursive: true, force: true });
     },

@@ -7,7 +7,7 @@ import { useBench } from '@/data/bench';
 import { usePieces, useSchedule, useShelves } from '@/data/pieces';
 import { useStudio } from '@/data/studio';
 import { SectionDrawing } from '@/section/SectionDrawing';
-import { isOlder } from '@/piece/older';
+import { useOutdated } from '@/piece/useOutdated';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { LinkRow } from '@/ui/LinkRow';
@@ -16,6 +16,7 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { InKiln } from './InKiln';
+import { byLoad, twiceUsed } from './byLoad';
 import { type Waits, waitingPieces } from './waiting';
 
 const FACE = { width: 84, height: 48 };
@@ -27,14 +28,20 @@ export function BenchScreen() {
   const { data: shelves } = useShelves();
   if (!bench.data) return <Waiting query={bench} title="Bench" />;
   if (!pieces.data) return <Waiting query={pieces} title="Bench" />;
+  const loads = byLoad(bench.data.inKiln);
   const waiting = waitingPieces(pieces.data, bench.data.fired);
   return (
     <Screen title="Bench" padded={false}>
       <Part title="In the kiln">
+        {twiceUsed(loads, Date.now()).map((kiln) => (
+          <Notice key={kiln} tone="warn" testID="kiln-used-twice">
+            {`Two firings stand in the kiln '${kiln}' at the same time. Say which has been opened, or tell how it came out.`}
+          </Notice>
+        ))}
         {bench.data.inKiln.length === 0 ? (
           <Words tone="muted">Nothing. A firing is put here from its key-in sheet, and taken out by telling how it came out.</Words>
         ) : (
-          bench.data.inKiln.map((detail) => <InKiln key={detail.firing.id} detail={detail} />)
+          loads.map(([first, ...others]) => <InKiln key={first.firing.load.id} detail={first} others={others} />)
         )}
       </Part>
       <Part title="Waiting">
@@ -71,15 +78,15 @@ function Part({ title, children }: { title: string; children: React.ReactNode })
 function WaitingRow({ waits: { piece, step, for: what }, shelves }: { waits: Waits; shelves: Shelves | undefined }) {
   const { data: schedule } = useSchedule(step?.scheduleId);
   const own = step && schedule?.stepId === step.id ? schedule : null;
-  const older = own && step && shelves ? isOlder(piece.doc, step, shelves, own.snapshot) : false;
+  const outdated = useOutdated(piece.doc, step, own, shelves);
   return (
     <LinkRow href={`/pieces/${piece.id}`} inset={0} testID="waiting-piece">
       <SectionDrawing footprint={piece.doc.footprint} layers={drawnLayers(piece.doc, shelves)} {...FACE} small />
       <View style={{ flex: 1 }}>
         <Words bold>{piece.name}</Words>
         <Words size="label" tone="muted">
-          {older
-            ? 'waits for its schedule to be computed again: the lay-up has changed'
+          {outdated.length > 0
+            ? `waits for its schedule to be computed again. ${outdated.join(' ')}`
             : `waits for ${what}${own ? `, ${text(formatDuration(own.result.simulation.total_s))}` : ''}`}
         </Words>
       </View>

@@ -3,6 +3,8 @@ import { PURPOSES, ROLE_NAMES, formatTemperature, openingTemperature, text } fro
 import type { FiringDetail } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { problemOfError } from '@/data/client';
+import { useOpenLoad } from '@/data/loads';
 import { useStudio } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
 import { asRun } from '@/notebook/differences';
@@ -11,31 +13,85 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
-import { clockAfter } from '@/ui/clock';
+import { dayAndClock } from '@/ui/clock';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { lookIn, standingAt } from './byClock';
 import { useNow } from './useNow';
 
-export function InKiln({ detail }: { detail: FiringDetail }) {
+/** others: the rest of its load. */
+export function InKiln({ detail, others }: { detail: FiringDetail; others: readonly FiringDetail[] }) {
   const { colours } = useTheme();
-  const { temperatureUnit: unit } = useStudio();
   const router = useRouter();
+  const open = useOpenLoad();
   const now = useNow();
+  const { firing } = detail;
+  const { load } = firing;
+  const pieces = [detail, ...others];
+  const state = load.openedAt !== null ? 'opened' : load.at > now ? 'planned' : 'running';
+  return (
+    <View style={{ backgroundColor: colours.surface, borderTopWidth: 4, borderColor: colours.touch, padding: space.medium, gap: space.hair }} testID="in-kiln">
+      <Words bold>{`${firing.kilnName}: ${pieces.map((one) => `${one.firing.pieceName}, ${PURPOSES[one.firing.look].name.toLowerCase()}`).join('; ')}`}</Words>
+      {state === 'opened' && <Words testID="opened">{`Opened ${dayAndClock(load.openedAt ?? now, new Date(now))}; not told of yet.`}</Words>}
+      {state === 'planned' && <Words bold testID="planned">{`Starts by itself at ${dayAndClock(load.at, new Date(now))}.`}</Words>}
+      {state !== 'opened' && <ByTheClock detail={detail} now={now} />}
+      {firing.differences.length > 0 && <Notice tone="warn">{`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}</Notice>}
+      {open.error && <Notice tone="warn">{problemOfError(open.error).message}</Notice>}
+      <Notice tone="care">{state === 'running' ? WORK_CAUTIONS.kiln : WORK_CAUTIONS.open}</Notice>
+      {pieces.map((one) => (
+        <View key={one.firing.id} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+          <Action
+            kind="second"
+            title="Its record"
+            label={`Its record: ${one.firing.pieceName}`}
+            testID="open-firing"
+            onPress={() => router.push(`/notebook/${one.firing.id}`)}
+          />
+          <Action
+            title={others.length > 0 ? `Tell of ${one.firing.pieceName}` : 'Tell how it came out'}
+            testID="bench-tell"
+            onPress={() => router.push(`/notebook/${one.firing.id}/tell` as never)}
+          />
+        </View>
+      ))}
+      {state === 'running' && (
+        <Action
+          kind="plain"
+          title="Opened just now"
+          disabled={open.isPending}
+          testID="opened-now"
+          onPress={() => open.mutate({ id: load.id, version: load.version, openedAt: Date.now() })}
+        />
+      )}
+      {state === 'opened' && (
+        <Action
+          kind="plain"
+          title="It is still closed"
+          disabled={open.isPending}
+          testID="still-closed"
+          onPress={() => open.mutate({ id: load.id, version: load.version, openedAt: null })}
+        />
+      )}
+    </View>
+  );
+}
+
+/** Which segment it is in, what glass and kiln have by the model, when to look in, when to open. */
+function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
+  const { temperatureUnit: unit } = useStudio();
   const { firing, schedule } = detail;
   const { segments, evaluation } = asRun(detail);
   const { value } = useComputed('evaluate', { firing: schedule.snapshot.firing, segments, series: true });
   const series = value?.simulation.series;
-  const start = new Date(firing.firedAt);
   const seconds = (now - firing.firedAt) / 1000;
   const standing = series ? standingAt(series, seconds) : null;
   const look = series ? lookIn(series, segments) : null;
   const opens_C = openingTemperature(schedule.snapshot.firing);
-  const clock = (at_s: number): string => clockAfter(start, at_s);
-  const segment = standing?.segment;
+  const clock = (at_s: number): string => dayAndClock(firing.firedAt + at_s * 1000, new Date(now));
+  const segment = seconds < 0 ? null : standing?.segment;
+  if (!standing) return <Words tone="muted">Computing where it stands …</Words>;
   return (
-    <View style={{ backgroundColor: colours.surface, borderTopWidth: 4, borderColor: colours.touch, padding: space.medium, gap: space.hair }} testID="in-kiln">
-      <Words bold>{`${firing.pieceName}: ${PURPOSES[firing.look].name.toLowerCase()} in the ${firing.kilnName}`}</Words>
-      {standing && segment != null && (
+    <>
+      {segment != null && (
         <>
           <Words>
             {`${segment + 1} of ${segments.length}, ${ROLE_NAMES[segments[segment].role].toLowerCase()}: ${standing.holding ? 'holding at' : 'on its way to'} ${text(formatTemperature(segments[segment].target_C, unit))} until ${clock(standing.ends_s)}.`}
@@ -43,25 +99,14 @@ export function InKiln({ detail }: { detail: FiringDetail }) {
           <Words size="label" tone="muted">
             {`By the model the kiln has ${text(formatTemperature(standing.kiln_C, unit))} and the core of the glass ${text(formatTemperature(standing.core_C, unit))}.`}
           </Words>
-          {look && seconds < look.to_s && <Words>{`Look in from ${clock(look.from_s)} to ${clock(look.to_s)}.`}</Words>}
-          <Words
-            bold
-            testID="opens"
-          >{`May be opened at ${clock(evaluation.simulation.total_s)}, once the kiln reads ${text(formatTemperature(opens_C, unit))}.`}</Words>
         </>
       )}
-      {standing?.over && (
-        <Words
-          bold
-          testID="opens"
-        >{`Cool enough since ${clock(evaluation.simulation.total_s)} by the model, if the kiln reads ${text(formatTemperature(opens_C, unit))} or less.`}</Words>
-      )}
-      {!standing && <Words tone="muted">Computing where it stands …</Words>}
-      <Notice tone="care">{standing?.over ? WORK_CAUTIONS.open : WORK_CAUTIONS.kiln}</Notice>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        <Action kind="second" title="Its record" testID="open-firing" onPress={() => router.push(`/notebook/${firing.id}`)} />
-        <Action title="Tell how it came out" testID="bench-tell" onPress={() => router.push(`/notebook/${firing.id}/tell` as never)} />
-      </View>
-    </View>
+      {look && seconds < look.to_s && <Words>{`Look in from ${clock(look.from_s)} to ${clock(look.to_s)}.`}</Words>}
+      <Words bold testID="opens">
+        {standing.over
+          ? `Cool enough since ${clock(evaluation.simulation.total_s)} by the model, if the kiln reads ${text(formatTemperature(opens_C, unit))} or less.`
+          : `May be opened at ${clock(evaluation.simulation.total_s)}, once the kiln reads ${text(formatTemperature(opens_C, unit))}.`}
+      </Words>
+    </>
   );
 }

@@ -56,9 +56,10 @@ export async function call<E extends Endpoint>(endpoint: E, { id, body, query = 
   return answered<AnswerOf<E>>(response);
 }
 
-/** A picture goes as its bytes. */
+/** A picture goes as its bytes. Where the system does not know its type, the server finds out by them. */
 export async function sendPhoto(file: Blob): Promise<Photo> {
-  const response = await fetch('/api/photos', { method: 'POST', body: file }).catch(unanswered);
+  const headers = { 'Content-Type': file.type.startsWith('image/') ? file.type : 'image/unknown' };
+  const response = await fetch('/api/photos', { method: 'POST', body: file, headers }).catch(unanswered);
   return answered<Photo>(response);
 }
 

@@ -92,7 +92,7 @@ describe('a save while the server is silent', () => {
     expect(storedKeys(KEPT)).toEqual([]);
   });
 
-  test('stays kept behind the one that is being sent, until it is its turn', async () => {
+  test('stays kept together with the one that is being sent, so that a reload sends both in their order', async () => {
     const client = makeQueryClient();
     client.mount();
     serverSilent();
@@ -113,7 +113,7 @@ describe('a save while the server is silent', () => {
     serverAnswered();
     await settle(300);
     expect(asked).toHaveLength(1);
-    expect(kept()).toEqual(['dark', 'system']);
+    expect(kept()).toEqual(['light', 'dark', 'system']);
     letThrough();
     await settle(300);
     expect(asked).toHaveLength(3);

@@ -53,8 +53,8 @@ export function keepSaves(client: QueryClient): void {
     const silent = !onlineManager.isOnline();
     const all = underWay(client);
     holding = all.length > 0 && (silent || holding);
-    // What the server is being sent is on its way, even when the tab is closed.
-    const waits = silent ? all : all.filter(({ state }) => holding && state.isPaused);
+    // What the server is being sent stays kept too: sent again it counts once, and what stands behind it must not overtake it.
+    const waits = holding ? all : [];
     const mutations = waits.map((one) => ({ ...one, state: { ...one.state, isPaused: true } }));
     writeStored('localStorage', own, mutations.length === 0 ? null : ({ at: Date.now(), mutations } satisfies Left));
   };

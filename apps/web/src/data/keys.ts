@@ -11,6 +11,8 @@ export const keys = {
   firing: (id: string) => ['firing', id],
   shelves: ['shelves'],
   studio: ['studio'],
+  aside: ['aside'],
+  loads: ['loads'],
 };
 
 export function adoptPiece(client: QueryClient, piece: Piece): void {

@@ -33,6 +33,7 @@ const save = <V, D>(parts: Save<V, D>): Save<V, D> => parts;
 function forgetFirings(client: QueryClient): void {
   void client.invalidateQueries({ queryKey: keys.firings });
   void client.invalidateQueries({ queryKey: ['versions'] });
+  void client.invalidateQueries({ queryKey: keys.loads });
 }
 
 const forgetShelves = (client: QueryClient): void => void client.invalidateQueries({ queryKey: keys.shelves });

@@ -1,11 +1,12 @@
 /** The run sheet on one page, to be printed: nothing else on the paper. */
-import type { Piece, Schedule } from '@torvin/schema';
-import { createElement, useEffect } from 'react';
+import { createElement, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
 import { stepName } from '@/piece/describe';
+import { OutdatedChoice } from '@/piece/OutdatedChoice';
 import { runHref } from '@/piece/StepChain';
+import type { StepPageParts } from '@/piece/useStepPage';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Screen } from '@/ui/Screen';
@@ -20,7 +21,10 @@ const ON_PAPER = `@page { margin: 0 }
   .run-sheet-page { position: fixed; left: 0; top: 0; width: 100vw; max-width: none !important }
 }`;
 
-export function PrintScreen({ piece, schedule, start }: { piece: Piece; schedule: Schedule; start: Date }) {
+export function PrintScreen({ piece, step, schedule, shelves, outdated, start }: StepPageParts & { start: Date }) {
+  // Paper outlives the screen: an outdated schedule is printed only when the person has said so, with what differs on it.
+  const [asItIs, setAsItIs] = useState(false);
+  const decided = outdated.length === 0 || asItIs;
   const units = useUnits();
   const { firing } = schedule.snapshot;
   const { value } = useComputed('evaluate', { firing, segments: schedule.segments, series: true });
@@ -30,18 +34,29 @@ export function PrintScreen({ piece, schedule, start }: { piece: Piece; schedule
     document.head.append(style);
     return () => style.remove();
   }, []);
-  const page = runSheetSvg({ piece, schedule, series: value?.simulation.series, units, start });
+  const page = runSheetSvg({ piece, schedule, series: value?.simulation.series, units, start, differences: outdated });
   return (
     <Screen title="Print" subtitle="one page, A4 or Letter" back={{ title: stepName(schedule.snapshot.firing), href: runHref(piece.id, schedule.stepId) }}>
       <View style={{ gap: space.large }}>
-        <Action title="Print" disabled={!value} testID="print" onPress={() => window.print()} />
-        {createElement('img', {
-          className: 'run-sheet-page',
-          'data-testid': 'print-page',
-          alt: `Run sheet of ${piece.name}: ${schedule.segments.length} segments`,
-          src: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(page)}`,
-          style: { width: '100%', maxWidth: PAGE.width, display: 'block' },
-        })}
+        <OutdatedChoice
+          piece={piece}
+          step={step}
+          shelves={shelves}
+          differences={outdated}
+          asItIs={decided ? undefined : { title: 'Print it as it is', onPress: () => setAsItIs(true) }}
+        />
+        {decided && (
+          <>
+            <Action title="Print" disabled={!value} testID="print" onPress={() => window.print()} />
+            {createElement('img', {
+              className: 'run-sheet-page',
+              'data-testid': 'print-page',
+              alt: `Run sheet of ${piece.name}: ${schedule.segments.length} segments`,
+              src: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(page)}`,
+              style: { width: '100%', maxWidth: PAGE.width, display: 'block' },
+            })}
+          </>
+        )}
       </View>
     </Screen>
   );

@@ -20,7 +20,7 @@ import { format } from 'date-fns/format';
 import { readingFor } from '@/runsheet/readingFor';
 import { pathOf } from '@/runsheet/curve';
 import { levelMarks, timeTicks, trueTimeAxes } from '@/runsheet/trueTime';
-import { clockAfter } from '@/ui/clock';
+import { clockAfter, clockShort } from '@/ui/clock';
 
 export interface RunSheetPage {
   piece: Piece;
@@ -29,6 +29,8 @@ export interface RunSheetPage {
   series: Series | undefined;
   units: Units;
   start: Date;
+  /** How what lies there now differs from what it was made from. */
+  differences?: readonly string[];
 }
 
 /** A4's width and Letter's height, less nothing: the margins are inside. */
@@ -48,16 +50,32 @@ interface Style {
 const words = (x: number, y: number, content: string, { size = 11, bold = false, anchor = 'start' }: Style = {}): string =>
   `<text x="${x.toFixed(1)}" y="${y.toFixed(1)}" font-size="${size}"${bold ? ' font-weight="bold"' : ''} text-anchor="${anchor}">${escaped(content)}</text>`;
 
+/** Letters on a line of bold words across the page, on the safe side. */
+const WARNING_LINE = 84;
+
+/** Broken into lines at its spaces. */
+function wrapped(content: string, most: number): string[] {
+  return content
+    .split(' ')
+    .filter(Boolean)
+    .reduce<string[]>((lines, word) => {
+      const last = lines.at(-1);
+      if (last === undefined || last.length + 1 + word.length > most) return [...lines, word];
+      return [...lines.slice(0, -1), `${last} ${word}`];
+    }, []);
+}
+
 const rule = (y: number, weight = 0.5): string =>
   `<line x1="${MARGIN}" x2="${PAGE.width - MARGIN}" y1="${y}" y2="${y}" stroke="black" stroke-width="${weight}"/>`;
 
-export function runSheetSvg({ piece, schedule, series, units, start }: RunSheetPage): string {
+export function runSheetSvg({ piece, schedule, series, units, start, differences = [] }: RunSheetPage): string {
   const unit = units.temperature;
   const { segments, result, snapshot } = schedule;
   const { firing } = snapshot;
   const ends = result.simulation.segments.map(({ end_s }) => end_s);
   const tableTop = HEAD + CHART_HEIGHT + 34;
-  const room = PAGE.height - MARGIN - 26 - tableTop;
+  const warning = wrapped(differences.length === 0 ? '' : `Out of date, fired as it is. ${differences.join(' ')}`, WARNING_LINE);
+  const room = PAGE.height - MARGIN - 26 - tableTop - 14 * warning.length;
   const rowHeight = Math.min(44, room / segments.length);
   const columns = { number: MARGIN, clock: 58, name: 118, rate: 310, target: 400, hold: PAGE.width - MARGIN };
   const rows = segments.flatMap((segment, i) => {
@@ -67,7 +85,7 @@ export function runSheetSvg({ piece, schedule, series, units, start }: RunSheetP
     return [
       rule(y),
       words(columns.number, y + 16, String(i + 1), { bold: true, size: 13 }),
-      words(columns.clock, y + 16, clockAfter(start, i === 0 ? 0 : (ends[i - 1] ?? 0))),
+      words(columns.clock, y + 16, clockShort(start, i === 0 ? 0 : (ends[i - 1] ?? 0))),
       words(columns.name, y + 16, ROLE_NAMES[segment.role], { bold: true, size: 12 }),
       ...(rowHeight >= 32 ? [words(columns.name, y + 29, says)] : []),
       words(columns.rate, y + 16, text(formatRate(segment.rate_C_per_h, unit)), { size: 13, anchor: 'end' }),
@@ -97,6 +115,7 @@ export function runSheetSvg({ piece, schedule, series, units, start }: RunSheetP
     words(columns.hold, tableTop - 6, 'hold', { anchor: 'end' }),
     ...rows,
     rule(tableTop + segments.length * rowHeight),
+    ...warning.map((line, i) => words(MARGIN, PAGE.height - MARGIN - 12 - 14 * (warning.length - 1 - i), line, { bold: true })),
     words(MARGIN, PAGE.height - MARGIN + 4, `${piece.name} · ${version}`),
     words(PAGE.width - MARGIN, PAGE.height - MARGIN + 4, 'Power off before reaching in. Stress is an estimate.', { anchor: 'end' }),
     '</svg>',
@@ -123,7 +142,7 @@ function chart({ series, top_C, total_s, unit, start }: ChartOf): string {
         `<line x1="${axes.left}" x2="${axes.right}" y1="${axes.y(level).toFixed(1)}" y2="${axes.y(level).toFixed(1)}" stroke="#999" stroke-width="0.4"/>`,
     ),
     ...levels.map((level) => words(axes.left - 6, axes.y(level) + 4, text(formatTemperature(level, unit)), { anchor: 'end' })),
-    ...timeTicks(axes, start).map((seconds) => words(axes.x(seconds), axes.bottom + 16, clockAfter(start, seconds).slice(-5), { anchor: 'middle' })),
+    ...timeTicks(axes, start).map((seconds) => words(axes.x(seconds), axes.bottom + 16, clockShort(start, seconds).slice(-5), { anchor: 'middle' })),
     ...(series ? [line(series.kiln_C, 'stroke-width="1.6"'), line(series.core_C, 'stroke-width="0.8" stroke-dasharray="2 2"')] : []),
     '</g>',
   ].join('\n');

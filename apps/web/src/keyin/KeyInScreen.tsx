@@ -1,34 +1,27 @@
 /** The key-in sheet: each segment as the controller wants it, large, to be ticked off while standing at the kiln. */
 import { ROLE_NAMES, brokenOf, brokenSentence, keyIn } from '@torvin/core';
-import type { Piece, Schedule, Step } from '@torvin/schema';
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
-import { v7 as uuid } from 'uuid';
-import { problemOfError } from '@/data/client';
-import { useRecordFiring } from '@/data/pieces';
 import { stepName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
+import { OutdatedChoice } from '@/piece/OutdatedChoice';
 import { WORK_CAUTIONS } from '@/piece/cautions';
+import type { StepPageParts } from '@/piece/useStepPage';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
-import { Action } from '@/ui/Action';
 import { FigureText } from '@/ui/FigureText';
-import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
+import { StartFiring } from './StartFiring';
 
-export interface KeyInScreenProps {
-  piece: Piece;
-  step: Step;
-  schedule: Schedule;
-}
-
-export function KeyInScreen({ piece, step, schedule }: KeyInScreenProps) {
+export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPageParts) {
   const { colours } = useTheme();
   const [keyed, setKeyed] = useState<ReadonlySet<number>>(new Set());
+  // Nothing is shown to be keyed in before the person has decided what is fired.
+  const [asItIs, setAsItIs] = useState<readonly string[] | null>(null);
+  const decided = outdated.length === 0 || (asItIs !== null && outdated.every((difference) => asItIs.includes(difference)));
   const { controller, kilnName } = schedule.snapshot;
   const { rows, switchOff, remarks } = keyIn(schedule.segments, controller);
   const broken = brokenOf(schedule.result.readings);
@@ -47,81 +40,102 @@ export function KeyInScreen({ piece, step, schedule }: KeyInScreenProps) {
       padded={false}
     >
       <View style={{ paddingHorizontal: space.large }}>
-        <Words>
-          {rows.length} segments. Rate in °{controller.unit} an hour, hold in minutes; {controller.fullSpeedCode} means as fast as it can. Touch a row when it
-          is keyed.
-        </Words>
-        {broken.length > 0 && (
-          <Notice tone="warn" testID="key-in-broken">
-            {`This schedule breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${ROLE_NAMES[schedule.segments[broken[0].segment].role]}: ${brokenSentence(broken[0], controller.unit, schedule.snapshot.firing.look)}`}
-          </Notice>
-        )}
-        {remarks.map(({ kind, message }) => (
-          <Notice key={message} tone={kind === 'cannot' ? 'warn' : 'plain'}>
-            {message}
-          </Notice>
-        ))}
+        <OutdatedChoice
+          piece={piece}
+          step={step}
+          shelves={shelves}
+          differences={outdated}
+          asItIs={decided ? undefined : { title: 'Fire it as it is', onPress: () => setAsItIs(outdated) }}
+        />
       </View>
-      <View role="group" aria-label="Segments to key in" style={{ paddingTop: space.medium }} testID="key-in-rows">
-        {rows.map((row, index) => {
-          const done = keyed.has(index);
-          return (
-            <Pressable
-              key={index}
-              role="checkbox"
-              aria-checked={done}
-              onPress={() => toggle(index)}
-              testID={`key-in-${index}`}
-              style={{
-                flexDirection: 'row',
-                alignItems: 'center',
-                gap: space.medium,
-                minHeight: 76,
-                paddingHorizontal: space.large,
-                borderTopWidth: 1,
-                borderColor: colours.line,
-                backgroundColor: done ? colours.surface : 'transparent',
-              }}
-            >
-              <View style={{ width: 64 }}>
-                <Words bold size="title">
-                  {index + 1}
-                </Words>
-                <Words size="note" tone="muted">
-                  {ROLE_NAMES[schedule.segments[row.segment].role]}
-                </Words>
-              </View>
-              <View style={column}>
-                <Words size="note" tone="muted">
-                  rate
-                </Words>
-                <FigureText value={{ figure: String(row.rate), unit: row.fullSpeed ? '' : '°/h' }} size="medium" />
-              </View>
-              <View style={column}>
-                <Words size="note" tone="muted">
-                  target
-                </Words>
-                <FigureText value={{ figure: String(row.target), unit: `°${controller.unit}` }} size="medium" />
-              </View>
-              <View style={column}>
-                <Words size="note" tone="muted">
-                  hold
-                </Words>
-                <FigureText value={{ figure: String(row.hold_min), unit: 'min' }} size="medium" />
-              </View>
-              <Tick done={done} />
-            </Pressable>
-          );
-        })}
-      </View>
-      <View style={{ padding: space.large, gap: space.small, borderTopWidth: 1, borderColor: colours.line }}>
-        {switchOff && <Words>Then nothing: after segment {rows.length} it switches off, and the closed kiln cools slower than the glass may.</Words>}
-        <Words bold testID="key-in-count">
-          {keyed.size === rows.length ? 'All keyed. Read them back once from the controller.' : `${keyed.size} of ${rows.length} keyed`}
-        </Words>
-        <Notice tone="care">{WORK_CAUTIONS.keyIn}</Notice>
-        <StartFiring piece={piece} schedule={schedule} />
-      </View>
+      {decided && (
+        <>
+          <View style={{ paddingHorizontal: space.large }}>
+            <Words>
+              {rows.length} segments. Rate in °{controller.unit} an hour, hold in minutes; {controller.fullSpeedCode} means as fast as it can. Touch a row when
+              it is keyed.
+            </Words>
+            {broken.length > 0 && (
+              <Notice tone="warn" testID="key-in-broken">
+                {`This schedule breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${ROLE_NAMES[schedule.segments[broken[0].segment].role]}: ${brokenSentence(broken[0], controller.unit, schedule.snapshot.firing.look)}`}
+              </Notice>
+            )}
+            {remarks.map(({ kind, message }) => (
+              <Notice key={message} tone={kind === 'cannot' ? 'warn' : 'plain'}>
+                {message}
+              </Notice>
+            ))}
+          </View>
+          <View role="group" aria-label="Segments to key in" style={{ paddingTop: space.medium }} testID="key-in-rows">
+            {rows.map((row, index) => {
+              const done = keyed.has(index);
+              return (
+                <Pressable
+                  key={index}
+                  role="checkbox"
+                  aria-checked={done}
+                  onPress={() => toggle(index)}
+                  testID={`key-in-${index}`}
+                  style={{
+                    flexDirection: 'row',
+                    alignItems: 'center',
+                    gap: space.medium,
+                    minHeight: 76,
+                    paddingHorizontal: space.large,
+                    borderTopWidth: 1,
+                    borderColor: colours.line,
+                    backgroundColor: done ? colours.surface : 'transparent',
+                  }}
+                >
+                  <View style={{ width: 64 }}>
+                    <Words bold size="title">
+                      {index + 1}
+                    </Words>
+                    <Words size="note" tone="muted">
+                      {ROLE_NAMES[schedule.segments[row.segment].role]}
+                    </Words>
+                  </View>
+                  <View style={column}>
+                    <Words size="note" tone="muted">
+                      rate
+                    </Words>
+                    <FigureText value={{ figure: String(row.rate), unit: row.fullSpeed ? '' : '°/h' }} size="medium" />
+                  </View>
+                  <View style={column}>
+                    <Words size="note" tone="muted">
+                      target
+                    </Words>
+                    <FigureText value={{ figure: String(row.target), unit: `°${controller.unit}` }} size="medium" />
+                  </View>
+                  <View style={column}>
+                    <Words size="note" tone="muted">
+                      hold
+                    </Words>
+                    <FigureText value={{ figure: String(row.hold_min), unit: 'min' }} size="medium" />
+                  </View>
+                  <Tick done={done} />
+                </Pressable>
+              );
+            })}
+          </View>
+          <View style={{ padding: space.large, gap: space.small, borderTopWidth: 1, borderColor: colours.line }}>
+            {switchOff && <Words>Then nothing: after segment {rows.length} it switches off, and the closed kiln cools slower than the glass may.</Words>}
+            <Words bold testID="key-in-count">
+              {keyed.size === rows.length ? 'All keyed. Read them back once from the controller.' : `${keyed.size} of ${rows.length} keyed`}
+            </Words>
+            <Notice tone="care">{WORK_CAUTIONS.keyIn}</Notice>
+            <StartFiring
+              piece={piece}
+              step={step}
+              schedule={schedule}
+              shelves={shelves}
+              unticked={rows.length - keyed.size}
+              broken={broken.length}
+              asItIs={outdated.length > 0}
+            />
+          </View>
+        </>
+      )}
     </Screen>
   );
 }
@@ -133,29 +147,5 @@ function Tick({ done }: { done: boolean }) {
       <Rect x={2} y={2} width={20} height={20} fill="none" stroke={done ? colours.touch : colours.muted} strokeWidth={2} />
       {done && <Path d="M6 12.5 L10.5 17 L18 7" fill="none" stroke={colours.touch} strokeWidth={3} />}
     </Svg>
-  );
-}
-
-/** Puts the firing in the kiln: from now it stands on the Bench until it is told how it came out. */
-function StartFiring({ piece, schedule }: { piece: Piece; schedule: Schedule }) {
-  const router = useRouter();
-  const record = useRecordFiring(piece.id);
-  const [id] = useState(() => uuid());
-  return (
-    <View style={{ gap: space.small }}>
-      {record.error && <Notice tone="warn">{problemOfError(record.error).message}</Notice>}
-      {record.isPaused && <Held />}
-      <Action
-        title="It is running: put it on the Bench"
-        disabled={record.isPending}
-        testID="start-firing"
-        onPress={() =>
-          record.mutate(
-            { id, pieceId: piece.id, scheduleId: schedule.id, firedAt: Date.now(), zone: Intl.DateTimeFormat().resolvedOptions().timeZone },
-            { onSuccess: () => router.replace('/bench' as never) },
-          )
-        }
-      />
-    </View>
   );
 }

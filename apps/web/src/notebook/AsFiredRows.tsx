@@ -1,8 +1,13 @@
 /** How a firing really ran, row by row beside what was planned; opened only where it ran otherwise. */
 import {
+  type Figure,
   type PurposefulSegment,
   ROLE_NAMES,
+  differenceIn,
   formatDuration,
+  formatRate,
+  kelvinFrom,
+  parseRate,
   formatTemperature,
   celsiusFrom,
   parseDuration,
@@ -23,10 +28,27 @@ export interface AsFiredRowsProps {
   planned: readonly PurposefulSegment[];
   /** Null where it ran as planned. */
   ran: PurposefulSegment[] | null;
+  /** Where the first climb begins, °C. */
+  start_C: number;
   onChange(ran: PurposefulSegment[] | null): void;
 }
 
-export function AsFiredRows({ planned, ran, onChange }: AsFiredRowsProps) {
+/** Degrees that a row goes through on its way. */
+const span = (rows: readonly PurposefulSegment[], index: number, start_C: number): number =>
+  Math.abs(rows[index].target_C - (index === 0 ? start_C : rows[index - 1].target_C));
+
+/** How long its way took, s; null where it went as fast as the kiln could. */
+const tookSeconds = (rows: readonly PurposefulSegment[], index: number, start_C: number): number | null => {
+  const rate = rows[index].rate_C_per_h;
+  return rate === null ? null : (3600 * span(rows, index, start_C)) / rate;
+};
+
+function took(rows: readonly PurposefulSegment[], index: number, start_C: number): Figure {
+  const seconds = tookSeconds(rows, index, start_C);
+  return seconds === null ? { figure: 'as it could', unit: '' } : formatDuration(seconds);
+}
+
+export function AsFiredRows({ planned, ran, start_C, onChange }: AsFiredRowsProps) {
   const { colours } = useTheme();
   const { temperatureUnit: unit } = useStudio();
   const set = (index: number, part: Partial<PurposefulSegment>): void =>
@@ -57,6 +79,26 @@ export function AsFiredRows({ planned, ran, onChange }: AsFiredRowsProps) {
             stepped={(direction) => celsiusFrom(stepFrom(Number(formatTemperature(segment.target_C, unit).figure), direction, 1), unit)}
             onValue={(target_C) => set(index, { target_C })}
             testID={`ran-target-${index}`}
+          />
+          <Stepper
+            key={`rate ${index} ${unit}`}
+            label="rate"
+            shown={formatRate(segment.rate_C_per_h, unit)}
+            read={(typed) => parseRate(typed, unit)}
+            stepped={(direction) =>
+              segment.rate_C_per_h === null ? null : kelvinFrom(Math.max(stepFrom(differenceIn(segment.rate_C_per_h, unit), direction, 5), 1), unit)
+            }
+            onValue={(rate_C_per_h) => set(index, { rate_C_per_h })}
+            testID={`ran-rate-${index}`}
+          />
+          <Stepper
+            key={`took ${index}`}
+            label="took"
+            shown={took(ran, index, start_C)}
+            read={(typed) => parseDuration(typed)}
+            stepped={(direction) => Math.max(stepFrom((tookSeconds(ran, index, start_C) ?? 3600) / 60, direction, 5) * 60, 60)}
+            onValue={(seconds) => seconds > 0 && set(index, { rate_C_per_h: (3600 * span(ran, index, start_C)) / seconds })}
+            testID={`ran-took-${index}`}
           />
           <Stepper
             key={`hold ${index}`}

@@ -1,12 +1,11 @@
 /** One firing: how it came out, what was seen, how it ran beside what was planned, and the schedule as it was. */
-import { PURPOSES, consequences, formatDuration, segmentDifferences, text } from '@torvin/core';
+import { PURPOSES, consequences, formatDuration, segmentDifferences, text, setupWords } from '@torvin/core';
 import type { FiringDetail } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useDeleteFiring, useRestoreFiring } from '@/data/firings';
 import { useStudio } from '@/data/studio';
-import { setupWords } from '@/piece/describe';
 import { LiveFigures } from '@/runsheet/LiveFigures';
 import { PolariserPanel } from '@/runsheet/PolariserPanel';
 import { RunSheet } from '@/runsheet/RunSheet';
@@ -14,6 +13,7 @@ import { SectionDrawing } from '@/section/SectionDrawing';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Fold } from '@/ui/Fold';
+import { Notice } from '@/ui/Notice';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Screen } from '@/ui/Screen';
 import { SideBySide } from '@/ui/SideBySide';
@@ -29,7 +29,7 @@ const DRAWING_HEIGHT = 120;
 export function FiringScreen({ detail }: { detail: FiringDetail }) {
   const { temperatureUnit: unit } = useStudio();
   const router = useRouter();
-  const { firing, schedule } = detail;
+  const { firing, schedule, together } = detail;
   const start = new Date(firing.firedAt);
   const { snapshot } = schedule;
   const ran = asRun(detail);
@@ -49,6 +49,13 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
           </Words>
         </View>
         {firing.note !== '' && <Words>{firing.note}</Words>}
+        {firing.knownBy !== '' && <Words>{`Told before it could be cold: ${firing.knownBy}. It teaches nothing of the kiln.`}</Words>}
+        {firing.differences.length > 0 && (
+          <Notice tone="warn" testID="fired-as-it-was">
+            {`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}
+          </Notice>
+        )}
+        {together.length > 0 && <Words testID="together">{`In one load with ${together.map(({ pieceName }) => pieceName).join(', ')}.`}</Words>}
         <PhotoRow hashes={firing.photos} of={firing.pieceName} />
         <Words size="label" tone="muted">
           {`${firing.asFired ? 'Ran otherwise than planned' : schedule.origin === 'computed' ? 'Fired as computed' : 'Fired as changed by hand'}; ${setupWords(snapshot.setup)}${firing.place ? `, ${firing.place}` : ''}; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}. ${firing.zone}.`}

@@ -1,5 +1,5 @@
 /** Past firings, newest first: searched by words, narrowed by result and look, a page read when it is wanted. */
-import { LOOKS, PURPOSES, formatDuration, formatTemperature, text } from '@torvin/core';
+import { LOOKS, PURPOSES, formatDuration, formatTemperature, text, hottestSegment } from '@torvin/core';
 import type { Firing, FiringQuery } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { memo, useDeferredValue, useState } from 'react';
@@ -38,7 +38,7 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
       renderItem={(firing) => <FiringRow firing={firing} current={firing.id === currentId} unit={temperatureUnit} />}
       onNearEnd={() => void (firings.hasNextPage && !firings.isFetchingNextPage && firings.fetchNextPage())}
       before={
-        <View style={{ paddingHorizontal: space.large, opacity: firings.isPlaceholderData ? 0.6 : 1 }}>
+        <View aria-busy={firings.isPlaceholderData} style={{ paddingHorizontal: space.large, opacity: firings.isPlaceholderData ? 0.6 : 1 }}>
           <Field label="Search" value={typed} onChange={setTyped} hint="piece, note, place, kiln, glass" testID="notebook-search" />
           <Chips
             label="Came out"
@@ -77,6 +77,8 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
 const FIRING_ROW_HEIGHT = 104;
 
 const FiringRow = memo(function FiringRow({ firing, current, unit }: { firing: Firing; current: boolean; unit: 'C' | 'F' }) {
+  // What really ran, where that was told.
+  const work = firing.asFired ? firing.asFired[hottestSegment(firing.asFired)] : { target_C: firing.work_C, hold_s: firing.work_s };
   return (
     <LinkRow href={`/notebook/${firing.id}`} current={current} height={FIRING_ROW_HEIGHT} listed={false} testID="firing-link">
       <ResultSign result={firing.result} />
@@ -88,7 +90,7 @@ const FiringRow = memo(function FiringRow({ firing, current, unit }: { firing: F
           {`${format(firing.firedAt, 'd MMM yyyy, HH:mm')} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
-          {`${PURPOSES[firing.look].name}, ${text(formatTemperature(firing.work_C, unit))} for ${text(formatDuration(firing.work_s))}`}
+          {`${PURPOSES[firing.look].name}, ${text(formatTemperature(work.target_C, unit))} for ${text(formatDuration(work.hold_s))}`}
         </Words>
         <Words size="label" numberOfLines={1}>
           {firing.note}

@@ -3,8 +3,6 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { LOOKS, PURPOSES, type Problem } from '@torvin/core';
 import { type Firing, ResultSchema, type Schedule } from '@torvin/schema';
 import { format } from 'date-fns/format';
-import { isValid } from 'date-fns/isValid';
-import { parse } from 'date-fns/parse';
 import { useEffect } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
@@ -15,12 +13,12 @@ import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
-import { DayTimeInput } from '@/ui/TimeInput';
+import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { AsFiredRows } from './AsFiredRows';
 import { PhotoPicker } from './Photos';
 import { RESULT_WORDS } from './results';
 
-export type Told = Pick<Firing, 'firedAt' | 'place' | 'result' | 'lookReached' | 'note' | 'asFired' | 'photos'>;
+export type Told = Pick<Firing, 'firedAt' | 'place' | 'result' | 'lookReached' | 'note' | 'asFired' | 'photos' | 'knownBy'>;
 
 export interface RecordFormProps {
   told: Told;
@@ -31,14 +29,14 @@ export interface RecordFormProps {
   onSave(told: Told): void;
 }
 
-const FIELD_TIME = "yyyy-MM-dd'T'HH:mm";
 const NOTE_AT_MOST = 4000;
 const PLACE_AT_MOST = 80;
+const KNOWN_AT_MOST = 200;
 
 const recordSchema = z.object({
   when: z.string().transform((written, context) => {
-    const time = parse(written, FIELD_TIME, new Date());
-    if (isValid(time)) return time.getTime();
+    const time = readFieldTime(written);
+    if (time) return time.getTime();
     context.addIssue({ code: 'custom', message: 'Say when it was started: a day and a time.' });
     return z.NEVER;
   }),
@@ -48,10 +46,11 @@ const recordSchema = z.object({
   note: z.string().max(NOTE_AT_MOST, { error: `A note has at most ${NOTE_AT_MOST} characters.` }),
   asFired: z.custom<Told['asFired']>(),
   photos: z.array(z.string()),
+  knownBy: z.string().max(KNOWN_AT_MOST, { error: `At most ${KNOWN_AT_MOST} characters.` }),
 });
 
-type FieldName = 'when' | 'place' | 'note';
-const FIELDS: Record<string, FieldName> = { firedAt: 'when', place: 'place', note: 'note' };
+type FieldName = 'when' | 'place' | 'note' | 'knownBy';
+const FIELDS: Record<string, FieldName> = { firedAt: 'when', place: 'place', note: 'note', knownBy: 'knownBy' };
 
 export function RecordForm({ told, schedule, problem, saving, onSave }: RecordFormProps) {
   const { control, handleSubmit, setError, setValue, formState } = useForm({
@@ -64,6 +63,7 @@ export function RecordForm({ told, schedule, problem, saving, onSave }: RecordFo
       note: told.note,
       asFired: told.asFired,
       photos: told.photos,
+      knownBy: told.knownBy,
     },
   });
   const { errors } = formState;
@@ -71,7 +71,7 @@ export function RecordForm({ told, schedule, problem, saving, onSave }: RecordFo
   useEffect(() => {
     if (problem) setError(FIELDS[problem.path] ?? 'root', { message: problem.message });
   }, [problem, setError]);
-  const field = (name: 'place' | 'note', label: string, hint: string) => (
+  const field = (name: 'place' | 'note' | 'knownBy', label: string, hint: string) => (
     <Controller
       control={control}
       name={name}
@@ -119,11 +119,15 @@ export function RecordForm({ told, schedule, problem, saving, onSave }: RecordFo
           testID="reached"
         />
       )}
+      {now.result !== 'open' &&
+        (errors.knownBy !== undefined || now.knownBy !== '') &&
+        field('knownBy', 'How it is known already', 'the power failed and it was opened cold')}
       {field('place', 'Place on the shelf', 'front left, middle, long side to the door')}
       {field('note', 'Note', 'what was seen and when')}
       <PhotoPicker hashes={now.photos ?? []} onChange={(photos) => setValue('photos', photos)} />
       <AsFiredRows
         planned={schedule.segments}
+        start_C={schedule.snapshot.firing.kiln.ambient_C}
         ran={(now.asFired as Told['asFired'] | undefined) ?? null}
         onChange={(asFired) => setValue('asFired', asFired)}
       />

@@ -1,7 +1,17 @@
 /** What differed between two firings: lay-up, set-up, kiln, schedule as it ran; and what that did. */
-import { type Consequence, type LengthUnit, type Units, caseDifferences, consequences, formatLength, segmentDifferences, text } from '@torvin/core';
+import {
+  type Consequence,
+  type LengthUnit,
+  type Units,
+  caseDifferences,
+  consequences,
+  formatLength,
+  segmentDifferences,
+  text,
+  footprintWords,
+  setupWords,
+} from '@torvin/core';
 import type { DrawnLayer, FiringDetail, Snapshot } from '@torvin/schema';
-import { footprintWords, setupWords } from '@/piece/describe';
 
 export interface FiringDifferences {
   layup: string[];

@@ -5,5 +5,5 @@ import { useStepPage } from '@/piece/useStepPage';
 export function PrintPage() {
   const { started } = useLocalSearchParams<{ started?: string }>();
   const page = useStepPage('Print');
-  return page.ready ? <PrintScreen piece={page.piece} schedule={page.schedule} start={new Date(Number(started) || Date.now())} /> : page.shown;
+  return page.ready ? <PrintScreen {...page} start={new Date(Number(started) || Date.now())} /> : page.shown;
 }

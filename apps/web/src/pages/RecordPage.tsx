@@ -4,6 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { problemOfError } from '@/data/client';
 import { useRecordFiring } from '@/data/pieces';
 import { RecordForm } from '@/notebook/RecordForm';
+import { OutdatedNotice } from '@/piece/OutdatedNotice';
 import { stepName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
 import { useStepPage } from '@/piece/useStepPage';
@@ -19,18 +20,26 @@ export function RecordPage() {
   const [firingId] = useState(() => uuid());
   const [begin] = useState(() => Number(started) || Date.now());
   if (!page.ready) return page.shown;
-  const { piece, step, schedule } = page;
+  const { piece, step, schedule, outdated } = page;
   return (
     <Screen title="Record the firing" subtitle={`${stepName(step)} of ${piece.name}`} back={{ title: stepName(step), href: runHref(piece.id, step.id) }}>
+      <OutdatedNotice differences={outdated} />
       {record.isPaused && <Held />}
       <RecordForm
-        told={{ firedAt: begin, place: '', result: null, lookReached: null, note: '', asFired: null, photos: [] }}
+        told={{ firedAt: begin, place: '', result: null, lookReached: null, note: '', asFired: null, photos: [], knownBy: '' }}
         schedule={schedule}
         problem={record.error ? problemOfError(record.error) : null}
         saving={record.isPending}
         onSave={(told) =>
           record.mutate(
-            { id: firingId, pieceId: piece.id, scheduleId: schedule.id, zone: Intl.DateTimeFormat().resolvedOptions().timeZone, ...told },
+            {
+              id: firingId,
+              pieceId: piece.id,
+              scheduleId: schedule.id,
+              zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+              asItIs: outdated.length > 0,
+              ...told,
+            },
             { onSuccess: () => router.replace(`/notebook/${firingId}`) },
           )
         }

@@ -1,11 +1,12 @@
 /** The pieces, each with its section as its face. */
+import { footprintWords } from '@torvin/core';
 import { type Piece, type Shelves, drawnLayers } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { LinkRow } from '@/ui/LinkRow';
 import { Words } from '@/ui/Words';
-import { countWords, footprintWords, stepName } from './describe';
+import { countWords, stepName } from './describe';
 
 export interface PieceListProps {
   pieces: Piece[];

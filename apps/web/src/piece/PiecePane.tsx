@@ -17,6 +17,8 @@ import {
   text,
   turnLayer,
   type Units,
+  footprintWords,
+  setupWords,
 } from '@torvin/core';
 import { type Piece, type PieceDoc, type Shelves, type Step, drawnLayers, namedGlasses, snapshotOf } from '@torvin/schema';
 import { useRouter } from 'expo-router';
@@ -43,7 +45,7 @@ import { LayerSheet } from './LayerSheet';
 import { StaleChoice } from './StaleChoice';
 import { StepChain } from './StepChain';
 import { UndoBar } from './UndoBar';
-import { countWords, footprintWords, setupWords } from './describe';
+import { countWords } from './describe';
 import { useFit } from './useFit';
 import { useLayup } from './useLayup';
 

@@ -1,9 +1,10 @@
 /** Someone, or another tab, saved first: both states are shown and the person chooses. */
+import { footprintWords } from '@torvin/core';
 import type { Piece } from '@torvin/schema';
 import { useUnits } from '@/data/studio';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
-import { countWords, footprintWords } from './describe';
+import { countWords } from './describe';
 
 export interface StaleChoiceProps {
   /** As it stands on the server. */

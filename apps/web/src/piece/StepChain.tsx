@@ -1,5 +1,5 @@
 /** The firings of a piece in their order: each a card; the open one with its schedule, or with what it is to be. */
-import { type PlannedStep, formatDuration, formatTemperature, hottestSegment, removeStep, text } from '@torvin/core';
+import { type PlannedStep, formatDuration, formatTemperature, hottestSegment, removeStep, text, setupWords } from '@torvin/core';
 import type { Piece, Shelves, Step } from '@torvin/schema';
 import { Link, useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -16,8 +16,9 @@ import { hatched } from '@/ui/hatched';
 import { Words } from '@/ui/Words';
 import { StaleChoice } from './StaleChoice';
 import { StepPlanner } from './StepPlanner';
-import { setupWords, stepName } from './describe';
-import { isOlder } from './older';
+import { stepName } from './describe';
+import { OutdatedNotice } from './OutdatedNotice';
+import { useOutdated } from './useOutdated';
 import type { Layup } from './useLayup';
 import { usePlanFiring } from './usePlanFiring';
 
@@ -154,7 +155,7 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute }: 
   const { data: schedule } = useSchedule(step.scheduleId);
   const [changing, setChanging] = useState(false);
   const mine = schedule?.stepId === step.id ? schedule : undefined;
-  const older = mine !== undefined && isOlder(layup.doc, step, shelves, mine.snapshot);
+  const outdated = useOutdated(layup.doc, step, mine, shelves);
   const work = mine?.segments[hottestSegment(mine.segments)];
   const summary =
     mine && work
@@ -162,21 +163,16 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute }: 
       : 'Reading …';
   return (
     <View style={{ gap: space.small }}>
-      {older && (
-        <Notice
-          tone="warn"
-          testID="older-than-layup"
-          actions={<Action title={working ? 'Computing …' : 'Compute again'} disabled={working} testID="compute-again" onPress={() => onCompute(step)} />}
-        >
-          This schedule was computed for another lay-up, kiln or set-up than the one above.
-        </Notice>
-      )}
+      <OutdatedNotice
+        differences={outdated}
+        actions={<Action title={working ? 'Computing …' : 'Compute again'} disabled={working} testID="compute-again" onPress={() => onCompute(step)} />}
+      />
       <Words size="label" tone="muted">
         {`${setupWords(step.setup)} · ${mine && mine.origin === 'edited' ? 'computed, then changed by hand' : 'as computed'}`}
       </Words>
       {!beside && (
         <Link href={runHref(pieceId, step.id) as never} style={{ display: 'flex', textDecorationLine: 'none' }} testID="open-run">
-          <View style={{ flex: 1, backgroundColor: colours.surface, padding: space.medium, minHeight: TARGET, ...hatched(colours, older) }}>
+          <View style={{ flex: 1, backgroundColor: colours.surface, padding: space.medium, minHeight: TARGET, ...hatched(colours, outdated.length > 0) }}>
             <Words bold tone="touch">
               Run sheet ›
             </Words>
@@ -187,7 +183,12 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute }: 
         </Link>
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        <Action title="Key in" testID="piece-key-in" disabled={older} onPress={() => router.push(runHref(pieceId, step.id, 'key-in') as never)} />
+        <Action
+          kind={outdated.length > 0 ? 'second' : 'main'}
+          title="Key in"
+          testID="piece-key-in"
+          onPress={() => router.push(runHref(pieceId, step.id, 'key-in') as never)}
+        />
         <Action kind="second" title={changing ? 'Leave as it is' : 'Change firing'} testID="change-step" onPress={() => setChanging(!changing)} />
         <Action
           kind="plain"

@@ -1,5 +1,5 @@
 /** What a firing is to be: its look, how it stands, the mould or former, kiln and controller; then it is computed. */
-import { LOOKS, type Look, PURPOSES, SETUP_KINDS, SETUP_NAMES, formatTemperature, text } from '@torvin/core';
+import { LOOKS, undoes, type Look, PURPOSES, SETUP_KINDS, SETUP_NAMES, formatTemperature, text } from '@torvin/core';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -11,7 +11,7 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { LOOK_CAUTIONS, PAPER_CAUTION, SETUP_CAUTIONS } from './cautions';
-import { SHAPING_FIELDS, type StepEntry, type StepField, entryOfStep, shapingOf, stepOf, usualSetUp } from './stepEntry';
+import { type Fault, SHAPING_FIELDS, type StepEntry, entryOfStep, shapingOf, stepOf, usualSetUp, whyImpossible } from './stepEntry';
 
 export interface StepPlannerProps {
   doc: PieceDoc;
@@ -28,7 +28,9 @@ export function StepPlanner({ doc, step, shelves, working, onCompute, onCancel }
   // What has not been touched follows the lay-up.
   const [touched, setTouched] = useState<Partial<StepEntry>>({});
   const entry = entryOfStep(doc, step, shelves, units.length, touched);
-  const [faults, setFaults] = useState<{ field: StepField; message: string }[]>([]);
+  const [faults, setFaults] = useState<Fault[]>([]);
+  const [asked, setAsked] = useState(false);
+  const faultAt = (field: Fault['field']): string | undefined => faults.find((fault) => fault.field === field)?.message;
   const set = (part: Partial<StepEntry>): void => setTouched({ ...touched, ...part });
   const shaping = shapingOf(entry.look);
   const offered = <T extends { id: string }>(records: readonly T[], chosen: string): T[] =>
@@ -36,8 +38,15 @@ export function StepPlanner({ doc, step, shelves, working, onCompute, onCancel }
   const compute = (): void => {
     const outcome = stepOf(entry, step, units.length);
     setFaults(outcome.faults);
-    if (outcome.step) onCompute(outcome.step);
+    if (!outcome.step) return;
+    const impossible = whyImpossible(doc, outcome.step, shelves, units.length);
+    if (impossible) return setFaults([impossible]);
+    const undone = undoes(doc, outcome.step);
+    if (undone !== null && !asked) return setAsked(true);
+    setAsked(false);
+    onCompute(outcome.step);
   };
+  const undone = asked ? undoes(doc, { look: entry.look, setup: { kind: entry.setup, paper: entry.paper }, id: step?.id ?? '' }) : null;
   return (
     <View style={{ gap: space.small }} testID="step-planner">
       {doc.steps.length === 0 && <Words>Choose what the firing is for; the schedule is computed from the body, the set-up and the kiln.</Words>}
@@ -79,7 +88,7 @@ export function StepPlanner({ doc, step, shelves, working, onCompute, onCancel }
             label={label}
             value={entry[field]}
             hint={hint}
-            error={faults.find((fault) => fault.field === field)?.message}
+            error={faultAt(field)}
             onChange={(typed) => set({ [field]: typed })}
             testID={`shape-${field}`}
           />
@@ -95,6 +104,16 @@ export function StepPlanner({ doc, step, shelves, working, onCompute, onCancel }
         onChange={(kilnId) => set({ kilnId })}
         testID="kiln"
       />
+      {(['kiln', 'setup'] as const).map((field) => {
+        const message = faultAt(field);
+        return (
+          message && (
+            <Notice key={field} tone="warn" testID={`fault-${field}`}>
+              {message}
+            </Notice>
+          )
+        );
+      })}
       <Choice
         label="Controller"
         value={entry.controllerId}
@@ -106,6 +125,11 @@ export function StepPlanner({ doc, step, shelves, working, onCompute, onCancel }
         onChange={(controllerId) => set({ controllerId })}
         testID="controller"
       />
+      {undone !== null && (
+        <Notice tone="warn" testID="undoes">
+          {`${undone} Compute it all the same, or choose a form that holds the shape.`}
+        </Notice>
+      )}
       <View style={{ flexDirection: 'row', gap: space.small }}>
         <View style={{ flex: 1 }}>
           <Action

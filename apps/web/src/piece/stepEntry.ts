@@ -1,6 +1,6 @@
 /** A firing as it is chosen and typed, turned into a step of the piece when it holds. */
-import { DEFAULT_SCHOOL, type LengthUnit, type Look, type SetUpKind, type Shaping, footprintSpan, formatLength, text } from '@torvin/core';
-import type { PieceDoc, Shelves, Step } from '@torvin/schema';
+import { DEFAULT_SCHOOL, type LengthUnit, type Look, type SetUpKind, type Shaping, footprintSpan, formatLength, impossibleFiring, text } from '@torvin/core';
+import { type PieceDoc, type Shelves, type Step, snapshotOf } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { lengthWithin } from './typed';
 
@@ -75,7 +75,27 @@ export function entryOfStep(
   };
 }
 
-type Fault = { field: StepField; message: string };
+export interface Fault {
+  field: StepField | 'kiln' | 'setup';
+  message: string;
+}
+
+const FIELD_AT: Record<string, Fault['field']> = {
+  'setup.shaping.span_m': 'span',
+  'setup.shaping.depth_m': 'depth',
+  'setup.shaping.overhang_m': 'overhang',
+  'setup.shaping.drop_m': 'drop',
+  'setup.shaping.former_m': 'former',
+  kilnId: 'kiln',
+};
+
+/** Why such a firing cannot be, at the field to change; null where it can. */
+export function whyImpossible(doc: PieceDoc, step: Step, shelves: Shelves, unit: LengthUnit): Fault | null {
+  const steps = doc.steps.some(({ id }) => id === step.id) ? doc.steps.map((one) => (one.id === step.id ? step : one)) : [...doc.steps, step];
+  const snapshot = snapshotOf({ ...doc, steps }, step, shelves);
+  const problem = snapshot.ok ? impossibleFiring(snapshot.value.firing, unit) : null;
+  return problem && { field: FIELD_AT[problem.path] ?? 'setup', message: problem.message };
+}
 
 function shaped(entry: StepEntry, unit: LengthUnit): { shaping: Shaping | undefined; faults: Fault[] } {
   const faults: Fault[] = [];

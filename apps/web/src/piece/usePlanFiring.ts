@@ -1,10 +1,11 @@
 /** Puts a firing on the piece, composes its schedule in the worker, saves the version. */
-import { type Problem, type Outcome, changeStep, addStep } from '@torvin/core';
+import { type Outcome, type Problem, addStep, changeStep, impossibleFiring } from '@torvin/core';
 import { type Piece, type PieceDoc, type Shelves, type Step, snapshotOf } from '@torvin/schema';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { problemOfError } from '@/data/client';
 import { useSavePiece, useSaveSchedule } from '@/data/pieces';
+import { useUnits } from '@/data/studio';
 import { compute } from '@/engine/client';
 import { staleCurrent } from './stale';
 
@@ -19,6 +20,7 @@ export interface PlanFiring {
 }
 
 export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
+  const units = useUnits();
   const savePiece = useSavePiece(pieceId);
   const saveSchedule = useSaveSchedule(pieceId);
   const [working, setWorking] = useState(false);
@@ -31,6 +33,8 @@ export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
     const { doc, what } = edited.value;
     const snapshot = snapshotOf(doc, step, shelves);
     if (!snapshot.ok) return snapshot;
+    const impossible = impossibleFiring(snapshot.value.firing, units.length);
+    if (impossible) return { ok: false, problem: impossible };
     const composed = await compute('compose', snapshot.value.firing);
     if (!composed.ok) return composed;
     const known = on.doc.steps.find(({ id }) => id === step.id);

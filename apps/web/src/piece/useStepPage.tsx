@@ -1,11 +1,21 @@
 /** What every page of one firing of a piece needs: the piece, the step that the address names, its schedule. */
-import type { Piece, Schedule, Step } from '@torvin/schema';
+import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { Redirect, useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
-import { usePiece, useSchedule } from '@/data/pieces';
+import { usePiece, useSchedule, useShelves } from '@/data/pieces';
 import { Waiting } from '@/ui/Loading';
+import { useOutdated } from './useOutdated';
 
-export type StepPage = { ready: true; piece: Piece; step: Step; schedule: Schedule } | { ready: false; shown: ReactElement };
+export interface StepPageParts {
+  piece: Piece;
+  step: Step;
+  schedule: Schedule;
+  shelves: Shelves;
+  /** How what stands now differs from what the schedule was made from. */
+  outdated: readonly string[];
+}
+
+export type StepPage = ({ ready: true } & StepPageParts) | { ready: false; shown: ReactElement };
 
 /** Without a step in the address it is the first one. */
 export function useStepPage(title: string): StepPage {
@@ -14,6 +24,8 @@ export function useStepPage(title: string): StepPage {
   const steps = piece.data?.doc.steps ?? [];
   const step = steps.find((one) => one.id === stepId) ?? (stepId === undefined ? steps[0] : undefined);
   const schedule = useSchedule(step?.scheduleId);
+  const shelves = useShelves();
+  const outdated = useOutdated(piece.data?.doc ?? null, step, schedule.data, shelves.data);
   const back = { title: piece.data?.name ?? 'Piece', href: `/pieces/${id}` };
   if (!piece.data) return { ready: false, shown: <Waiting query={piece} title={title} back={back} /> };
   if (!step?.scheduleId) {
@@ -23,5 +35,6 @@ export function useStepPage(title: string): StepPage {
     };
   }
   if (schedule.data?.stepId !== step.id) return { ready: false, shown: <Waiting query={schedule} title={title} back={back} /> };
-  return { ready: true, piece: piece.data, step, schedule: schedule.data };
+  if (!shelves.data) return { ready: false, shown: <Waiting query={shelves} title={title} back={back} /> };
+  return { ready: true, piece: piece.data, step, schedule: schedule.data, shelves: shelves.data, outdated };
 }

@@ -26,7 +26,7 @@ import { Action } from '@/ui/Action';
 import { HiddenTable } from '@/ui/HiddenTable';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Words } from '@/ui/Words';
-import { clockAfter } from '@/ui/clock';
+import { clockShort } from '@/ui/clock';
 import { useCalm } from '@/ui/useCalm';
 import { Bead, type BeadHandlers } from './Bead';
 import { Curve } from './Curve';
@@ -95,7 +95,7 @@ function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, sel
               why={`${stateAt(states, segment.target_C).name} · ${whyOf(firing, segment, units.length)}`}
               limit={limits[index].phrase}
               ok={limits[index].ok}
-              clock={clockAfter(start, index === 0 ? 0 : (figures[index - 1]?.end_s ?? 0))}
+              clock={clockShort(start, index === 0 ? 0 : (figures[index - 1]?.end_s ?? 0))}
               width={figuresWidth}
               height={ROW_HEIGHT}
               selected={selected === index}

@@ -14,12 +14,12 @@ import {
   text,
   verdictOf,
 } from '@torvin/core';
-import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useStudio, useUnits } from '@/data/studio';
 import { stepName } from '@/piece/describe';
-import { isOlder } from '@/piece/older';
+import { OutdatedChoice } from '@/piece/OutdatedChoice';
+import type { StepPageParts } from '@/piece/useStepPage';
 import { StaleChoice } from '@/piece/StaleChoice';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -40,14 +40,7 @@ import { RunSheet } from './RunSheet';
 import { SegmentSheet } from './SegmentSheet';
 import { useRunSheet } from './useRunSheet';
 
-export interface RunSheetScreenProps {
-  piece: Piece;
-  step: Step;
-  schedule: Schedule;
-  shelves: Shelves;
-}
-
-export function RunSheetScreen({ piece, step, schedule, shelves }: RunSheetScreenProps) {
+export function RunSheetScreen({ piece, step, schedule, shelves, outdated }: StepPageParts) {
   const { temperatureUnit: unit } = useStudio();
   const [start, setStart] = useState(() => soon(new Date()));
   const [selected, setSelected] = useState<number | null>(null);
@@ -57,7 +50,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves }: RunSheetScree
   const { firing, kilnName } = schedule.snapshot;
   const opens = clockAfter(start, evaluation.simulation.total_s);
   const broken = brokenOf(evaluation.readings).sort((a, b) => marginOf(a) - marginOf(b));
-  const older = useMemo(() => isOlder(piece.doc, step, shelves, schedule.snapshot), [piece.doc, step, shelves, schedule.snapshot]);
+  const older = outdated.length > 0;
 
   // The beads keep these for good; they reach what is shown now through the ref.
   const shown = useRef(sheet);
@@ -131,7 +124,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves }: RunSheetScree
             {sheet.problem.message}
           </Notice>
         )}
-        {older && <Notice tone="warn">The lay-up has changed since this was computed. Go back to the piece and compute again.</Notice>}
+        <OutdatedChoice piece={piece} step={step} shelves={shelves} differences={outdated} />
       </View>
       {wide && (
         <MeasuredWidth height={230}>
@@ -159,7 +152,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves }: RunSheetScree
         onBack={sheet.changed ? backToComputed : undefined}
         handlers={handlers}
       />
-      <RunVerdict segments={segments} firing={firing} evaluation={evaluation} broken={broken} look={step.look} unit={unit} />
+      <RunVerdict segments={segments} firing={firing} evaluation={evaluation} broken={broken} look={step.look} unit={unit} older={older} />
       <RunPanels piece={piece} step={step} schedule={schedule} shelves={shelves} sheet={sheet} unit={unit} start={start} />
     </Screen>
   );
@@ -173,13 +166,15 @@ interface RunVerdictProps {
   broken: Reading[];
   look: Look;
   unit: TemperatureUnit;
+  older: boolean;
 }
 
 /** What the whole of it comes to, in sentences. */
-function RunVerdict({ segments, firing, evaluation, broken, look, unit }: RunVerdictProps) {
+function RunVerdict({ segments, firing, evaluation, broken, look, unit, older }: RunVerdictProps) {
   const units = useUnits();
   return (
     <View style={{ padding: space.large, gap: space.small }}>
+      {older && <Words bold>What follows is said of what it was made from, not of what lies here now:</Words>}
       {verdictOf(firing, evaluation, units).map((sentence) => (
         <Words key={sentence}>{sentence}</Words>
       ))}

@@ -17,7 +17,7 @@ import { GLOW } from '@/theme/palette';
 import { useTheme } from '@/theme/ThemeContext';
 import { fonts } from '@/theme/theme';
 import { HiddenTable } from '@/ui/HiddenTable';
-import { clockAfter } from '@/ui/clock';
+import { clockShort } from '@/ui/clock';
 import { CURVE_HEADS, clockRows } from './jointTable';
 import { pathOf } from './curve';
 import { type TimeAxis, levelMarks, timeTicks, trueTimeAxes } from './trueTime';
@@ -109,7 +109,7 @@ function Grid({ axes, unit, start }: { axes: TimeAxis; unit: TemperatureUnit; st
       ))}
       {timeTicks(axes, start).map((seconds) => (
         <SvgText key={seconds} x={axes.x(seconds)} y={axes.bottom + 18} textAnchor="middle" {...words}>
-          {clockAfter(start, seconds).slice(-5)}
+          {clockShort(start, seconds).slice(-5)}
         </SvgText>
       ))}
     </>

@@ -7,7 +7,7 @@ import { View } from 'react-native';
 import { ApiProblem, problemOfError } from '@/data/client';
 import { useNamedSave } from '@/data/saves';
 import { type ShelfRecord, usePutAway } from '@/data/shelves';
-import { useStudio, useUnits } from '@/data/studio';
+import { useUnits } from '@/data/studio';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -30,7 +30,7 @@ const BACK = { title: 'Shelves', href: '/shelves' };
 
 export function RecordScreen({ kind, record, shelves }: RecordScreenProps) {
   const router = useRouter();
-  const { temperatureUnit: unit } = useStudio();
+  const units = useUnits();
   const save = useNamedSave('saveRecord', 'shelves');
   const putAway = usePutAway();
   const fields = NUMBER_FIELDS[kind];
@@ -49,7 +49,7 @@ export function RecordScreen({ kind, record, shelves }: RecordScreenProps) {
     for (const field of fields) {
       const written_ = typed[field.key];
       if (written_ === undefined) continue;
-      const outcome = withFigure(next, field, written_, unit);
+      const outcome = withFigure(next, field, written_, units);
       if (outcome.ok) next = outcome.value;
       else found[field.key] = outcome.problem.message;
     }
@@ -84,12 +84,12 @@ export function RecordScreen({ kind, record, shelves }: RecordScreenProps) {
         />
         {fields.map((field) => {
           const value = valueOf(field.key);
-          const mark = field.unit(unit);
+          const mark = field.unit(units);
           return (
             <Field
-              key={`${field.key} ${unit}`}
+              key={`${field.key} ${units.temperature} ${units.length}`}
               label={`${field.label}${mark ? `, ${mark}` : ''}`}
-              value={typed[field.key] ?? (value === undefined ? '' : written(field.shown(value, unit)))}
+              value={typed[field.key] ?? (value === undefined ? '' : written(field.shown(value, units)))}
               onChange={(text) => setTyped({ ...typed, [field.key]: text })}
               hint={field.optional ? 'left empty, the usual is taken' : undefined}
               error={faults[field.key] ?? (problem?.path === field.key ? problem.message : undefined)}

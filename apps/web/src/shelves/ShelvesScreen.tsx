@@ -16,6 +16,7 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
+import { SetAside } from './SetAside';
 import { StudioUnits } from './StudioUnits';
 import { StripTests } from './StripTests';
 import { KIND_NAMES } from './fields';
@@ -56,6 +57,7 @@ export function ShelvesScreen() {
       )}
       {kind === 'glasses' && <StripTests shelves={shelves.data} />}
       <StudioUnits />
+      <SetAside />
     </Screen>
   );
 }

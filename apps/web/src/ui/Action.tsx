@@ -8,6 +8,8 @@ export interface ActionProps {
   onPress(): void;
   kind?: 'main' | 'second' | 'plain';
   disabled?: boolean;
+  /** Cut with an ellipsis where there is too little room for it on one line. */
+  oneLine?: boolean;
   /** Read out instead of the title where the title is too short. */
   label?: string;
   testID?: string;
@@ -15,7 +17,7 @@ export interface ActionProps {
 
 const TYPES = { main: 'solid', second: 'outline', plain: 'clear' } as const;
 
-export function Action({ title, onPress, kind = 'main', disabled = false, label, testID }: ActionProps) {
+export function Action({ title, onPress, kind = 'main', disabled = false, oneLine = false, label, testID }: ActionProps) {
   const { colours } = useTheme();
   return (
     <KitButton
@@ -25,6 +27,7 @@ export function Action({ title, onPress, kind = 'main', disabled = false, label,
       disabled={disabled}
       accessibilityLabel={label ?? title}
       testID={testID}
+      titleProps={oneLine ? { numberOfLines: 1 } : undefined}
       titleStyle={{ color: kind === 'main' ? colours.onTouch : colours.touch }}
       disabledTitleStyle={{ color: colours.muted }}
       disabledStyle={{ backgroundColor: kind === 'main' ? colours.line : 'transparent', borderColor: colours.line }}

@@ -97,7 +97,7 @@ function Header({ title, subtitle, back, actions, plain = false }: HeaderProps) 
   return (
     <View style={{ paddingHorizontal: space.large, paddingTop: space.hair }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', minHeight: TARGET, marginLeft: -space.small }}>
-        {back ? <BackLink {...back} /> : <View />}
+        <View style={{ flexShrink: 1, minWidth: TARGET }}>{back && <BackLink {...back} />}</View>
         {!plain && <Switches />}
       </View>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
@@ -122,5 +122,5 @@ function Header({ title, subtitle, back, actions, plain = false }: HeaderProps) 
 /** Kept from rendering with the page: it never changes while a bead is dragged. */
 const BackLink = memo(function BackLink({ title, href }: NonNullable<HeaderProps['back']>) {
   const router = useRouter();
-  return <Action kind="plain" title={`‹ ${title}`} label={`Back to ${title}`} onPress={() => router.navigate(href as never)} />;
+  return <Action kind="plain" oneLine title={`‹ ${title}`} label={`Back to ${title}`} onPress={() => router.navigate(href as never)} />;
 });

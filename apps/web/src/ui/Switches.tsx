@@ -13,7 +13,7 @@ export const Switches = memo(function Switches() {
   const otherUnit = temperatureUnit === 'C' ? 'F' : 'C';
   const otherTheme = name === 'light' ? 'dark' : 'light';
   return (
-    <View style={{ flexDirection: 'row' }}>
+    <View style={{ flexDirection: 'row', flexShrink: 0 }}>
       <ConnectionWord />
       <Action
         kind="plain"

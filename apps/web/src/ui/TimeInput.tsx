@@ -1,5 +1,7 @@
 /** When something starts: a clock time that reads as all others here do, or the browser's own calendar field. */
 import { format } from 'date-fns/format';
+import { isValid } from 'date-fns/isValid';
+import { parse } from 'date-fns/parse';
 import { createElement, useId, useState } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
@@ -50,6 +52,15 @@ function LabelledInput({ label, error, field, testID }: InputProps) {
       )}
     </View>
   );
+}
+
+/** How the browser's field writes a day and a time. */
+export const FIELD_TIME = "yyyy-MM-dd'T'HH:mm";
+
+/** What a field says, in the zone of this machine; undefined where it is no time. */
+export function readFieldTime(written: string): Date | undefined {
+  const time = parse(written, FIELD_TIME, new Date());
+  return isValid(time) ? time : undefined;
 }
 
 export interface DayTimeInputProps {

@@ -1,4 +1,4 @@
-import { clockAfter, soon, readClock } from './clock';
+import { clockAfter, clockShort, dayAndClock, readClock, soon } from './clock';
 
 describe('clock times', () => {
   const start = new Date(2026, 10, 23, 18, 30);
@@ -6,6 +6,13 @@ describe('clock times', () => {
   test('show the hour, and the day once it is another', () => {
     expect(clockAfter(start, 2 * 3600)).toBe('20:30');
     expect(clockAfter(start, 12 * 3600 + 40 * 60)).toBe('Tue 07:10');
+    expect(clockShort(start, 36 * 3600)).toBe('Wed 06:30');
+  });
+
+  test('stand with their date beyond tomorrow, so that none is taken for another', () => {
+    expect(clockAfter(start, 36 * 3600)).toBe('Wed 25 Nov, 06:30');
+    expect(clockShort(start, 12 * 24 * 3600)).toBe('5 Dec 18:30');
+    expect(dayAndClock(new Date(2026, 10, 22, 23, 0), start)).toBe('Sun 23:00');
   });
 
   test('start at the next full five minutes', () => {

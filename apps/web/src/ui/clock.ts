@@ -4,11 +4,21 @@ import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
 import { format } from 'date-fns/format';
 import { set } from 'date-fns/set';
 
-/** '07:10', or 'Tue 07:10' when it is another day than the start. */
-export function clockAfter(start: Date, seconds: number): string {
-  const then = addSeconds(start, seconds);
-  return format(then, differenceInCalendarDays(then, start) === 0 ? 'HH:mm' : 'EEE HH:mm');
+/** '07:10'; 'Tue 07:10' on the day before or after; with its date beyond: 'Sat 5 Dec, 07:10'. */
+export function dayAndClock(at: number | Date, from: Date): string {
+  const days = Math.abs(differenceInCalendarDays(at, from));
+  return format(at, days === 0 ? 'HH:mm' : days === 1 ? 'EEE HH:mm' : 'EEE d MMM, HH:mm');
 }
+
+/** Where there is little room: the day as long as it can be only one, then the date: '07:10', 'Tue 07:10', '5 Dec 07:10'. */
+export function clockShort(start: Date, seconds: number): string {
+  const then = addSeconds(start, seconds);
+  const days = differenceInCalendarDays(then, start);
+  return format(then, days === 0 ? 'HH:mm' : days < 7 ? 'EEE HH:mm' : 'd MMM HH:mm');
+}
+
+/** The clock so many seconds after a start. */
+export const clockAfter = (start: Date, seconds: number): string => dayAndClock(addSeconds(start, seconds), start);
 
 const START_STEP_MS = 5 * 60_000;
 

@@ -64,6 +64,23 @@ export function footprintSpan(footprint: Footprint): number {
   }
 }
 
+/** The shorter side of the box round the outline, m: what a mould or a former has to do with. */
+export function footprintNarrow(footprint: Footprint): number {
+  switch (footprint.shape) {
+    case 'disc':
+      return footprint.diameter_m;
+    case 'polygon': {
+      const size = (axis: 0 | 1): number => {
+        const along = footprint.corners_m.map((corner) => corner[axis]);
+        return Math.max(...along) - Math.min(...along);
+      };
+      return Math.min(size(0), size(1));
+    }
+    default:
+      return Math.min(footprint.width_m, footprint.length_m);
+  }
+}
+
 /** Area of the outline moved outwards by distance_m all round (Steiner): exact for outlines without inward corners. */
 export const grownArea = (footprint: Footprint, distance_m: number): number =>
   footprintArea(footprint) + footprintPerimeter(footprint) * distance_m + Math.PI * distance_m ** 2;

@@ -156,6 +156,20 @@ describe('a coated sheet', () => {
   ] as const)('%s is told so', (_, layers, state) => {
     const found = coatingFindings({ layers });
     expect(found.map((one) => one.state)).toEqual([state]);
-    expect(exposedCoatings({ layers })).toHaveLength(state === 'faceDown' || state === 'capped' ? 0 : 1);
+    expect(exposedCoatings({ layers })).toHaveLength(state === 'bare' ? 1 : 0);
+    expect(exposedCoatings({ layers, joined: true })).toEqual([]);
+  });
+
+  test('two coated faces on each other never bond, and both are told', () => {
+    const found = coatingFindings({
+      layers: [
+        { ...coated, coated: 'up' },
+        { ...coated, coated: 'down' },
+      ],
+    });
+    expect(found.map(({ state }) => state)).toEqual(['facing', 'facing']);
+    expect(found[0].message).toMatch(/never bond/);
+    const apart = coatingFindings({ layers: [{ ...coated, coated: 'up' }, base, { ...coated, coated: 'down' }] });
+    expect(apart.map(({ state }) => state)).toEqual(['cappedFlush', 'faceDown']);
   });
 });

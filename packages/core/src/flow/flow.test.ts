@@ -138,9 +138,9 @@ describe('exposure', () => {
     expect(hazeWeight(hazeBell({ ...SOFT_90, haze: { middle_C: 700, halfWidth_K: 20 } }), 720)).toBeCloseTo(Math.exp(-0.5), 12);
   });
 
-  test('a coating lifts from 10^13.9 to 10^7.3', () => {
+  test('a coating lifts from 10^13.5 to 10^7.3', () => {
     const { from_C, to_C } = coatingRange(SOFT_90);
-    expect(from_C).toBeCloseTo(482.6, 0);
+    expect(Math.abs(from_C - 488.8)).toBeLessThan(1);
     expect(to_C).toBeCloseTo(648.4, 0);
   });
 });

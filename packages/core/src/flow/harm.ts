@@ -8,7 +8,7 @@ import { temperatureAt, viscosityOf } from '../glass/viscosity';
 const HAZE_LOG_ETA = 5.84;
 const HAZE_HALF_WIDTH_K = 45;
 /** A coating lifts from where stress relaxes to where its glass sticks. */
-const COATING_FROM_LOG_ETA = 13.9;
+const COATING_FROM_LOG_ETA = 13.5;
 
 export interface HazeBell {
   middle_C: number;

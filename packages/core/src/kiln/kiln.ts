@@ -19,6 +19,11 @@ export interface KilnConstants {
    * shading; a test with thermocouples at the glass replaces it.
    */
   acrossLag_s_per_300mm: number;
+  /** Room inside, m: a box or a round; not judged where it is not known. */
+  insideWidth_m?: number;
+  insideLength_m?: number;
+  insideDiameter_m?: number;
+  insideHeight_m?: number;
 }
 
 const KELVIN_AT_0_C = 273.15;

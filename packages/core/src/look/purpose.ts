@@ -8,6 +8,7 @@ import type { WorkRange } from '../flow/heatWork';
 import { reliefRate } from '../flow/relief';
 import { workToDrape, workToSag } from '../flow/sag';
 import { type Outcome, found, refused } from '../problem';
+import { spanned } from './hollow';
 
 export const LOOKS = ['firePolish', 'tack', 'contour', 'fullFuse', 'slabFlow', 'slump', 'drape'] as const;
 export type Look = (typeof LOOKS)[number];
@@ -139,7 +140,8 @@ export function neededWork(body: BodyInput, look: Look, works: LookWorks, shapin
   let least: number;
   if (look === 'slump') {
     if (shaping?.kind !== 'hollow') return refused('missing', 'setup.shaping', "A slump needs a hollow: the mould's span and depth.");
-    least = workToSag(glass, shaping.span_m / 2, sheet_m, shaping.depth_m);
+    const { span_m, depth_m } = spanned(shaping, body.footprint);
+    least = workToSag(glass, span_m / 2, sheet_m, depth_m);
   } else {
     if (shaping?.kind !== 'former') return refused('missing', 'setup.shaping', 'A drape needs a former: how far the blank stands out and is to come down.');
     least = workToDrape(glass, shaping.overhang_m, sheet_m, shaping.drop_m);

@@ -17,6 +17,7 @@ import {
   setOutline,
   turnLayer,
 } from './commands';
+import { undoes } from './undoes';
 import { LAYERS_AT_MOST, LAYER_FORMS, type LaidLayer, type PieceDocument, type PlannedStep } from './document';
 
 const sheet = (id: string, glassId = 'clear', more: Partial<LaidLayer> = {}): LaidLayer =>
@@ -188,5 +189,27 @@ describe('which layers touch', () => {
       const ofLayers = touchingLayers(layers).map(([lower, upper]) => `${used.indexOf(layers[lower].glassId)} ${used.indexOf(layers[upper].glassId)}`);
       expect(new Set(ofLayers)).toEqual(new Set(ofBody));
     }
+  });
+});
+
+describe('a later firing', () => {
+  const step = (look: PlannedStep['look'], kind: PlannedStep['setup']['kind']): PlannedStep => ({
+    id: `${look} ${kind}`,
+    look,
+    setup: { kind, paper: false },
+    kilnId: 'k',
+    controllerId: 'c',
+    school: { soak: 'auto', heat: 'cooler' },
+    scheduleId: null,
+    computedId: null,
+  });
+  const slumped = [step('fullFuse', 'bareShelf'), step('slump', 'inMould')];
+
+  test('with nothing to hold the shape undoes a slump; in its mould, or before it, it does not', () => {
+    const polish = step('firePolish', 'bareShelf');
+    expect(undoes({ steps: [...slumped, polish] }, polish)).toMatch(/fire polish lets what the slump before it has shaped sink flat again/);
+    expect(undoes({ steps: slumped }, step('tack', 'board'))).toMatch(/tack fuse/);
+    expect(undoes({ steps: slumped }, step('firePolish', 'inMould'))).toBeNull();
+    expect(undoes({ steps: slumped }, slumped[0])).toBeNull();
   });
 });

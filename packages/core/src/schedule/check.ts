@@ -1,14 +1,11 @@
 /** Holds a simulated schedule against every limit. Each reading names the segment that it judges. */
-import { squeezeWork } from '../flow/squeeze';
 import { viscosityOf } from '../glass/viscosity';
 import type { SegmentFigures } from '../heat/figures';
 import { hottestSegment, regimesOf, soakSegment } from '../heat/regimes';
 import { type SimulationInput, type SimulationResult, simulateFiring } from '../heat/simulate';
 import { naturalCooling } from '../kiln/kiln';
-import { coarsestEdge } from '../body/body';
 import { exposedCoatings } from '../fit/coating';
-import { PURPOSES } from '../look/purpose';
-import { type FiringCase, glassOf, simulationOf, workRange } from './firingCase';
+import { type FiringCase, glassOf, simulationOf, squeezeNeed, workRange } from './firingCase';
 import { openingTemperature } from './opening';
 import type { Segment } from './segment';
 
@@ -111,12 +108,13 @@ function readingsOf(
   });
 
   const wanted = workRange(firing);
-  if (PURPOSES[firing.look].squeezes) {
+  const squeeze = squeezeNeed(firing);
+  if (squeeze > 0) {
     const { squeezeTo_C } = regimesOf(glass);
     const beforeSeal = segments.findIndex((segment) => segment.target_C > squeezeTo_C);
     const squeezeAt = beforeSeal > 0 ? beforeSeal - 1 : hottest;
     const squeezed = figures.slice(0, squeezeAt + 1).reduce((sum, one) => sum + one.squeezeWork, 0);
-    read('squeeze', squeezeAt, squeezed, squeezeWork(glass, coarsestEdge(body), limits.pocket), '1/Pa', 'atLeast');
+    read('squeeze', squeezeAt, squeezed, squeeze, '1/Pa', 'atLeast');
   }
   read('workLeast', hottest, work.least, wanted.least, '1/Pa', 'atLeast');
   read('workMost', hottest, work.most, wanted.most, '1/Pa');

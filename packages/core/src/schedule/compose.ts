@@ -11,6 +11,7 @@ import { adjusted } from './adjust';
 import { type Evaluation, type Reading, brokenOf, evaluate, marginOf } from './check';
 import { type FiringCase, NO_CORRECTIONS, type School, wantedWork } from './firingCase';
 import { closedForm } from './firstGuess';
+import { impossibleFiring } from './possible';
 import type { PurposefulSegment } from './segment';
 import { shortened } from './shorten';
 
@@ -32,6 +33,8 @@ const LEAST_CLIMB_C_PER_H = 20;
 const MOST_EVALUATIONS = 14;
 
 export function compose(asked: FiringCase): Outcome<Composed> {
+  const impossible = impossibleFiring(asked, 'mm');
+  if (impossible) return { ok: false, problem: impossible };
   const first = composeAs(asked);
   if (!first.ok || asked.school.heat === 'hotter') return first;
   const forbidden = brokenOf(first.value.evaluation.readings).filter(({ limit }) => limit === 'haze' || limit === 'coating');

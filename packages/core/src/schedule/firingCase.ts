@@ -1,15 +1,17 @@
 /** All that a schedule is computed from, apart from the segments themselves. */
-import { type BodyInput, mainGlass } from '../body/body';
+import { LEAST_AIR_WAY_M, airWay } from '../body/airWay';
+import { type BodyInput, coarsestEdge, mainGlass } from '../body/body';
 import { footprintSpan } from '../body/footprint';
 import { denseDepth } from '../body/layers';
 import { designDepth } from '../body/unevenness';
 import type { WorkRange } from '../flow/heatWork';
+import { squeezeWork } from '../flow/squeeze';
 import type { GlassConstants } from '../glass/constants';
 import type { SimulationInput } from '../heat/simulate';
 import type { Shape, StackLayer } from '../heat/stack';
 import { type KilnConstants, acrossLag } from '../kiln/kiln';
 import type { Controller } from '../kiln/controller';
-import { type Look, neededWork, widestPart } from '../look/purpose';
+import { type Look, PURPOSES, neededWork, widestPart } from '../look/purpose';
 import { type Outcome, ProblemError, found } from '../problem';
 import type { Limits } from './limits';
 import type { Segment } from './segment';
@@ -77,6 +79,17 @@ export const heatedDepth = (firing: Pick<FiringCase, 'body' | 'look'>): number =
   firing.body.joined || firing.body.casting ? firedDepth(firing) : Math.max(...firedLayers(firing));
 
 export const shapeOf = ({ body }: Pick<FiringCase, 'body'>): Shape => body.casting?.slender ?? 'plate';
+
+/** The way out that the typical pocket is for, m: what a need is told for grows with the square of the way. */
+const REFERENCE_AIR_WAY_M = 0.2;
+
+/** Work, 1/Pa, that the squeeze must do before the rim seals; 0 where nothing has to lie down. */
+export function squeezeNeed(firing: FiringCase): number {
+  const { body, look, limits } = firing;
+  const way_m = PURPOSES[look].squeezes ? airWay(body) : 0;
+  if (way_m < LEAST_AIR_WAY_M) return 0;
+  return squeezeWork(glassOf(firing), coarsestEdge(body), limits.pocket) * (way_m / REFERENCE_AIR_WAY_M) ** 2;
+}
 
 /** The heat work that this firing needs and bears, 1/Pa. */
 export function wantedWork({ body, look, limits, setup, corrections = NO_CORRECTIONS }: FiringCase): Outcome<WorkRange> {

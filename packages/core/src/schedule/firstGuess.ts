@@ -1,9 +1,7 @@
 /** The first guess of a schedule, from closed forms alone: every rate, target and hold before the simulation is asked. */
-import { coarsestEdge } from '../body/body';
 import { footprintSpan } from '../body/footprint';
 import { exposedCoatings } from '../fit/coating';
 import { logViscosityFor, rampsWorth } from '../flow/heatWork';
-import { squeezeWork } from '../flow/squeeze';
 import { diffusivity, restrainedDifference, shearModulus } from '../glass/constants';
 import { fluidity, temperatureAt, viscosityOf } from '../glass/viscosity';
 import { exchange } from '../heat/exchange';
@@ -11,7 +9,7 @@ import { type OpenFaces, equalisingTime, rateWithin, slabLag, solidLag } from '.
 import { regimesOf } from '../heat/regimes';
 import { acrossLag, fullPowerHeating, naturalCooling } from '../kiln/kiln';
 import { PURPOSES, aimedWork } from '../look/purpose';
-import { type FiringCase, firedDepth, glassOf, heatedDepth, shapeOf, workRange } from './firingCase';
+import { type FiringCase, firedDepth, glassOf, heatedDepth, shapeOf, squeezeNeed, workRange } from './firingCase';
 import { openingTemperature } from './opening';
 import { clamp, niceHold, niceRate, roundDown, roundTo, roundUp } from './rounding';
 import type { PurposefulSegment, Role } from './segment';
@@ -77,7 +75,7 @@ function workingTemperature(firing: FiringCase, climb_K_per_s: (at_C: number) =>
 }
 
 export function closedForm(firing: FiringCase): PurposefulSegment[] {
-  const { body, kiln, limits, look, setup } = firing;
+  const { body, kiln, limits, setup } = firing;
   const glass = glassOf(firing);
   const vft = viscosityOf(glass);
   const regimes = regimesOf(glass);
@@ -88,8 +86,12 @@ export function closedForm(firing: FiringCase): PurposefulSegment[] {
   const climb = (to_C: number): number => niceRate(Math.min(perHour(limits.climbing_K, through), KILN_PACE_SHARE * 3600 * fullPowerHeating(kiln, to_C)));
 
   const squeezeHold = exposedCoatings(body).length > 0 ? BRISK_SQUEEZE_HOLD_S : SQUEEZE_HOLD_S;
-  const squeezeAt = temperatureAt(vft, logViscosityFor(squeezeWork(glass, coarsestEdge(body), limits.pocket), squeezeHold));
-  const squeeze_C = roundTo(clamp(squeezeAt, regimes.squeezeFrom_C + 3, regimes.squeezeTo_C - 5), 5);
+  const need = squeezeNeed(firing);
+  const squeezes = need > 0;
+  const squeeze_C = roundTo(
+    clamp(squeezes ? temperatureAt(vft, logViscosityFor(need, squeezeHold)) : regimes.squeezeFrom_C, regimes.squeezeFrom_C + 3, regimes.squeezeTo_C - 5),
+    5,
+  );
   const work_C = workingTemperature(firing, (at_C) => climb(at_C) / 3600);
   const soak_C = Math.round(temperatureAt(vft, soaksLower(firing) ? LOWER_SOAK_LOG_ETA : ANNEALING_LOG_ETA));
   const first_C = roundDown(regimes.setsTo_C, 5);
@@ -108,7 +110,6 @@ export function closedForm(firing: FiringCase): PurposefulSegment[] {
   );
   // The kiln must lead by the glass's lag for the glass itself to be past brittle.
   const lag = (warm / 3600) * (through + heatPerArea(firing) / Math.max(exchange(setup.faces.top, regimes.brittle_C, regimes.brittle_C), 1));
-  const squeezes = PURPOSES[look].squeezes;
   const warm_C = Math.min(roundUp(regimes.brittle_C + lag, 5), (squeezes ? squeeze_C : work_C) - LEAST_CLIMB_K);
   const soakHold = niceHold(Math.max(limits.leastSoak_s, evening(firing, soak_C) * Math.log(DROP_LEAVES_K / limits.even_K) + relax));
 

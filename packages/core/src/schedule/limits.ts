@@ -46,7 +46,7 @@ export const DEFAULT_LIMITS: Limits = {
   works: TYPICAL_WORKS,
   // A typical figure without much proof behind it; a glass that hazes easily is given less.
   haze_s: 8 * 3600,
-  coating_s: 4200,
+  coating_s: 1500,
   pocket: TYPICAL_POCKET,
   open_C: 90,
   openThick_C: 50,

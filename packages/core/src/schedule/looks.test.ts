@@ -1,12 +1,14 @@
 /** The landmarks: where the uncorrected engine must land for soft sheet 90 and for the other families. */
-import { STUDIO_KILN, sheetsOf, familyOfId } from '../testCases';
+import { SOFT_90, STUDIO_KILN, familyOfId, sheetsOf } from '../testCases';
 import type { KilnConstants } from '../kiln/kiln';
 import { LOOKS, type Look, type Shaping } from '../look/purpose';
 import { brokenOf, evaluate } from './check';
+import { coatingRange } from '../flow/harm';
 import { type Composed, compose } from './compose';
-import type { FiringCase } from './firingCase';
+import { type FiringCase, squeezeNeed } from './firingCase';
 import type { Role } from './segment';
 import { SETUPS, type SetUpKind, withPaper } from './setups';
+import { brokenSentence } from './words';
 
 const HOT_KILN: KilnConstants = { ...STUDIO_KILN, top_C: 1150, power_K_per_s: 0.5 };
 const BOWL: Shaping = { kind: 'hollow', span_m: 0.3, depth_m: 0.05 };
@@ -25,7 +27,9 @@ function caseOf(look: Look, thickness_m: number, setup: SetUpKind = 'bareShelf',
   const fused = look === 'tack' || look === 'contour' || look === 'fullFuse' || look === 'slabFlow';
   const base = fused ? sheetsOf(Math.round(thickness_m / 0.003), 0.003) : sheetsOf(1, thickness_m);
   const shapes = shaping ?? (look === 'slump' ? BOWL : look === 'drape' ? FORMER : undefined);
-  return { ...base, look, body: { ...base.body, joined: !fused }, setup: { ...SETUPS[setup], ...(shapes ? { shaping: shapes } : {}) } };
+  // A blank is as wide as its mould.
+  const footprint = look === 'slump' ? ({ shape: 'rectangle', width_m: 0.3, length_m: 0.3 } as const) : base.body.footprint;
+  return { ...base, look, body: { ...base.body, footprint, joined: !fused }, setup: { ...SETUPS[setup], ...(shapes ? { shaping: shapes } : {}) } };
 }
 
 describe.each([0.003, 0.006, 0.012])('uncorrected, for soft sheet 90, %s m deep', (depth) => {
@@ -180,15 +184,55 @@ describe('what a case asks for', () => {
     expect(at(strict, 'firstCool').rate_C_per_h).toBeLessThan(at(composed(base), 'firstCool').rate_C_per_h ?? 0);
   });
 
-  test('a bare coating is squeezed briskly, a capped one as any', () => {
+  /** Two sheets of 3 mm, the upper one coated; a square of the given side. */
+  const coatedTop = (coated: 'up' | 'down', side_m: number): FiringCase => {
     const base = caseOf('fullFuse', 0.006);
-    const top = (coated: 'up' | 'down'): FiringCase => ({
-      ...base,
-      body: { ...base.body, layers: [base.body.layers[0], { form: 'sheet', glass: 0, thickness_m: 0.003, coated }] },
-    });
-    expect(at(composed(top('up')), 'squeeze').hold_s).toBeLessThan(at(composed(top('down')), 'squeeze').hold_s);
-    expect(composed(top('up')).evaluation.readings.map(({ limit }) => limit)).toContain('coating');
-    expect(composed(top('down')).evaluation.readings.map(({ limit }) => limit)).not.toContain('coating');
+    const footprint = { shape: 'rectangle', width_m: side_m, length_m: side_m } as const;
+    return { ...base, body: { ...base.body, footprint, layers: [base.body.layers[0], { form: 'sheet', glass: 0, thickness_m: 0.003, coated }] } };
+  };
+  const coating = (firing: FiringCase) => composed(firing).evaluation.readings.find(({ limit }) => limit === 'coating');
+
+  test('small bare coated work goes through the range in which coatings lift in 25 minutes at most, without a hold in it', () => {
+    const pendant = coatedTop('up', 0.034);
+    const plan = composed(pendant);
+    expect(coating(pendant)).toMatchObject({ ok: true, allowed: 1500 });
+    const { from_C, to_C } = coatingRange(SOFT_90);
+    const up = plan.segments.slice(0, plan.segments.findIndex(({ role }) => role === 'work') + 1);
+    expect(up.filter(({ target_C, hold_s }) => hold_s > 0 && target_C > from_C && target_C < to_C)).toEqual([]);
+  });
+
+  test('larger bare work that cannot says so, with what would help; face down it is no limit', () => {
+    const plate = coatedTop('up', 0.3);
+    const broken = coating(plate);
+    expect(broken?.ok).toBe(false);
+    expect(brokenSentence(broken!, 'C', 'fullFuse')).toMatch(/Cap it, turn it face down, or accept that it may/);
+    expect(coating(coatedTop('down', 0.3))).toBeUndefined();
+    expect(at(composed(plate), 'squeeze').hold_s).toBeLessThan(at(composed(coatedTop('down', 0.3)), 'squeeze').hold_s);
+  });
+
+  test('air that has twice as far to go asks for four times the squeeze; small work, bare grains and one solid for none', () => {
+    const sized = (side_m: number): FiringCase => {
+      const base = caseOf('fullFuse', 0.006);
+      return { ...base, body: { ...base.body, footprint: { shape: 'rectangle', width_m: side_m, length_m: side_m } } };
+    };
+    expect(squeezeNeed(sized(0.4)) / squeezeNeed(sized(0.2))).toBeCloseTo(4, 9);
+    expect(squeezeNeed(sized(0.059))).toBe(0);
+    const grains = { ...sized(0.3), body: { ...sized(0.3).body, layers: [{ form: 'frit', glass: 0, perArea_kg_m2: 8 } as const] } };
+    expect(squeezeNeed(grains)).toBe(0);
+    const solid = { ...sized(0.3), body: { ...sized(0.3).body, joined: true } };
+    expect(squeezeNeed(solid)).toBe(0);
+    for (const firing of [sized(0.05), grains, solid]) {
+      const plan = composed(firing);
+      expect(plan.segments.map(({ role }) => role)).not.toContain('squeeze');
+      expect(plan.evaluation.readings.map(({ limit }) => limit)).not.toContain('squeeze');
+      expect(plan.converged).toBe(true);
+    }
+    for (const side_m of [0.1, 0.3, 0.5]) {
+      const { target_C, hold_s } = at(composed(sized(side_m)), 'squeeze');
+      expect(target_C).toBeGreaterThanOrEqual(600);
+      expect(target_C).toBeLessThanOrEqual(677);
+      expect(hold_s / 60).toBeLessThanOrEqual(60);
+    }
   });
 
   test('cooler and longer gives way to hotter and shorter where haze forbids it, and says so', () => {

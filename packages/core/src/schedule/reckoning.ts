@@ -5,7 +5,7 @@
 import { coarsestEdge } from '../body/body';
 import { footprintSpan } from '../body/footprint';
 import { hazeBell } from '../flow/harm';
-import { squeezeWork } from '../flow/squeeze';
+import { airWay } from '../body/airWay';
 import { diffusivity, restrainedStress, shearModulus } from '../glass/constants';
 import { logViscosity, viscosityOf } from '../glass/viscosity';
 import { slabLag, solidLag } from '../heat/quasiSteady';
@@ -14,7 +14,7 @@ import { PURPOSES, TYPICAL_WORKS } from '../look/purpose';
 import { type Units, differenceIn } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStress, formatTemperature, text } from '../units/format';
 import { type Evaluation, type Reading, marginOf } from './check';
-import { type FiringCase, firedDepth, glassOf, heatedDepth, shapeOf } from './firingCase';
+import { type FiringCase, firedDepth, glassOf, heatedDepth, shapeOf, squeezeNeed } from './firingCase';
 import { openFacesOf } from './firstGuess';
 import { openingTemperature } from './opening';
 import type { Segment } from './segment';
@@ -93,8 +93,8 @@ function linesOf(question: Question): string[] {
     }
     case 'squeeze':
       return [
-        `Work to lay a ${text(formatLength(coarsestEdge(firing.body), units.length))} edge onto what lies under it: ${scientific(squeezeWork(glass, coarsestEdge(firing.body), limits.pocket))} 1/Pa,`,
-        `for pockets ${text(formatLength(2 * limits.pocket.radius_m, units.length))} wide with ${text(formatLength(limits.pocket.gap_m, units.length))} to close.`,
+        `Work to lay a ${text(formatLength(coarsestEdge(firing.body), units.length))} edge onto what lies under it: ${scientific(squeezeNeed(firing))} 1/Pa,`,
+        `for pockets ${text(formatLength(2 * limits.pocket.radius_m, units.length))} wide with ${text(formatLength(limits.pocket.gap_m, units.length))} to close, and air that has ${text(formatLength(airWay(firing.body) / 2, units.length))} to go to the rim: twice as far asks for four times the work.`,
         'The work is ∫dt/η while it climbs between sagging and sealing.',
       ];
     case 'workLeast':

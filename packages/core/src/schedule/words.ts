@@ -12,6 +12,7 @@ import { formatDifference, formatDuration, formatLength, formatRate, formatStres
 import type { Evaluation, Reading } from './check';
 import { type FiringCase, firedDepth } from './firingCase';
 import { soaksLower } from './firstGuess';
+import { impossibleFiring, shapeNotes } from './possible';
 import type { PurposefulSegment, Role } from './segment';
 
 export const ROLE_NAMES: Record<Role, string> = {
@@ -107,7 +108,7 @@ export function brokenSentence(reading: Reading, unit: TemperatureUnit, look: Lo
     case 'workMost':
       return `Heat work is ${percent(value / allowed)} of the most for ${aim}: it will go past.`;
     case 'coating':
-      return `The bare coating spends ${text(formatDuration(value - allowed))} too long between setting and sticking: it may lift. Cover it, or climb faster.`;
+      return `The bare coating spends ${text(formatDuration(value - allowed))} too long between setting and sticking: it may lift. Cap it, turn it face down, or accept that it may.`;
     case 'haze':
       return `It hazes for ${text(formatDuration(value - allowed))} too long. Climb faster through that range, or go hotter and shorter.`;
     case 'residual':
@@ -125,12 +126,14 @@ export function brokenSentence(reading: Reading, unit: TemperatureUnit, look: Lo
 export function verdictOf(firing: FiringCase, { readings, simulation }: Evaluation, units: Units): string[] {
   const said: string[] = [];
   const broken = readings.filter((reading) => !reading.ok);
+  const impossible = impossibleFiring(firing, units.length);
+  if (impossible) said.push(`It cannot be so. ${impossible.message}`);
   if (simulation.stalled) said.push(`The kiln gets no further than ${text(formatTemperature(simulation.stalled.at_C, units.temperature))}.`);
-  else if (broken.length === 0) said.push('Keeps every limit.');
+  else if (broken.length === 0 && !impossible) said.push('Keeps every limit.');
   if (broken.length > 0) said.push(`Breaks ${broken.length} ${broken.length === 1 ? 'limit' : 'limits'}.`);
   const stays = readings.find(({ limit, ok }) => limit === 'residual' && ok);
   if (stays) said.push(`About ${text(formatStress(stays.value))} of tension stays once it is cold; ${text(formatStress(stays.allowed))} is allowed.`);
-  said.push(...bodySentences(firing, units.length));
+  said.push(...bodySentences(firing, units.length), ...shapeNotes(firing, units.length));
   const left = simulation.segments[simulation.segments.length - 1]?.reliefLeft ?? null;
   if (left !== null) said.push(`About ${percent(left)} of the parts' relief is left, by the theory of small slopes; steep edges level sooner.`);
   return said;

@@ -1,0 +1,253 @@
+/** What must never reach a kiln: a schedule that is not of this piece any more, a second load, a record that cannot be. */
+import type { Firing, LoadAhead, Piece, Schedule } from '@torvin/schema';
+import { eq } from 'drizzle-orm';
+import { v7 as uuid } from 'uuid';
+import { pieces as rows } from '../db/tables';
+import { NOW, type TestServer, startTestServer } from '../test/testServer';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = await startTestServer();
+});
+afterEach(() => server.stop());
+
+const HOUR_MS = 3600e3;
+const pieces = async (): Promise<Piece[]> => (await server.ask('GET', '/api/pieces')).body;
+const ahead = async (): Promise<LoadAhead[]> => (await server.ask('GET', '/api/loads')).body;
+
+async function demo(name: string): Promise<{ piece: Piece; schedule: Schedule }> {
+  const piece = (await pieces()).find((one) => one.name === name);
+  const scheduleId = piece?.doc.steps[0].scheduleId;
+  if (!piece || !scheduleId) throw new Error(`The demo has no ${name} with a schedule.`);
+  return { piece, schedule: (await server.ask('GET', `/api/schedules/${scheduleId}`)).body };
+}
+
+const start = ({ piece, schedule }: { piece: Piece; schedule: Schedule }, more: object = {}) => ({
+  ...{ id: uuid(), pieceId: piece.id, scheduleId: schedule.id, firedAt: NOW, zone: 'UTC' },
+  ...more,
+});
+const record = (firing: object) => server.ask('POST', '/api/firings', firing);
+
+/** The demo's kiln has the basin in it. */
+async function freed(): Promise<void> {
+  for (const load of await ahead()) {
+    expect((await server.ask('PUT', `/api/loads/${load.id}`, { version: load.version, openedAt: NOW })).status).toBe(200);
+  }
+}
+
+async function laidDeeper(piece: Piece): Promise<Piece> {
+  const doc = { ...piece.doc, layers: piece.doc.layers.map((layer, i) => (i === 0 ? { ...layer, thickness_m: 0.012 } : layer)) };
+  const { status, body } = await server.ask('PUT', `/api/pieces/${piece.id}`, { version: piece.version, name: piece.name, doc });
+  expect(status).toBe(200);
+  return body;
+}
+
+describe('a schedule whose piece was laid otherwise since', () => {
+  test('is not started without a word; fired as it is, the differences stay with the firing', async () => {
+    await freed();
+    const one = await demo('Test tiles, clear');
+    const piece = await laidDeeper(one.piece);
+    const firing = start({ ...one, piece });
+    const refused = await record(firing);
+    expect({ status: refused.status, code: refused.body.code }).toEqual({ status: 409, code: 'outdated' });
+    expect(refused.body.message).toMatch(/It was laid 6 mm deep; now it is 15 mm deep\./);
+    expect(await ahead()).toEqual([]);
+    const taken = await record({ ...firing, asItIs: true });
+    expect(taken.status).toBe(200);
+    expect(taken.body.differences).toEqual(['It was laid 6 mm deep; now it is 15 mm deep.']);
+    expect((await server.ask('GET', `/api/firings/${firing.id}`)).body.firing.differences).toEqual(taken.body.differences);
+  });
+
+  test('may still be told of: it was fired before', async () => {
+    const one = await demo('Test tiles, clear');
+    const piece = await laidDeeper(one.piece);
+    const { status, body } = await record(start({ ...one, piece }, { firedAt: NOW - 100 * HOUR_MS, result: 'right' }));
+    expect({ status, differences: body.differences }).toEqual({ status: 200, differences: [] });
+  });
+
+  test('of a kiln, controller or glass whose figures were changed is named by that; a new name outdates nothing', async () => {
+    await freed();
+    const one = await demo('Test tiles, clear');
+    const { body: shelves } = await server.ask('GET', '/api/shelves');
+    const [kiln] = shelves.kilns.filter(({ id }: { id: string }) => id === one.piece.doc.steps[0].kilnId);
+    const renamed = (await server.ask('PUT', `/api/kilns/${kiln.id}`, { ...kiln, name: 'The old kiln' })).body;
+    const first = await record(start(one));
+    expect(first.status).toBe(200);
+    await freed();
+    await server.ask('PUT', `/api/kilns/${kiln.id}`, { ...renamed, top_C: 880 });
+    const family = shelves.families.find(({ id }: { id: string }) => id === 'soft-90');
+    await server.ask('PUT', `/api/families/${family.id}`, { ...family, annealing_C: 505 });
+    const { body } = await record(start(one));
+    expect(body.code).toBe('outdated');
+    expect(body.message).toMatch(/The figures of Clear have been changed on the shelf\./);
+    expect(body.message).toMatch(/The figures of the kiln 'The old kiln' have been changed\./);
+  });
+});
+
+describe('one kiln, one load', () => {
+  test('a kiln in use says by what and until when, and takes no second load, nor the same piece again', async () => {
+    const [running] = await ahead();
+    expect(running.entries.map(({ pieceName }) => pieceName)).toEqual(['Bird-bath basin']);
+    const { status, body } = await record(start(await demo('Test tiles, clear')));
+    expect({ status, code: body.code }).toEqual({ status: 409, code: 'kiln-in-use' });
+    expect(body.message).toMatch(/Bird-bath basin is in the kiln 'Low kiln' since Mon 23 Nov 2026, 01:00; it may be opened at Mon 23 Nov 2026, \d\d:\d\d\./);
+    expect(body.current.id).toBe(running.id);
+    expect((await record(start(await demo('Bird-bath basin')))).body.code).toBe('kiln-in-use');
+    expect(await ahead()).toHaveLength(1);
+  });
+
+  test('is free again once the other is opened, or told of', async () => {
+    const [running] = await ahead();
+    const change = { version: running.version, openedAt: NOW - HOUR_MS };
+    expect((await server.ask('PUT', `/api/loads/${running.id}`, { ...change, openedAt: running.at - 1 })).body).toMatchObject({ path: 'openedAt' });
+    expect((await server.ask('PUT', `/api/loads/${running.id}`, { ...change, openedAt: NOW + HOUR_MS })).status).toBe(422);
+    expect((await server.ask('PUT', `/api/loads/${running.id}`, change)).body.openedAt).toBe(NOW - HOUR_MS);
+    expect((await server.ask('PUT', `/api/loads/${running.id}`, change)).status).toBe(200);
+    expect((await server.ask('PUT', `/api/loads/${running.id}`, { ...change, openedAt: null })).status).toBe(409);
+    expect((await record(start(await demo('Test tiles, clear')))).status).toBe(200);
+    // Opened, but not told of yet: it is still on the Bench.
+    const { body: bench } = await server.ask('GET', '/api/bench');
+    expect(bench.inKiln.map(({ firing }: { firing: Firing }) => firing.pieceName).sort()).toEqual(['Bird-bath basin', 'Test tiles, clear']);
+  });
+
+  test('a planned start counts from its own time, and keeps its kiln for that', async () => {
+    await freed();
+    const tiles = await demo('Test tiles, clear');
+    const at = NOW + 14.5 * HOUR_MS;
+    const planned = await record(start(tiles, { firedAt: at, planned: true }));
+    expect(planned.body).toMatchObject({ firedAt: at, load: { plannedAt: at, startedAt: null, at } });
+    const [load] = await ahead();
+    expect(load.until - at).toBeCloseTo(tiles.schedule.result.simulation.total_s * 1000, -2);
+    const disc = await demo('Sundial disc');
+    expect((await record(start(disc))).body.message).toMatch(/planned for the kiln 'Low kiln' from Mon 23 Nov 2026, 22:30/);
+    expect((await record(start(disc, { firedAt: load.until, planned: true }))).status).toBe(200);
+    const far = await record(start(disc, { firedAt: NOW + 61 * 24 * HOUR_MS, planned: true }));
+    expect(far.body).toMatchObject({ path: 'firedAt', message: expect.stringMatching(/at most 60 days ahead/) });
+  });
+
+  test('a second piece joins a load with its schedule, with a result of its own', async () => {
+    await freed();
+    const tiles = await demo('Test tiles, clear');
+    const first = (await record(start(tiles))).body as Firing;
+    const tray = await demo('Tray, smallest of three');
+    const joins = (schedule: Schedule) => record(start({ piece: tray.piece, schedule }, { loadId: first.load.id }));
+    expect((await joins(tray.schedule)).body.code).toBe('other-schedule');
+    const rows = {
+      id: uuid(),
+      stepId: tray.piece.doc.steps[0].id,
+      pieceVersion: tray.piece.version,
+      parentId: null,
+      origin: 'edited',
+      segments: tiles.schedule.segments,
+    };
+    const judged = (await server.ask('POST', `/api/pieces/${tray.piece.id}/schedules`, rows)).body.schedule as Schedule;
+    const second = await joins(judged);
+    expect(second.status).toBe(200);
+    expect((await joins(judged)).body.code).toBe('twice');
+    expect((await ahead())[0].entries.map(({ pieceName }) => pieceName).sort()).toEqual(['Test tiles, clear', 'Tray, smallest of three']);
+    const { body: detail } = await server.ask('GET', `/api/firings/${first.id}`);
+    expect(detail.together).toEqual([{ id: second.body.id, pieceName: 'Tray, smallest of three' }]);
+    // A load is over when all in it are told of.
+    const told = (firing: Firing, result: string) =>
+      server.ask('PUT', `/api/firings/${firing.id}`, {
+        version: firing.version,
+        firedAt: firing.firedAt,
+        zone: 'UTC',
+        result,
+        knownBy: 'looked in with the kiln off',
+      });
+    expect((await told(first, 'right')).status).toBe(200);
+    expect(await ahead()).toHaveLength(1);
+    expect((await told(second.body, 'short')).body.firing.result).toBe('short');
+    expect(await ahead()).toEqual([]);
+  });
+
+  test('a start that comes again counts once', async () => {
+    await freed();
+    const firing = start(await demo('Test tiles, clear'));
+    const first = await record(firing);
+    expect((await record(firing)).body).toEqual(first.body);
+    expect(await ahead()).toHaveLength(1);
+  });
+});
+
+describe('a record that cannot be', () => {
+  const past = (more: object) => ({ firedAt: NOW - 100 * HOUR_MS, result: 'right', ...more });
+
+  test.each([
+    ['a start in time to come', { firedAt: Date.UTC(2031, 0, 1) }, 'firedAt', /cannot have started at Wed 1 Jan 2031/],
+    ['a result told before the glass could be cold', { firedAt: NOW - 60e3 }, 'knownBy', /cannot be cold before Mon 23 Nov 2026, 1\d:\d\d/],
+  ])('%s is refused at its field', async (_, more, path, message) => {
+    const { status, body } = await record(start(await demo('Test tiles, clear'), past(more)));
+    expect({ status, path: body.path, message: body.message }).toEqual({ status: 422, path, message: expect.stringMatching(message) });
+  });
+
+  test('more heat than the kiln has is refused at its row', async () => {
+    const one = await demo('Test tiles, clear');
+    const asFired = one.schedule.segments.map((segment, i) => (i === 2 ? { ...segment, target_C: 1600 } : segment));
+    const { body } = await record(start(one, past({ asFired })));
+    expect(body).toMatchObject({ path: 'asFired.2.target_C', message: expect.stringMatching(/goes to 900 °C; it cannot have reached 1600 °C/) });
+  });
+
+  test('is refused in the unit of the studio', async () => {
+    await server.ask('PUT', '/api/studio', { temperatureUnit: 'F', lengthUnit: 'in', massUnit: 'oz', theme: 'system' });
+    const one = await demo('Test tiles, clear');
+    const asFired = one.schedule.segments.map((segment, i) => (i === 2 ? { ...segment, target_C: 1600 } : segment));
+    expect((await record(start(one, past({ asFired })))).body.message).toMatch(/goes to 1652 °F; it cannot have reached 2912 °F/);
+  });
+
+  test("'ran otherwise' with nothing changed is as planned", async () => {
+    const one = await demo('Test tiles, clear');
+    expect((await record(start(one, past({ asFired: one.schedule.segments })))).body.asFired).toBeNull();
+  });
+
+  test('what is known early says how, and teaches nothing of the kiln', async () => {
+    const one = await demo('Test tiles, clear');
+    const before = (await server.ask('GET', '/api/bench')).body.learned;
+    const { status } = await record(start(one, past({ firedAt: NOW - 60e3, result: 'short', knownBy: 'a power cut ended it' })));
+    expect(status).toBe(200);
+    expect((await server.ask('GET', '/api/bench')).body.learned).toEqual(before);
+  });
+});
+
+describe('a shape that cannot be', () => {
+  const shaped = (piece: Piece, overhang_m: number): Piece['doc'] => ({
+    ...piece.doc,
+    steps: piece.doc.steps.map((step) =>
+      step.look === 'drape' ? { ...step, setup: { ...step.setup, shaping: { kind: 'former', overhang_m, drop_m: 0.02 } } } : step,
+    ),
+  });
+  const save = (piece: Piece, doc: Piece['doc'], name = piece.name) => server.ask('PUT', `/api/pieces/${piece.id}`, { version: piece.version, name, doc });
+
+  test('is refused at its field, saved, made or computed', async () => {
+    const { piece } = await demo('Lamp panel, left');
+    const refused = await save(piece, shaped(piece, 0.3));
+    expect(refused).toMatchObject({ status: 422, body: { code: 'impossible', path: 'doc.steps.1.setup.shaping.overhang_m' } });
+    expect(
+      (
+        await server.ask('POST', '/api/pieces', {
+          id: uuid(),
+          name: 'Another',
+          doc: { ...shaped(piece, 0.3), steps: shaped(piece, 0.3).steps.map((step) => ({ ...step, id: uuid(), scheduleId: null, computedId: null })) },
+        })
+      ).status,
+    ).toBe(422);
+    const { snapshot } = (await server.ask('GET', `/api/schedules/${piece.doc.steps[1].scheduleId}`)).body as Schedule;
+    const firing = { ...snapshot.firing, setup: { ...snapshot.firing.setup, shaping: { kind: 'former', overhang_m: 0.3, drop_m: 0.02 } } };
+    expect((await server.ask('POST', '/api/compute/compose', firing)).body).toMatchObject({ code: 'impossible', path: 'setup.shaping.overhang_m' });
+    const { body } = await server.ask('POST', '/api/compute/check', { ...firing, segments: snapshot && (await demo('Lamp panel, left')).schedule.segments });
+    expect(body).toMatchObject({ code: 'impossible', path: 'setup.shaping.overhang_m' });
+  });
+
+  test('that an older program kept is opened and saved; only another fault is refused', async () => {
+    const { piece } = await demo('Lamp panel, left');
+    const doc = shaped(piece, 0.3);
+    server.opened.db.update(rows).set({ doc }).where(eq(rows.id, piece.id)).run();
+    const { body: old } = await server.ask('GET', `/api/pieces/${piece.id}`);
+    const renamed = await save(old, old.doc, 'Lamp panel, old');
+    expect(renamed.status).toBe(200);
+    const worse = { ...old.doc, footprint: { shape: 'rectangle', width_m: 0.7, length_m: 0.7 } };
+    expect((await save(renamed.body, worse)).body).toMatchObject({ code: 'impossible', path: 'doc.steps.0.kilnId' });
+    expect((await save(renamed.body, shaped(old, 0.08))).status).toBe(200);
+  });
+});

@@ -1,0 +1,17 @@
+/** Times as a sentence names them, in the zone that a record has. */
+
+/** 'Tue 24 Nov 2026, 18:30'. */
+export function clockWords(at: number, zone: string): string {
+  const parts = new Intl.DateTimeFormat('en-GB', {
+    timeZone: zone,
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  }).formatToParts(at);
+  const part = (type: string): string => parts.find((one) => one.type === type)?.value ?? '';
+  return `${part('weekday')} ${part('day')} ${part('month')} ${part('year')}, ${part('hour')}:${part('minute')}`;
+}

@@ -1,0 +1,97 @@
+/** By what a kiln is in use and until when, and the ways on: join it, say that it was opened, start when it is free, another kiln. */
+import type { LoadAhead, Piece, Schedule, Shelves, Step } from '@torvin/schema';
+import { format } from 'date-fns/format';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { problemOfError } from '@/data/client';
+import { useOpenLoad } from '@/data/loads';
+import { Action } from '@/ui/Action';
+import { Notice } from '@/ui/Notice';
+import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
+import { dayAndClock } from '@/ui/clock';
+import { useJoinLoad } from './useJoinLoad';
+
+export interface KilnInUseProps {
+  load: LoadAhead;
+  piece: Piece;
+  step: Step;
+  schedule: Schedule;
+  shelves: Shelves;
+  /** Starts when the kiln is free. */
+  onPlan(load: LoadAhead): void;
+}
+
+export function kilnWords({ entries, kilnName, at, until }: LoadAhead, now: Date): string {
+  const pieces = entries.map(({ pieceName }) => pieceName).join(', ');
+  const be = entries.length === 1 ? 'is' : 'are';
+  if (at > now.getTime()) return `${pieces} ${be} planned for the kiln '${kilnName}' from ${dayAndClock(at, now)} to ${dayAndClock(until, now)}.`;
+  const since = `${pieces} ${be} in the kiln '${kilnName}' since ${dayAndClock(at, now)}`;
+  return until > now.getTime() ? `${since}; it may be opened at ${dayAndClock(until, now)}.` : `${since}; it was cool enough at ${dayAndClock(until, now)}.`;
+}
+
+export function KilnInUse({ load, piece, step, schedule, shelves, onPlan }: KilnInUseProps) {
+  const router = useRouter();
+  const open = useOpenLoad();
+  const join = useJoinLoad(piece, step, schedule, shelves);
+  const [opening, setOpening] = useState(false);
+  const [when, setWhen] = useState(() => format(Date.now(), FIELD_TIME));
+  const inIt = load.entries.some(({ pieceId }) => pieceId === piece.id);
+  const openedAt = readFieldTime(when)?.getTime();
+  const problem = open.error ? problemOfError(open.error) : join.problem;
+  return (
+    <View testID="kiln-in-use">
+      <Notice
+        tone="warn"
+        actions={
+          <>
+            {!inIt && (
+              <Action
+                kind="second"
+                title={join.working ? 'Judging …' : 'Join this load'}
+                disabled={join.working}
+                testID="join-load"
+                onPress={() => void join.judge(load)}
+              />
+            )}
+            <Action kind="second" title="It has been opened" testID="load-opened" onPress={() => setOpening(!opening)} />
+            <Action kind="second" title="Start when it is free" testID="plan-when-free" onPress={() => onPlan(load)} />
+            <Action kind="second" title="Another kiln" testID="another-kiln" onPress={() => router.push(`/pieces/${piece.id}` as never)} />
+          </>
+        }
+      >
+        {`${kilnWords(load, new Date())} One kiln, one load at a time.`}
+      </Notice>
+      {opening && (
+        <View style={{ gap: 8 }}>
+          <DayTimeInput label="Opened" value={when} onChange={setWhen} testID="opened-at" />
+          <Action
+            title="Free the kiln"
+            disabled={open.isPending || openedAt === undefined}
+            testID="free-kiln"
+            onPress={() => open.mutate({ id: load.id, version: load.version, openedAt: openedAt ?? null })}
+          />
+        </View>
+      )}
+      {problem && <Notice tone="warn">{problem.message}</Notice>}
+      {join.judged && (
+        <Notice
+          tone={join.judged.broken.length > 0 ? 'warn' : 'plain'}
+          testID="join-judged"
+          actions={
+            <Action
+              title="Put it in with them"
+              disabled={join.working}
+              testID="join-now"
+              onPress={() => void join.join(load).then((done) => done && router.replace('/bench' as never))}
+            />
+          }
+        >
+          {join.judged.broken.length > 0
+            ? `With their schedule this piece breaks ${join.judged.broken.length === 1 ? 'a limit' : `${join.judged.broken.length} limits`}. ${join.judged.broken.join(' ')}`
+            : 'With their schedule this piece keeps every limit.'}
+        </Notice>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,134 @@
+/**
+ * Puts the firing in the kiln: now, or at the time that the controller is set to. What speaks against it is said once and
+ * asked: rows not ticked, a limit broken, a kiln in use. From then on it stands on the Bench until it is told how it came out.
+ */
+import { type LoadAhead, type NewFiring, type Piece, type Schedule, type Shelves, type Step, inTheWay } from '@torvin/schema';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { problemOfError } from '@/data/client';
+import { useLoads } from '@/data/loads';
+import { useRecordFiring } from '@/data/pieces';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Held } from '@/ui/Held';
+import { Notice } from '@/ui/Notice';
+import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
+import { soon } from '@/ui/clock';
+import { format } from 'date-fns/format';
+import { KilnInUse } from './KilnInUse';
+
+export interface StartFiringProps {
+  piece: Piece;
+  step: Step;
+  schedule: Schedule;
+  shelves: Shelves;
+  /** Rows of the sheet that are not ticked. */
+  unticked: number;
+  /** Limits that the schedule breaks. */
+  broken: number;
+  /** It is outdated and the person has said to fire it all the same. */
+  asItIs: boolean;
+}
+
+type When = 'now' | 'later';
+
+export function StartFiring({ piece, step, schedule, shelves, unticked, broken, asItIs }: StartFiringProps) {
+  const router = useRouter();
+  const record = useRecordFiring(piece.id);
+  const loads = useLoads();
+  const [id] = useState(() => uuid());
+  const [when, setWhen] = useState<When>('now');
+  const [later, setLater] = useState(() => format(soon(new Date()), FIELD_TIME));
+  const [asking, setAsking] = useState(false);
+  const [wrong, setWrong] = useState<string>();
+  const planned = when === 'later';
+  const at = planned ? readFieldTime(later)?.getTime() : Date.now();
+  const length_ms = schedule.result.simulation.total_s * 1000;
+  const other = at === undefined ? null : inTheWay(loads.data ?? [], { kilnId: step.kilnId, from: at, to: at + length_ms }, Date.now());
+  const doubts = [
+    ...(unticked > 0 ? [`${unticked} of the rows ${unticked === 1 ? 'is' : 'are'} not ticked.`] : []),
+    ...(broken > 0 ? [`The schedule breaks ${broken === 1 ? 'a limit' : `${broken} limits`}.`] : []),
+  ];
+
+  function start(): void {
+    if (at === undefined) return setWrong('Say when the controller is set to start: a day and a time.');
+    setWrong(undefined);
+    const firing: NewFiring = {
+      id,
+      pieceId: piece.id,
+      scheduleId: schedule.id,
+      firedAt: at,
+      planned,
+      asItIs,
+      zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    };
+    record.mutate(firing, { onSuccess: () => router.replace('/bench' as never), onError: () => void loads.refetch() });
+  }
+
+  return (
+    <View style={{ gap: space.small }}>
+      <Choice<When>
+        label="It starts"
+        value={when}
+        options={[
+          { value: 'now', title: 'Now' },
+          { value: 'later', title: 'Later', note: 'a delay on the controller' },
+        ]}
+        onChange={setWhen}
+        testID="start-when"
+      />
+      {planned && <DayTimeInput label="Starts by itself" value={later} onChange={setLater} error={wrong} testID="planned-start" />}
+      {other && (
+        <KilnInUse
+          load={other}
+          piece={piece}
+          step={step}
+          schedule={schedule}
+          shelves={shelves}
+          onPlan={(free: LoadAhead) => {
+            setWhen('later');
+            setLater(format(soon(new Date(free.until)), FIELD_TIME));
+          }}
+        />
+      )}
+      {record.error && (
+        <Notice tone="warn" testID="start-refused">
+          {problemOfError(record.error).message}
+        </Notice>
+      )}
+      {record.isPaused && <Held />}
+      {asking ? (
+        <Notice
+          tone="warn"
+          testID="start-doubts"
+          actions={
+            <>
+              <Action kind="second" title="Not yet" testID="start-not-yet" onPress={() => setAsking(false)} />
+              <Action
+                title="Start all the same"
+                disabled={record.isPending || other !== null}
+                testID="start-all-the-same"
+                onPress={() => {
+                  setAsking(false);
+                  start();
+                }}
+              />
+            </>
+          }
+        >
+          {doubts.join(' ')}
+        </Notice>
+      ) : (
+        <Action
+          title={planned ? 'It is set: put it on the Bench' : 'It is running: put it on the Bench'}
+          disabled={record.isPending || other !== null}
+          testID="start-firing"
+          onPress={() => (doubts.length > 0 ? setAsking(true) : start())}
+        />
+      )}
+    </View>
+  );
+}

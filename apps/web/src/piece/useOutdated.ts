@@ -1,0 +1,18 @@
+/** How a schedule's making differs from what stands now, in this studio's units; empty while it may be fired as it is. */
+import { type PieceDoc, type Schedule, type Shelves, type Step, outdatedBy } from '@torvin/schema';
+import { useMemo } from 'react';
+import { useUnits } from '@/data/studio';
+
+const NOTHING: readonly string[] = [];
+
+/** Nothing is said while the schedule or the shelves are still being read. */
+export function useOutdated(
+  doc: PieceDoc | null,
+  step: Step | null | undefined,
+  schedule: Schedule | null | undefined,
+  shelves: Shelves | undefined,
+): readonly string[] {
+  const units = useUnits();
+  const own = step && schedule?.stepId === step.id ? schedule : null;
+  return useMemo(() => (doc && own && shelves ? outdatedBy(doc, own.stepId, shelves, own.snapshot, units) : NOTHING), [doc, own, shelves, units]);
+}

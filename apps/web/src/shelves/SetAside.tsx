@@ -1,0 +1,55 @@
+/** Pictures that no firing names any more lie aside until a person erases them; nothing is shown where there are none. */
+import { api } from '@torvin/schema';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { call, problemOfError } from '@/data/client';
+import { keys } from '@/data/keys';
+import { countWords } from '@/piece/describe';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+
+const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(1)} MB`;
+
+export function SetAside() {
+  const client = useQueryClient();
+  const { data } = useQuery({ queryKey: keys.aside, queryFn: ({ signal }) => call(api.aside, { signal }) });
+  const erase = useMutation({
+    mutationFn: () => call(api.eraseAside, { body: {} }),
+    onSuccess: (left) => client.setQueryData(keys.aside, left),
+  });
+  const [asking, setAsking] = useState(false);
+  if (!data || data.pictures === 0) return null;
+  const what = `${countWords(data.pictures, 'picture', 'pictures')}, ${megabytes(data.bytes)}`;
+  return (
+    <View style={{ paddingTop: space.wide, gap: space.small }} testID="set-aside">
+      <Words bold role="heading" aria-level={2}>
+        Set aside
+      </Words>
+      <Words>{`${what}: no firing has had them for a day. They come back by themselves when a database that names them is put back.`}</Words>
+      {erase.error && <Notice tone="warn">{problemOfError(erase.error).message}</Notice>}
+      {asking ? (
+        <Notice
+          tone="warn"
+          actions={
+            <>
+              <Action kind="second" title="Keep them" testID="keep-aside" onPress={() => setAsking(false)} />
+              <Action
+                title="Erase for good"
+                disabled={erase.isPending}
+                testID="erase-aside"
+                onPress={() => erase.mutate(undefined, { onSettled: () => setAsking(false) })}
+              />
+            </>
+          }
+        >
+          {`Erase ${what}? This cannot be taken back.`}
+        </Notice>
+      ) : (
+        <Action kind="second" title="Erase them …" testID="ask-erase-aside" onPress={() => setAsking(true)} />
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,24 @@
+/**
+ * A hollow taken as a shallow bowl, a cap of a sphere of its span and depth: a blank smaller than its mould rests where the
+ * bowl is as wide as the blank. Moulds with steep walls or flat floors hold it elsewhere.
+ */
+import { type Footprint, footprintNarrow } from '../body/footprint';
+import type { Shaping } from './purpose';
+
+export type Hollow = Extract<Shaping, { kind: 'hollow' }>;
+
+const HALF = 0.5;
+
+/** Height of a bowl's wall above its floor where it is width_m wide, m; its depth at the rim. */
+export function bowlHeight({ span_m, depth_m }: Pick<Hollow, 'span_m' | 'depth_m'>, width_m: number): number {
+  if (width_m >= span_m) return depth_m;
+  const radius_m = ((HALF * span_m) ** 2 + depth_m ** 2) / (2 * depth_m);
+  // Deeper than half its span, a bowl is widest under its rim: a blank wider than the rim's circle is held there.
+  return radius_m - Math.sqrt(Math.max(radius_m ** 2 - (HALF * width_m) ** 2, 0));
+}
+
+/** The hollow that a blank really spans: its own width, and the depth that is left under it, where it is smaller than the mould. */
+export function spanned(hollow: Hollow, footprint: Footprint): Hollow {
+  const width_m = footprintNarrow(footprint);
+  return width_m >= hollow.span_m ? hollow : { ...hollow, span_m: width_m, depth_m: bowlHeight(hollow, width_m) };
+}

@@ -1,0 +1,53 @@
+import { METRIC, type MadeFrom, TYPICAL_FAMILIES, madeFromDifferences } from '../index';
+import { STUDIO_KILN } from '../testCases';
+
+const made: MadeFrom = {
+  footprint: { shape: 'disc', diameter_m: 0.18 },
+  dammed: false,
+  layers: [
+    { glassName: 'Clear', depth_m: 0.0031, laid: { id: 'a', form: 'sheet', glassId: 'clear', thickness_m: 0.0031 } },
+    { glassName: 'Clear', depth_m: 0.0031, laid: { id: 'b', form: 'sheet', glassId: 'clear', thickness_m: 0.0031 } },
+  ],
+  glasses: { clear: TYPICAL_FAMILIES[0] },
+  before: [],
+  look: 'fullFuse',
+  setup: { kind: 'bareShelf', paper: false },
+  school: { soak: 'auto', heat: 'cooler' },
+  kiln: { id: 'low', name: 'Low kiln', constants: STUDIO_KILN },
+  controller: { id: 'grey', name: 'Grey box', counts: { unit: 'C', fullSpeedCode: 1500, mostSegments: 8 } },
+};
+const thick = made.layers.map((layer) => ({ ...layer, depth_m: 0.009, laid: { ...layer.laid, thickness_m: 0.009 } as typeof layer.laid }));
+const said = (now: Partial<MadeFrom>, units = METRIC): string => madeFromDifferences(made, { ...made, ...now }, units).join(' ');
+
+describe('what a schedule was made from, against what stands now', () => {
+  test('is the same after a name, an id or the order of keys changed', () => {
+    const { look, ...rest } = made;
+    const renamed = made.layers.map(({ laid, ...layer }) => ({ ...layer, laid: { ...laid, id: 'x', name: 'Base' } }));
+    expect(madeFromDifferences(made, { look, ...rest, layers: renamed, kiln: { ...made.kiln, name: 'Old kiln' } }, METRIC)).toEqual([]);
+    expect(madeFromDifferences(made, JSON.parse(JSON.stringify(made)) as MadeFrom, METRIC)).toEqual([]);
+  });
+
+  test.each<[string, Partial<MadeFrom>, RegExp]>([
+    ['a deeper lay-up', { layers: thick }, /^It was laid 6\.2 mm deep; now it is 18 mm deep\.$/],
+    [
+      'another glass',
+      { layers: [made.layers[0], { ...made.layers[1], glassName: 'Rose', laid: { ...made.layers[1].laid, glassId: 'rose' } }] },
+      /now it is Clear 3\.1 mm, Rose 3\.1 mm/,
+    ],
+    ['another outline', { footprint: { shape: 'disc', diameter_m: 0.2 } }, /The outline was disc of 180 mm; now it is disc of 200 mm\./],
+    ['a dam', { dammed: true }, /It stood free; it stands in a dam\./],
+    ['new figures of its glass', { glasses: { clear: { ...TYPICAL_FAMILIES[0], annealing_C: 500 } } }, /The figures of Clear have been changed/],
+    ['a firing put before it', { before: [{ look: 'tack', setup: made.setup }] }, /The firings before it/],
+    ['another look', { look: 'tack' }, /It was for a full fuse; it is to be a tack fuse\./],
+    ['another set-up', { setup: { kind: 'raisedShelf', paper: true } }, /'bare shelf'; now it is 'raised shelf, on fibre paper'/],
+    ['another mould', { setup: { ...made.setup, shaping: { kind: 'hollow', span_m: 0.1, depth_m: 0.02 } } }, /other measures/],
+    ['another school', { school: { soak: 'lower', heat: 'cooler' } }, /Another way of heat or soak/],
+    ['another kiln', { kiln: { ...made.kiln, id: 'tall', name: 'Tall kiln' } }, /the kiln 'Low kiln'; it is to be fired in 'Tall kiln'/],
+    ["its kiln's figures", { kiln: { ...made.kiln, constants: { ...STUDIO_KILN, top_C: 800 } } }, /figures of the kiln 'Low kiln'/],
+    ['another controller', { controller: { ...made.controller, id: 'other', name: 'Twelve line' } }, /keyed into 'Twelve line'/],
+  ])('says in words: %s', (_, now, words) => expect(said(now)).toMatch(words));
+
+  test('in the units of the studio', () => {
+    expect(said({ layers: thick }, { temperature: 'F', length: 'in', mass: 'oz' })).not.toMatch(/mm/);
+  });
+});

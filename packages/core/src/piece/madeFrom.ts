@@ -1,0 +1,80 @@
+/**
+ * What a schedule was made from, as the studio sees it: only what a person can have changed. Constants that ship with the
+ * program (limits, how set-ups pass heat) and the engine's own version are not part of it, so a newer program outdates nothing.
+ */
+import type { Footprint } from '../body/footprint';
+import type { GlassConstants } from '../glass/constants';
+import type { Controller } from '../kiln/controller';
+import type { KilnConstants } from '../kiln/kiln';
+import { type Look, PURPOSES } from '../look/purpose';
+import type { School } from '../schedule/firingCase';
+import type { Units } from '../units/convert';
+import { formatLength, text } from '../units/format';
+import type { LaidLayer, PlannedSetUp } from './document';
+import { footprintWords, setupWords } from './words';
+
+export interface MadeFrom {
+  footprint: Footprint;
+  dammed: boolean;
+  /** From the shelf up, with the name that the glass had. */
+  layers: { glassName: string; depth_m: number; laid: LaidLayer }[];
+  /** By the glass's id. */
+  glasses: Record<string, GlassConstants>;
+  /** The firings before it, which make the body that it meets. */
+  before: { look: Look; setup: PlannedSetUp }[];
+  look: Look;
+  setup: PlannedSetUp;
+  school: School;
+  kiln: { id: string; name: string; constants: KilnConstants };
+  controller: { id: string; name: string; counts: Controller };
+}
+
+/** Key order makes no difference, nor does a part that is left out beside one that is undefined. */
+const canonical = (value: unknown): string =>
+  JSON.stringify(value, (_, part: unknown) =>
+    part && typeof part === 'object' && !Array.isArray(part) ? Object.fromEntries(Object.entries(part).sort(([a], [b]) => (a < b ? -1 : 1))) : part,
+  );
+export const sameMatter = (one: unknown, other: unknown): boolean => canonical(one) === canonical(other);
+
+/** A layer's own name and id are not what it is made of. */
+const matter = ({ laid: { id: _id, name: _name, ...rest } }: MadeFrom['layers'][number]): unknown => rest;
+
+const depthOf = ({ layers }: MadeFrom): number => layers.reduce((sum, { depth_m }) => sum + depth_m, 0);
+const layersWords = ({ layers }: MadeFrom, units: Units): string =>
+  layers.map(({ glassName, depth_m }) => `${glassName} ${text(formatLength(depth_m, units.length))}`).join(', ');
+
+function layupDifferences(made: MadeFrom, now: MadeFrom, units: Units): string[] {
+  const said: string[] = [];
+  if (!sameMatter(made.footprint, now.footprint)) {
+    said.push(`The outline was ${footprintWords(made.footprint, units.length)}; now it is ${footprintWords(now.footprint, units.length)}.`);
+  }
+  if (made.dammed !== now.dammed) said.push(now.dammed ? 'It stood free; it stands in a dam.' : 'It stood in a dam; it stands free.');
+  if (!sameMatter(made.layers.map(matter), now.layers.map(matter))) {
+    const [then, here] = [made, now].map((one) => text(formatLength(depthOf(one), units.length)));
+    if (then !== here) said.push(`It was laid ${then} deep; now it is ${here} deep.`);
+    else if (layersWords(made, units) !== layersWords(now, units))
+      said.push(`From the shelf up it was ${layersWords(made, units)}; now it is ${layersWords(now, units)}.`);
+    else said.push('The layers have other covers, numbers or sides than then.');
+  }
+  for (const [id, constants] of Object.entries(now.glasses)) {
+    if (!(id in made.glasses) || sameMatter(made.glasses[id], constants)) continue;
+    said.push(`The figures of ${now.layers.find(({ laid }) => laid.glassId === id)?.glassName ?? id} have been changed on the shelf.`);
+  }
+  if (!sameMatter(made.before, now.before)) said.push('The firings before it are not what they were.');
+  return said;
+}
+
+/** Each way in which what stands now is not what the schedule was made from, as a sentence; none where it is still good. */
+export function madeFromDifferences(made: MadeFrom, now: MadeFrom, units: Units): string[] {
+  const said = layupDifferences(made, now, units);
+  if (made.look !== now.look) said.push(`It was for a ${PURPOSES[made.look].name.toLowerCase()}; it is to be a ${PURPOSES[now.look].name.toLowerCase()}.`);
+  if (setupWords(made.setup) !== setupWords(now.setup)) said.push(`The set-up was '${setupWords(made.setup)}'; now it is '${setupWords(now.setup)}'.`);
+  else if (!sameMatter(made.setup, now.setup)) said.push('The mould or former has other measures than then.');
+  if (!sameMatter(made.school, now.school)) said.push('Another way of heat or soak has been chosen.');
+  if (made.kiln.id !== now.kiln.id) said.push(`It was for the kiln '${made.kiln.name}'; it is to be fired in '${now.kiln.name}'.`);
+  else if (!sameMatter(made.kiln.constants, now.kiln.constants)) said.push(`The figures of the kiln '${now.kiln.name}' have been changed.`);
+  if (made.controller.id !== now.controller.id)
+    said.push(`It was for the controller '${made.controller.name}'; it is to be keyed into '${now.controller.name}'.`);
+  else if (!sameMatter(made.controller.counts, now.controller.counts)) said.push(`The figures of the controller '${now.controller.name}' have been changed.`);
+  return said;
+}

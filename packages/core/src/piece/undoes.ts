@@ -1,0 +1,15 @@
+/** A later firing that takes away what an earlier one made. */
+import { PURPOSES } from '../look/purpose';
+import type { PieceDocument, PlannedStep } from './document';
+
+const HOLDS: readonly PlannedStep['setup']['kind'][] = ['inMould', 'overFormer'];
+
+/** What a firing would undo, in a sentence; null where it undoes nothing. A shaped piece keeps its shape only in or over a form. */
+export function undoes({ steps }: Pick<PieceDocument, 'steps'>, step: Pick<PlannedStep, 'id' | 'look' | 'setup'>): string | null {
+  const index = steps.findIndex(({ id }) => id === step.id);
+  const before = index < 0 ? steps : steps.slice(0, index);
+  const shaped = before.findLast(({ look }) => look === 'slump' || look === 'drape');
+  if (!shaped || HOLDS.includes(step.setup.kind)) return null;
+  const name = PURPOSES[step.look].name.toLowerCase();
+  return `With nothing to hold it, a ${name} lets what the ${PURPOSES[shaped.look].name.toLowerCase()} before it has shaped sink flat again.`;
+}

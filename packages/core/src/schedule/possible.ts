@@ -1,0 +1,122 @@
+/**
+ * Whether a firing can be at all, before any heat is reckoned: the blank must lie on something, reach what it is to reach,
+ * and go into the kiln. One check for screens, API and files. What is merely less than usual is said, not refused.
+ */
+import { bodyFigures } from '../body/body';
+import { type Footprint, footprintNarrow, footprintSpan } from '../body/footprint';
+import type { KilnConstants } from '../kiln/kiln';
+import { type Hollow, bowlHeight } from '../look/hollow';
+import { PURPOSES, type Shaping } from '../look/purpose';
+import { type Problem, refused } from '../problem';
+import type { LengthUnit } from '../units/convert';
+import { formatLength, text } from '../units/format';
+import type { FiringCase } from './firingCase';
+
+type Shaped = Pick<FiringCase, 'body' | 'setup' | 'kiln' | 'look'>;
+type Former = Extract<Shaping, { kind: 'former' }>;
+
+const HALF = 0.5;
+
+const problem = (path: string, message: string): Problem => refused('impossible', path, message).problem;
+
+function hollowProblem({ body }: Shaped, hollow: Hollow, written: (metres: number) => string): Problem | null {
+  const width_m = footprintNarrow(body.footprint);
+  const deep_m = bodyFigures(body).depth.max_m;
+  const under_m = bowlHeight(hollow, width_m);
+  if (width_m >= hollow.span_m || under_m > deep_m) return null;
+  return problem(
+    'setup.shaping.span_m',
+    `A blank ${written(width_m)} across lies on the floor of a mould ${written(hollow.span_m)} across and ${written(hollow.depth_m)} deep: nothing is left to sink. Take a larger blank or a smaller mould.`,
+  );
+}
+
+function formerProblem({ body }: Shaped, { overhang_m, drop_m }: Former, written: (metres: number) => string): Problem | null {
+  const width_m = footprintNarrow(body.footprint);
+  if (overhang_m >= HALF * width_m) {
+    return problem(
+      'setup.shaping.overhang_m',
+      `Standing out ${written(overhang_m)} on each side, a blank ${written(width_m)} across rests on nothing. It can stand out less than ${written(HALF * width_m)}.`,
+    );
+  }
+  if (drop_m > overhang_m) {
+    return problem(
+      'setup.shaping.drop_m',
+      `An edge that stands out ${written(overhang_m)} cannot come down ${written(drop_m)}: it hangs ${written(overhang_m)} at most.`,
+    );
+  }
+  return null;
+}
+
+/** How high it stands, m: the body, and the mould it lies in or the edge that hangs from it. */
+function standingHeight({ body, setup: { shaping } }: Shaped): number {
+  const deep_m = bodyFigures(body).depth.max_m;
+  return deep_m + (shaping?.kind === 'hollow' ? shaping.depth_m : shaping?.kind === 'former' ? shaping.drop_m : 0);
+}
+
+/** The two sides of the box round an outline, m, the shorter first. */
+function sidesOf(footprint: Footprint): [number, number] {
+  const narrow = footprintNarrow(footprint);
+  return footprint.shape === 'rectangle' || footprint.shape === 'oval'
+    ? [narrow, Math.max(footprint.width_m, footprint.length_m)]
+    : [narrow, footprintSpan(footprint)];
+}
+
+/** What a round kiln must be wide for an outline, m. */
+const acrossOf = (footprint: Footprint): number =>
+  footprint.shape === 'rectangle' ? Math.hypot(footprint.width_m, footprint.length_m) : footprintSpan(footprint);
+
+function kilnProblem(firing: Shaped, written: (metres: number) => string): Problem | null {
+  const { insideWidth_m, insideLength_m, insideDiameter_m, insideHeight_m } = firing.kiln;
+  const { footprint } = firing.body;
+  const [short, long] = sidesOf(footprint);
+  const says = (what: string): Problem => problem('kilnId', `${what} Take a larger kiln, or a smaller piece.`);
+  if (insideDiameter_m !== undefined && acrossOf(footprint) > insideDiameter_m) {
+    return says(`The piece is ${written(acrossOf(footprint))} across its corners and the kiln ${written(insideDiameter_m)} inside.`);
+  }
+  if (insideWidth_m !== undefined && insideLength_m !== undefined) {
+    const [narrow, far] = [Math.min(insideWidth_m, insideLength_m), Math.max(insideWidth_m, insideLength_m)];
+    if (short > narrow || long > far)
+      return says(`The piece is ${written(short)} by ${written(long)} and the kiln ${written(narrow)} by ${written(far)} inside.`);
+  }
+  const height_m = standingHeight(firing);
+  if (insideHeight_m !== undefined && height_m > insideHeight_m) {
+    return says(`It stands ${written(height_m)} high and the kiln has ${written(insideHeight_m)} inside.`);
+  }
+  return null;
+}
+
+/** Why a firing cannot be, at its field; null where it can. */
+export function impossibleFiring(firing: Shaped, unit: LengthUnit): Problem | null {
+  const written = (metres: number): string => text(formatLength(metres, unit));
+  const { look, setup } = firing;
+  const { shaping } = setup;
+  if ((look === 'slump' || look === 'drape') && shaping === undefined) {
+    const needs = look === 'slump' ? 'the mould it sinks into; a cut-out in fibre board is one' : 'the former it hangs over';
+    return problem('setup.shaping', `A ${PURPOSES[look].name.toLowerCase()} needs its form: ${needs}.`);
+  }
+  const shape =
+    shaping?.kind === 'hollow' ? hollowProblem(firing, shaping, written) : shaping?.kind === 'former' ? formerProblem(firing, shaping, written) : null;
+  return shape ?? kilnProblem(firing, written);
+}
+
+const knownInside = ({ insideWidth_m, insideLength_m, insideDiameter_m }: KilnConstants): boolean =>
+  insideDiameter_m !== undefined || (insideWidth_m !== undefined && insideLength_m !== undefined);
+
+/** What is everyday but worth knowing: a blank smaller than its mould, a former bigger than its blank, a kiln of unknown size. */
+export function shapeNotes({ body, setup: { shaping }, kiln }: Shaped, unit: LengthUnit): string[] {
+  const written = (metres: number): string => text(formatLength(metres, unit));
+  const width_m = footprintNarrow(body.footprint);
+  const said: string[] = [];
+  if (shaping?.kind === 'hollow' && width_m < shaping.span_m) {
+    said.push(`The blank is smaller than its mould: it comes to lie ${written(shaping.depth_m - bowlHeight(shaping, width_m))} below the rim.`);
+  }
+  if (shaping?.kind === 'former') {
+    const flat_m = width_m - 2 * shaping.overhang_m;
+    const former_m = shaping.former_m ?? flat_m;
+    if (former_m >= width_m)
+      said.push(`The former is as big as the blank or bigger: the middle ${written(width_m)} stays flat, whatever stands out elsewhere.`);
+    else said.push(`The middle ${written(Math.min(former_m, flat_m))} stays flat on the former.`);
+  }
+  if (!knownInside(kiln)) said.push('Whether it goes into the kiln is not judged: the shelf does not say how large that is inside.');
+  return said;
+}

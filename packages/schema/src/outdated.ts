@@ -1,0 +1,44 @@
+/**
+ * Whether a schedule may still be fired as it is: what it was made from against what stands now in lay-up, set-up, kiln and
+ * controller. One rule for every page and for the server; shipped constants and a newer engine never outdate.
+ */
+import { type Units, formatLength, madeFromDifferences, sameMatter, setupWords, text } from '@torvin/core';
+import type { PieceDoc, Snapshot } from './documents';
+import { snapshotOf } from './firingCaseOf';
+import type { Shelves } from './records';
+
+/** Each way in which the schedule's making differs from what stands now, as a sentence; none where it is still good. */
+export function outdatedBy(doc: PieceDoc, stepId: string, shelves: Shelves, made: Snapshot, units: Units): string[] {
+  const step = doc.steps.find(({ id }) => id === stepId);
+  if (!step) return ['The piece has no such firing any more.'];
+  const now = snapshotOf(doc, step, shelves);
+  if (!now.ok) return [now.problem.message];
+  if (made.madeFrom && now.value.madeFrom) return madeFromDifferences(made.madeFrom, now.value.madeFrom, units);
+  return olderDifferences(made, now.value, units);
+}
+
+const depthOf = ({ layers }: Snapshot, units: Units): string =>
+  text(
+    formatLength(
+      layers.reduce((sum, { thickness_m }) => sum + thickness_m, 0),
+      units.length,
+    ),
+  );
+
+/** Versions from before a basis was kept: by the case that they were computed from, in fewer words. */
+function olderDifferences(made: Snapshot, now: Snapshot, units: Units): string[] {
+  const differs = (part: (one: Snapshot) => unknown): boolean => !sameMatter(part(made), part(now));
+  const said: string[] = [];
+  if (depthOf(made, units) !== depthOf(now, units)) said.push(`It was laid ${depthOf(made, units)} deep; now it is ${depthOf(now, units)} deep.`);
+  else if (differs(({ firing }) => firing.body)) said.push('It was computed for another lay-up than the one that stands now.');
+  if (setupWords(made.setup) !== setupWords(now.setup)) said.push(`The set-up was '${setupWords(made.setup)}'; now it is '${setupWords(now.setup)}'.`);
+  else if (differs(({ firing }) => firing.setup.shaping)) said.push('The mould or former has other measures than then.');
+  if (differs(({ firing }) => firing.look)) said.push('It was for another look.');
+  if (differs(({ firing }) => firing.school)) said.push('Another way of heat or soak has been chosen.');
+  if (made.kilnName !== now.kilnName) said.push(`It was for the kiln '${made.kilnName}'; it is to be fired in '${now.kilnName}'.`);
+  else if (differs(({ firing }) => firing.kiln)) said.push(`The figures of the kiln '${now.kilnName}' have been changed.`);
+  if (differs(({ controller: { unit, fullSpeedCode, mostSegments } }) => ({ unit, fullSpeedCode, mostSegments }))) {
+    said.push('The figures of the controller have been changed.');
+  }
+  return said;
+}
