@@ -242,7 +242,7 @@ describe('the thread, at 390 × 844', () => {
     );
     expect(rows.length).toBeGreaterThanOrEqual(6);
     expect(rows.length).toBeLessThanOrEqual(8);
-    expect(rows[3]).toMatch(/^4 Drop and soak rate 1999 target 515 °C hold 30 min/);
+    expect(rows[3]).toMatch(/^4 Drop and soak rate 4000 target 515 °C hold 30 min/);
     await me.press('key-in-0');
     await me.sees('key-in-count', /1 of \d keyed/);
     await me.expectSound('key-in sheet');

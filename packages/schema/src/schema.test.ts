@@ -33,7 +33,7 @@ const shelves: Shelves = {
   stripTests: [],
   putAway: [],
   kilns: [{ id: 'kiln', name: 'Kiln', source: 'test', version: 1, ...KILN }],
-  controllers: [{ id: 'box', name: 'Box', source: 'test', version: 1, unit: 'C', fullSpeedCode: 1999, mostSegments: 8 }],
+  controllers: [{ id: 'box', name: 'Box', source: 'test', version: 1, unit: 'C', fullSpeedCode: 4000, mostSegments: 8 }],
 };
 
 const step: Step = {

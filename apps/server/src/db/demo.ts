@@ -64,8 +64,8 @@ export const DEMO_KILNS: Kiln[] = [
 ];
 
 export const DEMO_CONTROLLERS = [
-  { id: 'grey-box', name: 'Grey box', source: INVENTED, unit: 'C', fullSpeedCode: 1999, mostSegments: 8 },
-  { id: 'twelve-line', name: 'Twelve line', source: INVENTED, unit: 'F', fullSpeedCode: 9999, mostSegments: 12 },
+  { id: 'grey-box', name: 'Grey box', source: INVENTED, unit: 'C', fullSpeedCode: 4000, mostSegments: 8 },
+  { id: 'twelve-line', name: 'Twelve line', source: INVENTED, unit: 'F', fullSpeedCode: 7200, mostSegments: 12 },
 ] as const;
 
 type LaidWithoutId<L> = L extends unknown ? Omit<L, 'id'> : never;

@@ -75,7 +75,7 @@ const composition = {
   look: 'contour',
   school: { soak: 'auto', heat: 'hotter' },
   limits: { residual_Pa: 1e6, pocket: { radius_m: 0.02, gap_m: 0.001 } },
-  controller: { unit: 'F', fullSpeedCode: 9999, mostSegments: 6 },
+  controller: { unit: 'F', fullSpeedCode: 7200, mostSegments: 6 },
   corrections: { offset_K: 4, workFactor: 1.1 },
 };
 const readings = Array.from({ length: 20 }, (_, i) => ({ t_s: i * 600, kiln_C: i < 10 ? 20 + i * 70 : 650 * 0.9 ** (i - 9), power: i < 10 ? 1 : 0 }));

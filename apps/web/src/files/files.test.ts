@@ -28,7 +28,7 @@ const schedule: Schedule = {
   snapshot: {
     firing,
     ...{ familyName: 'Soft sheet 90', kilnName: 'Low <kiln>', layers: [], engine: ENGINE_VERSION, setup: { kind: 'bareShelf', paper: false } },
-    controller: { id: 'c', name: 'Box', source: 'test', version: 1, unit: 'C', fullSpeedCode: 1999, mostSegments: 8 },
+    controller: { id: 'c', name: 'Box', source: 'test', version: 1, unit: 'C', fullSpeedCode: 4000, mostSegments: 8 },
   },
 };
 const piece = { id: 'p', name: 'Tray & lid' } as Piece;

@@ -30,6 +30,8 @@ export interface AsFiredRowsProps {
   ran: PurposefulSegment[] | null;
   /** Where the first climb begins, °C. */
   start_C: number;
+  /** What the controller is keyed with for full speed. */
+  fullSpeedCode?: number;
   onChange(ran: PurposefulSegment[] | null): void;
 }
 
@@ -48,7 +50,7 @@ function took(rows: readonly PurposefulSegment[], index: number, start_C: number
   return seconds === null ? { figure: 'as it could', unit: '' } : formatDuration(seconds);
 }
 
-export function AsFiredRows({ planned, ran, start_C, onChange }: AsFiredRowsProps) {
+export function AsFiredRows({ planned, ran, start_C, fullSpeedCode, onChange }: AsFiredRowsProps) {
   const { colours } = useTheme();
   const { temperatureUnit: unit } = useStudio();
   const set = (index: number, part: Partial<PurposefulSegment>): void =>
@@ -84,7 +86,7 @@ export function AsFiredRows({ planned, ran, start_C, onChange }: AsFiredRowsProp
             key={`rate ${index} ${unit}`}
             label="rate"
             shown={formatRate(segment.rate_C_per_h, unit)}
-            read={(typed) => parseRate(typed, unit)}
+            read={(typed) => parseRate(typed, unit, '', 'auto', fullSpeedCode)}
             stepped={(direction) =>
               segment.rate_C_per_h === null ? null : kelvinFrom(Math.max(stepFrom(differenceIn(segment.rate_C_per_h, unit), direction, 5), 1), unit)
             }

@@ -128,6 +128,7 @@ export function RecordForm({ told, schedule, problem, saving, onSave }: RecordFo
       <AsFiredRows
         planned={schedule.segments}
         start_C={schedule.snapshot.firing.kiln.ambient_C}
+        fullSpeedCode={schedule.snapshot.controller.fullSpeedCode}
         ran={(now.asFired as Told['asFired'] | undefined) ?? null}
         onChange={(asFired) => setValue('asFired', asFired)}
       />

@@ -5,7 +5,7 @@ import {
   type Units,
   caseDifferences,
   consequences,
-  formatLength,
+  formatStock,
   segmentDifferences,
   text,
   footprintWords,
@@ -22,7 +22,7 @@ export interface FiringDifferences {
 
 const layerWords = ({ name, thickness_m, form, cover, count, coated }: DrawnLayer, unit: LengthUnit): string =>
   [
-    `${count === undefined ? '' : `${count} × `}${name} ${text(formatLength(thickness_m, unit))}`,
+    `${count === undefined ? '' : `${count} × `}${name} ${text(formatStock(thickness_m, unit))}`,
     ...(form && form !== 'sheet' ? [form] : []),
     ...(cover === undefined ? [] : [`over ${Math.round(cover * 100)} %`]),
     ...(coated ? [`coating ${coated}`] : []),

@@ -1,5 +1,5 @@
 /** The layers in words, top one first as they lie: a touch opens one, its grip is dragged or moved by arrow keys. */
-import { FORM_NAMES, type LaidLayer, type LengthUnit, formatLength, text } from '@torvin/core';
+import { FORM_NAMES, type LaidLayer, type LengthUnit, formatStock, text } from '@torvin/core';
 import type { DrawnLayer, PieceDoc } from '@torvin/schema';
 import { useMemo, useRef, useState } from 'react';
 import { Pressable, View, type ViewProps } from 'react-native';
@@ -82,7 +82,7 @@ export function LayerRows({ doc, layers, names, selected, onSelect, onMove }: La
 function figureOf({ thickness_m, cover, count }: DrawnLayer, layer: LaidLayer, unit: LengthUnit): string {
   const parts = [
     count === undefined ? '' : `${count} ×`,
-    text(formatLength('diameter_m' in layer ? layer.diameter_m : thickness_m, unit)),
+    text(formatStock('diameter_m' in layer ? layer.diameter_m : thickness_m, unit)),
     cover === undefined ? '' : `${Math.round(cover * 100)} %`,
   ];
   return parts.filter(Boolean).join(' ');

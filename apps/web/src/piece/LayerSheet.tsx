@@ -9,10 +9,15 @@ import {
   formatArea,
   formatLength,
   formatMass,
+  formatStock,
+  formatStrewn,
+  massFrom,
+  massIn,
   inForm,
   moveLayer,
   otherUnits,
   removeLayer,
+  strewnUnit,
   text,
   turnLayer,
 } from '@torvin/core';
@@ -29,7 +34,7 @@ import { Words } from '@/ui/Words';
 import { clamp, nextOf, stepFrom } from '@/ui/stepFrom';
 import { GlassChoice } from './GlassChoice';
 import { FORM_CAUTIONS } from './cautions';
-import { lengthWithin, numberWithin } from './typed';
+import { lengthWithin, numberWithin, strewnWithin } from './typed';
 import type { Layup } from './useLayup';
 
 export interface LayerSheetProps {
@@ -63,7 +68,13 @@ export function LayerSheet({ layup, index, name, shelves, onSelect }: LayerSheet
       onClose={() => onSelect(null)}
       testID="layer-sheet"
     >
-      <LayerFigures layer={layer} sizes_m={glass?.thicknesses_m ?? []} area_m2={footprintArea(doc.footprint)} change={change} />
+      <LayerFigures
+        layer={layer}
+        sizes_m={glass?.thicknesses_m ?? []}
+        area_m2={footprintArea(doc.footprint)}
+        density_kg_m3={shelves.families.find(({ id }) => id === glass?.familyId)?.density_kg_m3}
+        change={change}
+      />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, paddingVertical: space.small }}>
         <Action
           kind="second"
@@ -118,12 +129,17 @@ interface FiguresProps {
   layer: LaidLayer;
   sizes_m: readonly number[];
   area_m2: number;
+  /** Of its glass; not known where the glass is on no shelf. */
+  density_kg_m3?: number;
   change(next: LaidLayer, what: string): void;
 }
 
 const MILLIMETRE = 0.001;
 
-function LayerFigures({ layer, sizes_m, area_m2, change }: FiguresProps) {
+/** A figure is stepped by about a tenth of itself, in round steps. */
+const stepOf = (value: number): number => 10 ** Math.floor(Math.log10(Math.max(value, 1e-6) * 1.0001)) / 10;
+
+function LayerFigures({ layer, sizes_m, area_m2, density_kg_m3, change }: FiguresProps) {
   const units = useUnits();
   switch (layer.form) {
     case 'sheet':
@@ -134,8 +150,8 @@ function LayerFigures({ layer, sizes_m, area_m2, change }: FiguresProps) {
           <Stepper
             key={`${layer.id} depth`}
             label="depth"
-            shown={formatLength(layer.thickness_m, units.length)}
-            other={formatLength(layer.thickness_m, otherUnits(units).length)}
+            shown={formatStock(layer.thickness_m, units.length)}
+            other={formatStock(layer.thickness_m, otherUnits(units).length)}
             read={(typed) => lengthWithin(typed, 'The sheet', SHEET_RANGE_M.least, SHEET_RANGE_M.most, units.length)}
             stepped={(direction) => nextOf(sizes_m, layer.thickness_m, direction)}
             onValue={(thickness_m) => change({ ...layer, thickness_m }, 'depth')}
@@ -176,8 +192,8 @@ function LayerFigures({ layer, sizes_m, area_m2, change }: FiguresProps) {
           <Stepper
             key={`${layer.id} diameter`}
             label="across"
-            shown={formatLength(layer.diameter_m, units.length)}
-            other={formatLength(layer.diameter_m, otherUnits(units).length)}
+            shown={formatStock(layer.diameter_m, units.length)}
+            other={formatStock(layer.diameter_m, otherUnits(units).length)}
             read={(typed) => lengthWithin(typed, 'The diameter', ROD_RANGE_M.least, ROD_RANGE_M.most, units.length)}
             stepped={(direction) => clamp(stepFrom(layer.diameter_m, direction, MILLIMETRE / 2), ROD_RANGE_M)}
             onValue={(diameter_m) => change({ ...layer, diameter_m }, 'diameter')}
@@ -188,23 +204,36 @@ function LayerFigures({ layer, sizes_m, area_m2, change }: FiguresProps) {
       );
     default: {
       const over_m2 = area_m2 * (layer.cover ?? 1);
+      const laid = (perArea_kg_m2: number): void => change({ ...layer, perArea_kg_m2 }, 'mass');
+      const one = strewnUnit(units).kg_m2;
       return (
         <>
           <Stepper
-            key={`${layer.id} mass`}
+            key={`${layer.id} per area`}
             label="laid"
-            shown={{ figure: (layer.perArea_kg_m2 * 0.1).toFixed(3).replace(/0+$/, '').replace(/\.$/, ''), unit: 'g/cm²' }}
-            read={(typed): Outcome<number> => {
-              const mass = numberWithin(typed, 'Grams on each square centimetre', { least: GRAIN_RANGE_KG_M2.least * 0.1, most: GRAIN_RANGE_KG_M2.most * 0.1 });
-              return mass.ok ? { ok: true, value: mass.value * 10 } : mass;
-            }}
-            stepped={(direction) => clamp(stepFrom(layer.perArea_kg_m2, direction, layer.perArea_kg_m2 > 1 ? 0.5 : 0.1), GRAIN_RANGE_KG_M2)}
-            onValue={(perArea_kg_m2) => change({ ...layer, perArea_kg_m2 }, 'mass')}
+            shown={formatStrewn(layer.perArea_kg_m2, units)}
+            other={formatStrewn(layer.perArea_kg_m2, otherUnits(units))}
+            read={(typed) => strewnWithin(typed, 'perArea', over_m2, units)}
+            stepped={(direction) => clamp(one * stepFrom(layer.perArea_kg_m2 / one, direction, stepOf(layer.perArea_kg_m2 / one)), GRAIN_RANGE_KG_M2)}
+            onValue={laid}
             testID="layer-mass"
+          />
+          <Stepper
+            key={`${layer.id} in all`}
+            label="in all"
+            shown={formatMass(layer.perArea_kg_m2 * over_m2, units.mass)}
+            other={formatMass(layer.perArea_kg_m2 * over_m2, otherUnits(units).mass)}
+            read={(typed) => strewnWithin(typed, 'mass', over_m2, units)}
+            stepped={(direction) => {
+              const mass = massIn(layer.perArea_kg_m2 * over_m2, units.mass);
+              return clamp(massFrom(stepFrom(mass, direction, stepOf(mass)), units.mass) / over_m2, GRAIN_RANGE_KG_M2);
+            }}
+            onValue={laid}
+            testID="layer-mass-all"
           />
           <Cover cover={layer.cover ?? 1} onCover={(cover) => change({ ...layer, cover }, 'cover')} />
           <Words size="label" tone="muted">
-            {`${text(formatMass(layer.perArea_kg_m2 * over_m2, units.mass))} in all, over ${text(formatArea(over_m2, units.length))}`}
+            {`over ${text(formatArea(over_m2, units.length))}${density_kg_m3 === undefined ? '' : `, ${text(formatLength(layer.perArea_kg_m2 / density_kg_m3, units.length))} deep once it has melted`}`}
           </Words>
         </>
       );

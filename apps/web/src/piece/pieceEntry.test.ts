@@ -15,7 +15,7 @@ const kiln = {
   ambient_C: 20,
   acrossLag_s_per_300mm: 72,
 };
-const box = { name: 'Box', source: 'test', version: 1, unit: 'C', fullSpeedCode: 1999, mostSegments: 8 } as const;
+const box = { name: 'Box', source: 'test', version: 1, unit: 'C', fullSpeedCode: 4000, mostSegments: 8 } as const;
 const glass = { familyId: 'soft-90', name: 'Clear', colour: '#cfe6dc', thicknesses_m: [0.003], source: 'test', version: 1, contents: [], coated: false };
 
 const shelves: Shelves = {

@@ -1,5 +1,6 @@
 /** Figures as they are typed on the piece's forms, held to a range with one sentence for whatever is wrong. */
-import { type LengthUnit, type Outcome, formatLength, parseLength, text } from '@torvin/core';
+import { type LengthUnit, type Outcome, type Units, formatLength, formatMass, formatStrewn, parseLength, parseStrewn, text } from '@torvin/core';
+import { GRAIN_RANGE_KG_M2 } from '@torvin/schema';
 
 const outside = (message: string): Outcome<never> => ({ ok: false, problem: { code: 'out-of-range', path: '', message } });
 
@@ -10,6 +11,17 @@ export function lengthWithin(typed: string, name: string, least_m: number, most_
   if (!length.ok) return length;
   if (length.value >= least_m - 1e-9 && length.value <= most_m + 1e-9) return length;
   return outside(`${name} is ${written(length.value)}; it must be from ${written(least_m)} to ${written(most_m)}.`);
+}
+
+/** Grains on an area, kg/m², told by what lies on it or by the mass of all of it. */
+export function strewnWithin(typed: string, bare: 'mass' | 'perArea', area_m2: number, units: Units): Outcome<number> {
+  const strewn = parseStrewn(typed, bare, units);
+  if (!strewn.ok) return strewn;
+  const value = 'mass_kg' in strewn.value ? strewn.value.mass_kg / area_m2 : strewn.value.perArea_kg_m2;
+  const { least, most } = GRAIN_RANGE_KG_M2;
+  if (value >= least * (1 - 1e-9) && value <= most * (1 + 1e-9)) return { ok: true, value };
+  const written = (kg_m2: number): string => `${text(formatStrewn(kg_m2, units))} (${text(formatMass(kg_m2 * area_m2, units.mass))} in all)`;
+  return outside(`That is ${written(value)}; it must be from ${written(least)} to ${written(most)}.`);
 }
 
 /** A plain number within a range, with a decimal comma or point. */

@@ -70,7 +70,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
     return target;
   };
   const readRate = (typed: string): Outcome<number | null> => {
-    const rate = parseRate(typed, unit);
+    const rate = parseRate(typed, unit, '', 'auto', firing.controller?.fullSpeedCode);
     if (!rate.ok || rate.value === null) return rate;
     if (rate.value < RATE_AT_LEAST_C_PER_H || rate.value > RATE_AT_MOST_C_PER_H)
       return outside(`A rate is from ${text(formatRate(RATE_AT_LEAST_C_PER_H, unit))} to ${text(formatRate(RATE_AT_MOST_C_PER_H, unit))}, or 'full'.`);

@@ -1,5 +1,5 @@
 /** The body from the side, in true order: its face wherever it appears. */
-import { type Footprint, type Ghost, type LengthUnit, footprintSpan, formatLength, text } from '@torvin/core';
+import { type Footprint, type Ghost, type LengthUnit, footprintSpan, formatStock, text } from '@torvin/core';
 import type { DrawnLayer } from '@torvin/schema';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
@@ -25,7 +25,7 @@ export function sectionWords(layers: readonly DrawnLayer[], unit: LengthUnit): s
   const one = ({ name, form, thickness_m, cover, count, coated }: DrawnLayer): string =>
     [
       form && form !== 'sheet' ? `${name} ${form}` : name,
-      text(formatLength(thickness_m, unit)),
+      text(formatStock(thickness_m, unit)),
       ...(count === undefined ? [] : [`${count} of them`]),
       ...(cover === undefined ? [] : [`over ${Math.round(cover * 100)} %`]),
       ...(coated ? [`coating ${coated}`] : []),
@@ -41,7 +41,7 @@ export function SectionTable({ layers, unit }: { layers: readonly DrawnLayer[]; 
     String(i + 1),
     name,
     form ?? 'sheet',
-    text(formatLength(thickness_m, unit)),
+    text(formatStock(thickness_m, unit)),
     count === undefined ? '1' : String(count),
     cover === undefined ? 'all' : `${Math.round(cover * 100)} %`,
     coated ?? 'none',

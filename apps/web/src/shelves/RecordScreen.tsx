@@ -1,5 +1,5 @@
 /** One record, edited: name, source, and each figure in the unit people write it. A save names the version it was based on. */
-import { CONTENTS, FORM_NAMES, LAYER_FORMS, formatLength, parseLength } from '@torvin/core';
+import { CONTENTS, FORM_NAMES, LAYER_FORMS, formatStock, parseLength } from '@torvin/core';
 import type { ControllerRecord, Glass, ShelfKind, Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -136,7 +136,7 @@ interface GlassFieldsProps {
 
 function GlassFields({ glass, shelves, problemPath, problem, onChange }: GlassFieldsProps) {
   const { length: unit } = useUnits();
-  const [sizes, setSizes] = useState(glass.thicknesses_m.map((size) => formatLength(size, unit).figure).join('; '));
+  const [sizes, setSizes] = useState(glass.thicknesses_m.map((size) => formatStock(size, unit).figure).join('; '));
   const [fault, setFault] = useState<string | undefined>();
   const setThicknesses = (typed: string): void => {
     setSizes(typed);

@@ -50,9 +50,10 @@ export const COLUMN_WIDTH = 560;
 export const wordSize = { note: 12, label: 14, text: 16, title: 20, heading: 24 } as const;
 export const figureSize = { small: 20, medium: 28, large: 36 } as const;
 
+/** Words fall back on the figures' face, which has the eighths of an inch; never on the system's. */
 export const fonts = {
-  words: 'AtkinsonHyperlegibleNext_400Regular',
-  wordsBold: 'AtkinsonHyperlegibleNext_700Bold',
+  words: 'AtkinsonHyperlegibleNext_400Regular, BarlowSemiCondensed_400Regular',
+  wordsBold: 'AtkinsonHyperlegibleNext_700Bold, BarlowSemiCondensed_700Bold',
   figures: 'BarlowSemiCondensed_400Regular',
   figuresBold: 'BarlowSemiCondensed_700Bold',
 } as const;

@@ -36,7 +36,7 @@ export interface SegmentFigures {
   /** Tension that would stay if the body were cooled evenly from the segment's end, Pa, and what the segment added to it. */
   stressKept_Pa: number | null;
   stressGained_Pa: number | null;
-  /** The slowest the kiln could go at its best where it fell behind, °C/h; null if it never did. */
+  /** What the kiln at its best made over the whole ramp, on the mean, where it could not follow the asked rate, °C/h; else null. */
   kilnBest_C_per_h: number | null;
   /** Glass at the segment's end: mean and coldest depth. */
   glassEnd_C: number;

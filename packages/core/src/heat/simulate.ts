@@ -7,7 +7,7 @@
  */
 import type { GlassConstants } from '../glass/constants';
 import type { KilnConstants } from '../kiln/kiln';
-import { perSecond } from '../units/convert';
+import { perHour, perSecond } from '../units/convert';
 import type { Segment } from '../schedule/segment';
 import { type ConductorState, conductor } from './conduct';
 import { driveFrom } from './drive';
@@ -171,6 +171,9 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
     const { rate_C_per_h, target_C } = segments[index];
     const asked = rate_C_per_h === null ? Infinity : perSecond(rate_C_per_h);
     const direction = Math.sign(target_C - now.kiln_C);
+    const from_C = now.kiln_C;
+    const from_s = now.t_s;
+    let fellBehind = false;
     drive.asked_K_per_s = asked;
     drive.target_C = target_C;
     while (now.kiln_C !== target_C) {
@@ -182,15 +185,16 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
       const left = Math.abs(target_C - now.kiln_C);
       if (!(rate > STALLED_K_PER_S) || now.t_s > LONGEST_FIRING_S) {
         stalled = { segment: index, at_C: now.kiln_C };
-        return;
+        break;
       }
-      if (rate < asked * 0.999 && rate_C_per_h !== null) watch.fellBehind();
+      if (rate < asked * 0.999 && rate_C_per_h !== null) fellBehind = true;
       const dt_s = Math.min(largestStep_s, largestStep_K / rate, left / rate);
       drive.longest_s = dt_s;
       drive.rate_K_per_s = direction * rate;
       drive.end_C = dt_s * rate >= left * (1 - 1e-9) ? target_C : now.kiln_C + direction * rate * dt_s;
       advance();
     }
+    if (fellBehind && now.t_s > from_s) watch.fellBehind(perHour(Math.abs(now.kiln_C - from_C) / (now.t_s - from_s)));
   }
 
   function runSegment(index: number): void {

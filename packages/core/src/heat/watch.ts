@@ -182,9 +182,8 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
       sampleEvery_K = Math.max(ramp_K / SAMPLES_PER_RAMP, 0.5);
       sampleEvery_s = Math.max(hold_s / SAMPLES_PER_HOLD, 30);
     },
-    fellBehind(): void {
-      const perHour = drive.kiln_K_per_s * 3600;
-      if (now.kilnBest_C_per_h === null || perHour < now.kilnBest_C_per_h) now.kilnBest_C_per_h = perHour;
+    fellBehind(mean_C_per_h: number): void {
+      now.kilnBest_C_per_h = mean_C_per_h;
     },
     residual: () => stress?.residual() ?? {},
     step(): void {

@@ -1,6 +1,6 @@
 import { keyIn } from './controller';
 
-const celsius = { unit: 'C', fullSpeedCode: 1999, mostSegments: 8 } as const;
+const celsius = { unit: 'C', fullSpeedCode: 4000, mostSegments: 8 } as const;
 const segments = [
   { rate_C_per_h: 220, target_C: 560, hold_s: 0 },
   { rate_C_per_h: null, target_C: 515, hold_s: 1800 },
@@ -12,7 +12,7 @@ describe('keying a schedule in', () => {
   test('writes whole degrees per hour, whole degrees and minutes, and the full-speed code', () => {
     const { rows } = keyIn(segments, celsius);
     expect(rows[0]).toMatchObject({ rate: 220, target: 560, hold_min: 0, fullSpeed: false });
-    expect(rows[1]).toMatchObject({ rate: 1999, target: 515, hold_min: 30, fullSpeed: true });
+    expect(rows[1]).toMatchObject({ rate: 4000, target: 515, hold_min: 30, fullSpeed: true });
   });
 
   test('leaves out a last segment that is switching off', () => {

@@ -9,7 +9,7 @@ import type { KilnConstants } from '../kiln/kiln';
 import { type Look, PURPOSES } from '../look/purpose';
 import type { School } from '../schedule/firingCase';
 import type { Units } from '../units/convert';
-import { formatLength, text } from '../units/format';
+import { formatLength, formatStock, text } from '../units/format';
 import type { LaidLayer, PlannedSetUp } from './document';
 import { footprintWords, setupWords } from './words';
 
@@ -41,7 +41,7 @@ const matter = ({ laid: { id: _id, name: _name, ...rest } }: MadeFrom['layers'][
 
 const depthOf = ({ layers }: MadeFrom): number => layers.reduce((sum, { depth_m }) => sum + depth_m, 0);
 const layersWords = ({ layers }: MadeFrom, units: Units): string =>
-  layers.map(({ glassName, depth_m }) => `${glassName} ${text(formatLength(depth_m, units.length))}`).join(', ');
+  layers.map(({ glassName, depth_m }) => `${glassName} ${text(formatStock(depth_m, units.length))}`).join(', ');
 
 function layupDifferences(made: MadeFrom, now: MadeFrom, units: Units): string[] {
   const said: string[] = [];

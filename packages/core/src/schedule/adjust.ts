@@ -7,11 +7,13 @@ import { regimesOf } from '../heat/regimes';
 import { PURPOSES, aimedWork } from '../look/purpose';
 import { type Evaluation, type Reading, marginOf, naturalCooling_C_per_h } from './check';
 import { type FiringCase, glassOf, workRange } from './firingCase';
-import { KILN_PACE_SHARE, LEAST_CLIMB_K, evening, schoolHold } from './firstGuess';
-import { clamp, niceHold, niceRate, roundDown, roundUp } from './rounding';
+import { KILN_PACE_SHARE, LEAST_CLIMB_K, SQUEEZE_BELOW_SEALING_K, evening, keyedIn, schoolHold, targetsOf, usualSqueeze } from './firstGuess';
+import { clamp, niceHold, niceRate } from './rounding';
 import type { PurposefulSegment } from './segment';
 
 const LEAST_SQUEEZE_S = 10 * 60;
+/** A squeeze that asks for longer is meant hotter: nobody waits for what a few degrees do. */
+const MOST_SQUEEZE_S = 60 * 60;
 /** How far inside its range the work must lie to count as met without its middle. */
 const WORK_CLEARANCE = 1.15;
 /** The simulation sees more than the closed form, so it needs less reserve. */
@@ -37,7 +39,7 @@ function adjust(firing: FiringCase, segments: PurposefulSegment[], index: number
   ]);
   if (segment.role === 'warmUp') return { ...slowed, target_C: warmTarget(firing, segments, index, evaluation) };
   if (segment.role === 'firstCool') return { ...slowed, target_C: firstCoolTarget(firing, segment, evaluation, index) };
-  if (segment.role === 'squeeze') return { ...slowed, hold_s: squeezeHold(firing, segment, readings) };
+  if (segment.role === 'squeeze') return { ...slowed, ...squeezed(firing, segment, readings) };
   if (segment.role === 'work') return workHold(firing, slowed, evaluation);
   if (segment.role === 'drop') return { ...slowed, hold_s: soakHold(firing, segment, evaluation, index) };
   return slowed;
@@ -76,7 +78,7 @@ function slowDown(
   if (share >= 1 - 1e-3) return segment;
   // A kiln left to itself cools fastest where it starts.
   const full = segment.rate_C_per_h ?? naturalCooling_C_per_h(firing, from_C);
-  return { ...segment, rate_C_per_h: niceRate(full * share) };
+  return { ...segment, rate_C_per_h: niceRate(full * share, keyedIn(firing)) };
 }
 
 /** Warm-up goes on until the coldest glass is past brittle. */
@@ -86,7 +88,7 @@ function warmTarget(firing: FiringCase, segments: PurposefulSegment[], index: nu
   const next = segments[index + 1];
   if (!figures || !next) return target_C;
   const short = regimesOf(glassOf(firing)).brittle_C - figures.glassColdestEnd_C;
-  return short > 1 || short < -10 ? Math.min(roundUp(target_C + short, 5), next.target_C - LEAST_CLIMB_K) : target_C;
+  return short > 1 || short < -10 ? Math.min(targetsOf(firing).up(target_C + short), targetsOf(firing).down(next.target_C - LEAST_CLIMB_K)) : target_C;
 }
 
 /** The first cool goes on until the glass itself, which lags, is past setting. */
@@ -94,17 +96,24 @@ function firstCoolTarget(firing: FiringCase, { target_C }: PurposefulSegment, { 
   const figures = simulation.segments[index];
   if (!figures) return target_C;
   const over = figures.glassEnd_C - regimesOf(glassOf(firing)).setsTo_C;
-  return over > 1 ? roundDown(target_C - over, 5) : target_C;
+  return over > 1 ? targetsOf(firing).down(target_C - over) : target_C;
 }
 
-function squeezeHold(firing: FiringCase, segment: PurposefulSegment, readings: Reading[]): number {
+function squeezed(firing: FiringCase, segment: PurposefulSegment, readings: Reading[]): Pick<PurposefulSegment, 'target_C' | 'hold_s'> {
   const reading = readings.find(({ limit }) => limit === 'squeeze');
-  if (!reading) return segment.hold_s;
+  const { target_C } = segment;
+  if (!reading) return { target_C, hold_s: segment.hold_s };
   const short = reading.allowed - reading.value;
-  if (short <= 0 && marginOf(reading) < 0.15) return segment.hold_s;
-  const seconds = short / fluidity(viscosityOf(glassOf(firing)), segment.target_C);
+  if (short <= 0 && marginOf(reading) < 0.15) return { target_C, hold_s: segment.hold_s };
+  const vft = viscosityOf(glassOf(firing));
+  const seconds = short / fluidity(vft, target_C);
   const least = exposedCoatings(firing.body).length > 0 ? 0 : LEAST_SQUEEZE_S;
-  return niceHold(Math.max(least, segment.hold_s + seconds));
+  const hold_s = niceHold(Math.max(least, segment.hold_s + seconds));
+  const round = targetsOf(firing);
+  const hottest_C = round.down(regimesOf(glassOf(firing)).squeezeTo_C - SQUEEZE_BELOW_SEALING_K);
+  if (hold_s <= MOST_SQUEEZE_S || target_C >= hottest_C) return { target_C, hold_s };
+  const usual_s = usualSqueeze(firing);
+  return { target_C: Math.min(round.up(target_C + efold(vft, target_C) * Math.log(hold_s / usual_s)), hottest_C), hold_s: usual_s };
 }
 
 function workHold(firing: FiringCase, segment: PurposefulSegment, { work }: Evaluation): PurposefulSegment {
@@ -126,7 +135,9 @@ function workHold(firing: FiringCase, segment: PurposefulSegment, { work }: Eval
   const usual_s = schoolHold(firing);
   const wouldDo = work.mean + (usual_s - segment.hold_s) * perSecond;
   const shift = efold(vft, segment.target_C) * Math.log(aim / Math.max(wouldDo, aim * 1e-3));
-  const target_C = Math.min(segment.target_C + Math.sign(shift) * roundUp(Math.abs(shift), 5), roundDown(kiln.top_C, 5));
+  const round = targetsOf(firing);
+  const moved_C = segment.target_C + shift;
+  const target_C = Math.min(shift > 0 ? round.up(moved_C) : round.down(moved_C), round.down(kiln.top_C));
   return { ...segment, target_C, hold_s: usual_s };
 }
 

@@ -5,6 +5,8 @@ import { acrossLag } from '../kiln/kiln';
 import { brokenOf, evaluate, marginOf } from './check';
 import { type Composed, compose, tightest } from './compose';
 import { closedForm } from './firstGuess';
+import { differenceIn, temperatureIn } from '../units/convert';
+import { keyIn } from '../kiln/controller';
 import { niceHold, niceRate } from './rounding';
 import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
@@ -188,5 +190,36 @@ describe('figures that can be keyed', () => {
     [600, 600],
   ])('a hold of %s s becomes %s s', (exact, nice) => {
     expect(niceHold(exact)).toBe(nice);
+  });
+});
+
+describe('for a controller that counts in °F', () => {
+  const controller = { unit: 'F', fullSpeedCode: 7200, mostSegments: 12 } as const;
+  const roundIn = (value: number, step: number): boolean => Math.abs(value / step - Math.round(value / step)) < 1e-6;
+
+  test.each([
+    [1, 0.003],
+    [2, 0.003],
+    [4, 0.003],
+    [2, 0.012],
+  ])('%s sheets of %s m get round targets, rates and holds there, within every limit', (count, thickness) => {
+    const { segments, evaluation } = composed({ ...sheetsOf(count, thickness), controller });
+    for (const { role: what, target_C, rate_C_per_h, hold_s } of segments) {
+      const target = temperatureIn(target_C, 'F');
+      expect({ what, target, round: roundIn(target, what === 'drop' ? 5 : 10) }).toMatchObject({ round: true });
+      const rate = rate_C_per_h === null ? 0 : differenceIn(rate_C_per_h, 'F');
+      expect({ what, rate, round: roundIn(rate, rate >= 100 ? 10 : rate >= 50 ? 5 : rate >= 10 ? 1 : rate >= 2 ? 0.5 : 0.1) }).toMatchObject({ round: true });
+      expect(hold_s % 60).toBe(0);
+    }
+    expect(brokenOf(evaluation.readings)).toEqual([]);
+    const { rows } = keyIn(segments, controller);
+    rows.forEach(({ target }, i) => expect(target).toBeCloseTo(temperatureIn(segments[i].target_C, 'F'), 6));
+  });
+
+  test('an offset that was learnt is keyed in whole degrees, and judged as it is keyed', () => {
+    const firing: FiringCase = { ...sheetsOf(2, 0.003), controller, corrections: { offset_K: 6.3, workFactor: 1 } };
+    const { segments, evaluation } = composed(firing);
+    for (const { target_C } of segments) expect(roundIn(temperatureIn(target_C, 'F'), 1)).toBe(true);
+    expect(evaluation.work.mean).toBeCloseTo(evaluate(firing, segments).work.mean, 9);
   });
 });

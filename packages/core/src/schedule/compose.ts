@@ -10,9 +10,10 @@ import { formatTemperature, text } from '../units/format';
 import { adjusted } from './adjust';
 import { type Evaluation, type Reading, brokenOf, evaluate, marginOf } from './check';
 import { type FiringCase, NO_CORRECTIONS, type School, wantedWork } from './firingCase';
-import { closedForm } from './firstGuess';
+import { closedForm, keyedIn } from './firstGuess';
 import { impossibleFiring } from './possible';
 import type { PurposefulSegment } from './segment';
+import { wholeDegrees } from './rounding';
 import { shortened } from './shorten';
 
 export interface Composed {
@@ -74,8 +75,17 @@ function composeAs(asked: FiringCase): Outcome<Composed> {
     evaluations += 1;
   }
   const converged = brokenOf(evaluation.readings).length === 0 && evaluation.simulation.stalled === null;
-  const keyed = kept.map((segment) => ({ ...segment, target_C: segment.target_C + corrections.offset_K }));
-  return found({ segments: keyed, evaluation, evaluations, converged, school: asked.school, remarks });
+  if (corrections.offset_K === 0) return found({ segments: kept, evaluation, evaluations, converged, school: asked.school, remarks });
+  // What the controller reads is keyed in its own whole degrees.
+  const keyed = kept.map((segment) => ({ ...segment, target_C: wholeDegrees(segment.target_C + corrections.offset_K, keyedIn(asked)) }));
+  return found({
+    segments: keyed,
+    evaluation: evaluate(asked, keyed, false, simulate),
+    evaluations: evaluations + 1,
+    converged,
+    school: asked.school,
+    remarks,
+  });
 }
 
 function kilnCannot(firing: FiringCase, guess: readonly PurposefulSegment[], offset_K: number): ReturnType<typeof refused> | null {

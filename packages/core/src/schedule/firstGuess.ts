@@ -11,12 +11,15 @@ import { acrossLag, fullPowerHeating, naturalCooling } from '../kiln/kiln';
 import { PURPOSES, aimedWork } from '../look/purpose';
 import { type FiringCase, firedDepth, glassOf, heatedDepth, shapeOf, squeezeNeed, workRange } from './firingCase';
 import { openingTemperature } from './opening';
-import { clamp, niceHold, niceRate, roundDown, roundTo, roundUp } from './rounding';
+import { type RoundTargets, clamp, niceHold, niceRate, roundTargets } from './rounding';
 import type { PurposefulSegment, Role } from './segment';
+import type { TemperatureUnit } from '../units/convert';
 
 const SQUEEZE_HOLD_S = 30 * 60;
 /** With a bare coating the squeeze is short and hot. */
 const BRISK_SQUEEZE_HOLD_S = 10 * 60;
+/** It never comes nearer than this to where the rim seals, K. */
+export const SQUEEZE_BELOW_SEALING_K = 5;
 /** log10 η of the lower soak: relaxes in under an hour, and most of the cooling lies below. */
 const LOWER_SOAK_LOG_ETA = 13.9;
 const ANNEALING_LOG_ETA = 12;
@@ -27,6 +30,10 @@ export const KILN_PACE_SHARE = 0.9;
 export const LEAST_CLIMB_K = 15;
 /** Difference left by the drop, K: start of the equalising estimate. */
 const DROP_LEAVES_K = 25;
+
+/** What a schedule is keyed in: figures are chosen round there. */
+export const keyedIn = ({ controller }: Pick<FiringCase, 'controller'>): TemperatureUnit => controller?.unit ?? 'C';
+export const targetsOf = (firing: Pick<FiringCase, 'controller'>): RoundTargets => roundTargets(keyedIn(firing));
 
 export const openFacesOf = ({ setup }: FiringCase): OpenFaces => (setup.twoFaceProof ? 2 : 1);
 
@@ -61,7 +68,7 @@ export function evening(firing: FiringCase, at_C: number): number {
   return through + heatPerArea(firing) / Math.max(exchange(firing.setup.faces.top, at_C, at_C), 1);
 }
 
-/** Where the school's hold, with the ramps to it and from it, does the wanted work; to 5 °C. */
+/** Where the school's hold, with the ramps to it and from it, does the wanted work; rounded. */
 function workingTemperature(firing: FiringCase, climb_K_per_s: (at_C: number) => number): number {
   const vft = viscosityOf(glassOf(firing));
   const work = aimedWork(firing.look, workRange(firing));
@@ -71,37 +78,45 @@ function workingTemperature(firing: FiringCase, climb_K_per_s: (at_C: number) =>
     const worth = rampsWorth(vft, at_C, climb_K_per_s(at_C), naturalCooling(firing.kiln, at_C));
     at_C = temperatureAt(vft, logViscosityFor(work, hold_s + worth));
   }
-  return roundTo(at_C, 5);
+  return targetsOf(firing).near(at_C);
 }
+
+/** How long a squeeze is held before the simulation has been asked, s. */
+export const usualSqueeze = ({ body }: Pick<FiringCase, 'body'>): number => (exposedCoatings(body).length > 0 ? BRISK_SQUEEZE_HOLD_S : SQUEEZE_HOLD_S);
 
 export function closedForm(firing: FiringCase): PurposefulSegment[] {
   const { body, kiln, limits, setup } = firing;
   const glass = glassOf(firing);
   const vft = viscosityOf(glass);
   const regimes = regimesOf(glass);
+  const round = targetsOf(firing);
+  const rate = (cPerHour: number): number => niceRate(cPerHour, keyedIn(firing));
   const across = acrossLag(kiln, footprintSpan(body.footprint));
   const through = lagOf(firing, firedDepth(firing));
   const pull_K = restrainedDifference(glass, limits.pull_Pa / limits.pullReserve);
   const perHour = (difference_K: number, lag: number): number => 3600 * rateWithin(difference_K, lag, across);
-  const climb = (to_C: number): number => niceRate(Math.min(perHour(limits.climbing_K, through), KILN_PACE_SHARE * 3600 * fullPowerHeating(kiln, to_C)));
+  const climb = (to_C: number): number => rate(Math.min(perHour(limits.climbing_K, through), KILN_PACE_SHARE * 3600 * fullPowerHeating(kiln, to_C)));
 
-  const squeezeHold = exposedCoatings(body).length > 0 ? BRISK_SQUEEZE_HOLD_S : SQUEEZE_HOLD_S;
+  const squeezeHold = usualSqueeze(firing);
   const need = squeezeNeed(firing);
   const squeezes = need > 0;
-  const squeeze_C = roundTo(
-    clamp(squeezes ? temperatureAt(vft, logViscosityFor(need, squeezeHold)) : regimes.squeezeFrom_C, regimes.squeezeFrom_C + 3, regimes.squeezeTo_C - 5),
-    5,
+  const squeeze_C = round.near(
+    clamp(
+      squeezes ? temperatureAt(vft, logViscosityFor(need, squeezeHold)) : regimes.squeezeFrom_C,
+      regimes.squeezeFrom_C + 3,
+      regimes.squeezeTo_C - SQUEEZE_BELOW_SEALING_K,
+    ),
   );
   const work_C = workingTemperature(firing, (at_C) => climb(at_C) / 3600);
-  const soak_C = Math.round(temperatureAt(vft, soaksLower(firing) ? LOWER_SOAK_LOG_ETA : ANNEALING_LOG_ETA));
-  const first_C = roundDown(regimes.setsTo_C, 5);
-  const second_C = first_C - SECOND_COOL_BELOW_FIRST_K;
-  const last_C = roundDown(openingTemperature(firing), 5);
+  const soak_C = round.soak(temperatureAt(vft, soaksLower(firing) ? LOWER_SOAK_LOG_ETA : ANNEALING_LOG_ETA));
+  const first_C = round.down(regimes.setsTo_C);
+  const second_C = round.near(first_C - SECOND_COOL_BELOW_FIRST_K);
+  const last_C = round.down(openingTemperature(firing));
   const relax = limits.relaxations / (shearModulus(glass) * fluidity(vft, soak_C));
   const cool = perHour(limits.setting_K / limits.settingReserve, through);
   const thenCool = perHour(pull_K / limits.settingReserve, through);
   const lastCool = perHour(pull_K, through);
-  const warm = niceRate(
+  const warm = rate(
     Math.min(
       perHour(pull_K, lagOf(firing, heatedDepth(firing))),
       perHour(limits.climbing_K, through),
@@ -110,7 +125,7 @@ export function closedForm(firing: FiringCase): PurposefulSegment[] {
   );
   // The kiln must lead by the glass's lag for the glass itself to be past brittle.
   const lag = (warm / 3600) * (through + heatPerArea(firing) / Math.max(exchange(setup.faces.top, regimes.brittle_C, regimes.brittle_C), 1));
-  const warm_C = Math.min(roundUp(regimes.brittle_C + lag, 5), (squeezes ? squeeze_C : work_C) - LEAST_CLIMB_K);
+  const warm_C = Math.min(round.up(regimes.brittle_C + lag), round.down((squeezes ? squeeze_C : work_C) - LEAST_CLIMB_K));
   const soakHold = niceHold(Math.max(limits.leastSoak_s, evening(firing, soak_C) * Math.log(DROP_LEAVES_K / limits.even_K) + relax));
 
   const segment = (role: Role, rate_C_per_h: number | null, target_C: number, hold_s = 0): PurposefulSegment => ({ role, rate_C_per_h, target_C, hold_s });
@@ -119,8 +134,8 @@ export function closedForm(firing: FiringCase): PurposefulSegment[] {
     ...(squeezes ? [segment('squeeze', climb(squeeze_C), squeeze_C, squeezeHold)] : []),
     segment('work', climb(work_C), work_C, schoolHold(firing)),
     segment('drop', null, soak_C, soakHold),
-    segment('firstCool', niceRate(cool), first_C),
-    segment('secondCool', niceRate(thenCool), second_C),
-    segment('lastCool', 3600 * naturalCooling(kiln, second_C) <= lastCool ? null : niceRate(lastCool), last_C),
+    segment('firstCool', rate(cool), first_C),
+    segment('secondCool', rate(thenCool), second_C),
+    segment('lastCool', 3600 * naturalCooling(kiln, second_C) <= lastCool ? null : rate(lastCool), last_C),
   ];
 }

@@ -170,7 +170,7 @@ describe('what a case asks for', () => {
   });
 
   test('a controller of five segments gets five, none of them faster than before', () => {
-    const controller = { unit: 'C', fullSpeedCode: 1999, mostSegments: 5 } as const;
+    const controller = { unit: 'C', fullSpeedCode: 4000, mostSegments: 5 } as const;
     const plan = composed({ ...caseOf('fullFuse', 0.024), controller });
     expect(plan.segments.length).toBeLessThanOrEqual(6);
     expect(plan.remarks.join(' ')).toMatch(/joined/);
@@ -182,6 +182,17 @@ describe('what a case asks for', () => {
     const strict = composed({ ...base, limits: { ...base.limits, residual_Pa: 1.5e5 } });
     expect(strict.converged).toBe(true);
     expect(at(strict, 'firstCool').rate_C_per_h).toBeLessThan(at(composed(base), 'firstCool').rate_C_per_h ?? 0);
+  });
+
+  test.each([0.08, 0.1, 0.15, 0.2, 0.3, 0.4])('sheets %s m wide are squeezed for an hour at most, hotter where the air has further to go', (side_m) => {
+    const base = caseOf('fullFuse', 0.006);
+    const plan = composed({ ...base, body: { ...base.body, footprint: { shape: 'rectangle', width_m: side_m, length_m: side_m } } });
+    const squeeze = at(plan, 'squeeze');
+    expect(squeeze.hold_s).toBeLessThanOrEqual(3600);
+    expect(squeeze.hold_s).toBeGreaterThanOrEqual(600);
+    expect(squeeze.target_C).toBeGreaterThanOrEqual(600);
+    expect(squeeze.target_C).toBeLessThanOrEqual(675);
+    expect(brokenOf(plan.evaluation.readings)).toEqual([]);
   });
 
   /** Two sheets of 3 mm, the upper one coated; a square of the given side. */

@@ -131,7 +131,9 @@ function linesOf(question: Question): string[] {
     case 'soakTime':
       return [`Never less than ${text(formatDuration(limits.leastSoak_s))}, whatever the computation says.`];
     case 'kilnPace':
-      return [`At full power this kiln gains what its elements give less what its walls lose; hotter it gains less.`];
+      return [
+        'At full power the kiln gains what its elements give less what its walls lose: the hotter, the less. The figure is its mean over this way, slow stretches in.',
+      ];
     case 'kilnTop':
       return [`The kiln's own top, ${text(formatTemperature(kiln.top_C, units.temperature))}.`];
     case 'opening':

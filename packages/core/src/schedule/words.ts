@@ -53,7 +53,7 @@ export function readingPhrase(reading: Reading, unit: TemperatureUnit): string {
     case 'kilnTop':
       return `${text(formatTemperature(value, unit))}, kiln's top ${text(formatTemperature(allowed, unit))}`;
     case 'kilnPace':
-      return `${formatRate(value, unit).figure} asked, kiln can do ${text(formatRate(allowed, unit))}`;
+      return `${formatRate(value, unit).figure} asked, over this way the kiln makes ${text(formatRate(allowed, unit))}`;
     case 'pull':
       return `pull ${formatStress(value).figure} of ${text(formatStress(allowed))}`;
     case 'climbing':
@@ -92,7 +92,7 @@ export function brokenSentence(reading: Reading, unit: TemperatureUnit, look: Lo
     case 'kilnTop':
       return `${over} above what this kiln may be asked for.`;
     case 'kilnPace':
-      return `${text(formatRate(value, unit))} is ${text(formatRate(value - allowed, unit))} faster than this kiln can climb here.`;
+      return `${text(formatRate(value, unit))} is asked; over this way the kiln makes ${text(formatRate(allowed, unit))}, so the firing takes longer than it says.`;
     case 'pull':
       return `Brittle glass is pulled by ${text(formatStress(value))}, ${text(formatStress(value - allowed))} over the limit: it may crack. Slow down.`;
     case 'climbing':

@@ -25,6 +25,14 @@ export const METRES_PER_INCH = 0.0254;
 export const KILOGRAMS_PER_OUNCE = 0.028349523125;
 /** Pounds-force on a square inch: 0.45359237 kg · 9.80665 m/s² / (0.0254 m)². */
 export const PASCALS_PER_PSI = (16 * KILOGRAMS_PER_OUNCE * 9.80665) / METRES_PER_INCH ** 2;
+/** What grains strewn on an area are counted in: the studio's mass on an area that goes with its length. */
+export function strewnUnit({ length, mass }: Pick<Units, 'length' | 'mass'>): { name: string; kg_m2: number } {
+  if (mass === 'oz') {
+    return length === 'in' ? { name: 'oz/ft²', kg_m2: KILOGRAMS_PER_OUNCE / (12 * METRES_PER_INCH) ** 2 } : { name: 'oz/m²', kg_m2: KILOGRAMS_PER_OUNCE };
+  }
+  return length === 'in' ? { name: 'g/in²', kg_m2: 1e-3 / METRES_PER_INCH ** 2 } : { name: 'g/cm²', kg_m2: 10 };
+}
+
 export const SECONDS_PER_HOUR = 3600;
 const FAHRENHEIT_DEGREES_PER_KELVIN = 1.8;
 const FAHRENHEIT_AT_0_C = 32;
@@ -40,6 +48,10 @@ export const celsiusFrom = (value: number, unit: TemperatureUnit): number =>
 export const differenceIn = (kelvin: number, unit: TemperatureUnit): number => (unit === 'C' ? kelvin : kelvin * FAHRENHEIT_DEGREES_PER_KELVIN);
 
 export const kelvinFrom = (value: number, unit: TemperatureUnit): number => (unit === 'C' ? value : value / FAHRENHEIT_DEGREES_PER_KELVIN);
+
+const kilogramsPer = (unit: MassUnit): number => (unit === 'g' ? 1e-3 : KILOGRAMS_PER_OUNCE);
+export const massIn = (kilograms: number, unit: MassUnit): number => kilograms / kilogramsPer(unit);
+export const massFrom = (value: number, unit: MassUnit): number => value * kilogramsPer(unit);
 
 export const perSecond = (perHour: number): number => perHour / SECONDS_PER_HOUR;
 export const perHour = (perSecondValue: number): number => perSecondValue * SECONDS_PER_HOUR;

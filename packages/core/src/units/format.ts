@@ -6,7 +6,9 @@ import {
   type MassUnit,
   PASCALS_PER_PSI,
   type TemperatureUnit,
+  type Units,
   differenceIn,
+  strewnUnit,
   temperatureIn,
 } from './convert';
 
@@ -65,6 +67,45 @@ export function formatMass(kilograms: number, unit: MassUnit): Figure {
     return { figure: round(ounces / 16, 2), unit: 'lb' };
   }
   return kilograms < 1 ? { figure: round(kilograms * 1e3, 0), unit: 'g' } : { figure: round(kilograms, 2), unit: 'kg' };
+}
+
+/** Eighths of an inch as people write them; other fractions in figures. */
+const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
+/** A sheet made to a metric size passes for the inch fraction that is within this share of it. */
+const PASSES_WITHIN = 0.06;
+
+function inchFraction(inches: number, of: number): { value: number; figure: string } {
+  const count = Math.round(inches * of);
+  const whole = Math.floor(count / of);
+  const rest = ((count % of) * 8) / of;
+  const part = Number.isInteger(rest) ? EIGHTHS[rest] : `${count % of}/${of}`;
+  const figure = whole === 0 ? part : Number.isInteger(rest) || part === '' ? `${whole}${part}` : `${whole} ${part}`;
+  return { value: count / of, figure };
+}
+
+/**
+ * A sheet's thickness or a rod's, by the name it goes by: a 3 mm sheet is ⅛ in to those who think in inches. What neither is
+ * a fraction nor comes in half millimetres stands as a decimal.
+ */
+export function formatStock(metres: number, unit: LengthUnit): Figure {
+  const inches = metres / METRES_PER_INCH;
+  const halves = metres / 0.0005;
+  const nominal = Math.abs(halves - Math.round(halves)) < 1e-6;
+  if (unit === 'in') {
+    for (const of of [8, 16, 32]) {
+      const { value, figure } = inchFraction(inches, of);
+      const off = Math.abs(inches / value - 1);
+      if (value > 0 && (off < 1e-6 || (nominal && off < PASSES_WITHIN))) return { figure, unit: 'in' };
+    }
+  }
+  return formatLength(metres, unit);
+}
+
+/** Grains strewn on: mass on an area, in what goes with the studio's units. */
+export function formatStrewn(kg_m2: number, units: Pick<Units, 'length' | 'mass'>): Figure {
+  const { name, kg_m2: one } = strewnUnit(units);
+  const value = kg_m2 / one;
+  return { figure: trimZeros(round(value, value < 1 ? 3 : value < 10 ? 2 : 1)), unit: name };
 }
 
 /** An area in cm² or square inches. */

@@ -3,12 +3,24 @@
  * A bare number takes the unit the caller names. The result is SI (m, s), °C for temperatures and °C/h for rates.
  */
 import { type Outcome, found, refused } from '../problem';
-import { type LengthUnit, type MassUnit, KILOGRAMS_PER_OUNCE, METRES_PER_INCH, type TemperatureUnit, celsiusFrom, kelvinFrom } from './convert';
+import {
+  type LengthUnit,
+  type MassUnit,
+  KILOGRAMS_PER_OUNCE,
+  METRES_PER_INCH,
+  type TemperatureUnit,
+  type Units,
+  celsiusFrom,
+  kelvinFrom,
+  otherTemperature,
+  strewnUnit,
+} from './convert';
+import { formatMass, formatRate, formatStrewn, formatTemperature, text as text_ } from './format';
 
 const VULGAR: Record<string, string> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' };
 
-/** A mixed fraction, a fraction, or a decimal with point or comma. */
-const NUMBER = String.raw`\d+\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d*[.,]?\d+(?:e[+-]?\d+)?|\d+[.,]`;
+/** A mixed fraction ('1 1/2', '1-1/2'), a fraction, or a decimal with point or comma. */
+const NUMBER = String.raw`\d+(?:\s+|\s*-\s*)\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d*[.,]?\d+(?:e[+-]?\d+)?|\d+[.,]`;
 const AMBIGUOUS_THOUSANDS = /(^|[^\d.,])([1-9]\d{0,2},\d{3})(?!\d|[.,])/;
 
 const LENGTH_UNITS: Record<string, number> = {
@@ -97,7 +109,7 @@ const tidy = (text: string): string =>
     .trim();
 
 function readNumber(text: string): number {
-  const mixed = /^(?:(\d+)\s+)?(\d+)\s*\/\s*(\d+)$/.exec(text.trim());
+  const mixed = /^(?:(\d+)(?:\s+|\s*-\s*))?(\d+)\s*\/\s*(\d+)$/.exec(text.trim());
   if (mixed) return Number(mixed[1] ?? 0) + Number(mixed[2]) / Number(mixed[3]);
   return Number(text.replace(',', '.'));
 }
@@ -137,16 +149,52 @@ function readSum(text: string, kind: Kind, bareFactor: number, path: string, dec
   return Number.isFinite(total) ? found(total) : refused('unreadable', path, `Cannot read ${quote(text.trim())} as a ${kind.name}.`);
 }
 
+/** Examples begin with the unit that a bare number is in. */
+const LENGTH_EXAMPLES = { mm: '300 mm, 30 cm or 11 3/4 in', in: '12 in, 11 3/4 in or 300 mm' };
+const MASS_EXAMPLES = { g: '450 g, 1.2 kg or 2 lb 3 oz', oz: '16 oz, 2 lb 3 oz or 450 g' };
+
 /** Length in m. */
 export function parseLength(text: string, bareUnit: LengthUnit, path = '', decimal: Decimal = 'auto'): Outcome<number> {
-  const kind = { name: 'length', units: LENGTH_UNITS, examples: '300 mm, 30 cm or 11 3/4 in' };
+  const kind = { name: 'length', units: LENGTH_UNITS, examples: LENGTH_EXAMPLES[bareUnit] };
   return readSum(text, kind, bareUnit === 'mm' ? 1e-3 : METRES_PER_INCH, path, decimal);
 }
 
 /** Mass in kg; '2 lb 3 oz' is one mass. */
 export function parseMass(text: string, bareUnit: MassUnit, path = '', decimal: Decimal = 'auto'): Outcome<number> {
-  const kind = { name: 'mass', units: MASS_UNITS, examples: '450 g, 1.2 kg or 2 lb 3 oz' };
+  const kind = { name: 'mass', units: MASS_UNITS, examples: MASS_EXAMPLES[bareUnit] };
   return readSum(text, kind, bareUnit === 'g' ? 1e-3 : KILOGRAMS_PER_OUNCE, path, decimal);
+}
+
+const AREA_UNITS: Record<string, number> = { mm: 1e-6, cm: 1e-4, dm: 1e-2, m: 1, in: METRES_PER_INCH ** 2, ft: (12 * METRES_PER_INCH) ** 2 };
+/** '0.3 g/cm2', '7 oz per sq ft', '1.4 g/in²'. */
+const PER_AREA = new RegExp(String.raw`^(${NUMBER})\s*([a-z]+)\s*(?:/|per)\s*(sq\.?|square)?\s*(mm|cm|dm|m|in|inch|inches|ft|foot|feet)\s*(?:2|²|\^2)?$`);
+const AREA_NAMES: Record<string, string> = { inch: 'in', inches: 'in', foot: 'ft', feet: 'ft' };
+
+/** What lies strewn on an area, as it is weighed: the whole of it in kg, or kg/m²; whichever was written. */
+export type Strewn = { mass_kg: number } | { perArea_kg_m2: number };
+
+/** Reads grains by the mass of all of them or by mass on an area; a bare number is what bare says. */
+export function parseStrewn(
+  text: string,
+  bare: 'mass' | 'perArea',
+  units: Pick<Units, 'length' | 'mass'>,
+  path = '',
+  decimal: Decimal = 'auto',
+): Outcome<Strewn> {
+  const clean = ungrouped(tidy(text), decimal);
+  const example = `${text_(formatStrewn(2.2, units))} or ${text_(formatMass(0.1, units.mass))} in all`;
+  const written = PER_AREA.exec(clean);
+  if (written) {
+    const mass = MASS_UNITS[written[2]];
+    if (mass === undefined) return refused('unknown-unit', path, `${quote(written[2])} is not a unit of mass; write for example ${example}.`);
+    return found({ perArea_kg_m2: (readNumber(written[1]) * mass) / AREA_UNITS[AREA_NAMES[written[4]] ?? written[4]] });
+  }
+  if (bare === 'perArea' && new RegExp(`^(?:${NUMBER})$`).test(clean)) return found({ perArea_kg_m2: readNumber(clean) * strewnUnit(units).kg_m2 });
+  const mass = parseMass(text, units.mass, path, decimal);
+  if (mass.ok) return found({ mass_kg: mass.value });
+  return mass.problem.code === 'ambiguous'
+    ? mass
+    : refused(mass.problem.code, path, `Cannot read ${quote(text.trim())} as what is strewn on; write for example ${example}.`);
 }
 
 /** Duration in s; a bare number is minutes, '1:30' is hours and minutes. */
@@ -158,10 +206,14 @@ export function parseDuration(text: string, path = '', decimal: Decimal = 'auto'
 
 const TEMPERATURE = new RegExp(String.raw`^(-?)(${NUMBER})\s*(?:°|deg(?:rees)?\.?)?\s*(c|f|celsius|fahrenheit)?$`);
 
+const degreesEitherWay = (celsius: number, bare: TemperatureUnit): string =>
+  [bare, otherTemperature(bare)].map((unit) => text_(formatTemperature(celsius, unit))).join(' or ');
+
 /** Temperature in °C; a bare number takes bareUnit. */
 export function parseTemperature(text: string, bareUnit: TemperatureUnit, path = '', decimal: Decimal = 'auto'): Outcome<number> {
   const match = TEMPERATURE.exec(ungrouped(tidy(text), decimal));
-  if (!match?.[2]) return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a temperature; write for example 790 °C or 1454 F.`);
+  if (!match?.[2])
+    return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a temperature; write for example ${degreesEitherWay(790, bareUnit)}.`);
   const value = readNumber(match[2]) * (match[1] ? -1 : 1);
   return found(celsiusFrom(value, unitOf(match[3], bareUnit)));
 }
@@ -169,7 +221,12 @@ export function parseTemperature(text: string, bareUnit: TemperatureUnit, path =
 /** A difference of temperatures in K: 1.8 alone, never 32. */
 export function parseDifference(text: string, bareUnit: TemperatureUnit, path = '', decimal: Decimal = 'auto'): Outcome<number> {
   const match = TEMPERATURE.exec(ungrouped(tidy(text), decimal));
-  if (!match?.[2]) return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a difference; write for example 5 °C or 9 F.`);
+  if (!match?.[2])
+    return refused(
+      'unreadable',
+      path,
+      `Cannot read ${quote(text.trim())} as a difference; write for example ${bareUnit === 'C' ? '5 °C or 9 °F' : '9 °F or 5 °C'}.`,
+    );
   return found(kelvinFrom(readNumber(match[2]) * (match[1] ? -1 : 1), unitOf(match[3], bareUnit)));
 }
 
@@ -200,15 +257,18 @@ export function parseExpansion(text: string, path = ''): Outcome<number> {
   return found(value);
 }
 
-const RATE = new RegExp(String.raw`^(${NUMBER})\s*(?:°|deg(?:rees)?\.?)?\s*(c|f)?\s*(?:(?:/|per)\s*(h|hr|hour|min|minute))?$`);
+const RATE = new RegExp(String.raw`^(${NUMBER})\s*(?:°|deg(?:rees)?\.?)?\s*(c|f)?\s*(?:(?:/|per|an?)\s*(h|hr|hour|min|minute))?$`);
 const FULL_SPEED = /^(full( speed)?|max(imum)?|fast(est)?|as fast as possible)$/;
 
-/** Rate in °C/h as a positive number, or null for as fast as the kiln can. */
-export function parseRate(text: string, bareUnit: TemperatureUnit, path = '', decimal: Decimal = 'auto'): Outcome<number | null> {
+/** Rate in °C/h as a positive number, or null for as fast as the kiln can. A controller's own code for that is understood too. */
+export function parseRate(text: string, bareUnit: TemperatureUnit, path = '', decimal: Decimal = 'auto', fullSpeedCode?: number): Outcome<number | null> {
   const clean = ungrouped(tidy(text), decimal);
-  if (FULL_SPEED.test(clean)) return found(null);
+  if (FULL_SPEED.test(clean) || (fullSpeedCode !== undefined && clean === String(fullSpeedCode))) return found(null);
   const match = RATE.exec(clean);
-  if (!match?.[1]) return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a rate; write for example 220, 400 F/h or full.`);
+  if (!match?.[1]) {
+    const example = text_(formatRate(bareUnit === 'C' ? 220 : kelvinFrom(400, 'F'), bareUnit));
+    return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a rate; write for example ${example}, or full.`);
+  }
   const perHour = readNumber(match[1]) * (match[3]?.startsWith('min') ? 60 : 1);
   return found(kelvinFrom(perHour, unitOf(match[2], bareUnit)));
 }

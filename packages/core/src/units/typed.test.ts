@@ -1,5 +1,6 @@
 /** Some hundreds of quantities as people type them: every way to write a number with every spelling of a unit. */
-import { parseDifference, parseDuration, parseExpansion, parseLength, parseMass, parseRate, parseTemperature } from './parse';
+import { METRIC, type Units } from './convert';
+import { parseDifference, parseDuration, parseExpansion, parseLength, parseMass, parseRate, parseStrewn, parseTemperature } from './parse';
 
 const NUMBERS: [string, number][] = [
   ['1', 1],
@@ -12,6 +13,8 @@ const NUMBERS: [string, number][] = [
   ['1/2', 0.5],
   ['3/8', 0.375],
   ['1 1/4', 1.25],
+  ['1-1/2', 1.5],
+  ['1 - 1/2', 1.5],
   ['1½', 1.5],
   ['¾', 0.75],
 ];
@@ -171,4 +174,59 @@ describe('temperatures and rates', () => {
     const outcome = parseRate(typed, 'C');
     expect(outcome.ok && outcome.value).toBeCloseTo(perHour, 9);
   });
+});
+
+const INCHES: Units = { temperature: 'F', length: 'in', mass: 'oz' };
+
+describe('what is strewn on', () => {
+  const OUNCE_ON_A_FOOT = 0.028349523125 / 0.3048 ** 2;
+  test.each([
+    ['0.3 g/cm2', 'mass', METRIC, { perArea_kg_m2: 3 }],
+    ['0,22 g/cm²', 'perArea', INCHES, { perArea_kg_m2: 2.2 }],
+    ['0.22', 'perArea', METRIC, { perArea_kg_m2: 2.2 }],
+    ['7', 'perArea', INCHES, { perArea_kg_m2: 7 * OUNCE_ON_A_FOOT }],
+    ['7 oz/ft2', 'perArea', METRIC, { perArea_kg_m2: 7 * OUNCE_ON_A_FOOT }],
+    ['7 oz per sq ft', 'mass', METRIC, { perArea_kg_m2: 7 * OUNCE_ON_A_FOOT }],
+    ['1.5 lb per square foot', 'mass', METRIC, { perArea_kg_m2: 24 * OUNCE_ON_A_FOOT }],
+    ['2 kg/m^2', 'mass', METRIC, { perArea_kg_m2: 2 }],
+    ['130 g', 'perArea', METRIC, { mass_kg: 0.13 }],
+    ['130', 'mass', METRIC, { mass_kg: 0.13 }],
+    ['36 oz', 'perArea', METRIC, { mass_kg: 36 * 0.028349523125 }],
+    ['36', 'mass', INCHES, { mass_kg: 36 * 0.028349523125 }],
+    ['2 lb 4 oz', 'mass', METRIC, { mass_kg: 36 * 0.028349523125 }],
+  ] as const)("'%s' (bare: %s)", (typed, bare, units, wanted) => {
+    const outcome = parseStrewn(typed, bare, units);
+    if (!outcome.ok) throw new Error(outcome.problem.message);
+    const [[name, value]] = Object.entries(wanted);
+    expect((outcome.value as Record<string, number>)[name]).toBeCloseTo(value, 9);
+  });
+
+  test.each([
+    ['much', METRIC, /0\.22 g\/cm² or 100 g in all/],
+    ['much', INCHES, /7\.2\d? oz\/ft² or 3\.5 oz in all/],
+    ['3 stones/m2', METRIC, /not a unit of mass/],
+  ])("'%s' is answered in the studio's units", (typed, units, message) => {
+    expect(parseStrewn(typed, 'perArea', units)).toMatchObject({ ok: false, problem: { message: expect.stringMatching(message) } });
+  });
+});
+
+describe('what cannot be read is answered in the unit that it was typed in', () => {
+  test.each([
+    [parseTemperature('hot', 'F'), /1454 °F or 790 °C/],
+    [parseTemperature('hot', 'C'), /790 °C or 1454 °F/],
+    [parseDifference('some', 'F'), /9 °F/],
+    [parseRate('quick', 'F'), /400 °F\/h, or full/],
+    [parseRate('quick', 'C'), /220 °C\/h, or full/],
+    [parseLength('wide', 'in'), /12 in/],
+    [parseMass('heavy', 'oz'), /16 oz/],
+  ])('%#', (outcome, message) => {
+    expect(outcome).toMatchObject({ ok: false, problem: { message: expect.stringMatching(message) } });
+  });
+});
+
+test("a controller's own code is full speed, and only where it is that controller's", () => {
+  expect(parseRate('4000', 'C', '', 'auto', 4000)).toEqual({ ok: true, value: null });
+  expect(parseRate('4000', 'C')).toEqual({ ok: true, value: 4000 });
+  expect(parseRate('full', 'C', '', 'auto', 4000)).toEqual({ ok: true, value: null });
+  expect(parseRate('400', 'C', '', 'auto', 4000)).toEqual({ ok: true, value: 400 });
 });

@@ -1,6 +1,18 @@
 import { type Outcome } from '../problem';
 import { METRIC, celsiusFrom, differenceIn, kelvinFrom, otherUnits, temperatureIn } from './convert';
-import { formatArea, formatDifference, formatDuration, formatLength, formatMass, formatPsi, formatRate, formatTemperature, text } from './format';
+import {
+  formatArea,
+  formatDifference,
+  formatDuration,
+  formatLength,
+  formatMass,
+  formatPsi,
+  formatRate,
+  formatStock,
+  formatStrewn,
+  formatTemperature,
+  text,
+} from './format';
 import { parseDuration, parseLength, parseRate, parseTemperature } from './parse';
 
 const valueOf = <T>(outcome: Outcome<T>): T => {
@@ -165,5 +177,39 @@ describe('figures as people read them', () => {
 
   test('a tiny negative difference does not read as minus nought', () => {
     expect(formatDifference(-0.01, 'C').figure).toBe('0.0');
+  });
+});
+
+describe('a sheet by the name it goes by', () => {
+  test.each([
+    [0.003, '⅛ in'],
+    [0.006, '¼ in'],
+    [0.004, '5/32 in'],
+    [0.0095, '⅜ in'],
+    [0.01, '⅜ in'],
+    [0.012, '½ in'],
+    [0.019, '¾ in'],
+    [0.003175, '⅛ in'],
+    [0.0015875, '1/16 in'],
+    [0.028575, '1⅛ in'],
+    [0.0301625, '1 3/16 in'],
+    // Nothing that people cut passes for it.
+    [0.002, '0.079 in'],
+    [0.00312, '0.123 in'],
+  ])('%s m is %s', (metres, wanted) => {
+    expect(text(formatStock(metres, 'in'))).toBe(wanted);
+  });
+
+  test('in millimetres it is what it is, and what is shown in inches is read as no more than its own tolerance away', () => {
+    expect(text(formatStock(0.003, 'mm'))).toBe('3 mm');
+    for (const metres of [0.002, 0.003, 0.004, 0.006, 0.01, 0.0131]) {
+      const read = valueOf(parseLength(text(formatStock(metres, 'in')), 'in'));
+      expect(Math.abs(read / metres - 1)).toBeLessThan(0.06);
+    }
+  });
+
+  test('grains are told by what goes with the studio’s units', () => {
+    const strewn = (length: 'mm' | 'in', mass: 'g' | 'oz') => text(formatStrewn(2.2, { length, mass }));
+    expect([strewn('mm', 'g'), strewn('in', 'oz'), strewn('in', 'g'), strewn('mm', 'oz')]).toEqual(['0.22 g/cm²', '7.21 oz/ft²', '1.42 g/in²', '77.6 oz/m²']);
   });
 });
