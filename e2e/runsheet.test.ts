@@ -118,7 +118,7 @@ test('the same work at another heat: the hold follows the slider', async () => {
 
 test('the polariser view shows the stress that stays, with its scale', async () => {
   await me.press('fold-polariser');
-  expect(await me.sees('polariser', /MPa/)).toMatch(/greatest pull [\d.]+ MPa.*greatest press [\d.]+ MPa.*Looked through/);
+  expect(await me.sees('polariser', /MPa/)).toMatch(/greatest tension [\d.]+ MPa.*greatest compression [\d.]+ MPa.*Looked through/);
   await me.press('plate-tint');
   await me.expectSound('polariser view');
 });

@@ -23,6 +23,7 @@ import { DEFAULT_LIMITS } from './schedule/limits';
 import { BARE_SHELF } from './schedule/setups';
 import { type EqualWork, equalWork } from './schedule/equalWork';
 import type { PurposefulSegment, Segment } from './schedule/segment';
+import type { Units } from './units/convert';
 
 function valueOf<T>(outcome: Outcome<T>): T {
   if (!outcome.ok) throw new ProblemError(outcome.problem);
@@ -40,7 +41,7 @@ export function createEngine() {
     }),
     fit: (input: FitInput): FitVerdict => fit(input),
     simulate: (input: SimulationInput): SimulationResult => simulateFiring(input),
-    compose: (firing: FiringCase): Composed => valueOf(compose(firing)),
+    compose: ({ units, ...firing }: FiringCase & { units?: Units }): Composed => valueOf(compose(firing, units)),
     evaluate({ firing, segments, series }: { firing: FiringCase; segments: Segment[]; series?: boolean }): Evaluation {
       valueOf(wantedWork(firing));
       return evaluate(firing, segments, series, remembering);
@@ -73,7 +74,7 @@ const WARMING_MOVES = 12;
 export function warmUp(engine: Engine): void {
   const glass = TYPICAL_FAMILIES[0];
   const sheets = evenSheets([{ thickness_m: 0.003 }, { thickness_m: 0.003 }]);
-  const body = { glasses: [glass], layers: sheets, footprint: { shape: 'disc', diameter_m: 0.2 } as const, joined: false };
+  const body = { glasses: [glass], layers: sheets, footprint: { shape: 'disc', diameter_m: 0.18 } as const, joined: false };
   const kiln = { top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 };
   const firing: FiringCase = { body, setup: BARE_SHELF, kiln, look: 'fullFuse', school: DEFAULT_SCHOOL, limits: DEFAULT_LIMITS };
   const { segments } = engine.compose(firing);

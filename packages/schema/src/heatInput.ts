@@ -118,7 +118,9 @@ export const SimulationInputSchema = z
     acrossLag_s: quantity('Across-lag', 's', 0, 36000).optional(),
     looseSheets: z.boolean().optional(),
     evenWithin_K: quantity('Even within', 'K', 0.1, 10).optional(),
-    relief: z.strictObject({ width_m: quantity('Width of the parts', 'm', 0.0005, 1) }).optional(),
+    relief: z
+      .strictObject({ width_m: quantity('Width of the parts', 'm', 0.0005, 1), depth_m: quantity('Depth with them on it', 'm', 0.0005, 0.5).optional() })
+      .optional(),
     stress: z.strictObject({ support: oneOf('Support', ['free', 'flat', 'both']), from: oneOf('Stress from', ['start', 'hottest']).optional() }).optional(),
     series: z.boolean().optional(),
     steps: oneOf('Steps', ['controlled', 'fixed']).optional(),

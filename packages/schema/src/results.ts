@@ -77,6 +77,7 @@ export const ReadingSchema = z.object({
   sense: z.enum(['atMost', 'atLeast']),
   unit: z.enum(['C', 'K', 'K/h', 'Pa', '1/Pa', 's', '1']),
   ok: z.boolean(),
+  aim: z.number().optional().meta({ description: 'What is aimed at, where value and allowed are shares of it' }),
 });
 
 export const EvaluationSchema = z.object({

@@ -50,7 +50,7 @@ const step: Step = {
 const doc = (...glassIds: string[]): PieceDoc => ({
   schemaVersion: 2,
   dammed: false,
-  footprint: { shape: 'disc', diameter_m: 0.2 },
+  footprint: { shape: 'disc', diameter_m: 0.18 },
   typed: { diameter: '200' },
   layers: glassIds.map((glassId) => ({ id: uuid(), form: 'sheet', glassId, thickness_m: 0.003 })),
   steps: [step],
@@ -163,7 +163,7 @@ describe('compute requests', () => {
 
   test('compose fills school and limits that were left out, or left out in part', () => {
     const request = {
-      body: { glasses: [glass], layers: [{ form: 'sheet', glass: 0, thickness_m: 0.003 }], footprint: { shape: 'disc', diameter_m: 0.2 }, joined: true },
+      body: { glasses: [glass], layers: [{ form: 'sheet', glass: 0, thickness_m: 0.003 }], footprint: { shape: 'disc', diameter_m: 0.18 }, joined: true },
       setup: { below: [shelf], faces: { top: face, bottom: face } },
       kiln: KILN,
       look: 'fullFuse',

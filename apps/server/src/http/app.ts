@@ -193,7 +193,7 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, host = 
     const impossible = impossibleFiring(firing, METRIC.length);
     if (impossible) throw new ProblemError(impossible);
     const evaluation = await pool.run('evaluate', { firing, segments });
-    const broken = brokenOf(evaluation.readings).map((reading) => ({ ...reading, message: brokenSentence(reading, 'C', firing.look) }));
+    const broken = brokenOf(evaluation.readings).map((reading) => ({ ...reading, message: brokenSentence(reading, METRIC, firing.look) }));
     return {
       ok: broken.length === 0 && evaluation.simulation.stalled === null,
       broken,

@@ -69,8 +69,10 @@ const rule = (y: number, weight = 0.5): string =>
   `<line x1="${MARGIN}" x2="${PAGE.width - MARGIN}" y1="${y}" y2="${y}" stroke="black" stroke-width="${weight}"/>`;
 
 export function runSheetSvg({ piece, schedule, series, units, start, differences = [] }: RunSheetPage): string {
-  const unit = units.temperature;
   const { segments, result, snapshot } = schedule;
+  // Who stands at the kiln reads it off the paper into the controller: it speaks the controller's unit.
+  const { controller } = snapshot;
+  const unit = controller.unit;
   const { firing } = snapshot;
   const ends = result.simulation.segments.map(({ end_s }) => end_s);
   const tableTop = HEAD + CHART_HEIGHT + 34;
@@ -81,7 +83,7 @@ export function runSheetSvg({ piece, schedule, series, units, start, differences
   const rows = segments.flatMap((segment, i) => {
     const y = tableTop + i * rowHeight;
     const reading = readingFor(result.readings, i);
-    const says = reading ? `${reading.ok ? '' : 'BROKEN: '}${readingPhrase(reading, unit)}` : whyOf(firing, segment, units.length);
+    const says = reading ? `${reading.ok ? '' : 'BROKEN: '}${readingPhrase(reading, { ...units, temperature: unit })}` : whyOf(firing, segment, units.length);
     return [
       rule(y),
       words(columns.number, y + 16, String(i + 1), { bold: true, size: 13 }),
@@ -99,7 +101,12 @@ export function runSheetSvg({ piece, schedule, series, units, start, differences
     `<title>${escaped(`${piece.name}, ${PURPOSES[firing.look].name}`)}</title>`,
     `<rect width="${PAGE.width}" height="${PAGE.height}" fill="white"/>`,
     words(MARGIN, MARGIN + 18, piece.name, { size: 20, bold: true }),
-    words(MARGIN, MARGIN + 36, `${PURPOSES[firing.look].name} in the ${snapshot.kilnName}, ${snapshot.familyName}`, { size: 12 }),
+    words(
+      MARGIN,
+      MARGIN + 36,
+      `${PURPOSES[firing.look].name} in ${snapshot.kilnName}, ${snapshot.familyName}. Figures in °${unit}, as ${controller.name} counts.`,
+      { size: 12 },
+    ),
     words(
       MARGIN,
       MARGIN + 52,

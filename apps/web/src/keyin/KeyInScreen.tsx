@@ -3,6 +3,7 @@ import { ROLE_NAMES, brokenOf, brokenSentence, keyIn } from '@torvin/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
+import { useUnits } from '@/data/studio';
 import { stepName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
 import { OutdatedChoice } from '@/piece/OutdatedChoice';
@@ -18,6 +19,7 @@ import { StartFiring } from './StartFiring';
 
 export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPageParts) {
   const { colours } = useTheme();
+  const units = useUnits();
   const [keyed, setKeyed] = useState<ReadonlySet<number>>(new Set());
   // Nothing is shown to be keyed in before the person has decided what is fired.
   const [asItIs, setAsItIs] = useState<readonly string[] | null>(null);
@@ -57,7 +59,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
             </Words>
             {broken.length > 0 && (
               <Notice tone="warn" testID="key-in-broken">
-                {`This schedule breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${ROLE_NAMES[schedule.segments[broken[0].segment].role]}: ${brokenSentence(broken[0], controller.unit, schedule.snapshot.firing.look)}`}
+                {`This schedule breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${ROLE_NAMES[schedule.segments[broken[0].segment].role]}: ${brokenSentence(broken[0], { ...units, temperature: controller.unit }, schedule.snapshot.firing.look)}`}
               </Notice>
             )}
             {remarks.map(({ kind, message }) => (

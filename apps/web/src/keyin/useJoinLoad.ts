@@ -44,7 +44,7 @@ export function useJoinLoad(piece: Piece, step: Step, schedule: Schedule, shelve
       const outcome = await compute('evaluate', { firing: now.value.firing, segments: theirs.segments });
       if (!outcome.ok) return setProblem(outcome.problem);
       const { firing } = now.value;
-      const broken = brokenOf(outcome.value.readings).map((reading) => brokenSentence(reading, units.temperature, firing.look));
+      const broken = brokenOf(outcome.value.readings).map((reading) => brokenSentence(reading, units, firing.look));
       setJudged({ segments: theirs.segments, evaluation: outcome.value, broken });
     });
 

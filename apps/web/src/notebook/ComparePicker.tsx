@@ -8,6 +8,7 @@ import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { ListScreen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
+import { inZone } from '@/ui/clock';
 import { ResultSign, resultWords } from './results';
 
 const ROW_HEIGHT = 64;
@@ -36,7 +37,7 @@ export function ComparePicker({ firing }: { firing: Firing }) {
               {other.pieceName}
             </Words>
             <Words size="label" tone="muted" numberOfLines={1}>
-              {`${format(other.firedAt, 'd MMM yyyy')} · ${resultWords(other.result)}`}
+              {`${format(inZone(other.firedAt, other.zone), 'd MMM yyyy')} · ${resultWords(other.result)}`}
             </Words>
           </View>
         </LinkRow>

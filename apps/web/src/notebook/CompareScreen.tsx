@@ -7,10 +7,11 @@ import { space } from '@/theme/theme';
 import { Screen } from '@/ui/Screen';
 import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
+import { inZone } from '@/ui/clock';
 import { firingDifferences } from './differences';
 import { ResultSign, resultWords } from './results';
 
-const headOf = ({ firing }: FiringDetail): string => `${firing.pieceName}, ${format(firing.firedAt, 'd MMM')}`;
+const headOf = ({ firing }: FiringDetail): string => `${firing.pieceName}, ${format(inZone(firing.firedAt, firing.zone), 'd MMM')}`;
 
 export function CompareScreen({ one, other }: { one: FiringDetail; other: FiringDetail }) {
   const units = useUnits();

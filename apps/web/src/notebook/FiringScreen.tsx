@@ -5,7 +5,7 @@ import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useDeleteFiring, useRestoreFiring } from '@/data/firings';
-import { useStudio } from '@/data/studio';
+import { useUnits } from '@/data/studio';
 import { LiveFigures } from '@/runsheet/LiveFigures';
 import { PolariserPanel } from '@/runsheet/PolariserPanel';
 import { RunSheet } from '@/runsheet/RunSheet';
@@ -18,7 +18,7 @@ import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Screen } from '@/ui/Screen';
 import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
-import { clockAfter } from '@/ui/clock';
+import { clockAfter, inZone, zoneWords } from '@/ui/clock';
 import { offerBack } from '@/ui/takeBack';
 import { PhotoRow } from './Photos';
 import { asRun } from './differences';
@@ -27,17 +27,18 @@ import { ResultSign, resultWords } from './results';
 const DRAWING_HEIGHT = 120;
 
 export function FiringScreen({ detail }: { detail: FiringDetail }) {
-  const { temperatureUnit: unit } = useStudio();
+  const units = useUnits();
+  const unit = units.temperature;
   const router = useRouter();
   const { firing, schedule, together } = detail;
-  const start = new Date(firing.firedAt);
+  const start = inZone(firing.firedAt, firing.zone);
   const { snapshot } = schedule;
   const ran = asRun(detail);
   const reached = firing.lookReached && firing.lookReached !== firing.look ? `; reached a ${PURPOSES[firing.lookReached].name.toLowerCase()}` : '';
   return (
     <Screen
       title={firing.pieceName}
-      subtitle={`${PURPOSES[firing.look].name} in ${snapshot.kilnName}, ${format(start, 'd MMMM yyyy, HH:mm')}`}
+      subtitle={`${PURPOSES[firing.look].name} in ${snapshot.kilnName}, ${format(start, 'd MMMM yyyy, HH:mm')}${zoneWords(firing.firedAt, firing.zone)}`}
       back={{ title: 'Notebook', href: '/notebook' }}
       padded={false}
     >
@@ -58,7 +59,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
         {together.length > 0 && <Words testID="together">{`In one load with ${together.map(({ pieceName }) => pieceName).join(', ')}.`}</Words>}
         <PhotoRow hashes={firing.photos} of={firing.pieceName} />
         <Words size="label" tone="muted">
-          {`${firing.asFired ? 'Ran otherwise than planned' : schedule.origin === 'computed' ? 'Fired as computed' : 'Fired as changed by hand'}; ${setupWords(snapshot.setup)}${firing.place ? `, ${firing.place}` : ''}; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}. ${firing.zone}.`}
+          {`${firing.asFired ? 'Ran otherwise than planned' : schedule.origin === 'computed' ? 'Fired as computed' : 'Fired as changed by hand'}; ${setupWords(snapshot.setup)}${firing.place ? `, ${firing.place}` : ''}; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}.`}
         </Words>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
           <Action
@@ -82,7 +83,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
           ))}
           <SideBySide
             heads={['planned', 'as it ran']}
-            rows={consequences({ firing: snapshot.firing, evaluation: schedule.result }, { firing: snapshot.firing, evaluation: ran.evaluation }, unit)}
+            rows={consequences({ firing: snapshot.firing, evaluation: schedule.result }, { firing: snapshot.firing, evaluation: ran.evaluation }, units)}
             testID="as-fired-figures"
           />
         </View>

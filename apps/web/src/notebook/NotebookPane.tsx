@@ -14,6 +14,7 @@ import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { ListScreen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
+import { inZone, zoneWords } from '@/ui/clock';
 import { Thumbnail } from './Photos';
 import { RESULT_WORDS, ResultSign, resultWords } from './results';
 
@@ -87,7 +88,7 @@ const FiringRow = memo(function FiringRow({ firing, current, unit }: { firing: F
           {firing.pieceName}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
-          {`${format(firing.firedAt, 'd MMM yyyy, HH:mm')} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`}
+          {`${format(inZone(firing.firedAt, firing.zone), 'd MMM yyyy, HH:mm')}${zoneWords(firing.firedAt, firing.zone)} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
           {`${PURPOSES[firing.look].name}, ${text(formatTemperature(work.target_C, unit))} for ${text(formatDuration(work.hold_s))}`}

@@ -68,7 +68,7 @@ export function firingDifferences(before: FiringDetail, after: FiringDetail, uni
     consequences: consequences(
       { firing: before.schedule.snapshot.firing, evaluation: one.evaluation },
       { firing: after.schedule.snapshot.firing, evaluation: other.evaluation },
-      units.temperature,
+      units,
     ),
   };
 }

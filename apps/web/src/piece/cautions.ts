@@ -18,7 +18,8 @@ export const LOOK_CAUTIONS: Record<Look, string> = {
   firePolish: 'A ground piece must be clean and dry to the core: wet ground glass spits in the kiln.',
   tack: 'Edges of a tack stay sharp where they did not flow; feel for them in gloves. Crevices hold dirt: not for food.',
   contour: 'Hot glass and a lifted lid: face shield, sleeves, and power off at the switch before you reach in.',
-  fullFuse: 'Primer and paper burn out below 400 °C: air the room. Whether it may hold food depends on every glass in it; ask its makers.',
+  fullFuse:
+    'Primer and paper burn out on the way up, long before the glass softens: air the room. Whether it may hold food depends on every glass in it; ask its makers.',
   slabFlow: 'A dam that gives way lets hot glass onto the elements: pin it with props, line it, and stay within reach at the working heat.',
   slump: 'Look in through the peep hole, not over the rim: face shield and gloves, power off before a hand goes in.',
   drape: 'Glass over a former moves all at once: watch it behind a face shield, and never pull it by hand without training, gloves and the power off.',

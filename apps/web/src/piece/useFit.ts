@@ -2,6 +2,7 @@
 import { type CoatingFinding, type FitVerdict, type PairFit, coatingFindings, fitReckoning, fitSentence } from '@torvin/core';
 import { type PieceDoc, type Shelves, fitQuestion } from '@torvin/schema';
 import { useMemo } from 'react';
+import { useUnits } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
 import type { ContactMark } from '@/section/SectionEditor';
 
@@ -34,6 +35,7 @@ const SUMMARIES: Record<FitVerdict['verdict'], string> = {
 };
 
 export function useFit(doc: PieceDoc, shelves: Shelves): FitNews | null {
+  const units = useUnits();
   const question = useMemo(() => fitQuestion(doc, shelves), [doc, shelves]);
   const { glasses, contacts, evidence } = question;
   const asked = useMemo(() => (contacts.length === 0 ? null : { glasses, contacts, evidence }), [glasses, contacts, evidence]);
@@ -61,9 +63,10 @@ export function useFit(doc: PieceDoc, shelves: Shelves): FitNews | null {
     const [first] = touchingOf(pair);
     if (!first) return [];
     const [lower, upper] = first;
-    const reckoning = fitReckoning(pair, glasses, names);
+    const reckoning = fitReckoning(pair, glasses, names, units);
     const tone = pair.verdict === 'fails' || pair.verdict === 'doubtful' ? 'warn' : 'fine';
-    const own: FitFinding[] = pair.basis === 'sameGlass' ? [] : [{ key: `fit ${index}`, lower, upper, tone, sentence: fitSentence(pair, names), reckoning }];
+    const own: FitFinding[] =
+      pair.basis === 'sameGlass' ? [] : [{ key: `fit ${index}`, lower, upper, tone, sentence: fitSentence(pair, names, units.length), reckoning }];
     const reactions = pair.reactions.map((because, i): FitFinding => ({
       key: `reaction ${index} ${i}`,
       lower,

@@ -1,5 +1,5 @@
 /** Names the first broken limit wherever the page is scrolled to. */
-import { type PurposefulSegment, ROLE_NAMES, type Reading, type TemperatureUnit, readingPhrase } from '@torvin/core';
+import { type PurposefulSegment, ROLE_NAMES, type Reading, type Units, readingPhrase } from '@torvin/core';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
@@ -9,11 +9,11 @@ import { Words } from '@/ui/Words';
 export interface BrokenBannerProps {
   segments: PurposefulSegment[];
   broken: Reading[];
-  unit: TemperatureUnit;
+  units: Units;
 }
 
 /** It lies over the rows, so that nothing jumps under a finger. */
-export function BrokenBanner({ segments, broken, unit }: BrokenBannerProps) {
+export function BrokenBanner({ segments, broken, units }: BrokenBannerProps) {
   const { colours } = useTheme();
   const [first] = broken;
   if (!first) return null;
@@ -39,7 +39,7 @@ export function BrokenBanner({ segments, broken, unit }: BrokenBannerProps) {
       <WarningSign colour={colours.warn} />
       <View style={{ flex: 1 }}>
         <Words size="label" bold tone="warn" numberOfLines={1}>
-          {`${ROLE_NAMES[segments[first.segment].role]}: ${readingPhrase(first, unit)}${broken.length > 1 ? `, and ${broken.length - 1} more` : ''}`}
+          {`${ROLE_NAMES[segments[first.segment].role]}: ${readingPhrase(first, units)}${broken.length > 1 ? `, and ${broken.length - 1} more` : ''}`}
         </Words>
       </View>
     </View>

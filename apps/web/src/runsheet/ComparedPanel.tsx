@@ -1,7 +1,8 @@
 /** The schedule in hand beside the computed one: what differs in words, what that does in figures. */
-import { type Evaluation, type PurposefulSegment, type TemperatureUnit, consequences, segmentDifferences } from '@torvin/core';
+import { type Evaluation, type PurposefulSegment, consequences, segmentDifferences } from '@torvin/core';
 import type { Schedule } from '@torvin/schema';
 import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
 import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
 
@@ -10,11 +11,11 @@ export interface ComparedPanelProps {
   schedule: Schedule;
   segments: PurposefulSegment[];
   evaluation: Evaluation;
-  unit: TemperatureUnit;
 }
 
-export function ComparedPanel({ computed, schedule, segments, evaluation, unit }: ComparedPanelProps) {
-  const lines = segmentDifferences(computed.segments, segments, unit);
+export function ComparedPanel({ computed, schedule, segments, evaluation }: ComparedPanelProps) {
+  const units = useUnits();
+  const lines = segmentDifferences(computed.segments, segments, units.temperature);
   return (
     <View>
       {lines.length === 0 ? (
@@ -28,7 +29,7 @@ export function ComparedPanel({ computed, schedule, segments, evaluation, unit }
       )}
       <SideBySide
         heads={['as computed', 'in hand']}
-        rows={consequences({ firing: computed.snapshot.firing, evaluation: computed.result }, { firing: schedule.snapshot.firing, evaluation }, unit)}
+        rows={consequences({ firing: computed.snapshot.firing, evaluation: computed.result }, { firing: schedule.snapshot.firing, evaluation }, units)}
         testID="compared-with-computed"
       />
     </View>

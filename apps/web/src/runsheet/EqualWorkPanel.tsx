@@ -14,6 +14,7 @@ import {
 } from '@torvin/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
 import { useTheme } from '@/theme/ThemeContext';
 import { Action } from '@/ui/Action';
@@ -34,6 +35,7 @@ const REACH_K = 40;
 
 export function EqualWorkPanel({ firing, segments, evaluation, unit, onTake }: EqualWorkPanelProps) {
   const { colours } = useTheme();
+  const units = useUnits();
   const work = segments[hottestSegment(segments)];
   const [moved, setMoved] = useState(0);
   const target_C = Math.min(work.target_C + moved, firing.kiln.top_C);
@@ -66,7 +68,7 @@ export function EqualWorkPanel({ firing, segments, evaluation, unit, onTake }: E
       {value && (
         <SideBySide
           heads={['now', 'moved']}
-          rows={consequences({ firing, evaluation }, { firing, evaluation: value.evaluation }, unit)}
+          rows={consequences({ firing, evaluation }, { firing, evaluation: value.evaluation }, units)}
           testID="equal-work-figures"
         />
       )}

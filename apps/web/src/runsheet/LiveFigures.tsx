@@ -1,21 +1,21 @@
-/** The figures that answer while a bead moves: difference, heat work, pull, length. */
+/** The figures that answer while a bead moves: difference, heat work, tension, length. */
 import {
   type Evaluation,
   type FiringCase,
   type LimitName,
   type TemperatureUnit,
-  aimedWork,
   differenceIn,
   formatDifference,
   formatDuration,
-  formatPsi,
   formatStress,
+  heatWorkFigures,
   otherTemperature,
+  otherUnits,
   text,
-  workRange,
 } from '@torvin/core';
 import { memo } from 'react';
 import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { FigureBlock } from '@/ui/FigureBlock';
@@ -32,20 +32,19 @@ export interface LiveFiguresProps {
   older?: boolean;
 }
 
-const percent = (share: number): string => `${Math.round(share * 100)}`;
-
 export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit, opens, older = false }: LiveFiguresProps) {
   const { colours } = useTheme();
-  const { readings, work, simulation } = evaluation;
+  const units = useUnits();
+  const { length } = units;
+  const otherLength = otherUnits(units).length;
+  const { readings, simulation } = evaluation;
   const worst = (limit: LimitName): number => Math.max(0, ...readings.filter((reading) => reading.limit === limit).map(({ value }) => value));
   const { limits } = firing;
   const setting = worst('setting');
-  const pull = worst('pull');
-  const wanted = workRange(firing);
-  const aim = aimedWork(firing.look, wanted);
-  const workBroken = work.least < wanted.least || work.most > wanted.most;
+  const tension = worst('pull');
+  const heat = heatWorkFigures(firing, evaluation);
   const allowedIn = (one: TemperatureUnit): string => `of ${Number(differenceIn(limits.setting_K, one).toFixed(1))} °${one}`;
-  const length = formatDuration(simulation.total_s);
+  const inAll = formatDuration(simulation.total_s);
   return (
     <View
       style={{
@@ -71,27 +70,20 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
         otherNote={allowedIn(otherTemperature(unit))}
         testID="live-core-skin"
       />
+      <FigureBlock label="heat work" value={{ figure: heat.figure, unit: '%' }} share={heat.bandShare} broken={!heat.ok} note={heat.band} testID="live-work" />
       <FigureBlock
-        label="heat work"
-        value={{ figure: percent(work.mean / aim), unit: '%' }}
-        share={work.mean / wanted.most}
-        broken={workBroken}
-        note={`of ${percent(wanted.least / aim)} to ${percent(wanted.most / aim)}`}
-        testID="live-work"
+        label="tension"
+        value={formatStress(tension, length)}
+        other={formatStress(tension, otherLength)}
+        share={tension / limits.pull_Pa}
+        broken={tension > limits.pull_Pa * 1.001}
+        note={`of ${text(formatStress(limits.pull_Pa, length))}`}
+        otherNote={`of ${text(formatStress(limits.pull_Pa, otherLength))}`}
+        testID="live-tension"
       />
-      <FigureBlock
-        label="pull"
-        value={formatStress(pull)}
-        other={formatPsi(pull)}
-        share={pull / limits.pull_Pa}
-        broken={pull > limits.pull_Pa * 1.001}
-        note={`of ${text(formatStress(limits.pull_Pa))}`}
-        otherNote={`of ${text(formatPsi(limits.pull_Pa))}`}
-        testID="live-pull"
-      />
-      <FigureBlock label="in all" value={length} note={`to ${opens}`} testID="live-length" />
+      <FigureBlock label="in all" value={inAll} note={`to ${opens}`} testID="live-length" />
       <Spoken
-        text={`Core to skin ${text(formatDifference(setting, unit))}, heat work ${percent(work.mean / aim)} percent, pull ${text(formatStress(pull))}, opens ${opens}.`}
+        text={`Core to skin ${text(formatDifference(setting, unit))}, heat work ${heat.figure} percent, tension ${text(formatStress(tension, length))}, opens ${opens}.`}
       />
     </View>
   );

@@ -47,7 +47,7 @@ export function PolariserPanel({ firing, evaluation, photos }: PolariserPanelPro
   const depth_m = residual[residual.length - 1].z_m - residual[0].z_m;
   const added = plate === 'tint' ? TINT_PLATE_NM : 0;
   const stresses = residual.map(({ stress_Pa }) => stress_Pa);
-  const [pulled, pressed] = [Math.max(...stresses), Math.min(...stresses)];
+  const [tension, compression] = [Math.max(...stresses), Math.min(...stresses)];
   const most_nm = Math.max(...edge.map(({ retardation_nm }) => Math.abs(retardation_nm)));
   const rim_nm = Math.max(...rim.map(({ retardation_nm }) => Math.abs(retardation_nm)));
   const written = (metres: number): string => text(formatLength(metres, length));
@@ -58,13 +58,13 @@ export function PolariserPanel({ firing, evaluation, photos }: PolariserPanelPro
         value={plate}
         options={[
           { value: 'dark', title: 'Nothing' },
-          { value: 'tint', title: 'A tint plate', note: 'shows pull from press' },
+          { value: 'tint', title: 'A tint plate', note: 'tells tension from compression' },
         ]}
         onChange={setPlate}
         testID="plate"
       />
       <Words size="label" tone="muted">
-        {`Edgewise, through ${written(path_m)}: greatest pull ${text(formatStress(pulled))}, greatest press ${text(formatStress(-pressed))}, ${most_nm.toFixed(0)} nm.`}
+        {`Edgewise, through ${written(path_m)}: greatest tension ${text(formatStress(tension, length))}, greatest compression ${text(formatStress(-compression, length))}, ${most_nm.toFixed(0)} nm.`}
       </Words>
       <MeasuredWidth height={EDGE_HEIGHT}>{(width) => <Edgewise width={width} edge={edge} added={added} />}</MeasuredWidth>
       <Scale glass={glass} path_m={path_m} most_nm={Math.max(most_nm, 1)} added={added} />
@@ -100,7 +100,7 @@ function Profile({
   const foot_m = residual[0].z_m;
   const rows = Array.from({ length: STATIONS }, (_, i) => Math.round((i * (residual.length - 1)) / (STATIONS - 1))).map((at) => [
     text(formatLength(residual[at].z_m - foot_m, unit)),
-    `${text(formatStress(Math.abs(residual[at].stress_Pa)))} ${residual[at].stress_Pa > 0 ? 'pull' : 'press'}`,
+    `${text(formatStress(Math.abs(residual[at].stress_Pa), unit))} ${residual[at].stress_Pa > 0 ? 'tension' : 'compression'}`,
     `${edge[at].retardation_nm.toFixed(0)} nm`,
   ]);
   return (

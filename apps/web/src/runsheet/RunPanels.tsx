@@ -4,7 +4,7 @@ import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { View } from 'react-native';
 import { useFirings } from '@/data/firings';
 import { useSchedule } from '@/data/pieces';
-import { TakeAlongPanel } from '@/files/TakeAlongPanel';
+import { FilesPanel } from '@/files/FilesPanel';
 import { usePlanFiring } from '@/piece/usePlanFiring';
 import { Fold } from '@/ui/Fold';
 import { Notice } from '@/ui/Notice';
@@ -36,7 +36,7 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start }
       {problem && <Notice tone="warn">{problem.message}</Notice>}
       {computed && computed.stepId === step.id && (
         <Fold title="Beside the computed" about="what differs, and what that does" testID="compared">
-          {() => <ComparedPanel computed={computed} schedule={schedule} segments={segments} evaluation={evaluation} unit={unit} />}
+          {() => <ComparedPanel computed={computed} schedule={schedule} segments={segments} evaluation={evaluation} />}
         </Fold>
       )}
       <Fold title="Versions" about="every schedule this firing has had, by name" testID="versions">
@@ -57,9 +57,9 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start }
       <Fold title="Same work, other heat" about="move the temperature; the hold follows" testID="equal">
         {() => <EqualWorkPanel firing={firing} segments={segments} evaluation={evaluation} unit={unit} onTake={sheet.keep} />}
       </Fold>
-      <Fold title="Take along" about="printed on one page, SVG, CSV, JSON" testID="along">
+      <Fold title="Print and files" about="one printed page; SVG, CSV and JSON to keep or send" testID="along">
         {() => (
-          <TakeAlongPanel
+          <FilesPanel
             piece={piece}
             schedule={schedule}
             series={evaluation.simulation.series}

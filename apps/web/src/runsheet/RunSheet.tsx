@@ -79,7 +79,7 @@ function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, sel
   const figures = evaluation.simulation.segments;
   const limits = segments.map((_, index) => {
     const reading = readingFor(evaluation.readings, index);
-    return reading ? { ok: reading.ok, phrase: readingPhrase(reading, unit) } : { ok: true, phrase: null };
+    return reading ? { ok: reading.ok, phrase: readingPhrase(reading, units) } : { ok: true, phrase: null };
   });
   return (
     <View>

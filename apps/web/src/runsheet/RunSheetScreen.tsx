@@ -6,7 +6,6 @@ import {
   type PurposefulSegment,
   ROLE_NAMES,
   type Reading,
-  type TemperatureUnit,
   brokenOf,
   brokenSentence,
   formatDuration,
@@ -16,7 +15,7 @@ import {
 } from '@torvin/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { useStudio, useUnits } from '@/data/studio';
+import { useUnits } from '@/data/studio';
 import { stepName } from '@/piece/describe';
 import { OutdatedChoice } from '@/piece/OutdatedChoice';
 import type { StepPageParts } from '@/piece/useStepPage';
@@ -41,7 +40,8 @@ import { SegmentSheet } from './SegmentSheet';
 import { useRunSheet } from './useRunSheet';
 
 export function RunSheetScreen({ piece, step, schedule, shelves, outdated }: StepPageParts) {
-  const { temperatureUnit: unit } = useStudio();
+  const units = useUnits();
+  const unit = units.temperature;
   const [start, setStart] = useState(() => soon(new Date()));
   const [selected, setSelected] = useState<number | null>(null);
   const sheet = useRunSheet(piece, schedule);
@@ -113,7 +113,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated }: Ste
       <RunActions pieceId={piece.id} stepId={step.id} start={start} onStart={setStart} />
       <View style={{ position: 'sticky' as never, top: 0, zIndex: 3 }}>
         <LiveFigures firing={firing} evaluation={evaluation} unit={unit} opens={opens} older={older} />
-        <BrokenBanner segments={segments} broken={broken} unit={unit} />
+        <BrokenBanner segments={segments} broken={broken} units={units} />
       </View>
       <View style={{ paddingHorizontal: space.large }}>
         {sheet.elsewhere && (
@@ -152,7 +152,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated }: Ste
         onBack={sheet.changed ? backToComputed : undefined}
         handlers={handlers}
       />
-      <RunVerdict segments={segments} firing={firing} evaluation={evaluation} broken={broken} look={step.look} unit={unit} older={older} />
+      <RunVerdict segments={segments} firing={firing} evaluation={evaluation} broken={broken} look={step.look} older={older} />
       <RunPanels piece={piece} step={step} schedule={schedule} shelves={shelves} sheet={sheet} unit={unit} start={start} />
     </Screen>
   );
@@ -165,12 +165,11 @@ interface RunVerdictProps {
   /** The worst first. */
   broken: Reading[];
   look: Look;
-  unit: TemperatureUnit;
   older: boolean;
 }
 
 /** What the whole of it comes to, in sentences. */
-function RunVerdict({ segments, firing, evaluation, broken, look, unit, older }: RunVerdictProps) {
+function RunVerdict({ segments, firing, evaluation, broken, look, older }: RunVerdictProps) {
   const units = useUnits();
   return (
     <View style={{ padding: space.large, gap: space.small }}>
@@ -180,12 +179,12 @@ function RunVerdict({ segments, firing, evaluation, broken, look, unit, older }:
       ))}
       {broken.map((reading) => (
         <Notice key={`${reading.limit}-${reading.segment}`} tone="warn">
-          {`${ROLE_NAMES[segments[reading.segment].role]}: ${brokenSentence(reading, unit, firing.look)}`}
+          {`${ROLE_NAMES[segments[reading.segment].role]}: ${brokenSentence(reading, units, firing.look)}`}
         </Notice>
       ))}
       <Words size="label" tone="muted">
-        Thin line: skin of the glass, dotted: its core, from the heat simulation. Pull is an estimate for a body free to bow; a look through crossed polarisers
-        tells what is really there.
+        Thin line: skin of the glass, dotted: its core, from the heat simulation. Tension is an estimate for a body free to bow; a look through crossed
+        polarisers tells what is really there.
       </Words>
       <Notice tone="care">{`${WORK_CAUTIONS.kiln} ${LOOK_CAUTIONS[look]}`}</Notice>
     </View>

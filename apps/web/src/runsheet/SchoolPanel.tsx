@@ -6,11 +6,13 @@ import {
   brokenOf,
   consequences,
   formatDuration,
+  formatLength,
   formatTemperature,
   hottestSegment,
   text,
 } from '@torvin/core';
 import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
@@ -28,16 +30,17 @@ const HEATS = { cooler: 'Cooler and longer', hotter: 'Hotter and shorter' } as c
 const SOAKS = { annealing: 'soak at the annealing point', lower: 'soak low, near the strain point' } as const;
 const COSTS = {
   cooler: 'Crisper edges and easier to hit; longer where glass hazes.',
-  hotter: 'Short in the hazing range; a minute or five degrees tell more.',
+  hotter: 'Short in the hazing range; a minute or a few degrees tell more.',
 } as const;
 
 const SCHOOLS = (['cooler', 'hotter'] as const).flatMap((heat) => (['annealing', 'lower'] as const).map((soak) => ({ heat, soak })));
 
 export function SchoolPanel({ firing, unit, working, onTake }: SchoolPanelProps) {
+  const { length } = useUnits();
   return (
     <View role="list">
       <Words size="label" tone="muted">
-        {`In use: ${HEATS[firing.school.heat].toLowerCase()}, ${firing.school.soak === 'auto' ? 'soak by thickness, low from 18 mm' : SOAKS[firing.school.soak]}. Every row is computed for this body and kiln.`}
+        {`In use: ${HEATS[firing.school.heat].toLowerCase()}, ${firing.school.soak === 'auto' ? `soak by thickness, low from ${text(formatLength(firing.limits.thick_m, length))}` : SOAKS[firing.school.soak]}. Every row is computed for this body and kiln.`}
       </Words>
       {SCHOOLS.map((school) => (
         <SchoolRow key={`${school.heat} ${school.soak}`} school={school} firing={firing} unit={unit} working={working} onTake={() => onTake(school)} />
@@ -48,10 +51,11 @@ export function SchoolPanel({ firing, unit, working, onTake }: SchoolPanelProps)
 
 function SchoolRow({ school, firing, unit, working, onTake }: Omit<SchoolPanelProps, 'onTake'> & { school: (typeof SCHOOLS)[number]; onTake(): void }) {
   const { colours } = useTheme();
-  const { value, problem } = useComputed('compose', { ...firing, school });
+  const units = useUnits();
+  const { value, problem } = useComputed('compose', { ...firing, school, units });
   const taken = firing.school.heat === school.heat && firing.school.soak === school.soak;
   const name = `${HEATS[school.heat]}, ${SOAKS[school.soak]}`;
-  const figures = value ? consequences({ firing, evaluation: value.evaluation }, { firing, evaluation: value.evaluation }, unit) : [];
+  const figures = value ? consequences({ firing, evaluation: value.evaluation }, { firing, evaluation: value.evaluation }, units) : [];
   const figure = (what: string): string => {
     const found = figures.find((one) => one.what === what);
     return found ? text(found.after) : '–';

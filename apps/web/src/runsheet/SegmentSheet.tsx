@@ -129,14 +129,14 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
       <View role="list" aria-label="What the limits say">
         {[...broken, ...readings.filter(({ ok }) => ok)].map((reading) => (
           <View role="listitem" key={reading.limit}>
-            <Why lines={reckoningOf({ firing, segments, evaluation, reading, units })} of={readingPhrase(reading, unit)} testID={`why-${reading.limit}`}>
+            <Why lines={reckoningOf({ firing, segments, evaluation, reading, units })} of={readingPhrase(reading, units)} testID={`why-${reading.limit}`}>
               {reading.ok ? (
                 <Words size="label" tone="muted">
-                  {readingPhrase(reading, unit)}
+                  {readingPhrase(reading, units)}
                 </Words>
               ) : (
                 <Words bold tone="warn">
-                  {brokenSentence(reading, unit, firing.look)}
+                  {brokenSentence(reading, units, firing.look)}
                 </Words>
               )}
             </Why>

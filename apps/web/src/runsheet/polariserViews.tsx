@@ -3,6 +3,7 @@ import { type Footprint, type GlassConstants, formatStress, interferenceColour, 
 import { useId } from 'react';
 import Svg, { ClipPath, Defs, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { outlineIn } from '@/section/outline';
+import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { fonts } from '@/theme/theme';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
@@ -90,21 +91,17 @@ interface ScaleProps {
   added: number;
 }
 
-/** Colours against stress along this path, press at the left, pull at the right. */
+/** Colours against stress along this path, compression at the left, tension at the right. */
 export function Scale({ glass, path_m, most_nm, added }: ScaleProps) {
   const { colours } = useTheme();
   const perPa = Math.abs(retardation(glass, 1, path_m));
   const most_Pa = most_nm / perPa;
+  const stress = text(formatStress(most_Pa, useUnits().length));
   const sign = Math.sign(retardation(glass, 1, path_m)) || 1;
   return (
     <MeasuredWidth height={SCALE_HEIGHT + 18}>
       {(width) => (
-        <Svg
-          width={width}
-          height={SCALE_HEIGHT + 18}
-          role="img"
-          aria-label={`Scale: from ${text(formatStress(most_Pa))} press to ${text(formatStress(most_Pa))} pull`}
-        >
+        <Svg width={width} height={SCALE_HEIGHT + 18} role="img" aria-label={`Scale: from ${stress} of compression to ${stress} of tension`}>
           {Array.from({ length: SCALE_STEPS }, (_, i) => {
             const share = (2 * (i + 0.5)) / SCALE_STEPS - 1;
             return (
@@ -123,9 +120,9 @@ export function Scale({ glass, path_m, most_nm, added }: ScaleProps) {
           ))}
           {(
             [
-              [0, 'start', `press ${text(formatStress(most_Pa))}`],
+              [0, 'start', `compression ${stress}`],
               [0.5, 'middle', '0'],
-              [1, 'end', `pull ${text(formatStress(most_Pa))}`],
+              [1, 'end', `tension ${stress}`],
             ] as const
           ).map(([share, anchor, words]) => (
             <SvgText key={share} x={share * width} y={SCALE_HEIGHT + 16} textAnchor={anchor} fill={colours.ink} fontFamily={fonts.words} fontSize={12}>

@@ -94,4 +94,22 @@ describe('the ghost of the fired body', () => {
     const path = ghostPath({ width_m: 0.2, depth_m: 0.006, rim_m: 0, relief_m: 0.002, crown_m: 0 }, standing, withPieces);
     expect(Math.min(...corners(path).map(([, y]) => y))).toBeCloseTo(withPieces.y(0.008), 0);
   });
+
+  test('two glasses in one layer lie side by side, at one height and with no gap where they cover it all', () => {
+    const rods = (name: string, cover: number, thickness_m = 0.004): DrawnLayer => ({ name, colour: '#345678', form: 'rod', thickness_m, cover });
+    const { shapes, bands } = sectionGeometry(0.3, [sheet(0.003), rods('blue', 0.6), rods('white', 0.4), sheet(0.003)], box);
+    expect(bands[2]).toEqual(bands[1]);
+    expect(bands[3].y + bands[3].height).toBeCloseTo(bands[1].y, 9);
+    const reach = (layer: number) => {
+      const own = shapes.filter((shape) => shape.layer === layer);
+      return { from: Math.min(...own.map(({ x }) => x)), to: Math.max(...own.map(({ x, width }) => x + width)) };
+    };
+    const [all, blue, white] = [0, 1, 2].map(reach);
+    expect([blue.from, white.to]).toEqual([expect.closeTo(all.from, 6), expect.closeTo(all.to, 6)]);
+    expect(blue.to).toBeCloseTo(white.from, 6);
+    expect((blue.to - blue.from) / (all.to - all.from)).toBeCloseTo(0.6, 6);
+    // More than the whole cannot lie beside one another.
+    const over = sectionGeometry(0.3, [sheet(0.003), rods('blue', 0.6), rods('white', 0.5)], box);
+    expect(over.bands[2].y).toBeLessThan(over.bands[1].y);
+  });
 });

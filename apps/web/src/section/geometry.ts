@@ -1,4 +1,5 @@
 /** Where the section drawing puts its layers: pure arithmetic from metres to pixels. */
+import { rowsOf } from '@torvin/core';
 import type { DrawnLayer } from '@torvin/schema';
 
 export interface Box {
@@ -56,7 +57,7 @@ export function sectionGeometry(
   const from = standingFrom(layers);
   const standing = from > 0 ? layers.slice(from) : [];
   const lying = from > 0 ? layers.slice(0, from) : layers;
-  const depth_m = Math.max(room.depth_m, sum(lying) + Math.max(0, ...standing.map(({ thickness_m }) => thickness_m)));
+  const depth_m = Math.max(room.depth_m, rowsOf(lying).reduce((sum, row) => sum + deepest(row.map((index) => lying[index])), 0) + deepest(standing));
   const height = box.height * DEPTH_SHARE;
   const scale = Math.min((box.width * WIDTH_SHARE) / Math.max(span_m, room.width_m), depth_m > 0 ? height / depth_m : Infinity);
   const exaggeration = EXAGGERATIONS.filter((factor) => depth_m * scale * factor <= height + 1e-9).at(-1) ?? 1;
@@ -68,12 +69,20 @@ export function sectionGeometry(
   const bands: SectionGeometry['bands'] = [];
   const shapes: Shape[] = [];
   let z_m = 0;
-  lying.forEach((layer, index) => {
-    const band = { y: y(z_m + layer.thickness_m), height: y(z_m) - y(z_m + layer.thickness_m) };
-    bands.push(band);
-    shapes.push(...inBand(layer, index, band, x(-span_m / 2), span_m * scale));
-    z_m += layer.thickness_m;
-  });
+  for (const row of rowsOf(lying)) {
+    const covered = row.reduce((all, index) => all + coverOf(lying[index]), 0);
+    let left = x(-span_m / 2);
+    for (const index of row) {
+      const layer = lying[index];
+      const band = { y: y(z_m + layer.thickness_m), height: y(z_m) - y(z_m + layer.thickness_m) };
+      bands.push(band);
+      // Side by side each has the width of its share, and all the same share of gaps.
+      const width = (span_m * scale * coverOf(layer)) / covered;
+      shapes.push(...inBand(layer, index, band, left, width, Math.min(covered, 1)));
+      left += width;
+    }
+    z_m += deepest(row.map((index) => lying[index]));
+  }
   const count = standing.reduce((all, layer) => all + drawnCount(layer), 0);
   let slot = 0;
   standing.forEach((layer, i) => {
@@ -89,12 +98,12 @@ export function sectionGeometry(
   return { exaggeration, shapes, bands, shelfY, x, y };
 }
 
-const sum = (layers: readonly DrawnLayer[]): number => layers.reduce((all, { thickness_m }) => all + thickness_m, 0);
+const deepest = (layers: readonly DrawnLayer[]): number => Math.max(0, ...layers.map(({ thickness_m }) => thickness_m));
 
 const drawnCount = ({ count }: DrawnLayer): number => Math.min(count ?? 4, DRAWN_AT_MOST);
 
-/** The shapes of a layer that lies over its whole width: one for a sheet, a row of rods, pieces with gaps. */
-function inBand(layer: DrawnLayer, index: number, band: { y: number; height: number }, left: number, width: number): Shape[] {
+/** The shapes of a layer over the width that is its own: one for a sheet, a row of rods, pieces with gaps. */
+function inBand(layer: DrawnLayer, index: number, band: { y: number; height: number }, left: number, width: number, cover: number): Shape[] {
   const whole = { layer: index, x: left, width, ...band, round: 0 };
   switch (layer.form) {
     case 'cap':
@@ -105,9 +114,9 @@ function inBand(layer: DrawnLayer, index: number, band: { y: number; height: num
     case 'powder':
     case 'pieces': {
       const round = layer.form === 'pieces' ? 0 : band.height / 2;
-      const natural = Math.max(1, Math.floor((width * coverOf(layer)) / (Math.max(band.height, 6) * ROD_SPACING)));
+      const natural = Math.max(1, Math.floor((width * cover) / (Math.max(band.height, 6) * ROD_SPACING)));
       const own = layer.form === 'pieces' ? drawnCount(layer) : Math.min(natural, DRAWN_AT_MOST);
-      const each = (width * coverOf(layer)) / own;
+      const each = (width * cover) / own;
       return Array.from({ length: own }, (_, k) => ({ ...whole, x: left + ((k + 0.5) * width) / own - each / 2, width: each, round }));
     }
     default:

@@ -18,7 +18,7 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Swatch } from '@/ui/Swatch';
 import { Toggles } from '@/ui/Toggles';
-import { KIND_NAMES, NUMBER_FIELDS, withFigure, written } from './fields';
+import { KIND_NAMES, NUMBER_FIELDS, labelOf, withFigure, written } from './fields';
 
 export interface RecordScreenProps {
   kind: ShelfKind;
@@ -49,7 +49,7 @@ export function RecordScreen({ kind, record, shelves }: RecordScreenProps) {
     for (const field of fields) {
       const written_ = typed[field.key];
       if (written_ === undefined) continue;
-      const outcome = withFigure(next, field, written_, units);
+      const outcome = withFigure(kind, next, field, written_, units);
       if (outcome.ok) next = outcome.value;
       else found[field.key] = outcome.problem.message;
     }
@@ -88,7 +88,7 @@ export function RecordScreen({ kind, record, shelves }: RecordScreenProps) {
           return (
             <Field
               key={`${field.key} ${units.temperature} ${units.length}`}
-              label={`${field.label}${mark ? `, ${mark}` : ''}`}
+              label={`${labelOf(field, units)}${mark ? `, ${mark}` : ''}`}
               value={typed[field.key] ?? (value === undefined ? '' : written(field.shown(value, units)))}
               onChange={(text) => setTyped({ ...typed, [field.key]: text })}
               hint={field.optional ? 'left empty, the usual is taken' : undefined}

@@ -1,14 +1,30 @@
 /** The figures of each kind of record: what they are called, in which unit people write them, how they are kept. */
-import { METRES_PER_INCH, type Outcome, type Units, celsiusFrom, differenceIn, kelvinFrom, temperatureIn } from '@torvin/core';
-import type { ShelfKind } from '@torvin/schema';
+import {
+  type LengthUnit,
+  METRES_PER_INCH,
+  type Outcome,
+  type Units,
+  celsiusFrom,
+  differenceIn,
+  found,
+  kelvinFrom,
+  parseLength,
+  parseRate,
+  parseTemperature,
+  refused,
+  temperatureIn,
+} from '@torvin/core';
+import { type ShelfKind, figureRange } from '@torvin/schema';
 import type { ShelfRecord } from '@/data/shelves';
 
 export interface NumberField {
   key: string;
-  label: string;
+  label: string | ((units: Units) => string);
   unit(units: Units): string;
   shown(value: number, units: Units): number;
   kept(value: number, units: Units): number;
+  /** Reads what is typed, as it is kept, where people write more than a number: '1050 C', '14 1/2 in'. */
+  read?(typed: string, units: Units): Outcome<number>;
   /** May be left empty; the engine then takes what is usual. */
   optional?: boolean;
 }
@@ -27,6 +43,7 @@ const temperature = (key: string, label: string, optional = false): NumberField 
   unit: (units) => `°${units.temperature}`,
   shown: (value, units) => temperatureIn(value, units.temperature),
   kept: (value, units) => celsiusFrom(value, units.temperature),
+  read: (typed, units) => parseTemperature(typed, units.temperature, key),
   ...(optional ? { optional } : {}),
 });
 const METRES_IN = { mm: 1e-3, in: METRES_PER_INCH } as const;
@@ -36,9 +53,12 @@ const inside = (key: string, label: string): NumberField => ({
   unit: (units) => units.length,
   shown: (value, units) => value / METRES_IN[units.length],
   kept: (value, units) => value * METRES_IN[units.length],
+  read: (typed, units) => parseLength(typed, units.length, key),
   optional: true,
 });
 const SECONDS_PER_HOUR = 3600;
+/** The lag is kept for 300 mm and shown for a foot in inches. */
+const acrossShare = (length: LengthUnit): number => (length === 'in' ? (12 * METRES_PER_INCH) / 0.3 : 1);
 
 export const NUMBER_FIELDS: Record<ShelfKind, readonly NumberField[]> = {
   families: [
@@ -64,11 +84,24 @@ export const NUMBER_FIELDS: Record<ShelfKind, readonly NumberField[]> = {
       unit: (units) => `°${units.temperature}/h`,
       shown: (value, units) => differenceIn(value * SECONDS_PER_HOUR, units.temperature),
       kept: (value, units) => kelvinFrom(value, units.temperature) / SECONDS_PER_HOUR,
+      read(typed, { temperature: unit }) {
+        const rate = parseRate(typed, unit, 'power_K_per_s');
+        if (!rate.ok) return rate;
+        return rate.value === null
+          ? refused('unreadable', 'power_K_per_s', 'Full speed is what is asked for here: write the rate.')
+          : found(rate.value / SECONDS_PER_HOUR);
+      },
     },
     plain('loss_per_s', 'Loss, of the difference to the room', '1/h', SECONDS_PER_HOUR),
     plain('radiantLoss_per_K3_s', 'Loss by radiation', '10⁻¹²/(K³·s)', 1e12),
     temperature('ambient_C', 'Room around it'),
-    plain('acrossLag_s_per_300mm', 'Lag across 300 mm', 's'),
+    {
+      key: 'acrossLag_s_per_300mm',
+      label: ({ length }) => `Lag from edge to edge of ${length === 'in' ? '12 in' : '300 mm'}`,
+      unit: () => 's',
+      shown: (value, { length }) => value * acrossShare(length),
+      kept: (value, { length }) => value / acrossShare(length),
+    },
     inside('insideWidth_m', 'Inside, wide'),
     inside('insideLength_m', 'Inside, long'),
     inside('insideDiameter_m', 'Inside, across where it is round'),
@@ -80,19 +113,31 @@ export const NUMBER_FIELDS: Record<ShelfKind, readonly NumberField[]> = {
 /** As people would write it: six figures at most, no tail of noughts. */
 export const written = (value: number): string => String(Number(value.toPrecision(6)));
 
-/** The record with a figure as typed; an empty optional one is left out. */
-export function withFigure(record: ShelfRecord, field: NumberField, typed: string, units: Units): Outcome<ShelfRecord> {
+export const labelOf = ({ label }: NumberField, units: Units): string => (typeof label === 'string' ? label : label(units));
+
+function plainNumber(field: NumberField, typed: string, units: Units): Outcome<number> {
   const text = typed.trim().replace(',', '.');
-  if (text === '' && field.optional) {
+  const value = text === '' ? Number.NaN : Number(text);
+  if (Number.isFinite(value)) return found(field.kept(value, units));
+  return refused('unreadable', field.key, `Cannot read '${typed.trim()}' as a number${field.optional ? '; leave it empty where it is not known' : ''}.`);
+}
+
+/** The record with a figure as typed; an empty optional one is left out. What is out of range is answered in the unit it is written in. */
+export function withFigure(kind: ShelfKind, record: ShelfRecord, field: NumberField, typed: string, units: Units): Outcome<ShelfRecord> {
+  if (typed.trim() === '' && field.optional) {
     const rest = Object.fromEntries(Object.entries(record).filter(([key]) => key !== field.key));
     return { ok: true, value: rest as ShelfRecord };
   }
-  const value = text === '' ? Number.NaN : Number(text);
-  if (!Number.isFinite(value)) {
-    const message = `Cannot read '${typed.trim()}' as a number${field.optional ? '; leave it empty where it is not known' : ''}.`;
-    return { ok: false, problem: { code: 'unreadable', path: field.key, message } };
+  const read = typed.trim() !== '' && field.read ? field.read(typed, units) : plainNumber(field, typed, units);
+  if (!read.ok) return read;
+  const range = figureRange(kind, field.key);
+  const unit = field.unit(units);
+  const shown = (value: number): string => `${written(field.shown(value, units))}${unit === '' ? '' : ` ${unit}`}`;
+  if (range && (read.value < range.least || read.value > range.most)) {
+    const message = `${labelOf(field, units)} is ${shown(read.value)}; it must be from ${shown(range.least)} to ${shown(range.most)}.`;
+    return refused('out-of-range', field.key, message);
   }
-  return { ok: true, value: { ...record, [field.key]: field.kept(value, units) } };
+  return found({ ...record, [field.key]: read.value });
 }
 
 export const KIND_NAMES: Record<ShelfKind, { one: string; many: string }> = {

@@ -1,8 +1,16 @@
-/** Clock times for people, in the zone of this machine. */
+/** Clock times for people, in the zone of the date given: that of this machine, or the one that something was recorded in. */
+import { TZDate } from '@date-fns/tz';
 import { addSeconds } from 'date-fns/addSeconds';
 import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
 import { format } from 'date-fns/format';
 import { set } from 'date-fns/set';
+
+/** A recorded time in the zone it was recorded in: formats, days and what is added to it stay there. */
+export const inZone = (at: number, zone: string): Date => new TZDate(at, zone);
+
+/** ' (Lisbon time)' where the clocks there are not those here at the time; else nothing. */
+export const zoneWords = (at: number, zone: string): string =>
+  inZone(at, zone).getTimezoneOffset() === new Date(at).getTimezoneOffset() ? '' : ` (${zone.split('/').at(-1)?.replaceAll('_', ' ')} time)`;
 
 /** '07:10'; 'Tue 07:10' on the day before or after; with its date beyond: 'Sat 5 Dec, 07:10'. */
 export function dayAndClock(at: number | Date, from: Date): string {

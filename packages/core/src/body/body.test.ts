@@ -1,7 +1,7 @@
 import { SOFT_90, familyOfId } from '../testCases';
 import { type BodyInput, bodyFigures, coarsestEdge, mainGlass, naturalDepth } from './body';
 import { type Footprint, crossesItself, footprintArea, footprintPerimeter, footprintSpan, grownArea } from './footprint';
-import type { Layer } from './layers';
+import { type Layer, rowsOf } from './layers';
 import { designDepth } from './unevenness';
 
 const disc: Footprint = { shape: 'disc', diameter_m: 0.2 };
@@ -10,16 +10,17 @@ const sheet = (thickness_m: number, more: object = {}): Layer => ({ form: 'sheet
 const body = (layers: Layer[], more: Partial<BodyInput> = {}): BodyInput => ({ glasses: [SOFT_90], layers, footprint: square, ...more });
 
 describe('mass and depth', () => {
-  test('a disc of radius 100 mm, 8 mm deep, is 628 g', () => {
-    const { mass_kg, depth } = bodyFigures(body([sheet(0.005), sheet(0.003)], { footprint: disc }));
-    expect(mass_kg).toBeCloseTo(0.6283, 4);
-    expect(depth.mean_m).toBeCloseTo(0.008, 12);
+  test('a disc of radius 90 mm, 7 mm deep, is 445 g', () => {
+    const { mass_kg, depth } = bodyFigures(body([sheet(0.004), sheet(0.003)], { footprint: { shape: 'disc', diameter_m: 0.18 } }));
+    expect(mass_kg).toBeCloseTo(0.4453, 4);
+    expect(depth.mean_m).toBeCloseTo(0.007, 12);
   });
 
-  test('a square of 200 mm strewn with 0.25 g/cm² carries 100 g, a film of 1.0 mm', () => {
-    const { mass_kg, depth } = bodyFigures(body([{ form: 'frit', glass: 0, perArea_kg_m2: 2.5 }]));
-    expect(mass_kg).toBeCloseTo(0.1, 12);
-    expect(depth.mean_m).toBeCloseTo(0.001, 12);
+  test('a plaque of 240 × 180 mm strewn with 0.22 g/cm² carries 95 g, a film of 0.88 mm', () => {
+    const plaque: Footprint = { shape: 'rectangle', width_m: 0.24, length_m: 0.18 };
+    const { mass_kg, depth } = bodyFigures(body([{ form: 'frit', glass: 0, perArea_kg_m2: 2.2 }], { footprint: plaque }));
+    expect(mass_kg).toBeCloseTo(0.09504, 12);
+    expect(depth.mean_m).toBeCloseTo(0.00088, 12);
   });
 
   test('a row of rods counts as π/4 of its diameter', () => {
@@ -163,5 +164,32 @@ describe('the depth a body is fired as', () => {
     const { factor } = designDepth(body([sheet(0.006), { form: 'powder', glass: 0, perArea_kg_m2: 0.5, cover: 0.5 }]), 'tack');
     expect(factor).toBeGreaterThan(1);
     expect(factor).toBeLessThan(1.15);
+  });
+});
+
+describe('two glasses in one layer', () => {
+  const rods = (cover: number, diameter_m = 0.006, glass = 0) => ({ form: 'rod', glass, diameter_m, cover }) as const;
+  const row = (Math.PI / 4) * 0.006;
+
+  test('that cover it all lie side by side: as deep as one, and even', () => {
+    const { depth, unevenness } = bodyFigures(body([sheet(0.003), rods(0.6), rods(0.4)]));
+    expect(depth.max_m).toBeCloseTo(0.003 + row, 12);
+    expect(depth.min_m).toBeCloseTo(0.003 + row, 12);
+    expect(unevenness).toBeCloseTo(1, 12);
+  });
+
+  test('leave gaps where they cover less, and lie on one another where they cover more', () => {
+    expect(bodyFigures(body([sheet(0.003), rods(0.5), rods(0.4)])).depth).toMatchObject({ min_m: 0.003, max_m: expect.closeTo(0.003 + row, 12) });
+    expect(bodyFigures(body([sheet(0.003), rods(0.6), rods(0.5)])).depth.max_m).toBeCloseTo(0.003 + 2 * row, 12);
+  });
+
+  test('of different heights stand out by the difference', () => {
+    expect(bodyFigures(body([sheet(0.003), rods(0.6), rods(0.4, 0.004)])).depth.min_m).toBeCloseTo(0.003 + (Math.PI / 4) * 0.004, 12);
+  });
+
+  test('grains on rods are no neighbours of them', () => {
+    expect(rowsOf([sheet(0.003), rods(0.6), { form: 'frit', cover: 0.4 }])).toEqual([[0], [1], [2]]);
+    expect(rowsOf([sheet(0.003), rods(0.6), rods(0.4), rods(0.4)])).toEqual([[0], [1, 2], [3]]);
+    expect(rowsOf([sheet(0.003), sheet(0.003)])).toEqual([[0], [1]]);
   });
 });

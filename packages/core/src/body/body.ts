@@ -7,7 +7,7 @@
  */
 import type { GlassConstants } from '../glass/constants';
 import { type Footprint, footprintArea, footprintPerimeter, grownArea } from './footprint';
-import { type Layer, type Part, coverOf, denseDepth, edgeOf } from './layers';
+import { type Layer, type Part, closes, coverOf, denseDepth, edgeOf, rowsOf } from './layers';
 
 /** A body that is not a lay-up: poured, or cast in a mould of any form. */
 export interface Casting {
@@ -73,12 +73,12 @@ function volumes({ glasses, layers, parts = [], casting, footprint }: BodyInput)
 /** Depth of glass where it lies deepest and where it lies thinnest, gaps closed, m. */
 function extremes({ glasses, layers, parts = [], casting, footprint }: BodyInput): { min_m: number; max_m: number } {
   if (casting) return { min_m: casting.thinnest_m, max_m: casting.thickest_m };
-  const depth = (list: readonly Layer[]): number => list.reduce((sum, layer) => sum + denseDepth(layer, glasses), 0);
+  const rows = rowsOf(layers).map((row) => ({ depths: row.map((index) => denseDepth(layers[index], glasses)), closed: closes(layers, row) }));
   const partsCover = parts.reduce((sum, part) => sum + part.area_m2 * part.count, 0) / footprintArea(footprint);
   const parted = parts.map(({ thickness_m }) => thickness_m);
   return {
-    min_m: depth(layers.filter((layer) => coverOf(layer) >= 1)) + (partsCover >= 1 ? Math.min(...parted) : 0),
-    max_m: depth(layers) + Math.max(0, ...parted),
+    min_m: rows.reduce((sum, { depths, closed }) => sum + (closed ? Math.min(...depths) : 0), 0) + (partsCover > 1 - 1e-9 ? Math.min(...parted) : 0),
+    max_m: rows.reduce((sum, { depths }) => sum + Math.max(...depths), 0) + Math.max(0, ...parted),
   };
 }
 

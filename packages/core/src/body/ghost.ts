@@ -3,7 +3,7 @@
  * shape asked for. Nothing is judged by it.
  */
 import { rimReach } from '../flow/spread';
-import { reliefLeft } from '../flow/relief';
+import { heightLeft } from '../flow/relief';
 import { type Look, type Shaping, widestPart } from '../look/purpose';
 import { type BodyInput, bodyFigures, mainGlass } from './body';
 import { footprintSpan } from './footprint';
@@ -34,7 +34,7 @@ export function ghostOf(body: BodyInput, look: Look, work_perPa: number, shaping
   const partVolume = parts.reduce((sum, { area_m2, thickness_m, count }) => sum + area_m2 * thickness_m * count, 0);
   const standing = Math.max(0, ...parts.map(({ thickness_m }) => thickness_m));
   const width = widestPart(body);
-  const left = width === null ? 0 : reliefLeft(glass, width, max_m, work_perPa);
+  const left = width === null ? 0 : heightLeft(glass, width, max_m, work_perPa);
   const flat = mean_m - (left * partVolume) / figures.area_m2;
   const { rimMoves_m, naturalDepth_m } = figures.afterFiring;
   const moves = FLOWS[look] ? Math.sign(rimMoves_m) * Math.min(Math.abs(rimMoves_m), rimReach(glass, mean_m, work_perPa)) : 0;

@@ -36,6 +36,35 @@ const TYPICAL_GRAIN_M = { frit: 0.003, powder: 0.0002 };
 /** Whole sheets of one glass, index 0 at the bottom. */
 export const evenSheets = (sheets: readonly { thickness_m: number }[]): Layer[] => sheets.map(({ thickness_m }) => ({ form: 'sheet', glass: 0, thickness_m }));
 
+/** Forms of which some can lie beside one another in one layer: rods beside rods, grains beside grains, pieces beside pieces. */
+const KIN: Record<string, string> = { rod: 'rods', stringer: 'rods', frit: 'grains', powder: 'grains', sheet: 'pieces', pieces: 'pieces' };
+const WHOLE = 1 + 1e-9;
+
+/**
+ * Indices of the layers that lie at one height, index 0 at the bottom: neighbours of one kind that leave gaps lie side by side
+ * as long as together they cover no more than the whole.
+ */
+export function rowsOf(layers: readonly { form?: string; cover?: number }[]): number[][] {
+  const rows: number[][] = [];
+  let covered = 0;
+  layers.forEach(({ form = 'sheet', cover = 1 }, index) => {
+    const row = rows.at(-1);
+    const kin = row && KIN[form] !== undefined && KIN[form] === KIN[layers[row[0]].form ?? 'sheet'];
+    if (row && kin && cover < 1 && covered < 1 && covered + cover <= WHOLE) {
+      row.push(index);
+      covered += cover;
+    } else {
+      rows.push([index]);
+      covered = cover;
+    }
+  });
+  return rows;
+}
+
+/** Whether what lies in a row leaves no gap. */
+export const closes = (layers: readonly { form?: string; cover?: number }[], row: readonly number[]): boolean =>
+  row.reduce((sum, index) => sum + (layers[index].cover ?? 1), 0) > 1 - 1e-9;
+
 export const coverOf = ({ cover = 1 }: Pick<Layer, 'cover'>): number => cover;
 
 /** Depth where the layer lies, its own gaps closed, m. */

@@ -1,6 +1,7 @@
-/** Which glasses of a lay-up touch: every layer the one under it, and through a layer that leaves gaps the one below that. */
+/** Which glasses of a lay-up touch: every layer the one under it, and through a layer that leaves gaps the one below that; what
+ * lies side by side in one layer touches too. */
 import type { BodyInput } from '../body/body';
-import { coverOf, denseDepth } from '../body/layers';
+import { closes, denseDepth, rowsOf } from '../body/layers';
 import type { Contact } from './fit';
 
 export function contactsOf({ glasses, layers, parts = [] }: BodyInput): Required<Contact>[] {
@@ -9,13 +10,22 @@ export function contactsOf({ glasses, layers, parts = [] }: BodyInput): Required
     const key = `${lower} ${upper}`;
     if (!found.has(key)) found.set(key, { lower, upper, lower_m, upper_m });
   };
+  const rows = rowsOf(layers);
+  /** With all in the row from and, where that leaves gaps, in the rows under it. */
   const over = (from: number, upper: number, upper_m: number): void => {
-    for (let i = from; i >= 0; i -= 1) {
-      touch(layers[i].glass, denseDepth(layers[i], glasses), upper, upper_m);
-      if (coverOf(layers[i]) >= 1) return;
+    for (let row = from; row >= 0; row -= 1) {
+      for (const i of rows[row]) touch(layers[i].glass, denseDepth(layers[i], glasses), upper, upper_m);
+      if (closes(layers, rows[row])) return;
     }
   };
-  layers.forEach((layer, i) => over(i - 1, layer.glass, denseDepth(layer, glasses)));
-  for (const part of parts) over(layers.length - 1, part.glass, part.thickness_m);
+  rows.forEach((row, at) =>
+    row.forEach((i, place) => {
+      const depth_m = denseDepth(layers[i], glasses);
+      // Side by side they touch at their sides.
+      for (const mate of row.slice(0, place)) touch(layers[mate].glass, denseDepth(layers[mate], glasses), layers[i].glass, depth_m);
+      over(at - 1, layers[i].glass, depth_m);
+    }),
+  );
+  for (const part of parts) over(rows.length - 1, part.glass, part.thickness_m);
   return [...found.values()];
 }

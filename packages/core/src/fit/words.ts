@@ -1,5 +1,6 @@
 /** What is said of two glasses that touch: the verdict, what it rests on, its margin, and the reckoning behind it. */
-import { formatStress, text } from '../units/format';
+import type { LengthUnit, Units } from '../units/convert';
+import { formatDifference, formatLength, formatStress, text } from '../units/format';
 import { DANGEROUS_PA, type FitGlass, LIKELY_PA, type PairFit } from './fit';
 
 export interface FitNames {
@@ -7,9 +8,10 @@ export interface FitNames {
   upper: string;
 }
 
-export function fitSentence(pair: PairFit, { lower, upper }: FitNames): string {
+/** unit: of lengths; stress goes with it. */
+export function fitSentence(pair: PairFit, { lower, upper }: FitNames, unit: LengthUnit): string {
   const both = `${upper} on ${lower}`;
-  const stays = text(formatStress(pair.stress_Pa));
+  const stays = text(formatStress(pair.stress_Pa, unit));
   if (pair.basis === 'sameGlass') return `${lower}: one glass fits itself.`;
   if (pair.contradicted) return `${both}: sold as one family, but your own strip test says otherwise. Believe the test.`;
   if (pair.basis === 'proven') return `${both}: fits, proven by its makers as one family.`;
@@ -17,26 +19,30 @@ export function fitSentence(pair: PairFit, { lower, upper }: FitNames): string {
     if (pair.verdict === 'fits') return `${both}: fits by your own strip test.`;
     return pair.verdict === 'fails' ? `${both}: does not fit, your own strip test cracked.` : `${both}: doubtful, your own strip test showed strain.`;
   }
-  const allowed = text(formatStress(pair.verdict === 'likely' ? LIKELY_PA : DANGEROUS_PA));
+  const allowed = text(formatStress(pair.verdict === 'likely' ? LIKELY_PA : DANGEROUS_PA, unit));
   if (pair.verdict === 'likely') return `${both}: likely to fit. About ${stays} stays by estimate, up to ${allowed} is borne for good; a strip test decides.`;
   if (pair.verdict === 'doubtful') return `${both}: doubtful. About ${stays} stays by estimate, and at ${allowed} it is dangerous; make a strip test first.`;
   return `${both}: does not fit. About ${stays} would stay where ${allowed} is dangerous: it cracks, perhaps days later.`;
 }
 
-/** Rise of the middle over the ends of a strip 200 mm long, mm: κL²/8. */
-const strip_mm = (bow_perM: number): number => (Math.abs(bow_perM) * 0.2 ** 2 * 1e3) / 8;
+const STRIP_M = 0.2;
+/** Rise of the middle of such a strip over its ends, m: κL²/8. */
+const stripRise = (bow_perM: number): number => (Math.abs(bow_perM) * STRIP_M ** 2) / 8;
 
 const millionths = (perK: number): string => `${(perK * 1e6).toFixed(2)}·10⁻⁶/K`;
 
 /** The figures put in and what came of them, line by line. */
-export function fitReckoning(pair: PairFit, glasses: readonly FitGlass[], { lower, upper }: FitNames): string[] {
+export function fitReckoning(pair: PairFit, glasses: readonly FitGlass[], { lower, upper }: FitNames, { temperature, length }: Units): string[] {
   const [below, above] = [glasses[pair.lower], glasses[pair.upper]];
   const gap = Math.abs(pair.settingGap_C);
   return [
+    'Glasses fused to one body must shrink alike as they set; what shrinks more strains against the other for good.',
     `Expansion: ${upper} ${millionths(above.expansion_perK)}, ${lower} ${millionths(below.expansion_perK)}.`,
-    gap < 0.5 ? 'Both set at the same temperature.' : `${pair.settingGap_C > 0 ? upper : lower} sets ${gap.toFixed(0)} °C hotter than the other.`,
-    `Full model, free to bow: ${text(formatStress(pair.stress_Pa))}.`,
-    ...pair.estimates.map(({ formula, stress_Pa }) => `${formula}: ${text(formatStress(stress_Pa))}.`),
-    `A strip of the two would bow ${strip_mm(pair.bow_perM).toFixed(2)} mm over 200 mm.`,
+    gap < 0.5
+      ? 'Both set at the same temperature.'
+      : `${pair.settingGap_C > 0 ? upper : lower} sets ${text(formatDifference(gap, temperature))} hotter than the other.`,
+    `Full model, free to bow: ${text(formatStress(pair.stress_Pa, length))}.`,
+    ...pair.estimates.map(({ formula, stress_Pa }) => `${formula}: ${text(formatStress(stress_Pa, length))}.`),
+    `A strip of the two would bow ${text(formatLength(stripRise(pair.bow_perM), length))} over ${text(formatLength(STRIP_M, length))}.`,
   ];
 }

@@ -2,7 +2,7 @@
  * How relief levels: a ripple of wave number k on a layer of depth h dies away as exp(−W·rate), W the heat work,
  * rate = (ρg/k + γk)/2 · F(kh). F is Orchard's (1962, Appl. Sci. Res. A 11, 451) for a base that grips,
  * (sinh 2x − 2x)/(cosh 2x + 1 + 2x²), and (cosh 2x − 1)/(sinh 2x + 2x) for one that slides freely. A primed shelf lies
- * between: the geometric mean is taken. Small slopes only: a steep edge levels faster than this says.
+ * between: the geometric mean is taken. Small slopes only: for steep edges see STEEP_EDGES.
  */
 import { STANDARD_GRAVITY_m_s2 } from '../body/body';
 import type { GlassConstants } from '../glass/constants';
@@ -26,7 +26,20 @@ export function reliefRate(glass: GlassConstants, width_m: number, depth_m: numb
   return (drive / 2) * baseFactor(k * depth_m, base);
 }
 
-/** Share of the relief that is left, 1 before any work. */
+/**
+ * Times faster than the theory that real relief levels, whose edges are steep. Calibrated on parts of 3 mm, 25 mm wide, on two
+ * sheets of 3 mm: a contour fuse leaves half of their height, which makes a tack leave three quarters and a full fuse a seventh.
+ */
+export const STEEP_EDGES = 1.5;
+
+/** As reliefRate, for relief as it is laid rather than for ripples. */
+export const levellingRate = (glass: GlassConstants, width_m: number, depth_m: number): number => STEEP_EDGES * reliefRate(glass, width_m, depth_m);
+
+/** Share of the height of laid parts that is left after some heat work. */
+export const heightLeft = (glass: GlassConstants, width_m: number, depth_m: number, work_perPa: number): number =>
+  Math.exp(-work_perPa * levellingRate(glass, width_m, depth_m));
+
+/** Share of the relief of small slopes that is left, 1 before any work. */
 export const reliefLeft = (glass: GlassConstants, width_m: number, depth_m: number, work_perPa: number, base: Base = 'between'): number =>
   Math.exp(-work_perPa * reliefRate(glass, width_m, depth_m, base));
 

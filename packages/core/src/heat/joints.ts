@@ -13,18 +13,27 @@ export interface RememberingSimulator {
   startedAt(): number;
 }
 
+interface Memory {
+  input: SimulationInput;
+  checkpoints: Checkpoint[];
+}
+
+/** A body that runs level is simulated as it was laid and as it becomes, in turns. */
+const REMEMBERED = 2;
+
 /** Everything but the segments, as one string. */
 function surroundings({ segments: _segments, ...rest }: SimulationInput): string {
   return JSON.stringify(rest);
 }
 
 export function rememberingSimulator(): RememberingSimulator {
-  let last: { input: SimulationInput; around: string; checkpoints: Checkpoint[] } | null = null;
+  /** By what is around the segments, the one asked for last at the end. */
+  const remembered = new Map<string, Memory>();
   let startedAt = 0;
 
   /** The first joint from which the new input must be simulated, given what is remembered. */
-  function firstToDo(input: SimulationInput, around: string): number {
-    if (last === null || input.curve || last.around !== around) return 0;
+  function firstToDo(input: SimulationInput, last: Memory | undefined): number {
+    if (last === undefined || input.curve) return 0;
     const before = last.input.segments;
     let same = 0;
     while (same < before.length && same < input.segments.length && sameSegment(before[same], input.segments[same])) same += 1;
@@ -41,10 +50,16 @@ export function rememberingSimulator(): RememberingSimulator {
 
   const simulate = (input: SimulationInput): SimulationResult => {
     const around = surroundings(input);
-    startedAt = Math.max(0, firstToDo(input, around));
+    const last = remembered.get(around);
+    startedAt = Math.max(0, firstToDo(input, last));
     const checkpoints = startedAt > 0 && last ? last.checkpoints.slice(0, startedAt + 1) : [];
     const result = simulateFrom(input, startedAt, checkpoints);
-    last = { input, around, checkpoints };
+    remembered.delete(around);
+    remembered.set(around, { input, checkpoints });
+    for (const oldest of remembered.keys()) {
+      if (remembered.size <= REMEMBERED) break;
+      remembered.delete(oldest);
+    }
     return result;
   };
   return Object.assign(simulate, { startedAt: () => startedAt });

@@ -43,8 +43,8 @@ export interface SimulationInput {
   looseSheets?: boolean;
   /** Through plus across under which the body counts as even, K. */
   evenWithin_K?: number;
-  /** Width of the parts whose relief is followed, m. */
-  relief?: { width_m: number };
+  /** Width of the parts whose relief is followed, m, and the depth of the body with them on it; that of the glass in the stack where left out. */
+  relief?: { width_m: number; depth_m?: number };
   /**
    * Asks for stress by the full model, free to bow, held flat, or both. From the start, or only once the hottest
    * segment is over: glass that was fluid then remembers nothing from before.

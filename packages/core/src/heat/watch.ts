@@ -2,7 +2,7 @@
 import { restrainedStress, shearModulus } from '../glass/constants';
 import { type Vft, fluidity, temperatureAt, viscosityOf } from '../glass/viscosity';
 import { coatingRange, hazeBell, hazeWeight } from '../flow/harm';
-import { reliefRate } from '../flow/relief';
+import { levellingRate } from '../flow/relief';
 import { type SegmentFigures, type Series, copyOf, emptyFigures, emptySeries } from './figures';
 import type { Drive } from './drive';
 import { findPull, pullNow, pullWeights } from './pull';
@@ -79,7 +79,7 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
   const lifts = coatingRange(glass);
   const { glassFrom, glassTo, glassJoints, glassShare: share } = mesh;
   const depth_m = mesh.height_m[glassTo] - mesh.height_m[glassFrom];
-  const levelling_Pa = input.relief ? reliefRate(glass, input.relief.width_m, depth_m) : null;
+  const levelling_Pa = input.relief ? levellingRate(glass, input.relief.width_m, input.relief.depth_m ?? depth_m) : null;
 
   let figures: SegmentFigures[] = [];
   let series = emptySeries();

@@ -27,6 +27,8 @@ export interface Purpose {
   spares: string;
   /** Whether sheets have to lie down on one another first. */
   squeezes: boolean;
+  /** Whether the body ends level: what stood has sunk in, gaps are closed. */
+  levels: boolean;
   /** How long the two schools hold at the working temperature, and what a hold may become, s. */
   hold_s: { cooler: number; hotter: number; least: number; most: number };
 }
@@ -37,6 +39,7 @@ export const PURPOSES: Record<Look, Purpose> = {
     reaches: 'the skin flows until it shines',
     spares: 'shape and relief stay',
     squeezes: false,
+    levels: false,
     hold_s: { cooler: 600, hotter: 300, least: 300, most: 2400 },
   },
   tack: {
@@ -44,6 +47,7 @@ export const PURPOSES: Record<Look, Purpose> = {
     reaches: 'parts hold, edges soft',
     spares: 'relief stays',
     squeezes: true,
+    levels: false,
     hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
   },
   contour: {
@@ -51,6 +55,7 @@ export const PURPOSES: Record<Look, Purpose> = {
     reaches: 'edges round, parts sink half in',
     spares: 'some relief stays',
     squeezes: true,
+    levels: false,
     hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
   },
   fullFuse: {
@@ -58,6 +63,7 @@ export const PURPOSES: Record<Look, Purpose> = {
     reaches: 'edges round and level',
     spares: 'outline and colours do not run',
     squeezes: true,
+    levels: true,
     hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
   },
   slabFlow: {
@@ -65,6 +71,7 @@ export const PURPOSES: Record<Look, Purpose> = {
     reaches: 'pieces run together and fill their dam',
     spares: 'colours do not mix',
     squeezes: true,
+    levels: true,
     hold_s: { cooler: 5400, hotter: 2700, least: 1200, most: 10800 },
   },
   slump: {
@@ -72,6 +79,7 @@ export const PURPOSES: Record<Look, Purpose> = {
     reaches: 'sinks to the mould',
     spares: 'edges and surface stay as they are',
     squeezes: false,
+    levels: false,
     hold_s: { cooler: 1200, hotter: 480, least: 300, most: 2400 },
   },
   drape: {
@@ -79,6 +87,7 @@ export const PURPOSES: Record<Look, Purpose> = {
     reaches: 'bends down over the former',
     spares: 'edges and surface stay as they are',
     squeezes: false,
+    levels: false,
     hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
   },
 };
@@ -100,8 +109,8 @@ export const TYPICAL_WORKS: LookWorks = {
   slabFlow: { least: 0.2, most: 0.36 },
 };
 
-/** The reference body: 3 mm sheets of γ 0.30 N/m, parts 25 mm wide on a 6 mm body. */
-const REFERENCE = { sheet_m: 0.003, tension_N_m: 0.3, part_m: 0.025, depth_m: 0.006 };
+/** The reference body: parts of 3 mm sheet, 25 mm wide, on two sheets of it, γ 0.30 N/m; 9 mm deep with a part on it. */
+const REFERENCE = { sheet_m: 0.003, tension_N_m: 0.3, part_m: 0.025, depth_m: 0.009 };
 /** Small parts need less, but never less than this share. */
 const SMALLEST_PART_SHARE = 0.3;
 /** Composing aims at this many times the work that just reaches the mould: rims drag on primer, and a mould stops it anyway. */

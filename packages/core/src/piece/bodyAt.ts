@@ -3,10 +3,10 @@
  * that. Glass that has levelled carries no relief any more; what was fused is one solid.
  */
 import type { Footprint } from '../body/footprint';
-import type { Layer, Part } from '../body/layers';
+import { type Layer, type Part, closes, rowsOf } from '../body/layers';
 import { footprintArea } from '../body/footprint';
 import type { GlassConstants } from '../glass/constants';
-import type { Look } from '../look/purpose';
+import { type Look, PURPOSES } from '../look/purpose';
 import { type Outcome, found, refused } from '../problem';
 import type { Body } from '../schedule/firingCase';
 import type { LaidLayer, PieceDocument } from './document';
@@ -16,8 +16,6 @@ export interface NamedGlass {
   constants: GlassConstants;
 }
 
-/** Looks after which a body is level: what stood has sunk in. */
-const LEVELS: readonly Look[] = ['fullFuse', 'slabFlow'];
 /** Looks that join what lies on one another. */
 const JOINS: readonly Look[] = ['tack', 'contour', 'fullFuse', 'slabFlow'];
 
@@ -70,7 +68,7 @@ export function bodyAt(doc: Pick<PieceDocument, 'footprint' | 'layers' | 'steps'
   const before = doc.steps.slice(0, step).map(({ look }) => look);
   const loose = { glasses: used.map(({ constants }) => constants), footprint: doc.footprint, ...(doc.dammed ? { dammed: true } : {}) };
   const joined = doc.layers.length === 1 || before.some((look) => JOINS.includes(look));
-  if (before.some((look) => LEVELS.includes(look))) return found({ ...loose, layers: levelled(doc.layers, glassAt), joined });
+  if (before.some((look) => PURPOSES[look].levels)) return found({ ...loose, layers: levelled(doc.layers, glassAt), joined });
   const from = standingFrom(doc.layers);
   // Pieces alone have nothing to stand on; they are then a sheet with gaps.
   const standing = from > 0 ? doc.layers.slice(from) : [];
@@ -79,16 +77,17 @@ export function bodyAt(doc: Pick<PieceDocument, 'footprint' | 'layers' | 'steps'
   return found({ ...loose, layers: lying.map((layer) => asLayer(layer, glassAt(layer))), ...(parts.length > 0 ? { parts } : {}), joined });
 }
 
-/** Which layers touch, by index, lower one first: each the one under it, and through gaps the one below that. */
+/** Which layers touch, by index, lower one first: each those under it, through gaps the ones below that, and those beside it. */
 export function touchingLayers(layers: readonly LaidLayer[]): [lower: number, upper: number][] {
   const from = standingFrom(layers);
-  const closed = (layer: LaidLayer): boolean => layer.form === 'sheet' || layer.form === 'cap' || ('cover' in layer ? (layer.cover ?? 1) >= 1 : true);
-  return layers.flatMap((_, upper) => {
-    const pairs: [number, number][] = [];
-    for (let lower = Math.min(upper, Math.max(from, 1)) - 1; lower >= 0; lower -= 1) {
-      if (lower !== upper) pairs.push([lower, upper]);
-      if (closed(layers[lower])) break;
-    }
-    return pairs;
-  });
+  const lying = from > 0 ? layers.slice(0, from) : layers;
+  const rows = rowsOf(lying);
+  const under = (row: number, upper: number): [number, number][] =>
+    row < 0 ? [] : [...rows[row].map((lower): [number, number] => [lower, upper]), ...(closes(lying, rows[row]) ? [] : under(row - 1, upper))];
+  return [
+    ...rows.flatMap((row, at) =>
+      row.flatMap((index, place) => [...row.slice(0, place).map((mate): [number, number] => [mate, index]), ...under(at - 1, index)]),
+    ),
+    ...layers.slice(lying.length).flatMap((_, i) => under(rows.length - 1, lying.length + i)),
+  ];
 }

@@ -1,5 +1,5 @@
 import { sheetsOf } from '../testCases';
-import { METRIC } from '../units/convert';
+import { METRIC, otherUnits } from '../units/convert';
 import { type Reading, brokenOf, evaluate } from './check';
 import { compose } from './compose';
 import type { PurposefulSegment, Role } from './segment';
@@ -46,16 +46,18 @@ describe('an edit that goes too far breaks the limit it should', () => {
 describe('in words', () => {
   test('a broken limit names its amount in the unit asked for', () => {
     const reading: Reading = { limit: 'setting', segment: 4, value: 8, allowed: 5, sense: 'atMost', unit: 'K', ok: false };
-    expect(brokenSentence(reading, 'C', 'fullFuse')).toContain('3.0 °C too much');
-    expect(brokenSentence(reading, 'F', 'fullFuse')).toContain('5.4 °F too much');
-    expect(readingPhrase(reading, 'C')).toBe('core to skin 8.0 of 5 °C');
+    expect(brokenSentence(reading, METRIC, 'fullFuse')).toContain('3.0 °C too much');
+    expect(brokenSentence(reading, { ...METRIC, temperature: 'F' }, 'fullFuse')).toContain('5.4 °F too much');
+    expect(readingPhrase(reading, METRIC)).toBe('core to skin 8.0 of 5 °C');
   });
 
   test('every reading and every role has its words', () => {
     for (const reading of evaluation.readings) {
-      for (const unit of ['C', 'F'] as const) {
-        expect(readingPhrase(reading, unit)).not.toMatch(/NaN|undefined|Infinity/);
-        expect(brokenSentence(reading, unit, 'fullFuse')).toMatch(/\.$/);
+      for (const units of [METRIC, otherUnits(METRIC)]) {
+        const said = [readingPhrase(reading, units), brokenSentence(reading, units, 'fullFuse')];
+        for (const words of said) expect(words).not.toMatch(/NaN|undefined|Infinity/);
+        if (units !== METRIC) for (const words of said) expect(words).not.toMatch(/°C|MPa|mm\b/);
+        expect(said[1]).toMatch(/\.$/);
       }
     }
     for (const segment of segments) expect(whyOf(firing, segment, 'mm').length).toBeGreaterThan(10);

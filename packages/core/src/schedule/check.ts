@@ -5,7 +5,9 @@ import { hottestSegment, regimesOf, soakSegment } from '../heat/regimes';
 import { type SimulationInput, type SimulationResult, simulateFiring } from '../heat/simulate';
 import { naturalCooling } from '../kiln/kiln';
 import { exposedCoatings } from '../fit/coating';
-import { type FiringCase, glassOf, simulationOf, squeezeNeed, workRange } from './firingCase';
+import { type FiringCase, glassOf, simulationOf, sinks, squeezeNeed, workRange } from './firingCase';
+import { runLevel } from './runLevel';
+import { aimedWork } from '../look/purpose';
 import { openingTemperature } from './opening';
 import type { Segment } from './segment';
 
@@ -39,6 +41,8 @@ export interface Reading {
   sense: 'atMost' | 'atLeast';
   unit: ReadingUnit;
   ok: boolean;
+  /** What is aimed at, where value and allowed are told as shares of it; older results have none. */
+  aim?: number;
 }
 
 export interface Evaluation {
@@ -65,7 +69,8 @@ export function evaluate(
   simulate: (input: SimulationInput) => SimulationResult = simulateFiring,
 ): Evaluation {
   const input = simulationOf(firing, segments, series);
-  const simulation = simulate(input);
+  const asLaid = simulate(input);
+  const simulation = sinks(firing) ? runLevel(asLaid, simulate(simulationOf(firing, segments, series, 'level')), hottestSegment(input.segments)) : asLaid;
   const figures = simulation.segments;
   const under = figures.reduce((sum, one) => sum + one.heatWorkUnder, 0);
   const top = figures.reduce((sum, one) => sum + one.heatWorkTop, 0);
@@ -87,9 +92,17 @@ function readingsOf(
   const vft = viscosityOf(glass);
   const figures = simulation.segments;
   const readings: Reading[] = [];
-  const read = (limit: LimitName, segment: number, value: number, allowed: number, unit: ReadingUnit, sense: Reading['sense'] = 'atMost'): void => {
+  const read = (
+    limit: LimitName,
+    segment: number,
+    value: number,
+    allowed: number,
+    unit: ReadingUnit,
+    sense: Reading['sense'] = 'atMost',
+    aim?: number,
+  ): void => {
     const margin = marginOf({ value, allowed, sense });
-    readings.push({ limit, segment, value, allowed, sense, unit, ok: margin >= -TOLERANCE });
+    readings.push({ limit, segment, value, allowed, sense, unit, ok: margin >= -TOLERANCE, ...(aim === undefined ? {} : { aim }) });
   };
 
   const hottest = hottestSegment(segments);
@@ -116,8 +129,9 @@ function readingsOf(
     const squeezed = figures.slice(0, squeezeAt + 1).reduce((sum, one) => sum + one.squeezeWork, 0);
     read('squeeze', squeezeAt, squeezed, squeeze, '1/Pa', 'atLeast');
   }
-  read('workLeast', hottest, work.least, wanted.least, '1/Pa', 'atLeast');
-  read('workMost', hottest, work.most, wanted.most, '1/Pa');
+  const aim = aimedWork(firing.look, wanted);
+  read('workLeast', hottest, work.least, wanted.least, '1/Pa', 'atLeast', aim);
+  read('workMost', hottest, work.most, wanted.most, '1/Pa', 'atMost', aim);
   read('haze', hottest, total(figures, 'haze_s'), limits.haze_s, 's');
   if (exposedCoatings(body).length > 0) read('coating', Math.max(0, hottest - 1), total(figures.slice(0, hottest + 1), 'coating_s'), limits.coating_s, 's');
 

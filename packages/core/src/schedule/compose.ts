@@ -6,7 +6,8 @@
 import { rememberingSimulator } from '../heat/joints';
 import { fullPowerHeating } from '../kiln/kiln';
 import { type Outcome, found, refused } from '../problem';
-import { formatTemperature, text } from '../units/format';
+import { METRIC, type TemperatureUnit, type Units } from '../units/convert';
+import { formatRate, formatTemperature, text } from '../units/format';
 import { adjusted } from './adjust';
 import { type Evaluation, type Reading, brokenOf, evaluate, marginOf } from './check';
 import { type FiringCase, NO_CORRECTIONS, type School, wantedWork } from './firingCase';
@@ -33,14 +34,15 @@ export interface Composed {
 const LEAST_CLIMB_C_PER_H = 20;
 const MOST_EVALUATIONS = 14;
 
-export function compose(asked: FiringCase): Outcome<Composed> {
-  const impossible = impossibleFiring(asked, 'mm');
+/** units: of what is refused. */
+export function compose(asked: FiringCase, units: Units = METRIC): Outcome<Composed> {
+  const impossible = impossibleFiring(asked, units.length);
   if (impossible) return { ok: false, problem: impossible };
-  const first = composeAs(asked);
+  const first = composeAs(asked, units);
   if (!first.ok || asked.school.heat === 'hotter') return first;
   const forbidden = brokenOf(first.value.evaluation.readings).filter(({ limit }) => limit === 'haze' || limit === 'coating');
   if (forbidden.length === 0) return first;
-  const hotter = composeAs({ ...asked, school: { ...asked.school, heat: 'hotter' } });
+  const hotter = composeAs({ ...asked, school: { ...asked.school, heat: 'hotter' } }, units);
   if (!hotter.ok || brokenOf(hotter.value.evaluation.readings).length >= brokenOf(first.value.evaluation.readings).length) return first;
   const reason = forbidden[0].limit === 'haze' ? 'it would haze' : 'the coating would lift';
   return found({
@@ -50,14 +52,14 @@ export function compose(asked: FiringCase): Outcome<Composed> {
   });
 }
 
-function composeAs(asked: FiringCase): Outcome<Composed> {
+function composeAs(asked: FiringCase, { temperature }: Units): Outcome<Composed> {
   const corrections = asked.corrections ?? NO_CORRECTIONS;
   // Composed by what the glass feels; the targets are moved to what the controller reads at the end.
   const firing: FiringCase = { ...asked, corrections: { ...corrections, offset_K: 0 } };
   const wanted = wantedWork(firing);
   if (!wanted.ok) return wanted;
   const guess = closedForm(firing);
-  const impossible = kilnCannot(firing, guess, corrections.offset_K);
+  const impossible = kilnCannot(firing, guess, corrections.offset_K, temperature);
   if (impossible) return impossible;
   const simulate = rememberingSimulator();
   let segments = guess;
@@ -88,15 +90,15 @@ function composeAs(asked: FiringCase): Outcome<Composed> {
   });
 }
 
-function kilnCannot(firing: FiringCase, guess: readonly PurposefulSegment[], offset_K: number): ReturnType<typeof refused> | null {
+function kilnCannot(firing: FiringCase, guess: readonly PurposefulSegment[], offset_K: number, unit: TemperatureUnit): ReturnType<typeof refused> | null {
   const { top_C } = firing.kiln;
   const hottest_C = Math.max(...guess.map(({ target_C }) => target_C));
-  const wanted = text(formatTemperature(hottest_C, 'C'));
+  const wanted = text(formatTemperature(hottest_C, unit));
   if (hottest_C + offset_K > top_C) {
     return refused(
       'above-kiln-top',
       'kiln.top_C',
-      `This glass asks for ${wanted} and the kiln goes to ${text(formatTemperature(top_C - offset_K, 'C'))}; choose a hotter kiln or a softer glass.`,
+      `This glass asks for ${wanted} and the kiln goes to ${text(formatTemperature(top_C - offset_K, unit))}; choose a hotter kiln or a softer glass.`,
     );
   }
   const climb_C_per_h = 3600 * fullPowerHeating(firing.kiln, hottest_C);
@@ -104,7 +106,7 @@ function kilnCannot(firing: FiringCase, guess: readonly PurposefulSegment[], off
   return refused(
     'kiln-too-weak',
     'kiln.power_K_per_s',
-    `At ${wanted} this kiln at full power climbs by ${climb_C_per_h.toFixed(0)} °C/h, under the ${LEAST_CLIMB_C_PER_H} it needs to get there; its power or its losses cannot be right.`,
+    `At ${wanted} this kiln at full power climbs by ${text(formatRate(climb_C_per_h, unit))}, under the ${formatRate(LEAST_CLIMB_C_PER_H, unit).figure} it needs to get there; its power or its losses cannot be right.`,
   );
 }
 

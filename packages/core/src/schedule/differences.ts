@@ -1,6 +1,6 @@
 /** What differs between two schedules, and what that did to the firing: in words and in figures side by side. */
 import { PURPOSES, aimedWork } from '../look/purpose';
-import type { TemperatureUnit } from '../units/convert';
+import type { TemperatureUnit, Units } from '../units/convert';
 import { type Figure, formatDifference, formatDuration, formatRate, formatStress, formatTemperature, text } from '../units/format';
 import type { Evaluation, LimitName } from './check';
 import { type FiringCase, workRange } from './firingCase';
@@ -65,7 +65,7 @@ function worst({ readings }: Evaluation, limit: LimitName): { value: number; all
 }
 
 /** What a firing comes to, in the order in which it is read. A figure that has no meaning for a firing is a dash. */
-function outcome({ firing, evaluation }: Judgement, unit: TemperatureUnit): [string, Figure][] {
+function outcome({ firing, evaluation }: Judgement, { temperature: unit, length }: Units): [string, Figure][] {
   const none: Figure = { figure: '–', unit: '' };
   const { simulation, work } = evaluation;
   const squeeze = worst(evaluation, 'squeeze');
@@ -77,17 +77,17 @@ function outcome({ firing, evaluation }: Judgement, unit: TemperatureUnit): [str
     ['squeeze', squeeze ? percent(squeeze.value / squeeze.allowed) : none],
     ['relief left', relief === null ? none : percent(relief)],
     ['haze', haze ? formatDuration(haze.value) : none],
-    ['stress left', residual ? formatStress(residual.value) : none],
+    ['stress left', residual ? formatStress(residual.value, length) : none],
     ['core to skin', formatDifference(worst(evaluation, 'setting')?.value ?? 0, unit)],
-    ['pull', formatStress(worst(evaluation, 'pull')?.value ?? 0)],
+    ['tension', formatStress(worst(evaluation, 'pull')?.value ?? 0, length)],
     ['in all', formatDuration(simulation.total_s)],
   ];
 }
 
 /** The same figures of two firings side by side. */
-export function consequences(before: Judgement, after: Judgement, unit: TemperatureUnit): Consequence[] {
-  const second = outcome(after, unit);
-  return outcome(before, unit).map(([what, figure], i) => ({ what, before: figure, after: second[i][1], differs: text(figure) !== text(second[i][1]) }));
+export function consequences(before: Judgement, after: Judgement, units: Units): Consequence[] {
+  const second = outcome(after, units);
+  return outcome(before, units).map(([what, figure], i) => ({ what, before: figure, after: second[i][1], differs: text(figure) !== text(second[i][1]) }));
 }
 
 /** What differs between two firings besides their segments: look, set-up school, kiln limits of the computation. */

@@ -5,6 +5,7 @@ import { equalWork } from './equalWork';
 import { evaluate } from './check';
 import { glassOf } from './firingCase';
 import type { PurposefulSegment } from './segment';
+import { METRIC } from '../units/convert';
 import { sheetsOf } from '../testCases';
 import { equalHold } from '../flow/heatWork';
 import { viscosityOf } from '../glass/viscosity';
@@ -96,7 +97,7 @@ describe('differences in words', () => {
 
   test('what it did stands side by side: more work, no squeeze, another length', () => {
     const hotter = segments.map((segment, i) => (i === 2 ? { ...segment, target_C: segment.target_C + 10 } : segment));
-    const compared = consequences({ firing, evaluation: evaluate(firing, segments) }, { firing, evaluation: evaluate(firing, hotter) }, 'C');
+    const compared = consequences({ firing, evaluation: evaluate(firing, segments) }, { firing, evaluation: evaluate(firing, hotter) }, METRIC);
     const work = compared.find(({ what }) => what === 'heat work');
     expect(Number(work?.after.figure)).toBeGreaterThan(Number(work?.before.figure));
     expect(compared.find(({ what }) => what === 'squeeze')?.differs).toBe(false);

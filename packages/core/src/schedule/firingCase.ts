@@ -1,10 +1,11 @@
 /** All that a schedule is computed from, apart from the segments themselves. */
 import { LEAST_AIR_WAY_M, airWay } from '../body/airWay';
-import { type BodyInput, coarsestEdge, mainGlass } from '../body/body';
+import { type BodyInput, bodyDepth, bodyFigures, coarsestEdge, mainGlass, naturalDepth } from '../body/body';
 import { footprintSpan } from '../body/footprint';
-import { denseDepth } from '../body/layers';
+import { coverOf, denseDepth, edgeOf, rowsOf } from '../body/layers';
 import { designDepth } from '../body/unevenness';
 import type { WorkRange } from '../flow/heatWork';
+import { heightLeft } from '../flow/relief';
 import { squeezeWork } from '../flow/squeeze';
 import type { GlassConstants } from '../glass/constants';
 import type { SimulationInput } from '../heat/simulate';
@@ -48,6 +49,9 @@ export interface FiringCase {
   corrections?: Corrections;
 }
 
+/** What the heat work and the depth after it follow from. */
+type CoolingCase = Pick<FiringCase, 'body' | 'look' | 'limits' | 'setup' | 'corrections'>;
+
 export const DEFAULT_SCHOOL: School = { soak: 'auto', heat: 'cooler' };
 export const NO_CORRECTIONS: Corrections = { offset_K: 0, workFactor: 1 };
 
@@ -56,14 +60,36 @@ const THINNEST_LAYER_M = 0.0008;
 
 export const glassOf = ({ body }: Pick<FiringCase, 'body'>): GlassConstants => mainGlass(body);
 
-/** What the firing is computed as, m: its thickest point, and more where it is uneven. */
-export const firedDepth = ({ body, look }: Pick<FiringCase, 'body' | 'look'>): number => designDepth(body, look).depth_m;
+/** Parts whose sinking in can be reckoned, by their width, m; null where none are laid or where they stand on nothing. */
+function sinkingWidth(body: BodyInput): number | null {
+  if (bodyFigures(body).depth.min_m === 0) return null;
+  const gappy = body.layers.filter((layer) => layer.form !== 'sheet' && coverOf(layer) < 1);
+  return widestPart(body) ?? (gappy.length > 0 ? Math.max(...gappy.map(edgeOf)) : null);
+}
 
-/** Depths of the layers that heat flows through, index 0 at the bottom, stretched to the design depth. */
-export function firedLayers({ body, look }: Pick<FiringCase, 'body' | 'look'>): number[] {
+/**
+ * Depth, m, at which a body that runs level ends, where it is deepest; its rim's travel is left out. A slab fills what holds it,
+ * but never lies thinner than hot glass rests. A full fuse sinks what stood by what the least of its heat work does.
+ */
+function levelDepth(firing: CoolingCase): number {
+  const { body, look } = firing;
+  const glass = mainGlass(body);
+  const { mean_m, max_m } = bodyFigures(body).depth;
+  if (look === 'slabFlow') return Math.min(max_m, Math.max(mean_m, naturalDepth(glass)));
+  const width_m = sinkingWidth(body);
+  return width_m === null ? max_m : mean_m + heightLeft(glass, width_m, max_m, workRange(firing).least) * (max_m - mean_m);
+}
+
+/** Depth, m, of the body that is cooled: its thickest point, more where it stays uneven, less where it has run level. */
+export const firedDepth = (firing: CoolingCase): number =>
+  PURPOSES[firing.look].levels && !firing.body.casting ? levelDepth(firing) : designDepth(firing.body, firing.look).depth_m;
+
+/** Depths of the layers that heat flows through while the body is as it was laid, index 0 at the bottom, stretched to the design depth. */
+export function laidLayers({ body, look }: Pick<FiringCase, 'body' | 'look'>): number[] {
   const { factor } = designDepth(body, look);
   const depths: number[] = [];
-  for (const one of [...body.layers.map((layer) => denseDepth(layer, body.glasses)), ...thickestPart(body)]) {
+  const rows = rowsOf(body.layers).map((row) => Math.max(...row.map((index) => denseDepth(body.layers[index], body.glasses))));
+  for (const one of [...rows, ...thickestPart(body)]) {
     const last = depths.length - 1;
     if (last >= 0 && (one < THINNEST_LAYER_M || depths[last] < THINNEST_LAYER_M)) depths[last] += one;
     else depths.push(one);
@@ -74,9 +100,15 @@ export function firedLayers({ body, look }: Pick<FiringCase, 'body' | 'look'>): 
 
 const thickestPart = ({ parts = [] }: BodyInput): number[] => (parts.length === 0 ? [] : [Math.max(...parts.map(({ thickness_m }) => thickness_m))]);
 
+/** Depth of the body as it was laid, where it is deepest, stretched to the design depth, m. */
+export const laidDepth = (firing: Pick<FiringCase, 'body' | 'look'>): number => laidLayers(firing).reduce((sum, one) => sum + one, 0);
+
 /** Depth of what bears its own difference while it is heated, m. */
 export const heatedDepth = (firing: Pick<FiringCase, 'body' | 'look'>): number =>
-  firing.body.joined || firing.body.casting ? firedDepth(firing) : Math.max(...firedLayers(firing));
+  firing.body.joined || firing.body.casting ? laidDepth(firing) : Math.max(...laidLayers(firing));
+
+/** Whether it cools shallower than it was heated, having run level. */
+export const sinks = (firing: CoolingCase): boolean => firedDepth(firing) < laidDepth(firing) * (1 - 1e-3);
 
 export const shapeOf = ({ body }: Pick<FiringCase, 'body'>): Shape => body.casting?.slender ?? 'plate';
 
@@ -92,7 +124,7 @@ export function squeezeNeed(firing: FiringCase): number {
 }
 
 /** The heat work that this firing needs and bears, 1/Pa. */
-export function wantedWork({ body, look, limits, setup, corrections = NO_CORRECTIONS }: FiringCase): Outcome<WorkRange> {
+export function wantedWork({ body, look, limits, setup, corrections = NO_CORRECTIONS }: CoolingCase): Outcome<WorkRange> {
   const wanted = neededWork(body, look, limits.works, setup.shaping);
   if (!wanted.ok) return wanted;
   const { least, most } = wanted.value;
@@ -100,18 +132,20 @@ export function wantedWork({ body, look, limits, setup, corrections = NO_CORRECT
 }
 
 /** As wantedWork, where the case has been accepted before. */
-export function workRange(firing: FiringCase): WorkRange {
+export function workRange(firing: CoolingCase): WorkRange {
   const wanted = wantedWork(firing);
   if (!wanted.ok) throw new ProblemError(wanted.problem);
   return wanted.value;
 }
 
-export function simulationOf(firing: FiringCase, segments: readonly Segment[], series = false): SimulationInput {
+/** as: the body as it was laid, or as it has become once it has run level; the same for most. */
+export function simulationOf(firing: FiringCase, segments: readonly Segment[], series = false, as: 'laid' | 'level' = 'laid'): SimulationInput {
   const { body, setup, kiln, limits, corrections = NO_CORRECTIONS } = firing;
   const shape = shapeOf(firing);
   const plate = shape === 'plate';
-  const glass = firedLayers(firing).map((thickness_m): StackLayer => ({ of: 'glass', thickness_m: plate ? thickness_m : thickness_m / 2 }));
-  const width_m = widestPart(body);
+  const depths = as === 'level' ? [firedDepth(firing)] : laidLayers(firing);
+  const glass = depths.map((thickness_m): StackLayer => ({ of: 'glass', thickness_m: plate ? thickness_m : thickness_m / 2 }));
+  const width_m = as === 'level' ? null : widestPart(body);
   return {
     glass: glassOf(firing),
     stack: plate ? [...setup.below, ...glass] : glass,
@@ -122,7 +156,7 @@ export function simulationOf(firing: FiringCase, segments: readonly Segment[], s
     acrossLag_s: acrossLag(kiln, footprintSpan(body.footprint)),
     looseSheets: !body.joined,
     evenWithin_K: limits.even_K,
-    ...(width_m === null ? {} : { relief: { width_m } }),
+    ...(width_m === null ? {} : { relief: { width_m, depth_m: bodyDepth(body) } }),
     ...(plate ? { stress: { support: 'free', from: 'hottest' } } : {}),
     series,
   };

@@ -9,7 +9,7 @@ import { type OpenFaces, equalisingTime, rateWithin, slabLag, solidLag } from '.
 import { regimesOf } from '../heat/regimes';
 import { acrossLag, fullPowerHeating, naturalCooling } from '../kiln/kiln';
 import { PURPOSES, aimedWork } from '../look/purpose';
-import { type FiringCase, firedDepth, glassOf, heatedDepth, shapeOf, squeezeNeed, workRange } from './firingCase';
+import { type FiringCase, firedDepth, glassOf, heatedDepth, laidDepth, shapeOf, squeezeNeed, workRange } from './firingCase';
 import { openingTemperature } from './opening';
 import { type RoundTargets, clamp, niceHold, niceRate, roundTargets } from './rounding';
 import type { PurposefulSegment, Role } from './segment';
@@ -93,9 +93,10 @@ export function closedForm(firing: FiringCase): PurposefulSegment[] {
   const rate = (cPerHour: number): number => niceRate(cPerHour, keyedIn(firing));
   const across = acrossLag(kiln, footprintSpan(body.footprint));
   const through = lagOf(firing, firedDepth(firing));
+  const throughLaid = lagOf(firing, laidDepth(firing));
   const pull_K = restrainedDifference(glass, limits.pull_Pa / limits.pullReserve);
   const perHour = (difference_K: number, lag: number): number => 3600 * rateWithin(difference_K, lag, across);
-  const climb = (to_C: number): number => rate(Math.min(perHour(limits.climbing_K, through), KILN_PACE_SHARE * 3600 * fullPowerHeating(kiln, to_C)));
+  const climb = (to_C: number): number => rate(Math.min(perHour(limits.climbing_K, throughLaid), KILN_PACE_SHARE * 3600 * fullPowerHeating(kiln, to_C)));
 
   const squeezeHold = usualSqueeze(firing);
   const need = squeezeNeed(firing);
@@ -119,12 +120,12 @@ export function closedForm(firing: FiringCase): PurposefulSegment[] {
   const warm = rate(
     Math.min(
       perHour(pull_K, lagOf(firing, heatedDepth(firing))),
-      perHour(limits.climbing_K, through),
+      perHour(limits.climbing_K, throughLaid),
       KILN_PACE_SHARE * 3600 * fullPowerHeating(kiln, regimes.brittle_C),
     ),
   );
   // The kiln must lead by the glass's lag for the glass itself to be past brittle.
-  const lag = (warm / 3600) * (through + heatPerArea(firing) / Math.max(exchange(setup.faces.top, regimes.brittle_C, regimes.brittle_C), 1));
+  const lag = (warm / 3600) * (throughLaid + heatPerArea(firing) / Math.max(exchange(setup.faces.top, regimes.brittle_C, regimes.brittle_C), 1));
   const warm_C = Math.min(round.up(regimes.brittle_C + lag), round.down((squeezes ? squeeze_C : work_C) - LEAST_CLIMB_K));
   const soakHold = niceHold(Math.max(limits.leastSoak_s, evening(firing, soak_C) * Math.log(DROP_LEAVES_K / limits.even_K) + relax));
 

@@ -5,10 +5,15 @@ import { LOOKS, type Look, type Shaping } from '../look/purpose';
 import { brokenOf, evaluate } from './check';
 import { coatingRange } from '../flow/harm';
 import { type Composed, compose } from './compose';
-import { type FiringCase, squeezeNeed } from './firingCase';
+import { type FiringCase, firedDepth, simulationOf, squeezeNeed } from './firingCase';
+import { ghostOf } from '../body/ghost';
+import { evenSheets } from '../body/layers';
+import { naturalDepth } from '../body/body';
+import { simulateFiring } from '../heat/simulate';
+import { METRIC } from '../units/convert';
 import type { Role } from './segment';
 import { SETUPS, type SetUpKind, withPaper } from './setups';
-import { brokenSentence } from './words';
+import { brokenSentence, verdictOf } from './words';
 
 const HOT_KILN: KilnConstants = { ...STUDIO_KILN, top_C: 1150, power_K_per_s: 0.5 };
 const BOWL: Shaping = { kind: 'hollow', span_m: 0.3, depth_m: 0.05 };
@@ -139,6 +144,59 @@ describe('what a case asks for', () => {
     expect(composed(relief).evaluation.simulation.segments.at(-1)?.reliefLeft).toBeGreaterThan(0.2);
   });
 
+  test('the height that laid parts keep is what each look is known for: a tack three quarters, a contour half, a full fuse a little', () => {
+    const left = (look: Look): number => {
+      const base = caseOf(look, 0.006);
+      const plan = composed({ ...base, body: { ...base.body, parts: [{ glass: 0, thickness_m: 0.003, area_m2: 6.25e-4, count: 5 }] } });
+      return plan.evaluation.simulation.segments.at(-1)?.reliefLeft ?? 1;
+    };
+    expect(Math.abs(left('tack') - 0.76)).toBeLessThan(0.08);
+    expect(Math.abs(left('contour') - 0.5)).toBeLessThan(0.08);
+    expect(Math.abs(left('fullFuse') - 0.15)).toBeLessThan(0.12);
+    expect(left('slabFlow')).toBeLessThan(0.001);
+  });
+
+  describe('segments 24 mm high over a third of a dam', () => {
+    const base = caseOf('slabFlow', 0.006);
+    const segments = { form: 'sheet', glass: 0, thickness_m: 0.024, cover: 1 / 3 } as const;
+    const slab: FiringCase = { ...base, body: { ...base.body, dammed: true, layers: [segments] } };
+    const even: FiringCase = { ...base, body: { ...base.body, dammed: true, layers: evenSheets([{ thickness_m: 0.008 }]) } };
+
+    test('end 8 mm deep and are cooled and annealed so, as an even slab of 8 mm is', () => {
+      expect(firedDepth(slab)).toBeCloseTo(0.008, 12);
+      expect(ghostOf(slab.body, 'slabFlow', 0.27).depth_m).toBeCloseTo(0.008, 4);
+      const [one, other] = [composed(slab), composed(even)];
+      for (const role of ['firstCool', 'secondCool'] as const) expect(at(one, role).rate_C_per_h).toBe(at(other, role).rate_C_per_h);
+      expect(Math.abs(at(one, 'drop').hold_s - at(other, 'drop').hold_s)).toBeLessThanOrEqual(600);
+      expect(brokenOf(one.evaluation.readings)).toEqual([]);
+      expect(verdictOf(slab, one.evaluation, METRIC).join(' ')).toMatch(/Laid 24 mm deep, it runs down to 8 mm/);
+    });
+
+    test('but are warmed as what they are, 24 mm', () => {
+      expect(at(composed(slab), 'warmUp').rate_C_per_h).toBeLessThan((at(composed(even), 'warmUp').rate_C_per_h ?? 0) / 2);
+    });
+
+    test('told by one clock and one curve, whichever body a row is of', () => {
+      const { segments } = composed(slab);
+      const { simulation } = evaluate(slab, segments, true);
+      const plain = simulateFiring(simulationOf(slab, segments, true));
+      expect(simulation.segments.map(({ end_s }) => end_s)).toEqual(plain.segments.map(({ end_s }) => expect.closeTo(end_s, 3)));
+      expect(simulation.total_s).toBeCloseTo(plain.total_s, 3);
+      const { t_s, joints } = simulation.series!;
+      t_s.slice(1).forEach((t, i) => expect(t).toBeGreaterThanOrEqual(t_s[i]));
+      joints.forEach(({ holdEnd }, i) => expect(t_s[holdEnd]).toBeCloseTo(simulation.segments[i].end_s, 3));
+    });
+
+    test('a dam too shallow for its glass leaves it as deep as hot glass rests, and what stands free on a base keeps what a full fuse leaves', () => {
+      const thin = { ...slab, body: { ...slab.body, layers: [{ ...segments, cover: 0.1 }] } };
+      expect(firedDepth(thin)).toBeCloseTo(naturalDepth(SOFT_90), 12);
+      const plaque = caseOf('fullFuse', 0.006);
+      const raised: FiringCase = { ...plaque, body: { ...plaque.body, parts: [{ glass: 0, thickness_m: 0.003, area_m2: 6e-4, count: 10 }] } };
+      expect(firedDepth(raised)).toBeGreaterThan(0.0065);
+      expect(firedDepth(raised)).toBeLessThan(0.0085);
+    });
+  });
+
   test('a full fuse leaves less of the relief than a tack', () => {
     const left = (look: Look): number => {
       const base = caseOf(look, 0.006);
@@ -216,7 +274,7 @@ describe('what a case asks for', () => {
     const plate = coatedTop('up', 0.3);
     const broken = coating(plate);
     expect(broken?.ok).toBe(false);
-    expect(brokenSentence(broken!, 'C', 'fullFuse')).toMatch(/Cap it, turn it face down, or accept that it may/);
+    expect(brokenSentence(broken!, METRIC, 'fullFuse')).toMatch(/Cap it, turn it face down, or accept that it may/);
     expect(coating(coatedTop('down', 0.3))).toBeUndefined();
     expect(at(composed(plate), 'squeeze').hold_s).toBeLessThan(at(composed(coatedTop('down', 0.3)), 'squeeze').hold_s);
   });

@@ -1,5 +1,5 @@
 import { sheetsOf } from '../testCases';
-import { METRIC } from '../units/convert';
+import { METRIC, otherUnits } from '../units/convert';
 import { diffusivity } from '../glass/constants';
 import { compose } from './compose';
 import { brokenOf, evaluate } from './check';
@@ -21,7 +21,9 @@ describe('the reckoning behind a reading', () => {
     expect(evaluation.readings.length).toBeGreaterThan(9);
     for (const reading of evaluation.readings) {
       const lines = reckoningOf({ firing, segments, evaluation, reading, units: METRIC });
-      expect(lines[0]).toMatch(/^Simulated .*\d.*; at (most|least) .*\d.*: \d+ % to spare\.$/);
+      // A sentence that needs no figure, then the figures.
+      expect(lines[0]).toMatch(/^[^\d=·]{40,}\.$/);
+      expect(lines[1]).toMatch(/^Simulated .*\d.*; at (most|least) .*\d.*: \d+ % to spare\.$/);
       expect(lines.length).toBeGreaterThan(1);
       expect(lines.join(' ')).not.toMatch(/NaN|undefined|Infinity/);
     }
@@ -46,6 +48,13 @@ describe('the reckoning behind a reading', () => {
     const broken = evaluate(firing, fast);
     const reading = brokenOf(broken.readings).find(({ limit }) => limit === 'setting');
     if (!reading) throw new Error('It was to break.');
-    expect(reckoningOf({ firing, segments: fast, evaluation: broken, reading, units: METRIC })[0]).toMatch(/\d+ % over\.$/);
+    expect(reckoningOf({ firing, segments: fast, evaluation: broken, reading, units: METRIC })[1]).toMatch(/\d+ % over\.$/);
+  });
+
+  test('names no metric figure in a studio of °F and inches', () => {
+    for (const reading of evaluation.readings) {
+      const said = reckoningOf({ firing, segments, evaluation, reading, units: otherUnits(METRIC) }).join(' ');
+      expect(said).not.toMatch(/°C|\bmm\b|MPa|m²\/s/);
+    }
   });
 });

@@ -11,10 +11,10 @@ import { logViscosity, viscosityOf } from '../glass/viscosity';
 import { slabLag, solidLag } from '../heat/quasiSteady';
 import { acrossLag } from '../kiln/kiln';
 import { PURPOSES, TYPICAL_WORKS } from '../look/purpose';
-import { type Units, differenceIn } from '../units/convert';
-import { formatDifference, formatDuration, formatLength, formatRate, formatStress, formatTemperature, text } from '../units/format';
+import { METRES_PER_INCH, type Units, differenceIn, kelvinFrom } from '../units/convert';
+import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
 import { type Evaluation, type Reading, marginOf } from './check';
-import { type FiringCase, firedDepth, glassOf, heatedDepth, shapeOf, squeezeNeed } from './firingCase';
+import { type FiringCase, firedDepth, glassOf, heatedDepth, laidDepth, shapeOf, squeezeNeed } from './firingCase';
 import { openFacesOf } from './firstGuess';
 import { openingTemperature } from './opening';
 import type { Segment } from './segment';
@@ -26,6 +26,9 @@ const scientific = (value: number): string => {
     .map((digit) => '⁰¹²³⁴⁵⁶⁷⁸⁹⁻'['0123456789-'.indexOf(digit)])
     .join('')}`;
 };
+
+/** What the works of looks were calibrated on. */
+const REFERENCE_SHEET_M = 0.003;
 
 interface Question {
   firing: FiringCase;
@@ -44,8 +47,10 @@ function differenceLines({ firing, segments, reading, units }: Question, depth_m
   const through = shape === 'plate' ? slabLag(glass, depth_m, faces) : solidLag(glass, depth_m, shape);
   const divisor = shape === 'plate' ? (faces === 2 ? 8 : 2) : shape === 'cylinder' ? 16 : 24;
   const depth = text(formatLength(depth_m, units.length));
+  const kappa = diffusivity(glass);
+  const spread = units.length === 'in' ? `${scientific(kappa / METRES_PER_INCH ** 2)} in²/s` : `${scientific(kappa)} m²/s`;
   const lines = [
-    `Lag through ${depth}, ${shape === 'plate' ? (faces === 2 ? 'both faces open' : 'one face open') : shape}: L²/(${divisor}κ) = ${depth}²/(${divisor} · ${scientific(diffusivity(glass))} m²/s) = ${through.toFixed(0)} s.`,
+    `Lag through ${depth}, ${shape === 'plate' ? (faces === 2 ? 'both faces open' : 'one face open') : shape}: L²/(${divisor}κ) = ${depth}²/(${divisor} · ${spread}) = ${through.toFixed(0)} s.`,
     `Lag across ${text(formatLength(footprintSpan(firing.body.footprint), units.length))} in this kiln: ${across.toFixed(0)} s.`,
   ];
   const rate = segments[reading.segment].rate_C_per_h;
@@ -67,15 +72,15 @@ function linesOf(question: Question): string[] {
   switch (reading.limit) {
     case 'pull':
       return [
-        `Pull by formula, fully held: E·α·ΔT/(1−ν), ${text(formatStress(restrainedStress(glass, 1)))} for each °C.`,
+        `Fully held, by formula: E·α·ΔT/(1−ν), ${text(formatStress(restrainedStress(glass, kelvinFrom(1, units.temperature)), units.length))} for each °${units.temperature}.`,
         ...differenceLines(question, heatedDepth(firing)),
-        'The simulation takes the profile itself, free to bow, so the straight part of it pulls nothing.',
+        'The simulation takes the profile itself, free to bow, so the straight part of it makes no tension.',
         `Composing stays ${limits.pullReserve} times under it.`,
       ];
     case 'setting':
     case 'climbing':
       return [
-        ...differenceLines(question, firedDepth(firing)),
+        ...differenceLines(question, reading.limit === 'setting' ? firedDepth(firing) : laidDepth(firing)),
         ...(reading.limit === 'setting' ? [`Composing stays ${limits.settingReserve} times under it.`] : []),
       ];
     case 'even':
@@ -104,7 +109,7 @@ function linesOf(question: Question): string[] {
         `Heat work ∫dt/η of the whole firing: ${scientific(reading.value)} 1/Pa; ${reading.limit === 'workLeast' ? 'at least' : 'at most'} ${scientific(reading.allowed)}.`,
         ...(range
           ? [
-              `On two 3 mm sheets a ${PURPOSES[firing.look].name.toLowerCase()} takes ${scientific(range.least)} to ${scientific(range.most)}; thicker edges take more in proportion.`,
+              `On two sheets of ${text(formatStock(REFERENCE_SHEET_M, units.length))} a ${PURPOSES[firing.look].name.toLowerCase()} takes ${scientific(range.least)} to ${scientific(range.most)}; thicker edges take more in proportion.`,
             ]
           : []),
         `At ${text(formatTemperature(felt_C, units.temperature))} the viscosity is 10^${logViscosity(vft, felt_C).toFixed(2)} Pa·s.`,
@@ -123,9 +128,9 @@ function linesOf(question: Question): string[] {
     case 'residual':
       return [
         'The full model: stress and structure relax by their own spectra through the cooling, force and moment in balance.',
-        ...(evaluation.simulation.estimates ?? []).map(({ formula, stress_Pa }) => `${formula}: ${text(formatStress(stress_Pa))}.`),
+        ...(evaluation.simulation.estimates ?? []).map(({ formula, stress_Pa }) => `${formula}: ${text(formatStress(stress_Pa, units.length))}.`),
         ...(evaluation.simulation.residualFlat
-          ? [`Held flat it would be ${text(formatStress(Math.max(...evaluation.simulation.residualFlat.map(({ stress_Pa }) => stress_Pa))))}.`]
+          ? [`Held flat it would be ${text(formatStress(Math.max(...evaluation.simulation.residualFlat.map(({ stress_Pa }) => stress_Pa)), units.length))}.`]
           : []),
       ];
     case 'soakTime':
@@ -138,13 +143,49 @@ function linesOf(question: Question): string[] {
       return [`The kiln's own top, ${text(formatTemperature(kiln.top_C, units.temperature))}.`];
     case 'opening':
       return [
-        `A sudden change to room air pulls the skin by EαΔT/(1−ν) over 1.5 + 3.25/Bi; for this body that allows ${text(formatTemperature(openingTemperature(firing), units.temperature))},`,
+        `A sudden change to room air puts the skin under EαΔT/(1−ν) over 1.5 + 3.25/Bi; for this body that allows ${text(formatTemperature(openingTemperature(firing), units.temperature))},`,
         `never more than ${text(formatTemperature(firedDepth(firing) > limits.thick_m ? limits.openThick_C : limits.open_C, units.temperature))}.`,
       ];
   }
 }
 
-/** Opens with what was found and what is allowed, closes with the margin. */
+/** What a limit is about, as one artist would say it to another. */
+function plainly({ limit }: Reading): string {
+  switch (limit) {
+    case 'pull':
+      return 'The outside of the glass is always ahead of its middle, and the one strains against the other: while it is brittle it cracks where that grows too great.';
+    case 'climbing':
+      return 'Soft glass bears more than brittle glass, but what is still far apart now shows later: edges done before the middle is.';
+    case 'setting':
+      return 'What is colder here sets first, and the difference stays in the glass for good as stress.';
+    case 'even':
+      return 'Before it cools, the whole piece must be one temperature; a difference left over is built in.';
+    case 'relaxed':
+      return 'Given time in the annealing range, glass lets go of the stress it holds.';
+    case 'soakTime':
+      return 'However thin it is, it gets this much time in the annealing range.';
+    case 'residual':
+      return 'Some tension always stays. Little enough, and the piece lives; too much, and a knock or a cold night is its end.';
+    case 'squeeze':
+      return 'Sheets must lie down on one another while their rim is still open, so that the air between them gets out.';
+    case 'workLeast':
+      return 'What heat does to glass is temperature and time together; this is how much of it the look takes to come.';
+    case 'workMost':
+      return 'What heat does to glass is temperature and time together; past this the look is lost.';
+    case 'haze':
+      return 'Between sticking and flowing the skin grows crystals if it dawdles: it comes out dull.';
+    case 'coating':
+      return 'A bare metal coating lifts while the glass under it softens and nothing holds it down yet.';
+    case 'kilnPace':
+      return 'The kiln has only so much power; asked for more it comes later than the sheet says.';
+    case 'kilnTop':
+      return 'No kiln is to be asked for more than it was built for.';
+    case 'opening':
+      return 'Room air on warm glass is a shock: the skin shrinks at once, the middle does not. Thick glass bears less of it.';
+  }
+}
+
+/** Opens with a sentence in plain words, then what was found and what is allowed with the margin, then the reckoning. */
 export function reckoningOf(question: Question): string[] {
   const { reading, units } = question;
   const margin = Math.round(marginOf(reading) * 100);
@@ -157,7 +198,7 @@ export function reckoningOf(question: Question): string[] {
       case 'K/h':
         return text(formatRate(value, units.temperature));
       case 'Pa':
-        return text(formatStress(value));
+        return text(formatStress(value, units.length));
       case 's':
         return text(formatDuration(value));
       case '1/Pa':
@@ -167,6 +208,7 @@ export function reckoningOf(question: Question): string[] {
     }
   };
   return [
+    plainly(reading),
     `Simulated ${written(reading.value)}; ${reading.sense === 'atMost' ? 'at most' : 'at least'} ${written(reading.allowed)}: ${margin >= 0 ? `${margin} % to spare` : `${-margin} % over`}.`,
     ...linesOf(question),
   ];

@@ -6,11 +6,11 @@ import { bodyFigures } from '../body/body';
 import { designDepth } from '../body/unevenness';
 import { coatingFindings } from '../fit/coating';
 import { rimToSpare } from '../flow/sag';
-import { type Look, PURPOSES } from '../look/purpose';
+import { type Look, PURPOSES, aimedWork } from '../look/purpose';
 import { type LengthUnit, type TemperatureUnit, type Units, differenceIn } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStress, formatTemperature, text } from '../units/format';
 import type { Evaluation, Reading } from './check';
-import { type FiringCase, firedDepth } from './firingCase';
+import { type FiringCase, firedDepth, heatedDepth, laidDepth, sinks, workRange } from './firingCase';
 import { soaksLower } from './firstGuess';
 import { impossibleFiring, shapeNotes } from './possible';
 import type { PurposefulSegment, Role } from './segment';
@@ -30,7 +30,9 @@ export function whyOf(firing: FiringCase, { role, rate_C_per_h }: Pick<Purposefu
   const depth = text(formatLength(firedDepth(firing), unit));
   switch (role) {
     case 'warmUp':
-      return firing.body.joined ? `one solid ${depth} deep, brittle until here` : 'loose sheets, brittle until here';
+      return firing.body.joined
+        ? `one solid ${text(formatLength(heatedDepth(firing), unit))} deep, brittle until here`
+        : `${looseWords(firing)}, brittle until here`;
     case 'squeeze':
       return 'sheets lie down, air leaves before the rim seals';
     case 'work':
@@ -46,8 +48,34 @@ export function whyOf(firing: FiringCase, { role, rate_C_per_h }: Pick<Purposefu
   }
 }
 
+/** What lies loose, by what most of it is. */
+function looseWords({ body }: FiringCase): string {
+  if ((body.parts ?? []).length > 0 || body.layers.some(({ form }) => form === 'sheet' || form === 'cap')) return 'loose sheets';
+  return body.layers.some(({ form }) => form === 'rod' || form === 'stringer') ? 'loose rods' : 'loose grains';
+}
+
+/** Heat work and what is asked of it, both as shares of what the look aims at. */
+const workShares = ({ value, allowed, aim = allowed }: Reading): [string, string] => [percent(value / aim), percent(allowed / aim)];
+/** A mould stops the glass long before too much heat would: a band that ends so far away says nothing. */
+const farFrom = ({ allowed, aim = allowed }: Reading): boolean => allowed > FAR_FROM_AIM * aim;
+const FAR_FROM_AIM = 10;
+
+/** The heat work of a firing as one percentage of what its look needs, and the band that it must lie in. */
+export function heatWorkFigures(firing: FiringCase, { work }: Evaluation): { figure: string; band: string; bandShare: number; ok: boolean } {
+  const wanted = workRange(firing);
+  const aim = aimedWork(firing.look, wanted);
+  const far = wanted.most > FAR_FROM_AIM * aim;
+  const least = Math.round((100 * wanted.least) / aim);
+  return {
+    figure: String(Math.round((100 * work.mean) / aim)),
+    band: far ? `at least ${least}` : `of ${least} to ${Math.round((100 * wanted.most) / aim)}`,
+    bandShare: work.mean / (far ? 2 * aim : wanted.most),
+    ok: work.least >= wanted.least * (1 - 1e-3) && work.most <= wanted.most * (1 + 1e-3),
+  };
+}
+
 /** One reading as a short phrase: 'core to skin 2.6 of 5 °C'. */
-export function readingPhrase(reading: Reading, unit: TemperatureUnit): string {
+export function readingPhrase(reading: Reading, { temperature: unit, length }: Units): string {
   const { value, allowed } = reading;
   switch (reading.limit) {
     case 'kilnTop':
@@ -55,7 +83,7 @@ export function readingPhrase(reading: Reading, unit: TemperatureUnit): string {
     case 'kilnPace':
       return `${formatRate(value, unit).figure} asked, over this way the kiln makes ${text(formatRate(allowed, unit))}`;
     case 'pull':
-      return `pull ${formatStress(value).figure} of ${text(formatStress(allowed))}`;
+      return `tension ${formatStress(value, length).figure} of ${text(formatStress(allowed, length))}`;
     case 'climbing':
       return `core to skin ${ofDegrees(value, allowed, unit)}`;
     case 'setting':
@@ -65,15 +93,15 @@ export function readingPhrase(reading: Reading, unit: TemperatureUnit): string {
     case 'squeeze':
       return `squeeze ${percent(value / allowed)} of its need`;
     case 'workLeast':
-      return `heat work ${percent(value / allowed)} of least`;
+      return `heat work ${workShares(reading).join(', at least ')}`;
     case 'workMost':
-      return `heat work ${percent(value / allowed)} of most`;
+      return farFrom(reading) ? `heat work ${workShares(reading)[0]}, far from too much` : `heat work ${workShares(reading).join(', at most ')}`;
     case 'coating':
       return `coating open ${text(formatDuration(value))} of ${text(formatDuration(allowed))}`;
     case 'haze':
       return `haze ${text(formatDuration(value))} of ${text(formatDuration(allowed))}`;
     case 'residual':
-      return `${formatStress(value).figure} of ${text(formatStress(allowed))} stays`;
+      return `${formatStress(value, length).figure} of ${text(formatStress(allowed, length))} stays`;
     case 'relaxed':
       return value < 10 ? `relaxed ${value.toFixed(1)} times of ${allowed}` : 'relaxed many times over';
     case 'soakTime':
@@ -84,7 +112,7 @@ export function readingPhrase(reading: Reading, unit: TemperatureUnit): string {
 }
 
 /** A broken limit as a sentence that names the amount. */
-export function brokenSentence(reading: Reading, unit: TemperatureUnit, look: Look): string {
+export function brokenSentence(reading: Reading, { temperature: unit, length }: Units, look: Look): string {
   const { value, allowed } = reading;
   const over = text(formatDifference(value - allowed, unit));
   const aim = `a ${PURPOSES[look].name.toLowerCase()}`;
@@ -94,7 +122,7 @@ export function brokenSentence(reading: Reading, unit: TemperatureUnit, look: Lo
     case 'kilnPace':
       return `${text(formatRate(value, unit))} is asked; over this way the kiln makes ${text(formatRate(allowed, unit))}, so the firing takes longer than it says.`;
     case 'pull':
-      return `Brittle glass is pulled by ${text(formatStress(value))}, ${text(formatStress(value - allowed))} over the limit: it may crack. Slow down.`;
+      return `Tension reaches ${text(formatStress(value, length))} while the glass is brittle, ${text(formatStress(value - allowed, length))} over the limit: it may crack. Slow down.`;
     case 'climbing':
       return `Core and skin are ${text(formatDifference(value, unit))} apart while it softens, ${over} too much. Slow down.`;
     case 'setting':
@@ -104,15 +132,15 @@ export function brokenSentence(reading: Reading, unit: TemperatureUnit, look: Lo
     case 'squeeze':
       return `The squeeze does ${percent(value / allowed)} of what it needs: air may stay in. Hold longer or a little hotter.`;
     case 'workLeast':
-      return `Heat work is ${percent(value / allowed)} of the least for ${aim}: it will fall short.`;
+      return `Heat work is ${workShares(reading).join(` of what ${aim} needs, at least `)} is asked: it will fall short.`;
     case 'workMost':
-      return `Heat work is ${percent(value / allowed)} of the most for ${aim}: it will go past.`;
+      return `Heat work is ${workShares(reading).join(` of what ${aim} needs, at most `)} is borne: it will go past.`;
     case 'coating':
       return `The bare coating spends ${text(formatDuration(value - allowed))} too long between setting and sticking: it may lift. Cap it, turn it face down, or accept that it may.`;
     case 'haze':
       return `It hazes for ${text(formatDuration(value - allowed))} too long. Climb faster through that range, or go hotter and shorter.`;
     case 'residual':
-      return `${text(formatStress(value))} of tension would stay at room temperature, ${text(formatStress(value - allowed))} too much. Soak longer or cool slower.`;
+      return `${text(formatStress(value, length))} of tension would stay at room temperature, ${text(formatStress(value - allowed, length))} too much. Soak longer or cool slower.`;
     case 'relaxed':
       return `Stress relaxes only ${value.toFixed(1)} times of the ${allowed} asked once it is even. Soak longer.`;
     case 'soakTime':
@@ -132,11 +160,24 @@ export function verdictOf(firing: FiringCase, { readings, simulation }: Evaluati
   else if (broken.length === 0 && !impossible) said.push('Keeps every limit.');
   if (broken.length > 0) said.push(`Breaks ${broken.length} ${broken.length === 1 ? 'limit' : 'limits'}.`);
   const stays = readings.find(({ limit, ok }) => limit === 'residual' && ok);
-  if (stays) said.push(`About ${text(formatStress(stays.value))} of tension stays once it is cold; ${text(formatStress(stays.allowed))} is allowed.`);
+  if (stays)
+    said.push(
+      `About ${text(formatStress(stays.value, units.length))} of tension stays once it is cold; ${text(formatStress(stays.allowed, units.length))} is allowed.`,
+    );
   said.push(...bodySentences(firing, units.length), ...shapeNotes(firing, units.length));
   const left = simulation.segments[simulation.segments.length - 1]?.reliefLeft ?? null;
-  if (left !== null) said.push(`About ${percent(left)} of the parts' relief is left, by the theory of small slopes; steep edges level sooner.`);
+  if (left !== null) said.push(reliefSentence(firing.look, left));
   return said;
+}
+
+/** Under this share of their height what stood can hardly be felt. */
+const LEVEL_UNDER = 0.1;
+
+/** What becomes of laid parts, in one sentence. */
+function reliefSentence(look: Look, left: number): string {
+  if (left < LEVEL_UNDER) return 'What was laid on sinks in: it ends level.';
+  if (PURPOSES[look].levels) return `It ends nearly level: about ${percent(left)} of the height of its parts can still be felt.`;
+  return `About ${percent(left)} of the height of its parts is left standing.`;
 }
 
 /** What the body itself will do, whatever the schedule. */
@@ -151,6 +192,10 @@ function bodySentences(firing: FiringCase, unit: LengthUnit): string[] {
     if (tendency === 'scallops') said.push(`Less than the ${rest} at which hot glass rests: it draws back from the dam and leaves a scalloped edge.`);
   }
   const { factor } = designDepth(body, look);
+  if (sinks(firing)) {
+    const [laid, level] = [laidDepth(firing), firedDepth(firing)].map((depth) => text(formatLength(depth, unit)));
+    if (laid !== level) said.push(`Laid ${laid} deep, it runs down to ${level}: warmed up as laid, cooled and annealed as it ends.`);
+  }
   if (factor > 1.01) {
     const fired = text(formatLength(firedDepth(firing), unit));
     said.push(`Uneven: computed as ${fired}, ${factor.toFixed(1)} times its thickest point, because thin and thick parts differ along the piece.`);

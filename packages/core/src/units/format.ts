@@ -112,9 +112,8 @@ export function formatStrewn(kg_m2: number, units: Pick<Units, 'length' | 'mass'
 export const formatArea = (squareMetres: number, unit: LengthUnit): Figure =>
   unit === 'in' ? { figure: round(squareMetres / METRES_PER_INCH ** 2, 0), unit: 'in²' } : { figure: round(squareMetres * 1e4, 0), unit: 'cm²' };
 
-/** A stress in pounds on the square inch, for those who think in them; Torvin's own words use MPa. */
-export const formatPsi = (pascals: number): Figure => ({ figure: round(pascals / PASCALS_PER_PSI, 0), unit: 'psi' });
-
-export const formatStress = (pascals: number): Figure => ({ figure: round(pascals / 1e6, pascals < 1e6 ? 2 : 1), unit: 'MPa' });
+/** A stress, in pounds on the square inch where lengths are in inches. */
+export const formatStress = (pascals: number, unit: LengthUnit): Figure =>
+  unit === 'in' ? { figure: round(pascals / PASCALS_PER_PSI, 0), unit: 'psi' } : { figure: round(pascals / 1e6, pascals < 1e6 ? 2 : 1), unit: 'MPa' };
 
 const trimZeros = (written: string): string => (written.includes('.') ? written.replace(/\.?0+$/, '') : written);

@@ -150,8 +150,8 @@ function readSum(text: string, kind: Kind, bareFactor: number, path: string, dec
 }
 
 /** Examples begin with the unit that a bare number is in. */
-const LENGTH_EXAMPLES = { mm: '300 mm, 30 cm or 11 3/4 in', in: '12 in, 11 3/4 in or 300 mm' };
-const MASS_EXAMPLES = { g: '450 g, 1.2 kg or 2 lb 3 oz', oz: '16 oz, 2 lb 3 oz or 450 g' };
+const LENGTH_EXAMPLES = { mm: '240 mm, 24 cm or 9 1/2 in', in: '9 1/2 in, 9.5 in or 240 mm' };
+const MASS_EXAMPLES = { g: '445 g, 1.2 kg or 2 lb 3 oz', oz: '16 oz, 2 lb 3 oz or 445 g' };
 
 /** Length in m. */
 export function parseLength(text: string, bareUnit: LengthUnit, path = '', decimal: Decimal = 'auto'): Outcome<number> {
@@ -182,7 +182,7 @@ export function parseStrewn(
   decimal: Decimal = 'auto',
 ): Outcome<Strewn> {
   const clean = ungrouped(tidy(text), decimal);
-  const example = `${text_(formatStrewn(2.2, units))} or ${text_(formatMass(0.1, units.mass))} in all`;
+  const example = `${text_(formatStrewn(2.2, units))} or ${text_(formatMass(0.095, units.mass))} in all`;
   const written = PER_AREA.exec(clean);
   if (written) {
     const mass = MASS_UNITS[written[2]];

@@ -6,8 +6,8 @@ import {
   formatDuration,
   formatLength,
   formatMass,
-  formatPsi,
   formatRate,
+  formatStress,
   formatStock,
   formatStrewn,
   formatTemperature,
@@ -156,7 +156,8 @@ describe('figures as people read them', () => {
   test('areas and stresses read in inches too', () => {
     expect(text(formatArea(0.3 * 0.2, 'mm'))).toBe('600 cm²');
     expect(text(formatArea(0.3048 * 0.3048, 'in'))).toBe('144 in²');
-    expect(text(formatPsi(6.894757e6))).toBe('1000 psi');
+    expect(text(formatStress(6.894757e6, 'in'))).toBe('1000 psi');
+    expect(text(formatStress(6.894757e6, 'mm'))).toBe('6.9 MPa');
   });
 
   test('the other units of the other units are the same again', () => {

@@ -12,7 +12,7 @@ import { download, fileName } from './download';
 import { runSheetSvg } from './runSheetSvg';
 import { scheduleCsv, scheduleJson } from './scheduleFiles';
 
-export interface TakeAlongPanelProps {
+export interface FilesPanelProps {
   piece: Piece;
   schedule: Schedule;
   series: Series | undefined;
@@ -22,7 +22,7 @@ export interface TakeAlongPanelProps {
   saving: boolean;
 }
 
-export function TakeAlongPanel({ piece, schedule, series, unit, start, saving }: TakeAlongPanelProps) {
+export function FilesPanel({ piece, schedule, series, unit, start, saving }: FilesPanelProps) {
   const router = useRouter();
   const units = useUnits();
   const name = (ending: string): string => fileName(`${piece.name} ${stepName(schedule.snapshot.firing)}`, ending);
