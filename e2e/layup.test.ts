@@ -48,7 +48,7 @@ test('a plaque with standing numerals, from empty to its recorded firing', async
   // Standing pieces are likely to be tacked; the relief that is left is part of the verdict.
   await me.press('compute');
   await me.heading(/Tack fuse/);
-  await me.reads("of the parts' relief is left");
+  await me.reads('of the height of its parts');
   await me.press('open-record');
   await me.setTime('record-when', new Date(Date.now() - 100 * 3600e3));
   await me.press('result-right');

@@ -94,10 +94,10 @@ test('records are changed with their source, used ones keep what was made with t
   await me.press('record-soft-90');
   await me.type('figure-annealing_C', 'warm');
   await me.press('save-record');
-  await me.reads("Cannot read 'warm' as a number");
+  await me.reads("Cannot read 'warm' as a temperature; write for example 790 °C or 1454 °F.");
   await me.type('figure-annealing_C', '900');
   await me.press('save-record');
-  await me.reads('The softening point must lie at least 40 °C above the annealing point');
+  await me.reads('The softening point must lie at least 40 °C (72 °F) above the annealing point');
   await me.expectSound('a record refused');
   await me.type('figure-annealing_C', '520');
   await me.type('record-source', 'own beam test');

@@ -101,7 +101,11 @@ export const api = {
     NewScheduleSchema,
     SavedScheduleSchema,
   ),
-  versions: get('/api/pieces/:id/schedules', 'The schedule versions of a piece, newest first', z.array(ScheduleVersionSchema)),
+  versions: get(
+    '/api/pieces/:id/schedules',
+    'The schedule versions of a piece that were left, named or fired, or are in use, newest first',
+    z.array(ScheduleVersionSchema),
+  ),
   schedule: get('/api/schedules/:id', 'One schedule version as it was made', ScheduleSchema),
   nameSchedule: send('put', '/api/schedules/:id/name', 'Names a schedule version', ScheduleNameSchema, ScheduleSchema),
   firings: { ...get('/api/firings', 'Firings, newest first, a page at a time', FiringPageSchema), query: FiringQuerySchema },

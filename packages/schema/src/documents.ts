@@ -9,6 +9,8 @@ import {
   type PlannedStep,
   SETUP_KINDS,
   STEPS_AT_MOST,
+  formatLength,
+  text,
 } from '@torvin/core';
 import { z } from 'zod';
 import { EvaluationSchema } from './results';
@@ -89,7 +91,7 @@ export const PieceDocSchema = z
   })
   .refine((doc) => deepest(doc.layers) <= DEEPEST_BODY_M + 1e-9, {
     path: ['layers'],
-    error: `The layers together may be at most ${DEEPEST_BODY_M * 1e3} mm deep.`,
+    error: `The layers together may be at most ${(['mm', 'in'] as const).map((unit) => text(formatLength(DEEPEST_BODY_M, unit))).join(' or ')} deep.`,
   }) satisfies z.ZodType<PieceDocument>;
 export type PieceDoc = z.infer<typeof PieceDocSchema>;
 

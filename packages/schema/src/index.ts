@@ -15,3 +15,4 @@ export * from './firingCaseOf';
 export * from './outdated';
 export * from './kilnTime';
 export * from './api';
+export * from './spells';

@@ -1,4 +1,4 @@
-import { DEFAULT_LIMITS, DEFAULT_SCHOOL, SETUPS, TYPICAL_FAMILIES, withPaper } from '@torvin/core';
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, SETUPS, TYPICAL_FAMILIES, squeezeNeed, withPaper } from '@torvin/core';
 import { z } from 'zod';
 import { api } from './api';
 import { ComposeRequestSchema } from './compute';
@@ -51,7 +51,7 @@ const doc = (...glassIds: string[]): PieceDoc => ({
   schemaVersion: 2,
   dammed: false,
   footprint: { shape: 'disc', diameter_m: 0.18 },
-  typed: { diameter: '200' },
+  typed: { diameter: '180' },
   layers: glassIds.map((glassId) => ({ id: uuid(), form: 'sheet', glassId, thickness_m: 0.003 })),
   steps: [step],
 });
@@ -129,9 +129,13 @@ describe('a piece document', () => {
     expect(gone.name).toBe('gone');
   });
 
-  test('of a single sheet is one solid', () => {
+  test('of a single sheet has air under it until a firing has been, and is one solid after it', () => {
     const snapshot = snapshotOf(doc('clear-soft-90'), step, shelves);
-    expect(snapshot.ok && snapshot.value.firing.body.joined).toBe(true);
+    if (!snapshot.ok) throw new Error(snapshot.problem.message);
+    expect(snapshot.value.firing.body.joined).toBe(false);
+    expect(squeezeNeed({ ...snapshot.value.firing, look: 'fullFuse' })).toBeGreaterThan(0);
+    const again = snapshotOf({ ...doc('clear-soft-90'), steps: [{ ...step, id: uuid(), look: 'fullFuse' }, step] }, step, shelves);
+    expect(again.ok && again.value.firing.body.joined).toBe(true);
   });
 
   test.each([

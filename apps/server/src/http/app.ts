@@ -112,7 +112,7 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, host = 
     const result = await pool.run('evaluate', { firing: snapshot.firing, segments: wanted.segments });
     return addSchedule(db, pieceId, wanted, snapshot, result, now());
   });
-  route(api.versions, (_, id) => listVersions(db, findPiece(db, id).id));
+  route(api.versions, (_, id) => listVersions(db, findPiece(db, id), now()));
   route(api.schedule, (_, id) => findSchedule(db, id));
   route(api.nameSchedule, ({ name }, id) => nameSchedule(db, id, name));
   route(api.firings, (_, _id, query) => listFirings(db, query));

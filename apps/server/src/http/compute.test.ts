@@ -156,7 +156,7 @@ describe('the compute API on cases sent by someone else', () => {
     ['simulate', { ...simulation, shape: 'sphere', faces: { ...simulation.faces, bottom: simulation.faces.top } }, 'faces.bottom', /middle/],
     ['simulate', { ...simulation, shape: 'cylinder', stress: { support: 'free' } }, 'stress', /plates/],
     ['body', { ...body, layers: [sheet(0.4)] }, 'layers.0.thickness_m', /0\.0005 to 0\.1 m; got 0\.4/],
-    ['body', { ...body, glasses: [{ ...glass, softening_C: 520 }] }, 'glasses.0.softening_C', /40 °C above/],
+    ['body', { ...body, glasses: [{ ...glass, softening_C: 520 }] }, 'glasses.0.softening_C', /40 °C \(72 °F\) above/],
     ['simulate', { ...simulation, stack: [] }, 'stack', /./],
     ['simulate', { ...simulation, segments: [{ rate_C_per_h: null, target_C: 400, hold_s: 0 }] }, 'kiln', /full speed/],
     ['simulate', { ...simulation, segments: [{ rate_C_per_h: 60, target_C: 4000, hold_s: 0 }] }, 'segments.0.target_C', /0 to 1700 °C; got 4000/],

@@ -85,7 +85,12 @@ const VALID: Record<string, unknown[]> = {
   '/api/compute/quantity': [{ text: '12 in', kind: 'length', locale: 'en', bare: { length: 'mm' } }],
   '/api/compute/body': [
     body,
-    { glasses: [glass], layers: [], casting: { glass: 0, volume_m3: 1e-3, thickest_m: 0.04, thinnest_m: 0.01 }, footprint: { shape: 'disc', diameter_m: 0.18 } },
+    {
+      glasses: [glass],
+      layers: [],
+      casting: { glass: 0, volume_m3: 1e-3, thickest_m: 0.04, thinnest_m: 0.01 },
+      footprint: { shape: 'disc', diameter_m: 0.18 },
+    },
   ],
   '/api/compute/fit': [
     {

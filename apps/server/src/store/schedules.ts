@@ -1,6 +1,15 @@
 /** Schedule versions: immutable rows, each with what it was made from and what the engine made of it. */
 import { type Evaluation, ProblemError, hottestSegment } from '@torvin/core';
-import { type NewSchedule, type Piece, type SavedSchedule, type Schedule, type ScheduleVersion, type Snapshot, snapshotOf } from '@torvin/schema';
+import {
+  type NewSchedule,
+  type Piece,
+  type SavedSchedule,
+  type Schedule,
+  type ScheduleVersion,
+  type Snapshot,
+  listedVersions,
+  snapshotOf,
+} from '@torvin/schema';
 import { and, count, desc, eq, isNull } from 'drizzle-orm';
 import type { Database } from '../db/open';
 import { firings, schedules } from '../db/tables';
@@ -20,10 +29,10 @@ export function findSchedule(db: Database, id: string): Schedule {
   return documentOf(schedule);
 }
 
-/** The versions of a piece, newest first, without their documents. */
-export function listVersions(db: Database, pieceId: string): ScheduleVersion[] {
+/** The versions of a piece that are worth a line, newest first, without their documents. */
+export function listVersions(db: Database, { id: pieceId, doc }: Pick<Piece, 'id' | 'doc'>, now: number): ScheduleVersion[] {
   const { id, name, stepId, parentId, origin, createdAt, work_C, work_s, total_s, kilnName } = schedules;
-  return db
+  const versions = db
     .select({ id, name, stepId, parentId, origin, createdAt, work_C, work_s, total_s, kilnName, firings: count(firings.id) })
     .from(schedules)
     .leftJoin(firings, and(eq(firings.scheduleId, id), isNull(firings.deletedAt)))
@@ -31,6 +40,7 @@ export function listVersions(db: Database, pieceId: string): ScheduleVersion[] {
     .groupBy(id)
     .orderBy(desc(createdAt), desc(id))
     .all();
+  return listedVersions(versions, new Set(doc.steps.flatMap(({ scheduleId }) => (scheduleId === null ? [] : [scheduleId]))), now);
 }
 
 export function nameSchedule(db: Database, id: string, name: string): Schedule {

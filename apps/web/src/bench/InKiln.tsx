@@ -11,6 +11,7 @@ import { asRun } from '@/notebook/differences';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
+import { Caution } from '@/ui/Caution';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { dayAndClock } from '@/ui/clock';
@@ -36,7 +37,7 @@ export function InKiln({ detail, others }: { detail: FiringDetail; others: reado
       {state !== 'opened' && <ByTheClock detail={detail} now={now} />}
       {firing.differences.length > 0 && <Notice tone="warn">{`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}</Notice>}
       {open.error && <Notice tone="warn">{problemOfError(open.error).message}</Notice>}
-      <Notice tone="care">{state === 'running' ? WORK_CAUTIONS.kiln : WORK_CAUTIONS.open}</Notice>
+      <Caution about={firing.stepId}>{state === 'running' ? WORK_CAUTIONS.kiln : WORK_CAUTIONS.open}</Caution>
       {pieces.map((one) => (
         <View key={one.firing.id} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
           <Action

@@ -11,6 +11,7 @@ import { WORK_CAUTIONS } from '@/piece/cautions';
 import type { StepPageParts } from '@/piece/useStepPage';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
+import { Caution } from '@/ui/Caution';
 import { FigureText } from '@/ui/FigureText';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
@@ -125,7 +126,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
             <Words bold testID="key-in-count">
               {keyed.size === rows.length ? 'All keyed. Read them back once from the controller.' : `${keyed.size} of ${rows.length} keyed`}
             </Words>
-            <Notice tone="care">{WORK_CAUTIONS.keyIn}</Notice>
+            <Caution about={step.id}>{WORK_CAUTIONS.keyIn}</Caution>
             <StartFiring
               piece={piece}
               step={step}

@@ -23,6 +23,7 @@ import { offerBack } from '@/ui/takeBack';
 import { PhotoRow } from './Photos';
 import { asRun } from './differences';
 import { ResultSign, resultWords } from './results';
+import { useNotebookHref } from './useNotebookQuery';
 
 const DRAWING_HEIGHT = 120;
 
@@ -30,6 +31,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
   const units = useUnits();
   const unit = units.temperature;
   const router = useRouter();
+  const list = useNotebookHref();
   const { firing, schedule, together } = detail;
   const start = inZone(firing.firedAt, firing.zone);
   const { snapshot } = schedule;
@@ -39,7 +41,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
     <Screen
       title={firing.pieceName}
       subtitle={`${PURPOSES[firing.look].name} in ${snapshot.kilnName}, ${format(start, 'd MMMM yyyy, HH:mm')}${zoneWords(firing.firedAt, firing.zone)}`}
-      back={{ title: 'Notebook', href: '/notebook' }}
+      back={{ title: 'Notebook', href: list }}
       padded={false}
     >
       <View style={{ paddingHorizontal: space.large, gap: space.small, paddingBottom: space.medium }} testID="firing-record">

@@ -1,12 +1,12 @@
 /** Past firings, newest first: searched by words, narrowed by result and look, a page read when it is wanted. */
 import { LOOKS, PURPOSES, formatDuration, formatTemperature, text, hottestSegment } from '@torvin/core';
-import type { Firing, FiringQuery } from '@torvin/schema';
+import type { Firing } from '@torvin/schema';
 import { format } from 'date-fns/format';
-import { memo, useDeferredValue, useState } from 'react';
+import { memo, useDeferredValue, useEffect } from 'react';
 import { View } from 'react-native';
 import { useFirings } from '@/data/firings';
 import { useStudio } from '@/data/studio';
-import { space } from '@/theme/theme';
+import { scaled, space } from '@/theme/theme';
 import { Chips } from '@/ui/Chips';
 import { Field } from '@/ui/Field';
 import { LinkRow } from '@/ui/LinkRow';
@@ -17,45 +17,62 @@ import { Words } from '@/ui/Words';
 import { inZone, zoneWords } from '@/ui/clock';
 import { Thumbnail } from './Photos';
 import { RESULT_WORDS, ResultSign, resultWords } from './results';
+import { type NotebookQuery, searchOf, useNotebookQuery } from './useNotebookQuery';
 
-type Narrowed = Pick<FiringQuery, 'look' | 'result'>;
+/** The firings that are asked for, a moment after a finger has typed. */
+export function useSearched({ text: typed, look, result }: Pick<NotebookQuery, 'text' | 'look' | 'result'>) {
+  const words = useDeferredValue(typed.trim());
+  return useFirings({ ...(look ? { look } : {}), ...(result ? { result } : {}), ...(words === '' ? {} : { text: words }) });
+}
 
 export function NotebookPane({ currentId, beside = false }: { currentId?: string; beside?: boolean }) {
-  const [typed, setTyped] = useState('');
-  const [narrowed, setNarrowed] = useState<Narrowed>({});
-  const words = useDeferredValue(typed.trim());
+  const [query, setQuery] = useNotebookQuery();
+  const firings = useSearched(query);
   const { temperatureUnit } = useStudio();
-  const firings = useFirings({ ...narrowed, ...(words === '' ? {} : { text: words }) });
+  const rows = firings.data?.pages.flatMap((page) => page.firings) ?? [];
+  // Pages are read until the row is there that the address asks for.
+  const { hasNextPage, isFetchingNextPage, fetchNextPage } = firings;
+  const short = rows.length > 0 && rows.length <= query.row && hasNextPage;
+  useEffect(() => {
+    if (short && !isFetchingNextPage) void fetchNextPage();
+  }, [short, isFetchingNextPage, fetchNextPage]);
   if (!firings.data) return <Waiting query={firings} title="Notebook" />;
-  const rows = firings.data.pages.flatMap((page) => page.firings);
   const [{ total }] = firings.data.pages;
-  const searching = words !== '' || narrowed.look !== undefined || narrowed.result !== undefined;
+  const searching = query.text.trim() !== '' || query.look !== undefined || query.result !== undefined;
+  const search = searchOf(query);
   return (
     <ListScreen
       title="Notebook"
       plain={beside}
       items={rows}
       keyOf={({ id }) => id}
-      renderItem={(firing) => <FiringRow firing={firing} current={firing.id === currentId} unit={temperatureUnit} />}
+      renderItem={(firing) => <FiringRow firing={firing} search={search} current={firing.id === currentId} unit={temperatureUnit} />}
+      place={{ rowHeight: FIRING_ROW_HEIGHT, row: query.row, onRow: (row) => setQuery({ row }) }}
       onNearEnd={() => void (firings.hasNextPage && !firings.isFetchingNextPage && firings.fetchNextPage())}
       before={
         <View aria-busy={firings.isPlaceholderData} style={{ paddingHorizontal: space.large, opacity: firings.isPlaceholderData ? 0.6 : 1 }}>
-          <Field label="Search" value={typed} onChange={setTyped} hint="piece, note, place, kiln, glass" testID="notebook-search" />
+          <Field
+            label="Search"
+            value={query.text}
+            onChange={(text) => setQuery({ text, row: 0 })}
+            hint="piece, note, place, kiln, glass"
+            testID="notebook-search"
+          />
           <Chips
             label="Came out"
-            value={narrowed.result ?? null}
+            value={query.result ?? null}
             options={[
               ...(['short', 'right', 'past'] as const).map((value) => ({ value, title: RESULT_WORDS[value] })),
               { value: 'open' as const, title: 'in the kiln' },
             ]}
-            onChange={(result) => setNarrowed({ ...narrowed, result: result ?? undefined })}
+            onChange={(result) => setQuery({ result: result ?? undefined, row: 0 })}
             testID="filter-result"
           />
           <Chips
             label="Look"
-            value={narrowed.look ?? null}
+            value={query.look ?? null}
             options={LOOKS.map((look) => ({ value: look, title: PURPOSES[look].name }))}
-            onChange={(look) => setNarrowed({ ...narrowed, look: look ?? undefined })}
+            onChange={(look) => setQuery({ look: look ?? undefined, row: 0 })}
             testID="filter-look"
           />
           <Words size="label" tone="muted" aria-live="polite" testID="notebook-count">
@@ -75,13 +92,21 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
 }
 
 /** Every row is as tall as this, so that a long list knows where its rows are. */
-const FIRING_ROW_HEIGHT = 104;
+const FIRING_ROW_HEIGHT = scaled(104);
 
-const FiringRow = memo(function FiringRow({ firing, current, unit }: { firing: Firing; current: boolean; unit: 'C' | 'F' }) {
+interface FiringRowProps {
+  firing: Firing;
+  /** What is searched stays in the address of the firing, for the way back. */
+  search: string;
+  current: boolean;
+  unit: 'C' | 'F';
+}
+
+const FiringRow = memo(function FiringRow({ firing, search, current, unit }: FiringRowProps) {
   // What really ran, where that was told.
   const work = firing.asFired ? firing.asFired[hottestSegment(firing.asFired)] : { target_C: firing.work_C, hold_s: firing.work_s };
   return (
-    <LinkRow href={`/notebook/${firing.id}`} current={current} height={FIRING_ROW_HEIGHT} listed={false} testID="firing-link">
+    <LinkRow href={`/notebook/${firing.id}${search}`} current={current} height={FIRING_ROW_HEIGHT} listed={false} testID="firing-link">
       <ResultSign result={firing.result} />
       <View style={{ flex: 1 }}>
         <Words bold numberOfLines={1}>

@@ -1,11 +1,14 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useFiring } from '@/data/firings';
 import { FiringScreen } from '@/notebook/FiringScreen';
+import { useNotebookHref } from '@/notebook/useNotebookQuery';
 import { Waiting } from '@/ui/Loading';
 
-export function FiringPage() {
+/** id: left out where the address names it. */
+export function FiringPage({ id: named }: { id?: string }) {
   const { id } = useLocalSearchParams<{ id: string }>();
-  const firing = useFiring(id);
-  if (!firing.data) return <Waiting query={firing} title="Firing" back={{ title: 'Notebook', href: '/notebook' }} />;
+  const firing = useFiring(named ?? id);
+  const list = useNotebookHref();
+  if (!firing.data) return <Waiting query={firing} title="Firing" back={{ title: 'Notebook', href: list }} />;
   return <FiringScreen detail={firing.data} />;
 }

@@ -4,14 +4,13 @@ import { v7 as uuid } from 'uuid';
 import { problemOfError } from '@/data/client';
 import { useCreatePiece, useShelves } from '@/data/pieces';
 import { PieceForm } from '@/piece/PieceForm';
-import { newEntry } from '@/piece/pieceEntry';
+import { firstLayer, newEntry } from '@/piece/pieceEntry';
 import { Held } from '@/ui/Held';
 import { Waiting } from '@/ui/Loading';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 
 const BACK = { title: 'Pieces', href: '/pieces' };
-const FIRST_SHEET_M = 0.003;
 
 export function NewPiecePage() {
   const router = useRouter();
@@ -20,7 +19,6 @@ export function NewPiecePage() {
   // The same ids for every try, so that a repeated save makes one piece.
   const [[id, layerId]] = useState(() => [uuid(), uuid()]);
   if (!shelves.data) return <Waiting query={shelves} title="New piece" back={BACK} />;
-  const coated = (glassId: string): boolean => shelves.data.glasses.find((glass) => glass.id === glassId)?.coated ?? false;
   return (
     <Screen title="New piece" back={BACK}>
       <Words tone="muted">Say how big it is and what lies at the bottom; the other layers are laid on its drawing.</Words>
@@ -32,7 +30,7 @@ export function NewPiecePage() {
         problem={create.error ? problemOfError(create.error) : null}
         saving={create.isPending}
         saveTitle="Save piece"
-        onSave={({ name, glassId, ...outline }) =>
+        onSave={({ name, form, glassId, ...outline }) =>
           create.mutate(
             {
               id,
@@ -40,7 +38,14 @@ export function NewPiecePage() {
               doc: {
                 schemaVersion: 2,
                 ...outline,
-                layers: [{ id: layerId, form: 'sheet', glassId, thickness_m: FIRST_SHEET_M, ...(coated(glassId) ? { coated: 'up' } : {}) }],
+                layers: [
+                  firstLayer(
+                    layerId,
+                    form,
+                    shelves.data.glasses.find(({ id: one }) => one === glassId),
+                    glassId,
+                  ),
+                ],
                 steps: [],
               },
             },

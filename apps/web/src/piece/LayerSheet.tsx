@@ -1,6 +1,7 @@
 /** Slides up for one layer: its depth, cover and number, its form, its glass from the shelf, its place. */
 import {
   FORM_NAMES,
+  LAYERS_AT_MOST,
   type LaidLayer,
   type LayerForm,
   type Outcome,
@@ -17,18 +18,20 @@ import {
   moveLayer,
   otherUnits,
   removeLayer,
+  repeatLayer,
   strewnUnit,
   text,
   turnLayer,
 } from '@torvin/core';
 import { COVER_RANGE, GRAIN_RANGE_KG_M2, OVERHANG_RANGE_M, PIECES_AT_MOST, ROD_RANGE_M, SHEET_RANGE_M, type Shelves } from '@torvin/schema';
 import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
 import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Drawer } from '@/ui/Drawer';
-import { Notice } from '@/ui/Notice';
+import { Caution } from '@/ui/Caution';
 import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
 import { clamp, nextOf, stepFrom } from '@/ui/stepFrom';
@@ -39,6 +42,7 @@ import type { Layup } from './useLayup';
 
 export interface LayerSheetProps {
   layup: Layup;
+  pieceId: string;
   /** Index of the layer, 0 at the bottom. */
   index: number;
   name: string;
@@ -46,7 +50,7 @@ export interface LayerSheetProps {
   onSelect(index: number | null): void;
 }
 
-export function LayerSheet({ layup, index, name, shelves, onSelect }: LayerSheetProps) {
+export function LayerSheet({ layup, pieceId, index, name, shelves, onSelect }: LayerSheetProps) {
   const { doc } = layup;
   const layer = doc.layers[index];
   const glass = shelves.glasses.find(({ id }) => id === layer.glassId);
@@ -90,6 +94,17 @@ export function LayerSheet({ layup, index, name, shelves, onSelect }: LayerSheet
         )}
         <Action
           kind="second"
+          title="Lay another"
+          label={`Lay another like ${name}`}
+          disabled={doc.layers.length >= LAYERS_AT_MOST}
+          testID="layer-repeat"
+          onPress={() => {
+            layup.edit(repeatLayer(doc, layer.id, uuid()));
+            onSelect(index + 1);
+          }}
+        />
+        <Action
+          kind="second"
           title="Take away"
           label={`Take away: ${name}`}
           disabled={doc.layers.length === 1}
@@ -120,7 +135,7 @@ export function LayerSheet({ layup, index, name, shelves, onSelect }: LayerSheet
           change({ ...plain, glassId: id, ...(coated ? { coated: 'up' } : {}) }, 'glass');
         }}
       />
-      <Notice tone="care">{FORM_CAUTIONS[layer.form]}</Notice>
+      <Caution about={pieceId}>{FORM_CAUTIONS[layer.form]}</Caution>
     </Drawer>
   );
 }

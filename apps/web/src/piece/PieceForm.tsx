@@ -1,6 +1,6 @@
-/** Name, outline and first glass of a piece. What lies in it is laid on the drawing afterwards. */
+/** Name, outline and bottom layer of a piece. What lies in it is laid on the drawing afterwards. */
 import { zodResolver } from '@hookform/resolvers/zod';
-import { type Problem, footprintArea, formatArea, text } from '@torvin/core';
+import { FORM_NAMES, type Problem, footprintArea, formatArea, text } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { useEffect } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
@@ -13,12 +13,12 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { GlassChoice } from './GlassChoice';
-import { type PieceEntry, type ReadPiece, fieldOfPath, PIECE_ENTRY_SCHEMAS, outlineOf } from './pieceEntry';
+import { FIRST_FORMS, PIECE_ENTRY_SCHEMAS, type PieceEntry, type ReadPiece, fieldOfPath, glassFor, outlineOf } from './pieceEntry';
 
 export interface PieceFormProps {
   shelves: Shelves;
   entry: PieceEntry;
-  /** Whether it asks for the first sheet's glass, as for a new piece. */
+  /** Whether it asks what lies at the bottom, as for a new piece. */
   asksGlass: boolean;
   /** What the server refused, shown at its field. */
   problem: Problem | null;
@@ -36,7 +36,7 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, saveTitl
   });
   const now = useWatch({ control }) as PieceEntry;
   const { errors } = formState;
-  const hint = units.length === 'mm' ? 'as you write it: 300, 30 cm, 12 in' : 'as you write it: 12, 11 3/4, 30 cm';
+  const hint = units.length === 'mm' ? 'as you write it: 240, 24 cm, 9 1/2 in' : 'as you write it: 9 1/2, 9.5 in, 240 mm';
 
   useEffect(() => {
     if (problem) setError(fieldOfPath(problem.path), { message: problem.message });
@@ -90,7 +90,21 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, saveTitl
         onChange={(rim) => setValue('dammed', rim === 'dammed')}
         testID="rim"
       />
-      {asksGlass && <GlassChoice shelves={shelves} form="sheet" value={now.glassId} onChange={({ id }) => setValue('glassId', id)} />}
+      {asksGlass && (
+        <View>
+          <Choice
+            label="At the bottom lies"
+            value={now.form}
+            options={FIRST_FORMS.filter((form) => glassFor(shelves, form, now.glassId)).map((form) => ({ value: form, title: FORM_NAMES[form] }))}
+            onChange={(form) => {
+              setValue('form', form);
+              setValue('glassId', glassFor(shelves, form, now.glassId)?.id ?? now.glassId);
+            }}
+            testID="first-form"
+          />
+          <GlassChoice shelves={shelves} form={now.form} value={now.glassId} onChange={({ id }) => setValue('glassId', id)} />
+        </View>
+      )}
       {errors.root?.message && <Notice tone="warn">{errors.root.message}</Notice>}
       <Notice tone="care">Cutting: eye protection, and cut or grind wet. Shelf primer is dusty when dry: a respirator, and wipe up wet.</Notice>
       <Action title={saveTitle} disabled={saving} testID="save-piece" onPress={() => void handleSubmit((valid) => onSave(valid))()} />

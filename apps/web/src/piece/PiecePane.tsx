@@ -97,7 +97,7 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
       plain={beside}
       padded={false}
       actions={<UndoBar layup={layup} />}
-      footer={chosen !== null && <LayerSheet layup={layup} index={chosen} name={names[chosen]} shelves={shelves} onSelect={setSelected} />}
+      footer={chosen !== null && <LayerSheet layup={layup} pieceId={piece.id} index={chosen} name={names[chosen]} shelves={shelves} onSelect={setSelected} />}
     >
       {(layup.elsewhere || layup.problem) && (
         <View style={{ paddingHorizontal: space.large }}>

@@ -1,6 +1,8 @@
 /** Undo and redo, at hand on every view of a piece; each says what it would take back. */
 import { memo, useMemo, useRef } from 'react';
+import { View } from 'react-native';
 import { Action } from '@/ui/Action';
+import { isWide, useLayout } from '@/ui/useWidth';
 import type { Layup } from './useLayup';
 
 type Undoing = Pick<Layup, 'undo' | 'redo' | 'goBack' | 'goForth'>;
@@ -12,12 +14,23 @@ export function UndoBar({ layup }: { layup: Undoing }) {
   return <UndoButtons undo={layup.undo} redo={layup.redo} onBack={way.back} onForth={way.forth} />;
 }
 
-/** Rests while a bead moves. */
+const WORDS_AT_MOST_PX = 190;
+
+/** Rests while a bead moves. Wide, two of these can stand side by side: each says in words what it takes back. */
 const UndoButtons = memo(function UndoButtons({ undo, redo, onBack, onForth }: Pick<Undoing, 'undo' | 'redo'> & { onBack(): void; onForth(): void }) {
+  const inWords = isWide(useLayout());
+  const button = (name: 'Undo' | 'Redo', what: string | null, onPress: () => void) => {
+    const label = what === null ? name : `${name}: ${what}`;
+    return (
+      <View style={{ flexShrink: 1, maxWidth: WORDS_AT_MOST_PX }}>
+        <Action kind="plain" oneLine title={inWords ? label : name} label={label} disabled={what === null} testID={name.toLowerCase()} onPress={onPress} />
+      </View>
+    );
+  };
   return (
     <>
-      <Action kind="plain" title="Undo" label={undo === null ? 'Undo' : `Undo: ${undo}`} disabled={undo === null} testID="undo" onPress={onBack} />
-      <Action kind="plain" title="Redo" label={redo === null ? 'Redo' : `Redo: ${redo}`} disabled={redo === null} testID="redo" onPress={onForth} />
+      {button('Undo', undo, onBack)}
+      {button('Redo', redo, onForth)}
     </>
   );
 });

@@ -1,10 +1,14 @@
 /** The piece's form as typed: strings, read by the same parser everywhere, turned into an outline when they hold. */
-import { type Footprint, type LengthUnit, formatLength, text } from '@torvin/core';
-import { type Piece, SIZE_RANGE_M, type Shelves } from '@torvin/schema';
+import { type Footprint, type LaidLayer, type LayerForm, type LengthUnit, formatLength, inForm, text } from '@torvin/core';
+import { type Glass, type Piece, SIZE_RANGE_M, type Shelves } from '@torvin/schema';
 import { z } from 'zod';
 import { lengthWithin } from './typed';
 
 export const SHAPES = ['rectangle', 'disc', 'oval'] as const;
+
+/** Forms that a piece can begin with: all but what needs something under it to be called so. */
+export const FIRST_FORMS = ['sheet', 'pieces', 'rod', 'stringer', 'frit', 'powder'] as const satisfies readonly LayerForm[];
+export type FirstForm = (typeof FIRST_FORMS)[number];
 
 export interface PieceEntry {
   name: string;
@@ -13,7 +17,8 @@ export interface PieceEntry {
   length: string;
   diameter: string;
   dammed: boolean;
-  /** Of the first sheet of a new piece. */
+  /** What lies at the bottom of a new piece, and of which glass. */
+  form: FirstForm;
   glassId: string;
 }
 
@@ -29,6 +34,7 @@ const entryShape = z.object({
   length: z.string(),
   diameter: z.string(),
   dammed: z.boolean(),
+  form: z.enum(FIRST_FORMS),
   glassId: z.string(),
 });
 
@@ -50,7 +56,7 @@ const entrySchemaIn = (unit: LengthUnit) =>
         : { shape: entry.shape, width_m: read('width', 'The width'), length_m: read('length', 'The length') };
     const typed: Record<string, string> =
       entry.shape === 'disc' ? { diameter: withUnit(entry.diameter, unit) } : { width: withUnit(entry.width, unit), length: withUnit(entry.length, unit) };
-    return { name, footprint, typed, dammed: entry.dammed, glassId: entry.glassId };
+    return { name, footprint, typed, dammed: entry.dammed, form: entry.form, glassId: entry.glassId };
   });
 
 /** Reads an entry into a document's parts; every issue stands at its field. By what a bare number is in. */
@@ -66,9 +72,24 @@ export function outlineOf(entry: PieceEntry, unit: LengthUnit): Footprint | null
   return second === null ? null : { shape: entry.shape, width_m: first, length_m: second };
 }
 
+const USUAL_SHEET_M = 0.003;
+
+/** The first glass on the shelf that comes in a form, the present one where it does. */
+export function glassFor({ glasses, putAway }: Shelves, form: FirstForm, present: string): Glass | undefined {
+  const usable = glasses.filter((glass) => glass.forms.includes(form) && !putAway.includes(glass.id));
+  return usable.find(({ id }) => id === present) ?? usable[0];
+}
+
+/** The bottom layer of a new piece. Sheet comes in the size on the shelf that is nearest the usual. */
+export function firstLayer(id: string, form: FirstForm, glass: Glass | undefined, glassId: string): LaidLayer {
+  const sizes = [...(glass?.thicknesses_m ?? [])].sort((a, b) => Math.abs(a - USUAL_SHEET_M) - Math.abs(b - USUAL_SHEET_M));
+  const layer = inForm({ id, glassId, form: 'sheet', thickness_m: sizes[0] ?? USUAL_SHEET_M }, form);
+  return layer.form === 'sheet' && glass?.coated ? { ...layer, coated: 'up' } : layer;
+}
+
 export function newEntry({ glasses, putAway }: Shelves): PieceEntry {
-  const glass = glasses.find(({ id }) => !putAway.includes(id));
-  return { name: '', shape: 'rectangle', width: '', length: '', diameter: '', dammed: false, glassId: glass?.id ?? '' };
+  const glass = glasses.find(({ id, forms }) => forms.includes('sheet') && !putAway.includes(id)) ?? glasses.find(({ id }) => !putAway.includes(id));
+  return { name: '', shape: 'rectangle', width: '', length: '', diameter: '', dammed: false, form: 'sheet', glassId: glass?.id ?? '' };
 }
 
 export function entryOf({ name, doc }: Pick<Piece, 'name' | 'doc'>, unit: LengthUnit): PieceEntry {
@@ -83,6 +104,7 @@ export function entryOf({ name, doc }: Pick<Piece, 'name' | 'doc'>, unit: Length
     length: field(typed.length, sides?.length_m ?? null),
     diameter: field(typed.diameter, footprint.shape === 'disc' ? footprint.diameter_m : null),
     dammed: doc.dammed,
+    form: 'sheet',
     glassId: doc.layers[0].glassId,
   };
 }

@@ -2,7 +2,7 @@
 import { type PurposefulSegment, ROLE_NAMES, type Reading, type Units, readingPhrase } from '@torvin/core';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
-import { space } from '@/theme/theme';
+import { scaled, space } from '@/theme/theme';
 import { WarningSign } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 
@@ -10,36 +10,34 @@ export interface BrokenBannerProps {
   segments: PurposefulSegment[];
   broken: Reading[];
   units: Units;
+  /** What stands there while no limit is broken. */
+  calm: string;
 }
 
-/** It lies over the rows, so that nothing jumps under a finger. */
-export function BrokenBanner({ segments, broken, units }: BrokenBannerProps) {
+/** A line that is always there, so that it covers nothing and nothing jumps under a finger when a limit breaks. */
+export function BrokenBanner({ segments, broken, units, calm }: BrokenBannerProps) {
   const { colours } = useTheme();
   const [first] = broken;
-  if (!first) return null;
   return (
     <View
-      testID="broken-limits"
+      testID={first ? 'broken-limits' : 'limits-kept'}
       style={{
-        position: 'absolute',
-        top: '100%',
-        left: 0,
-        right: 0,
         flexDirection: 'row',
+        height: scaled(28),
         alignItems: 'center',
         gap: space.small,
         paddingHorizontal: space.large,
-        paddingVertical: space.hair,
         backgroundColor: colours.surface,
-        borderBottomWidth: 2,
-        borderColor: colours.warn,
-        pointerEvents: 'none',
+        borderBottomWidth: 1,
+        borderColor: first ? colours.warn : colours.line,
       }}
     >
-      <WarningSign colour={colours.warn} />
+      {first && <WarningSign colour={colours.warn} />}
       <View style={{ flex: 1 }}>
-        <Words size="label" bold tone="warn" numberOfLines={1}>
-          {`${ROLE_NAMES[segments[first.segment].role]}: ${readingPhrase(first, units)}${broken.length > 1 ? `, and ${broken.length - 1} more` : ''}`}
+        <Words size="label" bold={first !== undefined} tone={first ? 'warn' : 'muted'} numberOfLines={1}>
+          {first
+            ? `${ROLE_NAMES[segments[first.segment].role]}: ${readingPhrase(first, units)}${broken.length > 1 ? `, and ${broken.length - 1} more` : ''}`
+            : calm}
         </Words>
       </View>
     </View>

@@ -39,7 +39,7 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start }
           {() => <ComparedPanel computed={computed} schedule={schedule} segments={segments} evaluation={evaluation} />}
         </Fold>
       )}
-      <Fold title="Versions" about="every schedule this firing has had, by name" testID="versions">
+      <Fold title="Versions" about="schedules that were left, named or fired" testID="versions">
         {() => <VersionsPanel piece={piece} step={step} unit={unit} onUse={sheet.use} />}
       </Fold>
       <Fold title="Schools" about="hotter or cooler, soak high or low: what each costs here" testID="schools">

@@ -22,6 +22,7 @@ import type { StepPageParts } from '@/piece/useStepPage';
 import { StaleChoice } from '@/piece/StaleChoice';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
+import { Caution } from '@/ui/Caution';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
@@ -113,7 +114,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated }: Ste
       <RunActions pieceId={piece.id} stepId={step.id} start={start} onStart={setStart} />
       <View style={{ position: 'sticky' as never, top: 0, zIndex: 3 }}>
         <LiveFigures firing={firing} evaluation={evaluation} unit={unit} opens={opens} older={older} />
-        <BrokenBanner segments={segments} broken={broken} units={units} />
+        <BrokenBanner segments={segments} broken={broken} units={units} calm={older ? 'Out of date: judged by what it was made from.' : 'Keeps every limit.'} />
       </View>
       <View style={{ paddingHorizontal: space.large }}>
         {sheet.elsewhere && (
@@ -152,7 +153,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated }: Ste
         onBack={sheet.changed ? backToComputed : undefined}
         handlers={handlers}
       />
-      <RunVerdict segments={segments} firing={firing} evaluation={evaluation} broken={broken} look={step.look} older={older} />
+      <RunVerdict segments={segments} firing={firing} evaluation={evaluation} broken={broken} look={step.look} stepId={step.id} older={older} />
       <RunPanels piece={piece} step={step} schedule={schedule} shelves={shelves} sheet={sheet} unit={unit} start={start} />
     </Screen>
   );
@@ -165,11 +166,12 @@ interface RunVerdictProps {
   /** The worst first. */
   broken: Reading[];
   look: Look;
+  stepId: string;
   older: boolean;
 }
 
 /** What the whole of it comes to, in sentences. */
-function RunVerdict({ segments, firing, evaluation, broken, look, older }: RunVerdictProps) {
+function RunVerdict({ segments, firing, evaluation, broken, look, stepId, older }: RunVerdictProps) {
   const units = useUnits();
   return (
     <View style={{ padding: space.large, gap: space.small }}>
@@ -186,7 +188,7 @@ function RunVerdict({ segments, firing, evaluation, broken, look, older }: RunVe
         Thin line: skin of the glass, dotted: its core, from the heat simulation. Tension is an estimate for a body free to bow; a look through crossed
         polarisers tells what is really there.
       </Words>
-      <Notice tone="care">{`${WORK_CAUTIONS.kiln} ${LOOK_CAUTIONS[look]}`}</Notice>
+      <Caution about={stepId}>{`${WORK_CAUTIONS.kiln} ${LOOK_CAUTIONS[look]}`}</Caution>
     </View>
   );
 }

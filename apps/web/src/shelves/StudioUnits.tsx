@@ -1,4 +1,4 @@
-/** The units this studio writes its figures in; what is typed may be in any. */
+/** How this studio writes its figures, what is typed may be in any unit; and whether it is light or dark. */
 import type { Studio } from '@torvin/schema';
 import { View } from 'react-native';
 import { useSaveStudio, useStudio } from '@/data/studio';
@@ -41,7 +41,7 @@ export function StudioUnits() {
   return (
     <View style={{ paddingTop: space.wide, gap: space.small }} testID="studio-units">
       <Words bold role="heading" aria-level={2}>
-        Figures of this studio
+        Figures and screen
       </Words>
       <Words size="label" tone="muted">
         Write a size, mass or temperature in any unit: 3/8 in, 6 mm, 33 oz, 1390F. A bare number is in the unit chosen here.
@@ -56,6 +56,17 @@ export function StudioUnits() {
           testID={`unit-${label.toLowerCase()}`}
         />
       ))}
+      <Choice<Studio['theme']>
+        label="Look of the screen"
+        value={studio.theme}
+        options={[
+          { value: 'system', title: 'As the device', note: 'light or dark' },
+          { value: 'light', title: 'Light' },
+          { value: 'dark', title: 'Dark', note: 'for the kiln room' },
+        ]}
+        onChange={(theme) => save({ theme })}
+        testID="theme"
+      />
     </View>
   );
 }

@@ -47,8 +47,16 @@ export const RADIUS = 2;
 export const breakpoints = { column: 600, rail: 900, beside: 1200 } as const;
 export const COLUMN_WIDTH = 560;
 
-export const wordSize = { note: 12, label: 14, text: 16, title: 20, heading: 24 } as const;
-export const figureSize = { small: 20, medium: 28, large: 36 } as const;
+/** How much larger than usual this person's browser is set to write; read once, as the browser applies it to a page once. */
+const textScale = ((): number => {
+  const size = typeof document === 'undefined' ? Number.NaN : Number.parseFloat(getComputedStyle(document.documentElement).fontSize);
+  return Number.isFinite(size) ? Math.min(Math.max(size / 16, 0.8), 2) : 1;
+})();
+/** px of something that must grow with the words in it. */
+export const scaled = (px: number): number => Math.round(px * textScale);
+
+export const wordSize = { note: scaled(12), label: scaled(14), text: scaled(16), title: scaled(20), heading: scaled(24) } as const;
+export const figureSize = { small: scaled(20), medium: scaled(28), large: scaled(36) } as const;
 
 /** Words fall back on the figures' face, which has the eighths of an inch; never on the system's. */
 export const fonts = {

@@ -3,10 +3,12 @@ import { Link, usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
-import { space } from '@/theme/theme';
+import { scaled, space } from '@/theme/theme';
 import { WaitingDrawer } from './Connection';
 import { KeyShortcuts } from './KeyShortcuts';
+import { SkipLink } from './SkipLink';
 import { Words } from './Words';
+import { PageAnnouncer } from './announce';
 import { TakeBackBar } from './takeBack';
 import { isWide, useLayout } from './useWidth';
 
@@ -17,8 +19,8 @@ const PLACES = [
   { name: 'Shelves', href: '/shelves' },
 ] as const;
 
-const RAIL_WIDTH = 112;
-const BAR_HEIGHT = 60;
+const RAIL_WIDTH = scaled(112);
+const BAR_HEIGHT = scaled(60);
 
 export function Frame({ children }: { children: ReactNode }) {
   const { colours } = useTheme();
@@ -63,6 +65,7 @@ export function Frame({ children }: { children: ReactNode }) {
   );
   return (
     <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column', backgroundColor: colours.ground }}>
+      <SkipLink />
       {wide && bar}
       <View style={{ flex: 1, minHeight: 0 }}>
         <View style={{ flex: 1, minHeight: 0 }}>{children}</View>
@@ -71,6 +74,7 @@ export function Frame({ children }: { children: ReactNode }) {
       </View>
       {!wide && bar}
       {wide && <KeyShortcuts />}
+      <PageAnnouncer />
     </View>
   );
 }

@@ -1,12 +1,14 @@
-/** One place or page: a header with the way back and the two switches, then content that scrolls by itself. */
+/** One place or page: a header with the way back, then content that scrolls by itself. */
 import { useRouter } from 'expo-router';
-import { type ReactElement, type ReactNode, memo, useEffect } from 'react';
-import { FlatList, ScrollView, View } from 'react-native';
+import { type ReactElement, type ReactNode, memo, useEffect, useRef, useState } from 'react';
+import { FlatList, type NativeScrollEvent, type NativeSyntheticEvent, ScrollView, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { COLUMN_WIDTH, TARGET, space } from '@/theme/theme';
 import { Action } from './Action';
-import { Switches } from './Switches';
+import { ConnectionWord } from './Connection';
 import { Words } from './Words';
+import { MAIN_ID } from './SkipLink';
+import { usePageTitle } from './announce';
 import { useLayout } from './useWidth';
 
 interface HeaderProps {
@@ -16,7 +18,7 @@ interface HeaderProps {
   back?: { title: string; href: string };
   /** Beside the title. */
   actions?: ReactNode;
-  /** Leaves out the switches where another pane beside this one has them. */
+  /** A pane beside another one, which has the page's own heading. */
   plain?: boolean;
 }
 
@@ -30,7 +32,7 @@ export interface ScreenProps extends HeaderProps {
 export function Screen({ children, footer, padded = true, ...header }: ScreenProps) {
   const width = useColumnWidth();
   return (
-    <Page plain={header.plain}>
+    <Page plain={header.plain} title={header.title}>
       <ScrollView contentContainerStyle={{ flexGrow: 1, paddingBottom: space.huge }} testID="screen-scroll">
         <View style={width}>
           <Header {...header} />
@@ -49,23 +51,54 @@ export interface ListScreenProps<T> extends HeaderProps {
   /** Between the header and the list. */
   before?: ReactNode;
   onNearEnd?(): void;
+  place?: ListPlace;
+}
+
+export interface ListPlace {
+  /** Every row is as tall as this, px. */
+  rowHeight: number;
+  /** The row that is to be at the top. */
+  row: number;
+  /** Told which one has come there. */
+  onRow(row: number): void;
 }
 
 /** A page that is one long list: only the rows in sight exist. */
-export function ListScreen<T>({ items, keyOf, renderItem, before, onNearEnd, ...header }: ListScreenProps<T>) {
+export function ListScreen<T>({ items, keyOf, renderItem, before, onNearEnd, place, ...header }: ListScreenProps<T>) {
   const width = useColumnWidth();
+  const list = useRef<FlatList<T>>(null);
+  const [headHeight, setHeadHeight] = useState(0);
+  // Where the list stands by itself; a row asked for that is not this one came from outside.
+  const shown = useRef(0);
+  const { row = 0, rowHeight = 0 } = place ?? {};
+  useEffect(() => {
+    if (headHeight === 0 || row === shown.current || row >= items.length) return;
+    shown.current = row;
+    list.current?.scrollToOffset({ offset: row === 0 ? 0 : headHeight + row * rowHeight, animated: false });
+  }, [row, items.length, headHeight, rowHeight]);
+  const onScroll = ({ nativeEvent }: NativeSyntheticEvent<NativeScrollEvent>): void => {
+    if (!place || headHeight === 0) return;
+    const at = Math.max(0, Math.round((nativeEvent.contentOffset.y - headHeight) / rowHeight));
+    if (at === shown.current) return;
+    shown.current = at;
+    place.onRow(at);
+  };
   return (
-    <Page plain={header.plain}>
+    <Page plain={header.plain} title={header.title}>
       <FlatList
+        ref={list}
         data={items}
         keyExtractor={keyOf}
         renderItem={({ item }) => <View style={width}>{renderItem(item)}</View>}
         ListHeaderComponent={
-          <View style={[width, { paddingBottom: space.medium }]}>
+          <View style={[width, { paddingBottom: space.medium }]} onLayout={({ nativeEvent }) => setHeadHeight(nativeEvent.layout.height)}>
             <Header {...header} />
             {before}
           </View>
         }
+        getItemLayout={place && ((_, index) => ({ length: rowHeight, offset: headHeight + rowHeight * index, index }))}
+        onScroll={onScroll}
+        scrollEventThrottle={100}
         initialNumToRender={12}
         maxToRenderPerBatch={8}
         windowSize={7}
@@ -81,24 +114,24 @@ function useColumnWidth() {
   return useLayout() === 'column' ? ({ maxWidth: COLUMN_WIDTH, width: '100%', alignSelf: 'center' } as const) : null;
 }
 
-function Page({ plain = false, children }: { plain?: boolean; children: ReactNode }) {
+/** A landmark of its own: the page's, or a named one beside it. */
+function Page({ plain = false, title, children }: { plain?: boolean; title: string; children: ReactNode }) {
   const { colours } = useTheme();
+  const landmark = plain ? ({ role: 'region', 'aria-label': title } as const) : ({ role: 'main', id: MAIN_ID, tabIndex: -1 } as const);
   return (
-    <View style={{ flex: 1, backgroundColor: colours.ground }} role={plain ? undefined : 'main'}>
+    <View style={{ flex: 1, backgroundColor: colours.ground, outlineStyle: 'none' as never }} {...landmark}>
       {children}
     </View>
   );
 }
 
 function Header({ title, subtitle, back, actions, plain = false }: HeaderProps) {
-  useEffect(() => {
-    if (!plain) document.title = `${title} · Torvin`;
-  }, [title, plain]);
+  usePageTitle(title, !plain);
   return (
     <View style={{ paddingHorizontal: space.large, paddingTop: space.hair }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', minHeight: TARGET, marginLeft: -space.small }}>
         <View style={{ flexShrink: 1, minWidth: TARGET }}>{back && <BackLink {...back} />}</View>
-        {!plain && <Switches />}
+        {!plain && <ConnectionWord />}
       </View>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
         <View style={{ flex: 1 }}>

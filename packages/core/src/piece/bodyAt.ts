@@ -67,7 +67,7 @@ export function bodyAt(doc: Pick<PieceDocument, 'footprint' | 'layers' | 'steps'
   const glassAt = ({ glassId }: LaidLayer): number => used.findIndex(({ id }) => id === glassId);
   const before = doc.steps.slice(0, step).map(({ look }) => look);
   const loose = { glasses: used.map(({ constants }) => constants), footprint: doc.footprint, ...(doc.dammed ? { dammed: true } : {}) };
-  const joined = doc.layers.length === 1 || before.some((look) => JOINS.includes(look));
+  const joined = before.some((look) => JOINS.includes(look));
   if (before.some((look) => PURPOSES[look].levels)) return found({ ...loose, layers: levelled(doc.layers, glassAt), joined });
   const from = standingFrom(doc.layers);
   // Pieces alone have nothing to stand on; they are then a sheet with gaps.

@@ -36,6 +36,14 @@ export function addLayer(doc: PieceDocument, layer: LaidLayer, index = doc.layer
   return withLayers(doc, doc.layers.toSpliced(index, 0, layer), `${FORM_NAMES[layer.form].toLowerCase()} added`);
 }
 
+/** Lays another like it on it. */
+export function repeatLayer(doc: PieceDocument, id: string, newId: string): Outcome<Edited> {
+  const index = at(doc, id);
+  if (!index.ok) return index;
+  const added = addLayer(doc, { ...doc.layers[index.value], id: newId }, index.value + 1);
+  return added.ok ? found({ doc: added.value.doc, what: `${layerName(doc.layers, index.value)} laid again` }) : added;
+}
+
 /** Moves a layer to an index counted from the bottom; beyond either end is the end. */
 export function moveLayer(doc: PieceDocument, id: string, to: number): Outcome<Edited> {
   const from = at(doc, id);

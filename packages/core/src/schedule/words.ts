@@ -8,7 +8,7 @@ import { coatingFindings } from '../fit/coating';
 import { rimToSpare } from '../flow/sag';
 import { type Look, PURPOSES, aimedWork } from '../look/purpose';
 import { type LengthUnit, type TemperatureUnit, type Units, differenceIn } from '../units/convert';
-import { formatDifference, formatDuration, formatLength, formatRate, formatStress, formatTemperature, text } from '../units/format';
+import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
 import type { Evaluation, Reading } from './check';
 import { type FiringCase, firedDepth, heatedDepth, laidDepth, sinks, workRange } from './firingCase';
 import { soaksLower } from './firstGuess';
@@ -32,7 +32,7 @@ export function whyOf(firing: FiringCase, { role, rate_C_per_h }: Pick<Purposefu
     case 'warmUp':
       return firing.body.joined
         ? `one solid ${text(formatLength(heatedDepth(firing), unit))} deep, brittle until here`
-        : `${looseWords(firing)}, brittle until here`;
+        : `${looseWords(firing, unit)}, brittle until here`;
     case 'squeeze':
       return 'sheets lie down, air leaves before the rim seals';
     case 'work':
@@ -49,7 +49,10 @@ export function whyOf(firing: FiringCase, { role, rate_C_per_h }: Pick<Purposefu
 }
 
 /** What lies loose, by what most of it is. */
-function looseWords({ body }: FiringCase): string {
+function looseWords(firing: FiringCase, unit: LengthUnit): string {
+  const { body } = firing;
+  const [only, second] = body.layers;
+  if (only?.form === 'sheet' && !second && !body.parts && (only.cover ?? 1) >= 1) return `one sheet of ${text(formatStock(only.thickness_m, unit))}`;
   if ((body.parts ?? []).length > 0 || body.layers.some(({ form }) => form === 'sheet' || form === 'cap')) return 'loose sheets';
   return body.layers.some(({ form }) => form === 'rod' || form === 'stringer') ? 'loose rods' : 'loose grains';
 }

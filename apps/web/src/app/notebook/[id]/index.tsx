@@ -1,1 +1,5 @@
-export { FiringPage as default } from '@/workbench';
+import { FiringPage } from '@/workbench';
+
+export default function Page() {
+  return <FiringPage />;
+}

@@ -1,0 +1,27 @@
+import { paramsOf, queryFrom, searchOf } from './useNotebookQuery';
+
+describe('the Notebook in the address', () => {
+  test('comes back from it as it was', () => {
+    const query = { text: 'tray, smallest', look: 'slump', result: 'right', row: 240 } as const;
+    expect(searchOf(query)).toBe('?q=tray%2C+smallest&look=slump&came=right&row=240');
+    expect(queryFrom(Object.fromEntries(new URLSearchParams(searchOf(query))))).toEqual(query);
+  });
+
+  test('is bare where nothing is searched', () => {
+    expect(searchOf({ text: '  ', row: 0 })).toBe('');
+    expect(queryFrom({})).toEqual({ text: '', look: undefined, result: undefined, row: 0 });
+  });
+
+  test.each([
+    [{ look: 'melted' }, 'look'],
+    [{ came: 'fine' }, 'result'],
+  ] as const)('%j from elsewhere is not taken', (params, key) => {
+    expect(queryFrom(params)[key]).toBeUndefined();
+  });
+
+  test.each(['-3', '1.5', 'NaN', ''])("a row '%s' is the first", (row) => expect(queryFrom({ row }).row).toBe(0));
+
+  test('what is taken away is named, so that it leaves the address', () => {
+    expect(Object.keys(paramsOf({ text: '', row: 0 })).sort()).toEqual(['came', 'look', 'q', 'row']);
+  });
+});

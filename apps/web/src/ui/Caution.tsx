@@ -1,0 +1,74 @@
+/**
+ * What to take care of. It stands in full the first time that it is met in a firing, so that it is read; after that as one line
+ * that opens, so that it is not scrolled past for ever.
+ */
+import { useEffect, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { readStored, writeStored } from '@/data/storage';
+import { useTheme } from '@/theme/ThemeContext';
+import { TARGET, space } from '@/theme/theme';
+import { Notice, WarningSign } from './Notice';
+import { Words } from './Words';
+
+export interface CautionProps {
+  /** The firing, piece or record that it is met in. */
+  about: string;
+  children: string;
+  testID?: string;
+}
+
+const MET = 'torvin.cautions-met';
+/** Enough for years; the oldest are met anew. */
+const REMEMBERED = 400;
+
+const met = (): string[] => readStored<string[]>('localStorage', MET) ?? [];
+
+/** A caution is known again by how it begins. */
+const markOf = (about: string, text: string): string => `${about} ${text.slice(0, 24)}`;
+
+export function Caution({ about, children, testID }: CautionProps) {
+  const { colours } = useTheme();
+  const mark = markOf(about, children);
+  const [opened, setOpened] = useState<{ mark: string; open: boolean }>(() => ({ mark, open: !met().includes(mark) }));
+  const open = opened.mark === mark ? opened.open : !met().includes(mark);
+  useEffect(() => {
+    const before = met();
+    if (!before.includes(mark)) writeStored('localStorage', MET, [...before, mark].slice(-REMEMBERED));
+    setOpened((now) => (now.mark === mark ? now : { mark, open: !before.includes(mark) }));
+  }, [mark]);
+  if (open)
+    return (
+      <Notice tone="care" testID={testID}>
+        {children}
+      </Notice>
+    );
+  return (
+    <Pressable
+      role="button"
+      aria-expanded={false}
+      aria-label={`Take care. ${children}`}
+      onPress={() => setOpened({ mark, open: true })}
+      testID={testID}
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: space.small,
+        minHeight: TARGET,
+        borderLeftWidth: 4,
+        borderColor: colours.muted,
+        paddingHorizontal: space.medium,
+        marginVertical: space.small,
+      }}
+    >
+      <WarningSign colour={colours.muted} />
+      <View style={{ flex: 1 }}>
+        <Words size="label" numberOfLines={1}>
+          {`Take care. ${children}`}
+        </Words>
+      </View>
+      <Words size="label" tone="touch">
+        read
+      </Words>
+    </Pressable>
+  );
+}
