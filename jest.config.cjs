@@ -7,7 +7,7 @@ const node = {
 
 module.exports = {
   // Long enough for a slow machine: no test asserts a time.
-  testTimeout: 120_000,
+  testTimeout: 300_000,
   // Each browser test file has a server and a browser of its own, so that they can go side by side.
   maxWorkers: 2,
   projects: [

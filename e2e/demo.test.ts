@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { DEMO_PIECES } from '../apps/server/src/db/demo';
 import { startAndListen } from './server';
 
-jest.setTimeout(120_000);
+jest.setTimeout(300_000);
 
 const folder = mkdtempSync(join(tmpdir(), 'torvin-demo-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));

@@ -59,8 +59,9 @@ test('a schedule of another lay-up says so on every page, and is keyed in, print
 
 test('fired as it is, what differed stays with the firing', async () => {
   await me.page.goto(`${studio.address}/bench`);
-  await me.press('opened-now');
-  await me.sees('opened', /^Opened \d\d:\d\d; not told of yet\.$/);
+  await me.press('opened');
+  await me.press('opened-then');
+  await me.sees('has-been-opened', /^Opened \d\d:\d\d; not told of yet\.$/);
   await me.page.goto(`${studio.address}/pieces`);
   await me.openPiece('Plaque no. 14');
   await me.press('layer-row-0');
@@ -82,8 +83,11 @@ test('a start set for later is kept as planned, and the kiln says so', async () 
   const free = async (): Promise<void> => {
     await me.page.goto(`${studio.address}/bench`);
     await me.find('bench-learned');
-    for (const button of await me.page.$$('[data-testid="opened-now"]')) await button.evaluate((node) => (node as HTMLElement).click());
-    await me.gone('opened-now');
+    while (await me.has('opened')) {
+      await me.press('opened');
+      await me.press('opened-then');
+      await me.gone('opened-then');
+    }
   };
   await free();
   await openRun('Sundial disc');

@@ -10,7 +10,7 @@ export interface Setting {
 
 /** Registers the hooks; the browser is there once the tests run. */
 export function setting(env: Record<string, string> = {}): Setting {
-  jest.setTimeout(120_000);
+  jest.setTimeout(300_000);
   const here = { studio: new Studio(env) } as Setting;
   beforeAll(async () => {
     await here.studio.start();

@@ -10,7 +10,7 @@ export const PHONE = { width: 390, height: 844, hasTouch: true, isMobile: true }
 export const WIDE = { width: 1280, height: 800, hasTouch: false, isMobile: false } as const;
 
 /** Long, since two of these run side by side on a machine that may be slow; only a failure ever waits for it. */
-const PATIENCE_MS = 20_000;
+const PATIENCE_MS = 60_000;
 /** By the clock and not by frames, which a tab in the background has none of. */
 const WAITING = { timeout: PATIENCE_MS, polling: 50 } as const;
 const LEAST_TARGET_PX = 48;
@@ -300,8 +300,7 @@ export class Visitor {
         return seen !== null && (node.contains(seen) || seen.contains(node));
       });
       // What a scrolling or clipping parent hides is not there to be covered.
-      const shown = (node: Element): { left: number; right: number; top: number; bottom: number } => {
-        const { left, right, top, bottom } = node.getBoundingClientRect();
+      const shown = (node: Element, { left, right, top, bottom }: DOMRect): { left: number; right: number; top: number; bottom: number } => {
         const box = { left, right, top, bottom };
         for (let parent = node.parentElement; parent; parent = parent.parentElement) {
           if (getComputedStyle(parent).overflow === 'visible') continue;
@@ -313,7 +312,8 @@ export class Visitor {
         }
         return box;
       };
-      const boxes = words.map((node) => ({ node, box: shown(node) }));
+      // Words in a sentence have a box for each of their lines.
+      const boxes = words.flatMap((node) => [...node.getClientRects()].map((rect) => ({ node, box: shown(node, rect) })));
       const overlaps: string[] = [];
       boxes.forEach(({ node, box }, i) =>
         boxes.slice(i + 1).forEach(({ node: other, box: second }) => {

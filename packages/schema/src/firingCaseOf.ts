@@ -1,5 +1,6 @@
 /** Puts one firing of a piece together with the records it names: what the engine computes from. */
 import {
+  type Controller,
   type MadeFrom,
   DEFAULT_LIMITS,
   type Contact,
@@ -133,6 +134,7 @@ export function snapshotOf(doc: PieceDoc, step: Step, shelves: Shelves): Outcome
     look: step.look,
     school: step.school,
     limits: DEFAULT_LIMITS,
+    controller: countsOf(controller),
   };
   return found({
     firing,
@@ -145,6 +147,9 @@ export function snapshotOf(doc: PieceDoc, step: Step, shelves: Shelves): Outcome
     madeFrom: madeFromOf(doc, step, index, shelves, { kiln, controller }),
   });
 }
+
+/** A controller without its name: how it counts. */
+const countsOf = ({ unit, fullSpeedCode, mostSegments }: ControllerRecord): Controller => ({ unit, fullSpeedCode, mostSegments });
 
 /** How large a kiln is inside changes nothing that was computed. */
 function withoutRoom({
@@ -167,7 +172,6 @@ function madeFromOf(
 ): MadeFrom {
   const drawn = drawnLayers(doc, shelves);
   const used = new Set(doc.layers.map(({ glassId }) => glassId));
-  const { unit, fullSpeedCode, mostSegments } = controller;
   return {
     footprint: doc.footprint,
     dammed: doc.dammed,
@@ -178,7 +182,7 @@ function madeFromOf(
     setup,
     school,
     kiln: { id: kiln.id, name: kiln.name, constants: withoutRoom(kilnConstants.parse(kiln)) },
-    controller: { id: controller.id, name: controller.name, counts: { unit, fullSpeedCode, mostSegments } },
+    controller: { id: controller.id, name: controller.name, counts: countsOf(controller) },
   };
 }
 

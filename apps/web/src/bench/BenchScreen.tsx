@@ -15,6 +15,7 @@ import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
+import { isWide, useLayout } from '@/ui/useWidth';
 import { InKiln } from './InKiln';
 import { byLoad, twiceUsed } from './byLoad';
 import { type Waits, waitingPieces } from './waiting';
@@ -23,6 +24,7 @@ const FACE = { width: 84, height: 48 };
 
 export function BenchScreen() {
   const router = useRouter();
+  const wide = isWide(useLayout());
   const bench = useBench();
   const pieces = usePieces();
   const { data: shelves } = useShelves();
@@ -44,29 +46,34 @@ export function BenchScreen() {
           loads.map(([first, ...others]) => <InKiln key={first.firing.load.id} detail={first} others={others} />)
         )}
       </Part>
-      <Part title="Waiting">
-        {pieces.data.length === 0 && (
-          <Notice tone="plain" actions={<Action title="New piece" testID="first-piece" onPress={() => router.push('/pieces/new')} />}>
-            Start with a piece: its outline and its glass; the firing is computed from them.
-          </Notice>
-        )}
-        {pieces.data.length > 0 && waiting.length === 0 && <Words tone="muted">Nothing waits: every piece is through its firings.</Words>}
-        <View role="list">
-          {waiting.map((waits) => (
-            <WaitingRow key={waits.piece.id} waits={waits} shelves={shelves} />
-          ))}
-        </View>
-      </Part>
-      <Part title="Last learned">
-        <Learned learned={bench.data.learned} />
-      </Part>
+      <View style={wide ? { flexDirection: 'row' } : undefined}>
+        <Part title="Waiting">
+          {pieces.data.length === 0 && (
+            <Notice tone="plain" actions={<Action title="New piece" testID="first-piece" onPress={() => router.push('/pieces/new')} />}>
+              Start with a piece: its outline and its glass; the firing is computed from them.
+            </Notice>
+          )}
+          {pieces.data.length > 0 && waiting.length === 0 && <Words tone="muted">Nothing waits: every piece is through its firings.</Words>}
+          <View role="list">
+            {waiting.map((waits) => (
+              <WaitingRow key={waits.piece.id} waits={waits} shelves={shelves} />
+            ))}
+          </View>
+        </Part>
+        <Part title="Last learned">
+          <Learned learned={bench.data.learned} />
+        </Part>
+      </View>
     </Screen>
   );
 }
 
 function Part({ title, children }: { title: string; children: React.ReactNode }) {
   return (
-    <View style={{ paddingHorizontal: space.large, paddingTop: space.large, gap: space.small }} testID={`bench-${title.split(' ').at(-1)?.toLowerCase()}`}>
+    <View
+      style={{ flexGrow: 1, flexShrink: 1, flexBasis: 'auto', minWidth: 0, paddingHorizontal: space.large, paddingTop: space.large, gap: space.small }}
+      testID={`bench-${title.split(' ').at(-1)?.toLowerCase()}`}
+    >
       <Words size="title" bold role="heading" aria-level={2}>
         {title}
       </Words>

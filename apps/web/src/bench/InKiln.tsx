@@ -1,8 +1,10 @@
 /** One firing by the clock: the segment it is in, what glass and kiln have by the model, when to look, when to open. */
-import { PURPOSES, ROLE_NAMES, formatTemperature, openingTemperature, text } from '@torvin/core';
+import { PURPOSES, ROLE_NAMES, formatTemperature, keyIn, openingTemperature, text } from '@torvin/core';
 import type { FiringDetail } from '@torvin/schema';
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
+import { format } from 'date-fns/format';
 import { problemOfError } from '@/data/client';
 import { useOpenLoad } from '@/data/loads';
 import { useStudio } from '@/data/studio';
@@ -14,8 +16,11 @@ import { Action } from '@/ui/Action';
 import { Caution } from '@/ui/Caution';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
-import { dayAndClock } from '@/ui/clock';
+import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
+import { dayAndClock, inZone } from '@/ui/clock';
 import { WORK_CAUTIONS } from '@/piece/cautions';
+import { isWide, useLayout } from '@/ui/useWidth';
+import { RunningDrawing } from './RunningDrawing';
 import { lookIn, standingAt } from './byClock';
 import { useNow } from './useNow';
 
@@ -32,7 +37,7 @@ export function InKiln({ detail, others }: { detail: FiringDetail; others: reado
   return (
     <View style={{ backgroundColor: colours.surface, borderTopWidth: 4, borderColor: colours.touch, padding: space.medium, gap: space.hair }} testID="in-kiln">
       <Words bold>{`${firing.kilnName}: ${pieces.map((one) => `${one.firing.pieceName}, ${PURPOSES[one.firing.look].name.toLowerCase()}`).join('; ')}`}</Words>
-      {state === 'opened' && <Words testID="opened">{`Opened ${dayAndClock(load.openedAt ?? now, new Date(now))}; not told of yet.`}</Words>}
+      {state === 'opened' && <Words testID="has-been-opened">{`Opened ${dayAndClock(load.openedAt ?? now, new Date(now))}; not told of yet.`}</Words>}
       {state === 'planned' && <Words bold testID="planned">{`Starts by itself at ${dayAndClock(load.at, new Date(now))}.`}</Words>}
       {state !== 'opened' && <ByTheClock detail={detail} now={now} />}
       {firing.differences.length > 0 && <Notice tone="warn">{`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}</Notice>}
@@ -54,15 +59,7 @@ export function InKiln({ detail, others }: { detail: FiringDetail; others: reado
           />
         </View>
       ))}
-      {state === 'running' && (
-        <Action
-          kind="plain"
-          title="Opened just now"
-          disabled={open.isPending}
-          testID="opened-now"
-          onPress={() => open.mutate({ id: load.id, version: load.version, openedAt: Date.now() })}
-        />
-      )}
+      {state === 'running' && <SayOpened busy={open.isPending} onOpened={(openedAt) => open.mutate({ id: load.id, version: load.version, openedAt })} />}
       {state === 'opened' && (
         <Action
           kind="plain"
@@ -76,9 +73,32 @@ export function InKiln({ detail, others }: { detail: FiringDetail; others: reado
   );
 }
 
-/** Which segment it is in, what glass and kiln have by the model, when to look in, when to open. */
+/** Opening frees the kiln, so it is asked when that was. */
+function SayOpened({ busy, onOpened }: { busy: boolean; onOpened(at: number): void }) {
+  const [when, setWhen] = useState<string | null>(null);
+  const at = when === null ? undefined : readFieldTime(when)?.getTime();
+  const wrong = when !== null && (at === undefined || at > Date.now() + 60_000);
+  if (when === null)
+    return (
+      <View style={{ alignItems: 'flex-start', marginLeft: -space.small }}>
+        <Action kind="plain" title="The kiln has been opened" testID="opened" onPress={() => setWhen(format(new Date(), FIELD_TIME))} />
+      </View>
+    );
+  return (
+    <View style={{ gap: space.small }}>
+      <DayTimeInput label="Opened at" value={when} onChange={setWhen} error={wrong ? 'Say a day and a time that has been.' : undefined} testID="opened-at" />
+      <View style={{ flexDirection: 'row', gap: space.small }}>
+        <Action title="It was opened then" disabled={busy || wrong} testID="opened-then" onPress={() => at !== undefined && onOpened(at)} />
+        <Action kind="second" title="Not yet" testID="not-opened" onPress={() => setWhen(null)} />
+      </View>
+    </View>
+  );
+}
+
+/** Which segment it is in, what glass and kiln have by the model, when to look in, when to open; and all of it drawn. */
 function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
   const { temperatureUnit: unit } = useStudio();
+  const wide = isWide(useLayout());
   const { firing, schedule } = detail;
   const { segments, evaluation } = asRun(detail);
   const { value } = useComputed('evaluate', { firing: schedule.snapshot.firing, segments, series: true });
@@ -89,13 +109,17 @@ function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
   const opens_C = openingTemperature(schedule.snapshot.firing);
   const clock = (at_s: number): string => dayAndClock(firing.firedAt + at_s * 1000, new Date(now));
   const segment = seconds < 0 ? null : standing?.segment;
+  // Counted as they were keyed in: switching off at the end is none of them.
+  const keyed = keyIn(segments, schedule.snapshot.controller).rows.length;
   if (!standing) return <Words tone="muted">Computing where it stands …</Words>;
-  return (
-    <>
+  const words = (
+    <View style={{ gap: space.hair }}>
       {segment != null && (
         <>
           <Words>
-            {`${segment + 1} of ${segments.length}, ${ROLE_NAMES[segments[segment].role].toLowerCase()}: ${standing.holding ? 'holding at' : 'on its way to'} ${text(formatTemperature(segments[segment].target_C, unit))} until ${clock(standing.ends_s)}.`}
+            {segment < keyed
+              ? `Segment ${segment + 1} of ${keyed}, ${ROLE_NAMES[segments[segment].role].toLowerCase()}: ${standing.holding ? 'holding at' : 'on its way to'} ${text(formatTemperature(segments[segment].target_C, unit))} until ${clock(standing.ends_s)}.`
+              : `All ${keyed} segments are done: switched off, the closed kiln cools to ${text(formatTemperature(segments[segment].target_C, unit))} until ${clock(standing.ends_s)}.`}
           </Words>
           <Words size="label" tone="muted">
             {`By the model the kiln has ${text(formatTemperature(standing.kiln_C, unit))} and the core of the glass ${text(formatTemperature(standing.core_C, unit))}.`}
@@ -108,6 +132,24 @@ function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
           ? `Cool enough since ${clock(evaluation.simulation.total_s)} by the model, if the kiln reads ${text(formatTemperature(opens_C, unit))} or less.`
           : `May be opened at ${clock(evaluation.simulation.total_s)}, once the kiln reads ${text(formatTemperature(opens_C, unit))}.`}
       </Words>
-    </>
+    </View>
+  );
+  return (
+    <View style={wide ? { flexDirection: 'row', gap: space.wide } : { gap: space.small }}>
+      <View style={wide ? { flex: 2 } : undefined}>{words}</View>
+      {value && (
+        <View style={wide ? { flex: 3 } : undefined}>
+          <RunningDrawing
+            schedule={schedule}
+            segments={segments}
+            evaluation={value}
+            standing={standing}
+            look={look}
+            start={inZone(firing.firedAt, firing.zone)}
+            now_s={seconds}
+          />
+        </View>
+      )}
+    </View>
   );
 }

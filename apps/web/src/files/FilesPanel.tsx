@@ -62,7 +62,7 @@ export function FilesPanel({ piece, schedule, series, unit, start, saving }: Fil
         />
       </View>
       <Words size="label" tone="muted">
-        {`CSV counts in °${unit}, as shown; JSON in °C and seconds. The whole piece with its firings is a file of its own, on the piece’s page.`}
+        {`CSV counts in °${unit}, as shown; JSON is for other programs, in the units that it names. The whole piece with its firings is a file of its own, on the piece’s page.`}
       </Words>
     </View>
   );

@@ -7,11 +7,12 @@ import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { ListScreen } from '@/ui/Screen';
+import { scaled } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 import { inZone } from '@/ui/clock';
 import { ResultSign, resultWords } from './results';
 
-const ROW_HEIGHT = 64;
+const ROW_HEIGHT = scaled(64);
 
 export function ComparePicker({ firing }: { firing: Firing }) {
   const own = useFirings({ piece: firing.pieceId });

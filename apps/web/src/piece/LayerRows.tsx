@@ -7,7 +7,7 @@ import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import Svg, { Circle } from 'react-native-svg';
 import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
-import { TARGET, space } from '@/theme/theme';
+import { TARGET, scaled, space } from '@/theme/theme';
 import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
 import { sliderProps } from '@/ui/sliderProps';
@@ -21,7 +21,7 @@ export interface LayerRowsProps {
   onMove(id: string, to: number): void;
 }
 
-const ROW_HEIGHT = 60;
+const ROW_HEIGHT = scaled(60);
 
 export function LayerRows({ doc, layers, names, selected, onSelect, onMove }: LayerRowsProps) {
   const { colours } = useTheme();

@@ -36,7 +36,7 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, saveTitl
   });
   const now = useWatch({ control }) as PieceEntry;
   const { errors } = formState;
-  const hint = units.length === 'mm' ? 'as you write it: 240, 24 cm, 9 1/2 in' : 'as you write it: 9 1/2, 9.5 in, 240 mm';
+  const hint = units.length === 'mm' ? 'as you write it: 240, 24 cm, 9 1/2 in' : 'as you write it: 9 1/2, 9-1/2 in, 9.5"';
 
   useEffect(() => {
     if (problem) setError(fieldOfPath(problem.path), { message: problem.message });

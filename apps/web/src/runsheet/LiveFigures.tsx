@@ -3,6 +3,7 @@ import {
   type Evaluation,
   type FiringCase,
   type LimitName,
+  TERMS,
   type TemperatureUnit,
   differenceIn,
   formatDifference,
@@ -13,13 +14,14 @@ import {
   otherUnits,
   text,
 } from '@torvin/core';
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { FigureBlock } from '@/ui/FigureBlock';
 import { Spoken } from '@/ui/Spoken';
+import { Words } from '@/ui/Words';
 import { hatched } from '@/ui/hatched';
 
 export interface LiveFiguresProps {
@@ -45,11 +47,12 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
   const heat = heatWorkFigures(firing, evaluation);
   const allowedIn = (one: TemperatureUnit): string => `of ${Number(differenceIn(limits.setting_K, one).toFixed(1))} °${one}`;
   const inAll = formatDuration(simulation.total_s);
+  const [term, setTerm] = useState<string | null>(null);
+  const touch = (name: string) => () => setTerm((now) => (now === name ? null : name));
   return (
     <View
       style={{
-        flexDirection: 'row',
-        gap: space.small,
+        gap: space.hair,
         paddingHorizontal: space.large,
         paddingVertical: space.small,
         backgroundColor: colours.surface,
@@ -60,28 +63,45 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
       }}
       testID="live-figures"
     >
-      <FigureBlock
-        label="core to skin"
-        value={formatDifference(setting, unit)}
-        other={formatDifference(setting, otherTemperature(unit))}
-        share={setting / limits.setting_K}
-        broken={setting > limits.setting_K * 1.001}
-        note={allowedIn(unit)}
-        otherNote={allowedIn(otherTemperature(unit))}
-        testID="live-core-skin"
-      />
-      <FigureBlock label="heat work" value={{ figure: heat.figure, unit: '%' }} share={heat.bandShare} broken={!heat.ok} note={heat.band} testID="live-work" />
-      <FigureBlock
-        label="tension"
-        value={formatStress(tension, length)}
-        other={formatStress(tension, otherLength)}
-        share={tension / limits.pull_Pa}
-        broken={tension > limits.pull_Pa * 1.001}
-        note={`of ${text(formatStress(limits.pull_Pa, length))}`}
-        otherNote={`of ${text(formatStress(limits.pull_Pa, otherLength))}`}
-        testID="live-tension"
-      />
-      <FigureBlock label="in all" value={inAll} note={`to ${opens}`} testID="live-length" />
+      <View style={{ flexDirection: 'row', gap: space.small }}>
+        <FigureBlock
+          label="core to skin"
+          value={formatDifference(setting, unit)}
+          other={formatDifference(setting, otherTemperature(unit))}
+          share={setting / limits.setting_K}
+          broken={setting > limits.setting_K * 1.001}
+          note={allowedIn(unit)}
+          otherNote={allowedIn(otherTemperature(unit))}
+          onTouch={touch('core to skin')}
+          testID="live-core-skin"
+        />
+        <FigureBlock
+          label="heat work"
+          value={{ figure: heat.figure, unit: '%' }}
+          share={heat.bandShare}
+          broken={!heat.ok}
+          note={heat.band}
+          onTouch={touch('heat work')}
+          testID="live-work"
+        />
+        <FigureBlock
+          label="tension"
+          value={formatStress(tension, length)}
+          other={formatStress(tension, otherLength)}
+          share={tension / limits.pull_Pa}
+          broken={tension > limits.pull_Pa * 1.001}
+          note={`of ${text(formatStress(limits.pull_Pa, length))}`}
+          otherNote={`of ${text(formatStress(limits.pull_Pa, otherLength))}`}
+          onTouch={touch('tension')}
+          testID="live-tension"
+        />
+        <FigureBlock label="in all" value={inAll} note={`to ${opens}`} testID="live-length" />
+      </View>
+      {term !== null && (
+        <Words size="label" testID="term">
+          {TERMS[term]}
+        </Words>
+      )}
       <Spoken
         text={`Core to skin ${text(formatDifference(setting, unit))}, heat work ${heat.figure} percent, tension ${text(formatStress(tension, length))}, opens ${opens}.`}
       />

@@ -21,7 +21,7 @@ import { memo, useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
-import { TARGET, space } from '@/theme/theme';
+import { TARGET, scaled, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { HiddenTable } from '@/ui/HiddenTable';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
@@ -53,12 +53,12 @@ export interface RunSheetProps {
   handlers?: BeadHandlers;
 }
 
-const ROW_HEIGHT = 132;
-const FIGURES_WIDTH = { phone: 206, wide: 260 };
+const ROW_HEIGHT = scaled(132);
+const FIGURES_WIDTH = { phone: scaled(206), wide: scaled(260) };
 const WIDE_FROM = 560;
 /** A bead never sits nearer to the edge than half its reach. */
 const EDGE = 24;
-const NAMES_HEIGHT = 52;
+const NAMES_HEIGHT = scaled(52);
 const LEAST_ABOVE_ROOM_K = 5;
 
 export function RunSheet(props: RunSheetProps) {

@@ -11,13 +11,13 @@ import {
   text,
 } from '@torvin/core';
 import { memo, useMemo } from 'react';
-import Svg, { Defs, Line, LinearGradient, Path, Rect, Stop, Text as SvgText } from 'react-native-svg';
+import Svg, { Defs, G, Line, LinearGradient, Path, Rect, Stop, Text as SvgText } from 'react-native-svg';
 import { View } from 'react-native';
 import { GLOW } from '@/theme/palette';
 import { useTheme } from '@/theme/ThemeContext';
-import { fonts } from '@/theme/theme';
+import { fonts, wordSize } from '@/theme/theme';
 import { HiddenTable } from '@/ui/HiddenTable';
-import { clockShort } from '@/ui/clock';
+import { clockAfter, clockShort } from '@/ui/clock';
 import { CURVE_HEADS, clockRows } from './jointTable';
 import { pathOf } from './curve';
 import { type TimeAxis, levelMarks, timeTicks, trueTimeAxes } from './trueTime';
@@ -31,6 +31,17 @@ export interface TrueTimeChartProps {
   unit: TemperatureUnit;
   start: Date;
   width: number;
+  height?: number;
+  /** Of a firing that runs. */
+  marks?: RunningMarks;
+}
+
+/** Seconds after the start. */
+export interface RunningMarks {
+  /** Left out before it starts and after it is over. */
+  now_s?: number;
+  look?: { from_s: number; to_s: number };
+  open_s: number;
 }
 
 const HEIGHT = 230;
@@ -40,14 +51,29 @@ const LEAST_BAND_PX = 14;
 /** At the right the bands have their names; no line crosses them. */
 const NAMES_PX = 56;
 
-export const TrueTimeChart = memo(function TrueTimeChart({ firing, segments, series, total_s, unit, start, width }: TrueTimeChartProps) {
+export const TrueTimeChart = memo(function TrueTimeChart({
+  firing,
+  segments,
+  series,
+  total_s,
+  unit,
+  start,
+  width,
+  height = HEIGHT,
+  marks,
+}: TrueTimeChartProps) {
   const { colours } = useTheme();
-  const axes = useMemo(() => trueTimeAxes(width, HEIGHT, total_s, firing.kiln.top_C), [width, total_s, firing.kiln.top_C]);
+  const axes = useMemo(() => trueTimeAxes(width, height, total_s, firing.kiln.top_C), [width, height, total_s, firing.kiln.top_C]);
   const states = useMemo(() => glassStates(glassOf(firing)).filter(({ from_C }) => from_C < firing.kiln.top_C), [firing]);
   const line = (values: readonly number[]): string => pathOf(values.map((value, i) => ({ x: axes.x(series?.t_s[i] ?? 0), y: axes.y(value) })));
   return (
     <View testID="true-time">
-      <Svg width={width} height={HEIGHT} role="img" aria-label={`Temperatures over time: ${segments.length} segments, ${text(formatDuration(total_s))} in all`}>
+      <Svg
+        width={width}
+        height={height}
+        role="img"
+        aria-label={`Temperatures over time: ${segments.length} segments, ${text(formatDuration(total_s))} in all${marksWords(marks, start)}`}
+      >
         <Defs>
           <LinearGradient id={GLOW_ID} gradientUnits="userSpaceOnUse" x1={0} x2={0} y1={axes.y(GLOW[0][0])} y2={axes.y(GLOW[GLOW.length - 1][0])}>
             {GLOW.map(([celsius, colour]) => (
@@ -77,10 +103,21 @@ export const TrueTimeChart = memo(function TrueTimeChart({ firing, segments, ser
             </SvgText>
           );
         })}
+        {marks?.look && (
+          <Rect
+            x={axes.x(marks.look.from_s)}
+            y={TOP_PX}
+            width={Math.max(axes.x(marks.look.to_s) - axes.x(marks.look.from_s), 3)}
+            height={axes.bottom - TOP_PX}
+            fill={colours.touch}
+            fillOpacity={0.25}
+          />
+        )}
         <Grid axes={axes} unit={unit} start={start} />
         {series && <Path d={line(series.kiln_C)} stroke={`url(#${GLOW_ID})`} strokeWidth={4} strokeLinejoin="round" fill="none" />}
         {series && <Path d={line(series.skin_C)} stroke={colours.ink} strokeWidth={1} fill="none" />}
         {series && <Path d={line(series.core_C)} stroke={colours.ink} strokeWidth={1.5} strokeDasharray="2 3" fill="none" />}
+        {marks && <Marks axes={axes} marks={marks} />}
       </Svg>
       {series && (
         <HiddenTable
@@ -93,6 +130,53 @@ export const TrueTimeChart = memo(function TrueTimeChart({ firing, segments, ser
     </View>
   );
 });
+
+/** Where a mark's line begins. */
+const TOP_PX = 10;
+
+const marksWords = (marks: RunningMarks | undefined, start: Date): string => {
+  if (!marks) return '';
+  const { now_s, look, open_s } = marks;
+  return [
+    ...(now_s === undefined ? [] : [`now at ${clockAfter(start, now_s)}`]),
+    ...(look ? [`look in from ${clockAfter(start, look.from_s)}`] : []),
+    `may be opened at ${clockAfter(start, open_s)}`,
+  ].reduce((said, one) => `${said}; ${one}`, '');
+};
+
+/** Upright lines with their names at the foot of the axis, the name turned inwards where the axis ends. */
+function Marks({ axes, marks: { now_s, look, open_s } }: { axes: TimeAxis; marks: RunningMarks }) {
+  const { colours } = useTheme();
+  const lines = [
+    ...(look ? [{ name: 'look in', at: look.from_s, strong: false }] : []),
+    { name: 'open', at: open_s, strong: false },
+    ...(now_s === undefined ? [] : [{ name: 'now', at: now_s, strong: true }]),
+  ];
+  return (
+    <>
+      {lines.map(({ name, at, strong }, i) => {
+        const x = axes.x(at);
+        const inwards = x > axes.right - NAMES_PX;
+        const crowded = lines.slice(0, i).some((one) => Math.abs(axes.x(one.at) - x) < NAMES_PX);
+        return (
+          <G key={name}>
+            <Line x1={x} x2={x} y1={TOP_PX} y2={axes.bottom} stroke={colours.touch} strokeWidth={strong ? 2 : 1} strokeDasharray={strong ? undefined : '4 3'} />
+            <SvgText
+              x={inwards ? x - 4 : x + 4}
+              y={axes.bottom - 6 - (crowded ? 14 : 0)}
+              textAnchor={inwards ? 'end' : 'start'}
+              fill={colours.touch}
+              fontFamily={strong ? fonts.wordsBold : fonts.words}
+              fontSize={wordSize.note}
+            >
+              {name}
+            </SvgText>
+          </G>
+        );
+      })}
+    </>
+  );
+}
 
 function Grid({ axes, unit, start }: { axes: TimeAxis; unit: TemperatureUnit; start: Date }) {
   const { colours } = useTheme();

@@ -18,6 +18,8 @@ export interface SectionDrawingProps {
   height: number;
   /** Leaves out the words around the drawing, for lists. */
   small?: boolean;
+  /** What has become of it, drawn over it; in words for who does not see it. */
+  ghost?: { shape: Ghost; words: string } | null;
 }
 
 /** As a sentence, for those who do not see it. */
@@ -49,29 +51,31 @@ export function SectionTable({ layers, unit }: { layers: readonly DrawnLayer[]; 
   return <HiddenTable caption="Lay-up, bottom to top" heads={HEADS} rows={rows} testID="section-table" />;
 }
 
-export const scaleWords = (exaggeration: number, ghost: boolean): string =>
-  `${exaggeration === 1 ? 'drawn to scale' : `depth drawn ${exaggeration}×`}${ghost ? ' · dashed: after firing' : ''}`;
+/** dashed: what the dashed outline is of, where there is one. */
+export const scaleWords = (exaggeration: number, dashed: string | null): string =>
+  `${exaggeration === 1 ? 'drawn to scale' : `depth drawn ${exaggeration}×`}${dashed === null ? '' : ` · dashed: ${dashed}`}`;
 
-export function SectionDrawing({ footprint, layers, width, height, small = false }: SectionDrawingProps) {
+export function SectionDrawing({ footprint, layers, width, height, small = false, ghost = null }: SectionDrawingProps) {
   const { colours } = useTheme();
   const units = useUnits();
-  const drawn = sectionGeometry(footprintSpan(footprint), layers, { width, height });
+  const room = ghost ? { depth_m: ghost.shape.depth_m + ghost.shape.relief_m + Math.abs(ghost.shape.crown_m), width_m: ghost.shape.width_m } : undefined;
+  const drawn = sectionGeometry(footprintSpan(footprint), layers, { width, height }, room);
   return (
     <View style={{ backgroundColor: colours.surface }}>
-      {!small && layers.length > 0 && <ScaleNote exaggeration={drawn.exaggeration} ghost={false} />}
-      <Svg width={width} height={height} role="img" aria-label={sectionWords(layers, units.length)}>
-        <SectionShapes drawn={drawn} layers={layers} width={width} small={small} />
+      {!small && layers.length > 0 && <ScaleNote exaggeration={drawn.exaggeration} dashed={ghost ? 'as it is by now' : null} />}
+      <Svg width={width} height={height} role="img" aria-label={`${sectionWords(layers, units.length)}${ghost ? `; ${ghost.words}` : ''}`}>
+        <SectionShapes drawn={drawn} layers={layers} width={width} small={small} ghost={ghost?.shape} />
       </Svg>
       {!small && <SectionTable layers={layers} unit={units.length} />}
     </View>
   );
 }
 
-export function ScaleNote({ exaggeration, ghost }: { exaggeration: number; ghost: boolean }) {
+export function ScaleNote({ exaggeration, dashed }: { exaggeration: number; dashed: string | null }) {
   return (
     <View style={{ position: 'absolute', top: 4, right: 12, zIndex: 1, pointerEvents: 'none' }}>
       <Words size="note" tone="muted">
-        {scaleWords(exaggeration, ghost)}
+        {scaleWords(exaggeration, dashed)}
       </Words>
     </View>
   );

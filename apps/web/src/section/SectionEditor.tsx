@@ -140,7 +140,7 @@ export function SectionEditor({
 
   return (
     <View ref={holder} style={{ backgroundColor: colours.surface }}>
-      <ScaleNote exaggeration={drawn.exaggeration} ghost={ghost !== null} />
+      <ScaleNote exaggeration={drawn.exaggeration} dashed={ghost ? 'after firing' : null} />
       <View style={{ position: 'absolute', left: 0, top: 0, zIndex: 2 }}>
         <Action kind="plain" title="+ Layer" label="+ Layer on top" testID="add-layer" onPress={onAdd} />
       </View>

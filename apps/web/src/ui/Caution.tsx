@@ -46,9 +46,8 @@ export function Caution({ about, children, testID }: CautionProps) {
     <Pressable
       role="button"
       aria-expanded={false}
-      aria-label={`Take care. ${children}`}
       onPress={() => setOpened({ mark, open: true })}
-      testID={testID}
+      testID={testID ?? 'caution-line'}
       style={{
         flexDirection: 'row',
         alignItems: 'center',

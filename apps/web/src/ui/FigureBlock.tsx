@@ -22,12 +22,14 @@ export interface FigureBlockProps {
   /** Share of the limit that is used, 1 at the limit. */
   share?: number;
   broken?: boolean;
+  /** Told of a touch, besides what it shows. */
+  onTouch?(): void;
   testID?: string;
 }
 
-export function FigureBlock({ value, other, otherNote, testID, ...rest }: FigureBlockProps) {
+export function FigureBlock({ value, other, otherNote, onTouch, testID, ...rest }: FigureBlockProps) {
   const [turned, setTurned] = useState(false);
-  if (!other) {
+  if (!other && !onTouch) {
     return (
       <View style={{ flex: 1, minWidth: 72 }} testID={testID}>
         <Block value={value} {...rest} />
@@ -35,16 +37,26 @@ export function FigureBlock({ value, other, otherNote, testID, ...rest }: Figure
     );
   }
   return (
-    <Pressable role="button" onPress={() => setTurned(!turned)} style={{ flex: 1, minWidth: 72, minHeight: TARGET }} testID={testID}>
-      <Block value={turned ? other : value} {...rest} note={turned ? (otherNote ?? rest.note) : rest.note} />
-      <Hidden>
-        <Words>{`, or ${text(turned ? value : other)}`}</Words>
-      </Hidden>
+    <Pressable
+      role="button"
+      onPress={() => {
+        setTurned(!turned);
+        onTouch?.();
+      }}
+      style={{ flex: 1, minWidth: 72, minHeight: TARGET }}
+      testID={testID}
+    >
+      <Block value={turned && other ? other : value} {...rest} note={turned ? (otherNote ?? rest.note) : rest.note} />
+      {other && (
+        <Hidden>
+          <Words>{`, or ${text(turned ? value : other)}`}</Words>
+        </Hidden>
+      )}
     </Pressable>
   );
 }
 
-function Block({ label, value, note, share, broken = false }: Omit<FigureBlockProps, 'other' | 'otherNote' | 'testID'>) {
+function Block({ label, value, note, share, broken = false }: Omit<FigureBlockProps, 'other' | 'otherNote' | 'onTouch' | 'testID'>) {
   const { colours } = useTheme();
   return (
     <>

@@ -125,21 +125,32 @@ function Page({ plain = false, title, children }: { plain?: boolean; title: stri
   );
 }
 
+/** A title that has less room than this has what is beside it go under it. */
+const TITLE_WIDTH = 180;
+
 function Header({ title, subtitle, back, actions, plain = false }: HeaderProps) {
   usePageTitle(title, !plain);
   return (
     <View style={{ paddingHorizontal: space.large, paddingTop: space.hair }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', minHeight: TARGET, marginLeft: -space.small }}>
+      <View
+        style={{
+          flexDirection: 'row',
+          alignItems: 'center',
+          justifyContent: 'space-between',
+          minHeight: back ? TARGET : space.small,
+          marginLeft: -space.small,
+        }}
+      >
         <View style={{ flexShrink: 1, minWidth: TARGET }}>{back && <BackLink {...back} />}</View>
         {!plain && <ConnectionWord />}
       </View>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
-        <View style={{ flex: 1 }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: space.small }}>
+        <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: TITLE_WIDTH }}>
           <Words size="heading" bold role="heading" aria-level={plain ? 2 : 1}>
             {title}
           </Words>
         </View>
-        {actions}
+        {actions && <View style={{ flexDirection: 'row', flexShrink: 1 }}>{actions}</View>}
       </View>
       {typeof subtitle === 'string' ? (
         <Words size="label" tone="muted">

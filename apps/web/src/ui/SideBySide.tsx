@@ -1,8 +1,10 @@
 /** Figures of two things side by side, those that differ standing out. */
-import { type Consequence, text } from '@torvin/core';
+import { type Consequence, TERMS, text } from '@torvin/core';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
+import { Action } from './Action';
 import { Words } from './Words';
 
 export interface SideBySideProps {
@@ -14,38 +16,58 @@ export interface SideBySideProps {
 
 export function SideBySide({ heads, rows, testID }: SideBySideProps) {
   const { colours } = useTheme();
+  const [explained, setExplained] = useState(false);
+  const terms = rows.filter(({ what }) => what in TERMS);
   const line = { flexDirection: 'row', gap: space.small, paddingVertical: space.hair, borderBottomWidth: 1, borderColor: colours.line } as const;
   return (
-    <View role="table" testID={testID}>
-      <View role="row" style={line}>
-        <View role={'columnheader' as never} style={{ flex: 1 }}>
-          <Words size="note" tone="muted">
-            figure
-          </Words>
-        </View>
-        {heads.map((head, i) => (
-          <View key={i} role={'columnheader' as never} style={{ flex: 1 }}>
-            <Words size="note" tone="muted" numberOfLines={2}>
-              {head}
+    <View>
+      <View role="table" testID={testID}>
+        <View role="row" style={line}>
+          <View role={'columnheader' as never} style={{ flex: 1 }}>
+            <Words size="note" tone="muted">
+              figure
             </Words>
+          </View>
+          {heads.map((head, i) => (
+            <View key={i} role={'columnheader' as never} style={{ flex: 1 }}>
+              <Words size="note" tone="muted" numberOfLines={2}>
+                {head}
+              </Words>
+            </View>
+          ))}
+        </View>
+        {rows.map(({ what, before, after, differs }) => (
+          <View key={what} role="row" style={line}>
+            <View role={'rowheader' as never} style={{ flex: 1 }}>
+              <Words size="label" tone="muted">
+                {what}
+              </Words>
+            </View>
+            <View role={'cell' as never} style={{ flex: 1 }}>
+              <Words>{text(before)}</Words>
+            </View>
+            <View role={'cell' as never} style={{ flex: 1 }}>
+              <Words bold={differs}>{text(after)}</Words>
+            </View>
           </View>
         ))}
       </View>
-      {rows.map(({ what, before, after, differs }) => (
-        <View key={what} role="row" style={line}>
-          <View role={'rowheader' as never} style={{ flex: 1 }}>
-            <Words size="label" tone="muted">
-              {what}
-            </Words>
-          </View>
-          <View role={'cell' as never} style={{ flex: 1 }}>
-            <Words>{text(before)}</Words>
-          </View>
-          <View role={'cell' as never} style={{ flex: 1 }}>
-            <Words bold={differs}>{text(after)}</Words>
-          </View>
+      {terms.length > 0 && (
+        <View style={{ alignItems: 'flex-start' }}>
+          <Action
+            kind="plain"
+            title={explained ? 'Enough of that' : 'What do these mean?'}
+            testID={`${testID}-terms`}
+            onPress={() => setExplained(!explained)}
+          />
+          {explained &&
+            terms.map(({ what }) => (
+              <Words key={what} size="label">
+                {`${what[0].toUpperCase()}${what.slice(1)}: ${TERMS[what]}`}
+              </Words>
+            ))}
         </View>
-      ))}
+      )}
     </View>
   );
 }

@@ -25,6 +25,17 @@ export const ROLE_NAMES: Record<Role, string> = {
   lastCool: 'Last',
 };
 
+/** Words that not everybody uses, each in a sentence; by the name that a figure stands under. */
+export const TERMS: Readonly<Record<string, string>> = {
+  'core to skin': 'How much warmer the middle of the glass is than its outside, or colder: what is left of it while the glass sets stays in it as stress.',
+  'heat work': 'What heat has done to the glass, temperature and time together: cooler for longer does the same as hotter for a while.',
+  tension: 'How hard the glass is pulled within itself while it warms or cools; glass bears being pressed and breaks by being pulled.',
+  squeeze: 'A hold before the rim seals, in which sheets lie down on one another and the air between them leaves.',
+  'relief left': 'How much of the height of what was laid on is still standing when it comes out.',
+  haze: 'Dull crystals that grow on the skin where glass dawdles between sticking and flowing; counted as time at its worst.',
+  'stress left': 'The tension that stays in the cold piece for good.',
+};
+
 /** A few words on why the segment is there, for this body. */
 export function whyOf(firing: FiringCase, { role, rate_C_per_h }: Pick<PurposefulSegment, 'role' | 'rate_C_per_h'>, unit: LengthUnit): string {
   const depth = text(formatLength(firedDepth(firing), unit));

@@ -55,9 +55,9 @@ export function formatDuration(seconds: number): Figure {
 const FINE_INCHES_M = 0.2 * METRES_PER_INCH;
 
 export function formatLength(metres: number, unit: LengthUnit): Figure {
-  if (unit === 'in') return { figure: trimZeros(round(metres / METRES_PER_INCH, metres < FINE_INCHES_M ? 3 : 2)), unit: 'in' };
+  if (unit === 'in') return { figure: trimZeros(round(metres / METRES_PER_INCH, Math.abs(metres) < FINE_INCHES_M ? 3 : 2)), unit: 'in' };
   const millimetres = metres * 1e3;
-  return { figure: trimZeros(round(millimetres, millimetres < 100 ? 1 : 0)), unit: 'mm' };
+  return { figure: trimZeros(round(millimetres, Math.abs(millimetres) < 100 ? 1 : 0)), unit: 'mm' };
 }
 
 export function formatMass(kilograms: number, unit: MassUnit): Figure {

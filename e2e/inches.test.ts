@@ -1,0 +1,201 @@
+/** An empty studio that thinks in °F, inches and ounces, from 'New piece' to a recorded firing: no metric figure on the way. */
+import { setting } from './setting';
+import { PHONE, Visitor, WIDE } from './visitor';
+
+const here = setting({ TORVIN_START: 'own' });
+const { studio } = here;
+
+/** What is read on the page, but for the other unit that a stepper shows on purpose, and what is there to be heard only. */
+async function metricOn(me: Visitor): Promise<string[]> {
+  return me.page.evaluate(() => {
+    const spared = '[data-testid$="-other"]';
+    const seen = [...document.querySelectorAll('#root *')].flatMap((node) => {
+      const own = [...node.childNodes].filter((child) => child.nodeType === 3).map((child) => child.textContent ?? '');
+      const box = node.getBoundingClientRect();
+      return own.join('') === '' || node.closest(spared) || box.width <= 1 || node.parentElement?.closest('[style*="opacity: 0"]') ? [] : [own.join('')];
+    });
+    return seen.filter((words) => /°C|\d\s?(mm|cm|kg|g)\b|g\/cm|cm²|MPa|m²\/s/.test(words));
+  });
+}
+
+/** Words that are cut off without an ellipsis that was meant. */
+async function clippedOn(me: Visitor): Promise<string[]> {
+  return me.page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('#root *')].flatMap((node) => {
+      const style = getComputedStyle(node);
+      const words = [...node.childNodes].some((child) => child.nodeType === 3 && (child.textContent ?? '').trim() !== '');
+      const box = node.getBoundingClientRect();
+      if (!words || box.width <= 1 || style.textOverflow === 'ellipsis' || style.opacity === '0') return [];
+      const cut = node.scrollWidth > node.clientWidth + 1 && style.overflowX === 'hidden';
+      // A parent that clips, and does not scroll, cuts too.
+      for (let parent = node.parentElement; parent && parent.id !== 'root'; parent = parent.parentElement) {
+        const around = getComputedStyle(parent);
+        // What scrolls on purpose shows the rest when it is asked.
+        if ([around.overflowX, around.overflowY].some((how) => how === 'auto' || how === 'scroll')) break;
+        if (around.overflowX !== 'hidden' && around.overflowY !== 'hidden') continue;
+        const clip = parent.getBoundingClientRect();
+        if (clip.width <= 1) return [];
+        if (box.bottom > clip.bottom + 2 && box.top < clip.bottom && around.overflowY === 'hidden') return [node.innerText.slice(0, 60)];
+        if (box.right > clip.right + 2 && box.left < clip.right && around.overflowX === 'hidden') return [node.innerText.slice(0, 60)];
+      }
+      return cut ? [node.innerText.slice(0, 60)] : [];
+    }),
+  );
+}
+
+async function expectOurs(me: Visitor, view: string): Promise<void> {
+  await me.expectSound(view);
+  expect({ view, metric: await metricOn(me), clipped: await clippedOn(me) }).toEqual({ view, metric: [], clipped: [] });
+}
+
+test('from New piece to a recorded firing in °F, inches and ounces', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  const open = (path: string): Promise<unknown> => me.page.goto(studio.address + path);
+  await open('/shelves');
+  for (const unit of ['temperature-F', 'length-in', 'mass-oz']) await me.press(`unit-${unit}`);
+  await me.press('shelf-controllers');
+  await me.press('record-my-controller');
+  await me.press('controller-unit-F');
+  await me.type('figure-fullSpeedCode', '7200');
+  await me.press('save-record');
+  await me.gone('save-record');
+  await me.press('shelf-kilns');
+  await me.press('record-my-kiln');
+  await me.type('figure-top_C', '1050 C');
+  await me.type('figure-insideWidth_m', '20-1/2 in');
+  await me.reads('Lag from edge to edge of 12 in');
+  await expectOurs(me, 'a kiln in inches');
+  await me.press('save-record');
+  await me.press('shelf-kilns');
+  await me.sees('record-my-kiln', /1922 °F/);
+  await open('/pieces/new');
+  await expectOurs(me, 'a new piece in inches');
+  await me.type('field-name', 'Street number 8');
+  await me.type('field-width', '9-1/2 in');
+  await me.type('field-length', '7');
+  await me.sees('outline-area', /^6[67] in²$/);
+  await me.press('save-piece');
+  await me.sees('layer-row-0', /⅛ in/);
+  await me.press('layer-row-0');
+  await me.press('layer-repeat');
+  await me.sees('layer-sheet', /layer 2 of 2/);
+  await me.press('close-layer-sheet');
+  await me.press('add-layer');
+  await me.press('add-frit');
+  await me.type('layer-mass-all', '3.4 oz');
+  await me.page.keyboard.press('Enter');
+  // 3.4 oz over 9.5 · 7 in: 3.4 / (66.5 / 144) oz on the square foot.
+  await me.page.waitForFunction(() => (document.querySelector('[data-testid="layer-mass"]') as HTMLInputElement).value === '7.36');
+  await me.type('layer-mass', '0.22 g/cm2');
+  await me.page.keyboard.press('Enter');
+  await me.page.waitForFunction(() => (document.querySelector('[data-testid="layer-mass"]') as HTMLInputElement).value === '7.21');
+  await me.type('layer-mass', 'plenty');
+  await me.page.keyboard.press('Enter');
+  await me.sees('layer-mass-error', /oz\/ft² or 3\.4 oz in all/);
+  await me.type('layer-mass', '36 oz');
+  await me.page.keyboard.press('Enter');
+  await me.page.waitForFunction(() => (document.querySelector('[data-testid="layer-mass-all"]') as HTMLInputElement).value === '2.25');
+  await expectOurs(me, 'frit in ounces');
+  await me.type('layer-mass-all', '3.4');
+  await me.page.keyboard.press('Enter');
+  // A bare number is in what the field is kept in, ounces, whatever the last one was shown in.
+  await me.page.waitForFunction(() => (document.querySelector('[data-testid="layer-mass-all"]') as HTMLInputElement).value === '3.4');
+  await me.press('close-layer-sheet');
+  await expectOurs(me, 'a piece in inches');
+  await me.press('compute');
+  await me.sees('live-tension', /psi/);
+  await expectOurs(me, 'a run sheet in °F');
+  // Round where the controller counts: every aim a multiple of 5 °F.
+  const aims = await me.page.$$eval('[data-testid^="run-row-"]', (rows) => rows.map((row) => Number(/(\d+)\s*°F/.exec((row as HTMLElement).innerText)?.[1])));
+  expect(aims.length).toBeGreaterThan(5);
+  for (const aim of aims) expect(aim % 5).toBe(0);
+  await me.press('run-row-2');
+  await me.type('step-rate', '7200');
+  await me.page.keyboard.press('Enter');
+  await me.sees('run-row-2', /full speed/);
+  await me.type('step-rate', 'quick');
+  await me.page.keyboard.press('Enter');
+  await me.sees('step-rate-error', /400 °F\/h, or full/);
+  await me.type('step-target', '1300 C');
+  await me.page.keyboard.press('Enter');
+  await me.sees('step-target-error', /2372 °F is above this kiln's top of 1922 °F/);
+  await expectOurs(me, 'a segment in °F');
+  await me.press('close-segment-sheet');
+  await me.press('undo');
+  await me.sees('schedule-state', /^as computed$/);
+  for (const fold of ['schools', 'polariser', 'along']) await me.press(`fold-${fold}`);
+  await me.sees('school-hotter-lower', /psi left/);
+  await expectOurs(me, 'schools in °F');
+  await me.press('open-key-in');
+  const rows = (await me.page.$$('[data-testid^="key-in-"][role="checkbox"]')).length;
+  await me.sees('key-in-0', /°F/);
+  await expectOurs(me, 'a key-in sheet in °F');
+  await me.press('start-firing');
+  await me.press('start-all-the-same');
+  // Key-in and Bench count alike.
+  await me.sees('in-kiln', new RegExp(`Segment 1 of ${rows}, warm up`));
+  await me.find('running-drawing');
+  await expectOurs(me, 'a Bench in °F');
+  await me.press('bench-tell');
+  await me.press('ran-otherwise');
+  await me.type('ran-rate-2', '7200');
+  await me.page.keyboard.press('Enter');
+  await expectOurs(me, 'telling in °F');
+  await me.press('ran-planned');
+  await me.press('result-right');
+  // Told at once: it is asked how that can be known.
+  me.expectedStatuses.add(422);
+  await me.press('save-firing');
+  await me.type('record-knownBy', 'looked in at the working heat');
+  await me.press('save-firing');
+  await me.sees('firing-record', /right/);
+  await expectOurs(me, 'a firing in °F');
+  await me.page.close();
+
+  const wide = await Visitor.open(here.browser, WIDE);
+  await wide.page.goto(`${studio.address}/notebook`);
+  await wide.sees('firing-record', /right/);
+  await expectOurs(wide, 'a Notebook in °F, wide');
+  await wide.page.goto(`${studio.address}/bench`);
+  await wide.find('bench-learned');
+  await expectOurs(wide, 'a Bench in °F, wide');
+  await wide.page.close();
+});
+
+test('words at 130 % are larger and clip nothing', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  const session = await me.page.createCDPSession();
+  await session.send('Page.setFontSizes', { fontSizes: { standard: 21, fixed: 17 } });
+  const size = async (): Promise<number> => {
+    await me.find('bench-learned');
+    return me.page.$eval('h1', (node) => Number.parseFloat(getComputedStyle(node).fontSize));
+  };
+  await me.page.goto(`${studio.address}/bench`);
+  expect(await size()).toBe(Math.round(24 * (21 / 16)));
+  const views: [string, string][] = [
+    ['/bench', 'bench-learned'],
+    ['/pieces', 'piece-link'],
+    ['/pieces/new', 'save-piece'],
+    ['/notebook', 'firing-link'],
+    ['/shelves', 'studio-units'],
+  ];
+  for (const [path, testId] of views) {
+    await me.page.goto(studio.address + path);
+    await me.find(testId);
+    await me.expectSound(`${path} at 130 %`);
+    expect({ path, clipped: await clippedOn(me) }).toEqual({ path, clipped: [] });
+  }
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.openPiece('Street number 8');
+  await me.expectSound('a piece at 130 %');
+  expect(await clippedOn(me)).toEqual([]);
+  await me.press('open-run');
+  await me.sees('live-work', /%/);
+  await me.expectSound('a run sheet at 130 %');
+  expect(await clippedOn(me)).toEqual([]);
+  await me.press('open-key-in');
+  await me.find('key-in-0');
+  await me.expectSound('a key-in sheet at 130 %');
+  expect(await clippedOn(me)).toEqual([]);
+  await me.page.close();
+});

@@ -1,0 +1,245 @@
+/** Words and order: what is said once, what a touch explains, where a page is found again, what a keyboard and an ear meet. */
+import { setting } from './setting';
+import { PHONE, Visitor, WIDE } from './visitor';
+
+const here = setting();
+const { studio } = here;
+const open = (me: Visitor, path: string): Promise<unknown> => me.page.goto(studio.address + path);
+
+test('the long caution stands in full the first time in a firing, then as one line that opens', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  const height = (): Promise<number> =>
+    me.page.evaluate(() => {
+      const words = [...document.querySelectorAll<HTMLElement>('#root *')].filter(
+        (node) => node.children.length === 0 && /^Take care\. A hot kiln burns/.test(node.innerText),
+      );
+      return words.at(-1)?.getBoundingClientRect().height ?? 0;
+    });
+  const openRun = async (): Promise<void> => {
+    await open(me, '/pieces');
+    await me.openPiece('Plaque no. 14');
+    await me.press('open-run');
+    await me.reads('A hot kiln burns');
+  };
+  await openRun();
+  expect(await height()).toBeGreaterThan(60);
+  await openRun();
+  const line = await height();
+  expect(line).toBeGreaterThan(0);
+  expect(line).toBeLessThan(30);
+  await me.press('caution-line');
+  expect(await height()).toBeGreaterThan(60);
+  await me.expectSound('a caution opened');
+  // Another firing has not had it yet.
+  await open(me, '/pieces');
+  await me.openPiece('Sundial disc');
+  await me.press('open-run');
+  await me.reads('A hot kiln burns');
+  expect(await height()).toBeGreaterThan(60);
+  await me.page.close();
+});
+
+test('heat work, tension and the rest have a sentence at a touch, and why? begins in plain words', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  await open(me, '/pieces');
+  await me.openPiece('Plaque no. 14');
+  await me.press('open-run');
+  await me.sees('live-work', /of \d+ to \d+/);
+  await me.press('live-work');
+  await me.sees('term', /temperature and time together/);
+  await me.press('live-tension');
+  await me.sees('term', /breaks by being pulled/);
+  await me.sees('live-tension', /psi/);
+  await me.expectSound('a term explained');
+  await me.press('live-tension');
+  await me.gone('term');
+  await me.press('run-row-1');
+  await me.press('why-squeeze');
+  expect(await me.text('why-squeeze-lines')).toMatch(/^Sheets must lie down on one another while their rim is still open[^0-9=]*Simulated \d/);
+  await me.press('close-segment-sheet');
+  await me.press('fold-compared');
+  await me.press('compared-with-computed-terms');
+  await me.sees('compared', /Haze: Dull crystals/);
+  await me.page.close();
+});
+
+test('a broken limit has a line of its own: nothing moves, no row and no curve is covered', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  await open(me, '/pieces');
+  await me.openPiece('Plaque no. 14');
+  await me.press('open-run');
+  await me.sees('limits-kept', /^Keeps every limit\.$/);
+  const boxes = (strip: string) =>
+    me.page.evaluate((id) => {
+      const box = (name: string) => document.querySelector(`[data-testid="${name}"]`)!.getBoundingClientRect();
+      const scroll = document.querySelector('[data-testid="screen-scroll"]')!;
+      return {
+        strip: box(id).bottom,
+        row: box('run-row-0').top + scroll.scrollTop,
+        height: box(id).height,
+        above: box('live-figures').bottom,
+        top: box(id).top,
+      };
+    }, strip);
+  const before = await boxes('limits-kept');
+  await me.press('run-row-2');
+  await me.type('step-target', '800');
+  await me.page.keyboard.press('Enter');
+  await me.sees('broken-limits', /Work/);
+  const after = await boxes('broken-limits');
+  expect(after.height).toBe(before.height);
+  expect(after.row).toBeCloseTo(before.row, 0);
+  expect(after.top).toBeGreaterThanOrEqual(after.above - 1);
+  await me.press('close-segment-sheet');
+  await me.press('undo');
+  await me.find('limits-kept');
+  await me.page.close();
+});
+
+test('a spell of editing is one version, and the two Undos of a wide screen say what they take back', async () => {
+  const me = await Visitor.open(here.browser, WIDE);
+  await open(me, '/pieces');
+  await me.openPiece('Lamp panel, left');
+  await me.press('open-run');
+  await me.press('run-row-2');
+  for (let i = 0; i < 5; i += 1) {
+    await me.press('step-hold-more');
+    await me.page.waitForFunction((wanted) => document.querySelector('[data-testid="schedule-state"]')?.textContent === wanted, {}, 'changed by hand');
+  }
+  await me.press('close-segment-sheet');
+  await me.page.waitForFunction(() =>
+    [...document.querySelectorAll('[data-testid="undo"]')].every((node) => /schedule changed/.test((node as HTMLElement).innerText)),
+  );
+  const said = await me.page.$$eval('[data-testid="undo"]', (nodes) => nodes.map((node) => (node as HTMLElement).innerText));
+  expect(said).toHaveLength(2);
+  for (const words of said) expect(words).toMatch(/^Undo: schedule changed/);
+  await me.press('fold-versions');
+  await me.sees('versions', /in use/);
+  const edited = await me.page.$$eval('[data-testid^="version-name-"]', (nodes) => nodes.length);
+  expect(edited).toBe(2);
+  await me.page.close();
+});
+
+test('a layer can be laid again, and grains or rods can begin a piece', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  for (const [form, words] of [
+    ['frit', /Frit/],
+    ['rod', /Rod/],
+  ] as const) {
+    await open(me, '/pieces/new');
+    await me.type('field-name', `Only ${form}`);
+    await me.type('field-width', '180');
+    await me.type('field-length', '240');
+    await me.press(`first-form-${form}`);
+    await me.expectSound(`a piece of ${form}`);
+    await me.press('save-piece');
+    await me.sees('layer-row-0', words);
+    await me.press('layer-row-0');
+    await me.press('layer-repeat');
+    await me.sees('layer-sheet', /layer 2 of 2/);
+    await me.press('close-layer-sheet');
+    await me.page.waitForFunction(() => document.querySelector('[data-testid="undo"]')?.getAttribute('aria-label')?.endsWith('laid again'));
+    await me.press('compute');
+    await me.sees('live-work', /%/);
+    await me.sees('run-row-0', form === 'frit' ? /loose grains/ : /loose rods/);
+  }
+  await me.page.close();
+});
+
+test('two glasses side by side in one layer lie at one height and make no depth of two', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  await open(me, '/pieces/new');
+  await me.type('field-name', 'Two blues');
+  await me.type('field-width', '180');
+  await me.type('field-length', '240');
+  await me.press('save-piece');
+  for (const cover of ['60', '40']) {
+    await me.press('add-layer');
+    await me.press('add-rod');
+    await me.type('layer-cover', cover);
+    await me.page.keyboard.press('Enter');
+    await me.press('close-layer-sheet');
+  }
+  // 3 mm of sheet and one row of 5 mm rods, π/4 of their diameter, from rim to rim.
+  await me.sees('figure-depth', /^depth 6\.9 mm/);
+  await me.expectSound('two glasses in one layer');
+  await me.page.close();
+});
+
+test('what is searched, how it is narrowed and the place in the list stand in the address', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  await open(me, '/notebook');
+  await me.type('notebook-search', 'low kiln');
+  await me.press('filter-result-right');
+  await me.page.waitForFunction(() => location.search === '?q=low%20kiln&came=right');
+  const count = await me.text('notebook-count');
+  await me.page.reload();
+  expect(await me.sees('notebook-count', /found/)).toBe(count);
+  expect(await me.page.$eval('[data-testid="notebook-search"]', (node) => (node as HTMLInputElement).value)).toBe('low kiln');
+  // A low window, so that the list is longer than it.
+  await me.page.setViewport({ ...PHONE, height: 480 });
+  await me.page.$eval('[data-testid="screen-scroll"]', (node) => (node.scrollTop = 620));
+  await me.page.waitForFunction(() => /row=\d/.test(location.search));
+  const top = (): Promise<string> =>
+    me.page.evaluate(() => {
+      const rows = [...document.querySelectorAll<HTMLElement>('[data-testid="firing-link"]')];
+      return rows.find((row) => row.getBoundingClientRect().top > -60)?.innerText ?? '';
+    });
+  const first = await top();
+  expect(first).not.toBe('');
+  await me.page.reload();
+  await me.find('firing-link');
+  await me.page.waitForFunction(() => (document.querySelector('[data-testid="screen-scroll"]')?.scrollTop ?? 0) > 300);
+  expect(await top()).toBe(first);
+  // Into a firing and back by its own link: the list is as it was.
+  await (await me.find('firing-link')).tap();
+  await me.find('firing-record');
+  expect(new URL(me.page.url()).search).toMatch(/^\?q=low(\+|%20)kiln&came=right/);
+  await me.page.$eval('[aria-label="Back to Notebook"]', (node) => (node as HTMLElement).click());
+  expect(await me.sees('notebook-count', /found/)).toBe(count);
+  await me.page.close();
+});
+
+test('on a wide screen the Notebook opens the latest, and the Bench draws the running load', async () => {
+  const me = await Visitor.open(here.browser, WIDE);
+  await open(me, '/notebook');
+  await me.sees('firing-record', /not opened/);
+  const latest = await me.page.$eval('[data-testid="firing-link"]', (node) => (node as HTMLElement).innerText.split('\n')[0]);
+  await me.heading(new RegExp(latest));
+  await open(me, '/bench');
+  await me.find('running-drawing');
+  const drawn = await me.page.$eval('[data-testid="running-drawing"] [data-testid="true-time"] svg', (node) => node.getAttribute('aria-label') ?? '');
+  expect(drawn).toMatch(/now at .*look in from .*may be opened at/);
+  const seen = await me.page.$eval('[data-testid="running-drawing"]', (node) => (node as HTMLElement).getBoundingClientRect().width);
+  expect(seen).toBeGreaterThan(500);
+  await me.expectSound('a Bench with its load drawn');
+  await me.page.close();
+});
+
+test('a keyboard skips to the page, every pane is a landmark, and a page that comes is announced', async () => {
+  const me = await Visitor.open(here.browser, WIDE);
+  await open(me, '/pieces');
+  await me.openPiece('Plaque no. 14');
+  await me.press('open-run');
+  await me.find('true-time');
+  const landmarks = await me.page.evaluate(() => {
+    const outside = [...document.querySelectorAll('#root *')].filter((node) => {
+      const words = [...node.childNodes].some((child) => child.nodeType === 3 && (child.textContent ?? '').trim() !== '');
+      return (
+        words && !node.closest('[role="main"], main, nav, [role="navigation"], section[aria-label], [role="region"][aria-label], [role="status"], a[href^="#"]')
+      );
+    });
+    return { mains: document.querySelectorAll('[role="main"], main').length, outside: outside.map((node) => node.textContent?.slice(0, 40)) };
+  });
+  expect(landmarks).toEqual({ mains: 1, outside: [] });
+  await me.sees('page-announced', /^Tack fuse$/);
+  await me.page.reload();
+  await me.find('true-time');
+  await me.page.keyboard.press('Tab');
+  expect(await me.page.evaluate(() => document.activeElement?.getAttribute('data-testid'))).toBe('skip-link');
+  await me.page.keyboard.press('Enter');
+  expect(await me.page.evaluate(() => document.activeElement?.id)).toBe('main');
+  await me.page.evaluate(() => [...document.querySelectorAll('a')].find((link) => link.textContent === 'Notebook')?.click());
+  await me.sees('page-announced', /^(Notebook|Bird-bath basin)$/);
+  await me.page.close();
+});
