@@ -200,12 +200,38 @@ test('what is searched, how it is narrowed and the place in the list stand in th
   await me.page.close();
 });
 
+test('a firing recorded in another zone shows the clock that hung there', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  await open(me, '/notebook');
+  await me.openFiring('Lamp panel, left');
+  const id = new URL(me.page.url()).pathname.split('/').at(-1);
+  const { firing } = (await (await fetch(`${studio.address}/api/firings/${id}`)).json()) as {
+    firing: { firedAt: number; version: number } & Record<string, unknown>;
+  };
+  const told = Object.fromEntries(['result', 'lookReached', 'place', 'note', 'asFired', 'photos', 'knownBy'].map((key) => [key, firing[key]]));
+  const saved = await fetch(`${studio.address}/api/firings/${id}`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ ...told, firedAt: firing.firedAt, version: firing.version, zone: 'America/New_York' }),
+  });
+  expect(saved.status).toBe(200);
+  const there = new Intl.DateTimeFormat('en-GB', { timeZone: 'America/New_York', hour: '2-digit', minute: '2-digit' }).format(firing.firedAt);
+  await me.page.reload();
+  await me.reads(`${there} (New York time)`);
+  await me.sees('run-row-0', new RegExp(there));
+  await open(me, '/notebook');
+  await me.reads(`${there} (New York time)`);
+  await me.page.close();
+});
+
 test('on a wide screen the Notebook opens the latest, and the Bench draws the running load', async () => {
   const me = await Visitor.open(here.browser, WIDE);
   await open(me, '/notebook');
   await me.sees('firing-record', /not opened/);
   const latest = await me.page.$eval('[data-testid="firing-link"]', (node) => (node as HTMLElement).innerText.split('\n')[0]);
   await me.heading(new RegExp(latest));
+  await open(me, '/pieces');
+  await me.find('section-editor');
   await open(me, '/bench');
   await me.find('running-drawing');
   const drawn = await me.page.$eval('[data-testid="running-drawing"] [data-testid="true-time"] svg', (node) => node.getAttribute('aria-label') ?? '');

@@ -60,7 +60,7 @@ test('a narrow column says on touch what the glass does there; the curve stands 
   await me.page.waitForFunction(() => document.querySelectorAll('[data-testid="curve-table"] tbody tr').length > 0, { timeout: 8000 });
   const cells = await me.page.$$eval('[data-testid="curve-table"] tbody tr', (rows) => rows.map((row) => [...row.children].map((cell) => cell.textContent)));
   expect(cells.length).toBeGreaterThanOrEqual(await rows());
-  expect(cells[0]).toEqual(['Warm up, aim reached', expect.stringMatching(/\d\d:\d\d$/), ...Array(3).fill(expect.stringMatching(/^\d+ °C$/))]);
+  expect(cells[0]).toEqual(['Warm up, target reached', expect.stringMatching(/\d\d:\d\d$/), ...Array(3).fill(expect.stringMatching(/^\d+ °C$/))]);
 });
 
 test('versions are named and taken into use again', async () => {

@@ -58,7 +58,7 @@ test('a firing goes from its key-in sheet to the Bench and, told of, to the Note
   await me.reads('the glass cannot be cold before');
   await me.type('record-knownBy', 'the power failed at once');
   await me.press('save-firing');
-  expect(await me.sees('as-fired', /planned/)).toMatch(/Work: aim 770 °C for \d+ °C/);
+  expect(await me.sees('as-fired', /planned/)).toMatch(/Work: target 770 °C for \d+ °C/);
   await me.expectSound('a firing that ran otherwise');
 });
 
@@ -81,7 +81,7 @@ test('the Notebook is searched and narrowed, and two firings are compared', asyn
   const figures = await me.sees('compared-figures', /heat work/);
   expect(figures).toMatch(/squeeze.*haze.*stress left/);
   expect(await me.text('differs-set-up')).toMatch(/Place: back right for/);
-  expect(await me.text('differs-schedule')).toMatch(/Work: .*aim/);
+  expect(await me.text('differs-schedule')).toMatch(/Work: .*target/);
   await me.expectSound('two firings compared');
 });
 

@@ -146,8 +146,15 @@ export class Visitor {
       ),
     )) as ElementHandle<HTMLElement>;
     await link.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    const path = await link.evaluate((node) => new URL((node as HTMLAnchorElement).href).pathname);
     if (this.touches) await link.tap();
     else await link.click();
+    await this.patiently(
+      `the page ${path}`,
+      this.page.waitForFunction((wanted) => location.pathname === wanted, WAITING, path),
+    );
+    // Wide, another one may have stood there before.
+    await this.rest();
   }
 
   async text(testId: string): Promise<string> {

@@ -2,7 +2,7 @@ import { type QueryClient, onlineManager } from '@tanstack/react-query';
 import type { Studio } from '@torvin/schema';
 import { serverAnswered, serverSilent } from './connection';
 import { makeQueryClient } from './queries';
-import { type Refused, addRefused, dropRefused, refuseAgain } from './refused';
+import { type Refused, addRefused, dropRefused, refuseAgain, wayOn } from './refused';
 import { overTheirs, sendAgain, wordsOfSave } from './saves';
 import { storedKeys } from './storage';
 
@@ -180,6 +180,15 @@ describe('a save while the server is silent', () => {
 const stored = (): Refused[] => JSON.parse(localStorage.getItem('torvin-refused') ?? '[]') as Refused[];
 
 describe('a refused save', () => {
+  test.each([
+    ['recordFiring', 'outdated', null, 'asItIs'],
+    ['recordFiring', 'kiln-in-use', null, 'again'],
+    ['savePiece', 'stale', 7, 'mine'],
+    ['savePiece', 'outdated', null, 'again'],
+  ] as const)('%s for being %s (version %s) goes on %s', (name, code, currentVersion, way) => {
+    expect(wayOn({ name, problem: { code, path: '', message: '' }, currentVersion })).toBe(way);
+  });
+
   test('is sent once more on top of what stands, whatever it is a save of', async () => {
     answerAll(200, STUDIO);
     await sendAgain(makeQueryClient(), 'saveStudio', STUDIO);

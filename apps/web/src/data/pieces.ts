@@ -9,6 +9,12 @@ export const useShelves = () => useQuery<Shelves>({ queryKey: keys.shelves, quer
 
 export const usePieces = () => useQuery({ queryKey: keys.pieces, queryFn: ({ signal }) => call(api.pieces, { signal }) });
 
+/** Id of the piece that was worked on last. */
+export function useLatestPiece(): string | undefined {
+  const { data = [] } = usePieces();
+  return data.toSorted((a, b) => b.updatedAt - a.updatedAt).at(0)?.id;
+}
+
 export function usePiece(id: string) {
   const client = useQueryClient();
   return useQuery<Piece>({

@@ -13,6 +13,15 @@ export interface Refused {
   currentVersion: number | null;
 }
 
+/**
+ * The way in which a refused save can still go: an outdated start as it is, a stale one over what stands, any other once more
+ * when what stood in its way is gone.
+ */
+export function wayOn({ name, problem, currentVersion }: Pick<Refused, 'name' | 'problem' | 'currentVersion'>): 'asItIs' | 'mine' | 'again' {
+  if (name === 'recordFiring' && problem.code === 'outdated') return 'asItIs';
+  return currentVersion === null ? 'again' : 'mine';
+}
+
 const KEY = 'torvin-refused';
 const listeners = new Set<() => void>();
 let list: readonly Refused[] | null = null;

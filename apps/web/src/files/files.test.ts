@@ -10,7 +10,7 @@ const firing = {
   body: {
     glasses: [TYPICAL_FAMILIES[0]],
     layers: evenSheets([{ thickness_m: 0.003 }, { thickness_m: 0.003 }]),
-    footprint: { shape: 'disc', diameter_m: 0.2 } as const,
+    footprint: { shape: 'disc', diameter_m: 0.18 } as const,
     joined: false,
   },
   setup: SETUPS.bareShelf,
@@ -83,6 +83,14 @@ describe('the run sheet on one page', () => {
     for (let i = 0; i < 20; i += 1) expect(shown).toContain(`${100 + i} °C`);
     const lowest = Math.max(...texts(drawn(long)).map((node) => Number(node.getAttribute('y'))));
     expect(lowest).toBeLessThanOrEqual(PAGE.height);
+  });
+
+  test("speaks the controller's unit, whatever the studio's, and names it", () => {
+    const counts = { ...schedule.snapshot.controller, name: 'Twelve line', unit: 'F' as const };
+    const shown = texts(drawn({ ...schedule, snapshot: { ...schedule.snapshot, controller: counts } })).map((node) => node.textContent ?? '');
+    expect(shown.join('\n')).toMatch(/Figures in °F, as Twelve line counts\./);
+    expect(shown.filter((words) => words.includes('°C'))).toEqual([]);
+    for (const { target_C } of schedule.segments) expect(shown).toContain(`${Math.round(target_C * 1.8 + 32)} °F`);
   });
 
   test('names the piece and the version at its foot', () => {

@@ -118,7 +118,7 @@ export function runSheetSvg({ piece, schedule, series, units, start, differences
     chart({ series, top_C: firing.kiln.top_C, total_s: result.simulation.total_s, unit, start }),
     words(columns.clock, tableTop - 6, 'clock'),
     words(columns.rate, tableTop - 6, 'rate', { anchor: 'end' }),
-    words(columns.target, tableTop - 6, 'aim', { anchor: 'end' }),
+    words(columns.target, tableTop - 6, 'target', { anchor: 'end' }),
     words(columns.hold, tableTop - 6, 'hold', { anchor: 'end' }),
     ...rows,
     rule(tableTop + segments.length * rowHeight),

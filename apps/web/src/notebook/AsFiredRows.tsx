@@ -74,8 +74,8 @@ export function AsFiredRows({ planned, ran, start_C, fullSpeedCode, onChange }: 
             {`planned ${text(formatTemperature(planned[index]?.target_C ?? segment.target_C, unit))}, ${text(formatDuration(planned[index]?.hold_s ?? 0))}`}
           </Words>
           <Stepper
-            key={`aim ${index} ${unit}`}
-            label="aim"
+            key={`target ${index} ${unit}`}
+            label="target"
             shown={formatTemperature(segment.target_C, unit)}
             read={(typed) => parseTemperature(typed, unit)}
             stepped={(direction) => celsiusFrom(stepFrom(Number(formatTemperature(segment.target_C, unit).figure), direction, 1), unit)}

@@ -46,7 +46,9 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
       plain={beside}
       items={rows}
       keyOf={({ id }) => id}
-      renderItem={(firing) => <FiringRow firing={firing} search={search} current={firing.id === currentId} unit={temperatureUnit} />}
+      renderItem={(firing) => (
+        <FiringRow firing={firing} search={search} current={firing.id === (currentId ?? (beside ? rows[0].id : undefined))} unit={temperatureUnit} />
+      )}
       place={{ rowHeight: FIRING_ROW_HEIGHT, row: query.row, onRow: (row) => setQuery({ row }) }}
       onNearEnd={() => void (firings.hasNextPage && !firings.isFetchingNextPage && firings.fetchNextPage())}
       before={

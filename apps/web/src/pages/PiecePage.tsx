@@ -1,7 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
 import { PiecePane } from '@/piece/PiecePane';
 
-export function PiecePage() {
+/** id: left out where the address names it. */
+export function PiecePage({ id: named }: { id?: string }) {
   const { id } = useLocalSearchParams<{ id: string }>();
-  return <PiecePane key={id} id={id} />;
+  const wanted = named ?? id;
+  return <PiecePane key={wanted} id={wanted} />;
 }

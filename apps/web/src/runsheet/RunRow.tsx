@@ -1,4 +1,4 @@
-/** One segment in figures: aim, rate, hold, why, and what limits it. Renders only when one of its words changes. */
+/** One segment in figures: target, rate, hold, why, and what limits it. Renders only when one of its words changes. */
 import { type PurposefulSegment, ROLE_NAMES, type TemperatureUnit, formatDuration, formatRate, formatTemperature, otherTemperature, text } from '@torvin/core';
 import { memo, useState } from 'react';
 import { Pressable, View } from 'react-native';

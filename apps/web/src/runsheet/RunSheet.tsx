@@ -219,7 +219,7 @@ const ColumnNames = memo(function ColumnNames({ bands, figuresWidth, onBack }: C
           </View>
         ) : (
           <Words size="note" tone="muted">
-            aim, rate, hold
+            target, rate, hold
           </Words>
         )}
       </View>

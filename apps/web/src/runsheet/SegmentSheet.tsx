@@ -93,7 +93,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
     >
       <Stepper
         key={`target-${index}-${unit}`}
-        label="aim"
+        label="target"
         shown={formatTemperature(segment.target_C, unit)}
         other={formatTemperature(segment.target_C, otherTemperature(unit))}
         read={readTarget}

@@ -24,9 +24,9 @@ describe('the figures behind the curve', () => {
     expect(valueAt(series, series.core_C, 99999)).toBe(130);
   });
 
-  test('have a row where each segment reaches its aim, and one more where it has held', () => {
+  test('have a row where each segment reaches its target, and one more where it has held', () => {
     const rows = jointRows(series, segments, start, 'C');
-    expect(rows.map(([what]) => what)).toEqual(['Warm up, aim reached', 'Warm up, hold ended', 'Last, aim reached']);
+    expect(rows.map(([what]) => what)).toEqual(['Warm up, target reached', 'Warm up, hold ended', 'Last, target reached']);
     expect(rows[0].slice(2)).toEqual(['520 °C', '510 °C', '500 °C']);
     expect(rows[0][1]).toMatch(/19:00/);
   });

@@ -17,12 +17,12 @@ export const CURVE_HEADS = ['where', 'clock', 'kiln', 'skin of the glass', 'its 
 const temperaturesAt = (series: Series, seconds: number, unit: TemperatureUnit): string[] =>
   [series.kiln_C, series.skin_C, series.core_C].map((values) => text(formatTemperature(valueAt(series, values, seconds), unit)));
 
-/** A row where each segment reaches its aim, and one where its hold ends. */
+/** A row where each segment reaches its target, and one where its hold ends. */
 export function jointRows(series: Series, segments: readonly PurposefulSegment[], start: Date, unit: TemperatureUnit): string[][] {
   return series.joints.flatMap(({ rampEnd, holdEnd }, i) => {
     const name = segments[i] ? ROLE_NAMES[segments[i].role] : '';
     const row = (what: string, sample: number): string[] => [what, clockAfter(start, series.t_s[sample]), ...temperaturesAt(series, series.t_s[sample], unit)];
-    return [row(`${name}, aim reached`, rampEnd), ...(holdEnd > rampEnd ? [row(`${name}, hold ended`, holdEnd)] : [])];
+    return [row(`${name}, target reached`, rampEnd), ...(holdEnd > rampEnd ? [row(`${name}, hold ended`, holdEnd)] : [])];
   });
 }
 

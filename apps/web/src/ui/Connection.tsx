@@ -4,9 +4,10 @@
  */
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import type { NewFiring } from '@torvin/schema';
 import { View } from 'react-native';
 import { problemOfError, versionStanding } from '@/data/client';
-import { type Refused, dropRefused, refuseAgain, useRefused } from '@/data/refused';
+import { type Refused, dropRefused, refuseAgain, useRefused, wayOn } from '@/data/refused';
 import { overTheirs, sendAgain, wordsOfSave } from '@/data/saves';
 import { useServerAnswers, useWaiting } from '@/data/useWaiting';
 import { space } from '@/theme/theme';
@@ -73,6 +74,7 @@ function RefusedSave({ refused }: { refused: Refused }) {
   const client = useQueryClient();
   const [busy, setBusy] = useState(false);
   const { id, name, variables, problem, currentVersion } = refused;
+  const way = wayOn(refused);
   const again = (sent: unknown): void => {
     setBusy(true);
     void sendAgain(client, name, sent)
@@ -87,9 +89,11 @@ function RefusedSave({ refused }: { refused: Refused }) {
       tone="warn"
       actions={
         <>
-          {currentVersion === null ? (
-            <Action title="Send it again" disabled={busy} testID="refused-again" onPress={() => again(variables)} />
-          ) : (
+          {way === 'again' && <Action title="Send it again" disabled={busy} testID="refused-again" onPress={() => again(variables)} />}
+          {way === 'asItIs' && (
+            <Action title="Fire it as it is" disabled={busy} testID="refused-as-it-is" onPress={() => again({ ...(variables as NewFiring), asItIs: true })} />
+          )}
+          {way === 'mine' && currentVersion !== null && (
             <Action title="Save mine over it" disabled={busy} testID="refused-mine" onPress={() => again(overTheirs(variables, currentVersion))} />
           )}
           <Action kind="second" title="Let it go" disabled={busy} testID="refused-drop" onPress={() => dropRefused(id)} />

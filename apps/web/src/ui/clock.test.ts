@@ -1,4 +1,5 @@
-import { clockAfter, clockShort, dayAndClock, readClock, soon } from './clock';
+import { format } from 'date-fns/format';
+import { clockAfter, clockShort, dayAndClock, inZone, readClock, soon, zoneWords } from './clock';
 
 describe('clock times', () => {
   const start = new Date(2026, 10, 23, 18, 30);
@@ -6,13 +7,26 @@ describe('clock times', () => {
   test('show the hour, and the day once it is another', () => {
     expect(clockAfter(start, 2 * 3600)).toBe('20:30');
     expect(clockAfter(start, 12 * 3600 + 40 * 60)).toBe('Tue 07:10');
-    expect(clockShort(start, 36 * 3600)).toBe('Wed 06:30');
+    expect(clockShort(start, 12 * 3600 + 40 * 60)).toBe('Tue 07:10');
   });
 
   test('stand with their date beyond tomorrow, so that none is taken for another', () => {
     expect(clockAfter(start, 36 * 3600)).toBe('Wed 25 Nov, 06:30');
+    expect(clockShort(start, 36 * 3600)).toBe('25 Nov 06:30');
     expect(clockShort(start, 12 * 24 * 3600)).toBe('5 Dec 18:30');
     expect(dayAndClock(new Date(2026, 10, 22, 23, 0), start)).toBe('Sun 23:00');
+  });
+
+  test('that were recorded elsewhere stay as the clock there showed them, through their days too', () => {
+    // 18:30 in Lisbon, as this test's zone is, was 13:30 in New York.
+    const there = inZone(start.getTime(), 'America/New_York');
+    expect(format(there, 'd MMM HH:mm')).toBe('23 Nov 13:30');
+    expect(clockAfter(there, 10 * 3600)).toBe('23:30');
+    expect(clockAfter(there, 11 * 3600)).toBe('Tue 00:30');
+    expect(zoneWords(start.getTime(), 'America/New_York')).toBe(' (New York time)');
+    expect(zoneWords(start.getTime(), 'Europe/Lisbon')).toBe('');
+    // The same clocks by another name need no word.
+    expect(zoneWords(start.getTime(), 'Europe/London')).toBe('');
   });
 
   test('start at the next full five minutes', () => {

@@ -18,11 +18,11 @@ export function dayAndClock(at: number | Date, from: Date): string {
   return format(at, days === 0 ? 'HH:mm' : days === 1 ? 'EEE HH:mm' : 'EEE d MMM, HH:mm');
 }
 
-/** Where there is little room: the day as long as it can be only one, then the date: '07:10', 'Tue 07:10', '5 Dec 07:10'. */
+/** Where there is little room: '07:10', 'Tue 07:10' tomorrow, '5 Dec 07:10' beyond. */
 export function clockShort(start: Date, seconds: number): string {
   const then = addSeconds(start, seconds);
   const days = differenceInCalendarDays(then, start);
-  return format(then, days === 0 ? 'HH:mm' : days < 7 ? 'EEE HH:mm' : 'd MMM HH:mm');
+  return format(then, days === 0 ? 'HH:mm' : days === 1 ? 'EEE HH:mm' : 'd MMM HH:mm');
 }
 
 /** The clock so many seconds after a start. */

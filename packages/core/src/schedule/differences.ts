@@ -36,7 +36,7 @@ export function segmentDifferences(before: readonly PurposefulSegment[], after: 
     if (other && !one) return [`${ROLE_NAMES[other.role]} put in: ${inWords(other, unit)}.`];
     if (!one || !other) return [];
     const changes: [string, Figure, Figure][] = [
-      ['aim', formatTemperature(one.target_C, unit), formatTemperature(other.target_C, unit)],
+      ['target', formatTemperature(one.target_C, unit), formatTemperature(other.target_C, unit)],
       ['rate', formatRate(one.rate_C_per_h, unit), formatRate(other.rate_C_per_h, unit)],
       ['hold', formatDuration(one.hold_s), formatDuration(other.hold_s)],
     ];

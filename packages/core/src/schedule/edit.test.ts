@@ -85,7 +85,7 @@ describe('differences in words', () => {
 
   test('a changed figure is said with what it was, in the unit asked for', () => {
     const hotter = segments.map((segment, i) => (i === 2 ? { ...segment, target_C: segment.target_C + 10 } : segment));
-    expect(segmentDifferences(segments, hotter, 'C')).toEqual([`Work: aim ${segments[2].target_C + 10} °C for ${segments[2].target_C} °C.`]);
+    expect(segmentDifferences(segments, hotter, 'C')).toEqual([`Work: target ${segments[2].target_C + 10} °C for ${segments[2].target_C} °C.`]);
     expect(segmentDifferences(segments, hotter, 'F')[0]).toMatch(/°F for \d+ °F/);
   });
 

@@ -1,5 +1,6 @@
 import { Slot, useGlobalSearchParams, usePathname } from 'expo-router';
 import { View } from 'react-native';
+import { useLatestPiece } from '@/data/pieces';
 import { PiecesPane } from '@/piece/PiecesPane';
 import { useTheme } from '@/theme/ThemeContext';
 import { isWide, useLayout } from '@/ui/useWidth';
@@ -14,12 +15,13 @@ export default function PiecesLayout() {
   const { colours } = useTheme();
   const { id, step } = useGlobalSearchParams<{ id?: string; step?: string }>();
   const path = usePathname();
+  const latest = useLatestPiece();
   const besideRun = layout === 'beside' && id !== undefined && /\/(run|key-in)$/.test(path);
   if (!isWide(layout)) return <Slot />;
   return (
     <View style={{ flex: 1, flexDirection: 'row' }}>
       <View style={{ width: besideRun ? PIECE_WIDTH : LIST_WIDTH, borderRightWidth: 1, borderColor: colours.line }}>
-        {besideRun ? <BesideRun id={id} step={step} /> : <PiecesPane currentId={id} beside />}
+        {besideRun ? <BesideRun id={id} step={step} /> : <PiecesPane currentId={path === '/pieces' ? latest : id} beside />}
       </View>
       <View style={{ flex: 1 }}>
         <Slot />

@@ -1,13 +1,24 @@
-import { Words } from '@/ui/Words';
+import { useLatestPiece, usePieces } from '@/data/pieces';
 import { PiecesPane } from '@/piece/PiecesPane';
+import { Waiting } from '@/ui/Loading';
 import { Screen } from '@/ui/Screen';
+import { Words } from '@/ui/Words';
 import { isWide, useLayout } from '@/ui/useWidth';
+import { PiecePage } from '@/workbench';
 
 export default function PiecesPage() {
-  if (!isWide(useLayout())) return <PiecesPane />;
+  return isWide(useLayout()) ? <Latest /> : <PiecesPane />;
+}
+
+/** Beside the list stands the piece that was worked on last, until another one is chosen. */
+function Latest() {
+  const pieces = usePieces();
+  const latest = useLatestPiece();
+  if (!pieces.data) return <Waiting query={pieces} title="Pieces" />;
+  if (latest) return <PiecePage key={latest} id={latest} />;
   return (
     <Screen title="Pieces">
-      <Words tone="muted">Choose a piece at the left, or make a new one.</Words>
+      <Words tone="muted">What is made stands here, drawn from the side.</Words>
     </Screen>
   );
 }

@@ -1,1 +1,5 @@
-export { PiecePage as default } from '@/workbench';
+import { PiecePage } from '@/workbench';
+
+export default function Page() {
+  return <PiecePage />;
+}
