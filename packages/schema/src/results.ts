@@ -77,7 +77,7 @@ export const ReadingSchema = z.object({
   sense: z.enum(['atMost', 'atLeast']),
   unit: z.enum(['C', 'K', 'K/h', 'Pa', '1/Pa', 's', '1']),
   ok: z.boolean(),
-  aim: z.number().optional().meta({ description: 'What is aimed at, where value and allowed are shares of it' }),
+  band: z.object({ shown: z.number(), least: z.number(), most: z.number() }).optional().meta({ description: 'Heat work as shares of what the look aims at' }),
 });
 
 export const EvaluationSchema = z.object({

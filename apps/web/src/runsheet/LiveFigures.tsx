@@ -9,6 +9,7 @@ import {
   formatDifference,
   formatDuration,
   formatStress,
+  heatWorkBand,
   heatWorkFigures,
   otherTemperature,
   otherUnits,
@@ -44,7 +45,7 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
   const { limits } = firing;
   const setting = worst('setting');
   const tension = worst('pull');
-  const heat = heatWorkFigures(firing, evaluation);
+  const heat = heatWorkFigures(heatWorkBand(firing, evaluation.work));
   const allowedIn = (one: TemperatureUnit): string => `of ${Number(differenceIn(limits.setting_K, one).toFixed(1))} °${one}`;
   const inAll = formatDuration(simulation.total_s);
   const [term, setTerm] = useState<string | null>(null);

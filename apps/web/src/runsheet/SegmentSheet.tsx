@@ -4,6 +4,7 @@ import {
   type FiringCase,
   type PurposefulSegment,
   ROLE_NAMES,
+  type Reading,
   type TemperatureUnit,
   addSegment,
   brokenSentence,
@@ -51,6 +52,12 @@ const HOLD_AT_MOST_S = 14 * 24 * 3600;
 const RATE_AT_MOST_C_PER_H = 3000;
 const RATE_AT_LEAST_C_PER_H = 0.1;
 
+/** Both limits of heat work are told by one line: the one that is broken, else the one it must reach. */
+function oneHeatWork(readings: Reading[]): Reading[] {
+  const over = readings.some(({ limit, ok }) => limit === 'workMost' && !ok);
+  return readings.filter(({ limit }) => limit !== (over ? 'workLeast' : 'workMost'));
+}
+
 const outside = (message: string): Outcome<never> => ({ ok: false, problem: { code: 'out-of-range', path: '', message } });
 
 export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows, onClose }: SegmentSheetProps) {
@@ -58,7 +65,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
   const segment = segments[index];
   const onChange = (next: PurposefulSegment): void => onRows(segments.map((one, i) => (i === index ? next : one)));
   const { kiln } = firing;
-  const readings = evaluation.readings.filter((reading) => reading.segment === index);
+  const readings = oneHeatWork(evaluation.readings.filter((reading) => reading.segment === index));
   const broken = readings.filter(({ ok }) => !ok);
 
   const readTarget = (typed: string): Outcome<number> => {

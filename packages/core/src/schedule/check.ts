@@ -41,8 +41,15 @@ export interface Reading {
   sense: 'atMost' | 'atLeast';
   unit: ReadingUnit;
   ok: boolean;
-  /** What is aimed at, where value and allowed are told as shares of it; older results have none. */
-  aim?: number;
+  /** Of heat work: how it is told, once for both its limits; older results have none. */
+  band?: HeatWorkBand;
+}
+
+/** Heat work in shares of what the look aims at: one figure for the whole body, and what it must lie between. */
+export interface HeatWorkBand {
+  shown: number;
+  least: number;
+  most: number;
 }
 
 export interface Evaluation {
@@ -54,6 +61,14 @@ export interface Evaluation {
 
 /** Rounding of a figure must not break a limit that the computation met. */
 const TOLERANCE = 1e-3;
+
+/** Shown is the mean, or where a side of the body breaks the band, what that side has. */
+export function heatWorkBand(firing: FiringCase, work: Evaluation['work']): HeatWorkBand {
+  const wanted = workRange(firing);
+  const aim = aimedWork(firing.look, wanted);
+  const shown = work.most > wanted.most * (1 + TOLERANCE) ? work.most : work.least < wanted.least * (1 - TOLERANCE) ? work.least : work.mean;
+  return { shown: shown / aim, least: wanted.least / aim, most: wanted.most / aim };
+}
 
 /** Room left under (or over) a limit as a share of it; negative when broken. */
 export const marginOf = ({ value, allowed, sense }: Pick<Reading, 'value' | 'allowed' | 'sense'>): number =>
@@ -99,10 +114,10 @@ function readingsOf(
     allowed: number,
     unit: ReadingUnit,
     sense: Reading['sense'] = 'atMost',
-    aim?: number,
+    band?: HeatWorkBand,
   ): void => {
     const margin = marginOf({ value, allowed, sense });
-    readings.push({ limit, segment, value, allowed, sense, unit, ok: margin >= -TOLERANCE, ...(aim === undefined ? {} : { aim }) });
+    readings.push({ limit, segment, value, allowed, sense, unit, ok: margin >= -TOLERANCE, ...(band === undefined ? {} : { band }) });
   };
 
   const hottest = hottestSegment(segments);
@@ -129,9 +144,9 @@ function readingsOf(
     const squeezed = figures.slice(0, squeezeAt + 1).reduce((sum, one) => sum + one.squeezeWork, 0);
     read('squeeze', squeezeAt, squeezed, squeeze, '1/Pa', 'atLeast');
   }
-  const aim = aimedWork(firing.look, wanted);
-  read('workLeast', hottest, work.least, wanted.least, '1/Pa', 'atLeast', aim);
-  read('workMost', hottest, work.most, wanted.most, '1/Pa', 'atMost', aim);
+  const band = heatWorkBand(firing, work);
+  read('workLeast', hottest, work.least, wanted.least, '1/Pa', 'atLeast', band);
+  read('workMost', hottest, work.most, wanted.most, '1/Pa', 'atMost', band);
   read('haze', hottest, total(figures, 'haze_s'), limits.haze_s, 's');
   if (exposedCoatings(body).length > 0) read('coating', Math.max(0, hottest - 1), total(figures.slice(0, hottest + 1), 'coating_s'), limits.coating_s, 's');
 

@@ -1,9 +1,9 @@
 /** What differs between two schedules, and what that did to the firing: in words and in figures side by side. */
-import { PURPOSES, aimedWork } from '../look/purpose';
+import { PURPOSES } from '../look/purpose';
 import type { TemperatureUnit, Units } from '../units/convert';
 import { type Figure, formatDifference, formatDuration, formatRate, formatStress, formatTemperature, text } from '../units/format';
-import type { Evaluation, LimitName } from './check';
-import { type FiringCase, workRange } from './firingCase';
+import { type Evaluation, type LimitName, heatWorkBand } from './check';
+import type { FiringCase } from './firingCase';
 import type { PurposefulSegment } from './segment';
 import { ROLE_NAMES } from './words';
 
@@ -73,7 +73,7 @@ function outcome({ firing, evaluation }: Judgement, { temperature: unit, length 
   const residual = worst(evaluation, 'residual');
   const relief = simulation.segments.at(-1)?.reliefLeft ?? null;
   return [
-    ['heat work', percent(work.mean / aimedWork(firing.look, workRange(firing)))],
+    ['heat work', percent(heatWorkBand(firing, work).shown)],
     ['squeeze', squeeze ? percent(squeeze.value / squeeze.allowed) : none],
     ['relief left', relief === null ? none : percent(relief)],
     ['haze', haze ? formatDuration(haze.value) : none],

@@ -2,7 +2,7 @@
 import { SOFT_90, STUDIO_KILN, familyOfId, sheetsOf } from '../testCases';
 import type { KilnConstants } from '../kiln/kiln';
 import { LOOKS, type Look, type Shaping } from '../look/purpose';
-import { brokenOf, evaluate } from './check';
+import { brokenOf, evaluate, heatWorkBand } from './check';
 import { coatingRange } from '../flow/harm';
 import { type Composed, compose } from './compose';
 import { type FiringCase, firedDepth, simulationOf, squeezeNeed } from './firingCase';
@@ -13,7 +13,8 @@ import { simulateFiring } from '../heat/simulate';
 import { METRIC } from '../units/convert';
 import type { Role } from './segment';
 import { SETUPS, type SetUpKind, withPaper } from './setups';
-import { brokenSentence, verdictOf } from './words';
+import { consequences } from './differences';
+import { brokenSentence, heatWorkFigures, readingPhrase, verdictOf } from './words';
 
 const HOT_KILN: KilnConstants = { ...STUDIO_KILN, top_C: 1150, power_K_per_s: 0.5 };
 const BOWL: Shaping = { kind: 'hollow', span_m: 0.3, depth_m: 0.05 };
@@ -326,5 +327,31 @@ describe('what a case asks for', () => {
     const cool = (firing: FiringCase): number => at(composed(firing), 'firstCool').rate_C_per_h ?? 0;
     expect(cool(cast('cylinder'))).toBeGreaterThan(cool(cast()));
     expect(cool(cast('sphere'))).toBeGreaterThan(cool(cast('cylinder')));
+  });
+});
+
+describe('heat work is one percentage with its band', () => {
+  const hotter = (plan: Composed, by_K: number) => plan.segments.map((one) => (one.role === 'work' ? { ...one, target_C: one.target_C + by_K } : one));
+
+  test.each([
+    ['tack', 0.006, 40],
+    ['tack', 0.006, -40],
+    ['fullFuse', 0.012, 0],
+    ['slump', 0.006, 0],
+    ['slump', 0.006, 30],
+  ] as const)('wherever it stands: a %s, %s m deep, %s K off', (look, depth, by_K) => {
+    const firing = caseOf(look, depth);
+    const segments = hotter(composed(firing), by_K);
+    const evaluation = evaluate(firing, segments);
+    const { figure, band } = heatWorkFigures(heatWorkBand(firing, evaluation.work));
+    const told = evaluation.readings.filter(({ limit }) => limit === 'workLeast' || limit === 'workMost');
+    expect(told).toHaveLength(2);
+    for (const reading of told) expect(readingPhrase(reading, METRIC)).toBe(`heat work ${figure} % ${band}`);
+    for (const reading of brokenOf(told)) expect(brokenSentence(reading, METRIC, look)).toContain(`Heat work is ${figure} %`);
+    const [row] = consequences({ firing, evaluation }, { firing, evaluation }, METRIC);
+    expect(row).toMatchObject({ what: 'heat work', before: { figure, unit: '%' } });
+    // A slump's mould stops it long before too much heat would: no band of '50 to 366100'.
+    expect(Number(/(\d+)$/.exec(band)?.[1])).toBeLessThan(1000);
+    expect(band).toMatch(look === 'slump' ? /^at least 50$/ : /^of \d\d to 1\d\d$/);
   });
 });

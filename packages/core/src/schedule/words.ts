@@ -6,11 +6,11 @@ import { bodyFigures } from '../body/body';
 import { designDepth } from '../body/unevenness';
 import { coatingFindings } from '../fit/coating';
 import { rimToSpare } from '../flow/sag';
-import { type Look, PURPOSES, aimedWork } from '../look/purpose';
+import { type Look, PURPOSES } from '../look/purpose';
 import { type LengthUnit, type TemperatureUnit, type Units, differenceIn } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
-import type { Evaluation, Reading } from './check';
-import { type FiringCase, firedDepth, heatedDepth, laidDepth, sinks, workRange } from './firingCase';
+import type { Evaluation, HeatWorkBand, Reading } from './check';
+import { type FiringCase, firedDepth, heatedDepth, laidDepth, sinks } from './firingCase';
 import { soaksLower } from './firstGuess';
 import { impossibleFiring, shapeNotes } from './possible';
 import type { PurposefulSegment, Role } from './segment';
@@ -68,25 +68,24 @@ function looseWords(firing: FiringCase, unit: LengthUnit): string {
   return body.layers.some(({ form }) => form === 'rod' || form === 'stringer') ? 'loose rods' : 'loose grains';
 }
 
-/** Heat work and what is asked of it, both as shares of what the look aims at. */
-const workShares = ({ value, allowed, aim = allowed }: Reading): [string, string] => [percent(value / aim), percent(allowed / aim)];
-/** A mould stops the glass long before too much heat would: a band that ends so far away says nothing. */
-const farFrom = ({ allowed, aim = allowed }: Reading): boolean => allowed > FAR_FROM_AIM * aim;
+/** A mould stops the glass long before too much heat would: a band that ends so many times past its aim says nothing. */
 const FAR_FROM_AIM = 10;
 
-/** The heat work of a firing as one percentage of what its look needs, and the band that it must lie in. */
-export function heatWorkFigures(firing: FiringCase, { work }: Evaluation): { figure: string; band: string; bandShare: number; ok: boolean } {
-  const wanted = workRange(firing);
-  const aim = aimedWork(firing.look, wanted);
-  const far = wanted.most > FAR_FROM_AIM * aim;
-  const least = Math.round((100 * wanted.least) / aim);
+/** Heat work as one percentage of what the look needs, and the band that it must lie in. */
+export function heatWorkFigures({ shown, least, most }: HeatWorkBand): { figure: string; band: string; bandShare: number; ok: boolean } {
+  const whole = (share: number): string => String(Math.round(100 * share));
+  const far = most > FAR_FROM_AIM;
   return {
-    figure: String(Math.round((100 * work.mean) / aim)),
-    band: far ? `at least ${least}` : `of ${least} to ${Math.round((100 * wanted.most) / aim)}`,
-    bandShare: work.mean / (far ? 2 * aim : wanted.most),
-    ok: work.least >= wanted.least * (1 - 1e-3) && work.most <= wanted.most * (1 + 1e-3),
+    figure: whole(shown),
+    band: far ? `at least ${whole(least)}` : `of ${whole(least)} to ${whole(most)}`,
+    bandShare: shown / (far ? 2 : most),
+    ok: shown >= least * (1 - 1e-3) && shown <= most * (1 + 1e-3),
   };
 }
+
+/** Results from before the band was told have only the limit itself. */
+const bandOf = ({ band, limit, value, allowed }: Reading): HeatWorkBand =>
+  band ?? { shown: value / allowed, least: limit === 'workLeast' ? 1 : 0, most: limit === 'workMost' ? 1 : Infinity };
 
 /** One reading as a short phrase: 'core to skin 2.6 of 5 °C'. */
 export function readingPhrase(reading: Reading, { temperature: unit, length }: Units): string {
@@ -107,9 +106,10 @@ export function readingPhrase(reading: Reading, { temperature: unit, length }: U
     case 'squeeze':
       return `squeeze ${percent(value / allowed)} of its need`;
     case 'workLeast':
-      return `heat work ${workShares(reading).join(', at least ')}`;
-    case 'workMost':
-      return farFrom(reading) ? `heat work ${workShares(reading)[0]}, far from too much` : `heat work ${workShares(reading).join(', at most ')}`;
+    case 'workMost': {
+      const { figure, band } = heatWorkFigures(bandOf(reading));
+      return `heat work ${figure} % ${band}`;
+    }
     case 'coating':
       return `coating open ${text(formatDuration(value))} of ${text(formatDuration(allowed))}`;
     case 'haze':
@@ -146,9 +146,9 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
     case 'squeeze':
       return `The squeeze does ${percent(value / allowed)} of what it needs: air may stay in. Hold longer or a little hotter.`;
     case 'workLeast':
-      return `Heat work is ${workShares(reading).join(` of what ${aim} needs, at least `)} is asked: it will fall short.`;
+      return `Heat work is ${percent(bandOf(reading).shown)}, and ${aim} needs ${percent(bandOf(reading).least)} at least: it will fall short.`;
     case 'workMost':
-      return `Heat work is ${workShares(reading).join(` of what ${aim} needs, at most `)} is borne: it will go past.`;
+      return `Heat work is ${percent(bandOf(reading).shown)}, and ${aim} bears ${percent(bandOf(reading).most)} at most: it will go past.`;
     case 'coating':
       return `The bare coating spends ${text(formatDuration(value - allowed))} too long between setting and sticking: it may lift. Cap it, turn it face down, or accept that it may.`;
     case 'haze':
