@@ -68,7 +68,7 @@ test('the Notebook is searched and narrowed, and two firings are compared', asyn
   await me.type('notebook-search', 'seed rim');
   await me.sees('notebook-count', /^1 firing found$/);
   await me.type('notebook-search', 'no such thing');
-  await me.reads('Nothing of that kind');
+  await me.reads('No firing is like that');
   await me.expectSound('nothing found');
   await me.type('notebook-search', '');
   await me.press('filter-result-past');

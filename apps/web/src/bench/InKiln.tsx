@@ -47,8 +47,8 @@ export function InKiln({ detail, others }: { detail: FiringDetail; others: reado
         <View key={one.firing.id} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
           <Action
             kind="second"
-            title="Its record"
-            label={`Its record: ${one.firing.pieceName}`}
+            title="Open its record"
+            label={`Open its record: ${one.firing.pieceName}`}
             testID="open-firing"
             onPress={() => router.push(`/notebook/${one.firing.id}`)}
           />

@@ -83,7 +83,7 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
           {total === 0 && (
             <Notice tone="plain">
               {searching
-                ? 'Nothing of that kind: take a word or a mark away.'
+                ? 'No firing is like that: search for fewer words, or take a filter away.'
                 : 'Nothing fired yet: open a piece, compute its schedule, fire it, and record how it came out.'}
             </Notice>
           )}

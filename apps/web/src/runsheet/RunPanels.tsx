@@ -35,11 +35,11 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start }
     <View>
       {problem && <Notice tone="warn">{problem.message}</Notice>}
       {computed && computed.stepId === step.id && (
-        <Fold title="Beside the computed" about="what differs, and what that does" testID="compared">
+        <Fold title="Compared with computed" about="what differs, and what that does" testID="compared">
           {() => <ComparedPanel computed={computed} schedule={schedule} segments={segments} evaluation={evaluation} />}
         </Fold>
       )}
-      <Fold title="Versions" about="schedules that were left, named or fired" testID="versions">
+      <Fold title="Versions" about="earlier schedules that were kept, named or fired" testID="versions">
         {() => <VersionsPanel piece={piece} step={step} unit={unit} onUse={sheet.use} />}
       </Fold>
       <Fold title="Schools" about="hotter or cooler, soak high or low: what each costs here" testID="schools">

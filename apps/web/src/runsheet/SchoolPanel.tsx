@@ -30,7 +30,7 @@ const HEATS = { cooler: 'Cooler and longer', hotter: 'Hotter and shorter' } as c
 const SOAKS = { annealing: 'soak at the annealing point', lower: 'soak low, near the strain point' } as const;
 const COSTS = {
   cooler: 'Crisper edges and easier to hit; longer where glass hazes.',
-  hotter: 'Short in the hazing range; a minute or a few degrees tell more.',
+  hotter: 'Less time in the hazing range; a minute or a few degrees matter more.',
 } as const;
 
 const SCHOOLS = (['cooler', 'hotter'] as const).flatMap((heat) => (['annealing', 'lower'] as const).map((soak) => ({ heat, soak })));

@@ -177,7 +177,7 @@ function GlassFields({ glass, shelves, problemPath, problem, onChange }: GlassFi
         testID="glass-form"
       />
       <Toggles
-        label="Has in it"
+        label="Contains"
         values={glass.contents}
         options={CONTENTS.map((content) => ({ value: content, title: content }))}
         onChange={(contents) => onChange({ ...glass, contents })}

@@ -32,7 +32,7 @@ export function ShelvesScreen() {
   const away = records.filter(({ id }) => shelves.data.putAway.includes(id));
   const present = records.filter((record) => !away.includes(record));
   return (
-    <Screen title="Shelves" subtitle="what everything is computed from; what was made keeps the figures it was made with">
+    <Screen title="Shelves" subtitle="everything is computed from these; past work keeps the figures it was made with">
       <Choice<ShelfKind>
         label="Shelf"
         value={kind}
