@@ -19,7 +19,7 @@ const open = (path: string): Promise<unknown> => me.page.goto(studio.address + p
 test('the Bench shows what is in the kiln by the clock, what waits and for what, what was learned', async () => {
   await open('/');
   expect(await me.sees('in-kiln', /May be opened at/)).toMatch(
-    /Low kiln: Bird-bath basin, slump \d of \d, .*until (?:\w{3} )?\d\d:\d\d.*By the model the kiln has \d+ °C and the core of the glass \d+ °C/,
+    /Low kiln: Bird-bath basin, slump (?:Segment \d of \d, |All \d segments are done: ).*until (?:\w{3} )?\d\d:\d\d.*By the model the kiln has \d+ °C and the core of the glass \d+ °C/,
   );
   expect(await me.text('bench-waiting')).toMatch(/Sundial disc waits for the kiln, for its full fuse/);
   expect(await me.text('bench-learned')).toMatch(/Low kiln, Soft sheet 90, from \d+ firings: looks take [\d.]+ times the usual heat work/);

@@ -153,8 +153,6 @@ export class Visitor {
       `the page ${path}`,
       this.page.waitForFunction((wanted) => location.pathname === wanted, WAITING, path),
     );
-    // Wide, another one may have stood there before.
-    await this.rest();
   }
 
   async text(testId: string): Promise<string> {
@@ -319,12 +317,15 @@ export class Visitor {
         }
         return box;
       };
+      const stays = (node: Element | null): boolean => node !== null && (getComputedStyle(node).position === 'sticky' || stays(node.parentElement));
       // Words in a sentence have a box for each of their lines.
       const boxes = words.flatMap((node) => [...node.getClientRects()].map((rect) => ({ node, box: shown(node, rect) })));
       const overlaps: string[] = [];
       boxes.forEach(({ node, box }, i) =>
         boxes.slice(i + 1).forEach(({ node: other, box: second }) => {
           if (node.contains(other) || other.contains(node)) return;
+          // What stays in sight while the rest scrolls is meant to lie over it.
+          if (stays(node) !== stays(other)) return;
           const across = Math.min(box.right, second.right) - Math.max(box.left, second.left);
           const down = Math.min(box.bottom, second.bottom) - Math.max(box.top, second.top);
           if (across > 3 && down > 4) overlaps.push(`'${node.textContent?.slice(0, 30)}' over '${other.textContent?.slice(0, 30)}'`);

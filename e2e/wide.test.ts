@@ -61,6 +61,7 @@ test('T turns a coated sheet over, and says so where there is nothing to turn', 
   await me.page.keyboard.press('t');
   await me.sees('coating', /faces down/);
   await me.page.keyboard.press('ArrowDown');
+  await me.sees('layer-sheet', /layer 1 of 2/);
   await me.page.keyboard.press('t');
   await me.reads('has no coating: both its sides are alike');
 });

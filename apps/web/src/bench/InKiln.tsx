@@ -59,7 +59,9 @@ export function InKiln({ detail, others }: { detail: FiringDetail; others: reado
           />
         </View>
       ))}
-      {state === 'running' && <SayOpened busy={open.isPending} onOpened={(openedAt) => open.mutate({ id: load.id, version: load.version, openedAt })} />}
+      {state === 'running' && (
+        <SayOpened busy={open.isPending} since={load.at} onOpened={(openedAt) => open.mutate({ id: load.id, version: load.version, openedAt })} />
+      )}
       {state === 'opened' && (
         <Action
           kind="plain"
@@ -73,11 +75,15 @@ export function InKiln({ detail, others }: { detail: FiringDetail; others: reado
   );
 }
 
+const MINUTE_MS = 60_000;
+
 /** Opening frees the kiln, so it is asked when that was. */
-function SayOpened({ busy, onOpened }: { busy: boolean; onOpened(at: number): void }) {
+function SayOpened({ busy, since, onOpened }: { busy: boolean; since: number; onOpened(at: number): void }) {
   const [when, setWhen] = useState<string | null>(null);
-  const at = when === null ? undefined : readFieldTime(when)?.getTime();
-  const wrong = when !== null && (at === undefined || at > Date.now() + 60_000);
+  const said = when === null ? undefined : readFieldTime(when)?.getTime();
+  // The field counts in minutes: in the minute of the start it means after it.
+  const at = said !== undefined && said < since && said + MINUTE_MS > since ? since : said;
+  const wrong = when !== null && (at === undefined || at < since || at > Date.now() + MINUTE_MS);
   if (when === null)
     return (
       <View style={{ alignItems: 'flex-start', marginLeft: -space.small }}>
@@ -86,7 +92,13 @@ function SayOpened({ busy, onOpened }: { busy: boolean; onOpened(at: number): vo
     );
   return (
     <View style={{ gap: space.small }}>
-      <DayTimeInput label="Opened at" value={when} onChange={setWhen} error={wrong ? 'Say a day and a time that has been.' : undefined} testID="opened-at" />
+      <DayTimeInput
+        label="Opened at"
+        value={when}
+        onChange={setWhen}
+        error={wrong ? 'Say a day and a time since it was started, that has been.' : undefined}
+        testID="opened-at"
+      />
       <View style={{ flexDirection: 'row', gap: space.small }}>
         <Action title="It was opened then" disabled={busy || wrong} testID="opened-then" onPress={() => at !== undefined && onOpened(at)} />
         <Action kind="second" title="Not yet" testID="not-opened" onPress={() => setWhen(null)} />
