@@ -39,7 +39,9 @@ export class Studio {
 
   constructor(private readonly env: Record<string, string> = {}) {}
 
-  private port = String(20000 + (process.pid % 20000));
+  /** Each worker has ports of its own: while a server is stopped on purpose, no other test's takes its place. */
+  private port = String(20000 + 2000 * Number(process.env.JEST_WORKER_ID ?? 0) + (process.pid % 1500));
+  private started = false;
 
   get address(): string {
     if (!this.server) throw new Error('The server is not running.');
@@ -48,7 +50,10 @@ export class Studio {
 
   async start(): Promise<void> {
     this.server = await startAndListen([join(ROOT, 'dist/server/main.mjs')], { TORVIN_DATA: this.dataDir, TORVIN_PORT: this.port, ...this.env });
-    this.port = new URL(this.server.address).port;
+    const { port } = new URL(this.server.address);
+    if (this.started && port !== this.port) throw new Error(`The server came back on ${port} instead of ${this.port}: something took its place.`);
+    this.port = port;
+    this.started = true;
   }
 
   async stop(): Promise<void> {
