@@ -1,5 +1,17 @@
 /** Figures as they are typed on the piece's forms, held to a range with one sentence for whatever is wrong. */
-import { type LengthUnit, type Outcome, type Units, formatLength, formatMass, formatStrewn, parseLength, parseStrewn, text } from '@torvin/core';
+import {
+  type LengthUnit,
+  METRIC,
+  type Outcome,
+  type Units,
+  formatLength,
+  formatMass,
+  formatStrewn,
+  parseLength,
+  parseStrewn,
+  text,
+  unitsWritten,
+} from '@torvin/core';
 import { GRAIN_RANGE_KG_M2 } from '@torvin/schema';
 
 const outside = (message: string): Outcome<never> => ({ ok: false, problem: { code: 'out-of-range', path: '', message } });
@@ -7,7 +19,8 @@ const outside = (message: string): Outcome<never> => ({ ok: false, problem: { co
 /** A length within a range; a bare number is in the studio's unit. */
 export function lengthWithin(typed: string, name: string, least_m: number, most_m: number, unit: LengthUnit): Outcome<number> {
   const length = parseLength(typed, unit);
-  const written = (metres: number): string => text(formatLength(metres, unit));
+  const own = unitsWritten(typed, { ...METRIC, length: unit }).length;
+  const written = (metres: number): string => text(formatLength(metres, own));
   if (!length.ok) return length;
   if (length.value >= least_m - 1e-9 && length.value <= most_m + 1e-9) return length;
   return outside(`${name} is ${written(length.value)}; it must be from ${written(least_m)} to ${written(most_m)}.`);
@@ -20,7 +33,8 @@ export function strewnWithin(typed: string, bare: 'mass' | 'perArea', area_m2: n
   const value = 'mass_kg' in strewn.value ? strewn.value.mass_kg / area_m2 : strewn.value.perArea_kg_m2;
   const { least, most } = GRAIN_RANGE_KG_M2;
   if (value >= least * (1 - 1e-9) && value <= most * (1 + 1e-9)) return { ok: true, value };
-  const written = (kg_m2: number): string => `${text(formatStrewn(kg_m2, units))} (${text(formatMass(kg_m2 * area_m2, units.mass))} in all)`;
+  const own = unitsWritten(typed, units);
+  const written = (kg_m2: number): string => `${text(formatStrewn(kg_m2, own))} (${text(formatMass(kg_m2 * area_m2, own.mass))} in all)`;
   return outside(`That is ${written(value)}; it must be from ${written(least)} to ${written(most)}.`);
 }
 

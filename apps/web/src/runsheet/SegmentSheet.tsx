@@ -23,6 +23,7 @@ import {
   parseTemperature,
   readingPhrase,
   text,
+  unitsWritten,
   whyOf,
   type Outcome,
 } from '@torvin/core';
@@ -71,7 +72,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
   const readTarget = (typed: string): Outcome<number> => {
     const target = parseTemperature(typed, unit);
     if (!target.ok) return target;
-    const shown = (celsius: number): string => text(formatTemperature(celsius, unit));
+    const shown = (celsius: number): string => text(formatTemperature(celsius, unitsWritten(typed, units).temperature));
     if (target.value > kiln.top_C) return outside(`${shown(target.value)} is above this kiln's top of ${shown(kiln.top_C)}; write up to ${shown(kiln.top_C)}.`);
     if (target.value <= kiln.ambient_C) return outside(`${shown(target.value)} is not above room temperature, ${shown(kiln.ambient_C)}.`);
     return target;
@@ -79,8 +80,9 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
   const readRate = (typed: string): Outcome<number | null> => {
     const rate = parseRate(typed, unit, '', 'auto', firing.controller?.fullSpeedCode);
     if (!rate.ok || rate.value === null) return rate;
+    const written = unitsWritten(typed, units).temperature;
     if (rate.value < RATE_AT_LEAST_C_PER_H || rate.value > RATE_AT_MOST_C_PER_H)
-      return outside(`A rate is from ${text(formatRate(RATE_AT_LEAST_C_PER_H, unit))} to ${text(formatRate(RATE_AT_MOST_C_PER_H, unit))}, or 'full'.`);
+      return outside(`A rate is from ${text(formatRate(RATE_AT_LEAST_C_PER_H, written))} to ${text(formatRate(RATE_AT_MOST_C_PER_H, written))}, or 'full'.`);
     return rate;
   };
   const readHold = (typed: string): Outcome<number> => {

@@ -77,6 +77,7 @@ describe('the figures of a record', () => {
 
   test.each([
     ['top_C', '5000', /5000 °F; it must be from 212 °F to 3092 °F/],
+    ['top_C', '5000 C', /5000 °C; it must be from 100 °C to 1700 °C/],
     ['top_C', 'hot', /1454 °F/],
     ['insideWidth_m', '0.2', /in; it must be from [\d.]+ in to [\d.]+ in/],
     ['power_K_per_s', 'full', /write the rate/],

@@ -13,6 +13,7 @@ import {
   parseTemperature,
   refused,
   temperatureIn,
+  unitsWritten,
 } from '@torvin/core';
 import { type ShelfKind, figureRange } from '@torvin/schema';
 import type { ShelfRecord } from '@/data/shelves';
@@ -131,8 +132,9 @@ export function withFigure(kind: ShelfKind, record: ShelfRecord, field: NumberFi
   const read = typed.trim() !== '' && field.read ? field.read(typed, units) : plainNumber(field, typed, units);
   if (!read.ok) return read;
   const range = figureRange(kind, field.key);
-  const unit = field.unit(units);
-  const shown = (value: number): string => `${written(field.shown(value, units))}${unit === '' ? '' : ` ${unit}`}`;
+  const own = unitsWritten(typed, units);
+  const unit = field.unit(own);
+  const shown = (value: number): string => `${written(field.shown(value, own))}${unit === '' ? '' : ` ${unit}`}`;
   if (range && (read.value < range.least || read.value > range.most)) {
     const message = `${labelOf(field, units)} is ${shown(read.value)}; it must be from ${shown(range.least)} to ${shown(range.most)}.`;
     return refused('out-of-range', field.key, message);

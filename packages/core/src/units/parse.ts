@@ -114,6 +114,29 @@ function readNumber(text: string): number {
   return Number(text.replace(',', '.'));
 }
 
+/** Spellings that tell in which of two units something was written. */
+const WRITTEN: { [K in keyof Units]: readonly [RegExp, Units[K]][] } = {
+  temperature: [
+    [/^(c|celsius)$/, 'C'],
+    [/^(f|fahrenheit)$/, 'F'],
+  ],
+  length: [
+    [/^(mm|cm|dm|m|(milli|centi)?met(re|er)s?)$/, 'mm'],
+    [/^(in|inch|inches|ft|foot|feet|["'])$/, 'in'],
+  ],
+  mass: [
+    [/^(mg|g|kg|grams?|kilos?|kilograms?)$/, 'g'],
+    [/^(oz|ounces?|lbs?|pounds?)$/, 'oz'],
+  ],
+};
+
+/** The units that a text was written in, the given ones where it names none: what is wrong with it is answered in these. */
+export function unitsWritten(text: string, units: Units): Units {
+  const words = tidy(text).match(/[a-z]+|["']/g) ?? [];
+  const of = <K extends keyof Units>(kind: K): Units[K] => WRITTEN[kind].find(([spelling]) => words.some((word) => spelling.test(word)))?.[1] ?? units[kind];
+  return { temperature: of('temperature'), length: of('length'), mass: of('mass') };
+}
+
 const quote = (text: string): string => `'${text.length > 40 ? `${text.slice(0, 40)}…` : text}'`;
 
 interface Kind {

@@ -1,6 +1,6 @@
 /** Some hundreds of quantities as people type them: every way to write a number with every spelling of a unit. */
 import { METRIC, type Units } from './convert';
-import { parseDifference, parseDuration, parseExpansion, parseLength, parseMass, parseRate, parseStrewn, parseTemperature } from './parse';
+import { parseDifference, parseDuration, parseExpansion, parseLength, parseMass, parseRate, parseStrewn, parseTemperature, unitsWritten } from './parse';
 
 const NUMBERS: [string, number][] = [
   ['1', 1],
@@ -229,4 +229,16 @@ test("a controller's own code is full speed, and only where it is that controlle
   expect(parseRate('4000', 'C')).toEqual({ ok: true, value: 4000 });
   expect(parseRate('full', 'C', '', 'auto', 4000)).toEqual({ ok: true, value: null });
   expect(parseRate('400', 'C', '', 'auto', 4000)).toEqual({ ok: true, value: 400 });
+});
+
+test.each([
+  ['1300 C', { temperature: 'C', length: 'in', mass: 'oz' }],
+  ['400 F/h', { temperature: 'F', length: 'in', mass: 'oz' }],
+  ['30cm', { temperature: 'F', length: 'mm', mass: 'oz' }],
+  ['9 1/2″', { temperature: 'F', length: 'in', mass: 'oz' }],
+  ['0.3 g/cm2', { temperature: 'F', length: 'mm', mass: 'g' }],
+  ['2 lb 3 oz', { temperature: 'F', length: 'in', mass: 'oz' }],
+  ['12', { temperature: 'F', length: 'in', mass: 'oz' }],
+])("'%s' is answered in the units that it was written in", (typed, units) => {
+  expect(unitsWritten(typed, INCHES)).toEqual(units);
 });
