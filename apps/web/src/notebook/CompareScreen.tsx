@@ -19,7 +19,11 @@ export function CompareScreen({ one, other }: { one: FiringDetail; other: Firing
   const [before, after] = one.firing.firedAt <= other.firing.firedAt ? [one, other] : [other, one];
   const { layup, setup, schedule, consequences } = firingDifferences(before, after, units);
   return (
-    <Screen title="Two firings" subtitle="what changed from the earlier to the later" back={{ title: one.firing.pieceName, href: `/notebook/${one.firing.id}` }}>
+    <Screen
+      title="Two firings"
+      subtitle="what changed from the earlier to the later"
+      back={{ title: one.firing.pieceName, href: `/notebook/${one.firing.id}` }}
+    >
       <View style={{ gap: space.large }} testID="compared">
         <View style={{ flexDirection: 'row', gap: space.large }}>
           {[before, after].map((detail) => (

@@ -35,7 +35,7 @@ export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
     if (!snapshot.ok) return snapshot;
     const impossible = impossibleFiring(snapshot.value.firing, units.length);
     if (impossible) return { ok: false, problem: impossible };
-    const composed = await compute('compose', snapshot.value.firing);
+    const composed = await compute('compose', { ...snapshot.value.firing, units });
     if (!composed.ok) return composed;
     const known = on.doc.steps.find(({ id }) => id === step.id);
     const saved =

@@ -40,10 +40,10 @@ export function keyIn(segments: readonly Segment[], controller: Controller): Key
     if (exact !== null && rate < 1) {
       remarks.push({
         kind: 'cannot',
-        message: `Segment ${index + 1} asks for ${exact.toFixed(1)} ° an hour; this controller's slowest is 1. Split it into steps with holds.`,
+        message: `Segment ${index + 1} asks for ${exact.toFixed(1)} °${controller.unit} an hour; this controller's slowest is 1. Split it into steps with holds.`,
       });
     } else if (exact !== null && exact - rate > 0.05 * exact) {
-      remarks.push({ kind: 'rounded', message: `Segment ${index + 1}: ${exact.toFixed(1)} ° an hour is keyed as ${rate}, the slower side.` });
+      remarks.push({ kind: 'rounded', message: `Segment ${index + 1}: ${exact.toFixed(1)} °${controller.unit} an hour is keyed as ${rate}, the slower side.` });
     }
     return {
       segment: index,
