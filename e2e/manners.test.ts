@@ -153,13 +153,18 @@ test('two glasses side by side in one layer lie at one height and make no depth 
   await me.type('field-width', '180');
   await me.type('field-length', '240');
   await me.press('save-piece');
-  for (const cover of ['60', '40']) {
+  for (const [cover, glass] of [
+    ['60', 'rose-90'],
+    ['40', 'clear-90'],
+  ]) {
     await me.press('add-layer');
     await me.press('add-rod');
+    await me.press(`glass-${glass}`);
     await me.type('layer-cover', cover);
     await me.page.keyboard.press('Enter');
     await me.press('close-layer-sheet');
   }
+  await me.reads('Clear beside Dune rose');
   // 3 mm of sheet and one row of 5 mm rods, π/4 of their diameter, from rim to rim.
   await me.sees('figure-depth', /^depth 6\.9 mm/);
   await me.expectSound('two glasses in one layer');

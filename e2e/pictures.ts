@@ -90,6 +90,12 @@ await dark.sees('schedule-state', /^as computed$/);
 await dark.page.close();
 
 const wide = await Visitor.open(browser, WIDE);
+await go(wide, '/bench');
+await wide.find('running-drawing');
+await take(wide, 'bench-wide');
+await go(wide, '/notebook');
+await wide.find('firing-record');
+await take(wide, 'notebook-wide');
 await go(wide, '/pieces');
 await wide.openPiece('Bird-bath basin');
 await wide.find('open-run');

@@ -1,5 +1,5 @@
 /** Whether the glasses of a lay-up fit where they touch, what reacts there, and how coatings lie. */
-import { type CoatingFinding, type FitVerdict, type PairFit, coatingFindings, fitReckoning, fitSentence } from '@torvin/core';
+import { type CoatingFinding, type FitVerdict, type PairFit, coatingFindings, fitReckoning, fitSentence, pairWords, sideBySide } from '@torvin/core';
 import { type PieceDoc, type Shelves, fitQuestion } from '@torvin/schema';
 import { useMemo } from 'react';
 import { useUnits } from '@/data/studio';
@@ -59,10 +59,10 @@ export function useFit(doc: PieceDoc, shelves: Shelves): FitNews | null {
       ([lower, upper]) => doc.layers[lower].glassId === question.ids[pair.lower] && doc.layers[upper].glassId === question.ids[pair.upper],
     );
   const findings = value.pairs.flatMap((pair, index): FitFinding[] => {
-    const names = { lower: name(pair.lower), upper: name(pair.upper) };
     const [first] = touchingOf(pair);
     if (!first) return [];
     const [lower, upper] = first;
+    const names = { lower: name(pair.lower), upper: name(pair.upper), beside: sideBySide(doc.layers, lower, upper) };
     const reckoning = fitReckoning(pair, glasses, names, units);
     const tone = pair.verdict === 'fails' || pair.verdict === 'doubtful' ? 'warn' : 'fine';
     const own: FitFinding[] =
@@ -72,7 +72,7 @@ export function useFit(doc: PieceDoc, shelves: Shelves): FitNews | null {
       lower,
       upper,
       tone: 'know',
-      sentence: `${names.upper} on ${names.lower} react: ${because}. Wanted or not, it will show.`,
+      sentence: `${pairWords(names)} react: ${because}. Wanted or not, it will show.`,
       reckoning: [],
     }));
     return [...own, ...reactions];

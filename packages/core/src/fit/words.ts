@@ -6,13 +6,18 @@ import { DANGEROUS_PA, type FitGlass, LIKELY_PA, type PairFit } from './fit';
 export interface FitNames {
   lower: string;
   upper: string;
+  /** They lie side by side in one layer. */
+  beside?: boolean;
 }
 
+/** 'Blue on Clear', 'Blue beside White'. */
+export const pairWords = ({ lower, upper, beside = false }: FitNames): string => `${upper} ${beside ? 'beside' : 'on'} ${lower}`;
+
 /** unit: of lengths; stress goes with it. */
-export function fitSentence(pair: PairFit, { lower, upper }: FitNames, unit: LengthUnit): string {
-  const both = `${upper} on ${lower}`;
+export function fitSentence(pair: PairFit, names: FitNames, unit: LengthUnit): string {
+  const both = pairWords(names);
   const stays = text(formatStress(pair.stress_Pa, unit));
-  if (pair.basis === 'sameGlass') return `${lower}: one glass fits itself.`;
+  if (pair.basis === 'sameGlass') return `${names.lower}: one glass fits itself.`;
   if (pair.contradicted) return `${both}: sold as one family, but your own strip test says otherwise. Believe the test.`;
   if (pair.basis === 'proven') return `${both}: fits, proven by its makers as one family.`;
   if (pair.basis === 'ownTest') {

@@ -77,6 +77,9 @@ export function bodyAt(doc: Pick<PieceDocument, 'footprint' | 'layers' | 'steps'
   return found({ ...loose, layers: lying.map((layer) => asLayer(layer, glassAt(layer))), ...(parts.length > 0 ? { parts } : {}), joined });
 }
 
+/** Whether two layers lie side by side, at one height. */
+export const sideBySide = (layers: readonly LaidLayer[], a: number, b: number): boolean => rowsOf(layers).some((row) => row.includes(a) && row.includes(b));
+
 /** Which layers touch, by index, lower one first: each those under it, through gaps the ones below that, and those beside it. */
 export function touchingLayers(layers: readonly LaidLayer[]): [lower: number, upper: number][] {
   const from = standingFrom(layers);

@@ -181,7 +181,7 @@ function plainly({ limit }: Reading): string {
     case 'kilnTop':
       return 'No kiln is to be asked for more than it was built for.';
     case 'opening':
-      return 'Room air on warm glass is a shock: the skin shrinks at once, the middle does not. Thick glass bears less of it.';
+      return 'Room air is a shock to glass that is not yet cold: the skin shrinks at once, the middle does not. Thick work bears less of it.';
   }
 }
 
