@@ -157,6 +157,17 @@ describe('what a case asks for', () => {
     expect(left('slabFlow')).toBeLessThan(0.001);
   });
 
+  test.each([
+    ['tack', /^About 7\d % of the height of its parts is left standing\.$/],
+    ['fullFuse', /^It ends nearly level: about \d\d % of the height of its parts can still be felt\.$/],
+    ['slabFlow', /^What was laid on sinks in: it ends level\.$/],
+  ] as const)('what becomes of relief after a %s is one sentence', (look, sentence) => {
+    const base = caseOf(look, 0.006);
+    const firing: FiringCase = { ...base, body: { ...base.body, parts: [{ glass: 0, thickness_m: 0.003, area_m2: 6.25e-4, count: 5 }] } };
+    const said = verdictOf(firing, composed(firing).evaluation, METRIC).filter((words) => /relief|height of its parts|level/.test(words));
+    expect(said).toEqual([expect.stringMatching(sentence)]);
+  });
+
   describe('segments 24 mm high over a third of a dam', () => {
     const base = caseOf('slabFlow', 0.006);
     const segments = { form: 'sheet', glass: 0, thickness_m: 0.024, cover: 1 / 3 } as const;
