@@ -44,7 +44,7 @@ test('heat work, tension and the rest have a sentence at a touch, and why? begin
   await open(me, '/pieces');
   await me.openPiece('Plaque no. 14');
   await me.press('open-run');
-  await me.sees('live-work', /of \d+ to \d+/);
+  await me.sees('live-work', /of \d+–\d+/);
   await me.press('live-work');
   await me.sees('term', /temperature and time together/);
   await me.press('live-tension');

@@ -127,7 +127,7 @@ describe('the thread, at 390 × 844', () => {
   step('dragging a bead moves figures and end time while the finger is down, and names the limit it breaks', async () => {
     const before = { work: await me.text('live-work'), length: await me.text('live-length'), value: await beadValue(2) };
     await dragBead(2, 26, async () => {
-      await me.sees('broken-2', /heat work \d+ % of \d+ to \d+/);
+      await me.sees('broken-2', /heat work \d+ % of \d+–\d+/);
       expect(await me.text('live-work')).not.toBe(before.work);
       expect(await beadValue(2)).toBeGreaterThan(before.value + 20);
       expect(await me.has('segment-sheet')).toBe(false);
@@ -135,7 +135,7 @@ describe('the thread, at 390 × 844', () => {
     await me.sees('segment-sheet', /it will go past/);
     await me.sees('schedule-state', /^changed by hand$/);
     expect(await me.text('live-length')).not.toBe(before.length);
-    await me.sees('broken-limits', /^Work: heat work \d+ % of \d+ to \d+/);
+    await me.sees('broken-limits', /^Work: heat work \d+ % of \d+–\d+/);
     await me.expectSound('run sheet with a broken limit');
   });
 

@@ -77,7 +77,7 @@ export function heatWorkFigures({ shown, least, most }: HeatWorkBand): { figure:
   const far = most > FAR_FROM_AIM;
   return {
     figure: whole(shown),
-    band: far ? `at least ${whole(least)}` : `of ${whole(least)} to ${whole(most)}`,
+    band: far ? `at least ${whole(least)}` : `of ${whole(least)}–${whole(most)}`,
     bandShare: shown / (far ? 2 : most),
     ok: shown >= least * (1 - 1e-3) && shown <= most * (1 + 1e-3),
   };
