@@ -118,7 +118,11 @@ test('from New piece to a recorded firing in °F, inches and ounces', async () =
   await me.sees('step-rate-error', /400 °F\/h, or full/);
   await me.type('step-target', '1300 C');
   await me.page.keyboard.press('Enter');
+  // Answered in what was written, here for once in °C.
   await me.sees('step-target-error', /1300 °C is above this kiln's top of 1050 °C/);
+  await me.type('step-target', '2400');
+  await me.page.keyboard.press('Enter');
+  await me.sees('step-target-error', /2400 °F is above this kiln's top of 1922 °F/);
   await expectOurs(me, 'a segment in °F');
   await me.press('close-segment-sheet');
   await me.press('undo');
