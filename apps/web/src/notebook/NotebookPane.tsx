@@ -17,7 +17,7 @@ import { Words } from '@/ui/Words';
 import { inZone, zoneWords } from '@/ui/clock';
 import { Thumbnail } from './Photos';
 import { RESULT_WORDS, ResultSign, resultWords } from './results';
-import { type NotebookQuery, searchOf, useNotebookQuery } from './useNotebookQuery';
+import { type NotebookQuery, useNotebookQuery } from './useNotebookQuery';
 
 /** The firings that are asked for, a moment after a finger has typed. */
 export function useSearched({ text: typed, look, result }: Pick<NotebookQuery, 'text' | 'look' | 'result'>) {
@@ -26,7 +26,7 @@ export function useSearched({ text: typed, look, result }: Pick<NotebookQuery, '
 }
 
 export function NotebookPane({ currentId, beside = false }: { currentId?: string; beside?: boolean }) {
-  const [query, setQuery] = useNotebookQuery();
+  const { query, change: setQuery, passed, search } = useNotebookQuery();
   const firings = useSearched(query);
   const { temperatureUnit } = useStudio();
   const rows = firings.data?.pages.flatMap((page) => page.firings) ?? [];
@@ -39,7 +39,6 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
   if (!firings.data) return <Waiting query={firings} title="Notebook" />;
   const [{ total }] = firings.data.pages;
   const searching = query.text.trim() !== '' || query.look !== undefined || query.result !== undefined;
-  const search = searchOf(query);
   return (
     <ListScreen
       title="Notebook"
@@ -49,7 +48,7 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
       renderItem={(firing) => (
         <FiringRow firing={firing} search={search} current={firing.id === (currentId ?? (beside ? rows[0].id : undefined))} unit={temperatureUnit} />
       )}
-      place={{ rowHeight: FIRING_ROW_HEIGHT, row: query.row, onRow: (row) => setQuery({ row }) }}
+      place={{ rowHeight: FIRING_ROW_HEIGHT, row: query.row, onRow: passed }}
       onNearEnd={() => void (firings.hasNextPage && !firings.isFetchingNextPage && firings.fetchNextPage())}
       before={
         <View aria-busy={firings.isPlaceholderData} style={{ paddingHorizontal: space.large, opacity: firings.isPlaceholderData ? 0.6 : 1 }}>

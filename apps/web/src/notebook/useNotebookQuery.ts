@@ -5,7 +5,7 @@
 import { LOOKS, type Look } from '@torvin/core';
 import type { FiringQuery } from '@torvin/schema';
 import { useGlobalSearchParams, useRouter } from 'expo-router';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 
 export interface NotebookQuery {
   text: string;
@@ -45,7 +45,16 @@ export const useNotebookHref = (): string => `/notebook${searchOf(queryFrom(useG
 /** A finger that types or scrolls is let finish. */
 const SETTLES_MS = 300;
 
-export function useNotebookQuery(): [NotebookQuery, (change: Partial<NotebookQuery>) => void] {
+export interface NotebookAddress {
+  query: NotebookQuery;
+  change(part: Partial<NotebookQuery>): void;
+  /** The row that has come to the top: written down once the finger rests, drawing nothing anew meanwhile. */
+  passed(row: number): void;
+  /** What stands in the address now, for links. */
+  search: string;
+}
+
+export function useNotebookQuery(): NotebookAddress {
   const router = useRouter();
   const { q, look, came, row } = useGlobalSearchParams<Params>();
   const asked = useMemo(() => queryFrom({ q, look, came, row }), [q, look, came, row]);
@@ -58,14 +67,19 @@ export function useNotebookQuery(): [NotebookQuery, (change: Partial<NotebookQue
     written.current = address;
     setQuery(asked);
   }, [address, asked]);
-  useEffect(() => {
-    const next = searchOf(query);
-    if (next === written.current) return;
-    const timer = setTimeout(() => {
-      written.current = next;
-      router.setParams({ q: undefined, look: undefined, came: undefined, row: undefined, ...paramsOf(query) } as never);
-    }, SETTLES_MS);
-    return () => clearTimeout(timer);
-  }, [query, router]);
-  return [query, (change) => setQuery((now) => ({ ...now, ...change }))];
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const write = useCallback(
+    (next: NotebookQuery): void => {
+      clearTimeout(timer.current);
+      timer.current = setTimeout(() => {
+        if (searchOf(next) === written.current) return;
+        written.current = searchOf(next);
+        router.setParams({ q: undefined, look: undefined, came: undefined, row: undefined, ...paramsOf(next) } as never);
+      }, SETTLES_MS);
+    },
+    [router],
+  );
+  useEffect(() => write(query), [query, write]);
+  useEffect(() => () => clearTimeout(timer.current), []);
+  return { query, change: (part) => setQuery((now) => ({ ...now, ...part })), passed: (row) => write({ ...query, row }), search: address };
 }
