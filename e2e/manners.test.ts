@@ -1,4 +1,5 @@
 /** Words and order: what is said once, what a touch explains, where a page is found again, what a keyboard and an ear meet. */
+import { v7 as uuid } from 'uuid';
 import { setting } from './setting';
 import { PHONE, Visitor, WIDE } from './visitor';
 
@@ -202,6 +203,32 @@ test('what is searched, how it is narrowed and the place in the list stand in th
   expect(new URL(me.page.url()).search).toMatch(/^\?q=low(\+|%20)kiln&came=right/);
   await me.page.$eval('[aria-label="Back to Notebook"]', (node) => (node as HTMLElement).click());
   expect(await me.sees('notebook-count', /found/)).toBe(count);
+  await me.page.close();
+});
+
+test('a long list stays where it was scrolled while more of it is read', async () => {
+  const [piece] = (
+    (await (await fetch(`${studio.address}/api/pieces`)).json()) as { id: string; name: string; doc: { steps: { scheduleId: string }[] } }[]
+  ).filter(({ name }) => name === 'Test tiles, clear');
+  for (let i = 0; i < 90; i += 1) {
+    const body = {
+      ...{ id: uuid(), pieceId: piece.id, scheduleId: piece.doc.steps[0].scheduleId, zone: 'Europe/Lisbon', result: 'right', asItIs: true },
+      firedAt: Date.now() - (400 + 30 * i) * 3600e3,
+    };
+    const saved = await fetch(`${studio.address}/api/firings`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+    expect(saved.status).toBeLessThan(300);
+  }
+  const me = await Visitor.open(here.browser, PHONE);
+  await open(me, '/notebook');
+  await me.find('firing-link');
+  const tops: number[] = [];
+  for (let i = 0; i < 14; i += 1) {
+    await me.page.$eval('[data-testid="screen-scroll"]', (node) => (node.scrollTop += 600));
+    await new Promise((resolve) => setTimeout(resolve, 250));
+    tops.push(await me.page.$eval('[data-testid="screen-scroll"]', (node) => node.scrollTop));
+  }
+  tops.slice(1).forEach((top, i) => expect(top).toBeGreaterThan(tops[i]));
+  expect(tops.at(-1)).toBeGreaterThan(60 * 104);
   await me.page.close();
 });
 

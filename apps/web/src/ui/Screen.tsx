@@ -68,11 +68,13 @@ export function ListScreen<T>({ items, keyOf, renderItem, before, onNearEnd, pla
   const width = useColumnWidth();
   const list = useRef<FlatList<T>>(null);
   const [headHeight, setHeadHeight] = useState(0);
-  // Where the list stands by itself; a row asked for that is not this one came from outside.
   const shown = useRef(0);
+  // The row that was last asked for: another one comes from outside, while more rows that are read move nothing.
+  const asked = useRef(0);
   const { row = 0, rowHeight = 0 } = place ?? {};
   useEffect(() => {
-    if (headHeight === 0 || row === shown.current || row >= items.length) return;
+    if (headHeight === 0 || row === asked.current || row >= items.length) return;
+    asked.current = row;
     shown.current = row;
     list.current?.scrollToOffset({ offset: row === 0 ? 0 : headHeight + row * rowHeight, animated: false });
   }, [row, items.length, headHeight, rowHeight]);
