@@ -13,6 +13,7 @@ import { seedDemo, seedOwn } from './db/seed';
 import { createApp } from './http/app';
 import { sweepPhotos } from './store/photos';
 import { sweepDeleted } from './store/pieces';
+import { forgetOldReceipts } from './store/receipts';
 
 /** The exit code of a start that wants to be told something first. */
 const ASKS = 3;
@@ -27,6 +28,7 @@ const pool = computePool(new URL('./computeWorker.mjs', import.meta.url));
 if (config.start === 'own') seedOwn(opened.db);
 else if (seedDemo(opened.db, Date.now())) await addDemoPhotos(opened.db, config.dataDir, Date.now());
 sweepDeleted(opened.db, Date.now());
+forgetOldReceipts(opened.db, Date.now());
 sweepPhotos(opened.db, config.dataDir, Date.now());
 const app = createApp({
   opened,

@@ -10,7 +10,7 @@ import { allShelves } from '../store/shelves';
 import { readStudio } from '../store/studio';
 import { evaluate } from '@torvin/core';
 import { eq, sql } from 'drizzle-orm';
-import { MIGRATIONS, NOW, startTestServer, temporaryFolder } from '../test/testServer';
+import { MIGRATIONS, NOW, SCHEMA, startTestServer, temporaryFolder } from '../test/testServer';
 import { DATABASE_FILE, openDatabase } from './open';
 import { DEMO_PIECES } from './demo';
 import { seedDemo, seedOwn } from './seed';
@@ -30,7 +30,7 @@ describe('the database file', () => {
     for (let round = 0; round < 2; round += 1) {
       const opened = openDatabase(dir, MIGRATIONS);
       seedDemo(opened.db, NOW + round);
-      expect(opened.schema).toBe(6);
+      expect(opened.schema).toBe(SCHEMA);
       expect(opened.db.select().from(pieces).all()).toHaveLength(DEMO_PIECES.length);
       opened.close();
     }
@@ -57,7 +57,7 @@ describe('the database file', () => {
     old.exec('create table of_old (id integer)');
     old.close();
     openDatabase(dir, MIGRATIONS).close();
-    const copy = new Driver(join(dir, 'before-schema-6.db'));
+    const copy = new Driver(join(dir, `before-schema-${SCHEMA}.db`));
     expect(copy.prepare("select name from sqlite_master where name in ('of_old', 'pieces')").all()).toMatchObject([{ name: 'of_old' }]);
     copy.close();
   });
@@ -68,7 +68,7 @@ describe('the database file', () => {
     const file = new Driver(join(dir, DATABASE_FILE));
     file.exec("insert into __drizzle_migrations (hash, created_at) values ('later', 9999999999999)");
     file.close();
-    expect(() => openDatabase(dir, MIGRATIONS)).toThrow(/schema 7, newer than this program's 6/);
+    expect(() => openDatabase(dir, MIGRATIONS)).toThrow(`schema ${SCHEMA + 1}, newer than this program's ${SCHEMA};`);
   });
 
   test.each([
@@ -179,7 +179,7 @@ describe('a database of schema 4, where firings stood by themselves', () => {
       expect(LoadSchema.safeParse(load).error).toBeUndefined();
     }
     expect(loadsAhead(db)).toHaveLength(2);
-    expect(existsSync(join(old, 'before-schema-6.db'))).toBe(true);
+    expect(existsSync(join(old, `before-schema-${SCHEMA}.db`))).toBe(true);
     close();
   });
 });
@@ -245,8 +245,8 @@ describe('a database of schema 1', () => {
   test('opens, with every snapshot in the words of the present and the same schedule from it', () => {
     const dir = ofSchema1();
     const { db, close, schema } = openDatabase(dir, MIGRATIONS);
-    expect(schema).toBe(6);
-    expect(existsSync(join(dir, 'before-schema-6.db'))).toBe(true);
+    expect(schema).toBe(SCHEMA);
+    expect(existsSync(join(dir, `before-schema-${SCHEMA}.db`))).toBe(true);
     const kept = db.select().from(schedules).all();
     expect(kept.length).toBeGreaterThanOrEqual(2);
     for (const { snapshot, segments, result } of kept) {

@@ -220,6 +220,18 @@ export const firings = sqliteTable(
   (table) => [index('firings_by_load').on(table.loadId), index('firings_by_schedule').on(table.scheduleId)],
 );
 
+/** Saves that were taken, by the key they came under, so that one that comes again is known. */
+export const receipts = sqliteTable(
+  'receipts',
+  {
+    key: text('key').primaryKey(),
+    /** What was saved. */
+    subject: text('subject').notNull(),
+    takenAt: integer('taken_at').notNull(),
+  },
+  (table) => [index('receipts_by_time').on(table.takenAt)],
+);
+
 /** Files named by their content lie beside the database. */
 export const photos = sqliteTable('photos', {
   hash: text('hash').primaryKey(),

@@ -1,7 +1,7 @@
 import type { Firing, NewPiece, Piece, SavedSchedule } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { DEMO_PIECES } from '../db/demo';
-import { type TestServer, startTestServer } from '../test/testServer';
+import { SCHEMA, type TestServer, startTestServer } from '../test/testServer';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -90,7 +90,7 @@ describe('the demo studio', () => {
 
   test('answers its health', async () => {
     const { body } = await server.ask('GET', '/api/health');
-    expect(body).toEqual({ ok: true, version: 'test', dataDir: server.dataDir, schema: 6 });
+    expect(body).toEqual({ ok: true, version: 'test', dataDir: server.dataDir, schema: SCHEMA });
   });
 });
 

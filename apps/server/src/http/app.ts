@@ -32,6 +32,7 @@ import { createPiece, deletePiece, findPiece, listPieces, redoPiece, restorePiec
 import { eraseAside, photosAside } from '../store/photoFiles';
 import { addPhoto, photoFile } from '../store/photos';
 import { importPiece, pieceFile } from '../store/pieceFiles';
+import type { Sent } from '../store/receipts';
 import { addSchedule, alreadySaved, caseFor, findSchedule, listVersions, nameSchedule } from '../store/schedules';
 import { addStripTest, allShelves, putAway, saveRecord } from '../store/shelves';
 import { readStudio, saveStudio } from '../store/studio';
@@ -72,10 +73,14 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, host = 
   const json = express.json({ limit: BODY_LIMIT });
   app.use((request, response, next) => (request.path === '/api/photos' ? next() : json(request, response, next)));
 
-  function route<E extends Endpoint>(endpoint: E, handle: (body: Parsed<E>, id: string, query: Query<E>) => AnswerOf<E> | Promise<AnswerOf<E>>): void {
+  function route<E extends Endpoint>(
+    endpoint: E,
+    handle: (body: Parsed<E>, id: string, query: Query<E>, sent: Sent) => AnswerOf<E> | Promise<AnswerOf<E>>,
+  ): void {
     app[endpoint.method](endpoint.path, async (request, response) => {
       const query = (endpoint.query ? read(endpoint.query, request.query) : undefined) as Query<E>;
-      response.json(await handle(parsed(endpoint, request), String(request.params.id ?? ''), query));
+      const sent = { key: keyOf(request), at: now() };
+      response.json(await handle(parsed(endpoint, request), String(request.params.id ?? ''), query, sent));
     });
   }
 
@@ -89,16 +94,16 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, host = 
   route(api.studio, () => readStudio(db));
   route(api.saveStudio, (settings) => saveStudio(db, settings));
   route(api.shelves, () => allShelves(db));
-  route(api.saveFamily, (record, id) => saveRecord(db, 'families', id, record));
-  route(api.saveGlass, (record, id) => saveRecord(db, 'glasses', id, record));
-  route(api.saveKiln, (record, id) => saveRecord(db, 'kilns', id, record));
-  route(api.saveController, (record, id) => saveRecord(db, 'controllers', id, record));
+  route(api.saveFamily, (record, id, _, sent) => saveRecord(db, 'families', id, record, sent));
+  route(api.saveGlass, (record, id, _, sent) => saveRecord(db, 'glasses', id, record, sent));
+  route(api.saveKiln, (record, id, _, sent) => saveRecord(db, 'kilns', id, record, sent));
+  route(api.saveController, (record, id, _, sent) => saveRecord(db, 'controllers', id, record, sent));
   route(api.putAway, ({ away }, id) => putAway(db, id, away));
   route(api.addStripTest, (test) => addStripTest(db, test));
   route(api.pieces, () => listPieces(db));
   route(api.piece, (_, id) => findPiece(db, id));
   route(api.createPiece, (piece) => createPiece(db, piece, now()));
-  route(api.savePiece, (change, id) => savePiece(db, id, change, now()));
+  route(api.savePiece, (change, id, _, sent) => savePiece(db, id, change, sent));
   route(api.undoPiece, ({ version: based }, id) => undoPiece(db, id, based, now()));
   route(api.redoPiece, ({ version: based }, id) => redoPiece(db, id, based, now()));
   route(api.deletePiece, ({ version: based }, id) => deletePiece(db, id, based, now()));
@@ -138,9 +143,11 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, host = 
     };
   });
   route(api.loads, () => loadsAhead(db));
-  route(api.saveLoad, (change, id) => saveLoad(db, id, change, now()));
+  route(api.saveLoad, (change, id, _, sent) => saveLoad(db, id, change, sent));
   route(api.recordFiring, async (firing) => recordFiring(db, firing, await evaluationOf(firing.scheduleId, firing.asFired), now()));
-  route(api.saveFiring, async (change, id) => saveFiring(db, id, change, await evaluationOf(findFiring(db, id).firing.scheduleId, change.asFired), now()));
+  route(api.saveFiring, async (change, id, _, sent) =>
+    saveFiring(db, id, change, await evaluationOf(findFiring(db, id).firing.scheduleId, change.asFired), sent),
+  );
   route(api.deleteFiring, ({ version: based }, id) => deleteFiring(db, id, based, now()));
   route(api.restoreFiring, (_, id) => restoreFiring(db, id));
   route(computeApi.computeQuantity, ({ locale, ...quantity }) => {
@@ -218,6 +225,19 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, host = 
 function parsed<E extends Endpoint>(endpoint: E, request: Request): Parsed<E> {
   return (endpoint.request ? read(endpoint.request, request.body ?? {}) : undefined) as Parsed<E>;
 }
+
+/** The key of a save that may come again; the standard's header for that. */
+function keyOf(request: Request): string | undefined {
+  const key = request.get('Idempotency-Key');
+  if (key === undefined || KEY.test(key)) return key;
+  throw new BadRequest({
+    code: 'unreadable-key',
+    path: 'Idempotency-Key',
+    message: 'The key of a save has 8 to 100 letters, digits and hyphens, such as a uuid.',
+  });
+}
+
+const KEY = /^[\w-]{8,100}$/;
 
 function read(schema: z.ZodType, input: unknown): unknown {
   const outcome = schema.safeParse(input);

@@ -4,6 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { pieces } from '../db/tables';
 import { DELETED_KEPT_MS, STATES_KEPT, sweepDeleted } from '../store/pieces';
 import { PAGE } from '../store/firings';
+import { RECEIPTS_KEPT_MS, forgetOldReceipts } from '../store/receipts';
 import { NOW, type TestServer, startTestServer } from '../test/testServer';
 
 let server: TestServer;
@@ -26,36 +27,72 @@ async function save(piece: Piece, change: Partial<Pick<Piece, 'name' | 'doc'>>, 
 const go = (piece: Piece, way: 'undo' | 'redo') => server.ask('POST', `/api/pieces/${piece.id}/${way}`, { version: piece.version });
 
 describe('a save whose answer was lost on the way', () => {
-  test('of a piece comes again and is taken for what it is, once; another on the same version is still stale', async () => {
-    const piece = await demo('Sundial disc');
-    const again = { name: 'Sundial, told twice', doc: piece.doc, version: piece.version, what: 'name' };
-    const first = await server.ask('PUT', `/api/pieces/${piece.id}`, again);
-    const second = await server.ask('PUT', `/api/pieces/${piece.id}`, again);
+  /** As a page that kept it sends it again. */
+  const twice = async (method: string, path: string, body: unknown) => {
+    const key = { 'Idempotency-Key': uuid() };
+    const [first, second] = [await server.ask(method, path, body, key), await server.ask(method, path, body, key)];
     expect([first.status, second.status]).toEqual([200, 200]);
-    expect(second.body).toEqual(first.body);
-    expect(second.body.version).toBe(piece.version + 1);
-    expect((await server.ask('PUT', `/api/pieces/${piece.id}`, { ...again, name: 'Otherwise' })).status).toBe(409);
+    return { first: first.body, second: second.body, key };
+  };
+
+  test('of a piece comes again under its key and counts once; another on the same version is still stale', async () => {
+    const piece = await demo('Sundial disc');
+    const told = { name: 'Sundial, told twice', doc: piece.doc, version: piece.version, what: 'name' };
+    const { first, second } = await twice('PUT', `/api/pieces/${piece.id}`, told);
+    expect(second).toEqual(first);
+    expect(second.version).toBe(piece.version + 1);
+    expect((await server.ask('PUT', `/api/pieces/${piece.id}`, told, { 'Idempotency-Key': uuid() })).status).toBe(409);
+    expect((await server.ask('PUT', `/api/pieces/${piece.id}`, told)).status).toBe(409);
   });
 
-  test('of a firing likewise', async () => {
+  test('is known also after somebody else has saved: it is told what stands now, and undoes nothing of theirs', async () => {
+    const piece = await demo('Sundial disc');
+    const told = { name: 'Mine', doc: piece.doc, version: piece.version, what: 'name' };
+    const { key } = await twice('PUT', `/api/pieces/${piece.id}`, told);
+    await save({ ...piece, version: piece.version + 1 }, { name: 'Theirs' }, 'name');
+    const again = await server.ask('PUT', `/api/pieces/${piece.id}`, told, key);
+    expect(again).toMatchObject({ status: 200, body: { name: 'Theirs', version: piece.version + 2 } });
+  });
+
+  test('of a firing, an opened kiln, a record and a new record likewise', async () => {
+    const [load] = (await server.ask('GET', '/api/loads')).body;
+    const opened = await twice('PUT', `/api/loads/${load.id}`, { version: load.version, openedAt: NOW });
+    expect(opened.second).toMatchObject({ openedAt: NOW, version: load.version + 1 });
     const [{ id, version, zone, firedAt }] = (await server.ask('GET', '/api/firings')).body.firings as Firing[];
     const told = { version, zone, firedAt, place: 'by the wall', result: 'short', lookReached: null, note: 'twice', asFired: null, photos: [] };
-    const [first, second] = [await server.ask('PUT', `/api/firings/${id}`, told), await server.ask('PUT', `/api/firings/${id}`, told)];
-    expect(second).toMatchObject({ status: 200, body: first.body });
-    expect((await server.ask('PUT', `/api/firings/${id}`, { ...told, note: 'other' })).status).toBe(409);
+    const firing = await twice('PUT', `/api/firings/${id}`, told);
+    expect(firing.second).toEqual(firing.first);
+    expect(firing.second.firing.version).toBe(version + 1);
+    const [kiln] = (await server.ask('GET', '/api/shelves')).body.kilns;
+    const changed = await twice('PUT', `/api/kilns/${kiln.id}`, { ...kiln, name: 'Renamed' });
+    expect(changed.second).toMatchObject({ name: 'Renamed', version: kiln.version + 1 });
+    const made = await twice('PUT', '/api/kilns/mine', { ...kiln, id: 'mine', name: 'Mine', version: 0 });
+    expect(made.second).toEqual(made.first);
   });
 
-  test('of a record likewise, a new one too; one that would forget a figure is still stale', async () => {
-    const shelf = (await server.ask('GET', '/api/shelves')).body;
-    const [kiln] = shelf.kilns;
-    const mine = { ...kiln, id: 'mine', name: 'Mine', version: 0 };
-    const [made, again] = [await server.ask('PUT', '/api/kilns/mine', mine), await server.ask('PUT', '/api/kilns/mine', mine)];
-    expect(again).toMatchObject({ status: 200, body: made.body });
-    const [family] = shelf.families;
-    const fuller = { ...family, stressOptical_perPa: 2.6e-12 };
-    expect((await server.ask('PUT', `/api/families/${family.id}`, fuller)).status).toBe(200);
-    const { stressOptical_perPa: _forgotten, ...less } = fuller;
-    expect((await server.ask('PUT', `/api/families/${family.id}`, less)).status).toBe(409);
+  test('that was refused leaves its key free, and a key is good for one thing alone', async () => {
+    const piece = await demo('Sundial disc');
+    const other = await demo('Plaque no. 14');
+    const key = { 'Idempotency-Key': uuid() };
+    const told = { name: 'Told', doc: piece.doc, version: piece.version + 5, what: 'name' };
+    expect((await server.ask('PUT', `/api/pieces/${piece.id}`, told, key)).status).toBe(409);
+    expect((await server.ask('PUT', `/api/pieces/${piece.id}`, { ...told, version: piece.version }, key)).status).toBe(200);
+    const elsewhere = await server.ask('PUT', `/api/pieces/${other.id}`, { name: 'x', doc: other.doc, version: other.version, what: 'x' }, key);
+    expect(elsewhere).toMatchObject({ status: 409, body: { code: 'id-taken' } });
+    expect(await server.ask('PUT', `/api/pieces/${piece.id}`, told, { 'Idempotency-Key': 'a b' })).toMatchObject({
+      status: 422,
+      body: { code: 'unreadable-key' },
+    });
+  });
+
+  test('is remembered for 90 days', async () => {
+    const piece = await demo('Sundial disc');
+    const { key, first } = await twice('PUT', `/api/pieces/${piece.id}`, { name: 'Old', doc: piece.doc, version: piece.version, what: 'name' });
+    forgetOldReceipts(server.opened.db, NOW + RECEIPTS_KEPT_MS);
+    const again = { name: 'Old', doc: piece.doc, version: piece.version, what: 'name' };
+    expect((await server.ask('PUT', `/api/pieces/${piece.id}`, again, key)).body).toEqual(first);
+    forgetOldReceipts(server.opened.db, NOW + RECEIPTS_KEPT_MS + 1);
+    expect((await server.ask('PUT', `/api/pieces/${piece.id}`, again, key)).status).toBe(409);
   });
 });
 

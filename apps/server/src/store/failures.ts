@@ -1,5 +1,4 @@
 /** What a store may refuse. The one error middleware turns each into its HTTP status. */
-import { isDeepStrictEqual } from 'node:util';
 import type { Problem } from '@torvin/core';
 
 export class NotFound extends Error {
@@ -44,14 +43,4 @@ export class Taken extends Error {
     super(`The id '${id}' already belongs to another ${what}.`);
     this.problem = { code: 'id-taken', path: 'id', message: this.message };
   }
-}
-
-/**
- * Whether a save is the very one that made a thing what it is: its answer was lost on the way, and it came again. told is
- * what the save says; current has all of that and more.
- */
-export function isRepeated<T extends { version: number }>(current: T, based: number, told: object): boolean {
-  if (current.version !== based + 1) return false;
-  const as = current as Record<string, unknown>;
-  return Object.entries(told).every(([key, value]) => value === undefined || isDeepStrictEqual(as[key], value));
 }

@@ -15,9 +15,10 @@ import { isDeepStrictEqual } from 'node:util';
 import type { z } from 'zod';
 import type { Database } from '../db/open';
 import { firings, loads, pieces, schedules } from '../db/tables';
-import { Conflict, NotFound, Stale, Taken, isRepeated } from './failures';
+import { Conflict, NotFound, Stale, Taken } from './failures';
 import { CLOCKS_APART_MS, findLoad, loadsAhead, mustBeFree } from './loads';
 import { mustHavePhotos } from './photos';
+import { type Sent, once } from './receipts';
 import { findSchedule } from './schedules';
 import { allShelves } from './shelves';
 import { readStudio } from './studio';
@@ -238,32 +239,38 @@ function unchanged(db: Database, wanted: string, based: number): void {
   if (current.version !== based) throw new Stale('firing', current, based);
 }
 
-export function saveFiring(db: Database, wanted: string, { version: based, ...told }: Change, asFiredResult: Evaluation | null, now: number): FiringDetail {
-  return db.transaction((tx) => {
-    const firing = findOne(tx, wanted);
-    if (isRepeated(firing, based, told)) return findFiring(tx, wanted);
-    unchanged(tx, wanted, based);
-    const schedule = findSchedule(tx, firing.scheduleId);
-    mustHavePhotos(tx, told.photos, firing.photos);
-    const { firedAt, zone, ...rest } = told;
-    const ran = ranOtherwise(rest.asFired, schedule);
-    mustBeReached(tx, ran, schedule);
-    const load = findLoad(tx, firing.load.id);
-    // A plan stays one until its time is told otherwise or something came of it.
-    const stillPlanned = load.startedAt === null && firedAt === load.plannedAt && rest.result === null;
-    mustBePossible({ ...told, version: based }, (ran && asFiredResult) ?? schedule.result, stillPlanned, now);
-    tx.update(firings)
-      .set({ ...rest, asFired: ran, asFiredResult: ran && asFiredResult, version: based + 1 })
-      .where(eq(id, wanted))
+export const saveFiring = (db: Database, wanted: string, change: Change, asFiredResult: Evaluation | null, sent: Sent): FiringDetail =>
+  once(
+    db,
+    sent,
+    `firing ${wanted}`,
+    (tx) => changeFiring(tx, wanted, change, asFiredResult, sent.at),
+    (tx) => findFiring(tx, wanted),
+  );
+
+function changeFiring(tx: Database, wanted: string, { version: based, ...told }: Change, asFiredResult: Evaluation | null, now: number): FiringDetail {
+  const firing = findOne(tx, wanted);
+  unchanged(tx, wanted, based);
+  const schedule = findSchedule(tx, firing.scheduleId);
+  mustHavePhotos(tx, told.photos, firing.photos);
+  const { firedAt, zone, ...rest } = told;
+  const ran = ranOtherwise(rest.asFired, schedule);
+  mustBeReached(tx, ran, schedule);
+  const load = findLoad(tx, firing.load.id);
+  // A plan stays one until its time is told otherwise or something came of it.
+  const stillPlanned = load.startedAt === null && firedAt === load.plannedAt && rest.result === null;
+  mustBePossible({ ...told, version: based }, (ran && asFiredResult) ?? schedule.result, stillPlanned, now);
+  tx.update(firings)
+    .set({ ...rest, asFired: ran, asFiredResult: ran && asFiredResult, version: based + 1 })
+    .where(eq(id, wanted))
+    .run();
+  if (!stillPlanned && (firedAt !== load.startedAt || zone !== load.zone)) {
+    tx.update(loads)
+      .set({ startedAt: firedAt, at: firedAt, zone, version: load.version + 1 })
+      .where(eq(loads.id, load.id))
       .run();
-    if (!stillPlanned && (firedAt !== load.startedAt || zone !== load.zone)) {
-      tx.update(loads)
-        .set({ startedAt: firedAt, at: firedAt, zone, version: load.version + 1 })
-        .where(eq(loads.id, load.id))
-        .run();
-    }
-    return findFiring(tx, wanted);
-  });
+  }
+  return findFiring(tx, wanted);
 }
 
 /** Repeated, it does nothing. */

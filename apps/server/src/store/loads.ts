@@ -5,8 +5,11 @@ import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { Database } from '../db/open';
 import { firings, loads, pieces, schedules } from '../db/tables';
-import { Conflict, NotFound, Stale, isRepeated } from './failures';
+import { Conflict, NotFound, Stale } from './failures';
+import { type Sent, once } from './receipts';
 import { clockWords } from './times';
+
+type Change = z.output<typeof LoadChangeSchema>;
 
 export function findLoad(db: Database, id: string): Load {
   const row = db.select().from(loads).where(eq(loads.id, id)).get();
@@ -61,21 +64,27 @@ export function mustBeFree(db: Database, wanted: KilnTime, now: number): void {
 }
 
 /** Says when a kiln was opened: after the start, and not in time to come. */
-export function saveLoad(db: Database, id: string, { version: based, openedAt }: z.output<typeof LoadChangeSchema>, now: number): Load {
-  return db.transaction((tx) => {
-    const load = findLoad(tx, id);
-    if (isRepeated(load, based, { openedAt })) return load;
-    if (load.version !== based) throw new Stale('load', load, based);
-    if (openedAt !== null && (openedAt < load.at || openedAt > now + CLOCKS_APART_MS)) {
-      const message = `It cannot have been opened at ${clockWords(openedAt, load.zone)}: that must be after its start at ${clockWords(load.at, load.zone)} and not in time to come.`;
-      throw new ProblemError({ code: 'impossible-time', path: 'openedAt', message });
-    }
-    tx.update(loads)
-      .set({ openedAt, version: based + 1 })
-      .where(eq(loads.id, id))
-      .run();
-    return findLoad(tx, id);
-  });
+export const saveLoad = (db: Database, id: string, change: Change, sent: Sent): Load =>
+  once(
+    db,
+    sent,
+    `load ${id}`,
+    (tx) => changeLoad(tx, id, change, sent.at),
+    (tx) => findLoad(tx, id),
+  );
+
+function changeLoad(tx: Database, id: string, { version: based, openedAt }: Change, now: number): Load {
+  const load = findLoad(tx, id);
+  if (load.version !== based) throw new Stale('load', load, based);
+  if (openedAt !== null && (openedAt < load.at || openedAt > now + CLOCKS_APART_MS)) {
+    const message = `It cannot have been opened at ${clockWords(openedAt, load.zone)}: that must be after its start at ${clockWords(load.at, load.zone)} and not in time to come.`;
+    throw new ProblemError({ code: 'impossible-time', path: 'openedAt', message });
+  }
+  tx.update(loads)
+    .set({ openedAt, version: based + 1 })
+    .where(eq(loads.id, id))
+    .run();
+  return findLoad(tx, id);
 }
 
 /** Phone and server may differ by so much. */

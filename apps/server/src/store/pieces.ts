@@ -6,7 +6,8 @@ import { alias } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
 import type { Database } from '../db/open';
 import { firings, pieceStates, pieces, schedules } from '../db/tables';
-import { NotFound, Stale, isRepeated } from './failures';
+import { NotFound, Stale } from './failures';
+import { type Sent, once } from './receipts';
 import { allShelves } from './shelves';
 import { readStudio } from './studio';
 
@@ -122,15 +123,20 @@ export function changePiece(db: Database, id: string, { version, name, doc, what
   return findPiece(db, id);
 }
 
-export function savePiece(db: Database, id: string, change: Change, at: number): Piece {
-  return db.transaction((tx) => {
-    const current = findPiece(tx, id);
-    if (isRepeated(current, change.version, { name: change.name, doc: change.doc })) return current;
-    unchanged(tx, id, change.version);
-    mustHold(tx, id, change.doc);
-    mustBePossible(tx, change.doc, current.doc);
-    return changePiece(tx, id, change, at);
-  });
+export function savePiece(db: Database, id: string, change: Change, sent: Sent): Piece {
+  const standing = (tx: Database): Piece => findPiece(tx, id);
+  return once(
+    db,
+    sent,
+    `piece ${id}`,
+    (tx) => {
+      const { doc } = unchanged(tx, id, change.version);
+      mustHold(tx, id, change.doc);
+      mustBePossible(tx, change.doc, doc);
+      return changePiece(tx, id, change, sent.at);
+    },
+    standing,
+  );
 }
 
 /** Goes one kept state back (-1) or forth (1); a document whose records have gone is refused as in a save. */

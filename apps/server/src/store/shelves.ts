@@ -4,7 +4,8 @@ import type { ControllerRecord, Family, Glass, Kiln, ShelfKind, Shelves, StripTe
 import { asc, desc, eq, getTableColumns } from 'drizzle-orm';
 import type { Database } from '../db/open';
 import { controllers, families, glasses, kilns, stripTests } from '../db/tables';
-import { NotFound, Stale, Taken, isRepeated } from './failures';
+import { NotFound, Stale, Taken } from './failures';
+import { type Sent, once } from './receipts';
 
 /** A row without the columns that hold nothing. */
 const known = <T extends object>(row: T): { [K in keyof T]: Exclude<T[K], null> } =>
@@ -37,28 +38,34 @@ interface Records {
 }
 
 /** Adds a record that names version 0, or changes one that still stands at the version named. */
-export function saveRecord<K extends ShelfKind>(db: Database, kind: K, id: string, record: Records[K]): Records[K] {
+export function saveRecord<K extends ShelfKind>(db: Database, kind: K, id: string, record: Records[K], sent: Sent): Records[K] {
   // The four tables are written alike; their columns are those of the record, checked by its schema.
   const table = TABLES[kind] as typeof families;
   if (record.id !== id) throw new ProblemError({ code: 'id-differs', path: 'id', message: `The record is '${record.id}' but was sent to '${id}'.` });
-  return db.transaction((tx) => {
-    const list = (): Records[K][] => allShelves(tx)[kind] as Records[K][];
-    const before = list().find((one) => one.id === id);
-    const { version: based, ...told } = record;
-    // A figure that the save leaves out is one to be forgotten, so what stands may not have more.
-    if (before && isRepeated(before, based, told) && Object.keys(before).every((key) => key in record)) return before;
-    if (before && record.version === 0) throw new Taken(ONE[kind], id);
-    if (!before && record.version !== 0) throw new NotFound(ONE[kind], id);
-    if (before && before.version !== record.version) throw new Stale(ONE[kind], before, record.version);
-    // What the record does not say any more is not known any more.
-    const unsaid = Object.fromEntries(Object.keys(getTableColumns(table)).map((key) => [key, null]));
-    const { away: _away, ...columns } = { ...unsaid, ...record, version: record.version + 1 } as typeof table.$inferInsert;
-    if (before) tx.update(table).set(columns).where(eq(table.id, id)).run();
-    else tx.insert(table).values(columns).run();
-    const after = list().find((one) => one.id === id);
-    if (!after) throw new NotFound(ONE[kind], id);
-    return after;
-  });
+  const find = (tx: Database): Records[K] | undefined => (allShelves(tx)[kind] as Records[K][]).find((one) => one.id === id);
+  const mustFind = (tx: Database): Records[K] => {
+    const found = find(tx);
+    if (!found) throw new NotFound(ONE[kind], id);
+    return found;
+  };
+  return once(
+    db,
+    sent,
+    `${kind} ${id}`,
+    (tx) => {
+      const before = find(tx);
+      if (before && record.version === 0) throw new Taken(ONE[kind], id);
+      if (!before && record.version !== 0) throw new NotFound(ONE[kind], id);
+      if (before && before.version !== record.version) throw new Stale(ONE[kind], before, record.version);
+      // What the record does not say any more is not known any more.
+      const unsaid = Object.fromEntries(Object.keys(getTableColumns(table)).map((key) => [key, null]));
+      const { away: _away, ...columns } = { ...unsaid, ...record, version: record.version + 1 } as typeof table.$inferInsert;
+      if (before) tx.update(table).set(columns).where(eq(table.id, id)).run();
+      else tx.insert(table).values(columns).run();
+      return mustFind(tx);
+    },
+    mustFind,
+  );
 }
 
 /** Puts a record of any kind away, or back. Nothing that was made with it changes. */

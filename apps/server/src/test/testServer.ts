@@ -1,5 +1,5 @@
 /** A real server on a real database file in a folder of its own, with the engine in a real worker thread. */
-import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -12,6 +12,8 @@ import { seedDemo } from '../db/seed';
 import { createApp } from '../http/app';
 
 export const MIGRATIONS = join(__dirname, '..', 'db', 'migrations');
+/** How many migrations there are. */
+export const SCHEMA = readdirSync(MIGRATIONS).filter((name) => name.endsWith('.sql')).length;
 export const NOW = Date.UTC(2026, 10, 23, 8);
 
 export const temporaryFolder = (): string => mkdtempSync(join(tmpdir(), 'torvin-'));
@@ -42,7 +44,7 @@ export interface TestServer {
   dataDir: string;
   opened: Opened;
   pool: ComputePool;
-  ask(method: string, path: string, body?: unknown): Promise<{ status: number; body: Answer; headers: Headers }>;
+  ask(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<{ status: number; body: Answer; headers: Headers }>;
   stop(options?: { keepData?: boolean }): Promise<void>;
 }
 
@@ -78,9 +80,13 @@ export async function startTestServer(dataDir = temporaryFolder()): Promise<Test
     dataDir,
     opened,
     pool: engine,
-    async ask(method, path, body) {
-      const init = body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body), headers: { 'Content-Type': 'application/json' } };
-      const response = await fetch(base + path, { method, ...init });
+    async ask(method, path, body, headers = {}) {
+      const written = body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) };
+      const response = await fetch(base + path, {
+        method,
+        ...written,
+        headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
+      });
       return { status: response.status, body: await response.json(), headers: response.headers };
     },
     async stop({ keepData = false } = {}) {
