@@ -61,6 +61,16 @@ export class Studio {
     this.server = null;
   }
 
+  /** Away meanwhile: every request fails. */
+  async away(during: () => Promise<void>): Promise<void> {
+    await this.stop();
+    try {
+      await during();
+    } finally {
+      await this.start();
+    }
+  }
+
   async end(): Promise<void> {
     await this.stop();
     rmSync(this.dataDir, { recursive: true, force: true });

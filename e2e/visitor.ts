@@ -84,8 +84,20 @@ export class Visitor {
       return await waiting;
     } catch (error) {
       await this.picture('waited-in-vain').catch(() => undefined);
-      throw new Error(`Waited in vain for ${what} at ${this.page.url()}: ${(error as Error).message}`, { cause: error });
+      throw new Error(`Waited in vain for ${what} at ${this.page.url()}: ${(error as Error).message}${await this.unsaved()}`, { cause: error });
     }
+  }
+
+  /** What the page still keeps to be saved, for the words of a failure. */
+  private unsaved(): Promise<string> {
+    return this.page
+      .evaluate(() =>
+        Object.entries(localStorage)
+          .filter(([key]) => key.startsWith('torvin-outbox:'))
+          .map(([, kept]) => ` Not saved: ${kept.slice(0, 1500)}`)
+          .join(''),
+      )
+      .catch(() => '');
   }
 
   /** Brings it into view as scrolling would, then touches or clicks it. */
@@ -176,7 +188,9 @@ export class Visitor {
       );
     } catch {
       await this.picture(testId);
-      throw new Error(`Waited for ${wanted} in '${testId}', which reads '${(await this.has(testId)) ? await this.text(testId) : 'nothing, it is not there'}'.`);
+      throw new Error(
+        `Waited for ${wanted} in '${testId}', which reads '${(await this.has(testId)) ? await this.text(testId) : 'nothing, it is not there'}'.${await this.unsaved()}`,
+      );
     }
     return this.text(testId);
   }

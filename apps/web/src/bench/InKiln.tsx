@@ -5,15 +5,15 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { format } from 'date-fns/format';
-import { problemOfError } from '@/data/client';
-import { useOpenLoad } from '@/data/loads';
 import { useStudio } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
 import { asRun } from '@/notebook/differences';
+import { useSave } from '@/outbox/useOutbox';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Caution } from '@/ui/Caution';
+import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
@@ -28,10 +28,11 @@ import { useNow } from './useNow';
 export function InKiln({ detail, others }: { detail: FiringDetail; others: readonly FiringDetail[] }) {
   const { colours } = useTheme();
   const router = useRouter();
-  const open = useOpenLoad();
+  const open = useSave('openLoad');
   const now = useNow();
   const { firing } = detail;
   const { load } = firing;
+  const say = (openedAt: number | null): void => open.save({ id: load.id, openedAt }, { on: load.version });
   const pieces = [detail, ...others];
   const state = load.openedAt !== null ? 'opened' : load.at > now ? 'planned' : 'running';
   return (
@@ -41,7 +42,8 @@ export function InKiln({ detail, others }: { detail: FiringDetail; others: reado
       {state === 'planned' && <Words bold testID="planned">{`Starts by itself at ${dayAndClock(load.at, new Date(now))}.`}</Words>}
       {state !== 'opened' && <ByTheClock detail={detail} now={now} />}
       {firing.differences.length > 0 && <Notice tone="warn">{`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}</Notice>}
-      {open.error && <Notice tone="warn">{problemOfError(open.error).message}</Notice>}
+      {open.refusal && <Notice tone="warn">{open.refusal.problem.message}</Notice>}
+      {open.held && <Held />}
       <Caution about={firing.stepId}>{state === 'running' ? WORK_CAUTIONS.kiln : WORK_CAUTIONS.open}</Caution>
       {pieces.map((one) => (
         <View key={one.firing.id} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
@@ -59,18 +61,8 @@ export function InKiln({ detail, others }: { detail: FiringDetail; others: reado
           />
         </View>
       ))}
-      {state === 'running' && (
-        <SayOpened busy={open.isPending} since={load.at} onOpened={(openedAt) => open.mutate({ id: load.id, version: load.version, openedAt })} />
-      )}
-      {state === 'opened' && (
-        <Action
-          kind="plain"
-          title="It is still closed"
-          disabled={open.isPending}
-          testID="still-closed"
-          onPress={() => open.mutate({ id: load.id, version: load.version, openedAt: null })}
-        />
-      )}
+      {state === 'running' && <SayOpened busy={open.saving} since={load.at} onOpened={say} />}
+      {state === 'opened' && <Action kind="plain" title="It is still closed" disabled={open.saving} testID="still-closed" onPress={() => say(null)} />}
     </View>
   );
 }

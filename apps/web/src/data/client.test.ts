@@ -1,7 +1,8 @@
 import { api } from '@torvin/schema';
 import { type ApiProblem, call, problemOfError } from './client';
 
-const answer = (status: number, body: string) => jest.fn().mockResolvedValue({ ok: status < 400, status, json: async () => JSON.parse(body) as unknown });
+const answer = (status: number, body: string) =>
+  jest.fn().mockResolvedValue({ ok: status < 400, status, headers: new Headers(), json: async () => JSON.parse(body) as unknown });
 
 const problemFrom = async (fetched: jest.Mock): Promise<ApiProblem> => {
   global.fetch = fetched as unknown as typeof fetch;

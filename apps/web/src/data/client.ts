@@ -10,6 +10,8 @@ export class ApiProblem extends Error {
     readonly status: number,
     /** The current state, with a stale save. */
     readonly current?: unknown,
+    /** When it may be tried again, where the server says so. */
+    readonly retryAfter_s?: number,
   ) {
     super(problem.message);
     this.name = 'ApiProblem';
@@ -29,6 +31,8 @@ interface CallInput<E extends Endpoint> {
   /** What stands after the question mark; parts that say nothing are left out. */
   query?: Record<string, string | null | undefined>;
   signal?: AbortSignal;
+  /** By which the server knows a save that comes again. */
+  key?: string;
 }
 
 function unanswered(): never {
@@ -39,13 +43,15 @@ function unanswered(): never {
 /** Browsers refuse to keep larger requests alive. */
 const KEEPALIVE_AT_MOST = 60_000;
 
-export async function call<E extends Endpoint>(endpoint: E, { id, body, query = {}, signal }: CallInput<E> = {}): Promise<AnswerOf<E>> {
+export async function call<E extends Endpoint>(endpoint: E, { id, body, query = {}, signal, key }: CallInput<E> = {}): Promise<AnswerOf<E>> {
   const asked = Object.entries(query).filter((entry): entry is [string, string] => Boolean(entry[1]));
   const path = endpoint.path.replace(':id', encodeURIComponent(id ?? '')) + (asked.length > 0 ? `?${new URLSearchParams(asked)}` : '');
   const written = body === undefined ? undefined : JSON.stringify(body);
   const response = await fetch(path, {
     method: endpoint.method.toUpperCase(),
-    ...(written === undefined ? {} : { body: written, headers: { 'Content-Type': 'application/json' } }),
+    ...(written === undefined
+      ? {}
+      : { body: written, headers: { 'Content-Type': 'application/json', ...(key === undefined ? {} : { 'Idempotency-Key': key }) } }),
     // A save goes through even when the tab is closed meanwhile.
     keepalive: written !== undefined && written.length < KEEPALIVE_AT_MOST,
     signal,
@@ -79,8 +85,10 @@ async function answered<T>(response: Response): Promise<T> {
   serverAnswered();
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok && answer !== null) return answer as T;
-  if (isProblem(answer)) throw new ApiProblem(answer, response.status, answer.current);
-  throw new ApiProblem(UNREADABLE, response.status);
+  const again_s = Number(response.headers.get('Retry-After') ?? NaN);
+  const retryAfter_s = Number.isFinite(again_s) ? again_s : undefined;
+  if (isProblem(answer)) throw new ApiProblem(answer, response.status, answer.current, retryAfter_s);
+  throw new ApiProblem(UNREADABLE, response.status, undefined, retryAfter_s);
 }
 
 const isProblem = (value: unknown): value is Problem & { current?: unknown } =>
@@ -89,12 +97,6 @@ const isProblem = (value: unknown): value is Problem & { current?: unknown } =>
 /** The problem of any thrown thing. */
 export const problemOfError = (error: unknown): Problem =>
   error instanceof ApiProblem ? error.problem : { code: 'unexpected', path: '', message: error instanceof Error ? error.message : String(error) };
-
-/** The version that stands on the server, where a save was refused because somebody saved first. */
-export function versionStanding(error: unknown): number | null {
-  const current = error instanceof ApiProblem ? (error.current as { version?: number } | undefined) : undefined;
-  return current?.version ?? null;
-}
 
 /** Whether the same request may go through later: not what the server understood and refused. */
 export const mayRecover = (error: unknown): boolean => !(error instanceof ApiProblem) || error.status === 0 || error.status >= 500;

@@ -1,13 +1,28 @@
 /** Pieces and their schedules. */
 import { type Piece, type Shelves, api } from '@torvin/schema';
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { pieceQueue, shownPiece } from '@/outbox/kinds';
+import { useEntries, useOutbox, useQueue } from '@/outbox/useOutbox';
 import { call } from './client';
-import { adoptPiece, keys } from './keys';
-import { useNamedSave } from './saves';
+import { keys } from './keys';
 
 export const useShelves = () => useQuery<Shelves>({ queryKey: keys.shelves, queryFn: ({ signal }) => call(api.shelves, { signal }), staleTime: 60_000 });
 
-export const usePieces = () => useQuery({ queryKey: keys.pieces, queryFn: ({ signal }) => call(api.pieces, { signal }) });
+/** As they will be once what waits has been saved. */
+export function usePieces() {
+  const outbox = useOutbox();
+  const entries = useEntries();
+  const query = useQuery<Piece[]>({ queryKey: keys.pieces, queryFn: ({ signal }) => call(api.pieces, { signal }) });
+  const data = useMemo(() => {
+    if (entries.length === 0) return query.data;
+    return query.data?.flatMap((piece) => {
+      const waiting = entries.filter((entry) => outbox.queueOf(entry) === pieceQueue(piece.id));
+      return waiting.some(({ name, refused }) => name === 'deletePiece' && !refused) ? [] : shownPiece(piece, waiting);
+    });
+  }, [outbox, entries, query.data]);
+  return { ...query, data };
+}
 
 /** Id of the piece that was worked on last. */
 export function useLatestPiece(): string | undefined {
@@ -15,74 +30,33 @@ export function useLatestPiece(): string | undefined {
   return data.toSorted((a, b) => b.updatedAt - a.updatedAt).at(0)?.id;
 }
 
+/** The piece as it will be once what waits has been saved; its version is that of the server. */
 export function usePiece(id: string) {
   const client = useQueryClient();
-  return useQuery<Piece>({
+  const waiting = useQueue(pieceQueue(id));
+  const query = useQuery<Piece>({
     queryKey: keys.piece(id),
     queryFn: ({ signal }) => call(api.piece, { id, signal }),
     placeholderData: () => client.getQueryData<Piece[]>(keys.pieces)?.find((piece) => piece.id === id),
   });
+  const data = useMemo(() => query.data && shownPiece(query.data, waiting), [query.data, waiting]);
+  return { ...query, data };
 }
 
-/** A schedule version never changes; while another one is read, the last one stays. */
-export const useSchedule = (id: string | null | undefined) =>
-  useQuery({
+/** A schedule version never changes; while another one is read, the last one stays. One that waits to be saved comes when it is. */
+export function useSchedule(id: string | null | undefined) {
+  const outbox = useOutbox();
+  return useQuery({
     queryKey: keys.schedule(id),
-    queryFn: ({ signal }) => call(api.schedule, { id: id ?? '', signal }),
+    async queryFn({ signal }) {
+      await outbox.whenGone(({ name, variables }) => name === 'saveSchedule' && (variables as { id: string }).id === id);
+      return call(api.schedule, { id: id ?? '', signal });
+    },
     enabled: Boolean(id),
     staleTime: Infinity,
     placeholderData: keepPreviousData,
   });
+}
 
 export const useVersions = (pieceId: string, wanted: boolean) =>
   useQuery({ queryKey: keys.versions(pieceId), queryFn: ({ signal }) => call(api.versions, { id: pieceId, signal }), enabled: wanted });
-
-/** Changes of one piece, its schedules and its firings go to the server in the order in which they were made. */
-const scopeOf = (pieceId: string): string => `piece ${pieceId}`;
-
-export const useCreatePiece = () => useNamedSave('createPiece', 'pieces');
-
-/** A save carries the version that the person was looking at. */
-export const useSavePiece = (id: string) => useNamedSave('savePiece', scopeOf(id));
-
-export const useSaveSchedule = (pieceId: string) => useNamedSave('saveSchedule', scopeOf(pieceId));
-
-export const useRecordFiring = (pieceId: string) => useNamedSave('recordFiring', scopeOf(pieceId));
-
-/** Takes the last change back, or does it again. */
-export function useUndo(id: string) {
-  const client = useQueryClient();
-  return useMutation({
-    scope: { id: scopeOf(id) },
-    mutationFn: ({ way, version }: { way: 'undo' | 'redo'; version: number }) =>
-      call(way === 'undo' ? api.undoPiece : api.redoPiece, { id, body: { version } }),
-    onSuccess: (piece) => adoptPiece(client, piece),
-  });
-}
-
-export function useDeletePiece() {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: ({ id, version }: Pick<Piece, 'id' | 'version'>) => call(api.deletePiece, { id, body: { version } }),
-    onSuccess: (_, { id }) => {
-      client.removeQueries({ queryKey: keys.piece(id) });
-      client.setQueryData<Piece[]>(keys.pieces, (pieces) => pieces?.filter((piece) => piece.id !== id));
-    },
-  });
-}
-
-export function useRestorePiece() {
-  const client = useQueryClient();
-  return useMutation({ mutationFn: (id: string) => call(api.restorePiece, { id, body: {} }), onSuccess: (piece) => adoptPiece(client, piece) });
-}
-
-export function useNameSchedule(pieceId: string) {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: ({ id, name }: { id: string; name: string }) => call(api.nameSchedule, { id, body: { name } }),
-    onSuccess: (schedule) => {
-      client.setQueryData(keys.schedule(schedule.id), schedule);
-      void client.invalidateQueries({ queryKey: keys.versions(pieceId) });
-    },
-  });
-}

@@ -1,5 +1,7 @@
 /** What the browser keeps beside the page, as JSON. Where it keeps nothing, or something unreadable, there is nothing. */
-export function readStored<T>(store: 'localStorage' | 'sessionStorage', key: string): T | null {
+type Store = 'localStorage' | 'sessionStorage';
+
+export function readStored<T>(store: Store, key: string): T | null {
   try {
     return JSON.parse(window[store].getItem(key) ?? 'null') as T | null;
   } catch {
@@ -7,13 +9,22 @@ export function readStored<T>(store: 'localStorage' | 'sessionStorage', key: str
   }
 }
 
-/** null removes it. A store that is full or forbidden keeps nothing; the page itself still has it. */
-export function writeStored(store: 'localStorage' | 'sessionStorage', key: string, value: unknown): void {
+/** False where the store is full or forbidden: it has kept what it had. */
+export function writeStored(store: Store, key: string, value: unknown): boolean {
   try {
-    if (value === null) window[store].removeItem(key);
-    else window[store].setItem(key, JSON.stringify(value));
+    window[store].setItem(key, JSON.stringify(value));
+    return true;
   } catch {
-    return;
+    return false;
+  }
+}
+
+export function removeStored(store: Store, key: string): boolean {
+  try {
+    window[store].removeItem(key);
+    return true;
+  } catch {
+    return false;
   }
 }
 

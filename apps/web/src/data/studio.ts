@@ -3,9 +3,9 @@ import type { Units } from '@torvin/core';
 import { type Studio, api } from '@torvin/schema';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
+import { useOutbox } from '@/outbox/useOutbox';
 import { call } from './client';
 import { keys } from './keys';
-import { useNamedSave } from './saves';
 
 const UNTIL_LOADED: Studio = { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system' };
 
@@ -17,12 +17,13 @@ export function useUnits(): Units {
   return useMemo(() => ({ temperature, length, mass }), [temperature, length, mass]);
 }
 
+/** Shown at once; what the server refuses is read again. */
 export function useSaveStudio(): (change: Partial<Studio>) => void {
   const client = useQueryClient();
-  const { mutate } = useNamedSave('saveStudio', 'studio');
+  const outbox = useOutbox();
   return (change) => {
     const next = { ...(client.getQueryData<Studio>(keys.studio) ?? UNTIL_LOADED), ...change };
     client.setQueryData(keys.studio, next);
-    mutate(next, { onError: () => client.invalidateQueries({ queryKey: keys.studio }) });
+    void outbox.put('saveStudio', next, { own: true }).arrival.then(({ ok }) => (ok ? undefined : client.invalidateQueries({ queryKey: keys.studio })));
   };
 }

@@ -1,39 +1,52 @@
 /** The key-in sheet: each segment as the controller wants it, large, to be ticked off while standing at the kiln. */
 import { ROLE_NAMES, brokenOf, brokenSentence, keyIn } from '@torvin/core';
-import { useState } from 'react';
+import type { Piece } from '@torvin/schema';
+import { useEffect, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
 import { useUnits } from '@/data/studio';
 import { stepName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
 import { OutdatedChoice } from '@/piece/OutdatedChoice';
+import { QueueNotice } from '@/piece/QueueNotice';
+import { useDraft } from '@/outbox/drafts';
+import { pieceQueue } from '@/outbox/kinds';
+import { useShownQueue } from '@/outbox/useOutbox';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import type { StepPageParts } from '@/piece/useStepPage';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Caution } from '@/ui/Caution';
+import { DraftOffer } from '@/ui/DraftOffer';
 import { FigureText } from '@/ui/FigureText';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { StartFiring } from './StartFiring';
 
+const NONE: ReadonlySet<number> = new Set();
+
 export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPageParts) {
   const { colours } = useTheme();
   const units = useUnits();
-  const [keyed, setKeyed] = useState<ReadonlySet<number>>(new Set());
+  const queue = useShownQueue<Piece>(pieceQueue(piece.id));
+  // Ticks are of one schedule: another one is keyed in from its first row.
+  const [ticked, setTicked] = useState({ of: schedule.id, rows: NONE });
+  const keyed = ticked.of === schedule.id ? ticked.rows : NONE;
+  const setKeyed = (rows: ReadonlySet<number>): void => setTicked({ of: schedule.id, rows });
+  const draft = useDraft<number[]>(`key-in ${schedule.id}`);
+  useEffect(() => draft.keep([...keyed], []), [draft, keyed]);
   // Nothing is shown to be keyed in before the person has decided what is fired.
   const [asItIs, setAsItIs] = useState<readonly string[] | null>(null);
   const decided = outdated.length === 0 || (asItIs !== null && outdated.every((difference) => asItIs.includes(difference)));
   const { controller, kilnName } = schedule.snapshot;
   const { rows, switchOff, remarks } = keyIn(schedule.segments, controller);
   const broken = brokenOf(schedule.result.readings);
-  const toggle = (index: number): void =>
-    setKeyed((before) => {
-      const next = new Set(before);
-      if (!next.delete(index)) next.add(index);
-      return next;
-    });
+  const toggle = (index: number): void => {
+    const next = new Set(keyed);
+    if (!next.delete(index)) next.add(index);
+    setKeyed(next);
+  };
   const column = { flex: 1 } as const;
   return (
     <Screen
@@ -43,6 +56,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
       padded={false}
     >
       <View style={{ paddingHorizontal: space.large }}>
+        <QueueNotice queue={queue} mine="the schedule as you see it here" />
         <OutdatedChoice
           piece={piece}
           step={step}
@@ -68,6 +82,14 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
                 {message}
               </Notice>
             ))}
+          </View>
+          <View style={{ paddingHorizontal: space.large }}>
+            <DraftOffer
+              draft={draft}
+              onTake={(left) => setKeyed(new Set(left))}
+              what={(left) => `${left.length} of ${rows.length} rows were ticked here and the firing not started`}
+              titles={{ take: 'Go on from there', leave: 'Begin anew' }}
+            />
           </View>
           <View role="group" aria-label="Segments to key in" style={{ paddingTop: space.medium }} testID="key-in-rows">
             {rows.map((row, index) => {
@@ -135,6 +157,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               unticked={rows.length - keyed.size}
               broken={broken.length}
               asItIs={outdated.length > 0}
+              onStarted={draft.done}
             />
           </View>
         </>

@@ -4,9 +4,9 @@ import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { problemOfError } from '@/data/client';
-import { useOpenLoad } from '@/data/loads';
+import { useSave } from '@/outbox/useOutbox';
 import { Action } from '@/ui/Action';
+import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { dayAndClock } from '@/ui/clock';
@@ -32,13 +32,13 @@ export function kilnWords({ entries, kilnName, at, until }: LoadAhead, now: Date
 
 export function KilnInUse({ load, piece, step, schedule, shelves, onPlan }: KilnInUseProps) {
   const router = useRouter();
-  const open = useOpenLoad();
+  const open = useSave('openLoad');
   const join = useJoinLoad(piece, step, schedule, shelves);
   const [opening, setOpening] = useState(false);
   const [when, setWhen] = useState(() => format(Date.now(), FIELD_TIME));
   const inIt = load.entries.some(({ pieceId }) => pieceId === piece.id);
   const openedAt = readFieldTime(when)?.getTime();
-  const problem = open.error ? problemOfError(open.error) : join.problem;
+  const problem = open.refusal?.problem ?? join.problem;
   return (
     <View testID="kiln-in-use">
       <Notice
@@ -67,13 +67,14 @@ export function KilnInUse({ load, piece, step, schedule, shelves, onPlan }: Kiln
           <DayTimeInput label="Opened" value={when} onChange={setWhen} testID="opened-at" />
           <Action
             title="Free the kiln"
-            disabled={open.isPending || openedAt === undefined}
+            disabled={open.saving || openedAt === undefined}
             testID="free-kiln"
-            onPress={() => open.mutate({ id: load.id, version: load.version, openedAt: openedAt ?? null })}
+            onPress={() => open.save({ id: load.id, openedAt: openedAt ?? null }, { on: load.version })}
           />
         </View>
       )}
       {problem && <Notice tone="warn">{problem.message}</Notice>}
+      {(open.held || join.held) && <Held />}
       {join.judged && (
         <Notice
           tone={join.judged.broken.length > 0 ? 'warn' : 'plain'}
@@ -83,7 +84,7 @@ export function KilnInUse({ load, piece, step, schedule, shelves, onPlan }: Kiln
               title="Put it in with them"
               disabled={join.working}
               testID="join-now"
-              onPress={() => void join.join(load).then((done) => done && router.replace('/bench' as never))}
+              onPress={() => join.join(load, () => router.replace('/bench' as never))}
             />
           }
         >

@@ -7,9 +7,8 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
-import { problemOfError } from '@/data/client';
 import { useLoads } from '@/data/loads';
-import { useRecordFiring } from '@/data/pieces';
+import { useSave } from '@/outbox/useOutbox';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -31,13 +30,14 @@ export interface StartFiringProps {
   broken: number;
   /** It is outdated and the person has said to fire it all the same. */
   asItIs: boolean;
+  onStarted(): void;
 }
 
 type When = 'now' | 'later';
 
-export function StartFiring({ piece, step, schedule, shelves, unticked, broken, asItIs }: StartFiringProps) {
+export function StartFiring({ piece, step, schedule, shelves, unticked, broken, asItIs, onStarted }: StartFiringProps) {
   const router = useRouter();
-  const record = useRecordFiring(piece.id);
+  const record = useSave('recordFiring');
   const loads = useLoads();
   const [id] = useState(() => uuid());
   const [when, setWhen] = useState<When>('now');
@@ -65,7 +65,13 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, broken, 
       asItIs,
       zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     };
-    record.mutate(firing, { onSuccess: () => router.replace('/bench' as never), onError: () => void loads.refetch() });
+    record.save(firing, {
+      then() {
+        onStarted();
+        router.replace('/bench' as never);
+      },
+      otherwise: () => void loads.refetch(),
+    });
   }
 
   return (
@@ -94,12 +100,12 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, broken, 
           }}
         />
       )}
-      {record.error && (
+      {record.refusal && (
         <Notice tone="warn" testID="start-refused">
-          {problemOfError(record.error).message}
+          {record.refusal.problem.message}
         </Notice>
       )}
-      {record.isPaused && <Held />}
+      {record.held && <Held />}
       {asking ? (
         <Notice
           tone="warn"
@@ -109,7 +115,7 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, broken, 
               <Action kind="second" title="Not yet" testID="start-not-yet" onPress={() => setAsking(false)} />
               <Action
                 title="Start all the same"
-                disabled={record.isPending || other !== null}
+                disabled={record.saving || other !== null}
                 testID="start-all-the-same"
                 onPress={() => {
                   setAsking(false);
@@ -124,7 +130,7 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, broken, 
       ) : (
         <Action
           title={planned ? 'It is set: put it on the Bench' : 'It is running: put it on the Bench'}
-          disabled={record.isPending || other !== null}
+          disabled={record.saving || other !== null}
           testID="start-firing"
           onPress={() => (doubts.length > 0 ? setAsking(true) : start())}
         />

@@ -4,9 +4,9 @@ import { type LoadAhead, type Piece, type Schedule, type Shelves, type Step, api
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { call, problemOfError } from '@/data/client';
-import { useRecordFiring, useSaveSchedule } from '@/data/pieces';
 import { useUnits } from '@/data/studio';
 import { compute } from '@/engine/client';
+import { useSave } from '@/outbox/useOutbox';
 
 interface Judged {
   segments: PurposefulSegment[];
@@ -17,8 +17,8 @@ interface Judged {
 
 export function useJoinLoad(piece: Piece, step: Step, schedule: Schedule, shelves: Shelves) {
   const units = useUnits();
-  const saveSchedule = useSaveSchedule(piece.id);
-  const record = useRecordFiring(piece.id);
+  const version = useSave('saveSchedule');
+  const record = useSave('recordFiring');
   const [working, setWorking] = useState(false);
   const [problem, setProblem] = useState<Problem | null>(null);
   const [judged, setJudged] = useState<Judged | null>(null);
@@ -48,22 +48,24 @@ export function useJoinLoad(piece: Piece, step: Step, schedule: Schedule, shelve
       setJudged({ segments: theirs.segments, evaluation: outcome.value, broken });
     });
 
-  const join = async (load: LoadAhead): Promise<boolean> =>
-    (await work(async () => {
-      if (!judged) return false;
-      const body = { id: uuid(), stepId: step.id, parentId: schedule.id, origin: 'edited', segments: judged.segments, pieceVersion: piece.version } as const;
-      const saved = await saveSchedule.mutateAsync({ id: piece.id, body });
-      await record.mutateAsync({
-        id: uuid(),
-        pieceId: piece.id,
-        scheduleId: saved.schedule.id,
-        loadId: load.id,
-        firedAt: load.at,
-        planned: load.startedAt === null,
-        zone: load.zone,
-      });
-      return true;
-    })) ?? false;
+  /** Both go one after the other; done: once the piece is in the load. */
+  function join(load: LoadAhead, done: () => void): void {
+    if (!judged) return;
+    const made = { pieceId: piece.id, id: uuid(), stepId: step.id, parentId: schedule.id, origin: 'edited', segments: judged.segments } as const;
+    version.save(made, { on: piece.version });
+    const entry = {
+      ...{ id: uuid(), pieceId: piece.id, scheduleId: made.id, loadId: load.id },
+      ...{ firedAt: load.at, planned: load.startedAt === null, zone: load.zone },
+    };
+    record.save(entry, { then: done });
+  }
 
-  return { judge, join, judged, working, problem };
+  return {
+    judge,
+    join,
+    judged,
+    working: working || version.saving || record.saving,
+    held: record.held,
+    problem: problem ?? version.refusal?.problem ?? record.refusal?.problem ?? null,
+  };
 }

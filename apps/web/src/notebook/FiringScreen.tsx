@@ -4,8 +4,8 @@ import type { FiringDetail } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { useDeleteFiring, useRestoreFiring } from '@/data/firings';
 import { useUnits } from '@/data/studio';
+import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { LiveFigures } from '@/runsheet/LiveFigures';
 import { PolariserPanel } from '@/runsheet/PolariserPanel';
 import { RunSheet } from '@/runsheet/RunSheet';
@@ -107,23 +107,23 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
 
 function DeleteFiring({ detail: { firing } }: { detail: FiringDetail }) {
   const router = useRouter();
-  const remove = useDeleteFiring();
-  const restore = useRestoreFiring();
+  const outbox = useOutbox();
+  const { id, version, pieceName } = firing;
+  const remove = useSave('deleteFiring');
   return (
     <Action
       kind="plain"
       title="Delete"
       label="Delete this firing"
-      disabled={remove.isPending}
+      disabled={remove.saving}
       testID="delete-firing"
-      onPress={() =>
-        remove.mutate(firing, {
-          onSuccess() {
-            router.replace('/notebook');
-            offerBack({ what: `The firing of ${firing.pieceName} is deleted.`, bringBack: () => restore.mutate(firing.id) });
-          },
-        })
-      }
+      onPress={() => {
+        const gone = (): void => {
+          router.replace('/notebook');
+          offerBack({ what: `The firing of ${pieceName} is deleted.`, bringBack: () => outbox.put('restoreFiring', { id, pieceName }) });
+        };
+        remove.save({ id, pieceName }, { on: version, then: gone });
+      }}
     />
   );
 }

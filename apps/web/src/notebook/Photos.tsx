@@ -1,8 +1,11 @@
 /** Pictures of a firing: shown small, opened large, added from camera or file, taken away. */
-import type { Photo } from '@torvin/schema';
-import { createElement, useRef, useState } from 'react';
+import { createElement, useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { problemOfError, sendPhoto } from '@/data/client';
+import { v7 as uuid } from 'uuid';
+import { useServerAnswers } from '@/data/useServerAnswers';
+import { isSame } from '@/outbox/merge';
+import { dropPicture, keepPicture, knownNames, localIdsIn, localName, readPicture } from '@/outbox/pictures';
+import { useEntries, useOutbox } from '@/outbox/useOutbox';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -13,10 +16,32 @@ const SMALL_PX = 96;
 
 export const photoUrl = (hash: string, size: 'large' | 'small'): string => `/api/photos/${hash}${size === 'small' ? '?size=small' : ''}`;
 
+/** The address of a picture's small form: on the server, or in this browser while it has not gone. */
+function useSmallUrl(hash: string): string | null {
+  const [local] = localIdsIn([hash]);
+  const [url, setUrl] = useState<string | null>(null);
+  useEffect(() => {
+    if (!local) return;
+    let made: string | null = null;
+    let here = true;
+    void readPicture(local).then((picture) => {
+      if (!picture || !here) return;
+      made = URL.createObjectURL(picture);
+      setUrl(made);
+    });
+    return () => {
+      here = false;
+      if (made) URL.revokeObjectURL(made);
+    };
+  }, [local]);
+  return local ? url : photoUrl(hash, 'small');
+}
+
 /** Keeps its room before it has come, so that nothing jumps; says so where the picture stayed in another studio. */
 export function Thumbnail({ hash, px = SMALL_PX, alt }: { hash: string; px?: number; alt: string }) {
   const { colours } = useTheme();
   const [missing, setMissing] = useState(false);
+  const url = useSmallUrl(hash);
   if (missing) {
     return (
       <View style={{ width: px, height: px, justifyContent: 'center', alignItems: 'center', backgroundColor: colours.surface }} aria-label={`${alt}, not here`}>
@@ -28,7 +53,7 @@ export function Thumbnail({ hash, px = SMALL_PX, alt }: { hash: string; px?: num
   }
   return createElement('img', {
     onError: () => setMissing(true),
-    src: photoUrl(hash, 'small'),
+    src: url ?? undefined,
     alt,
     width: px,
     height: px,
@@ -63,25 +88,54 @@ export interface PhotoPickerProps {
 
 const AT_MOST = 12;
 
+/** hashes: those that have not gone yet are named 'local:'; their names change as they arrive. */
 export function PhotoPicker({ hashes, onChange }: PhotoPickerProps) {
+  const outbox = useOutbox();
   const input = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const [sending, setSending] = useState(0);
+  const [lasting, setLasting] = useState(true);
+  const answers = useServerAnswers();
+  const waiting = localIdsIn(hashes);
+  const here = useRef(true);
+  const put = useRef<string[]>([]);
+  useEffect(() => {
+    here.current = true;
+    const own = put.current;
+    return () => {
+      here.current = false;
+      own.forEach((id) => outbox.release(id));
+    };
+  }, [outbox]);
+  const shown = useRef({ hashes, onChange });
+  shown.current = { hashes, onChange };
+  const set = (next: string[]): void => {
+    shown.current.hashes = next;
+    shown.current.onChange(next);
+  };
 
-  async function add(files: readonly File[]): Promise<void> {
-    setProblem(null);
-    setSending(files.length);
-    const added: string[] = [];
-    for (const file of files) {
-      try {
-        const photo: Photo = await sendPhoto(file);
-        if (!hashes.includes(photo.hash)) added.push(photo.hash);
-      } catch (error) {
-        setProblem(`'${file.name}': ${problemOfError(error).message}`);
-      }
-      setSending((left) => left - 1);
-    }
-    onChange([...new Set([...hashes, ...added])].slice(0, AT_MOST));
+  // One that has arrived goes by the name that the server gave it.
+  const entries = useEntries();
+  useEffect(() => {
+    const known = knownNames(shown.current.hashes);
+    if (!isSame(known, shown.current.hashes)) shown.current.onChange(known);
+  }, [entries]);
+
+  async function add(file: File): Promise<void> {
+    const id = uuid();
+    if (!(await keepPicture(id, file))) setLasting(false);
+    put.current.push(id);
+    set([...shown.current.hashes, localName(id)]);
+    const arrived = await outbox.put('addPhoto', { id, fileName: file.name }, { id, own: true }).arrival;
+    // It may have been taken away again meanwhile.
+    if (arrived.ok || !here.current || !shown.current.hashes.includes(localName(id))) return;
+    set(shown.current.hashes.filter((hash) => hash !== localName(id)));
+    setProblem(`'${file.name}': ${arrived.problem.message}`);
+    void dropPicture(id);
+  }
+
+  function remove(hash: string): void {
+    for (const id of localIdsIn([hash])) outbox.letGo(id);
+    set(hashes.filter((one) => one !== hash));
   }
 
   return (
@@ -93,21 +147,15 @@ export function PhotoPicker({ hashes, onChange }: PhotoPickerProps) {
         {hashes.map((hash, i) => (
           <View key={hash}>
             <Thumbnail hash={hash} alt={`Picture ${i + 1}`} />
-            <Action
-              kind="plain"
-              title="×"
-              label={`× Take picture ${i + 1} away`}
-              testID={`photo-remove-${i}`}
-              onPress={() => onChange(hashes.filter((one) => one !== hash))}
-            />
+            <Action kind="plain" title="×" label={`× Take picture ${i + 1} away`} testID={`photo-remove-${i}`} onPress={() => remove(hash)} />
           </View>
         ))}
       </View>
       <View style={{ alignItems: 'flex-start' }}>
         <Action
           kind="second"
-          title={sending > 0 ? `Taking in ${sending} …` : 'Add a picture'}
-          disabled={sending > 0 || hashes.length >= AT_MOST}
+          title={answers && waiting.length > 0 ? `Taking in ${waiting.length} …` : 'Add a picture'}
+          disabled={hashes.length >= AT_MOST}
           testID="add-photo"
           onPress={() => input.current?.click()}
         />
@@ -121,7 +169,8 @@ export function PhotoPicker({ hashes, onChange }: PhotoPickerProps) {
         'data-testid': 'photo-input',
         onChange: (event: { target: HTMLInputElement }) => {
           const files = [...(event.target.files ?? [])];
-          if (files.length > 0) void add(files);
+          setProblem(null);
+          for (const file of files.slice(0, AT_MOST - hashes.length)) void add(file);
           event.target.value = '';
         },
       })}
@@ -129,6 +178,13 @@ export function PhotoPicker({ hashes, onChange }: PhotoPickerProps) {
         <Notice tone="warn" testID="photo-problem">
           {problem}
         </Notice>
+      )}
+      {!answers && waiting.length > 0 && (
+        <Words testID="photos-wait">
+          {lasting
+            ? `${waiting.length} ${waiting.length === 1 ? 'picture is' : 'pictures are'} kept in this browser until the server answers.`
+            : 'This browser has no room to keep the picture: leave this page open until the server answers.'}
+        </Words>
       )}
       <Words size="note" tone="muted">
         Kept on this studio’s own server, without place and time of the camera.

@@ -3,14 +3,17 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { LOOKS, PURPOSES, type Problem } from '@torvin/core';
 import { type Firing, ResultSchema, type Schedule } from '@torvin/schema';
 import { format } from 'date-fns/format';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
+import type { Drafting } from '@/outbox/drafts';
+import { knownNames } from '@/outbox/pictures';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
+import { DraftOffer } from '@/ui/DraftOffer';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
@@ -26,6 +29,7 @@ export interface RecordFormProps {
   schedule: Schedule;
   problem: Problem | null;
   saving: boolean;
+  draft: Drafting<RecordEntry>;
   onSave(told: Told): void;
 }
 
@@ -49,25 +53,26 @@ const recordSchema = z.object({
   knownBy: z.string().max(KNOWN_AT_MOST, { error: `At most ${KNOWN_AT_MOST} characters.` }),
 });
 
+export type RecordEntry = z.input<typeof recordSchema>;
+
 type FieldName = 'when' | 'place' | 'note' | 'knownBy';
 const FIELDS: Record<string, FieldName> = { firedAt: 'when', place: 'place', note: 'note', knownBy: 'knownBy' };
 
-export function RecordForm({ told, schedule, problem, saving, onSave }: RecordFormProps) {
-  const { control, handleSubmit, setError, setValue, formState } = useForm({
-    resolver: zodResolver(recordSchema),
-    defaultValues: {
-      when: format(told.firedAt, FIELD_TIME),
-      place: told.place,
-      result: told.result ?? ('open' as const),
-      lookReached: told.lookReached ?? ('unsaid' as const),
-      note: told.note,
-      asFired: told.asFired,
-      photos: told.photos,
-      knownBy: told.knownBy,
-    },
-  });
+export function RecordForm({ told, schedule, problem, saving, draft, onSave }: RecordFormProps) {
+  const [began] = useState<RecordEntry>(() => ({
+    when: format(told.firedAt, FIELD_TIME),
+    place: told.place,
+    result: told.result ?? 'open',
+    lookReached: told.lookReached ?? 'unsaid',
+    note: told.note,
+    asFired: told.asFired,
+    photos: told.photos,
+    knownBy: told.knownBy,
+  }));
+  const { control, handleSubmit, setError, setValue, reset, formState } = useForm({ resolver: zodResolver(recordSchema), defaultValues: began });
   const { errors } = formState;
   const now = useWatch({ control });
+  useEffect(() => draft.keep(now as RecordEntry, began, saving), [draft, now, began, saving]);
   useEffect(() => {
     if (problem) setError(FIELDS[problem.path] ?? 'root', { message: problem.message });
   }, [problem, setError]);
@@ -91,6 +96,7 @@ export function RecordForm({ told, schedule, problem, saving, onSave }: RecordFo
   );
   return (
     <View style={{ gap: space.large }}>
+      <DraftOffer draft={draft} onTake={(entry) => reset({ ...entry, photos: knownNames(entry.photos) })} />
       <Controller
         control={control}
         name="when"

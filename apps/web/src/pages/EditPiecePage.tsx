@@ -5,7 +5,10 @@ import { usePiece, useShelves } from '@/data/pieces';
 import { useUnits } from '@/data/studio';
 import { PieceForm } from '@/piece/PieceForm';
 import { StaleChoice } from '@/piece/StaleChoice';
-import { entryOf } from '@/piece/pieceEntry';
+import { useDraft } from '@/outbox/drafts';
+import { pieceQueue } from '@/outbox/kinds';
+import { useOutbox } from '@/outbox/useOutbox';
+import { type PieceEntry, entryOf } from '@/piece/pieceEntry';
 import { useLayup } from '@/piece/useLayup';
 import { Waiting } from '@/ui/Loading';
 import { Screen } from '@/ui/Screen';
@@ -24,21 +27,27 @@ export function EditPiecePage() {
 
 function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; back: { title: string; href: string } }) {
   const router = useRouter();
+  const outbox = useOutbox();
   const layup = useLayup(piece);
+  const { queue } = layup;
   const units = useUnits();
-  const leave = (): void => router.replace(`/pieces/${piece.id}`);
+  const draft = useDraft<PieceEntry>(`outline ${piece.id}`);
+  const leave = (): void => {
+    draft.done();
+    router.replace(`/pieces/${piece.id}`);
+  };
   return (
     <Screen title={TITLE} back={back}>
-      {layup.elsewhere && (
+      {queue.elsewhere && (
         <StaleChoice
-          current={layup.elsewhere}
+          current={queue.elsewhere}
           mine={layup.name}
           onTakeTheirs={() => {
-            layup.takeTheirs();
+            queue.takeTheirs();
             leave();
           }}
           onKeepMine={() => {
-            layup.keepMine();
+            queue.keepMine();
             leave();
           }}
         />
@@ -47,12 +56,13 @@ function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; b
         shelves={shelves}
         entry={entryOf(piece, units.length)}
         asksGlass={false}
-        problem={layup.problem}
-        saving={layup.saving && !layup.problem && !layup.elsewhere}
+        problem={layup.problem ?? queue.problem}
+        saving={queue.saving && !queue.problem && !queue.elsewhere}
+        draft={draft}
         saveTitle="Save outline"
         onSave={({ name, footprint, typed, dammed }) => {
           layup.edit(setOutline(layup.doc, footprint, typed, dammed), 'outline', name);
-          void layup.settled().then((saved) => saved && leave());
+          void outbox.settled(pieceQueue(piece.id), { orSilent: true }).then((saved) => saved && leave());
         }}
       />
     </Screen>

@@ -3,5 +3,5 @@ import { useStepPage } from '@/piece/useStepPage';
 
 export function KeyInPage() {
   const page = useStepPage('Key in');
-  return page.ready ? <KeyInScreen key={page.schedule.id} {...page} /> : page.shown;
+  return page.ready ? <KeyInScreen {...page} /> : page.shown;
 }

@@ -1,10 +1,11 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { problemOfError } from '@/data/client';
-import { useCreatePiece, useShelves } from '@/data/pieces';
+import { useShelves } from '@/data/pieces';
+import { useDraft } from '@/outbox/drafts';
+import { useSave } from '@/outbox/useOutbox';
 import { PieceForm } from '@/piece/PieceForm';
-import { firstLayer, newEntry } from '@/piece/pieceEntry';
+import { type PieceEntry, firstLayer, newEntry } from '@/piece/pieceEntry';
 import { Held } from '@/ui/Held';
 import { Waiting } from '@/ui/Loading';
 import { Screen } from '@/ui/Screen';
@@ -15,23 +16,25 @@ const BACK = { title: 'Pieces', href: '/pieces' };
 export function NewPiecePage() {
   const router = useRouter();
   const shelves = useShelves();
-  const create = useCreatePiece();
+  const create = useSave('createPiece');
+  const draft = useDraft<PieceEntry>('new piece');
   // The same ids for every try, so that a repeated save makes one piece.
   const [[id, layerId]] = useState(() => [uuid(), uuid()]);
   if (!shelves.data) return <Waiting query={shelves} title="New piece" back={BACK} />;
   return (
     <Screen title="New piece" back={BACK}>
       <Words tone="muted">Say how big it is and what lies at the bottom; the other layers are laid on its drawing.</Words>
-      {create.isPaused && <Held />}
+      {create.held && <Held />}
       <PieceForm
         shelves={shelves.data}
         entry={newEntry(shelves.data)}
         asksGlass
-        problem={create.error ? problemOfError(create.error) : null}
-        saving={create.isPending}
+        problem={create.refusal?.problem ?? null}
+        saving={create.saving}
+        draft={draft}
         saveTitle="Save piece"
         onSave={({ name, form, glassId, ...outline }) =>
-          create.mutate(
+          create.save(
             {
               id,
               name,
@@ -49,7 +52,12 @@ export function NewPiecePage() {
                 steps: [],
               },
             },
-            { onSuccess: () => router.replace(`/pieces/${id}`) },
+            {
+              then() {
+                draft.done();
+                router.replace(`/pieces/${id}`);
+              },
+            },
           )
         }
       />

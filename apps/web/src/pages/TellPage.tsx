@@ -1,30 +1,60 @@
+import type { FiringDetail } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { problemOfError } from '@/data/client';
-import { useFiring, useSaveFiring } from '@/data/firings';
-import { RecordForm } from '@/notebook/RecordForm';
+import { useFiring } from '@/data/firings';
+import { type RecordEntry, RecordForm, type Told } from '@/notebook/RecordForm';
+import { firingOnto } from '@/outbox/kinds';
+import { useDraft } from '@/outbox/drafts';
+import { useSave } from '@/outbox/useOutbox';
+import { Action } from '@/ui/Action';
 import { Held } from '@/ui/Held';
 import { Waiting } from '@/ui/Loading';
+import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 
 export function TellPage() {
   const { id } = useLocalSearchParams<{ id: string }>();
-  const router = useRouter();
   const detail = useFiring(id);
-  const save = useSaveFiring(id);
   const back = { title: detail.data?.firing.pieceName ?? 'Firing', href: `/notebook/${id}` };
   if (!detail.data) return <Waiting query={detail} title="Tell more" back={back} />;
-  const { firing, schedule } = detail.data;
+  return <Tell detail={detail.data} back={back} />;
+}
+
+function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; back: { title: string; href: string } }) {
+  const router = useRouter();
+  const { save, saving, held, refusal, last } = useSave('saveFiring');
+  const { id, zone, firedAt, place, result, lookReached, note, asFired, photos, knownBy } = firing;
+  const before = { zone, firedAt, place, result, lookReached, note, asFired, photos, knownBy };
+  const stale = refusal?.problem.code === 'stale' && last ? { standing: refusal.current as FiringDetail['firing'], mine: last } : null;
+  const draft = useDraft<RecordEntry>(`tell ${id} ${firing.version}`);
+  const then = (): void => {
+    draft.done();
+    router.replace(`/notebook/${id}`);
+  };
   return (
     <Screen title="Tell more" subtitle={firing.pieceName} back={back}>
-      {save.isPaused && <Held />}
+      {held && <Held />}
+      {stale && (
+        <Notice
+          tone="warn"
+          testID="stale-choice"
+          actions={
+            <Action
+              title="Save mine over it"
+              testID="keep-mine"
+              onPress={() => save(firingOnto(stale.mine, stale.standing).variables, { on: stale.standing.version, then })}
+            />
+          }
+        >
+          Somebody else has told of this firing meanwhile. What you changed here can be put onto what stands now.
+        </Notice>
+      )}
       <RecordForm
         told={firing}
         schedule={schedule}
-        problem={save.error ? problemOfError(save.error) : null}
-        saving={save.isPending}
-        onSave={(told) =>
-          save.mutate({ id, body: { version: firing.version, zone: firing.zone, ...told } }, { onSuccess: () => router.replace(`/notebook/${id}`) })
-        }
+        problem={stale ? null : (refusal?.problem ?? null)}
+        saving={saving}
+        draft={draft}
+        onSave={(told: Told) => save({ id, body: { zone, ...told }, before }, { on: firing.version, then })}
       />
     </Screen>
   );

@@ -16,7 +16,6 @@ export interface OutdatedChoiceProps {
 
 export function OutdatedChoice({ piece, step, shelves, differences, asItIs }: OutdatedChoiceProps) {
   const planning = usePlanFiring(piece.id, shelves);
-  const said = planning.problem?.message ?? (planning.elsewhere ? 'The piece was changed elsewhere meanwhile; look at it again.' : null);
   if (differences.length === 0) return null;
   return (
     <>
@@ -34,7 +33,7 @@ export function OutdatedChoice({ piece, step, shelves, differences, asItIs }: Ou
           </>
         }
       />
-      {said && <Notice tone="warn">{said}</Notice>}
+      {planning.problem && <Notice tone="warn">{planning.problem.message}</Notice>}
     </>
   );
 }

@@ -2,13 +2,15 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { FORM_NAMES, type Problem, footprintArea, formatArea, text } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
+import type { Drafting } from '@/outbox/drafts';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
+import { DraftOffer } from '@/ui/DraftOffer';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
@@ -23,19 +25,22 @@ export interface PieceFormProps {
   /** What the server refused, shown at its field. */
   problem: Problem | null;
   saving: boolean;
+  draft: Drafting<PieceEntry>;
   saveTitle: string;
   onSave(read: ReadPiece): void;
 }
 
-export function PieceForm({ shelves, entry, asksGlass, problem, saving, saveTitle, onSave }: PieceFormProps) {
+export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, saveTitle, onSave }: PieceFormProps) {
   const units = useUnits();
-  const { control, handleSubmit, setError, setValue, formState } = useForm({
+  const [began] = useState(entry);
+  const { control, handleSubmit, setError, setValue, reset, formState } = useForm({
     resolver: zodResolver(PIECE_ENTRY_SCHEMAS[units.length]),
-    defaultValues: entry,
+    defaultValues: began,
     mode: 'onTouched',
   });
   const now = useWatch({ control }) as PieceEntry;
   const { errors } = formState;
+  useEffect(() => draft.keep(now, began, saving), [draft, now, began, saving]);
   const hint = units.length === 'mm' ? 'as you write it: 240, 24 cm, 9 1/2 in' : 'as you write it: 9 1/2, 9-1/2 in, 9.5"';
 
   useEffect(() => {
@@ -55,6 +60,7 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, saveTitl
 
   return (
     <View style={{ gap: space.large }}>
+      <DraftOffer draft={draft} onTake={reset} />
       {field('name', 'Name')}
       <Choice
         label="Outline"

@@ -21,12 +21,15 @@ import {
   setupWords,
 } from '@torvin/core';
 import { type Piece, type PieceDoc, type Shelves, type Step, drawnLayers, namedGlasses, snapshotOf } from '@torvin/schema';
+import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { useDeletePiece, usePiece, useRestorePiece, useSchedule, useShelves } from '@/data/pieces';
+import { keys } from '@/data/keys';
+import { usePiece, useSchedule, useShelves } from '@/data/pieces';
 import { useUnits } from '@/data/studio';
 import { SavePieceFile } from '@/files/PieceFileActions';
+import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { SectionEditor, ofFingers } from '@/section/SectionEditor';
 import { trimsOf } from '@/section/trim';
 import { space } from '@/theme/theme';
@@ -42,7 +45,7 @@ import { AddLayer } from './AddLayer';
 import { FitNotes } from './FitNotes';
 import { LayerRows } from './LayerRows';
 import { LayerSheet } from './LayerSheet';
-import { StaleChoice } from './StaleChoice';
+import { QueueNotice } from './QueueNotice';
 import { StepChain } from './StepChain';
 import { UndoBar } from './UndoBar';
 import { countWords } from './describe';
@@ -99,23 +102,16 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
       actions={<UndoBar layup={layup} />}
       footer={chosen !== null && <LayerSheet layup={layup} pieceId={piece.id} index={chosen} name={names[chosen]} shelves={shelves} onSelect={setSelected} />}
     >
-      {(layup.elsewhere || layup.problem) && (
-        <View style={{ paddingHorizontal: space.large }}>
-          {layup.elsewhere && (
-            <StaleChoice
-              current={layup.elsewhere}
-              mine={`${layup.name}, ${footprintWords(doc.footprint, units.length)}, ${countWords(doc.layers.length, 'layer', 'layers')}`}
-              onTakeTheirs={layup.takeTheirs}
-              onKeepMine={layup.keepMine}
-            />
-          )}
-          {layup.problem && (
-            <Notice tone="warn" actions={<Action kind="second" title="Try again" testID="try-again" onPress={layup.retry} />}>
-              {layup.problem.message}
-            </Notice>
-          )}
-        </View>
-      )}
+      <View style={{ paddingHorizontal: space.large }}>
+        {/* Beside a run sheet that is said there. */}
+        {!beside && (
+          <QueueNotice
+            queue={layup.queue}
+            mine={`${layup.name}, ${footprintWords(doc.footprint, units.length)}, ${countWords(doc.layers.length, 'layer', 'layers')}`}
+          />
+        )}
+        {layup.problem && <Notice tone="warn">{layup.problem.message}</Notice>}
+      </View>
       <View ref={top} />
       <MeasuredWidth height={DRAWING_HEIGHT}>
         {(width) => (
@@ -184,23 +180,31 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
 
 function DeletePiece({ piece }: { piece: Piece }) {
   const router = useRouter();
-  const remove = useDeletePiece();
-  const restore = useRestorePiece();
+  const client = useQueryClient();
+  const outbox = useOutbox();
+  const { id, name, version } = piece;
+  const remove = useSave('deletePiece');
+  // Forgotten when its page has gone; while that is open it would be read anew.
+  const deleted = useRef(false);
+  useEffect(() => () => void (deleted.current && client.removeQueries({ queryKey: keys.piece(id) })), [client, id]);
   return (
     <Action
       kind="plain"
       title="Delete"
-      label={`Delete ${piece.name}`}
-      disabled={remove.isPending}
+      label={`Delete ${name}`}
+      disabled={remove.saving}
       testID="delete-piece"
-      onPress={() =>
-        remove.mutate(piece, {
-          onSuccess() {
-            router.replace('/pieces');
-            offerBack({ what: `${piece.name} is deleted; what was fired of it stays in the Notebook.`, bringBack: () => restore.mutate(piece.id) });
-          },
-        })
-      }
+      onPress={() => {
+        const gone = (): void => {
+          deleted.current = true;
+          router.replace('/pieces');
+          offerBack({
+            what: `${name} is deleted; what was fired of it stays in the Notebook.`,
+            bringBack: () => outbox.put('restorePiece', { id, name }),
+          });
+        };
+        remove.save({ id, name }, { on: version, then: gone });
+      }}
     />
   );
 }

@@ -4,8 +4,6 @@ import type { Piece, Shelves, Step } from '@torvin/schema';
 import { Link, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { useQueryClient } from '@tanstack/react-query';
-import { adoptPiece } from '@/data/keys';
 import { useSchedule } from '@/data/pieces';
 import { useStudio } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
@@ -14,7 +12,6 @@ import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { hatched } from '@/ui/hatched';
 import { Words } from '@/ui/Words';
-import { StaleChoice } from './StaleChoice';
 import { StepPlanner } from './StepPlanner';
 import { stepName } from './describe';
 import { OutdatedNotice } from './OutdatedNotice';
@@ -38,15 +35,12 @@ export const runHref = (pieceId: string, stepId: string, page: 'run' | 'key-in' 
 
 export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fits }: StepChainProps) {
   const router = useRouter();
-  const client = useQueryClient();
   const planning = usePlanFiring(piece.id, shelves);
   const { steps } = layup.doc;
   const chosen = open === 'new' ? null : (steps.find(({ id }) => id === open) ?? steps[0] ?? null);
 
   async function compute(step: Step): Promise<void> {
-    const settled = await layup.settled();
-    if (!settled) return;
-    const remarks = await planning.plan(step, settled);
+    const remarks = await planning.plan(step, piece);
     if (remarks === null) return;
     onOpen(step.id);
     router.navigate(runHref(piece.id, step.id) as never);
@@ -66,20 +60,6 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
         </View>
       )}
       {!fits && <Notice tone="warn">These glasses do not fit: fired together they crack. Mend the fit before you fire.</Notice>}
-      {planning.elsewhere && (
-        <StaleChoice
-          current={planning.elsewhere}
-          mine="a schedule computed from what you see here"
-          onTakeTheirs={() => {
-            if (planning.elsewhere) adoptPiece(client, planning.elsewhere);
-            planning.forget();
-          }}
-          onKeepMine={() => {
-            const current = planning.elsewhere;
-            if (current && chosen) void planning.plan(chosen, current).then((remarks) => remarks && router.navigate(runHref(piece.id, chosen.id) as never));
-          }}
-        />
-      )}
       {planning.problem && (
         <Notice tone="warn" testID="plan-problem">
           {planning.problem.message}
@@ -99,6 +79,7 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
       ) : (
         <StepPlanner
           key={chosen?.id ?? 'new'}
+          pieceId={piece.id}
           doc={layup.doc}
           step={chosen}
           shelves={shelves}
@@ -200,6 +181,7 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute }: 
       </View>
       {changing && (
         <StepPlanner
+          pieceId={pieceId}
           doc={layup.doc}
           step={step}
           shelves={shelves}

@@ -1,12 +1,14 @@
 /** What a firing is to be: its look, how it stands, the mould or former, kiln and controller; then it is computed. */
 import { LOOKS, undoes, type Look, PURPOSES, SETUP_KINDS, SETUP_NAMES, formatTemperature, text } from '@torvin/core';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
+import { useDraft } from '@/outbox/drafts';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
+import { DraftOffer } from '@/ui/DraftOffer';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
@@ -14,6 +16,7 @@ import { LOOK_CAUTIONS, PAPER_CAUTION, SETUP_CAUTIONS } from './cautions';
 import { type Fault, SHAPING_FIELDS, type StepEntry, entryOfStep, shapingOf, stepOf, usualSetUp, whyImpossible } from './stepEntry';
 
 export interface StepPlannerProps {
+  pieceId: string;
   doc: PieceDoc;
   /** The firing to change; null for a new one. */
   step: Step | null;
@@ -23,10 +26,14 @@ export interface StepPlannerProps {
   onCancel?(): void;
 }
 
-export function StepPlanner({ doc, step, shelves, working, onCompute, onCancel }: StepPlannerProps) {
+const NOTHING: Partial<StepEntry> = {};
+
+export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, onCancel }: StepPlannerProps) {
   const units = useUnits();
   // What has not been touched follows the lay-up.
   const [touched, setTouched] = useState<Partial<StepEntry>>({});
+  const draft = useDraft<Partial<StepEntry>>(`firing ${step?.id ?? `new ${pieceId}`}`);
+  useEffect(() => draft.keep(touched, NOTHING, working), [draft, touched, working]);
   const entry = entryOfStep(doc, step, shelves, units.length, touched);
   const [faults, setFaults] = useState<Fault[]>([]);
   const [asked, setAsked] = useState(false);
@@ -49,6 +56,7 @@ export function StepPlanner({ doc, step, shelves, working, onCompute, onCancel }
   const undone = asked ? undoes(doc, { look: entry.look, setup: { kind: entry.setup, paper: entry.paper }, id: step?.id ?? '' }) : null;
   return (
     <View style={{ gap: space.small }} testID="step-planner">
+      <DraftOffer draft={draft} onTake={setTouched} />
       {doc.steps.length === 0 && <Words>Choose what the firing is for; the schedule is computed from the body, the set-up and the kiln.</Words>}
       <Choice
         label="Look"

@@ -7,6 +7,8 @@ import { serverSilent } from '@/data/connection';
 import { keys } from '@/data/keys';
 import { usePiece } from '@/data/pieces';
 import { makeQueryClient } from '@/data/queries';
+import { outboxOf } from '@/outbox/make';
+import type { Entry } from '@/outbox/outbox';
 import { withFakeServer } from '@/test/fakeServer';
 import { type Layup, useLayup } from './useLayup';
 
@@ -66,16 +68,22 @@ function deepen(layup: Layup, index: number, thickness_m: number, key = `depth $
   act(() => layup.edit(changeLayer(layup.doc, { ...layup.doc.layers[index], thickness_m } as PieceDoc['layers'][number]), key));
 }
 
+/** What was refused while no page says so: the header does. */
+function unsaid(client: QueryClient): readonly Entry[] {
+  const outbox = outboxOf(client);
+  return outbox.entries().filter((entry) => entry.refused && !outbox.isClaimed(entry));
+}
+
 describe('a lay-up that is edited', () => {
   test('shows every edit at once, and saves presses of one stepper as one change', async () => {
     const { layup, rest } = await openPiece();
     for (const depth of [0.004, 0.005, 0.006]) deepen(layup(), 0, depth);
     expect(layup().doc.layers[0]).toMatchObject({ thickness_m: 0.006 });
-    expect(layup().saving).toBe(true);
+    expect(layup().queue.saving).toBe(true);
     expect(at.current.asked).toEqual([]);
     await rest();
     expect(at.current.asked).toEqual([{ version: 1, thickness_m: [0.006, 0.003], what: expect.any(String) as string }]);
-    expect(layup()).toMatchObject({ saving: false, problem: null, elsewhere: null });
+    expect(layup().queue).toMatchObject({ saving: false, problem: null, elsewhere: null });
   });
 
   test('saves different changes apart, each on top of the one before', async () => {
@@ -95,15 +103,15 @@ describe('a lay-up that is edited', () => {
     at.current.next = { status: 500, body: { code: 'broken', path: '', message: 'The disk is full.' } };
     deepen(layup(), 0, 0.004);
     await rest();
-    expect(layup().problem?.message).toBe('The disk is full.');
+    expect(layup().queue.problem?.message).toBe('The disk is full.');
     expect(layup().doc.layers[0]).toMatchObject({ thickness_m: 0.004 });
     deepen(layup(), 1, 0.006);
     await rest();
     expect(at.current.asked).toHaveLength(1);
-    act(() => layup().retry());
+    act(() => layup().queue.retry());
     await rest();
     expect(at.current.piece.doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
-    expect(layup().saving).toBe(false);
+    expect(layup().queue.saving).toBe(false);
   });
 
   test('is sent when its page is left', async () => {
@@ -138,12 +146,12 @@ describe('a lay-up that somebody else saved meanwhile', () => {
     deepen(layup(), 0, 0.004);
     deepen(layup(), 1, 0.006);
     await rest();
-    expect(layup().elsewhere).toMatchObject({ name: 'Theirs', version: 5 });
+    expect(layup().queue.elsewhere).toMatchObject({ name: 'Theirs', version: 5 });
     expect(layup().doc.layers).toHaveLength(2);
-    act(() => layup().keepMine());
+    act(() => layup().queue.keepMine());
     await rest();
-    expect(layup()).toMatchObject({ elsewhere: null, saving: false, name: 'Tray' });
-    expect(at.current.piece).toMatchObject({ name: 'Tray', version: 7, doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] } });
+    expect(layup().queue).toMatchObject({ elsewhere: null, saving: false });
+    expect(at.current.piece).toMatchObject({ name: 'Theirs', version: 7, doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] } });
   });
 
   test('or theirs is taken, and nothing of mine is sent any more', async () => {
@@ -152,25 +160,23 @@ describe('a lay-up that somebody else saved meanwhile', () => {
     deepen(layup(), 0, 0.004);
     await rest();
     const before = at.current.asked.length;
-    act(() => layup().takeTheirs());
+    act(() => layup().queue.takeTheirs());
     await rest();
-    expect(layup()).toMatchObject({ name: 'Theirs', elsewhere: null, saving: false });
+    expect(layup()).toMatchObject({ name: 'Theirs', queue: { elsewhere: null, saving: false } });
     expect(at.current.asked).toHaveLength(before);
   });
 
   test('is not lost when the page is left undecided', async () => {
-    const { layup, close, rest } = await openPiece();
+    const client = newClient();
+    const { layup, close, rest } = await openPiece(client);
     theirs();
     deepen(layup(), 0, 0.004);
     await rest();
+    expect(unsaid(client)).toEqual([]);
     close();
-    const [kept] = JSON.parse(localStorage.getItem('torvin-refused') ?? '[]') as {
-      name: string;
-      currentVersion: number;
-      variables: { body: { doc: PieceDoc } };
-    }[];
-    expect(kept).toMatchObject({ name: 'savePiece', currentVersion: 5 });
-    expect(kept.variables.body.doc.layers[0]).toMatchObject({ thickness_m: 0.004 });
+    const [kept] = unsaid(client);
+    expect(kept).toMatchObject({ name: 'savePiece', refused: { problem: { code: 'stale' }, current: { version: 5 } } });
+    expect(kept.variables).toMatchObject({ doc: { layers: [{ thickness_m: 0.004 }, {}] } });
   });
 });
 
@@ -183,11 +189,11 @@ describe('a lay-up while the server is silent', () => {
     deepen(layup(), 1, 0.006);
     await rest();
     expect(layup().doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
-    expect(layup()).toMatchObject({ saving: true, problem: null });
+    expect(layup().queue).toMatchObject({ saving: true, problem: null });
     at.current.silent = false;
     await rest(20_000);
     expect(at.current.piece).toMatchObject({ version: 3, doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] } });
-    expect(layup().saving).toBe(false);
+    expect(layup().queue.saving).toBe(false);
   });
 
   test('is shown as it was left when its page is opened again, and goes on from there', async () => {
@@ -206,7 +212,7 @@ describe('a lay-up while the server is silent', () => {
     at.current.silent = false;
     await rest(20_000);
     expect(at.current.piece).toMatchObject({ version: 3, doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] } });
-    expect(layup()).toMatchObject({ elsewhere: null, problem: null, saving: false });
+    expect(layup().queue).toMatchObject({ elsewhere: null, problem: null, saving: false });
     client.unmount();
   });
 
@@ -221,8 +227,7 @@ describe('a lay-up while the server is silent', () => {
     at.current.piece = { ...at.current.piece, name: 'Theirs', version: 5 };
     at.current.silent = false;
     await rest(20_000);
-    const [kept] = JSON.parse(localStorage.getItem('torvin-refused') ?? '[]') as { currentVersion: number; variables: unknown }[];
-    expect(kept).toMatchObject({ currentVersion: 5, variables: { body: { doc: { layers: [{ thickness_m: 0.004 }, {}] } } } });
+    expect(unsaid(client)).toMatchObject([{ refused: { current: { version: 5 } }, variables: { doc: { layers: [{ thickness_m: 0.004 }, {}] } } }]);
     expect(client.getQueryData(keys.piece('p'))).toMatchObject({ name: 'Theirs', version: 5 });
     client.unmount();
   });

@@ -1,34 +1,33 @@
-/** Puts a firing on the piece, composes its schedule in the worker, saves the version. */
+/** Puts a firing on the piece, composes its schedule in the worker, saves both; where the server is silent they wait and are shown. */
 import { type Outcome, type Problem, addStep, changeStep, impossibleFiring } from '@torvin/core';
-import { type Piece, type PieceDoc, type Shelves, type Step, snapshotOf } from '@torvin/schema';
+import { type Piece, type PieceDoc, type Schedule, type Shelves, type Step, snapshotOf } from '@torvin/schema';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { problemOfError } from '@/data/client';
-import { useSavePiece, useSaveSchedule } from '@/data/pieces';
+import { keys } from '@/data/keys';
 import { useUnits } from '@/data/studio';
 import { compute } from '@/engine/client';
-import { staleCurrent } from './stale';
+import { pieceQueue } from '@/outbox/kinds';
+import { isSame } from '@/outbox/merge';
+import { useOutbox } from '@/outbox/useOutbox';
 
 export interface PlanFiring {
-  /** Resolves with what was said about it, or null where nothing came of it. */
+  /** Resolves with what was said about it; with null where nothing came of it, or the server refused it, which its page says. */
   plan(step: Step, on: Piece): Promise<string[] | null>;
   working: boolean;
   problem: Problem | null;
-  /** The piece as someone else saved it meanwhile. */
-  elsewhere: Piece | null;
-  forget(): void;
 }
 
 export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
+  const client = useQueryClient();
+  const outbox = useOutbox();
   const units = useUnits();
-  const savePiece = useSavePiece(pieceId);
-  const saveSchedule = useSaveSchedule(pieceId);
   const [working, setWorking] = useState(false);
   const [problem, setProblem] = useState<Problem | null>(null);
-  const [elsewhere, setElsewhere] = useState<Piece | null>(null);
 
-  async function work(step: Step, on: Piece): Promise<Outcome<string[]>> {
-    const edited = withStep(on.doc, step);
+  async function work(step: Step, { name, doc: before, version }: Piece): Promise<Outcome<string[]>> {
+    const edited = withStep(before, step);
     if (!edited.ok) return edited;
     const { doc, what } = edited.value;
     const snapshot = snapshotOf(doc, step, shelves);
@@ -37,39 +36,36 @@ export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
     if (impossible) return { ok: false, problem: impossible };
     const composed = await compute('compose', { ...snapshot.value.firing, units });
     if (!composed.ok) return composed;
-    const known = on.doc.steps.find(({ id }) => id === step.id);
-    const saved =
-      JSON.stringify(known) === JSON.stringify(step)
-        ? on
-        : await savePiece.mutateAsync({ id: pieceId, body: { name: on.name, doc, what, version: on.version } });
-    const { segments, remarks } = composed.value;
-    await saveSchedule.mutateAsync({
-      id: pieceId,
-      body: { id: uuid(), stepId: step.id, parentId: null, origin: 'computed', segments, pieceVersion: saved.version },
-    });
+    if (
+      !isSame(
+        before.steps.find(({ id }) => id === step.id),
+        step,
+      )
+    ) {
+      outbox.put('savePiece', { id: pieceId, name, doc, what, before: { name, doc: before } }, { on: version });
+    }
+    const { segments, remarks, evaluation: result } = composed.value;
+    const made = { id: uuid(), pieceId, stepId: step.id, parentId: null, origin: 'computed', segments } as const;
+    const shown: Schedule = { ...made, name: '', snapshot: snapshot.value, result, createdAt: Date.now() };
+    client.setQueryData(keys.schedule(made.id), shown);
+    outbox.put('saveSchedule', made, { on: version });
     return { ok: true, value: remarks };
   }
 
   return {
     working,
     problem,
-    elsewhere,
-    forget() {
-      setProblem(null);
-      setElsewhere(null);
-    },
     async plan(step, on) {
       setWorking(true);
       setProblem(null);
-      setElsewhere(null);
       try {
+        // What was refused before is decided first.
+        if (outbox.isHeldBack(pieceQueue(pieceId))) return null;
         const outcome = await work(step, on);
-        if (outcome.ok) return outcome.value;
+        if (outcome.ok) return (await outbox.settled(pieceQueue(pieceId), { orSilent: true })) ? outcome.value : null;
         setProblem(outcome.problem);
       } catch (error) {
-        const current = staleCurrent(error);
-        if (current) setElsewhere(current);
-        else setProblem(problemOfError(error));
+        setProblem(problemOfError(error));
       } finally {
         setWorking(false);
       }

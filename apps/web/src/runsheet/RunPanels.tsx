@@ -30,7 +30,7 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start }
   const { segments, evaluation } = sheet;
   const { data: computed } = useSchedule(step.computedId);
   const planning = usePlanFiring(piece.id, shelves);
-  const problem = planning.problem ?? (planning.elsewhere ? { message: 'This piece was changed elsewhere meanwhile; go back to it and look.' } : null);
+  const { problem } = planning;
   return (
     <View>
       {problem && <Notice tone="warn">{problem.message}</Notice>}
@@ -43,16 +43,7 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start }
         {() => <VersionsPanel piece={piece} step={step} unit={unit} onUse={sheet.use} />}
       </Fold>
       <Fold title="Schools" about="hotter or cooler, soak high or low: what each costs here" testID="schools">
-        {() => (
-          <SchoolPanel
-            firing={firing}
-            unit={unit}
-            working={planning.working}
-            onTake={(school) =>
-              void sheet.settled().then((on) => on && planning.plan({ ...(on.doc.steps.find(({ id }) => id === step.id) ?? step), school }, on))
-            }
-          />
-        )}
+        {() => <SchoolPanel firing={firing} unit={unit} working={planning.working} onTake={(school) => void planning.plan({ ...step, school }, piece)} />}
       </Fold>
       <Fold title="Same work, other heat" about="move the temperature; the hold follows" testID="equal">
         {() => <EqualWorkPanel firing={firing} segments={segments} evaluation={evaluation} unit={unit} onTake={sheet.keep} />}
@@ -65,7 +56,7 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start }
             series={evaluation.simulation.series}
             unit={unit}
             start={start}
-            saving={sheet.saving || segments !== schedule.segments}
+            saving={sheet.queue.saving || segments !== schedule.segments}
           />
         )}
       </Fold>

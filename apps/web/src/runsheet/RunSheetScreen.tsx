@@ -16,12 +16,12 @@ import {
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
+import { useServerAnswers } from '@/data/useServerAnswers';
 import { stepName } from '@/piece/describe';
 import { OutdatedChoice } from '@/piece/OutdatedChoice';
 import type { StepPageParts } from '@/piece/useStepPage';
-import { StaleChoice } from '@/piece/StaleChoice';
+import { QueueNotice } from '@/piece/QueueNotice';
 import { space } from '@/theme/theme';
-import { Action } from '@/ui/Action';
 import { Caution } from '@/ui/Caution';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
@@ -46,6 +46,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated }: Ste
   const [start, setStart] = useState(() => soon(new Date()));
   const [selected, setSelected] = useState<number | null>(null);
   const sheet = useRunSheet(piece, schedule);
+  const answers = useServerAnswers();
   const wide = isWide(useLayout());
   const { segments, evaluation } = sheet;
   const { firing, kilnName } = schedule.snapshot;
@@ -83,7 +84,8 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated }: Ste
         <Words size="label" tone="muted">
           {kilnName} ·{' '}
           <Words size="label" tone="muted" testID="schedule-state">
-            {sheet.changed ? (sheet.saving ? 'changed by hand, saving …' : 'changed by hand') : 'as computed'}
+            {/* No longer than what stands there before and after, so that nothing below it moves. */}
+            {sheet.queue.saving && answers ? 'saving …' : sheet.changed ? 'changed by hand' : 'as computed'}
           </Words>{' '}
           ·{' '}
           <Words size="label" bold>
@@ -117,14 +119,8 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated }: Ste
         <BrokenBanner segments={segments} broken={broken} units={units} calm={older ? 'Out of date: judged by what it was made from.' : 'Keeps every limit.'} />
       </View>
       <View style={{ paddingHorizontal: space.large }}>
-        {sheet.elsewhere && (
-          <StaleChoice current={sheet.elsewhere} mine="the schedule as you see it here" onTakeTheirs={sheet.takeTheirs} onKeepMine={sheet.keepMine} />
-        )}
-        {sheet.problem && (
-          <Notice tone="warn" actions={<Action kind="second" title="Try again" testID="try-again" onPress={sheet.retry} />}>
-            {sheet.problem.message}
-          </Notice>
-        )}
+        <QueueNotice queue={sheet.queue} mine="the schedule as you see it here" />
+        {sheet.problem && <Notice tone="warn">{sheet.problem.message}</Notice>}
         <OutdatedChoice piece={piece} step={step} shelves={shelves} differences={outdated} />
       </View>
       {wide && (

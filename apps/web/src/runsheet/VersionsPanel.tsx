@@ -4,7 +4,8 @@ import type { Piece, ScheduleVersion, Step } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useNameSchedule, useVersions } from '@/data/pieces';
+import { useVersions } from '@/data/pieces';
+import { useOutbox } from '@/outbox/useOutbox';
 import { countWords } from '@/piece/describe';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
@@ -54,11 +55,11 @@ interface VersionProps {
 
 function Version({ version, number, parent, used, pieceId, unit, onUse }: VersionProps) {
   const { colours } = useTheme();
-  const rename = useNameSchedule(pieceId);
+  const outbox = useOutbox();
   const [name, setName] = useState(version.name);
   const made = version.origin === 'computed' ? 'computed' : parent === null ? 'changed by hand' : `changed from ${parent}`;
   const keep = (): void => {
-    if (name.trim() !== version.name) rename.mutate({ id: version.id, name: name.trim() });
+    if (name.trim() !== version.name) outbox.put('nameSchedule', { id: version.id, pieceId, name: name.trim() });
   };
   return (
     <View role="listitem" style={{ borderTopWidth: 1, borderColor: colours.line, paddingVertical: space.small }} testID={`version-${number}`}>

@@ -6,6 +6,8 @@ import type { ReactNode } from 'react';
 import { keys } from '@/data/keys';
 import { usePiece, useSchedule } from '@/data/pieces';
 import { makeQueryClient } from '@/data/queries';
+import { storedKeys } from '@/data/storage';
+import type { Entry } from '@/outbox/outbox';
 import { withFakeServer } from '@/test/fakeServer';
 import { type RunSheetState, useRunSheet } from './useRunSheet';
 
@@ -116,7 +118,7 @@ describe('a schedule changed by hand', () => {
     for (const place of [795, 800, 805]) act(() => sheet().keep(rows(place)));
     await rest();
     expect(at.current.saved).toEqual([{ parentId: 'computed', pieceVersion: 1, target_C: 805 }]);
-    expect(sheet()).toMatchObject({ saving: false, changed: true, problem: null });
+    expect(sheet()).toMatchObject({ changed: true, queue: { saving: false, problem: null } });
     act(() => sheet().keep(rows(810)));
     await rest();
     expect(at.current.saved[1]).toMatchObject({ pieceVersion: 2, target_C: 810 });
@@ -167,12 +169,12 @@ describe('a schedule changed by hand', () => {
     at.current.piece = { ...at.current.piece, version: 4 };
     act(() => sheet().keep(rows(805)));
     await rest();
-    expect(sheet().elsewhere).toMatchObject({ version: 4 });
+    expect(sheet().queue.elsewhere).toMatchObject({ version: 4 });
     expect(sheet().segments[0].target_C).toBe(805);
-    act(() => sheet().keepMine());
+    act(() => sheet().queue.keepMine());
     await rest();
     expect(at.current.saved.at(-1)).toMatchObject({ pieceVersion: 4, target_C: 805 });
-    expect(sheet()).toMatchObject({ elsewhere: null, saving: false });
+    expect(sheet()).toMatchObject({ queue: { elsewhere: null, saving: false } });
   });
 
   test('that is left undecided is not lost: it is found again from the header', async () => {
@@ -181,8 +183,12 @@ describe('a schedule changed by hand', () => {
     act(() => sheet().keep(rows(805)));
     await rest();
     close();
-    const [kept] = JSON.parse(localStorage.getItem('torvin-refused') ?? '[]') as { name: string; currentVersion: number; variables: unknown }[];
-    expect(kept).toMatchObject({ name: 'saveSchedule', currentVersion: 4, variables: { id: 'p', body: { parentId: 'computed', segments: rows(805) } } });
+    const [kept] = JSON.parse(localStorage.getItem(storedKeys('torvin-outbox:')[0]) ?? '{}').entries as Entry[];
+    expect(kept).toMatchObject({
+      name: 'saveSchedule',
+      refused: { current: { version: 4 } },
+      variables: { pieceId: 'p', parentId: 'computed', segments: rows(805) },
+    });
   });
 
   test('waits while the server is silent, each version on top of the one before, and undo says so', async () => {
@@ -192,7 +198,7 @@ describe('a schedule changed by hand', () => {
     await rest();
     act(() => sheet().keep(rows(806)));
     await rest();
-    expect(sheet()).toMatchObject({ saving: true, problem: null });
+    expect(sheet()).toMatchObject({ queue: { saving: true, problem: null } });
     act(() => sheet().goBack());
     expect(sheet().problem?.message).toMatch(/what came before is kept there/);
     at.current.silent = false;

@@ -2,16 +2,18 @@
 import { CONTENTS, FORM_NAMES, LAYER_FORMS, formatStock, parseLength } from '@torvin/core';
 import type { ControllerRecord, Glass, ShelfKind, Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { ApiProblem, problemOfError } from '@/data/client';
-import { useNamedSave } from '@/data/saves';
-import { type ShelfRecord, usePutAway } from '@/data/shelves';
+import type { ShelfRecord } from '@/data/shelves';
 import { useUnits } from '@/data/studio';
+import { recordOnto } from '@/outbox/kinds';
+import { useDraft } from '@/outbox/drafts';
+import { useSave } from '@/outbox/useOutbox';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
+import { DraftOffer } from '@/ui/DraftOffer';
 import { Field } from '@/ui/Field';
 import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
@@ -31,20 +33,24 @@ const BACK = { title: 'Shelves', href: '/shelves' };
 export function RecordScreen({ kind, record, shelves }: RecordScreenProps) {
   const router = useRouter();
   const units = useUnits();
-  const save = useNamedSave('saveRecord', 'shelves');
-  const putAway = usePutAway();
+  const save = useSave('saveRecord');
+  const putAway = useSave('putAway');
   const fields = NUMBER_FIELDS[kind];
+  const draft = useDraft<{ now: ShelfRecord; typed: Record<string, string> }>(`${kind} ${record.version === 0 ? 'new' : `${record.id} ${record.version}`}`);
+  const [began] = useState(() => ({ now: record, typed: {} }));
   const [now, setNow] = useState(record);
   const [typed, setTyped] = useState<Record<string, string>>({});
+  useEffect(() => draft.keep({ now, typed }, began, save.saving), [draft, now, typed, began, save.saving]);
   const [faults, setFaults] = useState<Record<string, string>>({});
-  const problem = save.error ? problemOfError(save.error) : null;
-  const stale = save.error instanceof ApiProblem && problem?.code === 'stale' ? (save.error.current as ShelfRecord) : null;
+  const problem = save.refusal?.problem ?? null;
+  const stale = problem?.code === 'stale' ? (save.refusal?.current as ShelfRecord) : null;
   const away = shelves.putAway.includes(record.id);
   const isNew = record.version === 0;
   const valueOf = (key: string): number | undefined => (now as unknown as Record<string, number | undefined>)[key];
 
-  function keep(version = now.version): void {
-    let next: ShelfRecord = { ...now, version };
+  /** standing: what somebody else saved meanwhile, to put my changes onto. */
+  function keep(standing?: ShelfRecord): void {
+    let next = now;
     const found: Record<string, string> = {};
     for (const field of fields) {
       const written_ = typed[field.key];
@@ -54,19 +60,33 @@ export function RecordScreen({ kind, record, shelves }: RecordScreenProps) {
       else found[field.key] = outcome.problem.message;
     }
     setFaults(found);
-    if (Object.keys(found).length === 0) save.mutate({ kind, record: next }, { onSuccess: () => router.replace('/shelves' as never) });
+    if (Object.keys(found).length > 0) return;
+    const mine = { kind, record: next, before: record };
+    const then = (): void => {
+      draft.done();
+      router.replace('/shelves' as never);
+    };
+    if (standing) save.save(recordOnto(mine, standing).variables, { on: standing.version, then });
+    else save.save(mine, { on: record.version, then });
   }
 
   return (
     <Screen title={isNew ? `New ${KIND_NAMES[kind].one.toLowerCase()}` : record.name} subtitle={isNew ? undefined : record.source} back={BACK}>
       <View style={{ gap: space.medium }}>
         {stale && (
-          <Notice tone="warn" actions={<Action title="Save mine over it" testID="keep-mine" onPress={() => keep(stale.version)} />}>
+          <Notice tone="warn" actions={<Action title="Save mine over it" testID="keep-mine" onPress={() => keep(stale)} />}>
             {`This record was changed elsewhere meanwhile; it is now ${stale.name}, ${stale.source}.`}
           </Notice>
         )}
         {problem && !stale && <Notice tone="warn">{problem.message}</Notice>}
-        {save.isPaused && <Held />}
+        {save.held && <Held />}
+        <DraftOffer
+          draft={draft}
+          onTake={(left) => {
+            setNow({ ...left.now, id: record.id });
+            setTyped(left.typed);
+          }}
+        />
         <Field
           label="Name"
           value={now.name}
@@ -112,13 +132,13 @@ export function RecordScreen({ kind, record, shelves }: RecordScreenProps) {
           />
         )}
         <Notice tone="care">{kind === 'kilns' || kind === 'controllers' ? WORK_CAUTIONS.kilnRecord : WORK_CAUTIONS.stress}</Notice>
-        <Action title="Save" disabled={save.isPending} testID="save-record" onPress={() => keep()} />
+        <Action title="Save" disabled={save.saving} testID="save-record" onPress={() => keep()} />
         {!isNew && (
           <Action
             kind="second"
             title={away ? 'Take out again' : 'Put away'}
             testID="put-away"
-            onPress={() => putAway.mutate({ id: record.id, away: !away }, { onSuccess: () => router.replace('/shelves' as never) })}
+            onPress={() => putAway.save({ id: record.id, name: record.name, away: !away }, { then: () => router.replace('/shelves' as never) })}
           />
         )}
       </View>

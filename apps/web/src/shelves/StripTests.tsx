@@ -1,17 +1,19 @@
 /** The studio's own strip tests: what counts more than a number on a label. */
 import { type StripTest, type Shelves, StripTestSchema } from '@torvin/schema';
 import { format } from 'date-fns/format';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
-import { problemOfError } from '@/data/client';
-import { useNamedSave } from '@/data/saves';
+import { useDraft } from '@/outbox/drafts';
+import { useSave } from '@/outbox/useOutbox';
 import { GlassChoice } from '@/piece/GlassChoice';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
+import { DraftOffer } from '@/ui/DraftOffer';
 import { Field } from '@/ui/Field';
+import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 
@@ -46,34 +48,54 @@ export function StripTests({ shelves }: { shelves: Shelves }) {
   );
 }
 
+interface TestEntry {
+  pair: string[];
+  result: StripTest['result'];
+  note: string;
+}
+
 function StripTestForm({ shelves, onDone }: { shelves: Shelves; onDone(): void }) {
-  const add = useNamedSave('addStripTest', 'shelves');
-  const [pair, setPair] = useState([shelves.glasses[0]?.id ?? '', shelves.glasses[1]?.id ?? '']);
-  const [result, setResult] = useState<StripTest['result']>('holds');
-  const [note, setNote] = useState('');
+  const add = useSave('addStripTest');
+  const draft = useDraft<TestEntry>('strip test');
+  const [began] = useState<TestEntry>(() => ({ pair: [shelves.glasses[0]?.id ?? '', shelves.glasses[1]?.id ?? ''], result: 'holds', note: '' }));
+  const [now, setNow] = useState(began);
+  const { pair, result, note } = now;
+  useEffect(() => draft.keep(now, began, add.saving), [draft, now, began, add.saving]);
   const [id] = useState(() => uuid());
   return (
     <View style={{ gap: space.small }}>
+      <DraftOffer draft={draft} onTake={setNow} />
       {[0, 1].map((place) => (
         <View key={place} testID={`test-glass-${place}`}>
           <Words bold>{place === 0 ? 'One glass' : 'The other'}</Words>
-          <GlassChoice shelves={shelves} form="sheet" value={pair[place]} onChange={(glass) => setPair(pair.with(place, glass.id))} />
+          <GlassChoice shelves={shelves} form="sheet" value={pair[place]} onChange={(glass) => setNow({ ...now, pair: pair.with(place, glass.id) })} />
         </View>
       ))}
       <Choice<StripTest['result']>
         label="It"
         value={result}
         options={StripTestSchema.shape.result.options.map((value) => ({ value, title: RESULTS[value] }))}
-        onChange={setResult}
+        onChange={(shown) => setNow({ ...now, result: shown })}
         testID="test-result"
       />
-      <Field label="Note" value={note} onChange={setNote} testID="test-note" />
-      {add.error && <Notice tone="warn">{problemOfError(add.error).message}</Notice>}
+      <Field label="Note" value={note} onChange={(written) => setNow({ ...now, note: written })} testID="test-note" />
+      {add.refusal && <Notice tone="warn">{add.refusal.problem.message}</Notice>}
+      {add.held && <Held />}
       <Action
         title="Save the test"
-        disabled={add.isPending || pair[0] === pair[1]}
+        disabled={add.saving || pair[0] === pair[1]}
         testID="save-test"
-        onPress={() => add.mutate({ id, glassA: pair[0], glassB: pair[1], result, note, testedAt: Date.now() }, { onSuccess: onDone })}
+        onPress={() =>
+          add.save(
+            { id, glassA: pair[0], glassB: pair[1], result, note, testedAt: Date.now() },
+            {
+              then() {
+                draft.done();
+                onDone();
+              },
+            },
+          )
+        }
       />
     </View>
   );

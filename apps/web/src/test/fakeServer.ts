@@ -16,7 +16,7 @@ export function withFakeServer<S extends FakeServer>(make: () => S): { current: 
     at.current = make();
     global.fetch = (async (url: string, init?: RequestInit) => {
       const { status, body } = at.current.answer(url, init);
-      return { ok: status < 400, status, json: async () => body };
+      return { ok: status < 400, status, headers: new Headers(), json: async () => body };
     }) as unknown as typeof fetch;
   });
   afterEach(() => {

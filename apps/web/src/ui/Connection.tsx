@@ -2,14 +2,12 @@
  * In the header: that the server does not answer and how much waits for it, or that something kept was refused. A touch
  * opens the list over the places.
  */
-import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import type { NewFiring } from '@torvin/schema';
 import { View } from 'react-native';
-import { problemOfError, versionStanding } from '@/data/client';
-import { type Refused, dropRefused, refuseAgain, useRefused, wayOn } from '@/data/refused';
-import { overTheirs, sendAgain, wordsOfSave } from '@/data/saves';
-import { useServerAnswers, useWaiting } from '@/data/useWaiting';
+import { useServerAnswers } from '@/data/useServerAnswers';
+import { wayOn } from '@/outbox/kinds';
+import type { Entry, Refusal } from '@/outbox/outbox';
+import { useEntries, useOutbox } from '@/outbox/useOutbox';
 import { space } from '@/theme/theme';
 import { Action } from './Action';
 import { Drawer } from './Drawer';
@@ -19,25 +17,32 @@ import { closeShared, openShared, useShared } from './shared';
 
 const PANEL = 'waiting';
 
+/** What waits, oldest first, and what was refused while nothing on the screen says so. */
+function useToSay() {
+  const outbox = useOutbox();
+  const entries = useEntries();
+  const isRefused = (entry: Entry): entry is Entry & { refused: Refusal } => entry.refused !== undefined && !outbox.isClaimed(entry);
+  return { waiting: entries.filter(({ refused }) => !refused), refused: entries.filter(isRefused), kept: outbox.kept() };
+}
+
 export function ConnectionWord() {
   const answers = useServerAnswers();
-  const waiting = useWaiting();
-  const refused = useRefused();
+  const { waiting, refused, kept } = useToSay();
   if (answers && refused.length === 0) return null;
-  const word = answers
-    ? `${refused.length} not saved`
-    : waiting.length > 0
-      ? `offline · ${waiting.length} ${waiting.length === 1 ? 'waits' : 'wait'}`
-      : 'offline';
+  const waits = `${waiting.length} ${waiting.length === 1 ? 'waits' : 'wait'}${kept ? '' : ', not kept'}`;
+  const word = answers ? `${refused.length} not saved` : waiting.length > 0 ? `offline · ${waits}` : 'offline';
   return <Action kind="plain" title={word} label={`${word}: what waits for the server`} testID="connection" onPress={() => openShared(PANEL)} />;
 }
+
+const NOT_KEPT =
+  'This browser has no room to keep it, so it is in this page alone: leave the page open until the server answers. A full storage is emptied in the browser’s own settings.';
 
 /** Stands in the frame, under whatever page is open. */
 export function WaitingDrawer() {
   const open = useShared() === PANEL;
   const answers = useServerAnswers();
-  const waiting = useWaiting();
-  const refused = useRefused();
+  const outbox = useOutbox();
+  const { waiting, refused, kept } = useToSay();
   if (!open || (answers && refused.length === 0)) return null;
   return (
     <Drawer
@@ -48,59 +53,50 @@ export function WaitingDrawer() {
       testID="waiting"
     >
       <View style={{ gap: space.small }}>
-        {!answers && (
+        {!answers && kept && (
           <Words tone="muted">
             {waiting.length > 0
               ? 'Kept in this browser, also when the tab is closed, and sent in this order when the server answers:'
               : 'Nothing waits. What you change now is kept in this browser and sent when the server answers.'}
           </Words>
         )}
+        {!kept && (
+          <Notice tone="warn" testID="not-kept">
+            {NOT_KEPT}
+          </Notice>
+        )}
         <View role="list">
-          {waiting.map((what, index) => (
-            <View role="listitem" key={index}>
-              <Words>{what}</Words>
+          {waiting.map((entry) => (
+            <View role="listitem" key={entry.id}>
+              <Words>{outbox.wordsOf(entry)}</Words>
             </View>
           ))}
         </View>
-        {refused.map((one) => (
-          <RefusedSave key={one.id} refused={one} />
+        {refused.map((entry) => (
+          <RefusedSave key={entry.id} entry={entry} refusal={entry.refused} />
         ))}
       </View>
     </Drawer>
   );
 }
 
-function RefusedSave({ refused }: { refused: Refused }) {
-  const client = useQueryClient();
-  const [busy, setBusy] = useState(false);
-  const { id, name, variables, problem, currentVersion } = refused;
-  const way = wayOn(refused);
-  const again = (sent: unknown): void => {
-    setBusy(true);
-    void sendAgain(client, name, sent)
-      .then(
-        () => dropRefused(id),
-        (error: unknown) => refuseAgain(id, { problem: problemOfError(error), currentVersion: versionStanding(error) }),
-      )
-      .finally(() => setBusy(false));
-  };
+function RefusedSave({ entry, refusal }: { entry: Entry; refusal: Refusal }) {
+  const outbox = useOutbox();
+  const way = wayOn(entry.name, refusal);
+  const asItIs = { ...(entry.variables as NewFiring), asItIs: true };
   return (
     <Notice
       tone="warn"
       actions={
         <>
-          {way === 'again' && <Action title="Send it again" disabled={busy} testID="refused-again" onPress={() => again(variables)} />}
-          {way === 'asItIs' && (
-            <Action title="Fire it as it is" disabled={busy} testID="refused-as-it-is" onPress={() => again({ ...(variables as NewFiring), asItIs: true })} />
-          )}
-          {way === 'mine' && currentVersion !== null && (
-            <Action title="Save mine over it" disabled={busy} testID="refused-mine" onPress={() => again(overTheirs(variables, currentVersion))} />
-          )}
-          <Action kind="second" title="Let it go" disabled={busy} testID="refused-drop" onPress={() => dropRefused(id)} />
+          {way === 'again' && <Action title="Send it again" testID="refused-again" onPress={() => outbox.again(entry.id)} />}
+          {way === 'asItIs' && <Action title="Fire it as it is" testID="refused-as-it-is" onPress={() => outbox.again(entry.id, asItIs)} />}
+          {way === 'mine' && <Action title="Save mine over it" testID="refused-mine" onPress={() => outbox.mineOverTheirs(entry.id)} />}
+          <Action kind="second" title="Let it go" testID="refused-drop" onPress={() => outbox.letGo(entry.id)} />
         </>
       }
     >
-      {`${wordsOfSave(name, variables) ?? 'A change'}, kept while the server was away, was not taken: ${problem.message}`}
+      {`${outbox.wordsOf(entry)}, kept while the server was away, was not taken: ${refusal.problem.message}`}
     </Notice>
   );
 }

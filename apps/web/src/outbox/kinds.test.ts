@@ -1,0 +1,139 @@
+import type { FiringDetail, Piece, PieceDoc, Step } from '@torvin/schema';
+import { QueryClient } from '@tanstack/react-query';
+import { IDBFactory } from 'fake-indexeddb';
+import { type Variables, firingOnto, recordOnto, saveKinds, shownPiece, wayOn } from './kinds';
+import { dropPicture, keepPicture, knownNames, localIdsIn, localName, readPicture } from './pictures';
+
+const sheet = (id: string, thickness_m = 0.003) => ({ id, form: 'sheet', glassId: 'clear', thickness_m }) as const;
+const step = (id: string, scheduleId: string | null, look: Step['look'] = 'fullFuse') => ({ id, look, scheduleId, computedId: scheduleId }) as Step;
+const doc = (more: Partial<PieceDoc> = {}): PieceDoc => ({
+  schemaVersion: 2,
+  footprint: { shape: 'disc', diameter_m: 0.3 },
+  dammed: false,
+  typed: { diameter: '300 mm' },
+  layers: [sheet('a')],
+  steps: [step('s', 'old')],
+  ...more,
+});
+const piece = (now: PieceDoc, version = 4): Piece => ({ id: 'p', name: 'Tray', doc: now, version, createdAt: 0, updatedAt: 0, undo: null, redo: null });
+const save = (mine: PieceDoc, before: PieceDoc | null = doc()): Variables['savePiece'] => ({
+  id: 'p',
+  name: 'Tray',
+  doc: mine,
+  what: 'changed',
+  before: before && { name: 'Tray', doc: before },
+});
+
+const kinds = saveKinds(new QueryClient(), () => undefined);
+
+describe('mine over theirs', () => {
+  test('of a lay-up leaves their schedules, their firings and their name', () => {
+    const theirs = piece(doc({ steps: [step('s', 'theirs'), step('new', 'also theirs')] }), 9);
+    const { variables, leaves } = kinds.savePiece.onto?.(save(doc({ layers: [sheet('a', 0.006)] })), { ...theirs, name: 'Theirs' }) ?? {};
+    expect(variables).toMatchObject({
+      name: 'Theirs',
+      doc: { layers: [{ thickness_m: 0.006 }], steps: [{ scheduleId: 'theirs' }, { scheduleId: 'also theirs' }] },
+    });
+    expect(leaves).toMatchObject({ name: 'Theirs', doc: { steps: [{ scheduleId: 'theirs' }, {}] } });
+    // Once more onto the same it changes nothing.
+    expect(kinds.savePiece.onto?.(variables as Variables['savePiece'], leaves).variables).toEqual({ ...variables, before: expect.anything() as unknown });
+  });
+
+  test('of a lay-up kept by an older page, which did not know what it changed, leaves their firings all the same', () => {
+    const { variables } = kinds.savePiece.onto?.(save(doc({ layers: [sheet('a', 0.006)] }), null), piece(doc({ steps: [step('s', 'theirs')] }))) ?? {};
+    expect(variables).toMatchObject({ doc: { layers: [{ thickness_m: 0.006 }], steps: [{ scheduleId: 'theirs' }] } });
+  });
+
+  test('of an outline takes the words with the figures', () => {
+    const wider = doc({ footprint: { shape: 'disc', diameter_m: 0.4 }, typed: { diameter: '40 cm' } });
+    const theirs = piece(doc({ footprint: { shape: 'disc', diameter_m: 0.25 }, typed: { diameter: '25 cm' } }));
+    expect(kinds.savePiece.onto?.(save(wider), theirs).variables.doc).toMatchObject({ footprint: { diameter_m: 0.4 }, typed: { diameter: '40 cm' } });
+    expect(kinds.savePiece.onto?.(save(doc({ dammed: true })), theirs).variables.doc).toMatchObject({
+      dammed: true,
+      footprint: { diameter_m: 0.25 },
+      typed: { diameter: '25 cm' },
+    });
+  });
+
+  test('of a schedule is that schedule, on its own step', () => {
+    const schedule: Variables['saveSchedule'] = { pieceId: 'p', id: 'mine', stepId: 's', parentId: 'old', origin: 'edited', segments: [] };
+    const standing = piece(doc({ layers: [sheet('z')], steps: [step('s', 'theirs'), step('t', 'kept')] }));
+    const { variables, leaves } = kinds.saveSchedule.onto?.(schedule, standing) ?? {};
+    expect(variables).toEqual(schedule);
+    expect((leaves as Piece).doc).toMatchObject({ layers: [{ id: 'z' }], steps: [{ scheduleId: 'mine', computedId: 'theirs' }, { scheduleId: 'kept' }] });
+  });
+
+  test('of what is told of a firing, and of a record, is what I changed of it', () => {
+    const before = { zone: 'UTC', firedAt: 1, place: '', result: null, lookReached: null, note: '', asFired: null, photos: [], knownBy: '' };
+    const mine = { id: 'f', body: { ...before, note: 'mine' }, before };
+    const standing = { ...before, id: 'f', version: 3, place: 'front', pieceName: 'Tray' } as unknown as FiringDetail['firing'];
+    expect(firingOnto(mine, standing).variables.body).toEqual({ ...before, note: 'mine', place: 'front' });
+    const kiln = { id: 'k', name: 'Low', source: 'own', version: 1, top_C: 900 } as never;
+    const renamed = { ...(kiln as object), name: 'Mine' } as never;
+    const { variables } = recordOnto({ kind: 'kilns', record: renamed, before: kiln }, { ...(kiln as object), top_C: 950, version: 2 } as never);
+    expect(variables.record).toMatchObject({ name: 'Mine', top_C: 950 });
+  });
+});
+
+test('a piece is shown as what waits will leave it, whether or not the server has it already', () => {
+  const waiting = [
+    { name: 'savePiece', variables: save(doc({ layers: [sheet('a', 0.006)] })) },
+    { name: 'saveSchedule', variables: { pieceId: 'p', id: 'new', stepId: 's', parentId: 'old', origin: 'edited', segments: [] } },
+    { name: 'recordFiring', variables: {} },
+  ];
+  const shown = shownPiece(piece(doc()), waiting);
+  expect(shown).toMatchObject({
+    version: 4,
+    undo: 'schedule changed',
+    redo: null,
+    doc: { layers: [{ thickness_m: 0.006 }], steps: [{ scheduleId: 'new', computedId: 'old' }] },
+  });
+  expect(shownPiece({ ...shown, version: 6 }, waiting).doc).toEqual(shown.doc);
+});
+
+test.each([
+  ['recordFiring', 'outdated', 'asItIs'],
+  ['recordFiring', 'kiln-in-use', 'again'],
+  ['savePiece', 'stale', 'mine'],
+  ['savePiece', 'impossible', 'again'],
+] as const)('%s refused for being %s goes on by %s', (name, code, way) => {
+  expect(wayOn(name, { problem: { code, path: '', message: '' }, current: { version: 3 } })).toBe(way);
+});
+
+describe('a picture that has not gone', () => {
+  beforeEach(() => {
+    localStorage.clear();
+    global.indexedDB = new IDBFactory();
+    // jsdom has none; what is kept here is never changed.
+    global.structuredClone ??= <T>(value: T): T => value;
+  });
+
+  test('is kept with its bytes until it is dropped', async () => {
+    expect(await keepPicture('one', new Blob(['bytes']))).toBe(true);
+    expect((await readPicture('one'))?.size).toBe(5);
+    await dropPicture('one');
+    expect(await readPicture('one')).toBeUndefined();
+  });
+
+  test('goes before the firing that shows it, which then names it as the server does', async () => {
+    const asked: string[] = [];
+    global.fetch = (async (url: string, init: RequestInit) => {
+      asked.push(`${init.method} ${url} ${typeof init.body === 'string' ? init.body : 'bytes'}`);
+      return { ok: true, status: 200, headers: new Headers(), json: async () => ({ hash: 'a1' }) };
+    }) as unknown as typeof fetch;
+    const firing = { id: 'f', pieceId: 'p', photos: ['b2', localName('two')] } as unknown as Variables['recordFiring'];
+    const filled = jest.fn();
+    const own = saveKinds(new QueryClient(), filled);
+    expect(own.recordFiring.needs?.(firing)).toEqual(['two']);
+    await keepPicture('two', new Blob(['bytes']));
+    own.addPhoto.taken(await own.addPhoto.send({ id: 'two', fileName: 'x.jpg' }, { key: 'k', version: 0 }), { id: 'two', fileName: 'x.jpg' });
+    const [id, put] = filled.mock.calls[0] as [string, (variables: unknown) => unknown];
+    expect(id).toBe('two');
+    expect(put(firing)).toMatchObject({ photos: ['b2', 'a1'] });
+    expect(put({ id: 'f', body: { photos: [localName('two')] } })).toMatchObject({ body: { photos: ['a1'] } });
+    await own.recordFiring.send(firing, { key: 'k', version: 0 });
+    expect(asked[1]).toMatch(/"photos":\["b2","a1"\]/);
+    expect(localIdsIn(knownNames([localName('two'), localName('lost')]))).toEqual(['lost']);
+    await expect(own.addPhoto.send({ id: 'never', fileName: 'x' }, { key: 'k', version: 0 })).rejects.toMatchObject({ problem: { code: 'lost-picture' } });
+  });
+});

@@ -1,0 +1,283 @@
+/** Every save that the app makes: in which queue it goes, whose versions it counts, how it is sent, and what it is in words. */
+import type {
+  Firing,
+  FiringChange,
+  FiringDetail,
+  Load,
+  NewFiring,
+  NewPiece,
+  NewSchedule,
+  Photo,
+  Piece,
+  SavedSchedule,
+  Schedule,
+  ShelfKind,
+  Shelves,
+  StripTest,
+  Studio,
+} from '@torvin/schema';
+import { api } from '@torvin/schema';
+import type { QueryClient } from '@tanstack/react-query';
+import { ApiProblem, call, sendPhoto } from '@/data/client';
+import { adoptPiece, keys } from '@/data/keys';
+import { type ShelfRecord, sendRecord } from '@/data/shelves';
+import { isSame, onto } from './merge';
+import type { Refusal, SaveKind } from './outbox';
+import { dropPicture, knownNames, localIdsIn, nameGiven, readPicture, withoutLocal } from './pictures';
+
+type State = Pick<Piece, 'name' | 'doc'>;
+type Told = Omit<FiringChange, 'version'>;
+
+/** What each save needs to be sent, by its name. before: what it changed; null where only older pages knew that. */
+export interface Variables {
+  createPiece: NewPiece;
+  savePiece: State & { id: string; what: string; before: State | null };
+  deletePiece: { id: string; name: string };
+  restorePiece: { id: string; name: string };
+  saveSchedule: Omit<NewSchedule, 'pieceVersion'> & { pieceId: string };
+  nameSchedule: { id: string; pieceId: string; name: string };
+  recordFiring: NewFiring;
+  saveFiring: { id: string; body: Told; before: Told | null };
+  deleteFiring: { id: string; pieceName: string };
+  restoreFiring: { id: string; pieceName: string };
+  openLoad: { id: string; openedAt: number | null };
+  addPhoto: { id: string; fileName: string };
+  saveRecord: { kind: ShelfKind; record: ShelfRecord; before: ShelfRecord | null };
+  putAway: { id: string; name: string; away: boolean };
+  addStripTest: StripTest;
+  saveStudio: Studio;
+}
+export type SaveName = keyof Variables;
+
+export interface Answers extends Record<SaveName, unknown> {
+  createPiece: Piece;
+  savePiece: Piece;
+  restorePiece: Piece;
+  saveSchedule: SavedSchedule;
+  nameSchedule: Schedule;
+  saveFiring: FiringDetail;
+  addPhoto: Photo;
+  saveRecord: ShelfRecord;
+  putAway: Shelves;
+}
+
+type Kinds = { [N in SaveName]: SaveKind<Variables[N], Answers[N], unknown> };
+
+export const pieceQueue = (id: string): string => `piece ${id}`;
+const firingQueue = (id: string): string => `firing ${id}`;
+const SHELVES = 'shelves';
+
+/** A kept picture that the browser has lost in the meantime. */
+const LOST_PICTURE = { code: 'lost-picture', path: '', message: 'This browser does not have the picture any more; add it once more.' };
+
+const withPhotos = <T extends { photos?: string[] }>(told: T, of: (photos: string[]) => string[]): T =>
+  told.photos === undefined ? told : { ...told, photos: of(told.photos) };
+
+/** filled: puts the name of a picture into the saves that wait for it. */
+export function saveKinds(client: QueryClient, filled: (id: string, put: (variables: unknown) => unknown) => void): Kinds {
+  const forgetFirings = (): void => {
+    void client.invalidateQueries({ queryKey: keys.firings });
+    void client.invalidateQueries({ queryKey: ['versions'] });
+    void client.invalidateQueries({ queryKey: keys.loads });
+  };
+  const forgetShelves = (): void => void client.invalidateQueries({ queryKey: keys.shelves });
+
+  return {
+    createPiece: {
+      queue: ({ id }) => pieceQueue(id),
+      counts: ({ id }) => pieceQueue(id),
+      send: (body) => call(api.createPiece, { body }),
+      taken: (piece) => adoptPiece(client, piece),
+      words: ({ name }) => `New piece: ${name}`,
+    },
+    savePiece: {
+      queue: ({ id }) => pieceQueue(id),
+      counts: ({ id }) => pieceQueue(id),
+      send: ({ id, name, doc, what }, { key, version }) => call(api.savePiece, { id, key, body: { name, doc, what, version } }),
+      taken: (piece) => adoptPiece(client, piece),
+      join: (resting, next) => ({ ...next, before: resting.before }),
+      onto: pieceOnto,
+      words: ({ name, what }) => `${name}: ${what}`,
+    },
+    deletePiece: {
+      queue: ({ id }) => pieceQueue(id),
+      counts: ({ id }) => pieceQueue(id),
+      send: ({ id }, { version }) => call(api.deletePiece, { id, body: { version } }),
+      taken(_, { id }) {
+        // Its page may still be open, and would read it anew.
+        client.removeQueries({ queryKey: keys.piece(id), type: 'inactive' });
+        client.setQueryData<Piece[]>(keys.pieces, (pieces) => pieces?.filter((piece) => piece.id !== id));
+      },
+      words: ({ name }) => `${name} deleted`,
+    },
+    restorePiece: {
+      queue: ({ id }) => pieceQueue(id),
+      send: ({ id }) => call(api.restorePiece, { id, body: {} }),
+      taken: (piece) => adoptPiece(client, piece),
+      words: ({ name }) => `${name} brought back`,
+    },
+    saveSchedule: {
+      queue: ({ pieceId }) => pieceQueue(pieceId),
+      counts: ({ pieceId }) => pieceQueue(pieceId),
+      send: ({ pieceId, ...schedule }, { version }) => call(api.saveSchedule, { id: pieceId, body: { ...schedule, pieceVersion: version } }),
+      taken({ schedule, piece }, { pieceId }) {
+        client.setQueryData(keys.schedule(schedule.id), schedule);
+        adoptPiece(client, piece);
+        void client.invalidateQueries({ queryKey: keys.versions(pieceId) });
+      },
+      // Schedules are rows of their own: a joined edit is the one that rests, with other rows.
+      join: (resting, next) => ({ ...next, id: resting.id, parentId: resting.parentId }),
+      onto: (variables, standing: Piece) => ({ variables, leaves: withSchedule(standing, variables) }),
+      words: ({ origin }) => (origin === 'computed' ? 'A computed schedule' : 'A schedule changed by hand'),
+    },
+    nameSchedule: {
+      queue: ({ pieceId }) => pieceQueue(pieceId),
+      send: ({ id, name }) => call(api.nameSchedule, { id, body: { name } }),
+      taken(schedule, { id, pieceId }) {
+        client.setQueryData(keys.schedule(id), schedule);
+        void client.invalidateQueries({ queryKey: keys.versions(pieceId) });
+      },
+      words: ({ name }) => `A version named '${name}'`,
+    },
+    recordFiring: {
+      queue: ({ pieceId }) => pieceQueue(pieceId),
+      send: (body) => call(api.recordFiring, { body: withPhotos(body, withoutLocal) }),
+      taken: forgetFirings,
+      needs: ({ photos = [] }) => localIdsIn(photos),
+      words: ({ note }) => `A firing recorded${note ? `: ${note}` : ''}`,
+    },
+    saveFiring: {
+      queue: ({ id }) => firingQueue(id),
+      counts: ({ id }) => firingQueue(id),
+      send: ({ id, body }, { key, version }) => call(api.saveFiring, { id, key, body: { ...withPhotos(body, withoutLocal), version } }),
+      taken(detail, { id }) {
+        client.setQueryData(keys.firing(id), detail);
+        forgetFirings();
+      },
+      needs: ({ body: { photos = [] } }) => localIdsIn(photos),
+      onto: firingOnto,
+      words: ({ body: { note } }) => `A firing told${note ? `: ${note}` : ''}`,
+    },
+    deleteFiring: {
+      queue: ({ id }) => firingQueue(id),
+      counts: ({ id }) => firingQueue(id),
+      send: ({ id }, { version }) => call(api.deleteFiring, { id, body: { version } }),
+      taken: forgetFirings,
+      words: ({ pieceName }) => `A firing of ${pieceName} deleted`,
+    },
+    restoreFiring: {
+      queue: ({ id }) => firingQueue(id),
+      send: ({ id }) => call(api.restoreFiring, { id, body: {} }),
+      taken: forgetFirings,
+      words: ({ pieceName }) => `A firing of ${pieceName} brought back`,
+    },
+    openLoad: {
+      queue: ({ id }) => `load ${id}`,
+      counts: ({ id }) => `load ${id}`,
+      send: ({ id, openedAt }, { key, version }) => call(api.saveLoad, { id, key, body: { version, openedAt } }),
+      taken: forgetFirings,
+      onto: (variables, standing: Load) => ({ variables, leaves: { ...standing, openedAt: variables.openedAt } }),
+      words: () => 'A kiln opened',
+    },
+    addPhoto: {
+      queue: ({ id }) => `photo ${id}`,
+      async send({ id }) {
+        const picture = await readPicture(id);
+        if (!picture) throw new ApiProblem(LOST_PICTURE, 410);
+        return sendPhoto(picture);
+      },
+      taken({ hash }, { id }) {
+        nameGiven(id, hash);
+        filled(id, named);
+        void dropPicture(id);
+      },
+      givenUp: ({ id }) => void dropPicture(id),
+      words: ({ fileName }) => `The picture ${fileName}`,
+    },
+    saveRecord: {
+      queue: () => SHELVES,
+      counts: ({ kind, record }) => `${kind} ${record.id}`,
+      send: ({ kind, record }, { key, version }) => sendRecord(kind, { ...record, version }, key),
+      taken: forgetShelves,
+      onto: recordOnto,
+      words: ({ record }) => `On the shelves: ${record.name}`,
+    },
+    putAway: {
+      queue: () => SHELVES,
+      send: ({ id, away }) => call(api.putAway, { id, body: { away } }),
+      taken: (shelves) => client.setQueryData(keys.shelves, shelves),
+      words: ({ name, away }) => `${name} ${away ? 'put away' : 'taken out again'}`,
+    },
+    addStripTest: {
+      queue: () => SHELVES,
+      send: (body) => call(api.addStripTest, { body }),
+      taken: forgetShelves,
+      words: () => 'A strip test',
+    },
+    saveStudio: {
+      queue: () => 'studio',
+      send: (body) => call(api.saveStudio, { body }),
+      taken: () => undefined,
+      words: () => 'Units and theme',
+    },
+  };
+
+  function named(variables: unknown): unknown {
+    const { body, ...rest } = variables as { body?: { photos?: string[] }; photos?: string[] };
+    return body ? { ...rest, body: withPhotos(body, knownNames) } : withPhotos(rest, knownNames);
+  }
+}
+
+/** Outline and the words it was typed in are one thing. What an older page kept does not say what it changed: all but the firings. */
+function pieceOnto(variables: Variables['savePiece'], standing: Piece): { variables: Variables['savePiece']; leaves: Piece } {
+  const { name, doc, before } = variables;
+  const stands = { name: standing.name, doc: standing.doc };
+  const merged = before ? onto<State>(before, { name, doc }, stands) : { name, doc: { ...doc, steps: standing.doc.steps } };
+  const typed = isSame(merged.doc.footprint, doc.footprint) ? doc.typed : standing.doc.typed;
+  const next = { name: merged.name, doc: { ...merged.doc, typed } };
+  return { variables: { ...variables, ...next, before: stands }, leaves: { ...standing, ...next } };
+}
+
+/** What was told of a firing, of which somebody else has told meanwhile. */
+export function firingOnto(variables: Variables['saveFiring'], standing: Firing): { variables: Variables['saveFiring']; leaves: Firing } {
+  const { before, body } = variables;
+  if (!before) return { variables, leaves: standing };
+  const stands = Object.fromEntries(Object.keys(body).map((key) => [key, standing[key as keyof Firing]])) as Told;
+  const merged = onto(before, body, stands);
+  return { variables: { ...variables, body: merged, before: stands }, leaves: { ...standing, ...merged } as Firing };
+}
+
+export function recordOnto(variables: Variables['saveRecord'], standing: ShelfRecord): { variables: Variables['saveRecord']; leaves: ShelfRecord } {
+  const { record, before } = variables;
+  const bare = (one: ShelfRecord): object => ({ ...one, version: 0 });
+  const merged = before === null ? record : (onto(bare(before), bare(record), bare(standing)) as ShelfRecord);
+  return { variables: { ...variables, record: merged, before: standing }, leaves: merged };
+}
+
+/** The piece with a schedule of one of its steps in use. */
+const withSchedule = (piece: Piece, { stepId, id, origin }: Pick<NewSchedule, 'stepId' | 'id' | 'origin'>): Piece => ({
+  ...piece,
+  doc: {
+    ...piece.doc,
+    steps: piece.doc.steps.map((step) => (step.id === stepId ? { ...step, scheduleId: id, computedId: origin === 'computed' ? id : step.computedId } : step)),
+  },
+});
+
+/** A piece as the server has it, shown as the saves that wait will leave it. */
+export function shownPiece(piece: Piece, waiting: readonly { name: string; variables: unknown }[]): Piece {
+  return waiting.reduce((now, { name, variables }) => {
+    if (name === 'savePiece') {
+      const save = variables as Variables['savePiece'];
+      return { ...pieceOnto(save, now).leaves, undo: save.what, redo: null };
+    }
+    if (name !== 'saveSchedule') return now;
+    const save = variables as Variables['saveSchedule'];
+    return { ...withSchedule(now, save), undo: save.origin === 'computed' ? 'schedule computed' : 'schedule changed', redo: null };
+  }, piece);
+}
+
+/** The way in which a refused save can still go: an outdated start as it is, a stale save with what it changed, any other once more. */
+export function wayOn(name: string, { problem }: Refusal): 'asItIs' | 'mine' | 'again' {
+  if (name === 'recordFiring' && problem.code === 'outdated') return 'asItIs';
+  return problem.code === 'stale' ? 'mine' : 'again';
+}

@@ -1,0 +1,41 @@
+/** The outbox of this page, tied to the client that shows what the server has. */
+import type { Piece } from '@torvin/schema';
+import { type QueryClient, onlineManager } from '@tanstack/react-query';
+import { ApiProblem, problemOfError } from '@/data/client';
+import { adoptPiece } from '@/data/keys';
+import { Keeper, tie } from './kept';
+import { saveKinds } from './kinds';
+import { Outbox, type Verdict } from './outbox';
+
+/** Where a server that is busy does not say for how long. */
+const BUSY_S = 2;
+
+function judge(error: unknown): Verdict {
+  if (error instanceof ApiProblem && error.status === 0) return { kind: 'silent' };
+  if (error instanceof ApiProblem && error.status === 503) return { kind: 'busy', after_s: error.retryAfter_s ?? BUSY_S };
+  return { kind: 'refused', problem: problemOfError(error), current: error instanceof ApiProblem ? error.current : undefined };
+}
+
+const outboxes = new WeakMap<QueryClient, Outbox>();
+
+export function makeOutbox(client: QueryClient): Outbox {
+  const keeper = new Keeper();
+  const outbox: Outbox = new Outbox({
+    kinds: saveKinds(client, (id, put) => outbox.fill(id, put)),
+    judge,
+    line: { answers: () => onlineManager.isOnline(), subscribe: (listener) => onlineManager.subscribe(listener) },
+    keep: keeper.keep,
+    standing(name, { problem, current }) {
+      if (problem.code === 'stale' && current && (name === 'savePiece' || name === 'saveSchedule')) adoptPiece(client, current as Piece);
+    },
+  });
+  outboxes.set(client, outbox);
+  tie(outbox, keeper);
+  return outbox;
+}
+
+export function outboxOf(client: QueryClient): Outbox {
+  const outbox = outboxes.get(client);
+  if (!outbox) throw new Error('This client has no outbox.');
+  return outbox;
+}

@@ -1,0 +1,106 @@
+/** What screens see of the outbox. */
+import type { Problem } from '@torvin/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { useServerAnswers } from '@/data/useServerAnswers';
+import type { Answers, SaveName, Variables } from './kinds';
+import { outboxOf } from './make';
+import type { Entry, Outbox, Refusal } from './outbox';
+
+export const useOutbox = (): Outbox => outboxOf(useQueryClient());
+
+export function useEntries(): readonly Entry[] {
+  const outbox = useOutbox();
+  return useSyncExternalStore(outbox.subscribe, outbox.entries);
+}
+
+const NONE: readonly Entry[] = [];
+
+/** What of a queue has not arrived yet, oldest first. */
+export function useQueue(queue: string): readonly Entry[] {
+  const outbox = useOutbox();
+  const entries = useEntries();
+  return useMemo(() => {
+    const own = entries.filter((entry) => outbox.queueOf(entry) === queue);
+    return own.length === 0 ? NONE : own;
+  }, [outbox, entries, queue]);
+}
+
+export interface QueueState<S> {
+  saving: boolean;
+  /** Why the oldest that was refused was refused, other than for what stands. */
+  problem: Problem | null;
+  /** What somebody else saved meanwhile. */
+  elsewhere: S | null;
+  takeTheirs(): void;
+  keepMine(): void;
+  /** Sends what was refused once more. */
+  retry(): void;
+}
+
+/** For a page that shows a queue, and with it what was refused. */
+export function useShownQueue<S>(queue: string): QueueState<S> {
+  const outbox = useOutbox();
+  const entries = useQueue(queue);
+  useEffect(() => outbox.claim(queue), [outbox, queue]);
+  const refused = entries.find((entry) => entry.refused);
+  const refusal = refused?.refused;
+  const stale = refusal?.problem.code === 'stale' && refusal.current !== undefined;
+  return {
+    saving: entries.length > 0,
+    problem: refusal && !stale ? refusal.problem : null,
+    elsewhere: stale ? (refusal.current as S) : null,
+    takeTheirs: () => refused && outbox.letGo(refused.id),
+    keepMine: () => refused && outbox.mineOverTheirs(refused.id),
+    retry: () => refused && outbox.again(refused.id),
+  };
+}
+
+export interface Saving<N extends SaveName> {
+  /** on: the version of what the person was looking at; then: once it has arrived, if the page is still there. */
+  save(variables: Variables[N], options?: { on?: number; then?(answer: Answers[N]): void; otherwise?(): void }): void;
+  saving: boolean;
+  /** It waits for a server that does not answer. */
+  held: boolean;
+  refusal: Refusal | null;
+  /** What was put last. */
+  last: Variables[N] | null;
+}
+
+/** For a form or a button that says itself what became of its save. */
+export function useSave<N extends SaveName>(name: N): Saving<N> {
+  const outbox = useOutbox();
+  const entries = useEntries();
+  const answers = useServerAnswers();
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const [last, setLast] = useState<{ id: string; variables: Variables[N] } | null>(null);
+  const here = useRef(true);
+  const mine = useRef<string[]>([]);
+  useEffect(() => {
+    here.current = true;
+    const put = mine.current;
+    return () => {
+      here.current = false;
+      put.forEach((id) => outbox.release(id));
+    };
+  }, [outbox]);
+  const saving = entries.some(({ id }) => id === last?.id);
+  return {
+    saving,
+    held: saving && !answers,
+    refusal,
+    last: last?.variables ?? null,
+    save(variables, { on, then, otherwise } = {}) {
+      setRefusal(null);
+      const { id, arrival } = outbox.put(name, variables, { own: true, ...(on === undefined ? {} : { on }) });
+      mine.current.push(id);
+      setLast({ id, variables });
+      void arrival.then((arrived) => {
+        if (!here.current) return;
+        if (arrived.ok) return then?.(arrived.answer as Answers[N]);
+        setRefusal(arrived);
+        otherwise?.();
+      });
+    },
+  };
+}

@@ -1,0 +1,26 @@
+/** What of a piece was refused: both states where somebody else saved first, else why; the person decides. */
+import type { Piece } from '@torvin/schema';
+import type { QueueState } from '@/outbox/useOutbox';
+import { Action } from '@/ui/Action';
+import { Notice } from '@/ui/Notice';
+import { StaleChoice } from './StaleChoice';
+
+/** mine: in a few words, what would be saved. */
+export function QueueNotice({ queue, mine }: { queue: QueueState<Piece>; mine: string }) {
+  if (queue.elsewhere) return <StaleChoice current={queue.elsewhere} mine={mine} onTakeTheirs={queue.takeTheirs} onKeepMine={queue.keepMine} />;
+  if (!queue.problem) return null;
+  return (
+    <Notice
+      tone="warn"
+      testID="not-taken"
+      actions={
+        <>
+          <Action kind="second" title="Try again" testID="try-again" onPress={queue.retry} />
+          <Action kind="second" title="Let it go" testID="let-it-go" onPress={queue.takeTheirs} />
+        </>
+      }
+    >
+      {queue.problem.message}
+    </Notice>
+  );
+}

@@ -1,0 +1,243 @@
+/** What is saved is never lost, nor in the way of itself: offline, in two tabs, without room, when a tab is closed at once. */
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import sharp from 'sharp';
+import type { Firing, Piece } from '@torvin/schema';
+import { setting } from './setting';
+import { PHONE, Visitor } from './visitor';
+
+const here = setting();
+const { studio } = here;
+
+async function open(path: string): Promise<Visitor> {
+  const visitor = await Visitor.open(here.browser, PHONE);
+  visitor.expectedStatuses.add(409);
+  await visitor.page.goto(`${studio.address}${path}`);
+  return visitor;
+}
+
+async function openPiece(name: string): Promise<Visitor> {
+  const visitor = await open('/pieces');
+  await visitor.openPiece(name);
+  await visitor.sees('figure-depth', /mm/);
+  return visitor;
+}
+
+const ask = async <T>(path: string): Promise<T> => (await (await fetch(`${studio.address}/api/${path}`)).json()) as T;
+const saved = async (name: string): Promise<Piece> => {
+  const piece = (await ask<Piece[]>('pieces')).find((one) => one.name === name);
+  if (!piece) throw new Error(`There is no piece ${name}.`);
+  return piece;
+};
+
+/** The piece once it has been saved so often. */
+async function savedAt(name: string, version: number): Promise<Piece> {
+  let piece = await saved(name);
+  for (let i = 0; i < 200 && piece.version < version; i += 1) {
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    piece = await saved(name);
+  }
+  return piece;
+}
+
+async function setWork(me: Visitor, typed: string): Promise<void> {
+  await me.press('run-row-2');
+  await me.type('step-target', typed);
+  await me.page.keyboard.press('Enter');
+}
+
+describe('while the server is away', () => {
+  test('a schedule changed by hand and set back to the computed one is no conflict with oneself', async () => {
+    const me = await openPiece('Sundial disc');
+    await me.press('open-run');
+    await me.sees('schedule-state', /^as computed$/);
+    const before = await saved('Sundial disc');
+    const computed = await me.page.$eval('[data-testid="bead-2"]', (node) => Number(node.getAttribute('aria-valuenow')));
+    await studio.away(async () => {
+      await setWork(me, '799');
+      await me.sees('schedule-state', /^changed by hand/);
+      await me.sees('connection', /^offline · 1 waits$/);
+      await me.press('back-to-computed');
+      await me.sees('schedule-state', /^as computed$/);
+      await me.sees('connection', /^offline · 2 wait$/);
+      await me.beadAt(2, computed);
+    });
+    await me.gone('connection');
+    await me.sees('schedule-state', /^as computed$/);
+    expect(await me.has('stale-choice')).toBe(false);
+    const after = await savedAt('Sundial disc', before.version + 2);
+    expect(after.version).toBe(before.version + 2);
+    expect(after.doc.steps).toEqual(before.doc.steps);
+    await me.page.close();
+  });
+
+  test('a firing that is planned is seen with its schedule, and outlives the tab', async () => {
+    const me = await openPiece('Plaque no. 14');
+    const before = await saved('Plaque no. 14');
+    await me.press('add-step');
+    await me.find('step-planner');
+    await studio.away(async () => {
+      await me.press('look-tack');
+      await me.press('compute');
+      await me.heading(/^Tack fuse$/);
+      await me.sees('schedule-state', /^as computed$/);
+      await me.sees('connection', /^offline · 2 wait$/);
+      expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
+      await me.page.goto('about:blank');
+    });
+    await me.page.goto(`${studio.address}/pieces`);
+    await me.openPiece('Plaque no. 14');
+    await me.gone('connection');
+    await me.press('step-1');
+    await me.press('open-run');
+    await me.heading(/^Tack fuse$/);
+    await me.sees('schedule-state', /^as computed$/);
+    const after = await saved('Plaque no. 14');
+    expect(after.doc.steps.map(({ look }) => look)).toEqual([...before.doc.steps.map(({ look }) => look), 'tack']);
+    expect(after.doc.steps.at(-1)?.scheduleId).not.toBeNull();
+    expect(me.troubles.filter((trouble) => !/REFUSED|ERR_/.test(trouble))).toEqual([]);
+    await me.page.close();
+  });
+
+  test('a picture is kept and goes before the firing that shows it', async () => {
+    const picture = join(mkdtempSync(join(tmpdir(), 'torvin-outbox-')), 'tile.png');
+    await sharp({ create: { width: 300, height: 200, channels: 3, background: '#86a' } })
+      .png()
+      .toFile(picture);
+    const me = await openPiece('Tray, smallest of three');
+    await me.press('open-run');
+    await me.press('open-record');
+    await me.find('record-note');
+    await me.setTime('record-when', new Date(Date.now() - 100 * 3600e3));
+    await me.press('result-right');
+    await me.type('record-note', 'with a picture');
+    const input = (await me.page.waitForSelector('[data-testid="photo-input"]')) as unknown as { uploadFile(path: string): Promise<void> };
+    await studio.away(async () => {
+      await input.uploadFile(picture);
+      await me.sees('photos-wait', /^1 picture is kept in this browser/);
+      await me.page.waitForFunction(() => document.querySelector<HTMLImageElement>('img[alt="Picture 1"]')?.naturalWidth === 300);
+      expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
+      await me.press('save-firing');
+      await me.sees('held', /kept here and sent/);
+      await me.sees('connection', /^offline · 2 wait$/);
+      // Its bytes too outlive the page.
+      await me.page.goto('about:blank');
+    });
+    await me.page.goto(`${studio.address}/notebook`);
+    await me.gone('connection');
+    await me.reads('with a picture');
+    const { firings } = await ask<{ firings: Firing[] }>('firings?text=with%20a%20picture');
+    expect(firings).toMatchObject([{ note: 'with a picture', photos: [expect.stringMatching(/^[0-9a-f]{64}$/)] }]);
+    await me.page.close();
+  });
+
+  test('a browser without room says that nothing is kept, and warns before the page is left', async () => {
+    const me = await openPiece('Bird-bath basin');
+    await me.page.evaluate(() => {
+      Storage.prototype.setItem = () => {
+        throw new DOMException('full', 'QuotaExceededError');
+      };
+    });
+    await studio.away(async () => {
+      await me.press('layer-row-1');
+      await me.press('layer-depth-more');
+      await me.sees('connection', /^offline · 1 waits, not kept$/);
+      await me.press('connection');
+      await me.sees('not-kept', /leave the page open until the server answers/);
+      expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
+      const asked = new Promise<string>((resolve) =>
+        me.page.once('dialog', (dialog) => {
+          resolve(dialog.type());
+          void dialog.dismiss();
+        }),
+      );
+      void me.page.goto('about:blank').catch(() => undefined);
+      expect(await asked).toBe('beforeunload');
+    });
+    await me.gone('connection');
+    await me.page.close();
+  });
+});
+
+describe('mine over theirs', () => {
+  test('leaves the schedule that another tab made meanwhile, and its name', async () => {
+    const me = await openPiece('Lamp panel, left');
+    const { id, version, doc } = await saved('Lamp panel, left');
+    await studio.away(async () => {
+      await me.press('layer-row-1');
+      await me.press('layer-depth-more');
+      await me.sees('connection', /1 waits/);
+      await me.page.goto('about:blank');
+    });
+    // Another tab: a schedule of the second step made by hand, and a name.
+    const other = await open(`/pieces/${id}/run?step=${doc.steps[0].id}`);
+    await setWork(other, '801');
+    await other.sees('schedule-state', /^changed by hand$/);
+    const theirs = await saved('Lamp panel, left');
+    expect(theirs.version).toBe(version + 1);
+    await me.page.goto(`${studio.address}/pieces`);
+    await me.sees('connection', /^1 not saved$/);
+    await me.press('connection');
+    await me.sees('waiting', /was not taken/);
+    await me.press('refused-mine');
+    await me.gone('connection');
+    const both = await savedAt('Lamp panel, left', theirs.version + 1);
+    expect(both.doc.steps).toEqual(theirs.doc.steps);
+    expect(both.doc.layers).not.toEqual(doc.layers);
+    await me.page.close();
+    await other.page.close();
+  });
+});
+
+test('a tab that is closed at once has saved what it showed', async () => {
+  const me = await openPiece('Test tiles, clear');
+  const before = await saved('Test tiles, clear');
+  await me.press('layer-row-1');
+  await me.press('layer-depth-more');
+  await me.sees('figure-depth', /7 mm/);
+  await me.press('layer-row-0');
+  await me.press('layer-depth-more');
+  await me.sees('figure-depth', /8 mm/);
+  await me.page.close({ runBeforeUnload: true });
+  const after = await savedAt('Test tiles, clear', before.version + 2);
+  expect(after.doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.004 }]);
+});
+
+describe('what was typed and not saved', () => {
+  test('of a form is offered when it is opened again, and gone once it is saved', async () => {
+    const me = await open('/pieces/new');
+    await me.type('field-name', 'Begun yesterday');
+    await me.type('field-width', '24 cm');
+    await me.page.goto(`${studio.address}/shelves`);
+    await me.find('strip-tests');
+    await me.page.goto(`${studio.address}/pieces/new`);
+    await me.sees('draft', /Something was entered here and not saved/);
+    await me.expectSound('a draft offered');
+    await me.press('take-draft');
+    await me.gone('draft');
+    await me.type('field-length', '100');
+    await me.press('save-piece');
+    await me.heading(/Begun yesterday/);
+    await me.page.goto(`${studio.address}/pieces/new`);
+    await me.find('field-name');
+    expect(await me.has('draft')).toBe(false);
+    expect((await saved('Begun yesterday')).doc.footprint).toMatchObject({ width_m: 0.24, length_m: 0.1 });
+    await me.page.close();
+  });
+
+  test('rows ticked while keying in are found ticked, where one goes on', async () => {
+    const me = await openPiece('Sundial disc');
+    await me.press('piece-key-in');
+    await me.press('key-in-0');
+    await me.press('key-in-1');
+    await me.sees('key-in-count', /^2 of \d keyed$/);
+    await me.page.reload();
+    await me.sees('draft', /^2 of \d rows were ticked here/);
+    await me.sees('key-in-count', /^0 of/);
+    await me.expectSound('ticks offered');
+    await me.press('take-draft');
+    await me.sees('key-in-count', /^2 of/);
+    await me.page.close();
+  });
+});
