@@ -3,7 +3,7 @@ import { serverAnswered } from '@/data/connection';
 
 export interface FakeServer {
   /** Throws where no answer is to come. */
-  answer(url: string, init?: RequestInit): { status: number; body: unknown };
+  answer(url: string, init?: RequestInit): { status: number; body: unknown; headers?: Record<string, string> };
 }
 
 /** Registers the hooks; a new server stands before each test. */
@@ -15,8 +15,8 @@ export function withFakeServer<S extends FakeServer>(make: () => S): { current: 
     sessionStorage.clear();
     at.current = make();
     global.fetch = (async (url: string, init?: RequestInit) => {
-      const { status, body } = at.current.answer(url, init);
-      return { ok: status < 400, status, headers: new Headers(), json: async () => body };
+      const { status, body, headers } = at.current.answer(url, init);
+      return { ok: status < 400, status, headers: new Headers(headers), json: async () => body };
     }) as unknown as typeof fetch;
   });
   afterEach(() => {

@@ -34,8 +34,7 @@ export function ConnectionWord() {
   return <Action kind="plain" title={word} label={`${word}: what waits for the server`} testID="connection" onPress={() => openShared(PANEL)} />;
 }
 
-const NOT_KEPT =
-  'This browser has no room to keep it, so it is in this page alone: leave the page open until the server answers. A full storage is emptied in the browser’s own settings.';
+const NOT_KEPT = 'This browser has no room to keep it, so it is in this page alone: leave the page open until the server answers.';
 
 /** Stands in the frame, under whatever page is open. */
 export function WaitingDrawer() {
