@@ -24,7 +24,9 @@ import {
   StudioSchema,
 } from './documents';
 import { ImportedSchema, PieceFileSchema } from './pieceFile';
-import { ControllerSchema, FamilyChangeSchema, FamilySchema, GlassSchema, KilnSchema, ShelvesSchema, StripTestSchema } from './records';
+import { KIND_LIST, type KINDS, type KindName, kindOf } from './kinds/all';
+import type { Kind, Stored } from './kinds/kind';
+import { ShelvesSchema } from './kinds/shelves';
 
 export interface Endpoint<Request extends z.ZodType | undefined = z.ZodType | undefined, Answer extends z.ZodType = z.ZodType> {
   method: 'get' | 'post' | 'put' | 'delete';
@@ -59,7 +61,7 @@ export const send = <R extends z.ZodType, A extends z.ZodType>(
 });
 
 const NothingSchema = z.strictObject({});
-const AwaySchema = z.strictObject({ away: z.boolean() });
+const ArchivedSchema = z.strictObject({ archived: z.boolean() });
 
 /** What was moved aside because no firing names it any more. */
 export const AsideSchema = z.object({ pictures: z.number().int(), bytes: z.number().int() });
@@ -71,13 +73,7 @@ export const api = {
   health: get('/api/health', 'Whether the server is up, and where its data lies', HealthSchema),
   studio: get('/api/studio', "The studio's settings", StudioSchema),
   saveStudio: send('put', '/api/studio', "Replaces the studio's settings", StudioSchema, StudioSchema),
-  shelves: get('/api/shelves', 'Glass families, glasses, strip tests, kilns and controllers', ShelvesSchema),
-  saveFamily: send('put', '/api/families/:id', 'Adds or changes a glass family', FamilyChangeSchema, FamilySchema),
-  saveGlass: send('put', '/api/glasses/:id', 'Adds or changes a glass', GlassSchema, GlassSchema),
-  saveKiln: send('put', '/api/kilns/:id', 'Adds or changes a kiln', KilnSchema, KilnSchema),
-  saveController: send('put', '/api/controllers/:id', 'Adds or changes a controller', ControllerSchema, ControllerSchema),
-  putAway: send('post', '/api/shelves/:id/away', 'Puts a record away, or back; what was made with it keeps it', AwaySchema, ShelvesSchema),
-  addStripTest: send('post', '/api/strip-tests', "Records a strip test of the studio's own", StripTestSchema, StripTestSchema),
+  shelves: get('/api/shelves', 'All records: glass, kilns, controllers, tests', ShelvesSchema),
   pieces: get('/api/pieces', 'All pieces, newest change first', z.array(PieceSchema)),
   piece: get('/api/pieces/:id', 'One piece', PieceSchema),
   createPiece: send('post', '/api/pieces', 'Makes a piece; repeated with the same id it does nothing', NewPieceSchema, PieceSchema),
@@ -126,6 +122,25 @@ export const api = {
   deleteFiring: send('delete', '/api/firings/:id', 'Deletes a firing; it can be brought back for 30 days', BasedOnSchema, DoneSchema),
   restoreFiring: send('post', '/api/firings/:id/restore', 'Brings a deleted firing back', NothingSchema, FiringSchema),
 } as const;
+
+/** What every kind of record can be asked, by its definition. */
+function recordEndpoints<T extends Stored, In>({ path, one, many, schema, change }: Kind<T, In>) {
+  const at = `/api/${path}/:id`;
+  return {
+    list: get(`/api/${path}`, `All ${many}`, z.array(schema)),
+    one: get(at, `One ${one}`, schema),
+    save: send('put', at, `Adds or changes a ${one}; 409 with the ${one} that stands when based on an older version`, change, schema),
+    archive: send('post', `${at}/archive`, `Puts a ${one} away, or back; what was made with it keeps it`, ArchivedSchema, ShelvesSchema),
+    remove: send('delete', at, `Deletes a ${one} that nothing names; it can be brought back`, BasedOnSchema, DoneSchema),
+    restore: send('post', `${at}/restore`, `Brings a deleted ${one} back`, NothingSchema, schema),
+  };
+}
+
+type EndpointsOf<K> = K extends Kind<infer T, infer In> ? ReturnType<typeof recordEndpoints<T, In>> : never;
+
+export const recordApi = Object.fromEntries(KIND_LIST.map((name) => [name, recordEndpoints(kindOf(name))])) as {
+  [K in KindName]: EndpointsOf<(typeof KINDS)[K]>;
+};
 
 export type AnswerOf<E extends Endpoint> = z.output<E['answer']>;
 export type RequestOf<E extends Endpoint> = E['request'] extends z.ZodType ? z.input<E['request']> : undefined;

@@ -24,7 +24,8 @@ import {
 import type { DrawnLayer, PieceDoc, Snapshot, Step } from './documents';
 import { GlassConstantsSchema } from './glassInput';
 import { KilnConstantsSchema } from './heatInput';
-import type { ControllerRecord, Kiln, Shelves } from './records';
+import type { Shelves } from './kinds/shelves';
+import type { ControllerRecord, Kiln } from './records';
 
 const UNKNOWN_COLOUR = '#9AA8A2';
 

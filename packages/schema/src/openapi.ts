@@ -1,6 +1,6 @@
 /** Writes the OpenAPI document from the endpoint table. */
 import { z } from 'zod';
-import { type Endpoint, api } from './api';
+import { type Endpoint, api, recordApi } from './api';
 import { computeApi } from './computeApi';
 import { ProblemSchema } from './problem';
 
@@ -12,7 +12,10 @@ const jsonOf = (schema: z.ZodType, io: 'input' | 'output') => {
 export function openApiDocument(version: string) {
   const paths: Record<string, Record<string, unknown>> = {};
   const problem = { description: 'What was wrong, where, and what would be right', content: jsonOf(ProblemSchema, 'output') };
-  for (const [operationId, endpoint] of Object.entries<Endpoint>({ ...api, ...computeApi })) {
+  const ofRecords = Object.entries(recordApi).flatMap(([kind, endpoints]) =>
+    Object.entries<Endpoint>(endpoints).map(([what, endpoint]) => [`${kind}-${what}`, endpoint] as const),
+  );
+  for (const [operationId, endpoint] of [...Object.entries<Endpoint>({ ...api, ...computeApi }), ...ofRecords]) {
     const path = endpoint.path.replace(/:(\w+)/g, '{$1}');
     const parameters = [...endpoint.path.matchAll(/:(\w+)/g)].map(([, name]) => ({ name, in: 'path', required: true, schema: { type: 'string' } }));
     paths[path] ??= {};

@@ -5,7 +5,7 @@
 import { type Units, formatLength, madeFromDifferences, sameMatter, setupWords, text } from '@torvin/core';
 import type { PieceDoc, Snapshot } from './documents';
 import { snapshotOf } from './firingCaseOf';
-import type { Shelves } from './records';
+import type { Shelves } from './kinds/shelves';
 
 /** Each way in which the schedule's making differs from what stands now, as a sentence; none where it is still good. */
 export function outdatedBy(doc: PieceDoc, stepId: string, shelves: Shelves, made: Snapshot, units: Units): string[] {

@@ -8,7 +8,7 @@ import { drawnLayers, fitQuestion, snapshotOf } from './firingCaseOf';
 import { openApiDocument } from './openapi';
 import { problemOf } from './problem';
 import { quantity } from './quantity';
-import type { Shelves } from './records';
+import type { Shelves } from './kinds/shelves';
 
 let made = 0;
 /** A valid id, another one each time. */
@@ -31,7 +31,7 @@ const shelves: Shelves = {
     coated: false,
   })),
   stripTests: [],
-  putAway: [],
+  archived: [],
   kilns: [{ id: 'kiln', name: 'Kiln', source: 'test', version: 1, ...KILN }],
   controllers: [{ id: 'box', name: 'Box', source: 'test', version: 1, unit: 'C', fullSpeedCode: 4000, mostSegments: 8 }],
 };
@@ -110,7 +110,7 @@ describe('a piece document', () => {
   });
 
   test('asks of its fit with what the shelf knows: contents, the same family as proof, own strip tests', () => {
-    const pair = (result: 'holds' | 'cracked') => ({ id: uuid(), glassA: 'clear-soft-96', glassB: 'clear-soft-90', result, note: '', testedAt: 1 });
+    const pair = (result: 'holds' | 'cracked') => ({ id: uuid(), version: 1, glassA: 'clear-soft-96', glassB: 'clear-soft-90', result, note: '', testedAt: 1 });
     const question = fitQuestion(doc('clear-soft-90', 'clear-soft-96', 'clear-soft-90'), { ...shelves, stripTests: [pair('cracked')] });
     expect(question.ids).toEqual(['clear-soft-90', 'clear-soft-96']);
     expect(question.glasses.map(({ contents }) => contents)).toEqual([['copper'], ['sulphur']]);

@@ -3,7 +3,7 @@ import { type PieceDocument, footprintSpan } from '@torvin/core';
 import { eq, isNotNull } from 'drizzle-orm';
 import sharp from 'sharp';
 import { addPhoto } from '../store/photos';
-import { allShelves } from '../store/shelves';
+import { allShelves } from '../store/records';
 import type { Database } from './open';
 import { firings, pieces } from './tables';
 

@@ -6,7 +6,7 @@ import { v7 as uuid } from 'uuid';
 import { listFirings } from '../store/firings';
 import { loadsAhead } from '../store/loads';
 import { findPiece } from '../store/pieces';
-import { allShelves } from '../store/shelves';
+import { allShelves } from '../store/records';
 import { readStudio } from '../store/studio';
 import { evaluate } from '@torvin/core';
 import { eq, sql } from 'drizzle-orm';
@@ -14,7 +14,8 @@ import { MIGRATIONS, NOW, SCHEMA, startTestServer, temporaryFolder } from '../te
 import { DATABASE_FILE, openDatabase } from './open';
 import { DEMO_PIECES } from './demo';
 import { seedDemo, seedOwn } from './seed';
-import { families, firings, loads, pieces, schedules, studio } from './tables';
+import { FIELDS } from './moveRecords';
+import { firings, loads, pieceStates, pieces, records, schedules, studio } from './tables';
 
 const folders: string[] = [];
 const folder = (): string => {
@@ -133,13 +134,92 @@ const inserter =
     driver.prepare(`insert into ${table} (${names.join()}) values (${names.map(() => '?').join()})`).run(Object.values(row));
   };
 
-describe('a database of schema 4, where firings stood by themselves', () => {
-  const rowsOf = (driver: Driver.Database, table: string): Record<string, unknown>[] =>
-    driver
-      .prepare(`select * from ${table}`)
-      .all()
-      .map((row) => Object.fromEntries(Object.entries(row as object).filter(([name]) => name !== '_metadata')));
+const rowsOf = (driver: Driver.Database, table: string): Record<string, unknown>[] =>
+  driver
+    .prepare(`select * from ${table}`)
+    .all()
+    .map((row) => Object.fromEntries(Object.entries(row as object).filter(([name]) => name !== '_metadata')));
 
+/** Records as the tables of schema 7 and before had them: a column for each field that they knew. */
+function insertShelves(to: Driver.Database, rows: Record<string, unknown>[]): void {
+  const tables = { families: 'families', glasses: 'glasses', kilns: 'kilns', controllers: 'controllers', stripTests: 'strip_tests' };
+  const columns = Object.fromEntries(Object.entries(FIELDS).map(([column, field]) => [field, column]));
+  const insert = inserter(to);
+  for (const [kind, table] of Object.entries(tables)) {
+    const known = to
+      .prepare(`select name from pragma_table_info('${table}')`)
+      .all()
+      .map((row) => (row as { name: string }).name);
+    for (const row of rows.filter((one) => one.kind === kind)) {
+      const doc = Object.entries(JSON.parse(String(row.doc)) as object).map(([field, value]) => [
+        columns[field] ?? field,
+        typeof value === 'object' ? JSON.stringify(value) : typeof value === 'boolean' ? Number(value) : (value as unknown),
+      ]);
+      const all = Object.entries({ id: row.id, version: row.version, away: row.archived, ...(Object.fromEntries(doc) as object) });
+      // An older table has not all the columns of a later one.
+      insert(table, Object.fromEntries(all.filter(([name]) => known.includes(name))));
+    }
+  }
+}
+
+describe('a database of schema 7, where each kind had a table of its own', () => {
+  test('opens with every record as it was to the last digit; of two with one id the later kind gives way, everywhere', () => {
+    const [now, old] = [folder(), folder()];
+    const seeded = openDatabase(now, MIGRATIONS);
+    seedDemo(seeded.db, NOW);
+    const third = 1 / 3e5;
+    seeded.db
+      .update(records)
+      .set({ doc: sql`json_set(${records.doc}, '$.expansion_perK', ${third})` })
+      .where(eq(records.id, 'soft-90'))
+      .run();
+    seeded.db.update(records).set({ archived: true, version: 4 }).where(eq(records.id, 'tall-kiln')).run();
+    const before = allShelves(seeded.db);
+    seeded.close();
+    openDatabase(old, migrationsUpTo(7)).close();
+    const [from, to] = [now, old].map((dir) => new Driver(join(dir, DATABASE_FILE)));
+    for (const table of ['studio', 'pieces', 'piece_states', 'schedules', 'loads', 'firings']) for (const row of rowsOf(from, table)) inserter(to)(table, row);
+    insertShelves(to, rowsOf(from, 'records'));
+    // Expansion again, since SQL above wrote fifteen digits of it; and the kiln that all pieces name has the family's id.
+    to.prepare("update families set expansion_per_k = ? where id = 'soft-90'").run(third);
+    to.exec("update kilns set id = 'soft-90' where id = 'low-kiln'");
+    for (const [table, column] of Object.entries({ pieces: 'doc', piece_states: 'doc', schedules: 'snapshot' })) {
+      to.exec(`update ${table} set ${column} = replace(${column}, '"low-kiln"', '"soft-90"')`);
+    }
+    to.exec("update loads set kiln_id = 'soft-90' where kiln_id = 'low-kiln'");
+    from.close();
+    to.close();
+
+    const { db, close } = openDatabase(old, MIGRATIONS);
+    const after = allShelves(db);
+    const named = <T extends { id: string }>(list: T[]): T[] => list.map((record) => (record.id === 'low-kiln' ? { ...record, id: 'soft-90-kiln' } : record));
+    expect(after).toEqual({
+      ...before,
+      kilns: named(before.kilns),
+      families: before.families.map((family) => (family.id === 'soft-90' ? { ...family, expansion_perK: third } : family)),
+    });
+    expect(after.archived).toEqual(['tall-kiln']);
+    const docs = [...db.select().from(pieces).all(), ...db.select().from(pieceStates).all()].map(({ doc }) => doc);
+    expect(docs.flatMap(({ steps }) => steps).every(({ kilnId }) => kilnId === 'soft-90-kiln')).toBe(true);
+    expect(
+      db
+        .select()
+        .from(loads)
+        .all()
+        .every(({ kilnId }) => kilnId === 'soft-90-kiln'),
+    ).toBe(true);
+    const made = db.select().from(schedules).all();
+    expect(made.every(({ snapshot }) => snapshot.madeFrom?.kiln.id === 'soft-90-kiln')).toBe(true);
+    expect(rowsOf(new Driver(join(old, DATABASE_FILE)), 'sqlite_master').some(({ name }) => name === 'families')).toBe(false);
+    close();
+    // Opened again it is left alone.
+    const again = openDatabase(old, MIGRATIONS);
+    expect(allShelves(again.db)).toEqual(after);
+    again.close();
+  });
+});
+
+describe('a database of schema 4, where firings stood by themselves', () => {
   test('opens with every firing a load of its own, nothing lost, and two that run in one kiln both there', () => {
     const [now, old] = [folder(), folder()];
     const seeded = openDatabase(now, MIGRATIONS);
@@ -149,14 +229,8 @@ describe('a database of schema 4, where firings stood by themselves', () => {
     openDatabase(old, migrationsUpTo(4)).close();
     const [from, to] = [now, old].map((dir) => new Driver(join(dir, DATABASE_FILE)));
     const insert = inserter(to);
-    for (const table of ['families', 'glasses', 'kilns', 'controllers', 'studio', 'pieces', 'piece_states', 'schedules', 'strip_tests', 'photos']) {
-      // An older table has not all the columns of today.
-      const known = to
-        .prepare(`select name from pragma_table_info('${table}')`)
-        .all()
-        .map((row) => (row as { name: string }).name);
-      for (const row of rowsOf(from, table)) insert(table, Object.fromEntries(Object.entries(row).filter(([name]) => known.includes(name))));
-    }
+    for (const table of ['studio', 'pieces', 'piece_states', 'schedules', 'photos']) for (const row of rowsOf(from, table)) insert(table, row);
+    insertShelves(to, rowsOf(from, 'records'));
     const starts = new Map(before.map(({ id, firedAt, zone }) => [id, { firedAt, zone }]));
     const rows = rowsOf(from, 'firings').map(({ load_id: _load, differences: _differences, known_by: _known, ...row }) => {
       const start = starts.get(String(row.id));
@@ -191,7 +265,7 @@ describe('a database of schema 1', () => {
     const seeded = openDatabase(now, MIGRATIONS);
     seedDemo(seeded.db, NOW);
     const rows = {
-      families: seeded.db.select().from(families).all(),
+      families: allShelves(seeded.db).families,
       pieces: seeded.db.select().from(pieces).all(),
       schedules: seeded.db.select().from(schedules).all(),
     };
@@ -264,13 +338,7 @@ describe('a database of schema 1', () => {
       expect(PieceDocSchema.safeParse(doc).error).toBeUndefined();
       expect(findPiece(db, id)).toMatchObject({ undo: null, redo: null });
     }
-    expect(
-      db
-        .select()
-        .from(families)
-        .all()
-        .every(({ strain_C, fluidPoint }) => strain_C === null && fluidPoint === null),
-    ).toBe(true);
+    expect(allShelves(db).families.every((family) => !('strain_C' in family) && !('fluidPoint' in family))).toBe(true);
     close();
   });
 });

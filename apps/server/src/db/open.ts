@@ -5,6 +5,7 @@ import Driver from 'better-sqlite3';
 import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import { countPhotoFiles } from '../store/photoFiles';
+import { moveRecords } from './moveRecords';
 import * as tables from './tables';
 
 export type Database = BetterSQLite3Database<typeof tables>;
@@ -38,7 +39,6 @@ export function openDatabase(dataDir: string, migrationsDir: string, { beginAnew
   const driver = new Driver(file);
   driver.pragma('journal_mode = WAL');
   driver.pragma('synchronous = FULL');
-  driver.pragma('foreign_keys = ON');
   driver.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
   const wanted = migrationCount(migrationsDir);
   const had = existed ? appliedCount(driver) : 0;
@@ -57,7 +57,18 @@ export function openDatabase(dataDir: string, migrationsDir: string, { beginAnew
     copyFileSync(file, join(dataDir, `before-schema-${wanted}.db`));
   }
   const db = drizzle(driver, { schema: tables });
+  // A table that others name can only be rebuilt while that is not watched, and the watch cannot be changed inside a transaction.
+  driver.pragma('foreign_keys = OFF');
   migrate(db, { migrationsFolder: migrationsDir });
+  moveRecords(db, Date.now());
+  const broken = driver.pragma('foreign_key_check') as unknown[];
+  if (broken.length > 0) {
+    driver.close();
+    throw new Error(
+      `After its migration the database in ${dataDir} names ${broken.length} things that are not there; the copy before-schema-${wanted}.db is whole.`,
+    );
+  }
+  driver.pragma('foreign_keys = ON');
   return { db, schema: wanted, close: () => driver.close() };
 }
 

@@ -8,11 +8,10 @@ import { v7 as uuid } from 'uuid';
 import { recordFiring } from '../store/firings';
 import { createPiece } from '../store/pieces';
 import { addSchedule } from '../store/schedules';
-import { allShelves } from '../store/shelves';
+import { addRecord, allShelves } from '../store/records';
 import { saveStudio } from '../store/studio';
 import { DEMO_CONTROLLERS, DEMO_GLASSES, DEMO_KILNS, DEMO_PIECES, type DemoFiring, type DemoPiece } from './demo';
 import type { Database } from './open';
-import { controllers, families, glasses, kilns, stripTests } from './tables';
 
 const HOUR_MS = 3600e3;
 
@@ -21,21 +20,17 @@ const isEmpty = (db: Database): boolean => allShelves(db).families.length === 0;
 /** A studio of one's own: typical shelves to write over, nothing made yet. */
 export function seedOwn(db: Database): void {
   if (!isEmpty(db)) return;
-  const typical = { source: TYPICAL_SOURCE };
+  const typical = { source: TYPICAL_SOURCE, version: 1 };
+  const at = Date.now();
+  // How large it is inside is for the studio to say.
+  const { insideWidth_m: _wide, insideLength_m: _long, insideHeight_m: _high, ...kiln } = DEMO_KILNS[0];
   db.transaction((tx) => {
-    tx.insert(families)
-      .values([...TYPICAL_FAMILIES])
-      .run();
-    tx.insert(glasses)
-      .values(TYPICAL_FAMILIES.map(({ id }) => ({ ...DEMO_GLASSES[0], id: `clear-${id}`, familyId: id, ...typical })))
-      .run();
-    tx.insert(kilns)
-      // How large it is inside is for the studio to say.
-      .values({ ...DEMO_KILNS[0], id: 'my-kiln', name: 'My kiln', ...typical, insideWidth_m: null, insideLength_m: null, insideHeight_m: null })
-      .run();
-    tx.insert(controllers)
-      .values({ ...DEMO_CONTROLLERS[0], id: 'my-controller', name: 'My controller', ...typical })
-      .run();
+    for (const family of TYPICAL_FAMILIES) {
+      addRecord(tx, 'families', { ...family, version: 1 }, at);
+      addRecord(tx, 'glasses', { ...DEMO_GLASSES[0], ...typical, id: `clear-${family.id}`, familyId: family.id }, at);
+    }
+    addRecord(tx, 'kilns', { ...kiln, ...typical, id: 'my-kiln', name: 'My kiln' }, at);
+    addRecord(tx, 'controllers', { ...DEMO_CONTROLLERS[0], ...typical, id: 'my-controller', name: 'My controller' }, at);
   });
 }
 
@@ -43,18 +38,12 @@ export function seedOwn(db: Database): void {
 export function seedDemo(db: Database, now: number): boolean {
   if (!isEmpty(db)) return false;
   db.transaction((tx) => {
-    tx.insert(families)
-      .values([...TYPICAL_FAMILIES])
-      .run();
-    tx.insert(glasses).values(DEMO_GLASSES).run();
-    tx.insert(kilns).values(DEMO_KILNS).run();
-    tx.insert(controllers)
-      .values([...DEMO_CONTROLLERS])
-      .run();
+    for (const family of TYPICAL_FAMILIES) addRecord(tx, 'families', { ...family, version: 1 }, now);
+    for (const glass of DEMO_GLASSES) addRecord(tx, 'glasses', glass, now);
+    for (const kiln of DEMO_KILNS) addRecord(tx, 'kilns', kiln, now);
+    for (const controller of DEMO_CONTROLLERS) addRecord(tx, 'controllers', { ...controller, version: 1 }, now);
     const test = { glassA: 'clear-90', glassB: 'clear-96', result: 'strained', note: 'Strip of 200 mm bowed by a millimetre.' } as const;
-    tx.insert(stripTests)
-      .values({ id: uuid(), ...test, testedAt: now - 600 * HOUR_MS })
-      .run();
+    addRecord(tx, 'stripTests', { id: uuid(), version: 1, ...test, testedAt: now - 600 * HOUR_MS }, now);
     saveStudio(tx, { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system' });
     DEMO_PIECES.forEach((piece, index) => addDemoPiece(tx, piece, now, now - (DEMO_PIECES.length - index) * HOUR_MS));
   });

@@ -1,6 +1,6 @@
 /** The database's tables. Row types are inferred from here; documents are JSON validated by @torvin/schema. */
-import { type Evaluation, type GlassConstants, LOOKS, type PurposefulSegment } from '@torvin/core';
-import type { Glass, PieceDoc, Snapshot } from '@torvin/schema';
+import { type Evaluation, LOOKS, type PurposefulSegment } from '@torvin/core';
+import type { PieceDoc, Snapshot } from '@torvin/schema';
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
@@ -21,86 +21,24 @@ export const studio = sqliteTable(
   (table) => [check('studio_is_one_row', sql`${table.id} = 1`)],
 );
 
-const named = {
-  id: text('id').primaryKey(),
-  name: text('name').notNull(),
-  source: text('source').notNull(),
-  /** Counts saves; a save must name the version it was based on. */
-  version: integer('version').notNull().default(1),
-  /** Put away: kept for what was made with it, not offered any more. */
-  away: integer('away', { mode: 'boolean' }).notNull().default(false),
-};
-
-export const families = sqliteTable('families', {
-  ...named,
-  expansion_perK: real('expansion_per_k').notNull(),
-  annealing_C: real('annealing_c').notNull(),
-  softening_C: real('softening_c').notNull(),
-  density_kg_m3: real('density_kg_m3').notNull(),
-  youngs_Pa: real('youngs_pa').notNull(),
-  poisson: real('poisson').notNull(),
-  conductivity_W_mK: real('conductivity_w_mk').notNull(),
-  heatCapacity_J_kgK: real('heat_capacity_j_kgk').notNull(),
-  surfaceTension_N_m: real('surface_tension_n_m').notNull(),
-  // What is not known of a family is null; the engine then takes what is usual.
-  strain_C: real('strain_c'),
-  fluidPoint: text('fluid_point', { mode: 'json' }).$type<NonNullable<GlassConstants['fluidPoint']>>(),
-  meltExpansion_perK: real('melt_expansion_per_k'),
-  stressOptical_perPa: real('stress_optical_per_pa'),
-  haze: text('haze', { mode: 'json' }).$type<NonNullable<GlassConstants['haze']>>(),
-  thresholds: text('thresholds', { mode: 'json' }).$type<NonNullable<GlassConstants['thresholds']>>(),
-  relaxation: text('relaxation', { mode: 'json' }).$type<NonNullable<GlassConstants['relaxation']>>(),
-});
-
-export const glasses = sqliteTable(
-  'glasses',
+/** Records of every kind: what one holds is for its definition to say. Ids are unique among all of them. */
+export const records = sqliteTable(
+  'records',
   {
-    ...named,
-    familyId: text('family_id')
-      .notNull()
-      .references(() => families.id),
-    colour: text('colour').notNull(),
-    thicknesses_m: text('thicknesses_m', { mode: 'json' }).$type<number[]>().notNull(),
-    forms: text('forms', { mode: 'json' }).$type<Glass['forms']>().notNull().default(['sheet', 'cap', 'pieces']),
-    contents: text('contents', { mode: 'json' }).$type<Glass['contents']>().notNull().default([]),
-    coated: integer('coated', { mode: 'boolean' }).notNull().default(false),
+    id: text('id').primaryKey(),
+    kind: text('kind').notNull(),
+    /** Counts saves; a save must name the version it was based on. */
+    version: integer('version').notNull().default(1),
+    /** Put away: kept for what was made with it, not offered any more. */
+    archived: integer('archived', { mode: 'boolean' }).notNull().default(false),
+    /** All but id and version. */
+    doc: text('doc', { mode: 'json' }).$type<Record<string, unknown>>().notNull(),
+    createdAt: integer('created_at').notNull(),
+    updatedAt: integer('updated_at').notNull(),
+    deletedAt: integer('deleted_at'),
   },
-  (table) => [index('glasses_by_family').on(table.familyId)],
+  (table) => [index('records_by_kind').on(table.kind)],
 );
-
-export const stripTests = sqliteTable('strip_tests', {
-  id: text('id').primaryKey(),
-  glassA: text('glass_a')
-    .notNull()
-    .references(() => glasses.id),
-  glassB: text('glass_b')
-    .notNull()
-    .references(() => glasses.id),
-  result: text('result', { enum: ['holds', 'strained', 'cracked'] }).notNull(),
-  note: text('note').notNull(),
-  testedAt: integer('tested_at').notNull(),
-});
-
-export const kilns = sqliteTable('kilns', {
-  ...named,
-  top_C: real('top_c').notNull(),
-  power_K_per_s: real('power_k_per_s').notNull(),
-  loss_per_s: real('loss_per_s').notNull(),
-  radiantLoss_per_K3_s: real('radiant_loss_per_k3_s').notNull(),
-  ambient_C: real('ambient_c').notNull(),
-  acrossLag_s_per_300mm: real('across_lag_s_per_300mm').notNull(),
-  insideWidth_m: real('inside_width_m'),
-  insideLength_m: real('inside_length_m'),
-  insideDiameter_m: real('inside_diameter_m'),
-  insideHeight_m: real('inside_height_m'),
-});
-
-export const controllers = sqliteTable('controllers', {
-  ...named,
-  unit: text('unit', { enum: ['C', 'F'] }).notNull(),
-  fullSpeedCode: integer('full_speed_code').notNull(),
-  mostSegments: integer('most_segments').notNull(),
-});
 
 export const pieces = sqliteTable(
   'pieces',

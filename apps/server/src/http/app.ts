@@ -18,7 +18,7 @@ import {
   verdictOf,
   whyOf,
 } from '@torvin/core';
-import { type AnswerOf, type Endpoint, api, problemOf } from '@torvin/schema';
+import { type AnswerOf, type Endpoint, KIND_LIST, type KindName, api, problemOf, recordApi } from '@torvin/schema';
 import { type CheckAnswer, type ComposeAnswer, computeApi, decimalOf, openApiDocument } from '@torvin/schema/server';
 import express, { type Express, type Request } from 'express';
 import type { Logger } from 'pino';
@@ -34,7 +34,7 @@ import { addPhoto, photoFile } from '../store/photos';
 import { importPiece, pieceFile } from '../store/pieceFiles';
 import type { Sent } from '../store/receipts';
 import { addSchedule, alreadySaved, caseFor, findSchedule, listVersions, nameSchedule } from '../store/schedules';
-import { addStripTest, allShelves, putAway, saveRecord } from '../store/shelves';
+import { allShelves, archiveRecord, findRecord, listRecords, removeRecord, restoreRecord, saveRecord } from '../store/records';
 import { readStudio, saveStudio } from '../store/studio';
 import { BadRequest, answerErrors } from './errors';
 import { guard, picturesOnly } from './guard';
@@ -84,6 +84,17 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, host = 
     });
   }
 
+  function routeRecords<K extends KindName>(kind: K): void {
+    const { list, one, save, archive, remove, restore } = recordApi[kind] as (typeof recordApi)['families'];
+    const of = kind as 'families';
+    route(list, () => listRecords(db, of));
+    route(one, (_, id) => findRecord(db, of, id));
+    route(save, (record, id, _, sent) => saveRecord(db, of, id, record, sent));
+    route(archive, ({ archived }, id) => archiveRecord(db, kind, id, archived));
+    route(remove, ({ version: based }, id) => removeRecord(db, kind, id, based, now()));
+    route(restore, (_, id) => restoreRecord(db, of, id));
+  }
+
   /** The engine's word on what really ran, where that differs from what was planned. */
   async function evaluationOf(scheduleId: string, asFired: PurposefulSegment[] | null): Promise<Evaluation | null> {
     if (asFired === null) return null;
@@ -94,12 +105,7 @@ export function createApp({ opened, pool, dataDir, version, log, webDir, host = 
   route(api.studio, () => readStudio(db));
   route(api.saveStudio, (settings) => saveStudio(db, settings));
   route(api.shelves, () => allShelves(db));
-  route(api.saveFamily, (record, id, _, sent) => saveRecord(db, 'families', id, record, sent));
-  route(api.saveGlass, (record, id, _, sent) => saveRecord(db, 'glasses', id, record, sent));
-  route(api.saveKiln, (record, id, _, sent) => saveRecord(db, 'kilns', id, record, sent));
-  route(api.saveController, (record, id, _, sent) => saveRecord(db, 'controllers', id, record, sent));
-  route(api.putAway, ({ away }, id) => putAway(db, id, away));
-  route(api.addStripTest, (test) => addStripTest(db, test));
+  KIND_LIST.forEach(routeRecords);
   route(api.pieces, () => listPieces(db));
   route(api.piece, (_, id) => findPiece(db, id));
   route(api.createPiece, (piece) => createPiece(db, piece, now()));

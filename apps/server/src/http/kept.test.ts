@@ -1,5 +1,5 @@
 /** Nothing is lost: undo, deletion taken back, named versions, firings told of later, records put away. */
-import type { Firing, Glass, Piece, ScheduleVersion } from '@torvin/schema';
+import { type Firing, type Glass, KINDS, type Piece, type ScheduleVersion } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { pieces } from '../db/tables';
 import { DELETED_KEPT_MS, STATES_KEPT, sweepDeleted } from '../store/pieces';
@@ -291,19 +291,65 @@ describe('shelves', () => {
   });
 
   test('a record put away stays for what names it, and comes back', async () => {
-    const { body: away } = await server.ask('POST', '/api/shelves/clear-90/away', { away: true });
-    expect(away.putAway).toEqual(['clear-90']);
+    const { body: shelves } = await server.ask('POST', '/api/glasses/clear-90/archive', { archived: true });
+    expect(shelves.archived).toEqual(['clear-90']);
     const piece = await demo('Sundial disc');
     await save(piece, { name: 'Sundial, renamed' }, 'renamed');
-    expect((await server.ask('POST', '/api/shelves/clear-90/away', { away: false })).body.putAway).toEqual([]);
-    expect((await server.ask('POST', '/api/shelves/nothing/away', { away: true })).status).toBe(404);
+    expect((await server.ask('POST', '/api/glasses/clear-90/archive', { archived: false })).body.archived).toEqual([]);
+    expect((await server.ask('POST', '/api/kilns/clear-90/archive', { archived: true })).status).toBe(404);
   });
 
   test('a strip test stands among the evidence, newest first', async () => {
-    const test = { id: uuid(), glassA: 'clear-90', glassB: 'heron-96', result: 'cracked', note: 'within a day', testedAt: NOW };
-    expect((await server.ask('POST', '/api/strip-tests', test)).body).toEqual(test);
-    expect((await server.ask('GET', '/api/shelves')).body.stripTests[0]).toEqual(test);
-    expect((await server.ask('POST', '/api/strip-tests', { ...test, id: uuid(), glassB: 'nothing' })).status).toBe(404);
+    const test = { id: uuid(), version: 0, glassA: 'clear-90', glassB: 'heron-96', result: 'cracked', note: 'within a day', testedAt: NOW };
+    expect((await server.ask('PUT', `/api/strip-tests/${test.id}`, test)).body).toEqual({ ...test, version: 1 });
+    expect((await server.ask('GET', '/api/shelves')).body.stripTests[0]).toEqual({ ...test, version: 1 });
+    const other = { ...test, id: uuid(), glassB: 'nothing' };
+    expect((await server.ask('PUT', `/api/strip-tests/${other.id}`, other)).status).toBe(404);
+    expect((await server.ask('POST', `/api/strip-tests/${test.id}/archive`, { archived: true })).body.code).toBe('no-archive');
+  });
+});
+
+describe('records of every kind', () => {
+  test('are listed, read, deleted where nothing names them, and brought back; ids are unique among all kinds', async () => {
+    const shelves = (await server.ask('GET', '/api/shelves')).body;
+    for (const [name, { path }] of Object.entries(KINDS)) {
+      const list = (await server.ask('GET', `/api/${path}`)).body;
+      expect(list).toEqual(shelves[name]);
+      expect((await server.ask('GET', `/api/${path}/${list[0].id}`)).body).toEqual(list[0]);
+      expect((await server.ask('GET', `/api/${path}/none`)).body.code).toBe('unknown-id');
+    }
+    const [kiln] = shelves.kilns;
+    expect(await server.ask('PUT', '/api/kilns/soft-90', { ...kiln, id: 'soft-90', version: 0 })).toMatchObject({ status: 409, body: { code: 'id-taken' } });
+    expect((await server.ask('GET', '/api/kilns/soft-90')).status).toBe(404);
+    const spare = (await server.ask('PUT', '/api/kilns/spare', { ...kiln, id: 'spare', name: 'Spare', source: undefined, version: 0 })).body;
+    expect(spare).toMatchObject({ name: 'Spare', source: '', version: 1 });
+    expect((await server.ask('DELETE', '/api/kilns/spare', { version: 9 })).status).toBe(409);
+    expect((await server.ask('DELETE', '/api/kilns/spare', { version: 1 })).body).toEqual({ ok: true });
+    expect((await server.ask('DELETE', '/api/kilns/spare', { version: 1 })).body).toEqual({ ok: true });
+    expect((await server.ask('GET', '/api/shelves')).body.kilns.map(({ id }: { id: string }) => id)).not.toContain('spare');
+    expect((await server.ask('PUT', '/api/kilns/spare', { ...spare, version: 0 })).status).toBe(409);
+    expect((await server.ask('POST', '/api/kilns/spare/restore', {})).body).toEqual({ ...spare, version: 2 });
+  });
+
+  test('in use are not deleted: what names them is said', async () => {
+    const shelves = (await server.ask('GET', '/api/shelves')).body;
+    const remove = async (path: string, { id, version }: { id: string; version: number }) =>
+      (await server.ask('DELETE', `/api/${path}/${id}`, { version })).body;
+    const low = shelves.kilns.find(({ id }: { id: string }) => id === 'low-kiln');
+    expect(await remove('kilns', low)).toMatchObject({
+      code: 'in-use',
+      message: expect.stringMatching(/^It is in use by the piece '.*' and \d more; put it away/),
+    });
+    const family = shelves.families.find(({ id }: { id: string }) => id === 'soft-90');
+    expect((await remove('families', family)).message).toMatch(/the glass '/);
+    const [test] = shelves.stripTests;
+    expect(
+      await remove(
+        'glasses',
+        shelves.glasses.find(({ id }: Glass) => id === 'clear-90'),
+      ),
+    ).toMatchObject({ code: 'in-use' });
+    expect(await remove('strip-tests', test)).toEqual({ ok: true });
   });
 });
 

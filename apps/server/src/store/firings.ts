@@ -20,7 +20,7 @@ import { CLOCKS_APART_MS, findLoad, loadsAhead, mustBeFree } from './loads';
 import { mustHavePhotos } from './photos';
 import { type Sent, once } from './receipts';
 import { findSchedule } from './schedules';
-import { allShelves } from './shelves';
+import { allShelves } from './records';
 import { readStudio } from './studio';
 import { clockWords } from './times';
 

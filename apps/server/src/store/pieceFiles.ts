@@ -1,15 +1,26 @@
 /** Pieces out to a file and in again, with all that hangs on them. */
 import { ProblemError, hottestSegment } from '@torvin/core';
-import { type Imported, PIECE_FILE_FORMAT, type PieceFile } from '@torvin/schema';
+import {
+  type Imported,
+  type KindName,
+  PIECE_FILE_FORMAT,
+  type PieceFile,
+  type RecordOf,
+  type Renames,
+  type Stored,
+  freeId,
+  renameInDoc,
+  renameInSnapshot,
+} from '@torvin/schema';
 import { and, asc, eq, inArray, isNull, max } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import type { Database } from '../db/open';
-import { controllers, families, firings, glasses, kilns, loads, pieceStates, pieces, schedules } from '../db/tables';
+import { firings, loads, pieceStates, pieces, records, schedules } from '../db/tables';
 import { loadIdFor } from './firings';
 import { filedPhotos, takeFiledPhotos } from './photos';
 import { findPiece } from './pieces';
 import { documentOf } from './schedules';
-import { allShelves } from './shelves';
+import { addRecord, allShelves } from './records';
 
 export function pieceFile(db: Database, dataDir: string, id: string): PieceFile {
   const { name, doc, createdAt } = findPiece(db, id);
@@ -74,14 +85,54 @@ function mustHang(file: PieceFile): void {
   });
 }
 
-function addMissingRecords(
-  db: Database,
-  { families: newFamilies, glasses: newGlasses, kilns: newKilns, controllers: newControllers }: PieceFile['shelves'],
-): void {
-  if (newFamilies.length > 0) db.insert(families).values(newFamilies).onConflictDoNothing().run();
-  if (newGlasses.length > 0) db.insert(glasses).values(newGlasses).onConflictDoNothing().run();
-  if (newKilns.length > 0) db.insert(kilns).values(newKilns).onConflictDoNothing().run();
-  if (newControllers.length > 0) db.insert(controllers).values(newControllers).onConflictDoNothing().run();
+/** The file with the ids that it keeps here: where one of its records has an id that is another kind's here, it gives way. */
+function fitted(db: Database, file: PieceFile): PieceFile {
+  const kinds = new Map(
+    db
+      .select({ id: records.id, kind: records.kind })
+      .from(records)
+      .all()
+      .map(({ id, kind }) => [id, kind]),
+  );
+  const renames: Renames = {};
+  const filed = Object.entries(file.shelves) as [KindName, Stored[]][];
+  for (const [kind, list] of filed) {
+    for (const { id } of list) {
+      if ((kinds.get(id) ?? kind) === kind) kinds.set(id, kind);
+      else {
+        // What was read in before under its new name is that record still.
+        const next = freeId(id, kind, (one) => (kinds.get(one) ?? kind) !== kind);
+        renames[kind] = { ...renames[kind], [id]: next };
+        kinds.set(next, kind);
+      }
+    }
+  }
+  if (Object.keys(renames).length === 0) return file;
+  const by = (kind: KindName, id: string): string => renames[kind]?.[id] ?? id;
+  const { families, glasses, kilns, controllers } = file.shelves;
+  const own = <T extends Stored>(kind: KindName, list: T[]): T[] => list.map((record) => ({ ...record, id: by(kind, record.id) }));
+  return {
+    ...file,
+    piece: { ...file.piece, doc: renameInDoc(file.piece.doc, renames) },
+    schedules: file.schedules.map((schedule) => ({ ...schedule, snapshot: renameInSnapshot(schedule.snapshot, renames) })),
+    firings: file.firings.map((firing) => (firing.load?.kilnId ? { ...firing, load: { ...firing.load, kilnId: by('kilns', firing.load.kilnId) } } : firing)),
+    shelves: {
+      families: own('families', families),
+      glasses: own('glasses', glasses).map((glass) => ({ ...glass, familyId: by('families', glass.familyId) })),
+      kilns: own('kilns', kilns),
+      controllers: own('controllers', controllers),
+    },
+  };
+}
+
+function addMissingRecords(db: Database, shelves: PieceFile['shelves'], now: number): void {
+  const add = <K extends KindName>(kind: K, list: RecordOf<K>[]): void => {
+    for (const record of list) if (!db.select().from(records).where(eq(records.id, record.id)).get()) addRecord(db, kind, record, now);
+  };
+  add('families', shelves.families);
+  add('glasses', shelves.glasses);
+  add('kilns', shelves.kilns);
+  add('controllers', shelves.controllers);
 }
 
 export async function importPiece(db: Database, dataDir: string, asked: PieceFile, now: number): Promise<Imported> {
@@ -91,9 +142,9 @@ export async function importPiece(db: Database, dataDir: string, asked: PieceFil
   return db.transaction((tx) => {
     const before = tx.select().from(pieces).where(eq(pieces.id, asked.piece.id)).get();
     const outcome: Imported['outcome'] = before === undefined ? 'new' : before.deletedAt === null ? 'copied' : 'restored';
-    const file = outcome === 'copied' ? copyOf(asked) : asked;
+    const file = fitted(tx, outcome === 'copied' ? copyOf(asked) : asked);
     const { id, name, doc, createdAt } = file.piece;
-    addMissingRecords(tx, file.shelves);
+    addMissingRecords(tx, file.shelves, now);
     if (outcome === 'restored') {
       const last = tx
         .select({ position: max(pieceStates.position) })

@@ -8,7 +8,7 @@ import type { Database } from '../db/open';
 import { firings, pieceStates, pieces, schedules } from '../db/tables';
 import { NotFound, Stale } from './failures';
 import { type Sent, once } from './receipts';
-import { allShelves } from './shelves';
+import { allShelves } from './records';
 import { readStudio } from './studio';
 
 type Change = z.output<typeof PieceChangeSchema>;

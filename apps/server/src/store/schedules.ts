@@ -15,7 +15,7 @@ import type { Database } from '../db/open';
 import { firings, schedules } from '../db/tables';
 import { NotFound, Stale, Taken } from './failures';
 import { changePiece, findPiece } from './pieces';
-import { allShelves } from './shelves';
+import { allShelves } from './records';
 
 /** A schedule without the columns that only lists read. */
 export function documentOf(row: typeof schedules.$inferSelect): Schedule {

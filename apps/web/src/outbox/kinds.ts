@@ -1,8 +1,10 @@
 /** Every save that the app makes: in which queue it goes, whose versions it counts, how it is sent, and what it is in words. */
 import type {
+  AnyRecord,
   Firing,
   FiringChange,
   FiringDetail,
+  KindName,
   Load,
   NewFiring,
   NewPiece,
@@ -11,16 +13,14 @@ import type {
   Piece,
   SavedSchedule,
   Schedule,
-  ShelfKind,
   Shelves,
-  StripTest,
   Studio,
 } from '@torvin/schema';
-import { api } from '@torvin/schema';
+import { KINDS, api, recordApi } from '@torvin/schema';
 import type { QueryClient } from '@tanstack/react-query';
 import { ApiProblem, call, sendPhoto } from '@/data/client';
 import { adoptPiece, keys } from '@/data/keys';
-import { type ShelfRecord, sendRecord } from '@/data/shelves';
+import { sendRecord } from '@/data/shelves';
 import { isSame, onto } from './merge';
 import type { Refusal, SaveKind } from './outbox';
 import { dropPicture, knownNames, localIdsIn, nameGiven, readPicture, withoutLocal } from './pictures';
@@ -42,9 +42,8 @@ export interface Variables {
   restoreFiring: { id: string; pieceName: string };
   openLoad: { id: string; openedAt: number | null };
   addPhoto: { id: string; fileName: string };
-  saveRecord: { kind: ShelfKind; record: ShelfRecord; before: ShelfRecord | null };
-  putAway: { id: string; name: string; away: boolean };
-  addStripTest: StripTest;
+  saveRecord: { kind: KindName; record: AnyRecord; before: AnyRecord | null };
+  archiveRecord: { kind: KindName; id: string; name: string; archived: boolean };
   saveStudio: Studio;
 }
 export type SaveName = keyof Variables;
@@ -57,8 +56,8 @@ export interface Answers extends Record<SaveName, unknown> {
   nameSchedule: Schedule;
   saveFiring: FiringDetail;
   addPhoto: Photo;
-  saveRecord: ShelfRecord;
-  putAway: Shelves;
+  saveRecord: AnyRecord;
+  archiveRecord: Shelves;
 }
 
 type Kinds = { [N in SaveName]: SaveKind<Variables[N], Answers[N], unknown> };
@@ -200,19 +199,13 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       send: ({ kind, record }, { key, version }) => sendRecord(kind, { ...record, version }, key),
       taken: forgetShelves,
       onto: recordOnto,
-      words: ({ record }) => `On the shelves: ${record.name}`,
+      words: ({ kind, record }) => `On the shelves: ${'name' in record ? record.name : `a ${KINDS[kind].one}`}`,
     },
-    putAway: {
+    archiveRecord: {
       queue: () => SHELVES,
-      send: ({ id, away }) => call(api.putAway, { id, body: { away } }),
+      send: ({ kind, id, archived }) => call(recordApi[kind].archive, { id, body: { archived } }),
       taken: (shelves) => client.setQueryData(keys.shelves, shelves),
-      words: ({ name, away }) => `${name} ${away ? 'put away' : 'taken out again'}`,
-    },
-    addStripTest: {
-      queue: () => SHELVES,
-      send: (body) => call(api.addStripTest, { body }),
-      taken: forgetShelves,
-      words: () => 'A strip test',
+      words: ({ name, archived }) => `${name} ${archived ? 'put away' : 'taken out again'}`,
     },
     saveStudio: {
       queue: () => 'studio',
@@ -247,10 +240,10 @@ export function firingOnto(variables: Variables['saveFiring'], standing: Firing)
   return { variables: { ...variables, body: merged, before: stands }, leaves: { ...standing, ...merged } as Firing };
 }
 
-export function recordOnto(variables: Variables['saveRecord'], standing: ShelfRecord): { variables: Variables['saveRecord']; leaves: ShelfRecord } {
+export function recordOnto(variables: Variables['saveRecord'], standing: AnyRecord): { variables: Variables['saveRecord']; leaves: AnyRecord } {
   const { record, before } = variables;
-  const bare = (one: ShelfRecord): object => ({ ...one, version: 0 });
-  const merged = before === null ? record : (onto(bare(before), bare(record), bare(standing)) as ShelfRecord);
+  const bare = (one: AnyRecord): object => ({ ...one, version: 0 });
+  const merged = before === null ? record : (onto(bare(before), bare(record), bare(standing)) as AnyRecord);
   return { variables: { ...variables, record: merged, before: standing }, leaves: merged };
 }
 

@@ -41,5 +41,6 @@ function asEntry({ name, variables }: OldSave): Entry {
   if (name === 'saveSchedule') return entry({ pieceId: variables.id, ...rest });
   if (name === 'saveFiring') return entry({ id: variables.id, body: rest, before: null });
   if (name === 'saveRecord') return entry({ ...variables, before: null });
+  if (name === 'addStripTest') return { ...entry({ kind: 'stripTests', record: { version: 0, ...variables }, before: null }), name: 'saveRecord' };
   return entry(variables);
 }

@@ -14,7 +14,7 @@ export function AddLayer({ layup, shelves, onAdded }: { layup: Layup; shelves: S
   if (doc.layers.length >= LAYERS_AT_MOST) return <Words size="label" tone="muted">{`${LAYERS_AT_MOST} layers at most`}</Words>;
 
   const add = (form: LayerForm): void => {
-    const usable = shelves.glasses.filter((glass) => glass.forms.includes(form) && !shelves.putAway.includes(glass.id));
+    const usable = shelves.glasses.filter((glass) => glass.forms.includes(form) && !shelves.archived.includes(glass.id));
     const family = shelves.glasses.find(({ id }) => id === last.glassId)?.familyId;
     const glass = usable.find(({ id }) => id === last.glassId) ?? usable.find(({ familyId }) => familyId === family) ?? usable[0];
     const laid = inForm({ ...last, name: undefined }, form);

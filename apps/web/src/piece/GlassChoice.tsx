@@ -17,7 +17,7 @@ export interface GlassChoiceProps {
 
 export function GlassChoice({ shelves, form, value, onChange }: GlassChoiceProps) {
   const present = shelves.glasses.find(({ id }) => id === value);
-  const offered = shelves.glasses.filter((glass) => glass.id === value || (glass.forms.includes(form) && !shelves.putAway.includes(glass.id)));
+  const offered = shelves.glasses.filter((glass) => glass.id === value || (glass.forms.includes(form) && !shelves.archived.includes(glass.id)));
   const families = shelves.families
     .filter(({ id }) => offered.some(({ familyId }) => familyId === id))
     .sort((a, b) => Number(b.id === present?.familyId) - Number(a.id === present?.familyId));

@@ -41,7 +41,7 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
   const set = (part: Partial<StepEntry>): void => setTouched({ ...touched, ...part });
   const shaping = shapingOf(entry.look);
   const offered = <T extends { id: string }>(records: readonly T[], chosen: string): T[] =>
-    records.filter(({ id }) => id === chosen || !shelves.putAway.includes(id));
+    records.filter(({ id }) => id === chosen || !shelves.archived.includes(id));
   const compute = (): void => {
     const outcome = stepOf(entry, step, units.length);
     setFaults(outcome.faults);

@@ -30,7 +30,7 @@ const shelves: Shelves = {
   ],
   controllers: [{ id: 'box', ...box }],
   stripTests: [],
-  putAway: ['retired', 'old'],
+  archived: ['retired', 'old'],
 };
 
 const entry = (change: Partial<PieceEntry> = {}): PieceEntry => ({ ...newEntry(shelves), name: 'Tray', width: '12 in', length: '30 cm', ...change });

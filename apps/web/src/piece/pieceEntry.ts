@@ -75,8 +75,8 @@ export function outlineOf(entry: PieceEntry, unit: LengthUnit): Footprint | null
 const USUAL_SHEET_M = 0.003;
 
 /** The first glass on the shelf that comes in a form, the present one where it does. */
-export function glassFor({ glasses, putAway }: Shelves, form: FirstForm, present: string): Glass | undefined {
-  const usable = glasses.filter((glass) => glass.forms.includes(form) && !putAway.includes(glass.id));
+export function glassFor({ glasses, archived }: Shelves, form: FirstForm, present: string): Glass | undefined {
+  const usable = glasses.filter((glass) => glass.forms.includes(form) && !archived.includes(glass.id));
   return usable.find(({ id }) => id === present) ?? usable[0];
 }
 
@@ -87,8 +87,8 @@ export function firstLayer(id: string, form: FirstForm, glass: Glass | undefined
   return layer.form === 'sheet' && glass?.coated ? { ...layer, coated: 'up' } : layer;
 }
 
-export function newEntry({ glasses, putAway }: Shelves): PieceEntry {
-  const glass = glasses.find(({ id, forms }) => forms.includes('sheet') && !putAway.includes(id)) ?? glasses.find(({ id }) => !putAway.includes(id));
+export function newEntry({ glasses, archived }: Shelves): PieceEntry {
+  const glass = glasses.find(({ id, forms }) => forms.includes('sheet') && !archived.includes(id)) ?? glasses.find(({ id }) => !archived.includes(id));
   return { name: '', shape: 'rectangle', width: '', length: '', diameter: '', dammed: false, form: 'sheet', glassId: glass?.id ?? '' };
 }
 

@@ -45,13 +45,13 @@ function likelyLook({ layers, steps }: PieceDoc): Look {
   return layers.at(-1)?.form === 'pieces' ? 'tack' : layers.length > 1 ? 'fullFuse' : 'firePolish';
 }
 
-const present = <T extends { id: string }>(records: readonly T[], putAway: readonly string[]): T[] => records.filter(({ id }) => !putAway.includes(id));
+const present = <T extends { id: string }>(records: readonly T[], archived: readonly string[]): T[] => records.filter(({ id }) => !archived.includes(id));
 
 /** touched: what has been chosen or typed already. */
 export function entryOfStep(
   doc: PieceDoc,
   step: Step | null,
-  { kilns, controllers, putAway }: Shelves,
+  { kilns, controllers, archived }: Shelves,
   unit: LengthUnit,
   touched: Partial<StepEntry> = {},
 ): StepEntry {
@@ -64,8 +64,8 @@ export function entryOfStep(
     look,
     setup: step?.setup.kind ?? usualSetUp(look),
     paper: step?.setup.paper ?? false,
-    kilnId: step?.kilnId ?? last?.kilnId ?? present(kilns, putAway)[0]?.id ?? '',
-    controllerId: step?.controllerId ?? last?.controllerId ?? present(controllers, putAway)[0]?.id ?? '',
+    kilnId: step?.kilnId ?? last?.kilnId ?? present(kilns, archived)[0]?.id ?? '',
+    controllerId: step?.controllerId ?? last?.controllerId ?? present(controllers, archived)[0]?.id ?? '',
     span: shaping?.kind === 'hollow' ? written(shaping.span_m) : written(0.95 * span_m),
     depth: shaping?.kind === 'hollow' ? written(shaping.depth_m) : '',
     overhang: shaping?.kind === 'former' ? written(shaping.overhang_m) : '',

@@ -34,7 +34,7 @@ export function RecordScreen({ kind, record, shelves }: RecordScreenProps) {
   const router = useRouter();
   const units = useUnits();
   const save = useSave('saveRecord');
-  const putAway = useSave('putAway');
+  const archive = useSave('archiveRecord');
   const fields = NUMBER_FIELDS[kind];
   const draft = useDraft<{ now: ShelfRecord; typed: Record<string, string> }>(`${kind} ${record.version === 0 ? 'new' : `${record.id} ${record.version}`}`);
   const [began] = useState(() => ({ now: record, typed: {} }));
@@ -44,7 +44,7 @@ export function RecordScreen({ kind, record, shelves }: RecordScreenProps) {
   const [faults, setFaults] = useState<Record<string, string>>({});
   const problem = save.refusal?.problem ?? null;
   const stale = problem?.code === 'stale' ? (save.refusal?.current as ShelfRecord) : null;
-  const away = shelves.putAway.includes(record.id);
+  const archived = shelves.archived.includes(record.id);
   const isNew = record.version === 0;
   const valueOf = (key: string): number | undefined => (now as unknown as Record<string, number | undefined>)[key];
 
@@ -136,9 +136,9 @@ export function RecordScreen({ kind, record, shelves }: RecordScreenProps) {
         {!isNew && (
           <Action
             kind="second"
-            title={away ? 'Take out again' : 'Put away'}
-            testID="put-away"
-            onPress={() => putAway.save({ id: record.id, name: record.name, away: !away }, { then: () => router.replace('/shelves' as never) })}
+            title={archived ? 'Take out again' : 'Put archived'}
+            testID="put-archived"
+            onPress={() => archive.save({ kind, id: record.id, name: record.name, archived: !archived }, { then: () => router.replace('/shelves' as never) })}
           />
         )}
       </View>

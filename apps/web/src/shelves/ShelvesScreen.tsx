@@ -29,7 +29,7 @@ export function ShelvesScreen() {
   const [kind, setKind] = useState<ShelfKind>('glasses');
   if (!shelves.data) return <Waiting query={shelves} title="Shelves" />;
   const records: readonly ShelfRecord[] = shelves.data[kind];
-  const away = records.filter(({ id }) => shelves.data.putAway.includes(id));
+  const away = records.filter(({ id }) => shelves.data.archived.includes(id));
   const present = records.filter((record) => !away.includes(record));
   return (
     <Screen title="Shelves" subtitle="everything is computed from these; past work keeps the figures it was made with">

@@ -55,7 +55,7 @@ interface TestEntry {
 }
 
 function StripTestForm({ shelves, onDone }: { shelves: Shelves; onDone(): void }) {
-  const add = useSave('addStripTest');
+  const add = useSave('saveRecord');
   const draft = useDraft<TestEntry>('strip test');
   const [began] = useState<TestEntry>(() => ({ pair: [shelves.glasses[0]?.id ?? '', shelves.glasses[1]?.id ?? ''], result: 'holds', note: '' }));
   const [now, setNow] = useState(began);
@@ -87,7 +87,7 @@ function StripTestForm({ shelves, onDone }: { shelves: Shelves; onDone(): void }
         testID="save-test"
         onPress={() =>
           add.save(
-            { id, glassA: pair[0], glassB: pair[1], result, note, testedAt: Date.now() },
+            { kind: 'stripTests', before: null, record: { id, version: 0, glassA: pair[0], glassB: pair[1], result, note, testedAt: Date.now() } },
             {
               then() {
                 draft.done();

@@ -1,0 +1,77 @@
+/**
+ * Up to schema 7 each kind had a table of its own. Their rows become records here and not in SQL: SQLite writes fifteen digits of
+ * a number into JSON, and a kiln that has changed in the sixteenth makes every schedule of it outdated.
+ */
+import { KIND_LIST, type KindName, type PieceDoc, type Renames, type Snapshot, freeId, renameInDoc, renameInSnapshot } from '@torvin/schema';
+import { eq, sql } from 'drizzle-orm';
+import { loads, pieceStates, pieces, records, schedules } from './tables';
+import type { Database } from './open';
+
+/** Columns whose field is called otherwise; after them those that hold JSON. */
+export const FIELDS: Record<string, string> = {
+  ...{ expansion_per_k: 'expansion_perK', annealing_c: 'annealing_C', softening_c: 'softening_C', youngs_pa: 'youngs_Pa', strain_c: 'strain_C' },
+  ...{ conductivity_w_mk: 'conductivity_W_mK', heat_capacity_j_kgk: 'heatCapacity_J_kgK', surface_tension_n_m: 'surfaceTension_N_m' },
+  ...{ fluid_point: 'fluidPoint', melt_expansion_per_k: 'meltExpansion_perK', stress_optical_per_pa: 'stressOptical_perPa' },
+  ...{ family_id: 'familyId', glass_a: 'glassA', glass_b: 'glassB', tested_at: 'testedAt' },
+  ...{ top_c: 'top_C', power_k_per_s: 'power_K_per_s', radiant_loss_per_k3_s: 'radiantLoss_per_K3_s', ambient_c: 'ambient_C' },
+  ...{ across_lag_s_per_300mm: 'acrossLag_s_per_300mm', inside_width_m: 'insideWidth_m', inside_length_m: 'insideLength_m' },
+  ...{ inside_diameter_m: 'insideDiameter_m', inside_height_m: 'insideHeight_m', full_speed_code: 'fullSpeedCode', most_segments: 'mostSegments' },
+};
+const JSON_COLUMNS = ['fluid_point', 'haze', 'thresholds', 'relaxation', 'thicknesses_m', 'forms', 'contents'];
+const TABLES: Record<KindName, string> = { families: 'families', glasses: 'glasses', kilns: 'kilns', controllers: 'controllers', stripTests: 'strip_tests' };
+
+type OldRow = Record<string, string | number | null>;
+
+function documentOf(row: OldRow): Record<string, unknown> {
+  const { id: _id, version: _version, away: _away, coated, ...columns } = row;
+  const known = Object.entries(columns).filter(([, value]) => value !== null);
+  const fields = known.map(([column, value]) => [FIELDS[column] ?? column, JSON_COLUMNS.includes(column) ? JSON.parse(String(value)) : value] as const);
+  return { ...Object.fromEntries(fields), ...(coated === undefined ? {} : { coated: coated === 1 }) };
+}
+
+export function moveRecords(db: Database, at: number): void {
+  const has = (table: string): boolean => db.all(sql`select 1 from sqlite_master where type = 'table' and name = ${table}`).length > 0;
+  if (!has('families') || !has('records')) return;
+  db.transaction((tx) => {
+    const taken = new Set<string>();
+    const renames: Renames = {};
+    for (const kind of KIND_LIST) {
+      for (const row of tx.all<OldRow>(sql.raw(`select * from ${TABLES[kind]}`))) {
+        const old = String(row.id);
+        const id = taken.has(old) ? freeId(old, kind, (one) => taken.has(one)) : old;
+        if (id !== old) renames[kind] = { ...renames[kind], [old]: id };
+        taken.add(id);
+        const doc = documentOf(row);
+        tx.insert(records)
+          .values({ kind, id, version: Number(row.version ?? 1), archived: row.away === 1, doc: named(doc, renames), createdAt: at, updatedAt: at })
+          .run();
+      }
+    }
+    if (Object.keys(renames).length > 0) renameEverywhere(tx, renames);
+    for (const table of ['strip_tests', 'glasses', 'families', 'kilns', 'controllers']) tx.run(sql.raw(`drop table ${table}`));
+  });
+}
+
+/** Kinds come in the order in which they name one another, so what a record names has its new id already. */
+function named(doc: Record<string, unknown>, renames: Renames): Record<string, unknown> {
+  const glass = (key: string): object => (typeof doc[key] === 'string' ? { [key]: renames.glasses?.[doc[key]] ?? doc[key] } : {});
+  return { ...doc, ...glass('glassA'), ...glass('glassB') };
+}
+
+function renameEverywhere(db: Database, renames: Renames): void {
+  for (const { id, doc } of db.select({ id: pieces.id, doc: pieces.doc }).from(pieces).all()) {
+    const next: PieceDoc = renameInDoc(doc, renames);
+    db.update(pieces).set({ doc: next }).where(eq(pieces.id, id)).run();
+  }
+  for (const { pieceId, position, doc } of db.select().from(pieceStates).all()) {
+    db.update(pieceStates)
+      .set({ doc: renameInDoc(doc, renames) })
+      .where(sql`${pieceStates.pieceId} = ${pieceId} and ${pieceStates.position} = ${position}`)
+      .run();
+  }
+  for (const { id, snapshot } of db.select({ id: schedules.id, snapshot: schedules.snapshot }).from(schedules).all()) {
+    const next: Snapshot = renameInSnapshot(snapshot, renames);
+    if (next !== snapshot) db.update(schedules).set({ snapshot: next }).where(eq(schedules.id, id)).run();
+  }
+  for (const [old, id] of Object.entries(renames.kilns ?? {})) db.update(loads).set({ kilnId: id }).where(eq(loads.kilnId, old)).run();
+}

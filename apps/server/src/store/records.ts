@@ -1,0 +1,156 @@
+/**
+ * Records of every kind, by their definitions: saved against the version that they were based on, put away or deleted without
+ * taking anything from what was made with them. What schedules were made from stands in their snapshots.
+ */
+import { ProblemError } from '@torvin/core';
+import { type AnyRecord, KINDS, KIND_LIST, type KindName, type RecordOf, type Shelves, type Stored, isKind, kindOf } from '@torvin/schema';
+import { and, eq, isNull, sql } from 'drizzle-orm';
+import type { Database } from '../db/open';
+import { pieces, records } from '../db/tables';
+import { Conflict, NotFound, Stale, Taken } from './failures';
+import { type Sent, once } from './receipts';
+
+type Row = typeof records.$inferSelect;
+
+/** A document that its schema does not take is a fault of this program's, or another wrote it: it is named. */
+function parsed(row: Row): AnyRecord {
+  const { kind, id, version, doc } = row;
+  if (!isKind(kind)) throw new Error(`The record '${id}' is of a kind '${kind}' that this program does not know.`);
+  const read = kindOf(kind).schema.safeParse({ ...doc, id, version });
+  if (!read.success) throw new Error(`The ${KINDS[kind].one} '${id}' cannot be read: ${read.error.issues[0]?.message ?? 'its document is damaged'}`);
+  return read.data as AnyRecord;
+}
+
+const byName = (a: AnyRecord, b: AnyRecord): number => ('name' in a && 'name' in b ? a.name.localeCompare(b.name) : 0);
+
+function inOrder(kind: KindName, list: AnyRecord[]): AnyRecord[] {
+  const { newest } = kindOf(kind);
+  return newest ? list.sort((a, b) => newest(b) - newest(a)) : list.sort(byName);
+}
+
+export function allShelves(db: Database): Shelves {
+  const rows = db.select().from(records).where(isNull(records.deletedAt)).all();
+  const byKind = Object.fromEntries(KIND_LIST.map((kind) => [kind, inOrder(kind, rows.filter((row) => row.kind === kind).map(parsed))]));
+  return { ...byKind, archived: rows.filter(({ archived }) => archived).map(({ id }) => id) } as Shelves;
+}
+
+const rowOf = (db: Database, id: string): Row | undefined => db.select().from(records).where(eq(records.id, id)).get();
+
+function present(db: Database, kind: KindName, id: string): Row | undefined {
+  const row = rowOf(db, id);
+  return row?.kind === kind && row.deletedAt === null ? row : undefined;
+}
+
+export function findRecord<K extends KindName>(db: Database, kind: K, id: string): RecordOf<K> {
+  const row = present(db, kind, id);
+  if (!row) throw new NotFound(KINDS[kind].one, id);
+  return parsed(row) as RecordOf<K>;
+}
+
+export const listRecords = <K extends KindName>(db: Database, kind: K): RecordOf<K>[] => allShelves(db)[kind] as RecordOf<K>[];
+
+function documentOf({ id: _id, version: _version, ...doc }: Stored): Record<string, unknown> {
+  return doc;
+}
+
+/** Puts a record in as it is: for what ships, and for what a file brings. */
+export function addRecord<K extends KindName>(db: Database, kind: K, record: RecordOf<K>, at: number): void {
+  const { id, version } = record;
+  db.insert(records)
+    .values({ kind, id, version: Math.max(version, 1), doc: documentOf(record), createdAt: at, updatedAt: at })
+    .run();
+}
+
+/** Refuses a record that names another which is not there. */
+function mustName(db: Database, kind: KindName, record: Stored): void {
+  for (const { kind: of, id } of kindOf(kind).names(record)) {
+    if (isKind(of) && !present(db, of, id)) throw new NotFound(KINDS[of].one, id);
+  }
+}
+
+/** Adds a record that names version 0, or changes one that still stands at the version named. */
+export function saveRecord<K extends KindName>(db: Database, kind: K, id: string, record: RecordOf<K>, sent: Sent): RecordOf<K> {
+  const { one } = KINDS[kind];
+  if (record.id !== id) throw new ProblemError({ code: 'id-differs', path: 'id', message: `The record is '${record.id}' but was sent to '${id}'.` });
+  return once(
+    db,
+    sent,
+    `${kind} ${id}`,
+    (tx) => {
+      const before = present(tx, kind, id);
+      if (!before && rowOf(tx, id)) throw new Taken('record', id);
+      if (before && record.version === 0) throw new Taken(one, id);
+      if (!before && record.version !== 0) throw new NotFound(one, id);
+      if (before && before.version !== record.version) throw new Stale(one, parsed(before), record.version);
+      mustName(tx, kind, record);
+      if (!before) addRecord(tx, kind, record, sent.at);
+      else {
+        tx.update(records)
+          .set({ doc: documentOf(record), version: record.version + 1, updatedAt: sent.at })
+          .where(eq(records.id, id))
+          .run();
+      }
+      return findRecord(tx, kind, id);
+    },
+    (tx) => findRecord(tx, kind, id),
+  );
+}
+
+/** Puts a record away, or back. Nothing that was made with it changes. */
+export function archiveRecord(db: Database, kind: KindName, id: string, archived: boolean): Shelves {
+  return db.transaction((tx) => {
+    findRecord(tx, kind, id);
+    if (!KINDS[kind].archives) throw new ProblemError({ code: 'no-archive', path: 'archived', message: `A ${KINDS[kind].one} is not put away: delete it.` });
+    tx.update(records).set({ archived }).where(eq(records.id, id)).run();
+    return allShelves(tx);
+  });
+}
+
+/** What names a record: other records, and pieces, those that were deleted too. */
+function namedBy(db: Database, kind: KindName, id: string): string[] {
+  const shelves = allShelves(db);
+  const others = KIND_LIST.flatMap((other) =>
+    (shelves[other] as Stored[]).flatMap((record) =>
+      kindOf(other)
+        .names(record)
+        .some((name) => name.kind === kind && name.id === id)
+        ? [`the ${KINDS[other].one} ${'name' in record ? `'${String(record.name)}'` : record.id}`]
+        : [],
+    ),
+  );
+  const { inPieces } = KINDS[kind];
+  if (!inPieces) return others;
+  const named = sql`exists (select 1 from json_each(${pieces.doc}, ${`$.${inPieces.list}`}) where json_extract(value, ${`$.${inPieces.key}`}) = ${id})`;
+  const inUse = db.select({ name: pieces.name }).from(pieces).where(named).all();
+  return [...others, ...inUse.map(({ name }) => `the piece '${name}'`)];
+}
+
+const NAMED_AT_MOST = 3;
+
+/** Repeated, it does nothing. */
+export function removeRecord(db: Database, kind: KindName, id: string, version: number, at: number): { ok: true } {
+  return db.transaction((tx) => {
+    const row = rowOf(tx, id);
+    if (row?.kind === kind && row.deletedAt !== null) return { ok: true };
+    const current = findRecord(tx, kind, id);
+    if (current.version !== version) throw new Stale(KINDS[kind].one, current, version);
+    const names = namedBy(tx, kind, id);
+    if (names.length > 0) {
+      const more = names.length > NAMED_AT_MOST ? ` and ${names.length - NAMED_AT_MOST} more` : '';
+      throw new Conflict('in-use', 'id', `It is in use by ${names.slice(0, NAMED_AT_MOST).join(', ')}${more}; put it away instead.`, names);
+    }
+    tx.update(records)
+      .set({ deletedAt: at, version: version + 1 })
+      .where(eq(records.id, id))
+      .run();
+    return { ok: true };
+  });
+}
+
+export function restoreRecord<K extends KindName>(db: Database, kind: K, id: string): RecordOf<K> {
+  db.update(records)
+    .set({ deletedAt: null })
+    .where(and(eq(records.id, id), eq(records.kind, kind)))
+    .run();
+  return findRecord(db, kind, id);
+}

@@ -1,0 +1,43 @@
+/**
+ * A kind of record: one definition from which its routes, store, place in piece files, list and search follow. A record is a
+ * document with an id of its own among all kinds, and a version that counts its saves.
+ */
+import type { z } from 'zod';
+
+export interface Stored {
+  id: string;
+  /** A save names the one that it was based on; a new record names 0. */
+  version: number;
+}
+
+/** Another record that one names. */
+export interface Reference {
+  kind: string;
+  id: string;
+  /** Where it is named. */
+  path: string;
+}
+
+/** In: what a request may say, where some of it may be left out. */
+export interface Kind<T extends Stored = Stored, In = unknown> {
+  /** In addresses. */
+  path: string;
+  one: string;
+  many: string;
+  schema: z.ZodType<T, In>;
+  /** What a save is held to, where that is more than what is kept. */
+  change: z.ZodType<T, In>;
+  /** Where a piece's document names records of this kind. */
+  inPieces?: { list: 'layers' | 'steps'; key: string };
+  /** Records that one of this kind names. */
+  names(record: T): Reference[];
+  /** Newest first, by this; by name where it is left out. */
+  newest?(record: T): number;
+  /** Whether it may be put away, kept for what was made with it and not offered any more. */
+  archives: boolean;
+}
+
+type Told<T extends Stored, In> = Omit<Kind<T, In>, 'change' | 'names' | 'archives'> & Partial<Pick<Kind<T, In>, 'change' | 'names' | 'archives'>>;
+
+/** Infers the record's type from its schema. */
+export const kind = <T extends Stored, In>(told: Told<T, In>): Kind<T, In> => ({ change: told.schema, names: () => [], archives: true, ...told });

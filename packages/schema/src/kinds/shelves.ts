@@ -1,0 +1,12 @@
+/** All records together, as the pages and the engine's cases are made from them. */
+import { z } from 'zod';
+import { KINDS, type KindName } from './all';
+
+export const ShelvesSchema = z.object({
+  ...(Object.fromEntries(Object.entries(KINDS).map(([name, { schema }]) => [name, z.array(schema)])) as {
+    [K in KindName]: z.ZodArray<(typeof KINDS)[K]['schema']>;
+  }),
+  /** Ids of records that are put away: kept for what was made with them, not offered any more. */
+  archived: z.array(z.string()),
+});
+export type Shelves = z.infer<typeof ShelvesSchema>;
