@@ -161,6 +161,8 @@ export const MadeFromSchema = z.object({
 export const SnapshotSchema = z.object({
   firing: FiringCaseSchema,
   familyName: z.string(),
+  /** Left out by versions from before learning went by ids. */
+  familyId: z.string().optional(),
   kilnName: z.string(),
   controller: ControllerSchema,
   layers: z.array(DrawnLayerSchema),

@@ -25,7 +25,7 @@ import type { DrawnLayer, PieceDoc, Snapshot, Step } from './documents';
 import { GlassConstantsSchema } from './glassInput';
 import { KilnConstantsSchema } from './heatInput';
 import type { Shelves } from './kinds/shelves';
-import type { ControllerRecord, Kiln } from './records';
+import type { ControllerRecord, Family, Kiln } from './records';
 
 const UNKNOWN_COLOUR = '#9AA8A2';
 
@@ -137,9 +137,11 @@ export function snapshotOf(doc: PieceDoc, step: Step, shelves: Shelves): Outcome
     limits: DEFAULT_LIMITS,
     controller: countsOf(controller),
   };
+  const family = mainFamily(doc, shelves, firing);
   return found({
     firing,
-    familyName: mainFamilyName(doc, shelves, firing),
+    familyName: family?.name ?? '',
+    ...(family ? { familyId: family.id } : {}),
     kilnName: kiln.name,
     controller,
     layers: drawnLayers(doc, shelves),
@@ -188,9 +190,9 @@ function madeFromOf(
 }
 
 /** Of the glass that the most of the body is made of. */
-function mainFamilyName(doc: PieceDoc, shelves: Shelves, { body }: FiringCase): string {
+function mainFamily(doc: PieceDoc, shelves: Shelves, { body }: FiringCase): Family | undefined {
   const main = mainGlass(body);
   const ids = [...new Set(doc.layers.map(({ glassId }) => glassId))];
   const glass = shelves.glasses.find(({ id }) => id === ids[body.glasses.indexOf(main)]);
-  return shelves.families.find(({ id }) => id === glass?.familyId)?.name ?? '';
+  return shelves.families.find(({ id }) => id === glass?.familyId);
 }

@@ -14,7 +14,7 @@ import { MIGRATIONS, NOW, SCHEMA, startTestServer, temporaryFolder } from '../te
 import { DATABASE_FILE, openDatabase } from './open';
 import { DEMO_PIECES } from './demo';
 import { seedDemo, seedOwn } from './seed';
-import { FIELDS } from './moveRecords';
+import { FIELDS } from './afterMigrations';
 import { firings, loads, pieceStates, pieces, records, schedules, studio } from './tables';
 
 const folders: string[] = [];
@@ -140,23 +140,33 @@ const rowsOf = (driver: Driver.Database, table: string): Record<string, unknown>
     .all()
     .map((row) => Object.fromEntries(Object.entries(row as object).filter(([name]) => name !== '_metadata')));
 
+const columnsOf = (driver: Driver.Database, table: string): string[] =>
+  driver
+    .prepare(`select name from pragma_table_info('${table}')`)
+    .all()
+    .map((row) => (row as { name: string }).name);
+
+/** An older table has not all the columns of a later one. */
+function copyRows(from: Driver.Database, to: Driver.Database, tables: readonly string[]): void {
+  for (const table of tables) {
+    const known = columnsOf(to, table);
+    for (const row of rowsOf(from, table)) inserter(to)(table, Object.fromEntries(Object.entries(row).filter(([name]) => known.includes(name))));
+  }
+}
+
 /** Records as the tables of schema 7 and before had them: a column for each field that they knew. */
 function insertShelves(to: Driver.Database, rows: Record<string, unknown>[]): void {
   const tables = { families: 'families', glasses: 'glasses', kilns: 'kilns', controllers: 'controllers', stripTests: 'strip_tests' };
   const columns = Object.fromEntries(Object.entries(FIELDS).map(([column, field]) => [field, column]));
   const insert = inserter(to);
   for (const [kind, table] of Object.entries(tables)) {
-    const known = to
-      .prepare(`select name from pragma_table_info('${table}')`)
-      .all()
-      .map((row) => (row as { name: string }).name);
+    const known = columnsOf(to, table);
     for (const row of rows.filter((one) => one.kind === kind)) {
       const doc = Object.entries(JSON.parse(String(row.doc)) as object).map(([field, value]) => [
         columns[field] ?? field,
         typeof value === 'object' ? JSON.stringify(value) : typeof value === 'boolean' ? Number(value) : (value as unknown),
       ]);
       const all = Object.entries({ id: row.id, version: row.version, away: row.archived, ...(Object.fromEntries(doc) as object) });
-      // An older table has not all the columns of a later one.
       insert(table, Object.fromEntries(all.filter(([name]) => known.includes(name))));
     }
   }
@@ -178,7 +188,7 @@ describe('a database of schema 7, where each kind had a table of its own', () =>
     seeded.close();
     openDatabase(old, migrationsUpTo(7)).close();
     const [from, to] = [now, old].map((dir) => new Driver(join(dir, DATABASE_FILE)));
-    for (const table of ['studio', 'pieces', 'piece_states', 'schedules', 'loads', 'firings']) for (const row of rowsOf(from, table)) inserter(to)(table, row);
+    copyRows(from, to, ['studio', 'pieces', 'piece_states', 'schedules', 'loads', 'firings']);
     insertShelves(to, rowsOf(from, 'records'));
     // Expansion again, since SQL above wrote fifteen digits of it; and the kiln that all pieces name has the family's id.
     to.prepare("update families set expansion_per_k = ? where id = 'soft-90'").run(third);
@@ -187,6 +197,11 @@ describe('a database of schema 7, where each kind had a table of its own', () =>
       to.exec(`update ${table} set ${column} = replace(${column}, '"low-kiln"', '"soft-90"')`);
     }
     to.exec("update loads set kiln_id = 'soft-90' where kiln_id = 'low-kiln'");
+    // Snapshots knew no family by its id; one of them knows no kiln either, and of another not even the name is on the shelf.
+    to.exec("update schedules set snapshot = json_remove(snapshot, '$.familyId')");
+    const [first, second] = rowsOf(to, 'schedules').map(({ id }) => String(id));
+    to.prepare("update schedules set snapshot = json_remove(snapshot, '$.madeFrom'), step_id = 'gone' where id in (?, ?)").run(first, second);
+    to.prepare("update schedules set kiln_name = 'Nobody knows', snapshot = json_set(snapshot, '$.kilnName', 'Nobody knows') where id = ?").run(second);
     from.close();
     to.close();
 
@@ -209,7 +224,11 @@ describe('a database of schema 7, where each kind had a table of its own', () =>
         .every(({ kilnId }) => kilnId === 'soft-90-kiln'),
     ).toBe(true);
     const made = db.select().from(schedules).all();
-    expect(made.every(({ snapshot }) => snapshot.madeFrom?.kiln.id === 'soft-90-kiln')).toBe(true);
+    expect(made.every(({ id, snapshot }) => [first, second].includes(id) || snapshot.madeFrom?.kiln.id === 'soft-90-kiln')).toBe(true);
+    // What a firing teaches of: by what it was made from, by the only record of that name, else of nothing.
+    expect(made.filter(({ id }) => id !== second).every(({ kilnId }) => kilnId === 'soft-90-kiln')).toBe(true);
+    expect(made.find(({ id }) => id === second)?.kilnId).toBeNull();
+    expect(made.map(({ familyId, familyName }) => after.families.find(({ id }) => id === familyId)?.name === familyName)).not.toContain(false);
     expect(rowsOf(new Driver(join(old, DATABASE_FILE)), 'sqlite_master').some(({ name }) => name === 'families')).toBe(false);
     close();
     // Opened again it is left alone.
@@ -229,7 +248,7 @@ describe('a database of schema 4, where firings stood by themselves', () => {
     openDatabase(old, migrationsUpTo(4)).close();
     const [from, to] = [now, old].map((dir) => new Driver(join(dir, DATABASE_FILE)));
     const insert = inserter(to);
-    for (const table of ['studio', 'pieces', 'piece_states', 'schedules', 'photos']) for (const row of rowsOf(from, table)) insert(table, row);
+    copyRows(from, to, ['studio', 'pieces', 'piece_states', 'schedules', 'photos']);
     insertShelves(to, rowsOf(from, 'records'));
     const starts = new Map(before.map(({ id, firedAt, zone }) => [id, { firedAt, zone }]));
     const rows = rowsOf(from, 'firings').map(({ load_id: _load, differences: _differences, known_by: _known, ...row }) => {

@@ -5,7 +5,7 @@ import Driver from 'better-sqlite3';
 import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import { countPhotoFiles } from '../store/photoFiles';
-import { moveRecords } from './moveRecords';
+import { afterMigrations } from './afterMigrations';
 import * as tables from './tables';
 
 export type Database = BetterSQLite3Database<typeof tables>;
@@ -60,7 +60,7 @@ export function openDatabase(dataDir: string, migrationsDir: string, { beginAnew
   // A table that others name can only be rebuilt while that is not watched, and the watch cannot be changed inside a transaction.
   driver.pragma('foreign_keys = OFF');
   migrate(db, { migrationsFolder: migrationsDir });
-  moveRecords(db, Date.now());
+  afterMigrations(db, Date.now());
   const broken = driver.pragma('foreign_key_check') as unknown[];
   if (broken.length > 0) {
     driver.close();

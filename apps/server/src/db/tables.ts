@@ -93,6 +93,9 @@ export const schedules = sqliteTable(
     work_s: real('work_s').notNull(),
     total_s: real('total_s').notNull(),
     kilnName: text('kiln_name').notNull(),
+    /** What a firing of it teaches of; null where an old one does not tell which record it was. */
+    kilnId: text('kiln_id'),
+    familyId: text('family_id'),
     familyName: text('family_name').notNull().default(''),
     look: text('look', { enum: LOOKS }).notNull().default('fullFuse'),
     createdAt: integer('created_at').notNull(),

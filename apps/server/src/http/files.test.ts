@@ -57,6 +57,24 @@ describe('a piece file', () => {
     expect(shelves.families.some(({ id }: { id: string }) => id === 'their-family')).toBe(true);
   });
 
+  test('whose kiln has an id that is a family here gives it another, the same when it is read in again', async () => {
+    const { file } = await filed('Plaque no. 14');
+    const text = JSON.stringify(file).replaceAll('low-kiln', 'soft-96');
+    const ids = [file.piece.id, file.schedules[0].id, file.firings[0].id, file.firings[0].load?.id ?? ''];
+    const elsewhere = JSON.parse(ids.reduce((all, id) => all.replaceAll(id, uuid()), text)) as PieceFile;
+    elsewhere.piece.name = 'From elsewhere';
+    const { body } = await server.ask('POST', '/api/import', elsewhere);
+    expect(body.piece.doc.steps.map(({ kilnId }: { kilnId: string }) => kilnId)).toEqual(elsewhere.piece.doc.steps.map(() => 'soft-96-kiln'));
+    const kilns = async (): Promise<string[]> => (await server.ask('GET', '/api/kilns')).body.map(({ id }: { id: string }) => id);
+    expect(await kilns()).toContain('soft-96-kiln');
+    const { file: out } = await filed('From elsewhere');
+    expect(out.schedules.map(({ snapshot }) => snapshot.madeFrom?.kiln.id)).toEqual(out.schedules.map(() => 'soft-96-kiln'));
+    expect(out.firings.every(({ load }) => load?.kilnId === 'soft-96-kiln')).toBe(true);
+    const many = (await kilns()).length;
+    expect((await server.ask('POST', '/api/import', elsewhere)).body.outcome).toBe('copied');
+    expect(await kilns()).toHaveLength(many);
+  });
+
   test('of a piece that is there still becomes a copy with ids of its own', async () => {
     const { piece, file } = await filed('Plaque no. 14');
     const { body } = await server.ask('POST', '/api/import', file);

@@ -377,4 +377,22 @@ describe('the Bench', () => {
     }
     expect((await server.ask('GET', '/api/bench')).body.learned.workFactor).toBeGreaterThan(before * 1.1);
   });
+
+  test('goes on learning of a kiln that was renamed, and of no other that has its old name', async () => {
+    const before = (await server.ask('GET', '/api/bench')).body.learned;
+    const low = (await server.ask('GET', '/api/shelves')).body.kilns.find(({ id }: { id: string }) => id === 'low-kiln');
+    await server.ask('PUT', '/api/kilns/low-kiln', { ...low, name: 'Old faithful' });
+    await server.ask('PUT', '/api/kilns/other', { ...low, id: 'other', version: 0 });
+    expect((await server.ask('GET', '/api/bench')).body.learned).toEqual({ ...before, kilnName: 'Old faithful' });
+    // A schedule made for the other one is evidence of that alone.
+    const piece = await demo('Test tiles, clear');
+    const moved = await save(piece, { doc: { ...piece.doc, steps: piece.doc.steps.map((step) => ({ ...step, kilnId: 'other' })) } }, 'other kiln');
+    const [step] = moved.doc.steps;
+    const { segments } = (await server.ask('GET', `/api/schedules/${step.scheduleId}`)).body;
+    const made = { id: uuid(), stepId: step.id, pieceVersion: moved.version, parentId: null, origin: 'edited', segments };
+    expect((await server.ask('POST', `/api/pieces/${piece.id}/schedules`, made)).status).toBe(200);
+    const told = { id: uuid(), pieceId: piece.id, scheduleId: made.id, firedAt: NOW - 20 * 3600e3, zone: 'UTC', result: 'right', note: '' };
+    expect((await server.ask('POST', '/api/firings', told)).status).toBe(200);
+    expect((await server.ask('GET', '/api/bench')).body.learned).toMatchObject({ kilnName: 'Low kiln', firings: 1 });
+  });
 });

@@ -5,6 +5,7 @@ import { and, desc, eq, isNotNull, isNull, max } from 'drizzle-orm';
 import type { Database } from '../db/open';
 import { firings, loads, schedules } from '../db/tables';
 import { findFiring } from './firings';
+import { allShelves } from './records';
 
 /** More than these do not stand unopened in any studio; older ones are in the Notebook. */
 const IN_KILN_AT_MOST = 6;
@@ -44,8 +45,8 @@ export interface Evidence {
 
 /** What the last told firing's kiln has shown with its glass: the looks that came out, with the work that made them. */
 export function evidence(db: Database): Evidence | null {
-  // What was said before the glass could be cold teaches nothing.
-  const told = and(isNotNull(firings.result), isNull(firings.deletedAt), eq(firings.knownBy, ''));
+  // What was said before the glass could be cold teaches nothing, nor does what ran in a kiln or was of a glass that nobody knows any more.
+  const told = and(isNotNull(firings.result), isNull(firings.deletedAt), eq(firings.knownBy, ''), isNotNull(schedules.kilnId), isNotNull(schedules.familyId));
   const joined = () =>
     db
       .select({
@@ -54,6 +55,8 @@ export function evidence(db: Database): Evidence | null {
         asFiredResult: firings.asFiredResult,
         segments: schedules.segments,
         snapshot: schedules.snapshot,
+        kilnId: schedules.kilnId,
+        familyId: schedules.familyId,
         planned: schedules.result,
       })
       .from(firings)
@@ -62,10 +65,13 @@ export function evidence(db: Database): Evidence | null {
       .orderBy(desc(loads.at))
       .$dynamic();
   const [last] = joined().where(told).limit(1).all();
-  if (!last) return null;
-  const { kilnName, familyName } = last.snapshot;
+  if (!last?.kilnId || !last.familyId) return null;
+  const { kilns, families } = allShelves(db);
+  // As they are called now.
+  const kilnName = kilns.find(({ id }) => id === last.kilnId)?.name ?? last.snapshot.kilnName;
+  const familyName = families.find(({ id }) => id === last.familyId)?.name ?? last.snapshot.familyName;
   const rows = joined()
-    .where(and(told, eq(schedules.kilnName, kilnName), eq(schedules.familyName, familyName)))
+    .where(and(told, eq(schedules.kilnId, last.kilnId), eq(schedules.familyId, last.familyId)))
     .limit(SEEN_AT_MOST)
     .all();
   const seen = rows.flatMap(({ result, asFired, asFiredResult, segments, snapshot, planned }): LookSeen[] => {

@@ -1,5 +1,5 @@
 /** Pieces out to a file and in again, with all that hangs on them. */
-import { ProblemError, hottestSegment } from '@torvin/core';
+import { ProblemError } from '@torvin/core';
 import {
   type Imported,
   type KindName,
@@ -19,7 +19,7 @@ import { firings, loads, pieceStates, pieces, records, schedules } from '../db/t
 import { loadIdFor } from './firings';
 import { filedPhotos, takeFiledPhotos } from './photos';
 import { findPiece } from './pieces';
-import { documentOf } from './schedules';
+import { columnsOf, documentOf } from './schedules';
 import { addRecord, allShelves } from './records';
 
 export function pieceFile(db: Database, dataDir: string, id: string): PieceFile {
@@ -161,14 +161,11 @@ export async function importPiece(db: Database, dataDir: string, asked: PieceFil
       tx.insert(pieces).values({ id, name, doc, createdAt, position: 0, version: 1, updatedAt: now }).run();
       tx.insert(pieceStates).values({ pieceId: id, position: 0, name, doc, what: '' }).run();
     }
+    const shelves = allShelves(tx);
     for (const schedule of file.schedules) {
-      const { segments, snapshot, result } = schedule;
-      const work = segments[hottestSegment(segments)];
-      const listed = { work_C: work.target_C, work_s: work.hold_s, total_s: result.simulation.total_s };
-      const named = { kilnName: snapshot.kilnName, familyName: snapshot.familyName, look: snapshot.firing.look };
       // A version never changes: one that is here already is the same.
       tx.insert(schedules)
-        .values({ ...schedule, ...listed, ...named })
+        .values({ ...schedule, ...columnsOf(schedule, shelves) })
         .onConflictDoNothing()
         .run();
     }

@@ -6,6 +6,7 @@ import {
   type SavedSchedule,
   type Schedule,
   type ScheduleVersion,
+  type Shelves,
   type Snapshot,
   listedVersions,
   snapshotOf,
@@ -19,8 +20,26 @@ import { allShelves } from './records';
 
 /** A schedule without the columns that only lists read. */
 export function documentOf(row: typeof schedules.$inferSelect): Schedule {
-  const { work_C: _target, work_s: _hold, total_s: _length, kilnName: _kiln, familyName: _family, look: _look, ...document } = row;
+  const { work_C: _target, work_s: _hold, total_s: _length, kilnName: _kiln, familyName: _family, look: _look, ...rest } = row;
+  const { kilnId: _kilnId, familyId: _familyId, ...document } = rest;
   return document;
+}
+
+/** The id of the one record that goes by a name; null where there are none or several. */
+const onlyOne = (list: readonly { id: string; name: string }[], name: string): string | null => {
+  const called = list.filter((one) => one.name === name);
+  return called.length === 1 ? called[0].id : null;
+};
+
+/** What lists and learning read of a schedule. An old snapshot names its kiln and family by their names alone. */
+export function columnsOf({ segments, snapshot, result }: Pick<Schedule, 'segments' | 'snapshot' | 'result'>, { kilns, families }: Shelves) {
+  const { target_C: work_C, hold_s: work_s } = segments[hottestSegment(segments)];
+  const { kilnName, familyName, firing } = snapshot;
+  return {
+    ...{ work_C, work_s, total_s: result.simulation.total_s, kilnName, familyName, look: firing.look },
+    kilnId: snapshot.madeFrom?.kiln.id ?? onlyOne(kilns, kilnName),
+    familyId: snapshot.familyId ?? onlyOne(families, familyName),
+  };
 }
 
 export function findSchedule(db: Database, id: string): Schedule {
@@ -76,18 +95,9 @@ export function addSchedule(db: Database, pieceId: string, wanted: NewSchedule, 
     if (before.version !== wanted.pieceVersion) throw new Stale('piece', before, wanted.pieceVersion);
     const { id, stepId, parentId, origin, segments } = wanted;
     if (parentId !== null && findSchedule(tx, parentId).pieceId !== pieceId) throw new NotFound('schedule', parentId);
-    const work = segments[hottestSegment(segments)];
-    const listed = {
-      work_C: work.target_C,
-      work_s: work.hold_s,
-      total_s: result.simulation.total_s,
-      kilnName: snapshot.kilnName,
-      familyName: snapshot.familyName,
-      look: snapshot.firing.look,
-    };
     const document = { id, name: '', pieceId, stepId, parentId, origin, segments, snapshot, result, createdAt: now };
     tx.insert(schedules)
-      .values({ ...document, ...listed })
+      .values({ ...document, ...columnsOf(document, allShelves(tx)) })
       .run();
     const schedule = findSchedule(tx, id);
     const doc: Piece['doc'] = {

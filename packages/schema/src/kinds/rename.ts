@@ -32,11 +32,13 @@ export function renameInDoc(doc: PieceDoc, renames: Renames): PieceDoc {
 
 /** What a schedule was made from names its records, so that it is not taken for outdated. */
 export function renameInSnapshot(snapshot: Snapshot, renames: Renames): Snapshot {
-  const { madeFrom } = snapshot;
-  if (!madeFrom) return snapshot;
+  const { madeFrom, familyId } = snapshot;
+  const ofFamily = familyId === undefined ? {} : { familyId: renamed(renames, 'families', familyId) };
+  if (!madeFrom) return { ...snapshot, ...ofFamily };
   const { kiln, controller, layers } = madeFrom;
   return {
     ...snapshot,
+    ...ofFamily,
     madeFrom: {
       ...madeFrom,
       kiln: { ...kiln, id: renamed(renames, 'kilns', kiln.id) },

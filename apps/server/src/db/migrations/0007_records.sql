@@ -1,4 +1,4 @@
--- The tables that each kind had until now are emptied into this one, and dropped, by db/moveRecords.ts: see there why not here.
+-- The tables that each kind had until now are emptied into this one, and dropped, by db/afterMigrations.ts: see there why not here.
 CREATE TABLE `records` (
 	`id` text PRIMARY KEY NOT NULL,
 	`kind` text NOT NULL,

@@ -3,7 +3,9 @@
  * a number into JSON, and a kiln that has changed in the sixteenth makes every schedule of it outdated.
  */
 import { KIND_LIST, type KindName, type PieceDoc, type Renames, type Snapshot, freeId, renameInDoc, renameInSnapshot } from '@torvin/schema';
-import { eq, sql } from 'drizzle-orm';
+import { eq, isNull, sql } from 'drizzle-orm';
+import { allShelves } from '../store/records';
+import { columnsOf } from '../store/schedules';
 import { loads, pieceStates, pieces, records, schedules } from './tables';
 import type { Database } from './open';
 
@@ -29,27 +31,60 @@ function documentOf(row: OldRow): Record<string, unknown> {
   return { ...Object.fromEntries(fields), ...(coated === undefined ? {} : { coated: coated === 1 }) };
 }
 
-export function moveRecords(db: Database, at: number): void {
+/** Counts the steps below that a database has been through; migrations that SQL can make are counted elsewhere. */
+const STEPS = 2;
+
+/** What a database needs beside its migrations, once; a server that is killed in between does it at its next start. */
+export function afterMigrations(db: Database, at: number): void {
   const has = (table: string): boolean => db.all(sql`select 1 from sqlite_master where type = 'table' and name = ${table}`).length > 0;
-  if (!has('families') || !has('records')) return;
+  const [{ user_version: done }] = db.all<{ user_version: number }>(sql`pragma user_version`);
+  if (done >= STEPS || !has('records')) return;
   db.transaction((tx) => {
-    const taken = new Set<string>();
-    const renames: Renames = {};
-    for (const kind of KIND_LIST) {
-      for (const row of tx.all<OldRow>(sql.raw(`select * from ${TABLES[kind]}`))) {
-        const old = String(row.id);
-        const id = taken.has(old) ? freeId(old, kind, (one) => taken.has(one)) : old;
-        if (id !== old) renames[kind] = { ...renames[kind], [old]: id };
-        taken.add(id);
-        const doc = documentOf(row);
-        tx.insert(records)
-          .values({ kind, id, version: Number(row.version ?? 1), archived: row.away === 1, doc: named(doc, renames), createdAt: at, updatedAt: at })
-          .run();
-      }
-    }
-    if (Object.keys(renames).length > 0) renameEverywhere(tx, renames);
-    for (const table of ['strip_tests', 'glasses', 'families', 'kilns', 'controllers']) tx.run(sql.raw(`drop table ${table}`));
+    if (has('families')) moveRecords(tx, at);
+    tellLearning(tx);
+    tx.run(sql.raw(`pragma user_version = ${STEPS}`));
   });
+}
+
+function moveRecords(tx: Database, at: number): void {
+  const taken = new Set<string>();
+  const renames: Renames = {};
+  for (const kind of KIND_LIST) {
+    for (const row of tx.all<OldRow>(sql.raw(`select * from ${TABLES[kind]}`))) {
+      const old = String(row.id);
+      const id = taken.has(old) ? freeId(old, kind, (one) => taken.has(one)) : old;
+      if (id !== old) renames[kind] = { ...renames[kind], [old]: id };
+      taken.add(id);
+      const doc = documentOf(row);
+      tx.insert(records)
+        .values({ kind, id, version: Number(row.version ?? 1), archived: row.away === 1, doc: named(doc, renames), createdAt: at, updatedAt: at })
+        .run();
+    }
+  }
+  if (Object.keys(renames).length > 0) renameEverywhere(tx, renames);
+  for (const table of ['strip_tests', 'glasses', 'families', 'kilns', 'controllers']) tx.run(sql.raw(`drop table ${table}`));
+}
+
+/** Learning goes by ids: those that a schedule was made from, else that of the only record of its name, else none. */
+function tellLearning(tx: Database): void {
+  const shelves = allShelves(tx);
+  const steps = new Map(
+    tx
+      .select({ doc: pieces.doc })
+      .from(pieces)
+      .all()
+      .flatMap(({ doc }) => doc.steps)
+      .map((step) => [step.id, step.kilnId]),
+  );
+  for (const row of tx.select().from(schedules).where(isNull(schedules.kilnId)).all()) {
+    const { kilnId, familyId } = columnsOf(row, shelves);
+    // Where the firing is planned for a kiln of that name still, it is that one.
+    const planned = shelves.kilns.find(({ id, name }) => id === steps.get(row.stepId) && name === row.kilnName);
+    tx.update(schedules)
+      .set({ kilnId: row.snapshot.madeFrom?.kiln.id ?? planned?.id ?? kilnId, familyId })
+      .where(eq(schedules.id, row.id))
+      .run();
+  }
 }
 
 /** Kinds come in the order in which they name one another, so what a record names has its new id already. */
