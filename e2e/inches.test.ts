@@ -63,6 +63,7 @@ test('from New piece to a recorded firing in °F, inches and ounces', async () =
   await me.press('record-my-kiln');
   await me.type('figure-top_C', '1050 C');
   await me.type('figure-insideWidth_m', '20-1/2 in');
+  await me.press('fold-constants');
   await me.reads('Lag from edge to edge of 12 in');
   await expectOurs(me, 'a kiln in inches');
   await me.press('save-record');

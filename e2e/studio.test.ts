@@ -102,22 +102,52 @@ test('records are changed with their source, used ones keep what was made with t
   await me.type('figure-annealing_C', '520');
   await me.type('record-source', 'own beam test');
   await me.press('save-record');
-  await me.press('shelf-families');
+  // Back where one was: on its shelf.
   await me.sees('record-soft-90', /anneals at 520 °C.*own beam test/);
   await open('/pieces');
   await me.openPiece('Plaque no. 14');
   await me.sees('outdated', /The figures of Harbour blue have been changed on the shelf/);
 });
 
+test('the constants of a kiln follow from what a clock tells of it', async () => {
+  await open('/shelves?shelf=kilns');
+  await me.press('record-tall-kiln');
+  await me.press('kiln-work-out');
+  await me.sees('kiln-climb500-error', /Write how long it took/);
+  await me.type('kiln-climb500', '0:55');
+  await me.type('kiln-climb800', '2 h 5 min');
+  await me.type('kiln-fall', '190');
+  await me.type('kiln-apart', '9');
+  await me.press('kiln-work-out');
+  await me.sees('kiln-worked-out', /Its constants follow: at full power it climbs \d+ °C\/h cold/);
+  await me.expectSound('a kiln by the clock');
+  await me.press('fold-constants');
+  const climb = await (await me.find('figure-power_K_per_s')).evaluate((node) => Number((node as HTMLInputElement).value));
+  await me.press('save-record');
+  await me.find('record-tall-kiln');
+  const kilns = (await (await fetch(`${studio.address}/api/kilns`)).json()) as { id: string; power_K_per_s: number; acrossLag_s_per_300mm: number }[];
+  const saved = kilns.find(({ id }) => id === 'tall-kiln');
+  expect((saved?.power_K_per_s ?? 0) * 3600).toBeCloseTo(climb, 1);
+  expect(saved?.acrossLag_s_per_300mm).toBeCloseTo(73.65, 0);
+});
+
 test('a new glass is on the shelf at once, and put away it is not offered any more', async () => {
   await open('/shelves');
   await me.press('new-record');
+  // All that is missing is said at once.
+  await me.press('save-record');
+  await me.sees('record-name-error', /Name is empty: write it/);
+  await me.sees('glass-family-error', /Family: choose one/);
   await me.type('record-name', 'Gorse');
+  await me.press('glass-family-soft-90');
   await me.type('record-source', 'sample from the maker');
   await me.type('glass-colour', '#d9b310');
+  await me.reads('yellow');
   await me.expectSound('a new glass');
   await me.press('save-record');
+  await me.type('find-record', 'maker gorse');
   await me.reads('Gorse');
+  expect(await me.has('record-clear-90')).toBe(false);
   const id = await me.page.$$eval(
     '[data-testid^="record-"]',
     (nodes) => nodes.find((node) => (node as HTMLElement).innerText.includes('Gorse'))?.getAttribute('data-testid') ?? '',

@@ -13,6 +13,7 @@ import { TYPICAL_FAMILIES } from './glass/families';
 import { rememberingSimulator } from './heat/joints';
 import { type SimulationInput, type SimulationResult, simulateFiring } from './heat/simulate';
 import { type KilnFit, type KilnReading, fitKiln } from './kiln/fitKiln';
+import { type KilnFromTimes, type KilnTimes, fitKilnTimes } from './kiln/fitTimes';
 import { type SpreadFit, type SpreadReading, fitSpread } from './kiln/fitSpread';
 import { type Learnt, type LookSeen, type Witness, learnCorrections } from './learn/corrections';
 import { type Outcome, ProblemError } from './problem';
@@ -23,7 +24,7 @@ import { DEFAULT_LIMITS } from './schedule/limits';
 import { BARE_SHELF } from './schedule/setups';
 import { type EqualWork, equalWork } from './schedule/equalWork';
 import type { PurposefulSegment, Segment } from './schedule/segment';
-import type { Units } from './units/convert';
+import type { TemperatureUnit, Units } from './units/convert';
 
 function valueOf<T>(outcome: Outcome<T>): T {
   if (!outcome.ok) throw new ProblemError(outcome.problem);
@@ -61,6 +62,7 @@ export function createEngine() {
       return equalWork(firing, segments, target_C, work_perPa, remembering);
     },
     kilnFit: ({ readings, ambient_C }: { readings: KilnReading[]; ambient_C: number }): KilnFit => valueOf(fitKiln(readings, ambient_C)),
+    kilnTimes: ({ unit, ...told }: KilnTimes & { unit: TemperatureUnit }): KilnFromTimes => valueOf(fitKilnTimes(told, unit)),
     spreadFit: ({ readings, limit_K }: { readings: SpreadReading[]; limit_K: number }): SpreadFit => valueOf(fitSpread(readings, limit_K)),
     corrections: ({ glass, seen, witnesses }: { glass: GlassConstants; seen: LookSeen[]; witnesses?: Witness[] }): Learnt =>
       learnCorrections(viscosityOf(glass), seen, witnesses),

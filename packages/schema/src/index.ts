@@ -10,6 +10,7 @@ export * from './firingInput';
 export * from './results';
 export * from './records';
 export * from './kinds/kind';
+export * from './kinds/fields';
 export * from './kinds/all';
 export * from './kinds/shelves';
 export * from './kinds/rename';

@@ -16,9 +16,11 @@ export function quantity(title: string, unit: string, least: number, most: numbe
 /** Text of a person's own, trimmed, with a sensible end. */
 export function words(title: string, most: number, least = 0) {
   const error = ({ input }: { input?: unknown }): string =>
-    typeof input === 'string'
-      ? `${title} must be ${least > 0 ? `${least} to ${most}` : `at most ${most}`} characters; got ${input.trim().length}.`
-      : `${title} must be text; got ${shown(input)}.`;
+    typeof input === 'string' && input.trim() === '' && least > 0
+      ? `${title} is empty: write it, in at most ${most} characters.`
+      : typeof input === 'string'
+        ? `${title} must be ${least > 0 ? `${least} to ${most}` : `at most ${most}`} characters; got ${input.trim().length}.`
+        : `${title} must be text; got ${shown(input)}.`;
   return z.string({ error }).trim().min(least, { error }).max(most, { error }).meta({ title });
 }
 

@@ -55,16 +55,3 @@ export const StripTestSchema = z.strictObject({
   testedAt: instant,
 });
 export type StripTest = z.infer<typeof StripTestSchema>;
-
-export const SHELF_KINDS = ['families', 'glasses', 'kilns', 'controllers'] as const;
-export type ShelfKind = (typeof SHELF_KINDS)[number];
-
-const RECORDS = { families: FamilySchema, glasses: GlassSchema, kilns: KilnSchema, controllers: ControllerSchema };
-
-/** What a figure of a record may be, as it is kept; null where it has no range. */
-export function figureRange(kind: ShelfKind, key: string): { least: number; most: number } | null {
-  const field = (RECORDS[kind].shape as Record<string, z.ZodType | undefined>)[key];
-  const number = field instanceof z.ZodOptional ? field.unwrap() : field;
-  if (!(number instanceof z.ZodNumber) || number.minValue === null || number.maxValue === null) return null;
-  return { least: number.minValue, most: number.maxValue };
-}

@@ -1,15 +1,15 @@
-/** What the studio has: glass, families, kilns, controllers, strip tests; each with its source, what is put away apart. */
-import { formatTemperature, text } from '@torvin/core';
-import { SHELF_KINDS, type ShelfKind, type Shelves, TYPICAL_SOURCE } from '@torvin/schema';
-import { useRouter } from 'expo-router';
+/** What the studio has, a shelf for each kind; searched by words, what is put away apart. */
+import { type About, KINDS, SHELF_KINDS, type ShelfKind, type Shelves, TYPICAL_SOURCE, isKind, kindOf } from '@torvin/schema';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useShelves } from '@/data/pieces';
 import type { ShelfRecord } from '@/data/shelves';
-import { useStudio } from '@/data/studio';
+import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
 import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
@@ -19,25 +19,40 @@ import { Words } from '@/ui/Words';
 import { SetAside } from './SetAside';
 import { StudioUnits } from './StudioUnits';
 import { StripTests } from './StripTests';
-import { KIND_NAMES } from './fields';
 
-const ORDER: readonly ShelfKind[] = ['glasses', ...SHELF_KINDS.filter((kind) => kind !== 'glasses')];
+/** Fewer are seen at a glance. */
+const SEARCHED_FROM = 8;
+const SHORT: Partial<Record<ShelfKind, string>> = { glasses: 'Glass', families: 'Families' };
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 export function ShelvesScreen() {
   const router = useRouter();
+  const { shelf } = useLocalSearchParams<{ shelf?: string }>();
+  const kind = SHELF_KINDS.find((one) => one === shelf) ?? SHELF_KINDS[0];
   const shelves = useShelves();
-  const [kind, setKind] = useState<ShelfKind>('glasses');
+  const units = useUnits();
+  const [wanted, setWanted] = useState('');
   if (!shelves.data) return <Waiting query={shelves} title="Shelves" />;
-  const records: readonly ShelfRecord[] = shelves.data[kind];
-  const away = records.filter(({ id }) => shelves.data.archived.includes(id));
-  const present = records.filter((record) => !away.includes(record));
+  const { data } = shelves;
+  const all: readonly ShelfRecord[] = data[kind];
+  const about: About = { units, nameOf: (of, id) => nameOf(data, of, id) };
+  const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = all.filter((record) => {
+    const text = textOf(kind, record, about).toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+  const archived = found.filter(({ id }) => data.archived.includes(id));
+  const present = found.filter((record) => !archived.includes(record));
   return (
     <Screen title="Shelves" subtitle="everything is computed from these; past work keeps the figures it was made with">
       <Choice<ShelfKind>
         label="Shelf"
         value={kind}
-        options={ORDER.map((value) => ({ value, title: KIND_NAMES[value].many }))}
-        onChange={setKind}
+        options={SHELF_KINDS.map((value) => ({ value, title: SHORT[value] ?? capital(KINDS[value].many) }))}
+        onChange={(value) => {
+          setWanted('');
+          router.setParams({ shelf: value });
+        }}
         testID="shelf"
       />
       {present.some(({ source }) => source === TYPICAL_SOURCE) && (
@@ -45,25 +60,51 @@ export function ShelvesScreen() {
           Typical figures to begin with: open what you have and write its own over them, since everything is computed from these.
         </Notice>
       )}
-      <Action title={`New ${KIND_NAMES[kind].one.toLowerCase()}`} testID="new-record" onPress={() => router.push(`/shelves/${kind}/new` as never)} />
-      <RecordList kind={kind} records={present} shelves={shelves.data} />
-      {away.length > 0 && (
+      <Action title={`New ${KINDS[kind].one}`} testID="new-record" onPress={() => router.push(`/shelves/${kind}/new` as never)} />
+      {all.length >= SEARCHED_FROM && (
+        <View style={{ paddingTop: space.large }}>
+          <Field
+            label={`Find among ${all.length} ${KINDS[kind].many}`}
+            value={wanted}
+            onChange={setWanted}
+            hint="words of its name, source, contents"
+            testID="find-record"
+          />
+        </View>
+      )}
+      <RecordList kind={kind} records={present} about={about} />
+      {found.length === 0 && (
+        <Words tone="muted" testID="no-record">
+          {all.length === 0 ? `No ${KINDS[kind].one} yet.` : 'None of them has these words.'}
+        </Words>
+      )}
+      {archived.length > 0 && (
         <View style={{ paddingTop: space.large }}>
           <Words bold role="heading" aria-level={2}>
             Put away
           </Words>
-          <RecordList kind={kind} records={away} shelves={shelves.data} />
+          <RecordList kind={kind} records={archived} about={about} />
         </View>
       )}
-      {kind === 'glasses' && <StripTests shelves={shelves.data} />}
+      {kind === 'glasses' && <StripTests shelves={data} />}
       <StudioUnits />
       <SetAside />
     </Screen>
   );
 }
 
-function RecordList({ kind, records, shelves }: { kind: ShelfKind; records: readonly ShelfRecord[]; shelves: Shelves }) {
-  const { temperatureUnit: unit } = useStudio();
+function nameOf(shelves: Shelves, kind: string, id: string): string {
+  const record = isKind(kind) ? shelves[kind].find((one) => one.id === id) : undefined;
+  return record && 'name' in record ? record.name : id;
+}
+
+const rowOf = (kind: ShelfKind, record: ShelfRecord, about: About): string =>
+  [kindOf(kind).about(record as never, about), record.source].filter(Boolean).join(' · ');
+
+const textOf = (kind: ShelfKind, record: ShelfRecord, about: About): string =>
+  `${record.name} ${rowOf(kind, record, about)} ${kindOf(kind).searched?.(record as never) ?? ''}`;
+
+function RecordList({ kind, records, about }: { kind: ShelfKind; records: readonly ShelfRecord[]; about: About }) {
   return (
     <View role="list">
       {records.map((record) => (
@@ -74,23 +115,11 @@ function RecordList({ kind, records, shelves }: { kind: ShelfKind; records: read
               {record.name}
             </Words>
             <Words size="label" tone="muted">
-              {`${aboutOf(record, shelves, unit)} · ${record.source}`}
+              {rowOf(kind, record, about)}
             </Words>
           </View>
         </LinkRow>
       ))}
     </View>
   );
-}
-
-function aboutOf(record: ShelfRecord, { families }: Shelves, unit: 'C' | 'F'): string {
-  const degrees = (celsius: number): string => text(formatTemperature(celsius, unit));
-  if ('familyId' in record) {
-    const family = families.find(({ id }) => id === record.familyId)?.name ?? record.familyId;
-    return [family, ...record.contents, ...(record.coated ? ['coated'] : [])].join(', ');
-  }
-  if ('annealing_C' in record)
-    return `${(record.expansion_perK * 1e6).toFixed(1)}·10⁻⁶/K, anneals at ${degrees(record.annealing_C)}, softens at ${degrees(record.softening_C)}`;
-  if ('top_C' in record) return `to ${degrees(record.top_C)}`;
-  return `${record.mostSegments} segments, °${record.unit}`;
 }

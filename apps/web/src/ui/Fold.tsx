@@ -11,12 +11,15 @@ export interface FoldProps {
   /** What it holds, in a few words. */
   about: string;
   testID: string;
+  /** Open whatever was chosen: something in it wants to be seen. */
+  opened?: boolean;
   children: () => ReactNode;
 }
 
-export function Fold({ title, about, testID, children }: FoldProps) {
+export function Fold({ title, about, testID, opened = false, children }: FoldProps) {
   const { colours } = useTheme();
-  const [open, setOpen] = useState(false);
+  const [chosen, setOpen] = useState(false);
+  const open = chosen || opened;
   const toggle = useCallback(() => setOpen((now) => !now), []);
   return (
     <View style={{ borderTopWidth: 1, borderColor: colours.line }}>
@@ -31,7 +34,13 @@ export function Fold({ title, about, testID, children }: FoldProps) {
 }
 
 /** Rests while what is on the page above it changes. */
-const FoldHead = memo(function FoldHead({ title, about, testID, open, onToggle }: Omit<FoldProps, 'children'> & { open: boolean; onToggle(): void }) {
+const FoldHead = memo(function FoldHead({
+  title,
+  about,
+  testID,
+  open,
+  onToggle,
+}: Omit<FoldProps, 'children' | 'opened'> & { open: boolean; onToggle(): void }) {
   const { colours } = useTheme();
   return (
     <Pressable

@@ -1,44 +1,151 @@
 /** Every kind of record that there is. A new one is added here. */
+import { CONTENTS, FORM_NAMES, LAYER_FORMS, TYPICAL_FAMILIES, formatTemperature, text } from '@torvin/core';
 import type { z } from 'zod';
 import { ControllerSchema, FamilyChangeSchema, FamilySchema, GlassSchema, KilnSchema, StripTestSchema } from '../records';
+import { type Field, NAME, SOURCE, lag, length, plain, rate, temperature } from './fields';
 import { type Kind, kind } from './kind';
 
-export const KINDS = {
-  families: kind({ path: 'families', one: 'glass family', many: 'glass families', schema: FamilySchema, change: FamilyChangeSchema }),
-  glasses: kind({
-    path: 'glasses',
-    one: 'glass',
-    many: 'glasses',
-    schema: GlassSchema,
-    inPieces: { list: 'layers', key: 'glassId' },
-    names: ({ familyId }) => [{ kind: 'families', id: familyId, path: 'familyId' }],
+const OPTIONAL = { optional: true, hint: 'left empty, the usual is taken' } as const;
+const ROOM = { optional: true, hint: 'left empty, it is not judged' } as const;
+const { id: _typical, name: _name, source: _source, ...TYPICAL_GLASS } = TYPICAL_FAMILIES[0];
+
+const families = kind({
+  path: 'families',
+  one: 'glass family',
+  many: 'glass families',
+  schema: FamilySchema,
+  change: FamilyChangeSchema,
+  fields: [
+    NAME,
+    SOURCE,
+    plain('expansion_perK', 'Expansion', '10⁻⁶/K', 1e6),
+    temperature('strain_C', 'Strain point', OPTIONAL),
+    temperature('annealing_C', 'Annealing point'),
+    temperature('softening_C', 'Softening point'),
+    plain('density_kg_m3', 'Density', 'kg/m³'),
+    plain('surfaceTension_N_m', 'Surface tension of the melt', 'N/m'),
+    plain('conductivity_W_mK', 'Conductivity', 'W/(m·K)'),
+    plain('heatCapacity_J_kgK', 'Heat capacity', 'J/(kg·K)'),
+    plain('youngs_Pa', "Young's modulus", 'GPa', 1e-9),
+    plain('poisson', "Poisson's ratio"),
+    plain('meltExpansion_perK', 'Expansion of the melt', '10⁻⁶/K', 1e6, OPTIONAL),
+    plain('stressOptical_perPa', 'Stress-optical constant', '10⁻¹²/Pa', 1e12, OPTIONAL),
+  ],
+  begins: () => TYPICAL_GLASS,
+  about({ expansion_perK, annealing_C, softening_C }, { units }) {
+    const degrees = (celsius: number): string => text(formatTemperature(celsius, units.temperature));
+    return `${(expansion_perK * 1e6).toFixed(1)}·10⁻⁶/K, anneals at ${degrees(annealing_C)}, softens at ${degrees(softening_C)}`;
+  },
+});
+
+const FIRST_FORMS = ['sheet', 'cap', 'pieces'] as const;
+
+const asOptions = <T extends string>(values: readonly T[], title: (value: T) => string): { value: T; title: string }[] =>
+  values.map((value) => ({ value, title: title(value) }));
+
+const glasses = kind({
+  path: 'glasses',
+  one: 'glass',
+  many: 'glasses',
+  schema: GlassSchema,
+  fields: [
+    NAME,
+    SOURCE,
+    { as: 'record', key: 'familyId', label: 'Family', of: 'families', testID: 'glass-family' },
+    { as: 'colour', key: 'colour', label: 'Colour as drawn', testID: 'glass-colour' },
+    { as: 'lengths', key: 'thicknesses_m', label: 'Sheet thicknesses', hint: 'between them a ;', testID: 'glass-sizes' },
+    { as: 'several', key: 'forms', label: 'Comes as', options: asOptions(LAYER_FORMS, (form) => FORM_NAMES[form]), testID: 'glass-form' },
+    { as: 'several', key: 'contents', label: 'Contains', options: asOptions(CONTENTS, (content) => content), testID: 'glass-content' },
+    { as: 'yes', key: 'coated', label: 'Surface', title: 'metal-coated on one side', testID: 'glass-surface' },
+  ],
+  begins: (only) => ({
+    familyId: only('families'),
+    colour: '#9aa8a2',
+    thicknesses_m: [0.003],
+    forms: [...FIRST_FORMS],
+    contents: [],
+    coated: false,
   }),
-  kilns: kind({ path: 'kilns', one: 'kiln', many: 'kilns', schema: KilnSchema, inPieces: { list: 'steps', key: 'kilnId' } }),
-  controllers: kind({
-    path: 'controllers',
-    one: 'controller',
-    many: 'controllers',
-    schema: ControllerSchema,
-    inPieces: { list: 'steps', key: 'controllerId' },
+  about: ({ familyId, contents, coated }, { nameOf }) => [nameOf('families', familyId), ...contents, ...(coated ? ['coated'] : [])].join(', '),
+  inPieces: { list: 'layers', key: 'glassId' },
+  names: ({ familyId }) => [{ kind: 'families', id: familyId, path: 'familyId' }],
+});
+
+const kilns = kind({
+  path: 'kilns',
+  one: 'kiln',
+  many: 'kilns',
+  schema: KilnSchema,
+  fields: [
+    NAME,
+    SOURCE,
+    temperature('top_C', 'Hottest it may be asked for'),
+    length('insideWidth_m', 'Inside, wide', ROOM),
+    length('insideLength_m', 'Inside, long', ROOM),
+    length('insideDiameter_m', 'Inside, across where it is round', ROOM),
+    length('insideHeight_m', 'Inside, high', ROOM),
+    temperature('ambient_C', 'Room around it', { folded: true }),
+    rate('power_K_per_s', 'Climb at full power, cold', { folded: true }),
+    plain('loss_per_s', 'Loss, of the difference to the room', '1/h', 3600, { folded: true }),
+    plain('radiantLoss_per_K3_s', 'Loss by radiation', '10⁻¹²/(K³·s)', 1e12, { folded: true }),
+    lag('acrossLag_s_per_300mm', (span) => `Lag from edge to edge of ${span}`, { folded: true }),
+  ],
+  begins: () => ({
+    ...{ top_C: 900, ambient_C: 20, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, acrossLag_s_per_300mm: 72 },
   }),
-  stripTests: kind({
-    path: 'strip-tests',
-    one: 'strip test',
-    many: 'strip tests',
-    schema: StripTestSchema,
-    names: ({ glassA, glassB }) => [
-      { kind: 'glasses', id: glassA, path: 'glassA' },
-      { kind: 'glasses', id: glassB, path: 'glassB' },
-    ],
-    newest: ({ testedAt }) => testedAt,
-    archives: false,
-  }),
+  about: ({ top_C }, { units }) => `to ${text(formatTemperature(top_C, units.temperature))}`,
+  inPieces: { list: 'steps', key: 'kilnId' },
+});
+
+const COUNTS_IN: Field = {
+  as: 'choice',
+  key: 'unit',
+  label: 'It counts in',
+  options: [
+    { value: 'C', title: '°C' },
+    { value: 'F', title: '°F' },
+  ],
+  testID: 'controller-unit',
 };
+
+const controllers = kind({
+  path: 'controllers',
+  one: 'controller',
+  many: 'controllers',
+  schema: ControllerSchema,
+  fields: [NAME, SOURCE, plain('fullSpeedCode', 'Code for as fast as it can'), plain('mostSegments', 'Segments it holds'), COUNTS_IN],
+  begins: () => ({ unit: 'C' as const, fullSpeedCode: 4000, mostSegments: 8 }),
+  about: ({ mostSegments, unit }) => `${mostSegments} segments, °${unit}`,
+  inPieces: { list: 'steps', key: 'controllerId' },
+});
+
+const stripTests = kind({
+  path: 'strip-tests',
+  one: 'strip test',
+  many: 'strip tests',
+  schema: StripTestSchema,
+  fields: [],
+  about: ({ glassA, glassB, result }, { nameOf }) => `${nameOf('glasses', glassA)} with ${nameOf('glasses', glassB)}: ${result}`,
+  searched: ({ note }) => note,
+  names: ({ glassA, glassB }) => [
+    { kind: 'glasses', id: glassA, path: 'glassA' },
+    { kind: 'glasses', id: glassB, path: 'glassB' },
+  ],
+  newest: ({ testedAt }) => testedAt,
+  archives: false,
+});
+
+/** In the order in which they name one another: what a record names stands before it. */
+export const KINDS = { families, glasses, kilns, controllers, stripTests };
 
 export type KindName = keyof typeof KINDS;
 export const KIND_LIST = Object.keys(KINDS) as KindName[];
 export type RecordOf<K extends KindName> = z.output<(typeof KINDS)[K]['schema']>;
 export type AnyRecord = { [K in KindName]: RecordOf<K> }[KindName];
+
+/** Those that have a page of their own on the shelves, in the order in which they stand there. */
+export const SHELF_KINDS = ['glasses', 'families', 'kilns', 'controllers'] as const satisfies readonly KindName[];
+export type ShelfKind = (typeof SHELF_KINDS)[number];
 
 export const isKind = (name: string): name is KindName => name in KINDS;
 

@@ -1,8 +1,10 @@
 /**
- * A kind of record: one definition from which its routes, store, place in piece files, list and search follow. A record is a
- * document with an id of its own among all kinds, and a version that counts its saves.
+ * A kind of record: one definition from which its routes, store, place in piece files, list, search and form follow. A record is
+ * a document with an id of its own among all kinds, and a version that counts its saves.
  */
+import type { Units } from '@torvin/core';
 import type { z } from 'zod';
+import type { Field } from './fields';
 
 export interface Stored {
   id: string;
@@ -18,6 +20,12 @@ export interface Reference {
   path: string;
 }
 
+/** What a list row can ask of the shelves. */
+export interface About {
+  units: Units;
+  nameOf(kind: string, id: string): string;
+}
+
 /** In: what a request may say, where some of it may be left out. */
 export interface Kind<T extends Stored = Stored, In = unknown> {
   /** In addresses. */
@@ -27,6 +35,14 @@ export interface Kind<T extends Stored = Stored, In = unknown> {
   schema: z.ZodType<T, In>;
   /** What a save is held to, where that is more than what is kept. */
   change: z.ZodType<T, In>;
+  /** What a form asks for, in this order. */
+  fields: readonly Field[];
+  /** What a new one begins with, but for id, version and name; only: the id of the only record of another kind, '' where there are several. */
+  begins?(only: (kind: string) => string): Omit<T, 'id' | 'version' | 'name' | 'source'>;
+  /** What a list row says under its name. */
+  about(record: T, about: About): string;
+  /** What a search looks at besides the row. */
+  searched?(record: T): string;
   /** Where a piece's document names records of this kind. */
   inPieces?: { list: 'layers' | 'steps'; key: string };
   /** Records that one of this kind names. */

@@ -1,4 +1,4 @@
-import { SHELF_KINDS, type ShelfKind } from '@torvin/schema';
+import { KINDS, SHELF_KINDS, type ShelfKind, type Shelves, isKind } from '@torvin/schema';
 import { Redirect, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -14,10 +14,16 @@ export default function RecordPage() {
   const known = SHELF_KINDS.find((one) => one === kind);
   if (!known) return <Redirect href={'/shelves' as never} />;
   if (!shelves.data) return <Waiting query={shelves} title="Shelves" back={{ title: 'Shelves', href: '/shelves' }} />;
-  const records: readonly ShelfRecord[] = shelves.data[known as ShelfKind];
-  const record = id === 'new' ? asNew(records[0], newId) : records.find((one) => one.id === id);
+  const records: readonly ShelfRecord[] = shelves.data[known];
+  const record = id === 'new' ? begun(known, newId, shelves.data) : records.find((one) => one.id === id);
   return record ? <RecordScreen key={record.id} kind={known} record={record} shelves={shelves.data} /> : <Redirect href={'/shelves' as never} />;
 }
 
-/** A new record starts with the figures of the first one of its kind, under a name and a source of its own. */
-const asNew = (like: ShelfRecord | undefined, id: string): ShelfRecord | undefined => like && { ...like, id, name: '', source: '', version: 0 };
+/** A new record begins with what is usual of its kind; what it names is chosen, where there is a choice. */
+function begun(kind: ShelfKind, id: string, shelves: Shelves): ShelfRecord {
+  const only = (other: string): string => {
+    const present = isKind(other) ? shelves[other].filter((one) => !shelves.archived.includes(one.id)) : [];
+    return present.length === 1 ? present[0].id : '';
+  };
+  return { ...KINDS[kind].begins?.(only), id, name: '', source: '', version: 0 } as ShelfRecord;
+}

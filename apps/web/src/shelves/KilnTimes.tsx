@@ -1,0 +1,129 @@
+/** What an artist can measure of a kiln with a clock; its constants follow from that and stand folded beneath. */
+import {
+  type Outcome,
+  type Problem,
+  formatDifference,
+  formatRate,
+  formatTemperature,
+  fullPowerHeating,
+  naturalCooling,
+  parseDifference,
+  parseDuration,
+  text,
+} from '@torvin/core';
+import { type Kiln, KINDS, type Entry, type Figure, readFigure, written } from '@torvin/schema';
+import { useState } from 'react';
+import type { UseFormGetValues, UseFormSetValue } from 'react-hook-form';
+import { View } from 'react-native';
+import { problemOfError } from '@/data/client';
+import { useUnits } from '@/data/studio';
+import { compute } from '@/engine/client';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Field } from '@/ui/Field';
+import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+
+const CLIMBS_C = [500, 800, 1000] as const;
+const FALL = { from_C: 500, to_C: 300 } as const;
+const HOUR_S = 3600;
+
+type Asked = `climb${(typeof CLIMBS_C)[number]}` | 'fall' | 'apart';
+
+export interface KilnTimesProps {
+  record: Kiln;
+  getValues: UseFormGetValues<Entry>;
+  setValue: UseFormSetValue<Entry>;
+}
+
+export function KilnTimes({ record, getValues, setValue }: KilnTimesProps) {
+  const units = useUnits();
+  const unit = units.temperature;
+  const degrees = (celsius: number): string => text(formatTemperature(celsius, unit));
+  const [typed, setTyped] = useState<Partial<Record<Asked, string>>>({});
+  const [faults, setFaults] = useState<Partial<Record<Asked, string>>>({});
+  const [said, setSaid] = useState<{ tone: 'plain' | 'warn'; words: string } | null>(null);
+  const figure = (key: string): Figure | undefined => KINDS.kilns.fields.find((field): field is Figure => field.as === 'figure' && field.key === key);
+
+  const write = (key: string, value: number): void => {
+    const field = figure(key);
+    if (field) setValue(key, written(field.shown(value, units)), { shouldDirty: true });
+  };
+
+  async function workOut(): Promise<void> {
+    const wrong: Partial<Record<Asked, string>> = {};
+    const read = <T,>(key: Asked, as: (written: string) => Outcome<T>, needed: boolean): T | undefined => {
+      const now = typed[key]?.trim() ?? '';
+      if (now === '') {
+        if (needed) wrong[key] = 'Write how long it took, such as 1:20 or 80 min.';
+        return undefined;
+      }
+      const outcome = as(now);
+      if (outcome.ok) return outcome.value;
+      wrong[key] = outcome.problem.message;
+      return undefined;
+    };
+    const climbs = CLIMBS_C.flatMap((to_C) => {
+      const seconds = read(`climb${to_C}`, parseDuration, to_C === 500);
+      return seconds === undefined ? [] : [{ to_C, seconds }];
+    });
+    const fall = read('fall', parseDuration, true);
+    const difference_K = read('apart', (now) => parseDifference(now, unit), false);
+    setFaults(wrong);
+    setSaid(null);
+    if (Object.keys(wrong).length > 0 || fall === undefined) return;
+    const room = figure('ambient_C');
+    const ambient = room && readFigure(KINDS.kilns.schema, room, String(getValues('ambient_C') ?? ''), units);
+    const ambient_C = ambient?.ok ? ambient.value : record.ambient_C;
+    const apart = difference_K === undefined ? {} : { apart: { difference_K, at_C: 500 } };
+    const tell = ({ message }: Problem): void => setSaid({ tone: 'warn', words: message });
+    try {
+      const outcome = await compute('kilnTimes', { ambient_C, climbs, fall: { ...FALL, seconds: fall }, ...apart, unit });
+      if (!outcome.ok) return tell(outcome.problem);
+      const { constants, remark } = outcome.value;
+      for (const [key, value] of Object.entries(constants)) write(key, value);
+      const kiln = { ...record, ambient_C, ...constants };
+      const perHour = (rate: number): string => text(formatRate(rate * HOUR_S, unit));
+      const follows = `Its constants follow: at full power it climbs ${perHour(fullPowerHeating(kiln, ambient_C))} cold and ${perHour(fullPowerHeating(kiln, 500))} at ${degrees(500)}; closed it falls ${perHour(naturalCooling(kiln, 500))} there. Save to keep them.`;
+      setSaid({ tone: remark === null ? 'plain' : 'warn', words: remark === null ? follows : `${remark} ${follows}` });
+    } catch (error) {
+      tell(problemOfError(error));
+    }
+  }
+
+  const field = (key: Asked, label: string, hint?: string) => (
+    <Field
+      label={label}
+      value={typed[key] ?? ''}
+      onChange={(now) => setTyped({ ...typed, [key]: now })}
+      error={faults[key]}
+      hint={hint}
+      testID={`kiln-${key}`}
+    />
+  );
+  return (
+    <View style={{ gap: space.medium }} testID="kiln-times">
+      <Words bold role="heading" aria-level={2}>
+        What a clock tells of it
+      </Words>
+      <Words size="label" tone="muted">
+        Empty, with its usual shelf: full power from cold, then switched off and left closed. What the engine computes with follows.
+      </Words>
+      {field('climb500', `From cold to ${degrees(500)} at full power`, 'as 1:20, 80 min, 1 h 20 min')}
+      {field('climb800', `From cold to ${degrees(800)}`, 'it tells the losses at the top')}
+      {field('climb1000', `From cold to ${degrees(1000)}, if it goes there`)}
+      {field('fall', `Closed and off, from ${degrees(FALL.from_C)} to ${degrees(FALL.to_C)}`)}
+      {field(
+        'apart',
+        `Between two places ${units.length === 'in' ? '12 in' : '300 mm'} apart, climbing past ${degrees(500)}`,
+        `if it is known, such as ${text(formatDifference(8, unit))}`,
+      )}
+      <Action kind="second" title="Work out its constants" testID="kiln-work-out" onPress={() => void workOut()} />
+      {said && (
+        <Notice tone={said.tone} testID="kiln-worked-out">
+          {said.words}
+        </Notice>
+      )}
+    </View>
+  );
+}

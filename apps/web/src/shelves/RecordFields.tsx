@@ -1,0 +1,150 @@
+/** The fields of a record, each as its definition says; what stands folded is opened when it is wanted, or when something is wrong in it. */
+import { type Entry, type Field as FieldOf, KINDS, type Shelves, isKind, labelOf } from '@torvin/schema';
+import { type ReactNode, createElement } from 'react';
+import { type Control, Controller } from 'react-hook-form';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { space } from '@/theme/theme';
+import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
+import { Fold } from '@/ui/Fold';
+import { Notice } from '@/ui/Notice';
+import { Toggles } from '@/ui/Toggles';
+import { Words } from '@/ui/Words';
+import { colourWords, isColour } from './colourWords';
+
+export interface RecordFieldsProps {
+  fields: readonly FieldOf[];
+  control: Control<Entry>;
+  errors: Partial<Record<string, { message?: string }>>;
+  shelves: Shelves;
+  /** Stands before what is folded. */
+  between?: ReactNode;
+}
+
+export function RecordFields({ fields, control, errors, shelves, between }: RecordFieldsProps) {
+  const row = (field: FieldOf) => (
+    <Controller
+      key={field.key}
+      control={control}
+      name={field.key}
+      render={({ field: { value, onChange, onBlur } }) => (
+        <OneField field={field} value={value} onChange={onChange} onBlur={onBlur} error={errors[field.key]?.message} shelves={shelves} />
+      )}
+    />
+  );
+  const folded = fields.filter((field) => field.folded);
+  return (
+    <>
+      {fields.filter((field) => !field.folded).map(row)}
+      {between}
+      {folded.length > 0 && (
+        <View style={{ marginHorizontal: -space.large }}>
+          <Fold title="Constants" about="what the engine computes with" testID="constants" opened={folded.some(({ key }) => errors[key])}>
+            {() => <View style={{ gap: space.medium }}>{folded.map(row)}</View>}
+          </Fold>
+        </View>
+      )}
+    </>
+  );
+}
+
+interface OneFieldProps {
+  field: FieldOf;
+  value: Entry[string] | undefined;
+  onChange(value: Entry[string]): void;
+  onBlur(): void;
+  error?: string;
+  shelves: Shelves;
+}
+
+function OneField({ field, value, onChange, onBlur, error, shelves }: OneFieldProps) {
+  const units = useUnits();
+  const label = labelOf(field, units);
+  const typed = typeof value === 'string' ? value : '';
+  const { testID, hint } = field;
+  switch (field.as) {
+    case 'choice':
+      return (
+        <WithError error={error} testID={testID}>
+          <Choice label={label} value={typed} options={field.options} onChange={onChange} testID={testID} />
+        </WithError>
+      );
+    case 'record': {
+      const offered = isKind(field.of) ? shelves[field.of].filter(({ id }) => id === typed || !shelves.archived.includes(id)) : [];
+      const options = offered.map((record) => ({ value: record.id, title: 'name' in record ? record.name : record.id }));
+      return (
+        <WithError error={error} testID={testID}>
+          {options.length > 0 ? (
+            <Choice label={label} value={typed} options={options} onChange={onChange} testID={testID} />
+          ) : (
+            <Notice tone="warn">{`There is no ${isKind(field.of) ? KINDS[field.of].one : field.of} yet: make one first.`}</Notice>
+          )}
+        </WithError>
+      );
+    }
+    case 'several':
+      return (
+        <WithError error={error} testID={testID}>
+          <Toggles label={label} values={Array.isArray(value) ? value : []} options={field.options} onChange={onChange} testID={testID} />
+        </WithError>
+      );
+    case 'yes':
+      return (
+        <Toggles
+          label={label}
+          values={value === true ? ['yes'] : []}
+          options={[{ value: 'yes', title: field.title }]}
+          onChange={(marks) => onChange(marks.length > 0)}
+          testID={testID}
+        />
+      );
+    case 'colour':
+      return <Colour label={label} value={typed} onChange={onChange} error={error} testID={testID} />;
+    default:
+      return (
+        <Field
+          label={label}
+          value={typed}
+          onChange={onChange}
+          onBlur={onBlur}
+          error={error}
+          hint={hint}
+          keyboard={field.as === 'figure' && !field.read ? 'decimal-pad' : undefined}
+          testID={testID}
+        />
+      );
+  }
+}
+
+function WithError({ error, testID, children }: { error?: string; testID: string; children: ReactNode }) {
+  return (
+    <View>
+      {children}
+      {error && (
+        <Words size="label" bold tone="warn" role="alert" testID={`${testID}-error`}>
+          {error}
+        </Words>
+      )}
+    </View>
+  );
+}
+
+const PICKER_PX = 56;
+
+/** Picked from the browser's palette, or written; said in words besides. */
+function Colour({ label, value, onChange, error, testID }: { label: string; value: string; onChange(value: string): void; error?: string; testID: string }) {
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.medium }}>
+      {createElement('input', {
+        type: 'color',
+        value: isColour(value) ? value.toLowerCase() : '#808080',
+        'aria-label': `${label}: pick it`,
+        'data-testid': `${testID}-picker`,
+        style: { width: PICKER_PX, height: PICKER_PX, padding: 2, border: 'none', background: 'none', flexShrink: 0 },
+        onChange: (event: { target: HTMLInputElement }) => onChange(event.target.value),
+      })}
+      <Field label={label} value={value} onChange={onChange} error={error} hint={colourWords(value) || '# and six hexadecimal digits'} testID={testID} />
+    </View>
+  );
+}

@@ -1,0 +1,109 @@
+/**
+ * A kiln's constants from what a clock on the wall tells: how long it climbs at full power from the room to one temperature and
+ * another, how long it falls closed and switched off. Between two temperatures a one-node kiln needs t = ∫ dT / (dT/dt), so the
+ * constants are those whose integrals take the times that were told. Two times leave one of the losses to what is usual.
+ */
+import { levenbergMarquardt } from 'ml-levenberg-marquardt';
+import { type Outcome, found, refused } from '../problem';
+import type { TemperatureUnit } from '../units/convert';
+import { formatTemperature, text } from '../units/format';
+import { type KilnConstants, fullPowerHeating, naturalCooling } from './kiln';
+
+export interface KilnTimes {
+  ambient_C: number;
+  /** From the room to this temperature at full power. */
+  climbs: readonly { to_C: number; seconds: number }[];
+  /** Closed and switched off. */
+  fall: { from_C: number; to_C: number; seconds: number };
+  /** Between two places 300 mm apart, while it climbs at full power past this temperature. */
+  apart?: { difference_K: number; at_C: number };
+}
+
+export interface KilnFromTimes {
+  constants: Pick<KilnConstants, 'power_K_per_s' | 'loss_per_s' | 'radiantLoss_per_K3_s'> & Partial<Pick<KilnConstants, 'acrossLag_s_per_300mm'>>;
+  /** The greatest share by which a told time is missed. */
+  misfit: number;
+  /** Why the figures should not be trusted further than they go. */
+  remark: string | null;
+}
+
+const SCALE = { power: 0.2, loss: 5e-5, radiant: 5e-14 };
+const SLICES = 60;
+/** What a kiln that never gets there is said to take, s; finite, so that the search finds its way back. */
+const NEVER_S = 1e9;
+const POOR_MISFIT = 0.1;
+
+/** Simpson's rule on 1/(dT/dt), s. */
+function secondsBetween(from_C: number, to_C: number, rate: (temperature_C: number) => number): number {
+  const h = (to_C - from_C) / SLICES;
+  let sum = 0;
+  for (let i = 0; i <= SLICES; i += 1) {
+    const here = rate(from_C + i * h);
+    if (here <= 0) return NEVER_S;
+    sum += (i === 0 || i === SLICES ? 1 : i % 2 === 1 ? 4 : 2) / here;
+  }
+  return (sum * Math.abs(h)) / 3;
+}
+
+const asKiln = ([power, loss, radiant]: readonly number[], ambient_C: number): KilnConstants => ({
+  ...{ top_C: 0, acrossLag_s_per_300mm: 0, ambient_C },
+  ...{ power_K_per_s: power * SCALE.power, loss_per_s: loss * SCALE.loss, radiantLoss_per_K3_s: radiant * SCALE.radiant },
+});
+
+/** The times that a kiln takes, in the order in which they are asked for, s. */
+export function timesOf(kiln: KilnConstants, { ambient_C, climbs, fall }: Pick<KilnTimes, 'ambient_C' | 'climbs' | 'fall'>): number[] {
+  return [
+    ...climbs.map(({ to_C }) => secondsBetween(ambient_C, to_C, (T) => fullPowerHeating(kiln, T))),
+    secondsBetween(fall.from_C, fall.to_C, (T) => naturalCooling(kiln, T)),
+  ];
+}
+
+/** unit: what is refused and remarked is said in. */
+export function fitKilnTimes(told: KilnTimes, unit: TemperatureUnit = 'C'): Outcome<KilnFromTimes> {
+  const degrees = (celsius: number): string => text(formatTemperature(celsius, unit));
+  const { ambient_C, climbs, fall, apart } = told;
+  if (climbs.length === 0) return refused('too-few', 'climbs', 'Say how long it climbs from cold to one temperature at least.');
+  const sorted = [...climbs].sort((a, b) => a.to_C - b.to_C);
+  for (const [i, { to_C, seconds }] of sorted.entries()) {
+    if (!(seconds > 0) || to_C <= ambient_C)
+      return refused('impossible', 'climbs', `A climb to ${degrees(to_C)} takes some time from a room of ${degrees(ambient_C)}.`);
+    if (i > 0 && seconds <= sorted[i - 1].seconds) {
+      return refused('impossible', 'climbs', `It cannot be at ${degrees(to_C)} sooner than at ${degrees(sorted[i - 1].to_C)}: both are counted from cold.`);
+    }
+  }
+  if (!(fall.seconds > 0) || fall.to_C >= fall.from_C || fall.to_C <= ambient_C)
+    return refused('impossible', 'fall', 'A closed kiln falls from a higher to a lower temperature, above that of its room, and takes some time.');
+  const seconds = [...sorted.map((climb) => climb.seconds), fall.seconds];
+  // With two times there is a power and one loss to be told: radiation is held at what is usual beside the other.
+  const free = seconds.length > 2;
+  const whole = (values: readonly number[]): number[] => (free ? [...values] : [values[0], values[1], values[1]]);
+  const shares = (values: readonly number[]): number[] =>
+    timesOf(asKiln(whole(values), ambient_C), { ambient_C, climbs: sorted, fall }).map((time, i) => Math.log(time / seconds[i]));
+  const started = Math.max(1e-2, ((sorted[0].to_C - ambient_C) / sorted[0].seconds / SCALE.power) * 1.3);
+  const { parameterValues } = levenbergMarquardt({ x: seconds.map((_, i) => i), y: seconds.map(() => 0) }, (values) => (i) => shares(values)[i], {
+    initialValues: free ? [started, 1, 1] : [started, 1],
+    minValues: free ? [1e-3, 0, 0] : [1e-3, 1e-3],
+    maxValues: free ? [50, 200, 200] : [50, 200],
+    maxIterations: 400,
+    gradientDifference: 1e-4,
+    centralDifference: true,
+  });
+  const kiln = asKiln(whole(parameterValues), ambient_C);
+  const misfit = Math.max(...shares(parameterValues).map((share) => Math.abs(Math.expm1(share))));
+  if (!Number.isFinite(misfit)) return refused('no-fit', 'climbs', 'No kiln takes these times; check them.');
+  const passing = apart === undefined ? 0 : fullPowerHeating(kiln, apart.at_C);
+  const { power_K_per_s, loss_per_s, radiantLoss_per_K3_s } = kiln;
+  return found({
+    constants: {
+      ...{ power_K_per_s, loss_per_s, radiantLoss_per_K3_s },
+      ...(apart !== undefined && passing > 0 ? { acrossLag_s_per_300mm: apart.difference_K / passing } : {}),
+    },
+    misfit,
+    remark:
+      misfit > POOR_MISFIT
+        ? `No kiln of one heat store takes all of these times: the nearest misses one by ${(misfit * 100).toFixed(0)} %. Look at them again; thick walls that go on storing heat do this too.`
+        : free
+          ? null
+          : `From two times alone how it loses heat at the top is a guess; one more climb, to ${degrees(800)}, tells it.`,
+  });
+}

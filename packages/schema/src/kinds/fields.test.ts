@@ -1,0 +1,120 @@
+import { METRIC, TYPICAL_FAMILIES } from '@torvin/core';
+import { type AnyRecord, KINDS, KIND_LIST, type KindName, kindOf } from './all';
+import { type Entry, entryOfRecord, labelOf, readEntry } from './fields';
+import type { Stored } from './kind';
+
+const INCHES = { temperature: 'F', length: 'in', mass: 'oz' } as const;
+const named = { id: 'one', name: 'One', source: 'test', version: 1 };
+const family = { ...TYPICAL_FAMILIES[0], ...named };
+const kiln = { ...named, top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 };
+const RECORDS = {
+  families: { ...family, expansion_perK: 1 / 111111 },
+  glasses: { ...named, familyId: 'f', colour: '#aabbcc', thicknesses_m: [0.003, 0.0127 / 4], forms: ['sheet'], contents: ['copper'], coated: true },
+  kilns: { ...kiln, insideWidth_m: 0.5 },
+  controllers: { ...named, unit: 'F', fullSpeedCode: 4000, mostSegments: 8 },
+} as const;
+
+const read = (kind: KindName, before: unknown, typed: Entry, units = METRIC) => readEntry(kindOf(kind), before as Stored, typed, units);
+const faultsOf = (outcome: ReturnType<typeof read>): string[] => (outcome.ok ? [] : outcome.faults.map(({ path, message }) => `${path}: ${message}`));
+const recordOf = (outcome: ReturnType<typeof read>): Record<string, unknown> => {
+  if (!outcome.ok) throw new Error(faultsOf(outcome).join('; '));
+  return outcome.record as unknown as Record<string, unknown>;
+};
+
+describe('a record in its form', () => {
+  test.each(Object.keys(RECORDS) as (keyof typeof RECORDS)[])('%s left as it stands is itself, to the last digit, in any unit', (kind) => {
+    for (const units of [METRIC, INCHES]) {
+      const before = RECORDS[kind];
+      expect(recordOf(read(kind, before, entryOfRecord(KINDS[kind].fields, before, units), units))).toEqual(before);
+    }
+  });
+
+  test.each(Object.keys(RECORDS) as (keyof typeof RECORDS)[])('%s typed in anew from what is shown is the record again', (kind) => {
+    for (const units of [METRIC, INCHES]) {
+      const before = RECORDS[kind];
+      const entry = entryOfRecord(KINDS[kind].fields, before, units);
+      const blank = { ...before, ...Object.fromEntries(KINDS[kind].fields.flatMap(({ as, key }) => (as === 'figure' ? [[key, undefined]] : []))) };
+      const again = recordOf(read(kind, blank, entry, units));
+      for (const [key, value] of Object.entries(before)) {
+        if (typeof value === 'number') expect((again[key] as number) / value).toBeCloseTo(1, 4);
+        else expect(again[key]).toEqual(value);
+      }
+    }
+  });
+
+  test('has all its faults said at once, each at its field', () => {
+    const typed = { name: ' ', annealing_C: 'warm', softening_C: '', density_kg_m3: '12', strain_C: '' };
+    expect(faultsOf(read('families', family, typed))).toEqual([
+      expect.stringMatching(/^annealing_C: Cannot read 'warm'/),
+      'softening_C: Softening point: write a figure.',
+      expect.stringMatching(/^density_kg_m3: Density is 12 kg\/m³; it must be from 1500 kg\/m³ to 8000/),
+      'name: Name is empty: write it, in at most 80 characters.',
+    ]);
+    expect(faultsOf(read('glasses', RECORDS.glasses, { colour: 'blue', thicknesses_m: '3; thick', forms: [] }))).toEqual([
+      expect.stringMatching(/^thicknesses_m: .*thick/),
+      expect.stringMatching(/^colour: A colour is written as #/),
+      'forms: Name at least one form it comes in.',
+    ]);
+  });
+
+  test('may leave out what is optional, a source among it, and nothing else', () => {
+    expect(recordOf(read('families', { ...family, strain_C: 488 }, { strain_C: ' '.trim(), source: '' }))).not.toHaveProperty('strain_C');
+    expect(recordOf(read('families', family, { source: '' }))).toMatchObject({ source: '' });
+    expect(recordOf(read('families', family, { strain_C: '488' }))).toMatchObject({ strain_C: 488 });
+    expect(faultsOf(read('families', family, { expansion_perK: '' }))).toEqual([expect.stringMatching(/^expansion_perK/)]);
+  });
+
+  test('is held to what holds between its figures', () => {
+    expect(faultsOf(read('families', family, { annealing_C: '670' }))).toHaveLength(1);
+  });
+
+  test.each([
+    ['top_C', '1050 C', 1050],
+    ['top_C', '1922', 1050],
+    ['insideWidth_m', '14-1/2 in', 0.3683],
+    ['insideWidth_m', '20', 0.508],
+    ['insideHeight_m', '25 cm', 0.25],
+    ['power_K_per_s', '900 F/h', 500 / 3600],
+    ['acrossLag_s_per_300mm', '73.152', 72],
+  ])("%s typed as '%s' in a studio of °F and inches is %s", (key, typed, kept) => {
+    expect(recordOf(read('kilns', { ...kiln, [key]: undefined }, { [key]: typed }, INCHES))[key]).toBeCloseTo(kept, 9);
+  });
+
+  test.each([
+    ['top_C', '5000', /5000 °F; it must be from 212 °F to 3092 °F/],
+    ['top_C', '5000 C', /5000 °C; it must be from 100 °C to 1700 °C/],
+    ['top_C', 'hot', /1454 °F/],
+    ['insideWidth_m', '0.2', /in; it must be from [\d.]+ in to [\d.]+ in/],
+    ['power_K_per_s', 'full', /write the rate/],
+  ])("%s typed as '%s' is answered in the unit it is written in", (key, typed, message) => {
+    expect(faultsOf(read('kilns', kiln, { [key]: typed }, INCHES))).toEqual([expect.stringMatching(message)]);
+  });
+
+  test('a decimal comma is read, and labels bear the unit', () => {
+    expect(recordOf(read('families', family, { expansion_perK: '9,3' })).expansion_perK).toBeCloseTo(9.3e-6, 12);
+    const across = KINDS.kilns.fields.find(({ key }) => key === 'acrossLag_s_per_300mm');
+    expect(across && [METRIC, INCHES].map((units) => labelOf(across, units))).toEqual([
+      'Lag from edge to edge of 300 mm, s',
+      'Lag from edge to edge of 12 in, s',
+    ]);
+  });
+});
+
+describe('every kind', () => {
+  test.each(KIND_LIST)('%s: what it asks for is of its schema, and a first one can be made of what it begins with', (name) => {
+    const { schema, change, fields, begins, about } = kindOf(name);
+    const shape = Object.keys((schema as unknown as { shape: object }).shape);
+    expect(fields.map(({ key }) => key).filter((key) => !shape.includes(key))).toEqual([]);
+    if (!begins) return;
+    const made = change.parse({ id: 'first', version: 0, name: 'First', ...begins((kind) => `the-${kind}`) }) as AnyRecord;
+    expect(about(made as never, { units: METRIC, nameOf: (kind, id) => `${kind} ${id}` })).not.toBe('');
+  });
+
+  test('is read after what it names', () => {
+    expect(kindOf('glasses').names(RECORDS.glasses as never)).toEqual([{ kind: 'families', id: 'f', path: 'familyId' }]);
+    for (const kind of KIND_LIST) {
+      const record = { ...RECORDS.glasses, glassA: 'a', glassB: 'b' } as never;
+      for (const name of kindOf(kind).names(record)) expect(KIND_LIST.indexOf(name.kind as KindName)).toBeLessThan(KIND_LIST.indexOf(kind));
+    }
+  });
+});

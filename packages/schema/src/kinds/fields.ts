@@ -1,0 +1,221 @@
+/**
+ * The fields of a record as people write them: what each is called, in which unit it is written, how it is kept. A form is made
+ * from these; what is wrong in it is said all at once, at each field.
+ */
+import {
+  type LengthUnit,
+  METRES_PER_INCH,
+  type Outcome,
+  type Problem,
+  type Units,
+  celsiusFrom,
+  differenceIn,
+  formatStock,
+  found,
+  kelvinFrom,
+  parseLength,
+  parseRate,
+  parseTemperature,
+  refused,
+  temperatureIn,
+  unitsWritten,
+} from '@torvin/core';
+import { z } from 'zod';
+import type { Stored } from './kind';
+
+interface Common {
+  key: string;
+  label: string;
+  hint?: string;
+  /** By which a test finds it on the page. */
+  testID: string;
+  /** Stands folded beneath the others. */
+  folded?: boolean;
+  /** May be left empty; what is usual is taken then. */
+  optional?: boolean;
+}
+
+export interface Figure extends Common {
+  as: 'figure';
+  labelIn?(units: Units): string;
+  unit(units: Units): string;
+  shown(value: number, units: Units): number;
+  kept(value: number, units: Units): number;
+  /** Reads what is typed, as it is kept, where people write more than a number: '1050 C', '14 1/2 in'. */
+  read?(typed: string, units: Units): Outcome<number>;
+}
+
+interface Option {
+  value: string;
+  title: string;
+}
+
+export type Field =
+  | Figure
+  | (Common & { as: 'words' | 'colour' | 'lengths' })
+  | (Common & { as: 'choice' | 'several'; options: readonly Option[] })
+  | (Common & { as: 'yes'; title: string })
+  | (Common & { as: 'record'; of: string });
+
+/** A record as it stands in a form. */
+export type Entry = Record<string, string | string[] | boolean>;
+
+export const NAME: Field = { as: 'words', key: 'name', label: 'Name', testID: 'record-name' };
+export const SOURCE: Field = {
+  as: 'words',
+  key: 'source',
+  label: 'Source',
+  hint: 'where the figures are from: the maker’s sheet, a test of your own; may be left empty',
+  testID: 'record-source',
+  optional: true,
+};
+
+type More = Partial<Pick<Figure, 'optional' | 'folded' | 'hint'>>;
+export const plain = (key: string, label: string, unit = '', factor = 1, more: More = {}): Figure => ({
+  ...{ as: 'figure', key, label, testID: `figure-${key}` },
+  unit: () => unit,
+  shown: (value) => value * factor,
+  kept: (value) => value / factor,
+  ...more,
+});
+export const temperature = (key: string, label: string, more: More = {}): Figure => ({
+  ...{ as: 'figure', key, label, testID: `figure-${key}` },
+  unit: (units) => `°${units.temperature}`,
+  shown: (value, units) => temperatureIn(value, units.temperature),
+  kept: (value, units) => celsiusFrom(value, units.temperature),
+  read: (typed, units) => parseTemperature(typed, units.temperature, key),
+  ...more,
+});
+const METRES_IN = { mm: 1e-3, in: METRES_PER_INCH } as const;
+export const length = (key: string, label: string, more: More = {}): Figure => ({
+  ...{ as: 'figure', key, label, testID: `figure-${key}` },
+  unit: (units) => units.length,
+  shown: (value, units) => value / METRES_IN[units.length],
+  kept: (value, units) => value * METRES_IN[units.length],
+  read: (typed, units) => parseLength(typed, units.length, key),
+  ...more,
+});
+const SECONDS_PER_HOUR = 3600;
+export const rate = (key: string, label: string, more: More = {}): Figure => ({
+  ...{ as: 'figure', key, label, testID: `figure-${key}` },
+  unit: (units) => `°${units.temperature}/h`,
+  shown: (value, units) => differenceIn(value * SECONDS_PER_HOUR, units.temperature),
+  kept: (value, units) => kelvinFrom(value, units.temperature) / SECONDS_PER_HOUR,
+  read(typed, { temperature: unit }) {
+    const read = parseRate(typed, unit, key);
+    if (!read.ok) return read;
+    return read.value === null ? refused('unreadable', key, 'Full speed is what is asked for here: write the rate.') : found(read.value / SECONDS_PER_HOUR);
+  },
+  ...more,
+});
+/** A lag that is kept for 300 mm and shown for a foot in inches. */
+const acrossShare = (unit: LengthUnit): number => (unit === 'in' ? (12 * METRES_PER_INCH) / 0.3 : 1);
+export const lag = (key: string, label: (span: string) => string, more: More = {}): Figure => ({
+  ...{ as: 'figure', key, label: label('300 mm'), testID: `figure-${key}` },
+  labelIn: ({ length: unit }) => label(unit === 'in' ? '12 in' : '300 mm'),
+  unit: () => 's',
+  shown: (value, { length: unit }) => value * acrossShare(unit),
+  kept: (value, { length: unit }) => value / acrossShare(unit),
+  ...more,
+});
+
+/** As people would write it: six figures at most, no tail of noughts. */
+export const written = (value: number): string => String(Number(value.toPrecision(6)));
+
+export const labelOf = (field: Field, units: Units): string => {
+  if (field.as === 'lengths') return `${field.label}, ${units.length}`;
+  if (field.as !== 'figure') return field.label;
+  const mark = field.unit(units);
+  return `${field.labelIn?.(units) ?? field.label}${mark ? `, ${mark}` : ''}`;
+};
+
+/** What a figure of a record may be, as it is kept; null where it has no range. */
+export function figureRange(schema: z.ZodType, key: string): { least: number; most: number } | null {
+  const shape = schema instanceof z.ZodObject ? (schema.shape as Record<string, z.ZodType | undefined>) : {};
+  const field = shape[key];
+  const number = field instanceof z.ZodOptional ? field.unwrap() : field;
+  if (!(number instanceof z.ZodNumber) || number.minValue === null || number.maxValue === null) return null;
+  return { least: number.minValue, most: number.maxValue };
+}
+
+function plainNumber(field: Figure, typed: string, units: Units): Outcome<number> {
+  const text = typed.trim().replace(',', '.');
+  const value = text === '' ? Number.NaN : Number(text);
+  if (Number.isFinite(value)) return found(field.kept(value, units));
+  if (text === '') return refused('empty', field.key, `${field.labelIn?.(units) ?? field.label}: write a figure.`);
+  return refused('unreadable', field.key, `Cannot read '${typed.trim()}' as a number${field.optional ? '; leave it empty where it is not known' : ''}.`);
+}
+
+/** A figure as it is kept; what is out of range is answered in the unit that it is written in. */
+export function readFigure(schema: z.ZodType, field: Figure, typed: string, units: Units): Outcome<number> {
+  const read = typed.trim() !== '' && field.read ? field.read(typed, units) : plainNumber(field, typed, units);
+  if (!read.ok) return read;
+  const range = figureRange(schema, field.key);
+  const own = unitsWritten(typed, units);
+  const unit = field.unit(own);
+  const shown = (value: number): string => `${written(field.shown(value, own))}${unit === '' ? '' : ` ${unit}`}`;
+  if (!range || (read.value >= range.least && read.value <= range.most)) return read;
+  const message = `${field.labelIn?.(units) ?? field.label} is ${shown(read.value)}; it must be from ${shown(range.least)} to ${shown(range.most)}.`;
+  return refused('out-of-range', field.key, message);
+}
+
+function readLengths(field: Field, typed: string, units: Units): Outcome<number[]> {
+  const values: number[] = [];
+  for (const part of typed.split(';').filter((one) => one.trim() !== '')) {
+    const read = parseLength(part, units.length, field.key);
+    if (!read.ok) return read;
+    values.push(read.value);
+  }
+  return found(values);
+}
+
+const show = (field: Field, value: unknown, units: Units): string | string[] | boolean => {
+  if (field.as === 'figure') return typeof value === 'number' ? written(field.shown(value, units)) : '';
+  if (field.as === 'lengths') return ((value as number[] | undefined) ?? []).map((one) => formatStock(one, units.length).figure).join('; ');
+  if (field.as === 'several') return (value as string[] | undefined) ?? [];
+  if (field.as === 'yes') return value === true;
+  return typeof value === 'string' ? value : '';
+};
+
+export const entryOfRecord = (fields: readonly Field[], record: Stored, units: Units): Entry =>
+  Object.fromEntries(fields.map((field) => [field.key, show(field, (record as unknown as Record<string, unknown>)[field.key], units)]));
+
+function readField(schema: z.ZodType, field: Field, typed: Entry[string], units: Units): Outcome<unknown> {
+  if (field.as === 'figure') return readFigure(schema, field, String(typed), units);
+  if (field.as === 'lengths') return readLengths(field, String(typed), units);
+  if (typed === '' && (field.as === 'record' || field.as === 'choice')) return refused('empty', field.key, `${field.label}: choose one.`);
+  return found(typeof typed === 'string' ? typed.trim() : typed);
+}
+
+export type ReadEntry<T> = { ok: true; record: T } | { ok: false; faults: Problem[] };
+
+/** The record with what stands in the form. What was not touched stays as it was, to the last digit; all faults are told, each at its field. */
+export function readEntry<T extends Stored>(
+  { fields, schema, change }: { fields: readonly Field[]; schema: z.ZodType; change: z.ZodType<T> },
+  before: T,
+  entry: Entry,
+  units: Units,
+): ReadEntry<T> {
+  const faults: Problem[] = [];
+  const next = { ...before } as Record<string, unknown>;
+  for (const field of fields) {
+    const typed = entry[field.key];
+    const was = show(field, (before as unknown as Record<string, unknown>)[field.key], units);
+    const isUntouched = typed === undefined || (typed === was && typed !== '');
+    if (isUntouched) continue;
+    if (typed === '' && field.optional && field.as === 'figure') delete next[field.key];
+    else {
+      const read = readField(schema, field, typed, units);
+      if (read.ok) next[field.key] = read.value;
+      else faults.push({ ...read.problem, path: field.key });
+    }
+  }
+  const held = change.safeParse(next);
+  if (!held.success) {
+    for (const { path, message, code } of held.error.issues) {
+      const at = String(path[0] ?? '');
+      if (!faults.some((fault) => fault.path === at)) faults.push({ code: code ?? 'invalid', path: at, message });
+    }
+  }
+  return faults.length > 0 || !held.success ? { ok: false, faults } : { ok: true, record: held.data };
+}
