@@ -137,6 +137,10 @@ test('a new glass is on the shelf at once, and put away it is not offered any mo
   // All that is missing is said at once.
   await me.press('save-record');
   await me.sees('record-name-error', /Name is empty: write it/);
+  await me.page.waitForFunction(() => {
+    const box = document.querySelector('[data-testid="record-name-error"]')?.getBoundingClientRect();
+    return box !== undefined && box.top > 0 && box.bottom < innerHeight;
+  });
   await me.sees('glass-family-error', /Family: choose one/);
   await me.type('record-name', 'Gorse');
   await me.press('glass-family-soft-90');
@@ -155,6 +159,18 @@ test('a new glass is on the shelf at once, and put away it is not offered any mo
   await me.press(id);
   await me.press('put-away');
   await me.reads('Put away');
+  // Nothing was made of it: it can be deleted, and brought back.
+  await me.press(id);
+  await me.press('delete-record');
+  await me.gone(id);
+  await me.press('bring-back');
+  await me.find(id);
+  // The glass of six pieces cannot.
+  me.expectedStatuses.add(409);
+  await me.press('record-clear-90');
+  await me.press('delete-record');
+  await me.sees('not-deleted', /^It is in use by .*; put it away instead\.$/);
+  await me.expectSound('a record in use');
   expect(me.troubles).toEqual([]);
 });
 

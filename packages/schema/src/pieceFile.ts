@@ -4,7 +4,7 @@
  */
 import { z } from 'zod';
 import { FiringSchema, LoadSchema, PieceSchema, ScheduleSchema } from './documents';
-import { ControllerSchema, FamilySchema, GlassSchema, KilnSchema } from './records';
+import { KINDS, type KindName } from './kinds/all';
 import { EvaluationSchema } from './results';
 
 export const PIECE_FILE_FORMAT = 'torvin-piece';
@@ -34,12 +34,12 @@ export const PieceFileSchema = z.object({
   firings: z.array(FiledFiringSchema).max(5000),
   /** Left out by files that were written before pictures came along. */
   photos: z.array(FiledPhotoSchema).max(2000).default([]),
-  shelves: z.object({
-    families: z.array(FamilySchema),
-    glasses: z.array(GlassSchema),
-    kilns: z.array(KilnSchema),
-    controllers: z.array(ControllerSchema),
-  }),
+  /** What the piece names, and what that names; a kind that was not there when the file was written is left out. */
+  shelves: z.object(
+    Object.fromEntries(Object.entries(KINDS).map(([name, { schema }]) => [name, z.array(schema).default([])])) as {
+      [K in KindName]: z.ZodDefault<z.ZodArray<(typeof KINDS)[K]['schema']>>;
+    },
+  ),
 });
 export type PieceFile = z.infer<typeof PieceFileSchema>;
 

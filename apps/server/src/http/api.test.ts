@@ -119,7 +119,7 @@ describe('pieces', () => {
   });
 
   test.each([
-    ['an empty name', { name: '  ' }, 'name', /1 to 80/],
+    ['an empty name', { name: '  ' }, 'name', /Name is empty: write it/],
     ['no sheets', { doc: { ...newPiece().doc, layers: [] } }, 'doc.layers', /at least one layer/],
     [
       '400 mm of glass',

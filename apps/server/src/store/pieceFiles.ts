@@ -2,13 +2,17 @@
 import { ProblemError } from '@torvin/core';
 import {
   type Imported,
+  KIND_LIST,
   type KindName,
   PIECE_FILE_FORMAT,
+  type PieceDoc,
   type PieceFile,
-  type RecordOf,
   type Renames,
+  type Shelves,
   type Stored,
   freeId,
+  isKind,
+  kindOf,
   renameInDoc,
   renameInSnapshot,
 } from '@torvin/schema';
@@ -22,11 +26,25 @@ import { findPiece } from './pieces';
 import { columnsOf, documentOf } from './schedules';
 import { addRecord, allShelves } from './records';
 
+/** Records that a piece names, and those that they name. */
+function namedByPiece(shelves: Shelves, doc: PieceDoc): PieceFile['shelves'] {
+  const named = new Set<string>();
+  const take = (kind: string, id: string): void => {
+    if (named.has(id) || !isKind(kind)) return;
+    const record = (shelves[kind] as Stored[]).find((one) => one.id === id);
+    if (!record) return;
+    named.add(id);
+    for (const name of kindOf(kind).names(record)) take(name.kind, name.id);
+  };
+  for (const kind of KIND_LIST) {
+    const { inPieces } = kindOf(kind);
+    if (inPieces) for (const one of doc[inPieces.list]) take(kind, String((one as unknown as Record<string, unknown>)[inPieces.key]));
+  }
+  return Object.fromEntries(KIND_LIST.map((kind) => [kind, (shelves[kind] as Stored[]).filter(({ id }) => named.has(id))])) as PieceFile['shelves'];
+}
+
 export function pieceFile(db: Database, dataDir: string, id: string): PieceFile {
   const { name, doc, createdAt } = findPiece(db, id);
-  const shelves = allShelves(db);
-  const glassIds = new Set(doc.layers.map(({ glassId }) => glassId));
-  const used = shelves.glasses.filter((glass) => glassIds.has(glass.id));
   const own = db.select().from(schedules).where(eq(schedules.pieceId, id)).orderBy(asc(schedules.createdAt), asc(schedules.id)).all();
   const fired = db
     .select()
@@ -48,12 +66,7 @@ export function pieceFile(db: Database, dataDir: string, id: string): PieceFile 
       dataDir,
       fired.flatMap(({ firings: firing }) => firing.photos),
     ),
-    shelves: {
-      families: shelves.families.filter((family) => used.some(({ familyId }) => familyId === family.id)),
-      glasses: used,
-      kilns: shelves.kilns.filter((kiln) => doc.steps.some(({ kilnId }) => kilnId === kiln.id)),
-      controllers: shelves.controllers.filter((controller) => doc.steps.some(({ controllerId }) => controllerId === controller.id)),
-    },
+    shelves: namedByPiece(allShelves(db), doc),
   };
 }
 
@@ -109,30 +122,24 @@ function fitted(db: Database, file: PieceFile): PieceFile {
   }
   if (Object.keys(renames).length === 0) return file;
   const by = (kind: KindName, id: string): string => renames[kind]?.[id] ?? id;
-  const { families, glasses, kilns, controllers } = file.shelves;
-  const own = <T extends Stored>(kind: KindName, list: T[]): T[] => list.map((record) => ({ ...record, id: by(kind, record.id) }));
+  const renamed = (kind: KindName, record: Stored): Stored => {
+    const next: Record<string, unknown> = { ...record, id: by(kind, record.id) };
+    for (const name of kindOf(kind).names(record)) if (isKind(name.kind)) next[name.path] = by(name.kind, name.id);
+    return next as unknown as Stored;
+  };
   return {
     ...file,
     piece: { ...file.piece, doc: renameInDoc(file.piece.doc, renames) },
     schedules: file.schedules.map((schedule) => ({ ...schedule, snapshot: renameInSnapshot(schedule.snapshot, renames) })),
     firings: file.firings.map((firing) => (firing.load?.kilnId ? { ...firing, load: { ...firing.load, kilnId: by('kilns', firing.load.kilnId) } } : firing)),
-    shelves: {
-      families: own('families', families),
-      glasses: own('glasses', glasses).map((glass) => ({ ...glass, familyId: by('families', glass.familyId) })),
-      kilns: own('kilns', kilns),
-      controllers: own('controllers', controllers),
-    },
+    shelves: Object.fromEntries(filed.map(([kind, list]) => [kind, list.map((record) => renamed(kind, record))])) as unknown as PieceFile['shelves'],
   };
 }
 
 function addMissingRecords(db: Database, shelves: PieceFile['shelves'], now: number): void {
-  const add = <K extends KindName>(kind: K, list: RecordOf<K>[]): void => {
-    for (const record of list) if (!db.select().from(records).where(eq(records.id, record.id)).get()) addRecord(db, kind, record, now);
-  };
-  add('families', shelves.families);
-  add('glasses', shelves.glasses);
-  add('kilns', shelves.kilns);
-  add('controllers', shelves.controllers);
+  for (const kind of KIND_LIST) {
+    for (const record of shelves[kind]) if (!db.select().from(records).where(eq(records.id, record.id)).get()) addRecord(db, kind, record, now);
+  }
 }
 
 export async function importPiece(db: Database, dataDir: string, asked: PieceFile, now: number): Promise<Imported> {

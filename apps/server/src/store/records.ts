@@ -114,7 +114,7 @@ function namedBy(db: Database, kind: KindName, id: string): string[] {
       kindOf(other)
         .names(record)
         .some((name) => name.kind === kind && name.id === id)
-        ? [`the ${KINDS[other].one} ${'name' in record ? `'${String(record.name)}'` : record.id}`]
+        ? ['name' in record ? `the ${KINDS[other].one} '${String(record.name)}'` : `a ${KINDS[other].one}`]
         : [],
     ),
   );

@@ -1,6 +1,7 @@
 /** Every save that the app makes: in which queue it goes, whose versions it counts, how it is sent, and what it is in words. */
 import type {
   AnyRecord,
+  Endpoint,
   Firing,
   FiringChange,
   FiringDetail,
@@ -44,6 +45,8 @@ export interface Variables {
   addPhoto: { id: string; fileName: string };
   saveRecord: { kind: KindName; record: AnyRecord; before: AnyRecord | null };
   archiveRecord: { kind: KindName; id: string; name: string; archived: boolean };
+  removeRecord: { kind: KindName; id: string; name: string };
+  restoreRecord: { kind: KindName; id: string; name: string };
   saveStudio: Studio;
 }
 export type SaveName = keyof Variables;
@@ -206,6 +209,19 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       send: ({ kind, id, archived }) => call(recordApi[kind].archive, { id, body: { archived } }),
       taken: (shelves) => client.setQueryData(keys.shelves, shelves),
       words: ({ name, archived }) => `${name} ${archived ? 'put away' : 'taken out again'}`,
+    },
+    removeRecord: {
+      queue: () => SHELVES,
+      counts: ({ kind, id }) => `${kind} ${id}`,
+      send: ({ kind, id }, { version }) => call(recordApi[kind].remove, { id, body: { version } }),
+      taken: forgetShelves,
+      words: ({ name }) => `${name} deleted`,
+    },
+    restoreRecord: {
+      queue: () => SHELVES,
+      send: ({ kind, id }) => call(recordApi[kind].restore as unknown as Endpoint, { id, body: {} as never }),
+      taken: forgetShelves,
+      words: ({ name }) => `${name} brought back`,
     },
     saveStudio: {
       queue: () => 'studio',

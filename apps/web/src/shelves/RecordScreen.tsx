@@ -16,6 +16,7 @@ import { DraftOffer } from '@/ui/DraftOffer';
 import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
+import { DeleteRecord } from './DeleteRecord';
 import { KilnTimes } from './KilnTimes';
 import { RecordFields } from './RecordFields';
 
@@ -25,6 +26,9 @@ export interface RecordScreenProps {
   record: ShelfRecord;
   shelves: Shelves;
 }
+
+/** The form is longer than the page: what is wrong comes into sight, drawn by then. */
+const showFault = (): void => void setTimeout(() => document.querySelector('[data-testid$="-error"]')?.scrollIntoView({ block: 'center' }), 50);
 
 export const shelfHref = (kind: ShelfKind): string => `/shelves?shelf=${kind}`;
 
@@ -75,7 +79,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
       };
       if (standing) save.save(recordOnto(mine, standing).variables, { on: standing.version, then });
       else save.save(mine, { on: record.version, then });
-    })();
+    }, showFault)();
 
   return (
     <Screen title={isNew ? `New ${one}` : record.name} subtitle={isNew ? undefined : record.source} back={{ title: 'Shelves', href: shelfHref(kind) }}>
@@ -105,6 +109,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
             onPress={() => archive.save({ kind, id: record.id, name: record.name, archived: !archived }, { then: leave })}
           />
         )}
+        {!isNew && <DeleteRecord kind={kind} record={record} name={record.name} onDeleted={leave} />}
       </View>
     </Screen>
   );

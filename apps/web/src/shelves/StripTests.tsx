@@ -3,6 +3,7 @@ import { type StripTest, type Shelves, StripTestSchema } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
+import { DeleteRecord } from './DeleteRecord';
 import { v7 as uuid } from 'uuid';
 import { useDraft } from '@/outbox/drafts';
 import { useSave } from '@/outbox/useOutbox';
@@ -37,6 +38,7 @@ export function StripTests({ shelves }: { shelves: Shelves }) {
           <Words size="label" tone="muted">
             {`${format(test.testedAt, 'd MMM yyyy')}${test.note ? ` · ${test.note}` : ''}`}
           </Words>
+          <DeleteRecord kind="stripTests" record={test} name={`The strip test of ${name(test.glassA)} with ${name(test.glassB)}`} />
         </View>
       ))}
       {adding ? (
