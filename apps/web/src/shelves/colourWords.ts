@@ -8,7 +8,7 @@ const HUES: readonly [below: number, name: string][] = [
   [190, 'blue-green'],
   [255, 'blue'],
   [290, 'violet'],
-  [345, 'pink'],
+  [340, 'pink'],
   [361, 'red'],
 ];
 
