@@ -105,8 +105,23 @@ export class Visitor {
     await this.page.bringToFront();
     const element = await this.find(testId);
     await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    await this.standsStill(element);
     if (this.touches) await element.tap();
     else await element.click();
+  }
+
+  /** A finger aims at what stands still: where something has just opened or closed, the rest of the page may still be moving. */
+  private async standsStill(element: ElementHandle<HTMLElement>): Promise<void> {
+    await element.evaluate(async (node) => {
+      const at = (): string => {
+        const { left, top } = node.getBoundingClientRect();
+        return `${left} ${top}`;
+      };
+      for (let i = 0, last = ''; i < 50 && last !== at(); i += 1) {
+        last = at();
+        await new Promise((resolve) => setTimeout(resolve, 40));
+      }
+    });
   }
 
   async type(testId: string, text: string): Promise<void> {
@@ -158,6 +173,7 @@ export class Visitor {
       ),
     )) as ElementHandle<HTMLElement>;
     await link.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    await this.standsStill(link);
     const path = await link.evaluate((node) => new URL((node as HTMLAnchorElement).href).pathname);
     if (this.touches) await link.tap();
     else await link.click();
