@@ -100,14 +100,25 @@ export class Visitor {
       .catch(() => '');
   }
 
-  /** Brings it into view as scrolling would, then touches or clicks it. */
+  /** Brings it into view as scrolling would, then touches or clicks it; once more where the page moved under the finger. */
   async press(testId: string): Promise<void> {
     await this.page.bringToFront();
-    const element = await this.find(testId);
-    await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
-    await this.standsStill(element);
-    if (this.touches) await element.tap();
-    else await element.click();
+    for (let tries = 0; tries < 5; tries += 1) {
+      const element = await this.find(testId);
+      await element.evaluate((node) => {
+        node.scrollIntoView({ block: 'center' });
+        const watched = node as HTMLElement & { hit?: boolean };
+        watched.hit = false;
+        for (const event of ['pointerdown', 'touchstart', 'mousedown']) node.addEventListener(event, () => (watched.hit = true), { once: true });
+      });
+      await this.standsStill(element);
+      if (this.touches) await element.tap();
+      else await element.click();
+      // What has gone since was hit.
+      const hit = await element.evaluate((node) => (node as HTMLElement & { hit?: boolean }).hit === true || !node.isConnected).catch(() => true);
+      if (hit) return;
+    }
+    throw new Error(`'${testId}' cannot be touched: something lies over it.`);
   }
 
   /** A finger aims at what stands still: where something has just opened or closed, the rest of the page may still be moving. */
