@@ -124,12 +124,11 @@ export class Visitor {
   /** A finger aims at what stands still: where something has just opened or closed, the rest of the page may still be moving. */
   private async standsStill(element: ElementHandle<HTMLElement>): Promise<void> {
     await element.evaluate(async (node) => {
-      const at = (): string => {
+      let last = '';
+      for (let i = 0; i < 50; i += 1) {
         const { left, top } = node.getBoundingClientRect();
-        return `${left} ${top}`;
-      };
-      for (let i = 0, last = ''; i < 50 && last !== at(); i += 1) {
-        last = at();
+        if (last === `${left} ${top}`) return;
+        last = `${left} ${top}`;
         await new Promise((resolve) => setTimeout(resolve, 40));
       }
     });
