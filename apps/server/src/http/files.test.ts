@@ -3,7 +3,9 @@ import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { type Piece, type PieceFile, PieceFileSchema } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
-import { type TestServer, anotherStudio, startTestServer } from '../test/testServer';
+import { eq } from 'drizzle-orm';
+import { records } from '../db/tables';
+import { NOW, type TestServer, anotherStudio, startTestServer } from '../test/testServer';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -73,6 +75,18 @@ describe('a piece file', () => {
     const many = (await kilns()).length;
     expect((await server.ask('POST', '/api/import', elsewhere)).body.outcome).toBe('copied');
     expect(await kilns()).toHaveLength(many);
+  });
+
+  test('brings back a record that was deleted here, and leaves alone one that stands', async () => {
+    const { piece, file } = await filed('Lamp panel, left');
+    const [glass] = file.shelves.glasses;
+    await server.ask('PUT', `/api/glasses/${glass.id}`, { ...glass, name: 'Called otherwise here' });
+    const { opened } = server;
+    opened.db.update(records).set({ deletedAt: NOW }).where(eq(records.id, file.shelves.kilns[0].id)).run();
+    await server.ask('DELETE', `/api/pieces/${piece.id}`, { version: piece.version });
+    expect((await server.ask('POST', '/api/import', file)).body.outcome).toBe('restored');
+    expect((await server.ask('GET', `/api/kilns/${file.shelves.kilns[0].id}`)).status).toBe(200);
+    expect((await server.ask('GET', `/api/glasses/${glass.id}`)).body.name).toBe('Called otherwise here');
   });
 
   test('of a piece that is there still becomes a copy with ids of its own', async () => {

@@ -1,7 +1,8 @@
 /** Nothing is lost: undo, deletion taken back, named versions, firings told of later, records put away. */
 import { type Firing, type Glass, KINDS, type Piece, type ScheduleVersion } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
-import { pieces } from '../db/tables';
+import { eq, sql } from 'drizzle-orm';
+import { pieces, records } from '../db/tables';
 import { DELETED_KEPT_MS, STATES_KEPT, sweepDeleted } from '../store/pieces';
 import { PAGE } from '../store/firings';
 import { RECEIPTS_KEPT_MS, forgetOldReceipts } from '../store/receipts';
@@ -329,6 +330,18 @@ describe('records of every kind', () => {
     expect((await server.ask('GET', '/api/shelves')).body.kilns.map(({ id }: { id: string }) => id)).not.toContain('spare');
     expect((await server.ask('PUT', '/api/kilns/spare', { ...spare, version: 0 })).status).toBe(409);
     expect((await server.ask('POST', '/api/kilns/spare/restore', {})).body).toEqual({ ...spare, version: 2 });
+  });
+
+  test('from before a rule are handed on as they stand, and held to it when they are saved', async () => {
+    const { db } = server.opened;
+    db.update(records)
+      .set({ doc: sql`json_set(${records.doc}, '$.ambient_C', 90)` })
+      .where(eq(records.id, 'tall-kiln'))
+      .run();
+    const tall = (await server.ask('GET', '/api/shelves')).body.kilns.find(({ id }: { id: string }) => id === 'tall-kiln');
+    expect(tall).toMatchObject({ ambient_C: 90, name: 'Tall kiln' });
+    expect((await server.ask('PUT', '/api/kilns/tall-kiln', tall)).body.path).toBe('ambient_C');
+    expect((await server.ask('PUT', '/api/kilns/tall-kiln', { ...tall, ambient_C: 20 })).status).toBe(200);
   });
 
   test('in use are not deleted: what names them is said', async () => {

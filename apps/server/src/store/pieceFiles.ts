@@ -24,7 +24,7 @@ import { loadIdFor } from './firings';
 import { filedPhotos, takeFiledPhotos } from './photos';
 import { findPiece } from './pieces';
 import { columnsOf, documentOf } from './schedules';
-import { addRecord, allShelves } from './records';
+import { addMissingRecord, allShelves } from './records';
 
 /** Records that a piece names, and those that they name. */
 function namedByPiece(shelves: Shelves, doc: PieceDoc): PieceFile['shelves'] {
@@ -138,7 +138,7 @@ function fitted(db: Database, file: PieceFile): PieceFile {
 
 function addMissingRecords(db: Database, shelves: PieceFile['shelves'], now: number): void {
   for (const kind of KIND_LIST) {
-    for (const record of shelves[kind]) if (!db.select().from(records).where(eq(records.id, record.id)).get()) addRecord(db, kind, record, now);
+    for (const record of shelves[kind]) addMissingRecord(db, kind, record, now);
   }
 }
 

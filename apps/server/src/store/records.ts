@@ -12,13 +12,12 @@ import { type Sent, once } from './receipts';
 
 type Row = typeof records.$inferSelect;
 
-/** A document that its schema does not take is a fault of this program's, or another wrote it: it is named. */
+/** A rule that is newer than a record never locks it: it is handed on as it stands, and held to the rule when it is saved. */
 function parsed(row: Row): AnyRecord {
   const { kind, id, version, doc } = row;
   if (!isKind(kind)) throw new Error(`The record '${id}' is of a kind '${kind}' that this program does not know.`);
   const read = kindOf(kind).schema.safeParse({ ...doc, id, version });
-  if (!read.success) throw new Error(`The ${KINDS[kind].one} '${id}' cannot be read: ${read.error.issues[0]?.message ?? 'its document is damaged'}`);
-  return read.data as AnyRecord;
+  return (read.success ? read.data : { ...doc, id, version }) as AnyRecord;
 }
 
 const byName = (a: AnyRecord, b: AnyRecord): number => ('name' in a && 'name' in b ? a.name.localeCompare(b.name) : 0);
@@ -59,6 +58,12 @@ export function addRecord<K extends KindName>(db: Database, kind: K, record: Rec
   db.insert(records)
     .values({ kind, id, version: Math.max(version, 1), doc: documentOf(record), createdAt: at, updatedAt: at })
     .run();
+}
+
+/** Puts in what a file brings: what is there already stays, what was deleted comes back. */
+export function addMissingRecord<K extends KindName>(db: Database, kind: K, record: RecordOf<K>, at: number): void {
+  if (!rowOf(db, record.id)) addRecord(db, kind, record, at);
+  else db.update(records).set({ deletedAt: null }).where(eq(records.id, record.id)).run();
 }
 
 /** Refuses a record that names another which is not there. */

@@ -36,7 +36,12 @@ export function usePiece(id: string) {
   const waiting = useQueue(pieceQueue(id));
   const query = useQuery<Piece>({
     queryKey: keys.piece(id),
-    queryFn: ({ signal }) => call(api.piece, { id, signal }),
+    async queryFn({ signal }) {
+      const read = await call(api.piece, { id, signal });
+      // One that was read before a save and comes after its answer is older than what is known.
+      const known = client.getQueryData<Piece>(keys.piece(id));
+      return known && known.version > read.version ? known : read;
+    },
     placeholderData: () => client.getQueryData<Piece[]>(keys.pieces)?.find((piece) => piece.id === id),
   });
   const data = useMemo(() => query.data && shownPiece(query.data, waiting), [query.data, waiting]);

@@ -52,7 +52,7 @@ export function useJoinLoad(piece: Piece, step: Step, schedule: Schedule, shelve
   function join(load: LoadAhead, done: () => void): void {
     if (!judged) return;
     const made = { pieceId: piece.id, id: uuid(), stepId: step.id, parentId: schedule.id, origin: 'edited', segments: judged.segments } as const;
-    version.save(made, { on: piece.version });
+    version.save(made, { id: made.id, on: piece.version });
     const entry = {
       ...{ id: uuid(), pieceId: piece.id, scheduleId: made.id, loadId: load.id },
       ...{ firedAt: load.at, planned: load.startedAt === null, zone: load.zone },

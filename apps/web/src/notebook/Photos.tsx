@@ -5,7 +5,7 @@ import { v7 as uuid } from 'uuid';
 import { useServerAnswers } from '@/data/useServerAnswers';
 import { isSame } from '@/outbox/merge';
 import { dropPicture, keepPicture, knownNames, localIdsIn, localName, readPicture } from '@/outbox/pictures';
-import { useEntries, useOutbox } from '@/outbox/useOutbox';
+import { useEntries, useOutbox, useOwn } from '@/outbox/useOutbox';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -96,16 +96,7 @@ export function PhotoPicker({ hashes, onChange }: PhotoPickerProps) {
   const [lasting, setLasting] = useState(true);
   const answers = useServerAnswers();
   const waiting = localIdsIn(hashes);
-  const here = useRef(true);
-  const put = useRef<string[]>([]);
-  useEffect(() => {
-    here.current = true;
-    const own = put.current;
-    return () => {
-      here.current = false;
-      own.forEach((id) => outbox.release(id));
-    };
-  }, [outbox]);
+  const own = useOwn();
   const shown = useRef({ hashes, onChange });
   shown.current = { hashes, onChange };
   const set = (next: string[]): void => {
@@ -123,11 +114,11 @@ export function PhotoPicker({ hashes, onChange }: PhotoPickerProps) {
   async function add(file: File): Promise<void> {
     const id = uuid();
     if (!(await keepPicture(id, file))) setLasting(false);
-    put.current.push(id);
+    own.put(id);
     set([...shown.current.hashes, localName(id)]);
     const arrived = await outbox.put('addPhoto', { id, fileName: file.name }, { id, own: true }).arrival;
     // It may have been taken away again meanwhile.
-    if (arrived.ok || !here.current || !shown.current.hashes.includes(localName(id))) return;
+    if (arrived.ok || !own.isHere() || !shown.current.hashes.includes(localName(id))) return;
     set(shown.current.hashes.filter((hash) => hash !== localName(id)));
     setProblem(`'${file.name}': ${arrived.problem.message}`);
     void dropPicture(id);

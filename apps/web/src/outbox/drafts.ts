@@ -23,7 +23,7 @@ export interface Drafting<T> {
   decide(): void;
 }
 
-/** form: names the form and what it is of. */
+/** form: names the form and what it is of, and the units in which a bare number in it is meant. */
 export function useDraft<T>(form: string): Drafting<T> {
   const key = PREFIX + form;
   const [left, setLeft] = useState<{ key: string; draft: Draft<T> | null } | null>(null);

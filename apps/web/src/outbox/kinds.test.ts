@@ -121,10 +121,10 @@ describe('a picture that has not gone', () => {
       asked.push(`${init.method} ${url} ${typeof init.body === 'string' ? init.body : 'bytes'}`);
       return { ok: true, status: 200, headers: new Headers(), json: async () => ({ hash: 'a1' }) };
     }) as unknown as typeof fetch;
-    const firing = { id: 'f', pieceId: 'p', photos: ['b2', localName('two')] } as unknown as Variables['recordFiring'];
+    const firing = { id: 'f', pieceId: 'p', scheduleId: 's', photos: ['b2', localName('two')] } as unknown as Variables['recordFiring'];
     const filled = jest.fn();
     const own = saveKinds(new QueryClient(), filled);
-    expect(own.recordFiring.needs?.(firing)).toEqual(['two']);
+    expect(own.recordFiring.needs?.(firing)).toEqual(['s', 'two']);
     await keepPicture('two', new Blob(['bytes']));
     own.addPhoto.taken(await own.addPhoto.send({ id: 'two', fileName: 'x.jpg' }, { key: 'k', version: 0 }), { id: 'two', fileName: 'x.jpg' });
     const [id, put] = filled.mock.calls[0] as [string, (variables: unknown) => unknown];

@@ -23,7 +23,7 @@ import { ApiProblem, call, sendPhoto } from '@/data/client';
 import { adoptPiece, keys } from '@/data/keys';
 import { sendRecord } from '@/data/shelves';
 import { isSame, onto } from './merge';
-import type { Refusal, SaveKind } from './outbox';
+import type { Outbox, PutOptions, Refusal, SaveKind } from './outbox';
 import { dropPicture, knownNames, localIdsIn, nameGiven, readPicture, withoutLocal } from './pictures';
 
 type State = Pick<Piece, 'name' | 'doc'>;
@@ -145,7 +145,8 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       queue: ({ pieceId }) => pieceQueue(pieceId),
       send: (body) => call(api.recordFiring, { body: withPhotos(body, withoutLocal) }),
       taken: forgetFirings,
-      needs: ({ photos = [] }) => localIdsIn(photos),
+      // A schedule's save has the schedule's own id.
+      needs: ({ photos = [], scheduleId }) => [scheduleId, ...localIdsIn(photos)],
       words: ({ note }) => `A firing recorded${note ? `: ${note}` : ''}`,
     },
     saveFiring: {
@@ -283,6 +284,16 @@ export function shownPiece(piece: Piece, waiting: readonly { name: string; varia
     const save = variables as Variables['saveSchedule'];
     return { ...withSchedule(now, save), undo: save.origin === 'computed' ? 'schedule computed' : 'schedule changed', redo: null };
   }, piece);
+}
+
+/**
+ * A change of a piece, put onto what is shown of it by now: whoever made it may not have seen yet what was changed since, as a
+ * computation that took its time, or a second touch before the first was drawn.
+ */
+export function putPiece(client: QueryClient, outbox: Outbox, change: Variables['savePiece'], options: PutOptions): void {
+  const stands = client.getQueryData<Piece>(keys.piece(change.id));
+  const now = stands && shownPiece(stands, outbox.waitingIn(pieceQueue(change.id)));
+  outbox.put('savePiece', now ? pieceOnto(change, now).variables : change, options);
 }
 
 /** The way in which a refused save can still go: an outdated start as it is, a stale save with what it changed, any other once more. */

@@ -271,6 +271,18 @@ describe('a refused save', () => {
     expect(outbox.isHeldBack('desk')).toBe(true);
   });
 
+  test('lets by what does not rest on it, such as a firing that is running, but not what needs a save that it holds back', async () => {
+    await refuse('a');
+    outbox.put('line', { text: 'b' }, { on: desk.version, id: 'b1' });
+    outbox.put('note', { text: 'running' });
+    outbox.put('note', { text: 'of b', after: 'b1' });
+    await settle();
+    expect(desk.notes).toEqual(['running']);
+    outbox.mineOverTheirs(outbox.entries()[0].id);
+    await settle();
+    expect(desk.notes).toEqual(['running', 'of b']);
+  });
+
   test('that counts no versions holds nothing back', async () => {
     desk.next = [{ kind: 'refused', problem: problem('unknown') }];
     outbox.put('note', { text: 'n' });

@@ -174,6 +174,11 @@ export class Outbox {
     return (this.claims.get(this.queueOf(entry)) ?? 0) > 0;
   }
 
+  /** What of a queue has not arrived, oldest first. */
+  waitingIn(queue: string): readonly Entry[] {
+    return this.inQueue(queue);
+  }
+
   queueOf({ name, variables }: Entry): string {
     return this.kind(name).queue(variables);
   }
@@ -192,18 +197,13 @@ export class Outbox {
       const entries = this.inQueue(queue);
       if (entries.some(({ refused }) => refused)) return false;
       if (entries.length === 0 || (orSilent && !this.parts.line.answers())) return true;
-      await Promise.race([this.liveOf(entries[0].id).arrival, ...(orSilent ? [this.silence()] : [])]);
-    }
-  }
-
-  private silence(): Promise<void> {
-    return new Promise((resolve) => {
-      const stop = this.parts.line.subscribe(() => {
-        if (this.parts.line.answers()) return;
-        stop();
-        resolve();
+      let stop = (): void => undefined;
+      const silence = new Promise<void>((resolve) => {
+        if (orSilent) stop = this.parts.line.subscribe(() => void (this.parts.line.answers() || resolve()));
       });
-    });
+      await Promise.race([this.liveOf(entries[0].id).arrival, silence]);
+      stop();
+    }
   }
 
   /** Resolves when the first that is meant has arrived or been refused; at once where there is none. */
@@ -391,12 +391,14 @@ export class Outbox {
 
   /** The next of a queue that may go now. */
   private next(queue: string): Entry | null {
+    const held = new Set<string>();
     for (const entry of this.inQueue(queue)) {
       const live = this.live.get(entry.id);
       if (live?.sending || live?.resting) return null;
-      // What counts versions holds back what rests on it; a refusal of anything else concerns itself alone.
-      if (entry.refused && this.countedBy(entry) !== null) return null;
-      if (entry.refused) continue;
+      const counted = this.countedBy(entry);
+      // What was refused holds back what rests on it, and nothing else: a firing that is running is not kept from the Bench by it.
+      if (entry.refused && counted !== null) held.add(counted);
+      if (entry.refused || (counted !== null && held.has(counted))) continue;
       return this.needs(entry).length > 0 ? null : entry;
     }
     return null;

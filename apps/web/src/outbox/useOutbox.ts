@@ -58,13 +58,29 @@ export function useShownQueue<S>(queue: string): QueueState<S> {
 
 export interface Saving<N extends SaveName> {
   /** on: the version of what the person was looking at; then: once it has arrived, if the page is still there. */
-  save(variables: Variables[N], options?: { on?: number; then?(answer: Answers[N]): void; otherwise?(): void }): void;
+  save(variables: Variables[N], options?: { on?: number; id?: string; then?(answer: Answers[N]): void; otherwise?(): void }): void;
   saving: boolean;
   /** It waits for a server that does not answer. */
   held: boolean;
   refusal: Refusal | null;
   /** What was put last. */
   last: Variables[N] | null;
+}
+
+/** What a page has put and tells of itself while it is there; when it has gone the header does. */
+export function useOwn(): { put(id: string): void; isHere(): boolean } {
+  const outbox = useOutbox();
+  const here = useRef(true);
+  const ids = useRef<string[]>([]);
+  useEffect(() => {
+    here.current = true;
+    const put = ids.current;
+    return () => {
+      here.current = false;
+      put.forEach((id) => outbox.release(id));
+    };
+  }, [outbox]);
+  return useMemo(() => ({ put: (id: string) => void ids.current.push(id), isHere: () => here.current }), []);
 }
 
 /** For a form or a button that says itself what became of its save. */
@@ -74,29 +90,20 @@ export function useSave<N extends SaveName>(name: N): Saving<N> {
   const answers = useServerAnswers();
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [last, setLast] = useState<{ id: string; variables: Variables[N] } | null>(null);
-  const here = useRef(true);
-  const mine = useRef<string[]>([]);
-  useEffect(() => {
-    here.current = true;
-    const put = mine.current;
-    return () => {
-      here.current = false;
-      put.forEach((id) => outbox.release(id));
-    };
-  }, [outbox]);
+  const own = useOwn();
   const saving = entries.some(({ id }) => id === last?.id);
   return {
     saving,
     held: saving && !answers,
     refusal,
     last: last?.variables ?? null,
-    save(variables, { on, then, otherwise } = {}) {
+    save(variables, { on, id: named, then, otherwise } = {}) {
       setRefusal(null);
-      const { id, arrival } = outbox.put(name, variables, { own: true, ...(on === undefined ? {} : { on }) });
-      mine.current.push(id);
+      const { id, arrival } = outbox.put(name, variables, { own: true, ...(on === undefined ? {} : { on }), ...(named === undefined ? {} : { id: named }) });
+      own.put(id);
       setLast({ id, variables });
       void arrival.then((arrived) => {
-        if (!here.current) return;
+        if (!own.isHere()) return;
         if (arrived.ok) return then?.(arrived.answer as Answers[N]);
         setRefusal(arrived);
         otherwise?.();

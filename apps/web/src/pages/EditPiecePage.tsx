@@ -31,7 +31,7 @@ function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; b
   const layup = useLayup(piece);
   const { queue } = layup;
   const units = useUnits();
-  const draft = useDraft<PieceEntry>(`outline ${piece.id}`);
+  const draft = useDraft<PieceEntry>(`outline ${piece.id} ${units.length}`);
   const leave = (): void => {
     draft.done();
     router.replace(`/pieces/${piece.id}`);

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useShelves } from '@/data/pieces';
+import { useUnits } from '@/data/studio';
 import { useDraft } from '@/outbox/drafts';
 import { useSave } from '@/outbox/useOutbox';
 import { PieceForm } from '@/piece/PieceForm';
@@ -17,7 +18,7 @@ export function NewPiecePage() {
   const router = useRouter();
   const shelves = useShelves();
   const create = useSave('createPiece');
-  const draft = useDraft<PieceEntry>('new piece');
+  const draft = useDraft<PieceEntry>(`new piece ${useUnits().length}`);
   // The same ids for every try, so that a repeated save makes one piece.
   const [[id, layerId]] = useState(() => [uuid(), uuid()]);
   if (!shelves.data) return <Waiting query={shelves} title="New piece" back={BACK} />;

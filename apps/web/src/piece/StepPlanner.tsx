@@ -32,7 +32,7 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
   const units = useUnits();
   // What has not been touched follows the lay-up.
   const [touched, setTouched] = useState<Partial<StepEntry>>({});
-  const draft = useDraft<Partial<StepEntry>>(`firing ${step?.id ?? `new ${pieceId}`}`);
+  const draft = useDraft<Partial<StepEntry>>(`firing ${step?.id ?? `new ${pieceId}`} ${units.length}`);
   useEffect(() => draft.keep(touched, NOTHING, working), [draft, touched, working]);
   const entry = entryOfStep(doc, step, shelves, units.length, touched);
   const [faults, setFaults] = useState<Fault[]>([]);

@@ -98,6 +98,41 @@ describe('a lay-up that is edited', () => {
     expect(at.current.piece.version).toBe(3);
   });
 
+  test('keeps a change whose page had not drawn the one before it', async () => {
+    const { layup, rest } = await openPiece();
+    const before = layup();
+    const edit = (index: number, thickness_m: number, key: string): void =>
+      before.edit(changeLayer(before.doc, { ...before.doc.layers[index], thickness_m } as PieceDoc['layers'][number]), key);
+    act(() => {
+      edit(0, 0.004, 'one');
+      edit(1, 0.006, 'other');
+    });
+    expect(layup().doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
+    await rest();
+    expect(at.current.piece.doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
+  });
+
+  test('is not undone by a reading that was asked for before it was saved and came after', async () => {
+    const client = newClient();
+    const { layup, rest } = await openPiece(client);
+    let letThrough = (): void => undefined;
+    const held = new Promise<void>((resolve) => (letThrough = resolve));
+    const plain = global.fetch;
+    global.fetch = (async (url: string, init?: RequestInit) => {
+      const answer = await plain(url, init);
+      if (init?.method !== 'PUT') await held;
+      return answer;
+    }) as typeof fetch;
+    void act(() => void client.refetchQueries({ queryKey: keys.piece('p') }));
+    await rest(0);
+    deepen(layup(), 0, 0.004);
+    await rest();
+    letThrough();
+    await rest();
+    expect(layup().doc.layers[0]).toMatchObject({ thickness_m: 0.004 });
+    expect(client.getQueryData(keys.piece('p'))).toMatchObject({ version: 2 });
+  });
+
   test('says what the server refused, keeps it, and sends it again when asked to', async () => {
     const { layup, rest } = await openPiece();
     at.current.next = { status: 500, body: { code: 'broken', path: '', message: 'The disk is full.' } };

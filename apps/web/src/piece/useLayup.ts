@@ -1,10 +1,11 @@
 /** The lay-up of an open piece: shown at once as it is edited, saved by the outbox. Several presses of one stepper are one change. */
 import type { Edited, Outcome, Problem } from '@torvin/core';
 import type { Piece, PieceDoc } from '@torvin/schema';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useUndoing } from '@/data/useUndoing';
-import { pieceQueue } from '@/outbox/kinds';
+import { pieceQueue, putPiece } from '@/outbox/kinds';
 import { type QueueState, useOutbox, useShownQueue } from '@/outbox/useOutbox';
 
 export interface Layup {
@@ -26,6 +27,7 @@ const REST_MS = 400;
 
 /** piece: as it is shown, with what is not saved yet. */
 export function useLayup(piece: Piece): Layup {
+  const client = useQueryClient();
   const outbox = useOutbox();
   const queue = useShownQueue<Piece>(pieceQueue(piece.id));
   const [problem, setProblem] = useState<Problem | null>(null);
@@ -42,7 +44,7 @@ export function useLayup(piece: Piece): Layup {
       if (!outcome.ok) return setProblem(outcome.problem);
       setProblem(null);
       const change = { id, name: newName, ...outcome.value, before: { name, doc } };
-      outbox.put('savePiece', change, { on: version, rest: { key, for_ms: REST_MS } });
+      putPiece(client, outbox, change, { on: version, rest: { key, for_ms: REST_MS } });
     },
     ...undoing,
   };

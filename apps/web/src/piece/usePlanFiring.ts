@@ -8,9 +8,12 @@ import { problemOfError } from '@/data/client';
 import { keys } from '@/data/keys';
 import { useUnits } from '@/data/studio';
 import { compute } from '@/engine/client';
-import { pieceQueue } from '@/outbox/kinds';
+import { pieceQueue, shownPiece } from '@/outbox/kinds';
 import { isSame } from '@/outbox/merge';
 import { useOutbox } from '@/outbox/useOutbox';
+
+const TRIES = 4;
+const CHANGING: Problem = { code: 'changing', path: '', message: 'The piece was changed while this was computed. Compute it again.' };
 
 export interface PlanFiring {
   /** Resolves with what was said about it; with null where nothing came of it, or the server refused it, which its page says. */
@@ -26,30 +29,34 @@ export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
   const [working, setWorking] = useState(false);
   const [problem, setProblem] = useState<Problem | null>(null);
 
-  async function work(step: Step, { name, doc: before, version }: Piece): Promise<Outcome<string[]>> {
-    const edited = withStep(before, step);
-    if (!edited.ok) return edited;
-    const { doc, what } = edited.value;
-    const snapshot = snapshotOf(doc, step, shelves);
-    if (!snapshot.ok) return snapshot;
-    const impossible = impossibleFiring(snapshot.value.firing, units.length);
-    if (impossible) return { ok: false, problem: impossible };
-    const composed = await compute('compose', { ...snapshot.value.firing, units });
-    if (!composed.ok) return composed;
-    if (
-      !isSame(
-        before.steps.find(({ id }) => id === step.id),
-        step,
-      )
-    ) {
-      outbox.put('savePiece', { id: pieceId, name, doc, what, before: { name, doc: before } }, { on: version });
+  async function work(step: Step, on: Piece): Promise<Outcome<string[]>> {
+    const now = (): Piece => {
+      const stands = client.getQueryData<Piece>(keys.piece(pieceId));
+      return stands ? shownPiece(stands, outbox.waitingIn(pieceQueue(pieceId))) : on;
+    };
+    for (let tries = 0; tries < TRIES; tries += 1) {
+      const { name, doc: before, version } = now();
+      const edited = withStep(before, step);
+      if (!edited.ok) return edited;
+      const { doc, what } = edited.value;
+      const snapshot = snapshotOf(doc, step, shelves);
+      if (!snapshot.ok) return snapshot;
+      const impossible = impossibleFiring(snapshot.value.firing, units.length);
+      if (impossible) return { ok: false, problem: impossible };
+      const composed = await compute('compose', { ...snapshot.value.firing, units });
+      if (!composed.ok) return composed;
+      // What was laid otherwise while it was computed makes it another's schedule: it is computed once more.
+      if (!isSame(now().doc, before)) continue;
+      const known = before.steps.find(({ id }) => id === step.id);
+      if (!isSame(known, step)) outbox.put('savePiece', { id: pieceId, name, doc, what, before: { name, doc: before } }, { on: version });
+      const { segments, remarks, evaluation: result } = composed.value;
+      const made = { id: uuid(), pieceId, stepId: step.id, parentId: null, origin: 'computed', segments } as const;
+      const shown: Schedule = { ...made, name: '', snapshot: snapshot.value, result, createdAt: Date.now() };
+      client.setQueryData(keys.schedule(made.id), shown);
+      outbox.put('saveSchedule', made, { id: made.id, on: version });
+      return { ok: true, value: remarks };
     }
-    const { segments, remarks, evaluation: result } = composed.value;
-    const made = { id: uuid(), pieceId, stepId: step.id, parentId: null, origin: 'computed', segments } as const;
-    const shown: Schedule = { ...made, name: '', snapshot: snapshot.value, result, createdAt: Date.now() };
-    client.setQueryData(keys.schedule(made.id), shown);
-    outbox.put('saveSchedule', made, { on: version });
-    return { ok: true, value: remarks };
+    return { ok: false, problem: CHANGING };
   }
 
   return {

@@ -1,6 +1,6 @@
 import type { Evaluation, PurposefulSegment } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
-import { QueryClientProvider } from '@tanstack/react-query';
+import { type QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { keys } from '@/data/keys';
@@ -67,7 +67,7 @@ beforeEach(() => {
   mockAsked.length = 0;
 });
 
-async function openSheet(): Promise<{ sheet(): RunSheetState; close(): void; rest(ms?: number): Promise<void> }> {
+async function openSheet(): Promise<{ client: QueryClient; sheet(): RunSheetState; close(): void; rest(ms?: number): Promise<void> }> {
   const client = makeQueryClient();
   client.setQueryData(keys.piece('p'), first);
   client.setQueryData(keys.schedule('computed'), computed);
@@ -81,7 +81,7 @@ async function openSheet(): Promise<{ sheet(): RunSheetState; close(): void; res
   );
   const rest = (ms = 1500): Promise<void> => act(() => jest.advanceTimersByTimeAsync(ms));
   await rest(0);
-  return { sheet: () => result.current, close: unmount, rest };
+  return { client, sheet: () => result.current, close: unmount, rest };
 }
 const judgedOf = ({ evaluation }: RunSheetState): number => (evaluation as Evaluation & { judged: number }).judged;
 
@@ -123,6 +123,16 @@ describe('a schedule changed by hand', () => {
     await rest();
     expect(at.current.saved[1]).toMatchObject({ pieceVersion: 2, target_C: 810 });
     expect(at.current.saved[1].parentId).toBe([...at.current.schedules.keys()][1]);
+  });
+
+  test('is judged by the engine here though its page is left at once: it may be keyed in before the server answers', async () => {
+    const { client, sheet, close, rest } = await openSheet();
+    at.current.silent = true;
+    act(() => sheet().keep(rows(805)));
+    close();
+    await rest(0);
+    const [, kept] = client.getQueriesData<Schedule>({ queryKey: ['schedule'] }).map(([, schedule_]) => schedule_);
+    expect(kept).toMatchObject({ segments: rows(805), result: { judged: 805 } });
   });
 
   test('goes back to the computed one, also while it is being saved', async () => {

@@ -4,7 +4,7 @@
  */
 import type { Evaluation, Problem, PurposefulSegment } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
-import { useQueryClient } from '@tanstack/react-query';
+import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { problemOfError } from '@/data/client';
@@ -12,7 +12,8 @@ import { keys } from '@/data/keys';
 import { useUndoing } from '@/data/useUndoing';
 import { compute } from '@/engine/client';
 import { latestWins } from '@/engine/latest';
-import { type Variables, pieceQueue } from '@/outbox/kinds';
+import { pieceQueue, putPiece } from '@/outbox/kinds';
+import type { Outbox } from '@/outbox/outbox';
 import { type QueueState, useOutbox, useShownQueue } from '@/outbox/useOutbox';
 
 export interface RunSheetState {
@@ -48,6 +49,16 @@ interface Judged {
 /** A stepper pressed several times makes one version, not several. */
 const REST_MS = 700;
 
+/**
+ * A schedule that has not arrived yet is shown with the word of the engine here, whichever page is open by then: it may be keyed in
+ * before the server has judged it.
+ */
+async function judgeKept(client: QueryClient, outbox: Outbox, { id, segments, snapshot }: Schedule): Promise<void> {
+  const outcome = await compute('evaluate', { firing: snapshot.firing, segments, series: true }).catch(() => null);
+  if (!outcome?.ok || !outbox.entries().some((entry) => entry.id === id)) return;
+  client.setQueryData<Schedule>(keys.schedule(id), (shown) => (shown?.segments === segments ? { ...shown, result: outcome.value } : shown));
+}
+
 /** piece and schedule: as they are shown, with what is not saved yet. */
 export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
   const client = useQueryClient();
@@ -59,19 +70,12 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
   const undoing = useUndoing(piece.id, setProblem);
   const { firing } = schedule.snapshot;
 
-  /** A schedule that has not arrived yet is shown with the word of this page's engine; with the server's once that is there. */
-  const judge = useRef((_judged: Judged) => undefined as void);
-  judge.current = (now) => {
-    setJudged(now);
-    if (!queue.saving) return;
-    client.setQueryData<Schedule>(keys.schedule(schedule.id), (shown) => (shown?.segments === now.segments ? { ...shown, result: now.evaluation } : shown));
-  };
   const engine = useMemo(
     () =>
       latestWins(
         (segments: PurposefulSegment[]) => compute('evaluate', { firing, segments, series: true }),
         (outcome, segments) => {
-          if (outcome.ok) judge.current({ segments, evaluation: outcome.value });
+          if (outcome.ok) setJudged({ segments, evaluation: outcome.value });
           else setProblem(outcome.problem);
         },
         (error) => setProblem(problemOfError(error)),
@@ -104,17 +108,15 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
   const keep = (segments: PurposefulSegment[]): void => {
     ask(segments);
     const change = { pieceId: piece.id, id: uuid(), stepId: schedule.stepId, parentId: schedule.id, origin: 'edited', segments } as const;
-    const { id } = outbox.put('saveSchedule', change satisfies Variables['saveSchedule'], {
-      on: piece.version,
+    // One that joins an edit that still rests is that edit.
+    const { id } = outbox.put('saveSchedule', change, {
+      ...{ id: change.id, on: piece.version },
       rest: { key: `schedule ${schedule.stepId}`, for_ms: REST_MS },
     });
-    const made = outbox.entries().find((entry) => entry.id === id)?.variables as Variables['saveSchedule'] | undefined;
-    if (made) {
-      client.setQueryData<Schedule>(keys.schedule(made.id), {
-        ...schedule,
-        ...{ id: made.id, parentId: made.parentId, origin: 'edited', name: '', segments, result: judged.evaluation, createdAt: Date.now() },
-      });
-    }
+    const parentId = id === change.id ? schedule.id : schedule.parentId;
+    const shownAs: Schedule = { ...schedule, id, parentId, origin: 'edited', name: '', segments, result: judged.evaluation, createdAt: Date.now() };
+    client.setQueryData(keys.schedule(id), shownAs);
+    void judgeKept(client, outbox, shownAs);
     drop();
   };
 
@@ -125,7 +127,7 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     const step = doc.steps.find((one) => one.id === schedule.stepId);
     if (!step || !scheduleId || step.scheduleId === scheduleId) return;
     const steps = doc.steps.map((one) => (one.id === step.id ? { ...one, scheduleId } : one));
-    outbox.put('savePiece', { id, name, doc: { ...doc, steps }, what, before: { name, doc } }, { on: version });
+    putPiece(client, outbox, { id, name, doc: { ...doc, steps }, what, before: { name, doc } }, { on: version });
   }
 
   return {

@@ -75,7 +75,8 @@ export function KilnTimes({ record, getValues, setValue }: KilnTimesProps) {
     const room = figure('ambient_C');
     const ambient = room && readFigure(KINDS.kilns.schema, room, String(getValues('ambient_C') ?? ''), units);
     const ambient_C = ambient?.ok ? ambient.value : record.ambient_C;
-    const apart = difference_K === undefined ? {} : { apart: { difference_K, at_C: 500 } };
+    // Asked for over a foot where lengths are in inches; the lag is kept for 300 mm.
+    const apart = difference_K === undefined ? {} : { apart: { difference_K: difference_K * (units.length === 'in' ? 300 / 304.8 : 1), at_C: 500 } };
     const tell = ({ message }: Problem): void => setSaid({ tone: 'warn', words: message });
     try {
       const outcome = await compute('kilnTimes', { ambient_C, climbs, fall: { ...FALL, seconds: fall }, ...apart, unit });

@@ -44,7 +44,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
   const { fields, one } = KINDS[kind];
   const save = useSave('saveRecord');
   const archive = useSave('archiveRecord');
-  const draft = useDraft<Entry>(`${kind} ${record.version === 0 ? 'new' : `${record.id} ${record.version}`}`);
+  const draft = useDraft<Entry>(`${kind} ${record.version === 0 ? 'new' : `${record.id} ${record.version}`} ${units.temperature} ${units.length}`);
   const [began] = useState<Entry>(() => entryOfRecord(fields, record, units));
   const resolver: Resolver<Entry> = (entry) => {
     const read = readEntry(kindOf(kind), record, entry, units);
