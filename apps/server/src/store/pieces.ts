@@ -54,9 +54,8 @@ function impossibleIn(doc: PieceDoc, shelves: Shelves, unit: LengthUnit): Proble
 }
 
 /** Refuses a firing that cannot be, unless the piece had that very fault before: a rule newer than a piece never locks it. */
-function mustBePossible(db: Database, doc: PieceDoc, before: PieceDoc | null): void {
+function mustBePossible(db: Database, doc: PieceDoc, before: PieceDoc | null, shelves: Shelves): void {
   const { lengthUnit } = readStudio(db);
-  const shelves = allShelves(db);
   const found = impossibleIn(doc, shelves, lengthUnit);
   if (found.length === 0) return;
   const known = before ? impossibleIn(before, shelves, lengthUnit).map(({ path }) => path) : [];
@@ -65,8 +64,7 @@ function mustBePossible(db: Database, doc: PieceDoc, before: PieceDoc | null): v
 }
 
 /** Refuses a document whose records do not exist. */
-function mustHold(db: Database, pieceId: string, doc: PieceDoc): void {
-  const shelves = allShelves(db);
+function mustHold(db: Database, pieceId: string, doc: PieceDoc, shelves: Shelves): void {
   for (const layer of doc.layers) {
     if (shelves.glasses.some(({ id }) => id === layer.glassId)) continue;
     throw new ProblemError({ code: 'unknown-id', path: 'doc.layers', message: `No glass '${layer.glassId}' on the shelf.` });
@@ -88,8 +86,9 @@ function mustHold(db: Database, pieceId: string, doc: PieceDoc): void {
 export function createPiece(db: Database, { id, name, doc }: NewPiece, at: number): Piece {
   return db.transaction((tx) => {
     if (tx.select({ id: pieces.id }).from(pieces).where(eq(pieces.id, id)).get()) return findPiece(tx, id);
-    mustHold(tx, id, doc);
-    mustBePossible(tx, doc, null);
+    const shelves = allShelves(tx);
+    mustHold(tx, id, doc, shelves);
+    mustBePossible(tx, doc, null, shelves);
     tx.insert(pieces).values({ id, name, doc, version: 1, position: 0, createdAt: at, updatedAt: at }).run();
     tx.insert(pieceStates).values({ pieceId: id, position: 0, name, doc, what: '' }).run();
     return findPiece(tx, id);
@@ -131,8 +130,9 @@ export function savePiece(db: Database, id: string, change: Change, sent: Sent):
     `piece ${id}`,
     (tx) => {
       const { doc } = unchanged(tx, id, change.version);
-      mustHold(tx, id, change.doc);
-      mustBePossible(tx, change.doc, doc);
+      const shelves = allShelves(tx);
+      mustHold(tx, id, change.doc, shelves);
+      mustBePossible(tx, change.doc, doc, shelves);
       return changePiece(tx, id, change, sent.at);
     },
     standing,
@@ -152,7 +152,7 @@ function goTo(db: Database, id: string, version: number, by: -1 | 1, at: number)
       const message = by < 0 ? 'There is nothing left to undo.' : 'There is nothing to do again.';
       throw new ProblemError({ code: 'nothing-kept', path: '', message });
     }
-    mustHold(tx, id, state.doc);
+    mustHold(tx, id, state.doc, allShelves(tx));
     tx.update(pieces)
       .set({ name: state.name, doc: state.doc, position: state.position, version: version + 1, updatedAt: at })
       .where(eq(pieces.id, id))
