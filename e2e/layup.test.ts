@@ -109,9 +109,12 @@ test('layers are moved by a finger on the drawing, by keys, and by the grip', as
   const labelled = await labels();
   // A finger that moves at once scrolls; one that rests first takes the layer.
   const first = await place();
-  const passing = await me.page.touchscreen.touchStart(first.x, first.foot);
-  for (let i = 1; i <= 5; i += 1) await passing.move(first.x, first.foot - i * 12);
-  await passing.end();
+  // Sent together, so that a slow machine does not make a resting finger of it.
+  const browser = await me.page.createCDPSession();
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', ...heights: number[]): Promise<unknown> =>
+    browser.send('Input.dispatchTouchEvent', { type, touchPoints: heights.map((y) => ({ x: first.x, y })) });
+  const heights = Array.from({ length: 5 }, (_, i) => first.foot - (i + 1) * 12);
+  await Promise.all([touch('touchStart', first.foot), ...heights.map((y) => touch('touchMove', y)), touch('touchEnd')]);
   // The page comes to rest before a finger can take anything on it.
   await new Promise((resolve) => setTimeout(resolve, 600));
   expect(await labels()).toBe(labelled);
