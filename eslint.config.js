@@ -32,7 +32,37 @@ export default [
       eqeqeq: 'error',
     },
   },
-  forbid(['packages/core/**'], [...INTERFACE, ...IO, '@torvin/*', 'zod'], 'core has no interface, no I/O and no other layer.'),
+  forbid(
+    ['packages/core/**'],
+    [...INTERFACE, ...IO, '@torvin/*', 'zod', '**/contract', '**/contract/*'],
+    'core has no interface, no I/O and no other layer; only contracts know of Zod, and they are read where strangers ask.',
+    ['packages/core/src/contract/**', 'packages/core/src/calculators/**/contract.ts', 'packages/core/src/calculators/samples.ts'],
+  ),
+  // Types cost a worker nothing.
+  {
+    files: ['packages/core/src/calculators/**'],
+    ignores: ['**/contract.ts', '**/samples.ts'],
+    rules: {
+      'no-restricted-imports': 'off',
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: [...INTERFACE, ...IO, '@torvin/*', 'zod', '**/contract', '**/contract/*'],
+              message: 'the worker carries the function only.',
+              allowTypeImports: true,
+            },
+          ],
+        },
+      ],
+    },
+  },
+  forbid(
+    ['packages/core/src/contract/**', 'packages/core/src/calculators/**/contract.ts'],
+    [...INTERFACE, ...IO, '@torvin/*'],
+    'core has no interface, no I/O and no other layer.',
+  ),
   forbid(['packages/schema/**'], [...INTERFACE, ...IO, '@torvin/server', '@torvin/web', '**/apps/**'], 'schema builds on core alone.'),
   forbid(['apps/server/**'], [...INTERFACE, '@torvin/web', '**/web/**'], 'the server knows nothing of the web app.'),
   forbid(

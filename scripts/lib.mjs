@@ -74,6 +74,7 @@ async function once(name, stampDir, sources, build) {
 }
 
 const alias = {
+  '@torvin/core/contract': at('packages/core/src/contract/index.ts'),
   '@torvin/core/engine': at('packages/core/src/engine.ts'),
   '@torvin/core': at('packages/core/src/index.ts'),
   '@torvin/schema/server': at('packages/schema/src/server.ts'),
@@ -115,6 +116,8 @@ async function buildWeb() {
     target: 'es2022',
     minify: true,
     alias,
+    // What strangers may ask is read where they ask; the worker never does.
+    external: ['./contract'],
     logLevel: 'warning',
   });
   const env = { EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', NODE_ENV: 'production' };

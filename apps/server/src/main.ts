@@ -3,6 +3,7 @@ import type { Server } from 'node:http';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Express } from 'express';
+import { computeEndpoints } from '@torvin/schema/server';
 import pino from 'pino';
 import { version } from '../../../package.json';
 import { computePool } from './compute/pool';
@@ -33,6 +34,7 @@ sweepPhotos(opened.db, config.dataDir, Date.now());
 const app = createApp({
   opened,
   pool,
+  calculators: await computeEndpoints(),
   dataDir: config.dataDir,
   version,
   log,

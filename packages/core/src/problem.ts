@@ -27,3 +27,9 @@ export class ProblemError extends Error {
     this.name = 'ProblemError';
   }
 }
+
+/** The value, or the problem thrown. */
+export function valueOf<T>(outcome: Outcome<T>): T {
+  if (!outcome.ok) throw new ProblemError(outcome.problem);
+  return outcome.value;
+}

@@ -1,4 +1,5 @@
 /** The HTTP interface as one table: the server routes by it, the web app calls by it, OpenAPI is written from it. */
+import { count, figure } from '@torvin/core/contract';
 import { z } from 'zod';
 import {
   BasedOnSchema,
@@ -28,46 +29,48 @@ import { KIND_LIST, type KINDS, type KindName, kindOf } from './kinds/all';
 import type { Kind, Stored } from './kinds/kind';
 import { ShelvesSchema } from './kinds/shelves';
 
-export interface Endpoint<Request extends z.ZodType | undefined = z.ZodType | undefined, Answer extends z.ZodType = z.ZodType> {
+export interface Endpoint<Request extends z.ZodType | undefined = z.ZodType | undefined, Answer extends z.ZodType = z.ZodType> extends More {
   method: 'get' | 'post' | 'put' | 'delete';
   /** In Express's notation. */
   path: string;
   summary: string;
   request: Request;
   answer: Answer;
-  /** What may stand after the question mark. */
-  query?: z.ZodType;
 }
 
-export const get = <A extends z.ZodType>(path: string, summary: string, answer: A): Endpoint<undefined, A> => ({
-  method: 'get',
-  path,
-  summary,
-  request: undefined,
-  answer,
+interface More {
+  /** What may stand after the question mark. */
+  query?: z.ZodObject;
+  /** What a 409 brings along: the thing as it stands, or what stands in the way. */
+  stands?: z.ZodType;
+  /** Counted once by its Idempotency-Key, however often it comes. */
+  keyed?: true;
+  /** Waits for the engine, and is told to come again where too many do. */
+  computes?: true;
+}
+
+export const get = <A extends z.ZodType, M extends More = object>(path: string, summary: string, answer: A, more?: M): Endpoint<undefined, A> & M => ({
+  ...{ method: 'get', path, summary, request: undefined, answer },
+  ...(more as M),
 });
-export const send = <R extends z.ZodType, A extends z.ZodType>(
+export const send = <R extends z.ZodType, A extends z.ZodType, M extends More = object>(
   method: 'post' | 'put' | 'delete',
   path: string,
   summary: string,
   request: R,
   answer: A,
-): Endpoint<R, A> => ({
-  method,
-  path,
-  summary,
-  request,
-  answer,
-});
+  more?: M,
+): Endpoint<R, A> & M => ({ ...{ method, path, summary, request, answer }, ...(more as M) });
 
-const NothingSchema = z.strictObject({});
-const ArchivedSchema = z.strictObject({ archived: z.boolean() });
+const NothingSchema = z.strictObject({}).meta({ id: 'Nothing' });
+const ArchivedSchema = z.strictObject({ archived: z.boolean() }).meta({ id: 'Archived' });
+const piece = { stands: PieceSchema } as const;
 
 /** What was moved aside because no firing names it any more. */
-export const AsideSchema = z.object({ pictures: z.number().int(), bytes: z.number().int() });
+export const AsideSchema = z.object({ pictures: count(), bytes: figure('bytes') }).meta({ id: 'Aside' });
 export type Aside = z.infer<typeof AsideSchema>;
 
-export const HealthSchema = z.object({ ok: z.literal(true), version: z.string(), dataDir: z.string(), schema: z.number().int() });
+export const HealthSchema = z.object({ ok: z.literal(true), version: z.string(), dataDir: z.string(), schema: count('Which state of the database') });
 
 export const api = {
   health: get('/api/health', 'Whether the server is up, and where its data lies', HealthSchema),
@@ -77,15 +80,19 @@ export const api = {
   pieces: get('/api/pieces', 'All pieces, newest change first', z.array(PieceSchema)),
   piece: get('/api/pieces/:id', 'One piece', PieceSchema),
   createPiece: send('post', '/api/pieces', 'Makes a piece; repeated with the same id it does nothing', NewPieceSchema, PieceSchema),
-  savePiece: send('put', '/api/pieces/:id', 'Changes a piece; 409 with the current piece when based on an older version', PieceChangeSchema, PieceSchema),
-  undoPiece: send('post', '/api/pieces/:id/undo', 'Takes the last change of a piece back', BasedOnSchema, PieceSchema),
-  redoPiece: send('post', '/api/pieces/:id/redo', 'Does again what undo took back', BasedOnSchema, PieceSchema),
+  savePiece: send('put', '/api/pieces/:id', 'Changes a piece; 409 with the current piece when based on an older version', PieceChangeSchema, PieceSchema, {
+    ...piece,
+    keyed: true,
+  }),
+  undoPiece: send('post', '/api/pieces/:id/undo', 'Takes the last change of a piece back', BasedOnSchema, PieceSchema, piece),
+  redoPiece: send('post', '/api/pieces/:id/redo', 'Does again what undo took back', BasedOnSchema, PieceSchema, piece),
   deletePiece: send(
     'delete',
     '/api/pieces/:id',
     'Deletes a piece; it can be brought back for 30 days, its firings stay in the Notebook',
     BasedOnSchema,
     DoneSchema,
+    piece,
   ),
   restorePiece: send('post', '/api/pieces/:id/restore', 'Brings a deleted piece back', NothingSchema, PieceSchema),
   pieceFile: get('/api/pieces/:id/file', 'A piece with its schedules, firings and records as one file', PieceFileSchema),
@@ -96,6 +103,7 @@ export const api = {
     "Adds a schedule version, simulated by the server, and makes it its step's",
     NewScheduleSchema,
     SavedScheduleSchema,
+    { ...piece, computes: true },
   ),
   versions: get(
     '/api/pieces/:id/schedules',
@@ -104,22 +112,32 @@ export const api = {
   ),
   schedule: get('/api/schedules/:id', 'One schedule version as it was made', ScheduleSchema),
   nameSchedule: send('put', '/api/schedules/:id/name', 'Names a schedule version', ScheduleNameSchema, ScheduleSchema),
-  firings: { ...get('/api/firings', 'Firings, newest first, a page at a time', FiringPageSchema), query: FiringQuerySchema },
+  firings: get('/api/firings', 'Firings, newest first, a page at a time', FiringPageSchema, { query: FiringQuerySchema }),
   firing: get('/api/firings/:id', 'One firing with the schedule it ran', FiringDetailSchema),
-  bench: get('/api/bench', 'What is in the kiln, what has been fired of each step, what was last learned', BenchSchema),
+  bench: get('/api/bench', 'What is in the kiln, what has been fired of each step, what was last learned', BenchSchema, { computes: true }),
   aside: get('/api/aside', 'Pictures moved aside because no firing has had them for a day', AsideSchema),
   eraseAside: send('post', '/api/aside/erase', 'Erases the pictures that lie aside, for good', NothingSchema, AsideSchema),
   loads: get('/api/loads', 'What is in the kilns, and what is planned for them', z.array(LoadAheadSchema)),
-  saveLoad: send('put', '/api/loads/:id', 'Says when a kiln was opened, which frees it for the next load', LoadChangeSchema, LoadSchema),
+  saveLoad: send('put', '/api/loads/:id', 'Says when a kiln was opened, which frees it for the next load', LoadChangeSchema, LoadSchema, {
+    stands: LoadSchema,
+    keyed: true,
+  }),
   recordFiring: send(
     'post',
     '/api/firings',
     'Records a firing or starts it; repeated with the same id it does nothing; 409 where the kiln is in use or the schedule outdated',
     NewFiringSchema,
     FiringSchema,
+    { stands: z.union([LoadAheadSchema, z.array(z.string())]), computes: true },
   ),
-  saveFiring: send('put', '/api/firings/:id', 'Changes what is told of a firing', FiringChangeSchema, FiringDetailSchema),
-  deleteFiring: send('delete', '/api/firings/:id', 'Deletes a firing; it can be brought back for 30 days', BasedOnSchema, DoneSchema),
+  saveFiring: send('put', '/api/firings/:id', 'Changes what is told of a firing', FiringChangeSchema, FiringDetailSchema, {
+    stands: FiringSchema,
+    keyed: true,
+    computes: true,
+  }),
+  deleteFiring: send('delete', '/api/firings/:id', 'Deletes a firing; it can be brought back for 30 days', BasedOnSchema, DoneSchema, {
+    stands: FiringSchema,
+  }),
   restoreFiring: send('post', '/api/firings/:id/restore', 'Brings a deleted firing back', NothingSchema, FiringSchema),
 } as const;
 
@@ -129,9 +147,12 @@ function recordEndpoints<T extends Stored, In>({ path, one, many, schema, change
   return {
     list: get(`/api/${path}`, `All ${many}`, z.array(schema)),
     one: get(at, `One ${one}`, schema),
-    save: send('put', at, `Adds or changes a ${one}; 409 with the ${one} that stands when based on an older version`, change, schema),
+    save: send('put', at, `Adds or changes a ${one}; 409 with the ${one} that stands when based on an older version`, change, schema, {
+      stands: schema,
+      keyed: true,
+    }),
     archive: send('post', `${at}/archive`, `Puts a ${one} away, or back; what was made with it keeps it`, ArchivedSchema, ShelvesSchema),
-    remove: send('delete', at, `Deletes a ${one} that nothing names; it can be brought back`, BasedOnSchema, DoneSchema),
+    remove: send('delete', at, `Deletes a ${one} that nothing names; it can be brought back`, BasedOnSchema, DoneSchema, { stands: schema }),
     restore: send('post', `${at}/restore`, `Brings a deleted ${one} back`, NothingSchema, schema),
   };
 }

@@ -13,12 +13,26 @@ import {
   text,
 } from '@torvin/core';
 import { z } from 'zod';
-import { EvaluationSchema } from './results';
-import { DEEPEST_BODY_M, FootprintSchema } from './bodyInput';
-import { FiringCaseSchema, SchoolSchema, ShapingSchema } from './firingInput';
-import { GlassConstantsSchema } from './glassInput';
-import { ControllerInputSchema, KilnConstantsSchema, PurposefulSegmentSchema, SEGMENTS_AT_MOST } from './heatInput';
-import { id, instant, oneOf, quantity, words } from './quantity';
+import {
+  ControllerInputSchema,
+  count,
+  DEEPEST_BODY_M,
+  EvaluationSchema,
+  figure,
+  FiringCaseSchema,
+  FootprintSchema,
+  GlassConstantsSchema,
+  id,
+  instant,
+  KilnConstantsSchema,
+  oneOf,
+  PurposefulSegmentSchema,
+  quantity,
+  SchoolSchema,
+  SEGMENTS_AT_MOST,
+  ShapingSchema,
+  words,
+} from '@torvin/core/contract';
 import { ControllerSchema } from './records';
 
 export const SHEET_RANGE_M = { least: 0.0005, most: 0.025 } as const;
@@ -41,37 +55,41 @@ const grains = {
   cover: cover.optional(),
 };
 
-export const LaidLayerSchema = z.discriminatedUnion('form', [
-  z.strictObject({ form: z.literal('sheet'), ...laid, thickness_m: sheet_m, coated: oneOf('Coated side', ['up', 'down']).optional() }),
-  z.strictObject({
-    form: z.literal('cap'),
-    ...laid,
-    thickness_m: sheet_m,
-    overhang_m: quantity('Overhang', 'm', OVERHANG_RANGE_M.least, OVERHANG_RANGE_M.most).optional(),
-  }),
-  z.strictObject({
-    form: z.literal('pieces'),
-    ...laid,
-    thickness_m: sheet_m,
-    cover,
-    count: quantity('Number of pieces', '', 1, PIECES_AT_MOST).int({ error: 'The number of pieces must be whole.' }),
-  }),
-  z.strictObject({ form: z.literal('rod'), ...rod }),
-  z.strictObject({ form: z.literal('stringer'), ...rod }),
-  z.strictObject({ form: z.literal('frit'), ...grains }),
-  z.strictObject({ form: z.literal('powder'), ...grains }),
-]) satisfies z.ZodType<LaidLayer>;
+export const LaidLayerSchema = z
+  .discriminatedUnion('form', [
+    z.strictObject({ form: z.literal('sheet'), ...laid, thickness_m: sheet_m, coated: oneOf('Coated side', ['up', 'down']).optional() }),
+    z.strictObject({
+      form: z.literal('cap'),
+      ...laid,
+      thickness_m: sheet_m,
+      overhang_m: quantity('Overhang', 'm', OVERHANG_RANGE_M.least, OVERHANG_RANGE_M.most).optional(),
+    }),
+    z.strictObject({
+      form: z.literal('pieces'),
+      ...laid,
+      thickness_m: sheet_m,
+      cover,
+      count: quantity('Number of pieces', '', 1, PIECES_AT_MOST).int({ error: 'The number of pieces must be whole.' }),
+    }),
+    z.strictObject({ form: z.literal('rod'), ...rod }),
+    z.strictObject({ form: z.literal('stringer'), ...rod }),
+    z.strictObject({ form: z.literal('frit'), ...grains }),
+    z.strictObject({ form: z.literal('powder'), ...grains }),
+  ])
+  .meta({ id: 'LaidLayer' }) satisfies z.ZodType<LaidLayer>;
 
-export const StepSchema = z.strictObject({
-  id,
-  look: oneOf('Look', LOOKS),
-  setup: z.strictObject({ kind: oneOf('Set-up', SETUP_KINDS), paper: z.boolean(), shaping: ShapingSchema.optional() }),
-  kilnId: recordId('Kiln'),
-  controllerId: recordId('Controller'),
-  school: SchoolSchema,
-  scheduleId: id.nullable(),
-  computedId: id.nullable(),
-}) satisfies z.ZodType<PlannedStep>;
+export const StepSchema = z
+  .strictObject({
+    id,
+    look: oneOf('Look', LOOKS),
+    setup: z.strictObject({ kind: oneOf('Set-up', SETUP_KINDS), paper: z.boolean(), shaping: ShapingSchema.optional() }),
+    kilnId: recordId('Kiln'),
+    controllerId: recordId('Controller'),
+    school: SchoolSchema,
+    scheduleId: id.nullable(),
+    computedId: id.nullable(),
+  })
+  .meta({ id: 'Step' }) satisfies z.ZodType<PlannedStep>;
 export type Step = z.infer<typeof StepSchema>;
 
 const deepest = (layers: readonly LaidLayer[]): number =>
@@ -92,23 +110,26 @@ export const PieceDocSchema = z
   .refine((doc) => deepest(doc.layers) <= DEEPEST_BODY_M + 1e-9, {
     path: ['layers'],
     error: `The layers together may be at most ${(['mm', 'in'] as const).map((unit) => text(formatLength(DEEPEST_BODY_M, unit))).join(' or ')} deep.`,
-  }) satisfies z.ZodType<PieceDocument>;
+  })
+  .meta({ id: 'PieceDocument' }) satisfies z.ZodType<PieceDocument>;
 export type PieceDoc = z.infer<typeof PieceDocSchema>;
 
 const pieceName = words('Name', 80, 1);
 const version = quantity('Version', '', 1, 1e9).int();
 
-export const PieceSchema = z.object({
-  id,
-  name: pieceName,
-  version,
-  doc: PieceDocSchema,
-  createdAt: instant,
-  updatedAt: instant,
-  /** What undo and redo would take back or do again, in a few words; null where there is nothing. */
-  undo: z.string().nullable(),
-  redo: z.string().nullable(),
-});
+export const PieceSchema = z
+  .object({
+    id,
+    name: pieceName,
+    version,
+    doc: PieceDocSchema,
+    createdAt: instant,
+    updatedAt: instant,
+    /** What undo and redo would take back or do again, in a few words; null where there is nothing. */
+    undo: z.string().nullable(),
+    redo: z.string().nullable(),
+  })
+  .meta({ id: 'Piece' });
 export type Piece = z.infer<typeof PieceSchema>;
 
 export const NewPieceSchema = z.strictObject({ id, name: pieceName, doc: PieceDocSchema });
@@ -118,8 +139,8 @@ export type NewPiece = z.infer<typeof NewPieceSchema>;
 export const PieceChangeSchema = z.strictObject({ version, name: pieceName, doc: PieceDocSchema, what: words('What was done', 80).default('change') });
 export type PieceChange = z.input<typeof PieceChangeSchema>;
 
-export const BasedOnSchema = z.strictObject({ version });
-export const DoneSchema = z.object({ ok: z.literal(true) });
+export const BasedOnSchema = z.strictObject({ version }).meta({ id: 'BasedOn' });
+export const DoneSchema = z.object({ ok: z.literal(true) }).meta({ id: 'Done' });
 
 export const NewScheduleSchema = z.strictObject({
   id,
@@ -132,77 +153,87 @@ export const NewScheduleSchema = z.strictObject({
 export type NewSchedule = z.infer<typeof NewScheduleSchema>;
 
 /** A layer as it is drawn and named: dense depth where it lies, the share of the outline it covers. */
-export const DrawnLayerSchema = z.object({
-  name: z.string(),
-  colour: z.string(),
-  thickness_m: z.number(),
-  form: z.enum(LAYER_FORMS).optional(),
-  cover: z.number().optional(),
-  count: z.number().optional(),
-  coated: z.enum(['up', 'down']).optional(),
-});
+export const DrawnLayerSchema = z
+  .object({
+    name: z.string(),
+    colour: z.string(),
+    thickness_m: figure('m'),
+    form: z.enum(LAYER_FORMS).optional(),
+    cover: figure('').optional(),
+    count: count().optional(),
+    coated: z.enum(['up', 'down']).optional(),
+  })
+  .meta({ id: 'DrawnLayer' });
 export type DrawnLayer = z.infer<typeof DrawnLayerSchema>;
 
 /** What a person can have changed since; see madeFromDifferences. */
-export const MadeFromSchema = z.object({
-  footprint: FootprintSchema,
-  dammed: z.boolean(),
-  layers: z.array(z.object({ glassName: z.string(), depth_m: z.number(), laid: LaidLayerSchema })),
-  glasses: z.record(z.string(), GlassConstantsSchema.strip()),
-  before: z.array(z.object({ look: StepSchema.shape.look, setup: StepSchema.shape.setup })),
-  look: StepSchema.shape.look,
-  setup: StepSchema.shape.setup,
-  school: SchoolSchema,
-  kiln: z.object({ id: recordId('Kiln'), name: z.string(), constants: KilnConstantsSchema.strip() }),
-  controller: z.object({ id: recordId('Controller'), name: z.string(), counts: ControllerInputSchema.strip() }),
-}) satisfies z.ZodType<MadeFrom>;
+export const MadeFromSchema = z
+  .object({
+    footprint: FootprintSchema,
+    dammed: z.boolean(),
+    layers: z.array(z.object({ glassName: z.string(), depth_m: figure('m'), laid: LaidLayerSchema })),
+    glasses: z.record(z.string(), GlassConstantsSchema.strip()),
+    before: z.array(z.object({ look: StepSchema.shape.look, setup: StepSchema.shape.setup })),
+    look: StepSchema.shape.look,
+    setup: StepSchema.shape.setup,
+    school: SchoolSchema,
+    kiln: z.object({ id: recordId('Kiln'), name: z.string(), constants: KilnConstantsSchema.strip() }),
+    controller: z.object({ id: recordId('Controller'), name: z.string(), counts: ControllerInputSchema.strip() }),
+  })
+  .meta({ id: 'MadeFrom' }) satisfies z.ZodType<MadeFrom>;
 
 /** What a schedule was made from, kept so that later edits of records do not change the past. */
-export const SnapshotSchema = z.object({
-  firing: FiringCaseSchema,
-  familyName: z.string(),
-  /** Left out by versions from before learning went by ids. */
-  familyId: z.string().optional(),
-  kilnName: z.string(),
-  controller: ControllerSchema,
-  layers: z.array(DrawnLayerSchema),
-  /** Which of the named set-ups it stood in; older snapshots knew one only. */
-  setup: z.object({ kind: z.enum(SETUP_KINDS), paper: z.boolean() }).default({ kind: 'bareShelf', paper: false }),
-  engine: z.string(),
-  /** Left out by older versions, which are then judged by what their case tells. */
-  madeFrom: MadeFromSchema.optional(),
-});
+export const SnapshotSchema = z
+  .object({
+    firing: FiringCaseSchema,
+    familyName: z.string(),
+    /** Left out by versions from before learning went by ids. */
+    familyId: z.string().optional(),
+    kilnName: z.string(),
+    controller: ControllerSchema,
+    layers: z.array(DrawnLayerSchema),
+    /** Which of the named set-ups it stood in; older snapshots knew one only. */
+    setup: z.object({ kind: z.enum(SETUP_KINDS), paper: z.boolean() }).default({ kind: 'bareShelf', paper: false }),
+    engine: z.string(),
+    /** Left out by older versions, which are then judged by what their case tells. */
+    madeFrom: MadeFromSchema.optional(),
+  })
+  .meta({ id: 'Snapshot' });
 export type Snapshot = z.infer<typeof SnapshotSchema>;
 
 const scheduleName = words('Name of the version', 60);
 
-export const ScheduleSchema = z.object({
-  id,
-  name: scheduleName,
-  pieceId: id,
-  stepId: id,
-  parentId: id.nullable(),
-  origin: NewScheduleSchema.shape.origin,
-  segments: NewScheduleSchema.shape.segments,
-  snapshot: SnapshotSchema,
-  result: EvaluationSchema,
-  createdAt: instant,
-});
+export const ScheduleSchema = z
+  .object({
+    id,
+    name: scheduleName,
+    pieceId: id,
+    stepId: id,
+    parentId: id.nullable(),
+    origin: NewScheduleSchema.shape.origin,
+    segments: NewScheduleSchema.shape.segments,
+    snapshot: SnapshotSchema,
+    result: EvaluationSchema,
+    createdAt: instant,
+  })
+  .meta({ id: 'Schedule' });
 export type Schedule = z.infer<typeof ScheduleSchema>;
 
 /** One version as lists show it. */
-export const ScheduleVersionSchema = ScheduleSchema.pick({ id: true, name: true, stepId: true, parentId: true, origin: true, createdAt: true }).extend({
-  work_C: z.number(),
-  work_s: z.number(),
-  total_s: z.number(),
-  kilnName: z.string(),
-  firings: z.number().int(),
-});
+export const ScheduleVersionSchema = ScheduleSchema.pick({ id: true, name: true, stepId: true, parentId: true, origin: true, createdAt: true })
+  .extend({
+    work_C: figure('°C'),
+    work_s: figure('s'),
+    total_s: figure('s'),
+    kilnName: z.string(),
+    firings: count(),
+  })
+  .meta({ id: 'ScheduleVersion' });
 export type ScheduleVersion = z.infer<typeof ScheduleVersionSchema>;
 
 export const ScheduleNameSchema = z.strictObject({ name: scheduleName });
 
-export const SavedScheduleSchema = z.object({ piece: PieceSchema, schedule: ScheduleSchema });
+export const SavedScheduleSchema = z.object({ piece: PieceSchema, schedule: ScheduleSchema }).meta({ id: 'SavedSchedule' });
 export type SavedSchedule = z.infer<typeof SavedScheduleSchema>;
 
 export const ResultSchema = oneOf('Result', ['short', 'right', 'past']);
@@ -223,7 +254,7 @@ const zone = words('Time zone', 60, 1).refine(
 const hash = z.string().regex(/^[0-9a-f]{64}$/, { error: 'A photo is named by the 64 hexadecimal digits of its content.' });
 
 /** A photo as it was written anew: JPEG, upright, nothing of the camera's in it. */
-export const PhotoSchema = z.object({ hash, width: z.number().int(), height: z.number().int() });
+export const PhotoSchema = z.object({ hash, width: figure('pixels').int(), height: figure('pixels').int() }).meta({ id: 'Photo' });
 export type Photo = z.infer<typeof PhotoSchema>;
 
 /** What a person says of a firing; all but the start can wait until the kiln is open. */
@@ -244,18 +275,20 @@ const told = {
 };
 
 /** What is in a kiln together: one start, one opening. It counts from at, the real start or, before that is known, the planned one. */
-export const LoadSchema = z.object({
-  id,
-  /** Null where an old record names a kiln that is on no shelf. */
-  kilnId: z.string().nullable(),
-  kilnName: z.string(),
-  plannedAt: instant.nullable(),
-  startedAt: instant.nullable(),
-  openedAt: instant.nullable(),
-  at: instant,
-  zone,
-  version,
-});
+export const LoadSchema = z
+  .object({
+    id,
+    /** Null where an old record names a kiln that is on no shelf. */
+    kilnId: z.string().nullable(),
+    kilnName: z.string(),
+    plannedAt: instant.nullable(),
+    startedAt: instant.nullable(),
+    openedAt: instant.nullable(),
+    at: instant,
+    zone,
+    version,
+  })
+  .meta({ id: 'Load' });
 export type Load = z.infer<typeof LoadSchema>;
 
 /** A load that is in its kiln or planned for it, with what is in it. */
@@ -263,7 +296,7 @@ export const LoadAheadSchema = LoadSchema.extend({
   entries: z.array(z.object({ firingId: id, pieceId: id, pieceName: z.string(), look: z.enum(LOOKS), scheduleId: id })),
   /** When it may be opened by its schedule. */
   until: instant,
-});
+}).meta({ id: 'LoadAhead' });
 export type LoadAhead = z.infer<typeof LoadAheadSchema>;
 
 /** openedAt: when the kiln was opened, which frees it; null takes that back. */
@@ -286,36 +319,40 @@ export type NewFiring = z.input<typeof NewFiringSchema>;
 export const FiringChangeSchema = z.strictObject({ version, ...told });
 export type FiringChange = z.input<typeof FiringChangeSchema>;
 
-export const FiringSchema = z.object({
-  id,
-  pieceId: id,
-  scheduleId: id,
-  stepId: id,
-  ...told,
-  version,
-  load: LoadSchema,
-  /** How what lay there differed from what its schedule was made from. */
-  differences: z.array(z.string()),
-  pieceName: z.string(),
-  createdAt: instant,
-  /** Hottest target of its schedule, °C, that target's hold, s, and the whole firing's length, s. */
-  work_C: z.number(),
-  work_s: z.number(),
-  total_s: z.number(),
-  kilnName: z.string(),
-  familyName: z.string(),
-  look: z.enum(LOOKS),
-});
+export const FiringSchema = z
+  .object({
+    id,
+    pieceId: id,
+    scheduleId: id,
+    stepId: id,
+    ...told,
+    version,
+    load: LoadSchema,
+    /** How what lay there differed from what its schedule was made from. */
+    differences: z.array(z.string()),
+    pieceName: z.string(),
+    createdAt: instant,
+    /** Hottest target of its schedule, °C, that target's hold, s, and the whole firing's length, s. */
+    work_C: figure('°C'),
+    work_s: figure('s'),
+    total_s: figure('s'),
+    kilnName: z.string(),
+    familyName: z.string(),
+    look: z.enum(LOOKS),
+  })
+  .meta({ id: 'Firing' });
 export type Firing = z.infer<typeof FiringSchema>;
 
 /** asFiredResult: the engine's word on what really ran, where that was otherwise than planned. */
-export const FiringDetailSchema = z.object({
-  firing: FiringSchema,
-  schedule: ScheduleSchema,
-  asFiredResult: EvaluationSchema.nullable(),
-  /** What else is in its load. */
-  together: z.array(z.object({ id, pieceName: z.string() })),
-});
+export const FiringDetailSchema = z
+  .object({
+    firing: FiringSchema,
+    schedule: ScheduleSchema,
+    asFiredResult: EvaluationSchema.nullable(),
+    /** What else is in its load. */
+    together: z.array(z.object({ id, pieceName: z.string() })),
+  })
+  .meta({ id: 'FiringDetail' });
 export type FiringDetail = z.infer<typeof FiringDetailSchema>;
 
 const asked = (most: number) => z.string().trim().max(most).optional();
@@ -331,36 +368,42 @@ export const FiringQuerySchema = z.object({
 });
 export type FiringQuery = z.infer<typeof FiringQuerySchema>;
 
-export const FiringPageSchema = z.object({
-  firings: z.array(FiringSchema),
-  /** How many there are in all pages. */
-  total: z.number().int(),
-  /** Where the next page begins; null at the end. */
-  next: z.string().nullable(),
-});
+export const FiringPageSchema = z
+  .object({
+    firings: z.array(FiringSchema),
+    /** How many there are in all pages. */
+    total: count(),
+    /** Where the next page begins; null at the end. */
+    next: z.string().nullable(),
+  })
+  .meta({ id: 'FiringPage' });
 export type FiringPage = z.infer<typeof FiringPageSchema>;
 
 /** What is going on: firings not told of yet, the last firing of every step, what the firings of a kiln have taught. */
-export const BenchSchema = z.object({
-  inKiln: z.array(FiringDetailSchema),
-  fired: z.array(z.object({ stepId: id, firingId: id, firedAt: instant, result: ResultSchema.nullable() })),
-  learned: z
-    .object({
-      kilnName: z.string(),
-      familyName: z.string(),
-      firings: z.number().int(),
-      offset_K: z.number().meta({ description: 'Controller less glass' }),
-      workFactor: z.number(),
-      separated: z.boolean(),
-    })
-    .nullable(),
-});
+export const BenchSchema = z
+  .object({
+    inKiln: z.array(FiringDetailSchema),
+    fired: z.array(z.object({ stepId: id, firingId: id, firedAt: instant, result: ResultSchema.nullable() })),
+    learned: z
+      .object({
+        kilnName: z.string(),
+        familyName: z.string(),
+        firings: count(),
+        offset_K: figure('K', 'Controller less glass'),
+        workFactor: figure(''),
+        separated: z.boolean(),
+      })
+      .nullable(),
+  })
+  .meta({ id: 'Bench' });
 export type Bench = z.infer<typeof BenchSchema>;
 
-export const StudioSchema = z.strictObject({
-  temperatureUnit: oneOf('Temperature unit', ['C', 'F']),
-  lengthUnit: oneOf('Length unit', ['mm', 'in']),
-  massUnit: oneOf('Mass unit', ['g', 'oz']),
-  theme: oneOf('Theme', ['light', 'dark', 'system']),
-});
+export const StudioSchema = z
+  .strictObject({
+    temperatureUnit: oneOf('Temperature unit', ['C', 'F']),
+    lengthUnit: oneOf('Length unit', ['mm', 'in']),
+    massUnit: oneOf('Mass unit', ['g', 'oz']),
+    theme: oneOf('Theme', ['light', 'dark', 'system']),
+  })
+  .meta({ id: 'Studio' });
 export type Studio = z.infer<typeof StudioSchema>;

@@ -22,8 +22,7 @@ import {
   withPaper,
 } from '@torvin/core';
 import type { DrawnLayer, PieceDoc, Snapshot, Step } from './documents';
-import { GlassConstantsSchema } from './glassInput';
-import { KilnConstantsSchema } from './heatInput';
+import { GlassConstantsSchema, KilnConstantsSchema } from '@torvin/core/contract';
 import type { Shelves } from './kinds/shelves';
 import type { ControllerRecord, Family, Kiln } from './records';
 

@@ -1,13 +1,4 @@
 /** Documents, requests and answers of Torvin, shared by server and web. */
-import './quiet';
-
-export * from './quantity';
-export * from './problem';
-export * from './glassInput';
-export * from './bodyInput';
-export * from './heatInput';
-export * from './firingInput';
-export * from './results';
 export * from './records';
 export * from './kinds/kind';
 export * from './kinds/fields';

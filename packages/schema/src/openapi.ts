@@ -1,31 +1,193 @@
-/** Writes the OpenAPI document from the endpoint table. */
+/** Writes the OpenAPI document from the tables of endpoints: documents, records, calculators, pictures. */
+import { ProblemSchema } from '@torvin/core/contract';
 import { z } from 'zod';
+import { type ZodOpenApiOperationObject, type ZodOpenApiPathsObject, type ZodOpenApiResponsesObject, createDocument } from 'zod-openapi';
 import { type Endpoint, api, recordApi } from './api';
-import { computeApi } from './computeApi';
-import { ProblemSchema } from './problem';
+import { type CalculatorEndpoint, typicalEndpoint } from './computeApi';
+import { PhotoSchema } from './documents';
+import { EXAMPLES, exampleOfRecord } from './examples';
+import { KIND_LIST, KINDS } from './kinds/all';
 
-const jsonOf = (schema: z.ZodType, io: 'input' | 'output') => {
-  const { $schema: _, ...body } = z.toJSONSchema(schema, { io, unrepresentable: 'any' }) as Record<string, unknown>;
-  return { 'application/json': { schema: body } };
+const TAGS = {
+  Pieces: ['pieces', 'import'],
+  Schedules: ['schedules'],
+  Firings: ['firings', 'loads', 'bench'],
+  Pictures: ['photos', 'aside'],
+  Shelves: ['shelves', ...KIND_LIST.map((name) => KINDS[name].path)],
+  Studio: ['studio', 'health'],
+  Computing: ['compute'],
 };
 
-export function openApiDocument(version: string) {
-  const paths: Record<string, Record<string, unknown>> = {};
-  const problem = { description: 'What was wrong, where, and what would be right', content: jsonOf(ProblemSchema, 'output') };
-  const ofRecords = Object.entries(recordApi).flatMap(([kind, endpoints]) =>
-    Object.entries<Endpoint>(endpoints).map(([what, endpoint]) => [`${kind}-${what}`, endpoint] as const),
+const ABOUT: Record<keyof typeof TAGS, string> = {
+  Pieces: 'Pieces with their lay-up and firings, undo, and piece files.',
+  Schedules: 'Schedule versions: rows that never change, each with what it was made from and what the engine made of it.',
+  Firings: 'Firings, the loads they are in, and what goes on now.',
+  Pictures: 'Pictures of firings, kept as JPEG under the hash of their bytes.',
+  Shelves: 'Records: what stands on the shelves.',
+  Studio: "The studio's settings, and whether the server is up.",
+  Computing: 'The bare computation: every constant stands in the request, nothing is kept.',
+};
+
+interface Named {
+  operationId: string;
+  endpoint: Endpoint;
+  examples?: Readonly<Record<string, object>>;
+}
+
+const tagOf = (path: string): string => {
+  const [, , place] = path.split('/');
+  return Object.entries(TAGS).find(([, places]) => places.includes(place))?.[0] ?? 'Studio';
+};
+
+const capital = (word: string): string => word[0].toUpperCase() + word.slice(1);
+const inBraces = (path: string): string => path.replace(/:(\w+)/g, '{$1}');
+const json = (schema: z.ZodType) => ({ 'application/json': { schema } });
+const PROBLEM = json(ProblemSchema);
+
+const ID = z.string().meta({ description: 'The id of it: a uuid, or for records a short name' });
+const KEY = z
+  .string()
+  .regex(/^[\w-]{8,100}$/)
+  .optional()
+  .meta({ description: 'Names this save, so that it counts once however often it comes; a uuid will do' });
+const RETRY = z.object({ 'Retry-After': z.string().meta({ description: 'When to come again, in seconds' }) });
+
+/** What the guard says to strangers, before anything is looked at. */
+const GUARDED = { 421: { description: 'It was asked under a name that is not its own', content: PROBLEM } };
+const WRITES_GUARDED = { ...GUARDED, 403: { description: 'It came from a page that is not its own', content: PROBLEM } };
+
+function answersOf({ method, path, answer, request, stands, computes, query }: Endpoint): ZodOpenApiResponsesObject {
+  return {
+    200: { description: 'Done', content: json(answer) },
+    ...(method === 'get' ? GUARDED : WRITES_GUARDED),
+    ...(path.includes(':') ? { 404: { description: 'There is none with this id', content: PROBLEM } } : {}),
+    ...(stands
+      ? {
+          409: {
+            description: 'It has changed meanwhile, or something stands in the way; current tells what stands',
+            content: json(ProblemSchema.extend({ current: stands.optional() })),
+          },
+        }
+      : {}),
+    ...(request || query ? { 422: { description: 'What is wrong, at which field, and what would be right', content: PROBLEM } } : {}),
+    ...(computes ? { 503: { description: 'Too many are computing', headers: RETRY, content: PROBLEM } } : {}),
+    default: { description: 'What else went wrong', content: PROBLEM },
+  };
+}
+
+function operationOf({ operationId, endpoint, examples }: Named): ZodOpenApiOperationObject {
+  const { path, summary, request, query, keyed } = endpoint;
+  return {
+    operationId,
+    summary,
+    tags: [tagOf(path)],
+    requestParams: {
+      ...(path.includes(':id') ? { path: z.object({ id: ID }) } : {}),
+      ...(query ? { query } : {}),
+      ...(keyed ? { header: z.object({ 'Idempotency-Key': KEY }) } : {}),
+    },
+    ...(request
+      ? {
+          requestBody: {
+            required: true,
+            content: {
+              'application/json': {
+                schema: request,
+                ...(examples
+                  ? { examples: Object.fromEntries(Object.entries(examples).map(([title, value], i) => [`case${i + 1}`, { summary: title, value }])) }
+                  : {}),
+              },
+            },
+          },
+        }
+      : {}),
+    responses: answersOf(endpoint),
+  };
+}
+
+const bytes = (description: string) => ({ type: 'string' as const, contentEncoding: 'binary', description });
+
+/** Pictures come and go as bytes, so they are in no table. */
+const pictures: ZodOpenApiPathsObject = {
+  '/api/photos': {
+    post: {
+      operationId: 'addPhoto',
+      summary: 'Takes a picture in: turned upright, freed of what the camera added, named by its hash',
+      tags: ['Pictures'],
+      requestBody: { required: true, content: { 'image/*': { schema: bytes('JPEG, PNG or WebP, judged by its bytes') } } },
+      responses: {
+        200: { description: 'Done', content: json(PhotoSchema) },
+        ...WRITES_GUARDED,
+        415: { description: 'It is not sent as a picture', content: PROBLEM },
+        422: { description: 'It is no picture that can be read', content: PROBLEM },
+        default: { description: 'What else went wrong', content: PROBLEM },
+      },
+    },
+  },
+  '/api/photos/{hash}': {
+    get: {
+      operationId: 'photo',
+      summary: 'One picture',
+      tags: ['Pictures'],
+      requestParams: {
+        path: z.object({ hash: z.string().meta({ description: 'The 64 hexadecimal digits of its content' }) }),
+        query: z.object({ size: z.enum(['small', 'large']).default('large').meta({ description: 'small: for a list' }) }),
+      },
+      responses: {
+        ...GUARDED,
+        200: { description: 'The picture', content: { 'image/jpeg': { schema: bytes('JPEG') } } },
+        404: { description: 'There is none with this hash', content: PROBLEM },
+        default: { description: 'What else went wrong', content: PROBLEM },
+      },
+    },
+  },
+};
+
+function allOperations(calculators: readonly CalculatorEndpoint[]): Named[] {
+  const examples: Partial<Record<string, object>> = EXAMPLES;
+  const documents = Object.entries<Endpoint>(api).map(([operationId, endpoint]): Named => ({ operationId, endpoint, ...given(examples[operationId]) }));
+  const records = KIND_LIST.flatMap((kind) =>
+    Object.entries<Endpoint>(recordApi[kind]).map(([what, endpoint]): Named => ({
+      operationId: `${kind}${capital(what)}`,
+      endpoint,
+      ...given(exampleOfRecord(kind, what)),
+    })),
   );
-  for (const [operationId, endpoint] of [...Object.entries<Endpoint>({ ...api, ...computeApi }), ...ofRecords]) {
-    const path = endpoint.path.replace(/:(\w+)/g, '{$1}');
-    const parameters = [...endpoint.path.matchAll(/:(\w+)/g)].map(([, name]) => ({ name, in: 'path', required: true, schema: { type: 'string' } }));
-    paths[path] ??= {};
-    paths[path][endpoint.method] = {
-      operationId,
-      summary: endpoint.summary,
-      ...(parameters.length > 0 ? { parameters } : {}),
-      ...(endpoint.request ? { requestBody: { required: true, content: jsonOf(endpoint.request, 'input') } } : {}),
-      responses: { 200: { description: 'Done', content: jsonOf(endpoint.answer, 'output') }, default: problem },
-    };
+  const computing = calculators.map((endpoint): Named => ({ operationId: `compute${capital(endpoint.call)}`, endpoint, examples: endpoint.cases }));
+  return [...documents, ...records, { operationId: 'computeTypical', endpoint: typicalEndpoint }, ...computing];
+}
+
+const given = (value: object | undefined) => (value ? { examples: { 'A whole request': value } } : {});
+
+const named = new WeakMap<z.ZodType, z.ZodType>();
+
+/** Every request and answer has a name of its own, so that code made from the document reads well. */
+function namedSchema<T extends z.ZodType>(schema: T, id: string): T {
+  if (schema.meta()?.id !== undefined) return schema;
+  const known = named.get(schema) ?? schema.meta({ ...schema.meta(), id });
+  named.set(schema, known);
+  return known as T;
+}
+
+export function openApiDocument(version: string, calculators: readonly CalculatorEndpoint[]) {
+  const paths: ZodOpenApiPathsObject = { ...pictures };
+  for (const { operationId, endpoint, examples } of allOperations(calculators)) {
+    const path = inBraces(endpoint.path);
+    const request = endpoint.request && namedSchema(endpoint.request, `${capital(operationId)}Request`);
+    const answer = endpoint.answer instanceof z.ZodArray ? endpoint.answer : namedSchema(endpoint.answer, `${capital(operationId)}Answer`);
+    paths[path] = { ...paths[path], [endpoint.method]: operationOf({ operationId, endpoint: { ...endpoint, request, answer }, examples }) };
   }
-  return { openapi: '3.1.0', info: { title: 'Torvin', version, description: 'Kiln firings: SI units and °C throughout.' }, paths };
+  return createDocument({
+    openapi: '3.1.0',
+    info: {
+      title: 'Torvin',
+      version,
+      license: { name: 'MIT', identifier: 'MIT' },
+      description: 'Plans, computes and records kiln firings. SI units and °C throughout; x-unit says the unit of every number, 1 where it has none.',
+    },
+    servers: [{ url: '/', description: 'This server' }],
+    security: [],
+    tags: Object.entries(ABOUT).map(([tag, description]) => ({ name: tag, description })),
+    paths,
+  });
 }

@@ -5,7 +5,7 @@
 import { z } from 'zod';
 import { FiringSchema, LoadSchema, PieceSchema, ScheduleSchema } from './documents';
 import { KINDS, type KindName } from './kinds/all';
-import { EvaluationSchema } from './results';
+import { EvaluationSchema } from '@torvin/core/contract';
 
 export const PIECE_FILE_FORMAT = 'torvin-piece';
 
@@ -26,26 +26,30 @@ const FiledPhotoSchema = z.object({
 });
 export type FiledPhoto = z.infer<typeof FiledPhotoSchema>;
 
-export const PieceFileSchema = z.object({
-  format: z.literal(PIECE_FILE_FORMAT, { error: `This is not a piece file: its format must be '${PIECE_FILE_FORMAT}'.` }),
-  formatVersion: z.literal(1, { error: 'This file is of a later format than this program knows.' }),
-  piece: PieceSchema.pick({ id: true, name: true, doc: true, createdAt: true }),
-  schedules: z.array(ScheduleSchema).max(5000),
-  firings: z.array(FiledFiringSchema).max(5000),
-  /** Left out by files that were written before pictures came along. */
-  photos: z.array(FiledPhotoSchema).max(2000).default([]),
-  /** What the piece names, and what that names; a kind that was not there when the file was written is left out. */
-  shelves: z.object(
-    Object.fromEntries(Object.entries(KINDS).map(([name, { schema }]) => [name, z.array(schema).default([])])) as {
-      [K in KindName]: z.ZodDefault<z.ZodArray<(typeof KINDS)[K]['schema']>>;
-    },
-  ),
-});
+export const PieceFileSchema = z
+  .object({
+    format: z.literal(PIECE_FILE_FORMAT, { error: `This is not a piece file: its format must be '${PIECE_FILE_FORMAT}'.` }),
+    formatVersion: z.literal(1, { error: 'This file is of a later format than this program knows.' }),
+    piece: PieceSchema.pick({ id: true, name: true, doc: true, createdAt: true }),
+    schedules: z.array(ScheduleSchema).max(5000),
+    firings: z.array(FiledFiringSchema).max(5000),
+    /** Left out by files that were written before pictures came along. */
+    photos: z.array(FiledPhotoSchema).max(2000).default([]),
+    /** What the piece names, and what that names; a kind that was not there when the file was written is left out. */
+    shelves: z.object(
+      Object.fromEntries(Object.entries(KINDS).map(([name, { schema }]) => [name, z.array(schema).default([])])) as {
+        [K in KindName]: z.ZodDefault<z.ZodArray<(typeof KINDS)[K]['schema']>>;
+      },
+    ),
+  })
+  .meta({ id: 'PieceFile' });
 export type PieceFile = z.infer<typeof PieceFileSchema>;
 
-export const ImportedSchema = z.object({
-  piece: PieceSchema,
-  /** new: it was not there; restored: it had been deleted; copied: it is there still, so this is another one. */
-  outcome: z.enum(['new', 'restored', 'copied']),
-});
+export const ImportedSchema = z
+  .object({
+    piece: PieceSchema,
+    /** new: it was not there; restored: it had been deleted; copied: it is there still, so this is another one. */
+    outcome: z.enum(['new', 'restored', 'copied']),
+  })
+  .meta({ id: 'Imported' });
 export type Imported = z.infer<typeof ImportedSchema>;

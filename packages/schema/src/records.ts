@@ -1,9 +1,7 @@
 /** What stands on the shelves: families, glasses, strip tests, kilns and controllers, with their source. */
 import { CONTENTS, type Controller, LAYER_FORMS } from '@torvin/core';
 import { z } from 'zod';
-import { GlassConstantsSchema, onACurve } from './glassInput';
-import { KilnConstantsSchema, controllerFields } from './heatInput';
-import { id, instant, oneOf, quantity, words } from './quantity';
+import { controllerFields, GlassConstantsSchema, id, instant, KilnConstantsSchema, onACurve, oneOf, quantity, words } from '@torvin/core/contract';
 
 const recordId = words('Record id', 60, 1);
 /** version counts saves; a save names the one it was based on, and a new record names 0. */

@@ -1,7 +1,7 @@
 /** The engine in a worker thread: one call runs, a few wait, more are refused. The event loop stays free. */
 import { Worker } from 'node:worker_threads';
 import { type Problem, ProblemError } from '@torvin/core';
-import type { Engine, EngineCall } from '@torvin/core/engine';
+import type { Answered, Asked, EngineCall } from '@torvin/core/engine';
 
 export interface Job {
   call: EngineCall;
@@ -17,7 +17,7 @@ export class Busy extends Error {
 }
 
 export interface ComputePool {
-  run<C extends EngineCall>(call: C, input: Parameters<Engine[C]>[0]): Promise<ReturnType<Engine[C]>>;
+  run<C extends EngineCall>(call: C, input: Asked<C>): Promise<Answered<C>>;
   close(): Promise<void>;
 }
 

@@ -1,7 +1,7 @@
 /** Runs in a worker thread: one engine call a message. */
 import { parentPort } from 'node:worker_threads';
 import { ProblemError } from '@torvin/core';
-import { type EngineCall, createEngine, warmUp } from '@torvin/core/engine';
+import { type Asked, type EngineCall, createEngine, warmUp } from '@torvin/core/engine';
 import type { Job, JobAnswer } from './pool';
 
 parentPort?.on('message', ({ call, input }: Job) => {
@@ -13,8 +13,7 @@ warmUp(engine);
 
 function run(call: EngineCall, input: unknown): JobAnswer {
   try {
-    const compute = engine[call] as (value: unknown) => unknown;
-    return { ok: true, value: compute(input) };
+    return { ok: true, value: engine.call(call, input as Asked<EngineCall>) };
   } catch (error) {
     if (error instanceof ProblemError) return { ok: false, problem: error.problem };
     return { ok: false, crash: error instanceof Error ? (error.stack ?? error.message) : String(error) };

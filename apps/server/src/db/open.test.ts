@@ -1,7 +1,8 @@
 import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Driver from 'better-sqlite3';
-import { FiringCaseSchema, LoadSchema, PieceDocSchema, TYPICAL_SOURCE } from '@torvin/schema';
+import { LoadSchema, PieceDocSchema, TYPICAL_SOURCE } from '@torvin/schema';
+import { FiringCaseSchema } from '@torvin/core/contract';
 import { v7 as uuid } from 'uuid';
 import { listFirings } from '../store/firings';
 import { loadsAhead } from '../store/loads';

@@ -12,9 +12,9 @@ import {
   withPaper,
 } from '@torvin/core';
 import type { AnswerOf } from '@torvin/schema';
-import type { computeApi } from '@torvin/schema/server';
+import type { typicalEndpoint } from '@torvin/schema/server';
 
-export const typical = (): AnswerOf<typeof computeApi.computeTypical> => ({
+export const typical = (): AnswerOf<typeof typicalEndpoint> => ({
   families: [...TYPICAL_FAMILIES],
   setups: Object.fromEntries(
     (Object.keys(SETUPS) as SetUpKind[]).map((kind) => [kind, { name: SETUP_NAMES[kind], setup: SETUPS[kind], onPaper: withPaper(SETUPS[kind]) }]),

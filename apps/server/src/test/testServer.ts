@@ -4,6 +4,7 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { type CalculatorEndpoint, computeEndpoints } from '@torvin/schema/server';
 import { buildSync } from 'esbuild';
 import pino from 'pino';
 import { type ComputePool, computePool } from '../compute/pool';
@@ -50,6 +51,7 @@ export interface TestServer {
 
 let pool: ComputePool | null = null;
 let seeded: string | null = null;
+let calculators: CalculatorEndpoint[] | null = null;
 
 afterAll(async () => {
   await pool?.close();
@@ -70,7 +72,15 @@ export async function startTestServer(dataDir = temporaryFolder()): Promise<Test
   if (!existsSync(join(dataDir, DATABASE_FILE))) cpSync((seeded ??= anotherStudio()), dataDir, { recursive: true });
   const opened = openDatabase(dataDir, MIGRATIONS);
   const engine = (pool ??= computePool(workerUrl()));
-  const app = createApp({ opened, pool: engine, dataDir, version: 'test', log: pino({ level: 'silent' }), now: () => NOW });
+  const app = createApp({
+    opened,
+    pool: engine,
+    calculators: (calculators ??= await computeEndpoints()),
+    dataDir,
+    version: 'test',
+    log: pino({ level: 'silent' }),
+    now: () => NOW,
+  });
   const server = await new Promise<ReturnType<typeof app.listen>>((resolve) => {
     const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
   });

@@ -1,6 +1,6 @@
 /** The engine's worker, started once and warmed up while the first screen is drawn. */
 import type { Outcome } from '@torvin/core';
-import type { Engine, EngineCall } from '@torvin/core/engine';
+import type { Answered, Asked, EngineCall } from '@torvin/core/engine';
 import { type Remote, wrap } from 'comlink';
 import type { EngineWorker } from './worker';
 
@@ -24,9 +24,9 @@ function start(): Started {
   return { remote: wrap<EngineWorker>(worker), broken };
 }
 
-export async function compute<C extends EngineCall>(name: C, input: Parameters<Engine[C]>[0]): Promise<Outcome<ReturnType<Engine[C]>>> {
+export async function compute<C extends EngineCall>(name: C, input: Asked<C>): Promise<Outcome<Answered<C>>> {
   started ??= start();
-  return (await Promise.race([started.remote.call(name, input), started.broken])) as Outcome<ReturnType<Engine[C]>>;
+  return (await Promise.race([started.remote.call(name, input), started.broken])) as Outcome<Answered<C>>;
 }
 
 /** Starts the worker, which warms itself up, while the first screen is drawn. */

@@ -1,6 +1,6 @@
 /** What the engine says of something, asked in the worker; while a newer answer is on its way the last one stays. */
 import type { Problem } from '@torvin/core';
-import type { Engine, EngineCall } from '@torvin/core/engine';
+import type { Answered, Asked, EngineCall } from '@torvin/core/engine';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { problemOfError } from '@/data/client';
 import { compute } from './client';
@@ -13,7 +13,7 @@ export interface Computed<T> {
 }
 
 /** input: null where there is nothing to ask. It is its own key, so the same question is asked once. */
-export function useComputed<C extends EngineCall>(name: C, input: Parameters<Engine[C]>[0] | null): Computed<ReturnType<Engine[C]>> {
+export function useComputed<C extends EngineCall>(name: C, input: Asked<C> | null): Computed<Answered<C>> {
   const { data, error, isPlaceholderData } = useQuery({
     queryKey: ['computed', name, input],
     queryFn: async () => {

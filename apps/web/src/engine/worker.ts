@@ -1,10 +1,10 @@
 /** The engine in a web worker. Errors come back as data, because classes do not survive the crossing. */
 import { type Outcome, ProblemError, found } from '@torvin/core';
-import { type Engine, type EngineCall, createEngine, warmUp } from '@torvin/core/engine';
+import { type Answered, type Asked, type EngineCall, createEngine, warmUp } from '@torvin/core/engine';
 import { expose } from 'comlink';
 
 export interface EngineWorker {
-  call<C extends EngineCall>(name: C, input: Parameters<Engine[C]>[0]): Outcome<ReturnType<Engine[C]>>;
+  call<C extends EngineCall>(name: C, input: Asked<C>): Outcome<Answered<C>>;
 }
 
 const engine = createEngine();
@@ -12,8 +12,7 @@ const engine = createEngine();
 const worker: EngineWorker = {
   call(name, input) {
     try {
-      const compute = engine[name] as (value: typeof input) => ReturnType<Engine[typeof name]>;
-      return found(compute(input));
+      return found(engine.call(name, input));
     } catch (error) {
       if (error instanceof ProblemError) return { ok: false, problem: error.problem };
       const message = error instanceof Error ? error.message : String(error);

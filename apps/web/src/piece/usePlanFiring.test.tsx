@@ -17,7 +17,7 @@ jest.mock('@/engine/client', () => ({
   compute: async (_name: string, { body }: { body: { layers: { thickness_m: number }[] } }) => {
     mockAsked.push(body.layers.reduce((sum, { thickness_m }) => sum + thickness_m, 0));
     mockMeanwhile?.();
-    return { ok: true, value: { segments: [], remarks: [], evaluation: {} } };
+    return { ok: true, value: { segments: [], remarks: [], readings: [] } };
   },
 }));
 

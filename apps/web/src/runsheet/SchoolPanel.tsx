@@ -55,13 +55,13 @@ function SchoolRow({ school, firing, unit, working, onTake }: Omit<SchoolPanelPr
   const { value, problem } = useComputed('compose', { ...firing, school, units });
   const taken = firing.school.heat === school.heat && firing.school.soak === school.soak;
   const name = `${HEATS[school.heat]}, ${SOAKS[school.soak]}`;
-  const figures = value ? consequences({ firing, evaluation: value.evaluation }, { firing, evaluation: value.evaluation }, units) : [];
+  const figures = value ? consequences({ firing, evaluation: value }, { firing, evaluation: value }, units) : [];
   const figure = (what: string): string => {
     const found = figures.find((one) => one.what === what);
     return found ? text(found.after) : '–';
   };
   const work = value?.segments[hottestSegment(value.segments)];
-  const broken = value ? brokenOf(value.evaluation.readings).length : 0;
+  const broken = value ? brokenOf(value.readings).length : 0;
   return (
     <View
       role="listitem"

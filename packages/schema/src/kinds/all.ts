@@ -125,6 +125,7 @@ const stripTests = kind({
   many: 'strip tests',
   schema: StripTestSchema,
   fields: [],
+  begins: (only) => ({ glassA: only('glasses'), glassB: only('glasses'), result: 'holds' as const, note: '', testedAt: 0 }),
   about: ({ glassA, glassB, result }, { nameOf }) => `${nameOf('glasses', glassA)} with ${nameOf('glasses', glassB)}: ${result}`,
   searched: ({ note }) => note,
   names: ({ glassA, glassB }) => [

@@ -55,5 +55,12 @@ export interface Kind<T extends Stored = Stored, In = unknown> {
 
 type Told<T extends Stored, In> = Omit<Kind<T, In>, 'change' | 'names' | 'archives'> & Partial<Pick<Kind<T, In>, 'change' | 'names' | 'archives'>>;
 
-/** Infers the record's type from its schema. */
-export const kind = <T extends Stored, In>(told: Told<T, In>): Kind<T, In> => ({ change: told.schema, names: () => [], archives: true, ...told });
+const capital = (word: string): string => word[0].toUpperCase() + word.slice(1);
+
+/** Infers the record's type from its schema, which is named in the OpenAPI document by what one of them is called. */
+export function kind<T extends Stored, In>(told: Told<T, In>): Kind<T, In> {
+  const id = told.one.split(' ').map(capital).join('');
+  const schema = told.schema.meta({ id });
+  const change = told.change ? told.change.meta({ id: `${id}Change` }) : schema;
+  return { names: () => [], archives: true, ...told, schema, change };
+}

@@ -2,11 +2,13 @@
 import { z } from 'zod';
 import { KINDS, type KindName } from './all';
 
-export const ShelvesSchema = z.object({
-  ...(Object.fromEntries(Object.entries(KINDS).map(([name, { schema }]) => [name, z.array(schema)])) as {
-    [K in KindName]: z.ZodArray<(typeof KINDS)[K]['schema']>;
-  }),
-  /** Ids of records that are put away: kept for what was made with them, not offered any more. */
-  archived: z.array(z.string()),
-});
+export const ShelvesSchema = z
+  .object({
+    ...(Object.fromEntries(Object.entries(KINDS).map(([name, { schema }]) => [name, z.array(schema)])) as {
+      [K in KindName]: z.ZodArray<(typeof KINDS)[K]['schema']>;
+    }),
+    /** Ids of records that are put away: kept for what was made with them, not offered any more. */
+    archived: z.array(z.string()),
+  })
+  .meta({ id: 'Shelves' });
 export type Shelves = z.infer<typeof ShelvesSchema>;

@@ -1,5 +1,7 @@
 /** Number fields that say in one sentence what came and what would be right. */
 import { z } from 'zod';
+import type { Units } from '../units/convert';
+import './quiet';
 
 const shown = (input: unknown): string => {
   if (input === undefined) return 'nothing';
@@ -10,8 +12,29 @@ const shown = (input: unknown): string => {
 /** A finite number within a range; unit is part of the sentence and of the OpenAPI document. */
 export function quantity(title: string, unit: string, least: number, most: number) {
   const error = ({ input }: { input?: unknown }): string => `${title} must be a number from ${least} to ${most}${unit ? ` ${unit}` : ''}; got ${shown(input)}.`;
-  return z.number({ error }).min(least, { error }).max(most, { error }).meta({ title, unit });
+  return z
+    .number({ error })
+    .min(least, { error })
+    .max(most, { error })
+    .meta({ title, 'x-unit': unit || '1' });
 }
+
+/** A number of an answer; unit '' is a plain number. */
+export const figure = (unit: string, description?: string) => z.number().meta({ 'x-unit': unit || '1', ...(description ? { description } : {}) });
+
+/** A whole number of an answer: how many, or which. */
+export const count = (description?: string) =>
+  z
+    .number()
+    .int()
+    .meta({ 'x-unit': '1', ...(description ? { description } : {}) });
+
+/** What the answer's sentences are written in. */
+export const UnitsSchema = z.strictObject({
+  temperature: oneOf('Temperature unit', ['C', 'F']).default('C'),
+  length: oneOf('Length unit', ['mm', 'in']).default('mm'),
+  mass: oneOf('Mass unit', ['g', 'oz']).default('g'),
+}) satisfies z.ZodType<Units>;
 
 /** Text of a person's own, trimmed, with a sensible end. */
 export function words(title: string, most: number, least = 0) {

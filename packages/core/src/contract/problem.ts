@@ -1,12 +1,14 @@
 /** How anything that went wrong travels: the first problem of a failed parse, or what a function refused. */
-import type { Problem } from '@torvin/core';
+import type { Problem } from '../problem';
 import { z } from 'zod';
 
-export const ProblemSchema = z.object({
-  code: z.string(),
-  path: z.string(),
-  message: z.string(),
-}) satisfies z.ZodType<Problem>;
+export const ProblemSchema = z
+  .object({
+    code: z.string(),
+    path: z.string(),
+    message: z.string(),
+  })
+  .meta({ id: 'Problem' }) satisfies z.ZodType<Problem>;
 
 /** The first issue of a Zod error as a problem; prefix is put before the path. */
 export function problemOf(error: z.ZodError, prefix = ''): Problem {

@@ -1,18 +1,25 @@
 /** What the simulation takes: stack, faces, kiln, segments or a measured curve. */
-import type { Controller, Face, KilnConstants, MeasuredCurve, PurposefulSegment, Segment, Shape, SimulationInput, StackLayer } from '@torvin/core';
+import type { Face } from '../heat/exchange';
+import type { MeasuredCurve, SimulationInput } from '../heat/simulate';
+import type { Shape, StackLayer } from '../heat/stack';
+import type { Controller } from '../kiln/controller';
+import type { KilnConstants } from '../kiln/kiln';
+import type { PurposefulSegment, Segment } from '../schedule/segment';
 import { z } from 'zod';
-import { thickness } from './bodyInput';
-import { GlassInputSchema } from './glassInput';
+import { thickness } from './body';
+import { GlassInputSchema } from './glass';
 import { oneOf, quantity } from './quantity';
 
-export const FaceSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('insulated') }),
-  z.strictObject({
-    kind: z.literal('open'),
-    emissivity: quantity('Emissivity', '', 0, 1),
-    convection_W_m2K: quantity('Convection', 'W/(m²·K)', 0, 1e7),
-  }),
-]) satisfies z.ZodType<Face>;
+export const FaceSchema = z
+  .discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('insulated') }),
+    z.strictObject({
+      kind: z.literal('open'),
+      emissivity: quantity('Emissivity', '', 0, 1),
+      convection_W_m2K: quantity('Convection', 'W/(m²·K)', 0, 1e7),
+    }),
+  ])
+  .meta({ id: 'Face' }) satisfies z.ZodType<Face>;
 
 export const faces = z.strictObject({ top: FaceSchema, bottom: FaceSchema });
 
@@ -24,42 +31,45 @@ export const support = z.strictObject({
   heatCapacity_J_kgK: quantity('Heat capacity', 'J/(kg·K)', 100, 5000),
 });
 
-export const StackLayerSchema = z.discriminatedUnion('of', [
-  z.strictObject({ of: z.literal('glass'), thickness_m: thickness }),
-  support,
-]) satisfies z.ZodType<StackLayer>;
+export const StackLayerSchema = z
+  .discriminatedUnion('of', [z.strictObject({ of: z.literal('glass'), thickness_m: thickness }), support])
+  .meta({ id: 'StackLayer' }) satisfies z.ZodType<StackLayer>;
 
 const inside = (title: string) => quantity(title, 'm', 0.05, 5).optional();
 
-export const KilnConstantsSchema = z.strictObject({
-  top_C: quantity("Kiln's top", '°C', 100, 1700),
-  power_K_per_s: quantity('Power over heat capacity', 'K/s', 1e-3, 10),
-  loss_per_s: quantity('Linear loss over heat capacity', '1/s', 0, 1e-2),
-  radiantLoss_per_K3_s: quantity('Radiant loss over heat capacity', '1/(K³·s)', 0, 1e-11),
-  ambient_C: quantity('Room temperature', '°C', -20, 50),
-  acrossLag_s_per_300mm: quantity('Across-lag on 300 mm', 's', 0, 3600),
-  insideWidth_m: inside('Width inside'),
-  insideLength_m: inside('Length inside'),
-  insideDiameter_m: inside('Diameter inside'),
-  insideHeight_m: inside('Height inside'),
-}) satisfies z.ZodType<KilnConstants>;
+export const KilnConstantsSchema = z
+  .strictObject({
+    top_C: quantity("Kiln's top", '°C', 100, 1700),
+    power_K_per_s: quantity('Power over heat capacity', 'K/s', 1e-3, 10),
+    loss_per_s: quantity('Linear loss over heat capacity', '1/s', 0, 1e-2),
+    radiantLoss_per_K3_s: quantity('Radiant loss over heat capacity', '1/(K³·s)', 0, 1e-11),
+    ambient_C: quantity('Room temperature', '°C', -20, 50),
+    acrossLag_s_per_300mm: quantity('Across-lag on 300 mm', 's', 0, 3600),
+    insideWidth_m: inside('Width inside'),
+    insideLength_m: inside('Length inside'),
+    insideDiameter_m: inside('Diameter inside'),
+    insideHeight_m: inside('Height inside'),
+  })
+  .meta({ id: 'KilnConstants' }) satisfies z.ZodType<KilnConstants>;
 
 export const controllerFields = {
   unit: oneOf('Unit', ['C', 'F']),
   fullSpeedCode: quantity('Full-speed code', '', 1, 99999).int(),
   mostSegments: quantity('Segments held', '', 1, 99).int(),
 };
-export const ControllerInputSchema = z.strictObject(controllerFields) satisfies z.ZodType<Controller>;
+export const ControllerInputSchema = z.strictObject(controllerFields).meta({ id: 'ControllerInput' }) satisfies z.ZodType<Controller>;
 
-export const SegmentSchema = z.strictObject({
-  rate_C_per_h: quantity('Rate', '°C/h', 0.1, 1e7).nullable(),
-  target_C: quantity('Target', '°C', 0, 1700),
-  hold_s: quantity('Hold', 's', 0, 14 * 24 * 3600),
-}) satisfies z.ZodType<Segment>;
+export const SegmentSchema = z
+  .strictObject({
+    rate_C_per_h: quantity('Rate', '°C/h', 0.1, 1e7).nullable(),
+    target_C: quantity('Target', '°C', 0, 1700),
+    hold_s: quantity('Hold', 's', 0, 14 * 24 * 3600),
+  })
+  .meta({ id: 'Segment' }) satisfies z.ZodType<Segment>;
 
 export const RoleSchema = oneOf('Role', ['warmUp', 'squeeze', 'work', 'drop', 'firstCool', 'secondCool', 'lastCool']);
 
-export const PurposefulSegmentSchema = SegmentSchema.extend({ role: RoleSchema }) satisfies z.ZodType<PurposefulSegment>;
+export const PurposefulSegmentSchema = SegmentSchema.extend({ role: RoleSchema }).meta({ id: 'PurposefulSegment' }) satisfies z.ZodType<PurposefulSegment>;
 
 export const SEGMENTS_AT_MOST = 24;
 const segments = z.array(SegmentSchema).max(SEGMENTS_AT_MOST, { error: `At most ${SEGMENTS_AT_MOST} segments.` });
@@ -141,3 +151,8 @@ export const SimulationInputSchema = z
     path: ['stress'],
     error: 'Residual stress is computed for plates; leave it out for a cylinder or a sphere.',
   }) satisfies z.ZodType<SimulationInput>;
+
+export const SegmentsSchema = z
+  .array(SegmentSchema.extend({ role: RoleSchema.optional() }))
+  .min(1, { error: 'A schedule needs at least one segment.' })
+  .max(SEGMENTS_AT_MOST, { error: `At most ${SEGMENTS_AT_MOST} segments.` });

@@ -1,7 +1,9 @@
 /** A body as the engine takes it: a lay-up of layers and parts, or a casting. */
-import { type BodyInput, type Casting, type Footprint, type Layer, type Part, bodyDepth, crossesItself, footprintArea } from '@torvin/core';
+import { bodyDepth, type BodyInput, type Casting } from '../body/body';
+import { crossesItself, type Footprint, footprintArea } from '../body/footprint';
+import type { Layer, Part } from '../body/layers';
 import { z } from 'zod';
-import { GlassInputSchema } from './glassInput';
+import { GlassInputSchema } from './glass';
 import { oneOf, quantity } from './quantity';
 
 export const thickness = quantity('Thickness', 'm', 0.0005, 0.1);
@@ -11,21 +13,23 @@ const corner = z.tuple([quantity('x', 'm', -2, 2), quantity('y', 'm', -2, 2)]).r
 const rectangle = z.strictObject({ shape: z.literal('rectangle'), width_m: quantity('Width', 'm', 0.01, 2), length_m: quantity('Length', 'm', 0.01, 2) });
 const disc = z.strictObject({ shape: z.literal('disc'), diameter_m: quantity('Diameter', 'm', 0.01, 2) });
 
-export const FootprintSchema = z.discriminatedUnion('shape', [
-  rectangle,
-  disc,
-  z.strictObject({ shape: z.literal('oval'), width_m: quantity('Width', 'm', 0.01, 2), length_m: quantity('Length', 'm', 0.01, 2) }),
-  z.strictObject({
-    shape: z.literal('polygon'),
-    corners_m: z
-      .array(corner)
-      .min(3, { error: 'A polygon needs at least three corners.' })
-      .max(64, { error: 'At most 64 corners.' })
-      .refine((corners) => !crossesItself(corners), { error: 'The outline must not cross itself.' })
-      .refine((corners) => footprintArea({ shape: 'polygon', corners_m: corners }) >= 1e-4, { error: 'The outline must enclose at least 0.0001 m².' })
-      .readonly(),
-  }),
-]) satisfies z.ZodType<Footprint>;
+export const FootprintSchema = z
+  .discriminatedUnion('shape', [
+    rectangle,
+    disc,
+    z.strictObject({ shape: z.literal('oval'), width_m: quantity('Width', 'm', 0.01, 2), length_m: quantity('Length', 'm', 0.01, 2) }),
+    z.strictObject({
+      shape: z.literal('polygon'),
+      corners_m: z
+        .array(corner)
+        .min(3, { error: 'A polygon needs at least three corners.' })
+        .max(64, { error: 'At most 64 corners.' })
+        .refine((corners) => !crossesItself(corners), { error: 'The outline must not cross itself.' })
+        .refine((corners) => footprintArea({ shape: 'polygon', corners_m: corners }) >= 1e-4, { error: 'The outline must enclose at least 0.0001 m².' })
+        .readonly(),
+    }),
+  ])
+  .meta({ id: 'Footprint' }) satisfies z.ZodType<Footprint>;
 
 const placed = {
   glass: quantity('Glass', '', 0, 31).int({ error: 'Glass must be a whole number: its place in the list of glasses.' }),
@@ -34,14 +38,16 @@ const placed = {
 const grains = { ...placed, perArea_kg_m2: quantity('Mass per area', 'kg/m²', 0.001, 100), grain_m: quantity('Grain', 'm', 1e-5, 0.03).optional() };
 const diameter_m = quantity('Diameter', 'm', 0.0003, 0.05);
 
-export const LayerInputSchema = z.discriminatedUnion('form', [
-  z.strictObject({ form: z.literal('sheet'), ...placed, thickness_m: thickness, coated: oneOf('Coated side', ['up', 'down']).optional() }),
-  z.strictObject({ form: z.literal('cap'), ...placed, thickness_m: thickness, overhang_m: quantity('Overhang', 'm', 0, 0.05).optional() }),
-  z.strictObject({ form: z.literal('rod'), ...placed, diameter_m }),
-  z.strictObject({ form: z.literal('stringer'), ...placed, diameter_m }),
-  z.strictObject({ form: z.literal('frit'), ...grains }),
-  z.strictObject({ form: z.literal('powder'), ...grains }),
-]) satisfies z.ZodType<Layer>;
+export const LayerInputSchema = z
+  .discriminatedUnion('form', [
+    z.strictObject({ form: z.literal('sheet'), ...placed, thickness_m: thickness, coated: oneOf('Coated side', ['up', 'down']).optional() }),
+    z.strictObject({ form: z.literal('cap'), ...placed, thickness_m: thickness, overhang_m: quantity('Overhang', 'm', 0, 0.05).optional() }),
+    z.strictObject({ form: z.literal('rod'), ...placed, diameter_m }),
+    z.strictObject({ form: z.literal('stringer'), ...placed, diameter_m }),
+    z.strictObject({ form: z.literal('frit'), ...grains }),
+    z.strictObject({ form: z.literal('powder'), ...grains }),
+  ])
+  .meta({ id: 'Layer' }) satisfies z.ZodType<Layer>;
 
 const PartSchema = z.strictObject({
   glass: placed.glass,
@@ -93,4 +99,4 @@ export const aBody = <T extends z.ZodType<BodyInput>>(schema: T) =>
 
 const namesMissing = ({ glasses, layers }: BodyInput): boolean => layers.some(({ glass }) => glass >= glasses.length);
 
-export const BodyInputSchema = aBody(z.strictObject(bodyFields)) satisfies z.ZodType<BodyInput>;
+export const BodyInputSchema = aBody(z.strictObject(bodyFields)).meta({ id: 'BodyInput' }) satisfies z.ZodType<BodyInput>;

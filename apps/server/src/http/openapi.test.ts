@@ -1,0 +1,168 @@
+/** The OpenAPI document as others use it: by a linter, by a generated client, by people who read it. */
+import { execFileSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { createConfig, lintFromString } from '@redocly/openapi-core';
+import { api, recordApi } from '@torvin/schema';
+import { computeEndpoints, openApiDocument } from '@torvin/schema/server';
+import createClient from 'openapi-fetch';
+import ts from 'typescript';
+import { type TestServer, startTestServer } from '../test/testServer';
+
+/** A JSON schema, an operation, or any part of the document. */
+type Part = Record<string, unknown>;
+
+let server: TestServer;
+let document: Part & { paths: Record<string, Record<string, Part>>; components: { schemas: Record<string, Part> } };
+beforeAll(async () => {
+  server = await startTestServer();
+  document = (await server.ask('GET', '/api/openapi.json')).body;
+});
+afterAll(() => server.stop());
+
+const operations = (): [name: string, Part][] =>
+  Object.entries(document.paths).flatMap(([path, methods]) =>
+    Object.entries(methods).map(([method, operation]): [string, Part] => [`${method} ${path}`, operation]),
+  );
+
+/** Every schema of the document with where it stands. */
+function* partsOf(value: unknown, path = ''): Generator<[string, Part]> {
+  if (typeof value !== 'object' || value === null) return;
+  if (!Array.isArray(value)) yield [path, value as Part];
+  for (const [key, part] of Object.entries(value)) if (key !== 'examples' && key !== 'example') yield* partsOf(part, `${path}/${key}`);
+}
+
+test('it is what the tables say, every endpoint under its method', async () => {
+  expect(document).toEqual(JSON.parse(JSON.stringify(openApiDocument('test', await computeEndpoints()))));
+  const endpoints = [...Object.values(api), ...Object.values(recordApi).flatMap((kind) => Object.values(kind)), ...(await computeEndpoints())];
+  for (const { path, method } of endpoints) expect(document.paths[path.replace(/:(\w+)/g, '{$1}')]).toHaveProperty(method);
+});
+
+test('a strict linter finds nothing', async () => {
+  const config = await createConfig({
+    extends: ['recommended-strict'],
+    rules: { 'no-invalid-media-type-examples': 'error', 'no-unused-components': 'error' },
+  });
+  const problems = await lintFromString({ source: JSON.stringify(document), config });
+  expect(problems.map(({ ruleId, message, location: [at] }) => `${ruleId}: ${message} ${at?.pointer}`)).toEqual([]);
+});
+
+test('the linter does find what is wrong', async () => {
+  const config = await createConfig({ extends: ['recommended-strict'] });
+  const wrong = { ...document, paths: { '/api/x/{id}': { get: { responses: { 200: {} } } } } };
+  expect((await lintFromString({ source: JSON.stringify(wrong), config })).length).toBeGreaterThan(2);
+});
+
+test('every number says its unit', () => {
+  const silent = [...partsOf(document)].filter(
+    ([, { type, enum: choices, const: only }]) => /^(number|integer)$/.test(String(type)) && !choices && only === undefined,
+  );
+  expect(silent.length).toBeGreaterThan(200);
+  expect(silent.filter(([, part]) => typeof part['x-unit'] !== 'string').map(([path]) => path)).toEqual([]);
+});
+
+test('every operation has a name, a tag, a summary, an answer, and an example where it takes something', () => {
+  expect(operations().length).toBeGreaterThan(70);
+  const names = operations().map(([, { operationId }]) => operationId);
+  expect(new Set(names).size).toBe(names.length);
+  for (const [name, operation] of operations()) {
+    expect([name, operation]).toEqual([
+      name,
+      expect.objectContaining({ tags: [expect.any(String)], summary: expect.any(String), operationId: expect.any(String) }),
+    ]);
+    const body = (operation.requestBody as { content: Record<string, Part> } | undefined)?.content['application/json'];
+    if (body) expect([name, Object.keys(body.examples ?? {}).length > 0]).toEqual([name, true]);
+  }
+});
+
+test('requests and answers are named components', () => {
+  for (const [name, operation] of operations()) {
+    const { requestBody, responses } = operation as { requestBody?: { content: Part }; responses: Record<string, { content?: Part }> };
+    for (const content of [requestBody?.content, responses[200].content]) {
+      const schema = (content?.['application/json'] as { schema: Part } | undefined)?.schema;
+      if (schema && schema.type !== 'array') expect([name, schema]).toEqual([name, { $ref: expect.stringMatching(/^#\/components\/schemas\/[A-Z]\w+$/) }]);
+    }
+  }
+});
+
+test.each([
+  ['put', '/api/pieces/{id}', ['200', '403', '404', '409', '421', '422', 'default']],
+  ['post', '/api/pieces/{id}/schedules', ['200', '403', '404', '409', '421', '422', '503', 'default']],
+  ['put', '/api/kilns/{id}', ['200', '403', '404', '409', '421', '422', 'default']],
+  ['post', '/api/compute/compose', ['200', '403', '421', '422', '503', 'default']],
+  ['post', '/api/compute/flow', ['200', '403', '421', '422', 'default']],
+  ['get', '/api/photos/{hash}', ['200', '404', '421', 'default']],
+])('%s %s tells of its answers %j', (method, path, codes) => {
+  expect(Object.keys(document.paths[path][method].responses as Part)).toEqual(codes);
+});
+
+test('a conflict tells of what stands, a save of its key, a list of its queries', () => {
+  const { responses, parameters } = document.paths['/api/pieces/{id}'].put as {
+    responses: Record<string, { content: Record<string, { schema: Part }> }>;
+    parameters: Part[];
+  };
+  expect(responses[409].content['application/json'].schema).toMatchObject({ properties: { current: { $ref: '#/components/schemas/Piece' } } });
+  expect(parameters.map(({ name, in: place }) => `${String(place)} ${String(name)}`)).toEqual(['path id', 'header Idempotency-Key']);
+  const queries = document.paths['/api/firings'].get.parameters as Part[];
+  expect(queries.map(({ name }) => name)).toEqual(['text', 'look', 'result', 'kiln', 'piece', 'after']);
+});
+
+const CALLER = `
+import createClient from 'openapi-fetch';
+import type { paths } from './torvin';
+export async function call(baseUrl: string): Promise<unknown[]> {
+  const torvin = createClient<paths>({ baseUrl });
+  const health = await torvin.GET('/api/health');
+  const [first] = (await torvin.GET('/api/pieces')).data ?? [];
+  const piece = await torvin.GET('/api/pieces/{id}', { params: { path: { id: first.id } } });
+  const page = await torvin.GET('/api/firings', { params: { query: { result: 'right' } } });
+  const read = await torvin.POST('/api/compute/quantity', { body: { text: '12 in', kind: 'length' } });
+  const refused = await torvin.PUT('/api/pieces/{id}', {
+    params: { path: { id: first.id } },
+    body: { version: first.version + 7, name: first.name, doc: first.doc },
+  });
+  return [health.data?.schema, piece.data?.name, page.data?.total, read.data?.value, refused.error && 'current' in refused.error && refused.error.current?.version];
+}
+`;
+
+describe('a client generated from it', () => {
+  let folder: string;
+  beforeAll(() => {
+    mkdirSync(join(process.cwd(), '.check'), { recursive: true });
+    folder = mkdtempSync(join(process.cwd(), '.check', 'client-'));
+    writeFileSync(join(folder, 'torvin.json'), JSON.stringify(document));
+    // What has a default may be left out.
+    const options = ['--default-non-nullable=false', '--output', join(folder, 'torvin.ts')];
+    const generator = join(process.cwd(), 'node_modules', 'openapi-typescript', 'bin', 'cli.js');
+    execFileSync(process.execPath, [generator, join(folder, 'torvin.json'), ...options], { stdio: 'pipe' });
+  });
+  afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+  function faultsOf(code: string): string[] {
+    const file = join(folder, 'caller.ts');
+    writeFileSync(file, code);
+    const program = ts.createProgram([file], {
+      ...{ strict: true, noEmit: true, skipLibCheck: true, target: ts.ScriptTarget.ES2022, module: ts.ModuleKind.ESNext, types: [] },
+      ...{ moduleResolution: ts.ModuleResolutionKind.Bundler, lib: ['lib.es2022.d.ts', 'lib.dom.d.ts', 'lib.dom.iterable.d.ts'] },
+    });
+    return ts.getPreEmitDiagnostics(program).map(({ messageText }) => ts.flattenDiagnosticMessageText(messageText, ' '));
+  }
+
+  test('fits its calls, and refuses one that is wrong', () => {
+    expect(faultsOf(CALLER)).toEqual([]);
+    expect(faultsOf(CALLER.replace("kind: 'length'", "kind: 'colour'")).join()).toMatch(/colour/);
+    expect(faultsOf(CALLER.replace('page.data?.total', 'page.data?.sum')).join()).toMatch(/sum/);
+  });
+
+  test('calls six routes of the running server', async () => {
+    const { outputText } = ts.transpileModule(CALLER, { compilerOptions: { target: ts.ScriptTarget.ES2022, module: ts.ModuleKind.CommonJS } });
+    const made: { call?: (base: string) => Promise<unknown[]> } = {};
+    new Function('exports', 'require', outputText)(made, () => ({ __esModule: true, default: createClient }));
+    const [schema, name, total, value, stands] = (await made.call?.(server.base)) ?? [];
+    expect(schema).toBe(server.opened.schema);
+    expect(name).toEqual(expect.any(String));
+    expect(total).toBeGreaterThan(0);
+    expect(value).toBeCloseTo(0.3048, 12);
+    expect(stands).toEqual(expect.any(Number));
+  });
+});

@@ -1,0 +1,29 @@
+import { api } from '@torvin/schema';
+import { importPiece, pieceFile } from '../../store/pieceFiles';
+import { createPiece, deletePiece, findPiece, listPieces, redoPiece, restorePiece, savePiece, undoPiece } from '../../store/pieces';
+import { addSchedule, alreadySaved, caseFor, findSchedule, listVersions, nameSchedule } from '../../store/schedules';
+import type { Works } from '../route';
+
+/** Pieces, their undo and files, and the schedule versions of their firings. */
+export function pieceRoutes({ route, db, pool, dataDir, now }: Works): void {
+  route(api.pieces, () => listPieces(db));
+  route(api.piece, (_, id) => findPiece(db, id));
+  route(api.createPiece, (piece) => createPiece(db, piece, now()));
+  route(api.savePiece, (change, id, _, sent) => savePiece(db, id, change, sent));
+  route(api.undoPiece, ({ version: based }, id) => undoPiece(db, id, based, now()));
+  route(api.redoPiece, ({ version: based }, id) => redoPiece(db, id, based, now()));
+  route(api.deletePiece, ({ version: based }, id) => deletePiece(db, id, based, now()));
+  route(api.restorePiece, (_, id) => restorePiece(db, id));
+  route(api.pieceFile, (_, id) => pieceFile(db, dataDir, id));
+  route(api.importPiece, (file) => importPiece(db, dataDir, file, now()));
+  route(api.saveSchedule, async (wanted, pieceId) => {
+    const repeated = alreadySaved(db, pieceId, wanted.id);
+    if (repeated) return repeated;
+    const snapshot = caseFor(db, pieceId, wanted);
+    const result = await pool.run('evaluate', { firing: snapshot.firing, segments: wanted.segments });
+    return addSchedule(db, pieceId, wanted, snapshot, result, now());
+  });
+  route(api.versions, (_, id) => listVersions(db, findPiece(db, id), now()));
+  route(api.schedule, (_, id) => findSchedule(db, id));
+  route(api.nameSchedule, ({ name }, id) => nameSchedule(db, id, name));
+}

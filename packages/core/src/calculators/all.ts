@@ -1,0 +1,40 @@
+/** Every calculator there is. A new one is added here. */
+import { body } from './body';
+import { check } from './check';
+import { composeFiring } from './compose';
+import { corrections } from './corrections';
+import { sameWork } from './equalWork';
+import { evaluateFiring } from './evaluate';
+import { fitGlasses } from './fit';
+import { flow } from './flow';
+import { kilnFit } from './kilnFit';
+import { kilnTimes } from './kilnTimes';
+import { polariser } from './polariser';
+import { quantity } from './quantity';
+import { comesFree } from './release';
+import { simulate } from './simulate';
+import { spreadFit } from './spreadFit';
+
+export const CALCULATORS = {
+  quantity,
+  body,
+  fit: fitGlasses,
+  flow,
+  release: comesFree,
+  polariser,
+  simulate,
+  compose: composeFiring,
+  check,
+  evaluate: evaluateFiring,
+  equalWork: sameWork,
+  kilnFit,
+  kilnTimes,
+  spreadFit,
+  corrections,
+};
+
+type Calculators = typeof CALCULATORS;
+export type EngineCall = keyof Calculators;
+export type Asked<C extends EngineCall> = Parameters<Calculators[C]['compute']>[0];
+export type Answered<C extends EngineCall> = ReturnType<Calculators[C]['compute']>;
+export const CALLS = Object.keys(CALCULATORS) as EngineCall[];

@@ -1,0 +1,46 @@
+import { z } from 'zod';
+import { GlassInputSchema } from '../../contract/glass';
+import { figure, oneOf, quantity } from '../../contract/quantity';
+import { GLASS } from '../samples';
+
+export const summary = 'Offset and work factor from looks reached or missed';
+
+export const request = z.strictObject({
+  glass: GlassInputSchema,
+  seen: z
+    .array(
+      z
+        .strictObject({
+          work: quantity('Work done', '1/Pa', 1e-9, 100),
+          least: quantity('Least work', '1/Pa', 1e-9, 100),
+          most: quantity('Most work', '1/Pa', 1e-9, 100),
+          work_C: quantity('Working temperature', '°C', 300, 1700),
+          outcome: oneOf('Outcome', ['short', 'right', 'past']),
+        })
+        .refine(({ least, most }) => least <= most, { path: ['most'], error: 'The most work must not be less than the least.' }),
+    )
+    .max(200),
+  witnesses: z
+    .array(z.strictObject({ offset_K: quantity('Offset seen', 'K', -60, 60), error_K: quantity('Its error', 'K', 0.1, 30) }))
+    .max(50)
+    .default([]),
+});
+export const answer = z.object({
+  corrections: z.object({ offset_K: figure('K'), workFactor: figure('') }),
+  offset_sd_K: figure('K'),
+  workFactor_sd_log: figure(''),
+  correlation: figure(''),
+  separated: z.boolean(),
+  nextWork_perPa: z
+    .number()
+    .nullable()
+    .meta({ 'x-unit': '1/Pa', description: 'Where a test ladder should go next: between what fell short and what went past' }),
+});
+
+export const cases = {
+  'One tack that fell short': {
+    glass: GLASS,
+    seen: [{ work: 2e-2, least: 1.6e-2, most: 4.6e-2, work_C: 800, outcome: 'short' }],
+    witnesses: [{ offset_K: 5, error_K: 2 }],
+  },
+} satisfies Record<string, z.input<typeof request>>;

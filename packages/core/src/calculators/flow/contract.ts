@@ -1,0 +1,61 @@
+import { z } from 'zod';
+import { GlassInputSchema } from '../../contract/glass';
+import { oneOf, quantity } from '../../contract/quantity';
+import type { FlowQuestion } from '../../flow/ask';
+import { GLASS } from '../samples';
+
+export const summary = 'One question of viscosity, heat work or flow';
+
+const work_perPa = quantity('Heat work', '1/Pa', 0, 100);
+const temperature = (title: string) => quantity(title, '°C', 300, 1700);
+const sheet_m = quantity('Sheet', 'm', 0.0005, 0.1);
+const span_m = quantity('Span', 'm', 0.005, 2);
+const drop_m = quantity('Drop', 'm', 1e-6, 1);
+const overhang_m = quantity('Overhang', 'm', 0.002, 1);
+const stretching = quantity('Stretching', '', 0, 2).optional();
+const radius_m = quantity('Radius', 'm', 1e-4, 1);
+
+const QuestionSchema = z.discriminatedUnion('of', [
+  z.strictObject({ of: z.literal('viscosity'), temperature_C: temperature('Temperature') }),
+  z.strictObject({ of: z.literal('holdForWork'), work_perPa, temperature_C: temperature('Temperature') }),
+  z.strictObject({ of: z.literal('equalHold'), hold_s: quantity('Hold', 's', 0, 1e7), from_C: temperature('From'), to_C: temperature('To') }),
+  z.strictObject({ of: z.literal('naturalDepth') }),
+  z.strictObject({
+    of: z.literal('relief'),
+    width_m: quantity('Width', 'm', 0.0005, 1),
+    depth_m: quantity('Depth', 'm', 1e-4, 0.2),
+    work_perPa,
+    base: oneOf('Base', ['grips', 'slides', 'between']).optional(),
+  }),
+  z.strictObject({ of: z.literal('edgeRounding'), edge_m: quantity('Edge', 'm', 1e-5, 0.1), work_perPa }),
+  z.strictObject({ of: z.literal('sag'), span_m, sheet_m, work_perPa, mould_m: quantity('Depth of the mould', 'm', 1e-4, 1).optional(), stretching }),
+  z.strictObject({ of: z.literal('workToSag'), span_m, sheet_m, drop_m, stretching }),
+  z.strictObject({ of: z.literal('workToSqueeze'), sheet_m, radius_m, gap_m: quantity('Gap', 'm', 1e-6, 0.05) }),
+  z.strictObject({ of: z.literal('drape'), overhang_m, sheet_m, work_perPa }),
+  z.strictObject({ of: z.literal('workToDrape'), overhang_m, sheet_m, drop_m }),
+  z.strictObject({ of: z.literal('puddle'), volume_m3: quantity('Volume', 'm³', 1e-9, 1), work_perPa }),
+  z.strictObject({ of: z.literal('pressed'), radius_m, depth_m: quantity('Depth', 'm', 1e-4, 0.2), force_N: quantity('Force', 'N', 0, 1e5), work_perPa }),
+  z.strictObject({
+    of: z.literal('throughHole'),
+    radius_m,
+    plate_m: quantity('Plate', 'm', 0, 0.2),
+    head_m: quantity('Head', 'm', 0, 1),
+    work_perPa,
+  }),
+  z.strictObject({ of: z.literal('neck'), grain_m: quantity('Radius of a grain', 'm', 1e-6, 0.05), work_perPa }),
+]) satisfies z.ZodType<FlowQuestion>;
+
+export const request = z.strictObject({ glass: GlassInputSchema, question: QuestionSchema });
+export const answer = z.object({
+  value: z.number().nullable().meta({ description: 'Null where it never happens', 'x-unit': 'as unit says' }),
+  unit: z.enum(['log10 Pa·s', 's', 'm', 'm³', '1/Pa', '1']),
+});
+
+export const cases = {
+  'How far a sheet sags into a mould': {
+    glass: GLASS,
+    question: { of: 'sag', span_m: 0.3, sheet_m: 0.006, work_perPa: 1e-5, mould_m: 0.05, stretching: 0.35 },
+  },
+  'Pressed under a weight': { glass: GLASS, question: { of: 'pressed', radius_m: 0.05, depth_m: 0.006, force_N: 50, work_perPa: 1e-3 } },
+  'What is left of a relief': { glass: GLASS, question: { of: 'relief', width_m: 0.025, depth_m: 0.006, work_perPa: 1e-2, base: 'slides' } },
+} satisfies Record<string, z.input<typeof request>>;

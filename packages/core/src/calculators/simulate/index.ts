@@ -1,0 +1,5 @@
+import { type SimulationInput, simulateFiring } from '../../heat/simulate';
+import { calculator } from '../calculator';
+
+/** Heat through a layered stack along a schedule or a measured curve, with flow and stress. */
+export const simulate = calculator({ compute: (input: SimulationInput) => simulateFiring(input), contract: () => import('./contract') });

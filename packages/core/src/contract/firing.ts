@@ -1,0 +1,92 @@
+/** A firing case: body, set-up, kiln, look, school, limits, and what has been learnt. */
+import { LOOKS, type Shaping } from '../look/purpose';
+import { type Corrections, DEFAULT_SCHOOL, type FiringCase, type School } from '../schedule/firingCase';
+import { DEFAULT_LIMITS, type Limits } from '../schedule/limits';
+import type { SetUp } from '../schedule/setups';
+import { z } from 'zod';
+import { aBody, bodyFields } from './body';
+import { ControllerInputSchema, KilnConstantsSchema, faces, support } from './heat';
+import { oneOf, quantity } from './quantity';
+
+export const ShapingSchema = z
+  .discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('hollow'), span_m: quantity('Span', 'm', 0.01, 2), depth_m: quantity('Depth of the mould', 'm', 0.001, 0.5) }),
+    z.strictObject({
+      kind: z.literal('former'),
+      overhang_m: quantity('Overhang', 'm', 0.005, 1),
+      drop_m: quantity('Drop of the edge', 'm', 0.001, 1),
+      former_m: quantity('Diameter of the former', 'm', 0.01, 2).optional(),
+    }),
+  ])
+  .meta({ id: 'Shaping' }) satisfies z.ZodType<Shaping>;
+
+export const SetUpSchema = z
+  .strictObject({
+    below: z.array(support).max(6, { error: 'At most 6 layers under the glass.' }).readonly(),
+    faces,
+    twoFaceProof: oneOf('Proof of two faces', ['readings', 'kilnTest']).optional(),
+    shaping: ShapingSchema.optional(),
+  })
+  .meta({ id: 'SetUp' }) satisfies z.ZodType<SetUp>;
+
+export const SchoolSchema = z
+  .strictObject({
+    soak: oneOf('Soak', ['auto', 'annealing', 'lower']),
+    heat: oneOf('Heat', ['cooler', 'hotter']),
+  })
+  .meta({ id: 'School' }) satisfies z.ZodType<School>;
+
+const work = z
+  .strictObject({ least: quantity('Least work', '1/Pa', 1e-6, 10), most: quantity('Most work', '1/Pa', 1e-6, 10) })
+  .refine(({ least, most }) => least <= most, { path: ['most'], error: 'The most work must not be less than the least.' });
+
+export const LimitsSchema = z
+  .strictObject({
+    pull_Pa: quantity('Pull limit', 'Pa', 1e5, 5e7),
+    pullReserve: quantity('Reserve on the pull', '', 1, 5),
+    setting_K: quantity('Difference while setting', 'K', 0.1, 50),
+    settingReserve: quantity('Reserve while setting', '', 1, 5),
+    climbing_K: quantity('Difference while climbing', 'K', 1, 200),
+    even_K: quantity('Even within', 'K', 0.1, 10),
+    relaxations: quantity('Relaxation times', '', 0, 100),
+    leastSoak_s: quantity('Least soak', 's', 0, 7 * 24 * 3600),
+    residual_Pa: quantity('Residual tension', 'Pa', 1e4, 5e7),
+    works: z.strictObject({ firePolish: work, tack: work, contour: work, fullFuse: work, slabFlow: work }),
+    haze_s: quantity('Haze exposure', 's', 0, 30 * 24 * 3600),
+    coating_s: quantity('Coating exposure', 's', 0, 30 * 24 * 3600),
+    pocket: z.strictObject({ radius_m: quantity('Pocket radius', 'm', 0.001, 0.5), gap_m: quantity('Gap', 'm', 1e-5, 0.02) }),
+    open_C: quantity('Opening ceiling', '°C', 25, 200),
+    openThick_C: quantity('Opening ceiling, thick', '°C', 25, 200),
+    thick_m: quantity('Thick from', 'm', 0.001, 0.2),
+  })
+  .meta({ id: 'Limits' }) satisfies z.ZodType<Limits>;
+
+export const CorrectionsSchema = z
+  .strictObject({
+    offset_K: quantity('Offset of the controller', 'K', -60, 60),
+    workFactor: quantity('Factor of work', '', 0.2, 5),
+  })
+  .meta({ id: 'Corrections' }) satisfies z.ZodType<Corrections>;
+
+export const FiringCaseSchema = z
+  .strictObject({
+    body: aBody(z.strictObject({ ...bodyFields, joined: z.boolean().default(false) })),
+    setup: SetUpSchema,
+    kiln: KilnConstantsSchema,
+    look: oneOf('Look', LOOKS),
+    school: SchoolSchema,
+    limits: LimitsSchema,
+    controller: ControllerInputSchema.optional(),
+    corrections: CorrectionsSchema.optional(),
+  })
+  .meta({ id: 'FiringCase' }) satisfies z.ZodType<FiringCase>;
+
+const filled =
+  <T extends object>(defaults: T) =>
+  (given: Partial<T> | undefined): T => ({ ...defaults, ...given });
+
+/** A firing case as a stranger asks: school and limits in whole, in part, or as they ship. */
+export const AskedFiringSchema = FiringCaseSchema.extend({
+  school: SchoolSchema.partial().optional().transform(filled(DEFAULT_SCHOOL)),
+  limits: LimitsSchema.partial().optional().transform(filled(DEFAULT_LIMITS)),
+}).meta({ id: 'AskedFiring' });

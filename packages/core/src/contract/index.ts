@@ -1,0 +1,8 @@
+/** What crosses the border of the core, as Zod schemas: glasses, bodies, kilns, firings and what the engine says of them. */
+export * from './quantity';
+export * from './problem';
+export * from './glass';
+export * from './body';
+export * from './heat';
+export * from './firing';
+export * from './results';

@@ -1,0 +1,75 @@
+/** A whole request of every endpoint that takes one, for those who read the OpenAPI document. */
+import type { z } from 'zod';
+import type { api } from './api';
+import { KINDS, type KindName, kindOf } from './kinds/all';
+
+type Takes = { [K in keyof typeof api as (typeof api)[K]['request'] extends z.ZodType ? K : never]: z.input<NonNullable<(typeof api)[K]['request']>> };
+
+const [pieceId, layerId, stepId, scheduleId, firingId, otherId] = [1, 2, 3, 4, 5, 6].map((n) => `0198c5a2-0000-7000-8000-00000000000${n}`);
+const AT = Date.UTC(2026, 0, 10, 18, 30);
+
+const doc = {
+  schemaVersion: 2 as const,
+  footprint: { shape: 'disc' as const, diameter_m: 0.25 },
+  dammed: false,
+  typed: { diameter: '25 cm' },
+  layers: [{ form: 'sheet' as const, id: layerId, glassId: 'clear-90', thickness_m: 0.003 }],
+  steps: [],
+};
+const step = {
+  id: stepId,
+  look: 'fullFuse' as const,
+  setup: { kind: 'bareShelf' as const, paper: true },
+  kilnId: 'low-kiln',
+  controllerId: 'hand-held',
+  school: { soak: 'auto' as const, heat: 'cooler' as const },
+  scheduleId: null,
+  computedId: null,
+};
+const segments = [
+  { role: 'work' as const, rate_C_per_h: 200, target_C: 790, hold_s: 900 },
+  { role: 'drop' as const, rate_C_per_h: null, target_C: 515, hold_s: 3600 },
+  { role: 'lastCool' as const, rate_C_per_h: 80, target_C: 60, hold_s: 0 },
+];
+const told = { firedAt: AT, zone: 'Europe/Lisbon', result: 'right' as const, note: 'Edges round, no bubbles.' };
+const based = { version: 3 };
+
+export const EXAMPLES: Takes = {
+  saveStudio: { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system' },
+  createPiece: { id: pieceId, name: 'Harbour bowl', doc },
+  savePiece: { ...based, name: 'Harbour bowl', doc: { ...doc, steps: [step] }, what: 'a firing planned' },
+  undoPiece: based,
+  redoPiece: based,
+  deletePiece: based,
+  restorePiece: {},
+  importPiece: {
+    format: 'torvin-piece',
+    formatVersion: 1,
+    piece: { id: pieceId, name: 'Harbour bowl', doc, createdAt: AT },
+    schedules: [],
+    firings: [],
+    shelves: {},
+  },
+  saveSchedule: { id: scheduleId, stepId, pieceVersion: 3, parentId: null, origin: 'computed', segments },
+  nameSchedule: { name: 'the one that worked' },
+  eraseAside: {},
+  saveLoad: { ...based, openedAt: AT + 20 * 3_600_000 },
+  recordFiring: { id: firingId, pieceId, scheduleId, ...told },
+  saveFiring: { ...based, ...told },
+  deleteFiring: based,
+  restoreFiring: {},
+};
+
+/** Of what records of a kind can be asked. */
+export function exampleOfRecord(kind: KindName, what: string): object | undefined {
+  const { begins, fields } = kindOf(kind);
+  const named = fields.some(({ key }) => key === 'name') ? { name: `A new ${KINDS[kind].one}`, source: '' } : {};
+  const made = begins?.((of) => `one-of-the-${KINDS[of as KindName].path}`);
+  const bodies: Record<string, object> = {
+    save: { id: otherId, version: 0, ...named, ...made },
+    archive: { archived: true },
+    remove: based,
+    restore: {},
+  };
+  return bodies[what];
+}
