@@ -13,7 +13,7 @@ import {
   TYPICAL_FAMILIES,
   TYPICAL_WORKS,
   compose,
-  conductor,
+  heatSolver,
   diffusivity,
   driveFrom,
   evenSheets,
@@ -66,7 +66,7 @@ function convergence(): Chart {
   const centre = (glassIntervals: number, steps: number): number => {
     const mesh = meshOf([{ of: 'glass', thickness_m: L }], SOFT_90, glassIntervals);
     const drive = { ...driveFrom(0), dt_s: (0.2 * tau) / steps };
-    const body = conductor(mesh, { top: CLAMPED, bottom: CLAMPED }, 1, drive);
+    const body = heatSolver(mesh, { top: CLAMPED, bottom: CLAMPED }, 1, drive);
     for (let i = 0; i < steps; i += 1) body.step();
     return body.temperature[glassIntervals / 2];
   };

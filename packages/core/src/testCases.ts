@@ -2,7 +2,7 @@
 import { evenSheets } from './body/layers';
 import { type GlassFamily, TYPICAL_FAMILIES } from './glass/families';
 import type { GlassConstants } from './glass/constants';
-import type { SimulationInput } from './heat/simulate';
+import type { SimulationInput } from './heat/simulation';
 import type { KilnConstants } from './kiln/kiln';
 import { DEFAULT_SCHOOL, type FiringCase } from './schedule/firingCase';
 import { DEFAULT_LIMITS } from './schedule/limits';

@@ -10,6 +10,7 @@ import {
   SETUP_KINDS,
   STEPS_AT_MOST,
   formatLength,
+  layerDepth,
   text,
 } from '@torvin/core';
 import { z } from 'zod';
@@ -92,8 +93,9 @@ export const StepSchema = z
   .meta({ id: 'Step' }) satisfies z.ZodType<PlannedStep>;
 export type Step = z.infer<typeof StepSchema>;
 
-const deepest = (layers: readonly LaidLayer[]): number =>
-  layers.reduce((sum, layer) => sum + ('thickness_m' in layer ? layer.thickness_m : 'diameter_m' in layer ? layer.diameter_m : layer.perArea_kg_m2 / 2500), 0);
+/** Light glass, kg/m³: grains of any other come to less. */
+const LIGHT_GLASS_kg_m3 = 2500;
+const deepest = (layers: readonly LaidLayer[]): number => layers.reduce((sum, layer) => sum + layerDepth(layer, LIGHT_GLASS_kg_m3), 0);
 
 export const PieceDocSchema = z
   .strictObject({

@@ -7,8 +7,6 @@ export * from './kinds/shelves';
 export * from './kinds/rename';
 export * from './documents';
 export * from './pieceFile';
-export * from './firingCaseOf';
-export * from './outdated';
 export * from './kilnTime';
 export * from './api';
 export * from './spells';

@@ -1,8 +1,7 @@
-import { DEFAULT_LIMITS, DEFAULT_SCHOOL, SETUPS, TYPICAL_FAMILIES, squeezeNeed, withPaper } from '@torvin/core';
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, drawnLayers, fitQuestion, SETUPS, snapshotOf, squeezeNeed, TYPICAL_FAMILIES, withPaper } from '@torvin/core';
 import { z } from 'zod';
 import { type PieceDoc, PieceDocSchema, type Step } from './documents';
 import { AskedFiringSchema, problemOf, quantity, SimulationInputSchema } from '@torvin/core/contract';
-import { drawnLayers, fitQuestion, snapshotOf } from './firingCaseOf';
 import type { Shelves } from './kinds/shelves';
 
 let made = 0;

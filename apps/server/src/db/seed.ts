@@ -2,8 +2,8 @@
  * Fills an empty database, with the demo studio or with what a studio of one's own starts from. Everything computed in it
  * is computed here by the engine; see demo.ts for what there is.
  */
-import { type PieceDocument, TYPICAL_FAMILIES, compose, evaluate, hottestSegment, parseLength } from '@torvin/core';
-import { type Schedule, type Step, TYPICAL_SOURCE, snapshotOf } from '@torvin/schema';
+import { compose, evaluate, hottestSegment, parseLength, type PieceDocument, snapshotOf, TYPICAL_FAMILIES } from '@torvin/core';
+import { type Schedule, type Step, TYPICAL_SOURCE } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { recordFiring } from '../store/firings';
 import { createPiece } from '../store/pieces';

@@ -1,15 +1,6 @@
 /** Firings: each an entry of a load, pointing at the schedule version it ran, and told more of once it has been opened. */
-import { type Evaluation, ProblemError, formatTemperature, text } from '@torvin/core';
-import {
-  type Firing,
-  type FiringChangeSchema,
-  type FiringDetail,
-  type FiringPage,
-  type FiringQuery,
-  type NewFiringSchema,
-  type Schedule,
-  outdatedBy,
-} from '@torvin/schema';
+import { type Evaluation, formatTemperature, outdatedBy, ProblemError, text } from '@torvin/core';
+import type { Firing, FiringChangeSchema, FiringDetail, FiringPage, FiringQuery, NewFiringSchema, Schedule } from '@torvin/schema';
 import { type SQL, and, count, desc, eq, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import type { z } from 'zod';

@@ -1,6 +1,6 @@
 /** Pieces: made once, saved against the version they were based on, their last states kept for undo. */
-import { type LengthUnit, type Problem, ProblemError, impossibleFiring } from '@torvin/core';
-import { type NewPiece, type Piece, type PieceChangeSchema, type PieceDoc, type Shelves, snapshotOf } from '@torvin/schema';
+import { impossibleFiring, type LengthUnit, type Problem, ProblemError, snapshotOf } from '@torvin/core';
+import type { NewPiece, Piece, PieceChangeSchema, PieceDoc, Shelves } from '@torvin/schema';
 import { type SQL, and, desc, eq, gt, inArray, isNull, lt, lte, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';

@@ -1,5 +1,5 @@
 /** Schedule versions: immutable rows, each with what it was made from and what the engine made of it. */
-import { type Evaluation, ProblemError, hottestSegment } from '@torvin/core';
+import { type Evaluation, hottestSegment, ProblemError, snapshotOf } from '@torvin/core';
 import {
   type NewSchedule,
   type Piece,
@@ -9,7 +9,6 @@ import {
   type Shelves,
   type Snapshot,
   listedVersions,
-  snapshotOf,
 } from '@torvin/schema';
 import { and, count, desc, eq, isNull } from 'drizzle-orm';
 import type { Database } from '../db/open';

@@ -1,6 +1,6 @@
 /** Now and next: what stands in the kiln by the clock, what waits and for what, what was last learned. */
-import { differenceIn, formatDuration, text } from '@torvin/core';
-import { type Bench, type Shelves, drawnLayers } from '@torvin/schema';
+import { differenceIn, drawnLayers, formatDuration, text } from '@torvin/core';
+import type { Bench, Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useBench } from '@/data/bench';

@@ -1,6 +1,6 @@
 /** Joining a load: its rows judged for this piece, kept as a version of this piece's, then put in with what is there. */
-import { type Evaluation, type Problem, type PurposefulSegment, brokenOf, brokenSentence } from '@torvin/core';
-import { type LoadAhead, type Piece, type Schedule, type Shelves, type Step, api, snapshotOf } from '@torvin/schema';
+import { brokenOf, brokenSentence, type Evaluation, type Problem, type PurposefulSegment, snapshotOf } from '@torvin/core';
+import { type LoadAhead, type Piece, type Schedule, type Shelves, type Step, api } from '@torvin/schema';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { call, problemOfError } from '@/data/client';

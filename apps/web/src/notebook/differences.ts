@@ -1,17 +1,18 @@
 /** What differed between two firings: lay-up, set-up, kiln, schedule as it ran; and what that did. */
 import {
-  type Consequence,
-  type LengthUnit,
-  type Units,
   caseDifferences,
+  type Consequence,
   consequences,
-  formatStock,
-  segmentDifferences,
-  text,
+  type DrawnLayer,
   footprintWords,
+  formatStock,
+  type LengthUnit,
+  segmentDifferences,
   setupWords,
+  text,
+  type Units,
 } from '@torvin/core';
-import type { DrawnLayer, FiringDetail, Snapshot } from '@torvin/schema';
+import type { FiringDetail, Snapshot } from '@torvin/schema';
 
 export interface FiringDifferences {
   layup: string[];

@@ -1,6 +1,6 @@
 /** The layers in words, top one first as they lie: a touch opens one, its grip is dragged or moved by arrow keys. */
-import { FORM_NAMES, type LaidLayer, type LengthUnit, formatStock, text } from '@torvin/core';
-import type { DrawnLayer, PieceDoc } from '@torvin/schema';
+import { type DrawnLayer, FORM_NAMES, formatStock, type LaidLayer, type LengthUnit, text } from '@torvin/core';
+import type { PieceDoc } from '@torvin/schema';
 import { useMemo, useRef, useState } from 'react';
 import { Pressable, View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';

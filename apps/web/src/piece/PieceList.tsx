@@ -1,6 +1,6 @@
 /** The pieces, each with its section as its face. */
-import { footprintWords } from '@torvin/core';
-import { type Piece, type Shelves, drawnLayers } from '@torvin/schema';
+import { drawnLayers, footprintWords } from '@torvin/core';
+import type { Piece, Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { SectionDrawing } from '@/section/SectionDrawing';

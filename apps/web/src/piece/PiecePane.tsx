@@ -1,26 +1,29 @@
 /** One piece: its lay-up on the drawing, its figures, whether it fits, and the firings it is to have. */
 import {
-  type Figure,
-  type Ghost,
-  PURPOSES,
   aimedWork,
   bodyAt,
   bodyFigures,
   changeLayer,
+  drawnLayers,
+  type Figure,
+  footprintWords,
   formatLength,
   formatMass,
+  type Ghost,
   ghostOf,
   layerName,
   moveLayer,
+  namedGlasses,
   otherUnits,
+  PURPOSES,
   removeLayer,
+  setupWords,
+  snapshotOf,
   text,
   turnLayer,
   type Units,
-  footprintWords,
-  setupWords,
 } from '@torvin/core';
-import { type Piece, type PieceDoc, type Shelves, type Step, drawnLayers, namedGlasses, snapshotOf } from '@torvin/schema';
+import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef, useState } from 'react';

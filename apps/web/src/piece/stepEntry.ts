@@ -1,6 +1,17 @@
 /** A firing as it is chosen and typed, turned into a step of the piece when it holds. */
-import { DEFAULT_SCHOOL, type LengthUnit, type Look, type SetUpKind, type Shaping, footprintSpan, formatLength, impossibleFiring, text } from '@torvin/core';
-import { type PieceDoc, type Shelves, type Step, snapshotOf } from '@torvin/schema';
+import {
+  DEFAULT_SCHOOL,
+  footprintSpan,
+  formatLength,
+  impossibleFiring,
+  type LengthUnit,
+  type Look,
+  type SetUpKind,
+  type Shaping,
+  snapshotOf,
+  text,
+} from '@torvin/core';
+import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { lengthWithin } from './typed';
 

@@ -1,6 +1,16 @@
 /** Whether the glasses of a lay-up fit where they touch, what reacts there, and how coatings lie. */
-import { type CoatingFinding, type FitVerdict, type PairFit, coatingFindings, fitReckoning, fitSentence, pairWords, sideBySide } from '@torvin/core';
-import { type PieceDoc, type Shelves, fitQuestion } from '@torvin/schema';
+import {
+  type CoatingFinding,
+  coatingFindings,
+  fitQuestion,
+  fitReckoning,
+  fitSentence,
+  type FitVerdict,
+  type PairFit,
+  pairWords,
+  sideBySide,
+} from '@torvin/core';
+import type { PieceDoc, Shelves } from '@torvin/schema';
 import { useMemo } from 'react';
 import { useUnits } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';

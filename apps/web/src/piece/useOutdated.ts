@@ -1,5 +1,6 @@
 /** How a schedule's making differs from what stands now, in this studio's units; empty while it may be fired as it is. */
-import { type PieceDoc, type Schedule, type Shelves, type Step, outdatedBy } from '@torvin/schema';
+import { outdatedBy } from '@torvin/core';
+import type { PieceDoc, Schedule, Shelves, Step } from '@torvin/schema';
 import { useMemo } from 'react';
 import { useUnits } from '@/data/studio';
 

@@ -1,6 +1,6 @@
 /** Puts a firing on the piece, composes its schedule in the worker, saves both; where the server is silent they wait and are shown. */
-import { type Outcome, type Problem, addStep, changeStep, impossibleFiring } from '@torvin/core';
-import { type Piece, type PieceDoc, type Schedule, type Shelves, type Step, snapshotOf } from '@torvin/schema';
+import { addStep, changeStep, impossibleFiring, type Outcome, type Problem, snapshotOf } from '@torvin/core';
+import type { Piece, PieceDoc, Schedule, Shelves, Step } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';

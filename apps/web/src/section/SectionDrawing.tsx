@@ -1,6 +1,5 @@
 /** The body from the side, in true order: its face wherever it appears. */
-import { type Footprint, type Ghost, type LengthUnit, footprintSpan, formatStock, text } from '@torvin/core';
-import type { DrawnLayer } from '@torvin/schema';
+import { type DrawnLayer, type Footprint, footprintSpan, formatStock, type Ghost, type LengthUnit, text } from '@torvin/core';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 import { useUnits } from '@/data/studio';

@@ -3,8 +3,7 @@
  * beads for its depth and cover. One list to a
  * screen reader; the drawing's own figures are spoken with each layer.
  */
-import { type Footprint, type Ghost, footprintSpan } from '@torvin/core';
-import type { DrawnLayer } from '@torvin/schema';
+import { type DrawnLayer, type Footprint, footprintSpan, type Ghost } from '@torvin/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';

@@ -1,6 +1,5 @@
 /** Where the section drawing puts its layers: pure arithmetic from metres to pixels. */
-import { rowsOf } from '@torvin/core';
-import type { DrawnLayer } from '@torvin/schema';
+import { type DrawnLayer, rowsOf } from '@torvin/core';
 
 export interface Box {
   width: number;

@@ -2,7 +2,7 @@ import { SOFT_90, familyOfId } from '../testCases';
 import { type BodyInput, bodyFigures, coarsestEdge, mainGlass, naturalDepth } from './body';
 import { type Footprint, crossesItself, footprintArea, footprintPerimeter, footprintSpan, grownArea } from './footprint';
 import { type Layer, rowsOf } from './layers';
-import { designDepth } from './unevenness';
+import { designDepth } from '../look/unevenness';
 
 const disc: Footprint = { shape: 'disc', diameter_m: 0.2 };
 const square: Footprint = { shape: 'rectangle', width_m: 0.2, length_m: 0.2 };

@@ -5,9 +5,10 @@
  * Wyart and Quéré, Capillarity and Wetting Phenomena, 2004), θ the contact angle on primer. Thinner bodies draw
  * in at the rim, thicker ones run out, given enough heat. It says nothing of how long that takes.
  */
+import { STANDARD_GRAVITY_m_s2 } from '../units/physical';
 import type { GlassConstants } from '../glass/constants';
 import { type Footprint, footprintArea, footprintPerimeter, grownArea } from './footprint';
-import { type Layer, type Part, closes, coverOf, denseDepth, edgeOf, rowsOf } from './layers';
+import { closes, coverOf, edgeOf, type Layer, layerDepths, type Part, rowsOf } from './layers';
 
 /** A body that is not a lay-up: poured, or cast in a mould of any form. */
 export interface Casting {
@@ -45,8 +46,6 @@ export interface BodyFigures {
   unevenness: number;
 }
 
-export const STANDARD_GRAVITY_m_s2 = 9.80665;
-
 /** Contact angle of melt on a primed shelf, degrees; chosen so that soda-lime rests at about 6.5 mm. */
 const CONTACT_ANGLE_ON_PRIMER_DEG = 136;
 
@@ -64,7 +63,8 @@ const layerArea = (layer: Layer, footprint: Footprint): number =>
 /** Volume of each glass, m³, in the order of the glasses. */
 function volumes({ glasses, layers, parts = [], casting, footprint }: BodyInput): number[] {
   const each = glasses.map(() => 0);
-  for (const layer of layers) each[layer.glass] += denseDepth(layer, glasses) * layerArea(layer, footprint);
+  const depths = layerDepths({ layers, glasses });
+  layers.forEach((layer, i) => (each[layer.glass] += depths[i] * layerArea(layer, footprint)));
   for (const part of parts) each[part.glass] += part.thickness_m * part.area_m2 * part.count;
   if (casting) each[casting.glass] += casting.volume_m3;
   return each;
@@ -73,7 +73,8 @@ function volumes({ glasses, layers, parts = [], casting, footprint }: BodyInput)
 /** Depth of glass where it lies deepest and where it lies thinnest, gaps closed, m. */
 function extremes({ glasses, layers, parts = [], casting, footprint }: BodyInput): { min_m: number; max_m: number } {
   if (casting) return { min_m: casting.thinnest_m, max_m: casting.thickest_m };
-  const rows = rowsOf(layers).map((row) => ({ depths: row.map((index) => denseDepth(layers[index], glasses)), closed: closes(layers, row) }));
+  const each = layerDepths({ layers, glasses });
+  const rows = rowsOf(layers).map((row) => ({ depths: row.map((index) => each[index]), closed: closes(layers, row) }));
   const partsCover = parts.reduce((sum, part) => sum + part.area_m2 * part.count, 0) / footprintArea(footprint);
   const parted = parts.map(({ thickness_m }) => thickness_m);
   return {

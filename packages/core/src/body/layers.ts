@@ -67,20 +67,18 @@ export const closes = (layers: readonly { form?: string; cover?: number }[], row
 
 export const coverOf = ({ cover = 1 }: Pick<Layer, 'cover'>): number => cover;
 
-/** Depth where the layer lies, its own gaps closed, m. */
-export function denseDepth(layer: Layer, glasses: readonly GlassConstants[]): number {
-  switch (layer.form) {
-    case 'sheet':
-    case 'cap':
-      return layer.thickness_m;
-    case 'rod':
-    case 'stringer':
-      return ROW_OF_RODS * layer.diameter_m;
-    case 'frit':
-    case 'powder':
-      return layer.perArea_kg_m2 / glasses[layer.glass].density_kg_m3;
-  }
+/** By which of its measures a layer is told. */
+export type Measured = { thickness_m: number } | { diameter_m: number } | { perArea_kg_m2: number };
+
+/** Depth where a layer lies, its own gaps closed, m; density of its glass, kg/m³. */
+export function layerDepth(layer: Measured, density_kg_m3: number): number {
+  if ('thickness_m' in layer) return layer.thickness_m;
+  return 'diameter_m' in layer ? ROW_OF_RODS * layer.diameter_m : layer.perArea_kg_m2 / density_kg_m3;
 }
+
+/** Of each layer of a body, index 0 at the bottom, m. */
+export const layerDepths = ({ layers, glasses }: { layers: readonly Layer[]; glasses: readonly GlassConstants[] }): number[] =>
+  layers.map((layer) => layerDepth(layer, glasses[layer.glass].density_kg_m3));
 
 /** The size whose rounding makes a look: a sheet's thickness, a rod's diameter, a grain. */
 export function edgeOf(layer: Layer): number {

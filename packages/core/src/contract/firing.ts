@@ -1,6 +1,8 @@
 /** A firing case: body, set-up, kiln, look, school, limits, and what has been learnt. */
-import { LOOKS, type Shaping } from '../look/purpose';
-import { type Corrections, DEFAULT_SCHOOL, type FiringCase, type School } from '../schedule/firingCase';
+import { LOOKS } from '../look/purpose';
+import type { Shaping } from '../look/shaping';
+import { DEFAULT_SCHOOL, type FiringCase, type School } from '../schedule/firingCase';
+import type { Corrections } from '../learn/corrections';
 import { DEFAULT_LIMITS, type Limits } from '../schedule/limits';
 import type { SetUp } from '../schedule/setups';
 import { z } from 'zod';

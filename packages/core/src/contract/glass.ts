@@ -1,8 +1,7 @@
 /** A glass as the engine takes it, with its legal ranges. */
-import type { GlassConstants } from '../glass/constants';
+import type { GlassConstants, RelaxationConstants } from '../glass/constants';
 import { thresholdsOf } from '../glass/states';
 import { A_RANGE, FLUID_POINT_LOG_ETA_AT_MOST, isPlausible, viscosityOf } from '../glass/viscosity';
-import type { RelaxationConstants } from '../stress/relaxation';
 import { differenceIn } from '../units/convert';
 import { z } from 'zod';
 import { quantity } from './quantity';

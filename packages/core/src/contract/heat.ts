@@ -1,10 +1,10 @@
 /** What the simulation takes: stack, faces, kiln, segments or a measured curve. */
 import type { Face } from '../heat/exchange';
-import type { MeasuredCurve, SimulationInput } from '../heat/simulate';
+import type { MeasuredCurve, SimulationInput } from '../heat/simulation';
 import type { Shape, StackLayer } from '../heat/stack';
 import type { Controller } from '../kiln/controller';
 import type { KilnConstants } from '../kiln/kiln';
-import type { PurposefulSegment, Segment } from '../schedule/segment';
+import type { PurposefulSegment, Segment } from '../kiln/segment';
 import { z } from 'zod';
 import { thickness } from './body';
 import { GlassInputSchema } from './glass';

@@ -4,11 +4,11 @@
  * quick estimates: EΔα(T − 20)/(1−ν) shared by thickness, T the lower setting point at 10^13 Pa·s, and Timoshenko's bow
  * (1925, J. Opt. Soc. Am. 11, 233).
  */
+import { ROOM_C } from '../units/physical';
 import type { GlassConstants } from '../glass/constants';
 import { temperatureAt, viscosityOf } from '../glass/viscosity';
 import { plateStress } from '../stress/plate';
 
-const ROOM_C = 20;
 /** log10 η at which a glass holds its length against another. */
 const SETTING_LOG_ETA = 13;
 const NODES_PER_GLASS = 9;

@@ -1,5 +1,6 @@
 import { SOFT_90 } from '../testCases';
-import { naturalDepth, STANDARD_GRAVITY_m_s2 } from '../body/body';
+import { naturalDepth } from '../body/body';
+import { STANDARD_GRAVITY_m_s2 } from '../units/physical';
 import { viscosityOf } from '../glass/viscosity';
 import { coatingRange, hazeBell, hazeWeight } from './harm';
 import { equalHold, logViscosityFor, rampsWorth } from './heatWork';

@@ -4,7 +4,7 @@
  * (sinh 2x − 2x)/(cosh 2x + 1 + 2x²), and (cosh 2x − 1)/(sinh 2x + 2x) for one that slides freely. A primed shelf lies
  * between: the geometric mean is taken. Small slopes only: for steep edges see STEEP_EDGES.
  */
-import { STANDARD_GRAVITY_m_s2 } from '../body/body';
+import { STANDARD_GRAVITY_m_s2 } from '../units/physical';
 import type { GlassConstants } from '../glass/constants';
 
 export type Base = 'grips' | 'slides' | 'between';

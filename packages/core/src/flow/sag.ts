@@ -10,7 +10,7 @@
  * Over a former: a straight edge that stands out by l goes down at its tip at 0.375·ρ·g·l⁴/(η·L²), while it is steep
  * nowhere. A round blank over a small former cannot stay round: it has too much rim and folds in lobes.
  */
-import { STANDARD_GRAVITY_m_s2 } from '../body/body';
+import { STANDARD_GRAVITY_m_s2 } from '../units/physical';
 import type { GlassConstants } from '../glass/constants';
 
 const SUPPORTED_DISC = 0.17;

@@ -1,5 +1,6 @@
 /** Thick flow: heaps, presses, holes and grains. All go by heat work W = ∫dt/η, 1/Pa. */
-import { STANDARD_GRAVITY_m_s2, naturalDepth } from '../body/body';
+import { naturalDepth } from '../body/body';
+import { STANDARD_GRAVITY_m_s2 } from '../units/physical';
 import type { GlassConstants } from '../glass/constants';
 
 const HUPPERT = 0.894;

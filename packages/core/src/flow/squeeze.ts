@@ -3,7 +3,7 @@
  * spanning a pocket of radius a sinks at 0.17·ρ·g·a⁴/(η·L²) (viscous bending of a supported disc), so the work
  * to close a gap d is W = d·L²/(0.17·ρ·g·a⁴), in 1/Pa.
  */
-import { STANDARD_GRAVITY_m_s2 } from '../body/body';
+import { STANDARD_GRAVITY_m_s2 } from '../units/physical';
 import type { GlassConstants } from '../glass/constants';
 
 export interface AirPocket {

@@ -1,6 +1,27 @@
 /** What the engine needs to know of a glass. Every field is an input of the compute API. */
-import type { RelaxationConstants } from '../stress/relaxation';
-import type { StateThresholds } from './states';
+
+export type StateName = 'set' | 'anneals' | 'softens' | 'bends' | 'sticks' | 'levels' | 'runs';
+
+/** log10 η, Pa·s, where each state begins on the way up. */
+export type StateThresholds = Record<Exclude<StateName, 'set'>, number>;
+
+export interface SpectrumTerm {
+  /** Share of the whole; all weights sum to one. */
+  weight: number;
+  /** Time of this term over the mean time; weight times ratio sums to one. */
+  ratio: number;
+}
+
+export interface RelaxationConstants {
+  stress: readonly SpectrumTerm[];
+  structure: readonly SpectrumTerm[];
+  /** Mean time of structural relaxation over that of stress. */
+  structureOverStress: number;
+  /** Narayanaswamy's x: how much of the slowing is by temperature rather than structure. */
+  nonLinearity: number;
+  /** Activation energy over the gas constant, K. */
+  activation_K: number;
+}
 
 export interface GlassConstants {
   /** Linear expansion of the solid, 1/K. */

@@ -3,13 +3,8 @@
  * (coming from the cold) at the named log10 η. The borders are conventions; they move together with the viscosity curve of
  * the glass, and a record may set its own.
  */
-import type { GlassConstants } from './constants';
+import type { GlassConstants, StateName, StateThresholds } from './constants';
 import { temperatureAt, viscosityOf } from './viscosity';
-
-export type StateName = 'set' | 'anneals' | 'softens' | 'bends' | 'sticks' | 'levels' | 'runs';
-
-/** log10 η, Pa·s, where each state begins on the way up. */
-export type StateThresholds = Record<Exclude<StateName, 'set'>, number>;
 
 export const USUAL_THRESHOLDS: StateThresholds = { anneals: 14.2, softens: 11, bends: 10, sticks: 7.3, levels: 5.6, runs: 4.4 };
 

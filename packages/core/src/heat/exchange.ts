@@ -1,8 +1,7 @@
 /** Exchange of heat between a face of the stack and the kiln. */
-export type Face = { kind: 'insulated' } | { kind: 'open'; emissivity: number; convection_W_m2K: number };
+import { KELVIN_AT_0_C, STEFAN_BOLTZMANN_W_m2K4 } from '../units/physical';
 
-const STEFAN_BOLTZMANN_W_m2K4 = 5.670374419e-8;
-const KELVIN_AT_0_C = 273.15;
+export type Face = { kind: 'insulated' } | { kind: 'open'; emissivity: number; convection_W_m2K: number };
 
 /**
  * Heat transfer coefficient h, W/(m²K), such that the flux is h·(Tkiln − Tface). The radiant part is exact for

@@ -4,8 +4,9 @@
  */
 import { viscosityOf } from '../glass/viscosity';
 import { hottestSegment, regimesOf } from './regimes';
-import { type Checkpoint, type SimulationInput, type SimulationResult, simulateFrom } from './simulate';
-import { settingFrom } from './watch';
+import { type Checkpoint, simulateFrom } from './simulate';
+import type { SimulationInput, SimulationResult } from './simulation';
+import { settingFrom } from './recorder';
 
 export interface RememberingSimulator {
   (input: SimulationInput): SimulationResult;

@@ -2,7 +2,7 @@
 import type { GlassConstants } from '../glass/constants';
 import { stateBegins } from '../glass/states';
 import { type Vft, temperatureAt, viscosityOf } from '../glass/viscosity';
-import type { Segment } from '../schedule/segment';
+import type { Segment } from '../kiln/segment';
 
 /** The glass's temperature ranges that decide which limit applies, °C. */
 export interface Regimes {
@@ -35,7 +35,7 @@ export function regimesOf(glass: GlassConstants): Regimes {
 }
 
 /** The last hold in the annealing range after the hottest segment, or -1. */
-export function soakSegment(vft: Vft, segments: readonly Segment[], start_C?: number): number {
+export function annealSoakSegment(vft: Vft, segments: readonly Segment[], start_C?: number): number {
   const from = temperatureAt(vft, 14.5);
   const to = temperatureAt(vft, 11);
   const hottest = hottestSegment(segments, start_C);

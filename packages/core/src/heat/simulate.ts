@@ -5,79 +5,14 @@
  * What it cannot show: it is one-dimensional, so unevenness across the piece enters as acrossLag_s times the
  * glass's rate; conductivity and heat capacity are constant; loose sheets are taken to touch.
  */
-import type { GlassConstants } from '../glass/constants';
-import type { KilnConstants } from '../kiln/kiln';
+import { ROOM_C } from '../units/physical';
+import type { MeasuredCurve, SimulationInput, SimulationResult } from './simulation';
 import { perHour, perSecond } from '../units/convert';
-import type { Segment } from '../schedule/segment';
-import { type ConductorState, conductor } from './conduct';
+import { type HeatSolverState, heatSolver } from './heatSolver';
 import { driveFrom } from './drive';
-import type { Face } from './exchange';
 import { CONTROLLED_STEPS, FIXED_STEPS, SHORTEST_STEP_S, STALLED_K_PER_S, STEP_TOLERANCE_K, findKilnRate } from './kilnPath';
-import { type Shape, type StackLayer, meshOf } from './stack';
-import type { SegmentFigures, Series } from './figures';
-import { type WatchState, watcher } from './watch';
-
-/** What the kiln really did: readings in rising time, °C, linear between them. */
-export interface MeasuredCurve {
-  t_s: readonly number[];
-  kiln_C: readonly number[];
-  /** Times at which one stretch ends and the next begins; figures are told for each. One stretch where left out. */
-  joints_s?: readonly number[];
-}
-
-export interface SimulationInput {
-  glass: GlassConstants;
-  /** Index 0 at the bottom; its glass layers adjacent. */
-  stack: readonly StackLayer[];
-  faces: { top: Face; bottom: Face };
-  /** A cylinder or a sphere is a stack of shells from the middle outwards; its bottom face is its middle, insulated. */
-  shape?: Shape;
-  /** Empty where a measured curve stands in for them. */
-  segments: readonly Segment[];
-  curve?: MeasuredCurve;
-  start_C?: number;
-  kiln?: KilnConstants;
-  /** Edge-to-edge difference per K/s of glass rate, s. */
-  acrossLag_s?: number;
-  /** Sheets not yet joined: each bears only its own difference while it is brittle. */
-  looseSheets?: boolean;
-  /** Through plus across under which the body counts as even, K. */
-  evenWithin_K?: number;
-  /** Width of the parts whose relief is followed, m, and the depth of the body with them on it; that of the glass in the stack where left out. */
-  relief?: { width_m: number; depth_m?: number };
-  /**
-   * Asks for stress by the full model, free to bow, held flat, or both. From the start, or only once the hottest
-   * segment is over: glass that was fluid then remembers nothing from before.
-   */
-  stress?: { support: 'free' | 'flat' | 'both'; from?: 'start' | 'hottest' };
-  /** Asks for the temperature curves. */
-  series?: boolean;
-  /** Error-controlled steps unless the fixed ones of the reference are asked for. */
-  steps?: 'controlled' | 'fixed';
-  /** Finer or coarser than the default, for checks of convergence. */
-  resolution?: { glassIntervals?: number; stepShare?: number };
-}
-
-export interface SimulationResult {
-  segments: SegmentFigures[];
-  total_s: number;
-  steps: number;
-  /** Greatest error that a step made by its own estimate, K. */
-  stepError_K: number;
-  /** Heat stored against heat that crossed the faces, J/m². */
-  energy: { stored_J_m2: number; crossed_J_m2: number };
-  /** Set where the kiln could get no further, or after 90 days; later segments are not simulated. */
-  stalled: { segment: number; at_C: number } | null;
-  /** Stress through the depth once the whole body is at room temperature, tension positive; z from its underside. */
-  residual?: { z_m: number; stress_Pa: number }[];
-  /** The same had it been held flat: the upper bound. */
-  residualFlat?: { z_m: number; stress_Pa: number }[];
-  /** What it has bowed by, 1/m; positive where the top has grown longer. */
-  bow_perM?: number;
-  /** Quick estimates beside the residual stress, each named by its formula. */
-  estimates?: { formula: string; stress_Pa: number }[];
-  series?: Series;
-}
+import { meshOf } from './stack';
+import { type RecorderState, recorder } from './recorder';
 
 /** Everything between two segments: from here the rest can be simulated anew. */
 export interface Checkpoint {
@@ -86,11 +21,10 @@ export interface Checkpoint {
   steps: number;
   next_s: number;
   stepError_K: number;
-  body: ConductorState;
-  watch: WatchState;
+  body: HeatSolverState;
+  watch: RecorderState;
 }
 
-const DEFAULT_START_C = 20;
 const LONGEST_FIRING_S = 90 * 24 * 3600;
 /** What the step is scaled by is kept a little under what the error asks for, and never leaps. */
 const SAFETY = 0.9;
@@ -105,11 +39,11 @@ export const simulateFiring = (input: SimulationInput): SimulationResult => simu
  */
 export function simulateFrom(input: SimulationInput, first: number, checkpoints: Checkpoint[] | null): SimulationResult {
   const { glass, kiln, segments, curve } = input;
-  const start_C = curve ? curve.kiln_C[0] : (input.start_C ?? kiln?.ambient_C ?? DEFAULT_START_C);
+  const start_C = curve ? curve.kiln_C[0] : (input.start_C ?? kiln?.ambient_C ?? ROOM_C);
   const mesh = meshOf(input.stack, glass, input.resolution?.glassIntervals, input.shape);
   const drive = driveFrom(start_C);
-  const body = conductor(mesh, input.faces, input.start_C ?? start_C, drive);
-  const watch = watcher(input, mesh, body.temperature, drive);
+  const body = heatSolver(mesh, input.faces, input.start_C ?? start_C, drive);
+  const watch = recorder(input, mesh, body.temperature, drive);
   const controlled = input.steps !== 'fixed';
   const stepShare = input.resolution?.stepShare ?? 1;
   const caps = controlled ? CONTROLLED_STEPS : FIXED_STEPS;

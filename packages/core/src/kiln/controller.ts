@@ -3,7 +3,7 @@
  * 'as fast as you can', and no more segments than it holds. A last switched-off segment needs no keying.
  */
 import { type TemperatureUnit, differenceIn, temperatureIn } from '../units/convert';
-import type { Segment } from '../schedule/segment';
+import type { Segment } from './segment';
 
 export interface Controller {
   unit: TemperatureUnit;

@@ -3,6 +3,7 @@
  * C·dT/dt = P·u − U(T − Ta) − S(T⁴ − Ta⁴) in its integral form, so that noise is not differentiated. Only P/C, U/C and S/C
  * can be told from temperatures. One node cannot fit both a climb and a long tail: the misfit says so.
  */
+import { KELVIN_AT_0_C } from '../units/physical';
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { type Outcome, found, refused } from '../problem';
 import type { KilnConstants } from './kiln';
@@ -22,7 +23,6 @@ export interface KilnFit {
   remark: string | null;
 }
 
-const KELVIN_AT_0_C = 273.15;
 const LEAST_READINGS = 8;
 /** Loss can be told from a range this wide, K. */
 const LEAST_RANGE_K = 200;

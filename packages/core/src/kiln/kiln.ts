@@ -3,6 +3,8 @@
  * and S/C can be told from temperatures, so only they are kept. One node climbs well and cools well from the
  * top; a thick-walled kiln's long tail needs a second node, which this has not.
  */
+import { KELVIN_AT_0_C } from '../units/physical';
+
 export interface KilnConstants {
   /** Highest temperature the kiln may be asked for, °C. */
   top_C: number;
@@ -26,7 +28,6 @@ export interface KilnConstants {
   insideHeight_m?: number;
 }
 
-const KELVIN_AT_0_C = 273.15;
 const REFERENCE_SPAN_M = 0.3;
 
 /** Cooling with the power off, K/s, positive. */

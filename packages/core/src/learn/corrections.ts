@@ -9,7 +9,16 @@
  */
 import { efold } from '../flow/heatWork';
 import type { Vft } from '../glass/viscosity';
-import type { Corrections } from '../schedule/firingCase';
+
+/** What firings have taught of this kiln and studio. */
+export interface Corrections {
+  /** The controller reads this much more than the glass has, K: targets are keyed so much higher. */
+  offset_K: number;
+  /** The work that looks need here over what they need on the reference body. */
+  workFactor: number;
+}
+
+export const NO_CORRECTIONS: Corrections = { offset_K: 0, workFactor: 1 };
 
 export interface LookSeen {
   /** Work that the firing did by its uncorrected simulation, and the range its look needs on that body, 1/Pa. */

@@ -8,16 +8,10 @@ import type { WorkRange } from '../flow/heatWork';
 import { reliefRate } from '../flow/relief';
 import { workToDrape, workToSag } from '../flow/sag';
 import { type Outcome, found, refused } from '../problem';
-import { spanned } from './hollow';
+import { type Shaping, spanned } from './shaping';
 
 export const LOOKS = ['firePolish', 'tack', 'contour', 'fullFuse', 'slabFlow', 'slump', 'drape'] as const;
 export type Look = (typeof LOOKS)[number];
-
-/** A hollow that glass sinks into, or a former that it hangs over. */
-export type Shaping =
-  | { kind: 'hollow'; span_m: number; depth_m: number }
-  /** drop_m: how far the edge is to come down; overhang_m: how far the blank stands out over the former. */
-  | { kind: 'former'; overhang_m: number; drop_m: number; former_m?: number };
 
 export interface Purpose {
   name: string;

@@ -5,16 +5,11 @@
 import type { Footprint } from '../body/footprint';
 import { type Layer, type Part, closes, rowsOf } from '../body/layers';
 import { footprintArea } from '../body/footprint';
-import type { GlassConstants } from '../glass/constants';
 import { type Look, PURPOSES } from '../look/purpose';
 import { type Outcome, found, refused } from '../problem';
 import type { Body } from '../schedule/firingCase';
 import type { LaidLayer, PieceDocument } from './document';
-
-export interface NamedGlass {
-  id: string;
-  constants: GlassConstants;
-}
+import type { NamedGlass } from './shelf';
 
 /** Looks that join what lies on one another. */
 const JOINS: readonly Look[] = ['tack', 'contour', 'fullFuse', 'slabFlow'];

@@ -4,6 +4,7 @@
  * former the same shrinkage grips. Reheating past T_set opens a grip; cold tightens it. Draft, release and roughness count
  * besides, and plaster-silica shrinks and inverts of itself: its figure is a first guess only.
  */
+import { ROOM_C } from '../units/physical';
 import type { GlassConstants } from '../glass/constants';
 import { settingPoint } from '../fit/seal';
 
@@ -30,8 +31,6 @@ export interface Release {
   /** Temperature above which a grip has opened again, °C. */
   grips_below_C: number;
 }
-
-const ROOM_C = 20;
 
 export function release(glass: GlassConstants, mouldExpansion_perK: number, size_m: number, kind: 'hollow' | 'former'): Release {
   const set_C = settingPoint(glass);

@@ -9,7 +9,7 @@ import { type Evaluation, type Reading, marginOf, naturalCooling_C_per_h } from 
 import { type FiringCase, glassOf, workRange } from './firingCase';
 import { KILN_PACE_SHARE, LEAST_CLIMB_K, SQUEEZE_BELOW_SEALING_K, evening, keyedIn, schoolHold, targetsOf, usualSqueeze } from './firstGuess';
 import { clamp, niceHold, niceRate } from './rounding';
-import type { PurposefulSegment } from './segment';
+import type { PurposefulSegment } from '../kiln/segment';
 
 const LEAST_SQUEEZE_S = 10 * 60;
 /** A squeeze that asks for longer is meant hotter: nobody waits for what a few degrees do. */
@@ -41,7 +41,7 @@ function adjust(firing: FiringCase, segments: PurposefulSegment[], index: number
   if (segment.role === 'firstCool') return { ...slowed, target_C: firstCoolTarget(firing, segment, evaluation, index) };
   if (segment.role === 'squeeze') return { ...slowed, ...squeezed(firing, segment, readings) };
   if (segment.role === 'work') return workHold(firing, slowed, evaluation);
-  if (segment.role === 'drop') return { ...slowed, hold_s: soakHold(firing, segment, evaluation, index) };
+  if (segment.role === 'drop') return { ...slowed, hold_s: annealSoakHold(firing, segment, evaluation, index) };
   return slowed;
 }
 
@@ -141,7 +141,7 @@ function workHold(firing: FiringCase, segment: PurposefulSegment, { work }: Eval
   return { ...segment, target_C, hold_s: usual_s };
 }
 
-function soakHold(firing: FiringCase, segment: PurposefulSegment, evaluation: Evaluation, index: number): number {
+function annealSoakHold(firing: FiringCase, segment: PurposefulSegment, evaluation: Evaluation, index: number): number {
   const { limits } = firing;
   const glass = glassOf(firing);
   const figures = evaluation.simulation.segments[index];

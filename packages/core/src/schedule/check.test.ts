@@ -2,7 +2,7 @@ import { sheetsOf } from '../testCases';
 import { METRIC, otherUnits } from '../units/convert';
 import { type Reading, brokenOf, evaluate } from './check';
 import { compose } from './compose';
-import type { PurposefulSegment, Role } from './segment';
+import type { PurposefulSegment, Role } from '../kiln/segment';
 import { brokenSentence, readingPhrase, verdictOf, whyOf } from './words';
 
 const firing = sheetsOf(2, 0.006);

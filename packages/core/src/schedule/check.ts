@@ -1,15 +1,16 @@
 /** Holds a simulated schedule against every limit. Each reading names the segment that it judges. */
 import { viscosityOf } from '../glass/viscosity';
 import type { SegmentFigures } from '../heat/figures';
-import { hottestSegment, regimesOf, soakSegment } from '../heat/regimes';
-import { type SimulationInput, type SimulationResult, simulateFiring } from '../heat/simulate';
+import { hottestSegment, regimesOf, annealSoakSegment } from '../heat/regimes';
+import { simulateFiring } from '../heat/simulate';
+import type { SimulationInput, SimulationResult } from '../heat/simulation';
 import { naturalCooling } from '../kiln/kiln';
 import { exposedCoatings } from '../fit/coating';
 import { type FiringCase, glassOf, simulationOf, sinks, squeezeNeed, workRange } from './firingCase';
 import { runLevel } from './runLevel';
 import { aimedWork } from '../look/purpose';
 import { openingTemperature } from './opening';
-import type { Segment } from './segment';
+import type { Segment } from '../kiln/segment';
 
 export type LimitName =
   | 'kilnTop'
@@ -121,7 +122,7 @@ function readingsOf(
   };
 
   const hottest = hottestSegment(segments);
-  const soak = soakSegment(vft, segments);
+  const soak = annealSoakSegment(vft, segments);
   keyed.forEach((segment, i) => {
     if (segment.target_C > kiln.top_C) read('kilnTop', i, segment.target_C, kiln.top_C, 'C');
   });

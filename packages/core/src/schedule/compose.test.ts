@@ -10,7 +10,7 @@ import { keyIn } from '../kiln/controller';
 import { niceHold, niceRate } from './rounding';
 import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
-import type { Role } from './segment';
+import type { Role } from '../kiln/segment';
 
 function composed(firing: FiringCase): Composed {
   const outcome = compose(firing);

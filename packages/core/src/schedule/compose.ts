@@ -10,10 +10,11 @@ import { METRIC, type TemperatureUnit, type Units } from '../units/convert';
 import { formatRate, formatTemperature, text } from '../units/format';
 import { adjusted } from './adjust';
 import { type Evaluation, type Reading, brokenOf, evaluate, marginOf } from './check';
-import { type FiringCase, NO_CORRECTIONS, type School, wantedWork } from './firingCase';
+import { type FiringCase, type School, wantedWork } from './firingCase';
+import { NO_CORRECTIONS } from '../learn/corrections';
 import { closedForm, keyedIn } from './firstGuess';
 import { impossibleFiring } from './possible';
-import type { PurposefulSegment } from './segment';
+import type { PurposefulSegment } from '../kiln/segment';
 import { wholeDegrees } from './rounding';
 import { shortened } from './shorten';
 

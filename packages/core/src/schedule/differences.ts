@@ -4,7 +4,7 @@ import type { TemperatureUnit, Units } from '../units/convert';
 import { type Figure, formatDifference, formatDuration, formatRate, formatStress, formatTemperature, text } from '../units/format';
 import { type Evaluation, type LimitName, heatWorkBand } from './check';
 import type { FiringCase } from './firingCase';
-import type { PurposefulSegment } from './segment';
+import type { PurposefulSegment } from '../kiln/segment';
 import { ROLE_NAMES } from './words';
 
 type Pair = [before: PurposefulSegment | null, after: PurposefulSegment | null];

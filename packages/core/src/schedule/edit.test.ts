@@ -4,7 +4,7 @@ import { addSegment, joinSegments, removeSegment, splitSegment } from './edit';
 import { equalWork } from './equalWork';
 import { evaluate } from './check';
 import { glassOf } from './firingCase';
-import type { PurposefulSegment } from './segment';
+import type { PurposefulSegment } from '../kiln/segment';
 import { METRIC } from '../units/convert';
 import { sheetsOf } from '../testCases';
 import { equalHold } from '../flow/heatWork';

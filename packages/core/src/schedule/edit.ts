@@ -1,6 +1,6 @@
 /** What a hand does to a schedule's rows: add, split, join, take away. Rows in, new rows out. */
 import { type Outcome, found, refused } from '../problem';
-import type { PurposefulSegment } from './segment';
+import type { PurposefulSegment } from '../kiln/segment';
 
 const ADDED_HOLD_S = 600;
 

@@ -4,10 +4,11 @@
  */
 import { fluidity, viscosityOf } from '../glass/viscosity';
 import { hottestSegment } from '../heat/regimes';
-import { type SimulationInput, type SimulationResult, simulateFiring } from '../heat/simulate';
+import { simulateFiring } from '../heat/simulate';
+import type { SimulationInput, SimulationResult } from '../heat/simulation';
 import { type Evaluation, evaluate } from './check';
 import { type FiringCase, glassOf } from './firingCase';
-import type { PurposefulSegment } from './segment';
+import type { PurposefulSegment } from '../kiln/segment';
 
 export interface EqualWork {
   segments: PurposefulSegment[];

@@ -1,21 +1,22 @@
 /** All that a schedule is computed from, apart from the segments themselves. */
+import { type Corrections, NO_CORRECTIONS } from '../learn/corrections';
 import { LEAST_AIR_WAY_M, airWay } from '../body/airWay';
 import { type BodyInput, bodyDepth, bodyFigures, coarsestEdge, mainGlass, naturalDepth } from '../body/body';
 import { footprintSpan } from '../body/footprint';
-import { coverOf, denseDepth, edgeOf, rowsOf } from '../body/layers';
-import { designDepth } from '../body/unevenness';
+import { coverOf, edgeOf, layerDepths, rowsOf } from '../body/layers';
+import { designDepth } from '../look/unevenness';
 import type { WorkRange } from '../flow/heatWork';
 import { heightLeft } from '../flow/relief';
 import { squeezeWork } from '../flow/squeeze';
 import type { GlassConstants } from '../glass/constants';
-import type { SimulationInput } from '../heat/simulate';
+import type { SimulationInput } from '../heat/simulation';
 import type { Shape, StackLayer } from '../heat/stack';
 import { type KilnConstants, acrossLag } from '../kiln/kiln';
 import type { Controller } from '../kiln/controller';
 import { type Look, PURPOSES, neededWork, widestPart } from '../look/purpose';
 import { type Outcome, ProblemError, found } from '../problem';
 import type { Limits } from './limits';
-import type { Segment } from './segment';
+import type { Segment } from '../kiln/segment';
 import type { SetUp } from './setups';
 
 /** Where practitioners differ. 'auto' takes the lower soak for thick bodies. */
@@ -27,14 +28,6 @@ export interface School {
 export interface Body extends BodyInput {
   /** Layers fused before are one solid; fresh ones bear each its own difference. */
   joined: boolean;
-}
-
-/** What firings have taught of this kiln and studio. */
-export interface Corrections {
-  /** The controller reads this much more than the glass has, K: targets are keyed so much higher. */
-  offset_K: number;
-  /** The work that looks need here over what they need on the reference body. */
-  workFactor: number;
 }
 
 export interface FiringCase {
@@ -53,7 +46,6 @@ export interface FiringCase {
 type CoolingCase = Pick<FiringCase, 'body' | 'look' | 'limits' | 'setup' | 'corrections'>;
 
 export const DEFAULT_SCHOOL: School = { soak: 'auto', heat: 'cooler' };
-export const NO_CORRECTIONS: Corrections = { offset_K: 0, workFactor: 1 };
 
 /** Layers of grains are counted with their neighbour: they melt into it before anything else happens. */
 const THINNEST_LAYER_M = 0.0008;
@@ -88,7 +80,8 @@ export const firedDepth = (firing: CoolingCase): number =>
 export function laidLayers({ body, look }: Pick<FiringCase, 'body' | 'look'>): number[] {
   const { factor } = designDepth(body, look);
   const depths: number[] = [];
-  const rows = rowsOf(body.layers).map((row) => Math.max(...row.map((index) => denseDepth(body.layers[index], body.glasses))));
+  const each = layerDepths(body);
+  const rows = rowsOf(body.layers).map((row) => Math.max(...row.map((index) => each[index])));
   for (const one of [...rows, ...thickestPart(body)]) {
     const last = depths.length - 1;
     if (last >= 0 && (one < THINNEST_LAYER_M || depths[last] < THINNEST_LAYER_M)) depths[last] += one;

@@ -12,7 +12,7 @@ import { PURPOSES, aimedWork } from '../look/purpose';
 import { type FiringCase, firedDepth, glassOf, heatedDepth, laidDepth, shapeOf, squeezeNeed, workRange } from './firingCase';
 import { openingTemperature } from './opening';
 import { type RoundTargets, clamp, niceHold, niceRate, roundTargets } from './rounding';
-import type { PurposefulSegment, Role } from './segment';
+import type { PurposefulSegment, Role } from '../kiln/segment';
 import type { TemperatureUnit } from '../units/convert';
 
 const SQUEEZE_HOLD_S = 30 * 60;
@@ -127,14 +127,14 @@ export function closedForm(firing: FiringCase): PurposefulSegment[] {
   // The kiln must lead by the glass's lag for the glass itself to be past brittle.
   const lag = (warm / 3600) * (throughLaid + heatPerArea(firing) / Math.max(exchange(setup.faces.top, regimes.brittle_C, regimes.brittle_C), 1));
   const warm_C = Math.min(round.up(regimes.brittle_C + lag), round.down((squeezes ? squeeze_C : work_C) - LEAST_CLIMB_K));
-  const soakHold = niceHold(Math.max(limits.leastSoak_s, evening(firing, soak_C) * Math.log(DROP_LEAVES_K / limits.even_K) + relax));
+  const annealSoakHold = niceHold(Math.max(limits.leastSoak_s, evening(firing, soak_C) * Math.log(DROP_LEAVES_K / limits.even_K) + relax));
 
   const segment = (role: Role, rate_C_per_h: number | null, target_C: number, hold_s = 0): PurposefulSegment => ({ role, rate_C_per_h, target_C, hold_s });
   return [
     segment('warmUp', warm, warm_C),
     ...(squeezes ? [segment('squeeze', climb(squeeze_C), squeeze_C, squeezeHold)] : []),
     segment('work', climb(work_C), work_C, schoolHold(firing)),
-    segment('drop', null, soak_C, soakHold),
+    segment('drop', null, soak_C, annealSoakHold),
     segment('firstCool', rate(cool), first_C),
     segment('secondCool', rate(thenCool), second_C),
     segment('lastCool', 3600 * naturalCooling(kiln, second_C) <= lastCool ? null : rate(lastCool), last_C),

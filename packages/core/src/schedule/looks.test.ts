@@ -1,17 +1,18 @@
 /** The landmarks: where the uncorrected engine must land for soft sheet 90 and for the other families. */
 import { SOFT_90, STUDIO_KILN, familyOfId, sheetsOf } from '../testCases';
 import type { KilnConstants } from '../kiln/kiln';
-import { LOOKS, type Look, type Shaping } from '../look/purpose';
+import { LOOKS, type Look } from '../look/purpose';
+import type { Shaping } from '../look/shaping';
 import { brokenOf, evaluate, heatWorkBand } from './check';
 import { coatingRange } from '../flow/harm';
 import { type Composed, compose } from './compose';
 import { type FiringCase, firedDepth, simulationOf, squeezeNeed } from './firingCase';
-import { ghostOf } from '../body/ghost';
+import { ghostOf } from '../look/ghost';
 import { evenSheets } from '../body/layers';
 import { naturalDepth } from '../body/body';
 import { simulateFiring } from '../heat/simulate';
 import { METRIC } from '../units/convert';
-import type { Role } from './segment';
+import type { Role } from '../kiln/segment';
 import { SETUPS, type SetUpKind, withPaper } from './setups';
 import { consequences } from './differences';
 import { brokenSentence, heatWorkFigures, readingPhrase, verdictOf } from './words';

@@ -5,8 +5,8 @@
 import { bodyFigures } from '../body/body';
 import { type Footprint, footprintNarrow, footprintSpan } from '../body/footprint';
 import type { KilnConstants } from '../kiln/kiln';
-import { type Hollow, bowlHeight } from '../look/hollow';
-import { PURPOSES, type Shaping } from '../look/purpose';
+import { bowlHeight, type Hollow, type Shaping } from '../look/shaping';
+import { PURPOSES } from '../look/purpose';
 import { type Problem, refused } from '../problem';
 import type { LengthUnit } from '../units/convert';
 import { formatLength, text } from '../units/format';

@@ -17,7 +17,7 @@ import { type Evaluation, type Reading, marginOf } from './check';
 import { type FiringCase, firedDepth, glassOf, heatedDepth, laidDepth, shapeOf, squeezeNeed } from './firingCase';
 import { openFacesOf } from './firstGuess';
 import { openingTemperature } from './opening';
-import type { Segment } from './segment';
+import type { Segment } from '../kiln/segment';
 
 const scientific = (value: number): string => {
   const power = Math.floor(Math.log10(Math.abs(value)));

@@ -3,7 +3,7 @@
  * firing and joined where the hottest segment ends: the kiln's path is that of the kiln alone, so their clocks are one.
  */
 import type { Series } from '../heat/figures';
-import type { SimulationResult } from '../heat/simulate';
+import type { SimulationResult } from '../heat/simulation';
 
 /** hottest: index of the last segment that is told by the body as it was laid. */
 export function runLevel(laid: SimulationResult, level: SimulationResult, hottest: number): SimulationResult {

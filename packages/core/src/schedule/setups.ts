@@ -4,7 +4,7 @@
  */
 import type { Face } from '../heat/exchange';
 import type { StackLayer } from '../heat/stack';
-import type { Shaping } from '../look/purpose';
+import type { Shaping } from '../look/shaping';
 
 type SupportLayer = Extract<StackLayer, { of: 'support' }>;
 

@@ -3,7 +3,7 @@
  * target at the slower of their rates, so that nothing happens faster than before; what costs the least time goes first.
  */
 import { type Controller, keyIn } from '../kiln/controller';
-import type { PurposefulSegment, Role } from './segment';
+import type { PurposefulSegment, Role } from '../kiln/segment';
 
 /** Which segment may be taken into the one after it, the cheapest first. The squeeze and the soak hold something and stay. */
 const JOINED_INTO_NEXT: readonly Role[] = ['secondCool', 'firstCool', 'warmUp'];

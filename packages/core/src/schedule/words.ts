@@ -3,7 +3,7 @@
  * asked for; everything else comes from the readings.
  */
 import { bodyFigures } from '../body/body';
-import { designDepth } from '../body/unevenness';
+import { designDepth } from '../look/unevenness';
 import { coatingFindings } from '../fit/coating';
 import { rimToSpare } from '../flow/sag';
 import { type Look, PURPOSES } from '../look/purpose';
@@ -13,7 +13,7 @@ import type { Evaluation, HeatWorkBand, Reading } from './check';
 import { type FiringCase, firedDepth, heatedDepth, laidDepth, sinks } from './firingCase';
 import { soaksLower } from './firstGuess';
 import { impossibleFiring, shapeNotes } from './possible';
-import type { PurposefulSegment, Role } from './segment';
+import type { PurposefulSegment, Role } from '../kiln/segment';
 
 export const ROLE_NAMES: Record<Role, string> = {
   warmUp: 'Warm up',

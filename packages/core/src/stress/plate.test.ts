@@ -1,10 +1,12 @@
 import { SOFT_90, sheetsOf, slab } from '../testCases';
 import { diffusivity, restrainedStress, shearModulus } from '../glass/constants';
-import { type SimulationResult, simulateFiring } from '../heat/simulate';
+import { simulateFiring } from '../heat/simulate';
+import type { SimulationResult } from '../heat/simulation';
 import { simulationOf } from '../schedule/firingCase';
-import type { Segment } from '../schedule/segment';
+import type { Segment } from '../kiln/segment';
 import { type Support, plateStress } from './plate';
-import { KELVIN_AT_0_C, normalised, relaxationOf, stressTimeTerms } from './relaxation';
+import { normalised, relaxationOf, stressTimeTerms } from './relaxation';
+import { KELVIN_AT_0_C } from '../units/physical';
 
 const DEPTH = 0.025;
 const RATE = 13;

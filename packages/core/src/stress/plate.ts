@@ -14,7 +14,8 @@ import { DECAY_END, decayWithin } from '../numerics/decay';
 import { depthWeights } from '../numerics/depth';
 import { lostBy, lostOnMean } from '../numerics/fade';
 import { type Material, materialOf } from './material';
-import { KELVIN_AT_0_C, relaxationOf } from './relaxation';
+import { relaxationOf } from './relaxation';
+import { KELVIN_AT_0_C } from '../units/physical';
 
 export type Support = 'free' | 'flat';
 

@@ -5,26 +5,9 @@
  * Tf that follows T with a spectrum of times, each scaled by exp(H·[x/T + (1−x)/Tf − 1/Tref]), temperatures in K.
  * Stress relaxes by a generalised Maxwell model with the same scaling; its mean time is η/G.
  */
-import { type GlassConstants, shearModulus } from '../glass/constants';
+import { KELVIN_AT_0_C } from '../units/physical';
+import { type GlassConstants, type RelaxationConstants, shearModulus, type SpectrumTerm } from '../glass/constants';
 import { LOG_VISCOSITY } from '../glass/viscosity';
-
-export interface SpectrumTerm {
-  /** Share of the whole; all weights sum to one. */
-  weight: number;
-  /** Time of this term over the mean time; weight times ratio sums to one. */
-  ratio: number;
-}
-
-export interface RelaxationConstants {
-  stress: readonly SpectrumTerm[];
-  structure: readonly SpectrumTerm[];
-  /** Mean time of structural relaxation over that of stress. */
-  structureOverStress: number;
-  /** Narayanaswamy's x: how much of the slowing is by temperature rather than structure. */
-  nonLinearity: number;
-  /** Activation energy over the gas constant, K. */
-  activation_K: number;
-}
 
 /**
  * Six terms for soda-lime glass (Carré and Daudeville 1999, J. Phys. IV 9, 3-175), times over their mean. The same
@@ -60,8 +43,6 @@ export function normalised(terms: readonly SpectrumTerm[]): SpectrumTerm[] {
   const mean = terms.reduce((sum, { weight, ratio }) => sum + (weight / total) * ratio, 0);
   return terms.map(({ weight, ratio }) => ({ weight: weight / total, ratio: ratio / mean }));
 }
-
-export const KELVIN_AT_0_C = 273.15;
 
 /** Mean stress relaxation time as atAnnealing·exp(byT/T + byTf/Tf − offset), temperatures in kelvin. */
 export function stressTimeTerms(glass: GlassConstants, { activation_K, nonLinearity }: RelaxationConstants) {

@@ -1,4 +1,6 @@
 /** Unit factors. This module and its neighbours in units/ are the only place where units are reckoned. */
+import { STANDARD_GRAVITY_m_s2 } from './physical';
+
 export type TemperatureUnit = 'C' | 'F';
 export type LengthUnit = 'mm' | 'in';
 export type MassUnit = 'g' | 'oz';
@@ -24,7 +26,7 @@ export const otherUnits = ({ temperature, length, mass }: Units): Units => ({
 export const METRES_PER_INCH = 0.0254;
 export const KILOGRAMS_PER_OUNCE = 0.028349523125;
 /** Pounds-force on a square inch: 0.45359237 kg · 9.80665 m/s² / (0.0254 m)². */
-export const PASCALS_PER_PSI = (16 * KILOGRAMS_PER_OUNCE * 9.80665) / METRES_PER_INCH ** 2;
+export const PASCALS_PER_PSI = (16 * KILOGRAMS_PER_OUNCE * STANDARD_GRAVITY_m_s2) / METRES_PER_INCH ** 2;
 /** What grains strewn on an area are counted in: the studio's mass on an area that goes with its length. */
 export function strewnUnit({ length, mass }: Pick<Units, 'length' | 'mass'>): { name: string; kg_m2: number } {
   if (mass === 'oz') {

@@ -2,7 +2,7 @@ import { valueOf, ProblemError } from '../../problem';
 import { brokenOf, evaluate } from '../../schedule/check';
 import { type FiringCase, wantedWork } from '../../schedule/firingCase';
 import { impossibleFiring } from '../../schedule/possible';
-import type { Segment } from '../../schedule/segment';
+import type { Segment } from '../../kiln/segment';
 import { brokenSentence, verdictOf } from '../../schedule/words';
 import { METRIC, type Units } from '../../units/convert';
 import { calculator } from '../calculator';

@@ -1,7 +1,7 @@
 import { valueOf } from '../../problem';
 import { equalWork } from '../../schedule/equalWork';
 import { type FiringCase, wantedWork } from '../../schedule/firingCase';
-import type { PurposefulSegment } from '../../schedule/segment';
+import type { PurposefulSegment } from '../../kiln/segment';
 import { calculator } from '../calculator';
 
 interface Asked {

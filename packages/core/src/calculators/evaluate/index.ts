@@ -1,7 +1,7 @@
 import { valueOf } from '../../problem';
 import { evaluate } from '../../schedule/check';
 import { type FiringCase, wantedWork } from '../../schedule/firingCase';
-import type { Segment } from '../../schedule/segment';
+import type { Segment } from '../../kiln/segment';
 import { calculator } from '../calculator';
 
 interface Asked {

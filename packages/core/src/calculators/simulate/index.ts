@@ -1,4 +1,5 @@
-import { type SimulationInput, simulateFiring } from '../../heat/simulate';
+import { simulateFiring } from '../../heat/simulate';
+import type { SimulationInput } from '../../heat/simulation';
 import { calculator } from '../calculator';
 
 /** Heat through a layered stack along a schedule or a measured curve, with flow and stress. */

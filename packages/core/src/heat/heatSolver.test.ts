@@ -1,11 +1,11 @@
 import { SOFT_90, CLAMPED } from '../testCases';
 import { diffusivity } from '../glass/constants';
-import { type Conductor, conductor } from './conduct';
+import { type HeatSolver, heatSolver } from './heatSolver';
 import { type Drive, driveFrom } from './drive';
 import { meshOf } from './stack';
 
 /** Takes one step of dt_s while the kiln goes from one temperature to another. */
-function step(body: Conductor, drive: Drive, dt_s: number, from_C: number, to_C: number): void {
+function step(body: HeatSolver, drive: Drive, dt_s: number, from_C: number, to_C: number): void {
   Object.assign(drive, { dt_s, from_C, to_C });
   body.step();
 }
@@ -17,7 +17,7 @@ const TAU = DEPTH ** 2 / diffusivity(SOFT_90);
 function cooledCentre(fourier: number, intervals: number, steps: number): number {
   const mesh = meshOf([{ of: 'glass', thickness_m: DEPTH }], SOFT_90, intervals);
   const drive = driveFrom(0);
-  const body = conductor(mesh, { top: CLAMPED, bottom: CLAMPED }, 1, drive);
+  const body = heatSolver(mesh, { top: CLAMPED, bottom: CLAMPED }, 1, drive);
   // Half depth is the length in the Fourier number of the series.
   const dt = (fourier * TAU) / 4 / steps;
   for (let i = 0; i < steps; i += 1) step(body, drive, dt, 0, 0);
@@ -57,7 +57,7 @@ describe('∂T/∂t = κ ∂²T/∂z², both faces suddenly cooled', () => {
     const ramped = (steps: number): number => {
       const mesh = meshOf([{ of: 'glass', thickness_m: DEPTH }], SOFT_90, 20);
       const drive = driveFrom(0);
-      const body = conductor(mesh, { top: { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 }, bottom: { kind: 'insulated' } }, 400, drive);
+      const body = heatSolver(mesh, { top: { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 }, bottom: { kind: 'insulated' } }, 400, drive);
       const total = 1200;
       for (let i = 0; i < steps; i += 1) step(body, drive, total / steps, 400 + (200 * i) / steps, 400 + (200 * (i + 1)) / steps);
       return body.temperature[0];
@@ -79,7 +79,7 @@ describe('energy', () => {
       SOFT_90,
     );
     const drive = driveFrom(0);
-    const body = conductor(
+    const body = heatSolver(
       mesh,
       { top: { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 }, bottom: { kind: 'open', emissivity: 0.4, convection_W_m2K: 0 } },
       20,

@@ -28,7 +28,7 @@ const ERROR_CONSTANT = Math.abs((-3 * GAMMA ** 2 + 4 * GAMMA - 2) / (2 * (2 - GA
 /** Before it starts the body has been at rest for so long, s: enough to be seen by the differences. */
 const AT_REST_S = 60;
 
-export interface Conductor {
+export interface HeatSolver {
   /** Temperatures of the nodes, °C; changed in place by step. */
   readonly temperature: Float64Array;
   /** Heat that has crossed both faces inwards so far, J/m². */
@@ -39,12 +39,12 @@ export interface Conductor {
   error_K: number;
   /** Takes the last step back; once. */
   undo(): void;
-  save(): ConductorState;
-  restore(state: ConductorState): void;
+  save(): HeatSolverState;
+  restore(state: HeatSolverState): void;
 }
 
-/** All that a conductor remembers between two steps. */
-export interface ConductorState {
+/** All that a heatSolver remembers between two steps. */
+export interface HeatSolverState {
   temperature: Float64Array;
   memory: Float64Array;
   crossed_J_m2: number;
@@ -58,7 +58,7 @@ const PAST = 4;
 const WATCHED = 3;
 const MEMORY_SIZE = PAST + 3 * WATCHED;
 
-export function conductor(mesh: Mesh, faces: { top: Face; bottom: Face }, start_C: number, drive: Drive): Conductor {
+export function heatSolver(mesh: Mesh, faces: { top: Face; bottom: Face }, start_C: number, drive: Drive): HeatSolver {
   const { capacity, conductance } = mesh;
   const n = capacity.length;
   const last = n - 1;
@@ -203,7 +203,7 @@ export function conductor(mesh: Mesh, faces: { top: Face; bottom: Face }, start_
     self.error_K = greatest;
   }
 
-  const self: Conductor = {
+  const self: HeatSolver = {
     temperature,
     crossed_J_m2: 0,
     error_K: 0,

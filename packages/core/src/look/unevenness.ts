@@ -3,8 +3,8 @@
  * along the piece, which a one-dimensional computation does not see. Practice doubles the depth for tack relief and
  * leaves an even or a levelled body as it is.
  */
-import { type BodyInput, bodyFigures } from './body';
-import type { Look } from '../look/purpose';
+import { type BodyInput, bodyFigures } from '../body/body';
+import type { Look } from './purpose';
 
 /** What a fully uneven body is fired as, by how much of its relief the look leaves standing. */
 const FULL_FACTOR: Record<Look, number> = { firePolish: 1.5, tack: 2, contour: 1.5, fullFuse: 1, slabFlow: 1, slump: 1.5, drape: 1.5 };

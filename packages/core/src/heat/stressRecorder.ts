@@ -1,14 +1,12 @@
 /** Follows stress by the full model through a simulation, free to bow, held flat, or both. */
+import { ROOM_C } from '../units/physical';
 import { diffusivity, restrainedStress } from '../glass/constants';
 import { type PlateState, type PlateStress, type Residual, plateStress } from '../stress/plate';
 import type { Drive } from './drive';
 import type { SegmentFigures } from './figures';
 import { hottestSegment } from './regimes';
-import type { SimulationInput, SimulationResult } from './simulate';
+import type { SimulationInput, SimulationResult } from './simulation';
 import type { Mesh } from './stack';
-
-/** Residual stress is told for a body all at this temperature. */
-const ROOM_C = 20;
 
 interface Setting {
   /** Greatest difference through the depth while it sets, K. */
@@ -19,7 +17,7 @@ interface Setting {
   kept_Pa: number;
 }
 
-export interface StressState {
+export interface StressRecorderState {
   plates: PlateState[] | null;
   setting: Setting;
 }
@@ -28,7 +26,7 @@ type Answer = Pick<SimulationResult, 'residual' | 'residualFlat' | 'bow_perM' | 
 
 const greatest = (stress_Pa: Float64Array): number => stress_Pa.reduce((most, one) => Math.max(most, one), 0);
 
-export function stressWatcher(input: SimulationInput, mesh: Mesh, temperature: Float64Array, drive: Drive, running: { rate: number; through: number }) {
+export function stressRecorder(input: SimulationInput, mesh: Mesh, temperature: Float64Array, drive: Drive, running: { rate: number; through: number }) {
   const { glass } = input;
   const support = input.stress?.support ?? 'free';
   const { glassFrom, glassTo } = mesh;
@@ -83,8 +81,8 @@ export function stressWatcher(input: SimulationInput, mesh: Mesh, temperature: F
         ],
       };
     },
-    save: (): StressState => ({ plates: plates?.map((plate) => plate.save()) ?? null, setting: { ...setting } }),
-    restore(state: StressState): void {
+    save: (): StressRecorderState => ({ plates: plates?.map((plate) => plate.save()) ?? null, setting: { ...setting } }),
+    restore(state: StressRecorderState): void {
       if (state.plates) {
         plates = start();
         state.plates.forEach((saved, i) => plates?.[i].restore(saved));

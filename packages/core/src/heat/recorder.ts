@@ -5,11 +5,11 @@ import { coatingRange, hazeBell, hazeWeight } from '../flow/harm';
 import { levellingRate } from '../flow/relief';
 import { type SegmentFigures, type Series, copyOf, emptyFigures, emptySeries } from './figures';
 import type { Drive } from './drive';
-import { findPull, pullNow, pullWeights } from './pull';
-import { type Regimes, hottestSegment, regimesOf, soakSegment } from './regimes';
-import type { SimulationInput } from './simulate';
+import { findThermalTension, thermalTensionNow, tensionWeights } from './thermalTension';
+import { type Regimes, hottestSegment, regimesOf, annealSoakSegment } from './regimes';
+import type { SimulationInput } from './simulation';
 import type { Mesh } from './stack';
-import { type StressState, stressWatcher } from './watchStress';
+import { type StressRecorderState, stressRecorder } from './stressRecorder';
 
 /** Default of evenWithin_K. */
 const EVEN_WITHIN_K = 1;
@@ -20,12 +20,12 @@ const STIFF_LOG_ETA = 17;
 const SAMPLES_PER_RAMP = 24;
 const SAMPLES_PER_HOLD = 12;
 
-/** All that a watcher remembers between two segments. */
-export interface WatchState {
+/** All that a recorder remembers between two segments. */
+export interface RecorderState {
   figures: SegmentFigures[];
   series: Series;
   running: Running;
-  stress: StressState | null;
+  stress: StressRecorderState | null;
 }
 
 /** What is carried from step to step. */
@@ -58,14 +58,14 @@ export interface SettingFrom {
 /** The soak ends what went before: only what comes after it stays. Without one, from the annealing point down. */
 export function settingFrom({ segments, curve, start_C, evenWithin_K = EVEN_WITHIN_K }: SimulationInput, vft: Vft, regimes: Regimes): SettingFrom {
   if (curve) return { segment: 0, at_C: regimes.setsFrom_C };
-  const soak = soakSegment(vft, segments, start_C);
+  const soak = annealSoakSegment(vft, segments, start_C);
   return soak >= 0
     ? { segment: soak + 1, at_C: segments[soak].target_C + evenWithin_K }
     : { segment: hottestSegment(segments, start_C) + 1, at_C: regimes.setsFrom_C };
 }
 
-/** Follows one simulation; temperature is the conductor's own array, read after every step. */
-export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64Array, drive: Drive) {
+/** Follows one simulation; temperature is the heatSolver's own array, read after every step. */
+export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float64Array, drive: Drive) {
   const { glass } = input;
   const vft = viscosityOf(glass);
   const regimes = regimesOf(glass);
@@ -104,11 +104,11 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
     sampled_s: 0,
   };
 
-  const stress = input.stress ? stressWatcher(input, mesh, temperature, drive, running) : null;
+  const stress = input.stress ? stressRecorder(input, mesh, temperature, drive, running) : null;
   const flat = (input.shape ?? 'plate') === 'plate';
-  const whole = pullWeights(mesh, temperature, glassFrom, glassTo);
+  const whole = tensionWeights(mesh, temperature, glassFrom, glassTo);
   const { temperature: glassT, armShare } = whole;
-  const sheets = input.looseSheets && flat ? glassJoints.slice(1).map((joint, i) => pullWeights(mesh, temperature, glassJoints[i], joint)) : null;
+  const sheets = input.looseSheets && flat ? glassJoints.slice(1).map((joint, i) => tensionWeights(mesh, temperature, glassJoints[i], joint)) : null;
 
   /** Holds the pull of the whole body, or of each sheet for itself, against the greatest so far. */
   function pulls(bySheet: boolean): void {
@@ -118,11 +118,11 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
       pull_K = running.mean - running.coldest;
     } else if (bySheet && sheets) {
       for (let i = 0; i < sheets.length; i += 1) {
-        pullNow(sheets[i]);
+        thermalTensionNow(sheets[i]);
         if (sheets[i].greatest_K > pull_K) pull_K = sheets[i].greatest_K;
       }
     } else {
-      findPull(whole);
+      findThermalTension(whole);
       pull_K = whole.greatest_K;
     }
     const tension = restrained_PaK * (pull_K + running.across);
@@ -245,8 +245,8 @@ export function watcher(input: SimulationInput, mesh: Mesh, temperature: Float64
       stress?.end(now);
       figures.push(now);
     },
-    save: (): WatchState => ({ figures: figures.slice(), series: copyOf(series), running: { ...running }, stress: stress?.save() ?? null }),
-    restore(state: WatchState): void {
+    save: (): RecorderState => ({ figures: figures.slice(), series: copyOf(series), running: { ...running }, stress: stress?.save() ?? null }),
+    restore(state: RecorderState): void {
       figures = state.figures.slice();
       series = copyOf(state.series);
       Object.assign(running, state.running);

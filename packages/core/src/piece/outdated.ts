@@ -2,22 +2,25 @@
  * Whether a schedule may still be fired as it is: what it was made from against what stands now in lay-up, set-up, kiln and
  * controller. One rule for every page and for the server; shipped constants and a newer engine never outdate.
  */
-import { type Units, formatLength, madeFromDifferences, sameMatter, setupWords, text } from '@torvin/core';
-import type { PieceDoc, Snapshot } from './documents';
-import { snapshotOf } from './firingCaseOf';
-import type { Shelves } from './kinds/shelves';
+import type { Units } from '../units/convert';
+import { formatLength, text } from '../units/format';
+import type { PieceDocument } from './document';
+import { madeFromDifferences, sameMatter } from './madeFrom';
+import type { Shelf } from './shelf';
+import { type FiringSnapshot, snapshotOf } from './snapshot';
+import { setupWords } from './words';
 
 /** Each way in which the schedule's making differs from what stands now, as a sentence; none where it is still good. */
-export function outdatedBy(doc: PieceDoc, stepId: string, shelves: Shelves, made: Snapshot, units: Units): string[] {
+export function outdatedBy(doc: PieceDocument, stepId: string, shelf: Shelf, made: FiringSnapshot, units: Units): string[] {
   const step = doc.steps.find(({ id }) => id === stepId);
   if (!step) return ['The piece has no such firing any more.'];
-  const now = snapshotOf(doc, step, shelves);
+  const now = snapshotOf(doc, step, shelf);
   if (!now.ok) return [now.problem.message];
   if (made.madeFrom && now.value.madeFrom) return madeFromDifferences(made.madeFrom, now.value.madeFrom, units);
   return olderDifferences(made, now.value, units);
 }
 
-const depthOf = ({ layers }: Snapshot, units: Units): string =>
+const depthOf = ({ layers }: FiringSnapshot, units: Units): string =>
   text(
     formatLength(
       layers.reduce((sum, { thickness_m }) => sum + thickness_m, 0),
@@ -26,8 +29,8 @@ const depthOf = ({ layers }: Snapshot, units: Units): string =>
   );
 
 /** Versions from before a basis was kept: by the case that they were computed from, in fewer words. */
-function olderDifferences(made: Snapshot, now: Snapshot, units: Units): string[] {
-  const differs = (part: (one: Snapshot) => unknown): boolean => !sameMatter(part(made), part(now));
+function olderDifferences(made: FiringSnapshot, now: FiringSnapshot, units: Units): string[] {
+  const differs = (part: (one: FiringSnapshot) => unknown): boolean => !sameMatter(part(made), part(now));
   const said: string[] = [];
   if (depthOf(made, units) !== depthOf(now, units)) said.push(`It was laid ${depthOf(made, units)} deep; now it is ${depthOf(now, units)} deep.`);
   else if (differs(({ firing }) => firing.body)) said.push('It was computed for another lay-up than the one that stands now.');

@@ -4,9 +4,10 @@
  */
 import { rimReach } from '../flow/spread';
 import { heightLeft } from '../flow/relief';
-import { type Look, type Shaping, widestPart } from '../look/purpose';
-import { type BodyInput, bodyFigures, mainGlass } from './body';
-import { footprintSpan } from './footprint';
+import { type Look, widestPart } from './purpose';
+import type { Shaping } from './shaping';
+import { type BodyInput, bodyFigures, mainGlass } from '../body/body';
+import { footprintSpan } from '../body/footprint';
 
 export interface Ghost {
   /** Width of the body at its foot, m. */

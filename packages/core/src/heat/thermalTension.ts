@@ -8,7 +8,7 @@ import { depthWeights } from '../numerics/depth';
 import type { Mesh } from './stack';
 
 /** What turns the temperatures between two nodes into mean and slope by one multiplication each. */
-export interface PullWeights {
+export interface TensionWeights {
   /** The temperatures themselves, index 0 at the lower node. */
   temperature: Float64Array;
   /** Share of the depth; the mean is the sum of share times temperature. */
@@ -23,7 +23,7 @@ export interface PullWeights {
   greatest_K: number;
 }
 
-export function pullWeights({ height_m }: Mesh, temperature: Float64Array, from: number, to: number): PullWeights {
+export function tensionWeights({ height_m }: Mesh, temperature: Float64Array, from: number, to: number): TensionWeights {
   const { weight, arm } = depthWeights(height_m.subarray(from, to + 1));
   const depth = height_m[to] - height_m[from];
   const share = weight.map((one) => one / depth);
@@ -40,7 +40,7 @@ export function pullWeights({ height_m }: Mesh, temperature: Float64Array, from:
 }
 
 /** Finds the greatest tension of a profile whose mean and slope are set. */
-export function findPull(weights: PullWeights): void {
+export function findThermalTension(weights: TensionWeights): void {
   const { temperature, arm, mean, slope } = weights;
   let greatest = 0;
   for (let i = 0; i < arm.length; i += 1) {
@@ -51,7 +51,7 @@ export function findPull(weights: PullWeights): void {
 }
 
 /** Finds the greatest tension for the current temperatures. */
-export function pullNow(weights: PullWeights): void {
+export function thermalTensionNow(weights: TensionWeights): void {
   const { temperature, share, armShare } = weights;
   let mean = 0;
   let slope = 0;
@@ -61,5 +61,5 @@ export function pullNow(weights: PullWeights): void {
   }
   weights.mean = mean;
   weights.slope = slope;
-  findPull(weights);
+  findThermalTension(weights);
 }

@@ -3,7 +3,12 @@
  * bowl is as wide as the blank. Moulds with steep walls or flat floors hold it elsewhere.
  */
 import { type Footprint, footprintNarrow } from '../body/footprint';
-import type { Shaping } from './purpose';
+
+/** A hollow that glass sinks into, or a former that it hangs over. */
+export type Shaping =
+  | { kind: 'hollow'; span_m: number; depth_m: number }
+  /** drop_m: how far the edge is to come down; overhang_m: how far the blank stands out over the former. */
+  | { kind: 'former'; overhang_m: number; drop_m: number; former_m?: number };
 
 export type Hollow = Extract<Shaping, { kind: 'hollow' }>;
 

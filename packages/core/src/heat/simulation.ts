@@ -1,0 +1,69 @@
+/** What a simulation is asked and what it answers. All temperatures in °C, lengths in m, times in s. */
+import type { GlassConstants } from '../glass/constants';
+import type { KilnConstants } from '../kiln/kiln';
+import type { Segment } from '../kiln/segment';
+import type { Face } from './exchange';
+import type { SegmentFigures, Series } from './figures';
+import type { Shape, StackLayer } from './stack';
+
+/** What the kiln really did: readings in rising time, °C, linear between them. */
+export interface MeasuredCurve {
+  t_s: readonly number[];
+  kiln_C: readonly number[];
+  /** Times at which one stretch ends and the next begins; figures are told for each. One stretch where left out. */
+  joints_s?: readonly number[];
+}
+
+export interface SimulationInput {
+  glass: GlassConstants;
+  /** Index 0 at the bottom; its glass layers adjacent. */
+  stack: readonly StackLayer[];
+  faces: { top: Face; bottom: Face };
+  /** A cylinder or a sphere is a stack of shells from the middle outwards; its bottom face is its middle, insulated. */
+  shape?: Shape;
+  /** Empty where a measured curve stands in for them. */
+  segments: readonly Segment[];
+  curve?: MeasuredCurve;
+  start_C?: number;
+  kiln?: KilnConstants;
+  /** Edge-to-edge difference per K/s of glass rate, s. */
+  acrossLag_s?: number;
+  /** Sheets not yet joined: each bears only its own difference while it is brittle. */
+  looseSheets?: boolean;
+  /** Through plus across under which the body counts as even, K. */
+  evenWithin_K?: number;
+  /** Width of the parts whose relief is followed, m, and the depth of the body with them on it; that of the glass in the stack where left out. */
+  relief?: { width_m: number; depth_m?: number };
+  /**
+   * Asks for stress by the full model, free to bow, held flat, or both. From the start, or only once the hottest
+   * segment is over: glass that was fluid then remembers nothing from before.
+   */
+  stress?: { support: 'free' | 'flat' | 'both'; from?: 'start' | 'hottest' };
+  /** Asks for the temperature curves. */
+  series?: boolean;
+  /** Error-controlled steps unless the fixed ones of the reference are asked for. */
+  steps?: 'controlled' | 'fixed';
+  /** Finer or coarser than the default, for checks of convergence. */
+  resolution?: { glassIntervals?: number; stepShare?: number };
+}
+
+export interface SimulationResult {
+  segments: SegmentFigures[];
+  total_s: number;
+  steps: number;
+  /** Greatest error that a step made by its own estimate, K. */
+  stepError_K: number;
+  /** Heat stored against heat that crossed the faces, J/m². */
+  energy: { stored_J_m2: number; crossed_J_m2: number };
+  /** Set where the kiln could get no further, or after 90 days; later segments are not simulated. */
+  stalled: { segment: number; at_C: number } | null;
+  /** Stress through the depth once the whole body is at room temperature, tension positive; z from its underside. */
+  residual?: { z_m: number; stress_Pa: number }[];
+  /** The same had it been held flat: the upper bound. */
+  residualFlat?: { z_m: number; stress_Pa: number }[];
+  /** What it has bowed by, 1/m; positive where the top has grown longer. */
+  bow_perM?: number;
+  /** Quick estimates beside the residual stress, each named by its formula. */
+  estimates?: { formula: string; stress_Pa: number }[];
+  series?: Series;
+}

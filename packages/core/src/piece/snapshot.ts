@@ -1,0 +1,112 @@
+/** Puts one firing of a piece together with the records it names: what the engine computes from, kept with the schedule. */
+import { mainGlass } from '../body/body';
+import type { Controller } from '../kiln/controller';
+import type { KilnConstants } from '../kiln/kiln';
+import { type Outcome, found, refused } from '../problem';
+import type { FiringCase } from '../schedule/firingCase';
+import { DEFAULT_LIMITS } from '../schedule/limits';
+import { SETUPS, withPaper } from '../schedule/setups';
+import { ENGINE_VERSION } from '../version';
+import { bodyAt } from './bodyAt';
+import type { PieceDocument, PlannedSetUp, PlannedStep } from './document';
+import { type DrawnLayer, drawnLayers } from './drawnLayers';
+import type { MadeFrom } from './madeFrom';
+import { type Labelled, type Shelf, constantsOf, namedGlasses } from './shelf';
+
+/** What a schedule was made from, kept so that later edits of records do not change the past. */
+export interface FiringSnapshot<C extends Labelled & Controller = Labelled & Controller> {
+  firing: FiringCase;
+  familyName: string;
+  familyId?: string;
+  kilnName: string;
+  controller: C;
+  layers: DrawnLayer[];
+  setup: Pick<PlannedSetUp, 'kind' | 'paper'>;
+  engine: string;
+  madeFrom?: MadeFrom;
+}
+
+/** A firing of a piece with all that the engine computes it from. */
+export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, step: PlannedStep, shelf: Shelf<C>): Outcome<FiringSnapshot<C>> {
+  const index = Math.max(
+    0,
+    doc.steps.findIndex(({ id }) => id === step.id),
+  );
+  const body = bodyAt(doc, index, namedGlasses(shelf));
+  if (!body.ok) return body;
+  const missing = (what: string, key: 'kilnId' | 'controllerId') =>
+    refused('unknown-id', `doc.steps.${index}.${key}`, `No ${what} '${step[key]}' on the shelf.`);
+  const kiln = shelf.kilns.find(({ id }) => id === step.kilnId);
+  if (!kiln) return missing('kiln', 'kilnId');
+  const controller = shelf.controllers.find(({ id }) => id === step.controllerId);
+  if (!controller) return missing('controller', 'controllerId');
+  const { kind, paper, shaping } = step.setup;
+  const under = paper ? withPaper(SETUPS[kind]) : SETUPS[kind];
+  const firing: FiringCase = {
+    body: body.value,
+    setup: { ...under, ...(shaping ? { shaping } : {}) },
+    kiln: constantsOf(kiln),
+    look: step.look,
+    school: step.school,
+    limits: DEFAULT_LIMITS,
+    controller: countsOf(controller),
+  };
+  const family = mainFamily(doc, shelf, firing);
+  return found({
+    firing,
+    familyName: family?.name ?? '',
+    ...(family ? { familyId: family.id } : {}),
+    kilnName: kiln.name,
+    controller,
+    layers: drawnLayers(doc, shelf),
+    setup: { kind, paper },
+    engine: ENGINE_VERSION,
+    madeFrom: madeFromOf(doc, step, index, shelf, { kiln, controller }),
+  });
+}
+
+/** A controller without its name: how it counts. */
+const countsOf = ({ unit, fullSpeedCode, mostSegments }: Controller): Controller => ({ unit, fullSpeedCode, mostSegments });
+
+/** How large a kiln is inside changes nothing that was computed. */
+function withoutRoom({
+  insideWidth_m: _width,
+  insideLength_m: _length,
+  insideDiameter_m: _diameter,
+  insideHeight_m: _height,
+  ...constants
+}: KilnConstants): KilnConstants {
+  return constants;
+}
+
+/** What a person can change of all this. */
+function madeFromOf(
+  doc: PieceDocument,
+  { look, setup, school }: PlannedStep,
+  index: number,
+  shelf: Shelf,
+  { kiln, controller }: { kiln: Shelf['kilns'][number]; controller: Labelled & Controller },
+): MadeFrom {
+  const drawn = drawnLayers(doc, shelf);
+  const used = new Set(doc.layers.map(({ glassId }) => glassId));
+  return {
+    footprint: doc.footprint,
+    dammed: doc.dammed,
+    layers: doc.layers.map((laid, i) => ({ glassName: drawn[i].name, depth_m: drawn[i].thickness_m, laid })),
+    glasses: Object.fromEntries(namedGlasses(shelf).flatMap(({ id, constants }) => (used.has(id) ? [[id, constants]] : []))),
+    before: doc.steps.slice(0, index).map((earlier) => ({ look: earlier.look, setup: earlier.setup })),
+    look,
+    setup,
+    school,
+    kiln: { id: kiln.id, name: kiln.name, constants: withoutRoom(constantsOf(kiln)) },
+    controller: { id: controller.id, name: controller.name, counts: countsOf(controller) },
+  };
+}
+
+/** Of the glass that the most of the body is made of. */
+function mainFamily(doc: PieceDocument, shelf: Shelf, { body }: FiringCase): Shelf['families'][number] | undefined {
+  const main = mainGlass(body);
+  const ids = [...new Set(doc.layers.map(({ glassId }) => glassId))];
+  const glass = shelf.glasses.find(({ id }) => id === ids[body.glasses.indexOf(main)]);
+  return shelf.families.find(({ id }) => id === glass?.familyId);
+}

@@ -1,0 +1,10 @@
+/** Constants of nature, and the room that everything begins and ends in. */
+
+/** 0 °C, K. */
+export const KELVIN_AT_0_C = 273.15;
+/** σ, W/(m²K⁴). */
+export const STEFAN_BOLTZMANN_W_m2K4 = 5.670374419e-8;
+/** By definition (CGPM 1901), m/s². */
+export const STANDARD_GRAVITY_m_s2 = 9.80665;
+/** What glass is at before and after, °C, where nothing else is said. */
+export const ROOM_C = 20;
