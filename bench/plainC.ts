@@ -31,7 +31,7 @@ const LEAST_FIGURE = 1e-6;
 function numbersOf(input: SimulationInput): number[] {
   const { glass, faces, segments } = input;
   const vft = viscosityOf(glass);
-  const regimes = regimesOf(glass);
+  const regimes = regimesOf(glass, vft);
   const sets = settingFrom(input, vft, regimes);
   const lifts = coatingRange(glass);
   const { stress, structureOverStress, nonLinearity, activation_K } = relaxationOf(glass);

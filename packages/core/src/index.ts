@@ -53,6 +53,7 @@ export * from './kiln/segment';
 export * from './schedule/limits';
 export * from './schedule/setups';
 export * from './schedule/firingCase';
+export * from './schedule/resolved';
 export * from './schedule/firstGuess';
 export * from './schedule/opening';
 export * from './schedule/check';

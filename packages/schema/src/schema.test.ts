@@ -1,4 +1,4 @@
-import { DEFAULT_LIMITS, DEFAULT_SCHOOL, drawnLayers, fitQuestion, SETUPS, snapshotOf, squeezeNeed, TYPICAL_FAMILIES, withPaper } from '@torvin/core';
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, drawnLayers, fitQuestion, SETUPS, snapshotOf, resolved, TYPICAL_FAMILIES, withPaper } from '@torvin/core';
 import { z } from 'zod';
 import { type PieceDoc, PieceDocSchema, type Step } from './documents';
 import { AskedFiringSchema, problemOf, quantity, SimulationInputSchema } from '@torvin/core/contract';
@@ -127,7 +127,7 @@ describe('a piece document', () => {
     const snapshot = snapshotOf(doc('clear-soft-90'), step, shelves);
     if (!snapshot.ok) throw new Error(snapshot.problem.message);
     expect(snapshot.value.firing.body.joined).toBe(false);
-    expect(squeezeNeed({ ...snapshot.value.firing, look: 'fullFuse' })).toBeGreaterThan(0);
+    expect(resolved({ ...snapshot.value.firing, look: 'fullFuse' }).squeeze_perPa).toBeGreaterThan(0);
     const again = snapshotOf({ ...doc('clear-soft-90'), steps: [{ ...step, id: uuid(), look: 'fullFuse' }, step] }, step, shelves);
     expect(again.ok && again.value.firing.body.joined).toBe(true);
   });

@@ -30,11 +30,13 @@ export interface GlassState {
 export const thresholdsOf = ({ thresholds }: GlassConstants): StateThresholds => ({ ...USUAL_THRESHOLDS, ...thresholds });
 
 /** Temperature at which a state begins, °C. */
-export const stateBegins = (glass: GlassConstants, name: keyof StateThresholds): number => temperatureAt(viscosityOf(glass), thresholdsOf(glass)[name]);
+export const stateBegins = (glass: GlassConstants, name: keyof StateThresholds, vft = viscosityOf(glass)): number =>
+  temperatureAt(vft, thresholdsOf(glass)[name]);
 
 export function glassStates(glass: GlassConstants): GlassState[] {
   const names = Object.keys(USUAL_THRESHOLDS) as (keyof StateThresholds)[];
-  const starts = names.map((name) => stateBegins(glass, name));
+  const vft = viscosityOf(glass);
+  const starts = names.map((name) => stateBegins(glass, name, vft));
   return (['set', ...names] as const).map((name, i) => ({ name, from_C: starts[i - 1] ?? -Infinity, to_C: starts[i] ?? Infinity, meaning: MEANINGS[name] }));
 }
 

@@ -40,7 +40,7 @@ export function rememberingSimulator(): RememberingSimulator {
     while (same < before.length && same < input.segments.length && sameSegment(before[same], input.segments[same])) same += 1;
     const vft = viscosityOf(input.glass);
     const [was, is] = [last.input, input].map((one) => ({
-      ...settingFrom(one, vft, regimesOf(input.glass)),
+      ...settingFrom(one, vft, regimesOf(input.glass, vft)),
       hottest: hottestSegment(one.segments, one.start_C),
     }));
     // What counts as setting, or where stress begins to be followed, is decided by the whole schedule: no further than where either decision bites.

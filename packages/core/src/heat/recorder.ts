@@ -68,7 +68,7 @@ export function settingFrom({ segments, curve, start_C, evenWithin_K = EVEN_WITH
 export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float64Array, drive: Drive) {
   const { glass } = input;
   const vft = viscosityOf(glass);
-  const regimes = regimesOf(glass);
+  const regimes = regimesOf(glass, vft);
   const shear_Pa = shearModulus(glass);
   const restrained_PaK = restrainedStress(glass, 1);
   const across_s = input.acrossLag_s ?? 0;

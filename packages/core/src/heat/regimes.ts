@@ -1,7 +1,7 @@
 /** The ranges of temperature and the segments of a schedule that decide which limit applies. */
 import type { GlassConstants } from '../glass/constants';
 import { stateBegins } from '../glass/states';
-import { type Vft, temperatureAt, viscosityOf } from '../glass/viscosity';
+import { LOG_VISCOSITY, temperatureAt, type Vft } from '../glass/viscosity';
 import type { Segment } from '../kiln/segment';
 
 /** The glass's temperature ranges that decide which limit applies, °C. */
@@ -23,14 +23,13 @@ export interface Regimes {
  */
 const SETTING_ENDS_BELOW_STRAIN_K = 60;
 
-export function regimesOf(glass: GlassConstants): Regimes {
-  const vft = viscosityOf(glass);
+export function regimesOf(glass: GlassConstants, vft: Vft): Regimes {
   return {
-    brittle_C: stateBegins(glass, 'softens'),
+    brittle_C: stateBegins(glass, 'softens', vft),
     squeezeFrom_C: temperatureAt(vft, 8.5),
-    squeezeTo_C: temperatureAt(vft, 6.6),
-    setsFrom_C: temperatureAt(vft, 12),
-    setsTo_C: temperatureAt(vft, 13.5) - SETTING_ENDS_BELOW_STRAIN_K,
+    squeezeTo_C: temperatureAt(vft, LOG_VISCOSITY.softening),
+    setsFrom_C: temperatureAt(vft, LOG_VISCOSITY.annealing),
+    setsTo_C: temperatureAt(vft, LOG_VISCOSITY.strain) - SETTING_ENDS_BELOW_STRAIN_K,
   };
 }
 

@@ -1,7 +1,7 @@
 import { SOFT_90, STUDIO_KILN, sheetsOf, slab } from '../testCases';
 import { diffusivity, restrainedStress } from '../glass/constants';
 import { fluidity, temperatureAt, viscosityOf } from '../glass/viscosity';
-import { simulationOf } from '../schedule/firingCase';
+import { simulationOf } from '../schedule/resolved';
 import { naturalCooling } from '../kiln/kiln';
 import { equalisingTime, rateWithin, slabLag, solidLag } from './quasiSteady';
 import { rememberingSimulator } from './joints';

@@ -1,12 +1,12 @@
 /** One round of corrections to a schedule whose simulation broke a limit, or left more room than it needs. */
+import { valueOf } from '../problem';
 import { exposedCoatings } from '../fit/coating';
 import { efold } from '../flow/heatWork';
 import { shearModulus } from '../glass/constants';
-import { fluidity, viscosityOf } from '../glass/viscosity';
-import { regimesOf } from '../heat/regimes';
+import { fluidity } from '../glass/viscosity';
 import { PURPOSES, aimedWork } from '../look/purpose';
 import { type Evaluation, type Reading, marginOf, naturalCooling_C_per_h } from './check';
-import { type FiringCase, glassOf, workRange } from './firingCase';
+import type { ResolvedFiring } from './resolved';
 import { KILN_PACE_SHARE, LEAST_CLIMB_K, SQUEEZE_BELOW_SEALING_K, evening, keyedIn, schoolHold, targetsOf, usualSqueeze } from './firstGuess';
 import { clamp, niceHold, niceRate } from './rounding';
 import type { PurposefulSegment } from '../kiln/segment';
@@ -20,7 +20,7 @@ const WORK_CLEARANCE = 1.15;
 const SIMULATED_RESERVE = 1.1;
 
 /** The next schedule to try, or null when there is nothing left to correct. */
-export function adjusted(firing: FiringCase, segments: PurposefulSegment[], evaluation: Evaluation): PurposefulSegment[] | null {
+export function adjusted(firing: ResolvedFiring, segments: PurposefulSegment[], evaluation: Evaluation): PurposefulSegment[] | null {
   let changed = false;
   const next = segments.map((segment, index) => {
     const better = adjust(firing, segments, index, evaluation);
@@ -30,7 +30,7 @@ export function adjusted(firing: FiringCase, segments: PurposefulSegment[], eval
   return changed ? next : null;
 }
 
-function adjust(firing: FiringCase, segments: PurposefulSegment[], index: number, evaluation: Evaluation): PurposefulSegment {
+function adjust(firing: ResolvedFiring, segments: PurposefulSegment[], index: number, evaluation: Evaluation): PurposefulSegment {
   const segment = segments[index];
   const readings = evaluation.readings.filter((reading) => reading.segment === index);
   const slowed = slowDown(firing, segment, segments[index - 1]?.target_C ?? firing.kiln.ambient_C, [
@@ -47,7 +47,7 @@ function adjust(firing: FiringCase, segments: PurposefulSegment[], index: number
 
 /** A warm-up must not hand on a difference that the next climb is not allowed: slowing that one would not help. */
 function handedOn(
-  { limits }: FiringCase,
+  { limits }: ResolvedFiring,
   { role }: PurposefulSegment,
   index: number,
   { simulation }: Evaluation,
@@ -57,10 +57,10 @@ function handedOn(
 }
 
 /** The reserve that each difference limit is composed with. */
-const reserveFor = (limit: Reading['limit'], firing: FiringCase): number => (limit === 'pull' ? firing.limits.pullReserve : SIMULATED_RESERVE);
+const reserveFor = (limit: Reading['limit'], firing: ResolvedFiring): number => (limit === 'pull' ? firing.limits.pullReserve : SIMULATED_RESERVE);
 
 function slowDown(
-  firing: FiringCase,
+  firing: ResolvedFiring,
   segment: PurposefulSegment,
   from_C: number,
   readings: Pick<Reading, 'limit' | 'value' | 'allowed' | 'ok'>[],
@@ -82,44 +82,44 @@ function slowDown(
 }
 
 /** Warm-up goes on until the coldest glass is past brittle. */
-function warmTarget(firing: FiringCase, segments: PurposefulSegment[], index: number, { simulation }: Evaluation): number {
+function warmTarget(firing: ResolvedFiring, segments: PurposefulSegment[], index: number, { simulation }: Evaluation): number {
   const { target_C } = segments[index];
   const figures = simulation.segments[index];
   const next = segments[index + 1];
   if (!figures || !next) return target_C;
-  const short = regimesOf(glassOf(firing)).brittle_C - figures.glassColdestEnd_C;
+  const short = firing.regimes.brittle_C - figures.glassColdestEnd_C;
   return short > 1 || short < -10 ? Math.min(targetsOf(firing).up(target_C + short), targetsOf(firing).down(next.target_C - LEAST_CLIMB_K)) : target_C;
 }
 
 /** The first cool goes on until the glass itself, which lags, is past setting. */
-function firstCoolTarget(firing: FiringCase, { target_C }: PurposefulSegment, { simulation }: Evaluation, index: number): number {
+function firstCoolTarget(firing: ResolvedFiring, { target_C }: PurposefulSegment, { simulation }: Evaluation, index: number): number {
   const figures = simulation.segments[index];
   if (!figures) return target_C;
-  const over = figures.glassEnd_C - regimesOf(glassOf(firing)).setsTo_C;
+  const over = figures.glassEnd_C - firing.regimes.setsTo_C;
   return over > 1 ? targetsOf(firing).down(target_C - over) : target_C;
 }
 
-function squeezed(firing: FiringCase, segment: PurposefulSegment, readings: Reading[]): Pick<PurposefulSegment, 'target_C' | 'hold_s'> {
+function squeezed(firing: ResolvedFiring, segment: PurposefulSegment, readings: Reading[]): Pick<PurposefulSegment, 'target_C' | 'hold_s'> {
   const reading = readings.find(({ limit }) => limit === 'squeeze');
   const { target_C } = segment;
   if (!reading) return { target_C, hold_s: segment.hold_s };
   const short = reading.allowed - reading.value;
   if (short <= 0 && marginOf(reading) < 0.15) return { target_C, hold_s: segment.hold_s };
-  const vft = viscosityOf(glassOf(firing));
+  const vft = firing.viscosity;
   const seconds = short / fluidity(vft, target_C);
   const least = exposedCoatings(firing.body).length > 0 ? 0 : LEAST_SQUEEZE_S;
   const hold_s = niceHold(Math.max(least, segment.hold_s + seconds));
   const round = targetsOf(firing);
-  const hottest_C = round.down(regimesOf(glassOf(firing)).squeezeTo_C - SQUEEZE_BELOW_SEALING_K);
+  const hottest_C = round.down(firing.regimes.squeezeTo_C - SQUEEZE_BELOW_SEALING_K);
   if (hold_s <= MOST_SQUEEZE_S || target_C >= hottest_C) return { target_C, hold_s };
   const usual_s = usualSqueeze(firing);
   return { target_C: Math.min(round.up(target_C + efold(vft, target_C) * Math.log(hold_s / usual_s)), hottest_C), hold_s: usual_s };
 }
 
-function workHold(firing: FiringCase, segment: PurposefulSegment, { work }: Evaluation): PurposefulSegment {
+function workHold(firing: ResolvedFiring, segment: PurposefulSegment, { work }: Evaluation): PurposefulSegment {
   const { kiln, look } = firing;
-  const vft = viscosityOf(glassOf(firing));
-  const wanted = workRange(firing);
+  const vft = firing.viscosity;
+  const wanted = valueOf(firing.work);
   const aim = aimedWork(look, wanted);
   const short = aim - work.mean;
   const perSecond = fluidity(vft, segment.target_C);
@@ -141,12 +141,11 @@ function workHold(firing: FiringCase, segment: PurposefulSegment, { work }: Eval
   return { ...segment, target_C, hold_s: usual_s };
 }
 
-function annealSoakHold(firing: FiringCase, segment: PurposefulSegment, evaluation: Evaluation, index: number): number {
-  const { limits } = firing;
-  const glass = glassOf(firing);
+function annealSoakHold(firing: ResolvedFiring, segment: PurposefulSegment, evaluation: Evaluation, index: number): number {
+  const { limits, glass, viscosity } = firing;
   const figures = evaluation.simulation.segments[index];
   if (!figures) return segment.hold_s;
-  const perRelaxation_s = 1 / (shearModulus(glass) * fluidity(viscosityOf(glass), segment.target_C));
+  const perRelaxation_s = 1 / (shearModulus(glass) * fluidity(viscosity, segment.target_C));
   if (figures.spread_end > limits.even_K) {
     const tau = evening(firing, segment.target_C);
     return niceHold(segment.hold_s + tau * Math.log(figures.spread_end / limits.even_K) + limits.relaxations * perRelaxation_s);

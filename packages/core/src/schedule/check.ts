@@ -1,12 +1,13 @@
 /** Holds a simulated schedule against every limit. Each reading names the segment that it judges. */
-import { viscosityOf } from '../glass/viscosity';
+import { valueOf } from '../problem';
+import { resolved, type ResolvedFiring, simulationOf } from './resolved';
 import type { SegmentFigures } from '../heat/figures';
-import { hottestSegment, regimesOf, annealSoakSegment } from '../heat/regimes';
+import { hottestSegment, annealSoakSegment } from '../heat/regimes';
 import { simulateFiring } from '../heat/simulate';
 import type { SimulationInput, SimulationResult } from '../heat/simulation';
 import { naturalCooling } from '../kiln/kiln';
 import { exposedCoatings } from '../fit/coating';
-import { type FiringCase, glassOf, simulationOf, sinks, squeezeNeed, workRange } from './firingCase';
+import { type FiringCase } from './firingCase';
 import { runLevel } from './runLevel';
 import { aimedWork } from '../look/purpose';
 import { openingTemperature } from './opening';
@@ -64,8 +65,9 @@ export interface Evaluation {
 const TOLERANCE = 1e-3;
 
 /** Shown is the mean, or where a side of the body breaks the band, what that side has. */
-export function heatWorkBand(firing: FiringCase, work: Evaluation['work']): HeatWorkBand {
-  const wanted = workRange(firing);
+export function heatWorkBand(asked: FiringCase, work: Evaluation['work']): HeatWorkBand {
+  const firing = resolved(asked);
+  const wanted = valueOf(firing.work);
   const aim = aimedWork(firing.look, wanted);
   const shown = work.most > wanted.most * (1 + TOLERANCE) ? work.most : work.least < wanted.least * (1 - TOLERANCE) ? work.least : work.mean;
   return { shown: shown / aim, least: wanted.least / aim, most: wanted.most / aim };
@@ -79,14 +81,17 @@ export const brokenOf = (readings: readonly Reading[]): Reading[] => readings.fi
 
 /** Simulates and judges. One simulation, by a simulator that may remember. */
 export function evaluate(
-  firing: FiringCase,
+  asked: FiringCase,
   segments: readonly Segment[],
   series = false,
   simulate: (input: SimulationInput) => SimulationResult = simulateFiring,
 ): Evaluation {
+  const firing = resolved(asked);
+  // What cannot be is refused before anything is simulated.
+  valueOf(firing.work);
   const input = simulationOf(firing, segments, series);
   const asLaid = simulate(input);
-  const simulation = sinks(firing) ? runLevel(asLaid, simulate(simulationOf(firing, segments, series, 'level')), hottestSegment(input.segments)) : asLaid;
+  const simulation = firing.sinks ? runLevel(asLaid, simulate(simulationOf(firing, segments, series, 'level')), hottestSegment(input.segments)) : asLaid;
   const figures = simulation.segments;
   const under = figures.reduce((sum, one) => sum + one.heatWorkUnder, 0);
   const top = figures.reduce((sum, one) => sum + one.heatWorkTop, 0);
@@ -97,15 +102,13 @@ export function evaluate(
 
 /** The kiln's top is held against what is keyed; everything else against what the glass feels, the controller's offset taken off. */
 function readingsOf(
-  firing: FiringCase,
+  firing: ResolvedFiring,
   keyed: readonly Segment[],
   segments: readonly Segment[],
   simulation: SimulationResult,
   work: Evaluation['work'],
 ): Reading[] {
-  const { body, kiln, limits } = firing;
-  const glass = glassOf(firing);
-  const vft = viscosityOf(glass);
+  const { body, kiln, limits, regimes, viscosity } = firing;
   const figures = simulation.segments;
   const readings: Reading[] = [];
   const read = (
@@ -122,7 +125,7 @@ function readingsOf(
   };
 
   const hottest = hottestSegment(segments);
-  const soak = annealSoakSegment(vft, segments);
+  const soak = annealSoakSegment(viscosity, segments);
   keyed.forEach((segment, i) => {
     if (segment.target_C > kiln.top_C) read('kilnTop', i, segment.target_C, kiln.top_C, 'C');
   });
@@ -136,11 +139,10 @@ function readingsOf(
     if (one.spread_setting > 0) read('setting', i, one.spread_setting, limits.setting_K, 'K');
   });
 
-  const wanted = workRange(firing);
-  const squeeze = squeezeNeed(firing);
+  const wanted = valueOf(firing.work);
+  const squeeze = firing.squeeze_perPa;
   if (squeeze > 0) {
-    const { squeezeTo_C } = regimesOf(glass);
-    const beforeSeal = segments.findIndex((segment) => segment.target_C > squeezeTo_C);
+    const beforeSeal = segments.findIndex((segment) => segment.target_C > regimes.squeezeTo_C);
     const squeezeAt = beforeSeal > 0 ? beforeSeal - 1 : hottest;
     const squeezed = figures.slice(0, squeezeAt + 1).reduce((sum, one) => sum + one.squeezeWork, 0);
     read('squeeze', squeezeAt, squeezed, squeeze, '1/Pa', 'atLeast');
@@ -171,4 +173,4 @@ function readingsOf(
 const total = (figures: readonly SegmentFigures[], name: 'haze_s' | 'coating_s'): number => figures.reduce((sum, one) => sum + one[name], 0);
 
 /** Natural cooling at a temperature, °C/h, for those who decide between a controlled segment and switching off. */
-export const naturalCooling_C_per_h = (firing: FiringCase, at_C: number): number => naturalCooling(firing.kiln, at_C) * 3600;
+export const naturalCooling_C_per_h = (firing: Pick<FiringCase, 'kiln'>, at_C: number): number => naturalCooling(firing.kiln, at_C) * 3600;

@@ -3,6 +3,7 @@
  * asked, and whatever breaks a limit is slowed or lengthened until nothing does. Closed-form rates are never
  * exceeded, even where the simulation would allow it: a shelf that helps is not to be relied on without proof.
  */
+import { resolved, type ResolvedFiring } from './resolved';
 import { rememberingSimulator } from '../heat/joints';
 import { fullPowerHeating } from '../kiln/kiln';
 import { type Outcome, found, refused } from '../problem';
@@ -10,7 +11,7 @@ import { METRIC, type TemperatureUnit, type Units } from '../units/convert';
 import { formatRate, formatTemperature, text } from '../units/format';
 import { adjusted } from './adjust';
 import { type Evaluation, type Reading, brokenOf, evaluate, marginOf } from './check';
-import { type FiringCase, type School, wantedWork } from './firingCase';
+import type { FiringCase, School } from './firingCase';
 import { NO_CORRECTIONS } from '../learn/corrections';
 import { closedForm, keyedIn } from './firstGuess';
 import { impossibleFiring } from './possible';
@@ -39,11 +40,12 @@ const MOST_EVALUATIONS = 14;
 export function compose(asked: FiringCase, units: Units = METRIC): Outcome<Composed> {
   const impossible = impossibleFiring(asked, units.length);
   if (impossible) return { ok: false, problem: impossible };
-  const first = composeAs(asked, units);
+  const firing = resolved(asked);
+  const first = composeAs(firing, units);
   if (!first.ok || asked.school.heat === 'hotter') return first;
   const forbidden = brokenOf(first.value.evaluation.readings).filter(({ limit }) => limit === 'haze' || limit === 'coating');
   if (forbidden.length === 0) return first;
-  const hotter = composeAs({ ...asked, school: { ...asked.school, heat: 'hotter' } }, units);
+  const hotter = composeAs({ ...firing, school: { ...asked.school, heat: 'hotter' } }, units);
   if (!hotter.ok || brokenOf(hotter.value.evaluation.readings).length >= brokenOf(first.value.evaluation.readings).length) return first;
   const reason = forbidden[0].limit === 'haze' ? 'it would haze' : 'the coating would lift';
   return found({
@@ -53,12 +55,11 @@ export function compose(asked: FiringCase, units: Units = METRIC): Outcome<Compo
   });
 }
 
-function composeAs(asked: FiringCase, { temperature }: Units): Outcome<Composed> {
+function composeAs(asked: ResolvedFiring, { temperature }: Units): Outcome<Composed> {
   const corrections = asked.corrections ?? NO_CORRECTIONS;
   // Composed by what the glass feels; the targets are moved to what the controller reads at the end.
-  const firing: FiringCase = { ...asked, corrections: { ...corrections, offset_K: 0 } };
-  const wanted = wantedWork(firing);
-  if (!wanted.ok) return wanted;
+  const firing: ResolvedFiring = { ...asked, corrections: { ...corrections, offset_K: 0 } };
+  if (!firing.work.ok) return firing.work;
   const guess = closedForm(firing);
   const impossible = kilnCannot(firing, guess, corrections.offset_K, temperature);
   if (impossible) return impossible;

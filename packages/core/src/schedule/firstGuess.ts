@@ -1,15 +1,15 @@
 /** The first guess of a schedule, from closed forms alone: every rate, target and hold before the simulation is asked. */
-import { footprintSpan } from '../body/footprint';
+import { valueOf } from '../problem';
+import { resolved, type ResolvedFiring } from './resolved';
 import { exposedCoatings } from '../fit/coating';
 import { logViscosityFor, rampsWorth } from '../flow/heatWork';
 import { diffusivity, restrainedDifference, shearModulus } from '../glass/constants';
-import { fluidity, temperatureAt, viscosityOf } from '../glass/viscosity';
+import { fluidity, temperatureAt } from '../glass/viscosity';
 import { exchange } from '../heat/exchange';
-import { type OpenFaces, equalisingTime, rateWithin, slabLag, solidLag } from '../heat/quasiSteady';
-import { regimesOf } from '../heat/regimes';
-import { acrossLag, fullPowerHeating, naturalCooling } from '../kiln/kiln';
+import { equalisingTime, rateWithin } from '../heat/quasiSteady';
+import { fullPowerHeating, naturalCooling } from '../kiln/kiln';
 import { PURPOSES, aimedWork } from '../look/purpose';
-import { type FiringCase, firedDepth, glassOf, heatedDepth, laidDepth, shapeOf, squeezeNeed, workRange } from './firingCase';
+import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
 import { type RoundTargets, clamp, niceHold, niceRate, roundTargets } from './rounding';
 import type { PurposefulSegment, Role } from '../kiln/segment';
@@ -35,43 +35,31 @@ const DROP_LEAVES_K = 25;
 export const keyedIn = ({ controller }: Pick<FiringCase, 'controller'>): TemperatureUnit => controller?.unit ?? 'C';
 export const targetsOf = (firing: Pick<FiringCase, 'controller'>): RoundTargets => roundTargets(keyedIn(firing));
 
-export const openFacesOf = ({ setup }: FiringCase): OpenFaces => (setup.twoFaceProof ? 2 : 1);
-
-/** Core-to-skin lag, s, of what is fired, and of what bears its own difference while it is heated. */
-function lagOf(firing: FiringCase, depth_m: number): number {
-  const shape = shapeOf(firing);
-  return shape === 'plate' ? slabLag(glassOf(firing), depth_m, openFacesOf(firing)) : solidLag(glassOf(firing), depth_m, shape);
-}
-
 /** The hold of the school at the working temperature, s. */
 export const schoolHold = ({ look, school }: Pick<FiringCase, 'look' | 'school'>): number => PURPOSES[look].hold_s[school.heat];
 
 /** Whether this firing soaks low: by choice, or because the body is thick. */
-export const soaksLower = (firing: FiringCase): boolean =>
-  firing.school.soak === 'lower' || (firing.school.soak === 'auto' && firedDepth(firing) > firing.limits.thick_m);
+export const soaksLower = ({ school, depth_m, limits }: ResolvedFiring): boolean =>
+  school.soak === 'lower' || (school.soak === 'auto' && depth_m.fired > limits.thick_m);
 
 /** Heat capacity of glass and what lies under it, J/(m²K). */
-function heatPerArea(firing: FiringCase): number {
-  const glass = glassOf(firing);
-  return (
-    firing.setup.below.reduce((sum, one) => sum + one.density_kg_m3 * one.heatCapacity_J_kgK * one.thickness_m, 0) +
-    glass.density_kg_m3 * glass.heatCapacity_J_kgK * firedDepth(firing)
-  );
+function heatPerArea({ glass, setup, depth_m }: ResolvedFiring): number {
+  const under = setup.below.reduce((sum, one) => sum + one.density_kg_m3 * one.heatCapacity_J_kgK * one.thickness_m, 0);
+  return under + glass.density_kg_m3 * glass.heatCapacity_J_kgK * depth_m.fired;
 }
 
-/** Estimate of the time constant with which the body evens out at a temperature: through the glass, and into the kiln by its top. */
-export function evening(firing: FiringCase, at_C: number): number {
-  const through =
-    shapeOf(firing) === 'plate'
-      ? equalisingTime(glassOf(firing), firedDepth(firing), openFacesOf(firing))
-      : firedDepth(firing) ** 2 / (4 * Math.PI ** 2 * diffusivity(glassOf(firing)));
-  return through + heatPerArea(firing) / Math.max(exchange(firing.setup.faces.top, at_C, at_C), 1);
+/** Estimate of the time constant, s, with which the body evens out at a temperature: through the glass, and into the kiln by its top. */
+export function evening(firing: ResolvedFiring, at_C: number): number {
+  const { glass, shape, openFaces, setup } = firing;
+  const depth_m = firing.depth_m.fired;
+  const through = shape === 'plate' ? equalisingTime(glass, depth_m, openFaces) : depth_m ** 2 / (4 * Math.PI ** 2 * diffusivity(glass));
+  return through + heatPerArea(firing) / Math.max(exchange(setup.faces.top, at_C, at_C), 1);
 }
 
 /** Where the school's hold, with the ramps to it and from it, does the wanted work; rounded. */
-function workingTemperature(firing: FiringCase, climb_K_per_s: (at_C: number) => number): number {
-  const vft = viscosityOf(glassOf(firing));
-  const work = aimedWork(firing.look, workRange(firing));
+function workingTemperature(firing: ResolvedFiring, climb_K_per_s: (at_C: number) => number): number {
+  const vft = firing.viscosity;
+  const work = aimedWork(firing.look, valueOf(firing.work));
   const hold_s = schoolHold(firing);
   let at_C = temperatureAt(vft, logViscosityFor(work, hold_s));
   for (let round = 0; round < 4; round += 1) {
@@ -84,22 +72,19 @@ function workingTemperature(firing: FiringCase, climb_K_per_s: (at_C: number) =>
 /** How long a squeeze is held before the simulation has been asked, s. */
 export const usualSqueeze = ({ body }: Pick<FiringCase, 'body'>): number => (exposedCoatings(body).length > 0 ? BRISK_SQUEEZE_HOLD_S : SQUEEZE_HOLD_S);
 
-export function closedForm(firing: FiringCase): PurposefulSegment[] {
-  const { body, kiln, limits, setup } = firing;
-  const glass = glassOf(firing);
-  const vft = viscosityOf(glass);
-  const regimes = regimesOf(glass);
+export function closedForm(asked: FiringCase): PurposefulSegment[] {
+  const firing = resolved(asked);
+  const { kiln, limits, setup, glass, viscosity: vft, regimes, lag_s, acrossLag_s: across } = firing;
   const round = targetsOf(firing);
   const rate = (cPerHour: number): number => niceRate(cPerHour, keyedIn(firing));
-  const across = acrossLag(kiln, footprintSpan(body.footprint));
-  const through = lagOf(firing, firedDepth(firing));
-  const throughLaid = lagOf(firing, laidDepth(firing));
+  const through = lag_s.fired;
+  const throughLaid = lag_s.laid;
   const pull_K = restrainedDifference(glass, limits.pull_Pa / limits.pullReserve);
   const perHour = (difference_K: number, lag: number): number => 3600 * rateWithin(difference_K, lag, across);
   const climb = (to_C: number): number => rate(Math.min(perHour(limits.climbing_K, throughLaid), KILN_PACE_SHARE * 3600 * fullPowerHeating(kiln, to_C)));
 
   const squeezeHold = usualSqueeze(firing);
-  const need = squeezeNeed(firing);
+  const need = firing.squeeze_perPa;
   const squeezes = need > 0;
   const squeeze_C = round.near(
     clamp(
@@ -118,11 +103,7 @@ export function closedForm(firing: FiringCase): PurposefulSegment[] {
   const thenCool = perHour(pull_K / limits.settingReserve, through);
   const lastCool = perHour(pull_K, through);
   const warm = rate(
-    Math.min(
-      perHour(pull_K, lagOf(firing, heatedDepth(firing))),
-      perHour(limits.climbing_K, throughLaid),
-      KILN_PACE_SHARE * 3600 * fullPowerHeating(kiln, regimes.brittle_C),
-    ),
+    Math.min(perHour(pull_K, lag_s.heated), perHour(limits.climbing_K, throughLaid), KILN_PACE_SHARE * 3600 * fullPowerHeating(kiln, regimes.brittle_C)),
   );
   // The kiln must lead by the glass's lag for the glass itself to be past brittle.
   const lag = (warm / 3600) * (throughLaid + heatPerArea(firing) / Math.max(exchange(setup.faces.top, regimes.brittle_C, regimes.brittle_C), 1));

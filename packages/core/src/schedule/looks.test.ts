@@ -6,7 +6,8 @@ import type { Shaping } from '../look/shaping';
 import { brokenOf, evaluate, heatWorkBand } from './check';
 import { coatingRange } from '../flow/harm';
 import { type Composed, compose } from './compose';
-import { type FiringCase, firedDepth, simulationOf, squeezeNeed } from './firingCase';
+import { type FiringCase } from './firingCase';
+import { resolved, simulationOf } from './resolved';
 import { ghostOf } from '../look/ghost';
 import { evenSheets } from '../body/layers';
 import { naturalDepth } from '../body/body';
@@ -176,7 +177,7 @@ describe('what a case asks for', () => {
     const even: FiringCase = { ...base, body: { ...base.body, dammed: true, layers: evenSheets([{ thickness_m: 0.008 }]) } };
 
     test('end 8 mm deep and are cooled and annealed so, as an even slab of 8 mm is', () => {
-      expect(firedDepth(slab)).toBeCloseTo(0.008, 12);
+      expect(resolved(slab).depth_m.fired).toBeCloseTo(0.008, 12);
       expect(ghostOf(slab.body, 'slabFlow', 0.27).depth_m).toBeCloseTo(0.008, 4);
       const [one, other] = [composed(slab), composed(even)];
       for (const role of ['firstCool', 'secondCool'] as const) expect(at(one, role).rate_C_per_h).toBe(at(other, role).rate_C_per_h);
@@ -202,11 +203,11 @@ describe('what a case asks for', () => {
 
     test('a dam too shallow for its glass leaves it as deep as hot glass rests, and what stands free on a base keeps what a full fuse leaves', () => {
       const thin = { ...slab, body: { ...slab.body, layers: [{ ...segments, cover: 0.1 }] } };
-      expect(firedDepth(thin)).toBeCloseTo(naturalDepth(SOFT_90), 12);
+      expect(resolved(thin).depth_m.fired).toBeCloseTo(naturalDepth(SOFT_90), 12);
       const plaque = caseOf('fullFuse', 0.006);
       const raised: FiringCase = { ...plaque, body: { ...plaque.body, parts: [{ glass: 0, thickness_m: 0.003, area_m2: 6e-4, count: 10 }] } };
-      expect(firedDepth(raised)).toBeGreaterThan(0.0065);
-      expect(firedDepth(raised)).toBeLessThan(0.0085);
+      expect(resolved(raised).depth_m.fired).toBeGreaterThan(0.0065);
+      expect(resolved(raised).depth_m.fired).toBeLessThan(0.0085);
     });
   });
 
@@ -297,12 +298,12 @@ describe('what a case asks for', () => {
       const base = caseOf('fullFuse', 0.006);
       return { ...base, body: { ...base.body, footprint: { shape: 'rectangle', width_m: side_m, length_m: side_m } } };
     };
-    expect(squeezeNeed(sized(0.4)) / squeezeNeed(sized(0.2))).toBeCloseTo(4, 9);
-    expect(squeezeNeed(sized(0.059))).toBe(0);
+    expect(resolved(sized(0.4)).squeeze_perPa / resolved(sized(0.2)).squeeze_perPa).toBeCloseTo(4, 9);
+    expect(resolved(sized(0.059)).squeeze_perPa).toBe(0);
     const grains = { ...sized(0.3), body: { ...sized(0.3).body, layers: [{ form: 'frit', glass: 0, perArea_kg_m2: 8 } as const] } };
-    expect(squeezeNeed(grains)).toBe(0);
+    expect(resolved(grains).squeeze_perPa).toBe(0);
     const solid = { ...sized(0.3), body: { ...sized(0.3).body, joined: true } };
-    expect(squeezeNeed(solid)).toBe(0);
+    expect(resolved(solid).squeeze_perPa).toBe(0);
     for (const firing of [sized(0.05), grains, solid]) {
       const plan = composed(firing);
       expect(plan.segments.map(({ role }) => role)).not.toContain('squeeze');

@@ -1,9 +1,10 @@
+import { resolved } from './resolved';
 import { sheetsOf } from '../testCases';
 import { METRIC, otherUnits } from '../units/convert';
 import { diffusivity } from '../glass/constants';
 import { compose } from './compose';
 import { brokenOf, evaluate } from './check';
-import { firedDepth, glassOf } from './firingCase';
+import { glassOf } from './firingCase';
 import { reckoningOf } from './reckoning';
 
 const firing = sheetsOf(4, 0.003);
@@ -32,7 +33,7 @@ describe('the reckoning behind a reading', () => {
   test('puts the closed form in so that it can be followed: lag, rate and their product', () => {
     const lines = of('setting').join(' ');
     const lag = Number(/one face open: .* = (\d+) s/.exec(lines)?.[1]);
-    expect(lag).toBe(Math.round(firedDepth(firing) ** 2 / (2 * diffusivity(glassOf(firing)))));
+    expect(lag).toBe(Math.round(resolved(firing).depth_m.fired ** 2 / (2 * diffusivity(glassOf(firing)))));
     const across = Number(/in this kiln: (\d+) s/.exec(lines)?.[1]);
     const [, rate, settled] = /At ([\d.]+) °C\/h they settle at .* = ([\d.]+) °C/.exec(lines) ?? [];
     expect(Number(settled)).toBeCloseTo((Number(rate) / 3600) * (lag + across), 1);

@@ -2,20 +2,19 @@
  * The reckoning behind a reading, line by line with the figures put in, so that a person can follow it with a pencil.
  * Closed forms are given beside the simulated figure wherever there is one; they need not agree, and say so.
  */
+import { resolved, type ResolvedFiring } from './resolved';
 import { coarsestEdge } from '../body/body';
 import { footprintSpan } from '../body/footprint';
 import { hazeBell } from '../flow/harm';
 import { airWay } from '../body/airWay';
 import { diffusivity, restrainedStress, shearModulus } from '../glass/constants';
-import { logViscosity, viscosityOf } from '../glass/viscosity';
+import { logViscosity } from '../glass/viscosity';
 import { slabLag, solidLag } from '../heat/quasiSteady';
-import { acrossLag } from '../kiln/kiln';
 import { PURPOSES, TYPICAL_WORKS } from '../look/purpose';
 import { METRES_PER_INCH, type Units, differenceIn, kelvinFrom } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
 import { type Evaluation, type Reading, marginOf } from './check';
-import { type FiringCase, firedDepth, glassOf, heatedDepth, laidDepth, shapeOf, squeezeNeed } from './firingCase';
-import { openFacesOf } from './firstGuess';
+import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
 import type { Segment } from '../kiln/segment';
 
@@ -30,7 +29,7 @@ const scientific = (value: number): string => {
 /** What the works of looks were calibrated on. */
 const REFERENCE_SHEET_M = 0.003;
 
-interface Question {
+interface Asked {
   firing: FiringCase;
   segments: readonly Segment[];
   evaluation: Evaluation;
@@ -38,12 +37,11 @@ interface Question {
   units: Units;
 }
 
+type Question = Asked & { firing: ResolvedFiring };
+
 /** Through and across by closed form, at the segment's own rate; nothing where it runs as fast as it can. */
 function differenceLines({ firing, segments, reading, units }: Question, depth_m: number): string[] {
-  const glass = glassOf(firing);
-  const shape = shapeOf(firing);
-  const faces = openFacesOf(firing);
-  const across = acrossLag(firing.kiln, footprintSpan(firing.body.footprint));
+  const { glass, shape, openFaces: faces, acrossLag_s: across } = firing;
   const through = shape === 'plate' ? slabLag(glass, depth_m, faces) : solidLag(glass, depth_m, shape);
   const divisor = shape === 'plate' ? (faces === 2 ? 8 : 2) : shape === 'cylinder' ? 16 : 24;
   const depth = text(formatLength(depth_m, units.length));
@@ -64,28 +62,26 @@ function differenceLines({ firing, segments, reading, units }: Question, depth_m
 
 function linesOf(question: Question): string[] {
   const { firing, segments, evaluation, reading, units } = question;
-  const { limits, kiln, corrections } = firing;
-  const glass = glassOf(firing);
-  const vft = viscosityOf(glass);
+  const { limits, kiln, corrections, glass, viscosity: vft, depth_m } = firing;
   const segment = segments[reading.segment];
   const felt_C = segment.target_C - (corrections?.offset_K ?? 0);
   switch (reading.limit) {
     case 'pull':
       return [
         `Fully held, by formula: E·α·ΔT/(1−ν), ${text(formatStress(restrainedStress(glass, kelvinFrom(1, units.temperature)), units.length))} for each °${units.temperature}.`,
-        ...differenceLines(question, heatedDepth(firing)),
+        ...differenceLines(question, depth_m.heated),
         'The simulation takes the profile itself, free to bow, so the straight part of it makes no tension.',
         `Composing stays ${limits.pullReserve} times under it.`,
       ];
     case 'setting':
     case 'climbing':
       return [
-        ...differenceLines(question, reading.limit === 'setting' ? firedDepth(firing) : laidDepth(firing)),
+        ...differenceLines(question, reading.limit === 'setting' ? depth_m.fired : depth_m.laid),
         ...(reading.limit === 'setting' ? [`Composing stays ${limits.settingReserve} times under it.`] : []),
       ];
     case 'even':
       return [
-        ...differenceLines(question, firedDepth(firing)).slice(0, 2),
+        ...differenceLines(question, depth_m.fired).slice(0, 2),
         `Asked: even to ${text(formatDifference(limits.even_K, units.temperature))} before the first cool.`,
       ];
     case 'relaxed': {
@@ -98,7 +94,7 @@ function linesOf(question: Question): string[] {
     }
     case 'squeeze':
       return [
-        `Work to lay a ${text(formatLength(coarsestEdge(firing.body), units.length))} edge onto what lies under it: ${scientific(squeezeNeed(firing))} 1/Pa,`,
+        `Work to lay a ${text(formatLength(coarsestEdge(firing.body), units.length))} edge onto what lies under it: ${scientific(firing.squeeze_perPa)} 1/Pa,`,
         `for pockets ${text(formatLength(2 * limits.pocket.radius_m, units.length))} wide with ${text(formatLength(limits.pocket.gap_m, units.length))} to close, and air that has ${text(formatLength(airWay(firing.body) / 2, units.length))} to go to the rim: twice as far asks for four times the work.`,
         'The work is ∫dt/η while it climbs between sagging and sealing.',
       ];
@@ -144,7 +140,7 @@ function linesOf(question: Question): string[] {
     case 'opening':
       return [
         `A sudden change to room air puts the skin under EαΔT/(1−ν) over 1.5 + 3.25/Bi; for this body that allows ${text(formatTemperature(openingTemperature(firing), units.temperature))},`,
-        `never more than ${text(formatTemperature(firedDepth(firing) > limits.thick_m ? limits.openThick_C : limits.open_C, units.temperature))}.`,
+        `never more than ${text(formatTemperature(depth_m.fired > limits.thick_m ? limits.openThick_C : limits.open_C, units.temperature))}.`,
       ];
   }
 }
@@ -186,7 +182,8 @@ function plainly({ limit }: Reading): string {
 }
 
 /** Opens with a sentence in plain words, then what was found and what is allowed with the margin, then the reckoning. */
-export function reckoningOf(question: Question): string[] {
+export function reckoningOf(asked: Asked): string[] {
+  const question: Question = { ...asked, firing: resolved(asked.firing) };
   const { reading, units } = question;
   const margin = Math.round(marginOf(reading) * 100);
   const written = (value: number): string => {

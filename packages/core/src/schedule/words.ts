@@ -2,6 +2,7 @@
  * Says in words what a segment is for, what limits it and what is broken. Everything is written in the units
  * asked for; everything else comes from the readings.
  */
+import { resolved, type ResolvedFiring } from './resolved';
 import { bodyFigures } from '../body/body';
 import { designDepth } from '../look/unevenness';
 import { coatingFindings } from '../fit/coating';
@@ -10,7 +11,7 @@ import { type Look, PURPOSES } from '../look/purpose';
 import { type LengthUnit, type TemperatureUnit, type Units, differenceIn } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
 import type { Evaluation, HeatWorkBand, Reading } from './check';
-import { type FiringCase, firedDepth, heatedDepth, laidDepth, sinks } from './firingCase';
+import type { FiringCase } from './firingCase';
 import { soaksLower } from './firstGuess';
 import { impossibleFiring, shapeNotes } from './possible';
 import type { PurposefulSegment, Role } from '../kiln/segment';
@@ -37,12 +38,13 @@ export const TERMS: Readonly<Record<string, string>> = {
 };
 
 /** A few words on why the segment is there, for this body. */
-export function whyOf(firing: FiringCase, { role, rate_C_per_h }: Pick<PurposefulSegment, 'role' | 'rate_C_per_h'>, unit: LengthUnit): string {
-  const depth = text(formatLength(firedDepth(firing), unit));
+export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<PurposefulSegment, 'role' | 'rate_C_per_h'>, unit: LengthUnit): string {
+  const firing = resolved(asked);
+  const depth = text(formatLength(firing.depth_m.fired, unit));
   switch (role) {
     case 'warmUp':
       return firing.body.joined
-        ? `one solid ${text(formatLength(heatedDepth(firing), unit))} deep, brittle until here`
+        ? `one solid ${text(formatLength(firing.depth_m.heated, unit))} deep, brittle until here`
         : `${looseWords(firing, unit)}, brittle until here`;
     case 'squeeze':
       return 'sheets lie down, air leaves before the rim seals';
@@ -165,7 +167,8 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
 }
 
 /** The whole in a few sentences: what will happen, what the body will do at its rim, what is broken. */
-export function verdictOf(firing: FiringCase, { readings, simulation }: Evaluation, units: Units): string[] {
+export function verdictOf(asked: FiringCase, { readings, simulation }: Evaluation, units: Units): string[] {
+  const firing = resolved(asked);
   const said: string[] = [];
   const broken = readings.filter((reading) => !reading.ok);
   const impossible = impossibleFiring(firing, units.length);
@@ -195,7 +198,7 @@ function reliefSentence(look: Look, left: number): string {
 }
 
 /** What the body itself will do, whatever the schedule. */
-function bodySentences(firing: FiringCase, unit: LengthUnit): string[] {
+function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
   const { body, look, setup } = firing;
   const { naturalDepth_m, tendency } = bodyFigures(body).afterFiring;
   const rest = text(formatLength(naturalDepth_m, unit));
@@ -206,12 +209,12 @@ function bodySentences(firing: FiringCase, unit: LengthUnit): string[] {
     if (tendency === 'scallops') said.push(`Less than the ${rest} at which hot glass rests: it draws back from the dam and leaves a scalloped edge.`);
   }
   const { factor } = designDepth(body, look);
-  if (sinks(firing)) {
-    const [laid, level] = [laidDepth(firing), firedDepth(firing)].map((depth) => text(formatLength(depth, unit)));
+  if (firing.sinks) {
+    const [laid, level] = [firing.depth_m.laid, firing.depth_m.fired].map((depth) => text(formatLength(depth, unit)));
     if (laid !== level) said.push(`Laid ${laid} deep, it runs down to ${level}: warmed up as laid, cooled and annealed as it ends.`);
   }
   if (factor > 1.01) {
-    const fired = text(formatLength(firedDepth(firing), unit));
+    const fired = text(formatLength(firing.depth_m.fired, unit));
     said.push(`Uneven: computed as ${fired}, ${factor.toFixed(1)} times its thickest point, because thin and thick parts differ along the piece.`);
   }
   said.push(...coatingFindings(body).map(({ message }) => message));

@@ -2,7 +2,7 @@ import { SOFT_90, sheetsOf, slab } from '../testCases';
 import { diffusivity, restrainedStress, shearModulus } from '../glass/constants';
 import { simulateFiring } from '../heat/simulate';
 import type { SimulationResult } from '../heat/simulation';
-import { simulationOf } from '../schedule/firingCase';
+import { simulationOf } from '../schedule/resolved';
 import type { Segment } from '../kiln/segment';
 import { type Support, plateStress } from './plate';
 import { normalised, relaxationOf, stressTimeTerms } from './relaxation';

@@ -1,6 +1,6 @@
-import { valueOf, ProblemError } from '../../problem';
+import { ProblemError } from '../../problem';
 import { brokenOf, evaluate } from '../../schedule/check';
-import { type FiringCase, wantedWork } from '../../schedule/firingCase';
+import type { FiringCase } from '../../schedule/firingCase';
 import { impossibleFiring } from '../../schedule/possible';
 import type { Segment } from '../../kiln/segment';
 import { brokenSentence, verdictOf } from '../../schedule/words';
@@ -12,7 +12,6 @@ export const check = calculator({
   compute({ segments, units = METRIC, ...firing }: FiringCase & { segments: Segment[]; units?: Units }, simulate) {
     const impossible = impossibleFiring(firing, units.length);
     if (impossible) throw new ProblemError(impossible);
-    valueOf(wantedWork(firing));
     const evaluation = evaluate(firing, segments, false, simulate);
     const broken = brokenOf(evaluation.readings).map((reading) => ({ ...reading, message: brokenSentence(reading, units, firing.look) }));
     return {

@@ -1,3 +1,4 @@
+import { resolved } from '../../schedule/resolved';
 import { valueOf } from '../../problem';
 import { marginOf } from '../../schedule/check';
 import { compose, tightest } from '../../schedule/compose';
@@ -10,6 +11,7 @@ import { calculator } from '../calculator';
 export const composeFiring = calculator({
   compute({ units = METRIC, ...firing }: FiringCase & { units?: Units }) {
     const { segments, evaluation, ...composed } = valueOf(compose(firing, units));
+    const asComposed = { ...resolved(firing), school: composed.school };
     return {
       ...composed,
       ...evaluation,
@@ -17,13 +19,13 @@ export const composeFiring = calculator({
         const reading = tightest(evaluation.readings, index);
         return {
           ...segment,
-          why: whyOf({ ...firing, school: composed.school }, segment, units.length),
+          why: whyOf(asComposed, segment, units.length),
           limitedBy: reading?.limit ?? null,
           margin: reading ? marginOf(reading) : null,
         };
       }),
       total_s: evaluation.simulation.total_s,
-      verdict: verdictOf(firing, evaluation, units),
+      verdict: verdictOf(asComposed, evaluation, units),
     };
   },
   contract: () => import('./contract'),

@@ -1,6 +1,5 @@
-import { valueOf } from '../../problem';
 import { equalWork } from '../../schedule/equalWork';
-import { type FiringCase, wantedWork } from '../../schedule/firingCase';
+import type { FiringCase } from '../../schedule/firingCase';
 import type { PurposefulSegment } from '../../kiln/segment';
 import { calculator } from '../calculator';
 
@@ -14,9 +13,6 @@ interface Asked {
 
 /** The same heat work at another temperature. */
 export const sameWork = calculator({
-  compute({ firing, segments, target_C, work_perPa }: Asked, simulate) {
-    valueOf(wantedWork(firing));
-    return equalWork(firing, segments, target_C, work_perPa, simulate);
-  },
+  compute: ({ firing, segments, target_C, work_perPa }: Asked, simulate) => equalWork(firing, segments, target_C, work_perPa, simulate),
   contract: () => import('./contract'),
 });

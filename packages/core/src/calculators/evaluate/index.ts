@@ -1,6 +1,5 @@
-import { valueOf } from '../../problem';
 import { evaluate } from '../../schedule/check';
-import { type FiringCase, wantedWork } from '../../schedule/firingCase';
+import type { FiringCase } from '../../schedule/firingCase';
 import type { Segment } from '../../kiln/segment';
 import { calculator } from '../calculator';
 
@@ -13,9 +12,6 @@ interface Asked {
 
 /** All that the engine makes of a schedule, in figures. */
 export const evaluateFiring = calculator({
-  compute({ firing, segments, series }: Asked, simulate) {
-    valueOf(wantedWork(firing));
-    return evaluate(firing, segments, series, simulate);
-  },
+  compute: ({ firing, segments, series }: Asked, simulate) => evaluate(firing, segments, series, simulate),
   contract: () => import('./contract'),
 });

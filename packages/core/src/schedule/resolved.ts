@@ -1,0 +1,159 @@
+/**
+ * A firing case with all that follows from it before any segment is known: viscosity and ranges of its glass, its depths, its lags,
+ * the heat work that it needs. Resolved once and handed on; everything in this folder that computes takes it so.
+ */
+import { LEAST_AIR_WAY_M, airWay } from '../body/airWay';
+import { type BodyInput, bodyDepth, bodyFigures, coarsestEdge, mainGlass, naturalDepth } from '../body/body';
+import { footprintSpan } from '../body/footprint';
+import { coverOf, edgeOf, layerDepths, rowsOf } from '../body/layers';
+import type { WorkRange } from '../flow/heatWork';
+import { heightLeft } from '../flow/relief';
+import { squeezeWork } from '../flow/squeeze';
+import type { GlassConstants } from '../glass/constants';
+import { type Vft, viscosityOf } from '../glass/viscosity';
+import { type OpenFaces, slabLag, solidLag } from '../heat/quasiSteady';
+import { type Regimes, regimesOf } from '../heat/regimes';
+import type { SimulationInput } from '../heat/simulation';
+import type { Shape, StackLayer } from '../heat/stack';
+import { acrossLag } from '../kiln/kiln';
+import type { Segment } from '../kiln/segment';
+import { NO_CORRECTIONS } from '../learn/corrections';
+import { PURPOSES, neededWork, widestPart } from '../look/purpose';
+import { designDepth } from '../look/unevenness';
+import { type Outcome, found, valueOf } from '../problem';
+import type { FiringCase } from './firingCase';
+
+export interface ResolvedFiring extends FiringCase {
+  glass: GlassConstants;
+  viscosity: Vft;
+  regimes: Regimes;
+  shape: Shape;
+  /** Faces by which it is known to cool. */
+  openFaces: OpenFaces;
+  /** The heat work that it needs and bears, 1/Pa; refused where no heat work gives the look. */
+  work: Outcome<WorkRange>;
+  /** Work, 1/Pa, that the squeeze must do before the rim seals; 0 where nothing has to lie down. */
+  squeeze_perPa: number;
+  /** Depths of the layers that heat flows through while the body is as it was laid, index 0 at the bottom, stretched to the design depth, m. */
+  layers_m: number[];
+  /** laid: as it was put together, where it is deepest; heated: what bears its own difference while it is heated; fired: what is cooled. */
+  depth_m: Depths;
+  /** Core-to-skin lag of each depth, s. */
+  lag_s: Depths;
+  /** Edge-to-edge difference per K/s of the glass's rate, s. */
+  acrossLag_s: number;
+  /** Whether it cools shallower than it was heated, having run level. */
+  sinks: boolean;
+}
+
+interface Depths {
+  laid: number;
+  heated: number;
+  fired: number;
+}
+
+/** Layers of grains are counted with their neighbour: they melt into it before anything else happens. */
+const THINNEST_LAYER_M = 0.0008;
+
+/** Parts whose sinking in can be reckoned, by their width, m; null where none are laid or where they stand on nothing. */
+function sinkingWidth(body: BodyInput): number | null {
+  if (bodyFigures(body).depth.min_m === 0) return null;
+  const gappy = body.layers.filter((layer) => layer.form !== 'sheet' && coverOf(layer) < 1);
+  return widestPart(body) ?? (gappy.length > 0 ? Math.max(...gappy.map(edgeOf)) : null);
+}
+
+/**
+ * Depth, m, at which a body that runs level ends, where it is deepest; its rim's travel is left out. A slab fills what holds it,
+ * but never lies thinner than hot glass rests. A full fuse sinks what stood by what the least of its heat work does.
+ */
+function levelDepth({ body, look }: FiringCase, glass: GlassConstants, work: Outcome<WorkRange>): number {
+  const { mean_m, max_m } = bodyFigures(body).depth;
+  if (look === 'slabFlow') return Math.min(max_m, Math.max(mean_m, naturalDepth(glass)));
+  const width_m = sinkingWidth(body);
+  return width_m === null ? max_m : mean_m + heightLeft(glass, width_m, max_m, valueOf(work).least) * (max_m - mean_m);
+}
+
+/** Depth, m, of the body that is cooled: its thickest point, more where it stays uneven, less where it has run level. */
+const firedDepth = (firing: FiringCase, glass: GlassConstants, work: Outcome<WorkRange>): number =>
+  PURPOSES[firing.look].levels && !firing.body.casting ? levelDepth(firing, glass, work) : designDepth(firing.body, firing.look).depth_m;
+
+function laidLayers({ body, look }: FiringCase): number[] {
+  const { factor } = designDepth(body, look);
+  const depths: number[] = [];
+  const each = layerDepths(body);
+  const rows = rowsOf(body.layers).map((row) => Math.max(...row.map((index) => each[index])));
+  for (const one of [...rows, ...thickestPart(body)]) {
+    const last = depths.length - 1;
+    if (last >= 0 && (one < THINNEST_LAYER_M || depths[last] < THINNEST_LAYER_M)) depths[last] += one;
+    else depths.push(one);
+  }
+  const whole = body.casting ? [body.casting.thickest_m] : depths;
+  return whole.map((one) => one * factor);
+}
+
+const thickestPart = ({ parts = [] }: BodyInput): number[] => (parts.length === 0 ? [] : [Math.max(...parts.map(({ thickness_m }) => thickness_m))]);
+
+/** The way out that the typical pocket is for, m: what a need is told for grows with the square of the way. */
+const REFERENCE_AIR_WAY_M = 0.2;
+
+function squeezeNeed({ body, look, limits }: FiringCase, glass: GlassConstants): number {
+  const way_m = PURPOSES[look].squeezes ? airWay(body) : 0;
+  if (way_m < LEAST_AIR_WAY_M) return 0;
+  return squeezeWork(glass, coarsestEdge(body), limits.pocket) * (way_m / REFERENCE_AIR_WAY_M) ** 2;
+}
+
+function wantedWork({ body, look, limits, setup, corrections = NO_CORRECTIONS }: FiringCase): Outcome<WorkRange> {
+  const wanted = neededWork(body, look, limits.works, setup.shaping);
+  if (!wanted.ok) return wanted;
+  const { least, most } = wanted.value;
+  return found({ least: least * corrections.workFactor, most: most * corrections.workFactor });
+}
+
+const isResolved = (firing: FiringCase): firing is ResolvedFiring => 'viscosity' in firing;
+
+/** What has been resolved before is handed back as it is. */
+export function resolved(firing: FiringCase): ResolvedFiring {
+  if (isResolved(firing)) return firing;
+  const { body, setup, kiln } = firing;
+  const glass = mainGlass(body);
+  const viscosity = viscosityOf(glass);
+  const shape = body.casting?.slender ?? 'plate';
+  const openFaces = setup.twoFaceProof ? 2 : 1;
+  const work = wantedWork(firing);
+  const layers_m = laidLayers(firing);
+  const laid = layers_m.reduce((sum, one) => sum + one, 0);
+  const depth_m = { laid, heated: body.joined || body.casting ? laid : Math.max(...layers_m), fired: firedDepth(firing, glass, work) };
+  const lag = (deep_m: number): number => (shape === 'plate' ? slabLag(glass, deep_m, openFaces) : solidLag(glass, deep_m, shape));
+  return {
+    ...firing,
+    ...{ glass, viscosity, shape, openFaces, work, layers_m, depth_m },
+    regimes: regimesOf(glass, viscosity),
+    squeeze_perPa: squeezeNeed(firing, glass),
+    lag_s: { laid: lag(depth_m.laid), heated: lag(depth_m.heated), fired: lag(depth_m.fired) },
+    acrossLag_s: acrossLag(kiln, footprintSpan(body.footprint)),
+    sinks: depth_m.fired < laid * (1 - 1e-3),
+  };
+}
+
+/** as: the body as it was laid, or as it has become once it has run level; the same for most. */
+export function simulationOf(asked: FiringCase, segments: readonly Segment[], series = false, as: 'laid' | 'level' = 'laid'): SimulationInput {
+  const { body, setup, kiln, limits, glass, corrections = NO_CORRECTIONS, shape, layers_m, depth_m, acrossLag_s } = resolved(asked);
+  const plate = shape === 'plate';
+  const depths = as === 'level' ? [depth_m.fired] : layers_m;
+  const ofGlass = depths.map((thickness_m): StackLayer => ({ of: 'glass', thickness_m: plate ? thickness_m : thickness_m / 2 }));
+  const width_m = as === 'level' ? null : widestPart(body);
+  return {
+    glass,
+    stack: plate ? [...setup.below, ...ofGlass] : ofGlass,
+    faces: plate ? setup.faces : { top: setup.faces.top, bottom: { kind: 'insulated' } },
+    ...(plate ? {} : { shape }),
+    segments: segments.map(({ rate_C_per_h, target_C, hold_s }) => ({ rate_C_per_h, target_C: target_C - corrections.offset_K, hold_s })),
+    kiln,
+    acrossLag_s,
+    looseSheets: !body.joined,
+    evenWithin_K: limits.even_K,
+    ...(width_m === null ? {} : { relief: { width_m, depth_m: bodyDepth(body) } }),
+    ...(plate ? { stress: { support: 'free', from: 'hottest' } } : {}),
+    series,
+  };
+}
