@@ -1,79 +1,103 @@
-/** The computation core: pure functions, SI units and °C, no interface, no clock, no I/O. */
-export * from './problem';
-export * from './units/convert';
-export * from './units/parse';
-export * from './units/read';
-export * from './units/format';
-export * from './glass/constants';
-export * from './glass/viscosity';
-export * from './glass/states';
-export * from './glass/families';
-export * from './body/footprint';
-export * from './body/layers';
-export * from './body/body';
-export * from './look/unevenness';
-export * from './body/airWay';
-export * from './look/ghost';
-export * from './look/purpose';
-export * from './look/shaping';
-export * from './fit/seal';
-export * from './fit/reactions';
-export * from './fit/fit';
-export * from './fit/words';
-export * from './fit/contacts';
-export * from './fit/coating';
-export * from './release/gap';
-export * from './kiln/kiln';
-export * from './kiln/controller';
-export * from './heat/exchange';
-export * from './heat/stack';
-export * from './heat/drive';
-export * from './heat/heatSolver';
-export * from './heat/quasiSteady';
-export * from './heat/kilnPath';
-export * from './heat/thermalTension';
-export * from './heat/regimes';
-export * from './heat/figures';
-export * from './heat/simulation';
-export * from './heat/simulate';
+/** The computation core: pure functions, SI units and °C, no interface, no clock, no I/O. What is not used outside is not named here. */
+export { found, type Outcome, type Problem, ProblemError, refused } from './problem';
+export {
+  celsiusFrom,
+  differenceIn,
+  kelvinFrom,
+  type LengthUnit,
+  massFrom,
+  massIn,
+  METRES_PER_INCH,
+  METRIC,
+  otherTemperature,
+  otherUnits,
+  strewnUnit,
+  temperatureIn,
+  type TemperatureUnit,
+  type Units,
+} from './units/convert';
+export { parseDifference, parseDuration, parseLength, parseRate, parseStrewn, parseTemperature, unitsWritten } from './units/parse';
+export {
+  type Figure,
+  formatArea,
+  formatDifference,
+  formatDuration,
+  formatLength,
+  formatMass,
+  formatRate,
+  formatStock,
+  formatStress,
+  formatStrewn,
+  formatTemperature,
+  text,
+} from './units/format';
+export { diffusivity, type GlassConstants, meltExpansion, type StateName } from './glass/constants';
+export { fluidity, LOG_VISCOSITY, logViscosity, temperatureAt, viscosityOf } from './glass/viscosity';
+export { type GlassState, glassStates, stateAt } from './glass/states';
+export { TYPICAL_FAMILIES } from './glass/families';
+export { type Footprint, footprintArea, footprintSpan } from './body/footprint';
+export { evenSheets, layerDepth, rowsOf } from './body/layers';
+export { bodyFigures } from './body/body';
+export { type Ghost, ghostOf } from './look/ghost';
+export { aimedWork, type Look, LOOKS, neededWork, PURPOSES, TYPICAL_WORKS } from './look/purpose';
+export type { Shaping } from './look/shaping';
+export { CONTENTS } from './fit/reactions';
+export type { FitVerdict, PairFit } from './fit/fit';
+export { fitReckoning, fitSentence, pairWords } from './fit/words';
+export { type CoatingFinding, coatingFindings } from './fit/coating';
+export { MOULD_MATERIALS } from './release/gap';
+export { fullPowerHeating, naturalCooling } from './kiln/kiln';
+export { type Controller, keyIn } from './kiln/controller';
+export { meshOf } from './heat/stack';
+export { driveFrom } from './heat/drive';
+export { heatSolver } from './heat/heatSolver';
+export { hottestSegment, regimesOf } from './heat/regimes';
+export type { Series } from './heat/figures';
+export type { SimulationInput, SimulationResult } from './heat/simulation';
+export { simulateFiring } from './heat/simulate';
 export { settingFrom } from './heat/recorder';
-export * from './heat/joints';
-export * from './flow/heatWork';
-export * from './flow/squeeze';
-export * from './flow/relief';
-export * from './flow/sag';
-export * from './flow/spread';
-export * from './flow/harm';
-export * from './flow/ask';
-export * from './stress/relaxation';
-export * from './stress/plate';
-export * from './stress/polariser';
-export * from './stress/interference';
-export * from './kiln/segment';
-export * from './schedule/limits';
-export * from './schedule/setups';
-export * from './schedule/firingCase';
-export * from './schedule/resolved';
-export * from './schedule/firstGuess';
-export * from './schedule/opening';
-export * from './schedule/check';
-export * from './schedule/compose';
-export * from './schedule/possible';
-export * from './schedule/words';
-export * from './schedule/reckoning';
-export * from './schedule/edit';
-export * from './schedule/equalWork';
-export * from './schedule/differences';
-export * from './piece/document';
-export * from './piece/words';
-export * from './piece/madeFrom';
-export * from './piece/undoes';
-export * from './piece/commands';
-export * from './piece/shelf';
-export * from './piece/bodyAt';
-export * from './piece/drawnLayers';
-export * from './piece/fitQuestion';
-export * from './piece/snapshot';
-export * from './piece/outdated';
-export * from './version';
-export * from './learn/corrections';
+export { sagAfter, STRETCHING } from './flow/sag';
+export { coatingRange } from './flow/harm';
+export { relaxationOf } from './stress/relaxation';
+export { edgeOn, retardation, rimBand } from './stress/polariser';
+export { interferenceColour, TINT_PLATE_NM } from './stress/interference';
+export type { PurposefulSegment, Segment } from './kiln/segment';
+export { DEFAULT_LIMITS } from './schedule/limits';
+export { BARE_SHELF, SETUP_KINDS, SETUP_NAMES, type SetUpKind, SETUPS, withPaper } from './schedule/setups';
+export { DEFAULT_SCHOOL, type FiringCase, glassOf, type School } from './schedule/firingCase';
+export { resolved, simulationOf } from './schedule/resolved';
+export { openingTemperature } from './schedule/opening';
+export { brokenOf, evaluate, type Evaluation, heatWorkBand, type LimitName, marginOf, type Reading } from './schedule/check';
+export { compose, tightest } from './schedule/compose';
+export { impossibleFiring } from './schedule/possible';
+export { brokenSentence, heatWorkFigures, readingPhrase, ROLE_NAMES, TERMS, verdictOf, whyOf } from './schedule/words';
+export { reckoningOf } from './schedule/reckoning';
+export { addSegment, joinSegments, removeSegment, splitSegment } from './schedule/edit';
+export { caseDifferences, type Consequence, consequences, segmentDifferences } from './schedule/differences';
+export { FORM_NAMES, type LaidLayer, LAYER_FORMS, type LayerForm, LAYERS_AT_MOST, type PieceDocument, type PlannedStep, STEPS_AT_MOST } from './piece/document';
+export { footprintWords, setupWords } from './piece/words';
+export type { MadeFrom } from './piece/madeFrom';
+export { undoes } from './piece/undoes';
+export {
+  addLayer,
+  addStep,
+  changeLayer,
+  changeStep,
+  type Edited,
+  inForm,
+  layerName,
+  moveLayer,
+  removeLayer,
+  removeStep,
+  repeatLayer,
+  setOutline,
+  turnLayer,
+} from './piece/commands';
+export { namedGlasses } from './piece/shelf';
+export { bodyAt, sideBySide } from './piece/bodyAt';
+export { type DrawnLayer, drawnLayers } from './piece/drawnLayers';
+export { fitQuestion } from './piece/fitQuestion';
+export { snapshotOf } from './piece/snapshot';
+export { outdatedBy } from './piece/outdated';
+export { ENGINE_VERSION } from './version';
+export type { LookSeen } from './learn/corrections';

@@ -139,7 +139,6 @@ export type NewPiece = z.infer<typeof NewPieceSchema>;
 
 /** version is the one the change was based on; what says in a few words what was done, for undo. */
 export const PieceChangeSchema = z.strictObject({ version, name: pieceName, doc: PieceDocSchema, what: words('What was done', 80).default('change') });
-export type PieceChange = z.input<typeof PieceChangeSchema>;
 
 export const BasedOnSchema = z.strictObject({ version }).meta({ id: 'BasedOn' });
 export const DoneSchema = z.object({ ok: z.literal(true) }).meta({ id: 'Done' });

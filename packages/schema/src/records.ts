@@ -39,7 +39,6 @@ export const ControllerSchema = z.strictObject({
   ...named,
   ...controllerFields,
 }) satisfies z.ZodType<Controller>;
-export type ControllerRecord = z.infer<typeof ControllerSchema>;
 
 /** A strip test of the studio's own: two glasses fused, and what crossed polarisers or the saw showed. */
 export const StripTestSchema = z.strictObject({

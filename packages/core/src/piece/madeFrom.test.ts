@@ -1,4 +1,6 @@
-import { METRIC, type MadeFrom, TYPICAL_FAMILIES, madeFromDifferences } from '../index';
+import { TYPICAL_FAMILIES } from '../glass/families';
+import { type MadeFrom, madeFromDifferences } from './madeFrom';
+import { METRIC } from '../units/convert';
 import { STUDIO_KILN } from '../testCases';
 
 const made: MadeFrom = {

@@ -1,4 +1,9 @@
-import { BARE_SHELF, type FiringCase, type Shaping, TYPICAL_FAMILIES, bowlHeight, impossibleFiring, neededWork, shapeNotes, spanned } from '../index';
+import { TYPICAL_FAMILIES } from '../glass/families';
+import { neededWork } from '../look/purpose';
+import { type Shaping, bowlHeight, spanned } from '../look/shaping';
+import type { FiringCase } from './firingCase';
+import { impossibleFiring, shapeNotes } from './possible';
+import { BARE_SHELF } from './setups';
 import { DEFAULT_LIMITS } from './limits';
 import { compose } from './compose';
 
