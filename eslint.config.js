@@ -15,7 +15,18 @@ const INTERFACE = ['react', 'react-*', 'react-native*', 'expo*', '@expo/*', '@rn
 const IO = ['node:*', 'fs', 'path', 'express', 'drizzle-orm*', 'better-sqlite3', 'pino', 'uuid'];
 
 export default [
-  { ignores: ['**/node_modules/', '**/dist/', 'data*/', '.check/', 'apps/web/public/', 'apps/web/.expo/', 'apps/server/src/db/migrations/'] },
+  {
+    ignores: [
+      '**/node_modules/',
+      '**/dist/',
+      'data*/',
+      '.check/',
+      'apps/web/public/',
+      'apps/web/.expo/',
+      'apps/web/expo-env.d.ts',
+      'apps/server/src/db/migrations/',
+    ],
+  },
   ...expo,
   // The type checker knows these better, and following every import of every file takes longer than all other rules.
   { rules: { 'import/namespace': 'off', 'import/export': 'off', 'import/default': 'off', 'import/no-named-as-default-member': 'off' } },

@@ -4,7 +4,7 @@
  */
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { build, findChromium, hashOf, install, root, say, toolApart } from './lib.mjs';
+import { PLACE, build, findChromium, hashOf, install, root, routeTypes, say, toolApart } from './lib.mjs';
 
 install();
 
@@ -16,8 +16,6 @@ mkdirSync(cache, { recursive: true });
 const failures = [];
 let passed = 0;
 let failed = 0;
-
-const PLACE = { TZ: 'Europe/Lisbon' };
 
 async function step(name, work) {
   const started = Date.now();
@@ -49,7 +47,10 @@ async function lint() {
 }
 
 const format = () => toolApart('prettier', ['--check', '--log-level', 'warn', '--cache', '--cache-location', join(cache, 'formatted'), '.']);
-const types = () => toolApart('tsc', ['-p', '.', '--incremental', '--tsBuildInfoFile', join(cache, 'types.tsbuildinfo')]);
+async function types() {
+  await routeTypes();
+  return toolApart('tsc', ['-p', '.', '--incremental', '--tsBuildInfoFile', join(cache, 'types.tsbuildinfo')]);
+}
 
 async function builds() {
   await build();

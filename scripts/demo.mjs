@@ -3,10 +3,9 @@
  * studio of one's own instead, with typical shelves and nothing made yet, in a folder of its own; --new begins a new studio
  * although pictures of another one lie in the folder.
  */
-import { existsSync, renameSync } from 'node:fs';
 import { isAbsolute, join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
-import { ASKS, build, install, root, say, startServer } from './lib.mjs';
+import { ASKS, build, install, moveAside, root, say, startServer } from './lib.mjs';
 
 install();
 await build();
@@ -14,11 +13,7 @@ await build();
 const own = process.argv.includes('--own');
 const data = process.env.TORVIN_DATA ?? (own ? 'studio' : 'data');
 const dataDir = isAbsolute(data) ? data : join(root, data);
-if (process.argv.includes('--fresh') && existsSync(dataDir)) {
-  const aside = `${dataDir}-${new Date().toISOString().slice(0, 19).replace(/[:T]/g, '-')}`;
-  renameSync(dataDir, aside);
-  say(`The old data was moved to ${aside}`);
-}
+if (process.argv.includes('--fresh')) moveAside(dataDir);
 
 /** Starts the server. Where it ends with a question and somebody sits there, the question is asked. */
 async function start(beginAnew) {

@@ -1,12 +1,15 @@
 /** What demo, check and bench share: installing, building, finding Chromium. Only Node's own modules at the top. */
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const at = (...parts) => join(root, ...parts);
+
+/** Where tests run, wherever they run. */
+export const PLACE = { TZ: 'Europe/Lisbon' };
 
 export const say = (text) => process.stdout.write(`${text}\n`);
 
@@ -17,7 +20,7 @@ export function run(command, args, env = {}) {
   return done.status === 0;
 }
 
-const bin = (name) => at('node_modules', '.bin', name);
+export const bin = (name) => at('node_modules', '.bin', name);
 
 /** Runs a command beside others: whether it succeeded, and all it said, once it has ended. */
 function runApart(command, args, env = {}, cwd = root) {
@@ -82,45 +85,82 @@ const alias = {
 };
 const shared = ['package-lock.json', 'package.json', 'scripts/lib.mjs', 'packages'];
 
-/** Bundles what runs in Node, all packages but the project's own left outside. */
+/** How what runs in Node is bundled: all packages but the project's own are left outside. */
+const forNode = (entryPoints, outdir) => ({
+  entryPoints,
+  outdir: at(outdir),
+  outExtension: { '.js': '.mjs' },
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  packages: 'external',
+  alias,
+  sourcemap: true,
+  logLevel: 'warning',
+});
+
 export async function bundleForNode(entryPoints, outdir) {
   const { build } = await import('esbuild');
-  await build({
-    entryPoints,
-    outdir: at(outdir),
-    outExtension: { '.js': '.mjs' },
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    target: 'node20',
-    packages: 'external',
-    alias,
-    sourcemap: true,
-    logLevel: 'warning',
-  });
+  await build(forNode(entryPoints, outdir));
+}
+
+const SERVER = { main: at('apps/server/src/main.ts'), computeWorker: at('apps/server/src/compute/worker.ts') };
+
+function copyMigrations(outdir) {
+  rmSync(at(outdir, 'migrations'), { recursive: true, force: true });
+  cpSync(at('apps/server/src/db/migrations'), at(outdir, 'migrations'), { recursive: true });
 }
 
 async function buildServer() {
-  await bundleForNode({ main: at('apps/server/src/main.ts'), computeWorker: at('apps/server/src/compute/worker.ts') }, 'dist/server');
-  rmSync(at('dist/server/migrations'), { recursive: true, force: true });
-  cpSync(at('apps/server/src/db/migrations'), at('dist/server/migrations'), { recursive: true });
+  await bundleForNode(SERVER, 'dist/server');
+  copyMigrations('dist/server');
+}
+
+const ENGINE_WORKER = {
+  entryPoints: { engine: at('apps/web/src/engine/worker.ts') },
+  outdir: at('apps/web/public/workers'),
+  bundle: true,
+  format: 'iife',
+  target: 'es2022',
+  minify: true,
+  alias,
+  // What strangers may ask is read where they ask; the worker never does.
+  external: ['./contract'],
+  logLevel: 'warning',
+};
+
+/** Builds the server and the engine's worker again whenever a source of theirs is saved; tells each time the server was built. */
+export async function watchServer(outdir, onBuilt) {
+  const { context } = await import('esbuild');
+  const told = { name: 'told', setup: ({ onEnd }) => void onEnd(({ errors }) => (errors.length === 0 ? (copyMigrations(outdir), onBuilt()) : undefined)) };
+  const watched = [await context({ ...forNode(SERVER, outdir), plugins: [told] }), await context({ ...ENGINE_WORKER, minify: false })];
+  await Promise.all(watched.map((one) => one.watch()));
+}
+
+export const EXPO_ENV = { EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1' };
+
+/** Writes the types of the web app's addresses, from its route files. */
+export async function routeTypes() {
+  const outdir = at('apps/web/.expo/types');
+  mkdirSync(outdir, { recursive: true });
+  const script = `require('expo-router/build/typed-routes').regenerateDeclarations(${JSON.stringify(outdir)})`;
+  const { ok, output } = await runApart(process.execPath, ['-e', script], { EXPO_ROUTER_APP_ROOT: at('apps/web/src/app') }, at('apps/web'));
+  if (!ok) throw new Error(`The types of the routes could not be written:\n${output}`);
+}
+
+/** Moves a data folder aside, never erases it. */
+export function moveAside(dataDir) {
+  if (!existsSync(dataDir)) return;
+  const aside = `${dataDir}-${new Date().toISOString().slice(0, 19).replace(/[:T]/g, '-')}`;
+  renameSync(dataDir, aside);
+  say(`The old data was moved to ${aside}`);
 }
 
 async function buildWeb() {
   const { build } = await import('esbuild');
-  await build({
-    entryPoints: { engine: at('apps/web/src/engine/worker.ts') },
-    outdir: at('apps/web/public/workers'),
-    bundle: true,
-    format: 'iife',
-    target: 'es2022',
-    minify: true,
-    alias,
-    // What strangers may ask is read where they ask; the worker never does.
-    external: ['./contract'],
-    logLevel: 'warning',
-  });
-  const env = { EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', NODE_ENV: 'production' };
+  await build(ENGINE_WORKER);
+  const env = { ...EXPO_ENV, CI: '1', NODE_ENV: 'production' };
   const { ok, output } = await runApart(bin('expo'), ['export', '--platform', 'web', '--output-dir', 'dist'], env, at('apps/web'));
   if (!ok) throw new Error(`The web export failed:\n${output}`);
 }
@@ -134,8 +174,8 @@ export async function build() {
 export const ASKS = 3;
 
 /** Starts the server; resolves with its address once it prints one. */
-export function startServer(env = {}, { quiet = false } = {}) {
-  const child = spawn(process.execPath, [at('dist/server/main.mjs')], { cwd: root, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'inherit'] });
+export function startServer(env = {}, { quiet = false, from = 'dist/server' } = {}) {
+  const child = spawn(process.execPath, [at(from, 'main.mjs')], { cwd: root, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'inherit'] });
   const address = new Promise((resolve, reject) => {
     let heard = '';
     child.stdout.on('data', (chunk) => {

@@ -20,4 +20,11 @@ config.resolver.resolveRequest = (context, name, platform) => {
   return (wasResolving ?? context.resolveRequest)(context, name, platform);
 };
 
+// In development the server runs beside: what is asked of the API goes there, under the page's own name.
+if (process.env.TORVIN_API) {
+  const { createProxyMiddleware } = require('http-proxy-middleware');
+  const toServer = createProxyMiddleware({ target: process.env.TORVIN_API, pathFilter: '/api' });
+  config.server.enhanceMiddleware = (metro) => (request, response, next) => toServer(request, response, () => metro(request, response, next));
+}
+
 module.exports = config;

@@ -1,5 +1,5 @@
 import { Redirect } from 'expo-router';
 
 export default function Start() {
-  return <Redirect href={'/bench' as never} />;
+  return <Redirect href="/bench" />;
 }

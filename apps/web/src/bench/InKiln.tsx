@@ -57,7 +57,7 @@ export function InKiln({ detail, others }: { detail: FiringDetail; others: reado
           <Action
             title={others.length > 0 ? `Tell of ${one.firing.pieceName}` : 'Tell how it came out'}
             testID="bench-tell"
-            onPress={() => router.push(`/notebook/${one.firing.id}/tell` as never)}
+            onPress={() => router.push(`/notebook/${one.firing.id}/tell`)}
           />
         </View>
       ))}

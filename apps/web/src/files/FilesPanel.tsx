@@ -34,7 +34,7 @@ export function FilesPanel({ piece, schedule, series, unit, start, saving }: Fil
           label="Print the run sheet on one page"
           disabled={saving}
           testID="open-print"
-          onPress={() => router.push(`/pieces/${piece.id}/print?step=${schedule.stepId}&started=${start.getTime()}` as never)}
+          onPress={() => router.push(`/pieces/${piece.id}/print?step=${schedule.stepId}&started=${start.getTime()}`)}
         />
         <Action
           kind="second"

@@ -56,7 +56,7 @@ export function KilnInUse({ load, piece, step, schedule, shelves, onPlan }: Kiln
             )}
             <Action kind="second" title="It has been opened" testID="load-opened" onPress={() => setOpening(!opening)} />
             <Action kind="second" title="Start when it is free" testID="plan-when-free" onPress={() => onPlan(load)} />
-            <Action kind="second" title="Another kiln" testID="another-kiln" onPress={() => router.push(`/pieces/${piece.id}` as never)} />
+            <Action kind="second" title="Another kiln" testID="another-kiln" onPress={() => router.push(`/pieces/${piece.id}`)} />
           </>
         }
       >
@@ -80,12 +80,7 @@ export function KilnInUse({ load, piece, step, schedule, shelves, onPlan }: Kiln
           tone={join.judged.broken.length > 0 ? 'warn' : 'plain'}
           testID="join-judged"
           actions={
-            <Action
-              title="Put it in with them"
-              disabled={join.working}
-              testID="join-now"
-              onPress={() => join.join(load, () => router.replace('/bench' as never))}
-            />
+            <Action title="Put it in with them" disabled={join.working} testID="join-now" onPress={() => join.join(load, () => router.replace('/bench'))} />
           }
         >
           {join.judged.broken.length > 0

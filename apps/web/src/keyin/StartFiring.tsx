@@ -68,7 +68,7 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, broken, 
     record.save(firing, {
       then() {
         onStarted();
-        router.replace('/bench' as never);
+        router.replace('/bench');
       },
       otherwise: () => void loads.refetch(),
     });

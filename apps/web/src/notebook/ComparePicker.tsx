@@ -6,7 +6,7 @@ import { useFirings } from '@/data/firings';
 import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
-import { ListScreen } from '@/ui/Screen';
+import { type Back, ListScreen } from '@/ui/Screen';
 import { scaled } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 import { inZone } from '@/ui/clock';
@@ -17,7 +17,7 @@ const ROW_HEIGHT = scaled(64);
 export function ComparePicker({ firing }: { firing: Firing }) {
   const own = useFirings({ piece: firing.pieceId });
   const all = useFirings({});
-  const back = { title: firing.pieceName, href: `/notebook/${firing.id}` };
+  const back: Back = { title: firing.pieceName, href: `/notebook/${firing.id}` };
   if (!own.data || !all.data) return <Waiting query={all} title="Compare with" back={back} />;
   const others = (pages: typeof all.data.pages): Firing[] => pages.flatMap(({ firings }) => firings).filter(({ id }) => id !== firing.id);
   const mine = others(own.data.pages);

@@ -68,9 +68,9 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
             kind={firing.result === null ? 'main' : 'second'}
             title={firing.result === null ? 'Tell how it came out' : 'Tell more'}
             testID="tell"
-            onPress={() => router.push(`/notebook/${firing.id}/tell` as never)}
+            onPress={() => router.push(`/notebook/${firing.id}/tell`)}
           />
-          <Action kind="second" title="Compare" testID="compare" onPress={() => router.push(`/notebook/${firing.id}/compare` as never)} />
+          <Action kind="second" title="Compare" testID="compare" onPress={() => router.push(`/notebook/${firing.id}/compare`)} />
           <DeleteFiring detail={detail} />
         </View>
       </View>

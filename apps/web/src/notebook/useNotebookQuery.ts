@@ -34,13 +34,13 @@ export const paramsOf = ({ text, look, result, row }: NotebookQuery): Params => 
 });
 
 /** '?q=tray&came=right', or nothing. */
-export function searchOf(query: NotebookQuery): string {
+export function searchOf(query: NotebookQuery): '' | `?${string}` {
   const entries = Object.entries(paramsOf(query)).filter((entry): entry is [string, string] => entry[1] !== undefined);
   return entries.length === 0 ? '' : `?${new URLSearchParams(entries).toString()}`;
 }
 
 /** The address of the list as it was searched and narrowed. */
-export const useNotebookHref = (): string => `/notebook${searchOf(queryFrom(useGlobalSearchParams<Params>()))}`;
+export const useNotebookHref = () => `/notebook${searchOf(queryFrom(useGlobalSearchParams<Params>()))}` as const;
 
 /** A finger that types or scrolls is let finish. */
 const SETTLES_MS = 300;

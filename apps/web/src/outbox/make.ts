@@ -16,7 +16,9 @@ function judge(error: unknown): Verdict {
   return { kind: 'refused', problem: problemOfError(error), current: error instanceof ApiProblem ? error.current : undefined };
 }
 
-const outboxes = new WeakMap<QueryClient, Outbox>();
+/** On the client itself: while somebody develops, this file is read anew and would forget what it had kept beside. */
+const KEY = Symbol.for('torvin.outbox');
+type Tied = QueryClient & { [KEY]?: Outbox };
 
 export function makeOutbox(client: QueryClient): Outbox {
   const keeper = new Keeper();
@@ -29,13 +31,13 @@ export function makeOutbox(client: QueryClient): Outbox {
       if (problem.code === 'stale' && current && (name === 'savePiece' || name === 'saveSchedule')) adoptPiece(client, current as Piece);
     },
   });
-  outboxes.set(client, outbox);
+  (client as Tied)[KEY] = outbox;
   tie(outbox, keeper);
   return outbox;
 }
 
 export function outboxOf(client: QueryClient): Outbox {
-  const outbox = outboxes.get(client);
+  const outbox = (client as Tied)[KEY];
   if (!outbox) throw new Error('This client has no outbox.');
   return outbox;
 }

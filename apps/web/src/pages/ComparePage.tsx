@@ -1,3 +1,4 @@
+import type { Back } from '@/ui/Screen';
 import { useLocalSearchParams } from 'expo-router';
 import { useFiring } from '@/data/firings';
 import { ComparePicker } from '@/notebook/ComparePicker';
@@ -8,7 +9,7 @@ export function ComparePage() {
   const { id, with: otherId } = useLocalSearchParams<{ id: string; with?: string }>();
   const one = useFiring(id);
   const other = useFiring(otherId ?? null);
-  const back = { title: 'Firing', href: `/notebook/${id}` };
+  const back: Back = { title: 'Firing', href: `/notebook/${id}` };
   if (!one.data) return <Waiting query={one} title="Compare" back={back} />;
   if (otherId === undefined) return <ComparePicker firing={one.data.firing} />;
   return other.data ? <CompareScreen one={one.data} other={other.data} /> : <Waiting query={other} title="Compare" back={back} />;

@@ -11,7 +11,7 @@ import { useOutbox } from '@/outbox/useOutbox';
 import { type PieceEntry, entryOf } from '@/piece/pieceEntry';
 import { useLayup } from '@/piece/useLayup';
 import { Waiting } from '@/ui/Loading';
-import { Screen } from '@/ui/Screen';
+import { type Back, Screen } from '@/ui/Screen';
 
 const TITLE = 'Outline and name';
 
@@ -19,13 +19,13 @@ export function EditPiecePage() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const shelves = useShelves();
   const piece = usePiece(id);
-  const back = { title: piece.data?.name ?? 'Piece', href: `/pieces/${id}` };
+  const back: Back = { title: piece.data?.name ?? 'Piece', href: `/pieces/${id}` };
   if (!piece.data || piece.isPlaceholderData) return <Waiting query={piece} title={TITLE} back={back} />;
   if (!shelves.data) return <Waiting query={shelves} title={TITLE} back={back} />;
   return <EditPiece piece={piece.data} shelves={shelves.data} back={back} />;
 }
 
-function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; back: { title: string; href: string } }) {
+function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; back: Back }) {
   const router = useRouter();
   const outbox = useOutbox();
   const layup = useLayup(piece);

@@ -9,10 +9,10 @@ import { PieceForm } from '@/piece/PieceForm';
 import { type PieceEntry, firstLayer, newEntry } from '@/piece/pieceEntry';
 import { Held } from '@/ui/Held';
 import { Waiting } from '@/ui/Loading';
-import { Screen } from '@/ui/Screen';
+import { type Back, Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 
-const BACK = { title: 'Pieces', href: '/pieces' };
+const BACK: Back = { title: 'Pieces', href: '/pieces' };
 
 export function NewPiecePage() {
   const router = useRouter();

@@ -9,17 +9,17 @@ import { Action } from '@/ui/Action';
 import { Held } from '@/ui/Held';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
-import { Screen } from '@/ui/Screen';
+import { type Back, Screen } from '@/ui/Screen';
 
 export function TellPage() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const detail = useFiring(id);
-  const back = { title: detail.data?.firing.pieceName ?? 'Firing', href: `/notebook/${id}` };
+  const back: Back = { title: detail.data?.firing.pieceName ?? 'Firing', href: `/notebook/${id}` };
   if (!detail.data) return <Waiting query={detail} title="Tell more" back={back} />;
   return <Tell detail={detail.data} back={back} />;
 }
 
-function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; back: { title: string; href: string } }) {
+function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; back: Back }) {
   const router = useRouter();
   const { save, saving, held, refusal, last } = useSave('saveFiring');
   const { id, zone, firedAt, place, result, lookReached, note, asFired, photos, knownBy } = firing;

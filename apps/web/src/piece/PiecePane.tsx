@@ -41,7 +41,7 @@ import { FigureBlock } from '@/ui/FigureBlock';
 import { Waiting } from '@/ui/Loading';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Notice } from '@/ui/Notice';
-import { Screen } from '@/ui/Screen';
+import { type Back, Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { offerBack } from '@/ui/takeBack';
 import { AddLayer } from './AddLayer';
@@ -55,7 +55,7 @@ import { countWords } from './describe';
 import { useFit } from './useFit';
 import { useLayup } from './useLayup';
 
-const BACK = { title: 'Pieces', href: '/pieces' };
+const BACK: Back = { title: 'Pieces', href: '/pieces' };
 const DRAWING_HEIGHT = 210;
 
 export interface PiecePaneProps {

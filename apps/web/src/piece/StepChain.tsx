@@ -31,7 +31,7 @@ export interface StepChainProps {
   fits: boolean;
 }
 
-export const runHref = (pieceId: string, stepId: string, page: 'run' | 'key-in' | 'record' = 'run'): string => `/pieces/${pieceId}/${page}?step=${stepId}`;
+export const runHref = (pieceId: string, stepId: string, page: 'run' | 'key-in' | 'record' = 'run') => `/pieces/${pieceId}/${page}?step=${stepId}` as const;
 
 export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fits }: StepChainProps) {
   const router = useRouter();
@@ -43,7 +43,7 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
     const remarks = await planning.plan(step, piece);
     if (remarks === null) return;
     onOpen(step.id);
-    router.navigate(runHref(piece.id, step.id) as never);
+    router.navigate(runHref(piece.id, step.id));
   }
 
   return (
@@ -152,7 +152,7 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute }: 
         {`${setupWords(step.setup)} · ${mine && mine.origin === 'edited' ? 'computed, then changed by hand' : 'as computed'}`}
       </Words>
       {!beside && (
-        <Link href={runHref(pieceId, step.id) as never} style={{ display: 'flex', textDecorationLine: 'none' }} testID="open-run">
+        <Link href={runHref(pieceId, step.id)} style={{ display: 'flex', textDecorationLine: 'none' }} testID="open-run">
           <View style={{ flex: 1, backgroundColor: colours.surface, padding: space.medium, minHeight: TARGET, ...hatched(colours, outdated.length > 0) }}>
             <Words bold tone="touch">
               Run sheet ›
@@ -168,7 +168,7 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute }: 
           kind={outdated.length > 0 ? 'second' : 'main'}
           title="Key in"
           testID="piece-key-in"
-          onPress={() => router.push(runHref(pieceId, step.id, 'key-in') as never)}
+          onPress={() => router.push(runHref(pieceId, step.id, 'key-in'))}
         />
         <Action kind="second" title={changing ? 'Leave as it is' : 'Change firing'} testID="change-step" onPress={() => setChanging(!changing)} />
         <Action

@@ -1,4 +1,5 @@
 /** What every page of one firing of a piece needs: the piece, the step that the address names, its schedule. */
+import type { Back } from '@/ui/Screen';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { Redirect, useLocalSearchParams } from 'expo-router';
 import type { ReactElement } from 'react';
@@ -26,12 +27,12 @@ export function useStepPage(title: string): StepPage {
   const schedule = useSchedule(step?.scheduleId);
   const shelves = useShelves();
   const outdated = useOutdated(piece.data?.doc ?? null, step, schedule.data, shelves.data);
-  const back = { title: piece.data?.name ?? 'Piece', href: `/pieces/${id}` };
+  const back: Back = { title: piece.data?.name ?? 'Piece', href: `/pieces/${id}` };
   if (!piece.data) return { ready: false, shown: <Waiting query={piece} title={title} back={back} /> };
   if (!step?.scheduleId) {
     return {
       ready: false,
-      shown: piece.isPlaceholderData ? <Waiting query={piece} title={title} back={back} /> : <Redirect href={`/pieces/${id}` as never} />,
+      shown: piece.isPlaceholderData ? <Waiting query={piece} title={title} back={back} /> : <Redirect href={`/pieces/${id}`} />,
     };
   }
   if (schedule.data?.stepId !== step.id) return { ready: false, shown: <Waiting query={schedule} title={title} back={back} /> };

@@ -33,7 +33,7 @@ export const RunActions = memo(function RunActions({
     >
       <ClockInput label="starts" value={start} onChange={onStart} testID="start-time" />
       <View style={{ flexGrow: 1, maxWidth: 220 }}>
-        <Action kind="second" title="Key in" testID="open-key-in" onPress={() => router.push(runHref(pieceId, stepId, 'key-in') as never)} />
+        <Action kind="second" title="Key in" testID="open-key-in" onPress={() => router.push(runHref(pieceId, stepId, 'key-in'))} />
       </View>
       <View style={{ flexGrow: 1, maxWidth: 220 }}>
         <Action
@@ -41,7 +41,7 @@ export const RunActions = memo(function RunActions({
           title="Record"
           label="Record the firing"
           testID="open-record"
-          onPress={() => router.push(`${runHref(pieceId, stepId, 'record')}&started=${start.getTime()}` as never)}
+          onPress={() => router.push(`${runHref(pieceId, stepId, 'record')}&started=${start.getTime()}`)}
         />
       </View>
     </View>

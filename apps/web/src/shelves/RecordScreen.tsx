@@ -30,7 +30,7 @@ export interface RecordScreenProps {
 /** The form is longer than the page: what is wrong comes into sight, drawn by then. */
 const showFault = (): void => void setTimeout(() => document.querySelector('[data-testid$="-error"]')?.scrollIntoView({ block: 'center' }), 50);
 
-export const shelfHref = (kind: ShelfKind): string => `/shelves?shelf=${kind}`;
+export const shelfHref = (kind: ShelfKind) => `/shelves?shelf=${kind}` as const;
 
 /** Another unit writes every figure anew. */
 export function RecordScreen(props: RecordScreenProps) {
@@ -65,7 +65,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
   const archived = shelves.archived.includes(record.id);
   const isNew = record.version === 0;
   /** Where one was: the list that led here, or the shelf. */
-  const leave = (): void => (router.canGoBack() ? router.back() : router.replace(shelfHref(kind) as never));
+  const leave = (): void => (router.canGoBack() ? router.back() : router.replace(shelfHref(kind)));
 
   /** standing: what somebody else saved meanwhile, to put my changes onto. */
   const keep = (standing?: AnyRecord): void =>

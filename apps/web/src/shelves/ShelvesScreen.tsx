@@ -60,7 +60,7 @@ export function ShelvesScreen() {
           Typical figures to begin with: open what you have and write its own over them, since everything is computed from these.
         </Notice>
       )}
-      <Action title={`New ${KINDS[kind].one}`} testID="new-record" onPress={() => router.push(`/shelves/${kind}/new` as never)} />
+      <Action title={`New ${KINDS[kind].one}`} testID="new-record" onPress={() => router.push(`/shelves/${kind}/new`)} />
       {all.length >= SEARCHED_FROM && (
         <View style={{ paddingTop: space.large }}>
           <Field

@@ -32,7 +32,7 @@ export function Frame({ children }: { children: ReactNode }) {
     return (
       <Link
         key={href}
-        href={href as never}
+        href={href}
         aria-current={current ? 'page' : undefined}
         style={{ flex: wide ? undefined : 1, display: 'flex', textDecorationLine: 'none' }}
       >

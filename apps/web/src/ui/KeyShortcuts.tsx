@@ -28,11 +28,11 @@ export function KeyShortcuts() {
       if (!meaning) return;
       event.preventDefault();
       last.current = null;
-      if ('go' in meaning) router.navigate(meaning.go as never);
+      if ('go' in meaning) router.navigate(meaning.go);
       else if ('press' in meaning) byTestId(meaning.press)?.click();
       else if ('help' in meaning) setListed((now) => !now);
       else if (byTestId(meaning.focus)) byTestId(meaning.focus)?.focus();
-      else router.navigate('/notebook' as never);
+      else router.navigate('/notebook');
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);

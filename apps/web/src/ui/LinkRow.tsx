@@ -1,12 +1,12 @@
 /** A row of a list that leads somewhere: one touch as wide as the page, the open one standing out. */
-import { Link } from 'expo-router';
+import { type Href, Link } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, space } from '@/theme/theme';
 
 export interface LinkRowProps {
-  href: string;
+  href: Href;
   /** The row whose page is open beside the list. */
   current?: boolean;
   /** Where every row must be as tall as the others; else as tall as what is in it. */
@@ -26,7 +26,7 @@ export function LinkRow({ href, current = false, height, inset = space.large, re
   return (
     <View role={listed ? 'listitem' : undefined} style={{ borderTopWidth: 1, borderColor: colours.line, height, overflow: 'hidden' }}>
       <Link
-        href={href as never}
+        href={href}
         replace={replace}
         aria-current={current ? 'page' : undefined}
         style={{ display: 'flex', textDecorationLine: 'none', height: height === undefined ? undefined : '100%' }}

@@ -1,5 +1,5 @@
 /** One place or page: a header with the way back, then content that scrolls by itself. */
-import { useRouter } from 'expo-router';
+import { type Href, useRouter } from 'expo-router';
 import { type ReactElement, type ReactNode, memo, useEffect, useRef, useState } from 'react';
 import { FlatList, type NativeScrollEvent, type NativeSyntheticEvent, ScrollView, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
@@ -11,11 +11,17 @@ import { MAIN_ID } from './SkipLink';
 import { usePageTitle } from './announce';
 import { useLayout } from './useWidth';
 
+/** Where a page goes back to. */
+export interface Back {
+  title: string;
+  href: Href;
+}
+
 interface HeaderProps {
   title: string;
   /** Under the title, small. */
   subtitle?: ReactNode;
-  back?: { title: string; href: string };
+  back?: Back;
   /** Beside the title. */
   actions?: ReactNode;
   /** A pane beside another one, which has the page's own heading. */
@@ -166,7 +172,7 @@ function Header({ title, subtitle, back, actions, plain = false }: HeaderProps) 
 }
 
 /** Kept from rendering with the page: it never changes while a bead is dragged. */
-const BackLink = memo(function BackLink({ title, href }: NonNullable<HeaderProps['back']>) {
+const BackLink = memo(function BackLink({ title, href }: Back) {
   const router = useRouter();
-  return <Action kind="plain" oneLine title={`‹ ${title}`} label={`Back to ${title}`} onPress={() => router.navigate(href as never)} />;
+  return <Action kind="plain" oneLine title={`‹ ${title}`} label={`Back to ${title}`} onPress={() => router.navigate(href)} />;
 });

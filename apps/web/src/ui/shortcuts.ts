@@ -1,10 +1,12 @@
 /** Keys on wide screens: which of them mean what, decided apart from the page that does it. */
+import type { Href } from 'expo-router';
+
 export interface Shortcut {
   keys: string;
   does: string;
 }
 
-export type Meaning = { go: string } | { press: string } | { focus: string } | { help: true } | null;
+export type Meaning = { go: Href } | { press: string } | { focus: string } | { help: true } | null;
 
 export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'g then b, p, n, s', does: 'go to Bench, Pieces, Notebook, Shelves' },
@@ -17,7 +19,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: '?', does: 'this list' },
 ];
 
-const PLACES: Record<string, string> = { b: '/bench', p: '/pieces', n: '/notebook', s: '/shelves' };
+const PLACES: Record<string, Href> = { b: '/bench', p: '/pieces', n: '/notebook', s: '/shelves' };
 
 /** before: the key pressed just before this one, if that was lately. */
 export function meaningOf(key: string, before: string | null): Meaning {

@@ -12,11 +12,11 @@ export default function RecordPage() {
   const shelves = useShelves();
   const [newId] = useState(() => uuid());
   const known = SHELF_KINDS.find((one) => one === kind);
-  if (!known) return <Redirect href={'/shelves' as never} />;
+  if (!known) return <Redirect href="/shelves" />;
   if (!shelves.data) return <Waiting query={shelves} title="Shelves" back={{ title: 'Shelves', href: '/shelves' }} />;
   const records: readonly ShelfRecord[] = shelves.data[known];
   const record = id === 'new' ? begun(known, newId, shelves.data) : records.find((one) => one.id === id);
-  return record ? <RecordScreen key={record.id} kind={known} record={record} shelves={shelves.data} /> : <Redirect href={'/shelves' as never} />;
+  return record ? <RecordScreen key={record.id} kind={known} record={record} shelves={shelves.data} /> : <Redirect href="/shelves" />;
 }
 
 /** A new record begins with what is usual of its kind; what it names is chosen, where there is a choice. */
