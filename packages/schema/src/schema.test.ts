@@ -2,7 +2,7 @@ import { DEFAULT_LIMITS, DEFAULT_SCHOOL, drawnLayers, fitQuestion, SETUPS, snaps
 import { z } from 'zod';
 import { type PieceDoc, PieceDocSchema, type Step } from './documents';
 import { AskedFiringSchema, problemOf, quantity, SimulationInputSchema } from '@torvin/core/contract';
-import type { Shelves } from './kinds/shelves';
+import { EMPTY_SHELVES, type Shelves } from './kinds/shelves';
 
 let made = 0;
 /** A valid id, another one each time. */
@@ -11,6 +11,7 @@ const uuid = (): string => `018f0000-0000-7000-8000-${String((made += 1)).padSta
 const KILN = { top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 };
 
 const shelves: Shelves = {
+  ...EMPTY_SHELVES,
   families: TYPICAL_FAMILIES.map((family) => ({ ...family, version: 1 })),
   glasses: ['soft-90', 'soft-96'].map((familyId) => ({
     id: `clear-${familyId}`,
@@ -24,7 +25,6 @@ const shelves: Shelves = {
     contents: familyId === 'soft-90' ? ['copper'] : ['sulphur'],
     coated: false,
   })),
-  stripTests: [],
   archived: [],
   kilns: [{ id: 'kiln', name: 'Kiln', source: 'test', version: 1, ...KILN }],
   controllers: [{ id: 'box', name: 'Box', source: 'test', version: 1, unit: 'C', fullSpeedCode: 4000, mostSegments: 8 }],

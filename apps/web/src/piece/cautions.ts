@@ -41,5 +41,4 @@ export const WORK_CAUTIONS = {
   open: 'Open only when it is cool; then tap it for a clear ring, and look through crossed polarisers before you cut or grind. Brush primer off wet, with a respirator.',
   coldWork: 'Grind wet with eye protection and ear defence, a breaker on the circuit; acids and etching creams by their makers’ sheets alone.',
   stress: 'Every figure of stress is an estimate: crossed polarisers show what is really there.',
-  kilnRecord: 'A kiln’s wiring, earthing, clearances and ventilation are for licensed people under local codes; nothing here replaces them.',
 } as const;

@@ -1,5 +1,5 @@
 import { TYPICAL_FAMILIES } from '@torvin/core';
-import type { PieceDoc, Shelves, Step } from '@torvin/schema';
+import { EMPTY_SHELVES, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { type PieceEntry, entryOf, fieldOfPath, newEntry, PIECE_ENTRY_SCHEMAS, outlineOf } from './pieceEntry';
 import { entryOfStep, stepOf } from './stepEntry';
 import { numberWithin } from './typed';
@@ -19,6 +19,7 @@ const box = { name: 'Box', source: 'test', version: 1, unit: 'C', fullSpeedCode:
 const glass = { familyId: 'soft-90', name: 'Clear', colour: '#cfe6dc', thicknesses_m: [0.003], source: 'test', version: 1, contents: [], coated: false };
 
 const shelves: Shelves = {
+  ...EMPTY_SHELVES,
   families: TYPICAL_FAMILIES.map((family) => ({ ...family, version: 1 })),
   glasses: [
     { ...glass, id: 'retired', forms: ['sheet'] },
@@ -29,7 +30,6 @@ const shelves: Shelves = {
     { id: 'new', ...kiln },
   ],
   controllers: [{ id: 'box', ...box }],
-  stripTests: [],
   archived: ['retired', 'old'],
 };
 

@@ -1,5 +1,5 @@
 import { changeLayer } from '@torvin/core';
-import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
+import { EMPTY_SHELVES, type Piece, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
@@ -24,13 +24,13 @@ jest.mock('@/engine/client', () => ({
 const typical = { expansion_perK: 9e-6, annealing_C: 515, softening_C: 680, density_kg_m3: 2500, youngs_Pa: 7e10, poisson: 0.22 };
 const named = { source: '', version: 1 };
 const shelves = {
+  ...EMPTY_SHELVES,
   families: [{ ...typical, conductivity_W_mK: 1.2, heatCapacity_J_kgK: 1100, surfaceTension_N_m: 0.3, id: 'f', name: 'F', ...named }],
   glasses: [{ id: 'clear', name: 'Clear', familyId: 'f', colour: '#ffffff', thicknesses_m: [0.003], forms: ['sheet'], contents: [], coated: false, ...named }],
   kilns: [
     { id: 'k', name: 'K', top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72, ...named },
   ],
   controllers: [{ id: 'c', name: 'C', unit: 'C', fullSpeedCode: 4000, mostSegments: 8, ...named }],
-  stripTests: [],
   archived: [],
 } satisfies Shelves;
 const doc: PieceDoc = {

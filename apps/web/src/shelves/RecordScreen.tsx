@@ -1,5 +1,5 @@
 /** One record of any kind, edited in the form that its definition makes. A save names the version it was based on. */
-import { type AnyRecord, type Entry, type Kiln, KINDS, type RecordOf, type ShelfKind, type Shelves, entryOfRecord, kindOf, readEntry } from '@torvin/schema';
+import { type AnyRecord, type Entry, type Kiln, type RecordOf, type ShelfKind, type Shelves, entryOfRecord, kindOf, readEntry } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { type FieldErrors, type Resolver, useForm, useWatch } from 'react-hook-form';
@@ -9,7 +9,6 @@ import { useUnits } from '@/data/studio';
 import { useDraft } from '@/outbox/drafts';
 import { recordOnto } from '@/outbox/kinds';
 import { useSave } from '@/outbox/useOutbox';
-import { WORK_CAUTIONS } from '@/piece/cautions';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { DraftOffer } from '@/ui/DraftOffer';
@@ -41,7 +40,7 @@ export function RecordScreen(props: RecordScreenProps) {
 function RecordForm({ kind, record, shelves }: RecordScreenProps) {
   const router = useRouter();
   const units = useUnits();
-  const { fields, one } = KINDS[kind];
+  const { fields, one, caution } = kindOf(kind);
   const save = useSave('saveRecord');
   const archive = useSave('archiveRecord');
   const draft = useDraft<Entry>(`${kind} ${record.version === 0 ? 'new' : `${record.id} ${record.version}`} ${units.temperature} ${units.length}`);
@@ -99,7 +98,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
           between={kind === 'kilns' && <KilnTimes record={record as Kiln} getValues={getValues} setValue={setValue} />}
         />
         {formState.errors.root?.message && <Notice tone="warn">{formState.errors.root.message}</Notice>}
-        <Notice tone="care">{kind === 'kilns' || kind === 'controllers' ? WORK_CAUTIONS.kilnRecord : WORK_CAUTIONS.stress}</Notice>
+        {caution && <Notice tone="care">{caution}</Notice>}
         <Action title="Save" disabled={save.saving} testID="save-record" onPress={() => keep()} />
         {!isNew && (
           <Action

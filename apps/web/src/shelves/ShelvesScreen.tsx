@@ -22,7 +22,6 @@ import { StripTests } from './StripTests';
 
 /** Fewer are seen at a glance. */
 const SEARCHED_FROM = 8;
-const SHORT: Partial<Record<ShelfKind, string>> = { glasses: 'Glass', families: 'Families' };
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 export function ShelvesScreen() {
@@ -48,7 +47,7 @@ export function ShelvesScreen() {
       <Choice<ShelfKind>
         label="Shelf"
         value={kind}
-        options={SHELF_KINDS.map((value) => ({ value, title: SHORT[value] ?? capital(KINDS[value].many) }))}
+        options={SHELF_KINDS.map((value) => ({ value, title: kindOf(value).short ?? capital(KINDS[value].many) }))}
         onChange={(value) => {
           setWanted('');
           router.setParams({ shelf: value });

@@ -5,6 +5,9 @@ import { ControllerSchema, FamilyChangeSchema, FamilySchema, GlassSchema, KilnSc
 import { type Field, NAME, SOURCE, lag, length, plain, rate, temperature } from './fields';
 import { type Kind, kind } from './kind';
 
+const STRESS = 'Every figure of stress is an estimate: crossed polarisers show what is really there.';
+const WIRING = 'A kiln’s wiring, earthing, clearances and ventilation are for licensed people under local codes; nothing here replaces them.';
+
 const OPTIONAL = { optional: true, hint: 'left empty, the usual is taken' } as const;
 const ROOM = { optional: true, hint: 'left empty, it is not judged' } as const;
 const { id: _typical, name: _name, source: _source, ...TYPICAL_GLASS } = TYPICAL_FAMILIES[0];
@@ -13,6 +16,8 @@ const families = kind({
   path: 'families',
   one: 'glass family',
   many: 'glass families',
+  short: 'Families',
+  caution: STRESS,
   schema: FamilySchema,
   change: FamilyChangeSchema,
   fields: [
@@ -47,6 +52,8 @@ const glasses = kind({
   path: 'glasses',
   one: 'glass',
   many: 'glasses',
+  short: 'Glass',
+  caution: STRESS,
   schema: GlassSchema,
   fields: [
     NAME,
@@ -75,6 +82,7 @@ const kilns = kind({
   path: 'kilns',
   one: 'kiln',
   many: 'kilns',
+  caution: WIRING,
   schema: KilnSchema,
   fields: [
     NAME,
@@ -112,6 +120,7 @@ const controllers = kind({
   path: 'controllers',
   one: 'controller',
   many: 'controllers',
+  caution: WIRING,
   schema: ControllerSchema,
   fields: [NAME, SOURCE, plain('fullSpeedCode', 'Code for as fast as it can'), plain('mostSegments', 'Segments it holds'), COUNTS_IN],
   begins: () => ({ unit: 'C' as const, fullSpeedCode: 4000, mostSegments: 8 }),

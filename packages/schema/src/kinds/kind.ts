@@ -32,6 +32,10 @@ export interface Kind<T extends Stored = Stored, In = unknown> {
   path: string;
   one: string;
   many: string;
+  /** On the switch between shelves, where many is too long for it. */
+  short?: string;
+  /** What to take care of where one works by such a record. */
+  caution?: string;
   schema: z.ZodType<T, In>;
   /** What a save is held to, where that is more than what is kept. */
   change: z.ZodType<T, In>;

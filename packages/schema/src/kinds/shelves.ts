@@ -1,6 +1,6 @@
 /** All records together, as the pages and the engine's cases are made from them. */
 import { z } from 'zod';
-import { KINDS, type KindName } from './all';
+import { KINDS, KIND_LIST, type KindName } from './all';
 
 export const ShelvesSchema = z
   .object({
@@ -12,3 +12,6 @@ export const ShelvesSchema = z
   })
   .meta({ id: 'Shelves' });
 export type Shelves = z.infer<typeof ShelvesSchema>;
+
+/** Before anything stands on them. */
+export const EMPTY_SHELVES = { ...Object.fromEntries(KIND_LIST.map((name) => [name, []])), archived: [] } as unknown as Shelves;
