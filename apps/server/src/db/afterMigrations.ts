@@ -2,7 +2,7 @@
  * Up to schema 7 each kind had a table of its own. Their rows become records here and not in SQL: SQLite writes fifteen digits of
  * a number into JSON, and a kiln that has changed in the sixteenth makes every schedule of it outdated.
  */
-import { KIND_LIST, type KindName, type PieceDoc, type Renames, type Snapshot, freeId, renameInDoc, renameInSnapshot } from '@torvin/schema';
+import { type KindName, type PieceDoc, type Renames, type Snapshot, freeId, renameInDoc, renameInSnapshot } from '@torvin/schema';
 import { eq, isNull, sql } from 'drizzle-orm';
 import { allShelves } from '../store/records';
 import { columnsOf } from '../store/schedules';
@@ -20,7 +20,14 @@ export const FIELDS: Record<string, string> = {
   ...{ inside_diameter_m: 'insideDiameter_m', inside_height_m: 'insideHeight_m', full_speed_code: 'fullSpeedCode', most_segments: 'mostSegments' },
 };
 const JSON_COLUMNS = ['fluid_point', 'haze', 'thresholds', 'relaxation', 'thicknesses_m', 'forms', 'contents'];
-const TABLES: Record<KindName, string> = { families: 'families', glasses: 'glasses', kilns: 'kilns', controllers: 'controllers', stripTests: 'strip_tests' };
+/** The kinds that had tables of their own, in the order in which they name one another. */
+const TABLES = [
+  ['families', 'families'],
+  ['glasses', 'glasses'],
+  ['kilns', 'kilns'],
+  ['controllers', 'controllers'],
+  ['stripTests', 'strip_tests'],
+] as const satisfies readonly (readonly [KindName, string])[];
 
 type OldRow = Record<string, string | number | null>;
 
@@ -49,8 +56,8 @@ export function afterMigrations(db: Database, at: number): void {
 function moveRecords(tx: Database, at: number): void {
   const taken = new Set<string>();
   const renames: Renames = {};
-  for (const kind of KIND_LIST) {
-    for (const row of tx.all<OldRow>(sql.raw(`select * from ${TABLES[kind]}`))) {
+  for (const [kind, table] of TABLES) {
+    for (const row of tx.all<OldRow>(sql.raw(`select * from ${table}`))) {
       const old = String(row.id);
       const id = taken.has(old) ? freeId(old, kind, (one) => taken.has(one)) : old;
       if (id !== old) renames[kind] = { ...renames[kind], [old]: id };

@@ -1,5 +1,5 @@
 /** What the demo studio, Marram Row, has on its shelves and at work. Every name is invented. */
-import type { FiringResult, Glass, Kiln, LaidLayerSchema, StepSchema } from '@torvin/schema';
+import type { FiringResult, Glass, Kiln, KindName, LaidLayerSchema, RecordOf, StepSchema } from '@torvin/schema';
 import type { z } from 'zod';
 
 export const INVENTED = 'invented for the demo';
@@ -67,6 +67,13 @@ export const DEMO_CONTROLLERS = [
   { id: 'grey-box', name: 'Grey box', source: INVENTED, unit: 'C', fullSpeedCode: 4000, mostSegments: 8 },
   { id: 'twelve-line', name: 'Twelve line', source: INVENTED, unit: 'F', fullSpeedCode: 7200, mostSegments: 12 },
 ] as const;
+
+/** What stands on the demo's shelves beside the typical families and its strip test, by kind. */
+export const DEMO_RECORDS: { readonly [K in KindName]?: readonly RecordOf<K>[] } = {
+  glasses: DEMO_GLASSES,
+  kilns: DEMO_KILNS,
+  controllers: DEMO_CONTROLLERS.map((controller) => ({ ...controller, version: 1 })),
+};
 
 type LaidWithoutId<L> = L extends unknown ? Omit<L, 'id'> : never;
 type DemoLayer = LaidWithoutId<z.infer<typeof LaidLayerSchema>>;

@@ -3,14 +3,14 @@
  * is computed here by the engine; see demo.ts for what there is.
  */
 import { compose, evaluate, hottestSegment, parseLength, type PieceDocument, snapshotOf, TYPICAL_FAMILIES } from '@torvin/core';
-import { type Schedule, type Step, TYPICAL_SOURCE } from '@torvin/schema';
+import { KIND_LIST, type Schedule, type Step, TYPICAL_SOURCE } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { recordFiring } from '../store/firings';
 import { createPiece } from '../store/pieces';
 import { addSchedule } from '../store/schedules';
 import { addRecord, allShelves } from '../store/records';
 import { saveStudio } from '../store/studio';
-import { DEMO_CONTROLLERS, DEMO_GLASSES, DEMO_KILNS, DEMO_PIECES, type DemoFiring, type DemoPiece } from './demo';
+import { DEMO_CONTROLLERS, DEMO_GLASSES, DEMO_KILNS, DEMO_PIECES, DEMO_RECORDS, type DemoFiring, type DemoPiece } from './demo';
 import type { Database } from './open';
 
 const HOUR_MS = 3600e3;
@@ -39,9 +39,7 @@ export function seedDemo(db: Database, now: number): boolean {
   if (!isEmpty(db)) return false;
   db.transaction((tx) => {
     for (const family of TYPICAL_FAMILIES) addRecord(tx, 'families', { ...family, version: 1 }, now);
-    for (const glass of DEMO_GLASSES) addRecord(tx, 'glasses', glass, now);
-    for (const kiln of DEMO_KILNS) addRecord(tx, 'kilns', kiln, now);
-    for (const controller of DEMO_CONTROLLERS) addRecord(tx, 'controllers', { ...controller, version: 1 }, now);
+    for (const kind of KIND_LIST) for (const record of DEMO_RECORDS[kind] ?? []) addRecord(tx, kind, record, now);
     const test = { glassA: 'clear-90', glassB: 'clear-96', result: 'strained', note: 'Strip of 200 mm bowed by a millimetre.' } as const;
     addRecord(tx, 'stripTests', { id: uuid(), version: 1, ...test, testedAt: now - 600 * HOUR_MS }, now);
     saveStudio(tx, { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system' });
