@@ -9,7 +9,7 @@ let me: Visitor;
 beforeEach(async () => {
   me = await Visitor.open(here.browser, PHONE);
 });
-afterEach(() => me.page.close());
+afterEach(() => me.leave());
 
 async function openRun(piece: string): Promise<string> {
   await me.page.goto(`${studio.address}/pieces`);

@@ -10,7 +10,7 @@ beforeEach(async () => {
   me = await Visitor.open(here.browser, PHONE);
   await me.page.goto(`${studio.address}/pieces`);
 });
-afterEach(() => me.page.close());
+afterEach(() => me.leave());
 
 async function newPiece(name: string, glass: string): Promise<void> {
   await me.press('new-piece');

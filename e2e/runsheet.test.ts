@@ -16,7 +16,7 @@ beforeEach(async () => {
   await me.press('open-run');
   await me.sees('schedule-state', /computed|by hand/);
 });
-afterEach(() => me.page.close());
+afterEach(() => me.leave());
 
 const rows = (): Promise<number> => me.page.$$eval('[data-testid^="run-row-"]', (nodes) => nodes.length);
 

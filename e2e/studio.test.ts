@@ -13,7 +13,7 @@ let me: Visitor;
 beforeEach(async () => {
   me = await Visitor.open(here.browser, PHONE);
 });
-afterEach(() => me.page.close());
+afterEach(() => me.leave());
 const open = (path: string): Promise<unknown> => me.page.goto(studio.address + path);
 
 test('the Bench shows what is in the kiln by the clock, what waits and for what, what was learned', async () => {

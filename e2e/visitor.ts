@@ -100,6 +100,16 @@ export class Visitor {
       .catch(() => '');
   }
 
+  /** Closes the page once all of it is saved: the next test's page would take up what this one left, and be asked about it. */
+  async leave(): Promise<void> {
+    const saved = () =>
+      Object.entries(localStorage).every(
+        ([key, kept]) => !key.startsWith('torvin-outbox:') || (JSON.parse(kept) as { entries: unknown[] }).entries.length === 0,
+      );
+    await this.patiently('all to be saved', this.page.waitForFunction(saved, WAITING));
+    await this.page.close();
+  }
+
   /** Brings it into view as scrolling would, then touches or clicks it; once more where the page moved under the finger. */
   async press(testId: string): Promise<void> {
     await this.page.bringToFront();
