@@ -40,6 +40,23 @@ export const ControllerSchema = z.strictObject({
   ...controllerFields,
 }) satisfies z.ZodType<Controller>;
 
+export const RELEASE_KINDS = ['primer', 'nitrideBrushed', 'nitrideSprayed', 'paper', 'blanket'] as const;
+
+/** What keeps glass from what it lies on or in. */
+export const ReleaseSchema = z.strictObject({
+  ...named,
+  kind: oneOf('Kind', RELEASE_KINDS),
+  /** Of paper and blanket. */
+  weight_kg_m2: quantity('Weight', 'kg/m²', 0.01, 20).optional(),
+  top_C: quantity('Hottest it bears', '°C', 100, 1700),
+  /** Before it is renewed. */
+  firings: quantity('Firings it lasts', '', 1, 1000).int({ error: 'The firings it lasts must be a whole number.' }),
+  /** Coats from a bottle or can, sheets from a roll. */
+  yields: quantity('Coats or sheets', '', 1, 10000).optional(),
+  note: words('Note', 400).default(''),
+});
+export type Release = z.infer<typeof ReleaseSchema>;
+
 /** A strip test of the studio's own: two glasses fused, and what crossed polarisers or the saw showed. */
 export const StripTestSchema = z.strictObject({
   id,

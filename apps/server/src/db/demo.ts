@@ -73,6 +73,30 @@ export const DEMO_RECORDS: { readonly [K in KindName]?: readonly RecordOf<K>[] }
   glasses: DEMO_GLASSES,
   kilns: DEMO_KILNS,
   controllers: DEMO_CONTROLLERS.map((controller) => ({ ...controller, version: 1 })),
+  releases: [
+    {
+      id: 'shelf-primer',
+      version: 1,
+      name: 'Shelf primer',
+      source: INVENTED,
+      kind: 'primer',
+      top_C: 850,
+      firings: 5,
+      yields: 40,
+      note: 'Five thin coats, crossed; dry before loading.',
+    },
+    { id: 'thin-paper', version: 1, name: 'Thin paper', source: INVENTED, kind: 'paper', weight_kg_m2: 0.08, top_C: 800, firings: 1, yields: 30, note: '' },
+    {
+      id: 'mould-nitride',
+      version: 1,
+      name: 'Mould nitride',
+      source: INVENTED,
+      kind: 'nitrideSprayed',
+      top_C: 870,
+      firings: 8,
+      note: 'For steel; rub back between coats.',
+    },
+  ],
 };
 
 type LaidWithoutId<L> = L extends unknown ? Omit<L, 'id'> : never;

@@ -1,7 +1,7 @@
 /** Every kind of record that there is. A new one is added here. */
-import { CONTENTS, FORM_NAMES, LAYER_FORMS, TYPICAL_FAMILIES, formatTemperature, text } from '@torvin/core';
+import { CONTENTS, FORM_NAMES, LAYER_FORMS, TYPICAL_FAMILIES, type Units, formatTemperature, strewnUnit, text } from '@torvin/core';
 import type { z } from 'zod';
-import { ControllerSchema, FamilyChangeSchema, FamilySchema, GlassSchema, KilnSchema, StripTestSchema } from '../records';
+import { ControllerSchema, FamilyChangeSchema, FamilySchema, GlassSchema, KilnSchema, RELEASE_KINDS, ReleaseSchema, StripTestSchema } from '../records';
 import { type Field, NAME, SOURCE, lag, length, plain, rate, temperature } from './fields';
 import { type Kind, kind } from './kind';
 
@@ -128,6 +128,45 @@ const controllers = kind({
   inPieces: { list: 'steps', key: 'controllerId' },
 });
 
+const RELEASE_NAMES: Record<(typeof RELEASE_KINDS)[number], string> = {
+  primer: 'Primer',
+  nitrideBrushed: 'Boron nitride, brushed',
+  nitrideSprayed: 'Boron nitride, sprayed',
+  paper: 'Paper',
+  blanket: 'Blanket',
+};
+
+/** Paper and blanket are weighed by area: in grams to the square metre, or as frit is in a studio that weighs in ounces. */
+const perArea = ({ length: unit, mass }: Units) => (mass === 'g' ? { name: 'g/m²', kg_m2: 1e-3 } : strewnUnit({ length: unit, mass }));
+
+const releases = kind({
+  path: 'releases',
+  one: 'release',
+  many: 'releases',
+  caution: 'Primer, fibre and nitride are dust or mist before they are anything else: respirator, no sweeping dry, air the room while binders burn off.',
+  schema: ReleaseSchema,
+  fields: [
+    NAME,
+    { as: 'choice', key: 'kind', label: 'What it is', options: asOptions(RELEASE_KINDS, (one) => RELEASE_NAMES[one]), testID: 'release-kind' },
+    {
+      ...plain('weight_kg_m2', 'Weight of paper or blanket', '', 1, { optional: true, hint: 'left empty for what is brushed or sprayed' }),
+      unit: (units) => perArea(units).name,
+      shown: (value, units) => value / perArea(units).kg_m2,
+      kept: (value, units) => value * perArea(units).kg_m2,
+    },
+    temperature('top_C', 'Hottest it bears'),
+    plain('firings', 'Firings it lasts'),
+    plain('yields', 'Coats from a bottle, or sheets from a roll', '', 1, { optional: true, hint: 'left empty where it is not counted' }),
+    { as: 'words', key: 'note', label: 'Note', testID: 'release-note', optional: true },
+    SOURCE,
+  ],
+  begins: () => ({ kind: 'primer' as const, top_C: 850, firings: 1, note: '' }),
+  about({ kind: what, top_C, firings }, { units }) {
+    return `${RELEASE_NAMES[what]}, to ${text(formatTemperature(top_C, units.temperature))}, lasts ${firings === 1 ? 'one firing' : `${firings} firings`}`;
+  },
+  searched: ({ note }) => note,
+});
+
 const stripTests = kind({
   path: 'strip-tests',
   one: 'strip test',
@@ -146,7 +185,7 @@ const stripTests = kind({
 });
 
 /** In the order in which they name one another: what a record names stands before it. */
-export const KINDS = { families, glasses, kilns, controllers, stripTests };
+export const KINDS = { families, glasses, kilns, controllers, stripTests, releases };
 
 export type KindName = keyof typeof KINDS;
 export const KIND_LIST = Object.keys(KINDS) as KindName[];
@@ -154,7 +193,7 @@ export type RecordOf<K extends KindName> = z.output<(typeof KINDS)[K]['schema']>
 export type AnyRecord = { [K in KindName]: RecordOf<K> }[KindName];
 
 /** Those that have a page of their own on the shelves, in the order in which they stand there. */
-export const SHELF_KINDS = ['glasses', 'families', 'kilns', 'controllers'] as const satisfies readonly KindName[];
+export const SHELF_KINDS = ['glasses', 'families', 'kilns', 'controllers', 'releases'] as const satisfies readonly KindName[];
 export type ShelfKind = (typeof SHELF_KINDS)[number];
 
 export const isKind = (name: string): name is KindName => name in KINDS;
