@@ -5,6 +5,9 @@ import { space } from '@/theme/theme';
 import { optionFrame } from './optionFrame';
 import { Words } from './Words';
 
+/** More than these run into further rows, where one that filled its row would look like another thing. */
+const ONE_ROW = 4;
+
 export interface ChoiceProps<T extends string> {
   label: string;
   value: T | null;
@@ -30,7 +33,7 @@ export function Choice<T extends string>({ label, value, options, onChange, test
               aria-checked={chosen}
               onPress={() => onChange(option.value)}
               testID={testID ? `${testID}-${option.value}` : undefined}
-              style={{ ...optionFrame(colours, chosen, true), flexGrow: 1 }}
+              style={{ ...optionFrame(colours, chosen, true), flexGrow: options.length > ONE_ROW ? 0 : 1 }}
             >
               <Words bold={chosen} tone={chosen ? 'onTouch' : 'touch'}>
                 {option.title}
