@@ -4,8 +4,8 @@ import { build, bundleForNode, findChromium, install, run } from './lib.mjs';
 install();
 await build();
 // Bundled as the product is: loaded file by file the engine would pay for every name that crosses a file.
-await bundleForNode({ main: 'bench/main.ts' }, 'dist/bench');
+await bundleForNode({ main: 'benchmarks/main.ts' }, 'dist/benchmarks');
 // With room enough for a run's garbage, so that what it allocates can be counted.
-run(process.execPath, ['--expose-gc', '--min-semi-space-size=1024', '--max-semi-space-size=1024', 'dist/bench/main.mjs'], {
+run(process.execPath, ['--expose-gc', '--min-semi-space-size=1024', '--max-semi-space-size=1024', 'dist/benchmarks/main.mjs'], {
   CHROMIUM_PATH: findChromium() ?? '',
 });

@@ -39,7 +39,9 @@ async function jest(projects, env) {
 /** The linter knows types across files, so that one changed file can spoil another: it rests only while no source has changed. */
 async function lint() {
   const stamp = join(cache, 'linted');
-  const wanted = hashOf(['packages', 'apps', 'e2e', 'bench', 'docs', 'scripts', 'eslint.config.js', 'tsconfig.json', 'package-lock.json'], { tests: true });
+  const wanted = hashOf(['packages', 'apps', 'e2e', 'benchmarks', 'docs', 'scripts', 'eslint.config.js', 'tsconfig.json', 'package-lock.json'], {
+    tests: true,
+  });
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return { ok: true, output: 'Nothing has changed since it passed.' };
   const outcome = await toolApart('eslint', ['--max-warnings', '0', '.']);
   if (outcome.ok) writeFileSync(stamp, wanted);

@@ -54,6 +54,6 @@ export const KeyInPage = page('KeyInPage');
 export const NewPiecePage = page('NewPiecePage');
 export const PiecePage = page('PiecePage');
 export const PrintPage = page('PrintPage');
-export const RecordPage = page('RecordPage');
+export const RecordFiringPage = page('RecordFiringPage');
 export const RunPage = page('RunPage');
 export const TellPage = page('TellPage');

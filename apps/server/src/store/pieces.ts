@@ -95,18 +95,22 @@ export function createPiece(db: Database, { id, name, doc }: NewPiece, at: numbe
   });
 }
 
-/** The row as it stands, if it is still at the version that a change was based on. */
-function unchanged(db: Database, id: string, version: number): typeof pieces.$inferSelect {
-  const current = findPiece(db, id);
-  if (current.version !== version) throw new Stale('piece', current, version);
-  const row = db.select().from(pieces).where(eq(pieces.id, id)).get();
+type Row = typeof pieces.$inferSelect;
+
+/** The row as it stands, if it is still at the version that a change was based on: read once, and handed on. */
+export function unchanged(db: Database, id: string, version: number): Row {
+  const row = db
+    .select()
+    .from(pieces)
+    .where(and(eq(pieces.id, id), isNull(pieces.deletedAt)))
+    .get();
   if (!row) throw new NotFound('piece', id);
+  if (row.version !== version) throw new Stale('piece', findPiece(db, id), version);
   return row;
 }
 
 /** Puts a new state behind the present one; what had been undone is gone, and so is what is older than is kept. */
-export function changePiece(db: Database, id: string, { version, name, doc, what }: Change, at: number): Piece {
-  const { position } = unchanged(db, id, version);
+export function changePiece(db: Database, { id, position, version, createdAt }: Row, { name, doc, what }: Omit<Change, 'version'>, at: number): Piece {
   const next = position + 1;
   db.delete(pieceStates)
     .where(and(eq(pieceStates.pieceId, id), gt(pieceStates.position, position)))
@@ -119,7 +123,7 @@ export function changePiece(db: Database, id: string, { version, name, doc, what
     .set({ name, doc, position: next, version: version + 1, updatedAt: at })
     .where(eq(pieces.id, id))
     .run();
-  return findPiece(db, id);
+  return { id, name, version: version + 1, doc, createdAt, updatedAt: at, undo: what, redo: null };
 }
 
 export function savePiece(db: Database, id: string, change: Change, sent: Sent): Piece {
@@ -129,11 +133,11 @@ export function savePiece(db: Database, id: string, change: Change, sent: Sent):
     sent,
     `piece ${id}`,
     (tx) => {
-      const { doc } = unchanged(tx, id, change.version);
+      const row = unchanged(tx, id, change.version);
       const shelves = allShelves(tx);
       mustHold(tx, id, change.doc, shelves);
-      mustBePossible(tx, change.doc, doc, shelves);
-      return changePiece(tx, id, change, sent.at);
+      mustBePossible(tx, change.doc, row.doc, shelves);
+      return changePiece(tx, row, change, sent.at);
     },
     standing,
   );

@@ -14,7 +14,7 @@ import { and, count, desc, eq, isNull } from 'drizzle-orm';
 import type { Database } from '../db/open';
 import { firings, schedules } from '../db/tables';
 import { NotFound, Stale, Taken } from './failures';
-import { changePiece, findPiece } from './pieces';
+import { changePiece, findPiece, unchanged } from './pieces';
 import { allShelves } from './records';
 
 /** A schedule without the columns that only lists read. */
@@ -90,8 +90,7 @@ export function addSchedule(db: Database, pieceId: string, wanted: NewSchedule, 
   return db.transaction((tx) => {
     const repeated = alreadySaved(tx, pieceId, wanted.id);
     if (repeated) return repeated;
-    const before = findPiece(tx, pieceId);
-    if (before.version !== wanted.pieceVersion) throw new Stale('piece', before, wanted.pieceVersion);
+    const before = unchanged(tx, pieceId, wanted.pieceVersion);
     const { id, stepId, parentId, origin, segments } = wanted;
     if (parentId !== null && findSchedule(tx, parentId).pieceId !== pieceId) throw new NotFound('schedule', parentId);
     const document = { id, name: '', pieceId, stepId, parentId, origin, segments, snapshot, result, createdAt: now };
@@ -106,7 +105,7 @@ export function addSchedule(db: Database, pieceId: string, wanted: NewSchedule, 
       ),
     };
     const what = origin === 'computed' ? 'schedule computed' : 'schedule changed';
-    const piece = changePiece(tx, pieceId, { version: before.version, name: before.name, doc, what }, now);
+    const piece = changePiece(tx, before, { name: before.name, doc, what }, now);
     return { piece, schedule };
   });
 }

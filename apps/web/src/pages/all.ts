@@ -7,6 +7,6 @@ export { KeyInPage } from './KeyInPage';
 export { NewPiecePage } from './NewPiecePage';
 export { PiecePage } from './PiecePage';
 export { PrintPage } from './PrintPage';
-export { RecordPage } from './RecordPage';
+export { RecordFiringPage } from './RecordFiringPage';
 export { RunPage } from './RunPage';
 export { TellPage } from './TellPage';

@@ -6,3 +6,4 @@ export * from './body';
 export * from './heat';
 export * from './firing';
 export * from './results';
+export * from './leaves';

@@ -1,1 +1,1 @@
-export { RecordPage as default } from '@/workbench';
+export { RecordFiringPage as default } from '@/workbench';

@@ -7,7 +7,7 @@ import type { ShelfRecord } from '@/data/shelves';
 import { RecordScreen } from '@/shelves/RecordScreen';
 import { Waiting } from '@/ui/Loading';
 
-export default function RecordPage() {
+export default function ShelfRecordPage() {
   const { kind, id } = useLocalSearchParams<{ kind: string; id: string }>();
   const shelves = useShelves();
   const [newId] = useState(() => uuid());

@@ -88,7 +88,7 @@ export function againstPlainC(input: SimulationInput): void {
   const folder = mkdtempSync(join(tmpdir(), 'torvin-c-'));
   try {
     const program = join(folder, 'simulate');
-    const built = spawnSync('cc', ['-O3', '-std=c11', '-D_POSIX_C_SOURCE=200809L', join('bench', 'simulate.c'), '-o', program, '-lm'], {
+    const built = spawnSync('cc', ['-O3', '-std=c11', '-D_POSIX_C_SOURCE=200809L', join('benchmarks', 'simulate.c'), '-o', program, '-lm'], {
       encoding: 'utf8',
     });
     if (built.error || built.status !== 0) {

@@ -1,7 +1,7 @@
 /*
  * The simulation in plain C, the same scheme as packages/core/src/heat and stress/plate: TR-BDF2 on a vertex-centred mesh,
  * error-controlled or fixed steps along segments in an ideal kiln, and what the limits ask for after every step. One body
- * of glass with both faces open. It is here to be measured against, and to check the other by; bench/main.ts compiles it.
+ * of glass with both faces open. It is here to be measured against, and to check the other by; benchmarks/plainC.ts compiles it.
  *
  * In: numbers in order on standard input, see main. Out: steps, then for each segment its greatest difference and its heat
  * work, then the greatest residual tension, then the least milliseconds of a run.

@@ -11,7 +11,7 @@ import { type StepPageParts, useStepPage } from '@/piece/useStepPage';
 import { Held } from '@/ui/Held';
 import { Screen } from '@/ui/Screen';
 
-export function RecordPage() {
+export function RecordFiringPage() {
   const page = useStepPage('Record the firing');
   return page.ready ? <Record {...page} /> : page.shown;
 }
