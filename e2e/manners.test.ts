@@ -301,3 +301,38 @@ test('a keyboard skips to the page, every pane is a landmark, and a page that co
   await me.sees('page-announced', /^(Notebook|Bird-bath basin)$/);
   await me.page.close();
 });
+
+test('a drawer is left by Escape; focus goes in and comes back', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  await open(me, '/pieces');
+  await me.openPiece('Plaque no. 14');
+  const focused = (): Promise<string> => me.page.evaluate(() => document.activeElement?.closest('[data-testid]')?.getAttribute('data-testid') ?? '');
+  await (await me.find('layer-row-1')).focus();
+  await me.page.keyboard.press('Enter');
+  await me.find('layer-sheet');
+  expect(await focused()).toBe('layer-sheet');
+  await me.page.keyboard.press('Escape');
+  await me.gone('layer-sheet');
+  expect(await focused()).toBe('layer-row-1');
+  expect(me.troubles).toEqual([]);
+  await me.page.close();
+});
+
+test.each([
+  ['a phone on its side', { ...PHONE, width: 844, height: 390 }],
+  ['a wide window enlarged to 200 %', { ...WIDE, width: 640, height: 400 }],
+  ['a phone enlarged to 200 %', { ...PHONE, width: 195, height: 422 }],
+])('on %s the drawing stays in sight beside or over what changes it', async (_, size) => {
+  const me = await Visitor.open(here.browser, size);
+  await open(me, '/pieces');
+  await me.openPiece('Plaque no. 14');
+  await me.press('layer-row-1');
+  const sheet = await (await me.find('layer-sheet')).boundingBox();
+  await (await me.find('section-editor')).evaluate((node) => node.scrollIntoView({ block: 'center' }));
+  const drawing = await (await me.find('section-editor')).boundingBox();
+  if (!sheet || !drawing) throw new Error('Not on the screen.');
+  const seen = Math.min(drawing.y + drawing.height, sheet.x > drawing.x ? size.height : sheet.y) - Math.max(drawing.y, 0);
+  expect(seen).toBeGreaterThan(Math.min(drawing.height, 100) - 1);
+  expect(sheet.width).toBeGreaterThan(190);
+  await me.page.close();
+});

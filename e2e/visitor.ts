@@ -1,7 +1,7 @@
 /** A browser page used as a person would, that remembers everything that went wrong in it. */
 import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { type Browser, type ElementHandle, type Page, launch as launchChromium } from 'puppeteer-core';
+import { type Browser, type ElementHandle, type Page, launch as launchChromium, type Viewport } from 'puppeteer-core';
 import { ROOT } from './server';
 
 const AXE = readFileSync(join(ROOT, 'node_modules/axe-core/axe.min.js'), 'utf8');
@@ -51,12 +51,12 @@ export class Visitor {
     private readonly touches: boolean,
   ) {}
 
-  static async open(browser: Browser, size: typeof PHONE | typeof WIDE, theme: 'light' | 'dark' = 'light'): Promise<Visitor> {
+  static async open(browser: Browser, size: Viewport, theme: 'light' | 'dark' = 'light'): Promise<Visitor> {
     const page = await browser.newPage();
     await page.setViewport(size);
     await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: theme }]);
     await page.emulateTimezone('Europe/Lisbon');
-    const visitor = new Visitor(page, size.hasTouch);
+    const visitor = new Visitor(page, size.hasTouch === true);
     page.on('console', (message) => {
       const provoked = /status of (\d+)/.exec(message.text());
       if (message.type() === 'error' && !(provoked && visitor.expectedStatuses.has(Number(provoked[1])))) visitor.troubles.push(`console: ${message.text()}`);

@@ -1,10 +1,12 @@
 /** Slides up from the bottom for one thing that is open: its name, what can be changed of it, and the way out. */
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { COLUMN_WIDTH, space } from '@/theme/theme';
 import { Action } from './Action';
 import { Words } from './Words';
+import { useWayOut } from './useWayOut';
+import { useDrawerPlace } from './useWidth';
 
 export interface DrawerProps {
   title: string;
@@ -19,9 +21,15 @@ export interface DrawerProps {
 
 export function Drawer({ title, subtitle, label, onClose, closeLabel, children, testID }: DrawerProps) {
   const { colours } = useTheme();
+  const place = useDrawerPlace();
+  const inside = useRef<View & HTMLElement>(null);
+  useWayOut(inside, onClose);
+  const edge = place.beside ? { borderLeftWidth: 2, width: '50%' as const } : { borderTopWidth: 2, maxHeight: place.height };
   return (
     <View
-      style={{ backgroundColor: colours.surface, borderTopWidth: 2, borderColor: colours.touch, maxHeight: 420 }}
+      ref={inside}
+      tabIndex={-1}
+      style={{ backgroundColor: colours.surface, borderColor: colours.touch, outlineStyle: 'none' as never, ...edge }}
       testID={testID}
       role="region"
       aria-label={label}

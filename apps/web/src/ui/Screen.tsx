@@ -9,7 +9,7 @@ import { ConnectionWord } from './Connection';
 import { Words } from './Words';
 import { MAIN_ID } from './SkipLink';
 import { usePageTitle } from './announce';
-import { useLayout } from './useWidth';
+import { useDrawerPlace, useLayout } from './useWidth';
 
 /** Where a page goes back to. */
 export interface Back {
@@ -37,15 +37,18 @@ export interface ScreenProps extends HeaderProps {
 
 export function Screen({ children, footer, padded = true, ...header }: ScreenProps) {
   const width = useColumnWidth();
+  const { beside } = useDrawerPlace();
   return (
     <Page plain={header.plain} title={header.title}>
-      <ScrollView contentContainerStyle={{ flexGrow: 1, paddingBottom: space.huge }} testID="screen-scroll">
-        <View style={width}>
-          <Header {...header} />
-          <View style={padded ? { paddingHorizontal: space.large, paddingTop: space.large } : { paddingTop: space.medium }}>{children}</View>
-        </View>
-      </ScrollView>
-      {footer}
+      <View style={{ flex: 1, flexDirection: beside ? 'row' : 'column' }}>
+        <ScrollView style={{ flex: 1 }} contentContainerStyle={{ flexGrow: 1, paddingBottom: space.huge }} testID="screen-scroll">
+          <View style={width}>
+            <Header {...header} />
+            <View style={padded ? { paddingHorizontal: space.large, paddingTop: space.large } : { paddingTop: space.medium }}>{children}</View>
+          </View>
+        </ScrollView>
+        {footer}
+      </View>
     </Page>
   );
 }
