@@ -7,7 +7,7 @@ import { eq, isNull, sql } from 'drizzle-orm';
 import { allShelves } from '../store/records';
 import { columnsOf } from '../store/schedules';
 import { loads, pieceStates, pieces, records, schedules } from './tables';
-import type { Database } from './open';
+import type { Database } from './database';
 
 /** Columns whose field is called otherwise; after them those that hold JSON. */
 export const FIELDS: Record<string, string> = {

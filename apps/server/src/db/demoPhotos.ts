@@ -4,7 +4,7 @@ import { eq, isNotNull } from 'drizzle-orm';
 import sharp from 'sharp';
 import { addPhoto } from '../store/photos';
 import { allShelves } from '../store/records';
-import type { Database } from './open';
+import type { Database } from './database';
 import { firings, pieces } from './tables';
 
 const WIDTH = 960;

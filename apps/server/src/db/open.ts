@@ -2,13 +2,12 @@
 import { copyFileSync, existsSync, mkdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import Driver from 'better-sqlite3';
-import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3';
+import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import { countPhotoFiles } from '../store/photoFiles';
 import { afterMigrations } from './afterMigrations';
+import type { Database } from './database';
 import * as tables from './tables';
-
-export type Database = BetterSQLite3Database<typeof tables>;
 
 export interface Opened {
   db: Database;

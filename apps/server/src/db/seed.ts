@@ -11,7 +11,7 @@ import { addSchedule } from '../store/schedules';
 import { addRecord, allShelves } from '../store/records';
 import { saveStudio } from '../store/studio';
 import { DEMO_CONTROLLERS, DEMO_GLASSES, DEMO_KILNS, DEMO_PIECES, DEMO_RECORDS, type DemoFiring, type DemoPiece } from './demo';
-import type { Database } from './open';
+import type { Database } from './database';
 
 const HOUR_MS = 3600e3;
 

@@ -2,7 +2,7 @@
 import { type LookSeen, hottestSegment, neededWork } from '@torvin/core';
 import type { Bench, Snapshot } from '@torvin/schema';
 import { and, desc, eq, isNotNull, isNull, max } from 'drizzle-orm';
-import type { Database } from '../db/open';
+import type { Database } from '../db/database';
 import { firings, loads, schedules } from '../db/tables';
 import { findFiring } from './firings';
 import { allShelves } from './records';

@@ -4,7 +4,7 @@ import type { Firing, FiringChangeSchema, FiringDetail, FiringPage, FiringQuery,
 import { type SQL, and, count, desc, eq, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import type { z } from 'zod';
-import type { Database } from '../db/open';
+import type { Database } from '../db/database';
 import { firings, loads, pieces, schedules } from '../db/tables';
 import { Conflict, NotFound, Stale, Taken } from './failures';
 import { CLOCKS_APART_MS, findLoad, loadsAhead, mustBeFree } from './loads';

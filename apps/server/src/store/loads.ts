@@ -3,7 +3,7 @@ import { ProblemError } from '@torvin/core';
 import { type KilnTime, type Load, type LoadAhead, type LoadChangeSchema, inTheWay } from '@torvin/schema';
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { Database } from '../db/open';
+import type { Database } from '../db/database';
 import { firings, loads, pieces, schedules } from '../db/tables';
 import { Conflict, NotFound, Stale } from './failures';
 import { type Sent, once } from './receipts';

@@ -8,7 +8,7 @@ import { ProblemError } from '@torvin/core';
 import type { FiledPhoto, Photo } from '@torvin/schema';
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
-import type { Database } from '../db/open';
+import type { Database } from '../db/database';
 import { firings, photos } from '../db/tables';
 import { NotFound } from './failures';
 import { type PhotoSize, findPhotoFile, movePhotosAside, writePhoto } from './photoFiles';

@@ -18,7 +18,7 @@ import {
 } from '@torvin/schema';
 import { and, asc, eq, inArray, isNull, max } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
-import type { Database } from '../db/open';
+import type { Database } from '../db/database';
 import { firings, loads, pieceStates, pieces, records, schedules } from '../db/tables';
 import { loadIdFor } from './firings';
 import { filedPhotos, takeFiledPhotos } from './photos';

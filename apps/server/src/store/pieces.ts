@@ -4,7 +4,7 @@ import type { NewPiece, Piece, PieceChangeSchema, PieceDoc, Shelves } from '@tor
 import { type SQL, and, desc, eq, gt, inArray, isNull, lt, lte, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
-import type { Database } from '../db/open';
+import type { Database } from '../db/database';
 import { firings, pieceStates, pieces, schedules } from '../db/tables';
 import { NotFound, Stale } from './failures';
 import { type Sent, once } from './receipts';

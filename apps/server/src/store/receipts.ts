@@ -3,7 +3,7 @@
  * under, so that it is known, whatever has been saved in between, and counts once.
  */
 import { eq, lt } from 'drizzle-orm';
-import type { Database } from '../db/open';
+import type { Database } from '../db/database';
 import { receipts } from '../db/tables';
 import { Taken } from './failures';
 

@@ -5,7 +5,7 @@
 import { ProblemError } from '@torvin/core';
 import { type AnyRecord, KINDS, KIND_LIST, type KindName, type RecordOf, type Shelves, type Stored, isKind, kindOf } from '@torvin/schema';
 import { and, eq, isNull, sql } from 'drizzle-orm';
-import type { Database } from '../db/open';
+import type { Database } from '../db/database';
 import { pieces, records } from '../db/tables';
 import { Conflict, NotFound, Stale, Taken } from './failures';
 import { type Sent, once } from './receipts';

@@ -11,7 +11,7 @@ import {
   listedVersions,
 } from '@torvin/schema';
 import { and, count, desc, eq, isNull } from 'drizzle-orm';
-import type { Database } from '../db/open';
+import type { Database } from '../db/database';
 import { firings, schedules } from '../db/tables';
 import { NotFound, Stale, Taken } from './failures';
 import { changePiece, findPiece, unchanged } from './pieces';

@@ -1,6 +1,6 @@
 /** The studio's settings: one row, the last save wins. */
 import type { Studio } from '@torvin/schema';
-import type { Database } from '../db/open';
+import type { Database } from '../db/database';
 import { studio } from '../db/tables';
 
 const FIRST: Studio = { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system' };

@@ -157,7 +157,7 @@ const releases = kind({
     temperature('top_C', 'Hottest it bears'),
     plain('firings', 'Firings it lasts'),
     plain('yields', 'Coats from a bottle, or sheets from a roll', '', 1, { optional: true, hint: 'left empty where it is not counted' }),
-    { as: 'words', key: 'note', label: 'Note', testID: 'release-note', optional: true },
+    { as: 'words', key: 'note', label: 'Note', testID: 'release-note', optional: true, long: true },
     SOURCE,
   ],
   begins: () => ({ kind: 'primer' as const, top_C: 850, firings: 1, note: '' }),

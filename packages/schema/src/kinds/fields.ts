@@ -52,7 +52,9 @@ interface Option {
 
 export type Field =
   | Figure
-  | (Common & { as: 'words' | 'colour' | 'lengths' })
+  | (Common & { as: 'colour' | 'lengths' })
+  /** long: of several lines. */
+  | (Common & { as: 'words'; long?: boolean })
   | (Common & { as: 'choice' | 'several'; options: readonly Option[] })
   | (Common & { as: 'yes'; title: string })
   | (Common & { as: 'record'; of: string });
