@@ -8,7 +8,7 @@ import { stepName } from '@/piece/describe';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
-import { download, fileName } from './download';
+import { download, fileName } from '@/ui/download';
 import { runSheetSvg } from './runSheetSvg';
 import { scheduleCsv, scheduleJson } from './scheduleFiles';
 

@@ -1,7 +1,7 @@
 import { DEFAULT_LIMITS, DEFAULT_SCHOOL, ENGINE_VERSION, METRIC, SETUPS, TYPICAL_FAMILIES, compose, evenSheets } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
 import Papa from 'papaparse';
-import { fileName } from './download';
+import { fileName } from '@/ui/download';
 import { PAGE, runSheetSvg } from './runSheetSvg';
 import { scheduleCsv, scheduleJson } from './scheduleFiles';
 

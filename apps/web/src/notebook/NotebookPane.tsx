@@ -15,7 +15,7 @@ import { Notice } from '@/ui/Notice';
 import { ListScreen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { inZone, zoneWords } from '@/ui/clock';
-import { Thumbnail } from './Photos';
+import { Thumbnail } from '@/photos/Thumbnail';
 import { RESULT_WORDS, ResultSign, resultWords } from './results';
 import { type NotebookQuery, useNotebookQuery } from './useNotebookQuery';
 

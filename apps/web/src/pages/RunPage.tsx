@@ -1,7 +1,8 @@
+import { FilesPanel } from '@/files/FilesPanel';
 import { useStepPage } from '@/piece/useStepPage';
 import { RunSheetScreen } from '@/runsheet/RunSheetScreen';
 
 export function RunPage() {
   const page = useStepPage('Run sheet');
-  return page.ready ? <RunSheetScreen key={page.step.id} {...page} /> : page.shown;
+  return page.ready ? <RunSheetScreen key={page.step.id} {...page} along={(open) => <FilesPanel {...open} />} /> : page.shown;
 }

@@ -35,7 +35,7 @@ import { Caution } from '@/ui/Caution';
 import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
 import { clamp, nextOf, stepFrom } from '@/ui/stepFrom';
-import { GlassChoice } from './GlassChoice';
+import { GlassChoice } from '@/shelves/GlassChoice';
 import { FORM_CAUTIONS } from './cautions';
 import { lengthWithin, numberWithin, strewnWithin } from './typed';
 import type { Layup } from './useLayup';

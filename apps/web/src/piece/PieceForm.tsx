@@ -14,7 +14,7 @@ import { DraftOffer } from '@/ui/DraftOffer';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
-import { GlassChoice } from './GlassChoice';
+import { GlassChoice } from '@/shelves/GlassChoice';
 import { FIRST_FORMS, PIECE_ENTRY_SCHEMAS, type PieceEntry, type ReadPiece, fieldOfPath, glassFor, outlineOf } from './pieceEntry';
 
 export interface PieceFormProps {

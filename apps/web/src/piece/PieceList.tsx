@@ -6,7 +6,8 @@ import { useUnits } from '@/data/studio';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { LinkRow } from '@/ui/LinkRow';
 import { Words } from '@/ui/Words';
-import { countWords, stepName } from './describe';
+import { stepName } from './describe';
+import { countWords } from '@/ui/countWords';
 
 export interface PieceListProps {
   pieces: Piece[];

@@ -31,7 +31,7 @@ import { View } from 'react-native';
 import { keys } from '@/data/keys';
 import { usePiece, useSchedule, useShelves } from '@/data/pieces';
 import { useUnits } from '@/data/studio';
-import { SavePieceFile } from '@/files/PieceFileActions';
+import { SavePieceFile } from './PieceFileActions';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { SectionEditor, ofFingers } from '@/section/SectionEditor';
 import { trimsOf } from '@/section/trim';
@@ -51,7 +51,7 @@ import { LayerSheet } from './LayerSheet';
 import { QueueNotice } from './QueueNotice';
 import { StepChain } from './StepChain';
 import { UndoBar } from './UndoBar';
-import { countWords } from './describe';
+import { countWords } from '@/ui/countWords';
 import { useFit } from './useFit';
 import { useLayup } from './useLayup';
 

@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { usePieces, useShelves } from '@/data/pieces';
 import { space } from '@/theme/theme';
-import { ReadPieceFile } from '@/files/PieceFileActions';
+import { ReadPieceFile } from './PieceFileActions';
 import { Action } from '@/ui/Action';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';

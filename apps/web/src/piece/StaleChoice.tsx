@@ -4,7 +4,7 @@ import type { Piece } from '@torvin/schema';
 import { useUnits } from '@/data/studio';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
-import { countWords } from './describe';
+import { countWords } from '@/ui/countWords';
 
 export interface StaleChoiceProps {
   /** As it stands on the server. */

@@ -3,5 +3,3 @@ import { PURPOSES } from '@torvin/core';
 import type { Step } from '@torvin/schema';
 
 export const stepName = ({ look }: Pick<Step, 'look'>): string => PURPOSES[look].name;
-
-export const countWords = (count: number, one: string, many: string): string => (count === 1 ? `one ${one}` : `${count} ${many}`);

@@ -15,7 +15,7 @@ import {
 import { createElement, useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useUnits } from '@/data/studio';
-import { Thumbnail, photoUrl } from '@/notebook/Photos';
+import { Thumbnail, photoUrl } from '@/photos/Thumbnail';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';

@@ -1,10 +1,10 @@
 /** Under the rows, each opened when wanted: beside the computed, versions, schools, equal work, polariser view. */
-import type { Evaluation, FiringCase, TemperatureUnit } from '@torvin/core';
+import type { Evaluation, FiringCase, Series, TemperatureUnit } from '@torvin/core';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useFirings } from '@/data/firings';
 import { useSchedule } from '@/data/pieces';
-import { FilesPanel } from '@/files/FilesPanel';
 import { usePlanFiring } from '@/piece/usePlanFiring';
 import { Fold } from '@/ui/Fold';
 import { Notice } from '@/ui/Notice';
@@ -15,6 +15,17 @@ import { SchoolPanel } from './SchoolPanel';
 import { VersionsPanel } from './VersionsPanel';
 import type { RunSheetState } from './useRunSheet';
 
+/** What of an open run sheet can be taken along, on paper or as a file. */
+export interface OpenRunSheet {
+  piece: Piece;
+  schedule: Schedule;
+  series: Series | undefined;
+  unit: TemperatureUnit;
+  start: Date;
+  /** It is not saved as it is shown. */
+  saving: boolean;
+}
+
 export interface RunPanelsProps {
   piece: Piece;
   step: Step;
@@ -23,9 +34,10 @@ export interface RunPanelsProps {
   sheet: RunSheetState;
   unit: TemperatureUnit;
   start: Date;
+  along(open: OpenRunSheet): ReactNode;
 }
 
-export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start }: RunPanelsProps) {
+export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, along }: RunPanelsProps) {
   const { firing } = schedule.snapshot;
   const { segments, evaluation } = sheet;
   const { data: computed } = useSchedule(step.computedId);
@@ -49,16 +61,7 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start }
         {() => <EqualWorkPanel firing={firing} segments={segments} evaluation={evaluation} unit={unit} onTake={sheet.keep} />}
       </Fold>
       <Fold title="Print and files" about="one printed page; SVG, CSV and JSON to keep or send" testID="along">
-        {() => (
-          <FilesPanel
-            piece={piece}
-            schedule={schedule}
-            series={evaluation.simulation.series}
-            unit={unit}
-            start={start}
-            saving={sheet.queue.saving || segments !== schedule.segments}
-          />
-        )}
+        {() => along({ piece, schedule, series: evaluation.simulation.series, unit, start, saving: sheet.queue.saving || segments !== schedule.segments })}
       </Fold>
       <Fold title="Between crossed polarisers" about="what stays as stress, as it would look" testID="polariser">
         {() => <OwnPolariser pieceId={piece.id} firing={firing} evaluation={evaluation} />}

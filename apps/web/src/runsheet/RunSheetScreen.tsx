@@ -34,13 +34,17 @@ import { isWide, useLayout } from '@/ui/useWidth';
 import { BrokenBanner } from './BrokenBanner';
 import { LiveFigures } from './LiveFigures';
 import { RunActions } from './RunActions';
-import { RunPanels } from './RunPanels';
+import { RunPanels, type RunPanelsProps } from './RunPanels';
 import { TrueTimeChart } from './TrueTimeChart';
 import { RunSheet } from './RunSheet';
 import { SegmentSheet } from './SegmentSheet';
 import { useRunSheet } from './useRunSheet';
 
-export function RunSheetScreen({ piece, step, schedule, shelves, outdated }: StepPageParts) {
+export interface RunSheetScreenProps extends StepPageParts {
+  along: RunPanelsProps['along'];
+}
+
+export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along }: RunSheetScreenProps) {
   const units = useUnits();
   const unit = units.temperature;
   const [start, setStart] = useState(() => soon(new Date()));
@@ -150,7 +154,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated }: Ste
         handlers={handlers}
       />
       <RunVerdict segments={segments} firing={firing} evaluation={evaluation} broken={broken} look={step.look} stepId={step.id} older={older} />
-      <RunPanels piece={piece} step={step} schedule={schedule} shelves={shelves} sheet={sheet} unit={unit} start={start} />
+      <RunPanels piece={piece} step={step} schedule={schedule} shelves={shelves} sheet={sheet} unit={unit} start={start} along={along} />
     </Screen>
   );
 }

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useVersions } from '@/data/pieces';
 import { useOutbox } from '@/outbox/useOutbox';
-import { countWords } from '@/piece/describe';
+import { countWords } from '@/ui/countWords';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { call, problemOfError } from '@/data/client';
 import { keys } from '@/data/keys';
-import { countWords } from '@/piece/describe';
+import { countWords } from '@/ui/countWords';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';

@@ -7,7 +7,7 @@ import { DeleteRecord } from './DeleteRecord';
 import { v7 as uuid } from 'uuid';
 import { useDraft } from '@/outbox/drafts';
 import { useSave } from '@/outbox/useOutbox';
-import { GlassChoice } from '@/piece/GlassChoice';
+import { GlassChoice } from './GlassChoice';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';

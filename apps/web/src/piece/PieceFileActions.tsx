@@ -8,7 +8,7 @@ import { problemOfError, sendFile, takeFile } from '@/data/client';
 import { adoptPiece } from '@/data/keys';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
-import { download, fileName } from './download';
+import { download, fileName } from '@/ui/download';
 
 export function SavePieceFile({ pieceId, name }: { pieceId: string; name: string }) {
   const [problem, setProblem] = useState<string | null>(null);
