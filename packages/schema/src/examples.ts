@@ -1,11 +1,14 @@
 /** A whole request of every endpoint that takes one, for those who read the OpenAPI document. */
 import type { z } from 'zod';
 import type { api } from './api';
-import { KINDS, type KindName, kindOf } from './kinds/all';
+import { KINDS, KIND_LIST, type KindName, kindOf } from './kinds/all';
 
 type Takes = { [K in keyof typeof api as (typeof api)[K]['request'] extends z.ZodType ? K : never]: z.input<NonNullable<(typeof api)[K]['request']>> };
 
-const [pieceId, layerId, stepId, scheduleId, firingId, otherId] = [1, 2, 3, 4, 5, 6].map((n) => `0198c5a2-0000-7000-8000-00000000000${n}`);
+const idOf = (n: number): string => `0198c5a2-0000-7000-8000-${String(n).padStart(12, '0')}`;
+const [pieceId, layerId, stepId, scheduleId, firingId] = [1, 2, 3, 4, 5].map(idOf);
+/** Records have theirs from here on. */
+const FIRST_RECORD = 100;
 const AT = Date.UTC(2026, 0, 10, 18, 30);
 
 const doc = {
@@ -21,7 +24,7 @@ const step = {
   look: 'fullFuse' as const,
   setup: { kind: 'bareShelf' as const, paper: true },
   kilnId: 'low-kiln',
-  controllerId: 'hand-held',
+  controllerId: 'grey-box',
   school: { soak: 'auto' as const, heat: 'cooler' as const },
   scheduleId: null,
   computedId: null,
@@ -60,13 +63,16 @@ export const EXAMPLES: Takes = {
   restoreFiring: {},
 };
 
+/** Records that the demo has. */
+const SHIPPED: Partial<Record<string, string>> = { families: 'soft-90', glasses: 'clear-90', kilns: 'low-kiln', controllers: 'grey-box' };
+
 /** Of what records of a kind can be asked. */
 export function exampleOfRecord(kind: KindName, what: string): object | undefined {
   const { begins, fields } = kindOf(kind);
   const named = fields.some(({ key }) => key === 'name') ? { name: `A new ${KINDS[kind].one}`, source: '' } : {};
-  const made = begins?.((of) => `one-of-the-${KINDS[of as KindName].path}`);
+  const made = begins?.((of) => SHIPPED[of] ?? `one of the ${KINDS[of as KindName].many}`, AT);
   const bodies: Record<string, object> = {
-    save: { id: otherId, version: 0, ...named, ...made },
+    save: { id: idOf(FIRST_RECORD + KIND_LIST.indexOf(kind)), version: 0, ...named, ...made },
     archive: { archived: true },
     remove: based,
     restore: {},

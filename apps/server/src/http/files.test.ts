@@ -31,6 +31,18 @@ describe('a piece file', () => {
     expect([...file.shelves.kilns, ...file.shelves.controllers].map(({ id }) => id)).toEqual(['low-kiln', 'grey-box']);
   });
 
+  test('of a piece that was never fired is read in again', async () => {
+    const doc = (await server.ask('GET', '/api/pieces')).body[0].doc;
+    const piece = { id: uuid(), name: 'Only laid', doc: { ...doc, steps: [] } };
+    await server.ask('POST', '/api/pieces', piece);
+    const file = (await server.ask('GET', `/api/pieces/${piece.id}/file`)).body;
+    expect(file.firings).toEqual([]);
+    await server.ask('DELETE', `/api/pieces/${piece.id}`, { version: 1 });
+    const { status, body } = await server.ask('POST', '/api/import', file);
+    expect([status, body.outcome, body.piece.doc]).toEqual([200, 'restored', piece.doc]);
+    await server.ask('DELETE', `/api/pieces/${piece.id}`, { version: body.piece.version });
+  });
+
   test('of a piece deleted with its firings brings back an equal one', async () => {
     const { piece, file } = await filed('Test tiles, clear');
     for (const { id } of file.firings) await server.ask('DELETE', `/api/firings/${id}`, { version: 1 });

@@ -177,7 +177,8 @@ export async function importPiece(db: Database, dataDir: string, asked: PieceFil
         .run();
     }
     const ids = file.firings.map((firing) => firing.id);
-    tx.update(firings).set({ deletedAt: null }).where(inArray(firings.id, ids)).run();
+    // The driver takes a lone null for named values that are none: without firings there is nothing to ask anyway.
+    if (ids.length > 0) tx.update(firings).set({ deletedAt: null }).where(inArray(firings.id, ids)).run();
     for (const { load, firedAt, zone, ...firing } of file.firings) {
       const schedule = file.schedules.find((one) => one.id === firing.scheduleId);
       const loadId = load?.id ?? loadIdFor(firing.id);

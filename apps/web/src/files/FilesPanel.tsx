@@ -1,10 +1,9 @@
 /** The schedule out of Torvin: to a printer, as a drawing, as open files. */
-import type { Series, TemperatureUnit } from '@torvin/core';
-import type { Piece, Schedule } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { stepName } from '@/piece/describe';
+import type { OpenRunSheet } from '@/runsheet/RunPanels';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
@@ -12,17 +11,8 @@ import { download, fileName } from '@/ui/download';
 import { runSheetSvg } from './runSheetSvg';
 import { scheduleCsv, scheduleJson } from './scheduleFiles';
 
-export interface FilesPanelProps {
-  piece: Piece;
-  schedule: Schedule;
-  series: Series | undefined;
-  unit: TemperatureUnit;
-  start: Date;
-  /** A change is still being saved: the files would be of the version before. */
-  saving: boolean;
-}
-
-export function FilesPanel({ piece, schedule, series, unit, start, saving }: FilesPanelProps) {
+/** While it is being saved the files would be of the version before. */
+export function FilesPanel({ piece, schedule, series, unit, start, saving }: OpenRunSheet) {
   const router = useRouter();
   const units = useUnits();
   const name = (ending: string): string => fileName(`${piece.name} ${stepName(schedule.snapshot.firing)}`, ending);

@@ -88,13 +88,16 @@ export const Bead = memo(function Bead({ index, x, y, right, value_C, least_C, m
     if (!held) return undefined;
     const cancel = (): void => letGo.current(false);
     const escape = (event: KeyboardEvent): void => {
-      if (event.key === 'Escape') cancel();
+      if (event.key !== 'Escape') return;
+      // The bead alone goes back; what else is open stays.
+      event.preventDefault();
+      cancel();
     };
-    window.addEventListener('keydown', escape);
+    window.addEventListener('keydown', escape, true);
     // A second finger anywhere; the first one's own press is long past.
     window.addEventListener('pointerdown', cancel, true);
     return () => {
-      window.removeEventListener('keydown', escape);
+      window.removeEventListener('keydown', escape, true);
       window.removeEventListener('pointerdown', cancel, true);
     };
   }, [held]);

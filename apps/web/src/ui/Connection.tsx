@@ -50,6 +50,7 @@ export function WaitingDrawer() {
       closeLabel="Done with what waits"
       onClose={closeShared}
       testID="waiting"
+      ofFrame
     >
       <View style={{ gap: space.small }}>
         {!answers && kept && (

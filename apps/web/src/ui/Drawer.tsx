@@ -17,14 +17,16 @@ export interface DrawerProps {
   closeLabel: string;
   children: ReactNode;
   testID: string;
+  /** Belongs to no page: it stays under whichever is open, also where a page's own drawer stands beside it. */
+  ofFrame?: boolean;
 }
 
-export function Drawer({ title, subtitle, label, onClose, closeLabel, children, testID }: DrawerProps) {
+export function Drawer({ title, subtitle, label, onClose, closeLabel, children, testID, ofFrame = false }: DrawerProps) {
   const { colours } = useTheme();
   const place = useDrawerPlace();
   const inside = useRef<View & HTMLElement>(null);
   useWayOut(inside, onClose);
-  const edge = place.beside ? { borderLeftWidth: 2, width: '50%' as const } : { borderTopWidth: 2, maxHeight: place.height };
+  const edge = place.beside && !ofFrame ? { borderLeftWidth: 2, width: '50%' as const } : { borderTopWidth: 2, maxHeight: place.height };
   return (
     <View
       ref={inside}

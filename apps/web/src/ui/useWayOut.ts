@@ -4,6 +4,9 @@ import { type RefObject, useEffect, useRef } from 'react';
 /** Arrows on a drawing open what they come to, and must go on from there. */
 const drivesIt = (node: Element | null): boolean => node !== null && node.closest('[role="listbox"], [role="slider"]') !== null;
 
+/** What is open, the last opened at the end: Escape is for that one. */
+const opened: object[] = [];
+
 export function useWayOut(inside: RefObject<HTMLElement | null>, onClose: () => void): void {
   const close = useRef(onClose);
   useEffect(() => {
@@ -12,12 +15,17 @@ export function useWayOut(inside: RefObject<HTMLElement | null>, onClose: () => 
   useEffect(() => {
     const before = document.activeElement;
     if (!drivesIt(before)) inside.current?.focus({ preventScroll: true });
+    const own = {};
+    opened.push(own);
     const onKey = (event: KeyboardEvent): void => {
-      if (event.key === 'Escape' && !event.defaultPrevented) close.current();
+      if (event.key !== 'Escape' || event.defaultPrevented || opened.at(-1) !== own) return;
+      event.preventDefault();
+      close.current();
     };
     document.addEventListener('keydown', onKey);
     return () => {
       document.removeEventListener('keydown', onKey);
+      opened.splice(opened.indexOf(own), 1);
       const lost = document.activeElement === null || document.activeElement === document.body;
       if (lost && before instanceof HTMLElement && before.isConnected) before.focus({ preventScroll: true });
     };

@@ -173,7 +173,7 @@ const stripTests = kind({
   many: 'strip tests',
   schema: StripTestSchema,
   fields: [],
-  begins: (only) => ({ glassA: only('glasses'), glassB: only('glasses'), result: 'holds' as const, note: '', testedAt: 0 }),
+  begins: (only, now) => ({ glassA: only('glasses'), glassB: only('glasses'), result: 'holds' as const, note: '', testedAt: now }),
   about: ({ glassA, glassB, result }, { nameOf }) => `${nameOf('glasses', glassA)} with ${nameOf('glasses', glassB)}: ${result}`,
   searched: ({ note }) => note,
   names: ({ glassA, glassB }) => [

@@ -107,7 +107,7 @@ describe('every kind', () => {
     expect(fields.map(({ key }) => key).filter((key) => !shape.includes(key))).toEqual([]);
     if (!begins) return;
     const named = fields.some(({ key }) => key === 'name') ? { name: 'First' } : {};
-    const made = change.parse({ id: '0198c5a2-0000-7000-8000-000000000001', version: 0, ...named, ...begins((kind) => `the-${kind}`) }) as AnyRecord;
+    const made = change.parse({ id: '0198c5a2-0000-7000-8000-000000000001', version: 0, ...named, ...begins((kind) => `the-${kind}`, 1e12) }) as AnyRecord;
     expect(about(made as never, { units: METRIC, nameOf: (kind, id) => `${kind} ${id}` })).not.toBe('');
   });
 

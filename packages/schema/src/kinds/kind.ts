@@ -41,8 +41,8 @@ export interface Kind<T extends Stored = Stored, In = unknown> {
   change: z.ZodType<T, In>;
   /** What a form asks for, in this order. */
   fields: readonly Field[];
-  /** What a new one begins with, but for id, version and name; only: the id of the only record of another kind, '' where there are several. */
-  begins?(only: (kind: string) => string): Omit<T, 'id' | 'version' | 'name' | 'source'>;
+  /** What a new one begins with, but for id, version and name; only: the id of the only record of another kind, '' where there are several; now: ms, UTC. */
+  begins?(only: (kind: string) => string, now: number): Omit<T, 'id' | 'version' | 'name' | 'source'>;
   /** What a list row says under its name. */
   about(record: T, about: About): string;
   /** What a search looks at besides the row. */

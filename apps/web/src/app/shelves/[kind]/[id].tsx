@@ -25,5 +25,5 @@ function begun(kind: ShelfKind, id: string, shelves: Shelves): ShelfRecord {
     const present = isKind(other) ? shelves[other].filter((one) => !shelves.archived.includes(one.id)) : [];
     return present.length === 1 ? present[0].id : '';
   };
-  return { ...KINDS[kind].begins?.(only), id, name: '', source: '', version: 0 } as ShelfRecord;
+  return { ...KINDS[kind].begins?.(only, Date.now()), id, name: '', source: '', version: 0 } as ShelfRecord;
 }
