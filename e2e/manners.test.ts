@@ -302,18 +302,40 @@ test('a keyboard skips to the page, every pane is a landmark, and a page that co
   await me.page.close();
 });
 
-test('a drawer is left by Escape; focus goes in and comes back', async () => {
+test('a drawer is left by Escape and by Back; focus goes in and comes back', async () => {
   const me = await Visitor.open(here.browser, PHONE);
   await open(me, '/pieces');
   await me.openPiece('Plaque no. 14');
   const focused = (): Promise<string> => me.page.evaluate(() => document.activeElement?.closest('[data-testid]')?.getAttribute('data-testid') ?? '');
-  await (await me.find('layer-row-1')).focus();
-  await me.page.keyboard.press('Enter');
-  await me.find('layer-sheet');
-  expect(await focused()).toBe('layer-sheet');
+  const openSheet = async (): Promise<void> => {
+    await (await me.find('layer-row-1')).focus();
+    await me.page.keyboard.press('Enter');
+    await me.find('layer-sheet');
+    await me.page.waitForFunction(() => (history.state as { over?: boolean }).over === true);
+    expect(await focused()).toBe('layer-sheet');
+  };
+  const steps = (n: number): Promise<void> => me.page.evaluate((by) => history.go(by), n);
+  const heading = (words: string): Promise<unknown> => me.page.waitForFunction((wanted) => document.querySelector('h1')?.textContent === wanted, {}, words);
+  await openSheet();
   await me.page.keyboard.press('Escape');
   await me.gone('layer-sheet');
   expect(await focused()).toBe('layer-row-1');
+  await me.page.waitForFunction(() => (history.state as { over?: boolean }).over === undefined);
+
+  await openSheet();
+  await steps(-1);
+  await me.gone('layer-sheet');
+  await heading('Plaque no. 14');
+  expect(await focused()).toBe('layer-row-1');
+
+  // Left open under another page, it is gone when one comes back, and costs no step.
+  await openSheet();
+  await me.page.evaluate(() => document.querySelector<HTMLElement>('[role="navigation"] a[href="/bench"]')?.click());
+  await heading('Bench');
+  await steps(-1);
+  await heading('Plaque no. 14');
+  await steps(-1);
+  await heading('Pieces');
   expect(me.troubles).toEqual([]);
   await me.page.close();
 });

@@ -10,6 +10,7 @@ import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Toggles } from '@/ui/Toggles';
+import { Reading } from '@/ui/Reading';
 import { Words } from '@/ui/Words';
 
 type Contract = Awaited<ReturnType<(typeof CALCULATORS)[EngineCall]['contract']>>;
@@ -29,7 +30,7 @@ export function CalculatorSheet({ call }: { call: EngineCall }) {
       gone = true;
     };
   }, [call]);
-  return contract === null ? <Words tone="muted">Reading …</Words> : <Sheet key={call} call={call} contract={contract} />;
+  return contract === null ? <Reading /> : <Sheet key={call} call={call} contract={contract} />;
 }
 
 function Sheet({ call, contract }: { call: EngineCall; contract: Contract }) {

@@ -17,6 +17,8 @@ import { Fold } from '@/ui/Fold';
 import { LinkRow } from '@/ui/LinkRow';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
+import { Reading } from '@/ui/Reading';
+import { Search } from '@/ui/Search';
 import { Slider } from '@/ui/Slider';
 import { Stepper } from '@/ui/Stepper';
 import { Swatch } from '@/ui/Swatch';
@@ -59,6 +61,7 @@ export function Gallery() {
   const [several, setSeveral] = useState<string[]>(['one']);
   const [typed, setTyped] = useState('12 in');
   const [metres, setMetres] = useState(0.003);
+  const [wanted, setWanted] = useState('');
   const [share, setShare] = useState(40);
   const [open, setOpen] = useState(false);
   const [call, setCall] = useState<EngineCall>('release');
@@ -92,6 +95,7 @@ export function Gallery() {
         />
         <Toggles label="Toggles" values={several} options={OPTIONS} onChange={setSeveral} testID="toggles" />
         <Chips label="Chips" value={one} options={OPTIONS} onChange={setOne} testID="chips" />
+        <Search label="Search" value={wanted} onChange={setWanted} hint="words to find by" testID="search" />
       </Part>
       <Part title="Fields">
         <Field label="Field" value={typed} onChange={setTyped} hint="a hint beneath" />
@@ -117,6 +121,7 @@ export function Gallery() {
         </View>
       </Part>
       <Part title="What is said">
+        <Reading />
         <Notice tone="plain">Something worth knowing.</Notice>
         <Notice tone="care">Gloves and a face shield.</Notice>
         <Notice tone="warn" actions={<Action title="Mend it" onPress={NOTHING} />}>

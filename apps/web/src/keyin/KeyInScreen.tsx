@@ -2,8 +2,7 @@
 import { ROLE_NAMES, brokenOf, brokenSentence, keyIn } from '@torvin/core';
 import type { Piece } from '@torvin/schema';
 import { useEffect, useState } from 'react';
-import { Pressable, View } from 'react-native';
-import Svg, { Path, Rect } from 'react-native-svg';
+import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { stepName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
@@ -21,6 +20,7 @@ import { DraftOffer } from '@/ui/DraftOffer';
 import { FigureText } from '@/ui/FigureText';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
+import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { StartFiring } from './StartFiring';
 
@@ -95,51 +95,51 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
             {rows.map((row, index) => {
               const done = keyed.has(index);
               return (
-                <Pressable
+                <Tick
                   key={index}
-                  role="checkbox"
-                  aria-checked={done}
+                  on={done}
                   onPress={() => toggle(index)}
+                  behind
                   testID={`key-in-${index}`}
                   style={{
-                    flexDirection: 'row',
-                    alignItems: 'center',
-                    gap: space.medium,
                     minHeight: 76,
+                    justifyContent: 'center',
                     paddingHorizontal: space.large,
                     borderTopWidth: 1,
                     borderColor: colours.line,
                     backgroundColor: done ? colours.surface : 'transparent',
                   }}
-                >
-                  <View style={{ width: 64 }}>
-                    <Words bold size="title">
-                      {index + 1}
-                    </Words>
-                    <Words size="note" tone="muted">
-                      {ROLE_NAMES[schedule.segments[row.segment].role]}
-                    </Words>
-                  </View>
-                  <View style={column}>
-                    <Words size="note" tone="muted">
-                      rate
-                    </Words>
-                    <FigureText value={{ figure: String(row.rate), unit: row.fullSpeed ? '' : '°/h' }} size="medium" />
-                  </View>
-                  <View style={column}>
-                    <Words size="note" tone="muted">
-                      target
-                    </Words>
-                    <FigureText value={{ figure: String(row.target), unit: `°${controller.unit}` }} size="medium" />
-                  </View>
-                  <View style={column}>
-                    <Words size="note" tone="muted">
-                      hold
-                    </Words>
-                    <FigureText value={{ figure: String(row.hold_min), unit: 'min' }} size="medium" />
-                  </View>
-                  <Tick done={done} />
-                </Pressable>
+                  title={
+                    <View style={{ flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.medium }}>
+                      <View style={{ width: 64 }}>
+                        <Words bold size="title">
+                          {index + 1}
+                        </Words>
+                        <Words size="note" tone="muted">
+                          {ROLE_NAMES[schedule.segments[row.segment].role]}
+                        </Words>
+                      </View>
+                      <View style={column}>
+                        <Words size="note" tone="muted">
+                          rate
+                        </Words>
+                        <FigureText value={{ figure: String(row.rate), unit: row.fullSpeed ? '' : '°/h' }} size="medium" />
+                      </View>
+                      <View style={column}>
+                        <Words size="note" tone="muted">
+                          target
+                        </Words>
+                        <FigureText value={{ figure: String(row.target), unit: `°${controller.unit}` }} size="medium" />
+                      </View>
+                      <View style={column}>
+                        <Words size="note" tone="muted">
+                          hold
+                        </Words>
+                        <FigureText value={{ figure: String(row.hold_min), unit: 'min' }} size="medium" />
+                      </View>
+                    </View>
+                  }
+                />
               );
             })}
           </View>
@@ -163,15 +163,5 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
         </>
       )}
     </Screen>
-  );
-}
-
-function Tick({ done }: { done: boolean }) {
-  const { colours } = useTheme();
-  return (
-    <Svg width={24} height={24} viewBox="0 0 24 24" aria-hidden>
-      <Rect x={2} y={2} width={20} height={20} fill="none" stroke={done ? colours.touch : colours.muted} strokeWidth={2} />
-      {done && <Path d="M6 12.5 L10.5 17 L18 7" fill="none" stroke={colours.touch} strokeWidth={3} />}
-    </Svg>
   );
 }

@@ -8,7 +8,7 @@ import { useFirings } from '@/data/firings';
 import { useStudio } from '@/data/studio';
 import { scaled, space } from '@/theme/theme';
 import { Chips } from '@/ui/Chips';
-import { Field } from '@/ui/Field';
+import { Search } from '@/ui/Search';
 import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
@@ -52,7 +52,7 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
       onNearEnd={() => void (firings.hasNextPage && !firings.isFetchingNextPage && firings.fetchNextPage())}
       before={
         <View aria-busy={firings.isPlaceholderData} style={{ paddingHorizontal: space.large, opacity: firings.isPlaceholderData ? 0.6 : 1 }}>
-          <Field
+          <Search
             label="Search"
             value={query.text}
             onChange={(text) => setQuery({ text, row: 0 })}

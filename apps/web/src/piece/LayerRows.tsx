@@ -1,13 +1,14 @@
 /** The layers in words, top one first as they lie: a touch opens one, its grip is dragged or moved by arrow keys. */
 import { type DrawnLayer, FORM_NAMES, formatStock, type LaidLayer, type LengthUnit, text } from '@torvin/core';
+import KitListItem from '@rneui/themed/dist/ListItem';
 import type { PieceDoc } from '@torvin/schema';
 import { useMemo, useRef, useState } from 'react';
-import { Pressable, View, type ViewProps } from 'react-native';
+import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import Svg, { Circle } from 'react-native-svg';
 import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
-import { TARGET, scaled, space } from '@/theme/theme';
+import { TARGET, scaled } from '@/theme/theme';
 import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
 import { sliderProps } from '@/ui/sliderProps';
@@ -45,14 +46,15 @@ export function LayerRows({ doc, layers, names, selected, onSelect, onMove }: La
               zIndex: lifted?.index === index ? 1 : 0,
             }}
           >
-            <Pressable
+            <KitListItem
               role="button"
               onPress={() => onSelect(index)}
               testID={`layer-row-${index}`}
-              style={{ flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.medium, minHeight: TARGET }}
+              style={{ flex: 1 }}
+              containerStyle={{ paddingVertical: 0 }}
             >
               <Swatch colour={layers[index].colour} />
-              <View style={{ flex: 1 }}>
+              <KitListItem.Content>
                 <Words bold>{names[index]}</Words>
                 <Words size="label" tone="muted">
                   {[
@@ -61,9 +63,9 @@ export function LayerRows({ doc, layers, names, selected, onSelect, onMove }: La
                     ...(layers[index].coated ? [`coating ${layers[index].coated}`] : []),
                   ].join(' · ')}
                 </Words>
-              </View>
+              </KitListItem.Content>
               <Words bold>{figureOf(layers[index], layer, units.length)}</Words>
-            </Pressable>
+            </KitListItem>
             <Grip
               name={names[index]}
               index={index}

@@ -1,9 +1,10 @@
 /** The firings of a piece in their order: each a card; the open one with its schedule, or with what it is to be. */
 import { type PlannedStep, formatDuration, formatTemperature, hottestSegment, removeStep, text, setupWords } from '@torvin/core';
+import KitListItem from '@rneui/themed/dist/ListItem';
 import type { Piece, Shelves, Step } from '@torvin/schema';
 import { Link, useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { useSchedule } from '@/data/pieces';
 import { useStudio } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
@@ -96,26 +97,28 @@ function StepTab({ step, index, current, onPress }: { step: PlannedStep; index: 
   const { colours } = useTheme();
   const { data: schedule } = useSchedule(step.scheduleId);
   return (
-    <Pressable
+    <KitListItem
       role="button"
       aria-pressed={current}
       onPress={onPress}
       testID={`step-${index}`}
-      style={{
+      style={{ flexGrow: 1 }}
+      containerStyle={{
         flexGrow: 1,
         minWidth: 96,
-        minHeight: TARGET,
         padding: space.small,
         backgroundColor: colours.surface,
         borderTopWidth: 4,
         borderColor: current ? colours.touch : colours.line,
       }}
     >
-      <Words bold tone={current ? 'ink' : 'touch'}>{`${index + 1} ${stepName(step)}`}</Words>
-      <Words size="label" tone="muted">
-        {schedule?.stepId === step.id ? text(formatDuration(schedule.result.simulation.total_s)) : 'to be computed'}
-      </Words>
-    </Pressable>
+      <View>
+        <Words bold tone={current ? 'ink' : 'touch'}>{`${index + 1} ${stepName(step)}`}</Words>
+        <Words size="label" tone="muted">
+          {schedule?.stepId === step.id ? text(formatDuration(schedule.result.simulation.total_s)) : 'to be computed'}
+        </Words>
+      </View>
+    </KitListItem>
   );
 }
 

@@ -11,6 +11,7 @@ import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
+import { Reading } from '@/ui/Reading';
 import { Words } from '@/ui/Words';
 
 export interface VersionsPanelProps {
@@ -22,7 +23,7 @@ export interface VersionsPanelProps {
 
 export function VersionsPanel({ piece, step, unit, onUse }: VersionsPanelProps) {
   const { data } = useVersions(piece.id, true);
-  if (!data) return <Words tone="muted">Reading …</Words>;
+  if (!data) return <Reading />;
   const own = data.filter(({ stepId }) => stepId === step.id);
   const numbers = new Map([...own].reverse().map(({ id }, i) => [id, i + 1]));
   return (

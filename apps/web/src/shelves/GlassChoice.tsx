@@ -1,9 +1,9 @@
 /** One glass from the shelf: swatch, name, what it comes as; the family of the present one first. */
 import { FORM_NAMES, type LayerForm } from '@torvin/core';
 import type { Glass, Shelves } from '@torvin/schema';
-import { Pressable, View } from 'react-native';
-import { useTheme } from '@/theme/ThemeContext';
-import { TARGET, space } from '@/theme/theme';
+import { View } from 'react-native';
+import { space } from '@/theme/theme';
+import { Option } from '@/ui/Option';
 import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
 
@@ -42,31 +42,16 @@ export function GlassChoice({ shelves, form, value, onChange }: GlassChoiceProps
 }
 
 function GlassButton({ glass, chosen, onPress }: { glass: Glass; chosen: boolean; onPress(): void }) {
-  const { colours } = useTheme();
   const forms = glass.forms.filter((form) => form !== 'cap' && form !== 'pieces').map((form) => FORM_NAMES[form].toLowerCase());
   return (
-    <Pressable
-      role="radio"
-      aria-checked={chosen}
-      testID={`glass-${glass.id}`}
+    <Option
+      as="radio"
+      chosen={chosen}
+      title={glass.name}
+      note={[...forms, ...(glass.coated ? ['coated'] : []), ...glass.contents].join(', ')}
+      mark={<Swatch colour={glass.colour} />}
       onPress={onPress}
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: space.small,
-        minHeight: TARGET,
-        paddingHorizontal: space.small,
-        borderWidth: chosen ? 2 : 1,
-        borderColor: chosen ? colours.touch : colours.line,
-      }}
-    >
-      <Swatch colour={glass.colour} />
-      <View>
-        <Words bold={chosen}>{glass.name}</Words>
-        <Words size="note" tone="muted">
-          {[...forms, ...(glass.coated ? ['coated'] : []), ...glass.contents].join(', ')}
-        </Words>
-      </View>
-    </Pressable>
+      testID={`glass-${glass.id}`}
+    />
   );
 }

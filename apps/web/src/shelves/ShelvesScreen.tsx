@@ -9,7 +9,7 @@ import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
-import { Field } from '@/ui/Field';
+import { Search } from '@/ui/Search';
 import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
@@ -62,7 +62,7 @@ export function ShelvesScreen() {
       <Action title={`New ${KINDS[kind].one}`} testID="new-record" onPress={() => router.push(`/shelves/${kind}/new`)} />
       {all.length >= SEARCHED_FROM && (
         <View style={{ paddingTop: space.large }}>
-          <Field
+          <Search
             label={`Find among ${all.length} ${KINDS[kind].many}`}
             value={wanted}
             onChange={setWanted}

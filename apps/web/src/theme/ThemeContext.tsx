@@ -3,7 +3,7 @@ import { ThemeProvider as KitThemeProvider, createTheme } from '@rneui/themed/di
 import { type ReactNode, createContext, useContext, useEffect, useMemo } from 'react';
 import { useColorScheme } from 'react-native';
 import { useStudio } from '@/data/studio';
-import { type Colours, RADIUS, TARGET, dark, fonts, light, wordSize } from './theme';
+import { type Colours, RADIUS, TARGET, dark, fonts, light, space, wordSize } from './theme';
 
 interface ThemeValue {
   colours: Colours;
@@ -39,6 +39,8 @@ const kitTheme = (colours: Colours, mode: 'light' | 'dark') => {
     black: colours.ink,
     error: colours.warn,
     divider: colours.line,
+    disabled: colours.muted,
+    grey4: colours.line,
   };
   return createTheme({
     mode,
@@ -56,6 +58,43 @@ const kitTheme = (colours: Colours, mode: 'light' | 'dark') => {
         inputContainerStyle: { borderBottomColor: colours.muted, borderBottomWidth: 1 },
         containerStyle: { paddingHorizontal: 0 },
       },
+      Chip: {
+        radius: RADIUS,
+        buttonStyle: {
+          flexGrow: 1,
+          minHeight: TARGET,
+          justifyContent: 'flex-start',
+          columnGap: space.small,
+          paddingHorizontal: space.medium,
+          paddingVertical: space.hair,
+        },
+      },
+      CheckBox: {
+        textStyle: { fontFamily: fonts.words, fontSize: wordSize.text, fontWeight: '400', color: colours.ink, marginRight: 0 },
+        containerStyle: { minHeight: TARGET, justifyContent: 'center', margin: 0, marginLeft: 0, marginRight: 0, padding: 0, backgroundColor: 'transparent' },
+      },
+      ListItem: {
+        pad: space.medium,
+        containerStyle: { minHeight: TARGET, padding: 0, paddingVertical: space.small, backgroundColor: 'transparent' },
+      },
+      Dialog: {
+        overlayStyle: { width: 'auto', gap: space.small, backgroundColor: colours.surface, borderWidth: 2, borderColor: colours.touch, borderRadius: RADIUS },
+      },
+      ListItemContent: { style: { alignItems: 'stretch' } },
+      SearchBar: {
+        placeholderTextColor: colours.muted,
+        containerStyle: { backgroundColor: 'transparent', borderTopWidth: 0, borderBottomWidth: 0, padding: 0 },
+        inputContainerStyle: {
+          backgroundColor: colours.surface,
+          overflow: 'visible',
+          borderWidth: 1,
+          borderBottomWidth: 1,
+          borderColor: colours.muted,
+          borderRadius: RADIUS,
+        },
+        inputStyle: { color: colours.ink, fontFamily: fonts.words, fontSize: wordSize.text, minHeight: TARGET, minWidth: 0 },
+      },
+      Skeleton: { animation: 'none', height: wordSize.text },
     },
   });
 };

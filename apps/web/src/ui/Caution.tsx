@@ -2,11 +2,11 @@
  * What to take care of. It stands in full the first time that it is met in a firing, so that it is read; after that as one line
  * that opens, so that it is not scrolled past for ever.
  */
+import KitListItem from '@rneui/themed/dist/ListItem';
 import { useEffect, useState } from 'react';
-import { Pressable, View } from 'react-native';
 import { readStored, writeStored } from '@/data/storage';
 import { useTheme } from '@/theme/ThemeContext';
-import { TARGET, space } from '@/theme/theme';
+import { space } from '@/theme/theme';
 import { Notice, WarningSign } from './Notice';
 import { Words } from './Words';
 
@@ -43,31 +43,23 @@ export function Caution({ about, children, testID }: CautionProps) {
       </Notice>
     );
   return (
-    <Pressable
+    <KitListItem
       role="button"
       aria-expanded={false}
       onPress={() => setOpened({ mark, open: true })}
       testID={testID ?? 'caution-line'}
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: space.small,
-        minHeight: TARGET,
-        borderLeftWidth: 4,
-        borderColor: colours.muted,
-        paddingHorizontal: space.medium,
-        marginVertical: space.small,
-      }}
+      style={{ marginVertical: space.small }}
+      containerStyle={{ borderLeftWidth: 4, borderColor: colours.muted, paddingHorizontal: space.medium, paddingVertical: 0 }}
     >
       <WarningSign colour={colours.muted} />
-      <View style={{ flex: 1 }}>
+      <KitListItem.Content>
         <Words size="label" numberOfLines={1}>
           {`Take care. ${children}`}
         </Words>
-      </View>
+      </KitListItem.Content>
       <Words size="label" tone="touch">
         read
       </Words>
-    </Pressable>
+    </KitListItem>
   );
 }

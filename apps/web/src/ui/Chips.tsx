@@ -1,9 +1,7 @@
 /** One of a few to narrow by, or none: a touch on the chosen one lets go of it. One line that scrolls sideways. */
-import { Pressable, ScrollView } from 'react-native';
-import { useTheme } from '@/theme/ThemeContext';
+import { ScrollView } from 'react-native';
 import { space } from '@/theme/theme';
-import { optionFrame } from './optionFrame';
-import { Words } from './Words';
+import { Option } from './Option';
 
 export interface ChipsProps<T extends string> {
   label: string;
@@ -14,7 +12,6 @@ export interface ChipsProps<T extends string> {
 }
 
 export function Chips<T extends string>({ label, value, options, onChange, testID }: ChipsProps<T>) {
-  const { colours } = useTheme();
   return (
     <ScrollView
       horizontal
@@ -26,18 +23,15 @@ export function Chips<T extends string>({ label, value, options, onChange, testI
       {options.map((option) => {
         const chosen = option.value === value;
         return (
-          <Pressable
+          <Option
             key={option.value}
-            role="button"
-            aria-pressed={chosen}
+            as="pressed"
+            small
+            chosen={chosen}
+            title={option.title}
             onPress={() => onChange(chosen ? null : option.value)}
             testID={`${testID}-${option.value}`}
-            style={optionFrame(colours, chosen, true)}
-          >
-            <Words size="label" bold={chosen} tone={chosen ? 'onTouch' : 'touch'}>
-              {option.title}
-            </Words>
-          </Pressable>
+          />
         );
       })}
     </ScrollView>

@@ -1,4 +1,7 @@
-/** Slides up from the bottom for one thing that is open: its name, what can be changed of it, and the way out. */
+/**
+ * Stands at the bottom for one thing that is open: its name, what can be changed of it, and the way out. The kit's BottomSheet
+ * and Dialog are modal: they would cover the drawing that is worked on while this is open, and take its keys.
+ */
 import { type ReactNode, useRef } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';

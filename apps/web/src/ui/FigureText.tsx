@@ -1,7 +1,7 @@
 /** A figure with its unit, in the condensed face with lining tabular digits. The unit is always there. */
 import type { Figure } from '@torvin/core';
+import KitText from '@rneui/themed/dist/Text';
 import { memo } from 'react';
-import { Text } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { figureSize, fonts } from '@/theme/theme';
 
@@ -19,7 +19,7 @@ export const FigureText = memo(
     const points = figureSize[size];
     const degrees = value.unit.startsWith('°') && !value.unit.includes('/') && size === 'large';
     return (
-      <Text
+      <KitText
         style={{
           fontFamily: bold ? fonts.figuresBold : fonts.figures,
           fontSize: points,
@@ -30,12 +30,12 @@ export const FigureText = memo(
       >
         {value.figure}
         {value.unit !== '' && (
-          <Text style={{ fontFamily: fonts.figures, fontSize: Math.max(14, Math.round(points * (degrees ? 0.5 : 0.62))) }}>
+          <KitText style={{ color: colours[tone], fontFamily: fonts.figures, fontSize: Math.max(14, Math.round(points * (degrees ? 0.5 : 0.62))) }}>
             {degrees ? '' : '\u00a0'}
             {value.unit}
-          </Text>
+          </KitText>
         )}
-      </Text>
+      </KitText>
     );
   },
   (a, b) => a.value.figure === b.value.figure && a.value.unit === b.value.unit && a.size === b.size && a.bold === b.bold && a.tone === b.tone,

@@ -1,9 +1,13 @@
-/** A part of a page that is opened when it is wanted; what is in it exists only while it is open. */
+/**
+ * A part of a page that is opened when it is wanted; what is in it exists only while it is open. The kit's row, not its
+ * Accordion, which leaves what it opens transparent where motion is turned off and warns of a missing driver where it is on.
+ */
+import KitListItem from '@rneui/themed/dist/ListItem';
 import { type ReactNode, memo, useCallback, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
-import { TARGET, space } from '@/theme/theme';
+import { space } from '@/theme/theme';
 import { Words } from './Words';
 
 export interface FoldProps {
@@ -43,31 +47,18 @@ const FoldHead = memo(function FoldHead({
 }: Omit<FoldProps, 'children' | 'opened'> & { open: boolean; onToggle(): void }) {
   const { colours } = useTheme();
   return (
-    <Pressable
-      role="button"
-      aria-expanded={open}
-      onPress={onToggle}
-      testID={`fold-${testID}`}
-      style={{
-        minHeight: TARGET,
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: space.medium,
-        paddingHorizontal: space.large,
-        paddingVertical: space.small,
-      }}
-    >
+    <KitListItem role="button" aria-expanded={open} onPress={onToggle} testID={`fold-${testID}`} containerStyle={{ paddingHorizontal: space.large }}>
       <Svg width={14} height={14} viewBox="0 0 14 14" aria-hidden>
         <Path d={open ? 'M1 4 L7 10 L13 4' : 'M4 1 L10 7 L4 13'} fill="none" stroke={colours.touch} strokeWidth={2.5} />
       </Svg>
-      <View style={{ flex: 1 }}>
+      <KitListItem.Content>
         <Words bold tone="touch">
           {title}
         </Words>
         <Words size="label" tone="muted">
           {about}
         </Words>
-      </View>
-    </Pressable>
+      </KitListItem.Content>
+    </KitListItem>
   );
 });

@@ -1,8 +1,8 @@
 /** Listens for the keys of wide screens, and lists them on '?'. */
+import KitDialog from '@rneui/themed/dist/Dialog';
 import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from './Action';
 import { Words } from './Words';
@@ -14,14 +14,12 @@ const PAIR_MS = 1500;
 const byTestId = (id: string): HTMLElement | null => [...document.querySelectorAll<HTMLElement>(`[data-testid="${id}"]`)].at(-1) ?? null;
 
 export function KeyShortcuts() {
-  const { colours } = useTheme();
   const router = useRouter();
   const [listed, setListed] = useState(false);
   const last = useRef<{ key: string; at: number } | null>(null);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      if (event.key === 'Escape') setListed(false);
       const before = last.current && performance.now() - last.current.at < PAIR_MS ? last.current.key : null;
       const meaning = meaningOf(event.key, before);
       last.current = { key: event.key, at: performance.now() };
@@ -37,24 +35,9 @@ export function KeyShortcuts() {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [router]);
-  if (!listed) return null;
+  const close = (): void => setListed(false);
   return (
-    <View
-      role="dialog"
-      aria-label="Keys"
-      testID="shortcuts"
-      style={{
-        position: 'absolute',
-        right: space.large,
-        bottom: space.large,
-        zIndex: 9,
-        backgroundColor: colours.surface,
-        borderWidth: 2,
-        borderColor: colours.touch,
-        padding: space.large,
-        gap: space.small,
-      }}
-    >
+    <KitDialog isVisible={listed} onBackdropPress={close} aria-label="Keys" testID="shortcuts">
       {SHORTCUTS.map(({ keys, does }) => (
         <View key={keys} style={{ flexDirection: 'row', gap: space.medium }}>
           <View style={{ width: 140 }}>
@@ -63,7 +46,7 @@ export function KeyShortcuts() {
           <Words>{does}</Words>
         </View>
       ))}
-      <Action kind="plain" title="Close" testID="close-shortcuts" onPress={() => setListed(false)} />
-    </View>
+      <Action kind="plain" title="Close" testID="close-shortcuts" onPress={close} />
+    </KitDialog>
   );
 }

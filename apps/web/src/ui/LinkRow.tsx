@@ -1,9 +1,10 @@
 /** A row of a list that leads somewhere: one touch as wide as the page, the open one standing out. */
+import KitListItem from '@rneui/themed/dist/ListItem';
 import { type Href, Link } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
-import { TARGET, space } from '@/theme/theme';
+import { space } from '@/theme/theme';
 
 export interface LinkRowProps {
   href: Href;
@@ -25,27 +26,20 @@ export function LinkRow({ href, current = false, height, inset = space.large, re
   const { colours } = useTheme();
   return (
     <View role={listed ? 'listitem' : undefined} style={{ borderTopWidth: 1, borderColor: colours.line, height, overflow: 'hidden' }}>
-      <Link
-        href={href}
-        replace={replace}
-        aria-current={current ? 'page' : undefined}
-        style={{ display: 'flex', textDecorationLine: 'none', height: height === undefined ? undefined : '100%' }}
-        testID={testID}
-      >
-        <View
-          style={{
-            flex: 1,
-            flexDirection: 'row',
-            alignItems: 'center',
-            gap: space.medium,
-            minHeight: TARGET,
+      <Link href={href} replace={replace} asChild>
+        <KitListItem
+          aria-current={current ? 'page' : undefined}
+          testID={testID}
+          style={height === undefined ? undefined : { height: '100%' }}
+          containerStyle={{
+            flexGrow: 1,
             paddingVertical: height === undefined ? space.small : 0,
             paddingHorizontal: inset,
             backgroundColor: current ? colours.surface : 'transparent',
           }}
         >
           {children}
-        </View>
+        </KitListItem>
       </Link>
     </View>
   );

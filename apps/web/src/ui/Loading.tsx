@@ -3,8 +3,8 @@ import type { UseQueryResult } from '@tanstack/react-query';
 import { mayRecover, problemOfError } from '@/data/client';
 import { Action } from './Action';
 import { Notice } from './Notice';
+import { Reading } from './Reading';
 import { Screen, type ScreenProps } from './Screen';
-import { Words } from './Words';
 
 export function Waiting({ query, title, back }: { query: Pick<UseQueryResult, 'error' | 'refetch'>; title: string; back?: ScreenProps['back'] }) {
   return (
@@ -14,7 +14,7 @@ export function Waiting({ query, title, back }: { query: Pick<UseQueryResult, 'e
           {problemOfError(query.error).message}
         </Notice>
       ) : (
-        <Words tone="muted">Reading …</Words>
+        <Reading />
       )}
     </Screen>
   );

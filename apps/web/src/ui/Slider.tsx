@@ -1,4 +1,4 @@
-/** The browser's own slider, tall enough to touch: keys, pointer and speech come with it. */
+/** The browser's own slider, tall enough to touch: keys, pointer and speech come with it; the kit's knows no keys and tells no value. */
 import { createElement, useId } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';

@@ -1,8 +1,7 @@
 /** Any of a few, each on or off. */
-import { Pressable, View } from 'react-native';
-import { useTheme } from '@/theme/ThemeContext';
+import { View } from 'react-native';
 import { space } from '@/theme/theme';
-import { optionFrame } from './optionFrame';
+import { Tick } from './Tick';
 import { Words } from './Words';
 
 export interface TogglesProps<T extends string> {
@@ -14,28 +13,22 @@ export interface TogglesProps<T extends string> {
 }
 
 export function Toggles<T extends string>({ label, values, options, onChange, testID }: TogglesProps<T>) {
-  const { colours } = useTheme();
   return (
-    <View role="group" aria-label={label} style={{ gap: space.hair }}>
+    <View role="group" aria-label={label}>
       <Words size="label" tone="muted">
         {label}
       </Words>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space.large }}>
         {options.map(({ value, title }) => {
           const on = values.includes(value);
           return (
-            <Pressable
+            <Tick
               key={value}
-              role="checkbox"
-              aria-checked={on}
+              on={on}
+              title={title}
               onPress={() => onChange(on ? values.filter((one) => one !== value) : [...values, value])}
               testID={`${testID}-${value}`}
-              style={optionFrame(colours, on, false)}
-            >
-              <Words bold={on} tone={on ? 'ink' : 'touch'}>
-                {on ? `✓ ${title}` : title}
-              </Words>
-            </Pressable>
+            />
           );
         })}
       </View>

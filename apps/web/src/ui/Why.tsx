@@ -1,6 +1,7 @@
 /** 'why?': opens the reckoning behind a sentence, with the figures put in. */
+import KitButton from '@rneui/themed/dist/Button';
 import { type ReactNode, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, space } from '@/theme/theme';
 import { Words } from './Words';
@@ -21,16 +22,16 @@ export function Why({ children, lines, of, testID }: WhyProps) {
     <View>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
         <View style={{ flex: 1 }}>{children}</View>
-        <Pressable
-          role="button"
+        <KitButton
+          type="clear"
           aria-expanded={open}
           aria-label={`Why? ${of}`}
           onPress={() => setOpen(!open)}
           testID={testID}
-          style={{ minWidth: TARGET, minHeight: TARGET, alignItems: 'center', justifyContent: 'center' }}
+          buttonStyle={{ minWidth: TARGET, paddingHorizontal: 0 }}
         >
           <Words tone="touch">why?</Words>
-        </Pressable>
+        </KitButton>
       </View>
       {open && (
         <View

@@ -1,6 +1,7 @@
 /** Running text in the five sizes of the type scale. */
+import KitText from '@rneui/themed/dist/Text';
 import { type ReactNode, memo } from 'react';
-import { Text, type TextProps } from 'react-native';
+import type { TextProps } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { fonts, wordSize } from '@/theme/theme';
 
@@ -16,7 +17,7 @@ export interface WordsProps extends Pick<TextProps, 'numberOfLines' | 'style' | 
 export const Words = memo(function Words({ size = 'text', bold = false, tone = 'ink', style, children, ...rest }: WordsProps) {
   const { colours } = useTheme();
   return (
-    <Text
+    <KitText
       {...rest}
       style={[
         { fontFamily: bold ? fonts.wordsBold : fonts.words, fontSize: wordSize[size], lineHeight: Math.round(wordSize[size] * 1.35), color: colours[tone] },
@@ -24,6 +25,6 @@ export const Words = memo(function Words({ size = 'text', bold = false, tone = '
       ]}
     >
       {children}
-    </Text>
+    </KitText>
   );
 });
