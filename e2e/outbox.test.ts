@@ -224,7 +224,7 @@ describe('what was typed and not saved', () => {
     await me.type('field-name', 'Begun yesterday');
     await me.type('field-width', '24 cm');
     await me.page.goto(`${studio.address}/shelves`);
-    await me.find('strip-tests');
+    await me.find('new-record');
     await me.page.goto(`${studio.address}/pieces/new`);
     await me.sees('draft', /Something was entered here and not saved/);
     await me.expectSound('a draft offered');

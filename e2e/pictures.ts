@@ -71,7 +71,7 @@ await phone.find('compared-figures');
 await toTop(phone);
 await take(phone, 'compare-phone');
 await go(phone, '/shelves');
-await phone.find('strip-tests');
+await phone.find('new-record');
 await take(phone, 'shelves-phone');
 await phone.page.close();
 

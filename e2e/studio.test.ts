@@ -114,6 +114,7 @@ test('the constants of a kiln follow from what a clock tells of it', async () =>
   await me.press('record-tall-kiln');
   await me.press('kiln-work-out');
   await me.sees('kiln-climb500-error', /Write how long it took/);
+  await me.reads('as it is kept: ');
   await me.type('kiln-climb500', '0:55');
   await me.type('kiln-climb800', '2 h 5 min');
   await me.type('kiln-fall', '190');
@@ -129,6 +130,27 @@ test('the constants of a kiln follow from what a clock tells of it', async () =>
   const saved = kilns.find(({ id }) => id === 'tall-kiln');
   expect((saved?.power_K_per_s ?? 0) * 3600).toBeCloseTo(climb, 1);
   expect(saved?.acrossLag_s_per_300mm).toBeCloseTo(73.65, 0);
+});
+
+test('a strip test is written down like anything else on the shelves, and looked up by its glasses', async () => {
+  await open('/shelves?shelf=stripTests');
+  await me.press('new-record');
+  await me.press('save-record');
+  await me.sees('test-glass-0-error', /One glass: choose one/);
+  await me.sees('test-glass-1-error', /The other: choose one/);
+  await me.press('test-glass-0-kelp-96');
+  await me.press('test-glass-1-kelp-96');
+  await me.press('save-record');
+  await me.sees('test-glass-1-error', /of two glasses: choose another one here/);
+  await me.press('test-glass-1-clear-90');
+  await me.press('test-result-cracked');
+  await me.type('test-note', 'Through the middle overnight.');
+  await me.expectSound('a new strip test');
+  await me.press('save-record');
+  await me.reads('Kelp with Clear: cracked');
+  await me.reads(' · Through the middle overnight.');
+  const { stripTests } = (await (await fetch(`${studio.address}/api/shelves`)).json()) as { stripTests: object[] };
+  expect(stripTests).toContainEqual(expect.objectContaining({ glassA: 'kelp-96', glassB: 'clear-90', result: 'cracked', version: 1 }));
 });
 
 test('a new glass is on the shelf at once, and put away it is not offered any more', async () => {

@@ -180,6 +180,8 @@ describe('a server that is away', () => {
       await setWork(me, '803');
       await me.sees('connection', /^offline · 2 wait$/);
       await me.page.goBack();
+      await me.gone('segment-sheet');
+      await me.page.goBack();
       await depthIs(me, /7 mm/);
       await me.press('layer-row-0');
       await me.press('layer-depth-more');
@@ -201,7 +203,7 @@ describe('a server that is away', () => {
   test('a page opened meanwhile says so, and fills itself when it is back', async () => {
     const me = await Visitor.open(here.browser, PHONE);
     await me.page.goto(`${studio.address}/shelves`);
-    await me.find('strip-tests');
+    await me.find('new-record');
     await studio.away(async () => {
       await me.page.click('[aria-label="Places"] a[href="/notebook"]');
       await me.reads('No answer from the Torvin server');

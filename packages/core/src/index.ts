@@ -47,6 +47,7 @@ export { fitReckoning, fitSentence, pairWords } from './fit/words';
 export { type CoatingFinding, coatingFindings } from './fit/coating';
 export { MOULD_MATERIALS } from './release/gap';
 export { fullPowerHeating, naturalCooling } from './kiln/kiln';
+export { NEVER_S, timesOf } from './kiln/times';
 export { type Controller, keyIn } from './kiln/controller';
 export { meshOf } from './heat/stack';
 export { driveFrom } from './heat/drive';

@@ -1,7 +1,7 @@
 /** A whole request of every endpoint that takes one, for those who read the OpenAPI document. */
 import type { z } from 'zod';
 import type { api } from './api';
-import { KINDS, KIND_LIST, type KindName, kindOf } from './kinds/all';
+import { KINDS, KIND_LIST, type KindName, beginRecord } from './kinds/all';
 
 type Takes = { [K in keyof typeof api as (typeof api)[K]['request'] extends z.ZodType ? K : never]: z.input<NonNullable<(typeof api)[K]['request']>> };
 
@@ -64,15 +64,22 @@ export const EXAMPLES: Takes = {
 };
 
 /** Records that the demo has. */
-const SHIPPED: Partial<Record<string, string>> = { families: 'soft-90', glasses: 'clear-90', kilns: 'low-kiln', controllers: 'grey-box' };
+const SHIPPED: Partial<Record<string, readonly string[]>> = {
+  ...{ families: ['soft-90'], glasses: ['clear-90', 'rose-90'], kilns: ['low-kiln'], controllers: ['grey-box'] },
+};
 
 /** Of what records of a kind can be asked. */
 export function exampleOfRecord(kind: KindName, what: string): object | undefined {
-  const { begins, fields } = kindOf(kind);
-  const named = fields.some(({ key }) => key === 'name') ? { name: `A new ${KINDS[kind].one}`, source: '' } : {};
-  const made = begins?.((of) => SHIPPED[of] ?? `one of the ${KINDS[of as KindName].many}`, AT);
+  const named = new Map<string, number>();
+  // Another one each time it is asked for.
+  const shipped = (of: string): string => {
+    const nth = named.get(of) ?? 0;
+    named.set(of, nth + 1);
+    return SHIPPED[of]?.[nth] ?? `one of the ${KINDS[of as KindName].many}`;
+  };
+  const begun = beginRecord(kind, idOf(FIRST_RECORD + KIND_LIST.indexOf(kind)), shipped, AT);
   const bodies: Record<string, object> = {
-    save: { id: idOf(FIRST_RECORD + KIND_LIST.indexOf(kind)), version: 0, ...named, ...made },
+    save: 'name' in begun ? { ...begun, name: `A new ${KINDS[kind].one}` } : begun,
     archive: { archived: true },
     remove: based,
     restore: {},

@@ -58,14 +58,21 @@ export const ReleaseSchema = z.strictObject({
 export type Release = z.infer<typeof ReleaseSchema>;
 
 /** A strip test of the studio's own: two glasses fused, and what crossed polarisers or the saw showed. */
+/** What crossed polarisers show of it. */
+export const STRIP_RESULTS = ['holds', 'strained', 'cracked'] as const;
+
 export const StripTestSchema = z.strictObject({
   id,
   /** Left out by what was written before records of every kind were saved alike. */
   version: version.default(0),
   glassA: recordId,
   glassB: recordId,
-  result: oneOf('Result', ['holds', 'strained', 'cracked']),
+  result: oneOf('Result', STRIP_RESULTS),
   note: words('Note', 400),
   testedAt: instant,
 });
 export type StripTest = z.infer<typeof StripTestSchema>;
+export const StripTestChangeSchema = StripTestSchema.refine(({ glassA, glassB }) => glassA !== glassB, {
+  path: ['glassB'],
+  error: 'A strip test is of two glasses: choose another one here.',
+});

@@ -1,8 +1,12 @@
 /** What an artist can measure of a kiln with a clock; its constants follow from that and stand folded beneath. */
 import {
+  type LengthUnit,
+  NEVER_S,
   type Outcome,
   type Problem,
+  type Units,
   formatDifference,
+  formatDuration,
   formatRate,
   formatTemperature,
   fullPowerHeating,
@@ -10,6 +14,7 @@ import {
   parseDifference,
   parseDuration,
   text,
+  timesOf,
 } from '@torvin/core';
 import { type Kiln, KINDS, type Entry, type Figure, readFigure, written } from '@torvin/schema';
 import { useState } from 'react';
@@ -35,6 +40,22 @@ export interface KilnTimesProps {
   getValues: UseFormGetValues<Entry>;
   setValue: UseFormSetValue<Entry>;
 }
+
+/** What a clock would show by the constants that are kept, as it is asked for; nothing of a kiln that is not kept yet. */
+function keptOf(kiln: Kiln, { temperature, length }: Units): Partial<Record<Asked, string>> {
+  if (kiln.version === 0) return {};
+  const [fall, ...climbs] = timesOf(kiln, { ambient_C: kiln.ambient_C, climbs: CLIMBS_C.map((to_C) => ({ to_C })), fall: FALL }).reverse();
+  const words = (seconds: number): string => (seconds < NEVER_S ? text(formatDuration(Math.round(seconds / 60) * 60)) : 'it does not get there');
+  const apart_K = kiln.acrossLag_s_per_300mm * fullPowerHeating(kiln, FALL.from_C) * span(length);
+  return {
+    ...Object.fromEntries(climbs.reverse().map((seconds, i) => [`climb${CLIMBS_C[i]}`, words(seconds)])),
+    fall: words(fall),
+    apart: text(formatDifference(apart_K, temperature)),
+  };
+}
+
+/** A difference over a foot, where lengths are in inches, is of so many times 300 mm, for which the lag is kept. */
+const span = (length: LengthUnit): number => (length === 'in' ? 304.8 / 300 : 1);
 
 export function KilnTimes({ record, getValues, setValue }: KilnTimesProps) {
   const units = useUnits();
@@ -75,8 +96,7 @@ export function KilnTimes({ record, getValues, setValue }: KilnTimesProps) {
     const room = figure('ambient_C');
     const ambient = room && readFigure(KINDS.kilns.schema, room, String(getValues('ambient_C') ?? ''), units);
     const ambient_C = ambient?.ok ? ambient.value : record.ambient_C;
-    // Asked for over a foot where lengths are in inches; the lag is kept for 300 mm.
-    const apart = difference_K === undefined ? {} : { apart: { difference_K: difference_K * (units.length === 'in' ? 300 / 304.8 : 1), at_C: 500 } };
+    const apart = difference_K === undefined ? {} : { apart: { difference_K: difference_K / span(units.length), at_C: 500 } };
     const tell = ({ message }: Problem): void => setSaid({ tone: 'warn', words: message });
     try {
       const outcome = await compute('kilnTimes', { ambient_C, climbs, fall: { ...FALL, seconds: fall }, ...apart, unit });
@@ -92,13 +112,14 @@ export function KilnTimes({ record, getValues, setValue }: KilnTimesProps) {
     }
   }
 
+  const kept = keptOf(record, units);
   const field = (key: Asked, label: string, hint?: string) => (
     <Field
       label={label}
       value={typed[key] ?? ''}
       onChange={(now) => setTyped({ ...typed, [key]: now })}
       error={faults[key]}
-      hint={hint}
+      hint={[kept[key] && `as it is kept: ${kept[key]}`, hint].filter(Boolean).join('; ')}
       testID={`kiln-${key}`}
     />
   );

@@ -9,6 +9,7 @@ import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Fold } from '@/ui/Fold';
 import { Notice } from '@/ui/Notice';
+import { Swatch } from '@/ui/Swatch';
 import { Toggles } from '@/ui/Toggles';
 import { Words } from '@/ui/Words';
 import { colourWords, isColour } from './colourWords';
@@ -72,7 +73,11 @@ function OneField({ field, value, onChange, onBlur, error, shelves }: OneFieldPr
       );
     case 'record': {
       const offered = isKind(field.of) ? shelves[field.of].filter(({ id }) => id === typed || !shelves.archived.includes(id)) : [];
-      const options = offered.map((record) => ({ value: record.id, title: 'name' in record ? record.name : record.id }));
+      const options = offered.map((record) => ({
+        value: record.id,
+        title: 'name' in record ? record.name : record.id,
+        mark: 'colour' in record ? <Swatch colour={record.colour} /> : undefined,
+      }));
       return (
         <WithError error={error} testID={testID}>
           {options.length > 0 ? (

@@ -1,5 +1,5 @@
 /** One record of any kind, edited in the form that its definition makes. A save names the version it was based on. */
-import { type AnyRecord, type Entry, type Kiln, type RecordOf, type ShelfKind, type Shelves, entryOfRecord, kindOf, readEntry } from '@torvin/schema';
+import { type AnyRecord, type Entry, type Kiln, type RecordOf, type ShelfKind, type Shelves, entryOfRecord, kindOf, readEntry, titleOf } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { type FieldErrors, type Resolver, useForm, useWatch } from 'react-hook-form';
@@ -18,6 +18,7 @@ import { Screen } from '@/ui/Screen';
 import { DeleteRecord } from './DeleteRecord';
 import { KilnTimes } from './KilnTimes';
 import { RecordFields } from './RecordFields';
+import { aboutShelves, sourceOf } from './words';
 
 export interface RecordScreenProps {
   kind: ShelfKind;
@@ -40,7 +41,8 @@ export function RecordScreen(props: RecordScreenProps) {
 function RecordForm({ kind, record, shelves }: RecordScreenProps) {
   const router = useRouter();
   const units = useUnits();
-  const { fields, one, caution } = kindOf(kind);
+  const { fields, one, caution, archives } = kindOf(kind);
+  const called = (of: ShelfRecord): string => titleOf(kind, of, aboutShelves(shelves, units));
   const save = useSave('saveRecord');
   const archive = useSave('archiveRecord');
   const draft = useDraft<Entry>(`${kind} ${record.version === 0 ? 'new' : `${record.id} ${record.version}`} ${units.temperature} ${units.length}`);
@@ -81,14 +83,13 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
     }, showFault)();
 
   return (
-    <Screen title={isNew ? `New ${one}` : record.name} subtitle={isNew ? undefined : record.source} back={{ title: 'Shelves', href: shelfHref(kind) }}>
+    <Screen title={isNew ? `New ${one}` : called(record)} subtitle={isNew ? undefined : sourceOf(record)} back={{ title: 'Shelves', href: shelfHref(kind) }}>
       <View style={{ gap: space.medium }}>
         {stale && (
           <Notice tone="warn" actions={<Action title="Save mine over it" testID="keep-mine" onPress={() => keep(stale)} />}>
-            {`This record was changed elsewhere meanwhile; it is now ${stale.name}${stale.source === '' ? '' : `, ${stale.source}`}.`}
+            {`This record was changed elsewhere meanwhile; it is now ${[called(stale), sourceOf(stale)].filter(Boolean).join(', ')}.`}
           </Notice>
         )}
-        {save.held && <Held />}
         <DraftOffer draft={draft} onTake={reset} />
         <RecordFields
           fields={fields}
@@ -99,16 +100,17 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
         />
         {formState.errors.root?.message && <Notice tone="warn">{formState.errors.root.message}</Notice>}
         {caution && <Notice tone="care">{caution}</Notice>}
+        {save.held && <Held />}
         <Action title="Save" disabled={save.saving} testID="save-record" onPress={() => keep()} />
-        {!isNew && (
+        {!isNew && archives && (
           <Action
             kind="second"
             title={archived ? 'Take out again' : 'Put away'}
             testID="put-away"
-            onPress={() => archive.save({ kind, id: record.id, name: record.name, archived: !archived }, { then: leave })}
+            onPress={() => archive.save({ kind, id: record.id, name: called(record), archived: !archived }, { then: leave })}
           />
         )}
-        {!isNew && <DeleteRecord kind={kind} record={record} name={record.name} onDeleted={leave} />}
+        {!isNew && <DeleteRecord kind={kind} record={record} name={called(record)} onDeleted={leave} />}
       </View>
     </Screen>
   );

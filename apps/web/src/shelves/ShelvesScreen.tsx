@@ -1,5 +1,5 @@
 /** What the studio has, a shelf for each kind; searched by words, what is put away apart. */
-import { type About, KINDS, SHELF_KINDS, type ShelfKind, type Shelves, TYPICAL_SOURCE, isKind, kindOf } from '@torvin/schema';
+import { type About, KINDS, SHELF_KINDS, type ShelfKind, TYPICAL_SOURCE, kindOf, titleOf } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -16,9 +16,9 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
+import { aboutShelves, sourceOf } from './words';
 import { SetAside } from './SetAside';
 import { StudioUnits } from './StudioUnits';
-import { StripTests } from './StripTests';
 
 /** Fewer are seen at a glance. */
 const SEARCHED_FROM = 8;
@@ -34,7 +34,7 @@ export function ShelvesScreen() {
   if (!shelves.data) return <Waiting query={shelves} title="Shelves" />;
   const { data } = shelves;
   const all: readonly ShelfRecord[] = data[kind];
-  const about: About = { units, nameOf: (of, id) => nameOf(data, of, id) };
+  const about = aboutShelves(data, units);
   const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
   const found = all.filter((record) => {
     const text = textOf(kind, record, about).toLowerCase();
@@ -54,7 +54,7 @@ export function ShelvesScreen() {
         }}
         testID="shelf"
       />
-      {present.some(({ source }) => source === TYPICAL_SOURCE) && (
+      {present.some((record) => sourceOf(record) === TYPICAL_SOURCE) && (
         <Notice tone="plain" testID="typical-shelf">
           Typical figures to begin with: open what you have and write its own over them, since everything is computed from these.
         </Notice>
@@ -85,23 +85,16 @@ export function ShelvesScreen() {
           <RecordList kind={kind} records={archived} about={about} />
         </View>
       )}
-      {kind === 'glasses' && <StripTests shelves={data} />}
       <StudioUnits />
       <SetAside />
     </Screen>
   );
 }
 
-function nameOf(shelves: Shelves, kind: string, id: string): string {
-  const record = isKind(kind) ? shelves[kind].find((one) => one.id === id) : undefined;
-  return record && 'name' in record ? record.name : id;
-}
-
-const rowOf = (kind: ShelfKind, record: ShelfRecord, about: About): string =>
-  [kindOf(kind).about(record as never, about), record.source].filter(Boolean).join(' · ');
+const rowOf = (kind: ShelfKind, record: ShelfRecord, about: About): string => [kindOf(kind).about(record, about), sourceOf(record)].filter(Boolean).join(' · ');
 
 const textOf = (kind: ShelfKind, record: ShelfRecord, about: About): string =>
-  `${record.name} ${rowOf(kind, record, about)} ${kindOf(kind).searched?.(record as never) ?? ''}`;
+  `${titleOf(kind, record, about)} ${rowOf(kind, record, about)} ${kindOf(kind).searched?.(record) ?? ''}`;
 
 function RecordList({ kind, records, about }: { kind: ShelfKind; records: readonly ShelfRecord[]; about: About }) {
   return (
@@ -111,7 +104,7 @@ function RecordList({ kind, records, about }: { kind: ShelfKind; records: readon
           {'colour' in record && <Swatch colour={record.colour} />}
           <View style={{ flex: 1 }}>
             <Words bold tone="touch">
-              {record.name}
+              {titleOf(kind, record, about)}
             </Words>
             <Words size="label" tone="muted">
               {rowOf(kind, record, about)}

@@ -1,4 +1,5 @@
 /** One of a few, as a row of buttons. */
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { space } from '@/theme/theme';
 import { Option } from './Option';
@@ -10,7 +11,7 @@ const ONE_ROW = 4;
 export interface ChoiceProps<T extends string> {
   label: string;
   value: T | null;
-  options: readonly { value: T; title: string; note?: string }[];
+  options: readonly { value: T; title: string; note?: string; mark?: ReactNode }[];
   onChange(value: T): void;
   testID?: string;
 }
@@ -29,6 +30,7 @@ export function Choice<T extends string>({ label, value, options, onChange, test
             chosen={option.value === value}
             title={option.title}
             note={option.note}
+            mark={option.mark}
             grows={options.length <= ONE_ROW}
             onPress={() => onChange(option.value)}
             testID={testID && `${testID}-${option.value}`}

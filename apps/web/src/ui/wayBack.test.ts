@@ -72,6 +72,18 @@ test('one that gives way to the next at once keeps the step', async () => {
   expect([open, here()]).toEqual([[], '/pieces/1']);
 });
 
+test('opened again while the step of the one before is being taken away, it has a step of its own', async () => {
+  await show('sheet');
+  open.pop();
+  wayBack.settle();
+  await new Promise((resolve) => setTimeout(resolve));
+  await show('other sheet');
+  await back();
+  expect([open, here()]).toEqual([[], '/pieces/1']);
+  await back();
+  expect(here()).toBe('/pieces');
+});
+
 test('a page opened from under it: Back comes to the page, a further one to the page before; Forward goes all the way again', async () => {
   await show('sheet');
   goTo('/bench');

@@ -17,8 +17,8 @@ export interface WayBack {
   settle(): void;
 }
 
-/** Until then one thing may have given way to the next, or the router have gone to another page. */
-const SETTLED_MS = 50;
+/** So long going forward may take. */
+const FORWARD_MS = 100;
 
 const stateOf = (history: History): EntryState => (history.state as EntryState | null) ?? {};
 
@@ -38,6 +38,7 @@ export function makeWayBack(window: HistoryWindow, somethingOpen: () => boolean,
 
   function settle(): void {
     window.clearTimeout(timer);
+    // Later in this turn one thing may give way to the next, or the router go to another page.
     timer = window.setTimeout(() => {
       // Another page has been opened from under what was open: its step stays behind, and is passed over on the way back.
       if (!onStep()) step = null;
@@ -49,14 +50,14 @@ export function makeWayBack(window: HistoryWindow, somethingOpen: () => boolean,
         leaving = true;
         history.back();
       }
-    }, SETTLED_MS);
+    });
   }
 
   /** A step whose page has nothing open any more: on in the same direction, and back where there is nothing beyond. */
   function passOver(forward: boolean): void {
     if (!forward) return history.back();
     history.forward();
-    window.setTimeout(() => stateOf(history).over && step === null && history.back(), 2 * SETTLED_MS);
+    window.setTimeout(() => stateOf(history).over && step === null && history.back(), FORWARD_MS);
   }
 
   window.addEventListener(
@@ -75,12 +76,14 @@ export function makeWayBack(window: HistoryWindow, somethingOpen: () => boolean,
       cameTo = id;
       if (!fromStep) return;
       event.stopImmediatePropagation();
-      if (asked) return;
-      closeLast();
+      if (!asked) closeLast();
       settle();
     },
     { capture: true },
   );
+
+  // A step put there while the browser is on its way to another site would call it back.
+  window.addEventListener('beforeunload', () => window.clearTimeout(timer));
 
   // A page that is read anew has nothing open.
   if (stateOf(history).over) history.back();

@@ -1,5 +1,6 @@
 import { STUDIO_KILN } from '../testCases';
-import { type KilnTimes, fitKilnTimes, timesOf } from './fitTimes';
+import { fitKilnTimes } from './fitTimes';
+import { type KilnTimes, timesOf } from './times';
 import { type KilnConstants, fullPowerHeating, naturalCooling } from './kiln';
 
 const asked = (climbs: number[], ambient_C = 20) => ({ ambient_C, climbs: climbs.map((to_C) => ({ to_C })), fall: { from_C: 500, to_C: 300 } });
@@ -46,7 +47,7 @@ describe('a kiln by the clock', () => {
   });
 
   test('the integral agrees with the kiln run second by second', () => {
-    const [climb, fall] = timesOf(STUDIO_KILN, { ...asked([800]), climbs: [{ to_C: 800, seconds: 0 }], fall: { from_C: 500, to_C: 300, seconds: 0 } });
+    const [climb, fall] = timesOf(STUDIO_KILN, { ...asked([800]), climbs: [{ to_C: 800 }], fall: { from_C: 500, to_C: 300 } });
     expect(climb / byTheClock(STUDIO_KILN, 20, 800)).toBeCloseTo(1, 3);
     expect(fall / byTheClock(STUDIO_KILN, 500, 300)).toBeCloseTo(1, 3);
   });

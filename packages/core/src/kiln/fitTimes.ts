@@ -7,17 +7,8 @@ import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { type Outcome, found, refused } from '../problem';
 import type { TemperatureUnit } from '../units/convert';
 import { formatTemperature, text } from '../units/format';
-import { type KilnConstants, fullPowerHeating, naturalCooling } from './kiln';
-
-export interface KilnTimes {
-  ambient_C: number;
-  /** From the room to this temperature at full power. */
-  climbs: readonly { to_C: number; seconds: number }[];
-  /** Closed and switched off. */
-  fall: { from_C: number; to_C: number; seconds: number };
-  /** Between two places 300 mm apart, while it climbs at full power past this temperature. */
-  apart?: { difference_K: number; at_C: number };
-}
+import { type KilnConstants, fullPowerHeating } from './kiln';
+import { type KilnTimes, timesOf } from './times';
 
 export interface KilnFromTimes {
   constants: Pick<KilnConstants, 'power_K_per_s' | 'loss_per_s' | 'radiantLoss_per_K3_s'> & Partial<Pick<KilnConstants, 'acrossLag_s_per_300mm'>>;
@@ -28,35 +19,12 @@ export interface KilnFromTimes {
 }
 
 const SCALE = { power: 0.2, loss: 5e-5, radiant: 5e-14 };
-const SLICES = 60;
-/** What a kiln that never gets there is said to take, s; finite, so that the search finds its way back. */
-const NEVER_S = 1e9;
 const POOR_MISFIT = 0.1;
-
-/** Simpson's rule on 1/(dT/dt), s. */
-function secondsBetween(from_C: number, to_C: number, rate: (temperature_C: number) => number): number {
-  const h = (to_C - from_C) / SLICES;
-  let sum = 0;
-  for (let i = 0; i <= SLICES; i += 1) {
-    const here = rate(from_C + i * h);
-    if (here <= 0) return NEVER_S;
-    sum += (i === 0 || i === SLICES ? 1 : i % 2 === 1 ? 4 : 2) / here;
-  }
-  return (sum * Math.abs(h)) / 3;
-}
 
 const asKiln = ([power, loss, radiant]: readonly number[], ambient_C: number): KilnConstants => ({
   ...{ top_C: 0, acrossLag_s_per_300mm: 0, ambient_C },
   ...{ power_K_per_s: power * SCALE.power, loss_per_s: loss * SCALE.loss, radiantLoss_per_K3_s: radiant * SCALE.radiant },
 });
-
-/** The times that a kiln takes, in the order in which they are asked for, s. */
-export function timesOf(kiln: KilnConstants, { ambient_C, climbs, fall }: Pick<KilnTimes, 'ambient_C' | 'climbs' | 'fall'>): number[] {
-  return [
-    ...climbs.map(({ to_C }) => secondsBetween(ambient_C, to_C, (T) => fullPowerHeating(kiln, T))),
-    secondsBetween(fall.from_C, fall.to_C, (T) => naturalCooling(kiln, T)),
-  ];
-}
 
 /** unit: what is refused and remarked is said in. */
 export function fitKilnTimes(told: KilnTimes, unit: TemperatureUnit = 'C'): Outcome<KilnFromTimes> {

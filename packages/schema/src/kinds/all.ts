@@ -1,9 +1,20 @@
 /** Every kind of record that there is. A new one is added here. */
 import { CONTENTS, FORM_NAMES, LAYER_FORMS, TYPICAL_FAMILIES, type Units, formatTemperature, strewnUnit, text } from '@torvin/core';
 import type { z } from 'zod';
-import { ControllerSchema, FamilyChangeSchema, FamilySchema, GlassSchema, KilnSchema, RELEASE_KINDS, ReleaseSchema, StripTestSchema } from '../records';
+import {
+  ControllerSchema,
+  FamilyChangeSchema,
+  FamilySchema,
+  GlassSchema,
+  KilnSchema,
+  RELEASE_KINDS,
+  ReleaseSchema,
+  STRIP_RESULTS,
+  StripTestChangeSchema,
+  StripTestSchema,
+} from '../records';
 import { type Field, NAME, SOURCE, lag, length, plain, rate, temperature } from './fields';
-import { type Kind, kind } from './kind';
+import { type About, type Kind, kind } from './kind';
 
 const STRESS = 'Every figure of stress is an estimate: crossed polarisers show what is really there.';
 const WIRING = 'A kiln’s wiring, earthing, clearances and ventilation are for licensed people under local codes; nothing here replaces them.';
@@ -171,10 +182,18 @@ const stripTests = kind({
   path: 'strip-tests',
   one: 'strip test',
   many: 'strip tests',
+  caution: 'Fuse a strip of one on a strip of the other, cool it well, and look between crossed polarisers: that counts more than any number.',
   schema: StripTestSchema,
-  fields: [],
+  change: StripTestChangeSchema,
+  fields: [
+    { as: 'record', key: 'glassA', label: 'One glass', of: 'glasses', testID: 'test-glass-0' },
+    { as: 'record', key: 'glassB', label: 'The other', of: 'glasses', testID: 'test-glass-1' },
+    { as: 'choice', key: 'result', label: 'Between crossed polarisers it', options: asOptions(STRIP_RESULTS, (result) => result), testID: 'test-result' },
+    { as: 'words', key: 'note', label: 'Note', testID: 'test-note', optional: true, long: true },
+  ],
   begins: (only, now) => ({ glassA: only('glasses'), glassB: only('glasses'), result: 'holds' as const, note: '', testedAt: now }),
-  about: ({ glassA, glassB, result }, { nameOf }) => `${nameOf('glasses', glassA)} with ${nameOf('glasses', glassB)}: ${result}`,
+  title: ({ glassA, glassB, result }, { nameOf }) => `${nameOf('glasses', glassA)} with ${nameOf('glasses', glassB)}: ${result}`,
+  about: ({ testedAt, note }, { day }) => [day(testedAt), note].filter(Boolean).join(' · '),
   searched: ({ note }) => note,
   names: ({ glassA, glassB }) => [
     { kind: 'glasses', id: glassA, path: 'glassA' },
@@ -193,10 +212,22 @@ export type RecordOf<K extends KindName> = z.output<(typeof KINDS)[K]['schema']>
 export type AnyRecord = { [K in KindName]: RecordOf<K> }[KindName];
 
 /** Those that have a page of their own on the shelves, in the order in which they stand there. */
-export const SHELF_KINDS = ['glasses', 'families', 'kilns', 'controllers', 'releases'] as const satisfies readonly KindName[];
+export const SHELF_KINDS = ['glasses', 'families', 'stripTests', 'kilns', 'controllers', 'releases'] as const satisfies readonly KindName[];
 export type ShelfKind = (typeof SHELF_KINDS)[number];
 
 export const isKind = (name: string): name is KindName => name in KINDS;
+
+/** What a record is called: its name, or what it is about. */
+export const titleOf = (kind: KindName, record: AnyRecord, about: About): string =>
+  'name' in record ? record.name : (kindOf(kind).title?.(record, about) ?? record.id);
+
+/** A new record: what is usual of its kind, and nothing written yet. only: see Kind.begins. */
+export function beginRecord<K extends KindName>(kind: K, id: string, only: (kind: string) => string, now: number): RecordOf<K> {
+  const unwritten = kindOf(kind)
+    .fields.filter((field) => field.as === 'words')
+    .map(({ key }) => [key, '']);
+  return { ...Object.fromEntries(unwritten), ...KINDS[kind].begins?.(only, now), id, version: 0 } as RecordOf<K>;
+}
 
 /** As one kind among others: what it holds is known by its schema alone. */
 export const kindOf = (name: KindName): Kind => KINDS[name] as unknown as Kind;

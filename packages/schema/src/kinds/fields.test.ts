@@ -1,5 +1,5 @@
 import { METRIC, TYPICAL_FAMILIES } from '@torvin/core';
-import { type AnyRecord, KINDS, KIND_LIST, type KindName, kindOf } from './all';
+import { type AnyRecord, KINDS, KIND_LIST, type KindName, beginRecord, kindOf, titleOf } from './all';
 import { type Entry, entryOfRecord, labelOf, readEntry } from './fields';
 import type { Stored } from './kind';
 
@@ -102,13 +102,15 @@ describe('a record in its form', () => {
 
 describe('every kind', () => {
   test.each(KIND_LIST)('%s: what it asks for is of its schema, and a first one can be made of what it begins with', (name) => {
-    const { schema, change, fields, begins, about } = kindOf(name);
+    const { schema, change, fields, about } = kindOf(name);
     const shape = Object.keys((schema as unknown as { shape: object }).shape);
     expect(fields.map(({ key }) => key).filter((key) => !shape.includes(key))).toEqual([]);
-    if (!begins) return;
-    const named = fields.some(({ key }) => key === 'name') ? { name: 'First' } : {};
-    const made = change.parse({ id: '0198c5a2-0000-7000-8000-000000000001', version: 0, ...named, ...begins((kind) => `the-${kind}`, 1e12) }) as AnyRecord;
-    expect(about(made as never, { units: METRIC, nameOf: (kind, id) => `${kind} ${id}` })).not.toBe('');
+    let others = 0;
+    const begun = beginRecord(name, '0198c5a2-0000-7000-8000-000000000001', (kind) => `${kind}-${(others += 1)}`, 1e12);
+    const made = change.parse('name' in begun ? { ...begun, name: 'First' } : begun) as AnyRecord;
+    const words = { units: METRIC, nameOf: (kind: string, id: string) => `${kind} ${id}`, day: String };
+    expect(about(made, words)).not.toBe('');
+    expect(titleOf(name, made, words)).not.toBe(made.id);
   });
 
   test('is read after what it names', () => {

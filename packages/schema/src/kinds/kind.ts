@@ -24,6 +24,8 @@ export interface Reference {
 export interface About {
   units: Units;
   nameOf(kind: string, id: string): string;
+  /** A day as it is written there; ms, UTC. */
+  day(at: number): string;
 }
 
 /** In: what a request may say, where some of it may be left out. */
@@ -43,6 +45,8 @@ export interface Kind<T extends Stored = Stored, In = unknown> {
   fields: readonly Field[];
   /** What a new one begins with, but for id, version and name; only: the id of the only record of another kind, '' where there are several; now: ms, UTC. */
   begins?(only: (kind: string) => string, now: number): Omit<T, 'id' | 'version' | 'name' | 'source'>;
+  /** What one is called where it has no name of its own. */
+  title?(record: T, about: About): string;
   /** What a list row says under its name. */
   about(record: T, about: About): string;
   /** What a search looks at besides the row. */

@@ -1,4 +1,5 @@
-import { type KilnTimes, fitKilnTimes } from '../../kiln/fitTimes';
+import { fitKilnTimes } from '../../kiln/fitTimes';
+import type { KilnTimes } from '../../kiln/times';
 import { valueOf } from '../../problem';
 import type { TemperatureUnit } from '../../units/convert';
 import { calculator } from '../calculator';

@@ -1,4 +1,4 @@
-import { KINDS, SHELF_KINDS, type ShelfKind, type Shelves, isKind } from '@torvin/schema';
+import { SHELF_KINDS, type ShelfKind, type Shelves, beginRecord, isKind } from '@torvin/schema';
 import { Redirect, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -25,5 +25,5 @@ function begun(kind: ShelfKind, id: string, shelves: Shelves): ShelfRecord {
     const present = isKind(other) ? shelves[other].filter((one) => !shelves.archived.includes(one.id)) : [];
     return present.length === 1 ? present[0].id : '';
   };
-  return { ...KINDS[kind].begins?.(only, Date.now()), id, name: '', source: '', version: 0 } as ShelfRecord;
+  return beginRecord(kind, id, only, Date.now());
 }
