@@ -46,8 +46,8 @@ function stepError(input: SimulationInput): string {
   const controlled = simulateFiring(input);
   const fixed = simulateFiring({ ...input, steps: 'fixed' });
   const figuresOf = ({ segments, residual = [] }: SimulationResult): number[] => [
-    ...segments.flatMap(({ deltaT_max, tension_max_Pa }) => [deltaT_max, tension_max_Pa]),
-    segments.reduce((sum, { heatWork }) => sum + heatWork, 0),
+    ...segments.flatMap(({ deltaT_max_K, tension_max_Pa }) => [deltaT_max_K, tension_max_Pa]),
+    segments.reduce((sum, { heatWork_perPa }) => sum + heatWork_perPa, 0),
     Math.max(0, ...residual.map(({ stress_Pa }) => stress_Pa)),
   ];
   const exact = figuresOf(fixed);

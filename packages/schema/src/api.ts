@@ -24,7 +24,7 @@ import {
   ScheduleVersionSchema,
   StudioSchema,
 } from './documents';
-import { ImportedSchema, PieceFileSchema } from './pieceFile';
+import { ImportedSchema, PieceFileSchema, ofOlderFormat } from './pieceFile';
 import { KIND_LIST, type KINDS, type KindName, kindOf } from './kinds/all';
 import type { Kind, Stored } from './kinds/kind';
 import { ShelvesSchema } from './kinds/shelves';
@@ -45,6 +45,8 @@ interface More {
   stands?: z.ZodType;
   /** Counted once by its Idempotency-Key, however often it comes. */
   keyed?: true;
+  /** Puts what earlier versions wrote into today's words, before it is held to the schema. */
+  older?: (request: unknown) => unknown;
   /** Waits for the engine, and is told to come again where too many do. */
   computes?: true;
 }
@@ -96,7 +98,9 @@ export const api = {
   ),
   restorePiece: send('post', '/api/pieces/:id/restore', 'Brings a deleted piece back', NothingSchema, PieceSchema),
   pieceFile: get('/api/pieces/:id/file', 'A piece with its schedules, firings and records as one file', PieceFileSchema),
-  importPiece: send('post', '/api/import', 'Takes a piece file in; a copy where the piece is there still', PieceFileSchema, ImportedSchema),
+  importPiece: send('post', '/api/import', 'Takes a piece file in; a copy where the piece is there still', PieceFileSchema, ImportedSchema, {
+    older: ofOlderFormat,
+  }),
   saveSchedule: send(
     'post',
     '/api/pieces/:id/schedules',

@@ -1,6 +1,7 @@
 /** A whole request of every endpoint that takes one, for those who read the OpenAPI document. */
 import type { z } from 'zod';
 import type { api } from './api';
+import { PIECE_FILE_VERSION } from './pieceFile';
 import { KINDS, KIND_LIST, type KindName, beginRecord } from './kinds/all';
 
 type Takes = { [K in keyof typeof api as (typeof api)[K]['request'] extends z.ZodType ? K : never]: z.input<NonNullable<(typeof api)[K]['request']>> };
@@ -47,7 +48,7 @@ export const EXAMPLES: Takes = {
   restorePiece: {},
   importPiece: {
     format: 'torvin-piece',
-    formatVersion: 1,
+    formatVersion: PIECE_FILE_VERSION,
     piece: { id: pieceId, name: 'Harbour bowl', doc, createdAt: AT },
     schedules: [],
     firings: [],

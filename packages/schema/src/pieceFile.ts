@@ -8,6 +8,7 @@ import { KINDS, type KindName } from './kinds/all';
 import { EvaluationSchema } from '@torvin/core/contract';
 
 export const PIECE_FILE_FORMAT = 'torvin-piece';
+export const PIECE_FILE_VERSION = 2;
 
 const FiledFiringSchema = FiringSchema.pick({
   ...{ id: true, scheduleId: true, firedAt: true, zone: true, place: true, result: true, lookReached: true },
@@ -29,7 +30,7 @@ export type FiledPhoto = z.infer<typeof FiledPhotoSchema>;
 export const PieceFileSchema = z
   .object({
     format: z.literal(PIECE_FILE_FORMAT, { error: `This is not a piece file: its format must be '${PIECE_FILE_FORMAT}'.` }),
-    formatVersion: z.literal(1, { error: 'This file is of a later format than this program knows.' }),
+    formatVersion: z.literal(PIECE_FILE_VERSION, { error: 'This file is of a later format than this program knows.' }),
     piece: PieceSchema.pick({ id: true, name: true, doc: true, createdAt: true }),
     schedules: z.array(ScheduleSchema).max(5000),
     firings: z.array(FiledFiringSchema).max(5000),
@@ -44,6 +45,35 @@ export const PieceFileSchema = z
   })
   .meta({ id: 'PieceFile' });
 export type PieceFile = z.infer<typeof PieceFileSchema>;
+
+/** Before version 2 the names of figures did not all end in their unit. */
+const RENAMED = {
+  ...{ deltaT_max: 'deltaT_max_K', deltaT_end: 'deltaT_end_K', spread_end: 'spread_end_K' },
+  ...{ spread_climbing: 'spread_climbing_K', spread_setting: 'spread_setting_K', heatWork: 'heatWork_perPa' },
+  ...{ heatWorkUnder: 'heatWorkUnder_perPa', heatWorkTop: 'heatWorkTop_perPa', squeezeWork: 'squeezeWork_perPa' },
+  ...{ work: 'work_perPa', works: 'works_perPa' },
+} as Record<string, string>;
+
+type Loose = Record<string, unknown>;
+const isLoose = (value: unknown): value is Loose => typeof value === 'object' && value !== null && !Array.isArray(value);
+const renamed = (value: unknown): unknown =>
+  isLoose(value) ? Object.fromEntries(Object.entries(value).map(([name, one]) => [RENAMED[name] ?? name, one])) : value;
+/** The same with what stands at a place in it changed, where it is there. */
+function at(value: unknown, [first, ...rest]: readonly string[], change: (value: unknown) => unknown): unknown {
+  if (first === undefined) return change(value);
+  if (first === '*') return Array.isArray(value) ? value.map((one) => at(one, rest, change)) : value;
+  return isLoose(value) && first in value ? { ...value, [first]: at(value[first], rest, change) } : value;
+}
+
+/** A file of the first version in the words of the second; anything else as it came. */
+export function ofOlderFormat(file: unknown): unknown {
+  if (!isLoose(file) || file.formatVersion !== 1) return file;
+  const places = [
+    ...['schedules.*.result', 'schedules.*.result.simulation.segments.*', 'schedules.*.snapshot.firing.limits'],
+    ...['firings.*.asFiredResult', 'firings.*.asFiredResult.simulation.segments.*'],
+  ];
+  return { ...(places.reduce<unknown>((now, place) => at(now, place.split('.'), renamed), file) as Loose), formatVersion: PIECE_FILE_VERSION };
+}
 
 export const ImportedSchema = z
   .object({

@@ -11,11 +11,13 @@ import { allShelves } from '../store/records';
 import { readStudio } from '../store/studio';
 import { evaluate } from '@torvin/core';
 import { eq, sql } from 'drizzle-orm';
+import { inOldWords } from '../test/oldWords';
 import { MIGRATIONS, NOW, SCHEMA, startTestServer, temporaryFolder } from '../test/testServer';
 import { DATABASE_FILE, openDatabase } from './open';
 import { DEMO_PIECES } from './demo';
 import { seedDemo, seedOwn } from './seed';
 import { FIELDS } from './afterMigrations';
+import type { Database } from './database';
 import { firings, loads, pieceStates, pieces, records, schedules, studio } from './tables';
 
 const folders: string[] = [];
@@ -147,11 +149,14 @@ const columnsOf = (driver: Driver.Database, table: string): string[] =>
     .all()
     .map((row) => (row as { name: string }).name);
 
-/** An older table has not all the columns of a later one. */
+/** An older table has not all the columns of a later one, and older words in its JSON. */
 function copyRows(from: Driver.Database, to: Driver.Database, tables: readonly string[]): void {
   for (const table of tables) {
     const known = columnsOf(to, table);
-    for (const row of rowsOf(from, table)) inserter(to)(table, Object.fromEntries(Object.entries(row).filter(([name]) => known.includes(name))));
+    for (const row of rowsOf(from, table)) {
+      const then = Object.entries(row).map(([name, value]) => [name, typeof value === 'string' && value.startsWith('{') ? inOldWords(value) : value]);
+      inserter(to)(table, Object.fromEntries(then.filter(([name]) => known.includes(String(name)))) as Record<string, unknown>);
+    }
   }
 }
 
@@ -178,6 +183,14 @@ function insertShelves(to: Driver.Database, rows: Record<string, unknown>[]): vo
   }
 }
 
+const resultsOf = (db: Database): object[] => [
+  ...db
+    .select({ id: schedules.id, result: schedules.result, limits: sql<string>`json_extract(${schedules.snapshot}, '$.firing.limits')` })
+    .from(schedules)
+    .all(),
+  ...db.select({ id: firings.id, result: firings.asFiredResult }).from(firings).all(),
+];
+
 describe('a database of schema 7, where each kind had a table of its own', () => {
   test('opens with every record as it was to the last digit; of two with one id the later kind gives way, everywhere', () => {
     const [now, old] = [folder(), folder()];
@@ -191,6 +204,7 @@ describe('a database of schema 7, where each kind had a table of its own', () =>
       .run();
     seeded.db.update(records).set({ archived: true, version: 4 }).where(eq(records.id, 'tall-kiln')).run();
     const before = allShelves(seeded.db);
+    const results = resultsOf(seeded.db);
     seeded.close();
     openDatabase(old, migrationsUpTo(7)).close();
     const [from, to] = [now, old].map((dir) => new Driver(join(dir, DATABASE_FILE)));
@@ -208,10 +222,13 @@ describe('a database of schema 7, where each kind had a table of its own', () =>
     const [first, second] = rowsOf(to, 'schedules').map(({ id }) => String(id));
     to.prepare("update schedules set snapshot = json_remove(snapshot, '$.madeFrom'), step_id = 'gone' where id in (?, ?)").run(first, second);
     to.prepare("update schedules set kiln_name = 'Nobody knows', snapshot = json_set(snapshot, '$.kilnName', 'Nobody knows') where id = ?").run(second);
+    expect(String(rowsOf(to, 'schedules')[0].result)).toContain('"deltaT_max":');
     from.close();
     to.close();
 
     const { db, close } = openDatabase(old, MIGRATIONS);
+    // Every figure under its name of today, to the last digit.
+    expect(resultsOf(db)).toEqual(results);
     const after = allShelves(db);
     const named = <T extends { id: string }>(list: T[]): T[] => list.map((record) => (record.id === 'low-kiln' ? { ...record, id: 'soft-90-kiln' } : record));
     expect(after).toEqual({
@@ -315,9 +332,9 @@ describe('a database of schema 1', () => {
     // The first schema knew full fuses of sheets on a bare shelf alone.
     for (const row of rows.schedules.filter(({ snapshot: { firing } }) => firing.look === 'fullFuse' && !firing.setup.shaping)) {
       const { glasses, layers, ...body } = row.snapshot.firing.body;
-      const { works, residual_Pa: _residual, haze_s: _haze, coating_s: _coating, ...limits } = row.snapshot.firing.limits;
+      const { works_perPa, residual_Pa: _residual, haze_s: _haze, coating_s: _coating, ...limits } = row.snapshot.firing.limits;
       const thin = layers.map((layer) => ({ thickness_m: layer.form === 'sheet' ? layer.thickness_m : 0 }));
-      const firing = { ...row.snapshot.firing, body: { ...body, glass: glasses[0], layers: thin }, limits: { ...limits, fullFuse: works.fullFuse } };
+      const firing = { ...row.snapshot.firing, body: { ...body, glass: glasses[0], layers: thin }, limits: { ...limits, fullFuse: works_perPa.fullFuse } };
       insert('schedules', {
         id: row.id,
         piece_id: row.pieceId,
@@ -325,8 +342,8 @@ describe('a database of schema 1', () => {
         parent_id: row.parentId,
         origin: row.origin,
         segments: JSON.stringify(row.segments),
-        snapshot: JSON.stringify({ ...row.snapshot, setup: undefined, firing }),
-        result: JSON.stringify(row.result),
+        snapshot: inOldWords(JSON.stringify({ ...row.snapshot, setup: undefined, firing })),
+        result: inOldWords(JSON.stringify(row.result)),
         work_c: row.work_C,
         work_s: row.work_s,
         total_s: row.total_s,
@@ -352,7 +369,7 @@ describe('a database of schema 1', () => {
     for (const { snapshot, segments, result } of kept) {
       const firing = FiringCaseSchema.parse(snapshot.firing);
       expect(JSON.parse(JSON.stringify(firing))).toEqual(snapshot.firing);
-      expect(evaluate(firing, segments).work).toEqual(result.work);
+      expect(evaluate(firing, segments).work_perPa).toEqual(result.work_perPa);
     }
     expect(kept.every(({ look, familyName, snapshot }) => look === 'fullFuse' && familyName !== '' && snapshot.setup.kind === 'bareShelf')).toBe(true);
     const firing = db.select().from(firings).all();

@@ -5,6 +5,7 @@ import { type Piece, type PieceFile, PieceFileSchema } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { eq } from 'drizzle-orm';
 import { records } from '../db/tables';
+import { inOldWords } from '../test/oldWords';
 import { NOW, type TestServer, anotherStudio, startTestServer } from '../test/testServer';
 
 let server: TestServer;
@@ -139,6 +140,20 @@ describe('a piece file', () => {
     } finally {
       await other.stop();
     }
+  });
+
+  test('of the first version is read in the words of today', async () => {
+    const { file } = await filed('Plaque no. 14');
+    const old = JSON.parse(inOldWords(JSON.stringify({ ...file, formatVersion: 1 }))) as { schedules: { result: { work: object } }[] };
+    expect(old.schedules[0].result.work).toBeDefined();
+    const { body } = await server.ask('POST', '/api/import', old);
+    expect(body.outcome).toBe('copied');
+    const { file: copy } = await filed((body.piece as Piece).name);
+    const told = ({ schedules, firings }: PieceFile): object[] => [
+      ...schedules.map(({ result, snapshot }) => ({ result, limits: snapshot.firing.limits })),
+      ...firings.map(({ asFiredResult }) => ({ asFiredResult })),
+    ];
+    expect(told(copy)).toEqual(told(file));
   });
 
   test('of before pictures came along is still read', async () => {

@@ -216,7 +216,7 @@ describe('a firing in the kiln', () => {
     const { status, body } = await server.ask('PUT', `/api/firings/${firing.id}`, told);
     expect(status).toBe(200);
     expect(body.firing).toMatchObject({ place: 'back left', result: 'short', version: firing.version + 1 });
-    expect(body.asFiredResult.work.mean).toBeLessThan(before.schedule.result.work.mean);
+    expect(body.asFiredResult.work_perPa.mean).toBeLessThan(before.schedule.result.work_perPa.mean);
     expect((await server.ask('GET', `/api/firings/${firing.id}`)).body).toEqual(body);
     expect((await server.ask('PUT', `/api/firings/${firing.id}`, { ...told, note: 'otherwise' })).status).toBe(409);
   });

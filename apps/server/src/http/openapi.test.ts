@@ -62,6 +62,34 @@ test('every number says its unit', () => {
   expect(silent.filter(([, part]) => typeof part['x-unit'] !== 'string').map(([path]) => path)).toEqual([]);
 });
 
+/** A unit as a name ends in it: 'C', 'K', 'perPa', 'J_kgK', 'C_per_h'. */
+const endingFor = (unit: string): string =>
+  unit
+    .replace('°', '')
+    .replace('²', '2')
+    .replace('³', '3')
+    .replace(/[()·]/g, '')
+    .replace('1/K3s', 'per_K3_s')
+    .replace('1/s', 'per_s')
+    .replace('1/m', 'perM')
+    .replace(/^1\//, 'per')
+    .replace(/\/(s|h)$/, '_per_$1')
+    .replace('/', '_');
+
+/** Counts and shares have no unit, nor has a logarithm; a time of the calendar ends in 'At'. */
+const BARE = ['', '1', 'pixels', 'as unit says', 'ms since 1970, UTC'];
+const LOGARITHMS = /\/(logEta|thresholds)(\/|$)/;
+
+test('a figure, or what it stands in, ends in its unit', () => {
+  const wrong = [...partsOf(document)].flatMap(([path, part]) => {
+    const unit = part['x-unit'];
+    if (typeof unit !== 'string' || BARE.includes(unit) || LOGARITHMS.test(path)) return [];
+    const names = path.split('/').filter((name) => !/^(properties|items|anyOf|oneOf|allOf|\d+)$/.test(name));
+    return names.some((name) => name.endsWith(endingFor(unit))) ? [] : [`${names.slice(-3).join('.')} [${unit}]`];
+  });
+  expect([...new Set(wrong)]).toEqual([]);
+});
+
 test('every operation has a name, a tag, a summary, an answer, and an example where it takes something', () => {
   expect(operations().length).toBeGreaterThan(70);
   const names = operations().map(([, { operationId }]) => operationId);

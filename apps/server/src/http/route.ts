@@ -31,8 +31,9 @@ export const routeOn =
   (endpoint, handle) => {
     type E = typeof endpoint;
     app[endpoint.method](endpoint.path, async (request, response) => {
+      const { older = (sent: unknown) => sent } = endpoint;
       const query = (endpoint.query ? read(endpoint.query, request.query) : undefined) as Query<E>;
-      const body = (endpoint.request ? read(endpoint.request, request.body ?? {}) : undefined) as Parsed<E>;
+      const body = (endpoint.request ? read(endpoint.request, older(request.body ?? {})) : undefined) as Parsed<E>;
       response.json(await handle(body, String(request.params.id ?? ''), query, { key: keyOf(request), at: now() }));
     });
   };

@@ -76,11 +76,19 @@ export function evidence(db: Database): Evidence | null {
     .all();
   const seen = rows.flatMap(({ result, asFired, asFiredResult, segments, snapshot, planned }): LookSeen[] => {
     const { body, look, limits, setup } = snapshot.firing;
-    const wanted = neededWork(body, look, limits.works, setup.shaping);
+    const wanted = neededWork(body, look, limits.works_perPa, setup.shaping);
     if (result === null || !wanted.ok) return [];
     const ran = asFired ?? segments;
     const { least, most } = wanted.value;
-    return [{ work: (asFiredResult ?? planned).work.mean, least, most, work_C: ran[hottestSegment(ran)].target_C, outcome: result }];
+    return [
+      {
+        work_perPa: (asFiredResult ?? planned).work_perPa.mean,
+        least_perPa: least,
+        most_perPa: most,
+        work_C: ran[hottestSegment(ran)].target_C,
+        outcome: result,
+      },
+    ];
   });
   return { kilnName, familyName, glass: last.snapshot.firing.body.glasses[0], seen };
 }

@@ -5,6 +5,7 @@ import {
   KIND_LIST,
   type KindName,
   PIECE_FILE_FORMAT,
+  PIECE_FILE_VERSION,
   type PieceDoc,
   type PieceFile,
   type Renames,
@@ -55,7 +56,7 @@ export function pieceFile(db: Database, dataDir: string, id: string): PieceFile 
     .all();
   return {
     format: PIECE_FILE_FORMAT,
-    formatVersion: 1,
+    formatVersion: PIECE_FILE_VERSION,
     piece: { id, name, doc, createdAt },
     schedules: own.map(documentOf),
     firings: fired.map(({ firings: firing, loads: { version: _saves, createdAt: _made, ...load } }) => {

@@ -27,7 +27,7 @@ export function RunningDrawing({ schedule, segments, evaluation, standing, look,
   const { simulation } = evaluation;
   // Segments that are over; the one that runs counts once it has held.
   const done = simulation.segments.slice(0, standing.over ? undefined : (standing.segment ?? 0));
-  const work = done.reduce((sum, { heatWork }) => sum + heatWork, 0);
+  const work = done.reduce((sum, { heatWork_perPa }) => sum + heatWork_perPa, 0);
   const shape = look && now_s >= look.to_s ? ghostOf(firing.body, firing.look, work, firing.setup.shaping) : null;
   const width_m = footprintSpan(firing.body.footprint);
   const ghost = shape && {

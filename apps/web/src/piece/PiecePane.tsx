@@ -221,7 +221,7 @@ function useGhost(doc: PieceDoc, step: Step | undefined, shelves: Shelves): Ghos
     if (!snapshot.ok) return null;
     const { body, limits, setup, look } = snapshot.value.firing;
     const fused = look !== 'slump' && look !== 'drape';
-    const work = schedule?.stepId === step.id ? schedule.result.work.mean : fused ? aimedWork(look, limits.works[look]) : 0;
+    const work = schedule?.stepId === step.id ? schedule.result.work_perPa.mean : fused ? aimedWork(look, limits.works_perPa[look]) : 0;
     return ghostOf(body, look, work, setup.shaping);
   }, [doc, step, shelves, schedule]);
 }

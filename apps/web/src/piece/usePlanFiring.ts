@@ -49,9 +49,9 @@ export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
       if (!isSame(now().doc, before)) continue;
       const known = before.steps.find(({ id }) => id === step.id);
       if (!isSame(known, step)) outbox.put('savePiece', { id: pieceId, name, doc, what, before: { name, doc: before } }, { on: version });
-      const { remarks, simulation, readings, work: heatWork } = composed.value;
+      const { remarks, simulation, readings, work_perPa } = composed.value;
       const segments = composed.value.segments.map(({ role, rate_C_per_h, target_C, hold_s }) => ({ role, rate_C_per_h, target_C, hold_s }));
-      const result = { simulation, readings, work: heatWork };
+      const result = { simulation, readings, work_perPa };
       const made = { id: uuid(), pieceId, stepId: step.id, parentId: null, origin: 'computed', segments } as const;
       const shown: Schedule = { ...made, name: '', snapshot: snapshot.value, result, createdAt: Date.now() };
       client.setQueryData(keys.schedule(made.id), shown);

@@ -40,7 +40,7 @@ export function EqualWorkPanel({ firing, segments, evaluation, unit, onTake }: E
   const [moved, setMoved] = useState(0);
   const target_C = Math.min(work.target_C + moved, firing.kiln.top_C);
   const asked = useDeferredValue(target_C);
-  const work_perPa = evaluation.work.mean;
+  const work_perPa = evaluation.work_perPa.mean;
   const question = useMemo(() => ({ firing, segments, target_C: asked, work_perPa }), [firing, segments, asked, work_perPa]);
   const { value, stale } = useComputed('equalWork', question);
   const hold = value?.segments[hottestSegment(value.segments)].hold_s;

@@ -45,7 +45,7 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
   const { limits } = firing;
   const setting = worst('setting');
   const tension = worst('pull');
-  const heat = heatWorkFigures(heatWorkBand(firing, evaluation.work));
+  const heat = heatWorkFigures(heatWorkBand(firing, evaluation.work_perPa));
   const allowedIn = (one: TemperatureUnit): string => `of ${Number(differenceIn(limits.setting_K, one).toFixed(1))} °${one}`;
   const inAll = formatDuration(simulation.total_s);
   const [term, setTerm] = useState<string | null>(null);

@@ -53,7 +53,7 @@ export const LimitsSchema = z
     relaxations: quantity('Relaxation times', '', 0, 100),
     leastSoak_s: quantity('Least soak', 's', 0, 7 * 24 * 3600),
     residual_Pa: quantity('Residual tension', 'Pa', 1e4, 5e7),
-    works: z.strictObject({ firePolish: work, tack: work, contour: work, fullFuse: work, slabFlow: work }),
+    works_perPa: z.strictObject({ firePolish: work, tack: work, contour: work, fullFuse: work, slabFlow: work }),
     haze_s: quantity('Haze exposure', 's', 0, 30 * 24 * 3600),
     coating_s: quantity('Coating exposure', 's', 0, 30 * 24 * 3600),
     pocket: z.strictObject({ radius_m: quantity('Pocket radius', 'm', 0.001, 0.5), gap_m: quantity('Gap', 'm', 1e-5, 0.02) }),

@@ -4,16 +4,16 @@ import { count, figure } from './quantity';
 
 const SegmentFiguresSchema = z.object({
   end_s: figure('s'),
-  deltaT_max: figure('K', 'Core to skin'),
-  deltaT_end: figure('K', 'Core to skin at its end'),
-  spread_end: figure('K', 'Through plus across'),
+  deltaT_max_K: figure('K', 'Core to skin'),
+  deltaT_end_K: figure('K', 'Core to skin at its end'),
+  spread_end_K: figure('K', 'Through plus across'),
   tension_max_Pa: figure('Pa', 'Elastic, free to bow, with the across difference restrained; while brittle'),
-  spread_climbing: figure('K', 'Greatest difference while it climbs'),
-  spread_setting: figure('K', 'Greatest difference while it sets'),
-  heatWork: figure('1/Pa', 'At the mean temperature of the glass'),
-  heatWorkUnder: figure('1/Pa', 'At its underside'),
-  heatWorkTop: figure('1/Pa', 'At its top'),
-  squeezeWork: figure('1/Pa', 'Before the rim seals'),
+  spread_climbing_K: figure('K', 'Greatest difference while it climbs'),
+  spread_setting_K: figure('K', 'Greatest difference while it sets'),
+  heatWork_perPa: figure('1/Pa', 'At the mean temperature of the glass'),
+  heatWorkUnder_perPa: figure('1/Pa', 'At its underside'),
+  heatWorkTop_perPa: figure('1/Pa', 'At its top'),
+  squeezeWork_perPa: figure('1/Pa', 'Before the rim seals'),
   reliefLeft: figure('', 'Share of the relief left at the end; null where no parts are followed').nullable(),
   haze_s: figure('s', 'Haze, as time at its worst'),
   coating_s: figure('s', 'Time in which a bare coating can lift'),
@@ -92,6 +92,6 @@ export const EvaluationSchema = z
   .object({
     simulation: SimulationResultSchema,
     readings: z.array(ReadingSchema),
-    work: z.object({ least: figure('1/Pa'), mean: figure('1/Pa'), most: figure('1/Pa') }),
+    work_perPa: z.object({ least: figure('1/Pa'), mean: figure('1/Pa'), most: figure('1/Pa') }),
   })
   .meta({ id: 'Evaluation' });

@@ -45,7 +45,7 @@ export interface PairFit {
   stress_Pa: number;
   estimates: { formula: string; stress_Pa: number }[];
   /** Upper setting point less lower, K. */
-  settingGap_C: number;
+  settingGap_K: number;
   bow_perM: number;
   /** The same by Timoshenko's closed form, 1/m. */
   timoshenko_perM: number;
@@ -59,7 +59,7 @@ export interface FitVerdict {
   verdict: Verdict;
   basis: Basis;
   stress_Pa: number;
-  settingGap_C: number;
+  settingGap_K: number;
   pairs: PairFit[];
 }
 
@@ -101,7 +101,7 @@ function pairFit({ glasses, evidence }: FitInput, contact: Contact): PairFit {
       { formula: 'EΔα(T−20)/(1−ν), shared by thickness, held flat', stress_Pa: same ? 0 : sharedStress(seal) },
       { formula: 'the full model held flat', stress_Pa: flat_Pa },
     ],
-    settingGap_C: settingGap(seal),
+    settingGap_K: settingGap(seal),
     bow_perM,
     timoshenko_perM: same ? 0 : timoshenkoBow(seal),
     contradicted,
@@ -113,5 +113,5 @@ export function fit(input: FitInput): FitVerdict {
   const pairs = input.contacts.map((contact) => pairFit(input, contact));
   const rank = (pair: PairFit): number => ORDER.indexOf(pair.verdict) * 1e12 + pair.stress_Pa;
   const worst = pairs.reduce((most, pair) => (rank(pair) > rank(most) ? pair : most));
-  return { verdict: worst.verdict, basis: worst.basis, stress_Pa: worst.stress_Pa, settingGap_C: worst.settingGap_C, pairs };
+  return { verdict: worst.verdict, basis: worst.basis, stress_Pa: worst.stress_Pa, settingGap_K: worst.settingGap_K, pairs };
 }

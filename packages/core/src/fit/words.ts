@@ -39,13 +39,13 @@ const millionths = (perK: number): string => `${(perK * 1e6).toFixed(2)}·10⁻�
 /** The figures put in and what came of them, line by line. */
 export function fitReckoning(pair: PairFit, glasses: readonly FitGlass[], { lower, upper }: FitNames, { temperature, length }: Units): string[] {
   const [below, above] = [glasses[pair.lower], glasses[pair.upper]];
-  const gap = Math.abs(pair.settingGap_C);
+  const gap = Math.abs(pair.settingGap_K);
   return [
     'Glasses fused to one body must shrink alike as they set; what shrinks more strains against the other for good.',
     `Expansion: ${upper} ${millionths(above.expansion_perK)}, ${lower} ${millionths(below.expansion_perK)}.`,
     gap < 0.5
       ? 'Both set at the same temperature.'
-      : `${pair.settingGap_C > 0 ? upper : lower} sets ${text(formatDifference(gap, temperature))} hotter than the other.`,
+      : `${pair.settingGap_K > 0 ? upper : lower} sets ${text(formatDifference(gap, temperature))} hotter than the other.`,
     `Full model, free to bow: ${text(formatStress(pair.stress_Pa, length))}.`,
     ...pair.estimates.map(({ formula, stress_Pa }) => `${formula}: ${text(formatStress(stress_Pa, length))}.`),
     `A strip of the two would bow ${text(formatLength(stripRise(pair.bow_perM), length))} over ${text(formatLength(STRIP_M, length))}.`,

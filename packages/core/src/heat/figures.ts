@@ -4,25 +4,25 @@
 export interface SegmentFigures {
   end_s: number;
   /** Core to skin through the depth, K. */
-  deltaT_max: number;
-  deltaT_end: number;
+  deltaT_max_K: number;
+  deltaT_end_K: number;
   /** Through plus across, K, at the segment's end. */
-  spread_end: number;
+  spread_end_K: number;
   /**
    * Greatest tension while brittle, Pa: the elastic tension of the profile, free to bow, plus the across difference
    * by EαΔT/(1−ν). Heating: per sheet where sheets are loose. Cooling: below the range where differences set.
    */
   tension_max_Pa: number;
   /** Greatest through plus across, K, while heating past brittle. */
-  spread_climbing: number;
+  spread_climbing_K: number;
   /** The same while cooling through the range where a difference sets for good. */
-  spread_setting: number;
+  spread_setting_K: number;
   /** Heat work at the glass's mean temperature, at its underside and at its top face, 1/Pa. */
-  heatWork: number;
-  heatWorkUnder: number;
-  heatWorkTop: number;
+  heatWork_perPa: number;
+  heatWorkUnder_perPa: number;
+  heatWorkTop_perPa: number;
   /** Work done between 10^8.5 and 10^6.6 Pa·s while heating, 1/Pa. */
-  squeezeWork: number;
+  squeezeWork_perPa: number;
   /** Share of the relief left at the segment's end, 1 before the firing; null where no parts are followed. */
   reliefLeft: number | null;
   /** Seconds of haze at its worst that this segment is worth. */
@@ -54,16 +54,16 @@ export interface Series {
 
 export const emptyFigures = (): SegmentFigures => ({
   end_s: 0,
-  deltaT_max: 0,
-  deltaT_end: 0,
-  spread_end: 0,
+  deltaT_max_K: 0,
+  deltaT_end_K: 0,
+  spread_end_K: 0,
   tension_max_Pa: 0,
-  spread_climbing: 0,
-  spread_setting: 0,
-  heatWork: 0,
-  heatWorkUnder: 0,
-  heatWorkTop: 0,
-  squeezeWork: 0,
+  spread_climbing_K: 0,
+  spread_setting_K: 0,
+  heatWork_perPa: 0,
+  heatWorkUnder_perPa: 0,
+  heatWorkTop_perPa: 0,
+  squeezeWork_perPa: 0,
   reliefLeft: null,
   haze_s: 0,
   coating_s: 0,

@@ -156,11 +156,11 @@ export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float6
     const middle = flows ? fluidity(vft, mean) : 0;
     const above = flows ? fluidity(vft, temperature[glassTo]) : 0;
     const work = ((running.fluidityMean + middle) / 2) * dt_s;
-    now.heatWorkUnder += ((running.fluidityBelow + below) / 2) * dt_s;
-    now.heatWorkTop += ((running.fluidityAbove + above) / 2) * dt_s;
-    now.heatWork += work;
+    now.heatWorkUnder_perPa += ((running.fluidityBelow + below) / 2) * dt_s;
+    now.heatWorkTop_perPa += ((running.fluidityAbove + above) / 2) * dt_s;
+    now.heatWork_perPa += work;
     running.workSoFar += work;
-    if (rate > STILL_K_PER_S && mean >= regimes.squeezeFrom_C && mean <= regimes.squeezeTo_C) now.squeezeWork += work;
+    if (rate > STILL_K_PER_S && mean >= regimes.squeezeFrom_C && mean <= regimes.squeezeTo_C) now.squeezeWork_perPa += work;
     now.relaxations = running.spread > evenWithin_K ? 0 : now.relaxations + work * shear_Pa * evenShare();
     running.fluidityBelow = below;
     running.fluidityMean = middle;
@@ -212,17 +212,17 @@ export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float6
       running.spreadBefore = running.spread;
       running.spread = spread;
       running.across = across;
-      if (through > now.deltaT_max) now.deltaT_max = through;
+      if (through > now.deltaT_max_K) now.deltaT_max_K = through;
 
       if (rate > 0) {
         if (low < regimes.brittle_C) pulls(true);
-        else if (spread > now.spread_climbing) now.spread_climbing = spread;
+        else if (spread > now.spread_climbing_K) now.spread_climbing_K = spread;
       } else if (index >= sets.segment && mean < sets.at_C) {
         if (mean <= regimes.setsTo_C) pulls(false);
-        else if (spread > now.spread_setting) now.spread_setting = spread;
+        else if (spread > now.spread_setting_K) now.spread_setting_K = spread;
         if (before > regimes.setsTo_C && mean <= regimes.setsTo_C) {
           const past = (before - regimes.setsTo_C) / (before - mean);
-          now.spread_setting = Math.max(now.spread_setting, running.spreadBefore + past * (spread - running.spreadBefore));
+          now.spread_setting_K = Math.max(now.spread_setting_K, running.spreadBefore + past * (spread - running.spreadBefore));
         }
       }
       flow();
@@ -237,8 +237,8 @@ export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float6
       if (input.series && running.sampled_s !== drive.t_s) sample();
       series.joints[series.joints.length - 1].holdEnd = series.t_s.length - 1;
       now.end_s = drive.t_s;
-      now.deltaT_end = running.through;
-      now.spread_end = running.spread;
+      now.deltaT_end_K = running.through;
+      now.spread_end_K = running.spread;
       now.glassEnd_C = running.mean;
       now.glassColdestEnd_C = running.coldest;
       if (levelling_Pa !== null) now.reliefLeft = Math.exp(-levelling_Pa * running.workSoFar);

@@ -5,6 +5,7 @@ import { type LookSeen, learnCorrections, nextRung } from './corrections';
 
 const vft = viscosityOf(SOFT_90);
 const RANGE = { least: 1.6e-2, most: 4.6e-2 };
+const ASKED = { least_perPa: RANGE.least, most_perPa: RANGE.most };
 const SLUMP = { least: 1.5e-5, most: 6e-5 };
 
 /** Outcomes of a ladder of works in a kiln and studio whose truth is known, judged without error. */
@@ -12,7 +13,13 @@ function ladder(truth: { offset_K: number; workFactor: number }, range: typeof R
   return [0.25, 0.5, 0.8, 1.2, 2, 4].map((share) => {
     const work = Math.sqrt(range.least * range.most) * share;
     const felt = (work * Math.exp(-truth.offset_K / efold(vft, work_C))) / truth.workFactor;
-    return { work, ...range, work_C, outcome: felt < range.least ? 'short' : felt > range.most ? 'past' : 'right' };
+    return {
+      work_perPa: work,
+      least_perPa: range.least,
+      most_perPa: range.most,
+      work_C,
+      outcome: felt < range.least ? 'short' : felt > range.most ? 'past' : 'right',
+    };
   });
 }
 
@@ -26,7 +33,7 @@ describe('what looks teach', () => {
   });
 
   test('short says more is needed, past says less', () => {
-    const one = (outcome: LookSeen['outcome']) => learnCorrections(vft, [{ work: 2.7e-2, ...RANGE, work_C: 800, outcome }]).corrections;
+    const one = (outcome: LookSeen['outcome']) => learnCorrections(vft, [{ work_perPa: 2.7e-2, ...ASKED, work_C: 800, outcome }]).corrections;
     expect(one('short').offset_K).toBeGreaterThan(0);
     expect(one('short').workFactor).toBeGreaterThan(1);
     expect(one('past').offset_K).toBeLessThan(0);
@@ -58,7 +65,7 @@ describe('what looks teach', () => {
 
   test('a ladder halves the interval in the logarithm of work', () => {
     const rung = nextRung(1e-2, 4e-2);
-    const seen = (['short', 'past', 'past'] as const).map((outcome, i) => ({ work: [1e-2, 4e-2, 9e-2][i], ...RANGE, work_C: 800, outcome }));
+    const seen = (['short', 'past', 'past'] as const).map((outcome, i) => ({ work_perPa: [1e-2, 4e-2, 9e-2][i], ...ASKED, work_C: 800, outcome }));
     expect(learnCorrections(vft, seen).nextWork_perPa).toBeCloseTo(rung, 12);
     expect(learnCorrections(vft, seen.slice(1)).nextWork_perPa).toBeNull();
     expect(rung).toBeCloseTo(2e-2, 12);

@@ -22,9 +22,9 @@ export const NO_CORRECTIONS: Corrections = { offset_K: 0, workFactor: 1 };
 
 export interface LookSeen {
   /** Work that the firing did by its uncorrected simulation, and the range its look needs on that body, 1/Pa. */
-  work: number;
-  least: number;
-  most: number;
+  work_perPa: number;
+  least_perPa: number;
+  most_perPa: number;
   /** Its working temperature as keyed, °C: what an offset moves. */
   work_C: number;
   outcome: 'short' | 'right' | 'past';
@@ -68,9 +68,9 @@ function below(z: number): number {
 }
 
 function likelihood(seen: LookSeen, kelvinPerE: number, offset_K: number, logFactor: number): number {
-  const did = Math.log(seen.work) - offset_K / kelvinPerE - logFactor;
-  const short = below((Math.log(seen.least) - did) / LOOK_ERROR);
-  const notPast = below((Math.log(seen.most) - did) / LOOK_ERROR);
+  const did = Math.log(seen.work_perPa) - offset_K / kelvinPerE - logFactor;
+  const short = below((Math.log(seen.least_perPa) - did) / LOOK_ERROR);
+  const notPast = below((Math.log(seen.most_perPa) - did) / LOOK_ERROR);
   // No outcome is impossible: the judge may err.
   const floor = 1e-6;
   if (seen.outcome === 'short') return short + floor;
@@ -113,8 +113,8 @@ export function learnCorrections(vft: Vft, seen: readonly LookSeen[], witnesses:
 
 /** Where the next test should go, from the most that fell short and the least that went past. */
 function ladderOf(seen: readonly LookSeen[]): number | null {
-  const short = seen.filter(({ outcome }) => outcome === 'short').map(({ work }) => work);
-  const past = seen.filter(({ outcome }) => outcome === 'past').map(({ work }) => work);
+  const short = seen.filter(({ outcome }) => outcome === 'short').map(({ work_perPa }) => work_perPa);
+  const past = seen.filter(({ outcome }) => outcome === 'past').map(({ work_perPa }) => work_perPa);
   return short.length > 0 && past.length > 0 ? nextRung(Math.max(...short), Math.min(...past)) : null;
 }
 

@@ -52,7 +52,7 @@ function handedOn(
   index: number,
   { simulation }: Evaluation,
 ): Pick<Reading, 'limit' | 'value' | 'allowed' | 'ok'>[] {
-  const value = simulation.segments[index]?.spread_end ?? 0;
+  const value = simulation.segments[index]?.spread_end_K ?? 0;
   return role === 'warmUp' && value > limits.climbing_K ? [{ limit: 'climbing', value, allowed: limits.climbing_K, ok: false }] : [];
 }
 
@@ -116,10 +116,10 @@ function squeezed(firing: ResolvedFiring, segment: PurposefulSegment, readings: 
   return { target_C: Math.min(round.up(target_C + efold(vft, target_C) * Math.log(hold_s / usual_s)), hottest_C), hold_s: usual_s };
 }
 
-function workHold(firing: ResolvedFiring, segment: PurposefulSegment, { work }: Evaluation): PurposefulSegment {
+function workHold(firing: ResolvedFiring, segment: PurposefulSegment, { work_perPa: work }: Evaluation): PurposefulSegment {
   const { kiln, look } = firing;
   const vft = firing.viscosity;
-  const wanted = valueOf(firing.work);
+  const wanted = valueOf(firing.work_perPa);
   const aim = aimedWork(look, wanted);
   const short = aim - work.mean;
   const perSecond = fluidity(vft, segment.target_C);
@@ -146,9 +146,9 @@ function annealSoakHold(firing: ResolvedFiring, segment: PurposefulSegment, eval
   const figures = evaluation.simulation.segments[index];
   if (!figures) return segment.hold_s;
   const perRelaxation_s = 1 / (shearModulus(glass) * fluidity(viscosity, segment.target_C));
-  if (figures.spread_end > limits.even_K) {
+  if (figures.spread_end_K > limits.even_K) {
     const tau = evening(firing, segment.target_C);
-    return niceHold(segment.hold_s + tau * Math.log(figures.spread_end / limits.even_K) + limits.relaxations * perRelaxation_s);
+    return niceHold(segment.hold_s + tau * Math.log(figures.spread_end_K / limits.even_K) + limits.relaxations * perRelaxation_s);
   }
   const surplus_s = (figures.relaxations - limits.relaxations) * perRelaxation_s;
   if (surplus_s >= 0 && surplus_s < Math.max(300, 0.05 * segment.hold_s)) return segment.hold_s;

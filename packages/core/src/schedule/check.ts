@@ -58,16 +58,16 @@ export interface Evaluation {
   simulation: SimulationResult;
   readings: Reading[];
   /** Totals over the firing, 1/Pa. */
-  work: { least: number; mean: number; most: number };
+  work_perPa: { least: number; mean: number; most: number };
 }
 
 /** Rounding of a figure must not break a limit that the computation met. */
 const TOLERANCE = 1e-3;
 
 /** Shown is the mean, or where a side of the body breaks the band, what that side has. */
-export function heatWorkBand(asked: FiringCase, work: Evaluation['work']): HeatWorkBand {
+export function heatWorkBand(asked: FiringCase, work: Evaluation['work_perPa']): HeatWorkBand {
   const firing = resolved(asked);
-  const wanted = valueOf(firing.work);
+  const wanted = valueOf(firing.work_perPa);
   const aim = aimedWork(firing.look, wanted);
   const shown = work.most > wanted.most * (1 + TOLERANCE) ? work.most : work.least < wanted.least * (1 - TOLERANCE) ? work.least : work.mean;
   return { shown: shown / aim, least: wanted.least / aim, most: wanted.most / aim };
@@ -88,16 +88,16 @@ export function evaluate(
 ): Evaluation {
   const firing = resolved(asked);
   // What cannot be is refused before anything is simulated.
-  valueOf(firing.work);
+  valueOf(firing.work_perPa);
   const input = simulationOf(firing, segments, series);
   const asLaid = simulate(input);
   const simulation = firing.sinks ? runLevel(asLaid, simulate(simulationOf(firing, segments, series, 'level')), hottestSegment(input.segments)) : asLaid;
   const figures = simulation.segments;
-  const under = figures.reduce((sum, one) => sum + one.heatWorkUnder, 0);
-  const top = figures.reduce((sum, one) => sum + one.heatWorkTop, 0);
-  const mean = figures.reduce((sum, one) => sum + one.heatWork, 0);
-  const work = { least: Math.min(under, mean, top), mean, most: Math.max(under, mean, top) };
-  return { simulation, readings: readingsOf(firing, segments, input.segments, simulation, work), work };
+  const under = figures.reduce((sum, one) => sum + one.heatWorkUnder_perPa, 0);
+  const top = figures.reduce((sum, one) => sum + one.heatWorkTop_perPa, 0);
+  const mean = figures.reduce((sum, one) => sum + one.heatWork_perPa, 0);
+  const work_perPa = { least: Math.min(under, mean, top), mean, most: Math.max(under, mean, top) };
+  return { simulation, readings: readingsOf(firing, segments, input.segments, simulation, work_perPa), work_perPa };
 }
 
 /** The kiln's top is held against what is keyed; everything else against what the glass feels, the controller's offset taken off. */
@@ -106,7 +106,7 @@ function readingsOf(
   keyed: readonly Segment[],
   segments: readonly Segment[],
   simulation: SimulationResult,
-  work: Evaluation['work'],
+  work: Evaluation['work_perPa'],
 ): Reading[] {
   const { body, kiln, limits, regimes, viscosity } = firing;
   const figures = simulation.segments;
@@ -135,16 +135,16 @@ function readingsOf(
     const climbs = target_C > from_C;
     if (climbs && rate_C_per_h !== null && one.kilnBest_C_per_h !== null) read('kilnPace', i, rate_C_per_h, one.kilnBest_C_per_h, 'K/h');
     if (one.tension_max_Pa > 0) read('pull', i, one.tension_max_Pa, limits.pull_Pa, 'Pa');
-    if (one.spread_climbing > 0 && climbs) read('climbing', i, one.spread_climbing, limits.climbing_K, 'K');
-    if (one.spread_setting > 0) read('setting', i, one.spread_setting, limits.setting_K, 'K');
+    if (one.spread_climbing_K > 0 && climbs) read('climbing', i, one.spread_climbing_K, limits.climbing_K, 'K');
+    if (one.spread_setting_K > 0) read('setting', i, one.spread_setting_K, limits.setting_K, 'K');
   });
 
-  const wanted = valueOf(firing.work);
+  const wanted = valueOf(firing.work_perPa);
   const squeeze = firing.squeeze_perPa;
   if (squeeze > 0) {
     const beforeSeal = segments.findIndex((segment) => segment.target_C > regimes.squeezeTo_C);
     const squeezeAt = beforeSeal > 0 ? beforeSeal - 1 : hottest;
-    const squeezed = figures.slice(0, squeezeAt + 1).reduce((sum, one) => sum + one.squeezeWork, 0);
+    const squeezed = figures.slice(0, squeezeAt + 1).reduce((sum, one) => sum + one.squeezeWork_perPa, 0);
     read('squeeze', squeezeAt, squeezed, squeeze, '1/Pa', 'atLeast');
   }
   const band = heatWorkBand(firing, work);
@@ -156,7 +156,7 @@ function readingsOf(
   const soakFigures = figures[soak];
   const last = segments.length - 1;
   if (soakFigures) {
-    read('even', soak, soakFigures.spread_end, limits.even_K, 'K');
+    read('even', soak, soakFigures.spread_end_K, limits.even_K, 'K');
     read('relaxed', soak, soakFigures.relaxations, limits.relaxations, '1', 'atLeast');
     read('soakTime', soak, segments[soak].hold_s, limits.leastSoak_s, 's', 'atLeast');
   } else if (soak < 0) {

@@ -124,7 +124,7 @@ describe('a composed full fuse', () => {
     const hotter = composed({ ...sheetsOf(2, 0.003), school: { soak: 'auto', heat: 'hotter' } });
     expect(role(hotter, 'work').target_C).toBeGreaterThan(role(cooler, 'work').target_C);
     expect(role(hotter, 'work').hold_s).toBeLessThan(role(cooler, 'work').hold_s);
-    expect(Math.abs(hotter.evaluation.work.mean / cooler.evaluation.work.mean - 1)).toBeLessThan(0.05);
+    expect(Math.abs(hotter.evaluation.work_perPa.mean / cooler.evaluation.work_perPa.mean - 1)).toBeLessThan(0.05);
   });
 
   test('takes longer the thicker the body', () => {
@@ -220,6 +220,6 @@ describe('for a controller that counts in °F', () => {
     const firing: FiringCase = { ...sheetsOf(2, 0.003), controller, corrections: { offset_K: 6.3, workFactor: 1 } };
     const { segments, evaluation } = composed(firing);
     for (const { target_C } of segments) expect(roundIn(temperatureIn(target_C, 'F'), 1)).toBe(true);
-    expect(evaluation.work.mean).toBeCloseTo(evaluate(firing, segments).work.mean, 9);
+    expect(evaluation.work_perPa.mean).toBeCloseTo(evaluate(firing, segments).work_perPa.mean, 9);
   });
 });

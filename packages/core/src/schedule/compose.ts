@@ -59,7 +59,7 @@ function composeAs(asked: ResolvedFiring, { temperature }: Units): Outcome<Compo
   const corrections = asked.corrections ?? NO_CORRECTIONS;
   // Composed by what the glass feels; the targets are moved to what the controller reads at the end.
   const firing: ResolvedFiring = { ...asked, corrections: { ...corrections, offset_K: 0 } };
-  if (!firing.work.ok) return firing.work;
+  if (!firing.work_perPa.ok) return firing.work_perPa;
   const guess = closedForm(firing);
   const impossible = kilnCannot(firing, guess, corrections.offset_K, temperature);
   if (impossible) return impossible;

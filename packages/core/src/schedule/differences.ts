@@ -67,7 +67,7 @@ function worst({ readings }: Evaluation, limit: LimitName): { value: number; all
 /** What a firing comes to, in the order in which it is read. A figure that has no meaning for a firing is a dash. */
 function outcome({ firing, evaluation }: Judgement, { temperature: unit, length }: Units): [string, Figure][] {
   const none: Figure = { figure: '–', unit: '' };
-  const { simulation, work } = evaluation;
+  const { simulation, work_perPa: work } = evaluation;
   const squeeze = worst(evaluation, 'squeeze');
   const haze = worst(evaluation, 'haze');
   const residual = worst(evaluation, 'residual');

@@ -34,7 +34,7 @@ describe('rows of a schedule', () => {
     const split = rows(splitSegment(segments, 2, 20));
     expect(split).toHaveLength(segments.length + 1);
     const [whole, parts] = [evaluate(firing, segments), evaluate(firing, split)];
-    expect(parts.work.mean / whole.work.mean).toBeCloseTo(1, 2);
+    expect(parts.work_perPa.mean / whole.work_perPa.mean).toBeCloseTo(1, 2);
     expect(parts.simulation.total_s).toBeCloseTo(whole.simulation.total_s, -1);
     expect(rows(joinSegments(split, 2))).toEqual(segments);
   });
@@ -56,13 +56,13 @@ describe('rows of a schedule', () => {
 
 describe('the same heat work at another temperature', () => {
   const hottest = hottestSegment(segments);
-  const work = evaluate(firing, segments).work.mean;
+  const work = evaluate(firing, segments).work_perPa.mean;
 
   test.each([-12, -6, 6])('%d K away keeps the work to half a per cent by another hold', (by) => {
     const target_C = segments[hottest].target_C + by;
     const moved = equalWork(firing, segments, target_C, work);
     expect(moved.reached).toBe(true);
-    expect(evaluate(firing, moved.segments).work.mean / work).toBeCloseTo(1, 2);
+    expect(evaluate(firing, moved.segments).work_perPa.mean / work).toBeCloseTo(1, 2);
     expect(Math.sign(moved.segments[hottest].hold_s - segments[hottest].hold_s)).toBe(-Math.sign(by));
     // The closed form leaves the ramps out; the simulated hold must stay in its neighbourhood.
     const closed = equalHold(viscosityOf(glassOf(firing)), segments[hottest].hold_s, segments[hottest].target_C, target_C);

@@ -38,10 +38,10 @@ export function equalWork(
   for (let evaluations = 1; ; evaluations += 1) {
     const tried = moved(hold_s);
     const evaluation = evaluate(firing, tried, false, simulate);
-    const share = evaluation.work.mean / work_perPa;
+    const share = evaluation.work_perPa.mean / work_perPa;
     const reached = Math.abs(share - 1) <= CLOSE_ENOUGH;
     const perSecond = fluidity(firing.viscosity, evaluation.simulation.segments[hottest]?.glassEnd_C ?? target_C);
-    const next_s = Math.min(Math.max(hold_s + (work_perPa - evaluation.work.mean) / perSecond, 0), HOLD_AT_MOST_S);
+    const next_s = Math.min(Math.max(hold_s + (work_perPa - evaluation.work_perPa.mean) / perSecond, 0), HOLD_AT_MOST_S);
     if (reached || evaluations === MOST_EVALUATIONS || Math.abs(next_s - hold_s) < 0.5) return { segments: tried, evaluation, share, reached };
     hold_s = next_s;
   }

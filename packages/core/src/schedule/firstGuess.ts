@@ -59,7 +59,7 @@ export function evening(firing: ResolvedFiring, at_C: number): number {
 /** Where the school's hold, with the ramps to it and from it, does the wanted work; rounded. */
 function workingTemperature(firing: ResolvedFiring, climb_K_per_s: (at_C: number) => number): number {
   const vft = firing.viscosity;
-  const work = aimedWork(firing.look, valueOf(firing.work));
+  const work = aimedWork(firing.look, valueOf(firing.work_perPa));
   const hold_s = schoolHold(firing);
   let at_C = temperatureAt(vft, logViscosityFor(work, hold_s));
   for (let round = 0; round < 4; round += 1) {

@@ -19,7 +19,7 @@ export interface Limits {
   /** Tension left at room temperature by the full model, free to bow, Pa. */
   residual_Pa: number;
   /** Work that each fused look needs on the reference body, 1/Pa. */
-  works: LookWorks;
+  works_perPa: LookWorks;
   /** Seconds of haze at its worst that a firing may be worth. */
   haze_s: number;
   /** Time that a bare coating may spend between setting and sticking, s. */
@@ -43,7 +43,7 @@ export const DEFAULT_LIMITS: Limits = {
   relaxations: 1,
   leastSoak_s: 1800,
   residual_Pa: 1e6,
-  works: TYPICAL_WORKS,
+  works_perPa: TYPICAL_WORKS,
   // A typical figure without much proof behind it; a glass that hazes easily is given less.
   haze_s: 8 * 3600,
   coating_s: 1500,

@@ -97,7 +97,7 @@ describe('landmarks', () => {
   });
 
   test('the looks follow one another: each next one is hotter work', () => {
-    const works = (['firePolish', 'tack', 'contour', 'fullFuse', 'slabFlow'] as const).map((look) => composed(caseOf(look, 0.006)).evaluation.work.mean);
+    const works = (['firePolish', 'tack', 'contour', 'fullFuse', 'slabFlow'] as const).map((look) => composed(caseOf(look, 0.006)).evaluation.work_perPa.mean);
     for (let i = 1; i < works.length; i += 1) expect(works[i]).toBeGreaterThan(works[i - 1]);
   });
 });
@@ -118,8 +118,8 @@ describe('every look on every set-up', () => {
   });
 
   test('shaping leaves the edges as they are: far less work than a polish', () => {
-    const polish = composed(caseOf('firePolish', 0.006)).evaluation.work.mean;
-    for (const look of ['slump', 'drape'] as const) expect(composed(caseOf(look, 0.006, 'inMould')).evaluation.work.mean).toBeLessThan(polish / 2);
+    const polish = composed(caseOf('firePolish', 0.006)).evaluation.work_perPa.mean;
+    for (const look of ['slump', 'drape'] as const) expect(composed(caseOf(look, 0.006, 'inMould')).evaluation.work_perPa.mean).toBeLessThan(polish / 2);
   });
 
   test('only sheets that have to lie down are squeezed', () => {
@@ -231,14 +231,14 @@ describe('what a case asks for', () => {
     const plain = composed(caseOf('fullFuse', 0.006));
     const offset = composed({ ...caseOf('fullFuse', 0.006), corrections: { offset_K: 8, workFactor: 1 } });
     offset.segments.forEach((segment, i) => expect(segment.target_C).toBeCloseTo(plain.segments[i].target_C + 8, 9));
-    expect(offset.evaluation.work).toEqual(plain.evaluation.work);
+    expect(offset.evaluation.work_perPa).toEqual(plain.evaluation.work_perPa);
     const far: FiringCase = { ...caseOf('fullFuse', 0.006), corrections: { offset_K: 50, workFactor: 1 } };
     expect(evaluate(far, composed(far).segments).readings).toEqual(plain.evaluation.readings);
   });
 
   test('a studio whose work needs half as much again gets it', () => {
     const more = composed({ ...caseOf('fullFuse', 0.006), corrections: { offset_K: 0, workFactor: 1.5 } });
-    expect(more.evaluation.work.mean / composed(caseOf('fullFuse', 0.006)).evaluation.work.mean).toBeCloseTo(1.5, 1);
+    expect(more.evaluation.work_perPa.mean / composed(caseOf('fullFuse', 0.006)).evaluation.work_perPa.mean).toBeCloseTo(1.5, 1);
   });
 
   test('a controller of five segments gets five, none of them faster than before', () => {
@@ -356,7 +356,7 @@ describe('heat work is one percentage with its band', () => {
     const firing = caseOf(look, depth);
     const segments = hotter(composed(firing), by_K);
     const evaluation = evaluate(firing, segments);
-    const { figure, band } = heatWorkFigures(heatWorkBand(firing, evaluation.work));
+    const { figure, band } = heatWorkFigures(heatWorkBand(firing, evaluation.work_perPa));
     const told = evaluation.readings.filter(({ limit }) => limit === 'workLeast' || limit === 'workMost');
     expect(told).toHaveLength(2);
     for (const reading of told) expect(readingPhrase(reading, METRIC)).toBe(`heat work ${figure} % ${band}`);

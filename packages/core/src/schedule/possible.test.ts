@@ -82,7 +82,7 @@ describe('what is everyday is said', () => {
     expect(smaller.span_m).toBe(0.24);
     expect(smaller.depth_m).toBeLessThan(0.05);
     const work = (width_m: number, shaping: Shaping): number => {
-      const needed = neededWork(body(width_m), 'slump', DEFAULT_LIMITS.works, shaping);
+      const needed = neededWork(body(width_m), 'slump', DEFAULT_LIMITS.works_perPa, shaping);
       if (!needed.ok) throw new Error(needed.problem.message);
       return needed.value.least;
     };

@@ -100,7 +100,7 @@ function linesOf(question: Question): string[] {
       ];
     case 'workLeast':
     case 'workMost': {
-      const range = firing.look in TYPICAL_WORKS ? limits.works[firing.look as keyof typeof TYPICAL_WORKS] : null;
+      const range = firing.look in TYPICAL_WORKS ? limits.works_perPa[firing.look as keyof typeof TYPICAL_WORKS] : null;
       return [
         `Heat work ∫dt/η of the whole firing: ${scientific(reading.value)} 1/Pa; ${reading.limit === 'workLeast' ? 'at least' : 'at most'} ${scientific(reading.allowed)}.`,
         ...(range

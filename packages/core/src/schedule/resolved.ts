@@ -8,7 +8,7 @@ import { footprintSpan } from '../body/footprint';
 import { coverOf, edgeOf, layerDepths, rowsOf } from '../body/layers';
 import type { WorkRange } from '../flow/heatWork';
 import { heightLeft } from '../flow/relief';
-import { squeezeWork } from '../flow/squeeze';
+import { squeezeWork_perPa } from '../flow/squeeze';
 import type { GlassConstants } from '../glass/constants';
 import { type Vft, viscosityOf } from '../glass/viscosity';
 import { type OpenFaces, slabLag, solidLag } from '../heat/quasiSteady';
@@ -31,7 +31,7 @@ export interface ResolvedFiring extends FiringCase {
   /** Faces by which it is known to cool. */
   openFaces: OpenFaces;
   /** The heat work that it needs and bears, 1/Pa; refused where no heat work gives the look. */
-  work: Outcome<WorkRange>;
+  work_perPa: Outcome<WorkRange>;
   /** Work, 1/Pa, that the squeeze must do before the rim seals; 0 where nothing has to lie down. */
   squeeze_perPa: number;
   /** Depths of the layers that heat flows through while the body is as it was laid, index 0 at the bottom, stretched to the design depth, m. */
@@ -99,11 +99,11 @@ const REFERENCE_AIR_WAY_M = 0.2;
 function squeezeNeed({ body, look, limits }: FiringCase, glass: GlassConstants): number {
   const way_m = PURPOSES[look].squeezes ? airWay(body) : 0;
   if (way_m < LEAST_AIR_WAY_M) return 0;
-  return squeezeWork(glass, coarsestEdge(body), limits.pocket) * (way_m / REFERENCE_AIR_WAY_M) ** 2;
+  return squeezeWork_perPa(glass, coarsestEdge(body), limits.pocket) * (way_m / REFERENCE_AIR_WAY_M) ** 2;
 }
 
 function wantedWork({ body, look, limits, setup, corrections = NO_CORRECTIONS }: FiringCase): Outcome<WorkRange> {
-  const wanted = neededWork(body, look, limits.works, setup.shaping);
+  const wanted = neededWork(body, look, limits.works_perPa, setup.shaping);
   if (!wanted.ok) return wanted;
   const { least, most } = wanted.value;
   return found({ least: least * corrections.workFactor, most: most * corrections.workFactor });
@@ -119,14 +119,14 @@ export function resolved(firing: FiringCase): ResolvedFiring {
   const viscosity = viscosityOf(glass);
   const shape = body.casting?.slender ?? 'plate';
   const openFaces = setup.twoFaceProof ? 2 : 1;
-  const work = wantedWork(firing);
+  const work_perPa = wantedWork(firing);
   const layers_m = laidLayers(firing);
   const laid = layers_m.reduce((sum, one) => sum + one, 0);
-  const depth_m = { laid, heated: body.joined || body.casting ? laid : Math.max(...layers_m), fired: firedDepth(firing, glass, work) };
+  const depth_m = { laid, heated: body.joined || body.casting ? laid : Math.max(...layers_m), fired: firedDepth(firing, glass, work_perPa) };
   const lag = (deep_m: number): number => (shape === 'plate' ? slabLag(glass, deep_m, openFaces) : solidLag(glass, deep_m, shape));
   return {
     ...firing,
-    ...{ glass, viscosity, shape, openFaces, work, layers_m, depth_m },
+    ...{ glass, viscosity, shape, openFaces, work_perPa, layers_m, depth_m },
     regimes: regimesOf(glass, viscosity),
     squeeze_perPa: squeezeNeed(firing, glass),
     lag_s: { laid: lag(depth_m.laid), heated: lag(depth_m.heated), fired: lag(depth_m.fired) },

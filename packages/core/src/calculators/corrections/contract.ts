@@ -11,13 +11,13 @@ export const request = z.strictObject({
     .array(
       z
         .strictObject({
-          work: quantity('Work done', '1/Pa', 1e-9, 100),
-          least: quantity('Least work', '1/Pa', 1e-9, 100),
-          most: quantity('Most work', '1/Pa', 1e-9, 100),
+          work_perPa: quantity('Work done', '1/Pa', 1e-9, 100),
+          least_perPa: quantity('Least work', '1/Pa', 1e-9, 100),
+          most_perPa: quantity('Most work', '1/Pa', 1e-9, 100),
           work_C: quantity('Working temperature', '°C', 300, 1700),
           outcome: oneOf('Outcome', ['short', 'right', 'past']),
         })
-        .refine(({ least, most }) => least <= most, { path: ['most'], error: 'The most work must not be less than the least.' }),
+        .refine(({ least_perPa, most_perPa }) => least_perPa <= most_perPa, { path: ['most_perPa'], error: 'The most work must not be less than the least.' }),
     )
     .max(200),
   witnesses: z
@@ -40,7 +40,7 @@ export const answer = z.object({
 export const cases = {
   'One tack that fell short': {
     glass: GLASS,
-    seen: [{ work: 2e-2, least: 1.6e-2, most: 4.6e-2, work_C: 800, outcome: 'short' }],
+    seen: [{ work_perPa: 2e-2, least_perPa: 1.6e-2, most_perPa: 4.6e-2, work_C: 800, outcome: 'short' }],
     witnesses: [{ offset_K: 5, error_K: 2 }],
   },
 } satisfies Record<string, z.input<typeof request>>;

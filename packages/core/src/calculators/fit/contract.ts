@@ -40,7 +40,7 @@ export const answer = z.object({
   verdict,
   basis,
   stress_Pa: figure('Pa'),
-  settingGap_C: figure('K', 'Between the temperatures at which the two set'),
+  settingGap_K: figure('K', 'Between the temperatures at which the two set'),
   pairs: z.array(
     z.object({
       lower: count(),
@@ -49,7 +49,7 @@ export const answer = z.object({
       basis,
       stress_Pa: figure('Pa', 'Greatest tension by the full model, free to bow'),
       estimates,
-      settingGap_C: figure('K', 'Between the temperatures at which the two set'),
+      settingGap_K: figure('K', 'Between the temperatures at which the two set'),
       bow_perM: figure('1/m'),
       timoshenko_perM: figure('1/m', 'By the closed form'),
       contradicted: z.boolean(),

@@ -1,0 +1,25 @@
+-- Every figure ends in its unit. The kept text is rewritten as text, so that no digit of it changes.
+UPDATE `schedules` SET `result` = replace(replace(replace(replace(replace(replace(replace(replace(replace(replace(`result`,
+  '"deltaT_max":', '"deltaT_max_K":'),
+  '"deltaT_end":', '"deltaT_end_K":'),
+  '"spread_setting":', '"spread_setting_K":'),
+  '"spread_end":', '"spread_end_K":'),
+  '"spread_climbing":', '"spread_climbing_K":'),
+  '"heatWork":', '"heatWork_perPa":'),
+  '"heatWorkUnder":', '"heatWorkUnder_perPa":'),
+  '"heatWorkTop":', '"heatWorkTop_perPa":'),
+  '"squeezeWork":', '"squeezeWork_perPa":'),
+  '"work":', '"work_perPa":');--> statement-breakpoint
+UPDATE `firings` SET `as_fired_result` = replace(replace(replace(replace(replace(replace(replace(replace(replace(replace(`as_fired_result`,
+  '"deltaT_max":', '"deltaT_max_K":'),
+  '"deltaT_end":', '"deltaT_end_K":'),
+  '"spread_setting":', '"spread_setting_K":'),
+  '"spread_end":', '"spread_end_K":'),
+  '"spread_climbing":', '"spread_climbing_K":'),
+  '"heatWork":', '"heatWork_perPa":'),
+  '"heatWorkUnder":', '"heatWorkUnder_perPa":'),
+  '"heatWorkTop":', '"heatWorkTop_perPa":'),
+  '"squeezeWork":', '"squeezeWork_perPa":'),
+  '"work":', '"work_perPa":') WHERE `as_fired_result` IS NOT NULL;--> statement-breakpoint
+UPDATE `schedules` SET `snapshot` = replace(`snapshot`,
+  '"works":', '"works_perPa":');
