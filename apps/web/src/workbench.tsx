@@ -3,7 +3,7 @@
  * the first view rests. What two routes share would otherwise be counted into the first view.
  */
 import { type ComponentProps, type ComponentType, createElement, useEffect, useState } from 'react';
-import { useServerAnswers } from '@/data/useServerAnswers';
+import { useServerAnswers } from '@/outside/useServerAnswers';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';

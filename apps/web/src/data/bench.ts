@@ -1,7 +1,7 @@
 /** What is going on in the studio. */
 import { api } from '@torvin/schema';
 import { useQuery } from '@tanstack/react-query';
-import { call } from './client';
+import { call } from '@/outside/client';
 
 const AGAIN_MS = 60_000;
 

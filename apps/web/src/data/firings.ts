@@ -1,8 +1,8 @@
 /** Firings: those in the Notebook a page at a time, one with its schedule. */
 import { type FiringQuery, api } from '@torvin/schema';
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { call } from './client';
-import { keys } from './keys';
+import { call } from '@/outside/client';
+import { keys } from '@/outside/keys';
 
 /** A page is read when the end of the last one comes near. */
 export const useFirings = (query: Omit<FiringQuery, 'after'>) =>

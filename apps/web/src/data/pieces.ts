@@ -4,8 +4,8 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { useMemo } from 'react';
 import { pieceQueue, shownPiece } from '@/outbox/kinds';
 import { useEntries, useOutbox, useQueue } from '@/outbox/useOutbox';
-import { call } from './client';
-import { keys } from './keys';
+import { call } from '@/outside/client';
+import { keys } from '@/outside/keys';
 
 export const useShelves = () => useQuery<Shelves>({ queryKey: keys.shelves, queryFn: ({ signal }) => call(api.shelves, { signal }), staleTime: 60_000 });
 

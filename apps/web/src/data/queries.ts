@@ -1,7 +1,7 @@
 /** The one client of the app: reads are tried at once whatever the connection; what is saved goes through its outbox. */
 import { QueryClient } from '@tanstack/react-query';
 import { makeOutbox } from '@/outbox/make';
-import { mayRecover } from './client';
+import { mayRecover } from '@/outside/client';
 
 const FRESH_MS = 5000;
 

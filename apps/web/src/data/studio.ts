@@ -4,8 +4,8 @@ import { type Studio, api } from '@torvin/schema';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useOutbox } from '@/outbox/useOutbox';
-import { call } from './client';
-import { keys } from './keys';
+import { call } from '@/outside/client';
+import { keys } from '@/outside/keys';
 
 const UNTIL_LOADED: Studio = { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system' };
 

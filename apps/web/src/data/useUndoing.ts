@@ -4,9 +4,9 @@ import { type Piece, api } from '@torvin/schema';
 import { onlineManager, useQueryClient } from '@tanstack/react-query';
 import { pieceQueue } from '@/outbox/kinds';
 import { useOutbox } from '@/outbox/useOutbox';
-import { call, problemOfError } from './client';
-import { UNDO_NEEDS_SERVER } from './connection';
-import { adoptPiece, keys } from './keys';
+import { call, problemOfError } from '@/outside/client';
+import { UNDO_NEEDS_SERVER } from '@/outside/connection';
+import { adoptPiece, keys } from '@/outside/keys';
 
 export function useUndoing(id: string, say: (problem: Problem | null) => void): { goBack(): void; goForth(): void } {
   const client = useQueryClient();

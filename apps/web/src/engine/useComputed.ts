@@ -2,7 +2,7 @@
 import type { Problem } from '@torvin/core';
 import type { Answered, Asked, EngineCall } from '@torvin/core/engine';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { problemOfError } from '@/data/client';
+import { problemOfError } from '@/outside/client';
 import { compute } from './client';
 
 export interface Computed<T> {

@@ -3,7 +3,7 @@ import { brokenOf, brokenSentence, type Evaluation, type Problem, type Purposefu
 import { type LoadAhead, type Piece, type Schedule, type Shelves, type Step, api } from '@torvin/schema';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { call, problemOfError } from '@/data/client';
+import { call, problemOfError } from '@/outside/client';
 import { useUnits } from '@/data/studio';
 import { compute } from '@/engine/client';
 import { useSave } from '@/outbox/useOutbox';

@@ -2,7 +2,7 @@
 import { createElement, useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { v7 as uuid } from 'uuid';
-import { useServerAnswers } from '@/data/useServerAnswers';
+import { useServerAnswers } from '@/outside/useServerAnswers';
 import { isSame } from '@/outbox/merge';
 import { dropPicture, keepPicture, knownNames, localIdsIn, localName } from '@/outbox/pictures';
 import { useEntries, useOutbox, useOwn } from '@/outbox/useOutbox';

@@ -1,6 +1,6 @@
 /** What was typed into a form and not saved: kept in the browser, offered when the form is opened again, for a month. */
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { readStored, removeStored, storedKeys, writeStored } from '@/data/storage';
+import { readStored, removeStored, storedKeys, writeStored } from '@/outside/storage';
 import { isSame } from './merge';
 
 const PREFIX = 'torvin-draft:';

@@ -1,4 +1,4 @@
-import { storedKeys } from '@/data/storage';
+import { storedKeys } from '@/outside/storage';
 import { DRAFTS_KEPT_MS, forgetOldDrafts } from './drafts';
 import { Keeper } from './kept';
 import type { Entry } from './outbox';

@@ -3,7 +3,7 @@
  * tab left is taken by the next that is open.
  */
 import { v7 as uuid } from 'uuid';
-import { removeStored, readStored, storedKeys, writeStored } from '@/data/storage';
+import { removeStored, readStored, storedKeys, writeStored } from '@/outside/storage';
 import { forgetOldDrafts } from './drafts';
 import type { Entry, Outbox } from './outbox';
 import { entriesOfOld } from './older';

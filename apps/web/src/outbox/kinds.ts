@@ -19,9 +19,9 @@ import type {
 } from '@torvin/schema';
 import { KINDS, api, recordApi } from '@torvin/schema';
 import type { QueryClient } from '@tanstack/react-query';
-import { ApiProblem, call, sendPhoto } from '@/data/client';
-import { adoptPiece, keys } from '@/data/keys';
-import { sendRecord } from '@/data/shelves';
+import { ApiProblem, call, sendPhoto } from '@/outside/client';
+import { adoptPiece, keys } from '@/outside/keys';
+import { sendRecord } from '@/outside/records';
 import { isSame, onto } from './merge';
 import type { Outbox, PutOptions, Refusal, SaveKind } from './outbox';
 import { dropPicture, knownNames, localIdsIn, nameGiven, readPicture, withoutLocal } from './pictures';

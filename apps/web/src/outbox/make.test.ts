@@ -1,6 +1,6 @@
 import type { Piece } from '@torvin/schema';
 import { makeQueryClient } from '@/data/queries';
-import { keys } from '@/data/keys';
+import { keys } from '@/outside/keys';
 import { withFakeServer } from '@/test/fakeServer';
 import { outboxOf } from './make';
 

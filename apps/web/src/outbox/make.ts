@@ -1,8 +1,8 @@
 /** The outbox of this page, tied to the client that shows what the server has. */
 import type { Piece } from '@torvin/schema';
 import { type QueryClient, onlineManager } from '@tanstack/react-query';
-import { ApiProblem, problemOfError } from '@/data/client';
-import { adoptPiece } from '@/data/keys';
+import { ApiProblem, problemOfError } from '@/outside/client';
+import { adoptPiece } from '@/outside/keys';
 import { Keeper, tie } from './kept';
 import { saveKinds } from './kinds';
 import { Outbox, type Verdict } from './outbox';

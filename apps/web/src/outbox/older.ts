@@ -1,6 +1,6 @@
 /** What a page of the version before kept waiting, or kept as refused: taken up as saves of this one. */
 import { v7 as uuid } from 'uuid';
-import { readStored, removeStored, storedKeys } from '@/data/storage';
+import { readStored, removeStored, storedKeys } from '@/outside/storage';
 import type { Entry } from './outbox';
 
 const WAITING = 'torvin-kept:';

@@ -4,7 +4,7 @@
  * and the id of its save.
  */
 import { createStore, del, get, set } from 'idb-keyval';
-import { readStored, writeStored } from '@/data/storage';
+import { readStored, writeStored } from '@/outside/storage';
 
 const LOCAL = 'local:';
 const GIVEN = 'torvin-pictures-given';

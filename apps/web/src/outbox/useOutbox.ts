@@ -2,7 +2,7 @@
 import type { Problem } from '@torvin/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
-import { useServerAnswers } from '@/data/useServerAnswers';
+import { useServerAnswers } from '@/outside/useServerAnswers';
 import type { Answers, SaveName, Variables } from './kinds';
 import { outboxOf } from './make';
 import type { Entry, Outbox, Refusal } from './outbox';

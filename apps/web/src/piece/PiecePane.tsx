@@ -28,7 +28,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { keys } from '@/data/keys';
+import { keys } from '@/outside/keys';
 import { usePiece, useSchedule, useShelves } from '@/data/pieces';
 import { useUnits } from '@/data/studio';
 import { SavePieceFile } from './PieceFileActions';

@@ -3,7 +3,7 @@ import { EMPTY_SHELVES, type Piece, type PieceDoc, type Shelves, type Step } fro
 import { QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
-import { keys } from '@/data/keys';
+import { keys } from '@/outside/keys';
 import { makeQueryClient } from '@/data/queries';
 import { putPiece } from '@/outbox/kinds';
 import { outboxOf } from '@/outbox/make';

@@ -16,7 +16,7 @@ import {
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
-import { useServerAnswers } from '@/data/useServerAnswers';
+import { useServerAnswers } from '@/outside/useServerAnswers';
 import { stepName } from '@/piece/describe';
 import { OutdatedChoice } from '@/piece/OutdatedChoice';
 import type { StepPageParts } from '@/piece/useStepPage';

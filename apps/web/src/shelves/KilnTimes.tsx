@@ -20,7 +20,7 @@ import { type Kiln, KINDS, type Entry, type Figure, readFigure, written } from '
 import { useState } from 'react';
 import type { UseFormGetValues, UseFormSetValue } from 'react-hook-form';
 import { View } from 'react-native';
-import { problemOfError } from '@/data/client';
+import { problemOfError } from '@/outside/client';
 import { useUnits } from '@/data/studio';
 import { compute } from '@/engine/client';
 import { space } from '@/theme/theme';

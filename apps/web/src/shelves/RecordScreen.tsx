@@ -4,7 +4,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { type FieldErrors, type Resolver, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
-import type { ShelfRecord } from '@/data/shelves';
+import type { ShelfRecord } from '@/outside/records';
 import { useUnits } from '@/data/studio';
 import { useDraft } from '@/outbox/drafts';
 import { recordOnto } from '@/outbox/kinds';

@@ -4,7 +4,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useShelves } from '@/data/pieces';
-import type { ShelfRecord } from '@/data/shelves';
+import type { ShelfRecord } from '@/outside/records';
 import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';

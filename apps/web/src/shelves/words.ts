@@ -2,7 +2,7 @@
 import type { Units } from '@torvin/core';
 import { type About, type Shelves, isKind } from '@torvin/schema';
 import { format } from 'date-fns/format';
-import type { ShelfRecord } from '@/data/shelves';
+import type { ShelfRecord } from '@/outside/records';
 
 export const aboutShelves = (shelves: Shelves, units: Units): About => ({
   units,

@@ -1,5 +1,5 @@
 /** A stand-in for the server in tests of what saves: it answers every fetch, or is silent. Time stands still but for the test. */
-import { serverAnswered } from '@/data/connection';
+import { serverAnswered } from '@/outside/connection';
 
 export interface FakeServer {
   /** Throws where no answer is to come. */

@@ -4,7 +4,7 @@
  */
 import KitListItem from '@rneui/themed/dist/ListItem';
 import { useEffect, useState } from 'react';
-import { readStored, writeStored } from '@/data/storage';
+import { readStored, writeStored } from '@/outside/storage';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Notice, WarningSign } from './Notice';

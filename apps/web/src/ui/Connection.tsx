@@ -4,7 +4,7 @@
  */
 import type { NewFiring } from '@torvin/schema';
 import { View } from 'react-native';
-import { useServerAnswers } from '@/data/useServerAnswers';
+import { useServerAnswers } from '@/outside/useServerAnswers';
 import { wayOn } from '@/outbox/kinds';
 import type { Entry, Refusal } from '@/outbox/outbox';
 import { useEntries, useOutbox } from '@/outbox/useOutbox';

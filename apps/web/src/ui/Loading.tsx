@@ -1,6 +1,6 @@
 /** What stands where data is not there yet, or did not come. */
 import type { UseQueryResult } from '@tanstack/react-query';
-import { mayRecover, problemOfError } from '@/data/client';
+import { mayRecover, problemOfError } from '@/outside/client';
 import { Action } from './Action';
 import { Notice } from './Notice';
 import { Reading } from './Reading';

@@ -3,7 +3,7 @@ import { Redirect, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useShelves } from '@/data/pieces';
-import type { ShelfRecord } from '@/data/shelves';
+import type { ShelfRecord } from '@/outside/records';
 import { RecordScreen } from '@/shelves/RecordScreen';
 import { Waiting } from '@/ui/Loading';
 
