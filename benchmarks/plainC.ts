@@ -65,7 +65,11 @@ function run(program: string, input: SimulationInput): number[] {
 function compare(program: string, name: string, input: SimulationInput): void {
   const told = run(program, input);
   const { segments, steps, residual = [] } = simulateFiring(input);
-  const ours = [steps, ...segments.flatMap(({ deltaT_max_K, heatWork_perPa }) => [deltaT_max_K, heatWork_perPa]), Math.max(0, ...residual.map(({ stress_Pa }) => stress_Pa))];
+  const ours = [
+    steps,
+    ...segments.flatMap(({ deltaT_max_K, heatWork_perPa }) => [deltaT_max_K, heatWork_perPa]),
+    Math.max(0, ...residual.map(({ stress_Pa }) => stress_Pa)),
+  ];
   ours.forEach((value, i) => {
     if (Math.abs(told[i] - value) > SAME * Math.max(Math.abs(value), LEAST_FIGURE))
       throw new Error(`${name}: figure ${i} is ${value} here and ${told[i]} in C.`);

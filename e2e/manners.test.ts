@@ -358,3 +358,18 @@ test.each([
   expect(sheet.width).toBeGreaterThan(190);
   await me.page.close();
 });
+
+test('a page that cannot be drawn says so and leads on', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  await me.page.setRequestInterception(true);
+  me.page.on('request', (request) => {
+    if (new URL(request.url()).pathname !== '/api/pieces') return void request.continue();
+    void request.respond({ status: 200, contentType: 'application/json', body: '[{"id":"x","name":"Nothing in it"}]' });
+  });
+  await open(me, '/pieces');
+  await me.sees('broken', /could not be drawn.*what was saved is safe/s);
+  expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
+  await me.press('leave-broken');
+  await me.heading(/Bench/);
+  await me.page.close();
+});

@@ -74,6 +74,50 @@ describe('while the server is away', () => {
     await me.page.close();
   });
 
+  test('a new glass and a new piece of it are on their lists and worked on, and saved in their order', async () => {
+    const me = await openPiece('Plaque no. 14');
+    await studio.away(async () => {
+      await me.page.click('[aria-label="Places"] a[href="/shelves"]');
+      await me.press('new-record');
+      await me.type('record-name', 'Gorse');
+      await me.press('glass-family-soft-90');
+      await me.press('save-record');
+      await me.find('held');
+      await me.page.goBack();
+      await me.reads('Gorse');
+      await me.page.click('[aria-label="Places"] a[href="/pieces"]');
+      await me.press('new-piece');
+      await me.type('field-name', 'Begun in the shed');
+      await me.type('field-width', '200');
+      await me.type('field-length', '150');
+      const gorse = await me.page.$$eval(
+        '[data-testid^="glass-"]',
+        (nodes) => nodes.find((node) => (node as HTMLElement).innerText.includes('Gorse'))?.getAttribute('data-testid') ?? '',
+      );
+      await me.press(gorse);
+      await me.press('save-piece');
+      await me.find('held');
+      await me.page.goBack();
+      await me.openPiece('Begun in the shed');
+      await me.press('layer-row-0');
+      await me.press('layer-depth-more');
+      await me.type('layer-depth', '5');
+      await me.page.keyboard.press('Enter');
+      await me.press('close-layer-sheet');
+      await me.sees('connection', /^offline · 3 wait$/);
+      expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
+    });
+    await me.gone('connection');
+    await me.heading(/Begun in the shed/);
+    const after = await savedAt('Begun in the shed', 2);
+    const glasses = await ask<{ id: string; name: string; version: number }[]>('glasses');
+    const [gorse] = glasses.filter(({ name }) => name === 'Gorse');
+    expect(gorse.version).toBe(1);
+    expect(after).toMatchObject({ version: 2, doc: { layers: [{ glassId: gorse.id, thickness_m: 0.005 }] } });
+    expect((await ask<Piece[]>('pieces')).filter(({ name }) => name === after.name)).toHaveLength(1);
+    await me.page.close();
+  });
+
   test('a firing that is planned is seen with its schedule, and outlives the tab', async () => {
     const me = await openPiece('Plaque no. 14');
     const before = await saved('Plaque no. 14');

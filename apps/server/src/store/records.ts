@@ -3,7 +3,7 @@
  * taking anything from what was made with them. What schedules were made from stands in their snapshots.
  */
 import { ProblemError } from '@torvin/core';
-import { type AnyRecord, KINDS, KIND_LIST, type KindName, type RecordOf, type Shelves, type Stored, isKind, kindOf } from '@torvin/schema';
+import { type AnyRecord, KINDS, KIND_LIST, type KindName, type RecordOf, type Shelves, type Stored, inOrder, isKind, kindOf } from '@torvin/schema';
 import { and, eq, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
 import { pieces, records } from '../db/tables';
@@ -18,13 +18,6 @@ function parsed(row: Row): AnyRecord {
   if (!isKind(kind)) throw new Error(`The record '${id}' is of a kind '${kind}' that this program does not know.`);
   const read = kindOf(kind).schema.safeParse({ ...doc, id, version });
   return (read.success ? read.data : { ...doc, id, version }) as AnyRecord;
-}
-
-const byName = (a: AnyRecord, b: AnyRecord): number => ('name' in a && 'name' in b ? a.name.localeCompare(b.name) : 0);
-
-function inOrder(kind: KindName, list: AnyRecord[]): AnyRecord[] {
-  const { newest } = kindOf(kind);
-  return newest ? list.sort((a, b) => newest(b) - newest(a)) : list.sort(byName);
 }
 
 export function allShelves(db: Database): Shelves {

@@ -14,6 +14,8 @@ import { ThemeProvider } from '@/theme/ThemeContext';
 import { Frame } from '@/ui/Frame';
 import { readWorkbench } from '@/workbench';
 
+export { Broken as ErrorBoundary } from '@/ui/Broken';
+
 /** The first view is drawn and read by then; a page that is wanted sooner is read at once. */
 const WORKBENCH_AFTER_MS = 1500;
 

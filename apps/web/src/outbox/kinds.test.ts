@@ -1,7 +1,9 @@
-import type { FiringDetail, Piece, PieceDoc, Step } from '@torvin/schema';
+import { type AnyRecord, EMPTY_SHELVES, type FiringDetail, type Piece, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { QueryClient } from '@tanstack/react-query';
 import { IDBFactory } from 'fake-indexeddb';
-import { type Variables, firingOnto, recordOnto, saveKinds, shownPiece, wayOn } from './kinds';
+import { type Variables, firingOnto, recordOnto, saveKinds, wayOn } from './kinds';
+import type { SaveKind } from './outbox';
+import { shownPiece, shownPieces, shownShelves } from './shown';
 import { dropPicture, keepPicture, knownNames, localIdsIn, localName, readPicture } from './pictures';
 
 const sheet = (id: string, thickness_m = 0.003) => ({ id, form: 'sheet', glassId: 'clear', thickness_m }) as const;
@@ -135,5 +137,53 @@ describe('a picture that has not gone', () => {
     expect(asked[1]).toMatch(/"photos":\["b2","a1"\]/);
     expect(localIdsIn(knownNames([localName('two'), localName('lost')]))).toEqual(['lost']);
     await expect(own.addPhoto.send({ id: 'never', fileName: 'x' }, { key: 'k', version: 0 })).rejects.toMatchObject({ problem: { code: 'lost-picture' } });
+  });
+});
+
+describe('what waits is shown', () => {
+  const queueOf = ({ name, variables }: { name: string; variables: unknown }): string => (kinds as unknown as Record<string, SaveKind>)[name].queue(variables);
+  const entry = <N extends keyof Variables>(name: N, variables: Variables[N], more = {}) => ({ id: name, name, variables, on: null, ...more });
+
+  test('a piece that the server has not seen stands before the others, as it was changed since', () => {
+    const made = { id: 'new', name: 'Begun offline', doc: doc({ steps: [] }) };
+    const deeper = { ...save(doc({ layers: [sheet('a', 0.006)], steps: [] }), made.doc), id: 'new', name: made.name };
+    const waiting = [entry('createPiece', made), entry('savePiece', { ...deeper, before: { name: made.name, doc: made.doc } })];
+    const shown = shownPieces([piece(doc())], waiting, queueOf);
+    expect(shown).toMatchObject([{ id: 'new', name: 'Begun offline', version: 0, doc: { layers: [{ thickness_m: 0.006 }] } }, { id: 'p' }]);
+    expect(shownPieces(shown, waiting, queueOf)).toHaveLength(2);
+    expect(shownPieces([], [...waiting, entry('deletePiece', { id: 'new', name: made.name })], queueOf)).toEqual([]);
+    expect(shownPieces([], [{ ...waiting[0], refused: { problem: { code: 'x', path: '', message: '' } } }], queueOf)).toEqual([]);
+  });
+
+  test('a piece waits for the records that it names, where those are new', () => {
+    expect(kinds.createPiece.needs?.({ id: 'new', name: 'New', doc: doc({ steps: [{ ...step('s', null), kilnId: 'kiln', controllerId: 'box' }] }) })).toEqual([
+      'clear',
+      'kiln',
+      'box',
+    ]);
+    expect(kinds.savePiece.needs?.(save(doc({ steps: [] })))).toEqual(['clear']);
+  });
+
+  test('records are as they will be: made, changed, put away, deleted', () => {
+    const release = (id: string, more = {}) => ({
+      ...{ id, version: 3, name: id, source: '', kind: 'primer', top_C: 850, firings: 1, note: '' },
+      ...more,
+    });
+    const shelves = { ...EMPTY_SHELVES, releases: [release('a'), release('b'), release('c')] } as Shelves;
+    const record = (one: object) => one as AnyRecord;
+    const shown = shownShelves(shelves, [
+      entry('saveRecord', { kind: 'releases', record: record(release('aa', { version: 0 })), before: null }),
+      entry('saveRecord', { kind: 'releases', record: record(release('b', { top_C: 900 })), before: record(release('b')) }),
+      entry('archiveRecord', { kind: 'releases', id: 'a', name: 'a', archived: true }),
+      entry('removeRecord', { kind: 'releases', id: 'c', name: 'c' }),
+      entry('saveRecord', { kind: 'releases', record: record(release('d')), before: null }, { refused: { problem: { code: 'x', path: '', message: '' } } }),
+    ]);
+    expect(shown.releases.map(({ id, version, top_C }) => [id, version, top_C])).toEqual([
+      ['a', 3, 850],
+      ['aa', 0, 850],
+      ['b', 3, 900],
+    ]);
+    expect(shown.archived).toEqual(['a']);
+    expect(shownShelves(shelves, [])).toBe(shelves);
   });
 });

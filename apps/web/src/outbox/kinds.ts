@@ -12,6 +12,7 @@ import type {
   NewSchedule,
   Photo,
   Piece,
+  PieceDoc,
   SavedSchedule,
   Schedule,
   Shelves,
@@ -23,7 +24,7 @@ import { ApiProblem, call, sendPhoto } from '@/outside/client';
 import { adoptPiece, keys } from '@/outside/keys';
 import { sendRecord } from '@/outside/records';
 import { isSame, onto } from './merge';
-import type { Outbox, PutOptions, Refusal, SaveKind } from './outbox';
+import type { Refusal, SaveKind } from './outbox';
 import { dropPicture, knownNames, localIdsIn, nameGiven, readPicture, withoutLocal } from './pictures';
 
 type State = Pick<Piece, 'name' | 'doc'>;
@@ -67,13 +68,19 @@ type Kinds = { [N in SaveName]: SaveKind<Variables[N], Answers[N], unknown> };
 
 export const pieceQueue = (id: string): string => `piece ${id}`;
 const firingQueue = (id: string): string => `firing ${id}`;
-const SHELVES = 'shelves';
+export const SHELVES_QUEUE = 'shelves';
 
 /** A kept picture that the browser has lost in the meantime. */
 const LOST_PICTURE = { code: 'lost-picture', path: '', message: 'This browser does not have the picture any more; add it once more.' };
 
 const withPhotos = <T extends { photos?: string[] }>(told: T, of: (photos: string[]) => string[]): T =>
   told.photos === undefined ? told : { ...told, photos: of(told.photos) };
+
+/** Ids of the records that a piece names: one that is new is saved under its own id, and goes first. */
+const recordsIn = ({ layers, steps }: PieceDoc): string[] => [
+  ...layers.map(({ glassId }) => glassId),
+  ...steps.flatMap(({ kilnId, controllerId }) => [kilnId, controllerId]),
+];
 
 /** filled: puts the name of a picture into the saves that wait for it. */
 export function saveKinds(client: QueryClient, filled: (id: string, put: (variables: unknown) => unknown) => void): Kinds {
@@ -89,6 +96,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       queue: ({ id }) => pieceQueue(id),
       counts: ({ id }) => pieceQueue(id),
       send: (body) => call(api.createPiece, { body }),
+      needs: ({ doc }) => recordsIn(doc),
       taken: (piece) => adoptPiece(client, piece),
       words: ({ name }) => `New piece: ${name}`,
     },
@@ -98,6 +106,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       send: ({ id, name, doc, what }, { key, version }) => call(api.savePiece, { id, key, body: { name, doc, what, version } }),
       taken: (piece) => adoptPiece(client, piece),
       join: (resting, next) => ({ ...next, before: resting.before }),
+      needs: ({ doc }) => recordsIn(doc),
       onto: pieceOnto,
       words: ({ name, what }) => `${name}: ${what}`,
     },
@@ -198,7 +207,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       words: ({ fileName }) => `The picture ${fileName}`,
     },
     saveRecord: {
-      queue: () => SHELVES,
+      queue: () => SHELVES_QUEUE,
       counts: ({ kind, record }) => `${kind} ${record.id}`,
       send: ({ kind, record }, { key, version }) => sendRecord(kind, { ...record, version }, key),
       taken: forgetShelves,
@@ -206,20 +215,20 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       words: ({ kind, record }) => `On the shelves: ${'name' in record ? record.name : `a ${KINDS[kind].one}`}`,
     },
     archiveRecord: {
-      queue: () => SHELVES,
+      queue: () => SHELVES_QUEUE,
       send: ({ kind, id, archived }) => call(recordApi[kind].archive, { id, body: { archived } }),
       taken: (shelves) => client.setQueryData(keys.shelves, shelves),
       words: ({ name, archived }) => `${name} ${archived ? 'put away' : 'taken out again'}`,
     },
     removeRecord: {
-      queue: () => SHELVES,
+      queue: () => SHELVES_QUEUE,
       counts: ({ kind, id }) => `${kind} ${id}`,
       send: ({ kind, id }, { version }) => call(recordApi[kind].remove, { id, body: { version } }),
       taken: forgetShelves,
       words: ({ name }) => `${name} deleted`,
     },
     restoreRecord: {
-      queue: () => SHELVES,
+      queue: () => SHELVES_QUEUE,
       send: ({ kind, id }) => call(recordApi[kind].restore as unknown as Endpoint, { id, body: {} as never }),
       taken: forgetShelves,
       words: ({ name }) => `${name} brought back`,
@@ -239,7 +248,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
 }
 
 /** Outline and the words it was typed in are one thing. What an older page kept does not say what it changed: all but the firings. */
-function pieceOnto(variables: Variables['savePiece'], standing: Piece): { variables: Variables['savePiece']; leaves: Piece } {
+export function pieceOnto(variables: Variables['savePiece'], standing: Piece): { variables: Variables['savePiece']; leaves: Piece } {
   const { name, doc, before } = variables;
   const stands = { name: standing.name, doc: standing.doc };
   const merged = before ? onto<State>(before, { name, doc }, stands) : { name, doc: { ...doc, steps: standing.doc.steps } };
@@ -265,36 +274,13 @@ export function recordOnto(variables: Variables['saveRecord'], standing: AnyReco
 }
 
 /** The piece with a schedule of one of its steps in use. */
-const withSchedule = (piece: Piece, { stepId, id, origin }: Pick<NewSchedule, 'stepId' | 'id' | 'origin'>): Piece => ({
+export const withSchedule = (piece: Piece, { stepId, id, origin }: Pick<NewSchedule, 'stepId' | 'id' | 'origin'>): Piece => ({
   ...piece,
   doc: {
     ...piece.doc,
     steps: piece.doc.steps.map((step) => (step.id === stepId ? { ...step, scheduleId: id, computedId: origin === 'computed' ? id : step.computedId } : step)),
   },
 });
-
-/** A piece as the server has it, shown as the saves that wait will leave it. */
-export function shownPiece(piece: Piece, waiting: readonly { name: string; variables: unknown }[]): Piece {
-  return waiting.reduce((now, { name, variables }) => {
-    if (name === 'savePiece') {
-      const save = variables as Variables['savePiece'];
-      return { ...pieceOnto(save, now).leaves, undo: save.what, redo: null };
-    }
-    if (name !== 'saveSchedule') return now;
-    const save = variables as Variables['saveSchedule'];
-    return { ...withSchedule(now, save), undo: save.origin === 'computed' ? 'schedule computed' : 'schedule changed', redo: null };
-  }, piece);
-}
-
-/**
- * A change of a piece, put onto what is shown of it by now: whoever made it may not have seen yet what was changed since, as a
- * computation that took its time, or a second touch before the first was drawn.
- */
-export function putPiece(client: QueryClient, outbox: Outbox, change: Variables['savePiece'], options: PutOptions): void {
-  const stands = client.getQueryData<Piece>(keys.piece(change.id));
-  const now = stands && shownPiece(stands, outbox.waitingIn(pieceQueue(change.id)));
-  outbox.put('savePiece', now ? pieceOnto(change, now).variables : change, options);
-}
 
 /** The way in which a refused save can still go: an outdated start as it is, a stale save with what it changed, any other once more. */
 export function wayOn(name: string, { problem }: Refusal): 'asItIs' | 'mine' | 'again' {

@@ -20,7 +20,8 @@ export function EditPiecePage() {
   const shelves = useShelves();
   const piece = usePiece(id);
   const back: Back = { title: piece.data?.name ?? 'Piece', href: `/pieces/${id}` };
-  if (!piece.data || piece.isPlaceholderData) return <Waiting query={piece} title={TITLE} back={back} />;
+  // What the list says of it may be older than the piece; of one that waits to be made nothing else is known.
+  if (!piece.data || (piece.isPlaceholderData && piece.data.version > 0)) return <Waiting query={piece} title={TITLE} back={back} />;
   if (!shelves.data) return <Waiting query={shelves} title={TITLE} back={back} />;
   return <EditPiece piece={piece.data} shelves={shelves.data} back={back} />;
 }

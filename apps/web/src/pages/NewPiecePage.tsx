@@ -21,14 +21,15 @@ export function NewPiecePage() {
   const draft = useDraft<PieceEntry>(`new piece ${useUnits().length}`);
   // The same ids for every try, so that a repeated save makes one piece.
   const [[id, layerId]] = useState(() => [uuid(), uuid()]);
-  if (!shelves.data) return <Waiting query={shelves} title="New piece" back={BACK} />;
+  const { data } = shelves;
+  if (!data) return <Waiting query={shelves} title="New piece" back={BACK} />;
   return (
     <Screen title="New piece" back={BACK}>
       <Words tone="muted">Say how big it is and what lies at the bottom; the other layers are laid on its drawing.</Words>
       {create.held && <Held />}
       <PieceForm
-        shelves={shelves.data}
-        entry={newEntry(shelves.data)}
+        shelves={data}
+        entry={newEntry(data)}
         asksGlass
         problem={create.refusal?.problem ?? null}
         saving={create.saving}
@@ -46,7 +47,7 @@ export function NewPiecePage() {
                   firstLayer(
                     layerId,
                     form,
-                    shelves.data.glasses.find(({ id: one }) => one === glassId),
+                    data.glasses.find(({ id: one }) => one === glassId),
                     glassId,
                   ),
                 ],

@@ -86,6 +86,16 @@ describe('a lay-up that is edited', () => {
     expect(layup().queue).toMatchObject({ saving: false, problem: null, elsewhere: null });
   });
 
+  test('saves nothing where nothing has changed', async () => {
+    const { layup, rest } = await openPiece();
+    deepen(layup(), 0, 0.003);
+    expect(layup().queue.saving).toBe(false);
+    deepen(layup(), 0, 0.004);
+    deepen(layup(), 0, 0.004, 'typed');
+    await rest();
+    expect(at.current.asked).toHaveLength(1);
+  });
+
   test('saves different changes apart, each on top of the one before', async () => {
     const { layup, rest } = await openPiece();
     deepen(layup(), 0, 0.004);

@@ -5,7 +5,9 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useUndoing } from '@/data/useUndoing';
-import { pieceQueue, putPiece } from '@/outbox/kinds';
+import { pieceQueue } from '@/outbox/kinds';
+import { isSame } from '@/outbox/merge';
+import { putPiece } from '@/outbox/shown';
 import { type QueueState, useOutbox, useShownQueue } from '@/outbox/useOutbox';
 
 export interface Layup {
@@ -43,6 +45,8 @@ export function useLayup(piece: Piece): Layup {
     edit(outcome, key = uuid(), newName = name) {
       if (!outcome.ok) return setProblem(outcome.problem);
       setProblem(null);
+      // A step that leads nowhere, as from a glass's only size to the next, is no edit to take back.
+      if (newName === name && isSame(outcome.value.doc, doc)) return;
       const change = { id, name: newName, ...outcome.value, before: { name, doc } };
       putPiece(client, outbox, change, { on: version, rest: { key, for_ms: REST_MS } });
     },

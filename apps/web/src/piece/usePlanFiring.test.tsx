@@ -5,7 +5,7 @@ import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { keys } from '@/outside/keys';
 import { makeQueryClient } from '@/data/queries';
-import { putPiece } from '@/outbox/kinds';
+import { putPiece } from '@/outbox/shown';
 import { outboxOf } from '@/outbox/make';
 import { withFakeServer } from '@/test/fakeServer';
 import { usePlanFiring } from './usePlanFiring';

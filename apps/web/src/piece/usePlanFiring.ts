@@ -8,7 +8,8 @@ import { problemOfError } from '@/outside/client';
 import { keys } from '@/outside/keys';
 import { useUnits } from '@/data/studio';
 import { compute } from '@/engine/client';
-import { pieceQueue, shownPiece } from '@/outbox/kinds';
+import { pieceQueue } from '@/outbox/kinds';
+import { pieceNow } from '@/outbox/shown';
 import { isSame } from '@/outbox/merge';
 import { useOutbox } from '@/outbox/useOutbox';
 
@@ -30,10 +31,7 @@ export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
   const [problem, setProblem] = useState<Problem | null>(null);
 
   async function work(step: Step, on: Piece): Promise<Outcome<string[]>> {
-    const now = (): Piece => {
-      const stands = client.getQueryData<Piece>(keys.piece(pieceId));
-      return stands ? shownPiece(stands, outbox.waitingIn(pieceQueue(pieceId))) : on;
-    };
+    const now = (): Piece => pieceNow(client, outbox, pieceId) ?? on;
     for (let tries = 0; tries < TRIES; tries += 1) {
       const { name, doc: before, version } = now();
       const edited = withStep(before, step);

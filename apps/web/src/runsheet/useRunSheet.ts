@@ -12,7 +12,8 @@ import { keys } from '@/outside/keys';
 import { useUndoing } from '@/data/useUndoing';
 import { compute } from '@/engine/client';
 import { latestWins } from '@/engine/latest';
-import { pieceQueue, putPiece } from '@/outbox/kinds';
+import { pieceQueue } from '@/outbox/kinds';
+import { putPiece } from '@/outbox/shown';
 import type { Outbox } from '@/outbox/outbox';
 import { type QueueState, useOutbox, useShownQueue } from '@/outbox/useOutbox';
 

@@ -64,7 +64,8 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
     if (problem && problem.code !== 'stale') setError(fields.some(({ key }) => key === problem.path) ? problem.path : 'root', { message: problem.message });
   }, [problem, setError, fields]);
   const archived = shelves.archived.includes(record.id);
-  const isNew = record.version === 0;
+  /** One that waits to be saved has no version either. */
+  const isNew = record.version === 0 && shelves[kind].every(({ id }) => id !== record.id);
   /** Where one was: the list that led here, or the shelf. */
   const leave = (): void => (router.canGoBack() ? router.back() : router.replace(shelfHref(kind)));
 
@@ -79,7 +80,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
         leave();
       };
       if (standing) save.save(recordOnto(mine, standing).variables, { on: standing.version, then });
-      else save.save(mine, { on: record.version, then });
+      else save.save(mine, { on: record.version, ...(isNew ? { id: record.id } : {}), then });
     }, showFault)();
 
   return (

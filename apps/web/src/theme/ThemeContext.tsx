@@ -17,7 +17,11 @@ export const useTheme = (): ThemeValue => useContext(Context);
 export function ThemeProvider({ children }: { children: ReactNode }) {
   const system = useColorScheme();
   const { theme } = useStudio();
-  const name = theme === 'system' ? (system === 'dark' ? 'dark' : 'light') : theme;
+  return <Themed name={theme === 'system' ? (system === 'dark' ? 'dark' : 'light') : theme}>{children}</Themed>;
+}
+
+/** In a theme that is known, where no studio can be asked. */
+export function Themed({ name, children }: { name: 'light' | 'dark'; children: ReactNode }) {
   const value = useMemo(() => ({ name, colours: name === 'dark' ? dark : light }) as const, [name]);
   useEffect(() => {
     document.documentElement.style.colorScheme = name;

@@ -217,6 +217,14 @@ export type ShelfKind = (typeof SHELF_KINDS)[number];
 
 export const isKind = (name: string): name is KindName => name in KINDS;
 
+const byName = (a: AnyRecord, b: AnyRecord): number => ('name' in a && 'name' in b ? a.name.localeCompare(b.name) : 0);
+
+/** Newest first where a kind has a time, else by name. */
+export function inOrder(kind: KindName, list: readonly AnyRecord[]): AnyRecord[] {
+  const { newest } = kindOf(kind);
+  return list.toSorted(newest ? (a, b) => newest(b) - newest(a) : byName);
+}
+
 /** What a record is called: its name, or what it is about. */
 export const titleOf = (kind: KindName, record: AnyRecord, about: About): string =>
   'name' in record ? record.name : (kindOf(kind).title?.(record, about) ?? record.id);

@@ -1,0 +1,78 @@
+/** What the server has, shown as the saves that wait will leave it. */
+import { type AnyRecord, type KindName, type Piece, type Shelves, inOrder } from '@torvin/schema';
+import type { QueryClient } from '@tanstack/react-query';
+import { keys } from '@/outside/keys';
+import { type Variables, pieceOnto, pieceQueue, recordOnto, withSchedule } from './kinds';
+import type { Entry, Outbox, PutOptions } from './outbox';
+
+type Waiting = readonly Pick<Entry, 'name' | 'variables' | 'refused'>[];
+
+export function shownPiece(piece: Piece, waiting: Waiting): Piece {
+  return waiting.reduce((now, { name, variables }) => {
+    if (name === 'savePiece') {
+      const save = variables as Variables['savePiece'];
+      return { ...pieceOnto(save, now).leaves, undo: save.what, redo: null };
+    }
+    if (name !== 'saveSchedule') return now;
+    const save = variables as Variables['saveSchedule'];
+    return { ...withSchedule(now, save), undo: save.origin === 'computed' ? 'schedule computed' : 'schedule changed', redo: null };
+  }, piece);
+}
+
+/** What is known of a piece at this moment, drawn or not; undefined where nothing has been read of it. */
+export function pieceNow(client: QueryClient, outbox: Outbox, id: string): Piece | undefined {
+  const waiting = outbox.waitingIn(pieceQueue(id));
+  const stands = client.getQueryData<Piece>(keys.piece(id)) ?? newPieceIn(waiting, id);
+  return stands && shownPiece(stands, waiting);
+}
+
+/**
+ * A change of a piece, put onto what is shown of it by now: whoever made it may not have seen yet what was changed since, as a
+ * computation that took its time, or a second touch before the first was drawn.
+ */
+export function putPiece(client: QueryClient, outbox: Outbox, change: Variables['savePiece'], options: PutOptions): void {
+  const now = pieceNow(client, outbox, change.id);
+  outbox.put('savePiece', now ? pieceOnto(change, now).variables : change, options);
+}
+
+/** One that the server has not seen yet: of version 0, as a save that rests on it expects. */
+export function newPieceIn(waiting: Waiting, id: string): Piece | undefined {
+  const made = waiting.find((entry) => entry.name === 'createPiece' && !entry.refused && (entry.variables as Variables['createPiece']).id === id);
+  return made && { ...(made.variables as Variables['createPiece']), version: 0, createdAt: Date.now(), updatedAt: Date.now(), undo: null, redo: null };
+}
+
+/** Those that were made last first, as the server lists them. */
+export function shownPieces(pieces: readonly Piece[], waiting: readonly Entry[], queueOf: (entry: Entry) => string): Piece[] {
+  const made = waiting.flatMap(({ name, variables }) => (name === 'createPiece' ? [(variables as Variables['createPiece']).id] : []));
+  const unseen = made.filter((id) => pieces.every((piece) => piece.id !== id)).flatMap((id) => newPieceIn(waiting, id) ?? []);
+  return [...unseen.reverse(), ...pieces].flatMap((piece) => {
+    const own = waiting.filter((entry) => queueOf(entry) === pieceQueue(piece.id));
+    return own.some(({ name, refused }) => name === 'deletePiece' && !refused) ? [] : shownPiece(piece, own);
+  });
+}
+
+/** A record keeps the version that the server has of it; a new one has 0. */
+export function shownShelves(shelves: Shelves, waiting: Waiting): Shelves {
+  return waiting.reduce((now, { name, variables, refused }) => {
+    if (refused) return now;
+    if (name === 'saveRecord') {
+      const save = variables as Variables['saveRecord'];
+      const standing = now[save.kind].find(({ id }) => id === save.record.id);
+      const leaves = standing ? { ...recordOnto(save, standing).leaves, version: standing.version } : { ...save.record, version: 0 };
+      return withList(now, save.kind, (list) => [...list.filter(({ id }) => id !== leaves.id), leaves]);
+    }
+    if (name === 'removeRecord') {
+      const { kind, id: gone } = variables as Variables['removeRecord'];
+      return withList(now, kind, (list) => list.filter(({ id }) => id !== gone));
+    }
+    if (name !== 'archiveRecord') return now;
+    const { id, archived } = variables as Variables['archiveRecord'];
+    const others = now.archived.filter((one) => one !== id);
+    return { ...now, archived: archived ? [...others, id] : others };
+  }, shelves);
+}
+
+const withList = (shelves: Shelves, kind: KindName, change: (list: readonly AnyRecord[]) => AnyRecord[]): Shelves => ({
+  ...shelves,
+  [kind]: inOrder(kind, change(shelves[kind])),
+});
