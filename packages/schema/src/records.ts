@@ -71,7 +71,6 @@ export const StripTestSchema = z.strictObject({
   note: words('Note', 400),
   testedAt: instant,
 });
-export type StripTest = z.infer<typeof StripTestSchema>;
 export const StripTestChangeSchema = StripTestSchema.refine(({ glassA, glassB }) => glassA !== glassB, {
   path: ['glassB'],
   error: 'A strip test is of two glasses: choose another one here.',
