@@ -13,6 +13,7 @@ import { Swatch } from '@/ui/Swatch';
 import { Toggles } from '@/ui/Toggles';
 import { Words } from '@/ui/Words';
 import { colourWords, isColour } from './colourWords';
+import { aboutShelves, nameAmong } from './words';
 
 export interface RecordFieldsProps {
   fields: readonly FieldOf[];
@@ -72,12 +73,13 @@ function OneField({ field, value, onChange, onBlur, error, shelves }: OneFieldPr
         </WithError>
       );
     case 'record': {
-      const offered = isKind(field.of) ? shelves[field.of].filter(({ id }) => id === typed || !shelves.archived.includes(id)) : [];
-      const options = offered.map((record) => ({
-        value: record.id,
-        title: 'name' in record ? record.name : record.id,
-        mark: 'colour' in record ? <Swatch colour={record.colour} /> : undefined,
-      }));
+      const { of } = field;
+      const about = aboutShelves(shelves, units);
+      const offered = isKind(of) ? shelves[of].filter(({ id }) => id === typed || !shelves.archived.includes(id)) : [];
+      const options = offered.map((record) => {
+        const { name, note } = (isKind(of) && nameAmong(shelves, of, record.id, about)) || { name: record.id };
+        return { value: record.id, title: name, note, mark: 'colour' in record ? <Swatch colour={record.colour} /> : undefined };
+      });
       return (
         <WithError error={error} testID={testID}>
           {options.length > 0 ? (

@@ -1,17 +1,30 @@
 /** What the records on the shelves are called, in this studio's units. */
 import type { Units } from '@torvin/core';
-import { type About, type Shelves, isKind } from '@torvin/schema';
+import { type About, type KindName, type Shelves, isKind, kindOf } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import type { ShelfRecord } from '@/outside/records';
 
-export const aboutShelves = (shelves: Shelves, units: Units): About => ({
-  units,
-  nameOf(kind, id) {
-    const record = isKind(kind) ? shelves[kind].find((one) => one.id === id) : undefined;
-    return record && 'name' in record ? record.name : id;
-  },
-  day: (at) => format(at, 'd MMM yyyy'),
-});
+export function aboutShelves(shelves: Shelves, units: Units): About {
+  const about: About = {
+    units,
+    nameOf(kind, id) {
+      const named = isKind(kind) ? nameAmong(shelves, kind, id, about) : null;
+      if (!named) return id;
+      return named.note === undefined ? named.name : `${named.name} (${named.note})`;
+    },
+    day: (at) => format(at, 'd MMM yyyy'),
+  };
+  return about;
+}
+
+/** A record's name; with what a row says of it where another of its kind is called the same, as every maker's clear is. */
+export function nameAmong(shelves: Shelves, kind: KindName, id: string, about: About): { name: string; note?: string } | null {
+  const record = shelves[kind].find((one) => one.id === id);
+  if (!record || !('name' in record)) return null;
+  const { name } = record;
+  const isAlone = shelves[kind].every((one) => one.id === id || !('name' in one) || one.name !== name);
+  return isAlone ? { name } : { name, note: kindOf(kind).about(record, about) };
+}
 
 /** Where its figures are from; '' where that is not asked for. */
 export const sourceOf = (record: ShelfRecord): string => ('source' in record ? record.source : '');
