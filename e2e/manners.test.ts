@@ -340,6 +340,25 @@ test('a drawer is left by Escape and by Back; focus goes in and comes back', asy
   await me.page.close();
 });
 
+test('the space bar chooses among options and ticks boxes, once each', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  await open(me, '/shelves/glasses/new');
+  const state = (id: string): Promise<string | null> => me.page.$eval(`[data-testid="${id}"]`, (node) => node.getAttribute('aria-checked'));
+  const press = async (id: string): Promise<void> => {
+    await (await me.find(id)).focus();
+    await me.page.keyboard.press('Space');
+  };
+  for (const id of ['glass-family-soft-90', 'glass-form-rod']) {
+    await me.find(id);
+    expect(await state(id)).toBe('false');
+    await press(id);
+    expect(await state(id)).toBe('true');
+  }
+  await press('glass-form-rod');
+  expect(await state('glass-form-rod')).toBe('false');
+  await me.page.close();
+});
+
 test.each([
   ['a phone on its side', { ...PHONE, width: 844, height: 390 }],
   ['a wide window enlarged to 200 %', { ...WIDE, width: 640, height: 400 }],

@@ -7,6 +7,7 @@ import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { Words } from './Words';
+import { spaceChooses } from './spaceChooses';
 
 export interface OptionProps {
   as: 'radio' | 'pressed';
@@ -27,7 +28,9 @@ export function Option({ as, chosen, title, note, small = false, mark, grows = f
   const filled = chosen && mark === undefined;
   return (
     <KitChip
-      {...(as === 'radio' ? ({ role: 'radio', 'aria-checked': chosen } as const) : ({ role: 'button', 'aria-pressed': chosen } as const))}
+      {...(as === 'radio'
+        ? ({ role: 'radio', 'aria-checked': chosen, ...spaceChooses(onPress) } as const)
+        : ({ role: 'button', 'aria-pressed': chosen } as const))}
       onPress={onPress}
       testID={testID}
       containerStyle={{ flexGrow: grows ? 1 : 0 }}

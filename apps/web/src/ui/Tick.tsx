@@ -4,6 +4,7 @@ import type { ReactElement } from 'react';
 import type { ViewStyle } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
+import { spaceChooses } from './spaceChooses';
 
 export interface TickProps {
   on: boolean;
@@ -19,6 +20,7 @@ export function Tick({ on, title, onPress, behind = false, style = {}, testID }:
   return (
     <KitCheckBox
       aria-checked={on}
+      {...spaceChooses(onPress)}
       checked={on}
       title={title}
       onPress={onPress}

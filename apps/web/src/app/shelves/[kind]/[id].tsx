@@ -1,6 +1,6 @@
 import { SHELF_KINDS, type ShelfKind, type Shelves, beginRecord, isKind } from '@torvin/schema';
 import { Redirect, useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useShelves } from '@/data/pieces';
 import type { ShelfRecord } from '@/outside/records';
@@ -11,11 +11,15 @@ export default function ShelfRecordPage() {
   const { kind, id } = useLocalSearchParams<{ kind: string; id: string }>();
   const shelves = useShelves();
   const [newId] = useState(() => uuid());
+  const last = useRef<ShelfRecord | undefined>(undefined);
   const known = SHELF_KINDS.find((one) => one === kind);
   if (!known) return <Redirect href="/shelves" />;
   if (!shelves.data) return <Waiting query={shelves} title="Shelves" back={{ title: 'Shelves', href: '/shelves' }} />;
   const records: readonly ShelfRecord[] = shelves.data[known];
-  const record = id === 'new' ? begun(known, newId, shelves.data) : records.find((one) => one.id === id);
+  const present = id === 'new' ? begun(known, newId, shelves.data) : records.find((one) => one.id === id);
+  if (present) last.current = present;
+  // One that is being deleted is gone from its shelf at once, and its page is left when the server has said so.
+  const record = present ?? (last.current?.id === id ? last.current : undefined);
   return record ? <RecordScreen key={record.id} kind={known} record={record} shelves={shelves.data} /> : <Redirect href="/shelves" />;
 }
 
