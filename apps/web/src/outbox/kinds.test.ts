@@ -2,8 +2,8 @@ import { type AnyRecord, EMPTY_SHELVES, type FiringDetail, type Piece, type Piec
 import { QueryClient } from '@tanstack/react-query';
 import { IDBFactory } from 'fake-indexeddb';
 import { type Variables, firingOnto, recordOnto, saveKinds, wayOn } from './kinds';
-import type { SaveKind } from './outbox';
-import { shownPiece, shownPieces, shownShelves } from './shown';
+import type { Outbox, SaveKind } from './outbox';
+import { pieceNow, shownPiece, shownPieces, shownShelves } from './shown';
 import { dropPicture, keepPicture, knownNames, localIdsIn, localName, readPicture } from './pictures';
 
 const sheet = (id: string, thickness_m = 0.003) => ({ id, form: 'sheet', glassId: 'clear', thickness_m }) as const;
@@ -151,6 +151,10 @@ describe('what waits is shown', () => {
     const shown = shownPieces([piece(doc())], waiting, queueOf);
     expect(shown).toMatchObject([{ id: 'new', name: 'Begun offline', version: 0, doc: { layers: [{ thickness_m: 0.006 }] } }, { id: 'p' }]);
     expect(shownPieces(shown, waiting, queueOf)).toHaveLength(2);
+    // A further change goes onto it too, as onto one that has been read.
+    const outbox = { waitingIn: () => waiting } as unknown as Outbox;
+    expect(pieceNow(new QueryClient(), outbox, 'new')).toMatchObject({ version: 0, doc: { layers: [{ thickness_m: 0.006 }] } });
+    expect(pieceNow(new QueryClient(), outbox, 'other')).toBeUndefined();
     expect(shownPieces([], [...waiting, entry('deletePiece', { id: 'new', name: made.name })], queueOf)).toEqual([]);
     expect(shownPieces([], [{ ...waiting[0], refused: { problem: { code: 'x', path: '', message: '' } } }], queueOf)).toEqual([]);
   });
