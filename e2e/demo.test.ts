@@ -1,9 +1,10 @@
 /** npm run demo on an empty folder, a second time, and afresh. The builds are there already, so it starts at once. */
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DEMO_PIECES } from '../apps/server/src/db/demo';
-import { startAndListen } from './server';
+import { ROOT, startAndListen } from './server';
 
 jest.setTimeout(300_000);
 
@@ -68,4 +69,50 @@ test('pictures whose database is gone: the start asks, and erases none either wa
   expect(await names(anew.address)).toEqual(DEMO_NAMES);
   expect(pictures()).toEqual(expect.arrayContaining(before));
   await anew.stop();
+});
+
+/** Of a command that ends by itself. */
+function ended(args: string[], data: string): { code: number | null; said: string } {
+  const { status, stdout, stderr } = spawnSync(process.execPath, args, {
+    cwd: ROOT,
+    env: { ...process.env, TORVIN_DATA: data, TORVIN_PORT: '18431' },
+    encoding: 'utf8',
+  });
+  return { code: status, said: stdout + stderr };
+}
+
+test('a second start on a folder says where the first runs and ends; one that was killed holds nobody up', async () => {
+  const data = join(folder, 'one');
+  const first = await startAndListen(['dist/server/main.mjs'], { TORVIN_DATA: data, TORVIN_PORT: '18431' });
+  for (const words of [[], ['--fresh']]) {
+    const { code, said } = ended(['scripts/demo.mjs', ...words], data);
+    expect(code).toBe(4);
+    expect(said).toContain(`Torvin already runs on ${data}, at ${first.address} (process ${first.child.pid}`);
+    expect(said).not.toMatch(/ {4}at /);
+  }
+  expect(await names(first.address)).toEqual(DEMO_NAMES);
+  const gone = new Promise((resolve) => first.child.once('exit', resolve));
+  first.child.kill('SIGKILL');
+  await gone;
+  const second = await startAndListen(['dist/server/main.mjs'], { TORVIN_DATA: data, TORVIN_PORT: '18431' });
+  expect(await names(second.address)).toEqual(DEMO_NAMES);
+  await second.stop();
+});
+
+test('a damaged database is said in a sentence, and left as it is', () => {
+  const data = join(folder, 'damaged');
+  mkdirSync(data);
+  writeFileSync(join(data, 'torvin.db'), 'no database '.repeat(500));
+  const { code, said } = ended(['dist/server/main.mjs'], data);
+  expect(code).toBe(1);
+  expect(said).toMatch(/^The database in .*damaged cannot be read: torvin\.db is damaged, or no database\. Keep that file, put a copy/);
+  expect(said.trim().split('\n')).toHaveLength(1);
+  expect(readFileSync(join(data, 'torvin.db'), 'utf8')).toMatch(/^no database/);
+});
+
+test('help is given, and a word that is not known is refused before anything is done', () => {
+  const data = join(folder, 'never');
+  expect(ended(['scripts/demo.mjs', '--help'], data)).toMatchObject({ code: 0, said: expect.stringMatching(/--fresh +moves the data aside/) as string });
+  expect(ended(['scripts/demo.mjs', '--frehs'], data)).toMatchObject({ code: 2, said: expect.stringMatching(/^'--frehs' is not known here\./) as string });
+  expect(existsSync(data)).toBe(false);
 });

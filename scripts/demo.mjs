@@ -3,21 +3,33 @@
  * studio of one's own instead, with typical shelves and nothing made yet, in a folder of its own; --new begins a new studio
  * although pictures of another one lie in the folder.
  */
-import { isAbsolute, join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
-import { ASKS, build, install, moveAside, root, say, startServer } from './lib.mjs';
+import { ASKS, build, install, say, startServer, words } from './lib.mjs';
 
+const said = words(
+  `npm run demo [-- words]: Torvin with its demo studio, in the browser
+
+  --fresh   moves the data aside (never erases it) and starts over
+  --own     a studio of your own instead: typical shelves, nothing made yet; its data lies in 'studio'
+  --new     begins a new studio although pictures of another one lie in the folder
+
+Settings: TORVIN_DATA is the data folder, TORVIN_PORT the first port to try.`,
+  ['--fresh', '--own', '--new'],
+);
 install();
 await build();
 
-const own = process.argv.includes('--own');
+const own = said.includes('--own');
 const data = process.env.TORVIN_DATA ?? (own ? 'studio' : 'data');
-const dataDir = isAbsolute(data) ? data : join(root, data);
-if (process.argv.includes('--fresh')) moveAside(dataDir);
 
 /** Starts the server. Where it ends with a question and somebody sits there, the question is asked. */
 async function start(beginAnew) {
-  const { child, address } = startServer({ TORVIN_DATA: data, ...(own ? { TORVIN_START: 'own' } : {}), ...(beginAnew ? { TORVIN_NEW: '1' } : {}) });
+  const { child, address } = startServer({
+    TORVIN_DATA: data,
+    ...(own ? { TORVIN_START: 'own' } : {}),
+    ...(beginAnew ? { TORVIN_NEW: '1' } : {}),
+    ...(said.includes('--fresh') ? { TORVIN_FRESH: '1' } : {}),
+  });
   for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => child.kill(signal));
   const code = await Promise.race([address.then(() => null), new Promise((resolve) => child.once('exit', resolve))]).catch(() => child.exitCode);
   if (code === null) {
@@ -34,4 +46,4 @@ async function confirmed(question) {
   return /^y/i.test(answer.trim());
 }
 
-await start(process.argv.includes('--new'));
+await start(said.includes('--new'));

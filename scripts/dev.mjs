@@ -5,13 +5,13 @@
 import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
-import { EXPO_ENV, bin, install, moveAside, root, routeTypes, say, startServer, watchServer } from './lib.mjs';
+import { EXPO_ENV, bin, install, root, routeTypes, say, startServer, watchServer, words } from './lib.mjs';
 
 const DATA = process.env.TORVIN_DATA ?? 'data-dev';
 const OUT = 'dist/dev';
 
+let fresh = words('npm run dev [-- --fresh]: the demo studio in data-dev, started again and drawn again on every save', ['--fresh']).length > 0;
 install();
-if (process.argv.includes('--fresh')) moveAside(join(root, DATA));
 await routeTypes();
 
 const freePort = () =>
@@ -34,7 +34,11 @@ function restart() {
       server.kill('SIGTERM');
       await ended;
     }
-    const { child, address } = startServer({ TORVIN_DATA: DATA, TORVIN_PORT: String(port) }, { quiet: true, from: OUT });
+    const { child, address } = startServer(
+      { TORVIN_DATA: DATA, TORVIN_PORT: String(port), ...(fresh ? { TORVIN_FRESH: '1' } : {}) },
+      { quiet: true, from: OUT },
+    );
+    fresh = false;
     server = child;
     await address.then(() => say('The server is up.')).catch((error) => say(`${error.message} It starts again when a source is saved.`));
   });

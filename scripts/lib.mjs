@@ -1,7 +1,7 @@
 /** What demo, check and bench share: installing, building, finding Chromium. Only Node's own modules at the top. */
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -149,12 +149,19 @@ export async function routeTypes() {
   if (!ok) throw new Error(`The types of the routes could not be written:\n${output}`);
 }
 
-/** Moves a data folder aside, never erases it. */
-export function moveAside(dataDir) {
-  if (!existsSync(dataDir)) return;
-  const aside = `${dataDir}-${new Date().toISOString().slice(0, 19).replace(/[:T]/g, '-')}`;
-  renameSync(dataDir, aside);
-  say(`The old data was moved to ${aside}`);
+/** The words of a command's line that were said; one that is not known ends it, and --help with what there is. */
+export function words(usage, known) {
+  const said = process.argv.slice(2);
+  if (said.includes('--help') || said.includes('-h')) {
+    say(usage);
+    process.exit(0);
+  }
+  const unknown = said.find((word) => !known.includes(word));
+  if (unknown !== undefined) {
+    process.stderr.write(`'${unknown}' is not known here.\n\n${usage}\n`);
+    process.exit(2);
+  }
+  return said;
 }
 
 async function buildWeb() {

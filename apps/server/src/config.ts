@@ -10,6 +10,8 @@ export interface Config {
   start: 'demo' | 'own';
   /** A new studio is meant, although pictures of another one lie in the folder. */
   beginAnew: boolean;
+  /** What lies in the data folder is moved aside first. */
+  fresh: boolean;
   /** Names that browsers may call this server by, beside loopback and the addresses it listens on. */
   names: string[];
 }
@@ -34,6 +36,7 @@ export function configFrom(env: NodeJS.ProcessEnv, root: string): Config {
     dataDir: isAbsolute(data) ? data : join(root, data),
     start,
     beginAnew: env.TORVIN_NEW === '1',
+    fresh: env.TORVIN_FRESH === '1',
     names,
   };
 }

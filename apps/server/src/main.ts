@@ -1,4 +1,5 @@
 /** Starts Torvin: database, engine thread, HTTP. Runs as the bundle dist/server/main.mjs. */
+import { existsSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -8,34 +9,39 @@ import pino from 'pino';
 import { version } from '../../../package.json';
 import { computePool } from './compute/pool';
 import { configFrom } from './config';
-import { type Opened, OrphanedPictures, openDatabase } from './db/open';
+import { OrphanedPictures, openDatabase } from './db/open';
 import { addDemoPhotos } from './db/demoPhotos';
 import { seedDemo, seedOwn } from './db/seed';
+import { type Claim, FolderInUse, claimFolder } from './folder/claim';
+import { faultOf, moveAside } from './folder/faults';
 import { createApp } from './http/app';
 import { sweepPhotos } from './store/photos';
 import { sweepDeleted } from './store/pieces';
 import { forgetOldReceipts } from './store/receipts';
 
-/** The exit code of a start that wants to be told something first. */
+/** Exit codes of a start that comes to nothing: it wants to be told something first; a server has the folder already. */
 const ASKS = 3;
+const RUNS_ALREADY = 4;
 
 const here = dirname(fileURLToPath(import.meta.url));
 const root = join(here, '..', '..');
 const log = pino({ level: process.env.TORVIN_LOG ?? 'warn' });
 
-const config = configFrom(process.env, root);
-const opened = openOrAsk();
+const config = saidIfNot('', () => configFrom(process.env, root));
+const { dataDir } = config;
+const claim = saidIfNot(dataDir, claimed);
+const opened = saidIfNot(dataDir, () => openDatabase(dataDir, join(here, 'migrations'), config));
 const pool = computePool(new URL('./computeWorker.mjs', import.meta.url));
 if (config.start === 'own') seedOwn(opened.db);
-else if (seedDemo(opened.db, Date.now())) await addDemoPhotos(opened.db, config.dataDir, Date.now());
+else if (seedDemo(opened.db, Date.now())) await addDemoPhotos(opened.db, dataDir, Date.now());
 sweepDeleted(opened.db, Date.now());
 forgetOldReceipts(opened.db, Date.now());
-sweepPhotos(opened.db, config.dataDir, Date.now());
+sweepPhotos(opened.db, dataDir, Date.now());
 const app = createApp({
   opened,
   pool,
   calculators: await computeEndpoints(),
-  dataDir: config.dataDir,
+  dataDir,
   version,
   log,
   webDir: join(root, 'apps', 'web', 'dist'),
@@ -46,7 +52,9 @@ const app = createApp({
 const server = await listen(app, config.host, config.port);
 const address = server.address();
 const port = typeof address === 'object' && address ? address.port : config.port;
-process.stdout.write(`Torvin is at http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${port}\nIts data lies in ${config.dataDir}\n`);
+const reached = `http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${port}`;
+claim.at(reached);
+process.stdout.write(`Torvin is at ${reached}\nIts data lies in ${dataDir}\n`);
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.once(signal, () => {
@@ -54,19 +62,31 @@ for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     server.closeAllConnections();
     void pool.close().then(() => {
       opened.close();
+      claim.release();
       process.exit(0);
     });
   });
 }
 
-/** Pictures without their database end the start with a question, which the demo command puts to the person. */
-function openOrAsk(): Opened {
+/** The folder is this server's own from here on; asked for afresh, what lies in it is moved aside, which no other server may be using. */
+function claimed(): Claim {
+  const wasThere = existsSync(dataDir);
+  const claim = claimFolder(dataDir);
+  if (!config.fresh || !wasThere) return claim;
+  claim.release();
+  const aside = moveAside(dataDir);
+  process.stdout.write(`The old data was moved to ${aside}\n`);
+  return claimFolder(dataDir);
+}
+
+/** What keeps it from starting is said in a sentence, and is its end. */
+function saidIfNot<T>(where: string, step: () => T): T {
   try {
-    return openDatabase(config.dataDir, join(here, 'migrations'), config);
+    return step();
   } catch (error) {
-    if (!(error instanceof OrphanedPictures)) throw error;
-    process.stderr.write(`${error.message}\n`);
-    process.exit(ASKS);
+    const said = faultOf(error, where)?.problem.message ?? (error as Error).message;
+    process.stderr.write(`${said}\n`);
+    process.exit(error instanceof OrphanedPictures ? ASKS : error instanceof FolderInUse ? RUNS_ALREADY : 1);
   }
 }
 

@@ -6,7 +6,7 @@ import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import { countPhotoFiles } from '../store/photoFiles';
 import { afterMigrations } from './afterMigrations';
-import type { Database } from './database';
+import { type Database, withHonestTransactions } from './database';
 import * as tables from './tables';
 
 export interface Opened {
@@ -35,7 +35,7 @@ export function openDatabase(dataDir: string, migrationsDir: string, { beginAnew
   const existed = existsSync(file) && statSync(file).size > 0;
   const mustAsk = (): boolean => !beginAnew && countPhotoFiles(dataDir) > 0;
   if (!existed && mustAsk()) throw new OrphanedPictures(dataDir, countPhotoFiles(dataDir));
-  const driver = new Driver(file);
+  const driver = withHonestTransactions(new Driver(file));
   driver.pragma('journal_mode = WAL');
   driver.pragma('synchronous = FULL');
   driver.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);

@@ -11,7 +11,7 @@ import { addSchedule } from '../store/schedules';
 import { addRecord, allShelves } from '../store/records';
 import { saveStudio } from '../store/studio';
 import { DEMO_CONTROLLERS, DEMO_GLASSES, DEMO_KILNS, DEMO_PIECES, DEMO_RECORDS, type DemoFiring, type DemoPiece } from './demo';
-import type { Database } from './database';
+import { type Database, writing } from './database';
 
 const HOUR_MS = 3600e3;
 
@@ -24,7 +24,7 @@ export function seedOwn(db: Database): void {
   const at = Date.now();
   // How large it is inside is for the studio to say.
   const { insideWidth_m: _wide, insideLength_m: _long, insideHeight_m: _high, ...kiln } = DEMO_KILNS[0];
-  db.transaction((tx) => {
+  writing(db, (tx) => {
     for (const family of TYPICAL_FAMILIES) {
       addRecord(tx, 'families', { ...family, version: 1 }, at);
       addRecord(tx, 'glasses', { ...DEMO_GLASSES[0], ...typical, id: `clear-${family.id}`, familyId: family.id }, at);
@@ -37,7 +37,7 @@ export function seedOwn(db: Database): void {
 /** True where it was empty and is filled now. */
 export function seedDemo(db: Database, now: number): boolean {
   if (!isEmpty(db)) return false;
-  db.transaction((tx) => {
+  writing(db, (tx) => {
     for (const family of TYPICAL_FAMILIES) addRecord(tx, 'families', { ...family, version: 1 }, now);
     for (const kind of KIND_LIST) for (const record of DEMO_RECORDS[kind] ?? []) addRecord(tx, kind, record, now);
     const test = { glassA: 'clear-90', glassB: 'clear-96', result: 'strained', note: 'Strip of 200 mm bowed by a millimetre.' } as const;

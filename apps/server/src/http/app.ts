@@ -32,14 +32,16 @@ export interface AppParts {
 
 const BODY_LIMIT = '256kb';
 /** A piece of some years with a few hundred pictures. */
+/** A small body can be a large one compressed: what comes compressed is not unpacked. */
+const PLAIN = { inflate: false };
 const FILE_LIMIT = '128mb';
 
 export function createApp({ opened, pool, calculators, dataDir, version, log, webDir, host = '127.0.0.1', names = [], now = Date.now }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   guard(app, { host, names });
-  app.use(api.importPiece.path, express.json({ limit: FILE_LIMIT }));
-  const json = express.json({ limit: BODY_LIMIT });
+  app.use(api.importPiece.path, express.json({ ...PLAIN, limit: FILE_LIMIT }));
+  const json = express.json({ ...PLAIN, limit: BODY_LIMIT });
   app.use((request, response, next) => (request.path === '/api/photos' ? next() : json(request, response, next)));
 
   const works: Works = { app, route: routeOn(app, now), db: opened.db, pool, dataDir, now };

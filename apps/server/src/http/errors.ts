@@ -4,6 +4,7 @@ import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
 import { Busy } from '../compute/pool';
 import { Conflict, NotFound, Stale, Taken } from '../store/failures';
+import { faultOf } from '../folder/faults';
 import { NotAllowed } from './guard';
 
 /** A request that does not parse; status 422. */
@@ -16,6 +17,8 @@ interface Answer {
 }
 
 function answerFor(error: unknown): Answer | null {
+  const fault = faultOf(error, "the studio's data folder");
+  if (fault) return { status: fault.status, body: fault.problem, retryAfter_s: fault.retryAfter_s };
   if (error instanceof NotFound) return { status: 404, body: error.problem };
   if (error instanceof Taken) return { status: 409, body: error.problem };
   if (error instanceof Conflict) return { status: 409, body: { ...error.problem, current: error.current } };
@@ -25,6 +28,7 @@ function answerFor(error: unknown): Answer | null {
   if (error instanceof ProblemError) return { status: 422, body: error.problem };
   const { type, status, limit } = (error ?? {}) as { type?: string; status?: number; limit?: number };
   if (type === 'entity.parse.failed') return { status: 400, body: { code: 'malformed-json', path: '', message: 'The request is not JSON.' } };
+  if (type === 'encoding.unsupported') return { status: 415, body: { code: 'compressed', path: '', message: 'The request is compressed: send it as it is.' } };
   if (type === 'entity.too.large')
     return { status: 413, body: { code: 'too-large', path: '', message: `The request is larger than ${Math.round((limit ?? 0) / 1024)} kB.` } };
   if (typeof status === 'number' && status >= 400 && status < 500) {
@@ -37,7 +41,7 @@ export const answerErrors =
   (log: Logger): ErrorRequestHandler =>
   (error, request, response, _next) => {
     const known = answerFor(error);
-    if (!known) log.error({ err: error, method: request.method, path: request.path }, 'request failed');
+    if (!known || known.status === 500) log.error({ err: error, method: request.method, path: request.path }, 'request failed');
     const { status, body, retryAfter_s } = known ?? {
       status: 500,
       body: { code: 'internal', path: '', message: 'Something went wrong on the server; what you saved before is safe.' },

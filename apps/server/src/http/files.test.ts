@@ -1,5 +1,6 @@
 /** A piece out to a file and in again. */
 import { createHash } from 'node:crypto';
+import { gzipSync } from 'node:zlib';
 import sharp from 'sharp';
 import { type Piece, type PieceFile, PieceFileSchema } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
@@ -182,6 +183,19 @@ describe('a piece file', () => {
     ] as const) {
       const { status, body } = await server.ask('POST', '/api/import', { ...file, photos: [photo] });
       expect({ status, path: body.path, message: body.message }).toEqual({ status: 422, path: 'photos.0', message: expect.stringMatching(message) as string });
+    }
+  });
+
+  test('is not unpacked where it comes compressed, as nothing is', async () => {
+    const { file } = await filed('Plaque no. 14');
+    for (const path of ['/api/import', '/api/pieces', '/api/photos']) {
+      const type = path === '/api/photos' ? 'image/png' : 'application/json';
+      const answer = await fetch(server.base + path, {
+        method: 'POST',
+        body: new Uint8Array(gzipSync(JSON.stringify(file))),
+        headers: { 'Content-Type': type, 'Content-Encoding': 'gzip' },
+      });
+      expect([path, answer.status, ((await answer.json()) as { code: string }).code]).toEqual([path, 415, 'compressed']);
     }
   });
 

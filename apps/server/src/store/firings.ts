@@ -4,7 +4,7 @@ import type { Firing, FiringChangeSchema, FiringDetail, FiringPage, FiringQuery,
 import { type SQL, and, count, desc, eq, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import type { z } from 'zod';
-import type { Database } from '../db/database';
+import { type Database, writing } from '../db/database';
 import { firings, loads, pieces, schedules } from '../db/tables';
 import { Conflict, NotFound, Stale, Taken } from './failures';
 import { CLOCKS_APART_MS, findLoad, loadsAhead, mustBeFree } from './loads';
@@ -201,7 +201,7 @@ function loadFor(db: Database, wanted: Recorded, schedule: Schedule, now: number
 
 /** asFiredResult: the engine's word on firing.asFired, where there is any. Judged and kept in one transaction. */
 export function recordFiring(db: Database, wanted: Recorded, asFiredResult: Evaluation | null, now: number): Firing {
-  return db.transaction((tx) => {
+  return writing(db, (tx) => {
     const before = tx.select().from(firings).where(eq(id, wanted.id)).get();
     if (before && before.scheduleId !== wanted.scheduleId) throw new Taken('firing', wanted.id);
     if (!before) {
@@ -266,7 +266,7 @@ function changeFiring(tx: Database, wanted: string, { version: based, ...told }:
 
 /** Repeated, it does nothing. */
 export function deleteFiring(db: Database, wanted: string, based: number, now: number): { ok: true } {
-  return db.transaction((tx) => {
+  return writing(db, (tx) => {
     const row = tx.select().from(firings).where(eq(id, wanted)).get();
     if (row?.deletedAt != null) return { ok: true };
     unchanged(tx, wanted, based);

@@ -19,7 +19,7 @@ import {
 } from '@torvin/schema';
 import { and, asc, eq, inArray, isNull, max } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
-import type { Database } from '../db/database';
+import { type Database, writing } from '../db/database';
 import { firings, loads, pieceStates, pieces, records, schedules } from '../db/tables';
 import { loadIdFor } from './firings';
 import { filedPhotos, takeFiledPhotos } from './photos';
@@ -147,7 +147,7 @@ export async function importPiece(db: Database, dataDir: string, asked: PieceFil
   mustHang(asked);
   // Before the piece: pictures that nothing names are swept, a piece without its pictures would stay so.
   await takeFiledPhotos(db, dataDir, asked.photos, now);
-  return db.transaction((tx) => {
+  return writing(db, (tx) => {
     const before = tx.select().from(pieces).where(eq(pieces.id, asked.piece.id)).get();
     const outcome: Imported['outcome'] = before === undefined ? 'new' : before.deletedAt === null ? 'copied' : 'restored';
     const file = fitted(tx, outcome === 'copied' ? copyOf(asked) : asked);

@@ -4,7 +4,7 @@ import type { NewPiece, Piece, PieceChangeSchema, PieceDoc, Shelves } from '@tor
 import { type SQL, and, desc, eq, gt, inArray, isNull, lt, lte, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
-import type { Database } from '../db/database';
+import { type Database, writing } from '../db/database';
 import { firings, pieceStates, pieces, schedules } from '../db/tables';
 import { NotFound, Stale } from './failures';
 import { type Sent, once } from './receipts';
@@ -84,7 +84,7 @@ function mustHold(db: Database, pieceId: string, doc: PieceDoc, shelves: Shelves
 }
 
 export function createPiece(db: Database, { id, name, doc }: NewPiece, at: number): Piece {
-  return db.transaction((tx) => {
+  return writing(db, (tx) => {
     if (tx.select({ id: pieces.id }).from(pieces).where(eq(pieces.id, id)).get()) return findPiece(tx, id);
     const shelves = allShelves(tx);
     mustHold(tx, id, doc, shelves);
@@ -145,7 +145,7 @@ export function savePiece(db: Database, id: string, change: Change, sent: Sent):
 
 /** Goes one kept state back (-1) or forth (1); a document whose records have gone is refused as in a save. */
 function goTo(db: Database, id: string, version: number, by: -1 | 1, at: number): Piece {
-  return db.transaction((tx) => {
+  return writing(db, (tx) => {
     const { position } = unchanged(tx, id, version);
     const state = tx
       .select()
@@ -170,7 +170,7 @@ export const redoPiece = (db: Database, id: string, version: number, at: number)
 
 /** Repeated, it does nothing. */
 export function deletePiece(db: Database, id: string, version: number, at: number): { ok: true } {
-  return db.transaction((tx) => {
+  return writing(db, (tx) => {
     const row = tx.select().from(pieces).where(eq(pieces.id, id)).get();
     if (row?.deletedAt != null) return { ok: true };
     unchanged(tx, id, version);
@@ -189,7 +189,7 @@ export function restorePiece(db: Database, id: string): Piece {
 
 /** Ends what was deleted more than 30 days ago. A piece that a firing remembers stays, unseen, for the Notebook. */
 export function sweepDeleted(db: Database, at: number): void {
-  db.transaction((tx) => {
+  writing(db, (tx) => {
     tx.delete(firings)
       .where(lt(firings.deletedAt, at - DELETED_KEPT_MS))
       .run();

@@ -3,7 +3,7 @@
  * under, so that it is known, whatever has been saved in between, and counts once.
  */
 import { eq, lt } from 'drizzle-orm';
-import type { Database } from '../db/database';
+import { type Database, writing } from '../db/database';
 import { receipts } from '../db/tables';
 import { Taken } from './failures';
 
@@ -19,7 +19,7 @@ export interface Sent {
 
 /** Acts in a transaction; under a key that acted before it answers with what stands now. */
 export function once<T>(db: Database, { key, at }: Sent, subject: string, act: (tx: Database) => T, standing: (tx: Database) => T): T {
-  return db.transaction((tx) => {
+  return writing(db, (tx) => {
     if (key === undefined) return act(tx);
     const known = tx.select().from(receipts).where(eq(receipts.key, key)).get();
     if (known && known.subject !== subject) throw new Taken('save', key);

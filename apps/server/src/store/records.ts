@@ -5,7 +5,7 @@
 import { ProblemError } from '@torvin/core';
 import { type AnyRecord, KINDS, KIND_LIST, type KindName, type RecordOf, type Shelves, type Stored, inOrder, isKind, kindOf } from '@torvin/schema';
 import { and, eq, isNull, sql } from 'drizzle-orm';
-import type { Database } from '../db/database';
+import { type Database, writing } from '../db/database';
 import { pieces, records } from '../db/tables';
 import { Conflict, NotFound, Stale, Taken } from './failures';
 import { type Sent, once } from './receipts';
@@ -96,7 +96,7 @@ export function saveRecord<K extends KindName>(db: Database, kind: K, id: string
 
 /** Puts a record away, or back. Nothing that was made with it changes. */
 export function archiveRecord(db: Database, kind: KindName, id: string, archived: boolean): Shelves {
-  return db.transaction((tx) => {
+  return writing(db, (tx) => {
     findRecord(tx, kind, id);
     if (!KINDS[kind].archives) throw new ProblemError({ code: 'no-archive', path: 'archived', message: `A ${KINDS[kind].one} is not put away: delete it.` });
     tx.update(records).set({ archived }).where(eq(records.id, id)).run();
@@ -127,7 +127,7 @@ const NAMED_AT_MOST = 3;
 
 /** Repeated, it does nothing. */
 export function removeRecord(db: Database, kind: KindName, id: string, version: number, at: number): { ok: true } {
-  return db.transaction((tx) => {
+  return writing(db, (tx) => {
     const row = rowOf(tx, id);
     if (row?.kind === kind && row.deletedAt !== null) return { ok: true };
     const current = findRecord(tx, kind, id);

@@ -11,7 +11,7 @@ import {
   listedVersions,
 } from '@torvin/schema';
 import { and, count, desc, eq, isNull } from 'drizzle-orm';
-import type { Database } from '../db/database';
+import { type Database, writing } from '../db/database';
 import { firings, schedules } from '../db/tables';
 import { NotFound, Stale, Taken } from './failures';
 import { changePiece, findPiece, unchanged } from './pieces';
@@ -87,7 +87,7 @@ export function alreadySaved(db: Database, pieceId: string, id: string): SavedSc
 
 /** Adds the version and makes it its step's, in one transaction; the piece must still be as it was. */
 export function addSchedule(db: Database, pieceId: string, wanted: NewSchedule, snapshot: Snapshot, result: Evaluation, now: number): SavedSchedule {
-  return db.transaction((tx) => {
+  return writing(db, (tx) => {
     const repeated = alreadySaved(tx, pieceId, wanted.id);
     if (repeated) return repeated;
     const before = unchanged(tx, pieceId, wanted.pieceVersion);

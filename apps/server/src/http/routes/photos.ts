@@ -10,7 +10,7 @@ const A_YEAR_S = 31536000;
 
 /** Pictures come and go as bytes, so they are no endpoints of the table. */
 export function photoRoutes({ app, route, db, dataDir, now }: Works): void {
-  app.post('/api/photos', picturesOnly, express.raw({ type: 'image/*', limit: PHOTO_LIMIT }), async (request, response) => {
+  app.post('/api/photos', picturesOnly, express.raw({ inflate: false, type: 'image/*', limit: PHOTO_LIMIT }), async (request, response) => {
     response.json(await addPhoto(db, dataDir, request.body, now()));
   });
   app.get('/api/photos/:hash', (request, response) => {

@@ -1,0 +1,76 @@
+/**
+ * One server to a folder. The lock is the operating system's, held through SQLite for as long as the process lives, so that a
+ * killed one leaves nothing to be cleared away and a process that has got its number is not taken for it; a note beside it says
+ * who holds it.
+ */
+import { mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import Driver from 'better-sqlite3';
+
+/** Who holds a folder. */
+export interface Holder {
+  pid: number;
+  /** ms since 1970, UTC. */
+  startedAt: number;
+  /** null while it is still starting. */
+  address: string | null;
+}
+
+export interface Claim {
+  /** Tells others where this server is to be found. */
+  at(address: string): void;
+  release(): void;
+}
+
+const LOCK = 'server.lock';
+const NOTE = 'server.json';
+
+/** Another server has the folder. */
+export class FolderInUse extends Error {
+  constructor(
+    dataDir: string,
+    readonly holder: Holder | null,
+  ) {
+    const where = holder?.address ? `at ${holder.address}` : 'and is still starting';
+    const which = holder ? ` (process ${holder.pid}, since ${new Date(holder.startedAt).toISOString().slice(0, 16).replace('T', ' ')} UTC)` : '';
+    super(`Torvin already runs on ${dataDir}, ${where}${which}. Open it there, or end it before another one is started on that folder.`);
+  }
+}
+
+/** Throws FolderInUse where another process has it. */
+export function claimFolder(dataDir: string, now = Date.now()): Claim {
+  mkdirSync(dataDir, { recursive: true });
+  const note = join(dataDir, NOTE);
+  const lock = new Driver(join(dataDir, LOCK), { timeout: 0 });
+  try {
+    lock.exec('begin exclusive');
+  } catch (error) {
+    lock.close();
+    if (!/^SQLITE_BUSY/.test(String((error as { code?: unknown }).code))) throw error;
+    throw new FolderInUse(dataDir, holderIn(note));
+  }
+  const tell = (address: string | null): void => {
+    const holder: Holder = { pid: process.pid, startedAt: now, address };
+    writeFileSync(`${note}.new`, JSON.stringify(holder));
+    renameSync(`${note}.new`, note);
+  };
+  tell(null);
+  return {
+    at: tell,
+    release() {
+      rmSync(note, { force: true });
+      lock.close();
+    },
+  };
+}
+
+function holderIn(note: string): Holder | null {
+  try {
+    const { pid, startedAt, address } = JSON.parse(readFileSync(note, 'utf8')) as Partial<Holder>;
+    if (typeof pid !== 'number' || typeof startedAt !== 'number') return null;
+    return { pid, startedAt, address: typeof address === 'string' ? address : null };
+  } catch {
+    // Not written yet, or being written at this moment: nothing is known of it but that it holds the lock.
+    return null;
+  }
+}
