@@ -2,6 +2,7 @@
 import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import Driver from 'better-sqlite3';
 import sharp from 'sharp';
 import { setting } from './setting';
 import { PHONE, Visitor } from './visitor';
@@ -249,4 +250,32 @@ test('pictures are taken in by their bytes and shown; what is none is refused, n
     [...document.querySelectorAll('[data-testid="photos"] img')].some((node) => (node as HTMLImageElement).naturalWidth > 800),
   );
   await me.expectSound('a firing with its picture');
+});
+
+test('what was deleted long ago is erased when a person says so, and not before', async () => {
+  const asked = async (method: string, path: string, body: object): Promise<Response> =>
+    fetch(`${studio.address}/api/pieces${path}`, { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+  const [{ doc }] = (await (await fetch(`${studio.address}/api/pieces`)).json()) as { doc: object }[];
+  const id = '0198c5a2-0000-7000-8000-00000000dead';
+  expect((await asked('POST', '', { id, name: 'Given up', doc: { ...doc, steps: [] } })).status).toBe(200);
+  expect((await asked('DELETE', `/${id}`, { version: 1 })).status).toBe(200);
+  await open('/shelves');
+  await me.find('new-record');
+  expect(await me.has('set-aside')).toBe(false);
+  // As if it had been deleted five weeks ago, or the clock had jumped that far.
+  const database = new Driver(join(studio.dataDir, 'torvin.db'), { timeout: 5000 });
+  database.prepare('update pieces set deleted_at = deleted_at - ? where id = ?').run(35 * 24 * 3600e3, id);
+  database.close();
+  await studio.stop();
+  await studio.start();
+  await open('/shelves');
+  await me.sees('set-aside', /^Set aside 1 piece, deleted more than 30 days ago\./);
+  await me.press('ask-erase-aside');
+  await me.sees('set-aside', /Erase 1 piece\? This cannot be taken back\./);
+  await me.expectSound('something set aside');
+  await me.press('keep-aside');
+  await me.press('ask-erase-aside');
+  await me.press('erase-aside');
+  await me.gone('set-aside');
+  expect((await asked('POST', `/${id}/restore`, {})).status).toBe(404);
 });

@@ -2,7 +2,7 @@ import { configFrom } from './config';
 
 describe('settings from the environment', () => {
   test('have defaults on loopback and beside the program', () => {
-    const usual = { port: 4310, host: '127.0.0.1', dataDir: '/torvin/data', start: 'demo', beginAnew: false, names: [] };
+    const usual = { port: 4310, host: '127.0.0.1', dataDir: '/torvin/data', start: 'demo', beginAnew: false, fresh: false, names: [] };
     expect(configFrom({}, '/torvin')).toEqual(usual);
   });
 

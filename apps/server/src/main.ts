@@ -16,7 +16,6 @@ import { type Claim, FolderInUse, claimFolder } from './folder/claim';
 import { faultOf, moveAside } from './folder/faults';
 import { createApp } from './http/app';
 import { sweepPhotos } from './store/photos';
-import { sweepDeleted } from './store/pieces';
 import { forgetOldReceipts } from './store/receipts';
 
 /** Exit codes of a start that comes to nothing: it wants to be told something first; a server has the folder already. */
@@ -34,7 +33,6 @@ const opened = saidIfNot(dataDir, () => openDatabase(dataDir, join(here, 'migrat
 const pool = computePool(new URL('./computeWorker.mjs', import.meta.url));
 if (config.start === 'own') seedOwn(opened.db);
 else if (seedDemo(opened.db, Date.now())) await addDemoPhotos(opened.db, dataDir, Date.now());
-sweepDeleted(opened.db, Date.now());
 forgetOldReceipts(opened.db, Date.now());
 sweepPhotos(opened.db, dataDir, Date.now());
 const app = createApp({

@@ -68,8 +68,15 @@ const NothingSchema = z.strictObject({}).meta({ id: 'Nothing' });
 const ArchivedSchema = z.strictObject({ archived: z.boolean() }).meta({ id: 'Archived' });
 const piece = { stands: PieceSchema } as const;
 
-/** What was moved aside because no firing names it any more. */
-export const AsideSchema = z.object({ pictures: count(), bytes: figure('bytes') }).meta({ id: 'Aside' });
+/** What waits for a person to erase it, and is never erased by itself. */
+export const AsideSchema = z
+  .object({
+    pictures: count('Moved aside because no firing has had them for a day'),
+    bytes: figure('bytes'),
+    pieces: count('Deleted more than 30 days ago, and remembered by no firing'),
+    firings: count('Deleted more than 30 days ago'),
+  })
+  .meta({ id: 'Aside' });
 export type Aside = z.infer<typeof AsideSchema>;
 
 export const HealthSchema = z.object({ ok: z.literal(true), version: z.string(), dataDir: z.string(), schema: count('Which state of the database') });
@@ -119,7 +126,7 @@ export const api = {
   firings: get('/api/firings', 'Firings, newest first, a page at a time', FiringPageSchema, { query: FiringQuerySchema }),
   firing: get('/api/firings/:id', 'One firing with the schedule it ran', FiringDetailSchema),
   bench: get('/api/bench', 'What is in the kiln, what has been fired of each step, what was last learned', BenchSchema, { computes: true }),
-  aside: get('/api/aside', 'Pictures moved aside because no firing has had them for a day', AsideSchema),
+  aside: get('/api/aside', 'What was deleted long ago, and pictures that no firing has: kept until they are erased', AsideSchema),
   eraseAside: send('post', '/api/aside/erase', 'Erases the pictures that lie aside, for good', NothingSchema, AsideSchema),
   loads: get('/api/loads', 'What is in the kilns, and what is planned for them', z.array(LoadAheadSchema)),
   saveLoad: send('put', '/api/loads/:id', 'Says when a kiln was opened, which frees it for the next load', LoadChangeSchema, LoadSchema, {

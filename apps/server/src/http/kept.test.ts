@@ -3,7 +3,7 @@ import { type Firing, type Glass, KINDS, type Piece, type ScheduleVersion } from
 import { v7 as uuid } from 'uuid';
 import { eq, sql } from 'drizzle-orm';
 import { pieces, records } from '../db/tables';
-import { DELETED_KEPT_MS, STATES_KEPT, sweepDeleted } from '../store/pieces';
+import { DELETED_KEPT_MS, STATES_KEPT, countLongDeleted, eraseLongDeleted } from '../store/pieces';
 import { PAGE } from '../store/firings';
 import { RECEIPTS_KEPT_MS, forgetOldReceipts } from '../store/receipts';
 import { NOW, type TestServer, startTestServer } from '../test/testServer';
@@ -165,15 +165,17 @@ describe('deleting', () => {
     expect((await server.ask('POST', `/api/firings/${firing.id}/restore`, {})).body).toMatchObject({ note: firing.note, result: firing.result });
   });
 
-  test('is final after 30 days, but a piece that a firing remembers is kept for it', async () => {
+  test('can be erased after 30 days, but a piece that a firing remembers is kept for it', async () => {
     const unfired = await demo('Sundial disc');
     const fired = await demo('Plaque no. 14');
     for (const { id, version } of [unfired, fired]) await server.ask('DELETE', `/api/pieces/${id}`, { version });
     const { db } = server.opened;
-    sweepDeleted(db, NOW + DELETED_KEPT_MS - 1);
+    eraseLongDeleted(db, NOW + DELETED_KEPT_MS - 1);
     expect((await server.ask('POST', `/api/pieces/${unfired.id}/restore`, {})).status).toBe(200);
     await server.ask('DELETE', `/api/pieces/${unfired.id}`, { version: unfired.version + 1 });
-    sweepDeleted(db, NOW + DELETED_KEPT_MS + 1);
+    expect(countLongDeleted(db, NOW + DELETED_KEPT_MS - 1)).toEqual({ pieces: 0, firings: 0 });
+    expect(countLongDeleted(db, NOW + DELETED_KEPT_MS + 1)).toEqual({ pieces: 1, firings: 0 });
+    eraseLongDeleted(db, NOW + DELETED_KEPT_MS + 1);
     const left = db.select({ id: pieces.id }).from(pieces).all();
     expect(left.some(({ id }) => id === unfired.id)).toBe(false);
     expect(left.some(({ id }) => id === fired.id)).toBe(true);

@@ -1,4 +1,4 @@
-/** Pictures that no firing names any more lie aside until a person erases them; nothing is shown where there are none. */
+/** What was deleted long ago, and pictures that no firing names any more, stay until a person erases them; nothing is shown where there is nothing. */
 import { api } from '@torvin/schema';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -21,14 +21,19 @@ export function SetAside() {
     onSuccess: (left) => client.setQueryData(keys.aside, left),
   });
   const [asking, setAsking] = useState(false);
-  if (!data || data.pictures === 0) return null;
-  const what = `${countWords(data.pictures, 'picture', 'pictures')}, ${megabytes(data.bytes)}`;
+  if (!data) return null;
+  const { pieces, firings, pictures, bytes } = data;
+  const deleted = [pieces > 0 && countWords(pieces, 'piece', 'pieces'), firings > 0 && countWords(firings, 'firing', 'firings')].filter(Boolean).join(' and ');
+  const lost = pictures > 0 ? `${countWords(pictures, 'picture', 'pictures')}, ${megabytes(bytes)}` : '';
+  const what = [deleted, lost].filter(Boolean).join(', and ');
+  if (what === '') return null;
   return (
     <View style={{ paddingTop: space.wide, gap: space.small }} testID="set-aside">
       <Words bold role="heading" aria-level={2}>
         Set aside
       </Words>
-      <Words>{`${what}: no firing has had them for a day. They come back by themselves when a database that names them is put back.`}</Words>
+      {deleted !== '' && <Words>{`${deleted}, deleted more than 30 days ago.`}</Words>}
+      {lost !== '' && <Words>{`${lost}: no firing has had them for a day. They come back by themselves when a database that names them is put back.`}</Words>}
       {erase.error && <Notice tone="warn">{problemOfError(erase.error).message}</Notice>}
       {asking ? (
         <Notice

@@ -1,7 +1,8 @@
-import { api } from '@torvin/schema';
+import { type AnswerOf, api } from '@torvin/schema';
 import express from 'express';
 import { eraseAside, photosAside } from '../../store/photoFiles';
 import { addPhoto, photoFile } from '../../store/photos';
+import { countLongDeleted, eraseLongDeleted } from '../../store/pieces';
 import { picturesOnly } from '../guard';
 import type { Works } from '../route';
 
@@ -17,6 +18,11 @@ export function photoRoutes({ app, route, db, dataDir, now }: Works): void {
     const file = photoFile(db, dataDir, request.params.hash, request.query.size === 'small' ? 'small' : 'large');
     response.set('Cache-Control', `private, max-age=${A_YEAR_S}, immutable`).type('jpeg').sendFile(file);
   });
-  route(api.aside, () => photosAside(dataDir));
-  route(api.eraseAside, () => eraseAside(dataDir));
+  const aside = (): AnswerOf<typeof api.aside> => ({ ...photosAside(dataDir), ...countLongDeleted(db, now()) });
+  route(api.aside, aside);
+  route(api.eraseAside, () => {
+    eraseLongDeleted(db, now());
+    eraseAside(dataDir);
+    return aside();
+  });
 }
