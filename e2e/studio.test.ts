@@ -269,9 +269,9 @@ test('what was deleted long ago is erased when a person says so, and not before'
   await studio.stop();
   await studio.start();
   await open('/shelves');
-  await me.sees('set-aside', /^Set aside 1 piece, deleted more than 30 days ago\./);
+  await me.sees('set-aside', /^Set aside Deleted more than 30 days ago: one piece\./);
   await me.press('ask-erase-aside');
-  await me.sees('set-aside', /Erase 1 piece\? This cannot be taken back\./);
+  await me.sees('set-aside', /Erase one piece\? This cannot be taken back\./);
   await me.expectSound('something set aside');
   await me.press('keep-aside');
   await me.press('ask-erase-aside');

@@ -32,7 +32,7 @@ export function SetAside() {
       <Words bold role="heading" aria-level={2}>
         Set aside
       </Words>
-      {deleted !== '' && <Words>{`${deleted}, deleted more than 30 days ago.`}</Words>}
+      {deleted !== '' && <Words>{`Deleted more than 30 days ago: ${deleted}.`}</Words>}
       {lost !== '' && <Words>{`${lost}: no firing has had them for a day. They come back by themselves when a database that names them is put back.`}</Words>}
       {erase.error && <Notice tone="warn">{problemOfError(erase.error).message}</Notice>}
       {asking ? (
