@@ -2,7 +2,7 @@
 import { type Firing, type Glass, KINDS, type Piece, type ScheduleVersion } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { eq, sql } from 'drizzle-orm';
-import { pieces, records } from '../db/tables';
+import { firings, pieces, records } from '../db/tables';
 import { DELETED_KEPT_MS, STATES_KEPT, countLongDeleted, eraseLongDeleted } from '../store/pieces';
 import { PAGE } from '../store/firings';
 import { RECEIPTS_KEPT_MS, forgetOldReceipts } from '../store/receipts';
@@ -179,6 +179,11 @@ describe('deleting', () => {
     const left = db.select({ id: pieces.id }).from(pieces).all();
     expect(left.some(({ id }) => id === unfired.id)).toBe(false);
     expect(left.some(({ id }) => id === fired.id)).toBe(true);
+    // Once its firings have been deleted as long, nothing remembers it.
+    const { changes } = db.update(firings).set({ deletedAt: NOW }).where(eq(firings.pieceId, fired.id)).run();
+    expect(countLongDeleted(db, NOW + DELETED_KEPT_MS + 1)).toEqual({ pieces: 1, firings: changes });
+    eraseLongDeleted(db, NOW + DELETED_KEPT_MS + 1);
+    expect(countLongDeleted(db, NOW + 9 * DELETED_KEPT_MS)).toEqual({ pieces: 0, firings: 0 });
   });
 });
 

@@ -1,7 +1,7 @@
 /** Pieces: made once, saved against the version they were based on, their last states kept for undo. */
 import { impossibleFiring, type LengthUnit, type Problem, ProblemError, snapshotOf } from '@torvin/core';
 import type { NewPiece, Piece, PieceChangeSchema, PieceDoc, Shelves } from '@torvin/schema';
-import { and, desc, eq, gt, inArray, isNull, lt, lte, notInArray, sql, type SQL } from 'drizzle-orm';
+import { and, count, desc, eq, gt, gte, inArray, isNull, lt, lte, notInArray, or, sql, type SQL } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
 import { type Database, writing } from '../db/database';
@@ -187,32 +187,35 @@ export function restorePiece(db: Database, id: string): Piece {
   return findPiece(db, id);
 }
 
-/** Firings that were deleted more than 30 days ago, and pieces likewise; a piece that a firing remembers stays, unseen, for the Notebook. */
-function longDeleted(db: Database, at: number): { pieces: string[]; firings: string[] } {
-  const before = at - DELETED_KEPT_MS;
-  const gone = db.select({ id: firings.id }).from(firings).where(lt(firings.deletedAt, before)).all();
-  const ids = gone.map(({ id }) => id);
-  const kept = and(eq(firings.pieceId, pieces.id), notInArray(firings.id, ids));
-  const unseen = db
+/** Pieces that were deleted before a time, and that no firing remembers but such as were deleted before it too. */
+function unseenBefore(db: Database, before: number) {
+  const remembered = db
+    .select({ id: firings.pieceId })
+    .from(firings)
+    .where(or(isNull(firings.deletedAt), gte(firings.deletedAt, before)));
+  return db
     .select({ id: pieces.id })
     .from(pieces)
-    .leftJoin(firings, kept)
-    .where(and(lt(pieces.deletedAt, before), isNull(firings.id)))
-    .all();
-  return { firings: ids, pieces: unseen.map(({ id }) => id) };
+    .where(and(lt(pieces.deletedAt, before), notInArray(pieces.id, remembered)));
 }
 
+/** How much was deleted more than 30 days ago. A piece that a firing remembers stays, unseen, for the Notebook. */
 export function countLongDeleted(db: Database, at: number): { pieces: number; firings: number } {
-  const gone = longDeleted(db, at);
-  return { pieces: gone.pieces.length, firings: gone.firings.length };
+  const before = at - DELETED_KEPT_MS;
+  const rows = db.select({ n: count() }).from(firings).where(lt(firings.deletedAt, before)).get();
+  return { pieces: unseenBefore(db, before).all().length, firings: rows?.n ?? 0 };
 }
 
-/** Ends them for good. Only a person asks for that: a clock that has jumped ends nothing. */
+/** Ends it for good. Only a person asks for that: a clock that has jumped ends nothing. */
 export function eraseLongDeleted(db: Database, at: number): void {
+  const before = at - DELETED_KEPT_MS;
   writing(db, (tx) => {
-    const gone = longDeleted(tx, at);
-    tx.delete(firings).where(inArray(firings.id, gone.firings)).run();
-    tx.delete(schedules).where(inArray(schedules.pieceId, gone.pieces)).run();
-    tx.delete(pieces).where(inArray(pieces.id, gone.pieces)).run();
+    tx.delete(firings).where(lt(firings.deletedAt, before)).run();
+    tx.delete(schedules)
+      .where(inArray(schedules.pieceId, unseenBefore(tx, before)))
+      .run();
+    tx.delete(pieces)
+      .where(inArray(pieces.id, unseenBefore(tx, before)))
+      .run();
   });
 }

@@ -33,7 +33,7 @@ export function Search({ label, value, onChange, hint, testID }: SearchProps) {
             <Path d="M12.5 12.5 L18 18" stroke={colours.muted} strokeWidth={2} />
           </Svg>
         }
-        clearIcon={value !== '' && <Action kind="plain" title="×" label="Search for nothing" onPress={() => onChange('')} testID={`${testID}-clear`} />}
+        clearIcon={value !== '' && <Action kind="plain" title="×" label="Clear the search" onPress={() => onChange('')} testID={`${testID}-clear`} />}
       />
       <Words size="note" tone="muted">
         {hint}

@@ -5,7 +5,7 @@ import { fluidity, logViscosity, viscosityOf } from '../glass/viscosity';
 import { equalHold } from './heatWork';
 import { type Base, edgeRounding, reliefLeft } from './relief';
 import { drapeAfter, sagAfter, workToDrape, workToSag } from './sag';
-import { squeezeWork_perPa } from './squeeze';
+import { squeezeWork } from './squeeze';
 import { neckRadius, pressedDepth, puddleRadius, throughHole } from './spread';
 
 export type FlowQuestion =
@@ -53,7 +53,7 @@ export function askFlow(glass: GlassConstants, question: FlowQuestion): FlowAnsw
     case 'workToSag':
       return inUnit('1/Pa', workToSag(glass, q.span_m / 2, q.sheet_m, q.drop_m, q.stretching));
     case 'workToSqueeze':
-      return inUnit('1/Pa', squeezeWork_perPa(glass, q.sheet_m, q));
+      return inUnit('1/Pa', squeezeWork(glass, q.sheet_m, q));
     case 'drape':
       return inUnit('m', drapeAfter(glass, q.overhang_m, q.sheet_m, q.work_perPa));
     case 'workToDrape':

@@ -7,7 +7,7 @@ import { equalHold, logViscosityFor, rampsWorth } from './heatWork';
 import { edgeRounding, reliefLeft, reliefRate } from './relief';
 import { STRETCHING, drapeAfter, rimToSpare, sagAfter, workToDrape, workToSag } from './sag';
 import { neckRadius, pressedDepth, puddleRadius, throughHole } from './spread';
-import { squeezeWork_perPa } from './squeeze';
+import { squeezeWork } from './squeeze';
 
 const vft = viscosityOf(SOFT_90);
 const RHO_G = SOFT_90.density_kg_m3 * STANDARD_GRAVITY_m_s2;
@@ -148,8 +148,8 @@ describe('exposure', () => {
 
 describe('the squeeze', () => {
   test('needs four times the work for twice the sheet and a sixteenth for twice the span', () => {
-    const base = squeezeWork_perPa(SOFT_90, 0.003, { radius_m: 0.02, gap_m: 0.001 });
-    expect(squeezeWork_perPa(SOFT_90, 0.006, { radius_m: 0.02, gap_m: 0.001 }) / base).toBeCloseTo(4, 9);
-    expect(squeezeWork_perPa(SOFT_90, 0.003, { radius_m: 0.04, gap_m: 0.001 }) / base).toBeCloseTo(1 / 16, 9);
+    const base = squeezeWork(SOFT_90, 0.003, { radius_m: 0.02, gap_m: 0.001 });
+    expect(squeezeWork(SOFT_90, 0.006, { radius_m: 0.02, gap_m: 0.001 }) / base).toBeCloseTo(4, 9);
+    expect(squeezeWork(SOFT_90, 0.003, { radius_m: 0.04, gap_m: 0.001 }) / base).toBeCloseTo(1 / 16, 9);
   });
 });

@@ -19,5 +19,5 @@ export const TYPICAL_POCKET: AirPocket = { radius_m: 0.02, gap_m: 0.001 };
 const SUPPORTED_DISC_SAG = 0.17;
 
 /** Work, 1/Pa, that lays a sheet of the given thickness onto its support. */
-export const squeezeWork_perPa = (glass: GlassConstants, sheet_m: number, pocket: AirPocket = TYPICAL_POCKET): number =>
+export const squeezeWork = (glass: GlassConstants, sheet_m: number, pocket: AirPocket = TYPICAL_POCKET): number =>
   (pocket.gap_m * sheet_m ** 2) / (SUPPORTED_DISC_SAG * glass.density_kg_m3 * STANDARD_GRAVITY_m_s2 * pocket.radius_m ** 4);

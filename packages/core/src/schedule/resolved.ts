@@ -8,7 +8,7 @@ import { footprintSpan } from '../body/footprint';
 import { coverOf, edgeOf, layerDepths, rowsOf } from '../body/layers';
 import type { WorkRange } from '../flow/heatWork';
 import { heightLeft } from '../flow/relief';
-import { squeezeWork_perPa } from '../flow/squeeze';
+import { squeezeWork } from '../flow/squeeze';
 import type { GlassConstants } from '../glass/constants';
 import { type Vft, viscosityOf } from '../glass/viscosity';
 import { type OpenFaces, slabLag, solidLag } from '../heat/quasiSteady';
@@ -99,7 +99,7 @@ const REFERENCE_AIR_WAY_M = 0.2;
 function squeezeNeed({ body, look, limits }: FiringCase, glass: GlassConstants): number {
   const way_m = PURPOSES[look].squeezes ? airWay(body) : 0;
   if (way_m < LEAST_AIR_WAY_M) return 0;
-  return squeezeWork_perPa(glass, coarsestEdge(body), limits.pocket) * (way_m / REFERENCE_AIR_WAY_M) ** 2;
+  return squeezeWork(glass, coarsestEdge(body), limits.pocket) * (way_m / REFERENCE_AIR_WAY_M) ** 2;
 }
 
 function wantedWork({ body, look, limits, setup, corrections = NO_CORRECTIONS }: FiringCase): Outcome<WorkRange> {
