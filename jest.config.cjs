@@ -11,14 +11,23 @@ module.exports = {
   // Each browser test file has a server and a browser of its own, so that they can go side by side.
   maxWorkers: 2,
   projects: [
-    { ...node, displayName: 'unit', testMatch: ['<rootDir>/packages/**/*.test.ts', '<rootDir>/apps/server/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'] },
+    {
+      ...node,
+      displayName: 'unit',
+      testMatch: [
+        '<rootDir>/packages/**/*.test.ts',
+        '<rootDir>/apps/server/**/*.test.ts',
+        '<rootDir>/scripts/**/*.test.ts',
+        '<rootDir>/benchmarks/**/*.test.ts',
+      ],
+    },
     {
       preset: 'jest-expo/web',
       displayName: 'web',
       rootDir: 'apps/web',
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
       moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
-      transformIgnorePatterns: ['/node_modules/(?!(?:@?react-native|@react-navigation|expo|@expo|@rneui|react-native-.*|uuid|comlink)(?:/|-|$))'],
+      transformIgnorePatterns: ['/node_modules/(?!(?:@?react-native|@react-navigation|expo|@expo|@rneui|react-native-.*|uuid|nanoid|comlink)(?:/|-|$))'],
     },
     { ...node, displayName: 'browser', testMatch: ['<rootDir>/e2e/**/*.test.ts'] },
   ],

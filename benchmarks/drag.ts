@@ -11,6 +11,22 @@ interface Probe {
   tasks: number;
 }
 
+interface Heard {
+  /** When the worker's last message was begun to be dealt with. */
+  heardAt: number;
+}
+
+/** In the page before anything of its own: the first to hear a worker. */
+function hearFirst(): void {
+  const Plain = Worker;
+  window.Worker = class extends Plain {
+    constructor(...given: ConstructorParameters<typeof Worker>) {
+      super(...given);
+      this.addEventListener('message', () => ((window as unknown as Heard).heardAt = performance.now()));
+    }
+  };
+}
+
 /**
  * In the page: a question starts with the finger's move that led to it, and is answered when the first change that the
  * engine's reply makes is in the document, or with the frame after it where no figure changes.
@@ -23,6 +39,9 @@ function watchQuestions(): void {
   // What the page does once the finger is gone is no drag.
   window.addEventListener('pointerup', () => (moved = 0), true);
   const since = new Map<string, number>();
+  const WATCHED = { subtree: true, characterData: true, childList: true, attributes: true };
+  let writtenAt = 0;
+  new MutationObserver(() => (writtenAt = performance.now())).observe(document.body, WATCHED);
   const post = Worker.prototype.postMessage;
   const heard = new WeakSet<Worker>();
   Worker.prototype.postMessage = function (this: Worker, message: { id?: string }, ...rest: never[]) {
@@ -32,12 +51,15 @@ function watchQuestions(): void {
       this.addEventListener('message', ({ data }: MessageEvent<{ id: string }>) => {
         const start = since.get(data.id);
         if (start === undefined) return;
+        let changes: MutationObserver | undefined;
         const done = (): void => {
           if (since.delete(data.id)) probe.answers.push(performance.now() - start);
-          changes.disconnect();
+          changes?.disconnect();
         };
-        const changes = new MutationObserver(done);
-        changes.observe(document.body, { subtree: true, characterData: true, childList: true, attributes: true });
+        // The page's own listener comes before this one, and what it wrote is written by now.
+        if (writtenAt >= (window as unknown as Heard).heardAt) return done();
+        changes = new MutationObserver(done);
+        changes.observe(document.body, WATCHED);
         requestAnimationFrame(() => requestAnimationFrame(done));
       });
     }
@@ -51,13 +73,15 @@ function watchQuestions(): void {
   }).observe({ entryTypes: ['longtask'] });
 }
 
-export async function measureDrag(): Promise<void> {
+/** slowed: by how much the page's own processor is slower than this machine's. */
+export async function measureDrag(slowed: number): Promise<void> {
   if (!process.env.CHROMIUM_PATH) return;
   const studio = new Studio();
   await studio.start();
   const browser = await launch();
   try {
     const me = await Visitor.open(browser, PHONE);
+    await me.page.evaluateOnNewDocument(hearFirst);
     await me.page.goto(`${studio.address}/pieces`);
     await me.openPiece('Plaque no. 14');
     await me.press('open-run');
@@ -69,6 +93,7 @@ export async function measureDrag(): Promise<void> {
     const x = box.x + box.width / 2;
     const y = box.y + box.height / 2;
     await me.page.evaluate(watchQuestions);
+    if (slowed > 1) await me.page.emulateCPUThrottling(slowed);
     const finger = await me.page.touchscreen.touchStart(x, y);
     for (let i = 1; i <= MOVES; i += 1) {
       await finger.move(x - 30 * Math.sin((i / MOVES) * Math.PI * 2), y);
@@ -78,7 +103,7 @@ export async function measureDrag(): Promise<void> {
     const { answers, longest, tasks } = await me.page.evaluate(() => (window as unknown as { probe: Probe }).probe);
     const late = [...answers].sort((a, b) => a - b)[Math.floor(answers.length * 0.95)];
     process.stdout.write(
-      `bead drag to figures: median ${middle(answers).toFixed(1)} ms, 95th in a hundred ${late.toFixed(1)} ms (${answers.length} answers to ${MOVES} moves)\n`,
+      `bead drag to figures${slowed > 1 ? `, processor slowed ${slowed} times` : ''}: median ${middle(answers).toFixed(1)} ms, 95th in a hundred ${late.toFixed(1)} ms (${answers.length} answers to ${MOVES} moves)\n`,
     );
     process.stdout.write(`longest main-thread task while dragging: ${tasks === 0 ? 'none over 50 ms' : `${longest.toFixed(0)} ms, ${tasks} over 50 ms`}\n`);
   } finally {

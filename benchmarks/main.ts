@@ -15,8 +15,9 @@ import {
   simulationOf,
 } from '@torvin/core';
 import { measureDrag } from './drag';
-import { measureFirstView, measureNotebook } from './notebook';
+import { measureFirstView, measureTenYears } from './tenYears';
 import { againstPlainC } from './plainC';
+import { secondOpinion } from './secondOpinion';
 import { allocatedPerStep, median, report, yardstick } from './measure';
 
 const ROUNDS = 20;
@@ -102,6 +103,8 @@ function plainC(): void {
 
 engine();
 plainC();
+secondOpinion();
 measureFirstView();
-await measureDrag();
-await measureNotebook();
+await measureDrag(1);
+await measureDrag(4);
+await measureTenYears();

@@ -7,6 +7,7 @@ import {
   LOG_VISCOSITY,
   type SimulationInput,
   coatingRange,
+  glassySlope,
   meltExpansion,
   regimesOf,
   relaxationOf,
@@ -34,7 +35,7 @@ function numbersOf(input: SimulationInput): number[] {
   const regimes = regimesOf(glass, vft);
   const sets = settingFrom(input, vft, regimes);
   const lifts = coatingRange(glass);
-  const { stress, structureOverStress, nonLinearity, activation_K } = relaxationOf(glass);
+  const { stress, structureOverStress } = relaxationOf(glass);
   const open = [faces.top, faces.bottom].flatMap((face) => (face.kind === 'open' ? [face.emissivity, face.convection_W_m2K] : [0, 0]));
   return [
     ROUNDS,
@@ -45,12 +46,12 @@ function numbersOf(input: SimulationInput): number[] {
     input.start_C ?? 20,
     input.acrossLag_s ?? 0,
     input.evenWithin_K ?? 1,
-    ...[glass.expansion_perK, glass.annealing_C, glass.density_kg_m3, glass.youngs_Pa, glass.poisson, glass.conductivity_W_mK, glass.heatCapacity_J_kgK],
+    ...[glass.expansion_perK, glass.density_kg_m3, glass.youngs_Pa, glass.poisson, glass.conductivity_W_mK, glass.heatCapacity_J_kgK],
     ...[vft.A, vft.B, vft.T0, meltExpansion(glass), ...open],
-    ...[regimes.brittle_C, regimes.squeezeFrom_C, regimes.squeezeTo_C, regimes.setsTo_C, sets.at_C, sets.segment],
+    ...[regimes.brittle_C, regimes.setsTo_C, sets.at_C, sets.segment],
     ...[temperatureAt(vft, HAZE.logEta), HAZE.halfWidth_K, lifts.from_C, lifts.to_C],
     ...[temperatureAt(vft, FLUID_LOG_ETA), temperatureAt(vft, LOG_VISCOSITY.strain)],
-    ...[structureOverStress, nonLinearity, activation_K, stress.length, ...stress.flatMap(({ weight, ratio }) => [weight, ratio])],
+    ...[structureOverStress, glassySlope(glass, vft), stress.length, ...stress.flatMap(({ weight, ratio }) => [weight, ratio])],
     ...[segments.length, ...segments.flatMap(({ rate_C_per_h, target_C, hold_s }) => [(rate_C_per_h ?? 0) / 3600, target_C, hold_s])],
   ];
 }

@@ -19,7 +19,7 @@
 
 static const double SIGMA = 5.670374419e-8;
 
-typedef struct { double expansion, annealing, density, youngs, poisson, conductivity, capacity, A, B, T0, melt; } Glass;
+typedef struct { double expansion, density, youngs, poisson, conductivity, capacity, A, B, T0, melt; } Glass;
 typedef struct { double emissivity, convection; } Face;
 typedef struct { double rate_per_s, target, hold; } Segment;
 
@@ -27,8 +27,8 @@ static Glass glass;
 static Face top, bottom;
 static Segment segments[SEGMENTS_MOST];
 static int segment_count, n, terms, with_stress, controlled, sets_segment;
-static double depth, start_C, across_s, even_K, weight_of[TERMS_MOST], ratio_of[TERMS_MOST], structure_over, non_linearity, activation;
-static double brittle_C, squeeze_from, squeeze_to, sets_to, sets_at, haze_middle, haze_width, lift_from, lift_to, fluid_C, frozen_C;
+static double depth, start_C, across_s, even_K, weight_of[TERMS_MOST], ratio_of[TERMS_MOST], structure_over, glassy;
+static double brittle_C, sets_to, sets_at, haze_middle, haze_width, lift_from, lift_to, fluid_C, frozen_C;
 
 static double capacity[NODES_MOST], conductance[NODES_MOST], height[NODES_MOST], share_of[NODES_MOST];
 static double T[NODES_MOST], middle[NODES_MOST], pivot[NODES_MOST], from_before[NODES_MOST], from_after[NODES_MOST], undo_T[NODES_MOST];
@@ -184,9 +184,9 @@ static double mean_left(double x) {
 }
 
 static void relax(int i, double dt, double t0, double t1) {
-  double at_annealing = 1e12 / (glass.youngs / (2 * (1 + glass.poisson))), reference = 1 / (glass.annealing + KELVIN);
-  double time = at_annealing * exp(activation * (non_linearity / ((t0 + t1) / 2 + KELVIN) + (1 - non_linearity) / (fictive_mean[i] + fictive_rate[i] * dt / 2 + KELVIN) - reference));
-  double passed = dt / time;
+  double shear = glass.youngs / (2 * (1 + glass.poisson)), tf = fictive_mean[i] + fictive_rate[i] * dt / 2;
+  double slower = 2.302585092994046 * (glass.A + glass.B / (tf - glass.T0)) + glassy * (1 / ((t0 + t1) / 2 + KELVIN) - 1 / (tf + KELVIN));
+  double passed = tf <= glass.T0 ? 0 : dt * shear * exp(-slower);
   if (passed < 1e-6 * fastest) {
     free_strain[i] = glass.expansion * (t1 - t0);
     stiffness[i] = modulus;
@@ -253,9 +253,11 @@ static double residual(void) {
 }
 
 /* What the limits ask for. */
-static double mean_C, work_below, work_mean, work_above, fl_below, fl_mean, fl_above, haze_before, haze_s, coating_s, squeeze, relaxations;
-static double spread, spread_before, greatest_through, greatest_climbing, greatest_setting, greatest_pull;
+static double mean_C, work_below, work_mean, work_above, fl_below, fl_mean, fl_above, haze_before, haze_s, coating_s, squeeze, open_before, relaxations;
+static double spread, spread_before, through_now, greatest_through, greatest_climbing, greatest_setting, greatest_pull;
 static int now_segment;
+
+static double straight_now, most_free, most_straight, most_across;
 
 static double gauge(void) {
   double force = 0, moment = 0, second = 0, half = depth / 2, step = depth / (n - 1), most = 0;
@@ -265,13 +267,21 @@ static double gauge(void) {
     moment += part * arm;
     second += w * arm * arm;
   }
+  straight_now = fabs(moment / second) * half;
   for (int i = 0; i < n; i += 1) most = fmax(most, force / depth + moment / second * (height[i] - half) - T[i]);
   return most;
 }
 
 static void pulls(double across) {
-  double tension = glass.youngs * glass.expansion * (gauge() + across) / (1 - glass.poisson);
-  if (tension > greatest_pull) greatest_pull = tension;
+  most_free = fmax(most_free, gauge());
+  most_straight = fmax(most_straight, straight_now);
+  most_across = fmax(most_across, across);
+  greatest_pull = glass.youngs * glass.expansion * (most_free + 0.3 * most_straight + most_across) / (1 - glass.poisson);
+}
+
+static double growing_mean(double before, double after) {
+  double sum = before + after, grows = sum == 0 ? 0 : (after - before) / sum;
+  return sum / 2 * (1 - grows * grows / 3);
 }
 
 static void watch(double dt) {
@@ -286,6 +296,7 @@ static void watch(double dt) {
   double rate = (mean - before) / dt, through = high - low, across = across_s * fabs(rate);
   spread_before = spread;
   spread = through + across;
+  through_now = through;
   if (through > greatest_through) greatest_through = through;
   if (rate > 0) {
     if (low < brittle_C) pulls(across);
@@ -294,12 +305,14 @@ static void watch(double dt) {
     if (mean <= sets_to) pulls(across);
     else if (spread > greatest_setting) greatest_setting = spread;
   }
-  double below = fluidity(T[0]), centre = fluidity(mean), above = fluidity(T[n - 1]), work = (fl_mean + centre) / 2 * dt;
-  work_below += (fl_below + below) / 2 * dt;
-  work_above += (fl_above + above) / 2 * dt;
+  double below = fluidity(T[0]), centre = fluidity(mean), above = fluidity(T[n - 1]), work = growing_mean(fl_mean, centre) * dt;
+  work_below += growing_mean(fl_below, below) * dt;
+  work_above += growing_mean(fl_above, above) * dt;
   work_mean += work;
-  if (rate > -1e-6 && mean >= squeeze_from && mean <= squeeze_to) squeeze += work;
-  double even_share = spread_before > even_K ? (even_K - spread) / (spread_before - spread) : 1;
+  double sealed = centre * 3981071.7055349695, sealed2 = sealed * sealed, open = 1 / (1 + sealed2 * sealed2);
+  if (rate > -1e-6) squeeze += work * (open_before + open) / 2;
+  open_before = open;
+  double even_share = spread_before > even_K ? 1 - log(spread_before / even_K) / log(spread_before / fmax(spread, 1e-9)) : 1;
   relaxations = spread > even_K ? 0 : relaxations + work * glass.youngs / (2 * (1 + glass.poisson)) * even_share;
   fl_below = below, fl_mean = centre, fl_above = above;
   double z = (T[n - 1] - haze_middle) / haze_width, haze = exp(-0.5 * z * z);
@@ -344,12 +357,15 @@ static void run(double *out) {
   kiln_C = mean_C = start_C;
   next_s = largest_s;
   steps = 0;
+  open_before = 1;
   crossed = fl_below = fl_mean = fl_above = spread = spread_before = 0;
   haze_before = exp(-0.5 * (start_C - haze_middle) / haze_width * (start_C - haze_middle) / haze_width);
   if (with_stress) start_stress();
   for (now_segment = 0; now_segment < segment_count; now_segment += 1) {
     Segment one = segments[now_segment];
-    greatest_through = greatest_climbing = greatest_setting = greatest_pull = work_below = work_mean = work_above = squeeze = relaxations = haze_s = coating_s = 0;
+    greatest_through = now_segment > 0 ? through_now : 0;
+    most_free = most_straight = most_across = 0;
+    greatest_climbing = greatest_setting = greatest_pull = work_below = work_mean = work_above = squeeze = relaxations = haze_s = coating_s = 0;
     double direction = one.target > kiln_C ? 1 : -1;
     while (kiln_C != one.target) {
       double left = fabs(one.target - kiln_C), dt = fmin(fmin(largest_s, largest_K / one.rate_per_s), left / one.rate_per_s);
@@ -381,12 +397,12 @@ int main(void) {
   n = (int)number(), with_stress = (int)number(), controlled = (int)number();
   depth = number(), start_C = number(), across_s = number(), even_K = number();
   glass = (Glass){number(), 0};
-  glass.annealing = number(), glass.density = number(), glass.youngs = number(), glass.poisson = number(), glass.conductivity = number();
+  glass.density = number(), glass.youngs = number(), glass.poisson = number(), glass.conductivity = number();
   glass.capacity = number(), glass.A = number(), glass.B = number(), glass.T0 = number(), glass.melt = number();
   top.emissivity = number(), top.convection = number(), bottom.emissivity = number(), bottom.convection = number();
-  brittle_C = number(), squeeze_from = number(), squeeze_to = number(), sets_to = number(), sets_at = number(), sets_segment = (int)number();
+  brittle_C = number(), sets_to = number(), sets_at = number(), sets_segment = (int)number();
   haze_middle = number(), haze_width = number(), lift_from = number(), lift_to = number(), fluid_C = number(), frozen_C = number();
-  structure_over = number(), non_linearity = number(), activation = number(), terms = (int)number();
+  structure_over = number(), glassy = number(), terms = (int)number();
   for (int k = 0; k < terms; k += 1) weight_of[k] = number(), ratio_of[k] = number();
   segment_count = (int)number();
   for (int i = 0; i < segment_count; i += 1) segments[i].rate_per_s = number(), segments[i].target = number(), segments[i].hold = number();

@@ -1,6 +1,7 @@
 /** npm run bench: prints what things cost on this machine, as figures and as ratios. Asserts nothing. */
-import { build, bundleForNode, findChromium, install, run } from './lib.mjs';
+import { build, bundleForNode, findChromium, install, run, words } from './lib.mjs';
 
+words('npm run bench: what things cost on this machine; it takes no words', {});
 install();
 await build();
 // Bundled as the product is: loaded file by file the engine would pay for every name that crosses a file.

@@ -4,8 +4,9 @@
  */
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { PLACE, build, findChromium, hashOf, install, root, routeTypes, say, toolApart } from './lib.mjs';
+import { PLACE, build, findChromium, hashOf, install, root, routeTypes, say, toolApart, words } from './lib.mjs';
 
+words('npm run check: format, lint, types, unit tests, web export, browser tests; it takes no words', {});
 install();
 
 const results = join(root, '.check');

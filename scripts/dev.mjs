@@ -5,12 +5,14 @@
 import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
-import { EXPO_ENV, bin, install, root, routeTypes, say, startServer, watchServer, words } from './lib.mjs';
+import { EXPO_ENV, install, root, routeTypes, say, startServer, tool, watchServer, words } from './lib.mjs';
 
 const DATA = process.env.TORVIN_DATA ?? 'data-dev';
 const OUT = 'dist/dev';
 
-let fresh = words('npm run dev [-- --fresh]: the demo studio in data-dev, started again and drawn again on every save', ['--fresh']).length > 0;
+let { fresh = false } = words('npm run dev [-- --fresh]: the demo studio in data-dev, started again and drawn again on every save', {
+  fresh: { type: 'boolean' },
+});
 install();
 await routeTypes();
 
@@ -49,7 +51,7 @@ await restarting;
 
 const beside = [];
 function start(name, args, env = {}, cwd = root) {
-  const child = spawn(bin(name), args, { cwd, env: { ...process.env, ...env }, stdio: ['ignore', 'inherit', 'inherit'] });
+  const child = spawn(...tool(name, args), { cwd, env: { ...process.env, ...env }, stdio: ['ignore', 'inherit', 'inherit'] });
   beside.push(child);
 }
 start('tsc', ['-p', '.', '--watch', '--preserveWatchOutput', '--incremental', '--tsBuildInfoFile', 'node_modules/.cache/torvin/dev.tsbuildinfo']);

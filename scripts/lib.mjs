@@ -2,8 +2,10 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
-import { dirname, join, relative } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { basename, dirname, join, relative, sep } from 'node:path';
+import { fileURLToPath, pathToFileURL } from 'node:url';
+import { parseArgs, promisify } from 'node:util';
+import { brotliCompress, constants, gzip as zipped } from 'node:zlib';
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const at = (...parts) => join(root, ...parts);
@@ -20,7 +22,14 @@ export function run(command, args, env = {}) {
   return done.status === 0;
 }
 
-export const bin = (name) => at('node_modules', '.bin', name);
+const TOOL_OWNERS = { tsc: 'typescript' };
+
+/** A tool's own script, run by Node itself: what lies in .bin is no program on Windows. To be spread into run or spawn. */
+export function tool(name, args) {
+  const dir = at('node_modules', TOOL_OWNERS[name] ?? name);
+  const { bin } = JSON.parse(readFileSync(join(dir, 'package.json'), 'utf8'));
+  return [process.execPath, [join(dir, typeof bin === 'string' ? bin : bin[name]), ...args]];
+}
 
 /** Runs a command beside others: whether it succeeded, and all it said, once it has ended. */
 function runApart(command, args, env = {}, cwd = root) {
@@ -33,7 +42,7 @@ function runApart(command, args, env = {}, cwd = root) {
   });
 }
 
-export const toolApart = (name, args, env) => runApart(bin(name), args, env);
+export const toolApart = (name, args, env) => runApart(...tool(name, args), env);
 
 /** Of the files' names and contents; tests only where they matter to what is asked. */
 export function hashOf(paths, { tests = false } = {}) {
@@ -59,8 +68,10 @@ export function install() {
   const wanted = hashOf(['package-lock.json']);
   if (read(stamp) === wanted) return;
   say('Installing dependencies (once, a minute or two) …');
-  const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm';
-  if (!run(npm, ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'])) throw new Error('npm ci failed; see its words above.');
+  const asked = ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'];
+  // Started by npm, it says itself where it is.
+  const npm = process.env.npm_execpath;
+  if (!(npm ? run(process.execPath, [npm, ...asked]) : run('npm', asked))) throw new Error('npm ci failed; see its words above.');
   writeFileSync(stamp, wanted);
 }
 
@@ -105,7 +116,13 @@ export async function bundleForNode(entryPoints, outdir) {
   await build(forNode(entryPoints, outdir));
 }
 
-const SERVER = { main: at('apps/server/src/main.ts'), computeWorker: at('apps/server/src/compute/worker.ts') };
+const SERVER = {
+  main: at('apps/server/src/main.ts'),
+  computeWorker: at('apps/server/src/compute/worker.ts'),
+  backupWorker: at('apps/server/src/backup/worker.ts'),
+  backup: at('apps/server/src/backup/command.ts'),
+  apiDigest: at('apps/server/src/http/apiDigest.ts'),
+};
 
 function copyMigrations(outdir) {
   rmSync(at(outdir, 'migrations'), { recursive: true, force: true });
@@ -123,7 +140,6 @@ const ENGINE_WORKER = {
   bundle: true,
   format: 'iife',
   target: 'es2022',
-  minify: true,
   alias,
   // What strangers may ask is read where they ask; the worker never does.
   external: ['./contract'],
@@ -134,7 +150,7 @@ const ENGINE_WORKER = {
 export async function watchServer(outdir, onBuilt) {
   const { context } = await import('esbuild');
   const told = { name: 'told', setup: ({ onEnd }) => void onEnd(({ errors }) => (errors.length === 0 ? (copyMigrations(outdir), onBuilt()) : undefined)) };
-  const watched = [await context({ ...forNode(SERVER, outdir), plugins: [told] }), await context({ ...ENGINE_WORKER, minify: false })];
+  const watched = [await context({ ...forNode(SERVER, outdir), plugins: [told] }), await context(ENGINE_WORKER)];
   await Promise.all(watched.map((one) => one.watch()));
 }
 
@@ -149,27 +165,85 @@ export async function routeTypes() {
   if (!ok) throw new Error(`The types of the routes could not be written:\n${output}`);
 }
 
-/** The words of a command's line that were said; one that is not known ends it, and --help with what there is. */
-export function words(usage, known) {
-  const said = process.argv.slice(2);
-  if (said.includes('--help') || said.includes('-h')) {
+/** What was said on a command's line, by node:util's parseArgs; a word that is not known ends it, and --help tells what there is. */
+export function words(usage, options) {
+  try {
+    const { values } = parseArgs({ options: { ...options, help: { type: 'boolean', short: 'h' } } });
+    if (!values.help) return values;
     say(usage);
     process.exit(0);
-  }
-  const unknown = said.find((word) => !known.includes(word));
-  if (unknown !== undefined) {
-    process.stderr.write(`'${unknown}' is not known here.\n\n${usage}\n`);
+  } catch (error) {
+    process.stderr.write(`${error.message}\n\n${usage}\n`);
     process.exit(2);
   }
-  return said;
 }
+
+const WEB_DIST = 'apps/web/dist';
 
 async function buildWeb() {
   const { build } = await import('esbuild');
-  await build(ENGINE_WORKER);
+  rmSync(ENGINE_WORKER.outdir, { recursive: true, force: true });
+  const { metafile } = await build({ ...ENGINE_WORKER, minify: true, entryNames: '[name]-[hash]', metafile: true });
   const env = { ...EXPO_ENV, CI: '1', NODE_ENV: 'production' };
-  const { ok, output } = await runApart(bin('expo'), ['export', '--platform', 'web', '--output-dir', 'dist'], env, at('apps/web'));
+  const { ok, output } = await runApart(...tool('expo', ['export', '--platform', 'web', '--output-dir', 'dist']), env, at('apps/web'));
   if (!ok) throw new Error(`The web export failed:\n${output}`);
+  const [engine] = Object.keys(metafile.outputs).map((path) => basename(path));
+  const { API } = await import(pathToFileURL(at('dist/server/apiDigest.mjs')));
+  const told = { engine: `/workers/${engine}`, api: API };
+  const metas = Object.entries(told).map(([name, content]) => `<meta name="torvin-${name}" content="${content}" />`);
+  const page = at(WEB_DIST, 'index.html');
+  writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${metas.join('')}</head>`));
+  await buildServiceWorker();
+  await compressBeside(at(WEB_DIST));
+}
+
+/** Of the export, what is named by its content: as the server says, too. */
+const HASHED = /^(_expo|assets|workers)\//;
+/** What no page asks for: what tells of the export, and what the router shows while somebody develops. */
+const NOT_ASKED_FOR = /^(metadata\.json|assets\/__node_modules\/.*)$/;
+
+/** Lists every file of the export in the service worker, so that the app opens without the server. */
+async function buildServiceWorker() {
+  const { build } = await import('esbuild');
+  const files = readdirSync(at(WEB_DIST), { recursive: true })
+    .filter((name) => statSync(at(WEB_DIST, name)).isFile())
+    .map((name) => name.split(sep).join('/'))
+    .filter((file) => !NOT_ASKED_FOR.test(file))
+    .sort();
+  const digest = (file) =>
+    createHash('sha256')
+      .update(readFileSync(at(WEB_DIST, file)))
+      .digest('hex')
+      .slice(0, 16);
+  const shell = files.map((file) => ({ url: `/${file}`, revision: HASHED.test(file) ? null : digest(file) }));
+  await build({
+    entryPoints: [at('apps/web/src/away/worker.ts')],
+    outfile: at(WEB_DIST, 'sw.js'),
+    bundle: true,
+    minify: true,
+    format: 'iife',
+    target: 'es2022',
+    define: { SHELL: JSON.stringify(shell), 'process.env.NODE_ENV': '"production"' },
+    logLevel: 'warning',
+  });
+}
+
+const COMPRESSED = /\.(js|html|css|svg|json)$/;
+const COMPRESSED_FROM_BYTES = 1024;
+
+/** Puts a compressed copy beside each file of text, so that the server need not compress it whenever it is asked for. */
+async function compressBeside(folder) {
+  const [brotli, gzip] = [brotliCompress, zipped].map(promisify);
+  const files = readdirSync(folder, { recursive: true }).map((name) => join(folder, name));
+  for (const file of files.filter((name) => COMPRESSED.test(name) && statSync(name).size >= COMPRESSED_FROM_BYTES)) {
+    const text = readFileSync(file);
+    const [br, gz] = await Promise.all([
+      brotli(text, { params: { [constants.BROTLI_PARAM_SIZE_HINT]: text.length } }),
+      gzip(text, { level: constants.Z_BEST_COMPRESSION }),
+    ]);
+    writeFileSync(`${file}.br`, br);
+    writeFileSync(`${file}.gz`, gz);
+  }
 }
 
 export async function build() {
@@ -188,7 +262,7 @@ export function startServer(env = {}, { quiet = false, from = 'dist/server' } = 
     child.stdout.on('data', (chunk) => {
       if (!quiet) process.stdout.write(chunk);
       heard += chunk;
-      const match = /(http:\/\/\S+)/.exec(heard);
+      const match = /(https?:\/\/\S+)/.exec(heard);
       if (match) resolve(match[1]);
     });
     child.once('exit', (code) => reject(new Error(`The server ended with ${code} before it was up.`)));

@@ -2,7 +2,7 @@
  * npm test -- name: the tests in files whose path has that name in it. Browser tests are named by their folder, such as
  * e2e/layup: they run against what is built first.
  */
-import { PLACE, bin, build, findChromium, install, run } from './lib.mjs';
+import { PLACE, build, findChromium, install, run, tool } from './lib.mjs';
 
 install();
 const asked = process.argv.slice(2);
@@ -10,4 +10,4 @@ const inBrowser = asked.some((name) => name.startsWith('e2e'));
 if (inBrowser) await build();
 const projects = inBrowser ? ['browser'] : ['unit', 'web'];
 const env = { ...PLACE, ...(inBrowser ? { CHROMIUM_PATH: findChromium() ?? '' } : {}) };
-process.exit(run(bin('jest'), [...asked, '--selectProjects', ...projects], env) ? 0 : 1);
+process.exit(run(...tool('jest', [...asked, '--selectProjects', ...projects]), env) ? 0 : 1);

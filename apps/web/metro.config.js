@@ -7,6 +7,7 @@ const path = require('node:path');
 
 const config = getDefaultConfig(__dirname);
 const ICON_FAMILY = /^(@expo\/vector-icons|react-native-vector-icons|@react-native-vector-icons)(\/|$)/;
+config.resolver.assetExts.push('woff2');
 const noIcons = path.join(__dirname, 'src/ui/noIcons.js');
 
 const wasResolving = config.resolver.resolveRequest;

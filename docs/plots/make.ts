@@ -1,4 +1,4 @@
-/** Draws the plots of docs/model.md from the core itself. Run by npm run pictures. */
+/** Draws the plots of docs/model.md and prints docs/schedules.md from the core itself. Run by npm run pictures. */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import {
@@ -12,6 +12,7 @@ import {
   type SimulationInput,
   TYPICAL_FAMILIES,
   TYPICAL_WORKS,
+  brokenOf,
   compose,
   heatSolver,
   diffusivity,
@@ -25,6 +26,7 @@ import {
   simulationOf,
   viscosityOf,
 } from '@torvin/core';
+import { BODIES } from '../../packages/core/src/bodies.testCases';
 import { type Chart, type Curve, drawn } from './chart';
 
 const HERE = import.meta.dirname ?? 'docs/plots';
@@ -64,7 +66,7 @@ function convergence(): Chart {
   const L = 0.025;
   const tau = L ** 2 / diffusivity(SOFT_90) / 4;
   const centre = (glassIntervals: number, steps: number): number => {
-    const mesh = meshOf([{ of: 'glass', thickness_m: L }], SOFT_90, glassIntervals);
+    const mesh = meshOf([{ of: 'glass', thickness_m: L }], SOFT_90, { glassIntervals });
     const drive = { ...driveFrom(0), dt_s: (0.2 * tau) / steps };
     const body = heatSolver(mesh, { top: CLAMPED, bottom: CLAMPED }, 1, drive);
     for (let i = 0; i < steps; i += 1) body.step();
@@ -207,3 +209,35 @@ function firing(): Chart {
 
 const CHARTS: Record<string, () => Chart> = { viscosity, convergence, residualStress, looks, sag, firing };
 for (const [name, chart] of Object.entries(CHARTS)) writeFileSync(join(HERE, `${name}.svg`), drawn(chart()));
+
+const minutes = (seconds: number): string => (seconds < 5400 ? `${Math.round(seconds / 60)} min` : `${(seconds / 3600).toFixed(1)} h`);
+
+/** What each of the sixty bodies gets, one row each. */
+function schedules(): string {
+  const rows = BODIES.map(([name, firing]) => {
+    const outcome = compose(firing);
+    if (!outcome.ok) throw new Error(`${name}: ${outcome.problem.message}`);
+    const { segments, evaluation, converged } = outcome.value;
+    if (!converged || brokenOf(evaluation.readings).length > 0) throw new Error(`${name} does not keep its limits.`);
+    const rate = (rate_C_per_h: number | null): string => (rate_C_per_h === null ? 'by itself' : `${Number(rate_C_per_h.toPrecision(3))}`);
+    const told = (role: string): string => {
+      const segment = segments.find((one) => one.role === role);
+      if (!segment) return '';
+      const held = segment.hold_s > 0 ? `, ${minutes(segment.hold_s)}` : '';
+      return role === 'drop' ? `${Math.round(segment.target_C)}${held}` : `${rate(segment.rate_C_per_h)} to ${Math.round(segment.target_C)}${held}`;
+    };
+    const cells = ['warmUp', 'squeeze', 'work', 'drop', 'firstCool', 'secondCool', 'lastCool'].map(told);
+    return `| ${[name, `${(evaluation.simulation.total_s / 3600).toFixed(1)} h`, ...cells].join(' | ')} |`;
+  });
+  return `# What sixty bodies get
+
+Composed by the engine as it stands, printed by \`npm run pictures\` from \`packages/core/src/bodies.testCases.ts\`. Soft sheet 90, 300 by 300 mm, on a bare
+shelf, in a kiln that climbs 500 °C/h at 600 °C, where nothing else is said. Rates in °C/h, temperatures in °C; cold to open includes how
+long the kiln takes by itself. Every one keeps all its limits (a test). Typical figures: check your maker's sheet.
+
+| body | cold to open | warm-up | squeeze | work | soak | first cool | second | last |
+|---|---|---|---|---|---|---|---|---|
+${rows.join('\n')}
+`;
+}
+writeFileSync(join(HERE, '..', 'schedules.md'), schedules());

@@ -1,5 +1,5 @@
 /** Settings from the environment, resolved once. */
-import { isAbsolute, join } from 'node:path';
+import { isAbsolute, join, resolve } from 'node:path';
 
 export interface Config {
   /** First port to try; a taken one gives the next. */
@@ -12,13 +12,21 @@ export interface Config {
   beginAnew: boolean;
   /** What lies in the data folder is moved aside first. */
   fresh: boolean;
+  /** Where backups are kept: best on another disk. */
+  backupsDir: string;
   /** Names that browsers may call this server by, beside loopback and the addresses it listens on. */
   names: string[];
+  /** Files of a certificate and its key: https instead of http. */
+  tls: { cert: string; key: string } | null;
 }
 
 const DEFAULT_PORT = 4310;
 
-export function configFrom(env: NodeJS.ProcessEnv, root: string): Config {
+/** words: what was said on the command's line. Throws where one was: the commands turn theirs into settings. */
+export function configFrom(env: NodeJS.ProcessEnv, root: string, words: readonly string[] = []): Config {
+  if (words.length > 0) {
+    throw new Error(`The server takes settings and no words; got '${words.join(' ')}'. What can be set is told by npm run demo -- --help.`);
+  }
   const port = env.TORVIN_PORT === undefined ? DEFAULT_PORT : Number(env.TORVIN_PORT);
   if (!Number.isInteger(port) || port < 1 || port > 65535) {
     throw new Error(`TORVIN_PORT must be a port from 1 to 65535; got '${env.TORVIN_PORT}'.`);
@@ -26,17 +34,23 @@ export function configFrom(env: NodeJS.ProcessEnv, root: string): Config {
   const start = env.TORVIN_START ?? 'demo';
   if (start !== 'demo' && start !== 'own') throw new Error(`TORVIN_START must be demo or own; got '${start}'.`);
   const data = env.TORVIN_DATA ?? 'data';
+  const dataDir = isAbsolute(data) ? data : join(root, data);
   const names = (env.TORVIN_NAMES ?? '')
     .split(',')
     .map((name) => name.trim().toLowerCase())
     .filter(Boolean);
+  const { TORVIN_CERT: cert, TORVIN_KEY: key } = env;
+  if (Boolean(cert) !== Boolean(key))
+    throw new Error('For https both are needed: TORVIN_CERT, the file of a certificate, and TORVIN_KEY, the file of its key.');
   return {
     port,
     host: env.TORVIN_HOST ?? '127.0.0.1',
-    dataDir: isAbsolute(data) ? data : join(root, data),
+    dataDir,
+    backupsDir: env.TORVIN_BACKUPS ? resolve(root, env.TORVIN_BACKUPS) : join(dataDir, 'backups'),
     start,
     beginAnew: env.TORVIN_NEW === '1',
     fresh: env.TORVIN_FRESH === '1',
     names,
+    tls: cert && key ? { cert: resolve(root, cert), key: resolve(root, key) } : null,
   };
 }

@@ -1,20 +1,24 @@
 /** Starts Torvin: database, engine thread, HTTP. Runs as the bundle dist/server/main.mjs. */
-import { existsSync } from 'node:fs';
-import type { Server } from 'node:http';
+import { existsSync, readFileSync } from 'node:fs';
+import { type Server, createServer } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import { dirname, join } from 'node:path';
+import { createSecureContext } from 'node:tls';
 import { fileURLToPath } from 'node:url';
-import type { Express } from 'express';
 import { computeEndpoints } from '@torvin/schema/server';
 import pino from 'pino';
+import QRCode from 'qrcode';
 import { version } from '../../../package.json';
+import { hostsForOthers, inUrl, isEverywhere } from './access/addresses';
+import { keeperIn } from './backup/thread';
 import { computePool } from './compute/pool';
 import { configFrom } from './config';
-import { OrphanedPictures, openDatabase } from './db/open';
+import { OrphanedPictures } from './db/open';
 import { addDemoPhotos } from './db/demoPhotos';
 import { seedDemo, seedOwn } from './db/seed';
 import { type Claim, FolderInUse, claimFolder } from './folder/claim';
 import { faultOf, moveAside } from './folder/faults';
-import { createApp } from './http/app';
+import { runStudio } from './running';
 import { sweepPhotos } from './store/photos';
 import { forgetOldReceipts } from './store/receipts';
 
@@ -24,46 +28,86 @@ const RUNS_ALREADY = 4;
 
 const here = dirname(fileURLToPath(import.meta.url));
 const root = join(here, '..', '..');
+const engine = new URL('./computeWorker.mjs', import.meta.url);
 const log = pino({ level: process.env.TORVIN_LOG ?? 'warn' });
 
-const config = saidIfNot('', () => configFrom(process.env, root));
+const config = await saidIfNot('', () => configFrom(process.env, root, process.argv.slice(2)));
 const { dataDir } = config;
-const claim = saidIfNot(dataDir, claimed);
-const opened = saidIfNot(dataDir, () => openDatabase(dataDir, join(here, 'migrations'), config));
-const pool = computePool(new URL('./computeWorker.mjs', import.meta.url));
-if (config.start === 'own') seedOwn(opened.db);
-else if (seedDemo(opened.db, Date.now())) await addDemoPhotos(opened.db, dataDir, Date.now());
-forgetOldReceipts(opened.db, Date.now());
-sweepPhotos(opened.db, dataDir, Date.now());
-const app = createApp({
-  opened,
-  pool,
-  calculators: await computeEndpoints(),
-  dataDir,
-  version,
-  log,
-  webDir: join(root, 'apps', 'web', 'dist'),
-  host: config.host,
-  names: config.names,
+const tls = await saidIfNot('', certificate);
+const scheme = tls ? 'https' : 'http';
+const claim = await saidIfNot(dataDir, claimed);
+let urls: string[] = [];
+const studio = await saidIfNot(dataDir, async () => {
+  const running = await runStudio({
+    ...config,
+    pools: { own: computePool(engine), others: computePool(engine) },
+    keeper: keeperIn(new URL('./backupWorker.mjs', import.meta.url)),
+    calculators: await computeEndpoints(),
+    migrationsDir: join(here, 'migrations'),
+    version,
+    log,
+    webDir: join(root, 'apps', 'web', 'dist'),
+    urls: () => urls,
+  });
+  const { db } = running.opened;
+  if (config.start === 'own') seedOwn(db);
+  else if (seedDemo(db, Date.now())) await addDemoPhotos(db, dataDir, Date.now());
+  forgetOldReceipts(db, Date.now());
+  sweepPhotos(db, dataDir, Date.now());
+  return running;
 });
 
-const server = await listen(app, config.host, config.port);
+const server = await saidIfNot(dataDir, () => listen(config.host, config.port));
 const address = server.address();
 const port = typeof address === 'object' && address ? address.port : config.port;
-const reached = `http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${port}`;
-claim.at(reached);
+const reached = `${scheme}://${isEverywhere(config.host) ? 'localhost' : inUrl(config.host)}:${port}`;
+urls = hostsForOthers(config).map((host) => `${scheme}://${inUrl(host)}:${port}`);
+await saidIfNot(dataDir, () => claim.at(reached));
 process.stdout.write(`Torvin is at ${reached}\nIts data lies in ${dataDir}\n`);
+if (urls.length > 0) await saidIfNot(dataDir, tellOthers);
+studio.backups.everyDay();
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.once(signal, () => {
     server.close();
     server.closeAllConnections();
-    void pool.close().then(() => {
-      opened.close();
-      claim.release();
-      process.exit(0);
-    });
+    studio.close();
+    claim.release();
+    process.exit(0);
   });
+}
+
+/** Where another device finds it, as words and for its camera, and what it is asked there. */
+async function tellOthers(): Promise<void> {
+  const { access } = studio;
+  const say = (words: string): void => void process.stdout.write(`${words}\n`);
+  say('\nOn a phone or another computer in the same network, open or scan:');
+  for (const url of urls) say(`\n  ${url}\n${await QRCode.toString(url, { type: 'terminal', small: true })}`);
+  if (access.lost) say(`The file of the passcode and of the devices could not be read; it was moved to ${access.lost}, and every device enters anew.`);
+  if (access.hasPasscode()) say('Each device is asked once for the passcode that this studio has; on this computer, Shelves can change it.\n');
+  else
+    say(
+      `Each device is asked once for the passcode: ${await access.makePasscode()}\nWrite it down: it is not shown again. On this computer, Shelves can change it.\n`,
+    );
+}
+
+/** Read once: what is wrong with it is said before anything is opened. */
+function certificate(): { cert: Buffer; key: Buffer } | null {
+  if (!config.tls) return null;
+  const [cert, key] = (['cert', 'key'] as const).map((what) => {
+    const path = config.tls?.[what] ?? '';
+    try {
+      return readFileSync(path);
+    } catch (error) {
+      throw new Error(`The ${what === 'cert' ? 'certificate' : 'key'} ${path} cannot be read (${(error as Error).message}).`);
+    }
+  });
+  try {
+    createSecureContext({ cert, key });
+  } catch (error) {
+    throw new Error(`TORVIN_CERT and TORVIN_KEY are no certificate with its key in PEM (${(error as Error).message}).`);
+  }
+  return { cert, key };
 }
 
 /** The folder is this server's own from here on; asked for afresh, what lies in it is moved aside, which no other server may be using. */
@@ -78,25 +122,27 @@ function claimed(): Claim {
 }
 
 /** What keeps it from starting is said in a sentence, and is its end. */
-function saidIfNot<T>(where: string, step: () => T): T {
+async function saidIfNot<T>(where: string, step: () => T | Promise<T>): Promise<T> {
   try {
-    return step();
+    return await step();
   } catch (error) {
     const said = faultOf(error, where)?.problem.message ?? (error as Error).message;
+    log.debug({ err: error }, 'start failed');
     process.stderr.write(`${said}\n`);
     process.exit(error instanceof OrphanedPictures ? ASKS : error instanceof FolderInUse ? RUNS_ALREADY : 1);
   }
 }
 
 /** Listens on the port, or on the next free one. */
-function listen(handler: Express, host: string, first: number): Promise<Server> {
+function listen(host: string, first: number): Promise<Server> {
   return new Promise((resolve, reject) => {
     const attempt = (port: number): void => {
-      const candidate = handler.listen(port, host, (error?: Error & { code?: string }) => {
-        if (!error) resolve(candidate);
-        else if (error.code === 'EADDRINUSE' && port < first + 50) attempt(port + 1);
+      const candidate = tls ? createSecureServer(tls, studio.handle) : createServer(studio.handle);
+      candidate.once('error', (error: NodeJS.ErrnoException) => {
+        if (error.code === 'EADDRINUSE' && port < first + 50) attempt(port + 1);
         else reject(error);
       });
+      candidate.listen(port, host, () => resolve(candidate));
     };
     attempt(first);
   });

@@ -16,6 +16,7 @@ export {
   type TemperatureUnit,
   type Units,
 } from './units/convert';
+export { fileName } from './units/fileName';
 export { parseDifference, parseDuration, parseLength, parseRate, parseStrewn, parseTemperature, unitsWritten } from './units/parse';
 export {
   type Figure,
@@ -46,8 +47,8 @@ export type { FitVerdict, PairFit } from './fit/fit';
 export { fitReckoning, fitSentence, pairWords } from './fit/words';
 export { type CoatingFinding, coatingFindings } from './fit/coating';
 export { MOULD_MATERIALS } from './release/gap';
-export { fullPowerHeating, naturalCooling } from './kiln/kiln';
-export { NEVER_S, timesOf } from './kiln/times';
+export { fullPowerHeating, naturalCooling, settledCooling } from './kiln/kiln';
+export { NEVER_S, timesOf, climbingPast } from './kiln/times';
 export { type Controller, keyIn } from './kiln/controller';
 export { meshOf } from './heat/stack';
 export { driveFrom } from './heat/drive';
@@ -59,7 +60,7 @@ export { simulateFiring } from './heat/simulate';
 export { settingFrom } from './heat/recorder';
 export { sagAfter, STRETCHING } from './flow/sag';
 export { coatingRange } from './flow/harm';
-export { relaxationOf } from './stress/relaxation';
+export { glassySlope, relaxationOf } from './stress/relaxation';
 export { edgeOn, retardation, rimBand } from './stress/polariser';
 export { interferenceColour, TINT_PLATE_NM } from './stress/interference';
 export type { PurposefulSegment, Segment } from './kiln/segment';
@@ -67,6 +68,7 @@ export { DEFAULT_LIMITS } from './schedule/limits';
 export { BARE_SHELF, SETUP_KINDS, SETUP_NAMES, type SetUpKind, SETUPS, withPaper } from './schedule/setups';
 export { DEFAULT_SCHOOL, type FiringCase, glassOf, type School } from './schedule/firingCase';
 export { resolved, simulationOf } from './schedule/resolved';
+export { type Moments, momentsOf } from './schedule/moments';
 export { openingTemperature } from './schedule/opening';
 export { brokenOf, evaluate, type Evaluation, heatWorkBand, type LimitName, marginOf, type Reading } from './schedule/check';
 export { compose, tightest } from './schedule/compose';
@@ -100,5 +102,5 @@ export { type DrawnLayer, drawnLayers } from './piece/drawnLayers';
 export { fitQuestion } from './piece/fitQuestion';
 export { snapshotOf } from './piece/snapshot';
 export { outdatedBy } from './piece/outdated';
-export { ENGINE_VERSION } from './version';
-export type { LookSeen } from './learn/corrections';
+export { ENGINE_VERSION, earlierEngine, toldBy } from './version';
+export { type LookSeen, type TakenOver, correctionsOf, workAsRead } from './learn/corrections';

@@ -1,7 +1,10 @@
 /** The HTTP interface as one table: the server routes by it, the web app calls by it, OpenAPI is written from it. */
 import { count, figure } from '@torvin/core/contract';
 import { z } from 'zod';
+import { AccessSchema, EnterSchema, NewPasscodeSchema, type Topic } from './access';
 import {
+  BackupSchema,
+  BackupsSchema,
   BasedOnSchema,
   BenchSchema,
   DoneSchema,
@@ -17,7 +20,10 @@ import {
   NewPieceSchema,
   NewScheduleSchema,
   PieceChangeSchema,
+  PiecePageSchema,
+  PieceQuerySchema,
   PieceSchema,
+  RestoredSchema,
   SavedScheduleSchema,
   ScheduleNameSchema,
   ScheduleSchema,
@@ -47,6 +53,8 @@ interface More {
   keyed?: true;
   /** Puts what earlier versions wrote into today's words, before it is held to the schema. */
   older?: (request: unknown) => unknown;
+  /** What open pages are told of once it has gone through. */
+  changes?: Topic;
   /** Waits for the engine, and is told to come again where too many do. */
   computes?: true;
 }
@@ -79,34 +87,42 @@ export const AsideSchema = z
   .meta({ id: 'Aside' });
 export type Aside = z.infer<typeof AsideSchema>;
 
-export const HealthSchema = z.object({ ok: z.literal(true), version: z.string(), dataDir: z.string(), schema: count('Which state of the database') });
+export const HealthSchema = z.object({
+  ok: z.literal(true),
+  version: z.string(),
+  schema: count('Which state of the database'),
+  dataDir: z.string().optional().meta({ description: 'Told to the machine itself alone' }),
+  asks: z.boolean().meta({ description: 'Whether this device has yet to give the passcode' }),
+});
 
 export const api = {
-  health: get('/api/health', 'Whether the server is up, and where its data lies', HealthSchema),
+  health: get('/api/health', 'Whether the server is up, and whether it asks for the passcode', HealthSchema),
   studio: get('/api/studio', "The studio's settings", StudioSchema),
-  saveStudio: send('put', '/api/studio', "Replaces the studio's settings", StudioSchema, StudioSchema),
+  saveStudio: send('put', '/api/studio', "Replaces the studio's settings", StudioSchema, StudioSchema, { changes: 'studio' }),
   shelves: get('/api/shelves', 'All records: glass, kilns, controllers, tests', ShelvesSchema),
-  pieces: get('/api/pieces', 'All pieces, newest change first', z.array(PieceSchema)),
+  pieces: get('/api/pieces', 'Pieces as lists show them, newest change first, a page at a time', PiecePageSchema, { query: PieceQuerySchema }),
   piece: get('/api/pieces/:id', 'One piece', PieceSchema),
-  createPiece: send('post', '/api/pieces', 'Makes a piece; repeated with the same id it does nothing', NewPieceSchema, PieceSchema),
+  createPiece: send('post', '/api/pieces', 'Makes a piece; repeated with the same id it does nothing', NewPieceSchema, PieceSchema, { changes: 'piece' }),
   savePiece: send('put', '/api/pieces/:id', 'Changes a piece; 409 with the current piece when based on an older version', PieceChangeSchema, PieceSchema, {
     ...piece,
     keyed: true,
+    changes: 'piece',
   }),
-  undoPiece: send('post', '/api/pieces/:id/undo', 'Takes the last change of a piece back', BasedOnSchema, PieceSchema, piece),
-  redoPiece: send('post', '/api/pieces/:id/redo', 'Does again what undo took back', BasedOnSchema, PieceSchema, piece),
+  undoPiece: send('post', '/api/pieces/:id/undo', 'Takes the last change of a piece back', BasedOnSchema, PieceSchema, { ...piece, changes: 'piece' }),
+  redoPiece: send('post', '/api/pieces/:id/redo', 'Does again what undo took back', BasedOnSchema, PieceSchema, { ...piece, changes: 'piece' }),
   deletePiece: send(
     'delete',
     '/api/pieces/:id',
     'Deletes a piece; it can be brought back for 30 days, its firings stay in the Notebook',
     BasedOnSchema,
     DoneSchema,
-    piece,
+    { ...piece, changes: 'piece' },
   ),
-  restorePiece: send('post', '/api/pieces/:id/restore', 'Brings a deleted piece back', NothingSchema, PieceSchema),
+  restorePiece: send('post', '/api/pieces/:id/restore', 'Brings a deleted piece back', NothingSchema, PieceSchema, { changes: 'piece' }),
   pieceFile: get('/api/pieces/:id/file', 'A piece with its schedules, firings and records as one file', PieceFileSchema),
   importPiece: send('post', '/api/import', 'Takes a piece file in; a copy where the piece is there still', PieceFileSchema, ImportedSchema, {
     older: ofOlderFormat,
+    changes: 'piece',
   }),
   saveSchedule: send(
     'post',
@@ -114,7 +130,7 @@ export const api = {
     "Adds a schedule version, simulated by the server, and makes it its step's",
     NewScheduleSchema,
     SavedScheduleSchema,
-    { ...piece, computes: true },
+    { ...piece, computes: true, changes: 'piece' },
   ),
   versions: get(
     '/api/pieces/:id/schedules',
@@ -122,16 +138,37 @@ export const api = {
     z.array(ScheduleVersionSchema),
   ),
   schedule: get('/api/schedules/:id', 'One schedule version as it was made', ScheduleSchema),
-  nameSchedule: send('put', '/api/schedules/:id/name', 'Names a schedule version', ScheduleNameSchema, ScheduleSchema),
+  nameSchedule: send('put', '/api/schedules/:id/name', 'Names a schedule version', ScheduleNameSchema, ScheduleSchema, { changes: 'piece' }),
   firings: get('/api/firings', 'Firings, newest first, a page at a time', FiringPageSchema, { query: FiringQuerySchema }),
   firing: get('/api/firings/:id', 'One firing with the schedule it ran', FiringDetailSchema),
-  bench: get('/api/bench', 'What is in the kiln, what has been fired of each step, what was last learned', BenchSchema, { computes: true }),
+  bench: get('/api/bench', 'What is in the kiln, what waits and for what, what was last learned', BenchSchema, { computes: true }),
+  access: get('/api/access', 'Where other devices find this studio, and which of them have been let in', AccessSchema),
+  enter: send('post', '/api/access/enter', 'Lets a device in by the passcode: it is given a cookie to show from then on', EnterSchema, DoneSchema, {
+    changes: 'access',
+  }),
+  changePasscode: send('put', '/api/access/passcode', 'Takes another passcode; all other devices have to enter anew', NewPasscodeSchema, AccessSchema, {
+    changes: 'access',
+  }),
+  endDevice: send('delete', '/api/access/devices/:id', 'Lets a device in no longer until it gives the passcode again', NothingSchema, AccessSchema, {
+    changes: 'access',
+  }),
   aside: get('/api/aside', 'What was deleted long ago, and pictures that no firing has: kept until they are erased', AsideSchema),
-  eraseAside: send('post', '/api/aside/erase', 'Erases the pictures that lie aside, for good', NothingSchema, AsideSchema),
+  eraseAside: send('post', '/api/aside/erase', 'Erases the pictures that lie aside, for good', NothingSchema, AsideSchema, { changes: 'aside' }),
+  backups: get('/api/backups', 'The backups that there are, and where they lie', BackupsSchema),
+  makeBackup: send('post', '/api/backups', 'Makes a backup now; it stays until it is deleted', NothingSchema, BackupSchema, { changes: 'backups' }),
+  deleteBackup: send('delete', '/api/backups/:id', 'Deletes a backup', NothingSchema, DoneSchema, { changes: 'backups' }),
+  restoreBackup: send(
+    'post',
+    '/api/backups/:id/restore',
+    'Puts a backup in the place of what there is, which is moved aside; every hash is checked before anything moves',
+    NothingSchema,
+    RestoredSchema,
+  ),
   loads: get('/api/loads', 'What is in the kilns, and what is planned for them', z.array(LoadAheadSchema)),
   saveLoad: send('put', '/api/loads/:id', 'Says when a kiln was opened, which frees it for the next load', LoadChangeSchema, LoadSchema, {
     stands: LoadSchema,
     keyed: true,
+    changes: 'firing',
   }),
   recordFiring: send(
     'post',
@@ -139,17 +176,19 @@ export const api = {
     'Records a firing or starts it; repeated with the same id it does nothing; 409 where the kiln is in use or the schedule outdated',
     NewFiringSchema,
     FiringSchema,
-    { stands: z.union([LoadAheadSchema, z.array(z.string())]), computes: true },
+    { stands: z.union([LoadAheadSchema, z.array(z.string())]), computes: true, changes: 'firing' },
   ),
   saveFiring: send('put', '/api/firings/:id', 'Changes what is told of a firing', FiringChangeSchema, FiringDetailSchema, {
     stands: FiringSchema,
     keyed: true,
     computes: true,
+    changes: 'firing',
   }),
   deleteFiring: send('delete', '/api/firings/:id', 'Deletes a firing; it can be brought back for 30 days', BasedOnSchema, DoneSchema, {
     stands: FiringSchema,
+    changes: 'firing',
   }),
-  restoreFiring: send('post', '/api/firings/:id/restore', 'Brings a deleted firing back', NothingSchema, FiringSchema),
+  restoreFiring: send('post', '/api/firings/:id/restore', 'Brings a deleted firing back', NothingSchema, FiringSchema, { changes: 'firing' }),
 } as const;
 
 /** What every kind of record can be asked, by its definition. */
@@ -161,10 +200,16 @@ function recordEndpoints<T extends Stored, In>({ path, one, many, schema, change
     save: send('put', at, `Adds or changes a ${one}; 409 with the ${one} that stands when based on an older version`, change, schema, {
       stands: schema,
       keyed: true,
+      changes: 'shelves',
     }),
-    archive: send('post', `${at}/archive`, `Puts a ${one} away, or back; what was made with it keeps it`, ArchivedSchema, ShelvesSchema),
-    remove: send('delete', at, `Deletes a ${one} that nothing names; it can be brought back`, BasedOnSchema, DoneSchema, { stands: schema }),
-    restore: send('post', `${at}/restore`, `Brings a deleted ${one} back`, NothingSchema, schema),
+    archive: send('post', `${at}/archive`, `Puts a ${one} away, or back; what was made with it keeps it`, ArchivedSchema, ShelvesSchema, {
+      changes: 'shelves',
+    }),
+    remove: send('delete', at, `Deletes a ${one} that nothing names; it can be brought back`, BasedOnSchema, DoneSchema, {
+      stands: schema,
+      changes: 'shelves',
+    }),
+    restore: send('post', `${at}/restore`, `Brings a deleted ${one} back`, NothingSchema, schema, { changes: 'shelves' }),
   };
 }
 

@@ -25,8 +25,10 @@ import {
   GlassConstantsSchema,
   id,
   instant,
+  CorrectionsSchema,
   KilnConstantsSchema,
   oneOf,
+  ProblemSchema,
   PurposefulSegmentSchema,
   quantity,
   SchoolSchema,
@@ -34,6 +36,8 @@ import {
   ShapingSchema,
   words,
 } from '@torvin/core/contract';
+import { CSV_STYLES } from './csv';
+import { WAITS } from './waits';
 import { ControllerSchema } from './records';
 
 export const SHEET_RANGE_M = { least: 0.0005, most: 0.025 } as const;
@@ -134,14 +138,84 @@ export const PieceSchema = z
   .meta({ id: 'Piece' });
 export type Piece = z.infer<typeof PieceSchema>;
 
+/** A piece as a list shows it: drawn from the side, without its document. */
+export const PieceRowSchema = PieceSchema.pick({ id: true, name: true, version: true, createdAt: true, updatedAt: true })
+  .extend({ footprint: FootprintSchema, layers: z.array(LaidLayerSchema), looks: z.array(z.enum(LOOKS)) })
+  .meta({ id: 'PieceRow' });
+export type PieceRow = z.infer<typeof PieceRowSchema>;
+
+export const rowOfPiece = ({ id, name, version, createdAt, updatedAt, doc }: Omit<Piece, 'undo' | 'redo'>): PieceRow => ({
+  ...{ id, name, version, createdAt, updatedAt },
+  footprint: doc.footprint,
+  layers: doc.layers,
+  looks: doc.steps.map(({ look }) => look),
+});
+
 export const NewPieceSchema = z.strictObject({ id, name: pieceName, doc: PieceDocSchema });
 export type NewPiece = z.infer<typeof NewPieceSchema>;
+
+const asked = (most: number) => z.string().trim().max(most).optional();
+
+/** Which pieces to list; each part narrows. Words are looked for in the name. */
+export const PieceQuerySchema = z.object({
+  text: asked(80),
+  /** Those that wait for something alone. */
+  waits: z.literal('yes').optional(),
+  /** Where the last page ended. */
+  after: asked(120),
+});
+export type PieceQuery = z.infer<typeof PieceQuerySchema>;
+
+export const PiecePageSchema = z
+  .object({
+    pieces: z.array(PieceRowSchema),
+    /** How many there are in all pages. */
+    total: count(),
+    /** Where the next page begins; null at the end. */
+    next: z.string().nullable(),
+  })
+  .meta({ id: 'PiecePage' });
+export type PiecePage = z.infer<typeof PiecePageSchema>;
 
 /** version is the one the change was based on; what says in a few words what was done, for undo. */
 export const PieceChangeSchema = z.strictObject({ version, name: pieceName, doc: PieceDocSchema, what: words('What was done', 80).default('change') });
 
 export const BasedOnSchema = z.strictObject({ version }).meta({ id: 'BasedOn' });
 export const DoneSchema = z.object({ ok: z.literal(true) }).meta({ id: 'Done' });
+
+/** One file with all of a studio: who asked for it, when, and how much it holds. */
+export const BackupSchema = z
+  .object({
+    id: z.string().meta({ description: 'The name of its file' }),
+    why: z.enum(['daily', 'asked', 'migration']),
+    madeAt: instant,
+    bytes: figure('bytes'),
+    /** Which state the database in it has. */
+    schema: count('How many migrations its database has been through'),
+    holds: z.object({ pieces: count(), firings: count(), records: count(), pictures: count() }),
+  })
+  .meta({ id: 'Backup' });
+export type Backup = z.infer<typeof BackupSchema>;
+
+export const BackupsSchema = z
+  .object({
+    folder: z.string(),
+    /** Newest first. */
+    kept: z.array(BackupSchema),
+    /** Why the last one that was to be made by itself was not. */
+    fault: ProblemSchema.nullable(),
+  })
+  .meta({ id: 'Backups' });
+
+export const RestoredSchema = z
+  .object({
+    madeAt: instant,
+    holds: BackupSchema.shape.holds,
+    /** The folder that what was there before lies in now; null where there was nothing. */
+    aside: z.string().nullable(),
+  })
+  .meta({ id: 'Restored' });
+export type Restored = z.infer<typeof RestoredSchema>;
 
 export const NewScheduleSchema = z.strictObject({
   id,
@@ -178,7 +252,7 @@ export const MadeFromSchema = z
     look: StepSchema.shape.look,
     setup: StepSchema.shape.setup,
     school: SchoolSchema,
-    kiln: z.object({ id: recordId('Kiln'), name: z.string(), constants: KilnConstantsSchema.strip() }),
+    kiln: z.object({ id: recordId('Kiln'), name: z.string(), constants: KilnConstantsSchema.strip(), taken: CorrectionsSchema.optional() }),
     controller: z.object({ id: recordId('Controller'), name: z.string(), counts: ControllerInputSchema.strip() }),
   })
   .meta({ id: 'MadeFrom' }) satisfies z.ZodType<MadeFrom>;
@@ -227,6 +301,7 @@ export const ScheduleVersionSchema = ScheduleSchema.pick({ id: true, name: true,
     work_s: figure('s'),
     total_s: figure('s'),
     kilnName: z.string(),
+    engine: z.string().meta({ description: 'Version of the engine whose word it is' }),
     firings: count(),
   })
   .meta({ id: 'ScheduleVersion' });
@@ -295,7 +370,10 @@ export type Load = z.infer<typeof LoadSchema>;
 /** A load that is in its kiln or planned for it, with what is in it. */
 export const LoadAheadSchema = LoadSchema.extend({
   entries: z.array(z.object({ firingId: id, pieceId: id, pieceName: z.string(), look: z.enum(LOOKS), scheduleId: id })),
-  /** When it may be opened by its schedule. */
+  /** By its schedules: the first and the last moment to look in at, when the controller is done, when it may be opened. */
+  lookFrom: instant,
+  lookTo: instant,
+  controlled: instant,
   until: instant,
 }).meta({ id: 'LoadAhead' });
 export type LoadAhead = z.infer<typeof LoadAheadSchema>;
@@ -344,6 +422,16 @@ export const FiringSchema = z
   .meta({ id: 'Firing' });
 export type Firing = z.infer<typeof FiringSchema>;
 
+/** A firing as a list shows it: how it ran in two figures, the beginning of its note. */
+export const FiringRowSchema = FiringSchema.omit({ asFired: true, differences: true, knownBy: true, load: true })
+  .extend({
+    /** Hottest target as it ran, °C, and its hold, s. */
+    ran_C: figure('°C'),
+    ran_s: figure('s'),
+  })
+  .meta({ id: 'FiringRow' });
+export type FiringRow = z.infer<typeof FiringRowSchema>;
+
 /** asFiredResult: the engine's word on what really ran, where that was otherwise than planned. */
 export const FiringDetailSchema = z
   .object({
@@ -356,7 +444,6 @@ export const FiringDetailSchema = z
   .meta({ id: 'FiringDetail' });
 export type FiringDetail = z.infer<typeof FiringDetailSchema>;
 
-const asked = (most: number) => z.string().trim().max(most).optional();
 /** Which firings to list; each part narrows. Text is looked for in piece, note, place, kiln, family. */
 export const FiringQuerySchema = z.object({
   text: asked(80),
@@ -371,7 +458,7 @@ export type FiringQuery = z.infer<typeof FiringQuerySchema>;
 
 export const FiringPageSchema = z
   .object({
-    firings: z.array(FiringSchema),
+    firings: z.array(FiringRowSchema),
     /** How many there are in all pages. */
     total: count(),
     /** Where the next page begins; null at the end. */
@@ -380,18 +467,39 @@ export const FiringPageSchema = z
   .meta({ id: 'FiringPage' });
 export type FiringPage = z.infer<typeof FiringPageSchema>;
 
-/** What is going on: firings not told of yet, the last firing of every step, what the firings of a kiln have taught. */
+/** A piece that waits, with what its schedule says where it has one. */
+export const WaitingPieceSchema = z
+  .object({
+    piece: PieceRowSchema,
+    for: z.enum(WAITS),
+    /** Of the firing that is next; null where none is planned yet. */
+    look: z.enum(LOOKS).nullable(),
+    /** The whole length of its schedule, s. */
+    total_s: figure('s').nullable(),
+    /** How what stands now differs from what its schedule was made from. */
+    outdated: z.array(z.string()),
+  })
+  .meta({ id: 'WaitingPiece' });
+export type WaitingPiece = z.infer<typeof WaitingPieceSchema>;
+
+/** What is going on: firings not told of yet, the pieces that wait and were changed last, what the firings of a kiln have taught. */
 export const BenchSchema = z
   .object({
-    inKiln: z.array(FiringDetailSchema),
-    fired: z.array(z.object({ stepId: id, firingId: id, firedAt: instant, result: ResultSchema.nullable() })),
+    inKiln: z.array(FiringSchema),
+    waiting: z.array(WaitingPieceSchema),
+    /** How many wait in all, and how many pieces there are. */
+    waitingInAll: count(),
+    pieces: count(),
     learned: z
       .object({
+        kilnId: z.string(),
         kilnName: z.string(),
         familyName: z.string(),
         firings: count(),
         offset_K: figure('K', 'Controller less glass'),
         workFactor: figure(''),
+        offset_sd_K: figure('K', 'Standard deviation of the offset'),
+        workFactor_sd_log: figure('', "Standard deviation of the factor's logarithm"),
         separated: z.boolean(),
       })
       .nullable(),
@@ -405,6 +513,8 @@ export const StudioSchema = z
     lengthUnit: oneOf('Length unit', ['mm', 'in']),
     massUnit: oneOf('Mass unit', ['g', 'oz']),
     theme: oneOf('Theme', ['light', 'dark', 'system']),
+    /** How tables go out: with decimal points between commas, or with decimal commas between semicolons. */
+    csv: oneOf('Tables', CSV_STYLES).default('comma'),
   })
   .meta({ id: 'Studio' });
 export type Studio = z.infer<typeof StudioSchema>;

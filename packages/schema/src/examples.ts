@@ -39,7 +39,10 @@ const told = { firedAt: AT, zone: 'Europe/Lisbon', result: 'right' as const, not
 const based = { version: 3 };
 
 export const EXAMPLES: Takes = {
-  saveStudio: { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system' },
+  saveStudio: { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system', csv: 'comma' },
+  enter: { passcode: 'kmt4q-9hxew', device: 'Phone at the bench' },
+  changePasscode: { passcode: 'kmt4q-9hxew' },
+  endDevice: {},
   createPiece: { id: pieceId, name: 'Harbour bowl', doc },
   savePiece: { ...based, name: 'Harbour bowl', doc: { ...doc, steps: [step] }, what: 'a firing planned' },
   undoPiece: based,
@@ -57,6 +60,9 @@ export const EXAMPLES: Takes = {
   saveSchedule: { id: scheduleId, stepId, pieceVersion: 3, parentId: null, origin: 'computed', segments },
   nameSchedule: { name: 'the one that worked' },
   eraseAside: {},
+  makeBackup: {},
+  deleteBackup: {},
+  restoreBackup: {},
   saveLoad: { ...based, openedAt: AT + 20 * 3_600_000 },
   recordFiring: { id: firingId, pieceId, scheduleId, ...told },
   saveFiring: { ...based, ...told },

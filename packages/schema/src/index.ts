@@ -8,5 +8,8 @@ export * from './kinds/rename';
 export * from './documents';
 export * from './pieceFile';
 export * from './kilnTime';
+export * from './access';
 export * from './api';
 export * from './spells';
+export * from './csv';
+export * from './waits';

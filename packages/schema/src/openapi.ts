@@ -2,9 +2,10 @@
 import { ProblemSchema } from '@torvin/core/contract';
 import { z } from 'zod';
 import { type ZodOpenApiOperationObject, type ZodOpenApiPathsObject, type ZodOpenApiResponsesObject, createDocument } from 'zod-openapi';
+import { ChangeSchema } from './access';
 import { type Endpoint, api, recordApi } from './api';
 import { type CalculatorEndpoint, typicalEndpoint } from './computeApi';
-import { PhotoSchema } from './documents';
+import { PhotoSchema, RestoredSchema } from './documents';
 import { EXAMPLES, exampleOfRecord } from './examples';
 import { KIND_LIST, KINDS } from './kinds/all';
 
@@ -14,7 +15,9 @@ const TAGS = {
   Firings: ['firings', 'loads', 'bench'],
   Pictures: ['photos', 'aside'],
   Shelves: ['shelves', ...KIND_LIST.map((name) => KINDS[name].path)],
-  Studio: ['studio', 'health'],
+  Backups: ['backups', 'files'],
+  Access: ['access'],
+  Studio: ['studio', 'health', 'events'],
   Computing: ['compute'],
 };
 
@@ -24,6 +27,8 @@ const ABOUT: Record<keyof typeof TAGS, string> = {
   Firings: 'Firings, the loads they are in, and what goes on now.',
   Pictures: 'Pictures of firings, kept as JPEG under the hash of their bytes.',
   Shelves: 'Records: what stands on the shelves.',
+  Backups: 'All of a studio as one file, put back whole, and as open files.',
+  Access: 'Other devices: one passcode for the studio, a cookie for each that has given it.',
   Studio: "The studio's settings, and whether the server is up.",
   Computing: 'The bare computation: every constant stands in the request, nothing is kept.',
 };
@@ -53,8 +58,15 @@ const KEY = z
 const RETRY = z.object({ 'Retry-After': z.string().meta({ description: 'When to come again, in seconds' }) });
 
 /** What the guard says to strangers, before anything is looked at. */
-const GUARDED = { 421: { description: 'It was asked under a name that is not its own', content: PROBLEM } };
-const WRITES_GUARDED = { ...GUARDED, 403: { description: 'It came from a page that is not its own', content: PROBLEM } };
+const GUARDED = {
+  401: { description: 'It came from another device, which has not given the passcode', content: PROBLEM },
+  421: { description: 'It was asked under a name that is not its own', content: PROBLEM },
+};
+const WRITES_GUARDED = {
+  ...GUARDED,
+  403: { description: 'It came from a page that is not its own', content: PROBLEM },
+  412: { description: 'It came from a page of another version of Torvin', content: PROBLEM },
+};
 
 function answersOf({ method, path, answer, request, stands, computes, query }: Endpoint): ZodOpenApiResponsesObject {
   return {
@@ -107,7 +119,7 @@ function operationOf({ operationId, endpoint, examples }: Named): ZodOpenApiOper
 
 const bytes = (description: string) => ({ type: 'string' as const, contentEncoding: 'binary', description });
 
-/** Pictures come and go as bytes, so they are in no table. */
+/** What comes and goes as bytes is in no table. */
 const pictures: ZodOpenApiPathsObject = {
   '/api/photos': {
     post: {
@@ -143,6 +155,66 @@ const pictures: ZodOpenApiPathsObject = {
   },
 };
 
+const ZIP = { 'application/zip': { schema: bytes('A zip') } };
+const NO_BACKUP = {
+  404: { description: 'There is no backup of this name', content: PROBLEM },
+  default: { description: 'What else went wrong', content: PROBLEM },
+};
+
+/** Files that are streamed. */
+const archives: ZodOpenApiPathsObject = {
+  '/api/backups/{id}/file': {
+    get: {
+      operationId: 'backupFile',
+      summary: 'A backup as a file',
+      tags: ['Backups'],
+      requestParams: { path: z.object({ id: z.string().meta({ description: 'The name of its file' }) }) },
+      responses: { ...GUARDED, 200: { description: 'The backup', content: ZIP }, ...NO_BACKUP },
+    },
+  },
+  '/api/backups/restore': {
+    post: {
+      operationId: 'restoreFile',
+      summary: 'Puts a backup that is sent in the place of what there is, which is moved aside',
+      tags: ['Backups'],
+      requestBody: { required: true, content: ZIP },
+      responses: {
+        ...WRITES_GUARDED,
+        200: { description: 'Done', content: json(RestoredSchema) },
+        415: { description: 'It is not sent as a zip', content: PROBLEM },
+        422: { description: 'It is no backup, or is damaged', content: PROBLEM },
+        default: { description: 'What else went wrong', content: PROBLEM },
+      },
+    },
+  },
+  '/api/files': {
+    get: {
+      operationId: 'openFiles',
+      summary: 'The whole studio as open files: a piece file each, firings and shelves as CSV, pictures',
+      tags: ['Backups'],
+      responses: { ...GUARDED, 200: { description: 'A zip of them', content: ZIP }, default: { description: 'What else went wrong', content: PROBLEM } },
+    },
+  },
+};
+
+const events: ZodOpenApiPathsObject = {
+  '/api/events': {
+    get: {
+      operationId: 'events',
+      summary: 'A stream of what has changed, as it changes: server-sent events named change, and here every 15 seconds',
+      tags: ['Studio'],
+      requestParams: {
+        query: z.object({ after: z.string().optional().meta({ description: 'Id of the last event that was had, where no Last-Event-ID says it' }) }),
+      },
+      responses: {
+        ...GUARDED,
+        200: { description: 'The stream; the data of each change is one of these', content: { 'text/event-stream': { schema: ChangeSchema } } },
+        default: { description: 'What else went wrong', content: PROBLEM },
+      },
+    },
+  },
+};
+
 function allOperations(calculators: readonly CalculatorEndpoint[]): Named[] {
   const examples: Partial<Record<string, object>> = EXAMPLES;
   const documents = Object.entries<Endpoint>(api).map(([operationId, endpoint]): Named => ({ operationId, endpoint, ...given(examples[operationId]) }));
@@ -170,7 +242,7 @@ function namedSchema<T extends z.ZodType>(schema: T, id: string): T {
 }
 
 export function openApiDocument(version: string, calculators: readonly CalculatorEndpoint[]) {
-  const paths: ZodOpenApiPathsObject = { ...pictures };
+  const paths: ZodOpenApiPathsObject = { ...pictures, ...archives, ...events };
   for (const { operationId, endpoint, examples } of allOperations(calculators)) {
     const path = inBraces(endpoint.path);
     const request = endpoint.request && namedSchema(endpoint.request, `${capital(operationId)}Request`);

@@ -27,15 +27,20 @@ const FiledPhotoSchema = z.object({
 });
 export type FiledPhoto = z.infer<typeof FiledPhotoSchema>;
 
+const LISTS = { schedules: z.array(ScheduleSchema).max(5000), firings: z.array(FiledFiringSchema).max(5000), photos: z.array(FiledPhotoSchema).max(2000) };
+
+/** The lists of a piece file that can be long, each with what is in it: to be read one by one. */
+export const PIECE_FILE_LISTS = { schedules: ScheduleSchema, firings: FiledFiringSchema, photos: FiledPhotoSchema } as const;
+
 export const PieceFileSchema = z
   .object({
     format: z.literal(PIECE_FILE_FORMAT, { error: `This is not a piece file: its format must be '${PIECE_FILE_FORMAT}'.` }),
     formatVersion: z.literal(PIECE_FILE_VERSION, { error: 'This file is of a later format than this program knows.' }),
     piece: PieceSchema.pick({ id: true, name: true, doc: true, createdAt: true }),
-    schedules: z.array(ScheduleSchema).max(5000),
-    firings: z.array(FiledFiringSchema).max(5000),
+    schedules: LISTS.schedules,
+    firings: LISTS.firings,
     /** Left out by files that were written before pictures came along. */
-    photos: z.array(FiledPhotoSchema).max(2000).default([]),
+    photos: LISTS.photos.default([]),
     /** What the piece names, and what that names; a kind that was not there when the file was written is left out. */
     shelves: z.object(
       Object.fromEntries(Object.entries(KINDS).map(([name, { schema }]) => [name, z.array(schema).default([])])) as {

@@ -1,7 +1,19 @@
 /** What stands on the shelves: families, glasses, strip tests, kilns and controllers, with their source. */
 import { CONTENTS, type Controller, LAYER_FORMS } from '@torvin/core';
 import { z } from 'zod';
-import { controllerFields, GlassConstantsSchema, id, instant, KilnConstantsSchema, onACurve, oneOf, quantity, words } from '@torvin/core/contract';
+import {
+  CorrectionsSchema,
+  aKiln,
+  controllerFields,
+  GlassConstantsSchema,
+  id,
+  instant,
+  KilnConstantsSchema,
+  onACurve,
+  oneOf,
+  quantity,
+  words,
+} from '@torvin/core/contract';
 
 const recordId = words('Record id', 60, 1);
 /** version counts saves; a save names the one it was based on, and a new record names 0. */
@@ -32,8 +44,14 @@ export const GlassSchema = z.strictObject({
 });
 export type Glass = z.infer<typeof GlassSchema>;
 
-export const KilnSchema = KilnConstantsSchema.extend(named);
+/** What firings have taught of it is taken over here; nothing is as usual. */
+export const KilnSchema = KilnConstantsSchema.extend({
+  ...named,
+  offset_K: CorrectionsSchema.shape.offset_K.optional(),
+  workFactor: CorrectionsSchema.shape.workFactor.optional(),
+});
 export type Kiln = z.infer<typeof KilnSchema>;
+export const KilnChangeSchema = aKiln(KilnSchema);
 
 export const ControllerSchema = z.strictObject({
   ...named,

@@ -21,6 +21,12 @@ export interface ComputePool {
   close(): Promise<void>;
 }
 
+/** A studio's own saves and looks have an engine of their own: no stranger's computing is in their way. */
+export interface ComputePools {
+  own: ComputePool;
+  others: ComputePool;
+}
+
 const WAITING_AT_MOST = 8;
 
 interface Waiting extends Job {

@@ -5,8 +5,9 @@
 import { type KindName, type PieceDoc, type Renames, type Snapshot, freeId, renameInDoc, renameInSnapshot } from '@torvin/schema';
 import { eq, isNull, sql } from 'drizzle-orm';
 import { allShelves } from '../store/records';
-import { columnsOf } from '../store/schedules';
-import { loads, pieceStates, pieces, records, schedules } from './tables';
+import { columnsOf, wholeSchedules } from '../store/schedules';
+import { tellWaiting } from '../store/waiting';
+import { loads, pieceStates, pieces, records, schedules, snapshots } from './tables';
 import type { Database } from './database';
 
 /** Columns whose field is called otherwise; after them those that hold JSON. */
@@ -39,7 +40,7 @@ function documentOf(row: OldRow): Record<string, unknown> {
 }
 
 /** Counts the steps below that a database has been through; migrations that SQL can make are counted elsewhere. */
-const STEPS = 2;
+const STEPS = 3;
 
 /** What a database needs beside its migrations, once; a server that is killed in between does it at its next start. */
 export function afterMigrations(db: Database, at: number): void {
@@ -48,7 +49,8 @@ export function afterMigrations(db: Database, at: number): void {
   if (done >= STEPS || !has('records')) return;
   db.transaction((tx) => {
     if (has('families')) moveRecords(tx, at);
-    tellLearning(tx);
+    if (done < 2) tellLearning(tx);
+    for (const { id } of tx.select({ id: pieces.id }).from(pieces).all()) tellWaiting(tx, id);
     tx.run(sql.raw(`pragma user_version = ${STEPS}`));
   });
 }
@@ -83,7 +85,7 @@ function tellLearning(tx: Database): void {
       .flatMap(({ doc }) => doc.steps)
       .map((step) => [step.id, step.kilnId]),
   );
-  for (const row of tx.select().from(schedules).where(isNull(schedules.kilnId)).all()) {
+  for (const row of wholeSchedules(tx).where(isNull(schedules.kilnId)).all()) {
     const { kilnId, familyId } = columnsOf(row, shelves);
     // Where the firing is planned for a kiln of that name still, it is that one.
     const planned = shelves.kilns.find(({ id, name }) => id === steps.get(row.stepId) && name === row.kilnName);
@@ -111,9 +113,9 @@ function renameEverywhere(db: Database, renames: Renames): void {
       .where(sql`${pieceStates.pieceId} = ${pieceId} and ${pieceStates.position} = ${position}`)
       .run();
   }
-  for (const { id, snapshot } of db.select({ id: schedules.id, snapshot: schedules.snapshot }).from(schedules).all()) {
-    const next: Snapshot = renameInSnapshot(snapshot, renames);
-    if (next !== snapshot) db.update(schedules).set({ snapshot: next }).where(eq(schedules.id, id)).run();
+  for (const { id, doc } of db.select().from(snapshots).all()) {
+    const next: Snapshot = renameInSnapshot(doc, renames);
+    if (next !== doc) db.update(snapshots).set({ doc: next }).where(eq(snapshots.id, id)).run();
   }
   for (const [old, id] of Object.entries(renames.kilns ?? {})) db.update(loads).set({ kilnId: id }).where(eq(loads.kilnId, old)).run();
 }

@@ -1,36 +1,30 @@
-import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Driver from 'better-sqlite3';
-import { KIND_LIST, type KindName, LoadSchema, PieceDocSchema, TYPICAL_SOURCE } from '@torvin/schema';
+import { type Firing, KIND_LIST, type KindName, LoadSchema, PieceDocSchema, TYPICAL_SOURCE } from '@torvin/schema';
 import { FiringCaseSchema } from '@torvin/core/contract';
 import { v7 as uuid } from 'uuid';
-import { listFirings } from '../store/firings';
+import { findFiring, listFirings } from '../store/firings';
 import { loadsAhead } from '../store/loads';
 import { findPiece } from '../store/pieces';
 import { allShelves } from '../store/records';
+import { wholeSchedules } from '../store/schedules';
 import { readStudio } from '../store/studio';
 import { evaluate } from '@torvin/core';
 import { eq, sql } from 'drizzle-orm';
+import { columnsOf, copyRows, inserter, migrationsUpTo, rowsOf } from '../test/olderDatabase';
 import { inOldWords } from '../test/oldWords';
 import { MIGRATIONS, NOW, SCHEMA, startTestServer, temporaryFolder } from '../test/testServer';
-import { DATABASE_FILE, openDatabase } from './open';
+import { DATABASE_FILE, mustBeWhole, openDatabase } from './open';
 import { DEMO_PIECES } from './demo';
 import { seedDemo, seedOwn } from './seed';
 import { FIELDS } from './afterMigrations';
 import type { Database } from './database';
-import { firings, loads, pieceStates, pieces, records, schedules, studio } from './tables';
-
-const folders: string[] = [];
-const folder = (): string => {
-  const made = temporaryFolder();
-  folders.push(made);
-  return made;
-};
-afterAll(() => folders.forEach((made) => rmSync(made, { recursive: true, force: true })));
+import { firings, loads, pieceStates, pieces, records, schedules, snapshots, studio } from './tables';
 
 describe('the database file', () => {
   test('opens twice, migrates once, and is seeded once', () => {
-    const dir = folder();
+    const dir = temporaryFolder();
     for (let round = 0; round < 2; round += 1) {
       const opened = openDatabase(dir, MIGRATIONS);
       seedDemo(opened.db, NOW + round);
@@ -38,11 +32,25 @@ describe('the database file', () => {
       expect(opened.db.select().from(pieces).all()).toHaveLength(DEMO_PIECES.length);
       opened.close();
     }
-    expect(readdirSync(dir).filter((name) => name.startsWith('before-schema'))).toEqual([]);
+  });
+
+  test('has a mark that it keeps when it is opened again, and another one has another, also in the same place', () => {
+    const [dir, other] = [temporaryFolder(), temporaryFolder()];
+    const markIn = (folder: string): string => {
+      const { mark, close } = openDatabase(folder, MIGRATIONS);
+      close();
+      return mark;
+    };
+    const first = markIn(dir);
+    expect(first).toMatch(/^[0-9a-f]{16}$/);
+    expect(markIn(dir)).toBe(first);
+    expect(markIn(other)).not.toBe(first);
+    renameSync(join(other, DATABASE_FILE), join(dir, DATABASE_FILE));
+    expect(markIn(dir)).not.toBe(first);
   });
 
   test("of a studio of one's own has typical shelves, each saying so, and nothing made", () => {
-    const { db, close } = openDatabase(folder(), MIGRATIONS);
+    const { db, close } = openDatabase(temporaryFolder(), MIGRATIONS);
     seedOwn(db);
     seedOwn(db);
     const shelves = allShelves(db);
@@ -54,20 +62,27 @@ describe('the database file', () => {
     close();
   });
 
-  test('is copied before a migration', () => {
-    const dir = folder();
-    const file = join(dir, DATABASE_FILE);
-    const old = new Driver(file);
-    old.exec('create table of_old (id integer)');
-    old.close();
-    openDatabase(dir, MIGRATIONS).close();
-    const copy = new Driver(join(dir, `before-schema-${SCHEMA}.db`));
-    expect(copy.prepare("select name from sqlite_master where name in ('of_old', 'pieces')").all()).toMatchObject([{ name: 'of_old' }]);
-    copy.close();
+  test('that has stopped between two states is said to have, with what to do', () => {
+    const dir = temporaryFolder();
+    openDatabase(dir, migrationsUpTo(5)).close();
+    const ahead = new Driver(join(dir, DATABASE_FILE));
+    ahead.exec('create table receipts (key text)');
+    ahead.close();
+    expect(() => openDatabase(dir, MIGRATIONS)).toThrow(
+      /is not what a Torvin left: a step .* failed \(table `?receipts`? already exists\)\. Put a backup in its place/,
+    );
+    const other = temporaryFolder();
+    openDatabase(other, MIGRATIONS).close();
+    const behind = new Driver(join(other, DATABASE_FILE));
+    behind.exec('drop table photos; alter table loads drop column zone');
+    behind.close();
+    const opened = openDatabase(other, MIGRATIONS);
+    expect(() => mustBeWhole(opened.db, other)).toThrow("it lacks the column 'zone' of 'loads', the table 'photos'. Put a backup");
+    opened.close();
   });
 
   test('of a newer program is left alone with a sentence', () => {
-    const dir = folder();
+    const dir = temporaryFolder();
     openDatabase(dir, MIGRATIONS).close();
     const file = new Driver(join(dir, DATABASE_FILE));
     file.exec("insert into __drizzle_migrations (hash, created_at) values ('later', 9999999999999)");
@@ -80,7 +95,7 @@ describe('the database file', () => {
     ['empty', (file: string) => writeFileSync(file, '')],
     ['without a table', (file: string) => new Driver(file).close()],
   ])('that is %s beside pictures asks before a new studio starts, and touches none of them', (_, spoil) => {
-    const dir = folder();
+    const dir = temporaryFolder();
     const picture = join(dir, 'photos', `${'c'.repeat(64)}.jpg`);
     mkdirSync(join(dir, 'photos'));
     writeFileSync(picture, 'a picture');
@@ -94,7 +109,7 @@ describe('the database file', () => {
   });
 
   test('enforces foreign keys, also after a transaction, and keeps its busy timeout', () => {
-    const { db, close } = openDatabase(folder(), MIGRATIONS);
+    const { db, close } = openDatabase(temporaryFolder(), MIGRATIONS);
     const orphan = { id: 'f', pieceId: 'none', scheduleId: 'none', loadId: 'none', result: 'right', note: '', createdAt: 1 } as const;
     expect(() => db.insert(firings).values(orphan).run()).toThrow();
     db.transaction((tx) => tx.insert(studio).values({ id: 1, temperatureUnit: 'C', theme: 'dark' }).run());
@@ -105,7 +120,7 @@ describe('the database file', () => {
   });
 
   test('undoes a transaction that throws', () => {
-    const { db, close } = openDatabase(folder(), MIGRATIONS);
+    const { db, close } = openDatabase(temporaryFolder(), MIGRATIONS);
     seedDemo(db, NOW);
     expect(() =>
       db.transaction((tx) => {
@@ -117,48 +132,6 @@ describe('the database file', () => {
     close();
   });
 });
-
-/** The migrations up to and including the given one, in a folder of their own. */
-function migrationsUpTo(count: number): string {
-  const made = folder();
-  mkdirSync(join(made, 'meta'));
-  const journal = JSON.parse(readFileSync(join(MIGRATIONS, 'meta', '_journal.json'), 'utf8')) as { entries: { tag: string }[] };
-  const entries = journal.entries.slice(0, count);
-  writeFileSync(join(made, 'meta', '_journal.json'), JSON.stringify({ ...journal, entries }));
-  for (const { tag } of entries) cpSync(join(MIGRATIONS, `${tag}.sql`), join(made, `${tag}.sql`));
-  return made;
-}
-
-type Insert = (table: string, row: Record<string, unknown>) => void;
-const inserter =
-  (driver: Driver.Database): Insert =>
-  (table, row) => {
-    const names = Object.keys(row);
-    driver.prepare(`insert into ${table} (${names.join()}) values (${names.map(() => '?').join()})`).run(Object.values(row));
-  };
-
-const rowsOf = (driver: Driver.Database, table: string): Record<string, unknown>[] =>
-  driver
-    .prepare(`select * from ${table}`)
-    .all()
-    .map((row) => Object.fromEntries(Object.entries(row as object).filter(([name]) => name !== '_metadata')));
-
-const columnsOf = (driver: Driver.Database, table: string): string[] =>
-  driver
-    .prepare(`select name from pragma_table_info('${table}')`)
-    .all()
-    .map((row) => (row as { name: string }).name);
-
-/** An older table has not all the columns of a later one, and older words in its JSON. */
-function copyRows(from: Driver.Database, to: Driver.Database, tables: readonly string[]): void {
-  for (const table of tables) {
-    const known = columnsOf(to, table);
-    for (const row of rowsOf(from, table)) {
-      const then = Object.entries(row).map(([name, value]) => [name, typeof value === 'string' && value.startsWith('{') ? inOldWords(value) : value]);
-      inserter(to)(table, Object.fromEntries(then.filter(([name]) => known.includes(String(name)))) as Record<string, unknown>);
-    }
-  }
-}
 
 /** Kinds that there were then, each in a table of its own; of later ones nothing can have stood there. */
 const OLD_TABLES: Partial<Record<KindName, string>> = {
@@ -185,15 +158,16 @@ function insertShelves(to: Driver.Database, rows: Record<string, unknown>[]): vo
 
 const resultsOf = (db: Database): object[] => [
   ...db
-    .select({ id: schedules.id, result: schedules.result, limits: sql<string>`json_extract(${schedules.snapshot}, '$.firing.limits')` })
+    .select({ id: schedules.id, result: schedules.result, limits: sql<string>`json_extract(${snapshots.doc}, '$.firing.limits')` })
     .from(schedules)
+    .innerJoin(snapshots, eq(schedules.snapshotId, snapshots.id))
     .all(),
   ...db.select({ id: firings.id, result: firings.asFiredResult }).from(firings).all(),
 ];
 
 describe('a database of schema 7, where each kind had a table of its own', () => {
   test('opens with every record as it was to the last digit; of two with one id the later kind gives way, everywhere', () => {
-    const [now, old] = [folder(), folder()];
+    const [now, old] = [temporaryFolder(), temporaryFolder()];
     const seeded = openDatabase(now, MIGRATIONS);
     seedDemo(seeded.db, NOW);
     const third = 1 / 3e5;
@@ -247,7 +221,7 @@ describe('a database of schema 7, where each kind had a table of its own', () =>
         .all()
         .every(({ kilnId }) => kilnId === 'soft-90-kiln'),
     ).toBe(true);
-    const made = db.select().from(schedules).all();
+    const made = wholeSchedules(db).all();
     expect(made.every(({ id, snapshot }) => [first, second].includes(id) || snapshot.madeFrom?.kiln.id === 'soft-90-kiln')).toBe(true);
     // What a firing teaches of: by what it was made from, by the only record of that name, else of nothing.
     expect(made.filter(({ id }) => id !== second).every(({ kilnId }) => kilnId === 'soft-90-kiln')).toBe(true);
@@ -264,10 +238,11 @@ describe('a database of schema 7, where each kind had a table of its own', () =>
 
 describe('a database of schema 4, where firings stood by themselves', () => {
   test('opens with every firing a load of its own, nothing lost, and two that run in one kiln both there', () => {
-    const [now, old] = [folder(), folder()];
+    const [now, old] = [temporaryFolder(), temporaryFolder()];
     const seeded = openDatabase(now, MIGRATIONS);
     seedDemo(seeded.db, NOW);
-    const before = listFirings(seeded.db, {}).firings;
+    const everyFiring = (of: Database): Firing[] => listFirings(of, {}).firings.map(({ id }) => findFiring(of, id).firing);
+    const before = everyFiring(seeded.db);
     seeded.close();
     openDatabase(old, migrationsUpTo(4)).close();
     const [from, to] = [now, old].map((dir) => new Driver(join(dir, DATABASE_FILE)));
@@ -288,7 +263,7 @@ describe('a database of schema 4, where firings stood by themselves', () => {
     to.close();
 
     const { db, close } = openDatabase(old, MIGRATIONS);
-    const after = listFirings(db, {}).firings;
+    const after = everyFiring(db);
     expect(after.filter(({ id }) => id !== second).map(({ load: _load, ...firing }) => firing)).toEqual(before.map(({ load: _load, ...firing }) => firing));
     expect(new Set(after.map(({ load }) => load.id)).size).toBe(after.length);
     for (const { load, firedAt } of after) {
@@ -296,7 +271,6 @@ describe('a database of schema 4, where firings stood by themselves', () => {
       expect(LoadSchema.safeParse(load).error).toBeUndefined();
     }
     expect(loadsAhead(db)).toHaveLength(2);
-    expect(existsSync(join(old, `before-schema-${SCHEMA}.db`))).toBe(true);
     close();
   });
 });
@@ -304,17 +278,17 @@ describe('a database of schema 4, where firings stood by themselves', () => {
 describe('a database of schema 1', () => {
   /** The demo's data as the first schema kept it. */
   function ofSchema1(): string {
-    const now = folder();
+    const now = temporaryFolder();
     const seeded = openDatabase(now, MIGRATIONS);
     seedDemo(seeded.db, NOW);
     const rows = {
       families: allShelves(seeded.db).families,
       pieces: seeded.db.select().from(pieces).all(),
-      schedules: seeded.db.select().from(schedules).all(),
+      schedules: wholeSchedules(seeded.db).all(),
     };
     seeded.close();
 
-    const old = folder();
+    const old = temporaryFolder();
     openDatabase(old, migrationsUpTo(1)).close();
     const driver = new Driver(join(old, DATABASE_FILE));
     const insert = inserter(driver);
@@ -363,8 +337,7 @@ describe('a database of schema 1', () => {
     const dir = ofSchema1();
     const { db, close, schema } = openDatabase(dir, MIGRATIONS);
     expect(schema).toBe(SCHEMA);
-    expect(existsSync(join(dir, `before-schema-${SCHEMA}.db`))).toBe(true);
-    const kept = db.select().from(schedules).all();
+    const kept = wholeSchedules(db).all();
     expect(kept.length).toBeGreaterThanOrEqual(2);
     for (const { snapshot, segments, result } of kept) {
       const firing = FiringCaseSchema.parse(snapshot.firing);
@@ -388,20 +361,20 @@ describe('a database of schema 1', () => {
 
 describe('the settings of an earlier schema', () => {
   test.each([1, 2, 3, 4, 5])('%i are kept, and figures stay in mm and g', (count) => {
-    const dir = folder();
+    const dir = temporaryFolder();
     openDatabase(dir, migrationsUpTo(count)).close();
     const driver = new Driver(join(dir, DATABASE_FILE));
     driver.exec("insert into studio (id, temperature_unit, theme) values (1, 'F', 'dark')");
     driver.close();
     const { db, close } = openDatabase(dir, MIGRATIONS);
-    expect(readStudio(db)).toEqual({ temperatureUnit: 'F', lengthUnit: 'mm', massUnit: 'g', theme: 'dark' });
+    expect(readStudio(db)).toEqual({ temperatureUnit: 'F', lengthUnit: 'mm', massUnit: 'g', theme: 'dark', csv: 'comma' });
     close();
   });
 });
 
 describe('a restart', () => {
   test('finds everything as it was', async () => {
-    const dir = folder();
+    const dir = temporaryFolder();
     const first = await startTestServer(dir);
     const before = [await first.ask('GET', '/api/pieces'), await first.ask('GET', '/api/firings')].map(({ body }) => body);
     await first.stop({ keepData: true });

@@ -1,9 +1,15 @@
-/** Opens the database: a copy before any migration, then the migrations, then it is ready. */
-import { copyFileSync, existsSync, mkdirSync, readFileSync, statSync } from 'node:fs';
+/** Opens the database: the migrations, a look whether all is there that is asked of it, then it is ready. */
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, realpathSync, statSync } from 'node:fs';
 import { join } from 'node:path';
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
 import Driver from 'better-sqlite3';
+import { is, sql } from 'drizzle-orm';
+import { SQLiteTable, getTableConfig } from 'drizzle-orm/sqlite-core';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import { faultOf } from '../folder/faults';
 import { countPhotoFiles } from '../store/photoFiles';
 import { afterMigrations } from './afterMigrations';
 import { type Database, withHonestTransactions } from './database';
@@ -13,11 +19,16 @@ export interface Opened {
   db: Database;
   /** How many migrations the database has been through. */
   schema: number;
+  /** Another one for another database, also where it was put in the place of the first. */
+  mark: string;
+  /** Brings all of it into the one file and closes it, so that the file can be moved; rejects where another program reads it. */
+  letGo(): Promise<void>;
   close(): void;
 }
 
 export const DATABASE_FILE = 'torvin.db';
 const BUSY_TIMEOUT_MS = 5000;
+const LET_GO_TRIES = 10;
 
 /** Pictures lie there and their database does not: a person must say that a new studio is meant. */
 export class OrphanedPictures extends Error {
@@ -25,6 +36,30 @@ export class OrphanedPictures extends Error {
     super(
       `There ${pictures === 1 ? 'is 1 picture' : `are ${pictures} pictures`} in ${dataDir}, but no studio's database beside them: ${DATABASE_FILE} is missing or empty. Put it back and they are there again. To begin a new studio there all the same, start with TORVIN_NEW=1 (npm run demo -- --new); the pictures are then set aside, not erased.`,
     );
+  }
+}
+
+/** It says of itself that it has been through migrations whose tables are not there, or has tables of migrations that it has not been through. */
+export class HalfMigrated extends Error {
+  constructor(
+    dataDir: string,
+    readonly why: string,
+  ) {
+    super(
+      `The database in ${dataDir} is not what a Torvin left: ${why}. Put a backup in its place, with npm run backup -- --restore <file>; those that were made by themselves lie in ${join(dataDir, 'backups')}.`,
+    );
+  }
+}
+
+/** Whether a database lies there that has migrations before it. */
+export function isBehind(dataDir: string, migrationsDir: string): boolean {
+  const file = join(dataDir, DATABASE_FILE);
+  if (!existsSync(file) || statSync(file).size === 0) return false;
+  const driver = new Driver(file);
+  try {
+    return appliedCount(driver) < schemaOf(migrationsDir);
+  } finally {
+    driver.close();
   }
 }
 
@@ -39,7 +74,7 @@ export function openDatabase(dataDir: string, migrationsDir: string, { beginAnew
   driver.pragma('journal_mode = WAL');
   driver.pragma('synchronous = FULL');
   driver.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
-  const wanted = migrationCount(migrationsDir);
+  const wanted = schemaOf(migrationsDir);
   const had = existed ? appliedCount(driver) : 0;
   if (had === 0 && mustAsk()) {
     driver.close();
@@ -51,27 +86,87 @@ export function openDatabase(dataDir: string, migrationsDir: string, { beginAnew
       `The database in ${dataDir} is of schema ${had}, newer than this program's ${wanted}; start the newer program, or point TORVIN_DATA elsewhere.`,
     );
   }
-  if (existed && had < wanted) {
-    driver.pragma('wal_checkpoint(TRUNCATE)');
-    copyFileSync(file, join(dataDir, `before-schema-${wanted}.db`));
-  }
   const db = drizzle(driver, { schema: tables });
-  // A table that others name can only be rebuilt while that is not watched, and the watch cannot be changed inside a transaction.
-  driver.pragma('foreign_keys = OFF');
-  migrate(db, { migrationsFolder: migrationsDir });
-  afterMigrations(db, Date.now());
-  const broken = had < wanted ? (driver.pragma('foreign_key_check') as unknown[]) : [];
-  if (broken.length > 0) {
+  try {
+    // A table that others name can only be rebuilt while that is not watched, and the watch cannot be changed inside a transaction.
+    driver.pragma('foreign_keys = OFF');
+    migrated(db, dataDir, migrationsDir);
+    const broken = had < wanted ? (driver.pragma('foreign_key_check') as unknown[]) : [];
+    if (broken.length > 0) throw new HalfMigrated(dataDir, `after its migration ${broken.length} of its rows name what is not there`);
+  } catch (error) {
     driver.close();
-    throw new Error(
-      `After its migration the database in ${dataDir} names ${broken.length} things that are not there; the copy before-schema-${wanted}.db is whole.`,
-    );
+    throw error;
   }
   driver.pragma('foreign_keys = ON');
-  return { db, schema: wanted, close: () => driver.close() };
+  return { db, schema: wanted, mark: markOf(file), letGo: () => letGo(driver), close: () => driver.close() };
 }
 
-const migrationCount = (dir: string): number => (JSON.parse(readFileSync(join(dir, 'meta', '_journal.json'), 'utf8')) as { entries: unknown[] }).entries.length;
+const MARK_DIGITS = 16;
+
+function markOf(file: string): string {
+  const { ino, birthtimeMs } = statSync(file);
+  return createHash('sha256')
+    .update(`${realpathSync(file)} ${ino} ${birthtimeMs}`)
+    .digest('hex')
+    .slice(0, MARK_DIGITS);
+}
+
+function migrated(db: Database, dataDir: string, migrationsDir: string): void {
+  try {
+    migrate(db, { migrationsFolder: migrationsDir });
+    afterMigrations(db, Date.now());
+  } catch (error) {
+    if (faultOf(error, dataDir)) throw error;
+    const cause = error instanceof Error && error.cause instanceof Error ? error.cause : (error as Error);
+    throw new HalfMigrated(dataDir, `a step towards this program's state failed (${cause.message})`);
+  }
+}
+
+/** Refuses a database that has not all the tables and columns that this program asks for, whatever it says of its migrations. */
+export function mustBeWhole(db: Database, dataDir: string): void {
+  const missing = Object.values(tables)
+    .filter((table) => is(table, SQLiteTable))
+    .flatMap((table) => {
+      const { name, columns } = getTableConfig(table);
+      const there = db.all<{ name: string }>(sql.raw(`pragma table_info(${name})`)).map((column) => column.name);
+      if (there.length === 0) return [`the table '${name}'`];
+      return columns.filter((column) => !there.includes(column.name)).map((column) => `the column '${column.name}' of '${name}'`);
+    });
+  if (missing.length > 0) throw new HalfMigrated(dataDir, `it lacks ${missing.slice(0, 3).join(', ')}`);
+}
+
+/**
+ * A closed connection holds its file until what was prepared on it has been cleared from memory, and SQLite then takes away the
+ * log that has the file's name, which may be another's by that time. So memory is cleared first.
+ */
+async function letGo(driver: Driver.Database): Promise<void> {
+  driver.pragma('busy_timeout = 0');
+  for (let tries = 1; ; tries += 1) {
+    await clearMemory();
+    try {
+      driver.pragma('journal_mode = DELETE');
+      driver.close();
+      return;
+    } catch (error) {
+      if (tries === LET_GO_TRIES) {
+        driver.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
+        throw error;
+      }
+      await new Promise((resolve) => setTimeout(resolve, BUSY_TIMEOUT_MS / LET_GO_TRIES));
+    }
+  }
+}
+
+/** Ends what closed connections hold still. */
+export async function clearMemory(): Promise<void> {
+  setFlagsFromString('--expose-gc');
+  (runInNewContext('gc') as () => void)();
+  await new Promise((resolve) => setImmediate(resolve));
+}
+
+/** How many migrations this program knows. */
+export const schemaOf = (dir: string): number =>
+  (JSON.parse(readFileSync(join(dir, 'meta', '_journal.json'), 'utf8')) as { entries: unknown[] }).entries.length;
 
 function appliedCount(driver: Driver.Database): number {
   const table = driver.prepare("select count(*) as n from sqlite_master where name = '__drizzle_migrations'").get() as { n: number };

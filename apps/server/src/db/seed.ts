@@ -42,7 +42,7 @@ export function seedDemo(db: Database, now: number): boolean {
     for (const kind of KIND_LIST) for (const record of DEMO_RECORDS[kind] ?? []) addRecord(tx, kind, record, now);
     const test = { glassA: 'clear-90', glassB: 'clear-96', result: 'strained', note: 'Strip of 200 mm bowed by a millimetre.' } as const;
     addRecord(tx, 'stripTests', { id: uuid(), version: 1, ...test, testedAt: now - 600 * HOUR_MS }, now);
-    saveStudio(tx, { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system' });
+    saveStudio(tx, { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system', csv: 'comma' });
     DEMO_PIECES.forEach((piece, index) => addDemoPiece(tx, piece, now, now - (DEMO_PIECES.length - index) * HOUR_MS));
   });
   return true;

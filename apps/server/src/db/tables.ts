@@ -1,6 +1,6 @@
 /** The database's tables. Row types are inferred from here; documents are JSON validated by @torvin/schema. */
 import { type Evaluation, LOOKS, type PurposefulSegment } from '@torvin/core';
-import type { PieceDoc, Snapshot } from '@torvin/schema';
+import { CSV_STYLES, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
@@ -17,6 +17,7 @@ export const studio = sqliteTable(
       .notNull()
       .default('g'),
     theme: text('theme', { enum: ['light', 'dark', 'system'] }).notNull(),
+    csv: text('csv', { enum: CSV_STYLES }).notNull().default('comma'),
   },
   (table) => [check('studio_is_one_row', sql`${table.id} = 1`)],
 );
@@ -50,11 +51,19 @@ export const pieces = sqliteTable(
     doc: text('doc', { mode: 'json' }).$type<PieceDoc>().notNull(),
     /** Which of its kept states it is in. */
     position: integer('position').notNull().default(0),
+    /** What it waits for, and for which of its firings: kept by store/waiting.ts. */
+    waits: text('waits', { enum: WAITS }),
+    waitsStepId: text('waits_step_id'),
     createdAt: integer('created_at').notNull(),
     updatedAt: integer('updated_at').notNull(),
     deletedAt: integer('deleted_at'),
   },
-  (table) => [index('pieces_by_change').on(table.updatedAt)],
+  (table) => [
+    index('pieces_by_change').on(table.updatedAt, table.id),
+    index('pieces_waiting')
+      .on(table.updatedAt)
+      .where(sql`${table.waits} is not null`),
+  ],
 );
 
 /** The last states of each piece, so that undo outlives the page; what: the change that led to it. */
@@ -72,6 +81,12 @@ export const pieceStates = sqliteTable(
   (table) => [primaryKey({ columns: [table.pieceId, table.position] })],
 );
 
+/** What schedules were made from, once for all versions that were made from the same. */
+export const snapshots = sqliteTable('snapshots', {
+  id: integer('id').primaryKey(),
+  doc: text('doc', { mode: 'json' }).$type<Snapshot>().notNull(),
+});
+
 /** Immutable: an edit adds a row that names its parent. */
 export const schedules = sqliteTable(
   'schedules',
@@ -86,7 +101,9 @@ export const schedules = sqliteTable(
     parentId: text('parent_id'),
     origin: text('origin', { enum: ['computed', 'edited'] }).notNull(),
     segments: text('segments', { mode: 'json' }).$type<PurposefulSegment[]>().notNull(),
-    snapshot: text('snapshot', { mode: 'json' }).$type<Snapshot>().notNull(),
+    snapshotId: integer('snapshot_id')
+      .notNull()
+      .references(() => snapshots.id),
     result: text('result', { mode: 'json' }).$type<Evaluation>().notNull(),
     /** What lists show of it, so that they need not open the documents: hottest target, its hold, the whole length. */
     work_C: real('work_c').notNull(),
@@ -100,7 +117,12 @@ export const schedules = sqliteTable(
     look: text('look', { enum: LOOKS }).notNull().default('fullFuse'),
     createdAt: integer('created_at').notNull(),
   },
-  (table) => [index('schedules_by_piece').on(table.pieceId, table.createdAt)],
+  (table) => [
+    index('schedules_by_piece').on(table.pieceId, table.createdAt),
+    index('schedules_by_step').on(table.stepId),
+    index('schedules_by_snapshot').on(table.snapshotId),
+    index('schedules_by_kiln').on(table.kilnId, table.familyId),
+  ],
 );
 
 /** What is in a kiln together, from one start to one opening. */
@@ -158,7 +180,17 @@ export const firings = sqliteTable(
     createdAt: integer('created_at').notNull(),
     deletedAt: integer('deleted_at'),
   },
-  (table) => [index('firings_by_load').on(table.loadId), index('firings_by_schedule').on(table.scheduleId)],
+  (table) => [
+    index('firings_by_load').on(table.loadId),
+    index('firings_by_schedule').on(table.scheduleId),
+    index('firings_by_piece').on(table.pieceId),
+    index('firings_open')
+      .on(table.createdAt)
+      .where(sql`${table.result} is null and ${table.deletedAt} is null`),
+    index('firings_deleted')
+      .on(table.deletedAt)
+      .where(sql`${table.deletedAt} is not null`),
+  ],
 );
 
 /** Saves that were taken, by the key they came under, so that one that comes again is known. */

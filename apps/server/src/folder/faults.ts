@@ -45,7 +45,7 @@ export function faultOf(error: unknown, where: string): Fault | null {
     return fault(
       500,
       'damaged',
-      `The database in ${where} cannot be read: torvin.db is damaged, or no database. Keep that file, put a copy of it in its place (a before-schema-….db is one, where it lies beside it), and start again.`,
+      `The database in ${where} cannot be read: torvin.db is damaged, or no database. Put a backup in its place, with npm run backup -- --restore <file>; the damaged one is kept.`,
     );
   }
   return null;

@@ -78,7 +78,10 @@ describe('what can be wrong with it is said in a sentence', () => {
     );
     expect(fault).toMatchObject({
       status: 500,
-      problem: { code: 'damaged', message: expect.stringMatching(/torvin\.db is damaged, or no database\. Keep that file/) as string },
+      problem: {
+        code: 'damaged',
+        message: expect.stringMatching(/torvin\.db is damaged, or no database\. Put a backup in its place, with npm run backup/) as string,
+      },
     });
   });
 
@@ -122,7 +125,7 @@ describe('what can be wrong with it is said in a sentence', () => {
 
 describe('a lock from outside', () => {
   const name = async (server: Awaited<ReturnType<typeof startTestServer>>, to: string) => {
-    const [piece] = (await server.ask('GET', '/api/pieces')).body as { id: string; version: number; doc: object }[];
+    const [piece] = await server.pieces();
     return server.ask('PUT', `/api/pieces/${piece.id}`, { version: piece.version, name: to, doc: piece.doc });
   };
 

@@ -66,9 +66,9 @@ async function planned(): Promise<SavedSchedule> {
 
 describe('the demo studio', () => {
   test('has pieces at every stage; every schedule keeps every limit', async () => {
-    const { body: pieces } = await server.ask('GET', '/api/pieces');
-    expect(pieces.map(({ name }: Piece) => name)).toEqual(DEMO_PIECES.map(({ name }) => name).reverse());
-    for (const { doc } of pieces as Piece[]) {
+    const pieces = await server.pieces();
+    expect(pieces.map(({ name }) => name)).toEqual(DEMO_PIECES.map(({ name }) => name).reverse());
+    for (const { doc } of pieces) {
       for (const { scheduleId } of doc.steps) {
         const { body: schedule } = await server.ask('GET', `/api/schedules/${scheduleId}`);
         expect(schedule.result.readings.length).toBeGreaterThan(6);
@@ -90,7 +90,7 @@ describe('the demo studio', () => {
 
   test('answers its health', async () => {
     const { body } = await server.ask('GET', '/api/health');
-    expect(body).toEqual({ ok: true, version: 'test', dataDir: server.dataDir, schema: SCHEMA });
+    expect(body).toEqual({ ok: true, version: 'test', dataDir: server.dataDir, schema: SCHEMA, asks: false });
   });
 });
 
@@ -245,7 +245,8 @@ describe('firings', () => {
 describe('settings', () => {
   test('are kept, and refused when they are none', async () => {
     const inches = { temperatureUnit: 'F', lengthUnit: 'in', massUnit: 'oz', theme: 'dark' };
-    expect((await server.ask('PUT', '/api/studio', inches)).body).toEqual(inches);
+    expect((await server.ask('PUT', '/api/studio', inches)).body).toEqual({ ...inches, csv: 'comma' });
+    expect((await server.ask('PUT', '/api/studio', { ...inches, csv: 'semicolon' })).body.csv).toBe('semicolon');
     expect((await server.ask('GET', '/api/studio')).body.theme).toBe('dark');
     const { status, body } = await server.ask('PUT', '/api/studio', { ...inches, temperatureUnit: 'K' });
     expect(status).toBe(422);

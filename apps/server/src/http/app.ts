@@ -1,13 +1,21 @@
 /** The HTTP server: guards and bodies, then the routes by feature, then what there is not. */
-import { type AnswerOf, api } from '@torvin/schema';
+import { type AnswerOf, EVENT_HEADER, STUDIO_HEADER, api } from '@torvin/schema';
 import { type CalculatorEndpoint, openApiDocument } from '@torvin/schema/server';
+import compression from 'compression';
 import express, { type Express } from 'express';
 import type { Logger } from 'pino';
-import type { ComputePool } from '../compute/pool';
+import type { Access } from '../access/access';
+import type { Backups } from '../backup/keeping';
+import type { ComputePools } from '../compute/pool';
 import type { Opened } from '../db/open';
+import type { Hub } from '../live/hub';
+import { API } from './apiDigest';
 import { answerErrors } from './errors';
-import { guard } from './guard';
+import { deviceIn, door, isAsked, isAtHome } from './door';
+import { guard, sameVersionOnly } from './guard';
 import { type Works, routeOn } from './route';
+import { accessRoutes } from './routes/access';
+import { backupRoutes } from './routes/backups';
 import { computeRoutes } from './routes/compute';
 import { firingRoutes } from './routes/firings';
 import { photoRoutes } from './routes/photos';
@@ -17,7 +25,8 @@ import { serveWeb } from './web';
 
 export interface AppParts {
   opened: Opened;
-  pool: ComputePool;
+  backups: Backups;
+  pools: ComputePools;
   calculators: readonly CalculatorEndpoint[];
   dataDir: string;
   version: string;
@@ -27,30 +36,64 @@ export interface AppParts {
   /** The address it listens on, and further names that it is known by. */
   host?: string;
   names?: readonly string[];
+  access: Access;
+  hub: Hub;
+  /** What other devices may open to come here. */
+  urls?: () => readonly string[];
   now?: () => number;
 }
 
 const BODY_LIMIT = '256kb';
-/** A piece of some years with a few hundred pictures. */
+/** What may be larger. */
+const READ_BY_THEIR_ROUTES = ['/api/photos', api.importPiece.path];
 /** A small body can be a large one compressed: what comes compressed is not unpacked. */
 const PLAIN = { inflate: false };
-const FILE_LIMIT = '128mb';
 
-export function createApp({ opened, pool, calculators, dataDir, version, log, webDir, host = '127.0.0.1', names = [], now = Date.now }: AppParts): Express {
+export function createApp({
+  opened,
+  backups,
+  pools,
+  calculators,
+  dataDir,
+  version,
+  log,
+  webDir,
+  host = '127.0.0.1',
+  names = [],
+  access,
+  hub,
+  urls = () => [],
+  now = Date.now,
+}: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   guard(app, { host, names });
-  app.use(api.importPiece.path, express.json({ ...PLAIN, limit: FILE_LIMIT }));
+  app.use(door(access));
+  app.use('/api', (_request, response, next) => {
+    response.set({ [EVENT_HEADER]: hub.last, [STUDIO_HEADER]: opened.mark });
+    next();
+  });
+  app.use('/api', sameVersionOnly(API));
+  app.use(compression());
   const json = express.json({ ...PLAIN, limit: BODY_LIMIT });
-  app.use((request, response, next) => (request.path === '/api/photos' ? next() : json(request, response, next)));
+  app.use((request, response, next) => (READ_BY_THEIR_ROUTES.includes(request.path) ? next() : json(request, response, next)));
 
-  const works: Works = { app, route: routeOn(app, now), db: opened.db, pool, dataDir, now };
-  works.route(api.health, (): AnswerOf<typeof api.health> => ({ ok: true, version, dataDir, schema: opened.schema }));
+  const works: Works = { app, route: routeOn(app, now, hub.publish), db: opened.db, pool: pools.own, dataDir, now };
+  works.route(api.health, (_, _id, _query, _sent, { request }): AnswerOf<typeof api.health> => ({
+    ...{ ok: true, version, schema: opened.schema, asks: isAsked(request, access) },
+    ...(isAtHome(request) ? { dataDir } : {}),
+  }));
+  app.get('/api/events', (request, response) => {
+    const after = request.get('Last-Event-ID') ?? request.query.after;
+    hub.stream(response, typeof after === 'string' ? after : undefined, deviceIn(response));
+  });
+  accessRoutes(works, access, urls);
   pieceRoutes(works);
   firingRoutes(works);
   recordRoutes(works);
   photoRoutes(works);
-  computeRoutes(works, calculators);
+  backupRoutes(works, backups);
+  computeRoutes({ ...works, pool: pools.others }, calculators);
 
   const openApi = openApiDocument(version, calculators);
   app.get('/api/openapi.json', (_request, response) => {

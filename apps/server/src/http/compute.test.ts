@@ -1,7 +1,8 @@
 import { BARE_SHELF, TYPICAL_FAMILIES } from '@torvin/core';
 import { GlassConstantsSchema } from '@torvin/core/contract';
-import { Busy } from '../compute/pool';
-import { type TestServer, startTestServer } from '../test/testServer';
+import { v7 as uuid } from 'uuid';
+import { Busy, computePool } from '../compute/pool';
+import { type TestServer, startTestServer, workerUrl } from '../test/testServer';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -124,6 +125,11 @@ describe('the compute API on cases sent by someone else', () => {
     expect(fitted).toMatchObject({ verdict: 'likely', basis: 'estimate' });
   });
 
+  test.each([-1, 0.5, 7])('refuses a layer of glass number %d, which is not in the list', async (number) => {
+    const { status, body: answer } = await server.ask('POST', '/api/compute/body', { ...body, layers: [{ ...sheet(0.003), glass: number }, sheet(0.003)] });
+    expect({ status, path: answer.path }).toEqual({ status: 422, path: number === 7 ? 'glasses' : 'layers.0.glass' });
+  });
+
   test('holds any schedule against every limit, in words with figures', async () => {
     const segments = [
       { rate_C_per_h: 300, target_C: 800, hold_s: 600 },
@@ -153,7 +159,9 @@ describe('the compute API on cases sent by someone else', () => {
 
   test.each([
     ['simulate', { ...simulation, shape: 'sphere', faces: { ...simulation.faces, bottom: simulation.faces.top } }, 'faces.bottom', /middle/],
-    ['simulate', { ...simulation, shape: 'cylinder', stress: { support: 'free' } }, 'stress', /plates/],
+    ['simulate', { ...simulation, shape: 'cylinder', stress: { support: 'flat' } }, 'stress.support', /held flat/],
+    ['simulate', { ...simulation, columns: { thick_m: 0.006, thin_m: 0.012, apart_m: 0.05 } }, 'columns.thin_m', /not be thicker/],
+    ['compose', { ...composition, kiln: { ...kiln, wallOverChamber: 2 } }, 'kiln.wallOverChamber', /both or neither/],
     ['body', { ...body, layers: [sheet(0.4)] }, 'layers.0.thickness_m', /0\.0005 to 0\.1 m; got 0\.4/],
     ['body', { ...body, glasses: [{ ...glass, softening_C: 520 }] }, 'glasses.0.softening_C', /40 °C \(72 °F\) above/],
     ['simulate', { ...simulation, stack: [] }, 'stack', /./],
@@ -179,6 +187,36 @@ describe('the engine thread', () => {
     expect((refused[0] as PromiseRejectedResult).reason).toBeInstanceOf(Busy);
     expect(results.some((result) => result.status === 'fulfilled')).toBe(true);
     expect((await server.ask('POST', '/api/compute/simulate', simulation)).status).toBe(200);
+  });
+
+  test('computes for strangers apart: thirty of them are in the way of no save', async () => {
+    const others = computePool(workerUrl());
+    const studio = await startTestServer(undefined, others);
+    try {
+      const [piece] = await studio.pieces();
+      const { body: versions } = await studio.ask('GET', `/api/pieces/${piece.id}/schedules`);
+      const { body: schedule } = await studio.ask('GET', `/api/schedules/${versions[0].id}`);
+      let over = false;
+      const strangers = Array.from({ length: 30 }, async () => {
+        const statuses = new Set<number>();
+        while (!over) statuses.add((await studio.ask('POST', '/api/compute/compose', composition)).status);
+        return statuses;
+      });
+      let pieceVersion = (await studio.ask('GET', `/api/pieces/${piece.id}`)).body.version as number;
+      for (let save = 0; save < 23; save += 1) {
+        const wanted = { id: uuid(), stepId: schedule.stepId, pieceVersion, parentId: schedule.id, origin: 'edited', segments: schedule.segments };
+        const { status, body } = await studio.ask('POST', `/api/pieces/${piece.id}/schedules`, wanted);
+        expect([save, status]).toEqual([save, 200]);
+        pieceVersion = body.piece.version;
+        expect((await studio.ask('GET', '/api/bench')).status).toBe(200);
+      }
+      over = true;
+      const seen = new Set((await Promise.all(strangers)).flatMap((statuses) => [...statuses]));
+      expect([...seen].sort()).toEqual([200, 503]);
+    } finally {
+      await studio.stop();
+      await others.close();
+    }
   });
 
   test('answers 503 with Retry-After over HTTP', async () => {

@@ -10,6 +10,9 @@ import { NotAllowed } from './guard';
 /** A request that does not parse; status 422. */
 export class BadRequest extends ProblemError {}
 
+/** A body that is no JSON; status 400. */
+export class MalformedJson extends Error {}
+
 interface Answer {
   status: number;
   body: Problem & { current?: unknown };
@@ -27,7 +30,8 @@ function answerFor(error: unknown): Answer | null {
   if (error instanceof NotAllowed) return { status: error.status, body: error.problem };
   if (error instanceof ProblemError) return { status: 422, body: error.problem };
   const { type, status, limit } = (error ?? {}) as { type?: string; status?: number; limit?: number };
-  if (type === 'entity.parse.failed') return { status: 400, body: { code: 'malformed-json', path: '', message: 'The request is not JSON.' } };
+  if (type === 'entity.parse.failed' || error instanceof MalformedJson)
+    return { status: 400, body: { code: 'malformed-json', path: '', message: 'The request is not JSON.' } };
   if (type === 'encoding.unsupported') return { status: 415, body: { code: 'compressed', path: '', message: 'The request is compressed: send it as it is.' } };
   if (type === 'entity.too.large')
     return { status: 413, body: { code: 'too-large', path: '', message: `The request is larger than ${Math.round((limit ?? 0) / 1024)} kB.` } };
@@ -46,6 +50,8 @@ export const answerErrors =
       status: 500,
       body: { code: 'internal', path: '', message: 'Something went wrong on the server; what you saved before is safe.' },
     };
+    // What was being streamed is cut off, so that nobody takes it for whole.
+    if (response.headersSent) return void response.destroy();
     if (retryAfter_s !== undefined) response.set('Retry-After', String(retryAfter_s));
     response.status(status).json(body);
   };

@@ -5,7 +5,7 @@ import sharp from 'sharp';
 import { type Piece, type PieceFile, PieceFileSchema } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { eq } from 'drizzle-orm';
-import { records } from '../db/tables';
+import { firings, loads, photos, pieces, records, schedules } from '../db/tables';
 import { inOldWords } from '../test/oldWords';
 import { NOW, type TestServer, anotherStudio, startTestServer } from '../test/testServer';
 
@@ -16,8 +16,8 @@ beforeEach(async () => {
 afterEach(() => server.stop());
 
 async function filed(name: string): Promise<{ piece: Piece; file: PieceFile }> {
-  const { body } = await server.ask('GET', '/api/pieces');
-  const piece = body.find((one: Piece) => one.name === name);
+  const piece = (await server.pieces()).find((one) => one.name === name);
+  if (!piece) throw new Error(`No piece '${name}'.`);
   const { body: file } = await server.ask('GET', `/api/pieces/${piece.id}/file`);
   return { piece, file };
 }
@@ -34,7 +34,7 @@ describe('a piece file', () => {
   });
 
   test('of a piece that was never fired is read in again', async () => {
-    const doc = (await server.ask('GET', '/api/pieces')).body[0].doc;
+    const doc = (await server.pieces())[0].doc;
     const piece = { id: uuid(), name: 'Only laid', doc: { ...doc, steps: [] } };
     await server.ask('POST', '/api/pieces', piece);
     const file = (await server.ask('GET', `/api/pieces/${piece.id}/file`)).body;
@@ -129,8 +129,7 @@ describe('a piece file', () => {
     expect(withPicture.photos.map((photo) => photo.hash)).toEqual([hash]);
     const other = await startTestServer(anotherStudio());
     try {
-      const { body: theirs } = await other.ask('GET', '/api/pieces');
-      for (const one of theirs as Piece[]) await other.ask('DELETE', `/api/pieces/${one.id}`, { version: one.version });
+      for (const one of await other.pieces()) await other.ask('DELETE', `/api/pieces/${one.id}`, { version: one.version });
       expect((await other.ask('POST', '/api/import', withPicture)).body.outcome).toBe('new');
       expect((await other.ask('GET', `/api/pieces/${piece.id}/file`)).body).toEqual(withPicture);
       const [here, there] = await Promise.all(
@@ -200,6 +199,61 @@ describe('a piece file', () => {
   });
 
   test.each([
+    [
+      'glass',
+      (file: PieceFile) => ({ ...file, shelves: { ...file.shelves, glasses: [] } }),
+      /^piece\.doc\.layers\.\d\.glassId$/,
+      /names the glass '[\w-]+', which neither came/,
+    ],
+    [
+      'family',
+      (file: PieceFile) => ({ ...file, shelves: { ...file.shelves, families: [] } }),
+      /^shelves\.glasses\.0\.familyId$/,
+      /names the glass family 'of-elsewhere'/,
+    ],
+    ['kiln', (file: PieceFile) => ({ ...file, shelves: { ...file.shelves, kilns: [] } }), /^piece\.doc\.steps\.0\.kilnId$/, /names the kiln 'of-elsewhere'/],
+  ])('that names a %s which nobody knows is refused, and nothing of it is in', async (_, damage, path, message) => {
+    const { file } = await filed('Plaque no. 14');
+    const [glass] = file.shelves.glasses;
+    const foreign: PieceFile = JSON.parse(
+      JSON.stringify(file).replaceAll(glass.id, `${glass.id}-far`).replaceAll('"soft-90"', '"of-elsewhere"').replaceAll('"low-kiln"', '"of-elsewhere"'),
+    );
+    const kept = (): unknown[] => [pieces, schedules, firings, loads, records, photos].map((table) => server.opened.db.select().from(table).all());
+    const before = kept();
+    const { status, body } = await server.ask('POST', '/api/import', damage(foreign));
+    expect([status, body.path, body.message]).toEqual([422, expect.stringMatching(path), expect.stringMatching(message)]);
+    expect(kept()).toEqual(before);
+  });
+
+  test('whose schedules or firings belong to another piece here is refused', async () => {
+    const { piece, file } = await filed('Plaque no. 14');
+    const stranger = JSON.parse(JSON.stringify(file).replaceAll(piece.id, uuid()));
+    const { status, body } = await server.ask('POST', '/api/import', stranger);
+    expect([status, body.path, body.message]).toEqual([422, 'schedules.0.id', expect.stringMatching(/belongs to another piece here/)]);
+  });
+
+  test('of many years lets others through while it is read in', async () => {
+    const { file } = await filed('Plaque no. 14');
+    const [schedule] = file.schedules;
+    const many = Array.from({ length: Math.ceil(12e6 / JSON.stringify(schedule).length) }, () => ({ ...schedule, id: uuid() }));
+    const large = JSON.stringify({ ...file, schedules: [...file.schedules, ...many] });
+    expect(large.length).toBeGreaterThan(12e6);
+    // Twice, as it is copied: the second time every id in it is made anew.
+    for (const outcome of ['copied', 'copied']) {
+      let read = false;
+      const reading = server.ask('POST', '/api/import', large).finally(() => (read = true));
+      let between = 0;
+      while (!read) {
+        expect((await server.ask('GET', '/api/studio')).status).toBe(200);
+        if (!read) between += 1;
+      }
+      const { status, body } = await reading;
+      expect([status, body.outcome]).toEqual([200, outcome]);
+      expect(between).toBeGreaterThan(5);
+    }
+  });
+
+  test.each([
     ['another format', (file: PieceFile) => ({ ...file, format: 'something' }), 'format', /not a piece file/],
     ['a later format', (file: PieceFile) => ({ ...file, formatVersion: 9 }), 'formatVersion', /later format/],
     ['a firing of a schedule that is not in it', (file: PieceFile) => ({ ...file, schedules: [] }), 'firings.0.scheduleId', /not in it/],
@@ -211,11 +265,11 @@ describe('a piece file', () => {
     ],
   ])('with %s is refused and changes nothing', async (_, damage, path, message) => {
     const { file } = await filed('Plaque no. 14');
-    const before = (await server.ask('GET', '/api/pieces')).body;
+    const before = await server.pieces();
     const { status, body } = await server.ask('POST', '/api/import', damage(file));
     expect(status).toBe(422);
     expect(body.path.startsWith(path)).toBe(true);
     expect(body.message).toMatch(message);
-    expect((await server.ask('GET', '/api/pieces')).body).toEqual(before);
+    expect(await server.pieces()).toEqual(before);
   });
 });

@@ -1,6 +1,6 @@
 /** Who may read and who may change a studio, by what a browser or program says of itself. */
-import { request } from 'node:http';
 import { networkInterfaces } from 'node:os';
+import { type Heard, type Said, rawRequest } from '../test/rawRequest';
 import { type TestServer, startTestServer } from '../test/testServer';
 import { isOwnName, nameIn } from './guard';
 
@@ -12,30 +12,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-interface Said {
-  method?: string;
-  path?: string;
-  headers?: Record<string, string>;
-  body?: string;
-}
-
-/** A request with headers that fetch would not let anybody set. */
-function ask({
-  method = 'GET',
-  path = '/api/pieces',
-  headers = {},
-  body,
-}: Said): Promise<{ status: number; headers: NodeJS.Dict<string | string[]>; body: string }> {
-  return new Promise((resolve, reject) => {
-    const asked = request(server.base + path, { method, headers }, (response) => {
-      let text = '';
-      response.on('data', (chunk: Buffer) => (text += chunk.toString()));
-      response.on('end', () => resolve({ status: response.statusCode ?? 0, headers: response.headers, body: text }));
-    });
-    asked.on('error', reject);
-    asked.end(body);
-  });
-}
+const ask = (said: Said): Promise<Heard> => rawRequest(server.base, said);
 
 const settings = (theme: string): string => JSON.stringify({ temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme });
 const JSON_TYPE = { 'Content-Type': 'application/json' };
@@ -108,6 +85,18 @@ describe('a change', () => {
     const headers = { Origin: server.base, 'Content-Type': 'text/plain' };
     expect((await ask({ method: 'POST', path: '/api/photos', headers, body: 'x' })).status).toBe(415);
   });
+});
+
+test('a page of another version is told so, before anything that it means is taken; its reads go on', async () => {
+  const before = await themeNow();
+  const { headers } = await ask({ path: '/api/studio', headers: { 'Torvin-Api': 'of another' } });
+  const api = String(headers['torvin-api']);
+  expect(api).toMatch(/^[0-9a-f]{12}$/);
+  const own = { ...JSON_TYPE, Origin: server.base };
+  const refused = await save({ ...own, 'Torvin-Api': 'of another' });
+  expect({ status: refused.status, code: JSON.parse(refused.body).code }).toEqual({ status: 412, code: 'other-version' });
+  expect(await themeNow()).toBe(before);
+  expect((await save({ ...own, 'Torvin-Api': api })).status).toBe(200);
 });
 
 test('every answer says what it may load and that nobody frames it; nothing asks for https on plain http', async () => {

@@ -1,12 +1,13 @@
 /**
- * Who may speak to this server. It listens on loopback or a studio's own network and knows no passwords, so any page that a
+ * Who may speak to this server. It listens on loopback, where it asks for nothing, or on a studio's own network, so any page that a
  * browser has open could otherwise reach it: by a foreign name that resolves to this machine (rebinding), by a form or a plain
  * post from elsewhere, or by framing the app. Reads are kept in by the browser's same-origin rule once the name is right.
  */
-import { networkInterfaces } from 'node:os';
 import { ProblemError } from '@torvin/core';
+import { API_HEADER } from '@torvin/schema';
 import type { Express, Request, RequestHandler } from 'express';
 import helmet from 'helmet';
+import { isEverywhere, isLoopback, isLoopbackName, ownNames } from '../access/addresses';
 
 export interface Reach {
   /** The address it listens on. */
@@ -18,16 +19,15 @@ export interface Reach {
 /** The request was not meant for this server, or did not come from its own pages. */
 export class NotAllowed extends ProblemError {
   constructor(
-    readonly status: 403 | 415 | 421,
+    readonly status: 401 | 403 | 412 | 415 | 421,
     code: string,
     message: string,
+    path = '',
   ) {
-    super({ code, path: '', message });
+    super({ code, path, message });
   }
 }
 
-const LOOPBACK_NAMES: readonly string[] = ['localhost', '127.0.0.1', '::1'];
-const EVERYWHERE: readonly string[] = ['0.0.0.0', '::'];
 const READING: readonly string[] = ['GET', 'HEAD', 'OPTIONS'];
 
 /** The name in a Host header, without port and brackets, lower case; '' where it is none. */
@@ -36,15 +36,10 @@ export function nameIn(host: string | undefined): string {
   return (bracketed ?? plain).toLowerCase().replace(/\.$/, '');
 }
 
-const ownAddresses = (): string[] =>
-  Object.values(networkInterfaces())
-    .flatMap((addresses) => addresses ?? [])
-    .map(({ address }) => address.toLowerCase());
-
-/** Loopback names, those configured, and where it listens everywhere this machine's own addresses: no other page can take those. */
+/** Loopback names, those configured, and where it listens everywhere this machine's own addresses and name: no other page can take those. */
 export function isOwnName(name: string, { host, names }: Reach): boolean {
-  if (LOOPBACK_NAMES.includes(name) || names.includes(name)) return true;
-  return EVERYWHERE.includes(host) ? ownAddresses().includes(name) : name === host.toLowerCase() && name !== '';
+  if (isLoopbackName(name) || names.includes(name)) return true;
+  return isEverywhere(host) ? ownNames().includes(name) : name === host.toLowerCase() && name !== '';
 }
 
 const ownNamesOnly =
@@ -55,10 +50,9 @@ const ownNamesOnly =
     throw new NotAllowed(421, 'foreign-name', `Torvin does not go by the name '${name}'. If it is yours, start it with TORVIN_NAMES=${name || 'that name'}.`);
   };
 
-const isLoopback = (address = ''): boolean => address === '::1' || /^(::ffff:)?127\./.test(address);
-
 /** What comes without a browser's word on where it is from may only be what a form cannot send. */
-const isPlainlyOurs = (request: Request): boolean => isLoopback(request.socket.remoteAddress) && Boolean(request.is(['application/json', 'image/*']));
+const isPlainlyOurs = (request: Request): boolean =>
+  isLoopback(request.socket.remoteAddress) && Boolean(request.is(['application/json', 'application/zip', 'image/*']));
 
 function isOwnOrigin(request: Request): boolean {
   const { origin, host } = request.headers;
@@ -98,7 +92,8 @@ const headers = (secure: boolean): RequestHandler =>
       },
     },
     xFrameOptions: { action: 'deny' },
-    strictTransportSecurity: secure,
+    // A browser that is told to would refuse this machine, on every port, once a studio has gone back to http.
+    strictTransportSecurity: false,
     crossOriginOpenerPolicy: secure,
     originAgentCluster: secure,
   });
@@ -109,6 +104,22 @@ export function guard(app: Express, reach: Reach): void {
   app.use((request, response, next) => (request.secure ? secure : plain)(request, response, next));
   app.use(ownNamesOnly(reach), ownWritesOnly);
 }
+
+/** What a page of another version means may be something else here: nothing that it changes is taken. api: the digest of this one's. */
+export const sameVersionOnly =
+  (api: string): RequestHandler =>
+  (request, response, next) => {
+    response.set(API_HEADER, api);
+    const theirs = request.get(API_HEADER);
+    if (READING.includes(request.method) || theirs === undefined || theirs === api) return next();
+    throw new NotAllowed(412, 'other-version', 'This page is of another version of Torvin than its server. Load it anew: what you entered waits in it.');
+  };
+
+/** Refuses a backup that is sent as something else. */
+export const archivesOnly: RequestHandler = (request, _response, next) => {
+  if (request.is('application/zip')) return next();
+  throw new NotAllowed(415, 'no-zip', 'A backup is sent as a zip: Content-Type: application/zip.');
+};
 
 /** Refuses a picture that is sent as something else. */
 export const picturesOnly: RequestHandler = (request, _response, next) => {

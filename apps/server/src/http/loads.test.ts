@@ -12,7 +12,7 @@ beforeEach(async () => {
 afterEach(() => server.stop());
 
 const HOUR_MS = 3600e3;
-const pieces = async (): Promise<Piece[]> => (await server.ask('GET', '/api/pieces')).body;
+const pieces = (): Promise<Piece[]> => server.pieces();
 const ahead = async (): Promise<LoadAhead[]> => (await server.ask('GET', '/api/loads')).body;
 
 async function demo(name: string): Promise<{ piece: Piece; schedule: Schedule }> {
@@ -106,7 +106,7 @@ describe('one kiln, one load', () => {
     expect((await record(start(await demo('Test tiles, clear')))).status).toBe(200);
     // Opened, but not told of yet: it is still on the Bench.
     const { body: bench } = await server.ask('GET', '/api/bench');
-    expect(bench.inKiln.map(({ firing }: { firing: Firing }) => firing.pieceName).sort()).toEqual(['Bird-bath basin', 'Test tiles, clear']);
+    expect(bench.inKiln.map(({ pieceName }: Firing) => pieceName).sort()).toEqual(['Bird-bath basin', 'Test tiles, clear']);
   });
 
   test('a planned start counts from its own time, and keeps its kiln for that', async () => {

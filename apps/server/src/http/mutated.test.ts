@@ -1,6 +1,7 @@
 /** Every compute endpoint against requests that have been damaged somewhere: an answer or a problem, never a failure. */
 import { CALLS, type EngineCall } from '@torvin/core/engine';
 import { type CalculatorEndpoint, computeEndpoints } from '@torvin/schema/server';
+import { damaged, sequence } from '../test/damage';
 import { type TestServer, startTestServer } from '../test/testServer';
 
 let server: TestServer;
@@ -15,28 +16,6 @@ function endpointOf(call: EngineCall): CalculatorEndpoint {
   const endpoint = endpoints.find((one) => one.call === call);
   if (!endpoint) throw new Error(`No endpoint for ${call}.`);
   return endpoint;
-}
-
-/** A fixed sequence, so that the same run mutates the same way. */
-function sequence(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state * 1103515245 + 12345) % 2147483648;
-    return state / 2147483648;
-  };
-}
-
-const NONSENSE = [null, -1, 0, 1, 1e308, 'x', [], {}, true, '', -0, 1e-300, 0.5, 100, 1e-6];
-
-/** Replaces one leaf or branch somewhere in a JSON value. */
-function mutated(value: unknown, random: () => number): unknown {
-  if (typeof value !== 'object' || value === null || random() < 0.15) return NONSENSE[Math.floor(random() * NONSENSE.length)];
-  const keys = Object.keys(value);
-  const key = keys[Math.floor(random() * keys.length)];
-  const copy: Record<string, unknown> = Array.isArray(value) ? ([...value] as unknown as Record<string, unknown>) : { ...value };
-  if (random() < 0.1) delete copy[key];
-  else copy[key] = mutated(copy[key], random);
-  return copy;
 }
 
 const ROUNDS = process.env.LONG === '1' ? 2000 : 200;
@@ -56,7 +35,7 @@ describe('damaged requests', () => {
     const random = sequence(7);
     let refused = 0;
     for (let i = 0; i < ROUNDS; i += 1) {
-      const input = mutated(whole[i % whole.length], random);
+      const input = damaged(whole[i % whole.length], random);
       const { status, body: answer } = await server.ask('POST', path, input);
       if (status !== 200) refused += 1;
       if (![200, 422, 400].includes(status)) throw new Error(`${status} for ${JSON.stringify(input)}: ${JSON.stringify(answer)}`);

@@ -132,12 +132,12 @@ test('requests and answers are named components', () => {
 });
 
 test.each([
-  ['put', '/api/pieces/{id}', ['200', '403', '404', '409', '421', '422', 'default']],
-  ['post', '/api/pieces/{id}/schedules', ['200', '403', '404', '409', '421', '422', '503', 'default']],
-  ['put', '/api/kilns/{id}', ['200', '403', '404', '409', '421', '422', 'default']],
-  ['post', '/api/compute/compose', ['200', '403', '421', '422', '503', 'default']],
-  ['post', '/api/compute/flow', ['200', '403', '421', '422', 'default']],
-  ['get', '/api/photos/{hash}', ['200', '404', '421', 'default']],
+  ['put', '/api/pieces/{id}', ['200', '401', '403', '404', '409', '412', '421', '422', 'default']],
+  ['post', '/api/pieces/{id}/schedules', ['200', '401', '403', '404', '409', '412', '421', '422', '503', 'default']],
+  ['put', '/api/kilns/{id}', ['200', '401', '403', '404', '409', '412', '421', '422', 'default']],
+  ['post', '/api/compute/compose', ['200', '401', '403', '412', '421', '422', '503', 'default']],
+  ['post', '/api/compute/flow', ['200', '401', '403', '412', '421', '422', 'default']],
+  ['get', '/api/photos/{hash}', ['200', '401', '404', '421', 'default']],
 ])('%s %s tells of its answers %j', (method, path, codes) => {
   expect(Object.keys(document.paths[path][method].responses as Part)).toEqual(codes);
 });
@@ -162,13 +162,13 @@ import type { paths } from './torvin';
 export async function call(baseUrl: string): Promise<unknown[]> {
   const torvin = createClient<paths>({ baseUrl });
   const health = await torvin.GET('/api/health');
-  const [first] = (await torvin.GET('/api/pieces')).data ?? [];
+  const [first] = (await torvin.GET('/api/pieces')).data?.pieces ?? [];
   const piece = await torvin.GET('/api/pieces/{id}', { params: { path: { id: first.id } } });
   const page = await torvin.GET('/api/firings', { params: { query: { result: 'right' } } });
   const read = await torvin.POST('/api/compute/quantity', { body: { text: '12 in', kind: 'length' } });
   const refused = await torvin.PUT('/api/pieces/{id}', {
     params: { path: { id: first.id } },
-    body: { version: first.version + 7, name: first.name, doc: first.doc },
+    body: { version: first.version + 7, name: first.name, doc: piece.data!.doc },
   });
   return [health.data?.schema, piece.data?.name, page.data?.total, read.data?.value, refused.error && 'current' in refused.error && refused.error.current?.version];
 }

@@ -1,18 +1,23 @@
-/** Serves the exported web app: files as they are, index.html for routes, 404 for anything that looks like a file. */
+/** Serves the exported web app: files as they are or as they were compressed when it was built, index.html for routes, 404 for anything that looks like a file. */
 import { extname, join } from 'node:path';
-import express, { type Express } from 'express';
+import type { Express } from 'express';
+import staticCompressed from 'express-static-gzip';
 
-/** Expo names these by their content, so they never change. */
-const HASHED = /^\/(_expo|assets)\//;
+/** What is in these is named by its content, so it never changes. */
+const HASHED = /^\/(_expo|assets|workers)\//;
 const A_YEAR_S = 31536000;
 
 export function serveWeb(app: Express, webDir: string): void {
   app.use(
-    express.static(webDir, {
+    staticCompressed(webDir, {
+      enableBrotli: true,
       index: false,
-      setHeaders(response) {
-        const path = response.req.path;
-        response.set('Cache-Control', HASHED.test(path) ? `public, max-age=${A_YEAR_S}, immutable` : 'no-cache');
+      orderPreference: ['br'],
+      serveStatic: {
+        setHeaders(response) {
+          const { path } = response.req as unknown as { path: string };
+          response.setHeader('Cache-Control', HASHED.test(path) ? `public, max-age=${A_YEAR_S}, immutable` : 'no-cache');
+        },
       },
     }),
   );

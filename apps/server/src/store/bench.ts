@@ -1,11 +1,13 @@
 /** What is going on in the studio, put together from its firings. */
-import { type LookSeen, hottestSegment, neededWork } from '@torvin/core';
-import type { Bench, Snapshot } from '@torvin/schema';
-import { and, desc, eq, isNotNull, isNull, max } from 'drizzle-orm';
+import { type LookSeen, glassOf, hottestSegment, neededWork, outdatedBy, viscosityOf, workAsRead } from '@torvin/core';
+import { type Bench, type Snapshot, type WaitingPiece, rowOfPiece } from '@torvin/schema';
+import { type SQL, and, count, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
-import { firings, loads, schedules } from '../db/tables';
-import { findFiring } from './firings';
+import { firings, loads, pieces, schedules, snapshots } from '../db/tables';
+import { findOne } from './firings';
 import { allShelves } from './records';
+import { findSchedule } from './schedules';
+import { studioUnits } from './studio';
 
 /** More than these do not stand unopened in any studio; older ones are in the Notebook. */
 const IN_KILN_AT_MOST = 6;
@@ -20,23 +22,37 @@ export function firingsInKiln(db: Database): Bench['inKiln'] {
     .orderBy(desc(loads.at))
     .limit(IN_KILN_AT_MOST)
     .all()
-    .map(({ id }) => findFiring(db, id));
+    .map(({ id }) => findOne(db, id));
 }
 
-/** The last firing of every step that was ever fired. */
-export function lastFired(db: Database): Bench['fired'] {
-  return db
-    .select({ stepId: schedules.stepId, firingId: firings.id, firedAt: max(loads.at), result: firings.result })
-    .from(firings)
-    .innerJoin(loads, eq(firings.loadId, loads.id))
-    .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
-    .where(isNull(firings.deletedAt))
-    .groupBy(schedules.stepId)
-    .all()
-    .map(({ firedAt, ...row }) => ({ ...row, firedAt: firedAt ?? 0 }));
+/** More is not looked through at a glance; the list of pieces has them all. */
+const SHOWN_AT_MOST = 12;
+
+const waits = and(isNotNull(pieces.waits), isNull(pieces.deletedAt));
+
+export function waitingPieces(db: Database): { waiting: WaitingPiece[]; waitingInAll: number } {
+  const rows = db.select().from(pieces).where(waits).orderBy(desc(pieces.updatedAt), desc(pieces.id)).limit(SHOWN_AT_MOST).all();
+  const shelves = allShelves(db);
+  const units = studioUnits(db);
+  const waiting = rows.flatMap((row): WaitingPiece[] => {
+    if (row.waits === null) return [];
+    const step = row.doc.steps.find(({ id }) => id === row.waitsStepId);
+    const schedule = step?.scheduleId ? findSchedule(db, step.scheduleId) : null;
+    return [
+      {
+        piece: rowOfPiece(row),
+        for: row.waits,
+        look: step?.look ?? null,
+        total_s: schedule?.result.simulation.total_s ?? null,
+        outdated: schedule ? outdatedBy(row.doc, schedule.stepId, shelves, schedule.snapshot, units) : [],
+      },
+    ];
+  });
+  return { waiting, waitingInAll: db.select({ n: count() }).from(pieces).where(waits).get()?.n ?? 0 };
 }
 
 export interface Evidence {
+  kilnId: string;
   kilnName: string;
   familyName: string;
   glass: Snapshot['firing']['body']['glasses'][number];
@@ -47,48 +63,54 @@ export interface Evidence {
 export function evidence(db: Database): Evidence | null {
   // What was said before the glass could be cold teaches nothing, nor does what ran in a kiln or was of a glass that nobody knows any more.
   const told = and(isNotNull(firings.result), isNull(firings.deletedAt), eq(firings.knownBy, ''), isNotNull(schedules.kilnId), isNotNull(schedules.familyId));
-  const joined = () =>
+  /** Ids before documents, from the newest load on: to put thousands in order, none is opened. */
+  const latest = (where: SQL | undefined, most: number): string[] =>
+    db
+      .all<{ id: string }>(
+        sql`select ${firings.id} as id from ${loads} cross join ${firings} on ${firings.loadId} = ${loads.id} cross join ${schedules} on ${schedules.id} = ${firings.scheduleId} where ${where} order by ${loads.at} desc limit ${most}`,
+      )
+      .map(({ id }) => id);
+  const opened = (ids: string[]) =>
     db
       .select({
         result: firings.result,
         asFired: firings.asFired,
         asFiredResult: firings.asFiredResult,
         segments: schedules.segments,
-        snapshot: schedules.snapshot,
+        snapshot: snapshots.doc,
         kilnId: schedules.kilnId,
         familyId: schedules.familyId,
         planned: schedules.result,
       })
       .from(firings)
       .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
-      .innerJoin(loads, eq(firings.loadId, loads.id))
-      .orderBy(desc(loads.at))
-      .$dynamic();
-  const [last] = joined().where(told).limit(1).all();
+      .innerJoin(snapshots, eq(schedules.snapshotId, snapshots.id))
+      .where(inArray(firings.id, ids))
+      .all();
+  const [last] = opened(latest(told, 1));
   if (!last?.kilnId || !last.familyId) return null;
   const { kilns, families } = allShelves(db);
   // As they are called now.
   const kilnName = kilns.find(({ id }) => id === last.kilnId)?.name ?? last.snapshot.kilnName;
   const familyName = families.find(({ id }) => id === last.familyId)?.name ?? last.snapshot.familyName;
-  const rows = joined()
-    .where(and(told, eq(schedules.kilnId, last.kilnId), eq(schedules.familyId, last.familyId)))
-    .limit(SEEN_AT_MOST)
-    .all();
+  const rows = opened(latest(and(told, eq(schedules.kilnId, last.kilnId), eq(schedules.familyId, last.familyId)), SEEN_AT_MOST));
   const seen = rows.flatMap(({ result, asFired, asFiredResult, segments, snapshot, planned }): LookSeen[] => {
     const { body, look, limits, setup } = snapshot.firing;
     const wanted = neededWork(body, look, limits.works_perPa, setup.shaping);
     if (result === null || !wanted.ok) return [];
     const ran = asFired ?? segments;
     const { least, most } = wanted.value;
+    const work_C = ran[hottestSegment(ran)].target_C;
     return [
       {
-        work_perPa: (asFiredResult ?? planned).work_perPa.mean,
+        // By what the controller read: what a plan had taken off for its offset is what is to be found out.
+        work_perPa: workAsRead(viscosityOf(glassOf(snapshot.firing)), (asFiredResult ?? planned).work_perPa.mean, work_C, snapshot.firing.corrections ?? {}),
         least_perPa: least,
         most_perPa: most,
-        work_C: ran[hottestSegment(ran)].target_C,
+        work_C,
         outcome: result,
       },
     ];
   });
-  return { kilnName, familyName, glass: last.snapshot.firing.body.glasses[0], seen };
+  return { kilnId: last.kilnId, kilnName, familyName, glass: last.snapshot.firing.body.glasses[0], seen };
 }

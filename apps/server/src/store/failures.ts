@@ -15,7 +15,7 @@ export class Stale extends Error {
   constructor(
     what: string,
     readonly current: { version: number },
-    based: number,
+    readonly based: number,
   ) {
     super(`This ${what} has changed elsewhere since you opened it (yours is version ${based}, it stands at ${current.version}).`);
     this.problem = { code: 'stale', path: 'version', message: this.message };

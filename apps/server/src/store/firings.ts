@@ -1,6 +1,6 @@
 /** Firings: each an entry of a load, pointing at the schedule version it ran, and told more of once it has been opened. */
-import { type Evaluation, formatTemperature, outdatedBy, ProblemError, text } from '@torvin/core';
-import type { Firing, FiringChangeSchema, FiringDetail, FiringPage, FiringQuery, NewFiringSchema, Schedule } from '@torvin/schema';
+import { type Evaluation, formatTemperature, hottestSegment, outdatedBy, ProblemError, text } from '@torvin/core';
+import type { Firing, FiringChangeSchema, FiringDetail, FiringPage, FiringQuery, FiringRow, NewFiringSchema, Schedule } from '@torvin/schema';
 import { type SQL, and, count, desc, eq, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import type { z } from 'zod';
@@ -12,7 +12,9 @@ import { mustHavePhotos } from './photos';
 import { type Sent, once } from './receipts';
 import { findSchedule } from './schedules';
 import { allShelves } from './records';
-import { readStudio } from './studio';
+import { mentions } from './search';
+import { readStudio, studioUnits } from './studio';
+import { tellWaiting } from './waiting';
 import { clockWords } from './times';
 
 type Recorded = z.output<typeof NewFiringSchema>;
@@ -45,19 +47,20 @@ type Row = Awaited<ReturnType<typeof joined>>[number];
 
 const asFiring = ({ load: { createdAt: _createdAt, ...load }, ...row }: Row): Firing => ({ ...row, load, firedAt: load.at, zone: load.zone });
 
-const contains = (column: SQL | typeof note, text: string): SQL => sql`${column} like ${`%${text.replace(/[\\%_]/g, '\\$&')}%`} escape '\\'`;
+/** So much of a note stands in a list. */
+const NOTE_IN_LIST = 160;
 
-/** Every word must be found somewhere. */
-const mentions = (text: string): SQL[] =>
-  text
-    .split(/\s+/)
-    .filter(Boolean)
-    .map((word) => contains(sql`${pieces.name} || ' ' || ${note} || ' ' || ${place} || ' ' || ${kilnName} || ' ' || ${familyName}`, word));
+/** What a list does not show is not read for it. */
+const ROW_COLUMNS = {
+  ...{ id, pieceId, scheduleId, stepId, place, result, lookReached, photos, version, createdAt, asFired },
+  note: sql<string>`substr(${note}, 1, ${NOTE_IN_LIST})`,
+  ...{ pieceName: pieces.name, work_C, work_s, total_s, kilnName, familyName, look, firedAt: loads.at, zone: loads.zone },
+};
 
 function narrowed({ text, look: wanted, result: outcome, kiln, piece }: FiringQuery): SQL | undefined {
   return and(
     isNull(firings.deletedAt),
-    ...(text ? mentions(text) : []),
+    mentions(id, 'f', text),
     wanted && eq(look, wanted),
     outcome && (outcome === 'open' ? isNull(result) : eq(result, outcome)),
     kiln ? eq(kilnName, kiln) : undefined,
@@ -70,25 +73,27 @@ export function listFirings(db: Database, query: FiringQuery): FiringPage {
   const where = narrowed(query);
   const [time, last] = query.after?.split('~') ?? [];
   const beyond = last === undefined ? undefined : or(lt(loads.at, Number(time)), and(eq(loads.at, Number(time)), lt(id, last)));
-  const found = joined(db)
+  const found = db
+    .select(ROW_COLUMNS)
+    .from(firings)
+    .innerJoin(loads, eq(firings.loadId, loads.id))
+    .innerJoin(pieces, eq(pieceId, pieces.id))
+    .innerJoin(schedules, eq(scheduleId, schedules.id))
     .where(and(where, beyond))
     .orderBy(desc(loads.at), desc(id))
     .limit(PAGE + 1)
     .all()
-    .map(asFiring);
+    .map(({ asFired: ran, ...row }): FiringRow => {
+      const { target_C: ran_C, hold_s: ran_s } = ran ? ran[hottestSegment(ran)] : { target_C: row.work_C, hold_s: row.work_s };
+      return { ...row, ran_C, ran_s };
+    });
   const page = found.slice(0, PAGE);
   const end = page.at(-1);
-  const [{ total }] = db
-    .select({ total: count() })
-    .from(firings)
-    .innerJoin(pieces, eq(pieceId, pieces.id))
-    .innerJoin(schedules, eq(scheduleId, schedules.id))
-    .where(where)
-    .all();
+  const [{ total }] = db.select({ total: count() }).from(firings).innerJoin(schedules, eq(scheduleId, schedules.id)).where(where).all();
   return { firings: page, total, next: found.length > PAGE && end ? `${end.firedAt}~${end.id}` : null };
 }
 
-function findOne(db: Database, wanted: string): Firing {
+export function findOne(db: Database, wanted: string): Firing {
   const [row] = joined(db)
     .where(and(eq(id, wanted), isNull(firings.deletedAt)))
     .all();
@@ -151,8 +156,7 @@ export function differencesNow(db: Database, schedule: Schedule): string[] {
     .where(and(eq(pieces.id, schedule.pieceId), isNull(pieces.deletedAt)))
     .get();
   if (!piece) return [];
-  const { temperatureUnit: temperature, lengthUnit: length, massUnit: mass } = readStudio(db);
-  return outdatedBy(piece.doc, schedule.stepId, allShelves(db), schedule.snapshot, { temperature, length, mass });
+  return outdatedBy(piece.doc, schedule.stepId, allShelves(db), schedule.snapshot, studioUnits(db));
 }
 
 /** The id of the kiln that a schedule was made for; older versions know its name alone. */
@@ -220,6 +224,7 @@ export function recordFiring(db: Database, wanted: Recorded, asFiredResult: Eval
       tx.insert(firings)
         .values({ ...told, loadId, asFired: ran, asFiredResult: ran && asFiredResult, differences: differs, createdAt: now })
         .run();
+      tellWaiting(tx, wanted.pieceId);
     }
     return findOne(tx, wanted.id);
   });
@@ -261,6 +266,7 @@ function changeFiring(tx: Database, wanted: string, { version: based, ...told }:
       .where(eq(loads.id, load.id))
       .run();
   }
+  for (const together of tx.select({ pieceId }).from(firings).where(eq(firings.loadId, load.id)).all()) tellWaiting(tx, together.pieceId);
   return findFiring(tx, wanted);
 }
 
@@ -274,11 +280,16 @@ export function deleteFiring(db: Database, wanted: string, based: number, now: n
       .set({ deletedAt: now, version: based + 1 })
       .where(eq(id, wanted))
       .run();
+    if (row) tellWaiting(tx, row.pieceId);
     return { ok: true };
   });
 }
 
 export function restoreFiring(db: Database, wanted: string): Firing {
-  db.update(firings).set({ deletedAt: null }).where(eq(id, wanted)).run();
-  return findOne(db, wanted);
+  return writing(db, (tx) => {
+    tx.update(firings).set({ deletedAt: null }).where(eq(id, wanted)).run();
+    const firing = findOne(tx, wanted);
+    tellWaiting(tx, firing.pieceId);
+    return firing;
+  });
 }

@@ -1,5 +1,5 @@
 /** Loads: what is in a kiln together. One kiln has one at a time; a kiln is free again once its load is opened or told of. */
-import { ProblemError } from '@torvin/core';
+import { ProblemError, momentsOf } from '@torvin/core';
 import { type KilnTime, type Load, type LoadAhead, type LoadChangeSchema, inTheWay } from '@torvin/schema';
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { z } from 'zod';
@@ -28,7 +28,8 @@ export function loadsAhead(db: Database): LoadAhead[] {
       pieceName: pieces.name,
       scheduleId: schedules.id,
       look: schedules.look,
-      total_s: schedules.total_s,
+      segments: schedules.segments,
+      result: schedules.result,
     })
     .from(loads)
     .innerJoin(firings, eq(firings.loadId, loads.id))
@@ -38,11 +39,18 @@ export function loadsAhead(db: Database): LoadAhead[] {
     .orderBy(asc(loads.at), asc(firings.id))
     .all();
   const found = new Map<string, LoadAhead>();
-  for (const { load, firing, pieceId, pieceName, scheduleId, look, total_s } of rows) {
+  for (const { load, firing, pieceId, pieceName, scheduleId, look, segments, result } of rows) {
     const { createdAt: _createdAt, ...rest } = load;
-    const ahead = found.get(load.id) ?? { ...rest, entries: [], until: load.at };
+    const after = (seconds: number): number => load.at + Math.ceil(seconds * 1000);
+    const moments = momentsOf(segments, result.simulation);
+    const [lookFrom, lookTo] = [after(moments.look.from_s), after(moments.look.to_s)];
+    const ahead = found.get(load.id) ?? { ...rest, entries: [], lookFrom, lookTo, controlled: load.at, until: load.at };
     ahead.entries.push({ firingId: firing, pieceId, pieceName, look, scheduleId });
-    ahead.until = Math.max(ahead.until, load.at + Math.ceil(total_s * 1000));
+    // Old records may have put two schedules into one load.
+    ahead.lookFrom = Math.min(ahead.lookFrom, lookFrom);
+    ahead.lookTo = Math.max(ahead.lookTo, lookTo);
+    ahead.controlled = Math.max(ahead.controlled, after(moments.controlled_s));
+    ahead.until = Math.max(ahead.until, after(moments.opens_s));
     found.set(load.id, ahead);
   }
   return [...found.values()];

@@ -9,17 +9,18 @@ import { v7 as uuid } from 'uuid';
 
 export type PhotoSize = 'large' | 'small';
 
-const PHOTOS = 'photos';
-const ASIDE = 'photos-aside';
+export const PHOTOS = 'photos';
+export const ASIDE = 'photos-aside';
 const PART = '.part';
 /** A file's name begins with so many digits of its hash. */
 const HASH_LENGTH = 64;
 
+export const isPhotoName = (name: string): boolean => /^[0-9a-f]{64}(-small)?\.jpg$/.test(name);
 const nameOf = (hash: string, size: PhotoSize): string => `${hash}${size === 'small' ? '-small' : ''}.jpg`;
 const namesIn = (folder: string): string[] => (existsSync(folder) ? readdirSync(folder) : []);
 
 /** Makes a rename outlive a power cut. Some systems cannot open a folder; there the rename alone must do. */
-function syncFolder(folder: string): void {
+export function syncFolder(folder: string): void {
   if (process.platform === 'win32') return;
   const handle = openSync(folder, 'r');
   try {

@@ -2,6 +2,7 @@
 import { ProblemError } from '@torvin/core';
 import {
   type Imported,
+  KINDS,
   KIND_LIST,
   type KindName,
   PIECE_FILE_FORMAT,
@@ -17,15 +18,18 @@ import {
   renameInDoc,
   renameInSnapshot,
 } from '@torvin/schema';
-import { and, asc, eq, inArray, isNull, max } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, max, ne } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { type Database, writing } from '../db/database';
 import { firings, loads, pieceStates, pieces, records, schedules } from '../db/tables';
+import { Taken } from './failures';
 import { loadIdFor } from './firings';
 import { filedPhotos, takeFiledPhotos } from './photos';
 import { findPiece } from './pieces';
-import { columnsOf, documentOf } from './schedules';
+import { columnsOf, documentOf, snapshotId, wholeSchedules } from './schedules';
+import { tellWaiting } from './waiting';
 import { addMissingRecord, allShelves } from './records';
+import { inSlices } from './slices';
 
 /** Records that a piece names, and those that they name. */
 function namedByPiece(shelves: Shelves, doc: PieceDoc): PieceFile['shelves'] {
@@ -46,7 +50,7 @@ function namedByPiece(shelves: Shelves, doc: PieceDoc): PieceFile['shelves'] {
 
 export function pieceFile(db: Database, dataDir: string, id: string): PieceFile {
   const { name, doc, createdAt } = findPiece(db, id);
-  const own = db.select().from(schedules).where(eq(schedules.pieceId, id)).orderBy(asc(schedules.createdAt), asc(schedules.id)).all();
+  const own = wholeSchedules(db).where(eq(schedules.pieceId, id)).orderBy(asc(schedules.createdAt), asc(schedules.id)).all();
   const fired = db
     .select()
     .from(firings)
@@ -71,32 +75,95 @@ export function pieceFile(db: Database, dataDir: string, id: string): PieceFile 
   };
 }
 
-/** The same file with every id of the piece, its layers, steps, schedules and firings made anew. */
-function copyOf({ photos, ...file }: PieceFile): PieceFile {
-  const ids = [file.piece.id, ...[...file.piece.doc.layers, ...file.piece.doc.steps, ...file.schedules, ...file.firings].map(({ id }) => id)];
-  ids.push(...file.firings.flatMap(({ load }) => (load ? [load.id] : [])));
-  let text = JSON.stringify(file);
-  for (const id of new Set(ids)) text = text.replaceAll(id, uuid());
-  const copy = JSON.parse(text) as typeof file;
-  return { ...copy, photos, piece: { ...copy.piece, name: `${copy.piece.name.slice(0, 72)}, copy` } };
+/** The same file with every id of the piece, its layers, steps, schedules and firings made anew, wherever one stands. */
+async function copyOf({ photos, shelves, ...file }: PieceFile): Promise<PieceFile> {
+  const rest = inSlices();
+  const { piece, schedules: versions, firings: fired } = file;
+  const named = [piece, ...piece.doc.layers, ...piece.doc.steps, ...versions, ...fired, ...fired.flatMap(({ load }) => (load ? [load] : []))];
+  const next = new Map(named.map(({ id }) => [id, uuid()]));
+  const renamed = <T>(value: T): T => {
+    if (typeof value === 'string') return (next.get(value) ?? value) as T;
+    if (Array.isArray(value)) return value.map(renamed) as T;
+    if (typeof value !== 'object' || value === null) return value;
+    return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, renamed(one as unknown)])) as T;
+  };
+  const eachRenamed = async <T>(list: readonly T[]): Promise<T[]> => {
+    const done: T[] = [];
+    for (const one of list) {
+      done.push(renamed(one));
+      await rest();
+    }
+    return done;
+  };
+  const copy = renamed(piece);
+  return {
+    ...file,
+    piece: { ...copy, name: `${piece.name.slice(0, 72)}, copy` },
+    schedules: await eachRenamed(versions),
+    firings: await eachRenamed(fired),
+    photos,
+    shelves,
+  };
 }
 
+const doesNotHang = (path: string, message: string): never => {
+  throw new ProblemError({ code: 'does-not-hang', path, message });
+};
+
 /** Every name inside a file must lead somewhere inside it. */
-function mustHang(file: PieceFile): void {
-  const schedule = (id: string | null): boolean => id === null || file.schedules.some((one) => one.id === id);
-  const problem = (path: string, message: string): never => {
-    throw new ProblemError({ code: 'does-not-hang', path, message });
+function mustHang({ piece, schedules: versions, firings: fired }: PieceFile): void {
+  const ids = new Set(versions.map(({ id }) => id));
+  const isHere = (id: string | null): boolean => id === null || ids.has(id);
+  versions.forEach(({ pieceId, parentId }, i) => {
+    if (pieceId !== piece.id) doesNotHang(`schedules.${i}.pieceId`, 'A schedule in this file belongs to another piece.');
+    if (!isHere(parentId)) doesNotHang(`schedules.${i}.parentId`, 'A schedule in this file names a parent that is not in it.');
+  });
+  fired.forEach(({ scheduleId }, i) => {
+    if (!isHere(scheduleId)) doesNotHang(`firings.${i}.scheduleId`, 'A firing in this file ran a schedule that is not in it.');
+  });
+  piece.doc.steps.forEach(({ scheduleId, computedId }, i) => {
+    if (!isHere(scheduleId) || !isHere(computedId)) doesNotHang(`piece.doc.steps.${i}`, 'A firing planned in this file has a schedule that is not in it.');
+  });
+}
+
+/** What the piece and the records in a file name must come with it, or stand on a shelf here. */
+function mustBeKnown(db: Database, { piece: { doc }, shelves }: PieceFile): void {
+  const here = allShelves(db);
+  const known = new Map(KIND_LIST.map((kind) => [kind as string, new Set([...(shelves[kind] as Stored[]), ...(here[kind] as Stored[])].map(({ id }) => id))]));
+  const must = (kind: string, id: string, path: string, who: string): void => {
+    if (known.get(kind)?.has(id)) return;
+    const one = isKind(kind) ? KINDS[kind].one : kind;
+    doesNotHang(path, `${who} names the ${one} '${id}', which neither came with the file nor stands on a shelf here. Nothing was read in.`);
   };
-  file.schedules.forEach(({ pieceId, parentId }, i) => {
-    if (pieceId !== file.piece.id) problem(`schedules.${i}.pieceId`, 'A schedule in this file belongs to another piece.');
-    if (!schedule(parentId)) problem(`schedules.${i}.parentId`, 'A schedule in this file names a parent that is not in it.');
-  });
-  file.firings.forEach(({ scheduleId }, i) => {
-    if (!schedule(scheduleId)) problem(`firings.${i}.scheduleId`, 'A firing in this file ran a schedule that is not in it.');
-  });
-  file.piece.doc.steps.forEach(({ scheduleId, computedId }, i) => {
-    if (!schedule(scheduleId) || !schedule(computedId)) problem(`piece.doc.steps.${i}`, 'A firing planned in this file has a schedule that is not in it.');
-  });
+  for (const kind of KIND_LIST) {
+    const { inPieces, names, one } = kindOf(kind);
+    (shelves[kind] as Stored[]).forEach((record, i) => {
+      for (const name of names(record)) must(name.kind, name.id, `shelves.${kind}.${i}.${name.path}`, `The ${one} '${record.id}' in this file`);
+    });
+    if (!inPieces) continue;
+    const { list, key } = inPieces;
+    doc[list].forEach((part, i) =>
+      must(kind, String((part as unknown as Record<string, unknown>)[key]), `piece.doc.${list}.${i}.${key}`, 'The piece in this file'),
+    );
+  }
+}
+
+/** Ids in a file that are those of another piece here would have it share that one's schedules and firings. */
+function mustBeItsOwn(db: Database, { piece: { id }, schedules: versions, firings: fired }: PieceFile): void {
+  for (const [name, table, list] of [
+    ['schedules', schedules, versions],
+    ['firings', firings, fired],
+  ] as const) {
+    const ids = list.map((one) => one.id);
+    if (ids.length === 0) continue;
+    const [other] = db
+      .select({ id: table.id })
+      .from(table)
+      .where(and(inArray(table.id, ids), ne(table.pieceId, id)))
+      .limit(1)
+      .all();
+    if (other) doesNotHang(`${name}.${ids.indexOf(other.id)}.id`, `The id '${other.id}' belongs to another piece here. Nothing was read in.`);
+  }
 }
 
 /** The file with the ids that it keeps here: where one of its records has an id that is another kind's here, it gives way. */
@@ -145,62 +212,95 @@ function addMissingRecords(db: Database, shelves: PieceFile['shelves'], now: num
 
 export async function importPiece(db: Database, dataDir: string, asked: PieceFile, now: number): Promise<Imported> {
   mustHang(asked);
+  mustBeKnown(db, asked);
+  const standing = db.select({ deletedAt: pieces.deletedAt }).from(pieces).where(eq(pieces.id, asked.piece.id)).get();
+  const file = standing?.deletedAt === null ? await copyOf(asked) : asked;
+  mustBeItsOwn(db, file);
   // Before the piece: pictures that nothing names are swept, a piece without its pictures would stay so.
   await takeFiledPhotos(db, dataDir, asked.photos, now);
-  return writing(db, (tx) => {
-    const before = tx.select().from(pieces).where(eq(pieces.id, asked.piece.id)).get();
-    const outcome: Imported['outcome'] = before === undefined ? 'new' : before.deletedAt === null ? 'copied' : 'restored';
-    const file = fitted(tx, outcome === 'copied' ? copyOf(asked) : asked);
-    const { id, name, doc, createdAt } = file.piece;
-    addMissingRecords(tx, file.shelves, now);
-    if (outcome === 'restored') {
-      const last = tx
-        .select({ position: max(pieceStates.position) })
-        .from(pieceStates)
-        .where(eq(pieceStates.pieceId, id))
-        .get();
-      const position = (last?.position ?? -1) + 1;
-      tx.update(pieces)
-        .set({ name, doc, createdAt, position, version: (before?.version ?? 0) + 1, updatedAt: now, deletedAt: null })
-        .where(eq(pieces.id, id))
-        .run();
-      tx.insert(pieceStates).values({ pieceId: id, position, name, doc, what: 'read in from a file' }).run();
-    } else {
-      tx.insert(pieces).values({ id, name, doc, createdAt, position: 0, version: 1, updatedAt: now }).run();
-      tx.insert(pieceStates).values({ pieceId: id, position: 0, name, doc, what: '' }).run();
-    }
-    const shelves = allShelves(tx);
-    for (const schedule of file.schedules) {
-      // A version never changes: one that is here already is the same.
-      tx.insert(schedules)
-        .values({ ...schedule, ...columnsOf(schedule, shelves) })
-        .onConflictDoNothing()
-        .run();
-    }
-    const ids = file.firings.map((firing) => firing.id);
-    // The driver takes a lone null for named values that are none: without firings there is nothing to ask anyway.
-    if (ids.length > 0) tx.update(firings).set({ deletedAt: null }).where(inArray(firings.id, ids)).run();
-    for (const { load, firedAt, zone, ...firing } of file.firings) {
-      const schedule = file.schedules.find((one) => one.id === firing.scheduleId);
-      const loadId = load?.id ?? loadIdFor(firing.id);
-      const told = load ?? {
-        kilnId: null,
-        kilnName: schedule?.snapshot.kilnName ?? '',
-        plannedAt: null,
-        startedAt: firedAt,
-        openedAt: null,
-        at: firedAt,
-        zone,
-      };
-      tx.insert(loads)
-        .values({ ...told, id: loadId, createdAt: firing.createdAt })
-        .onConflictDoNothing()
-        .run();
-      tx.insert(firings)
-        .values({ ...firing, pieceId: id, loadId })
-        .onConflictDoNothing()
-        .run();
-    }
-    return { piece: findPiece(tx, id), outcome };
+  return takeIn(db, fitted(db, file), file === asked, now);
+}
+
+const VERSIONS_AT_ONCE = 10;
+
+/**
+ * Its versions, which can be very many, go in by a few, under a piece that is not there yet for anybody: one that was deleted, or a
+ * row that says so. All else, and that it is there, follows in one transaction.
+ */
+async function takeIn(db: Database, file: PieceFile, isItself: boolean, now: number): Promise<Imported> {
+  const { id, name, doc, createdAt } = file.piece;
+  const isNew = writing(db, (tx) => {
+    const before = tx.select().from(pieces).where(eq(pieces.id, id)).get();
+    if (before?.deletedAt === null) throw new Taken('piece', id);
+    if (!before) tx.insert(pieces).values({ id, name, doc, createdAt, version: 0, updatedAt: now, deletedAt: now }).run();
+    return !before;
   });
+  const shelves = withFiled(allShelves(db), file.shelves);
+  const rest = inSlices();
+  for (let from = 0; from < file.schedules.length; from += VERSIONS_AT_ONCE) {
+    const versions = file.schedules.slice(from, from + VERSIONS_AT_ONCE);
+    writing(db, (tx) => {
+      for (const { snapshot, ...version } of versions) {
+        const row = { ...version, snapshotId: snapshotId(tx, version.stepId, snapshot), ...columnsOf({ ...version, snapshot }, shelves) };
+        // A version never changes: one that is here already is the same.
+        tx.insert(schedules).values(row).onConflictDoNothing().run();
+      }
+    });
+    await rest();
+  }
+  return writing(db, (tx) => show(tx, file, !isItself ? 'copied' : isNew ? 'new' : 'restored', now));
+}
+
+/** What columns read of shelves, with the records that a file brings. */
+const withFiled = (here: Shelves, filed: PieceFile['shelves']): Shelves => {
+  const joined = <T extends { id: string }>(own: T[], brought: T[]): T[] => [...own, ...brought.filter(({ id }) => !own.some((one) => one.id === id))];
+  return { ...here, kilns: joined(here.kilns, filed.kilns), families: joined(here.families, filed.families) };
+};
+
+/** Makes the piece be there, with its records and firings. */
+function show(tx: Database, file: PieceFile, outcome: Imported['outcome'], now: number): Imported {
+  const { id, name, doc, createdAt } = file.piece;
+  const before = tx.select().from(pieces).where(eq(pieces.id, id)).get();
+  if (before?.deletedAt === null) throw new Taken('piece', id);
+  addMissingRecords(tx, file.shelves, now);
+  const last = tx
+    .select({ position: max(pieceStates.position) })
+    .from(pieceStates)
+    .where(eq(pieceStates.pieceId, id))
+    .get();
+  const position = (last?.position ?? -1) + 1;
+  tx.update(pieces)
+    .set({ name, doc, createdAt, position, version: (before?.version ?? 0) + 1, updatedAt: now, deletedAt: null })
+    .where(eq(pieces.id, id))
+    .run();
+  tx.insert(pieceStates)
+    .values({ pieceId: id, position, name, doc, what: outcome === 'restored' ? 'read in from a file' : '' })
+    .run();
+  const versions = new Map(file.schedules.map((schedule) => [schedule.id, schedule]));
+  const ids = file.firings.map((firing) => firing.id);
+  // The driver takes a lone null for named values that are none: without firings there is nothing to ask anyway.
+  if (ids.length > 0) tx.update(firings).set({ deletedAt: null }).where(inArray(firings.id, ids)).run();
+  for (const { load, firedAt, zone, ...firing } of file.firings) {
+    const schedule = versions.get(firing.scheduleId);
+    const loadId = load?.id ?? loadIdFor(firing.id);
+    const told = load ?? {
+      kilnId: null,
+      kilnName: schedule?.snapshot.kilnName ?? '',
+      plannedAt: null,
+      startedAt: firedAt,
+      openedAt: null,
+      at: firedAt,
+      zone,
+    };
+    tx.insert(loads)
+      .values({ ...told, id: loadId, createdAt: firing.createdAt })
+      .onConflictDoNothing()
+      .run();
+    tx.insert(firings)
+      .values({ ...firing, pieceId: id, loadId })
+      .onConflictDoNothing()
+      .run();
+  }
+  tellWaiting(tx, id);
+  return { piece: findPiece(tx, id), outcome };
 }

@@ -1,15 +1,17 @@
 /** Pieces: made once, saved against the version they were based on, their last states kept for undo. */
 import { impossibleFiring, type LengthUnit, type Problem, ProblemError, snapshotOf } from '@torvin/core';
-import type { NewPiece, Piece, PieceChangeSchema, PieceDoc, Shelves } from '@torvin/schema';
-import { and, count, desc, eq, gt, gte, inArray, isNull, lt, lte, notInArray, or, sql, type SQL } from 'drizzle-orm';
+import { type NewPiece, type Piece, type PieceChangeSchema, type PieceDoc, type PiecePage, type PieceQuery, type Shelves, rowOfPiece } from '@torvin/schema';
+import { and, count, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, lte, notExists, notInArray, or, sql, type SQL } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
 import { type Database, writing } from '../db/database';
-import { firings, pieceStates, pieces, schedules } from '../db/tables';
+import { firings, pieceStates, pieces, schedules, snapshots } from '../db/tables';
 import { NotFound, Stale } from './failures';
 import { type Sent, once } from './receipts';
 import { allShelves } from './records';
+import { mentions } from './search';
 import { readStudio } from './studio';
+import { tellWaiting } from './waiting';
 
 type Change = z.output<typeof PieceChangeSchema>;
 
@@ -36,7 +38,31 @@ function select(db: Database, where: SQL | undefined): Piece[] {
     .map(({ what, before, ...piece }) => ({ ...piece, undo: before === null ? null : what }));
 }
 
-export const listPieces = (db: Database): Piece[] => select(db, undefined);
+export const PAGE = 30;
+
+/** Newest change first, as lists show them; a page ends with where the next one begins. */
+export function listPieces(db: Database, { text, waits, after }: PieceQuery): PiecePage {
+  const where = and(isNull(pieces.deletedAt), waits ? isNotNull(pieces.waits) : undefined, mentions(pieces.id, 'p', text));
+  const [time, last] = after?.split('~') ?? [];
+  const beyond = last === undefined ? undefined : or(lt(pieces.updatedAt, Number(time)), and(eq(pieces.updatedAt, Number(time)), lt(pieces.id, last)));
+  const { id, name, version, doc, createdAt, updatedAt } = pieces;
+  const found = db
+    .select({ id, name, version, doc, createdAt, updatedAt })
+    .from(pieces)
+    .where(and(where, beyond))
+    .orderBy(desc(updatedAt), desc(id))
+    .limit(PAGE + 1)
+    .all();
+  const page = found.slice(0, PAGE);
+  const end = page.at(-1);
+  return {
+    pieces: page.map(rowOfPiece),
+    total: db.select({ n: count() }).from(pieces).where(where).get()?.n ?? 0,
+    next: found.length > PAGE && end ? `${end.updatedAt}~${end.id}` : null,
+  };
+}
+
+export const countPieces = (db: Database): number => db.select({ n: count() }).from(pieces).where(isNull(pieces.deletedAt)).get()?.n ?? 0;
 
 export function findPiece(db: Database, id: string): Piece {
   const [piece] = select(db, eq(pieces.id, id));
@@ -91,6 +117,7 @@ export function createPiece(db: Database, { id, name, doc }: NewPiece, at: numbe
     mustBePossible(tx, doc, null, shelves);
     tx.insert(pieces).values({ id, name, doc, version: 1, position: 0, createdAt: at, updatedAt: at }).run();
     tx.insert(pieceStates).values({ pieceId: id, position: 0, name, doc, what: '' }).run();
+    tellWaiting(tx, id);
     return findPiece(tx, id);
   });
 }
@@ -123,6 +150,7 @@ export function changePiece(db: Database, { id, position, version, createdAt }: 
     .set({ name, doc, position: next, version: version + 1, updatedAt: at })
     .where(eq(pieces.id, id))
     .run();
+  tellWaiting(db, id);
   return { id, name, version: version + 1, doc, createdAt, updatedAt: at, undo: what, redo: null };
 }
 
@@ -161,6 +189,7 @@ function goTo(db: Database, id: string, version: number, by: -1 | 1, at: number)
       .set({ name: state.name, doc: state.doc, position: state.position, version: version + 1, updatedAt: at })
       .where(eq(pieces.id, id))
       .run();
+    tellWaiting(tx, id);
     return findPiece(tx, id);
   });
 }
@@ -216,6 +245,9 @@ export function eraseLongDeleted(db: Database, at: number): void {
       .run();
     tx.delete(pieces)
       .where(inArray(pieces.id, unseenBefore(tx, before)))
+      .run();
+    tx.delete(snapshots)
+      .where(notExists(tx.select({ id: schedules.id }).from(schedules).where(eq(schedules.snapshotId, snapshots.id))))
       .run();
   });
 }

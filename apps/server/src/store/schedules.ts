@@ -10,17 +10,38 @@ import {
   type Snapshot,
   listedVersions,
 } from '@torvin/schema';
-import { and, count, desc, eq, isNull } from 'drizzle-orm';
+import { and, count, desc, eq, getTableColumns, isNull, sql } from 'drizzle-orm';
 import { type Database, writing } from '../db/database';
-import { firings, schedules } from '../db/tables';
+import { firings, schedules, snapshots } from '../db/tables';
 import { NotFound, Stale, Taken } from './failures';
 import { changePiece, findPiece, unchanged } from './pieces';
 import { allShelves } from './records';
 
+type Row = typeof schedules.$inferSelect & { snapshot: Snapshot };
+
+/** Schedules with what they were made from. */
+export const wholeSchedules = (db: Database) =>
+  db
+    .select({ ...getTableColumns(schedules), snapshot: snapshots.doc })
+    .from(schedules)
+    .innerJoin(snapshots, eq(schedules.snapshotId, snapshots.id))
+    .$dynamic();
+
+/** What a version was made from, kept once for all versions of a step that were made from the same. */
+export function snapshotId(tx: Database, stepId: string, snapshot: Snapshot): number {
+  const known = tx
+    .select({ id: snapshots.id })
+    .from(schedules)
+    .innerJoin(snapshots, eq(schedules.snapshotId, snapshots.id))
+    .where(and(eq(schedules.stepId, stepId), eq(snapshots.doc, snapshot)))
+    .get();
+  return known?.id ?? tx.insert(snapshots).values({ doc: snapshot }).returning({ id: snapshots.id }).get().id;
+}
+
 /** A schedule without the columns that only lists read. */
-export function documentOf(row: typeof schedules.$inferSelect): Schedule {
+export function documentOf(row: Row): Schedule {
   const { work_C: _target, work_s: _hold, total_s: _length, kilnName: _kiln, familyName: _family, look: _look, ...rest } = row;
-  const { kilnId: _kilnId, familyId: _familyId, ...document } = rest;
+  const { kilnId: _kilnId, familyId: _familyId, snapshotId: _snapshot, ...document } = rest;
   return document;
 }
 
@@ -42,7 +63,7 @@ export function columnsOf({ segments, snapshot, result }: Pick<Schedule, 'segmen
 }
 
 export function findSchedule(db: Database, id: string): Schedule {
-  const schedule = db.select().from(schedules).where(eq(schedules.id, id)).get();
+  const schedule = wholeSchedules(db).where(eq(schedules.id, id)).get();
   if (!schedule) throw new NotFound('schedule', id);
   return documentOf(schedule);
 }
@@ -50,9 +71,11 @@ export function findSchedule(db: Database, id: string): Schedule {
 /** The versions of a piece that are worth a line, newest first, without their documents. */
 export function listVersions(db: Database, { id: pieceId, doc }: Pick<Piece, 'id' | 'doc'>, now: number): ScheduleVersion[] {
   const { id, name, stepId, parentId, origin, createdAt, work_C, work_s, total_s, kilnName } = schedules;
+  const engine = sql<string>`json_extract(${snapshots.doc}, '$.engine')`;
   const versions = db
-    .select({ id, name, stepId, parentId, origin, createdAt, work_C, work_s, total_s, kilnName, firings: count(firings.id) })
+    .select({ id, name, stepId, parentId, origin, createdAt, work_C, work_s, total_s, kilnName, engine, firings: count(firings.id) })
     .from(schedules)
+    .innerJoin(snapshots, eq(schedules.snapshotId, snapshots.id))
     .leftJoin(firings, and(eq(firings.scheduleId, id), isNull(firings.deletedAt)))
     .where(eq(schedules.pieceId, pieceId))
     .groupBy(id)
@@ -79,7 +102,7 @@ export function caseFor(db: Database, pieceId: string, wanted: NewSchedule): Sna
 
 /** The answer to a repeated request with the same id, if there is one. */
 export function alreadySaved(db: Database, pieceId: string, id: string): SavedSchedule | null {
-  const schedule = db.select().from(schedules).where(eq(schedules.id, id)).get();
+  const schedule = wholeSchedules(db).where(eq(schedules.id, id)).get();
   if (!schedule) return null;
   if (schedule.pieceId !== pieceId) throw new Taken('schedule', id);
   return { schedule: documentOf(schedule), piece: findPiece(db, pieceId) };
@@ -93,9 +116,9 @@ export function addSchedule(db: Database, pieceId: string, wanted: NewSchedule, 
     const before = unchanged(tx, pieceId, wanted.pieceVersion);
     const { id, stepId, parentId, origin, segments } = wanted;
     if (parentId !== null && findSchedule(tx, parentId).pieceId !== pieceId) throw new NotFound('schedule', parentId);
-    const document = { id, name: '', pieceId, stepId, parentId, origin, segments, snapshot, result, createdAt: now };
+    const document = { id, name: '', pieceId, stepId, parentId, origin, segments, result, createdAt: now };
     tx.insert(schedules)
-      .values({ ...document, ...columnsOf(document, allShelves(tx)) })
+      .values({ ...document, snapshotId: snapshotId(tx, stepId, snapshot), ...columnsOf({ ...document, snapshot }, allShelves(tx)) })
       .run();
     const schedule = findSchedule(tx, id);
     const doc: Piece['doc'] = {

@@ -1,9 +1,10 @@
 /** The studio's settings: one row, the last save wins. */
+import type { Units } from '@torvin/core';
 import type { Studio } from '@torvin/schema';
 import type { Database } from '../db/database';
 import { studio } from '../db/tables';
 
-const FIRST: Studio = { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system' };
+const FIRST: Studio = { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system', csv: 'comma' };
 
 export function readStudio(db: Database): Studio {
   const row = db.select().from(studio).get();
@@ -18,4 +19,10 @@ export function saveStudio(db: Database, settings: Studio): Studio {
     .onConflictDoUpdate({ target: studio.id, set: settings })
     .run();
   return readStudio(db);
+}
+
+/** The units that the studio's sentences are written in. */
+export function studioUnits(db: Database): Units {
+  const { temperatureUnit: temperature, lengthUnit: length, massUnit: mass } = readStudio(db);
+  return { temperature, length, mass };
 }

@@ -1,23 +1,34 @@
 /** A real server on a real database file in a folder of its own, with the engine in a real worker thread. */
 import { cpSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
+import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import type { Piece, PiecePage } from '@torvin/schema';
 import { type CalculatorEndpoint, computeEndpoints } from '@torvin/schema/server';
 import { buildSync } from 'esbuild';
 import pino from 'pino';
+import { makeBackup, unpackChecked } from '../backup/backup';
+import type { Backups } from '../backup/keeping';
 import { type ComputePool, computePool } from '../compute/pool';
 import { DATABASE_FILE, type Opened, openDatabase } from '../db/open';
 import { seedDemo } from '../db/seed';
-import { createApp } from '../http/app';
+import { type Running, type RunningParts, runStudio } from '../running';
 
 export const MIGRATIONS = join(__dirname, '..', 'db', 'migrations');
 /** How many migrations there are. */
 export const SCHEMA = readdirSync(MIGRATIONS).filter((name) => name.endsWith('.sql')).length;
 export const NOW = Date.UTC(2026, 10, 23, 8);
 
-export const temporaryFolder = (): string => mkdtempSync(join(tmpdir(), 'torvin-'));
+const folders: string[] = [];
+
+/** A folder that goes with the test file. */
+export function temporaryFolder(): string {
+  const made = mkdtempSync(join(tmpdir(), 'torvin-'));
+  folders.push(made);
+  return made;
+}
 
 let workerFile: string | null = null;
 
@@ -43,9 +54,14 @@ type Answer = any;
 export interface TestServer {
   base: string;
   dataDir: string;
-  opened: Opened;
+  readonly opened: Opened;
+  backups: Backups;
+  access: Running['access'];
+  hub: Running['hub'];
   pool: ComputePool;
   ask(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<{ status: number; body: Answer; headers: Headers }>;
+  /** All pieces with their documents, newest change first. */
+  pieces(): Promise<Piece[]>;
   stop(options?: { keepData?: boolean }): Promise<void>;
 }
 
@@ -55,7 +71,7 @@ let calculators: CalculatorEndpoint[] | null = null;
 
 afterAll(async () => {
   await pool?.close();
-  for (const made of [seeded, workerFile && dirname(workerFile)]) if (made) rmSync(made, { recursive: true, force: true });
+  for (const made of folders) rmSync(made, { recursive: true, force: true });
 });
 
 /** A folder with a demo studio of its own. */
@@ -67,42 +83,55 @@ export function anotherStudio(): string {
   return made;
 }
 
-/** Without a folder it is the demo studio, computed once for a test file. */
-export async function startTestServer(dataDir = temporaryFolder()): Promise<TestServer> {
+/** Without a folder it is the demo studio, computed once for a test file. others: an engine apart for strangers; more: what is otherwise as always. */
+export async function startTestServer(dataDir = temporaryFolder(), others?: ComputePool, more: Partial<RunningParts> = {}): Promise<TestServer> {
   if (!existsSync(join(dataDir, DATABASE_FILE))) cpSync((seeded ??= anotherStudio()), dataDir, { recursive: true });
-  const opened = openDatabase(dataDir, MIGRATIONS);
   const engine = (pool ??= computePool(workerUrl()));
-  const app = createApp({
-    opened,
-    pool: engine,
+  const studio = await runStudio({
+    pools: { own: engine, others: others ?? engine },
+    keeper: { make: makeBackup, unpack: unpackChecked },
+    migrationsDir: MIGRATIONS,
+    backupsDir: join(dataDir, 'backups'),
     calculators: (calculators ??= await computeEndpoints()),
     dataDir,
     version: 'test',
     log: pino({ level: 'silent' }),
     now: () => NOW,
+    ...more,
   });
-  const server = await new Promise<ReturnType<typeof app.listen>>((resolve) => {
-    const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
-  });
+  const server = createServer((request, response) => studio.handle(request, response));
+  // A test that holds the thread for long would otherwise meet a connection that is being closed.
+  server.keepAliveTimeout = 120_000;
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const ask: TestServer['ask'] = async (method, path, body, headers = {}) => {
+    const written = body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) };
+    const response = await fetch(base + path, {
+      method,
+      ...written,
+      headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
+    });
+    return { status: response.status, body: await response.json(), headers: response.headers };
+  };
   return {
     base,
     dataDir,
-    opened,
+    get opened() {
+      return studio.opened;
+    },
+    backups: studio.backups,
+    access: studio.access,
+    hub: studio.hub,
     pool: engine,
-    async ask(method, path, body, headers = {}) {
-      const written = body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) };
-      const response = await fetch(base + path, {
-        method,
-        ...written,
-        headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
-      });
-      return { status: response.status, body: await response.json(), headers: response.headers };
+    ask,
+    async pieces() {
+      const { body } = await ask('GET', '/api/pieces');
+      return Promise.all((body as PiecePage).pieces.map(async ({ id }) => (await ask('GET', `/api/pieces/${id}`)).body as Piece));
     },
     async stop({ keepData = false } = {}) {
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
-      opened.close();
+      studio.close();
       if (!keepData) rmSync(dataDir, { recursive: true, force: true });
     },
   };

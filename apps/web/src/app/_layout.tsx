@@ -1,14 +1,17 @@
-import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
-import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
-import { BarlowSemiCondensed_400Regular } from '@expo-google-fonts/barlow-semi-condensed/400Regular';
-import { BarlowSemiCondensed_700Bold } from '@expo-google-fonts/barlow-semi-condensed/700Bold';
+import AtkinsonHyperlegibleNext_400Regular from '@/theme/fonts/AtkinsonHyperlegibleNext_400Regular.woff2';
+import AtkinsonHyperlegibleNext_700Bold from '@/theme/fonts/AtkinsonHyperlegibleNext_700Bold.woff2';
+import BarlowSemiCondensed_400Regular from '@/theme/fonts/BarlowSemiCondensed_400Regular.woff2';
+import BarlowSemiCondensed_700Bold from '@/theme/fonts/BarlowSemiCondensed_700Bold.woff2';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { useEffect } from 'react';
 import { View } from 'react-native';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { keepShell } from '@/away/shell';
+import { Calls } from '@/bench/Calls';
 import { makeQueryClient } from '@/data/queries';
+import { useChanges } from '@/data/useChanges';
 import { warmUp } from '@/engine/client';
 import { ThemeProvider } from '@/theme/ThemeContext';
 import { Frame } from '@/ui/Frame';
@@ -25,15 +28,17 @@ export default function RootLayout() {
   useFonts({ AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_700Bold, BarlowSemiCondensed_400Regular, BarlowSemiCondensed_700Bold });
   useEffect(() => {
     warmUp();
-    const rest = setTimeout(() => void readWorkbench().catch(() => undefined), WORKBENCH_AFTER_MS);
+    const rest = setTimeout(() => void readWorkbench().then(keepShell, () => undefined), WORKBENCH_AFTER_MS);
     return () => clearTimeout(rest);
   }, []);
   return (
     <View style={{ flex: 1 }}>
       <SafeAreaProvider>
         <QueryClientProvider client={queries}>
+          <Changes />
           <ThemeProvider>
             <Frame>
+              <Calls />
               <Slot />
             </Frame>
           </ThemeProvider>
@@ -41,4 +46,9 @@ export default function RootLayout() {
       </SafeAreaProvider>
     </View>
   );
+}
+
+function Changes() {
+  useChanges();
+  return null;
 }

@@ -1,10 +1,11 @@
 /** One firing by the clock: the segment it is in, what glass and kiln have by the model, when to look, when to open. */
-import { PURPOSES, ROLE_NAMES, formatTemperature, keyIn, openingTemperature, text } from '@torvin/core';
-import type { FiringDetail } from '@torvin/schema';
+import { PURPOSES, ROLE_NAMES, formatTemperature, keyIn, momentsOf, openingTemperature, text } from '@torvin/core';
+import type { Firing, FiringDetail } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { format } from 'date-fns/format';
+import { useFiring } from '@/data/firings';
 import { useStudio } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
 import { asRun } from '@/notebook/differences';
@@ -20,44 +21,46 @@ import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { dayAndClock, inZone } from '@/ui/clock';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { isWide, useLayout } from '@/ui/useWidth';
+import { CallFold } from './CallFold';
 import { RunningDrawing } from './RunningDrawing';
-import { lookIn, standingAt } from './byClock';
-import { useNow } from './useNow';
+import { standingAt } from './byClock';
+import { useNow } from '@/ui/useNow';
 
 /** others: the rest of its load. */
-export function InKiln({ detail, others }: { detail: FiringDetail; others: readonly FiringDetail[] }) {
+export function InKiln({ firing, others }: { firing: Firing; others: readonly Firing[] }) {
   const { colours } = useTheme();
   const router = useRouter();
   const open = useSave('openLoad');
   const now = useNow();
-  const { firing } = detail;
+  const detail = useFiring(firing.id).data;
   const { load } = firing;
   const say = (openedAt: number | null): void => open.save({ id: load.id, openedAt }, { on: load.version });
-  const pieces = [detail, ...others];
+  const pieces = [firing, ...others];
   const state = load.openedAt !== null ? 'opened' : load.at > now ? 'planned' : 'running';
   return (
     <View style={{ backgroundColor: colours.surface, borderTopWidth: 4, borderColor: colours.touch, padding: space.medium, gap: space.hair }} testID="in-kiln">
-      <Words bold>{`${firing.kilnName}: ${pieces.map((one) => `${one.firing.pieceName}, ${PURPOSES[one.firing.look].name.toLowerCase()}`).join('; ')}`}</Words>
+      <Words bold>{`${firing.kilnName}: ${pieces.map((one) => `${one.pieceName}, ${PURPOSES[one.look].name.toLowerCase()}`).join('; ')}`}</Words>
       {state === 'opened' && <Words testID="has-been-opened">{`Opened ${dayAndClock(load.openedAt ?? now, new Date(now))}; not told of yet.`}</Words>}
       {state === 'planned' && <Words bold testID="planned">{`Starts by itself at ${dayAndClock(load.at, new Date(now))}.`}</Words>}
-      {state !== 'opened' && <ByTheClock detail={detail} now={now} />}
+      {state !== 'opened' && detail && <ByTheClock detail={detail} now={now} />}
+      {state !== 'opened' && detail && <CallFold detail={detail} now={now} />}
       {firing.differences.length > 0 && <Notice tone="warn">{`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}</Notice>}
       {open.refusal && <Notice tone="warn">{open.refusal.problem.message}</Notice>}
       {open.held && <Held />}
       <Caution about={firing.stepId}>{state === 'running' ? WORK_CAUTIONS.kiln : WORK_CAUTIONS.open}</Caution>
       {pieces.map((one) => (
-        <View key={one.firing.id} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+        <View key={one.id} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
           <Action
             kind="second"
             title="Open its record"
-            label={`Open its record: ${one.firing.pieceName}`}
+            label={`Open its record: ${one.pieceName}`}
             testID="open-firing"
-            onPress={() => router.push(`/notebook/${one.firing.id}`)}
+            onPress={() => router.push(`/notebook/${one.id}`)}
           />
           <Action
-            title={others.length > 0 ? `Tell of ${one.firing.pieceName}` : 'Tell how it came out'}
+            title={others.length > 0 ? `Tell of ${one.pieceName}` : 'Tell how it came out'}
             testID="bench-tell"
-            onPress={() => router.push(`/notebook/${one.firing.id}/tell`)}
+            onPress={() => router.push(`/notebook/${one.id}/tell`)}
           />
         </View>
       ))}
@@ -109,7 +112,7 @@ function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
   const series = value?.simulation.series;
   const seconds = (now - firing.firedAt) / 1000;
   const standing = series ? standingAt(series, seconds) : null;
-  const look = series ? lookIn(series, segments) : null;
+  const { look } = momentsOf(segments, evaluation.simulation);
   const opens_C = openingTemperature(schedule.snapshot.firing);
   const clock = (at_s: number): string => dayAndClock(firing.firedAt + at_s * 1000, new Date(now));
   const segment = seconds < 0 ? null : standing?.segment;
@@ -130,7 +133,7 @@ function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
           </Words>
         </>
       )}
-      {look && seconds < look.to_s && <Words>{`Look in from ${clock(look.from_s)} to ${clock(look.to_s)}.`}</Words>}
+      {seconds < look.to_s && <Words>{`Look in from ${clock(look.from_s)} to ${clock(look.to_s)}.`}</Words>}
       <Words bold testID="opens">
         {standing.over
           ? `Cool enough since ${clock(evaluation.simulation.total_s)} by the model, if the kiln reads ${text(formatTemperature(opens_C, unit))} or less.`

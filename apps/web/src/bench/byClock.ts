@@ -1,5 +1,5 @@
 /** Where a firing stands by the clock, from its simulation: pure arithmetic on joints and series. */
-import type { PurposefulSegment, Series } from '@torvin/core';
+import type { Series } from '@torvin/core';
 
 export interface Standing {
   /** Index of the segment that runs now; null once it is over. */
@@ -39,11 +39,4 @@ export function standingAt(series: Series, seconds: number): Standing {
     core_C: series.core_C[at],
     over,
   };
-}
-
-/** From when to when it holds at its hottest: when to look in. */
-export function lookIn(series: Series, segments: readonly PurposefulSegment[]): { from_s: number; to_s: number } | null {
-  const hottest = segments.reduce((best, { target_C }, i) => (target_C > segments[best].target_C ? i : best), 0);
-  const joint = series.joints[hottest];
-  return joint ? { from_s: series.t_s[joint.rampEnd], to_s: series.t_s[joint.holdEnd] } : null;
 }

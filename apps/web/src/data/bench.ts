@@ -1,8 +1,11 @@
 /** What is going on in the studio. */
 import { api } from '@torvin/schema';
-import { useQuery } from '@tanstack/react-query';
+import { queryOptions, useQuery } from '@tanstack/react-query';
 import { call } from '@/outside/client';
+import { keys } from '@/outside/keys';
 
 const AGAIN_MS = 60_000;
 
-export const useBench = () => useQuery({ queryKey: ['firings', 'bench'], queryFn: ({ signal }) => call(api.bench, { signal }), refetchInterval: AGAIN_MS });
+export const benchReading = queryOptions({ queryKey: keys.bench, queryFn: ({ signal }) => call(api.bench, { signal }) });
+
+export const useBench = () => useQuery({ ...benchReading, refetchInterval: AGAIN_MS });

@@ -1,7 +1,10 @@
 /** What is in the kilns and planned for them. */
 import { api } from '@torvin/schema';
-import { useQuery } from '@tanstack/react-query';
+import { queryOptions, useQuery } from '@tanstack/react-query';
 import { call } from '@/outside/client';
 import { keys } from '@/outside/keys';
 
-export const useLoads = () => useQuery({ queryKey: keys.loads, queryFn: ({ signal }) => call(api.loads, { signal }) });
+export const loadsReading = queryOptions({ queryKey: keys.loads, queryFn: ({ signal }) => call(api.loads, { signal }) });
+
+/** every_ms: asked again so often by itself; left out: when something has changed. */
+export const useLoads = ({ every_ms }: { every_ms?: number } = {}) => useQuery({ ...loadsReading, refetchInterval: every_ms ?? false });

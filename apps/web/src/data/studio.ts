@@ -5,11 +5,30 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useOutbox } from '@/outbox/useOutbox';
 import { call } from '@/outside/client';
-import { keys } from '@/outside/keys';
+import { keys, readAnew } from '@/outside/keys';
+import { readStored, writeStored } from '@/outside/storage';
 
-const UNTIL_LOADED: Studio = { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system' };
+const UNTIL_LOADED: Studio = { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system', csv: 'comma' };
 
-export const useStudio = (): Studio => useQuery({ queryKey: keys.studio, queryFn: ({ signal }) => call(api.studio, { signal }) }).data ?? UNTIL_LOADED;
+const KEPT = 'torvin-studio-settings';
+
+/** As they were last read here: so that no page is drawn in other units first, and none without the server. */
+const kept = (): Studio | undefined => {
+  const settings = readStored<Partial<Studio>>('localStorage', KEPT);
+  return settings ? { ...UNTIL_LOADED, ...settings } : undefined;
+};
+
+export const useStudio = (): Studio =>
+  useQuery({
+    queryKey: keys.studio,
+    async queryFn({ signal }) {
+      const read = await call(api.studio, { signal });
+      writeStored('localStorage', KEPT, read);
+      return read;
+    },
+    initialData: kept,
+    initialDataUpdatedAt: 0,
+  }).data ?? UNTIL_LOADED;
 
 /** What this studio reads and writes. Keeps its identity while nothing changes. */
 export function useUnits(): Units {
@@ -24,6 +43,7 @@ export function useSaveStudio(): (change: Partial<Studio>) => void {
   return (change) => {
     const next = { ...(client.getQueryData<Studio>(keys.studio) ?? UNTIL_LOADED), ...change };
     client.setQueryData(keys.studio, next);
-    void outbox.put('saveStudio', next, { own: true }).arrival.then(({ ok }) => (ok ? undefined : client.invalidateQueries({ queryKey: keys.studio })));
+    writeStored('localStorage', KEPT, next);
+    void outbox.put('saveStudio', next, { own: true }).arrival.then(({ ok }) => (ok ? undefined : readAnew(client, keys.studio)));
   };
 }

@@ -6,7 +6,7 @@ import { pieceQueue } from '@/outbox/kinds';
 import { useOutbox } from '@/outbox/useOutbox';
 import { call, problemOfError } from '@/outside/client';
 import { UNDO_NEEDS_SERVER } from '@/outside/connection';
-import { adoptPiece, keys } from '@/outside/keys';
+import { adoptPiece, keys, readAnew } from '@/outside/keys';
 
 export function useUndoing(id: string, say: (problem: Problem | null) => void): { goBack(): void; goForth(): void } {
   const client = useQueryClient();
@@ -21,7 +21,7 @@ export function useUndoing(id: string, say: (problem: Problem | null) => void): 
       say(null);
     } catch (error) {
       say(problemOfError(error));
-      void client.invalidateQueries({ queryKey: keys.piece(id) });
+      void readAnew(client, keys.piece(id));
     }
   }
   return { goBack: () => void go('undo'), goForth: () => void go('redo') };

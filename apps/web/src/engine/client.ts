@@ -13,7 +13,7 @@ interface Started {
 let started: Started | null = null;
 
 function start(): Started {
-  const worker = new Worker('/workers/engine.js');
+  const worker = new Worker(workerAddress());
   const broken = new Promise<never>((_, reject) => {
     worker.addEventListener('error', () => {
       started = null;
@@ -33,3 +33,6 @@ export async function compute<C extends EngineCall>(name: C, input: Asked<C>): P
 export function warmUp(): void {
   started ??= start();
 }
+
+/** What is exported is named by its content, and the page says how; in development it has its plain name. */
+const workerAddress = (): string => document.querySelector<HTMLMetaElement>('meta[name="torvin-engine"]')?.content ?? '/workers/engine.js';

@@ -1,13 +1,15 @@
 /** The schedule out of Torvin: to a printer, as a drawing, as open files. */
+import { fileName, formatTemperature, momentsOf, openingTemperature, text } from '@torvin/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useStudio, useUnits } from '@/data/studio';
+import { WORK_CAUTIONS } from '@/piece/cautions';
 import { stepName } from '@/piece/describe';
 import type { OpenRunSheet } from '@/runsheet/RunPanels';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
-import { download, fileName } from '@/ui/download';
+import { download } from '@/ui/download';
 import { runSheetSvg } from './runSheetSvg';
 import { scheduleCsv, scheduleJson } from './scheduleFiles';
 
@@ -15,7 +17,20 @@ import { scheduleCsv, scheduleJson } from './scheduleFiles';
 export function FilesPanel({ piece, schedule, series, unit, start, saving }: OpenRunSheet) {
   const router = useRouter();
   const units = useUnits();
+  const { csv } = useStudio();
   const name = (ending: string): string => fileName(`${piece.name} ${stepName(schedule.snapshot.firing)}`, ending);
+  const { firing, kilnName } = schedule.snapshot;
+  const takeCalendar = async (): Promise<void> => {
+    // Read when it is wanted: few ever do.
+    const { calendarOf } = await import('./calendar');
+    const calendar = calendarOf({
+      ...{ id: schedule.stepId, what: `${piece.name}, ${stepName(firing).toLowerCase()}`, kilnName, startsAt: start.getTime() },
+      moments: momentsOf(schedule.segments, schedule.result.simulation),
+      opensBelow: text(formatTemperature(openingTemperature(firing), unit)),
+      caution: WORK_CAUTIONS.kiln,
+    });
+    download(name('ics'), new Blob([calendar], { type: 'text/calendar' }));
+  };
   return (
     <View style={{ gap: space.small }}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
@@ -40,7 +55,7 @@ export function FilesPanel({ piece, schedule, series, unit, start, saving }: Ope
           label="CSV: the segments as a table"
           disabled={saving}
           testID="take-csv"
-          onPress={() => download(name('csv'), new Blob([scheduleCsv(schedule, unit)], { type: 'text/csv' }))}
+          onPress={() => download(name('csv'), new Blob([scheduleCsv(schedule, unit, csv)], { type: 'text/csv' }))}
         />
         <Action
           kind="second"
@@ -49,6 +64,14 @@ export function FilesPanel({ piece, schedule, series, unit, start, saving }: Ope
           disabled={saving}
           testID="take-json"
           onPress={() => download(name('json'), new Blob([scheduleJson(piece, schedule)], { type: 'application/json' }))}
+        />
+        <Action
+          kind="second"
+          title="Calendar"
+          label="Calendar: look-in, the end of the controller and opening, from the start chosen above"
+          disabled={saving}
+          testID="take-calendar"
+          onPress={() => void takeCalendar()}
         />
       </View>
       <Words size="label" tone="muted">

@@ -1,5 +1,5 @@
 /** The run sheet on one page, to be printed: nothing else on the paper. */
-import { createElement, useEffect, useState } from 'react';
+import { createElement, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
@@ -10,16 +10,9 @@ import type { StepPageParts } from '@/piece/useStepPage';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Screen } from '@/ui/Screen';
-import { PAGE, runSheetSvg } from './runSheetSvg';
-
-/** Paper shows the page alone; margins are the page's own. */
-const ON_PAPER = `@page { margin: 0 }
-@media print {
-  body { overflow: visible !important; background: white !important }
-  body * { visibility: hidden }
-  .run-sheet-page, .run-sheet-page * { visibility: visible }
-  .run-sheet-page { position: fixed; left: 0; top: 0; width: 100vw; max-width: none !important }
-}`;
+import { OnPaper } from './OnPaper';
+import { PAGE } from './page';
+import { runSheetSvg } from './runSheetSvg';
 
 export function PrintScreen({ piece, step, schedule, shelves, outdated, start }: StepPageParts & { start: Date }) {
   // Paper outlives the screen: an outdated schedule is printed only when the person has said so, with what differs on it.
@@ -28,13 +21,7 @@ export function PrintScreen({ piece, step, schedule, shelves, outdated, start }:
   const units = useUnits();
   const { firing } = schedule.snapshot;
   const { value } = useComputed('evaluate', { firing, segments: schedule.segments, series: true });
-  useEffect(() => {
-    const style = document.createElement('style');
-    style.textContent = ON_PAPER;
-    document.head.append(style);
-    return () => style.remove();
-  }, []);
-  const page = runSheetSvg({ piece, schedule, series: value?.simulation.series, units, start, differences: outdated });
+  const page = runSheetSvg({ piece, schedule, series: value?.simulation.series, units, start, differences: outdated, asItIs });
   return (
     <Screen title="Print" subtitle="one page, A4 or Letter" back={{ title: stepName(schedule.snapshot.firing), href: runHref(piece.id, schedule.stepId) }}>
       <View style={{ gap: space.large }}>
@@ -47,9 +34,9 @@ export function PrintScreen({ piece, step, schedule, shelves, outdated, start }:
         />
         {decided && (
           <>
+            <OnPaper page={() => page} />
             <Action title="Print" disabled={!value} testID="print" onPress={() => window.print()} />
             {createElement('img', {
-              className: 'run-sheet-page',
               'data-testid': 'print-page',
               alt: `Run sheet of ${piece.name}: ${schedule.segments.length} segments`,
               src: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(page)}`,

@@ -1,8 +1,9 @@
 import { DEFAULT_LIMITS, DEFAULT_SCHOOL, ENGINE_VERSION, METRIC, SETUPS, TYPICAL_FAMILIES, compose, evenSheets } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
 import Papa from 'papaparse';
-import { fileName } from '@/ui/download';
-import { PAGE, runSheetSvg } from './runSheetSvg';
+import { keyInSvg } from './keyInSvg';
+import { PAGE } from './page';
+import { runSheetSvg } from './runSheetSvg';
 import { scheduleCsv, scheduleJson } from './scheduleFiles';
 
 const kiln = { top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 };
@@ -35,10 +36,10 @@ const piece = { id: 'p', name: 'Tray & lid' } as Piece;
 
 describe('a schedule as files', () => {
   test('in CSV has a row for each segment that any reader reads back', () => {
-    const { data } = Papa.parse<Record<string, string>>(scheduleCsv(schedule, 'C').trim(), { header: true });
+    const { data } = Papa.parse<Record<string, string>>(scheduleCsv(schedule, 'C', 'comma').trim(), { header: true });
     expect(data.map((row) => Number(row.target_C))).toEqual(schedule.segments.map(({ target_C }) => Math.round(target_C)));
     expect(data.map((row) => (row.rate_C_per_h === '' ? null : Number(row.rate_C_per_h)))).toEqual(schedule.segments.map(({ rate_C_per_h }) => rate_C_per_h));
-    expect(Papa.parse<Record<string, string>>(scheduleCsv(schedule, 'F').trim(), { header: true }).data[0]).toHaveProperty('target_F');
+    expect(Papa.parse<Record<string, string>>(scheduleCsv(schedule, 'F', 'semicolon').trim(), { header: true }).data[0]).toHaveProperty('target_F');
   });
 
   test('in JSON keeps every segment as it is', () => {
@@ -48,12 +49,6 @@ describe('a schedule as files', () => {
       look: 'fullFuse',
       segments: schedule.segments,
     });
-  });
-
-  test('are named in letters that every system takes', () => {
-    expect(fileName('Plaque no. 14, Tack fuse', 'csv')).toBe('plaque-no-14-tack-fuse.csv');
-    expect(fileName('Ährenkorb', 'svg')).toBe('a-hrenkorb.svg');
-    expect(fileName('…', 'json')).toBe('torvin.json');
   });
 });
 
@@ -95,5 +90,36 @@ describe('the run sheet on one page', () => {
 
   test('names the piece and the version at its foot', () => {
     expect(texts(drawn()).map((node) => node.textContent)).toContain('Tray & lid · crisper');
+    const { engine: _mark, ...result } = schedule.result;
+    const earlier = { ...schedule, result, snapshot: { ...schedule.snapshot, engine: '3' } };
+    expect(texts(drawn(earlier)).map((node) => node.textContent)).toContain('Tray & lid · crisper, engine 3');
+  });
+});
+
+describe('the key-in sheet on one page', () => {
+  const drawn = (of: Schedule): Element[] => [
+    ...new DOMParser().parseFromString(keyInSvg({ piece, schedule: of, differences: ['The kiln has changed.'] }), 'image/svg+xml').querySelectorAll('text'),
+  ];
+  const counting = (unit: 'C' | 'F', count: number): Schedule => ({
+    ...schedule,
+    segments: Array.from({ length: count }, (_, i) => ({ ...schedule.segments[0], target_C: 100 + i })),
+    snapshot: { ...schedule.snapshot, controller: { ...schedule.snapshot.controller, unit, mostSegments: 24 } },
+  });
+
+  test.each([1, 8, 24])('has %i segments in the controller’s unit, 11 points or more, one beneath the other inside the page', (count) => {
+    const texts = drawn(counting('F', count));
+    const words = texts.map((node) => node.textContent ?? '');
+    for (let i = 0; i < count; i += 1) expect(words).toContain(String(Math.round((100 + i) * 1.8 + 32)));
+    expect(words.join('\n')).not.toMatch(/°C/);
+    for (const node of texts) {
+      expect(Number(node.getAttribute('font-size'))).toBeGreaterThanOrEqual(11);
+      expect(Number(node.getAttribute('y'))).toBeLessThanOrEqual(PAGE.height);
+    }
+    const numbers = texts
+      .filter((node) => /^\d+$/.test(node.textContent ?? '') && node.getAttribute('x') === '36.0')
+      .map((node) => Number(node.getAttribute('y')));
+    expect(numbers.length).toBe(count);
+    expect(numbers.every((y, i) => i === 0 || y - numbers[i - 1] >= 13)).toBe(true);
+    expect(words.join('\n')).toMatch(/Out of date, fired as it is\. The kiln has changed\./);
   });
 });

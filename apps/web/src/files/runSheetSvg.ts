@@ -1,18 +1,17 @@
-/**
- * The run sheet as one A4 page (and within Letter): black on white, figures 11 pt and more, no navigation. One drawing for
- * paper and for the SVG file. Lengths in points.
- */
+/** The run sheet as one page that fits A4 and Letter. One drawing for paper and for the SVG file. */
 import {
   PURPOSES,
   ROLE_NAMES,
   type Series,
   type TemperatureUnit,
   type Units,
+  earlierEngine,
   formatDuration,
   formatRate,
   formatTemperature,
   readingPhrase,
   text,
+  toldBy,
   whyOf,
 } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
@@ -21,6 +20,7 @@ import { readingFor } from '@/runsheet/readingFor';
 import { pathOf } from '@/runsheet/curve';
 import { levelMarks, timeTicks, trueTimeAxes } from '@/runsheet/trueTime';
 import { clockAfter, clockShort } from '@/ui/clock';
+import { MARGIN, PAGE, WARNING_LINE, pageOf, rule, words, wrapped } from './page';
 
 export interface RunSheetPage {
   piece: Piece;
@@ -29,46 +29,15 @@ export interface RunSheetPage {
   series: Series | undefined;
   units: Units;
   start: Date;
-  /** How what lies there now differs from what it was made from. */
+  /** How what lies there now differs from what it was made from, and whether the person has said to fire it all the same. */
   differences?: readonly string[];
+  asItIs?: boolean;
 }
 
-/** A4's width and Letter's height, less nothing: the margins are inside. */
-export const PAGE = { width: 595, height: 792 } as const;
-const MARGIN = 36;
 const CHART_HEIGHT = 170;
 const HEAD = 96;
 
-const escaped = (words: string): string => words.replace(/[&<>"]/g, (mark) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[mark] ?? mark);
-
-interface Style {
-  size?: number;
-  bold?: boolean;
-  anchor?: 'start' | 'middle' | 'end';
-}
-
-const words = (x: number, y: number, content: string, { size = 11, bold = false, anchor = 'start' }: Style = {}): string =>
-  `<text x="${x.toFixed(1)}" y="${y.toFixed(1)}" font-size="${size}"${bold ? ' font-weight="bold"' : ''} text-anchor="${anchor}">${escaped(content)}</text>`;
-
-/** Letters on a line of bold words across the page, on the safe side. */
-const WARNING_LINE = 84;
-
-/** Broken into lines at its spaces. */
-function wrapped(content: string, most: number): string[] {
-  return content
-    .split(' ')
-    .filter(Boolean)
-    .reduce<string[]>((lines, word) => {
-      const last = lines.at(-1);
-      if (last === undefined || last.length + 1 + word.length > most) return [...lines, word];
-      return [...lines.slice(0, -1), `${last} ${word}`];
-    }, []);
-}
-
-const rule = (y: number, weight = 0.5): string =>
-  `<line x1="${MARGIN}" x2="${PAGE.width - MARGIN}" y1="${y}" y2="${y}" stroke="black" stroke-width="${weight}"/>`;
-
-export function runSheetSvg({ piece, schedule, series, units, start, differences = [] }: RunSheetPage): string {
+export function runSheetSvg({ piece, schedule, series, units, start, differences = [], asItIs = false }: RunSheetPage): string {
   const { segments, result, snapshot } = schedule;
   // Who stands at the kiln reads it off the paper into the controller: it speaks the controller's unit.
   const { controller } = snapshot;
@@ -76,7 +45,10 @@ export function runSheetSvg({ piece, schedule, series, units, start, differences
   const { firing } = snapshot;
   const ends = result.simulation.segments.map(({ end_s }) => end_s);
   const tableTop = HEAD + CHART_HEIGHT + 34;
-  const warning = wrapped(differences.length === 0 ? '' : `Out of date, fired as it is. ${differences.join(' ')}`, WARNING_LINE);
+  const warning = wrapped(
+    differences.length === 0 ? '' : `Out of date${asItIs ? ', fired as it is' : ': compute it again before it is fired'}. ${differences.join(' ')}`,
+    WARNING_LINE,
+  );
   const room = PAGE.height - MARGIN - 26 - tableTop - 14 * warning.length;
   const rowHeight = Math.min(44, room / segments.length);
   const columns = { number: MARGIN, clock: 58, name: 118, rate: 310, target: 400, hold: PAGE.width - MARGIN };
@@ -95,11 +67,9 @@ export function runSheetSvg({ piece, schedule, series, units, start, differences
       words(columns.hold, y + 16, segment.hold_s > 0 ? `hold ${text(formatDuration(segment.hold_s))}` : 'no hold', { size: 13, anchor: 'end' }),
     ];
   });
-  const version = schedule.name || `${schedule.origin === 'computed' ? 'computed' : 'changed by hand'} ${format(schedule.createdAt, 'd MMM yyyy, HH:mm')}`;
-  return [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${PAGE.width}pt" height="${PAGE.height}pt" viewBox="0 0 ${PAGE.width} ${PAGE.height}" font-family="sans-serif" fill="black">`,
-    `<title>${escaped(`${piece.name}, ${PURPOSES[firing.look].name}`)}</title>`,
-    `<rect width="${PAGE.width}" height="${PAGE.height}" fill="white"/>`,
+  const made = schedule.name || `${schedule.origin === 'computed' ? 'computed' : 'changed by hand'} ${format(schedule.createdAt, 'd MMM yyyy, HH:mm')}`;
+  const version = earlierEngine(result, snapshot) === null ? made : `${made}, engine ${toldBy(result, snapshot)}`;
+  return pageOf(`${piece.name}, ${PURPOSES[firing.look].name}`, [
     words(MARGIN, MARGIN + 18, piece.name, { size: 20, bold: true }),
     words(
       MARGIN,
@@ -125,8 +95,7 @@ export function runSheetSvg({ piece, schedule, series, units, start, differences
     ...warning.map((line, i) => words(MARGIN, PAGE.height - MARGIN - 12 - 14 * (warning.length - 1 - i), line, { bold: true })),
     words(MARGIN, PAGE.height - MARGIN + 4, `${piece.name} · ${version}`),
     words(PAGE.width - MARGIN, PAGE.height - MARGIN + 4, 'Power off before reaching in. Stress is an estimate.', { anchor: 'end' }),
-    '</svg>',
-  ].join('\n');
+  ]);
 }
 
 interface ChartOf {

@@ -1,7 +1,6 @@
 /** A schedule as JSON and as CSV: the segments with their units in the names, what it is of, and the version. */
 import { ROLE_NAMES, type TemperatureUnit, differenceIn, temperatureIn } from '@torvin/core';
-import type { Piece, Schedule } from '@torvin/schema';
-import Papa from 'papaparse';
+import { type CsvStyle, type Piece, type Schedule, csvOf } from '@torvin/schema';
 
 const round = (value: number, digits: number): number => Number(value.toFixed(digits));
 
@@ -21,7 +20,7 @@ export function scheduleJson(piece: Piece, schedule: Schedule): string {
 }
 
 /** In the unit that the studio shows; an empty rate is as fast as the kiln can. */
-export function scheduleCsv({ segments }: Pick<Schedule, 'segments'>, unit: TemperatureUnit): string {
+export function scheduleCsv({ segments }: Pick<Schedule, 'segments'>, unit: TemperatureUnit, style: CsvStyle): string {
   const rows = segments.map(({ role, rate_C_per_h, target_C, hold_s }, i) => ({
     segment: i + 1,
     purpose: ROLE_NAMES[role],
@@ -29,5 +28,5 @@ export function scheduleCsv({ segments }: Pick<Schedule, 'segments'>, unit: Temp
     [`target_${unit}`]: round(temperatureIn(target_C, unit), 0),
     hold_min: round(hold_s / 60, 0),
   }));
-  return `${Papa.unparse(rows)}\r\n`;
+  return csvOf(rows, style);
 }

@@ -13,8 +13,11 @@ import { pieceQueue } from '@/outbox/kinds';
 import { useShownQueue } from '@/outbox/useOutbox';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import type { StepPageParts } from '@/piece/useStepPage';
+import { OnPaper } from '@/files/OnPaper';
+import { keyInSvg } from '@/files/keyInSvg';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
 import { Caution } from '@/ui/Caution';
 import { DraftOffer } from '@/ui/DraftOffer';
 import { FigureText } from '@/ui/FigureText';
@@ -54,6 +57,9 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
       subtitle={`${piece.name} · ${controller.name} on ${kilnName} · counts in °${controller.unit} · holds ${controller.mostSegments} segments`}
       back={{ title: stepName(step), href: runHref(piece.id, step.id) }}
       padded={false}
+      actions={
+        decided && <Action kind="second" title="Print" label="Print what is to be keyed in, on one page" testID="print-key-in" onPress={() => window.print()} />
+      }
     >
       <View style={{ paddingHorizontal: space.large }}>
         <QueueNotice queue={queue} mine="the schedule as you see it here" />
@@ -91,6 +97,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               titles={{ take: 'Go on from there', leave: 'Begin anew' }}
             />
           </View>
+          <OnPaper page={() => keyInSvg({ piece, schedule, differences: outdated })} />
           <View role="group" aria-label="Segments to key in" style={{ paddingTop: space.medium }} testID="key-in-rows">
             {rows.map((row, index) => {
               const done = keyed.has(index);

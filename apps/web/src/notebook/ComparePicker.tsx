@@ -1,8 +1,9 @@
 /** Which firing to compare with: those of the same piece first, then all others, newest first. */
-import type { Firing } from '@torvin/schema';
+import type { Firing, FiringRow } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { useFirings } from '@/data/firings';
+import { readOn } from '@/data/longList';
 import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
@@ -19,7 +20,7 @@ export function ComparePicker({ firing }: { firing: Firing }) {
   const all = useFirings({});
   const back: Back = { title: firing.pieceName, href: `/notebook/${firing.id}` };
   if (!own.data || !all.data) return <Waiting query={all} title="Compare with" back={back} />;
-  const others = (pages: typeof all.data.pages): Firing[] => pages.flatMap(({ firings }) => firings).filter(({ id }) => id !== firing.id);
+  const others = (pages: typeof all.data.pages): FiringRow[] => pages.flatMap(({ firings }) => firings).filter(({ id }) => id !== firing.id);
   const mine = others(own.data.pages);
   const rows = [...mine, ...others(all.data.pages).filter(({ pieceId }) => pieceId !== firing.pieceId)];
   return (
@@ -28,7 +29,7 @@ export function ComparePicker({ firing }: { firing: Firing }) {
       back={back}
       items={rows}
       keyOf={({ id }) => id}
-      onNearEnd={() => void (all.hasNextPage && !all.isFetchingNextPage && all.fetchNextPage())}
+      onNearEnd={() => readOn(all)}
       before={rows.length === 0 && <Notice tone="plain">There is no other firing yet to compare with.</Notice>}
       renderItem={(other) => (
         <LinkRow href={`/notebook/${firing.id}/compare?with=${other.id}`} replace height={ROW_HEIGHT} listed={false} testID="compare-with">

@@ -1,5 +1,5 @@
 /** One firing: how it came out, what was seen, how it ran beside what was planned, and the schedule as it was. */
-import { PURPOSES, consequences, formatDuration, segmentDifferences, text, setupWords } from '@torvin/core';
+import { ENGINE_VERSION, PURPOSES, consequences, formatDuration, segmentDifferences, text, setupWords, earlierEngine, toldBy } from '@torvin/core';
 import type { FiringDetail } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
@@ -20,6 +20,7 @@ import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
 import { clockAfter, inZone, zoneWords } from '@/ui/clock';
 import { offerBack } from '@/ui/takeBack';
+import { AwakeForLookIn } from './AwakeForLookIn';
 import { PhotoRow } from './Photos';
 import { asRun } from './differences';
 import { ResultSign, resultWords } from './results';
@@ -36,6 +37,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
   const start = inZone(firing.firedAt, firing.zone);
   const { snapshot } = schedule;
   const ran = asRun(detail);
+  const engines = earlierEngine(ran.evaluation, snapshot) ?? (firing.asFired ? earlierPlan(detail) : null);
   const reached = firing.lookReached && firing.lookReached !== firing.look ? `; reached a ${PURPOSES[firing.lookReached].name.toLowerCase()}` : '';
   return (
     <Screen
@@ -44,6 +46,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
       back={{ title: 'Notebook', href: list }}
       padded={false}
     >
+      <AwakeForLookIn detail={detail} />
       <View style={{ paddingHorizontal: space.large, gap: space.small, paddingBottom: space.medium }} testID="firing-record">
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
           <ResultSign result={firing.result} />
@@ -63,6 +66,11 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
         <Words size="label" tone="muted">
           {`${firing.asFired ? 'Ran otherwise than planned' : schedule.origin === 'computed' ? 'Fired as computed' : 'Fired as changed by hand'}; ${setupWords(snapshot.setup)}${firing.place ? `, ${firing.place}` : ''}; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}.`}
         </Words>
+        {engines !== null && (
+          <Words size="label" tone="muted" testID="earlier-engine">
+            {engines}
+          </Words>
+        )}
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
           <Action
             kind={firing.result === null ? 'main' : 'second'}
@@ -90,7 +98,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
           />
         </View>
       )}
-      <LiveFigures firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} opens={clockAfter(start, ran.evaluation.simulation.total_s)} />
+      <LiveFigures firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} opensAt={(of) => clockAfter(start, of.simulation.total_s)} />
       <RunSheet segments={ran.segments} firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} start={start} current />
       <Fold title="Between crossed polarisers" about="what should have stayed as stress, beside your pictures" testID="polariser">
         {() => <PolariserPanel firing={snapshot.firing} evaluation={ran.evaluation} photos={firing.photos} />}
@@ -103,6 +111,12 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
       </View>
     </Screen>
   );
+}
+
+/** A plan by an earlier engine beside what ran by this one: what differs between them may be the engine's own. */
+function earlierPlan({ schedule: { result, snapshot } }: FiringDetail): string | null {
+  const engine = toldBy(result, snapshot);
+  return engine === ENGINE_VERSION ? null : `The plan was told by an earlier Torvin (engine ${engine}), what ran by this one (engine ${ENGINE_VERSION}).`;
 }
 
 function DeleteFiring({ detail: { firing } }: { detail: FiringDetail }) {

@@ -1,10 +1,11 @@
 /** Past firings, newest first: searched by words, narrowed by result and look, a page read when it is wanted. */
-import { LOOKS, PURPOSES, formatDuration, formatTemperature, text, hottestSegment } from '@torvin/core';
-import type { Firing } from '@torvin/schema';
+import { LOOKS, PURPOSES, formatDuration, formatTemperature, text } from '@torvin/core';
+import type { FiringRow as Row } from '@torvin/schema';
 import { format } from 'date-fns/format';
-import { memo, useDeferredValue, useEffect } from 'react';
+import { memo, useDeferredValue } from 'react';
 import { View } from 'react-native';
 import { useFirings } from '@/data/firings';
+import { readOn, useReadTo } from '@/data/longList';
 import { useStudio } from '@/data/studio';
 import { scaled, space } from '@/theme/theme';
 import { Chips } from '@/ui/Chips';
@@ -31,11 +32,7 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
   const { temperatureUnit } = useStudio();
   const rows = firings.data?.pages.flatMap((page) => page.firings) ?? [];
   // Pages are read until the row is there that the address asks for.
-  const { hasNextPage, isFetchingNextPage, fetchNextPage } = firings;
-  const short = rows.length > 0 && rows.length <= query.row && hasNextPage;
-  useEffect(() => {
-    if (short && !isFetchingNextPage) void fetchNextPage();
-  }, [short, isFetchingNextPage, fetchNextPage]);
+  useReadTo(query.row, rows.length, firings);
   if (!firings.data) return <Waiting query={firings} title="Notebook" />;
   const [{ total }] = firings.data.pages;
   const searching = query.text.trim() !== '' || query.look !== undefined || query.result !== undefined;
@@ -49,7 +46,7 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
         <FiringRow firing={firing} search={search} current={firing.id === (currentId ?? (beside ? rows[0].id : undefined))} unit={temperatureUnit} />
       )}
       place={{ rowHeight: FIRING_ROW_HEIGHT, row: query.row, onRow: passed }}
-      onNearEnd={() => void (firings.hasNextPage && !firings.isFetchingNextPage && firings.fetchNextPage())}
+      onNearEnd={() => readOn(firings)}
       before={
         <View aria-busy={firings.isPlaceholderData} style={{ paddingHorizontal: space.large, opacity: firings.isPlaceholderData ? 0.6 : 1 }}>
           <Search
@@ -96,7 +93,7 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
 const FIRING_ROW_HEIGHT = scaled(104);
 
 interface FiringRowProps {
-  firing: Firing;
+  firing: Row;
   /** What is searched stays in the address of the firing, for the way back. */
   search: string;
   current: boolean;
@@ -104,8 +101,6 @@ interface FiringRowProps {
 }
 
 const FiringRow = memo(function FiringRow({ firing, search, current, unit }: FiringRowProps) {
-  // What really ran, where that was told.
-  const work = firing.asFired ? firing.asFired[hottestSegment(firing.asFired)] : { target_C: firing.work_C, hold_s: firing.work_s };
   return (
     <LinkRow href={`/notebook/${firing.id}${search}`} current={current} height={FIRING_ROW_HEIGHT} listed={false} testID="firing-link">
       <ResultSign result={firing.result} />
@@ -117,7 +112,7 @@ const FiringRow = memo(function FiringRow({ firing, search, current, unit }: Fir
           {`${format(inZone(firing.firedAt, firing.zone), 'd MMM yyyy, HH:mm')}${zoneWords(firing.firedAt, firing.zone)} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
-          {`${PURPOSES[firing.look].name}, ${text(formatTemperature(work.target_C, unit))} for ${text(formatDuration(work.hold_s))}`}
+          {`${PURPOSES[firing.look].name}, ${text(formatTemperature(firing.ran_C, unit))} for ${text(formatDuration(firing.ran_s))}`}
         </Words>
         <Words size="label" numberOfLines={1}>
           {firing.note}

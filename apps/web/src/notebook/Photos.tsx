@@ -8,6 +8,7 @@ import { dropPicture, keepPicture, knownNames, localIdsIn, localName } from '@/o
 import { useEntries, useOutbox, useOwn } from '@/outbox/useOutbox';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
+import { FileChoice } from '@/ui/FileChoice';
 import { Notice } from '@/ui/Notice';
 import { Thumbnail, photoUrl } from '@/photos/Thumbnail';
 import { Words } from '@/ui/Words';
@@ -40,7 +41,6 @@ const AT_MOST = 12;
 /** hashes: those that have not gone yet are named 'local:'; their names change as they arrive. */
 export function PhotoPicker({ hashes, onChange }: PhotoPickerProps) {
   const outbox = useOutbox();
-  const input = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [lasting, setLasting] = useState(true);
   const answers = useServerAnswers();
@@ -92,28 +92,19 @@ export function PhotoPicker({ hashes, onChange }: PhotoPickerProps) {
         ))}
       </View>
       <View style={{ alignItems: 'flex-start' }}>
-        <Action
+        <FileChoice
           kind="second"
           title={answers && waiting.length > 0 ? `Taking in ${waiting.length} …` : 'Add a picture'}
+          accept="image/*"
+          multiple
           disabled={hashes.length >= AT_MOST}
           testID="add-photo"
-          onPress={() => input.current?.click()}
+          onFiles={(files) => {
+            setProblem(null);
+            for (const file of files.slice(0, AT_MOST - hashes.length)) void add(file);
+          }}
         />
       </View>
-      {createElement('input', {
-        ref: input,
-        type: 'file',
-        accept: 'image/*',
-        multiple: true,
-        hidden: true,
-        'data-testid': 'photo-input',
-        onChange: (event: { target: HTMLInputElement }) => {
-          const files = [...(event.target.files ?? [])];
-          setProblem(null);
-          for (const file of files.slice(0, AT_MOST - hashes.length)) void add(file);
-          event.target.value = '';
-        },
-      })}
       {problem && (
         <Notice tone="warn" testID="photo-problem">
           {problem}

@@ -15,6 +15,7 @@ import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { DraftOffer } from '@/ui/DraftOffer';
 import { Field } from '@/ui/Field';
+import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { AsFiredRows } from './AsFiredRows';
@@ -29,6 +30,8 @@ export interface RecordFormProps {
   schedule: Schedule;
   problem: Problem | null;
   saving: boolean;
+  /** It waits for a server that does not answer. */
+  held: boolean;
   draft: Drafting<RecordEntry>;
   onSave(told: Told): void;
 }
@@ -58,7 +61,7 @@ export type RecordEntry = z.input<typeof recordSchema>;
 type FieldName = 'when' | 'place' | 'note' | 'knownBy';
 const FIELDS: Record<string, FieldName> = { firedAt: 'when', place: 'place', note: 'note', knownBy: 'knownBy' };
 
-export function RecordForm({ told, schedule, problem, saving, draft, onSave }: RecordFormProps) {
+export function RecordForm({ told, schedule, problem, saving, held, draft, onSave }: RecordFormProps) {
   const [began] = useState<RecordEntry>(() => ({
     when: format(told.firedAt, FIELD_TIME),
     place: told.place,
@@ -140,6 +143,7 @@ export function RecordForm({ told, schedule, problem, saving, draft, onSave }: R
       />
       {errors.root?.message && <Notice tone="warn">{errors.root.message}</Notice>}
       <Notice tone="care">{WORK_CAUTIONS.open}</Notice>
+      {held && <Held />}
       <Action
         title="Save to the notebook"
         disabled={saving}

@@ -1,14 +1,17 @@
-import { paramsOf, queryFrom, searchOf } from './useNotebookQuery';
+import { searchOf } from '@/ui/useListAddress';
+import { NOTEBOOK_ADDRESS } from './useNotebookQuery';
+
+const { from: queryFrom, params: paramsOf } = NOTEBOOK_ADDRESS;
 
 describe('the Notebook in the address', () => {
   test('comes back from it as it was', () => {
     const query = { text: 'tray, smallest', look: 'slump', result: 'right', row: 240 } as const;
-    expect(searchOf(query)).toBe('?q=tray%2C+smallest&look=slump&came=right&row=240');
-    expect(queryFrom(Object.fromEntries(new URLSearchParams(searchOf(query))))).toEqual(query);
+    expect(searchOf(NOTEBOOK_ADDRESS, query)).toBe('?q=tray%2C+smallest&row=240&look=slump&came=right');
+    expect(queryFrom(Object.fromEntries(new URLSearchParams(searchOf(NOTEBOOK_ADDRESS, query))))).toEqual(query);
   });
 
   test('is bare where nothing is searched', () => {
-    expect(searchOf({ text: '  ', row: 0 })).toBe('');
+    expect(searchOf(NOTEBOOK_ADDRESS, { text: '  ', row: 0 })).toBe('');
     expect(queryFrom({})).toEqual({ text: '', look: undefined, result: undefined, row: 0 });
   });
 

@@ -1,9 +1,9 @@
-import { type AnyRecord, EMPTY_SHELVES, type FiringDetail, type Piece, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
+import { type AnyRecord, EMPTY_SHELVES, type FiringDetail, type Piece, type PieceDoc, type Shelves, type Step, rowOfPiece } from '@torvin/schema';
 import { QueryClient } from '@tanstack/react-query';
 import { IDBFactory } from 'fake-indexeddb';
-import { type Variables, firingOnto, recordOnto, saveKinds, wayOn } from './kinds';
-import type { Outbox, SaveKind } from './outbox';
-import { pieceNow, shownPiece, shownPieces, shownShelves } from './shown';
+import { type Variables, firingOnto, readEntry, recordOnto, saveKinds, wayOn } from './kinds';
+import type { Outbox, Refusal, SaveKind } from './outbox';
+import { pieceNow, shownPiece, shownRows, shownShelves } from './shown';
 import { dropPicture, keepPicture, knownNames, localIdsIn, localName, readPicture } from './pictures';
 
 const sheet = (id: string, thickness_m = 0.003) => ({ id, form: 'sheet', glassId: 'clear', thickness_m }) as const;
@@ -102,6 +102,25 @@ test.each([
   expect(wayOn(name, { problem: { code, path: '', message: '' }, current: { version: 3 } })).toBe(way);
 });
 
+describe('what a page of another version kept', () => {
+  const kinds = saveKinds(new QueryClient(), () => undefined);
+  const known = { id: 'a', name: 'nameSchedule', variables: { id: 's', pieceId: 'p', name: 'Second' }, on: null };
+  test.each([
+    ['a save of a name that is not known', { id: 'b', name: 'saveJourney', variables: { id: 'p' }, on: 4 }],
+    ['a save whose contents cannot be read', { id: 'c', name: 'createPiece', variables: { id: 'p', layers: 3 }, on: 0 }],
+  ])('%s is held, named, and taken up again by a version that knows it', (_, entry) => {
+    const held = readEntry(kinds, entry);
+    expect(held).toMatchObject({ id: entry.id, name: 'unknown', refused: { problem: { code: 'unknown-save' } } });
+    expect(kinds.unknown.words(held.variables as Variables['unknown'])).toContain(entry.name);
+    expect(wayOn(held.name, held.refused as Refusal)).toBeNull();
+    const later = { ...kinds, [entry.name]: kinds.nameSchedule } as unknown as Record<string, SaveKind>;
+    expect(readEntry(later, held)).toEqual(entry);
+    expect(readEntry(kinds, held)).toEqual(held);
+  });
+
+  test('what is known goes as it is', () => expect(readEntry(kinds, known)).toBe(known));
+});
+
 describe('a picture that has not gone', () => {
   beforeEach(() => {
     localStorage.clear();
@@ -148,15 +167,21 @@ describe('what waits is shown', () => {
     const made = { id: 'new', name: 'Begun offline', doc: doc({ steps: [] }) };
     const deeper = { ...save(doc({ layers: [sheet('a', 0.006)], steps: [] }), made.doc), id: 'new', name: made.name };
     const waiting = [entry('createPiece', made), entry('savePiece', { ...deeper, before: { name: made.name, doc: made.doc } })];
-    const shown = shownPieces([piece(doc())], waiting, queueOf);
-    expect(shown).toMatchObject([{ id: 'new', name: 'Begun offline', version: 0, doc: { layers: [{ thickness_m: 0.006 }] } }, { id: 'p' }]);
-    expect(shownPieces(shown, waiting, queueOf)).toHaveLength(2);
+    const unread = { queueOf, known: () => undefined };
+    const shown = shownRows([rowOfPiece(piece(doc()))], waiting, unread);
+    expect(shown).toMatchObject([{ id: 'new', name: 'Begun offline', version: 0, layers: [{ thickness_m: 0.006 }] }, { id: 'p' }]);
+    expect(shownRows(shown, waiting, unread)).toHaveLength(2);
+    // One that the server has is shown as it was changed, whether it has been read whole or not.
+    const renamed = [entry('savePiece', { ...save(doc(), doc()), name: 'Renamed' })];
+    for (const known of [() => undefined, () => piece(doc())]) {
+      expect(shownRows([rowOfPiece(piece(doc()))], renamed, { queueOf, known })).toMatchObject([{ id: 'p', name: 'Renamed' }]);
+    }
     // A further change goes onto it too, as onto one that has been read.
     const outbox = { waitingIn: () => waiting } as unknown as Outbox;
     expect(pieceNow(new QueryClient(), outbox, 'new')).toMatchObject({ version: 0, doc: { layers: [{ thickness_m: 0.006 }] } });
     expect(pieceNow(new QueryClient(), outbox, 'other')).toBeUndefined();
-    expect(shownPieces([], [...waiting, entry('deletePiece', { id: 'new', name: made.name })], queueOf)).toEqual([]);
-    expect(shownPieces([], [{ ...waiting[0], refused: { problem: { code: 'x', path: '', message: '' } } }], queueOf)).toEqual([]);
+    expect(shownRows([], [...waiting, entry('deletePiece', { id: 'new', name: made.name })], unread)).toEqual([]);
+    expect(shownRows([], [{ ...waiting[0], refused: { problem: { code: 'x', path: '', message: '' } } }], unread)).toEqual([]);
   });
 
   test('a piece waits for the records that it names, where those are new', () => {

@@ -13,18 +13,19 @@ import type {
   Photo,
   Piece,
   PieceDoc,
+  PiecePage,
   SavedSchedule,
   Schedule,
   Shelves,
   Studio,
 } from '@torvin/schema';
 import { KINDS, api, recordApi } from '@torvin/schema';
-import type { QueryClient } from '@tanstack/react-query';
+import type { InfiniteData, QueryClient } from '@tanstack/react-query';
 import { ApiProblem, call, sendPhoto } from '@/outside/client';
-import { adoptPiece, keys } from '@/outside/keys';
+import { adoptPiece, keys, readAnew } from '@/outside/keys';
 import { sendRecord } from '@/outside/records';
 import { isSame, onto } from './merge';
-import type { Refusal, SaveKind } from './outbox';
+import type { Entry, Refusal, SaveKind } from './outbox';
 import { dropPicture, knownNames, localIdsIn, nameGiven, readPicture, withoutLocal } from './pictures';
 
 type State = Pick<Piece, 'name' | 'doc'>;
@@ -49,6 +50,8 @@ export interface Variables {
   removeRecord: { kind: KindName; id: string; name: string };
   restoreRecord: { kind: KindName; id: string; name: string };
   saveStudio: Studio;
+  /** What another version of Torvin kept and this one cannot read. */
+  unknown: { entry: Entry };
 }
 export type SaveName = keyof Variables;
 
@@ -73,6 +76,12 @@ export const SHELVES_QUEUE = 'shelves';
 /** A kept picture that the browser has lost in the meantime. */
 const LOST_PICTURE = { code: 'lost-picture', path: '', message: 'This browser does not have the picture any more; add it once more.' };
 
+const UNKNOWN = {
+  code: 'unknown-save',
+  path: '',
+  message: 'This version of Torvin cannot send it. It stays here until you let it go, or the version that kept it is back.',
+};
+
 const withPhotos = <T extends { photos?: string[] }>(told: T, of: (photos: string[]) => string[]): T =>
   told.photos === undefined ? told : { ...told, photos: of(told.photos) };
 
@@ -85,11 +94,11 @@ const recordsIn = ({ layers, steps }: PieceDoc): string[] => [
 /** filled: puts the name of a picture into the saves that wait for it. */
 export function saveKinds(client: QueryClient, filled: (id: string, put: (variables: unknown) => unknown) => void): Kinds {
   const forgetFirings = (): void => {
-    void client.invalidateQueries({ queryKey: keys.firings });
-    void client.invalidateQueries({ queryKey: ['versions'] });
-    void client.invalidateQueries({ queryKey: keys.loads });
+    void readAnew(client, keys.firings);
+    void readAnew(client, ['versions']);
+    void readAnew(client, keys.loads);
   };
-  const forgetShelves = (): void => void client.invalidateQueries({ queryKey: keys.shelves });
+  const forgetShelves = (): void => void readAnew(client, keys.shelves);
 
   return {
     createPiece: {
@@ -117,7 +126,10 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       taken(_, { id }) {
         // Its page may still be open, and would read it anew.
         client.removeQueries({ queryKey: keys.piece(id), type: 'inactive' });
-        client.setQueryData<Piece[]>(keys.pieces, (pieces) => pieces?.filter((piece) => piece.id !== id));
+        client.setQueriesData<InfiniteData<PiecePage>>(
+          { queryKey: keys.pieces },
+          (read) => read && { ...read, pages: read.pages.map((page) => ({ ...page, pieces: page.pieces.filter((row) => row.id !== id) })) },
+        );
       },
       words: ({ name }) => `${name} deleted`,
     },
@@ -134,7 +146,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       taken({ schedule, piece }, { pieceId }) {
         client.setQueryData(keys.schedule(schedule.id), schedule);
         adoptPiece(client, piece);
-        void client.invalidateQueries({ queryKey: keys.versions(pieceId) });
+        void readAnew(client, keys.versions(pieceId));
       },
       // Schedules are rows of their own: a joined edit is the one that rests, with other rows.
       join: (resting, next) => ({ ...next, id: resting.id, parentId: resting.parentId }),
@@ -146,7 +158,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       send: ({ id, name }) => call(api.nameSchedule, { id, body: { name } }),
       taken(schedule, { id, pieceId }) {
         client.setQueryData(keys.schedule(id), schedule);
-        void client.invalidateQueries({ queryKey: keys.versions(pieceId) });
+        void readAnew(client, keys.versions(pieceId));
       },
       words: ({ name }) => `A version named '${name}'`,
     },
@@ -239,6 +251,12 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       taken: () => undefined,
       words: () => 'Units and theme',
     },
+    unknown: {
+      queue: ({ entry }) => `unknown ${entry.id}`,
+      send: () => Promise.reject(new ApiProblem(UNKNOWN, 410)),
+      taken: () => undefined,
+      words: ({ entry }) => `Something that another version of Torvin kept (${entry.name})`,
+    },
   };
 
   function named(variables: unknown): unknown {
@@ -283,7 +301,20 @@ export const withSchedule = (piece: Piece, { stepId, id, origin }: Pick<NewSched
 });
 
 /** The way in which a refused save can still go: an outdated start as it is, a stale save with what it changed, any other once more. */
-export function wayOn(name: string, { problem }: Refusal): 'asItIs' | 'mine' | 'again' {
+/** What was kept, as one of the saves that this version knows: shown and held where it is none, and taken up where it has become one. */
+export function readEntry(kinds: Record<string, SaveKind>, entry: Entry): Entry {
+  const kept = entry.name === 'unknown' ? (entry.variables as Variables['unknown']).entry : entry;
+  try {
+    const { queue, counts, needs, words } = kinds[kept.name];
+    for (const ask of [queue, counts, needs, words]) ask?.(kept.variables);
+    return kept;
+  } catch {
+    return { id: kept.id, name: 'unknown', variables: { entry: kept } satisfies Variables['unknown'], on: null, refused: { problem: UNKNOWN } };
+  }
+}
+
+export function wayOn(name: string, { problem }: Refusal): 'asItIs' | 'mine' | 'again' | null {
+  if (name === 'unknown') return null;
   if (name === 'recordFiring' && problem.code === 'outdated') return 'asItIs';
   return problem.code === 'stale' ? 'mine' : 'again';
 }

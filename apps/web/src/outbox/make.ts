@@ -3,9 +3,10 @@ import type { Piece } from '@torvin/schema';
 import { type QueryClient, onlineManager } from '@tanstack/react-query';
 import { ApiProblem, problemOfError } from '@/outside/client';
 import { adoptPiece } from '@/outside/keys';
+import { isOtherVersion, onVersion } from '@/outside/version';
 import { Keeper, tie } from './kept';
-import { saveKinds } from './kinds';
-import { Outbox, type Verdict } from './outbox';
+import { readEntry, saveKinds } from './kinds';
+import { Outbox, type SaveKind, type Verdict } from './outbox';
 
 /** Where a server that is busy does not say for how long. */
 const BUSY_S = 2;
@@ -22,10 +23,18 @@ type Tied = QueryClient & { [KEY]?: Outbox };
 
 export function makeOutbox(client: QueryClient): Outbox {
   const keeper = new Keeper();
+  const kinds: Record<string, SaveKind> = saveKinds(client, (id, put) => outbox.fill(id, put));
   const outbox: Outbox = new Outbox({
-    kinds: saveKinds(client, (id, put) => outbox.fill(id, put)),
+    kinds,
+    read: (entry) => readEntry(kinds, entry),
     judge,
-    line: { answers: () => onlineManager.isOnline(), subscribe: (listener) => onlineManager.subscribe(listener) },
+    line: {
+      answers: () => onlineManager.isOnline() && !isOtherVersion(),
+      subscribe(listener) {
+        const stop = [onlineManager.subscribe(listener), onVersion(listener)];
+        return () => stop.forEach((one) => one());
+      },
+    },
     keep: keeper.keep,
     standing(name, { problem, current }) {
       if (problem.code === 'stale' && current && (name === 'savePiece' || name === 'saveSchedule')) adoptPiece(client, current as Piece);

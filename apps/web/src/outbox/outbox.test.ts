@@ -83,6 +83,7 @@ function open(): Outbox {
       left = { entries, leaving };
       return keeps;
     },
+    read: (entry) => (entry.name === 'odd' ? { ...entry, name: 'note', variables: { text: 'odd' }, refused: { problem: problem('odd') } } : entry),
     standing: () => undefined,
   });
 }
@@ -203,11 +204,12 @@ describe('while nobody answers', () => {
       { id, name: 'line', variables: { text: 'a' }, on: 1 },
       { id: desk.asked[1].key, name: 'line', variables: { text: 'b' }, on: null },
       { id: 'third', name: 'line', variables: { text: 'c' }, on: null },
-      { id: 'odd', name: 'of a later version', variables: {}, on: null },
+      { id: 'odd', name: 'odd', variables: {}, on: null },
     ]);
     await settle();
     expect(desk.text).toEqual(['a', 'b', 'c']);
-    expect(next.entries()).toEqual([]);
+    // What it cannot send stays, and is shown.
+    expect(next.entries()).toMatchObject([{ id: 'odd', refused: { problem: { code: 'odd' } } }]);
   });
 
   test('somebody may ask to be told at once that it is kept', async () => {

@@ -56,6 +56,8 @@ export interface OutboxParts {
   line: { answers(): boolean; subscribe(listener: () => void): () => void };
   /** Keeps them beside the page; left: the page has been left. False where nothing could be kept. */
   keep(entries: readonly Entry[], left: boolean): boolean;
+  /** What stands for a save that this version does not know or cannot read, and for such a one that it now can. */
+  read(entry: Entry): Entry;
   /** Tells what stands of something that a save of ours was refused over. */
   standing(name: string, refusal: Refusal): void;
 }
@@ -128,7 +130,7 @@ export class Outbox {
   /** Takes up what another page left. */
   adopt(entries: readonly Entry[]): void {
     const known = new Set(this.list.map(({ id }) => id));
-    this.list = [...this.list, ...entries.filter(({ id, name }) => !known.has(id) && name in this.parts.kinds)];
+    this.list = [...this.list, ...entries.filter(({ id }) => !known.has(id)).map((entry) => this.parts.read(entry))];
     this.changed();
     this.pump();
   }

@@ -1,5 +1,5 @@
 /** What the server has, shown as the saves that wait will leave it. */
-import { type AnyRecord, type KindName, type Piece, type Shelves, inOrder } from '@torvin/schema';
+import { type AnyRecord, type KindName, type Piece, type PieceRow, type Shelves, inOrder, rowOfPiece } from '@torvin/schema';
 import type { QueryClient } from '@tanstack/react-query';
 import { keys } from '@/outside/keys';
 import { type Variables, pieceOnto, pieceQueue, recordOnto, withSchedule } from './kinds';
@@ -41,13 +41,25 @@ export function newPieceIn(waiting: Waiting, id: string): Piece | undefined {
   return made && { ...(made.variables as Variables['createPiece']), version: 0, createdAt: Date.now(), updatedAt: Date.now(), undo: null, redo: null };
 }
 
+interface Known {
+  queueOf(entry: Entry): string;
+  /** The piece itself, where it has been read. */
+  known(id: string): Piece | undefined;
+}
+
 /** Those that were made last first, as the server lists them. */
-export function shownPieces(pieces: readonly Piece[], waiting: readonly Entry[], queueOf: (entry: Entry) => string): Piece[] {
+export function shownRows(rows: readonly PieceRow[], waiting: readonly Entry[], { queueOf, known }: Known): PieceRow[] {
   const made = waiting.flatMap(({ name, variables }) => (name === 'createPiece' ? [(variables as Variables['createPiece']).id] : []));
-  const unseen = made.filter((id) => pieces.every((piece) => piece.id !== id)).flatMap((id) => newPieceIn(waiting, id) ?? []);
-  return [...unseen.reverse(), ...pieces].flatMap((piece) => {
-    const own = waiting.filter((entry) => queueOf(entry) === pieceQueue(piece.id));
-    return own.some(({ name, refused }) => name === 'deletePiece' && !refused) ? [] : shownPiece(piece, own);
+  const unseen = made.filter((id) => rows.every((row) => row.id !== id)).flatMap((id) => newPieceIn(waiting, id) ?? []);
+  return [...unseen.reverse().map(rowOfPiece), ...rows].flatMap((row) => {
+    const own = waiting.filter((entry) => queueOf(entry) === pieceQueue(row.id));
+    if (own.some(({ name, refused }) => name === 'deletePiece' && !refused)) return [];
+    const changes = own.filter(({ name }) => name === 'savePiece');
+    if (changes.length === 0) return row;
+    const piece = known(row.id);
+    if (piece) return rowOfPiece(shownPiece(piece, own));
+    const { name, doc } = changes.at(-1)?.variables as Variables['savePiece'];
+    return rowOfPiece({ ...row, name, doc });
   });
 }
 

@@ -1,5 +1,7 @@
 import { api } from '@torvin/schema';
+import { onlineManager } from '@tanstack/react-query';
 import { type ApiProblem, call, problemOfError } from './client';
+import { serverAnswered } from './connection';
 
 const answer = (status: number, body: string) =>
   jest.fn().mockResolvedValue({ ok: status < 400, status, headers: new Headers(), json: async () => JSON.parse(body) as unknown });
@@ -40,6 +42,20 @@ describe('a call to the server', () => {
   test('does not take a page of HTML for an answer', async () => {
     const problem = await problemFrom(answer(502, '<html>'));
     expect(problem.problem.code).toBe('unreadable-answer');
+  });
+
+  test('an answer that was cut off on its way is none: what was asked may have been done, and is not taken for refused', async () => {
+    expect(await problemFrom(answer(200, '{"id":"a/b","na'))).toMatchObject({ status: 0, problem: { code: 'offline' } });
+    expect(onlineManager.isOnline()).toBe(false);
+    serverAnswered();
+  });
+
+  test('what nobody waits for any more says nothing of the server', async () => {
+    const [gone, cut] = [new AbortController(), new DOMException('gone', 'AbortError')];
+    global.fetch = jest.fn().mockResolvedValue({ ok: true, status: 200, headers: new Headers(), json: () => Promise.reject(cut) }) as unknown as typeof fetch;
+    gone.abort();
+    await expect(call(api.piece, { id: 'a', signal: gone.signal })).rejects.toBe(cut);
+    expect(onlineManager.isOnline()).toBe(true);
   });
 
   test('anything thrown becomes a problem', () => {

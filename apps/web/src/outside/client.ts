@@ -1,7 +1,12 @@
 /** Calls the server by the endpoint table. Whatever goes wrong becomes one ApiProblem. */
 import type { Problem } from '@torvin/core';
-import { serverAnswered, serverSilent } from './connection';
-import type { AnswerOf, Endpoint, Photo, RequestOf } from '@torvin/schema';
+import { API_HEADER, type AnswerOf, type Endpoint, EVENT_HEADER, PAGE_HEADER, type Photo, type RequestOf, type Restored, STUDIO_HEADER } from '@torvin/schema';
+import { noteEvent } from './changes';
+import { passcodeWanted, serverAnswered, serverSilent } from './connection';
+import { isAsked } from './door';
+import { API, PAGE } from './page';
+import { noteStudio } from './readingStore';
+import { noteApi } from './version';
 
 export class ApiProblem extends Error {
   constructor(
@@ -40,31 +45,32 @@ function unanswered(): never {
   throw new ApiProblem(OFFLINE, 0);
 }
 
+/** With everything that changes something: who asks, and what it means by it. */
+const written = (type: string): Record<string, string> => ({ 'Content-Type': type, [PAGE_HEADER]: PAGE, ...(API === null ? {} : { [API_HEADER]: API }) });
+
 /** Browsers refuse to keep larger requests alive. */
 const KEEPALIVE_AT_MOST = 60_000;
 
 export async function call<E extends Endpoint>(endpoint: E, { id, body, query = {}, signal, key }: CallInput<E> = {}): Promise<AnswerOf<E>> {
   const asked = Object.entries(query).filter((entry): entry is [string, string] => Boolean(entry[1]));
   const path = endpoint.path.replace(':id', encodeURIComponent(id ?? '')) + (asked.length > 0 ? `?${new URLSearchParams(asked)}` : '');
-  const written = body === undefined ? undefined : JSON.stringify(body);
+  const sent = body === undefined ? undefined : JSON.stringify(body);
   const response = await fetch(path, {
     method: endpoint.method.toUpperCase(),
-    ...(written === undefined
-      ? {}
-      : { body: written, headers: { 'Content-Type': 'application/json', ...(key === undefined ? {} : { 'Idempotency-Key': key }) } }),
+    ...(sent === undefined ? {} : { body: sent, headers: { ...written('application/json'), ...(key === undefined ? {} : { 'Idempotency-Key': key }) } }),
     // A save goes through even when the tab is closed meanwhile.
-    keepalive: written !== undefined && written.length < KEEPALIVE_AT_MOST,
+    keepalive: sent !== undefined && sent.length < KEEPALIVE_AT_MOST,
     signal,
   }).catch((error: unknown) => {
     if (signal?.aborted) throw error;
     return unanswered();
   });
-  return answered<AnswerOf<E>>(response);
+  return answered<AnswerOf<E>>(response, signal);
 }
 
 /** A picture goes as its bytes. Where the system does not know its type, the server finds out by them. */
 export async function sendPhoto(file: Blob): Promise<Photo> {
-  const headers = { 'Content-Type': file.type.startsWith('image/') ? file.type : 'image/unknown' };
+  const headers = written(file.type.startsWith('image/') ? file.type : 'image/unknown');
   const response = await fetch('/api/photos', { method: 'POST', body: file, headers }).catch(unanswered);
   return answered<Photo>(response);
 }
@@ -77,14 +83,35 @@ export async function takeFile(endpoint: Endpoint, id: string): Promise<Blob> {
 
 /** Sends a file of the person's as it is. */
 export async function sendFile<E extends Endpoint>(endpoint: E, file: Blob): Promise<AnswerOf<E>> {
-  const response = await fetch(endpoint.path, { method: 'POST', body: file, headers: { 'Content-Type': 'application/json' } }).catch(unanswered);
+  const response = await fetch(endpoint.path, { method: 'POST', body: file, headers: written('application/json') }).catch(unanswered);
   return answered<AnswerOf<E>>(response);
 }
 
-async function answered<T>(response: Response): Promise<T> {
-  serverAnswered();
-  const answer: unknown = await response.json().catch(() => null);
-  if (response.ok && answer !== null) return answer as T;
+/** A backup from this device goes as its bytes, however many. */
+export async function sendBackup(file: Blob): Promise<Restored> {
+  const response = await fetch('/api/backups/restore', { method: 'POST', body: file, headers: written('application/zip') }).catch(unanswered);
+  return answered<Restored>(response);
+}
+
+async function answered<T>(response: Response, signal?: AbortSignal): Promise<T> {
+  const answer: unknown = await response.json().catch((error: unknown) => {
+    if (signal?.aborted) throw error;
+    return null;
+  });
+  // Cut off on its way, as by leaving the page: what was asked may have been done or not, and is asked again.
+  if (response.ok && answer === null) return unanswered();
+  if (response.status === 401 && isProblem(answer) && answer.code === 'passcode') {
+    passcodeWanted();
+    // As if nothing had come: what waits is sent once the device is let in.
+    throw new ApiProblem(answer, 0);
+  }
+  noteApi(response.headers.get(API_HEADER));
+  noteStudio(response.headers.get(STUDIO_HEADER));
+  if (!isAsked()) serverAnswered();
+  // It was renewed: what was to be saved waits for the new page.
+  if (response.status === 412 && isProblem(answer)) throw new ApiProblem(answer, 0);
+  noteEvent(response.headers.get(EVENT_HEADER));
+  if (response.ok) return answer as T;
   const again_s = Number(response.headers.get('Retry-After') ?? NaN);
   const retryAfter_s = Number.isFinite(again_s) ? again_s : undefined;
   if (isProblem(answer)) throw new ApiProblem(answer, response.status, answer.current, retryAfter_s);

@@ -3,7 +3,12 @@
  * server may be this very machine. While it does not answer it is asked again, ever less often.
  */
 import type { Problem } from '@torvin/core';
+import { API_HEADER } from '@torvin/schema';
 import { onlineManager } from '@tanstack/react-query';
+import { isAsked, setAsked } from './door';
+import { forgetReadings } from './readingStore';
+import { told } from './told';
+import { noteApi } from './version';
 
 /** Undo is a step on the server: it does not wait, it says so. */
 export const UNDO_NEEDS_SERVER: Problem = {
@@ -12,19 +17,34 @@ export const UNDO_NEEDS_SERVER: Problem = {
   message: 'The server does not answer, and what came before is kept there. Your changes wait here; take them back when it answers.',
 };
 
+/** When it last answered, or its stream of changes was heard; null before. */
+export const lastHeard = told<number | null>(null);
+
 const AGAIN_MS = [500, 1000, 2000, 4000, 8000];
+
+/** Who is not let in any more keeps nothing of what it read. */
+function setAskedForPasscode(now: boolean): void {
+  if (now && !isAsked()) void forgetReadings();
+  setAsked(now);
+}
 
 let looking: ReturnType<typeof setTimeout> | null = null;
 let round = 0;
 
-async function look(): Promise<void> {
+/** Asks whether it answers, where something makes one doubt it. */
+export async function look(): Promise<void> {
+  if (looking) clearTimeout(looking);
   looking = null;
-  const answered = await fetch('/api/health', { cache: 'no-store' }).then(
-    ({ ok }) => ok,
-    () => false,
-  );
-  if (answered) serverAnswered();
-  else if (!onlineManager.isOnline()) lookLater();
+  const health = await fetch('/api/health', { cache: 'no-store' })
+    .then((response) => {
+      noteApi(response.headers.get(API_HEADER));
+      return response.ok ? (response.json() as Promise<{ asks?: boolean }>) : null;
+    })
+    .catch(() => null);
+  if (health) setAskedForPasscode(health.asks === true);
+  if (health && health.asks !== true) serverAnswered();
+  else if (onlineManager.isOnline()) serverSilent();
+  else lookLater();
 }
 
 function lookLater(): void {
@@ -40,18 +60,30 @@ export function serverSilent(): void {
   lookLater();
 }
 
+/** It answers, but wants the passcode of this device first: saves wait for that too. */
+export function passcodeWanted(): void {
+  setAskedForPasscode(true);
+  serverSilent();
+}
+
+/** This device has been let in. */
+export function letIn(): void {
+  setAsked(false);
+  serverAnswered();
+}
+
 /** An answer came, whatever it says. */
 export function serverAnswered(): void {
   if (looking) clearTimeout(looking);
   looking = null;
+  lastHeard.set(Date.now());
   onlineManager.setOnline(true);
 }
 
-// The network is back: worth asking at once. Whether it has gone says nothing of the server.
+// The network has gone or is back: worth asking at once. It says nothing of the server by itself, which may be this very machine.
 onlineManager.setEventListener(() => {
-  const ask = (): void => {
-    if (!onlineManager.isOnline()) void look();
-  };
-  window.addEventListener('online', ask);
-  return () => window.removeEventListener('online', ask);
+  const ask = (): void => void look();
+  const events = ['online', 'offline'];
+  events.forEach((name) => window.addEventListener(name, ask));
+  return () => events.forEach((name) => window.removeEventListener(name, ask));
 });

@@ -1,21 +1,35 @@
 /** Under which keys the client keeps what it has read, and how it takes a piece as the server has it now. */
 import type { Piece } from '@torvin/schema';
-import type { QueryClient } from '@tanstack/react-query';
+import type { QueryClient, QueryKey } from '@tanstack/react-query';
 
 export const keys = {
   pieces: ['pieces'],
   piece: (id: string) => ['piece', id],
-  schedule: (id: string | null | undefined) => ['schedule', id],
+  schedule: (id: string) => ['schedule', id],
   versions: (pieceId: string) => ['versions', pieceId],
   firings: ['firings'],
+  /** Of the firings, for the most part. */
+  bench: ['firings', 'bench'],
   firing: (id: string) => ['firing', id],
   shelves: ['shelves'],
   studio: ['studio'],
   aside: ['aside'],
+  backups: ['backups'],
+  access: ['access'],
   loads: ['loads'],
 };
 
+/**
+ * What was read is of before a change: it is read again where it is shown. A first reading that is under way is begun anew, since the
+ * server may have answered it before the change; the client itself would take it for the newest.
+ */
+export async function readAnew(client: QueryClient, queryKey: QueryKey = []): Promise<void> {
+  const first = ({ state }: { state: { data: unknown } }): boolean => state.data === undefined;
+  await client.cancelQueries({ queryKey, predicate: first, fetchStatus: 'fetching' });
+  await client.invalidateQueries({ queryKey });
+}
+
 export function adoptPiece(client: QueryClient, piece: Piece): void {
   client.setQueryData(keys.piece(piece.id), piece);
-  void client.invalidateQueries({ queryKey: keys.pieces });
+  void readAnew(client, keys.pieces);
 }

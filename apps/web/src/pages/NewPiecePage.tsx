@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useShelves } from '@/data/pieces';
 import { useUnits } from '@/data/studio';
@@ -7,7 +7,6 @@ import { useDraft } from '@/outbox/drafts';
 import { useSave } from '@/outbox/useOutbox';
 import { PieceForm } from '@/piece/PieceForm';
 import { type PieceEntry, firstLayer, newEntry } from '@/piece/pieceEntry';
-import { Held } from '@/ui/Held';
 import { Waiting } from '@/ui/Loading';
 import { type Back, Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
@@ -21,12 +20,21 @@ export function NewPiecePage() {
   const draft = useDraft<PieceEntry>(`new piece ${useUnits().length}`);
   // The same ids for every try, so that a repeated save makes one piece.
   const [[id, layerId]] = useState(() => [uuid(), uuid()]);
+  const leave = (): void => {
+    draft.done();
+    router.replace(`/pieces/${id}`);
+  };
+  const gone = useRef(leave);
+  gone.current = leave;
+  // It is made here already, and goes when the server answers: work on it goes on.
+  useEffect(() => {
+    if (create.held) gone.current();
+  }, [create.held]);
   const { data } = shelves;
   if (!data) return <Waiting query={shelves} title="New piece" back={BACK} />;
   return (
     <Screen title="New piece" back={BACK}>
       <Words tone="muted">Say how big it is and what lies at the bottom; the other layers are laid on its drawing.</Words>
-      {create.held && <Held />}
       <PieceForm
         shelves={data}
         entry={newEntry(data)}
@@ -54,12 +62,7 @@ export function NewPiecePage() {
                 steps: [],
               },
             },
-            {
-              then() {
-                draft.done();
-                router.replace(`/pieces/${id}`);
-              },
-            },
+            { then: leave },
           )
         }
       />

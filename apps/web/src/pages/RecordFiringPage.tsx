@@ -8,7 +8,6 @@ import { runHref } from '@/piece/StepChain';
 import { useDraft } from '@/outbox/drafts';
 import { useSave } from '@/outbox/useOutbox';
 import { type StepPageParts, useStepPage } from '@/piece/useStepPage';
-import { Held } from '@/ui/Held';
 import { Screen } from '@/ui/Screen';
 
 export function RecordFiringPage() {
@@ -27,12 +26,12 @@ function Record({ piece, step, schedule, outdated }: StepPageParts) {
   return (
     <Screen title="Record the firing" subtitle={`${stepName(step)} of ${piece.name}`} back={{ title: stepName(step), href: runHref(piece.id, step.id) }}>
       <OutdatedNotice differences={outdated} />
-      {record.held && <Held />}
       <RecordForm
         told={{ firedAt: begin, place: '', result: null, lookReached: null, note: '', asFired: null, photos: [], knownBy: '' }}
         schedule={schedule}
         problem={record.refusal?.problem ?? null}
         saving={record.saving}
+        held={record.held}
         draft={draft}
         onSave={(told) =>
           record.save(

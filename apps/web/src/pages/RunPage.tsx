@@ -1,8 +1,18 @@
 import { FilesPanel } from '@/files/FilesPanel';
+import { RunSheetOnPaper } from '@/files/RunSheetOnPaper';
 import { useStepPage } from '@/piece/useStepPage';
 import { RunSheetScreen } from '@/runsheet/RunSheetScreen';
 
 export function RunPage() {
   const page = useStepPage('Run sheet');
-  return page.ready ? <RunSheetScreen key={page.step.id} {...page} along={(open) => <FilesPanel {...open} />} /> : page.shown;
+  return page.ready ? (
+    <RunSheetScreen
+      key={page.step.id}
+      {...page}
+      along={(open) => <FilesPanel {...open} />}
+      paper={(open) => <RunSheetOnPaper {...open} differences={page.outdated} />}
+    />
+  ) : (
+    page.shown
+  );
 }

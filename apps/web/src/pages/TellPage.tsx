@@ -6,7 +6,6 @@ import { firingOnto } from '@/outbox/kinds';
 import { useDraft } from '@/outbox/drafts';
 import { useSave } from '@/outbox/useOutbox';
 import { Action } from '@/ui/Action';
-import { Held } from '@/ui/Held';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { type Back, Screen } from '@/ui/Screen';
@@ -32,7 +31,6 @@ function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; ba
   };
   return (
     <Screen title="Tell more" subtitle={firing.pieceName} back={back}>
-      {held && <Held />}
       {stale && (
         <Notice
           tone="warn"
@@ -53,6 +51,7 @@ function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; ba
         schedule={schedule}
         problem={stale ? null : (refusal?.problem ?? null)}
         saving={saving}
+        held={held}
         draft={draft}
         onSave={(told: Told) => save({ id, body: { zone, ...told }, before }, { on: firing.version, then })}
       />

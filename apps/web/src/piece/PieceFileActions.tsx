@@ -1,14 +1,16 @@
 /** A piece out to a file, and a piece file in. */
+import { fileName } from '@torvin/core';
 import { type Imported, api } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
-import { createElement, useRef, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { problemOfError, sendFile, takeFile } from '@/outside/client';
-import { adoptPiece } from '@/outside/keys';
+import { adoptPiece, readAnew } from '@/outside/keys';
 import { Action } from '@/ui/Action';
+import { FileChoice } from '@/ui/FileChoice';
 import { Notice } from '@/ui/Notice';
-import { download, fileName } from '@/ui/download';
+import { download } from '@/ui/download';
 
 export function SavePieceFile({ pieceId, name }: { pieceId: string; name: string }) {
   const [problem, setProblem] = useState<string | null>(null);
@@ -37,14 +39,13 @@ const OUTCOMES: Record<Imported['outcome'], string> = {
 export function ReadPieceFile() {
   const router = useRouter();
   const client = useQueryClient();
-  const input = useRef<HTMLInputElement>(null);
   const [said, setSaid] = useState<{ tone: 'warn' | 'plain'; words: string; pieceId?: string } | null>(null);
 
   async function read(file: File): Promise<void> {
     try {
       const { piece, outcome } = await sendFile(api.importPiece, file);
       adoptPiece(client, piece);
-      await client.invalidateQueries();
+      await readAnew(client);
       setSaid({ tone: 'plain', words: `${piece.name} ${OUTCOMES[outcome]}.`, pieceId: piece.id });
     } catch (error) {
       const { code, path, message } = problemOfError(error);
@@ -56,19 +57,7 @@ export function ReadPieceFile() {
 
   return (
     <View>
-      <Action kind="plain" title="Read in a piece file" testID="read-piece-file" onPress={() => input.current?.click()} />
-      {createElement('input', {
-        ref: input,
-        type: 'file',
-        accept: '.json,application/json',
-        hidden: true,
-        'data-testid': 'piece-file-input',
-        onChange: (event: { target: HTMLInputElement }) => {
-          const [file] = event.target.files ?? [];
-          if (file) void read(file);
-          event.target.value = '';
-        },
-      })}
+      <FileChoice kind="plain" title="Read in a piece file" accept=".json,application/json" testID="read-piece-file" onFiles={([file]) => void read(file)} />
       {said && (
         <Notice
           tone={said.tone}

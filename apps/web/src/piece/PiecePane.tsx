@@ -54,8 +54,8 @@ import { UndoBar } from './UndoBar';
 import { countWords } from '@/ui/countWords';
 import { useFit } from './useFit';
 import { useLayup } from './useLayup';
+import { usePiecesHref } from './usePiecesQuery';
 
-const BACK: Back = { title: 'Pieces', href: '/pieces' };
 const DRAWING_HEIGHT = 210;
 
 export interface PiecePaneProps {
@@ -66,14 +66,15 @@ export interface PiecePaneProps {
 }
 
 export function PiecePane({ id, stepId, beside = false }: PiecePaneProps) {
+  const back: Back = { title: 'Pieces', href: usePiecesHref() };
   const piece = usePiece(id);
   const shelves = useShelves();
-  if (!piece.data) return <Waiting query={piece} title="Piece" back={BACK} />;
-  if (!shelves.data) return <Waiting query={shelves} title={piece.data.name} back={BACK} />;
-  return <PieceView piece={piece.data} shelves={shelves.data} stepId={stepId} beside={beside} />;
+  if (!piece.data) return <Waiting query={piece} title="Piece" back={back} />;
+  if (!shelves.data) return <Waiting query={shelves} title={piece.data.name} back={back} />;
+  return <PieceView piece={piece.data} shelves={shelves.data} stepId={stepId} beside={beside} back={back} />;
 }
 
-function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: Shelves; stepId?: string; beside: boolean }) {
+function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; shelves: Shelves; stepId?: string; beside: boolean; back: Back }) {
   const router = useRouter();
   const units = useUnits();
   const layup = useLayup(piece);
@@ -99,7 +100,7 @@ function PieceView({ piece, shelves, stepId, beside }: { piece: Piece; shelves: 
     <Screen
       title={layup.name}
       subtitle={`${footprintWords(doc.footprint, units.length)}${doc.dammed ? ', dammed' : ''} · ${countWords(doc.layers.length, 'layer', 'layers')}`}
-      back={BACK}
+      back={back}
       plain={beside}
       padded={false}
       actions={<UndoBar layup={layup} />}
@@ -231,6 +232,8 @@ const RIM = {
   'draws-in': (rest: string) => `Thinner than the ${rest} at which hot glass rests: given heat the rim draws in and thickens.`,
   stays: (rest: string) => `Near the ${rest} at which hot glass rests: the rim hardly moves.`,
   fills: () => 'Fills its dam, given heat enough.',
+  opens: (rest: string) =>
+    `A film of grains, far thinner than the ${rest} at which hot glass rests: given heat it draws together into lace or islands, and its outline stays.`,
   scallops: (rest: string) => `Less than the ${rest} at which hot glass rests: it draws back from the dam and leaves a scalloped edge.`,
 } as const;
 

@@ -1,32 +1,110 @@
-/** The list of pieces as a page of its own, or beside a piece. */
+/** The list of pieces as a page of its own, or beside a piece: searched by name, a page read when it is wanted. */
+import { PURPOSES, drawnLayers, footprintWords } from '@torvin/core';
+import type { PieceRow, Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
+import { memo, useDeferredValue } from 'react';
 import { View } from 'react-native';
-import { usePieces, useShelves } from '@/data/pieces';
-import { space } from '@/theme/theme';
-import { ReadPieceFile } from './PieceFileActions';
+import { readOn, useReadTo } from '@/data/longList';
+import { usePieceRows, useShelves } from '@/data/pieces';
+import { useUnits } from '@/data/studio';
+import { SectionDrawing } from '@/section/SectionDrawing';
+import { scaled, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
+import { Chips } from '@/ui/Chips';
+import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
-import { Screen } from '@/ui/Screen';
-import { PieceList } from './PieceList';
+import { ListScreen } from '@/ui/Screen';
+import { Search } from '@/ui/Search';
+import { Words } from '@/ui/Words';
+import { countWords } from '@/ui/countWords';
+import { ReadPieceFile } from './PieceFileActions';
+import { asked, usePiecesQuery } from './usePiecesQuery';
+
+/** Fewer are seen at a glance. */
+const SEARCHED_FROM = 8;
 
 export function PiecesPane({ currentId, beside = false }: { currentId?: string; beside?: boolean }) {
   const router = useRouter();
-  const pieces = usePieces();
+  const { query, change, passed, search } = usePiecesQuery();
+  const pieces = usePieceRows(asked(useDeferredValue(query)));
   const { data: shelves } = useShelves();
-  if (!pieces.data) return <Waiting query={pieces} title="Pieces" />;
+  const units = useUnits();
+  // Pages are read until the row is there that the address asks for.
+  useReadTo(query.row, pieces.rows?.length ?? 0, pieces);
+  if (!pieces.rows) return <Waiting query={pieces} title="Pieces" />;
+  const { rows, total } = pieces;
+  const narrowed = query.text.trim() !== '' || query.waits;
   return (
-    <Screen title="Pieces" plain={beside} padded={false}>
-      <View style={{ paddingHorizontal: space.large, paddingBottom: space.large }}>
-        <Action title="New piece" testID="new-piece" onPress={() => router.push('/pieces/new')} />
-        <ReadPieceFile />
-      </View>
-      {pieces.data.length === 0 && (
-        <Notice tone="plain" testID="no-pieces">
-          Start with a new piece: its outline and its glass, from which its firing is computed.
-        </Notice>
-      )}
-      <PieceList pieces={pieces.data} shelves={shelves} currentId={currentId} />
-    </Screen>
+    <ListScreen
+      title="Pieces"
+      plain={beside}
+      items={rows}
+      keyOf={({ id }) => id}
+      renderItem={(piece) => <PieceListRow piece={piece} shelves={shelves} current={piece.id === currentId} search={search} length={units.length} />}
+      place={{ rowHeight: ROW_HEIGHT, row: query.row, onRow: passed }}
+      onNearEnd={() => readOn(pieces)}
+      before={
+        <View aria-busy={pieces.isPlaceholderData} style={{ paddingHorizontal: space.large, opacity: pieces.isPlaceholderData ? 0.6 : 1 }}>
+          <Action title="New piece" testID="new-piece" onPress={() => router.push('/pieces/new')} />
+          <ReadPieceFile />
+          {(narrowed || total >= SEARCHED_FROM) && (
+            <>
+              <Search label="Search" value={query.text} onChange={(text) => change({ text, row: 0 })} hint="words of its name" testID="pieces-search" />
+              <Chips
+                label="Show"
+                value={query.waits ? 'yes' : null}
+                options={[{ value: 'yes' as const, title: 'those that wait' }]}
+                onChange={(waits) => change({ waits: waits !== null, row: 0 })}
+                testID="filter-waits"
+              />
+              <Words size="label" tone="muted" aria-live="polite" testID="pieces-count">
+                {`${countWords(total, 'piece', 'pieces')}${narrowed && !pieces.isPlaceholderData ? ' found' : ''}`}
+              </Words>
+            </>
+          )}
+          {rows.length === 0 && (
+            <Notice tone="plain" testID="no-pieces">
+              {narrowed
+                ? 'No piece is like that: search for fewer words, or show all.'
+                : 'Start with a new piece: its outline and its glass, from which its firing is computed.'}
+            </Notice>
+          )}
+        </View>
+      }
+    />
   );
 }
+
+const FACE = { width: 112, height: 64 };
+/** Every row is as tall as this, so that a long list knows where its rows are. */
+const ROW_HEIGHT = scaled(96);
+
+interface RowProps {
+  piece: PieceRow;
+  shelves: Shelves | undefined;
+  current: boolean;
+  search: string;
+  length: 'mm' | 'in';
+}
+
+/** With its section as its face. */
+const PieceListRow = memo(function PieceListRow({ piece, shelves, current, search, length }: RowProps) {
+  const { id, name, footprint, layers, looks } = piece;
+  return (
+    <LinkRow href={`/pieces/${id}${search}`} current={current} height={ROW_HEIGHT} listed={false} testID="piece-link">
+      <SectionDrawing footprint={footprint} layers={drawnLayers({ layers }, shelves)} {...FACE} small />
+      <View style={{ flex: 1 }}>
+        <Words bold numberOfLines={1}>
+          {name}
+        </Words>
+        <Words size="label" tone="muted" numberOfLines={1}>
+          {footprintWords(footprint, length)} · {countWords(layers.length, 'layer', 'layers')}
+        </Words>
+        <Words size="label" tone="muted" numberOfLines={1}>
+          {looks.length > 0 ? looks.map((look) => PURPOSES[look].name).join(', then ') : 'no firing planned yet'}
+        </Words>
+      </View>
+    </LinkRow>
+  );
+});

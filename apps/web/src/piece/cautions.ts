@@ -28,6 +28,7 @@ export const LOOK_CAUTIONS: Record<Look, string> = {
 export const SETUP_CAUTIONS: Record<SetUpKind, string> = {
   bareShelf: 'Brush primer off wet or with a respirator: its dust holds silica and clay.',
   raisedShelf: 'Posts must stand level and cannot be touched hot; a tall stack falls towards whoever opens the door.',
+  floorShelf: 'A kiln’s floor hides elements and cracks: clear it of crumbs of glass, which melt into the brick and eat it.',
   board: 'Fibre board and blanket shed fibres: respirator, gloves and long sleeves, and bag the offcuts.',
   inMould: 'A damp mould steams and cracks: dry it slowly first. Plaster and silica dust call for a respirator.',
   overFormer: 'Steel scales and stays hot long after the glass; boron nitride is sprayed with mask and gloves, brushing is calmer.',

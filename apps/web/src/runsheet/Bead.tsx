@@ -8,6 +8,7 @@ import { RADIUS, TARGET } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 import { sliderProps } from '@/ui/sliderProps';
 import { type Drag, dragFrom, dragTo } from './drag';
+import { type Live, elementOf, useWritten, writeWords } from './live';
 import type { TemperatureScale } from './scale';
 
 /** What a run sheet does with its beads. */
@@ -21,8 +22,8 @@ export interface BeadHandlers {
 
 export interface BeadProps {
   index: number;
-  x: number;
   y: number;
+  live: Live;
   /** The held value's label stays left of this, px. */
   right: number;
   value_C: number;
@@ -44,8 +45,18 @@ const BEAD_PX = 20;
 const LABEL_PX = 92;
 
 /** Renders only when something of its own changes: while one bead moves, the others rest. */
-export const Bead = memo(function Bead({ index, x, y, right, value_C, least_C, most_C, scale, unit, name, detail, selected, handlers }: BeadProps) {
+export const Bead = memo(function Bead({ index, y, live, right, value_C, least_C, most_C, scale, unit, name, detail, selected, handlers }: BeadProps) {
   const { colours } = useTheme();
+  const x = scale.x(value_C);
+  const root = useRef<View>(null);
+  const label = useRef<View>(null);
+  useWritten(live, (moving) => {
+    const target_C = moving?.segments[index].target_C ?? value_C;
+    const element = elementOf(root);
+    element?.setAttribute('aria-valuenow', String(Math.round(temperatureIn(target_C, unit))));
+    if (element) element.style.left = `${scale.x(target_C) - TARGET / 2}px`;
+    writeWords(elementOf(label)?.firstElementChild, text(formatTemperature(target_C, unit)));
+  });
   const drag = useRef<Drag | null>(null);
   const [held, setHeld] = useState(false);
   // Gestures are made once; they reach the newest props through this.
@@ -122,6 +133,7 @@ export const Bead = memo(function Bead({ index, x, y, right, value_C, least_C, m
   return (
     <GestureDetector gesture={gesture} touchAction="pan-y" userSelect="none">
       <View
+        ref={root}
         {...keys}
         {...sliderProps({
           name,
@@ -155,6 +167,7 @@ export const Bead = memo(function Bead({ index, x, y, right, value_C, least_C, m
         />
         {held && (
           <View
+            ref={label}
             style={{
               position: 'absolute',
               bottom: TARGET + 4,

@@ -1,23 +1,39 @@
 /** Names the first broken limit wherever the page is scrolled to. */
-import { type PurposefulSegment, ROLE_NAMES, type Reading, type Units, readingPhrase } from '@torvin/core';
+import { type Evaluation, type PurposefulSegment, ROLE_NAMES, type Reading, brokenOf, marginOf, readingPhrase } from '@torvin/core';
+import { useSyncExternalStore } from 'react';
 import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { scaled, space } from '@/theme/theme';
 import { WarningSign } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import type { Live } from './live';
+
+/** Broken limits, the worst first. */
+export const worstFirst = ({ readings }: Evaluation): Reading[] => brokenOf(readings).sort((a, b) => marginOf(a) - marginOf(b));
 
 export interface BrokenBannerProps {
+  /** For their names, which no bead changes. */
   segments: PurposefulSegment[];
-  broken: Reading[];
-  units: Units;
+  evaluation: Evaluation;
+  live: Live;
   /** What stands there while no limit is broken. */
   calm: string;
 }
 
-/** A line that is always there, so that it covers nothing and nothing jumps under a finger when a limit breaks. */
-export function BrokenBanner({ segments, broken, units, calm }: BrokenBannerProps) {
+/**
+ * A line that is always there, so that it covers nothing and nothing jumps under a finger when a limit breaks. While a bead moves it is
+ * drawn anew only where its words change.
+ */
+export function BrokenBanner({ segments, evaluation, live, calm }: BrokenBannerProps) {
   const { colours } = useTheme();
-  const [first] = broken;
+  const units = useUnits();
+  const wordsOf = (of: Evaluation): string => {
+    const [first, ...others] = worstFirst(of);
+    return first ? `${ROLE_NAMES[segments[first.segment].role]}: ${readingPhrase(first, units)}${others.length > 0 ? `, and ${others.length} more` : ''}` : '';
+  };
+  const broken = useSyncExternalStore(live.subscribe, () => wordsOf(live.now()?.evaluation ?? evaluation));
+  const first = broken !== '';
   return (
     <View
       testID={first ? 'broken-limits' : 'limits-kept'}
@@ -34,10 +50,8 @@ export function BrokenBanner({ segments, broken, units, calm }: BrokenBannerProp
     >
       {first && <WarningSign colour={colours.warn} />}
       <View style={{ flex: 1 }}>
-        <Words size="label" bold={first !== undefined} tone={first ? 'warn' : 'muted'} numberOfLines={1}>
-          {first
-            ? `${ROLE_NAMES[segments[first.segment].role]}: ${readingPhrase(first, units)}${broken.length > 1 ? `, and ${broken.length - 1} more` : ''}`
-            : calm}
+        <Words size="label" bold={first} tone={first ? 'warn' : 'muted'} numberOfLines={1}>
+          {first ? broken : calm}
         </Words>
       </View>
     </View>

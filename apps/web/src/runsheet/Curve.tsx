@@ -1,46 +1,90 @@
 /** The picture of the run sheet: state columns, the kiln's curve coloured by temperature, skin and core of the glass. */
-import type { Series } from '@torvin/core';
-import { memo } from 'react';
+import type { PurposefulSegment, Series } from '@torvin/core';
+import { memo, useRef } from 'react';
+import { View } from 'react-native';
 import Svg, { Defs, Line, LinearGradient, Path, Rect, Stop } from 'react-native-svg';
 import { GLOW } from '@/theme/palette';
 import { useTheme } from '@/theme/ThemeContext';
 import type { ColumnBand } from './columns';
-import { type CurveRow, pathOf, programmedLine, timedLine } from './curve';
+import { APART_MOVING_PX, curveRows, pathOf, programmedLine, timedLine } from './curve';
+import { type Live, elementOf, useWritten } from './live';
 import type { TemperatureScale } from './scale';
 
 export interface CurveProps {
   width: number;
   height: number;
   rowHeight: number;
-  rows: readonly CurveRow[];
+  /** What the kiln has at the start. */
+  ambient_C: number;
+  segments: readonly PurposefulSegment[];
   bands: readonly ColumnBand[];
   scale: TemperatureScale;
   /** From the engine; while a bead moves it may be of the schedule a moment ago. */
   series: Series | undefined;
   /** Whether the series is of the very schedule shown. */
   current: boolean;
+  live: Live;
 }
 
 const GLOW_ID = 'glow';
 const GLOWING = `url(#${GLOW_ID})`;
 
-export function Curve({ width, height, rowHeight, rows, bands, scale, series, current }: CurveProps) {
-  const { colours } = useTheme();
-  const line = (values: number[] | undefined) => (series && values ? pathOf(timedLine(series, values, rows, scale)) : null);
-  const kiln = (current ? line(series?.kiln_C) : null) ?? pathOf(programmedLine(rows, scale));
-  const skin = line(series?.skin_C);
-  const core = line(series?.core_C);
+export function Curve({ width, height, rowHeight, bands, scale, ...still }: CurveProps) {
   return (
     <>
       <Backdrop width={width} height={height} rowHeight={rowHeight} bands={bands} scale={scale} />
-      <Svg width={width} height={height} style={{ position: 'absolute', left: 0, top: 0 }} aria-hidden>
-        <Path d={kiln} stroke={GLOWING} strokeWidth={4} strokeLinecap="round" strokeLinejoin="round" fill="none" />
-        {rows.map(({ hold }, index) => hold && <Rect key={index} x={hold[0].x - 4} y={hold[0].y} width={8} height={hold[1].y - hold[0].y} fill={GLOWING} />)}
-        {skin && <Path d={skin} stroke={colours.ink} strokeWidth={1} fill="none" />}
-        {core && <Path d={core} stroke={colours.ink} strokeWidth={1.5} strokeDasharray="2 3" fill="none" />}
-      </Svg>
+      <Lines width={width} height={height} rowHeight={rowHeight} scale={scale} {...still} />
     </>
   );
+}
+
+type LinesProps = Omit<CurveProps, 'bands'>;
+
+/** What answers a bead that moves. */
+function Lines({ width, height, rowHeight, scale, ambient_C, live, segments, series, current }: LinesProps) {
+  const { colours } = useTheme();
+  const drawn = linesOf(segments, series, current, { ambient_C, scale, rowHeight });
+  const root = useRef<View>(null);
+  useWritten(live, (moving) => {
+    const shown = moving ?? { segments, evaluation: { simulation: { series } }, current };
+    const apart_px = moving ? APART_MOVING_PX : undefined;
+    const { kiln, glass, holds } = linesOf(shown.segments, shown.evaluation.simulation.series, shown.current, { ambient_C, scale, rowHeight, apart_px });
+    // Skin and core are drawn when the engine has said where they are; until it has, they stay.
+    const wanted = [kiln, ...(shown.current ? glass : [])];
+    const element = elementOf(root);
+    element?.querySelectorAll('path').forEach((path, i) => wanted[i] && path.setAttribute('d', wanted[i]));
+    element?.querySelectorAll('rect').forEach((rect, i) => holds[i] && rect.setAttribute('x', String(holds[i][0].x - 4)));
+  });
+  return (
+    <View ref={root} style={{ position: 'absolute', left: 0, top: 0 }}>
+      <Svg width={width} height={height} aria-hidden>
+        <Path d={drawn.kiln} stroke={GLOWING} strokeWidth={4} strokeLinecap="round" strokeLinejoin="round" fill="none" />
+        {drawn.glass[0] && <Path d={drawn.glass[0]} stroke={colours.ink} strokeWidth={1} fill="none" />}
+        {drawn.glass[1] && <Path d={drawn.glass[1]} stroke={colours.ink} strokeWidth={1.5} strokeDasharray="2 3" fill="none" />}
+        {drawn.holds.map(([from, to], index) => (
+          <Rect key={index} x={from.x - 4} y={from.y} width={8} height={to.y - from.y} fill={GLOWING} />
+        ))}
+      </Svg>
+    </View>
+  );
+}
+
+interface Axes {
+  ambient_C: number;
+  scale: TemperatureScale;
+  rowHeight: number;
+  apart_px?: number;
+}
+
+/** Paths of kiln, skin and core, and the holds; the kiln's as programmed where the series is of another schedule. */
+function linesOf(segments: readonly PurposefulSegment[], series: Series | undefined, current: boolean, { ambient_C, scale, rowHeight, apart_px }: Axes) {
+  const rows = curveRows(segments, ambient_C, scale, rowHeight);
+  const line = (values: number[]): string => (series ? pathOf(timedLine(series, values, rows, scale, apart_px)) : '');
+  return {
+    kiln: series && current ? line(series.kiln_C) : pathOf(programmedLine(rows, scale)),
+    glass: series ? [line(series.skin_C), line(series.core_C)] : [],
+    holds: rows.flatMap(({ hold }) => (hold ? [hold] : [])),
+  };
 }
 
 type BackdropProps = Pick<CurveProps, 'width' | 'height' | 'rowHeight' | 'bands' | 'scale'>;

@@ -1,10 +1,12 @@
 /** The figures that answer while a bead moves: difference, heat work, tension, length. */
 import {
   type Evaluation,
+  type Figure,
   type FiringCase,
   type LimitName,
   TERMS,
   type TemperatureUnit,
+  type Units,
   differenceIn,
   formatDifference,
   formatDuration,
@@ -15,43 +17,104 @@ import {
   otherUnits,
   text,
 } from '@torvin/core';
-import { memo, useState } from 'react';
+import { memo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
-import { FigureBlock } from '@/ui/FigureBlock';
+import { FigureBlock, shareWidth } from '@/ui/FigureBlock';
 import { Spoken } from '@/ui/Spoken';
 import { Words } from '@/ui/Words';
 import { hatched } from '@/ui/hatched';
+import { type Live, STILL, elementOf, useWritten, writeWords } from './live';
 
 export interface LiveFiguresProps {
   firing: FiringCase;
   evaluation: Evaluation;
   unit: TemperatureUnit;
   /** Clock time at which it may be opened. */
-  opens: string;
+  opensAt(evaluation: Evaluation): string;
+  live?: Live;
   /** They are of another lay-up, kiln or set-up than the piece has now. */
   older?: boolean;
 }
 
-export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit, opens, older = false }: LiveFiguresProps) {
-  const { colours } = useTheme();
-  const units = useUnits();
-  const { length } = units;
+interface LiveFigure {
+  testID: string;
+  label: string;
+  value: Figure;
+  other?: Figure;
+  share?: number;
+  broken?: boolean;
+  note: string;
+  otherNote?: string;
+}
+
+function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Evaluation, units: Units, opens: string): LiveFigure[] {
+  const { temperature: unit, length } = units;
   const otherLength = otherUnits(units).length;
-  const { readings, simulation } = evaluation;
   const worst = (limit: LimitName): number => Math.max(0, ...readings.filter((reading) => reading.limit === limit).map(({ value }) => value));
   const { limits } = firing;
   const setting = worst('setting');
   const tension = worst('pull');
-  const heat = heatWorkFigures(heatWorkBand(firing, evaluation.work_perPa));
+  const heat = heatWorkFigures(heatWorkBand(firing, work_perPa));
   const allowedIn = (one: TemperatureUnit): string => `of ${Number(differenceIn(limits.setting_K, one).toFixed(1))} °${one}`;
-  const inAll = formatDuration(simulation.total_s);
+  return [
+    {
+      testID: 'live-core-skin',
+      label: 'core to skin',
+      value: formatDifference(setting, unit),
+      other: formatDifference(setting, otherTemperature(unit)),
+      share: setting / limits.setting_K,
+      broken: setting > limits.setting_K * 1.001,
+      note: allowedIn(unit),
+      otherNote: allowedIn(otherTemperature(unit)),
+    },
+    { testID: 'live-work', label: 'heat work', value: { figure: heat.figure, unit: '%' }, share: heat.bandShare, broken: !heat.ok, note: heat.band },
+    {
+      testID: 'live-tension',
+      label: 'tension',
+      value: formatStress(tension, length),
+      other: formatStress(tension, otherLength),
+      share: tension / limits.pull_Pa,
+      broken: tension > limits.pull_Pa * 1.001,
+      note: `of ${text(formatStress(limits.pull_Pa, length))}`,
+      otherNote: `of ${text(formatStress(limits.pull_Pa, otherLength))}`,
+    },
+    { testID: 'live-length', label: 'in all', value: formatDuration(simulation.total_s), note: `to ${opens}` },
+  ];
+}
+
+/** A block's figure, bar and colours, as React draws them. */
+function writeFigure(block: Element, { value, other, share, broken = false, note, testID }: LiveFigure, colours: ReturnType<typeof useTheme>['colours']): void {
+  const shown = other && (block as HTMLElement).dataset.turned === 'true' ? other : value;
+  const figure = block.querySelector<HTMLElement>('[data-figure]');
+  writeWords(figure, shown.figure);
+  const colour = broken ? colours.warn : colours.ink;
+  for (const node of figure ? [figure, ...figure.querySelectorAll<HTMLElement>('*')] : []) node.style.color = colour;
+  const bar = block.querySelector<HTMLElement>('[data-share]');
+  if (bar && share !== undefined) Object.assign(bar.style, { width: shareWidth(share), backgroundColor: colour });
+  if (testID === 'live-length') writeWords(block.lastElementChild, note);
+}
+
+export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit, opensAt, live = STILL, older = false }: LiveFiguresProps) {
+  const { colours } = useTheme();
+  const units = { ...useUnits(), temperature: unit };
+  const figures = figuresOf(firing, evaluation, units, opensAt(evaluation));
+  const root = useRef<View>(null);
+  useWritten(live, (moving) => {
+    const shown = moving?.evaluation ?? evaluation;
+    for (const one of figuresOf(firing, shown, units, opensAt(shown))) {
+      const block = elementOf(root)?.querySelector(`[data-testid="${one.testID}"]`);
+      if (block) writeFigure(block, one, colours);
+    }
+  });
   const [term, setTerm] = useState<string | null>(null);
   const touch = (name: string) => () => setTerm((now) => (now === name ? null : name));
+  const [coreToSkin, heat, tension, inAll] = figures.map(({ value }) => value);
   return (
     <View
+      ref={root}
       style={{
         gap: space.hair,
         paddingHorizontal: space.large,
@@ -65,38 +128,9 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
       testID="live-figures"
     >
       <View style={{ flexDirection: 'row', gap: space.small }}>
-        <FigureBlock
-          label="core to skin"
-          value={formatDifference(setting, unit)}
-          other={formatDifference(setting, otherTemperature(unit))}
-          share={setting / limits.setting_K}
-          broken={setting > limits.setting_K * 1.001}
-          note={allowedIn(unit)}
-          otherNote={allowedIn(otherTemperature(unit))}
-          onTouch={touch('core to skin')}
-          testID="live-core-skin"
-        />
-        <FigureBlock
-          label="heat work"
-          value={{ figure: heat.figure, unit: '%' }}
-          share={heat.bandShare}
-          broken={!heat.ok}
-          note={heat.band}
-          onTouch={touch('heat work')}
-          testID="live-work"
-        />
-        <FigureBlock
-          label="tension"
-          value={formatStress(tension, length)}
-          other={formatStress(tension, otherLength)}
-          share={tension / limits.pull_Pa}
-          broken={tension > limits.pull_Pa * 1.001}
-          note={`of ${text(formatStress(limits.pull_Pa, length))}`}
-          otherNote={`of ${text(formatStress(limits.pull_Pa, otherLength))}`}
-          onTouch={touch('tension')}
-          testID="live-tension"
-        />
-        <FigureBlock label="in all" value={inAll} note={`to ${opens}`} testID="live-length" />
+        {figures.map((figure) => (
+          <FigureBlock key={figure.testID} {...figure} onTouch={figure.testID === 'live-length' ? undefined : touch(figure.label)} />
+        ))}
       </View>
       {term !== null && (
         <Words size="label" testID="term">
@@ -104,7 +138,7 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
         </Words>
       )}
       <Spoken
-        text={`Core to skin ${text(formatDifference(setting, unit))}, heat work ${heat.figure} percent, tension ${text(formatStress(tension, length))}, opens ${opens}.`}
+        text={`Core to skin ${text(coreToSkin)}, heat work ${heat.figure} percent, tension ${text(tension)}, ${text(inAll)} in all, opens ${opensAt(evaluation)}.`}
       />
     </View>
   );

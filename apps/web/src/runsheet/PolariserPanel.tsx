@@ -43,7 +43,7 @@ export function PolariserPanel({ firing, evaluation, photos }: PolariserPanelPro
   const path_m = footprintSpan(firing.body.footprint);
   const edge = useMemo(() => edgeOn(glass, residual ?? [], path_m), [glass, residual, path_m]);
   const rim = useMemo(() => rimBand(glass, residual ?? []), [glass, residual]);
-  if (!residual || residual.length === 0) return <Words>Stress is followed in plates alone; this body is none.</Words>;
+  if (!residual || residual.length === 0 || firing.body.casting?.slender) return <Words>These views are of plates; this body is none.</Words>;
   const depth_m = residual[residual.length - 1].z_m - residual[0].z_m;
   const added = plate === 'tint' ? TINT_PLATE_NM : 0;
   const stresses = residual.map(({ stress_Pa }) => stress_Pa);

@@ -1,4 +1,4 @@
-/** Under the rows, each opened when wanted: beside the computed, versions, schools, equal work, polariser view. */
+/** Under the rows, each opened when wanted: beside the computed, versions, schools, set-ups, equal work, polariser view. */
 import type { Evaluation, FiringCase, Series, TemperatureUnit } from '@torvin/core';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import type { ReactNode } from 'react';
@@ -12,6 +12,7 @@ import { ComparedPanel } from './ComparedPanel';
 import { EqualWorkPanel } from './EqualWorkPanel';
 import { PolariserPanel } from './PolariserPanel';
 import { SchoolPanel } from './SchoolPanel';
+import { StandsPanel, isFlat } from './StandsPanel';
 import { VersionsPanel } from './VersionsPanel';
 import type { RunSheetState } from './useRunSheet';
 
@@ -57,6 +58,19 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
       <Fold title="Schools" about="hotter or cooler, soak high or low: what each costs here" testID="schools">
         {() => <SchoolPanel firing={firing} unit={unit} working={planning.working} onTake={(school) => void planning.plan({ ...step, school }, piece)} />}
       </Fold>
+      {isFlat(schedule.snapshot.setup.kind) && (
+        <Fold title="Set-ups" about="raised, on the floor, on board: what each costs here" testID="stands">
+          {() => (
+            <StandsPanel
+              firing={firing}
+              setup={schedule.snapshot.setup}
+              unit={unit}
+              working={planning.working}
+              onTake={(kind) => void planning.plan({ ...step, setup: { ...step.setup, kind } }, piece)}
+            />
+          )}
+        </Fold>
+      )}
       <Fold title="Same work, other heat" about="move the temperature; the hold follows" testID="equal">
         {() => <EqualWorkPanel firing={firing} segments={segments} evaluation={evaluation} unit={unit} onTake={sheet.keep} />}
       </Fold>

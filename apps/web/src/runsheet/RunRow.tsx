@@ -1,16 +1,18 @@
 /** One segment in figures: target, rate, hold, why, and what limits it. Renders only when one of its words changes. */
 import { type PurposefulSegment, ROLE_NAMES, type TemperatureUnit, formatDuration, formatRate, formatTemperature, otherTemperature, text } from '@torvin/core';
-import { memo, useState } from 'react';
+import { memo, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { FigureText } from '@/ui/FigureText';
 import { WarningSign } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { type Live, elementOf, useWritten, writeWords } from './live';
 
 export interface RunRowProps {
   index: number;
   segment: PurposefulSegment;
+  live: Live;
   unit: TemperatureUnit;
   /** What the glass does at the target, and what the segment is for. */
   why: string;
@@ -26,7 +28,7 @@ export interface RunRowProps {
   onSelect?(index: number): void;
 }
 
-export const RunRow = memo(function RunRow({ index, segment, unit, why, limit, ok, clock, width, height, selected, onSelect }: RunRowProps) {
+export const RunRow = memo(function RunRow({ index, segment, live, unit, why, limit, ok, clock, width, height, selected, onSelect }: RunRowProps) {
   const { colours } = useTheme();
   const [turned, setTurned] = useState(false);
   return (
@@ -46,7 +48,7 @@ export const RunRow = memo(function RunRow({ index, segment, unit, why, limit, o
       }}
     >
       <RowHead name={ROLE_NAMES[segment.role]} clock={clock} />
-      <RowFigures segment={segment} unit={turned ? otherTemperature(unit) : unit} />
+      <RowFigures index={index} segment={segment} live={live} unit={turned ? otherTemperature(unit) : unit} />
       <Words size="note" tone="muted" numberOfLines={2}>
         {why}
       </Words>
@@ -70,10 +72,15 @@ const RowHead = memo(function RowHead({ name, clock }: { name: string; clock: st
   );
 });
 
-const RowFigures = memo(function RowFigures({ segment, unit }: Pick<RunRowProps, 'segment' | 'unit'>) {
+const RowFigures = memo(function RowFigures({ index, segment, live, unit }: Pick<RunRowProps, 'index' | 'segment' | 'live' | 'unit'>) {
+  const root = useRef<View>(null);
+  useWritten(live, (moving) => {
+    const { target_C } = moving?.segments[index] ?? segment;
+    writeWords(elementOf(root)?.querySelector('[data-figure]'), formatTemperature(target_C, unit).figure);
+  });
   const off = segment.role === 'lastCool' && segment.rate_C_per_h === null;
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.medium }}>
+    <View ref={root} style={{ flexDirection: 'row', alignItems: 'center', gap: space.medium }}>
       <FigureText value={formatTemperature(segment.target_C, unit)} size="large" />
       <View>
         <FigureText value={off ? { figure: 'switch off', unit: '' } : formatRate(segment.rate_C_per_h, unit)} />

@@ -31,6 +31,7 @@ import { useCalm } from '@/ui/useCalm';
 import { Bead, type BeadHandlers } from './Bead';
 import { Curve } from './Curve';
 import { CURVE_HEADS, jointRows } from './jointTable';
+import { type Live, STILL } from './live';
 import { RunRow } from './RunRow';
 import { readingFor } from './readingFor';
 import { type ColumnBand, bandAt, columnBands, columnWords } from './columns';
@@ -51,6 +52,7 @@ export interface RunSheetProps {
   onBack?(): void;
   /** Left out where the schedule is only shown. Must keep its identity between renders. */
   handlers?: BeadHandlers;
+  live?: Live;
 }
 
 const ROW_HEIGHT = scaled(132);
@@ -65,7 +67,19 @@ export function RunSheet(props: RunSheetProps) {
   return <MeasuredWidth height={ROW_HEIGHT * props.segments.length}>{(width) => <RunSheetDrawn {...props} width={width} />}</MeasuredWidth>;
 }
 
-function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, selected = null, onBack, handlers, width }: RunSheetProps & { width: number }) {
+function RunSheetDrawn({
+  segments,
+  firing,
+  evaluation,
+  unit,
+  start,
+  current,
+  selected = null,
+  onBack,
+  handlers,
+  live = STILL,
+  width,
+}: RunSheetProps & { width: number }) {
   const units = useUnits();
   const [touched, setTouched] = useState<TouchedColumn | null>(null);
   const { top_C, ambient_C } = firing.kiln;
@@ -91,6 +105,7 @@ function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, sel
               key={index}
               index={index}
               segment={segment}
+              live={live}
               unit={unit}
               why={`${stateAt(states, segment.target_C).name} · ${whyOf(firing, segment, units.length)}`}
               limit={limits[index].phrase}
@@ -108,11 +123,13 @@ function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, sel
             width={plotWidth}
             height={height}
             rowHeight={ROW_HEIGHT}
-            rows={rows}
+            ambient_C={ambient_C}
+            segments={segments}
             bands={bands}
             scale={scale}
             series={evaluation.simulation.series}
             current={current}
+            live={live}
           />
           <ColumnTouch bands={bands} onTouch={setTouched} />
           {touched && <ColumnLabel touched={touched} unit={unit} width={width} onDone={() => setTouched(null)} />}
@@ -123,7 +140,7 @@ function RunSheetDrawn({ segments, firing, evaluation, unit, start, current, sel
                 <Bead
                   key={index}
                   index={index}
-                  x={bead.x}
+                  live={live}
                   y={bead.y}
                   right={plotWidth - 4}
                   value_C={target_C}

@@ -6,10 +6,8 @@ import {
   type PurposefulSegment,
   ROLE_NAMES,
   type Reading,
-  brokenOf,
   brokenSentence,
   formatDuration,
-  marginOf,
   text,
   verdictOf,
 } from '@torvin/core';
@@ -18,6 +16,7 @@ import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { useServerAnswers } from '@/outside/useServerAnswers';
 import { stepName } from '@/piece/describe';
+import { EarlierEngine } from '@/piece/EarlierEngine';
 import { OutdatedChoice } from '@/piece/OutdatedChoice';
 import type { StepPageParts } from '@/piece/useStepPage';
 import { QueueNotice } from '@/piece/QueueNotice';
@@ -31,7 +30,7 @@ import { UndoBar } from '@/piece/UndoBar';
 import { LOOK_CAUTIONS, WORK_CAUTIONS } from '@/piece/cautions';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { isWide, useLayout } from '@/ui/useWidth';
-import { BrokenBanner } from './BrokenBanner';
+import { BrokenBanner, worstFirst } from './BrokenBanner';
 import { LiveFigures } from './LiveFigures';
 import { RunActions } from './RunActions';
 import { RunPanels, type RunPanelsProps } from './RunPanels';
@@ -42,9 +41,11 @@ import { useRunSheet } from './useRunSheet';
 
 export interface RunSheetScreenProps extends StepPageParts {
   along: RunPanelsProps['along'];
+  /** What the page becomes on paper. */
+  paper: RunPanelsProps['along'];
 }
 
-export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along }: RunSheetScreenProps) {
+export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along, paper }: RunSheetScreenProps) {
   const units = useUnits();
   const unit = units.temperature;
   const [start, setStart] = useState(() => soon(new Date()));
@@ -54,8 +55,8 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along
   const wide = isWide(useLayout());
   const { segments, evaluation } = sheet;
   const { firing, kilnName } = schedule.snapshot;
-  const opens = clockAfter(start, evaluation.simulation.total_s);
-  const broken = brokenOf(evaluation.readings).sort((a, b) => marginOf(a) - marginOf(b));
+  const opensAt = useCallback((of: Evaluation) => clockAfter(start, of.simulation.total_s), [start]);
+  const broken = worstFirst(evaluation);
   const older = outdated.length > 0;
 
   // The beads keep these for good; they reach what is shown now through the ref.
@@ -93,7 +94,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along
           </Words>{' '}
           ·{' '}
           <Words size="label" bold>
-            {text(formatDuration(evaluation.simulation.total_s))}, open at {opens}
+            {text(formatDuration(evaluation.simulation.total_s))}, open at {opensAt(evaluation)}
           </Words>
         </Words>
       }
@@ -119,13 +120,19 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along
     >
       <RunActions pieceId={piece.id} stepId={step.id} start={start} onStart={setStart} />
       <View style={{ position: 'sticky' as never, top: 0, zIndex: 3 }}>
-        <LiveFigures firing={firing} evaluation={evaluation} unit={unit} opens={opens} older={older} />
-        <BrokenBanner segments={segments} broken={broken} units={units} calm={older ? 'Out of date: judged by what it was made from.' : 'Keeps every limit.'} />
+        <LiveFigures firing={firing} evaluation={evaluation} unit={unit} opensAt={opensAt} live={sheet.live} older={older} />
+        <BrokenBanner
+          segments={segments}
+          evaluation={evaluation}
+          live={sheet.live}
+          calm={older ? 'Out of date: judged by what it was made from.' : 'Keeps every limit.'}
+        />
       </View>
       <View style={{ paddingHorizontal: space.large }}>
         <QueueNotice queue={sheet.queue} mine="the schedule as you see it here" />
         {sheet.problem && <Notice tone="warn">{sheet.problem.message}</Notice>}
         <OutdatedChoice piece={piece} step={step} shelves={shelves} differences={outdated} />
+        <EarlierEngine piece={piece} step={step} shelves={shelves} snapshot={schedule.snapshot} evaluation={evaluation} offered={!older} />
       </View>
       {wide && (
         <MeasuredWidth height={230}>
@@ -152,8 +159,10 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along
         selected={selected}
         onBack={sheet.changed ? backToComputed : undefined}
         handlers={handlers}
+        live={sheet.live}
       />
       <RunVerdict segments={segments} firing={firing} evaluation={evaluation} broken={broken} look={step.look} stepId={step.id} older={older} />
+      {paper({ piece, schedule: { ...schedule, segments, result: evaluation }, series: evaluation.simulation.series, unit, start, saving: sheet.queue.saving })}
       <RunPanels piece={piece} step={step} schedule={schedule} shelves={shelves} sheet={sheet} unit={unit} start={start} along={along} />
     </Screen>
   );

@@ -1,5 +1,5 @@
 /** Every version of this firing's schedule, newest first: named by the studio, taken into use again with a touch. */
-import { type TemperatureUnit, formatDuration, formatTemperature, text } from '@torvin/core';
+import { ENGINE_VERSION, type TemperatureUnit, formatDuration, formatTemperature, text } from '@torvin/core';
 import type { Piece, ScheduleVersion, Step } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useState } from 'react';
@@ -66,7 +66,7 @@ function Version({ version, number, parent, used, pieceId, unit, onUse }: Versio
     <View role="listitem" style={{ borderTopWidth: 1, borderColor: colours.line, paddingVertical: space.small }} testID={`version-${number}`}>
       <Words bold>{`${number}, ${made}${used ? ', in use' : ''}`}</Words>
       <Words size="label" tone="muted">
-        {`${format(version.createdAt, 'd MMM yyyy, HH:mm')} · ${text(formatTemperature(version.work_C, unit))} for ${text(formatDuration(version.work_s))}, ${text(formatDuration(version.total_s))} in all · ${version.firings === 0 ? 'not fired' : `fired ${version.firings === 1 ? 'once' : countWords(version.firings, 'time', 'times')}`}`}
+        {`${format(version.createdAt, 'd MMM yyyy, HH:mm')} · ${text(formatTemperature(version.work_C, unit))} for ${text(formatDuration(version.work_s))}, ${text(formatDuration(version.total_s))} in all${version.engine === ENGINE_VERSION ? '' : ` by engine ${version.engine}`} · ${version.firings === 0 ? 'not fired' : `fired ${version.firings === 1 ? 'once' : countWords(version.firings, 'time', 'times')}`}`}
       </Words>
       <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.small }}>
         <Field label={`Name of version ${number}`} value={name} onChange={setName} onBlur={keep} onSubmit={keep} testID={`version-name-${number}`} />

@@ -31,12 +31,14 @@ export function curveRows(segments: readonly Segment[], start_C: number, scale: 
 
 /** Samples nearer to each other than this are drawn as one: the eye cannot part them. */
 const APART_PX = 1.5;
+/** The same while it moves. */
+export const APART_MOVING_PX = 4;
 
 /**
  * Time is not to scale: within each ramp and each hold, points lie by their share of its time. values holds one
  * temperature for each sample of the series. The ends of every ramp and hold are always drawn.
  */
-export function timedLine(series: Series, values: readonly number[], rows: readonly CurveRow[], scale: TemperatureScale): Point[] {
+export function timedLine(series: Series, values: readonly number[], rows: readonly CurveRow[], scale: TemperatureScale, apart_px = APART_PX): Point[] {
   const line: Point[] = [];
   let index = 0;
   series.joints.forEach(({ rampEnd, holdEnd }, i) => {
@@ -49,7 +51,7 @@ export function timedLine(series: Series, values: readonly number[], rows: reado
       for (let k = first; k <= last; k += 1) {
         const share = t1 > t0 ? (series.t_s[k] - t0) / (t1 - t0) : 1;
         const point = { x: scale.x(values[k]), y: y0 + share * (y1 - y0) };
-        if (drawn && k < last && Math.abs(point.x - drawn.x) + Math.abs(point.y - drawn.y) < APART_PX) continue;
+        if (drawn && k < last && Math.abs(point.x - drawn.x) + Math.abs(point.y - drawn.y) < apart_px) continue;
         line.push(point);
         drawn = point;
       }

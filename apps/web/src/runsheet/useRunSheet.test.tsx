@@ -1,4 +1,4 @@
-import type { Evaluation, PurposefulSegment } from '@torvin/core';
+import { ENGINE_VERSION, type Evaluation, type PurposefulSegment } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
 import { type QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';
@@ -15,13 +15,21 @@ const mockAsked: PurposefulSegment[][] = [];
 jest.mock('@/engine/client', () => ({
   compute: async (_name: string, { segments }: { segments: PurposefulSegment[] }) => {
     mockAsked.push(segments);
-    return { ok: true, value: { judged: segments[0].target_C } };
+    return { ok: true, value: { judged: segments[0].target_C, simulation: { series: 'drawn now' } } };
   },
 }));
 
 const rows = (target_C: number): PurposefulSegment[] => [{ role: 'work', rate_C_per_h: 200, target_C, hold_s: 600 }];
 const schedule = (id: string, target_C: number, origin: Schedule['origin']): Schedule =>
-  ({ id, stepId: 's', origin, parentId: null, segments: rows(target_C), result: { judged: target_C } as unknown, snapshot: { firing: {} } }) as Schedule;
+  ({
+    id,
+    stepId: 's',
+    origin,
+    parentId: null,
+    segments: rows(target_C),
+    result: { judged: target_C } as unknown,
+    snapshot: { firing: {}, engine: ENGINE_VERSION },
+  }) as Schedule;
 const computed = schedule('computed', 790, 'computed');
 const first = {
   ...{ id: 'p', name: 'Tray', version: 1, createdAt: 0, updatedAt: 0, undo: null, redo: null },
@@ -67,15 +75,15 @@ beforeEach(() => {
   mockAsked.length = 0;
 });
 
-async function openSheet(): Promise<{ client: QueryClient; sheet(): RunSheetState; close(): void; rest(ms?: number): Promise<void> }> {
+async function openSheet(opened = computed): Promise<{ client: QueryClient; sheet(): RunSheetState; close(): void; rest(ms?: number): Promise<void> }> {
   const client = makeQueryClient();
   client.setQueryData(keys.piece('p'), first);
-  client.setQueryData(keys.schedule('computed'), computed);
+  client.setQueryData(keys.schedule('computed'), opened);
   const wrapper = ({ children }: { children: ReactNode }) => <QueryClientProvider client={client}>{children}</QueryClientProvider>;
   const { result, unmount } = renderHook(
     () => {
       const piece = usePiece('p').data ?? first;
-      return useRunSheet(piece, useSchedule(piece.doc.steps[0].scheduleId).data ?? computed);
+      return useRunSheet(piece, useSchedule(piece.doc.steps[0].scheduleId).data ?? opened);
     },
     { wrapper },
   );
@@ -94,6 +102,10 @@ describe('a bead that moves', () => {
       await rest(0);
     }
     expect(mockAsked.map(([row]) => row.target_C)).toEqual([795, 800, 805]);
+    // What answers the finger is there at once; the page follows when the finger pauses.
+    expect(sheet().live.now()).toMatchObject({ segments: rows(805), evaluation: { judged: 805 }, current: true });
+    expect([judgedOf(sheet()), sheet().segments, sheet().changed]).toEqual([790, computed.segments, false]);
+    await rest(300);
     expect(judgedOf(sheet())).toBe(805);
     expect(sheet()).toMatchObject({ current: true, changed: true });
     // Two places before React has drawn the first: the first is not asked for again.
@@ -105,10 +117,33 @@ describe('a bead that moves', () => {
     await rest(0);
     expect(mockAsked.map(([row]) => row.target_C)).toEqual([806, 807]);
     act(() => sheet().cancel());
+    expect(sheet().live.now()).toBeNull();
     await rest();
     expect(judgedOf(sheet())).toBe(790);
     expect(sheet().changed).toBe(false);
     expect(at.current.saved).toEqual([]);
+  });
+});
+
+describe('a schedule that an earlier engine judged', () => {
+  const told = { judged: 777, simulation: { total_s: 5 } };
+  const earlier = { ...computed, result: told as unknown, snapshot: { firing: {}, engine: '3' } } as Schedule;
+
+  test('keeps what it was told, marked with whose word that is, and only its curves are drawn anew', async () => {
+    const { sheet, rest } = await openSheet(earlier);
+    await rest();
+    expect(mockAsked.map(([row]) => row.target_C)).toEqual([790]);
+    expect(sheet().evaluation).toEqual({ judged: 777, engine: '3', simulation: { total_s: 5, series: 'drawn now' } });
+  });
+
+  test('is judged by this one once it is changed, and then says so', async () => {
+    const { client, sheet, rest } = await openSheet(earlier);
+    act(() => sheet().keep(rows(805)));
+    await rest(0);
+    expect(judgedOf(sheet())).toBe(805);
+    const changed = client.getQueriesData<Schedule>({ queryKey: ['schedule'] }).find(([, one]) => one?.origin === 'edited')?.[1];
+    expect(changed?.snapshot.engine).toBe(ENGINE_VERSION);
+    await rest();
   });
 });
 

@@ -2,7 +2,7 @@
  * The state of an open run sheet: the schedule as saved, a draft while it is being changed, and the engine's word
  * on whichever is shown. A change is simulated at once and saved as a new version when it comes to rest.
  */
-import type { Evaluation, Problem, PurposefulSegment } from '@torvin/core';
+import { ENGINE_VERSION, type Evaluation, type Problem, type PurposefulSegment, earlierEngine, toldBy } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
 import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -16,8 +16,11 @@ import { pieceQueue } from '@/outbox/kinds';
 import { putPiece } from '@/outbox/shown';
 import type { Outbox } from '@/outbox/outbox';
 import { type QueueState, useOutbox, useShownQueue } from '@/outbox/useOutbox';
+import { type Live, makeLive } from './live';
 
 export interface RunSheetState {
+  /** What a bead that moves shows, ahead of what follows here once it rests. */
+  live: Live;
   segments: PurposefulSegment[];
   evaluation: Evaluation;
   /** The evaluation is of these very segments, not of those a moment ago. */
@@ -49,6 +52,8 @@ interface Judged {
 
 /** A stepper pressed several times makes one version, not several. */
 const REST_MS = 700;
+/** A finger that pauses for so long is followed by the whole page. */
+const PAUSE_MS = 250;
 
 /**
  * A schedule that has not arrived yet is shown with the word of the engine here, whichever page is open by then: it may be keyed in
@@ -58,6 +63,12 @@ async function judgeKept(client: QueryClient, outbox: Outbox, { id, segments, sn
   const outcome = await compute('evaluate', { firing: snapshot.firing, segments, series: true }).catch(() => null);
   if (!outcome?.ok || !outbox.entries().some((entry) => entry.id === id)) return;
   client.setQueryData<Schedule>(keys.schedule(id), (shown) => (shown?.segments === segments ? { ...shown, result: outcome.value } : shown));
+}
+
+/** What an earlier engine told of a schedule stays its word; only the curves, which are not kept, are drawn by this one. */
+function asTold({ result, snapshot }: Schedule, now: Evaluation): Evaluation {
+  if (earlierEngine(result, snapshot) === null) return now;
+  return { ...result, engine: toldBy(result, snapshot), simulation: { ...result.simulation, series: now.simulation.series } };
 }
 
 /** piece and schedule: as they are shown, with what is not saved yet. */
@@ -71,17 +82,35 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
   const undoing = useUndoing(piece.id, setProblem);
   const { firing } = schedule.snapshot;
 
+  /** The draft as it was last shown, which React may not have drawn yet: an overtaken one is never asked for again. */
+  const latest = useRef<PurposefulSegment[] | null>(null);
+  const live = useMemo(makeLive, []);
+  /** The engine's last word, which may be ahead of what is drawn. */
+  const told = useRef(judged);
+  const pause = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const follow = (): void => {
+    clearTimeout(pause.current);
+    pause.current = undefined;
+    setDraft(latest.current);
+    setJudged(told.current);
+  };
+  useEffect(() => () => clearTimeout(pause.current), []);
+
   const engine = useMemo(
     () =>
       latestWins(
         (segments: PurposefulSegment[]) => compute('evaluate', { firing, segments, series: true }),
         (outcome, segments) => {
-          if (outcome.ok) setJudged({ segments, evaluation: outcome.value });
-          else setProblem(outcome.problem);
+          if (!outcome.ok) return setProblem(outcome.problem);
+          told.current = { segments, evaluation: segments === schedule.segments ? asTold(schedule, outcome.value) : outcome.value };
+          const moving = live.now();
+          if (moving) live.set({ ...moving, evaluation: outcome.value, current: moving.segments === segments });
+          // While a bead moves the page follows when it pauses.
+          if (!moving || pause.current === undefined) setJudged(told.current);
         },
         (error) => setProblem(problemOfError(error)),
       ),
-    [firing],
+    [firing, live, schedule],
   );
   useEffect(() => () => engine.stop(), [engine]);
 
@@ -92,16 +121,17 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     asked.current = { engine, segments };
     engine.ask(segments);
   };
-  /** The draft as it was last shown, which React may not have drawn yet: an overtaken one is never asked for again. */
-  const latest = useRef<PurposefulSegment[] | null>(null);
   const show = (segments: PurposefulSegment[]): void => {
     latest.current = segments;
     ask(segments);
-    setDraft(segments);
+    live.set({ segments, evaluation: told.current.evaluation, current: told.current.segments === segments });
+    clearTimeout(pause.current);
+    pause.current = setTimeout(follow, PAUSE_MS);
   };
   const drop = (): void => {
     latest.current = null;
-    setDraft(null);
+    live.set(null);
+    follow();
   };
   useEffect(() => ask(latest.current ?? schedule.segments));
   const shown = draft ?? schedule.segments;
@@ -115,7 +145,18 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
       rest: { key: `schedule ${schedule.stepId}`, for_ms: REST_MS },
     });
     const parentId = id === change.id ? schedule.id : schedule.parentId;
-    const shownAs: Schedule = { ...schedule, id, parentId, origin: 'edited', name: '', segments, result: judged.evaluation, createdAt: Date.now() };
+    const snapshot = { ...schedule.snapshot, engine: ENGINE_VERSION };
+    const shownAs: Schedule = {
+      ...schedule,
+      snapshot,
+      id,
+      parentId,
+      origin: 'edited',
+      name: '',
+      segments,
+      result: told.current.evaluation,
+      createdAt: Date.now(),
+    };
     client.setQueryData(keys.schedule(id), shownAs);
     void judgeKept(client, outbox, shownAs);
     drop();
@@ -132,6 +173,7 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
   }
 
   return {
+    live,
     segments: shown,
     evaluation: judged.evaluation,
     current: judged.segments === shown,

@@ -5,19 +5,20 @@ import {
   type Outcome,
   type Problem,
   type Units,
+  climbingPast,
   formatDifference,
   formatDuration,
   formatRate,
   formatTemperature,
   fullPowerHeating,
-  naturalCooling,
   parseDifference,
   parseDuration,
+  settledCooling,
   text,
   timesOf,
 } from '@torvin/core';
 import { type Kiln, KINDS, type Entry, type Figure, readFigure, written } from '@torvin/schema';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { UseFormGetValues, UseFormSetValue } from 'react-hook-form';
 import { View } from 'react-native';
 import { problemOfError } from '@/outside/client';
@@ -31,9 +32,10 @@ import { Words } from '@/ui/Words';
 
 const CLIMBS_C = [500, 800, 1000] as const;
 const FALL = { from_C: 500, to_C: 300 } as const;
+const TAIL = { from_C: 300, to_C: 100 } as const;
 const HOUR_S = 3600;
 
-type Asked = `climb${(typeof CLIMBS_C)[number]}` | 'fall' | 'apart';
+type Asked = `climb${(typeof CLIMBS_C)[number]}` | 'fall' | 'tail' | 'apart';
 
 export interface KilnTimesProps {
   record: Kiln;
@@ -44,12 +46,13 @@ export interface KilnTimesProps {
 /** What a clock would show by the constants that are kept, as it is asked for; nothing of a kiln that is not kept yet. */
 function keptOf(kiln: Kiln, { temperature, length }: Units): Partial<Record<Asked, string>> {
   if (kiln.version === 0) return {};
-  const [fall, ...climbs] = timesOf(kiln, { ambient_C: kiln.ambient_C, climbs: CLIMBS_C.map((to_C) => ({ to_C })), fall: FALL }).reverse();
+  const [tail, fall, ...climbs] = timesOf(kiln, { ambient_C: kiln.ambient_C, climbs: CLIMBS_C.map((to_C) => ({ to_C })), fall: FALL, tail: TAIL }).reverse();
   const words = (seconds: number): string => (seconds < NEVER_S ? text(formatDuration(Math.round(seconds / 60) * 60)) : 'it does not get there');
-  const apart_K = kiln.acrossLag_s_per_300mm * fullPowerHeating(kiln, FALL.from_C) * span(length);
+  const apart_K = kiln.acrossLag_s_per_300mm * climbingPast(kiln, FALL.from_C) * span(length);
   return {
     ...Object.fromEntries(climbs.reverse().map((seconds, i) => [`climb${CLIMBS_C[i]}`, words(seconds)])),
     fall: words(fall),
+    tail: words(tail),
     apart: text(formatDifference(apart_K, temperature)),
   };
 }
@@ -89,6 +92,7 @@ export function KilnTimes({ record, getValues, setValue }: KilnTimesProps) {
       return seconds === undefined ? [] : [{ to_C, seconds }];
     });
     const fall = read('fall', parseDuration, true);
+    const tail = read('tail', parseDuration, false);
     const difference_K = read('apart', (now) => parseDifference(now, unit), false);
     setFaults(wrong);
     setSaid(null);
@@ -99,20 +103,31 @@ export function KilnTimes({ record, getValues, setValue }: KilnTimesProps) {
     const apart = difference_K === undefined ? {} : { apart: { difference_K: difference_K / span(units.length), at_C: 500 } };
     const tell = ({ message }: Problem): void => setSaid({ tone: 'warn', words: message });
     try {
-      const outcome = await compute('kilnTimes', { ambient_C, climbs, fall: { ...FALL, seconds: fall }, ...apart, unit });
+      const outcome = await compute('kilnTimes', {
+        ambient_C,
+        climbs,
+        fall: { ...FALL, seconds: fall },
+        ...(tail === undefined ? {} : { tail: { ...TAIL, seconds: tail } }),
+        ...apart,
+        unit,
+      });
       if (!outcome.ok) return tell(outcome.problem);
       const { constants, remark } = outcome.value;
       for (const [key, value] of Object.entries(constants)) write(key, value);
-      const kiln = { ...record, ambient_C, ...constants };
+      const { wallOverChamber } = constants;
+      if (wallOverChamber === undefined) for (const key of ['wallExchange_per_s', 'wallOverChamber'] as const) setValue(key, '', { shouldDirty: true });
+      const kiln = { ...record, ambient_C, wallExchange_per_s: undefined, wallOverChamber, ...constants };
+      const wall =
+        wallOverChamber === undefined ? '' : ` Its walls store ${wallOverChamber.toFixed(1)} times what its chamber does, and give it back as it cools.`;
       const perHour = (rate: number): string => text(formatRate(rate * HOUR_S, unit));
-      const follows = `Its constants follow: at full power it climbs ${perHour(fullPowerHeating(kiln, ambient_C))} cold and ${perHour(fullPowerHeating(kiln, 500))} at ${degrees(500)}; closed it falls ${perHour(naturalCooling(kiln, 500))} there. Save to keep them.`;
+      const follows = `Its constants follow: at full power it climbs ${perHour(fullPowerHeating(kiln, ambient_C))} cold and ${perHour(climbingPast(kiln, 500))} at ${degrees(500)}; closed it falls ${perHour(settledCooling(kiln, 500))} there.${wall} Save to keep them.`;
       setSaid({ tone: remark === null ? 'plain' : 'warn', words: remark === null ? follows : `${remark} ${follows}` });
     } catch (error) {
       tell(problemOfError(error));
     }
   }
 
-  const kept = keptOf(record, units);
+  const kept = useMemo(() => keptOf(record, units), [record, units]);
   const field = (key: Asked, label: string, hint?: string) => (
     <Field
       label={label}
@@ -135,6 +150,7 @@ export function KilnTimes({ record, getValues, setValue }: KilnTimesProps) {
       {field('climb800', `From cold to ${degrees(800)}`, 'it tells the losses at the top')}
       {field('climb1000', `From cold to ${degrees(1000)}, if it goes there`)}
       {field('fall', `Closed and off, from ${degrees(FALL.from_C)} to ${degrees(FALL.to_C)}`)}
+      {field('tail', `And on from ${degrees(TAIL.from_C)} to ${degrees(TAIL.to_C)}`, 'the next morning; thick walls that store heat show in it')}
       {field(
         'apart',
         `Between two places ${units.length === 'in' ? '12 in' : '300 mm'} apart, climbing past ${degrees(500)}`,

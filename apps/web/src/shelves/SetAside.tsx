@@ -11,7 +11,7 @@ import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 
-const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(1)} MB`;
+export const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(1)} MB`;
 
 export function SetAside() {
   const client = useQueryClient();

@@ -17,8 +17,11 @@ import { Screen } from '@/ui/Screen';
 import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
 import { aboutShelves, sourceOf } from './words';
+import { Backups } from './Backups';
+import { OtherDevices } from './OtherDevices';
 import { SetAside } from './SetAside';
 import { StudioUnits } from './StudioUnits';
+import { ThisDevice } from './ThisDevice';
 
 /** Fewer are seen at a glance. */
 const SEARCHED_FROM = 8;
@@ -86,6 +89,9 @@ export function ShelvesScreen() {
         </View>
       )}
       <StudioUnits />
+      <OtherDevices />
+      <ThisDevice />
+      <Backups />
       <SetAside />
     </Screen>
   );

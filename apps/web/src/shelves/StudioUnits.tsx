@@ -67,6 +67,16 @@ export function StudioUnits() {
         onChange={(theme) => save({ theme })}
         testID="theme"
       />
+      <Choice<Studio['csv']>
+        label="Tables for a spreadsheet"
+        value={studio.csv}
+        options={[
+          { value: 'comma', title: '1.5, 2.5', note: 'decimal point' },
+          { value: 'semicolon', title: '1,5; 2,5', note: 'decimal comma' },
+        ]}
+        onChange={(csv) => save({ csv })}
+        testID="csv"
+      />
     </View>
   );
 }

@@ -26,6 +26,8 @@ export function Themed({ name, children }: { name: 'light' | 'dark'; children: R
   useEffect(() => {
     document.documentElement.style.colorScheme = name;
     document.body.style.background = value.colours.ground;
+    // What a phone paints round the page.
+    document.querySelector('meta[name="theme-color"]')?.setAttribute('content', value.colours.ground);
   }, [name, value]);
   const kit = useMemo(() => kitTheme(value.colours, name), [value, name]);
   return (

@@ -3,7 +3,12 @@
  * opens the list over the places.
  */
 import type { NewFiring } from '@torvin/schema';
+import { useQueryClient } from '@tanstack/react-query';
 import { View } from 'react-native';
+import { lastHeard } from '@/outside/connection';
+import { useAskedForPasscode } from '@/outside/door';
+import { oldestShown, shownAsKept } from '@/outside/readings';
+import { useTold } from '@/outside/told';
 import { useServerAnswers } from '@/outside/useServerAnswers';
 import { wayOn } from '@/outbox/kinds';
 import type { Entry, Refusal } from '@/outbox/outbox';
@@ -13,6 +18,7 @@ import { Action } from './Action';
 import { Drawer } from './Drawer';
 import { Notice } from './Notice';
 import { Words } from './Words';
+import { dayAndClock } from './clock';
 import { closeShared, openShared, useShared } from './shared';
 
 const PANEL = 'waiting';
@@ -25,13 +31,36 @@ function useToSay() {
   return { waiting: entries.filter(({ refused }) => !refused), refused: entries.filter(isRefused), kept: outbox.kept() };
 }
 
+/** Of when what is shown was read, where it was kept and the server has not answered since. */
+function useAsOf(): string | null {
+  const client = useQueryClient();
+  useTold(shownAsKept);
+  const at = oldestShown(client, null);
+  return at === null ? null : dayAndClock(at, new Date());
+}
+
 export function ConnectionWord() {
+  const asOf = useAsOf();
+  const asked = useAskedForPasscode();
   const answers = useServerAnswers();
   const { waiting, refused, kept } = useToSay();
-  if (answers && refused.length === 0) return null;
-  const waits = `${waiting.length} ${waiting.length === 1 ? 'waits' : 'wait'}${kept ? '' : ', not kept'}`;
-  const word = answers ? `${refused.length} not saved` : waiting.length > 0 ? `offline · ${waits}` : 'offline';
+  if (asked) return null;
+  if (answers && refused.length === 0) {
+    // It will answer yet: what stands here is what it said last.
+    return asOf && <AsOf>{asOf}</AsOf>;
+  }
+  const waits = waiting.length > 0 && `${waiting.length} ${waiting.length === 1 ? 'waits' : 'wait'}${kept ? '' : ', not kept'}`;
+  const silent = ['offline', asOf && `as of ${asOf}`, waits].filter(Boolean).join(' · ');
+  const word = answers ? `${refused.length} not saved` : silent;
   return <Action kind="plain" title={word} label={`${word}: what waits for the server`} testID="connection" onPress={() => openShared(PANEL)} />;
+}
+
+function AsOf({ children }: { children: string }) {
+  return (
+    <Words size="label" tone="muted" testID="as-of">
+      {`as of ${children} …`}
+    </Words>
+  );
 }
 
 const NOT_KEPT = 'This browser has no room to keep it, so it is in this page alone: leave the page open until the server answers.';
@@ -42,6 +71,8 @@ export function WaitingDrawer() {
   const answers = useServerAnswers();
   const outbox = useOutbox();
   const { waiting, refused, kept } = useToSay();
+  const client = useQueryClient();
+  const asOf = open ? oldestShown(client, lastHeard.get()) : null;
   if (!open || (answers && refused.length === 0)) return null;
   return (
     <Drawer
@@ -53,6 +84,7 @@ export function WaitingDrawer() {
       ofFrame
     >
       <View style={{ gap: space.small }}>
+        {!answers && asOf !== null && <Words testID="shown-as-of">{`What stands on this page is as of ${dayAndClock(asOf, new Date())}.`}</Words>}
         {!answers && kept && (
           <Words tone="muted">
             {waiting.length > 0

@@ -43,6 +43,7 @@ export function FigureBlock({ value, other, otherNote, onTouch, testID, ...rest 
         setTurned(!turned);
         onTouch?.();
       }}
+      {...({ dataSet: { turned: String(turned) } } as object)}
       style={{ flex: 1, minWidth: 72, minHeight: TARGET }}
       testID={testID}
     >
@@ -56,6 +57,9 @@ export function FigureBlock({ value, other, otherNote, onTouch, testID, ...rest 
   );
 }
 
+/** Of a bar, for a share of its limit. */
+export const shareWidth = (share: number): `${number}%` => `${Math.round(Math.min(Math.max(share, 0), 1) * 100)}%`;
+
 function Block({ label, value, note, share, broken = false }: Omit<FigureBlockProps, 'other' | 'otherNote' | 'onTouch' | 'testID'>) {
   const { colours } = useTheme();
   return (
@@ -66,7 +70,10 @@ function Block({ label, value, note, share, broken = false }: Omit<FigureBlockPr
       <FigureText value={value} size="medium" tone={broken ? 'warn' : 'ink'} />
       {share !== undefined && (
         <View style={{ height: 5, backgroundColor: colours.line, marginVertical: 3 }} aria-hidden>
-          <View style={{ height: 5, width: `${Math.round(Math.min(Math.max(share, 0), 1) * 100)}%`, backgroundColor: broken ? colours.warn : colours.ink }} />
+          <View
+            {...({ dataSet: { share: '' } } as object)}
+            style={{ height: 5, width: shareWidth(share), backgroundColor: broken ? colours.warn : colours.ink }}
+          />
         </View>
       )}
       {note !== undefined && (

@@ -20,6 +20,7 @@ export const FigureText = memo(
     const degrees = value.unit.startsWith('°') && !value.unit.includes('/') && size === 'large';
     return (
       <KitText
+        {...({ dataSet: { figure: '' } } as object)}
         style={{
           fontFamily: bold ? fonts.figuresBold : fonts.figures,
           fontSize: points,

@@ -2,10 +2,14 @@
 import { Link, usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { useAskedForPasscode } from '@/outside/door';
 import { useTheme } from '@/theme/ThemeContext';
 import { scaled, space } from '@/theme/theme';
 import { WaitingDrawer } from './Connection';
+import { EnterPasscode } from './EnterPasscode';
 import { KeyShortcuts } from './KeyShortcuts';
+import { NewerTorvin } from './NewerTorvin';
+import { OverHttp } from './OverHttp';
 import { SkipLink } from './SkipLink';
 import { Words } from './Words';
 import { PageAnnouncer } from './announce';
@@ -26,6 +30,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const { colours } = useTheme();
   const wide = isWide(useLayout());
   const here = usePathname();
+  const asked = useAskedForPasscode();
   const places = PLACES.map(({ name, href }) => {
     const current = here.startsWith(href);
     const mark = wide ? { borderLeftWidth: 4, paddingLeft: space.medium } : { borderTopWidth: 4, alignItems: 'center' as const, flex: 1 };
@@ -65,15 +70,21 @@ export function Frame({ children }: { children: ReactNode }) {
   );
   return (
     <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column', backgroundColor: colours.ground }}>
-      <SkipLink />
-      {wide && bar}
+      {!asked && <SkipLink />}
+      {wide && !asked && bar}
       <View style={{ flex: 1, minHeight: 0 }}>
-        <View style={{ flex: 1, minHeight: 0 }}>{children}</View>
-        <TakeBackBar />
-        <WaitingDrawer />
+        {asked && <EnterPasscode />}
+        {/* What is open stays as it is while the passcode is asked for. */}
+        <View style={asked ? { display: 'none' } : { flex: 1, minHeight: 0 }}>
+          <View style={{ flex: 1, minHeight: 0 }}>{children}</View>
+          <TakeBackBar />
+          <OverHttp />
+          <WaitingDrawer />
+        </View>
+        <NewerTorvin />
       </View>
-      {!wide && bar}
-      {wide && <KeyShortcuts />}
+      {!wide && !asked && bar}
+      {wide && !asked && <KeyShortcuts />}
       <PageAnnouncer />
     </View>
   );

@@ -36,7 +36,7 @@ export function Tick({ on, title, onPress, behind = false, style = {}, testID }:
 function Mark({ on }: { on: boolean }) {
   const { colours } = useTheme();
   return (
-    <Svg width={24} height={24} viewBox="0 0 24 24" aria-hidden>
+    <Svg width={24} height={24} viewBox="0 0 24 24" style={{ flexShrink: 0 }} aria-hidden>
       <Rect x={2} y={2} width={20} height={20} fill="none" stroke={on ? colours.touch : colours.muted} strokeWidth={2} />
       {on && <Path d="M6 12.5 L10.5 17 L18 7" fill="none" stroke={colours.touch} strokeWidth={3} />}
     </Svg>

@@ -1,20 +1,17 @@
+/** Has the browser fetch a file of the server's and keep it, of whatever size. */
+export const downloadFrom = (url: string): void => clicked(url, '');
+
 /** Hands a file to the browser to keep. */
 export function download(name: string, content: Blob): void {
   const url = URL.createObjectURL(content);
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
+  clicked(url, name);
   // The browser has taken it by then.
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
-/** A file name of a piece's name: small letters, figures, hyphens. */
-export const fileName = (words: string, ending: string): string =>
-  `${
-    words
-      .toLowerCase()
-      .normalize('NFKD')
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '') || 'torvin'
-  }.${ending}`;
+function clicked(url: string, name: string): void {
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+}

@@ -2,18 +2,27 @@
  * How far air under a sheet has to go to its rim. What lies under a wide sheet keeps its air if the rim seals first; under a
  * small one, among grains and within a body that is one solid already, there is nothing to let out.
  */
-import type { BodyInput } from './body';
+import { type BodyInput, isOneSolid, isSlab } from './body';
 import { footprintNarrow } from './footprint';
 import type { Layer } from './layers';
 
 /** Sheets narrower than this let their air out by themselves, m. */
-export const LEAST_AIR_WAY_M = 0.06;
+const LEAST_AIR_WAY_M = 0.06;
 
-const coversLikeASheet = ({ form }: Layer): boolean => form === 'sheet' || form === 'cap';
+/** What air must leave from under: how thick and how wide, m. */
+export interface Lid {
+  thickness_m: number;
+  way_m: number;
+}
 
-/** Width, m, of the widest sheet or shard that air must leave from under; 0 where there is none. joined: it is one solid. */
-export function airWay({ layers, parts = [], footprint, casting, joined }: BodyInput & { joined: boolean }): number {
-  if (joined || casting) return 0;
-  const under = layers.some(coversLikeASheet) ? footprintNarrow(footprint) : 0;
-  return Math.max(under, ...parts.map(({ area_m2 }) => Math.sqrt(area_m2)));
+const coversLikeASheet = (layer: Layer): layer is Extract<Layer, { form: 'sheet' | 'cap' }> => layer.form === 'sheet' || layer.form === 'cap';
+
+/** Every sheet and shard under which there is air that needs time to leave; none in what is one solid, nor under a slab on its shelf. */
+export function lidsOf(body: BodyInput & { joined: boolean }): Lid[] {
+  if (isOneSolid(body)) return [];
+  const way_m = footprintNarrow(body.footprint);
+  const lying = body.layers.filter((layer, i) => i > 0 || !isSlab(layer));
+  const sheets = lying.filter(coversLikeASheet).map(({ thickness_m }) => ({ thickness_m, way_m }));
+  const shards = (body.parts ?? []).map(({ thickness_m, area_m2 }) => ({ thickness_m, way_m: Math.sqrt(area_m2) }));
+  return [...sheets, ...shards].filter((lid) => lid.way_m >= LEAST_AIR_WAY_M);
 }

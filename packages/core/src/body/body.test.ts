@@ -1,5 +1,5 @@
 import { SOFT_90, familyOfId } from '../testCases';
-import { type BodyInput, bodyFigures, coarsestEdge, mainGlass, naturalDepth } from './body';
+import { type BodyInput, bodyFigures, openEdge, mainGlass, naturalDepth } from './body';
 import { type Footprint, crossesItself, footprintArea, footprintPerimeter, footprintSpan, grownArea } from './footprint';
 import { type Layer, rowsOf } from './layers';
 import { designDepth } from '../look/unevenness';
@@ -59,7 +59,7 @@ describe('mass and depth', () => {
   });
 
   test('what rounds last is the coarsest of sheets, rods, grains and parts', () => {
-    expect(coarsestEdge(body([sheet(0.003), { form: 'rod', glass: 0, diameter_m: 0.005 }, { form: 'frit', glass: 0, perArea_kg_m2: 1, grain_m: 0.008 }]))).toBe(
+    expect(openEdge(body([sheet(0.003), { form: 'rod', glass: 0, diameter_m: 0.005 }, { form: 'frit', glass: 0, perArea_kg_m2: 1, grain_m: 0.008 }]))).toBe(
       0.008,
     );
   });
@@ -135,6 +135,17 @@ describe('where hot glass rests', () => {
     expect(Math.PI * (0.1 + rimMoves_m) ** 2 * naturalDepth_m).toBeCloseTo(Math.PI * 0.01 * 0.012, 12);
     expect(resting(0.003).rimMoves_m).toBeLessThan(0);
     expect(resting(0.0065).rimMoves_m).toBe(0);
+  });
+
+  test('a film of grains opens where it lies, as its rim does not: 240 by 180 mm at 0.22 g/cm²', () => {
+    const outline: Footprint = { shape: 'rectangle', width_m: 0.24, length_m: 0.18 };
+    const film = (perArea_kg_m2: number, more: Partial<BodyInput> = {}) =>
+      bodyFigures({ glasses: [SOFT_90], layers: [{ form: 'frit', glass: 0, perArea_kg_m2 }], footprint: outline, ...more }).afterFiring;
+    expect(film(2.2)).toMatchObject({ tendency: 'opens', rimMoves_m: 0 });
+    expect(film(2.2, { dammed: true }).tendency).toBe('opens');
+    // Deep enough it is a body like any other, and so is what has a sheet in it.
+    expect(film(10).tendency).toBe('draws-in');
+    expect(film(2.2, { layers: [{ form: 'sheet', glass: 0, thickness_m: 0.001 }] }).tendency).toBe('draws-in');
   });
 
   test('in a dam a deep body fills and a shallow one scallops, whatever its mass', () => {

@@ -31,7 +31,8 @@ export interface BodyInput {
   dammed?: boolean;
 }
 
-export type AtRest = 'draws-in' | 'stays' | 'runs-out' | 'fills' | 'scallops';
+/** opens: a film of grains, which draws together from grain to grain into lace or islands, while its outline stays. */
+export type AtRest = 'draws-in' | 'stays' | 'runs-out' | 'fills' | 'scallops' | 'opens';
 
 export interface BodyFigures {
   depth: { min_m: number; mean_m: number; max_m: number };
@@ -51,6 +52,8 @@ const CONTACT_ANGLE_ON_PRIMER_DEG = 136;
 
 /** Within this share of the natural depth the rim hardly moves. */
 const AT_REST_BAND = 0.12;
+/** A film of grains that comes to less than this share of it opens rather than draws in as a whole. */
+const FILM_BELOW = 0.5;
 
 export function naturalDepth(glass: GlassConstants): number {
   const capillaryLength = Math.sqrt(glass.surfaceTension_N_m / (glass.density_kg_m3 * STANDARD_GRAVITY_m_s2));
@@ -99,9 +102,30 @@ export function mainGlass(body: BodyInput): GlassConstants {
 /** Greatest depth, gaps closed, m. */
 export const bodyDepth = (body: BodyInput): number => extremes(body).max_m;
 
-/** The size whose rounding makes the look: the coarsest sheet, rod, grain or part. */
-export const coarsestEdge = ({ layers, parts = [], casting }: BodyInput): number =>
-  Math.max(casting?.thinnest_m ?? 0, ...layers.map(edgeOf), ...parts.map(({ thickness_m }) => thickness_m));
+/** Glass is sold in sheets up to about this, m; what is deeper in one piece was cast or fused before, and its edges are closed. */
+const THICKEST_SHEET_M = 0.012;
+/** What is left to round of edges that were closed before, m: a rim softened once, as coarse as a sheet of this. */
+const CLOSED_EDGE_M = 0.003;
+
+/** Whether a body is one piece already: nothing in it has to lie down on anything. joined: its layers were fused before. */
+export const isOneSolid = ({ layers, parts = [], casting, joined = false }: BodyInput & { joined?: boolean }): boolean =>
+  casting !== undefined || joined || (parts.length === 0 && layers.length === 1 && isSlab(layers[0]));
+
+/** Deeper than sheets are: flat on what it was made on, and too stiff to lie down further in a squeeze. */
+export const isSlab = (layer: Layer): boolean => (layer.form === 'sheet' || layer.form === 'cap') && layer.thickness_m > THICKEST_SHEET_M;
+
+/**
+ * The size whose rounding makes the look, m: the coarsest sheet, rod, grain or part whose edges are open yet. However deep one solid
+ * is, only its rim is left, and of what lies on it each part counts by its own thickness.
+ */
+export function openEdge({ layers, parts = [], casting, joined = false }: BodyInput & { joined?: boolean }): number {
+  const closed = (layer: Layer): boolean => isSlab(layer) || (joined && layers.length === 1);
+  const own = layers.map((layer) => (closed(layer) ? Math.min(edgeOf(layer), CLOSED_EDGE_M) : edgeOf(layer)));
+  return Math.max(casting ? Math.min(casting.thinnest_m, CLOSED_EDGE_M) : 0, ...own, ...parts.map(({ thickness_m }) => thickness_m));
+}
+
+const isOfGrains = ({ layers, parts = [], casting }: BodyInput): boolean =>
+  casting === undefined && parts.length === 0 && layers.every(({ form }) => form === 'frit' || form === 'powder');
 
 export function bodyFigures(body: BodyInput): BodyFigures {
   const { glasses, footprint, dammed = false } = body;
@@ -113,7 +137,8 @@ export function bodyFigures(body: BodyInput): BodyFigures {
   const { min_m, max_m } = extremes(body);
   const thin = mean < rest * (1 - AT_REST_BAND);
   const thick = mean > rest * (1 + AT_REST_BAND);
-  const tendency: AtRest = dammed ? (thin ? 'scallops' : 'fills') : thin ? 'draws-in' : thick ? 'runs-out' : 'stays';
+  const opens = mean < FILM_BELOW * rest && isOfGrains(body);
+  const tendency: AtRest = opens ? 'opens' : dammed ? (thin ? 'scallops' : 'fills') : thin ? 'draws-in' : thick ? 'runs-out' : 'stays';
   const moves = tendency === 'draws-in' || tendency === 'runs-out' || tendency === 'scallops';
   const perGlass = each.map((one, i) => one * glasses[i].density_kg_m3);
   return {

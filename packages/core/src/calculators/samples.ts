@@ -10,6 +10,7 @@ export const GLASS = {
   strain_C: 488,
   meltExpansion_perK: 27e-6,
   stressOptical_perPa: 2.7e-12,
+  absorption_perM: 300,
   haze: { middle_C: 720, halfWidth_K: 40 },
   relaxation: {
     stress: [{ weight: 1, ratio: 1 }],
@@ -19,7 +20,7 @@ export const GLASS = {
     ],
     structureOverStress: 9,
     nonLinearity: 0.5,
-    activation_K: 76000,
+    activation_K: 70000,
   },
 };
 

@@ -97,6 +97,7 @@ export const aBody = <T extends z.ZodType<BodyInput>>(schema: T) =>
       error: `The layers together may be at most ${DEEPEST_BODY_M} m deep.`,
     });
 
-const namesMissing = ({ glasses, layers }: BodyInput): boolean => layers.some(({ glass }) => glass >= glasses.length);
+/** A place below the list, or between two of it, is refused by its field, and asked about here all the same. */
+const namesMissing = ({ glasses, layers }: BodyInput): boolean => layers.some(({ glass }) => glasses[glass] === undefined);
 
 export const BodyInputSchema = aBody(z.strictObject(bodyFields)).meta({ id: 'BodyInput' }) satisfies z.ZodType<BodyInput>;

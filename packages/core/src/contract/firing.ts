@@ -7,7 +7,7 @@ import { DEFAULT_LIMITS, type Limits } from '../schedule/limits';
 import type { SetUp } from '../schedule/setups';
 import { z } from 'zod';
 import { aBody, bodyFields } from './body';
-import { ControllerInputSchema, KilnConstantsSchema, faces, support } from './heat';
+import { ControllerInputSchema, KilnInputSchema, faces, support } from './heat';
 import { oneOf, quantity } from './quantity';
 
 export const ShapingSchema = z
@@ -26,6 +26,7 @@ export const SetUpSchema = z
   .strictObject({
     below: z.array(support).max(6, { error: 'At most 6 layers under the glass.' }).readonly(),
     faces,
+    around: z.array(support).max(6, { error: 'At most 6 layers round the glass.' }).readonly().optional(),
     twoFaceProof: oneOf('Proof of two faces', ['readings', 'kilnTest']).optional(),
     shaping: ShapingSchema.optional(),
   })
@@ -46,6 +47,7 @@ export const LimitsSchema = z
   .strictObject({
     pull_Pa: quantity('Pull limit', 'Pa', 1e5, 5e7),
     pullReserve: quantity('Reserve on the pull', '', 1, 5),
+    heldShare: quantity('Share held of the straight part', '', 0, 1).optional(),
     setting_K: quantity('Difference while setting', 'K', 0.1, 50),
     settingReserve: quantity('Reserve while setting', '', 1, 5),
     climbing_K: quantity('Difference while climbing', 'K', 1, 200),
@@ -57,6 +59,7 @@ export const LimitsSchema = z
     haze_s: quantity('Haze exposure', 's', 0, 30 * 24 * 3600),
     coating_s: quantity('Coating exposure', 's', 0, 30 * 24 * 3600),
     pocket: z.strictObject({ radius_m: quantity('Pocket radius', 'm', 0.001, 0.5), gap_m: quantity('Gap', 'm', 1e-5, 0.02) }),
+    gap_m: quantity('Air between loose sheets', 'm', 0, 0.002).optional(),
     open_C: quantity('Opening ceiling', '°C', 25, 200),
     openThick_C: quantity('Opening ceiling, thick', '°C', 25, 200),
     thick_m: quantity('Thick from', 'm', 0.001, 0.2),
@@ -74,7 +77,7 @@ export const FiringCaseSchema = z
   .strictObject({
     body: aBody(z.strictObject({ ...bodyFields, joined: z.boolean().default(false) })),
     setup: SetUpSchema,
-    kiln: KilnConstantsSchema,
+    kiln: KilnInputSchema,
     look: oneOf('Look', LOOKS),
     school: SchoolSchema,
     limits: LimitsSchema,

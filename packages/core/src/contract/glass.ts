@@ -1,7 +1,8 @@
 /** A glass as the engine takes it, with its legal ranges. */
 import type { GlassConstants, RelaxationConstants } from '../glass/constants';
 import { thresholdsOf } from '../glass/states';
-import { A_RANGE, FLUID_POINT_LOG_ETA_AT_MOST, isPlausible, viscosityOf } from '../glass/viscosity';
+import { A_RANGE, FLUID_POINT_LOG_ETA_AT_MOST, isPlausible, slopeOf, viscosityOf } from '../glass/viscosity';
+import { glassySlope } from '../stress/relaxation';
 import { differenceIn } from '../units/convert';
 import { z } from 'zod';
 import { quantity } from './quantity';
@@ -19,7 +20,7 @@ export const RelaxationSchema = z
     structure: spectrum,
     structureOverStress: quantity('Structure over stress', '', 0.1, 100),
     nonLinearity: quantity('Non-linearity', '', 0.1, 1),
-    activation_K: quantity('Activation', 'K', 1e4, 3e5),
+    activation_K: quantity('Activation', 'K', 1e4, 3e5).optional(),
   })
   .meta({ id: 'Relaxation' }) satisfies z.ZodType<RelaxationConstants>;
 
@@ -45,6 +46,7 @@ export const GlassConstantsSchema = z
       .optional(),
     meltExpansion_perK: quantity('Expansion of the melt', '1/K', 1e-7, 2e-4).optional(),
     stressOptical_perPa: quantity('Stress-optical constant', '1/Pa', -1e-11, 1e-11).optional(),
+    absorption_perM: quantity('Absorption of heat radiation', '1/m', 5, 1e5).optional(),
     haze: z
       .strictObject({ middle_C: quantity('Middle of the hazing range', '°C', 300, 1500), halfWidth_K: quantity('Half width of the hazing range', 'K', 5, 200) })
       .optional(),
@@ -91,6 +93,11 @@ export const onACurve = <T extends z.ZodType<GlassConstants>>(schema: T) =>
     .refine((glass) => falling(Object.values(thresholdsOf(glass))), {
       path: ['thresholds'],
       error: 'Each state must begin at a lower viscosity than the one before it: anneals, softens, bends, sticks, levels, runs.',
+    })
+    .refine((glass) => glass.relaxation === undefined || glassySlope(glass) <= slopeOf(viscosityOf(glass), glass.annealing_C) * (1 + 1e-9), {
+      path: ['relaxation', 'activation_K'],
+      error:
+        "Non-linearity times activation must not exceed the viscosity curve's own slope at the annealing point: glass that froze hotter would be the stiffer one.",
     })
     .refine((glass) => glass.fluidPoint === undefined || isPlausible(viscosityOf(glass)), {
       path: ['fluidPoint'],

@@ -1,4 +1,5 @@
 /** What the simulation takes: stack, faces, kiln, segments or a measured curve. */
+import type { UnlikeColumns } from '../heat/columns';
 import type { Face } from '../heat/exchange';
 import type { MeasuredCurve, SimulationInput } from '../heat/simulation';
 import type { Shape, StackLayer } from '../heat/stack';
@@ -45,12 +46,23 @@ export const KilnConstantsSchema = z
     radiantLoss_per_K3_s: quantity('Radiant loss over heat capacity', '1/(K³·s)', 0, 1e-11),
     ambient_C: quantity('Room temperature', '°C', -20, 50),
     acrossLag_s_per_300mm: quantity('Across-lag on 300 mm', 's', 0, 3600),
+    wallExchange_per_s: quantity('Exchange with a wall that stores heat', '1/s', 1e-6, 1e-2).optional(),
+    wallOverChamber: quantity("Heat capacity of the wall over the chamber's", '', 0.05, 50).optional(),
     insideWidth_m: inside('Width inside'),
     insideLength_m: inside('Length inside'),
     insideDiameter_m: inside('Diameter inside'),
     insideHeight_m: inside('Height inside'),
   })
   .meta({ id: 'KilnConstants' }) satisfies z.ZodType<KilnConstants>;
+
+/** Makes a schema of kilns refuse half a wall. */
+export const aKiln = <T extends z.ZodType<KilnConstants>>(schema: T) =>
+  schema.refine(({ wallExchange_per_s, wallOverChamber }) => (wallExchange_per_s === undefined) === (wallOverChamber === undefined), {
+    path: ['wallOverChamber'],
+    error: 'A wall that stores heat is told by its exchange and by its heat capacity, both or neither.',
+  });
+
+export const KilnInputSchema = aKiln(KilnConstantsSchema).meta({ id: 'KilnInput' });
 
 export const controllerFields = {
   unit: oneOf('Unit', ['C', 'F']),
@@ -111,6 +123,11 @@ const glassTogether = (stack: StackLayer[]): boolean => {
 const isPlate = (shape: Shape | undefined): boolean => shape === undefined || shape === 'plate';
 const descends = (rates: { rate_C_per_h: number | null }[], hasKiln: boolean): boolean => hasKiln || rates.every((one) => one.rate_C_per_h !== null);
 
+const ColumnsSchema = z
+  .strictObject({ thick_m: thickness, thin_m: thickness, apart_m: quantity('From thick to thin', 'm', 0.001, 2) })
+  .refine(({ thick_m, thin_m }) => thin_m <= thick_m, { path: ['thin_m'], error: 'The thin column must not be thicker than the thick one.' })
+  .meta({ id: 'UnlikeColumns' }) satisfies z.ZodType<UnlikeColumns>;
+
 export const SimulationInputSchema = z
   .strictObject({
     glass: GlassInputSchema,
@@ -124,9 +141,13 @@ export const SimulationInputSchema = z
     segments: segments.default([]),
     curve: CurveSchema.optional(),
     start_C: quantity('Start', '°C', -20, 1700).optional(),
-    kiln: KilnConstantsSchema.optional(),
+    kiln: KilnInputSchema.optional(),
+    sidesLag_s: quantity('Lag between top and underside', 's', 0, 36000).optional(),
     acrossLag_s: quantity('Across-lag', 's', 0, 36000).optional(),
+    heldShare: quantity('Share held of the straight part', '', 0, 1).optional(),
     looseSheets: z.boolean().optional(),
+    gap_m: quantity('Air between loose sheets', 'm', 0, 0.002).optional(),
+    columns: ColumnsSchema.optional(),
     evenWithin_K: quantity('Even within', 'K', 0.1, 10).optional(),
     relief: z
       .strictObject({ width_m: quantity('Width of the parts', 'm', 0.0005, 1), depth_m: quantity('Depth with them on it', 'm', 0.0005, 0.5).optional() })
@@ -147,9 +168,17 @@ export const SimulationInputSchema = z
     path: ['faces', 'bottom'],
     error: 'The bottom face of a cylinder or a sphere is its middle and must be insulated.',
   })
-  .refine((input) => isPlate(input.shape) || input.stress === undefined, {
-    path: ['stress'],
-    error: 'Residual stress is computed for plates; leave it out for a cylinder or a sphere.',
+  .refine((input) => isPlate(input.shape) || (input.stress?.support ?? 'free') === 'free', {
+    path: ['stress', 'support'],
+    error: "A cylinder or a sphere cannot be held flat: ask for its stress with support 'free'.",
+  })
+  .refine((input) => isPlate(input.shape) || input.columns === undefined, {
+    path: ['columns'],
+    error: 'Thick and thin columns are those of a plate.',
+  })
+  .refine((input) => !isPlate(input.shape) || input.sidesLag_s === undefined, {
+    path: ['sidesLag_s'],
+    error: 'The two faces of a plate are computed; a lag between them is told for a cylinder or a sphere alone.',
   }) satisfies z.ZodType<SimulationInput>;
 
 export const SegmentsSchema = z

@@ -7,7 +7,7 @@ const SegmentFiguresSchema = z.object({
   deltaT_max_K: figure('K', 'Core to skin'),
   deltaT_end_K: figure('K', 'Core to skin at its end'),
   spread_end_K: figure('K', 'Through plus across'),
-  tension_max_Pa: figure('Pa', 'Elastic, free to bow, with the across difference restrained; while brittle'),
+  tension_max_Pa: figure('Pa', 'Elastic, free to bow, with a held share of the straight part and the differences across and from thick to thin; while brittle'),
   spread_climbing_K: figure('K', 'Greatest difference while it climbs'),
   spread_setting_K: figure('K', 'Greatest difference while it sets'),
   heatWork_perPa: figure('1/Pa', 'At the mean temperature of the glass'),
@@ -56,6 +56,15 @@ export const SimulationResultSchema = z
   })
   .meta({ id: 'SimulationResult' });
 
+/** Constants of a kiln that a fit tells. */
+export const fittedKiln = {
+  power_K_per_s: figure('K/s'),
+  loss_per_s: figure('1/s'),
+  radiantLoss_per_K3_s: figure('1/(K³·s)'),
+  wallExchange_per_s: figure('1/s').optional(),
+  wallOverChamber: figure('', "Heat capacity over the chamber's").optional(),
+};
+
 export const ReadingSchema = z
   .object({
     limit: z.enum([
@@ -93,5 +102,6 @@ export const EvaluationSchema = z
     simulation: SimulationResultSchema,
     readings: z.array(ReadingSchema),
     work_perPa: z.object({ least: figure('1/Pa'), mean: figure('1/Pa'), most: figure('1/Pa') }),
+    engine: z.string().optional().meta({ description: 'Version of the engine whose word this is' }),
   })
   .meta({ id: 'Evaluation' });

@@ -5,6 +5,7 @@
  */
 import { STANDARD_GRAVITY_m_s2 } from '../units/physical';
 import type { GlassConstants } from '../glass/constants';
+import { LOG_VISCOSITY } from '../glass/viscosity';
 
 export interface AirPocket {
   /** Half the free span between contacts, m. */
@@ -15,6 +16,16 @@ export interface AirPocket {
 
 /** Cut sheets touch at points some 40 mm apart and are out of flat by up to a millimetre. */
 export const TYPICAL_POCKET: AirPocket = { radius_m: 0.02, gap_m: 0.001 };
+
+/** Viscosity at which a rim is half sealed, Pa·s: where glass softens. */
+const SEALS_PA_S = 10 ** LOG_VISCOSITY.softening;
+
+/** How open the rim is, 1 to 0, by the fluidity that glass has, 1/(Pa·s): nine tenths a quarter of a decade before it is half sealed. */
+export function openRim(fluidity_perPa_s: number): number {
+  const sealed = fluidity_perPa_s * SEALS_PA_S;
+  const squared = sealed * sealed;
+  return 1 / (1 + squared * squared);
+}
 
 const SUPPORTED_DISC_SAG = 0.17;
 

@@ -19,8 +19,8 @@ export interface RelaxationConstants {
   structureOverStress: number;
   /** Narayanaswamy's x: how much of the slowing is by temperature rather than structure. */
   nonLinearity: number;
-  /** Activation energy over the gas constant, K. */
-  activation_K: number;
+  /** Activation of the glass whose structure stands still, over the gas constant, K; the viscosity curve's own slope at the annealing point where left out. */
+  activation_K?: number;
 }
 
 export interface GlassConstants {
@@ -45,6 +45,8 @@ export interface GlassConstants {
   meltExpansion_perK?: number;
   /** Stress-optical constant C, 1/Pa; 2.7e-12 where it is not known. */
   stressOptical_perPa?: number;
+  /** Mean absorption of heat radiation in the hot glass, 1/m: where it is told, clear thick glass conducts by radiation too, above 500 °C. */
+  absorption_perM?: number;
   /** Where it hazes: the middle of the range and its half width, by which the haze is weighted. */
   haze?: { middle_C: number; halfWidth_K: number };
   /** log10 η, Pa·s, at which each state begins on the way up, where this glass departs from the convention. */

@@ -8,6 +8,7 @@
  * near the annealing point for that: one degree of its error moves A by nearly one, so it only leans on A's usual value.
  */
 import { decay } from '../numerics/decay';
+import { KELVIN_AT_0_C } from '../units/physical';
 import type { GlassConstants } from './constants';
 
 export interface Vft {
@@ -78,6 +79,9 @@ export const isPlausible = ({ A, B }: Vft): boolean => B > 0 && A >= A_RANGE.lea
 
 /** log10 of η in Pa·s; infinite at and below T0, where the formula has no meaning but glass is rigid. */
 export const logViscosity = ({ A, B, T0 }: Vft, temperature_C: number): number => (temperature_C <= T0 ? Infinity : A + B / (temperature_C - T0));
+
+/** Slope of ln η over 1/T at a temperature, K: the activation that the curve itself has there. */
+export const slopeOf = ({ B, T0 }: Vft, temperature_C: number): number => (Math.LN10 * B * (temperature_C + KELVIN_AT_0_C) ** 2) / (temperature_C - T0) ** 2;
 
 /** Fluidity 1/η, 1/(Pa·s); zero at and below T0. */
 export const fluidity = ({ A, B, T0 }: Vft, temperature_C: number): number => (temperature_C <= T0 ? 0 : decay(Math.LN10 * (A + B / (temperature_C - T0))));

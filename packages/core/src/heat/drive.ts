@@ -19,6 +19,8 @@ export interface Drive {
   target_C: number;
   at_C: number;
   kiln_K_per_s: number;
+  /** Of a kiln's wall that stores heat, °C. */
+  wall_C: number;
 }
 
 export const driveFrom = (kiln_C: number): Drive => ({
@@ -33,4 +35,5 @@ export const driveFrom = (kiln_C: number): Drive => ({
   target_C: kiln_C,
   at_C: kiln_C,
   kiln_K_per_s: 0,
+  wall_C: kiln_C,
 });

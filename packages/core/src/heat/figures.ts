@@ -9,8 +9,9 @@ export interface SegmentFigures {
   /** Through plus across, K, at the segment's end. */
   spread_end_K: number;
   /**
-   * Greatest tension while brittle, Pa: the elastic tension of the profile, free to bow, plus the across difference
-   * by EαΔT/(1−ν). Heating: per sheet where sheets are loose. Cooling: below the range where differences set.
+   * Greatest tension while brittle, Pa: the elastic tension of the profile, free to bow, plus the held share of its straight
+   * part, plus the differences across and from thick to thin, each at its greatest, by EαΔT/(1−ν). Heating: per sheet where sheets are loose.
+   * Cooling: below the range where differences set.
    */
   tension_max_Pa: number;
   /** Greatest through plus across, K, while heating past brittle. */
@@ -21,7 +22,7 @@ export interface SegmentFigures {
   heatWork_perPa: number;
   heatWorkUnder_perPa: number;
   heatWorkTop_perPa: number;
-  /** Work done between 10^8.5 and 10^6.6 Pa·s while heating, 1/Pa. */
+  /** Work done while heating as far as the rim is open, 1/Pa. */
   squeezeWork_perPa: number;
   /** Share of the relief left at the segment's end, 1 before the firing; null where no parts are followed. */
   reliefLeft: number | null;

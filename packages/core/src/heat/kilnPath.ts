@@ -16,12 +16,20 @@ export interface StepCaps {
 export const FIXED_STEPS: StepCaps = { step_s: 30, step_K: 1 };
 /** Under error control: as long as the integrals of fluidity and stress still resolve the ramp. */
 export const CONTROLLED_STEPS: StepCaps = { step_s: 240, step_K: 2.5 };
+/** Deep glass changes slowly: from some 40 mm on its steps may be as long as this share of L²/κ. */
+const STEP_OF_DIFFUSION = 1 / 16;
+
+/** The caps of controlled steps for glass of a depth, m, and a diffusivity, m²/s. */
+export const controlledSteps = (depth_m: number, diffusivity_m2_s: number): StepCaps => ({
+  ...CONTROLLED_STEPS,
+  step_s: Math.max(CONTROLLED_STEPS.step_s, (STEP_OF_DIFFUSION * depth_m ** 2) / diffusivity_m2_s),
+});
 /** A controlled step's own error, K; the figures then differ from the reference's by less than half a percent. */
 export const STEP_TOLERANCE_K = 0.02;
 export const SHORTEST_STEP_S = 1;
 
-/** Below this the kiln is not getting anywhere, K/s (0.1 K/h). */
-export const STALLED_K_PER_S = 0.1 / 3600;
+/** Below this the kiln is not getting anywhere, K/s (0.05 K/h): slower than any rate that can be asked for. */
+export const STALLED_K_PER_S = 0.05 / 3600;
 
 /** Sets the rate at which the kiln really goes from where the drive asks towards its target, K/s positive; never negative. */
 export function findKilnRate(kiln: KilnConstants | undefined, drive: Drive): void {
@@ -29,6 +37,6 @@ export function findKilnRate(kiln: KilnConstants | undefined, drive: Drive): voi
     drive.kiln_K_per_s = drive.asked_K_per_s;
     return;
   }
-  const best = drive.target_C > drive.at_C ? fullPowerHeating(kiln, drive.at_C) : naturalCooling(kiln, drive.at_C);
+  const best = drive.target_C > drive.at_C ? fullPowerHeating(kiln, drive.at_C, drive.wall_C) : naturalCooling(kiln, drive.at_C, drive.wall_C);
   drive.kiln_K_per_s = Math.max(0, Math.min(drive.asked_K_per_s, best));
 }

@@ -2,10 +2,11 @@
 import { restrainedStress, shearModulus } from '../glass/constants';
 import { type Vft, fluidity, temperatureAt, viscosityOf } from '../glass/viscosity';
 import { coatingRange, hazeBell, hazeWeight } from '../flow/harm';
+import { openRim } from '../flow/squeeze';
 import { levellingRate } from '../flow/relief';
 import { type SegmentFigures, type Series, copyOf, emptyFigures, emptySeries } from './figures';
 import type { Drive } from './drive';
-import { findThermalTension, thermalTensionNow, tensionWeights } from './thermalTension';
+import { HELD_SHARE, findThermalTension, thermalTensionNow, tensionWeights } from './thermalTension';
 import { type Regimes, hottestSegment, regimesOf, annealSoakSegment } from './regimes';
 import type { SimulationInput } from './simulation';
 import type { Mesh } from './stack';
@@ -33,12 +34,15 @@ interface Running {
   mean: number;
   /** Of the mean, K/s. */
   rate: number;
-  /** Difference across the piece, K. */
+  /** Difference across the piece, and from the top to the underside of a cylinder or a sphere, K. */
   across: number;
+  sides: number;
   fluidityBelow: number;
   fluidityMean: number;
   fluidityAbove: number;
   haze: number;
+  /** How far the rim is open. */
+  open: number;
   workSoFar: number;
   coldest: number;
   through: number;
@@ -64,20 +68,29 @@ export function settingFrom({ segments, curve, start_C, evenWithin_K = EVEN_WITH
     : { segment: hottestSegment(segments, start_C) + 1, at_C: regimes.setsFrom_C };
 }
 
+/** Mean over a step of what grows by shares, to the fourth order: the mean of both ends less a twelfth of the square of what it grows by. */
+function growingMean(before: number, after: number): number {
+  const sum = before + after;
+  if (sum === 0) return 0;
+  const grows = (after - before) / sum;
+  return (sum / 2) * (1 - (grows * grows) / 3);
+}
+
 /** Follows one simulation; temperature is the heatSolver's own array, read after every step. */
-export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float64Array, drive: Drive) {
+export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float64Array, drive: Drive, columns: { apart_K: number } | null) {
   const { glass } = input;
   const vft = viscosityOf(glass);
   const regimes = regimesOf(glass, vft);
   const shear_Pa = shearModulus(glass);
   const restrained_PaK = restrainedStress(glass, 1);
   const across_s = input.acrossLag_s ?? 0;
+  const sides_s = input.sidesLag_s ?? 0;
   const evenWithin_K = input.evenWithin_K ?? EVEN_WITHIN_K;
   const sets = settingFrom(input, vft, regimes);
   const stiff_C = temperatureAt(vft, STIFF_LOG_ETA);
   const bell = hazeBell(glass);
   const lifts = coatingRange(glass);
-  const { glassFrom, glassTo, glassJoints, glassShare: share } = mesh;
+  const { glassFrom, glassTo, glassShare: share } = mesh;
   const depth_m = mesh.height_m[glassTo] - mesh.height_m[glassFrom];
   const levelling_Pa = input.relief ? levellingRate(glass, input.relief.width_m, input.relief.depth_m ?? depth_m) : null;
 
@@ -91,10 +104,12 @@ export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float6
     mean: temperature[glassFrom],
     rate: 0,
     across: 0,
+    sides: 0,
     fluidityBelow: 0,
     fluidityMean: 0,
     fluidityAbove: 0,
     haze: hazeWeight(bell, temperature[glassFrom]),
+    open: openRim(0),
     workSoFar: 0,
     coldest: temperature[glassFrom],
     through: 0,
@@ -108,25 +123,37 @@ export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float6
   const flat = (input.shape ?? 'plate') === 'plate';
   const whole = tensionWeights(mesh, temperature, glassFrom, glassTo);
   const { temperature: glassT, armShare } = whole;
-  const sheets = input.looseSheets && flat ? glassJoints.slice(1).map((joint, i) => tensionWeights(mesh, temperature, glassJoints[i], joint)) : null;
+  const sheets = input.looseSheets && flat ? mesh.sheets.map(([first, last]) => tensionWeights(mesh, temperature, first, last)) : null;
+
+  const heldShare = input.heldShare ?? HELD_SHARE;
+  /** Greatest in the segment, K: free to bow, straight, across, from column to column. They fall at different times; adding them is the safe side. */
+  const pulled = new Float64Array(4);
 
   /** Holds the pull of the whole body, or of each sheet for itself, against the greatest so far. */
   function pulls(bySheet: boolean): void {
     let pull_K = 0;
+    let straight_K = 0;
     if (!flat) {
       // A long cylinder with free ends, and the skin of a sphere, bear the mean less what is coldest; a sphere's inside bears less.
       pull_K = running.mean - running.coldest;
+      straight_K = running.sides / 2;
     } else if (bySheet && sheets) {
       for (let i = 0; i < sheets.length; i += 1) {
         thermalTensionNow(sheets[i]);
         if (sheets[i].greatest_K > pull_K) pull_K = sheets[i].greatest_K;
+        if (sheets[i].straight_K > straight_K) straight_K = sheets[i].straight_K;
       }
     } else {
       findThermalTension(whole);
       pull_K = whole.greatest_K;
+      straight_K = whole.straight_K;
     }
-    const tension = restrained_PaK * (pull_K + running.across);
-    if (tension > now.tension_max_Pa) now.tension_max_Pa = tension;
+    if (pull_K > pulled[0]) pulled[0] = pull_K;
+    if (straight_K > pulled[1]) pulled[1] = straight_K;
+    if (running.across > pulled[2]) pulled[2] = running.across;
+    // Loose parts do not hold one another.
+    if (columns !== null && !(bySheet && sheets) && columns.apart_K > pulled[3]) pulled[3] = columns.apart_K;
+    now.tension_max_Pa = restrained_PaK * (pulled[0] + heldShare * pulled[1] + pulled[2] + pulled[3]);
   }
 
   function sample(): void {
@@ -143,8 +170,11 @@ export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float6
     running.sampled_s = t_s;
   }
 
-  /** Share of the step that came after the body had become even. */
-  const evenShare = (): number => (running.spreadBefore > evenWithin_K ? (evenWithin_K - running.spread) / (running.spreadBefore - running.spread) : 1);
+  /** Share of the step that came after the body had become even: differences fade by shares. */
+  const evenShare = (): number =>
+    running.spreadBefore > evenWithin_K
+      ? 1 - Math.log(running.spreadBefore / evenWithin_K) / Math.log(running.spreadBefore / Math.max(running.spread, 1e-9))
+      : 1;
 
   /** Heat work at the mean and both faces, and what follows from it. */
   function flow(): void {
@@ -155,12 +185,14 @@ export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float6
     const below = flows ? fluidity(vft, temperature[glassFrom]) : 0;
     const middle = flows ? fluidity(vft, mean) : 0;
     const above = flows ? fluidity(vft, temperature[glassTo]) : 0;
-    const work = ((running.fluidityMean + middle) / 2) * dt_s;
-    now.heatWorkUnder_perPa += ((running.fluidityBelow + below) / 2) * dt_s;
-    now.heatWorkTop_perPa += ((running.fluidityAbove + above) / 2) * dt_s;
+    const work = growingMean(running.fluidityMean, middle) * dt_s;
+    now.heatWorkUnder_perPa += growingMean(running.fluidityBelow, below) * dt_s;
+    now.heatWorkTop_perPa += growingMean(running.fluidityAbove, above) * dt_s;
     now.heatWork_perPa += work;
     running.workSoFar += work;
-    if (rate > STILL_K_PER_S && mean >= regimes.squeezeFrom_C && mean <= regimes.squeezeTo_C) now.squeezeWork_perPa += work;
+    const open = flows ? openRim(middle) : 1;
+    if (rate > STILL_K_PER_S) now.squeezeWork_perPa += (work * (running.open + open)) / 2;
+    running.open = open;
     now.relaxations = running.spread > evenWithin_K ? 0 : now.relaxations + work * shear_Pa * evenShare();
     running.fluidityBelow = below;
     running.fluidityMean = middle;
@@ -178,6 +210,9 @@ export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float6
     begin(segment: number, ramp_K: number, hold_s: number): void {
       index = segment;
       now = emptyFigures();
+      // What was handed on counts too: the first step may be long enough to see it gone.
+      now.deltaT_max_K = running.through;
+      pulled.fill(0);
       stress?.begin(segment);
       sampleEvery_K = Math.max(ramp_K / SAMPLES_PER_RAMP, 0.5);
       sampleEvery_s = Math.max(hold_s / SAMPLES_PER_HOLD, 30);
@@ -206,12 +241,14 @@ export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float6
       whole.slope = slope;
       const through = high - low;
       const across = across_s * Math.abs(rate);
-      const spread = through + across;
+      const sides = sides_s * Math.abs(rate);
+      const spread = through + across + sides;
       running.coldest = low;
       running.through = through;
       running.spreadBefore = running.spread;
       running.spread = spread;
       running.across = across;
+      running.sides = sides;
       if (through > now.deltaT_max_K) now.deltaT_max_K = through;
 
       if (rate > 0) {

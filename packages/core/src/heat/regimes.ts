@@ -3,6 +3,7 @@ import type { GlassConstants } from '../glass/constants';
 import { stateBegins } from '../glass/states';
 import { LOG_VISCOSITY, temperatureAt, type Vft } from '../glass/viscosity';
 import type { Segment } from '../kiln/segment';
+import { stifferBy } from '../stress/relaxation';
 
 /** The glass's temperature ranges that decide which limit applies, °C. */
 export interface Regimes {
@@ -17,11 +18,10 @@ export interface Regimes {
 }
 
 /**
- * Frozen-in glass relaxes ever slower by about 0.03 decades a degree (Narayanaswamy's non-linearity 0.5 and
- * activation 76,000 K), so 60 °C under the strain point its relaxation time is some fifty times the time that a
- * usual cool spends there.
+ * Glass that froze at its strain point has some fifty times the time that a usual cool spends there to go before it relaxes, once
+ * it is so many decades stiffer: 60 °C lower for soft sheet, 89 for borosilicate, whose glassy slope is smaller.
  */
-const SETTING_ENDS_BELOW_STRAIN_K = 60;
+const SETTING_ENDS_DECADES = 1.8;
 
 export function regimesOf(glass: GlassConstants, vft: Vft): Regimes {
   return {
@@ -29,7 +29,7 @@ export function regimesOf(glass: GlassConstants, vft: Vft): Regimes {
     squeezeFrom_C: temperatureAt(vft, 8.5),
     squeezeTo_C: temperatureAt(vft, LOG_VISCOSITY.softening),
     setsFrom_C: temperatureAt(vft, LOG_VISCOSITY.annealing),
-    setsTo_C: temperatureAt(vft, LOG_VISCOSITY.strain) - SETTING_ENDS_BELOW_STRAIN_K,
+    setsTo_C: stifferBy(SETTING_ENDS_DECADES, glass, temperatureAt(vft, LOG_VISCOSITY.strain), vft),
   };
 }
 

@@ -3,25 +3,33 @@
  * limits ask for gathered on the way. All temperatures in °C, lengths in m, times in s.
  *
  * What it cannot show: it is one-dimensional, so unevenness across the piece enters as acrossLag_s times the
- * glass's rate; conductivity and heat capacity are constant; loose sheets are taken to touch.
+ * glass's rate; conductivity and heat capacity are constant.
  */
 import { ROOM_C } from '../units/physical';
 import type { MeasuredCurve, SimulationInput, SimulationResult } from './simulation';
+import { diffusivity } from '../glass/constants';
 import { perHour, perSecond } from '../units/convert';
+import { wallAfter } from '../kiln/kiln';
 import { type HeatSolverState, heatSolver } from './heatSolver';
 import { driveFrom } from './drive';
-import { CONTROLLED_STEPS, FIXED_STEPS, SHORTEST_STEP_S, STALLED_K_PER_S, STEP_TOLERANCE_K, findKilnRate } from './kilnPath';
+import { FIXED_STEPS, controlledSteps, SHORTEST_STEP_S, STALLED_K_PER_S, STEP_TOLERANCE_K, findKilnRate } from './kilnPath';
+import { clearGlass } from './clearGlass';
+import { columnsOf } from './columns';
 import { meshOf } from './stack';
+import { TYPICAL_GAP_M, airGaps } from './airGaps';
 import { type RecorderState, recorder } from './recorder';
 
 /** Everything between two segments: from here the rest can be simulated anew. */
 export interface Checkpoint {
   kiln_C: number;
+  wall_C: number;
   t_s: number;
   steps: number;
   next_s: number;
   stepError_K: number;
   body: HeatSolverState;
+  gaps: Float64Array;
+  columns: HeatSolverState[];
   watch: RecorderState;
 }
 
@@ -40,24 +48,34 @@ export const simulateFiring = (input: SimulationInput): SimulationResult => simu
 export function simulateFrom(input: SimulationInput, first: number, checkpoints: Checkpoint[] | null): SimulationResult {
   const { glass, kiln, segments, curve } = input;
   const start_C = curve ? curve.kiln_C[0] : (input.start_C ?? kiln?.ambient_C ?? ROOM_C);
-  const mesh = meshOf(input.stack, glass, input.resolution?.glassIntervals, input.shape);
+  const { looseSheets = false, gap_m = TYPICAL_GAP_M, shape = 'plate' } = input;
+  const apart = looseSheets && gap_m > 0 && shape === 'plate';
+  const mesh = meshOf(input.stack, glass, { glassIntervals: input.resolution?.glassIntervals, shape, apart });
   const drive = driveFrom(start_C);
   const body = heatSolver(mesh, input.faces, input.start_C ?? start_C, drive);
-  const watch = recorder(input, mesh, body.temperature, drive);
+  const gaps = airGaps(mesh, glass, gap_m, body.temperature);
+  const clear = clearGlass(mesh, glass, body.temperature);
+  const columns = input.columns && shape === 'plate' ? columnsOf(input.columns, input.stack, glass, input.faces, input.start_C ?? start_C, drive) : null;
+  const watch = recorder(input, mesh, body.temperature, drive, columns);
   const controlled = input.steps !== 'fixed';
   const stepShare = input.resolution?.stepShare ?? 1;
-  const caps = controlled ? CONTROLLED_STEPS : FIXED_STEPS;
+  const depth_m = mesh.height_m[mesh.glassTo] - mesh.height_m[mesh.glassFrom];
+  const caps = controlled ? controlledSteps(depth_m, diffusivity(glass)) : FIXED_STEPS;
   const largestStep_s = caps.step_s * stepShare;
   const largestStep_K = caps.step_K * stepShare;
   const tolerance_K = STEP_TOLERANCE_K * stepShare ** 2;
   /** Kiln temperature, time, steps done, the step that the error allows, the greatest error. */
   const now = { kiln_C: start_C, t_s: 0, steps: 0, next_s: largestStep_s, stepError_K: 0 };
   let stalled: SimulationResult['stalled'] = null;
+  /** A kiln whose wall stores heat. */
+  const storing = kiln?.wallExchange_per_s === undefined ? null : kiln;
 
   /** One step of at most the drive's longest with the kiln at its steady rate; ends at its end exactly where it may take all of it. */
   function advance(): void {
     const { longest_s, rate_K_per_s } = drive;
     drive.from_C = now.kiln_C;
+    gaps.prepare();
+    clear.prepare();
     for (;;) {
       const dt_s = controlled && now.next_s < longest_s ? now.next_s : longest_s;
       drive.dt_s = dt_s;
@@ -75,10 +93,13 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
         now.next_s = dt_s < now.next_s ? Math.max(allowed_s, now.next_s) : allowed_s;
         if (error > now.stepError_K) now.stepError_K = error;
       }
+      if (storing) drive.wall_C = wallAfter(storing, drive.wall_C, now.kiln_C, drive.to_C, dt_s);
       now.kiln_C = drive.to_C;
       now.t_s += dt_s;
       now.steps += 1;
       drive.t_s = now.t_s;
+      gaps.step(dt_s);
+      columns?.step();
       watch.step();
       return;
     }
@@ -163,7 +184,10 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
   if (at) {
     Object.assign(now, { kiln_C: at.kiln_C, t_s: at.t_s, steps: at.steps, next_s: at.next_s, stepError_K: at.stepError_K });
     body.restore(at.body);
+    gaps.restore(at.gaps);
+    columns?.restore(at.columns);
     watch.restore(at.watch);
+    drive.wall_C = at.wall_C;
     drive.to_C = at.kiln_C;
     drive.t_s = at.t_s;
   } else {
@@ -171,7 +195,8 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
   }
   if (curve) runCurve(curve);
   for (let index = first; index < segments.length && !stalled && !curve; index += 1) {
-    if (checkpoints) checkpoints[index] = { ...now, body: body.save(), watch: watch.save() };
+    if (checkpoints)
+      checkpoints[index] = { ...now, wall_C: drive.wall_C, body: body.save(), gaps: gaps.save(), columns: columns?.save() ?? [], watch: watch.save() };
     runSegment(index);
   }
 

@@ -2,6 +2,7 @@
 import type { GlassConstants } from '../glass/constants';
 import type { KilnConstants } from '../kiln/kiln';
 import type { Segment } from '../kiln/segment';
+import type { UnlikeColumns } from './columns';
 import type { Face } from './exchange';
 import type { SegmentFigures, Series } from './figures';
 import type { Shape, StackLayer } from './stack';
@@ -26,16 +27,24 @@ export interface SimulationInput {
   curve?: MeasuredCurve;
   start_C?: number;
   kiln?: KilnConstants;
+  /** Top to underside of a cylinder or a sphere that is warmed unequally, per K/s of glass rate, s; 0 where left out. */
+  sidesLag_s?: number;
   /** Edge-to-edge difference per K/s of glass rate, s. */
   acrossLag_s?: number;
+  /** Share of the straight part of the profile that contact and shade hold; HELD_SHARE where left out. */
+  heldShare?: number;
   /** Sheets not yet joined: each bears only its own difference while it is brittle. */
   looseSheets?: boolean;
+  /** Air between loose sheets until they sag together, m; 0 where they touch, TYPICAL_GAP_M where left out. */
+  gap_m?: number;
+  /** Where a joined plate is thickest and thinnest: what one runs ahead of the other pulls too. */
+  columns?: UnlikeColumns;
   /** Through plus across under which the body counts as even, K. */
   evenWithin_K?: number;
   /** Width of the parts whose relief is followed, m, and the depth of the body with them on it; that of the glass in the stack where left out. */
   relief?: { width_m: number; depth_m?: number };
   /**
-   * Asks for stress by the full model, free to bow, held flat, or both. From the start, or only once the hottest
+   * Asks for stress by the full model, free to bow, held flat, or both; a cylinder or a sphere is free. From the start, or only once the hottest
    * segment is over: glass that was fluid then remembers nothing from before.
    */
   stress?: { support: 'free' | 'flat' | 'both'; from?: 'start' | 'hottest' };
@@ -57,7 +66,10 @@ export interface SimulationResult {
   energy: { stored_J_m2: number; crossed_J_m2: number };
   /** Set where the kiln could get no further, or after 90 days; later segments are not simulated. */
   stalled: { segment: number; at_C: number } | null;
-  /** Stress through the depth once the whole body is at room temperature, tension positive; z from its underside. */
+  /**
+   * Stress through the depth once the whole body is at room temperature, tension positive; z from its underside. Of a cylinder along
+   * it, of a sphere round about, z from its middle.
+   */
   residual?: { z_m: number; stress_Pa: number }[];
   /** The same had it been held flat: the upper bound. */
   residualFlat?: { z_m: number; stress_Pa: number }[];

@@ -34,8 +34,18 @@ export interface Mesh {
   glassTo: number;
   /** Each glass node's share of the glass, index 0 at glassFrom; they sum to one. */
   glassShare: Float64Array;
-  /** Node at the underside of each glass layer, then the glass's top node. */
-  glassJoints: number[];
+  /** First and last node of each layer of glass; neighbours share a node where they touch. */
+  sheets: [first: number, last: number][];
+  /** Where they stand apart: index of the conductance between one sheet's top and the next one's underside. */
+  gaps: number[];
+}
+
+export interface MeshChoice {
+  /** Through the whole glass; finer or coarser for checks of convergence. */
+  glassIntervals?: number;
+  shape?: Shape;
+  /** Whether the layers of glass stand apart: each has faces of its own then, and what lies between is set from outside. */
+  apart?: boolean;
 }
 
 /** Intervals through the whole glass body: 41 nodes put the steady ramp within 0.1 % of its closed form. */
@@ -43,8 +53,12 @@ export const GLASS_INTERVALS = 40;
 const LEAST_INTERVALS_PER_SHEET = 4;
 const SUPPORT_INTERVALS = 12;
 
-/** Builds the mesh. The stack's glass layers must be adjacent. glassIntervals refines it for convergence checks. */
-export function meshOf(stack: readonly StackLayer[], glass: GlassConstants, glassIntervals = GLASS_INTERVALS, shape: Shape = 'plate'): Mesh {
+/** Builds the mesh. The stack's glass layers must be adjacent. */
+export function meshOf(
+  stack: readonly StackLayer[],
+  glass: GlassConstants,
+  { glassIntervals = GLASS_INTERVALS, shape = 'plate', apart = false }: MeshChoice = {},
+): Mesh {
   const glassDepth = stack.reduce((sum, layer) => sum + (layer.of === 'glass' ? layer.thickness_m : 0), 0);
   const cells = stack.map((layer) => ({
     layer,
@@ -53,7 +67,8 @@ export function meshOf(stack: readonly StackLayer[], glass: GlassConstants, glas
         ? Math.max(2, Math.round((SUPPORT_INTERVALS * glassIntervals) / GLASS_INTERVALS))
         : Math.max(LEAST_INTERVALS_PER_SHEET, Math.round((glassIntervals * layer.thickness_m) / glassDepth)),
   }));
-  const count = cells.reduce((sum, cell) => sum + cell.intervals, 1);
+  const gapCount = apart ? Math.max(0, stack.filter(({ of }) => of === 'glass').length - 1) : 0;
+  const count = cells.reduce((sum, cell) => sum + cell.intervals, 1 + gapCount);
   const mesh: Mesh = {
     height_m: new Float64Array(count),
     capacity: new Float64Array(count),
@@ -61,7 +76,8 @@ export function meshOf(stack: readonly StackLayer[], glass: GlassConstants, glas
     glassFrom: -1,
     glassTo: -1,
     glassShare: new Float64Array(0),
-    glassJoints: [],
+    sheets: [],
+    gaps: [],
   };
   const power = AREA_POWER[shape];
   const outside = stack.reduce((sum, layer) => sum + layer.thickness_m, 0);
@@ -75,7 +91,12 @@ export function meshOf(stack: readonly StackLayer[], glass: GlassConstants, glas
     const step = layer.thickness_m / intervals;
     if (layer.of === 'glass') {
       if (mesh.glassFrom < 0) mesh.glassFrom = node;
-      mesh.glassJoints.push(node);
+      else if (apart) {
+        mesh.gaps.push(node);
+        mesh.height_m[node + 1] = mesh.height_m[node];
+        node += 1;
+      }
+      mesh.sheets.push([node, node + intervals]);
     }
     for (let i = 0; i < intervals; i += 1) {
       const here = mesh.height_m[node];
@@ -94,7 +115,6 @@ export function meshOf(stack: readonly StackLayer[], glass: GlassConstants, glas
     }
     if (layer.of === 'glass') mesh.glassTo = node;
   }
-  mesh.glassJoints.push(mesh.glassTo);
   const whole = glassVolume.reduce((sum, volume) => sum + volume, 0);
   mesh.glassShare = glassVolume.slice(mesh.glassFrom, mesh.glassTo + 1).map((volume) => volume / whole);
   return mesh;

@@ -1,8 +1,10 @@
 /**
  * Elastic tension of a temperature profile in a plate that is free to bow: what is left of the profile once its
  * mean and its straight-line part are taken out (Timoshenko and Goodier, Theory of Elasticity, §147), in K.
- * Times Eα/(1−ν) it is the stress; tension is positive. Right while the glass is brittle and was free of stress;
- * a body held flat bears more.
+ * Times Eα/(1−ν) it is the stress; tension is positive. Right while the glass is brittle and was free of stress.
+ *
+ * A thick slab bows by hundredths of a millimetre and its weight cannot hold it flat, so the free profile is what it bears; but
+ * uneven contact and shaded rims hold part of it back. Of the straight part of the profile a share counts as held, HELD_SHARE.
  */
 import { depthWeights } from '../numerics/depth';
 import type { Mesh } from './stack';
@@ -21,7 +23,12 @@ export interface TensionWeights {
   mean: number;
   slope: number;
   greatest_K: number;
+  /** Half of what the straight part of the profile rises by through the depth, K. */
+  straight_K: number;
 }
+
+/** Share of the straight part that is held, where nothing better is known: rates that practice fires follow from it, from 6 to 50 mm. */
+export const HELD_SHARE = 0.3;
 
 export function tensionWeights({ height_m }: Mesh, temperature: Float64Array, from: number, to: number): TensionWeights {
   const { weight, arm } = depthWeights(height_m.subarray(from, to + 1));
@@ -36,6 +43,7 @@ export function tensionWeights({ height_m }: Mesh, temperature: Float64Array, fr
     mean: 0,
     slope: 0,
     greatest_K: 0,
+    straight_K: 0,
   };
 }
 
@@ -48,6 +56,7 @@ export function findThermalTension(weights: TensionWeights): void {
     if (pull > greatest) greatest = pull;
   }
   weights.greatest_K = greatest;
+  weights.straight_K = Math.abs(slope) * arm[arm.length - 1];
 }
 
 /** Finds the greatest tension for the current temperatures. */

@@ -30,11 +30,16 @@ export interface KeyIn {
   remarks: { kind: 'rounded' | 'cannot'; message: string }[];
 }
 
+/** Whether the last segment is the closed kiln, switched off, on its way down: no controller is told of it. */
+export function switchesOff(segments: readonly Segment[]): boolean {
+  const [before, last] = segments.slice(-2);
+  return last !== undefined && last.rate_C_per_h === null && last.target_C < before.target_C && last.hold_s === 0;
+}
+
 export function keyIn(segments: readonly Segment[], controller: Controller): KeyIn {
-  const last = segments.length - 1;
-  const switchOff = last > 0 && segments[last].rate_C_per_h === null && segments[last].target_C < segments[last - 1].target_C && segments[last].hold_s === 0;
+  const switchOff = switchesOff(segments);
   const remarks: KeyIn['remarks'] = [];
-  const rows = segments.slice(0, switchOff ? last : undefined).map((segment, index): KeyedSegment => {
+  const rows = segments.slice(0, switchOff ? -1 : undefined).map((segment, index): KeyedSegment => {
     const exact = segment.rate_C_per_h === null ? null : differenceIn(segment.rate_C_per_h, controller.unit);
     const rate = exact === null ? controller.fullSpeedCode : Math.floor(exact + 1e-6);
     if (exact !== null && rate < 1) {

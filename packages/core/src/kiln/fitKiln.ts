@@ -1,12 +1,13 @@
 /**
  * A kiln's constants from a test: temperatures while it climbs at full power and cools with the power off. Fitted is
  * C·dT/dt = P·u − U(T − Ta) − S(T⁴ − Ta⁴) in its integral form, so that noise is not differentiated. Only P/C, U/C and S/C
- * can be told from temperatures. One node cannot fit both a climb and a long tail: the misfit says so.
+ * can be told from temperatures. One node cannot fit both a climb and a long tail: where a wall that stores heat, −G(T − Tw) with
+ * Cw·dTw/dt = G(T − Tw), fits clearly better, it is told too. It is taken to be as warm as the kiln at the first reading.
  */
 import { KELVIN_AT_0_C } from '../units/physical';
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { type Outcome, found, refused } from '../problem';
-import type { KilnConstants } from './kiln';
+import { type KilnConstants, wallAfter } from './kiln';
 
 export interface KilnReading {
   t_s: number;
@@ -16,7 +17,7 @@ export interface KilnReading {
 }
 
 export interface KilnFit {
-  constants: Pick<KilnConstants, 'power_K_per_s' | 'loss_per_s' | 'radiantLoss_per_K3_s'>;
+  constants: Pick<KilnConstants, 'power_K_per_s' | 'loss_per_s' | 'radiantLoss_per_K3_s' | 'wallExchange_per_s' | 'wallOverChamber'>;
   /** Root mean square of the temperature that the fit misses from reading to reading, K. */
   misfit_K: number;
   /** The fit is no better than it should be trusted: what to measure besides. */
@@ -28,7 +29,15 @@ const LEAST_READINGS = 8;
 const LEAST_RANGE_K = 200;
 const POOR_MISFIT_K = 8;
 /** What parameters are counted in, so that they are near one: K/s, 1/s, 1/(K³·s). */
-const SCALE = { power: 0.2, loss: 5e-5, radiant: 5e-14 };
+const SCALE = { power: 0.2, loss: 5e-5, radiant: 5e-14, exchange: 1e-4 };
+/** What readings are good to at best, K. */
+const READ_TO_K = 0.02;
+/** A wall is told only where it makes the misfit so many times smaller: two constants more fit anything a little better. */
+const WALL_BETTER = 1.5;
+/** How fast walls follow, 1/s, from two days to ten minutes; by what factor those that are tried are apart, and to what one is sought. */
+const PACES_APART = 2;
+const PACE_TO = 1.002;
+const WALL_PACES_HZ = Array.from({ length: 9 }, (_, i) => 6e-6 * PACES_APART ** i);
 
 export function fitKiln(readings: readonly KilnReading[], ambient_C: number): Outcome<KilnFit> {
   if (readings.length < LEAST_READINGS) return refused('too-few', 'readings', `At least ${LEAST_READINGS} readings are needed; got ${readings.length}.`);
@@ -54,28 +63,50 @@ export function fitKiln(readings: readonly KilnReading[], ambient_C: number): Ou
       rise: next.kiln_C - here.kiln_C,
     };
   });
-  const { parameterValues, parameterError } = levenbergMarquardt(
-    { x: steps.map((_, i) => i), y: steps.map(({ rise }) => rise) },
-    ([p, u, s]) =>
-      (i) =>
-        p * steps[i].power - u * steps[i].linear - s * steps[i].radiant,
-    {
-      initialValues: [1, 1, 1],
-      minValues: [1e-3, 0, 0],
-      maxValues: [50, 200, 200],
-      maxIterations: 200,
-      jacobianFunction: () => (i) => [steps[i].power, -steps[i].linear, -steps[i].radiant],
-    },
-  );
-  const [p, u, s] = parameterValues;
-  const misfit_K = Math.sqrt(steps.reduce((sum, one) => sum + (p * one.power - u * one.linear - s * one.radiant - one.rise) ** 2, 0) / steps.length);
-  if (!Number.isFinite(parameterError)) return refused('no-fit', 'readings', 'No kiln fits these readings; check their times and powers.');
+  /** Constants in the scale that fit best, all positive, with what each step gave to a wall or without one, and what they miss, K. */
+  const fitted = (toWall: readonly number[] | null): { values: readonly number[]; misfit_K: number } => {
+    const slopes = steps.map((one, i) => [one.power, -one.linear, -one.radiant, ...(toWall ? [-toWall[i]] : [])]);
+    const model = (values: readonly number[], i: number): number => slopes[i].reduce((sum, slope, k) => sum + slope * values[k], 0);
+    const { parameterValues: values } = levenbergMarquardt({ x: steps.map((_, i) => i), y: steps.map(({ rise }) => rise) }, (now) => (i) => model(now, i), {
+      initialValues: slopes[0].map(() => 1),
+      minValues: slopes[0].map((_, k) => (k === 0 ? 1e-3 : 0)),
+      maxValues: slopes[0].map((_, k) => (k === 0 ? 50 : 200)),
+      maxIterations: 25,
+      jacobianFunction: () => (i) => slopes[i],
+    });
+    return { values, misfit_K: Math.sqrt(steps.reduce((sum, { rise }, i) => sum + (model(values, i) - rise) ** 2, 0) / steps.length) };
+  };
+  /** With a wall that follows the temperatures that were read at a pace, 1/s. */
+  const walledAt = (pace_Hz: number): ReturnType<typeof fitted> & { pace_Hz: number } => {
+    const wall = { wallExchange_per_s: SCALE.exchange, wallOverChamber: SCALE.exchange / pace_Hz };
+    let wall_C = readings[0].kiln_C;
+    const toWall = readings.slice(1).map((next, i) => {
+      const before_C = wall_C;
+      wall_C = wallAfter(wall, wall_C, readings[i].kiln_C, next.kiln_C, next.t_s - readings[i].t_s);
+      return wall.wallOverChamber * (wall_C - before_C);
+    });
+    return { pace_Hz, ...fitted(toWall) };
+  };
+  const bestOf = (paces: readonly number[]) => paces.map(walledAt).reduce((best, one) => (one.misfit_K < best.misfit_K ? one : best));
+
+  const plain = fitted(null);
+  if (!Number.isFinite(plain.misfit_K)) return refused('no-fit', 'readings', 'No kiln fits these readings; check their times and powers.');
+  let walled = bestOf(WALL_PACES_HZ);
+  for (let apart = Math.sqrt(PACES_APART); apart > PACE_TO; apart = Math.sqrt(apart)) {
+    walled = bestOf([walled.pace_Hz / apart, walled.pace_Hz, walled.pace_Hz * apart]);
+  }
+  const stores = walled.misfit_K * WALL_BETTER < plain.misfit_K && walled.misfit_K < plain.misfit_K - READ_TO_K;
+  const { misfit_K, values } = stores ? walled : plain;
+  const wallExchange_per_s = values[3] * SCALE.exchange;
   return found({
-    constants: { power_K_per_s: p * SCALE.power, loss_per_s: u * SCALE.loss, radiantLoss_per_K3_s: s * SCALE.radiant },
+    constants: {
+      ...{ power_K_per_s: values[0] * SCALE.power, loss_per_s: values[1] * SCALE.loss, radiantLoss_per_K3_s: values[2] * SCALE.radiant },
+      ...(stores ? { wallExchange_per_s, wallOverChamber: wallExchange_per_s / walled.pace_Hz } : {}),
+    },
     misfit_K,
     remark:
       misfit_K > POOR_MISFIT_K
-        ? `The fit misses by ${misfit_K.toFixed(0)} °C from reading to reading: thick walls that store heat need a second node, which this has not.`
+        ? `The fit misses by ${misfit_K.toFixed(0)} °C from reading to reading: no kiln with one wall that stores heat does this.`
         : null,
   });
 }

@@ -1,7 +1,12 @@
-import { SOFT_90 } from '../testCases';
+import { SOFT_90, sheetsOf } from '../testCases';
+import { valueOf } from '../problem';
+import { evaluate } from '../schedule/check';
+import { compose } from '../schedule/compose';
+import { verdictOf } from '../schedule/words';
+import { METRIC, otherUnits } from '../units/convert';
 import { viscosityOf } from '../glass/viscosity';
 import { efold } from '../flow/heatWork';
-import { type LookSeen, learnCorrections, nextRung } from './corrections';
+import { type LookSeen, correctionsOf, learnCorrections, nextRung, workAsRead } from './corrections';
 
 const vft = viscosityOf(SOFT_90);
 const RANGE = { least: 1.6e-2, most: 4.6e-2 };
@@ -22,6 +27,41 @@ function ladder(truth: { offset_K: number; workFactor: number }, range: typeof R
     };
   });
 }
+
+describe('what is taken over', () => {
+  const firing = sheetsOf(2, 0.003);
+  const plain = valueOf(compose(firing));
+  const work = (outcome: typeof plain) => outcome.segments.find(({ role }) => role === 'work');
+
+  test('is nothing where all is as usual', () => {
+    expect(correctionsOf({})).toBeUndefined();
+    expect(correctionsOf({ offset_K: 0, workFactor: 1 })).toBeUndefined();
+    expect(correctionsOf({ offset_K: 5 })).toEqual({ offset_K: 5, workFactor: 1 });
+  });
+
+  test('changes the hold first and the temperature second, and is told', () => {
+    const more = { ...firing, corrections: { offset_K: 0, workFactor: 1.2 } };
+    const longer = valueOf(compose(more));
+    expect(work(longer)?.target_C).toBe(work(plain)?.target_C);
+    expect(work(longer)?.hold_s).toBeGreaterThan(work(plain)?.hold_s ?? 0);
+    expect(verdictOf(more, longer.evaluation, METRIC).join(' ')).toMatch(/Aimed at 1\.20 times the usual heat work, because looks took more here/);
+    const over = { ...firing, corrections: { offset_K: 10, workFactor: 1 } };
+    const hotter = valueOf(compose(over));
+    expect(work(hotter)?.target_C).toBe((work(plain)?.target_C ?? 0) + 10);
+    expect(verdictOf(over, hotter.evaluation, METRIC).join(' ')).toMatch(/Keyed 10(\.0)? °C hotter, because the controller reads so much over the glass/);
+    expect(verdictOf(over, hotter.evaluation, otherUnits(METRIC)).join(' ')).toMatch(/Keyed 18(\.0)? °F hotter/);
+    expect(verdictOf(firing, plain.evaluation, METRIC).join(' ')).not.toMatch(/Keyed|Aimed/);
+  });
+
+  test('is undone where a firing is to teach: its work by what the controller read, within 3 %', () => {
+    const { segments } = plain;
+    const read = evaluate(firing, segments).work_perPa.mean;
+    const felt = evaluate({ ...firing, corrections: { offset_K: 10, workFactor: 1 } }, segments).work_perPa.mean;
+    expect(felt).toBeLessThan(0.9 * read);
+    expect(Math.abs(workAsRead(vft, felt, work(plain)?.target_C ?? 0, { offset_K: 10 }) / read - 1)).toBeLessThan(0.03);
+    expect(workAsRead(vft, read, 790, {})).toBe(read);
+  });
+});
 
 describe('what looks teach', () => {
   test('nothing seen leaves the prior', () => {
@@ -61,6 +101,57 @@ describe('what looks teach', () => {
     expect(witnessed.corrections.workFactor).toBeGreaterThan(0.9);
     expect(witnessed.corrections.workFactor).toBeLessThan(1.1);
     expect(witnessed.separated).toBe(true);
+  });
+
+  /** Numbers from 0 to 1 that look random and are the same each time (a linear congruence). */
+  function numbers(seed: number): () => number {
+    let state = seed * 2654435761 + 12345;
+    return () => {
+      state = (Math.imul(state | 0, 1664525) + 1013904223) | 0;
+      return (state >>> 0) / 2 ** 32;
+    };
+  }
+  const normal = (next: () => number): number => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
+
+  /** Twelve firings at two temperatures in a kiln and studio drawn from what is usual; each is judged with the error that looks have. */
+  function season(seed: number): { truth: { offset_K: number; logFactor: number }; seen: LookSeen[] } {
+    const next = numbers(seed);
+    const truth = { offset_K: 10 * normal(next), logFactor: 0.35 * normal(next) };
+    const seen = Array.from({ length: 12 }, (_, i): LookSeen => {
+      const [range, work_C] = i % 2 === 0 ? [RANGE, 800] : [SLUMP, 620];
+      const work_perPa = Math.sqrt(range.least * range.most) * Math.exp(0.6 * normal(next));
+      const felt = Math.log(work_perPa) - truth.offset_K / efold(vft, work_C) - truth.logFactor + 0.2 * normal(next);
+      const outcome = felt < Math.log(range.least) ? 'short' : felt > Math.log(range.most) ? 'past' : 'right';
+      return { work_perPa, least_perPa: range.least, most_perPa: range.most, work_C, outcome };
+    });
+    return { truth, seen };
+  }
+  const NINE_IN_TEN = 1.645;
+  const SEEDS = Array.from({ length: 10 }, (_, i) => i + 1);
+
+  test('from twelve firings at two temperatures the hidden offset and factor lie in its own nine-in-ten range, in nine of ten seasons', () => {
+    const inRange = SEEDS.filter((seed) => {
+      const { truth, seen } = season(seed);
+      const { corrections, offset_sd_K, workFactor_sd_log } = learnCorrections(vft, seen);
+      const offset = Math.abs(corrections.offset_K - truth.offset_K) < NINE_IN_TEN * offset_sd_K;
+      const factor = Math.abs(Math.log(corrections.workFactor) - truth.logFactor) < NINE_IN_TEN * workFactor_sd_log;
+      // It has learnt something: its range is narrower than what was known before.
+      return offset && factor && offset_sd_K < 9 && workFactor_sd_log < 0.3;
+    });
+    expect(inRange.length).toBeGreaterThanOrEqual(9);
+  });
+
+  test('one absurd result moves it by less than its spread', () => {
+    for (const seed of SEEDS.slice(0, 3)) {
+      const { seen } = season(seed);
+      const before = learnCorrections(vft, seen);
+      for (const outcome of ['short', 'past'] as const) {
+        const work_perPa = outcome === 'short' ? 100 * RANGE.most : RANGE.least / 100;
+        const after = learnCorrections(vft, [...seen, { work_perPa, ...ASKED, work_C: 800, outcome }]);
+        expect(Math.abs(after.corrections.offset_K - before.corrections.offset_K)).toBeLessThan(before.offset_sd_K / 2);
+        expect(Math.abs(Math.log(after.corrections.workFactor / before.corrections.workFactor))).toBeLessThan(before.workFactor_sd_log / 2);
+      }
+    }
   });
 
   test('a ladder halves the interval in the logarithm of work', () => {

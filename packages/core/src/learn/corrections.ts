@@ -5,7 +5,8 @@
  * degrees are a factor of 1.7 in work at 650 °C and of 1.3 at 800; so can a witness at the glass.
  *
  * Joint posterior on a grid. The prior: offset 0 ± 10 °C, factor 1 within a third. Likelihood of an ordered outcome: the
- * log of the work done, less that of the work needed, plus a normal error, against both ends of the look's range.
+ * log of the work done, less that of the work needed, plus a normal error, against both ends of the look's range. One in twenty
+ * is taken to tell nothing, whatever it says: a lid that was lifted, a wrong piece looked at; so one odd result cannot carry the day.
  */
 import { efold } from '../flow/heatWork';
 import type { Vft } from '../glass/viscosity';
@@ -17,6 +18,18 @@ export interface Corrections {
   /** The work that looks need here over what they need on the reference body. */
   workFactor: number;
 }
+
+/** What of it a studio has taken over for one of its kilns; nothing is as usual. */
+export type TakenOver = Partial<Corrections>;
+
+/** Corrections to plan by; undefined where all is as usual. */
+export function correctionsOf({ offset_K = 0, workFactor = 1 }: TakenOver): Corrections | undefined {
+  return offset_K === 0 && workFactor === 1 ? undefined : { offset_K, workFactor };
+}
+
+/** Heat work of a firing that was simulated with an offset taken off, as it is by what the controller read, 1/Pa. */
+export const workAsRead = (vft: Vft, work_perPa: number, work_C: number, { offset_K = 0 }: TakenOver): number =>
+  work_perPa * Math.exp(offset_K / efold(vft, work_C));
 
 export const NO_CORRECTIONS: Corrections = { offset_K: 0, workFactor: 1 };
 
@@ -53,6 +66,9 @@ const PRIOR_OFFSET_K = 10;
 const PRIOR_LOG_FACTOR = 0.35;
 /** How far two like firings differ in what they look like, in the log of work. */
 const LOOK_ERROR = 0.2;
+/** Share of results that tell nothing, and among how many they are spread. */
+const TELLS_NOTHING = 0.05;
+const OUTCOMES = 3;
 const OFFSETS = { from: -40, to: 40, count: 81 };
 const LOG_FACTORS = { from: -1.4, to: 1.4, count: 57 };
 /** Beyond this correlation one unknown stands for the other. */
@@ -71,10 +87,8 @@ function likelihood(seen: LookSeen, kelvinPerE: number, offset_K: number, logFac
   const did = Math.log(seen.work_perPa) - offset_K / kelvinPerE - logFactor;
   const short = below((Math.log(seen.least_perPa) - did) / LOOK_ERROR);
   const notPast = below((Math.log(seen.most_perPa) - did) / LOOK_ERROR);
-  // No outcome is impossible: the judge may err.
-  const floor = 1e-6;
-  if (seen.outcome === 'short') return short + floor;
-  return seen.outcome === 'past' ? 1 - notPast + floor : Math.max(0, notPast - short) + floor;
+  const told = seen.outcome === 'short' ? short : seen.outcome === 'past' ? 1 - notPast : Math.max(0, notPast - short);
+  return (1 - TELLS_NOTHING) * told + TELLS_NOTHING / OUTCOMES;
 }
 
 export function learnCorrections(vft: Vft, seen: readonly LookSeen[], witnesses: readonly Witness[] = []): Learnt {

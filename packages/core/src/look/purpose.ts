@@ -3,7 +3,7 @@
  * from here; nothing else in the core knows one look from another.
  */
 import type { BodyInput } from '../body/body';
-import { bodyDepth, bodyFigures, coarsestEdge, mainGlass } from '../body/body';
+import { bodyDepth, bodyFigures, mainGlass, openEdge } from '../body/body';
 import type { WorkRange } from '../flow/heatWork';
 import { reliefRate } from '../flow/relief';
 import { workToDrape, workToSag } from '../flow/sag';
@@ -109,16 +109,21 @@ const REFERENCE = { sheet_m: 0.003, tension_N_m: 0.3, part_m: 0.025, depth_m: 0.
 const SMALLEST_PART_SHARE = 0.3;
 /** Composing aims at this many times the work that just reaches the mould: rims drag on primer, and a mould stops it anyway. */
 const SHAPING_AIM = 2;
+/** Top and underside of a sheet do work that differs by so much: what must lie between closer limits cannot be fired. */
+const SIDES_APART = 1.1;
 /** Shaped glass may do this share of the work that would begin to polish it. */
 const STAYS_CRISP = 0.8;
 
+/** Layers fused before are one solid. */
+type MaybeJoined = BodyInput & { joined?: boolean };
+
 /** How much harder than the reference body this one is to round: by its coarsest edge, its tension, its parts' width. */
-function workScale(body: BodyInput, look: keyof LookWorks): number {
+function workScale(body: MaybeJoined, look: keyof LookWorks): number {
   const glass = mainGlass(body);
   const tension = REFERENCE.tension_N_m / glass.surfaceTension_N_m;
   // A skin's roughness and a dam full of pieces do not care how thick the sheets were.
   if (look === 'firePolish' || look === 'slabFlow') return tension;
-  const edges = (coarsestEdge(body) / REFERENCE.sheet_m) * tension;
+  const edges = (openEdge(body) / REFERENCE.sheet_m) * tension;
   const width = widestPart(body);
   if (look === 'tack' || width === null) return edges;
   const reference = reliefRate({ ...glass, surfaceTension_N_m: REFERENCE.tension_N_m }, REFERENCE.part_m, REFERENCE.depth_m);
@@ -132,7 +137,7 @@ export function widestPart({ parts = [] }: BodyInput): number | null {
 }
 
 /** The heat work that a look needs on this body and the most it bears, 1/Pa. */
-export function neededWork(body: BodyInput, look: Look, works: LookWorks, shaping?: Shaping): Outcome<WorkRange> {
+export function neededWork(body: MaybeJoined, look: Look, works: LookWorks, shaping?: Shaping): Outcome<WorkRange> {
   if (look !== 'slump' && look !== 'drape') {
     const scale = workScale(body, look);
     return found({ least: works[look].least * scale, most: works[look].most * scale });
@@ -149,18 +154,19 @@ export function neededWork(body: BodyInput, look: Look, works: LookWorks, shapin
     if (shaping?.kind !== 'former') return refused('missing', 'setup.shaping', 'A drape needs a former: how far the blank stands out and is to come down.');
     least = workToDrape(glass, shaping.overhang_m, sheet_m, shaping.drop_m);
   }
-  if (least >= polishes) {
+  if (least * SIDES_APART >= polishes) {
     return refused(
       'too-stiff',
       look === 'slump' ? 'setup.shaping.span_m' : 'setup.shaping.overhang_m',
-      `It would round its edges before it gets there: this shape asks for ${(least / polishes).toFixed(1)} times the heat work at which edges begin to flow. Take a wider span, a thinner body or a shallower shape.`,
+      `It would round its edges before it gets there: this shape asks for ${((100 * least) / polishes).toFixed(0)} % of the heat work at which edges begin to flow, and glass is never that even. Take a wider span, a thinner body or a shallower shape.`,
     );
   }
-  return found({ least, most: Math.max(polishes, least) });
+  return found({ least, most: polishes });
 }
 
 /** The work to aim at: the middle of a fused look's range on its logarithm, a little past the least of a shaped one. */
 export function aimedWork(look: Look, { least, most }: WorkRange): number {
   if (look !== 'slump' && look !== 'drape') return Math.sqrt(least * most);
-  return Math.min(least * SHAPING_AIM, most);
+  // Where that would come near to polishing, the middle between the two.
+  return Math.min(least * SHAPING_AIM, Math.sqrt(least * most));
 }

@@ -46,8 +46,20 @@ describe('what a schedule was made from, against what stands now', () => {
     ['another school', { school: { soak: 'lower', heat: 'cooler' } }, /Another way of heat or soak/],
     ['another kiln', { kiln: { ...made.kiln, id: 'tall', name: 'Tall kiln' } }, /the kiln 'Low kiln'; it is to be fired in 'Tall kiln'/],
     ["its kiln's figures", { kiln: { ...made.kiln, constants: { ...STUDIO_KILN, top_C: 800 } } }, /figures of the kiln 'Low kiln'/],
+    [
+      'what firings taught',
+      { kiln: { ...made.kiln, taken: { offset_K: 8, workFactor: 1.1 } } },
+      /What firings of 'Low kiln' have taught has been taken over since/,
+    ],
     ['another controller', { controller: { ...made.controller, id: 'other', name: 'Twelve line' } }, /keyed into 'Twelve line'/],
   ])('says in words: %s', (_, now, words) => expect(said(now)).toMatch(words));
+
+  test('says in words: more that firings taught, and that plans are as usual again', () => {
+    const taken = { ...made, kiln: { ...made.kiln, taken: { offset_K: 8, workFactor: 1.1 } } };
+    const more = { ...made, kiln: { ...made.kiln, taken: { offset_K: 5, workFactor: 1.1 } } };
+    expect(madeFromDifferences(taken, more, METRIC)).toEqual([expect.stringMatching(/have taught more since/)]);
+    expect(madeFromDifferences(taken, made, METRIC)).toEqual([expect.stringMatching(/as usual again/)]);
+  });
 
   test('in the units of the studio', () => {
     expect(said({ layers: thick }, { temperature: 'F', length: 'in', mass: 'oz' })).not.toMatch(/mm/);

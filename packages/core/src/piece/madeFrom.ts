@@ -6,6 +6,7 @@ import type { Footprint } from '../body/footprint';
 import type { GlassConstants } from '../glass/constants';
 import type { Controller } from '../kiln/controller';
 import type { KilnConstants } from '../kiln/kiln';
+import type { Corrections } from '../learn/corrections';
 import { type Look, PURPOSES } from '../look/purpose';
 import type { School } from '../schedule/firingCase';
 import type { Units } from '../units/convert';
@@ -25,7 +26,8 @@ export interface MadeFrom {
   look: Look;
   setup: PlannedSetUp;
   school: School;
-  kiln: { id: string; name: string; constants: KilnConstants };
+  /** taken: what of its firings was planned by; left out where all was as usual. */
+  kiln: { id: string; name: string; constants: KilnConstants; taken?: Corrections };
   controller: { id: string; name: string; counts: Controller };
 }
 
@@ -64,6 +66,11 @@ function layupDifferences(made: MadeFrom, now: MadeFrom, units: Units): string[]
   return said;
 }
 
+function takenWords(kiln: string, made: Corrections | undefined, now: Corrections | undefined): string {
+  if (now === undefined) return `It went by what firings of '${kiln}' had taught; plans are as usual again.`;
+  return made === undefined ? `What firings of '${kiln}' have taught has been taken over since.` : `Firings of '${kiln}' have taught more since.`;
+}
+
 /** Each way in which what stands now is not what the schedule was made from, as a sentence; none where it is still good. */
 export function madeFromDifferences(made: MadeFrom, now: MadeFrom, units: Units): string[] {
   const said = layupDifferences(made, now, units);
@@ -73,6 +80,7 @@ export function madeFromDifferences(made: MadeFrom, now: MadeFrom, units: Units)
   if (!sameMatter(made.school, now.school)) said.push('Another way of heat or soak has been chosen.');
   if (made.kiln.id !== now.kiln.id) said.push(`It was for the kiln '${made.kiln.name}'; it is to be fired in '${now.kiln.name}'.`);
   else if (!sameMatter(made.kiln.constants, now.kiln.constants)) said.push(`The figures of the kiln '${now.kiln.name}' have been changed.`);
+  if (made.kiln.id === now.kiln.id && !sameMatter(made.kiln.taken, now.kiln.taken)) said.push(takenWords(now.kiln.name, made.kiln.taken, now.kiln.taken));
   if (made.controller.id !== now.controller.id)
     said.push(`It was for the controller '${made.controller.name}'; it is to be keyed into '${now.controller.name}'.`);
   else if (!sameMatter(made.controller.counts, now.controller.counts)) said.push(`The figures of the controller '${now.controller.name}' have been changed.`);

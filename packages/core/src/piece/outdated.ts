@@ -40,6 +40,7 @@ function olderDifferences(made: FiringSnapshot, now: FiringSnapshot, units: Unit
   if (differs(({ firing }) => firing.school)) said.push('Another way of heat or soak has been chosen.');
   if (made.kilnName !== now.kilnName) said.push(`It was for the kiln '${made.kilnName}'; it is to be fired in '${now.kilnName}'.`);
   else if (differs(({ firing }) => firing.kiln)) said.push(`The figures of the kiln '${now.kilnName}' have been changed.`);
+  if (differs(({ firing }) => firing.corrections)) said.push(`Firings of '${now.kilnName}' have taught otherwise since.`);
   if (differs(({ controller: { unit, fullSpeedCode, mostSegments } }) => ({ unit, fullSpeedCode, mostSegments }))) {
     said.push('The figures of the controller have been changed.');
   }

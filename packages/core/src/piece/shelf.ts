@@ -3,6 +3,7 @@ import type { Content } from '../fit/reactions';
 import type { GlassConstants } from '../glass/constants';
 import type { Controller } from '../kiln/controller';
 import type { KilnConstants } from '../kiln/kiln';
+import type { TakenOver } from '../learn/corrections';
 
 /** What every record has beside its constants. */
 export interface Labelled {
@@ -30,7 +31,7 @@ export interface ShelfTest {
 export interface Shelf<C extends Labelled & Controller = Labelled & Controller> {
   families: readonly (Labelled & GlassConstants)[];
   glasses: readonly ShelfGlass[];
-  kilns: readonly (Labelled & KilnConstants)[];
+  kilns: readonly (Labelled & KilnConstants & TakenOver)[];
   controllers: readonly C[];
   stripTests: readonly ShelfTest[];
 }

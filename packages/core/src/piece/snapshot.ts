@@ -2,6 +2,7 @@
 import { mainGlass } from '../body/body';
 import type { Controller } from '../kiln/controller';
 import type { KilnConstants } from '../kiln/kiln';
+import { type TakenOver, correctionsOf } from '../learn/corrections';
 import { type Outcome, found, refused } from '../problem';
 import type { FiringCase } from '../schedule/firingCase';
 import { DEFAULT_LIMITS } from '../schedule/limits';
@@ -42,14 +43,17 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
   if (!controller) return missing('controller', 'controllerId');
   const { kind, paper, shaping } = step.setup;
   const under = paper ? withPaper(SETUPS[kind]) : SETUPS[kind];
+  const { constants, taken } = kilnOf(kiln);
+  const corrections = correctionsOf(taken);
   const firing: FiringCase = {
     body: body.value,
     setup: { ...under, ...(shaping ? { shaping } : {}) },
-    kiln: constantsOf(kiln),
+    kiln: constants,
     look: step.look,
     school: step.school,
     limits: DEFAULT_LIMITS,
     controller: countsOf(controller),
+    ...(corrections ? { corrections } : {}),
   };
   const family = mainFamily(doc, shelf, firing);
   return found({
@@ -67,6 +71,12 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
 
 /** A controller without its name: how it counts. */
 const countsOf = ({ unit, fullSpeedCode, mostSegments }: Controller): Controller => ({ unit, fullSpeedCode, mostSegments });
+
+/** A kiln's own constants, and what its firings have taught. */
+function kilnOf(kiln: Shelf['kilns'][number]): { constants: KilnConstants; taken: TakenOver } {
+  const { offset_K, workFactor, ...constants } = constantsOf(kiln);
+  return { constants, taken: { ...(offset_K === undefined ? {} : { offset_K }), ...(workFactor === undefined ? {} : { workFactor }) } };
+}
 
 /** How large a kiln is inside changes nothing that was computed. */
 function withoutRoom({
@@ -88,6 +98,7 @@ function madeFromOf(
   { kiln, controller }: { kiln: Shelf['kilns'][number]; controller: Labelled & Controller },
 ): MadeFrom {
   const drawn = drawnLayers(doc, shelf);
+  const { constants, taken } = kilnOf(kiln);
   const used = new Set(doc.layers.map(({ glassId }) => glassId));
   return {
     footprint: doc.footprint,
@@ -98,7 +109,7 @@ function madeFromOf(
     look,
     setup,
     school,
-    kiln: { id: kiln.id, name: kiln.name, constants: withoutRoom(constantsOf(kiln)) },
+    kiln: { id: kiln.id, name: kiln.name, constants: withoutRoom(constants), ...(correctionsOf(taken) ? { taken: correctionsOf(taken) } : {}) },
     controller: { id: controller.id, name: controller.name, counts: countsOf(controller) },
   };
 }

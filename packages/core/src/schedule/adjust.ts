@@ -9,6 +9,7 @@ import { type Evaluation, type Reading, marginOf, naturalCooling_C_per_h } from 
 import type { ResolvedFiring } from './resolved';
 import { KILN_PACE_SHARE, LEAST_CLIMB_K, SQUEEZE_BELOW_SEALING_K, evening, keyedIn, schoolHold, targetsOf, usualSqueeze } from './firstGuess';
 import { clamp, niceHold, niceRate } from './rounding';
+import { steadyHeating } from '../kiln/kiln';
 import type { PurposefulSegment } from '../kiln/segment';
 
 const LEAST_SQUEEZE_S = 10 * 60;
@@ -16,6 +17,8 @@ const LEAST_SQUEEZE_S = 10 * 60;
 const MOST_SQUEEZE_S = 60 * 60;
 /** How far inside its range the work must lie to count as met without its middle. */
 const WORK_CLEARANCE = 1.15;
+/** What a shorter hold would do is told badly where the glass lags far behind: the heat is moved by no more than this at once, K. */
+const MOST_SHIFT_K = 40;
 /** The simulation sees more than the closed form, so it needs less reserve. */
 const SIMULATED_RESERVE = 1.1;
 
@@ -33,10 +36,7 @@ export function adjusted(firing: ResolvedFiring, segments: PurposefulSegment[], 
 function adjust(firing: ResolvedFiring, segments: PurposefulSegment[], index: number, evaluation: Evaluation): PurposefulSegment {
   const segment = segments[index];
   const readings = evaluation.readings.filter((reading) => reading.segment === index);
-  const slowed = slowDown(firing, segment, segments[index - 1]?.target_C ?? firing.kiln.ambient_C, [
-    ...readings,
-    ...handedOn(firing, segment, index, evaluation),
-  ]);
+  const slowed = paced(firing, segment, segments[index - 1]?.target_C ?? firing.kiln.ambient_C, [...readings, ...handedOn(firing, segment, index, evaluation)]);
   if (segment.role === 'warmUp') return { ...slowed, target_C: warmTarget(firing, segments, index, evaluation) };
   if (segment.role === 'firstCool') return { ...slowed, target_C: firstCoolTarget(firing, segment, evaluation, index) };
   if (segment.role === 'squeeze') return { ...slowed, ...squeezed(firing, segment, readings) };
@@ -53,13 +53,26 @@ function handedOn(
   { simulation }: Evaluation,
 ): Pick<Reading, 'limit' | 'value' | 'allowed' | 'ok'>[] {
   const value = simulation.segments[index]?.spread_end_K ?? 0;
-  return role === 'warmUp' && value > limits.climbing_K ? [{ limit: 'climbing', value, allowed: limits.climbing_K, ok: false }] : [];
+  return role === 'warmUp' ? [{ limit: 'climbing', value, allowed: limits.climbing_K, ok: value <= limits.climbing_K }] : [];
 }
+
+/** Limits whose value goes with the rate. */
+const isPace = (limit: Reading['limit']): boolean => limit === 'pull' || limit === 'climbing' || limit === 'setting';
 
 /** The reserve that each difference limit is composed with. */
 const reserveFor = (limit: Reading['limit'], firing: ResolvedFiring): number => (limit === 'pull' ? firing.limits.pullReserve : SIMULATED_RESERVE);
 
-function slowDown(
+/** A shelf that sees the elements from below helps, which is not relied on without proof: there closed forms are not outrun. */
+const SEES_ELEMENTS_EMISSIVITY = 0.6;
+const helpedUnproven = ({ setup: { faces, twoFaceProof } }: ResolvedFiring): boolean =>
+  !twoFaceProof && faces.bottom.kind === 'open' && faces.bottom.emissivity > SEES_ELEMENTS_EMISSIVITY;
+
+/** A warm-up goes faster where its own simulation leaves room, by no more than this at once, and a little less than the room: tension grows more than the rate. */
+const FASTER_AT_MOST = 1.5;
+const SHORT_OF_ROOM = 0.98;
+
+/** Slower where a limit with its reserve asks for it; a warm-up faster too, where the simulation of this set-up proves that it may. */
+function paced(
   firing: ResolvedFiring,
   segment: PurposefulSegment,
   from_C: number,
@@ -69,15 +82,25 @@ function slowDown(
   for (const reading of readings) {
     const { limit, value, allowed } = reading;
     if (limit === 'kilnPace') share = Math.min(share, (KILN_PACE_SHARE * allowed) / value);
-    if (limit === 'pull' || limit === 'climbing' || limit === 'setting') {
+    if (isPace(limit)) {
       share = Math.min(share, allowed / reserveFor(limit, firing) / value);
     }
     // What stays goes with the rate; it is corrected only once it is broken, since the rule on the difference leads.
     if (limit === 'residual' && !reading.ok) share = Math.min(share, allowed / SIMULATED_RESERVE / value);
   }
+  if (segment.role === 'warmUp' && share === 1 && segment.rate_C_per_h !== null && !helpedUnproven(firing)) {
+    const room = Math.min(
+      FASTER_AT_MOST,
+      ...readings.flatMap(({ limit, value, allowed }) => (isPace(limit) ? [allowed / reserveFor(limit, firing) / value] : [])),
+    );
+    const most = KILN_PACE_SHARE * 3600 * steadyHeating(firing.kiln, segment.target_C);
+    const faster = niceRate(Math.min(segment.rate_C_per_h * room * SHORT_OF_ROOM, most), keyedIn(firing));
+    return faster > segment.rate_C_per_h ? { ...segment, rate_C_per_h: faster } : segment;
+  }
   if (share >= 1 - 1e-3) return segment;
-  // A kiln left to itself cools fastest where it starts.
-  const full = segment.rate_C_per_h ?? naturalCooling_C_per_h(firing, from_C);
+  // A kiln left to itself cools fastest where it starts, and no faster whatever is keyed in.
+  const asked = segment.rate_C_per_h ?? Infinity;
+  const full = segment.target_C < from_C ? Math.min(asked, naturalCooling_C_per_h(firing, from_C)) : asked;
   return { ...segment, rate_C_per_h: niceRate(full * share, keyedIn(firing)) };
 }
 
@@ -134,7 +157,7 @@ function workHold(firing: ResolvedFiring, segment: PurposefulSegment, { work_per
   if (wouldDoAt > wanted.least * WORK_CLEARANCE && wouldDoAt < wanted.most / WORK_CLEARANCE) return { ...segment, hold_s: keyed_s };
   const usual_s = schoolHold(firing);
   const wouldDo = work.mean + (usual_s - segment.hold_s) * perSecond;
-  const shift = efold(vft, segment.target_C) * Math.log(aim / Math.max(wouldDo, aim * 1e-3));
+  const shift = clamp(efold(vft, segment.target_C) * Math.log(aim / Math.max(wouldDo, aim * 1e-3)), -MOST_SHIFT_K, MOST_SHIFT_K);
   const round = targetsOf(firing);
   const moved_C = segment.target_C + shift;
   const target_C = Math.min(shift > 0 ? round.up(moved_C) : round.down(moved_C), round.down(kiln.top_C));
@@ -150,7 +173,9 @@ function annealSoakHold(firing: ResolvedFiring, segment: PurposefulSegment, eval
     const tau = evening(firing, segment.target_C);
     return niceHold(segment.hold_s + tau * Math.log(figures.spread_end_K / limits.even_K) + limits.relaxations * perRelaxation_s);
   }
-  const surplus_s = (figures.relaxations - limits.relaxations) * perRelaxation_s;
+  // Counted in times at the soak, but hotter glass relaxes faster: what is left over must still leave it even.
+  const sinceEven_s = evening(firing, segment.target_C) * Math.log(limits.even_K / Math.max(figures.spread_end_K, 1e-3));
+  const surplus_s = Math.min((figures.relaxations - limits.relaxations) * perRelaxation_s, sinceEven_s);
   if (surplus_s >= 0 && surplus_s < Math.max(300, 0.05 * segment.hold_s)) return segment.hold_s;
   return niceHold(Math.max(limits.leastSoak_s, segment.hold_s - surplus_s));
 }

@@ -1,4 +1,5 @@
 import { sheetsOf } from '../testCases';
+import type { FiringCase } from './firingCase';
 import { METRIC, otherUnits } from '../units/convert';
 import { type Reading, brokenOf, evaluate } from './check';
 import { compose } from './compose';
@@ -61,6 +62,17 @@ describe('in words', () => {
       }
     }
     for (const segment of segments) expect(whyOf(firing, segment, 'mm').length).toBeGreaterThan(10);
+  });
+
+  test('the warm-up names what lies there: a sheet, a slab, one solid, loose sheets, a casting', () => {
+    const [warmUp] = segments;
+    const named = (change: Partial<FiringCase['body']>): string => whyOf({ ...firing, body: { ...firing.body, ...change } }, warmUp, 'mm');
+    const one = (thickness_m: number) => ({ layers: [{ form: 'sheet' as const, glass: 0, thickness_m }] });
+    expect(named(one(0.004))).toMatch(/^one sheet of 4/);
+    expect(named(one(0.019))).toMatch(/^one slab of 19/);
+    expect(named({ joined: true })).toMatch(/^one solid/);
+    expect(named({})).toMatch(/^loose sheets/);
+    expect(named({ layers: [], casting: { glass: 0, volume_m3: 1e-4, thickest_m: 0.03, thinnest_m: 0.03 } })).toMatch(/^the glass of a casting 30/);
   });
 
   test('a kiln that gets no further is said so, and nothing is called kept', () => {

@@ -12,6 +12,7 @@ import { runLevel } from './runLevel';
 import { aimedWork } from '../look/purpose';
 import { openingTemperature } from './opening';
 import type { Segment } from '../kiln/segment';
+import { ENGINE_VERSION } from '../version';
 
 export type LimitName =
   | 'kilnTop'
@@ -59,6 +60,8 @@ export interface Evaluation {
   readings: Reading[];
   /** Totals over the firing, 1/Pa. */
   work_perPa: { least: number; mean: number; most: number };
+  /** Whose word it is; results from before engine 4 do not say. */
+  engine?: string;
 }
 
 /** Rounding of a figure must not break a limit that the computation met. */
@@ -97,7 +100,7 @@ export function evaluate(
   const top = figures.reduce((sum, one) => sum + one.heatWorkTop_perPa, 0);
   const mean = figures.reduce((sum, one) => sum + one.heatWork_perPa, 0);
   const work_perPa = { least: Math.min(under, mean, top), mean, most: Math.max(under, mean, top) };
-  return { simulation, readings: readingsOf(firing, segments, input.segments, simulation, work_perPa), work_perPa };
+  return { simulation, readings: readingsOf(firing, segments, input.segments, simulation, work_perPa), work_perPa, engine: ENGINE_VERSION };
 }
 
 /** The kiln's top is held against what is keyed; everything else against what the glass feels, the controller's offset taken off. */
@@ -144,7 +147,8 @@ function readingsOf(
   if (squeeze > 0) {
     const beforeSeal = segments.findIndex((segment) => segment.target_C > regimes.squeezeTo_C);
     const squeezeAt = beforeSeal > 0 ? beforeSeal - 1 : hottest;
-    const squeezed = figures.slice(0, squeezeAt + 1).reduce((sum, one) => sum + one.squeezeWork_perPa, 0);
+    // What the last climb does is not relied on: it is over in minutes and the rim seals on the way.
+    const squeezed = figures.slice(0, Math.max(hottest, 1)).reduce((sum, one) => sum + one.squeezeWork_perPa, 0);
     read('squeeze', squeezeAt, squeezed, squeeze, '1/Pa', 'atLeast');
   }
   const band = heatWorkBand(firing, work);

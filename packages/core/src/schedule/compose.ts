@@ -1,11 +1,13 @@
 /**
  * Composes a schedule. Closed forms give the first guess of every rate, target and hold; then the simulation is
- * asked, and whatever breaks a limit is slowed or lengthened until nothing does. Closed-form rates are never
- * exceeded, even where the simulation would allow it: a shelf that helps is not to be relied on without proof.
+ * asked, and whatever breaks a limit is slowed or lengthened until nothing does. Composing, checking and searching judge
+ * by one rule. A warm-up is made faster than its closed form where the simulation of this set-up keeps the reserve, but not
+ * where a shelf helps that sees the elements from below: that is not relied on without proof.
  */
 import { resolved, type ResolvedFiring } from './resolved';
 import { rememberingSimulator } from '../heat/joints';
-import { fullPowerHeating } from '../kiln/kiln';
+import type { SimulationInput, SimulationResult } from '../heat/simulation';
+import { fullPowerHeating, settledCooling } from '../kiln/kiln';
 import { type Outcome, found, refused } from '../problem';
 import { METRIC, type TemperatureUnit, type Units } from '../units/convert';
 import { formatRate, formatTemperature, text } from '../units/format';
@@ -15,7 +17,7 @@ import type { FiringCase, School } from './firingCase';
 import { NO_CORRECTIONS } from '../learn/corrections';
 import { closedForm, keyedIn } from './firstGuess';
 import { impossibleFiring } from './possible';
-import type { PurposefulSegment } from '../kiln/segment';
+import type { PurposefulSegment, Role } from '../kiln/segment';
 import { wholeDegrees } from './rounding';
 import { shortened } from './shorten';
 
@@ -35,6 +37,8 @@ export interface Composed {
 /** A kiln that climbs slower than this at the working temperature will not hold it against a draught. */
 const LEAST_CLIMB_C_PER_H = 20;
 const MOST_EVALUATIONS = 14;
+/** Intervals through the glass while a schedule is still being corrected. */
+const COARSE_INTERVALS = 16;
 
 /** units: of what is refused. */
 export function compose(asked: FiringCase, units: Units = METRIC): Outcome<Composed> {
@@ -60,36 +64,64 @@ function composeAs(asked: ResolvedFiring, { temperature }: Units): Outcome<Compo
   // Composed by what the glass feels; the targets are moved to what the controller reads at the end.
   const firing: ResolvedFiring = { ...asked, corrections: { ...corrections, offset_K: 0 } };
   if (!firing.work_perPa.ok) return firing.work_perPa;
+  const coolless = neverCools(firing, temperature);
+  if (coolless) return coolless;
   const guess = closedForm(firing);
   const impossible = kilnCannot(firing, guess, corrections.offset_K, temperature);
   if (impossible) return impossible;
   const simulate = rememberingSimulator();
+  const roughly = ({ stress: _stress, ...input }: SimulationInput): SimulationResult =>
+    simulate({ ...input, resolution: { glassIntervals: COARSE_INTERVALS } });
+  const tried = new Set<string>();
   let segments = guess;
-  let evaluation = evaluate(firing, segments, false, simulate);
-  let evaluations = 1;
-  for (; evaluations < MOST_EVALUATIONS; evaluations += 1) {
-    const next = adjusted(firing, segments, evaluation);
-    if (next === null) break;
-    segments = next;
-    evaluation = evaluate(firing, segments, false, simulate);
+  let evaluations = 0;
+  let evaluation: Evaluation;
+  // The early rounds move figures by far more than a coarse mesh errs, and need no stress: what stays is judged, and the last word said, in full.
+  for (let fully = false; ;) {
+    evaluation = evaluate(firing, segments, false, fully ? simulate : roughly);
+    evaluations += 1;
+    const next = evaluations < MOST_EVALUATIONS ? adjusted(firing, segments, evaluation) : null;
+    const again = next !== null && tried.has(JSON.stringify(next));
+    if (next !== null && !again) {
+      tried.add(JSON.stringify(next));
+      segments = next;
+      continue;
+    }
+    if (fully) break;
+    fully = true;
+    tried.clear();
   }
   const { segments: kept, remarks } = asked.controller ? shortened(segments, asked.controller) : { segments, remarks: [] };
   if (kept !== segments) {
     evaluation = evaluate(firing, kept, false, simulate);
     evaluations += 1;
   }
+  if (corrections.offset_K !== 0) {
+    // What the controller reads is keyed in its own whole degrees; a cool ends no hotter than it was found good.
+    segments = kept.map((segment) => ({
+      ...segment,
+      target_C: wholeDegrees(segment.target_C + corrections.offset_K, keyedIn(asked), COOLS[segment.role] ? 'colder' : 'nearest'),
+    }));
+    evaluation = evaluate(asked, segments, false, simulate);
+    evaluations += 1;
+  } else segments = kept;
   const converged = brokenOf(evaluation.readings).length === 0 && evaluation.simulation.stalled === null;
-  if (corrections.offset_K === 0) return found({ segments: kept, evaluation, evaluations, converged, school: asked.school, remarks });
-  // What the controller reads is keyed in its own whole degrees.
-  const keyed = kept.map((segment) => ({ ...segment, target_C: wholeDegrees(segment.target_C + corrections.offset_K, keyedIn(asked)) }));
-  return found({
-    segments: keyed,
-    evaluation: evaluate(asked, keyed, false, simulate),
-    evaluations: evaluations + 1,
-    converged,
-    school: asked.school,
-    remarks,
-  });
+  return found({ segments, evaluation, evaluations, converged, school: asked.school, remarks });
+}
+
+const COOLS: Partial<Record<Role, true>> = { firstCool: true, secondCool: true, lastCool: true };
+
+/** A kiln that loses less than this where its glass is annealed would not come down within a week. */
+const LEAST_COOLING_C_PER_H = 5;
+
+function neverCools({ kiln, glass }: ResolvedFiring, unit: TemperatureUnit): ReturnType<typeof refused> | null {
+  const cools_C_per_h = 3600 * settledCooling(kiln, glass.annealing_C);
+  if (cools_C_per_h >= LEAST_COOLING_C_PER_H) return null;
+  return refused(
+    'kiln-never-cools',
+    'kiln.loss_per_s',
+    `Switched off at ${text(formatTemperature(glass.annealing_C, unit))} this kiln would cool by ${text(formatRate(cools_C_per_h, unit))}, under the ${formatRate(LEAST_COOLING_C_PER_H, unit).figure} that any kiln does; its losses cannot be right.`,
+  );
 }
 
 function kilnCannot(firing: FiringCase, guess: readonly PurposefulSegment[], offset_K: number, unit: TemperatureUnit): ReturnType<typeof refused> | null {

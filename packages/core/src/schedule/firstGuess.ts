@@ -3,15 +3,18 @@ import { valueOf } from '../problem';
 import { resolved, type ResolvedFiring } from './resolved';
 import { exposedCoatings } from '../fit/coating';
 import { logViscosityFor, rampsWorth } from '../flow/heatWork';
-import { diffusivity, restrainedDifference, shearModulus } from '../glass/constants';
+import { restrainedDifference, shearModulus } from '../glass/constants';
 import { fluidity, temperatureAt } from '../glass/viscosity';
 import { exchange } from '../heat/exchange';
-import { equalisingTime, rateWithin } from '../heat/quasiSteady';
-import { fullPowerHeating, naturalCooling } from '../kiln/kiln';
+import { equalisingTime, plateTensionLag, rateWithin, solidEqualisingTime, solidTensionLag } from '../heat/quasiSteady';
+import { HELD_SHARE } from '../heat/thermalTension';
+import { naturalCooling, settledCooling, steadyHeating } from '../kiln/kiln';
 import { PURPOSES, aimedWork } from '../look/purpose';
+import { NO_CORRECTIONS } from '../learn/corrections';
 import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
 import { type RoundTargets, clamp, niceHold, niceRate, roundTargets } from './rounding';
+import type { SetUp } from './setups';
 import type { PurposefulSegment, Role } from '../kiln/segment';
 import type { TemperatureUnit } from '../units/convert';
 
@@ -24,6 +27,9 @@ export const SQUEEZE_BELOW_SEALING_K = 5;
 const LOWER_SOAK_LOG_ETA = 13.9;
 const ANNEALING_LOG_ETA = 12;
 const SECOND_COOL_BELOW_FIRST_K = 60;
+/** How much faster than the first cool practice takes the second and the last: what sets has set, and what pulls is held against its limit. */
+const SECOND_OVER_FIRST = 1.8;
+const LAST_OVER_FIRST = 5;
 /** A kiln at full power has nothing left to hold its rate with. */
 export const KILN_PACE_SHARE = 0.9;
 /** Each climb is one of its own, however late the glass is past brittle. */
@@ -42,24 +48,44 @@ export const schoolHold = ({ look, school }: Pick<FiringCase, 'look' | 'school'>
 export const soaksLower = ({ school, depth_m, limits }: ResolvedFiring): boolean =>
   school.soak === 'lower' || (school.soak === 'auto' && depth_m.fired > limits.thick_m);
 
-/** Heat capacity of glass and what lies under it, J/(m²K). */
-function heatPerArea({ glass, setup, depth_m }: ResolvedFiring): number {
-  const under = setup.below.reduce((sum, one) => sum + one.density_kg_m3 * one.heatCapacity_J_kgK * one.thickness_m, 0);
-  return under + glass.density_kg_m3 * glass.heatCapacity_J_kgK * depth_m.fired;
+/** Heat capacity of layers, J/(m²K). */
+const heatOf = (layers: SetUp['below']): number => layers.reduce((sum, one) => sum + one.density_kg_m3 * one.heatCapacity_J_kgK * one.thickness_m, 0);
+
+/** Volume over outside, in diameters. */
+const VOLUME_OVER_OUTSIDE = { cylinder: 1 / 4, sphere: 1 / 6 } as const;
+
+/** Heat capacity of the glass and what lies under or round it, for each area that takes in heat, J/(m²K). */
+function heatPerArea({ glass, depth_m, shape, setup, sidesLag_s }: ResolvedFiring): number {
+  const ofGlass = glass.density_kg_m3 * glass.heatCapacity_J_kgK * depth_m.fired;
+  if (shape === 'plate') return heatOf(setup.below) + ofGlass;
+  return (VOLUME_OVER_OUTSIDE[shape] * ofGlass + heatOf(setup.around ?? [])) * (sidesLag_s > 0 ? 2 : 1);
+}
+
+/** Tension that settles, K for each K/s, while brittle: as it is heated, sheet by sheet where they are loose, or as it is cooled. */
+function tensionLag(firing: ResolvedFiring, as: 'heated' | 'fired'): number {
+  const { glass, shape, openFaces, depth_m, limits, sidesLag_s, setup } = firing;
+  const heldShare = limits.heldShare ?? HELD_SHARE;
+  if (shape !== 'plate') return solidTensionLag(glass, depth_m[as], shape, sidesLag_s, heldShare);
+  const whole_m = as === 'heated' ? depth_m.laid : depth_m.fired;
+  const under = heatOf(setup.below) + glass.density_kg_m3 * glass.heatCapacity_J_kgK * (whole_m - depth_m[as]);
+  return plateTensionLag(glass, depth_m[as], openFaces, under, heldShare);
 }
 
 /** Estimate of the time constant, s, with which the body evens out at a temperature: through the glass, and into the kiln by its top. */
 export function evening(firing: ResolvedFiring, at_C: number): number {
   const { glass, shape, openFaces, setup } = firing;
   const depth_m = firing.depth_m.fired;
-  const through = shape === 'plate' ? equalisingTime(glass, depth_m, openFaces) : depth_m ** 2 / (4 * Math.PI ** 2 * diffusivity(glass));
+  const through = shape === 'plate' ? equalisingTime(glass, depth_m, openFaces) : solidEqualisingTime(glass, depth_m, shape);
   return through + heatPerArea(firing) / Math.max(exchange(setup.faces.top, at_C, at_C), 1);
 }
 
-/** Where the school's hold, with the ramps to it and from it, does the wanted work; rounded. */
+/**
+ * Where the school's hold, with the ramps to it and from it, does the wanted work; rounded. What firings have taught of the work
+ * changes the hold first, and only where no usual hold does it the heat.
+ */
 function workingTemperature(firing: ResolvedFiring, climb_K_per_s: (at_C: number) => number): number {
   const vft = firing.viscosity;
-  const work = aimedWork(firing.look, valueOf(firing.work_perPa));
+  const work = aimedWork(firing.look, valueOf(firing.work_perPa)) / (firing.corrections ?? NO_CORRECTIONS).workFactor;
   const hold_s = schoolHold(firing);
   let at_C = temperatureAt(vft, logViscosityFor(work, hold_s));
   for (let round = 0; round < 4; round += 1) {
@@ -79,9 +105,9 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
   const rate = (cPerHour: number): number => niceRate(cPerHour, keyedIn(firing));
   const through = lag_s.fired;
   const throughLaid = lag_s.laid;
-  const pull_K = restrainedDifference(glass, limits.pull_Pa / limits.pullReserve);
+  const pulledTo = (lag: number): number => 3600 * rateWithin(restrainedDifference(glass, limits.pull_Pa / limits.pullReserve), lag, across);
   const perHour = (difference_K: number, lag: number): number => 3600 * rateWithin(difference_K, lag, across);
-  const climb = (to_C: number): number => rate(Math.min(perHour(limits.climbing_K, throughLaid), KILN_PACE_SHARE * 3600 * fullPowerHeating(kiln, to_C)));
+  const climb = (to_C: number): number => rate(Math.min(perHour(limits.climbing_K, throughLaid), KILN_PACE_SHARE * 3600 * steadyHeating(kiln, to_C)));
 
   const squeezeHold = usualSqueeze(firing);
   const need = firing.squeeze_perPa;
@@ -100,10 +126,11 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
   const last_C = round.down(openingTemperature(firing));
   const relax = limits.relaxations / (shearModulus(glass) * fluidity(vft, soak_C));
   const cool = perHour(limits.setting_K / limits.settingReserve, through);
-  const thenCool = perHour(pull_K / limits.settingReserve, through);
-  const lastCool = perHour(pull_K, through);
+  const cooledBrittle = pulledTo(tensionLag(firing, 'fired'));
+  const thenCool = Math.min(SECOND_OVER_FIRST * cool, cooledBrittle);
+  const lastCool = Math.min(LAST_OVER_FIRST * cool, cooledBrittle);
   const warm = rate(
-    Math.min(perHour(pull_K, lag_s.heated), perHour(limits.climbing_K, throughLaid), KILN_PACE_SHARE * 3600 * fullPowerHeating(kiln, regimes.brittle_C)),
+    Math.min(pulledTo(tensionLag(firing, 'heated')), perHour(limits.climbing_K, throughLaid), KILN_PACE_SHARE * 3600 * steadyHeating(kiln, regimes.brittle_C)),
   );
   // The kiln must lead by the glass's lag for the glass itself to be past brittle.
   const lag = (warm / 3600) * (throughLaid + heatPerArea(firing) / Math.max(exchange(setup.faces.top, regimes.brittle_C, regimes.brittle_C), 1));
@@ -118,6 +145,6 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
     segment('drop', null, soak_C, annealSoakHold),
     segment('firstCool', rate(cool), first_C),
     segment('secondCool', rate(thenCool), second_C),
-    segment('lastCool', 3600 * naturalCooling(kiln, second_C) <= lastCool ? null : rate(lastCool), last_C),
+    segment('lastCool', 3600 * settledCooling(kiln, second_C) <= lastCool ? null : rate(lastCool), last_C),
   ];
 }

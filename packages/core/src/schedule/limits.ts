@@ -1,11 +1,15 @@
 /** What a firing must keep to. Each is an editable input; a reserve is the factor by which compose stays under. */
 import { type AirPocket, TYPICAL_POCKET } from '../flow/squeeze';
+import { TYPICAL_GAP_M } from '../heat/airGaps';
+import { HELD_SHARE } from '../heat/thermalTension';
 import { type LookWorks, TYPICAL_WORKS } from '../look/purpose';
 
 export interface Limits {
-  /** Quick-estimate stress EαΔT/(1−ν) that brittle glass may bear on the way, Pa. */
+  /** Tension that brittle glass may bear on the way, Pa. */
   pull_Pa: number;
   pullReserve: number;
+  /** Share of the straight part of the profile that counts as held; HELD_SHARE where left out, as in what was made before there was one. */
+  heldShare?: number;
   /** Through plus across while a difference sets for good, K. */
   setting_K: number;
   settingReserve: number;
@@ -25,6 +29,8 @@ export interface Limits {
   /** Time that a bare coating may spend between setting and sticking, s. */
   coating_s: number;
   pocket: AirPocket;
+  /** Air between loose sheets until they sag together, m; TYPICAL_GAP_M where left out. */
+  gap_m?: number;
   /** Never open above these, °C: usual work, and work thicker than thick_m. */
   open_C: number;
   openThick_C: number;
@@ -33,8 +39,9 @@ export interface Limits {
 
 export const DEFAULT_LIMITS: Limits = {
   pull_Pa: 7e6,
-  // Kilns overshoot their rate by about a fifth after a joint.
-  pullReserve: 1.25,
+  // Kilns overshoot their rate by about a fifth after a joint, and no two pieces lie alike.
+  pullReserve: 1.4,
+  heldShare: HELD_SHARE,
   setting_K: 5,
   // The closed form sees neither the shelf's heat nor unequal faces; 5 K over 1.75 has held in practice.
   settingReserve: 1.75,
@@ -48,6 +55,7 @@ export const DEFAULT_LIMITS: Limits = {
   haze_s: 8 * 3600,
   coating_s: 1500,
   pocket: TYPICAL_POCKET,
+  gap_m: TYPICAL_GAP_M,
   open_C: 90,
   openThick_C: 50,
   thick_m: 0.018,

@@ -2,14 +2,14 @@
  * The reckoning behind a reading, line by line with the figures put in, so that a person can follow it with a pencil.
  * Closed forms are given beside the simulated figure wherever there is one; they need not agree, and say so.
  */
-import { resolved, type ResolvedFiring } from './resolved';
-import { coarsestEdge } from '../body/body';
-import { footprintSpan } from '../body/footprint';
+import { hardestLid, resolved, type ResolvedFiring, unlikeColumns } from './resolved';
+import { footprintNarrow } from '../body/footprint';
 import { hazeBell } from '../flow/harm';
-import { airWay } from '../body/airWay';
 import { diffusivity, restrainedStress, shearModulus } from '../glass/constants';
 import { logViscosity } from '../glass/viscosity';
 import { slabLag, solidLag } from '../heat/quasiSteady';
+import { hottestSegment } from '../heat/regimes';
+import { HELD_SHARE } from '../heat/thermalTension';
 import { PURPOSES, TYPICAL_WORKS } from '../look/purpose';
 import { METRES_PER_INCH, type Units, differenceIn, kelvinFrom } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
@@ -41,7 +41,7 @@ type Question = Asked & { firing: ResolvedFiring };
 
 /** Through and across by closed form, at the segment's own rate; nothing where it runs as fast as it can. */
 function differenceLines({ firing, segments, reading, units }: Question, depth_m: number): string[] {
-  const { glass, shape, openFaces: faces, acrossLag_s: across } = firing;
+  const { glass, shape, openFaces: faces, acrossLag_s: across, sidesLag_s: sides } = firing;
   const through = shape === 'plate' ? slabLag(glass, depth_m, faces) : solidLag(glass, depth_m, shape);
   const divisor = shape === 'plate' ? (faces === 2 ? 8 : 2) : shape === 'cylinder' ? 16 : 24;
   const depth = text(formatLength(depth_m, units.length));
@@ -49,14 +49,27 @@ function differenceLines({ firing, segments, reading, units }: Question, depth_m
   const spread = units.length === 'in' ? `${scientific(kappa / METRES_PER_INCH ** 2)} in²/s` : `${scientific(kappa)} m²/s`;
   const lines = [
     `Lag through ${depth}, ${shape === 'plate' ? (faces === 2 ? 'both faces open' : 'one face open') : shape}: L²/(${divisor}κ) = ${depth}²/(${divisor} · ${spread}) = ${through.toFixed(0)} s.`,
-    `Lag across ${text(formatLength(footprintSpan(firing.body.footprint), units.length))} in this kiln: ${across.toFixed(0)} s.`,
+    ...(sides > 0 ? [`Lag from above to below, warmed by its upper half alone: L²/(${shape === 'cylinder' ? 'π' : '4'}κ) = ${sides.toFixed(0)} s.`] : []),
+    `Lag across ${text(formatLength(footprintNarrow(firing.body.footprint), units.length))} in this kiln: ${across.toFixed(0)} s.`,
   ];
   const rate = segments[reading.segment].rate_C_per_h;
   if (rate === null) return lines;
-  const settled = (rate / 3600) * (through + across);
+  const settled = (rate / 3600) * (through + sides + across);
   return [
     ...lines,
-    `At ${text(formatRate(rate, units.temperature))} they settle at rate · (through + across) = ${text(formatDifference(settled, units.temperature))}; ramps too short to settle stay under it.`,
+    `At ${text(formatRate(rate, units.temperature))} they settle at rate · (through + ${sides > 0 ? 'above to below + ' : ''}across) = ${text(formatDifference(settled, units.temperature))}; ramps too short to settle stay under it.`,
+  ];
+}
+
+/** Thick beside thin, where the one can pull the other: in one solid on the way up, in all that was fired on the way down. */
+function columnLines({ firing: { body, sinks }, segments, reading, units }: Question): string[] {
+  const cools = reading.segment > hottestSegment(segments);
+  const columns = cools ? !sinks : body.joined;
+  const unlike = columns ? unlikeColumns(body) : null;
+  if (unlike === null) return [];
+  const [thick, thin, apart] = [unlike.thick_m, unlike.thin_m, unlike.apart_m].map((metres) => text(formatLength(metres, units.length)));
+  return [
+    `Thick beside thin counts too: ${thick} and ${thin} are followed side by side, ${apart} from middle to middle, and what the one runs ahead of the other is added.`,
   ];
 }
 
@@ -70,7 +83,8 @@ function linesOf(question: Question): string[] {
       return [
         `Fully held, by formula: E·α·ΔT/(1−ν), ${text(formatStress(restrainedStress(glass, kelvinFrom(1, units.temperature)), units.length))} for each °${units.temperature}.`,
         ...differenceLines(question, depth_m.heated),
-        'The simulation takes the profile itself, free to bow, so the straight part of it makes no tension.',
+        `The glass is free to bow, so what counts of the simulated profile is its bulge, with ${Math.round(100 * (limits.heldShare ?? HELD_SHARE))} % of its straight part for uneven contact and shaded rims, and all that it differs across; each at its greatest, added.`,
+        ...columnLines(question),
         `Composing stays ${limits.pullReserve} times under it.`,
       ];
     case 'setting':
@@ -92,12 +106,14 @@ function linesOf(question: Question): string[] {
         'Counted from when the body has become even.',
       ];
     }
-    case 'squeeze':
+    case 'squeeze': {
+      const lid = hardestLid(firing, glass) ?? { thickness_m: 0, way_m: 0 };
       return [
-        `Work to lay a ${text(formatLength(coarsestEdge(firing.body), units.length))} edge onto what lies under it: ${scientific(firing.squeeze_perPa)} 1/Pa,`,
-        `for pockets ${text(formatLength(2 * limits.pocket.radius_m, units.length))} wide with ${text(formatLength(limits.pocket.gap_m, units.length))} to close, and air that has ${text(formatLength(airWay(firing.body) / 2, units.length))} to go to the rim: twice as far asks for four times the work.`,
-        'The work is ∫dt/η while it climbs between sagging and sealing.',
+        `Work to lay ${text(formatLength(lid.thickness_m, units.length))} of glass onto what lies under it: ${scientific(firing.squeeze_perPa)} 1/Pa,`,
+        `for pockets ${text(formatLength(2 * limits.pocket.radius_m, units.length))} wide with ${text(formatLength(limits.pocket.gap_m, units.length))} to close, and air that has ${text(formatLength(lid.way_m / 2, units.length))} to go to the rim: twice as far asks for four times the work.`,
+        'The work is ∫dt/η while it climbs; it counts less and less as the rim seals, half of it where the glass softens.',
       ];
+    }
     case 'workLeast':
     case 'workMost': {
       const range = firing.look in TYPICAL_WORKS ? limits.works_perPa[firing.look as keyof typeof TYPICAL_WORKS] : null;

@@ -2,16 +2,18 @@
  * A firing case with all that follows from it before any segment is known: viscosity and ranges of its glass, its depths, its lags,
  * the heat work that it needs. Resolved once and handed on; everything in this folder that computes takes it so.
  */
-import { LEAST_AIR_WAY_M, airWay } from '../body/airWay';
-import { type BodyInput, bodyDepth, bodyFigures, coarsestEdge, mainGlass, naturalDepth } from '../body/body';
-import { footprintSpan } from '../body/footprint';
+import { type Lid, lidsOf } from '../body/airWay';
+import { type BodyInput, bodyDepth, bodyFigures, mainGlass, naturalDepth } from '../body/body';
+import { footprintNarrow } from '../body/footprint';
 import { coverOf, edgeOf, layerDepths, rowsOf } from '../body/layers';
 import type { WorkRange } from '../flow/heatWork';
 import { heightLeft } from '../flow/relief';
 import { squeezeWork } from '../flow/squeeze';
 import type { GlassConstants } from '../glass/constants';
 import { type Vft, viscosityOf } from '../glass/viscosity';
-import { type OpenFaces, slabLag, solidLag } from '../heat/quasiSteady';
+import { type OpenFaces, oneSidedLag, slabLag, solidLag } from '../heat/quasiSteady';
+import type { UnlikeColumns } from '../heat/columns';
+import type { Face } from '../heat/exchange';
 import { type Regimes, regimesOf } from '../heat/regimes';
 import type { SimulationInput } from '../heat/simulation';
 import type { Shape, StackLayer } from '../heat/stack';
@@ -40,7 +42,9 @@ export interface ResolvedFiring extends FiringCase {
   depth_m: Depths;
   /** Core-to-skin lag of each depth, s. */
   lag_s: Depths;
-  /** Edge-to-edge difference per K/s of the glass's rate, s. */
+  /** Top to underside of a slender casting that lies on its side, per K/s, s: it takes its heat from above; 0 for all else. */
+  sidesLag_s: number;
+  /** Difference across per K/s of the glass's rate, s: of the narrow side, from whose edges its middle is warmed and cooled. */
   acrossLag_s: number;
   /** Whether it cools shallower than it was heated, having run level. */
   sinks: boolean;
@@ -96,10 +100,11 @@ const thickestPart = ({ parts = [] }: BodyInput): number[] => (parts.length === 
 /** The way out that the typical pocket is for, m: what a need is told for grows with the square of the way. */
 const REFERENCE_AIR_WAY_M = 0.2;
 
-function squeezeNeed({ body, look, limits }: FiringCase, glass: GlassConstants): number {
-  const way_m = PURPOSES[look].squeezes ? airWay(body) : 0;
-  if (way_m < LEAST_AIR_WAY_M) return 0;
-  return squeezeWork(glass, coarsestEdge(body), limits.pocket) * (way_m / REFERENCE_AIR_WAY_M) ** 2;
+/** The sheet or shard that asks for the most squeeze, and how much, 1/Pa; null where nothing has to lie down. */
+export function hardestLid({ body, look, limits }: Pick<FiringCase, 'body' | 'look' | 'limits'>, glass: GlassConstants): (Lid & { work_perPa: number }) | null {
+  const lids = PURPOSES[look].squeezes ? lidsOf(body) : [];
+  const needs = lids.map((lid) => ({ ...lid, work_perPa: squeezeWork(glass, lid.thickness_m, limits.pocket) * (lid.way_m / REFERENCE_AIR_WAY_M) ** 2 }));
+  return needs.reduce<(typeof needs)[number] | null>((most, one) => (most !== null && most.work_perPa >= one.work_perPa ? most : one), null);
 }
 
 function wantedWork({ body, look, limits, setup, corrections = NO_CORRECTIONS }: FiringCase): Outcome<WorkRange> {
@@ -123,37 +128,58 @@ export function resolved(firing: FiringCase): ResolvedFiring {
   const layers_m = laidLayers(firing);
   const laid = layers_m.reduce((sum, one) => sum + one, 0);
   const depth_m = { laid, heated: body.joined || body.casting ? laid : Math.max(...layers_m), fired: firedDepth(firing, glass, work_perPa) };
-  const lag = (deep_m: number): number => (shape === 'plate' ? slabLag(glass, deep_m, openFaces) : solidLag(glass, deep_m, shape));
+  const lies = shape !== 'plate' && openFaces === 1 && setup.around === undefined;
+  const sidesLag_s = lies ? oneSidedLag(glass, depth_m.fired, shape) : 0;
+  const lag = (deep_m: number): number => (shape === 'plate' ? slabLag(glass, deep_m, openFaces) : solidLag(glass, deep_m, shape) + sidesLag_s);
   return {
     ...firing,
-    ...{ glass, viscosity, shape, openFaces, work_perPa, layers_m, depth_m },
+    ...{ glass, viscosity, shape, openFaces, work_perPa, layers_m, depth_m, sidesLag_s },
     regimes: regimesOf(glass, viscosity),
-    squeeze_perPa: squeezeNeed(firing, glass),
+    squeeze_perPa: hardestLid(firing, glass)?.work_perPa ?? 0,
     lag_s: { laid: lag(depth_m.laid), heated: lag(depth_m.heated), fired: lag(depth_m.fired) },
-    acrossLag_s: acrossLag(kiln, footprintSpan(body.footprint)),
+    acrossLag_s: acrossLag(kiln, footprintNarrow(body.footprint)),
     sinks: depth_m.fired < laid * (1 - 1e-3),
   };
 }
 
+/** A body less uneven than this, by its share of the deepest, is as good as even. */
+const UNEVEN_FROM = 0.05;
+
+/** The thickest and the thinnest place of a body that is and stays uneven; null where it is even, or leaves the shelf bare. */
+export function unlikeColumns(body: BodyInput): UnlikeColumns | null {
+  const { max_m, min_m } = bodyFigures(body).depth;
+  if (min_m <= 0 || min_m > max_m * (1 - UNEVEN_FROM)) return null;
+  // Parts lie about as far apart as they are wide; else the middle is taken to be thick and the rim thin, or the other way round.
+  return { thick_m: max_m, thin_m: min_m, apart_m: sinkingWidth(body) ?? footprintNarrow(body.footprint) / 4 };
+}
+
+/** What lies on its side exchanges heat by half of its outside. */
+const halved = (face: Face): Face => (face.kind === 'open' ? { ...face, emissivity: face.emissivity / 2, convection_W_m2K: face.convection_W_m2K / 2 } : face);
+
 /** as: the body as it was laid, or as it has become once it has run level; the same for most. */
 export function simulationOf(asked: FiringCase, segments: readonly Segment[], series = false, as: 'laid' | 'level' = 'laid'): SimulationInput {
-  const { body, setup, kiln, limits, glass, corrections = NO_CORRECTIONS, shape, layers_m, depth_m, acrossLag_s } = resolved(asked);
+  const { body, setup, kiln, limits, glass, corrections = NO_CORRECTIONS, shape, layers_m, depth_m, acrossLag_s, sidesLag_s } = resolved(asked);
   const plate = shape === 'plate';
   const depths = as === 'level' ? [depth_m.fired] : layers_m;
   const ofGlass = depths.map((thickness_m): StackLayer => ({ of: 'glass', thickness_m: plate ? thickness_m : thickness_m / 2 }));
   const width_m = as === 'level' ? null : widestPart(body);
+  const columns = plate && as === 'laid' ? unlikeColumns(body) : null;
   return {
     glass,
-    stack: plate ? [...setup.below, ...ofGlass] : ofGlass,
-    faces: plate ? setup.faces : { top: setup.faces.top, bottom: { kind: 'insulated' } },
+    stack: plate ? [...setup.below, ...ofGlass] : [...ofGlass, ...(setup.around ?? [])],
+    faces: plate ? setup.faces : { top: sidesLag_s > 0 ? halved(setup.faces.top) : setup.faces.top, bottom: { kind: 'insulated' } },
     ...(plate ? {} : { shape }),
+    ...(sidesLag_s > 0 ? { sidesLag_s } : {}),
     segments: segments.map(({ rate_C_per_h, target_C, hold_s }) => ({ rate_C_per_h, target_C: target_C - corrections.offset_K, hold_s })),
     kiln,
     acrossLag_s,
+    ...(limits.heldShare === undefined ? {} : { heldShare: limits.heldShare }),
     looseSheets: !body.joined,
+    ...(limits.gap_m === undefined ? {} : { gap_m: limits.gap_m }),
+    ...(columns === null ? {} : { columns }),
     evenWithin_K: limits.even_K,
     ...(width_m === null ? {} : { relief: { width_m, depth_m: bodyDepth(body) } }),
-    ...(plate ? { stress: { support: 'free', from: 'hottest' } } : {}),
+    stress: { support: 'free', from: 'hottest' },
     series,
   };
 }

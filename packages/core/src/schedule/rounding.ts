@@ -19,8 +19,9 @@ export function niceRate(perHour: number, unit: TemperatureUnit = 'C'): number {
 /** Degrees between round targets, and between round soaks, whose place matters more. */
 const ROUND_DEGREES: Record<TemperatureUnit, { target: number; soak: number }> = { C: { target: 5, soak: 1 }, F: { target: 10, soak: 5 } };
 
-/** To the nearest whole degree of a unit; °C in and out. */
-export const wholeDegrees = (celsius: number, unit: TemperatureUnit): number => celsiusFrom(Math.round(temperatureIn(celsius, unit)), unit);
+/** To whole degrees of a unit, the nearest or the colder; °C in and out. */
+export const wholeDegrees = (celsius: number, unit: TemperatureUnit, side: 'nearest' | 'colder' = 'nearest'): number =>
+  celsiusFrom(side === 'nearest' ? Math.round(temperatureIn(celsius, unit)) : Math.floor(temperatureIn(celsius, unit) + 1e-9), unit);
 
 export interface RoundTargets {
   near(celsius: number): number;

@@ -12,6 +12,8 @@ export interface SetUp {
   /** What lies under the glass; index 0 at the bottom. */
   below: readonly SupportLayer[];
   faces: { top: Face; bottom: Face };
+  /** What stands all round a slender casting, such as the wall of its mould; index 0 at the glass. Without it, it lies on its side. */
+  around?: readonly SupportLayer[];
   /**
    * Proof, by readings above and below the glass or by a kiln test, that the underside cools as freely as the top.
    * Without it rates are those of one open face.
@@ -24,6 +26,7 @@ export interface SetUp {
 export const SETUP_NAMES = {
   bareShelf: 'Bare shelf',
   raisedShelf: 'Raised shelf',
+  floorShelf: 'Shelf on the floor',
   board: 'Fibre board',
   inMould: 'In a mould',
   overFormer: 'Over a former',
@@ -36,6 +39,8 @@ const OPEN: Face = { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 };
 const OVER_THE_FLOOR: Face = { kind: 'open', emissivity: 0.4, convection_W_m2K: 0 };
 
 const SHELF: SupportLayer = { of: 'support', thickness_m: 0.016, conductivity_W_mK: 1.5, density_kg_m3: 2000, heatCapacity_J_kgK: 1050 };
+/** What of a floor of light firebrick takes part in a firing. */
+const FLOOR_BRICK: SupportLayer = { of: 'support', thickness_m: 0.05, conductivity_W_mK: 0.25, density_kg_m3: 700, heatCapacity_J_kgK: 1000 };
 const FIBRE_BOARD: SupportLayer = { of: 'support', thickness_m: 0.025, conductivity_W_mK: 0.12, density_kg_m3: 320, heatCapacity_J_kgK: 1050 };
 const CLAY_WALL: SupportLayer = { of: 'support', thickness_m: 0.01, conductivity_W_mK: 0.9, density_kg_m3: 1850, heatCapacity_J_kgK: 950 };
 export const FIBRE_PAPER: SupportLayer = { of: 'support', thickness_m: 0.001, conductivity_W_mK: 0.1, density_kg_m3: 200, heatCapacity_J_kgK: 1050 };
@@ -47,6 +52,8 @@ export const SETUPS: Record<SetUpKind, SetUp> = {
   bareShelf: BARE_SHELF,
   // On posts high enough that its underside sees the elements too.
   raisedShelf: { below: [SHELF], faces: { top: OPEN, bottom: OPEN } },
+  // Flat on the bricks: no heat comes from below, and the floor has to be warmed through the glass too.
+  floorShelf: { below: [FLOOR_BRICK, SHELF], faces: { top: OPEN, bottom: { kind: 'insulated' } } },
   board: { below: [SHELF, FIBRE_BOARD], faces: { top: OPEN, bottom: OVER_THE_FLOOR } },
   // The hollow under the sheet is warmed through the mould alone.
   inMould: { below: [CLAY_WALL], faces: { top: OPEN, bottom: OVER_THE_FLOOR } },

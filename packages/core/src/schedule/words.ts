@@ -3,7 +3,7 @@
  * asked for; everything else comes from the readings.
  */
 import { resolved, type ResolvedFiring } from './resolved';
-import { bodyFigures } from '../body/body';
+import { bodyFigures, isSlab } from '../body/body';
 import { designDepth } from '../look/unevenness';
 import { coatingFindings } from '../fit/coating';
 import { rimToSpare } from '../flow/sag';
@@ -12,6 +12,7 @@ import { type LengthUnit, type TemperatureUnit, type Units, differenceIn } from 
 import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
 import type { Evaluation, HeatWorkBand, Reading } from './check';
 import type { FiringCase } from './firingCase';
+import { NO_CORRECTIONS } from '../learn/corrections';
 import { soaksLower } from './firstGuess';
 import { impossibleFiring, shapeNotes } from './possible';
 import type { PurposefulSegment, Role } from '../kiln/segment';
@@ -64,8 +65,11 @@ export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<Purposeful
 /** What lies loose, by what most of it is. */
 function looseWords(firing: FiringCase, unit: LengthUnit): string {
   const { body } = firing;
+  if (body.casting) return `the glass of a casting ${text(formatLength(body.casting.thickest_m, unit))} thick`;
   const [only, second] = body.layers;
-  if (only?.form === 'sheet' && !second && !body.parts && (only.cover ?? 1) >= 1) return `one sheet of ${text(formatStock(only.thickness_m, unit))}`;
+  if (only?.form === 'sheet' && !second && !body.parts && (only.cover ?? 1) >= 1) {
+    return `one ${isSlab(only) ? 'slab' : 'sheet'} of ${text(formatStock(only.thickness_m, unit))}`;
+  }
   if ((body.parts ?? []).length > 0 || body.layers.some(({ form }) => form === 'sheet' || form === 'cap')) return 'loose sheets';
   return body.layers.some(({ form }) => form === 'rod' || form === 'stringer') ? 'loose rods' : 'loose grains';
 }
@@ -176,6 +180,7 @@ export function verdictOf(asked: FiringCase, { readings, simulation }: Evaluatio
   if (simulation.stalled) said.push(`The kiln gets no further than ${text(formatTemperature(simulation.stalled.at_C, units.temperature))}.`);
   else if (broken.length === 0 && !impossible) said.push('Keeps every limit.');
   if (broken.length > 0) said.push(`Breaks ${broken.length} ${broken.length === 1 ? 'limit' : 'limits'}.`);
+  said.push(...correctionSentences(firing, units));
   const stays = readings.find(({ limit, ok }) => limit === 'residual' && ok);
   if (stays)
     said.push(
@@ -184,6 +189,17 @@ export function verdictOf(asked: FiringCase, { readings, simulation }: Evaluatio
   said.push(...bodySentences(firing, units.length), ...shapeNotes(firing, units.length));
   const left = simulation.segments[simulation.segments.length - 1]?.reliefLeft ?? null;
   if (left !== null) said.push(reliefSentence(firing.look, left));
+  return said;
+}
+
+/** What was planned otherwise than usual, and why. */
+function correctionSentences({ corrections = NO_CORRECTIONS }: ResolvedFiring, { temperature }: Units): string[] {
+  const { offset_K, workFactor } = corrections;
+  const off = text(formatDifference(Math.abs(offset_K), temperature));
+  const said: string[] = [];
+  if (offset_K !== 0)
+    said.push(`Keyed ${off} ${offset_K > 0 ? 'hotter' : 'cooler'}, because the controller reads so much ${offset_K > 0 ? 'over' : 'under'} the glass.`);
+  if (workFactor !== 1) said.push(`Aimed at ${workFactor.toFixed(2)} times the usual heat work, because looks took ${workFactor > 1 ? 'more' : 'less'} here.`);
   return said;
 }
 
@@ -197,6 +213,9 @@ function reliefSentence(look: Look, left: number): string {
   return `About ${percent(left)} of the height of its parts is left standing.`;
 }
 
+const opensIntoLace = (rest: string): string =>
+  `A film of grains, far thinner than the ${rest} at which hot glass rests: it draws together into lace or islands, and its outline stays.`;
+
 /** What the body itself will do, whatever the schedule. */
 function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
   const { body, look, setup } = firing;
@@ -206,6 +225,7 @@ function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
   if (look === 'fullFuse' || look === 'contour' || look === 'slabFlow') {
     if (tendency === 'runs-out') said.push(`Deeper than the ${rest} at which hot glass rests: it runs out at the rim unless dammed.`);
     if (tendency === 'draws-in') said.push(`Thinner than the ${rest} at which hot glass rests: the rim draws in and thickens.`);
+    if (tendency === 'opens') said.push(opensIntoLace(rest));
     if (tendency === 'scallops') said.push(`Less than the ${rest} at which hot glass rests: it draws back from the dam and leaves a scalloped edge.`);
   }
   const { factor } = designDepth(body, look);

@@ -1,13 +1,12 @@
 /** What the stepping of stress needs of one glass, worked out once. */
 import { type GlassConstants, meltExpansion } from '../glass/constants';
 import { temperatureAt, viscosityOf } from '../glass/viscosity';
-import { relaxationOf, stressTimeTerms } from './relaxation';
+import { type StressTime, stressTimeOf } from './relaxation';
 
 /** log10 η below which stress is gone within a hundredth of a second. */
 const FLUID_LOG_ETA = 8.5;
 
-/** Its mean relaxation time is atAnnealing_s·exp(byT/T + byTf/Tf − offset), in kelvin. */
-export interface Material {
+export interface Material extends Omit<StressTime, 'atAnnealing_s'> {
   /** Above this it carries no stress, °C. */
   fluid_C: number;
   /** Expansion of the solid, and what the melt's has more, 1/K. */
@@ -17,21 +16,16 @@ export interface Material {
   modulus: number;
   /** Mean relaxation times in a second at the annealing point. */
   perAnnealing_Hz: number;
-  byT_K: number;
-  byTf_K: number;
-  offset: number;
 }
 
 export function materialOf(glass: GlassConstants): Material {
-  const { atAnnealing_s, byT_K, byTf_K, offset } = stressTimeTerms(glass, relaxationOf(glass));
+  const { atAnnealing_s, ...time } = stressTimeOf(glass);
   return {
     fluid_C: temperatureAt(viscosityOf(glass), FLUID_LOG_ETA),
     solid: glass.expansion_perK,
     structural: meltExpansion(glass) - glass.expansion_perK,
     modulus: glass.youngs_Pa / (1 - glass.poisson),
     perAnnealing_Hz: 1 / atAnnealing_s,
-    byT_K,
-    byTf_K,
-    offset,
+    ...time,
   };
 }

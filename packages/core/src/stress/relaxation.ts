@@ -1,13 +1,14 @@
 /**
  * How glass relaxes: structure and stress, both slowed alike by temperature and by frozen structure.
  *
- * Tool 1946 and Narayanaswamy 1971 (J. Am. Ceram. Soc. 54, 491): the structure is described by a fictive temperature
- * Tf that follows T with a spectrum of times, each scaled by exp(H·[x/T + (1−x)/Tf − 1/Tref]), temperatures in K.
- * Stress relaxes by a generalised Maxwell model with the same scaling; its mean time is η/G.
+ * Tool 1946 and Narayanaswamy 1971 (J. Am. Ceram. Soc. 54, 491): the structure is described by a fictive temperature Tf that
+ * follows T with a spectrum of times. All of them go with the viscosity: the glass's own curve at Tf, and from there to T the
+ * way of a glass whose structure stands still, ln η(T, Tf) = ln η(Tf) + x·H·(1/T − 1/Tf), temperatures in K (Mazurin 1977,
+ * J. Non-Cryst. Solids 25, 129, has this split). Stress relaxes by a generalised Maxwell model; its mean time is η/G.
  */
 import { KELVIN_AT_0_C } from '../units/physical';
 import { type GlassConstants, type RelaxationConstants, shearModulus, type SpectrumTerm } from '../glass/constants';
-import { LOG_VISCOSITY } from '../glass/viscosity';
+import { LOG_VISCOSITY, slopeOf, type Vft, viscosityOf } from '../glass/viscosity';
 
 /**
  * Six terms for soda-lime glass (Carré and Daudeville 1999, J. Phys. IV 9, 3-175), times over their mean. The same
@@ -27,7 +28,6 @@ const SODA_LIME_RELAXATION: RelaxationConstants = {
   structure: SODA_LIME_SPECTRUM,
   structureOverStress: 9,
   nonLinearity: 0.5,
-  activation_K: 76000,
 };
 
 /** What is known of a glass's relaxation, with its spectra scaled to a weight and a mean of one. */
@@ -44,12 +44,37 @@ export function normalised(terms: readonly SpectrumTerm[]): SpectrumTerm[] {
   return terms.map(({ weight, ratio }) => ({ weight: weight / total, ratio: ratio / mean }));
 }
 
-/** Mean stress relaxation time as atAnnealing·exp(byT/T + byTf/Tf − offset), temperatures in kelvin. */
-export function stressTimeTerms(glass: GlassConstants, { activation_K, nonLinearity }: RelaxationConstants) {
+/** x·H, K: what 1/T is multiplied with in ln η of a glass whose structure stands still. */
+export function glassySlope(glass: GlassConstants, vft = viscosityOf(glass)): number {
+  const { nonLinearity, activation_K = slopeOf(vft, glass.annealing_C) } = relaxationOf(glass);
+  return nonLinearity * activation_K;
+}
+
+/** °C at which a glass that froze at frozen_C, structure and all, is so many decades of viscosity stiffer than there. */
+export function stifferBy(decades: number, glass: GlassConstants, frozen_C: number, vft: Vft): number {
+  const further = (decades * Math.LN10) / glassySlope(glass, vft);
+  return 1 / (1 / (frozen_C + KELVIN_AT_0_C) + further) - KELVIN_AT_0_C;
+}
+
+/** ln of the mean stress relaxation time over what it is at the annealing point: curve_K/(Tf − T0) + glassy_K·(1/T − 1/Tf) − offset. */
+export interface StressTime {
+  atAnnealing_s: number;
+  /** K; Tf in °C beside it. */
+  curve_K: number;
+  /** °C: at and below it the curve has no value, and nothing relaxes. */
+  T0_C: number;
+  /** Temperatures in kelvin beside it. */
+  glassy_K: number;
+  offset: number;
+}
+
+export function stressTimeOf(glass: GlassConstants): StressTime {
+  const vft = viscosityOf(glass);
   return {
     atAnnealing_s: 10 ** LOG_VISCOSITY.annealing / shearModulus(glass),
-    byT_K: activation_K * nonLinearity,
-    byTf_K: activation_K * (1 - nonLinearity),
-    offset: activation_K / (glass.annealing_C + KELVIN_AT_0_C),
+    curve_K: Math.LN10 * vft.B,
+    T0_C: vft.T0,
+    glassy_K: glassySlope(glass, vft),
+    offset: Math.LN10 * (LOG_VISCOSITY.annealing - vft.A),
   };
 }

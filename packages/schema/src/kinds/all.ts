@@ -6,6 +6,7 @@ import {
   FamilyChangeSchema,
   FamilySchema,
   GlassSchema,
+  KilnChangeSchema,
   KilnSchema,
   RELEASE_KINDS,
   ReleaseSchema,
@@ -13,13 +14,15 @@ import {
   StripTestChangeSchema,
   StripTestSchema,
 } from '../records';
-import { type Field, NAME, SOURCE, lag, length, plain, rate, temperature } from './fields';
+import { type Field, NAME, SOURCE, difference, lag, length, plain, rate, temperature } from './fields';
 import { type About, type Kind, kind } from './kind';
 
 const STRESS = 'Every figure of stress is an estimate: crossed polarisers show what is really there.';
 const WIRING = 'A kiln’s wiring, earthing, clearances and ventilation are for licensed people under local codes; nothing here replaces them.';
 
 const OPTIONAL = { optional: true, hint: 'left empty, the usual is taken' } as const;
+const WALL = { optional: true, folded: true, hint: 'left empty, there is none' } as const;
+const TAUGHT = { optional: true, folded: true, hint: 'left empty, plans are as usual' } as const;
 const ROOM = { optional: true, hint: 'left empty, it is not judged' } as const;
 const { id: _typical, name: _name, source: _source, ...TYPICAL_GLASS } = TYPICAL_FAMILIES[0];
 
@@ -45,6 +48,10 @@ const families = kind({
     plain('youngs_Pa', "Young's modulus", 'GPa', 1e-9),
     plain('poisson', "Poisson's ratio"),
     plain('meltExpansion_perK', 'Expansion of the melt', '10⁻⁶/K', 1e6, OPTIONAL),
+    plain('absorption_perM', 'Absorption of heat radiation, for clear thick glass', '1/m', 1, {
+      optional: true,
+      hint: 'left empty, radiation through the glass is not counted: the careful side',
+    }),
     plain('stressOptical_perPa', 'Stress-optical constant', '10⁻¹²/Pa', 1e12, OPTIONAL),
   ],
   begins: () => TYPICAL_GLASS,
@@ -95,6 +102,7 @@ const kilns = kind({
   many: 'kilns',
   caution: WIRING,
   schema: KilnSchema,
+  change: KilnChangeSchema,
   fields: [
     NAME,
     SOURCE,
@@ -107,7 +115,11 @@ const kilns = kind({
     rate('power_K_per_s', 'Climb at full power, cold', { folded: true }),
     plain('loss_per_s', 'Loss, of the difference to the room', '1/h', 3600, { folded: true }),
     plain('radiantLoss_per_K3_s', 'Loss by radiation', '10⁻¹²/(K³·s)', 1e12, { folded: true }),
+    plain('wallExchange_per_s', 'Exchange with a wall that stores heat, of the difference', '1/h', 3600, WALL),
+    plain('wallOverChamber', 'Heat that this wall stores, over what the chamber stores', '', 1, WALL),
     lag('acrossLag_s_per_300mm', (span) => `Lag from edge to edge of ${span}`, { folded: true }),
+    difference('offset_K', 'Controller over glass, as firings taught', TAUGHT),
+    plain('workFactor', 'Heat work that looks take, times the usual', '', 1, TAUGHT),
   ],
   begins: () => ({
     ...{ top_C: 900, ambient_C: 20, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, acrossLag_s_per_300mm: 72 },

@@ -110,6 +110,14 @@ export const rate = (key: string, label: string, more: More = {}): Figure => ({
   },
   ...more,
 });
+/** A difference of temperatures: written in the studio's degrees, without the 32. */
+export const difference = (key: string, label: string, more: More = {}): Figure => ({
+  ...{ as: 'figure', key, label, testID: `figure-${key}` },
+  unit: (units) => `°${units.temperature}`,
+  shown: (value, units) => differenceIn(value, units.temperature),
+  kept: (value, units) => kelvinFrom(value, units.temperature),
+  ...more,
+});
 /** A lag that is kept for 300 mm and shown for a foot in inches. */
 const acrossShare = (unit: LengthUnit): number => (unit === 'in' ? (12 * METRES_PER_INCH) / 0.3 : 1);
 export const lag = (key: string, label: (span: string) => string, more: More = {}): Figure => ({

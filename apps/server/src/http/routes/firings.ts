@@ -1,8 +1,10 @@
 import type { Evaluation, PurposefulSegment } from '@torvin/core';
+import type { Answered } from '@torvin/core/engine';
 import { api } from '@torvin/schema';
-import { evidence, firingsInKiln, lastFired } from '../../store/bench';
+import { type Evidence, evidence, firingsInKiln, waitingPieces } from '../../store/bench';
 import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, saveFiring } from '../../store/firings';
 import { loadsAhead, saveLoad } from '../../store/loads';
+import { countPieces } from '../../store/pieces';
 import { findSchedule } from '../../store/schedules';
 import type { Works } from '../route';
 
@@ -24,14 +26,33 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
   route(api.restoreFiring, (_, id) => restoreFiring(db, id));
   route(api.loads, () => loadsAhead(db));
   route(api.saveLoad, (change, id, _, sent) => saveLoad(db, id, change, sent));
+  type Learned = Answered<'corrections'>;
+  let lastLearned: { from: string; learned: Promise<Learned> } | null = null;
+
+  /** Fitted anew where there is something new to learn from, and once however many look meanwhile. */
+  function learnedFrom({ glass, seen }: Evidence): Promise<Learned> {
+    const from = JSON.stringify({ glass, seen });
+    if (lastLearned?.from !== from) {
+      const learned = pool.run('corrections', { glass, seen });
+      lastLearned = { from, learned };
+      learned.catch(() => (lastLearned = null));
+    }
+    return lastLearned.learned;
+  }
+
   route(api.bench, async () => {
     const known = evidence(db);
-    const learned = known && known.seen.length > 0 ? await pool.run('corrections', { glass: known.glass, seen: known.seen }) : null;
+    const learned = known && known.seen.length > 0 ? await learnedFrom(known) : null;
     return {
       inKiln: firingsInKiln(db),
-      fired: lastFired(db),
+      ...waitingPieces(db),
+      pieces: countPieces(db),
       learned: known &&
-        learned && { kilnName: known.kilnName, familyName: known.familyName, firings: known.seen.length, ...learned.corrections, separated: learned.separated },
+        learned && {
+          ...{ kilnId: known.kilnId, kilnName: known.kilnName, familyName: known.familyName, firings: known.seen.length },
+          ...learned.corrections,
+          ...{ offset_sd_K: learned.offset_sd_K, workFactor_sd_log: learned.workFactor_sd_log, separated: learned.separated },
+        },
     };
   });
 }

@@ -1,12 +1,17 @@
 import { api } from '@torvin/schema';
+import express from 'express';
 import { importPiece, pieceFile } from '../../store/pieceFiles';
 import { createPiece, deletePiece, findPiece, listPieces, redoPiece, restorePiece, savePiece, undoPiece } from '../../store/pieces';
 import { addSchedule, alreadySaved, caseFor, findSchedule, listVersions, nameSchedule } from '../../store/schedules';
+import { readPieceFile } from '../pieceFileBody';
 import type { Works } from '../route';
 
+/** A piece of some years with a few hundred pictures. */
+const FILE_LIMIT = '128mb';
+
 /** Pieces, their undo and files, and the schedule versions of their firings. */
-export function pieceRoutes({ route, db, pool, dataDir, now }: Works): void {
-  route(api.pieces, () => listPieces(db));
+export function pieceRoutes({ app, route, db, pool, dataDir, now }: Works): void {
+  route(api.pieces, (_, _id, query) => listPieces(db, query));
   route(api.piece, (_, id) => findPiece(db, id));
   route(api.createPiece, (piece) => createPiece(db, piece, now()));
   route(api.savePiece, (change, id, _, sent) => savePiece(db, id, change, sent));
@@ -15,7 +20,9 @@ export function pieceRoutes({ route, db, pool, dataDir, now }: Works): void {
   route(api.deletePiece, ({ version: based }, id) => deletePiece(db, id, based, now()));
   route(api.restorePiece, (_, id) => restorePiece(db, id));
   route(api.pieceFile, (_, id) => pieceFile(db, dataDir, id));
-  route(api.importPiece, (file) => importPiece(db, dataDir, file, now()));
+  app.post(api.importPiece.path, express.raw({ inflate: false, type: 'application/json', limit: FILE_LIMIT }), async (request, response) => {
+    response.json(await importPiece(db, dataDir, await readPieceFile(request.body), now()));
+  });
   route(api.saveSchedule, async (wanted, pieceId) => {
     const repeated = alreadySaved(db, pieceId, wanted.id);
     if (repeated) return repeated;

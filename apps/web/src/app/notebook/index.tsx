@@ -1,9 +1,9 @@
-import { useGlobalSearchParams } from 'expo-router';
 import { NotebookPane, useSearched } from '@/notebook/NotebookPane';
-import { queryFrom } from '@/notebook/useNotebookQuery';
+import { NOTEBOOK_ADDRESS } from '@/notebook/useNotebookQuery';
 import { Waiting } from '@/ui/Loading';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
+import { useAsked } from '@/ui/useListAddress';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { FiringPage } from '@/workbench';
 
@@ -13,7 +13,7 @@ export default function NotebookPage() {
 
 /** Beside the list stands the latest of it, until another one is chosen. */
 function Latest() {
-  const firings = useSearched(queryFrom(useGlobalSearchParams()));
+  const firings = useSearched(useAsked(NOTEBOOK_ADDRESS));
   const [latest] = firings.data?.pages[0].firings ?? [];
   if (latest) return <FiringPage key={latest.id} id={latest.id} />;
   if (!firings.data) return <Waiting query={firings} title="Notebook" />;

@@ -1,4 +1,4 @@
-import { useLatestPiece, usePieces } from '@/data/pieces';
+import { useLatestPiece, usePieceRows } from '@/data/pieces';
 import { PiecesPane } from '@/piece/PiecesPane';
 import { Waiting } from '@/ui/Loading';
 import { Screen } from '@/ui/Screen';
@@ -12,9 +12,9 @@ export default function PiecesPage() {
 
 /** Beside the list stands the piece that was worked on last, until another one is chosen. */
 function Latest() {
-  const pieces = usePieces();
+  const pieces = usePieceRows({});
   const latest = useLatestPiece();
-  if (!pieces.data) return <Waiting query={pieces} title="Pieces" />;
+  if (!pieces.rows) return <Waiting query={pieces} title="Pieces" />;
   if (latest) return <PiecePage key={latest} id={latest} />;
   return (
     <Screen title="Pieces">

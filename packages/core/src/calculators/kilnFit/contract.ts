@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { figure, quantity } from '../../contract/quantity';
+import { fittedKiln } from '../../contract/results';
 import { celsius, readingsOf } from '../../contract/readings';
 
 export const summary = "A kiln's constants from a test";
@@ -10,7 +11,7 @@ export const request = z.strictObject({
 });
 
 export const answer = z.object({
-  constants: z.object({ power_K_per_s: figure('K/s'), loss_per_s: figure('1/s'), radiantLoss_per_K3_s: figure('1/(K³·s)') }),
+  constants: z.object(fittedKiln),
   misfit_K: figure('K'),
   remark: z.string().nullable(),
 });

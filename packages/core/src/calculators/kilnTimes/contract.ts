@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { figure, oneOf, quantity } from '../../contract/quantity';
+import { fittedKiln } from '../../contract/results';
 
 export const summary = "A kiln's constants from how long it climbs and falls";
 
@@ -14,6 +15,10 @@ export const request = z.strictObject({
     .max(12, { error: 'At most 12 climbs.' })
     .meta({ description: 'From the room to each temperature at full power' }),
   fall: z.strictObject({ from_C: temperature('Falls from'), to_C: temperature('Falls to'), seconds }).meta({ description: 'Closed and switched off' }),
+  tail: z
+    .strictObject({ from_C: temperature('Falls on from'), to_C: temperature('Falls on to'), seconds })
+    .optional()
+    .meta({ description: 'And on further down: where it is told, a wall that stores heat can be found' }),
   apart: z
     .strictObject({ difference_K: quantity('Difference of two places', 'K', 0, 300), at_C: temperature('Seen at') })
     .optional()
@@ -23,9 +28,7 @@ export const request = z.strictObject({
 
 export const answer = z.object({
   constants: z.object({
-    power_K_per_s: figure('K/s'),
-    loss_per_s: figure('1/s'),
-    radiantLoss_per_K3_s: figure('1/(K³·s)'),
+    ...fittedKiln,
     acrossLag_s_per_300mm: figure('s').optional(),
   }),
   misfit: figure('', 'The greatest share by which a told time is missed'),
@@ -41,6 +44,7 @@ export const cases = {
       { to_C: 1000, seconds: 8400 },
     ],
     fall: { from_C: 500, to_C: 300, seconds: 7200 },
+    tail: { from_C: 300, to_C: 100, seconds: 20000 },
     apart: { difference_K: 15, at_C: 500 },
   },
   'One climb': { ambient_C: 20, climbs: [{ to_C: 500, seconds: 2700 }], fall: { from_C: 500, to_C: 300, seconds: 7200 }, unit: 'F' },

@@ -1,0 +1,1 @@
+ALTER TABLE `studio` ADD `csv` text DEFAULT 'comma' NOT NULL;

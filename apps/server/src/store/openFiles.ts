@@ -1,0 +1,133 @@
+/** A whole studio as files that any program reads: a piece file each, tables of firings and shelves, pictures as they are. */
+import { createReadStream } from 'node:fs';
+import { Readable } from 'node:stream';
+import { PURPOSES, fileName, temperatureIn, type TemperatureUnit, type Units } from '@torvin/core';
+import { type CsvRow, KINDS, KIND_LIST, type KindName, type Shelves, type Stored, csvOf, entryOfRecord, isKind, kindOf, labelOf } from '@torvin/schema';
+import { asc, eq, isNull } from 'drizzle-orm';
+import { ZipFile as Packer } from 'yazl';
+import type { Database } from '../db/database';
+import { firings, loads, pieces, schedules } from '../db/tables';
+import { pieceFile } from './pieceFiles';
+import { findPhotoFile } from './photoFiles';
+import { allShelves } from './records';
+import { readStudio } from './studio';
+
+const SECONDS_PER_HOUR = 3600;
+const SECONDS_PER_MINUTE = 60;
+
+const READ_ME = `pieces/     a file for each piece, with its schedules, firings, pictures and what it names; Torvin reads each in again
+firings.csv every firing, newest last; its pictures by their names in pictures/
+shelves/    a table for each shelf
+pictures/   JPEG
+
+A backup (Shelves, or npm run backup) is what puts a whole studio back. These files are for other programs.
+`;
+
+/** Made as it is read, a file at a time: a studio of any size needs no more memory than its largest piece. */
+export function packOpenFiles(db: Database, dataDir: string): Readable {
+  const packer = new Packer();
+  const text = (name: string, content: string): void => packer.addBuffer(Buffer.from(content), name);
+  const { csv, temperatureUnit, lengthUnit, massUnit } = readStudio(db);
+  const units = { temperature: temperatureUnit, length: lengthUnit, mass: massUnit };
+  text('README.txt', READ_ME);
+  text('firings.csv', csvOf(firingRows(db, temperatureUnit), csv, firingColumns(temperatureUnit)));
+  const shelves = allShelves(db);
+  for (const kind of KIND_LIST) text(`shelves/${KINDS[kind].path}.csv`, csvOf(shelfRows(shelves, kind, units), csv, shelfColumns(kind, units)));
+  const taken = new Set<string>();
+  for (const { id, name } of db
+    .select({ id: pieces.id, name: pieces.name })
+    .from(pieces)
+    .where(isNull(pieces.deletedAt))
+    .orderBy(asc(pieces.createdAt))
+    .all()) {
+    packer.addReadStreamLazy(`pieces/${freeName(name, taken)}`, (done) => {
+      try {
+        done(null, Readable.from([JSON.stringify(pieceFile(db, dataDir, id))]));
+      } catch (error) {
+        done(error, Readable.from([]));
+      }
+    });
+  }
+  const hashes = new Set(
+    db
+      .select({ photos: firings.photos })
+      .from(firings)
+      .where(isNull(firings.deletedAt))
+      .all()
+      .flatMap((row) => row.photos),
+  );
+  for (const hash of hashes) {
+    const path = findPhotoFile(dataDir, hash, 'large');
+    if (path !== null) packer.addReadStreamLazy(`pictures/${hash}.jpg`, { compress: false }, (done) => done(null, createReadStream(path)));
+  }
+  packer.end();
+  return packer.outputStream as Readable;
+}
+
+/** Names that differ in more than capitals, which some systems do not tell apart. */
+function freeName(name: string, taken: Set<string>): string {
+  for (let count = 1; ; count += 1) {
+    const wanted = fileName(count === 1 ? name : `${name} ${count}`, 'json');
+    if (taken.has(wanted.toLowerCase())) continue;
+    taken.add(wanted.toLowerCase());
+    return wanted;
+  }
+}
+
+const firingColumns = (unit: TemperatureUnit): string[] => [
+  ...['started', 'zone', 'piece', 'look', 'glass', 'kiln', 'place', `hottest_${unit}`, 'hold_min', 'length_h'],
+  ...['result', 'look_reached', 'note', 'pictures', 'firing_id', 'piece_id', 'schedule_id'],
+];
+
+function firingRows(db: Database, unit: TemperatureUnit): CsvRow[] {
+  const { work_C, work_s, total_s, kilnName, familyName, look } = schedules;
+  return db
+    .select({ firing: firings, load: loads, piece: pieces.name, schedule: { work_C, work_s, total_s, kilnName, familyName, look } })
+    .from(firings)
+    .innerJoin(loads, eq(firings.loadId, loads.id))
+    .innerJoin(pieces, eq(firings.pieceId, pieces.id))
+    .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
+    .where(isNull(firings.deletedAt))
+    .orderBy(asc(loads.at), asc(firings.id))
+    .all()
+    .map(({ firing, load, piece, schedule }) => ({
+      started: new Date(load.at).toISOString(),
+      zone: load.zone,
+      piece,
+      look: PURPOSES[schedule.look].name,
+      glass: schedule.familyName,
+      kiln: schedule.kilnName,
+      place: firing.place,
+      [`hottest_${unit}`]: Math.round(temperatureIn(schedule.work_C, unit)),
+      hold_min: Math.round(schedule.work_s / SECONDS_PER_MINUTE),
+      length_h: Number((schedule.total_s / SECONDS_PER_HOUR).toFixed(1)),
+      result: firing.result ?? '',
+      look_reached: firing.lookReached ? PURPOSES[firing.lookReached].name : '',
+      note: firing.note,
+      pictures: firing.photos.map((hash) => `${hash}.jpg`).join(' '),
+      firing_id: firing.id,
+      piece_id: firing.pieceId,
+      schedule_id: firing.scheduleId,
+    }));
+}
+
+const shelfColumns = (kind: KindName, units: Units): string[] => [...kindOf(kind).fields.map((field) => labelOf(field, units)), 'put away', 'id'];
+
+/** Each record as its form shows it. */
+const shelfRows = (shelves: Shelves, kind: KindName, units: Units): CsvRow[] =>
+  (shelves[kind] as Stored[]).map((record) => {
+    const entry = entryOfRecord(kindOf(kind).fields, record, units);
+    const cells = kindOf(kind).fields.map((field): [string, string | number] => {
+      const told = entry[field.key];
+      const label = labelOf(field, units);
+      if (field.as === 'record') return [label, nameOf(shelves, field.of, String(told))];
+      if (field.as === 'figure' && told !== '') return [label, Number(told)];
+      return [label, typeof told === 'boolean' ? (told ? 'yes' : 'no') : String(Array.isArray(told) ? told.join('; ') : told)];
+    });
+    return { ...Object.fromEntries(cells), 'put away': shelves.archived.includes(record.id) ? 'yes' : 'no', id: record.id };
+  });
+
+function nameOf(shelves: Shelves, kind: string, id: string): string {
+  const record = isKind(kind) ? (shelves[kind] as Stored[]).find((one) => one.id === id) : undefined;
+  return record && 'name' in record ? String(record.name) : id;
+}

@@ -1,0 +1,10 @@
+/** The open run sheet, should the browser be told to print it; what is being saved is printed as it is shown. */
+import { useUnits } from '@/data/studio';
+import type { OpenRunSheet } from '@/runsheet/RunPanels';
+import { OnPaper } from './OnPaper';
+import { runSheetSvg } from './runSheetSvg';
+
+export function RunSheetOnPaper({ piece, schedule, series, start, differences }: OpenRunSheet & { differences: readonly string[] }) {
+  const units = useUnits();
+  return <OnPaper page={() => runSheetSvg({ piece, schedule, series, units, start, differences })} />;
+}

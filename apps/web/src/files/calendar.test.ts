@@ -1,0 +1,39 @@
+import { type ForCalendar, calendarOf } from './calendar';
+
+const HOUR_S = 3600;
+/** On the eve of the day on which the clocks of Lisbon go back, 24 October 2026, 23:00 there. */
+const firing: ForCalendar = {
+  id: '0198c5a2-0000-7000-8000-000000000001',
+  what: 'Plaque no. 14, tack fuse; "blue"',
+  kilnName: 'Low kiln',
+  startsAt: Date.UTC(2026, 9, 24, 22),
+  moments: { look: { from_s: 5 * HOUR_S, to_s: 5.4 * HOUR_S }, controlled_s: 12 * HOUR_S, opens_s: 16.02 * HOUR_S },
+  opensBelow: '60 °C',
+  caution: 'Power off before reaching in.',
+};
+
+/** Lines as they were before they were folded at 75 bytes. */
+const lines = (of = firing): string[] =>
+  calendarOf(of)
+    .replace(/\r\n[ \t]/g, '')
+    .split('\r\n');
+const valuesOf = (all: string[], name: string): string[] =>
+  all.filter((line) => new RegExp(`^${name}[:;]`).test(line)).map((line) => line.slice(line.indexOf(':') + 1));
+
+test('look-in, the end of what the controller does and opening stand in it, over a change of clocks', () => {
+  const all = lines();
+  // Summer time ended at 01:00 UTC: 03:00 UTC is 03:00 in Lisbon, five hours after 23:00.
+  expect(valuesOf(all, 'DTSTART')).toEqual(['20261025T030000Z', '20261025T100000Z', '20261025T140100Z']);
+  expect(valuesOf(all, 'DTEND')).toEqual(['20261025T032400Z', '20261025T100100Z', '20261025T140200Z']);
+  expect(valuesOf(all, 'SUMMARY')).toEqual(
+    ['Look in', 'The controller is done', 'May be opened'].map((title) => `${title}: Plaque no. 14\\, tack fuse\\; "blue"`),
+  );
+  expect(all.filter((line) => line === 'BEGIN:VALARM')).toHaveLength(3);
+  expect([all[0], all.at(-2)]).toEqual(['BEGIN:VCALENDAR', 'END:VCALENDAR']);
+});
+
+test('a later file takes the place of an earlier one', () => {
+  const [before, after] = [lines(), lines({ ...firing, startsAt: firing.startsAt + HOUR_S * 1000 })];
+  expect(valuesOf(after, 'UID')).toEqual(valuesOf(before, 'UID'));
+  expect(new Set(valuesOf(after, 'UID')).size).toBe(3);
+});

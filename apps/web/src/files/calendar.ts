@@ -1,0 +1,49 @@
+/** When to be at the kiln, for a calendar (RFC 5545): times are of the one clock that does not change, so each calendar shows them by its own. */
+import type { Moments } from '@torvin/core';
+import { type EventAttributes, createEvents } from 'ics';
+
+export interface ForCalendar {
+  /** Of the firing, or of the schedule that is not fired yet: a later file with the same id takes the place of an earlier one. */
+  id: string;
+  /** 'Plaque no. 14, tack fuse'. */
+  what: string;
+  kilnName: string;
+  /** ms since 1970, UTC. */
+  startsAt: number;
+  moments: Moments;
+  /** The least the kiln may read when it is opened, in words. */
+  opensBelow: string;
+  caution: string;
+}
+
+const MINUTE_MS = 60_000;
+
+export function calendarOf({ id, what, kilnName, startsAt, moments, opensBelow, caution }: ForCalendar): string {
+  const at = (seconds: number): number => Math.round((startsAt + seconds * 1000) / MINUTE_MS) * MINUTE_MS;
+  const event = (name: string, title: string, from_s: number, to_s: number, description: string): EventAttributes => ({
+    uid: `${id}-${name}@torvin`,
+    sequence: Math.floor(Date.now() / 1000),
+    title: `${title}: ${what}`,
+    location: kilnName,
+    description: `${description} ${caution}`,
+    start: at(from_s),
+    startInputType: 'utc',
+    startOutputType: 'utc',
+    end: Math.max(at(to_s), at(from_s) + MINUTE_MS),
+    endInputType: 'utc',
+    endOutputType: 'utc',
+    busyStatus: 'FREE',
+    alarms: [{ action: 'display', description: `${title}: ${what}`, trigger: { minutes: 0, before: true } }],
+  });
+  const { look, controlled_s, opens_s } = moments;
+  const { error, value } = createEvents(
+    [
+      event('look', 'Look in', look.from_s, look.to_s, 'It holds at its hottest, by the schedule.'),
+      event('controlled', 'The controller is done', controlled_s, controlled_s, 'From here on the closed kiln cools by itself.'),
+      event('opens', 'May be opened', opens_s, opens_s, `By the model, once the kiln reads ${opensBelow} or less.`),
+    ],
+    { productId: 'torvin', calName: `${what} in ${kilnName}` },
+  );
+  if (error || !value) throw error ?? new Error('The calendar could not be written.');
+  return value;
+}

@@ -1,0 +1,68 @@
+/** The key-in sheet as one page that fits A4 and Letter: what the controller wants, large, with a box to tick and one to read back. */
+import { PURPOSES, ROLE_NAMES, keyIn } from '@torvin/core';
+import type { Piece, Schedule } from '@torvin/schema';
+import { format } from 'date-fns/format';
+import { WORK_CAUTIONS } from '@/piece/cautions';
+import { MARGIN, PAGE, WARNING_LINE, pageOf, rule, words, wrapped } from './page';
+
+export interface KeyInPage {
+  piece: Pick<Piece, 'name'>;
+  schedule: Schedule;
+  /** How what lies there now differs from what it was made from, where it is fired all the same. */
+  differences?: readonly string[];
+}
+
+const TOP = 128;
+const LINE = 15;
+const TALLEST_ROW = 52;
+const BOX = 12;
+
+export function keyInSvg({ piece, schedule, differences = [] }: KeyInPage): string {
+  const { controller, kilnName, firing, familyName } = schedule.snapshot;
+  const { rows, switchOff, remarks } = keyIn(schedule.segments, controller);
+  const said = [
+    ...(switchOff ? [`Then nothing: after segment ${rows.length} it switches off, and the closed kiln cools slower than the glass may.`] : []),
+    ...remarks.map(({ message }) => message),
+    WORK_CAUTIONS.keyIn,
+  ].flatMap((sentence) => wrapped(sentence, WARNING_LINE));
+  const warning = wrapped(differences.length === 0 ? '' : `Out of date, fired as it is. ${differences.join(' ')}`, WARNING_LINE);
+  const foot = PAGE.height - MARGIN - 14 - LINE * (said.length + warning.length);
+  const height = Math.min(TALLEST_ROW, (foot - TOP) / rows.length);
+  // As large as its row lets it be.
+  const large = Math.max(13, Math.min(24, height * 0.52));
+  const columns = { number: MARGIN, name: 64, rate: 244, target: 336, hold: 420, keyed: 448, read: PAGE.width - MARGIN - BOX };
+  const box = (x: number, y: number): string =>
+    `<rect x="${x}" y="${(y - BOX / 2).toFixed(1)}" width="${BOX}" height="${BOX}" fill="none" stroke="black" stroke-width="0.8"/>`;
+  const right = { size: 11, anchor: 'end' } as const;
+  return pageOf(`${piece.name}, to key in`, [
+    words(MARGIN, MARGIN + 18, `${piece.name}, to key in`, { size: 20, bold: true }),
+    words(MARGIN, MARGIN + 38, `${PURPOSES[firing.look].name}, ${familyName}, in ${kilnName}; ${controller.name}, which counts in °${controller.unit}.`, {
+      size: 12,
+    }),
+    words(MARGIN, MARGIN + 54, `Rate in °${controller.unit} an hour, hold in minutes; ${controller.fullSpeedCode} means as fast as it can.`, { size: 12 }),
+    words(columns.rate, TOP - 8, 'rate', right),
+    words(columns.target, TOP - 8, `target, °${controller.unit}`, right),
+    words(columns.hold, TOP - 8, 'hold, min', right),
+    words(columns.keyed, TOP - 8, 'keyed'),
+    words(PAGE.width - MARGIN, TOP - 8, 'read back', right),
+    ...rows.flatMap((row, i) => {
+      const y = TOP + i * height;
+      const line = y + height / 2 + large * 0.35;
+      return [
+        rule(y),
+        words(columns.number, line, String(i + 1), { bold: true, size: large }),
+        words(columns.name, line, ROLE_NAMES[schedule.segments[row.segment].role], { size: 12 }),
+        words(columns.rate, line, String(row.rate), { size: large, anchor: 'end' }),
+        words(columns.target, line, String(row.target), { bold: true, size: large, anchor: 'end' }),
+        words(columns.hold, line, String(row.hold_min), { size: large, anchor: 'end' }),
+        box(columns.keyed, y + height / 2),
+        box(columns.read, y + height / 2),
+      ];
+    }),
+    rule(TOP + rows.length * height),
+    ...said.map((sentence, i) => words(MARGIN, foot + LINE * (i + 1), sentence)),
+    ...warning.map((sentence, i) => words(MARGIN, foot + LINE * (said.length + i + 1), sentence, { bold: true })),
+    words(MARGIN, PAGE.height - MARGIN + 4, `${piece.name} · ${schedule.name || format(schedule.createdAt, 'd MMM yyyy, HH:mm')}`),
+    words(PAGE.width - MARGIN, PAGE.height - MARGIN + 4, 'Power off before reaching in.', { anchor: 'end' }),
+  ]);
+}

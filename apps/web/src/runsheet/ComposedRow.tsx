@@ -1,0 +1,70 @@
+/** One way to fire this very body, composed for it, so that what it costs can be read off; it can be taken. */
+import { type FiringCase, type TemperatureUnit, brokenOf, consequences, formatDuration, formatTemperature, hottestSegment, text } from '@torvin/core';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { useComputed } from '@/engine/useComputed';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Words } from '@/ui/Words';
+
+export interface ComposedRowProps {
+  name: string;
+  /** What it costs, in words. */
+  about: string;
+  firing: FiringCase;
+  taken: boolean;
+  unit: TemperatureUnit;
+  working: boolean;
+  onTake(): void;
+  /** Of the row, and after 'take-' of its button. */
+  id: string;
+  kind: 'school' | 'stands';
+  /** Figures told, by their names in what changes. */
+  tells: readonly { what: string; words(figure: string): string }[];
+}
+
+export function ComposedRow({ name, about, firing, taken, unit, working, onTake, id, kind, tells }: ComposedRowProps) {
+  const { colours } = useTheme();
+  const units = useUnits();
+  const { value, problem } = useComputed('compose', { ...firing, units });
+  const figures = value ? consequences({ firing, evaluation: value }, { firing, evaluation: value }, units) : [];
+  const figure = (what: string): string => {
+    const found = figures.find((one) => one.what === what);
+    return found ? text(found.after) : '–';
+  };
+  const work = value?.segments[hottestSegment(value.segments)];
+  const broken = value ? brokenOf(value.readings).length : 0;
+  return (
+    <View role="listitem" style={{ borderTopWidth: 1, borderColor: colours.line, paddingVertical: space.small }} testID={`${kind}-${id}`}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
+        <View style={{ flex: 1 }}>
+          <Words bold>{name}</Words>
+          <Words size="label" tone="muted">
+            {about}
+          </Words>
+        </View>
+        {taken ? (
+          <Words size="label">in use</Words>
+        ) : (
+          <Action kind="second" title="Take it" label={`Take it: ${name}`} disabled={working || !value} testID={`take-${id}`} onPress={onTake} />
+        )}
+      </View>
+      {problem && <Words tone="warn">{problem.message}</Words>}
+      {value && work && (
+        <>
+          <Words>
+            {`${[`${text(formatTemperature(work.target_C, unit))} for ${text(formatDuration(work.hold_s))}`, ...tells.map(({ what, words }) => words(figure(what)))].join('; ')}.`}
+          </Words>
+          {broken > 0 && <Words tone="warn" bold>{`Breaks ${broken === 1 ? 'a limit' : `${broken} limits`}.`}</Words>}
+          {value.remarks.map((remark) => (
+            <Words key={remark} size="label">
+              {remark}
+            </Words>
+          ))}
+        </>
+      )}
+      {!value && !problem && <Words tone="muted">Computing …</Words>}
+    </View>
+  );
+}

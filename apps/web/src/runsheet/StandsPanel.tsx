@@ -1,0 +1,56 @@
+/** One body on each set-up that it can lie on: bare, raised, on the floor, on board; each composed for this very body. */
+import { type FiringCase, SETUPS, SETUP_NAMES, type SetUpKind, type TemperatureUnit, withPaper } from '@torvin/core';
+import { View } from 'react-native';
+import { Words } from '@/ui/Words';
+import { ComposedRow } from './ComposedRow';
+
+/** What flat work lies on; what shapes the glass is no choice. */
+export const STANDS = ['bareShelf', 'raisedShelf', 'floorShelf', 'board'] as const satisfies readonly SetUpKind[];
+
+export const isFlat = (kind: SetUpKind): boolean => STANDS.some((one) => one === kind);
+
+const COSTS: Record<(typeof STANDS)[number], string> = {
+  bareShelf: 'Low posts: some heat comes from below. What most schedules are for.',
+  raisedShelf: 'High posts: its underside sees the elements and cools freely. It must stand level.',
+  floorShelf: 'No heat from below: the floor is warmed through the glass, and slow to cool.',
+  board: 'Insulated from below: the shelf hardly draws on it; the board sheds fibres.',
+};
+
+const TELLS = [
+  { what: 'in all', words: (figure: string) => `${figure} in all` },
+  { what: 'core to skin', words: (figure: string) => `core to skin ${figure}` },
+  { what: 'tension', words: (figure: string) => `tension on the way ${figure}` },
+  { what: 'stress left', words: (figure: string) => `${figure} left` },
+];
+
+export interface StandsPanelProps {
+  firing: FiringCase;
+  setup: { kind: SetUpKind; paper: boolean };
+  unit: TemperatureUnit;
+  working: boolean;
+  onTake(kind: SetUpKind): void;
+}
+
+export function StandsPanel({ firing, setup, unit, working, onTake }: StandsPanelProps) {
+  return (
+    <View role="list">
+      <Words size="label" tone="muted">
+        {`In use: ${SETUP_NAMES[setup.kind].toLowerCase()}. Every row is computed for this body and kiln${setup.paper ? ', on fibre paper' : ''}.`}
+      </Words>
+      {STANDS.map((kind) => (
+        <ComposedRow
+          key={kind}
+          kind="stands"
+          id={kind}
+          name={SETUP_NAMES[kind]}
+          about={COSTS[kind]}
+          firing={{ ...firing, setup: setup.paper ? withPaper(SETUPS[kind]) : SETUPS[kind] }}
+          taken={kind === setup.kind}
+          tells={TELLS}
+          {...{ unit, working }}
+          onTake={() => onTake(kind)}
+        />
+      ))}
+    </View>
+  );
+}

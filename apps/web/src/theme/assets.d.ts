@@ -1,0 +1,5 @@
+/** Files that Metro bundles as assets. */
+declare module '*.woff2' {
+  const asset: number;
+  export default asset;
+}

@@ -1,0 +1,33 @@
+/** A button that asks the device for files. */
+import { createElement, useRef } from 'react';
+import { View } from 'react-native';
+import { Action, type ActionProps } from './Action';
+
+interface FileChoiceProps extends Omit<ActionProps, 'onPress'> {
+  /** What the device offers: endings and media types, between commas. */
+  accept: string;
+  multiple?: boolean;
+  onFiles(files: File[]): void;
+}
+
+export function FileChoice({ accept, multiple = false, onFiles, testID, ...action }: FileChoiceProps) {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <View>
+      <Action {...action} testID={testID} onPress={() => input.current?.click()} />
+      {createElement('input', {
+        ref: input,
+        type: 'file',
+        accept,
+        multiple,
+        hidden: true,
+        'data-testid': `${testID}-input`,
+        onChange: (event: { target: HTMLInputElement }) => {
+          const files = [...(event.target.files ?? [])];
+          if (files.length > 0) onFiles(files);
+          event.target.value = '';
+        },
+      })}
+    </View>
+  );
+}

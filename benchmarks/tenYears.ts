@@ -1,0 +1,196 @@
+/**
+ * A studio of ten years, 5,000 pieces and as many firings: what its lists cost the server and the page, the first run sheet on a slow
+ * phone network, and what one machine carries.
+ */
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import type { CDPSession } from 'puppeteer-core';
+import { openDatabase } from '../apps/server/src/db/open';
+import { fillTenYears } from '../apps/server/src/test/tenYears';
+import { ROOT, Studio, wholePieces } from '../e2e/server';
+import { PHONE, Visitor, launch } from '../e2e/visitor';
+
+const COUNT = 5000;
+const SCROLLS = 60;
+
+async function filled(): Promise<Studio> {
+  const studio = new Studio();
+  await studio.start();
+  await studio.stop();
+  const { db, letGo } = openDatabase(studio.dataDir, join(ROOT, 'apps/server/src/db/migrations'));
+  fillTenYears(db, COUNT, Date.now());
+  await letGo();
+  await studio.start();
+  return studio;
+}
+
+interface Probe {
+  longest: number;
+  over: number;
+}
+
+/** At a share of the sorted values. */
+const at = (share: number, values: readonly number[]): string =>
+  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))].toFixed(0);
+
+const LOOKS_AT = ['/api/pieces', '/api/pieces?text=tide', '/api/firings', '/api/firings?text=well', '/api/firings?look=fullFuse&result=right', '/api/bench'];
+const ROUNDS = 200;
+
+async function lists(address: string): Promise<void> {
+  for (const path of LOOKS_AT) {
+    const times: number[] = [];
+    let bytes = 0;
+    for (let i = 0; i < ROUNDS; i += 1) {
+      const since = performance.now();
+      bytes = (await (await fetch(address + path)).arrayBuffer()).byteLength;
+      times.push(performance.now() - since);
+    }
+    const [p50, p95, p99] = [0.5, 0.95, 0.99].map((share) => at(share, times));
+    process.stdout.write(`${path} at ${COUNT}: ${(bytes / 1000).toFixed(0)} kB, p50 ${p50} ms, p95 ${p95} ms, p99 ${p99} ms\n`);
+  }
+}
+
+const CARRIED_FOR_MS = 5000;
+
+/** How many answers a second, with so many asking at once. */
+async function carried(askers: number, ask: () => Promise<Response>): Promise<{ answered: number; refused: number }> {
+  const until = performance.now() + CARRIED_FOR_MS;
+  let [answered, refused] = [0, 0];
+  const one = async (): Promise<void> => {
+    while (performance.now() < until) {
+      const answer = await ask();
+      await answer.arrayBuffer();
+      if (answer.ok) answered += 1;
+      else refused += 1;
+    }
+  };
+  await Promise.all(Array.from({ length: askers }, one));
+  return { answered: (answered * 1000) / CARRIED_FOR_MS, refused: (refused * 1000) / CARRIED_FOR_MS };
+}
+
+async function capacity(address: string): Promise<void> {
+  const looks = await carried(20, () => fetch(`${address}/api/pieces`));
+  process.stdout.write(`20 at once reading a page of pieces: ${looks.answered.toFixed(0)} a second\n`);
+  const bench = await carried(20, () => fetch(`${address}/api/bench`));
+  process.stdout.write(`20 at once reading the Bench: ${bench.answered.toFixed(0)} a second, ${bench.refused.toFixed(0)} told to come again\n`);
+  const [piece] = await wholePieces(address);
+  let version = piece.version;
+  const saves = await carried(1, async () => {
+    const body = JSON.stringify({ version, name: piece.name, doc: piece.doc, what: 'saved again' });
+    version += 1;
+    return fetch(`${address}/api/pieces/${piece.id}`, { method: 'PUT', body, headers: { 'Content-Type': 'application/json' } });
+  });
+  process.stdout.write(`saves of a piece, one after the other: ${saves.answered.toFixed(0)} a second\n`);
+  const { paths } = (await (await fetch(`${address}/api/openapi.json`)).json()) as {
+    paths: Record<string, { post: { requestBody: { content: Record<string, { examples: { case1: { value: unknown } } }> } } }>;
+  };
+  const body = JSON.stringify(paths['/api/compute/compose'].post.requestBody.content['application/json'].examples.case1.value);
+  const composed = await carried(4, () => fetch(`${address}/api/compute/compose`, { method: 'POST', body, headers: { 'Content-Type': 'application/json' } }));
+  process.stdout.write(`schedules composed for strangers, 4 at once: ${composed.answered.toFixed(1)} a second\n`);
+}
+
+/** Slow 4G: 1.6 Mbit/s down, 150 ms there and back. */
+const SLOW_4G = { offline: false, latency: 150, downloadThroughput: 1.6e6 / 8, uploadThroughput: 0.75e6 / 8 };
+
+async function coldRunSheet(studio: Studio): Promise<void> {
+  const [piece] = (await wholePieces(studio.address)).filter(({ name }) => name === 'Plaque no. 14');
+  const browser = await launch();
+  try {
+    const me = await Visitor.open(browser, PHONE);
+    const session: CDPSession = await me.page.createCDPSession();
+    await session.send('Network.enable');
+    await session.send('Network.emulateNetworkConditions', SLOW_4G);
+    let bytes = 0;
+    session.on('Network.loadingFinished', ({ encodedDataLength }) => (bytes += encodedDataLength));
+    const since = performance.now();
+    const going = me.page.goto(`${studio.address}/pieces/${piece.id}/run?step=${piece.doc.steps[0].id}`);
+    await me.find('run-row-0');
+    const rows = performance.now() - since;
+    await me.sees('live-work', /%/);
+    await going;
+    process.stdout.write(
+      `first run sheet, cold on slow 4G: rows after ${(rows / 1000).toFixed(1)} s, all its figures after ${((performance.now() - since) / 1000).toFixed(1)} s, ${(bytes / 1000).toFixed(0)} kB by then\n`,
+    );
+  } finally {
+    await browser.close();
+  }
+}
+
+export async function measureTenYears(): Promise<void> {
+  if (!process.env.CHROMIUM_PATH) return;
+  const studio = await filled();
+  try {
+    await lists(studio.address);
+    await capacity(studio.address);
+    await coldRunSheet(studio);
+    await scrolled(studio);
+  } finally {
+    await studio.end();
+  }
+}
+
+/** Scrolls and searches both long lists in a real browser: the longest task on the main thread meanwhile. */
+async function scrolled(studio: Studio): Promise<void> {
+  const browser = await launch();
+  try {
+    const me = await Visitor.open(browser, PHONE);
+    await me.page.goto(`${studio.address}/notebook`);
+    await me.sees('notebook-count', /50\d\d firings/);
+    await me.page.evaluate(() => {
+      const probe: Probe = { longest: 0, over: 0 };
+      (window as unknown as { probe: Probe }).probe = probe;
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries()) {
+          probe.longest = Math.max(probe.longest, entry.duration);
+          probe.over += 1;
+        }
+      }).observe({ entryTypes: ['longtask'] });
+    });
+    const read = async (what: string): Promise<void> => {
+      const { longest, over } = await me.page.evaluate(() => {
+        const { probe } = window as unknown as { probe: Probe };
+        const now = { ...probe };
+        Object.assign(probe, { longest: 0, over: 0 });
+        return now;
+      });
+      process.stdout.write(`${what}: ${over === 0 ? 'no task over 50 ms' : `${over} tasks over 50 ms, the longest ${longest.toFixed(0)} ms`}\n`);
+    };
+    const scroll = async (): Promise<void> => {
+      for (let i = 1; i <= SCROLLS; i += 1) {
+        await me.page.evaluate(() => {
+          const list = document.querySelector('[data-testid="screen-scroll"]');
+          if (list) list.scrollTop += 700;
+        });
+        await new Promise((resolve) => setTimeout(resolve, 60));
+      }
+    };
+    await scroll();
+    await read(`Notebook of ${COUNT}, ${SCROLLS} screens scrolled`);
+    await me.type('notebook-search', 'came tide');
+    await me.sees('notebook-count', /firings found/);
+    await me.press('filter-look-fullFuse');
+    await me.sees('notebook-count', /found/);
+    await read('Notebook searched and narrowed');
+    await me.page.evaluate(() => document.querySelector<HTMLElement>('[role="navigation"] a[href="/pieces"]')?.click());
+    await me.sees('pieces-count', /50\d\d pieces/);
+    await read('Pieces opened');
+    await scroll();
+    await read(`Pieces of ${COUNT}, ${SCROLLS} screens scrolled`);
+    await me.type('pieces-search', 'tide');
+    await me.sees('pieces-count', /found/);
+    await read('Pieces searched');
+    const nodes = await me.page.evaluate(() => document.querySelectorAll('*').length);
+    process.stdout.write(`Pieces of ${COUNT}: ${nodes} nodes in the document\n`);
+  } finally {
+    await browser.close();
+  }
+}
+
+/** What the first page's scripts weigh, gzipped: those that index.html names. */
+export function measureFirstView(): void {
+  const dist = join(ROOT, 'apps/web/dist');
+  const named = [...readFileSync(join(dist, 'index.html'), 'utf8').matchAll(/src="(\/_expo\/[^"]+\.js)"/g)].map(([, path]) => path);
+  const bytes = named.reduce((sum, path) => sum + gzipSync(readFileSync(join(dist, path))).length, 0);
+  process.stdout.write(`first view: ${(bytes / 1000).toFixed(0)} kB of JavaScript gzipped, every layout and list counted in\n`);
+}

@@ -1,0 +1,166 @@
+/**
+ * Sixty bodies, such as a studio fires in a year: all looks, families, set-ups and kilns. Every one must be composed within its limits
+ * (schedule/bodies.test.ts); what each gets is printed in docs/schedules.md. Not exported from the package.
+ */
+import type { Casting } from './body/body';
+import type { Layer } from './body/layers';
+import type { Look } from './look/purpose';
+import type { Shaping } from './look/shaping';
+import type { FiringCase } from './schedule/firingCase';
+import { SETUPS, type SetUpKind, withPaper } from './schedule/setups';
+import { STUDIO_KILN, familyOfId, sheetsOf } from './testCases';
+
+interface Choice {
+  family?: string;
+  layers?: Layer[];
+  sheets_mm?: number[];
+  joined?: boolean;
+  /** Two sides, or one for a disc. */
+  size_mm?: [number, number] | [number];
+  parts?: { thickness_mm: number; width_mm: number; count: number };
+  casting?: Pick<Casting, 'slender'> & { thickest_mm: number; thinnest_mm?: number };
+  dammed?: boolean;
+  setup?: SetUpKind;
+  paper?: boolean;
+  shaping?: Shaping;
+  more?: Partial<FiringCase>;
+}
+
+const TALL_KILN = { ...STUDIO_KILN, top_C: 1150, power_K_per_s: 0.28 };
+const BRICK_KILN = { ...STUDIO_KILN, power_K_per_s: 0.25, wallExchange_per_s: 1.2e-4, wallOverChamber: 2.5 };
+const WEAK_KILN = { ...STUDIO_KILN, power_K_per_s: 0.14 };
+
+function firing(look: Look, choice: Choice): FiringCase {
+  const { family = 'soft-90', size_mm = [300, 300], setup = 'bareShelf', parts, casting, more } = choice;
+  const base = sheetsOf(1, 0.003);
+  const sheets = (choice.sheets_mm ?? []).map((mm): Layer => ({ form: 'sheet', glass: 0, thickness_m: mm / 1000 }));
+  const [width, length] = size_mm;
+  const own = choice.paper ? withPaper(SETUPS[setup]) : SETUPS[setup];
+  return {
+    ...base,
+    look,
+    setup: { ...own, ...(choice.shaping ? { shaping: choice.shaping } : {}) },
+    body: {
+      glasses: [familyOfId(family)],
+      layers: choice.layers ?? sheets,
+      joined: choice.joined ?? false,
+      dammed: choice.dammed,
+      footprint: length === undefined ? { shape: 'disc', diameter_m: width / 1000 } : { shape: 'rectangle', width_m: width / 1000, length_m: length / 1000 },
+      ...(parts ? { parts: [{ glass: 0, thickness_m: parts.thickness_mm / 1000, area_m2: (parts.width_mm / 1000) ** 2, count: parts.count }] } : {}),
+      ...(casting
+        ? {
+            casting: {
+              glass: 0,
+              thickest_m: casting.thickest_mm / 1000,
+              thinnest_m: (casting.thinnest_mm ?? casting.thickest_mm) / 1000,
+              volume_m3: (((width / 1000) * (length ?? width)) / 1000) * ((casting.thinnest_mm ?? casting.thickest_mm) / 1000),
+              ...(casting.slender ? { slender: casting.slender } : {}),
+            },
+          }
+        : {}),
+    },
+    ...more,
+  };
+}
+
+const hollow = (span_mm: number, depth_mm: number): Shaping => ({ kind: 'hollow', span_m: span_mm / 1000, depth_m: depth_mm / 1000 });
+const former = (overhang_mm: number, drop_mm: number): Shaping => ({ kind: 'former', overhang_m: overhang_mm / 1000, drop_m: drop_mm / 1000 });
+const grains = (form: 'frit' | 'powder', kg_m2: number, grain_mm: number): Layer => ({ form, glass: 0, perArea_kg_m2: kg_m2, grain_m: grain_mm / 1000 });
+const rods = (diameter_mm: number): Layer => ({ form: 'rod', glass: 0, diameter_m: diameter_mm / 1000 });
+const readings = { more: { setup: { ...SETUPS.raisedShelf, twoFaceProof: 'readings' } } } as const;
+
+export const BODIES: [name: string, FiringCase][] = [
+  // Flat work in soft sheet.
+  ['two sheets, full fuse', firing('fullFuse', { sheets_mm: [3, 3] })],
+  ['two sheets, tack', firing('tack', { sheets_mm: [3, 3], parts: { thickness_mm: 3, width_mm: 25, count: 20 } })],
+  ['two sheets, contour', firing('contour', { sheets_mm: [3, 3], parts: { thickness_mm: 3, width_mm: 25, count: 20 } })],
+  ['two sheets, levelled shards', firing('fullFuse', { sheets_mm: [3, 3], parts: { thickness_mm: 3, width_mm: 25, count: 20 } })],
+  ['wide shards that hold air', firing('fullFuse', { sheets_mm: [3], parts: { thickness_mm: 3, width_mm: 90, count: 6 } })],
+  ['two sheets, hotter and shorter', firing('fullFuse', { sheets_mm: [3, 3], more: { school: { soak: 'auto', heat: 'hotter' } } })],
+  ['two sheets on paper', firing('fullFuse', { sheets_mm: [3, 3], paper: true })],
+  ['two thin sheets', firing('fullFuse', { sheets_mm: [1.6, 1.6], size_mm: [150, 150] })],
+  ['three sheets', firing('fullFuse', { sheets_mm: [3, 3, 3] })],
+  ['four sheets', firing('fullFuse', { sheets_mm: [3, 3, 3, 3] })],
+  ['six sheets in a dam', firing('fullFuse', { sheets_mm: [3, 3, 3, 3, 3, 3], dammed: true, size_mm: [200, 200] })],
+  ['eight sheets in a dam', firing('slabFlow', { sheets_mm: [3, 3, 3, 3, 3, 3, 3, 3], dammed: true, size_mm: [200, 200] })],
+  ['half a metre square', firing('fullFuse', { sheets_mm: [3, 3], size_mm: [500, 500] })],
+  ['a long strip', firing('fullFuse', { sheets_mm: [3, 3], size_mm: [80, 600] })],
+  ['a disc', firing('fullFuse', { sheets_mm: [3, 3], size_mm: [250] })],
+  ['a pendant', firing('fullFuse', { sheets_mm: [3, 3], size_mm: [40, 40] })],
+  [
+    'a coated pendant',
+    firing('tack', {
+      layers: [
+        { form: 'sheet', glass: 0, thickness_m: 0.003 },
+        { form: 'sheet', glass: 0, thickness_m: 0.003, coated: 'up' },
+      ],
+      size_mm: [45, 45],
+    }),
+  ],
+  ['on a raised shelf', firing('fullFuse', { sheets_mm: [3, 3, 3], setup: 'raisedShelf' })],
+  ['on a shelf on the floor', firing('fullFuse', { sheets_mm: [3, 3], setup: 'floorShelf' })],
+  ['on fibre board', firing('fullFuse', { sheets_mm: [3, 3, 3], setup: 'board' })],
+  ['in a kiln of thick brick', firing('fullFuse', { sheets_mm: [3, 3], more: { kiln: BRICK_KILN } })],
+  ['in a weak kiln', firing('fullFuse', { sheets_mm: [3, 3], more: { kiln: WEAK_KILN } })],
+  ['keyed in °F, six segments', firing('fullFuse', { sheets_mm: [3, 3], more: { controller: { unit: 'F', fullSpeedCode: 9999, mostSegments: 6 } } })],
+  ['a controller that reads 15 °C high', firing('fullFuse', { sheets_mm: [3, 3], more: { corrections: { offset_K: 15, workFactor: 1.2 } } })],
+  // Rods and grains.
+  ['a row of rods, full fuse', firing('fullFuse', { layers: [rods(6)], size_mm: [150, 150] })],
+  ['crossed rods, tack', firing('tack', { layers: [rods(5), rods(5)], size_mm: [150, 150] })],
+  [
+    'stringers on a sheet',
+    firing('contour', {
+      layers: [
+        { form: 'sheet', glass: 0, thickness_m: 0.003 },
+        { form: 'stringer', glass: 0, diameter_m: 0.001, cover: 0.4 },
+      ],
+    }),
+  ],
+  ['coarse frit, full fuse', firing('fullFuse', { layers: [grains('frit', 12, 5)], size_mm: [200, 200], dammed: true })],
+  ['a lace of frit', firing('fullFuse', { layers: [grains('frit', 2.2, 2)], size_mm: [240, 180] })],
+  ['a wafer of powder', firing('tack', { layers: [grains('powder', 2.5, 0.2)], size_mm: [120, 120] })],
+  ['powder on a sheet', firing('firePolish', { layers: [{ form: 'sheet', glass: 0, thickness_m: 0.003 }, grains('powder', 0.4, 0.2)] })],
+  // One solid, fired again.
+  ['6 mm, polished', firing('firePolish', { sheets_mm: [6], joined: true })],
+  ['12 mm, polished', firing('firePolish', { sheets_mm: [12], joined: true })],
+  ['19 mm, polished', firing('firePolish', { sheets_mm: [19], joined: true })],
+  ['25 mm, polished', firing('firePolish', { sheets_mm: [25], joined: true })],
+  ['25 mm, proven on both faces', firing('firePolish', { sheets_mm: [25], joined: true, ...readings })],
+  ['50 mm, polished', firing('firePolish', { sheets_mm: [50], joined: true, size_mm: [200, 200] })],
+  ['19 mm, full fused again', firing('fullFuse', { sheets_mm: [19], joined: true })],
+  ['tacked, fired again', firing('firePolish', { sheets_mm: [6], joined: true, parts: { thickness_mm: 3, width_mm: 25, count: 20 } })],
+  ['a slab with shards on it', firing('tack', { sheets_mm: [19], parts: { thickness_mm: 3, width_mm: 60, count: 4 }, size_mm: [200, 200] })],
+  // Shaped.
+  ['a bowl, 300 by 50 mm', firing('slump', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'inMould', shaping: hollow(300, 50) })],
+  ['a dish, 100 by 15 mm', firing('slump', { sheets_mm: [6], joined: true, size_mm: [100, 100], setup: 'inMould', shaping: hollow(100, 15) })],
+  ['a deep bowl, 250 by 90 mm', firing('slump', { sheets_mm: [6], joined: true, size_mm: [250], setup: 'inMould', shaping: hollow(250, 90) })],
+  ['a thin dish', firing('slump', { sheets_mm: [3], joined: true, size_mm: [200], setup: 'inMould', shaping: hollow(200, 30) })],
+  ['a thick plate', firing('slump', { sheets_mm: [9], joined: true, size_mm: [400], setup: 'inMould', shaping: hollow(400, 40) })],
+  [
+    'a tacked bowl',
+    firing('slump', {
+      sheets_mm: [6],
+      joined: true,
+      size_mm: [300],
+      setup: 'inMould',
+      shaping: hollow(300, 40),
+      parts: { thickness_mm: 3, width_mm: 25, count: 12 },
+    }),
+  ],
+  ['over a can', firing('drape', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'overFormer', shaping: former(90, 50) })],
+  ['a low drape', firing('drape', { sheets_mm: [3], joined: true, size_mm: [250], setup: 'overFormer', shaping: former(60, 20) })],
+  // Other glasses.
+  ['soft sheet 96', firing('fullFuse', { family: 'soft-96', sheets_mm: [3, 3] })],
+  ['soft rod 104, tack', firing('tack', { family: 'soft-104', layers: [rods(6)], size_mm: [80, 80] })],
+  ['window float', firing('fullFuse', { family: 'float', sheets_mm: [4, 4] })],
+  ['window float, slumped', firing('slump', { family: 'float', sheets_mm: [6], joined: true, size_mm: [300], setup: 'inMould', shaping: hollow(300, 40) })],
+  ['borosilicate', firing('fullFuse', { family: 'boro-33', sheets_mm: [3.3, 3.3], size_mm: [150, 150], more: { kiln: TALL_KILN } })],
+  ['lead crystal, polished', firing('firePolish', { family: 'lead-crystal', sheets_mm: [10], joined: true, size_mm: [150, 150] })],
+  // Castings, as their thickest section.
+  ['a casting of 20 mm', firing('firePolish', { family: 'casting-crystal', casting: { thickest_mm: 20 }, size_mm: [120, 120] })],
+  ['a casting of 40 mm', firing('firePolish', { family: 'casting-crystal', casting: { thickest_mm: 40 }, size_mm: [120, 120] })],
+  ['a casting, thick and thin', firing('firePolish', { family: 'casting-crystal', casting: { thickest_mm: 25, thinnest_mm: 10 }, size_mm: [150, 150] })],
+  ['a rod, cast', firing('firePolish', { family: 'casting-crystal', casting: { thickest_mm: 30, slender: 'cylinder' }, size_mm: [40, 150] })],
+  ['a ball, cast', firing('firePolish', { family: 'casting-crystal', casting: { thickest_mm: 60, slender: 'sphere' }, size_mm: [60] })],
+  ['lead crystal, cast', firing('firePolish', { family: 'lead-crystal', casting: { thickest_mm: 30 }, size_mm: [100, 100] })],
+];

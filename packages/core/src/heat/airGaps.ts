@@ -1,0 +1,64 @@
+/**
+ * Air between loose sheets. They touch at points and stand apart elsewhere, so that heat crosses by conduction through the air and by
+ * radiation, side by side, until they have sagged together: as a squeeze closes a pocket, by the heat work that they have done.
+ */
+import { TYPICAL_POCKET, squeezeWork } from '../flow/squeeze';
+import type { GlassConstants } from '../glass/constants';
+import { fluidity, viscosityOf } from '../glass/viscosity';
+import { KELVIN_AT_0_C, STEFAN_BOLTZMANN_W_m2K4 } from '../units/physical';
+import type { Mesh } from './stack';
+
+/** How far cut sheets stand apart on the mean, m; people find 0.1 to 0.3 mm. */
+export const TYPICAL_GAP_M = 1e-4;
+
+/** Conductivity of still air, W/(m·K): this at 0 °C, growing with this power of the absolute temperature; within 3 % up to 800 °C. */
+const AIR = { at0C_W_mK: 0.0243, power: 0.8 } as const;
+/** Of two faces of glass that see each other, emissivity 0.9 each. */
+const SEEN = 1 / (2 / 0.9 - 1);
+/** What is left to cross once they have wetted one another, W/(m²K): nothing that matters. */
+const TOGETHER_W_m2K = 2e4;
+
+/** Conductance of an open gap, W/(m²K). */
+export function gapConductance(gap_m: number, temperature_C: number): number {
+  const kelvin = temperature_C + KELVIN_AT_0_C;
+  return (AIR.at0C_W_mK * (kelvin / KELVIN_AT_0_C) ** AIR.power) / gap_m + 4 * SEEN * STEFAN_BOLTZMANN_W_m2K4 * kelvin ** 3;
+}
+
+export interface AirGaps {
+  /** Sets the conductances for the step that comes. */
+  prepare(): void;
+  /** Takes a step that was done: what sagged in it. */
+  step(dt_s: number): void;
+  /** Heat work done at each gap, 1/Pa: all that it remembers. */
+  save(): Float64Array;
+  restore(state: Float64Array): void;
+}
+
+/** For a mesh whose sheets stand apart; temperature is the solver's own array. */
+export function airGaps(mesh: Mesh, glass: GlassConstants, gap_m: number, temperature: Float64Array): AirGaps {
+  const vft = viscosityOf(glass);
+  const { gaps, sheets, conductance, height_m } = mesh;
+  const work = new Float64Array(gaps.length);
+  const closes = Float64Array.from(gaps, (_, i) => {
+    const [first, last] = sheets[i + 1];
+    return squeezeWork(glass, height_m[last] - height_m[first], { radius_m: TYPICAL_POCKET.radius_m, gap_m });
+  });
+  return {
+    prepare() {
+      for (let i = 0; i < gaps.length; i += 1) {
+        const open = Math.max(0, 1 - work[i] / closes[i]);
+        if (open === 0) {
+          conductance[gaps[i]] = TOGETHER_W_m2K;
+          continue;
+        }
+        const between = (temperature[gaps[i]] + temperature[gaps[i] + 1]) / 2;
+        conductance[gaps[i]] = 1 / (open / gapConductance(gap_m, between) + (1 - open) / TOGETHER_W_m2K);
+      }
+    },
+    step(dt_s) {
+      for (let i = 0; i < gaps.length; i += 1) if (work[i] < closes[i]) work[i] += dt_s * fluidity(vft, temperature[gaps[i] + 1]);
+    },
+    save: () => work.slice(),
+    restore: (state) => work.set(state),
+  };
+}

@@ -1,0 +1,21 @@
+/** Tables for spreadsheets and programs. A mark at the front tells spreadsheets that letters are in UTF-8. */
+import Papa from 'papaparse';
+
+/** comma: 1.5,2.5. semicolon: 1,5;2,5, as spreadsheets expect it where the comma is the decimal sign. */
+export const CSV_STYLES = ['comma', 'semicolon'] as const;
+export type CsvStyle = (typeof CSV_STYLES)[number];
+
+export type CsvRow = Record<string, string | number>;
+
+const UTF8_MARK = '\uFEFF';
+
+/** What stands in a cell is never taken for a formula. Columns: those of the first row, or the ones named. */
+export function csvOf(rows: readonly CsvRow[], style: CsvStyle, columns = Object.keys(rows[0] ?? {})): string {
+  const cell = (value: string | number = ''): string => (typeof value === 'number' && style === 'semicolon' ? String(value).replace('.', ',') : String(value));
+  const data = rows.map((row) => columns.map((column) => (typeof row[column] === 'string' ? unarmed(row[column]) : cell(row[column]))));
+  const lines = Papa.unparse([columns, ...data], { delimiter: style === 'semicolon' ? ';' : ',' });
+  return `${UTF8_MARK}${lines}\r\n`;
+}
+
+/** A spreadsheet computes what begins so; somebody else's words are not to be computed. */
+const unarmed = (words: string): string => (/^[=+@\t\r]|^-\D/.test(words) ? `'${words}` : words);
