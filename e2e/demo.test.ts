@@ -1,10 +1,13 @@
 /** npm run demo on an empty folder, a second time, and afresh. The builds are there already, so it starts at once. */
 import { spawnSync } from 'node:child_process';
+import type { IncomingMessage } from 'node:http';
+import { get } from 'node:https';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DEMO_PIECES } from '../apps/server/src/db/demo';
-import { ROOT, startAndListen } from './server';
+import { certificate } from './certificate';
+import { ROOT, startAndListen, wholePieces } from './server';
 
 jest.setTimeout(300_000);
 
@@ -16,12 +19,11 @@ const DEMO_NAMES = DEMO_PIECES.map(({ name }) => name).sort();
 const demo = (...flags: string[]) => startAndListen(['scripts/demo.mjs', ...flags], { TORVIN_DATA: join(folder, 'data'), TORVIN_PORT: '18431' });
 
 const names = async (address: string): Promise<string[]> => {
-  const pieces = (await (await fetch(`${address}/api/pieces`)).json()) as { name: string }[];
-  return pieces.map(({ name }) => name).sort();
+  return (await wholePieces(address)).map(({ name }) => name).sort();
 };
 
 async function rename(address: string, to: string): Promise<void> {
-  const [piece] = (await (await fetch(`${address}/api/pieces`)).json()) as { id: string; version: number; doc: unknown }[];
+  const [piece] = await wholePieces(address);
   const answer = await fetch(`${address}/api/pieces/${piece.id}`, {
     method: 'PUT',
     headers: { 'Content-Type': 'application/json' },
@@ -49,8 +51,11 @@ test('starts with the demo studio, keeps changes, and starts afresh without eras
 
 test('takes the next port when the first is taken', async () => {
   const one = await demo();
-  const other = await startAndListen(['scripts/demo.mjs'], { TORVIN_DATA: join(folder, 'other'), TORVIN_PORT: '18431' });
+  const other = await startAndListen(['scripts/demo.mjs', '--own', '--lan'], { TORVIN_DATA: join(folder, 'other'), TORVIN_PORT: '18431' });
   expect(new URL(other.address).port).not.toBe(new URL(one.address).port);
+  // What npm run studio says: nothing made yet, and the passcode for others.
+  expect(await names(other.address)).toEqual([]);
+  while (!/passcode: [a-z2-9]{5}-[a-z2-9]{5}/.test(other.heard())) await new Promise((resolve) => setTimeout(resolve, 20));
   await other.stop();
   await one.stop();
 });
@@ -72,10 +77,10 @@ test('pictures whose database is gone: the start asks, and erases none either wa
 });
 
 /** Of a command that ends by itself. */
-function ended(args: string[], data: string): { code: number | null; said: string } {
+function ended(args: string[], data: string, env: Record<string, string> = {}): { code: number | null; said: string } {
   const { status, stdout, stderr } = spawnSync(process.execPath, args, {
     cwd: ROOT,
-    env: { ...process.env, TORVIN_DATA: data, TORVIN_PORT: '18431' },
+    env: { ...process.env, TORVIN_DATA: data, TORVIN_PORT: '18431', ...env },
     encoding: 'utf8',
   });
   return { code: status, said: stdout + stderr };
@@ -105,14 +110,36 @@ test('a damaged database is said in a sentence, and left as it is', () => {
   writeFileSync(join(data, 'torvin.db'), 'no database '.repeat(500));
   const { code, said } = ended(['dist/server/main.mjs'], data);
   expect(code).toBe(1);
-  expect(said).toMatch(/^The database in .*damaged cannot be read: torvin\.db is damaged, or no database\. Keep that file, put a copy/);
+  expect(said).toMatch(/^The database in .*damaged cannot be read: torvin\.db is damaged, or no database\. Put a backup in its place/);
   expect(said.trim().split('\n')).toHaveLength(1);
   expect(readFileSync(join(data, 'torvin.db'), 'utf8')).toMatch(/^no database/);
+});
+
+test('https by a certificate of its own; what is none is said in a sentence', async () => {
+  const data = join(folder, 'secure');
+  const keys = await certificate(folder);
+  const secure = await startAndListen(['dist/server/main.mjs'], { TORVIN_DATA: data, TORVIN_PORT: '18431', ...keys });
+  expect(secure.address).toMatch(/^https:/);
+  const { headers, statusCode } = await new Promise<IncomingMessage>((resolve, reject) =>
+    get(`${secure.address}/api/health`, { rejectUnauthorized: false }, resolve).once('error', reject),
+  );
+  // Not for good: who goes back to http is let in too.
+  expect([statusCode, headers['strict-transport-security']]).toEqual([200, undefined]);
+  await secure.stop();
+  const env = { ...keys, TORVIN_CERT: keys.TORVIN_KEY };
+  expect(ended(['dist/server/main.mjs'], data, env)).toMatchObject({
+    code: 1,
+    said: expect.stringMatching(/^TORVIN_CERT and TORVIN_KEY are no cert.*\n$/) as string,
+  });
+  expect(ended(['dist/server/main.mjs'], data, { ...keys, TORVIN_KEY: join(folder, 'none.pem') })).toMatchObject({
+    code: 1,
+    said: expect.stringMatching(/^The key .*none\.pem cannot be read.*\n$/) as string,
+  });
 });
 
 test('help is given, and a word that is not known is refused before anything is done', () => {
   const data = join(folder, 'never');
   expect(ended(['scripts/demo.mjs', '--help'], data)).toMatchObject({ code: 0, said: expect.stringMatching(/--fresh +moves the data aside/) as string });
-  expect(ended(['scripts/demo.mjs', '--frehs'], data)).toMatchObject({ code: 2, said: expect.stringMatching(/^'--frehs' is not known here\./) as string });
+  expect(ended(['scripts/demo.mjs', '--frehs'], data)).toMatchObject({ code: 2, said: expect.stringMatching(/^Unknown option '--frehs'/) as string });
   expect(existsSync(data)).toBe(false);
 });

@@ -107,7 +107,7 @@ test('from New piece to a recorded firing in °F, inches and ounces', async () =
   await me.sees('live-tension', /psi/);
   await expectOurs(me, 'a run sheet in °F');
   // Round where the controller counts: every aim a multiple of 5 °F.
-  const aims = await me.page.$$eval('[data-testid^="run-row-"]', (rows) => rows.map((row) => Number(/(\d+)\s*°F/.exec((row as HTMLElement).innerText)?.[1])));
+  const aims = await me.ofAll('[data-testid^="run-row-"]', (rows) => rows.map((row) => Number(/(\d+)\s*°F/.exec(row.innerText)?.[1])));
   expect(aims.length).toBeGreaterThan(5);
   for (const aim of aims) expect(aim % 5).toBe(0);
   await me.press('run-row-2');
@@ -173,7 +173,7 @@ test('words at 130 % are larger and clip nothing', async () => {
   await session.send('Page.setFontSizes', { fontSizes: { standard: 21, fixed: 17 } });
   const size = async (): Promise<number> => {
     await me.find('bench-learned');
-    return me.page.$eval('h1', (node) => Number.parseFloat(getComputedStyle(node).fontSize));
+    return me.of('h1', (node) => Number.parseFloat(getComputedStyle(node).fontSize));
   };
   await me.page.goto(`${studio.address}/bench`);
   expect(await size()).toBe(Math.round(24 * (21 / 16)));

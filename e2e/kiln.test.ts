@@ -41,7 +41,7 @@ test('a schedule of another lay-up says so on every page, and is keyed in, print
   expect(await me.has('print')).toBe(false);
   await me.press('as-it-is');
   await me.find('print');
-  expect(decodeURIComponent(await me.page.$eval('[data-testid="print-page"]', (node) => (node as HTMLImageElement).src))).toMatch(
+  expect(decodeURIComponent(await me.of('[data-testid="print-page"]', (node) => (node as HTMLImageElement).src))).toMatch(
     /Out of date, fired as it is\. It was laid 6/,
   );
   await me.page.goto(run.replace('/run?', '/record?'));
@@ -129,7 +129,7 @@ test('a shape that cannot be is refused at its field, and nothing typed is lost'
   await me.type('shape-drop', '20 mm');
   await me.press('compute');
   await me.reads('a blank 240 mm across rests on nothing');
-  expect(await me.page.$eval('[data-testid="shape-overhang"]', (node) => (node as HTMLInputElement).value)).toBe('300 mm');
+  expect(await me.of('[data-testid="shape-overhang"]', (node) => (node as HTMLInputElement).value)).toBe('300 mm');
   await me.expectSound('a drape that cannot be');
   await me.type('shape-overhang', '80 mm');
   await me.type('shape-drop', '90 mm');

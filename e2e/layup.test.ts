@@ -28,7 +28,7 @@ async function add(form: string, glass: string): Promise<void> {
   await me.press(`glass-${glass}`);
 }
 
-const labels = (): Promise<string> => me.page.$eval('[data-testid="section-editor"]', (node) => node.getAttribute('aria-label') ?? '');
+const labels = (): Promise<string> => me.of('[data-testid="section-editor"]', (node) => node.getAttribute('aria-label') ?? '');
 const order = async (): Promise<string[]> => [...(await labels()).matchAll(/(?:top: |; )([A-Z][a-z ]+?)(?: pieces)?,/g)].map(([, name]) => name);
 
 test('a plaque with standing numerals, from empty to its recorded firing', async () => {
@@ -160,7 +160,7 @@ test('depth and cover are trimmed by their beads on the drawing, by finger and b
   await pull('handle-cover', -60, 0);
   await me.page.waitForFunction(
     (was) => Number(/over (\d+) %/.exec(document.querySelector('[data-testid="section-editor"]')?.getAttribute('aria-label') ?? '')?.[1]) < was,
-    { timeout: 8000 },
+    { timeout: 60_000 },
     before,
   );
   const cover = await me.find('handle-cover');
@@ -169,19 +169,17 @@ test('depth and cover are trimmed by their beads on the drawing, by finger and b
   await me.page.keyboard.press('ArrowRight');
   await me.page.waitForFunction(
     (was) => Math.abs(Number(document.querySelector('[data-testid="handle-cover"]')?.getAttribute('aria-valuenow')) - was - 0.05) < 1e-6,
-    { timeout: 8000 },
+    { timeout: 60_000 },
     value,
   );
   await me.expectSound('a layer with its beads');
   // Where the finger rested on its way the drag is more than one change, so undo is pressed until the depth is back.
-  for (let i = 0; i < 12 && !/pieces, 3 mm/.test(await labels()); i += 1) {
+  for (let i = 0; i < 30 && !/pieces, 3 mm/.test(await labels()); i += 1) {
     const now = await labels();
     await me.press('undo');
-    await me.page.waitForFunction(
-      (was) => document.querySelector('[data-testid="section-editor"]')?.getAttribute('aria-label') !== was,
-      { timeout: 8000 },
-      now,
-    );
+    // A step of less than one in a hundred changes no word.
+    const another = (was: string) => document.querySelector('[data-testid="section-editor"]')?.getAttribute('aria-label') !== was;
+    await me.page.waitForFunction(another, { timeout: 3000 }, now).catch(() => undefined);
   }
   expect(await labels()).toMatch(/pieces, 3 mm/);
 });
@@ -191,7 +189,7 @@ test('undo goes back through ten edits, also after a reload, and redo forth agai
   const changedFrom = async (label: string): Promise<string> => {
     await me.page.waitForFunction(
       (was) => document.querySelector('[data-testid="section-editor"]')?.getAttribute('aria-label') !== was,
-      { timeout: 8000 },
+      { timeout: 60_000 },
       label,
     );
     return labels();
@@ -223,9 +221,7 @@ test('a deleted piece is brought back with a touch', async () => {
   await me.press('delete-piece');
   await me.sees('take-back', /Test tiles, clear is deleted/);
   await me.heading(/^Pieces$/);
-  expect(await me.page.$$eval('[data-testid="piece-link"]', (nodes) => nodes.some((node) => (node as HTMLElement).innerText.includes('Test tiles')))).toBe(
-    false,
-  );
+  expect(await me.ofAll('[data-testid="piece-link"]', (nodes) => nodes.some((node) => node.innerText.includes('Test tiles')))).toBe(false);
   await me.expectSound('a piece deleted');
   await me.press('bring-back');
   await me.openPiece('Test tiles, clear');
@@ -255,14 +251,14 @@ test('a caution stands at every look, every set-up and every form of glass', asy
     await me.press(`look-${look}`);
     heard.add(await me.sees('look-caution', /^Take care\. .{30}/));
   }
-  for (const kind of ['bareShelf', 'raisedShelf', 'board', 'inMould', 'overFormer']) {
+  for (const kind of ['bareShelf', 'raisedShelf', 'floorShelf', 'board', 'inMould', 'overFormer']) {
     await me.press(`setup-${kind}`);
     heard.add(await me.sees('setup-caution', /^Take care\. .{30}/));
   }
   await me.press('under-paper');
   await me.sees('setup-caution', /Fibre paper smokes/);
   // Each look and each set-up has its own.
-  expect(heard.size).toBe(12);
+  expect(heard.size).toBe(13);
   await me.press('layer-row-1');
   for (const [form, words] of [
     ['powder', /respirator/],

@@ -1,5 +1,6 @@
 /** Words and order: what is said once, what a touch explains, where a page is found again, what a keyboard and an ear meet. */
 import { v7 as uuid } from 'uuid';
+import { wholePieces } from './server';
 import { setting } from './setting';
 import { PHONE, Visitor, WIDE } from './visitor';
 
@@ -111,12 +112,12 @@ test('a spell of editing is one version, and the two Undos of a wide screen say 
   await me.page.waitForFunction(() =>
     [...document.querySelectorAll('[data-testid="undo"]')].every((node) => /schedule changed/.test((node as HTMLElement).innerText)),
   );
-  const said = await me.page.$$eval('[data-testid="undo"]', (nodes) => nodes.map((node) => (node as HTMLElement).innerText));
+  const said = await me.ofAll('[data-testid="undo"]', (nodes) => nodes.map((node) => node.innerText));
   expect(said).toHaveLength(2);
   for (const words of said) expect(words).toMatch(/^Undo: schedule changed/);
   await me.press('fold-versions');
   await me.sees('versions', /in use/);
-  const edited = await me.page.$$eval('[data-testid^="version-name-"]', (nodes) => nodes.length);
+  const edited = await me.ofAll('[data-testid^="version-name-"]', (nodes) => nodes.length);
   expect(edited).toBe(2);
   await me.page.close();
 });
@@ -181,10 +182,10 @@ test('what is searched, how it is narrowed and the place in the list stand in th
   const count = await me.text('notebook-count');
   await me.page.reload();
   expect(await me.sees('notebook-count', /found/)).toBe(count);
-  expect(await me.page.$eval('[data-testid="notebook-search"]', (node) => (node as HTMLInputElement).value)).toBe('low kiln');
+  expect(await me.of('[data-testid="notebook-search"]', (node) => (node as HTMLInputElement).value)).toBe('low kiln');
   // A low window, so that the list is longer than it.
   await me.page.setViewport({ ...PHONE, height: 480 });
-  await me.page.$eval('[data-testid="screen-scroll"]', (node) => (node.scrollTop = 620));
+  await me.of('[data-testid="screen-scroll"]', (node) => (node.scrollTop = 620));
   await me.page.waitForFunction(() => /row=\d/.test(location.search));
   const top = (): Promise<string> =>
     me.page.evaluate(() => {
@@ -200,16 +201,14 @@ test('what is searched, how it is narrowed and the place in the list stand in th
   // Into a firing and back by its own link: the list is as it was.
   await (await me.find('firing-link')).tap();
   await me.find('firing-record');
-  expect(new URL(me.page.url()).search).toMatch(/^\?q=low(\+|%20)kiln&came=right/);
-  await me.page.$eval('[aria-label="Back to Notebook"]', (node) => (node as HTMLElement).click());
+  expect(Object.fromEntries(new URL(me.page.url()).searchParams)).toMatchObject({ q: 'low kiln', came: 'right' });
+  await me.of('[aria-label="Back to Notebook"]', (node) => node.click());
   expect(await me.sees('notebook-count', /found/)).toBe(count);
   await me.page.close();
 });
 
 test('a long list stays where it was scrolled while more of it is read', async () => {
-  const [piece] = (
-    (await (await fetch(`${studio.address}/api/pieces`)).json()) as { id: string; name: string; doc: { steps: { scheduleId: string }[] } }[]
-  ).filter(({ name }) => name === 'Test tiles, clear');
+  const [piece] = (await wholePieces(studio.address)).filter(({ name }) => name === 'Test tiles, clear');
   for (let i = 0; i < 90; i += 1) {
     const body = {
       ...{ id: uuid(), pieceId: piece.id, scheduleId: piece.doc.steps[0].scheduleId, zone: 'Europe/Lisbon', result: 'right', asItIs: true },
@@ -223,9 +222,9 @@ test('a long list stays where it was scrolled while more of it is read', async (
   await me.find('firing-link');
   const tops: number[] = [];
   for (let i = 0; i < 14; i += 1) {
-    await me.page.$eval('[data-testid="screen-scroll"]', (node) => (node.scrollTop += 600));
+    await me.of('[data-testid="screen-scroll"]', (node) => (node.scrollTop += 600));
     await new Promise((resolve) => setTimeout(resolve, 250));
-    tops.push(await me.page.$eval('[data-testid="screen-scroll"]', (node) => node.scrollTop));
+    tops.push(await me.of('[data-testid="screen-scroll"]', (node) => node.scrollTop));
   }
   tops.slice(1).forEach((top, i) => expect(top).toBeGreaterThan(tops[i]));
   expect(tops.at(-1)).toBeGreaterThan(60 * 104);
@@ -260,15 +259,15 @@ test('on a wide screen the Notebook opens the latest, and the Bench draws the ru
   const me = await Visitor.open(here.browser, WIDE);
   await open(me, '/notebook');
   await me.sees('firing-record', /not opened/);
-  const latest = await me.page.$eval('[data-testid="firing-link"]', (node) => (node as HTMLElement).innerText.split('\n')[0]);
+  const latest = await me.of('[data-testid="firing-link"]', (node) => node.innerText.split('\n')[0]);
   await me.heading(new RegExp(latest));
   await open(me, '/pieces');
   await me.find('section-editor');
   await open(me, '/bench');
   await me.find('running-drawing');
-  const drawn = await me.page.$eval('[data-testid="running-drawing"] [data-testid="true-time"] svg', (node) => node.getAttribute('aria-label') ?? '');
+  const drawn = await me.of('[data-testid="running-drawing"] [data-testid="true-time"] svg', (node) => node.getAttribute('aria-label') ?? '');
   expect(drawn).toMatch(/now at .*look in from .*may be opened at/);
-  const seen = await me.page.$eval('[data-testid="running-drawing"]', (node) => (node as HTMLElement).getBoundingClientRect().width);
+  const seen = await me.of('[data-testid="running-drawing"]', (node) => node.getBoundingClientRect().width);
   expect(seen).toBeGreaterThan(500);
   await me.expectSound('a Bench with its load drawn');
   await me.page.close();
@@ -343,7 +342,7 @@ test('a drawer is left by Escape and by Back; focus goes in and comes back', asy
 test('the space bar chooses among options and ticks boxes, once each', async () => {
   const me = await Visitor.open(here.browser, PHONE);
   await open(me, '/shelves/glasses/new');
-  const state = (id: string): Promise<string | null> => me.page.$eval(`[data-testid="${id}"]`, (node) => node.getAttribute('aria-checked'));
+  const state = (id: string): Promise<string | null> => me.of(`[data-testid="${id}"]`, (node) => node.getAttribute('aria-checked'));
   const press = async (id: string): Promise<void> => {
     await (await me.find(id)).focus();
     await me.page.keyboard.press('Space');
@@ -383,7 +382,7 @@ test('a page that cannot be drawn says so and leads on', async () => {
   await me.page.setRequestInterception(true);
   me.page.on('request', (request) => {
     if (new URL(request.url()).pathname !== '/api/pieces') return void request.continue();
-    void request.respond({ status: 200, contentType: 'application/json', body: '[{"id":"x","name":"Nothing in it"}]' });
+    void request.respond({ status: 200, contentType: 'application/json', body: '{"pieces":[{"id":"x","name":"Nothing in it"}],"total":1,"next":null}' });
   });
   await open(me, '/pieces');
   await me.sees('broken', /could not be drawn.*what was saved is safe/s);

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
 import type { Firing, Piece } from '@torvin/schema';
+import { wholePieces } from './server';
 import { setting } from './setting';
 import { PHONE, Visitor } from './visitor';
 
@@ -27,7 +28,7 @@ async function openPiece(name: string): Promise<Visitor> {
 
 const ask = async <T>(path: string): Promise<T> => (await (await fetch(`${studio.address}/api/${path}`)).json()) as T;
 const saved = async (name: string): Promise<Piece> => {
-  const piece = (await ask<Piece[]>('pieces')).find((one) => one.name === name);
+  const piece = (await wholePieces(studio.address)).find((one) => one.name === name);
   if (!piece) throw new Error(`There is no piece ${name}.`);
   return piece;
 };
@@ -55,7 +56,7 @@ describe('while the server is away', () => {
     await me.press('open-run');
     await me.sees('schedule-state', /^as computed$/);
     const before = await saved('Sundial disc');
-    const computed = await me.page.$eval('[data-testid="bead-2"]', (node) => Number(node.getAttribute('aria-valuenow')));
+    const computed = await me.of('[data-testid="bead-2"]', (node) => Number(node.getAttribute('aria-valuenow')));
     await studio.away(async () => {
       await setWork(me, '799');
       await me.sees('schedule-state', /^changed by hand/);
@@ -90,15 +91,14 @@ describe('while the server is away', () => {
       await me.type('field-name', 'Begun in the shed');
       await me.type('field-width', '200');
       await me.type('field-length', '150');
-      const gorse = await me.page.$$eval(
+      const gorse = await me.ofAll(
         '[data-testid^="glass-"]',
-        (nodes) => nodes.find((node) => (node as HTMLElement).innerText.includes('Gorse'))?.getAttribute('data-testid') ?? '',
+        (nodes) => nodes.find((node) => node.innerText.includes('Gorse'))?.getAttribute('data-testid') ?? '',
       );
       await me.press(gorse);
       await me.press('save-piece');
-      await me.find('held');
-      await me.page.goBack();
-      await me.openPiece('Begun in the shed');
+      // Its page is there at once.
+      await me.heading(/Begun in the shed/);
       await me.press('layer-row-0');
       await me.press('layer-depth-more');
       await me.type('layer-depth', '5');
@@ -114,7 +114,7 @@ describe('while the server is away', () => {
     const [gorse] = glasses.filter(({ name }) => name === 'Gorse');
     expect(gorse.version).toBe(1);
     expect(after).toMatchObject({ version: 2, doc: { layers: [{ glassId: gorse.id, thickness_m: 0.005 }] } });
-    expect((await ask<Piece[]>('pieces')).filter(({ name }) => name === after.name)).toHaveLength(1);
+    expect((await wholePieces(studio.address)).filter(({ name }) => name === after.name)).toHaveLength(1);
     await me.page.close();
   });
 
@@ -158,7 +158,7 @@ describe('while the server is away', () => {
     await me.setTime('record-when', new Date(Date.now() - 100 * 3600e3));
     await me.press('result-right');
     await me.type('record-note', 'with a picture');
-    const input = (await me.page.waitForSelector('[data-testid="photo-input"]')) as unknown as { uploadFile(path: string): Promise<void> };
+    const input = (await me.page.waitForSelector('[data-testid="add-photo-input"]')) as unknown as { uploadFile(path: string): Promise<void> };
     await studio.away(async () => {
       await input.uploadFile(picture);
       await me.sees('photos-wait', /^1 picture is kept in this browser/);

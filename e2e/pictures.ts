@@ -45,7 +45,7 @@ await toTop(phone);
 await take(phone, 'run-sheet-phone');
 await phone.press('fold-polariser');
 await phone.press('plate-tint');
-await phone.page.$eval('[data-testid="fold-polariser"]', (node) => {
+await phone.of('[data-testid="fold-polariser"]', (node) => {
   node.scrollIntoView({ block: 'start' });
   const scroll = document.querySelector('[data-testid="screen-scroll"]');
   if (scroll) scroll.scrollTop -= 110;

@@ -3,6 +3,7 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { Piece, PiecePage } from '@torvin/schema';
 
 /** Tests and benchmarks are started at the root of the project. */
 export const ROOT = process.cwd();
@@ -11,10 +12,12 @@ export interface RunningServer {
   address: string;
   child: ChildProcess;
   stop(): Promise<void>;
+  /** All that it has printed. */
+  heard(): string;
 }
 
 /** Starts a command that prints an address; resolves once it has. */
-export function startAndListen(args: string[], env: Record<string, string>): Promise<RunningServer & { heard(): string }> {
+export function startAndListen(args: string[], env: Record<string, string>): Promise<RunningServer> {
   const child = spawn(process.execPath, args, { cwd: ROOT, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'inherit'] });
   let heard = '';
   const stop = (): Promise<void> =>
@@ -27,17 +30,27 @@ export function startAndListen(args: string[], env: Record<string, string>): Pro
     child.once('exit', (code) => reject(new Error(`It ended with ${code} before it was up: ${heard}`)));
     child.stdout?.on('data', (chunk: Buffer) => {
       heard += chunk.toString();
-      const match = /(http:\/\/\S+)/.exec(heard);
+      const match = /(https?:\/\/\S+)/.exec(heard);
       if (match) resolve({ address: match[1], child, stop, heard: () => heard });
     });
   });
+}
+
+/** All pieces with their documents, newest change first. */
+export async function wholePieces(address: string): Promise<Piece[]> {
+  const { pieces } = (await (await fetch(`${address}/api/pieces`)).json()) as PiecePage;
+  return Promise.all(pieces.map(async ({ id }) => (await (await fetch(`${address}/api/pieces/${id}`)).json()) as Piece));
 }
 
 export class Studio {
   readonly dataDir = mkdtempSync(join(tmpdir(), 'torvin-e2e-'));
   private server: RunningServer | null = null;
 
-  constructor(private readonly env: Record<string, string> = {}) {}
+  /** program: where the built server and app lie; another folder for another version of them. */
+  constructor(
+    private readonly env: Record<string, string> = {},
+    public program = ROOT,
+  ) {}
 
   /** Each worker has ports of its own: while a server is stopped on purpose, no other test's takes its place. */
   private port = String(20000 + 2000 * Number(process.env.JEST_WORKER_ID ?? 0) + (process.pid % 1500));
@@ -48,12 +61,25 @@ export class Studio {
     return this.server.address;
   }
 
+  /** All that it has printed since it was started. */
+  heard = (): string => this.server?.heard() ?? '';
+
   async start(): Promise<void> {
-    this.server = await startAndListen([join(ROOT, 'dist/server/main.mjs')], { TORVIN_DATA: this.dataDir, TORVIN_PORT: this.port, ...this.env });
+    this.server = await startAndListen([join(this.program, 'dist/server/main.mjs')], { TORVIN_DATA: this.dataDir, TORVIN_PORT: this.port, ...this.env });
     const { port } = new URL(this.server.address);
     if (this.started && port !== this.port) throw new Error(`The server came back on ${port} instead of ${this.port}: something took its place.`);
     this.port = port;
     this.started = true;
+  }
+
+  /** As a power cut would. */
+  async kill(): Promise<void> {
+    const child = this.server?.child;
+    await new Promise((resolve) => {
+      child?.once('exit', resolve);
+      child?.kill('SIGKILL');
+    });
+    this.server = null;
   }
 
   async stop(): Promise<void> {

@@ -9,12 +9,12 @@ export interface Setting {
 }
 
 /** Registers the hooks; the browser is there once the tests run. */
-export function setting(env: Record<string, string> = {}): Setting {
+export function setting(env: Record<string, string> = {}, ...browserWords: string[]): Setting {
   jest.setTimeout(300_000);
   const here = { studio: new Studio(env) } as Setting;
   beforeAll(async () => {
     await here.studio.start();
-    here.browser = await launch();
+    here.browser = await launch(...browserWords);
   });
   afterAll(async () => {
     await here.browser.close();

@@ -44,7 +44,7 @@ describe('the thread, at 390 × 844', () => {
   step('Pieces lists the demo pieces by their drawn sections', async () => {
     await me.heading(/^Pieces$/);
     await me.find('piece-link');
-    const faces = await me.page.$$eval('[data-testid="piece-link"] [role="img"]', (drawings) => drawings.map((drawing) => drawing.getAttribute('aria-label')));
+    const faces = await me.ofAll('[data-testid="piece-link"] [role="img"]', (drawings) => drawings.map((drawing) => drawing.getAttribute('aria-label')));
     expect(faces).toHaveLength(DEMO_PIECES.length);
     expect(faces[0]).toMatch(/Section, bottom to top: Harbour blue, 3 mm; Clear, 3 mm; Dune rose pieces, 3 mm, 4 of them, over 22 %/);
     await me.expectSound('pieces');
@@ -237,9 +237,7 @@ describe('the thread, at 390 × 844', () => {
   step('the key-in sheet counts in the controller’s own numbers', async () => {
     await me.press('open-key-in');
     await me.heading(/Key in/);
-    const rows = await me.page.$$eval('[data-testid^="key-in-"][role="checkbox"]', (nodes) =>
-      nodes.map((node) => (node as HTMLElement).innerText.replace(/\s+/g, ' ')),
-    );
+    const rows = await me.ofAll('[data-testid^="key-in-"][role="checkbox"]', (nodes) => nodes.map((node) => node.innerText.replace(/\s+/g, ' ')));
     expect(rows.length).toBeGreaterThanOrEqual(6);
     expect(rows.length).toBeLessThanOrEqual(8);
     expect(rows[3]).toMatch(/^4 Drop and soak rate 4000 target 515 °C hold 30 min/);
@@ -265,6 +263,8 @@ describe('the thread, at 390 × 844', () => {
   step('after a stop and a start of the server it is still there, with the schedule as it was', async () => {
     const before = await me.text('run-row-2');
     const path = new URL(me.page.url()).pathname;
+    // The page is left first: what it still reads would be refused.
+    await me.page.goto('about:blank');
     await studio.stop();
     await studio.start();
     await me.page.goto(`${studio.address}/notebook`);

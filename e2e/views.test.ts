@@ -1,18 +1,13 @@
 /** Every main view at both sizes in both themes: nothing overflows, overlaps, is too small to touch or fails axe. */
+import { wholePieces } from './server';
 import { setting } from './setting';
 import { PHONE, Visitor, WIDE } from './visitor';
 
 const here = setting();
 const { studio } = here;
 
-interface Piece {
-  id: string;
-  name: string;
-  doc: { steps: { id: string }[] };
-}
-
 async function addresses(): Promise<{ piece: string; step: string; firing: string; other: string }> {
-  const pieces = (await (await fetch(`${studio.address}/api/pieces`)).json()) as Piece[];
+  const pieces = await wholePieces(studio.address);
   const plaque = pieces.find(({ name }) => name === 'Plaque no. 14');
   const { firings } = (await (await fetch(`${studio.address}/api/firings?text=test+tiles`)).json()) as { firings: { id: string }[] };
   if (!plaque || firings.length < 2) throw new Error('The demo data is not there.');

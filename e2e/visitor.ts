@@ -33,6 +33,9 @@ export async function launch(...further: string[]): Promise<Browser> {
   });
 }
 
+/** What the browser says where it looks for a newer service worker, as it does with every page, and the server is stopped on purpose. */
+const LOOKED_FOR_WORKER = /^An unknown error occurred when fetching the script/;
+
 export interface FoundOnView {
   overflow: string[];
   /** Texts whose boxes lie over one another. */
@@ -51,13 +54,17 @@ export class Visitor {
     private readonly touches: boolean,
   ) {}
 
-  static async open(browser: Browser, size: Viewport, theme: 'light' | 'dark' = 'light'): Promise<Visitor> {
+  static async open(browser: Pick<Browser, 'newPage'>, size: Viewport, theme: 'light' | 'dark' = 'light'): Promise<Visitor> {
     const page = await browser.newPage();
+    page.setDefaultTimeout(PATIENCE_MS);
     await page.setViewport(size);
     await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: theme }]);
     await page.emulateTimezone('Europe/Lisbon');
     const visitor = new Visitor(page, size.hasTouch === true);
+    // The stream of changes ends with the server that is stopped on purpose, and the page asks until it is back.
+    const isStream = (url = ''): boolean => new RegExp('/api/(events|health)(\\?|$)').test(url);
     page.on('console', (message) => {
+      if (isStream(message.location().url) || LOOKED_FOR_WORKER.test(message.text())) return;
       const provoked = /status of (\d+)/.exec(message.text());
       if (message.type() === 'error' && !(provoked && visitor.expectedStatuses.has(Number(provoked[1])))) visitor.troubles.push(`console: ${message.text()}`);
     });
@@ -65,12 +72,21 @@ export class Visitor {
     page.on('requestfailed', (request) => {
       // Leaving a page ends what it was still reading; a save must never be among that.
       const ended = request.method() === 'GET' && request.failure()?.errorText === 'net::ERR_ABORTED';
-      if (!ended) visitor.troubles.push(`request: ${request.method()} ${request.url()} ${request.failure()?.errorText}`);
+      if (!ended && !isStream(request.url())) visitor.troubles.push(`request: ${request.method()} ${request.url()} ${request.failure()?.errorText}`);
     });
     page.on('response', (response) => {
       if (response.status() >= 400 && !visitor.expectedStatuses.has(response.status())) visitor.troubles.push(`status ${response.status()}: ${response.url()}`);
     });
     return visitor;
+  }
+
+  /** To be said before a page is opened: no news of others reaches it, as where a stream is cut off or a finger lies on it. */
+  async hearsNothing(): Promise<void> {
+    await this.page.evaluateOnNewDocument(() => {
+      window.addEventListener('visibilitychange', (event) => event.stopImmediatePropagation(), true);
+      window.EventSource.prototype.addEventListener = () => undefined;
+      window.BroadcastChannel.prototype.postMessage = () => undefined;
+    });
   }
 
   async find(testId: string): Promise<ElementHandle<HTMLElement>> {
@@ -94,10 +110,34 @@ export class Visitor {
       .evaluate(() =>
         Object.entries(localStorage)
           .filter(([key]) => key.startsWith('torvin-outbox:'))
-          .map(([, kept]) => ` Not saved: ${kept.slice(0, 1500)}`)
+          .map(([, kept]) => {
+            const { entries } = JSON.parse(kept) as { entries: { name: string; on: number | null; refused?: unknown; variables: unknown }[] };
+            return ` Not saved: ${entries.map(({ name, on, refused, variables }) => `${name} on ${on} ${JSON.stringify({ refused, variables }).slice(0, 800)}`).join('; ')}`;
+          })
           .join(''),
       )
       .catch(() => '');
+  }
+
+  /** Waits until what this browser keeps of what it has read is as wanted: the keys of it. */
+  async keptReadings(wanted: (keys: string[]) => boolean): Promise<void> {
+    await this.page.bringToFront();
+    const until = Date.now() + PATIENCE_MS;
+    const read = (): Promise<string[]> =>
+      this.page.evaluate(
+        () =>
+          new Promise<string[]>((resolve) => {
+            const opened = indexedDB.open('torvin-readings');
+            opened.onsuccess = () => {
+              const asked = opened.result.transaction('queries').objectStore('queries').getAllKeys();
+              asked.onsuccess = () => resolve(asked.result.map(String));
+            };
+          }),
+      );
+    for (let keys = await read(); !wanted(keys); keys = await read()) {
+      if (Date.now() > until) throw new Error(`Waited in vain for other readings than ${keys.join(', ')}.`);
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
   }
 
   /** Closes the page once all of it is saved: the next test's page would take up what this one left, and be asked about it. */
@@ -122,22 +162,38 @@ export class Visitor {
         for (const event of ['pointerdown', 'touchstart', 'mousedown']) node.addEventListener(event, () => (watched.hit = true), { once: true });
       });
       await this.standsStill(element);
-      if (this.touches) await element.tap();
-      else await element.click();
+      const touched = await this.touch(element);
       // What has gone since was hit.
       const hit = await element.evaluate((node) => (node as HTMLElement & { hit?: boolean }).hit === true || !node.isConnected).catch(() => true);
-      if (hit) return;
+      if (touched && hit) return;
     }
     throw new Error(`'${testId}' cannot be touched: something lies over it.`);
   }
 
-  /** A finger aims at what stands still: where something has just opened or closed, the rest of the page may still be moving. */
+  /** False: the page put another in its place before the finger came down. */
+  private async touch(element: ElementHandle<HTMLElement>): Promise<boolean> {
+    try {
+      await (this.touches ? element.tap() : element.click());
+      return true;
+    } catch (error) {
+      if (await element.evaluate((node) => node.isConnected).catch(() => false)) throw error;
+      return false;
+    }
+  }
+
+  /**
+   * A finger aims at what stands still and lies open: where something has just opened, closed or come in, the rest of the page may still
+   * be moving, and what was scrolled to may have slid under the bar at the bottom.
+   */
   private async standsStill(element: ElementHandle<HTMLElement>): Promise<void> {
     await element.evaluate(async (node) => {
       let last = '';
       for (let i = 0; i < 50; i += 1) {
-        const { left, top } = node.getBoundingClientRect();
-        if (last === `${left} ${top}`) return;
+        const { left, top, width, height } = node.getBoundingClientRect();
+        const there = document.elementFromPoint(left + width / 2, top + height / 2);
+        const isOpen = there !== null && (node.contains(there) || there.contains(node));
+        if (isOpen && last === `${left} ${top}`) return;
+        if (!isOpen) node.scrollIntoView({ block: 'center' });
         last = `${left} ${top}`;
         await new Promise((resolve) => setTimeout(resolve, 40));
       }
@@ -170,10 +226,14 @@ export class Visitor {
     }, written);
   }
 
-  /** Opens a piece by its name, as one who looks for it in the list. */
+  /** Opens a piece by its name, as one who looks for it in the list, and waits until all that its page shows has been read. */
   async openPiece(name: string): Promise<void> {
     await this.openFrom('piece-link', name);
     await this.find('section-editor');
+    await this.patiently(
+      'a page that is read',
+      this.page.waitForFunction(() => !document.body.innerText.includes('Reading …'), WAITING),
+    );
   }
 
   /** Opens the newest firing in the Notebook that says so. */
@@ -205,6 +265,18 @@ export class Visitor {
 
   async text(testId: string): Promise<string> {
     return (await this.find(testId)).evaluate((node) => node.innerText.replace(/\s+/g, ' ').trim());
+  }
+
+  /** Waits until something answers to a selector, and tells what is asked of the first that does. */
+  async of<T>(selector: string, tells: (node: HTMLElement) => T): Promise<T> {
+    await this.patiently(`'${selector}'`, this.page.waitForSelector(selector, { timeout: PATIENCE_MS }));
+    return (await this.page.$eval(selector, tells as (node: Element) => T)) as T;
+  }
+
+  /** The same of all that answer, once there is one. */
+  async ofAll<T>(selector: string, tells: (nodes: HTMLElement[]) => T): Promise<T> {
+    await this.patiently(`'${selector}'`, this.page.waitForSelector(selector, { timeout: PATIENCE_MS }));
+    return (await this.page.$$eval(selector, tells as (nodes: Element[]) => T)) as T;
   }
 
   async has(testId: string): Promise<boolean> {

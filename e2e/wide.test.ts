@@ -31,14 +31,14 @@ test('the lay-up stands beside its run sheet, with the true-time chart over the 
   await me.press('close-segment-sheet');
   // What is drawn stands in tables too.
   const table = (id: string): Promise<string[][]> =>
-    me.page.$$eval(`[data-testid="${id}"] tbody tr`, (rows) => rows.map((row) => [...row.children].map((cell) => cell.textContent ?? '')));
+    me.ofAll(`[data-testid="${id}"] tbody tr`, (rows) => rows.map((row) => [...row.children].map((cell) => cell.textContent ?? '')));
   expect((await table('clock-table')).length).toBeGreaterThan(3);
   expect((await table('section-table')).map(([, name, form]) => `${name} ${form}`)).toEqual(['Harbour blue sheet', 'Clear sheet', 'Dune rose pieces']);
 });
 
 test('hidden tables are clipped whole, in a face that ships, whatever widths another machine writes them in', async () => {
   const stretched = await me.page.addStyleTag({ content: 'table { letter-spacing: 12px !important }' });
-  const tables = await me.page.$$eval('table', (all) =>
+  const tables = await me.ofAll('table', (all) =>
     all.map((table) => {
       const hides = table.closest('div') as HTMLElement;
       const most = hides.getBoundingClientRect().width + 1;
@@ -102,6 +102,26 @@ test('keys go to the places, search, undo, and list themselves', async () => {
   await me.gone('shortcuts');
   await keys('n');
   await me.heading(/New piece/);
+});
+
+test('a tablet that is turned keeps what is typed and which figures are open', async () => {
+  const turned = { width: 1180, height: 820 };
+  const upright = { width: 820, height: 1180 };
+  const turn = async (size: { width: number; height: number }, shown: boolean): Promise<void> => {
+    await me.page.setViewport(size);
+    await me.page.waitForFunction((there) => (document.querySelector('[data-testid="piece-link"]') !== null) === there, {}, shown);
+  };
+  await me.page.setViewport(upright);
+  await me.page.goto(`${studio.address}/pieces/new`);
+  await me.type('field-name', 'Half typed');
+  await turn(turned, true);
+  expect(await (await me.find('field-name')).evaluate((node) => (node as HTMLInputElement).value)).toBe('Half typed');
+  await me.openPiece('Plaque no. 14');
+  await me.press('layer-row-1');
+  await me.find('layer-sheet');
+  await turn(upright, false);
+  await me.find('layer-sheet');
+  await me.page.setViewport(WIDE);
 });
 
 test('an address that leads nowhere says so', async () => {

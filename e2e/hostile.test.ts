@@ -1,0 +1,182 @@
+/**
+ * Hostile days: the server killed while it saves, started twice, on a full disk. What was acknowledged is there afterwards.
+ * LONG=1 kills fifty times instead of three, and fills a small disk of its own, which takes a root user.
+ */
+import { spawn, spawnSync } from 'node:child_process';
+import { createHash, randomUUID } from 'node:crypto';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import Driver from 'better-sqlite3';
+import sharp from 'sharp';
+import type { Piece } from '@torvin/schema';
+import { ROOT, Studio, wholePieces } from './server';
+
+jest.setTimeout(900_000);
+
+const LONG = process.env.LONG === '1';
+const KILLS = LONG ? 50 : 3;
+const SERVER = join(ROOT, 'dist/server/main.mjs');
+
+async function asked<T>(address: string, method: string, path: string, body?: unknown): Promise<{ status: number; body: T }> {
+  const answer = await fetch(address + path, {
+    method,
+    ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+  });
+  return { status: answer.status, body: (await answer.json()) as T };
+}
+
+/** Bytes of a picture like no other. */
+const picture = (n: number): Promise<Buffer> =>
+  sharp({ create: { width: 40 + (n % 50), height: 30, channels: 3, background: { r: n % 256, g: (n >> 8) % 256, b: 90 } } })
+    .png()
+    .toBuffer();
+
+const studios: Studio[] = [];
+function studioOf(env: Record<string, string> = {}): Studio {
+  const studio = new Studio(env);
+  studios.push(studio);
+  return studio;
+}
+afterEach(async () => {
+  for (const studio of studios.splice(0)) await studio.end();
+});
+
+test(`killed ${KILLS} times while it saves, it has lost nothing that it had acknowledged`, async () => {
+  const studio = studioOf();
+  const lastName = new Map<string, string>();
+  const made: Piece[] = [];
+  const hashes: string[] = [];
+  let n = 0;
+
+  /** Saves as fast as it can until nobody answers; remembers what was acknowledged. */
+  async function savePieces(address: string, template: Piece): Promise<void> {
+    for (;;) {
+      const mine = (n += 1);
+      const piece = { id: randomUUID(), name: `Made ${mine}`, doc: template.doc };
+      const { status, body } = await asked<Piece>(address, 'POST', '/api/pieces', piece);
+      if (status !== 200) throw new Error(`A save was refused: ${status} ${JSON.stringify(body)}`);
+      made.push(body);
+      const name = `Made ${mine}, named again`;
+      const changed = await asked<Piece>(address, 'PUT', `/api/pieces/${piece.id}`, { version: body.version, name, doc: body.doc, what: 'renamed' });
+      if (changed.status === 200) lastName.set(piece.id, name);
+    }
+  }
+  async function sendPictures(address: string): Promise<void> {
+    for (;;) {
+      n += 1;
+      const answer = await fetch(`${address}/api/photos`, {
+        method: 'POST',
+        body: new Uint8Array(await picture(n)),
+        headers: { 'Content-Type': 'image/png' },
+      });
+      hashes.push(((await answer.json()) as { hash: string }).hash);
+    }
+  }
+
+  await studio.start();
+  for (let kill = 0; kill < KILLS; kill += 1) {
+    const { address } = studio;
+    const [template] = await wholePieces(address);
+    const stepless = { ...template, doc: { ...template.doc, steps: [] } };
+    const work = [savePieces(address, stepless), savePieces(address, stepless), sendPictures(address), sendPictures(address)].map((one) =>
+      // It ends where the server does; a refusal is a failure.
+      one.catch((error: Error) => (/refused: /.test(error.message) ? error : null)),
+    );
+    const before = made.length + hashes.length;
+    await new Promise((resolve) => setTimeout(resolve, 100 + ((kill * 137) % 400)));
+    while (made.length + hashes.length === before) await new Promise((resolve) => setTimeout(resolve, 20));
+    await studio.kill();
+    expect((await Promise.all(work)).filter(Boolean)).toEqual([]);
+    await studio.start();
+  }
+
+  expect(made.length + hashes.length).toBeGreaterThanOrEqual(KILLS);
+  for (const { id, name } of made) {
+    const { status, body } = await asked<Piece>(studio.address, 'GET', `/api/pieces/${id}`);
+    expect([id, status, [name, lastName.get(id), `${name}, named again`].includes(body.name)]).toEqual([id, 200, true]);
+    if (lastName.has(id)) expect(body.name).toBe(lastName.get(id));
+  }
+  for (const hash of hashes) {
+    const bytes = Buffer.from(await (await fetch(`${studio.address}/api/photos/${hash}`)).arrayBuffer());
+    expect(createHash('sha256').update(bytes).digest('hex')).toBe(hash);
+  }
+  await studio.stop();
+  const driver = new Driver(join(studio.dataDir, 'torvin.db'));
+  expect(driver.pragma('integrity_check')).toEqual([{ integrity_check: 'ok' }]);
+  expect(driver.pragma('foreign_key_check')).toEqual([]);
+  driver.close();
+  expect(readdirSync(join(studio.dataDir, 'photos')).filter((name) => name.endsWith('.part')).length).toBeLessThanOrEqual(KILLS * 4);
+});
+
+/** What a start says, and how it ends. */
+function started(env: Record<string, string>): Promise<{ code: number | null; said: string }> {
+  const child = spawn(process.execPath, [SERVER], { cwd: ROOT, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+  let said = '';
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk: Buffer) => (said += chunk.toString()));
+  return new Promise((resolve) => child.once('exit', (code) => resolve({ code, said })));
+}
+
+test('a second server on the folder says that one runs there, at which address, and ends', async () => {
+  const studio = studioOf();
+  await studio.start();
+  const { code, said } = await started({ TORVIN_DATA: studio.dataDir });
+  expect([code, said]).toEqual([4, expect.stringMatching(new RegExp(`^Torvin already runs on .* at ${studio.address} \\(process \\d+`))]);
+  // A killed one holds nobody up.
+  await studio.kill();
+  await studio.start();
+});
+
+test('a start that cannot be says why in a sentence, and no more', async () => {
+  const dir = mkdtempSync(join(tmpdir(), 'torvin-e2e-'));
+  writeFileSync(join(dir, 'torvin.db'), 'this is no database, whatever its name says; '.repeat(50));
+  const damaged = await started({ TORVIN_DATA: dir });
+  expect(damaged.code).toBe(1);
+  expect(damaged.said.trim().split('\n')).toEqual([expect.stringMatching(/cannot be read: torvin\.db is damaged, or no database\. Put a backup in its place/)]);
+  expect((await started({ TORVIN_PORT: 'eighty' })).said.trim()).toBe("TORVIN_PORT must be a port from 1 to 65535; got 'eighty'.");
+  rmSync(dir, { recursive: true });
+});
+
+if (LONG) {
+  test('on a full disk a save is refused whole and said to be, and the next one goes when there is room', async () => {
+    const disk = mkdtempSync(join(tmpdir(), 'torvin-e2e-disk-'));
+    expect(spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=8m', 'tmpfs', disk]).status).toBe(0);
+    try {
+      const studio = studioOf({ TORVIN_DATA: disk });
+      await studio.start();
+      const [whole] = await wholePieces(studio.address);
+      const piece = whole;
+      const filler = join(disk, 'filler');
+      spawnSync('dd', ['if=/dev/zero', `of=${filler}`, 'bs=4k']);
+      let refused: { status: number; body: unknown } | null = null;
+      let saved = whole;
+      for (let i = 0; i < 200 && !refused; i += 1) {
+        const answer = await asked<Piece>(studio.address, 'PUT', `/api/pieces/${piece.id}`, {
+          version: saved.version,
+          name: `${i}`,
+          doc: saved.doc,
+          what: 'x',
+        });
+        if (answer.status === 200) saved = answer.body;
+        else refused = answer;
+      }
+      expect(refused).toMatchObject({ status: 507, body: { code: 'disk-full', message: expect.stringMatching(/full: make room/) } });
+      expect((await asked<Piece>(studio.address, 'GET', `/api/pieces/${piece.id}`)).body).toMatchObject({ version: saved.version, name: saved.name });
+      rmSync(filler);
+      const last = await asked<Piece>(studio.address, 'PUT', `/api/pieces/${piece.id}`, { version: saved.version, name: 'room', doc: saved.doc, what: 'x' });
+      expect(last.status).toBe(200);
+      await studio.stop();
+      // Started on a full disk it says so in a sentence, and starts once there is room.
+      spawnSync('dd', ['if=/dev/zero', `of=${filler}`, 'bs=4k']);
+      const { code, said } = await started({ TORVIN_DATA: disk });
+      expect([code, said.trim().split('\n')]).toEqual([1, [expect.stringMatching(/is full: make room/)]]);
+      rmSync(filler);
+      await studio.start();
+      expect((await asked<Piece>(studio.address, 'GET', `/api/pieces/${piece.id}`)).body).toMatchObject({ name: 'room' });
+      await studio.stop();
+    } finally {
+      spawnSync('umount', [disk]);
+      rmSync(disk, { recursive: true, force: true });
+    }
+  });
+}

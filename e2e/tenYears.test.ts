@@ -1,0 +1,86 @@
+/** A studio of ten years in the browser: what is sent, how it is kept, how much of a list exists at once, and how one finds a piece. */
+import { join } from 'node:path';
+import type { HTTPResponse } from 'puppeteer-core';
+import { openDatabase } from '../apps/server/src/db/open';
+import { fillTenYears } from '../apps/server/src/test/tenYears';
+import { ROOT } from './server';
+import { setting } from './setting';
+import { PHONE, Visitor } from './visitor';
+
+const here = setting();
+const { studio } = here;
+const COUNT = 5000;
+
+beforeAll(async () => {
+  await studio.stop();
+  const { db, letGo } = openDatabase(studio.dataDir, join(ROOT, 'apps/server/src/db/migrations'));
+  fillTenYears(db, COUNT, Date.now());
+  await letGo();
+  await studio.start();
+});
+
+let me: Visitor;
+let answers: HTTPResponse[] = [];
+beforeEach(async () => {
+  me = await Visitor.open(here.browser, PHONE);
+  answers = [];
+  me.page.on('response', (response) => answers.push(response));
+});
+afterEach(() => me.leave());
+
+const nodes = (): Promise<number> => me.page.evaluate(() => document.querySelectorAll('*').length);
+
+test('lists have the rows in sight and weigh little; text goes out compressed, and what has its content in its name is kept for good', async () => {
+  for (const [path, shown] of [
+    ['/pieces', 'piece-link'],
+    ['/notebook', 'firing-link'],
+    ['/bench', 'bench-waiting'],
+  ]) {
+    await me.page.goto(studio.address + path);
+    await me.find(shown);
+    expect([path, (await nodes()) < 4000]).toEqual([path, true]);
+  }
+  const told = answers.map((answer) => {
+    const { pathname } = new URL(answer.url());
+    const { 'content-type': type = '', 'content-encoding': encoding, 'cache-control': cache } = answer.headers();
+    return { url: answer.url(), pathname, type, encoding, cache };
+  });
+  const lists = told.filter(({ pathname, type }) => pathname.startsWith('/api/') && type.includes('json'));
+  expect(lists.length).toBeGreaterThan(4);
+  for (const { url, encoding } of lists) {
+    const { length } = await (await fetch(url)).text();
+    expect([url, length < 100_000, length < 2000 || encoding !== undefined]).toEqual([url, true, true]);
+  }
+  const assets = told.filter(({ pathname }) => /^\/(_expo|assets|workers)\//.test(pathname));
+  expect(new Set(assets.map(({ pathname }) => pathname.split('.').at(-1)))).toEqual(new Set(['js', 'woff2']));
+  expect(assets.some(({ pathname }) => /^\/workers\/engine-\w{8}\.js$/.test(pathname))).toBe(true);
+  expect(assets.filter(({ cache }) => cache !== 'public, max-age=31536000, immutable')).toEqual([]);
+  expect(assets.filter(({ pathname, encoding }) => pathname.endsWith('.js') && encoding !== 'br' && encoding !== 'gzip')).toEqual([]);
+  const pages = told.filter(({ type }) => type.includes('html'));
+  expect(pages.length).toBe(3);
+  expect(pages.filter(({ cache }) => cache !== 'no-cache')).toEqual([]);
+});
+
+test('a piece is found by a word of its name, and the way back leads to what was found', async () => {
+  await me.page.goto(`${studio.address}/pieces`);
+  expect(await me.sees('pieces-count', /^\d+ pieces$/)).toBe(`${COUNT + 6} pieces`);
+  await me.type('pieces-search', 'ahrenkorb');
+  const found = await me.sees('pieces-count', /^8\d\d pieces found$/);
+  await me.page.waitForFunction(() => window.location.search === '?q=ahrenkorb');
+  await me.expectSound('pieces searched');
+  await me.press('piece-link');
+  await me.sees('fit-summary', /./);
+  await me.page.goBack();
+  expect(await me.sees('pieces-count', /found$/)).toBe(found);
+  await me.type('pieces-search', ' nobodycalledonethis');
+  await me.sees('no-pieces', /No piece is like that/);
+});
+
+test('all that waits is a touch away from the Bench', async () => {
+  await me.page.goto(`${studio.address}/bench`);
+  const all = await me.sees('all-waiting', /^All \d+ that wait$/);
+  await me.press('all-waiting');
+  expect(await me.sees('pieces-count', /found$/)).toBe(`${/\d+/.exec(all)?.[0]} pieces found`);
+  await me.press('filter-waits-yes');
+  await me.sees('pieces-count', /^\d+ pieces$/);
+});
