@@ -8,7 +8,7 @@ import {
   DEFAULT_SCHOOL,
   type FiringCase,
   type GlassConstants,
-  PURPOSES,
+  RECIPES,
   type SimulationInput,
   TYPICAL_FAMILIES,
   TYPICAL_WORKS,
@@ -139,7 +139,7 @@ function looks(): Chart {
     x: { name: '°C', from: 680, to: 840 },
     y: { name: 'minutes', from: 1, to: 100, log: true },
     curves: (['firePolish', 'tack', 'contour', 'fullFuse'] as const).map((look) => ({
-      name: PURPOSES[look].name,
+      name: RECIPES[look].name,
       points: range(680, 840, 161)
         .map((T) => [T, (Math.sqrt(TYPICAL_WORKS[look].least * TYPICAL_WORKS[look].most) / fluidity(vft, T) - ramps_s(T)) / 60] as const)
         .filter(([, minutes]) => minutes > 1),
@@ -212,7 +212,7 @@ for (const [name, chart] of Object.entries(CHARTS)) writeFileSync(join(HERE, `${
 
 const minutes = (seconds: number): string => (seconds < 5400 ? `${Math.round(seconds / 60)} min` : `${(seconds / 3600).toFixed(1)} h`);
 
-/** What each of the sixty bodies gets, one row each. */
+/** What each of the bodies gets, one row each. */
 function schedules(): string {
   const rows = BODIES.map(([name, firing]) => {
     const outcome = compose(firing);
@@ -229,7 +229,7 @@ function schedules(): string {
     const cells = ['warmUp', 'squeeze', 'work', 'drop', 'firstCool', 'secondCool', 'lastCool'].map(told);
     return `| ${[name, `${(evaluation.simulation.total_s / 3600).toFixed(1)} h`, ...cells].join(' | ')} |`;
   });
-  return `# What sixty bodies get
+  return `# What each body gets
 
 Composed by the engine as it stands, printed by \`npm run pictures\` from \`packages/core/src/bodies.testCases.ts\`. Soft sheet 90, 300 by 300 mm, on a bare
 shelf, in a kiln that climbs 500 °C/h at 600 °C, where nothing else is said. Rates in °C/h, temperatures in °C; cold to open includes how

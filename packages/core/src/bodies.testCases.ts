@@ -1,10 +1,10 @@
 /**
- * Sixty bodies, such as a studio fires in a year: all looks, families, set-ups and kilns. Every one must be composed within its limits
+ * Some seventy bodies, such as a studio fires in a year: every kind of firing, all families, set-ups and kilns. Every one must be composed within its limits
  * (schedule/bodies.test.ts); what each gets is printed in docs/schedules.md. Not exported from the package.
  */
 import type { Casting } from './body/body';
 import type { Layer } from './body/layers';
-import type { Look } from './look/purpose';
+import type { Look } from './look/recipes/all';
 import type { Shaping } from './look/shaping';
 import type { FiringCase } from './schedule/firingCase';
 import { SETUPS, type SetUpKind, withPaper } from './schedule/setups';
@@ -65,6 +65,10 @@ function firing(look: Look, choice: Choice): FiringCase {
 
 const hollow = (span_mm: number, depth_mm: number): Shaping => ({ kind: 'hollow', span_m: span_mm / 1000, depth_m: depth_mm / 1000 });
 const former = (overhang_mm: number, drop_mm: number): Shaping => ({ kind: 'former', overhang_m: overhang_mm / 1000, drop_m: drop_mm / 1000 });
+const drain = (holes: number, hole_mm: number, plate_mm: number, collects_mm?: number): Shaping => ({
+  ...{ kind: 'drain', holes, hole_m: hole_mm / 1000, plate_m: plate_mm / 1000 },
+  ...(collects_mm === undefined ? {} : { collects_m: collects_mm / 1000 }),
+});
 const grains = (form: 'frit' | 'powder', kg_m2: number, grain_mm: number): Layer => ({ form, glass: 0, perArea_kg_m2: kg_m2, grain_m: grain_mm / 1000 });
 const rods = (diameter_mm: number): Layer => ({ form: 'rod', glass: 0, diameter_m: diameter_mm / 1000 });
 const readings = { more: { setup: { ...SETUPS.raisedShelf, twoFaceProof: 'readings' } } } as const;
@@ -120,6 +124,41 @@ export const BODIES: [name: string, FiringCase][] = [
   ['a lace of frit', firing('fullFuse', { layers: [grains('frit', 2.2, 2)], size_mm: [240, 180] })],
   ['a wafer of powder', firing('tack', { layers: [grains('powder', 2.5, 0.2)], size_mm: [120, 120] })],
   ['powder on a sheet', firing('firePolish', { layers: [{ form: 'sheet', glass: 0, thickness_m: 0.003 }, grains('powder', 0.4, 0.2)] })],
+  ['a wafer, sifted', firing('wafer', { layers: [grains('powder', 2.5, 0.2)], size_mm: [120, 120] })],
+  ['lace of medium frit', firing('lace', { layers: [grains('frit', 2.2, 2)], size_mm: [240, 180] })],
+  ['a heap of 200 g', firing('heap', { layers: [grains('frit', 40, 3)], size_mm: [80] })],
+  // Held by dams, plates, grids and pots.
+  ['stuck with crisp edges', firing('stick', { sheets_mm: [3, 3], parts: { thickness_mm: 3, width_mm: 25, count: 20 } })],
+  [
+    'a coated pendant, rushed',
+    firing('rush', {
+      layers: [
+        { form: 'sheet', glass: 0, thickness_m: 0.003 },
+        { form: 'sheet', glass: 0, thickness_m: 0.003, coated: 'up' },
+      ],
+      size_mm: [45, 45],
+    }),
+  ],
+  ['strips on edge', firing('strips', { sheets_mm: [12], dammed: true, size_mm: [200, 300], shaping: { kind: 'strips', sheet_m: 0.003 } })],
+  [
+    'a ring of segments',
+    firing('ring', {
+      layers: [{ form: 'sheet', glass: 0, thickness_m: 0.012, cover: 0.9 }],
+      dammed: true,
+      size_mm: [200],
+      shaping: { kind: 'ring', gap_m: 0.005 },
+    }),
+  ],
+  [
+    'pressed under a plate',
+    firing('press', { layers: [grains('frit', 40, 4)], size_mm: [100], shaping: { kind: 'press', spacer_m: 0.006, plate_kg: 4, plate_m: 0.02 } }),
+  ],
+  ['dripped through a grid', firing('drip', { layers: [grains('frit', 50, 5)], size_mm: [120, 120], shaping: drain(6, 12, 15), more: { kiln: TALL_KILN } })],
+  ['melted from a pot', firing('potMelt', { layers: [grains('frit', 90, 8)], size_mm: [100], shaping: drain(1, 16, 12), more: { kiln: TALL_KILN } })],
+  [
+    'melted from a pot into a dam',
+    firing('potMelt', { layers: [grains('frit', 120, 8)], size_mm: [100], shaping: drain(1, 20, 12, 150), more: { kiln: TALL_KILN } }),
+  ],
   // One solid, fired again.
   ['6 mm, polished', firing('firePolish', { sheets_mm: [6], joined: true })],
   ['12 mm, polished', firing('firePolish', { sheets_mm: [12], joined: true })],

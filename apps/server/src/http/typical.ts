@@ -4,7 +4,7 @@ import {
   DEFAULT_SCHOOL,
   LOOKS,
   MOULD_MATERIALS,
-  PURPOSES,
+  RECIPES,
   SETUPS,
   SETUP_NAMES,
   type SetUpKind,
@@ -20,7 +20,7 @@ export const typical = (): AnswerOf<typeof typicalEndpoint> => ({
     (Object.keys(SETUPS) as SetUpKind[]).map((kind) => [kind, { name: SETUP_NAMES[kind], setup: SETUPS[kind], onPaper: withPaper(SETUPS[kind]) }]),
   ),
   moulds: MOULD_MATERIALS,
-  looks: Object.fromEntries(LOOKS.map((look) => [look, { name: PURPOSES[look].name, reaches: PURPOSES[look].reaches, spares: PURPOSES[look].spares }])),
+  looks: Object.fromEntries(LOOKS.map((look) => [look, { name: RECIPES[look].name, reaches: RECIPES[look].reaches, spares: RECIPES[look].spares }])),
   school: DEFAULT_SCHOOL,
   limits: DEFAULT_LIMITS,
 });

@@ -1,7 +1,7 @@
 /** A whole studio as files that any program reads: a piece file each, tables of firings and shelves, pictures as they are. */
 import { createReadStream } from 'node:fs';
 import { Readable } from 'node:stream';
-import { PURPOSES, fileName, temperatureIn, type TemperatureUnit, type Units } from '@torvin/core';
+import { RECIPES, fileName, temperatureIn, type TemperatureUnit, type Units } from '@torvin/core';
 import { type CsvRow, KINDS, KIND_LIST, type KindName, type Shelves, type Stored, csvOf, entryOfRecord, isKind, kindOf, labelOf } from '@torvin/schema';
 import { asc, eq, isNull } from 'drizzle-orm';
 import { ZipFile as Packer } from 'yazl';
@@ -94,7 +94,7 @@ function firingRows(db: Database, unit: TemperatureUnit): CsvRow[] {
       started: new Date(load.at).toISOString(),
       zone: load.zone,
       piece,
-      look: PURPOSES[schedule.look].name,
+      look: RECIPES[schedule.look].name,
       glass: schedule.familyName,
       kiln: schedule.kilnName,
       place: firing.place,
@@ -102,7 +102,7 @@ function firingRows(db: Database, unit: TemperatureUnit): CsvRow[] {
       hold_min: Math.round(schedule.work_s / SECONDS_PER_MINUTE),
       length_h: Number((schedule.total_s / SECONDS_PER_HOUR).toFixed(1)),
       result: firing.result ?? '',
-      look_reached: firing.lookReached ? PURPOSES[firing.lookReached].name : '',
+      look_reached: firing.lookReached ? RECIPES[firing.lookReached].name : '',
       note: firing.note,
       pictures: firing.photos.map((hash) => `${hash}.jpg`).join(' '),
       firing_id: firing.id,

@@ -1,5 +1,5 @@
 /** How this device calls at look-in time: to be tried beforehand, to be allowed, and into a calendar. */
-import { PURPOSES, type Moments, fileName, formatTemperature, momentsOf, openingTemperature, text } from '@torvin/core';
+import { RECIPES, type Moments, fileName, formatTemperature, momentsOf, openingTemperature, text } from '@torvin/core';
 import type { FiringDetail } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -94,7 +94,7 @@ function ByThisDevice({ when }: { when: string }) {
 
 function IntoCalendar({ detail: { firing, schedule }, moments }: { detail: FiringDetail; moments: Moments }) {
   const { temperatureUnit } = useStudio();
-  const what = `${firing.pieceName}, ${PURPOSES[firing.look].name.toLowerCase()}`;
+  const what = `${firing.pieceName}, ${RECIPES[firing.look].name.toLowerCase()}`;
   const take = async (): Promise<void> => {
     // Read when it is wanted: few ever do.
     const { calendarOf } = await import('@/files/calendar');

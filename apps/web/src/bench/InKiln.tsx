@@ -1,5 +1,5 @@
 /** One firing by the clock: the segment it is in, what glass and kiln have by the model, when to look, when to open. */
-import { PURPOSES, ROLE_NAMES, formatTemperature, keyIn, momentsOf, openingTemperature, text } from '@torvin/core';
+import { RECIPES, ROLE_NAMES, formatTemperature, keyIn, momentsOf, openingTemperature, text } from '@torvin/core';
 import type { Firing, FiringDetail } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -39,7 +39,7 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
   const state = load.openedAt !== null ? 'opened' : load.at > now ? 'planned' : 'running';
   return (
     <View style={{ backgroundColor: colours.surface, borderTopWidth: 4, borderColor: colours.touch, padding: space.medium, gap: space.hair }} testID="in-kiln">
-      <Words bold>{`${firing.kilnName}: ${pieces.map((one) => `${one.pieceName}, ${PURPOSES[one.look].name.toLowerCase()}`).join('; ')}`}</Words>
+      <Words bold>{`${firing.kilnName}: ${pieces.map((one) => `${one.pieceName}, ${RECIPES[one.look].name.toLowerCase()}`).join('; ')}`}</Words>
       {state === 'opened' && <Words testID="has-been-opened">{`Opened ${dayAndClock(load.openedAt ?? now, new Date(now))}; not told of yet.`}</Words>}
       {state === 'planned' && <Words bold testID="planned">{`Starts by itself at ${dayAndClock(load.at, new Date(now))}.`}</Words>}
       {state !== 'opened' && detail && <ByTheClock detail={detail} now={now} />}

@@ -1,9 +1,9 @@
 /** What a piece waits for, in words. */
-import { PURPOSES } from '@torvin/core';
+import { RECIPES } from '@torvin/core';
 import type { WaitingPiece } from '@torvin/schema';
 
 export function waitsFor({ for: what, look }: Pick<WaitingPiece, 'for' | 'look'>): string {
-  const name = look === null ? 'firing' : PURPOSES[look].name.toLowerCase();
+  const name = look === null ? 'firing' : RECIPES[look].name.toLowerCase();
   switch (what) {
     case 'choice':
       return 'a firing to be chosen';

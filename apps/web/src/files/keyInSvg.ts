@@ -1,5 +1,5 @@
 /** The key-in sheet as one page that fits A4 and Letter: what the controller wants, large, with a box to tick and one to read back. */
-import { PURPOSES, ROLE_NAMES, keyIn } from '@torvin/core';
+import { RECIPES, ROLE_NAMES, keyIn } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { WORK_CAUTIONS } from '@/piece/cautions';
@@ -36,7 +36,7 @@ export function keyInSvg({ piece, schedule, differences = [] }: KeyInPage): stri
   const right = { size: 11, anchor: 'end' } as const;
   return pageOf(`${piece.name}, to key in`, [
     words(MARGIN, MARGIN + 18, `${piece.name}, to key in`, { size: 20, bold: true }),
-    words(MARGIN, MARGIN + 38, `${PURPOSES[firing.look].name}, ${familyName}, in ${kilnName}; ${controller.name}, which counts in °${controller.unit}.`, {
+    words(MARGIN, MARGIN + 38, `${RECIPES[firing.look].name}, ${familyName}, in ${kilnName}; ${controller.name}, which counts in °${controller.unit}.`, {
       size: 12,
     }),
     words(MARGIN, MARGIN + 54, `Rate in °${controller.unit} an hour, hold in minutes; ${controller.fullSpeedCode} means as fast as it can.`, { size: 12 }),

@@ -1,6 +1,6 @@
 /** The run sheet as one page that fits A4 and Letter. One drawing for paper and for the SVG file. */
 import {
-  PURPOSES,
+  RECIPES,
   ROLE_NAMES,
   type Series,
   type TemperatureUnit,
@@ -69,12 +69,12 @@ export function runSheetSvg({ piece, schedule, series, units, start, differences
   });
   const made = schedule.name || `${schedule.origin === 'computed' ? 'computed' : 'changed by hand'} ${format(schedule.createdAt, 'd MMM yyyy, HH:mm')}`;
   const version = earlierEngine(result, snapshot) === null ? made : `${made}, engine ${toldBy(result, snapshot)}`;
-  return pageOf(`${piece.name}, ${PURPOSES[firing.look].name}`, [
+  return pageOf(`${piece.name}, ${RECIPES[firing.look].name}`, [
     words(MARGIN, MARGIN + 18, piece.name, { size: 20, bold: true }),
     words(
       MARGIN,
       MARGIN + 36,
-      `${PURPOSES[firing.look].name} in ${snapshot.kilnName}, ${snapshot.familyName}. Figures in °${unit}, as ${controller.name} counts.`,
+      `${RECIPES[firing.look].name} in ${snapshot.kilnName}, ${snapshot.familyName}. Figures in °${unit}, as ${controller.name} counts.`,
       { size: 12 },
     ),
     words(

@@ -1,5 +1,5 @@
 /** One firing: how it came out, what was seen, how it ran beside what was planned, and the schedule as it was. */
-import { ENGINE_VERSION, PURPOSES, consequences, formatDuration, segmentDifferences, text, setupWords, earlierEngine, toldBy } from '@torvin/core';
+import { ENGINE_VERSION, RECIPES, consequences, formatDuration, segmentDifferences, text, setupWords, earlierEngine, toldBy } from '@torvin/core';
 import type { FiringDetail } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
@@ -38,11 +38,11 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
   const { snapshot } = schedule;
   const ran = asRun(detail);
   const engines = earlierEngine(ran.evaluation, snapshot) ?? (firing.asFired ? earlierPlan(detail) : null);
-  const reached = firing.lookReached && firing.lookReached !== firing.look ? `; reached a ${PURPOSES[firing.lookReached].name.toLowerCase()}` : '';
+  const reached = firing.lookReached && firing.lookReached !== firing.look ? `; reached a ${RECIPES[firing.lookReached].name.toLowerCase()}` : '';
   return (
     <Screen
       title={firing.pieceName}
-      subtitle={`${PURPOSES[firing.look].name} in ${snapshot.kilnName}, ${format(start, 'd MMMM yyyy, HH:mm')}${zoneWords(firing.firedAt, firing.zone)}`}
+      subtitle={`${RECIPES[firing.look].name} in ${snapshot.kilnName}, ${format(start, 'd MMMM yyyy, HH:mm')}${zoneWords(firing.firedAt, firing.zone)}`}
       back={{ title: 'Notebook', href: list }}
       padded={false}
     >

@@ -1,5 +1,5 @@
 /** Past firings, newest first: searched by words, narrowed by result and look, a page read when it is wanted. */
-import { LOOKS, PURPOSES, formatDuration, formatTemperature, text } from '@torvin/core';
+import { LOOKS, RECIPES, formatDuration, formatTemperature, text } from '@torvin/core';
 import type { FiringRow as Row } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { memo, useDeferredValue } from 'react';
@@ -69,7 +69,7 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
           <Chips
             label="Look"
             value={query.look ?? null}
-            options={LOOKS.map((look) => ({ value: look, title: PURPOSES[look].name }))}
+            options={LOOKS.map((look) => ({ value: look, title: RECIPES[look].name }))}
             onChange={(look) => setQuery({ look: look ?? undefined, row: 0 })}
             testID="filter-look"
           />
@@ -112,7 +112,7 @@ const FiringRow = memo(function FiringRow({ firing, search, current, unit }: Fir
           {`${format(inZone(firing.firedAt, firing.zone), 'd MMM yyyy, HH:mm')}${zoneWords(firing.firedAt, firing.zone)} · ${firing.kilnName}${firing.place ? `, ${firing.place}` : ''}`}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
-          {`${PURPOSES[firing.look].name}, ${text(formatTemperature(firing.ran_C, unit))} for ${text(formatDuration(firing.ran_s))}`}
+          {`${RECIPES[firing.look].name}, ${text(formatTemperature(firing.ran_C, unit))} for ${text(formatDuration(firing.ran_s))}`}
         </Words>
         <Words size="label" numberOfLines={1}>
           {firing.note}

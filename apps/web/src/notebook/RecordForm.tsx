@@ -1,6 +1,6 @@
 /** What is told of a firing: when, where it stood, how it came out, what was seen, and how it ran where not as planned. */
 import { zodResolver } from '@hookform/resolvers/zod';
-import { LOOKS, PURPOSES, type Problem } from '@torvin/core';
+import { LOOKS, RECIPES, type Problem } from '@torvin/core';
 import { type Firing, ResultSchema, type Schedule } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useEffect, useState } from 'react';
@@ -123,7 +123,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
         <Choice
           label="Look it reached"
           value={now.lookReached ?? 'unsaid'}
-          options={[{ value: 'unsaid' as const, title: 'Not said' }, ...LOOKS.map((look) => ({ value: look, title: PURPOSES[look].name }))]}
+          options={[{ value: 'unsaid' as const, title: 'Not said' }, ...LOOKS.map((look) => ({ value: look, title: RECIPES[look].name }))]}
           onChange={(look) => setValue('lookReached', look)}
           testID="reached"
         />

@@ -1,6 +1,7 @@
 /** One piece: its lay-up on the drawing, its figures, whether it fits, and the firings it is to have. */
 import {
   aimedWork,
+  neededWork,
   bodyAt,
   bodyFigures,
   changeLayer,
@@ -15,7 +16,7 @@ import {
   moveLayer,
   namedGlasses,
   otherUnits,
-  PURPOSES,
+  RECIPES,
   removeLayer,
   setupWords,
   snapshotOf,
@@ -156,7 +157,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
           />
         )}
         <Words size="label" tone="muted">
-          {`${step ? `${PURPOSES[step.look].name.toLowerCase()}, ${setupWords(step.setup)}` : 'no firing planned yet'}${doc.layers.length > 1 ? ` · ${ofFingers() ? 'hold a layer to move it' : 'drag a layer to move it'}` : ''}`}
+          {`${step ? `${RECIPES[step.look].name.toLowerCase()}, ${setupWords(step.setup)}` : 'no firing planned yet'}${doc.layers.length > 1 ? ` · ${ofFingers() ? 'hold a layer to move it' : 'drag a layer to move it'}` : ''}`}
         </Words>
       </View>
       <View style={{ paddingHorizontal: space.large, paddingVertical: space.small, gap: space.large }}>
@@ -221,8 +222,8 @@ function useGhost(doc: PieceDoc, step: Step | undefined, shelves: Shelves): Ghos
     const snapshot = snapshotOf(doc, step, shelves);
     if (!snapshot.ok) return null;
     const { body, limits, setup, look } = snapshot.value.firing;
-    const fused = look !== 'slump' && look !== 'drape';
-    const work = schedule?.stepId === step.id ? schedule.result.work_perPa.mean : fused ? aimedWork(look, limits.works_perPa[look]) : 0;
+    const needed = neededWork(body, look, limits.works_perPa, setup.shaping);
+    const work = schedule?.stepId === step.id ? schedule.result.work_perPa.mean : needed.ok ? aimedWork(look, needed.value) : 0;
     return ghostOf(body, look, work, setup.shaping);
   }, [doc, step, shelves, schedule]);
 }

@@ -1,5 +1,5 @@
 /** The list of pieces as a page of its own, or beside a piece: searched by name, a page read when it is wanted. */
-import { PURPOSES, drawnLayers, footprintWords } from '@torvin/core';
+import { RECIPES, drawnLayers, footprintWords } from '@torvin/core';
 import type { PieceRow, Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { memo, useDeferredValue } from 'react';
@@ -102,7 +102,7 @@ const PieceListRow = memo(function PieceListRow({ piece, shelves, current, searc
           {footprintWords(footprint, length)} · {countWords(layers.length, 'layer', 'layers')}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
-          {looks.length > 0 ? looks.map((look) => PURPOSES[look].name).join(', then ') : 'no firing planned yet'}
+          {looks.length > 0 ? looks.map((look) => RECIPES[look].name).join(', then ') : 'no firing planned yet'}
         </Words>
       </View>
     </LinkRow>

@@ -1,5 +1,5 @@
 /** What a firing is to be: its look, how it stands, the mould or former, kiln and controller; then it is computed. */
-import { LOOKS, undoes, type Look, PURPOSES, SETUP_KINDS, SETUP_NAMES, formatTemperature, text } from '@torvin/core';
+import { LOOKS, undoes, type Look, RECIPES, SETUP_KINDS, SETUP_NAMES, formatTemperature, text } from '@torvin/core';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
@@ -12,7 +12,7 @@ import { DraftOffer } from '@/ui/DraftOffer';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
-import { LOOK_CAUTIONS, PAPER_CAUTION, SETUP_CAUTIONS } from './cautions';
+import { PAPER_CAUTION, SETUP_CAUTIONS } from './cautions';
 import { type Fault, SHAPING_FIELDS, type StepEntry, entryOfStep, shapingOf, stepOf, usualSetUp, whyImpossible } from './stepEntry';
 
 export interface StepPlannerProps {
@@ -61,13 +61,13 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
       <Choice
         label="Look"
         value={entry.look}
-        options={LOOKS.map((look) => ({ value: look, title: PURPOSES[look].name }))}
+        options={LOOKS.map((look) => ({ value: look, title: RECIPES[look].name }))}
         onChange={(look: Look) => set({ look, setup: usualSetUp(look) })}
         testID="look"
       />
-      <Words size="label">{`${capital(PURPOSES[entry.look].reaches)}; ${PURPOSES[entry.look].spares}.`}</Words>
+      <Words size="label">{`${capital(RECIPES[entry.look].reaches)}; ${RECIPES[entry.look].spares}.`}</Words>
       <Notice tone="care" testID="look-caution">
-        {LOOK_CAUTIONS[entry.look]}
+        {RECIPES[entry.look].care}
       </Notice>
       <Choice
         label="Set-up"
@@ -141,7 +141,7 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
       <View style={{ flexDirection: 'row', gap: space.small }}>
         <View style={{ flex: 1 }}>
           <Action
-            title={working ? 'Computing …' : `Compute the ${PURPOSES[entry.look].name.toLowerCase()}`}
+            title={working ? 'Computing …' : `Compute the ${RECIPES[entry.look].name.toLowerCase()}`}
             disabled={working || entry.kilnId === '' || entry.controllerId === ''}
             testID="compute"
             onPress={compute}

@@ -1,8 +1,8 @@
 /**
- * What to take care of, at the place where it matters: one for every form of glass, every look, every set-up and every
- * step of the work. General practice; the maker's sheets, local codes and licensed people stand above it.
+ * What to take care of, at the place where it matters: one for every form of glass, every set-up and every step of
+ * the work; those of a kind of firing stand with its recipe. General practice; the maker's sheets, local codes and licensed people stand above it.
  */
-import type { LayerForm, Look, SetUpKind } from '@torvin/core';
+import type { LayerForm, SetUpKind } from '@torvin/core';
 
 export const FORM_CAUTIONS: Record<LayerForm, string> = {
   sheet: 'Cutting: eye protection, closed shoes, and sweep with a wet cloth. Cut and grind wet, the plug out of reach of the water.',
@@ -12,17 +12,6 @@ export const FORM_CAUTIONS: Record<LayerForm, string> = {
   stringer: 'Stringer snaps into needles: eye protection, and gather the ends wet.',
   frit: 'Frit is dust as well as grains: a respirator, no sweeping dry, wash hands before eating.',
   powder: 'Powder hangs in the air and harms the lungs for good: a fitted respirator, no draught, clean up wet, change clothes.',
-};
-
-export const LOOK_CAUTIONS: Record<Look, string> = {
-  firePolish: 'A ground piece must be clean and dry to the core: wet ground glass spits in the kiln.',
-  tack: 'Edges of a tack stay sharp where they did not flow; feel for them in gloves. Crevices hold dirt: not for food.',
-  contour: 'Hot glass and a lifted lid: face shield, sleeves, and power off at the switch before you reach in.',
-  fullFuse:
-    'Primer and paper burn out on the way up, long before the glass softens: air the room. Whether it may hold food depends on every glass in it; ask its makers.',
-  slabFlow: 'A dam that gives way lets hot glass onto the elements: pin it with props, line it, and stay within reach at the working heat.',
-  slump: 'Look in through the peep hole, not over the rim: face shield and gloves, power off before a hand goes in.',
-  drape: 'Glass over a former moves all at once: watch it behind a face shield, and never pull it by hand without training, gloves and the power off.',
 };
 
 export const SETUP_CAUTIONS: Record<SetUpKind, string> = {

@@ -1,5 +1,5 @@
 /** Words for a piece's firings, shared by list, page and run sheet. */
-import { PURPOSES } from '@torvin/core';
+import { RECIPES } from '@torvin/core';
 import type { Step } from '@torvin/schema';
 
-export const stepName = ({ look }: Pick<Step, 'look'>): string => PURPOSES[look].name;
+export const stepName = ({ look }: Pick<Step, 'look'>): string => RECIPES[look].name;

@@ -10,6 +10,7 @@ import {
   formatDuration,
   text,
   verdictOf,
+  RECIPES,
 } from '@torvin/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -27,7 +28,7 @@ import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { clockAfter, soon } from '@/ui/clock';
 import { UndoBar } from '@/piece/UndoBar';
-import { LOOK_CAUTIONS, WORK_CAUTIONS } from '@/piece/cautions';
+import { WORK_CAUTIONS } from '@/piece/cautions';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { BrokenBanner, worstFirst } from './BrokenBanner';
@@ -185,7 +186,7 @@ function RunVerdict({ segments, firing, evaluation, broken, look, stepId, older 
   return (
     <View style={{ padding: space.large, gap: space.small }}>
       {older && <Words bold>What follows is said of what it was made from, not of what lies here now:</Words>}
-      {verdictOf(firing, evaluation, units).map((sentence) => (
+      {verdictOf(firing, evaluation, units, segments).map((sentence) => (
         <Words key={sentence}>{sentence}</Words>
       ))}
       {broken.map((reading) => (
@@ -197,7 +198,7 @@ function RunVerdict({ segments, firing, evaluation, broken, look, stepId, older 
         Thin line: skin of the glass, dotted: its core, from the heat simulation. Tension is an estimate for a body free to bow; a look through crossed
         polarisers tells what is really there.
       </Words>
-      <Caution about={stepId}>{`${WORK_CAUTIONS.kiln} ${LOOK_CAUTIONS[look]}`}</Caution>
+      <Caution about={stepId}>{`${WORK_CAUTIONS.kiln} ${RECIPES[look].care}`}</Caution>
     </View>
   );
 }

@@ -95,3 +95,14 @@ export function edgeOf(layer: Layer): number {
 }
 
 const grainOf = (layer: Extract<Layer, { form: 'frit' | 'powder' }>): number => layer.grain_m ?? TYPICAL_GRAIN_M[layer.form];
+
+const isStrewn = (layer: Layer): layer is Extract<Layer, { form: 'frit' | 'powder' }> => layer.form === 'frit' || layer.form === 'powder';
+
+/** Mass on each unit of the outline and mean grain, by mass, of a body that is nothing but grains; null of any other. */
+export function strewnOf({ layers, parts = [] }: { layers: readonly Layer[]; parts?: readonly Part[] }): { perArea_kg_m2: number; grain_m: number } | null {
+  const grains = layers.filter(isStrewn);
+  if (grains.length === 0 || grains.length < layers.length || parts.length > 0) return null;
+  const each = grains.map((layer) => layer.perArea_kg_m2 * coverOf(layer));
+  const perArea_kg_m2 = each.reduce((sum, one) => sum + one, 0);
+  return { perArea_kg_m2, grain_m: grains.reduce((sum, layer, i) => sum + grainOf(layer) * each[i], 0) / perArea_kg_m2 };
+}

@@ -1,5 +1,6 @@
 /** A firing case: body, set-up, kiln, look, school, limits, and what has been learnt. */
-import { LOOKS } from '../look/purpose';
+import { LOOKS } from '../look/recipes/all';
+import { TYPICAL_WORKS } from '../look/works';
 import type { Shaping } from '../look/shaping';
 import { DEFAULT_SCHOOL, type FiringCase, type School } from '../schedule/firingCase';
 import type { Corrections } from '../learn/corrections';
@@ -19,6 +20,21 @@ export const ShapingSchema = z
       drop_m: quantity('Drop of the edge', 'm', 0.001, 1),
       former_m: quantity('Diameter of the former', 'm', 0.01, 2).optional(),
     }),
+    z.strictObject({ kind: z.literal('strips'), sheet_m: quantity('Sheet that strips are cut from', 'm', 0.0005, 0.025) }),
+    z.strictObject({ kind: z.literal('ring'), gap_m: quantity('Gap between segments', 'm', 0.0002, 0.05) }),
+    z.strictObject({
+      kind: z.literal('press'),
+      spacer_m: quantity('Height of the spacers', 'm', 0.001, 0.1),
+      plate_kg: quantity('Weight of the plate', 'kg', 0.05, 100),
+      plate_m: quantity('Thickness of the plate', 'm', 0.001, 0.1),
+    }),
+    z.strictObject({
+      kind: z.literal('drain'),
+      holes: quantity('Number of holes', '', 1, 10000).int({ error: 'The number of holes must be whole.' }),
+      hole_m: quantity('Width of a hole', 'm', 0.002, 0.2),
+      plate_m: quantity('Thickness of the floor with the holes', 'm', 0.001, 0.1),
+      collects_m: quantity('Width of what it runs into', 'm', 0.02, 2).optional(),
+    }),
   ])
   .meta({ id: 'Shaping' }) satisfies z.ZodType<Shaping>;
 
@@ -27,6 +43,7 @@ export const SetUpSchema = z
     below: z.array(support).max(6, { error: 'At most 6 layers under the glass.' }).readonly(),
     faces,
     around: z.array(support).max(6, { error: 'At most 6 layers round the glass.' }).readonly().optional(),
+    top_C: quantity('Top temperature of what the glass lies on', '°C', 200, 1800).optional(),
     twoFaceProof: oneOf('Proof of two faces', ['readings', 'kilnTest']).optional(),
     shaping: ShapingSchema.optional(),
   })
@@ -51,11 +68,16 @@ export const LimitsSchema = z
     setting_K: quantity('Difference while setting', 'K', 0.1, 50),
     settingReserve: quantity('Reserve while setting', '', 1, 5),
     climbing_K: quantity('Difference while climbing', 'K', 1, 200),
+    shelf_C_per_h: quantity('Pace of a shelf of 300 mm', '°C/h', 10, 2000).optional(),
     even_K: quantity('Even within', 'K', 0.1, 10),
     relaxations: quantity('Relaxation times', '', 0, 100),
     leastSoak_s: quantity('Least soak', 's', 0, 7 * 24 * 3600),
     residual_Pa: quantity('Residual tension', 'Pa', 1e4, 5e7),
-    works_perPa: z.strictObject({ firePolish: work, tack: work, contour: work, fullFuse: work, slabFlow: work }),
+    works_perPa: z.strictObject({
+      ...{ firePolish: work, tack: work, contour: work, fullFuse: work, slabFlow: work },
+      // Left out by what was made before there were such firings.
+      ...{ stick: work.default(TYPICAL_WORKS.stick), lace: work.default(TYPICAL_WORKS.lace), wafer: work.default(TYPICAL_WORKS.wafer) },
+    }),
     haze_s: quantity('Haze exposure', 's', 0, 30 * 24 * 3600),
     coating_s: quantity('Coating exposure', 's', 0, 30 * 24 * 3600),
     pocket: z.strictObject({ radius_m: quantity('Pocket radius', 'm', 0.001, 0.5), gap_m: quantity('Gap', 'm', 1e-5, 0.02) }),

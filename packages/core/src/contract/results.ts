@@ -70,6 +70,8 @@ export const ReadingSchema = z
     limit: z.enum([
       'kilnTop',
       'kilnPace',
+      'shelfPace',
+      'shelfTop',
       'pull',
       'climbing',
       'squeeze',

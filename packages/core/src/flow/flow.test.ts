@@ -6,7 +6,7 @@ import { coatingRange, hazeBell, hazeWeight } from './harm';
 import { equalHold, logViscosityFor, rampsWorth } from './heatWork';
 import { edgeRounding, reliefLeft, reliefRate } from './relief';
 import { STRETCHING, drapeAfter, rimToSpare, sagAfter, workToDrape, workToSag } from './sag';
-import { neckRadius, pressedDepth, puddleRadius, throughHole } from './spread';
+import { neckRadius, pressedDepth, puddleRadius, rimReach, throughHole, workToPress, workToPuddle, workToSpread } from './spread';
 import { squeezeWork } from './squeeze';
 
 const vft = viscosityOf(SOFT_90);
@@ -114,6 +114,15 @@ describe('thick flow', () => {
     const dW = 1e-9;
     const slope = (pressedDepth(0.05, h, 50, dW) - h) / dW;
     expect(slope / ((-2 * 50 * h ** 3) / (3 * Math.PI * 0.05 ** 4))).toBeCloseTo(1, 5);
+  });
+
+  test('heap, press and front each know the work that gets them there', () => {
+    const V = 2e-5;
+    expect(puddleRadius(SOFT_90, V, workToPuddle(SOFT_90, V, 0.025))).toBeCloseTo(0.025, 12);
+    expect(pressedDepth(0.05, 0.012, 50, workToPress(0.05, 0.012, 0.006, 50))).toBeCloseTo(0.006, 12);
+    // Without what holds a rim at its natural depth a front goes as one that is driven in full.
+    const deep = 100 * naturalDepth(SOFT_90);
+    expect(rimReach(SOFT_90, deep, workToSpread(SOFT_90, deep, 0.01))).toBeCloseTo(0.01, 5);
   });
 
   test('a long hole is Poiseuille, a short one is led by its mouth', () => {

@@ -134,10 +134,11 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
     while (now.kiln_C !== target_C) {
       drive.at_C = now.kiln_C;
       findKilnRate(kiln, drive);
-      drive.at_C = now.kiln_C + (direction * Math.min(largestStep_K, drive.kiln_K_per_s * largestStep_s)) / 2;
+      const left = Math.abs(target_C - now.kiln_C);
+      // The middle of the step never lies past the target, where the kiln would be asked to go the other way.
+      drive.at_C = now.kiln_C + (direction * Math.min(largestStep_K, drive.kiln_K_per_s * largestStep_s, left)) / 2;
       findKilnRate(kiln, drive);
       const rate = drive.kiln_K_per_s;
-      const left = Math.abs(target_C - now.kiln_C);
       if (!(rate > STALLED_K_PER_S) || now.t_s > LONGEST_FIRING_S) {
         stalled = { segment: index, at_C: now.kiln_C };
         break;

@@ -44,13 +44,17 @@ describe('what is taken over', () => {
     const longer = valueOf(compose(more));
     expect(work(longer)?.target_C).toBe(work(plain)?.target_C);
     expect(work(longer)?.hold_s).toBeGreaterThan(work(plain)?.hold_s ?? 0);
-    expect(verdictOf(more, longer.evaluation, METRIC).join(' ')).toMatch(/Aimed at 1\.20 times the usual heat work, because looks took more here/);
+    expect(verdictOf(more, longer.evaluation, METRIC, longer.segments).join(' ')).toMatch(
+      /Aimed at 1\.20 times the usual heat work, because looks took more here/,
+    );
     const over = { ...firing, corrections: { offset_K: 10, workFactor: 1 } };
     const hotter = valueOf(compose(over));
     expect(work(hotter)?.target_C).toBe((work(plain)?.target_C ?? 0) + 10);
-    expect(verdictOf(over, hotter.evaluation, METRIC).join(' ')).toMatch(/Keyed 10(\.0)? °C hotter, because the controller reads so much over the glass/);
-    expect(verdictOf(over, hotter.evaluation, otherUnits(METRIC)).join(' ')).toMatch(/Keyed 18(\.0)? °F hotter/);
-    expect(verdictOf(firing, plain.evaluation, METRIC).join(' ')).not.toMatch(/Keyed|Aimed/);
+    expect(verdictOf(over, hotter.evaluation, METRIC, hotter.segments).join(' ')).toMatch(
+      /Keyed 10(\.0)? °C hotter, because the controller reads so much over the glass/,
+    );
+    expect(verdictOf(over, hotter.evaluation, otherUnits(METRIC), hotter.segments).join(' ')).toMatch(/Keyed 18(\.0)? °F hotter/);
+    expect(verdictOf(firing, plain.evaluation, METRIC, plain.segments).join(' ')).not.toMatch(/Keyed|Aimed/);
   });
 
   test('is undone where a firing is to teach: its work by what the controller read, within 3 %', () => {

@@ -1,7 +1,7 @@
 import { SOFT_90, sheetsOf } from '../testCases';
 import { type BodyInput, naturalDepth } from '../body/body';
 import { ghostOf } from './ghost';
-import { TYPICAL_WORKS } from './purpose';
+import { TYPICAL_WORKS } from './works';
 
 const sheets = (count: number): BodyInput => sheetsOf(count, 0.003).body;
 const numerals = { glass: 0, thickness_m: 0.003, area_m2: 6e-4, count: 6 };

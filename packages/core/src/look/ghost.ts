@@ -4,7 +4,8 @@
  */
 import { rimReach } from '../flow/spread';
 import { heightLeft } from '../flow/relief';
-import { type Look, widestPart } from './purpose';
+import { type Look, RECIPES } from './recipes/all';
+import { TYPICAL_WORKS, widestPart } from './works';
 import type { Shaping } from './shaping';
 import { type BodyInput, bodyFigures, mainGlass } from '../body/body';
 import { footprintSpan } from '../body/footprint';
@@ -22,13 +23,13 @@ export interface Ghost {
   crown_m: number;
 }
 
-/** Looks that let the rim travel and what stands sink in. */
-const FLOWS: Record<Look, boolean> = { firePolish: false, tack: false, contour: true, fullFuse: true, slabFlow: true, slump: false, drape: false };
-
 /** work_perPa: heat work of the firing at the glass's mean temperature. */
 export function ghostOf(body: BodyInput, look: Look, work_perPa: number, shaping?: Shaping): Ghost {
   const figures = bodyFigures(body);
   const glass = mainGlass(body);
+  const { flows, puddle } = RECIPES[look];
+  const disc = puddle?.({ body, works: TYPICAL_WORKS, ...(shaping ? { shaping } : {}) }, work_perPa);
+  if (disc) return { ...disc, rim_m: Math.min(disc.depth_m / 2, figures.afterFiring.naturalDepth_m / 2), relief_m: 0, crown_m: 0 };
   const span = footprintSpan(body.footprint);
   const { mean_m, max_m } = figures.depth;
   const parts = body.parts ?? [];
@@ -38,11 +39,11 @@ export function ghostOf(body: BodyInput, look: Look, work_perPa: number, shaping
   const left = width === null ? 0 : heightLeft(glass, width, max_m, work_perPa);
   const flat = mean_m - (left * partVolume) / figures.area_m2;
   const { rimMoves_m, naturalDepth_m } = figures.afterFiring;
-  const moves = FLOWS[look] ? Math.sign(rimMoves_m) * Math.min(Math.abs(rimMoves_m), rimReach(glass, mean_m, work_perPa)) : 0;
+  const moves = flows ? Math.sign(rimMoves_m) * Math.min(Math.abs(rimMoves_m), rimReach(glass, mean_m, work_perPa)) : 0;
   const width_m = span + 2 * moves;
   // The volume stays: what the rim gives up in width it gains in depth.
   const depth_m = body.dammed ? flat : (flat * figures.area_m2) / (figures.area_m2 * (width_m / span) ** 2);
   const rounded = (glass.surfaceTension_N_m * work_perPa) / 2;
-  const crown_m = shaping === undefined ? 0 : shaping.kind === 'hollow' ? (look === 'slump' ? -shaping.depth_m : 0) : look === 'drape' ? shaping.drop_m : 0;
+  const crown_m = look === 'slump' && shaping?.kind === 'hollow' ? -shaping.depth_m : look === 'drape' && shaping?.kind === 'former' ? shaping.drop_m : 0;
   return { width_m, depth_m, rim_m: Math.min(rounded, depth_m / 2, naturalDepth_m / 2), relief_m: left * standing, crown_m };
 }

@@ -3,12 +3,21 @@
  * bowl is as wide as the blank. Moulds with steep walls or flat floors hold it elsewhere.
  */
 import { type Footprint, footprintNarrow } from '../body/footprint';
+import type { Holes } from '../flow/drain';
 
-/** A hollow that glass sinks into, or a former that it hangs over. */
+/** What shapes the glass, by the few measures that its firing is computed from. */
 export type Shaping =
   | { kind: 'hollow'; span_m: number; depth_m: number }
   /** drop_m: how far the edge is to come down; overhang_m: how far the blank stands out over the former. */
-  | { kind: 'former'; overhang_m: number; drop_m: number; former_m?: number };
+  | { kind: 'former'; overhang_m: number; drop_m: number; former_m?: number }
+  /** Strips that stand on edge, cut from sheet of this thickness. */
+  | { kind: 'strips'; sheet_m: number }
+  /** Segments side by side in a ring, so far apart where they do not touch. */
+  | { kind: 'ring'; gap_m: number }
+  /** A plate, or several, that come down on spacers; plate_m: how thick they are together. */
+  | { kind: 'press'; spacer_m: number; plate_kg: number; plate_m: number }
+  /** A grid or a pot: round holes in a floor of plate_m. collects_m: across the dam or form it runs into; left out where it runs onto an open shelf. */
+  | ({ kind: 'drain'; collects_m?: number } & Holes);
 
 export type Hollow = Extract<Shaping, { kind: 'hollow' }>;
 

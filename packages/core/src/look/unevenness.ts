@@ -4,10 +4,8 @@
  * leaves an even or a levelled body as it is.
  */
 import { type BodyInput, bodyFigures } from '../body/body';
-import type { Look } from './purpose';
+import { type Look, RECIPES } from './recipes/all';
 
-/** What a fully uneven body is fired as, by how much of its relief the look leaves standing. */
-const FULL_FACTOR: Record<Look, number> = { firePolish: 1.5, tack: 2, contour: 1.5, fullFuse: 1, slabFlow: 1, slump: 1.5, drape: 1.5 };
 /** Relief of a third of the depth, such as one layer of parts on two sheets, counts in full. */
 const FULL_RELIEF = 1 / 3;
 
@@ -23,6 +21,6 @@ export interface DesignDepth {
 export function designDepth(body: BodyInput, look: Look): DesignDepth {
   const { min_m, max_m } = bodyFigures(body).depth;
   const relief = (max_m - min_m) / max_m;
-  const factor = 1 + (FULL_FACTOR[look] - 1) * Math.min(1, relief / FULL_RELIEF);
+  const factor = 1 + (RECIPES[look].uneven - 1) * Math.min(1, relief / FULL_RELIEF);
   return { depth_m: factor * max_m, factor, relief };
 }

@@ -3,16 +3,15 @@
  * that. Glass that has levelled carries no relief any more; what was fused is one solid.
  */
 import type { Footprint } from '../body/footprint';
-import { type Layer, type Part, closes, rowsOf } from '../body/layers';
+import { type Layer, type Part, closes, layerDepths, rowsOf } from '../body/layers';
 import { footprintArea } from '../body/footprint';
-import { type Look, PURPOSES } from '../look/purpose';
+import { RECIPES } from '../look/recipes/all';
+import { aimedWork, neededWork } from '../look/work';
+import { TYPICAL_WORKS } from '../look/works';
 import { type Outcome, found, refused } from '../problem';
 import type { Body } from '../schedule/firingCase';
-import type { LaidLayer, PieceDocument } from './document';
+import type { LaidLayer, PieceDocument, PlannedStep } from './document';
 import type { NamedGlass } from './shelf';
-
-/** Looks that join what lies on one another. */
-const JOINS: readonly Look[] = ['tack', 'contour', 'fullFuse', 'slabFlow'];
 
 function asLayer(layer: LaidLayer, glass: number): Layer {
   switch (layer.form) {
@@ -51,6 +50,18 @@ const partOf = (layer: Extract<LaidLayer, { form: 'pieces' }>, glass: number, fo
   count: layer.count,
 });
 
+/** A body that has run into a disc, by the heat work that such a firing aims at; as it was where that cannot be. */
+function runOut(body: Body, { look, setup: { shaping } }: Pick<PlannedStep, 'look' | 'setup'>): Body {
+  const works = TYPICAL_WORKS;
+  const work = neededWork(body, look, works, shaping);
+  const disc = work.ok ? RECIPES[look].puddle?.({ body, works, ...(shaping ? { shaping } : {}) }, aimedWork(look, work.value)) : null;
+  if (!disc) return body;
+  const depths = layerDepths(body);
+  const share = disc.depth_m / depths.reduce((sum, one) => sum + one, 0);
+  const layers = body.layers.map(({ glass }, i): Layer => ({ form: 'sheet', glass, thickness_m: share * depths[i] }));
+  return { ...body, dammed: false, footprint: { shape: 'disc', diameter_m: disc.width_m }, layers };
+}
+
 /** step: index of the firing; the lay-up itself where no firing comes before it. */
 export function bodyAt(doc: Pick<PieceDocument, 'footprint' | 'layers' | 'steps' | 'dammed'>, step: number, glasses: readonly NamedGlass[]): Outcome<Body> {
   const used: NamedGlass[] = [];
@@ -60,10 +71,13 @@ export function bodyAt(doc: Pick<PieceDocument, 'footprint' | 'layers' | 'steps'
     if (!used.includes(glass)) used.push(glass);
   }
   const glassAt = ({ glassId }: LaidLayer): number => used.findIndex(({ id }) => id === glassId);
-  const before = doc.steps.slice(0, step).map(({ look }) => look);
+  const earlier = doc.steps.slice(0, step);
+  const before = earlier.map(({ look }) => look);
   const loose = { glasses: used.map(({ constants }) => constants), footprint: doc.footprint, ...(doc.dammed ? { dammed: true } : {}) };
-  const joined = before.some((look) => JOINS.includes(look));
-  if (before.some((look) => PURPOSES[look].levels)) return found({ ...loose, layers: levelled(doc.layers, glassAt), joined });
+  const joined = before.some((look) => RECIPES[look].joins);
+  const ran = earlier.findLast(({ look }) => RECIPES[look].puddle);
+  if (ran) return found(runOut({ ...loose, layers: levelled(doc.layers, glassAt), joined }, ran));
+  if (before.some((look) => RECIPES[look].levels)) return found({ ...loose, layers: levelled(doc.layers, glassAt), joined });
   const from = standingFrom(doc.layers);
   // Pieces alone have nothing to stand on; they are then a sheet with gaps.
   const standing = from > 0 ? doc.layers.slice(from) : [];

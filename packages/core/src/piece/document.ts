@@ -3,7 +3,7 @@
  * kilns and controllers are named by the ids of their records. Plain data; lengths in m.
  */
 import type { Footprint } from '../body/footprint';
-import type { Look } from '../look/purpose';
+import type { Look } from '../look/recipes/all';
 import type { Shaping } from '../look/shaping';
 import type { School } from '../schedule/firingCase';
 import type { SetUpKind } from '../schedule/setups';

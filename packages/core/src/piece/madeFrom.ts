@@ -7,7 +7,7 @@ import type { GlassConstants } from '../glass/constants';
 import type { Controller } from '../kiln/controller';
 import type { KilnConstants } from '../kiln/kiln';
 import type { Corrections } from '../learn/corrections';
-import { type Look, PURPOSES } from '../look/purpose';
+import { type Look, RECIPES } from '../look/recipes/all';
 import type { School } from '../schedule/firingCase';
 import type { Units } from '../units/convert';
 import { formatLength, formatStock, text } from '../units/format';
@@ -74,7 +74,7 @@ function takenWords(kiln: string, made: Corrections | undefined, now: Correction
 /** Each way in which what stands now is not what the schedule was made from, as a sentence; none where it is still good. */
 export function madeFromDifferences(made: MadeFrom, now: MadeFrom, units: Units): string[] {
   const said = layupDifferences(made, now, units);
-  if (made.look !== now.look) said.push(`It was for a ${PURPOSES[made.look].name.toLowerCase()}; it is to be a ${PURPOSES[now.look].name.toLowerCase()}.`);
+  if (made.look !== now.look) said.push(`It was for a ${RECIPES[made.look].name.toLowerCase()}; it is to be a ${RECIPES[now.look].name.toLowerCase()}.`);
   if (setupWords(made.setup) !== setupWords(now.setup)) said.push(`The set-up was '${setupWords(made.setup)}'; now it is '${setupWords(now.setup)}'.`);
   else if (!sameMatter(made.setup, now.setup)) said.push('The mould or former has other measures than then.');
   if (!sameMatter(made.school, now.school)) said.push('Another way of heat or soak has been chosen.');

@@ -1,5 +1,5 @@
 /** A later firing that takes away what an earlier one made. */
-import { PURPOSES } from '../look/purpose';
+import { RECIPES } from '../look/recipes/all';
 import type { PieceDocument, PlannedStep } from './document';
 
 const HOLDS: readonly PlannedStep['setup']['kind'][] = ['inMould', 'overFormer'];
@@ -8,8 +8,8 @@ const HOLDS: readonly PlannedStep['setup']['kind'][] = ['inMould', 'overFormer']
 export function undoes({ steps }: Pick<PieceDocument, 'steps'>, step: Pick<PlannedStep, 'id' | 'look' | 'setup'>): string | null {
   const index = steps.findIndex(({ id }) => id === step.id);
   const before = index < 0 ? steps : steps.slice(0, index);
-  const shaped = before.findLast(({ look }) => look === 'slump' || look === 'drape');
+  const shaped = before.findLast(({ look }) => RECIPES[look].group === 'shaped');
   if (!shaped || HOLDS.includes(step.setup.kind)) return null;
-  const name = PURPOSES[step.look].name.toLowerCase();
-  return `With nothing to hold it, a ${name} lets what the ${PURPOSES[shaped.look].name.toLowerCase()} before it has shaped sink flat again.`;
+  const name = RECIPES[step.look].name.toLowerCase();
+  return `With nothing to hold it, a ${name} lets what the ${RECIPES[shaped.look].name.toLowerCase()} before it has shaped sink flat again.`;
 }

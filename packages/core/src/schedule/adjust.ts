@@ -4,11 +4,13 @@ import { exposedCoatings } from '../fit/coating';
 import { efold } from '../flow/heatWork';
 import { shearModulus } from '../glass/constants';
 import { fluidity } from '../glass/viscosity';
-import { PURPOSES, aimedWork } from '../look/purpose';
+import { RECIPES } from '../look/recipes/all';
+import { aimedWork } from '../look/work';
 import { type Evaluation, type Reading, marginOf, naturalCooling_C_per_h } from './check';
 import type { ResolvedFiring } from './resolved';
 import { KILN_PACE_SHARE, LEAST_CLIMB_K, SQUEEZE_BELOW_SEALING_K, evening, keyedIn, schoolHold, targetsOf, usualSqueeze } from './firstGuess';
 import { clamp, niceHold, niceRate } from './rounding';
+import { shelfPace } from './shelfPace';
 import { steadyHeating } from '../kiln/kiln';
 import type { PurposefulSegment } from '../kiln/segment';
 
@@ -47,13 +49,13 @@ function adjust(firing: ResolvedFiring, segments: PurposefulSegment[], index: nu
 
 /** A warm-up must not hand on a difference that the next climb is not allowed: slowing that one would not help. */
 function handedOn(
-  { limits }: ResolvedFiring,
+  { limits, ofGrains }: ResolvedFiring,
   { role }: PurposefulSegment,
   index: number,
   { simulation }: Evaluation,
 ): Pick<Reading, 'limit' | 'value' | 'allowed' | 'ok'>[] {
   const value = simulation.segments[index]?.spread_end_K ?? 0;
-  return role === 'warmUp' ? [{ limit: 'climbing', value, allowed: limits.climbing_K, ok: value <= limits.climbing_K }] : [];
+  return role === 'warmUp' && !ofGrains ? [{ limit: 'climbing', value, allowed: limits.climbing_K, ok: value <= limits.climbing_K }] : [];
 }
 
 /** Limits whose value goes with the rate. */
@@ -82,6 +84,7 @@ function paced(
   for (const reading of readings) {
     const { limit, value, allowed } = reading;
     if (limit === 'kilnPace') share = Math.min(share, (KILN_PACE_SHARE * allowed) / value);
+    if (limit === 'shelfPace') share = Math.min(share, allowed / value);
     if (isPace(limit)) {
       share = Math.min(share, allowed / reserveFor(limit, firing) / value);
     }
@@ -93,7 +96,7 @@ function paced(
       FASTER_AT_MOST,
       ...readings.flatMap(({ limit, value, allowed }) => (isPace(limit) ? [allowed / reserveFor(limit, firing) / value] : [])),
     );
-    const most = KILN_PACE_SHARE * 3600 * steadyHeating(firing.kiln, segment.target_C);
+    const most = Math.min(shelfPace(firing.limits, firing.shelf_m), KILN_PACE_SHARE * 3600 * steadyHeating(firing.kiln, segment.target_C));
     const faster = niceRate(Math.min(segment.rate_C_per_h * room * SHORT_OF_ROOM, most), keyedIn(firing));
     return faster > segment.rate_C_per_h ? { ...segment, rate_C_per_h: faster } : segment;
   }
@@ -150,7 +153,7 @@ function workHold(firing: ResolvedFiring, segment: PurposefulSegment, { work_per
   if (Math.abs(short) < 0.55 * 60 * perSecond && work.least >= wanted.least && work.most <= wanted.most) return segment;
   const uneven = work.least < wanted.least && short <= 0 ? (wanted.least * WORK_CLEARANCE - work.least) / perSecond : 0;
   const hold_s = Math.round((segment.hold_s + (uneven > 0 ? uneven : short / perSecond)) / 60) * 60;
-  const keyed_s = clamp(hold_s, PURPOSES[look].hold_s.least, PURPOSES[look].hold_s.most);
+  const keyed_s = clamp(hold_s, RECIPES[look].hold_s.least, RECIPES[look].hold_s.most);
   if (keyed_s === hold_s) return { ...segment, hold_s };
   // Outside the usual holds: the nearest usual one, if it still does enough and not too much; else another temperature.
   const wouldDoAt = work.mean + (keyed_s - segment.hold_s) * perSecond;

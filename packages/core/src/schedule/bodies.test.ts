@@ -4,9 +4,9 @@ import { hottestSegment } from '../heat/regimes';
 import { brokenOf } from './check';
 import { compose } from './compose';
 
-test('sixty bodies, no two of one name', () => {
-  expect(BODIES).toHaveLength(60);
-  expect(new Set(BODIES.map(([name]) => name)).size).toBe(60);
+test('sixty bodies and more, no two of one name', () => {
+  expect(BODIES.length).toBeGreaterThanOrEqual(60);
+  expect(new Set(BODIES.map(([name]) => name)).size).toBe(BODIES.length);
 });
 
 test.each(BODIES)('%s is composed within every limit, in few rounds, and goes up once and then down', (_, firing) => {

@@ -77,18 +77,18 @@ describe('in words', () => {
 
   test('a kiln that gets no further is said so, and nothing is called kept', () => {
     const cold = edited('lastCool', { target_C: 15 });
-    const [first, ...rest] = verdictOf(firing, evaluate(firing, cold), METRIC);
+    const [first, ...rest] = verdictOf(firing, evaluate(firing, cold), METRIC, cold);
     expect(first).toMatch(/gets no further than 2\d °C/);
     expect(rest.join()).not.toMatch(/Keeps/);
   });
 
   test('the verdict warns of a body that runs out', () => {
-    expect(verdictOf(firing, evaluation, METRIC)).toEqual([
+    expect(verdictOf(firing, evaluation, METRIC, segments)).toEqual([
       'Keeps every limit.',
       expect.stringMatching(/About 0\.\d+ MPa of tension stays/),
       expect.stringContaining('runs out'),
       expect.stringMatching(/kiln is not judged/),
     ]);
-    expect(verdictOf(sheetsOf(1, 0.003), evaluate(sheetsOf(1, 0.003), segments), METRIC).join(' ')).toContain('draws in');
+    expect(verdictOf(sheetsOf(1, 0.003), evaluate(sheetsOf(1, 0.003), segments), METRIC, segments).join(' ')).toContain('draws in');
   });
 });

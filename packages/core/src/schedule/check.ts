@@ -9,14 +9,17 @@ import { naturalCooling } from '../kiln/kiln';
 import { exposedCoatings } from '../fit/coating';
 import { type FiringCase } from './firingCase';
 import { runLevel } from './runLevel';
-import { aimedWork } from '../look/purpose';
+import { aimedWork } from '../look/work';
 import { openingTemperature } from './opening';
 import type { Segment } from '../kiln/segment';
+import { SHELF_PAST_C, shelfPace } from './shelfPace';
 import { ENGINE_VERSION } from '../version';
 
 export type LimitName =
   | 'kilnTop'
   | 'kilnPace'
+  | 'shelfPace'
+  | 'shelfTop'
   | 'pull'
   | 'climbing'
   | 'squeeze'
@@ -94,7 +97,7 @@ export function evaluate(
   valueOf(firing.work_perPa);
   const input = simulationOf(firing, segments, series);
   const asLaid = simulate(input);
-  const simulation = firing.sinks ? runLevel(asLaid, simulate(simulationOf(firing, segments, series, 'level')), hottestSegment(input.segments)) : asLaid;
+  const simulation = firing.changes ? runLevel(asLaid, simulate(simulationOf(firing, segments, series, 'level')), hottestSegment(input.segments)) : asLaid;
   const figures = simulation.segments;
   const under = figures.reduce((sum, one) => sum + one.heatWorkUnder_perPa, 0);
   const top = figures.reduce((sum, one) => sum + one.heatWorkTop_perPa, 0);
@@ -111,7 +114,7 @@ function readingsOf(
   simulation: SimulationResult,
   work: Evaluation['work_perPa'],
 ): Reading[] {
-  const { body, kiln, limits, regimes, viscosity } = firing;
+  const { body, kiln, limits, regimes, setup, viscosity } = firing;
   const figures = simulation.segments;
   const readings: Reading[] = [];
   const read = (
@@ -132,13 +135,18 @@ function readingsOf(
   keyed.forEach((segment, i) => {
     if (segment.target_C > kiln.top_C) read('kilnTop', i, segment.target_C, kiln.top_C, 'C');
   });
+  const shelf = shelfPace(limits, firing.shelf_m);
+  if (setup.top_C !== undefined) read('shelfTop', hottest, segments[hottest].target_C, setup.top_C, 'C');
   figures.forEach((one, i) => {
     const { rate_C_per_h, target_C } = segments[i];
     const from_C = i === 0 ? kiln.ambient_C : segments[i - 1].target_C;
     const climbs = target_C > from_C;
     if (climbs && rate_C_per_h !== null && one.kilnBest_C_per_h !== null) read('kilnPace', i, rate_C_per_h, one.kilnBest_C_per_h, 'K/h');
+    if (climbs && SHELF_PAST_C - from_C > SHELF_LEAST_WAY_K && Number.isFinite(shelf)) {
+      read('shelfPace', i, rate_C_per_h ?? meanRate(figures, i, target_C - from_C, segments[i].hold_s), shelf, 'K/h');
+    }
     if (one.tension_max_Pa > 0) read('pull', i, one.tension_max_Pa, limits.pull_Pa, 'Pa');
-    if (one.spread_climbing_K > 0 && climbs) read('climbing', i, one.spread_climbing_K, limits.climbing_K, 'K');
+    if (one.spread_climbing_K > 0 && climbs && !firing.ofGrains) read('climbing', i, one.spread_climbing_K, limits.climbing_K, 'K');
     if (one.spread_setting_K > 0) read('setting', i, one.spread_setting_K, limits.setting_K, 'K');
   });
 
@@ -173,6 +181,13 @@ function readingsOf(
   read('opening', last, segments[last].target_C, openingTemperature(firing), 'C');
   return readings;
 }
+
+/** What is left of a climb under where it counts is too short to be judged, K. */
+const SHELF_LEAST_WAY_K = 60;
+
+/** °C/h over a ramp that went as fast as it could. */
+const meanRate = (figures: readonly SegmentFigures[], i: number, way_K: number, hold_s: number): number =>
+  (3600 * way_K) / Math.max(figures[i].end_s - (figures[i - 1]?.end_s ?? 0) - hold_s, 1);
 
 const total = (figures: readonly SegmentFigures[], name: 'haze_s' | 'coating_s'): number => figures.reduce((sum, one) => sum + one[name], 0);
 

@@ -1,5 +1,5 @@
 /** What differs between two schedules, and what that did to the firing: in words and in figures side by side. */
-import { PURPOSES } from '../look/purpose';
+import { RECIPES } from '../look/recipes/all';
 import type { TemperatureUnit, Units } from '../units/convert';
 import { type Figure, formatDifference, formatDuration, formatRate, formatStress, formatTemperature, text } from '../units/format';
 import { type Evaluation, type LimitName, heatWorkBand } from './check';
@@ -93,7 +93,7 @@ export function consequences(before: Judgement, after: Judgement, units: Units):
 /** What differs between two firings besides their segments: look, set-up school, kiln limits of the computation. */
 export function caseDifferences(before: FiringCase, after: FiringCase): string[] {
   const said: string[] = [];
-  if (before.look !== after.look) said.push(`${PURPOSES[after.look].name} for ${PURPOSES[before.look].name.toLowerCase()}.`);
+  if (before.look !== after.look) said.push(`${RECIPES[after.look].name} for ${RECIPES[before.look].name.toLowerCase()}.`);
   if (before.school.heat !== after.school.heat)
     said.push(after.school.heat === 'hotter' ? 'Hotter and shorter for cooler and longer.' : 'Cooler and longer for hotter and shorter.');
   if (before.school.soak !== after.school.soak) said.push(`Soak ${SOAKS[after.school.soak]} for ${SOAKS[before.school.soak]}.`);

@@ -5,7 +5,7 @@ import { type BodyInput, mainGlass } from '../body/body';
 import type { GlassConstants } from '../glass/constants';
 import type { KilnConstants } from '../kiln/kiln';
 import type { Controller } from '../kiln/controller';
-import type { Look } from '../look/purpose';
+import type { Look } from '../look/recipes/all';
 import type { Limits } from './limits';
 
 /** Where practitioners differ. 'auto' takes the lower soak for thick bodies. */

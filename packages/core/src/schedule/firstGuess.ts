@@ -9,13 +9,15 @@ import { exchange } from '../heat/exchange';
 import { equalisingTime, plateTensionLag, rateWithin, solidEqualisingTime, solidTensionLag } from '../heat/quasiSteady';
 import { HELD_SHARE } from '../heat/thermalTension';
 import { naturalCooling, settledCooling, steadyHeating } from '../kiln/kiln';
-import { PURPOSES, aimedWork } from '../look/purpose';
+import { RECIPES } from '../look/recipes/all';
+import { aimedWork } from '../look/work';
 import { NO_CORRECTIONS } from '../learn/corrections';
 import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
 import { type RoundTargets, clamp, niceHold, niceRate, roundTargets } from './rounding';
-import type { SetUp } from './setups';
+import { type SetUp, plateOver } from './setups';
 import type { PurposefulSegment, Role } from '../kiln/segment';
+import { shelfPace } from './shelfPace';
 import type { TemperatureUnit } from '../units/convert';
 
 const SQUEEZE_HOLD_S = 30 * 60;
@@ -42,7 +44,7 @@ export const keyedIn = ({ controller }: Pick<FiringCase, 'controller'>): Tempera
 export const targetsOf = (firing: Pick<FiringCase, 'controller'>): RoundTargets => roundTargets(keyedIn(firing));
 
 /** The hold of the school at the working temperature, s. */
-export const schoolHold = ({ look, school }: Pick<FiringCase, 'look' | 'school'>): number => PURPOSES[look].hold_s[school.heat];
+export const schoolHold = ({ look, school }: Pick<FiringCase, 'look' | 'school'>): number => RECIPES[look].hold_s[school.heat];
 
 /** Whether this firing soaks low: by choice, or because the body is thick. */
 export const soaksLower = ({ school, depth_m, limits }: ResolvedFiring): boolean =>
@@ -57,7 +59,7 @@ const VOLUME_OVER_OUTSIDE = { cylinder: 1 / 4, sphere: 1 / 6 } as const;
 /** Heat capacity of the glass and what lies under or round it, for each area that takes in heat, J/(m²K). */
 function heatPerArea({ glass, depth_m, shape, setup, sidesLag_s }: ResolvedFiring): number {
   const ofGlass = glass.density_kg_m3 * glass.heatCapacity_J_kgK * depth_m.fired;
-  if (shape === 'plate') return heatOf(setup.below) + ofGlass;
+  if (shape === 'plate') return heatOf(setup.below) + ofGlass + heatOf(plateOver(setup));
   return (VOLUME_OVER_OUTSIDE[shape] * ofGlass + heatOf(setup.around ?? [])) * (sidesLag_s > 0 ? 2 : 1);
 }
 
@@ -107,7 +109,8 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
   const throughLaid = lag_s.laid;
   const pulledTo = (lag: number): number => 3600 * rateWithin(restrainedDifference(glass, limits.pull_Pa / limits.pullReserve), lag, across);
   const perHour = (difference_K: number, lag: number): number => 3600 * rateWithin(difference_K, lag, across);
-  const climb = (to_C: number): number => rate(Math.min(perHour(limits.climbing_K, throughLaid), KILN_PACE_SHARE * 3600 * steadyHeating(kiln, to_C)));
+  const mayClimb = firing.ofGrains ? Infinity : perHour(limits.climbing_K, throughLaid);
+  const climb = (to_C: number): number => rate(Math.min(mayClimb, KILN_PACE_SHARE * 3600 * steadyHeating(kiln, to_C)));
 
   const squeezeHold = usualSqueeze(firing);
   const need = firing.squeeze_perPa;
@@ -130,7 +133,12 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
   const thenCool = Math.min(SECOND_OVER_FIRST * cool, cooledBrittle);
   const lastCool = Math.min(LAST_OVER_FIRST * cool, cooledBrittle);
   const warm = rate(
-    Math.min(pulledTo(tensionLag(firing, 'heated')), perHour(limits.climbing_K, throughLaid), KILN_PACE_SHARE * 3600 * steadyHeating(kiln, regimes.brittle_C)),
+    Math.min(
+      pulledTo(tensionLag(firing, 'heated')),
+      mayClimb,
+      shelfPace(limits, firing.shelf_m),
+      KILN_PACE_SHARE * 3600 * steadyHeating(kiln, regimes.brittle_C),
+    ),
   );
   // The kiln must lead by the glass's lag for the glass itself to be past brittle.
   const lag = (warm / 3600) * (throughLaid + heatPerArea(firing) / Math.max(exchange(setup.faces.top, regimes.brittle_C, regimes.brittle_C), 1));

@@ -2,7 +2,7 @@
 import { type AirPocket, TYPICAL_POCKET } from '../flow/squeeze';
 import { TYPICAL_GAP_M } from '../heat/airGaps';
 import { HELD_SHARE } from '../heat/thermalTension';
-import { type LookWorks, TYPICAL_WORKS } from '../look/purpose';
+import { type LookWorks, TYPICAL_WORKS } from '../look/works';
 
 export interface Limits {
   /** Tension that brittle glass may bear on the way, Pa. */
@@ -15,6 +15,8 @@ export interface Limits {
   settingReserve: number;
   /** Through plus across while climbing past the brittle range, K. */
   climbing_K: number;
+  /** How fast a shelf or mould of 300 mm may be warmed, °C/h; not held against anything where left out, as in what was made before. */
+  shelf_C_per_h?: number;
   /** Through plus across before the first cool may start, K. */
   even_K: number;
   /** Stress relaxation times to pass once even. */
@@ -46,6 +48,7 @@ export const DEFAULT_LIMITS: Limits = {
   // The closed form sees neither the shelf's heat nor unequal faces; 5 K over 1.75 has held in practice.
   settingReserve: 1.75,
   climbing_K: 25,
+  shelf_C_per_h: 280,
   even_K: 1,
   relaxations: 1,
   leastSoak_s: 1800,

@@ -1,7 +1,7 @@
 /** The landmarks: where the uncorrected engine must land for soft sheet 90 and for the other families. */
 import { SOFT_90, STUDIO_KILN, familyOfId, sheetsOf } from '../testCases';
 import type { KilnConstants } from '../kiln/kiln';
-import { LOOKS, type Look } from '../look/purpose';
+import { LOOKS, type Look, RECIPES } from '../look/recipes/all';
 import type { Shaping } from '../look/shaping';
 import { brokenOf, evaluate, heatWorkBand } from './check';
 import { coatingRange } from '../flow/harm';
@@ -9,7 +9,7 @@ import { type Composed, compose } from './compose';
 import { type FiringCase } from './firingCase';
 import { resolved, simulationOf } from './resolved';
 import { ghostOf } from '../look/ghost';
-import { evenSheets } from '../body/layers';
+import { type Layer, evenSheets } from '../body/layers';
 import { naturalDepth } from '../body/body';
 import { simulateFiring } from '../heat/simulate';
 import { METRIC } from '../units/convert';
@@ -30,14 +30,33 @@ function composed(firing: FiringCase): Composed {
 }
 const at = (plan: Composed, role: Role) => plan.segments.find((segment) => segment.role === role)!;
 
-/** Fused looks go on fresh sheets, the others on one solid. */
+/** What is no lay-up of sheets: grains, strips, segments, and the form they need. */
+const OTHERWISE: Partial<Record<Look, { layer: Layer; shaping?: Shaping }>> = {
+  wafer: { layer: { form: 'powder', glass: 0, perArea_kg_m2: 2.5, grain_m: 2e-4 } },
+  lace: { layer: { form: 'frit', glass: 0, perArea_kg_m2: 2.2, grain_m: 2e-3 } },
+  heap: { layer: { form: 'frit', glass: 0, perArea_kg_m2: 25, grain_m: 3e-3 } },
+  strips: { layer: { form: 'sheet', glass: 0, thickness_m: 0.012 }, shaping: { kind: 'strips', sheet_m: 0.003 } },
+  ring: { layer: { form: 'sheet', glass: 0, thickness_m: 0.012, cover: 0.9 }, shaping: { kind: 'ring', gap_m: 0.004 } },
+  press: { layer: { form: 'frit', glass: 0, perArea_kg_m2: 30, grain_m: 4e-3 }, shaping: { kind: 'press', spacer_m: 0.009, plate_kg: 6, plate_m: 0.02 } },
+  drip: { layer: { form: 'frit', glass: 0, perArea_kg_m2: 40, grain_m: 5e-3 }, shaping: { kind: 'drain', holes: 60, hole_m: 0.012, plate_m: 0.01 } },
+  potMelt: { layer: { form: 'frit', glass: 0, perArea_kg_m2: 60, grain_m: 5e-3 }, shaping: { kind: 'drain', holes: 1, hole_m: 0.04, plate_m: 0.01 } },
+};
+
+/** What joins goes on fresh sheets, the others on one solid. */
 function caseOf(look: Look, thickness_m: number, setup: SetUpKind = 'bareShelf', shaping?: Shaping): FiringCase {
-  const fused = look === 'tack' || look === 'contour' || look === 'fullFuse' || look === 'slabFlow';
+  const fused = RECIPES[look].joins;
+  const own = OTHERWISE[look];
   const base = fused ? sheetsOf(Math.round(thickness_m / 0.003), 0.003) : sheetsOf(1, thickness_m);
-  const shapes = shaping ?? (look === 'slump' ? BOWL : look === 'drape' ? FORMER : undefined);
+  const shapes = shaping ?? own?.shaping ?? (look === 'slump' ? BOWL : look === 'drape' ? FORMER : undefined);
   // A blank is as wide as its mould.
   const footprint = look === 'slump' ? ({ shape: 'rectangle', width_m: 0.3, length_m: 0.3 } as const) : base.body.footprint;
-  return { ...base, look, body: { ...base.body, footprint, joined: !fused }, setup: { ...SETUPS[setup], ...(shapes ? { shaping: shapes } : {}) } };
+  return {
+    ...base,
+    look,
+    kiln: { ...base.kiln, top_C: 1000 },
+    body: { ...base.body, ...(own ? { layers: [own.layer] } : {}), footprint, joined: !fused },
+    setup: { ...SETUPS[setup], ...(shapes ? { shaping: shapes } : {}) },
+  };
 }
 
 describe.each([0.003, 0.006, 0.012])('uncorrected, for soft sheet 90, %s m deep', (depth) => {
@@ -166,7 +185,9 @@ describe('what a case asks for', () => {
   ] as const)('what becomes of relief after a %s is one sentence', (look, sentence) => {
     const base = caseOf(look, 0.006);
     const firing: FiringCase = { ...base, body: { ...base.body, parts: [{ glass: 0, thickness_m: 0.003, area_m2: 6.25e-4, count: 5 }] } };
-    const said = verdictOf(firing, composed(firing).evaluation, METRIC).filter((words) => /relief|height of its parts|level/.test(words));
+    const said = verdictOf(firing, composed(firing).evaluation, METRIC, composed(firing).segments).filter((words) =>
+      /relief|height of its parts|level/.test(words),
+    );
     expect(said).toEqual([expect.stringMatching(sentence)]);
   });
 
@@ -183,7 +204,7 @@ describe('what a case asks for', () => {
       for (const role of ['firstCool', 'secondCool'] as const) expect(at(one, role).rate_C_per_h).toBe(at(other, role).rate_C_per_h);
       expect(Math.abs(at(one, 'drop').hold_s - at(other, 'drop').hold_s)).toBeLessThanOrEqual(600);
       expect(brokenOf(one.evaluation.readings)).toEqual([]);
-      expect(verdictOf(slab, one.evaluation, METRIC).join(' ')).toMatch(/Laid 24 mm deep, it runs down to 8 mm/);
+      expect(verdictOf(slab, one.evaluation, METRIC, one.segments).join(' ')).toMatch(/Laid 24 mm deep, it runs down to 8 mm/);
     });
 
     test('but are warmed as what they are, 24 mm', () => {

@@ -1,5 +1,5 @@
 import { TYPICAL_FAMILIES } from '../glass/families';
-import { neededWork } from '../look/purpose';
+import { neededWork } from '../look/work';
 import { type Shaping, bowlHeight, spanned } from '../look/shaping';
 import type { FiringCase } from './firingCase';
 import { impossibleFiring, shapeNotes } from './possible';

@@ -6,7 +6,7 @@ import { bodyFigures } from '../body/body';
 import { type Footprint, footprintNarrow, footprintSpan } from '../body/footprint';
 import type { KilnConstants } from '../kiln/kiln';
 import { bowlHeight, type Hollow, type Shaping } from '../look/shaping';
-import { PURPOSES } from '../look/purpose';
+import { RECIPES } from '../look/recipes/all';
 import { type Problem, refused } from '../problem';
 import type { LengthUnit } from '../units/convert';
 import { formatLength, text } from '../units/format';
@@ -90,10 +90,8 @@ export function impossibleFiring(firing: Shaped, unit: LengthUnit): Problem | nu
   const written = (metres: number): string => text(formatLength(metres, unit));
   const { look, setup } = firing;
   const { shaping } = setup;
-  if ((look === 'slump' || look === 'drape') && shaping === undefined) {
-    const needs = look === 'slump' ? 'the mould it sinks into; a cut-out in fibre board is one' : 'the former it hangs over';
-    return problem('setup.shaping', `A ${PURPOSES[look].name.toLowerCase()} needs its form: ${needs}.`);
-  }
+  const { asks, name } = RECIPES[look];
+  if (asks && shaping?.kind !== asks.kind) return problem('setup.shaping', `A ${name.toLowerCase()} has to know ${asks.what}.`);
   const shape =
     shaping?.kind === 'hollow' ? hollowProblem(firing, shaping, written) : shaping?.kind === 'former' ? formerProblem(firing, shaping, written) : null;
   return shape ?? kilnProblem(firing, written);

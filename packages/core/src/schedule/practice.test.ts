@@ -3,7 +3,7 @@ import { STUDIO_KILN, SOFT_90 } from '../testCases';
 import { evenSheets } from '../body/layers';
 import { fullPowerHeating } from '../kiln/kiln';
 import type { PurposefulSegment, Role } from '../kiln/segment';
-import type { Look } from '../look/purpose';
+import type { Look } from '../look/recipes/all';
 import { lidsOf } from '../body/airWay';
 import { openEdge } from '../body/body';
 import { brokenOf, evaluate } from './check';

@@ -10,10 +10,12 @@ import { logViscosity } from '../glass/viscosity';
 import { slabLag, solidLag } from '../heat/quasiSteady';
 import { hottestSegment } from '../heat/regimes';
 import { HELD_SHARE } from '../heat/thermalTension';
-import { PURPOSES, TYPICAL_WORKS } from '../look/purpose';
+import { RECIPES } from '../look/recipes/all';
+import { TYPICAL_WORKS } from '../look/works';
 import { METRES_PER_INCH, type Units, differenceIn, kelvinFrom } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
 import { type Evaluation, type Reading, marginOf } from './check';
+import { SHELF_PAST_C, SHELF_REFERENCE_M } from './shelfPace';
 import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
 import type { Segment } from '../kiln/segment';
@@ -62,9 +64,9 @@ function differenceLines({ firing, segments, reading, units }: Question, depth_m
 }
 
 /** Thick beside thin, where the one can pull the other: in one solid on the way up, in all that was fired on the way down. */
-function columnLines({ firing: { body, sinks }, segments, reading, units }: Question): string[] {
+function columnLines({ firing: { body, changes }, segments, reading, units }: Question): string[] {
   const cools = reading.segment > hottestSegment(segments);
-  const columns = cools ? !sinks : body.joined;
+  const columns = cools ? !changes : body.joined;
   const unlike = columns ? unlikeColumns(body) : null;
   if (unlike === null) return [];
   const [thick, thin, apart] = [unlike.thick_m, unlike.thin_m, unlike.apart_m].map((metres) => text(formatLength(metres, units.length)));
@@ -75,7 +77,7 @@ function columnLines({ firing: { body, sinks }, segments, reading, units }: Ques
 
 function linesOf(question: Question): string[] {
   const { firing, segments, evaluation, reading, units } = question;
-  const { limits, kiln, corrections, glass, viscosity: vft, depth_m } = firing;
+  const { limits, kiln, corrections, glass, viscosity: vft, depth_m, shelf_m } = firing;
   const segment = segments[reading.segment];
   const felt_C = segment.target_C - (corrections?.offset_K ?? 0);
   switch (reading.limit) {
@@ -116,14 +118,16 @@ function linesOf(question: Question): string[] {
     }
     case 'workLeast':
     case 'workMost': {
-      const range = firing.look in TYPICAL_WORKS ? limits.works_perPa[firing.look as keyof typeof TYPICAL_WORKS] : null;
+      const range =
+        RECIPES[firing.look].group === 'flat' && firing.look in TYPICAL_WORKS ? limits.works_perPa[firing.look as keyof typeof TYPICAL_WORKS] : null;
       return [
         `Heat work ∫dt/η of the whole firing: ${scientific(reading.value)} 1/Pa; ${reading.limit === 'workLeast' ? 'at least' : 'at most'} ${scientific(reading.allowed)}.`,
         ...(range
           ? [
-              `On two sheets of ${text(formatStock(REFERENCE_SHEET_M, units.length))} a ${PURPOSES[firing.look].name.toLowerCase()} takes ${scientific(range.least)} to ${scientific(range.most)}; thicker edges take more in proportion.`,
+              `On two sheets of ${text(formatStock(REFERENCE_SHEET_M, units.length))} a ${RECIPES[firing.look].name.toLowerCase()} takes ${scientific(range.least)} to ${scientific(range.most)}; thicker edges take more in proportion.`,
             ]
           : []),
+        ...(RECIPES[firing.look].law ? [RECIPES[firing.look].law!] : []),
         `At ${text(formatTemperature(felt_C, units.temperature))} the viscosity is 10^${logViscosity(vft, felt_C).toFixed(2)} Pa·s.`,
         ...(corrections && corrections.workFactor !== 1 ? [`Your firings taught a factor of ${corrections.workFactor.toFixed(2)}.`] : []),
       ];
@@ -151,6 +155,13 @@ function linesOf(question: Question): string[] {
       return [
         'At full power the kiln gains what its elements give less what its walls lose: the hotter, the less. The figure is its mean over this way, slow stretches in.',
       ];
+    case 'shelfPace':
+      return [
+        `A shelf or mould ${text(formatLength(shelf_m, units.length))} long: the rate that ${text(formatLength(SHELF_REFERENCE_M, units.length))} bears, ${text(formatRate(limits.shelf_C_per_h ?? 0, units.temperature))}, falls with the power 1.5 of its length.`,
+        `It counts up to ${text(formatTemperature(SHELF_PAST_C, units.temperature))}. Typical: what its maker says stands above it.`,
+      ];
+    case 'shelfTop':
+      return ['What it lies on, by its material; typical: its maker and its coat may say less.'];
     case 'kilnTop':
       return [`The kiln's own top, ${text(formatTemperature(kiln.top_C, units.temperature))}.`];
     case 'opening':
@@ -190,6 +201,10 @@ function plainly({ limit }: Reading): string {
       return 'A bare metal coating lifts while the glass under it softens and nothing holds it down yet.';
     case 'kilnPace':
       return 'The kiln has only so much power; asked for more it comes later than the sheet says.';
+    case 'shelfPace':
+      return 'Shelves and moulds are brittle as glass is: a large one that is hurried cracks first.';
+    case 'shelfTop':
+      return 'Past its top heat a shelf bends, a board crumbles, a mould loses its form.';
     case 'kilnTop':
       return 'No kiln is to be asked for more than it was built for.';
     case 'opening':

@@ -3,9 +3,9 @@
  * the heat work that it needs. Resolved once and handed on; everything in this folder that computes takes it so.
  */
 import { type Lid, lidsOf } from '../body/airWay';
-import { type BodyInput, bodyDepth, bodyFigures, mainGlass, naturalDepth } from '../body/body';
-import { footprintNarrow } from '../body/footprint';
-import { coverOf, edgeOf, layerDepths, rowsOf } from '../body/layers';
+import { type BodyInput, bodyDepth, bodyFigures, mainGlass } from '../body/body';
+import { footprintNarrow, footprintSpan } from '../body/footprint';
+import { coverOf, edgeOf, layerDepths, rowsOf, strewnOf } from '../body/layers';
 import type { WorkRange } from '../flow/heatWork';
 import { heightLeft } from '../flow/relief';
 import { squeezeWork } from '../flow/squeeze';
@@ -20,10 +20,14 @@ import type { Shape, StackLayer } from '../heat/stack';
 import { acrossLag } from '../kiln/kiln';
 import type { Segment } from '../kiln/segment';
 import { NO_CORRECTIONS } from '../learn/corrections';
-import { PURPOSES, neededWork, widestPart } from '../look/purpose';
+import { RECIPES } from '../look/recipes/all';
+import { aimedWork, neededWork } from '../look/work';
+import type { Puddle } from '../look/recipe';
+import { widestPart } from '../look/works';
 import { designDepth } from '../look/unevenness';
-import { type Outcome, found, valueOf } from '../problem';
+import { type Outcome, found } from '../problem';
 import type { FiringCase } from './firingCase';
+import { plateOver } from './setups';
 
 export interface ResolvedFiring extends FiringCase {
   glass: GlassConstants;
@@ -46,8 +50,12 @@ export interface ResolvedFiring extends FiringCase {
   sidesLag_s: number;
   /** Difference across per K/s of the glass's rate, s: of the narrow side, from whose edges its middle is warmed and cooled. */
   acrossLag_s: number;
-  /** Whether it cools shallower than it was heated, having run level. */
-  sinks: boolean;
+  /** The longer side of what it lies on, taken to be no larger than the glass is before or after, m. */
+  shelf_m: number;
+  /** Whether it is warmed as nothing but loose grains, which may differ as they like until they run together. */
+  ofGrains: boolean;
+  /** Whether it cools at another depth than it was heated at, having run level. */
+  changes: boolean;
 }
 
 interface Depths {
@@ -67,25 +75,48 @@ function sinkingWidth(body: BodyInput): number | null {
 }
 
 /**
- * Depth, m, at which a body that runs level ends, where it is deepest; its rim's travel is left out. A slab fills what holds it,
- * but never lies thinner than hot glass rests. A full fuse sinks what stood by what the least of its heat work does.
+ * Depth, m, at which a body that runs level ends, where it is deepest; its rim's travel is left out. What fills its dam goes by its
+ * recipe; any other sinks what stood by what the least of its heat work does.
  */
 function levelDepth({ body, look }: FiringCase, glass: GlassConstants, work: Outcome<WorkRange>): number {
   const { mean_m, max_m } = bodyFigures(body).depth;
-  if (look === 'slabFlow') return Math.min(max_m, Math.max(mean_m, naturalDepth(glass)));
+  const { levelsTo } = RECIPES[look];
+  if (levelsTo) return Math.min(max_m, levelsTo(body));
   const width_m = sinkingWidth(body);
-  return width_m === null ? max_m : mean_m + heightLeft(glass, width_m, max_m, valueOf(work).least) * (max_m - mean_m);
+  return width_m === null ? max_m : mean_m + heightLeft(glass, width_m, max_m, work.ok ? work.value.least : 0) * (max_m - mean_m);
+}
+
+/** What the glass has run into by the work aimed at, where it does not stay where it was laid; null where it does. */
+function puddleOf({ body, look, limits, setup: { shaping } }: FiringCase, work: Outcome<WorkRange>): Puddle | null {
+  const { puddle } = RECIPES[look];
+  return work.ok && puddle ? puddle({ body, works: limits.works_perPa, ...(shaping ? { shaping } : {}) }, aimedWork(look, work.value)) : null;
 }
 
 /** Depth, m, of the body that is cooled: its thickest point, more where it stays uneven, less where it has run level. */
-const firedDepth = (firing: FiringCase, glass: GlassConstants, work: Outcome<WorkRange>): number =>
-  PURPOSES[firing.look].levels && !firing.body.casting ? levelDepth(firing, glass, work) : designDepth(firing.body, firing.look).depth_m;
+function firedDepth(firing: FiringCase, glass: GlassConstants, work: Outcome<WorkRange>): number {
+  const puddle = puddleOf(firing, work);
+  if (puddle !== null) return puddle.depth_m;
+  return RECIPES[firing.look].levels && !firing.body.casting ? levelDepth(firing, glass, work) : designDepth(firing.body, firing.look).depth_m;
+}
+
+/** Deep heaps of grains pass heat from grain to grain: they are followed as so many loose layers at most. */
+const SLICES_AT_MOST = 8;
+const LEAST_SLICE_M = 0.003;
+
+/** A row as it warms: whole, or in slices where it is a deep heap of grains. */
+function slices(deep_m: number, strewn: { grain_m: number } | null): number[] {
+  const count = strewn === null ? 1 : Math.max(1, Math.min(SLICES_AT_MOST, Math.floor(deep_m / Math.max(strewn.grain_m, LEAST_SLICE_M))));
+  return Array.from({ length: count }, () => deep_m / count);
+}
 
 function laidLayers({ body, look }: FiringCase): number[] {
   const { factor } = designDepth(body, look);
   const depths: number[] = [];
   const each = layerDepths(body);
-  const rows = rowsOf(body.layers).map((row) => Math.max(...row.map((index) => each[index])));
+  const rows = rowsOf(body.layers).flatMap((row) => {
+    const deepest_m = Math.max(...row.map((index) => each[index]));
+    return slices(deepest_m, body.joined ? null : strewnOf({ layers: row.map((index) => body.layers[index]) }));
+  });
   for (const one of [...rows, ...thickestPart(body)]) {
     const last = depths.length - 1;
     if (last >= 0 && (one < THINNEST_LAYER_M || depths[last] < THINNEST_LAYER_M)) depths[last] += one;
@@ -102,7 +133,7 @@ const REFERENCE_AIR_WAY_M = 0.2;
 
 /** The sheet or shard that asks for the most squeeze, and how much, 1/Pa; null where nothing has to lie down. */
 export function hardestLid({ body, look, limits }: Pick<FiringCase, 'body' | 'look' | 'limits'>, glass: GlassConstants): (Lid & { work_perPa: number }) | null {
-  const lids = PURPOSES[look].squeezes ? lidsOf(body) : [];
+  const lids = RECIPES[look].squeezes ? lidsOf(body) : [];
   const needs = lids.map((lid) => ({ ...lid, work_perPa: squeezeWork(glass, lid.thickness_m, limits.pocket) * (lid.way_m / REFERENCE_AIR_WAY_M) ** 2 }));
   return needs.reduce<(typeof needs)[number] | null>((most, one) => (most !== null && most.work_perPa >= one.work_perPa ? most : one), null);
 }
@@ -128,6 +159,7 @@ export function resolved(firing: FiringCase): ResolvedFiring {
   const layers_m = laidLayers(firing);
   const laid = layers_m.reduce((sum, one) => sum + one, 0);
   const depth_m = { laid, heated: body.joined || body.casting ? laid : Math.max(...layers_m), fired: firedDepth(firing, glass, work_perPa) };
+  const puddle_m = puddleOf(firing, work_perPa)?.width_m ?? 0;
   const lies = shape !== 'plate' && openFaces === 1 && setup.around === undefined;
   const sidesLag_s = lies ? oneSidedLag(glass, depth_m.fired, shape) : 0;
   const lag = (deep_m: number): number => (shape === 'plate' ? slabLag(glass, deep_m, openFaces) : solidLag(glass, deep_m, shape) + sidesLag_s);
@@ -137,8 +169,10 @@ export function resolved(firing: FiringCase): ResolvedFiring {
     regimes: regimesOf(glass, viscosity),
     squeeze_perPa: hardestLid(firing, glass)?.work_perPa ?? 0,
     lag_s: { laid: lag(depth_m.laid), heated: lag(depth_m.heated), fired: lag(depth_m.fired) },
-    acrossLag_s: acrossLag(kiln, footprintNarrow(body.footprint)),
-    sinks: depth_m.fired < laid * (1 - 1e-3),
+    acrossLag_s: acrossLag(kiln, Math.max(footprintNarrow(body.footprint), puddle_m)),
+    shelf_m: Math.max(footprintSpan(body.footprint), puddle_m),
+    ofGrains: !body.joined && strewnOf(body) !== null,
+    changes: Math.abs(depth_m.fired - laid) > 1e-3 * laid && RECIPES[firing.look].levels,
   };
 }
 
@@ -166,7 +200,7 @@ export function simulationOf(asked: FiringCase, segments: readonly Segment[], se
   const columns = plate && as === 'laid' ? unlikeColumns(body) : null;
   return {
     glass,
-    stack: plate ? [...setup.below, ...ofGlass] : [...ofGlass, ...(setup.around ?? [])],
+    stack: plate ? [...setup.below, ...ofGlass, ...plateOver(setup)] : [...ofGlass, ...(setup.around ?? [])],
     faces: plate ? setup.faces : { top: sidesLag_s > 0 ? halved(setup.faces.top) : setup.faces.top, bottom: { kind: 'insulated' } },
     ...(plate ? {} : { shape }),
     ...(sidesLag_s > 0 ? { sidesLag_s } : {}),

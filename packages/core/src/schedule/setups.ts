@@ -19,6 +19,8 @@ export interface SetUp {
    * Without it rates are those of one open face.
    */
   twoFaceProof?: 'readings' | 'kilnTest';
+  /** What the lowest of shelf, board or mould bears, °C. */
+  top_C?: number;
   /** The mould or former, where the glass is to take its shape. */
   shaping?: Shaping;
 }
@@ -45,20 +47,29 @@ const FIBRE_BOARD: SupportLayer = { of: 'support', thickness_m: 0.025, conductiv
 const CLAY_WALL: SupportLayer = { of: 'support', thickness_m: 0.01, conductivity_W_mK: 0.9, density_kg_m3: 1850, heatCapacity_J_kgK: 950 };
 export const FIBRE_PAPER: SupportLayer = { of: 'support', thickness_m: 0.001, conductivity_W_mK: 0.1, density_kg_m3: 200, heatCapacity_J_kgK: 1050 };
 
+/** Typical top temperatures of cordierite-mullite, of vacuum-formed board and of a bisque mould, °C. */
+const SHELF_TOP_C = 1250;
+const BOARD_TOP_C = 1100;
+const MOULD_TOP_C = 950;
+
 /** A primed 16 mm cordierite shelf on low posts. */
-export const BARE_SHELF: SetUp = { below: [SHELF], faces: { top: OPEN, bottom: OVER_THE_FLOOR } };
+export const BARE_SHELF: SetUp = { below: [SHELF], faces: { top: OPEN, bottom: OVER_THE_FLOOR }, top_C: SHELF_TOP_C };
 
 export const SETUPS: Record<SetUpKind, SetUp> = {
   bareShelf: BARE_SHELF,
   // On posts high enough that its underside sees the elements too.
-  raisedShelf: { below: [SHELF], faces: { top: OPEN, bottom: OPEN } },
+  raisedShelf: { below: [SHELF], faces: { top: OPEN, bottom: OPEN }, top_C: SHELF_TOP_C },
   // Flat on the bricks: no heat comes from below, and the floor has to be warmed through the glass too.
-  floorShelf: { below: [FLOOR_BRICK, SHELF], faces: { top: OPEN, bottom: { kind: 'insulated' } } },
-  board: { below: [SHELF, FIBRE_BOARD], faces: { top: OPEN, bottom: OVER_THE_FLOOR } },
+  floorShelf: { below: [FLOOR_BRICK, SHELF], faces: { top: OPEN, bottom: { kind: 'insulated' } }, top_C: SHELF_TOP_C },
+  board: { below: [SHELF, FIBRE_BOARD], faces: { top: OPEN, bottom: OVER_THE_FLOOR }, top_C: BOARD_TOP_C },
   // The hollow under the sheet is warmed through the mould alone.
-  inMould: { below: [CLAY_WALL], faces: { top: OPEN, bottom: OVER_THE_FLOOR } },
-  overFormer: { below: [SHELF, CLAY_WALL], faces: { top: OPEN, bottom: OVER_THE_FLOOR } },
+  inMould: { below: [CLAY_WALL], faces: { top: OPEN, bottom: OVER_THE_FLOOR }, top_C: MOULD_TOP_C },
+  overFormer: { below: [SHELF, CLAY_WALL], faces: { top: OPEN, bottom: OVER_THE_FLOOR }, top_C: MOULD_TOP_C },
 };
 
 /** The same set-up with a sheet of fibre paper between glass and what is under it. */
 export const withPaper = (setup: SetUp): SetUp => ({ ...setup, below: [...setup.below, FIBRE_PAPER] });
+
+/** The plate that presses, as a layer over the glass: of a shelf's make. */
+export const plateOver = ({ shaping }: Pick<SetUp, 'shaping'>): SupportLayer[] =>
+  shaping?.kind === 'press' ? [{ ...SHELF, thickness_m: shaping.plate_m }] : [];

@@ -7,7 +7,7 @@ import { bodyFigures, isSlab } from '../body/body';
 import { designDepth } from '../look/unevenness';
 import { coatingFindings } from '../fit/coating';
 import { rimToSpare } from '../flow/sag';
-import { type Look, PURPOSES } from '../look/purpose';
+import { type Look, RECIPES } from '../look/recipes/all';
 import { type LengthUnit, type TemperatureUnit, type Units, differenceIn } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
 import type { Evaluation, HeatWorkBand, Reading } from './check';
@@ -15,7 +15,9 @@ import type { FiringCase } from './firingCase';
 import { NO_CORRECTIONS } from '../learn/corrections';
 import { soaksLower } from './firstGuess';
 import { impossibleFiring, shapeNotes } from './possible';
-import type { PurposefulSegment, Role } from '../kiln/segment';
+import { hottestSegment } from '../heat/regimes';
+import type { PurposefulSegment, Role, Segment } from '../kiln/segment';
+import type { OwnFigure } from '../look/recipe';
 
 export const ROLE_NAMES: Record<Role, string> = {
   warmUp: 'Warm up',
@@ -50,7 +52,7 @@ export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<Purposeful
     case 'squeeze':
       return 'sheets lie down, air leaves before the rim seals';
     case 'work':
-      return `${PURPOSES[firing.look].reaches}, ${firing.school.heat === 'cooler' ? 'cooler and longer' : 'hotter and shorter'}`;
+      return `${RECIPES[firing.look].reaches}, ${firing.school.heat === 'cooler' ? 'cooler and longer' : 'hotter and shorter'}`;
     case 'drop':
       return soaksLower(firing) ? `${depth} soaks low, until even and relaxed` : 'soaks until core and skin are one';
     case 'firstCool':
@@ -99,6 +101,10 @@ export function readingPhrase(reading: Reading, { temperature: unit, length }: U
   switch (reading.limit) {
     case 'kilnTop':
       return `${text(formatTemperature(value, unit))}, kiln's top ${text(formatTemperature(allowed, unit))}`;
+    case 'shelfPace':
+      return `shelf ${formatRate(value, unit).figure} of ${text(formatRate(allowed, unit))}`;
+    case 'shelfTop':
+      return `${text(formatTemperature(value, unit))}, shelf or mould to ${text(formatTemperature(allowed, unit))}`;
     case 'kilnPace':
       return `${formatRate(value, unit).figure} asked, over this way the kiln makes ${text(formatRate(allowed, unit))}`;
     case 'pull':
@@ -135,12 +141,16 @@ export function readingPhrase(reading: Reading, { temperature: unit, length }: U
 export function brokenSentence(reading: Reading, { temperature: unit, length }: Units, look: Look): string {
   const { value, allowed } = reading;
   const over = text(formatDifference(value - allowed, unit));
-  const aim = `a ${PURPOSES[look].name.toLowerCase()}`;
+  const aim = `a ${RECIPES[look].name.toLowerCase()}`;
   switch (reading.limit) {
     case 'kilnTop':
       return `${over} above what this kiln may be asked for.`;
     case 'kilnPace':
       return `${text(formatRate(value, unit))} is asked; over this way the kiln makes ${text(formatRate(allowed, unit))}, so the firing takes longer than it says.`;
+    case 'shelfPace':
+      return `${text(formatRate(value, unit))} is faster than a shelf or mould of this size bears, by ${text(formatRate(value - allowed, unit))}: it may crack, and the glass with it. Slow down.`;
+    case 'shelfTop':
+      return `${over} above what the shelf, board or mould it lies on bears.`;
     case 'pull':
       return `Tension reaches ${text(formatStress(value, length))} while the glass is brittle, ${text(formatStress(value - allowed, length))} over the limit: it may crack. Slow down.`;
     case 'climbing':
@@ -171,7 +181,7 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
 }
 
 /** The whole in a few sentences: what will happen, what the body will do at its rim, what is broken. */
-export function verdictOf(asked: FiringCase, { readings, simulation }: Evaluation, units: Units): string[] {
+export function verdictOf(asked: FiringCase, { readings, simulation, work_perPa }: Evaluation, units: Units, segments: readonly Segment[]): string[] {
   const firing = resolved(asked);
   const said: string[] = [];
   const broken = readings.filter((reading) => !reading.ok);
@@ -186,9 +196,31 @@ export function verdictOf(asked: FiringCase, { readings, simulation }: Evaluatio
     said.push(
       `About ${text(formatStress(stays.value, units.length))} of tension stays once it is cold; ${text(formatStress(stays.allowed, units.length))} is allowed.`,
     );
-  said.push(...bodySentences(firing, units.length), ...shapeNotes(firing, units.length));
+  said.push(...ownFigures(firing, work_perPa, units).map(({ sentence }) => sentence));
+  said.push(...bodySentences(firing, units.length), ...shapeNotes(firing, units.length), ...cautionsOfHeat(firing, segments, work_perPa));
   const left = simulation.segments[simulation.segments.length - 1]?.reliefLeft ?? null;
   if (left !== null) said.push(reliefSentence(firing.look, left));
+  return said;
+}
+
+/** What this kind of firing tells of itself, by its recipe. */
+export function ownFigures(asked: FiringCase, work_perPa: Evaluation['work_perPa'], units: Units): OwnFigure[] {
+  const { body, look, limits, setup } = asked;
+  return RECIPES[look].tells?.({ body, works: limits.works_perPa, ...(setup.shaping ? { shaping: setup.shaping } : {}) }, work_perPa.mean, units) ?? [];
+}
+
+/** Hotter or longer than strip tests are fired, times the most of a full fuse. */
+const UNPROVEN_OVER_FULL_FUSE = 2;
+
+/** What no limit says: fit and colour are proven at usual heats, and a cool that nothing controls. */
+function cautionsOfHeat({ body, limits }: ResolvedFiring, segments: readonly Segment[], { mean }: Evaluation['work_perPa']): string[] {
+  const said: string[] = [];
+  if (body.glasses.length > 1 && mean > UNPROVEN_OVER_FULL_FUSE * limits.works_perPa.fullFuse.most) {
+    said.push('So much heat can change how glasses fit one another and what colour they come out: fire a strip test of these through it first.');
+  }
+  const hottest = hottestSegment(segments);
+  const cools = segments.slice(hottest + 1).filter(({ target_C }, i) => target_C < segments[hottest + i].target_C);
+  if (cools.every(({ rate_C_per_h }) => rate_C_per_h === null)) said.push('No controlled cool: from its hottest on, nothing but the closed kiln slows it.');
   return said;
 }
 
@@ -209,7 +241,7 @@ const LEVEL_UNDER = 0.1;
 /** What becomes of laid parts, in one sentence. */
 function reliefSentence(look: Look, left: number): string {
   if (left < LEVEL_UNDER) return 'What was laid on sinks in: it ends level.';
-  if (PURPOSES[look].levels) return `It ends nearly level: about ${percent(left)} of the height of its parts can still be felt.`;
+  if (RECIPES[look].levels) return `It ends nearly level: about ${percent(left)} of the height of its parts can still be felt.`;
   return `About ${percent(left)} of the height of its parts is left standing.`;
 }
 
@@ -222,14 +254,15 @@ function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
   const { naturalDepth_m, tendency } = bodyFigures(body).afterFiring;
   const rest = text(formatLength(naturalDepth_m, unit));
   const said: string[] = [];
-  if (look === 'fullFuse' || look === 'contour' || look === 'slabFlow') {
+  const { flows, puddle } = RECIPES[look];
+  if (flows && !puddle) {
     if (tendency === 'runs-out') said.push(`Deeper than the ${rest} at which hot glass rests: it runs out at the rim unless dammed.`);
     if (tendency === 'draws-in') said.push(`Thinner than the ${rest} at which hot glass rests: the rim draws in and thickens.`);
     if (tendency === 'opens') said.push(opensIntoLace(rest));
     if (tendency === 'scallops') said.push(`Less than the ${rest} at which hot glass rests: it draws back from the dam and leaves a scalloped edge.`);
   }
   const { factor } = designDepth(body, look);
-  if (firing.sinks) {
+  if (firing.changes) {
     const [laid, level] = [firing.depth_m.laid, firing.depth_m.fired].map((depth) => text(formatLength(depth, unit)));
     if (laid !== level) said.push(`Laid ${laid} deep, it runs down to ${level}: warmed up as laid, cooled and annealed as it ends.`);
   }

@@ -18,7 +18,7 @@ export const check = calculator({
       ok: broken.length === 0 && evaluation.simulation.stalled === null,
       broken,
       readings: evaluation.readings,
-      verdict: verdictOf(firing, evaluation, units),
+      verdict: verdictOf(firing, evaluation, units, segments),
       total_s: evaluation.simulation.total_s,
     };
   },

@@ -25,7 +25,7 @@ export const composeFiring = calculator({
         };
       }),
       total_s: evaluation.simulation.total_s,
-      verdict: verdictOf(asComposed, evaluation, units),
+      verdict: verdictOf(asComposed, evaluation, units, segments),
     };
   },
   contract: () => import('./contract'),

@@ -1,0 +1,74 @@
+/** A kind of firing, declared: what must be reached, what must not be passed, what it asks for, and how it is told. */
+import type { BodyInput } from '../body/body';
+import type { WorkRange } from '../flow/heatWork';
+import type { Outcome } from '../problem';
+import type { Units } from '../units/convert';
+import type { Shaping } from './shaping';
+import type { LookWorks } from './works';
+
+/** Layers fused before are one solid. */
+export type MaybeJoined = BodyInput & { joined?: boolean };
+
+export interface WorkQuestion {
+  body: MaybeJoined;
+  works: LookWorks;
+  shaping?: Shaping;
+}
+
+/** Where it is chosen. */
+export const RECIPE_GROUPS = { flat: 'Flat glass', grains: 'Frit and powder', thick: 'Thick work', shaped: 'Mould and former' } as const;
+export type RecipeGroup = keyof typeof RECIPE_GROUPS;
+
+/** A disc that glass runs into, whatever it was laid as, m. */
+export interface Puddle {
+  width_m: number;
+  depth_m: number;
+}
+
+/** A figure of its own: what it did, how far, and the sentence that says it. */
+export interface OwnFigure {
+  label: string;
+  figure: string;
+  unit: string;
+  sentence: string;
+}
+
+export interface Recipe {
+  /** Read after 'a' and in small letters too. */
+  name: string;
+  group: RecipeGroup;
+  /** One sentence: what it is. */
+  reaches: string;
+  /** What it must not do. */
+  spares: string;
+  /** Whether sheets have to lie down on one another first. */
+  squeezes: boolean;
+  /** Whether the body ends level: what stood has sunk in, gaps are closed. */
+  levels: boolean;
+  /** Whether it joins what lies on one another. */
+  joins: boolean;
+  /** Whether its rim travels and what stands sinks in. */
+  flows: boolean;
+  /** What a fully uneven body is cooled as, times its thickest point, by how much of its relief is left standing. */
+  uneven: number;
+  /** How long the two schools hold at the working temperature, and what a hold may become, s. */
+  hold_s: { cooler: number; hotter: number; least: number; most: number };
+  /** The form without which it cannot be, and what that is for; left out where a shelf is all it takes. */
+  asks?: { kind: Shaping['kind']; what: string };
+  /** The heat work that it needs on this body and the most it bears, 1/Pa. */
+  work(asked: WorkQuestion): Outcome<WorkRange>;
+  /** By which law that is reckoned, for those who ask. */
+  law?: string;
+  /** The work to aim at; the middle of the range on its logarithm where it is left out. */
+  aim?(range: WorkRange): number;
+  /** Depth at which it ends where it fills what holds it, m. */
+  levelsTo?(body: BodyInput): number;
+  /** What the glass ends as after some heat work, where it does not stay where it was laid. */
+  puddle?(asked: WorkQuestion, work_perPa: number): Puddle | null;
+  /** How far it got, in its own words, at the heat work of a firing. */
+  tells?(asked: WorkQuestion, work_perPa: number, units: Units): OwnFigure[];
+  /** What the eye sees when the kiln is looked into. */
+  looksLike: { early: string; right: string; late: string };
+  /** What to take care of. */
+  care: string;
+}

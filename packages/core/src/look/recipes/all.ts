@@ -1,0 +1,31 @@
+/** Every kind of firing by its name. compose and check read all they know of one from its recipe; nothing else tells them apart. */
+import type { Recipe } from '../recipe';
+import { contour } from './contour';
+import { drape } from './drape';
+import { drip } from './drip';
+import { firePolish } from './firePolish';
+import { fullFuse } from './fullFuse';
+import { heap } from './heap';
+import { lace } from './lace';
+import { potMelt } from './potMelt';
+import { press } from './press';
+import { ring } from './ring';
+import { rush } from './rush';
+import { slabFlow } from './slabFlow';
+import { slump } from './slump';
+import { stick } from './stick';
+import { strips } from './strips';
+import { tack } from './tack';
+import { wafer } from './wafer';
+
+/** In the order of rising heat, group by group. */
+const recipes = {
+  ...{ stick, firePolish, tack, contour, fullFuse, rush },
+  ...{ wafer, lace, heap },
+  ...{ strips, ring, slabFlow, press, drip, potMelt },
+  ...{ slump, drape },
+} satisfies Record<string, Recipe>;
+
+export type Look = keyof typeof recipes;
+export const LOOKS = Object.keys(recipes) as [Look, ...Look[]];
+export const RECIPES: Readonly<Record<Look, Recipe>> = recipes;

@@ -1,0 +1,32 @@
+import { bodyFigures, mainGlass } from '../../body/body';
+import { workToDrape } from '../../flow/sag';
+import { refused } from '../../problem';
+import type { Recipe } from '../recipe';
+import { bentWork, shapingAim } from './bent';
+
+export const drape: Recipe = {
+  name: 'Drape',
+  group: 'shaped',
+  reaches: 'bends down over the former',
+  spares: 'edges and surface stay as they are',
+  squeezes: false,
+  levels: false,
+  joins: false,
+  flows: false,
+  uneven: 1.5,
+  hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
+  asks: { kind: 'former', what: 'the former it hangs over' },
+  law: 'An edge that stands out by l comes down at 0.375·ρgl⁴/(ηL²) (a viscous beam).',
+  work(asked) {
+    const { body, shaping } = asked;
+    if (shaping?.kind !== 'former') return refused('missing', 'setup.shaping', 'A drape needs a former: how far the blank stands out and is to come down.');
+    return bentWork(asked, workToDrape(mainGlass(body), shaping.overhang_m, bodyFigures(body).depth.mean_m, shaping.drop_m), 'overhang_m');
+  },
+  aim: shapingAim,
+  looksLike: {
+    early: 'the edge hangs a little, the blank still lies flat on the former',
+    right: 'the edge hangs where it is to hang, folds as deep as you want them',
+    late: 'the edge stands on the shelf, the top thins and prints the former',
+  },
+  care: 'Glass over a former moves all at once: watch it behind a face shield, and never pull it by hand without training, gloves and the power off.',
+};

@@ -1,0 +1,23 @@
+import { found } from '../../problem';
+import type { Recipe } from '../recipe';
+import { byRelief, times } from '../works';
+
+export const fullFuse: Recipe = {
+  name: 'Full fuse',
+  group: 'flat',
+  reaches: 'edges round and level',
+  spares: 'outline and colours do not run',
+  squeezes: true,
+  levels: true,
+  joins: true,
+  flows: true,
+  uneven: 1,
+  hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
+  work: ({ body, works }) => found(times(works.fullFuse, byRelief(body))),
+  looksLike: {
+    early: 'parts are still to be seen as bumps in the reflection',
+    right: 'the reflection of the elements runs through without a break, the rim is a full round',
+    late: 'the outline wanders, needle points show at corners, bubbles rise',
+  },
+  care: 'Primer and paper burn out on the way up, long before the glass softens: air the room. Whether it may hold food depends on every glass in it; ask its makers.',
+};

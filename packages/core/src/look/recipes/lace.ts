@@ -1,0 +1,42 @@
+import { mainGlass } from '../../body/body';
+import { strewnOf } from '../../body/layers';
+import { laceAfter } from '../../flow/lace';
+import { found } from '../../problem';
+import { formatLength, text } from '../../units/format';
+import type { Recipe } from '../recipe';
+import { byTension, times } from '../works';
+
+export const lace: Recipe = {
+  name: 'Frit lace',
+  group: 'grains',
+  reaches: 'grains run together into threads with holes between',
+  spares: 'the outline stays and the holes stay open',
+  squeezes: false,
+  levels: false,
+  joins: true,
+  flows: false,
+  uneven: 1.5,
+  hold_s: { cooler: 1080, hotter: 600, least: 300, most: 2400 },
+  law: 'Grains strewn at random leave exp(−s) of the shelf bare, s their area on it; hot, they run into fewer and coarser drops. How fast is a typical figure.',
+  work: ({ body, works }) => found(times(works.lace, byTension(body))),
+  tells({ body }, work_perPa, { length }) {
+    const strewn = strewnOf(body);
+    if (strewn === null) return [];
+    const { open, hole_m, as } = laceAfter(mainGlass(body), strewn, work_perPa);
+    const figure = String(Math.round(100 * open));
+    const holes = text(formatLength(hole_m, length));
+    const sentence =
+      as === 'film'
+        ? `Too much for lace: about ${figure} % is open, a film with pinholes.`
+        : as === 'islands'
+          ? `So little that it may fall into islands: about ${figure} % is open. More frit, or heaped so that the grains touch.`
+          : `About ${figure} % is open, the holes about ${holes} wide, if it is strewn evenly.`;
+    return [{ label: 'open', figure, unit: '%', sentence }];
+  },
+  looksLike: {
+    early: 'grains with corners, sugar-like',
+    right: 'round threads that shine, holes clear to the shelf',
+    late: 'threads have drawn into drops and the net breaks',
+  },
+  care: 'Frit is dust as well as grains: a respirator while it is strewn. Lace is thin and sharp at its rim: lift it with the shelf, in gloves.',
+};

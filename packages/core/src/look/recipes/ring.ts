@@ -1,0 +1,54 @@
+import { bodyFigures, mainGlass } from '../../body/body';
+import { workToSpread } from '../../flow/spread';
+import { found, refused } from '../../problem';
+import { formatLength, text } from '../../units/format';
+import type { Recipe } from '../recipe';
+import { byEdges, times } from '../works';
+
+/** Full fuse's own range, so many times as wide as it is to where colours run. */
+const MOST_OVER_LEAST = 3;
+
+export const ring: Recipe = {
+  name: 'Ring of segments',
+  group: 'thick',
+  reaches: 'sawn segments run together and close the gaps between them',
+  spares: 'the pattern in each segment stays',
+  squeezes: false,
+  levels: true,
+  joins: true,
+  flows: true,
+  uneven: 1,
+  hold_s: { cooler: 2400, hotter: 1200, least: 600, most: 7200 },
+  asks: { kind: 'ring', what: 'how wide the gaps between the segments are' },
+  law: 'A front of hot glass creeps √(ρgh³W/3) after the work W (Huppert 1982); two meet half-way across a gap. Edges take as much as a full fuse of their depth.',
+  work({ body, works, shaping }) {
+    if (shaping?.kind !== 'ring') return refused('missing', 'setup.shaping', 'A ring of segments needs the width of the gaps between them.');
+    const edges = times(works.fullFuse, byEdges(body));
+    // Two fronts meet half-way.
+    const closes = workToSpread(mainGlass(body), bodyFigures(body).depth.max_m, shaping.gap_m / 2);
+    const least = Math.max(edges.least, closes);
+    return found({ least, most: Math.max(edges.most, MOST_OVER_LEAST * least) });
+  },
+  tells({ body, shaping }, work_perPa, { length }) {
+    if (shaping?.kind !== 'ring') return [];
+    const closes = workToSpread(mainGlass(body), bodyFigures(body).depth.max_m, shaping.gap_m / 2);
+    // A front goes by the root of the work.
+    const share = Math.min(1, Math.sqrt(work_perPa / closes));
+    const gap = text(formatLength(shaping.gap_m, length));
+    const figure = String(Math.round(100 * share));
+    return [
+      {
+        label: 'gaps closed',
+        figure,
+        unit: '%',
+        sentence: share < 1 ? `The gaps of ${gap} close by ${figure} %.` : `The gaps of ${gap} close, with the depth of the ring to fill them.`,
+      },
+    ];
+  },
+  looksLike: {
+    early: 'black wedges between the segments',
+    right: 'one still ring; where a gap was is a seam at most',
+    late: 'the segments lean into one another and their pattern bends',
+  },
+  care: 'The liner and its dam hold the whole ring: pin them so that nothing can open, and stay within reach. Saw wet, with the plug away from the water.',
+};

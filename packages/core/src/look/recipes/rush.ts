@@ -1,0 +1,26 @@
+import { found } from '../../problem';
+import type { Recipe } from '../recipe';
+import { byEdges } from '../works';
+
+export const rush: Recipe = {
+  name: 'Coated rush',
+  group: 'flat',
+  reaches: 'small coated work joins before its coating has time to lift',
+  spares: 'the coating stays down; how round the edges come is left open',
+  squeezes: false,
+  levels: false,
+  joins: true,
+  flows: true,
+  uneven: 1.5,
+  hold_s: { cooler: 480, hotter: 300, least: 180, most: 900 },
+  work({ body, works }) {
+    const scale = byEdges(body);
+    return found({ least: works.tack.least * scale, most: works.fullFuse.most * scale });
+  },
+  looksLike: {
+    early: 'edges sharp, the coating lies flat and bright',
+    right: 'edges round, the coating bright without a wrinkle',
+    late: 'the coating crazes, lifts in flakes or dulls at the rim',
+  },
+  care: 'A kiln that is opened this hot throws heat at the face: shield, gloves, power off. Coatings may hold metals: never for food.',
+};

@@ -1,0 +1,25 @@
+import { naturalDepth, bodyFigures, mainGlass } from '../../body/body';
+import { found } from '../../problem';
+import type { Recipe } from '../recipe';
+import { byTension, times } from '../works';
+
+export const slabFlow: Recipe = {
+  name: 'Slab flow',
+  group: 'thick',
+  reaches: 'pieces run together and fill their dam',
+  spares: 'colours do not mix',
+  squeezes: true,
+  levels: true,
+  joins: true,
+  flows: true,
+  uneven: 1,
+  hold_s: { cooler: 5400, hotter: 2700, least: 1200, most: 10800 },
+  work: ({ body, works }) => found(times(works.slabFlow, byTension(body))),
+  levelsTo: (body) => Math.max(bodyFigures(body).depth.mean_m, naturalDepth(mainGlass(body))),
+  looksLike: {
+    early: 'gaps along the dam and seams between the pieces are open',
+    right: 'a still surface right up to the dam on all sides',
+    late: 'colours trail into one another, large bubbles stand in the surface',
+  },
+  care: 'A dam that gives way lets hot glass onto the elements: pin it with props, line it, and stay within reach at the working heat.',
+};

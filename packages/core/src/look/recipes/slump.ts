@@ -1,0 +1,34 @@
+import { bodyFigures, mainGlass } from '../../body/body';
+import { workToSag } from '../../flow/sag';
+import { refused } from '../../problem';
+import type { Recipe } from '../recipe';
+import { spanned } from '../shaping';
+import { bentWork, shapingAim } from './bent';
+
+export const slump: Recipe = {
+  name: 'Slump',
+  group: 'shaped',
+  reaches: 'sinks to the mould',
+  spares: 'edges and surface stay as they are',
+  squeezes: false,
+  levels: false,
+  joins: false,
+  flows: false,
+  uneven: 1.5,
+  hold_s: { cooler: 1200, hotter: 480, least: 300, most: 2400 },
+  asks: { kind: 'hollow', what: 'the mould it sinks into; a cut-out in fibre board is one' },
+  law: "A plate over a hollow sinks at 0.17·ρga⁴/(ηL²), slower as it stretches (Timoshenko's plate, with viscosity in place of stiffness).",
+  work(asked) {
+    const { body, shaping } = asked;
+    if (shaping?.kind !== 'hollow') return refused('missing', 'setup.shaping', "A slump needs a hollow: the mould's span and depth.");
+    const { span_m, depth_m } = spanned(shaping, body.footprint);
+    return bentWork(asked, workToSag(mainGlass(body), span_m / 2, bodyFigures(body).depth.mean_m, depth_m), 'span_m');
+  },
+  aim: shapingAim,
+  looksLike: {
+    early: 'a line of light between glass and mould, widest in the middle',
+    right: 'the reflection lies still in the form, the middle touches',
+    late: 'the rim is drawn in, its edge is soft, the mould prints through',
+  },
+  care: 'Look in through the peep hole, not over the rim: face shield and gloves, power off before a hand goes in.',
+};

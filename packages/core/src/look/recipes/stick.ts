@@ -1,0 +1,23 @@
+import { found } from '../../problem';
+import type { Recipe } from '../recipe';
+import { byEdges, times } from '../works';
+
+export const stick: Recipe = {
+  name: 'Crisp stick',
+  group: 'flat',
+  reaches: 'parts hold on to one another, edges as they were cut',
+  spares: 'no edge rounds, no relief sinks',
+  squeezes: true,
+  levels: false,
+  joins: true,
+  flows: false,
+  uneven: 2,
+  hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
+  work: ({ body, works }) => found(times(works.stick, byEdges(body))),
+  looksLike: {
+    early: 'edges cast a hard shadow and the parts still rattle when the kiln is knocked',
+    right: 'edges hard, but a dark line of contact runs round under each part',
+    late: 'edges begin to shine and to lose their corners',
+  },
+  care: 'What is only stuck can come apart again, in the hand or in the next firing, and its edges cut: gloves, and no load on a seam.',
+};

@@ -1,0 +1,214 @@
+/** What each kind of firing asks for, gets and tells, beside the landmarks of the fused looks. */
+import type { Layer } from '../body/layers';
+import { naturalDepth } from '../body/body';
+import { BODIES } from '../bodies.testCases';
+import type { Role } from '../kiln/segment';
+import { LOOKS, type Look, RECIPES } from '../look/recipes/all';
+import type { Shaping } from '../look/shaping';
+import { SOFT_90, STUDIO_KILN, sheetsOf } from '../testCases';
+import { METRIC, otherUnits } from '../units/convert';
+import { brokenOf, evaluate } from './check';
+import { type Composed, compose } from './compose';
+import type { FiringCase } from './firingCase';
+import { impossibleFiring } from './possible';
+import { resolved, simulationOf } from './resolved';
+import { SETUPS } from './setups';
+import { shelfPace } from './shelfPace';
+import { ownFigures, verdictOf } from './words';
+
+const bodyOf = (name: string): FiringCase => {
+  const found = BODIES.find(([one]) => one === name);
+  if (!found) throw new Error(`No body '${name}'.`);
+  return found[1];
+};
+function composed(firing: FiringCase): Composed {
+  const outcome = compose(firing);
+  if (!outcome.ok) throw new Error(outcome.problem.message);
+  return outcome.value;
+}
+const at = (plan: Composed, role: Role) => plan.segments.find((segment) => segment.role === role)!;
+const frit = (perArea_kg_m2: number, grain_m: number): Layer => ({ form: 'frit', glass: 0, perArea_kg_m2, grain_m });
+const of = (look: Look, layers: Layer[], diameter_m: number, shaping?: Shaping): FiringCase => {
+  const base = sheetsOf(1, 0.003);
+  return {
+    ...base,
+    look,
+    kiln: { ...STUDIO_KILN, top_C: 1000 },
+    setup: { ...SETUPS.bareShelf, ...(shaping ? { shaping } : {}) },
+    body: { ...base.body, layers, footprint: { shape: 'disc', diameter_m } },
+  };
+};
+const told = (firing: FiringCase, plan: Composed) => ownFigures(firing, plan.evaluation.work_perPa, METRIC)[0];
+
+describe('practice, for soft sheet 90', () => {
+  test.each([
+    ['stuck with crisp edges', [690, 715], [8, 25]],
+    ['a coated pendant, rushed', [740, 790], [3, 15]],
+    ['a wafer, sifted', [690, 730], [2, 25]],
+    ['lace of medium frit', [775, 815], [10, 25]],
+    ['a heap of 200 g', [800, 860], [15, 60]],
+    ['strips on edge', [770, 815], [10, 40]],
+    ['a ring of segments', [795, 825], [20, 90]],
+    ['pressed under a plate', [790, 850], [20, 90]],
+    ['dripped through a grid', [880, 930], [120, 300]],
+    ['melted from a pot', [880, 930], [120, 300]],
+    ['melted from a pot into a dam', [870, 930], [120, 300]],
+  ] as const)('%s: between %j °C for %j min', (name, [from, to], [least, most]) => {
+    const { target_C, hold_s } = at(composed(bodyOf(name)), 'work');
+    expect(target_C).toBeGreaterThanOrEqual(from);
+    expect(target_C).toBeLessThanOrEqual(to);
+    expect(hold_s / 60).toBeGreaterThanOrEqual(least);
+    expect(hold_s / 60).toBeLessThanOrEqual(most);
+  });
+
+  test('every kind of firing is among the bodies that are composed', () => {
+    expect([...new Set(BODIES.map(([, { look }]) => look))].sort()).toEqual([...LOOKS].sort());
+  });
+});
+
+describe('a recipe', () => {
+  test.each(LOOKS)('%s has its own words for the look-in, and figures in none of them', (look) => {
+    const { looksLike, care, reaches, spares, name } = RECIPES[look];
+    const words = [...Object.values(looksLike), care, reaches, spares];
+    expect(new Set(words).size).toBe(words.length);
+    for (const one of words) expect(one).toMatch(/^[^\d]{10,}$/);
+    expect(`a ${name.toLowerCase()}`).not.toMatch(/^a [aeio]/);
+  });
+
+  test.each(LOOKS.filter((look) => RECIPES[look].asks))('%s is refused without its form, in a sentence that says what is missing', (look) => {
+    const firing = of(look, [frit(30, 0.004)], 0.1);
+    expect(impossibleFiring(firing, 'mm')).toMatchObject({ path: 'setup.shaping', message: expect.stringContaining(RECIPES[look].asks!.what) });
+    expect(compose(firing)).toMatchObject({ ok: false });
+  });
+
+  test('tells how far it got in the units asked for', () => {
+    const firing = bodyOf('melted from a pot');
+    const plan = composed(firing);
+    const inches = ownFigures(firing, plan.evaluation.work_perPa, otherUnits(METRIC))[0];
+    expect(told(firing, plan).sentence).toMatch(/\d+ g runs out and \d+ g stays above; .* mm across/);
+    expect(inches.sentence).toMatch(/oz .* in across/);
+    expect(inches.sentence).not.toMatch(/ mm| g /);
+    expect(verdictOf(firing, plan.evaluation, METRIC, plan.segments)).toContain(told(firing, plan).sentence);
+  });
+});
+
+describe('what runs out of a pot', () => {
+  test('is cooled as it lies below: as deep as hot glass rests, or as its dam makes it', () => {
+    const free = resolved(bodyOf('melted from a pot'));
+    expect(free.depth_m.fired).toBeCloseTo(naturalDepth(free.glass), 9);
+    expect(free.depth_m.laid).toBeGreaterThan(0.03);
+    const dammed = resolved(bodyOf('melted from a pot into a dam'));
+    expect(dammed.depth_m.fired).toBeGreaterThan(0.018);
+    expect(at(composed(dammed), 'firstCool').rate_C_per_h!).toBeLessThan(at(composed(free), 'firstCool').rate_C_per_h! / 2);
+  });
+
+  test('is less the shorter it is held', () => {
+    const firing = bodyOf('melted from a pot');
+    const { segments } = composed(firing);
+    const share = (hold_s: number): number => {
+      const { work_perPa } = evaluate(
+        firing,
+        segments.map((one) => (one.role === 'work' ? { ...one, hold_s } : one)),
+      );
+      return Number(ownFigures(firing, work_perPa, METRIC)[0].figure);
+    };
+    expect(share(1800)).toBeLessThan(share(3600));
+    expect(share(3600)).toBeLessThan(share(4 * 3600));
+  });
+
+  test('is nothing where its hole is so narrow that the glass hangs in it', () => {
+    const outcome = compose(of('potMelt', [frit(15, 0.004)], 0.1, { kind: 'drain', holes: 1, hole_m: 0.002, plate_m: 0.005 }));
+    expect(outcome).toMatchObject({ ok: false, problem: { path: 'setup.shaping.hole_m' } });
+  });
+});
+
+describe('a plate', () => {
+  const press = (plate_kg: number, spacer_m = 0.006): FiringCase => of('press', [frit(40, 0.004)], 0.1, { kind: 'press', spacer_m, plate_kg, plate_m: 0.02 });
+
+  test('comes down on its spacers; twice its weight needs half the work', () => {
+    expect(told(press(4), composed(press(4)))).toMatchObject({ label: 'pressed to', figure: '6', unit: 'mm' });
+    const least = (firing: FiringCase): number => {
+      const { work_perPa } = resolved(firing);
+      if (!work_perPa.ok) throw new Error(work_perPa.problem.message);
+      return work_perPa.value.least;
+    };
+    expect(least(press(4)) / least(press(8))).toBeCloseTo(2, 6);
+  });
+
+  test('has to be warmed with the glass: it lies over it in the simulation', () => {
+    const { stack } = simulationOf(press(4), []);
+    expect(stack.at(-1)).toMatchObject({ of: 'support', thickness_m: 0.02 });
+  });
+
+  test('that is too light, or stands on spacers as high as the glass, is refused at its field', () => {
+    expect(compose(press(0.05, 0.002))).toMatchObject({ ok: false, problem: { path: 'setup.shaping.plate_kg' } });
+    expect(compose(press(4, 0.02))).toMatchObject({ ok: false, problem: { path: 'setup.shaping.spacer_m' } });
+  });
+});
+
+describe('loose grains', () => {
+  test('in a deep heap warm faster than a slab of their depth, whose middle they do not have', () => {
+    const heap = composed(bodyOf('a heap of 200 g'));
+    const slab = composed({
+      ...bodyOf('a heap of 200 g'),
+      look: 'firePolish',
+      body: { ...bodyOf('a heap of 200 g').body, layers: [{ form: 'sheet', glass: 0, thickness_m: 0.016 }] },
+    });
+    expect(at(heap, 'warmUp').rate_C_per_h!).toBeGreaterThan(1.5 * at(slab, 'warmUp').rate_C_per_h!);
+    expect(heap.evaluation.readings.some(({ limit }) => limit === 'climbing')).toBe(false);
+  });
+});
+
+describe('what the glass lies on', () => {
+  test('bears 280 °C/h at 300 mm and some 130 at half a metre', () => {
+    expect(shelfPace({ shelf_C_per_h: 280 }, 0.3)).toBe(280);
+    expect(Math.abs(shelfPace({ shelf_C_per_h: 280 }, 0.5) - 130)).toBeLessThan(1);
+    expect(shelfPace({}, 0.5)).toBe(Infinity);
+  });
+
+  test('rules the climb of thin work on a large shelf, and says so where it is asked for more', () => {
+    const lace = bodyOf('lace of medium frit');
+    const large: FiringCase = { ...lace, body: { ...lace.body, footprint: { shape: 'rectangle', width_m: 0.5, length_m: 0.6 } } };
+    const plan = composed(large);
+    const pace = shelfPace(large.limits, 0.6);
+    expect(at(plan, 'warmUp').rate_C_per_h!).toBeLessThanOrEqual(pace);
+    expect(at(plan, 'warmUp').rate_C_per_h!).toBeGreaterThan(0.85 * pace);
+    const hurried = evaluate(
+      large,
+      plan.segments.map((one) => (one.role === 'warmUp' ? { ...one, rate_C_per_h: null } : one)),
+    );
+    expect(brokenOf(hurried.readings).map(({ limit }) => limit)).toContain('shelfPace');
+  });
+
+  test('bears only so much heat: a pot melt in a bisque mould is told', () => {
+    const pot = bodyOf('melted from a pot');
+    const { readings } = evaluate(pot, [...composed(pot).segments]);
+    expect(readings.find(({ limit }) => limit === 'shelfTop')).toMatchObject({ ok: true, allowed: 1250 });
+    const inMould = evaluate(
+      { ...pot, setup: { ...SETUPS.inMould, shaping: pot.setup.shaping } },
+      composed(pot).segments.map((one) => (one.role === 'work' ? { ...one, target_C: 960 } : one)),
+    );
+    expect(brokenOf(inMould.readings).map(({ limit }) => limit)).toContain('shelfTop');
+  });
+});
+
+describe('what no limit says', () => {
+  const two: FiringCase = { ...sheetsOf(4, 0.003), look: 'slabFlow' };
+  const glasses = [SOFT_90, { ...SOFT_90, expansion_perK: SOFT_90.expansion_perK * 1.001 }];
+
+  test('heat beyond what fit is proven at wants a strip test, where there are two glasses', () => {
+    const mixed: FiringCase = { ...two, body: { ...two.body, glasses } };
+    const plan = composed(mixed);
+    expect(verdictOf(mixed, plan.evaluation, METRIC, plan.segments).join(' ')).toMatch(/fire a strip test/);
+    const alone = composed(two);
+    expect(verdictOf(two, alone.evaluation, METRIC, alone.segments).join(' ')).not.toMatch(/strip test/);
+  });
+
+  test('a cool that nothing controls is said', () => {
+    const firing = sheetsOf(2, 0.003);
+    const { segments } = composed(firing);
+    const left = segments.map((one) => (/Cool$/.test(one.role) ? { ...one, rate_C_per_h: null } : one));
+    expect(verdictOf(firing, evaluate(firing, left), METRIC, left).join(' ')).toMatch(/No controlled cool/);
+    expect(verdictOf(firing, evaluate(firing, segments), METRIC, segments).join(' ')).not.toMatch(/No controlled cool/);
+  });
+});
