@@ -146,7 +146,7 @@ test('a firing that would undo the one before it says so and asks', async () => 
   await me.page.goto(`${studio.address}/pieces`);
   await me.openPiece('Tray, smallest of three');
   await me.press('add-step');
-  await me.press('look-firePolish');
+  await me.chooseLook('firePolish');
   await me.press('setup-bareShelf');
   await me.press('compute');
   await me.sees('undoes', /a fire polish lets what the slump before it has shaped sink flat again/);

@@ -124,7 +124,7 @@ describe('while the server is away', () => {
     await me.press('add-step');
     await me.find('step-planner');
     await studio.away(async () => {
-      await me.press('look-tack');
+      await me.chooseLook('tack');
       await me.press('compute');
       await me.heading(/^Tack fuse$/);
       await me.sees('schedule-state', /^as computed$/);

@@ -236,6 +236,13 @@ export class Visitor {
     );
   }
 
+  /** Chooses what a firing is to be for, in its open planner. */
+  async chooseLook(look: string): Promise<void> {
+    await this.press('choose-look');
+    await this.press(`look-${look}`);
+    await this.gone(`look-${look}`);
+  }
+
   /** Opens the newest firing in the Notebook that says so. */
   async openFiring(words: string): Promise<void> {
     await this.openFrom('firing-link', words);

@@ -7,6 +7,7 @@ export {
   type LengthUnit,
   massFrom,
   massIn,
+  type MassUnit,
   METRES_PER_INCH,
   METRIC,
   otherTemperature,
@@ -17,7 +18,7 @@ export {
   type Units,
 } from './units/convert';
 export { fileName } from './units/fileName';
-export { parseDifference, parseDuration, parseLength, parseRate, parseStrewn, parseTemperature, unitsWritten } from './units/parse';
+export { parseDifference, parseDuration, parseLength, parseMass, parseRate, parseStrewn, parseTemperature, unitsWritten } from './units/parse';
 export {
   type Figure,
   formatArea,
@@ -76,7 +77,7 @@ export { openingTemperature } from './schedule/opening';
 export { brokenOf, evaluate, type Evaluation, heatWorkBand, type LimitName, marginOf, type Reading } from './schedule/check';
 export { compose, tightest } from './schedule/compose';
 export { impossibleFiring } from './schedule/possible';
-export { brokenSentence, heatWorkFigures, readingPhrase, ROLE_NAMES, TERMS, verdictOf, whyOf } from './schedule/words';
+export { brokenSentence, heatWorkFigures, ownFigures, readingPhrase, ROLE_NAMES, TERMS, verdictOf, whyOf } from './schedule/words';
 export { reckoningOf } from './schedule/reckoning';
 export { addSegment, joinSegments, removeSegment, splitSegment } from './schedule/edit';
 export { caseDifferences, type Consequence, consequences, segmentDifferences } from './schedule/differences';

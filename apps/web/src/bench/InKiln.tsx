@@ -19,6 +19,7 @@ import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { dayAndClock, inZone } from '@/ui/clock';
+import { LookInSigns } from '@/piece/LookInSigns';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { CallFold } from './CallFold';
@@ -133,7 +134,12 @@ function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
           </Words>
         </>
       )}
-      {seconds < look.to_s && <Words>{`Look in from ${clock(look.from_s)} to ${clock(look.to_s)}.`}</Words>}
+      {seconds < look.to_s && (
+        <>
+          <Words>{`Look in from ${clock(look.from_s)} to ${clock(look.to_s)}.`}</Words>
+          <LookInSigns look={firing.look} />
+        </>
+      )}
       <Words bold testID="opens">
         {standing.over
           ? `Cool enough since ${clock(evaluation.simulation.total_s)} by the model, if the kiln reads ${text(formatTemperature(opens_C, unit))} or less.`

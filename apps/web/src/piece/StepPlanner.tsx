@@ -1,5 +1,5 @@
 /** What a firing is to be: its look, how it stands, the mould or former, kiln and controller; then it is computed. */
-import { LOOKS, undoes, type Look, RECIPES, SETUP_KINDS, SETUP_NAMES, formatTemperature, text } from '@torvin/core';
+import { undoes, type Look, RECIPES, SETUP_KINDS, SETUP_NAMES, formatTemperature, text } from '@torvin/core';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
@@ -13,7 +13,8 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { PAPER_CAUTION, SETUP_CAUTIONS } from './cautions';
-import { type Fault, SHAPING_FIELDS, type StepEntry, entryOfStep, shapingOf, stepOf, usualSetUp, whyImpossible } from './stepEntry';
+import { RecipeChoice } from './RecipeChoice';
+import { type Fault, type StepEntry, entryOfStep, fieldsOf, likelyGroup, stepOf, usualSetUp, whyImpossible } from './stepEntry';
 
 export interface StepPlannerProps {
   pieceId: string;
@@ -34,16 +35,15 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
   const [touched, setTouched] = useState<Partial<StepEntry>>({});
   const draft = useDraft<Partial<StepEntry>>(`firing ${step?.id ?? `new ${pieceId}`} ${units.length}`);
   useEffect(() => draft.keep(touched, NOTHING, working), [draft, touched, working]);
-  const entry = entryOfStep(doc, step, shelves, units.length, touched);
+  const entry = entryOfStep(doc, step, shelves, units, touched);
   const [faults, setFaults] = useState<Fault[]>([]);
   const [asked, setAsked] = useState(false);
   const faultAt = (field: Fault['field']): string | undefined => faults.find((fault) => fault.field === field)?.message;
   const set = (part: Partial<StepEntry>): void => setTouched({ ...touched, ...part });
-  const shaping = shapingOf(entry.look);
   const offered = <T extends { id: string }>(records: readonly T[], chosen: string): T[] =>
     records.filter(({ id }) => id === chosen || !shelves.archived.includes(id));
   const compute = (): void => {
-    const outcome = stepOf(entry, step, units.length);
+    const outcome = stepOf(entry, step, units);
     setFaults(outcome.faults);
     if (!outcome.step) return;
     const impossible = whyImpossible(doc, outcome.step, shelves, units.length);
@@ -58,14 +58,7 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
     <View style={{ gap: space.small }} testID="step-planner">
       <DraftOffer draft={draft} onTake={setTouched} />
       {doc.steps.length === 0 && <Words>Choose what the firing is for; the schedule is computed from the body, the set-up and the kiln.</Words>}
-      <Choice
-        label="Look"
-        value={entry.look}
-        options={LOOKS.map((look) => ({ value: look, title: RECIPES[look].name }))}
-        onChange={(look: Look) => set({ look, setup: usualSetUp(look) })}
-        testID="look"
-      />
-      <Words size="label">{`${capital(RECIPES[entry.look].reaches)}; ${RECIPES[entry.look].spares}.`}</Words>
+      <RecipeChoice value={entry.look} first={likelyGroup(doc, step)} onChange={(look: Look) => set({ look, setup: usualSetUp(look) })} />
       <Notice tone="care" testID="look-caution">
         {RECIPES[entry.look].care}
       </Notice>
@@ -89,18 +82,17 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
       <Notice tone="care" testID="setup-caution">
         {`${SETUP_CAUTIONS[entry.setup]}${entry.paper ? ` ${PAPER_CAUTION}` : ''}`}
       </Notice>
-      {shaping &&
-        SHAPING_FIELDS[shaping].map(({ field, label, hint }) => (
-          <Field
-            key={field}
-            label={label}
-            value={entry[field]}
-            hint={hint}
-            error={faultAt(field)}
-            onChange={(typed) => set({ [field]: typed })}
-            testID={`shape-${field}`}
-          />
-        ))}
+      {fieldsOf(entry.look).map(({ field, label, hint }) => (
+        <Field
+          key={field}
+          label={label}
+          value={entry[field]}
+          hint={hint}
+          error={faultAt(field)}
+          onChange={(typed) => set({ [field]: typed })}
+          testID={`shape-${field}`}
+        />
+      ))}
       <Choice
         label="Kiln"
         value={entry.kilnId}
@@ -152,5 +144,3 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
     </View>
   );
 }
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -1,4 +1,4 @@
-import { TYPICAL_FAMILIES } from '@torvin/core';
+import { METRIC, TYPICAL_FAMILIES } from '@torvin/core';
 import { EMPTY_SHELVES, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { type PieceEntry, entryOf, fieldOfPath, newEntry, PIECE_ENTRY_SCHEMAS, outlineOf } from './pieceEntry';
 import { entryOfStep, stepOf } from './stepEntry';
@@ -100,27 +100,27 @@ describe('a piece as typed', () => {
 
 describe('a firing as chosen', () => {
   test('is guessed from the piece: loose sheets are fused, standing pieces tacked, what was fired is slumped', () => {
-    expect(entryOfStep(doc, null, shelves, 'mm')).toMatchObject({ look: 'fullFuse', setup: 'bareShelf', kilnId: 'new', controllerId: 'box' });
+    expect(entryOfStep(doc, null, shelves, METRIC)).toMatchObject({ look: 'fullFuse', setup: 'bareShelf', kilnId: 'new', controllerId: 'box' });
     const numerals = { id: 'n', form: 'pieces', glassId: 'clear', thickness_m: 0.003, cover: 0.2, count: 4 } as const;
-    expect(entryOfStep({ ...doc, layers: [...doc.layers, numerals] }, null, shelves, 'mm').look).toBe('tack');
-    const { step } = stepOf(entryOfStep(doc, null, shelves, 'mm'), null, 'mm');
-    expect(entryOfStep({ ...doc, steps: [step as Step] }, null, shelves, 'mm')).toMatchObject({ look: 'slump', setup: 'inMould' });
+    expect(entryOfStep({ ...doc, layers: [...doc.layers, numerals] }, null, shelves, METRIC).look).toBe('tack');
+    const { step } = stepOf(entryOfStep(doc, null, shelves, METRIC), null, METRIC);
+    expect(entryOfStep({ ...doc, steps: [step as Step] }, null, shelves, METRIC)).toMatchObject({ look: 'slump', setup: 'inMould' });
   });
 
   test('a slump says what is missing of its mould; filled in, it comes back as it was', () => {
-    const slump = { ...entryOfStep(doc, null, shelves, 'mm'), look: 'slump' as const, setup: 'inMould' as const, span: '28 cm', depth: '' };
-    expect(stepOf(slump, null, 'mm').faults.map(({ field }) => field)).toEqual(['depth']);
-    const { step } = stepOf({ ...slump, depth: '4 cm' }, null, 'mm');
+    const slump = { ...entryOfStep(doc, null, shelves, METRIC), look: 'slump' as const, setup: 'inMould' as const, span: '28 cm', depth: '' };
+    expect(stepOf(slump, null, METRIC).faults.map(({ field }) => field)).toEqual(['depth']);
+    const { step } = stepOf({ ...slump, depth: '4 cm' }, null, METRIC);
     expect(step?.setup).toEqual({ kind: 'inMould', paper: false, shaping: { kind: 'hollow', span_m: 0.28, depth_m: 0.04 } });
-    expect(entryOfStep(doc, step, shelves, 'mm')).toMatchObject({ span: '280 mm', depth: '40 mm' });
+    expect(entryOfStep(doc, step, shelves, METRIC)).toMatchObject({ span: '280 mm', depth: '40 mm' });
   });
 
   test('a drape may leave its former out, and keeps the schedules of the step that it changes', () => {
-    const drape = { ...entryOfStep(doc, null, shelves, 'mm'), look: 'drape' as const, overhang: '8 cm', drop: '50', former: '' };
-    const first = stepOf(drape, null, 'mm').step as Step;
+    const drape = { ...entryOfStep(doc, null, shelves, METRIC), look: 'drape' as const, overhang: '8 cm', drop: '50', former: '' };
+    const first = stepOf(drape, null, METRIC).step as Step;
     expect(first.setup.shaping).toEqual({ kind: 'former', overhang_m: 0.08, drop_m: 0.05 });
     const kept = { ...first, scheduleId: 's', computedId: 'c' };
-    expect(stepOf({ ...drape, former: '14 cm' }, kept, 'mm').step).toMatchObject({
+    expect(stepOf({ ...drape, former: '14 cm' }, kept, METRIC).step).toMatchObject({
       id: first.id,
       scheduleId: 's',
       computedId: 'c',

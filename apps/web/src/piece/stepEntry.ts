@@ -10,40 +10,86 @@ import {
   type Shaping,
   snapshotOf,
   text,
+  type Outcome,
+  RECIPES,
+  neededWork,
+  type RecipeGroup,
+  type Units,
+  formatMass,
 } from '@torvin/core';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
-import { lengthWithin } from './typed';
+import { lengthWithin, massWithin, numberWithin } from './typed';
 
-export interface StepEntry {
+export type StepField =
+  'span' | 'depth' | 'overhang' | 'drop' | 'former' | 'sheet' | 'gap' | 'spacer' | 'weight' | 'plate' | 'holes' | 'hole' | 'floor' | 'collects';
+
+/** What has been typed of a form stands beside the choices, each figure as a person writes it. */
+export interface StepEntry extends Record<StepField, string> {
   look: Look;
   setup: SetUpKind;
   paper: boolean;
   kilnId: string;
   controllerId: string;
-  /** Of the mould or former, as typed. */
-  span: string;
-  depth: string;
-  overhang: string;
-  drop: string;
-  former: string;
 }
 
-export type StepField = 'span' | 'depth' | 'overhang' | 'drop' | 'former';
+export interface FormField {
+  field: StepField;
+  /** Its place in the shaping that is asked for. */
+  key: string;
+  label: string;
+  hint?: string;
+  /** How a fault names it. */
+  name: string;
+  of: 'length' | 'mass' | 'count';
+  /** m, kg or a plain count. */
+  least: number;
+  most: number;
+  mayBeLeftOut?: true;
+}
 
-export const SHAPING_FIELDS: Record<'slump' | 'drape', readonly { field: StepField; label: string; hint?: string }[]> = {
-  slump: [
-    { field: 'span', label: 'Mould, inside across', hint: 'rim to rim' },
-    { field: 'depth', label: 'Mould, deep' },
+/** What each kind of form asks for. */
+export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
+  hollow: [
+    { field: 'span', key: 'span_m', label: 'Mould, inside across', hint: 'rim to rim', name: 'The mould', of: 'length', least: 0.01, most: 2 },
+    { field: 'depth', key: 'depth_m', label: 'Mould, deep', name: 'Its depth', of: 'length', least: 0.001, most: 0.5 },
   ],
-  drape: [
-    { field: 'overhang', label: 'Stands out over the former', hint: 'each side' },
-    { field: 'drop', label: 'Edge is to come down' },
-    { field: 'former', label: 'Former, across', hint: 'for a disc; may be left out' },
+  former: [
+    { field: 'overhang', key: 'overhang_m', label: 'Stands out over the former', hint: 'each side', name: 'The overhang', of: 'length', least: 0.005, most: 1 },
+    { field: 'drop', key: 'drop_m', label: 'Edge is to come down', name: 'The drop', of: 'length', least: 0.001, most: 1 },
+    {
+      ...{ field: 'former', key: 'former_m', label: 'Former, across', hint: 'for a disc; may be left out', name: 'The former' },
+      ...{ of: 'length', least: 0.01, most: 2, mayBeLeftOut: true },
+    },
+  ],
+  strips: [
+    {
+      ...{ field: 'sheet', key: 'sheet_m', label: 'Sheet the strips are cut from, thick', hint: 'the layer is as deep as the strips are wide' },
+      ...{ name: 'The sheet', of: 'length', least: 0.0005, most: 0.025 },
+    },
+  ],
+  ring: [{ field: 'gap', key: 'gap_m', label: 'Gaps between the segments', hint: 'the widest', name: 'The gap', of: 'length', least: 0.0002, most: 0.05 }],
+  press: [
+    { field: 'spacer', key: 'spacer_m', label: 'Spacers, high', hint: 'as deep as it is to end', name: 'The spacer', of: 'length', least: 0.001, most: 0.1 },
+    { field: 'weight', key: 'plate_kg', label: 'Plate, weighs', hint: 'all that lies on the glass', name: 'The plate', of: 'mass', least: 0.05, most: 100 },
+    { field: 'plate', key: 'plate_m', label: 'Plate, thick', name: 'The plate', of: 'length', least: 0.001, most: 0.1 },
+  ],
+  drain: [
+    { field: 'holes', key: 'holes', label: 'Holes', hint: 'how many', name: 'The number of holes', of: 'count', least: 1, most: 10_000 },
+    { field: 'hole', key: 'hole_m', label: 'A hole, across', name: 'The hole', of: 'length', least: 0.002, most: 0.2 },
+    { field: 'floor', key: 'plate_m', label: 'Floor with the holes, thick', name: 'The floor', of: 'length', least: 0.001, most: 0.1 },
+    {
+      ...{ field: 'collects', key: 'collects_m', label: 'Ring or dam below, across', hint: 'left out where it runs onto the open shelf' },
+      ...{ name: 'What it runs into', of: 'length', least: 0.02, most: 2, mayBeLeftOut: true },
+    },
   ],
 };
 
-export const shapingOf = (look: Look): 'slump' | 'drape' | null => (look === 'slump' || look === 'drape' ? look : null);
+/** What has to be said of the form for such a firing; nothing where a shelf is all it takes. */
+export const fieldsOf = (look: Look): readonly FormField[] => {
+  const kind = RECIPES[look].asks?.kind;
+  return kind ? FORM_FIELDS[kind] : [];
+};
 
 const SETUP_OF: Partial<Record<Look, SetUpKind>> = { slump: 'inMould', drape: 'overFormer' };
 
@@ -56,32 +102,46 @@ function likelyLook({ layers, steps }: PieceDoc): Look {
   return layers.at(-1)?.form === 'pieces' ? 'tack' : layers.length > 1 ? 'fullFuse' : 'firePolish';
 }
 
+/** Which kinds of firing are offered first: by what lies in the piece, and whether it was fired before this one. */
+export function likelyGroup({ layers, steps }: PieceDoc, step: Step | null): RecipeGroup {
+  if (layers.every(({ form }) => form === 'frit' || form === 'powder')) return 'grains';
+  const before = step === null ? steps.length : steps.findIndex(({ id }) => id === step.id);
+  return before > 0 ? 'shaped' : 'flat';
+}
+
 const present = <T extends { id: string }>(records: readonly T[], archived: readonly string[]): T[] => records.filter(({ id }) => !archived.includes(id));
+
+/** A figure of a form as a person of this studio would write it. */
+function written(value: number | undefined, of: FormField['of'], { length, mass }: Units): string {
+  if (value === undefined) return '';
+  return of === 'count' ? String(value) : text(of === 'mass' ? formatMass(value, mass) : formatLength(value, length));
+}
 
 /** touched: what has been chosen or typed already. */
 export function entryOfStep(
   doc: PieceDoc,
   step: Step | null,
   { kilns, controllers, archived }: Shelves,
-  unit: LengthUnit,
+  units: Units,
   touched: Partial<StepEntry> = {},
 ): StepEntry {
-  const written = (metres: number | undefined): string => (metres === undefined ? '' : text(formatLength(metres, unit)));
   const look = step?.look ?? likelyLook(doc);
   const shaping = step?.setup.shaping;
-  const span_m = footprintSpan(doc.footprint);
   const last = doc.steps.at(-1);
+  const figures = Object.entries(FORM_FIELDS).flatMap(([kind, fields]) =>
+    fields.map(({ field, key, of }) => [
+      field,
+      shaping?.kind === kind ? written((shaping as unknown as Record<string, number | undefined>)[key], of, units) : '',
+    ]),
+  );
   return {
+    ...(Object.fromEntries(figures) as Record<StepField, string>),
+    ...(shaping?.kind === 'hollow' ? {} : { span: written(0.95 * footprintSpan(doc.footprint), 'length', units) }),
     look,
     setup: step?.setup.kind ?? usualSetUp(look),
     paper: step?.setup.paper ?? false,
     kilnId: step?.kilnId ?? last?.kilnId ?? present(kilns, archived)[0]?.id ?? '',
     controllerId: step?.controllerId ?? last?.controllerId ?? present(controllers, archived)[0]?.id ?? '',
-    span: shaping?.kind === 'hollow' ? written(shaping.span_m) : written(0.95 * span_m),
-    depth: shaping?.kind === 'hollow' ? written(shaping.depth_m) : '',
-    overhang: shaping?.kind === 'former' ? written(shaping.overhang_m) : '',
-    drop: shaping?.kind === 'former' ? written(shaping.drop_m) : '',
-    former: shaping?.kind === 'former' ? written(shaping.former_m) : '',
     ...touched,
   };
 }
@@ -91,46 +151,42 @@ export interface Fault {
   message: string;
 }
 
-const FIELD_AT: Record<string, Fault['field']> = {
-  'setup.shaping.span_m': 'span',
-  'setup.shaping.depth_m': 'depth',
-  'setup.shaping.overhang_m': 'overhang',
-  'setup.shaping.drop_m': 'drop',
-  'setup.shaping.former_m': 'former',
-  kilnId: 'kiln',
-};
+/** The field at which a problem of the engine's stands, for the form that this look asks for. */
+function fieldAt(path: string, look: Look): Fault['field'] {
+  if (path === 'kilnId') return 'kiln';
+  return fieldsOf(look).find(({ key }) => path === `setup.shaping.${key}`)?.field ?? 'setup';
+}
 
 /** Why such a firing cannot be, at the field to change; null where it can. */
 export function whyImpossible(doc: PieceDoc, step: Step, shelves: Shelves, unit: LengthUnit): Fault | null {
   const steps = doc.steps.some(({ id }) => id === step.id) ? doc.steps.map((one) => (one.id === step.id ? step : one)) : [...doc.steps, step];
   const snapshot = snapshotOf({ ...doc, steps }, step, shelves);
-  const problem = snapshot.ok ? impossibleFiring(snapshot.value.firing, unit) : null;
-  return problem && { field: FIELD_AT[problem.path] ?? 'setup', message: problem.message };
+  if (!snapshot.ok) return null;
+  const { body, look, limits, setup } = snapshot.value.firing;
+  const work = neededWork(body, look, limits.works_perPa, setup.shaping);
+  const problem = impossibleFiring(snapshot.value.firing, unit) ?? (work.ok ? null : work.problem);
+  return problem && { field: fieldAt(problem.path, step.look), message: problem.message };
 }
 
-function shaped(entry: StepEntry, unit: LengthUnit): { shaping: Shaping | undefined; faults: Fault[] } {
-  const faults: Fault[] = [];
-  const read = (field: StepField, name: string, least_m: number, most_m: number): number => {
-    const length = lengthWithin(entry[field], name, least_m, most_m, unit);
-    if (!length.ok) faults.push({ field, message: length.problem.message });
-    return length.ok ? length.value : 0;
-  };
-  if (entry.look === 'slump') {
-    const span_m = read('span', 'The mould', 0.01, 2);
-    return { shaping: { kind: 'hollow', span_m, depth_m: read('depth', 'Its depth', 0.001, 0.5) }, faults };
-  }
-  if (entry.look === 'drape') {
-    const overhang_m = read('overhang', 'The overhang', 0.005, 1);
-    const drop_m = read('drop', 'The drop', 0.001, 1);
-    const former = entry.former.trim() === '' ? {} : { former_m: read('former', 'The former', 0.01, 2) };
-    return { shaping: { kind: 'former', overhang_m, drop_m, ...former }, faults };
-  }
-  return { shaping: undefined, faults };
+function read(typed: string, { of, name, least, most }: FormField, { length, mass }: Units): Outcome<number> {
+  if (of === 'count') return numberWithin(typed, name, { least, most }, 'whole');
+  return of === 'mass' ? massWithin(typed, name, least, most, mass) : lengthWithin(typed, name, least, most, length);
+}
+
+function shaped(entry: StepEntry, units: Units): { shaping: Shaping | undefined; faults: Fault[] } {
+  const kind = RECIPES[entry.look].asks?.kind;
+  if (!kind) return { shaping: undefined, faults: [] };
+  const said = FORM_FIELDS[kind]
+    .filter(({ field, mayBeLeftOut }) => !mayBeLeftOut || entry[field].trim() !== '')
+    .map((one) => ({ ...one, outcome: read(entry[one.field], one, units) }));
+  const faults = said.flatMap(({ field, outcome }) => (outcome.ok ? [] : [{ field, message: outcome.problem.message }]));
+  const figures = Object.fromEntries(said.flatMap(({ key, outcome }) => (outcome.ok ? [[key, outcome.value]] : [])));
+  return { shaping: { kind, ...figures } as Shaping, faults };
 }
 
 /** The step that an entry means, keeping the id and schedules of the one it changes; else what is wrong, at its field. */
-export function stepOf(entry: StepEntry, before: Step | null, unit: LengthUnit): { step: Step; faults: [] } | { step: null; faults: Fault[] } {
-  const { shaping, faults } = shaped(entry, unit);
+export function stepOf(entry: StepEntry, before: Step | null, units: Units): { step: Step; faults: [] } | { step: null; faults: Fault[] } {
+  const { shaping, faults } = shaped(entry, units);
   if (faults.length > 0) return { step: null, faults };
   const step: Step = {
     id: before?.id ?? uuid(),

@@ -1,6 +1,7 @@
 /** Figures as they are typed on the piece's forms, held to a range with one sentence for whatever is wrong. */
 import {
   type LengthUnit,
+  type MassUnit,
   METRIC,
   type Outcome,
   type Units,
@@ -8,6 +9,7 @@ import {
   formatMass,
   formatStrewn,
   parseLength,
+  parseMass,
   parseStrewn,
   text,
   unitsWritten,
@@ -24,6 +26,16 @@ export function lengthWithin(typed: string, name: string, least_m: number, most_
   if (!length.ok) return length;
   if (length.value >= least_m - 1e-9 && length.value <= most_m + 1e-9) return length;
   return outside(`${name} is ${written(length.value)}; it must be from ${written(least_m)} to ${written(most_m)}.`);
+}
+
+/** A mass within a range; a bare number is in the studio's unit. */
+export function massWithin(typed: string, name: string, least_kg: number, most_kg: number, unit: MassUnit): Outcome<number> {
+  const mass = parseMass(typed, unit);
+  if (!mass.ok) return mass;
+  if (mass.value >= least_kg * (1 - 1e-9) && mass.value <= most_kg * (1 + 1e-9)) return mass;
+  const own = unitsWritten(typed, { ...METRIC, mass: unit }).mass;
+  const written = (kg: number): string => text(formatMass(kg, own));
+  return outside(`${name} weighs ${written(mass.value)}; it must be from ${written(least_kg)} to ${written(most_kg)}.`);
 }
 
 /** Grains on an area, kg/m², told by what lies on it or by the mass of all of it. */

@@ -13,6 +13,7 @@ import {
   formatStress,
   heatWorkBand,
   heatWorkFigures,
+  ownFigures,
   otherTemperature,
   otherUnits,
   text,
@@ -48,6 +49,8 @@ interface LiveFigure {
   broken?: boolean;
   note: string;
   otherNote?: string;
+  /** What it means, where that is no term that all firings share. */
+  means?: string;
 }
 
 function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Evaluation, units: Units, opens: string): LiveFigure[] {
@@ -58,6 +61,8 @@ function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Eva
   const setting = worst('setting');
   const tension = worst('pull');
   const heat = heatWorkFigures(heatWorkBand(firing, work_perPa));
+  // What this kind of firing does, in its own words, stands in the place of its heat work.
+  const own = ownFigures(firing, work_perPa, units)[0];
   const allowedIn = (one: TemperatureUnit): string => `of ${Number(differenceIn(limits.setting_K, one).toFixed(1))} °${one}`;
   return [
     {
@@ -70,7 +75,15 @@ function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Eva
       note: allowedIn(unit),
       otherNote: allowedIn(otherTemperature(unit)),
     },
-    { testID: 'live-work', label: 'heat work', value: { figure: heat.figure, unit: '%' }, share: heat.bandShare, broken: !heat.ok, note: heat.band },
+    {
+      testID: 'live-work',
+      label: own?.label ?? 'heat work',
+      value: own ?? { figure: heat.figure, unit: '%' },
+      share: heat.bandShare,
+      broken: !heat.ok,
+      note: own ? `work ${heat.figure} %` : heat.band,
+      ...(own ? { means: `${own.sentence} Heat work ${heat.figure} % ${heat.band}.` } : {}),
+    },
     {
       testID: 'live-tension',
       label: 'tension',
@@ -94,7 +107,7 @@ function writeFigure(block: Element, { value, other, share, broken = false, note
   for (const node of figure ? [figure, ...figure.querySelectorAll<HTMLElement>('*')] : []) node.style.color = colour;
   const bar = block.querySelector<HTMLElement>('[data-share]');
   if (bar && share !== undefined) Object.assign(bar.style, { width: shareWidth(share), backgroundColor: colour });
-  if (testID === 'live-length') writeWords(block.lastElementChild, note);
+  if (testID === 'live-length' || testID === 'live-work') writeWords(block.lastElementChild, note);
 }
 
 export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit, opensAt, live = STILL, older = false }: LiveFiguresProps) {
@@ -134,11 +147,11 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
       </View>
       {term !== null && (
         <Words size="label" testID="term">
-          {TERMS[term]}
+          {figures.find(({ label }) => label === term)?.means ?? TERMS[term]}
         </Words>
       )}
       <Spoken
-        text={`Core to skin ${text(coreToSkin)}, heat work ${heat.figure} percent, tension ${text(tension)}, ${text(inAll)} in all, opens ${opensAt(evaluation)}.`}
+        text={`Core to skin ${text(coreToSkin)}, ${figures[1].label} ${text(heat)}, tension ${text(tension)}, ${text(inAll)} in all, opens ${opensAt(evaluation)}.`}
       />
     </View>
   );

@@ -28,6 +28,7 @@ import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { clockAfter, soon } from '@/ui/clock';
 import { UndoBar } from '@/piece/UndoBar';
+import { LookInSigns } from '@/piece/LookInSigns';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { isWide, useLayout } from '@/ui/useWidth';
@@ -198,6 +199,7 @@ function RunVerdict({ segments, firing, evaluation, broken, look, stepId, older 
         Thin line: skin of the glass, dotted: its core, from the heat simulation. Tension is an estimate for a body free to bow; a look through crossed
         polarisers tells what is really there.
       </Words>
+      <LookInSigns look={look} />
       <Caution about={stepId}>{`${WORK_CAUTIONS.kiln} ${RECIPES[look].care}`}</Caution>
     </View>
   );

@@ -136,14 +136,15 @@ function readingsOf(
     if (segment.target_C > kiln.top_C) read('kilnTop', i, segment.target_C, kiln.top_C, 'C');
   });
   const shelf = shelfPace(limits, firing.shelf_m);
-  if (setup.top_C !== undefined) read('shelfTop', hottest, segments[hottest].target_C, setup.top_C, 'C');
+  if (setup.top_C !== undefined && segments[hottest].target_C > setup.top_C) read('shelfTop', hottest, segments[hottest].target_C, setup.top_C, 'C');
   figures.forEach((one, i) => {
     const { rate_C_per_h, target_C } = segments[i];
     const from_C = i === 0 ? kiln.ambient_C : segments[i - 1].target_C;
     const climbs = target_C > from_C;
     if (climbs && rate_C_per_h !== null && one.kilnBest_C_per_h !== null) read('kilnPace', i, rate_C_per_h, one.kilnBest_C_per_h, 'K/h');
-    if (climbs && SHELF_PAST_C - from_C > SHELF_LEAST_WAY_K && Number.isFinite(shelf)) {
-      read('shelfPace', i, rate_C_per_h ?? meanRate(figures, i, target_C - from_C, segments[i].hold_s), shelf, 'K/h');
+    if (climbs && SHELF_PAST_C - from_C > SHELF_LEAST_WAY_K) {
+      const pace = rate_C_per_h ?? meanRate(figures, i, target_C - from_C, segments[i].hold_s);
+      if (pace > SHELF_SAID_FROM * shelf) read('shelfPace', i, pace, shelf, 'K/h');
     }
     if (one.tension_max_Pa > 0) read('pull', i, one.tension_max_Pa, limits.pull_Pa, 'Pa');
     if (one.spread_climbing_K > 0 && climbs && !firing.ofGrains) read('climbing', i, one.spread_climbing_K, limits.climbing_K, 'K');
@@ -182,6 +183,8 @@ function readingsOf(
   return readings;
 }
 
+/** Nearer than this to its pace a shelf is spoken of. */
+const SHELF_SAID_FROM = 0.85;
 /** What is left of a climb under where it counts is too short to be judged, K. */
 const SHELF_LEAST_WAY_K = 60;
 

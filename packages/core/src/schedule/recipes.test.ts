@@ -183,7 +183,7 @@ describe('what the glass lies on', () => {
   test('bears only so much heat: a pot melt in a bisque mould is told', () => {
     const pot = bodyOf('melted from a pot');
     const { readings } = evaluate(pot, [...composed(pot).segments]);
-    expect(readings.find(({ limit }) => limit === 'shelfTop')).toMatchObject({ ok: true, allowed: 1250 });
+    expect(readings.some(({ limit }) => limit === 'shelfTop')).toBe(false);
     const inMould = evaluate(
       { ...pot, setup: { ...SETUPS.inMould, shaping: pot.setup.shaping } },
       composed(pot).segments.map((one) => (one.role === 'work' ? { ...one, target_C: 960 } : one)),

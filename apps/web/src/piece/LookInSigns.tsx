@@ -1,0 +1,24 @@
+/** What the eye should see when the kiln is looked into: too early, right, too late. */
+import { type Look, RECIPES } from '@torvin/core';
+import { View } from 'react-native';
+import { space } from '@/theme/theme';
+import { Words } from '@/ui/Words';
+
+const SIGNS = [
+  ['right', 'Done when'],
+  ['early', 'Not yet while'],
+  ['late', 'Too far once'],
+] as const;
+
+export function LookInSigns({ look }: { look: Look }) {
+  return (
+    <View style={{ gap: space.hair }} testID="look-in-signs">
+      {SIGNS.map(([when, words]) => (
+        <Words key={when} size="label">
+          <Words size="label" bold>{`${words}: `}</Words>
+          {`${RECIPES[look].looksLike[when]}.`}
+        </Words>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,106 @@
+/** Every kind of firing is chosen by its drawing, asks for what it needs, and tells on the run sheet what it does, in its own words. */
+import { type LaidLayer, LOOKS, type Look, RECIPES } from '@torvin/core';
+import { v7 as uuid } from 'uuid';
+import { setting } from './setting';
+import { PHONE, Visitor } from './visitor';
+
+const here = setting();
+const { studio } = here;
+let me: Visitor;
+
+const laid = (layer: object): LaidLayer => ({ id: uuid(), glassId: 'clear-90', ...layer }) as LaidLayer;
+const frit = (perArea_kg_m2: number, grain_m: number): LaidLayer => laid({ form: 'frit', perArea_kg_m2, grain_m });
+
+/** Pieces as they are laid up; each kind below names the one that it is tried on. */
+const BODIES = {
+  sheets: [laid({ form: 'sheet', thickness_m: 0.003 }), laid({ form: 'sheet', thickness_m: 0.003 })],
+  slab: [laid({ form: 'sheet', thickness_m: 0.012 })],
+  sifted: [laid({ form: 'powder', perArea_kg_m2: 2.5, grain_m: 2e-4 })],
+  strewn: [frit(2.2, 2e-3)],
+  heaped: [frit(40, 4e-3)],
+} as const;
+
+interface Tried {
+  on: keyof typeof BODIES;
+  typed?: Record<string, string>;
+  /** What stands in the place of heat work. */
+  tells: RegExp;
+  kiln?: string;
+}
+
+const TRIED: Record<Look, Tried> = {
+  stick: { on: 'sheets', tells: /^heat work 1?\d\d %/ },
+  firePolish: { on: 'slab', tells: /^heat work/ },
+  tack: { on: 'sheets', tells: /^heat work/ },
+  contour: { on: 'sheets', tells: /^heat work/ },
+  fullFuse: { on: 'sheets', tells: /^heat work/ },
+  rush: { on: 'sheets', tells: /^heat work/ },
+  wafer: { on: 'sifted', tells: /^leaf 1 ?mm work \d+ %$/ },
+  lace: { on: 'strewn', tells: /^open [345]\d ?% work \d+ %$/ },
+  heap: { on: 'heaped', tells: /^disc \d+ ?mm work/ },
+  strips: { on: 'slab', typed: { sheet: '3' }, tells: /^heat work/ },
+  ring: { on: 'slab', typed: { gap: '4 mm' }, tells: /^gaps closed 100 ?% work/ },
+  slabFlow: { on: 'slab', tells: /^heat work/ },
+  press: { on: 'heaped', typed: { spacer: '6', weight: '4 kg', plate: '20' }, tells: /^pressed to 6 ?mm work/ },
+  drip: { on: 'heaped', typed: { holes: '6', hole: '12', floor: '15', collects: '' }, tells: /^run out 9\d ?% work/, kiln: 'tall-kiln' },
+  potMelt: { on: 'heaped', typed: { holes: '1', hole: '18', floor: '12', collects: '15 cm' }, tells: /^run out 9\d ?% work/, kiln: 'tall-kiln' },
+  slump: { on: 'slab', typed: { span: '120', depth: '15' }, tells: /^heat work/ },
+  drape: { on: 'slab', typed: { overhang: '45', drop: '15' }, tells: /^heat work/ },
+};
+
+beforeAll(async () => {
+  for (const [name, layers] of Object.entries(BODIES)) {
+    const footprint = { shape: 'disc', diameter_m: name === 'heaped' ? 0.1 : 0.12 };
+    const doc = { schemaVersion: 2, footprint, dammed: false, typed: {}, layers, steps: [] };
+    const made = await fetch(`${studio.address}/api/pieces`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ id: uuid(), name: `Trial, ${name}`, doc }),
+    });
+    expect(made.status).toBe(200);
+  }
+});
+beforeEach(async () => {
+  me = await Visitor.open(here.browser, PHONE);
+  await me.page.goto(`${studio.address}/pieces`);
+});
+afterEach(() => me.leave());
+
+test.each(LOOKS)('a %s', async (look) => {
+  const { on, typed = {}, tells, kiln } = TRIED[look];
+  await me.openPiece(`Trial, ${on}`);
+  if (await me.has('add-step')) await me.press('add-step');
+  await me.chooseLook(look);
+  // One of its own stands at every kind, and no look-in is like another's.
+  await me.sees('look-caution', new RegExp(`^Take care\\. ${RECIPES[look].care.slice(0, 30)}`));
+  for (const [field, figure] of Object.entries(typed)) await me.type(`shape-${field}`, figure);
+  if (kiln) await me.press(`kiln-${kiln}`);
+  await me.press('compute');
+  await me.heading(new RegExp(`^${RECIPES[look].name}$`));
+  await me.sees('live-work', tells);
+  await me.sees('look-in-signs', new RegExp(`^Done when: ${RECIPES[look].looksLike.right}`));
+  expect(await me.has('broken-0')).toBe(false);
+  await me.reads('Keeps every limit.');
+  if (look === 'press' || look === 'lace') await me.expectSound(`the run sheet of a ${look}`);
+  // The next kind is tried on the piece as it was.
+  await me.page.goBack();
+  await me.press('remove-step');
+  await me.gone('remove-step');
+});
+
+test('a plate without its weight is asked for it at the field, and a figure that cannot be is refused there', async () => {
+  await me.openPiece('Trial, heaped');
+  await me.press('choose-look');
+  await me.find('look-press');
+  await me.expectSound('all kinds of firing');
+  await me.press('look-press');
+  await me.press('compute');
+  await me.reads('No mass given; write for example');
+  await me.type('shape-spacer', '40');
+  await me.type('shape-weight', '4 kg');
+  await me.type('shape-plate', '20');
+  await me.press('compute');
+  await me.reads('The spacers are as high as the glass is deep, or higher');
+  await me.expectSound('a pressing that cannot be');
+  expect(await me.of('[data-testid="shape-spacer"]', (node) => (node as HTMLInputElement).value)).toBe('40');
+});
