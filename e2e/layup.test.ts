@@ -247,14 +247,14 @@ test('a caution stands at every set-up and every form of glass', async () => {
   await me.openPiece('Test tiles, clear');
   await me.press('change-step');
   const heard = new Set<string>();
-  for (const kind of ['bareShelf', 'raisedShelf', 'floorShelf', 'board', 'inMould', 'overFormer']) {
+  for (const kind of ['bareShelf', 'raisedShelf', 'floorShelf', 'board', 'inMould', 'overFormer', 'onPosts']) {
     await me.press(`setup-${kind}`);
     heard.add(await me.sees('setup-caution', /^Take care\. .{30}/));
   }
   await me.press('under-paper');
   await me.sees('setup-caution', /Fibre paper smokes/);
   // Each has its own.
-  expect(heard.size).toBe(6);
+  expect(heard.size).toBe(7);
   await me.press('layer-row-1');
   for (const [form, words] of [
     ['powder', /respirator/],

@@ -7,7 +7,7 @@ import type { Layer } from './body/layers';
 import type { Look } from './look/recipes/all';
 import type { Shaping } from './look/shaping';
 import type { FiringCase } from './schedule/firingCase';
-import { SETUPS, type SetUpKind, withPaper } from './schedule/setups';
+import { SETUPS, type SetUpKind, type Wet, withPaper } from './schedule/setups';
 import { STUDIO_KILN, familyOfId, sheetsOf } from './testCases';
 
 interface Choice {
@@ -22,6 +22,7 @@ interface Choice {
   dammed?: boolean;
   setup?: SetUpKind;
   paper?: boolean;
+  wet?: Wet;
   shaping?: Shaping;
   more?: Partial<FiringCase>;
 }
@@ -39,7 +40,7 @@ function firing(look: Look, choice: Choice): FiringCase {
   return {
     ...base,
     look,
-    setup: { ...own, ...(choice.shaping ? { shaping: choice.shaping } : {}) },
+    setup: { ...own, ...(choice.wet ? { wet: choice.wet } : {}), ...(choice.shaping ? { shaping: choice.shaping } : {}) },
     body: {
       glasses: [familyOfId(family)],
       layers: choice.layers ?? sheets,
@@ -188,6 +189,10 @@ export const BODIES: [name: string, FiringCase][] = [
   ],
   ['over a can', firing('drape', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'overFormer', shaping: former(90, 50) })],
   ['a low drape', firing('drape', { sheets_mm: [3], joined: true, size_mm: [250], setup: 'overFormer', shaping: former(60, 20) })],
+  ['stuck in its mould, 300 mm', firing('release', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'onPosts' })],
+  ['a thick one, stuck', firing('release', { sheets_mm: [12], joined: true, size_mm: [200, 200], setup: 'onPosts' })],
+  ['into a damp mould', firing('slump', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'inMould', shaping: hollow(300, 50), wet: 'damp' })],
+  ['held by glue', firing('tack', { sheets_mm: [3, 3], parts: { thickness_mm: 3, width_mm: 25, count: 20 }, wet: 'glued' })],
   // Other glasses.
   ['soft sheet 96', firing('fullFuse', { family: 'soft-96', sheets_mm: [3, 3] })],
   ['soft rod 104, tack', firing('tack', { family: 'soft-104', layers: [rods(6)], size_mm: [80, 80] })],

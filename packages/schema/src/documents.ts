@@ -9,6 +9,7 @@ import {
   type PlannedStep,
   SETUP_KINDS,
   STEPS_AT_MOST,
+  WETS,
   formatLength,
   layerDepth,
   text,
@@ -87,7 +88,12 @@ export const StepSchema = z
   .strictObject({
     id,
     look: oneOf('Look', LOOKS),
-    setup: z.strictObject({ kind: oneOf('Set-up', SETUP_KINDS), paper: z.boolean(), shaping: ShapingSchema.optional() }),
+    setup: z.strictObject({
+      kind: oneOf('Set-up', SETUP_KINDS),
+      paper: z.boolean(),
+      wet: oneOf('What is wet', WETS).optional(),
+      shaping: ShapingSchema.optional(),
+    }),
     kilnId: recordId('Kiln'),
     controllerId: recordId('Controller'),
     school: SchoolSchema,
@@ -268,7 +274,7 @@ export const SnapshotSchema = z
     controller: ControllerSchema,
     layers: z.array(DrawnLayerSchema),
     /** Which of the named set-ups it stood in; older snapshots knew one only. */
-    setup: z.object({ kind: z.enum(SETUP_KINDS), paper: z.boolean() }).default({ kind: 'bareShelf', paper: false }),
+    setup: z.object({ kind: z.enum(SETUP_KINDS), paper: z.boolean(), wet: z.enum(WETS).optional() }).default({ kind: 'bareShelf', paper: false }),
     engine: z.string(),
     /** Left out by older versions, which are then judged by what their case tells. */
     madeFrom: MadeFromSchema.optional(),

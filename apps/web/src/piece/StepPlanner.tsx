@@ -12,7 +12,7 @@ import { DraftOffer } from '@/ui/DraftOffer';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
-import { PAPER_CAUTION, SETUP_CAUTIONS } from './cautions';
+import { PAPER_CAUTION, SETUP_CAUTIONS, WET_CAUTIONS } from './cautions';
 import { RecipeChoice } from './RecipeChoice';
 import { type Fault, type StepEntry, entryOfStep, fieldsOf, likelyGroup, stepOf, usualSetUp, whyImpossible } from './stepEntry';
 
@@ -79,8 +79,19 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
         onChange={(under) => set({ paper: under === 'paper' })}
         testID="under"
       />
+      <Choice
+        label="What has to leave first"
+        value={entry.wet}
+        options={[
+          { value: 'dry', title: 'All is dry' },
+          { value: 'damp', title: 'Water' },
+          { value: 'glued', title: 'Glue or gel' },
+        ]}
+        onChange={(wet) => set({ wet })}
+        testID="wet"
+      />
       <Notice tone="care" testID="setup-caution">
-        {`${SETUP_CAUTIONS[entry.setup]}${entry.paper ? ` ${PAPER_CAUTION}` : ''}`}
+        {[SETUP_CAUTIONS[entry.setup], ...(entry.paper ? [PAPER_CAUTION] : []), ...(entry.wet === 'dry' ? [] : [WET_CAUTIONS[entry.wet]])].join(' ')}
       </Notice>
       {fieldsOf(entry.look).map(({ field, label, hint }) => (
         <Field

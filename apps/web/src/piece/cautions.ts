@@ -2,7 +2,7 @@
  * What to take care of, at the place where it matters: one for every form of glass, every set-up and every step of
  * the work; those of a kind of firing stand with its recipe. General practice; the maker's sheets, local codes and licensed people stand above it.
  */
-import type { LayerForm, SetUpKind } from '@torvin/core';
+import type { LayerForm, SetUpKind, Wet } from '@torvin/core';
 
 export const FORM_CAUTIONS: Record<LayerForm, string> = {
   sheet: 'Cutting: eye protection, closed shoes, and sweep with a wet cloth. Cut and grind wet, the plug out of reach of the water.',
@@ -20,7 +20,13 @@ export const SETUP_CAUTIONS: Record<SetUpKind, string> = {
   floorShelf: 'A kiln’s floor hides elements and cracks: clear it of crumbs of glass, which melt into the brick and eat it.',
   board: 'Fibre board and blanket shed fibres: respirator, gloves and long sleeves, and bag the offcuts.',
   inMould: 'A damp mould steams and cracks: dry it slowly first. Plaster and silica dust call for a respirator.',
+  onPosts: 'Posts must stand so that nothing can tip when it drops; a blanket under it, and room between.',
   overFormer: 'Steel scales and stays hot long after the glass; boron nitride is sprayed with mask and gloves, brushing is calmer.',
+};
+
+export const WET_CAUTIONS: Record<Wet, string> = {
+  damp: 'Steam scalds and bursts what it cannot leave: vent open, lid ajar, and nothing sealed over what is damp.',
+  glued: 'Glue smokes and may catch fire as it burns away: as little of it as holds, vent open, the room aired.',
 };
 
 export const PAPER_CAUTION = 'Fibre paper smokes as its binder burns and is dust afterwards: air the room, respirator, wipe up wet.';

@@ -15,6 +15,7 @@ import {
   neededWork,
   type RecipeGroup,
   type Units,
+  type Wet,
   formatMass,
 } from '@torvin/core';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
@@ -29,6 +30,7 @@ export interface StepEntry extends Record<StepField, string> {
   look: Look;
   setup: SetUpKind;
   paper: boolean;
+  wet: Wet | 'dry';
   kilnId: string;
   controllerId: string;
 }
@@ -91,7 +93,7 @@ export const fieldsOf = (look: Look): readonly FormField[] => {
   return kind ? FORM_FIELDS[kind] : [];
 };
 
-const SETUP_OF: Partial<Record<Look, SetUpKind>> = { slump: 'inMould', drape: 'overFormer' };
+const SETUP_OF: Partial<Record<Look, SetUpKind>> = { slump: 'inMould', drape: 'overFormer', release: 'onPosts' };
 
 /** The set-up that a look is usually fired on. */
 export const usualSetUp = (look: Look): SetUpKind => SETUP_OF[look] ?? 'bareShelf';
@@ -140,6 +142,7 @@ export function entryOfStep(
     look,
     setup: step?.setup.kind ?? usualSetUp(look),
     paper: step?.setup.paper ?? false,
+    wet: step?.setup.wet ?? 'dry',
     kilnId: step?.kilnId ?? last?.kilnId ?? present(kilns, archived)[0]?.id ?? '',
     controllerId: step?.controllerId ?? last?.controllerId ?? present(controllers, archived)[0]?.id ?? '',
     ...touched,
@@ -191,7 +194,7 @@ export function stepOf(entry: StepEntry, before: Step | null, units: Units): { s
   const step: Step = {
     id: before?.id ?? uuid(),
     look: entry.look,
-    setup: { kind: entry.setup, paper: entry.paper, ...(shaping ? { shaping } : {}) },
+    setup: { kind: entry.setup, paper: entry.paper, ...(entry.wet === 'dry' ? {} : { wet: entry.wet }), ...(shaping ? { shaping } : {}) },
     kilnId: entry.kilnId,
     controllerId: entry.controllerId,
     school: before?.school ?? DEFAULT_SCHOOL,

@@ -32,7 +32,7 @@ export interface StandsPanelProps {
 }
 
 export function StandsPanel({ firing, setup, unit, working, onTake }: StandsPanelProps) {
-  const { shaping } = firing.setup;
+  const { shaping, wet } = firing.setup;
   return (
     <View role="list">
       <Words size="label" tone="muted">
@@ -45,7 +45,7 @@ export function StandsPanel({ firing, setup, unit, working, onTake }: StandsPane
           id={kind}
           name={SETUP_NAMES[kind]}
           about={COSTS[kind]}
-          firing={{ ...firing, setup: { ...(setup.paper ? withPaper(SETUPS[kind]) : SETUPS[kind]), ...(shaping ? { shaping } : {}) } }}
+          firing={{ ...firing, setup: { ...(setup.paper ? withPaper(SETUPS[kind]) : SETUPS[kind]), ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}) } }}
           taken={kind === setup.kind}
           tells={TELLS}
           {...{ unit, working }}

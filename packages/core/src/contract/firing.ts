@@ -1,11 +1,10 @@
 /** A firing case: body, set-up, kiln, look, school, limits, and what has been learnt. */
 import { LOOKS } from '../look/recipes/all';
-import { TYPICAL_WORKS } from '../look/works';
 import type { Shaping } from '../look/shaping';
 import { DEFAULT_SCHOOL, type FiringCase, type School } from '../schedule/firingCase';
 import type { Corrections } from '../learn/corrections';
 import { DEFAULT_LIMITS, type Limits } from '../schedule/limits';
-import type { SetUp } from '../schedule/setups';
+import { type SetUp, WETS } from '../schedule/setups';
 import { z } from 'zod';
 import { aBody, bodyFields } from './body';
 import { ControllerInputSchema, KilnInputSchema, faces, support } from './heat';
@@ -41,10 +40,12 @@ export const ShapingSchema = z
 export const SetUpSchema = z
   .strictObject({
     below: z.array(support).max(6, { error: 'At most 6 layers under the glass.' }).readonly(),
+    above: z.array(support).max(6, { error: 'At most 6 layers on the glass.' }).readonly().optional(),
     faces,
     around: z.array(support).max(6, { error: 'At most 6 layers round the glass.' }).readonly().optional(),
     top_C: quantity('Top temperature of what the glass lies on', '°C', 200, 1800).optional(),
     twoFaceProof: oneOf('Proof of two faces', ['readings', 'kilnTest']).optional(),
+    wet: oneOf('What is wet', WETS).optional(),
     shaping: ShapingSchema.optional(),
   })
   .meta({ id: 'SetUp' }) satisfies z.ZodType<SetUp>;
@@ -76,7 +77,7 @@ export const LimitsSchema = z
     works_perPa: z.strictObject({
       ...{ firePolish: work, tack: work, contour: work, fullFuse: work, slabFlow: work },
       // Left out by what was made before there were such firings.
-      ...{ stick: work.default(TYPICAL_WORKS.stick), lace: work.default(TYPICAL_WORKS.lace), wafer: work.default(TYPICAL_WORKS.wafer) },
+      ...{ stick: work.optional(), lace: work.optional(), wafer: work.optional() },
     }),
     haze_s: quantity('Haze exposure', 's', 0, 30 * 24 * 3600),
     coating_s: quantity('Coating exposure', 's', 0, 30 * 24 * 3600),

@@ -7,7 +7,7 @@ export interface Segment {
 }
 
 /** What a segment is for, in the order a full fuse has them. */
-export type Role = 'warmUp' | 'squeeze' | 'work' | 'drop' | 'firstCool' | 'secondCool' | 'lastCool';
+export type Role = 'dry' | 'burnOff' | 'warmUp' | 'squeeze' | 'work' | 'drop' | 'firstCool' | 'secondCool' | 'lastCool';
 
 export interface PurposefulSegment extends Segment {
   role: Role;

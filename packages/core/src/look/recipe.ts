@@ -16,7 +16,13 @@ export interface WorkQuestion {
 }
 
 /** Where it is chosen. */
-export const RECIPE_GROUPS = { flat: 'Flat glass', grains: 'Frit and powder', thick: 'Thick work', shaped: 'Mould and former' } as const;
+export const RECIPE_GROUPS = {
+  flat: 'Flat glass',
+  grains: 'Frit and powder',
+  thick: 'Thick work',
+  shaped: 'Mould and former',
+  stuck: 'What is stuck',
+} as const;
 export type RecipeGroup = keyof typeof RECIPE_GROUPS;
 
 /** A disc that glass runs into, whatever it was laid as, m. */
@@ -49,6 +55,8 @@ export interface Recipe {
   joins: boolean;
   /** Whether its rim travels and what stands sinks in. */
   flows: boolean;
+  /** Whether it is so cool that no shape sinks in it; it then soaks low, below its own hold. */
+  stays?: true;
   /** What a fully uneven body is cooled as, times its thickest point, by how much of its relief is left standing. */
   uneven: number;
   /** How long the two schools hold at the working temperature, and what a hold may become, s. */

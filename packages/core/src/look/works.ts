@@ -4,8 +4,11 @@ import type { WorkRange } from '../flow/heatWork';
 import { reliefRate } from '../flow/relief';
 import type { MaybeJoined } from './recipe';
 
+/** Looks that were told after the first ones: what was made before does not name them, and goes by what is typical. */
+export type LaterLook = 'stick' | 'lace' | 'wafer';
+
 /** Heat work that each look by edges, skin or grain needs on the reference body, 1/Pa. */
-export type LookWorks = Record<'firePolish' | 'stick' | 'tack' | 'contour' | 'fullFuse' | 'slabFlow' | 'lace' | 'wafer', WorkRange>;
+export type LookWorks = Record<'firePolish' | 'tack' | 'contour' | 'fullFuse' | 'slabFlow', WorkRange> & Partial<Record<LaterLook, WorkRange>>;
 
 /**
  * Calibrated on the reference body, ramps included, to what practice fires soft sheet 90 at: stuck with crisp edges from 690 °C for
@@ -14,7 +17,7 @@ export type LookWorks = Record<'firePolish' | 'stick' | 'tack' | 'contour' | 'fu
  * to 815 for 15, a wafer of powder of 0.2 mm from 690 for 5 to 730 for 5. A climb at 300 °C/h and the drop do as much as eleven more
  * minutes of hold; that share is in these figures.
  */
-export const TYPICAL_WORKS: LookWorks = {
+export const TYPICAL_WORKS = {
   firePolish: { least: 1e-3, most: 3.2e-3 },
   stick: { least: 5e-4, most: 1.4e-3 },
   tack: { least: 2.2e-3, most: 6e-3 },
@@ -23,7 +26,9 @@ export const TYPICAL_WORKS: LookWorks = {
   slabFlow: { least: 0.2, most: 0.36 },
   lace: { least: 1.6e-2, most: 5.5e-2 },
   wafer: { least: 3e-4, most: 1.6e-3 },
-};
+} as const satisfies Required<LookWorks>;
+
+export const laterWork = (works: LookWorks, look: LaterLook): WorkRange => works[look] ?? TYPICAL_WORKS[look];
 
 /** The reference body: parts of 3 mm sheet, 25 mm wide, on two sheets of it, γ 0.30 N/m; 9 mm deep with a part on it. */
 const REFERENCE = { sheet_m: 0.003, tension_N_m: 0.3, part_m: 0.025, depth_m: 0.009 };

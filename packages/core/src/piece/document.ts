@@ -6,7 +6,7 @@ import type { Footprint } from '../body/footprint';
 import type { Look } from '../look/recipes/all';
 import type { Shaping } from '../look/shaping';
 import type { School } from '../schedule/firingCase';
-import type { SetUpKind } from '../schedule/setups';
+import type { SetUpKind, Wet } from '../schedule/setups';
 
 interface Laid {
   id: string;
@@ -43,6 +43,8 @@ export interface PlannedSetUp {
   kind: SetUpKind;
   /** Fibre paper between the glass and what is under it. */
   paper: boolean;
+  /** What has to dry or burn away first; nothing where left out. */
+  wet?: Wet;
   /** The mould's hollow or the former's overhang, where the glass is to take its shape. */
   shaping?: Shaping;
 }

@@ -22,7 +22,7 @@ export interface FiringSnapshot<C extends Labelled & Controller = Labelled & Con
   kilnName: string;
   controller: C;
   layers: DrawnLayer[];
-  setup: Pick<PlannedSetUp, 'kind' | 'paper'>;
+  setup: Pick<PlannedSetUp, 'kind' | 'paper' | 'wet'>;
   engine: string;
   madeFrom?: MadeFrom;
 }
@@ -41,13 +41,13 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
   if (!kiln) return missing('kiln', 'kilnId');
   const controller = shelf.controllers.find(({ id }) => id === step.controllerId);
   if (!controller) return missing('controller', 'controllerId');
-  const { kind, paper, shaping } = step.setup;
+  const { kind, paper, wet, shaping } = step.setup;
   const under = paper ? withPaper(SETUPS[kind]) : SETUPS[kind];
   const { constants, taken } = kilnOf(kiln);
   const corrections = correctionsOf(taken);
   const firing: FiringCase = {
     body: body.value,
-    setup: { ...under, ...(shaping ? { shaping } : {}) },
+    setup: { ...under, ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}) },
     kiln: constants,
     look: step.look,
     school: step.school,
@@ -63,7 +63,7 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
     kilnName: kiln.name,
     controller,
     layers: drawnLayers(doc, shelf),
-    setup: { kind, paper },
+    setup: { kind, paper, ...(wet ? { wet } : {}) },
     engine: ENGINE_VERSION,
     madeFrom: madeFromOf(doc, step, index, shelf, { kiln, controller }),
   });

@@ -12,5 +12,5 @@ export function footprintWords(footprint: Footprint, unit: LengthUnit): string {
   return footprint.shape === 'oval' ? `oval of ${sides}` : sides;
 }
 
-export const setupWords = ({ kind, paper }: Pick<PlannedSetUp, 'kind' | 'paper'>): string =>
-  `${SETUP_NAMES[kind].toLowerCase()}${paper ? ', on fibre paper' : ''}`;
+export const setupWords = ({ kind, paper, wet }: Pick<PlannedSetUp, 'kind' | 'paper' | 'wet'>): string =>
+  `${SETUP_NAMES[kind].toLowerCase()}${paper ? ', on fibre paper' : ''}${wet ? `, ${wet}` : ''}`;

@@ -15,7 +15,7 @@ import { NO_CORRECTIONS } from '../learn/corrections';
 import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
 import { type RoundTargets, clamp, niceHold, niceRate, roundTargets } from './rounding';
-import { type SetUp, plateOver } from './setups';
+import { type SetUp, overGlass } from './setups';
 import type { PurposefulSegment, Role } from '../kiln/segment';
 import { shelfPace } from './shelfPace';
 import type { TemperatureUnit } from '../units/convert';
@@ -39,6 +39,13 @@ export const LEAST_CLIMB_K = 15;
 /** Difference left by the drop, K: start of the equalising estimate. */
 const DROP_LEAVES_K = 25;
 
+/**
+ * Water leaves under the boil, a coat of it in an hour, a mould's in two; glues and gels char and burn from 200 to 400 °C. Typical:
+ * water is not in the heat model, and only weighing tells that a mould is dry.
+ */
+const DRYING = { at_C: 95, rate_C_per_h: 100, ofCoat_s: 3600, ofForm_s: 7200 };
+const BURNING_OFF = { at_C: 360, rate_C_per_h: 150, hold_s: 20 * 60 };
+
 /** What a schedule is keyed in: figures are chosen round there. */
 export const keyedIn = ({ controller }: Pick<FiringCase, 'controller'>): TemperatureUnit => controller?.unit ?? 'C';
 export const targetsOf = (firing: Pick<FiringCase, 'controller'>): RoundTargets => roundTargets(keyedIn(firing));
@@ -46,9 +53,9 @@ export const targetsOf = (firing: Pick<FiringCase, 'controller'>): RoundTargets 
 /** The hold of the school at the working temperature, s. */
 export const schoolHold = ({ look, school }: Pick<FiringCase, 'look' | 'school'>): number => RECIPES[look].hold_s[school.heat];
 
-/** Whether this firing soaks low: by choice, or because the body is thick. */
-export const soaksLower = ({ school, depth_m, limits }: ResolvedFiring): boolean =>
-  school.soak === 'lower' || (school.soak === 'auto' && depth_m.fired > limits.thick_m);
+/** Whether this firing soaks low: by choice, because the body is thick, or because it never gets hotter than others soak. */
+export const soaksLower = ({ school, depth_m, limits, look }: ResolvedFiring): boolean =>
+  RECIPES[look].stays || school.soak === 'lower' || (school.soak === 'auto' && depth_m.fired > limits.thick_m);
 
 /** Heat capacity of layers, J/(m²K). */
 const heatOf = (layers: SetUp['below']): number => layers.reduce((sum, one) => sum + one.density_kg_m3 * one.heatCapacity_J_kgK * one.thickness_m, 0);
@@ -59,7 +66,7 @@ const VOLUME_OVER_OUTSIDE = { cylinder: 1 / 4, sphere: 1 / 6 } as const;
 /** Heat capacity of the glass and what lies under or round it, for each area that takes in heat, J/(m²K). */
 function heatPerArea({ glass, depth_m, shape, setup, sidesLag_s }: ResolvedFiring): number {
   const ofGlass = glass.density_kg_m3 * glass.heatCapacity_J_kgK * depth_m.fired;
-  if (shape === 'plate') return heatOf(setup.below) + ofGlass + heatOf(plateOver(setup));
+  if (shape === 'plate') return heatOf(setup.below) + ofGlass + heatOf(overGlass(setup));
   return (VOLUME_OVER_OUTSIDE[shape] * ofGlass + heatOf(setup.around ?? [])) * (sidesLag_s > 0 ? 2 : 1);
 }
 
@@ -146,7 +153,11 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
   const annealSoakHold = niceHold(Math.max(limits.leastSoak_s, evening(firing, soak_C) * Math.log(DROP_LEAVES_K / limits.even_K) + relax));
 
   const segment = (role: Role, rate_C_per_h: number | null, target_C: number, hold_s = 0): PurposefulSegment => ({ role, rate_C_per_h, target_C, hold_s });
+  const [dry_C, burnOff_C] = [round.down(DRYING.at_C), round.down(BURNING_OFF.at_C)];
+  const inForm = setup.shaping?.kind === 'hollow' || setup.shaping?.kind === 'former';
   return [
+    ...(setup.wet ? [segment('dry', rate(Math.min(warm, DRYING.rate_C_per_h)), dry_C, inForm ? DRYING.ofForm_s : DRYING.ofCoat_s)] : []),
+    ...(setup.wet === 'glued' ? [segment('burnOff', rate(Math.min(warm, BURNING_OFF.rate_C_per_h)), burnOff_C, BURNING_OFF.hold_s)] : []),
     segment('warmUp', warm, warm_C),
     ...(squeezes ? [segment('squeeze', climb(squeeze_C), squeeze_C, squeezeHold)] : []),
     segment('work', climb(work_C), work_C, schoolHold(firing)),

@@ -53,6 +53,8 @@ describe('practice, for soft sheet 90', () => {
     ['dripped through a grid', [880, 930], [120, 300]],
     ['melted from a pot', [880, 930], [120, 300]],
     ['melted from a pot into a dam', [870, 930], [120, 300]],
+    ['stuck in its mould, 300 mm', [495, 530], [10, 60]],
+    ['a thick one, stuck', [495, 530], [10, 60]],
   ] as const)('%s: between %j °C for %j min', (name, [from, to], [least, most]) => {
     const { target_C, hold_s } = at(composed(bodyOf(name)), 'work');
     expect(target_C).toBeGreaterThanOrEqual(from);
@@ -156,6 +158,40 @@ describe('loose grains', () => {
     });
     expect(at(heap, 'warmUp').rate_C_per_h!).toBeGreaterThan(1.5 * at(slab, 'warmUp').rate_C_per_h!);
     expect(heap.evaluation.readings.some(({ limit }) => limit === 'climbing')).toBe(false);
+  });
+});
+
+describe('what is wet', () => {
+  const roles = (firing: FiringCase): Role[] => composed(firing).segments.map(({ role }) => role);
+
+  test('dries under the boil before it is warmed, a form longer than a coat; glue burns away after', () => {
+    const mould = composed(bodyOf('into a damp mould'));
+    expect(mould.segments[0]).toMatchObject({ role: 'dry', target_C: 95, hold_s: 7200 });
+    expect(mould.segments[0].rate_C_per_h!).toBeLessThanOrEqual(100);
+    expect(roles(bodyOf('held by glue')).slice(0, 3)).toEqual(['dry', 'burnOff', 'warmUp']);
+    expect(roles(bodyOf('two sheets, tack'))[0]).toBe('warmUp');
+    expect(composed(bodyOf('held by glue')).segments[0].hold_s).toBe(3600);
+  });
+
+  test('stays under the boil in °F too, and above nothing else than it would be without', () => {
+    const controller = { unit: 'F', fullSpeedCode: 9999, mostSegments: 12 } as const;
+    const wet = composed({ ...bodyOf('into a damp mould'), controller });
+    expect(wet.segments[0].target_C).toBeLessThan(100);
+    const { setup, ...rest } = bodyOf('into a damp mould');
+    const { wet: _wet, ...dry } = setup;
+    const plain = composed({ ...rest, setup: dry, controller });
+    expect(wet.segments.slice(2).map(({ target_C }) => target_C)).toEqual(plain.segments.slice(1).map(({ target_C }) => target_C));
+  });
+});
+
+describe('a stuck piece', () => {
+  test('is warmed past where its glass sets and no further, soaks below that, and its mould is warmed over it', () => {
+    const firing = bodyOf('stuck in its mould, 300 mm');
+    const plan = composed(firing);
+    expect(at(plan, 'drop').target_C).toBeLessThan(at(plan, 'work').target_C);
+    expect(Number(told(firing, plan).figure)).toBeGreaterThan(3);
+    expect(told(firing, plan).sentence).toMatch(/sinks by less than 0\.2 mm/);
+    expect(simulationOf(firing, []).stack.map(({ of }) => of)).toEqual(['glass', 'support']);
   });
 });
 

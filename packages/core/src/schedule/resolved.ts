@@ -27,7 +27,7 @@ import { widestPart } from '../look/works';
 import { designDepth } from '../look/unevenness';
 import { type Outcome, found } from '../problem';
 import type { FiringCase } from './firingCase';
-import { plateOver } from './setups';
+import { overGlass } from './setups';
 
 export interface ResolvedFiring extends FiringCase {
   glass: GlassConstants;
@@ -200,7 +200,7 @@ export function simulationOf(asked: FiringCase, segments: readonly Segment[], se
   const columns = plate && as === 'laid' ? unlikeColumns(body) : null;
   return {
     glass,
-    stack: plate ? [...setup.below, ...ofGlass, ...plateOver(setup)] : [...ofGlass, ...(setup.around ?? [])],
+    stack: plate ? [...setup.below, ...ofGlass, ...overGlass(setup)] : [...ofGlass, ...(setup.around ?? [])],
     faces: plate ? setup.faces : { top: sidesLag_s > 0 ? halved(setup.faces.top) : setup.faces.top, bottom: { kind: 'insulated' } },
     ...(plate ? {} : { shape }),
     ...(sidesLag_s > 0 ? { sidesLag_s } : {}),

@@ -11,6 +11,8 @@ type SupportLayer = Extract<StackLayer, { of: 'support' }>;
 export interface SetUp {
   /** What lies under the glass; index 0 at the bottom. */
   below: readonly SupportLayer[];
+  /** What lies on the glass; index 0 at the glass. */
+  above?: readonly SupportLayer[];
   faces: { top: Face; bottom: Face };
   /** What stands all round a slender casting, such as the wall of its mould; index 0 at the glass. Without it, it lies on its side. */
   around?: readonly SupportLayer[];
@@ -21,9 +23,14 @@ export interface SetUp {
   twoFaceProof?: 'readings' | 'kilnTest';
   /** What the lowest of shelf, board or mould bears, °C. */
   top_C?: number;
+  /** What has to leave before it is warmed: water of a damp mould, primer or lay-up; glue, gel or paste. Dry where left out. */
+  wet?: Wet;
   /** The mould or former, where the glass is to take its shape. */
   shaping?: Shaping;
 }
+
+export const WETS = ['damp', 'glued'] as const;
+export type Wet = (typeof WETS)[number];
 
 export const SETUP_NAMES = {
   bareShelf: 'Bare shelf',
@@ -32,6 +39,7 @@ export const SETUP_NAMES = {
   board: 'Fibre board',
   inMould: 'In a mould',
   overFormer: 'Over a former',
+  onPosts: 'Upside down on posts',
 } as const;
 export type SetUpKind = keyof typeof SETUP_NAMES;
 export const SETUP_KINDS = Object.keys(SETUP_NAMES) as [SetUpKind, ...SetUpKind[]];
@@ -65,11 +73,13 @@ export const SETUPS: Record<SetUpKind, SetUp> = {
   // The hollow under the sheet is warmed through the mould alone.
   inMould: { below: [CLAY_WALL], faces: { top: OPEN, bottom: OVER_THE_FLOOR }, top_C: MOULD_TOP_C },
   overFormer: { below: [SHELF, CLAY_WALL], faces: { top: OPEN, bottom: OVER_THE_FLOOR }, top_C: MOULD_TOP_C },
+  // It hangs in its mould, the rim on posts: heat comes to its open side, and through the mould.
+  onPosts: { below: [], above: [CLAY_WALL], faces: { top: OPEN, bottom: OPEN }, top_C: MOULD_TOP_C },
 };
 
 /** The same set-up with a sheet of fibre paper between glass and what is under it. */
 export const withPaper = (setup: SetUp): SetUp => ({ ...setup, below: [...setup.below, FIBRE_PAPER] });
 
-/** The plate that presses, as a layer over the glass: of a shelf's make. */
-export const plateOver = ({ shaping }: Pick<SetUp, 'shaping'>): SupportLayer[] =>
-  shaping?.kind === 'press' ? [{ ...SHELF, thickness_m: shaping.plate_m }] : [];
+/** What lies on the glass: its mould, where it is fired upside down, or the plate that presses it, of a shelf's make. */
+export const overGlass = ({ above = [], shaping }: Pick<SetUp, 'above' | 'shaping'>): readonly SupportLayer[] =>
+  shaping?.kind === 'press' ? [...above, { ...SHELF, thickness_m: shaping.plate_m }] : above;

@@ -20,6 +20,8 @@ import type { PurposefulSegment, Role, Segment } from '../kiln/segment';
 import type { OwnFigure } from '../look/recipe';
 
 export const ROLE_NAMES: Record<Role, string> = {
+  dry: 'Dry',
+  burnOff: 'Burn off',
   warmUp: 'Warm up',
   squeeze: 'Squeeze',
   work: 'Work',
@@ -45,6 +47,10 @@ export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<Purposeful
   const firing = resolved(asked);
   const depth = text(formatLength(firing.depth_m.fired, unit));
   switch (role) {
+    case 'dry':
+      return 'water leaves below the boil, vent open: dry by weight or by touch, not by the clock';
+    case 'burnOff':
+      return 'glue burns away, vent open and the room aired';
     case 'warmUp':
       return firing.body.joined
         ? `one solid ${text(formatLength(firing.depth_m.heated, unit))} deep, brittle until here`

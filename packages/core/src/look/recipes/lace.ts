@@ -4,7 +4,7 @@ import { laceAfter } from '../../flow/lace';
 import { found } from '../../problem';
 import { formatLength, text } from '../../units/format';
 import type { Recipe } from '../recipe';
-import { byTension, times } from '../works';
+import { byTension, laterWork, times } from '../works';
 
 export const lace: Recipe = {
   name: 'Frit lace',
@@ -18,7 +18,7 @@ export const lace: Recipe = {
   uneven: 1.5,
   hold_s: { cooler: 1080, hotter: 600, least: 300, most: 2400 },
   law: 'Grains strewn at random leave exp(−s) of the shelf bare, s their area on it; hot, they run into fewer and coarser drops. How fast is a typical figure.',
-  work: ({ body, works }) => found(times(works.lace, byTension(body))),
+  work: ({ body, works }) => found(times(laterWork(works, 'lace'), byTension(body))),
   tells({ body }, work_perPa, { length }) {
     const strewn = strewnOf(body);
     if (strewn === null) return [];

@@ -1,6 +1,6 @@
 import { found } from '../../problem';
 import type { Recipe } from '../recipe';
-import { byEdges, times } from '../works';
+import { byEdges, laterWork, times } from '../works';
 
 export const stick: Recipe = {
   name: 'Crisp stick',
@@ -13,7 +13,7 @@ export const stick: Recipe = {
   flows: false,
   uneven: 2,
   hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
-  work: ({ body, works }) => found(times(works.stick, byEdges(body))),
+  work: ({ body, works }) => found(times(laterWork(works, 'stick'), byEdges(body))),
   looksLike: {
     early: 'edges cast a hard shadow and the parts still rattle when the kiln is knocked',
     right: 'edges hard, but a dark line of contact runs round under each part',

@@ -4,7 +4,7 @@ import { neckRadius } from '../../flow/spread';
 import { found } from '../../problem';
 import { formatLength } from '../../units/format';
 import type { Recipe } from '../recipe';
-import { byTension, times } from '../works';
+import { byTension, laterWork, times } from '../works';
 
 /** The powder that its range was told for, m. */
 const REFERENCE_GRAIN_M = 0.0002;
@@ -21,7 +21,7 @@ export const wafer: Recipe = {
   uneven: 1,
   hold_s: { cooler: 480, hotter: 240, least: 120, most: 1500 },
   law: 'Necks between grains grow as √(3γrW/2) (Frenkel 1945): the work goes with the grain.',
-  work: ({ body, works }) => found(times(works.wafer, byTension(body) * ((strewnOf(body)?.grain_m ?? REFERENCE_GRAIN_M) / REFERENCE_GRAIN_M))),
+  work: ({ body, works }) => found(times(laterWork(works, 'wafer'), byTension(body) * ((strewnOf(body)?.grain_m ?? REFERENCE_GRAIN_M) / REFERENCE_GRAIN_M))),
   tells({ body }, work_perPa, { length }) {
     const strewn = strewnOf(body);
     if (strewn === null) return [];

@@ -1,0 +1,57 @@
+import { bodyFigures, mainGlass } from '../../body/body';
+import { footprintNarrow } from '../../body/footprint';
+import { sagAfter, workToSag } from '../../flow/sag';
+import { shearModulus } from '../../glass/constants';
+import { found } from '../../problem';
+import { formatLength, text } from '../../units/format';
+import type { Recipe } from '../recipe';
+
+/** A grip has let go once the stress in it could relax so many times over. */
+const LEAST_TIMES = 3;
+/** What nobody sees of a shape that sinks, m. */
+const UNSEEN_SAG_M = 0.0002;
+/** No more is asked of small stiff pieces: a few degrees past setting do it, 1/Pa. */
+const ENOUGH = 1e-7;
+const LEAST_RANGE = 4;
+
+export const release: Recipe = {
+  name: 'Release',
+  group: 'stuck',
+  reaches: 'a stuck piece, upside down on posts, is warmed until it drops from its mould',
+  spares: 'its shape stays as it is',
+  squeezes: false,
+  levels: false,
+  joins: false,
+  flows: false,
+  stays: true,
+  uneven: 1.5,
+  hold_s: { cooler: 1800, hotter: 900, least: 600, most: 7200 },
+  law: 'Stress relaxes once in η/G: what grips has let go after a few of them. The same work makes a plate sink as it does into a mould.',
+  work({ body }) {
+    const glass = mainGlass(body);
+    const least = LEAST_TIMES / shearModulus(glass);
+    const sinks = workToSag(glass, footprintNarrow(body.footprint) / 2, bodyFigures(body).depth.mean_m, UNSEEN_SAG_M);
+    return found({ least, most: Math.max(LEAST_RANGE * least, Math.min(sinks, ENOUGH)) });
+  },
+  tells({ body }, work_perPa, { length }) {
+    const glass = mainGlass(body);
+    const times = work_perPa * shearModulus(glass);
+    const sag_m = sagAfter(glass, footprintNarrow(body.footprint) / 2, bodyFigures(body).depth.mean_m, work_perPa);
+    const sinks = `${sag_m < UNSEEN_SAG_M ? 'less than' : 'about'} ${text(formatLength(Math.max(sag_m, UNSEEN_SAG_M), length))}`;
+    const figure = times < 10 ? times.toFixed(1) : String(Math.round(times));
+    return [
+      {
+        label: 'lets go',
+        figure,
+        unit: '×',
+        sentence: `What grips could relax ${figure} times over; the piece itself sinks by ${sinks}. It may drop sooner: watch from just under the hold on.`,
+      },
+    ];
+  },
+  looksLike: {
+    early: 'it hangs in its mould',
+    right: 'it has dropped and lies under its mould',
+    late: 'it lies there and begins to flatten: go on to the soak at once',
+  },
+  care: 'The mould comes up with nothing holding it: it stands on posts that cannot tip, over a bed of blanket for the glass to drop on. Nobody reaches in until it is cold.',
+};
