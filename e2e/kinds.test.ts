@@ -45,7 +45,7 @@ const TRIED: Record<Look, Tried> = {
   drip: { on: 'heaped', typed: { holes: '6', hole: '12', floor: '15', collects: '' }, tells: /^run out 9\d ?% work/, kiln: 'tall-kiln' },
   potMelt: { on: 'heaped', typed: { holes: '1', hole: '18', floor: '12', collects: '15 cm' }, tells: /^run out 9\d ?% work/, kiln: 'tall-kiln' },
   slump: { on: 'slab', typed: { span: '120', depth: '15' }, tells: /^heat work/ },
-  release: { on: 'slab', tells: /^lets go \d+ ?× work/ },
+  loosen: { on: 'slab', tells: /^lets go \d+ ?× work/ },
   drape: { on: 'slab', typed: { overhang: '45', drop: '15' }, tells: /^heat work/ },
 };
 

@@ -189,8 +189,8 @@ export const BODIES: [name: string, FiringCase][] = [
   ],
   ['over a can', firing('drape', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'overFormer', shaping: former(90, 50) })],
   ['a low drape', firing('drape', { sheets_mm: [3], joined: true, size_mm: [250], setup: 'overFormer', shaping: former(60, 20) })],
-  ['stuck in its mould, 300 mm', firing('release', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'onPosts' })],
-  ['a thick one, stuck', firing('release', { sheets_mm: [12], joined: true, size_mm: [200, 200], setup: 'onPosts' })],
+  ['stuck in its mould, 300 mm', firing('loosen', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'onPosts' })],
+  ['a thick one, stuck', firing('loosen', { sheets_mm: [12], joined: true, size_mm: [200, 200], setup: 'onPosts' })],
   ['into a damp mould', firing('slump', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'inMould', shaping: hollow(300, 50), wet: 'damp' })],
   ['held by glue', firing('tack', { sheets_mm: [3, 3], parts: { thickness_mm: 3, width_mm: 25, count: 20 }, wet: 'glued' })],
   // Other glasses.

@@ -1,6 +1,6 @@
 /** What is told of a firing: when, where it stood, how it came out, what was seen, and how it ran where not as planned. */
 import { zodResolver } from '@hookform/resolvers/zod';
-import { LOOKS, RECIPES, type Problem } from '@torvin/core';
+import { LOOKS, type Look, RECIPES, type Problem } from '@torvin/core';
 import { type Firing, ResultSchema, type Schedule } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useEffect, useState } from 'react';
@@ -123,7 +123,10 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
         <Choice
           label="Look it reached"
           value={now.lookReached ?? 'unsaid'}
-          options={[{ value: 'unsaid' as const, title: 'Not said' }, ...LOOKS.map((look) => ({ value: look, title: RECIPES[look].name }))]}
+          options={[
+            { value: 'unsaid' as const, title: 'Not said' },
+            ...reachable(schedule.snapshot.firing.look, now.lookReached).map((look) => ({ value: look, title: RECIPES[look].name })),
+          ]}
           onChange={(look) => setValue('lookReached', look)}
           testID="reached"
         />
@@ -162,3 +165,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
     </View>
   );
 }
+
+/** What it can have become: what it was to be, what was said before, or one of the looks that heat gives to any glass. */
+const reachable = (planned: Look, said: string | undefined): Look[] =>
+  LOOKS.filter((look) => look === planned || look === said || RECIPES[look].group === 'flat');

@@ -68,7 +68,7 @@ const DRAWN: Record<Look, Drawn> = {
     glass: 'M4 12 H12 Q18 28 36 28 Q54 28 60 12 H68 V17 H63 Q56 33 36 33 Q16 33 9 17 H4 Z',
     form: 'M4 18.6 H8.4 Q16 34.6 36 34.6 Q56 34.6 63.6 18.6 H68 V36 H4 Z',
   },
-  release: {
+  loosen: {
     glass: 'M18 21 Q36 14 54 21 L52 26 Q36 19 20 26 Z',
     form: 'M10 8 H62 V18 H58 Q36 7 14 18 H10 Z M10 18 H14 V36 H10 Z M58 18 H62 V36 H58 Z',
     lines: 'M36 24 V32 M32.5 29 L36 33 L39.5 29',

@@ -93,7 +93,7 @@ export const fieldsOf = (look: Look): readonly FormField[] => {
   return kind ? FORM_FIELDS[kind] : [];
 };
 
-const SETUP_OF: Partial<Record<Look, SetUpKind>> = { slump: 'inMould', drape: 'overFormer', release: 'onPosts' };
+const SETUP_OF: Partial<Record<Look, SetUpKind>> = { slump: 'inMould', drape: 'overFormer', loosen: 'onPosts' };
 
 /** The set-up that a look is usually fired on. */
 export const usualSetUp = (look: Look): SetUpKind => SETUP_OF[look] ?? 'bareShelf';

@@ -33,13 +33,17 @@ export function regimesOf(glass: GlassConstants, vft: Vft): Regimes {
   };
 }
 
+/** What creeps into its hold as slowly as controllers count is a step of a cool and no soak, °C/h. */
+const STEP_C_PER_H = 1.2;
+
 /** The last hold in the annealing range after the hottest segment, or -1. */
 export function annealSoakSegment(vft: Vft, segments: readonly Segment[], start_C?: number): number {
   const from = temperatureAt(vft, 14.5);
   const to = temperatureAt(vft, 11);
   const hottest = hottestSegment(segments, start_C);
   for (let i = segments.length - 1; i > hottest; i -= 1) {
-    const { target_C, hold_s } = segments[i];
+    const { target_C, hold_s, rate_C_per_h } = segments[i];
+    if (rate_C_per_h !== null && rate_C_per_h < STEP_C_PER_H) continue;
     if (hold_s > 0 && target_C >= from && target_C <= to) return i;
   }
   return -1;

@@ -18,8 +18,9 @@ import { NO_CORRECTIONS } from '../learn/corrections';
 import { closedForm, keyedIn } from './firstGuess';
 import { impossibleFiring } from './possible';
 import type { PurposefulSegment, Role } from '../kiln/segment';
-import { wholeDegrees } from './rounding';
+import { countedRates, wholeDegrees } from './rounding';
 import { shortened } from './shorten';
+import { stepped } from './stepped';
 
 export interface Composed {
   segments: PurposefulSegment[];
@@ -91,11 +92,21 @@ function composeAs(asked: ResolvedFiring, { temperature }: Units): Outcome<Compo
     fully = true;
     tried.clear();
   }
-  const { segments: kept, remarks } = asked.controller ? shortened(segments, asked.controller) : { segments, remarks: [] };
-  if (kept !== segments) {
-    evaluation = evaluate(firing, kept, false, simulate);
+  const counted = asked.controller ? countedRates(segments, asked.controller.unit) : segments;
+  if (counted !== segments) {
+    segments = counted;
+    evaluation = evaluate(firing, segments, false, simulate);
     evaluations += 1;
   }
+  // Steps are taken where they keep the limits; a cool that is only asked for too slowly stays, and is said to be.
+  const steps = asked.controller ? stepped(segments, asked.controller, temperature) : { segments, remarks: [] };
+  const inSteps = steps.segments === segments ? null : evaluate(firing, steps.segments, false, simulate);
+  const takesSteps = inSteps !== null && brokenOf(inSteps.readings).length <= brokenOf(evaluation.readings).length;
+  if (takesSteps) [segments, evaluation] = [steps.segments, inSteps];
+  const { segments: kept, remarks } = asked.controller ? shortened(segments, asked.controller) : { segments, remarks: [] };
+  if (takesSteps) remarks.unshift(...steps.remarks);
+  if (kept !== segments) evaluation = evaluate(firing, kept, false, simulate);
+  evaluations += Number(inSteps !== null) + Number(kept !== segments);
   if (corrections.offset_K !== 0) {
     // What the controller reads is keyed in its own whole degrees; a cool ends no hotter than it was found good.
     segments = kept.map((segment) => ({

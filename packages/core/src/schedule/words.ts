@@ -270,7 +270,8 @@ function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
   const { factor } = designDepth(body, look);
   if (firing.changes) {
     const [laid, level] = [firing.depth_m.laid, firing.depth_m.fired].map((depth) => text(formatLength(depth, unit)));
-    if (laid !== level) said.push(`Laid ${laid} deep, it runs down to ${level}: warmed up as laid, cooled and annealed as it ends.`);
+    const ends = firing.depth_m.fired < firing.depth_m.laid ? `runs down to ${level}` : `comes to lie ${level} deep`;
+    if (laid !== level) said.push(`Laid ${laid} deep, it ${ends}: warmed up as laid, cooled and annealed as it ends.`);
   }
   if (factor > 1.01) {
     const fired = text(formatLength(firing.depth_m.fired, unit));

@@ -9,7 +9,7 @@ import { heap } from './heap';
 import { lace } from './lace';
 import { potMelt } from './potMelt';
 import { press } from './press';
-import { release } from './release';
+import { loosen } from './loosen';
 import { ring } from './ring';
 import { rush } from './rush';
 import { slabFlow } from './slabFlow';
@@ -24,7 +24,7 @@ const recipes = {
   ...{ stick, firePolish, tack, contour, fullFuse, rush },
   ...{ wafer, lace, heap },
   ...{ strips, ring, slabFlow, press, drip, potMelt },
-  ...{ slump, drape, release },
+  ...{ slump, drape, loosen },
 } satisfies Record<string, Recipe>;
 
 export type Look = keyof typeof recipes;

@@ -14,8 +14,8 @@ const UNSEEN_SAG_M = 0.0002;
 const ENOUGH = 1e-7;
 const LEAST_RANGE = 4;
 
-export const release: Recipe = {
-  name: 'Release',
+export const loosen: Recipe = {
+  name: 'Loosening',
   group: 'stuck',
   reaches: 'a stuck piece, upside down on posts, is warmed until it drops from its mould',
   spares: 'its shape stays as it is',
