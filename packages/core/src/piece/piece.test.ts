@@ -192,6 +192,49 @@ describe('which layers touch', () => {
   });
 });
 
+describe('what has run into a disc', () => {
+  const heaped = [
+    { id: 'f', form: 'frit', glassId: 'clear', perArea_kg_m2: 30, grain_m: 0.004 } as LaidLayer,
+    { id: 'g', form: 'frit', glassId: 'blue', perArea_kg_m2: 10 } as LaidLayer,
+  ];
+  const after = (look: PlannedStep['look'], shaping?: PlannedStep['setup']['shaping']) => {
+    const doc = piece(heaped, [{ ...step(look), setup: { kind: 'bareShelf', paper: false, ...(shaping ? { shaping } : {}) } }, step('firePolish')]);
+    const bodies = [0, 1].map((index) => bodyAt({ ...doc, footprint: { shape: 'disc', diameter_m: 0.1 } }, index, glasses));
+    return bodies.map((outcome) => {
+      if (!outcome.ok) throw new Error(outcome.problem.message);
+      return { body: outcome.value, figures: bodyFigures(outcome.value) };
+    });
+  };
+
+  test.each([
+    ['heap', undefined, 1],
+    ['press', { kind: 'press', spacer_m: 0.008, plate_kg: 4, plate_m: 0.02 }, 1],
+    ['potMelt', { kind: 'drain', holes: 1, hole_m: 0.02, plate_m: 0.01 }, 0.94],
+  ] as const)('by a %s is one solid for the next firing, of the glass that there is', (look, shaping, share) => {
+    const [laid, fired] = after(look, shaping);
+    expect(fired.body.joined).toBe(true);
+    expect(fired.body.footprint.shape).toBe('disc');
+    expect(fired.figures.volume_m3 / laid.figures.volume_m3).toBeGreaterThan(share - 0.05);
+    expect(fired.figures.volume_m3 / laid.figures.volume_m3).toBeLessThan(share + 0.001);
+    // Each glass has its share of it still.
+    expect(fired.figures.perGlass_kg[0] / fired.figures.mass_kg).toBeCloseTo(laid.figures.perGlass_kg[0] / laid.figures.mass_kg, 6);
+    expect(fired.figures.depth.max_m).toBeLessThan(laid.figures.depth.max_m);
+    expect(look === 'press' ? fired.figures.depth.max_m : 0.008).toBeCloseTo(0.008, 6);
+  });
+
+  test('stays as it was laid where such a firing cannot be', () => {
+    const [laid, fired] = after('press', { kind: 'press', spacer_m: 0.09, plate_kg: 4, plate_m: 0.02 });
+    expect(fired.figures.volume_m3).toBeCloseTo(laid.figures.volume_m3, 9);
+    expect(fired.body.footprint).toEqual(laid.body.footprint);
+  });
+
+  test('a loosening takes no shape away, however it stands', () => {
+    const doc = piece(plaque.layers, [{ ...step('slump'), setup: { kind: 'inMould', paper: false } }]);
+    expect(undoes(doc, { ...step('loosen'), setup: { kind: 'bareShelf', paper: false } })).toBeNull();
+    expect(undoes(doc, step('firePolish'))).toMatch(/sink flat again/);
+  });
+});
+
 describe('a later firing', () => {
   const step = (look: PlannedStep['look'], kind: PlannedStep['setup']['kind']): PlannedStep => ({
     id: `${look} ${kind}`,

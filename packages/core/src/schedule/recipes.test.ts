@@ -199,6 +199,7 @@ describe('what the glass lies on', () => {
   test('bears 280 °C/h at 300 mm and some 130 at half a metre', () => {
     expect(shelfPace({ shelf_C_per_h: 280 }, 0.3)).toBe(280);
     expect(Math.abs(shelfPace({ shelf_C_per_h: 280 }, 0.5) - 130)).toBeLessThan(1);
+    expect(shelfPace({ shelf_C_per_h: 280 }, 0.9)).toBe(shelfPace({ shelf_C_per_h: 280 }, 0.5));
     expect(shelfPace({}, 0.5)).toBe(Infinity);
   });
 

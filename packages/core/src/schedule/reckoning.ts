@@ -157,7 +157,7 @@ function linesOf(question: Question): string[] {
       ];
     case 'shelfPace':
       return [
-        `A shelf or mould ${text(formatLength(shelf_m, units.length))} long: the rate that ${text(formatLength(SHELF_REFERENCE_M, units.length))} bears, ${text(formatRate(limits.shelf_C_per_h ?? 0, units.temperature))}, falls with the power 1.5 of its length.`,
+        `A shelf or mould ${text(formatLength(shelf_m, units.length))} long: the rate that ${text(formatLength(SHELF_REFERENCE_M, units.length))} bears, ${text(formatRate(limits.shelf_C_per_h ?? 0, units.temperature))}, falls with the power 1.5 of its length up to half a metre.`,
         `It counts up to ${text(formatTemperature(SHELF_PAST_C, units.temperature))}. Typical: what its maker says stands above it.`,
       ];
     case 'shelfTop':

@@ -1,17 +1,19 @@
 /**
  * A shelf or a mould is brittle too, and a large one cracks before the frit on it does. Shelf makers ask for rates that fall with
- * the size: some 280 °C/h for 300 mm and 130 for half a metre, which is as the power 1.5; small tiles go as fast as a kiln. A
- * typical figure: the maker's own stands above it.
+ * the size: some 280 °C/h for 300 mm and 130 for half a metre and more, which is as the power 1.5; small tiles go as fast as a
+ * kiln. A typical figure: the maker's own stands above it.
  */
 import type { Limits } from './limits';
 
 /** The length that the limit is told for, m. */
 export const SHELF_REFERENCE_M = 0.3;
 const POWER = 1.5;
+/** Larger ones come in parts, or are as slow as this, m. */
+const LARGE_M = 0.5;
 
 /** Past this a shelf bears what the kiln can give, °C. */
 export const SHELF_PAST_C = 500;
 
 /** How fast what the glass lies on may be warmed, °C/h; size_m: its longer side. No limit in what was made before there was one. */
 export const shelfPace = ({ shelf_C_per_h = Infinity }: Pick<Limits, 'shelf_C_per_h'>, size_m: number): number =>
-  shelf_C_per_h * (SHELF_REFERENCE_M / size_m) ** POWER;
+  shelf_C_per_h * (SHELF_REFERENCE_M / Math.min(size_m, LARGE_M)) ** POWER;
