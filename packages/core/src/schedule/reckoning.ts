@@ -118,8 +118,8 @@ function linesOf(question: Question): string[] {
     }
     case 'workLeast':
     case 'workMost': {
-      const range =
-        RECIPES[firing.look].group === 'flat' && firing.look in TYPICAL_WORKS ? limits.works_perPa[firing.look as keyof typeof TYPICAL_WORKS] : null;
+      const { group, law } = RECIPES[firing.look];
+      const range = group === 'flat' && firing.look in TYPICAL_WORKS ? limits.works_perPa[firing.look as keyof typeof TYPICAL_WORKS] : null;
       return [
         `Heat work ∫dt/η of the whole firing: ${scientific(reading.value)} 1/Pa; ${reading.limit === 'workLeast' ? 'at least' : 'at most'} ${scientific(reading.allowed)}.`,
         ...(range
@@ -127,7 +127,7 @@ function linesOf(question: Question): string[] {
               `On two sheets of ${text(formatStock(REFERENCE_SHEET_M, units.length))} a ${RECIPES[firing.look].name.toLowerCase()} takes ${scientific(range.least)} to ${scientific(range.most)}; thicker edges take more in proportion.`,
             ]
           : []),
-        ...(RECIPES[firing.look].law ? [RECIPES[firing.look].law!] : []),
+        ...(law === undefined ? [] : [law]),
         `At ${text(formatTemperature(felt_C, units.temperature))} the viscosity is 10^${logViscosity(vft, felt_C).toFixed(2)} Pa·s.`,
         ...(corrections && corrections.workFactor !== 1 ? [`Your firings taught a factor of ${corrections.workFactor.toFixed(2)}.`] : []),
       ];

@@ -47,7 +47,7 @@ export function drainWork(asked: WorkQuestion, name: string): Outcome<WorkRange>
   return found({ least, most: MOST_OVER_LEAST * least });
 }
 
-export const drainAim = ({ least, most }: WorkRange): number => Math.min(AIM_OVER_LEAST * least, Math.sqrt(least * most));
+export const drainAim = ({ least }: WorkRange): number => AIM_OVER_LEAST * least;
 
 /** Below: it spreads until it rests, or fills what it runs into. */
 export function drainPuddle(asked: WorkQuestion, work_perPa: number): Puddle | null {

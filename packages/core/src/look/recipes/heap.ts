@@ -2,11 +2,17 @@ import { bodyFigures, mainGlass, naturalDepth } from '../../body/body';
 import { puddleRadius, workToPuddle } from '../../flow/spread';
 import { found } from '../../problem';
 import { formatLength, text } from '../../units/format';
-import type { Recipe } from '../recipe';
+import type { Puddle, Recipe, WorkQuestion } from '../recipe';
 
 /** Near enough to where it would come to rest. */
 const NEAR_REST = 0.95;
 const MOST_OVER_LEAST = 6;
+
+function discOf({ body }: Pick<WorkQuestion, 'body'>, work_perPa: number): Puddle {
+  const { volume_m3 } = bodyFigures(body);
+  const radius_m = puddleRadius(mainGlass(body), volume_m3, work_perPa);
+  return { width_m: 2 * radius_m, depth_m: volume_m3 / (Math.PI * radius_m ** 2) };
+}
 
 export const heap: Recipe = {
   name: 'Frit disc',
@@ -26,13 +32,9 @@ export const heap: Recipe = {
     const least = workToPuddle(glass, volume_m3, NEAR_REST * Math.sqrt(volume_m3 / (Math.PI * naturalDepth(glass))));
     return found({ least, most: MOST_OVER_LEAST * least });
   },
-  puddle({ body }, work_perPa) {
-    const { volume_m3 } = bodyFigures(body);
-    const radius_m = puddleRadius(mainGlass(body), volume_m3, work_perPa);
-    return { width_m: 2 * radius_m, depth_m: volume_m3 / (Math.PI * radius_m ** 2) };
-  },
+  puddle: discOf,
   tells(asked, work_perPa, { length }) {
-    const { width_m, depth_m } = heap.puddle!(asked, work_perPa)!;
+    const { width_m, depth_m } = discOf(asked, work_perPa);
     const { figure, unit } = formatLength(width_m, length);
     return [{ label: 'disc', figure, unit, sentence: `It runs out to a disc about ${figure} ${unit} across and ${text(formatLength(depth_m, length))} deep.` }];
   },

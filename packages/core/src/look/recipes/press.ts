@@ -3,7 +3,7 @@ import { pressedDepth, workToPress } from '../../flow/spread';
 import { found, refused } from '../../problem';
 import { STANDARD_GRAVITY_m_s2 } from '../../units/physical';
 import { formatLength, text } from '../../units/format';
-import type { Recipe, WorkQuestion } from '../recipe';
+import type { Puddle, Recipe, WorkQuestion } from '../recipe';
 import type { Shaping } from '../shaping';
 
 const MOST_OVER_LEAST = 4;
@@ -14,6 +14,12 @@ type Press = Extract<Shaping, { kind: 'press' }>;
 function pressed(body: WorkQuestion['body'], { spacer_m, plate_kg }: Press) {
   const { volume_m3, depth } = bodyFigures(body);
   return { radius_m: Math.sqrt(volume_m3 / (Math.PI * spacer_m)), from_m: depth.mean_m, force_N: plate_kg * STANDARD_GRAVITY_m_s2 };
+}
+
+function discOf(body: WorkQuestion['body'], plate: Press, work_perPa: number): Puddle {
+  const { radius_m, from_m, force_N } = pressed(body, plate);
+  const depth_m = Math.max(plate.spacer_m, pressedDepth(radius_m, from_m, force_N, work_perPa));
+  return { width_m: 2 * Math.sqrt(bodyFigures(body).volume_m3 / (Math.PI * depth_m)), depth_m };
 }
 
 export const press: Recipe = {
@@ -49,16 +55,10 @@ export const press: Recipe = {
       );
     return found({ least, most: MOST_OVER_LEAST * least });
   },
-  puddle({ body, shaping }, work_perPa) {
-    if (shaping?.kind !== 'press') return null;
-    const { radius_m, from_m, force_N } = pressed(body, shaping);
-    const depth_m = Math.max(shaping.spacer_m, pressedDepth(radius_m, from_m, force_N, work_perPa));
-    return { width_m: 2 * Math.sqrt(bodyFigures(body).volume_m3 / (Math.PI * depth_m)), depth_m };
-  },
-  tells(asked, work_perPa, { length }) {
-    const { shaping } = asked;
-    const puddle = press.puddle!(asked, work_perPa);
-    if (shaping?.kind !== 'press' || puddle === null) return [];
+  puddle: ({ body, shaping }, work_perPa) => (shaping?.kind === 'press' ? discOf(body, shaping, work_perPa) : null),
+  tells({ body, shaping }, work_perPa, { length }) {
+    if (shaping?.kind !== 'press') return [];
+    const puddle = discOf(body, shaping, work_perPa);
     const down = puddle.depth_m <= shaping.spacer_m * (1 + 1e-9);
     const { figure, unit } = formatLength(puddle.depth_m, length);
     return [
