@@ -1,4 +1,5 @@
 /** The stateless compute API: an endpoint for every calculator, made of its contract. For servers alone; a web app has the engine itself. */
+import { RECIPE_GROUPS } from '@torvin/core';
 import { CALCULATORS, CALLS, type EngineCall } from '@torvin/core/engine';
 import { LimitsSchema, SchoolSchema, SetUpSchema, figure } from '@torvin/core/contract';
 import { z } from 'zod';
@@ -9,7 +10,15 @@ const TypicalSchema = z.object({
   families: z.array(FamilySchema.omit({ version: true })),
   setups: z.record(z.string(), z.object({ name: z.string(), setup: SetUpSchema, onPaper: SetUpSchema })),
   moulds: z.record(z.string(), z.object({ name: z.string(), expansion_perK: figure('1/K'), note: z.string().optional() })),
-  looks: z.record(z.string(), z.object({ name: z.string(), reaches: z.string(), spares: z.string() })),
+  looks: z.record(
+    z.string(),
+    z.object({
+      ...{ name: z.string(), group: z.enum(Object.keys(RECIPE_GROUPS)), reaches: z.string(), spares: z.string(), care: z.string() },
+      looksLike: z.object({ early: z.string(), right: z.string(), late: z.string() }).meta({ description: 'What the eye sees when the kiln is looked into' }),
+      /** Kind of the set-up's shaping without which it cannot be. */
+      asks: z.string().optional(),
+    }),
+  ),
   school: SchoolSchema,
   limits: LimitsSchema,
 });

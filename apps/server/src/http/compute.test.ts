@@ -108,6 +108,7 @@ describe('the compute API on cases sent by someone else', () => {
   test('composes from what it ships as typical, put together by someone else', async () => {
     const { body: typical } = await server.ask('GET', '/api/compute/typical');
     expect(typical.families.length).toBeGreaterThanOrEqual(7);
+    expect(typical.looks.potMelt).toMatchObject({ asks: 'drain', looksLike: { right: expect.stringMatching(/level disc/) } });
     for (const [kind, { onPaper }] of Object.entries<{ onPaper: object }>(typical.setups)) {
       const { id: _id, name: _name, source: _source, ...soft96 } = typical.families[1];
       const request = { ...composition, body: { ...body, glasses: [soft96] }, setup: onPaper, limits: typical.limits, school: typical.school };

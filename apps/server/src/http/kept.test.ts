@@ -456,6 +456,22 @@ describe('the Bench', () => {
     expect((await server.ask('GET', '/api/bench')).body.learned.workFactor).toBeGreaterThan(before * 1.1);
   });
 
+  test('learns nothing from what hangs on holes and weights', async () => {
+    const before = (await server.ask('GET', '/api/bench')).body.learned;
+    const tiles = await demo('Test tiles, clear');
+    const [planned] = tiles.doc.steps;
+    const { segments } = (await server.ask('GET', `/api/schedules/${planned.scheduleId}`)).body;
+    const shaping = { kind: 'drain', holes: 4, hole_m: 0.02, plate_m: 0.01 };
+    const step = { ...planned, id: uuid(), look: 'potMelt', setup: { kind: 'bareShelf', paper: false, shaping }, scheduleId: null, computedId: null };
+    const pot = { id: uuid(), name: 'A pot', doc: { ...tiles.doc, steps: [step] } };
+    expect((await server.ask('POST', '/api/pieces', pot)).status).toBe(200);
+    const made = { id: uuid(), stepId: step.id, pieceVersion: 1, parentId: null, origin: 'edited', segments };
+    expect((await server.ask('POST', `/api/pieces/${pot.id}/schedules`, made)).status).toBe(200);
+    const told = { id: uuid(), pieceId: pot.id, scheduleId: made.id, firedAt: NOW - 30 * 3600e3, zone: 'UTC', result: 'short', note: '' };
+    expect((await server.ask('POST', '/api/firings', told)).status).toBe(200);
+    expect((await server.ask('GET', '/api/bench')).body.learned).toEqual(before);
+  });
+
   test('goes on learning of a kiln that was renamed, and of no other that has its old name', async () => {
     const before = (await server.ask('GET', '/api/bench')).body.learned;
     const low = (await server.ask('GET', '/api/shelves')).body.kilns.find(({ id }: { id: string }) => id === 'low-kiln');

@@ -20,7 +20,12 @@ export const typical = (): AnswerOf<typeof typicalEndpoint> => ({
     (Object.keys(SETUPS) as SetUpKind[]).map((kind) => [kind, { name: SETUP_NAMES[kind], setup: SETUPS[kind], onPaper: withPaper(SETUPS[kind]) }]),
   ),
   moulds: MOULD_MATERIALS,
-  looks: Object.fromEntries(LOOKS.map((look) => [look, { name: RECIPES[look].name, reaches: RECIPES[look].reaches, spares: RECIPES[look].spares }])),
+  looks: Object.fromEntries(
+    LOOKS.map((look) => {
+      const { name, group, reaches, spares, care, looksLike, asks } = RECIPES[look];
+      return [look, { ...{ name, group, reaches, spares, care, looksLike }, ...(asks ? { asks: asks.kind } : {}) }];
+    }),
+  ),
   school: DEFAULT_SCHOOL,
   limits: DEFAULT_LIMITS,
 });

@@ -1,5 +1,5 @@
 /** What is going on in the studio, put together from its firings. */
-import { type LookSeen, glassOf, hottestSegment, neededWork, outdatedBy, viscosityOf, workAsRead } from '@torvin/core';
+import { LOOKS, type LookSeen, RECIPES, glassOf, hottestSegment, neededWork, outdatedBy, viscosityOf, workAsRead } from '@torvin/core';
 import { type Bench, type Snapshot, type WaitingPiece, rowOfPiece } from '@torvin/schema';
 import { type SQL, and, count, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
@@ -59,10 +59,20 @@ export interface Evidence {
   seen: LookSeen[];
 }
 
+const TEACHING = LOOKS.filter((look) => !RECIPES[look].byForm);
+
 /** What the last told firing's kiln has shown with its glass: the looks that came out, with the work that made them. */
 export function evidence(db: Database): Evidence | null {
-  // What was said before the glass could be cold teaches nothing, nor does what ran in a kiln or was of a glass that nobody knows any more.
-  const told = and(isNotNull(firings.result), isNull(firings.deletedAt), eq(firings.knownBy, ''), isNotNull(schedules.kilnId), isNotNull(schedules.familyId));
+  // What was said before the glass could be cold teaches nothing, nor does what ran in a kiln or was of a glass that nobody knows any more,
+  // nor what hangs on holes and weights.
+  const told = and(
+    inArray(schedules.look, TEACHING),
+    isNotNull(firings.result),
+    isNull(firings.deletedAt),
+    eq(firings.knownBy, ''),
+    isNotNull(schedules.kilnId),
+    isNotNull(schedules.familyId),
+  );
   /** Ids before documents, from the newest load on: to put thousands in order, none is opened. */
   const latest = (where: SQL | undefined, most: number): string[] =>
     db

@@ -2,7 +2,9 @@
 import { naturalDepth } from '../body/body';
 import type { GlassConstants } from '../glass/constants';
 import { fluidity, logViscosity, viscosityOf } from '../glass/viscosity';
+import { type Filling, type Holes, drainedShare, workToDrain } from './drain';
 import { equalHold } from './heatWork';
+import { type Strewn, laceAfter } from './lace';
 import { type Base, edgeRounding, reliefLeft } from './relief';
 import { drapeAfter, sagAfter, workToDrape, workToSag } from './sag';
 import { squeezeWork } from './squeeze';
@@ -23,7 +25,10 @@ export type FlowQuestion =
   | { of: 'puddle'; volume_m3: number; work_perPa: number }
   | { of: 'pressed'; radius_m: number; depth_m: number; force_N: number; work_perPa: number }
   | { of: 'throughHole'; radius_m: number; plate_m: number; head_m: number; work_perPa: number }
-  | { of: 'neck'; grain_m: number; work_perPa: number };
+  | { of: 'neck'; grain_m: number; work_perPa: number }
+  | ({ of: 'drained'; work_perPa: number } & Filling & Holes)
+  | ({ of: 'workToDrain'; share: number } & Filling & Holes)
+  | ({ of: 'openLace'; work_perPa: number } & Strewn);
 
 export interface FlowAnswer {
   value: number;
@@ -64,6 +69,12 @@ export function askFlow(glass: GlassConstants, question: FlowQuestion): FlowAnsw
       return inUnit('m', pressedDepth(q.radius_m, q.depth_m, q.force_N, q.work_perPa));
     case 'throughHole':
       return inUnit('m³', throughHole(glass, q, q.work_perPa));
+    case 'drained':
+      return inUnit('1', drainedShare(glass, q, q, q.work_perPa));
+    case 'workToDrain':
+      return inUnit('1/Pa', workToDrain(glass, q, q, q.share));
+    case 'openLace':
+      return inUnit('1', laceAfter(glass, q, q.work_perPa).open);
     case 'neck':
       return inUnit('m', neckRadius(glass, q.grain_m, q.work_perPa));
   }

@@ -11,7 +11,6 @@ import { HELD_SHARE } from '../heat/thermalTension';
 import { naturalCooling, settledCooling, steadyHeating } from '../kiln/kiln';
 import { RECIPES } from '../look/recipes/all';
 import { aimedWork } from '../look/work';
-import { NO_CORRECTIONS } from '../learn/corrections';
 import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
 import { type RoundTargets, clamp, niceHold, niceRate, roundTargets } from './rounding';
@@ -94,7 +93,7 @@ export function evening(firing: ResolvedFiring, at_C: number): number {
  */
 function workingTemperature(firing: ResolvedFiring, climb_K_per_s: (at_C: number) => number): number {
   const vft = firing.viscosity;
-  const work = aimedWork(firing.look, valueOf(firing.work_perPa)) / (firing.corrections ?? NO_CORRECTIONS).workFactor;
+  const work = aimedWork(firing.look, valueOf(firing.work_perPa)) / firing.workFactor;
   const hold_s = schoolHold(firing);
   let at_C = temperatureAt(vft, logViscosityFor(work, hold_s));
   for (let round = 0; round < 4; round += 1) {

@@ -137,6 +137,16 @@ describe('a plate', () => {
     expect(least(press(4)) / least(press(8))).toBeCloseTo(2, 6);
   });
 
+  test('is not corrected by what looks have taken: it hangs on weights', () => {
+    const corrections = { offset_K: 0, workFactor: 1.4 };
+    const taught = composed({ ...press(4), corrections });
+    expect(taught.segments).toEqual(composed(press(4)).segments);
+    expect(verdictOf({ ...press(4), corrections }, taught.evaluation, METRIC, taught.segments).join(' ')).not.toMatch(/Aimed at/);
+    const fused = { ...sheetsOf(2, 0.003), corrections };
+    const plan = composed(fused);
+    expect(verdictOf(fused, plan.evaluation, METRIC, plan.segments).join(' ')).toMatch(/Aimed at 1\.40 times/);
+  });
+
   test('has to be warmed with the glass: it lies over it in the simulation', () => {
     const { stack } = simulationOf(press(4), []);
     expect(stack.at(-1)).toMatchObject({ of: 'support', thickness_m: 0.02 });

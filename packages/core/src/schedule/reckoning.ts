@@ -77,7 +77,7 @@ function columnLines({ firing: { body, changes }, segments, reading, units }: Qu
 
 function linesOf(question: Question): string[] {
   const { firing, segments, evaluation, reading, units } = question;
-  const { limits, kiln, corrections, glass, viscosity: vft, depth_m, shelf_m } = firing;
+  const { limits, kiln, corrections, glass, viscosity: vft, depth_m, shelf_m, workFactor } = firing;
   const segment = segments[reading.segment];
   const felt_C = segment.target_C - (corrections?.offset_K ?? 0);
   switch (reading.limit) {
@@ -129,7 +129,7 @@ function linesOf(question: Question): string[] {
           : []),
         ...(law === undefined ? [] : [law]),
         `At ${text(formatTemperature(felt_C, units.temperature))} the viscosity is 10^${logViscosity(vft, felt_C).toFixed(2)} Pa·s.`,
-        ...(corrections && corrections.workFactor !== 1 ? [`Your firings taught a factor of ${corrections.workFactor.toFixed(2)}.`] : []),
+        ...(workFactor === 1 ? [] : [`Your firings taught a factor of ${workFactor.toFixed(2)}.`]),
       ];
     }
     case 'haze': {

@@ -38,6 +38,8 @@ export interface ResolvedFiring extends FiringCase {
   openFaces: OpenFaces;
   /** The heat work that it needs and bears, 1/Pa; refused where no heat work gives the look. */
   work_perPa: Outcome<WorkRange>;
+  /** What of that is a factor that firings have taught. */
+  workFactor: number;
   /** Work, 1/Pa, that the squeeze must do before the rim seals; 0 where nothing has to lie down. */
   squeeze_perPa: number;
   /** Depths of the layers that heat flows through while the body is as it was laid, index 0 at the bottom, stretched to the design depth, m. */
@@ -138,11 +140,16 @@ export function hardestLid({ body, look, limits }: Pick<FiringCase, 'body' | 'lo
   return needs.reduce<(typeof needs)[number] | null>((most, one) => (most !== null && most.work_perPa >= one.work_perPa ? most : one), null);
 }
 
-function wantedWork({ body, look, limits, setup, corrections = NO_CORRECTIONS }: FiringCase): Outcome<WorkRange> {
+/** How much more heat work looks were found to take here than usual, for this one. */
+const workFactorOf = ({ look, corrections = NO_CORRECTIONS }: FiringCase): number => (RECIPES[look].byForm ? 1 : corrections.workFactor);
+
+function wantedWork(firing: FiringCase): Outcome<WorkRange> {
+  const { body, look, limits, setup } = firing;
   const wanted = neededWork(body, look, limits.works_perPa, setup.shaping);
   if (!wanted.ok) return wanted;
   const { least, most } = wanted.value;
-  return found({ least: least * corrections.workFactor, most: most * corrections.workFactor });
+  const factor = workFactorOf(firing);
+  return found({ least: least * factor, most: most * factor });
 }
 
 const isResolved = (firing: FiringCase): firing is ResolvedFiring => 'viscosity' in firing;
@@ -166,6 +173,7 @@ export function resolved(firing: FiringCase): ResolvedFiring {
   return {
     ...firing,
     ...{ glass, viscosity, shape, openFaces, work_perPa, layers_m, depth_m, sidesLag_s },
+    workFactor: workFactorOf(firing),
     regimes: regimesOf(glass, viscosity),
     squeeze_perPa: hardestLid(firing, glass)?.work_perPa ?? 0,
     lag_s: { laid: lag(depth_m.laid), heated: lag(depth_m.heated), fired: lag(depth_m.fired) },

@@ -231,8 +231,8 @@ function cautionsOfHeat({ body, limits }: ResolvedFiring, segments: readonly Seg
 }
 
 /** What was planned otherwise than usual, and why. */
-function correctionSentences({ corrections = NO_CORRECTIONS }: ResolvedFiring, { temperature }: Units): string[] {
-  const { offset_K, workFactor } = corrections;
+function correctionSentences({ corrections = NO_CORRECTIONS, workFactor }: ResolvedFiring, { temperature }: Units): string[] {
+  const { offset_K } = corrections;
   const off = text(formatDifference(Math.abs(offset_K), temperature));
   const said: string[] = [];
   if (offset_K !== 0)

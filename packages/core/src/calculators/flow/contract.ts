@@ -15,6 +15,14 @@ const overhang_m = quantity('Overhang', 'm', 0.002, 1);
 const stretching = quantity('Stretching', '', 0, 2).optional();
 const radius_m = quantity('Radius', 'm', 1e-4, 1);
 
+const pot = {
+  volume_m3: quantity('Volume of the filling', 'm³', 1e-7, 1),
+  area_m2: quantity('Inside area of what holds it', 'm²', 1e-5, 4),
+  holes: quantity('Number of holes', '', 1, 10000).int(),
+  hole_m: quantity('Width of a hole', 'm', 0.001, 0.2),
+  plate_m: quantity('Thickness of the floor', 'm', 0, 0.2),
+};
+
 const QuestionSchema = z.discriminatedUnion('of', [
   z.strictObject({ of: z.literal('viscosity'), temperature_C: temperature('Temperature') }),
   z.strictObject({ of: z.literal('holdForWork'), work_perPa, temperature_C: temperature('Temperature') }),
@@ -43,6 +51,14 @@ const QuestionSchema = z.discriminatedUnion('of', [
     work_perPa,
   }),
   z.strictObject({ of: z.literal('neck'), grain_m: quantity('Radius of a grain', 'm', 1e-6, 0.05), work_perPa }),
+  z.strictObject({ of: z.literal('drained'), ...pot, work_perPa }),
+  z.strictObject({ of: z.literal('workToDrain'), ...pot, share: quantity('Share that has run out', '', 0, 0.999) }),
+  z.strictObject({
+    of: z.literal('openLace'),
+    perArea_kg_m2: quantity('Mass per area', 'kg/m²', 0.001, 100),
+    grain_m: quantity('Grain', 'm', 1e-5, 0.03),
+    work_perPa,
+  }),
 ]) satisfies z.ZodType<FlowQuestion>;
 
 export const request = z.strictObject({ glass: GlassInputSchema, question: QuestionSchema });
@@ -57,5 +73,10 @@ export const cases = {
     question: { of: 'sag', span_m: 0.3, sheet_m: 0.006, work_perPa: 1e-5, mould_m: 0.05, stretching: 0.35 },
   },
   'Pressed under a weight': { glass: GLASS, question: { of: 'pressed', radius_m: 0.05, depth_m: 0.006, force_N: 50, work_perPa: 1e-3 } },
+  'What has run out of a pot': {
+    glass: GLASS,
+    question: { of: 'drained', volume_m3: 2.8e-4, area_m2: 7.9e-3, holes: 1, hole_m: 0.016, plate_m: 0.012, work_perPa: 3 },
+  },
+  'How open lace of frit comes out': { glass: GLASS, question: { of: 'openLace', perArea_kg_m2: 2.2, grain_m: 0.002, work_perPa: 0.03 } },
   'What is left of a relief': { glass: GLASS, question: { of: 'relief', width_m: 0.025, depth_m: 0.006, work_perPa: 1e-2, base: 'slides' } },
 } satisfies Record<string, z.input<typeof request>>;

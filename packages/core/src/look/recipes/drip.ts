@@ -10,6 +10,7 @@ export const drip: Recipe = {
   levels: true,
   joins: true,
   flows: true,
+  byForm: true,
   uneven: 1,
   hold_s: { cooler: 10800, hotter: 5400, least: 3600, most: 28800 },
   asks: { kind: 'drain', what: 'the holes of its grid' },

@@ -10,6 +10,7 @@ export const potMelt: Recipe = {
   levels: true,
   joins: true,
   flows: true,
+  byForm: true,
   uneven: 1,
   hold_s: { cooler: 12600, hotter: 6300, least: 3600, most: 28800 },
   asks: { kind: 'drain', what: 'the hole in the floor of its pot' },

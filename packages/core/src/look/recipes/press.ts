@@ -31,6 +31,7 @@ export const press: Recipe = {
   levels: true,
   joins: true,
   flows: true,
+  byForm: true,
   uneven: 1,
   hold_s: { cooler: 2400, hotter: 1200, least: 600, most: 7200 },
   asks: { kind: 'press', what: 'how high the spacers are, what the plate weighs and how thick it is' },
