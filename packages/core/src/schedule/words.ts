@@ -42,13 +42,16 @@ export const TERMS: Readonly<Record<string, string>> = {
   'stress left': 'The tension that stays in the cold piece for good.',
 };
 
+/** Two lines of a phone hold no more beside it, letters. */
+const LONG_REACH = 40;
+
 /** A few words on why the segment is there, for this body. */
 export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<PurposefulSegment, 'role' | 'rate_C_per_h'>, unit: LengthUnit): string {
   const firing = resolved(asked);
   const depth = text(formatLength(firing.depth_m.fired, unit));
   switch (role) {
     case 'dry':
-      return 'water leaves below the boil, vent open: dry by weight or by touch, not by the clock';
+      return 'water leaves, vent open; weigh it, the clock cannot tell';
     case 'burnOff':
       return 'glue burns away, vent open and the room aired';
     case 'warmUp':
@@ -57,8 +60,11 @@ export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<Purposeful
         : `${looseWords(firing, unit)}, brittle until here`;
     case 'squeeze':
       return 'sheets lie down, air leaves before the rim seals';
-    case 'work':
-      return `${RECIPES[firing.look].reaches}, ${firing.school.heat === 'cooler' ? 'cooler and longer' : 'hotter and shorter'}`;
+    case 'work': {
+      const { reaches } = RECIPES[firing.look];
+      const school = firing.school.heat === 'cooler' ? 'cooler and longer' : 'hotter and shorter';
+      return reaches.length > LONG_REACH ? reaches : `${reaches}, ${school}`;
+    }
     case 'drop':
       return soaksLower(firing) ? `${depth} soaks low, until even and relaxed` : 'soaks until core and skin are one';
     case 'firstCool':

@@ -5,7 +5,7 @@ import type { WorkRange } from '../../flow/heatWork';
 import { type Outcome, found, refused } from '../../problem';
 import type { Units } from '../../units/convert';
 import { formatLength, formatMass, text } from '../../units/format';
-import type { OwnFigure, Puddle, WorkQuestion } from '../recipe';
+import type { OwnFigure, Puddle, Recipe, WorkQuestion } from '../recipe';
 
 /** What stays hanging in holes and on walls is given up: nobody waits for the last of it. */
 const LEAST_SHARE = 0.85;
@@ -47,10 +47,10 @@ export function drainWork(asked: WorkQuestion, name: string): Outcome<WorkRange>
   return found({ least, most: MOST_OVER_LEAST * least });
 }
 
-export const drainAim = ({ least }: WorkRange): number => AIM_OVER_LEAST * least;
+const drainAim = ({ least }: WorkRange): number => AIM_OVER_LEAST * least;
 
 /** Below: it spreads until it rests, or fills what it runs into. */
-export function drainPuddle(asked: WorkQuestion, work_perPa: number): Puddle | null {
+function drainPuddle(asked: WorkQuestion, work_perPa: number): Puddle | null {
   const { body, shaping } = asked;
   if (shaping?.kind !== 'drain') return null;
   const run_m3 = runShare(asked, shaping, work_perPa) * fillingOf(asked).volume_m3;
@@ -60,7 +60,7 @@ export function drainPuddle(asked: WorkQuestion, work_perPa: number): Puddle | n
   return { width_m: 2 * Math.sqrt(run_m3 / (Math.PI * depth_m)), depth_m };
 }
 
-export function drainFigures(asked: WorkQuestion, work_perPa: number, { length, mass }: Units): OwnFigure[] {
+function drainFigures(asked: WorkQuestion, work_perPa: number, { length, mass }: Units): OwnFigure[] {
   const { body, shaping } = asked;
   const puddle = drainPuddle(asked, work_perPa);
   if (shaping?.kind !== 'drain' || puddle === null) return [];
@@ -77,3 +77,17 @@ export function drainFigures(asked: WorkQuestion, work_perPa: number, { length, 
     },
   ];
 }
+
+/** All but its words, its form and how long it is held. */
+export const DRAINED = {
+  group: 'thick',
+  squeezes: false,
+  levels: true,
+  joins: true,
+  flows: true,
+  byForm: true,
+  uneven: 1,
+  aim: drainAim,
+  puddle: drainPuddle,
+  tells: drainFigures,
+} as const satisfies Partial<Recipe>;

@@ -9,7 +9,7 @@ import { byTension, laterWork, times } from '../works';
 export const lace: Recipe = {
   name: 'Frit lace',
   group: 'grains',
-  reaches: 'grains run together into threads with holes between',
+  reaches: 'grains run together into threads and holes',
   spares: 'the outline stays and the holes stay open',
   squeezes: false,
   levels: false,

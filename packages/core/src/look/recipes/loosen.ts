@@ -17,7 +17,7 @@ const LEAST_RANGE = 4;
 export const loosen: Recipe = {
   name: 'Loosening',
   group: 'stuck',
-  reaches: 'a stuck piece, upside down on posts, is warmed until it drops from its mould',
+  reaches: 'what is stuck is warmed until it drops from its mould',
   spares: 'its shape stays as it is',
   squeezes: false,
   levels: false,

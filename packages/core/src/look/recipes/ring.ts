@@ -11,7 +11,7 @@ const MOST_OVER_LEAST = 3;
 export const ring: Recipe = {
   name: 'Ring of segments',
   group: 'thick',
-  reaches: 'sawn segments run together and close the gaps between them',
+  reaches: 'sawn segments run together and close their gaps',
   spares: 'the pattern in each segment stays',
   squeezes: false,
   levels: true,

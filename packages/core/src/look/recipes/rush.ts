@@ -5,7 +5,7 @@ import { byEdges } from '../works';
 export const rush: Recipe = {
   name: 'Coated rush',
   group: 'flat',
-  reaches: 'small coated work joins before its coating has time to lift',
+  reaches: 'small coated work joins before its coating lifts',
   spares: 'the coating stays down; how round the edges come is left open',
   squeezes: false,
   levels: false,

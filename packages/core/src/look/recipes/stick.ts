@@ -5,7 +5,7 @@ import { byEdges, laterWork, times } from '../works';
 export const stick: Recipe = {
   name: 'Crisp stick',
   group: 'flat',
-  reaches: 'parts hold on to one another, edges as they were cut',
+  reaches: 'parts hold together, edges as they were cut',
   spares: 'no edge rounds, no relief sinks',
   squeezes: true,
   levels: false,
