@@ -19,7 +19,7 @@ import {
 import { least, report } from './measure';
 
 const ROUNDS = 20;
-const TURNS = 6;
+const TURNS = 20;
 const NODES = 41;
 const FLUID_LOG_ETA = 8.5;
 const HAZE = { logEta: 5.84, halfWidth_K: 45 };

@@ -31,7 +31,8 @@ static double depth, start_C, across_s, even_K, weight_of[TERMS_MOST], ratio_of[
 static double brittle_C, sets_to, sets_at, haze_middle, haze_width, lift_from, lift_to, fluid_C, frozen_C;
 
 static double capacity[NODES_MOST], conductance[NODES_MOST], height[NODES_MOST], share_of[NODES_MOST];
-static double T[NODES_MOST], middle[NODES_MOST], pivot[NODES_MOST], from_before[NODES_MOST], from_after[NODES_MOST], undo_T[NODES_MOST];
+static double T[NODES_MOST], middle[NODES_MOST], weighed[NODES_MOST], taken[NODES_MOST], given[NODES_MOST], undo_T[NODES_MOST];
+static double low_taken, high_taken;
 static double memory[13], undo_memory[13], error_K, crossed, undo_crossed;
 
 static double gamma_, implicit_share, from_middle, from_start, error_constant, early_weight;
@@ -56,50 +57,54 @@ static void mesh(void) {
   for (int i = 0; i < n; i += 1) share_of[i] = capacity[i] / whole;
 }
 
-static void first_stage(double implicit_s, double h_bottom, double h_top, double kiln_start, double kiln_mid) {
+/* From both ends to the middle node, as there. */
+static void substitute(double *solved, int meet) {
   int last = n - 1;
-  double coupled = 0, share = 0, eliminated = 0, here = T[0], from_below = h_bottom * (kiln_start - here + kiln_mid), exchanged = implicit_s * h_bottom;
-  for (int i = 0; i < last; i += 1) {
-    double k = conductance[i], above = implicit_s * k, c = capacity[i];
-    double p = 1 / (c + coupled + above + exchanged - coupled * share);
-    double next = T[i + 1], from_above = k * (next - here);
-    eliminated = (c * here + implicit_s * (from_below + from_above) + coupled * eliminated) * p;
-    middle[i] = eliminated;
-    pivot[i] = p;
-    from_before[i] = coupled * p;
-    share = above * p;
-    from_after[i] = share;
-    coupled = above;
-    exchanged = 0;
-    from_below = -from_above;
-    here = next;
-  }
-  double c = capacity[last], p = 1 / (c + coupled + implicit_s * h_top + exchanged - coupled * share);
-  pivot[last] = p;
-  from_before[last] = coupled * p;
-  double solved = (c * here + implicit_s * (from_below + h_top * (kiln_start - here + kiln_mid)) + coupled * eliminated) * p;
-  middle[last] = solved;
-  for (int i = last - 1; i >= 0; i -= 1) {
-    solved = middle[i] + from_after[i] * solved;
-    middle[i] = solved;
+  double low = solved[meet], high = low;
+  for (int i = meet - 1, j = meet + 1; i >= 0; i -= 1, j += 1) {
+    low = solved[i] + given[i] * low;
+    solved[i] = low;
+    if (j > last) continue;
+    high = solved[j] + given[j] * high;
+    solved[j] = high;
   }
 }
 
+static void first_stage(double implicit_s, double h_bottom, double h_top, double kiln_start, double kiln_mid) {
+  int last = n - 1, meet = n >> 1;
+  double low = T[0], high = T[last];
+  double low_own = implicit_s * h_bottom, low_right = low_own * (kiln_start - low + kiln_mid), low_towards = 1;
+  double high_own = implicit_s * h_top, high_right = high_own * (kiln_start - high + kiln_mid), high_towards = 1;
+  for (int i = 0, j = last; i < meet; i += 1, j -= 1) {
+    double towards = implicit_s * conductance[i], c = capacity[i], next = T[i + 1], flows = towards * (next - low);
+    double p = 1 / (c + towards + low_own), solved = (c * low + flows + low_right) * p, gives = towards * p;
+    undo_T[i] = low, middle[i] = solved, weighed[i] = c * p, taken[i] = low_towards * p, given[i] = gives;
+    low_own = towards * (c + low_own) * p, low_right = towards * solved - flows, low_towards = towards, low = next;
+    if (j <= meet) continue;
+    towards = implicit_s * conductance[j - 1], c = capacity[j], next = T[j - 1], flows = towards * (next - high);
+    p = 1 / (c + towards + high_own), solved = (c * high + flows + high_right) * p, gives = towards * p;
+    undo_T[j] = high, middle[j] = solved, weighed[j] = c * p, taken[j] = high_towards * p, given[j] = gives;
+    high_own = towards * (c + high_own) * p, high_right = towards * solved - flows, high_towards = towards, high = next;
+  }
+  double p = 1 / (capacity[meet] + low_own + high_own);
+  weighed[meet] = capacity[meet] * p, low_taken = low_towards * p, high_taken = high_towards * p, undo_T[meet] = low;
+  middle[meet] = (capacity[meet] * low + low_right + high_right) * p;
+  substitute(middle, meet);
+}
+
 static void second_stage(double implicit_s, double h_bottom, double h_top, double kiln_end) {
-  int last = n - 1;
-  double eliminated = 0, exchanged = implicit_s * h_bottom * kiln_end;
-  for (int i = 0; i < n; i += 1) {
-    if (i == last) exchanged += implicit_s * h_top * kiln_end;
-    double right = capacity[i] * (from_middle * middle[i] - from_start * T[i]) + exchanged;
-    eliminated = right * pivot[i] + from_before[i] * eliminated;
-    T[i] = eliminated;
-    exchanged = 0;
+  int last = n - 1, meet = n >> 1;
+  double low = implicit_s * h_bottom * kiln_end, high = implicit_s * h_top * kiln_end;
+  for (int i = 0, j = last; i < meet; i += 1, j -= 1) {
+    low = (from_middle * middle[i] - from_start * T[i]) * weighed[i] + taken[i] * low;
+    T[i] = low;
+    if (j <= meet) continue;
+    high = (from_middle * middle[j] - from_start * T[j]) * weighed[j] + taken[j] * high;
+    T[j] = high;
   }
-  double solved = eliminated;
-  for (int i = last - 1; i >= 0; i -= 1) {
-    solved = T[i] + from_after[i] * solved;
-    T[i] = solved;
-  }
+  double own = from_middle * middle[meet] - from_start * T[meet];
+  T[meet] = own * weighed[meet] + low_taken * low + high_taken * high;
+  substitute(T, meet);
 }
 
 static double estimate_error(double dt) {
@@ -123,7 +128,6 @@ static double estimate_error(double dt) {
 static void conduct(double dt, double kiln_start, double kiln_end) {
   int last = n - 1;
   double implicit_s = implicit_share * dt, kiln_mid = kiln_start + gamma_ * (kiln_end - kiln_start), halfway = (kiln_start + kiln_end) / 2;
-  memcpy(undo_T, T, n * sizeof *T);
   memcpy(undo_memory, memory, sizeof memory);
   undo_crossed = crossed;
   double bottom_start = T[0], top_start = T[last];

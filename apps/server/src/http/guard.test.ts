@@ -102,8 +102,9 @@ test('a page of another version is told so, before anything that it means is tak
 test('every answer says what it may load and that nobody frames it; nothing asks for https on plain http', async () => {
   const { headers } = await ask({ path: '/api/health' });
   const policy = String(headers['content-security-policy']);
-  for (const part of ["script-src 'self'", "worker-src 'self'", "style-src 'self' 'unsafe-inline'", "frame-ancestors 'none'"]) expect(policy).toContain(part);
-  expect(policy).not.toMatch(/upgrade-insecure-requests|unsafe-eval/);
+  for (const part of ["script-src 'self' 'wasm-unsafe-eval';", "worker-src 'self'", "style-src 'self' 'unsafe-inline'", "frame-ancestors 'none'"])
+    expect(policy).toContain(part);
+  expect(policy).not.toMatch(/upgrade-insecure-requests|'unsafe-eval'/);
   expect(headers['x-content-type-options']).toBe('nosniff');
   expect(headers['strict-transport-security']).toBeUndefined();
   expect(headers['cross-origin-opener-policy']).toBeUndefined();

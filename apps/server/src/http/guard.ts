@@ -78,7 +78,8 @@ const headers = (secure: boolean): RequestHandler =>
       useDefaults: false,
       directives: {
         defaultSrc: ["'self'"],
-        scriptSrc: ["'self'"],
+        // The engine's inner loops are WebAssembly, which it says this of; where a browser forbids it they run plain.
+        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
         workerSrc: ["'self'"],
         // The interface's styles are injected as it renders.
         styleSrc: ["'self'", "'unsafe-inline'"],

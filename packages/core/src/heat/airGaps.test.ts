@@ -30,7 +30,7 @@ function climbed(gap_m: number, rate_C_per_h: number) {
   const mesh = meshOf([glass(0.003), glass(0.003)], SOFT_90, { apart: true });
   const drive = driveFrom(20);
   const body = heatSolver(mesh, { top: CLAMPED, bottom: INSULATED }, 20, drive);
-  const gaps: AirGaps = airGaps(mesh, SOFT_90, gap_m, body.temperature);
+  const gaps: AirGaps = airGaps(mesh, SOFT_90, gap_m, body);
   drive.dt_s = 10;
   let kiln_C = 20;
   while (kiln_C < 400) {

@@ -6,6 +6,7 @@ import { TYPICAL_POCKET, squeezeWork } from '../flow/squeeze';
 import type { GlassConstants } from '../glass/constants';
 import { fluidity, viscosityOf } from '../glass/viscosity';
 import { KELVIN_AT_0_C, STEFAN_BOLTZMANN_W_m2K4 } from '../units/physical';
+import type { Conducting } from './solver';
 import type { Mesh } from './stack';
 
 /** How far cut sheets stand apart on the mean, m; people find 0.1 to 0.3 mm. */
@@ -34,10 +35,10 @@ export interface AirGaps {
   restore(state: Float64Array): void;
 }
 
-/** For a mesh whose sheets stand apart; temperature is the solver's own array. */
-export function airGaps(mesh: Mesh, glass: GlassConstants, gap_m: number, temperature: Float64Array): AirGaps {
+/** For a mesh whose sheets stand apart; sets the solver's own conductances by its temperatures. */
+export function airGaps(mesh: Mesh, glass: GlassConstants, gap_m: number, { temperature, conductance }: Conducting): AirGaps {
   const vft = viscosityOf(glass);
-  const { gaps, sheets, conductance, height_m } = mesh;
+  const { gaps, sheets, height_m } = mesh;
   const work = new Float64Array(gaps.length);
   const closes = Float64Array.from(gaps, (_, i) => {
     const [first, last] = sheets[i + 1];

@@ -5,6 +5,7 @@
  */
 import type { GlassConstants } from '../glass/constants';
 import { KELVIN_AT_0_C, STEFAN_BOLTZMANN_W_m2K4 } from '../units/physical';
+import type { Conducting } from './solver';
 import type { Mesh } from './stack';
 
 const FROM_K = 500 + KELVIN_AT_0_C;
@@ -22,8 +23,8 @@ export function radiantConductivity({ absorption_perM }: GlassConstants, at_C: n
 }
 
 /** Sets the conductances of the glass for the step that comes; nothing where its absorption is not told. */
-export function clearGlass(mesh: Mesh, glass: GlassConstants, temperature: Float64Array): { prepare(): void } {
-  const { sheets, conductance, height_m } = mesh;
+export function clearGlass(mesh: Mesh, glass: GlassConstants, { temperature, conductance }: Conducting): { prepare(): void } {
+  const { sheets, height_m } = mesh;
   if (glass.absorption_perM === undefined) return { prepare: () => undefined };
   const cold = conductance.slice();
   return {

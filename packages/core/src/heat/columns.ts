@@ -6,8 +6,8 @@
  */
 import type { GlassConstants } from '../glass/constants';
 import type { Drive } from './drive';
-import type { Face } from './exchange';
-import { type HeatSolverState, heatSolver } from './heatSolver';
+import { heatSolver } from './heatSolver';
+import type { Faces, HeatSolverState } from './solver';
 import { type StackLayer, meshOf } from './stack';
 
 export interface UnlikeColumns {
@@ -31,6 +31,8 @@ export interface Columns {
   step(): void;
   save(): HeatSolverState[];
   restore(state: readonly HeatSolverState[]): void;
+  /** Not to be used from here on. */
+  release(): void;
 }
 
 /** stack: of the body; its layers of glass are replaced by one of each depth. */
@@ -38,7 +40,7 @@ export function columnsOf(
   { thick_m, thin_m, apart_m }: UnlikeColumns,
   stack: readonly StackLayer[],
   glass: GlassConstants,
-  faces: { top: Face; bottom: Face },
+  faces: Faces,
   start_C: number,
   drive: Drive,
 ): Columns {
@@ -85,6 +87,10 @@ export function columnsOf(
     restore: ([ofThickState, ofThinState]) => {
       thick.restore(ofThickState);
       thin.restore(ofThinState);
+    },
+    release() {
+      thick.release();
+      thin.release();
     },
   };
   return self;

@@ -1,6 +1,7 @@
 import { SOFT_90, CLAMPED } from '../testCases';
 import { diffusivity } from '../glass/constants';
-import { type HeatSolver, heatSolver } from './heatSolver';
+import { heatSolver } from './heatSolver';
+import type { HeatSolver } from './solver';
 import { type Drive, driveFrom } from './drive';
 import { meshOf } from './stack';
 

@@ -6,7 +6,8 @@ import { openRim } from '../flow/squeeze';
 import { levellingRate } from '../flow/relief';
 import { type SegmentFigures, type Series, copyOf, emptyFigures, emptySeries } from './figures';
 import type { Drive } from './drive';
-import { HELD_SHARE, findThermalTension, thermalTensionNow, tensionWeights } from './thermalTension';
+import { type HeatSolver, TOLD } from './solver';
+import { HELD_SHARE, thermalTensionNow, tensionWeights } from './thermalTension';
 import { type Regimes, hottestSegment, regimesOf, annealSoakSegment } from './regimes';
 import type { SimulationInput } from './simulation';
 import type { Mesh } from './stack';
@@ -76,9 +77,10 @@ function growingMean(before: number, after: number): number {
   return (sum / 2) * (1 - (grows * grows) / 3);
 }
 
-/** Follows one simulation; temperature is the heatSolver's own array, read after every step. */
-export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float64Array, drive: Drive, columns: { apart_K: number } | null) {
+/** Follows one simulation; the body's temperatures are read after every step. */
+export function recorder(input: SimulationInput, mesh: Mesh, body: HeatSolver, drive: Drive, columns: { apart_K: number } | null) {
   const { glass } = input;
+  const { temperature } = body;
   const vft = viscosityOf(glass);
   const regimes = regimesOf(glass, vft);
   const shear_Pa = shearModulus(glass);
@@ -90,7 +92,7 @@ export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float6
   const stiff_C = temperatureAt(vft, STIFF_LOG_ETA);
   const bell = hazeBell(glass);
   const lifts = coatingRange(glass);
-  const { glassFrom, glassTo, glassShare: share } = mesh;
+  const { glassFrom, glassTo, glassShare } = mesh;
   const depth_m = mesh.height_m[glassTo] - mesh.height_m[glassFrom];
   const levelling_Pa = input.relief ? levellingRate(glass, input.relief.width_m, input.relief.depth_m ?? depth_m) : null;
 
@@ -121,8 +123,10 @@ export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float6
 
   const stress = input.stress ? stressRecorder(input, mesh, temperature, drive, running) : null;
   const flat = (input.shape ?? 'plate') === 'plate';
-  const whole = tensionWeights(mesh, temperature, glassFrom, glassTo);
-  const { temperature: glassT, armShare } = whole;
+  const { arm, armShare } = tensionWeights(mesh, temperature, glassFrom, glassTo);
+  const gauge = body.gauge({ from: glassFrom, share: glassShare, arm, armShare });
+  const { told } = gauge;
+  const highest_m = arm[arm.length - 1];
   const sheets = input.looseSheets && flat ? mesh.sheets.map(([first, last]) => tensionWeights(mesh, temperature, first, last)) : null;
 
   const heldShare = input.heldShare ?? HELD_SHARE;
@@ -144,9 +148,9 @@ export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float6
         if (sheets[i].straight_K > straight_K) straight_K = sheets[i].straight_K;
       }
     } else {
-      findThermalTension(whole);
-      pull_K = whole.greatest_K;
-      straight_K = whole.straight_K;
+      gauge.findPull();
+      pull_K = told[TOLD.pull];
+      straight_K = Math.abs(told[TOLD.slope]) * highest_m;
     }
     if (pull_K > pulled[0]) pulled[0] = pull_K;
     if (straight_K > pulled[1]) pulled[1] = straight_K;
@@ -180,8 +184,12 @@ export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float6
   function flow(): void {
     const { dt_s } = drive;
     const { mean, rate } = running;
-    // Stiff glass does no work worth counting: most steps of a firing need none of this.
     const flows = temperature[glassFrom] > stiff_C || temperature[glassTo] > stiff_C;
+    // Stiff glass does no work worth counting, and neither hazes nor lets go of a coating: most steps of a firing need none of this.
+    if (!flows && running.fluidityMean === 0) {
+      if (running.spread > evenWithin_K) now.relaxations = 0;
+      return;
+    }
     const below = flows ? fluidity(vft, temperature[glassFrom]) : 0;
     const middle = flows ? fluidity(vft, mean) : 0;
     const above = flows ? fluidity(vft, temperature[glassTo]) : 0;
@@ -190,7 +198,7 @@ export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float6
     now.heatWorkTop_perPa += growingMean(running.fluidityAbove, above) * dt_s;
     now.heatWork_perPa += work;
     running.workSoFar += work;
-    const open = flows ? openRim(middle) : 1;
+    const open = openRim(middle);
     if (rate > STILL_K_PER_S) now.squeezeWork_perPa += (work * (running.open + open)) / 2;
     running.open = open;
     now.relaxations = running.spread > evenWithin_K ? 0 : now.relaxations + work * shear_Pa * evenShare();
@@ -223,23 +231,12 @@ export function recorder(input: SimulationInput, mesh: Mesh, temperature: Float6
     residual: () => stress?.residual() ?? {},
     step(): void {
       const before = running.mean;
-      let low = glassT[0];
-      let high = low;
-      let mean = 0;
-      let slope = 0;
-      for (let i = 0; i < glassT.length; i += 1) {
-        const here = glassT[i];
-        if (here < low) low = here;
-        if (here > high) high = here;
-        mean += share[i] * here;
-        slope += armShare[i] * here;
-      }
+      const mean = told[TOLD.mean];
+      const low = told[TOLD.low];
       running.mean = mean;
       const rate = (mean - before) / drive.dt_s;
       running.rate = rate;
-      whole.mean = mean;
-      whole.slope = slope;
-      const through = high - low;
+      const through = told[TOLD.high] - low;
       const across = across_s * Math.abs(rate);
       const sides = sides_s * Math.abs(rate);
       const spread = through + across + sides;

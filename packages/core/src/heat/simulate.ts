@@ -10,7 +10,8 @@ import type { MeasuredCurve, SimulationInput, SimulationResult } from './simulat
 import { diffusivity } from '../glass/constants';
 import { perHour, perSecond } from '../units/convert';
 import { wallAfter } from '../kiln/kiln';
-import { type HeatSolverState, heatSolver } from './heatSolver';
+import { heatSolver } from './heatSolver';
+import type { HeatSolverState } from './solver';
 import { driveFrom } from './drive';
 import { FIXED_STEPS, controlledSteps, SHORTEST_STEP_S, STALLED_K_PER_S, STEP_TOLERANCE_K, findKilnRate } from './kilnPath';
 import { clearGlass } from './clearGlass';
@@ -53,10 +54,10 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
   const mesh = meshOf(input.stack, glass, { glassIntervals: input.resolution?.glassIntervals, shape, apart });
   const drive = driveFrom(start_C);
   const body = heatSolver(mesh, input.faces, input.start_C ?? start_C, drive);
-  const gaps = airGaps(mesh, glass, gap_m, body.temperature);
-  const clear = clearGlass(mesh, glass, body.temperature);
+  const gaps = airGaps(mesh, glass, gap_m, body);
+  const clear = clearGlass(mesh, glass, body);
   const columns = input.columns && shape === 'plate' ? columnsOf(input.columns, input.stack, glass, input.faces, input.start_C ?? start_C, drive) : null;
-  const watch = recorder(input, mesh, body.temperature, drive, columns);
+  const watch = recorder(input, mesh, body, drive, columns);
   const controlled = input.steps !== 'fixed';
   const stepShare = input.resolution?.stepShare ?? 1;
   const depth_m = mesh.height_m[mesh.glassTo] - mesh.height_m[mesh.glassFrom];
@@ -203,7 +204,7 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
 
   let stored = 0;
   for (let i = 0; i < mesh.capacity.length; i += 1) stored += mesh.capacity[i] * (body.temperature[i] - (input.start_C ?? start_C));
-  return {
+  const result: SimulationResult = {
     segments: watch.figures(),
     total_s: now.t_s,
     steps: now.steps,
@@ -213,4 +214,7 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
     ...(input.series ? { series: watch.series() } : {}),
     ...watch.residual(),
   };
+  body.release();
+  columns?.release();
+  return result;
 }

@@ -19,9 +19,7 @@ export interface TensionWeights {
   arm: Float64Array;
   /** The slope, K/m, is the sum of these times temperature. */
   armShare: Float64Array;
-  /** Mean and slope to be judged, and the greatest tension found, K. */
-  mean: number;
-  slope: number;
+  /** The greatest tension found, K. */
   greatest_K: number;
   /** Half of what the straight part of the profile rises by through the depth, K. */
   straight_K: number;
@@ -40,16 +38,20 @@ export function tensionWeights({ height_m }: Mesh, temperature: Float64Array, fr
     share,
     arm,
     armShare: share.map((one, i) => (one * arm[i]) / second),
-    mean: 0,
-    slope: 0,
     greatest_K: 0,
     straight_K: 0,
   };
 }
 
-/** Finds the greatest tension of a profile whose mean and slope are set. */
-export function findThermalTension(weights: TensionWeights): void {
-  const { temperature, arm, mean, slope } = weights;
+/** Finds the greatest tension for the current temperatures. */
+export function thermalTensionNow(weights: TensionWeights): void {
+  const { temperature, share, arm, armShare } = weights;
+  let mean = 0;
+  let slope = 0;
+  for (let i = 0; i < share.length; i += 1) {
+    mean += share[i] * temperature[i];
+    slope += armShare[i] * temperature[i];
+  }
   let greatest = 0;
   for (let i = 0; i < arm.length; i += 1) {
     const pull = mean + slope * arm[i] - temperature[i];
@@ -57,18 +59,4 @@ export function findThermalTension(weights: TensionWeights): void {
   }
   weights.greatest_K = greatest;
   weights.straight_K = Math.abs(slope) * arm[arm.length - 1];
-}
-
-/** Finds the greatest tension for the current temperatures. */
-export function thermalTensionNow(weights: TensionWeights): void {
-  const { temperature, share, armShare } = weights;
-  let mean = 0;
-  let slope = 0;
-  for (let i = 0; i < share.length; i += 1) {
-    mean += share[i] * temperature[i];
-    slope += armShare[i] * temperature[i];
-  }
-  weights.mean = mean;
-  weights.slope = slope;
-  findThermalTension(weights);
 }
