@@ -88,7 +88,11 @@ test('versions are named and taken into use again', async () => {
   expect(await field.evaluate((node) => (node as HTMLInputElement).value)).toBe('a minute more');
 });
 
-test('each school is computed for this body and can be taken', async () => {
+test('each school is computed for this body, compiled in the worker, and can be taken', async () => {
+  const engines = me.page.workers().filter((worker) => /engine/.test(worker.url()));
+  expect(engines.length).toBeGreaterThan(0);
+  const nothing = 'WebAssembly.Module.exports(new WebAssembly.Module(new Uint8Array([0, 97, 115, 109, 1, 0, 0, 0]))).length';
+  expect(await engines[0].evaluate(nothing)).toBe(0);
   await me.press('fold-schools');
   const cooler = await me.sees('school-cooler-annealing', /in all/);
   const hotter = await me.sees('school-hotter-annealing', /in all/);
