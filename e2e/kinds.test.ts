@@ -44,6 +44,12 @@ const TRIED: Record<Look, Tried> = {
   press: { on: 'heaped', typed: { spacer: '6', weight: '4 kg', plate: '20' }, tells: /^pressed to 6 ?mm work/ },
   drip: { on: 'heaped', typed: { holes: '6', hole: '12', floor: '15', collects: '' }, tells: /^run out 9\d ?% work/, kiln: 'tall-kiln' },
   potMelt: { on: 'heaped', typed: { holes: '1', hole: '18', floor: '12', collects: '15 cm' }, tells: /^run out 9\d ?% work/, kiln: 'tall-kiln' },
+  openCast: { on: 'heaped', typed: { thick: '22', thin: '18', wall: '25', detail: '' }, tells: /^fills to 0\.\d ?mm work/ },
+  coreCast: { on: 'heaped', typed: { thick: '20', thin: '18', wall: '25', core: '20', detail: '' }, tells: /^fills to 0\.\d ?mm work/ },
+  reservoirCast: {
+    ...{ on: 'heaped', typed: { thick: '25', thin: '20', wall: '25', sprue: '22', neck: '15', detail: '' } },
+    ...{ tells: /^fills to 0\.\d ?mm work/, kiln: 'tall-kiln' },
+  },
   slump: { on: 'slab', typed: { span: '120', depth: '15' }, tells: /^heat work/ },
   loosen: { on: 'slab', tells: /^lets go \d+ ?× work/ },
   drape: { on: 'slab', typed: { overhang: '45', drop: '15' }, tells: /^heat work/ },

@@ -7,7 +7,7 @@ import type { Layer } from './body/layers';
 import type { Look } from './look/recipes/all';
 import type { Shaping } from './look/shaping';
 import type { FiringCase } from './schedule/firingCase';
-import { SETUPS, type SetUpKind, type Wet, withPaper } from './schedule/setups';
+import { SETUPS, type SetUpKind, type Wet, setUpOf } from './schedule/setups';
 import { STUDIO_KILN, familyOfId, sheetsOf } from './testCases';
 
 interface Choice {
@@ -36,11 +36,15 @@ function firing(look: Look, choice: Choice): FiringCase {
   const base = sheetsOf(1, 0.003);
   const sheets = (choice.sheets_mm ?? []).map((mm): Layer => ({ form: 'sheet', glass: 0, thickness_m: mm / 1000 }));
   const [width, length] = size_mm;
-  const own = choice.paper ? withPaper(SETUPS[setup]) : SETUPS[setup];
   return {
     ...base,
     look,
-    setup: { ...own, ...(choice.wet ? { wet: choice.wet } : {}), ...(choice.shaping ? { shaping: choice.shaping } : {}) },
+    setup: setUpOf({
+      kind: setup,
+      paper: choice.paper ?? false,
+      ...(choice.wet ? { wet: choice.wet } : {}),
+      ...(choice.shaping ? { shaping: choice.shaping } : {}),
+    }),
     body: {
       glasses: [familyOfId(family)],
       layers: choice.layers ?? sheets,
@@ -70,6 +74,10 @@ const drain = (holes: number, hole_mm: number, plate_mm: number, collects_mm?: n
   ...{ kind: 'drain', holes, hole_m: hole_mm / 1000, plate_m: plate_mm / 1000 },
   ...(collects_mm === undefined ? {} : { collects_m: collects_mm / 1000 }),
 });
+const sections = (thick_mm: number, thin_mm: number, wall_mm = 25) => ({ thick_m: thick_mm / 1000, thin_m: thin_mm / 1000, wall_m: wall_mm / 1000 });
+const cavity = (thick_mm: number, thin_mm: number, wall_mm?: number): Shaping => ({ kind: 'cavity', ...sections(thick_mm, thin_mm, wall_mm) });
+/** In plaster, damp as it comes from the bench. */
+const invested = { family: 'casting-crystal', setup: 'inInvestment', wet: 'damp' } as const;
 const grains = (form: 'frit' | 'powder', kg_m2: number, grain_mm: number): Layer => ({ form, glass: 0, perArea_kg_m2: kg_m2, grain_m: grain_mm / 1000 });
 const rods = (diameter_mm: number): Layer => ({ form: 'rod', glass: 0, diameter_m: diameter_mm / 1000 });
 const readings = { more: { setup: { ...SETUPS.raisedShelf, twoFaceProof: 'readings' } } } as const;
@@ -189,6 +197,36 @@ export const BODIES: [name: string, FiringCase][] = [
   ],
   ['over a can', firing('drape', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'overFormer', shaping: former(90, 50) })],
   ['a low drape', firing('drape', { sheets_mm: [3], joined: true, size_mm: [250], setup: 'overFormer', shaping: former(60, 20) })],
+  // Castings in moulds of plaster and silica.
+  ['cast of frit, 25 mm', firing('openCast', { ...invested, layers: [grains('frit', 60, 5)], size_mm: [120], shaping: cavity(25, 20) })],
+  ['cast of frit, 50 mm', firing('openCast', { ...invested, layers: [grains('frit', 110, 8)], size_mm: [150], shaping: cavity(50, 50) })],
+  ['cast of billets, 50 mm', firing('openCast', { ...invested, sheets_mm: [22, 22], size_mm: [120, 120], shaping: cavity(50, 40) })],
+  [
+    'cast of soft sheet, 40 mm',
+    firing('openCast', { ...invested, family: 'soft-90', layers: [grains('frit', 90, 5)], size_mm: [100], shaping: cavity(40, 40) }),
+  ],
+  [
+    'cast of lead crystal, 30 mm',
+    firing('openCast', { ...invested, family: 'lead-crystal', layers: [grains('frit', 80, 5)], size_mm: [100], shaping: cavity(30, 25) }),
+  ],
+  ['cast thick and thin', firing('openCast', { ...invested, layers: [grains('frit', 60, 5)], size_mm: [150], shaping: cavity(50, 15) })],
+  ['cast, 100 mm', firing('openCast', { ...invested, layers: [grains('frit', 240, 10)], size_mm: [200], shaping: cavity(100, 100) })],
+  ['cast, 300 mm', firing('openCast', { ...invested, layers: [grains('frit', 700, 15)], size_mm: [300, 300], shaping: cavity(300, 280, 50) })],
+  [
+    'cast hollow',
+    firing('coreCast', { ...invested, layers: [grains('frit', 30, 3)], size_mm: [120], shaping: { kind: 'core', ...sections(15, 12), core_m: 0.02 } }),
+  ],
+  [
+    'cast from a reservoir',
+    firing('reservoirCast', {
+      ...{ ...invested, layers: [grains('frit', 100, 8)], size_mm: [80] },
+      shaping: { kind: 'reservoir', ...sections(40, 30), hole_m: 0.02, plate_m: 0.02 },
+    }),
+  ],
+  [
+    'its second firing, polished',
+    firing('firePolish', { family: 'casting-crystal', casting: { thickest_mm: 40, thinnest_mm: 30 }, joined: true, size_mm: [100, 100] }),
+  ],
   ['stuck in its mould, 300 mm', firing('loosen', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'onPosts' })],
   ['a thick one, stuck', firing('loosen', { sheets_mm: [12], joined: true, size_mm: [200, 200], setup: 'onPosts' })],
   ['into a damp mould', firing('slump', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'inMould', shaping: hollow(300, 50), wet: 'damp' })],

@@ -69,7 +69,7 @@ export { edgeOn, retardation, rimBand } from './stress/polariser';
 export { interferenceColour, TINT_PLATE_NM } from './stress/interference';
 export type { PurposefulSegment, Segment } from './kiln/segment';
 export { DEFAULT_LIMITS } from './schedule/limits';
-export { BARE_SHELF, SETUP_KINDS, SETUP_NAMES, type SetUpKind, SETUPS, type Wet, WETS, withPaper } from './schedule/setups';
+export { BARE_SHELF, SETUP_KINDS, SETUP_NAMES, type SetUpKind, setUpOf, SETUPS, type Wet, WETS, withPaper } from './schedule/setups';
 export { DEFAULT_SCHOOL, type FiringCase, glassOf, type School } from './schedule/firingCase';
 export { resolved, simulationOf } from './schedule/resolved';
 export { type Moments, momentsOf } from './schedule/moments';

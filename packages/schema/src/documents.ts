@@ -44,7 +44,7 @@ import { ControllerSchema } from './records';
 export const SHEET_RANGE_M = { least: 0.0005, most: 0.025 } as const;
 export const SIZE_RANGE_M = { least: 0.02, most: 2 } as const;
 export const ROD_RANGE_M = { least: 0.0005, most: 0.05 } as const;
-export const GRAIN_RANGE_KG_M2 = { least: 0.01, most: 100 } as const;
+export const GRAIN_RANGE_KG_M2 = { least: 0.01, most: 1000 } as const;
 export const OVERHANG_RANGE_M = { least: 0, most: 0.05 } as const;
 export const COVER_RANGE = { least: 0.01, most: 1 } as const;
 export const PIECES_AT_MOST = 500;

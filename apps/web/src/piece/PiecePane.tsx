@@ -253,14 +253,20 @@ function BodyFigures({ doc, shelves }: { doc: PieceDoc; shelves: Shelves }) {
     return { ...by, figure: afterFiring.rimMoves_m > 0 ? `+${by.figure}` : by.figure };
   };
   const other = otherUnits(units);
+  const first = doc.steps[0] && RECIPES[doc.steps[0].look];
+  const elsewhere = first && (first.puddle ?? first.fills) ? first : null;
   return (
     <View style={{ gap: space.small }}>
       <View style={{ flexDirection: 'row', gap: space.large }}>
         <FigureBlock label="depth" value={deep(units)} other={deep(other)} testID="figure-depth" />
         <FigureBlock label="mass" value={formatMass(mass_kg, units.mass)} other={formatMass(mass_kg, other.mass)} testID="figure-mass" />
-        <FigureBlock label="rim moves" value={moves(units)} other={moves(other)} note="if left to flow" testID="figure-rim" />
+        {!elsewhere && <FigureBlock label="rim moves" value={moves(units)} other={moves(other)} note="if left to flow" testID="figure-rim" />}
       </View>
-      <Words size="label">{RIM[afterFiring.tendency](text(formatLength(afterFiring.naturalDepth_m, units.length)))}</Words>
+      <Words size="label">
+        {elsewhere
+          ? `A ${elsewhere.name.toLowerCase()} takes it to another form: its run sheet tells which.`
+          : RIM[afterFiring.tendency](text(formatLength(afterFiring.naturalDepth_m, units.length)))}
+      </Words>
     </View>
   );
 }

@@ -20,6 +20,8 @@ export const SETUP_CAUTIONS: Record<SetUpKind, string> = {
   floorShelf: 'A kiln’s floor hides elements and cracks: clear it of crumbs of glass, which melt into the brick and eat it.',
   board: 'Fibre board and blanket shed fibres: respirator, gloves and long sleeves, and bag the offcuts.',
   inMould: 'A damp mould steams and cracks: dry it slowly first. Plaster and silica dust call for a respirator.',
+  inInvestment:
+    'A plaster mould holds water long after it feels dry: steam cracks it and spits glass. Weigh it; a respirator for its dust, and a tray of sand under it.',
   onPosts: 'Posts must stand so that nothing can tip when it drops; a blanket under it, and room between.',
   overFormer: 'Steel scales and stays hot long after the glass; boron nitride is sprayed with mask and gloves, brushing is calmer.',
 };

@@ -22,8 +22,9 @@ import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { lengthWithin, massWithin, numberWithin } from './typed';
 
+type CastField = 'thick' | 'thin' | 'wall' | 'detail' | 'core' | 'sprue' | 'neck';
 export type StepField =
-  'span' | 'depth' | 'overhang' | 'drop' | 'former' | 'sheet' | 'gap' | 'spacer' | 'weight' | 'plate' | 'holes' | 'hole' | 'floor' | 'collects';
+  'span' | 'depth' | 'overhang' | 'drop' | 'former' | 'sheet' | 'gap' | 'spacer' | 'weight' | 'plate' | 'holes' | 'hole' | 'floor' | 'collects' | CastField;
 
 /** What has been typed of a form stands beside the choices, each figure as a person writes it. */
 export interface StepEntry extends Record<StepField, string> {
@@ -49,6 +50,16 @@ export interface FormField {
   most: number;
   mayBeLeftOut?: true;
 }
+
+const SECTIONS: readonly FormField[] = [
+  { field: 'thick', key: 'thick_m', label: 'Thickest section of glass', name: 'The thickest section', of: 'length', least: 0.002, most: 0.3 },
+  { field: 'thin', key: 'thin_m', label: 'Thinnest section of glass', name: 'The thinnest section', of: 'length', least: 0.001, most: 0.3 },
+  { field: 'wall', key: 'wall_m', label: 'Wall of the mould, thick', name: 'The wall', of: 'length', least: 0.002, most: 0.2 },
+];
+const DETAIL: FormField = {
+  ...{ field: 'detail', key: 'detail_m', label: 'Finest detail, radius', hint: 'may be left out', name: 'The detail' },
+  ...{ of: 'length', least: 0.00005, most: 0.05, mayBeLeftOut: true },
+};
 
 /** What each kind of form asks for. */
 export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
@@ -76,6 +87,27 @@ export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
     { field: 'weight', key: 'plate_kg', label: 'Plate, weighs', hint: 'all that lies on the glass', name: 'The plate', of: 'mass', least: 0.05, most: 100 },
     { field: 'plate', key: 'plate_m', label: 'Plate, thick', name: 'The plate', of: 'length', least: 0.001, most: 0.1 },
   ],
+  cavity: [...SECTIONS, DETAIL],
+  core: [
+    ...SECTIONS,
+    {
+      field: 'core',
+      key: 'core_m',
+      label: 'Core, thick',
+      hint: 'from the glass to its hollow or its middle',
+      name: 'The core',
+      of: 'length',
+      least: 0.002,
+      most: 0.2,
+    },
+    DETAIL,
+  ],
+  reservoir: [
+    ...SECTIONS,
+    { field: 'sprue', key: 'hole_m', label: 'Hole under the reservoir, across', name: 'The hole', of: 'length', least: 0.002, most: 0.2 },
+    { field: 'neck', key: 'plate_m', label: 'The hole, long', hint: 'from reservoir to mould', name: 'Its length', of: 'length', least: 0.001, most: 0.1 },
+    DETAIL,
+  ],
   drain: [
     { field: 'holes', key: 'holes', label: 'Holes', hint: 'how many', name: 'The number of holes', of: 'count', least: 1, most: 10_000 },
     { field: 'hole', key: 'hole_m', label: 'A hole, across', name: 'The hole', of: 'length', least: 0.002, most: 0.2 },
@@ -93,7 +125,17 @@ export const fieldsOf = (look: Look): readonly FormField[] => {
   return kind ? FORM_FIELDS[kind] : [];
 };
 
-const SETUP_OF: Partial<Record<Look, SetUpKind>> = { slump: 'inMould', drape: 'overFormer', loosen: 'onPosts' };
+const SETUP_OF: Partial<Record<Look, SetUpKind>> = {
+  slump: 'inMould',
+  drape: 'overFormer',
+  loosen: 'onPosts',
+  openCast: 'inInvestment',
+  coreCast: 'inInvestment',
+  reservoirCast: 'inInvestment',
+};
+
+/** Of plaster and silica, by hand. */
+const USUAL_WALL_M = 0.025;
 
 /** The set-up that a look is usually fired on. */
 export const usualSetUp = (look: Look): SetUpKind => SETUP_OF[look] ?? 'bareShelf';
@@ -130,7 +172,9 @@ export function entryOfStep(
   const look = step?.look ?? likelyLook(doc);
   const shaping = step?.setup.shaping;
   const last = doc.steps.at(-1);
-  const figures = Object.entries(FORM_FIELDS).flatMap(([kind, fields]) =>
+  // Kinds share fields; the one that was chosen has the last word.
+  const kinds = Object.entries(FORM_FIELDS).sort(([a], [b]) => Number(a === shaping?.kind) - Number(b === shaping?.kind));
+  const figures = kinds.flatMap(([kind, fields]) =>
     fields.map(({ field, key, of }) => [
       field,
       shaping?.kind === kind ? written((shaping as unknown as Record<string, number | undefined>)[key], of, units) : '',
@@ -138,6 +182,7 @@ export function entryOfStep(
   );
   return {
     ...(Object.fromEntries(figures) as Record<StepField, string>),
+    ...(shaping && 'wall_m' in shaping ? {} : { wall: written(USUAL_WALL_M, 'length', units) }),
     ...(shaping?.kind === 'hollow' ? {} : { span: written(0.95 * footprintSpan(doc.footprint), 'length', units) }),
     look,
     setup: step?.setup.kind ?? usualSetUp(look),

@@ -94,9 +94,13 @@ function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Eva
       note: `of ${text(formatStress(limits.pull_Pa, length))}`,
       otherNote: `of ${text(formatStress(limits.pull_Pa, otherLength))}`,
     },
-    { testID: 'live-length', label: 'in all', value: formatDuration(simulation.total_s), note: `to ${opens}` },
+    { testID: 'live-length', label: 'in all', value: spanned(simulation.total_s), note: `to ${opens}` },
   ];
 }
+
+/** Days and hours do not stand beside three other figures. */
+const LONG_S = 4 * 24 * 3600;
+const spanned = (seconds: number): Figure => (seconds < LONG_S ? formatDuration(seconds) : { figure: (seconds / 86400).toFixed(1), unit: 'd' });
 
 /** A block's figure, bar and colours, as React draws them. */
 function writeFigure(block: Element, { value, other, share, broken = false, note, testID }: LiveFigure, colours: ReturnType<typeof useTheme>['colours']): void {

@@ -1,5 +1,5 @@
 /** One body on each set-up that it can lie on: bare, raised, on the floor, on board; each composed for this very body. */
-import { type FiringCase, SETUPS, SETUP_NAMES, type SetUpKind, type TemperatureUnit, withPaper } from '@torvin/core';
+import { type FiringCase, SETUP_NAMES, type SetUpKind, type TemperatureUnit, setUpOf } from '@torvin/core';
 import { View } from 'react-native';
 import { Words } from '@/ui/Words';
 import { ComposedRow } from './ComposedRow';
@@ -45,7 +45,7 @@ export function StandsPanel({ firing, setup, unit, working, onTake }: StandsPane
           id={kind}
           name={SETUP_NAMES[kind]}
           about={COSTS[kind]}
-          firing={{ ...firing, setup: { ...(setup.paper ? withPaper(SETUPS[kind]) : SETUPS[kind]), ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}) } }}
+          firing={{ ...firing, setup: setUpOf({ ...setup, kind, ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}) }) }}
           taken={kind === setup.kind}
           tells={TELLS}
           {...{ unit, working }}

@@ -6,6 +6,8 @@ import { z } from 'zod';
 import { GlassInputSchema } from './glass';
 import { oneOf, quantity } from './quantity';
 
+/** The deepest glass that can be asked about, m. */
+export const DEEPEST_M = 0.3;
 export const thickness = quantity('Thickness', 'm', 0.0005, 0.1);
 
 const corner = z.tuple([quantity('x', 'm', -2, 2), quantity('y', 'm', -2, 2)]).readonly();
@@ -35,7 +37,7 @@ const placed = {
   glass: quantity('Glass', '', 0, 31).int({ error: 'Glass must be a whole number: its place in the list of glasses.' }),
   cover: quantity('Cover', '', 0.01, 1).optional(),
 };
-const grains = { ...placed, perArea_kg_m2: quantity('Mass per area', 'kg/m²', 0.001, 100), grain_m: quantity('Grain', 'm', 1e-5, 0.03).optional() };
+const grains = { ...placed, perArea_kg_m2: quantity('Mass per area', 'kg/m²', 0.001, 1000), grain_m: quantity('Grain', 'm', 1e-5, 0.03).optional() };
 const diameter_m = quantity('Diameter', 'm', 0.0003, 0.05);
 
 export const LayerInputSchema = z
@@ -60,8 +62,8 @@ const CastingSchema = z
   .strictObject({
     glass: placed.glass,
     volume_m3: quantity('Volume', 'm³', 1e-7, 0.2),
-    thickest_m: quantity('Thickest section', 'm', 0.002, 0.15),
-    thinnest_m: quantity('Thinnest section', 'm', 0.001, 0.15),
+    thickest_m: quantity('Thickest section', 'm', 0.002, DEEPEST_M),
+    thinnest_m: quantity('Thinnest section', 'm', 0.001, DEEPEST_M),
     slender: oneOf('Slender form', ['cylinder', 'sphere']).optional(),
   })
   .refine(({ thickest_m, thinnest_m }) => thinnest_m <= thickest_m, {
@@ -69,7 +71,7 @@ const CastingSchema = z
     error: 'The thinnest section must not be thicker than the thickest.',
   }) satisfies z.ZodType<Casting>;
 
-export const DEEPEST_BODY_M = 0.1;
+export const DEEPEST_BODY_M = DEEPEST_M;
 
 export const bodyFields = {
   glasses: z.array(GlassInputSchema).min(1, { error: 'A body needs at least one glass.' }).max(32, { error: 'At most 32 glasses.' }).readonly(),

@@ -6,9 +6,18 @@ import type { Corrections } from '../learn/corrections';
 import { DEFAULT_LIMITS, type Limits } from '../schedule/limits';
 import { type SetUp, WETS } from '../schedule/setups';
 import { z } from 'zod';
-import { aBody, bodyFields } from './body';
+import { DEEPEST_M, aBody, bodyFields } from './body';
 import { ControllerInputSchema, KilnInputSchema, faces, support } from './heat';
 import { oneOf, quantity } from './quantity';
+
+const cavity = {
+  thick_m: quantity('Thickest section', 'm', 0.002, DEEPEST_M),
+  thin_m: quantity('Thinnest section', 'm', 0.001, DEEPEST_M),
+  wall_m: quantity('Wall of the mould', 'm', 0.002, 0.2),
+  detail_m: quantity('Finest detail', 'm', 5e-5, 0.05).optional(),
+};
+const hole_m = quantity('Width of a hole', 'm', 0.002, 0.2);
+const plate_m = quantity('Thickness of the floor with the holes', 'm', 0.001, 0.1);
 
 export const ShapingSchema = z
   .discriminatedUnion('kind', [
@@ -27,11 +36,14 @@ export const ShapingSchema = z
       plate_kg: quantity('Weight of the plate', 'kg', 0.05, 100),
       plate_m: quantity('Thickness of the plate', 'm', 0.001, 0.1),
     }),
+    z.strictObject({ kind: z.literal('cavity'), ...cavity }),
+    z.strictObject({ kind: z.literal('core'), ...cavity, core_m: quantity('Thickness of the core', 'm', 0.002, 0.2) }),
+    z.strictObject({ kind: z.literal('reservoir'), ...cavity, hole_m, plate_m }),
     z.strictObject({
       kind: z.literal('drain'),
       holes: quantity('Number of holes', '', 1, 10000).int({ error: 'The number of holes must be whole.' }),
-      hole_m: quantity('Width of a hole', 'm', 0.002, 0.2),
-      plate_m: quantity('Thickness of the floor with the holes', 'm', 0.001, 0.1),
+      hole_m,
+      plate_m,
       collects_m: quantity('Width of what it runs into', 'm', 0.02, 2).optional(),
     }),
   ])
@@ -44,6 +56,7 @@ export const SetUpSchema = z
     faces,
     around: z.array(support).max(6, { error: 'At most 6 layers round the glass.' }).readonly().optional(),
     top_C: quantity('Top temperature of what the glass lies on', '°C', 200, 1800).optional(),
+    pace: z.strictObject({ C_per_h: quantity('Pace of the mould', '°C/h', 0.5, 2000), past_C: quantity('Where that ends', '°C', 20, 1200) }).optional(),
     twoFaceProof: oneOf('Proof of two faces', ['readings', 'kilnTest']).optional(),
     wet: oneOf('What is wet', WETS).optional(),
     shaping: ShapingSchema.optional(),
@@ -77,7 +90,7 @@ export const LimitsSchema = z
     works_perPa: z.strictObject({
       ...{ firePolish: work, tack: work, contour: work, fullFuse: work, slabFlow: work },
       // Left out by what was made before there were such firings.
-      ...{ stick: work.optional(), lace: work.optional(), wafer: work.optional() },
+      ...{ stick: work.optional(), lace: work.optional(), wafer: work.optional(), cast: work.optional() },
     }),
     haze_s: quantity('Haze exposure', 's', 0, 30 * 24 * 3600),
     coating_s: quantity('Coating exposure', 's', 0, 30 * 24 * 3600),

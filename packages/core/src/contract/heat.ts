@@ -73,9 +73,9 @@ export const ControllerInputSchema = z.strictObject(controllerFields).meta({ id:
 
 export const SegmentSchema = z
   .strictObject({
-    rate_C_per_h: quantity('Rate', '°C/h', 0.1, 1e7).nullable(),
+    rate_C_per_h: quantity('Rate', '°C/h', 0.02, 1e7).nullable(),
     target_C: quantity('Target', '°C', 0, 1700),
-    hold_s: quantity('Hold', 's', 0, 14 * 24 * 3600),
+    hold_s: quantity('Hold', 's', 0, 30 * 24 * 3600),
   })
   .meta({ id: 'Segment' }) satisfies z.ZodType<Segment>;
 

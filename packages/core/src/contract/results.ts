@@ -71,6 +71,7 @@ export const ReadingSchema = z
       'kilnTop',
       'kilnPace',
       'shelfPace',
+      'mouldPace',
       'shelfTop',
       'pull',
       'climbing',

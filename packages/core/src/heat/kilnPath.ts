@@ -28,8 +28,8 @@ export const controlledSteps = (depth_m: number, diffusivity_m2_s: number): Step
 export const STEP_TOLERANCE_K = 0.02;
 export const SHORTEST_STEP_S = 1;
 
-/** Below this the kiln is not getting anywhere, K/s (0.05 K/h): slower than any rate that can be asked for. */
-export const STALLED_K_PER_S = 0.05 / 3600;
+/** Below this the kiln is not getting anywhere, K/s (0.01 K/h): slower than any rate that can be asked for. */
+export const STALLED_K_PER_S = 0.01 / 3600;
 
 /** Sets the rate at which the kiln really goes from where the drive asks towards its target, K/s positive; never negative. */
 export function findKilnRate(kiln: KilnConstants | undefined, drive: Drive): void {

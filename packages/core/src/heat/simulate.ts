@@ -34,7 +34,8 @@ export interface Checkpoint {
   watch: RecorderState;
 }
 
-const LONGEST_FIRING_S = 90 * 24 * 3600;
+/** A casting 300 mm thick takes a third of a year. */
+const LONGEST_FIRING_S = 400 * 24 * 3600;
 /** What the step is scaled by is kept a little under what the error asks for, and never leaps. */
 const SAFETY = 0.9;
 const STEP_GROWS_AT_MOST = 2;

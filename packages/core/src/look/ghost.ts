@@ -27,8 +27,12 @@ export interface Ghost {
 export function ghostOf(body: BodyInput, look: Look, work_perPa: number, shaping?: Shaping): Ghost {
   const figures = bodyFigures(body);
   const glass = mainGlass(body);
-  const { flows, puddle } = RECIPES[look];
-  const disc = puddle?.({ body, works: TYPICAL_WORKS, ...(shaping ? { shaping } : {}) }, work_perPa);
+  const { flows, puddle, fills } = RECIPES[look];
+  const asked = { body, works: TYPICAL_WORKS, ...(shaping ? { shaping } : {}) };
+  const filled = fills?.(asked);
+  // The mould holds it: as deep as its thickest section, within the outline that it was laid in.
+  if (filled) return { width_m: footprintSpan(body.footprint), depth_m: filled.thick_m, rim_m: 0, relief_m: 0, crown_m: 0 };
+  const disc = puddle?.(asked, work_perPa);
   if (disc) return { ...disc, rim_m: Math.min(disc.depth_m / 2, figures.afterFiring.naturalDepth_m / 2), relief_m: 0, crown_m: 0 };
   const span = footprintSpan(body.footprint);
   const { mean_m, max_m } = figures.depth;

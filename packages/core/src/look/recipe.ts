@@ -20,6 +20,7 @@ export const RECIPE_GROUPS = {
   flat: 'Flat glass',
   grains: 'Frit and powder',
   thick: 'Thick work',
+  cast: 'Castings',
   shaped: 'Mould and former',
   stuck: 'What is stuck',
 } as const;
@@ -29,6 +30,13 @@ export type RecipeGroup = keyof typeof RECIPE_GROUPS;
 export interface Puddle {
   width_m: number;
   depth_m: number;
+}
+
+/** A mould that glass fills: its thickest and thinnest section, and what it is cooled as, m. */
+export interface Filled {
+  thick_m: number;
+  thin_m: number;
+  cooledAs_m: number;
 }
 
 /** A figure of its own: what it did, how far, and the sentence that says it. */
@@ -75,6 +83,8 @@ export interface Recipe {
   levelsTo?(body: BodyInput): number;
   /** What the glass ends as after some heat work, where it does not stay where it was laid. */
   puddle?(asked: WorkQuestion, work_perPa: number): Puddle | null;
+  /** What it ends as, where it takes the form of a mould that it fills. */
+  fills?(asked: WorkQuestion): Filled | null;
   /** How far it got, in its own words, at the heat work of a firing. */
   tells?(asked: WorkQuestion, work_perPa: number, units: Units): OwnFigure[];
   /** What the eye sees when the kiln is looked into. */

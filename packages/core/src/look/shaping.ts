@@ -16,8 +16,25 @@ export type Shaping =
   | { kind: 'ring'; gap_m: number }
   /** A plate, or several, that come down on spacers; plate_m: how thick they are together. */
   | { kind: 'press'; spacer_m: number; plate_kg: number; plate_m: number }
+  /** A cavity, open at the top. */
+  | ({ kind: 'cavity' } & Cavity)
+  /** A cavity with a core in it: glass stands between the two. core_m: how thick the core is behind it. */
+  | ({ kind: 'core'; core_m: number } & Cavity)
+  /** A cavity filled from a reservoir above it, through a round hole of a length of plate_m. */
+  | ({ kind: 'reservoir'; hole_m: number; plate_m: number } & Cavity)
   /** A grid or a pot: round holes in a floor of plate_m. collects_m: across the dam or form it runs into; left out where it runs onto an open shelf. */
   | ({ kind: 'drain'; collects_m?: number } & Holes);
+
+/** What glass is cast into: its thickest and its thinnest section, the wall of its mould, and the radius of the finest detail that it is to fill, m. */
+export interface Cavity {
+  thick_m: number;
+  thin_m: number;
+  wall_m: number;
+  detail_m?: number;
+}
+
+/** The cavity that glass is cast into; null for all other forms. */
+export const cavityOf = (shaping: Shaping | undefined): Extract<Shaping, Cavity> | null => (shaping && 'thick_m' in shaping ? shaping : null);
 
 export type Hollow = Extract<Shaping, { kind: 'hollow' }>;
 

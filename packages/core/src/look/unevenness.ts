@@ -5,9 +5,7 @@
  */
 import { type BodyInput, bodyFigures } from '../body/body';
 import { type Look, RECIPES } from './recipes/all';
-
-/** Relief of a third of the depth, such as one layer of parts on two sheets, counts in full. */
-const FULL_RELIEF = 1 / 3;
+import { unevenBy } from './unevenBy';
 
 export interface DesignDepth {
   /** What the body is computed as, m. */
@@ -21,6 +19,6 @@ export interface DesignDepth {
 export function designDepth(body: BodyInput, look: Look): DesignDepth {
   const { min_m, max_m } = bodyFigures(body).depth;
   const relief = (max_m - min_m) / max_m;
-  const factor = 1 + (RECIPES[look].uneven - 1) * Math.min(1, relief / FULL_RELIEF);
+  const factor = unevenBy(RECIPES[look].uneven, max_m, min_m);
   return { depth_m: factor * max_m, factor, relief };
 }

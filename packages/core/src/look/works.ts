@@ -5,7 +5,7 @@ import { reliefRate } from '../flow/relief';
 import type { MaybeJoined } from './recipe';
 
 /** Looks that were told after the first ones: what was made before does not name them, and goes by what is typical. */
-export type LaterLook = 'stick' | 'lace' | 'wafer';
+export type LaterLook = 'stick' | 'lace' | 'wafer' | 'cast';
 
 /** Heat work that each look by edges, skin or grain needs on the reference body, 1/Pa. */
 export type LookWorks = Record<'firePolish' | 'tack' | 'contour' | 'fullFuse' | 'slabFlow', WorkRange> & Partial<Record<LaterLook, WorkRange>>;
@@ -14,7 +14,7 @@ export type LookWorks = Record<'firePolish' | 'tack' | 'contour' | 'fullFuse' | 
  * Calibrated on the reference body, ramps included, to what practice fires soft sheet 90 at: stuck with crisp edges from 690 °C for
  * 15 min to 715 for 8, fire polish from 715 °C for 10 min to 740 for 10, tack from 720 for 20 to 765 for 5, contour from 755 for 15
  * to 790 for 8, full fuse from 790 for 8 to 820 for 8 or 790 for 25, slab flow from 820 to 850 for an hour or so; lace from 775 for 20
- * to 815 for 15, a wafer of powder of 0.2 mm from 690 for 5 to 730 for 5. A climb at 300 °C/h and the drop do as much as eleven more
+ * to 815 for 15, a wafer of powder of 0.2 mm from 690 for 5 to 730 for 5, castings from 800 for 4 h to 850 for 6. A climb at 300 °C/h and the drop do as much as eleven more
  * minutes of hold; that share is in these figures.
  */
 export const TYPICAL_WORKS = {
@@ -26,6 +26,7 @@ export const TYPICAL_WORKS = {
   slabFlow: { least: 0.2, most: 0.36 },
   lace: { least: 1.6e-2, most: 5.5e-2 },
   wafer: { least: 3e-4, most: 1.6e-3 },
+  cast: { least: 0.25, most: 8 },
 } as const satisfies Required<LookWorks>;
 
 export const laterWork = (works: LookWorks, look: LaterLook): WorkRange => works[look] ?? TYPICAL_WORKS[look];

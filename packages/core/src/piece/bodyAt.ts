@@ -5,6 +5,8 @@
 import type { Footprint } from '../body/footprint';
 import { type Layer, type Part, closes, layerDepths, rowsOf } from '../body/layers';
 import { footprintArea } from '../body/footprint';
+import { bodyFigures, mainGlass } from '../body/body';
+import type { Filled } from '../look/recipe';
 import { RECIPES } from '../look/recipes/all';
 import { aimedWork, neededWork } from '../look/work';
 import { TYPICAL_WORKS } from '../look/works';
@@ -50,9 +52,26 @@ const partOf = (layer: Extract<LaidLayer, { form: 'pieces' }>, glass: number, fo
   count: layer.count,
 });
 
-/** A body that has run into a disc, by the heat work that such a firing aims at; as it was where that cannot be. */
+/** A body that has filled a mould: one solid of its sections, as wide as its mass asks for. */
+function cast(body: Body, { thick_m, thin_m }: Filled): Body {
+  const { volume_m3 } = bodyFigures(body);
+  const glass = body.glasses.indexOf(mainGlass(body));
+  const diameter_m = 2 * Math.sqrt((2 * volume_m3) / (Math.PI * (thick_m + thin_m)));
+  const { dammed: _dammed, parts: _parts, ...rest } = body;
+  return {
+    ...rest,
+    layers: [],
+    casting: { glass, volume_m3, thickest_m: thick_m, thinnest_m: thin_m },
+    footprint: { shape: 'disc', diameter_m },
+    joined: true,
+  };
+}
+
+/** A body that has filled a mould or run into a disc, by the heat work that such a firing aims at; as it was where that cannot be. */
 function runOut(body: Body, { look, setup: { shaping } }: Pick<PlannedStep, 'look' | 'setup'>): Body {
   const works = TYPICAL_WORKS;
+  const filled = RECIPES[look].fills?.({ body, works, ...(shaping ? { shaping } : {}) });
+  if (filled) return cast(body, filled);
   const work = neededWork(body, look, works, shaping);
   const disc = work.ok ? RECIPES[look].puddle?.({ body, works, ...(shaping ? { shaping } : {}) }, aimedWork(look, work.value)) : null;
   if (!disc) return body;
@@ -75,7 +94,7 @@ export function bodyAt(doc: Pick<PieceDocument, 'footprint' | 'layers' | 'steps'
   const before = earlier.map(({ look }) => look);
   const loose = { glasses: used.map(({ constants }) => constants), footprint: doc.footprint, ...(doc.dammed ? { dammed: true } : {}) };
   const joined = before.some((look) => RECIPES[look].joins);
-  const ran = earlier.findLast(({ look }) => RECIPES[look].puddle);
+  const ran = earlier.findLast(({ look }) => RECIPES[look].puddle ?? RECIPES[look].fills);
   if (ran) return found(runOut({ ...loose, layers: levelled(doc.layers, glassAt), joined }, ran));
   if (before.some((look) => RECIPES[look].levels)) return found({ ...loose, layers: levelled(doc.layers, glassAt), joined });
   const from = standingFrom(doc.layers);

@@ -228,6 +228,14 @@ describe('what has run into a disc', () => {
     expect(fired.body.footprint).toEqual(laid.body.footprint);
   });
 
+  test('what was cast is one solid of the sections of its mould for the next firing, of all the glass that there is', () => {
+    const [laid, fired] = after('openCast', { kind: 'cavity', thick_m: 0.03, thin_m: 0.02, wall_m: 0.025 });
+    expect(fired.body).toMatchObject({ joined: true, layers: [], casting: { thickest_m: 0.03, thinnest_m: 0.02 } });
+    expect(fired.figures.volume_m3 / laid.figures.volume_m3).toBeCloseTo(1, 9);
+    expect(fired.figures.depth).toMatchObject({ max_m: 0.03, min_m: 0.02 });
+    expect(fired.figures.depth.mean_m).toBeCloseTo(0.025, 9);
+  });
+
   test('a loosening takes no shape away, however it stands', () => {
     const doc = piece(plaque.layers, [{ ...step('slump'), setup: { kind: 'inMould', paper: false } }]);
     expect(undoes(doc, { ...step('loosen'), setup: { kind: 'bareShelf', paper: false } })).toBeNull();

@@ -6,7 +6,7 @@ import { type TakenOver, correctionsOf } from '../learn/corrections';
 import { type Outcome, found, refused } from '../problem';
 import type { FiringCase } from '../schedule/firingCase';
 import { DEFAULT_LIMITS } from '../schedule/limits';
-import { SETUPS, withPaper } from '../schedule/setups';
+import { setUpOf } from '../schedule/setups';
 import { ENGINE_VERSION } from '../version';
 import { bodyAt } from './bodyAt';
 import type { PieceDocument, PlannedSetUp, PlannedStep } from './document';
@@ -41,13 +41,12 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
   if (!kiln) return missing('kiln', 'kilnId');
   const controller = shelf.controllers.find(({ id }) => id === step.controllerId);
   if (!controller) return missing('controller', 'controllerId');
-  const { kind, paper, wet, shaping } = step.setup;
-  const under = paper ? withPaper(SETUPS[kind]) : SETUPS[kind];
+  const { kind, paper, wet } = step.setup;
   const { constants, taken } = kilnOf(kiln);
   const corrections = correctionsOf(taken);
   const firing: FiringCase = {
     body: body.value,
-    setup: { ...under, ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}) },
+    setup: setUpOf(step.setup),
     kiln: constants,
     look: step.look,
     school: step.school,

@@ -8,9 +8,9 @@ import { RECIPES } from '../look/recipes/all';
 import { aimedWork } from '../look/work';
 import { type Evaluation, type Reading, marginOf, naturalCooling_C_per_h } from './check';
 import type { ResolvedFiring } from './resolved';
-import { KILN_PACE_SHARE, LEAST_CLIMB_K, SQUEEZE_BELOW_SEALING_K, evening, keyedIn, schoolHold, targetsOf, usualSqueeze } from './firstGuess';
+import { DROP_LEAVES_K, KILN_PACE_SHARE, LEAST_CLIMB_K, SQUEEZE_BELOW_SEALING_K, evening, keyedIn, schoolHold, targetsOf, usualSqueeze } from './firstGuess';
 import { clamp, niceHold, niceRate } from './rounding';
-import { shelfPace } from './shelfPace';
+import { standPace } from './shelfPace';
 import { steadyHeating } from '../kiln/kiln';
 import type { PurposefulSegment } from '../kiln/segment';
 
@@ -84,7 +84,7 @@ function paced(
   for (const reading of readings) {
     const { limit, value, allowed } = reading;
     if (limit === 'kilnPace') share = Math.min(share, (KILN_PACE_SHARE * allowed) / value);
-    if (limit === 'shelfPace') share = Math.min(share, allowed / value);
+    if (limit === 'shelfPace' || limit === 'mouldPace') share = Math.min(share, allowed / value);
     if (isPace(limit)) {
       share = Math.min(share, allowed / reserveFor(limit, firing) / value);
     }
@@ -96,7 +96,7 @@ function paced(
       FASTER_AT_MOST,
       ...readings.flatMap(({ limit, value, allowed }) => (isPace(limit) ? [allowed / reserveFor(limit, firing) / value] : [])),
     );
-    const most = Math.min(shelfPace(firing.limits, firing.shelf_m), KILN_PACE_SHARE * 3600 * steadyHeating(firing.kiln, segment.target_C));
+    const most = Math.min(standPace(firing).C_per_h, KILN_PACE_SHARE * 3600 * steadyHeating(firing.kiln, segment.target_C));
     const faster = niceRate(Math.min(segment.rate_C_per_h * room * SHORT_OF_ROOM, most), keyedIn(firing));
     return faster > segment.rate_C_per_h ? { ...segment, rate_C_per_h: faster } : segment;
   }
@@ -114,7 +114,10 @@ function warmTarget(firing: ResolvedFiring, segments: PurposefulSegment[], index
   const next = segments[index + 1];
   if (!figures || !next) return target_C;
   const short = firing.regimes.brittle_C - figures.glassColdestEnd_C;
-  return short > 1 || short < -10 ? Math.min(targetsOf(firing).up(target_C + short), targetsOf(firing).down(next.target_C - LEAST_CLIMB_K)) : target_C;
+  if (short <= 1 && short >= -10) return target_C;
+  // A mould that has to be brought past a change of its own goes on at its pace until there.
+  const past_C = Math.max(target_C + short, firing.setup.pace?.past_C ?? 0);
+  return Math.min(targetsOf(firing).up(past_C), targetsOf(firing).down(next.target_C - LEAST_CLIMB_K));
 }
 
 /** The first cool goes on until the glass itself, which lags, is past setting. */
@@ -167,13 +170,19 @@ function workHold(firing: ResolvedFiring, segment: PurposefulSegment, { work_per
   return { ...segment, target_C, hold_s: usual_s };
 }
 
+/** Of the time constant that the soak so far tells, no more is believed: what the drop has left is only about known. */
+const SEEN_SHARE = 0.8;
+
+/** Time constant, s, of a difference that has come down to this in a soak: a stand of several layers evens out slower than its closed form. */
+const eveningSeen = (hold_s: number, left_K: number): number => (left_K < DROP_LEAVES_K / 2 ? (SEEN_SHARE * hold_s) / Math.log(DROP_LEAVES_K / left_K) : 0);
+
 function annealSoakHold(firing: ResolvedFiring, segment: PurposefulSegment, evaluation: Evaluation, index: number): number {
   const { limits, glass, viscosity } = firing;
   const figures = evaluation.simulation.segments[index];
   if (!figures) return segment.hold_s;
   const perRelaxation_s = 1 / (shearModulus(glass) * fluidity(viscosity, segment.target_C));
   if (figures.spread_end_K > limits.even_K) {
-    const tau = evening(firing, segment.target_C);
+    const tau = Math.max(evening(firing, segment.target_C), eveningSeen(segment.hold_s, figures.spread_end_K));
     return niceHold(segment.hold_s + tau * Math.log(figures.spread_end_K / limits.even_K) + limits.relaxations * perRelaxation_s);
   }
   // Counted in times at the soak, but hotter glass relaxes faster: what is left over must still leave it even.

@@ -12,13 +12,14 @@ import { runLevel } from './runLevel';
 import { aimedWork } from '../look/work';
 import { openingTemperature } from './opening';
 import type { Segment } from '../kiln/segment';
-import { SHELF_PAST_C, shelfPace } from './shelfPace';
+import { standPace } from './shelfPace';
 import { ENGINE_VERSION } from '../version';
 
 export type LimitName =
   | 'kilnTop'
   | 'kilnPace'
   | 'shelfPace'
+  | 'mouldPace'
   | 'shelfTop'
   | 'pull'
   | 'climbing'
@@ -135,16 +136,16 @@ function readingsOf(
   keyed.forEach((segment, i) => {
     if (segment.target_C > kiln.top_C) read('kilnTop', i, segment.target_C, kiln.top_C, 'C');
   });
-  const shelf = shelfPace(limits, firing.shelf_m);
+  const stand = standPace(firing);
   if (setup.top_C !== undefined && segments[hottest].target_C > setup.top_C) read('shelfTop', hottest, segments[hottest].target_C, setup.top_C, 'C');
   figures.forEach((one, i) => {
     const { rate_C_per_h, target_C } = segments[i];
     const from_C = i === 0 ? kiln.ambient_C : segments[i - 1].target_C;
     const climbs = target_C > from_C;
     if (climbs && rate_C_per_h !== null && one.kilnBest_C_per_h !== null) read('kilnPace', i, rate_C_per_h, one.kilnBest_C_per_h, 'K/h');
-    if (climbs && SHELF_PAST_C - from_C > SHELF_LEAST_WAY_K) {
+    if (climbs && stand.past_C - from_C > SHELF_LEAST_WAY_K) {
       const pace = rate_C_per_h ?? meanRate(figures, i, target_C - from_C, segments[i].hold_s);
-      if (pace > SHELF_SAID_FROM * shelf) read('shelfPace', i, pace, shelf, 'K/h');
+      if (pace > SHELF_SAID_FROM * stand.C_per_h) read(stand.limit, i, pace, stand.C_per_h, 'K/h');
     }
     if (one.tension_max_Pa > 0) read('pull', i, one.tension_max_Pa, limits.pull_Pa, 'Pa');
     if (one.spread_climbing_K > 0 && climbs && !firing.ofGrains) read('climbing', i, one.spread_climbing_K, limits.climbing_K, 'K');

@@ -196,7 +196,8 @@ describe('figures that can be keyed', () => {
     [43.7, 43],
     [3.59, 3.5],
     [0.87, 0.8],
-    [0.01, 0.1],
+    [0.01, 0.02],
+    [0.078, 0.07],
   ])('a rate of %s becomes %s', (exact, nice) => {
     expect(niceRate(exact)).toBe(nice);
   });

@@ -77,10 +77,14 @@ function composeAs(asked: ResolvedFiring, { temperature }: Units): Outcome<Compo
   let segments = guess;
   let evaluations = 0;
   let evaluation: Evaluation;
+  /** The last that kept every limit in full: rounds that go in a circle end in it and not where they happen to stand. */
+  let kept: Pick<Composed, 'segments' | 'evaluation'> | null = null;
+  const keepsAll = (judged: Evaluation): boolean => brokenOf(judged.readings).length === 0 && judged.simulation.stalled === null;
   // The early rounds move figures by far more than a coarse mesh errs, and need no stress: what stays is judged, and the last word said, in full.
   for (let fully = false; ;) {
     evaluation = evaluate(firing, segments, false, fully ? simulate : roughly);
     evaluations += 1;
+    if (fully && keepsAll(evaluation)) kept = { segments, evaluation };
     const next = evaluations < MOST_EVALUATIONS ? adjusted(firing, segments, evaluation) : null;
     const again = next !== null && tried.has(JSON.stringify(next));
     if (next !== null && !again) {
@@ -92,6 +96,7 @@ function composeAs(asked: ResolvedFiring, { temperature }: Units): Outcome<Compo
     fully = true;
     tried.clear();
   }
+  if (kept !== null && !keepsAll(evaluation)) ({ segments, evaluation } = kept);
   const counted = asked.controller ? countedRates(segments, asked.controller.unit) : segments;
   if (counted !== segments) {
     segments = counted;
@@ -103,20 +108,20 @@ function composeAs(asked: ResolvedFiring, { temperature }: Units): Outcome<Compo
   const inSteps = steps.segments === segments ? null : evaluate(firing, steps.segments, false, simulate);
   const takesSteps = inSteps !== null && brokenOf(inSteps.readings).length <= brokenOf(evaluation.readings).length;
   if (takesSteps) [segments, evaluation] = [steps.segments, inSteps];
-  const { segments: kept, remarks } = asked.controller ? shortened(segments, asked.controller) : { segments, remarks: [] };
+  const { segments: fewer, remarks } = asked.controller ? shortened(segments, asked.controller) : { segments, remarks: [] };
   if (takesSteps) remarks.unshift(...steps.remarks);
-  if (kept !== segments) evaluation = evaluate(firing, kept, false, simulate);
-  evaluations += Number(inSteps !== null) + Number(kept !== segments);
+  if (fewer !== segments) evaluation = evaluate(firing, fewer, false, simulate);
+  evaluations += Number(inSteps !== null) + Number(fewer !== segments);
   if (corrections.offset_K !== 0) {
     // What the controller reads is keyed in its own whole degrees; a cool ends no hotter than it was found good.
-    segments = kept.map((segment) => ({
+    segments = fewer.map((segment) => ({
       ...segment,
       target_C: wholeDegrees(segment.target_C + corrections.offset_K, keyedIn(asked), COOLS[segment.role] ? 'colder' : 'nearest'),
     }));
     evaluation = evaluate(asked, segments, false, simulate);
     evaluations += 1;
-  } else segments = kept;
-  const converged = brokenOf(evaluation.readings).length === 0 && evaluation.simulation.stalled === null;
+  } else segments = fewer;
+  const converged = keepsAll(evaluation);
   return found({ segments, evaluation, evaluations, converged, school: asked.school, remarks });
 }
 

@@ -14,9 +14,10 @@ import { aimedWork } from '../look/work';
 import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
 import { type RoundTargets, clamp, niceHold, niceRate, roundTargets } from './rounding';
-import { type SetUp, overGlass } from './setups';
+import { INVESTMENT_WALL_M, type SetUp, overGlass } from './setups';
 import type { PurposefulSegment, Role } from '../kiln/segment';
-import { shelfPace } from './shelfPace';
+import { standPace } from './shelfPace';
+import { cavityOf } from '../look/shaping';
 import type { TemperatureUnit } from '../units/convert';
 
 const SQUEEZE_HOLD_S = 30 * 60;
@@ -36,14 +37,21 @@ export const KILN_PACE_SHARE = 0.9;
 /** Each climb is one of its own, however late the glass is past brittle. */
 export const LEAST_CLIMB_K = 15;
 /** Difference left by the drop, K: start of the equalising estimate. */
-const DROP_LEAVES_K = 25;
+export const DROP_LEAVES_K = 25;
 
 /**
  * Water leaves under the boil, a coat of it in an hour, a mould's in two; glues and gels char and burn from 200 to 400 °C. Typical:
  * water is not in the heat model, and only weighing tells that a mould is dry.
  */
-const DRYING = { at_C: 95, rate_C_per_h: 100, ofCoat_s: 3600, ofForm_s: 7200 };
+const DRYING = { at_C: 95, rate_C_per_h: 100, ofCoat_s: 3600, ofForm_s: 7200, ofInvestment_s: 8 * 3600 };
 const BURNING_OFF = { at_C: 360, rate_C_per_h: 150, hold_s: 20 * 60 };
+
+/** Water comes out of a wall of plaster by the square of how thick it is. */
+function dryingHold({ shaping, pace }: SetUp): number {
+  const cavity = cavityOf(shaping);
+  if (cavity && pace) return niceHold(DRYING.ofInvestment_s * (cavity.wall_m / INVESTMENT_WALL_M) ** 2);
+  return cavity || shaping?.kind === 'hollow' || shaping?.kind === 'former' ? DRYING.ofForm_s : DRYING.ofCoat_s;
+}
 
 /** What a schedule is keyed in: figures are chosen round there. */
 export const keyedIn = ({ controller }: Pick<FiringCase, 'controller'>): TemperatureUnit => controller?.unit ?? 'C';
@@ -139,23 +147,17 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
   const thenCool = Math.min(SECOND_OVER_FIRST * cool, cooledBrittle);
   const lastCool = Math.min(LAST_OVER_FIRST * cool, cooledBrittle);
   const warm = rate(
-    Math.min(
-      pulledTo(tensionLag(firing, 'heated')),
-      mayClimb,
-      shelfPace(limits, firing.shelf_m),
-      KILN_PACE_SHARE * 3600 * steadyHeating(kiln, regimes.brittle_C),
-    ),
+    Math.min(pulledTo(tensionLag(firing, 'heated')), mayClimb, standPace(firing).C_per_h, KILN_PACE_SHARE * 3600 * steadyHeating(kiln, regimes.brittle_C)),
   );
   // The kiln must lead by the glass's lag for the glass itself to be past brittle.
   const lag = (warm / 3600) * (throughLaid + heatPerArea(firing) / Math.max(exchange(setup.faces.top, regimes.brittle_C, regimes.brittle_C), 1));
-  const warm_C = Math.min(round.up(regimes.brittle_C + lag), round.down((squeezes ? squeeze_C : work_C) - LEAST_CLIMB_K));
+  const warm_C = Math.min(round.up(Math.max(regimes.brittle_C + lag, setup.pace?.past_C ?? 0)), round.down((squeezes ? squeeze_C : work_C) - LEAST_CLIMB_K));
   const annealSoakHold = niceHold(Math.max(limits.leastSoak_s, evening(firing, soak_C) * Math.log(DROP_LEAVES_K / limits.even_K) + relax));
 
   const segment = (role: Role, rate_C_per_h: number | null, target_C: number, hold_s = 0): PurposefulSegment => ({ role, rate_C_per_h, target_C, hold_s });
   const [dry_C, burnOff_C] = [round.down(DRYING.at_C), round.down(BURNING_OFF.at_C)];
-  const inForm = setup.shaping?.kind === 'hollow' || setup.shaping?.kind === 'former';
   return [
-    ...(setup.wet ? [segment('dry', rate(Math.min(warm, DRYING.rate_C_per_h)), dry_C, inForm ? DRYING.ofForm_s : DRYING.ofCoat_s)] : []),
+    ...(setup.wet ? [segment('dry', rate(Math.min(warm, DRYING.rate_C_per_h)), dry_C, dryingHold(setup))] : []),
     ...(setup.wet === 'glued' ? [segment('burnOff', rate(Math.min(warm, BURNING_OFF.rate_C_per_h)), burnOff_C, BURNING_OFF.hold_s)] : []),
     segment('warmUp', warm, warm_C),
     ...(squeezes ? [segment('squeeze', climb(squeeze_C), squeeze_C, squeezeHold)] : []),

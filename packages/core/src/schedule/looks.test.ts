@@ -14,7 +14,7 @@ import { naturalDepth } from '../body/body';
 import { simulateFiring } from '../heat/simulate';
 import { METRIC } from '../units/convert';
 import type { Role } from '../kiln/segment';
-import { SETUPS, type SetUpKind, withPaper } from './setups';
+import { setUpOf, SETUPS, type SetUpKind, withPaper } from './setups';
 import { consequences } from './differences';
 import { brokenSentence, heatWorkFigures, readingPhrase, verdictOf } from './words';
 
@@ -39,6 +39,15 @@ const OTHERWISE: Partial<Record<Look, { layer: Layer; shaping?: Shaping }>> = {
   ring: { layer: { form: 'sheet', glass: 0, thickness_m: 0.012, cover: 0.9 }, shaping: { kind: 'ring', gap_m: 0.004 } },
   press: { layer: { form: 'frit', glass: 0, perArea_kg_m2: 30, grain_m: 4e-3 }, shaping: { kind: 'press', spacer_m: 0.009, plate_kg: 6, plate_m: 0.02 } },
   drip: { layer: { form: 'frit', glass: 0, perArea_kg_m2: 40, grain_m: 5e-3 }, shaping: { kind: 'drain', holes: 60, hole_m: 0.012, plate_m: 0.01 } },
+  openCast: { layer: { form: 'frit', glass: 0, perArea_kg_m2: 50, grain_m: 5e-3 }, shaping: { kind: 'cavity', thick_m: 0.024, thin_m: 0.018, wall_m: 0.025 } },
+  coreCast: {
+    layer: { form: 'frit', glass: 0, perArea_kg_m2: 30, grain_m: 4e-3 },
+    shaping: { kind: 'core', thick_m: 0.014, thin_m: 0.012, wall_m: 0.025, core_m: 0.02 },
+  },
+  reservoirCast: {
+    layer: { form: 'frit', glass: 0, perArea_kg_m2: 80, grain_m: 8e-3 },
+    shaping: { kind: 'reservoir', thick_m: 0.03, thin_m: 0.02, wall_m: 0.025, hole_m: 0.05, plate_m: 0.02 },
+  },
   potMelt: { layer: { form: 'frit', glass: 0, perArea_kg_m2: 60, grain_m: 5e-3 }, shaping: { kind: 'drain', holes: 1, hole_m: 0.04, plate_m: 0.01 } },
 };
 
@@ -55,7 +64,7 @@ function caseOf(look: Look, thickness_m: number, setup: SetUpKind = 'bareShelf',
     look,
     kiln: { ...base.kiln, top_C: 1000 },
     body: { ...base.body, ...(own ? { layers: [own.layer] } : {}), footprint, joined: !fused },
-    setup: { ...SETUPS[setup], ...(shapes ? { shaping: shapes } : {}) },
+    setup: setUpOf({ kind: setup, paper: false, ...(shapes ? { shaping: shapes } : {}) }),
   };
 }
 
@@ -126,8 +135,10 @@ describe('every look on every set-up', () => {
 
   test.each(all)('a %s, %s, keeps every limit and says why', (look, setup) => {
     const plan = composed(caseOf(look, 0.006, setup));
-    expect(brokenOf(plan.evaluation.readings)).toEqual([]);
-    expect(plan.converged).toBe(true);
+    // So wide a heap is hotter than plaster bears, and that is said.
+    const beyond = look === 'heap' && setup === 'inInvestment' ? ['shelfTop'] : [];
+    expect(brokenOf(plan.evaluation.readings).map(({ limit }) => limit)).toEqual(beyond);
+    expect(plan.converged).toBe(beyond.length === 0);
     expect(plan.evaluation.readings.map(({ limit }) => limit)).toEqual(expect.arrayContaining(['workLeast', 'workMost', 'even', 'residual', 'opening']));
   });
 

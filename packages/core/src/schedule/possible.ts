@@ -5,7 +5,7 @@
 import { bodyFigures } from '../body/body';
 import { type Footprint, footprintNarrow, footprintSpan } from '../body/footprint';
 import type { KilnConstants } from '../kiln/kiln';
-import { bowlHeight, type Hollow, type Shaping } from '../look/shaping';
+import { bowlHeight, type Cavity, cavityOf, type Hollow, type Shaping } from '../look/shaping';
 import { RECIPES } from '../look/recipes/all';
 import { type Problem, refused } from '../problem';
 import type { LengthUnit } from '../units/convert';
@@ -16,6 +16,8 @@ type Shaped = Pick<FiringCase, 'body' | 'setup' | 'kiln' | 'look'>;
 type Former = Extract<Shaping, { kind: 'former' }>;
 
 const HALF = 0.5;
+/** So much of rounding between a mass and a depth is let pass. */
+const ABOUT = 1.02;
 
 const problem = (path: string, message: string): Problem => refused('impossible', path, message).problem;
 
@@ -47,9 +49,22 @@ function formerProblem({ body }: Shaped, { overhang_m, drop_m }: Former, written
   return null;
 }
 
+function cavityProblem({ body }: Shaped, { kind, thick_m, thin_m }: Cavity & Pick<Shaping, 'kind'>, written: (metres: number) => string): Problem | null {
+  if (thin_m > thick_m) return problem('setup.shaping.thin_m', `The thinnest section cannot be ${written(thin_m)} where the thickest is ${written(thick_m)}.`);
+  const { mean_m } = bodyFigures(body).depth;
+  if (kind === 'reservoir' || mean_m <= ABOUT * thick_m) return null;
+  return problem(
+    'setup.shaping.thick_m',
+    `So much glass stands ${written(mean_m)} deep in this outline: its thickest section cannot be ${written(thick_m)}. Take less glass, or a wider mould.`,
+  );
+}
+
 /** How high it stands, m: the body, and the mould it lies in or the edge that hangs from it. */
 function standingHeight({ body, setup: { shaping } }: Shaped): number {
   const deep_m = bodyFigures(body).depth.max_m;
+  const cavity = cavityOf(shaping);
+  // A mould as high as what is laid in it, on its wall.
+  if (cavity) return Math.max(deep_m, cavity.thick_m) + cavity.wall_m;
   return deep_m + (shaping?.kind === 'hollow' ? shaping.depth_m : shaping?.kind === 'former' ? shaping.drop_m : 0);
 }
 
@@ -94,7 +109,8 @@ export function impossibleFiring(firing: Shaped, unit: LengthUnit): Problem | nu
   if (asks && shaping?.kind !== asks.kind) return problem('setup.shaping', `A ${name.toLowerCase()} has to know ${asks.what}.`);
   const shape =
     shaping?.kind === 'hollow' ? hollowProblem(firing, shaping, written) : shaping?.kind === 'former' ? formerProblem(firing, shaping, written) : null;
-  return shape ?? kilnProblem(firing, written);
+  const cavity = cavityOf(shaping);
+  return shape ?? (cavity && cavityProblem(firing, cavity, written)) ?? kilnProblem(firing, written);
 }
 
 const knownInside = ({ insideWidth_m, insideLength_m, insideDiameter_m }: KilnConstants): boolean =>

@@ -12,7 +12,7 @@ import { type Composed, compose } from './compose';
 import type { FiringCase } from './firingCase';
 import { impossibleFiring } from './possible';
 import { resolved, simulationOf } from './resolved';
-import { SETUPS } from './setups';
+import { SETUPS, setUpOf } from './setups';
 import { shelfPace } from './shelfPace';
 import { ownFigures, verdictOf } from './words';
 
@@ -53,6 +53,11 @@ describe('practice, for soft sheet 90', () => {
     ['dripped through a grid', [880, 930], [120, 300]],
     ['melted from a pot', [880, 930], [120, 300]],
     ['melted from a pot into a dam', [870, 930], [120, 300]],
+    ['cast of frit, 50 mm', [780, 870], [120, 600]],
+    ['cast of soft sheet, 40 mm', [780, 870], [120, 600]],
+    ['cast of lead crystal, 30 mm', [740, 840], [120, 600]],
+    ['cast hollow', [780, 870], [120, 600]],
+    ['cast from a reservoir', [780, 870], [120, 600]],
     ['stuck in its mould, 300 mm', [495, 530], [10, 60]],
     ['a thick one, stuck', [495, 530], [10, 60]],
   ] as const)('%s: between %j °C for %j min', (name, [from, to], [least, most]) => {
@@ -61,6 +66,22 @@ describe('practice, for soft sheet 90', () => {
     expect(target_C).toBeLessThanOrEqual(to);
     expect(hold_s / 60).toBeGreaterThanOrEqual(least);
     expect(hold_s / 60).toBeLessThanOrEqual(most);
+  });
+
+  test.each([
+    ['cast of soft sheet, 40 mm', [2, 4]],
+    ['cast of frit, 50 mm', [2, 4]],
+    ['cast, 100 mm', [6, 13]],
+  ] as const)('%s: %j days in all, the mould dried first', (name, [least, most]) => {
+    const plan = composed(bodyOf(name));
+    const days = plan.evaluation.simulation.total_s / 86400;
+    expect(days).toBeGreaterThanOrEqual(least);
+    expect(days).toBeLessThanOrEqual(most);
+    expect(at(plan, 'dry').target_C).toBeLessThanOrEqual(100);
+    expect(at(plan, 'dry').hold_s).toBeGreaterThanOrEqual(8 * 3600);
+    expect(plan.segments.some(({ role }) => role === 'squeeze')).toBe(false);
+    // Quartz in the mould is behind it before it may go faster.
+    expect(at(plan, 'warmUp').target_C).toBeGreaterThanOrEqual(600);
   });
 
   test('every kind of firing is among the bodies that are composed', () => {
@@ -81,6 +102,34 @@ describe('a recipe', () => {
     const firing = of(look, [frit(30, 0.004)], 0.1);
     expect(impossibleFiring(firing, 'mm')).toMatchObject({ path: 'setup.shaping', message: expect.stringContaining(RECIPES[look].asks!.what) });
     expect(compose(firing)).toMatchObject({ ok: false });
+  });
+
+  test('a casting is annealed by its thickest section, by more where it is thin elsewhere, and warmed no faster than its mould bears', () => {
+    const even = bodyOf('cast of frit, 50 mm');
+    expect(resolved(even).depth_m.fired).toBeCloseTo(0.05, 9);
+    expect(resolved(bodyOf('cast thick and thin')).depth_m.fired).toBeCloseTo(0.075, 9);
+    const plan = composed(even);
+    const { readings } = plan.evaluation;
+    expect(readings.find(({ limit }) => limit === 'mouldPace')).toMatchObject({ value: 60, allowed: 60, ok: true });
+    // A wall twice as thick, half as fast, and four times as long to dry.
+    const walled = (wall_m: number) =>
+      composed({
+        ...even,
+        setup: setUpOf({ kind: 'inInvestment', paper: false, wet: 'damp', shaping: { kind: 'cavity', thick_m: 0.05, thin_m: 0.05, wall_m } }),
+      });
+    const [thin, thick] = [walled(0.025), walled(0.05)];
+    expect(at(thick, 'warmUp').rate_C_per_h! / at(thin, 'warmUp').rate_C_per_h!).toBeCloseTo(0.5, 6);
+    expect(at(thick, 'dry').hold_s / at(thin, 'dry').hold_s).toBeCloseTo(4, 6);
+    expect(verdictOf(even, plan.evaluation, METRIC, plan.segments).join(' ')).toContain('annealed by its thickest section, 50 mm, within its mould');
+  });
+
+  test('a detail finer than its own skin is refused at its field, and a reservoir presses into what an open mould does not', () => {
+    const cavity = { thick_m: 0.02, thin_m: 0.02, wall_m: 0.025, detail_m: 0.0005 };
+    const layers = [frit(40, 0.004)];
+    expect(compose(of('openCast', layers, 0.1, { kind: 'cavity', ...cavity }))).toMatchObject({ ok: false, problem: { path: 'setup.shaping.detail_m' } });
+    expect(compose(of('reservoirCast', layers, 0.1, { kind: 'reservoir', ...cavity, hole_m: 0.03, plate_m: 0.04 })).ok).toBe(true);
+    expect(impossibleFiring(of('openCast', [frit(90, 0.004)], 0.1, { kind: 'cavity', ...cavity }), 'mm')).toMatchObject({ path: 'setup.shaping.thick_m' });
+    expect(impossibleFiring(of('openCast', layers, 0.1, { kind: 'cavity', ...cavity, thin_m: 0.03 }), 'mm')).toMatchObject({ path: 'setup.shaping.thin_m' });
   });
 
   test('tells how far it got in the units asked for', () => {

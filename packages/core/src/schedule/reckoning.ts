@@ -15,6 +15,7 @@ import { TYPICAL_WORKS } from '../look/works';
 import { METRES_PER_INCH, type Units, differenceIn, kelvinFrom } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
 import { type Evaluation, type Reading, marginOf } from './check';
+import { INVESTMENT_PACE, INVESTMENT_WALL_M } from './setups';
 import { SHELF_PAST_C, SHELF_REFERENCE_M } from './shelfPace';
 import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
@@ -160,6 +161,14 @@ function linesOf(question: Question): string[] {
         `A shelf or mould ${text(formatLength(shelf_m, units.length))} long: the rate that ${text(formatLength(SHELF_REFERENCE_M, units.length))} bears, ${text(formatRate(limits.shelf_C_per_h ?? 0, units.temperature))}, falls with the power 1.5 of its length up to half a metre.`,
         `It counts up to ${text(formatTemperature(SHELF_PAST_C, units.temperature))}. Typical: what its maker says stands above it.`,
       ];
+    case 'mouldPace': {
+      const degrees = (celsius: number): string => text(formatTemperature(celsius, units.temperature));
+      const [usual, pace] = [INVESTMENT_PACE.C_per_h, reading.allowed].map((rate) => text(formatRate(rate, units.temperature)));
+      return [
+        `Silica swells at once near ${degrees(220)} to ${degrees(270)} and at ${degrees(573)}: up to ${degrees(INVESTMENT_PACE.past_C)} a wall of ${text(formatLength(INVESTMENT_WALL_M, units.length))} is warmed by ${usual}, and a thicker one as much slower as it is thicker: here ${pace}.`,
+        'Typical of plaster and silica, half and half: whoever makes the mould knows better.',
+      ];
+    }
     case 'shelfTop':
       return ['What it lies on, by its material; typical: its maker and its coat may say less.'];
     case 'kilnTop':
@@ -203,6 +212,8 @@ function plainly({ limit }: Reading): string {
       return 'The kiln has only so much power; asked for more it comes later than the sheet says.';
     case 'shelfPace':
       return 'Shelves and moulds are brittle as glass is: a large one that is hurried cracks first.';
+    case 'mouldPace':
+      return 'A mould of plaster and silica swells in leaps as it is warmed; hurried through them it cracks.';
     case 'shelfTop':
       return 'Past its top heat a shelf bends, a board crumbles, a mould loses its form.';
     case 'kilnTop':

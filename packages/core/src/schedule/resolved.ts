@@ -22,7 +22,7 @@ import type { Segment } from '../kiln/segment';
 import { NO_CORRECTIONS } from '../learn/corrections';
 import { RECIPES } from '../look/recipes/all';
 import { aimedWork, neededWork } from '../look/work';
-import type { Puddle } from '../look/recipe';
+import type { Filled, Puddle } from '../look/recipe';
 import { widestPart } from '../look/works';
 import { designDepth } from '../look/unevenness';
 import { type Outcome, found } from '../problem';
@@ -54,7 +54,7 @@ export interface ResolvedFiring extends FiringCase {
   acrossLag_s: number;
   /** The longer side of what it lies on, taken to be no larger than the glass is before or after, m. */
   shelf_m: number;
-  /** Whether it is warmed as nothing but loose grains, which may differ as they like until they run together. */
+  /** Whether it is warmed as nothing but loose grains, or loose billets in a mould, which may differ as they like until they run together. */
   ofGrains: boolean;
   /** Whether it cools at another depth than it was heated at, having run level. */
   changes: boolean;
@@ -94,8 +94,14 @@ function puddleOf({ body, look, limits, setup: { shaping } }: FiringCase, work: 
   return work.ok && puddle ? puddle({ body, works: limits.works_perPa, ...(shaping ? { shaping } : {}) }, aimedWork(look, work.value)) : null;
 }
 
+/** The mould that the glass takes the form of; null where it takes none. */
+const filledBy = ({ body, look, limits, setup: { shaping } }: FiringCase): Filled | null =>
+  RECIPES[look].fills?.({ body, works: limits.works_perPa, ...(shaping ? { shaping } : {}) }) ?? null;
+
 /** Depth, m, of the body that is cooled: its thickest point, more where it stays uneven, less where it has run level. */
 function firedDepth(firing: FiringCase, glass: GlassConstants, work: Outcome<WorkRange>): number {
+  const filled = filledBy(firing);
+  if (filled !== null) return filled.cooledAs_m;
   const puddle = puddleOf(firing, work);
   if (puddle !== null) return puddle.depth_m;
   return RECIPES[firing.look].levels && !firing.body.casting ? levelDepth(firing, glass, work) : designDepth(firing.body, firing.look).depth_m;
@@ -179,7 +185,7 @@ export function resolved(firing: FiringCase): ResolvedFiring {
     lag_s: { laid: lag(depth_m.laid), heated: lag(depth_m.heated), fired: lag(depth_m.fired) },
     acrossLag_s: acrossLag(kiln, Math.max(footprintNarrow(body.footprint), puddle_m)),
     shelf_m: Math.max(footprintSpan(body.footprint), puddle_m),
-    ofGrains: !body.joined && strewnOf(body) !== null,
+    ofGrains: !body.joined && (strewnOf(body) !== null || filledBy(firing) !== null),
     changes: Math.abs(depth_m.fired - laid) > 1e-3 * laid && RECIPES[firing.look].levels,
   };
 }

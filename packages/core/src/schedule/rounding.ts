@@ -10,11 +10,14 @@ export function niceHold(seconds: number): number {
   return Math.ceil(seconds / step - 1e-9) * step;
 }
 
+/** Slower is no firing any more: 300 mm in a mould cool by 0.07. */
+const LEAST_RATE = 0.02;
+
 /** Rounds a rate down to what people key: the slower, the finer. °C/h in and out. */
 export function niceRate(perHour: number, unit: TemperatureUnit = 'C'): number {
   const own = differenceIn(perHour, unit);
-  const step = unit === 'F' && own >= 100 ? 10 : own >= 50 ? 5 : own >= 10 ? 1 : own >= 2 ? 0.5 : 0.1;
-  return kelvinFrom(Math.max(Number((Math.floor(own / step + 1e-9) * step).toFixed(1)), 0.1), unit);
+  const step = unit === 'F' && own >= 100 ? 10 : own >= 50 ? 5 : own >= 10 ? 1 : own >= 2 ? 0.5 : own >= 0.3 ? 0.1 : 0.01;
+  return kelvinFrom(Math.max(Number((Math.floor(own / step + 1e-9) * step).toFixed(2)), LEAST_RATE), unit);
 }
 
 /** A controller counts whole degrees an hour: what is not whole goes at the slower one that is. The same list where all are; what is under one stays. */

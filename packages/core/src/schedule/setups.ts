@@ -4,7 +4,7 @@
  */
 import type { Face } from '../heat/exchange';
 import type { StackLayer } from '../heat/stack';
-import type { Shaping } from '../look/shaping';
+import { type Shaping, cavityOf } from '../look/shaping';
 
 type SupportLayer = Extract<StackLayer, { of: 'support' }>;
 
@@ -23,6 +23,8 @@ export interface SetUp {
   twoFaceProof?: 'readings' | 'kilnTest';
   /** What the lowest of shelf, board or mould bears, °C. */
   top_C?: number;
+  /** How fast a mould of its own kind may be warmed, °C/h, and up to where; the shelf's pace holds beside it. */
+  pace?: { C_per_h: number; past_C: number };
   /** What has to leave before it is warmed: water of a damp mould, primer or lay-up; glue, gel or paste. Dry where left out. */
   wet?: Wet;
   /** The mould or former, where the glass is to take its shape. */
@@ -38,6 +40,7 @@ export const SETUP_NAMES = {
   floorShelf: 'Shelf on the floor',
   board: 'Fibre board',
   inMould: 'In a mould',
+  inInvestment: 'In a plaster mould',
   overFormer: 'Over a former',
   onPosts: 'Upside down on posts',
 } as const;
@@ -55,10 +58,20 @@ const FIBRE_BOARD: SupportLayer = { of: 'support', thickness_m: 0.025, conductiv
 const CLAY_WALL: SupportLayer = { of: 'support', thickness_m: 0.01, conductivity_W_mK: 0.9, density_kg_m3: 1850, heatCapacity_J_kgK: 950 };
 export const FIBRE_PAPER: SupportLayer = { of: 'support', thickness_m: 0.001, conductivity_W_mK: 0.1, density_kg_m3: 200, heatCapacity_J_kgK: 1050 };
 
-/** Typical top temperatures of cordierite-mullite, of vacuum-formed board and of a bisque mould, °C. */
+/** Plaster and silica, half and half, once it is dry. */
+export const INVESTMENT_WALL_M = 0.025;
+const INVESTMENT: SupportLayer = { of: 'support', thickness_m: INVESTMENT_WALL_M, conductivity_W_mK: 0.45, density_kg_m3: 1150, heatCapacity_J_kgK: 1000 };
+
+/** Typical top temperatures of cordierite-mullite, of vacuum-formed board, of a bisque mould, and of plaster and silica, which crumbles above, °C. */
 const SHELF_TOP_C = 1250;
 const BOARD_TOP_C = 1100;
 const MOULD_TOP_C = 950;
+const INVESTMENT_TOP_C = 900;
+/**
+ * Silica swells at once as cristobalite near 220 to 270 °C and as quartz at 573: through both a mould goes slowly, the slower the
+ * thicker its wall. Typical, for a wall of 25 mm.
+ */
+export const INVESTMENT_PACE = { C_per_h: 60, past_C: 600 };
 
 /** A primed 16 mm cordierite shelf on low posts. */
 export const BARE_SHELF: SetUp = { below: [SHELF], faces: { top: OPEN, bottom: OVER_THE_FLOOR }, top_C: SHELF_TOP_C };
@@ -72,6 +85,7 @@ export const SETUPS: Record<SetUpKind, SetUp> = {
   board: { below: [SHELF, FIBRE_BOARD], faces: { top: OPEN, bottom: OVER_THE_FLOOR }, top_C: BOARD_TOP_C },
   // The hollow under the sheet is warmed through the mould alone.
   inMould: { below: [CLAY_WALL], faces: { top: OPEN, bottom: OVER_THE_FLOOR }, top_C: MOULD_TOP_C },
+  inInvestment: { below: [SHELF, INVESTMENT], faces: { top: OPEN, bottom: OVER_THE_FLOOR }, top_C: INVESTMENT_TOP_C, pace: INVESTMENT_PACE },
   overFormer: { below: [SHELF, CLAY_WALL], faces: { top: OPEN, bottom: OVER_THE_FLOOR }, top_C: MOULD_TOP_C },
   // It hangs in its mould, the rim on posts: heat comes to its open side, and through the mould.
   onPosts: { below: [], above: [CLAY_WALL], faces: { top: OPEN, bottom: OPEN }, top_C: MOULD_TOP_C },
@@ -79,6 +93,34 @@ export const SETUPS: Record<SetUpKind, SetUp> = {
 
 /** The same set-up with a sheet of fibre paper between glass and what is under it. */
 export const withPaper = (setup: SetUp): SetUp => ({ ...setup, below: [...setup.below, FIBRE_PAPER] });
+
+/** How a firing is set up in the kiln, as a person chooses it. */
+export interface ChosenSetUp {
+  kind: SetUpKind;
+  paper: boolean;
+  wet?: Wet;
+  shaping?: Shaping;
+}
+
+/** The set-up that is meant: with paper, and with the wall and the core of a mould as thick as they are. */
+export function setUpOf({ kind, paper, wet, shaping }: ChosenSetUp): SetUp {
+  const under = paper ? withPaper(SETUPS[kind]) : SETUPS[kind];
+  return { ...walled(under, shaping), ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}) };
+}
+
+const isMould = (layer: SupportLayer): boolean => layer === INVESTMENT || layer === CLAY_WALL;
+
+function walled(setup: SetUp, shaping: Shaping | undefined): SetUp {
+  const cavity = cavityOf(shaping);
+  if (cavity === null) return setup;
+  const mould = setup.below.find(isMould) ?? INVESTMENT;
+  return {
+    ...setup,
+    below: setup.below.map((layer) => (isMould(layer) ? { ...layer, thickness_m: cavity.wall_m } : layer)),
+    ...(cavity.kind === 'core' ? { above: [{ ...mould, thickness_m: cavity.core_m }] } : {}),
+    ...(setup.pace ? { pace: { ...setup.pace, C_per_h: (setup.pace.C_per_h * INVESTMENT_WALL_M) / cavity.wall_m } } : {}),
+  };
+}
 
 /** What lies on the glass: its mould, where it is fired upside down, or the plate that presses it, of a shelf's make. */
 export const overGlass = ({ above = [], shaping }: Pick<SetUp, 'above' | 'shaping'>): readonly SupportLayer[] =>

@@ -4,6 +4,7 @@
  * kiln. A typical figure: the maker's own stands above it.
  */
 import type { Limits } from './limits';
+import type { SetUp } from './setups';
 
 /** The length that the limit is told for, m. */
 export const SHELF_REFERENCE_M = 0.3;
@@ -17,3 +18,15 @@ export const SHELF_PAST_C = 500;
 /** How fast what the glass lies on may be warmed, °C/h; size_m: its longer side. No limit in what was made before there was one. */
 export const shelfPace = ({ shelf_C_per_h = Infinity }: Pick<Limits, 'shelf_C_per_h'>, size_m: number): number =>
   shelf_C_per_h * (SHELF_REFERENCE_M / Math.min(size_m, LARGE_M)) ** POWER;
+
+/** How fast all that holds the glass may be warmed, °C/h, and past where it bears what the kiln can give: the slower of shelf and mould. */
+export function standPace({ limits, shelf_m, setup: { pace } }: { limits: Limits; shelf_m: number; setup: SetUp }): StandPace {
+  const shelf = { limit: 'shelfPace', C_per_h: shelfPace(limits, shelf_m), past_C: SHELF_PAST_C } as const;
+  return pace && pace.C_per_h < shelf.C_per_h ? { limit: 'mouldPace', ...pace } : shelf;
+}
+
+interface StandPace {
+  limit: 'shelfPace' | 'mouldPace';
+  C_per_h: number;
+  past_C: number;
+}

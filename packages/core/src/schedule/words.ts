@@ -8,6 +8,7 @@ import { designDepth } from '../look/unevenness';
 import { coatingFindings } from '../fit/coating';
 import { rimToSpare } from '../flow/sag';
 import { type Look, RECIPES } from '../look/recipes/all';
+import { cavityOf } from '../look/shaping';
 import { type LengthUnit, type TemperatureUnit, type Units, differenceIn } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
 import type { Evaluation, HeatWorkBand, Reading } from './check';
@@ -55,6 +56,7 @@ export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<Purposeful
     case 'burnOff':
       return 'glue burns away, vent open and the room aired';
     case 'warmUp':
+      if (firing.setup.pace) return `${firing.body.joined ? 'the glass' : looseWords(firing, unit)}, slowly: here the mould swells`;
       return firing.body.joined
         ? `one solid ${text(formatLength(firing.depth_m.heated, unit))} deep, brittle until here`
         : `${looseWords(firing, unit)}, brittle until here`;
@@ -115,6 +117,8 @@ export function readingPhrase(reading: Reading, { temperature: unit, length }: U
       return `${text(formatTemperature(value, unit))}, kiln's top ${text(formatTemperature(allowed, unit))}`;
     case 'shelfPace':
       return `shelf ${formatRate(value, unit).figure} of ${text(formatRate(allowed, unit))}`;
+    case 'mouldPace':
+      return `mould ${formatRate(value, unit).figure} of ${text(formatRate(allowed, unit))}`;
     case 'shelfTop':
       return `${text(formatTemperature(value, unit))}, shelf or mould to ${text(formatTemperature(allowed, unit))}`;
     case 'kilnPace':
@@ -161,6 +165,8 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
       return `${text(formatRate(value, unit))} is asked; over this way the kiln makes ${text(formatRate(allowed, unit))}, so the firing takes longer than it says.`;
     case 'shelfPace':
       return `${text(formatRate(value, unit))} is faster than a shelf or mould of this size bears, by ${text(formatRate(value - allowed, unit))}: it may crack, and the glass with it. Slow down.`;
+    case 'mouldPace':
+      return `${text(formatRate(value, unit))} is faster than a mould with this wall bears, by ${text(formatRate(value - allowed, unit))}: it may crack and let the glass out. Slow down.`;
     case 'shelfTop':
       return `${over} above what the shelf, board or mould it lies on bears.`;
     case 'pull':
@@ -267,14 +273,19 @@ function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
   const rest = text(formatLength(naturalDepth_m, unit));
   const said: string[] = [];
   const { flows, puddle } = RECIPES[look];
-  if (flows && !puddle) {
+  const cavity = RECIPES[look].fills ? cavityOf(setup.shaping) : null;
+  if (flows && !puddle && !cavity) {
     if (tendency === 'runs-out') said.push(`Deeper than the ${rest} at which hot glass rests: it runs out at the rim unless dammed.`);
     if (tendency === 'draws-in') said.push(`Thinner than the ${rest} at which hot glass rests: the rim draws in and thickens.`);
     if (tendency === 'opens') said.push(opensIntoLace(rest));
     if (tendency === 'scallops') said.push(`Less than the ${rest} at which hot glass rests: it draws back from the dam and leaves a scalloped edge.`);
   }
   const { factor } = designDepth(body, look);
-  if (firing.changes) {
+  if (cavity) {
+    const [thick, as] = [cavity.thick_m, firing.depth_m.fired].map((depth) => text(formatLength(depth, unit)));
+    const uneven = thick === as ? '' : `, computed as ${as} because thick and thin parts of a casting differ`;
+    said.push(`Warmed up as it is laid; annealed by its thickest section, ${thick}${uneven}, within its mould.`);
+  } else if (firing.changes) {
     const [laid, level] = [firing.depth_m.laid, firing.depth_m.fired].map((depth) => text(formatLength(depth, unit)));
     const ends = firing.depth_m.fired < firing.depth_m.laid ? `runs down to ${level}` : `comes to lie ${level} deep`;
     if (laid !== level) said.push(`Laid ${laid} deep, it ${ends}: warmed up as laid, cooled and annealed as it ends.`);

@@ -1,15 +1,18 @@
 /** Every kind of firing by its name. compose and check read all they know of one from its recipe; nothing else tells them apart. */
 import type { Recipe } from '../recipe';
 import { contour } from './contour';
+import { coreCast } from './coreCast';
 import { drape } from './drape';
 import { drip } from './drip';
 import { firePolish } from './firePolish';
 import { fullFuse } from './fullFuse';
 import { heap } from './heap';
 import { lace } from './lace';
+import { openCast } from './openCast';
 import { potMelt } from './potMelt';
 import { press } from './press';
 import { loosen } from './loosen';
+import { reservoirCast } from './reservoirCast';
 import { ring } from './ring';
 import { rush } from './rush';
 import { slabFlow } from './slabFlow';
@@ -24,6 +27,7 @@ const recipes = {
   ...{ stick, firePolish, tack, contour, fullFuse, rush },
   ...{ wafer, lace, heap },
   ...{ strips, ring, slabFlow, press, drip, potMelt },
+  ...{ openCast, coreCast, reservoirCast },
   ...{ slump, drape, loosen },
 } satisfies Record<string, Recipe>;
 
