@@ -326,6 +326,19 @@ test('what firings have taught is taken over with one touch: plans are outdated,
   }
   await open('/');
   await me.sees('learned-taken', /Plans do not go by it yet/);
+  // What it was learnt from can be seen, and a firing left out of it.
+  await me.press('fold-learnt');
+  await me.sees('learnt', /Controller less glass: .*; before -1[67] °C to 1[67] °C/);
+  const lessons = await me.ofAll('[data-testid^="lesson-"]', (nodes) => nodes.map((node) => node.getAttribute('data-testid')!));
+  await me.expectSound('what it was learnt from');
+  await me.press(lessons[0]);
+  await me.press('tell');
+  await me.press('fold-teaches');
+  await me.press('lesson-leftOut');
+  await me.press('save-firing');
+  await me.sees('firing-lesson', /Left out of what the kiln has taught/);
+  await open('/');
+  await me.sees('fold-learnt', /1 of \d+ firings left out/);
   await me.press('learned-take');
   await me.sees('learned-taken', /Plans in this kiln go by it/);
   await me.gone('learned-take');

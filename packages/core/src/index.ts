@@ -107,4 +107,4 @@ export { fitQuestion } from './piece/fitQuestion';
 export { snapshotOf } from './piece/snapshot';
 export { outdatedBy } from './piece/outdated';
 export { ENGINE_VERSION, earlierEngine, toldBy } from './version';
-export { type LookSeen, type TakenOver, correctionsOf, workAsRead } from './learn/corrections';
+export { HOW_FAR, type HowFar, type LookSeen, PRIOR, type TakenOver, WITNESS_ERROR_K, type Witness, correctionsOf, workAsRead } from './learn/corrections';

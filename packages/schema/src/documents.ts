@@ -1,5 +1,6 @@
 /** A studio's own documents: pieces, schedule versions, firings and settings. */
 import {
+  HOW_FAR,
   type MadeFrom,
   LAYERS_AT_MOST,
   LAYER_FORMS,
@@ -339,6 +340,30 @@ const hash = z.string().regex(/^[0-9a-f]{64}$/, { error: 'A photo is named by th
 export const PhotoSchema = z.object({ hash, width: figure('pixels').int(), height: figure('pixels').int() }).meta({ id: 'Photo' });
 export type Photo = z.infer<typeof PhotoSchema>;
 
+/** More than this no reading at the glass lies from the controller's, K. */
+const WITNESS_AT_MOST_K = 60;
+
+/** What a firing is to teach of its kiln and of this studio's looks. */
+export const LessonSchema = z
+  .strictObject({
+    /** It is to teach nothing: the lid was lifted, the wrong piece was looked at. */
+    leftOut: z.boolean().default(false),
+    /** By how much it fell short or went past. */
+    by: oneOf('By how much', HOW_FAR).nullable().default(null),
+    /** Read at the glass while the controller read something, °C both. */
+    witness: z
+      .strictObject({ controller_C: quantity('Controller', '°C', 100, 1700), glass_C: quantity('At the glass', '°C', 100, 1700) })
+      .refine(({ controller_C, glass_C }) => Math.abs(controller_C - glass_C) <= WITNESS_AT_MOST_K, {
+        path: ['glass_C'],
+        error: `The two readings may lie at most ${WITNESS_AT_MOST_K} °C (${1.8 * WITNESS_AT_MOST_K} °F) apart; more is another moment or a broken sensor.`,
+      })
+      .nullable()
+      .default(null),
+  })
+  .meta({ id: 'Lesson' });
+export type Lesson = z.infer<typeof LessonSchema>;
+export const NO_LESSON: Lesson = { leftOut: false, by: null, witness: null };
+
 /** What a person says of a firing; all but the start can wait until the kiln is open. */
 const told = {
   /** When it was started. */
@@ -354,6 +379,7 @@ const told = {
   photos: z.array(hash).max(12, { error: 'At most 12 photos.' }).default([]),
   /** How a result was known before the glass could be cold. */
   knownBy: words('How it is known', 200).default(''),
+  lesson: LessonSchema.default(NO_LESSON),
 };
 
 /** What is in a kiln together: one start, one opening. It counts from at, the real start or, before that is known, the planned one. */
@@ -429,7 +455,7 @@ export const FiringSchema = z
 export type Firing = z.infer<typeof FiringSchema>;
 
 /** A firing as a list shows it: how it ran in two figures, the beginning of its note. */
-export const FiringRowSchema = FiringSchema.omit({ asFired: true, differences: true, knownBy: true, load: true })
+export const FiringRowSchema = FiringSchema.omit({ asFired: true, differences: true, knownBy: true, lesson: true, load: true })
   .extend({
     /** Hottest target as it ran, °C, and its hold, s. */
     ran_C: figure('°C'),
@@ -507,6 +533,14 @@ export const BenchSchema = z
         offset_sd_K: figure('K', 'Standard deviation of the offset'),
         workFactor_sd_log: figure('', "Standard deviation of the factor's logarithm"),
         separated: z.boolean(),
+        /** What it was learnt from, newest first, with what was left out. */
+        lessons: z.array(
+          z.object({
+            ...{ firingId: id, pieceName: z.string(), firedAt: instant, look: z.enum(LOOKS), result: ResultSchema, lesson: LessonSchema },
+            /** The work it did by what the controller read, in shares of the least and of the most that its look needs. */
+            ...{ ofLeast: figure(''), ofMost: figure('') },
+          }),
+        ),
       })
       .nullable(),
   })

@@ -3,7 +3,7 @@
  * the shelves that it names. What is written out and read in again is equal.
  */
 import { z } from 'zod';
-import { FiringSchema, LoadSchema, PieceSchema, ScheduleSchema } from './documents';
+import { FiringSchema, LessonSchema, LoadSchema, NO_LESSON, PieceSchema, ScheduleSchema } from './documents';
 import { KINDS, type KindName } from './kinds/all';
 import { EvaluationSchema } from '@torvin/core/contract';
 
@@ -18,6 +18,8 @@ const FiledFiringSchema = FiringSchema.pick({
   /** Left out by files from before firings were loads. */
   load: LoadSchema.omit({ version: true }).optional(),
   differences: z.array(z.string()).default([]),
+  /** Left out by files from before firings said what they teach. */
+  lesson: LessonSchema.default(NO_LESSON),
 });
 
 /** A picture that a firing in this file names: as it is kept, JPEG, named by the SHA-256 of its bytes. */

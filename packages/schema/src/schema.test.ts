@@ -70,8 +70,8 @@ describe('a number field', () => {
 });
 
 describe('a piece document', () => {
-  test('is refused when its sheets together are too deep, and names the layers', () => {
-    const deep = { ...doc(), layers: Array.from({ length: 5 }, () => ({ id: uuid(), form: 'sheet', glassId: 'x', thickness_m: 0.025 })) };
+  test('is refused when its layers together are too deep, and names them', () => {
+    const deep = { ...doc(), layers: Array.from({ length: 2 }, () => ({ id: uuid(), form: 'frit', glassId: 'x', perArea_kg_m2: 400 })) };
     const outcome = PieceDocSchema.safeParse(deep);
     expect(outcome.success).toBe(false);
     if (!outcome.success) expect(problemOf(outcome.error).path).toBe('layers');

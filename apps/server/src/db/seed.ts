@@ -3,7 +3,7 @@
  * is computed here by the engine; see demo.ts for what there is.
  */
 import { compose, evaluate, hottestSegment, parseLength, type PieceDocument, snapshotOf, TYPICAL_FAMILIES } from '@torvin/core';
-import { KIND_LIST, type Schedule, type Step, TYPICAL_SOURCE } from '@torvin/schema';
+import { KIND_LIST, NO_LESSON, type Schedule, type Step, TYPICAL_SOURCE } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { recordFiring } from '../store/firings';
 import { createPiece } from '../store/pieces';
@@ -106,6 +106,6 @@ function addDemoFiring(db: Database, schedule: Schedule, { hoursAgo, ranBy, resu
   const told = { firedAt, zone: 'UTC', place, result, lookReached: result === 'right' ? snapshot.firing.look : null, note, asFired, photos: [] };
   const ran = asFired && evaluate(snapshot.firing, asFired);
   const recordedAt = result === null ? firedAt : firedAt + (ran ?? schedule.result).simulation.total_s * 1000 + HOUR_MS;
-  const firing = { id: uuid(), pieceId, scheduleId, knownBy: '', planned: false, asItIs: false, ...told };
+  const firing = { id: uuid(), pieceId, scheduleId, knownBy: '', lesson: NO_LESSON, planned: false, asItIs: false, ...told };
   recordFiring(db, firing, ran, Math.round(Math.min(recordedAt, now)));
 }

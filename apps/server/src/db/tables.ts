@@ -1,6 +1,6 @@
 /** The database's tables. Row types are inferred from here; documents are JSON validated by @torvin/schema. */
 import { type Evaluation, LOOKS, type PurposefulSegment } from '@torvin/core';
-import { CSV_STYLES, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
+import { CSV_STYLES, type Lesson, NO_LESSON, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
@@ -176,6 +176,7 @@ export const firings = sqliteTable(
     differences: text('differences', { mode: 'json' }).$type<string[]>().notNull().default([]),
     /** How a result was known before the glass could be cold; '' where it was told in time. */
     knownBy: text('known_by').notNull().default(''),
+    lesson: text('lesson', { mode: 'json' }).$type<Lesson>().notNull().default(NO_LESSON),
     version: integer('version').notNull().default(1),
     createdAt: integer('created_at').notNull(),
     deletedAt: integer('deleted_at'),

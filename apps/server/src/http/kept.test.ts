@@ -456,6 +456,40 @@ describe('the Bench', () => {
     expect((await server.ask('GET', '/api/bench')).body.learned.workFactor).toBeGreaterThan(before * 1.1);
   });
 
+  test('leaves out what is not to teach, takes readings at the glass, and says what it was learnt from', async () => {
+    const learned = async () => (await server.ask('GET', '/api/bench')).body.learned;
+    const before = await learned();
+    expect(before.lessons).toHaveLength(before.firings);
+    const told = before.lessons.find(({ result }: { result: string }) => result === 'short');
+    const { firing } = (await server.ask('GET', `/api/firings/${told.firingId}`)).body;
+    expect(firing.lesson).toEqual({ leftOut: false, by: null, witness: null });
+    const { firedAt, zone, place, result, lookReached, note, asFired, photos, knownBy } = firing;
+    const body = { firedAt, zone, place, result, lookReached, note, asFired, photos, knownBy };
+    const tell = (version: number, lesson: object) => server.ask('PUT', `/api/firings/${firing.id}`, { ...body, version, lesson });
+    expect((await tell(firing.version, { leftOut: true })).status).toBe(200);
+    const without = await learned();
+    expect(without.firings).toBe(before.firings - 1);
+    expect(without.lessons).toHaveLength(before.lessons.length);
+    expect(without.lessons.find(({ firingId }: { firingId: string }) => firingId === firing.id).lesson.leftOut).toBe(true);
+    expect(without.workFactor).toBeLessThan(before.workFactor);
+    // Read at the glass: the offset is known better, and is near what was read.
+    expect((await tell(firing.version + 1, { by: 'far', witness: { controller_C: 800, glass_C: 791 } })).status).toBe(200);
+    const read = await learned();
+    expect(read.firings).toBe(before.firings);
+    expect(read.offset_sd_K).toBeLessThan(before.offset_sd_K / 2);
+    expect(Math.abs(read.offset_K - 9)).toBeLessThan(3);
+    expect(await tell(firing.version + 2, { witness: { controller_C: 800, glass_C: 600 } })).toMatchObject({ status: 422 });
+    // It goes along in the piece's file.
+    const file = (await server.ask('GET', `/api/pieces/${firing.pieceId}/file`)).body;
+    expect(file.firings.find(({ id }: { id: string }) => id === firing.id).lesson).toEqual({
+      leftOut: false,
+      by: 'far',
+      witness: { controller_C: 800, glass_C: 791 },
+    });
+    expect((await tell(firing.version + 2, {})).status).toBe(200);
+    expect((await learned()).workFactor).toBeCloseTo(before.workFactor, 9);
+  });
+
   test('learns nothing from what hangs on holes and weights', async () => {
     const before = (await server.ask('GET', '/api/bench')).body.learned;
     const tiles = await demo('Test tiles, clear');

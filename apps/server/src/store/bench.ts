@@ -1,5 +1,17 @@
 /** What is going on in the studio, put together from its firings. */
-import { LOOKS, type LookSeen, RECIPES, glassOf, hottestSegment, neededWork, outdatedBy, viscosityOf, workAsRead } from '@torvin/core';
+import {
+  LOOKS,
+  type LookSeen,
+  RECIPES,
+  WITNESS_ERROR_K,
+  type Witness,
+  glassOf,
+  hottestSegment,
+  neededWork,
+  outdatedBy,
+  viscosityOf,
+  workAsRead,
+} from '@torvin/core';
 import { type Bench, type Snapshot, type WaitingPiece, rowOfPiece } from '@torvin/schema';
 import { type SQL, and, count, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
@@ -57,6 +69,8 @@ export interface Evidence {
   familyName: string;
   glass: Snapshot['firing']['body']['glasses'][number];
   seen: LookSeen[];
+  witnesses: Witness[];
+  lessons: NonNullable<Bench['learned']>['lessons'];
 }
 
 const TEACHING = LOOKS.filter((look) => !RECIPES[look].byForm);
@@ -83,6 +97,11 @@ export function evidence(db: Database): Evidence | null {
   const opened = (ids: string[]) =>
     db
       .select({
+        id: firings.id,
+        pieceName: pieces.name,
+        firedAt: loads.at,
+        lesson: firings.lesson,
+        look: schedules.look,
         result: firings.result,
         asFired: firings.asFired,
         asFiredResult: firings.asFiredResult,
@@ -95,7 +114,10 @@ export function evidence(db: Database): Evidence | null {
       .from(firings)
       .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
       .innerJoin(snapshots, eq(schedules.snapshotId, snapshots.id))
+      .innerJoin(pieces, eq(firings.pieceId, pieces.id))
+      .innerJoin(loads, eq(firings.loadId, loads.id))
       .where(inArray(firings.id, ids))
+      .orderBy(desc(loads.at))
       .all();
   const [last] = opened(latest(told, 1));
   if (!last?.kilnId || !last.familyId) return null;
@@ -104,23 +126,38 @@ export function evidence(db: Database): Evidence | null {
   const kilnName = kilns.find(({ id }) => id === last.kilnId)?.name ?? last.snapshot.kilnName;
   const familyName = families.find(({ id }) => id === last.familyId)?.name ?? last.snapshot.familyName;
   const rows = opened(latest(and(told, eq(schedules.kilnId, last.kilnId), eq(schedules.familyId, last.familyId)), SEEN_AT_MOST));
-  const seen = rows.flatMap(({ result, asFired, asFiredResult, segments, snapshot, planned }): LookSeen[] => {
+  const known = rows.flatMap((row) => {
+    const { result, asFired, asFiredResult, segments, snapshot, planned, lesson } = row;
     const { body, look, limits, setup } = snapshot.firing;
     const wanted = neededWork(body, look, limits.works_perPa, setup.shaping);
     if (result === null || !wanted.ok) return [];
     const ran = asFired ?? segments;
     const { least, most } = wanted.value;
     const work_C = ran[hottestSegment(ran)].target_C;
-    return [
-      {
-        // By what the controller read: what a plan had taken off for its offset is what is to be found out.
-        work_perPa: workAsRead(viscosityOf(glassOf(snapshot.firing)), (asFiredResult ?? planned).work_perPa.mean, work_C, snapshot.firing.corrections ?? {}),
-        least_perPa: least,
-        most_perPa: most,
-        work_C,
-        outcome: result,
-      },
-    ];
+    const seen: LookSeen = {
+      // By what the controller read: what a plan had taken off for its offset is what is to be found out.
+      work_perPa: workAsRead(viscosityOf(glassOf(snapshot.firing)), (asFiredResult ?? planned).work_perPa.mean, work_C, snapshot.firing.corrections ?? {}),
+      least_perPa: least,
+      most_perPa: most,
+      work_C,
+      outcome: result,
+      ...(lesson.by === null ? {} : { by: lesson.by }),
+    };
+    return [{ row: { ...row, result }, seen }];
   });
-  return { kilnId: last.kilnId, kilnName, familyName, glass: last.snapshot.firing.body.glasses[0], seen };
+  const teaching = known.filter(({ row }) => !row.lesson.leftOut);
+  return {
+    kilnId: last.kilnId,
+    kilnName,
+    familyName,
+    glass: last.snapshot.firing.body.glasses[0],
+    seen: teaching.map(({ seen }) => seen),
+    witnesses: teaching.flatMap(({ row: { lesson } }) =>
+      lesson.witness ? [{ offset_K: lesson.witness.controller_C - lesson.witness.glass_C, error_K: WITNESS_ERROR_K }] : [],
+    ),
+    lessons: known.map(({ row: { id: firingId, pieceName, firedAt, look, result, lesson }, seen }) => ({
+      ...{ firingId, pieceName, firedAt, look, result, lesson },
+      ...{ ofLeast: seen.work_perPa / seen.least_perPa, ofMost: seen.work_perPa / seen.most_perPa },
+    })),
+  };
 }

@@ -27,10 +27,10 @@ const PLANNED_AHEAD_MS = 60 * DAY_MS;
 /** Kilns overshoot; more than so much over its top is no reading of it. */
 const OVERSHOOT_K = 30;
 
-const { id, pieceId, scheduleId, place, result, lookReached, note, asFired, photos, knownBy, differences, version, createdAt } = firings;
+const { id, pieceId, scheduleId, place, result, lookReached, note, asFired, photos, knownBy, lesson, differences, version, createdAt } = firings;
 const { stepId, work_C, work_s, total_s, kilnName, familyName, look } = schedules;
 const COLUMNS = {
-  ...{ id, pieceId, scheduleId, stepId, place, result, lookReached, note, asFired, photos, knownBy, differences, version, createdAt },
+  ...{ id, pieceId, scheduleId, stepId, place, result, lookReached, note, asFired, photos, knownBy, lesson, differences, version, createdAt },
   ...{ pieceName: pieces.name, work_C, work_s, total_s, kilnName, familyName, look, load: loads },
 };
 

@@ -1,20 +1,23 @@
 /** What the firings of a kiln have taught, what of it plans go by, and the touch that takes it over. */
-import { type TakenOver, type TemperatureUnit, correctionsOf, differenceIn, formatDifference, text } from '@torvin/core';
+import { RECIPES, type TakenOver, type TemperatureUnit, correctionsOf, differenceIn, formatDifference, text } from '@torvin/core';
 import type { Bench, Kiln } from '@torvin/schema';
+import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { useStudio } from '@/data/studio';
+import { byWords, resultWords } from '@/notebook/results';
 import { useSave } from '@/outbox/useOutbox';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
+import { Fold } from '@/ui/Fold';
+import { LinkRow } from '@/ui/LinkRow';
+import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Words } from '@/ui/Words';
-
-type Taught = NonNullable<Bench['learned']>;
+import { LearnedDrawing } from './LearnedDrawing';
+import { NINE_IN_TEN, type Row, type Taught, factorRow, offsetRow } from './learnedRows';
 
 /** Nearer than this to what plans go by, nothing new is offered. */
 const SAME = { offset_K: 1, workFactor: 0.05 } as const;
-/** Nine in ten of a normal distribution lie within so many standard deviations. */
-const NINE_IN_TEN = 1.645;
 
 /** To whole degrees of the studio and hundredths: nothing finer was learnt. */
 const rounded = ({ offset_K, workFactor }: Taught, unit: TemperatureUnit): Required<TakenOver> => ({
@@ -73,6 +76,9 @@ function Told({ learned, kiln }: { learned: Taught; kiln: Kiln | undefined }) {
               : 'Plans do not go by it yet.'}
         </Words>
       )}
+      <Fold title="What it was learnt from" about={lessonsWords(learned)} testID="learnt">
+        {() => <Lessons learned={learned} unit={unit} />}
+      </Fold>
       {save.refusal && <Notice tone="warn">{save.refusal.problem.message}</Notice>}
       {kiln && (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
@@ -80,6 +86,50 @@ function Told({ learned, kiln }: { learned: Taught; kiln: Kiln | undefined }) {
           {taken && <Action kind="second" title="Plan as usual" testID="learned-leave" disabled={save.saving} onPress={() => put({})} />}
         </View>
       )}
+    </View>
+  );
+}
+
+/** How many firings, and how many of them were left out. */
+function lessonsWords({ lessons, firings }: Taught): string {
+  const out = lessons.length - firings;
+  return out === 0 ? 'what was believed before, each firing, what is believed now' : `${out} of ${lessons.length} firings left out`;
+}
+
+function Lessons({ learned, unit }: { learned: Taught; unit: TemperatureUnit }) {
+  const degrees = (kelvin: number): string => text(formatDifference(kelvin, unit));
+  const [offset, factor] = [offsetRow(learned), factorRow(learned)];
+  const times = ([from, to]: readonly [number, number]): string => `${Math.exp(from).toFixed(2)} to ${Math.exp(to).toFixed(2)} times`;
+  const kelvins = ([from, to]: readonly [number, number]): string => `${degrees(from)} to ${degrees(to)}`;
+  return (
+    <View style={{ gap: space.medium }}>
+      <Drawn title="Heat work that looks take, against usual" row={factor} words={times} />
+      <Drawn title="Controller less glass" row={offset} words={kelvins} />
+      <Words size="label" tone="muted">
+        Pale: before any firing. Thin: what each firing says, the newest on top; of heat work as if the kiln read true, of the controller by what was read at
+        the glass; broken where it is left out. Strong: now. Nine in ten each.
+      </Words>
+      <View role="list">
+        {learned.lessons.map(({ firingId, pieceName, firedAt, look, result, lesson, ofLeast }) => (
+          <LinkRow key={firingId} href={`/notebook/${firingId}`} inset={0} testID={`lesson-${firingId}`}>
+            <View style={{ flex: 1 }}>
+              <Words bold>{`${pieceName}, ${format(firedAt, 'd MMM yyyy')}`}</Words>
+              <Words size="label" tone="muted">
+                {`${RECIPES[look].name}: ${resultWords(result)}${byWords(lesson)}, at ${Math.round(100 * ofLeast)} % of the least it needs${lesson.witness ? ', with a reading at the glass' : ''}${lesson.leftOut ? '; left out' : ''}`}
+              </Words>
+            </View>
+          </LinkRow>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+function Drawn({ title, row, words }: { title: string; row: Row; words(range: readonly [number, number]): string }) {
+  return (
+    <View style={{ gap: 4 }}>
+      <Words size="label">{`${title}: ${words(row.now)}; before ${words(row.before)}`}</Words>
+      <MeasuredWidth>{(width) => <LearnedDrawing row={row} width={width} />}</MeasuredWidth>
     </View>
   );
 }

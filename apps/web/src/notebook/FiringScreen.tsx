@@ -23,7 +23,7 @@ import { offerBack } from '@/ui/takeBack';
 import { AwakeForLookIn } from './AwakeForLookIn';
 import { PhotoRow } from './Photos';
 import { asRun } from './differences';
-import { ResultSign, resultWords } from './results';
+import { ResultSign, byWords, lessonSentence, resultWords } from './results';
 import { useNotebookHref } from './useNotebookQuery';
 
 const DRAWING_HEIGHT = 120;
@@ -38,6 +38,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
   const { snapshot } = schedule;
   const ran = asRun(detail);
   const engines = earlierEngine(ran.evaluation, snapshot) ?? (firing.asFired ? earlierPlan(detail) : null);
+  const lesson = lessonSentence(firing.lesson, unit);
   const reached = firing.lookReached && firing.lookReached !== firing.look ? `; reached a ${RECIPES[firing.lookReached].name.toLowerCase()}` : '';
   return (
     <Screen
@@ -51,11 +52,12 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
           <ResultSign result={firing.result} />
           <Words size="title" bold>
-            {`${resultWords(firing.result)}${reached}`}
+            {`${resultWords(firing.result)}${byWords(firing.lesson)}${reached}`}
           </Words>
         </View>
         {firing.note !== '' && <Words>{firing.note}</Words>}
         {firing.knownBy !== '' && <Words>{`Told before it could be cold: ${firing.knownBy}. It teaches nothing of the kiln.`}</Words>}
+        {lesson !== '' && <Words testID="firing-lesson">{lesson}</Words>}
         {firing.differences.length > 0 && (
           <Notice tone="warn" testID="fired-as-it-was">
             {`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}

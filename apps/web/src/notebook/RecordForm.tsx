@@ -1,12 +1,13 @@
 /** What is told of a firing: when, where it stood, how it came out, what was seen, and how it ran where not as planned. */
 import { zodResolver } from '@hookform/resolvers/zod';
-import { LOOKS, type Look, RECIPES, type Problem } from '@torvin/core';
+import { HOW_FAR, LOOKS, type Look, RECIPES, type Problem } from '@torvin/core';
 import { type Firing, ResultSchema, type Schedule } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useEffect, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
+import { useStudio } from '@/data/studio';
 import type { Drafting } from '@/outbox/drafts';
 import { knownNames } from '@/outbox/pictures';
 import { WORK_CAUTIONS } from '@/piece/cautions';
@@ -15,14 +16,16 @@ import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { DraftOffer } from '@/ui/DraftOffer';
 import { Field } from '@/ui/Field';
+import { Fold } from '@/ui/Fold';
 import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { AsFiredRows } from './AsFiredRows';
+import { type LessonEntry, LessonFields, entryOfLesson, lessonOf } from './LessonFields';
 import { PhotoPicker } from './Photos';
 import { RESULT_WORDS } from './results';
 
-export type Told = Pick<Firing, 'firedAt' | 'place' | 'result' | 'lookReached' | 'note' | 'asFired' | 'photos' | 'knownBy'>;
+export type Told = Pick<Firing, 'firedAt' | 'place' | 'result' | 'lookReached' | 'note' | 'asFired' | 'photos' | 'knownBy' | 'lesson'>;
 
 export interface RecordFormProps {
   told: Told;
@@ -54,6 +57,8 @@ const recordSchema = z.object({
   asFired: z.custom<Told['asFired']>(),
   photos: z.array(z.string()),
   knownBy: z.string().max(KNOWN_AT_MOST, { error: `At most ${KNOWN_AT_MOST} characters.` }),
+  by: z.enum([...HOW_FAR, 'unsaid']),
+  lesson: z.custom<LessonEntry>(),
 });
 
 export type RecordEntry = z.input<typeof recordSchema>;
@@ -62,6 +67,8 @@ type FieldName = 'when' | 'place' | 'note' | 'knownBy';
 const FIELDS: Record<string, FieldName> = { firedAt: 'when', place: 'place', note: 'note', knownBy: 'knownBy' };
 
 export function RecordForm({ told, schedule, problem, saving, held, draft, onSave }: RecordFormProps) {
+  const { temperatureUnit: unit } = useStudio();
+  const [fault, setFault] = useState<{ field: string; message: string } | null>(null);
   const [began] = useState<RecordEntry>(() => ({
     when: format(told.firedAt, FIELD_TIME),
     place: told.place,
@@ -71,6 +78,8 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
     asFired: told.asFired,
     photos: told.photos,
     knownBy: told.knownBy,
+    by: told.lesson.by ?? 'unsaid',
+    lesson: entryOfLesson(told.lesson, unit),
   }));
   const { control, handleSubmit, setError, setValue, reset, formState } = useForm({ resolver: zodResolver(recordSchema), defaultValues: began });
   const { errors } = formState;
@@ -119,6 +128,19 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
         onChange={(result) => setValue('result', result)}
         testID="result"
       />
+      {(now.result === 'short' || now.result === 'past') && (
+        <Choice
+          label="By how much?"
+          value={now.by ?? 'unsaid'}
+          options={[
+            { value: 'unsaid' as const, title: 'Not said' },
+            { value: 'little' as const, title: 'A little', note: 'some minutes' },
+            { value: 'far' as const, title: 'By far', note: 'another firing' },
+          ]}
+          onChange={(by) => setValue('by', by)}
+          testID="by"
+        />
+      )}
       {now.result !== 'open' && (
         <Choice
           label="Look it reached"
@@ -144,6 +166,11 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
         ran={(now.asFired as Told['asFired'] | undefined) ?? null}
         onChange={(asFired) => setValue('asFired', asFired)}
       />
+      {now.result !== 'open' && (
+        <Fold title="What it teaches" about={lessonWords(now.lesson as LessonEntry)} testID="teaches" opened={fault !== null}>
+          {() => <LessonFields value={now.lesson as LessonEntry} fault={fault} onChange={(lesson) => setValue('lesson', lesson)} />}
+        </Fold>
+      )}
       {errors.root?.message && <Notice tone="warn">{errors.root.message}</Notice>}
       <Notice tone="care">{WORK_CAUTIONS.open}</Notice>
       {held && <Held />}
@@ -152,19 +179,28 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
         disabled={saving}
         testID="save-firing"
         onPress={() =>
-          void handleSubmit(({ when, result, lookReached, ...rest }) =>
+          void handleSubmit(({ when, result, lookReached, by, lesson: typed, ...rest }) => {
+            const farOff = by === 'unsaid' || result === 'right' || result === 'open' ? null : by;
+            const read = lessonOf(typed, farOff, unit);
+            setFault('fault' in read ? read.fault : null);
+            if ('fault' in read) return;
             onSave({
               ...rest,
+              ...read,
               firedAt: when,
               result: result === 'open' ? null : result,
               lookReached: lookReached === 'unsaid' || result === 'open' ? null : lookReached,
-            }),
-          )()
+            });
+          })()
         }
       />
     </View>
   );
 }
+
+/** What the fold holds, in a few words. */
+const lessonWords = ({ leftOut, controller }: LessonEntry): string =>
+  leftOut ? 'left out' : controller.trim() === '' ? 'a reading at the glass; or leave it out' : 'with a reading at the glass';
 
 /** What it can have become: what it was to be, what was said before, or one of the looks that heat gives to any glass. */
 const reachable = (planned: Look, said: string | undefined): Look[] =>

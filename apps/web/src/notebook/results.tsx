@@ -1,5 +1,6 @@
 /** How a firing came out: short of the look, right, past it. Each has its own shape as well as its word. */
-import type { FiringResult } from '@torvin/schema';
+import { type TemperatureUnit, formatTemperature, text } from '@torvin/core';
+import type { FiringResult, Lesson } from '@torvin/schema';
 import Svg, { Line, Path } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
 
@@ -17,4 +18,16 @@ export function ResultSign({ result }: { result: FiringResult | null }) {
       <Path d={`M12 ${y - 5} L17 ${y} L12 ${y + 5} L7 ${y} Z`} fill={result === null ? colours.ground : colours.ink} stroke={colours.ink} strokeWidth={2} />
     </Svg>
   );
+}
+
+/** By how much, to stand behind the result. */
+export const byWords = ({ by }: Lesson): string => (by === null ? '' : by === 'far' ? ', by far' : ', by a little');
+
+/** What was said of what a firing teaches, beside its result; '' where that is all. */
+export function lessonSentence({ leftOut, witness }: Lesson, unit: TemperatureUnit): string {
+  const at = (celsius: number): string => text(formatTemperature(celsius, unit));
+  return [
+    ...(witness ? [`At the glass it was ${at(witness.glass_C)} while the controller read ${at(witness.controller_C)}.`] : []),
+    ...(leftOut ? ['Left out of what the kiln has taught.'] : []),
+  ].join(' ');
 }

@@ -1,3 +1,4 @@
+import { NO_LESSON } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -27,7 +28,7 @@ function Record({ piece, step, schedule, outdated }: StepPageParts) {
     <Screen title="Record the firing" subtitle={`${stepName(step)} of ${piece.name}`} back={{ title: stepName(step), href: runHref(piece.id, step.id) }}>
       <OutdatedNotice differences={outdated} />
       <RecordForm
-        told={{ firedAt: begin, place: '', result: null, lookReached: null, note: '', asFired: null, photos: [], knownBy: '' }}
+        told={{ firedAt: begin, place: '', result: null, lookReached: null, note: '', asFired: null, photos: [], knownBy: '', lesson: NO_LESSON }}
         schedule={schedule}
         problem={record.refusal?.problem ?? null}
         saving={record.saving}

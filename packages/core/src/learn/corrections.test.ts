@@ -6,7 +6,7 @@ import { verdictOf } from '../schedule/words';
 import { METRIC, otherUnits } from '../units/convert';
 import { viscosityOf } from '../glass/viscosity';
 import { efold } from '../flow/heatWork';
-import { type LookSeen, correctionsOf, learnCorrections, nextRung, workAsRead } from './corrections';
+import { type LookSeen, PRIOR, WITNESS_ERROR_K, correctionsOf, learnCorrections, nextRung, workAsRead } from './corrections';
 
 const vft = viscosityOf(SOFT_90);
 const RANGE = { least: 1.6e-2, most: 4.6e-2 };
@@ -165,5 +165,49 @@ describe('what looks teach', () => {
     expect(learnCorrections(vft, seen.slice(1)).nextWork_perPa).toBeNull();
     expect(rung).toBeCloseTo(2e-2, 12);
     expect(Math.log(rung / 1e-2)).toBeCloseTo(Math.log(4e-2 / rung), 12);
+  });
+});
+
+describe('by how much', () => {
+  const fell = (by?: LookSeen['by']): LookSeen[] =>
+    Array.from({ length: 3 }, () => ({ ...ASKED, work_perPa: 2.2e-2, work_C: 800, outcome: 'short', ...(by ? { by } : {}) }));
+  const factor = (seen: LookSeen[]): number => learnCorrections(vft, seen).corrections.workFactor;
+
+  test('far short asks for more than short, and a little short for less', () => {
+    expect(factor(fell('far'))).toBeGreaterThan(factor(fell()) * 1.1);
+    expect(factor(fell('little'))).toBeLessThan(factor(fell()));
+    expect(factor(fell('little'))).toBeGreaterThan(1);
+  });
+
+  test('likewise past, the other way round', () => {
+    const past = (by?: LookSeen['by']): LookSeen[] => fell(by).map((one) => ({ ...one, work_perPa: 4e-2, outcome: 'past' }));
+    expect(factor(past('far'))).toBeLessThan(factor(past()) * 0.92);
+    expect(factor(past('little'))).toBeGreaterThan(factor(past()));
+  });
+
+  test('all that a result can be adds up to one: a little and by far together are as likely as the result alone', () => {
+    // The posterior's weight is the likelihood times the prior, so that mixing the two by their shares gives the whole again.
+    const [little, far, whole] = [fell('little'), fell('far'), fell()].map(([one]) => learnCorrections(vft, [one]).corrections.workFactor);
+    expect(whole).toBeGreaterThan(Math.min(little, far));
+    expect(whole).toBeLessThan(Math.max(little, far));
+  });
+
+  test('a reading at the glass tells the offset from the factor, which looks at one temperature cannot', () => {
+    const alone = learnCorrections(vft, fell());
+    const read = learnCorrections(vft, fell(), [{ offset_K: 12, error_K: WITNESS_ERROR_K }]);
+    expect(alone.separated).toBe(false);
+    expect(read.separated).toBe(true);
+    expect(Math.abs(read.corrections.offset_K - 12)).toBeLessThan(2);
+    expect(read.offset_sd_K).toBeLessThan(alone.offset_sd_K / 2);
+    // What the offset explains the factor need not.
+    expect(read.corrections.workFactor).toBeLessThan(alone.corrections.workFactor);
+  });
+
+  test('without anything told, what is believed is the prior', () => {
+    const { corrections, offset_sd_K, workFactor_sd_log } = learnCorrections(vft, []);
+    expect(corrections.offset_K).toBeCloseTo(0, 6);
+    expect(corrections.workFactor).toBeCloseTo(1, 6);
+    expect(offset_sd_K / PRIOR.offset_sd_K).toBeCloseTo(1, 2);
+    expect(workFactor_sd_log / PRIOR.workFactor_sd_log).toBeCloseTo(1, 2);
   });
 });

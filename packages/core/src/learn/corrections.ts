@@ -41,7 +41,12 @@ export interface LookSeen {
   /** Its working temperature as keyed, °C: what an offset moves. */
   work_C: number;
   outcome: 'short' | 'right' | 'past';
+  /** By how much it fell short or went past; not said where left out. */
+  by?: HowFar;
 }
+
+export const HOW_FAR = ['little', 'far'] as const;
+export type HowFar = (typeof HOW_FAR)[number];
 
 /** A reading at the glass beside the controller's: controller less glass, K. */
 export interface Witness {
@@ -64,6 +69,10 @@ export interface Learnt {
 
 const PRIOR_OFFSET_K = 10;
 const PRIOR_LOG_FACTOR = 0.35;
+/** What is believed before a firing has taught anything: as usual, within these standard deviations. */
+export const PRIOR = { offset_sd_K: PRIOR_OFFSET_K, workFactor_sd_log: PRIOR_LOG_FACTOR } as const;
+/** A thermocouple or a witness at the glass, as people read them, K. */
+export const WITNESS_ERROR_K = 3;
 /** How far two like firings differ in what they look like, in the log of work. */
 const LOOK_ERROR = 0.2;
 /** Share of results that tell nothing, and among how many they are spread. */
@@ -83,12 +92,26 @@ function below(z: number): number {
   return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
 }
 
+/** Beyond this in the log of work, two thirds more or less, a look is far off and not a little. */
+const FAR = 0.5;
+
+type Edge = 'none' | 'farShort' | 'least' | 'most' | 'farPast' | 'all';
+/** Between which edges the work lies that each result tells of. */
+const PLACES: Record<LookSeen['outcome'], Record<HowFar | 'all', [from: Edge, to: Edge]>> = {
+  short: { all: ['none', 'least'], little: ['farShort', 'least'], far: ['none', 'farShort'] },
+  right: { all: ['least', 'most'], little: ['least', 'most'], far: ['least', 'most'] },
+  past: { all: ['most', 'all'], little: ['most', 'farPast'], far: ['farPast', 'all'] },
+};
+
 function likelihood(seen: LookSeen, kelvinPerE: number, offset_K: number, logFactor: number): number {
   const did = Math.log(seen.work_perPa) - offset_K / kelvinPerE - logFactor;
-  const short = below((Math.log(seen.least_perPa) - did) / LOOK_ERROR);
-  const notPast = below((Math.log(seen.most_perPa) - did) / LOOK_ERROR);
-  const told = seen.outcome === 'short' ? short : seen.outcome === 'past' ? 1 - notPast : Math.max(0, notPast - short);
-  return (1 - TELLS_NOTHING) * told + TELLS_NOTHING / OUTCOMES;
+  /** How likely what was done lies under a mark. */
+  const under = (mark: number): number => below((mark - did) / LOOK_ERROR);
+  const [least, most] = [Math.log(seen.least_perPa), Math.log(seen.most_perPa)];
+  const [from, to] = PLACES[seen.outcome][seen.by ?? 'all'];
+  const edge = (place: Edge): number =>
+    place === 'none' ? 0 : place === 'all' ? 1 : under(place === 'least' ? least : place === 'most' ? most : place === 'farShort' ? least - FAR : most + FAR);
+  return (1 - TELLS_NOTHING) * Math.max(0, edge(to) - edge(from)) + TELLS_NOTHING / OUTCOMES;
 }
 
 export function learnCorrections(vft: Vft, seen: readonly LookSeen[], witnesses: readonly Witness[] = []): Learnt {

@@ -30,10 +30,10 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
   let lastLearned: { from: string; learned: Promise<Learned> } | null = null;
 
   /** Fitted anew where there is something new to learn from, and once however many look meanwhile. */
-  function learnedFrom({ glass, seen }: Evidence): Promise<Learned> {
-    const from = JSON.stringify({ glass, seen });
+  function learnedFrom({ glass, seen, witnesses }: Evidence): Promise<Learned> {
+    const from = JSON.stringify({ glass, seen, witnesses });
     if (lastLearned?.from !== from) {
-      const learned = pool.run('corrections', { glass, seen });
+      const learned = pool.run('corrections', { glass, seen, witnesses });
       lastLearned = { from, learned };
       learned.catch(() => (lastLearned = null));
     }
@@ -42,7 +42,7 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
 
   route(api.bench, async () => {
     const known = evidence(db);
-    const learned = known && known.seen.length > 0 ? await learnedFrom(known) : null;
+    const learned = known && known.lessons.length > 0 ? await learnedFrom(known) : null;
     return {
       inKiln: firingsInKiln(db),
       ...waitingPieces(db),
@@ -51,7 +51,7 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
         learned && {
           ...{ kilnId: known.kilnId, kilnName: known.kilnName, familyName: known.familyName, firings: known.seen.length },
           ...learned.corrections,
-          ...{ offset_sd_K: learned.offset_sd_K, workFactor_sd_log: learned.workFactor_sd_log, separated: learned.separated },
+          ...{ offset_sd_K: learned.offset_sd_K, workFactor_sd_log: learned.workFactor_sd_log, separated: learned.separated, lessons: known.lessons },
         },
     };
   });

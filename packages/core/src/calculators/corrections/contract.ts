@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { GlassInputSchema } from '../../contract/glass';
 import { figure, oneOf, quantity } from '../../contract/quantity';
+import { HOW_FAR } from '../../learn/corrections';
 import { GLASS } from '../samples';
 
 export const summary = 'Offset and work factor from looks reached or missed';
@@ -16,6 +17,7 @@ export const request = z.strictObject({
           most_perPa: quantity('Most work', '1/Pa', 1e-9, 100),
           work_C: quantity('Working temperature', '°C', 300, 1700),
           outcome: oneOf('Outcome', ['short', 'right', 'past']),
+          by: oneOf('By how much', HOW_FAR).optional(),
         })
         .refine(({ least_perPa, most_perPa }) => least_perPa <= most_perPa, { path: ['most_perPa'], error: 'The most work must not be less than the least.' }),
     )

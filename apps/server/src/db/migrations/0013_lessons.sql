@@ -1,0 +1,1 @@
+ALTER TABLE `firings` ADD `lesson` text DEFAULT '{"leftOut":false,"by":null,"witness":null}' NOT NULL;

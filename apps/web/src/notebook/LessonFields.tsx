@@ -1,0 +1,77 @@
+/** What a firing is to teach: whether it counts, and what was read at the glass while the controller read something. */
+import { type TemperatureUnit, formatTemperature, parseTemperature, text } from '@torvin/core';
+import { type Lesson, LessonSchema } from '@torvin/schema';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { space } from '@/theme/theme';
+import { Field } from '@/ui/Field';
+import { Tick } from '@/ui/Tick';
+import { Words } from '@/ui/Words';
+
+export interface LessonEntry {
+  leftOut: boolean;
+  controller: string;
+  glass: string;
+}
+
+export const entryOfLesson = ({ leftOut, witness }: Lesson, unit: TemperatureUnit): LessonEntry => ({
+  leftOut,
+  controller: witness ? text(formatTemperature(witness.controller_C, unit)) : '',
+  glass: witness ? text(formatTemperature(witness.glass_C, unit)) : '',
+});
+
+/** The lesson that was typed, or why it is none, at its field. */
+export function lessonOf(
+  { leftOut, controller, glass }: LessonEntry,
+  by: Lesson['by'],
+  unit: TemperatureUnit,
+): { lesson: Lesson } | { fault: { field: 'controller' | 'glass'; message: string } } {
+  if (controller.trim() === '' && glass.trim() === '') return { lesson: { leftOut, by, witness: null } };
+  const [read, felt] = [parseTemperature(controller, unit), parseTemperature(glass, unit)];
+  if (!read.ok) return { fault: { field: 'controller', message: read.problem.message } };
+  if (!felt.ok) return { fault: { field: 'glass', message: felt.problem.message } };
+  const lesson = LessonSchema.safeParse({ leftOut, by, witness: { controller_C: read.value, glass_C: felt.value } });
+  if (lesson.success) return { lesson: lesson.data };
+  const [issue] = lesson.error.issues;
+  return { fault: { field: issue.path.includes('controller_C') ? 'controller' : 'glass', message: issue.message } };
+}
+
+export interface LessonFieldsProps {
+  value: LessonEntry;
+  fault: { field: string; message: string } | null;
+  onChange(value: LessonEntry): void;
+}
+
+export function LessonFields({ value, fault, onChange }: LessonFieldsProps) {
+  const [opened] = useState(value);
+  const error = (field: string): string | undefined => (fault?.field === field ? fault.message : undefined);
+  return (
+    <View style={{ gap: space.small }}>
+      <Words>
+        A thermocouple or a witness at the glass tells how far the controller is off, which no look can tell by itself. Of one moment, best late in a hold.
+      </Words>
+      <Field
+        label="The controller read"
+        value={value.controller}
+        onChange={(controller) => onChange({ ...value, controller })}
+        error={error('controller')}
+        hint={opened.controller === '' ? 'may be left out' : undefined}
+        testID="lesson-controller"
+      />
+      <Field
+        label="At the glass it was"
+        value={value.glass}
+        onChange={(glass) => onChange({ ...value, glass })}
+        error={error('glass')}
+        hint="at the same moment"
+        testID="lesson-glass"
+      />
+      <Tick
+        on={value.leftOut}
+        title="Leave this firing out of what the kiln has taught"
+        onPress={() => onChange({ ...value, leftOut: !value.leftOut })}
+        testID="lesson-leftOut"
+      />
+    </View>
+  );
+}
