@@ -14,7 +14,7 @@ import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { PAPER_CAUTION, SETUP_CAUTIONS, WET_CAUTIONS } from './cautions';
 import { RecipeChoice } from './RecipeChoice';
-import { type Fault, type StepEntry, entryOfStep, fieldsOf, likelyGroup, stepOf, usualSetUp, whyImpossible } from './stepEntry';
+import { type Fault, type StepEntry, entryOfStep, fieldsOf, likelyGroup, stepOf, usualSetUp, usualWet, whyImpossible } from './stepEntry';
 
 export interface StepPlannerProps {
   pieceId: string;
@@ -58,7 +58,11 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
     <View style={{ gap: space.small }} testID="step-planner">
       <DraftOffer draft={draft} onTake={setTouched} />
       {doc.steps.length === 0 && <Words>Choose what the firing is for; the schedule is computed from the body, the set-up and the kiln.</Words>}
-      <RecipeChoice value={entry.look} first={likelyGroup(doc, step)} onChange={(look: Look) => set({ look, setup: usualSetUp(look) })} />
+      <RecipeChoice
+        value={entry.look}
+        first={likelyGroup(doc, step)}
+        onChange={(look: Look) => set({ look, setup: usualSetUp(look), wet: usualWet(look, entry) })}
+      />
       <Notice tone="care" testID="look-caution">
         {RECIPES[entry.look].care}
       </Notice>

@@ -1,7 +1,7 @@
 import { METRIC, TYPICAL_FAMILIES } from '@torvin/core';
 import { EMPTY_SHELVES, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { type PieceEntry, entryOf, fieldOfPath, newEntry, PIECE_ENTRY_SCHEMAS, outlineOf } from './pieceEntry';
-import { entryOfStep, stepOf } from './stepEntry';
+import { entryOfStep, stepOf, usualWet } from './stepEntry';
 import { numberWithin } from './typed';
 
 const kiln = {
@@ -155,4 +155,10 @@ describe('a problem from the server', () => {
   ])('at %s is shown at %s', (path, field) => {
     expect(fieldOfPath(path)).toBe(field);
   });
+});
+
+test('a plaster mould is taken to come damp, and what was said of it is said of no other', () => {
+  expect(usualWet('openCast', { setup: 'bareShelf', wet: 'dry' })).toBe('damp');
+  expect(usualWet('fullFuse', { setup: 'inInvestment', wet: 'damp' })).toBe('dry');
+  expect(usualWet('fullFuse', { setup: 'bareShelf', wet: 'glued' })).toBe('glued');
 });

@@ -140,6 +140,10 @@ const USUAL_WALL_M = 0.025;
 /** The set-up that a look is usually fired on. */
 export const usualSetUp = (look: Look): SetUpKind => SETUP_OF[look] ?? 'bareShelf';
 
+/** A plaster mould comes damp from the bench; what was said of another look's mould is not said of this one. */
+export const usualWet = (look: Look, { setup, wet }: Pick<StepEntry, 'setup' | 'wet'>): StepEntry['wet'] =>
+  usualSetUp(look) === 'inInvestment' ? 'damp' : setup === 'inInvestment' ? 'dry' : wet;
+
 /** What a piece's next firing most likely is: parts that stand are tacked, loose sheets fused, what is one body slumped. */
 function likelyLook({ layers, steps }: PieceDoc): Look {
   if (steps.length > 0) return 'slump';
