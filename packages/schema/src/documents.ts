@@ -340,8 +340,12 @@ const hash = z.string().regex(/^[0-9a-f]{64}$/, { error: 'A photo is named by th
 export const PhotoSchema = z.object({ hash, width: figure('pixels').int(), height: figure('pixels').int() }).meta({ id: 'Photo' });
 export type Photo = z.infer<typeof PhotoSchema>;
 
+/** What can be read in a kiln that fires glass, °C. */
+export const WITNESS_RANGE_C = { least: 100, most: 1700 } as const;
 /** More than this no reading at the glass lies from the controller's, K. */
 const WITNESS_AT_MOST_K = 60;
+
+const readAt = (name: string) => quantity(name, '°C', WITNESS_RANGE_C.least, WITNESS_RANGE_C.most);
 
 /** What a firing is to teach of its kiln and of this studio's looks. */
 export const LessonSchema = z
@@ -352,7 +356,7 @@ export const LessonSchema = z
     by: oneOf('By how much', HOW_FAR).nullable().default(null),
     /** Read at the glass while the controller read something, °C both. */
     witness: z
-      .strictObject({ controller_C: quantity('Controller', '°C', 100, 1700), glass_C: quantity('At the glass', '°C', 100, 1700) })
+      .strictObject({ controller_C: readAt('Controller'), glass_C: readAt('At the glass') })
       .refine(({ controller_C, glass_C }) => Math.abs(controller_C - glass_C) <= WITNESS_AT_MOST_K, {
         path: ['glass_C'],
         error: `The two readings may lie at most ${WITNESS_AT_MOST_K} °C (${1.8 * WITNESS_AT_MOST_K} °F) apart; more is another moment or a broken sensor.`,

@@ -76,8 +76,22 @@ function freeName(name: string, taken: Set<string>): string {
 
 const firingColumns = (unit: TemperatureUnit): string[] => [
   ...['started', 'zone', 'piece', 'look', 'glass', 'kiln', 'place', `hottest_${unit}`, 'hold_min', 'length_h'],
-  ...['result', 'look_reached', 'note', 'pictures', 'firing_id', 'piece_id', 'schedule_id'],
+  ...[
+    'result',
+    'by_how_much',
+    'look_reached',
+    `controller_read_${unit}`,
+    `at_the_glass_${unit}`,
+    'left_out',
+    'note',
+    'pictures',
+    'firing_id',
+    'piece_id',
+    'schedule_id',
+  ],
 ];
+
+const readAs = (celsius: number | undefined, unit: TemperatureUnit): number | '' => (celsius === undefined ? '' : Math.round(temperatureIn(celsius, unit)));
 
 function firingRows(db: Database, unit: TemperatureUnit): CsvRow[] {
   const { work_C, work_s, total_s, kilnName, familyName, look } = schedules;
@@ -102,7 +116,11 @@ function firingRows(db: Database, unit: TemperatureUnit): CsvRow[] {
       hold_min: Math.round(schedule.work_s / SECONDS_PER_MINUTE),
       length_h: Number((schedule.total_s / SECONDS_PER_HOUR).toFixed(1)),
       result: firing.result ?? '',
+      by_how_much: firing.lesson.by === null ? '' : { little: 'a little', far: 'by far' }[firing.lesson.by],
       look_reached: firing.lookReached ? RECIPES[firing.lookReached].name : '',
+      [`controller_read_${unit}`]: readAs(firing.lesson.witness?.controller_C, unit),
+      [`at_the_glass_${unit}`]: readAs(firing.lesson.witness?.glass_C, unit),
+      left_out: firing.lesson.leftOut ? 'yes' : 'no',
       note: firing.note,
       pictures: firing.photos.map((hash) => `${hash}.jpg`).join(' '),
       firing_id: firing.id,

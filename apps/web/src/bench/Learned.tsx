@@ -57,7 +57,11 @@ function Told({ learned, kiln }: { learned: Taught; kiln: Kiln | undefined }) {
   const factors = [-1, 1].map((side) => (learned.workFactor * Math.exp(side * NINE_IN_TEN * workFactor_sd_log)).toFixed(2));
   return (
     <View style={{ gap: space.small }}>
-      <Words>{`${kilnName}, ${familyName}, from ${firings} ${firings === 1 ? 'firing' : 'firings'}: ${words(found, unit)}.`}</Words>
+      <Words>
+        {firings === 0
+          ? `${kilnName}, ${familyName}: every firing that was told is left out, so nothing is known but what is usual.`
+          : `${kilnName}, ${familyName}, from ${firings} ${firings === 1 ? 'firing' : 'firings'}: ${words(found, unit)}.`}
+      </Words>
       <Words size="label" tone="muted">
         {`Nine in ten: ${factors.join(' to ')} times, and within ${spread} of that reading. ${
           separated

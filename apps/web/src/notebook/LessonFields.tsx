@@ -1,6 +1,6 @@
 /** What a firing is to teach: whether it counts, and what was read at the glass while the controller read something. */
-import { type TemperatureUnit, formatTemperature, parseTemperature, text } from '@torvin/core';
-import { type Lesson, LessonSchema } from '@torvin/schema';
+import { type Outcome, type TemperatureUnit, formatTemperature, parseTemperature, refused, text } from '@torvin/core';
+import { type Lesson, LessonSchema, WITNESS_RANGE_C } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { space } from '@/theme/theme';
@@ -20,6 +20,14 @@ export const entryOfLesson = ({ leftOut, witness }: Lesson, unit: TemperatureUni
   glass: witness ? text(formatTemperature(witness.glass_C, unit)) : '',
 });
 
+function temperatureWithin(typed: string, unit: TemperatureUnit): Outcome<number> {
+  const read = parseTemperature(typed, unit);
+  if (!read.ok || (read.value >= WITNESS_RANGE_C.least && read.value <= WITNESS_RANGE_C.most)) return read;
+  const written = (celsius: number): string => text(formatTemperature(celsius, unit));
+  const { least, most } = WITNESS_RANGE_C;
+  return refused('out-of-range', '', `A reading of ${written(read.value)} is none of a firing; it must be from ${written(least)} to ${written(most)}.`);
+}
+
 /** The lesson that was typed, or why it is none, at its field. */
 export function lessonOf(
   { leftOut, controller, glass }: LessonEntry,
@@ -27,7 +35,7 @@ export function lessonOf(
   unit: TemperatureUnit,
 ): { lesson: Lesson } | { fault: { field: 'controller' | 'glass'; message: string } } {
   if (controller.trim() === '' && glass.trim() === '') return { lesson: { leftOut, by, witness: null } };
-  const [read, felt] = [parseTemperature(controller, unit), parseTemperature(glass, unit)];
+  const [read, felt] = [temperatureWithin(controller, unit), temperatureWithin(glass, unit)];
   if (!read.ok) return { fault: { field: 'controller', message: read.problem.message } };
   if (!felt.ok) return { fault: { field: 'glass', message: felt.problem.message } };
   const lesson = LessonSchema.safeParse({ leftOut, by, witness: { controller_C: read.value, glass_C: felt.value } });

@@ -108,7 +108,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
   );
   return (
     <View style={{ gap: space.large }}>
-      <DraftOffer draft={draft} onTake={(entry) => reset({ ...entry, photos: knownNames(entry.photos) })} />
+      <DraftOffer draft={draft} onTake={(entry) => reset({ ...began, ...entry, photos: knownNames(entry.photos) })} />
       <Controller
         control={control}
         name="when"

@@ -14,12 +14,16 @@ test('is read in the unit of the studio, or in the one that is written', () => {
   const read = lessonOf({ ...none, controller: '1454', glass: '784 °C' }, null, 'F');
   expect('lesson' in read && read.lesson.witness?.controller_C).toBeCloseTo(790, 6);
   expect('lesson' in read && read.lesson.witness?.glass_C).toBeCloseTo(784, 6);
+  expect(lessonOf({ ...none, controller: '80', glass: '80' }, null, 'F')).toMatchObject({
+    fault: { message: expect.stringMatching(/from 212 °F to 3092 °F/) },
+  });
 });
 
 test.each([
   ['800', '', 'glass', /./],
   ['', '800', 'controller', /./],
   ['hot', '800', 'controller', /hot/],
+  ['20', '20', 'controller', /A reading of 20 °C is none of a firing; it must be from 100 °C to 1700 °C/],
   ['800', '700', 'glass', /at most 60 °C \(108 °F\) apart/],
 ])('controller %j and glass %j are refused at the %s', (controller, glass, field, message) => {
   expect(lessonOf({ ...none, controller, glass }, null, 'C')).toMatchObject({ fault: { field, message: expect.stringMatching(message) } });

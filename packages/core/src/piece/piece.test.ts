@@ -236,6 +236,12 @@ describe('what has run into a disc', () => {
     expect(fired.figures.depth.mean_m).toBeCloseTo(0.025, 9);
   });
 
+  test('a polish after a casting is said to soften it, but for one in its mould', () => {
+    const doc = piece(heaped, [{ ...step('openCast'), setup: { kind: 'inInvestment', paper: false } }]);
+    expect(undoes(doc, step('firePolish'))).toMatch(/softens what was cast/);
+    expect(undoes(doc, { ...step('firePolish'), setup: { kind: 'inInvestment', paper: false } })).toBeNull();
+  });
+
   test('a loosening takes no shape away, however it stands', () => {
     const doc = piece(plaque.layers, [{ ...step('slump'), setup: { kind: 'inMould', paper: false } }]);
     expect(undoes(doc, { ...step('loosen'), setup: { kind: 'bareShelf', paper: false } })).toBeNull();

@@ -2,14 +2,15 @@
 import { RECIPES } from '../look/recipes/all';
 import type { PieceDocument, PlannedStep } from './document';
 
-const HOLDS: readonly PlannedStep['setup']['kind'][] = ['inMould', 'overFormer'];
+const HOLDS: readonly PlannedStep['setup']['kind'][] = ['inMould', 'inInvestment', 'overFormer'];
 
 /** What a firing would undo, in a sentence; null where it undoes nothing. A shaped piece keeps its shape only in or over a form. */
 export function undoes({ steps }: Pick<PieceDocument, 'steps'>, step: Pick<PlannedStep, 'id' | 'look' | 'setup'>): string | null {
   const index = steps.findIndex(({ id }) => id === step.id);
   const before = index < 0 ? steps : steps.slice(0, index);
-  const shaped = before.findLast(({ look }) => RECIPES[look].group === 'shaped');
+  const shaped = before.findLast(({ look }) => RECIPES[look].group === 'shaped' || RECIPES[look].fills);
   if (!shaped || RECIPES[step.look].stays || HOLDS.includes(step.setup.kind)) return null;
   const name = RECIPES[step.look].name.toLowerCase();
+  if (RECIPES[shaped.look].fills) return `With nothing to hold it, a ${name} softens what was cast: fine detail rounds, and what stands thin sags.`;
   return `With nothing to hold it, a ${name} lets what the ${RECIPES[shaped.look].name.toLowerCase()} before it has shaped sink flat again.`;
 }

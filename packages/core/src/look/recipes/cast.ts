@@ -27,9 +27,6 @@ export function castWork(asked: WorkQuestion, name: string, headOf: (cavity: Cav
   const cavity = cavityOf(asked.shaping);
   if (cavity === null)
     return refused('missing', 'setup.shaping', `A ${name} needs its cavity: the thickest and the thinnest section, and the wall of the mould.`);
-  if (cavity.thin_m > cavity.thick_m) {
-    return refused('impossible', 'setup.shaping.thin_m', 'The thinnest section is thicker than the thickest; they may have been typed the wrong way round.');
-  }
   const glass = mainGlass(body);
   const usual = times(laterWork(works, 'cast'), byTension(body));
   if (cavity.detail_m === undefined) return found(usual);
