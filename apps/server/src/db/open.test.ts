@@ -250,7 +250,7 @@ describe('a database of schema 4, where firings stood by themselves', () => {
     copyRows(from, to, ['studio', 'pieces', 'piece_states', 'schedules', 'photos']);
     insertShelves(to, rowsOf(from, 'records'));
     const starts = new Map(before.map(({ id, firedAt, zone }) => [id, { firedAt, zone }]));
-    const rows = rowsOf(from, 'firings').map(({ load_id: _load, differences: _differences, known_by: _known, ...row }) => {
+    const rows = rowsOf(from, 'firings').map(({ load_id: _load, differences: _differences, known_by: _known, lesson: _lesson, ...row }) => {
       const start = starts.get(String(row.id));
       return { ...row, fired_at: start?.firedAt, zone: start?.zone } as Record<string, unknown>;
     });
