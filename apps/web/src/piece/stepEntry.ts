@@ -104,7 +104,16 @@ export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
   ],
   reservoir: [
     ...SECTIONS,
-    { field: 'sprue', key: 'hole_m', label: 'Hole under the reservoir, across', name: 'The hole', of: 'length', least: 0.002, most: 0.2 },
+    {
+      field: 'sprue',
+      key: 'hole_m',
+      label: 'Hole under the reservoir, across',
+      hint: 'the outline of the piece is the reservoir’s',
+      name: 'The hole',
+      of: 'length',
+      least: 0.002,
+      most: 0.2,
+    },
     { field: 'neck', key: 'plate_m', label: 'The hole, long', hint: 'from reservoir to mould', name: 'Its length', of: 'length', least: 0.001, most: 0.1 },
     DETAIL,
   ],

@@ -49,8 +49,8 @@ export const reservoirCast: Recipe = {
     const figures = castFigures(asked, work_perPa, units, headOf);
     if (asked.shaping?.kind !== 'reservoir') return figures;
     const times = work_perPa / workToRun(asked, asked.shaping);
-    const runs = times < 1 ? 'the reservoir has not run empty by then' : `the reservoir has run empty after ${Math.round(100 / times)} % of this heat work`;
-    return figures.map((one) => ({ ...one, sentence: `${one.sentence} ${runs[0].toUpperCase()}${runs.slice(1)}.` }));
+    const runs = times < 1 ? 'The reservoir has not run empty by then.' : `The reservoir has run empty after ${Math.round(100 / times)} % of this heat work.`;
+    return figures.map((one) => ({ ...one, sentence: `${one.sentence} ${runs}` }));
   },
   looksLike: {
     early: 'glass stands in the reservoir and sags towards its hole',
