@@ -19,7 +19,7 @@ import { z } from 'zod';
 import {
   ControllerInputSchema,
   count,
-  DEEPEST_BODY_M,
+  DEEPEST_M,
   EvaluationSchema,
   figure,
   FiringCaseSchema,
@@ -120,9 +120,9 @@ export const PieceDocSchema = z
       .max(LAYERS_AT_MOST, { error: `At most ${LAYERS_AT_MOST} layers.` }),
     steps: z.array(StepSchema).max(STEPS_AT_MOST, { error: `At most ${STEPS_AT_MOST} firings.` }),
   })
-  .refine((doc) => deepest(doc.layers) <= DEEPEST_BODY_M + 1e-9, {
+  .refine((doc) => deepest(doc.layers) <= DEEPEST_M + 1e-9, {
     path: ['layers'],
-    error: `The layers together may be at most ${(['mm', 'in'] as const).map((unit) => text(formatLength(DEEPEST_BODY_M, unit))).join(' or ')} deep.`,
+    error: `The layers together may be at most ${(['mm', 'in'] as const).map((unit) => text(formatLength(DEEPEST_M, unit))).join(' or ')} deep.`,
   })
   .meta({ id: 'PieceDocument' }) satisfies z.ZodType<PieceDocument>;
 export type PieceDoc = z.infer<typeof PieceDocSchema>;

@@ -98,8 +98,8 @@ function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Eva
   ];
 }
 
-/** Days and hours do not stand beside three other figures. */
-const LONG_S = 4 * 24 * 3600;
+/** Days and hours, as they are written from two days on, do not stand beside three other figures. */
+const LONG_S = 48 * 3600;
 const spanned = (seconds: number): Figure => (seconds < LONG_S ? formatDuration(seconds) : { figure: (seconds / 86400).toFixed(1), unit: 'd' });
 
 /** A block's figure, bar and colours, as React draws them. */

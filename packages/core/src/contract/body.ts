@@ -71,8 +71,6 @@ const CastingSchema = z
     error: 'The thinnest section must not be thicker than the thickest.',
   }) satisfies z.ZodType<Casting>;
 
-export const DEEPEST_BODY_M = DEEPEST_M;
-
 export const bodyFields = {
   glasses: z.array(GlassInputSchema).min(1, { error: 'A body needs at least one glass.' }).max(32, { error: 'At most 32 glasses.' }).readonly(),
   layers: z.array(LayerInputSchema).max(24, { error: 'At most 24 layers.' }).readonly(),
@@ -94,9 +92,9 @@ export const aBody = <T extends z.ZodType<BodyInput>>(schema: T) =>
       path: ['glasses'],
       error: 'A layer, part or casting names a glass that is not in the list of glasses.',
     })
-    .refine((body) => body.glasses.length === 0 || namesMissing(body) || body.casting !== undefined || bodyDepth(body) <= DEEPEST_BODY_M + 1e-9, {
+    .refine((body) => body.glasses.length === 0 || namesMissing(body) || body.casting !== undefined || bodyDepth(body) <= DEEPEST_M + 1e-9, {
       path: ['layers'],
-      error: `The layers together may be at most ${DEEPEST_BODY_M} m deep.`,
+      error: `The layers together may be at most ${DEEPEST_M} m deep.`,
     });
 
 /** A place below the list, or between two of it, is refused by its field, and asked about here all the same. */

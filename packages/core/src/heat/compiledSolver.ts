@@ -56,9 +56,14 @@ function roomFor(doubles: number): Room | null {
   if (fits >= 0) return kept.splice(fits, 1)[0];
   compiled ??= compile();
   if (compiled === null) return null;
-  const memory = new WebAssembly.Memory({ initial: Math.ceil(doubles / DOUBLES_PER_PAGE) });
-  const { conduct, takeBack, pull } = new WebAssembly.Instance(compiled, { env: { memory } }).exports as unknown as Omit<Room, 'doubles'>;
-  return { doubles: new Float64Array(memory.buffer), conduct, takeBack, pull };
+  try {
+    const memory = new WebAssembly.Memory({ initial: Math.ceil(doubles / DOUBLES_PER_PAGE) });
+    const { conduct, takeBack, pull } = new WebAssembly.Instance(compiled, { env: { memory } }).exports as unknown as Omit<Room, 'doubles'>;
+    return { doubles: new Float64Array(memory.buffer), conduct, takeBack, pull };
+  } catch {
+    // A machine that has no room left for another memory: the plain solver takes what there is.
+    return null;
+  }
 }
 
 /** Null where there is no WebAssembly. */

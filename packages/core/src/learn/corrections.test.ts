@@ -185,8 +185,7 @@ describe('by how much', () => {
     expect(factor(past('little'))).toBeGreaterThan(factor(past()));
   });
 
-  test('all that a result can be adds up to one: a little and by far together are as likely as the result alone', () => {
-    // The posterior's weight is the likelihood times the prior, so that mixing the two by their shares gives the whole again.
+  test('one result of which it is not said by how much lies between one that was a little short and one that was far', () => {
     const [little, far, whole] = [fell('little'), fell('far'), fell()].map(([one]) => learnCorrections(vft, [one]).corrections.workFactor);
     expect(whole).toBeGreaterThan(Math.min(little, far));
     expect(whole).toBeLessThan(Math.max(little, far));
