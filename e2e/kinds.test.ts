@@ -18,11 +18,14 @@ const BODIES = {
   sifted: [laid({ form: 'powder', perArea_kg_m2: 2.5, grain_m: 2e-4 })],
   strewn: [frit(2.2, 2e-3)],
   heaped: [frit(40, 4e-3)],
+  none: [],
 } as const;
 
 interface Tried {
   on: keyof typeof BODIES;
   typed?: Record<string, string>;
+  /** Pressed before. */
+  chosen?: string[];
   /** What stands in the place of heat work. */
   tells: RegExp;
   kiln?: string;
@@ -53,6 +56,10 @@ const TRIED: Record<Look, Tried> = {
   slump: { on: 'slab', typed: { span: '120', depth: '15' }, tells: /^heat work/ },
   loosen: { on: 'slab', tells: /^lets go \d+ ?× work/ },
   drape: { on: 'slab', typed: { overhang: '45', drop: '15' }, tells: /^heat work/ },
+  dryShelf: { on: 'slab', typed: { ware: '16', wide: '40 cm', long: '45 cm' }, tells: /^dry through \d+ ?min as asked$/ },
+  dryMould: { on: 'none', tells: /^warm, unboiled 8 h \d\d as asked$/ },
+  burnOut: { on: 'none', chosen: ['ware-fibre'], typed: { ware: '25' }, tells: /^burnt through [345]\d ?min as asked$/ },
+  bisque: { on: 'none', chosen: ['cone-07'], typed: { ware: '10' }, tells: /^comes to cone 07 as asked$/, kiln: 'tall-kiln' },
 };
 
 beforeAll(async () => {
@@ -74,12 +81,13 @@ beforeEach(async () => {
 afterEach(() => me.leave());
 
 test.each(LOOKS)('a %s', async (look) => {
-  const { on, typed = {}, tells, kiln } = TRIED[look];
+  const { on, typed = {}, chosen = [], tells, kiln } = TRIED[look];
   await me.openPiece(`Trial, ${on}`);
   if (await me.has('add-step')) await me.press('add-step');
   await me.chooseLook(look);
   // One of its own stands at every kind, and no look-in is like another's.
   await me.sees('look-caution', new RegExp(`^Take care\\. ${RECIPES[look].care.slice(0, 30)}`));
+  for (const choice of chosen) await me.press(choice);
   for (const [field, figure] of Object.entries(typed)) await me.type(`shape-${field}`, figure);
   if (kiln) await me.press(`kiln-${kiln}`);
   await me.press('compute');
@@ -93,6 +101,38 @@ test.each(LOOKS)('a %s', async (look) => {
   await me.page.goBack();
   await me.press('remove-step');
   await me.gone('remove-step');
+});
+
+test('a mould of clay is a piece with no glass in it: made, fired to its cone, told of in the notebook', async () => {
+  await me.press('new-piece');
+  await me.type('field-name', 'Mould of clay');
+  await me.type('field-width', '220');
+  await me.type('field-length', '260');
+  await me.press('first-form-nothing');
+  await me.press('save-piece');
+  await me.reads('No glass lies here');
+  await me.expectSound('a piece with no glass');
+  await me.press('choose-look');
+  await me.press('look-bisque');
+  expect(await me.of('[data-testid="shape-wide"]', (node) => (node as HTMLInputElement).value)).toBe('220 mm');
+  await me.press('compute');
+  // The first kiln on the shelf does not get so hot.
+  await me.sees('plan-problem', /asks for 1000 °C and the kiln goes to 900 °C; choose a hotter kiln/);
+  await me.press('kiln-tall-kiln');
+  await me.press('compute');
+  await me.sees('live-work', /^comes to cone 06 as asked$/);
+  await me.expectSound('the run sheet of a bisque');
+  await me.press('fold-schools');
+  await me.sees('school-hotter', /comes to cone 06/);
+  await me.press('open-record');
+  await me.press('result-right');
+  expect(await me.has('fold-teaches')).toBe(false);
+  await me.press('save-firing');
+  await me.type('record-knownBy', 'written down after it');
+  await me.press('save-firing');
+  await me.heading(/^Mould of clay$/);
+  await me.reads('raw clay mould to cone 06');
+  expect(await me.has('fold-polariser')).toBe(false);
 });
 
 test('a plate without its weight is asked for it at the field, and a figure that cannot be is refused there', async () => {

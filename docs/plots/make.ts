@@ -212,9 +212,12 @@ for (const [name, chart] of Object.entries(CHARTS)) writeFileSync(join(HERE, `${
 
 const minutes = (seconds: number): string => (seconds < 5400 ? `${Math.round(seconds / 60)} min` : `${(seconds / 3600).toFixed(1)} h`);
 
+const GLASS_COLUMNS = { warmUp: 'warm-up', squeeze: 'squeeze', work: 'work', drop: 'soak', firstCool: 'first cool', secondCool: 'second', lastCool: 'last' };
+const WARE_COLUMNS = { dry: 'dry', warmUp: 'slowly', climb: 'climb', work: 'top', firstCool: 'cool', lastCool: 'last' };
+
 /** What each of the bodies gets, one row each. */
-function schedules(): string {
-  const rows = BODIES.map(([name, firing]) => {
+function table(bodies: typeof BODIES, columns: Record<string, string>): string {
+  const rows = bodies.map(([name, firing]) => {
     const outcome = compose(firing);
     if (!outcome.ok) throw new Error(`${name}: ${outcome.problem.message}`);
     const { segments, evaluation, converged } = outcome.value;
@@ -226,18 +229,27 @@ function schedules(): string {
       const held = segment.hold_s > 0 ? `, ${minutes(segment.hold_s)}` : '';
       return role === 'drop' ? `${Math.round(segment.target_C)}${held}` : `${rate(segment.rate_C_per_h)} to ${Math.round(segment.target_C)}${held}`;
     };
-    const cells = ['warmUp', 'squeeze', 'work', 'drop', 'firstCool', 'secondCool', 'lastCool'].map(told);
-    return `| ${[name, `${(evaluation.simulation.total_s / 3600).toFixed(1)} h`, ...cells].join(' | ')} |`;
+    return `| ${[name, `${(evaluation.simulation.total_s / 3600).toFixed(1)} h`, ...Object.keys(columns).map(told)].join(' | ')} |`;
   });
-  return `# What each body gets
+  const heads = ['body', 'cold to open', ...Object.values(columns)];
+  return [`| ${heads.join(' | ')} |`, `|${'---|'.repeat(heads.length)}`, ...rows].join('\n');
+}
+
+const ofWare = ([, { look }]: (typeof BODIES)[number]): boolean => RECIPES[look].ware !== undefined;
+
+const schedules = (): string => `# What each body gets
 
 Composed by the engine as it stands, printed by \`npm run pictures\` from \`packages/core/src/bodies.testCases.ts\`. Soft sheet 90, 300 by 300 mm, on a bare
 shelf, in a kiln that climbs 500 °C/h at 600 °C, where nothing else is said. Rates in °C/h, temperatures in °C; cold to open includes how
 long the kiln takes by itself. Every one keeps all its limits (a test). Typical figures: check your maker's sheet.
 
-| body | cold to open | warm-up | squeeze | work | soak | first cool | second | last |
-|---|---|---|---|---|---|---|---|---|
-${rows.join('\n')}
+${table(
+  BODIES.filter((one) => !ofWare(one)),
+  GLASS_COLUMNS,
+)}
+
+## With no glass in them
+
+${table(BODIES.filter(ofWare), WARE_COLUMNS)}
 `;
-}
 writeFileSync(join(HERE, '..', 'schedules.md'), schedules());

@@ -37,7 +37,7 @@ export { diffusivity, type GlassConstants, meltExpansion, type StateName } from 
 export { fluidity, LOG_VISCOSITY, logViscosity, temperatureAt, viscosityOf } from './glass/viscosity';
 export { type GlassState, glassStates, stateAt } from './glass/states';
 export { TYPICAL_FAMILIES } from './glass/families';
-export { type Footprint, footprintArea, footprintSpan } from './body/footprint';
+export { type Footprint, footprintArea, footprintSpan, sidesOf } from './body/footprint';
 export { evenSheets, layerDepth, rowsOf } from './body/layers';
 export { bodyFigures } from './body/body';
 export { type Ghost, ghostOf } from './look/ghost';
@@ -45,7 +45,9 @@ export { type Look, LOOKS, RECIPES } from './look/recipes/all';
 export { type OwnFigure, RECIPE_GROUPS, type RecipeGroup } from './look/recipe';
 export { aimedWork, neededWork } from './look/work';
 export { TYPICAL_WORKS } from './look/works';
-export type { Shaping } from './look/shaping';
+export { type Shaping, wareOf } from './look/shaping';
+export { type Cone, CONES } from './ware/cones';
+export { WARE_KINDS, WARE_MATERIALS, WARE_NAMES, type WareKind } from './ware/wares';
 export { CONTENTS } from './fit/reactions';
 export type { FitVerdict, PairFit } from './fit/fit';
 export { fitReckoning, fitSentence, pairWords } from './fit/words';
@@ -69,7 +71,7 @@ export { edgeOn, retardation, rimBand } from './stress/polariser';
 export { interferenceColour, TINT_PLATE_NM } from './stress/interference';
 export type { PurposefulSegment, Segment } from './kiln/segment';
 export { DEFAULT_LIMITS } from './schedule/limits';
-export { BARE_SHELF, SETUP_KINDS, SETUP_NAMES, type SetUpKind, setUpOf, SETUPS, type Wet, WETS, withPaper } from './schedule/setups';
+export { BARE_SHELF, SETUP_KINDS, SETUP_NAMES, type SetUpKind, setUpOf, SETUPS, WARE_SETUPS, type Wet, WETS, withPaper } from './schedule/setups';
 export { DEFAULT_SCHOOL, type FiringCase, glassOf, type School } from './schedule/firingCase';
 export { resolved, simulationOf } from './schedule/resolved';
 export { type Moments, momentsOf } from './schedule/moments';
@@ -77,12 +79,14 @@ export { openingTemperature } from './schedule/opening';
 export { brokenOf, evaluate, type Evaluation, heatWorkBand, type LimitName, marginOf, type Reading } from './schedule/check';
 export { compose, tightest } from './schedule/compose';
 export { impossibleFiring } from './schedule/possible';
+export { wareFired } from './schedule/ware';
+export { paceOfWare } from './schedule/wareWords';
 export { brokenSentence, heatWorkFigures, ownFigures, readingPhrase, ROLE_NAMES, TERMS, verdictOf, whyOf } from './schedule/words';
 export { reckoningOf } from './schedule/reckoning';
 export { addSegment, joinSegments, removeSegment, splitSegment } from './schedule/edit';
 export { caseDifferences, type Consequence, consequences, segmentDifferences } from './schedule/differences';
 export { FORM_NAMES, type LaidLayer, LAYER_FORMS, type LayerForm, LAYERS_AT_MOST, type PieceDocument, type PlannedStep, STEPS_AT_MOST } from './piece/document';
-export { footprintWords, setupWords } from './piece/words';
+export { footprintWords, setupWords, SHELF_STANDS } from './piece/words';
 export type { MadeFrom } from './piece/madeFrom';
 export { undoes } from './piece/undoes';
 export {
@@ -90,6 +94,7 @@ export {
   addStep,
   changeLayer,
   changeStep,
+  firesNoGlass,
   type Edited,
   inForm,
   layerName,
@@ -104,7 +109,7 @@ export { namedGlasses } from './piece/shelf';
 export { bodyAt, sideBySide } from './piece/bodyAt';
 export { type DrawnLayer, drawnLayers } from './piece/drawnLayers';
 export { fitQuestion } from './piece/fitQuestion';
-export { snapshotOf } from './piece/snapshot';
+export { drawnWare, snapshotOf } from './piece/snapshot';
 export { outdatedBy } from './piece/outdated';
 export { ENGINE_VERSION, earlierEngine, toldBy } from './version';
 export { HOW_FAR, type HowFar, type LookSeen, PRIOR, type TakenOver, WITNESS_ERROR_K, type Witness, correctionsOf, workAsRead } from './learn/corrections';

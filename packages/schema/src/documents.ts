@@ -10,7 +10,9 @@ import {
   type PlannedStep,
   SETUP_KINDS,
   STEPS_AT_MOST,
+  WARE_KINDS,
   WETS,
+  firesNoGlass,
   formatLength,
   layerDepth,
   text,
@@ -114,11 +116,12 @@ export const PieceDocSchema = z
     footprint: FootprintSchema,
     dammed: z.boolean(),
     typed: z.record(z.string().max(20), z.string().max(40)),
-    layers: z
-      .array(LaidLayerSchema)
-      .min(1, { error: 'A piece needs at least one layer.' })
-      .max(LAYERS_AT_MOST, { error: `At most ${LAYERS_AT_MOST} layers.` }),
+    layers: z.array(LaidLayerSchema).max(LAYERS_AT_MOST, { error: `At most ${LAYERS_AT_MOST} layers.` }),
     steps: z.array(StepSchema).max(STEPS_AT_MOST, { error: `At most ${STEPS_AT_MOST} firings.` }),
+  })
+  .refine((doc) => doc.layers.length > 0 || firesNoGlass(doc), {
+    path: ['layers'],
+    error: 'A piece needs at least one layer, unless every firing it is to have is one without glass.',
   })
   .refine((doc) => deepest(doc.layers) <= DEEPEST_M + 1e-9, {
     path: ['layers'],
@@ -244,6 +247,7 @@ export const DrawnLayerSchema = z
     cover: figure('').optional(),
     count: count().optional(),
     coated: z.enum(['up', 'down']).optional(),
+    ware: z.enum(WARE_KINDS).optional().meta({ description: 'It is no glass: a shelf or mould that is fired by itself' }),
   })
   .meta({ id: 'DrawnLayer' });
 export type DrawnLayer = z.infer<typeof DrawnLayerSchema>;
@@ -275,7 +279,9 @@ export const SnapshotSchema = z
     controller: ControllerSchema,
     layers: z.array(DrawnLayerSchema),
     /** Which of the named set-ups it stood in; older snapshots knew one only. */
-    setup: z.object({ kind: z.enum(SETUP_KINDS), paper: z.boolean(), wet: z.enum(WETS).optional() }).default({ kind: 'bareShelf', paper: false }),
+    setup: z
+      .object({ kind: z.enum(SETUP_KINDS), paper: z.boolean(), wet: z.enum(WETS).optional(), shaping: ShapingSchema.optional() })
+      .default({ kind: 'bareShelf', paper: false }),
     engine: z.string(),
     /** Left out by older versions, which are then judged by what their case tells. */
     madeFrom: MadeFromSchema.optional(),

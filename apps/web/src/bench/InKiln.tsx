@@ -1,5 +1,5 @@
 /** One firing by the clock: the segment it is in, what glass and kiln have by the model, when to look, when to open. */
-import { RECIPES, ROLE_NAMES, formatTemperature, keyIn, momentsOf, openingTemperature, text } from '@torvin/core';
+import { RECIPES, ROLE_NAMES, formatTemperature, keyIn, momentsOf, openingTemperature, text, wareFired } from '@torvin/core';
 import type { Firing, FiringDetail } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -130,7 +130,7 @@ function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
               : `All ${keyed} segments are done: switched off, the closed kiln cools to ${text(formatTemperature(segments[segment].target_C, unit))} until ${clock(standing.ends_s)}.`}
           </Words>
           <Words size="label" tone="muted">
-            {`By the model the kiln has ${text(formatTemperature(standing.kiln_C, unit))} and the core of the glass ${text(formatTemperature(standing.core_C, unit))}.`}
+            {`By the model the kiln has ${text(formatTemperature(standing.kiln_C, unit))} and ${wareFired(schedule.snapshot.firing) ? 'the inside of what is fired' : 'the core of the glass'} ${text(formatTemperature(standing.core_C, unit))}.`}
           </Words>
         </>
       )}

@@ -1,5 +1,5 @@
 /** The load as it stands: its section with what the heat has made of it so far, and the curve with now, look-in and opening. */
-import { type Evaluation, type PurposefulSegment, footprintSpan, formatLength, ghostOf, text } from '@torvin/core';
+import { type Evaluation, type PurposefulSegment, footprintSpan, formatLength, ghostOf, text, wareFired } from '@torvin/core';
 import type { Schedule } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
@@ -28,7 +28,7 @@ export function RunningDrawing({ schedule, segments, evaluation, standing, look,
   // Segments that are over; the one that runs counts once it has held.
   const done = simulation.segments.slice(0, standing.over ? undefined : (standing.segment ?? 0));
   const work = done.reduce((sum, { heatWork_perPa }) => sum + heatWork_perPa, 0);
-  const shape = look && now_s >= look.to_s ? ghostOf(firing.body, firing.look, work, firing.setup.shaping) : null;
+  const shape = look && now_s >= look.to_s && !wareFired(firing) ? ghostOf(firing.body, firing.look, work, firing.setup.shaping) : null;
   const width_m = footprintSpan(firing.body.footprint);
   const ghost = shape && {
     shape,

@@ -21,7 +21,7 @@ export function keyInSvg({ piece, schedule, differences = [] }: KeyInPage): stri
   const { controller, kilnName, firing, familyName } = schedule.snapshot;
   const { rows, switchOff, remarks } = keyIn(schedule.segments, controller);
   const said = [
-    ...(switchOff ? [`Then nothing: after segment ${rows.length} it switches off, and the closed kiln cools slower than the glass may.`] : []),
+    ...(switchOff ? [`Then nothing: after segment ${rows.length} it switches off, and the closed kiln cools slower than it may.`] : []),
     ...remarks.map(({ message }) => message),
     WORK_CAUTIONS.keyIn,
   ].flatMap((sentence) => wrapped(sentence, WARNING_LINE));

@@ -151,7 +151,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
             })}
           </View>
           <View style={{ padding: space.large, gap: space.small, borderTopWidth: 1, borderColor: colours.line }}>
-            {switchOff && <Words>Then nothing: after segment {rows.length} it switches off, and the closed kiln cools slower than the glass may.</Words>}
+            {switchOff && <Words>Then nothing: after segment {rows.length} it switches off, and the closed kiln cools slower than it may.</Words>}
             <Words bold testID="key-in-count">
               {keyed.size === rows.length ? 'All keyed. Read them back once from the controller.' : `${keyed.size} of ${rows.length} keyed`}
             </Words>

@@ -1,5 +1,5 @@
 /** One firing: how it came out, what was seen, how it ran beside what was planned, and the schedule as it was. */
-import { ENGINE_VERSION, RECIPES, consequences, formatDuration, segmentDifferences, text, setupWords, earlierEngine, toldBy } from '@torvin/core';
+import { ENGINE_VERSION, RECIPES, consequences, formatDuration, segmentDifferences, text, setupWords, earlierEngine, toldBy, wareFired } from '@torvin/core';
 import type { FiringDetail } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
@@ -66,7 +66,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
         {together.length > 0 && <Words testID="together">{`In one load with ${together.map(({ pieceName }) => pieceName).join(', ')}.`}</Words>}
         <PhotoRow hashes={firing.photos} of={firing.pieceName} />
         <Words size="label" tone="muted">
-          {`${firing.asFired ? 'Ran otherwise than planned' : schedule.origin === 'computed' ? 'Fired as computed' : 'Fired as changed by hand'}; ${setupWords(snapshot.setup)}${firing.place ? `, ${firing.place}` : ''}; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}.`}
+          {`${firing.asFired ? 'Ran otherwise than planned' : schedule.origin === 'computed' ? 'Fired as computed' : 'Fired as changed by hand'}; ${setupWords(snapshot.setup)}${firing.place ? `, ${firing.place}` : ''}${wareFired(snapshot.firing) ? '' : `; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}`}.`}
         </Words>
         {engines !== null && (
           <Words size="label" tone="muted" testID="earlier-engine">
@@ -102,9 +102,11 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
       )}
       <LiveFigures firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} opensAt={(of) => clockAfter(start, of.simulation.total_s)} />
       <RunSheet segments={ran.segments} firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} start={start} current />
-      <Fold title="Between crossed polarisers" about="what should have stayed as stress, beside your pictures" testID="polariser">
-        {() => <PolariserPanel firing={snapshot.firing} evaluation={ran.evaluation} photos={firing.photos} />}
-      </Fold>
+      {!wareFired(snapshot.firing) && (
+        <Fold title="Between crossed polarisers" about="what should have stayed as stress, beside your pictures" testID="polariser">
+          {() => <PolariserPanel firing={snapshot.firing} evaluation={ran.evaluation} photos={firing.photos} />}
+        </Fold>
+      )}
       <View style={{ padding: space.large }}>
         <Words
           size="label"

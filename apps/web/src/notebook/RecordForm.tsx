@@ -83,6 +83,9 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
   }));
   const { control, handleSubmit, setError, setValue, reset, formState } = useForm({ resolver: zodResolver(recordSchema), defaultValues: began });
   const { errors } = formState;
+  const recipe = RECIPES[schedule.snapshot.firing.look];
+  /** Nothing of glass was fired. */
+  const ware = recipe.ware ? recipe : null;
   const now = useWatch({ control });
   useEffect(() => draft.keep(now as RecordEntry, began, saving), [draft, now, began, saving]);
   useEffect(() => {
@@ -121,9 +124,9 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
         value={now.result ?? 'open'}
         options={[
           { value: 'open', title: 'Not opened yet', note: 'in the kiln' },
-          { value: 'short', title: RESULT_WORDS.short, note: 'edges or joins still show' },
+          { value: 'short', title: RESULT_WORDS.short, note: ware ? 'it wants more' : 'edges or joins still show' },
           { value: 'right', title: RESULT_WORDS.right, note: 'as wanted' },
-          { value: 'past', title: RESULT_WORDS.past, note: 'too flat, too far' },
+          { value: 'past', title: RESULT_WORDS.past, note: ware ? 'too hot, too long' : 'too flat, too far' },
         ]}
         onChange={(result) => setValue('result', result)}
         testID="result"
@@ -141,7 +144,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
           testID="by"
         />
       )}
-      {now.result !== 'open' && (
+      {now.result !== 'open' && !ware && (
         <Choice
           label="Look it reached"
           value={now.lookReached ?? 'unsaid'}
@@ -166,13 +169,13 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
         ran={(now.asFired as Told['asFired'] | undefined) ?? null}
         onChange={(asFired) => setValue('asFired', asFired)}
       />
-      {now.result !== 'open' && (
+      {now.result !== 'open' && !ware && (
         <Fold title="What it teaches" about={lessonWords(now.lesson as LessonEntry)} testID="teaches" opened={fault !== null}>
           {() => <LessonFields value={now.lesson as LessonEntry} fault={fault} onChange={(lesson) => setValue('lesson', lesson)} />}
         </Fold>
       )}
       {errors.root?.message && <Notice tone="warn">{errors.root.message}</Notice>}
-      <Notice tone="care">{WORK_CAUTIONS.open}</Notice>
+      <Notice tone="care">{ware ? ware.care : WORK_CAUTIONS.open}</Notice>
       {held && <Held />}
       <Action
         title="Save to the notebook"

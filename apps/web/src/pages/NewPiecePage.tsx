@@ -34,7 +34,9 @@ export function NewPiecePage() {
   if (!data) return <Waiting query={shelves} title="New piece" back={BACK} />;
   return (
     <Screen title="New piece" back={BACK}>
-      <Words tone="muted">Say how big it is and what lies at the bottom; the other layers are laid on its drawing.</Words>
+      <Words tone="muted">
+        Say how big it is and what lies at the bottom; the other layers are laid on its drawing. A shelf or a mould that is fired by itself has none.
+      </Words>
       <PieceForm
         shelves={data}
         entry={newEntry(data)}
@@ -51,14 +53,17 @@ export function NewPiecePage() {
               doc: {
                 schemaVersion: 2,
                 ...outline,
-                layers: [
-                  firstLayer(
-                    layerId,
-                    form,
-                    data.glasses.find(({ id: one }) => one === glassId),
-                    glassId,
-                  ),
-                ],
+                layers:
+                  form === 'nothing'
+                    ? []
+                    : [
+                        firstLayer(
+                          layerId,
+                          form,
+                          data.glasses.find(({ id: one }) => one === glassId),
+                          glassId,
+                        ),
+                      ],
                 steps: [],
               },
             },

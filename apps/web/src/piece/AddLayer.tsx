@@ -6,19 +6,21 @@ import { v7 as uuid } from 'uuid';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
+import { firstLayer } from './pieceEntry';
 import type { Layup } from './useLayup';
 
 export function AddLayer({ layup, shelves, onAdded }: { layup: Layup; shelves: Shelves; onAdded(): void }) {
   const { doc } = layup;
-  const last = doc.layers[doc.layers.length - 1];
+  const last = doc.layers.at(-1);
   if (doc.layers.length >= LAYERS_AT_MOST) return <Words size="label" tone="muted">{`${LAYERS_AT_MOST} layers at most`}</Words>;
 
   const add = (form: LayerForm): void => {
     const usable = shelves.glasses.filter((glass) => glass.forms.includes(form) && !shelves.archived.includes(glass.id));
-    const family = shelves.glasses.find(({ id }) => id === last.glassId)?.familyId;
-    const glass = usable.find(({ id }) => id === last.glassId) ?? usable.find(({ familyId }) => familyId === family) ?? usable[0];
-    const laid = inForm({ ...last, name: undefined }, form);
-    const layer = { ...laid, id: uuid(), glassId: glass?.id ?? last.glassId };
+    const family = shelves.glasses.find(({ id }) => id === last?.glassId)?.familyId;
+    const glass = usable.find(({ id }) => id === last?.glassId) ?? usable.find(({ familyId }) => familyId === family) ?? usable[0];
+    const glassId = glass?.id ?? last?.glassId ?? '';
+    const laid = last ? inForm({ ...last, name: undefined }, form) : firstLayer('', form, glass, glassId);
+    const layer = { ...laid, id: uuid(), glassId };
     layup.edit(addLayer(doc, layer.form === 'sheet' && glass?.coated ? { ...layer, coated: 'up' } : layer));
     onAdded();
   };

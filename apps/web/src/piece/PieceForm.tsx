@@ -86,29 +86,34 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, s
       <Words size="label" tone="muted" testID="outline-area">
         {outline ? text(formatArea(footprintArea(outline), units.length)) : 'Its area follows from its sizes.'}
       </Words>
-      <Choice
-        label="At the rim"
-        value={now.dammed ? 'dammed' : 'free'}
-        options={[
-          { value: 'free', title: 'Free' },
-          { value: 'dammed', title: 'Inside a dam' },
-        ]}
-        onChange={(rim) => setValue('dammed', rim === 'dammed')}
-        testID="rim"
-      />
+      {!(asksGlass && now.form === 'nothing') && (
+        <Choice
+          label="At the rim"
+          value={now.dammed ? 'dammed' : 'free'}
+          options={[
+            { value: 'free', title: 'Free' },
+            { value: 'dammed', title: 'Inside a dam' },
+          ]}
+          onChange={(rim) => setValue('dammed', rim === 'dammed')}
+          testID="rim"
+        />
+      )}
       {asksGlass && (
         <View>
           <Choice
             label="At the bottom lies"
             value={now.form}
-            options={FIRST_FORMS.filter((form) => glassFor(shelves, form, now.glassId)).map((form) => ({ value: form, title: FORM_NAMES[form] }))}
+            options={[
+              ...FIRST_FORMS.filter((form) => glassFor(shelves, form, now.glassId)).map((form) => ({ value: form, title: FORM_NAMES[form] })),
+              { value: 'nothing' as const, title: 'No glass', note: 'a shelf or mould by itself' },
+            ]}
             onChange={(form) => {
               setValue('form', form);
-              setValue('glassId', glassFor(shelves, form, now.glassId)?.id ?? now.glassId);
+              if (form !== 'nothing') setValue('glassId', glassFor(shelves, form, now.glassId)?.id ?? now.glassId);
             }}
             testID="first-form"
           />
-          <GlassChoice shelves={shelves} form={now.form} value={now.glassId} onChange={({ id }) => setValue('glassId', id)} />
+          {now.form !== 'nothing' && <GlassChoice shelves={shelves} form={now.form} value={now.glassId} onChange={({ id }) => setValue('glassId', id)} />}
         </View>
       )}
       {errors.root?.message && <Notice tone="warn">{errors.root.message}</Notice>}

@@ -6,6 +6,7 @@ import {
   bodyFigures,
   changeLayer,
   drawnLayers,
+  drawnWare,
   type Figure,
   footprintWords,
   formatLength,
@@ -23,6 +24,7 @@ import {
   text,
   turnLayer,
   type Units,
+  wareOf,
 } from '@torvin/core';
 import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
@@ -34,6 +36,7 @@ import { usePiece, useSchedule, useShelves } from '@/data/pieces';
 import { useUnits } from '@/data/studio';
 import { SavePieceFile } from './PieceFileActions';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
+import { SectionDrawing } from '@/section/SectionDrawing';
 import { SectionEditor, ofFingers } from '@/section/SectionEditor';
 import { trimsOf } from '@/section/trim';
 import { space } from '@/theme/theme';
@@ -46,13 +49,13 @@ import { type Back, Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { offerBack } from '@/ui/takeBack';
 import { AddLayer } from './AddLayer';
+import { layersWords } from './describe';
 import { FitNotes } from './FitNotes';
 import { LayerRows } from './LayerRows';
 import { LayerSheet } from './LayerSheet';
 import { QueueNotice } from './QueueNotice';
 import { StepChain } from './StepChain';
 import { UndoBar } from './UndoBar';
-import { countWords } from '@/ui/countWords';
 import { useFit } from './useFit';
 import { useLayup } from './useLayup';
 import { usePiecesHref } from './usePiecesQuery';
@@ -84,6 +87,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const [open, setOpen] = useState<string | null>(stepId ?? null);
   const [adding, setAdding] = useState(false);
   const step = doc.steps.find(({ id }) => id === (stepId ?? open)) ?? doc.steps[0];
+  const ware = wareOf(step?.setup.shaping);
   const layers = useMemo(() => drawnLayers(doc, shelves), [doc, shelves]);
   const names = doc.layers.map((_, index) => layerName(doc.layers, index));
   const fit = useFit(doc, shelves);
@@ -100,7 +104,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   return (
     <Screen
       title={layup.name}
-      subtitle={`${footprintWords(doc.footprint, units.length)}${doc.dammed ? ', dammed' : ''} · ${countWords(doc.layers.length, 'layer', 'layers')}`}
+      subtitle={`${footprintWords(doc.footprint, units.length)}${doc.dammed ? ', dammed' : ''} · ${layersWords(doc)}`}
       back={back}
       plain={beside}
       padded={false}
@@ -109,43 +113,48 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
     >
       <View style={{ paddingHorizontal: space.large }}>
         {/* Beside a run sheet that is said there. */}
-        {!beside && (
-          <QueueNotice
-            queue={layup.queue}
-            mine={`${layup.name}, ${footprintWords(doc.footprint, units.length)}, ${countWords(doc.layers.length, 'layer', 'layers')}`}
-          />
-        )}
+        {!beside && <QueueNotice queue={layup.queue} mine={`${layup.name}, ${footprintWords(doc.footprint, units.length)}, ${layersWords(doc)}`} />}
         {layup.problem && <Notice tone="warn">{layup.problem.message}</Notice>}
       </View>
       <View ref={top} />
       <MeasuredWidth height={DRAWING_HEIGHT}>
-        {(width) => (
-          <SectionEditor
-            footprint={doc.footprint}
-            layers={layers}
-            names={names.map((name, i) => `${name}, ${layers[i].name}`)}
-            ghost={ghost}
-            marks={fit?.marks ?? []}
-            selected={chosen}
-            trims={trims}
-            onTrim={(trim, value, what) => layup.edit(changeLayer(doc, trim.layer(value)), `${what} ${trim.layer(value).id}`)}
-            width={width}
-            height={DRAWING_HEIGHT}
-            onAdd={() => setAdding(!adding)}
-            onSelect={setSelected}
-            onMove={(from, to) => {
-              layup.edit(moveLayer(doc, doc.layers[from].id, to));
-              if (selected === from) setSelected(Math.min(Math.max(to, 0), doc.layers.length - 1));
-            }}
-            onTurn={(index) => layup.edit(turnLayer(doc, doc.layers[index].id))}
-            onRemove={(index) => {
-              layup.edit(removeLayer(doc, doc.layers[index].id));
-              setSelected(null);
-            }}
-          />
-        )}
+        {(width) =>
+          doc.layers.length === 0 ? (
+            <SectionDrawing
+              footprint={ware ? { shape: 'rectangle', width_m: ware.wide_m, length_m: ware.long_m } : doc.footprint}
+              layers={ware ? [drawnWare(ware)] : []}
+              width={width}
+              height={DRAWING_HEIGHT}
+            />
+          ) : (
+            <SectionEditor
+              footprint={doc.footprint}
+              layers={layers}
+              names={names.map((name, i) => `${name}, ${layers[i].name}`)}
+              ghost={ghost}
+              marks={fit?.marks ?? []}
+              selected={chosen}
+              trims={trims}
+              onTrim={(trim, value, what) => layup.edit(changeLayer(doc, trim.layer(value)), `${what} ${trim.layer(value).id}`)}
+              width={width}
+              height={DRAWING_HEIGHT}
+              onAdd={() => setAdding(!adding)}
+              onSelect={setSelected}
+              onMove={(from, to) => {
+                layup.edit(moveLayer(doc, doc.layers[from].id, to));
+                if (selected === from) setSelected(Math.min(Math.max(to, 0), doc.layers.length - 1));
+              }}
+              onTurn={(index) => layup.edit(turnLayer(doc, doc.layers[index].id))}
+              onRemove={(index) => {
+                layup.edit(removeLayer(doc, doc.layers[index].id));
+                setSelected(null);
+              }}
+            />
+          )
+        }
       </MeasuredWidth>
       <View style={{ paddingHorizontal: space.large, paddingVertical: space.hair }}>
+        {doc.layers.length === 0 && <Action kind="plain" title="+ Layer" label="+ Layer of glass" testID="add-layer" onPress={() => setAdding(!adding)} />}
         {adding && (
           <AddLayer
             layup={layup}
@@ -161,11 +170,26 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
         </Words>
       </View>
       <View style={{ paddingHorizontal: space.large, paddingVertical: space.small, gap: space.large }}>
-        <BodyFigures doc={doc} shelves={shelves} />
-        <FitNotes fit={fit} contacts={doc.layers.filter(({ glassId }, i) => i > 0 && glassId !== doc.layers[i - 1].glassId).length} />
-        <View>
-          <LayerRows doc={doc} layers={layers} names={names} selected={chosen} onSelect={setSelected} onMove={(id, to) => layup.edit(moveLayer(doc, id, to))} />
-        </View>
+        {doc.layers.length === 0 ? (
+          <Words testID="no-glass">
+            No glass lies here: what is fired is a shelf or a mould by itself. Lay a layer on it and it is a piece like any other.
+          </Words>
+        ) : (
+          <>
+            <BodyFigures doc={doc} shelves={shelves} />
+            <FitNotes fit={fit} contacts={doc.layers.filter(({ glassId }, i) => i > 0 && glassId !== doc.layers[i - 1].glassId).length} />
+            <View>
+              <LayerRows
+                doc={doc}
+                layers={layers}
+                names={names}
+                selected={chosen}
+                onSelect={setSelected}
+                onMove={(id, to) => layup.edit(moveLayer(doc, id, to))}
+              />
+            </View>
+          </>
+        )}
         <StepChain layup={layup} piece={piece} shelves={shelves} open={open} onOpen={setOpen} besideStep={stepId} fits={fit?.verdict !== 'fails'} />
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
           <SavePieceFile pieceId={piece.id} name={layup.name} />
@@ -222,6 +246,7 @@ function useGhost(doc: PieceDoc, step: Step | undefined, shelves: Shelves): Ghos
     const snapshot = snapshotOf(doc, step, shelves);
     if (!snapshot.ok) return null;
     const { body, limits, setup, look } = snapshot.value.firing;
+    if (body.glasses.length === 0) return null;
     const needed = neededWork(body, look, limits.works_perPa, setup.shaping);
     const work = schedule?.stepId === step.id ? schedule.result.work_perPa.mean : needed.ok ? aimedWork(look, needed.value) : 0;
     return ghostOf(body, look, work, setup.shaping);
@@ -253,7 +278,8 @@ function BodyFigures({ doc, shelves }: { doc: PieceDoc; shelves: Shelves }) {
     return { ...by, figure: afterFiring.rimMoves_m > 0 ? `+${by.figure}` : by.figure };
   };
   const other = otherUnits(units);
-  const first = doc.steps[0] && RECIPES[doc.steps[0].look];
+  const glassy = doc.steps.find(({ look }) => !RECIPES[look].ware);
+  const first = glassy && RECIPES[glassy.look];
   const elsewhere = first && (first.puddle ?? first.fills) ? first : null;
   return (
     <View style={{ gap: space.small }}>

@@ -18,6 +18,7 @@ import { ListScreen } from '@/ui/Screen';
 import { Search } from '@/ui/Search';
 import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
+import { layersWords } from './describe';
 import { ReadPieceFile } from './PieceFileActions';
 import { asked, usePiecesQuery } from './usePiecesQuery';
 
@@ -99,7 +100,7 @@ const PieceListRow = memo(function PieceListRow({ piece, shelves, current, searc
           {name}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
-          {footprintWords(footprint, length)} · {countWords(layers.length, 'layer', 'layers')}
+          {footprintWords(footprint, length)} · {layersWords({ layers })}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
           {looks.length > 0 ? looks.map((look) => RECIPES[look].name).join(', then ') : 'no firing planned yet'}

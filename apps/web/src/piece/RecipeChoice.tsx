@@ -6,6 +6,7 @@ import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Words } from '@/ui/Words';
+import { capital } from '@/ui/capital';
 import { spaceChooses } from '@/ui/spaceChooses';
 import { RecipeDrawing } from './RecipeDrawing';
 
@@ -89,5 +90,3 @@ export function RecipeChoice({ value, first, onChange }: RecipeChoiceProps) {
     </View>
   );
 }
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -16,6 +16,8 @@ interface Drawn {
 const SLAB = 'M4 36 V29 H68 V36 Z';
 const ROUND = 'M9 36 Q4 36 4 31.5 Q4 27 9 27 H63 Q68 27 68 31.5 Q68 36 63 36 Z';
 
+const STEAM = 'M24 24 Q20 20 24 16 Q28 12 24 8 M36 24 Q32 20 36 16 Q40 12 36 8 M48 24 Q44 20 48 16 Q52 12 48 8';
+
 const DRAWN: Record<Look, Drawn> = {
   stick: { glass: `${SLAB} M12 28.4 V20 H26 V28.4 Z M32 28.4 V20 H42 V28.4 Z M48 28.4 V20 H60 V28.4 Z` },
   firePolish: { glass: 'M7 36 Q4 36 4 33 V25 Q4 22 7 22 H65 Q68 22 68 25 V33 Q68 36 65 36 Z', lines: 'M12 16 V9 M36 15 V6 M60 16 V9' },
@@ -86,6 +88,13 @@ const DRAWN: Record<Look, Drawn> = {
     form: 'M10 8 H62 V18 H58 Q36 7 14 18 H10 Z M10 18 H14 V36 H10 Z M58 18 H62 V36 H58 Z',
     lines: 'M36 24 V32 M32.5 29 L36 33 L39.5 29',
   },
+  dryShelf: { form: 'M6 30 H66 V34 H6 Z M12 34 H17 V36.4 H12 Z M55 34 H60 V36.4 H55 Z', lines: STEAM },
+  dryMould: { form: 'M8 36 V14 H15 Q18 30 36 30 Q54 30 57 14 H64 V36 Z', lines: STEAM },
+  burnOut: {
+    form: 'M8 36 V14 H15 Q18 30 36 30 Q54 30 57 14 H64 V36 Z',
+    lines: 'M27 28 Q23 22 28 17 Q29 21 31 20 Q31 13 36 7 Q36 14 41 19 Q43 18 43 15 Q48 22 45 28',
+  },
+  bisque: { form: 'M4 36 V20 H10 Q13 32 28 32 Q43 32 46 20 H52 V36 Z', lines: 'M58 36 V24 Q58 15 66 18 M62 36 V26 Q62 20 66 18' },
   drape: { glass: 'M14 34 Q15 12 22 11 H50 Q57 12 58 34 L53.4 34 Q53 17 49 16 H23 Q19 17 18.6 34 Z', form: 'M24.6 36 V17.4 H47.4 V36 Z' },
 };
 

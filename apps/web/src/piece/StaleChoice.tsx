@@ -4,7 +4,7 @@ import type { Piece } from '@torvin/schema';
 import { useUnits } from '@/data/studio';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
-import { countWords } from '@/ui/countWords';
+import { layersWords } from './describe';
 
 export interface StaleChoiceProps {
   /** As it stands on the server. */
@@ -28,7 +28,7 @@ export function StaleChoice({ current, mine, onTakeTheirs, onKeepMine }: StaleCh
         </>
       }
     >
-      {`This piece was changed elsewhere meanwhile. Saved now: ${current.name}, ${footprintWords(current.doc.footprint, units.length)}, ${countWords(current.doc.layers.length, 'layer', 'layers')}. Yours, not yet saved: ${mine}.`}
+      {`This piece was changed elsewhere meanwhile. Saved now: ${current.name}, ${footprintWords(current.doc.footprint, units.length)}, ${layersWords(current.doc)}. Yours, not yet saved: ${mine}.`}
     </Notice>
   );
 }

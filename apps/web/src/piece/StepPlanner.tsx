@@ -14,7 +14,8 @@ import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { PAPER_CAUTION, SETUP_CAUTIONS, WET_CAUTIONS } from './cautions';
 import { RecipeChoice } from './RecipeChoice';
-import { type Fault, type StepEntry, entryOfStep, fieldsOf, likelyGroup, stepOf, usualSetUp, usualWet, whyImpossible } from './stepEntry';
+import { WareChoices } from './WareChoices';
+import { type Fault, type StepEntry, entryOfStep, fieldsOf, likelyGroup, stepOf, usualSetUp, usualWare, usualWet, whyImpossible } from './stepEntry';
 
 export interface StepPlannerProps {
   pieceId: string;
@@ -53,47 +54,54 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
     setAsked(false);
     onCompute(outcome.step);
   };
+  const { ware } = RECIPES[entry.look];
   const undone = asked ? undoes(doc, { look: entry.look, setup: { kind: entry.setup, paper: entry.paper }, id: step?.id ?? '' }) : null;
   return (
     <View style={{ gap: space.small }} testID="step-planner">
       <DraftOffer draft={draft} onTake={setTouched} />
-      {doc.steps.length === 0 && <Words>Choose what the firing is for; the schedule is computed from the body, the set-up and the kiln.</Words>}
+      {doc.steps.length === 0 && <Words>Choose what the firing is for; the schedule is computed from what is fired, the set-up and the kiln.</Words>}
       <RecipeChoice
         value={entry.look}
         first={likelyGroup(doc, step)}
-        onChange={(look: Look) => set({ look, setup: usualSetUp(look), wet: usualWet(look, entry) })}
+        onChange={(look: Look) => set({ look, setup: usualSetUp(look), wet: usualWet(look, entry), ...usualWare(look, units) })}
       />
       <Notice tone="care" testID="look-caution">
         {RECIPES[entry.look].care}
       </Notice>
-      <Choice
-        label="Set-up"
-        value={entry.setup}
-        options={SETUP_KINDS.map((kind) => ({ value: kind, title: SETUP_NAMES[kind] }))}
-        onChange={(setup) => set({ setup })}
-        testID="setup"
-      />
-      <Choice
-        label="Under the glass"
-        value={entry.paper ? 'paper' : 'primer'}
-        options={[
-          { value: 'primer', title: 'Primer or spray' },
-          { value: 'paper', title: 'Fibre paper' },
-        ]}
-        onChange={(under) => set({ paper: under === 'paper' })}
-        testID="under"
-      />
-      <Choice
-        label="What has to leave first"
-        value={entry.wet}
-        options={[
-          { value: 'dry', title: 'All is dry' },
-          { value: 'damp', title: 'Water' },
-          { value: 'glued', title: 'Glue or gel' },
-        ]}
-        onChange={(wet) => set({ wet })}
-        testID="wet"
-      />
+      {ware ? (
+        <WareChoices entry={entry} ware={ware} onChange={(part) => set({ ...part, ...(part.of ? usualWare(entry.look, units, part.of) : {}) })} />
+      ) : (
+        <>
+          <Choice
+            label="Set-up"
+            value={entry.setup}
+            options={SETUP_KINDS.map((kind) => ({ value: kind, title: SETUP_NAMES[kind] }))}
+            onChange={(setup) => set({ setup })}
+            testID="setup"
+          />
+          <Choice
+            label="Under the glass"
+            value={entry.paper ? 'paper' : 'primer'}
+            options={[
+              { value: 'primer', title: 'Primer or spray' },
+              { value: 'paper', title: 'Fibre paper' },
+            ]}
+            onChange={(under) => set({ paper: under === 'paper' })}
+            testID="under"
+          />
+          <Choice
+            label="What has to leave first"
+            value={entry.wet}
+            options={[
+              { value: 'dry', title: 'All is dry' },
+              { value: 'damp', title: 'Water' },
+              { value: 'glued', title: 'Glue or gel' },
+            ]}
+            onChange={(wet) => set({ wet })}
+            testID="wet"
+          />
+        </>
+      )}
       <Notice tone="care" testID="setup-caution">
         {[SETUP_CAUTIONS[entry.setup], ...(entry.paper ? [PAPER_CAUTION] : []), ...(entry.wet === 'dry' ? [] : [WET_CAUTIONS[entry.wet]])].join(' ')}
       </Notice>

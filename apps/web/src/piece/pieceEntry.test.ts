@@ -158,7 +158,7 @@ describe('a problem from the server', () => {
 });
 
 test('a plaster mould is taken to come damp, and what was said of it is said of no other', () => {
-  expect(usualWet('openCast', { setup: 'bareShelf', wet: 'dry' })).toBe('damp');
-  expect(usualWet('fullFuse', { setup: 'inInvestment', wet: 'damp' })).toBe('dry');
-  expect(usualWet('fullFuse', { setup: 'bareShelf', wet: 'glued' })).toBe('glued');
+  expect(usualWet('openCast', { look: 'fullFuse', setup: 'bareShelf', wet: 'dry' })).toBe('damp');
+  expect(usualWet('fullFuse', { look: 'openCast', setup: 'inInvestment', wet: 'damp' })).toBe('dry');
+  expect(usualWet('fullFuse', { look: 'tack', setup: 'bareShelf', wet: 'glued' })).toBe('glued');
 });

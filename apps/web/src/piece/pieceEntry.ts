@@ -9,6 +9,8 @@ export const SHAPES = ['rectangle', 'disc', 'oval'] as const;
 /** Forms that a piece can begin with: all but what needs something under it to be called so. */
 export const FIRST_FORMS = ['sheet', 'pieces', 'rod', 'stringer', 'frit', 'powder'] as const satisfies readonly LayerForm[];
 export type FirstForm = (typeof FIRST_FORMS)[number];
+/** 'nothing': a shelf or a mould is fired by itself. */
+export const FIRST = [...FIRST_FORMS, 'nothing'] as const;
 
 export interface PieceEntry {
   name: string;
@@ -18,7 +20,7 @@ export interface PieceEntry {
   diameter: string;
   dammed: boolean;
   /** What lies at the bottom of a new piece, and of which glass. */
-  form: FirstForm;
+  form: (typeof FIRST)[number];
   glassId: string;
 }
 
@@ -34,7 +36,7 @@ const entryShape = z.object({
   length: z.string(),
   diameter: z.string(),
   dammed: z.boolean(),
-  form: z.enum(FIRST_FORMS),
+  form: z.enum(FIRST),
   glassId: z.string(),
 });
 
@@ -81,7 +83,7 @@ export function glassFor({ glasses, archived }: Shelves, form: FirstForm, presen
 }
 
 /** The bottom layer of a new piece. Sheet comes in the size on the shelf that is nearest the usual. */
-export function firstLayer(id: string, form: FirstForm, glass: Glass | undefined, glassId: string): LaidLayer {
+export function firstLayer(id: string, form: LayerForm, glass: Glass | undefined, glassId: string): LaidLayer {
   const sizes = [...(glass?.thicknesses_m ?? [])].sort((a, b) => Math.abs(a - USUAL_SHEET_M) - Math.abs(b - USUAL_SHEET_M));
   const layer = inForm({ id, glassId, form: 'sheet', thickness_m: sizes[0] ?? USUAL_SHEET_M }, form);
   return layer.form === 'sheet' && glass?.coated ? { ...layer, coated: 'up' } : layer;
@@ -105,7 +107,7 @@ export function entryOf({ name, doc }: Pick<Piece, 'name' | 'doc'>, unit: Length
     diameter: field(typed.diameter, footprint.shape === 'disc' ? footprint.diameter_m : null),
     dammed: doc.dammed,
     form: 'sheet',
-    glassId: doc.layers[0].glassId,
+    glassId: doc.layers[0]?.glassId ?? '',
   };
 }
 

@@ -1,6 +1,12 @@
 /** A firing as it is chosen and typed, turned into a step of the piece when it holds. */
 import {
+  type Cone,
   DEFAULT_SCHOOL,
+  METRIC,
+  type Problem,
+  type WareKind,
+  wareOf,
+  sidesOf,
   footprintSpan,
   formatLength,
   impossibleFiring,
@@ -23,8 +29,24 @@ import { v7 as uuid } from 'uuid';
 import { lengthWithin, massWithin, numberWithin } from './typed';
 
 type CastField = 'thick' | 'thin' | 'wall' | 'detail' | 'core' | 'sprue' | 'neck';
+type WareField = 'ware' | 'wide' | 'long';
 export type StepField =
-  'span' | 'depth' | 'overhang' | 'drop' | 'former' | 'sheet' | 'gap' | 'spacer' | 'weight' | 'plate' | 'holes' | 'hole' | 'floor' | 'collects' | CastField;
+  | 'span'
+  | 'depth'
+  | 'overhang'
+  | 'drop'
+  | 'former'
+  | 'sheet'
+  | 'gap'
+  | 'spacer'
+  | 'weight'
+  | 'plate'
+  | 'holes'
+  | 'hole'
+  | 'floor'
+  | 'collects'
+  | CastField
+  | WareField;
 
 /** What has been typed of a form stands beside the choices, each figure as a person writes it. */
 export interface StepEntry extends Record<StepField, string> {
@@ -32,6 +54,9 @@ export interface StepEntry extends Record<StepField, string> {
   setup: SetUpKind;
   paper: boolean;
   wet: Wet | 'dry';
+  /** What is fired with no glass, and to which cone. */
+  of: WareKind;
+  cone: Cone;
   kilnId: string;
   controllerId: string;
 }
@@ -117,6 +142,11 @@ export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
     { field: 'neck', key: 'plate_m', label: 'The hole, long', hint: 'from reservoir to mould', name: 'Its length', of: 'length', least: 0.001, most: 0.1 },
     DETAIL,
   ],
+  ware: [
+    { field: 'ware', key: 'wall_m', label: 'Thick', hint: 'of a mould its thickest wall', name: 'The wall', of: 'length', least: 0.0005, most: 0.2 },
+    { field: 'wide', key: 'wide_m', label: 'Wide', name: 'The width', of: 'length', least: 0.02, most: 2 },
+    { field: 'long', key: 'long_m', label: 'Long', name: 'The length', of: 'length', least: 0.02, most: 2 },
+  ],
   drain: [
     { field: 'holes', key: 'holes', label: 'Holes', hint: 'how many', name: 'The number of holes', of: 'count', least: 1, most: 10_000 },
     { field: 'hole', key: 'hole_m', label: 'A hole, across', name: 'The hole', of: 'length', least: 0.002, most: 0.2 },
@@ -146,21 +176,35 @@ const SETUP_OF: Partial<Record<Look, SetUpKind>> = {
 /** Of plaster and silica, by hand. */
 const USUAL_WALL_M = 0.025;
 
+/** Of each ware as it usually is, and the cone that clay moulds are usually fired to. */
+const USUAL_WARE_M: Record<WareKind, number> = { shelf: 0.016, plaster: 0.025, castable: 0.02, fired: 0.008, clay: 0.01, fibre: 0.025 };
+const USUAL_CONE: Cone = '06';
+
+/** What a kind of firing without glass is usually for, as it is usually thick; damp as it comes from the bench. Nothing where it has glass. */
+export function usualWare(look: Look, { length }: Units, of?: WareKind): Partial<StepEntry> {
+  const { ware } = RECIPES[look];
+  if (!ware) return {};
+  const kind = of ?? ware.of[0];
+  return { of: kind, ware: written(USUAL_WARE_M[kind], 'length', { ...METRIC, length }), ...(of ? {} : { wet: ware.of.includes('fibre') ? 'dry' : 'damp' }) };
+}
+
 /** The set-up that a look is usually fired on. */
 export const usualSetUp = (look: Look): SetUpKind => SETUP_OF[look] ?? 'bareShelf';
 
 /** A plaster mould comes damp from the bench; what was said of another look's mould is not said of this one. */
-export const usualWet = (look: Look, { setup, wet }: Pick<StepEntry, 'setup' | 'wet'>): StepEntry['wet'] =>
-  usualSetUp(look) === 'inInvestment' ? 'damp' : setup === 'inInvestment' ? 'dry' : wet;
+export const usualWet = (look: Look, before: Pick<StepEntry, 'look' | 'setup' | 'wet'>): StepEntry['wet'] =>
+  usualSetUp(look) === 'inInvestment' ? 'damp' : before.setup === 'inInvestment' || RECIPES[before.look].ware ? 'dry' : before.wet;
 
 /** What a piece's next firing most likely is: parts that stand are tacked, loose sheets fused, what is one body slumped. */
 function likelyLook({ layers, steps }: PieceDoc): Look {
+  if (layers.length === 0) return 'dryMould';
   if (steps.length > 0) return 'slump';
   return layers.at(-1)?.form === 'pieces' ? 'tack' : layers.length > 1 ? 'fullFuse' : 'firePolish';
 }
 
 /** Which kinds of firing are offered first: by what lies in the piece, and whether it was fired before this one. */
 export function likelyGroup({ layers, steps }: PieceDoc, step: Step | null): RecipeGroup {
+  if (layers.length === 0) return 'ware';
   if (layers.every(({ form }) => form === 'frit' || form === 'powder')) return 'grains';
   const before = step === null ? steps.length : steps.findIndex(({ id }) => id === step.id);
   return before > 0 ? 'shaped' : 'flat';
@@ -185,6 +229,8 @@ export function entryOfStep(
   const look = step?.look ?? likelyLook(doc);
   const shaping = step?.setup.shaping;
   const last = doc.steps.at(-1);
+  const ware = wareOf(shaping);
+  const [wide_m, long_m] = sidesOf(doc.footprint);
   // Kinds share fields; the one that was chosen has the last word.
   const kinds = Object.entries(FORM_FIELDS).sort(([a], [b]) => Number(a === shaping?.kind) - Number(b === shaping?.kind));
   const figures = kinds.flatMap(([kind, fields]) =>
@@ -197,10 +243,15 @@ export function entryOfStep(
     ...(Object.fromEntries(figures) as Record<StepField, string>),
     ...(shaping && 'wall_m' in shaping ? {} : { wall: written(USUAL_WALL_M, 'length', units) }),
     ...(shaping?.kind === 'hollow' ? {} : { span: written(0.95 * footprintSpan(doc.footprint), 'length', units) }),
+    // The outline is that of what is fired where there is no glass; how large a shelf or a mould under glass is has to be said.
+    ...(ware || doc.layers.length > 0 ? {} : { wide: written(wide_m, 'length', units), long: written(long_m, 'length', units) }),
+    ...(ware ? {} : usualWare(look, units)),
+    of: ware?.of ?? RECIPES[look].ware?.of[0] ?? 'plaster',
+    cone: ware?.cone ?? USUAL_CONE,
     look,
     setup: step?.setup.kind ?? usualSetUp(look),
     paper: step?.setup.paper ?? false,
-    wet: step?.setup.wet ?? 'dry',
+    wet: step ? (step.setup.wet ?? 'dry') : (usualWare(look, units).wet ?? 'dry'),
     kilnId: step?.kilnId ?? last?.kilnId ?? present(kilns, archived)[0]?.id ?? '',
     controllerId: step?.controllerId ?? last?.controllerId ?? present(controllers, archived)[0]?.id ?? '',
     ...touched,
@@ -224,8 +275,11 @@ export function whyImpossible(doc: PieceDoc, step: Step, shelves: Shelves, unit:
   const snapshot = snapshotOf({ ...doc, steps }, step, shelves);
   if (!snapshot.ok) return null;
   const { body, look, limits, setup } = snapshot.value.firing;
-  const work = neededWork(body, look, limits.works_perPa, setup.shaping);
-  const problem = impossibleFiring(snapshot.value.firing, unit) ?? (work.ok ? null : work.problem);
+  const wanted = (): Problem | null => {
+    const work = neededWork(body, look, limits.works_perPa, setup.shaping);
+    return work.ok || RECIPES[look].ware ? null : work.problem;
+  };
+  const problem = impossibleFiring(snapshot.value.firing, unit) ?? wanted();
   return problem && { field: fieldAt(problem.path, step.look), message: problem.message };
 }
 
@@ -242,7 +296,9 @@ function shaped(entry: StepEntry, units: Units): { shaping: Shaping | undefined;
     .map((one) => ({ ...one, outcome: read(entry[one.field], one, units) }));
   const faults = said.flatMap(({ field, outcome }) => (outcome.ok ? [] : [{ field, message: outcome.problem.message }]));
   const figures = Object.fromEntries(said.flatMap(({ key, outcome }) => (outcome.ok ? [[key, outcome.value]] : [])));
-  return { shaping: { kind, ...figures } as Shaping, faults };
+  const { of, cone } = entry;
+  const chosen = kind === 'ware' ? { of, ...(RECIPES[entry.look].ware?.toCone ? { cone } : {}) } : {};
+  return { shaping: { kind, ...figures, ...chosen } as Shaping, faults };
 }
 
 /** The step that an entry means, keeping the id and schedules of the one it changes; else what is wrong, at its field. */
@@ -252,7 +308,12 @@ export function stepOf(entry: StepEntry, before: Step | null, units: Units): { s
   const step: Step = {
     id: before?.id ?? uuid(),
     look: entry.look,
-    setup: { kind: entry.setup, paper: entry.paper, ...(entry.wet === 'dry' ? {} : { wet: entry.wet }), ...(shaping ? { shaping } : {}) },
+    setup: {
+      kind: entry.setup,
+      paper: entry.paper && shaping?.kind !== 'ware',
+      ...(entry.wet === 'dry' ? {} : { wet: entry.wet }),
+      ...(shaping ? { shaping } : {}),
+    },
     kilnId: entry.kilnId,
     controllerId: entry.controllerId,
     school: before?.school ?? DEFAULT_SCHOOL,

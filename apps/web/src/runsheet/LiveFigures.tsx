@@ -10,10 +10,13 @@ import {
   differenceIn,
   formatDifference,
   formatDuration,
+  formatRate,
   formatStress,
   heatWorkBand,
   heatWorkFigures,
   ownFigures,
+  paceOfWare,
+  wareFired,
   otherTemperature,
   otherUnits,
   text,
@@ -24,6 +27,7 @@ import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { FigureBlock, shareWidth } from '@/ui/FigureBlock';
+import { capital } from '@/ui/capital';
 import { Spoken } from '@/ui/Spoken';
 import { Words } from '@/ui/Words';
 import { hatched } from '@/ui/hatched';
@@ -54,6 +58,8 @@ interface LiveFigure {
 }
 
 function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Evaluation, units: Units, opens: string): LiveFigure[] {
+  const bare = wareFired(firing);
+  if (bare) return figuresOfWare(firing, { readings, work_perPa, simulation }, units, opens);
   const { temperature: unit, length } = units;
   const otherLength = otherUnits(units).length;
   const worst = (limit: LimitName): number => Math.max(0, ...readings.filter((reading) => reading.limit === limit).map(({ value }) => value));
@@ -62,7 +68,7 @@ function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Eva
   const tension = worst('pull');
   const heat = heatWorkFigures(heatWorkBand(firing, work_perPa));
   // What this kind of firing does, in its own words, stands in the place of its heat work.
-  const own = ownFigures(firing, work_perPa, units)[0];
+  const own = ownFigures(firing, { readings, work_perPa }, units)[0];
   const allowedIn = (one: TemperatureUnit): string => `of ${Number(differenceIn(limits.setting_K, one).toFixed(1))} °${one}`;
   return [
     {
@@ -93,6 +99,34 @@ function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Eva
       broken: tension > limits.pull_Pa * 1.001,
       note: `of ${text(formatStress(limits.pull_Pa, length))}`,
       otherNote: `of ${text(formatStress(limits.pull_Pa, otherLength))}`,
+    },
+    { testID: 'live-length', label: 'in all', value: spanned(simulation.total_s), note: `to ${opens}` },
+  ];
+}
+
+/** Of what has no glass in it: how unlike it is through, what it is fired for, its tightest pace. */
+function figuresOfWare(firing: FiringCase, { readings, work_perPa, simulation }: Evaluation, units: Units, opens: string): LiveFigure[] {
+  const { temperature: unit } = units;
+  const apart = Math.max(0, ...simulation.segments.map(({ deltaT_max_K }) => deltaT_max_K));
+  const own = ownFigures(firing, { readings, work_perPa }, units)[0];
+  const needs = readings.filter(({ limit }) => limit === 'heldThrough' || limit === 'coneLeast' || limit === 'coneMost');
+  const pace = paceOfWare(readings);
+  const perHour = (one: TemperatureUnit, value: number): Figure => formatRate(value, one);
+  return [
+    {
+      ...{ testID: 'live-core-skin', label: 'through it', value: formatDifference(apart, unit), other: formatDifference(apart, otherTemperature(unit)) },
+      ...{ note: 'at most', means: 'How much warmer its outside is than its inside at most; a wall goes by its pace, so no limit is set on this.' },
+    },
+    {
+      ...{ testID: 'live-work', label: own?.label ?? 'done', value: own ?? { figure: '–', unit: '' }, broken: needs.some(({ ok }) => !ok) },
+      ...{ note: needs.every(({ ok }) => ok) ? 'as asked' : 'not as asked', means: own?.sentence ?? '' },
+    },
+    {
+      ...{ testID: 'live-tension', label: 'pace', value: perHour(unit, pace?.value ?? 0), other: perHour(otherTemperature(unit), pace?.value ?? 0) },
+      ...(pace ? { share: pace.value / pace.allowed, broken: !pace.ok } : {}),
+      note: pace ? `of ${text(perHour(unit, pace.allowed))}` : 'no limit near',
+      ...(pace ? { otherNote: `of ${text(perHour(otherTemperature(unit), pace.allowed))}` } : {}),
+      means: 'The fastest that its wall, or the shelf, is warmed or cooled where that counts, and what it bears.',
     },
     { testID: 'live-length', label: 'in all', value: spanned(simulation.total_s), note: `to ${opens}` },
   ];
@@ -155,7 +189,7 @@ export const LiveFigures = memo(function LiveFigures({ firing, evaluation, unit,
         </Words>
       )}
       <Spoken
-        text={`Core to skin ${text(coreToSkin)}, ${figures[1].label} ${text(heat)}, tension ${text(tension)}, ${text(inAll)} in all, opens ${opensAt(evaluation)}.`}
+        text={`${capital(figures[0].label)} ${text(coreToSkin)}, ${figures[1].label} ${text(heat)}, ${figures[2].label} ${text(tension)}, ${text(inAll)} in all, opens ${opensAt(evaluation)}.`}
       />
     </View>
   );

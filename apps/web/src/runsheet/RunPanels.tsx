@@ -1,5 +1,5 @@
 /** Under the rows, each opened when wanted: beside the computed, versions, schools, set-ups, equal work, polariser view. */
-import type { Evaluation, FiringCase, Series, TemperatureUnit } from '@torvin/core';
+import { type Evaluation, type FiringCase, type Series, type TemperatureUnit, wareFired } from '@torvin/core';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
@@ -43,6 +43,7 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
   const { segments, evaluation } = sheet;
   const { data: computed } = useSchedule(step.computedId);
   const planning = usePlanFiring(piece.id, shelves);
+  const bare = wareFired(firing);
   const { problem } = planning;
   return (
     <View>
@@ -55,10 +56,12 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
       <Fold title="Versions" about="earlier schedules that were kept, named or fired" testID="versions">
         {() => <VersionsPanel piece={piece} step={step} unit={unit} onUse={sheet.use} />}
       </Fold>
-      <Fold title="Schools" about="hotter or cooler, soak high or low: what each costs here" testID="schools">
-        {() => <SchoolPanel firing={firing} unit={unit} working={planning.working} onTake={(school) => void planning.plan({ ...step, school }, piece)} />}
-      </Fold>
-      {isFlat(schedule.snapshot.setup.kind) && (
+      {(bare === null || bare.recipe.toCone) && (
+        <Fold title="Schools" about="hotter or cooler, soak high or low: what each costs here" testID="schools">
+          {() => <SchoolPanel firing={firing} unit={unit} working={planning.working} onTake={(school) => void planning.plan({ ...step, school }, piece)} />}
+        </Fold>
+      )}
+      {bare === null && isFlat(schedule.snapshot.setup.kind) && (
         <Fold title="Set-ups" about="raised, on the floor, on board: what each costs here" testID="stands">
           {() => (
             <StandsPanel
@@ -71,15 +74,19 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
           )}
         </Fold>
       )}
-      <Fold title="Same work, other heat" about="move the temperature; the hold follows" testID="equal">
-        {() => <EqualWorkPanel firing={firing} segments={segments} evaluation={evaluation} unit={unit} onTake={sheet.keep} />}
-      </Fold>
+      {bare === null && (
+        <Fold title="Same work, other heat" about="move the temperature; the hold follows" testID="equal">
+          {() => <EqualWorkPanel firing={firing} segments={segments} evaluation={evaluation} unit={unit} onTake={sheet.keep} />}
+        </Fold>
+      )}
       <Fold title="Print and files" about="one printed page; SVG, CSV and JSON to keep or send" testID="along">
         {() => along({ piece, schedule, series: evaluation.simulation.series, unit, start, saving: sheet.queue.saving || segments !== schedule.segments })}
       </Fold>
-      <Fold title="Between crossed polarisers" about="what stays as stress, as it would look" testID="polariser">
-        {() => <OwnPolariser pieceId={piece.id} firing={firing} evaluation={evaluation} />}
-      </Fold>
+      {bare === null && (
+        <Fold title="Between crossed polarisers" about="what stays as stress, as it would look" testID="polariser">
+          {() => <OwnPolariser pieceId={piece.id} firing={firing} evaluation={evaluation} />}
+        </Fold>
+      )}
     </View>
   );
 }

@@ -16,6 +16,7 @@ import {
   stateAt,
   text,
   whyOf,
+  wareFired,
 } from '@torvin/core';
 import { memo, useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -86,7 +87,7 @@ function RunSheetDrawn({
   const figuresWidth = width >= WIDE_FROM ? FIGURES_WIDTH.wide : FIGURES_WIDTH.phone;
   const plotWidth = width - figuresWidth;
   const scale = useMemo(() => temperatureScale(EDGE / 2, plotWidth - EDGE, top_C), [plotWidth, top_C]);
-  const states = useMemo(() => glassStates(glassOf(firing)), [firing]);
+  const states = useMemo(() => (wareFired(firing) ? [] : glassStates(glassOf(firing))), [firing]);
   const bands = useMemo(() => columnBands(states, scale, top_C), [states, scale, top_C]);
   const rows = curveRows(segments, ambient_C, scale, ROW_HEIGHT);
   const height = ROW_HEIGHT * segments.length;
@@ -107,7 +108,7 @@ function RunSheetDrawn({
               segment={segment}
               live={live}
               unit={unit}
-              why={`${stateAt(states, segment.target_C).name} · ${whyOf(firing, segment, units.length)}`}
+              why={`${states.length > 0 ? `${stateAt(states, segment.target_C).name} · ` : ''}${whyOf(firing, segment, units.length)}`}
               limit={limits[index].phrase}
               ok={limits[index].ok}
               clock={clockShort(start, index === 0 ? 0 : (figures[index - 1]?.end_s ?? 0))}

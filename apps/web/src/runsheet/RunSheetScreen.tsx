@@ -10,6 +10,7 @@ import {
   formatDuration,
   text,
   verdictOf,
+  wareFired,
   RECIPES,
 } from '@torvin/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -196,8 +197,9 @@ function RunVerdict({ segments, firing, evaluation, broken, look, stepId, older 
         </Notice>
       ))}
       <Words size="label" tone="muted">
-        Thin line: skin of the glass, dotted: its core, from the heat simulation. Tension is an estimate for a body free to bow; a look through crossed
-        polarisers tells what is really there.
+        {wareFired(firing)
+          ? 'Thin line: the outside of the wall, dotted: its inside, from the heat simulation. Water and smoke are not in it.'
+          : 'Thin line: skin of the glass, dotted: its core, from the heat simulation. Tension is an estimate for a body free to bow; a look through crossed polarisers tells what is really there.'}
       </Words>
       <LookInSigns look={look} />
       <Caution about={stepId}>{`${WORK_CAUTIONS.kiln} ${RECIPES[look].care}`}</Caution>

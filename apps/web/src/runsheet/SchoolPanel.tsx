@@ -1,5 +1,5 @@
 /** Where practitioners differ: each school composed for this very body, so that what it costs can be read off. */
-import { type FiringCase, type School, type TemperatureUnit, formatLength, text } from '@torvin/core';
+import { type FiringCase, type School, type TemperatureUnit, formatLength, text, wareFired } from '@torvin/core';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { Words } from '@/ui/Words';
@@ -28,8 +28,40 @@ const TELLS = [
   { what: 'core to skin', words: (figure: string) => `core to skin ${figure}` },
 ];
 
+/** Nothing of glass: to its cone faster and hotter, or slower with a hold. */
+const WARE_COSTS = {
+  cooler: 'Its inside comes as far as its outside; the last stretch takes twice as long.',
+  hotter: 'Shorter; a thick wall comes out harder outside than inside.',
+} as const;
+const WARE_TELLS = [
+  { what: 'in all', words: (figure: string) => `${figure} in all` },
+  { what: 'done', words: (figure: string) => figure },
+  { what: 'through it', words: (figure: string) => `${figure} through it at most` },
+];
+
 export function SchoolPanel({ firing, unit, working, onTake }: SchoolPanelProps) {
   const { length } = useUnits();
+  if (wareFired(firing)) {
+    return (
+      <View role="list">
+        <Words size="label" tone="muted">{`In use: ${HEATS[firing.school.heat].toLowerCase()}. Every row is computed for this wall and kiln.`}</Words>
+        {(['cooler', 'hotter'] as const).map((heat) => (
+          <ComposedRow
+            key={heat}
+            kind="school"
+            id={heat}
+            name={HEATS[heat]}
+            about={WARE_COSTS[heat]}
+            firing={{ ...firing, school: { ...firing.school, heat } }}
+            taken={firing.school.heat === heat}
+            tells={WARE_TELLS}
+            {...{ unit, working }}
+            onTake={() => onTake({ ...firing.school, heat })}
+          />
+        ))}
+      </View>
+    );
+  }
   return (
     <View role="list">
       <Words size="label" tone="muted">

@@ -9,6 +9,7 @@ import {
   glassOf,
   glassStates,
   text,
+  wareFired,
 } from '@torvin/core';
 import { memo, useMemo } from 'react';
 import Svg, { Defs, G, Line, LinearGradient, Path, Rect, Stop, Text as SvgText } from 'react-native-svg';
@@ -64,7 +65,7 @@ export const TrueTimeChart = memo(function TrueTimeChart({
 }: TrueTimeChartProps) {
   const { colours } = useTheme();
   const axes = useMemo(() => trueTimeAxes(width, height, total_s, firing.kiln.top_C), [width, height, total_s, firing.kiln.top_C]);
-  const states = useMemo(() => glassStates(glassOf(firing)).filter(({ from_C }) => from_C < firing.kiln.top_C), [firing]);
+  const states = useMemo(() => (wareFired(firing) ? [] : glassStates(glassOf(firing)).filter(({ from_C }) => from_C < firing.kiln.top_C)), [firing]);
   const line = (values: readonly number[]): string => pathOf(values.map((value, i) => ({ x: axes.x(series?.t_s[i] ?? 0), y: axes.y(value) })));
   return (
     <View testID="true-time">

@@ -12,7 +12,7 @@ export function valueAt(series: Series, values: readonly number[], seconds: numb
   return values[after - 1] + share * (values[after] - values[after - 1]);
 }
 
-export const CURVE_HEADS = ['where', 'clock', 'kiln', 'skin of the glass', 'its core'] as const;
+export const CURVE_HEADS = ['where', 'clock', 'kiln', 'its skin', 'its core'] as const;
 
 const temperaturesAt = (series: Series, seconds: number, unit: TemperatureUnit): string[] =>
   [series.kiln_C, series.skin_C, series.core_C].map((values) => text(formatTemperature(valueAt(series, values, seconds), unit)));

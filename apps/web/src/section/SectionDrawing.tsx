@@ -31,17 +31,17 @@ export function sectionWords(layers: readonly DrawnLayer[], unit: LengthUnit): s
       ...(cover === undefined ? [] : [`over ${Math.round(cover * 100)} %`]),
       ...(coated ? [`coating ${coated}`] : []),
     ].join(', ');
-  return `Section, bottom to top: ${layers.map(one).join('; ')}; on a shelf`;
+  return layers.length === 0 ? 'A bare shelf' : `Section, bottom to top: ${layers.map(one).join('; ')}; on a shelf`;
 }
 
 const HEADS = ['layer from the shelf', 'glass', 'form', 'depth', 'number', 'covers', 'coating'] as const;
 
 /** The lay-up as a table beside its drawing. */
 export function SectionTable({ layers, unit }: { layers: readonly DrawnLayer[]; unit: LengthUnit }) {
-  const rows = layers.map(({ name, form, thickness_m, cover, count, coated }, i) => [
+  const rows = layers.map(({ name, form, thickness_m, cover, count, coated, ware }, i) => [
     String(i + 1),
     name,
-    form ?? 'sheet',
+    form ?? (ware ? 'no glass' : 'sheet'),
     text(formatStock(thickness_m, unit)),
     count === undefined ? '1' : String(count),
     cover === undefined ? 'all' : `${Math.round(cover * 100)} %`,
@@ -61,7 +61,7 @@ export function SectionDrawing({ footprint, layers, width, height, small = false
   const drawn = sectionGeometry(footprintSpan(footprint), layers, { width, height }, room);
   return (
     <View style={{ backgroundColor: colours.surface }}>
-      {!small && layers.length > 0 && <ScaleNote exaggeration={drawn.exaggeration} dashed={ghost ? 'as it is by now' : null} />}
+      {!small && layers.length > 0 && !layers.some(isMould) && <ScaleNote exaggeration={drawn.exaggeration} dashed={ghost ? 'as it is by now' : null} />}
       <Svg width={width} height={height} role="img" aria-label={`${sectionWords(layers, units.length)}${ghost ? `; ${ghost.words}` : ''}`}>
         <SectionShapes drawn={drawn} layers={layers} width={width} small={small} ghost={ghost?.shape} />
       </Svg>
@@ -78,6 +78,18 @@ export function ScaleNote({ exaggeration, dashed }: { exaggeration: number; dash
       </Words>
     </View>
   );
+}
+
+/** A mould is hollow, and only its wall is known: it is drawn as one of no certain height. */
+const isMould = ({ ware }: DrawnLayer): boolean => ware !== undefined && ware !== 'shelf' && ware !== 'fibre';
+
+const MOULD = { height: 0.9, rim: 0.1, floor: 0.3 };
+
+function mouldPath(shelfY: number, { x, y, width }: { x: number; y: number; width: number }): string {
+  const high = MOULD.height * (shelfY - y);
+  const [rim, floor] = [MOULD.rim * width, MOULD.floor * high];
+  const inside = width - 2 * rim;
+  return `M${x} ${shelfY} V${shelfY - high} h${rim} q${inside * 0.08} ${high - floor} ${inside / 2} ${high - floor} q${inside * 0.42} 0 ${inside / 2} ${floor - high} h${rim} V${shelfY} Z`;
 }
 
 export interface SectionShapesProps {
@@ -102,7 +114,11 @@ export function SectionShapes({ drawn, layers, width, small = false, selected = 
         const chosen = layer === selected;
         return (
           <G key={index} y={lifted?.layer === layer ? lifted.by : 0} opacity={lifted?.layer === layer ? 0.7 : 1}>
-            <Rect {...box} rx={round} fill={layers[layer].colour} stroke={chosen ? colours.touch : colours.ink} strokeWidth={chosen ? 3 : line} />
+            {isMould(layers[layer]) ? (
+              <Path d={mouldPath(drawn.shelfY, box)} fill={layers[layer].colour} stroke={colours.ink} strokeWidth={line} />
+            ) : (
+              <Rect {...box} rx={round} fill={layers[layer].colour} stroke={chosen ? colours.touch : colours.ink} strokeWidth={chosen ? 3 : line} />
+            )}
             {layers[layer].coated && <Coating {...box} side={layers[layer].coated} colour={colours.ink} />}
           </G>
         );

@@ -16,6 +16,7 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
+import { capital } from '@/ui/capital';
 import { aboutShelves, sourceOf } from './words';
 import { Backups } from './Backups';
 import { OtherDevices } from './OtherDevices';
@@ -25,8 +26,6 @@ import { ThisDevice } from './ThisDevice';
 
 /** Fewer are seen at a glance. */
 const SEARCHED_FROM = 8;
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
-
 export function ShelvesScreen() {
   const router = useRouter();
   const { shelf } = useLocalSearchParams<{ shelf?: string }>();

@@ -97,3 +97,11 @@ export function crossesItself(corners: Corners): boolean {
     }),
   );
 }
+
+/** The two sides of the box round an outline, m, the shorter first. */
+export function sidesOf(footprint: Footprint): [number, number] {
+  const narrow = footprintNarrow(footprint);
+  return footprint.shape === 'rectangle' || footprint.shape === 'oval'
+    ? [narrow, Math.max(footprint.width_m, footprint.length_m)]
+    : [narrow, footprintSpan(footprint)];
+}

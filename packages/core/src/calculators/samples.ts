@@ -61,6 +61,14 @@ export const FIRING = {
 
 export const SLUMP = { ...FIRING, look: 'slump' } satisfies z.input<typeof AskedFiringSchema>;
 
+/** With no glass in it. */
+export const BISQUE = {
+  body: { glasses: [], layers: [], footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.24 } },
+  setup: { ...SETUPS.bareShelf, shaping: { kind: 'ware', of: 'clay', wall_m: 0.01, wide_m: 0.2, long_m: 0.24, cone: '06' } },
+  kiln: { ...KILN, top_C: 1150, power_K_per_s: 0.28 },
+  look: 'bisque',
+} satisfies z.input<typeof AskedFiringSchema>;
+
 export const SEGMENTS = [
   { rate_C_per_h: 200, target_C: 780, hold_s: 600, role: 'work' as const },
   { rate_C_per_h: null, target_C: 515, hold_s: 3600, role: 'drop' as const },

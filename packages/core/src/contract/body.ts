@@ -71,8 +71,13 @@ const CastingSchema = z
     error: 'The thinnest section must not be thicker than the thickest.',
   }) satisfies z.ZodType<Casting>;
 
+const glasses = z.array(GlassInputSchema).max(32, { error: 'At most 32 glasses.' });
+
+/** Of a body of which there may be nothing: some firings have no glass in them. */
+export const noneOrMore = { glasses: glasses.readonly() };
+
 export const bodyFields = {
-  glasses: z.array(GlassInputSchema).min(1, { error: 'A body needs at least one glass.' }).max(32, { error: 'At most 32 glasses.' }).readonly(),
+  glasses: glasses.min(1, { error: 'A body needs at least one glass.' }).readonly(),
   layers: z.array(LayerInputSchema).max(24, { error: 'At most 24 layers.' }).readonly(),
   parts: z.array(PartSchema).max(100, { error: 'At most 100 kinds of parts.' }).readonly().optional(),
   casting: CastingSchema.optional(),
@@ -83,7 +88,10 @@ export const bodyFields = {
 /** Makes a schema of bodies refuse what no body is. */
 export const aBody = <T extends z.ZodType<BodyInput>>(schema: T) =>
   schema
-    .refine(({ layers, casting }) => layers.length > 0 || casting !== undefined, { path: ['layers'], error: 'A body needs at least one layer, or a casting.' })
+    .refine((body) => body.layers.length > 0 || body.casting !== undefined || isNothing(body), {
+      path: ['layers'],
+      error: 'A body needs at least one layer, or a casting.',
+    })
     .refine(({ layers, parts = [], casting }) => casting === undefined || layers.length + parts.length === 0, {
       path: ['casting'],
       error: 'A body is either a casting or a lay-up of layers and parts.',
@@ -96,6 +104,8 @@ export const aBody = <T extends z.ZodType<BodyInput>>(schema: T) =>
       path: ['layers'],
       error: `The layers together may be at most ${DEEPEST_M} m deep.`,
     });
+
+const isNothing = ({ glasses, layers, parts = [] }: BodyInput): boolean => glasses.length + layers.length + parts.length === 0;
 
 /** A place below the list, or between two of it, is refused by its field, and asked about here all the same. */
 const namesMissing = ({ glasses, layers }: BodyInput): boolean => layers.some(({ glass }) => glasses[glass] === undefined);

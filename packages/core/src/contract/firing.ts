@@ -5,8 +5,10 @@ import { DEFAULT_SCHOOL, type FiringCase, type School } from '../schedule/firing
 import type { Corrections } from '../learn/corrections';
 import { DEFAULT_LIMITS, type Limits } from '../schedule/limits';
 import { type SetUp, WETS } from '../schedule/setups';
+import { CONES } from '../ware/cones';
+import { WARE_KINDS } from '../ware/wares';
 import { z } from 'zod';
-import { DEEPEST_M, aBody, bodyFields } from './body';
+import { DEEPEST_M, aBody, bodyFields, noneOrMore } from './body';
 import { ControllerInputSchema, KilnInputSchema, faces, support } from './heat';
 import { oneOf, quantity } from './quantity';
 
@@ -45,6 +47,14 @@ export const ShapingSchema = z
       hole_m,
       plate_m,
       collects_m: quantity('Width of what it runs into', 'm', 0.02, 2).optional(),
+    }),
+    z.strictObject({
+      kind: z.literal('ware'),
+      of: oneOf('What is fired', WARE_KINDS),
+      wall_m: quantity('Wall', 'm', 0.0005, 0.2),
+      long_m: quantity('Length', 'm', 0.02, 2),
+      wide_m: quantity('Width', 'm', 0.02, 2),
+      cone: oneOf('Cone', CONES).optional(),
     }),
   ])
   .meta({ id: 'Shaping' }) satisfies z.ZodType<Shaping>;
@@ -111,7 +121,7 @@ export const CorrectionsSchema = z
 
 export const FiringCaseSchema = z
   .strictObject({
-    body: aBody(z.strictObject({ ...bodyFields, joined: z.boolean().default(false) })),
+    body: aBody(z.strictObject({ ...bodyFields, ...noneOrMore, joined: z.boolean().default(false) })),
     setup: SetUpSchema,
     kiln: KilnInputSchema,
     look: oneOf('Look', LOOKS),

@@ -3,6 +3,7 @@ import type { BodyInput } from '../body/body';
 import type { WorkRange } from '../flow/heatWork';
 import type { Outcome } from '../problem';
 import type { Units } from '../units/convert';
+import type { Ware, WareKind } from '../ware/wares';
 import type { Shaping } from './shaping';
 import type { LookWorks } from './works';
 
@@ -23,6 +24,7 @@ export const RECIPE_GROUPS = {
   cast: 'Castings',
   shaped: 'Mould and former',
   stuck: 'What is stuck',
+  ware: 'Without glass',
 } as const;
 export type RecipeGroup = keyof typeof RECIPE_GROUPS;
 
@@ -45,6 +47,26 @@ export interface OwnFigure {
   figure: string;
   unit: string;
   sentence: string;
+}
+
+/** A hold: at what the kiln stands, what the coldest place must have, and for how long it must have it. */
+export interface Held {
+  at_C: number;
+  through_C: number;
+  for_s: number;
+}
+
+/** A firing with no glass in it. */
+export interface WareRecipe {
+  /** What can be fired so, the usual first. */
+  of: readonly [WareKind, ...WareKind[]];
+  /** Whether it is fired to a cone. */
+  toCone?: true;
+  /** dry: under the boil, where there is water; top: null where it goes to a cone. */
+  plan(ware: Ware, damp: boolean): { dry: Held | null; top: Held | null };
+  /** Which of these its own figure tells, and what that is called. */
+  tells: 'dry' | 'top' | 'cone';
+  label: string;
 }
 
 export interface Recipe {
@@ -87,6 +109,8 @@ export interface Recipe {
   fills?(asked: WorkQuestion): Filled | null;
   /** How far it got, in its own words, at the heat work of a firing. */
   tells?(asked: WorkQuestion, work_perPa: number, units: Units): OwnFigure[];
+  /** How it goes where nothing of glass is fired. */
+  ware?: WareRecipe;
   /** What the eye sees when the kiln is looked into. */
   looksLike: { early: string; right: string; late: string };
   /** What to take care of. */

@@ -4,6 +4,7 @@
  */
 import { type Footprint, footprintNarrow } from '../body/footprint';
 import type { Holes } from '../flow/drain';
+import type { Ware } from '../ware/wares';
 
 /** What shapes the glass, by the few measures that its firing is computed from. */
 export type Shaping =
@@ -23,7 +24,9 @@ export type Shaping =
   /** A cavity filled from a reservoir above it, through a round hole of a length of plate_m. */
   | ({ kind: 'reservoir'; hole_m: number; plate_m: number } & Cavity)
   /** A grid or a pot: round holes in a floor of plate_m. collects_m: across the dam or form it runs into; left out where it runs onto an open shelf. */
-  | ({ kind: 'drain'; collects_m?: number } & Holes);
+  | ({ kind: 'drain'; collects_m?: number } & Holes)
+  /** What is fired itself, with no glass in it or on it. */
+  | ({ kind: 'ware' } & Ware);
 
 /** What glass is cast into: its thickest and its thinnest section, the wall of its mould, and the radius of the finest detail that it is to fill, m. */
 export interface Cavity {
@@ -35,6 +38,9 @@ export interface Cavity {
 
 /** The cavity that glass is cast into; null for all other forms. */
 export const cavityOf = (shaping: Shaping | undefined): Extract<Shaping, Cavity> | null => (shaping && 'thick_m' in shaping ? shaping : null);
+
+/** What is fired with no glass; null where a form is for glass. */
+export const wareOf = (shaping: Shaping | undefined): Extract<Shaping, Ware> | null => (shaping?.kind === 'ware' ? shaping : null);
 
 export type Hollow = Extract<Shaping, { kind: 'hollow' }>;
 

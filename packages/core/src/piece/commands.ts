@@ -3,6 +3,7 @@
  * names something that is not there, or that would leave no piece, is refused.
  */
 import type { Footprint } from '../body/footprint';
+import { RECIPES } from '../look/recipes/all';
 import { type Outcome, found, refused } from '../problem';
 import { FORM_NAMES, LAYERS_AT_MOST, type LaidLayer, type LayerForm, type PieceDocument, type PlannedStep, STEPS_AT_MOST } from './document';
 
@@ -56,9 +57,13 @@ export function moveLayer(doc: PieceDocument, id: string, to: number): Outcome<E
 export function removeLayer(doc: PieceDocument, id: string): Outcome<Edited> {
   const index = at(doc, id);
   if (!index.ok) return index;
-  if (doc.layers.length === 1) return refused('too-few', 'layers', 'A piece needs at least one layer; delete the piece instead.');
+  if (doc.layers.length === 1 && (doc.steps.length === 0 || !firesNoGlass(doc)))
+    return refused('too-few', 'layers', 'A piece needs at least one layer; delete the piece instead.');
   return withLayers(doc, doc.layers.toSpliced(index.value, 1), `${layerName(doc.layers, index.value)} taken away`);
 }
+
+/** Whether no firing that it is to have has glass in it. */
+export const firesNoGlass = ({ steps }: Pick<PieceDocument, 'steps'>): boolean => steps.every(({ look }) => RECIPES[look].ware !== undefined);
 
 /** Puts a changed layer in place of the one with its id. */
 export function changeLayer(doc: PieceDocument, layer: LaidLayer): Outcome<Edited> {

@@ -1,4 +1,5 @@
 /** A lay-up as it is drawn and named: each layer with its glass's name and colour, and its depth where it lies. */
+import type { WareKind } from '../ware/wares';
 import { layerDepth } from '../body/layers';
 import type { LayerForm, PieceDocument } from './document';
 import { type Shelf, namedGlasses } from './shelf';
@@ -13,6 +14,8 @@ export interface DrawnLayer {
   cover?: number;
   count?: number;
   coated?: 'up' | 'down';
+  /** It is no glass: a shelf or mould that is fired by itself. */
+  ware?: WareKind;
 }
 
 const UNKNOWN_COLOUR = '#9AA8A2';

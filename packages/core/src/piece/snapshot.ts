@@ -4,11 +4,14 @@ import type { Controller } from '../kiln/controller';
 import type { KilnConstants } from '../kiln/kiln';
 import { type TakenOver, correctionsOf } from '../learn/corrections';
 import { type Outcome, found, refused } from '../problem';
-import type { FiringCase } from '../schedule/firingCase';
+import type { FiringCase, Body } from '../schedule/firingCase';
 import { DEFAULT_LIMITS } from '../schedule/limits';
 import { setUpOf } from '../schedule/setups';
 import { ENGINE_VERSION } from '../version';
 import { bodyAt } from './bodyAt';
+import { wareOf } from '../look/shaping';
+import { wareBody, WARE_MATERIALS, WARE_NAMES, type Ware } from '../ware/wares';
+import { RECIPES } from '../look/recipes/all';
 import type { PieceDocument, PlannedSetUp, PlannedStep } from './document';
 import { type DrawnLayer, drawnLayers } from './drawnLayers';
 import type { MadeFrom } from './madeFrom';
@@ -22,7 +25,8 @@ export interface FiringSnapshot<C extends Labelled & Controller = Labelled & Con
   kilnName: string;
   controller: C;
   layers: DrawnLayer[];
-  setup: Pick<PlannedSetUp, 'kind' | 'paper' | 'wet'>;
+  /** shaping: of what is fired with no glass alone. */
+  setup: Pick<PlannedSetUp, 'kind' | 'paper' | 'wet' | 'shaping'>;
   engine: string;
   madeFrom?: MadeFrom;
 }
@@ -33,7 +37,8 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
     0,
     doc.steps.findIndex(({ id }) => id === step.id),
   );
-  const body = bodyAt(doc, index, namedGlasses(shelf));
+  const ware = RECIPES[step.look].ware ? wareOf(step.setup.shaping) : null;
+  const body = ware ? found(noBody(ware)) : bodyAt(doc, index, namedGlasses(shelf));
   if (!body.ok) return body;
   const missing = (what: string, key: 'kilnId' | 'controllerId') =>
     refused('unknown-id', `doc.steps.${index}.${key}`, `No ${what} '${step[key]}' on the shelf.`);
@@ -54,19 +59,28 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
     controller: countsOf(controller),
     ...(corrections ? { corrections } : {}),
   };
-  const family = mainFamily(doc, shelf, firing);
+  const family = ware ? undefined : mainFamily(doc, shelf, firing);
   return found({
     firing,
-    familyName: family?.name ?? '',
+    familyName: family?.name ?? (ware ? WARE_NAMES[ware.of] : ''),
     ...(family ? { familyId: family.id } : {}),
     kilnName: kiln.name,
     controller,
-    layers: drawnLayers(doc, shelf),
-    setup: { kind, paper, ...(wet ? { wet } : {}) },
+    layers: ware ? [drawnWare(ware)] : drawnLayers(doc, shelf),
+    setup: { kind, paper, ...(wet ? { wet } : {}), ...(ware ? { shaping: ware } : {}) },
     engine: ENGINE_VERSION,
-    madeFrom: madeFromOf(doc, step, index, shelf, { kiln, controller }),
+    madeFrom: madeFromOf(ware ? { ...doc, footprint: body.value.footprint, dammed: false, layers: [], steps: [step] } : doc, step, ware ? 0 : index, shelf, {
+      kiln,
+      controller,
+    }),
   });
 }
+
+/** Nothing of glass, within the outline of what is fired. */
+const noBody = (ware: Ware): Body => ({ glasses: [], layers: [], footprint: wareBody(ware).footprint, joined: true });
+
+/** What is fired with no glass, as it is drawn. */
+export const drawnWare = ({ of, wall_m }: Ware): DrawnLayer => ({ name: WARE_NAMES[of], colour: WARE_MATERIALS[of].colour, thickness_m: wall_m, ware: of });
 
 /** A controller without its name: how it counts. */
 const countsOf = ({ unit, fullSpeedCode, mostSegments }: Controller): Controller => ({ unit, fullSpeedCode, mostSegments });
@@ -115,6 +129,7 @@ function madeFromOf(
 
 /** Of the glass that the most of the body is made of. */
 function mainFamily(doc: PieceDocument, shelf: Shelf, { body }: FiringCase): Shelf['families'][number] | undefined {
+  if (body.glasses.length === 0) return undefined;
   const main = mainGlass(body);
   const ids = [...new Set(doc.layers.map(({ glassId }) => glassId))];
   const glass = shelf.glasses.find(({ id }) => id === ids[body.glasses.indexOf(main)]);

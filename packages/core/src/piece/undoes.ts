@@ -9,7 +9,7 @@ export function undoes({ steps }: Pick<PieceDocument, 'steps'>, step: Pick<Plann
   const index = steps.findIndex(({ id }) => id === step.id);
   const before = index < 0 ? steps : steps.slice(0, index);
   const shaped = before.findLast(({ look }) => RECIPES[look].group === 'shaped' || RECIPES[look].fills);
-  if (!shaped || RECIPES[step.look].stays || HOLDS.includes(step.setup.kind)) return null;
+  if (!shaped || RECIPES[step.look].stays || RECIPES[step.look].ware || HOLDS.includes(step.setup.kind)) return null;
   const name = RECIPES[step.look].name.toLowerCase();
   if (RECIPES[shaped.look].fills) return `With nothing to hold it, a ${name} softens what was cast: fine detail rounds, and what stands thin sags.`;
   return `With nothing to hold it, a ${name} lets what the ${RECIPES[shaped.look].name.toLowerCase()} before it has shaped sink flat again.`;

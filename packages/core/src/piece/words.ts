@@ -1,6 +1,7 @@
 /** Words for a piece's outline and how it stands, shared by every page that names them. */
 import { type Footprint, footprintSpan } from '../body/footprint';
-import { SETUP_NAMES } from '../schedule/setups';
+import { SETUP_NAMES, type SetUpKind } from '../schedule/setups';
+import { WARE_NAMES, type Ware } from '../ware/wares';
 import type { LengthUnit } from '../units/convert';
 import { formatLength, text } from '../units/format';
 import type { PlannedSetUp } from './document';
@@ -12,5 +13,17 @@ export function footprintWords(footprint: Footprint, unit: LengthUnit): string {
   return footprint.shape === 'oval' ? `oval of ${sides}` : sides;
 }
 
-export const setupWords = ({ kind, paper, wet }: Pick<PlannedSetUp, 'kind' | 'paper' | 'wet'>): string =>
-  `${SETUP_NAMES[kind].toLowerCase()}${paper ? ', on fibre paper' : ''}${wet ? `, ${wet}` : ''}`;
+/** How what is fired with no glass stands, by where that is. */
+const wareStands = (ware: Ware, kind: SetUpKind): string =>
+  `${WARE_NAMES[ware.of].toLowerCase()}${ware.cone === undefined ? '' : ` to cone ${ware.cone}`}, ${ware.of === 'shelf' ? SHELF_STANDS[kind] : SETUP_NAMES[kind].toLowerCase()}`;
+
+/** A shelf that is fired itself lies on no other. */
+export const SHELF_STANDS: Partial<Record<SetUpKind, string>> = {
+  bareShelf: 'on low posts',
+  raisedShelf: 'on high posts',
+  floorShelf: 'on the floor',
+  board: 'on fibre board',
+};
+
+export const setupWords = ({ kind, paper, wet, shaping }: Pick<PlannedSetUp, 'kind' | 'paper' | 'wet' | 'shaping'>): string =>
+  `${shaping?.kind === 'ware' ? wareStands(shaping, kind) : SETUP_NAMES[kind].toLowerCase()}${paper ? ', on fibre paper' : ''}${wet ? `, ${wet}` : ''}`;

@@ -13,6 +13,7 @@ import { aimedWork } from '../look/work';
 import { openingTemperature } from './opening';
 import type { Segment } from '../kiln/segment';
 import { standPace } from './shelfPace';
+import { followed, wareFired, wareReadings } from './ware';
 import { ENGINE_VERSION } from '../version';
 
 export type LimitName =
@@ -33,7 +34,10 @@ export type LimitName =
   | 'soakTime'
   | 'setting'
   | 'residual'
-  | 'opening';
+  | 'opening'
+  | 'heldThrough'
+  | 'coneLeast'
+  | 'coneMost';
 
 /** Unit of value and allowed: °C, K, K/h, Pa, 1/Pa, s or a plain count. */
 export type ReadingUnit = 'C' | 'K' | 'K/h' | 'Pa' | '1/Pa' | 's' | '1';
@@ -86,6 +90,10 @@ export const marginOf = ({ value, allowed, sense }: Pick<Reading, 'value' | 'all
 
 export const brokenOf = (readings: readonly Reading[]): Reading[] => readings.filter((reading) => !reading.ok);
 
+const judged = (reading: Omit<Reading, 'ok'>): Reading => ({ ...reading, ok: marginOf(reading) >= -TOLERANCE });
+
+const withoutCurves = ({ series: _series, ...simulation }: SimulationResult): SimulationResult => simulation;
+
 /** Simulates and judges. One simulation, by a simulator that may remember. */
 export function evaluate(
   asked: FiringCase,
@@ -94,6 +102,13 @@ export function evaluate(
   simulate: (input: SimulationInput) => SimulationResult = simulateFiring,
 ): Evaluation {
   const firing = resolved(asked);
+  const bare = wareFired(firing);
+  if (bare) {
+    const input = followed(simulationOf(firing, segments, true));
+    const simulation = simulate(input);
+    const readings = wareReadings(firing, bare, segments, input.segments, simulation).map((one) => judged(one));
+    return { simulation: series ? simulation : withoutCurves(simulation), readings, work_perPa: { least: 0, mean: 0, most: 0 }, engine: ENGINE_VERSION };
+  }
   // What cannot be is refused before anything is simulated.
   valueOf(firing.work_perPa);
   const input = simulationOf(firing, segments, series);
@@ -127,8 +142,7 @@ function readingsOf(
     sense: Reading['sense'] = 'atMost',
     band?: HeatWorkBand,
   ): void => {
-    const margin = marginOf({ value, allowed, sense });
-    readings.push({ limit, segment, value, allowed, sense, unit, ok: margin >= -TOLERANCE, ...(band === undefined ? {} : { band }) });
+    readings.push(judged({ limit, segment, value, allowed, sense, unit, ...(band === undefined ? {} : { band }) }));
   };
 
   const hottest = hottestSegment(segments);

@@ -4,7 +4,7 @@
  * by one rule. A warm-up is made faster than its closed form where the simulation of this set-up keeps the reserve, but not
  * where a shelf helps that sees the elements from below: that is not relied on without proof.
  */
-import { resolved, type ResolvedFiring } from './resolved';
+import { resolved, type ResolvedFiring, simulationOf } from './resolved';
 import { rememberingSimulator } from '../heat/joints';
 import type { SimulationInput, SimulationResult } from '../heat/simulation';
 import { fullPowerHeating, settledCooling } from '../kiln/kiln';
@@ -21,6 +21,7 @@ import type { PurposefulSegment, Role } from '../kiln/segment';
 import { countedRates, wholeDegrees } from './rounding';
 import { shortened } from './shorten';
 import { stepped } from './stepped';
+import { composeWare, followed, wareFired } from './ware';
 
 export interface Composed {
   segments: PurposefulSegment[];
@@ -45,6 +46,7 @@ const COARSE_INTERVALS = 16;
 export function compose(asked: FiringCase, units: Units = METRIC): Outcome<Composed> {
   const impossible = impossibleFiring(asked, units.length);
   if (impossible) return { ok: false, problem: impossible };
+  if (wareFired(asked)) return composedWare(resolved(asked), units);
   const firing = resolved(asked);
   const first = composeAs(firing, units);
   if (!first.ok || asked.school.heat === 'hotter') return first;
@@ -79,7 +81,6 @@ function composeAs(asked: ResolvedFiring, { temperature }: Units): Outcome<Compo
   let evaluation: Evaluation;
   /** The last that kept every limit in full: rounds that go in a circle end in it and not where they happen to stand. */
   let kept: Pick<Composed, 'segments' | 'evaluation'> | null = null;
-  const keepsAll = (judged: Evaluation): boolean => brokenOf(judged.readings).length === 0 && judged.simulation.stalled === null;
   // The early rounds move figures by far more than a coarse mesh errs, and need no stress: what stays is judged, and the last word said, in full.
   for (let fully = false; ;) {
     evaluation = evaluate(firing, segments, false, fully ? simulate : roughly);
@@ -97,6 +98,26 @@ function composeAs(asked: ResolvedFiring, { temperature }: Units): Outcome<Compo
     tried.clear();
   }
   if (kept !== null && !keepsAll(evaluation)) ({ segments, evaluation } = kept);
+  const remarks: string[] = [];
+  const keyed = asKeyed(asked, firing, { segments, evaluation, evaluations }, simulate, temperature, remarks);
+  return found({ ...keyed, converged: keepsAll(keyed.evaluation), school: asked.school, remarks });
+}
+
+const keepsAll = (judged: Evaluation): boolean => brokenOf(judged.readings).length === 0 && judged.simulation.stalled === null;
+
+type Found = Pick<Composed, 'segments' | 'evaluation' | 'evaluations'>;
+
+/** What was found good, as the controller counts it: whole rates, steps for what is slower, no more segments than it holds, its own degrees. */
+function asKeyed(
+  asked: ResolvedFiring,
+  firing: ResolvedFiring,
+  composed: Found,
+  simulate: (input: SimulationInput) => SimulationResult,
+  temperature: TemperatureUnit,
+  remarks: string[],
+): Found {
+  let { segments, evaluation, evaluations } = composed;
+  const { offset_K } = asked.corrections ?? NO_CORRECTIONS;
   const counted = asked.controller ? countedRates(segments, asked.controller.unit) : segments;
   if (counted !== segments) {
     segments = counted;
@@ -107,22 +128,38 @@ function composeAs(asked: ResolvedFiring, { temperature }: Units): Outcome<Compo
   const steps = asked.controller ? stepped(segments, asked.controller, temperature) : { segments, remarks: [] };
   const inSteps = steps.segments === segments ? null : evaluate(firing, steps.segments, false, simulate);
   const takesSteps = inSteps !== null && brokenOf(inSteps.readings).length <= brokenOf(evaluation.readings).length;
-  if (takesSteps) [segments, evaluation] = [steps.segments, inSteps];
-  const { segments: fewer, remarks } = asked.controller ? shortened(segments, asked.controller) : { segments, remarks: [] };
-  if (takesSteps) remarks.unshift(...steps.remarks);
-  if (fewer !== segments) evaluation = evaluate(firing, fewer, false, simulate);
-  evaluations += Number(inSteps !== null) + Number(fewer !== segments);
-  if (corrections.offset_K !== 0) {
-    // What the controller reads is keyed in its own whole degrees; a cool ends no hotter than it was found good.
-    segments = fewer.map((segment) => ({
-      ...segment,
-      target_C: wholeDegrees(segment.target_C + corrections.offset_K, keyedIn(asked), COOLS[segment.role] ? 'colder' : 'nearest'),
-    }));
-    evaluation = evaluate(asked, segments, false, simulate);
-    evaluations += 1;
-  } else segments = fewer;
-  const converged = keepsAll(evaluation);
-  return found({ segments, evaluation, evaluations, converged, school: asked.school, remarks });
+  if (takesSteps) {
+    [segments, evaluation] = [steps.segments, inSteps];
+    remarks.push(...steps.remarks);
+  }
+  const shorter = asked.controller ? shortened(segments, asked.controller) : { segments, remarks: [] };
+  remarks.push(...shorter.remarks);
+  if (shorter.segments !== segments) evaluation = evaluate(firing, shorter.segments, false, simulate);
+  evaluations += Number(inSteps !== null) + Number(shorter.segments !== segments);
+  segments = shorter.segments;
+  if (offset_K === 0) return { segments, evaluation, evaluations };
+  // What the controller reads is keyed in its own whole degrees; a cool ends no hotter than it was found good.
+  segments = segments.map((segment) => ({
+    ...segment,
+    target_C: wholeDegrees(segment.target_C + offset_K, keyedIn(asked), COOLS[segment.role] ? 'colder' : 'nearest'),
+  }));
+  return { segments, evaluation: evaluate(asked, segments, false, simulate), evaluations: evaluations + 1 };
+}
+
+/** Of what has no glass in it. */
+function composedWare(asked: ResolvedFiring, { temperature }: Units): Outcome<Composed> {
+  const fired = wareFired(asked);
+  const corrections = asked.corrections ?? NO_CORRECTIONS;
+  const firing: ResolvedFiring = { ...asked, corrections: { ...corrections, offset_K: 0 } };
+  const simulate = rememberingSimulator();
+  if (fired === null) return refused('no-ware', 'setup.shaping', 'Nothing is named that is to be fired.');
+  const written = (at_C: number): string => text(formatTemperature(at_C, temperature));
+  const composed = composeWare(firing, fired, (segments) => simulate(followed(simulationOf(firing, segments, true))), corrections.offset_K, written);
+  if (!composed.ok) return composed;
+  const { segments, evaluations } = composed.value;
+  const remarks: string[] = [];
+  const keyed = asKeyed(asked, firing, { segments, evaluation: evaluate(firing, segments, false, simulate), evaluations }, simulate, temperature, remarks);
+  return found({ ...keyed, converged: keepsAll(keyed.evaluation), school: asked.school, remarks });
 }
 
 const COOLS: Partial<Record<Role, true>> = { firstCool: true, secondCool: true, lastCool: true };

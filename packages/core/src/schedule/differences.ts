@@ -5,7 +5,9 @@ import { type Figure, formatDifference, formatDuration, formatRate, formatStress
 import { type Evaluation, type LimitName, heatWorkBand } from './check';
 import type { FiringCase } from './firingCase';
 import type { PurposefulSegment } from '../kiln/segment';
-import { ROLE_NAMES } from './words';
+import { wareFired } from './ware';
+import { paceOfWare } from './wareWords';
+import { ROLE_NAMES, ownFigures } from './words';
 
 type Pair = [before: PurposefulSegment | null, after: PurposefulSegment | null];
 
@@ -65,29 +67,44 @@ function worst({ readings }: Evaluation, limit: LimitName): { value: number; all
 }
 
 /** What a firing comes to, in the order in which it is read. A figure that has no meaning for a firing is a dash. */
+const NONE: Figure = { figure: '–', unit: '' };
+
 function outcome({ firing, evaluation }: Judgement, { temperature: unit, length }: Units): [string, Figure][] {
-  const none: Figure = { figure: '–', unit: '' };
   const { simulation, work_perPa: work } = evaluation;
   const squeeze = worst(evaluation, 'squeeze');
   const haze = worst(evaluation, 'haze');
   const residual = worst(evaluation, 'residual');
   const relief = simulation.segments.at(-1)?.reliefLeft ?? null;
   return [
-    ['heat work', percent(heatWorkBand(firing, work).shown)],
-    ['squeeze', squeeze ? percent(squeeze.value / squeeze.allowed) : none],
-    ['relief left', relief === null ? none : percent(relief)],
-    ['haze', haze ? formatDuration(haze.value) : none],
-    ['stress left', residual ? formatStress(residual.value, length) : none],
+    ['heat work', wareFired(firing) ? NONE : percent(heatWorkBand(firing, work).shown)],
+    ['squeeze', squeeze ? percent(squeeze.value / squeeze.allowed) : NONE],
+    ['relief left', relief === null ? NONE : percent(relief)],
+    ['haze', haze ? formatDuration(haze.value) : NONE],
+    ['stress left', residual ? formatStress(residual.value, length) : NONE],
     ['core to skin', formatDifference(worst(evaluation, 'setting')?.value ?? 0, unit)],
     ['tension', formatStress(worst(evaluation, 'pull')?.value ?? 0, length)],
     ['in all', formatDuration(simulation.total_s)],
   ];
 }
 
+/** The same where nothing of glass was fired. */
+function outcomeOfWare({ firing, evaluation }: Judgement, units: Units): [string, Figure][] {
+  const { simulation, readings } = evaluation;
+  const [own] = ownFigures(firing, evaluation, units);
+  const pace = paceOfWare(readings);
+  return [
+    ['done', own ? { figure: `${own.label} ${own.figure}`, unit: own.unit } : NONE],
+    ['through it', formatDifference(Math.max(0, ...simulation.segments.map(({ deltaT_max_K }) => deltaT_max_K)), units.temperature)],
+    ['pace', pace ? formatRate(pace.value, units.temperature) : NONE],
+    ['in all', formatDuration(simulation.total_s)],
+  ];
+}
+
 /** The same figures of two firings side by side. */
 export function consequences(before: Judgement, after: Judgement, units: Units): Consequence[] {
-  const second = outcome(after, units);
-  return outcome(before, units).map(([what, figure], i) => ({ what, before: figure, after: second[i][1], differs: text(figure) !== text(second[i][1]) }));
+  const wares = wareFired(before.firing) && wareFired(after.firing);
+  const [first, second] = [before, after].map((one) => (wares ? outcomeOfWare(one, units) : outcome(one, units)));
+  return first.map(([what, figure], i) => ({ what, before: figure, after: second[i][1], differs: text(figure) !== text(second[i][1]) }));
 }
 
 /** What differs between two firings besides their segments: look, set-up school, kiln limits of the computation. */

@@ -3,6 +3,7 @@
  * Work grows by 1/η of the glass for every second of hold, so Newton's steps on the hold settle in two or three.
  */
 import { resolved } from './resolved';
+import { valueOf } from '../problem';
 import { fluidity } from '../glass/viscosity';
 import { hottestSegment } from '../heat/regimes';
 import { simulateFiring } from '../heat/simulate';
@@ -33,6 +34,8 @@ export function equalWork(
 ): EqualWork {
   const hottest = hottestSegment(segments);
   const firing = resolved(asked);
+  // Of what has no glass in it, and of what no heat gives, there is none.
+  valueOf(firing.work_perPa);
   const moved = (hold_s: number): PurposefulSegment[] => segments.map((segment, i) => (i === hottest ? { ...segment, target_C, hold_s } : segment));
   let hold_s = segments[hottest].hold_s;
   for (let evaluations = 1; ; evaluations += 1) {

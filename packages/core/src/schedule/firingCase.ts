@@ -5,7 +5,10 @@ import { type BodyInput, mainGlass } from '../body/body';
 import type { GlassConstants } from '../glass/constants';
 import type { KilnConstants } from '../kiln/kiln';
 import type { Controller } from '../kiln/controller';
-import type { Look } from '../look/recipes/all';
+import { type Look, RECIPES } from '../look/recipes/all';
+import { wareOf } from '../look/shaping';
+import { type Outcome, found, refused } from '../problem';
+import { inertAs } from '../ware/wares';
 import type { Limits } from './limits';
 
 /** Where practitioners differ. 'auto' takes the lower soak for thick bodies. */
@@ -33,5 +36,14 @@ export interface FiringCase {
 
 export const DEFAULT_SCHOOL: School = { soak: 'auto', heat: 'cooler' };
 
-/** What the whole piece is computed as. */
-export const glassOf = ({ body }: Pick<FiringCase, 'body'>): GlassConstants => mainGlass(body);
+/** What the whole piece is computed as: its glass, or what a ware is followed as. */
+export function glassOf({ body, setup }: Pick<FiringCase, 'body' | 'setup'>): GlassConstants {
+  const ware = wareOf(setup.shaping);
+  return body.glasses.length === 0 && ware ? inertAs(ware.of) : mainGlass(body);
+}
+
+/** Of what has no glass no look can be told. */
+export const hasGlass = ({ body, look }: Pick<FiringCase, 'body' | 'look'>): Outcome<true> =>
+  body.glasses.length > 0
+    ? found(true)
+    : refused('no-glass', 'body.layers', `A ${RECIPES[look].name.toLowerCase()} needs glass, and here is none: lay a layer, or choose a firing without glass.`);

@@ -6,6 +6,7 @@
  */
 import type { FiringCase } from './firingCase';
 import { resolved } from './resolved';
+import { wareFired } from './ware';
 import { restrainedDifference } from '../glass/constants';
 /** Still room air on a body just out of the kiln, radiation included, W/(m²K). */
 const ROOM_EXCHANGE_W_m2K = 10;
@@ -22,6 +23,8 @@ export const edgeShare = (biot: number): number => Math.min(1, EDGE_LEAD * Math.
 
 /** Highest kiln temperature, °C, at which the kiln may be opened. */
 export function openingTemperature(firing: FiringCase): number {
+  // A shelf or a mould is taken out with the hands.
+  if (wareFired(firing)) return firing.limits.open_C;
   const { kiln, limits, glass, depth_m } = resolved(firing);
   const depth = depth_m.fired;
   const biot = (ROOM_EXCHANGE_W_m2K * depth) / glass.conductivity_W_mK;

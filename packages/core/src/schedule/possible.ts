@@ -3,14 +3,16 @@
  * and go into the kiln. One check for screens, API and files. What is merely less than usual is said, not refused.
  */
 import { bodyFigures } from '../body/body';
-import { type Footprint, footprintNarrow, footprintSpan } from '../body/footprint';
+import { type Footprint, footprintNarrow, footprintSpan, sidesOf } from '../body/footprint';
 import type { KilnConstants } from '../kiln/kiln';
 import { bowlHeight, type Cavity, cavityOf, type Hollow, type Shaping } from '../look/shaping';
 import { RECIPES } from '../look/recipes/all';
 import { type Problem, refused } from '../problem';
 import type { LengthUnit } from '../units/convert';
 import { formatLength, text } from '../units/format';
-import type { FiringCase } from './firingCase';
+import { type FiringCase, hasGlass } from './firingCase';
+import { impossibleWare, wareFired } from './ware';
+import { wareBody } from '../ware/wares';
 
 type Shaped = Pick<FiringCase, 'body' | 'setup' | 'kiln' | 'look'>;
 type Former = Extract<Shaping, { kind: 'former' }>;
@@ -68,14 +70,6 @@ function standingHeight({ body, setup: { shaping } }: Shaped): number {
   return deep_m + (shaping?.kind === 'hollow' ? shaping.depth_m : shaping?.kind === 'former' ? shaping.drop_m : 0);
 }
 
-/** The two sides of the box round an outline, m, the shorter first. */
-function sidesOf(footprint: Footprint): [number, number] {
-  const narrow = footprintNarrow(footprint);
-  return footprint.shape === 'rectangle' || footprint.shape === 'oval'
-    ? [narrow, Math.max(footprint.width_m, footprint.length_m)]
-    : [narrow, footprintSpan(footprint)];
-}
-
 /** What a round kiln must be wide for an outline, m. */
 const acrossOf = (footprint: Footprint): number =>
   footprint.shape === 'rectangle' ? Math.hypot(footprint.width_m, footprint.length_m) : footprintSpan(footprint);
@@ -107,6 +101,10 @@ export function impossibleFiring(firing: Shaped, unit: LengthUnit): Problem | nu
   const { shaping } = setup;
   const { asks, name } = RECIPES[look];
   if (asks && shaping?.kind !== asks.kind) return problem('setup.shaping', `A ${name.toLowerCase()} has to know ${asks.what}.`);
+  const bare = wareFired(firing);
+  if (bare) return impossibleWare(firing) ?? kilnProblem({ ...firing, body: { ...wareBody(bare.ware) } }, written);
+  const glass = hasGlass(firing);
+  if (!glass.ok) return glass.problem;
   const shape =
     shaping?.kind === 'hollow' ? hollowProblem(firing, shaping, written) : shaping?.kind === 'former' ? formerProblem(firing, shaping, written) : null;
   const cavity = cavityOf(shaping);

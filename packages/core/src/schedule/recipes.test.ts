@@ -38,7 +38,7 @@ const of = (look: Look, layers: Layer[], diameter_m: number, shaping?: Shaping):
     body: { ...base.body, layers, footprint: { shape: 'disc', diameter_m } },
   };
 };
-const told = (firing: FiringCase, plan: Composed) => ownFigures(firing, plan.evaluation.work_perPa, METRIC)[0];
+const told = (firing: FiringCase, plan: Composed) => ownFigures(firing, plan.evaluation, METRIC)[0];
 
 describe('practice, for soft sheet 90', () => {
   test.each([
@@ -135,7 +135,7 @@ describe('a recipe', () => {
   test('tells how far it got in the units asked for', () => {
     const firing = bodyOf('melted from a pot');
     const plan = composed(firing);
-    const inches = ownFigures(firing, plan.evaluation.work_perPa, otherUnits(METRIC))[0];
+    const inches = ownFigures(firing, plan.evaluation, otherUnits(METRIC))[0];
     expect(told(firing, plan).sentence).toMatch(/\d+ g runs out and \d+ g stays above; .* mm across/);
     expect(inches.sentence).toMatch(/oz .* in across/);
     expect(inches.sentence).not.toMatch(/ mm| g /);
@@ -161,7 +161,7 @@ describe('what runs out of a pot', () => {
         firing,
         segments.map((one) => (one.role === 'work' ? { ...one, hold_s } : one)),
       );
-      return Number(ownFigures(firing, work_perPa, METRIC)[0].figure);
+      return Number(ownFigures(firing, { readings: [], work_perPa }, METRIC)[0].figure);
     };
     expect(share(1800)).toBeLessThan(share(3600));
     expect(share(3600)).toBeLessThan(share(4 * 3600));

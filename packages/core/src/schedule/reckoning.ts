@@ -20,6 +20,9 @@ import { SHELF_PAST_C, SHELF_REFERENCE_M } from './shelfPace';
 import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
 import type { Segment } from '../kiln/segment';
+import { CONE_RATE_C_PER_H, coneBends } from '../ware/cones';
+import { WARE_MATERIALS } from '../ware/wares';
+import { wareFired } from './ware';
 
 const scientific = (value: number): string => {
   const power = Math.floor(Math.log10(Math.abs(value)));
@@ -76,7 +79,56 @@ function columnLines({ firing: { body, changes }, segments, reading, units }: Qu
   ];
 }
 
+/** The reckoning of a ware, where it is another than that of glass. */
+function wareLines({ firing, reading, units }: Question): string[] | null {
+  const bare = wareFired(firing);
+  if (bare === null) return null;
+  const { ware, recipe } = bare;
+  const degrees = (celsius: number): string => text(formatTemperature(celsius, units.temperature));
+  const rate = (C_per_h: number): string => text(formatRate(C_per_h, units.temperature));
+  const wall = text(formatLength(ware.wall_m, units.length));
+  switch (reading.limit) {
+    case 'heldThrough': {
+      const { dry, top } = recipe.plan(ware, firing.setup.wet !== undefined);
+      const held = reading.allowed === top?.for_s ? top : (dry ?? top);
+      return [
+        ...(held
+          ? [`Counted while the coldest place of it is at ${degrees(held.through_C)} or more${held === dry ? ' and its hottest under the boil' : ''}.`]
+          : []),
+        ...(held === dry ? [`Water comes out of a wall by the square of how thick it is: here ${wall}. Typical; the scales know better.`] : []),
+      ];
+    }
+    case 'coneLeast':
+    case 'coneMost':
+      return [
+        ...(ware.cone === undefined
+          ? []
+          : [`Cone ${ware.cone} bends near ${degrees(coneBends(ware.cone))} where the last hours climb at ${rate(CONE_RATE_C_PER_H)}.`]),
+        'Work ∫exp(−Θ/T)dt of the coldest place, T in kelvin and Θ 120 000 K, told as the end of such a climb; half-way to the next cone it counts as that.',
+        'Typical of large cones: the chart that came with yours stands above it.',
+      ];
+    case 'mouldPace': {
+      const { pace, cools } = WARE_MATERIALS[ware.of];
+      return [
+        ...(pace
+          ? [
+              `Up to ${degrees(pace.past_C)} a wall of ${text(formatLength(pace.wall_m, units.length))} is warmed by ${rate(pace.C_per_h)}, a thicker one as much slower as it is thicker: here ${wall}.`,
+            ]
+          : []),
+        ...(cools ? [`Until ${degrees(cools.under_C)} it cools by no more than ${rate(cools.C_per_h)}, by its wall likewise.`] : []),
+        'Typical: whoever makes the mould knows better.',
+      ];
+    }
+    case 'opening':
+      return [`Nothing of clay or plaster is taken out hotter than ${degrees(firing.limits.open_C)}.`];
+    default:
+      return null;
+  }
+}
+
 function linesOf(question: Question): string[] {
+  const ofWare = wareLines(question);
+  if (ofWare) return ofWare;
   const { firing, segments, evaluation, reading, units } = question;
   const { limits, kiln, corrections, glass, viscosity: vft, depth_m, shelf_m, workFactor } = firing;
   const segment = segments[reading.segment];
@@ -178,6 +230,10 @@ function linesOf(question: Question): string[] {
         `A sudden change to room air puts the skin under EαΔT/(1−ν) over 1.5 + 3.25/Bi; for this body that allows ${text(formatTemperature(openingTemperature(firing), units.temperature))},`,
         `never more than ${text(formatTemperature(depth_m.fired > limits.thick_m ? limits.openThick_C : limits.open_C, units.temperature))}.`,
       ];
+    case 'heldThrough':
+    case 'coneLeast':
+    case 'coneMost':
+      return [];
   }
 }
 
@@ -220,8 +276,21 @@ function plainly({ limit }: Reading): string {
       return 'No kiln is to be asked for more than it was built for.';
     case 'opening':
       return 'Room air is a shock to glass that is not yet cold: the skin shrinks at once, the middle does not. Thick work bears less of it.';
+    case 'heldThrough':
+      return 'The kiln is warm long before the middle of a wall is; what counts is how long its coldest place has been.';
+    case 'coneLeast':
+      return 'Clay goes by heat and time together, as cones do: too little, and the mould stays soft and weak.';
+    case 'coneMost':
+      return 'Clay goes by heat and time together, as cones do: too much, and the mould no longer drinks, and grips.';
   }
 }
+
+/** The same of what has no glass in it, where it is otherwise. */
+const WARE_PLAINLY: Partial<Record<Reading['limit'], string>> = {
+  shelfPace: 'A large shelf that is hurried cracks: its middle lags behind its edges.',
+  opening: 'A hot shelf or mould burns hands and cracks in cold air.',
+  mouldPace: 'A wall swells and shrinks in leaps as its quartz or its binder changes; hurried through them it cracks.',
+};
 
 /** Opens with a sentence in plain words, then what was found and what is allowed with the margin, then the reckoning. */
 export function reckoningOf(asked: Asked): string[] {
@@ -247,7 +316,7 @@ export function reckoningOf(asked: Asked): string[] {
     }
   };
   return [
-    plainly(reading),
+    (wareFired(question.firing) ? WARE_PLAINLY[reading.limit] : undefined) ?? plainly(reading),
     `Simulated ${written(reading.value)}; ${reading.sense === 'atMost' ? 'at most' : 'at least'} ${written(reading.allowed)}: ${margin >= 0 ? `${margin} % to spare` : `${-margin} % over`}.`,
     ...linesOf(question),
   ];

@@ -25,9 +25,10 @@ import { aimedWork, neededWork } from '../look/work';
 import type { Filled, Puddle } from '../look/recipe';
 import { widestPart } from '../look/works';
 import { designDepth } from '../look/unevenness';
-import { type Outcome, found } from '../problem';
-import type { FiringCase } from './firingCase';
+import { type Outcome, found, valueOf } from '../problem';
+import { type FiringCase, hasGlass } from './firingCase';
 import { overGlass } from './setups';
+import { resolvedWare, wareFired } from './ware';
 
 export interface ResolvedFiring extends FiringCase {
   glass: GlassConstants;
@@ -163,7 +164,10 @@ const isResolved = (firing: FiringCase): firing is ResolvedFiring => 'viscosity'
 /** What has been resolved before is handed back as it is. */
 export function resolved(firing: FiringCase): ResolvedFiring {
   if (isResolved(firing)) return firing;
+  const bare = wareFired(firing);
+  if (bare) return resolvedWare(firing, bare.ware);
   const { body, setup, kiln } = firing;
+  valueOf(hasGlass(firing));
   const glass = mainGlass(body);
   const viscosity = viscosityOf(glass);
   const shape = body.casting?.slender ?? 'plate';

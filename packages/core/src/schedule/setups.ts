@@ -4,7 +4,8 @@
  */
 import type { Face } from '../heat/exchange';
 import type { StackLayer } from '../heat/stack';
-import { type Shaping, cavityOf } from '../look/shaping';
+import type { Ware } from '../ware/wares';
+import { type Shaping, cavityOf, wareOf } from '../look/shaping';
 
 type SupportLayer = Extract<StackLayer, { of: 'support' }>;
 
@@ -105,8 +106,18 @@ export interface ChosenSetUp {
 /** The set-up that is meant: with paper, and with the wall and the core of a mould as thick as they are. */
 export function setUpOf({ kind, paper, wet, shaping }: ChosenSetUp): SetUp {
   const under = paper ? withPaper(SETUPS[kind]) : SETUPS[kind];
-  return { ...walled(under, shaping), ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}) };
+  const ware = wareOf(shaping);
+  return { ...(ware ? standingOf(under, ware) : walled(under, shaping)), ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}) };
 }
+
+/** What a ware stands on: a shelf that is fired itself lies on no other, and no mould in another. */
+const standingOf = ({ pace: _pace, above: _above, ...setup }: SetUp, { of }: Ware): SetUp => ({
+  ...setup,
+  below: setup.below.filter((layer) => !isMould(layer) && !(of === 'shelf' && layer === SHELF)),
+});
+
+/** Set-ups that something other than glass can be fired on. */
+export const WARE_SETUPS = ['bareShelf', 'raisedShelf', 'floorShelf', 'board'] as const satisfies readonly SetUpKind[];
 
 const isMould = (layer: SupportLayer): boolean => layer === INVESTMENT || layer === CLAY_WALL;
 

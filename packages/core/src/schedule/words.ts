@@ -16,6 +16,8 @@ import type { FiringCase } from './firingCase';
 import { NO_CORRECTIONS } from '../learn/corrections';
 import { soaksLower } from './firstGuess';
 import { impossibleFiring, shapeNotes } from './possible';
+import { wareFired } from './ware';
+import { brokenWare, hurriedWare, conePhrase, figureOfWare, heldPhrase, sentencesOfWare, whyOfWare } from './wareWords';
 import { hottestSegment } from '../heat/regimes';
 import type { PurposefulSegment, Role, Segment } from '../kiln/segment';
 import type { OwnFigure } from '../look/recipe';
@@ -24,6 +26,7 @@ export const ROLE_NAMES: Record<Role, string> = {
   dry: 'Dry',
   burnOff: 'Burn off',
   warmUp: 'Warm up',
+  climb: 'Climb',
   squeeze: 'Squeeze',
   work: 'Work',
   drop: 'Drop and soak',
@@ -49,6 +52,8 @@ const LONG_REACH = 40;
 /** A few words on why the segment is there, for this body. */
 export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<PurposefulSegment, 'role' | 'rate_C_per_h'>, unit: LengthUnit): string {
   const firing = resolved(asked);
+  const bare = wareFired(firing);
+  if (bare) return whyOfWare(bare, { role, rate_C_per_h }, unit, RECIPES[firing.look].reaches);
   const depth = text(formatLength(firing.depth_m.fired, unit));
   switch (role) {
     case 'dry':
@@ -60,6 +65,8 @@ export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<Purposeful
       return firing.body.joined
         ? `one solid ${text(formatLength(firing.depth_m.heated, unit))} deep, brittle until here`
         : `${looseWords(firing, unit)}, brittle until here`;
+    case 'climb':
+      return 'past what is brittle';
     case 'squeeze':
       return 'sheets lie down, air leaves before the rim seals';
     case 'work': {
@@ -150,6 +157,11 @@ export function readingPhrase(reading: Reading, { temperature: unit, length }: U
       return `soak ${text(formatDuration(value))} of ${text(formatDuration(allowed))}`;
     case 'opening':
       return `opens at ${formatTemperature(value, unit).figure} of ${text(formatTemperature(allowed, unit))}`;
+    case 'heldThrough':
+      return heldPhrase(reading);
+    case 'coneLeast':
+    case 'coneMost':
+      return conePhrase(reading, unit);
   }
 }
 
@@ -158,6 +170,7 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
   const { value, allowed } = reading;
   const over = text(formatDifference(value - allowed, unit));
   const aim = `a ${RECIPES[look].name.toLowerCase()}`;
+  if (RECIPES[look].ware && (reading.limit === 'shelfPace' || reading.limit === 'mouldPace')) return hurriedWare(reading, unit);
   switch (reading.limit) {
     case 'kilnTop':
       return `${over} above what this kiln may be asked for.`;
@@ -195,6 +208,10 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
       return value === 0 ? 'No soak in the annealing range before it cools.' : `The soak is ${text(formatDuration(allowed - value))} short of the least.`;
     case 'opening':
       return `Opening at ${text(formatTemperature(value, unit))} is ${over} too hot.`;
+    case 'heldThrough':
+    case 'coneLeast':
+    case 'coneMost':
+      return brokenWare(reading, unit);
   }
 }
 
@@ -209,12 +226,17 @@ export function verdictOf(asked: FiringCase, { readings, simulation, work_perPa 
   else if (broken.length === 0 && !impossible) said.push('Keeps every limit.');
   if (broken.length > 0) said.push(`Breaks ${broken.length} ${broken.length === 1 ? 'limit' : 'limits'}.`);
   said.push(...correctionSentences(firing, units));
+  const bare = wareFired(firing);
+  if (bare) {
+    const apart_K = Math.max(...simulation.segments.map(({ deltaT_max_K }) => deltaT_max_K));
+    return [...said, ...(impossible ? [] : sentencesOfWare(bare, readings, apart_K, units)), ...shapeNotes(firing, units.length)];
+  }
   const stays = readings.find(({ limit, ok }) => limit === 'residual' && ok);
   if (stays)
     said.push(
       `About ${text(formatStress(stays.value, units.length))} of tension stays once it is cold; ${text(formatStress(stays.allowed, units.length))} is allowed.`,
     );
-  said.push(...ownFigures(firing, work_perPa, units).map(({ sentence }) => sentence));
+  said.push(...ownFigures(firing, { readings, work_perPa }, units).map(({ sentence }) => sentence));
   said.push(...bodySentences(firing, units.length), ...shapeNotes(firing, units.length), ...cautionsOfHeat(firing, segments, work_perPa));
   const left = simulation.segments[simulation.segments.length - 1]?.reliefLeft ?? null;
   if (left !== null) said.push(reliefSentence(firing.look, left));
@@ -222,7 +244,9 @@ export function verdictOf(asked: FiringCase, { readings, simulation, work_perPa 
 }
 
 /** What this kind of firing tells of itself, by its recipe. */
-export function ownFigures(asked: FiringCase, work_perPa: Evaluation['work_perPa'], units: Units): OwnFigure[] {
+export function ownFigures(asked: FiringCase, { readings, work_perPa }: Pick<Evaluation, 'readings' | 'work_perPa'>, units: Units): OwnFigure[] {
+  const bare = wareFired(asked);
+  if (bare) return figureOfWare(bare, readings, units);
   const { body, look, limits, setup } = asked;
   return RECIPES[look].tells?.({ body, works: limits.works_perPa, ...(setup.shaping ? { shaping: setup.shaping } : {}) }, work_perPa.mean, units) ?? [];
 }
@@ -243,12 +267,14 @@ function cautionsOfHeat({ body, limits }: ResolvedFiring, segments: readonly Seg
 }
 
 /** What was planned otherwise than usual, and why. */
-function correctionSentences({ corrections = NO_CORRECTIONS, workFactor }: ResolvedFiring, { temperature }: Units): string[] {
+function correctionSentences({ corrections = NO_CORRECTIONS, workFactor, look }: ResolvedFiring, { temperature }: Units): string[] {
   const { offset_K } = corrections;
   const off = text(formatDifference(Math.abs(offset_K), temperature));
   const said: string[] = [];
   if (offset_K !== 0)
-    said.push(`Keyed ${off} ${offset_K > 0 ? 'hotter' : 'cooler'}, because the controller reads so much ${offset_K > 0 ? 'over' : 'under'} the glass.`);
+    said.push(
+      `Keyed ${off} ${offset_K > 0 ? 'hotter' : 'cooler'}, because the controller reads so much ${offset_K > 0 ? 'over' : 'under'} ${RECIPES[look].ware ? 'what is fired' : 'the glass'}.`,
+    );
   if (workFactor !== 1) said.push(`Aimed at ${workFactor.toFixed(2)} times the usual heat work, because looks took ${workFactor > 1 ? 'more' : 'less'} here.`);
   return said;
 }

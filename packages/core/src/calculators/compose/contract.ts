@@ -3,7 +3,7 @@ import { AskedFiringSchema, SchoolSchema } from '../../contract/firing';
 import { PurposefulSegmentSchema } from '../../contract/heat';
 import { UnitsSchema, count, figure } from '../../contract/quantity';
 import { EvaluationSchema, ReadingSchema } from '../../contract/results';
-import { FIRING, SLUMP } from '../samples';
+import { BISQUE, FIRING, SLUMP } from '../samples';
 
 export const summary = 'A schedule for a body, a look, a set-up and a kiln';
 
@@ -25,7 +25,8 @@ export const answer = EvaluationSchema.extend({
   remarks: z.array(z.string()).meta({ description: 'What was done otherwise than asked, and why' }),
 });
 
-export const cases = { 'Contour in a mould': FIRING, 'A slump, in °F': { ...SLUMP, units: { temperature: 'F' } } } satisfies Record<
-  string,
-  z.input<typeof request>
->;
+export const cases = {
+  'Contour in a mould': FIRING,
+  'A slump, in °F': { ...SLUMP, units: { temperature: 'F' } },
+  'A mould of clay, with no glass': BISQUE,
+} satisfies Record<string, z.input<typeof request>>;

@@ -1,8 +1,12 @@
 /** Every kind of firing by its name. compose and check read all they know of one from its recipe; nothing else tells them apart. */
 import type { Recipe } from '../recipe';
+import { bisque } from './bisque';
+import { burnOut } from './burnOut';
 import { contour } from './contour';
 import { coreCast } from './coreCast';
 import { drape } from './drape';
+import { dryMould } from './dryMould';
+import { dryShelf } from './dryShelf';
 import { drip } from './drip';
 import { firePolish } from './firePolish';
 import { fullFuse } from './fullFuse';
@@ -29,6 +33,7 @@ const recipes = {
   ...{ strips, ring, slabFlow, press, drip, potMelt },
   ...{ openCast, coreCast, reservoirCast },
   ...{ slump, drape, loosen },
+  ...{ dryShelf, dryMould, burnOut, bisque },
 } satisfies Record<string, Recipe>;
 
 export type Look = keyof typeof recipes;

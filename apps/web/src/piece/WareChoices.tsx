@@ -1,0 +1,58 @@
+/** What is fired with no glass in it, how it stands, whether it is damp, and to which cone it goes. */
+import { CONES, type RECIPES, SETUP_NAMES, SHELF_STANDS, WARE_NAMES, WARE_SETUPS } from '@torvin/core';
+import { Choice } from '@/ui/Choice';
+import { capital } from '@/ui/capital';
+import type { StepEntry } from './stepEntry';
+
+export interface WareChoicesProps {
+  entry: StepEntry;
+  ware: NonNullable<(typeof RECIPES)[StepEntry['look']]['ware']>;
+  onChange(part: Partial<StepEntry>): void;
+}
+
+/** Drying is for what is damp: there it is not asked. */
+const asksWet = ({ look }: StepEntry): boolean => look === 'burnOut' || look === 'bisque';
+
+export function WareChoices({ entry, ware, onChange }: WareChoicesProps) {
+  return (
+    <>
+      {ware.of.length > 1 && (
+        <Choice
+          label="What is fired"
+          value={entry.of}
+          options={ware.of.map((of) => ({ value: of, title: WARE_NAMES[of] }))}
+          onChange={(of) => onChange({ of })}
+          testID="ware"
+        />
+      )}
+      {ware.toCone && (
+        <Choice
+          label="To cone"
+          value={entry.cone}
+          options={CONES.map((cone) => ({ value: cone, title: cone }))}
+          onChange={(cone) => onChange({ cone })}
+          testID="cone"
+        />
+      )}
+      <Choice
+        label="Stands"
+        value={entry.setup}
+        options={WARE_SETUPS.map((kind) => ({ value: kind, title: entry.of === 'shelf' ? capital(SHELF_STANDS[kind] ?? '') : SETUP_NAMES[kind] }))}
+        onChange={(setup) => onChange({ setup })}
+        testID="setup"
+      />
+      {asksWet(entry) && (
+        <Choice
+          label="It is"
+          value={entry.wet === 'dry' ? 'dry' : 'damp'}
+          options={[
+            { value: 'dry', title: 'Dry to the touch' },
+            { value: 'damp', title: 'Damp' },
+          ]}
+          onChange={(wet) => onChange({ wet })}
+          testID="wet"
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,27 @@
+import type { Recipe } from '../recipe';
+import { UNDER_THE_BOIL, WARE } from './ware';
+
+const USUAL_WALL_M = 0.01;
+
+export const bisque: Recipe = {
+  ...WARE,
+  name: 'Bisque of a clay mould',
+  reaches: 'raw clay becomes a mould, hard and open',
+  ware: {
+    of: ['clay'],
+    toCone: true,
+    tells: 'cone',
+    label: 'comes to cone',
+    plan: ({ wall_m }, damp) => ({
+      // Even clay that feels dry holds water that boils.
+      dry: { ...UNDER_THE_BOIL, for_s: (damp ? 4 : 1) * 3600 * Math.max(0.25, (wall_m / USUAL_WALL_M) ** 2) },
+      top: null,
+    }),
+  },
+  looksLike: {
+    early: 'the cone beside it stands upright',
+    right: 'the cone has bent until its tip touches its foot',
+    late: 'the cone lies flat: the mould drinks less and grips its coat less',
+  },
+  care: 'A pocket of water bursts raw clay: bone dry before it goes in, the vent open until it glows. Drill the vents of the mould before it is fired. Clay and its dust: wipe up wet.',
+};

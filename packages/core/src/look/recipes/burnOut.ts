@@ -1,0 +1,28 @@
+import type { Recipe } from '../recipe';
+import { UNDER_THE_BOIL, WARE } from './ware';
+
+/** By hour and wall: what burns away has to get out, and air has to get in. */
+const OF_A_MOULD_S = 2 * 3600;
+const OF_FIBRE_S = 1800;
+const USUAL_WALL_M = 0.025;
+
+export const burnOut: Recipe = {
+  ...WARE,
+  name: 'Burning out',
+  reaches: 'binder, paper or the rest of the wax burns away',
+  ware: {
+    of: ['plaster', 'castable', 'fibre', 'fired'],
+    tells: 'top',
+    label: 'burnt through',
+    plan: ({ of, wall_m }, damp) => ({
+      dry: damp ? { ...UNDER_THE_BOIL, for_s: of === 'fibre' || of === 'fired' ? 1800 : 8 * 3600 * (wall_m / USUAL_WALL_M) ** 2 } : null,
+      top: { at_C: 540, through_C: 500, for_s: of === 'fibre' ? OF_FIBRE_S : Math.max(OF_FIBRE_S, (OF_A_MOULD_S * wall_m) / USUAL_WALL_M) },
+    }),
+  },
+  looksLike: {
+    early: 'it smokes or smells, and what should be pale is grey or brown',
+    right: 'no smoke and no smell, and it is white or its own colour to the bottom',
+    late: 'nothing is lost by a longer hold; far hotter plaster grows soft',
+  },
+  care: 'Smoke from wax, paper and binder is harmful and can burn: vent open, the room aired or the fumes led outside, nobody bends over the lid, and never more in the kiln than its vent carries off. Steam most of the wax out first; it scalds.',
+};

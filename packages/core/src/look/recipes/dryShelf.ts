@@ -1,0 +1,20 @@
+import type { Recipe } from '../recipe';
+import { UNDER_THE_BOIL, WARE } from './ware';
+
+export const dryShelf: Recipe = {
+  ...WARE,
+  name: 'Drying of a shelf',
+  reaches: 'fresh primer dries and lets go of its last water',
+  ware: {
+    of: ['shelf'],
+    tells: 'top',
+    label: 'dry through',
+    plan: () => ({ dry: { ...UNDER_THE_BOIL, for_s: 1800 }, top: { at_C: 260, through_C: 230, for_s: 900 } }),
+  },
+  looksLike: {
+    early: 'a cold mirror held over the vent fogs, dark patches of damp stand in the primer',
+    right: 'the mirror stays clear and the primer is one pale colour all over',
+    late: 'nothing is lost: primer bears far more than this',
+  },
+  care: 'Primer is clay and mineral dust: mix it and brush it wet, and wear a respirator where it is scraped off. Leave the vent open until the shelf is past the boil.',
+};
