@@ -349,7 +349,7 @@ test('what firings have taught is taken over with one touch: plans are outdated,
   await me.sees('outdated', /What firings of 'Low kiln' have taught has been taken over since/);
   // It leads to the new run sheet, which says what was corrected and why.
   await me.press('compute-again');
-  await me.reads('because looks took');
+  await me.reads('times the usual heat work, because');
   expect(await me.has('outdated')).toBe(false);
   await open('/');
   await me.press('learned-leave');

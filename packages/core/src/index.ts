@@ -112,4 +112,16 @@ export { fitQuestion } from './piece/fitQuestion';
 export { drawnWare, snapshotOf } from './piece/snapshot';
 export { outdatedBy } from './piece/outdated';
 export { ENGINE_VERSION, earlierEngine, toldBy } from './version';
-export { HOW_FAR, type HowFar, type LookSeen, PRIOR, type TakenOver, WITNESS_ERROR_K, type Witness, correctionsOf, workAsRead } from './learn/corrections';
+export {
+  factorOf,
+  HOW_FAR,
+  type HowFar,
+  type LookFactors,
+  type LookSeen,
+  PRIOR,
+  type TakenOver,
+  WITNESS_ERROR_K,
+  type Witness,
+  correctionsOf,
+  workAsRead,
+} from './learn/corrections';

@@ -540,6 +540,8 @@ export const BenchSchema = z
         firings: count(),
         offset_K: figure('K', 'Controller less glass'),
         workFactor: figure(''),
+        /** What each look takes by itself, times the usual. */
+        looks: z.array(z.object({ look: z.enum(LOOKS), factor: figure(''), sd_log: figure(''), firings: count() })),
         offset_sd_K: figure('K', 'Standard deviation of the offset'),
         workFactor_sd_log: figure('', "Standard deviation of the factor's logarithm"),
         separated: z.boolean(),

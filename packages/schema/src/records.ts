@@ -49,6 +49,7 @@ export const KilnSchema = KilnConstantsSchema.extend({
   ...named,
   offset_K: CorrectionsSchema.shape.offset_K.optional(),
   workFactor: CorrectionsSchema.shape.workFactor.optional(),
+  lookFactors: CorrectionsSchema.shape.lookFactors,
 });
 export type Kiln = z.infer<typeof KilnSchema>;
 export const KilnChangeSchema = aKiln(KilnSchema);

@@ -397,7 +397,9 @@ describe('what firings have taught', () => {
     const before = (await server.ask('GET', '/api/bench')).body.learned;
     const low = (await server.ask('GET', '/api/shelves')).body.kilns.find(({ id }: { id: string }) => id === 'low-kiln');
     expect((await server.ask('PUT', '/api/kilns/low-kiln', { ...low, offset_K: 100 })).status).toBe(422);
-    expect((await server.ask('PUT', '/api/kilns/low-kiln', { ...low, offset_K: 12, workFactor: 1.1 })).status).toBe(200);
+    const lookFactors = { fullFuse: 1.2, slump: 0.9 };
+    expect((await server.ask('PUT', '/api/kilns/low-kiln', { ...low, offset_K: 12, workFactor: 1.1, lookFactors: { fuse: 1 } })).status).toBe(422);
+    expect((await server.ask('PUT', '/api/kilns/low-kiln', { ...low, offset_K: 12, workFactor: 1.1, lookFactors })).status).toBe(200);
     const bench = (await server.ask('GET', '/api/bench')).body;
     expect(bench.learned).toEqual(before);
     const disc = bench.waiting.find(({ piece }: WaitingPiece) => piece.name === 'Sundial disc');
@@ -409,9 +411,9 @@ describe('what firings have taught', () => {
     const made = { id: uuid(), stepId: step.id, pieceVersion: tiles.version, parentId: null, origin: 'edited', segments };
     expect((await server.ask('POST', `/api/pieces/${tiles.id}/schedules`, made)).status).toBe(200);
     const planned = (await server.ask('GET', `/api/schedules/${made.id}`)).body;
-    expect(planned.snapshot.firing.corrections).toEqual({ offset_K: 12, workFactor: 1.1 });
-    expect(planned.snapshot.firing.kiln).not.toHaveProperty('offset_K');
-    expect(planned.snapshot.madeFrom.kiln.taken).toEqual({ offset_K: 12, workFactor: 1.1 });
+    expect(planned.snapshot.firing.corrections).toEqual({ offset_K: 12, workFactor: 1.1, lookFactors });
+    for (const key of ['offset_K', 'lookFactors']) expect(planned.snapshot.firing.kiln).not.toHaveProperty(key);
+    expect(planned.snapshot.madeFrom.kiln.taken).toEqual({ offset_K: 12, workFactor: 1.1, lookFactors });
     const tell = async (scheduleId: string | null) => {
       const told = { id: uuid(), pieceId: tiles.id, scheduleId, firedAt: NOW - 20 * 3600e3, zone: 'UTC', result: 'right', note: '' };
       expect((await server.ask('POST', '/api/firings', told)).status).toBe(200);
@@ -447,13 +449,25 @@ describe('the Bench', () => {
   });
 
   test('of a kiln whose right looks all fall short teaches that more work is needed', async () => {
-    const before = (await server.ask('GET', '/api/bench')).body.learned.workFactor;
+    const learned = async () => (await server.ask('GET', '/api/bench')).body.learned;
+    const before = await learned();
     const { body: page } = await server.ask('GET', '/api/firings?look=fullFuse&result=right');
     const [{ pieceId, scheduleId }] = page.firings as Firing[];
     for (let i = 0; i < 5; i += 1) {
       await server.ask('POST', '/api/firings', { id: uuid(), pieceId, scheduleId, firedAt: NOW - 300 * 3600e3 - i, zone: 'UTC', result: 'short', note: '' });
     }
-    expect((await server.ask('GET', '/api/bench')).body.learned.workFactor).toBeGreaterThan(before * 1.1);
+    const after = await learned();
+    expect(after.workFactor).toBeGreaterThan(before.workFactor * 1.05);
+    // Most of it is said of the look that fell short, least of another.
+    const grew = (look: string): number => {
+      const [was, is] = [before, after].map(({ looks }) => looks.find((one: { look: string }) => one.look === look).factor);
+      return is / was;
+    };
+    expect(grew('fullFuse')).toBeGreaterThan(1.1);
+    const others = after.looks.map(({ look }: { look: string }) => look).filter((look: string) => look !== 'fullFuse');
+    expect(others.length).toBeGreaterThan(0);
+    for (const look of others) expect(grew(look)).toBeLessThan(grew('fullFuse'));
+    expect(after.looks.reduce((sum: number, { firings }: { firings: number }) => sum + firings, 0)).toBe(after.firings);
   });
 
   test('leaves out what is not to teach, takes readings at the glass, and says what it was learnt from', async () => {

@@ -135,6 +135,7 @@ export function evidence(db: Database): Evidence | null {
     const { least, most } = wanted.value;
     const work_C = ran[hottestSegment(ran)].target_C;
     const seen: LookSeen = {
+      look,
       // By what the controller read: what a plan had taken off for its offset is what is to be found out.
       work_perPa: workAsRead(viscosityOf(glassOf(snapshot.firing)), (asFiredResult ?? planned).work_perPa.mean, work_C, snapshot.firing.corrections ?? {}),
       least_perPa: least,

@@ -1,5 +1,5 @@
 /** What the firings of a kiln have taught, what of it plans go by, and the touch that takes it over. */
-import { RECIPES, type TakenOver, type TemperatureUnit, correctionsOf, differenceIn, formatDifference, text } from '@torvin/core';
+import { type Look, RECIPES, type TakenOver, type TemperatureUnit, correctionsOf, differenceIn, factorOf, formatDifference, text } from '@torvin/core';
 import type { Bench, Kiln } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
@@ -14,24 +14,32 @@ import { LinkRow } from '@/ui/LinkRow';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Words } from '@/ui/Words';
 import { LearnedDrawing } from './LearnedDrawing';
-import { NINE_IN_TEN, type Row, type Taught, factorRow, offsetRow } from './learnedRows';
+import { NINE_IN_TEN, type Row, type Taught, factorRow, lookRow, offsetRow } from './learnedRows';
 
 /** Nearer than this to what plans go by, nothing new is offered. */
 const SAME = { offset_K: 1, workFactor: 0.05 } as const;
 
 /** To whole degrees of the studio and hundredths: nothing finer was learnt. */
-const rounded = ({ offset_K, workFactor }: Taught, unit: TemperatureUnit): Required<TakenOver> => ({
+const rounded = ({ offset_K, workFactor, looks }: Taught, unit: TemperatureUnit): Required<TakenOver> => ({
   offset_K: Math.round(differenceIn(offset_K, unit)) / differenceIn(1, unit),
   workFactor: Math.round(workFactor * 100) / 100,
+  lookFactors: Object.fromEntries(looks.map(({ look, factor }) => [look, Math.round(factor * 100) / 100])),
 });
 
-function words({ offset_K, workFactor }: Required<TakenOver>, unit: TemperatureUnit): string {
+/** Those of single looks that are not as all looks are: 'a tack fuse 1.21, a slump 0.88'. */
+function looksWords({ workFactor, lookFactors }: Required<TakenOver>): string {
+  const apart = (Object.entries(lookFactors) as [Look, number][]).filter(([, factor]) => Math.abs(factor - workFactor) >= SAME.workFactor);
+  return apart.length === 0 ? '' : `; of them ${apart.map(([look, factor]) => `a ${RECIPES[look].name.toLowerCase()} ${factor.toFixed(2)}`).join(', ')}`;
+}
+
+function words(known: Required<TakenOver>, unit: TemperatureUnit): string {
+  const { offset_K, workFactor } = known;
   const off = Math.round(Math.abs(differenceIn(offset_K, unit)));
   const reads =
     off === 0
       ? 'its controller reads true'
       : `its controller reads ${text(formatDifference(Math.abs(offset_K), unit))} ${offset_K > 0 ? 'over' : 'under'} the glass`;
-  return `looks take ${workFactor.toFixed(2)} times the usual heat work, and ${reads}`;
+  return `looks take ${workFactor.toFixed(2)} times the usual heat work${looksWords(known)}; ${reads}`;
 }
 
 export function Learned({ learned, kilns }: { learned: Bench['learned']; kilns: readonly Kiln[] | undefined }) {
@@ -45,12 +53,17 @@ function Told({ learned, kiln }: { learned: Taught; kiln: Kiln | undefined }) {
   const { firings, kilnName, familyName, separated, offset_sd_K, workFactor_sd_log } = learned;
   const found = rounded(learned, unit);
   const taken = kiln && correctionsOf(kiln);
-  const { offset_K = 0, workFactor = 1 } = kiln ?? {};
+  const { offset_K = 0, workFactor = 1, lookFactors = {} } = kiln ?? {};
+  const planned = { offset_K, workFactor, lookFactors };
   // Judged as it was learnt, so that a studio of another unit is offered the same.
-  const same = Math.abs(learned.offset_K - offset_K) < SAME.offset_K && Math.abs(learned.workFactor - workFactor) < SAME.workFactor;
+  const like = (one: number, other: number): boolean => Math.abs(one - other) < SAME.workFactor;
+  const same =
+    Math.abs(learned.offset_K - offset_K) < SAME.offset_K &&
+    like(learned.workFactor, workFactor) &&
+    learned.looks.every(({ look, factor }) => like(factor, factorOf(planned, look)));
   const put = (next: TakenOver): void => {
     if (!kiln) return;
-    const { offset_K: _offset, workFactor: _factor, ...rest } = kiln;
+    const { offset_K: _offset, workFactor: _factor, lookFactors: _looks, ...rest } = kiln;
     save.save({ kind: 'kilns', record: { ...rest, ...next }, before: kiln }, { on: kiln.version });
   };
   const spread = text(formatDifference(NINE_IN_TEN * offset_sd_K, unit));
@@ -74,7 +87,7 @@ function Told({ learned, kiln }: { learned: Taught; kiln: Kiln | undefined }) {
           {taken
             ? same
               ? 'Plans in this kiln go by it.'
-              : `Plans in this kiln go by an earlier word: ${words({ offset_K, workFactor }, unit)}.`
+              : `Plans in this kiln go by an earlier word: ${words(planned, unit)}.`
             : same
               ? 'That is as good as usual: plans need no correction.'
               : 'Plans do not go by it yet.'}
@@ -108,6 +121,9 @@ function Lessons({ learned, unit }: { learned: Taught; unit: TemperatureUnit }) 
   return (
     <View style={{ gap: space.medium }}>
       <Drawn title="Heat work that looks take, against usual" row={factor} words={times} />
+      {learned.looks.map((one) => (
+        <Drawn key={one.look} title={`Of them ${RECIPES[one.look].name.toLowerCase()}`} row={lookRow(learned, one)} words={times} />
+      ))}
       <Drawn title="Controller less glass" row={offset} words={kelvins} />
       <Words size="label" tone="muted">
         Pale: before any firing. Thin: what each firing says, the newest on top; of heat work as if the kiln read true, of the controller by what was read at

@@ -37,16 +37,26 @@ export function offsetRow({ offset_K, offset_sd_K, lessons }: Taught): Row {
   return { scale: [-30, 30], before: within(0, PRIOR.offset_sd_K), said, now: within(offset_K, offset_sd_K), middle: offset_K };
 }
 
-/** In logarithms: what factor each look would bear if the kiln read true. Short means that more is needed than was done of the least, past that less. */
-export function factorRow({ workFactor, workFactor_sd_log, lessons }: Taught): Row {
-  const said = lessons.map(({ result, ofLeast, ofMost, lesson: { leftOut } }): Said => {
-    const [least, most] = [Math.log(ofLeast), Math.log(ofMost)];
-    if (result === 'short') return { from: least, to: null, leftOut };
-    return result === 'past' ? { from: null, to: most, leftOut } : { from: most, to: least, leftOut };
-  });
+/** What all looks take, in logarithms; no firing speaks of it alone. */
+export function factorRow({ workFactor, workFactor_sd_log }: Taught): Row {
   const middle = Math.log(workFactor);
-  return { scale: [-1.4, 1.4], before: within(0, PRIOR.workFactor_sd_log), said, now: within(middle, workFactor_sd_log), middle };
+  return { scale: FACTORS, before: within(0, PRIOR.workFactor_sd_log), said: [], now: within(middle, workFactor_sd_log), middle };
 }
+
+/** Of one look: what factor each of its firings would bear if the kiln read true. Short means that more is needed than was done of the least, past that less. */
+export function lookRow({ lessons }: Taught, { look, factor, sd_log }: Taught['looks'][number]): Row {
+  const said = lessons
+    .filter((one) => one.look === look)
+    .map(({ result, ofLeast, ofMost, lesson: { leftOut } }): Said => {
+      const [least, most] = [Math.log(ofLeast), Math.log(ofMost)];
+      if (result === 'short') return { from: least, to: null, leftOut };
+      return result === 'past' ? { from: null, to: most, leftOut } : { from: most, to: least, leftOut };
+    });
+  const middle = Math.log(factor);
+  return { scale: FACTORS, before: within(0, PRIOR.look_sd_log), said, now: within(middle, sd_log), middle };
+}
+
+const FACTORS = [-1.4, 1.4] as const;
 
 export const heightOf = ({ said }: Row): number => 34 + 7 * Math.min(said.length, SHOWN);
 

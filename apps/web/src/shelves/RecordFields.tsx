@@ -117,7 +117,7 @@ function OneField({ field, value, onChange, onBlur, error, shelves }: OneFieldPr
           onBlur={onBlur}
           error={error}
           hint={hint}
-          multiline={field.as === 'words' && field.long}
+          multiline={(field.as === 'words' && field.long) || field.as === 'looks'}
           keyboard={field.as === 'figure' && !field.read ? 'decimal-pad' : undefined}
           testID={testID}
         />

@@ -116,6 +116,7 @@ export const CorrectionsSchema = z
   .strictObject({
     offset_K: quantity('Offset of the controller', 'K', -60, 60),
     workFactor: quantity('Factor of work', '', 0.2, 5),
+    lookFactors: z.partialRecord(z.enum(LOOKS), quantity('Factor of work of a look', '', 0.2, 5)).optional(),
   })
   .meta({ id: 'Corrections' }) satisfies z.ZodType<Corrections>;
 

@@ -6,7 +6,8 @@ import { verdictOf } from '../schedule/words';
 import { METRIC, otherUnits } from '../units/convert';
 import { viscosityOf } from '../glass/viscosity';
 import { efold } from '../flow/heatWork';
-import { type LookSeen, PRIOR, WITNESS_ERROR_K, correctionsOf, learnCorrections, nextRung, workAsRead } from './corrections';
+import type { Look } from '../look/recipes/all';
+import { type LookSeen, PRIOR, WITNESS_ERROR_K, correctionsOf, factorOf, learnCorrections, nextRung, workAsRead } from './corrections';
 
 const vft = viscosityOf(SOFT_90);
 const RANGE = { least: 1.6e-2, most: 4.6e-2 };
@@ -27,6 +28,16 @@ function ladder(truth: { offset_K: number; workFactor: number }, range: typeof R
     };
   });
 }
+
+/** Numbers from 0 to 1 that look random and are the same each time (a linear congruence). */
+function numbers(seed: number): () => number {
+  let state = seed * 2654435761 + 12345;
+  return () => {
+    state = (Math.imul(state | 0, 1664525) + 1013904223) | 0;
+    return (state >>> 0) / 2 ** 32;
+  };
+}
+const normal = (next: () => number): number => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
 
 describe('what is taken over', () => {
   const firing = sheetsOf(2, 0.003);
@@ -106,16 +117,6 @@ describe('what looks teach', () => {
     expect(witnessed.corrections.workFactor).toBeLessThan(1.1);
     expect(witnessed.separated).toBe(true);
   });
-
-  /** Numbers from 0 to 1 that look random and are the same each time (a linear congruence). */
-  function numbers(seed: number): () => number {
-    let state = seed * 2654435761 + 12345;
-    return () => {
-      state = (Math.imul(state | 0, 1664525) + 1013904223) | 0;
-      return (state >>> 0) / 2 ** 32;
-    };
-  }
-  const normal = (next: () => number): number => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
 
   /** Twelve firings at two temperatures in a kiln and studio drawn from what is usual; each is judged with the error that looks have. */
   function season(seed: number): { truth: { offset_K: number; logFactor: number }; seen: LookSeen[] } {
@@ -208,5 +209,112 @@ describe('by how much', () => {
     expect(corrections.workFactor).toBeCloseTo(1, 6);
     expect(offset_sd_K / PRIOR.offset_sd_K).toBeCloseTo(1, 2);
     expect(workFactor_sd_log / PRIOR.workFactor_sd_log).toBeCloseTo(1, 2);
+  });
+});
+
+describe('looks by themselves', () => {
+  const seenAs = (look: Look, share: number, outcome: LookSeen['outcome']): LookSeen => ({
+    look,
+    ...ASKED,
+    work_perPa: share * RANGE.least,
+    work_C: 800,
+    outcome,
+  });
+  const tacks = Array.from({ length: 4 }, () => seenAs('tack', 1.4, 'short'));
+  const factorAt = (seen: LookSeen[], look: Look): number => learnCorrections(vft, seen).looks.find((one) => one.look === look)!.factor;
+
+  test('a look that takes more says most of itself, less of all looks, and of another less than that one’s own firings do', () => {
+    const { looks, corrections } = learnCorrections(vft, [...tacks, seenAs('contour', 1.7, 'right')]);
+    expect(looks.map(({ look, firings }) => [look, firings])).toEqual([
+      ['tack', 4],
+      ['contour', 1],
+    ]);
+    const [tack, contour] = looks;
+    expect(tack.factor).toBeGreaterThan(corrections.workFactor);
+    expect(contour.factor).toBeLessThan(tack.factor);
+    expect(corrections.workFactor).toBeGreaterThan(1);
+    expect(tack.sd_log).toBeLessThan(PRIOR.look_sd_log);
+    // Firings of one that says nothing of looks move all alike.
+    const alike = learnCorrections(
+      vft,
+      tacks.map(({ look: _look, ...rest }) => rest),
+    );
+    expect(alike.looks).toEqual([]);
+    expect(alike.corrections.workFactor).toBeGreaterThan(corrections.workFactor);
+  });
+
+  test('two looks that say the opposite of one another leave all looks about as usual', () => {
+    const opposite = [...tacks, ...Array.from({ length: 4 }, () => seenAs('contour', 2.2, 'past'))];
+    const { corrections } = learnCorrections(vft, opposite);
+    expect(Math.abs(Math.log(corrections.workFactor))).toBeLessThan(0.12);
+    expect(factorAt(opposite, 'tack')).toBeGreaterThan(1.05);
+    expect(factorAt(opposite, 'contour')).toBeLessThan(0.95);
+  });
+
+  test('are the same as those of drawn kilns and studios in which such firings came out so', () => {
+    const seen = [seenAs('tack', 1.3, 'short'), seenAs('contour', 2.4, 'past')];
+    const next = numbers(7);
+    const drawn: { offset: number; all: number; tack: number }[] = [];
+    while (drawn.length < 4000) {
+      const [offset, all] = [10 * normal(next), 0.35 * normal(next)];
+      const own = [all + 0.2 * normal(next), all + 0.2 * normal(next)];
+      const agrees = seen.every((one, i) => {
+        if (next() < 0.05) return next() < 1 / 3;
+        const felt = Math.log(one.work_perPa) - offset / efold(vft, one.work_C) - own[i] + 0.2 * normal(next);
+        return (felt < Math.log(RANGE.least) ? 'short' : felt > Math.log(RANGE.most) ? 'past' : 'right') === one.outcome;
+      });
+      if (agrees) drawn.push({ offset, all, tack: own[0] });
+    }
+    const mean = (of: (one: (typeof drawn)[number]) => number): number => drawn.reduce((sum, one) => sum + of(one), 0) / drawn.length;
+    const spread = (of: (one: (typeof drawn)[number]) => number): number => Math.sqrt(mean((one) => of(one) ** 2) - mean(of) ** 2);
+    const { corrections, offset_sd_K, workFactor_sd_log, looks } = learnCorrections(vft, seen);
+    // To four standard errors of four thousand draws.
+    expect(Math.abs(corrections.offset_K - mean(({ offset }) => offset))).toBeLessThan((4 * offset_sd_K) / Math.sqrt(4000));
+    expect(Math.abs(Math.log(corrections.workFactor) - mean(({ all }) => all))).toBeLessThan((4 * workFactor_sd_log) / Math.sqrt(4000));
+    expect(Math.abs(Math.log(looks[0].factor) - mean(({ tack }) => tack))).toBeLessThan((4 * looks[0].sd_log) / Math.sqrt(4000));
+    expect(looks[0].sd_log / spread(({ tack }) => tack)).toBeCloseTo(1, 1);
+    expect(offset_sd_K / spread(({ offset }) => offset)).toBeCloseTo(1, 1);
+  });
+
+  test('from twelve firings of two looks the offset and each look’s own factor lie in their nine-in-ten ranges, in nine of ten seasons', () => {
+    const kept = Array.from({ length: 10 }, (_, i) => i + 21).filter((seed) => {
+      const next = numbers(seed);
+      const [offset_K, all] = [10 * normal(next), 0.35 * normal(next)];
+      const own: Partial<Record<Look, number>> = { fullFuse: all + 0.2 * normal(next), slump: all + 0.2 * normal(next) };
+      const seen = Array.from({ length: 12 }, (_, i): LookSeen => {
+        const [look, range, work_C] = i % 2 === 0 ? (['fullFuse', RANGE, 800] as const) : (['slump', SLUMP, 620] as const);
+        const work_perPa = Math.sqrt(range.least * range.most) * Math.exp(0.6 * normal(next));
+        const felt = Math.log(work_perPa) - offset_K / efold(vft, work_C) - own[look]! + 0.2 * normal(next);
+        return {
+          look,
+          work_perPa,
+          least_perPa: range.least,
+          most_perPa: range.most,
+          work_C,
+          outcome: felt < Math.log(range.least) ? 'short' : felt > Math.log(range.most) ? 'past' : 'right',
+        };
+      });
+      const learnt = learnCorrections(vft, seen);
+      const inRange = (off: number, sd: number): boolean => Math.abs(off) < 1.645 * sd;
+      return (
+        inRange(learnt.corrections.offset_K - offset_K, learnt.offset_sd_K) &&
+        learnt.looks.every(({ look, factor, sd_log }) => inRange(Math.log(factor) - own[look]!, sd_log) && sd_log < PRIOR.look_sd_log)
+      );
+    });
+    expect(kept.length).toBeGreaterThanOrEqual(8);
+  });
+
+  test('a plan goes by its own look where that is known, by all looks where it is not, and says which', () => {
+    const corrections = { offset_K: 0, workFactor: 1.1, lookFactors: { tack: 1.3 } };
+    expect([factorOf(corrections, 'tack'), factorOf(corrections, 'contour')]).toEqual([1.3, 1.1]);
+    expect(correctionsOf({ lookFactors: { tack: 1.3 } })).toEqual({ offset_K: 0, workFactor: 1, lookFactors: { tack: 1.3 } });
+    expect(correctionsOf({ lookFactors: {} })).toBeUndefined();
+    const said = (look: Look): string => {
+      const firing = { ...sheetsOf(2, 0.003), look, corrections };
+      const { evaluation, segments } = valueOf(compose(firing));
+      return verdictOf(firing, evaluation, METRIC, segments).join(' ');
+    };
+    expect(said('tack')).toMatch(/Aimed at 1\.30 times the usual heat work, because a tack fuse took more here/);
+    expect(said('contour')).toMatch(/Aimed at 1\.10 times the usual heat work, because looks took more here/);
   });
 });

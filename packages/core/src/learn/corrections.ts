@@ -4,11 +4,15 @@
  * apart: a kiln that reads 10 °C high looks just like glass that needs more work. A second temperature can, because ten
  * degrees are a factor of 1.7 in work at 650 °C and of 1.3 at 800; so can a witness at the glass.
  *
- * Joint posterior on a grid. The prior: offset 0 ± 10 °C, factor 1 within a third. Likelihood of an ordered outcome: the
+ * Looks have factors of their own: each departs from the studio's by a fifth or so, so that a tack that takes more says much of the
+ * next tack and something of the next slump.
+ *
+ * Joint posterior on a grid. The prior: offset 0 ± 10 °C, factor 1 within a third, a look's within a fifth of that. Likelihood of an ordered outcome: the
  * log of the work done, less that of the work needed, plus a normal error, against both ends of the look's range. One in twenty
  * is taken to tell nothing, whatever it says: a lid that was lifted, a wrong piece looked at; so one odd result cannot carry the day.
  */
 import { efold } from '../flow/heatWork';
+import type { Look } from '../look/recipes/all';
 import type { Vft } from '../glass/viscosity';
 
 /** What firings have taught of this kiln and studio. */
@@ -17,14 +21,22 @@ export interface Corrections {
   offset_K: number;
   /** The work that looks need here over what they need on the reference body. */
   workFactor: number;
+  /** The same of single looks, of which more is known. */
+  lookFactors?: LookFactors;
 }
+
+export type LookFactors = Partial<Record<Look, number>>;
+
+/** What a look takes here, times the usual: its own factor, or that of all looks. */
+export const factorOf = ({ workFactor, lookFactors }: Corrections, look: Look): number => lookFactors?.[look] ?? workFactor;
 
 /** What of it a studio has taken over for one of its kilns; nothing is as usual. */
 export type TakenOver = Partial<Corrections>;
 
 /** Corrections to plan by; undefined where all is as usual. */
-export function correctionsOf({ offset_K = 0, workFactor = 1 }: TakenOver): Corrections | undefined {
-  return offset_K === 0 && workFactor === 1 ? undefined : { offset_K, workFactor };
+export function correctionsOf({ offset_K = 0, workFactor = 1, lookFactors = {} }: TakenOver): Corrections | undefined {
+  const looks = Object.values(lookFactors).length > 0 ? { lookFactors } : {};
+  return offset_K === 0 && workFactor === 1 && !('lookFactors' in looks) ? undefined : { offset_K, workFactor, ...looks };
 }
 
 /** Heat work of a firing that was simulated with an offset taken off, as it is by what the controller read, 1/Pa. */
@@ -34,6 +46,8 @@ export const workAsRead = (vft: Vft, work_perPa: number, work_C: number, { offse
 export const NO_CORRECTIONS: Corrections = { offset_K: 0, workFactor: 1 };
 
 export interface LookSeen {
+  /** What it was to be; without it, it speaks of all looks alike. */
+  look?: Look;
   /** Work that the firing did by its uncorrected simulation, and the range its look needs on that body, 1/Pa. */
   work_perPa: number;
   least_perPa: number;
@@ -56,6 +70,8 @@ export interface Witness {
 
 export interface Learnt {
   corrections: Corrections;
+  /** The factor of each look that was seen, in the order of their first firings, with the standard deviation of its logarithm. */
+  looks: { look: Look; factor: number; sd_log: number; firings: number }[];
   /** Standard deviations: of the offset, K, and of the factor's logarithm. */
   offset_sd_K: number;
   workFactor_sd_log: number;
@@ -69,8 +85,10 @@ export interface Learnt {
 
 const PRIOR_OFFSET_K = 10;
 const PRIOR_LOG_FACTOR = 0.35;
+/** How far one look departs from what looks take here, in the logarithm. */
+const LOOK_DEPARTS = 0.2;
 /** What is believed before a firing has taught anything: as usual, within these standard deviations. */
-export const PRIOR = { offset_sd_K: PRIOR_OFFSET_K, workFactor_sd_log: PRIOR_LOG_FACTOR } as const;
+export const PRIOR = { offset_sd_K: PRIOR_OFFSET_K, workFactor_sd_log: PRIOR_LOG_FACTOR, look_sd_log: Math.hypot(PRIOR_LOG_FACTOR, LOOK_DEPARTS) } as const;
 /** A thermocouple or a witness at the glass, as people read them, K. */
 export const WITNESS_ERROR_K = 3;
 /** How far two like firings differ in what they look like, in the log of work. */
@@ -114,25 +132,77 @@ function likelihood(seen: LookSeen, kelvinPerE: number, offset_K: number, logFac
   return (1 - TELLS_NOTHING) * Math.max(0, edge(to) - edge(from)) + TELLS_NOTHING / OUTCOMES;
 }
 
+/** Firings that speak of one factor, and what they say of it at each offset: likelihoods on the grid, row by row of offsets, against the likeliest. */
+interface Said {
+  look: Look | null;
+  firings: number;
+  /** Of the factor of these firings. */
+  own: Float64Array;
+  /** Of what all looks take, the departure of this one left open. */
+  ofAll: Float64Array;
+}
+
+/** Share of each factor of one look, where all looks take another: rows of the grid, each summing to one. */
+function departures(factors: readonly number[]): number[][] {
+  return factors.map((f) => {
+    const row = factors.map((g) => Math.exp(-0.5 * ((g - f) / LOOK_DEPARTS) ** 2));
+    const sum = row.reduce((all, one) => all + one, 0);
+    return row.map((one) => one / sum);
+  });
+}
+
+function saidBy(look: Look | null, seen: readonly LookSeen[], vft: Vft, offsets: readonly number[], factors: readonly number[], departs: number[][]): Said {
+  const across = factors.length;
+  const log = new Float64Array(offsets.length * across);
+  for (const one of seen) {
+    const kelvinPerE = efold(vft, one.work_C);
+    offsets.forEach((d, i) => factors.forEach((f, j) => (log[i * across + j] += Math.log(likelihood(one, kelvinPerE, d, f)))));
+  }
+  const likeliest = log.reduce((most, value) => Math.max(most, value), -Infinity);
+  const own = log.map((value) => Math.exp(value - likeliest));
+  const ofAll =
+    look === null
+      ? own
+      : own.map((_, at) => {
+          const [row, j] = [at - (at % across), at % across];
+          return departs[j].reduce((sum, share, g) => sum + share * own[row + g], 0);
+        });
+  return { look, firings: seen.length, own, ofAll };
+}
+
 export function learnCorrections(vft: Vft, seen: readonly LookSeen[], witnesses: readonly Witness[] = []): Learnt {
   const offsets = gridOf(OFFSETS);
-  const logFactors = gridOf(LOG_FACTORS);
+  const factors = gridOf(LOG_FACTORS);
+  const across = factors.length;
+  const departs = departures(factors);
+  const kinds = [...new Set(seen.map(({ look }) => look ?? null))];
+  const said = kinds.map((look) =>
+    saidBy(
+      look,
+      seen.filter((one) => (one.look ?? null) === look),
+      vft,
+      offsets,
+      factors,
+      departs,
+    ),
+  );
+  const posterior = new Float64Array(offsets.length * across);
   const sums = { w: 0, d: 0, f: 0, dd: 0, ff: 0, df: 0 };
-  const folds = seen.map(({ work_C }) => efold(vft, work_C));
-  for (const d of offsets) {
-    for (const f of logFactors) {
+  offsets.forEach((d, i) =>
+    factors.forEach((f, j) => {
       let log = -0.5 * (d / PRIOR_OFFSET_K) ** 2 - 0.5 * (f / PRIOR_LOG_FACTOR) ** 2;
-      seen.forEach((one, i) => (log += Math.log(likelihood(one, folds[i], d, f))));
       for (const witness of witnesses) log -= 0.5 * ((d - witness.offset_K) / witness.error_K) ** 2;
-      const w = Math.exp(log);
+      const at = i * across + j;
+      const w = said.reduce((all, { ofAll }) => all * ofAll[at], Math.exp(log));
+      posterior[at] = w;
       sums.w += w;
       sums.d += w * d;
       sums.f += w * f;
       sums.dd += w * d * d;
       sums.ff += w * f * f;
       sums.df += w * d * f;
-    }
-  }
+    }),
+  );
   const d = sums.d / sums.w;
   const f = sums.f / sums.w;
   const offset_sd_K = Math.sqrt(sums.dd / sums.w - d * d);
@@ -140,12 +210,31 @@ export function learnCorrections(vft: Vft, seen: readonly LookSeen[], witnesses:
   const correlation = (sums.df / sums.w - d * f) / (offset_sd_K * workFactor_sd_log);
   return {
     corrections: { offset_K: d, workFactor: Math.exp(f) },
+    looks: said.flatMap((one) => (one.look === null ? [] : [{ look: one.look, firings: one.firings, ...factorOfLook(one, posterior, factors, departs) }])),
     offset_sd_K,
     workFactor_sd_log,
     correlation,
     nextWork_perPa: ladderOf(seen),
     separated: seen.length + witnesses.length > 0 && Math.abs(correlation) < SEPARATED_BELOW && offset_sd_K < PRIOR_OFFSET_K * 0.8,
   };
+}
+
+/** What one look takes: what its own firings say, with what all the others say of looks. */
+function factorOfLook({ own, ofAll }: Said, posterior: Float64Array, factors: readonly number[], departs: number[][]): { factor: number; sd_log: number } {
+  const across = factors.length;
+  let [w, g, gg] = [0, 0, 0];
+  for (let at = 0; at < posterior.length; at += 1) {
+    const [row, j] = [at - (at % across), at % across];
+    const without = posterior[at] / ofAll[at];
+    departs[j].forEach((share, k) => {
+      const weight = without * share * own[row + k];
+      w += weight;
+      g += weight * factors[k];
+      gg += weight * factors[k] ** 2;
+    });
+  }
+  const mean = g / w;
+  return { factor: Math.exp(mean), sd_log: Math.sqrt(gg / w - mean * mean) };
 }
 
 /** Where the next test should go, from the most that fell short and the least that went past. */

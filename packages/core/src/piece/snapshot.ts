@@ -87,8 +87,11 @@ const countsOf = ({ unit, fullSpeedCode, mostSegments }: Controller): Controller
 
 /** A kiln's own constants, and what its firings have taught. */
 function kilnOf(kiln: Shelf['kilns'][number]): { constants: KilnConstants; taken: TakenOver } {
-  const { offset_K, workFactor, ...constants } = constantsOf(kiln);
-  return { constants, taken: { ...(offset_K === undefined ? {} : { offset_K }), ...(workFactor === undefined ? {} : { workFactor }) } };
+  const { offset_K, workFactor, lookFactors, ...constants } = constantsOf(kiln);
+  return {
+    constants,
+    taken: { ...(offset_K === undefined ? {} : { offset_K }), ...(workFactor === undefined ? {} : { workFactor }), ...(lookFactors ? { lookFactors } : {}) },
+  };
 }
 
 /** How large a kiln is inside changes nothing that was computed. */

@@ -19,7 +19,7 @@ import type { SimulationInput } from '../heat/simulation';
 import type { Shape, StackLayer } from '../heat/stack';
 import { acrossLag } from '../kiln/kiln';
 import type { Segment } from '../kiln/segment';
-import { NO_CORRECTIONS } from '../learn/corrections';
+import { NO_CORRECTIONS, factorOf } from '../learn/corrections';
 import { RECIPES } from '../look/recipes/all';
 import { aimedWork, neededWork } from '../look/work';
 import type { Filled, Puddle } from '../look/recipe';
@@ -148,7 +148,7 @@ export function hardestLid({ body, look, limits }: Pick<FiringCase, 'body' | 'lo
 }
 
 /** How much more heat work looks were found to take here than usual, for this one. */
-const workFactorOf = ({ look, corrections = NO_CORRECTIONS }: FiringCase): number => (RECIPES[look].byForm ? 1 : corrections.workFactor);
+const workFactorOf = ({ look, corrections = NO_CORRECTIONS }: FiringCase): number => (RECIPES[look].byForm ? 1 : factorOf(corrections, look));
 
 function wantedWork(firing: FiringCase): Outcome<WorkRange> {
   const { body, look, limits, setup } = firing;

@@ -275,7 +275,10 @@ function correctionSentences({ corrections = NO_CORRECTIONS, workFactor, look }:
     said.push(
       `Keyed ${off} ${offset_K > 0 ? 'hotter' : 'cooler'}, because the controller reads so much ${offset_K > 0 ? 'over' : 'under'} ${RECIPES[look].ware ? 'what is fired' : 'the glass'}.`,
     );
-  if (workFactor !== 1) said.push(`Aimed at ${workFactor.toFixed(2)} times the usual heat work, because looks took ${workFactor > 1 ? 'more' : 'less'} here.`);
+  if (workFactor !== 1)
+    said.push(
+      `Aimed at ${workFactor.toFixed(2)} times the usual heat work, because ${corrections.lookFactors?.[look] === undefined ? 'looks' : `a ${RECIPES[look].name.toLowerCase()}`} took ${workFactor > 1 ? 'more' : 'less'} here.`,
+    );
   return said;
 }
 

@@ -120,6 +120,14 @@ const kilns = kind({
     lag('acrossLag_s_per_300mm', (span) => `Lag from edge to edge of ${span}`, { folded: true }),
     difference('offset_K', 'Controller over glass, as firings taught', TAUGHT),
     plain('workFactor', 'Heat work that looks take, times the usual', '', 1, TAUGHT),
+    {
+      as: 'looks',
+      key: 'lookFactors',
+      label: 'The same of single looks',
+      testID: 'figure-lookFactors',
+      ...TAUGHT,
+      hint: 'such as Tack fuse 1.1; Slump 0.9; left empty, they go by all looks',
+    },
   ],
   begins: () => ({
     ...{ top_C: 900, ambient_C: 20, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, acrossLag_s_per_300mm: 72 },

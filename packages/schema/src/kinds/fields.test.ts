@@ -10,7 +10,7 @@ const kiln = { ...named, top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radia
 const RECORDS = {
   families: { ...family, expansion_perK: 1 / 111111 },
   glasses: { ...named, familyId: 'f', colour: '#aabbcc', thicknesses_m: [0.003, 0.0127 / 4], forms: ['sheet'], contents: ['copper'], coated: true },
-  kilns: { ...kiln, insideWidth_m: 0.5 },
+  kilns: { ...kiln, insideWidth_m: 0.5, workFactor: 1.1, lookFactors: { tack: 1.25, slump: 0.9 } },
   controllers: { ...named, unit: 'F', fullSpeedCode: 4000, mostSegments: 8 },
 } as const;
 
@@ -55,6 +55,16 @@ describe('a record in its form', () => {
       expect.stringMatching(/^colour: A colour is written as #/),
       'forms: Name at least one form it comes in.',
     ]);
+  });
+
+  test('has the factors of single looks written as people say them, each named as it is chosen', () => {
+    const { lookFactors } = recordOf(read('kilns', kiln, { lookFactors: 'tack fuse 1,25;  Slump 0.9 ' }));
+    expect(lookFactors).toEqual({ tack: 1.25, slump: 0.9 });
+    expect(recordOf(read('kilns', { ...kiln, lookFactors }, { lookFactors: '' }))).not.toHaveProperty('lookFactors');
+    expect(faultsOf(read('kilns', kiln, { lookFactors: 'Tack 1.2' }))).toEqual([
+      expect.stringMatching(/^lookFactors: Cannot read 'Tack 1.2'; write a kind of firing/),
+    ]);
+    expect(faultsOf(read('kilns', kiln, { lookFactors: 'Slump 9' }))).toEqual([expect.stringMatching(/^lookFactors: .*from 0.2 to 5; got 9/)]);
   });
 
   test('may leave out what is optional, a source among it, and nothing else', () => {

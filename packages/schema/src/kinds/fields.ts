@@ -4,9 +4,12 @@
  */
 import {
   type LengthUnit,
+  type LookFactors,
+  LOOKS,
   METRES_PER_INCH,
   type Outcome,
   type Problem,
+  RECIPES,
   type Units,
   celsiusFrom,
   differenceIn,
@@ -56,6 +59,8 @@ export type Field =
   /** long: of several lines. */
   | (Common & { as: 'words'; long?: boolean })
   | (Common & { as: 'choice' | 'several'; options: readonly Option[] })
+  /** Looks, each with a factor: 'Tack fuse 1.12; Slump 0.9'. */
+  | (Common & { as: 'looks' })
   | (Common & { as: 'yes'; title: string })
   | (Common & { as: 'record'; of: string });
 
@@ -179,9 +184,26 @@ function readLengths(field: Field, typed: string, units: Units): Outcome<number[
   return found(values);
 }
 
+const looksWritten = (factors: LookFactors): string =>
+  LOOKS.flatMap((look) => (factors[look] === undefined ? [] : [`${RECIPES[look].name} ${written(factors[look])}`])).join('; ');
+
+function readLooks(field: Field, typed: string): Outcome<LookFactors> {
+  const factors: LookFactors = {};
+  for (const part of typed.split(';').filter((one) => one.trim() !== '')) {
+    const [, name = '', figure = ''] = /^(.*?)\s+([\d.,]+)$/.exec(part.trim()) ?? [];
+    const look = LOOKS.find((one) => RECIPES[one].name.toLowerCase() === name.toLowerCase());
+    const factor = Number(figure.replace(',', '.'));
+    if (!look || !Number.isFinite(factor))
+      return refused('unreadable', field.key, `Cannot read '${part.trim()}'; write a kind of firing and its factor, for example Tack fuse 1.1; Slump 0.9.`);
+    factors[look] = factor;
+  }
+  return found(factors);
+}
+
 const show = (field: Field, value: unknown, units: Units): string | string[] | boolean => {
   if (field.as === 'figure') return typeof value === 'number' ? written(field.shown(value, units)) : '';
   if (field.as === 'lengths') return ((value as number[] | undefined) ?? []).map((one) => formatStock(one, units.length).figure).join('; ');
+  if (field.as === 'looks') return looksWritten((value as LookFactors | undefined) ?? {});
   if (field.as === 'several') return (value as string[] | undefined) ?? [];
   if (field.as === 'yes') return value === true;
   return typeof value === 'string' ? value : '';
@@ -193,6 +215,7 @@ export const entryOfRecord = (fields: readonly Field[], record: Stored, units: U
 function readField(schema: z.ZodType, field: Field, typed: Entry[string], units: Units): Outcome<unknown> {
   if (field.as === 'figure') return readFigure(schema, field, String(typed), units);
   if (field.as === 'lengths') return readLengths(field, String(typed), units);
+  if (field.as === 'looks') return readLooks(field, String(typed));
   if (typed === '' && (field.as === 'record' || field.as === 'choice')) return refused('empty', field.key, `${field.label}: choose one.`);
   return found(typeof typed === 'string' ? typed.trim() : typed);
 }
@@ -213,7 +236,7 @@ export function readEntry<T extends Stored>(
     const was = show(field, (before as unknown as Record<string, unknown>)[field.key], units);
     const isUntouched = typed === undefined || (typed === was && typed !== '');
     if (isUntouched) continue;
-    if (typed === '' && field.optional && field.as === 'figure') delete next[field.key];
+    if (typed === '' && field.optional && (field.as === 'figure' || field.as === 'looks')) delete next[field.key];
     else {
       const read = readField(schema, field, typed, units);
       if (read.ok) next[field.key] = read.value;

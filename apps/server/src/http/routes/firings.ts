@@ -51,6 +51,7 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
         learned && {
           ...{ kilnId: known.kilnId, kilnName: known.kilnName, familyName: known.familyName, firings: known.seen.length },
           ...learned.corrections,
+          looks: learned.looks,
           ...{ offset_sd_K: learned.offset_sd_K, workFactor_sd_log: learned.workFactor_sd_log, separated: learned.separated, lessons: known.lessons },
         },
     };

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { GlassInputSchema } from '../../contract/glass';
-import { figure, oneOf, quantity } from '../../contract/quantity';
+import { count, figure, oneOf, quantity } from '../../contract/quantity';
 import { HOW_FAR } from '../../learn/corrections';
+import { LOOKS } from '../../look/recipes/all';
 import { GLASS } from '../samples';
 
 export const summary = 'Offset and work factor from looks reached or missed';
@@ -12,6 +13,7 @@ export const request = z.strictObject({
     .array(
       z
         .strictObject({
+          look: oneOf('Look', LOOKS).optional().meta({ description: 'Without it the firing speaks of all looks alike' }),
           work_perPa: quantity('Work done', '1/Pa', 1e-9, 100),
           least_perPa: quantity('Least work', '1/Pa', 1e-9, 100),
           most_perPa: quantity('Most work', '1/Pa', 1e-9, 100),
@@ -29,6 +31,9 @@ export const request = z.strictObject({
 });
 export const answer = z.object({
   corrections: z.object({ offset_K: figure('K'), workFactor: figure('') }),
+  looks: z
+    .array(z.object({ look: z.enum(LOOKS), factor: figure(''), sd_log: figure('', 'Standard deviation of its logarithm'), firings: count() }))
+    .meta({ description: 'What each look that was seen takes, times the usual' }),
   offset_sd_K: figure('K'),
   workFactor_sd_log: figure(''),
   correlation: figure(''),
@@ -42,7 +47,7 @@ export const answer = z.object({
 export const cases = {
   'One tack that fell short': {
     glass: GLASS,
-    seen: [{ work_perPa: 2e-2, least_perPa: 1.6e-2, most_perPa: 4.6e-2, work_C: 800, outcome: 'short' }],
+    seen: [{ look: 'tack', work_perPa: 2e-2, least_perPa: 1.6e-2, most_perPa: 4.6e-2, work_C: 800, outcome: 'short' }],
     witnesses: [{ offset_K: 5, error_K: 2 }],
   },
 } satisfies Record<string, z.input<typeof request>>;
