@@ -227,6 +227,24 @@ export const BODIES: [name: string, FiringCase][] = [
   ['cast, 100 mm', firing('openCast', { ...invested, layers: [grains('frit', 240, 10)], size_mm: [200], shaping: cavity(100, 100) })],
   ['cast, 300 mm', firing('openCast', { ...invested, layers: [grains('frit', 700, 15)], size_mm: [300, 300], shaping: cavity(300, 280, 50) })],
   [
+    'cast of frit, a rod of 30 mm',
+    firing('openCast', { ...invested, layers: [grains('frit', 60, 5)], size_mm: [60, 150], shaping: { ...cavity(30, 30), slender: 'cylinder' } as Shaping }),
+  ],
+  [
+    'cast of frit, a ball of 60 mm',
+    firing('reservoirCast', {
+      ...{ ...invested, layers: [grains('frit', 100, 5)], size_mm: [60] },
+      shaping: { kind: 'reservoir', ...sections(60, 60), slender: 'sphere', hole_m: 0.02, plate_m: 0.02 },
+    }),
+  ],
+  [
+    'cast of frit, held while it sinks',
+    firing('openCast', {
+      ...{ ...invested, layers: [grains('frit', 60, 5)], size_mm: [120], shaping: cavity(25, 20) },
+      more: { school: { soak: 'auto', heat: 'cooler', grains: 'held' } },
+    }),
+  ],
+  [
     'cast hollow',
     firing('coreCast', { ...invested, layers: [grains('frit', 30, 3)], size_mm: [120], shaping: { kind: 'core', ...sections(15, 12), core_m: 0.02 } }),
   ],

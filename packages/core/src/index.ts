@@ -78,6 +78,7 @@ export { type Moments, momentsOf } from './schedule/moments';
 export { openingTemperature } from './schedule/opening';
 export { brokenOf, evaluate, type Evaluation, heatWorkBand, type LimitName, marginOf, type Reading } from './schedule/check';
 export { compose, tightest } from './schedule/compose';
+export { settlesGrains } from './schedule/firstGuess';
 export { impossibleFiring } from './schedule/possible';
 export { wareFired } from './schedule/ware';
 export { paceOfWare } from './schedule/wareWords';

@@ -17,6 +17,8 @@ import {
   LoadChangeSchema,
   LoadSchema,
   NewFiringSchema,
+  LearnedQuerySchema,
+  LearnedSchema,
   NewPieceSchema,
   NewScheduleSchema,
   PieceChangeSchema,
@@ -141,6 +143,10 @@ export const api = {
   nameSchedule: send('put', '/api/schedules/:id/name', 'Names a schedule version', ScheduleNameSchema, ScheduleSchema, { changes: 'piece' }),
   firings: get('/api/firings', 'Firings, newest first, a page at a time', FiringPageSchema, { query: FiringQuerySchema }),
   firing: get('/api/firings/:id', 'One firing with the schedule it ran', FiringDetailSchema),
+  learned: get('/api/learned', 'What the firings of a kiln have taught; null where none was told of', LearnedSchema.nullable(), {
+    query: LearnedQuerySchema,
+    computes: true,
+  }),
   bench: get('/api/bench', 'What is in the kiln, what waits and for what, what was last learned', BenchSchema, { computes: true }),
   access: get('/api/access', 'Where other devices find this studio, and which of them have been let in', AccessSchema),
   enter: send('post', '/api/access/enter', 'Lets a device in by the passcode: it is given a cookie to show from then on', EnterSchema, DoneSchema, {

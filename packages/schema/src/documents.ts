@@ -524,6 +524,35 @@ export const WaitingPieceSchema = z
   .meta({ id: 'WaitingPiece' });
 export type WaitingPiece = z.infer<typeof WaitingPieceSchema>;
 
+/** What the firings of a kiln have taught of it, with one family of glass. */
+export const LearnedSchema = z
+  .object({
+    kilnId: z.string(),
+    kilnName: z.string(),
+    familyName: z.string(),
+    firings: count(),
+    offset_K: figure('K', 'Controller less glass'),
+    workFactor: figure(''),
+    /** What each look takes by itself, times the usual. */
+    looks: z.array(z.object({ look: z.enum(LOOKS), factor: figure(''), sd_log: figure(''), firings: count() })),
+    offset_sd_K: figure('K', 'Standard deviation of the offset'),
+    workFactor_sd_log: figure('', "Standard deviation of the factor's logarithm"),
+    separated: z.boolean(),
+    /** What it was learnt from, newest first, with what was left out. */
+    lessons: z.array(
+      z.object({
+        ...{ firingId: id, pieceName: z.string(), firedAt: instant, look: z.enum(LOOKS), result: ResultSchema, lesson: LessonSchema },
+        /** The work it did by what the controller read, in shares of the least and of the most that its look needs. */
+        ...{ ofLeast: figure(''), ofMost: figure('') },
+      }),
+    ),
+  })
+  .meta({ id: 'Learned' });
+export type Learned = z.infer<typeof LearnedSchema>;
+
+/** Of which kiln; of the one that was told of last where left out. */
+export const LearnedQuerySchema = z.object({ kiln: asked(60) });
+
 /** What is going on: firings not told of yet, the pieces that wait and were changed last, what the firings of a kiln have taught. */
 export const BenchSchema = z
   .object({
@@ -532,29 +561,10 @@ export const BenchSchema = z
     /** How many wait in all, and how many pieces there are. */
     waitingInAll: count(),
     pieces: count(),
-    learned: z
-      .object({
-        kilnId: z.string(),
-        kilnName: z.string(),
-        familyName: z.string(),
-        firings: count(),
-        offset_K: figure('K', 'Controller less glass'),
-        workFactor: figure(''),
-        /** What each look takes by itself, times the usual. */
-        looks: z.array(z.object({ look: z.enum(LOOKS), factor: figure(''), sd_log: figure(''), firings: count() })),
-        offset_sd_K: figure('K', 'Standard deviation of the offset'),
-        workFactor_sd_log: figure('', "Standard deviation of the factor's logarithm"),
-        separated: z.boolean(),
-        /** What it was learnt from, newest first, with what was left out. */
-        lessons: z.array(
-          z.object({
-            ...{ firingId: id, pieceName: z.string(), firedAt: instant, look: z.enum(LOOKS), result: ResultSchema, lesson: LessonSchema },
-            /** The work it did by what the controller read, in shares of the least and of the most that its look needs. */
-            ...{ ofLeast: figure(''), ofMost: figure('') },
-          }),
-        ),
-      })
-      .nullable(),
+    /** Of the kiln that was told of last. */
+    learned: LearnedSchema.nullable(),
+    /** Kilns whose firings have taught something, the last first. */
+    taught: z.array(z.object({ kilnId: z.string(), kilnName: z.string() })),
   })
   .meta({ id: 'Bench' });
 export type Bench = z.infer<typeof BenchSchema>;

@@ -536,6 +536,13 @@ describe('the Bench', () => {
     expect((await server.ask('POST', `/api/pieces/${piece.id}/schedules`, made)).status).toBe(200);
     const told = { id: uuid(), pieceId: piece.id, scheduleId: made.id, firedAt: NOW - 20 * 3600e3, zone: 'UTC', result: 'right', note: '' };
     expect((await server.ask('POST', '/api/firings', told)).status).toBe(200);
-    expect((await server.ask('GET', '/api/bench')).body.learned).toMatchObject({ kilnName: 'Low kiln', firings: 1 });
+    const bench = (await server.ask('GET', '/api/bench')).body;
+    expect(bench.learned).toMatchObject({ kilnName: 'Low kiln', firings: 1 });
+    // What the other one has taught is there as before, and told of by itself.
+    expect(bench.taught.map(({ kilnId }: { kilnId: string }) => kilnId)).toEqual(['other', 'low-kiln']);
+    expect((await server.ask('GET', '/api/learned?kiln=low-kiln')).body).toEqual({ ...before, kilnName: 'Old faithful' });
+    expect((await server.ask('GET', '/api/learned?kiln=other')).body).toEqual(bench.learned);
+    expect((await server.ask('GET', '/api/learned')).body).toEqual(bench.learned);
+    expect((await server.ask('GET', '/api/learned?kiln=none')).body).toBeNull();
   });
 });

@@ -12,8 +12,8 @@ import {
   viscosityOf,
   workAsRead,
 } from '@torvin/core';
-import { type Bench, type Snapshot, type WaitingPiece, rowOfPiece } from '@torvin/schema';
-import { type SQL, and, count, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { type Bench, type Learned, type Snapshot, type WaitingPiece, rowOfPiece } from '@torvin/schema';
+import { type SQL, and, count, desc, eq, inArray, isNotNull, isNull, max, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
 import { firings, loads, pieces, schedules, snapshots } from '../db/tables';
 import { findOne } from './firings';
@@ -70,23 +70,44 @@ export interface Evidence {
   glass: Snapshot['firing']['body']['glasses'][number];
   seen: LookSeen[];
   witnesses: Witness[];
-  lessons: NonNullable<Bench['learned']>['lessons'];
+  lessons: Learned['lessons'];
 }
 
 const TEACHING = LOOKS.filter((look) => !RECIPES[look].byForm);
 
-/** What the last told firing's kiln has shown with its glass: the looks that came out, with the work that made them. */
-export function evidence(db: Database): Evidence | null {
-  // What was said before the glass could be cold teaches nothing, nor does what ran in a kiln or was of a glass that nobody knows any more,
-  // nor what hangs on holes and weights.
-  const told = and(
-    inArray(schedules.look, TEACHING),
-    isNotNull(firings.result),
-    isNull(firings.deletedAt),
-    eq(firings.knownBy, ''),
-    isNotNull(schedules.kilnId),
-    isNotNull(schedules.familyId),
-  );
+/** Kilns whose firings have taught something, the one that was fired last first. */
+export function kilnsThatTaught(db: Database): Bench['taught'] {
+  const { kilns } = allShelves(db);
+  const rows = db
+    .select({ kilnId: schedules.kilnId, last: max(loads.at) })
+    .from(firings)
+    .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
+    .innerJoin(loads, eq(firings.loadId, loads.id))
+    .where(teaches)
+    .groupBy(schedules.kilnId)
+    .all();
+  return rows
+    .sort((a, b) => (b.last ?? 0) - (a.last ?? 0))
+    .flatMap(({ kilnId }) => {
+      const kiln = kilns.find(({ id }) => id === kilnId);
+      return kiln ? [{ kilnId: kiln.id, kilnName: kiln.name }] : [];
+    });
+}
+
+// What was said before the glass could be cold teaches nothing, nor does what ran in a kiln or was of a glass that nobody knows any more,
+// nor what hangs on holes and weights.
+const teaches = and(
+  inArray(schedules.look, TEACHING),
+  isNotNull(firings.result),
+  isNull(firings.deletedAt),
+  eq(firings.knownBy, ''),
+  isNotNull(schedules.kilnId),
+  isNotNull(schedules.familyId),
+);
+
+/** What a kiln, or that of the last told firing, has shown with its last glass: the looks that came out, with the work that made them. */
+export function evidence(db: Database, kilnId?: string): Evidence | null {
+  const told = and(teaches, kilnId === undefined ? undefined : eq(schedules.kilnId, kilnId));
   /** Ids before documents, from the newest load on: to put thousands in order, none is opened. */
   const latest = (where: SQL | undefined, most: number): string[] =>
     db

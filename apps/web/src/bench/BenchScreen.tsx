@@ -1,13 +1,16 @@
 /** Now and next: what stands in the kiln by the clock, what waits and for what, what was last learned. */
 import { drawnLayers, formatDuration, text } from '@torvin/core';
-import type { Shelves, WaitingPiece } from '@torvin/schema';
+import type { Bench, Shelves, WaitingPiece } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { useBench } from '@/data/bench';
+import { useState } from 'react';
+import { useBench, useLearned } from '@/data/bench';
+import { problemOfError } from '@/outside/client';
 import { useShelves } from '@/data/pieces';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
+import { Chips } from '@/ui/Chips';
 import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
@@ -61,10 +64,35 @@ export function BenchScreen() {
           )}
         </Part>
         <Part title="Last learned">
-          <Learned learned={bench.data.learned} kilns={shelves?.kilns} />
+          <LearnedOf bench={bench.data} kilns={shelves?.kilns} />
         </Part>
       </View>
     </Screen>
+  );
+}
+
+/** Of the kiln that was told of last, or of another one that has taught. */
+function LearnedOf({ bench: { learned, taught }, kilns }: { bench: Bench; kilns: Shelves['kilns'] | undefined }) {
+  const [kiln, setKiln] = useState<string | null>(null);
+  const other = useLearned(kiln);
+  return (
+    <>
+      {taught.length > 1 && (
+        <Chips
+          label="Of which kiln"
+          value={kiln ?? learned?.kilnId ?? null}
+          options={taught.map(({ kilnId, kilnName }) => ({ value: kilnId, title: kilnName }))}
+          onChange={setKiln}
+          testID="learned-of"
+        />
+      )}
+      {kiln !== null && other.error && <Notice tone="warn">{problemOfError(other.error).message}</Notice>}
+      {kiln !== null && other.isPending ? (
+        <Words tone="muted">Reading …</Words>
+      ) : (
+        <Learned learned={kiln === null ? learned : (other.data ?? null)} kilns={kilns} />
+      )}
+    </>
   );
 }
 

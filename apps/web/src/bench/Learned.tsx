@@ -1,6 +1,6 @@
 /** What the firings of a kiln have taught, what of it plans go by, and the touch that takes it over. */
 import { type Look, RECIPES, type TakenOver, type TemperatureUnit, correctionsOf, differenceIn, factorOf, formatDifference, text } from '@torvin/core';
-import type { Bench, Kiln } from '@torvin/schema';
+import type { Kiln } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { useStudio } from '@/data/studio';
@@ -42,7 +42,7 @@ function words(known: Required<TakenOver>, unit: TemperatureUnit): string {
   return `looks take ${workFactor.toFixed(2)} times the usual heat work${looksWords(known)}; ${reads}`;
 }
 
-export function Learned({ learned, kilns }: { learned: Bench['learned']; kilns: readonly Kiln[] | undefined }) {
+export function Learned({ learned, kilns }: { learned: Taught | null; kilns: readonly Kiln[] | undefined }) {
   if (!learned) return <Words tone="muted">Nothing yet: tell how a firing came out, and what it teaches of your kiln stands here.</Words>;
   return <Told learned={learned} kiln={kilns?.find(({ id }) => id === learned.kilnId)} />;
 }

@@ -1,8 +1,8 @@
 /** The offset and the factor of work as a drawing takes them: before, what firings say, now. */
 import { PRIOR, WITNESS_ERROR_K } from '@torvin/core';
-import type { Bench } from '@torvin/schema';
+import type { Learned as Taught } from '@torvin/schema';
 
-export type Taught = NonNullable<Bench['learned']>;
+export type { Taught };
 
 export interface Said {
   /** Null where it has no end on that side. */

@@ -10,6 +10,7 @@ export const keys = {
   firings: ['firings'],
   /** Of the firings, for the most part. */
   bench: ['firings', 'bench'],
+  learned: (kilnId: string) => ['firings', 'learned', kilnId],
   firing: (id: string) => ['firing', id],
   shelves: ['shelves'],
   studio: ['studio'],

@@ -15,7 +15,19 @@ import { Words } from '@/ui/Words';
 import { PAPER_CAUTION, SETUP_CAUTIONS, WET_CAUTIONS } from './cautions';
 import { RecipeChoice } from './RecipeChoice';
 import { WareChoices } from './WareChoices';
-import { type Fault, type StepEntry, entryOfStep, fieldsOf, likelyGroup, stepOf, usualSetUp, usualWare, usualWet, whyImpossible } from './stepEntry';
+import {
+  type Fault,
+  type StepEntry,
+  entryOfStep,
+  fieldsOf,
+  likelyGroup,
+  mayBeSlender,
+  stepOf,
+  usualSetUp,
+  usualWare,
+  usualWet,
+  whyImpossible,
+} from './stepEntry';
 
 export interface StepPlannerProps {
   pieceId: string;
@@ -105,6 +117,19 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
       <Notice tone="care" testID="setup-caution">
         {[SETUP_CAUTIONS[entry.setup], ...(entry.paper ? [PAPER_CAUTION] : []), ...(entry.wet === 'dry' ? [] : [WET_CAUTIONS[entry.wet]])].join(' ')}
       </Notice>
+      {mayBeSlender(entry.look) && (
+        <Choice
+          label="Its thickest part is"
+          value={entry.slender}
+          options={[
+            { value: 'slab', title: 'Flat', note: 'a wall, a slab' },
+            { value: 'cylinder', title: 'A rod', note: 'as thick all round' },
+            { value: 'sphere', title: 'A ball' },
+          ]}
+          onChange={(slender) => set({ slender })}
+          testID="slender"
+        />
+      )}
       {fieldsOf(entry.look).map(({ field, label, hint }) => (
         <Field
           key={field}

@@ -57,6 +57,8 @@ export interface StepEntry extends Record<StepField, string> {
   /** What is fired with no glass, and to which cone. */
   of: WareKind;
   cone: Cone;
+  /** The form of a casting's thickest section. */
+  slender: 'slab' | 'cylinder' | 'sphere';
   kilnId: string;
   controllerId: string;
 }
@@ -248,6 +250,7 @@ export function entryOfStep(
     ...(ware ? {} : usualWare(look, units)),
     of: ware?.of ?? RECIPES[look].ware?.of[0] ?? 'plaster',
     cone: ware?.cone ?? USUAL_CONE,
+    slender: (shaping && 'slender' in shaping ? shaping.slender : undefined) ?? 'slab',
     look,
     setup: step?.setup.kind ?? usualSetUp(look),
     paper: step?.setup.paper ?? false,
@@ -296,10 +299,14 @@ function shaped(entry: StepEntry, units: Units): { shaping: Shaping | undefined;
     .map((one) => ({ ...one, outcome: read(entry[one.field], one, units) }));
   const faults = said.flatMap(({ field, outcome }) => (outcome.ok ? [] : [{ field, message: outcome.problem.message }]));
   const figures = Object.fromEntries(said.flatMap(({ key, outcome }) => (outcome.ok ? [[key, outcome.value]] : [])));
-  const { of, cone } = entry;
-  const chosen = kind === 'ware' ? { of, ...(RECIPES[entry.look].ware?.toCone ? { cone } : {}) } : {};
+  const { of, cone, slender } = entry;
+  const chosen =
+    kind === 'ware' ? { of, ...(RECIPES[entry.look].ware?.toCone ? { cone } : {}) } : mayBeSlender(entry.look) && slender !== 'slab' ? { slender } : {};
   return { shaping: { kind, ...figures, ...chosen } as Shaping, faults };
 }
+
+/** Whether a casting's thickest section may be a rod or a ball; round a core it is a wall. */
+export const mayBeSlender = (look: Look): boolean => RECIPES[look].asks?.kind === 'cavity' || RECIPES[look].asks?.kind === 'reservoir';
 
 /** The step that an entry means, keeping the id and schedules of the one it changes; else what is wrong, at its field. */
 export function stepOf(entry: StepEntry, before: Step | null, units: Units): { step: Step; faults: [] } | { step: null; faults: Fault[] } {

@@ -1,5 +1,5 @@
 /** Where practitioners differ: each school composed for this very body, so that what it costs can be read off. */
-import { type FiringCase, type School, type TemperatureUnit, formatLength, text, wareFired } from '@torvin/core';
+import { type FiringCase, type School, type TemperatureUnit, formatLength, settlesGrains, text, wareFired } from '@torvin/core';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { Words } from '@/ui/Words';
@@ -62,10 +62,11 @@ export function SchoolPanel({ firing, unit, working, onTake }: SchoolPanelProps)
       </View>
     );
   }
+  const otherGrains = firing.school.grains === 'held' ? 'straight' : 'held';
   return (
     <View role="list">
       <Words size="label" tone="muted">
-        {`In use: ${HEATS[firing.school.heat].toLowerCase()}, ${firing.school.soak === 'auto' ? `soak by thickness, low from ${text(formatLength(firing.limits.thick_m, length))}` : SOAKS[firing.school.soak]}. Every row is computed for this body and kiln.`}
+        {`In use: ${HEATS[firing.school.heat].toLowerCase()}, ${firing.school.soak === 'auto' ? `soak by thickness, low from ${text(formatLength(firing.limits.thick_m, length))}` : SOAKS[firing.school.soak]}${firing.school.grains === 'held' ? ', held while the grains sink' : ''}. Every row is computed for this body and kiln.`}
       </Words>
       {SCHOOLS.map((school) => (
         <ComposedRow
@@ -74,13 +75,32 @@ export function SchoolPanel({ firing, unit, working, onTake }: SchoolPanelProps)
           id={`${school.heat}-${school.soak}`}
           name={`${HEATS[school.heat]}, ${SOAKS[school.soak]}`}
           about={COSTS[school.heat]}
-          firing={{ ...firing, school }}
+          firing={{ ...firing, school: { ...firing.school, ...school } }}
           taken={firing.school.heat === school.heat && firing.school.soak === school.soak}
           tells={TELLS}
           {...{ unit, working }}
-          onTake={() => onTake(school)}
+          onTake={() => onTake({ ...firing.school, ...school })}
         />
       ))}
+      {settlesGrains(firing) && (
+        <ComposedRow
+          kind="school"
+          id={`grains-${otherGrains}`}
+          name={GRAINS[otherGrains].name}
+          about={GRAINS[otherGrains].about}
+          firing={{ ...firing, school: { ...firing.school, grains: otherGrains } }}
+          taken={false}
+          tells={TELLS}
+          {...{ unit, working }}
+          onTake={() => onTake({ ...firing.school, grains: otherGrains })}
+        />
+      )}
     </View>
   );
 }
+
+/** What some hold frit in a mould for, and others climb straight through. */
+const GRAINS = {
+  held: { name: 'Held while the grains sink together', about: 'Air leaves between them before they seal, so less seed; longer, and longer where glass hazes.' },
+  straight: { name: 'Straight up to its work', about: 'Shorter; seed has only the long hold to rise in.' },
+} as const;

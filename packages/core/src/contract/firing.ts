@@ -17,6 +17,7 @@ const cavity = {
   thin_m: quantity('Thinnest section', 'm', 0.001, DEEPEST_M),
   wall_m: quantity('Wall of the mould', 'm', 0.002, 0.2),
   detail_m: quantity('Finest detail', 'm', 5e-5, 0.05).optional(),
+  slender: oneOf('Form of the thickest section', ['cylinder', 'sphere']).optional(),
 };
 const hole_m = quantity('Width of a hole', 'm', 0.002, 0.2);
 const plate_m = quantity('Thickness of the floor with the holes', 'm', 0.001, 0.1);
@@ -77,6 +78,7 @@ export const SchoolSchema = z
   .strictObject({
     soak: oneOf('Soak', ['auto', 'annealing', 'lower']),
     heat: oneOf('Heat', ['cooler', 'hotter']),
+    grains: oneOf('Grains', ['straight', 'held']).optional(),
   })
   .meta({ id: 'School' }) satisfies z.ZodType<School>;
 

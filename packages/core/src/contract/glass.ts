@@ -50,6 +50,7 @@ export const GlassConstantsSchema = z
     haze: z
       .strictObject({ middle_C: quantity('Middle of the hazing range', '°C', 300, 1500), halfWidth_K: quantity('Half width of the hazing range', 'K', 5, 200) })
       .optional(),
+    hazeBears_s: quantity('Haze it bears', 's', 60, 90 * 24 * 3600).optional(),
     thresholds: z
       .strictObject({
         anneals: threshold('anneals'),

@@ -79,7 +79,7 @@ export const SegmentSchema = z
   })
   .meta({ id: 'Segment' }) satisfies z.ZodType<Segment>;
 
-export const RoleSchema = oneOf('Role', ['dry', 'burnOff', 'warmUp', 'climb', 'squeeze', 'work', 'drop', 'firstCool', 'secondCool', 'lastCool']);
+export const RoleSchema = oneOf('Role', ['dry', 'burnOff', 'warmUp', 'climb', 'squeeze', 'settle', 'work', 'drop', 'firstCool', 'secondCool', 'lastCool']);
 
 export const PurposefulSegmentSchema = SegmentSchema.extend({ role: RoleSchema }).meta({ id: 'PurposefulSegment' }) satisfies z.ZodType<PurposefulSegment>;
 

@@ -49,6 +49,8 @@ export interface GlassConstants {
   absorption_perM?: number;
   /** Where it hazes: the middle of the range and its half width, by which the haze is weighted. */
   haze?: { middle_C: number; halfWidth_K: number };
+  /** Seconds of haze at its worst that it bears, where that is another time than usual. */
+  hazeBears_s?: number;
   /** log10 η, Pa·s, at which each state begins on the way up, where this glass departs from the convention. */
   thresholds?: Partial<StateThresholds>;
   /** Spectra and constants of relaxation; those of soda-lime glass where they are not known. */

@@ -21,6 +21,9 @@ const SODA_LIME = {
   source: "typical; check your maker's sheet",
 };
 
+/** Glass made for casting is held for days where sheet would haze. */
+const CASTING_BEARS_S = 4 * 24 * 3600;
+
 export const TYPICAL_FAMILIES: readonly GlassFamily[] = [
   { ...SODA_LIME, id: 'soft-90', name: 'Soft sheet 90', expansion_perK: 9.0e-6, annealing_C: 515, softening_C: 680 },
   { ...SODA_LIME, id: 'soft-96', name: 'Soft sheet 96', expansion_perK: 9.6e-6, annealing_C: 508, softening_C: 665 },
@@ -46,6 +49,7 @@ export const TYPICAL_FAMILIES: readonly GlassFamily[] = [
     annealing_C: 485,
     softening_C: 655,
     density_kg_m3: 2520,
+    hazeBears_s: CASTING_BEARS_S,
   },
   {
     ...SODA_LIME,
@@ -57,5 +61,6 @@ export const TYPICAL_FAMILIES: readonly GlassFamily[] = [
     density_kg_m3: 2950,
     youngs_Pa: 60e9,
     conductivity_W_mK: 0.9,
+    hazeBears_s: CASTING_BEARS_S,
   },
 ];

@@ -39,6 +39,8 @@ export interface Filled {
   thick_m: number;
   thin_m: number;
   cooledAs_m: number;
+  /** Where its thickest section is slender. */
+  slender?: 'cylinder' | 'sphere';
 }
 
 /** A figure of its own: what it did, how far, and the sentence that says it. */

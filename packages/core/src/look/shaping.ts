@@ -34,6 +34,8 @@ export interface Cavity {
   thin_m: number;
   wall_m: number;
   detail_m?: number;
+  /** The form of its thickest section where that is slender; a slab where left out. */
+  slender?: 'cylinder' | 'sphere';
 }
 
 /** The cavity that glass is cast into; null for all other forms. */

@@ -52,17 +52,27 @@ const partOf = (layer: Extract<LaidLayer, { form: 'pieces' }>, glass: number, fo
   count: layer.count,
 });
 
+/** Outlines are told within these, m. */
+const NARROWEST_M = 0.01;
+const LONGEST_M = 2;
+
 /** A body that has filled a mould: one solid of its sections, as wide as its mass asks for. */
-function cast(body: Body, { thick_m, thin_m }: Filled): Body {
+function cast(body: Body, { thick_m, thin_m, slender }: Filled): Body {
   const { volume_m3 } = bodyFigures(body);
   const glass = body.glasses.indexOf(mainGlass(body));
-  const diameter_m = 2 * Math.sqrt((2 * volume_m3) / (Math.PI * (thick_m + thin_m)));
+  const outline = (): Footprint => {
+    const across_m = Math.max(thick_m, NARROWEST_M);
+    if (slender === 'sphere') return { shape: 'disc', diameter_m: across_m };
+    const long_m = (4 * volume_m3) / (Math.PI * thick_m ** 2);
+    if (slender === 'cylinder') return { shape: 'rectangle', width_m: across_m, length_m: Math.min(Math.max(across_m, long_m), LONGEST_M) };
+    return { shape: 'disc', diameter_m: 2 * Math.sqrt((2 * volume_m3) / (Math.PI * (thick_m + thin_m))) };
+  };
   const { dammed: _dammed, parts: _parts, ...rest } = body;
   return {
     ...rest,
     layers: [],
-    casting: { glass, volume_m3, thickest_m: thick_m, thinnest_m: thin_m },
-    footprint: { shape: 'disc', diameter_m },
+    casting: { glass, volume_m3, thickest_m: thick_m, thinnest_m: thin_m, ...(slender ? { slender } : {}) },
+    footprint: outline(),
     joined: true,
   };
 }

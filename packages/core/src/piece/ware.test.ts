@@ -1,4 +1,4 @@
-/** Firings without glass in a piece: beside those of its glass, or alone in a piece that has none. */
+/** Firings of a piece beside those of fused glass: without any, alone or before it; and castings, which end another body. */
 import { TYPICAL_FAMILIES } from '../glass/families';
 import { valueOf } from '../problem';
 import { impossibleFiring } from '../schedule/possible';
@@ -72,4 +72,16 @@ test('a piece may have no glass as long as none of its firings needs one', () =>
   const fuse = step('fullFuse');
   const { firing } = valueOf(snapshotOf(piece([], [fuse]), fuse, shelf));
   expect(impossibleFiring(firing, 'mm')).toMatchObject({ path: 'body.layers', message: expect.stringMatching(/^A full fuse needs glass, and here is none/) });
+});
+
+test('a casting whose thickest part is slender meets its next firing as that', () => {
+  const cast = step('openCast', { kind: 'inInvestment', shaping: { kind: 'cavity', thick_m: 0.02, thin_m: 0.02, wall_m: 0.025, slender: 'cylinder' } });
+  const polish = step('firePolish');
+  const doc = piece([{ id: 'f', form: 'frit', glassId: 'clear', perArea_kg_m2: 20 }], [cast, polish]);
+  const { body } = valueOf(snapshotOf(doc, polish, shelf)).firing;
+  expect(body.casting).toMatchObject({ slender: 'cylinder', thickest_m: 0.02 });
+  expect(body.footprint).toMatchObject({ shape: 'rectangle', width_m: 0.02 });
+  // As long as its mass asks for.
+  const { width_m, length_m } = body.footprint as { width_m: number; length_m: number };
+  expect((Math.PI / 4) * width_m ** 2 * length_m).toBeCloseTo(body.casting!.volume_m3, 9);
 });

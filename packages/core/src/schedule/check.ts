@@ -178,7 +178,7 @@ function readingsOf(
   const band = heatWorkBand(firing, work);
   read('workLeast', hottest, work.least, wanted.least, '1/Pa', 'atLeast', band);
   read('workMost', hottest, work.most, wanted.most, '1/Pa', 'atMost', band);
-  read('haze', hottest, total(figures, 'haze_s'), limits.haze_s, 's');
+  read('haze', hottest, total(figures, 'haze_s'), firing.glass.hazeBears_s ?? limits.haze_s, 's');
   if (exposedCoatings(body).length > 0) read('coating', Math.max(0, hottest - 1), total(figures.slice(0, hottest + 1), 'coating_s'), limits.coating_s, 's');
 
   const soakFigures = figures[soak];

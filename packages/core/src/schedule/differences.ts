@@ -114,6 +114,10 @@ export function caseDifferences(before: FiringCase, after: FiringCase): string[]
   if (before.school.heat !== after.school.heat)
     said.push(after.school.heat === 'hotter' ? 'Hotter and shorter for cooler and longer.' : 'Cooler and longer for hotter and shorter.');
   if (before.school.soak !== after.school.soak) said.push(`Soak ${SOAKS[after.school.soak]} for ${SOAKS[before.school.soak]}.`);
+  if ((before.school.grains === 'held') !== (after.school.grains === 'held'))
+    said.push(
+      after.school.grains === 'held' ? 'Held while the grains sink together, for straight on.' : 'Straight on, for held while the grains sink together.',
+    );
   if (before.body.joined !== after.body.joined) said.push(after.body.joined ? 'One solid for loose layers.' : 'Loose layers for one solid.');
   return said;
 }

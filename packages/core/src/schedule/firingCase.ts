@@ -15,6 +15,8 @@ import type { Limits } from './limits';
 export interface School {
   soak: 'auto' | 'annealing' | 'lower';
   heat: 'cooler' | 'hotter';
+  /** Whether grains in a mould are held while they sink together, before the climb to their work; straight on where left out. */
+  grains?: 'straight' | 'held';
 }
 
 export interface Body extends BodyInput {

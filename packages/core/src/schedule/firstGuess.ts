@@ -1,6 +1,7 @@
 /** The first guess of a schedule, from closed forms alone: every rate, target and hold before the simulation is asked. */
 import { valueOf } from '../problem';
 import { resolved, type ResolvedFiring } from './resolved';
+import { strewnOf } from '../body/layers';
 import { exposedCoatings } from '../fit/coating';
 import { logViscosityFor, rampsWorth } from '../flow/heatWork';
 import { restrainedDifference, shearModulus } from '../glass/constants';
@@ -14,7 +15,8 @@ import { aimedWork } from '../look/work';
 import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
 import { type RoundTargets, clamp, niceHold, niceRate, roundTargets } from './rounding';
-import { INVESTMENT_WALL_M, type SetUp, overGlass } from './setups';
+import { INVESTMENT_WALL_M, type SetUp, overGlass, roundGlass } from './setups';
+import type { Shape } from '../heat/stack';
 import type { PurposefulSegment, Role } from '../kiln/segment';
 import { standPace } from './shelfPace';
 import { cavityOf } from '../look/shaping';
@@ -53,6 +55,14 @@ function dryingHold({ shaping, pace }: SetUp): number {
   return cavity || shaping?.kind === 'hollow' || shaping?.kind === 'former' ? DRYING.ofForm_s : DRYING.ofCoat_s;
 }
 
+/** Frit in a mould is held here by some schools, past softening, before its grains seal. */
+const SETTLE_ABOVE_SOFTENING_K = 15;
+const SETTLE_HOLD_S = 90 * 60;
+
+/** Whether grains lie in a mould, which some hold while they sink together. */
+export const settlesGrains = ({ body, look }: Pick<FiringCase, 'body' | 'look'>): boolean =>
+  !body.joined && RECIPES[look].fills !== undefined && strewnOf(body) !== null;
+
 /** What a schedule is keyed in: figures are chosen round there. */
 export const keyedIn = ({ controller }: Pick<FiringCase, 'controller'>): TemperatureUnit => controller?.unit ?? 'C';
 export const targetsOf = (firing: Pick<FiringCase, 'controller'>): RoundTargets => roundTargets(keyedIn(firing));
@@ -71,15 +81,16 @@ const heatOf = (layers: SetUp['below']): number => layers.reduce((sum, one) => s
 const VOLUME_OVER_OUTSIDE = { cylinder: 1 / 4, sphere: 1 / 6 } as const;
 
 /** Heat capacity of the glass and what lies under or round it, for each area that takes in heat, J/(m²K). */
-function heatPerArea({ glass, depth_m, shape, setup, sidesLag_s }: ResolvedFiring): number {
+function heatPerArea({ glass, depth_m, setup, sidesLag_s }: ResolvedFiring, shape: Shape): number {
   const ofGlass = glass.density_kg_m3 * glass.heatCapacity_J_kgK * depth_m.fired;
   if (shape === 'plate') return heatOf(setup.below) + ofGlass + heatOf(overGlass(setup));
-  return (VOLUME_OVER_OUTSIDE[shape] * ofGlass + heatOf(setup.around ?? [])) * (sidesLag_s > 0 ? 2 : 1);
+  return (VOLUME_OVER_OUTSIDE[shape] * ofGlass + heatOf(roundGlass(setup))) * (sidesLag_s > 0 ? 2 : 1);
 }
 
 /** Tension that settles, K for each K/s, while brittle: as it is heated, sheet by sheet where they are loose, or as it is cooled. */
 function tensionLag(firing: ResolvedFiring, as: 'heated' | 'fired'): number {
-  const { glass, shape, openFaces, depth_m, limits, sidesLag_s, setup } = firing;
+  const { glass, openFaces, depth_m, limits, sidesLag_s, setup } = firing;
+  const shape = as === 'heated' ? firing.shape : firing.firedShape;
   const heldShare = limits.heldShare ?? HELD_SHARE;
   if (shape !== 'plate') return solidTensionLag(glass, depth_m[as], shape, sidesLag_s, heldShare);
   const whole_m = as === 'heated' ? depth_m.laid : depth_m.fired;
@@ -89,10 +100,10 @@ function tensionLag(firing: ResolvedFiring, as: 'heated' | 'fired'): number {
 
 /** Estimate of the time constant, s, with which the body evens out at a temperature: through the glass, and into the kiln by its top. */
 export function evening(firing: ResolvedFiring, at_C: number): number {
-  const { glass, shape, openFaces, setup } = firing;
+  const { glass, firedShape: shape, openFaces, setup } = firing;
   const depth_m = firing.depth_m.fired;
   const through = shape === 'plate' ? equalisingTime(glass, depth_m, openFaces) : solidEqualisingTime(glass, depth_m, shape);
-  return through + heatPerArea(firing) / Math.max(exchange(setup.faces.top, at_C, at_C), 1);
+  return through + heatPerArea(firing, shape) / Math.max(exchange(setup.faces.top, at_C, at_C), 1);
 }
 
 /**
@@ -150,17 +161,20 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
     Math.min(pulledTo(tensionLag(firing, 'heated')), mayClimb, standPace(firing).C_per_h, KILN_PACE_SHARE * 3600 * steadyHeating(kiln, regimes.brittle_C)),
   );
   // The kiln must lead by the glass's lag for the glass itself to be past brittle.
-  const lag = (warm / 3600) * (throughLaid + heatPerArea(firing) / Math.max(exchange(setup.faces.top, regimes.brittle_C, regimes.brittle_C), 1));
+  const lag = (warm / 3600) * (throughLaid + heatPerArea(firing, firing.shape) / Math.max(exchange(setup.faces.top, regimes.brittle_C, regimes.brittle_C), 1));
   const warm_C = Math.min(round.up(Math.max(regimes.brittle_C + lag, setup.pace?.past_C ?? 0)), round.down((squeezes ? squeeze_C : work_C) - LEAST_CLIMB_K));
   const annealSoakHold = niceHold(Math.max(limits.leastSoak_s, evening(firing, soak_C) * Math.log(DROP_LEAVES_K / limits.even_K) + relax));
 
   const segment = (role: Role, rate_C_per_h: number | null, target_C: number, hold_s = 0): PurposefulSegment => ({ role, rate_C_per_h, target_C, hold_s });
+  const settle_C = round.near(glass.softening_C + SETTLE_ABOVE_SOFTENING_K);
+  const settles = firing.school.grains === 'held' && settlesGrains(firing) && settle_C > warm_C + LEAST_CLIMB_K && settle_C < work_C - LEAST_CLIMB_K;
   const [dry_C, burnOff_C] = [round.down(DRYING.at_C), round.down(BURNING_OFF.at_C)];
   return [
     ...(setup.wet ? [segment('dry', rate(Math.min(warm, DRYING.rate_C_per_h)), dry_C, dryingHold(setup))] : []),
     ...(setup.wet === 'glued' ? [segment('burnOff', rate(Math.min(warm, BURNING_OFF.rate_C_per_h)), burnOff_C, BURNING_OFF.hold_s)] : []),
     segment('warmUp', warm, warm_C),
     ...(squeezes ? [segment('squeeze', climb(squeeze_C), squeeze_C, squeezeHold)] : []),
+    ...(settles ? [segment('settle', climb(settle_C), settle_C, SETTLE_HOLD_S)] : []),
     segment('work', climb(work_C), work_C, schoolHold(firing)),
     segment('drop', null, soak_C, annealSoakHold),
     segment('firstCool', rate(cool), first_C),

@@ -123,6 +123,56 @@ describe('a recipe', () => {
     expect(verdictOf(even, plan.evaluation, METRIC, plan.segments).join(' ')).toContain('annealed by its thickest section, 50 mm, within its mould');
   });
 
+  test('a casting whose thickest part is a rod or a ball is warmed as its frit lies, and cooled as that: faster than a slab so thick, by half of its outside', () => {
+    const rod = bodyOf('cast of frit, a rod of 30 mm');
+    const { shaping } = rod.setup;
+    const flat: FiringCase = { ...rod, setup: { ...rod.setup, shaping: { kind: 'cavity', thick_m: 0.03, thin_m: 0.03, wall_m: 0.025 } } };
+    const [slender, slab] = [composed(rod), composed(flat)];
+    expect(at(slender, 'warmUp')).toEqual(at(slab, 'warmUp'));
+    const faster = at(slender, 'firstCool').rate_C_per_h! / at(slab, 'firstCool').rate_C_per_h!;
+    // One face over a rod's own lag and the one from above to below: L²/2κ over d²/16κ + d²/πκ, nearly.
+    expect(faster).toBeGreaterThan(1.2);
+    expect(faster).toBeLessThan(1 / 2 / (1 / 16 + 1 / Math.PI) + 0.3);
+    const level = simulationOf(rod, slender.segments, false, 'level');
+    expect(level).toMatchObject({ shape: 'cylinder', faces: { bottom: { kind: 'insulated' } } });
+    expect(level.stack.map(({ of, thickness_m }) => [of, thickness_m])).toEqual([
+      ['glass', 0.015],
+      ['support', 0.025],
+    ]);
+    expect(level.sidesLag_s).toBeGreaterThan(0);
+    const laid = simulationOf(rod, slender.segments);
+    expect([laid.shape, laid.sidesLag_s]).toEqual([undefined, undefined]);
+    expect(laid.stack.length).toBeGreaterThan(2);
+    expect(verdictOf(rod, slender.evaluation, METRIC, slender.segments).join(' ')).toContain(
+      'annealed by its thickest section, a rod of 30 mm, within its mould',
+    );
+    expect(shaping).toMatchObject({ slender: 'cylinder' });
+  });
+
+  test('frit in a mould is held while it sinks together by those who do so, and nothing else is', () => {
+    const straight = bodyOf('cast of frit, 25 mm');
+    const held = bodyOf('cast of frit, held while it sinks');
+    const [one, other] = [composed(straight), composed(held)];
+    expect(at(other, 'settle')).toMatchObject({ target_C: 670, hold_s: 5400 });
+    expect(one.segments.some(({ role }) => role === 'settle')).toBe(false);
+    const haze = ({ evaluation }: Composed): number => evaluation.readings.find(({ limit }) => limit === 'haze')!.value;
+    expect(haze(other) - haze(one)).toBeGreaterThan(1800);
+    for (const name of ['cast of billets, 50 mm', 'two sheets, full fuse']) {
+      const firing = { ...bodyOf(name), school: { ...held.school } };
+      expect(composed(firing).segments.some(({ role }) => role === 'settle')).toBe(false);
+    }
+  });
+
+  test('haze is the glass’s own: what is made for casting bears more, and a record may say how much', () => {
+    const allowed = (firing: FiringCase): number => composed(firing).evaluation.readings.find(({ limit }) => limit === 'haze')!.allowed;
+    expect(allowed(bodyOf('cast of frit, 25 mm')) / 3600).toBe(96);
+    const soft = bodyOf('cast of soft sheet, 40 mm');
+    expect(allowed(soft)).toBe(soft.limits.haze_s);
+    const easily: FiringCase = { ...soft, body: { ...soft.body, glasses: [{ ...soft.body.glasses[0], hazeBears_s: 600 }] } };
+    expect(allowed(easily)).toBe(600);
+    expect(brokenOf(composed(easily).evaluation.readings).map(({ limit }) => limit)).toEqual(['haze']);
+  });
+
   test('a detail finer than its own skin is refused at its field, and a reservoir presses into what an open mould does not', () => {
     const cavity = { thick_m: 0.02, thin_m: 0.02, wall_m: 0.025, detail_m: 0.0005 };
     const layers = [frit(40, 0.004)];

@@ -46,8 +46,11 @@ interface Asked {
 type Question = Asked & { firing: ResolvedFiring };
 
 /** Through and across by closed form, at the segment's own rate; nothing where it runs as fast as it can. */
-function differenceLines({ firing, segments, reading, units }: Question, depth_m: number): string[] {
-  const { glass, shape, openFaces: faces, acrossLag_s: across, sidesLag_s: sides } = firing;
+function differenceLines({ firing, segments, reading, units }: Question, as: 'laid' | 'heated' | 'fired'): string[] {
+  const depth_m = firing.depth_m[as];
+  const shape = as === 'fired' ? firing.firedShape : firing.shape;
+  const { glass, openFaces: faces, acrossLag_s: across } = firing;
+  const sides = shape === 'plate' ? 0 : firing.sidesLag_s;
   const through = shape === 'plate' ? slabLag(glass, depth_m, faces) : solidLag(glass, depth_m, shape);
   const divisor = shape === 'plate' ? (faces === 2 ? 8 : 2) : shape === 'cylinder' ? 16 : 24;
   const depth = text(formatLength(depth_m, units.length));
@@ -137,7 +140,7 @@ function linesOf(question: Question): string[] {
     case 'pull':
       return [
         `Fully held, by formula: E·α·ΔT/(1−ν), ${text(formatStress(restrainedStress(glass, kelvinFrom(1, units.temperature)), units.length))} for each °${units.temperature}.`,
-        ...differenceLines(question, depth_m.heated),
+        ...differenceLines(question, 'heated'),
         `The glass is free to bow, so what counts of the simulated profile is its bulge, with ${Math.round(100 * (limits.heldShare ?? HELD_SHARE))} % of its straight part for uneven contact and shaded rims, and all that it differs across; each at its greatest, added.`,
         ...columnLines(question),
         `Composing stays ${limits.pullReserve} times under it.`,
@@ -145,12 +148,12 @@ function linesOf(question: Question): string[] {
     case 'setting':
     case 'climbing':
       return [
-        ...differenceLines(question, reading.limit === 'setting' ? depth_m.fired : depth_m.laid),
+        ...differenceLines(question, reading.limit === 'setting' ? 'fired' : 'laid'),
         ...(reading.limit === 'setting' ? [`Composing stays ${limits.settingReserve} times under it.`] : []),
       ];
     case 'even':
       return [
-        ...differenceLines(question, depth_m.fired).slice(0, 2),
+        ...differenceLines(question, 'fired').slice(0, 2),
         `Asked: even to ${text(formatDifference(limits.even_K, units.temperature))} before the first cool.`,
       ];
     case 'relaxed': {

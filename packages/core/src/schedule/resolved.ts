@@ -27,7 +27,7 @@ import { widestPart } from '../look/works';
 import { designDepth } from '../look/unevenness';
 import { type Outcome, found, valueOf } from '../problem';
 import { type FiringCase, hasGlass } from './firingCase';
-import { overGlass } from './setups';
+import { overGlass, roundGlass } from './setups';
 import { resolvedWare, wareFired } from './ware';
 
 export interface ResolvedFiring extends FiringCase {
@@ -35,6 +35,8 @@ export interface ResolvedFiring extends FiringCase {
   viscosity: Vft;
   regimes: Regimes;
   shape: Shape;
+  /** What it is cooled as: a casting may end slender. */
+  firedShape: Shape;
   /** Faces by which it is known to cool. */
   openFaces: OpenFaces;
   /** The heat work that it needs and bears, 1/Pa; refused where no heat work gives the look. */
@@ -171,26 +173,28 @@ export function resolved(firing: FiringCase): ResolvedFiring {
   const glass = mainGlass(body);
   const viscosity = viscosityOf(glass);
   const shape = body.casting?.slender ?? 'plate';
+  const firedShape = filledBy(firing)?.slender ?? shape;
   const openFaces = setup.twoFaceProof ? 2 : 1;
   const work_perPa = wantedWork(firing);
   const layers_m = laidLayers(firing);
   const laid = layers_m.reduce((sum, one) => sum + one, 0);
   const depth_m = { laid, heated: body.joined || body.casting ? laid : Math.max(...layers_m), fired: firedDepth(firing, glass, work_perPa) };
   const puddle_m = puddleOf(firing, work_perPa)?.width_m ?? 0;
-  const lies = shape !== 'plate' && openFaces === 1 && setup.around === undefined;
-  const sidesLag_s = lies ? oneSidedLag(glass, depth_m.fired, shape) : 0;
-  const lag = (deep_m: number): number => (shape === 'plate' ? slabLag(glass, deep_m, openFaces) : solidLag(glass, deep_m, shape) + sidesLag_s);
+  // Free or in its mould, on what it lies it takes and gives little; proven, or told what stands all round, it does.
+  const lies = firedShape !== 'plate' && openFaces === 1 && setup.around === undefined;
+  const sidesLag_s = lies ? oneSidedLag(glass, depth_m.fired, firedShape) : 0;
+  const lag = (deep_m: number, as: Shape): number => (as === 'plate' ? slabLag(glass, deep_m, openFaces) : solidLag(glass, deep_m, as) + sidesLag_s);
   return {
     ...firing,
-    ...{ glass, viscosity, shape, openFaces, work_perPa, layers_m, depth_m, sidesLag_s },
+    ...{ glass, viscosity, shape, firedShape, openFaces, work_perPa, layers_m, depth_m, sidesLag_s },
     workFactor: workFactorOf(firing),
     regimes: regimesOf(glass, viscosity),
     squeeze_perPa: hardestLid(firing, glass)?.work_perPa ?? 0,
-    lag_s: { laid: lag(depth_m.laid), heated: lag(depth_m.heated), fired: lag(depth_m.fired) },
+    lag_s: { laid: lag(depth_m.laid, shape), heated: lag(depth_m.heated, shape), fired: lag(depth_m.fired, firedShape) },
     acrossLag_s: acrossLag(kiln, Math.max(footprintNarrow(body.footprint), puddle_m)),
     shelf_m: Math.max(footprintSpan(body.footprint), puddle_m),
     ofGrains: !body.joined && (strewnOf(body) !== null || filledBy(firing) !== null),
-    changes: Math.abs(depth_m.fired - laid) > 1e-3 * laid && RECIPES[firing.look].levels,
+    changes: (firedShape !== shape || Math.abs(depth_m.fired - laid) > 1e-3 * laid) && RECIPES[firing.look].levels,
   };
 }
 
@@ -210,7 +214,9 @@ const halved = (face: Face): Face => (face.kind === 'open' ? { ...face, emissivi
 
 /** as: the body as it was laid, or as it has become once it has run level; the same for most. */
 export function simulationOf(asked: FiringCase, segments: readonly Segment[], series = false, as: 'laid' | 'level' = 'laid'): SimulationInput {
-  const { body, setup, kiln, limits, glass, corrections = NO_CORRECTIONS, shape, layers_m, depth_m, acrossLag_s, sidesLag_s } = resolved(asked);
+  const { body, setup, kiln, limits, glass, corrections = NO_CORRECTIONS, layers_m, depth_m, acrossLag_s, ...firing } = resolved(asked);
+  const shape = as === 'level' ? firing.firedShape : firing.shape;
+  const sidesLag_s = shape === 'plate' ? 0 : firing.sidesLag_s;
   const plate = shape === 'plate';
   const depths = as === 'level' ? [depth_m.fired] : layers_m;
   const ofGlass = depths.map((thickness_m): StackLayer => ({ of: 'glass', thickness_m: plate ? thickness_m : thickness_m / 2 }));
@@ -218,7 +224,7 @@ export function simulationOf(asked: FiringCase, segments: readonly Segment[], se
   const columns = plate && as === 'laid' ? unlikeColumns(body) : null;
   return {
     glass,
-    stack: plate ? [...setup.below, ...ofGlass, ...overGlass(setup)] : [...ofGlass, ...(setup.around ?? [])],
+    stack: plate ? [...setup.below, ...ofGlass, ...overGlass(setup)] : [...ofGlass, ...roundGlass(setup)],
     faces: plate ? setup.faces : { top: sidesLag_s > 0 ? halved(setup.faces.top) : setup.faces.top, bottom: { kind: 'insulated' } },
     ...(plate ? {} : { shape }),
     ...(sidesLag_s > 0 ? { sidesLag_s } : {}),

@@ -133,6 +133,12 @@ function walled(setup: SetUp, shaping: Shaping | undefined): SetUp {
   };
 }
 
+/** What stands round slender glass: what is told, or the wall of the mould that it fills; nothing where it lies free. */
+export function roundGlass({ around, below, shaping }: Pick<SetUp, 'around' | 'below' | 'shaping'>): readonly SupportLayer[] {
+  const cavity = cavityOf(shaping);
+  return around ?? (cavity?.slender ? [{ ...(below.at(-1) ?? INVESTMENT), thickness_m: cavity.wall_m }] : []);
+}
+
 /** What lies on the glass: its mould, where it is fired upside down, or the plate that presses it, of a shelf's make. */
 export const overGlass = ({ above = [], shaping }: Pick<SetUp, 'above' | 'shaping'>): readonly SupportLayer[] =>
   shaping?.kind === 'press' ? [...above, { ...SHELF, thickness_m: shaping.plate_m }] : above;

@@ -28,6 +28,7 @@ export const ROLE_NAMES: Record<Role, string> = {
   warmUp: 'Warm up',
   climb: 'Climb',
   squeeze: 'Squeeze',
+  settle: 'Settle',
   work: 'Work',
   drop: 'Drop and soak',
   firstCool: 'First cool',
@@ -67,6 +68,8 @@ export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<Purposeful
         : `${looseWords(firing, unit)}, brittle until here`;
     case 'climb':
       return 'past what is brittle';
+    case 'settle':
+      return 'grains sink together while air can still leave between them';
     case 'squeeze':
       return 'sheets lie down, air leaves before the rim seals';
     case 'work': {
@@ -313,7 +316,9 @@ function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
   if (cavity) {
     const [thick, as] = [cavity.thick_m, firing.depth_m.fired].map((depth) => text(formatLength(depth, unit)));
     const uneven = thick === as ? '' : `, computed as ${as} because thick and thin parts of a casting differ`;
-    said.push(`Warmed up as it is laid; annealed by its thickest section, ${thick}${uneven}, within its mould.`);
+    said.push(
+      `Warmed up as it is laid; annealed by its thickest section, ${cavity.slender === 'cylinder' ? 'a rod of ' : cavity.slender === 'sphere' ? 'a ball of ' : ''}${thick}${uneven}, within its mould.`,
+    );
   } else if (firing.changes) {
     const [laid, level] = [firing.depth_m.laid, firing.depth_m.fired].map((depth) => text(formatLength(depth, unit)));
     const ends = firing.depth_m.fired < firing.depth_m.laid ? `runs down to ${level}` : `comes to lie ${level} deep`;

@@ -52,6 +52,7 @@ const families = kind({
       optional: true,
       hint: 'left empty, radiation through the glass is not counted: the careful side',
     }),
+    plain('hazeBears_s', 'Haze it bears, as time at its worst', 'h', 1 / 3600, { optional: true, hint: 'left empty, as sheet does' }),
     plain('stressOptical_perPa', 'Stress-optical constant', '10⁻¹²/Pa', 1e12, OPTIONAL),
   ],
   begins: () => TYPICAL_GLASS,

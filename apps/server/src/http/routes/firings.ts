@@ -1,7 +1,7 @@
 import type { Evaluation, PurposefulSegment } from '@torvin/core';
 import type { Answered } from '@torvin/core/engine';
-import { api } from '@torvin/schema';
-import { type Evidence, evidence, firingsInKiln, waitingPieces } from '../../store/bench';
+import { type Learned, api } from '@torvin/schema';
+import { type Evidence, evidence, firingsInKiln, kilnsThatTaught, waitingPieces } from '../../store/bench';
 import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, saveFiring } from '../../store/firings';
 import { loadsAhead, saveLoad } from '../../store/loads';
 import { countPieces } from '../../store/pieces';
@@ -26,34 +26,36 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
   route(api.restoreFiring, (_, id) => restoreFiring(db, id));
   route(api.loads, () => loadsAhead(db));
   route(api.saveLoad, (change, id, _, sent) => saveLoad(db, id, change, sent));
-  type Learned = Answered<'corrections'>;
-  let lastLearned: { from: string; learned: Promise<Learned> } | null = null;
+  /** By the kiln: what was fitted last, and from what. */
+  const fitted = new Map<string, { from: string; learned: Promise<Answered<'corrections'>> }>();
 
   /** Fitted anew where there is something new to learn from, and once however many look meanwhile. */
-  function learnedFrom({ glass, seen, witnesses }: Evidence): Promise<Learned> {
+  function fittedFrom({ kilnId, glass, seen, witnesses }: Evidence): Promise<Answered<'corrections'>> {
     const from = JSON.stringify({ glass, seen, witnesses });
-    if (lastLearned?.from !== from) {
-      const learned = pool.run('corrections', { glass, seen, witnesses });
-      lastLearned = { from, learned };
-      learned.catch(() => (lastLearned = null));
-    }
-    return lastLearned.learned;
+    const known = fitted.get(kilnId);
+    if (known?.from === from) return known.learned;
+    const learned = pool.run('corrections', { glass, seen, witnesses });
+    fitted.set(kilnId, { from, learned });
+    learned.catch(() => fitted.delete(kilnId));
+    return learned;
   }
 
-  route(api.bench, async () => {
-    const known = evidence(db);
-    const learned = known && known.lessons.length > 0 ? await learnedFrom(known) : null;
+  async function learnedOf(kilnId?: string): Promise<Learned | null> {
+    const known = evidence(db, kilnId);
+    if (known === null || known.lessons.length === 0) return null;
+    const { corrections, looks, offset_sd_K, workFactor_sd_log, separated } = await fittedFrom(known);
     return {
-      inKiln: firingsInKiln(db),
-      ...waitingPieces(db),
-      pieces: countPieces(db),
-      learned: known &&
-        learned && {
-          ...{ kilnId: known.kilnId, kilnName: known.kilnName, familyName: known.familyName, firings: known.seen.length },
-          ...learned.corrections,
-          looks: learned.looks,
-          ...{ offset_sd_K: learned.offset_sd_K, workFactor_sd_log: learned.workFactor_sd_log, separated: learned.separated, lessons: known.lessons },
-        },
+      ...{ kilnId: known.kilnId, kilnName: known.kilnName, familyName: known.familyName, firings: known.seen.length },
+      ...{ offset_K: corrections.offset_K, workFactor: corrections.workFactor, looks, offset_sd_K, workFactor_sd_log, separated, lessons: known.lessons },
     };
-  });
+  }
+
+  route(api.learned, (_, _id, { kiln }) => learnedOf(kiln === '' ? undefined : kiln));
+  route(api.bench, async () => ({
+    inKiln: firingsInKiln(db),
+    ...waitingPieces(db),
+    pieces: countPieces(db),
+    learned: await learnedOf(),
+    taught: kilnsThatTaught(db),
+  }));
 }

@@ -77,7 +77,12 @@ export const CAST = {
   aim: ({ least }: WorkRange) => AIM_OVER_LEAST * least,
   fills({ shaping }) {
     const cavity = cavityOf(shaping);
-    return cavity && { thick_m: cavity.thick_m, thin_m: cavity.thin_m, cooledAs_m: cavity.thick_m * unevenBy(UNEVEN, cavity.thick_m, cavity.thin_m) };
+    return (
+      cavity && {
+        ...{ thick_m: cavity.thick_m, thin_m: cavity.thin_m, cooledAs_m: cavity.thick_m * unevenBy(UNEVEN, cavity.thick_m, cavity.thin_m) },
+        ...(cavity.slender ? { slender: cavity.slender } : {}),
+      }
+    );
   },
   tells: (asked, work_perPa, units) => castFigures(asked, work_perPa, units),
 } as const satisfies Partial<Recipe>;
