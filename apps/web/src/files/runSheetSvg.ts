@@ -13,6 +13,7 @@ import {
   text,
   toldBy,
   whyOf,
+  wareFired,
 } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
 import { format } from 'date-fns/format';
@@ -94,7 +95,9 @@ export function runSheetSvg({ piece, schedule, series, units, start, differences
     rule(tableTop + segments.length * rowHeight),
     ...warning.map((line, i) => words(MARGIN, PAGE.height - MARGIN - 12 - 14 * (warning.length - 1 - i), line, { bold: true })),
     words(MARGIN, PAGE.height - MARGIN + 4, `${piece.name} · ${version}`),
-    words(PAGE.width - MARGIN, PAGE.height - MARGIN + 4, 'Power off before reaching in. Stress is an estimate.', { anchor: 'end' }),
+    words(PAGE.width - MARGIN, PAGE.height - MARGIN + 4, `Power off before reaching in.${wareFired(firing) ? '' : ' Stress is an estimate.'}`, {
+      anchor: 'end',
+    }),
   ]);
 }
 

@@ -2,6 +2,7 @@
 import { body } from './body';
 import { check } from './check';
 import { composeFiring } from './compose';
+import { cone } from './cone';
 import { corrections } from './corrections';
 import { sameWork } from './equalWork';
 import { evaluateFiring } from './evaluate';
@@ -31,6 +32,7 @@ export const CALCULATORS = {
   kilnTimes,
   spreadFit,
   corrections,
+  cone,
 };
 
 type Calculators = typeof CALCULATORS;

@@ -1,4 +1,4 @@
-import { CONES, type Cone, coneAt, coneBand, coneBends, coneEquivalent, logWorkOfClimb } from './cones';
+import { CONES, type Cone, coneAfter, coneAt, coneBand, coneBends, coneBendsAt, coneEquivalent, logWorkOfClimb } from './cones';
 
 /** A climb in steps of a degree, then a hold. */
 function course(to_C: number, rate_C_per_h: number, hold_s = 0): [t_s: number[], at_C: number[]] {
@@ -58,6 +58,20 @@ test('coarse samples of a climb tell the same within a degree, and a cold kiln h
     ),
   ).toBeCloseTo(coneEquivalent(t_s, at_C), 0);
   expect(coneEquivalent([0, 1e5], [20, 200])).toBe(-Infinity);
+});
+
+test.each([
+  [1000, 60, 0],
+  [1020, 150, 1800],
+  [930, 30, 3600],
+])('in closed form, %i °C by %i °C/h and %i s there do as much as followed step by step', (to_C, rate, hold_s) => {
+  expect(coneAfter(to_C, rate, hold_s)).toBeCloseTo(coneEquivalent(...course(to_C, rate, hold_s)), 0);
+});
+
+test('a cone bends at its own figure at the rate that this is told for, hotter when hurried', () => {
+  expect(coneBendsAt('06', 60)).toBeCloseTo(998, 1);
+  expect(coneBendsAt('06', 150)).toBeGreaterThan(1005);
+  expect(coneBendsAt('06', 15)).toBeLessThan(985);
 });
 
 test('a cone counts half-way to its neighbours, the outermost as far out as in', () => {

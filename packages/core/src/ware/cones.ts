@@ -40,16 +40,27 @@ const MOST_C = 1800;
 export function coneEquivalent(t_s: readonly number[], at_C: readonly number[]): number {
   let work = 0;
   for (let i = 1; i < t_s.length; i += 1) work += workBetween(at_C[i - 1], at_C[i], t_s[i] - t_s[i - 1]);
-  const wanted = Math.log(work);
-  if (!(wanted > logWorkOfClimb(LEAST_C, CONE_RATE_C_PER_H))) return -Infinity;
+  return climbThatDoes(Math.log(work), CONE_RATE_C_PER_H);
+}
+
+/** Where a climb at a rate ends that does this work, told by its logarithm, °C; -Infinity where that is nothing. */
+function climbThatDoes(logWork: number, rate_C_per_h: number): number {
+  if (!(logWork > logWorkOfClimb(LEAST_C, rate_C_per_h))) return -Infinity;
   let [low, high] = [LEAST_C, MOST_C];
   while (high - low > 0.01) {
     const middle = (low + high) / 2;
-    if (logWorkOfClimb(middle, CONE_RATE_C_PER_H) < wanted) low = middle;
+    if (logWorkOfClimb(middle, rate_C_per_h) < logWork) low = middle;
     else high = middle;
   }
   return (low + high) / 2;
 }
+
+/** What a climb and a hold at its end have done, °C of coneEquivalent. */
+export const coneAfter = (target_C: number, rate_C_per_h: number, hold_s: number): number =>
+  climbThatDoes(Math.log(Math.exp(logWorkOfClimb(target_C, rate_C_per_h)) + hold_s * Math.exp(logPace(target_C))), CONE_RATE_C_PER_H);
+
+/** Where a cone bends at another rate of the last hours, °C. */
+export const coneBendsAt = (cone: Cone, rate_C_per_h: number): number => climbThatDoes(logWorkOfClimb(BENDS_C[cone], CONE_RATE_C_PER_H), rate_C_per_h);
 
 /** What still counts as a cone: half-way to its neighbours, °C of coneEquivalent. */
 export function coneBand(cone: Cone): { least_C: number; most_C: number } {
