@@ -98,6 +98,7 @@ export const LimitsSchema = z
     even_K: quantity('Even within', 'K', 0.1, 10),
     relaxations: quantity('Relaxation times', '', 0, 100),
     leastSoak_s: quantity('Least soak', 's', 0, 7 * 24 * 3600),
+    soakOf12mm_s: quantity('Soak of a body of 12 mm', 's', 0, 7 * 24 * 3600).optional(),
     residual_Pa: quantity('Residual tension', 'Pa', 1e4, 5e7),
     works_perPa: z.strictObject({
       ...{ firePolish: work, tack: work, contour: work, fullFuse: work, slabFlow: work },

@@ -8,7 +8,18 @@ import { RECIPES } from '../look/recipes/all';
 import { aimedWork } from '../look/work';
 import { type Evaluation, type Reading, marginOf, naturalCooling_C_per_h } from './check';
 import type { ResolvedFiring } from './resolved';
-import { DROP_LEAVES_K, KILN_PACE_SHARE, LEAST_CLIMB_K, SQUEEZE_BELOW_SEALING_K, evening, keyedIn, schoolHold, targetsOf, usualSqueeze } from './firstGuess';
+import {
+  DROP_LEAVES_K,
+  KILN_PACE_SHARE,
+  LEAST_CLIMB_K,
+  SQUEEZE_BELOW_SEALING_K,
+  evening,
+  keyedIn,
+  schoolHold,
+  soakedAtLeast,
+  targetsOf,
+  usualSqueeze,
+} from './firstGuess';
 import { clamp, niceHold, niceRate } from './rounding';
 import { standPace } from './shelfPace';
 import { steadyHeating } from '../kiln/kiln';
@@ -189,5 +200,5 @@ function annealSoakHold(firing: ResolvedFiring, segment: PurposefulSegment, eval
   const sinceEven_s = evening(firing, segment.target_C) * Math.log(limits.even_K / Math.max(figures.spread_end_K, 1e-3));
   const surplus_s = Math.min((figures.relaxations - limits.relaxations) * perRelaxation_s, sinceEven_s);
   if (surplus_s >= 0 && surplus_s < Math.max(300, 0.05 * segment.hold_s)) return segment.hold_s;
-  return niceHold(Math.max(limits.leastSoak_s, segment.hold_s - surplus_s));
+  return niceHold(Math.max(soakedAtLeast(firing), segment.hold_s - surplus_s));
 }

@@ -10,6 +10,7 @@ import { exposedCoatings } from '../fit/coating';
 import { type FiringCase } from './firingCase';
 import { runLevel } from './runLevel';
 import { aimedWork } from '../look/work';
+import { leastSoak } from './leastSoak';
 import { openingTemperature } from './opening';
 import type { Segment } from '../kiln/segment';
 import { standPace } from './shelfPace';
@@ -181,14 +182,16 @@ function readingsOf(
   read('haze', hottest, total(figures, 'haze_s'), firing.glass.hazeBears_s ?? limits.haze_s, 's');
   if (exposedCoatings(body).length > 0) read('coating', Math.max(0, hottest - 1), total(figures.slice(0, hottest + 1), 'coating_s'), limits.coating_s, 's');
 
+  const low = soak >= 0 && segments[soak].target_C < firing.glass.annealing_C - LOW_SOAK_UNDER_K;
+  const atLeast_s = leastSoak(limits, { depth_m: firing.depth_m.fired, shape: firing.firedShape, faces: firing.openFaces, low });
   const soakFigures = figures[soak];
   const last = segments.length - 1;
   if (soakFigures) {
     read('even', soak, soakFigures.spread_end_K, limits.even_K, 'K');
     read('relaxed', soak, soakFigures.relaxations, limits.relaxations, '1', 'atLeast');
-    read('soakTime', soak, segments[soak].hold_s, limits.leastSoak_s, 's', 'atLeast');
+    read('soakTime', soak, segments[soak].hold_s, atLeast_s, 's', 'atLeast');
   } else if (soak < 0) {
-    read('soakTime', Math.min(hottest + 1, last), 0, limits.leastSoak_s, 's', 'atLeast');
+    read('soakTime', Math.min(hottest + 1, last), 0, atLeast_s, 's', 'atLeast');
   }
   if (simulation.residual && !simulation.stalled) {
     const left = simulation.residual.reduce((most, { stress_Pa }) => Math.max(most, stress_Pa), 0);
@@ -197,6 +200,9 @@ function readingsOf(
   read('opening', last, segments[last].target_C, openingTemperature(firing), 'C');
   return readings;
 }
+
+/** Colder than this under its annealing point glass relaxes as well as evens out in its soak, K. */
+const LOW_SOAK_UNDER_K = 15;
 
 /** Nearer than this to its pace a shelf is spoken of. */
 const SHELF_SAID_FROM = 0.85;

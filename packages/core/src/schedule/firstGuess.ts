@@ -13,6 +13,7 @@ import { naturalCooling, settledCooling, steadyHeating } from '../kiln/kiln';
 import { RECIPES } from '../look/recipes/all';
 import { aimedWork } from '../look/work';
 import type { FiringCase } from './firingCase';
+import { leastSoak } from './leastSoak';
 import { openingTemperature } from './opening';
 import { type RoundTargets, clamp, niceHold, niceRate, roundTargets } from './rounding';
 import { INVESTMENT_WALL_M, type SetUp, overGlass, roundGlass } from './setups';
@@ -73,6 +74,10 @@ export const schoolHold = ({ look, school }: Pick<FiringCase, 'look' | 'school'>
 /** Whether this firing soaks low: by choice, because the body is thick, or because it never gets hotter than others soak. */
 export const soaksLower = ({ school, depth_m, limits, look }: ResolvedFiring): boolean =>
   RECIPES[look].stays || school.soak === 'lower' || (school.soak === 'auto' && depth_m.fired > limits.thick_m);
+
+/** The least hold of its soak, s. */
+export const soakedAtLeast = (firing: ResolvedFiring): number =>
+  leastSoak(firing.limits, { depth_m: firing.depth_m.fired, shape: firing.firedShape, faces: firing.openFaces, low: soaksLower(firing) });
 
 /** Heat capacity of layers, J/(m²K). */
 const heatOf = (layers: SetUp['below']): number => layers.reduce((sum, one) => sum + one.density_kg_m3 * one.heatCapacity_J_kgK * one.thickness_m, 0);
@@ -163,7 +168,7 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
   // The kiln must lead by the glass's lag for the glass itself to be past brittle.
   const lag = (warm / 3600) * (throughLaid + heatPerArea(firing, firing.shape) / Math.max(exchange(setup.faces.top, regimes.brittle_C, regimes.brittle_C), 1));
   const warm_C = Math.min(round.up(Math.max(regimes.brittle_C + lag, setup.pace?.past_C ?? 0)), round.down((squeezes ? squeeze_C : work_C) - LEAST_CLIMB_K));
-  const annealSoakHold = niceHold(Math.max(limits.leastSoak_s, evening(firing, soak_C) * Math.log(DROP_LEAVES_K / limits.even_K) + relax));
+  const annealSoakHold = niceHold(Math.max(soakedAtLeast(firing), evening(firing, soak_C) * Math.log(DROP_LEAVES_K / limits.even_K) + relax));
 
   const segment = (role: Role, rate_C_per_h: number | null, target_C: number, hold_s = 0): PurposefulSegment => ({ role, rate_C_per_h, target_C, hold_s });
   const settle_C = round.near(glass.softening_C + SETTLE_ABOVE_SOFTENING_K);

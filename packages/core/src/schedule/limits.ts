@@ -22,6 +22,8 @@ export interface Limits {
   /** Stress relaxation times to pass once even. */
   relaxations: number;
   leastSoak_s: number;
+  /** How long practice soaks an even body of 12 mm, s; others by their depth. Not held against anything where left out, as in what was made before. */
+  soakOf12mm_s?: number;
   /** Tension left at room temperature by the full model, free to bow, Pa. */
   residual_Pa: number;
   /** Work that each fused look needs on the reference body, 1/Pa. */
@@ -33,7 +35,7 @@ export interface Limits {
   pocket: AirPocket;
   /** Air between loose sheets until they sag together, m; TYPICAL_GAP_M where left out. */
   gap_m?: number;
-  /** Never open above these, °C: usual work, and work thicker than thick_m. */
+  /** Never open above these, °C: usual work, and work that is thick; from thick_m on it falls from the one to the other. */
   open_C: number;
   openThick_C: number;
   thick_m: number;
@@ -52,6 +54,7 @@ export const DEFAULT_LIMITS: Limits = {
   even_K: 1,
   relaxations: 1,
   leastSoak_s: 1800,
+  soakOf12mm_s: 3600,
   residual_Pa: 1e6,
   works_perPa: TYPICAL_WORKS,
   // A typical figure without much proof behind it; a glass that hazes easily is given less.

@@ -1,6 +1,7 @@
 import { SOFT_90, sheetsOf } from '../testCases';
 import { diffusivity } from '../glass/constants';
-import { edgeShare, openingTemperature } from './opening';
+import { DEFAULT_LIMITS } from './limits';
+import { edgeShare, openingCeiling, openingTemperature } from './opening';
 
 /** Room air, W/(m²K). */
 const H = 10;
@@ -40,4 +41,11 @@ test('deeper work is opened somewhat cooler, long before it counts as thick', ()
   const at_C = openingTemperature(sheetsOf(1, 0.012));
   expect(at_C).toBeGreaterThan(80);
   expect(at_C).toBeLessThan(90);
+});
+
+test('the ceiling of thick work comes in from where work begins to be thick, without a leap', () => {
+  expect([0.006, 0.018, 0.025, 0.1].map((depth_m) => openingCeiling(DEFAULT_LIMITS, depth_m))).toEqual([90, 90, 50, 50]);
+  expect(openingCeiling(DEFAULT_LIMITS, 0.0215)).toBeCloseTo(70, 9);
+  // What the rule itself says of 19 mm is under it.
+  expect(openingTemperature(sheetsOf(1, 0.019))).toBeLessThan(openingCeiling(DEFAULT_LIMITS, 0.019));
 });

@@ -5,6 +5,7 @@
  * A ceiling set by the studio stands above both, for draughts and doubt.
  */
 import type { FiringCase } from './firingCase';
+import type { Limits } from './limits';
 import { resolved } from './resolved';
 import { wareFired } from './ware';
 import { restrainedDifference } from '../glass/constants';
@@ -21,6 +22,15 @@ const EDGE_LEAD = (2 / Math.sqrt(Math.PI)) * Math.sqrt(1 / 2) * Math.exp(-1 / 2)
  */
 export const edgeShare = (biot: number): number => Math.min(1, EDGE_LEAD * Math.sqrt(biot / 2));
 
+/** From where work begins to be thick the ceiling falls, and is as low as for any thick work at so many times that depth: 25 mm over 18. */
+const WHOLLY_THICK = 25 / 18;
+
+/** What the studio opens at, at most, °C: usual work, thick work, and what lies between in between. */
+export function openingCeiling({ open_C, openThick_C, thick_m }: Pick<Limits, 'open_C' | 'openThick_C' | 'thick_m'>, depth_m: number): number {
+  const share = Math.min(1, Math.max(0, (depth_m / thick_m - 1) / (WHOLLY_THICK - 1)));
+  return open_C + share * (openThick_C - open_C);
+}
+
 /** Highest kiln temperature, °C, at which the kiln may be opened. */
 export function openingTemperature(firing: FiringCase): number {
   // A shelf or a mould is taken out with the hands.
@@ -30,6 +40,5 @@ export function openingTemperature(firing: FiringCase): number {
   const biot = (ROOM_EXCHANGE_W_m2K * depth) / glass.conductivity_W_mK;
   const throughShare = 1 / (1.5 + 3.25 / biot - 0.5 * Math.exp(-16 / biot));
   const drop_K = restrainedDifference(glass, limits.pull_Pa) / (throughShare + edgeShare(biot));
-  const ceiling = depth > limits.thick_m ? limits.openThick_C : limits.open_C;
-  return Math.min(kiln.ambient_C + drop_K, ceiling);
+  return Math.min(kiln.ambient_C + drop_K, openingCeiling(limits, depth));
 }

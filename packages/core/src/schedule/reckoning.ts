@@ -18,7 +18,7 @@ import { type Evaluation, type Reading, marginOf } from './check';
 import { INVESTMENT_PACE, INVESTMENT_WALL_M } from './setups';
 import { SHELF_PAST_C, SHELF_REFERENCE_M } from './shelfPace';
 import type { FiringCase } from './firingCase';
-import { openingTemperature } from './opening';
+import { openingCeiling, openingTemperature } from './opening';
 import type { Segment } from '../kiln/segment';
 import { CONE_RATE_C_PER_H, coneBends } from '../ware/cones';
 import { WARE_MATERIALS } from '../ware/wares';
@@ -206,7 +206,14 @@ function linesOf(question: Question): string[] {
           : []),
       ];
     case 'soakTime':
-      return [`Never less than ${text(formatDuration(limits.leastSoak_s))}, whatever the computation says.`];
+      return [
+        `Never less than ${text(formatDuration(limits.leastSoak_s))}, whatever the computation says.`,
+        ...(limits.soakOf12mm_s === undefined
+          ? []
+          : [
+              `An even body of ${text(formatLength(0.012, units.length))} is soaked ${text(formatDuration(limits.soakOf12mm_s))} in practice, others by the power 1.25 of their depth, here ${text(formatLength(depth_m.fired, units.length))}; low soaks a little longer. No kiln is as even as a computation.`,
+            ]),
+      ];
     case 'kilnPace':
       return [
         'At full power the kiln gains what its elements give less what its walls lose: the hotter, the less. The figure is its mean over this way, slow stretches in.',
@@ -231,7 +238,7 @@ function linesOf(question: Question): string[] {
     case 'opening':
       return [
         `A sudden change to room air puts the skin under EαΔT/(1−ν) over 1.5 + 3.25/Bi; for this body that allows ${text(formatTemperature(openingTemperature(firing), units.temperature))},`,
-        `never more than ${text(formatTemperature(depth_m.fired > limits.thick_m ? limits.openThick_C : limits.open_C, units.temperature))}.`,
+        `never more than ${text(formatTemperature(openingCeiling(limits, depth_m.fired), units.temperature))}.`,
       ];
     case 'heldThrough':
     case 'coneLeast':
@@ -254,7 +261,7 @@ function plainly({ limit }: Reading): string {
     case 'relaxed':
       return 'Given time in the annealing range, glass lets go of the stress it holds.';
     case 'soakTime':
-      return 'However thin it is, it gets this much time in the annealing range.';
+      return 'However soon a computation finds it even, practice gives a body of its depth this much time in the annealing range.';
     case 'residual':
       return 'Some tension always stays. Little enough, and the piece lives; too much, and a knock or a cold night is its end.';
     case 'squeeze':
