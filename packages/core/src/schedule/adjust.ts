@@ -25,7 +25,7 @@ import { standPace } from './shelfPace';
 import { steadyHeating } from '../kiln/kiln';
 import type { PurposefulSegment } from '../kiln/segment';
 
-const LEAST_SQUEEZE_S = 10 * 60;
+const LEAST_SQUEEZE_S = 20 * 60;
 /** A squeeze that asks for longer is meant hotter: nobody waits for what a few degrees do. */
 const MOST_SQUEEZE_S = 60 * 60;
 /** How far inside its range the work must lie to count as met without its middle. */
