@@ -8,22 +8,27 @@ import { join } from 'node:path';
 import asc from 'assemblyscript/asc';
 import { root, say, words } from './lib.mjs';
 
-const TO = join(root, 'packages/core/src/heat/conduct.wasm.ts');
-
+/** Each source, and where what it compiles to is held. */
+const LOOPS = [
+  { from: 'conduct', to: 'heat/conduct.wasm.ts' },
+  { from: 'relax', to: 'stress/relax.wasm.ts' },
+];
 const OPTIONS = ['-O3', '--runtime', 'stub', '--noAssert', '--importMemory', '--enable', 'simd'];
 
-words('node scripts/compile.mjs: writes the compiled loops; with --print only shows them', { print: { type: 'boolean' } });
-let binary = new Uint8Array();
-const { error, stderr } = await asc.main(['packages/core/assembly/conduct.ts', '--baseDir', root, ...OPTIONS, '--outFile', 'conduct.wasm'], {
-  writeFile: (_, contents) => void (binary = contents),
-});
-if (error) throw new Error(stderr.toString());
-const text = `/** assembly/conduct.ts, compiled by scripts/compile.mjs. */
-export const CONDUCT_WASM =
+const { print } = words('node scripts/compile.mjs: writes the compiled loops; with --print only shows them', { print: { type: 'boolean' } });
+for (const { from, to } of LOOPS) {
+  let binary = new Uint8Array();
+  const { error, stderr } = await asc.main([`packages/core/assembly/${from}.ts`, '--baseDir', root, ...OPTIONS, '--outFile', `${from}.wasm`], {
+    writeFile: (_, contents) => void (binary = contents),
+  });
+  if (error) throw new Error(stderr.toString());
+  const text = `/** assembly/${from}.ts, compiled by scripts/compile.mjs. */
+export const ${from.toUpperCase()}_WASM =
   '${Buffer.from(binary).toString('base64')}';
 `;
-if (process.argv.includes('--print')) process.stdout.write(text);
-else {
-  writeFileSync(TO, text);
-  say(`packages/core/src/heat/conduct.wasm.ts: ${text.length} bytes`);
+  if (print) process.stdout.write(text);
+  else {
+    writeFileSync(join(root, 'packages/core/src', to), text);
+    say(`packages/core/src/${to}: ${text.length} bytes`);
+  }
 }

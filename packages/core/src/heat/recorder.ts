@@ -229,6 +229,7 @@ export function recorder(input: SimulationInput, mesh: Mesh, body: HeatSolver, d
       now.kilnBest_C_per_h = mean_C_per_h;
     },
     residual: () => stress?.residual() ?? {},
+    release: () => stress?.release(),
     step(): void {
       const before = running.mean;
       const mean = told[TOLD.mean];

@@ -218,6 +218,7 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
     ...watch.residual(),
   };
   body.release();
+  watch.release();
   columns?.release();
   return result;
 }

@@ -96,6 +96,7 @@ export function stressRecorder(input: SimulationInput, mesh: Mesh, temperature: 
         ],
       };
     },
+    release: () => bodies?.forEach((body) => body.release?.()),
     save: (): StressRecorderState => ({ bodies: bodies?.map((body) => body.save()) ?? null, setting: { ...setting } }),
     restore(state: StressRecorderState): void {
       if (state.bodies) {

@@ -5,14 +5,15 @@
 const PER_UNIT = 64;
 /** The table's end. */
 export const DECAY_END = 40;
-const TABLE = Float64Array.from({ length: DECAY_END * PER_UNIT + 2 }, (_, n) => Math.exp(-n / PER_UNIT));
+/** Read by compiled loops too. */
+export const DECAY_TABLE = Float64Array.from({ length: DECAY_END * PER_UNIT + 2 }, (_, n) => Math.exp(-n / PER_UNIT));
 
 /** x must lie from 0 to DECAY_END. */
 export function decayWithin(x: number): number {
   const n = (x * PER_UNIT + 0.5) | 0;
   const r = n / PER_UNIT - x;
   const r2 = r * r;
-  return TABLE[n] * (1 + r + r2 * (1 / 2 + r * (1 / 6) + r2 * (1 / 24 + r * (1 / 120))));
+  return DECAY_TABLE[n] * (1 + r + r2 * (1 / 2 + r * (1 / 6) + r2 * (1 / 24 + r * (1 / 120))));
 }
 
 /** Any x; beyond the table the built-in function. */

@@ -6,18 +6,10 @@
  * that holds a thin wide plate flat against its bow; 'flat' is the bound for that.
  */
 import type { GlassConstants } from '../glass/constants';
-import { depthWeights } from '../numerics/depth';
+import { type Residual, type Support, balance, evenedOut, leversOf } from './balance';
+import { compiledPlate } from './compiledPlate';
 import { maxwellOf } from './maxwell';
 import { structureOf } from './structure';
-
-export type Support = 'free' | 'flat';
-
-export interface Residual {
-  /** At each node, Pa. */
-  stress_Pa: Float64Array;
-  /** Curvature that a plate has taken on, 1/m; positive where the top has grown longer than the underside. */
-  curvature_perM: number;
-}
 
 /** All that a body under stress remembers between two steps. */
 export interface StressState {
@@ -26,6 +18,8 @@ export interface StressState {
   components: Float64Array[][];
   curvature_perM: number;
 }
+
+export type { Residual, Support };
 
 export interface BodyStress {
   /** Takes the temperatures after a step of the clock's length; nodes as given. */
@@ -36,6 +30,8 @@ export interface BodyStress {
   tension_Pa: number;
   save(): StressState;
   restore(state: StressState): void;
+  /** It is not asked any more: what it took may serve the next one. */
+  release?(): void;
 }
 
 /**
@@ -49,6 +45,18 @@ export function plateStress(
   support: Support,
   clock: { dt_s: number },
 ): BodyStress & { readonly stress_Pa: Float64Array } {
+  // Of one glass compiled, where that is to be had; both have the same bits.
+  return ('length' in glass ? null : compiledPlate(glass, height_m, temperature, support, clock)) ?? plainPlate(glass, height_m, temperature, support, clock);
+}
+
+/** The same without WebAssembly, and of several glasses. */
+export function plainPlate(
+  glass: GlassConstants | readonly GlassConstants[],
+  height_m: Float64Array,
+  temperature: Float64Array,
+  support: Support,
+  clock: { dt_s: number },
+): BodyStress & { readonly stress_Pa: Float64Array } {
   const n = height_m.length;
   const glasses: readonly GlassConstants[] = 'length' in glass ? glass : [glass];
   const structure = structureOf(glasses, temperature, clock);
@@ -56,36 +64,10 @@ export function plateStress(
   const moduli = Float64Array.from(materials, ({ modulus }) => modulus);
   const biaxial = maxwellOf(glasses[0], structure, moduli);
   const { stress, stiffness, carried } = biaxial;
-  const { weight, arm } = depthWeights(height_m);
-  const weightArm = weight.map((one, i) => one * arm[i]);
-  const weightArm2 = weight.map((one, i) => one * arm[i] ** 2);
+  const depth = leversOf(height_m);
+  const { arm } = depth;
   /** What the step's balance gives, uniform and per height, and the curvature taken on so far. */
   const bow = { strain: 0, bend: 0, curvature: 0 };
-
-  /** Sets the uniform strain and the curvature that balance what the nodes carry against their stiffness. */
-  function balance(stiff: Float64Array, carry: Float64Array, free: Float64Array): void {
-    let a00 = 0;
-    let a01 = 0;
-    let a11 = 0;
-    let b0 = 0;
-    let b1 = 0;
-    for (let i = 0; i < n; i += 1) {
-      const load = stiff[i] * free[i] - carry[i];
-      a00 += weight[i] * stiff[i];
-      a01 += weightArm[i] * stiff[i];
-      a11 += weightArm2[i] * stiff[i];
-      b0 += weight[i] * load;
-      b1 += weightArm[i] * load;
-    }
-    if (support === 'flat') {
-      bow.strain = b0 / a00;
-      bow.bend = 0;
-      return;
-    }
-    const determinant = a00 * a11 - a01 * a01;
-    bow.strain = (b0 * a11 - b1 * a01) / determinant;
-    bow.bend = (a00 * b1 - a01 * b0) / determinant;
-  }
 
   const self = {
     stress_Pa: stress,
@@ -99,7 +81,7 @@ export function plateStress(
         return;
       }
       biaxial.relax();
-      balance(stiffness, carried, own);
+      balance(depth, support, stiffness, carried, own, bow);
       bow.curvature += bow.bend;
       const { strain, bend } = bow;
       let greatest = 0;
@@ -111,11 +93,7 @@ export function plateStress(
     },
     residual(room_C: number) {
       const shrinks = Float64Array.from(materials, ({ solid }, i) => solid * (room_C - temperature[i]));
-      balance(moduli, stress, shrinks);
-      return {
-        stress_Pa: Float64Array.from(stress, (now, i) => now + moduli[i] * (bow.strain + bow.bend * arm[i] - shrinks[i])),
-        curvature_perM: bow.curvature + bow.bend,
-      };
+      return evenedOut(depth, support, moduli, stress, shrinks, bow.curvature);
     },
     save: () => ({ structure: structure.save(), components: [biaxial.save()], curvature_perM: bow.curvature }),
     restore(state: StressState) {

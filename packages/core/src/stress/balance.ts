@@ -1,0 +1,73 @@
+/** Balance of force over the depth of a plate and, where it is free to bow, of moment. */
+import { depthWeights } from '../numerics/depth';
+
+export type Support = 'free' | 'flat';
+
+export interface Residual {
+  /** At each node, Pa. */
+  stress_Pa: Float64Array;
+  /** Curvature that a plate has taken on, 1/m; positive where the top has grown longer than the underside. */
+  curvature_perM: number;
+}
+
+/** Weights of the nodes, m, their heights over the middle, m, and the weights times those and their squares. */
+export interface Levers {
+  weight: Float64Array;
+  arm: Float64Array;
+  weightArm: Float64Array;
+  weightArm2: Float64Array;
+}
+
+export function leversOf(height_m: Float64Array): Levers {
+  const { weight, arm } = depthWeights(height_m);
+  return { weight, arm, weightArm: weight.map((one, i) => one * arm[i]), weightArm2: weight.map((one, i) => one * arm[i] ** 2) };
+}
+
+/** Sets the uniform strain, and what it bends by, 1/m, that balance what the nodes carry, Pa, against their stiffness, Pa; free: what each would strain by alone. */
+export function balance(
+  { weight, weightArm, weightArm2 }: Levers,
+  support: Support,
+  stiff: Float64Array,
+  carry: Float64Array,
+  free: Float64Array,
+  into: { strain: number; bend: number },
+): void {
+  let a00 = 0;
+  let a01 = 0;
+  let a11 = 0;
+  let b0 = 0;
+  let b1 = 0;
+  for (let i = 0; i < weight.length; i += 1) {
+    const load = stiff[i] * free[i] - carry[i];
+    a00 += weight[i] * stiff[i];
+    a01 += weightArm[i] * stiff[i];
+    a11 += weightArm2[i] * stiff[i];
+    b0 += weight[i] * load;
+    b1 += weightArm[i] * load;
+  }
+  if (support === 'flat') {
+    into.strain = b0 / a00;
+    into.bend = 0;
+    return;
+  }
+  const determinant = a00 * a11 - a01 * a01;
+  into.strain = (b0 * a11 - b1 * a01) / determinant;
+  into.bend = (a00 * b1 - a01 * b0) / determinant;
+}
+
+/** Stress once each node has shrunk elastically by so much, and the curvature then. */
+export function evenedOut(
+  levers: Levers,
+  support: Support,
+  moduli: Float64Array,
+  stress: Float64Array,
+  shrinks: Float64Array,
+  curvature_perM: number,
+): Residual {
+  const last = { strain: 0, bend: 0 };
+  balance(levers, support, moduli, stress, shrinks, last);
+  return {
+    stress_Pa: Float64Array.from(stress, (now, i) => now + moduli[i] * (last.strain + last.bend * levers.arm[i] - shrinks[i])),
+    curvature_perM: curvature_perM + last.bend,
+  };
+}
