@@ -8,7 +8,6 @@
  */
 
 /** e^(−x) beyond the table, as the rest of the engine has it. */
-@external("env", "exp")
 declare function exp(x: f64): f64;
 
 // Head, in bytes.
@@ -41,8 +40,6 @@ const SERIES_BELOW: f64 = 0.02;
 const STANDS_STILL: f64 = 1e-7;
 const TRACE: f64 = 1e-5;
 
-// @ts-ignore: decorator
-@inline
 function decayWithin(x: f64): f64 {
   const n = i32(x * PER_UNIT + 0.5);
   const r = f64(n) / PER_UNIT - x;
@@ -50,23 +47,18 @@ function decayWithin(x: f64): f64 {
   return load<f64>(TABLE + ((n as usize) << 3)) * (1 + r + r2 * (1.0 / 2 + r * (1.0 / 6) + r2 * (1.0 / 24 + r * (1.0 / 120))));
 }
 
-// @ts-ignore: decorator
-@inline
-function littleOnMean(x: f64): f64 {
-  return x * (1.0 / 2 - x * (1.0 / 6 - x * (1.0 / 24 - x * (1.0 / 120))));
-}
+/** What it has lost on the mean of a step, told by the last lostBy. */
+let onMean: f64 = 0;
 
-// @ts-ignore: decorator
-@inline
+/** What it has lost at the end. One call for both: they share all but a division. */
 function lostBy(x: f64): f64 {
-  if (x < SERIES_BELOW) return x - x * littleOnMean(x);
-  return x > DECAY_END ? 1 : 1 - decayWithin(x);
-}
-
-// @ts-ignore: decorator
-@inline
-function lostOnMean(x: f64, lost: f64): f64 {
-  return x < SERIES_BELOW ? littleOnMean(x) : 1 - lost / x;
+  if (x < SERIES_BELOW) {
+    onMean = x * (1.0 / 2 - x * (1.0 / 6 - x * (1.0 / 24 - x * (1.0 / 120))));
+    return x - x * onMean;
+  }
+  const lost: f64 = x > DECAY_END ? 1 : 1 - decayWithin(x);
+  onMean = 1 - lost / x;
+  return lost;
 }
 
 /** Glass at one temperature is settled there. */
@@ -150,7 +142,7 @@ export function step(n: i32, structureTerms: i32, stressTerms: i32, flat: i32): 
       if (x < STANDS_STILL) break;
       const lost = lostBy(x);
       const was = load<f64>(at);
-      const moves = dT * lostOnMean(x, lost) - lost * (was - from_C);
+      const moves = dT * onMean - lost * (was - from_C);
       store<f64>(at, was + moves);
       moved += load<f64>(STRUCTURE_WEIGHT + k) * moves;
     }
@@ -222,13 +214,13 @@ export function step(n: i32, structureTerms: i32, stressTerms: i32, flat: i32): 
           const x = went * load<f64>(STRESS_PACE + k);
           if (x < STANDS_STILL) break;
           const lost = lostBy(x);
-          const onMean = lostOnMean(x, lost);
+          const onTheMean = onMean;
           const part = load<f64>(parts + at) + load<f64>(grip + at) * put;
           const fades = lost * part;
           store<f64>(parts + at, part - fades);
-          store<f64>(grip + at, 1 - onMean);
+          store<f64>(grip + at, 1 - onTheMean);
           const w = load<f64>(STRESS_WEIGHT + k);
-          stiff -= w * onMean;
+          stiff -= w * onTheMean;
           carry -= w * fades;
         }
         for (; k < stressEnd; k += 8, at += 8) {

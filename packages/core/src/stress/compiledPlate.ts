@@ -59,7 +59,7 @@ function roomFor(doubles: number): Room | null {
   if (compiled === null) return null;
   try {
     const memory = new WebAssembly.Memory({ initial: Math.ceil(doubles / DOUBLES_PER_PAGE) });
-    const { step } = new WebAssembly.Instance(compiled, { env: { memory, exp: Math.exp } }).exports as unknown as Omit<Room, 'doubles'>;
+    const { step } = new WebAssembly.Instance(compiled, { env: { memory }, relax: { exp: Math.exp } }).exports as unknown as Omit<Room, 'doubles'>;
     return { doubles: new Float64Array(memory.buffer), step };
   } catch {
     return null;
