@@ -57,7 +57,7 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
         {() => <VersionsPanel piece={piece} step={step} unit={unit} onUse={sheet.use} />}
       </Fold>
       {(bare === null || bare.recipe.toCone) && (
-        <Fold title="Schools" about="hotter or cooler, soak high or low: what each costs here" testID="schools">
+        <Fold title="Schools" about={`hotter or cooler${bare === null ? ', soak high or low' : ''}: what each costs here`} testID="schools">
           {() => <SchoolPanel firing={firing} unit={unit} working={planning.working} onTake={(school) => void planning.plan({ ...step, school }, piece)} />}
         </Fold>
       )}

@@ -1,7 +1,8 @@
 /**
- * The solver of plainSolver.ts, compiled from assembly/conduct.ts. Each runs in a memory of its own, laid out as said there; memories are
- * kept for the next one, because making one costs as much as some hundred steps.
+ * The solver of plainSolver.ts, compiled from assembly/conduct.ts. Each runs in a memory of its own, laid out as said
+ * there.
  */
+import { compiledRooms } from '../numerics/compiledRooms';
 import { STEFAN_BOLTZMANN_W_m2K4 } from '../units/physical';
 import { CONDUCT_WASM } from './conduct.wasm';
 import type { Drive } from './drive';
@@ -28,48 +29,18 @@ const GAUGE_ROW = 8;
 const ROUNDING = 6;
 const ROW_COUNT = 11;
 
-const DOUBLES_PER_PAGE = 65536 / 8;
-/** A simulation has three at the most: the body and two columns. */
-const KEPT_AT_MOST = 4;
-
-interface Room {
-  doubles: Float64Array;
+interface Conduction {
   conduct(n: number, from: number, count: number): void;
   takeBack(n: number): void;
   pull(n: number, from: number, count: number): void;
 }
 
-const kept: Room[] = [];
-let compiled: WebAssembly.Module | null | undefined;
-
-function compile(): WebAssembly.Module | null {
-  try {
-    return new WebAssembly.Module(Uint8Array.from(atob(CONDUCT_WASM), (letter) => letter.charCodeAt(0)));
-  } catch {
-    // Not there, or forbidden by the page's policy: the plain solver does the same.
-    return null;
-  }
-}
-
-function roomFor(doubles: number): Room | null {
-  const fits = kept.findIndex((room) => room.doubles.length >= doubles);
-  if (fits >= 0) return kept.splice(fits, 1)[0];
-  compiled ??= compile();
-  if (compiled === null) return null;
-  try {
-    const memory = new WebAssembly.Memory({ initial: Math.ceil(doubles / DOUBLES_PER_PAGE) });
-    const { conduct, takeBack, pull } = new WebAssembly.Instance(compiled, { env: { memory } }).exports as unknown as Omit<Room, 'doubles'>;
-    return { doubles: new Float64Array(memory.buffer), conduct, takeBack, pull };
-  } catch {
-    // A machine that has no room left for another memory: the plain solver takes what there is.
-    return null;
-  }
-}
+const rooms = compiledRooms<Conduction>(CONDUCT_WASM);
 
 /** Null where there is no WebAssembly. */
 export function compiledSolver(mesh: Mesh, faces: Faces, start_C: number, drive: Drive): HeatSolver | null {
   const n = mesh.capacity.length;
-  const room = roomFor(ROWS + ROUNDING + ROW_COUNT * n);
+  const room = rooms.take(ROWS + ROUNDING + ROW_COUNT * n);
   if (room === null) return null;
   const { doubles, conduct } = room;
   const row = (index: number, from = ROWS): Float64Array => doubles.subarray(from + index * n, from + (index + 1) * n);
@@ -114,7 +85,7 @@ export function compiledSolver(mesh: Mesh, faces: Faces, start_C: number, drive:
       return { told: doubles.subarray(GAUGE, GAUGE + GAUGE_SIZE), findPull: () => room.pull(n, from, share.length) };
     },
     release() {
-      if (kept.length < KEPT_AT_MOST) kept.push(room);
+      rooms.giveBack(room);
     },
   };
 }

@@ -252,7 +252,10 @@ function kilnCannot({ kiln, look }: ResolvedFiring, peak_C: number, offset_K: nu
 }
 const LEAST_CLIMB_C_PER_H = 20;
 
-/** Rounds of simulation: holds grow until the coldest place has had its time, the top moves until the coldest place has come to its cone. */
+/**
+ * Rounds of simulation: holds grow until the coldest place has had its time, the top moves until the cone lies midway between what its
+ * coldest and its hottest place came to.
+ */
 export function composeWare(
   firing: ResolvedFiring,
   fired: { ware: Ware; recipe: WareRecipe },

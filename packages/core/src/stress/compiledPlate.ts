@@ -1,9 +1,9 @@
 /**
- * The plate of plate.ts for one glass, compiled from assembly/relax.ts. Each runs in a memory of its own, laid out as said there; memories
- * are kept for the next one.
+ * The plate of plate.ts for one glass, compiled from assembly/relax.ts. Each runs in a memory of its own, laid out as said there.
  */
 import type { GlassConstants } from '../glass/constants';
 import { LOG_VISCOSITY, temperatureAt, viscosityOf } from '../glass/viscosity';
+import { compiledRooms } from '../numerics/compiledRooms';
 import { DECAY_TABLE } from '../numerics/decay';
 import { type Support, evenedOut, leversOf } from './balance';
 import { materialOf } from './material';
@@ -31,40 +31,11 @@ const ROW_COUNT = 19;
 /** No more terms than this have room in the head. */
 const TERMS_AT_MOST = 12;
 
-const DOUBLES_PER_PAGE = 65536 / 8;
-/** A simulation has two at the most: free and held flat. */
-const KEPT_AT_MOST = 4;
-
-interface Room {
-  doubles: Float64Array;
+interface Plate {
   step(n: number, structureTerms: number, stressTerms: number, flat: number): void;
 }
 
-const kept: Room[] = [];
-let compiled: WebAssembly.Module | null | undefined;
-
-function compile(): WebAssembly.Module | null {
-  try {
-    return new WebAssembly.Module(Uint8Array.from(atob(RELAX_WASM), (letter) => letter.charCodeAt(0)));
-  } catch {
-    // Not there, or forbidden by the page's policy: the plain plate does the same.
-    return null;
-  }
-}
-
-function roomFor(doubles: number): Room | null {
-  const fits = kept.findIndex((room) => room.doubles.length >= doubles);
-  if (fits >= 0) return kept.splice(fits, 1)[0];
-  compiled ??= compile();
-  if (compiled === null) return null;
-  try {
-    const memory = new WebAssembly.Memory({ initial: Math.ceil(doubles / DOUBLES_PER_PAGE) });
-    const { step } = new WebAssembly.Instance(compiled, { env: { memory }, relax: { exp: Math.exp } }).exports as unknown as Omit<Room, 'doubles'>;
-    return { doubles: new Float64Array(memory.buffer), step };
-  } catch {
-    return null;
-  }
-}
+const rooms = compiledRooms<Plate>(RELAX_WASM, { relax: { exp: Math.exp } });
 
 /** Null where there is no WebAssembly. */
 export function compiledPlate(
@@ -80,7 +51,7 @@ export function compiledPlate(
   const [structure, spectrum] = [relaxation.structure, relaxation.stress].map((terms) => [...terms].sort((one, other) => one.ratio - other.ratio));
   if (Math.max(structure.length, spectrum.length) > TERMS_AT_MOST) return null;
   const size = ROWS + (ROW_COUNT + structure.length + 2 * spectrum.length) * n;
-  const room = roomFor(size);
+  const room = rooms.take(size);
   if (room === null) return null;
   const { doubles } = room;
   doubles.fill(0, 0, size);
@@ -147,7 +118,7 @@ export function compiledPlate(
       doubles[CURVATURE] = state.curvature_perM;
     },
     release() {
-      if (kept.length < KEPT_AT_MOST) kept.push(room);
+      rooms.giveBack(room);
     },
   };
 }
