@@ -94,7 +94,7 @@ test.each(LOOKS)('a %s', async (look) => {
   await me.heading(new RegExp(`^${RECIPES[look].name}$`));
   await me.sees('live-work', tells);
   await me.sees('look-in-signs', new RegExp(`^Done when: ${RECIPES[look].looksLike.right}`));
-  expect(await me.has('broken-0')).toBe(false);
+  expect(await me.has('broken-limits')).toBe(false);
   await me.reads('Keeps every limit.');
   if (look === 'press' || look === 'lace') await me.expectSound(`the run sheet of a ${look}`);
   // The next kind is tried on the piece as it was.

@@ -239,7 +239,7 @@ test('the next firing of what was fused starts as a slump, and says what is miss
   await me.press('compute');
   await me.heading(/^Slump/);
   expect(await me.text('run-row-0')).toMatch(/one solid/);
-  expect(await me.has('broken-0')).toBe(false);
+  expect(await me.has('broken-limits')).toBe(false);
   await me.expectSound('run sheet of a slump');
 });
 
@@ -267,4 +267,46 @@ test('a caution stands at every set-up and every form of glass', async () => {
     await me.press(`form-${form}`);
     await me.sees('layer-sheet', words);
   }
+});
+
+// Last: it leaves shelves behind that bear little.
+test('what is under the glass: hotter than it bears is told, a little hotter is held for longer, and its binder has a way of its own', async () => {
+  await me.page.goto(`${studio.address}/shelves?shelf=releases`);
+  await me.press('record-thin-paper');
+  await me.type('figure-top_C', '785');
+  await me.type('figure-pace_K_per_s', '90');
+  await me.press('save-record');
+  await me.reads('write both, or leave both empty');
+  await me.type('figure-paceTo_C', '350');
+  await me.expectSound('a release with a pace of its own');
+  await me.press('save-record');
+  await me.find('record-thin-paper');
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.openPiece('Sundial disc');
+  await me.sees('outdated', /The figures of 'Thin paper' have been changed/);
+  await me.press('compute-again');
+  await me.heading(/^Full fuse/);
+  expect(await me.text('run-row-0')).toMatch(/^Burn off[^]*350[^]*90 °C\/h[^]*what binds the coat leaves[^]*coat 90 of 90 °C\/h/);
+  await me.sees('run-row-3', /785[^]*coat 785 of 785 °C/);
+  expect(await me.has('broken-limits')).toBe(false);
+  // Another coat, which bears more: as hot as it would be, and no way for its binder.
+  await me.page.goBack();
+  await me.press('change-step');
+  await me.press('under-own-shelf-primer');
+  await me.expectSound('a firing on a release of the studio’s own');
+  await me.press('compute');
+  await me.heading(/^Full fuse/);
+  await me.sees('run-row-0', /^Warm up/);
+  await me.sees('run-row-2', /8\d\d/);
+  // One that bears far less is told by the amount.
+  await me.page.goto(`${studio.address}/shelves?shelf=releases`);
+  await me.press('record-shelf-primer');
+  await me.type('figure-top_C', '700');
+  await me.press('save-record');
+  await me.find('record-shelf-primer');
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.openPiece('Sundial disc');
+  await me.press('compute-again');
+  await me.heading(/^Full fuse/);
+  await me.sees('broken-2', /coat 8\d\d of 700 °C/);
 });

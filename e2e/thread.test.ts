@@ -120,7 +120,7 @@ describe('the thread, at 390 × 844', () => {
     ] as const) {
       expect(await me.text(`run-row-${row}`)).toMatch(words);
     }
-    expect(await me.has('broken-0')).toBe(false);
+    expect(await me.has('broken-limits')).toBe(false);
     await me.expectSound('run sheet');
   });
 

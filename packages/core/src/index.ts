@@ -52,6 +52,7 @@ export { CONTENTS } from './fit/reactions';
 export type { FitVerdict, PairFit } from './fit/fit';
 export { fitReckoning, fitSentence, pairWords } from './fit/words';
 export { type CoatingFinding, coatingFindings } from './fit/coating';
+export { isLaid, RELEASE_KINDS, type ReleaseKind } from './release/coat';
 export { MOULD_MATERIALS } from './release/gap';
 export { fullPowerHeating, naturalCooling, settledCooling } from './kiln/kiln';
 export { NEVER_S, timesOf, climbingPast } from './kiln/times';
@@ -87,7 +88,7 @@ export { reckoningOf } from './schedule/reckoning';
 export { addSegment, joinSegments, removeSegment, splitSegment } from './schedule/edit';
 export { caseDifferences, type Consequence, consequences, segmentDifferences } from './schedule/differences';
 export { FORM_NAMES, type LaidLayer, LAYER_FORMS, type LayerForm, LAYERS_AT_MOST, type PieceDocument, type PlannedStep, STEPS_AT_MOST } from './piece/document';
-export { footprintWords, setupWords, SHELF_STANDS } from './piece/words';
+export { footprintWords, setupWords, SHELF_STANDS, standsAs } from './piece/words';
 export type { MadeFrom } from './piece/madeFrom';
 export { undoes } from './piece/undoes';
 export {

@@ -20,6 +20,7 @@ import {
 import { z } from 'zod';
 import {
   ControllerInputSchema,
+  CoatSchema,
   count,
   DEEPEST_M,
   EvaluationSchema,
@@ -100,6 +101,7 @@ export const StepSchema = z
     kilnId: recordId('Kiln'),
     controllerId: recordId('Controller'),
     school: SchoolSchema,
+    releaseId: recordId('Release').optional(),
     scheduleId: id.nullable(),
     computedId: id.nullable(),
   })
@@ -263,6 +265,7 @@ export const MadeFromSchema = z
     look: StepSchema.shape.look,
     setup: StepSchema.shape.setup,
     school: SchoolSchema,
+    release: z.object({ id: recordId('Release'), name: z.string(), coat: CoatSchema }).optional(),
     kiln: z.object({ id: recordId('Kiln'), name: z.string(), constants: KilnConstantsSchema.strip(), taken: CorrectionsSchema.optional() }),
     controller: z.object({ id: recordId('Controller'), name: z.string(), counts: ControllerInputSchema.strip() }),
   })

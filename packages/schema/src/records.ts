@@ -4,6 +4,7 @@ import { z } from 'zod';
 import {
   CorrectionsSchema,
   aKiln,
+  coatFields,
   controllerFields,
   GlassConstantsSchema,
   id,
@@ -59,15 +60,10 @@ export const ControllerSchema = z.strictObject({
   ...controllerFields,
 }) satisfies z.ZodType<Controller>;
 
-export const RELEASE_KINDS = ['primer', 'nitrideBrushed', 'nitrideSprayed', 'paper', 'blanket'] as const;
-
 /** What keeps glass from what it lies on or in. */
 export const ReleaseSchema = z.strictObject({
   ...named,
-  kind: oneOf('Kind', RELEASE_KINDS),
-  /** Of paper and blanket. */
-  weight_kg_m2: quantity('Weight', 'kg/m²', 0.01, 20).optional(),
-  top_C: quantity('Hottest it bears', '°C', 100, 1700),
+  ...coatFields,
   /** Before it is renewed. */
   firings: quantity('Firings it lasts', '', 1, 1000).int({ error: 'The firings it lasts must be a whole number.' }),
   /** Coats from a bottle or can, sheets from a roll. */
@@ -75,6 +71,10 @@ export const ReleaseSchema = z.strictObject({
   note: words('Note', 400).default(''),
 });
 export type Release = z.infer<typeof ReleaseSchema>;
+export const ReleaseChangeSchema = ReleaseSchema.refine(({ pace_K_per_s, paceTo_C }) => (pace_K_per_s === undefined) === (paceTo_C === undefined), {
+  path: ['paceTo_C'],
+  error: 'A pace counts up to somewhere: write both, or leave both empty.',
+});
 
 /** A strip test of the studio's own: two glasses fused, and what crossed polarisers or the saw showed. */
 /** What crossed polarisers show of it. */

@@ -101,7 +101,7 @@ export const DEMO_RECORDS: { readonly [K in KindName]?: readonly RecordOf<K>[] }
 
 type LaidWithoutId<L> = L extends unknown ? Omit<L, 'id'> : never;
 type DemoLayer = LaidWithoutId<z.infer<typeof LaidLayerSchema>>;
-type DemoStep = Pick<z.infer<typeof StepSchema>, 'look' | 'setup'>;
+type DemoStep = Pick<z.infer<typeof StepSchema>, 'look' | 'setup' | 'releaseId'>;
 
 export interface DemoFiring {
   /** Hours before the seeding at which it was started. */
@@ -124,7 +124,7 @@ export interface DemoPiece {
 }
 
 const sheet = (glassId: string, mm: number): DemoLayer => ({ form: 'sheet', glassId, thickness_m: mm / 1000 });
-const fuse: DemoStep = { look: 'fullFuse', setup: { kind: 'bareShelf', paper: false } };
+const fuse: DemoStep = { look: 'fullFuse', setup: { kind: 'bareShelf', paper: false }, releaseId: 'shelf-primer' };
 
 /** Oldest first. */
 export const DEMO_PIECES: DemoPiece[] = [
@@ -161,11 +161,15 @@ export const DEMO_PIECES: DemoPiece[] = [
     layers: [sheet('rose-90', 3), { form: 'cap', glassId: 'clear-90', thickness_m: 0.003 }],
     steps: [
       {
-        step: { look: 'contour', setup: { kind: 'board', paper: true } },
+        step: { look: 'contour', setup: { kind: 'board', paper: false }, releaseId: 'thin-paper' },
         firings: [{ hoursAgo: 190, result: 'right', place: 'middle', note: 'Texture kept.' }],
       },
       {
-        step: { look: 'drape', setup: { kind: 'overFormer', paper: true, shaping: { kind: 'former', overhang_m: 0.09, drop_m: 0.05 } } },
+        step: {
+          look: 'drape',
+          setup: { kind: 'overFormer', paper: false, shaping: { kind: 'former', overhang_m: 0.09, drop_m: 0.05 } },
+          releaseId: 'thin-paper',
+        },
         firings: [],
       },
     ],
@@ -175,7 +179,7 @@ export const DEMO_PIECES: DemoPiece[] = [
     typed: { diameter: '260 mm' },
     dammed: true,
     layers: [sheet('slate-90', 6), sheet('clear-90', 6), sheet('clear-90', 6)],
-    steps: [{ step: { look: 'fullFuse', setup: { kind: 'raisedShelf', paper: true } }, firings: [] }],
+    steps: [{ step: { look: 'fullFuse', setup: { kind: 'raisedShelf', paper: false }, releaseId: 'thin-paper' }, firings: [] }],
   },
   {
     name: 'Bird-bath basin',
@@ -199,7 +203,7 @@ export const DEMO_PIECES: DemoPiece[] = [
     ],
     steps: [
       {
-        step: { look: 'tack', setup: { kind: 'bareShelf', paper: false } },
+        step: { look: 'tack', setup: { kind: 'bareShelf', paper: false }, releaseId: 'shelf-primer' },
         firings: [{ hoursAgo: 50, result: 'right', place: 'front right', note: 'Numerals stand, edges soft. One seed near the left edge.' }],
       },
     ],

@@ -31,6 +31,7 @@ describe('a piece file', () => {
     expect(file.shelves.glasses.map(({ id }) => id).sort()).toEqual(['samphire-90', 'slate-90']);
     expect(file.shelves.families.map(({ id }) => id)).toEqual(['soft-90']);
     expect([...file.shelves.kilns, ...file.shelves.controllers].map(({ id }) => id)).toEqual(['low-kiln', 'grey-box']);
+    expect(file.shelves.releases.map(({ id }) => id)).toEqual(['shelf-primer']);
   });
 
   test('of a piece that was never fired is read in again', async () => {

@@ -315,6 +315,11 @@ describe('shelves', () => {
     expect((await server.ask('PUT', '/api/glasses/other', glass)).body.code).toBe('id-differs');
     expect((await server.ask('PUT', '/api/glasses/new', { ...glass, id: 'new', version: 3 })).status).toBe(404);
     expect((await server.ask('PUT', '/api/glasses/gorse-90', { ...glass, colour: 'yellow' })).body.path).toBe('colour');
+    const [primer] = (await server.ask('GET', '/api/releases')).body;
+    expect((await server.ask('PUT', `/api/releases/${primer.id}`, { ...primer, pace_K_per_s: 0.05 })).body).toMatchObject({
+      path: 'paceTo_C',
+      message: expect.stringMatching(/write both/),
+    });
   });
 
   test('a record put away stays for what names it, and comes back', async () => {
@@ -388,6 +393,9 @@ describe('records of every kind', () => {
         shelves.glasses.find(({ id }: Glass) => id === 'clear-90'),
       ),
     ).toMatchObject({ code: 'in-use' });
+    const [nitride, primer] = ['mould-nitride', 'shelf-primer'].map((id) => shelves.releases.find((one: { id: string }) => one.id === id));
+    expect(await remove('releases', primer)).toMatchObject({ code: 'in-use', message: expect.stringMatching(/the piece '/) });
+    expect(await remove('releases', nitride)).toEqual({ ok: true });
     expect(await remove('strip-tests', test)).toEqual({ ok: true });
   });
 });

@@ -15,6 +15,7 @@ import {
   freeId,
   isKind,
   kindOf,
+  namedInDoc,
   renameInDoc,
   renameInSnapshot,
 } from '@torvin/schema';
@@ -42,8 +43,7 @@ function namedByPiece(shelves: Shelves, doc: PieceDoc): PieceFile['shelves'] {
     for (const name of kindOf(kind).names(record)) take(name.kind, name.id);
   };
   for (const kind of KIND_LIST) {
-    const { inPieces } = kindOf(kind);
-    if (inPieces) for (const one of doc[inPieces.list]) take(kind, String((one as unknown as Record<string, unknown>)[inPieces.key]));
+    for (const { id } of namedInDoc(doc, kind)) take(kind, id);
   }
   return Object.fromEntries(KIND_LIST.map((kind) => [kind, (shelves[kind] as Stored[]).filter(({ id }) => named.has(id))])) as PieceFile['shelves'];
 }
@@ -136,15 +136,11 @@ function mustBeKnown(db: Database, { piece: { doc }, shelves }: PieceFile): void
     doesNotHang(path, `${who} names the ${one} '${id}', which neither came with the file nor stands on a shelf here. Nothing was read in.`);
   };
   for (const kind of KIND_LIST) {
-    const { inPieces, names, one } = kindOf(kind);
+    const { names, one } = kindOf(kind);
     (shelves[kind] as Stored[]).forEach((record, i) => {
       for (const name of names(record)) must(name.kind, name.id, `shelves.${kind}.${i}.${name.path}`, `The ${one} '${record.id}' in this file`);
     });
-    if (!inPieces) continue;
-    const { list, key } = inPieces;
-    doc[list].forEach((part, i) =>
-      must(kind, String((part as unknown as Record<string, unknown>)[key]), `piece.doc.${list}.${i}.${key}`, 'The piece in this file'),
-    );
+    for (const { id, path } of namedInDoc(doc, kind)) must(kind, id, `piece.doc.${path}`, 'The piece in this file');
   }
 }
 

@@ -66,7 +66,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
         {together.length > 0 && <Words testID="together">{`In one load with ${together.map(({ pieceName }) => pieceName).join(', ')}.`}</Words>}
         <PhotoRow hashes={firing.photos} of={firing.pieceName} />
         <Words size="label" tone="muted">
-          {`${firing.asFired ? 'Ran otherwise than planned' : schedule.origin === 'computed' ? 'Fired as computed' : 'Fired as changed by hand'}; ${setupWords(snapshot.setup)}${firing.place ? `, ${firing.place}` : ''}${wareFired(snapshot.firing) ? '' : `; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}`}.`}
+          {`${firing.asFired ? 'Ran otherwise than planned' : schedule.origin === 'computed' ? 'Fired as computed' : 'Fired as changed by hand'}; ${setupWords(snapshot.setup, snapshot.firing.setup.coat?.name)}${firing.place ? `, ${firing.place}` : ''}${wareFired(snapshot.firing) ? '' : `; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}`}.`}
         </Words>
         {engines !== null && (
           <Words size="label" tone="muted" testID="earlier-engine">

@@ -48,7 +48,7 @@ function setupDifferences(before: FiringDetail, after: FiringDetail): string[] {
   const [one, other] = [before.schedule.snapshot, after.schedule.snapshot];
   const said = caseDifferences(one.firing, other.firing);
   const pairs: [string, string, string][] = [
-    ['Stands on', setupWords(one.setup), setupWords(other.setup)],
+    ['Stands on', setupWords(one.setup, one.firing.setup.coat?.name), setupWords(other.setup, other.firing.setup.coat?.name)],
     ['Kiln', one.kilnName, other.kilnName],
     ['Place', before.firing.place || 'not said', after.firing.place || 'not said'],
   ];

@@ -19,7 +19,7 @@ import {
   otherUnits,
   RECIPES,
   removeLayer,
-  setupWords,
+  standsAs,
   snapshotOf,
   text,
   turnLayer,
@@ -166,7 +166,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
           />
         )}
         <Words size="label" tone="muted">
-          {`${step ? `${RECIPES[step.look].name.toLowerCase()}, ${setupWords(step.setup)}` : 'no firing planned yet'}${doc.layers.length > 1 ? ` · ${ofFingers() ? 'hold a layer to move it' : 'drag a layer to move it'}` : ''}`}
+          {`${step ? `${RECIPES[step.look].name.toLowerCase()}, ${standsAs(step, shelves)}` : 'no firing planned yet'}${doc.layers.length > 1 ? ` · ${ofFingers() ? 'hold a layer to move it' : 'drag a layer to move it'}` : ''}`}
         </Words>
       </View>
       <View style={{ paddingHorizontal: space.large, paddingVertical: space.small, gap: space.large }}>

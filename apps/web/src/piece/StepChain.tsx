@@ -1,5 +1,5 @@
 /** The firings of a piece in their order: each a card; the open one with its schedule, or with what it is to be. */
-import { type PlannedStep, formatDuration, formatTemperature, hottestSegment, removeStep, text, setupWords } from '@torvin/core';
+import { type PlannedStep, formatDuration, formatTemperature, hottestSegment, removeStep, text, standsAs } from '@torvin/core';
 import KitListItem from '@rneui/themed/dist/ListItem';
 import type { Piece, Shelves, Step } from '@torvin/schema';
 import { Link, useRouter } from 'expo-router';
@@ -152,7 +152,7 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute }: 
         actions={<Action title={working ? 'Computing …' : 'Compute again'} disabled={working} testID="compute-again" onPress={() => onCompute(step)} />}
       />
       <Words size="label" tone="muted">
-        {`${setupWords(step.setup)} · ${mine && mine.origin === 'edited' ? 'computed, then changed by hand' : 'as computed'}`}
+        {`${standsAs(step, shelves)} · ${mine && mine.origin === 'edited' ? 'computed, then changed by hand' : 'as computed'}`}
       </Words>
       {!beside && (
         <Link href={runHref(pieceId, step.id)} style={{ display: 'flex', textDecorationLine: 'none' }} testID="open-run">

@@ -1,6 +1,6 @@
 /** What a firing is to be: its look, how it stands, the mould or former, kiln and controller; then it is computed. */
-import { undoes, type Look, RECIPES, SETUP_KINDS, SETUP_NAMES, formatTemperature, text } from '@torvin/core';
-import type { PieceDoc, Shelves, Step } from '@torvin/schema';
+import { undoes, isLaid, type Look, RECIPES, SETUP_KINDS, SETUP_NAMES, formatTemperature, text } from '@torvin/core';
+import { type PieceDoc, RELEASE_NAMES, type Shelves, type Step } from '@torvin/schema';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
@@ -41,6 +41,9 @@ export interface StepPlannerProps {
 }
 
 const NOTHING: Partial<StepEntry> = {};
+/** A release of the studio's own, beside those that are of any kind. */
+const own = (id: string): string => `own-${id}`;
+const NOT_JUDGED = 'any; its top is not judged';
 
 export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, onCancel }: StepPlannerProps) {
   const units = useUnits();
@@ -67,6 +70,8 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
     onCompute(outcome.step);
   };
   const { ware } = RECIPES[entry.look];
+  const releases = offered(shelves.releases, entry.under ?? '');
+  const laid = entry.under === null ? entry.paper : releases.some(({ id, kind }) => id === entry.under && isLaid(kind));
   const undone = asked ? undoes(doc, { look: entry.look, setup: { kind: entry.setup, paper: entry.paper }, id: step?.id ?? '' }) : null;
   return (
     <View style={{ gap: space.small }} testID="step-planner">
@@ -93,12 +98,17 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
           />
           <Choice
             label="Under the glass"
-            value={entry.paper ? 'paper' : 'primer'}
+            value={entry.under === null ? (entry.paper ? 'paper' : 'primer') : own(entry.under)}
             options={[
-              { value: 'primer', title: 'Primer or spray' },
-              { value: 'paper', title: 'Fibre paper' },
+              ...releases.map(({ id, name, kind, top_C }) => ({
+                value: own(id),
+                title: name,
+                note: `${RELEASE_NAMES[kind].toLowerCase()}, to ${text(formatTemperature(top_C, units.temperature))}`,
+              })),
+              { value: 'primer', title: 'Primer or spray', note: NOT_JUDGED },
+              { value: 'paper', title: 'Fibre paper', note: NOT_JUDGED },
             ]}
-            onChange={(under) => set({ paper: under === 'paper' })}
+            onChange={(under) => set({ paper: under === 'paper', under: releases.find(({ id }) => own(id) === under)?.id ?? null })}
             testID="under"
           />
           <Choice
@@ -115,7 +125,7 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
         </>
       )}
       <Notice tone="care" testID="setup-caution">
-        {[SETUP_CAUTIONS[entry.setup], ...(entry.paper ? [PAPER_CAUTION] : []), ...(entry.wet === 'dry' ? [] : [WET_CAUTIONS[entry.wet]])].join(' ')}
+        {[SETUP_CAUTIONS[entry.setup], ...(laid ? [PAPER_CAUTION] : []), ...(entry.wet === 'dry' ? [] : [WET_CAUTIONS[entry.wet]])].join(' ')}
       </Notice>
       {mayBeSlender(entry.look) && (
         <Choice

@@ -52,7 +52,10 @@ export type StepField =
 export interface StepEntry extends Record<StepField, string> {
   look: Look;
   setup: SetUpKind;
+  /** Of the usual kind, where under names none of the studio's own. */
   paper: boolean;
+  /** The release of the studio's own that is under the glass. */
+  under: string | null;
   wet: Wet | 'dry';
   /** What is fired with no glass, and to which cone. */
   of: WareKind;
@@ -254,6 +257,7 @@ export function entryOfStep(
     look,
     setup: step?.setup.kind ?? usualSetUp(look),
     paper: step?.setup.paper ?? false,
+    under: (step ?? doc.steps.findLast(({ setup }) => setup.kind === usualSetUp(look)))?.releaseId ?? null,
     wet: step ? (step.setup.wet ?? 'dry') : (usualWare(look, units).wet ?? 'dry'),
     kilnId: step?.kilnId ?? last?.kilnId ?? present(kilns, archived)[0]?.id ?? '',
     controllerId: step?.controllerId ?? last?.controllerId ?? present(controllers, archived)[0]?.id ?? '',
@@ -317,13 +321,14 @@ export function stepOf(entry: StepEntry, before: Step | null, units: Units): { s
     look: entry.look,
     setup: {
       kind: entry.setup,
-      paper: entry.paper && shaping?.kind !== 'ware',
+      paper: entry.paper && entry.under === null && shaping?.kind !== 'ware',
       ...(entry.wet === 'dry' ? {} : { wet: entry.wet }),
       ...(shaping ? { shaping } : {}),
     },
     kilnId: entry.kilnId,
     controllerId: entry.controllerId,
     school: before?.school ?? DEFAULT_SCHOOL,
+    ...(entry.under === null || shaping?.kind === 'ware' ? {} : { releaseId: entry.under }),
     scheduleId: before?.scheduleId ?? null,
     computedId: before?.computedId ?? null,
   };

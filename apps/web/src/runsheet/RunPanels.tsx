@@ -67,6 +67,7 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
             <StandsPanel
               firing={firing}
               setup={schedule.snapshot.setup}
+              release={schedule.snapshot.madeFrom?.release}
               unit={unit}
               working={planning.working}
               onTake={(kind) => void planning.plan({ ...step, setup: { ...step.setup, kind } }, piece)}

@@ -1,5 +1,5 @@
 /** One body on each set-up that it can lie on: bare, raised, on the floor, on board; each composed for this very body. */
-import { type FiringCase, SETUP_NAMES, type SetUpKind, type TemperatureUnit, setUpOf } from '@torvin/core';
+import { type FiringCase, type MadeFrom, SETUP_NAMES, type SetUpKind, type TemperatureUnit, setUpOf } from '@torvin/core';
 import { View } from 'react-native';
 import { Words } from '@/ui/Words';
 import { ComposedRow } from './ComposedRow';
@@ -26,17 +26,20 @@ const TELLS = [
 export interface StandsPanelProps {
   firing: FiringCase;
   setup: { kind: SetUpKind; paper: boolean };
+  /** What of the studio's own is under the glass. */
+  release: MadeFrom['release'];
   unit: TemperatureUnit;
   working: boolean;
   onTake(kind: SetUpKind): void;
 }
 
-export function StandsPanel({ firing, setup, unit, working, onTake }: StandsPanelProps) {
+export function StandsPanel({ firing, setup, release, unit, working, onTake }: StandsPanelProps) {
   const { shaping, wet } = firing.setup;
+  const coat = release && { name: release.name, ...release.coat };
   return (
     <View role="list">
       <Words size="label" tone="muted">
-        {`In use: ${SETUP_NAMES[setup.kind].toLowerCase()}. Every row is computed for this body and kiln${setup.paper ? ', on fibre paper' : ''}.`}
+        {`In use: ${SETUP_NAMES[setup.kind].toLowerCase()}. Every row is computed for this body and kiln${release ? `, with ${release.name}` : setup.paper ? ', on fibre paper' : ''}.`}
       </Words>
       {STANDS.map((kind) => (
         <ComposedRow
@@ -45,7 +48,7 @@ export function StandsPanel({ firing, setup, unit, working, onTake }: StandsPane
           id={kind}
           name={SETUP_NAMES[kind]}
           about={COSTS[kind]}
-          firing={{ ...firing, setup: setUpOf({ ...setup, kind, ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}) }) }}
+          firing={{ ...firing, setup: setUpOf({ ...setup, kind, ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}), ...(coat ? { coat } : {}) }) }}
           taken={kind === setup.kind}
           tells={TELLS}
           {...{ unit, working }}

@@ -10,7 +10,7 @@ import { WARE_KINDS } from '../ware/wares';
 import { z } from 'zod';
 import { DEEPEST_M, aBody, bodyFields, noneOrMore } from './body';
 import { ControllerInputSchema, KilnInputSchema, faces, support } from './heat';
-import { oneOf, quantity } from './quantity';
+import { oneOf, quantity, words } from './quantity';
 
 const cavity = {
   thick_m: quantity('Thickest section', 'm', 0.002, DEEPEST_M),
@@ -60,6 +60,8 @@ export const ShapingSchema = z
   ])
   .meta({ id: 'Shaping' }) satisfies z.ZodType<Shaping>;
 
+const pace = (of: string) => z.strictObject({ C_per_h: quantity(`Pace of the ${of}`, '°C/h', 0.5, 2000), past_C: quantity('Where that ends', '°C', 20, 1200) });
+
 export const SetUpSchema = z
   .strictObject({
     below: z.array(support).max(6, { error: 'At most 6 layers under the glass.' }).readonly(),
@@ -67,7 +69,10 @@ export const SetUpSchema = z
     faces,
     around: z.array(support).max(6, { error: 'At most 6 layers round the glass.' }).readonly().optional(),
     top_C: quantity('Top temperature of what the glass lies on', '°C', 200, 1800).optional(),
-    pace: z.strictObject({ C_per_h: quantity('Pace of the mould', '°C/h', 0.5, 2000), past_C: quantity('Where that ends', '°C', 20, 1200) }).optional(),
+    pace: pace('mould').optional(),
+    coat: z
+      .strictObject({ name: words('What is under the glass', 80), top_C: quantity('Hottest that it bears', '°C', 100, 1700), pace: pace('coat').optional() })
+      .optional(),
     twoFaceProof: oneOf('Proof of two faces', ['readings', 'kilnTest']).optional(),
     wet: oneOf('What is wet', WETS).optional(),
     shaping: ShapingSchema.optional(),

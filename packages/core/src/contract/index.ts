@@ -3,6 +3,7 @@ export * from './quantity';
 export * from './problem';
 export * from './glass';
 export * from './body';
+export * from './coat';
 export * from './heat';
 export * from './firing';
 export * from './results';

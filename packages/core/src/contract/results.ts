@@ -73,6 +73,8 @@ export const ReadingSchema = z
       'shelfPace',
       'mouldPace',
       'shelfTop',
+      'coatPace',
+      'coatTop',
       'pull',
       'climbing',
       'squeeze',

@@ -41,7 +41,7 @@ export const FORM_NAMES: Record<LayerForm, string> = {
 /** How the piece stands in the kiln for one firing. */
 export interface PlannedSetUp {
   kind: SetUpKind;
-  /** Fibre paper between the glass and what is under it. */
+  /** Fibre paper of the usual kind between the glass and what is under it. */
   paper: boolean;
   /** What has to dry or burn away first; nothing where left out. */
   wet?: Wet;
@@ -56,6 +56,8 @@ export interface PlannedStep {
   kilnId: string;
   controllerId: string;
   school: School;
+  /** What of the studio's own is between glass and shelf: it stands before paper, which then tells of nothing. */
+  releaseId?: string;
   /** The schedule in use, and the computed one it goes back to. */
   scheduleId: string | null;
   computedId: string | null;

@@ -8,6 +8,7 @@ import type { Controller } from '../kiln/controller';
 import type { KilnConstants } from '../kiln/kiln';
 import type { Corrections } from '../learn/corrections';
 import { type Look, RECIPES } from '../look/recipes/all';
+import type { Coat } from '../release/coat';
 import type { School } from '../schedule/firingCase';
 import type { Units } from '../units/convert';
 import { formatLength, formatStock, text } from '../units/format';
@@ -26,6 +27,8 @@ export interface MadeFrom {
   look: Look;
   setup: PlannedSetUp;
   school: School;
+  /** What of the studio's own was between glass and shelf. */
+  release?: { id: string; name: string; coat: Coat };
   /** taken: what of its firings was planned by; left out where all was as usual. */
   kiln: { id: string; name: string; constants: KilnConstants; taken?: Corrections };
   controller: { id: string; name: string; counts: Controller };
@@ -75,8 +78,12 @@ function takenWords(kiln: string, made: Corrections | undefined, now: Correction
 export function madeFromDifferences(made: MadeFrom, now: MadeFrom, units: Units): string[] {
   const said = layupDifferences(made, now, units);
   if (made.look !== now.look) said.push(`It was for a ${RECIPES[made.look].name.toLowerCase()}; it is to be a ${RECIPES[now.look].name.toLowerCase()}.`);
-  if (setupWords(made.setup) !== setupWords(now.setup)) said.push(`The set-up was '${setupWords(made.setup)}'; now it is '${setupWords(now.setup)}'.`);
+  const isSame = made.release?.id === now.release?.id;
+  const stands = setupWords(now.setup, now.release?.name);
+  const stood = setupWords(made.setup, isSame ? now.release?.name : made.release?.name);
+  if (stood !== stands) said.push(`The set-up was '${stood}'; now it is '${stands}'.`);
   else if (!sameMatter(made.setup, now.setup)) said.push('The mould or former has other measures than then.');
+  if (stood === stands && !sameMatter(made.release?.coat, now.release?.coat)) said.push(`The figures of '${now.release?.name}' have been changed.`);
   if (!sameMatter(made.school, now.school)) said.push('Another way of heat or soak has been chosen.');
   if (made.kiln.id !== now.kiln.id) said.push(`It was for the kiln '${made.kiln.name}'; it is to be fired in '${now.kiln.name}'.`);
   else if (!sameMatter(made.kiln.constants, now.kiln.constants)) said.push(`The figures of the kiln '${now.kiln.name}' have been changed.`);

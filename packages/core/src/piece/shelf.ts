@@ -4,6 +4,7 @@ import type { GlassConstants } from '../glass/constants';
 import type { Controller } from '../kiln/controller';
 import type { KilnConstants } from '../kiln/kiln';
 import type { TakenOver } from '../learn/corrections';
+import type { Coat } from '../release/coat';
 
 /** What every record has beside its constants. */
 export interface Labelled {
@@ -34,6 +35,7 @@ export interface Shelf<C extends Labelled & Controller = Labelled & Controller> 
   kilns: readonly (Labelled & KilnConstants & TakenOver)[];
   controllers: readonly C[];
   stripTests: readonly ShelfTest[];
+  releases: readonly (Labelled & Coat)[];
 }
 
 /** A glass by its id, with the constants of its family. */

@@ -6,6 +6,7 @@ import { type TakenOver, correctionsOf } from '../learn/corrections';
 import { type Outcome, found, refused } from '../problem';
 import type { FiringCase, Body } from '../schedule/firingCase';
 import { DEFAULT_LIMITS } from '../schedule/limits';
+import { type Coat } from '../release/coat';
 import { setUpOf } from '../schedule/setups';
 import { ENGINE_VERSION } from '../version';
 import { bodyAt } from './bodyAt';
@@ -40,18 +41,20 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
   const ware = RECIPES[step.look].ware ? wareOf(step.setup.shaping) : null;
   const body = ware ? found(noBody(ware)) : bodyAt(doc, index, namedGlasses(shelf));
   if (!body.ok) return body;
-  const missing = (what: string, key: 'kilnId' | 'controllerId') =>
+  const missing = (what: string, key: 'kilnId' | 'controllerId' | 'releaseId') =>
     refused('unknown-id', `doc.steps.${index}.${key}`, `No ${what} '${step[key]}' on the shelf.`);
   const kiln = shelf.kilns.find(({ id }) => id === step.kilnId);
   if (!kiln) return missing('kiln', 'kilnId');
   const controller = shelf.controllers.find(({ id }) => id === step.controllerId);
   if (!controller) return missing('controller', 'controllerId');
+  const release = ware || step.releaseId === undefined ? null : shelf.releases.find(({ id }) => id === step.releaseId);
+  if (release === undefined) return missing('release', 'releaseId');
   const { kind, paper, wet } = step.setup;
   const { constants, taken } = kilnOf(kiln);
   const corrections = correctionsOf(taken);
   const firing: FiringCase = {
     body: body.value,
-    setup: setUpOf(step.setup),
+    setup: setUpOf({ ...step.setup, ...(release ? { coat: { name: release.name, ...coatOf(release) } } : {}) }),
     kiln: constants,
     look: step.look,
     school: step.school,
@@ -67,11 +70,12 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
     kilnName: kiln.name,
     controller,
     layers: ware ? [drawnWare(ware)] : drawnLayers(doc, shelf),
-    setup: { kind, paper, ...(wet ? { wet } : {}), ...(ware ? { shaping: ware } : {}) },
+    setup: { kind, paper: paper && !release, ...(wet ? { wet } : {}), ...(ware ? { shaping: ware } : {}) },
     engine: ENGINE_VERSION,
     madeFrom: madeFromOf(ware ? { ...doc, footprint: body.value.footprint, dammed: false, layers: [], steps: [step] } : doc, step, ware ? 0 : index, shelf, {
       kiln,
       controller,
+      release,
     }),
   });
 }
@@ -84,6 +88,13 @@ export const drawnWare = ({ of, wall_m }: Ware): DrawnLayer => ({ name: WARE_NAM
 
 /** A controller without its name: how it counts. */
 const countsOf = ({ unit, fullSpeedCode, mostSegments }: Controller): Controller => ({ unit, fullSpeedCode, mostSegments });
+
+/** A release without what it is called and how long it lasts: what a firing is computed by. */
+const coatOf = ({ kind, weight_kg_m2, top_C, pace_K_per_s, paceTo_C }: Coat): Coat => ({
+  ...{ kind, top_C },
+  ...(weight_kg_m2 === undefined ? {} : { weight_kg_m2 }),
+  ...(pace_K_per_s === undefined || paceTo_C === undefined ? {} : { pace_K_per_s, paceTo_C }),
+});
 
 /** A kiln's own constants, and what its firings have taught. */
 function kilnOf(kiln: Shelf['kilns'][number]): { constants: KilnConstants; taken: TakenOver } {
@@ -111,7 +122,7 @@ function madeFromOf(
   { look, setup, school }: PlannedStep,
   index: number,
   shelf: Shelf,
-  { kiln, controller }: { kiln: Shelf['kilns'][number]; controller: Labelled & Controller },
+  { kiln, controller, release }: { kiln: Shelf['kilns'][number]; controller: Labelled & Controller; release: Shelf['releases'][number] | null },
 ): MadeFrom {
   const drawn = drawnLayers(doc, shelf);
   const { constants, taken } = kilnOf(kiln);
@@ -123,8 +134,9 @@ function madeFromOf(
     glasses: Object.fromEntries(namedGlasses(shelf).flatMap(({ id, constants }) => (used.has(id) ? [[id, constants]] : []))),
     before: doc.steps.slice(0, index).map((earlier) => ({ look: earlier.look, setup: earlier.setup })),
     look,
-    setup,
+    setup: release ? { ...setup, paper: false } : setup,
     school,
+    ...(release ? { release: { id: release.id, name: release.name, coat: coatOf(release) } } : {}),
     kiln: { id: kiln.id, name: kiln.name, constants: withoutRoom(constants), ...(correctionsOf(taken) ? { taken: correctionsOf(taken) } : {}) },
     controller: { id: controller.id, name: controller.name, counts: countsOf(controller) },
   };

@@ -33,6 +33,7 @@ const shelf: Shelf = {
   kilns: [{ id: 'k', name: 'Low kiln', ...STUDIO_KILN }],
   controllers: [{ id: 'c', name: 'Grey box', unit: 'C', fullSpeedCode: 1500, mostSegments: 8 }],
   stripTests: [],
+  releases: [],
 };
 
 test('is computed from what is fired alone, whatever lies in the piece, and drawn and named as that', () => {

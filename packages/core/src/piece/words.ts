@@ -4,7 +4,8 @@ import { SETUP_NAMES, type SetUpKind } from '../schedule/setups';
 import { WARE_NAMES, type Ware } from '../ware/wares';
 import type { LengthUnit } from '../units/convert';
 import { formatLength, text } from '../units/format';
-import type { PlannedSetUp } from './document';
+import type { PlannedSetUp, PlannedStep } from './document';
+import type { Shelf } from './shelf';
 
 export function footprintWords(footprint: Footprint, unit: LengthUnit): string {
   if (footprint.shape === 'disc') return `disc of ${text(formatLength(footprint.diameter_m, unit))}`;
@@ -25,5 +26,10 @@ export const SHELF_STANDS: Partial<Record<SetUpKind, string>> = {
   board: 'on fibre board',
 };
 
-export const setupWords = ({ kind, paper, wet, shaping }: Pick<PlannedSetUp, 'kind' | 'paper' | 'wet' | 'shaping'>): string =>
-  `${shaping?.kind === 'ware' ? wareStands(shaping, kind) : SETUP_NAMES[kind].toLowerCase()}${paper ? ', on fibre paper' : ''}${wet ? `, ${wet}` : ''}`;
+/** under: the release of the studio's own that is under the glass, by its name. */
+export const setupWords = ({ kind, paper, wet, shaping }: Pick<PlannedSetUp, 'kind' | 'paper' | 'wet' | 'shaping'>, under?: string): string =>
+  `${shaping?.kind === 'ware' ? wareStands(shaping, kind) : SETUP_NAMES[kind].toLowerCase()}${under !== undefined ? `, ${under}` : paper ? ', on fibre paper' : ''}${wet ? `, ${wet}` : ''}`;
+
+/** How a planned firing stands, with what of the studio's own is under the glass. */
+export const standsAs = ({ setup, releaseId }: Pick<PlannedStep, 'setup' | 'releaseId'>, { releases }: Pick<Shelf, 'releases'>): string =>
+  setupWords(setup, releases.find(({ id }) => id === releaseId)?.name);

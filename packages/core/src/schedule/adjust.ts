@@ -13,6 +13,7 @@ import {
   KILN_PACE_SHARE,
   LEAST_CLIMB_K,
   SQUEEZE_BELOW_SEALING_K,
+  WORK_CLEARANCE,
   evening,
   keyedIn,
   schoolHold,
@@ -21,15 +22,13 @@ import {
   usualSqueeze,
 } from './firstGuess';
 import { clamp, niceHold, niceRate } from './rounding';
-import { standPace } from './shelfPace';
+import { hottestBorne_C, pacesFrom } from './shelfPace';
 import { steadyHeating } from '../kiln/kiln';
 import type { PurposefulSegment } from '../kiln/segment';
 
 const LEAST_SQUEEZE_S = 20 * 60;
 /** A squeeze that asks for longer is meant hotter: nobody waits for what a few degrees do. */
 const MOST_SQUEEZE_S = 60 * 60;
-/** How far inside its range the work must lie to count as met without its middle. */
-const WORK_CLEARANCE = 1.15;
 /** What a shorter hold would do is told badly where the glass lags far behind: the heat is moved by no more than this at once, K. */
 const MOST_SHIFT_K = 40;
 /** The simulation sees more than the closed form, so it needs less reserve. */
@@ -95,7 +94,7 @@ function paced(
   for (const reading of readings) {
     const { limit, value, allowed } = reading;
     if (limit === 'kilnPace') share = Math.min(share, (KILN_PACE_SHARE * allowed) / value);
-    if (limit === 'shelfPace' || limit === 'mouldPace') share = Math.min(share, allowed / value);
+    if (limit === 'shelfPace' || limit === 'mouldPace' || limit === 'coatPace') share = Math.min(share, allowed / value);
     if (isPace(limit)) {
       share = Math.min(share, allowed / reserveFor(limit, firing) / value);
     }
@@ -107,7 +106,8 @@ function paced(
       FASTER_AT_MOST,
       ...readings.flatMap(({ limit, value, allowed }) => (isPace(limit) ? [allowed / reserveFor(limit, firing) / value] : [])),
     );
-    const most = Math.min(standPace(firing).C_per_h, KILN_PACE_SHARE * 3600 * steadyHeating(firing.kiln, segment.target_C));
+    const stand = pacesFrom(firing, from_C).map(({ C_per_h }) => C_per_h);
+    const most = Math.min(...stand, KILN_PACE_SHARE * 3600 * steadyHeating(firing.kiln, segment.target_C));
     const faster = niceRate(Math.min(segment.rate_C_per_h * room * SHORT_OF_ROOM, most), keyedIn(firing));
     return faster > segment.rate_C_per_h ? { ...segment, rate_C_per_h: faster } : segment;
   }
@@ -176,7 +176,9 @@ function workHold(firing: ResolvedFiring, segment: PurposefulSegment, { work_per
   const wouldDo = work.mean + (usual_s - segment.hold_s) * perSecond;
   const shift = clamp(efold(vft, segment.target_C) * Math.log(aim / Math.max(wouldDo, aim * 1e-3)), -MOST_SHIFT_K, MOST_SHIFT_K);
   const round = targetsOf(firing);
-  const moved_C = segment.target_C + shift;
+  // What bears no more is gone up to once: there a longer hold is tried before it is passed.
+  const borne_C = round.down(hottestBorne_C(firing.setup));
+  const moved_C = segment.target_C < borne_C ? Math.min(segment.target_C + shift, borne_C) : segment.target_C + shift;
   const target_C = Math.min(shift > 0 ? round.up(moved_C) : round.down(moved_C), round.down(kiln.top_C));
   return { ...segment, target_C, hold_s: usual_s };
 }

@@ -13,7 +13,7 @@ import { aimedWork } from '../look/work';
 import { leastSoak } from './leastSoak';
 import { openingTemperature } from './opening';
 import type { Segment } from '../kiln/segment';
-import { standPace } from './shelfPace';
+import { pacesFrom } from './shelfPace';
 import { followed, wareFired, wareReadings } from './ware';
 import { ENGINE_VERSION } from '../version';
 
@@ -23,6 +23,8 @@ export type LimitName =
   | 'shelfPace'
   | 'mouldPace'
   | 'shelfTop'
+  | 'coatPace'
+  | 'coatTop'
   | 'pull'
   | 'climbing'
   | 'squeeze'
@@ -151,16 +153,18 @@ function readingsOf(
   keyed.forEach((segment, i) => {
     if (segment.target_C > kiln.top_C) read('kilnTop', i, segment.target_C, kiln.top_C, 'C');
   });
-  const stand = standPace(firing);
   if (setup.top_C !== undefined && segments[hottest].target_C > setup.top_C) read('shelfTop', hottest, segments[hottest].target_C, setup.top_C, 'C');
+  if (setup.coat && segments[hottest].target_C > setup.coat.top_C - TOP_SAID_FROM_K) {
+    read('coatTop', hottest, segments[hottest].target_C, setup.coat.top_C, 'C');
+  }
   figures.forEach((one, i) => {
     const { rate_C_per_h, target_C } = segments[i];
     const from_C = i === 0 ? kiln.ambient_C : segments[i - 1].target_C;
     const climbs = target_C > from_C;
     if (climbs && rate_C_per_h !== null && one.kilnBest_C_per_h !== null) read('kilnPace', i, rate_C_per_h, one.kilnBest_C_per_h, 'K/h');
-    if (climbs && stand.past_C - from_C > SHELF_LEAST_WAY_K) {
+    for (const stand of climbs ? pacesFrom(firing, from_C) : []) {
       const pace = rate_C_per_h ?? meanRate(figures, i, target_C - from_C, segments[i].hold_s);
-      if (pace > SHELF_SAID_FROM * stand.C_per_h) read(stand.limit, i, pace, stand.C_per_h, 'K/h');
+      if (pace > PACE_SAID_FROM * stand.C_per_h) read(stand.limit, i, pace, stand.C_per_h, 'K/h');
     }
     if (one.tension_max_Pa > 0) read('pull', i, one.tension_max_Pa, limits.pull_Pa, 'Pa');
     if (one.spread_climbing_K > 0 && climbs && !firing.ofGrains) read('climbing', i, one.spread_climbing_K, limits.climbing_K, 'K');
@@ -204,10 +208,10 @@ function readingsOf(
 /** Colder than this under its annealing point glass relaxes as well as evens out in its soak, K. */
 const LOW_SOAK_UNDER_K = 15;
 
-/** Nearer than this to its pace a shelf is spoken of. */
-const SHELF_SAID_FROM = 0.85;
-/** What is left of a climb under where it counts is too short to be judged, K. */
-const SHELF_LEAST_WAY_K = 60;
+/** Nearer than this to its pace a shelf, mould or coat is spoken of. */
+const PACE_SAID_FROM = 0.85;
+/** Nearer than this to its top a coat is spoken of, K. */
+const TOP_SAID_FROM_K = 10;
 
 /** °C/h over a ramp that went as fast as it could. */
 const meanRate = (figures: readonly SegmentFigures[], i: number, way_K: number, hold_s: number): number =>

@@ -19,7 +19,7 @@ import { type RoundTargets, clamp, niceHold, niceRate, roundTargets } from './ro
 import { INVESTMENT_WALL_M, type SetUp, overGlass, roundGlass } from './setups';
 import type { Shape } from '../heat/stack';
 import type { PurposefulSegment, Role } from '../kiln/segment';
-import { standPace } from './shelfPace';
+import { LEAST_WAY_K, hottestBorne_C, standPace } from './shelfPace';
 import { cavityOf } from '../look/shaping';
 import type { TemperatureUnit } from '../units/convert';
 
@@ -63,6 +63,9 @@ const SETTLE_HOLD_S = 90 * 60;
 /** Whether grains lie in a mould, which some hold while they sink together. */
 export const settlesGrains = ({ body, look }: Pick<FiringCase, 'body' | 'look'>): boolean =>
   !body.joined && RECIPES[look].fills !== undefined && strewnOf(body) !== null;
+
+/** How far inside its range the work must lie to count as met without its middle. */
+export const WORK_CLEARANCE = 1.15;
 
 /** What a schedule is keyed in: figures are chosen round there. */
 export const keyedIn = ({ controller }: Pick<FiringCase, 'controller'>): TemperatureUnit => controller?.unit ?? 'C';
@@ -116,15 +119,19 @@ export function evening(firing: ResolvedFiring, at_C: number): number {
  * changes the hold first, and only where no usual hold does it the heat.
  */
 function workingTemperature(firing: ResolvedFiring, climb_K_per_s: (at_C: number) => number): number {
-  const vft = firing.viscosity;
-  const work = aimedWork(firing.look, valueOf(firing.work_perPa)) / firing.workFactor;
+  const { viscosity: vft, kiln } = firing;
+  const wanted = valueOf(firing.work_perPa);
+  const work = aimedWork(firing.look, wanted) / firing.workFactor;
   const hold_s = schoolHold(firing);
+  const worth_s = (held_C: number): number => rampsWorth(vft, held_C, climb_K_per_s(held_C), naturalCooling(kiln, held_C));
   let at_C = temperatureAt(vft, logViscosityFor(work, hold_s));
-  for (let round = 0; round < 4; round += 1) {
-    const worth = rampsWorth(vft, at_C, climb_K_per_s(at_C), naturalCooling(firing.kiln, at_C));
-    at_C = temperatureAt(vft, logViscosityFor(work, hold_s + worth));
-  }
-  return targetsOf(firing).near(at_C);
+  for (let round = 0; round < 4; round += 1) at_C = temperatureAt(vft, logViscosityFor(work, hold_s + worth_s(at_C)));
+  // No hotter than shelf, mould and coat bear, where the longest usual hold does enough there.
+  const round = targetsOf(firing);
+  const borne_C = round.down(hottestBorne_C(firing.setup));
+  if (at_C <= borne_C) return round.near(at_C);
+  const does = fluidity(vft, borne_C) * (RECIPES[firing.look].hold_s.most + worth_s(borne_C));
+  return does > wanted.least * WORK_CLEARANCE ? borne_C : round.near(at_C);
 }
 
 /** How long a squeeze is held before the simulation has been asked, s. */
@@ -162,9 +169,17 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
   const cooledBrittle = pulledTo(tensionLag(firing, 'fired'));
   const thenCool = Math.min(SECOND_OVER_FIRST * cool, cooledBrittle);
   const lastCool = Math.min(LAST_OVER_FIRST * cool, cooledBrittle);
-  const warm = rate(
-    Math.min(pulledTo(tensionLag(firing, 'heated')), mayClimb, standPace(firing).C_per_h, KILN_PACE_SHARE * 3600 * steadyHeating(kiln, regimes.brittle_C)),
+  const mayWarm = Math.min(
+    pulledTo(tensionLag(firing, 'heated')),
+    mayClimb,
+    standPace(firing).C_per_h,
+    KILN_PACE_SHARE * 3600 * steadyHeating(kiln, regimes.brittle_C),
   );
+  // A coat that asks for less than all else has a way of its own, unless that is nearly all of the warm-up.
+  const coat = setup.coat?.pace && setup.coat.pace.C_per_h < mayWarm ? setup.coat.pace : null;
+  const apart = coat !== null && coat.past_C < regimes.brittle_C - LEAST_WAY_K;
+  const slow = rate(Math.min(mayWarm, coat?.C_per_h ?? Infinity));
+  const warm = apart ? rate(mayWarm) : slow;
   // The kiln must lead by the glass's lag for the glass itself to be past brittle.
   const lag = (warm / 3600) * (throughLaid + heatPerArea(firing, firing.shape) / Math.max(exchange(setup.faces.top, regimes.brittle_C, regimes.brittle_C), 1));
   const warm_C = Math.min(round.up(Math.max(regimes.brittle_C + lag, setup.pace?.past_C ?? 0)), round.down((squeezes ? squeeze_C : work_C) - LEAST_CLIMB_K));
@@ -174,9 +189,11 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
   const settle_C = round.near(glass.softening_C + SETTLE_ABOVE_SOFTENING_K);
   const settles = firing.school.grains === 'held' && settlesGrains(firing) && settle_C > warm_C + LEAST_CLIMB_K && settle_C < work_C - LEAST_CLIMB_K;
   const [dry_C, burnOff_C] = [round.down(DRYING.at_C), round.down(BURNING_OFF.at_C)];
+  const unbound_C = setup.wet === 'glued' ? burnOff_C : setup.wet ? dry_C : kiln.ambient_C;
   return [
-    ...(setup.wet ? [segment('dry', rate(Math.min(warm, DRYING.rate_C_per_h)), dry_C, dryingHold(setup))] : []),
-    ...(setup.wet === 'glued' ? [segment('burnOff', rate(Math.min(warm, BURNING_OFF.rate_C_per_h)), burnOff_C, BURNING_OFF.hold_s)] : []),
+    ...(setup.wet ? [segment('dry', rate(Math.min(slow, DRYING.rate_C_per_h)), dry_C, dryingHold(setup))] : []),
+    ...(setup.wet === 'glued' ? [segment('burnOff', rate(Math.min(slow, BURNING_OFF.rate_C_per_h)), burnOff_C, BURNING_OFF.hold_s)] : []),
+    ...(apart && coat.past_C - unbound_C > LEAST_WAY_K ? [segment('burnOff', slow, round.up(coat.past_C))] : []),
     segment('warmUp', warm, warm_C),
     ...(squeezes ? [segment('squeeze', climb(squeeze_C), squeeze_C, squeezeHold)] : []),
     ...(settles ? [segment('settle', climb(settle_C), settle_C, SETTLE_HOLD_S)] : []),

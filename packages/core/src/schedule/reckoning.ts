@@ -232,7 +232,13 @@ function linesOf(question: Question): string[] {
       ];
     }
     case 'shelfTop':
-      return ['What it lies on, by its material; typical: its maker and its coat may say less.'];
+      return ['What it lies on, by its material; typical: its maker may say less.'];
+    case 'coatTop':
+      return [`${coatName(firing)}, by its record: ${text(formatTemperature(reading.allowed, units.temperature))}.`];
+    case 'coatPace':
+      return [
+        `${coatName(firing)}, by its record: ${text(formatRate(reading.allowed, units.temperature))} up to ${text(formatTemperature(firing.setup.coat?.pace?.past_C ?? 0, units.temperature))}.`,
+      ];
     case 'kilnTop':
       return [`The kiln's own top, ${text(formatTemperature(kiln.top_C, units.temperature))}.`];
     case 'opening':
@@ -246,6 +252,8 @@ function linesOf(question: Question): string[] {
       return [];
   }
 }
+
+const coatName = ({ setup: { coat } }: Question['firing']): string => (coat ? `'${coat.name}'` : 'What is under the glass');
 
 /** What a limit is about, as one artist would say it to another. */
 function plainly({ limit }: Reading): string {
@@ -282,6 +290,10 @@ function plainly({ limit }: Reading): string {
       return 'A mould of plaster and silica swells in leaps as it is warmed; hurried through them it cracks.';
     case 'shelfTop':
       return 'Past its top heat a shelf bends, a board crumbles, a mould loses its form.';
+    case 'coatPace':
+      return 'Primer, paper and spray are bound with something that has to burn away; hurried, a coat lifts off or its smoke is caught in the glass.';
+    case 'coatTop':
+      return 'Past its top heat a coat sinters or breaks down, and glass and shelf become one.';
     case 'kilnTop':
       return 'No kiln is to be asked for more than it was built for.';
     case 'opening':

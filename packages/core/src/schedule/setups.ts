@@ -6,6 +6,7 @@ import type { Face } from '../heat/exchange';
 import type { StackLayer } from '../heat/stack';
 import type { Ware } from '../ware/wares';
 import { type Shaping, cavityOf, wareOf } from '../look/shaping';
+import { type Coat, isLaid } from '../release/coat';
 
 type SupportLayer = Extract<StackLayer, { of: 'support' }>;
 
@@ -25,11 +26,19 @@ export interface SetUp {
   /** What the lowest of shelf, board or mould bears, °C. */
   top_C?: number;
   /** How fast a mould of its own kind may be warmed, °C/h, and up to where; the shelf's pace holds beside it. */
-  pace?: { C_per_h: number; past_C: number };
+  pace?: Pace;
+  /** What keeps the glass from what it lies on, where it is one that is known; told by its name. */
+  coat?: { name: string; top_C: number; pace?: Pace };
   /** What has to leave before it is warmed: water of a damp mould, primer or lay-up; glue, gel or paste. Dry where left out. */
   wet?: Wet;
   /** The mould or former, where the glass is to take its shape. */
   shaping?: Shaping;
+}
+
+/** How fast something may be warmed, °C/h, and past where it bears what the kiln can give. */
+export interface Pace {
+  C_per_h: number;
+  past_C: number;
 }
 
 export const WETS = ['damp', 'glued'] as const;
@@ -57,7 +66,15 @@ const SHELF: SupportLayer = { of: 'support', thickness_m: 0.016, conductivity_W_
 const FLOOR_BRICK: SupportLayer = { of: 'support', thickness_m: 0.05, conductivity_W_mK: 0.25, density_kg_m3: 700, heatCapacity_J_kgK: 1000 };
 const FIBRE_BOARD: SupportLayer = { of: 'support', thickness_m: 0.025, conductivity_W_mK: 0.12, density_kg_m3: 320, heatCapacity_J_kgK: 1050 };
 const CLAY_WALL: SupportLayer = { of: 'support', thickness_m: 0.01, conductivity_W_mK: 0.9, density_kg_m3: 1850, heatCapacity_J_kgK: 950 };
-export const FIBRE_PAPER: SupportLayer = { of: 'support', thickness_m: 0.001, conductivity_W_mK: 0.1, density_kg_m3: 200, heatCapacity_J_kgK: 1050 };
+/** Fibre that is laid between, kg/m³: pressed to paper, or loose. */
+const LAID_kg_m3 = { paper: 200, blanket: 110 } as const;
+export const FIBRE_PAPER: SupportLayer = {
+  of: 'support',
+  thickness_m: 0.001,
+  conductivity_W_mK: 0.1,
+  density_kg_m3: LAID_kg_m3.paper,
+  heatCapacity_J_kgK: 1050,
+};
 
 /** Plaster and silica, half and half, once it is dry. */
 export const INVESTMENT_WALL_M = 0.025;
@@ -92,8 +109,24 @@ export const SETUPS: Record<SetUpKind, SetUp> = {
   onPosts: { below: [], above: [CLAY_WALL], faces: { top: OPEN, bottom: OPEN }, top_C: MOULD_TOP_C },
 };
 
-/** The same set-up with a sheet of fibre paper between glass and what is under it. */
-export const withPaper = (setup: SetUp): SetUp => ({ ...setup, below: [...setup.below, FIBRE_PAPER] });
+/** The same set-up with a sheet of fibre paper between glass and what is under it, or with another that is laid there. */
+export const withPaper = (setup: SetUp, laid = FIBRE_PAPER): SetUp => ({ ...setup, below: [...setup.below, laid] });
+
+/** Thinnest and thickest of it that heat is followed through, m. */
+const LAID_M = { least: 0.0005, most: 0.1 } as const;
+
+/** A layer that is laid between, as thick as its weight tells; as heavy as paper usually is where that is not said. */
+const laidAs = (kind: keyof typeof LAID_kg_m3, weight_kg_m2 = FIBRE_PAPER.thickness_m * FIBRE_PAPER.density_kg_m3): SupportLayer => ({
+  ...FIBRE_PAPER,
+  thickness_m: Math.min(Math.max(weight_kg_m2 / LAID_kg_m3[kind], LAID_M.least), LAID_M.most),
+  density_kg_m3: LAID_kg_m3[kind],
+});
+
+/** The set-up with one of the studio's own releases between glass and what is under it. */
+function coated(setup: SetUp, { name, kind, weight_kg_m2, top_C, pace_K_per_s, paceTo_C }: Coat & { name: string }): SetUp {
+  const pace = pace_K_per_s === undefined || paceTo_C === undefined ? {} : { pace: { C_per_h: 3600 * pace_K_per_s, past_C: paceTo_C } };
+  return { ...(isLaid(kind) ? withPaper(setup, laidAs(kind, weight_kg_m2)) : setup), coat: { name, top_C, ...pace } };
+}
 
 /** How a firing is set up in the kiln, as a person chooses it. */
 export interface ChosenSetUp {
@@ -101,17 +134,19 @@ export interface ChosenSetUp {
   paper: boolean;
   wet?: Wet;
   shaping?: Shaping;
+  /** What is between glass and shelf, where it is one that is known: stands before the usual paper. */
+  coat?: Coat & { name: string };
 }
 
-/** The set-up that is meant: with paper, and with the wall and the core of a mould as thick as they are. */
-export function setUpOf({ kind, paper, wet, shaping }: ChosenSetUp): SetUp {
-  const under = paper ? withPaper(SETUPS[kind]) : SETUPS[kind];
+/** The set-up that is meant: with what is under the glass, and with the wall and the core of a mould as thick as they are. */
+export function setUpOf({ kind, paper, wet, shaping, coat }: ChosenSetUp): SetUp {
+  const under = coat ? coated(SETUPS[kind], coat) : paper ? withPaper(SETUPS[kind]) : SETUPS[kind];
   const ware = wareOf(shaping);
   return { ...(ware ? standingOf(under, ware) : walled(under, shaping)), ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}) };
 }
 
 /** What a ware stands on: a shelf that is fired itself lies on no other, and no mould in another. */
-const standingOf = ({ pace: _pace, above: _above, ...setup }: SetUp, { of }: Ware): SetUp => ({
+const standingOf = ({ pace: _pace, above: _above, coat: _coat, ...setup }: SetUp, { of }: Ware): SetUp => ({
   ...setup,
   below: setup.below.filter((layer) => !isMould(layer) && !(of === 'shelf' && layer === SHELF)),
 });

@@ -60,7 +60,7 @@ export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<Purposeful
     case 'dry':
       return 'water leaves, vent open; weigh it, the clock cannot tell';
     case 'burnOff':
-      return 'glue burns away, vent open and the room aired';
+      return firing.setup.wet === 'glued' ? 'glue burns away, vent open and the room aired' : 'what binds the coat leaves, vent open and the room aired';
     case 'warmUp':
       if (firing.setup.pace) return `${firing.body.joined ? 'the glass' : looseWords(firing, unit)}, slowly: here the mould swells`;
       return firing.body.joined
@@ -131,6 +131,10 @@ export function readingPhrase(reading: Reading, { temperature: unit, length }: U
       return `mould ${formatRate(value, unit).figure} of ${text(formatRate(allowed, unit))}`;
     case 'shelfTop':
       return `${text(formatTemperature(value, unit))}, shelf or mould to ${text(formatTemperature(allowed, unit))}`;
+    case 'coatPace':
+      return `coat ${formatRate(value, unit).figure} of ${text(formatRate(allowed, unit))}`;
+    case 'coatTop':
+      return `coat ${formatTemperature(value, unit).figure} of ${text(formatTemperature(allowed, unit))}`;
     case 'kilnPace':
       return `${formatRate(value, unit).figure} asked, over this way the kiln makes ${text(formatRate(allowed, unit))}`;
     case 'pull':
@@ -185,6 +189,10 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
       return `${text(formatRate(value, unit))} is faster than a mould with this wall bears, by ${text(formatRate(value - allowed, unit))}: it may crack and let the glass out. Slow down.`;
     case 'shelfTop':
       return `${over} above what the shelf, board or mould it lies on bears.`;
+    case 'coatPace':
+      return `${text(formatRate(value, unit))} is faster than what is under the glass bears while its binder leaves, by ${text(formatRate(value - allowed, unit))}: it may lift or smoke into the glass. Slow down.`;
+    case 'coatTop':
+      return `${over} above what is under the glass bears: it gives way, and glass and shelf stick. Take another, or go cooler and longer.`;
     case 'pull':
       return `Tension reaches ${text(formatStress(value, length))} while the glass is brittle, ${text(formatStress(value - allowed, length))} over the limit: it may crack. Slow down.`;
     case 'climbing':

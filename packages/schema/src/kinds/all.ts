@@ -1,5 +1,16 @@
 /** Every kind of record that there is. A new one is added here. */
-import { CONTENTS, FORM_NAMES, LAYER_FORMS, TYPICAL_FAMILIES, type Units, formatTemperature, strewnUnit, text } from '@torvin/core';
+import {
+  CONTENTS,
+  FORM_NAMES,
+  LAYER_FORMS,
+  RELEASE_KINDS,
+  type ReleaseKind,
+  TYPICAL_FAMILIES,
+  type Units,
+  formatTemperature,
+  strewnUnit,
+  text,
+} from '@torvin/core';
 import type { z } from 'zod';
 import {
   ControllerSchema,
@@ -8,7 +19,7 @@ import {
   GlassSchema,
   KilnChangeSchema,
   KilnSchema,
-  RELEASE_KINDS,
+  ReleaseChangeSchema,
   ReleaseSchema,
   STRIP_RESULTS,
   StripTestChangeSchema,
@@ -160,7 +171,7 @@ const controllers = kind({
   inPieces: { list: 'steps', key: 'controllerId' },
 });
 
-const RELEASE_NAMES: Record<(typeof RELEASE_KINDS)[number], string> = {
+export const RELEASE_NAMES: Record<ReleaseKind, string> = {
   primer: 'Primer',
   nitrideBrushed: 'Boron nitride, brushed',
   nitrideSprayed: 'Boron nitride, sprayed',
@@ -177,6 +188,7 @@ const releases = kind({
   many: 'releases',
   caution: 'Primer, fibre and nitride are dust or mist before they are anything else: respirator, no sweeping dry, air the room while binders burn off.',
   schema: ReleaseSchema,
+  change: ReleaseChangeSchema,
   fields: [
     NAME,
     { as: 'choice', key: 'kind', label: 'What it is', options: asOptions(RELEASE_KINDS, (one) => RELEASE_NAMES[one]), testID: 'release-kind' },
@@ -187,6 +199,8 @@ const releases = kind({
       kept: (value, units) => value * perArea(units).kg_m2,
     },
     temperature('top_C', 'Hottest it bears'),
+    rate('pace_K_per_s', 'To be warmed no faster than', { optional: true, hint: 'while its binder leaves; left empty where it bears any rate' }),
+    temperature('paceTo_C', 'Its binder has left at', { optional: true, hint: 'up to there that rate counts' }),
     plain('firings', 'Firings it lasts'),
     plain('yields', 'Coats from a bottle, or sheets from a roll', '', 1, { optional: true, hint: 'left empty where it is not counted' }),
     { as: 'words', key: 'note', label: 'Note', testID: 'release-note', optional: true, long: true },
@@ -197,6 +211,7 @@ const releases = kind({
     return `${RELEASE_NAMES[what]}, to ${text(formatTemperature(top_C, units.temperature))}, lasts ${firings === 1 ? 'one firing' : `${firings} firings`}`;
   },
   searched: ({ note }) => note,
+  inPieces: { list: 'steps', key: 'releaseId' },
 });
 
 const stripTests = kind({

@@ -5,6 +5,17 @@
 import type { PieceDoc, Snapshot } from '../documents';
 import { KINDS, type KindName } from './all';
 
+/** Where and what a piece names of a kind; a part may name none. */
+export function namedInDoc(doc: PieceDoc, kind: KindName): { id: string; path: string }[] {
+  const { inPieces } = KINDS[kind];
+  if (!inPieces) return [];
+  const { list, key } = inPieces;
+  return doc[list].flatMap((part, i) => {
+    const id = (part as unknown as Record<string, unknown>)[key];
+    return typeof id === 'string' ? [{ id, path: `${list}.${i}.${key}` }] : [];
+  });
+}
+
 /** New ids by kind and old id. */
 export type Renames = Partial<Record<KindName, Record<string, string>>>;
 
@@ -26,6 +37,7 @@ export function renameInDoc(doc: PieceDoc, renames: Renames): PieceDoc {
       ...step,
       kilnId: renamed(renames, 'kilns', step.kilnId),
       controllerId: renamed(renames, 'controllers', step.controllerId),
+      ...(step.releaseId === undefined ? {} : { releaseId: renamed(renames, 'releases', step.releaseId) }),
     })),
   };
 }
@@ -35,7 +47,7 @@ export function renameInSnapshot(snapshot: Snapshot, renames: Renames): Snapshot
   const { madeFrom, familyId } = snapshot;
   const ofFamily = familyId === undefined ? {} : { familyId: renamed(renames, 'families', familyId) };
   if (!madeFrom) return { ...snapshot, ...ofFamily };
-  const { kiln, controller, layers } = madeFrom;
+  const { kiln, controller, layers, release } = madeFrom;
   return {
     ...snapshot,
     ...ofFamily,
@@ -43,6 +55,7 @@ export function renameInSnapshot(snapshot: Snapshot, renames: Renames): Snapshot
       ...madeFrom,
       kiln: { ...kiln, id: renamed(renames, 'kilns', kiln.id) },
       controller: { ...controller, id: renamed(renames, 'controllers', controller.id) },
+      ...(release ? { release: { ...release, id: renamed(renames, 'releases', release.id) } } : {}),
       layers: layers.map((layer) => ({ ...layer, laid: { ...layer.laid, glassId: renamed(renames, 'glasses', layer.laid.glassId) } })),
     },
   };

@@ -1,0 +1,17 @@
+/** What keeps glass from what it lies on or in: brushed or sprayed on, or laid between; and what it bears. */
+export const RELEASE_KINDS = ['primer', 'nitrideBrushed', 'nitrideSprayed', 'paper', 'blanket'] as const;
+export type ReleaseKind = (typeof RELEASE_KINDS)[number];
+
+export interface Coat {
+  kind: ReleaseKind;
+  /** Of paper and blanket, kg/m². */
+  weight_kg_m2?: number;
+  /** Hottest it bears, °C. */
+  top_C: number;
+  /** No faster than this, K/s, until what binds it has left, °C; as fast as all else bears where they are left out. */
+  pace_K_per_s?: number;
+  paceTo_C?: number;
+}
+
+/** Whether it is a layer of its own, which heat has to pass. */
+export const isLaid = (kind: ReleaseKind): kind is 'paper' | 'blanket' => kind === 'paper' || kind === 'blanket';
