@@ -185,11 +185,8 @@ describe('what waits is shown', () => {
   });
 
   test('a piece waits for the records that it names, where those are new', () => {
-    expect(kinds.createPiece.needs?.({ id: 'new', name: 'New', doc: doc({ steps: [{ ...step('s', null), kilnId: 'kiln', controllerId: 'box' }] }) })).toEqual([
-      'clear',
-      'kiln',
-      'box',
-    ]);
+    const planned = { ...step('s', null), kilnId: 'kiln', controllerId: 'box', releaseId: 'primer' };
+    expect(kinds.createPiece.needs?.({ id: 'new', name: 'New', doc: doc({ steps: [planned] }) })).toEqual(['clear', 'kiln', 'box', 'primer']);
     expect(kinds.savePiece.needs?.(save(doc({ steps: [] })))).toEqual(['clear']);
   });
 
