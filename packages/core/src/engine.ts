@@ -2,6 +2,7 @@
 import { evenSheets } from './body/layers';
 import { type Answered, type Asked, CALCULATORS, type EngineCall } from './calculators/all';
 import { TYPICAL_FAMILIES } from './glass/families';
+import { TYPICAL_KILN } from './kiln/typical';
 import { rememberingSimulator } from './heat/joints';
 import { DEFAULT_SCHOOL, type FiringCase } from './schedule/firingCase';
 import { DEFAULT_LIMITS } from './schedule/limits';
@@ -33,8 +34,7 @@ export function warmUp(engine: Engine): void {
   const glass = TYPICAL_FAMILIES[0];
   const sheets = evenSheets([{ thickness_m: 0.003 }, { thickness_m: 0.003 }]);
   const body = { glasses: [glass], layers: sheets, footprint: { shape: 'disc', diameter_m: 0.18 } as const, joined: false };
-  const kiln = { top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 };
-  const firing: FiringCase = { body, setup: BARE_SHELF, kiln, look: 'fullFuse', school: DEFAULT_SCHOOL, limits: DEFAULT_LIMITS };
+  const firing: FiringCase = { body, setup: BARE_SHELF, kiln: TYPICAL_KILN, look: 'fullFuse', school: DEFAULT_SCHOOL, limits: DEFAULT_LIMITS };
   const { segments } = engine.call('compose', firing);
   for (let i = 0; i < WARMING_MOVES; i += 1) {
     const moved = segments.map((segment, at) => (at === i % segments.length ? { ...segment, target_C: segment.target_C - 1 } : segment));

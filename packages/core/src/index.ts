@@ -55,6 +55,7 @@ export { type CoatingFinding, coatingFindings } from './fit/coating';
 export { isLaid, RELEASE_KINDS, type ReleaseKind } from './release/coat';
 export { MOULD_MATERIALS } from './release/gap';
 export { fullPowerHeating, naturalCooling, settledCooling } from './kiln/kiln';
+export { TYPICAL_KILN } from './kiln/typical';
 export { NEVER_S, timesOf, climbingPast } from './kiln/times';
 export { type Controller, keyIn } from './kiln/controller';
 export { meshOf } from './heat/stack';

@@ -3,7 +3,7 @@ import { evenSheets } from './body/layers';
 import { type GlassFamily, TYPICAL_FAMILIES } from './glass/families';
 import type { GlassConstants } from './glass/constants';
 import type { SimulationInput } from './heat/simulation';
-import type { KilnConstants } from './kiln/kiln';
+import { TYPICAL_KILN } from './kiln/typical';
 import { DEFAULT_SCHOOL, type FiringCase } from './schedule/firingCase';
 import { DEFAULT_LIMITS } from './schedule/limits';
 import { BARE_SHELF } from './schedule/setups';
@@ -16,14 +16,7 @@ export const familyOfId = (id: string): GlassFamily => {
   return family;
 };
 
-export const STUDIO_KILN: KilnConstants = {
-  top_C: 900,
-  power_K_per_s: 0.2,
-  loss_per_s: 5e-5,
-  radiantLoss_per_K3_s: 5.6e-14,
-  ambient_C: 20,
-  acrossLag_s_per_300mm: 72,
-};
+export const STUDIO_KILN = TYPICAL_KILN;
 
 /** Sheets of one thickness, 200 by 300 mm, on a bare shelf. */
 export const sheetsOf = (count: number, thickness_m: number, glass: GlassConstants = SOFT_90): FiringCase => ({

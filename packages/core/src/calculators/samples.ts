@@ -3,6 +3,7 @@ import type { z } from 'zod';
 import { GlassConstantsSchema } from '../contract/glass';
 import type { AskedFiringSchema } from '../contract/firing';
 import { TYPICAL_FAMILIES } from '../glass/families';
+import { TYPICAL_KILN } from '../kiln/typical';
 import { SETUPS } from '../schedule/setups';
 
 export const GLASS = {
@@ -23,8 +24,6 @@ export const GLASS = {
     activation_K: 70000,
   },
 };
-
-export const KILN = { top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 };
 
 export const OPEN_FACE = { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 } as const;
 
@@ -51,7 +50,7 @@ export const LAY_UP = {
 export const FIRING = {
   body: { ...LAY_UP, joined: false },
   setup: { ...SETUPS.inMould, shaping: { kind: 'hollow', span_m: 0.3, depth_m: 0.04 } },
-  kiln: KILN,
+  kiln: TYPICAL_KILN,
   look: 'contour',
   school: { soak: 'auto', heat: 'hotter' },
   limits: { residual_Pa: 1e6, pocket: { radius_m: 0.02, gap_m: 0.001 } },
@@ -65,7 +64,7 @@ export const SLUMP = { ...FIRING, look: 'slump' } satisfies z.input<typeof Asked
 export const BISQUE = {
   body: { glasses: [], layers: [], footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.24 } },
   setup: { ...SETUPS.bareShelf, shaping: { kind: 'ware', of: 'clay', wall_m: 0.01, wide_m: 0.2, long_m: 0.24, cone: '06' } },
-  kiln: { ...KILN, top_C: 1150, power_K_per_s: 0.28 },
+  kiln: { ...TYPICAL_KILN, top_C: 1150, power_K_per_s: 0.28 },
   look: 'bisque',
 } satisfies z.input<typeof AskedFiringSchema>;
 

@@ -1,4 +1,5 @@
 import { TYPICAL_FAMILIES } from '../glass/families';
+import { TYPICAL_KILN } from '../kiln/typical';
 import { neededWork } from '../look/work';
 import { type Shaping, bowlHeight, spanned } from '../look/shaping';
 import type { FiringCase } from './firingCase';
@@ -7,7 +8,7 @@ import { BARE_SHELF } from './setups';
 import { DEFAULT_LIMITS } from './limits';
 import { compose } from './compose';
 
-const kiln = { top_C: 900, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, ambient_C: 20, acrossLag_s_per_300mm: 72 };
+const kiln = TYPICAL_KILN;
 const body = (width_m: number, length_m = width_m): FiringCase['body'] => ({
   glasses: [TYPICAL_FAMILIES[0]],
   layers: [{ form: 'sheet', glass: 0, thickness_m: 0.006 }],

@@ -1,4 +1,5 @@
 /** What people fire every week, as bands that composed firings must fall in: soft sheet 90 on a bare shelf, a kiln that climbs 500 °C/h at 600 °C. */
+import { BODIES } from '../bodies.testCases';
 import { STUDIO_KILN, SOFT_90 } from '../testCases';
 import { evenSheets } from '../body/layers';
 import { fullPowerHeating } from '../kiln/kiln';
@@ -28,6 +29,12 @@ const firingOf = (sheets_m: number[], side_m: number, joined: boolean, look: Loo
   school: DEFAULT_SCHOOL,
   limits: DEFAULT_LIMITS,
 });
+
+const slumped = (span_m: number, depth_m: number): FiringCase => ({
+  ...firingOf([0.006], span_m, true, 'slump'),
+  setup: { ...SETUPS.inMould, shaping: { kind: 'hollow', span_m, depth_m } },
+});
+const tack = BODIES.find(([name]) => name === 'two sheets, tack')![1];
 
 function composed(firing: FiringCase): Composed {
   const outcome = compose(firing);
@@ -88,6 +95,22 @@ describe('one solid, polished', () => {
   ] as const)('%s mm deep is out of the kiln as soon as practice has it', (depth_mm, band) => {
     within(hours(composed(firingOf([depth_mm / 1000], 0.3, true, 'firePolish'))), band);
   });
+});
+
+test.each([
+  ['two sheets of 3 mm, full fused', firingOf([0.003, 0.003], 0.3, false), [11, 14]],
+  ['6 mm, slumped', slumped(0.3, 0.05), [9, 13]],
+  ['small work', firingOf([0.003, 0.003], 0.05, false), [4, 12]],
+] as const)('%s, is out of the kiln as soon as practice has it', (_, firing, band) => within(hours(composed(firing)), band));
+
+test.each([
+  ['a tack of parts', tack, [720, 765], [5, 20]],
+  ['a full fuse', firingOf([0.003, 0.003], 0.3, false), [790, 820], [8, 25]],
+  ['a slump', slumped(0.3, 0.05), [612, 670], [5, 40]],
+] as const)('%s is worked as hot and as long as practice does', (_, firing, degrees, minutes) => {
+  const { target_C, hold_s } = at(composed(firing), 'work');
+  within(target_C, degrees);
+  within(hold_s / 60, minutes);
 });
 
 describe('only edges that are open yet are rounded', () => {

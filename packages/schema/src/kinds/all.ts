@@ -6,6 +6,7 @@ import {
   RELEASE_KINDS,
   type ReleaseKind,
   TYPICAL_FAMILIES,
+  TYPICAL_KILN,
   type Units,
   formatTemperature,
   strewnUnit,
@@ -141,9 +142,7 @@ const kilns = kind({
       hint: 'such as Tack fuse 1.1; Slump 0.9; left empty, they go by all looks',
     },
   ],
-  begins: () => ({
-    ...{ top_C: 900, ambient_C: 20, power_K_per_s: 0.2, loss_per_s: 5e-5, radiantLoss_per_K3_s: 5.6e-14, acrossLag_s_per_300mm: 72 },
-  }),
+  begins: () => ({ ...TYPICAL_KILN }),
   about: ({ top_C }, { units }) => `to ${text(formatTemperature(top_C, units.temperature))}`,
   inPieces: { list: 'steps', key: 'kilnId' },
 });

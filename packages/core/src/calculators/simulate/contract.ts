@@ -1,7 +1,8 @@
 import type { z } from 'zod';
 import { SimulationInputSchema } from '../../contract/heat';
 import { SimulationResultSchema } from '../../contract/results';
-import { GLASS, KILN, OPEN_FACE } from '../samples';
+import { TYPICAL_KILN } from '../../kiln/typical';
+import { GLASS, OPEN_FACE } from '../samples';
 
 export const summary = 'Heat through a layered stack along a schedule or a measured curve, with flow and stress';
 
@@ -24,7 +25,7 @@ const onAShelf = {
     { rate_C_per_h: null, target_C: 515, hold_s: 600 },
     { rate_C_per_h: 100, target_C: 300, hold_s: 0 },
   ],
-  kiln: KILN,
+  kiln: TYPICAL_KILN,
   acrossLag_s: 40,
   relief: { width_m: 0.02 },
   stress: { support: 'both', from: 'start' },

@@ -12,7 +12,7 @@ export const tack: Recipe = {
   joins: true,
   flows: false,
   uneven: 2,
-  hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
+  hold_s: { cooler: 720, hotter: 420, least: 300, most: 2400 },
   work: ({ body, works }) => found(times(works.tack, byEdges(body))),
   looksLike: {
     early: 'edges are still sharp, corners square',

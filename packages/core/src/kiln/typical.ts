@@ -1,0 +1,14 @@
+import type { KilnConstants } from './kiln';
+
+/**
+ * A top-loader of middling size, where nothing else is known: it climbs by 500 °C/h at 600 °C and, switched off and closed, comes from
+ * 515 to 90 °C in about eight hours. Typical; timings of one's own kiln stand above it.
+ */
+export const TYPICAL_KILN: KilnConstants = {
+  top_C: 900,
+  power_K_per_s: 0.206,
+  loss_per_s: 6e-5,
+  radiantLoss_per_K3_s: 5.6e-14,
+  ambient_C: 20,
+  acrossLag_s_per_300mm: 72,
+};
