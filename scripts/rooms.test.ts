@@ -4,7 +4,7 @@ import { dirname, join, relative, sep } from 'node:path';
 
 const HOUSES = {
   'packages/core/src': [
-    ...['problem', 'version', 'numerics', 'units', 'glass', 'stress', 'kiln', 'body', 'flow', 'ware', 'look', 'fit', 'release', 'heat', 'learn'],
+    ...['problem', 'version', 'numerics', 'units', 'glass', 'stress', 'kiln', 'controller', 'body', 'flow', 'ware', 'look', 'fit', 'release', 'heat', 'learn'],
     ...['schedule', 'piece', 'contract', 'calculators', 'engine', 'index'],
   ],
   'apps/web/src': [

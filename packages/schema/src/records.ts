@@ -3,6 +3,7 @@ import { CONTENTS, type Controller, LAYER_FORMS } from '@torvin/core';
 import { z } from 'zod';
 import {
   CorrectionsSchema,
+  aController,
   aKiln,
   coatFields,
   controllerFields,
@@ -59,6 +60,7 @@ export const ControllerSchema = z.strictObject({
   ...named,
   ...controllerFields,
 }) satisfies z.ZodType<Controller>;
+export const ControllerChangeSchema = aController(ControllerSchema);
 
 /** What keeps glass from what it lies on or in. */
 export const ReleaseSchema = z.strictObject({

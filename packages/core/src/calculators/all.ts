@@ -10,9 +10,11 @@ import { fitGlasses } from './fit';
 import { flow } from './flow';
 import { kilnFit } from './kilnFit';
 import { kilnTimes } from './kilnTimes';
+import { keySchedule } from './keyIn';
 import { polariser } from './polariser';
 import { quantity } from './quantity';
 import { comesFree } from './release';
+import { readKeyed } from './readBack';
 import { simulate } from './simulate';
 import { spreadFit } from './spreadFit';
 
@@ -33,6 +35,8 @@ export const CALCULATORS = {
   spreadFit,
   corrections,
   cone,
+  keyIn: keySchedule,
+  readBack: readKeyed,
 };
 
 type Calculators = typeof CALCULATORS;

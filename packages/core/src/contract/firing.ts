@@ -9,7 +9,8 @@ import { CONES } from '../ware/cones';
 import { WARE_KINDS } from '../ware/wares';
 import { z } from 'zod';
 import { DEEPEST_M, aBody, bodyFields, noneOrMore } from './body';
-import { ControllerInputSchema, KilnInputSchema, faces, support } from './heat';
+import { ControllerInputSchema } from './controller';
+import { KilnInputSchema, faces, support } from './heat';
 import { oneOf, quantity, words } from './quantity';
 
 const cavity = {

@@ -3,7 +3,6 @@ import type { UnlikeColumns } from '../heat/columns';
 import type { Face } from '../heat/exchange';
 import type { MeasuredCurve, SimulationInput } from '../heat/simulation';
 import type { Shape, StackLayer } from '../heat/stack';
-import type { Controller } from '../kiln/controller';
 import type { KilnConstants } from '../kiln/kiln';
 import type { PurposefulSegment, Segment } from '../kiln/segment';
 import { z } from 'zod';
@@ -63,13 +62,6 @@ export const aKiln = <T extends z.ZodType<KilnConstants>>(schema: T) =>
   });
 
 export const KilnInputSchema = aKiln(KilnConstantsSchema).meta({ id: 'KilnInput' });
-
-export const controllerFields = {
-  unit: oneOf('Unit', ['C', 'F']),
-  fullSpeedCode: quantity('Full-speed code', '', 1, 99999).int(),
-  mostSegments: quantity('Segments held', '', 1, 99).int(),
-};
-export const ControllerInputSchema = z.strictObject(controllerFields).meta({ id: 'ControllerInput' }) satisfies z.ZodType<Controller>;
 
 export const SegmentSchema = z
   .strictObject({

@@ -4,6 +4,7 @@ export * from './problem';
 export * from './glass';
 export * from './body';
 export * from './coat';
+export * from './controller';
 export * from './heat';
 export * from './firing';
 export * from './results';

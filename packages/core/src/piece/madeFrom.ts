@@ -4,7 +4,7 @@
  */
 import type { Footprint } from '../body/footprint';
 import type { GlassConstants } from '../glass/constants';
-import type { Controller } from '../kiln/controller';
+import type { Controller } from '../controller/profile';
 import type { KilnConstants } from '../kiln/kiln';
 import type { Corrections } from '../learn/corrections';
 import { type Look, RECIPES } from '../look/recipes/all';

@@ -1,7 +1,7 @@
 /** What the computation needs to know of the records that stand on a studio's shelves. */
 import type { Content } from '../fit/reactions';
 import type { GlassConstants } from '../glass/constants';
-import type { Controller } from '../kiln/controller';
+import type { Controller } from '../controller/profile';
 import type { KilnConstants } from '../kiln/kiln';
 import type { TakenOver } from '../learn/corrections';
 import type { Coat } from '../release/coat';

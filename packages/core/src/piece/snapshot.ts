@@ -1,6 +1,6 @@
 /** Puts one firing of a piece together with the records it names: what the engine computes from, kept with the schedule. */
 import { mainGlass } from '../body/body';
-import type { Controller } from '../kiln/controller';
+import type { Controller } from '../controller/profile';
 import type { KilnConstants } from '../kiln/kiln';
 import { type TakenOver, correctionsOf } from '../learn/corrections';
 import { type Outcome, found, refused } from '../problem';
@@ -86,8 +86,12 @@ const noBody = (ware: Ware): Body => ({ glasses: [], layers: [], footprint: ware
 /** What is fired with no glass, as it is drawn. */
 export const drawnWare = ({ of, wall_m }: Ware): DrawnLayer => ({ name: WARE_NAMES[of], colour: WARE_MATERIALS[of].colour, thickness_m: wall_m, ware: of });
 
-/** A controller without its name: how it counts. */
-const countsOf = ({ unit, fullSpeedCode, mostSegments }: Controller): Controller => ({ unit, fullSpeedCode, mostSegments });
+const CODES: readonly (keyof Controller)[] = ['unit', 'mostSegments', 'fullSpeedCode', 'fullSpeedDownCode'];
+const RANGES: readonly (keyof Controller)[] = ['rateAs', 'leastRate', 'mostRate', 'rateStep', 'holdAs', 'mostHold_s', 'targetStep', 'top_C'];
+
+/** A controller without its name, its words and what it does while it runs: how it counts. */
+const countsOf = (controller: Controller): Controller =>
+  Object.fromEntries([...CODES, ...RANGES].flatMap((key) => (controller[key] === undefined ? [] : [[key, controller[key]]]))) as unknown as Controller;
 
 /** A release without what it is called and how long it lasts: what a firing is computed by. */
 const coatOf = ({ kind, weight_kg_m2, top_C, pace_K_per_s, paceTo_C }: Coat): Coat => ({

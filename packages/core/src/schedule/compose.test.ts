@@ -6,7 +6,7 @@ import { brokenOf, evaluate, marginOf } from './check';
 import { type Composed, compose, tightest } from './compose';
 import { closedForm } from './firstGuess';
 import { differenceIn, temperatureIn } from '../units/convert';
-import { keyIn } from '../kiln/controller';
+import { keyIn } from '../controller/keyIn';
 import { niceHold, niceRate } from './rounding';
 import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';

@@ -4,7 +4,7 @@ import type { Corrections } from '../learn/corrections';
 import { type BodyInput, mainGlass } from '../body/body';
 import type { GlassConstants } from '../glass/constants';
 import type { KilnConstants } from '../kiln/kiln';
-import type { Controller } from '../kiln/controller';
+import type { Controller } from '../controller/profile';
 import { type Look, RECIPES } from '../look/recipes/all';
 import { wareOf } from '../look/shaping';
 import { type Outcome, found, refused } from '../problem';

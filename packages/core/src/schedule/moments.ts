@@ -1,7 +1,7 @@
 /** When somebody has to be at the kiln, by a schedule and what its simulation makes of it. */
 import { hottestSegment } from '../heat/regimes';
 import type { Segment } from '../kiln/segment';
-import { switchesOff } from '../kiln/controller';
+import { switchesOff } from '../controller/keyIn';
 
 /** All in seconds since the start. */
 export interface Moments {

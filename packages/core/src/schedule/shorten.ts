@@ -2,7 +2,8 @@
  * Makes a schedule fit the memory of a controller. Neighbours are joined into one segment that goes to the second one's
  * target at the slower of their rates, so that nothing happens faster than before; what costs the least time goes first.
  */
-import { type Controller, keyIn } from '../kiln/controller';
+import { keyIn } from '../controller/keyIn';
+import type { Controller } from '../controller/profile';
 import type { PurposefulSegment, Role } from '../kiln/segment';
 
 /** Which segment may be taken into the one after it, the cheapest first. The squeeze and the soak hold something and stay. */

@@ -1,5 +1,5 @@
 import { BODIES } from '../bodies.testCases';
-import { keyIn } from '../kiln/controller';
+import { keyIn } from '../controller/keyIn';
 import { brokenOf } from './check';
 import { compose } from './compose';
 import type { FiringCase } from './firingCase';

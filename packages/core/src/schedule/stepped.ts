@@ -2,7 +2,8 @@
  * A controller counts in whole degrees an hour. What must go slower is keyed as steps: down (or up) a few degrees at the slowest rate
  * that it has, then a hold, so that on the whole it goes as slowly as it must. The more segments are free, the smaller the steps.
  */
-import { type Controller, keyIn } from '../kiln/controller';
+import { keyIn } from '../controller/keyIn';
+import type { Controller } from '../controller/profile';
 import type { PurposefulSegment } from '../kiln/segment';
 import { type Units, celsiusFrom, differenceIn, kelvinFrom, temperatureIn } from '../units/convert';
 import { formatDifference, text } from '../units/format';

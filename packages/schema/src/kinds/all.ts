@@ -14,6 +14,7 @@ import {
 } from '@torvin/core';
 import type { z } from 'zod';
 import {
+  ControllerChangeSchema,
   ControllerSchema,
   FamilyChangeSchema,
   FamilySchema,
@@ -164,6 +165,7 @@ const controllers = kind({
   many: 'controllers',
   caution: WIRING,
   schema: ControllerSchema,
+  change: ControllerChangeSchema,
   fields: [NAME, SOURCE, plain('fullSpeedCode', 'Code for as fast as it can'), plain('mostSegments', 'Segments it holds'), COUNTS_IN],
   begins: () => ({ unit: 'C' as const, fullSpeedCode: 4000, mostSegments: 8 }),
   about: ({ mostSegments, unit }) => `${mostSegments} segments, °${unit}`,

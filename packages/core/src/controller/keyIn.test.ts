@@ -1,4 +1,4 @@
-import { keyIn } from './controller';
+import { keyIn } from './keyIn';
 
 const celsius = { unit: 'C', fullSpeedCode: 4000, mostSegments: 8 } as const;
 const segments = [

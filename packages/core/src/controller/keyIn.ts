@@ -1,0 +1,118 @@
+/**
+ * Turns a schedule into what a kiln controller is keyed with: figures of its own unit and steps, a number that means 'as fast as you
+ * can', holds in its own form, and no more segments than it holds. A last switched-off segment needs no keying.
+ */
+import type { Segment } from '../kiln/segment';
+import { celsiusFrom, differenceIn, temperatureIn } from '../units/convert';
+import { type Controller, type Profile, ROOM_IN, profileOf, rateFigure, rateMeant, shownHold } from './profile';
+
+/** One segment as it stands in a controller, in its own figures. */
+export interface PanelRow {
+  /** Degrees an hour or a minute, or minutes, as the controller counts; the code where it goes as fast as it can. */
+  rate: number;
+  /** Degrees of its unit. */
+  target: number;
+  hold_min: number;
+}
+
+export interface KeyedSegment extends PanelRow {
+  /** Index in the schedule. */
+  segment: number;
+  fullSpeed: boolean;
+}
+
+export interface KeyIn {
+  rows: KeyedSegment[];
+  /** The schedule ends by switching off: nothing to key for its last segment. */
+  switchOff: boolean;
+  /** What keying changed or cannot do, as sentences. */
+  remarks: { kind: 'rounded' | 'cannot'; message: string }[];
+}
+
+/** Whether the last segment is the closed kiln, switched off, on its way down: no controller is told of it. */
+export function switchesOff(segments: readonly Segment[]): boolean {
+  const [before, last] = segments.slice(-2);
+  return last !== undefined && last.rate_C_per_h === null && last.target_C < before.target_C && last.hold_s === 0;
+}
+
+/** Rounding a rate by less than this share is not spoken of. */
+const SAID_FROM = 0.05;
+
+export function keyIn(segments: readonly Segment[], controller: Controller): KeyIn {
+  const profile = profileOf(controller);
+  const { unit, targetStep, mostSegments } = profile;
+  const switchOff = switchesOff(segments);
+  const remarks: KeyIn['remarks'] = [];
+  let from = ROOM_IN(unit);
+  const rows = segments.slice(0, switchOff ? -1 : undefined).map((segment, index): KeyedSegment => {
+    const target = targetStep * Math.round(temperatureIn(segment.target_C, unit) / targetStep);
+    const rate = rateKeyed(profile, segment, index, target - from, remarks);
+    const hold_min = holdKeyed(profile, segment, index, remarks);
+    if (celsiusFrom(target, unit) > profile.top_C + 1e-6) {
+      remarks.push({
+        kind: 'cannot',
+        message: `Segment ${index + 1} goes to ${target} °${unit}; this controller takes no more than ${Math.round(temperatureIn(profile.top_C, unit))}.`,
+      });
+    }
+    from = target;
+    return { segment: index, rate, target, hold_min, fullSpeed: segment.rate_C_per_h === null };
+  });
+  if (rows.length > mostSegments) {
+    remarks.push({ kind: 'cannot', message: `The schedule has ${rows.length} segments to key and this controller holds ${mostSegments}.` });
+  }
+  return { rows, switchOff, remarks };
+}
+
+function rateKeyed(profile: Profile, { rate_C_per_h }: Segment, index: number, way: number, remarks: KeyIn['remarks']): number {
+  const { unit, rateAs, leastRate, mostRate } = profile;
+  if (rate_C_per_h === null) return way < 0 ? profile.fullSpeedDownCode : profile.fullSpeedCode;
+  const exact = differenceIn(rate_C_per_h, unit);
+  const figure = rateFigure(profile, rate_C_per_h, way);
+  const slowest = rateAs === 'minutes' ? mostRate : leastRate;
+  const tooSlow = rateAs === 'minutes' ? figure > mostRate : figure < leastRate;
+  if (tooSlow) {
+    remarks.push({
+      kind: 'cannot',
+      message:
+        rateAs === 'minutes'
+          ? `Segment ${index + 1} takes ${figure} minutes to its target; this controller's longest is ${slowest}. Split it into steps with holds.`
+          : `Segment ${index + 1} asks for ${exact.toFixed(1)} °${unit} an hour; this controller's slowest is ${slowest}${rateAs === 'perMinute' ? ' a minute' : ''}. Split it into steps with holds.`,
+    });
+    return slowest;
+  }
+  const keyed = rateAs === 'minutes' ? Math.max(figure, leastRate) : Math.min(figure, mostRate);
+  const meant = differenceIn(rateMeant({ ...profile, fullSpeedCode: NaN, fullSpeedDownCode: NaN }, keyed, way) ?? 0, unit);
+  if (exact - meant > SAID_FROM * exact) {
+    const as = rateAs === 'minutes' ? `${keyed} minutes` : rateAs === 'perMinute' ? `${keyed} a minute` : String(keyed);
+    remarks.push({ kind: 'rounded', message: `Segment ${index + 1}: ${exact.toFixed(1)} °${unit} an hour is keyed as ${as}, the slower side.` });
+  }
+  return keyed;
+}
+
+function holdKeyed({ holdAs, mostHold_s }: Profile, { hold_s }: Segment, index: number, remarks: KeyIn['remarks']): number {
+  const hold_min = Math.round(hold_s / 60);
+  const most_min = Math.floor(mostHold_s / 60);
+  if (hold_min <= most_min) return hold_min;
+  remarks.push({
+    kind: 'cannot',
+    message: `Segment ${index + 1} holds for ${shownHold(hold_min, holdAs)}; this controller's longest hold is ${shownHold(most_min, holdAs)}. Hold on in a further segment.`,
+  });
+  return most_min;
+}
+
+/** What a controller runs where these figures stand in it. */
+export function segmentsOf(rows: readonly PanelRow[], controller: Controller): Segment[] {
+  const profile = profileOf(controller);
+  let from = ROOM_IN(profile.unit);
+  return rows.map(({ rate, target, hold_min }) => {
+    const way = target - from;
+    from = target;
+    return { rate_C_per_h: rateMeant(profile, rate, way), target_C: celsiusFrom(target, profile.unit), hold_s: 60 * hold_min };
+  });
+}
+
+/** The schedule as the controller runs it once it is keyed, with the last way down where it is switched off. */
+export function segmentsKeyed<S extends Segment>(segments: readonly S[], { rows, switchOff }: Pick<KeyIn, 'rows' | 'switchOff'>, controller: Controller): S[] {
+  const run = segmentsOf(rows, controller).map((one, i) => ({ ...segments[rows[i].segment], ...one }));
+  return switchOff ? [...run, segments[segments.length - 1]] : run;
+}
