@@ -1,5 +1,5 @@
 /** The key-in sheet as one page that fits A4 and Letter: what the controller wants, large, with a box to tick and one to read back. */
-import { RECIPES, ROLE_NAMES, keyIn } from '@torvin/core';
+import { type FigureKind, RECIPES, ROLE_NAMES, countsWords, figuresKeyed, keyIn } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { WORK_CAUTIONS } from '@/piece/cautions';
@@ -16,6 +16,9 @@ const TOP = 128;
 const LINE = 15;
 const TALLEST_ROW = 52;
 const BOX = 12;
+/** Where the three figures of a segment end, in the order in which they are asked for. */
+const FIGURES_END = [244, 336, 420] as const;
+const HEADS: Record<FigureKind, (unit: string) => string> = { rate: () => 'rate', target: (unit) => `target, °${unit}`, hold: () => 'hold' };
 
 export function keyInSvg({ piece, schedule, differences = [] }: KeyInPage): string {
   const { controller, kilnName, firing, familyName } = schedule.snapshot;
@@ -30,7 +33,8 @@ export function keyInSvg({ piece, schedule, differences = [] }: KeyInPage): stri
   const height = Math.min(TALLEST_ROW, (foot - TOP) / rows.length);
   // As large as its row lets it be.
   const large = Math.max(13, Math.min(24, height * 0.52));
-  const columns = { number: MARGIN, name: 64, rate: 244, target: 336, hold: 420, keyed: 448, read: PAGE.width - MARGIN - BOX };
+  const columns = { number: MARGIN, name: 64, keyed: 448, read: PAGE.width - MARGIN - BOX };
+  const heads = rows.slice(0, 1).flatMap((row) => figuresKeyed(row, controller));
   const box = (x: number, y: number): string =>
     `<rect x="${x}" y="${(y - BOX / 2).toFixed(1)}" width="${BOX}" height="${BOX}" fill="none" stroke="black" stroke-width="0.8"/>`;
   const right = { size: 11, anchor: 'end' } as const;
@@ -39,10 +43,8 @@ export function keyInSvg({ piece, schedule, differences = [] }: KeyInPage): stri
     words(MARGIN, MARGIN + 38, `${RECIPES[firing.look].name}, ${familyName}, in ${kilnName}; ${controller.name}, which counts in °${controller.unit}.`, {
       size: 12,
     }),
-    words(MARGIN, MARGIN + 54, `Rate in °${controller.unit} an hour, hold in minutes; ${controller.fullSpeedCode} means as fast as it can.`, { size: 12 }),
-    words(columns.rate, TOP - 8, 'rate', right),
-    words(columns.target, TOP - 8, `target, °${controller.unit}`, right),
-    words(columns.hold, TOP - 8, 'hold, min', right),
+    ...wrapped(countsWords(controller), WARNING_LINE).map((line, i) => words(MARGIN, MARGIN + 54 + LINE * i, line, { size: 12 })),
+    ...heads.map(({ kind }, i) => words(FIGURES_END[i], TOP - 8, HEADS[kind](controller.unit), right)),
     words(columns.keyed, TOP - 8, 'keyed'),
     words(PAGE.width - MARGIN, TOP - 8, 'read back', right),
     ...rows.flatMap((row, i) => {
@@ -52,9 +54,9 @@ export function keyInSvg({ piece, schedule, differences = [] }: KeyInPage): stri
         rule(y),
         words(columns.number, line, String(i + 1), { bold: true, size: large }),
         words(columns.name, line, ROLE_NAMES[schedule.segments[row.segment].role], { size: 12 }),
-        words(columns.rate, line, String(row.rate), { size: large, anchor: 'end' }),
-        words(columns.target, line, String(row.target), { bold: true, size: large, anchor: 'end' }),
-        words(columns.hold, line, String(row.hold_min), { size: large, anchor: 'end' }),
+        ...figuresKeyed(row, controller).map(({ kind, figure }, k) =>
+          words(FIGURES_END[k], line, figure, { bold: kind === 'target', size: large, anchor: 'end' }),
+        ),
         box(columns.keyed, y + height / 2),
         box(columns.read, y + height / 2),
       ];

@@ -1,5 +1,5 @@
 /** The key-in sheet: each segment as the controller wants it, large, to be ticked off while standing at the kiln. */
-import { ROLE_NAMES, brokenOf, brokenSentence, keyIn } from '@torvin/core';
+import { ROLE_NAMES, brokenOf, brokenSentence, countsWords, figuresKeyed, keyIn } from '@torvin/core';
 import type { Piece } from '@torvin/schema';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
@@ -25,6 +25,7 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
+import { ReadBack } from './ReadBack';
 import { StartFiring } from './StartFiring';
 
 const NONE: ReadonlySet<number> = new Set();
@@ -39,6 +40,8 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
   const setKeyed = (rows: ReadonlySet<number>): void => setTicked({ of: schedule.id, rows });
   const draft = useDraft<number[]>(`key-in ${schedule.id}`);
   useEffect(() => draft.keep([...keyed], []), [draft, keyed]);
+  /** Slips that were found on reading back; null before that. */
+  const [slips, setSlips] = useState<number | null>(null);
   // Nothing is shown to be keyed in before the person has decided what is fired.
   const [asItIs, setAsItIs] = useState<readonly string[] | null>(null);
   const decided = outdated.length === 0 || (asItIs !== null && outdated.every((difference) => asItIs.includes(difference)));
@@ -74,10 +77,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
       {decided && (
         <>
           <View style={{ paddingHorizontal: space.large }}>
-            <Words>
-              {rows.length} segments. Rate in °{controller.unit} an hour, hold in minutes; {controller.fullSpeedCode} means as fast as it can. Touch a row when
-              it is keyed.
-            </Words>
+            <Words>{`${rows.length} segments. ${countsWords(controller)} Touch a row when it is keyed.`}</Words>
             {broken.length > 0 && (
               <Notice tone="warn" testID="key-in-broken">
                 {`This schedule breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${ROLE_NAMES[schedule.segments[broken[0].segment].role]}: ${brokenSentence(broken[0], { ...units, temperature: controller.unit }, schedule.snapshot.firing.look)}`}
@@ -126,24 +126,14 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
                           {ROLE_NAMES[schedule.segments[row.segment].role]}
                         </Words>
                       </View>
-                      <View style={column}>
-                        <Words size="note" tone="muted">
-                          rate
-                        </Words>
-                        <FigureText value={{ figure: String(row.rate), unit: row.fullSpeed ? '' : '°/h' }} size="medium" />
-                      </View>
-                      <View style={column}>
-                        <Words size="note" tone="muted">
-                          target
-                        </Words>
-                        <FigureText value={{ figure: String(row.target), unit: `°${controller.unit}` }} size="medium" />
-                      </View>
-                      <View style={column}>
-                        <Words size="note" tone="muted">
-                          hold
-                        </Words>
-                        <FigureText value={{ figure: String(row.hold_min), unit: 'min' }} size="medium" />
-                      </View>
+                      {figuresKeyed(row, controller).map(({ kind, figure, unit }) => (
+                        <View key={kind} style={column}>
+                          <Words size="note" tone="muted">
+                            {kind}
+                          </Words>
+                          <FigureText value={{ figure, unit }} size="medium" />
+                        </View>
+                      ))}
                     </View>
                   }
                 />
@@ -153,16 +143,18 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
           <View style={{ padding: space.large, gap: space.small, borderTopWidth: 1, borderColor: colours.line }}>
             {switchOff && <Words>Then nothing: after segment {rows.length} it switches off, and the closed kiln cools slower than it may.</Words>}
             <Words bold testID="key-in-count">
-              {keyed.size === rows.length ? 'All keyed. Read them back once from the controller.' : `${keyed.size} of ${rows.length} keyed`}
+              {keyed.size === rows.length ? 'All keyed. Now let the controller show them, and read them back.' : `${keyed.size} of ${rows.length} keyed`}
             </Words>
             <Caution about={step.id}>{WORK_CAUTIONS.keyIn}</Caution>
+            <ReadBack key={schedule.id} schedule={schedule} onRead={setSlips} />
             <StartFiring
               piece={piece}
               step={step}
               schedule={schedule}
               shelves={shelves}
-              unticked={rows.length - keyed.size}
+              unticked={slips === 0 ? 0 : rows.length - keyed.size}
               broken={broken.length}
+              slips={slips}
               asItIs={outdated.length > 0}
               onStarted={draft.done}
             />

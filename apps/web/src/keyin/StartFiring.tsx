@@ -26,6 +26,8 @@ export interface StartFiringProps {
   shelves: Shelves;
   /** Rows of the sheet that are not ticked. */
   unticked: number;
+  /** Slips found on reading back; null where it was not read back. */
+  slips: number | null;
   /** Limits that the schedule breaks. */
   broken: number;
   /** It is outdated and the person has said to fire it all the same. */
@@ -35,7 +37,7 @@ export interface StartFiringProps {
 
 type When = 'now' | 'later';
 
-export function StartFiring({ piece, step, schedule, shelves, unticked, broken, asItIs, onStarted }: StartFiringProps) {
+export function StartFiring({ piece, step, schedule, shelves, unticked, slips, broken, asItIs, onStarted }: StartFiringProps) {
   const router = useRouter();
   const record = useSave('recordFiring');
   const loads = useLoads();
@@ -50,6 +52,7 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, broken, 
   const other = at === undefined ? null : inTheWay(loads.data ?? [], { kilnId: step.kilnId, from: at, to: at + length_ms }, Date.now());
   const doubts = [
     ...(unticked > 0 ? [`${unticked} of the rows ${unticked === 1 ? 'is' : 'are'} not ticked.`] : []),
+    ...(slips ? [`The controller shows ${slips === 1 ? 'a slip' : `${slips} slips`}: mend ${slips === 1 ? 'it' : 'them'} and read back again.`] : []),
     ...(broken > 0 ? [`The schedule breaks ${broken === 1 ? 'a limit' : `${broken} limits`}.`] : []),
   ];
 

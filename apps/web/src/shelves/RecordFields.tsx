@@ -1,5 +1,5 @@
 /** The fields of a record, each as its definition says; what stands folded is opened when it is wanted, or when something is wrong in it. */
-import { type Entry, type Field as FieldOf, KINDS, type Shelves, isKind, labelOf } from '@torvin/schema';
+import { type Entry, FOLDS, type Field as FieldOf, KINDS, type Shelves, isKind, labelOf } from '@torvin/schema';
 import { type ReactNode, createElement } from 'react';
 import { type Control, Controller } from 'react-hook-form';
 import { View } from 'react-native';
@@ -35,18 +35,22 @@ export function RecordFields({ fields, control, errors, shelves, between }: Reco
       )}
     />
   );
-  const folded = fields.filter((field) => field.folded);
   return (
     <>
       {fields.filter((field) => !field.folded).map(row)}
       {between}
-      {folded.length > 0 && (
-        <View style={{ marginHorizontal: -space.large }}>
-          <Fold title="Constants" about="what the engine computes with" testID="constants" opened={folded.some(({ key }) => errors[key])}>
-            {() => <View style={{ gap: space.medium }}>{folded.map(row)}</View>}
-          </Fold>
-        </View>
-      )}
+      <View style={{ marginHorizontal: -space.large }}>
+        {Object.entries(FOLDS).map(([key, { title, about }]) => {
+          const folded = fields.filter((field) => field.folded === key);
+          return (
+            folded.length > 0 && (
+              <Fold key={key} title={title} about={about} testID={key} opened={folded.some((field) => errors[field.key])}>
+                {() => <View style={{ gap: space.medium }}>{folded.map(row)}</View>}
+              </Fold>
+            )
+          );
+        })}
+      </View>
     </>
   );
 }

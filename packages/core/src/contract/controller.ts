@@ -24,7 +24,7 @@ export const controllerFields = {
   keepsOld: z.boolean().optional(),
   programs: whole('Programs', 1, 99).optional(),
   builtIn: whole('Programs that came with it', 0, 98).optional(),
-  preset_C_per_h: quantity('Rate of its one-segment program', '°C/h', 1, 2000).optional(),
+  preset_K_per_s: quantity('Rate of its one-segment program', 'K/s', 0.0003, 0.6).optional(),
   mostDelay_s: quantity('Longest delay', 's', 60, 7 * 24 * 3600).optional(),
   alarms: z.boolean().optional(),
   skips: z.boolean().optional(),

@@ -81,7 +81,7 @@ function rateKeyed(profile: Profile, { rate_C_per_h }: Segment, index: number, w
     return slowest;
   }
   const keyed = rateAs === 'minutes' ? Math.max(figure, leastRate) : Math.min(figure, mostRate);
-  const meant = differenceIn(rateMeant({ ...profile, fullSpeedCode: NaN, fullSpeedDownCode: NaN }, keyed, way) ?? 0, unit);
+  const meant = differenceIn(rateMeant({ ...profile, fullSpeedCode: Number.NaN, fullSpeedDownCode: Number.NaN }, keyed, way) ?? 0, unit);
   if (exact - meant > SAID_FROM * exact) {
     const as = rateAs === 'minutes' ? `${keyed} minutes` : rateAs === 'perMinute' ? `${keyed} a minute` : String(keyed);
     remarks.push({ kind: 'rounded', message: `Segment ${index + 1}: ${exact.toFixed(1)} °${unit} an hour is keyed as ${as}, the slower side.` });

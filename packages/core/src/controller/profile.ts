@@ -44,8 +44,8 @@ export interface Controller {
   programs?: number;
   /** So many of them, the first, came with the kiln and take no other. */
   builtIn?: number;
-  /** Rate of a program of one segment that it has beside the others, °C/h; nothing where it has none. */
-  preset_C_per_h?: number;
+  /** Rate of a program of one segment that it has beside the others, K/s; nothing where it has none. */
+  preset_K_per_s?: number;
   /** Longest delay before a start, s; nothing where it has none. */
   mostDelay_s?: number;
   alarms?: boolean;
@@ -61,7 +61,7 @@ export interface Controller {
   holdWords?: string;
 }
 
-type Told = 'fullSpeedDownCode' | 'preset_C_per_h' | 'mostDelay_s' | 'addTime_s' | 'addDegrees_K';
+type Told = 'fullSpeedDownCode' | 'preset_K_per_s' | 'mostDelay_s' | 'addTime_s' | 'addDegrees_K';
 /** A controller with everything that is as usual filled in. */
 export type Profile = Required<Omit<Controller, Exclude<Told, 'fullSpeedDownCode'>>> & Pick<Controller, Exclude<Told, 'fullSpeedDownCode'>>;
 
@@ -101,7 +101,7 @@ export function profileOf(controller: Controller): Profile {
     rateWords: told.rateWords ?? (rateAs === 'minutes' ? MINUTES_ASKED : 'How fast'),
     targetWords: told.targetWords ?? 'How hot',
     holdWords: told.holdWords ?? 'How long',
-    ...('preset_C_per_h' in told ? { preset_C_per_h: told.preset_C_per_h } : {}),
+    ...('preset_K_per_s' in told ? { preset_K_per_s: told.preset_K_per_s } : {}),
     ...('mostDelay_s' in told ? { mostDelay_s: told.mostDelay_s } : {}),
     ...('addTime_s' in told ? { addTime_s: told.addTime_s } : {}),
     ...('addDegrees_K' in told ? { addDegrees_K: told.addDegrees_K } : {}),
@@ -151,7 +151,7 @@ export function rateFigure({ rateAs, rateStep, unit }: Profile, rate_C_per_h: nu
 /** Slowest that can be keyed, °C/h; way: in degrees of its unit, which decides where minutes are keyed. */
 export const slowestKeyed = (profile: Profile, way: number): number => {
   const figure = profile.rateAs === 'minutes' ? profile.mostRate : profile.leastRate;
-  return rateMeant({ ...profile, fullSpeedCode: NaN, fullSpeedDownCode: NaN }, figure, way) ?? 0;
+  return rateMeant({ ...profile, fullSpeedCode: Number.NaN, fullSpeedDownCode: Number.NaN }, figure, way) ?? 0;
 };
 
 export const ROOM_IN = (unit: TemperatureUnit): number => temperatureIn(ROOM_C, unit);

@@ -3,7 +3,7 @@ import { type PanelRow, keyIn } from './keyIn';
 import type { FigureKind } from './panel';
 import { type Controller, profileOf, shownHold } from './profile';
 import { chanceOf, randomSchedule } from './random.testCases';
-import { type SlipKind, readBack } from './readBack';
+import { type SlipKind, mightShow, readBack } from './readBack';
 import { TYPICAL_CONTROLLERS } from './typical';
 
 const EACH = 200;
@@ -164,4 +164,24 @@ describe('a slip', () => {
     const shown = rows.map((row, i) => (i === 1 ? { ...row, rate: other } : row));
     expect(readBack(rows, shown, hours)[0].kinds[0]).toBe('unit');
   });
+});
+
+test.each(TYPICAL_CONTROLLERS)('$name: what a segment might show is three unlike ones, itself first, and each other one is found as one slip', (controller) => {
+  for (let seed = 1; seed <= EACH; seed += 1) {
+    const rows = rowsOf(seed, controller);
+    rows.forEach((row, i) => {
+      const choices = mightShow(rows, i);
+      expect(choices).toHaveLength(3);
+      expect(choices[0]).toEqual(row);
+      expect(new Set(choices.map((one) => JSON.stringify([one.rate, one.target, one.hold_min]))).size).toBe(3);
+      for (const other of choices.slice(1)) {
+        const slips = readBack(
+          rows,
+          rows.map((one, k) => (k === i ? other : one)),
+          controller,
+        );
+        expect(slips).toHaveLength(1);
+      }
+    });
+  }
 });

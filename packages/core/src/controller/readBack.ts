@@ -119,3 +119,28 @@ function digitSlips(should: string, is: string): SlipKind[] {
   if (wanted.length === got.length && places(wanted).filter((i) => wanted[i] !== got[i]).length === 1) kinds.push('digit');
   return kinds;
 }
+
+const CHOICES = 3;
+
+/** The segment as it should be shown, and two that it might be shown as after a slip, so that one is read and not nodded at. */
+export function mightShow(rows: readonly PanelRow[], index: number): PanelRow[] {
+  const row = rows[index];
+  const near = rows[index - 1] ?? rows[index + 1] ?? { rate: 10 * row.rate, target: row.target, hold_min: row.hold_min };
+  const swappedEnd = (value: number): number => {
+    const text = String(value);
+    return text.length < 2 ? 10 * value : Number(text.slice(0, -2) + text[text.length - 1] + text[text.length - 2]);
+  };
+  const short = (value: number): number => (value >= 10 ? Math.floor(value / 10) : 10 * value + 1);
+  const slips: PanelRow[] = [
+    { ...row, target: swappedEnd(row.target) },
+    { ...row, hold_min: row.hold_min === 0 ? near.hold_min || 10 : 60 * row.hold_min },
+    { ...row, rate: near.rate },
+    { ...row, target: short(row.target) },
+    { ...row, hold_min: row.hold_min + 10 },
+    { ...row, rate: short(row.rate) },
+  ];
+  // Not the same slips on every row: nobody learns where to look.
+  const turned = [...slips.slice(index % slips.length), ...slips.slice(0, index % slips.length)];
+  const alike = (one: PanelRow, other: PanelRow): boolean => FIGURES.every((figure) => valueIn(one, figure) === valueIn(other, figure));
+  return turned.reduce<PanelRow[]>((told, one) => (told.length >= CHOICES || told.some((other) => alike(one, other)) ? told : [...told, one]), [row]);
+}

@@ -11,7 +11,7 @@ export const TYPICAL_CONTROLLERS: readonly (Controller & { id: string; name: str
     ...{ id: 'counting-box', name: 'Counting box', unit: 'F', mostSegments: 12, programs: 4 },
     ...{ fullSpeedCode: 9999, mostRate: 1999, holdAs: 'point', mostHold_s: (99 * 60 + 59) * 60, top_C: 1260 },
     ...{ ends: 'count', keepsOld: true, mostDelay_s: 99 * 3600, alarms: true, skips: true, addTime_s: 300, addDegrees_K: 25 / 9, afterCut: 'goesOnIfWarm' },
-    preset_C_per_h: 150,
+    preset_K_per_s: 150 / 3600,
   },
   {
     ...{ id: 'minute-dial', name: 'Minute dial', unit: 'C', mostSegments: 16, programs: 10, builtIn: 4, order: 'targetFirst' },

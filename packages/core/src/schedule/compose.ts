@@ -18,7 +18,8 @@ import { NO_CORRECTIONS } from '../learn/corrections';
 import { closedForm, keyedIn } from './firstGuess';
 import { impossibleFiring } from './possible';
 import type { PurposefulSegment, Role } from '../kiln/segment';
-import { countedRates, wholeDegrees } from './rounding';
+import { counted } from '../controller/counted';
+import { wholeDegrees } from './rounding';
 import { shortened } from './shorten';
 import { stepped } from './stepped';
 import { composeWare, followed, wareFired } from './ware';
@@ -118,9 +119,9 @@ function asKeyed(
 ): Found {
   let { segments, evaluation, evaluations } = composed;
   const { offset_K } = asked.corrections ?? NO_CORRECTIONS;
-  const counted = asked.controller ? countedRates(segments, asked.controller.unit) : segments;
-  if (counted !== segments) {
-    segments = counted;
+  const countable = asked.controller ? counted(segments, asked.controller) : segments;
+  if (countable !== segments) {
+    segments = countable;
     evaluation = evaluate(firing, segments, false, simulate);
     evaluations += 1;
   }

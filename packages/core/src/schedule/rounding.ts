@@ -1,5 +1,4 @@
 /** Figures as people key them: round in the unit that the controller counts in, and to the careful side. */
-import type { Segment } from '../kiln/segment';
 import { type TemperatureUnit, celsiusFrom, differenceIn, kelvinFrom, temperatureIn } from '../units/convert';
 
 export const clamp = (value: number, low: number, high: number): number => Math.min(Math.max(value, low), high);
@@ -18,15 +17,6 @@ export function niceRate(perHour: number, unit: TemperatureUnit = 'C'): number {
   const own = differenceIn(perHour, unit);
   const step = unit === 'F' && own >= 100 ? 10 : own >= 50 ? 5 : own >= 10 ? 1 : own >= 2 ? 0.5 : own >= 0.3 ? 0.1 : 0.01;
   return kelvinFrom(Math.max(Number((Math.floor(own / step + 1e-9) * step).toFixed(2)), LEAST_RATE), unit);
-}
-
-/** A controller counts whole degrees an hour: what is not whole goes at the slower one that is. The same list where all are; what is under one stays. */
-export function countedRates<S extends Segment>(segments: S[], unit: TemperatureUnit): S[] {
-  const counted = segments.map((segment) => {
-    const own = segment.rate_C_per_h === null ? 0 : differenceIn(segment.rate_C_per_h, unit);
-    return own < 1 || Math.abs(own - Math.round(own)) < 1e-6 ? segment : { ...segment, rate_C_per_h: kelvinFrom(Math.floor(own), unit) };
-  });
-  return counted.some((segment, i) => segment !== segments[i]) ? counted : segments;
 }
 
 /** Degrees between round targets, and between round soaks, whose place matters more. */

@@ -26,12 +26,13 @@ export function slipSentence({ row, shownRow, figure, kinds }: Slip, wanted: rea
   const profile = profileOf(controller);
   if (row === null) return `Segment ${(shownRow ?? 0) + 1} that it shows is one too many.`;
   if (shownRow === null || figure === null) return `Segment ${row + 1} is not there: it was skipped.`;
-  const asks = figure === 'rate' ? profile.rateWords : figure === 'target' ? profile.targetWords : profile.holdWords;
+  // In the controller's own words where the studio has written them down.
+  const asks = controller[`${figure}Words`] ?? figure;
   const written = ({ rate, target, hold_min }: PanelRow): string =>
     figure === 'hold' ? shownHold(hold_min, profile.holdAs) : String(figure === 'rate' ? rate : target);
   const [kind] = kinds;
   const how = kind === 'unit' ? `that is what it is in °${profile.unit === 'C' ? 'F' : 'C'}` : kind === 'left' || kind === 'twice' ? HOW.other : HOW[kind];
-  return `Segment ${row + 1}, '${asks}': it shows ${written(shown[shownRow])} for ${written(wanted[row])}; ${how}.`;
+  return `Segment ${row + 1}, ${asks}: it shows ${written(shown[shownRow])} for ${written(wanted[row])}; ${how}.`;
 }
 
 /** Shorter than this nobody notices, s. */

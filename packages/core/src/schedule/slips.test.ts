@@ -41,8 +41,8 @@ test('two slips: the one that harms more comes first, each told as if it were al
     [work, 'target'],
     [soak, 'hold'],
   ]);
-  expect(words[0]).toMatch(new RegExp(`^Segment ${work + 1}, 'How hot': it shows ${swapped} for ${target}; two digits are swapped\\. .*% at most|above`));
-  expect(words[1]).toMatch(/^Segment \d, 'How long': it shows 20 for 30; one digit is another\. The soak is 10 min short/);
+  expect(words[0]).toMatch(new RegExp(`^Segment ${work + 1}, target: it shows ${swapped} for ${target}; two digits are swapped\\. .*% at most|above`));
+  expect(words[1]).toMatch(/^Segment \d, hold: it shows 20 for 30; one digit is another\. The soak is 10 min short/);
 });
 
 test('a soak of hours for minutes keeps every limit and is told by its time', () => {

@@ -14,8 +14,6 @@ import {
 } from '@torvin/core';
 import type { z } from 'zod';
 import {
-  ControllerChangeSchema,
-  ControllerSchema,
   FamilyChangeSchema,
   FamilySchema,
   GlassSchema,
@@ -27,15 +25,15 @@ import {
   StripTestChangeSchema,
   StripTestSchema,
 } from '../records';
-import { type Field, NAME, SOURCE, difference, lag, length, plain, rate, temperature } from './fields';
+import { WIRING, controllers } from './controllers';
+import { NAME, SOURCE, asOptions, difference, lag, length, plain, rate, temperature } from './fields';
 import { type About, type Kind, kind } from './kind';
 
 const STRESS = 'Every figure of stress is an estimate: crossed polarisers show what is really there.';
-const WIRING = 'A kiln’s wiring, earthing, clearances and ventilation are for licensed people under local codes; nothing here replaces them.';
 
 const OPTIONAL = { optional: true, hint: 'left empty, the usual is taken' } as const;
-const WALL = { optional: true, folded: true, hint: 'left empty, there is none' } as const;
-const TAUGHT = { optional: true, folded: true, hint: 'left empty, plans are as usual' } as const;
+const WALL = { optional: true, folded: 'constants', hint: 'left empty, there is none' } as const;
+const TAUGHT = { optional: true, folded: 'constants', hint: 'left empty, plans are as usual' } as const;
 const ROOM = { optional: true, hint: 'left empty, it is not judged' } as const;
 const { id: _typical, name: _name, source: _source, ...TYPICAL_GLASS } = TYPICAL_FAMILIES[0];
 
@@ -76,9 +74,6 @@ const families = kind({
 });
 
 const FIRST_FORMS = ['sheet', 'cap', 'pieces'] as const;
-
-const asOptions = <T extends string>(values: readonly T[], title: (value: T) => string): { value: T; title: string }[] =>
-  values.map((value) => ({ value, title: title(value) }));
 
 const glasses = kind({
   path: 'glasses',
@@ -125,13 +120,13 @@ const kilns = kind({
     length('insideLength_m', 'Inside, long', ROOM),
     length('insideDiameter_m', 'Inside, across where it is round', ROOM),
     length('insideHeight_m', 'Inside, high', ROOM),
-    temperature('ambient_C', 'Room around it', { folded: true }),
-    rate('power_K_per_s', 'Climb at full power, cold', { folded: true }),
-    plain('loss_per_s', 'Loss, of the difference to the room', '1/h', 3600, { folded: true }),
-    plain('radiantLoss_per_K3_s', 'Loss by radiation', '10⁻¹²/(K³·s)', 1e12, { folded: true }),
+    temperature('ambient_C', 'Room around it', { folded: 'constants' }),
+    rate('power_K_per_s', 'Climb at full power, cold', { folded: 'constants' }),
+    plain('loss_per_s', 'Loss, of the difference to the room', '1/h', 3600, { folded: 'constants' }),
+    plain('radiantLoss_per_K3_s', 'Loss by radiation', '10⁻¹²/(K³·s)', 1e12, { folded: 'constants' }),
     plain('wallExchange_per_s', 'Exchange with a wall that stores heat, of the difference', '1/h', 3600, WALL),
     plain('wallOverChamber', 'Heat that this wall stores, over what the chamber stores', '', 1, WALL),
-    lag('acrossLag_s_per_300mm', (span) => `Lag from edge to edge of ${span}`, { folded: true }),
+    lag('acrossLag_s_per_300mm', (span) => `Lag from edge to edge of ${span}`, { folded: 'constants' }),
     difference('offset_K', 'Controller over glass, as firings taught', TAUGHT),
     plain('workFactor', 'Heat work that looks take, times the usual', '', 1, TAUGHT),
     {
@@ -146,30 +141,6 @@ const kilns = kind({
   begins: () => ({ ...TYPICAL_KILN }),
   about: ({ top_C }, { units }) => `to ${text(formatTemperature(top_C, units.temperature))}`,
   inPieces: { list: 'steps', key: 'kilnId' },
-});
-
-const COUNTS_IN: Field = {
-  as: 'choice',
-  key: 'unit',
-  label: 'It counts in',
-  options: [
-    { value: 'C', title: '°C' },
-    { value: 'F', title: '°F' },
-  ],
-  testID: 'controller-unit',
-};
-
-const controllers = kind({
-  path: 'controllers',
-  one: 'controller',
-  many: 'controllers',
-  caution: WIRING,
-  schema: ControllerSchema,
-  change: ControllerChangeSchema,
-  fields: [NAME, SOURCE, plain('fullSpeedCode', 'Code for as fast as it can'), plain('mostSegments', 'Segments it holds'), COUNTS_IN],
-  begins: () => ({ unit: 'C' as const, fullSpeedCode: 4000, mostSegments: 8 }),
-  about: ({ mostSegments, unit }) => `${mostSegments} segments, °${unit}`,
-  inPieces: { list: 'steps', key: 'controllerId' },
 });
 
 export const RELEASE_NAMES: Record<ReleaseKind, string> = {
@@ -269,7 +240,7 @@ export const titleOf = (kind: KindName, record: AnyRecord, about: About): string
 /** A new record: what is usual of its kind, and nothing written yet. only: see Kind.begins. */
 export function beginRecord<K extends KindName>(kind: K, id: string, only: (kind: string) => string, now: number): RecordOf<K> {
   const unwritten = kindOf(kind)
-    .fields.filter((field) => field.as === 'words')
+    .fields.filter((field) => field.as === 'words' && !field.folded)
     .map(({ key }) => [key, '']);
   return { ...Object.fromEntries(unwritten), ...KINDS[kind].begins?.(only, now), id, version: 0 } as RecordOf<K>;
 }

@@ -26,14 +26,22 @@ import {
 import { z } from 'zod';
 import type { Stored } from './kind';
 
+/** What stands folded beneath a form's other fields. */
+export const FOLDS = {
+  constants: { title: 'Constants', about: 'what the engine computes with' },
+  keyed: { title: 'How it is keyed', about: 'its figures, their order and form, its programs' },
+  runs: { title: 'While it runs', about: 'delay, alarm, what can be added, a power cut' },
+} as const;
+type Fold = keyof typeof FOLDS;
+
 interface Common {
   key: string;
   label: string;
   hint?: string;
   /** By which a test finds it on the page. */
   testID: string;
-  /** Stands folded beneath the others. */
-  folded?: boolean;
+  /** Stands folded beneath the others, under that heading. */
+  folded?: Fold;
   /** May be left empty; what is usual is taken then. */
   optional?: boolean;
 }
@@ -58,11 +66,17 @@ export type Field =
   | (Common & { as: 'colour' | 'lengths' })
   /** long: of several lines. */
   | (Common & { as: 'words'; long?: boolean })
-  | (Common & { as: 'choice' | 'several'; options: readonly Option[] })
+  | (Common & { as: 'several'; options: readonly Option[] })
+  /** usual: what is meant where nothing was chosen. */
+  | (Common & { as: 'choice'; options: readonly Option[]; usual?: string })
   /** Looks, each with a factor: 'Tack fuse 1.12; Slump 0.9'. */
   | (Common & { as: 'looks' })
-  | (Common & { as: 'yes'; title: string })
+  | (Common & { as: 'yes'; title: string; usual?: boolean })
   | (Common & { as: 'record'; of: string });
+
+/** Each of a few values with what it is called. */
+export const asOptions = <T extends string>(values: readonly T[], title: (value: T) => string): { value: T; title: string }[] =>
+  values.map((value) => ({ value, title: title(value) }));
 
 /** A record as it stands in a form. */
 export type Entry = Record<string, string | string[] | boolean>;
@@ -205,7 +219,8 @@ const show = (field: Field, value: unknown, units: Units): string | string[] | b
   if (field.as === 'lengths') return ((value as number[] | undefined) ?? []).map((one) => formatStock(one, units.length).figure).join('; ');
   if (field.as === 'looks') return looksWritten((value as LookFactors | undefined) ?? {});
   if (field.as === 'several') return (value as string[] | undefined) ?? [];
-  if (field.as === 'yes') return value === true;
+  if (field.as === 'yes') return (value ?? field.usual) === true;
+  if (field.as === 'choice') return (value as string | undefined) ?? field.usual ?? '';
   return typeof value === 'string' ? value : '';
 };
 
@@ -236,7 +251,7 @@ export function readEntry<T extends Stored>(
     const was = show(field, (before as unknown as Record<string, unknown>)[field.key], units);
     const isUntouched = typed === undefined || (typed === was && typed !== '');
     if (isUntouched) continue;
-    if (typed === '' && field.optional && (field.as === 'figure' || field.as === 'looks')) delete next[field.key];
+    if (typed === '' && field.optional && field.as !== 'choice') delete next[field.key];
     else {
       const read = readField(schema, field, typed, units);
       if (read.ok) next[field.key] = read.value;

@@ -1,0 +1,126 @@
+/** Controllers as profiles: one is made and keyed for, its program is read back, and a slip is found before it reaches the kiln. */
+import { setting } from './setting';
+import { PHONE, Visitor } from './visitor';
+
+const here = setting();
+const { studio } = here;
+let me: Visitor;
+let touches = 0;
+
+beforeEach(async () => {
+  me = await Visitor.open(here.browser, PHONE);
+  touches = 0;
+});
+afterEach(() => me.leave());
+
+async function touch(testId: string): Promise<void> {
+  touches += 1;
+  await me.press(testId);
+}
+
+/** The figures of each row of the key-in sheet, in its order: 'target 1070 · rate 270 · hold 0.00'. */
+const rowsShown = (): Promise<string[]> =>
+  me.ofAll('[data-testid^="key-in-"][role="checkbox"]', (rows) =>
+    rows.map((row) =>
+      [...row.innerText.replace(/\u00a0/g, ' ').matchAll(/(rate|target|hold)\s+([\d.:]+)/g)].map(([, kind, figure]) => `${kind} ${figure}`).join(' · '),
+    ),
+  );
+
+/** Touches, of those that the controller might show, the one that says so. */
+async function shows(words: string): Promise<void> {
+  const choices = await me.ofAll('[data-testid^="shows-"]', (nodes) => nodes.map((node) => [node.getAttribute('data-testid') ?? '', node.innerText]));
+  const [testId] = choices.find(([, title]) => title === words) ?? [];
+  if (testId === undefined) throw new Error(`None of ${JSON.stringify(choices)} is '${words}'.`);
+  await touch(testId);
+}
+
+test('a controller with a way of its own is made, refused where it cannot be, and keyed for', async () => {
+  await me.page.goto(`${studio.address}/shelves?shelf=controllers`);
+  await me.press('new-record');
+  await me.type('record-name', 'Workshop box');
+  await me.press('controller-unit-F');
+  await me.type('figure-fullSpeedCode', '9999');
+  await me.type('figure-mostSegments', '12');
+  await me.press('fold-keyed');
+  await me.press('controller-order-targetFirst');
+  await me.press('controller-holdAs-point');
+  await me.type('figure-mostRate', '1999');
+  await me.type('figure-programs', '4');
+  await me.type('figure-builtIn', '4');
+  await me.press('save-record');
+  await me.reads('All of its 4 programs came with the kiln');
+  await me.type('figure-builtIn', '1');
+  await me.type('figure-mostHold_s', '6000');
+  await me.press('save-record');
+  await me.reads('Two digits of hours and two of minutes say 99 h 59 at most');
+  await me.type('figure-mostHold_s', '5999');
+  await me.expectSound('a controller with its profile');
+  await me.press('save-record');
+  await me.reads('12 segments, °F an hour, 4 programs');
+
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.openPiece('Plaque no. 14');
+  await me.press('change-step');
+  const [box] = await me.ofAll('[data-testid^="controller-"]', (nodes) =>
+    nodes.filter((node) => node.innerText.includes('Workshop box')).map((node) => node.getAttribute('data-testid') ?? ''),
+  );
+  await me.press(box);
+  await me.press('compute');
+  await me.heading(/^Tack fuse/);
+  await me.sees('live-work', /%/);
+
+  // From the open run sheet: keyed row by row, and what the controller shows read back.
+  await touch('open-key-in');
+  await me.reads('Rate in °F an hour, hold in hours and minutes, 2.30 being two and a half hours; 9999 means as fast as it can. It asks for the target first.');
+  const rows = await rowsShown();
+  expect(rows.length).toBeGreaterThanOrEqual(6);
+  for (const row of rows) expect(row).toMatch(/^target \d+ · rate \d+ · hold \d+\.\d\d$/);
+  for (let i = 0; i < rows.length; i += 1) await touch(`key-in-${i}`);
+  await touch('read-back');
+  for (const [i, row] of rows.entries()) {
+    await me.sees('read-back-asks', new RegExp(`^Segment ${i + 1} of ${rows.length}`));
+    if (i === 0) await me.expectSound('reading back');
+    await shows(row);
+  }
+  await me.sees('read-back-good', new RegExp(`all ${rows.length} segments as they should be`));
+  // For seven segments thirty touches at most, besides typing.
+  expect(touches).toBeLessThanOrEqual(2 + 2 * rows.length);
+  expect(2 + 2 * 7).toBeLessThanOrEqual(30);
+});
+
+test('degrees of Celsius keyed into a controller of Fahrenheit, and hours for minutes, are found and said what they would have done', async () => {
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.openPiece('Plaque no. 14');
+  await me.press('open-run');
+  await me.press('open-key-in');
+  const rows = await rowsShown();
+  const work = rows.findIndex((row) => Number(/target (\d+)/.exec(row)?.[1]) > 1300);
+  const [, target, rate, hold] = /target (\d+) · rate (\d+) · hold (\d+\.\d\d)/.exec(rows[work])!;
+  const celsius = Math.round(((Number(target) - 32) * 5) / 9);
+  await me.press('read-back');
+  for (const [i, row] of rows.entries()) {
+    await me.sees('read-back-asks', new RegExp(`^Segment ${i + 1} of`));
+    if (i !== work) {
+      await shows(row);
+      continue;
+    }
+    await me.press('shows-else');
+    await me.type('shown-target', String(celsius));
+    await me.type('shown-rate', rate);
+    await me.type('shown-hold', '2.3');
+    await me.press('take-shown');
+    await me.reads('Write it as it stands there, such as 2.30.');
+    await me.type('shown-hold', `${Number(hold.slice(-2))}.00`);
+    await me.press('take-shown');
+  }
+  await me.sees('read-back-slips', /It shows 2 slips, the worst first/);
+  const told = [await me.text('slip-0'), await me.text('slip-1')];
+  expect(told.join(' ')).toMatch(new RegExp(`Segment ${work + 1}, target: it shows ${celsius} for ${target}; that is what it is in °C\\.`));
+  expect(told.join(' ')).toMatch(new RegExp(`Segment ${work + 1}, hold: it shows \\d+\\.00 for ${hold}; hours and minutes are mixed up\\.`));
+  for (const words of told) expect(words).toMatch(/(needs|bears|at most|too long|longer|less)\b/);
+  await me.expectSound('slips found');
+  // Mended: read back again, as it should be.
+  await me.press('read-back-again');
+  for (const row of rows) await shows(row);
+  await me.find('read-back-good');
+});

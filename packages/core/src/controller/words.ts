@@ -1,0 +1,36 @@
+/** How a controller counts, in words and beside its figures. */
+import type { KeyedSegment } from './keyIn';
+import { type FigureKind, figuresOf } from './panel';
+import { type Controller, type Profile, profileOf, shownHold } from './profile';
+
+const RATES = (unit: string): Record<Profile['rateAs'], string> => ({
+  perHour: `Rate in °${unit} an hour`,
+  perMinute: `Rate in °${unit} a minute`,
+  minutes: 'For a rate the minutes to the target',
+});
+const HOLDS: Record<Profile['holdAs'], string> = {
+  minutes: 'hold in minutes',
+  point: 'hold in hours and minutes, 2.30 being two and a half hours',
+  colon: 'hold in hours and minutes, 2:30 being two and a half hours',
+};
+
+export function countsWords(controller: Controller): string {
+  const { unit, rateAs, holdAs, order, fullSpeedCode: up, fullSpeedDownCode: down } = profileOf(controller);
+  const codes = up === down ? `${up} means as fast as it can` : `${up} means as fast as it can on the way up, ${down} on the way down`;
+  return `${RATES(unit)[rateAs]}, ${HOLDS[holdAs]}; ${codes}.${order === 'targetFirst' ? ' It asks for the target first.' : ''}`;
+}
+
+/** The figures of a keyed segment in the order in which they are asked for, each with its unit where it has one. */
+export function figuresKeyed(
+  row: Pick<KeyedSegment, 'rate' | 'target' | 'hold_min' | 'fullSpeed'>,
+  controller: Controller,
+): { kind: FigureKind; figure: string; unit: string }[] {
+  const profile = profileOf(controller);
+  const rateUnit = { perHour: '°/h', perMinute: '°/min', minutes: 'min' }[profile.rateAs];
+  const told = {
+    rate: { figure: String(row.rate), unit: row.fullSpeed ? '' : rateUnit },
+    target: { figure: String(row.target), unit: `°${profile.unit}` },
+    hold: { figure: shownHold(row.hold_min, profile.holdAs), unit: profile.holdAs === 'minutes' ? 'min' : 'h' },
+  };
+  return figuresOf(profile).map((kind) => ({ kind, ...told[kind] }));
+}
