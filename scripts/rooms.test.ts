@@ -8,7 +8,7 @@ const HOUSES = {
     ...['schedule', 'piece', 'contract', 'calculators', 'engine', 'index'],
   ],
   'apps/web/src': [
-    ...['outside', 'outbox', 'data', 'away', 'engine', 'theme', 'ui', 'photos', 'section', 'shelves', 'piece', 'runsheet'],
+    ...['outside', 'outbox', 'data', 'away', 'engine', 'theme', 'ui', 'panel', 'photos', 'section', 'shelves', 'piece', 'runsheet'],
     ...['files', 'keyin', 'notebook', 'bench', 'gallery', 'pages', 'workbench', 'app'],
   ],
 } as const;

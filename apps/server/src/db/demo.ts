@@ -63,16 +63,22 @@ export const DEMO_KILNS: Kiln[] = [
   },
 ];
 
-export const DEMO_CONTROLLERS = [
-  { id: 'grey-box', name: 'Grey box', source: INVENTED, unit: 'C', fullSpeedCode: 4000, mostSegments: 8 },
-  { id: 'twelve-line', name: 'Twelve line', source: INVENTED, unit: 'F', fullSpeedCode: 7200, mostSegments: 12 },
-] as const;
+export const DEMO_CONTROLLERS: RecordOf<'controllers'>[] = [
+  {
+    ...{ id: 'grey-box', name: 'Grey box', source: INVENTED, version: 1, unit: 'C', fullSpeedCode: 4000, mostSegments: 8 },
+    ...{ programs: 6, builtIn: 2, mostHold_s: 999 * 60, mostDelay_s: 24 * 3600, skips: true, addTime_s: 300, afterCut: 'goesOn' },
+  },
+  {
+    ...{ id: 'twelve-line', name: 'Twelve line', source: INVENTED, version: 1, unit: 'F', fullSpeedCode: 7200, mostSegments: 12 },
+    ...{ programs: 4, holdAs: 'point', ends: 'count', mostDelay_s: 99 * 3600, alarms: true, skips: true, addTime_s: 300, afterCut: 'goesOnIfWarm' },
+  },
+];
 
 /** What stands on the demo's shelves beside the typical families and its strip test, by kind. */
 export const DEMO_RECORDS: { readonly [K in KindName]?: readonly RecordOf<K>[] } = {
   glasses: DEMO_GLASSES,
   kilns: DEMO_KILNS,
-  controllers: DEMO_CONTROLLERS.map((controller) => ({ ...controller, version: 1 })),
+  controllers: DEMO_CONTROLLERS,
   releases: [
     {
       id: 'shelf-primer',

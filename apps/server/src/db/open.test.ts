@@ -10,7 +10,7 @@ import { findPiece } from '../store/pieces';
 import { allShelves } from '../store/records';
 import { wholeSchedules } from '../store/schedules';
 import { readStudio } from '../store/studio';
-import { evaluate } from '@torvin/core';
+import { evaluate, profileOf } from '@torvin/core';
 import { eq, sql } from 'drizzle-orm';
 import { columnsOf, copyRows, inserter, migrationsUpTo, rowsOf } from '../test/olderDatabase';
 import { inOldWords } from '../test/oldWords';
@@ -209,9 +209,18 @@ describe('a database of schema 7, where each kind had a table of its own', () =>
       ...before,
       ...LATER,
       kilns: named(before.kilns),
+      // Of a controller three figures were known.
+      controllers: before.controllers.map(({ id, version, name, source, unit, fullSpeedCode, mostSegments }) => ({
+        ...{ id, version, name, source, unit, fullSpeedCode, mostSegments },
+      })),
       // How much haze a glass bears was not told then.
       families: before.families.map(({ hazeBears_s: _later, ...family }) => (family.id === 'soft-90' ? { ...family, expansion_perK: third } : family)),
     });
+    // It has a profile all the same, in which all is as usual.
+    expect(after.controllers.map((controller) => profileOf(controller))).toMatchObject([
+      { rateAs: 'perHour', mostRate: 3999, holdAs: 'minutes', ends: 'done', programs: 1 },
+      { unit: 'F', mostRate: 7199, mostSegments: 12 },
+    ]);
     expect(after.archived).toEqual(['tall-kiln']);
     const docs = [...db.select().from(pieces).all(), ...db.select().from(pieceStates).all()].map(({ doc }) => doc);
     expect(docs.flatMap(({ steps }) => steps).every(({ kilnId }) => kilnId === 'soft-90-kiln')).toBe(true);

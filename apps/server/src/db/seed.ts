@@ -30,7 +30,7 @@ export function seedOwn(db: Database): void {
       addRecord(tx, 'glasses', { ...DEMO_GLASSES[0], ...typical, id: `clear-${family.id}`, familyId: family.id }, at);
     }
     addRecord(tx, 'kilns', { ...kiln, ...typical, id: 'my-kiln', name: 'My kiln' }, at);
-    addRecord(tx, 'controllers', { ...DEMO_CONTROLLERS[0], ...typical, id: 'my-controller', name: 'My controller' }, at);
+    addRecord(tx, 'controllers', { ...typical, id: 'my-controller', name: 'My controller', unit: 'C', fullSpeedCode: 4000, mostSegments: 8 }, at);
   });
 }
 

@@ -25,6 +25,7 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
+import { KeyInDeck } from './KeyInDeck';
 import { ReadBack } from './ReadBack';
 import { StartFiring } from './StartFiring';
 
@@ -42,6 +43,9 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
   useEffect(() => draft.keep([...keyed], []), [draft, keyed]);
   /** Slips that were found on reading back; null before that. */
   const [slips, setSlips] = useState<number | null>(null);
+  const [deck, setDeck] = useState(false);
+  /** How often it was keyed through figure by figure: each time it is read back next. */
+  const [decks, setDecks] = useState(0);
   // Nothing is shown to be keyed in before the person has decided what is fired.
   const [asItIs, setAsItIs] = useState<readonly string[] | null>(null);
   const decided = outdated.length === 0 || (asItIs !== null && outdated.every((difference) => asItIs.includes(difference)));
@@ -97,6 +101,21 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               titles={{ take: 'Go on from there', leave: 'Begin anew' }}
             />
           </View>
+          <View style={{ paddingHorizontal: space.large, paddingTop: space.small }}>
+            <Action title="One figure at a time" testID="open-deck" onPress={() => setDeck(true)} />
+          </View>
+          {deck && (
+            <KeyInDeck
+              {...{ rows, controller }}
+              roles={rows.map(({ segment }) => schedule.segments[segment].role)}
+              onClose={() => setDeck(false)}
+              onDone={() => {
+                setKeyed(new Set(rows.keys()));
+                setDecks(decks + 1);
+                setDeck(false);
+              }}
+            />
+          )}
           <OnPaper page={() => keyInSvg({ piece, schedule, differences: outdated })} />
           <View role="group" aria-label="Segments to key in" style={{ paddingTop: space.medium }} testID="key-in-rows">
             {rows.map((row, index) => {
@@ -146,7 +165,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               {keyed.size === rows.length ? 'All keyed. Now let the controller show them, and read them back.' : `${keyed.size} of ${rows.length} keyed`}
             </Words>
             <Caution about={step.id}>{WORK_CAUTIONS.keyIn}</Caution>
-            <ReadBack key={schedule.id} schedule={schedule} onRead={setSlips} />
+            <ReadBack key={`${schedule.id} ${decks}`} schedule={schedule} begins={decks > 0} onRead={setSlips} />
             <StartFiring
               piece={piece}
               step={step}

@@ -31,6 +31,8 @@ import { Words } from '@/ui/Words';
 
 export interface ReadBackProps {
   schedule: Schedule;
+  /** It was keyed just now: the first segment is asked for at once. */
+  begins: boolean;
   /** How many slips there are; null while it is read. */
   onRead(slips: number | null): void;
 }
@@ -40,12 +42,12 @@ type Read = PanelRow | null;
 type Typed = Record<FigureKind, string>;
 const EMPTY: Typed = { rate: '', target: '', hold: '' };
 
-export function ReadBack({ schedule, onRead }: ReadBackProps) {
+export function ReadBack({ schedule, begins, onRead }: ReadBackProps) {
   const units = useUnits();
   const { controller, firing } = schedule.snapshot;
   const profile = profileOf(controller);
   const { rows } = keyIn(schedule.segments, controller);
-  const [read, setRead] = useState<readonly Read[] | null>(null);
+  const [read, setRead] = useState<readonly Read[] | null>(begins ? [] : null);
   const [typed, setTyped] = useState<Typed | null>(null);
   const [fault, setFault] = useState<{ at: FigureKind; message: string } | null>(null);
   const [told, setTold] = useState<Answered<'readBack'> | null>(null);

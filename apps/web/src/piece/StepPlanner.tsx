@@ -1,5 +1,5 @@
 /** What a firing is to be: its look, how it stands, the mould or former, kiln and controller; then it is computed. */
-import { undoes, isLaid, type Look, RECIPES, SETUP_KINDS, SETUP_NAMES, formatTemperature, text } from '@torvin/core';
+import { undoes, isLaid, profileWords, type Look, RECIPES, SETUP_KINDS, SETUP_NAMES, formatTemperature, text } from '@torvin/core';
 import { type PieceDoc, RELEASE_NAMES, type Shelves, type Step } from '@torvin/schema';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
@@ -175,11 +175,7 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
       <Choice
         label="Controller"
         value={entry.controllerId}
-        options={offered(shelves.controllers, entry.controllerId).map(({ id, name, mostSegments, unit }) => ({
-          value: id,
-          title: name,
-          note: `${mostSegments} segments, °${unit}`,
-        }))}
+        options={offered(shelves.controllers, entry.controllerId).map((one) => ({ value: one.id, title: one.name, note: profileWords(one) }))}
         onChange={(controllerId) => set({ controllerId })}
         testID="controller"
       />

@@ -1,5 +1,6 @@
 /** One record of any kind, edited in the form that its definition makes. A save names the version it was based on. */
 import { type AnyRecord, type Entry, type Kiln, type RecordOf, type ShelfKind, type Shelves, entryOfRecord, kindOf, readEntry, titleOf } from '@torvin/schema';
+import { type Controller, TYPICAL_CONTROLLERS, profileWords } from '@torvin/core';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { type FieldErrors, type Resolver, useForm, useWatch } from 'react-hook-form';
@@ -9,9 +10,12 @@ import { useUnits } from '@/data/studio';
 import { useDraft } from '@/outbox/drafts';
 import { recordOnto } from '@/outbox/kinds';
 import { useSave } from '@/outbox/useOutbox';
+import { PanelTrial } from '@/panel/PanelTrial';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
 import { DraftOffer } from '@/ui/DraftOffer';
+import { Fold } from '@/ui/Fold';
 import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
@@ -45,6 +49,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
   const called = (of: ShelfRecord): string => titleOf(kind, of, aboutShelves(shelves, units));
   const save = useSave('saveRecord');
   const archive = useSave('archiveRecord');
+  const [beganAs, setBeganAs] = useState<string | null>(null);
   const draft = useDraft<Entry>(`${kind} ${record.version === 0 ? 'new' : `${record.id} ${record.version}`} ${units.temperature} ${units.length}`);
   const [began] = useState<Entry>(() => entryOfRecord(fields, record, units));
   const resolver: Resolver<Entry> = (entry) => {
@@ -83,6 +88,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
       else save.save(mine, { on: record.version, ...(isNew ? { id: record.id } : {}), then });
     }, showFault)();
 
+  const controller = kind === 'controllers' ? readEntry(kindOf(kind), record, now, units) : null;
   return (
     <Screen title={isNew ? `New ${one}` : called(record)} subtitle={isNew ? undefined : sourceOf(record)} back={{ title: 'Shelves', href: shelfHref(kind) }}>
       <View style={{ gap: space.medium }}>
@@ -92,6 +98,19 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
           </Notice>
         )}
         <DraftOffer draft={draft} onTake={reset} />
+        {kind === 'controllers' && isNew && (
+          <Choice
+            label="Begin as"
+            value={beganAs}
+            options={TYPICAL_CONTROLLERS.map(({ id, name, ...typical }) => ({ value: id, title: name, note: profileWords(typical) }))}
+            onChange={(id) => {
+              const { name: _name, ...typical } = TYPICAL_CONTROLLERS.find((one) => one.id === id) ?? TYPICAL_CONTROLLERS[0];
+              setBeganAs(id);
+              reset({ ...entryOfRecord(fields, { ...record, ...typical, id: record.id }, units), name: getValues('name') ?? '' });
+            }}
+            testID="begin-as"
+          />
+        )}
         <RecordFields
           fields={fields}
           control={control}
@@ -99,6 +118,13 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
           shelves={shelves}
           between={kind === 'kilns' && <KilnTimes record={record as Kiln} getValues={getValues} setValue={setValue} />}
         />
+        {controller?.ok && (
+          <View style={{ marginHorizontal: -space.large }}>
+            <Fold title="Try it" about="keyed as the one beside your kiln would be" testID="try">
+              {() => <PanelTrial key={JSON.stringify(controller.record)} controller={controller.record as unknown as Controller} />}
+            </Fold>
+          </View>
+        )}
         {formState.errors.root?.message && <Notice tone="warn">{formState.errors.root.message}</Notice>}
         {caution && <Notice tone="care">{caution}</Notice>}
         {save.held && <Held />}

@@ -22,13 +22,19 @@ export function ThemeProvider({ children }: { children: ReactNode }) {
 
 /** In a theme that is known, where no studio can be asked. */
 export function Themed({ name, children }: { name: 'light' | 'dark'; children: ReactNode }) {
-  const value = useMemo(() => ({ name, colours: name === 'dark' ? dark : light }) as const, [name]);
+  const { ground } = name === 'dark' ? dark : light;
   useEffect(() => {
     document.documentElement.style.colorScheme = name;
-    document.body.style.background = value.colours.ground;
+    document.body.style.background = ground;
     // What a phone paints round the page.
-    document.querySelector('meta[name="theme-color"]')?.setAttribute('content', value.colours.ground);
-  }, [name, value]);
+    document.querySelector('meta[name="theme-color"]')?.setAttribute('content', ground);
+  }, [name, ground]);
+  return <Dressed name={name}>{children}</Dressed>;
+}
+
+/** What stands in a theme of its own, whatever the page has. */
+export function Dressed({ name, children }: { name: 'light' | 'dark'; children: ReactNode }) {
+  const value = useMemo(() => ({ name, colours: name === 'dark' ? dark : light }) as const, [name]);
   const kit = useMemo(() => kitTheme(value.colours, name), [value, name]);
   return (
     <Context.Provider value={value}>

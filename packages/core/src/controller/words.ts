@@ -34,3 +34,10 @@ export function figuresKeyed(
   };
   return figuresOf(profile).map((kind) => ({ kind, ...told[kind] }));
 }
+
+/** A controller in a few words, beside its name. */
+export function profileWords(controller: Controller): string {
+  const { mostSegments, unit, rateAs, programs } = profileOf(controller);
+  const rates = { perHour: `°${unit} an hour`, perMinute: `°${unit} a minute`, minutes: `°${unit}, ways in minutes` }[rateAs];
+  return [`${mostSegments} segments`, rates, ...(programs > 1 ? [`${programs} programs`] : [])].join(', ');
+}

@@ -1,5 +1,5 @@
 /** Controllers: three figures make one; how it is keyed and what it does while it runs stand folded beneath. */
-import { AFTER_CUTS, HOLD_KINDS, KEY_ORDERS, PROGRAM_ENDS, RATE_KINDS, profileOf } from '@torvin/core';
+import { AFTER_CUTS, HOLD_KINDS, KEY_ORDERS, PROGRAM_ENDS, RATE_KINDS, profileOf, profileWords } from '@torvin/core';
 import { ControllerChangeSchema, ControllerSchema } from '../records';
 import { type Field, NAME, SOURCE, asOptions, difference, plain, rate, temperature } from './fields';
 import { kind } from './kind';
@@ -19,7 +19,7 @@ const COUNTS_IN: Field = {
 
 const KEYED = { optional: true, folded: 'keyed' } as const;
 const RUNS = { optional: true, folded: 'runs' } as const;
-const NOT_THERE = { ...RUNS, hint: 'left empty, it does not' } as const;
+const NOT_THERE = { ...RUNS, hint: 'left empty, it has none' } as const;
 const usualFor = (key: 'leastRate' | 'rateStep' | 'targetStep' | 'programs' | 'builtIn'): string =>
   `left empty, ${profileOf({ unit: 'C', fullSpeedCode: 0, mostSegments: 8 })[key]}`;
 const inWordsOf = (key: string, label: string, usual: string): Field => ({
@@ -99,10 +99,6 @@ export const controllers = kind({
     },
   ],
   begins: () => ({ unit: 'C' as const, fullSpeedCode: 4000, mostSegments: 8 }),
-  about(controller) {
-    const { mostSegments, unit, rateAs, programs } = profileOf(controller);
-    const rates = { perHour: `°${unit} an hour`, perMinute: `°${unit} a minute`, minutes: `°${unit}, ways in minutes` }[rateAs];
-    return [`${mostSegments} segments`, rates, ...(programs > 1 ? [`${programs} programs`] : [])].join(', ');
-  },
+  about: (controller) => profileWords(controller),
   inPieces: { list: 'steps', key: 'controllerId' },
 });

@@ -237,6 +237,10 @@ function readField(schema: z.ZodType, field: Field, typed: Entry[string], units:
 
 export type ReadEntry<T> = { ok: true; record: T } | { ok: false; faults: Problem[] };
 
+/** Whether a record may have no such part at all; one that is empty words has it. */
+const mayBeAbsent = (schema: z.ZodType, key: string): boolean =>
+  schema instanceof z.ZodObject && (schema.shape as Record<string, unknown>)[key] instanceof z.ZodOptional;
+
 /** The record with what stands in the form. What was not touched stays as it was, to the last digit; all faults are told, each at its field. */
 export function readEntry<T extends Stored>(
   { fields, schema, change }: { fields: readonly Field[]; schema: z.ZodType; change: z.ZodType<T> },
@@ -251,7 +255,7 @@ export function readEntry<T extends Stored>(
     const was = show(field, (before as unknown as Record<string, unknown>)[field.key], units);
     const isUntouched = typed === undefined || (typed === was && typed !== '');
     if (isUntouched) continue;
-    if (typed === '' && field.optional && field.as !== 'choice') delete next[field.key];
+    if (typed === '' && field.optional && (field.as === 'looks' || mayBeAbsent(schema, field.key))) delete next[field.key];
     else {
       const read = readField(schema, field, typed, units);
       if (read.ok) next[field.key] = read.value;
