@@ -95,7 +95,23 @@ test('a start set for later is kept as planned, and the kiln says so', async () 
   await me.press('start-when-later');
   const at = new Date(Date.now() + 36 * 3600e3);
   at.setHours(22, 30, 0, 0);
+  // Wanted open at an hour that cannot be reached any more: said, and not started.
+  await me.press('delay-by-open');
+  await me.setTime('planned-start', new Date(Date.now() + 2 * 3600e3));
+  await me.sees('delay-doubts', /too late for that\. The earliest is this/);
+  await me.press('start-firing');
+  if (await me.has('start-all-the-same')) await me.press('start-all-the-same');
+  await me.reads('Too late for that: choose a later time.');
+  // By the opening it starts some hours before; a night and the controller's longest delay are told.
   await me.setTime('planned-start', at);
+  await me.sees('delay-plan', /^Starts at .* look in from .*, open at .*22:30\.$/);
+  // Told by its start it is the same plan, until another time is set.
+  const plan = await me.text('delay-plan');
+  await me.press('delay-by-start');
+  await me.sees('delay-plan', new RegExp(plan.slice(0, 24)));
+  await me.setTime('planned-start', at);
+  await me.sees('delay-plan', /^Starts at .*22:30, a delay of \d+ h/);
+  await me.sees('delay-doubts', /delays a start by 24 h 00 at most: set it from .* on\./);
   await me.expectSound('a start set for later');
   await me.press('start-firing');
   await me.press('start-all-the-same');

@@ -25,6 +25,7 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
+import { BeforeStart } from './BeforeStart';
 import { KeyInDeck } from './KeyInDeck';
 import { ReadBack } from './ReadBack';
 import { StartFiring } from './StartFiring';
@@ -166,6 +167,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
             </Words>
             <Caution about={step.id}>{WORK_CAUTIONS.keyIn}</Caution>
             <ReadBack key={`${schedule.id} ${decks}`} schedule={schedule} begins={decks > 0} onRead={setSlips} />
+            <BeforeStart schedule={schedule} />
             <StartFiring
               piece={piece}
               step={step}

@@ -2,6 +2,7 @@
  * Puts the firing in the kiln: now, or at the time that the controller is set to. What speaks against it is said once and
  * asked: rows not ticked, a limit broken, a kiln in use. From then on it stands on the Bench until it is told how it came out.
  */
+import { momentsOf } from '@torvin/core';
 import { type LoadAhead, type NewFiring, type Piece, type Schedule, type Shelves, type Step, inTheWay } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -14,10 +15,12 @@ import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
 import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { soon } from '@/ui/clock';
 import { format } from 'date-fns/format';
 import { KilnInUse } from './KilnInUse';
+import { type Wish, comesAt, delayOf, startFor } from './delay';
 
 export interface StartFiringProps {
   piece: Piece;
@@ -36,6 +39,7 @@ export interface StartFiringProps {
 }
 
 type When = 'now' | 'later';
+const WISHED: Record<Wish, string> = { start: 'Starts by itself', look: 'To be looked into', open: 'To be opened' };
 
 export function StartFiring({ piece, step, schedule, shelves, unticked, slips, broken, asItIs, onStarted }: StartFiringProps) {
   const router = useRouter();
@@ -43,11 +47,15 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, b
   const loads = useLoads();
   const [id] = useState(() => uuid());
   const [when, setWhen] = useState<When>('now');
+  const [wish, setWish] = useState<Wish>('start');
   const [later, setLater] = useState(() => format(soon(new Date()), FIELD_TIME));
   const [asking, setAsking] = useState(false);
   const [wrong, setWrong] = useState<string>();
   const planned = when === 'later';
-  const at = planned ? readFieldTime(later)?.getTime() : Date.now();
+  const moments = momentsOf(schedule.segments, schedule.result.simulation);
+  const wished = planned ? readFieldTime(later)?.getTime() : undefined;
+  const at = !planned ? Date.now() : wished === undefined ? undefined : startFor(wish, wished, moments);
+  const delay = planned && at !== undefined ? delayOf(at, Date.now(), moments, schedule.snapshot.controller.mostDelay_s) : null;
   const length_ms = schedule.result.simulation.total_s * 1000;
   const other = at === undefined ? null : inTheWay(loads.data ?? [], { kilnId: step.kilnId, from: at, to: at + length_ms }, Date.now());
   const doubts = [
@@ -57,7 +65,8 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, b
   ];
 
   function start(): void {
-    if (at === undefined) return setWrong('Say when the controller is set to start: a day and a time.');
+    if (at === undefined) return setWrong('Say when: a day and a time.');
+    if (delay?.tooLate) return setWrong('Too late for that: choose a later time.');
     setWrong(undefined);
     const firing: NewFiring = {
       id,
@@ -89,7 +98,30 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, b
         onChange={setWhen}
         testID="start-when"
       />
-      {planned && <DayTimeInput label="Starts by itself" value={later} onChange={setLater} error={wrong} testID="planned-start" />}
+      {planned && (
+        <Choice<Wish>
+          label="The time is that of"
+          value={wish}
+          options={[
+            { value: 'start', title: 'The start' },
+            { value: 'look', title: 'The look-in' },
+            { value: 'open', title: 'The opening' },
+          ]}
+          onChange={(next) => {
+            // The start stays: what is shown is when that comes of it.
+            if (at !== undefined) setLater(format(comesAt(next, at, moments), FIELD_TIME));
+            setWish(next);
+          }}
+          testID="delay-by"
+        />
+      )}
+      {planned && <DayTimeInput label={WISHED[wish]} value={later} onChange={setLater} error={wrong} testID="planned-start" />}
+      {delay && delay.plan !== '' && <Words testID="delay-plan">{delay.plan}</Words>}
+      {delay && delay.doubts.length > 0 && (
+        <Notice tone={delay.tooLate ? 'warn' : 'care'} testID="delay-doubts">
+          {delay.doubts.join(' ')}
+        </Notice>
+      )}
       {other && (
         <KilnInUse
           load={other}
@@ -99,6 +131,7 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, b
           shelves={shelves}
           onPlan={(free: LoadAhead) => {
             setWhen('later');
+            setWish('start');
             setLater(format(soon(new Date(free.until)), FIELD_TIME));
           }}
         />

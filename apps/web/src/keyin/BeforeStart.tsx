@@ -1,0 +1,37 @@
+/** Two cards of one glance each, before a firing is started. */
+import type { Schedule } from '@torvin/schema';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { Words } from '@/ui/Words';
+import { glancesAt } from './beforeStart';
+
+export function BeforeStart({ schedule }: { schedule: Schedule }) {
+  const { temperature } = useUnits();
+  const { of, piece, kiln } = glancesAt(schedule.snapshot, temperature);
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.medium }} testID="before-start">
+      <Card title={of === 'glass' ? 'Is the glass ready?' : 'Is it ready?'} lines={piece} />
+      <Card title="Is the kiln?" lines={kiln} />
+    </View>
+  );
+}
+
+function Card({ title, lines }: { title: string; lines: readonly string[] }) {
+  const { colours } = useTheme();
+  return (
+    <View style={{ flexGrow: 1, flexBasis: 260, gap: space.hair, paddingLeft: space.medium, borderLeftWidth: 2, borderColor: colours.muted }}>
+      <Words bold role="heading" aria-level={3}>
+        {title}
+      </Words>
+      <View role="list">
+        {lines.map((line) => (
+          <View key={line} role="listitem">
+            <Words>{line}</Words>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}
