@@ -62,7 +62,18 @@ export { type FigureKind, figuresOf, type Key, keysFor, newPanel, type Panel, pr
 export { mightShow, type Slip } from './controller/readBack';
 export { TYPICAL_CONTROLLERS } from './controller/typical';
 export { countsWords, figuresKeyed, profileWords } from './controller/words';
-export { AFTER_CUTS, type Controller, HOLD_KINDS, KEY_ORDERS, type Profile, holdMeant, PROGRAM_ENDS, profileOf, RATE_KINDS, shownHold } from './controller/profile';
+export {
+  AFTER_CUTS,
+  type Controller,
+  HOLD_KINDS,
+  KEY_ORDERS,
+  type Profile,
+  holdMeant,
+  PROGRAM_ENDS,
+  profileOf,
+  RATE_KINDS,
+  shownHold,
+} from './controller/profile';
 export { meshOf } from './heat/stack';
 export { driveFrom } from './heat/drive';
 export { heatSolver } from './heat/heatSolver';

@@ -1,7 +1,7 @@
 /** A schedule in what a controller can count: rates and targets that it has. */
 import type { Segment } from '../kiln/segment';
 import { celsiusFrom, temperatureIn } from '../units/convert';
-import { type Controller, type Profile, ROOM_IN, profileOf, rateFigure, rateMeant } from './profile';
+import { type Controller, type Profile, ROOM_IN, keyedRate, profileOf } from './profile';
 
 /** Ways of each segment in degrees of the controller's unit. */
 export function waysOf(segments: readonly Segment[], unit: Profile['unit']): number[] {
@@ -9,11 +9,8 @@ export function waysOf(segments: readonly Segment[], unit: Profile['unit']): num
 }
 
 /** Whether a rate is slower than any that can be keyed for such a way. */
-export function tooSlow(profile: Profile, rate_C_per_h: number | null, way: number): boolean {
-  if (rate_C_per_h === null) return false;
-  const figure = rateFigure(profile, rate_C_per_h, way);
-  return profile.rateAs === 'minutes' ? figure > profile.mostRate : figure < profile.leastRate;
-}
+export const tooSlow = (profile: Profile, rate_C_per_h: number | null, way: number): boolean =>
+  rate_C_per_h !== null && keyedRate(profile, rate_C_per_h, way).tooSlow;
 
 /**
  * Each rate at the next slower one that the controller counts, each target at the nearest, the last at the colder. The same list where
@@ -21,7 +18,7 @@ export function tooSlow(profile: Profile, rate_C_per_h: number | null, way: numb
  */
 export function counted<S extends Segment>(segments: S[], controller: Controller): S[] {
   const profile = profileOf(controller);
-  const { unit, targetStep, rateAs, leastRate, mostRate } = profile;
+  const { unit, targetStep } = profile;
   const onStep = segments.map((segment, i): S => {
     const steps = temperatureIn(segment.target_C, unit) / targetStep;
     const round = i === segments.length - 1 ? Math.floor(steps + 1e-6) : Math.round(steps);
@@ -31,11 +28,9 @@ export function counted<S extends Segment>(segments: S[], controller: Controller
   const ways = waysOf(onStep, unit);
   const next = onStep.map((segment, i): S => {
     const { rate_C_per_h } = segment;
-    if (rate_C_per_h === null || ways[i] === 0 || tooSlow(profile, rate_C_per_h, ways[i])) return segment;
-    const figure = rateFigure(profile, rate_C_per_h, ways[i]);
-    const keyed = rateAs === 'minutes' ? Math.max(figure, leastRate) : Math.min(figure, mostRate);
-    const meant = rateMeant({ ...profile, fullSpeedCode: Number.NaN, fullSpeedDownCode: Number.NaN }, keyed, ways[i]) ?? rate_C_per_h;
-    return Math.abs(meant / rate_C_per_h - 1) < 1e-6 ? segment : { ...segment, rate_C_per_h: meant };
+    if (rate_C_per_h === null || ways[i] === 0) return segment;
+    const { meant_C_per_h, tooSlow: stays } = keyedRate(profile, rate_C_per_h, ways[i]);
+    return stays || Math.abs(meant_C_per_h / rate_C_per_h - 1) < 1e-6 ? segment : { ...segment, rate_C_per_h: meant_C_per_h };
   });
   return next.some((segment, i) => segment !== segments[i]) ? next : segments;
 }

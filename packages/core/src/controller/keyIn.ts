@@ -4,7 +4,7 @@
  */
 import type { Segment } from '../kiln/segment';
 import { celsiusFrom, differenceIn, temperatureIn } from '../units/convert';
-import { type Controller, type Profile, ROOM_IN, profileOf, rateFigure, rateMeant, shownHold } from './profile';
+import { type Controller, type Profile, ROOM_IN, keyedRate, profileOf, rateFigure, rateMeant, shownHold } from './profile';
 
 /** One segment as it stands in a controller, in its own figures. */
 export interface PanelRow {
@@ -64,29 +64,21 @@ export function keyIn(segments: readonly Segment[], controller: Controller): Key
 }
 
 function rateKeyed(profile: Profile, { rate_C_per_h }: Segment, index: number, way: number, remarks: KeyIn['remarks']): number {
-  const { unit, rateAs, leastRate, mostRate } = profile;
+  const { unit, rateAs } = profile;
   if (rate_C_per_h === null) return way < 0 ? profile.fullSpeedDownCode : profile.fullSpeedCode;
   const exact = differenceIn(rate_C_per_h, unit);
-  const figure = rateFigure(profile, rate_C_per_h, way);
-  const slowest = rateAs === 'minutes' ? mostRate : leastRate;
-  const tooSlow = rateAs === 'minutes' ? figure > mostRate : figure < leastRate;
+  const { figure, meant_C_per_h, tooSlow } = keyedRate(profile, rate_C_per_h, way);
   if (tooSlow) {
-    remarks.push({
-      kind: 'cannot',
-      message:
-        rateAs === 'minutes'
-          ? `Segment ${index + 1} takes ${figure} minutes to its target; this controller's longest is ${slowest}. Split it into steps with holds.`
-          : `Segment ${index + 1} asks for ${exact.toFixed(1)} °${unit} an hour; this controller's slowest is ${slowest}${rateAs === 'perMinute' ? ' a minute' : ''}. Split it into steps with holds.`,
-    });
-    return slowest;
-  }
-  const keyed = rateAs === 'minutes' ? Math.max(figure, leastRate) : Math.min(figure, mostRate);
-  const meant = differenceIn(rateMeant({ ...profile, fullSpeedCode: Number.NaN, fullSpeedDownCode: Number.NaN }, keyed, way) ?? 0, unit);
-  if (exact - meant > SAID_FROM * exact) {
-    const as = rateAs === 'minutes' ? `${keyed} minutes` : rateAs === 'perMinute' ? `${keyed} a minute` : String(keyed);
+    const asked =
+      rateAs === 'minutes'
+        ? `takes ${rateFigure(profile, rate_C_per_h, way)} minutes to its target; this controller's longest is ${figure}`
+        : `asks for ${exact.toFixed(1)} °${unit} an hour; this controller's slowest is ${figure}${rateAs === 'perMinute' ? ' a minute' : ''}`;
+    remarks.push({ kind: 'cannot', message: `Segment ${index + 1} ${asked}. Split it into steps with holds.` });
+  } else if (exact - differenceIn(meant_C_per_h, unit) > SAID_FROM * exact) {
+    const as = rateAs === 'minutes' ? `${figure} minutes` : rateAs === 'perMinute' ? `${figure} a minute` : String(figure);
     remarks.push({ kind: 'rounded', message: `Segment ${index + 1}: ${exact.toFixed(1)} °${unit} an hour is keyed as ${as}, the slower side.` });
   }
-  return keyed;
+  return figure;
 }
 
 function holdKeyed({ holdAs, mostHold_s }: Profile, { hold_s }: Segment, index: number, remarks: KeyIn['remarks']): number {

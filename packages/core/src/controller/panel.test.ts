@@ -119,6 +119,16 @@ describe('the panel', () => {
     expect(mended.programs[3]).toEqual([{ rate: 220, target: 560, hold_min: 0 }]);
   });
 
+  test('gone back to, shows what was keyed there and takes it again; what is ended before is not in the program', () => {
+    const two = all(newPanel(hours), keysFor([{ rate: 200, target: 560, hold_min: 10 }], 3, hours).slice(0, -1));
+    const begunTwo = all(typed(two, '290'), ['enter']);
+    const back = all(begunTwo, ['back', 'back', 'back']);
+    expect(shown(back)).toEqual({ asks: 'How hot', figure: '560', isOld: false, segment: 1 });
+    const on = all(back, ['enter', 'enter']);
+    expect(shown(on)).toMatchObject({ figure: '290', segment: 2 });
+    expect(all(on, ['done']).programs[3]).toEqual([{ rate: 200, target: 560, hold_min: 10 }]);
+  });
+
   test('keeps a shorter program alone: what the older one had behind it is gone', () => {
     const rows = (count: number): PanelRow[] => Array.from({ length: count }, (_, i) => ({ rate: 100, target: 500 + i, hold_min: i }));
     const first = all(newPanel(hours), keysFor(rows(6), 3, hours));

@@ -37,7 +37,7 @@ export const newPanel = (controller: Controller, programs: Panel['programs'] = {
 const FIGURES: Record<Profile['order'], readonly FigureKind[]> = { rateFirst: ['rate', 'target', 'hold'], targetFirst: ['target', 'rate', 'hold'] };
 export const figuresOf = ({ order }: Profile): readonly FigureKind[] => FIGURES[order];
 
-/** What stands there: what is typed, else what an older program has, else nought. */
+/** What stands there: what is typed, else what was keyed there before, else what an older program has, else nought. */
 export interface Shown {
   asks: string;
   figure: string;
@@ -59,11 +59,12 @@ export function shown(panel: Panel): Shown {
       return { asks: 'How many segments', figure: typed || String(old ?? 0), isOld: typed === '' && old !== undefined, segment: 0 };
     }
     case 'figure': {
+      const mine = panel.draft[place.row]?.[KEYS[place.figure]];
       const old = oldFigure(panel, place);
       return {
         asks: asksFor(profile, place.figure),
-        figure: typed || written(profile, place.figure, old ?? 0),
-        isOld: typed === '' && old !== undefined,
+        figure: typed || written(profile, place.figure, mine ?? old ?? 0),
+        isOld: typed === '' && mine === undefined && old !== undefined,
         segment: place.row + 1,
       };
     }
@@ -82,7 +83,8 @@ export function shown(panel: Panel): Shown {
 const asksFor = ({ rateWords, targetWords, holdWords }: Profile, figure: FigureKind): string =>
   figure === 'rate' ? rateWords : figure === 'target' ? targetWords : holdWords;
 const written = ({ holdAs }: Profile, figure: FigureKind, value: number): string => (figure === 'hold' ? shownHold(value, holdAs) : String(value));
-const figureOf = ({ rate, target, hold_min }: PanelRow, figure: FigureKind): number => (figure === 'rate' ? rate : figure === 'target' ? target : hold_min);
+const KEYS = { rate: 'rate', target: 'target', hold: 'hold_min' } as const;
+const figureOf = (row: PanelRow, figure: FigureKind): number => row[KEYS[figure]];
 
 /** What an older program has there, where the controller shows it. */
 function oldFigure({ profile, programs }: Panel, { slot, row, figure }: { slot: number; row: number; figure: FigureKind }): number | undefined {
@@ -159,16 +161,16 @@ function figureEntered(panel: Panel, place: At): Panel {
   const text = shown(panel).figure;
   const value = place.figure === 'hold' ? holdMeant(text, profile.holdAs) : Number(text);
   const order = figuresOf(profile);
-  if (value === 0 && place.figure === order[0] && profile.ends === 'zero' && place.row > 0) return stored(panel, place.slot, panel.draft);
+  if (value === 0 && place.figure === order[0] && profile.ends === 'zero' && place.row > 0) return stored(panel, place.slot, panel.draft.slice(0, place.row));
   const refusal = value === null ? 'That is no time here.' : refusalOf(panel, place, value);
   if (refusal) return refusing(panel, refusal);
-  const row = { ...panel.draft[place.row], [place.figure === 'hold' ? 'hold_min' : place.figure]: value };
+  const row = { ...panel.draft[place.row], [KEYS[place.figure]]: value };
   const draft = [...panel.draft.slice(0, place.row), row, ...panel.draft.slice(place.row + 1)];
   const further = order[order.indexOf(place.figure) + 1];
   const next = { ...panel, draft };
   if (further) return at(next, { ...place, figure: further });
   const last = profile.ends === 'count' ? panel.segments : profile.mostSegments;
-  return place.row + 1 >= last ? stored(next, place.slot, draft) : at(next, { ...place, row: place.row + 1, figure: order[0] });
+  return place.row + 1 >= last ? stored(next, place.slot, draft.slice(0, last)) : at(next, { ...place, row: place.row + 1, figure: order[0] });
 }
 
 /** Why a figure is not taken; null where it is. */
@@ -198,7 +200,7 @@ function ended(panel: Panel): Panel {
   if (profile.ends !== 'done') return refusing(panel, 'It has no such key.');
   if (place.kind !== 'figure' || place.row === 0 || place.figure !== figuresOf(profile)[0] || typed !== '')
     return refusing(panel, 'A program ends where a further segment would begin.');
-  return stored(panel, place.slot, panel.draft);
+  return stored(panel, place.slot, panel.draft.slice(0, place.row));
 }
 
 function goneBack(panel: Panel): Panel {

@@ -133,12 +133,14 @@ export function impossibleController(controller: Controller): Problem | null {
   return null;
 }
 
-/** Rate that a figure means on a way of so many degrees of its unit, in °C/h; null where it means as fast as it can. */
-export function rateMeant(profile: Profile, figure: number, way: number): number | null {
-  if (figure === (way < 0 ? profile.fullSpeedDownCode : profile.fullSpeedCode)) return null;
-  const perHour = profile.rateAs === 'minutes' ? (60 * Math.abs(way)) / figure : profile.rateAs === 'perMinute' ? 60 * figure : figure;
-  return kelvinFrom(perHour, profile.unit);
+/** Rate of a figure that is no code, on a way of so many degrees of its unit, °C/h. */
+function rateOf({ rateAs, unit }: Profile, figure: number, way: number): number {
+  return kelvinFrom(rateAs === 'minutes' ? (60 * Math.abs(way)) / figure : rateAs === 'perMinute' ? 60 * figure : figure, unit);
 }
+
+/** Rate that a figure means on such a way, in °C/h; null where it means as fast as it can. */
+export const rateMeant = (profile: Profile, figure: number, way: number): number | null =>
+  figure === (way < 0 ? profile.fullSpeedDownCode : profile.fullSpeedCode) ? null : rateOf(profile, figure, way);
 
 /** The figure that comes nearest to a rate without being faster, °C/h; it may lie outside of what can be keyed. */
 export function rateFigure({ rateAs, rateStep, unit }: Profile, rate_C_per_h: number, way: number): number {
@@ -148,11 +150,19 @@ export function rateFigure({ rateAs, rateStep, unit }: Profile, rate_C_per_h: nu
   return Number((steps * rateStep).toFixed(6));
 }
 
+const slowestFigure = ({ rateAs, leastRate, mostRate }: Profile): number => (rateAs === 'minutes' ? mostRate : leastRate);
+
 /** Slowest that can be keyed, °C/h; way: in degrees of its unit, which decides where minutes are keyed. */
-export const slowestKeyed = (profile: Profile, way: number): number => {
-  const figure = profile.rateAs === 'minutes' ? profile.mostRate : profile.leastRate;
-  return rateMeant({ ...profile, fullSpeedCode: Number.NaN, fullSpeedDownCode: Number.NaN }, figure, way) ?? 0;
-};
+export const slowestKeyed = (profile: Profile, way: number): number => rateOf(profile, slowestFigure(profile), way);
+
+/** A rate as it is keyed on a way: its figure, what that means, °C/h, and whether it is slower than any that can be keyed. */
+export function keyedRate(profile: Profile, rate_C_per_h: number, way: number): { figure: number; meant_C_per_h: number; tooSlow: boolean } {
+  const wanted = rateFigure(profile, rate_C_per_h, way);
+  const tooSlow = profile.rateAs === 'minutes' ? wanted > profile.mostRate : wanted < profile.leastRate;
+  const within = profile.rateAs === 'minutes' ? Math.max(wanted, profile.leastRate) : Math.min(wanted, profile.mostRate);
+  const figure = tooSlow ? slowestFigure(profile) : within;
+  return { figure, meant_C_per_h: rateOf(profile, figure, way), tooSlow };
+}
 
 export const ROOM_IN = (unit: TemperatureUnit): number => temperatureIn(ROOM_C, unit);
 
