@@ -169,3 +169,19 @@ test('degrees of Celsius keyed into a controller of Fahrenheit, and hours for mi
   for (const row of rows) await shows(row);
   await me.find('read-back-good');
 });
+
+test('a controller said to ask in another order is keyed in that order at once, though nothing is computed anew', async () => {
+  await me.page.goto(`${studio.address}/shelves?shelf=controllers`);
+  await me.press('record-grey-box');
+  await me.press('fold-keyed');
+  await me.press('controller-order-targetFirst');
+  await me.press('save-record');
+  await me.find('record-grey-box');
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.openPiece('Tray, smallest of three');
+  await me.press('open-run');
+  await me.press('open-key-in');
+  await me.reads('It asks for the target first.');
+  expect(await me.has('outdated')).toBe(false);
+  expect((await rowsShown())[0]).toMatch(/^target \d+ · rate \d+ · hold \d+$/);
+});

@@ -1,6 +1,6 @@
 /** The key-in sheet as one page that fits A4 and Letter: what the controller wants, large, with a box to tick and one to read back. */
 import { type FigureKind, RECIPES, ROLE_NAMES, countsWords, figuresKeyed, keyIn } from '@torvin/core';
-import type { Piece, Schedule } from '@torvin/schema';
+import type { Piece, Schedule, Snapshot } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { MARGIN, PAGE, WARNING_LINE, pageOf, rule, words, wrapped } from './page';
@@ -8,6 +8,8 @@ import { MARGIN, PAGE, WARNING_LINE, pageOf, rule, words, wrapped } from './page
 export interface KeyInPage {
   piece: Pick<Piece, 'name'>;
   schedule: Schedule;
+  /** As it stands on its shelf now. */
+  controller?: Snapshot['controller'];
   /** How what lies there now differs from what it was made from, where it is fired all the same. */
   differences?: readonly string[];
 }
@@ -20,8 +22,8 @@ const BOX = 12;
 const FIGURES_END = [244, 336, 420] as const;
 const HEADS: Record<FigureKind, (unit: string) => string> = { rate: () => 'rate', target: (unit) => `target, °${unit}`, hold: () => 'hold' };
 
-export function keyInSvg({ piece, schedule, differences = [] }: KeyInPage): string {
-  const { controller, kilnName, firing, familyName } = schedule.snapshot;
+export function keyInSvg({ piece, schedule, controller = schedule.snapshot.controller, differences = [] }: KeyInPage): string {
+  const { kilnName, firing, familyName } = schedule.snapshot;
   const { rows, switchOff, remarks } = keyIn(schedule.segments, controller);
   const said = [
     ...(switchOff ? [`Then nothing: after segment ${rows.length} it switches off, and the closed kiln cools slower than it may.`] : []),

@@ -1,6 +1,6 @@
 /** The key-in sheet: each segment as the controller wants it, large, to be ticked off while standing at the kiln. */
 import { ROLE_NAMES, brokenOf, brokenSentence, countsWords, figuresKeyed, keyIn } from '@torvin/core';
-import type { Piece } from '@torvin/schema';
+import type { Piece, Schedule, Shelves, Snapshot } from '@torvin/schema';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
@@ -32,6 +32,10 @@ import { StartFiring } from './StartFiring';
 
 const NONE: ReadonlySet<number> = new Set();
 
+/** The controller as it stands on its shelf now: how it is keyed is a matter of today, whatever was known of it when this was computed. */
+const controllerNow = ({ snapshot: { controller } }: Schedule, { controllers }: Shelves): Snapshot['controller'] =>
+  controllers.find(({ id }) => id === controller.id) ?? controller;
+
 export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPageParts) {
   const { colours } = useTheme();
   const units = useUnits();
@@ -43,14 +47,16 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
   const draft = useDraft<number[]>(`key-in ${schedule.id}`);
   useEffect(() => draft.keep([...keyed], []), [draft, keyed]);
   /** Slips that were found on reading back; null before that. */
-  const [slips, setSlips] = useState<number | null>(null);
+  const [found, setFound] = useState<{ of: string; slips: number | null }>({ of: schedule.id, slips: null });
+  const slips = found.of === schedule.id ? found.slips : null;
   const [deck, setDeck] = useState(false);
   /** How often it was keyed through figure by figure: each time it is read back next. */
   const [decks, setDecks] = useState(0);
   // Nothing is shown to be keyed in before the person has decided what is fired.
   const [asItIs, setAsItIs] = useState<readonly string[] | null>(null);
   const decided = outdated.length === 0 || (asItIs !== null && outdated.every((difference) => asItIs.includes(difference)));
-  const { controller, kilnName } = schedule.snapshot;
+  const { kilnName } = schedule.snapshot;
+  const controller = controllerNow(schedule, shelves);
   const { rows, switchOff, remarks } = keyIn(schedule.segments, controller);
   const broken = brokenOf(schedule.result.readings);
   const toggle = (index: number): void => {
@@ -117,7 +123,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               }}
             />
           )}
-          <OnPaper page={() => keyInSvg({ piece, schedule, differences: outdated })} />
+          <OnPaper page={() => keyInSvg({ piece, schedule, controller, differences: outdated })} />
           <View role="group" aria-label="Segments to key in" style={{ paddingTop: space.medium }} testID="key-in-rows">
             {rows.map((row, index) => {
               const done = keyed.has(index);
@@ -166,7 +172,12 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               {keyed.size === rows.length ? 'All keyed. Now let the controller show them, and read them back.' : `${keyed.size} of ${rows.length} keyed`}
             </Words>
             <Caution about={step.id}>{WORK_CAUTIONS.keyIn}</Caution>
-            <ReadBack key={`${schedule.id} ${decks}`} schedule={schedule} begins={decks > 0} onRead={setSlips} />
+            <ReadBack
+              key={`${schedule.id} ${decks}`}
+              {...{ schedule, controller }}
+              begins={decks > 0}
+              onRead={(count) => setFound({ of: schedule.id, slips: count })}
+            />
             <BeforeStart schedule={schedule} />
             <StartFiring
               piece={piece}
@@ -176,6 +187,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               unticked={slips === 0 ? 0 : rows.length - keyed.size}
               broken={broken.length}
               slips={slips}
+              mostDelay_s={controller.mostDelay_s}
               asItIs={outdated.length > 0}
               onStarted={draft.done}
             />

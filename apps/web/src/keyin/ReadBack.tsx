@@ -3,6 +3,7 @@
  * are told with how they came about and what each would have done to this piece, the worst first.
  */
 import {
+  type Controller,
   type FigureKind,
   type PanelRow,
   figuresKeyed,
@@ -31,6 +32,7 @@ import { Words } from '@/ui/Words';
 
 export interface ReadBackProps {
   schedule: Schedule;
+  controller: Controller;
   /** It was keyed just now: the first segment is asked for at once. */
   begins: boolean;
   /** How many slips there are; null while it is read. */
@@ -42,9 +44,9 @@ type Read = PanelRow | null;
 type Typed = Record<FigureKind, string>;
 const EMPTY: Typed = { rate: '', target: '', hold: '' };
 
-export function ReadBack({ schedule, begins, onRead }: ReadBackProps) {
+export function ReadBack({ schedule, controller, begins, onRead }: ReadBackProps) {
   const units = useUnits();
-  const { controller, firing } = schedule.snapshot;
+  const { firing } = schedule.snapshot;
   const profile = profileOf(controller);
   const { rows } = keyIn(schedule.segments, controller);
   const [read, setRead] = useState<readonly Read[] | null>(begins ? [] : null);
@@ -64,10 +66,14 @@ export function ReadBack({ schedule, begins, onRead }: ReadBackProps) {
   async function judge(all: readonly Read[]): Promise<void> {
     const shown = all.filter((row) => row !== null);
     if (shown.length === 0) return setFailed('The controller shows no segment of it: key it in again.');
-    const outcome = await compute('readBack', { firing, segments: schedule.segments, controller, shown, older: [] });
-    if (!outcome.ok) return setFailed(outcome.problem.message);
-    setTold(outcome.value);
-    onRead(outcome.value.slips.length);
+    try {
+      const outcome = await compute('readBack', { firing, segments: schedule.segments, controller, shown, older: [] });
+      if (!outcome.ok) return setFailed(outcome.problem.message);
+      setTold(outcome.value);
+      onRead(outcome.value.slips.length);
+    } catch (error) {
+      setFailed(error instanceof Error ? error.message : String(error));
+    }
   }
 
   const take = (row: Read): void => {

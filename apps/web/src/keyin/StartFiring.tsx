@@ -31,6 +31,8 @@ export interface StartFiringProps {
   unticked: number;
   /** Slips found on reading back; null where it was not read back. */
   slips: number | null;
+  /** Longest delay that the controller can be set to, where that is known. */
+  mostDelay_s?: number;
   /** Limits that the schedule breaks. */
   broken: number;
   /** It is outdated and the person has said to fire it all the same. */
@@ -41,7 +43,7 @@ export interface StartFiringProps {
 type When = 'now' | 'later';
 const WISHED: Record<Wish, string> = { start: 'Starts by itself', look: 'To be looked into', open: 'To be opened' };
 
-export function StartFiring({ piece, step, schedule, shelves, unticked, slips, broken, asItIs, onStarted }: StartFiringProps) {
+export function StartFiring({ piece, step, schedule, shelves, unticked, slips, mostDelay_s, broken, asItIs, onStarted }: StartFiringProps) {
   const router = useRouter();
   const record = useSave('recordFiring');
   const loads = useLoads();
@@ -55,7 +57,7 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, b
   const moments = momentsOf(schedule.segments, schedule.result.simulation);
   const wished = planned ? readFieldTime(later)?.getTime() : undefined;
   const at = !planned ? Date.now() : wished === undefined ? undefined : startFor(wish, wished, moments);
-  const delay = planned && at !== undefined ? delayOf(at, Date.now(), moments, schedule.snapshot.controller.mostDelay_s) : null;
+  const delay = planned && at !== undefined ? delayOf(at, Date.now(), moments, mostDelay_s) : null;
   const length_ms = schedule.result.simulation.total_s * 1000;
   const other = at === undefined ? null : inTheWay(loads.data ?? [], { kilnId: step.kilnId, from: at, to: at + length_ms }, Date.now());
   const doubts = [
