@@ -184,4 +184,22 @@ test('a controller said to ask in another order is keyed in that order at once, 
   await me.reads('It asks for the target first.');
   expect(await me.has('outdated')).toBe(false);
   expect((await rowsShown())[0]).toMatch(/^target \d+ · rate \d+ · hold \d+$/);
+  expect(await me.has('rounded')).toBe(false);
+
+  // One that counts in degrees a minute cannot key a rate that was planned for degrees an hour: what that does is said.
+  await me.page.goto(`${studio.address}/shelves?shelf=controllers`);
+  await me.press('record-grey-box');
+  await me.press('fold-keyed');
+  await me.press('controller-rateAs-perMinute');
+  await me.press('save-record');
+  await me.find('record-grey-box');
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.openPiece('Tray, smallest of three');
+  await me.press('open-run');
+  await me.press('open-key-in');
+  await me.sees('outdated', /The figures of the controller 'Grey box' have been changed/);
+  await me.press('as-it-is');
+  await me.sees('rounded', /^This controller rounds\. .*rate \d+ °C\/h for \d+ °C\/h/);
+  await me.sees('rounded-changes', /in all/);
+  await me.expectSound('a sheet that is rounded');
 });

@@ -28,6 +28,7 @@ import { Words } from '@/ui/Words';
 import { BeforeStart } from './BeforeStart';
 import { KeyInDeck } from './KeyInDeck';
 import { ReadBack } from './ReadBack';
+import { Rounded } from './Rounded';
 import { StartFiring } from './StartFiring';
 
 const NONE: ReadonlySet<number> = new Set();
@@ -94,11 +95,16 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
                 {`This schedule breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${ROLE_NAMES[schedule.segments[broken[0].segment].role]}: ${brokenSentence(broken[0], { ...units, temperature: controller.unit }, schedule.snapshot.firing.look)}`}
               </Notice>
             )}
-            {remarks.map(({ kind, message }) => (
-              <Notice key={message} tone={kind === 'cannot' ? 'warn' : 'plain'}>
-                {message}
-              </Notice>
-            ))}
+            <Rounded {...{ schedule, controller }} />
+            {remarks.flatMap(({ kind, message }) =>
+              kind === 'cannot'
+                ? [
+                    <Notice key={message} tone="warn">
+                      {message}
+                    </Notice>,
+                  ]
+                : [],
+            )}
           </View>
           <View style={{ paddingHorizontal: space.large }}>
             <DraftOffer
