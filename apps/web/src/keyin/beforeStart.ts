@@ -3,7 +3,7 @@ import { type TemperatureUnit, formatTemperature, text, wareFired } from '@torvi
 import type { Snapshot } from '@torvin/schema';
 
 export interface Glances {
-  /** What is fired: glass, or a ware. */
+  /** Whether there is glass in it, or a ware alone. */
   of: 'glass' | 'ware';
   piece: string[];
   kiln: string[];
