@@ -10,12 +10,16 @@ import { Dressed, useTheme } from '@/theme/ThemeContext';
 import { fonts, scaled, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
-import { useWakeLock } from './useWakeLock';
+import { useAwake } from '@/ui/useAwake';
 
 export interface KeyInDeckProps {
   rows: readonly KeyedSegment[];
   roles: readonly Role[];
   controller: Controller;
+  /** Rows that are keyed already: it begins at the first that is not. */
+  keyed: ReadonlySet<number>;
+  /** All figures of a row were keyed. */
+  onKeyed(row: number): void;
   /** Every figure was keyed. */
   onDone(): void;
   onClose(): void;
@@ -37,15 +41,20 @@ const WORDS: Partial<Record<string, string>> = { min: 'minutes', h: 'hours and m
 const FIGURE_PX = 112;
 const NEXT_PX = 104;
 
-function Deck({ rows, roles, controller, onDone, onClose }: KeyInDeckProps) {
+function Deck({ rows, roles, controller, keyed, onKeyed, onDone, onClose }: KeyInDeckProps) {
   const { colours } = useTheme();
   const { width, height } = useWindowDimensions();
-  useWakeLock();
+  useAwake(true);
   const profile = profileOf(controller);
   const cards = rows.flatMap((row, segment) =>
     figuresKeyed(row, controller).map((figure) => ({ ...figure, segment, isCode: figure.kind === 'rate' && row.fullSpeed })),
   );
-  const [at, setAt] = useState(0);
+  const [at, setAt] = useState(() =>
+    Math.max(
+      cards.findIndex(({ segment }) => !keyed.has(segment)),
+      0,
+    ),
+  );
   const card = cards[at];
   const last = at === cards.length - 1;
   const asks = { rate: profile.rateWords, target: profile.targetWords, hold: profile.holdWords }[card.kind];
@@ -100,7 +109,11 @@ function Deck({ rows, roles, controller, onDone, onClose }: KeyInDeckProps) {
         <Pressable
           role="button"
           aria-label={last ? 'Keyed; now read it back' : 'Keyed; next'}
-          onPress={() => (last ? onDone() : setAt(at + 1))}
+          onPress={() => {
+            if (cards[at + 1]?.segment !== card.segment) onKeyed(card.segment);
+            if (last) onDone();
+            else setAt(at + 1);
+          }}
           style={{ flexGrow: flat ? 1 : 0, minHeight: NEXT_PX, alignItems: 'center', justifyContent: 'center', backgroundColor: colours.touch }}
           testID="deck-next"
         >

@@ -122,8 +122,9 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               {...{ rows, controller }}
               roles={rows.map(({ segment }) => schedule.segments[segment].role)}
               onClose={() => setDeck(false)}
+              keyed={keyed}
+              onKeyed={(row) => setKeyed(new Set([...keyed, row]))}
               onDone={() => {
-                setKeyed(new Set(rows.keys()));
                 setDecks(decks + 1);
                 setDeck(false);
               }}

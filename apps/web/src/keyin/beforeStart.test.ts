@@ -41,6 +41,10 @@ test('the vent is open while something leaves: until where, in the studio’s de
   expect(kiln[0]).toMatch(/Posts/);
   expect(kiln).toContain('Thin paper is whole and dry where the glass will lie.');
   expect(kiln.at(-1)).toMatch(/near 662\s°F\./);
+  // Paper of which no pace is known has a binder all the same.
+  const { pace_K_per_s: _pace, paceTo_C: _to, name, ...coat } = paper;
+  const madeFrom = { release: { id: 'p', name, coat } } as Snapshot['madeFrom'];
+  expect(glancesAt(snapshot({ madeFrom }), 'C').kiln.at(-1)).toMatch(/Vent open until the binder has left, near 400/);
   expect(glancesAt(snapshot({ firing: { ...firing, setup: { ...firing.setup, wet: 'damp' } } }), 'C').kiln.at(-1)).toMatch(/steams or smokes/);
 });
 

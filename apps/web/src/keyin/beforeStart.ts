@@ -1,5 +1,5 @@
 /** What to look at before a firing is started, a glance at the glass and one at the kiln: only what this piece and its set-up ask for. */
-import { type TemperatureUnit, formatTemperature, text, wareFired } from '@torvin/core';
+import { type TemperatureUnit, formatTemperature, isLaid, text, wareFired } from '@torvin/core';
 import type { Snapshot } from '@torvin/schema';
 
 export interface Glances {
@@ -14,7 +14,7 @@ const BINDER_GONE_C = 400;
 const ON_POSTS: readonly Snapshot['setup']['kind'][] = ['raisedShelf', 'onPosts'];
 const SHAPES: readonly Snapshot['setup']['kind'][] = ['inMould', 'inInvestment', 'overFormer'];
 
-export function glancesAt({ firing, setup, layers }: Snapshot, unit: TemperatureUnit): Glances {
+export function glancesAt({ firing, setup, layers, madeFrom }: Snapshot, unit: TemperatureUnit): Glances {
   const ware = wareFired(firing) !== null;
   const { wet, coat } = firing.setup;
   const degrees = (celsius: number): string => text(formatTemperature(celsius, unit));
@@ -26,7 +26,8 @@ export function glancesAt({ firing, setup, layers }: Snapshot, unit: Temperature
         ...coated.map(({ name, coated: side }) => `${name}: its coated side is ${side === 'down' ? 'down' : 'up'}.`),
         firing.body.joined ? 'Fire face up, shelf face down, or turned on purpose.' : 'Nothing has shifted since it was laid.',
       ];
-  const binds = setup.paper || coat?.pace !== undefined;
+  const laid = madeFrom?.release !== undefined && isLaid(madeFrom.release.coat.kind);
+  const binds = setup.paper || laid || coat?.pace !== undefined;
   const vent = wet
     ? 'Vent open until nothing steams or smokes any more.'
     : binds

@@ -14,7 +14,6 @@ export interface PanelViewProps {
 interface KeyOf {
   key: Key;
   title: string;
-  wide?: boolean;
 }
 
 const DIGITS: readonly (readonly Key[])[] = [
@@ -31,8 +30,8 @@ export function PanelView({ panel, onPressed }: PanelViewProps) {
   const mark = profile.holdAs === 'colon' ? ':' : '.';
   const rows: KeyOf[][] = [
     [
-      { key: 'program', title: 'Program', wide: true },
-      { key: 'review', title: 'Look through', wide: true },
+      { key: 'program', title: 'Program' },
+      { key: 'review', title: 'Look through' },
     ],
     ...DIGITS.map((digits) => digits.map((key): KeyOf => ({ key, title: key }))),
     [
@@ -40,11 +39,7 @@ export function PanelView({ panel, onPressed }: PanelViewProps) {
       { key: '0', title: '0' },
       { key: 'clear', title: 'Clear' },
     ],
-    [
-      { key: 'back', title: 'Back', wide: true },
-      ...(profile.ends === 'done' ? [{ key: 'done', title: 'End', wide: true } as const] : []),
-      { key: 'enter', title: 'Enter', wide: true },
-    ],
+    [{ key: 'back', title: 'Back' }, ...(profile.ends === 'done' ? [{ key: 'done', title: 'End' } as const] : []), { key: 'enter', title: 'Enter' }],
   ];
   return (
     <View style={{ gap: space.small, maxWidth: 360 }} role="group" aria-label="Controller" testID="panel">
