@@ -97,13 +97,13 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
             )}
             <Rounded {...{ schedule, controller }} />
             {remarks.flatMap(({ kind, message }) =>
-              kind === 'cannot'
-                ? [
-                    <Notice key={message} tone="warn">
+              kind === 'rounded'
+                ? []
+                : [
+                    <Notice key={message} tone={kind === 'cannot' ? 'warn' : 'plain'}>
                       {message}
                     </Notice>,
-                  ]
-                : [],
+                  ],
             )}
           </View>
           <View style={{ paddingHorizontal: space.large }}>

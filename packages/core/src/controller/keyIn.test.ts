@@ -1,4 +1,5 @@
-import { keyIn } from './keyIn';
+import { keyIn, segmentsKeyed, segmentsOf } from './keyIn';
+import { TYPICAL_CONTROLLERS } from './typical';
 
 const celsius = { unit: 'C', fullSpeedCode: 4000, mostSegments: 8 } as const;
 const segments = [
@@ -36,5 +37,21 @@ describe('keying a schedule in', () => {
     expect(keyIn(segments, { ...celsius, mostSegments: 2 }).remarks.some(({ kind }) => kind === 'cannot')).toBe(true);
     const crawl = keyIn([{ rate_C_per_h: 0.8, target_C: 420, hold_s: 0 }], celsius);
     expect(crawl.remarks).toEqual([{ kind: 'cannot', message: expect.stringContaining('0.8') }]);
+  });
+});
+
+describe('a hold longer than the longest', () => {
+  const long = [segments[0], { ...segments[1], hold_s: 26 * 3600 }, segments[2], segments[3]];
+
+  test.each(TYPICAL_CONTROLLERS)('$name keys it as further segments at the same heat, and runs it as one', (controller) => {
+    const short = { ...controller, mostHold_s: 10 * 3600 };
+    const keyed = keyIn(long, short);
+    const held = keyed.rows.filter(({ segment }) => segment === 1);
+    expect(held.map(({ hold_min }) => hold_min)).toEqual([600, 600, 360]);
+    expect(new Set(held.map(({ target }) => target)).size).toBe(1);
+    expect(keyed.remarks).toContainEqual({ kind: 'parted', message: expect.stringContaining('3 segments at the same heat') });
+    const run = segmentsKeyed(long, keyed, short);
+    expect(run.map(({ hold_s }) => hold_s)).toEqual(long.map(({ hold_s }) => hold_s));
+    expect(segmentsOf(keyed.rows, short)).toHaveLength(3);
   });
 });

@@ -26,7 +26,7 @@ export interface KeyIn {
   /** The schedule ends by switching off: nothing to key for its last segment. */
   switchOff: boolean;
   /** What keying changed or cannot do, as sentences. */
-  remarks: { kind: 'rounded' | 'cannot'; message: string }[];
+  remarks: { kind: 'rounded' | 'parted' | 'cannot'; message: string }[];
 }
 
 /** Whether the last segment is the closed kiln, switched off, on its way down: no controller is told of it. */
@@ -44,10 +44,10 @@ export function keyIn(segments: readonly Segment[], controller: Controller): Key
   const switchOff = switchesOff(segments);
   const remarks: KeyIn['remarks'] = [];
   let from = ROOM_IN(unit);
-  const rows = segments.slice(0, switchOff ? -1 : undefined).map((segment, index): KeyedSegment => {
+  const rows = segments.slice(0, switchOff ? -1 : undefined).flatMap((segment, index): KeyedSegment[] => {
     const target = targetStep * Math.round(temperatureIn(segment.target_C, unit) / targetStep);
     const rate = rateKeyed(profile, segment, index, target - from, remarks);
-    const hold_min = holdKeyed(profile, segment, index, remarks);
+    const [hold_min, ...further] = holdsKeyed(profile, segment, index, remarks);
     if (celsiusFrom(target, unit) > profile.top_C + 1e-6) {
       remarks.push({
         kind: 'cannot',
@@ -55,7 +55,10 @@ export function keyIn(segments: readonly Segment[], controller: Controller): Key
       });
     }
     from = target;
-    return { segment: index, rate, target, hold_min, fullSpeed: segment.rate_C_per_h === null };
+    return [
+      { segment: index, rate, target, hold_min, fullSpeed: segment.rate_C_per_h === null },
+      ...further.map((more_min): KeyedSegment => ({ segment: index, rate: profile.fullSpeedCode, target, hold_min: more_min, fullSpeed: true })),
+    ];
   });
   if (rows.length > mostSegments) {
     remarks.push({ kind: 'cannot', message: `The schedule has ${rows.length} segments to key and this controller holds ${mostSegments}.` });
@@ -81,30 +84,41 @@ function rateKeyed(profile: Profile, { rate_C_per_h }: Segment, index: number, w
   return figure;
 }
 
-function holdKeyed({ holdAs, mostHold_s }: Profile, { hold_s }: Segment, index: number, remarks: KeyIn['remarks']): number {
+/** One hold, or several of its longest one after the other, each in a segment of its own that has no way to go. */
+function holdsKeyed({ holdAs, mostHold_s }: Profile, { hold_s }: Segment, index: number, remarks: KeyIn['remarks']): number[] {
   const hold_min = Math.round(hold_s / 60);
   const most_min = Math.floor(mostHold_s / 60);
-  if (hold_min <= most_min) return hold_min;
+  if (hold_min <= most_min) return [hold_min];
+  const count = Math.ceil(hold_min / most_min);
   remarks.push({
-    kind: 'cannot',
-    message: `Segment ${index + 1} holds for ${shownHold(hold_min, holdAs)}; this controller's longest hold is ${shownHold(most_min, holdAs)}. Hold on in a further segment.`,
+    kind: 'parted',
+    message: `Segment ${index + 1} holds for ${shownHold(hold_min, holdAs)}, longer than the ${shownHold(most_min, holdAs)} that this controller takes: it is keyed as ${count} segments at the same heat.`,
   });
-  return most_min;
+  return Array.from({ length: count }, (_, k) => Math.min(most_min, hold_min - k * most_min));
 }
 
-/** What a controller runs where these figures stand in it. */
+/** What a controller runs where these figures stand in it; a segment that goes nowhere, at full speed, holds on with the one before it. */
 export function segmentsOf(rows: readonly PanelRow[], controller: Controller): Segment[] {
+  const { fullSpeedCode: up, fullSpeedDownCode: down } = profileOf(controller);
+  const goesOn = (i: number): boolean => rows[i].target === rows[i - 1].target && (rows[i].rate === up || rows[i].rate === down);
+  return runOf(rows, controller, goesOn).map(({ row: _row, ...segment }) => segment);
+}
+
+/** goesOn: whether a row is the hold of the one before it, gone on. */
+function runOf(rows: readonly PanelRow[], controller: Controller, goesOn: (row: number) => boolean): (Segment & { row: number })[] {
   const profile = profileOf(controller);
-  let from = ROOM_IN(profile.unit);
-  return rows.map(({ rate, target, hold_min }) => {
-    const way = target - from;
-    from = target;
-    return { rate_C_per_h: rateMeant(profile, rate, way), target_C: celsiusFrom(target, profile.unit), hold_s: 60 * hold_min };
-  });
+  const run: (Segment & { row: number })[] = [];
+  for (const [row, { rate, target, hold_min }] of rows.entries()) {
+    const way = target - (rows[row - 1]?.target ?? ROOM_IN(profile.unit));
+    if (row > 0 && goesOn(row)) run[run.length - 1].hold_s += 60 * hold_min;
+    else run.push({ rate_C_per_h: rateMeant(profile, rate, way), target_C: celsiusFrom(target, profile.unit), hold_s: 60 * hold_min, row });
+  }
+  return run;
 }
 
 /** The schedule as the controller runs it once it is keyed, with the last way down where it is switched off. */
 export function segmentsKeyed<S extends Segment>(segments: readonly S[], { rows, switchOff }: Pick<KeyIn, 'rows' | 'switchOff'>, controller: Controller): S[] {
-  const run = segmentsOf(rows, controller).map((one, i) => ({ ...segments[rows[i].segment], ...one }));
+  const goesOn = (i: number): boolean => rows[i].segment === rows[i - 1].segment;
+  const run = runOf(rows, controller, goesOn).map(({ row, ...one }) => ({ ...segments[rows[row].segment], ...one }));
   return switchOff ? [...run, segments[segments.length - 1]] : run;
 }

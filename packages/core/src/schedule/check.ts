@@ -93,6 +93,15 @@ export const marginOf = ({ value, allowed, sense }: Pick<Reading, 'value' | 'all
 
 export const brokenOf = (readings: readonly Reading[]): Reading[] => readings.filter((reading) => !reading.ok);
 
+/** How far outside of its limits a firing is, in shares of each; nought where it keeps them all. */
+export const harmOf = ({ readings, simulation }: Pick<Evaluation, 'readings' | 'simulation'>): number =>
+  (simulation.stalled ? STALLED_HARM : 0) + brokenOf(readings).reduce((sum, reading) => sum - Math.max(marginOf(reading), -MOST_HARM), 0);
+
+/** A limit broken by more than so many times itself counts so much. */
+const MOST_HARM = 10;
+/** A kiln that gets no further counts as one limit broken by all it can. */
+const STALLED_HARM = MOST_HARM;
+
 const judged = (reading: Omit<Reading, 'ok'>): Reading => ({ ...reading, ok: marginOf(reading) >= -TOLERANCE });
 
 const withoutCurves = ({ series: _series, ...simulation }: SimulationResult): SimulationResult => simulation;

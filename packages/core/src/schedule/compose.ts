@@ -63,15 +63,15 @@ export function compose(asked: FiringCase, units: Units = METRIC): Outcome<Compo
   });
 }
 
-function composeAs(asked: ResolvedFiring, { temperature }: Units): Outcome<Composed> {
+function composeAs(asked: ResolvedFiring, units: Units): Outcome<Composed> {
   const corrections = asked.corrections ?? NO_CORRECTIONS;
   // Composed by what the glass feels; the targets are moved to what the controller reads at the end.
   const firing: ResolvedFiring = { ...asked, corrections: { ...corrections, offset_K: 0 } };
   if (!firing.work_perPa.ok) return firing.work_perPa;
-  const coolless = neverCools(firing, temperature);
+  const coolless = neverCools(firing, units.temperature);
   if (coolless) return coolless;
   const guess = closedForm(firing);
-  const impossible = kilnCannot(firing, guess, corrections.offset_K, temperature);
+  const impossible = kilnCannot(firing, guess, corrections.offset_K, units.temperature);
   if (impossible) return impossible;
   const simulate = rememberingSimulator();
   const roughly = ({ stress: _stress, ...input }: SimulationInput): SimulationResult =>
@@ -100,7 +100,7 @@ function composeAs(asked: ResolvedFiring, { temperature }: Units): Outcome<Compo
   }
   if (kept !== null && !keepsAll(evaluation)) ({ segments, evaluation } = kept);
   const remarks: string[] = [];
-  const keyed = asKeyed(asked, firing, { segments, evaluation, evaluations }, simulate, temperature, remarks);
+  const keyed = asKeyed(asked, firing, { segments, evaluation, evaluations }, simulate, units, remarks);
   return found({ ...keyed, converged: keepsAll(keyed.evaluation), school: asked.school, remarks });
 }
 
@@ -114,7 +114,7 @@ function asKeyed(
   firing: ResolvedFiring,
   composed: Found,
   simulate: (input: SimulationInput) => SimulationResult,
-  temperature: TemperatureUnit,
+  units: Units,
   remarks: string[],
 ): Found {
   let { segments, evaluation, evaluations } = composed;
@@ -126,18 +126,21 @@ function asKeyed(
     evaluations += 1;
   }
   // Steps are taken where they keep the limits; a cool that is only asked for too slowly stays, and is said to be.
-  const steps = asked.controller ? stepped(segments, asked.controller, temperature) : { segments, remarks: [] };
+  const steps = asked.controller ? stepped(segments, asked.controller, units.temperature) : { segments, remarks: [] };
   const inSteps = steps.segments === segments ? null : evaluate(firing, steps.segments, false, simulate);
   const takesSteps = inSteps !== null && brokenOf(inSteps.readings).length <= brokenOf(evaluation.readings).length;
   if (takesSteps) {
     [segments, evaluation] = [steps.segments, inSteps];
     remarks.push(...steps.remarks);
   }
-  const shorter = asked.controller ? shortened(segments, asked.controller) : { segments, remarks: [] };
-  remarks.push(...shorter.remarks);
-  if (shorter.segments !== segments) evaluation = evaluate(firing, shorter.segments, false, simulate);
-  evaluations += Number(inSteps !== null) + Number(shorter.segments !== segments);
-  segments = shorter.segments;
+  evaluations += Number(inSteps !== null);
+  if (asked.controller) {
+    const judge = (tried: PurposefulSegment[]): Evaluation => evaluate(firing, tried, false, simulate);
+    const shorter = shortened(firing, { segments, evaluation }, asked.controller, judge, units);
+    remarks.push(...shorter.remarks);
+    ({ segments, evaluation } = shorter);
+    evaluations += shorter.evaluations;
+  }
   if (offset_K === 0) return { segments, evaluation, evaluations };
   // What the controller reads is keyed in its own whole degrees; a cool ends no hotter than it was found good.
   segments = segments.map((segment) => ({
@@ -148,18 +151,18 @@ function asKeyed(
 }
 
 /** Of what has no glass in it. */
-function composedWare(asked: ResolvedFiring, { temperature }: Units): Outcome<Composed> {
+function composedWare(asked: ResolvedFiring, units: Units): Outcome<Composed> {
   const fired = wareFired(asked);
   const corrections = asked.corrections ?? NO_CORRECTIONS;
   const firing: ResolvedFiring = { ...asked, corrections: { ...corrections, offset_K: 0 } };
   const simulate = rememberingSimulator();
   if (fired === null) return refused('no-ware', 'setup.shaping', 'Nothing is named that is to be fired.');
-  const written = (at_C: number): string => text(formatTemperature(at_C, temperature));
+  const written = (at_C: number): string => text(formatTemperature(at_C, units.temperature));
   const composed = composeWare(firing, fired, (segments) => simulate(followed(simulationOf(firing, segments, true))), corrections.offset_K, written);
   if (!composed.ok) return composed;
   const { segments, evaluations } = composed.value;
   const remarks: string[] = [];
-  const keyed = asKeyed(asked, firing, { segments, evaluation: evaluate(firing, segments, false, simulate), evaluations }, simulate, temperature, remarks);
+  const keyed = asKeyed(asked, firing, { segments, evaluation: evaluate(firing, segments, false, simulate), evaluations }, simulate, units, remarks);
   return found({ ...keyed, converged: keepsAll(keyed.evaluation), school: asked.school, remarks });
 }
 

@@ -4,7 +4,7 @@ import type { Controller } from '../controller/profile';
 import { type Slip, readBack } from '../controller/readBack';
 import type { SimulationInput, SimulationResult } from '../heat/simulation';
 import type { Segment } from '../kiln/segment';
-import { type Evaluation, brokenOf, evaluate, marginOf } from './check';
+import { type Evaluation, evaluate, harmOf } from './check';
 import type { FiringCase } from './firingCase';
 
 export interface JudgedSlip extends Slip {
@@ -30,10 +30,6 @@ function withSlip(wanted: readonly PanelRow[], shown: readonly PanelRow[], { row
   return wanted.map((one, i) => (i === row ? { ...one, [KEYS[figure]]: shown[shownRow][KEYS[figure]] } : one));
 }
 
-/** How far outside of its limits a firing is, in shares of each: what the worst is told first by. */
-const harm = ({ readings, simulation }: Evaluation): number =>
-  (simulation.stalled ? 10 : 0) + brokenOf(readings).reduce((sum, reading) => sum - Math.max(marginOf(reading), -10), 0);
-
 /** Slips worst first: by how far the firing goes outside of its limits, then by how much longer or shorter it takes. */
 export function judgedSlips(
   firing: FiringCase,
@@ -53,6 +49,6 @@ export function judgedSlips(
       const evaluation = program.length === 0 ? asPlanned : judged(program);
       return { ...slip, evaluation, longer_s: evaluation.simulation.total_s - asPlanned.simulation.total_s };
     })
-    .sort((one, other) => harm(other.evaluation) - harm(one.evaluation) || Math.abs(other.longer_s) - Math.abs(one.longer_s));
+    .sort((one, other) => harmOf(other.evaluation) - harmOf(one.evaluation) || Math.abs(other.longer_s) - Math.abs(one.longer_s));
   return { slips, asShown: slips.length === 0 || shown.length === 0 ? null : judged(shown), asPlanned };
 }
