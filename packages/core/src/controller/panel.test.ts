@@ -189,3 +189,18 @@ test('a way timed in minutes is as fast as it was planned, and says where it can
   expect(slow.remarks).toEqual([{ kind: 'cannot', message: expect.stringMatching(/^Segment 2 takes 12000 minutes/) }]);
   expect(celsiusFrom(slow.rows[1].target, 'C')).toBe(420);
 });
+
+test('a program of one segment at the controller’s own rate asks for no rate', () => {
+  const [, counting] = TYPICAL_CONTROLLERS;
+  const press = (panel: Panel, keys: string): Panel =>
+    [...keys].reduce((one, key) => pressed(one, key === '>' ? 'enter' : (key as Key)), pressed(panel, 'program'));
+  const asked = press(newPanel(counting), '0>');
+  expect(shown(asked).asks).toBe('How hot');
+  const kept = press(newPanel(counting), '0>1000>130>');
+  expect(kept.refused).not.toBe('');
+  const keyed = pressed(pressed(press(newPanel(counting), '0>1000>1'), 'mark'), '3');
+  const stored = pressed(pressed(keyed, '0'), 'enter');
+  expect(stored.programs[0]).toEqual([{ rate: 270, target: 1000, hold_min: 90 }]);
+  const [hours] = TYPICAL_CONTROLLERS;
+  expect(press(newPanel(hours), '0>').refused).toMatch(/programs 1 to 6\.$/);
+});

@@ -4,7 +4,7 @@
  */
 import { celsiusFrom, temperatureIn } from '../units/convert';
 import type { PanelRow } from './keyIn';
-import { type Controller, type Profile, holdMeant, profileOf, shownHold } from './profile';
+import { type Controller, type Profile, ROOM_IN, holdMeant, keyedRate, profileOf, shownHold } from './profile';
 
 export type FigureKind = 'rate' | 'target' | 'hold';
 
@@ -36,6 +36,11 @@ export const newPanel = (controller: Controller, programs: Panel['programs'] = {
 
 const FIGURES: Record<Profile['order'], readonly FigureKind[]> = { rateFirst: ['rate', 'target', 'hold'], targetFirst: ['target', 'rate', 'hold'] };
 export const figuresOf = ({ order }: Profile): readonly FigureKind[] => FIGURES[order];
+
+/** Where its program of one segment at a rate of its own is keyed, on a controller that has one. */
+export const PRESET_SLOT = 0;
+const figuresIn = (profile: Profile, slot: number): readonly FigureKind[] =>
+  slot === PRESET_SLOT ? figuresOf(profile).filter((figure) => figure !== 'rate') : figuresOf(profile);
 
 /** What stands there: what is typed, else what was keyed there before, else what an older program has, else nought. */
 export interface Shown {
@@ -137,7 +142,12 @@ function entered(panel: Panel): Panel {
       return refusing(panel, 'Choose a program first.');
     case 'slot': {
       const slot = Number(typed);
-      if (typed === '' || slot < 1 || slot > profile.programs) return refusing(panel, `It has programs 1 to ${profile.programs}.`);
+      if (typed !== '' && slot === PRESET_SLOT && profile.preset_K_per_s !== undefined)
+        return { ...at(panel, { kind: 'figure', slot, row: 0, figure: 'target' }), draft: [], segments: 1 };
+      if (typed === '' || slot < 1 || slot > profile.programs) {
+        const preset = profile.preset_K_per_s === undefined ? '' : `, and ${PRESET_SLOT} for one segment at its own rate`;
+        return refusing(panel, `It has programs 1 to ${profile.programs}${preset}.`);
+      }
       if (slot <= profile.builtIn) return refusing(panel, `Program ${slot} came with it and cannot be written over.`);
       const begun = { ...panel, draft: [], segments: 0 };
       return at(begun, profile.ends === 'count' ? { kind: 'count', slot } : { kind: 'figure', slot, row: 0, figure: figuresOf(profile)[0] });
@@ -160,7 +170,7 @@ function figureEntered(panel: Panel, place: At): Panel {
   const { profile } = panel;
   const text = shown(panel).figure;
   const value = place.figure === 'hold' ? holdMeant(text, profile.holdAs) : Number(text);
-  const order = figuresOf(profile);
+  const order = figuresIn(profile, place.slot);
   if (value === 0 && place.figure === order[0] && profile.ends === 'zero' && place.row > 0) return stored(panel, place.slot, panel.draft.slice(0, place.row));
   const refusal = value === null ? 'That is no time here.' : refusalOf(panel, place, value);
   if (refusal) return refusing(panel, refusal);
@@ -169,6 +179,7 @@ function figureEntered(panel: Panel, place: At): Panel {
   const further = order[order.indexOf(place.figure) + 1];
   const next = { ...panel, draft };
   if (further) return at(next, { ...place, figure: further });
+  if (place.slot === PRESET_SLOT) return stored(next, PRESET_SLOT, [{ ...row, rate: presetRate(profile, row.target ?? 0) }]);
   const last = profile.ends === 'count' ? panel.segments : profile.mostSegments;
   return place.row + 1 >= last ? stored(next, place.slot, draft.slice(0, last)) : at(next, { ...place, row: place.row + 1, figure: order[0] });
 }
@@ -189,6 +200,11 @@ function refusalOf({ profile }: Panel, { figure }: At, value: number): string | 
   return 60 * value > mostHold_s ? `Its longest hold is ${shownHold(Math.floor(mostHold_s / 60), holdAs)}.` : null;
 }
 
+/** Its own rate as it counts rates, to a target in its unit. */
+function presetRate(profile: Profile, target: number): number {
+  return keyedRate(profile, 3600 * (profile.preset_K_per_s ?? 0), target - ROOM_IN(profile.unit)).figure;
+}
+
 const stored = (panel: Panel, slot: number, draft: Panel['draft']): Panel => ({
   ...at(panel, { kind: 'resting' }),
   ...{ programs: { ...panel.programs, [slot]: draft as PanelRow[] }, draft: [], segments: 0 },
@@ -198,7 +214,7 @@ function ended(panel: Panel): Panel {
   const { place, profile, typed } = panel;
   if (place.kind === 'review') return at(panel, { kind: 'resting' });
   if (profile.ends !== 'done') return refusing(panel, 'It has no such key.');
-  if (place.kind !== 'figure' || place.row === 0 || place.figure !== figuresOf(profile)[0] || typed !== '')
+  if (place.kind !== 'figure' || place.slot === PRESET_SLOT || place.row === 0 || place.figure !== figuresOf(profile)[0] || typed !== '')
     return refusing(panel, 'A program ends where a further segment would begin.');
   return stored(panel, place.slot, panel.draft.slice(0, place.row));
 }
@@ -207,7 +223,7 @@ function goneBack(panel: Panel): Panel {
   const { place, profile, typed } = panel;
   if (typed !== '') return { ...panel, typed: '', refused: '' };
   if (place.kind !== 'figure') return at(panel, { kind: 'resting' });
-  const order = figuresOf(profile);
+  const order = figuresIn(profile, place.slot);
   const index = order.indexOf(place.figure);
   if (index > 0) return at(panel, { ...place, figure: order[index - 1] });
   if (place.row > 0) return at(panel, { ...place, row: place.row - 1, figure: order[order.length - 1] });
