@@ -33,6 +33,7 @@ import {
   StudioSchema,
 } from './documents';
 import { ImportedSchema, PieceFileSchema, ofOlderFormat } from './pieceFile';
+import { NewProgramSchema, ProgramQuerySchema, ProgramSchema } from './programs';
 import { KIND_LIST, type KINDS, type KindName, kindOf } from './kinds/all';
 import type { Kind, Stored } from './kinds/kind';
 import { ShelvesSchema } from './kinds/shelves';
@@ -169,6 +170,15 @@ export const api = {
     'Puts a backup in the place of what there is, which is moved aside; every hash is checked before anything moves',
     NothingSchema,
     RestoredSchema,
+  ),
+  programs: get('/api/programs', 'What stands in the programs of the controllers', z.array(ProgramSchema), { query: ProgramQuerySchema }),
+  keyProgram: send(
+    'post',
+    '/api/programs',
+    'Says what stands in a program from now on; repeated with the same id it does nothing',
+    NewProgramSchema,
+    ProgramSchema,
+    { changes: 'program' },
   ),
   loads: get('/api/loads', 'What is in the kilns, and what is planned for them', z.array(LoadAheadSchema)),
   saveLoad: send('put', '/api/loads/:id', 'Says when a kiln was opened, which frees it for the next load', LoadChangeSchema, LoadSchema, {

@@ -7,7 +7,7 @@ import { KINDS, KIND_LIST, type KindName, beginRecord } from './kinds/all';
 type Takes = { [K in keyof typeof api as (typeof api)[K]['request'] extends z.ZodType ? K : never]: z.input<NonNullable<(typeof api)[K]['request']>> };
 
 const idOf = (n: number): string => `0198c5a2-0000-7000-8000-${String(n).padStart(12, '0')}`;
-const [pieceId, layerId, stepId, scheduleId, firingId] = [1, 2, 3, 4, 5].map(idOf);
+const [pieceId, layerId, stepId, scheduleId, firingId, programId] = [1, 2, 3, 4, 5, 6].map(idOf);
 /** Records have theirs from here on. */
 const FIRST_RECORD = 100;
 const AT = Date.UTC(2026, 0, 10, 18, 30);
@@ -59,6 +59,10 @@ export const EXAMPLES: Takes = {
   },
   saveSchedule: { id: scheduleId, stepId, pieceVersion: 3, parentId: null, origin: 'computed', segments },
   nameSchedule: { name: 'the one that worked' },
+  keyProgram: {
+    ...{ id: programId, controllerId: 'grey-box', slot: 3, scheduleId: null, keyedAt: AT },
+    rows: [{ rate: 200, target: 790, hold_min: 15 }],
+  },
   eraseAside: {},
   makeBackup: {},
   deleteBackup: {},

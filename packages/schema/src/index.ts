@@ -8,6 +8,7 @@ export * from './kinds/rename';
 export * from './documents';
 export * from './pieceFile';
 export * from './kilnTime';
+export * from './programs';
 export * from './access';
 export * from './api';
 export * from './spells';

@@ -119,6 +119,13 @@ export interface DemoFiring {
   ranBy?: { degrees: number; minutes: number };
 }
 
+/** Into which program of its controller it was keyed, and whether it was read back. */
+export interface DemoKeyed {
+  slot: number;
+  hoursAgo: number;
+  readBack: boolean;
+}
+
 export interface DemoPiece {
   name: string;
   /** Outline as it is written. */
@@ -126,7 +133,7 @@ export interface DemoPiece {
   layers: DemoLayer[];
   /** Stands in a dam. */
   dammed?: boolean;
-  steps: { step: DemoStep; firings: DemoFiring[] }[];
+  steps: { step: DemoStep; firings: DemoFiring[]; keyed?: DemoKeyed }[];
 }
 
 const sheet = (glassId: string, mm: number): DemoLayer => ({ form: 'sheet', glassId, thickness_m: mm / 1000 });
@@ -141,6 +148,7 @@ export const DEMO_PIECES: DemoPiece[] = [
     steps: [
       {
         step: fuse,
+        keyed: { slot: 3, hoursAgo: 521, readBack: false },
         firings: [
           { hoursAgo: 520, result: 'short', place: 'front left', note: 'Edges still square at the corners.', ranBy: { degrees: -14, minutes: 0 } },
           { hoursAgo: 470, result: 'right', place: 'middle', note: 'Round all the way.' },
@@ -157,6 +165,7 @@ export const DEMO_PIECES: DemoPiece[] = [
       { step: fuse, firings: [{ hoursAgo: 330, result: 'right', place: 'middle', note: 'Fused blank flat and clear.' }] },
       {
         step: { look: 'slump', setup: { kind: 'inMould', paper: false, shaping: { kind: 'hollow', span_m: 0.14, depth_m: 0.018 } } },
+        keyed: { slot: 4, hoursAgo: 281, readBack: true },
         firings: [{ hoursAgo: 280, result: 'right', place: 'middle, long side to the door', note: 'Down at 12 min, corners even.' }],
       },
     ],
@@ -195,6 +204,7 @@ export const DEMO_PIECES: DemoPiece[] = [
       { step: fuse, firings: [{ hoursAgo: 96, result: 'right', place: 'middle', note: 'Seeds near the rim, none larger than a pinhead.' }] },
       {
         step: { look: 'slump', setup: { kind: 'inMould', paper: false, shaping: { kind: 'hollow', span_m: 0.36, depth_m: 0.06 } } },
+        keyed: { slot: 3, hoursAgo: 8, readBack: true },
         firings: [{ hoursAgo: 7, result: null, place: 'middle', note: '' }],
       },
     ],
@@ -210,6 +220,7 @@ export const DEMO_PIECES: DemoPiece[] = [
     steps: [
       {
         step: { look: 'tack', setup: { kind: 'bareShelf', paper: false }, releaseId: 'shelf-primer' },
+        keyed: { slot: 5, hoursAgo: 51, readBack: false },
         firings: [{ hoursAgo: 50, result: 'right', place: 'front right', note: 'Numerals stand, edges soft. One seed near the left edge.' }],
       },
     ],

@@ -2,15 +2,16 @@
  * Fills an empty database, with the demo studio or with what a studio of one's own starts from. Everything computed in it
  * is computed here by the engine; see demo.ts for what there is.
  */
-import { compose, evaluate, hottestSegment, parseLength, type PieceDocument, snapshotOf, TYPICAL_FAMILIES } from '@torvin/core';
+import { compose, evaluate, hottestSegment, keyIn, parseLength, type PieceDocument, snapshotOf, TYPICAL_FAMILIES } from '@torvin/core';
 import { KIND_LIST, NO_LESSON, type Schedule, type Step, TYPICAL_SOURCE } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { recordFiring } from '../store/firings';
 import { createPiece } from '../store/pieces';
+import { keyProgram } from '../store/programs';
 import { addSchedule } from '../store/schedules';
 import { addRecord, allShelves } from '../store/records';
 import { saveStudio } from '../store/studio';
-import { DEMO_CONTROLLERS, DEMO_GLASSES, DEMO_KILNS, DEMO_PIECES, DEMO_RECORDS, type DemoFiring, type DemoPiece } from './demo';
+import { DEMO_CONTROLLERS, DEMO_GLASSES, DEMO_KILNS, DEMO_PIECES, DEMO_RECORDS, type DemoFiring, type DemoKeyed, type DemoPiece } from './demo';
 import { type Database, writing } from './database';
 
 const HOUR_MS = 3600e3;
@@ -77,9 +78,10 @@ function addDemoPiece(db: Database, { name, typed, layers, dammed = false, steps
   };
   const piece = createPiece(db, { id: uuid(), name, doc }, madeAt);
   let version = piece.version;
-  steps.forEach(({ firings }, index) => {
+  steps.forEach(({ firings, keyed }, index) => {
     const schedule = composed(db, piece.id, doc, doc.steps[index], version, madeAt);
     version += 1;
+    if (keyed) addDemoProgram(db, schedule, keyed, now);
     for (const firing of firings) addDemoFiring(db, schedule, firing, now);
   });
 }
@@ -92,6 +94,18 @@ function composed(db: Database, pieceId: string, doc: PieceDocument, step: Step,
   const { segments, evaluation } = made.value;
   const wanted = { id: uuid(), stepId: step.id, pieceVersion, parentId: null, origin: 'computed', segments } as const;
   return addSchedule(db, pieceId, { ...wanted, segments }, snapshot.value, evaluation, at).schedule;
+}
+
+function addDemoProgram(
+  db: Database,
+  { id: scheduleId, segments, snapshot: { controller } }: Schedule,
+  { slot, hoursAgo, readBack }: DemoKeyed,
+  now: number,
+): void {
+  const keyedAt = now - hoursAgo * HOUR_MS;
+  const rows = keyIn(segments, controller).rows.map(({ rate, target, hold_min }) => ({ rate, target, hold_min }));
+  const read = readBack ? { readAt: keyedAt, slips: 0 } : { readAt: null, slips: null };
+  keyProgram(db, { id: uuid(), controllerId: controller.id, slot, scheduleId, rows, keyedAt, ...read }, now);
 }
 
 function addDemoFiring(db: Database, schedule: Schedule, { hoursAgo, ranBy, result, place, note }: DemoFiring, now: number): void {

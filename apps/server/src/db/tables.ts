@@ -1,5 +1,5 @@
 /** The database's tables. Row types are inferred from here; documents are JSON validated by @torvin/schema. */
-import { type Evaluation, LOOKS, type PurposefulSegment } from '@torvin/core';
+import { type Evaluation, LOOKS, type PanelRow, type PurposefulSegment } from '@torvin/core';
 import { CSV_STYLES, type Lesson, NO_LESSON, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
@@ -192,6 +192,23 @@ export const firings = sqliteTable(
       .on(table.deletedAt)
       .where(sql`${table.deletedAt} is not null`),
   ],
+);
+
+/** What was keyed into a program of a controller; the newest of each stands. */
+export const programs = sqliteTable(
+  'programs',
+  {
+    id: text('id').primaryKey(),
+    controllerId: text('controller_id').notNull(),
+    slot: integer('slot').notNull(),
+    /** Null where nobody knows what stands there, and where its schedule was erased. */
+    scheduleId: text('schedule_id').references(() => schedules.id, { onDelete: 'set null' }),
+    rows: text('rows', { mode: 'json' }).$type<PanelRow[]>().notNull(),
+    keyedAt: integer('keyed_at').notNull(),
+    readAt: integer('read_at'),
+    slips: integer('slips'),
+  },
+  (table) => [index('programs_by_slot').on(table.controllerId, table.slot, table.keyedAt), index('programs_by_schedule').on(table.scheduleId)],
 );
 
 /** Saves that were taken, by the key they came under, so that one that comes again is known. */

@@ -7,6 +7,7 @@ import { keptReading } from '@/outside/readings';
 import { benchReading } from './bench';
 import { firingReading, firingsReading } from './firings';
 import { loadsReading } from './loads';
+import { programsReading } from './programs';
 import { pieceReading, piecesReading, scheduleReading, shelvesReading } from './pieces';
 
 const PIECES_AT_MOST = 30;
@@ -15,6 +16,7 @@ const PIECES_AT_MOST = 30;
 export async function readAhead(client: QueryClient, outbox: Outbox): Promise<void> {
   await client.fetchQuery(shelvesReading);
   await client.fetchQuery(loadsReading);
+  await client.fetchQuery(programsReading());
   const { inKiln, waiting } = await client.fetchQuery(benchReading);
   await client.fetchInfiniteQuery(firingsReading({}));
   const { pages } = await client.fetchInfiniteQuery(piecesReading({}));

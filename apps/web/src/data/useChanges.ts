@@ -18,6 +18,8 @@ export function readBefore({ topic, id }: Change): readonly QueryKey[] {
       return [keys.firings, ['firing'], ['versions'], keys.loads, keys.pieces];
     case 'shelves':
       return [keys.shelves, keys.bench];
+    case 'program':
+      return [keys.programs()];
     case 'all':
       return [[]];
     default:

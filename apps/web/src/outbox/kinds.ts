@@ -9,6 +9,7 @@ import type {
   Load,
   NewFiring,
   NewPiece,
+  NewProgram,
   NewSchedule,
   Photo,
   Piece,
@@ -44,6 +45,7 @@ export interface Variables {
   deleteFiring: { id: string; pieceName: string };
   restoreFiring: { id: string; pieceName: string };
   openLoad: { id: string; openedAt: number | null };
+  keyProgram: NewProgram & { controllerName: string };
   addPhoto: { id: string; fileName: string };
   saveRecord: { kind: KindName; record: AnyRecord; before: AnyRecord | null };
   archiveRecord: { kind: KindName; id: string; name: string; archived: boolean };
@@ -199,6 +201,13 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       taken: forgetFirings,
       onto: (variables, standing: Load) => ({ variables, leaves: { ...standing, openedAt: variables.openedAt } }),
       words: () => 'A kiln opened',
+    },
+    keyProgram: {
+      queue: ({ controllerId }) => `programs ${controllerId}`,
+      send: ({ controllerName: _name, ...body }) => call(api.keyProgram, { body }),
+      taken: () => void readAnew(client, keys.programs()),
+      needs: ({ scheduleId }) => (scheduleId === null ? [] : [scheduleId]),
+      words: ({ slot, controllerName }) => `What stands in program ${slot} of ${controllerName}`,
     },
     addPhoto: {
       queue: ({ id }) => `photo ${id}`,

@@ -18,6 +18,8 @@ export const keys = {
   backups: ['backups'],
   access: ['access'],
   loads: ['loads'],
+  /** By the schedule asked about, '' for none. */
+  programs: (scheduleId?: string) => ['programs', ...(scheduleId === undefined ? [] : [scheduleId])],
 };
 
 /**

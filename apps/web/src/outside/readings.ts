@@ -22,7 +22,7 @@ const PREFIX = 'torvin';
 
 const rootOf = ([root]: QueryKey): unknown => root;
 const LISTS = [keys.pieces, keys.firings].map(rootOf);
-const KEPT = [...LISTS, ...[keys.piece(''), keys.schedule(''), keys.versions(''), keys.firing(''), keys.shelves, keys.loads].map(rootOf)];
+const KEPT = [...LISTS, ...[keys.piece(''), keys.schedule(''), keys.versions(''), keys.firing(''), keys.shelves, keys.loads, keys.programs()].map(rootOf)];
 
 const asksMore = (part: unknown): boolean => typeof part === 'object' && part !== null && Object.keys(part).length > 0;
 

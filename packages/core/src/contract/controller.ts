@@ -46,3 +46,11 @@ export const aController = <T extends z.ZodType<Controller>>(schema: T): T =>
 
 /** As it is kept, and as a firing is computed with; what may be keyed is refused by aController. */
 export const ControllerInputSchema = z.strictObject(controllerFields).meta({ id: 'ControllerInput' }) satisfies z.ZodType<Controller>;
+
+/** A segment as it stands in a controller, in its own figures. */
+export const PanelRowSchema = z.strictObject({
+  rate: quantity('Rate as it is shown', '', 0, 99999),
+  target: quantity('Target as it is shown', '', 0, 99999),
+  hold_min: quantity('Hold', 'min', 0, 99999),
+});
+export const ProgramRowsSchema = z.array(PanelRowSchema).max(99, { error: 'At most 99 segments.' });

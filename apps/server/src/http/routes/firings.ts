@@ -4,6 +4,7 @@ import { type Learned, api } from '@torvin/schema';
 import { type Evidence, evidence, firingsInKiln, kilnsThatTaught, waitingPieces } from '../../store/bench';
 import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, saveFiring } from '../../store/firings';
 import { loadsAhead, saveLoad } from '../../store/loads';
+import { keyProgram, standingPrograms } from '../../store/programs';
 import { countPieces } from '../../store/pieces';
 import { findSchedule } from '../../store/schedules';
 import type { Works } from '../route';
@@ -24,6 +25,8 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
   );
   route(api.deleteFiring, ({ version: based }, id) => deleteFiring(db, id, based, now()));
   route(api.restoreFiring, (_, id) => restoreFiring(db, id));
+  route(api.programs, (_, _id, { schedule }) => standingPrograms(db, schedule));
+  route(api.keyProgram, (program) => keyProgram(db, program, now()));
   route(api.loads, () => loadsAhead(db));
   route(api.saveLoad, (change, id, _, sent) => saveLoad(db, id, change, sent));
   /** By the kiln: what was fitted last, and from what. */

@@ -1,27 +1,20 @@
 import { z } from 'zod';
-import { ControllerInputSchema, aController } from '../../contract/controller';
+import { ControllerInputSchema, ProgramRowsSchema, aController } from '../../contract/controller';
 import { AskedFiringSchema } from '../../contract/firing';
 import { SEGMENTS_AT_MOST, SegmentSchema } from '../../contract/heat';
-import { count, figure, quantity } from '../../contract/quantity';
+import { count, figure } from '../../contract/quantity';
 import { EvaluationSchema } from '../../contract/results';
 import { SLIP_KINDS } from '../../controller/readBack';
 import { FIRING, SEGMENTS } from '../samples';
 
 export const summary = 'Slips between what a controller shows and what it was to be keyed with, and what each would do, worst first';
 
-export const PanelRowSchema = z.strictObject({
-  rate: quantity('Rate as it is shown', '', 0, 99999),
-  target: quantity('Target as it is shown', '', 0, 99999),
-  hold_min: quantity('Hold', 'min', 0, 99999),
-});
-const program = z.array(PanelRowSchema).max(99, { error: 'At most 99 segments.' });
-
 export const request = z.strictObject({
   firing: AskedFiringSchema,
   segments: z.array(SegmentSchema).min(1, { error: 'A schedule needs at least one segment.' }).max(SEGMENTS_AT_MOST),
   controller: aController(ControllerInputSchema),
-  shown: program.min(1, { error: 'Say what at least one segment shows.' }),
-  older: program.default([]),
+  shown: ProgramRowsSchema.min(1, { error: 'Say what at least one segment shows.' }),
+  older: ProgramRowsSchema.default([]),
 });
 
 const SlipSchema = z.object({

@@ -1,0 +1,89 @@
+/** What stands in which program: the newest stands, what it was keyed over says so, and nothing is kept that could not be keyed. */
+import type { Piece, Program } from '@torvin/schema';
+import { eq } from 'drizzle-orm';
+import { v7 as uuid } from 'uuid';
+import { firings, pieces as pieceRows, schedules } from '../db/tables';
+import { NOW, type TestServer, startTestServer } from '../test/testServer';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = await startTestServer();
+});
+afterEach(() => server.stop());
+
+const HOUR_MS = 3600e3;
+const rows = [
+  { rate: 200, target: 790, hold_min: 15 },
+  { rate: 4000, target: 515, hold_min: 60 },
+];
+const standing = async (schedule = ''): Promise<Program[]> => (await server.ask('GET', `/api/programs${schedule ? `?schedule=${schedule}` : ''}`)).body;
+const keyed = (more: object) => ({ ...{ id: uuid(), controllerId: 'grey-box', slot: 6, scheduleId: null, rows, keyedAt: NOW }, ...more });
+const send = (program: object) => server.ask('POST', '/api/programs', program);
+
+async function scheduleOf(name: string, step = 0): Promise<string> {
+  const piece = ((await server.pieces()) as Piece[]).find((one) => one.name === name);
+  return piece?.doc.steps[step].scheduleId ?? '';
+}
+
+test('the demo’s controllers hold what was keyed last; the older one is marked with when it was keyed over', async () => {
+  const tiles = await scheduleOf('Test tiles, clear');
+  const found = await standing(tiles);
+  const of = (slot: number): Program[] => found.filter((one) => one.slot === slot && one.controllerId === 'grey-box');
+  expect(of(3).map(({ pieceName, keyedOverAt }) => [pieceName, keyedOverAt !== null])).toEqual([
+    ['Bird-bath basin', false],
+    ['Test tiles, clear', true],
+  ]);
+  expect(of(3)[1].keyedOverAt).toBe(of(3)[0].keyedAt);
+  expect(of(4)).toMatchObject([{ pieceName: 'Tray, smallest of three', slips: 0 }]);
+  expect(of(5)).toMatchObject([{ pieceName: 'Plaque no. 14', readAt: null, slips: null }]);
+  expect((await standing()).every(({ keyedOverAt }) => keyedOverAt === null)).toBe(true);
+});
+
+test('keyed once however often it is sent; keyed again, the same schedule is not keyed over', async () => {
+  const scheduleId = await scheduleOf('Plaque no. 14');
+  const program = keyed({ scheduleId });
+  expect((await send(program)).body).toMatchObject({ slot: 6, pieceName: 'Plaque no. 14', keyedOverAt: null });
+  expect((await send(program)).status).toBe(200);
+  expect((await send({ ...program, slot: 5 })).status).toBe(409);
+  const again = keyed({ scheduleId, keyedAt: NOW + 1000, readAt: NOW + 1000, slips: 2 });
+  expect((await send(again)).status).toBe(200);
+  const found = (await standing(scheduleId)).filter(({ slot }) => slot === 6);
+  expect(found).toMatchObject([{ id: again.id, slips: 2, keyedOverAt: null }]);
+  // Sent late, what was keyed before stands no more.
+  await send(keyed({ keyedAt: NOW - HOUR_MS }));
+  expect((await standing()).find(({ slot }) => slot === 6)).toMatchObject({ id: again.id });
+  // Something that nobody knows.
+  await send(keyed({ keyedAt: NOW + 2000, rows: [] }));
+  const over = (await standing(scheduleId)).filter(({ slot }) => slot === 6);
+  expect(over.map(({ pieceName, keyedOverAt }) => [pieceName, keyedOverAt])).toEqual([
+    [null, null],
+    ['Plaque no. 14', NOW + 2000],
+  ]);
+});
+
+test.each([
+  ['a program that it does not have', { slot: 7 }, 422, 'slot'],
+  ['one that came with it', { slot: 2 }, 422, 'slot'],
+  ['more segments than it holds', { rows: Array.from({ length: 9 }, () => rows[0]) }, 422, 'rows'],
+  ['a time to come', { keyedAt: NOW + HOUR_MS }, 422, 'keyedAt'],
+  ['a controller that is not there', { controllerId: 'no-box' }, 404, 'id'],
+  ['a schedule that is not there', { scheduleId: uuid() }, 404, 'id'],
+  ['slips without a reading back', { slips: 1 }, 422, 'slips'],
+])('refuses %s', async (_, more, status, path) => {
+  const before = await standing();
+  const answer = await send(keyed(more));
+  expect({ status: answer.status, path: answer.body.path }).toEqual({ status, path });
+  expect(answer.body.message).toMatch(/\w{3}.*\.$/);
+  expect(await standing()).toEqual(before);
+});
+
+test('a schedule erased for good leaves its program standing, unknown', async () => {
+  const scheduleId = await scheduleOf('Sundial disc');
+  await send(keyed({ scheduleId }));
+  const { db } = server.opened;
+  const [{ pieceId }] = db.select().from(schedules).where(eq(schedules.id, scheduleId)).all();
+  db.delete(firings).where(eq(firings.pieceId, pieceId)).run();
+  db.delete(schedules).where(eq(schedules.pieceId, pieceId)).run();
+  db.delete(pieceRows).where(eq(pieceRows.id, pieceId)).run();
+  expect((await standing()).find(({ slot }) => slot === 6)).toMatchObject({ scheduleId: null, pieceName: null, rows });
+});
