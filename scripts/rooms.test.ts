@@ -5,11 +5,11 @@ import { dirname, join, relative, sep } from 'node:path';
 const HOUSES = {
   'packages/core/src': [
     ...['problem', 'version', 'numerics', 'units', 'glass', 'stress', 'kiln', 'controller', 'body', 'flow', 'ware', 'look', 'fit', 'release', 'heat', 'learn'],
-    ...['schedule', 'piece', 'contract', 'calculators', 'engine', 'index'],
+    ...['schedule', 'practice', 'piece', 'contract', 'calculators', 'engine', 'index'],
   ],
   'apps/web/src': [
     ...['outside', 'outbox', 'data', 'away', 'engine', 'theme', 'ui', 'panel', 'photos', 'section', 'shelves', 'piece', 'runsheet'],
-    ...['files', 'keyin', 'notebook', 'bench', 'gallery', 'pages', 'workbench', 'app'],
+    ...['files', 'keyin', 'notebook', 'bench', 'kiln', 'gallery', 'pages', 'workbench', 'app'],
   ],
 } as const;
 

@@ -59,7 +59,8 @@ export { TYPICAL_KILN } from './kiln/typical';
 export { NEVER_S, timesOf, climbingPast } from './kiln/times';
 export { keyIn, type KeyedSegment, type PanelRow, segmentsKeyed } from './controller/keyIn';
 export { type FigureKind, figuresOf, type Key, keysFor, newPanel, type Panel, pressed, shown } from './controller/panel';
-export { mightShow, type Slip } from './controller/readBack';
+export { mightShow, readBack, type Slip } from './controller/readBack';
+export { asItRuns, cutFor, pressedInRun, ran, ranSoFar, ranToChange, type Run, type RunKey, shownInRun, startRun, STILL_WARM_K } from './controller/running';
 export { TYPICAL_CONTROLLERS } from './controller/typical';
 export { countsWords, figuresKeyed, profileWords } from './controller/words';
 export {
@@ -92,6 +93,23 @@ export { DEFAULT_LIMITS } from './schedule/limits';
 export { BARE_SHELF, SETUP_KINDS, SETUP_NAMES, type SetUpKind, setUpOf, SETUPS, WARE_SETUPS, type Wet, WETS, withPaper } from './schedule/setups';
 export { DEFAULT_SCHOOL, type FiringCase, glassOf, type School } from './schedule/firingCase';
 export { resolved, simulationOf } from './schedule/resolved';
+export {
+  afterCutWords,
+  type Cut,
+  hideSlip,
+  isShortened,
+  lengthened,
+  powerCut,
+  PRACTICE_FIRING,
+  READING_OFF,
+  READS_OFF_K,
+  type Seen,
+  seenAs,
+  SHORTEN,
+  type Task,
+  TASKS,
+  toEnter,
+} from './practice/practice';
 export { type Moments, momentsOf } from './schedule/moments';
 export { openingTemperature } from './schedule/opening';
 export { brokenOf, evaluate, type Evaluation, heatWorkBand, type LimitName, marginOf, type Reading } from './schedule/check';

@@ -519,7 +519,8 @@ export const WaitingPieceSchema = z
     for: z.enum(WAITS),
     /** Of the firing that is next; null where none is planned yet. */
     look: z.enum(LOOKS).nullable(),
-    /** The whole length of its schedule, s. */
+    stepId: id.nullable(),
+    /** The whole length of its schedule, s; null where it has none. */
     total_s: figure('s').nullable(),
     /** How what stands now differs from what its schedule was made from. */
     outdated: z.array(z.string()),

@@ -55,6 +55,7 @@ export function waitingPieces(db: Database): { waiting: WaitingPiece[]; waitingI
         piece: rowOfPiece(row),
         for: row.waits,
         look: step?.look ?? null,
+        stepId: step?.id ?? null,
         total_s: schedule?.result.simulation.total_s ?? null,
         outdated: schedule ? outdatedBy(row.doc, schedule.stepId, shelves, schedule.snapshot, units) : [],
       },

@@ -3,6 +3,7 @@
  * over the whole page, upright or lying flat, and keeps the screen lit.
  */
 import { type Controller, type KeyedSegment, ROLE_NAMES, type Role, figuresKeyed, profileOf } from '@torvin/core';
+import type { Program } from '@torvin/schema';
 import { useState } from 'react';
 import { Modal, Pressable, View, useWindowDimensions } from 'react-native';
 import KitText from '@rneui/themed/dist/Text';
@@ -16,6 +17,9 @@ export interface KeyInDeckProps {
   rows: readonly KeyedSegment[];
   roles: readonly Role[];
   controller: Controller;
+  /** Program that it is keyed into, and what stands there until it is. */
+  slot: number;
+  older?: Program;
   /** Rows that are keyed already: it begins at the first that is not. */
   keyed: ReadonlySet<number>;
   /** All figures of a row were keyed. */
@@ -41,7 +45,7 @@ const WORDS: Partial<Record<string, string>> = { min: 'minutes', h: 'hours and m
 const FIGURE_PX = 112;
 const NEXT_PX = 104;
 
-function Deck({ rows, roles, controller, keyed, onKeyed, onDone, onClose }: KeyInDeckProps) {
+function Deck({ rows, roles, controller, slot, older, keyed, onKeyed, onDone, onClose }: KeyInDeckProps) {
   const { colours } = useTheme();
   const { width, height } = useWindowDimensions();
   useAwake(true);
@@ -62,8 +66,13 @@ function Deck({ rows, roles, controller, keyed, onKeyed, onDone, onClose }: KeyI
     ? 'as fast as it can'
     : (WORDS[card.unit] ?? card.unit.replace('/h', `${profile.unit} an hour`).replace('/min', `${profile.unit} a minute`));
   const flat = width > height;
+  // Only where the controller shows an older program's figures, and only what is another.
+  const oldRow = profile.keepsOld ? older?.rows[card.segment] : undefined;
+  const oldFigure = oldRow && figuresKeyed({ ...oldRow, fullSpeed: false }, controller).find(({ kind }) => kind === card.kind)?.figure;
+  const stood = oldFigure === undefined || oldFigure === card.figure ? null : oldFigure;
   const notes = [
-    ...(at === 0 ? ['In a program that may be written over.'] : []),
+    ...(at === 0 ? [profile.programs > 1 ? `In program ${slot}.` : 'In a program that may be written over.'] : []),
+    ...(stood === null ? [] : [`It shows ${stood} there until then, from an older program.`]),
     ...(at === 0 && profile.ends === 'count' ? [`It asks first how many segments: ${rows.length}.`] : []),
     ...(last && rows.length < profile.mostSegments && profile.ends === 'done' ? ['Then end the program.'] : []),
     ...(last && rows.length < profile.mostSegments && profile.ends === 'zero' ? ['Then key 0: that ends the program.'] : []),

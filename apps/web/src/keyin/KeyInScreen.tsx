@@ -1,8 +1,11 @@
 /** The key-in sheet: each segment as the controller wants it, large, to be ticked off while standing at the kiln. */
-import { ROLE_NAMES, brokenOf, brokenSentence, countsWords, figuresKeyed, keyIn } from '@torvin/core';
-import type { Piece, Schedule, Shelves, Snapshot } from '@torvin/schema';
+import { type PanelRow, ROLE_NAMES, brokenOf, brokenSentence, countsWords, figuresKeyed, keyIn } from '@torvin/core';
+import type { Piece } from '@torvin/schema';
+import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { usePrograms } from '@/data/programs';
 import { useUnits } from '@/data/studio';
 import { stepName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
@@ -10,7 +13,7 @@ import { OutdatedChoice } from '@/piece/OutdatedChoice';
 import { QueueNotice } from '@/piece/QueueNotice';
 import { useDraft } from '@/outbox/drafts';
 import { pieceQueue } from '@/outbox/kinds';
-import { useShownQueue } from '@/outbox/useOutbox';
+import { useSave, useShownQueue } from '@/outbox/useOutbox';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import type { StepPageParts } from '@/piece/useStepPage';
 import { OnPaper } from '@/files/OnPaper';
@@ -26,19 +29,19 @@ import { Screen } from '@/ui/Screen';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { BeforeStart } from './BeforeStart';
+import { controllerNow } from './controllerNow';
+import { InProgram } from './InProgram';
 import { KeyInDeck } from './KeyInDeck';
 import { ReadBack } from './ReadBack';
 import { Rounded } from './Rounded';
 import { StartFiring } from './StartFiring';
+import { alreadyIn, slotFor, standingOf } from './slots';
 
 const NONE: ReadonlySet<number> = new Set();
 
-/** The controller as it stands on its shelf now: how it is keyed is a matter of today, whatever was known of it when this was computed. */
-const controllerNow = ({ snapshot: { controller } }: Schedule, { controllers }: Shelves): Snapshot['controller'] =>
-  controllers.find(({ id }) => id === controller.id) ?? controller;
-
 export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPageParts) {
   const { colours } = useTheme();
+  const router = useRouter();
   const units = useUnits();
   const queue = useShownQueue<Piece>(pieceQueue(piece.id));
   // Ticks are of one schedule: another one is keyed in from its first row.
@@ -64,6 +67,25 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
     const next = new Set(keyed);
     if (!next.delete(index)) next.add(index);
     setKeyed(next);
+  };
+  const programs = usePrograms(schedule.id);
+  const keyProgram = useSave('keyProgram');
+  const standing = standingOf(programs, controller.id);
+  const figures = rows.map(({ rate, target, hold_min }): PanelRow => ({ rate, target, hold_min }));
+  const already = alreadyIn(standing, figures);
+  const [chosen, setSlot] = useState<{ of: string; slot: number } | null>(null);
+  const slot = chosen?.of === schedule.id ? chosen.slot : (already?.slot ?? slotFor(controller, standing));
+  // What it shows there until this is keyed over it.
+  const there = standing.find((one) => one.slot === slot);
+  const older = there && there.rows.length > 0 && there.scheduleId !== schedule.id ? there : undefined;
+  /** read: as it was read back; null where nobody looked. */
+  const stands = (now: { read: readonly PanelRow[]; slips: number } | null): void => {
+    // One that is on no shelf any more has no programs.
+    if (!shelves.controllers.some(({ id }) => id === controller.id)) return;
+    const at = Date.now();
+    const told = now ? { rows: [...now.read], readAt: at, slips: now.slips } : { rows: figures };
+    keyProgram.save({ id: uuid(), controllerId: controller.id, controllerName: controller.name, slot, scheduleId: schedule.id, keyedAt: at, ...told });
+    setSlot({ of: schedule.id, slot });
   };
   const column = { flex: 1 } as const;
   return (
@@ -114,12 +136,33 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               titles={{ take: 'Go on from there', leave: 'Begin anew' }}
             />
           </View>
-          <View style={{ paddingHorizontal: space.large, paddingTop: space.small }}>
+          <View style={{ paddingHorizontal: space.large, paddingTop: space.small, gap: space.small }}>
+            <InProgram
+              {...{ controller, programs, slot }}
+              scheduleId={schedule.id}
+              rows={figures}
+              onSlot={(next) => setSlot({ of: schedule.id, slot: next })}
+              onAsItStands={
+                keyed.size === rows.length
+                  ? undefined
+                  : (program) => {
+                      setSlot({ of: schedule.id, slot: program.slot });
+                      setKeyed(new Set(rows.keys()));
+                      setFound({ of: schedule.id, slips: program.slips });
+                    }
+              }
+            />
             <Action title="One figure at a time" testID="open-deck" onPress={() => setDeck(true)} />
+            <Action
+              kind="second"
+              title="Rehearse it first"
+              testID="open-rehearsal"
+              onPress={() => router.push(`/kiln/rehearsal?id=${piece.id}&step=${step.id}`)}
+            />
           </View>
           {deck && (
             <KeyInDeck
-              {...{ rows, controller }}
+              {...{ rows, controller, slot, older }}
               roles={rows.map(({ segment }) => schedule.segments[segment].role)}
               onClose={() => setDeck(false)}
               keyed={keyed}
@@ -183,7 +226,11 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               key={`${schedule.id} ${decks}`}
               {...{ schedule, controller }}
               begins={decks > 0}
-              onRead={(count) => setFound({ of: schedule.id, slips: count })}
+              older={older?.rows ?? []}
+              onRead={(read) => {
+                setFound({ of: schedule.id, slips: read?.slips ?? null });
+                if (read) stands(read);
+              }}
             />
             <BeforeStart schedule={schedule} />
             <StartFiring
@@ -196,7 +243,10 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               slips={slips}
               mostDelay_s={controller.mostDelay_s}
               asItIs={outdated.length > 0}
-              onStarted={draft.done}
+              onStarted={() => {
+                draft.done();
+                if (keyed.size === rows.length && !already && slips === null) stands(null);
+              }}
             />
           </View>
         </>

@@ -14,29 +14,29 @@ import {
   mightShow,
   profileOf,
   shownHold,
-  slipDoes,
-  slipSentence,
   text,
 } from '@torvin/core';
 import type { Answered } from '@torvin/core/engine';
 import type { Schedule } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
 import { compute } from '@/engine/client';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { Slips } from './Slips';
 
 export interface ReadBackProps {
   schedule: Schedule;
   controller: Controller;
   /** It was keyed just now: the first segment is asked for at once. */
   begins: boolean;
-  /** How many slips there are; null while it is read. */
-  onRead(slips: number | null): void;
+  /** What stood in that program before. */
+  older: readonly PanelRow[];
+  /** What it shows and how many slips that has; null while it is read. */
+  onRead(read: { read: readonly PanelRow[]; slips: number } | null): void;
 }
 
 /** null: the controller does not show that segment. */
@@ -44,8 +44,7 @@ type Read = PanelRow | null;
 type Typed = Record<FigureKind, string>;
 const EMPTY: Typed = { rate: '', target: '', hold: '' };
 
-export function ReadBack({ schedule, controller, begins, onRead }: ReadBackProps) {
-  const units = useUnits();
+export function ReadBack({ schedule, controller, begins, older, onRead }: ReadBackProps) {
   const { firing } = schedule.snapshot;
   const profile = profileOf(controller);
   const { rows } = keyIn(schedule.segments, controller);
@@ -67,10 +66,10 @@ export function ReadBack({ schedule, controller, begins, onRead }: ReadBackProps
     const shown = all.filter((row) => row !== null);
     if (shown.length === 0) return setFailed('The controller shows no segment of it: key it in again.');
     try {
-      const outcome = await compute('readBack', { firing, segments: schedule.segments, controller, shown, older: [] });
+      const outcome = await compute('readBack', { firing, segments: schedule.segments, controller, shown, older: [...older] });
       if (!outcome.ok) return setFailed(outcome.problem.message);
       setTold(outcome.value);
-      onRead(outcome.value.slips.length);
+      onRead({ read: shown, slips: outcome.value.slips.length });
     } catch (error) {
       setFailed(error instanceof Error ? error.message : String(error));
     }
@@ -172,14 +171,7 @@ export function ReadBack({ schedule, controller, begins, onRead }: ReadBackProps
           ? 'It shows one slip. Mend it in the controller, then read it back again.'
           : `It shows ${told.slips.length} slips, the worst first. Mend them in the controller, then read it back again.`}
       </Notice>
-      <View role="list" style={{ gap: space.medium }}>
-        {told.slips.map((slip, i) => (
-          <View key={i} role="listitem" testID={`slip-${i}`}>
-            <Words bold>{slipSentence(slip, rows, shown, controller)}</Words>
-            <Words>{slipDoes(slip, units, firing.look)}</Words>
-          </View>
-        ))}
-      </View>
+      <Slips slips={told.slips} wanted={rows} {...{ shown, controller }} look={firing.look} />
     </View>
   );
 }

@@ -19,6 +19,7 @@ import { isWide, useLayout } from './useWidth';
 const PLACES = [
   { name: 'Bench', href: '/bench' },
   { name: 'Pieces', href: '/pieces' },
+  { name: 'Kiln', href: '/kiln' },
   { name: 'Notebook', href: '/notebook' },
   { name: 'Shelves', href: '/shelves' },
 ] as const;

@@ -9,7 +9,7 @@ export interface Shortcut {
 export type Meaning = { go: Href } | { press: string } | { focus: string } | { help: true } | null;
 
 export const SHORTCUTS: readonly Shortcut[] = [
-  { keys: 'g then b, p, n, s', does: 'go to Bench, Pieces, Notebook, Shelves' },
+  { keys: 'g then b, p, k, n, s', does: 'go to Bench, Pieces, Kiln, Notebook, Shelves' },
   { keys: 'n', does: 'new piece' },
   { keys: '/', does: 'search the Notebook' },
   { keys: 'u', does: 'undo on a piece or its run sheet' },
@@ -19,7 +19,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: '?', does: 'this list' },
 ];
 
-const PLACES: Record<string, Href> = { b: '/bench', p: '/pieces', n: '/notebook', s: '/shelves' };
+const PLACES: Record<string, Href> = { b: '/bench', p: '/pieces', k: '/kiln', n: '/notebook', s: '/shelves' };
 
 /** before: the key pressed just before this one, if that was lately. */
 export function meaningOf(key: string, before: string | null): Meaning {

@@ -7,7 +7,7 @@ import { compose } from '../schedule/compose';
 import { simulateFiring } from '../heat/simulate';
 import { simulationOf } from '../schedule/resolved';
 import { keyIn } from './keyIn';
-import { STILL_WARM_K, type Run, asItRuns, cutFor, pressedInRun, ran, shownInRun, startRun } from './running';
+import { STILL_WARM_K, type Run, asItRuns, cutFor, pressedInRun, ran, ranSoFar, ranToChange, shownInRun, startRun } from './running';
 import { TYPICAL_CONTROLLERS } from './typical';
 
 const [hours, counting, dial, timer] = TYPICAL_CONTROLLERS;
@@ -19,7 +19,7 @@ const SEGMENTS: Segment[] = [
   { rate_C_per_h: 60, target_C: 420, hold_s: 0 },
 ];
 const rowsFor = (controller: (typeof TYPICAL_CONTROLLERS)[number]) => keyIn(SEGMENTS, controller).rows;
-const started = (controller: (typeof TYPICAL_CONTROLLERS)[number], more: { delay_s?: number; ringsAt?: number } = {}): Run =>
+const started = (controller: (typeof TYPICAL_CONTROLLERS)[number], more: { delay_s?: number; rings?: boolean } = {}): Run =>
   startRun({ rows: rowsFor(controller), controller, kiln: TYPICAL_KILN, ...more });
 const until = (run: Run, there: (one: Run) => boolean): Run => {
   let one = run;
@@ -63,6 +63,17 @@ test('stepping by minutes or by days comes to the same', () => {
   const days = ran(started(hours), 10 * 24 * HOUR_S);
   expect(Math.abs(minutes.at_s - days.at_s)).toBeLessThan(60);
   expect(asItRuns(minutes)).toEqual(asItRuns(days));
+  // As it will run is as it ran, to the second: nothing that was computed of it is computed again.
+  expect(asItRuns(started(hours))).toEqual(asItRuns(days));
+});
+
+test('from one change to the next', () => {
+  const seen: string[] = [];
+  for (let run = started(counting, { rings: true }); run.state !== 'done'; run = ranToChange(run.ringing ? pressedInRun(run, 'quiet') : run)) {
+    const shows = `${run.state} ${run.index}`;
+    if (seen.at(-1) !== shows) seen.push(shows);
+  }
+  expect(seen).toEqual(['going 0', 'holding 0', 'going 1', 'holding 1', 'going 2', 'holding 2', 'going 3']);
 });
 
 test('a delay is waited out cold; one longer than it takes, or on one that has none, is refused', () => {
@@ -77,12 +88,21 @@ test('a delay is waited out cold; one longer than it takes, or on one that has n
 });
 
 test('it rings at the hold that it was told, and time stands until it is quieted', () => {
-  const rings = ran(started(counting, { ringsAt: 1 }), 24 * HOUR_S);
+  const rings = ran(started(counting, { rings: true }), 24 * HOUR_S);
   expect(rings).toMatchObject({ ringing: true, index: 1, held_s: 0 });
   expect(ran(rings, 600).at_s).toBe(rings.at_s);
   const quiet = pressedInRun(rings, 'quiet');
   expect(ran(quiet, 300)).toMatchObject({ held_s: 300, ringing: false });
-  expect(started(hours, { ringsAt: 1 }).refused).toBe('It has no alarm.');
+  expect(started(hours, { rings: true }).refused).toBe('It has no alarm.');
+});
+
+test('what ran so far is as long as it ran', () => {
+  const run = ran(until(started(hours), inHold(1)), 300);
+  const parts = ranSoFar(run);
+  expect(parts.map(({ hold_s }) => hold_s)).toEqual([1800, run.held_s]);
+  const { simulation } = evaluate({ ...BODIES[0][1], kiln: TYPICAL_KILN }, parts);
+  expect(Math.abs(simulation.total_s / run.at_s - 1)).toBeLessThan(0.003);
+  expect(ranSoFar(started(hours))).toMatchObject([{ target_C: 20, hold_s: 0 }]);
 });
 
 test('minutes are added to a hold and nowhere else; each press by as many as it adds', () => {
@@ -126,7 +146,7 @@ describe('a power cut', () => {
     expect(back.kiln_C).toBeLessThan(before.kiln_C - STILL_WARM_K);
     const parts = asItRuns(ran(back, 40 * HOUR_S));
     expect(parts).toHaveLength(SEGMENTS.length + 2);
-    expect(parts[3]).toEqual({ rate_C_per_h: null, target_C: back.kiln_C, hold_s: 0 });
+    expect(parts[3]).toEqual({ rate_C_per_h: null, target_C: back.kiln_C, hold_s: 0, index: 2 });
     expect(parts[2].hold_s + parts[4].hold_s).toBeCloseTo(3600, 0);
     expect(parts[4].target_C).toBe(515);
   });
@@ -145,7 +165,7 @@ describe('a power cut', () => {
     const stopped = ran(cutFor(inSoak(timer), 60), 120);
     expect(stopped.state).toBe('stopped');
     const parts = asItRuns(stopped, { rate_C_per_h: null, target_C: 60, hold_s: 0 });
-    expect(parts.at(-1)).toEqual({ rate_C_per_h: null, target_C: 60, hold_s: 0 });
+    expect(parts.at(-1)).toMatchObject({ rate_C_per_h: null, target_C: 60, hold_s: 0 });
     expect(pressedInRun(stopped, 'skip').refused).not.toBe('');
   });
 

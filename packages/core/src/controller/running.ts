@@ -23,6 +23,11 @@ export interface RunEvent {
   said: string;
 }
 
+/** A part of the firing as it ran, and of which segment of the program. */
+export interface RunPart extends Segment {
+  index: number;
+}
+
 export interface Run {
   profile: Profile;
   kiln: KilnConstants;
@@ -44,7 +49,7 @@ export interface Run {
   cutLeft_s: number;
   cutFrom_C: number;
   /** Parts that are over, as they ran. */
-  past: readonly Segment[];
+  past: readonly RunPart[];
   /** Segment whose hold it rings at; null where it does not. */
   ringsAt: number | null;
   ringing: boolean;
@@ -60,13 +65,14 @@ export interface Started {
   kiln: KilnConstants;
   offset_K?: number;
   delay_s?: number;
-  ringsAt?: number | null;
+  /** At its hottest hold, when it is to be looked into. */
+  rings?: boolean;
 }
 
 const SIT: Segment = { rate_C_per_h: 0, target_C: 0, hold_s: 0 };
 
 /** Refused, as a controller would, where the delay is longer than it takes or nothing stands in it. */
-export function startRun({ rows, controller, kiln, offset_K = 0, delay_s = 0, ringsAt = null }: Started): Run {
+export function startRun({ rows, controller, kiln, offset_K = 0, delay_s = 0, rings = false }: Started): Run {
   const profile = profileOf(controller);
   const program = segmentsOf(rows, controller);
   const tooLong = delay_s > (profile.mostDelay_s ?? 0);
@@ -77,10 +83,11 @@ export function startRun({ rows, controller, kiln, offset_K = 0, delay_s = 0, ri
         ? 'It cannot delay a start.'
         : tooLong
           ? `It delays a start by ${text(formatDuration(profile.mostDelay_s ?? 0))} at most.`
-          : ringsAt !== null && !profile.alarms
+          : rings && !profile.alarms
             ? 'It has no alarm.'
             : '';
   const kiln_C = kiln.ambient_C + offset_K;
+  const ringsAt = rings ? hottestOf(program) : null;
   const run: Run = {
     ...{ profile, kiln, offset_K, program, state: 'waiting', at_s: 0, waits_s: delay_s, kiln_C, wall_C: kiln.ambient_C },
     ...{ index: 0, now: program[0] ?? SIT, held_s: 0, cutLeft_s: 0, cutFrom_C: 0, past: [], ringsAt, ringing: false },
@@ -89,6 +96,8 @@ export function startRun({ rows, controller, kiln, offset_K = 0, delay_s = 0, ri
   if (refused !== '') return { ...run, state: 'stopped' };
   return delay_s > 0 ? run : begun(run);
 }
+
+const hottestOf = (program: readonly Segment[]): number => program.reduce((best, { target_C }, i) => (target_C > program[best].target_C ? i : best), 0);
 
 const told = (run: Run, kind: RunEvent['kind'], said: string): Run => ({ ...run, events: [...run.events, { at_s: run.at_s, kind, said }], refused: '' });
 
@@ -135,6 +144,16 @@ export function ran(before: Run, seconds: number): Run {
   return { ...run, trace };
 }
 
+const LONGEST_WAY_S = 10 * 24 * 3600;
+
+/** On until it does something else: goes, holds, rings, is done, has power again. */
+export function ranToChange(before: Run): Run {
+  let run = ran(before, STEP_S);
+  const changes = (one: Run): boolean => one.state !== before.state || one.index !== before.index || one.ringing;
+  while (!changes(run) && run.state !== 'done' && run.at_s - before.at_s < LONGEST_WAY_S) run = ran(run, STEP_S);
+  return run;
+}
+
 function stepped(run: Run, most_s: number): Run {
   const later = (one: Run, took_s: number): Run => ({ ...one, at_s: one.at_s + took_s });
   const room_C = run.kiln.ambient_C + run.offset_K;
@@ -153,7 +172,8 @@ function stepped(run: Run, most_s: number): Run {
       const took_s = Math.min(most_s, STEP_S, run.now.hold_s - run.held_s);
       const wall_C = wallAfter(run.kiln, run.wall_C, run.kiln_C - run.offset_K, run.kiln_C - run.offset_K, took_s || STEP_S);
       const next = later({ ...run, held_s: run.held_s + took_s, wall_C: took_s > 0 ? wall_C : run.wall_C }, took_s);
-      return next.held_s >= run.now.hold_s - 1e-6 ? over(next, run.now) : next;
+      // To the second as it was keyed, whatever the steps add up to.
+      return next.held_s >= run.now.hold_s - 1e-6 ? over({ ...next, held_s: run.now.hold_s }, run.now) : next;
     }
     case 'cut': {
       const { run: next, took_s } = moved(run, room_C, null, Math.min(most_s, run.cutLeft_s));
@@ -175,7 +195,7 @@ function arrived(run: Run): Run {
 
 /** A part is over: as it ran it goes to what is past, and the next segment begins. */
 function over(run: Run, part: Segment): Run {
-  const past = [...run.past, { ...part, hold_s: run.held_s }];
+  const past = [...run.past, { ...part, hold_s: run.held_s, index: run.index }];
   const index = run.index + 1;
   const next = run.program[index];
   if (next === undefined) return { ...told({ ...run, past, now: SIT, held_s: 0, index }, 'done', 'is done'), state: 'done' };
@@ -183,11 +203,13 @@ function over(run: Run, part: Segment): Run {
 }
 
 /** What is so far of the present part: as far as it got, as long as it held. */
-const soFar = (run: Run): Segment[] =>
-  run.state === 'holding' ? [{ ...run.now, hold_s: run.held_s }] : run.state === 'going' ? [{ ...run.now, target_C: run.kiln_C, hold_s: 0 }] : [];
+function soFar({ state, now, held_s, kiln_C, index }: Run): RunPart[] {
+  if (state === 'holding') return [{ ...now, hold_s: held_s, index }];
+  return state === 'going' ? [{ ...now, target_C: kiln_C, hold_s: 0, index }] : [];
+}
 
 function powerBack(run: Run): Run {
-  const back = told({ ...run, past: [...run.past, { rate_C_per_h: null, target_C: run.kiln_C, hold_s: 0 }] }, 'back', 'has power again');
+  const back = told({ ...run, past: [...run.past, { rate_C_per_h: null, target_C: run.kiln_C, hold_s: 0, index: run.index }] }, 'back', 'has power again');
   const { afterCut } = run.profile;
   const goesOn = afterCut === 'goesOn' || (afterCut === 'goesOnIfWarm' && run.cutFrom_C - run.kiln_C <= STILL_WARM_K);
   if (!goesOn)
@@ -239,16 +261,21 @@ export function pressedInRun(run: Run, key: RunKey): Run {
   }
 }
 
+/** What ran until now, and nothing of what is to come. */
+export const ranSoFar = (run: Run): RunPart[] => [...run.past, ...soFar(run)];
+
 /**
  * The firing from its beginning as it ran so far and as it will if nobody does anything more. closing: the closed kiln, where the
  * schedule ends so. A program that was stopped, and one without power, cools by itself from where it is.
  */
-export function asItRuns(run: Run, closing?: Segment): Segment[] {
+export function asItRuns(run: Run, closing?: Segment): RunPart[] {
   const open_C = closing?.target_C ?? run.kiln.ambient_C + run.offset_K + OPENED_OVER_ROOM_K;
-  const off: Segment = { rate_C_per_h: null, target_C: open_C, hold_s: 0 };
+  const last = run.program.length;
+  const closed = closing ? [{ ...closing, index: last }] : [];
+  const off: RunPart = { rate_C_per_h: null, target_C: open_C, hold_s: 0, index: last };
   if (run.state === 'stopped' || run.state === 'cut') return run.past.length === 0 ? [] : [...run.past, off];
-  if (run.state === 'done') return closing ? [...run.past, closing] : [...run.past];
-  return [...run.past, run.now, ...run.program.slice(run.index + 1), ...(closing ? [closing] : [])];
+  const ahead = run.state === 'done' ? [] : [run.now, ...run.program.slice(run.index + 1)].map((part, i) => ({ ...part, index: run.index + i }));
+  return [...run.past, ...ahead, ...closed];
 }
 
 /** A closed kiln that nobody has said when to open is followed to this far over the room, K. */

@@ -1,0 +1,1 @@
+export { KilnScreen as default } from '@/kiln/KilnScreen';

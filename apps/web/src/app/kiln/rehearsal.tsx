@@ -1,0 +1,1 @@
+export { RehearsalPage as default } from '@/workbench';

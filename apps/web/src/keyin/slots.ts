@@ -1,0 +1,52 @@
+/** Which program of a controller a schedule goes into, and whether it stands in one already. */
+import { type Controller, type PanelRow, profileOf } from '@torvin/core';
+import type { Program } from '@torvin/schema';
+import { dayAndClock } from '@/ui/clock';
+
+export const isStanding = ({ keyedOverAt }: Program): boolean => keyedOverAt === null;
+
+/** Of one controller, those that stand. */
+export const standingOf = (programs: readonly Program[], controllerId: string): Program[] =>
+  programs.filter((one) => one.controllerId === controllerId && isStanding(one));
+
+const sameRows = (some: readonly PanelRow[], others: readonly PanelRow[]): boolean =>
+  some.length === others.length &&
+  some.every(({ rate, target, hold_min }, i) => rate === others[i].rate && target === others[i].target && hold_min === others[i].hold_min);
+
+/** The program in which these very figures stand, whichever schedule they were keyed for; one that was read back before one that was not. */
+export function alreadyIn(standing: readonly Program[], rows: readonly PanelRow[]): Program | null {
+  const same = standing.filter((program) => sameRows(program.rows, rows));
+  return same.find(({ slips }) => slips === 0) ?? same[0] ?? null;
+}
+
+/** Numbers of the programs that can be written over. */
+export function slotsOf(controller: Controller): { first: number; last: number } {
+  const { programs, builtIn } = profileOf(controller);
+  return { first: builtIn + 1, last: programs };
+}
+
+/** One in which nothing stands; where all are full the one that was keyed longest ago. */
+export function slotFor(controller: Controller, standing: readonly Program[]): number {
+  const { first, last } = slotsOf(controller);
+  const numbers = Array.from({ length: last - first + 1 }, (_, i) => first + i);
+  const keyedAt = (slot: number): number => standing.find((one) => one.slot === slot)?.keyedAt ?? -Infinity;
+  return numbers.reduce((best, slot) => (keyedAt(slot) < keyedAt(best) ? slot : best), first);
+}
+
+const readWords = ({ slips }: Program): string =>
+  slips === null ? 'not read back' : slips === 0 ? 'read back without a slip' : `read back with ${slips === 1 ? 'a slip' : `${slips} slips`}`;
+
+/** 'Bird-bath basin, since Tue 18:20, read back without a slip'. */
+export function standsWords(program: Program | undefined, now: Date): string {
+  if (program === undefined) return 'nothing that Torvin knows of';
+  const since = `since ${dayAndClock(program.keyedAt, now)}`;
+  return program.pieceName === null ? `something else, ${since}` : `${program.pieceName}, ${since}, ${readWords(program)}`;
+}
+
+/** Where a schedule stood last and was keyed over; null where it stands, or never stood there. */
+export function keyedOverIn(programs: readonly Program[], scheduleId: string, controllerId: string): { program: Program; by: Program | undefined } | null {
+  const own = programs.filter((one) => one.scheduleId === scheduleId && one.controllerId === controllerId);
+  if (own.some(isStanding)) return null;
+  const last = own.toSorted((one, other) => (other.keyedOverAt ?? 0) - (one.keyedOverAt ?? 0))[0];
+  return last ? { program: last, by: standingOf(programs, controllerId).find(({ slot }) => slot === last.slot) } : null;
+}

@@ -1,0 +1,153 @@
+/** At the kiln: the load that runs, what is ready to be keyed in, what stands in each controller's programs, and practice. */
+import { type Controller, figuresKeyed, formatDuration, profileWords, text } from '@torvin/core';
+import type { Program, WaitingPiece } from '@torvin/schema';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { InKiln } from '@/bench/InKiln';
+import { byLoad } from '@/bench/byLoad';
+import { waitsFor } from '@/bench/waiting';
+import { useBench } from '@/data/bench';
+import { useShelves } from '@/data/pieces';
+import { usePrograms } from '@/data/programs';
+import { slotsOf, standingOf, standsWords } from '@/keyin/slots';
+import { useSave } from '@/outbox/useOutbox';
+import { runHref } from '@/piece/StepChain';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Fold } from '@/ui/Fold';
+import { LinkRow } from '@/ui/LinkRow';
+import { Waiting } from '@/ui/Loading';
+import { Notice } from '@/ui/Notice';
+import { Screen } from '@/ui/Screen';
+import { Words } from '@/ui/Words';
+
+type Ready = WaitingPiece & { stepId: string };
+/** It waits for its kiln, and its schedule is there. */
+const isReady = (one: WaitingPiece): one is Ready => one.for === 'kiln' && one.stepId !== null && one.total_s !== null;
+
+export function KilnScreen() {
+  const router = useRouter();
+  const bench = useBench();
+  const shelves = useShelves().data;
+  const programs = usePrograms();
+  if (!bench.data || !shelves) return <Waiting query={bench} title="Kiln" />;
+  const loads = byLoad(bench.data.inKiln);
+  const ready = bench.data.waiting.filter(isReady);
+  const controllers = shelves.controllers.filter(({ id }) => !shelves.archived.includes(id));
+  return (
+    <Screen title="Kiln" padded={false}>
+      <Part title="Running">
+        {loads.length === 0 ? (
+          <Words tone="muted">Nothing is in a kiln. What is fired is put here from its key-in sheet.</Words>
+        ) : (
+          loads.map(([first, ...others]) => <InKiln key={first.load.id} firing={first} others={others} />)
+        )}
+      </Part>
+      <Part title="To key in">
+        {ready.length === 0 && <Words tone="muted">Nothing is ready: a firing is, once its schedule is computed.</Words>}
+        <View role="list">
+          {ready.map((one) => (
+            <LinkRow key={one.piece.id} href={runHref(one.piece.id, one.stepId, 'key-in')} inset={0} testID="ready-to-key">
+              <View style={{ flex: 1 }}>
+                <Words bold>{one.piece.name}</Words>
+                <Words size="label" tone="muted">
+                  {one.outdated.length > 0
+                    ? `its schedule is out of date. ${one.outdated.join(' ')}`
+                    : `${waitsFor(one)}, ${text(formatDuration(one.total_s ?? 0))}`}
+                </Words>
+              </View>
+            </LinkRow>
+          ))}
+        </View>
+        <View style={{ alignItems: 'flex-start' }}>
+          <Action kind="second" title="Practise at a controller" testID="open-practice" onPress={() => router.push('/kiln/practice')} />
+        </View>
+      </Part>
+      <Part title="In the controllers">{controllers.length === 0 && <Words tone="muted">No controller is on the shelves yet.</Words>}</Part>
+      {controllers.map((controller) => (
+        <Fold
+          key={controller.id}
+          title={controller.name}
+          about={`${profileWords(controller)}; ${holdsWords(standingOf(programs, controller.id))}`}
+          testID={`programs-${controller.id}`}
+        >
+          {() => <Programs controller={controller} standing={standingOf(programs, controller.id)} />}
+        </Fold>
+      ))}
+    </Screen>
+  );
+}
+
+const holdsWords = (standing: readonly Program[]): string =>
+  standing.length === 0 ? 'nothing is known to stand in it' : `${standing.length === 1 ? 'one program' : `${standing.length} programs`} known`;
+
+/** What stands in each program that can be written over. */
+function Programs({ controller, standing }: { controller: Controller & { id: string; name: string }; standing: readonly Program[] }) {
+  const router = useRouter();
+  const key = useSave('keyProgram');
+  const now = new Date();
+  const { first, last } = slotsOf(controller);
+  const slots = Array.from({ length: last - first + 1 }, (_, i) => first + i);
+  const forget = (slot: number): void =>
+    key.save({ id: uuid(), controllerId: controller.id, controllerName: controller.name, slot, scheduleId: null, rows: [], keyedAt: Date.now() });
+  return (
+    <View role="list" style={{ gap: space.medium }}>
+      {first > 1 && <Words tone="muted">{first === 2 ? 'Program 1 came with it.' : `Programs 1 to ${first - 1} came with it.`}</Words>}
+      {key.refusal && <Notice tone="warn">{key.refusal.problem.message}</Notice>}
+      {slots.map((slot) => {
+        const program = standing.find((one) => one.slot === slot);
+        const known = program?.pieceName != null && program.stepId !== null ? { pieceId: program.pieceId ?? '', stepId: program.stepId } : null;
+        return (
+          <View key={slot} role="listitem" style={{ gap: space.hair }} testID={`program-${slot}`}>
+            <Words>
+              <Words bold>{`Program ${slot}: `}</Words>
+              {standsWords(program, now)}
+            </Words>
+            {program && program.rows.length > 0 && (
+              <Words size="label" tone="muted">
+                {program.rows
+                  .map((row) =>
+                    figuresKeyed({ ...row, fullSpeed: false }, controller)
+                      .map(({ figure }) => figure)
+                      .join('/'),
+                  )
+                  .join('   ')}
+              </Words>
+            )}
+            {known && (
+              <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+                <Action
+                  kind="second"
+                  title="Its key-in sheet"
+                  label={`The key-in sheet of what stands in program ${slot}`}
+                  testID={`program-${slot}-open`}
+                  onPress={() => router.push(runHref(known.pieceId, known.stepId, 'key-in'))}
+                />
+                <Action
+                  kind="plain"
+                  title="Something else stands there"
+                  label={`Something else stands in program ${slot}`}
+                  disabled={key.saving}
+                  testID={`program-${slot}-forget`}
+                  onPress={() => forget(slot)}
+                />
+              </View>
+            )}
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+function Part({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <View style={{ paddingHorizontal: space.large, paddingTop: space.large, gap: space.small }} testID={`kiln-${title.split(' ').at(-1)?.toLowerCase()}`}>
+      <Words size="title" bold role="heading" aria-level={2}>
+        {title}
+      </Words>
+      {children}
+    </View>
+  );
+}

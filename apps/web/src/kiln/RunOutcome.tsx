@@ -1,0 +1,96 @@
+/** What becomes of the glass as it runs: beside the plan, where it stands now, and what breaks. */
+import {
+  type Evaluation,
+  type FiringCase,
+  type PurposefulSegment,
+  type Run,
+  asItRuns,
+  brokenOf,
+  brokenSentence,
+  consequences,
+  formatTemperature,
+  text,
+  wareFired,
+} from '@torvin/core';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { standingAt } from '@/bench/byClock';
+import { useUnits } from '@/data/studio';
+import { useComputed } from '@/engine/useComputed';
+import { TrueTimeChart } from '@/runsheet/TrueTimeChart';
+import { space } from '@/theme/theme';
+import { MeasuredWidth } from '@/ui/MeasuredWidth';
+import { Notice } from '@/ui/Notice';
+import { SideBySide } from '@/ui/SideBySide';
+import { Words } from '@/ui/Words';
+import { isOver } from './useQuickTime';
+
+export interface Planned {
+  firing: FiringCase;
+  segments: readonly PurposefulSegment[];
+  /** The schedule ends with the closed kiln, switched off. */
+  switchOff: boolean;
+  evaluation: Evaluation;
+}
+
+/** What ran and will run, each part with what it is for. */
+export function partsOf(run: Run, { segments, switchOff }: Pick<Planned, 'segments' | 'switchOff'>): PurposefulSegment[] {
+  const closing = switchOff ? segments[segments.length - 1] : undefined;
+  return asItRuns(run, closing).map(({ index, ...part }) => ({ ...part, role: segments[Math.min(index, segments.length - 1)].role }));
+}
+
+const CHART_HEIGHT = 210;
+
+export function RunOutcome({ run, planned, start }: { run: Run; planned: Planned; start: Date }) {
+  const units = useUnits();
+  const { firing, evaluation } = planned;
+  const parts = partsOf(run, planned);
+  // The same until something happens to it: computed once for each.
+  const key = JSON.stringify(parts);
+  const asked = useMemo(() => ({ firing, segments: JSON.parse(key) as PurposefulSegment[], series: true }), [firing, key]);
+  const { value, stale } = useComputed('evaluate', asked.segments.length > 0 ? asked : null);
+  if (!value || parts.length === 0) return null;
+  const { simulation } = value;
+  const begins_s = run.waits_s;
+  const now_s = run.at_s - begins_s;
+  const standing = simulation.series && now_s >= 0 ? standingAt(simulation.series, now_s) : null;
+  const changes = consequences({ firing, evaluation }, { firing, evaluation: value }, units);
+  const broken = brokenOf(value.readings);
+  const same = changes.every(({ differs }) => !differs);
+  return (
+    <View style={{ gap: space.small, opacity: stale ? 0.5 : 1 }} testID="run-outcome">
+      {standing && (
+        <Words testID="run-glass">{`By the model ${wareFired(firing) ? 'the inside of what is fired' : 'the core of the glass'} has ${text(formatTemperature(standing.core_C, units.temperature))}.`}</Words>
+      )}
+      <MeasuredWidth height={CHART_HEIGHT}>
+        {(width) => (
+          <TrueTimeChart
+            {...{ firing, width }}
+            segments={asked.segments}
+            series={simulation.series}
+            total_s={simulation.total_s}
+            unit={units.temperature}
+            start={new Date(start.getTime() + begins_s * 1000)}
+            height={CHART_HEIGHT}
+            marks={{ ...(now_s >= 0 && !standing?.over ? { now_s } : {}), open_s: simulation.total_s }}
+          />
+        )}
+      </MeasuredWidth>
+      <Words bold testID="run-verdict">
+        {same
+          ? isOver(run)
+            ? 'It ran as planned.'
+            : 'Left alone it goes as planned.'
+          : isOver(run)
+            ? 'It ran otherwise than planned:'
+            : 'Left alone from here it comes to this:'}
+      </Words>
+      {!same && <SideBySide heads={['as planned', isOver(run) ? 'as it ran' : 'as it runs']} rows={changes} testID="run-changes" />}
+      {broken.length > 0 && (
+        <Notice tone="warn" testID="run-broken">
+          {broken.map((reading) => brokenSentence(reading, units, firing.look)).join(' ')}
+        </Notice>
+      )}
+    </View>
+  );
+}

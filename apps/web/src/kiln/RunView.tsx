@@ -1,0 +1,127 @@
+/** A controller of no make while it runs: what it says and reads, its keys, and what happens to it from outside. */
+import { type Run, type RunKey, cutFor, formatDifference, formatDuration, pressedInRun, ranToChange, shownInRun, text } from '@torvin/core';
+import { type Dispatch, type SetStateAction, useState } from 'react';
+import { View } from 'react-native';
+import { useTheme } from '@/theme/ThemeContext';
+import { scaled, space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { FigureText } from '@/ui/FigureText';
+import { Words } from '@/ui/Words';
+import { clockAfter } from '@/ui/clock';
+import { type Pace, isOver, useQuickTime } from './useQuickTime';
+
+export interface RunViewProps {
+  run: Run;
+  setRun: Dispatch<SetStateAction<Run | null>>;
+  /** When it was started. */
+  start: Date;
+  /** The power may go: not where something else is practised. */
+  cuts?: boolean;
+  /** How fast time goes at first, and whether it does. */
+  pace?: Pace;
+  stands?: boolean;
+}
+
+const CUTS_S = [300, 2400, 4 * 3600] as const;
+
+export function RunView({ run, setRun, start, cuts = true, pace: first = 'tenMinutes', stands = false }: RunViewProps) {
+  const { colours } = useTheme();
+  const [pace, setPace] = useState<Pace>(first);
+  const [playing, setPlaying] = useState(!stands);
+  useQuickTime(run, setRun, pace, playing);
+  const { profile, state } = run;
+  const { says, reads, segment, left_s } = shownInRun(run);
+  const press = (key: RunKey): void => setRun((one) => one && pressedInRun(one, key));
+  const over = isOver(run);
+  const off = state === 'cut';
+  const addsTime = profile.addTime_s === undefined ? null : text(formatDuration(profile.addTime_s));
+  const addsDegrees = profile.addDegrees_K === undefined ? null : text(formatDifference(profile.addDegrees_K, profile.unit));
+  const last = run.events.at(-1);
+  return (
+    <View style={{ gap: space.small }} testID="run-view">
+      <View
+        role="group"
+        aria-label="What the controller shows"
+        style={{
+          ...{ minHeight: scaled(112), padding: space.medium, justifyContent: 'space-between' },
+          ...{ backgroundColor: colours.surface, borderWidth: 1, borderColor: run.ringing ? colours.warn : colours.muted },
+        }}
+        testID="run-display"
+      >
+        <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+          <Words bold testID="run-says">
+            {off ? 'Without power' : run.ringing ? 'It rings' : says}
+          </Words>
+          <Words tone="muted" testID="run-segment">
+            {segment > 0 ? `segment ${segment}` : ''}
+          </Words>
+        </View>
+        <View testID="run-reads">
+          <FigureText value={{ figure: off ? '–' : String(reads), unit: off ? '' : `°${profile.unit}` }} size="large" />
+        </View>
+        <Words size="label" tone={run.refused ? 'warn' : 'muted'} bold={run.refused !== ''} testID="run-left">
+          {run.refused || (left_s === null ? ' ' : `${text(formatDuration(60 * Math.ceil(left_s / 60)))} left`)}
+        </Words>
+      </View>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+        {run.ringing && <Action title="Quiet" testID="run-quiet" onPress={() => press('quiet')} />}
+        {profile.skips && <Action kind="second" title="Send on" label="Send it on to the next segment" testID="run-skip" onPress={() => press('skip')} />}
+        {addsTime && <Action kind="second" title={`+ ${addsTime}`} label={`Hold ${addsTime} longer`} testID="run-add-time" onPress={() => press('addTime')} />}
+        {addsDegrees && (
+          <Action kind="second" title={`+ ${addsDegrees}`} label={`Go ${addsDegrees} hotter`} testID="run-add-degrees" onPress={() => press('addDegrees')} />
+        )}
+        {!over && <Action kind="second" title="Stop it" testID="run-stop" onPress={() => press('stop')} />}
+      </View>
+      <Words testID="run-clock">
+        {`${clockAfter(start, run.at_s)}, ${text(formatDuration(60 * Math.floor(run.at_s / 60)))} since it was started.${last ? ` Last: it ${last.said}.` : ''}`}
+      </Words>
+      {!over && (
+        <>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+            <Action kind="second" title={playing ? 'Let time stand' : 'Let time go on'} testID="run-pause" onPress={() => setPlaying(!playing)} />
+            <Action
+              kind="second"
+              title="To the next change"
+              disabled={run.ringing}
+              testID="run-next"
+              onPress={() => {
+                setPlaying(false);
+                setRun((one) => one && ranToChange(one));
+              }}
+            />
+          </View>
+          <Choice<Pace>
+            label="A second is"
+            value={pace}
+            options={[
+              { value: 'minute', title: 'a minute' },
+              { value: 'tenMinutes', title: '10 minutes' },
+              { value: 'hour', title: 'an hour' },
+            ]}
+            onChange={setPace}
+            testID="run-pace"
+          />
+          {cuts && !off && (
+            <View role="group" aria-label="The power goes for" style={{ gap: space.hair }}>
+              <Words size="label" tone="muted">
+                The power goes for
+              </Words>
+              <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+                {CUTS_S.map((seconds) => (
+                  <Action
+                    key={seconds}
+                    kind="second"
+                    title={text(formatDuration(seconds))}
+                    testID={`run-cut-${seconds}`}
+                    onPress={() => setRun((one) => one && cutFor(one, seconds))}
+                  />
+                ))}
+              </View>
+            </View>
+          )}
+        </>
+      )}
+    </View>
+  );
+}

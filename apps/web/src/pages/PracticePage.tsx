@@ -1,0 +1,3 @@
+import { PracticeScreen } from '@/kiln/PracticeScreen';
+
+export const PracticePage = () => <PracticeScreen />;

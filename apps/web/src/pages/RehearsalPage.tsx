@@ -1,0 +1,7 @@
+import { RehearsalScreen } from '@/kiln/RehearsalScreen';
+import { useStepPage } from '@/piece/useStepPage';
+
+export function RehearsalPage() {
+  const page = useStepPage('Rehearsal');
+  return page.ready ? <RehearsalScreen {...page} /> : page.shown;
+}
