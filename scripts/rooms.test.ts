@@ -9,7 +9,7 @@ const HOUSES = {
   ],
   'apps/web/src': [
     ...['outside', 'outbox', 'data', 'away', 'engine', 'theme', 'ui', 'panel', 'photos', 'section', 'shelves', 'piece', 'runsheet'],
-    ...['files', 'keyin', 'notebook', 'bench', 'kiln', 'gallery', 'pages', 'workbench', 'app'],
+    ...['files', 'keyin', 'notebook', 'given', 'bench', 'kiln', 'gallery', 'pages', 'workbench', 'app'],
   ],
 } as const;
 

@@ -46,10 +46,12 @@ const Unread = () => (
   </Screen>
 );
 
+export const AgainPage = page('AgainPage');
 export const BesideRun = page('BesideRun');
 export const ComparePage = page('ComparePage');
 export const EditPiecePage = page('EditPiecePage');
 export const FiringPage = page('FiringPage');
+export const GivenPage = page('GivenPage');
 export const KeyInPage = page('KeyInPage');
 export const NewPiecePage = page('NewPiecePage');
 export const PiecePage = page('PiecePage');

@@ -121,6 +121,18 @@ export { paceOfWare } from './schedule/wareWords';
 export { slipDoes, slipSentence } from './schedule/slipWords';
 export { brokenSentence, heatWorkFigures, ownFigures, readingPhrase, ROLE_NAMES, TERMS, verdictOf, whyOf } from './schedule/words';
 export { reckoningOf } from './schedule/reckoning';
+export {
+  closedAfter,
+  type PaperAs,
+  rowsWritten,
+  segmentsWritten,
+  unitDoubt,
+  withRoles,
+  WRITTEN_HOLDS,
+  WRITTEN_ROWS_AT_MOST,
+  type WrittenRow,
+  writtenRows,
+} from './schedule/written';
 export { addSegment, joinSegments, removeSegment, splitSegment } from './schedule/edit';
 export { caseDifferences, type Consequence, consequences, segmentDifferences } from './schedule/differences';
 export { FORM_NAMES, type LaidLayer, LAYER_FORMS, type LayerForm, LAYERS_AT_MOST, type PieceDocument, type PlannedStep, STEPS_AT_MOST } from './piece/document';

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { csvOf } from './csv';
+import { cellsOf, csvOf } from './csv';
 
 const ROWS = [
   { name: 'Schale, blau', depth_mm: 6.25, note: 'said "right"; cool' },
@@ -27,3 +27,16 @@ test('a spreadsheet computes nothing that somebody has written', () => {
 });
 
 test('a table without rows has its columns', () => expect(csvOf([], 'semicolon', ['a', 'b'])).toBe('\uFEFFa;b\r\n'));
+
+test('pasted text is split where it is split, and lines of words stay whole', () => {
+  expect(cellsOf('200\t560\t10\r\n300\t790\t15\n\n')).toEqual([
+    ['200', '560', '10'],
+    ['300', '790', '15'],
+  ]);
+  expect(cellsOf('1,Warm up,200,560,0\n2,"Squeeze, long",1,2,3')).toEqual([
+    ['1', 'Warm up', '200', '560', '0'],
+    ['2', 'Squeeze, long', '1', '2', '3'],
+  ]);
+  expect(cellsOf('2,5 C/min to 560')).toEqual([['2,5 C/min to 560']]);
+  expect(cellsOf(`\uFEFF1;Work;1,5;790;10`)).toEqual([['1', 'Work', '1,5', '790', '10']]);
+});

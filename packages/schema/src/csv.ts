@@ -19,3 +19,16 @@ export function csvOf(rows: readonly CsvRow[], style: CsvStyle, columns = Object
 
 /** A spreadsheet computes what begins so; somebody else's words are not to be computed. */
 const unarmed = (words: string): string => (/^[=+@\t\r]|^-\D/.test(words) ? `'${words}` : words);
+
+const SPLITS = ['\t', ';', '|'] as const;
+
+/** The lines of a pasted text or a file, each in its cells; one that nothing splits is a cell by itself. A comma splits where there are several. */
+export const cellsOf = (text: string): string[][] =>
+  text
+    .replace(UTF8_MARK, '')
+    .split(/\r\n|\r|\n/)
+    .filter((line) => line.trim() !== '')
+    .map((line) => {
+      const delimiter = SPLITS.find((one) => line.includes(one)) ?? ((line.match(/,/g) ?? []).length > 1 ? ',' : undefined);
+      return delimiter === undefined ? [line] : (Papa.parse<string[]>(line, { delimiter }).data[0] ?? [line]);
+    });

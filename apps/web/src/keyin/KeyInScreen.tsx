@@ -23,6 +23,7 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Caution } from '@/ui/Caution';
 import { DraftOffer } from '@/ui/DraftOffer';
+import { Fold } from '@/ui/Fold';
 import { FigureText } from '@/ui/FigureText';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
@@ -32,6 +33,7 @@ import { BeforeStart } from './BeforeStart';
 import { controllerNow } from './controllerNow';
 import { InProgram } from './InProgram';
 import { KeyInDeck } from './KeyInDeck';
+import { OtherKiln } from './OtherKiln';
 import { ReadBack } from './ReadBack';
 import { Rounded } from './Rounded';
 import { StartFiring } from './StartFiring';
@@ -216,6 +218,9 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               );
             })}
           </View>
+          <Fold title="The same in another kiln" about="as another controller counts it, and what it does there" testID="other-kiln">
+            {() => <OtherKiln {...{ piece, step, schedule, shelves }} />}
+          </Fold>
           <View style={{ padding: space.large, gap: space.small, borderTopWidth: 1, borderColor: colours.line }}>
             {switchOff && <Words>Then nothing: after segment {rows.length} it switches off, and the closed kiln cools slower than it may.</Words>}
             <Words bold testID="key-in-count">

@@ -81,6 +81,15 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
             onPress={() => router.push(`/notebook/${firing.id}/tell`)}
           />
           <Action kind="second" title="Compare" testID="compare" onPress={() => router.push(`/notebook/${firing.id}/compare`)} />
+          {firing.result !== null && (
+            <Action
+              kind="second"
+              title="Run it again"
+              label="Run it again, on this piece or another"
+              testID="run-again"
+              onPress={() => router.push(`/notebook/${firing.id}/again`)}
+            />
+          )}
           <DeleteFiring detail={detail} />
         </View>
       </View>

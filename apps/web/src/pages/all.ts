@@ -1,8 +1,10 @@
 /** The pages of one piece and one firing: what works on glass, and the first view does not need. Loaded as one file. */
+export { AgainPage } from './AgainPage';
 export { BesideRun } from './BesideRun';
 export { ComparePage } from './ComparePage';
 export { EditPiecePage } from './EditPiecePage';
 export { FiringPage } from './FiringPage';
+export { GivenPage } from './GivenPage';
 export { KeyInPage } from './KeyInPage';
 export { NewPiecePage } from './NewPiecePage';
 export { PiecePage } from './PiecePage';

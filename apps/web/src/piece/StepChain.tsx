@@ -1,5 +1,5 @@
 /** The firings of a piece in their order: each a card; the open one with its schedule, or with what it is to be. */
-import { type PlannedStep, formatDuration, formatTemperature, hottestSegment, removeStep, text, standsAs } from '@torvin/core';
+import { type PlannedStep, addStep, changeStep, formatDuration, formatTemperature, hottestSegment, removeStep, text, standsAs } from '@torvin/core';
 import KitListItem from '@rneui/themed/dist/ListItem';
 import type { Piece, Shelves, Step } from '@torvin/schema';
 import { Link, useRouter } from 'expo-router';
@@ -47,6 +47,14 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
     router.navigate(runHref(piece.id, step.id));
   }
 
+  /** Planned, and not computed: its schedule is written down. */
+  function give(step: Step): void {
+    const known = steps.some(({ id }) => id === step.id);
+    layup.edit(known ? changeStep(layup.doc, step) : addStep(layup.doc, step));
+    onOpen(step.id);
+    router.navigate(`/pieces/${piece.id}/given?step=${step.id}`);
+  }
+
   return (
     <View style={{ gap: space.medium }}>
       <Words size="title" bold role="heading" aria-level={2}>
@@ -76,6 +84,7 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
           beside={besideStep === chosen.id}
           working={planning.working}
           onCompute={(step) => void compute(step)}
+          onGiven={give}
         />
       ) : (
         <StepPlanner
@@ -86,6 +95,7 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
           shelves={shelves}
           working={planning.working}
           onCompute={(step) => void compute(step)}
+          onGiven={give}
           onCancel={open === 'new' && steps.length > 0 ? () => onOpen(null) : undefined}
         />
       )}
@@ -130,9 +140,10 @@ interface PlannedProps {
   beside: boolean;
   working: boolean;
   onCompute(step: Step): void;
+  onGiven(step: Step): void;
 }
 
-function Planned({ step, layup, pieceId, shelves, beside, working, onCompute }: PlannedProps) {
+function Planned({ step, layup, pieceId, shelves, beside, working, onCompute, onGiven }: PlannedProps) {
   const { colours } = useTheme();
   const { temperatureUnit } = useStudio();
   const router = useRouter();
@@ -152,7 +163,7 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute }: 
         actions={<Action title={working ? 'Computing …' : 'Compute again'} disabled={working} testID="compute-again" onPress={() => onCompute(step)} />}
       />
       <Words size="label" tone="muted">
-        {`${standsAs(step, shelves)} · ${mine && mine.origin === 'edited' ? 'computed, then changed by hand' : 'as computed'}`}
+        {`${standsAs(step, shelves)} · ${mine && mine.origin === 'edited' ? (step.computedId === null ? 'given, not computed' : 'computed, then changed by hand') : 'as computed'}`}
       </Words>
       {!beside && (
         <Link href={runHref(pieceId, step.id)} style={{ display: 'flex', textDecorationLine: 'none' }} testID="open-run">
@@ -193,6 +204,7 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute }: 
             setChanging(false);
             onCompute(next);
           }}
+          onGiven={onGiven}
         />
       )}
     </View>

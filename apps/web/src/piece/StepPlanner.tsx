@@ -37,6 +37,8 @@ export interface StepPlannerProps {
   shelves: Shelves;
   working: boolean;
   onCompute(step: Step): void;
+  /** It is planned as it stands here, and its schedule comes from paper or from another firing. */
+  onGiven(step: Step): void;
   onCancel?(): void;
 }
 
@@ -45,7 +47,7 @@ const NOTHING: Partial<StepEntry> = {};
 const own = (id: string): string => `own-${id}`;
 const NOT_JUDGED = 'any; its top is not judged';
 
-export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, onCancel }: StepPlannerProps) {
+export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, onGiven, onCancel }: StepPlannerProps) {
   const units = useUnits();
   // What has not been touched follows the lay-up.
   const [touched, setTouched] = useState<Partial<StepEntry>>({});
@@ -58,7 +60,7 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
   const set = (part: Partial<StepEntry>): void => setTouched({ ...touched, ...part });
   const offered = <T extends { id: string }>(records: readonly T[], chosen: string): T[] =>
     records.filter(({ id }) => id === chosen || !shelves.archived.includes(id));
-  const compute = (): void => {
+  const take = (then: (step: Step) => void): void => {
     const outcome = stepOf(entry, step, units);
     setFaults(outcome.faults);
     if (!outcome.step) return;
@@ -67,7 +69,7 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
     const undone = undoes(doc, outcome.step);
     if (undone !== null && !asked) return setAsked(true);
     setAsked(false);
-    onCompute(outcome.step);
+    then(outcome.step);
   };
   const { ware } = RECIPES[entry.look];
   const releases = offered(shelves.releases, entry.under ?? '');
@@ -190,10 +192,20 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
             title={working ? 'Computing …' : `Compute the ${RECIPES[entry.look].name.toLowerCase()}`}
             disabled={working || entry.kilnId === '' || entry.controllerId === ''}
             testID="compute"
-            onPress={compute}
+            onPress={() => take(onCompute)}
           />
         </View>
         {onCancel && <Action kind="second" title="Not now" testID="cancel-step" onPress={onCancel} />}
+      </View>
+      <View style={{ alignItems: 'flex-start' }}>
+        <Action
+          kind="plain"
+          title="I have a schedule for it"
+          label="I have a schedule for it, on paper or from another firing"
+          disabled={working || entry.kilnId === '' || entry.controllerId === ''}
+          testID="given-schedule"
+          onPress={() => take(onGiven)}
+        />
       </View>
     </View>
   );

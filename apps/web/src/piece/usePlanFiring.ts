@@ -1,17 +1,16 @@
 /** Puts a firing on the piece, composes its schedule in the worker, saves both; where the server is silent they wait and are shown. */
 import { addStep, changeStep, impossibleFiring, type Outcome, type Problem, snapshotOf } from '@torvin/core';
-import type { Piece, PieceDoc, Schedule, Shelves, Step } from '@torvin/schema';
+import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { v7 as uuid } from 'uuid';
 import { problemOfError } from '@/outside/client';
-import { keys } from '@/outside/keys';
 import { useUnits } from '@/data/studio';
 import { compute } from '@/engine/client';
 import { pieceQueue } from '@/outbox/kinds';
 import { pieceNow } from '@/outbox/shown';
 import { isSame } from '@/outbox/merge';
 import { useOutbox } from '@/outbox/useOutbox';
+import { putSchedule } from './putSchedule';
 
 const TRIES = 4;
 const CHANGING: Problem = { code: 'changing', path: '', message: 'The piece was changed while this was computed. Compute it again.' };
@@ -45,15 +44,9 @@ export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
       if (!composed.ok) return composed;
       // What was laid otherwise while it was computed makes it another's schedule: it is computed once more.
       if (!isSame(now().doc, before)) continue;
-      const known = before.steps.find(({ id }) => id === step.id);
-      if (!isSame(known, step)) outbox.put('savePiece', { id: pieceId, name, doc, what, before: { name, doc: before } }, { on: version });
-      const { remarks, simulation, readings, work_perPa } = composed.value;
-      const segments = composed.value.segments.map(({ role, rate_C_per_h, target_C, hold_s }) => ({ role, rate_C_per_h, target_C, hold_s }));
-      const result = { simulation, readings, work_perPa };
-      const made = { id: uuid(), pieceId, stepId: step.id, parentId: null, origin: 'computed', segments } as const;
-      const shown: Schedule = { ...made, name: '', snapshot: snapshot.value, result, createdAt: Date.now() };
-      client.setQueryData(keys.schedule(made.id), shown);
-      outbox.put('saveSchedule', made, { id: made.id, on: version });
+      const { remarks, segments, ...result } = composed.value;
+      const planned = { on: { id: pieceId, name, doc: before, version }, doc, what, step, parentId: null, origin: 'computed' } as const;
+      putSchedule(client, outbox, { ...planned, segments, snapshot: snapshot.value, result });
       return { ok: true, value: remarks };
     }
     return { ok: false, problem: CHANGING };

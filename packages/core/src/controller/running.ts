@@ -101,7 +101,7 @@ const hottestOf = (program: readonly Segment[]): number => program.reduce((best,
 
 const told = (run: Run, kind: RunEvent['kind'], said: string): Run => ({ ...run, events: [...run.events, { at_s: run.at_s, kind, said }], refused: '' });
 
-const begun = (run: Run): Run => ({ ...told(run, 'begins', 'begins'), state: 'going' });
+const begun = (run: Run): Run => ({ ...told(run, 'begins', 'has begun'), state: 'going' });
 
 /** Of a step, s and K: short enough that the kiln's own rate is straight over it. */
 const STEP_S = 60;
@@ -190,7 +190,7 @@ function stepped(run: Run, most_s: number): Run {
 
 function arrived(run: Run): Run {
   const holding: Run = { ...run, state: 'holding' };
-  return run.ringsAt === run.index && run.held_s === 0 ? { ...told(holding, 'rings', 'rings'), ringing: true } : holding;
+  return run.ringsAt === run.index && run.held_s === 0 ? { ...told(holding, 'rings', 'rang'), ringing: true } : holding;
 }
 
 /** A part is over: as it ran it goes to what is past, and the next segment begins. */

@@ -220,9 +220,9 @@ export function parseStrewn(
     : refused(mass.problem.code, path, `Cannot read ${quote(text.trim())} as what is strewn on; write for example ${example}.`);
 }
 
-/** Duration in s; a bare number is minutes, '1:30' is hours and minutes. */
+/** Duration in s; a bare number is minutes, '1:30' and '1 h 30' are hours and minutes. */
 export function parseDuration(text: string, path = '', decimal: Decimal = 'auto'): Outcome<number> {
-  const clock = /^(\d+):([0-5]\d)$/.exec(text.trim());
+  const clock = /^(\d+)(?::|\s*h\s*)([0-5]\d)$/i.exec(text.trim());
   if (clock) return found(Number(clock[1]) * 3600 + Number(clock[2]) * 60);
   return readSum(text, { name: 'time', units: TIME_UNITS, examples: '20 min, 1:30 or 0.25 h' }, 60, path, decimal);
 }

@@ -1,0 +1,1 @@
+export { AgainPage as default } from '@/workbench';

@@ -1,0 +1,1 @@
+export { GivenPage as default } from '@/workbench';

@@ -1,0 +1,324 @@
+/**
+ * A schedule that was not computed: written down on paper, or one that came out right on another piece. It is typed in or pasted, in
+ * whatever units it has, and judged for this piece before anything is computed; kept, it is this firing's own.
+ */
+import {
+  type PaperAs,
+  RECIPES,
+  type TemperatureUnit,
+  WRITTEN_ROWS_AT_MOST,
+  type WrittenRow,
+  brokenOf,
+  brokenSentence,
+  closedAfter,
+  consequences,
+  formatTemperature,
+  openingTemperature,
+  outdatedBy,
+  rowsWritten,
+  segmentsWritten,
+  text,
+  unitDoubt,
+  verdictOf,
+  withRoles,
+  writtenRows,
+} from '@torvin/core';
+import { type FiringDetail, type Piece, type Shelves, type Step, cellsOf } from '@torvin/schema';
+import { useRouter } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { asRun } from '@/notebook/differences';
+import { useDraft } from '@/outbox/drafts';
+import { stepName } from '@/piece/describe';
+import { runHref } from '@/piece/StepChain';
+import { type Given, useGivenSchedule } from '@/piece/useGivenSchedule';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { DraftOffer } from '@/ui/DraftOffer';
+import { Field } from '@/ui/Field';
+import { FileChoice } from '@/ui/FileChoice';
+import { Fold } from '@/ui/Fold';
+import { Notice } from '@/ui/Notice';
+import { Screen } from '@/ui/Screen';
+import { SideBySide } from '@/ui/SideBySide';
+import { Words } from '@/ui/Words';
+import { Proven } from './Proven';
+
+export interface GivenScreenProps {
+  piece: Piece;
+  step: Step;
+  shelves: Shelves;
+  /** The firing that is run again; null where it is written. */
+  proven: FiringDetail | null;
+}
+
+const EMPTY: WrittenRow = { rate: '', target: '', hold: '' };
+const COLUMNS = ['rate', 'target', 'hold'] as const;
+interface Written {
+  rows: WrittenRow[];
+  as: PaperAs;
+}
+
+const begun = (proven: FiringDetail | null, unit: TemperatureUnit): Written => ({
+  rows: proven ? rowsWritten(asRun(proven).segments, unit) : [EMPTY, EMPTY, EMPTY],
+  as: { unit, rateAs: 'perHour', holdAs: 'minutes' },
+});
+
+export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) {
+  const router = useRouter();
+  const units = useUnits();
+  const given = useGivenSchedule(piece, step, shelves);
+  const [first] = useState(() => begun(proven, units.temperature));
+  const [{ rows, as }, setWritten] = useState<Written>(first);
+  const draft = useDraft<Written>(`given ${step.id} ${proven?.firing.id ?? ''}`);
+  useEffect(() => draft.keep({ rows, as }, first), [draft, rows, as, first]);
+  const [pasted, setPasted] = useState('');
+  const [fault, setFault] = useState<{ path: string; message: string } | null>(null);
+  const [judged, setJudged] = useState<(Given & { closes: boolean }) | null>(null);
+  const change = (next: Partial<Written>): void => {
+    setJudged(null);
+    setFault(null);
+    setWritten({ rows, as, ...next });
+  };
+  const setRow = (index: number, part: Partial<WrittenRow>): void => change({ rows: rows.map((row, i) => (i === index ? { ...row, ...part } : row)) });
+  const filled = rows.filter((row) => COLUMNS.some((column) => row[column].trim() !== ''));
+  const read = segmentsWritten(filled, as);
+  const doubt = read.ok ? unitDoubt(read.value, as) : '';
+
+  function takeIn(words: string): void {
+    const found = writtenRows(cellsOf(words));
+    if (found.length === 0) return setFault({ path: 'pasted', message: 'No line of it has a figure that could be a segment: a rate, a target, a hold.' });
+    change({ rows: found });
+    setPasted('');
+  }
+
+  async function judge(): Promise<void> {
+    if (!read.ok) {
+      // By the rows as they stand here, those left empty among them.
+      const [, at, column] = read.problem.path.split('.');
+      const row = at === undefined ? 0 : rows.indexOf(filled[Number(at)]);
+      return setFault({ path: `${row}.${column ?? 'target'}`, message: read.problem.message });
+    }
+    let closes = false;
+    const found = await given.judge(({ firing }) => {
+      const closed = closedAfter(withRoles(read.value), firing);
+      closes = closed.closes;
+      return closed.segments;
+    });
+    if (found) setJudged({ ...found, closes });
+  }
+
+  const titles = { rate: RATES[as.rateAs], target: `°${as.unit}`, hold: HOLDS[as.holdAs] };
+  return (
+    <Screen
+      title={proven ? 'Run again' : 'From paper'}
+      subtitle={`${piece.name} · ${stepName(step)}`}
+      back={{ title: piece.name, href: `/pieces/${piece.id}` }}
+      padded={false}
+    >
+      <View style={{ paddingHorizontal: space.large, gap: space.medium }}>
+        {proven ? (
+          <ProvenWords proven={proven} piece={piece} step={step} shelves={shelves} />
+        ) : (
+          <Words>Write it as it stands on the paper. It is judged for this piece; nothing is computed in its place.</Words>
+        )}
+        <DraftOffer draft={draft} onTake={change} />
+        {!proven && (
+          <Choice<TemperatureUnit>
+            label="Degrees"
+            value={as.unit}
+            options={[
+              { value: 'C', title: '°C' },
+              { value: 'F', title: '°F' },
+            ]}
+            onChange={(unit) => change({ as: { ...as, unit } })}
+            testID="paper-unit"
+          />
+        )}
+        {!proven && (
+          <>
+            <Choice<PaperAs['rateAs']>
+              label="Rates are"
+              value={as.rateAs}
+              options={[
+                { value: 'perHour', title: 'an hour' },
+                { value: 'perMinute', title: 'a minute' },
+                { value: 'minutes', title: 'minutes to go' },
+              ]}
+              onChange={(rateAs) => change({ as: { ...as, rateAs } })}
+              testID="paper-rate"
+            />
+            <Choice<PaperAs['holdAs']>
+              label="Holds are"
+              value={as.holdAs}
+              options={[
+                { value: 'minutes', title: 'minutes' },
+                { value: 'hours', title: 'hours' },
+                { value: 'point', title: 'h.min' },
+              ]}
+              onChange={(holdAs) => change({ as: { ...as, holdAs } })}
+              testID="paper-hold"
+            />
+          </>
+        )}
+        <View role="group" aria-label="Rows" style={{ gap: space.small }} testID="paper-rows">
+          {rows.map((row, i) => (
+            <View key={i}>
+              <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.small }}>
+                <View style={{ width: 20, paddingBottom: space.medium }}>
+                  <Words bold>{i + 1}</Words>
+                </View>
+                {COLUMNS.map((column) => (
+                  <Field
+                    key={column}
+                    label={`${column}, ${titles[column]}`}
+                    value={row[column]}
+                    onChange={(value) => setRow(i, { [column]: value })}
+                    testID={`paper-${i}-${column}`}
+                  />
+                ))}
+                <Action
+                  kind="plain"
+                  title="×"
+                  label={`Take row ${i + 1} away`}
+                  disabled={rows.length === 1}
+                  testID={`paper-${i}-away`}
+                  onPress={() => change({ rows: rows.toSpliced(i, 1) })}
+                />
+              </View>
+              {fault?.path.startsWith(`${i}.`) && (
+                <Words size="label" bold tone="warn" role="alert" testID="paper-fault">
+                  {fault.message}
+                </Words>
+              )}
+            </View>
+          ))}
+        </View>
+        <View style={{ alignItems: 'flex-start' }}>
+          <Action
+            kind="second"
+            title="+ Row"
+            disabled={rows.length >= WRITTEN_ROWS_AT_MOST}
+            testID="paper-more"
+            onPress={() => change({ rows: [...rows, EMPTY] })}
+          />
+        </View>
+        <Words size="label" tone="muted">
+          A rate left empty is as fast as the kiln can. A figure with its own unit, such as 1480 °F or 1 h 30, means that.
+        </Words>
+        {doubt !== '' && (
+          <Notice tone="warn" testID="paper-doubt">
+            {doubt}
+          </Notice>
+        )}
+      </View>
+      {!proven && (
+        <Fold title="Paste it, or take it from a file" about="lines of text, or a table from a spreadsheet" testID="paper-paste">
+          {() => (
+            <>
+              <Field
+                label="Pasted"
+                value={pasted}
+                onChange={setPasted}
+                multiline
+                error={fault?.path === 'pasted' ? fault.message : undefined}
+                hint="such as '1. 270 1067 30', a line for each segment"
+                testID="paper-pasted"
+              />
+              <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+                <Action kind="second" title="Take it in" disabled={pasted.trim() === ''} testID="paper-take" onPress={() => takeIn(pasted)} />
+                <FileChoice
+                  kind="second"
+                  title="A file"
+                  accept=".csv,.txt,text/csv,text/plain"
+                  testID="paper-file"
+                  onFiles={([file]) => void file.text().then(takeIn)}
+                />
+              </View>
+            </>
+          )}
+        </Fold>
+      )}
+      <View style={{ padding: space.large, gap: space.small }}>
+        <Action title={given.working ? 'Judging …' : 'Judge it for this piece'} disabled={given.working} testID="paper-judge" onPress={() => void judge()} />
+        {given.problem && <Notice tone="warn">{given.problem.message}</Notice>}
+        {judged && <Judged judged={judged} proven={proven} />}
+        {judged && (
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+            <Action
+              title="Take it for this firing"
+              disabled={given.working}
+              testID="paper-keep"
+              onPress={() =>
+                void given.keep(judged).then((kept) => {
+                  if (!kept) return;
+                  draft.done();
+                  router.replace(runHref(piece.id, step.id));
+                })
+              }
+            />
+            <Action kind="second" title="Not this one" testID="paper-leave" onPress={() => router.replace(`/pieces/${piece.id}`)} />
+          </View>
+        )}
+      </View>
+      {!proven && (
+        <Fold title="From a firing that came out right" about="run again on this piece, with what differs and what that does" testID="proven">
+          {() => <Proven onChosen={(id) => router.push(`/pieces/${piece.id}/given?step=${step.id}&from=${id}`)} />}
+        </Fold>
+      )}
+    </Screen>
+  );
+}
+
+const RATES: Record<PaperAs['rateAs'], string> = { perHour: '°/h', perMinute: '°/min', minutes: 'min' };
+const HOLDS: Record<PaperAs['holdAs'], string> = { minutes: 'min', hours: 'h', point: 'h.min' };
+
+/** What the verdict says in short stands above it in full. */
+const IN_FULL = /^(Keeps every limit|Breaks \d+ limit|The kiln gets no further)/;
+
+/** Where it worked, and how that differs from what stands here. */
+function ProvenWords({ proven, piece, step, shelves }: Omit<GivenScreenProps, 'proven'> & { proven: FiringDetail }) {
+  const units = useUnits();
+  const { firing, schedule } = proven;
+  const differs = outdatedBy(piece.doc, step.id, shelves, schedule.snapshot, units);
+  return (
+    <View style={{ gap: space.small }}>
+      <Words>{`As it ran on '${firing.pieceName}', ${RECIPES[firing.look].name.toLowerCase()} in ${schedule.snapshot.kilnName}. It can be changed here before it is judged.`}</Words>
+      <Notice tone="plain" testID="proven-differs">
+        {differs.length === 0 ? 'What was fired then and what lies here are the same.' : differs.join(' ')}
+      </Notice>
+    </View>
+  );
+}
+
+function Judged({ judged: { snapshot, segments, evaluation, closes }, proven }: { judged: Given & { closes: boolean }; proven: FiringDetail | null }) {
+  const units = useUnits();
+  const { firing } = snapshot;
+  const broken = brokenOf(evaluation.readings);
+  const said = broken.map((reading) => brokenSentence(reading, units, firing.look));
+  const { stalled } = evaluation.simulation;
+  const then = proven && { firing: proven.schedule.snapshot.firing, evaluation: asRun(proven).evaluation };
+  return (
+    <View style={{ gap: space.small }} testID="paper-judged">
+      {closes && (
+        <Words testID="paper-closes">{`After its last row the closed kiln cools by itself to ${text(formatTemperature(openingTemperature(firing), units.temperature))}.`}</Words>
+      )}
+      <Notice tone={broken.length > 0 || stalled ? 'warn' : 'plain'} testID={broken.length > 0 || stalled ? 'paper-breaks' : 'paper-keeps'}>
+        {stalled
+          ? `The kiln would get no further than ${text(formatTemperature(stalled.at_C, units.temperature))}.`
+          : broken.length === 0
+            ? 'For this piece it keeps every limit.'
+            : `For this piece it breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${said.join(' ')}`}
+      </Notice>
+      {then ? (
+        <SideBySide heads={['as it was there', 'here']} rows={consequences(then, { firing, evaluation }, units)} testID="proven-figures" />
+      ) : (
+        verdictOf(firing, evaluation, units, segments)
+          .filter((sentence) => !IN_FULL.test(sentence))
+          .map((sentence) => <Words key={sentence}>{sentence}</Words>)
+      )}
+    </View>
+  );
+}

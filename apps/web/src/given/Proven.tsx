@@ -1,0 +1,38 @@
+/** Firings that came out right, the newest first, to be run again. */
+import { RECIPES, formatDuration, formatTemperature, text } from '@torvin/core';
+import { format } from 'date-fns/format';
+import { useDeferredValue, useState } from 'react';
+import { View } from 'react-native';
+import { useFirings } from '@/data/firings';
+import { useUnits } from '@/data/studio';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Field } from '@/ui/Field';
+import { Words } from '@/ui/Words';
+
+const SHOWN_AT_MOST = 12;
+
+export function Proven({ onChosen }: { onChosen(firingId: string): void }) {
+  const units = useUnits();
+  const [typed, setTyped] = useState('');
+  const words = useDeferredValue(typed);
+  const query = useFirings({ result: 'right', ...(words.trim() === '' ? {} : { text: words }) });
+  const found = query.data?.pages[0]?.firings.slice(0, SHOWN_AT_MOST);
+  return (
+    <View style={{ gap: space.small }}>
+      <Field label="Piece, note or glass" value={typed} onChange={setTyped} testID="proven-search" />
+      {found?.length === 0 && (
+        <Words tone="muted">{typed === '' ? 'None has been told of yet that came out right.' : 'None of those that came out right.'}</Words>
+      )}
+      {found?.map((firing) => (
+        <Action
+          key={firing.id}
+          kind="second"
+          title={`${firing.pieceName}, ${RECIPES[firing.look].name.toLowerCase()}: ${text(formatTemperature(firing.ran_C, units.temperature))} for ${text(formatDuration(firing.ran_s))}, ${format(firing.firedAt, 'd MMM yyyy')}`}
+          testID="proven-firing"
+          onPress={() => onChosen(firing.id)}
+        />
+      ))}
+    </View>
+  );
+}

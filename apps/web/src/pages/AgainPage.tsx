@@ -1,0 +1,43 @@
+/** On which piece a firing is run again. */
+import { drawnLayers } from '@torvin/core';
+import { useLocalSearchParams } from 'expo-router';
+import { useDeferredValue, useState } from 'react';
+import { View } from 'react-native';
+import { useFiring } from '@/data/firings';
+import { usePieceRows, useShelves } from '@/data/pieces';
+import { SectionDrawing } from '@/section/SectionDrawing';
+import { Field } from '@/ui/Field';
+import { LinkRow } from '@/ui/LinkRow';
+import { Waiting } from '@/ui/Loading';
+import { type Back, Screen } from '@/ui/Screen';
+import { Words } from '@/ui/Words';
+
+const FACE = { width: 84, height: 48 };
+const SHOWN_AT_MOST = 20;
+
+export function AgainPage() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const firing = useFiring(id);
+  const shelves = useShelves();
+  const [typed, setTyped] = useState('');
+  const text = useDeferredValue(typed.trim());
+  const { rows } = usePieceRows(text === '' ? {} : { text });
+  const back: Back = { title: firing.data?.firing.pieceName ?? 'Firing', href: `/notebook/${id}` };
+  if (!firing.data) return <Waiting query={firing} title="Run again" back={back} />;
+  return (
+    <Screen title="Run again" subtitle={`As '${firing.data.firing.pieceName}' was fired; on which piece?`} back={back}>
+      <Field label="Piece" value={typed} onChange={setTyped} testID="again-search" />
+      {rows?.length === 0 && <Words tone="muted">No piece of that name.</Words>}
+      <View role="list">
+        {rows?.slice(0, SHOWN_AT_MOST).map((row) => (
+          <LinkRow key={row.id} href={`/pieces/${row.id}/given?from=${id}`} inset={0} testID="again-piece">
+            <SectionDrawing footprint={row.footprint} layers={drawnLayers(row, shelves.data)} {...FACE} small />
+            <View style={{ flex: 1 }}>
+              <Words bold>{row.name}</Words>
+            </View>
+          </LinkRow>
+        ))}
+      </View>
+    </Screen>
+  );
+}

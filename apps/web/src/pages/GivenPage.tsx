@@ -1,0 +1,37 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useFiring } from '@/data/firings';
+import { usePiece, useShelves } from '@/data/pieces';
+import { GivenScreen } from '@/given/GivenScreen';
+import { Action } from '@/ui/Action';
+import { Waiting } from '@/ui/Loading';
+import { Notice } from '@/ui/Notice';
+import { type Back, Screen } from '@/ui/Screen';
+
+const TITLE = 'From paper';
+
+/** For a firing that is planned, whether it has a schedule yet or not; without one in the address it is the first. */
+export function GivenPage() {
+  const { id, step: stepId, from } = useLocalSearchParams<{ id: string; step?: string; from?: string }>();
+  const router = useRouter();
+  const piece = usePiece(id);
+  const shelves = useShelves();
+  const proven = useFiring(from ?? null);
+  const back: Back = { title: piece.data?.name ?? 'Piece', href: `/pieces/${id}` };
+  if (!piece.data || piece.isPlaceholderData) return <Waiting query={piece} title={TITLE} back={back} />;
+  if (!shelves.data) return <Waiting query={shelves} title={TITLE} back={back} />;
+  if (from !== undefined && !proven.data) return <Waiting query={proven} title={TITLE} back={back} />;
+  const { steps } = piece.data.doc;
+  // One that is run again goes to the firing that is of the same kind.
+  const alike = proven.data ? steps.find(({ look }) => look === proven.data.firing.look) : undefined;
+  const step = steps.find((one) => one.id === stepId) ?? (stepId === undefined ? (alike ?? steps[0]) : undefined);
+  if (!step) {
+    return (
+      <Screen title={TITLE} subtitle={piece.data.name} back={back}>
+        <Notice tone="plain" actions={<Action title="To the piece" testID="plan-first" onPress={() => router.replace(`/pieces/${id}`)} />}>
+          Plan a firing of this piece first: what it is for, how it stands, in which kiln. Then a schedule can be judged for it.
+        </Notice>
+      </Screen>
+    );
+  }
+  return <GivenScreen key={`${step.id} ${from ?? ''}`} piece={piece.data} step={step} shelves={shelves.data} proven={proven.data ?? null} />;
+}
