@@ -76,7 +76,8 @@ export function ReadBack({ schedule, controller, begins, older, onRead }: ReadBa
   }
 
   const take = (row: Read): void => {
-    const next = [...(read ?? []), row];
+    // Its figures alone, whatever else is known of the segment that should stand there.
+    const next = [...(read ?? []), row && { rate: row.rate, target: row.target, hold_min: row.hold_min }];
     setTyped(null);
     setFault(null);
     setRead(next);

@@ -93,7 +93,11 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
     key.save({ id: uuid(), controllerId: controller.id, controllerName: controller.name, slot, scheduleId: null, rows: [], keyedAt: Date.now() });
   return (
     <View role="list" style={{ gap: space.medium }}>
-      {first > 1 && <Words tone="muted">{first === 2 ? 'Program 1 came with it.' : `Programs 1 to ${first - 1} came with it.`}</Words>}
+      {first > 1 && (
+        <Words tone="muted">
+          {first === 2 ? 'Program 1 came with it.' : `Programs 1 to ${first - 1} came with it.`} {'Figures as it asks for them, segment by segment.'}
+        </Words>
+      )}
       {key.refusal && <Notice tone="warn">{key.refusal.problem.message}</Notice>}
       {slots.map((slot) => {
         const program = standing.find((one) => one.slot === slot);
@@ -120,14 +124,14 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
                 <Action
                   kind="second"
                   title="Its key-in sheet"
-                  label={`The key-in sheet of what stands in program ${slot}`}
+                  label={`Its key-in sheet: program ${slot}`}
                   testID={`program-${slot}-open`}
                   onPress={() => router.push(runHref(known.pieceId, known.stepId, 'key-in'))}
                 />
                 <Action
                   kind="plain"
                   title="Something else stands there"
-                  label={`Something else stands in program ${slot}`}
+                  label={`Something else stands there: program ${slot}`}
                   disabled={key.saving}
                   testID={`program-${slot}-forget`}
                   onPress={() => forget(slot)}

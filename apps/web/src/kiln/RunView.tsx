@@ -66,10 +66,12 @@ export function RunView({ run, setRun, start, cuts = true, pace: first = 'tenMin
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         {run.ringing && <Action title="Quiet" testID="run-quiet" onPress={() => press('quiet')} />}
-        {profile.skips && <Action kind="second" title="Send on" label="Send it on to the next segment" testID="run-skip" onPress={() => press('skip')} />}
-        {addsTime && <Action kind="second" title={`+ ${addsTime}`} label={`Hold ${addsTime} longer`} testID="run-add-time" onPress={() => press('addTime')} />}
+        {profile.skips && <Action kind="second" title="Send on" label="Send on, to the next segment" testID="run-skip" onPress={() => press('skip')} />}
+        {addsTime && (
+          <Action kind="second" title={`+ ${addsTime}`} label={`+ ${addsTime}: hold longer`} testID="run-add-time" onPress={() => press('addTime')} />
+        )}
         {addsDegrees && (
-          <Action kind="second" title={`+ ${addsDegrees}`} label={`Go ${addsDegrees} hotter`} testID="run-add-degrees" onPress={() => press('addDegrees')} />
+          <Action kind="second" title={`+ ${addsDegrees}`} label={`+ ${addsDegrees}: go hotter`} testID="run-add-degrees" onPress={() => press('addDegrees')} />
         )}
         {!over && <Action kind="second" title="Stop it" testID="run-stop" onPress={() => press('stop')} />}
       </View>

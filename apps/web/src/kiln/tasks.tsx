@@ -261,7 +261,7 @@ export function ShortenTask({ controller, segments: planned, evaluation, onDone 
                 <Action
                   kind="plain"
                   title="Join to next"
-                  label={`Join segment ${i + 1} to the next`}
+                  label={`Join to next: segment ${i + 1}`}
                   testID={`join-${i}`}
                   onPress={() => take(joinSegments(segments, row.segment))}
                 />

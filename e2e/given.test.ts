@@ -1,0 +1,101 @@
+/** Schedules that were not computed: from paper in another unit, from a firing that came out right, for another kiln. */
+import { setting } from './setting';
+import { PHONE, Visitor } from './visitor';
+
+const here = setting();
+const { studio } = here;
+let me: Visitor;
+
+beforeEach(async () => {
+  me = await Visitor.open(here.browser, PHONE);
+});
+afterEach(() => me.leave());
+
+async function openPiece(name: string): Promise<void> {
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.openPiece(name);
+}
+
+test('a schedule on paper in °F is pasted in a studio that works in °C, doubted, judged for the piece, mended and kept', async () => {
+  await openPiece('Plaque no. 14');
+  await me.press('change-step');
+  await me.press('given-schedule');
+  await me.press('paper-judge');
+  await me.sees('paper-fault', /^Write at least one row/);
+  await me.press('fold-paper-paste');
+  await me.type('paper-pasted', 'as taught in class\n1. 700 1067 0\n2. 250F/h to 1121F hold 45 min\n3. 360 1355 20\n4. AFAP 900 115\n5. 45 788 0');
+  await me.press('paper-take');
+  expect(await me.of('[data-testid="paper-4-target"]', (node) => (node as HTMLInputElement).value)).toBe('788');
+  await me.sees('paper-doubt', /^Its hottest is 1355\. Is the paper in °F\?$/);
+  await me.press('paper-unit-F');
+  expect(await me.has('paper-doubt')).toBe(false);
+  await me.press('paper-judge');
+  await me.sees('paper-breaks', /^For this piece it breaks \d+ limits?\. /);
+  await me.sees('paper-closes', /^After its last row the closed kiln cools by itself to \d+ °C\.$/);
+  await me.expectSound('a schedule from paper that breaks');
+  await me.type('paper-0-rate', 'slowly');
+  await me.press('paper-judge');
+  await me.sees('paper-fault', /^Cannot read 'slowly' as a rate/);
+  await me.type('paper-0-rate', '270');
+  await me.press('paper-judge');
+  await me.sees('paper-keeps', /^For this piece it keeps every limit\.$/);
+  await me.press('paper-keep');
+  await me.sees('live-work', /10\d %/);
+  await me.reads('150');
+  await me.reads('Keeps every limit.');
+});
+
+test('one that came out right is run again: what differs is said and what that does; it is kept where it keeps every limit', async () => {
+  await me.page.goto(`${studio.address}/notebook`);
+  await me.openFiring('Bird-bath basin');
+  // The newest still runs: nothing of it is known yet.
+  expect(await me.has('run-again')).toBe(false);
+  await me.page.goto(`${studio.address}/notebook`);
+  await me.openFiring('Seeds near the rim');
+  await me.press('run-again');
+  await me.type('again-search', 'sundial');
+  await me.page.waitForFunction(() => document.querySelectorAll('[data-testid="again-piece"]').length === 1);
+  await me.press('again-piece');
+  await me.sees('proven-differs', /It was laid 6 mm deep; now it is 18 mm deep\./);
+  await me.press('paper-judge');
+  await me.sees('paper-breaks', /^For this piece it breaks \d+ limits\./);
+  await me.sees('proven-figures', /as it was there here .*core to skin/);
+  await me.expectSound('one run again on a thicker piece');
+  await me.press('paper-leave');
+
+  await openPiece('Test tiles, clear');
+  await me.press('change-step');
+  await me.press('given-schedule');
+  await me.press('fold-proven');
+  await me.type('proven-search', 'Tray');
+  await me.page.waitForFunction(() =>
+    [...document.querySelectorAll('[data-testid="proven-firing"]')].every((node) => (node as HTMLElement).innerText.startsWith('Tray')),
+  );
+  const [fuse] = await me.ofAll('[data-testid="proven-firing"]', (nodes) =>
+    nodes.map((node, i) => (node.innerText.includes('full fuse') ? i : -1)).filter((i) => i >= 0),
+  );
+  await me.page.evaluate((i) => (document.querySelectorAll('[data-testid="proven-firing"]')[i] as HTMLElement).click(), fuse);
+  await me.sees('proven-differs', /The outline was/);
+  await me.press('paper-judge');
+  await me.find('paper-keeps');
+  await me.press('paper-keep');
+  await me.sees('live-work', /%/);
+});
+
+test('the same schedule for two kilns with unlike controllers: each in its own figures, judged there, and planned there as it is', async () => {
+  await openPiece('Sundial disc');
+  await me.press('piece-key-in');
+  await me.press('fold-other-kiln');
+  await me.press('other-kiln-tall-kiln');
+  await me.press('other-controller-twelve-line');
+  await me.sees('keyed-there', /rate 324 °\/h · target 1058 °F · hold 0\.00 h/);
+  await me.press('judge-there');
+  await me.sees('judged-there', /^There it keeps every limit\.$/);
+  await me.sees('figures-there', /Low kiln Tall kiln/);
+  await me.expectSound('the same in another kiln');
+  await me.press('plan-there');
+  await me.reads('Twelve line on Tall kiln');
+  await me.press('open-rehearsal');
+  await me.reads("counts and refuses as 'Twelve line' does".replace('counts', 'takes'));
+  await me.find('rehearsal-rings');
+});
