@@ -118,7 +118,7 @@ function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
   const clock = (at_s: number): string => dayAndClock(firing.firedAt + at_s * 1000, new Date(now));
   const segment = seconds < 0 ? null : standing?.segment;
   // Counted as they were keyed in: switching off at the end is none of them.
-  const keyed = keyIn(segments, schedule.snapshot.controller).rows.length;
+  const keyed = segments.length - Number(keyIn(segments, schedule.snapshot.controller).switchOff);
   if (!standing) return <Words tone="muted">Computing where it stands …</Words>;
   const words = (
     <View style={{ gap: space.hair }}>

@@ -55,7 +55,7 @@ export function keyInSvg({ piece, schedule, controller = schedule.snapshot.contr
       return [
         rule(y),
         words(columns.number, line, String(i + 1), { bold: true, size: large }),
-        words(columns.name, line, ROLE_NAMES[schedule.segments[row.segment].role], { size: 12 }),
+        words(columns.name, line, row.ends ? 'Ends it' : ROLE_NAMES[schedule.segments[row.segment].role], { size: 12 }),
         ...figuresKeyed(row, controller).map(({ kind, figure }, k) =>
           words(FIGURES_END[k], line, figure, { bold: kind === 'target', size: large, anchor: 'end' }),
         ),

@@ -75,6 +75,7 @@ function Deck({ rows, roles, controller, slot, older, keyed, onKeyed, onDone, on
     ...(stood === null ? [] : [`It shows ${stood} there until then, from an older program.`]),
     ...(at === 0 && profile.ends === 'count' ? [`It asks first how many segments: ${rows.length}.`] : []),
     ...(last && rows.length < profile.mostSegments && profile.ends === 'done' ? ['Then end the program.'] : []),
+    ...(last && rows[card.segment].ends ? ['This hold is none of the firing: it ends the program.'] : []),
     ...(last && rows.length < profile.mostSegments && profile.ends === 'zero' ? ['Then key 0: that ends the program.'] : []),
   ];
   return (

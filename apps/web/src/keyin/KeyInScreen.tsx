@@ -201,7 +201,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
                           {index + 1}
                         </Words>
                         <Words size="note" tone="muted">
-                          {ROLE_NAMES[schedule.segments[row.segment].role]}
+                          {row.ends ? 'Ends it' : ROLE_NAMES[schedule.segments[row.segment].role]}
                         </Words>
                       </View>
                       {figuresKeyed(row, controller).map(({ kind, figure, unit }) => (

@@ -1,4 +1,5 @@
 import { keyIn, segmentsKeyed, segmentsOf } from './keyIn';
+import { profileOf } from './profile';
 import { TYPICAL_CONTROLLERS } from './typical';
 
 const celsius = { unit: 'C', fullSpeedCode: 4000, mostSegments: 8 } as const;
@@ -47,11 +48,25 @@ describe('a hold longer than the longest', () => {
     const short = { ...controller, mostHold_s: 10 * 3600 };
     const keyed = keyIn(long, short);
     const held = keyed.rows.filter(({ segment }) => segment === 1);
-    expect(held.map(({ hold_min }) => hold_min)).toEqual([600, 600, 360]);
+    // One minute less where a hold of the longest ends the program.
+    const most = profileOf(short).ends === 'hold' ? 599 : 600;
+    expect(held.map(({ hold_min }) => hold_min)).toEqual([most, most, 1560 - 2 * most]);
     expect(new Set(held.map(({ target }) => target)).size).toBe(1);
     expect(keyed.remarks).toContainEqual({ kind: 'parted', message: expect.stringContaining('3 segments at the same heat') });
     const run = segmentsKeyed(long, keyed, short);
     expect(run.map(({ hold_s }) => hold_s)).toEqual(long.map(({ hold_s }) => hold_s));
     expect(segmentsOf(keyed.rows, short)).toHaveLength(3);
   });
+});
+
+test('where a hold ends a program, one more segment is keyed for it, that is no part of the firing', () => {
+  const [, , dial] = TYPICAL_CONTROLLERS;
+  const keyed = keyIn(segments, dial);
+  expect(keyed.rows).toHaveLength(4);
+  expect(keyed.rows.at(-1)).toEqual({ segment: 2, rate: 99, target: 420, hold_min: 23 * 60 + 59, fullSpeed: true, ends: true });
+  expect(segmentsOf(keyed.rows, dial)).toHaveLength(3);
+  expect(segmentsKeyed(segments, keyed, dial)).toHaveLength(segments.length);
+  // A hold of the firing as long as that would end it: it is parted.
+  const long = keyIn([{ ...segments[0], hold_s: (23 * 60 + 59) * 60 }, ...segments.slice(1)], dial);
+  expect(long.rows.filter(({ segment }) => segment === 0).map(({ hold_min }) => hold_min)).toEqual([23 * 60 + 58, 1]);
 });

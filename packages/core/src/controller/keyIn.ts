@@ -4,7 +4,7 @@
  */
 import type { Segment } from '../kiln/segment';
 import { celsiusFrom, differenceIn, temperatureIn } from '../units/convert';
-import { type Controller, type Profile, ROOM_IN, keyedRate, profileOf, rateFigure, rateMeant, shownHold } from './profile';
+import { type Controller, type Profile, ROOM_IN, endingHold, keyedRate, profileOf, rateFigure, rateMeant, shownHold } from './profile';
 
 /** One segment as it stands in a controller, in its own figures. */
 export interface PanelRow {
@@ -19,6 +19,8 @@ export interface KeyedSegment extends PanelRow {
   /** Index in the schedule. */
   segment: number;
   fullSpeed: boolean;
+  /** It is no part of the firing: its hold ends the program. */
+  ends?: true;
 }
 
 export interface KeyIn {
@@ -60,6 +62,10 @@ export function keyIn(segments: readonly Segment[], controller: Controller): Key
       ...further.map((more_min): KeyedSegment => ({ segment: index, rate: profile.fullSpeedCode, target, hold_min: more_min, fullSpeed: true })),
     ];
   });
+  const mark = endingHold(profile);
+  const last = rows.at(-1);
+  if (mark !== null && last)
+    rows.push({ segment: last.segment, rate: profile.fullSpeedCode, target: last.target, hold_min: mark, fullSpeed: true, ends: true });
   if (rows.length > mostSegments) {
     remarks.push({ kind: 'cannot', message: `The schedule has ${rows.length} segments to key and this controller holds ${mostSegments}.` });
   }
@@ -85,9 +91,11 @@ function rateKeyed(profile: Profile, { rate_C_per_h }: Segment, index: number, w
 }
 
 /** One hold, or several of its longest one after the other, each in a segment of its own that has no way to go. */
-function holdsKeyed({ holdAs, mostHold_s }: Profile, { hold_s }: Segment, index: number, remarks: KeyIn['remarks']): number[] {
+function holdsKeyed(profile: Profile, { hold_s }: Segment, index: number, remarks: KeyIn['remarks']): number[] {
   const hold_min = Math.round(hold_s / 60);
-  const most_min = Math.floor(mostHold_s / 60);
+  const { holdAs, mostHold_s } = profile;
+  // The longest of all is not for a firing where it ends the program.
+  const most_min = Math.floor(mostHold_s / 60) - (endingHold(profile) === null ? 0 : 1);
   if (hold_min <= most_min) return [hold_min];
   const count = Math.ceil(hold_min / most_min);
   remarks.push({
@@ -107,8 +115,10 @@ export function segmentsOf(rows: readonly PanelRow[], controller: Controller): S
 /** goesOn: whether a row is the hold of the one before it, gone on. */
 function runOf(rows: readonly PanelRow[], controller: Controller, goesOn: (row: number) => boolean): (Segment & { row: number })[] {
   const profile = profileOf(controller);
+  const mark = endingHold(profile);
   const run: (Segment & { row: number })[] = [];
   for (const [row, { rate, target, hold_min }] of rows.entries()) {
+    if (hold_min === mark) break;
     const way = target - (rows[row - 1]?.target ?? ROOM_IN(profile.unit));
     if (row > 0 && goesOn(row)) run[run.length - 1].hold_s += 60 * hold_min;
     else run.push({ rate_C_per_h: rateMeant(profile, rate, way), target_C: celsiusFrom(target, profile.unit), hold_s: 60 * hold_min, row });

@@ -4,7 +4,7 @@
  */
 import { celsiusFrom, temperatureIn } from '../units/convert';
 import type { PanelRow } from './keyIn';
-import { type Controller, type Profile, ROOM_IN, holdMeant, keyedRate, profileOf, shownHold } from './profile';
+import { type Controller, type Profile, ROOM_IN, endingHold, holdMeant, keyedRate, profileOf, shownHold } from './profile';
 
 export type FigureKind = 'rate' | 'target' | 'hold';
 
@@ -180,6 +180,7 @@ function figureEntered(panel: Panel, place: At): Panel {
   const next = { ...panel, draft };
   if (further) return at(next, { ...place, figure: further });
   if (place.slot === PRESET_SLOT) return stored(next, PRESET_SLOT, [{ ...row, rate: presetRate(profile, row.target ?? 0) }]);
+  if (value === endingHold(profile)) return stored(next, place.slot, draft.slice(0, place.row + 1));
   const last = profile.ends === 'count' ? panel.segments : profile.mostSegments;
   return place.row + 1 >= last ? stored(next, place.slot, draft.slice(0, last)) : at(next, { ...place, row: place.row + 1, figure: order[0] });
 }
@@ -255,7 +256,8 @@ export function keysFor(rows: readonly PanelRow[], slot: number, controller: Con
     figuresOf(profile).flatMap((figure): Key[] => [...keysOf(written(profile, figure, figureOf(row, figure))), 'enter']),
   );
   const isFull = rows.length === profile.mostSegments;
-  const end: Key[] = profile.ends === 'count' || isFull ? [] : profile.ends === 'zero' ? ['0', 'enter'] : ['done'];
+  const ends: Record<Profile['ends'], Key[]> = { count: [], hold: [], zero: ['0', 'enter'], done: ['done'] };
+  const end = isFull ? [] : ends[profile.ends];
   const count: Key[] = profile.ends === 'count' ? [...keysOf(String(rows.length)), 'enter'] : [];
   return ['program', ...keysOf(String(slot)), 'enter', ...count, ...figures, ...end];
 }

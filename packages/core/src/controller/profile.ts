@@ -15,8 +15,11 @@ export const HOLD_KINDS = ['minutes', 'point', 'colon'] as const;
 export type HoldKind = (typeof HOLD_KINDS)[number];
 
 export const KEY_ORDERS = ['rateFirst', 'targetFirst'] as const;
-/** done: a key of its own; zero: a segment whose first figure is nought; count: it asks for the number of segments first. */
-export const PROGRAM_ENDS = ['done', 'zero', 'count'] as const;
+/**
+ * done: a key of its own; zero: a segment whose first figure is nought; count: it asks for the number of segments first; hold: a last
+ * segment that goes nowhere, with the longest hold that it takes.
+ */
+export const PROGRAM_ENDS = ['done', 'zero', 'count', 'hold'] as const;
 /** goesOnIfWarm: only where the kiln has not cooled by more than 30 °C; else it stops. */
 export const AFTER_CUTS = ['goesOn', 'goesOnIfWarm', 'stops'] as const;
 
@@ -165,6 +168,9 @@ export function keyedRate(profile: Profile, rate_C_per_h: number, way: number): 
 }
 
 export const ROOM_IN = (unit: TemperatureUnit): number => temperatureIn(ROOM_C, unit);
+
+/** Minutes of the hold that ends a program; nothing where a program ends otherwise. */
+export const endingHold = ({ ends, mostHold_s }: Profile): number | null => (ends === 'hold' ? Math.floor(mostHold_s / 60) : null);
 
 /** A hold as the controller shows it. */
 export function shownHold(hold_min: number, as: HoldKind): string {

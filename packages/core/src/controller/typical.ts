@@ -16,7 +16,7 @@ export const TYPICAL_CONTROLLERS: readonly (Controller & { id: string; name: str
   {
     ...{ id: 'minute-dial', name: 'Minute dial', unit: 'C', mostSegments: 16, programs: 10, builtIn: 4, order: 'targetFirst' },
     ...{ rateAs: 'perMinute', leastRate: 0.1, mostRate: 20, rateStep: 0.1, fullSpeedCode: 99, fullSpeedDownCode: 0 },
-    ...{ holdAs: 'colon', mostHold_s: (23 * 60 + 59) * 60, targetStep: 1, top_C: 1300, ends: 'done', keepsOld: false },
+    ...{ holdAs: 'colon', mostHold_s: (23 * 60 + 59) * 60, targetStep: 1, top_C: 1300, ends: 'hold', keepsOld: false },
     ...{ alarms: true, addDegrees_K: 5, reviews: true, afterCut: 'stops' },
   },
   {

@@ -68,7 +68,10 @@ export const controllers = kind({
     temperature('top_C', 'Hottest target it takes', { ...KEYED, hint: 'left empty, it takes any' }),
     {
       ...{ as: 'choice', key: 'ends', label: 'A program ends', testID: 'controller-ends', usual: 'done' },
-      options: asOptions(PROGRAM_ENDS, (one) => ({ done: 'at a key', zero: 'at a segment of nought', count: 'after as many as were said first' })[one]),
+      options: asOptions(
+        PROGRAM_ENDS,
+        (one) => ({ done: 'at a key', zero: 'at a segment of nought', count: 'after as many as were said first', hold: 'at a last hold of its longest' })[one],
+      ),
       ...KEYED,
     },
     {
