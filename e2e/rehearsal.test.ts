@@ -66,6 +66,8 @@ test('what stands in a program is used as it stands; the older figures are told 
   await me.sees('program-6', /nothing that Torvin knows of/);
   await me.press('program-4-forget');
   await me.sees('program-4', /something else, since/);
+  await me.press('bring-back');
+  await me.sees('program-4', /Tray, smallest of three, since .* read back without a slip/);
   await me.expectSound('what stands in the controllers');
 });
 

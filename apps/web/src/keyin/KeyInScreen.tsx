@@ -37,7 +37,7 @@ import { OtherKiln } from './OtherKiln';
 import { ReadBack } from './ReadBack';
 import { Rounded } from './Rounded';
 import { StartFiring } from './StartFiring';
-import { alreadyIn, slotFor, standingOf } from './slots';
+import { alreadyIn, slotFor, slotsOf, standingOf } from './slots';
 
 const NONE: ReadonlySet<number> = new Set();
 
@@ -231,6 +231,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               key={`${schedule.id} ${decks}`}
               {...{ schedule, controller }}
               begins={decks > 0}
+              program={slotsOf(controller).last > 1 ? slot : null}
               older={older?.rows ?? []}
               onRead={(read) => {
                 setFound({ of: schedule.id, slips: read?.slips ?? null });
@@ -250,7 +251,8 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               asItIs={outdated.length > 0}
               onStarted={() => {
                 draft.done();
-                if (keyed.size === rows.length && !already && slips === null) stands(null);
+                // Only where it was said or shown into which program it goes.
+                if (keyed.size === rows.length && !already && slips === null && (decks > 0 || chosen !== null)) stands(null);
               }}
             />
           </View>

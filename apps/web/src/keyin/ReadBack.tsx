@@ -31,6 +31,8 @@ import { Slips } from './Slips';
 export interface ReadBackProps {
   schedule: Schedule;
   controller: Controller;
+  /** Where it stands; null on a controller that has but one. */
+  program: number | null;
   /** It was keyed just now: the first segment is asked for at once. */
   begins: boolean;
   /** What stood in that program before. */
@@ -44,7 +46,7 @@ type Read = PanelRow | null;
 type Typed = Record<FigureKind, string>;
 const EMPTY: Typed = { rate: '', target: '', hold: '' };
 
-export function ReadBack({ schedule, controller, begins, older, onRead }: ReadBackProps) {
+export function ReadBack({ schedule, controller, program, begins, older, onRead }: ReadBackProps) {
   const { firing } = schedule.snapshot;
   const profile = profileOf(controller);
   const { rows } = keyIn(schedule.segments, controller);
@@ -97,7 +99,7 @@ export function ReadBack({ schedule, controller, begins, older, onRead }: ReadBa
   if (read === null) {
     return (
       <View style={{ gap: space.small }}>
-        <Words>Let the controller show the program again and say what stands there: a slip is found here, not in the kiln.</Words>
+        <Words>{`Let the controller show ${program === null ? 'the program' : `program ${program}`} again and say what stands there: a slip is found here, not in the kiln.`}</Words>
         <Action kind="second" title="Read it back" testID="read-back" onPress={begin} />
       </View>
     );

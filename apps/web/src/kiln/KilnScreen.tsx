@@ -11,7 +11,7 @@ import { useBench } from '@/data/bench';
 import { useShelves } from '@/data/pieces';
 import { usePrograms } from '@/data/programs';
 import { slotsOf, standingOf, standsWords } from '@/keyin/slots';
-import { useSave } from '@/outbox/useOutbox';
+import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { runHref } from '@/piece/StepChain';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -20,6 +20,7 @@ import { LinkRow } from '@/ui/LinkRow';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
+import { offerBack } from '@/ui/takeBack';
 import { Words } from '@/ui/Words';
 
 type Ready = WaitingPiece & { stepId: string };
@@ -86,11 +87,19 @@ const holdsWords = (standing: readonly Program[]): string =>
 function Programs({ controller, standing }: { controller: Controller & { id: string; name: string }; standing: readonly Program[] }) {
   const router = useRouter();
   const key = useSave('keyProgram');
+  const outbox = useOutbox();
   const now = new Date();
   const { first, last } = slotsOf(controller);
   const slots = Array.from({ length: last - first + 1 }, (_, i) => first + i);
-  const forget = (slot: number): void =>
-    key.save({ id: uuid(), controllerId: controller.id, controllerName: controller.name, slot, scheduleId: null, rows: [], keyedAt: Date.now() });
+  const stands = (slot: number, what: Pick<Program, 'scheduleId' | 'rows' | 'readAt' | 'slips'>) => ({
+    ...{ id: uuid(), controllerId: controller.id, controllerName: controller.name, slot, keyedAt: Date.now() },
+    ...what,
+  });
+  function forget({ slot, scheduleId, rows, readAt, slips }: Program): void {
+    key.save(stands(slot, { scheduleId: null, rows: [], readAt: null, slips: null }));
+    const bringBack = (): unknown => outbox.put('keyProgram', stands(slot, { scheduleId, rows, readAt, slips }));
+    offerBack({ what: `Program ${slot} is something else now.`, bringBack: () => void bringBack() });
+  }
   return (
     <View role="list" style={{ gap: space.medium }}>
       {first > 1 && (
@@ -119,7 +128,7 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
                   .join('   ')}
               </Words>
             )}
-            {known && (
+            {program && known && (
               <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
                 <Action
                   kind="second"
@@ -134,7 +143,7 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
                   label={`Something else stands there: program ${slot}`}
                   disabled={key.saving}
                   testID={`program-${slot}-forget`}
-                  onPress={() => forget(slot)}
+                  onPress={() => forget(program)}
                 />
               </View>
             )}

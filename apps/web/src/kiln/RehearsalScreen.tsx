@@ -27,7 +27,7 @@ import { RunView } from './RunView';
 const DELAYS_H = ['0', '6', '12', '30'] as const;
 type Delay = (typeof DELAYS_H)[number];
 
-export function RehearsalScreen({ piece, step, schedule, shelves }: StepPageParts) {
+export function RehearsalScreen({ piece, step, schedule, shelves, outdated }: StepPageParts) {
   const wide = isWide(useLayout());
   const { firing } = schedule.snapshot;
   const controller = controllerNow(schedule, shelves);
@@ -125,6 +125,7 @@ export function RehearsalScreen({ piece, step, schedule, shelves }: StepPagePart
     >
       <View style={{ gap: space.large }}>
         <Words>{`A controller of no make that asks, takes and refuses as '${controller.name}' does. Nothing here starts a kiln.`}</Words>
+        {outdated.length > 0 && <Notice tone="warn" testID="rehearsal-outdated">{`This schedule is out of date. ${outdated.join(' ')}`}</Notice>}
         <View style={{ flexDirection: wide ? 'row' : 'column', gap: space.wide }}>
           {keying}
           {running}

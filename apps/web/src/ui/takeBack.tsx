@@ -24,7 +24,7 @@ export function TakeBackBar() {
       actions={
         <>
           <Action kind="plain" title="Bring back" testID="bring-back" onPress={bringBack} />
-          <Action kind="plain" title="×" label="Leave it deleted" onPress={() => offerBack(null)} />
+          <Action kind="plain" title="×" label="Leave it so" onPress={() => offerBack(null)} />
         </>
       }
     >
