@@ -62,7 +62,7 @@ export { type FigureKind, figuresOf, type Key, keysFor, newPanel, type Panel, pr
 export { mightShow, readBack, type Slip } from './controller/readBack';
 export { asItRuns, cutFor, pressedInRun, ran, ranSoFar, ranToChange, type Run, type RunKey, shownInRun, startRun, STILL_WARM_K } from './controller/running';
 export { TYPICAL_CONTROLLERS } from './controller/typical';
-export { countsWords, figuresKeyed, profileWords } from './controller/words';
+export { countsWords, figuresKeyed, profileWords, rowWords } from './controller/words';
 export {
   AFTER_CUTS,
   type Controller,

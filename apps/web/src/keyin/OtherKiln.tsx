@@ -1,9 +1,10 @@
 /** The same schedule in another kiln, by another controller: what it is keyed as there, what it does there, and planning it there as it is. */
-import { brokenOf, brokenSentence, consequences, figuresKeyed, keyIn, profileWords } from '@torvin/core';
+import { brokenOf, brokenSentence, consequences, keyIn, profileWords } from '@torvin/core';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
+import { KeyedRows } from '@/panel/KeyedRows';
 import { type Given, useGivenSchedule } from '@/piece/useGivenSchedule';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -55,17 +56,7 @@ export function OtherKiln({ piece, step, schedule, shelves }: OtherKilnProps) {
         <Words tone="muted">That is the one this sheet is for.</Words>
       ) : (
         <View style={{ gap: space.small }} testID="keyed-there">
-          <View role="list">
-            {rows.map((row, i) => (
-              <View key={i} role="listitem">
-                <Words>
-                  {`${i + 1}. ${figuresKeyed(row, controller)
-                    .map(({ kind, figure, unit }) => `${kind} ${figure} ${unit}`)
-                    .join(' · ')}`}
-                </Words>
-              </View>
-            ))}
-          </View>
+          <KeyedRows rows={rows} controller={controller} units testID="rows-there" />
           {remarks.map(({ kind, message }) => (
             <Notice key={message} tone={kind === 'cannot' ? 'warn' : 'plain'}>
               {message}

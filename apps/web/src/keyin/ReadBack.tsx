@@ -6,13 +6,13 @@ import {
   type Controller,
   type FigureKind,
   type PanelRow,
-  figuresKeyed,
   figuresOf,
   formatDuration,
   holdMeant,
   keyIn,
   mightShow,
   profileOf,
+  rowWords,
   shownHold,
   text,
 } from '@torvin/core';
@@ -110,8 +110,8 @@ export function ReadBack({ schedule, controller, program, begins, older, onRead 
       <View style={{ gap: space.small }} role="group" aria-label="Reading back" testID="reading-back">
         <Words bold testID="read-back-asks">{`Segment ${index + 1} of ${rows.length}: what does the controller show?`}</Words>
         {turned(mightShow(rows, index), schedule.id, index).map((row, k) => {
-          const words = figuresKeyed({ ...row, fullSpeed: false }, controller).map(({ kind, figure }) => `${NAMES[kind]} ${figure}`);
-          return <Action key={words.join()} kind="second" title={words.join(' · ')} onPress={() => take(row)} testID={`shows-${k}`} />;
+          const words = rowWords(row, controller);
+          return <Action key={words} kind="second" title={words} onPress={() => take(row)} testID={`shows-${k}`} />;
         })}
         {typed && (
           <View style={{ flexDirection: 'row', gap: space.medium, alignItems: 'flex-end' }}>

@@ -2,13 +2,14 @@
  * A firing rehearsed: its schedule is keyed into a controller of no make that counts and refuses as the studio's own does, what stands
  * in it is held against the plan, and it is run in quick time with kiln and glass computed. Nothing here starts a kiln.
  */
-import { type Panel, type Run, figuresKeyed, keyIn, keysFor, newPanel, pressed, profileOf, startRun } from '@torvin/core';
+import { type Panel, type Run, keyIn, keysFor, newPanel, pressed, profileOf, startRun } from '@torvin/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useComputed } from '@/engine/useComputed';
 import { Slips } from '@/keyin/Slips';
 import { controllerNow } from '@/keyin/controllerNow';
 import { slotsOf } from '@/keyin/slots';
+import { KeyedRows } from '@/panel/KeyedRows';
 import { PanelView } from '@/panel/PanelView';
 import { stepName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
@@ -53,15 +54,7 @@ export function RehearsalScreen({ piece, step, schedule, shelves, outdated }: St
   const keying = (
     <View style={{ gap: space.small, flex: wide ? 1 : undefined }}>
       <Heading>To key</Heading>
-      <View role="list" testID="to-key">
-        {rows.map((row, i) => (
-          <View key={i} role="listitem">
-            <Words>{`${i + 1}. ${figuresKeyed(row, controller)
-              .map(({ kind, figure }) => `${kind} ${figure}`)
-              .join(' · ')}`}</Words>
-          </View>
-        ))}
-      </View>
+      <KeyedRows rows={rows} controller={controller} testID="to-key" />
       <PanelView panel={panel} onPressed={setPanel} />
       <View style={{ alignItems: 'flex-start' }}>
         <Action

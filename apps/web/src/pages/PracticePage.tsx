@@ -1,3 +1,3 @@
-import { PracticeScreen } from '@/kiln/PracticeScreen';
+import { PracticeScreen } from '@/kiln/practice/PracticeScreen';
 
 export const PracticePage = () => <PracticeScreen />;

@@ -1,5 +1,5 @@
 /** How a controller counts, in words and beside its figures. */
-import type { KeyedSegment } from './keyIn';
+import type { KeyedSegment, PanelRow } from './keyIn';
 import { type FigureKind, figuresOf } from './panel';
 import { type Controller, type Profile, profileOf, shownHold } from './profile';
 
@@ -33,6 +33,15 @@ export function figuresKeyed(
     hold: { figure: shownHold(row.hold_min, profile.holdAs), unit: profile.holdAs === 'minutes' ? 'min' : 'h' },
   };
   return figuresOf(profile).map((kind) => ({ kind, ...told[kind] }));
+}
+
+/** 'rate 200 · target 560 · hold 0', in the order in which it asks. */
+export function rowWords({ rate, target, hold_min }: PanelRow, controller: Controller, units = false): string {
+  const profile = profileOf(controller);
+  const fullSpeed = rate === profile.fullSpeedCode || rate === profile.fullSpeedDownCode;
+  return figuresKeyed({ rate, target, hold_min, fullSpeed }, controller)
+    .map(({ kind, figure, unit }) => `${kind} ${figure}${units && unit !== '' ? ` ${unit}` : ''}`)
+    .join(' · ');
 }
 
 /** A controller in a few words, beside its name. */

@@ -13,7 +13,12 @@ import { Chips } from '@/ui/Chips';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-import { CutTask, EnterTask, FindTask, LookTask, type Practised, ShortenTask } from './tasks';
+import { CutTask } from './CutTask';
+import { EnterTask } from './EnterTask';
+import { FindTask } from './FindTask';
+import { LookTask } from './LookTask';
+import { ShortenTask } from './ShortenTask';
+import type { Practised } from './shared';
 import { type Score, keepScore, passedOf, readScore, scored } from './score';
 
 const ASKED: Record<Task, { title: string; about: string }> = {

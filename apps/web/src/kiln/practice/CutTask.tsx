@@ -1,0 +1,71 @@
+/** What a controller does when the power is back, and what becomes of the glass. */
+import {
+  PRACTICE_FIRING,
+  STILL_WARM_K,
+  type TemperatureUnit,
+  afterCutWords,
+  formatDifference,
+  formatDuration,
+  formatTemperature,
+  keyIn,
+  powerCut,
+  profileOf,
+  text,
+} from '@torvin/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Words } from '@/ui/Words';
+import { RunOutcome } from '../RunOutcome';
+import { type Practised, Verdict } from './shared';
+
+type Says = 'goesOn' | 'stops';
+
+export function CutTask({ segments, evaluation, turn, onDone }: Practised) {
+  const units = useUnits();
+  const [start] = useState(() => new Date());
+  const [cut] = useState(() => powerCut(segments, turn));
+  const [said, setSaid] = useState<Says | null>(null);
+  const right = said !== null && (said === 'goesOn') === cut.goesOn;
+  const { switchOff } = keyIn(segments, cut.controller);
+  return (
+    <View style={{ gap: space.medium }}>
+      <Words>
+        {`'${cut.controller.name}' soaks at ${text(formatTemperature(cut.run.cutFrom_C, units.temperature))} on the way down when the power goes, for ${text(formatDuration(cut.cut_s))}. ${WARM} When the power is back, what does it do?`}
+      </Words>
+      <Words tone="muted">{`What its papers say: ${papersOf(units.temperature)[profileOf(cut.controller).afterCut]}`}</Words>
+      {said === null ? (
+        <View style={{ gap: space.small }}>
+          {(['goesOn', 'stops'] as const).map((one) => (
+            <Action
+              key={one}
+              kind="second"
+              title={one === 'goesOn' ? 'It goes on with the soak' : 'It stops, and the glass cools by itself'}
+              testID={`cut-${one}`}
+              onPress={() => {
+                setSaid(one);
+                onDone((one === 'goesOn') === cut.goesOn);
+              }}
+            />
+          ))}
+        </View>
+      ) : (
+        <>
+          <Verdict passed={right}>
+            {`The kiln came down to ${text(formatTemperature(cut.run.past.at(-1)?.target_C ?? 0, units.temperature))}. ${afterCutWords(cut.controller)}`}
+          </Verdict>
+          <RunOutcome run={cut.run} start={start} planned={{ firing: PRACTICE_FIRING, segments, switchOff, evaluation }} />
+        </>
+      )}
+    </View>
+  );
+}
+
+const WARM = 'Nobody opens the kiln.';
+const papersOf = (unit: TemperatureUnit) => ({
+  goesOn: 'after a cut the program is taken up again.',
+  goesOnIfWarm: `after a cut the program is taken up again where the kiln has lost no more than ${text(formatDifference(STILL_WARM_K, unit))}.`,
+  stops: 'after a cut it waits to be started.',
+});

@@ -1,0 +1,62 @@
+/** A kiln that does less than it says: looked into, and held for longer until the glass is as it should be. */
+import { type Run, PRACTICE_FIRING, READING_OFF, READS_OFF_K, RECIPES, hottestSegment, keyIn, ranSoFar, ranToChange, seenAs, startRun } from '@torvin/core';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { compute } from '@/engine/client';
+import { useComputed } from '@/engine/useComputed';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Words } from '@/ui/Words';
+import { RunOutcome, partsOf } from '../RunOutcome';
+import { RunView } from '../RunView';
+import { type Practised, Verdict, able, insteadWords } from './shared';
+
+export function LookTask({ controller: asked, segments, evaluation, onDone }: Practised) {
+  const controller = able(asked, ({ addTime_s }) => addTime_s !== undefined);
+  const { rows, switchOff } = keyIn(segments, controller);
+  const hottest = hottestSegment(segments);
+  const [start] = useState(() => new Date());
+  const [run, setRun] = useState<Run | null>(() => {
+    let one = startRun({ rows, controller, kiln: PRACTICE_FIRING.kiln, offset_K: READS_OFF_K });
+    while (one.index < hottest && one.state !== 'done') one = ranToChange(one);
+    return one;
+  });
+  const [seen, setSeen] = useState<string | null>(null);
+  const left = run !== null && run.index > hottest;
+  const parts = run && partsOf(run, { segments, switchOff });
+  const { value } = useComputed('evaluate', left && parts ? { firing: READING_OFF, segments: parts } : null);
+  const result = left && value ? seenAs(READING_OFF, value) : null;
+  useEffect(() => {
+    if (result !== null) onDone(result === 'right');
+    // Once for each run: its result does not change any more.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [result]);
+  async function look(): Promise<void> {
+    if (!run) return;
+    const so = await compute('evaluate', { firing: READING_OFF, segments: ranSoFar(run) });
+    setSeen(so.ok ? RECIPES.fullFuse.looksLike[seenAs(READING_OFF, so.value)] : so.problem.message);
+  }
+  if (!run) return null;
+  return (
+    <View style={{ gap: space.medium }}>
+      <Words>
+        {`The kiln does less than it says. Let it hold, look in, and add minutes while it still holds, until the glass is as it should be: ${RECIPES.fullFuse.looksLike.right}.${insteadWords(asked, controller, 'adds no minutes')}`}
+      </Words>
+      <RunView run={run} setRun={setRun} start={start} cuts={false} pace="minute" stands />
+      {!left && <Action title="Look in" testID="look-in" onPress={() => void look()} />}
+      {seen !== null && !left && <Words testID="look-seen">{`You see: ${seen}.`}</Words>}
+      {result !== null && (
+        <>
+          <Verdict passed={result === 'right'}>
+            {result === 'right'
+              ? 'It came out as it should.'
+              : result === 'early'
+                ? `It fell short: ${RECIPES.fullFuse.looksLike.early}. It needed more minutes before it went on.`
+                : `It went past: ${RECIPES.fullFuse.looksLike.late}.`}
+          </Verdict>
+          <RunOutcome run={run} start={start} planned={{ firing: READING_OFF, segments, switchOff, evaluation }} />
+        </>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,100 @@
+/** Eight segments joined to six, judged by what that does to the glass. */
+import {
+  type Evaluation,
+  PRACTICE_FIRING,
+  ROLE_NAMES,
+  SHORTEN,
+  brokenOf,
+  brokenSentence,
+  consequences,
+  isShortened,
+  joinSegments,
+  keyIn,
+  lengthened,
+  removeSegment,
+  rowWords,
+} from '@torvin/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { compute } from '@/engine/client';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { SideBySide } from '@/ui/SideBySide';
+import { Words } from '@/ui/Words';
+import { type Practised, Verdict } from './shared';
+
+export function ShortenTask({ controller, segments: planned, evaluation, onDone }: Practised) {
+  const units = useUnits();
+  const [segments, setSegments] = useState(() => lengthened(planned, controller));
+  const [judged, setJudged] = useState<Evaluation | null>(null);
+  const { rows } = keyIn(segments, controller);
+  const short = rows.length <= SHORTEN.to;
+  const take = (outcome: ReturnType<typeof joinSegments>): void => {
+    if (outcome.ok) setSegments(outcome.value);
+  };
+  async function judge(): Promise<void> {
+    const outcome = await compute('evaluate', { firing: PRACTICE_FIRING, segments });
+    if (!outcome.ok) return;
+    setJudged(outcome.value);
+    onDone(isShortened(segments, controller, outcome.value));
+  }
+  const passed = judged !== null && isShortened(segments, controller, judged);
+  return (
+    <View style={{ gap: space.medium }}>
+      <Words>{`A controller that holds ${SHORTEN.to} has to run these ${SHORTEN.from}. Joined, two go straight to the second one's target at the slower of their rates.`}</Words>
+      <Words bold testID="shorten-count">{`${rows.length} segments`}</Words>
+      <View role="list" style={{ gap: space.hair }}>
+        {rows.map((row, i) => (
+          <View key={i} role="listitem" style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
+            <View style={{ flex: 1 }}>
+              <Words>{`${i + 1}. ${rowWords(row, controller)}`}</Words>
+              <Words size="note" tone="muted">
+                {ROLE_NAMES[segments[row.segment].role]}
+              </Words>
+            </View>
+            {judged === null &&
+              (i < rows.length - 1 ? (
+                <Action
+                  kind="plain"
+                  title="Join to next"
+                  label={`Join to next: segment ${i + 1}`}
+                  testID={`join-${i}`}
+                  onPress={() => take(joinSegments(segments, row.segment))}
+                />
+              ) : (
+                <Action
+                  kind="plain"
+                  title="Leave out"
+                  label={`Leave out segment ${i + 1}`}
+                  testID={`leave-out-${i}`}
+                  onPress={() => take(removeSegment(segments, row.segment))}
+                />
+              ))}
+          </View>
+        ))}
+      </View>
+      {judged === null ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+          <Action title="Judge it" disabled={!short} testID="judge-short" onPress={() => void judge()} />
+          <Action kind="second" title="From the beginning" testID="shorten-anew" onPress={() => setSegments(lengthened(planned, controller))} />
+        </View>
+      ) : (
+        <>
+          <Verdict passed={passed}>
+            {passed
+              ? 'It keeps every limit.'
+              : brokenOf(judged.readings)
+                  .map((reading) => brokenSentence(reading, units, PRACTICE_FIRING.look))
+                  .join(' ')}
+          </Verdict>
+          <SideBySide
+            heads={['as planned', 'with six']}
+            rows={consequences({ firing: PRACTICE_FIRING, evaluation }, { firing: PRACTICE_FIRING, evaluation: judged }, units)}
+            testID="shorten-changes"
+          />
+        </>
+      )}
+    </View>
+  );
+}

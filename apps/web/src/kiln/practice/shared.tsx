@@ -1,0 +1,29 @@
+/** What the five tasks have in common: what each is given, the verdict, a controller that can do what is practised. */
+import { type Controller, type Evaluation, type Profile, type PurposefulSegment, TYPICAL_CONTROLLERS, profileOf } from '@torvin/core';
+import { Notice } from '@/ui/Notice';
+
+export interface Practised {
+  controller: Controller & { name: string };
+  profile: Profile;
+  /** The schedule that is practised on, and what it comes to. */
+  segments: PurposefulSegment[];
+  evaluation: Evaluation;
+  /** Another figure, another controller from try to try. */
+  turn: number;
+  onDone(passed: boolean): void;
+}
+
+export function Verdict({ passed, children }: { passed: boolean; children: string }) {
+  return (
+    <Notice tone={passed ? 'plain' : 'warn'} testID={passed ? 'task-passed' : 'task-failed'}>
+      {`${passed ? 'Passed.' : 'Not passed.'} ${children}`}
+    </Notice>
+  );
+}
+
+/** The controller itself where it can do what the task needs, else one of no make that can. */
+export const able = (controller: Practised['controller'], can: (profile: Profile) => boolean): Practised['controller'] =>
+  can(profileOf(controller)) ? controller : (TYPICAL_CONTROLLERS.find((one) => can(profileOf(one))) ?? controller);
+
+export const insteadWords = (controller: { name: string }, instead: { name: string }, cannot: string): string =>
+  controller === instead ? '' : ` '${controller.name}' ${cannot}: this one counts as '${instead.name}'.`;
