@@ -170,13 +170,14 @@ export class Visitor {
     throw new Error(`'${testId}' cannot be touched: something lies over it.`);
   }
 
-  /** False: the page put another in its place before the finger came down. */
+  /** False: the page put another in its place, or moved it out of sight, before the finger came down. */
   private async touch(element: ElementHandle<HTMLElement>): Promise<boolean> {
     try {
       await (this.touches ? element.tap() : element.click());
       return true;
     } catch (error) {
-      if (await element.evaluate((node) => node.isConnected).catch(() => false)) throw error;
+      const hasMoved = error instanceof Error && error.message.includes('not clickable');
+      if (!hasMoved && (await element.evaluate((node) => node.isConnected).catch(() => false))) throw error;
       return false;
     }
   }
