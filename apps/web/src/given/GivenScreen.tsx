@@ -103,7 +103,7 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
     }
     let closes = false;
     const found = await given.judge(({ firing }) => {
-      const closed = closedAfter(withRoles(read.value), firing);
+      const closed = closedAfter(withRoles(read.value, firing), firing);
       closes = closed.closes;
       return closed.segments;
     });

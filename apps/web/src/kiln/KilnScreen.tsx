@@ -104,7 +104,8 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
     <View role="list" style={{ gap: space.medium }}>
       {first > 1 && (
         <Words tone="muted">
-          {first === 2 ? 'Program 1 came with it.' : `Programs 1 to ${first - 1} came with it.`} {'Figures as it asks for them, segment by segment.'}
+          {first === 2 ? 'Program 1 came with it.' : `Programs 1 ${first === 3 ? 'and' : 'to'} ${first - 1} came with it.`}{' '}
+          {'Figures as it asks for them, segment by segment.'}
         </Words>
       )}
       {key.refusal && <Notice tone="warn">{key.refusal.problem.message}</Notice>}

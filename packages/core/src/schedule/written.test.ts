@@ -96,7 +96,7 @@ test.each(BODIES.slice(0, 12))('%s: written out in either unit and read again it
   const plan = compose(firing);
   if (!plan.ok) throw new Error(plan.problem.message);
   for (const as of [C, F]) {
-    const segments = withRoles(read(rowsWritten(plan.value.segments, as.unit), as));
+    const segments = withRoles(read(rowsWritten(plan.value.segments, as.unit), as), firing);
     const closed = closedAfter(segments, firing);
     expect(closed.closes).toBe(false);
     const judged = evaluate(firing, segments);
@@ -119,5 +119,10 @@ test('each segment is told what it is for by where it stands', () => {
     { rate_C_per_h: 90, target_C: 370, hold_s: 0 },
     { rate_C_per_h: null, target_C: 60, hold_s: 0 },
   ];
-  expect(withRoles(written).map(({ role }) => role)).toEqual(['warmUp', 'squeeze', 'work', 'drop', 'firstCool', 'secondCool', 'lastCool']);
+  const rolesFor = (name: string): string[] => withRoles(written, BODIES.find(([one]) => one === name)![1]).map(({ role }) => role);
+  expect(rolesFor('two sheets, full fuse')).toEqual(['warmUp', 'squeeze', 'work', 'drop', 'firstCool', 'secondCool', 'lastCool']);
+  // One solid lets no air out; clay neither squeezes nor soaks.
+  expect(rolesFor('a bowl, 300 by 50 mm')).toEqual(['warmUp', 'warmUp', 'work', 'drop', 'firstCool', 'secondCool', 'lastCool']);
+  const [clay] = BODIES.find(([, { look }]) => look === 'bisque')!;
+  expect(rolesFor(clay)).toEqual(['warmUp', 'warmUp', 'work', 'firstCool', 'lastCool', 'lastCool', 'lastCool']);
 });

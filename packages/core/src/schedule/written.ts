@@ -12,6 +12,7 @@ import { parseDuration, parseRate, parseTemperature } from '../units/parse';
 import { ROOM_C } from '../units/physical';
 import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
+import { wareFired } from './ware';
 
 export interface WrittenRow {
   rate: string;
@@ -154,16 +155,23 @@ export function unitDoubt(segments: readonly Segment[], { unit }: PaperAs): stri
 const SQUEEZE_WITHIN_K = 250;
 const SQUEEZE_LEAST_S = 300;
 
+/** What follows the hottest segment, of glass and of a firing without any. */
+const AFTER: Record<'glass' | 'ware', readonly Role[]> = { glass: ['drop', 'firstCool', 'secondCool'], ware: ['firstCool'] };
+
 /** Each segment with what it is for, by where it stands: the hottest works, what follows it drops and soaks, then cools. */
-export function withRoles(segments: readonly Segment[]): PurposefulSegment[] {
+export function withRoles(segments: readonly Segment[], firing: FiringCase): PurposefulSegment[] {
+  const ware = wareFired(firing) !== null;
   const hottest = Math.max(hottestSegment(segments), 0);
+  // One solid has no air to let out.
+  const squeezes = !ware && !firing.body.joined;
   const squeeze = segments.findLastIndex(
-    ({ target_C, hold_s }, i) => i < hottest && hold_s >= SQUEEZE_LEAST_S && segments[hottest].target_C - target_C < SQUEEZE_WITHIN_K,
+    ({ target_C, hold_s }, i) => squeezes && i < hottest && hold_s >= SQUEEZE_LEAST_S && segments[hottest].target_C - target_C < SQUEEZE_WITHIN_K,
   );
-  const after: readonly Role[] = ['drop', 'firstCool', 'secondCool'];
+  const after = AFTER[ware ? 'ware' : 'glass'];
   return segments.map((segment, i) => {
-    const role: Role = i < hottest ? (i === squeeze ? 'squeeze' : 'warmUp') : i === hottest ? 'work' : (after[i - hottest - 1] ?? 'lastCool');
-    return { ...segment, role };
+    const last = i === segments.length - 1 && segment.rate_C_per_h === null && segment.hold_s === 0;
+    const cools = last && i > hottest ? 'lastCool' : (after[i - hottest - 1] ?? 'lastCool');
+    return { ...segment, role: i < hottest ? (i === squeeze ? 'squeeze' : 'warmUp') : i === hottest ? 'work' : cools };
   });
 }
 
