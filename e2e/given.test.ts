@@ -99,3 +99,24 @@ test('the same schedule for two kilns with unlike controllers: each in its own f
   await me.reads("counts and refuses as 'Twelve line' does".replace('counts', 'takes'));
   await me.find('rehearsal-rings');
 });
+
+test('three more of a piece are made at once, with its firing and its schedule, named on from it', async () => {
+  await openPiece('Lamp panel, left');
+  await me.press('make-another');
+  await me.type('another-name', 'Lamp panel 9');
+  await me.type('another-count', '30');
+  await me.reads('From 1 to 24.');
+  await me.type('another-count', '3');
+  await me.expectSound('another like it');
+  await me.press('another-make');
+  await me.heading(/^Lamp panel 9$/);
+  await me.find('step-1');
+  await me.press('open-run');
+  await me.sees('schedule-state', /^as computed$/);
+  await me.leave();
+  me = await Visitor.open(here.browser, PHONE);
+  for (const name of ['Lamp panel 9', 'Lamp panel 10', 'Lamp panel 11']) {
+    await openPiece(name);
+    await me.reads('as computed');
+  }
+});

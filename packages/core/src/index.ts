@@ -160,6 +160,7 @@ export { bodyAt, sideBySide } from './piece/bodyAt';
 export { type DrawnLayer, drawnLayers } from './piece/drawnLayers';
 export { fitQuestion } from './piece/fitQuestion';
 export { drawnWare, snapshotOf } from './piece/snapshot';
+export { anotherLike, nextName } from './piece/another';
 export { outdatedBy } from './piece/outdated';
 export { ENGINE_VERSION, earlierEngine, toldBy } from './version';
 export {

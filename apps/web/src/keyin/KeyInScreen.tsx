@@ -4,8 +4,6 @@ import type { Piece } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { v7 as uuid } from 'uuid';
-import { usePrograms } from '@/data/programs';
 import { useUnits } from '@/data/studio';
 import { stepName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
@@ -13,7 +11,7 @@ import { OutdatedChoice } from '@/piece/OutdatedChoice';
 import { QueueNotice } from '@/piece/QueueNotice';
 import { useDraft } from '@/outbox/drafts';
 import { pieceQueue } from '@/outbox/kinds';
-import { useSave, useShownQueue } from '@/outbox/useOutbox';
+import { useShownQueue } from '@/outbox/useOutbox';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import type { StepPageParts } from '@/piece/useStepPage';
 import { OnPaper } from '@/files/OnPaper';
@@ -37,7 +35,7 @@ import { OtherKiln } from './OtherKiln';
 import { ReadBack } from './ReadBack';
 import { Rounded } from './Rounded';
 import { StartFiring } from './StartFiring';
-import { alreadyIn, slotFor, slotsOf, standingOf } from './slots';
+import { useProgram } from './useProgram';
 
 const NONE: ReadonlySet<number> = new Set();
 
@@ -70,25 +68,10 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
     if (!next.delete(index)) next.add(index);
     setKeyed(next);
   };
-  const programs = usePrograms(schedule.id);
-  const keyProgram = useSave('keyProgram');
-  const standing = standingOf(programs, controller.id);
   const figures = rows.map(({ rate, target, hold_min }): PanelRow => ({ rate, target, hold_min }));
-  const already = alreadyIn(standing, figures);
-  const [chosen, setSlot] = useState<{ of: string; slot: number } | null>(null);
-  const slot = chosen?.of === schedule.id ? chosen.slot : (already?.slot ?? slotFor(controller, standing));
-  // What it shows there until this is keyed over it.
-  const there = standing.find((one) => one.slot === slot);
-  const older = there && there.rows.length > 0 && there.scheduleId !== schedule.id ? there : undefined;
-  /** read: as it was read back; null where nobody looked. */
-  const stands = (now: { read: readonly PanelRow[]; slips: number } | null): void => {
-    // One that is on no shelf any more has no programs.
-    if (!shelves.controllers.some(({ id }) => id === controller.id)) return;
-    const at = Date.now();
-    const told = now ? { rows: [...now.read], readAt: at, slips: now.slips } : { rows: figures };
-    keyProgram.save({ id: uuid(), controllerId: controller.id, controllerName: controller.name, slot, scheduleId: schedule.id, keyedAt: at, ...told });
-    setSlot({ of: schedule.id, slot });
-  };
+  const onShelf = shelves.controllers.some(({ id }) => id === controller.id);
+  const program = useProgram(schedule.id, controller, figures, onShelf);
+  const { slot, older } = program;
   const column = { flex: 1 } as const;
   return (
     <Screen
@@ -140,17 +123,18 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
           </View>
           <View style={{ paddingHorizontal: space.large, paddingTop: space.small, gap: space.small }}>
             <InProgram
-              {...{ controller, programs, slot }}
+              {...{ controller, slot }}
+              programs={program.programs}
               scheduleId={schedule.id}
               rows={figures}
-              onSlot={(next) => setSlot({ of: schedule.id, slot: next })}
+              onSlot={program.choose}
               onAsItStands={
                 keyed.size === rows.length
                   ? undefined
-                  : (program) => {
-                      setSlot({ of: schedule.id, slot: program.slot });
+                  : (standing) => {
+                      program.choose(standing.slot);
                       setKeyed(new Set(rows.keys()));
-                      setFound({ of: schedule.id, slips: program.slips });
+                      setFound({ of: schedule.id, slips: standing.slips });
                     }
               }
             />
@@ -231,11 +215,11 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               key={`${schedule.id} ${decks}`}
               {...{ schedule, controller }}
               begins={decks > 0}
-              program={slotsOf(controller).last > 1 ? slot : null}
+              program={program.single ? null : slot}
               older={older?.rows ?? []}
               onRead={(read) => {
                 setFound({ of: schedule.id, slips: read?.slips ?? null });
-                if (read) stands(read);
+                if (read) program.stands(read);
               }}
             />
             <BeforeStart schedule={schedule} />
@@ -252,7 +236,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               onStarted={() => {
                 draft.done();
                 // Only where it was said or shown into which program it goes.
-                if (keyed.size === rows.length && !already && slips === null && (decks > 0 || chosen !== null)) stands(null);
+                if (keyed.size === rows.length && !program.already && slips === null && (decks > 0 || program.isChosen)) program.stands(null);
               }}
             />
           </View>

@@ -27,6 +27,7 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { Slips } from './Slips';
+import type { ReadRows } from './useProgram';
 
 export interface ReadBackProps {
   schedule: Schedule;
@@ -38,7 +39,7 @@ export interface ReadBackProps {
   /** What stood in that program before. */
   older: readonly PanelRow[];
   /** What it shows and how many slips that has; null while it is read. */
-  onRead(read: { read: readonly PanelRow[]; slips: number } | null): void;
+  onRead(read: ReadRows | null): void;
 }
 
 /** null: the controller does not show that segment. */

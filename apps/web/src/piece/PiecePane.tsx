@@ -57,6 +57,7 @@ import { QueueNotice } from './QueueNotice';
 import { StepChain } from './StepChain';
 import { UndoBar } from './UndoBar';
 import { useFit } from './useFit';
+import { AnotherLike } from './AnotherLike';
 import { useLayup } from './useLayup';
 import { usePiecesHref } from './usePiecesQuery';
 
@@ -192,6 +193,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
         )}
         <StepChain layup={layup} piece={piece} shelves={shelves} open={open} onOpen={setOpen} besideStep={stepId} fits={fit?.verdict !== 'fails'} />
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+          {!beside && <AnotherLike piece={{ id: piece.id, name: layup.name, doc }} />}
           <SavePieceFile pieceId={piece.id} name={layup.name} />
           <DeletePiece piece={piece} />
           <Action

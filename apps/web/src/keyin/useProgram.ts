@@ -1,0 +1,46 @@
+/** Into which program of its controller a schedule is keyed, what stands there until then, and saying that it stands there. */
+import type { Controller, PanelRow } from '@torvin/core';
+import type { Program } from '@torvin/schema';
+import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { usePrograms } from '@/data/programs';
+import { useSave } from '@/outbox/useOutbox';
+import { alreadyIn, slotFor, slotsOf, standingOf } from './slots';
+
+export interface ReadRows {
+  read: readonly PanelRow[];
+  slips: number;
+}
+
+/** rows: as it is to be keyed. onShelf: the controller is a record still; one that is none has no programs. */
+export function useProgram(scheduleId: string, controller: Controller & { id: string; name: string }, rows: readonly PanelRow[], onShelf: boolean) {
+  const programs = usePrograms(scheduleId);
+  const key = useSave('keyProgram');
+  const [chosen, setChosen] = useState<{ of: string; slot: number } | null>(null);
+  const standing = standingOf(programs, controller.id);
+  const already = alreadyIn(standing, rows);
+  const isChosen = chosen?.of === scheduleId;
+  const slot = isChosen ? chosen.slot : (already?.slot ?? slotFor(controller, standing));
+  const there = standing.find((one) => one.slot === slot);
+  const choose = (next: number): void => setChosen({ of: scheduleId, slot: next });
+  return {
+    programs,
+    slot,
+    choose,
+    /** It was said by a person, or shown by what stands there. */
+    isChosen,
+    /** It has but one. */
+    single: slotsOf(controller).last === 1,
+    already,
+    /** Another schedule's figures, which it shows there until they are keyed over. */
+    older: there && there.rows.length > 0 && there.scheduleId !== scheduleId ? there : (undefined as Program | undefined),
+    /** read: as it was read back; null where nobody looked. */
+    stands(read: ReadRows | null): void {
+      if (!onShelf) return;
+      const keyedAt = Date.now();
+      const told = read ? { rows: [...read.read], readAt: keyedAt, slips: read.slips } : { rows: [...rows] };
+      key.save({ id: uuid(), controllerId: controller.id, controllerName: controller.name, slot, scheduleId, keyedAt, ...told });
+      choose(slot);
+    },
+  };
+}

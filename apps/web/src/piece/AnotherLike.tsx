@@ -1,0 +1,86 @@
+/** Another piece like this one, or several: the lay-up again, with its firings and their schedules where they are wanted. */
+import { anotherLike, nextName } from '@torvin/core';
+import type { Piece, Schedule } from '@torvin/schema';
+import { useQueryClient } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { scheduleReading } from '@/data/pieces';
+import { useOutbox } from '@/outbox/useOutbox';
+import { problemOfError } from '@/outside/client';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Field } from '@/ui/Field';
+import { Notice } from '@/ui/Notice';
+import { Tick } from '@/ui/Tick';
+import { putSchedule } from './putSchedule';
+
+const AT_MOST = 24;
+
+export function AnotherLike({ piece }: { piece: Pick<Piece, 'id' | 'name' | 'doc'> }) {
+  const router = useRouter();
+  const client = useQueryClient();
+  const outbox = useOutbox();
+  const [open, setOpen] = useState(false);
+  const [name, setName] = useState(() => nextName(piece.name));
+  const [typed, setTyped] = useState('1');
+  const [firings, setFirings] = useState(true);
+  const [working, setWorking] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const count = /^\d{1,2}$/.test(typed.trim()) ? Number(typed) : 0;
+  const wrongCount = count < 1 || count > AT_MOST ? `From 1 to ${AT_MOST}.` : undefined;
+  const wrongName = name.trim() === '' || name.length > 80 ? 'A name of 1 to 80 letters.' : undefined;
+
+  async function make(): Promise<void> {
+    setWorking(true);
+    setProblem(null);
+    try {
+      const wanted = piece.doc.steps.flatMap(({ id, scheduleId }) => (firings && scheduleId !== null ? [{ id, scheduleId }] : []));
+      const schedules = new Map<string, Schedule>();
+      for (const { id, scheduleId } of wanted) schedules.set(id, await client.fetchQuery(scheduleReading(outbox, scheduleId)));
+      const ids = Array.from({ length: count }, () => uuid());
+      ids.reduce((called, id) => {
+        put(id, called, schedules);
+        return nextName(called);
+      }, name.trim());
+      router.replace(`/pieces/${ids[0]}`);
+    } catch (error) {
+      setProblem(problemOfError(error).message);
+      setWorking(false);
+    }
+  }
+
+  function put(id: string, called: string, schedules: ReadonlyMap<string, Schedule>): void {
+    const { doc, repeats } = anotherLike(piece.doc, uuid, firings);
+    outbox.put('createPiece', { id, name: called, doc });
+    for (const { stepId, of } of repeats) {
+      const schedule = schedules.get(of);
+      const step = doc.steps.find((one) => one.id === stepId);
+      if (!schedule || !step) continue;
+      const { segments, snapshot, result, origin } = schedule;
+      putSchedule(client, outbox, { on: { id, name: called, doc, version: 0 }, doc, what: '', step, parentId: null, origin, segments, snapshot, result });
+    }
+  }
+
+  if (!open) return <Action kind="second" title="Make another" label="Make another like it" testID="make-another" onPress={() => setOpen(true)} />;
+  return (
+    <View style={{ flexBasis: '100%', gap: space.small }} role="group" aria-label="Another like it" testID="another-like">
+      <Field label={count > 1 ? 'Name of the first' : 'Name'} value={name} error={wrongName} onChange={setName} testID="another-name" />
+      <Field label="How many" value={typed} error={wrongCount} onChange={setTyped} keyboard="numeric" testID="another-count" />
+      {piece.doc.steps.length > 0 && (
+        <Tick on={firings} title="With its firings and their schedules" onPress={() => setFirings(!firings)} testID="another-firings" />
+      )}
+      {problem !== null && <Notice tone="warn">{problem}</Notice>}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+        <Action
+          title={count > 1 ? `Make ${count} like it` : 'Make it'}
+          disabled={working || wrongCount !== undefined || wrongName !== undefined}
+          testID="another-make"
+          onPress={() => void make()}
+        />
+        <Action kind="second" title="Not now" testID="another-not" onPress={() => setOpen(false)} />
+      </View>
+    </View>
+  );
+}
