@@ -22,6 +22,7 @@ export function useProgram(scheduleId: string, controller: Controller & { id: st
   const isChosen = chosen?.of === scheduleId;
   const slot = isChosen ? chosen.slot : (already?.slot ?? slotFor(controller, standing));
   const there = standing.find((one) => one.slot === slot);
+  const older: Program | undefined = there && there.rows.length > 0 && there.scheduleId !== scheduleId ? there : undefined;
   const choose = (next: number): void => setChosen({ of: scheduleId, slot: next });
   return {
     programs,
@@ -33,7 +34,7 @@ export function useProgram(scheduleId: string, controller: Controller & { id: st
     single: slotsOf(controller).last === 1,
     already,
     /** Another schedule's figures, which it shows there until they are keyed over. */
-    older: there && there.rows.length > 0 && there.scheduleId !== scheduleId ? there : (undefined as Program | undefined),
+    older,
     /** read: as it was read back; null where nobody looked. */
     stands(read: ReadRows | null): void {
       if (!onShelf) return;

@@ -93,6 +93,9 @@ test('it rings at the hold that it was told, and time stands until it is quieted
   expect(ran(rings, 600).at_s).toBe(rings.at_s);
   const quiet = pressedInRun(rings, 'quiet');
   expect(ran(quiet, 300)).toMatchObject({ held_s: 300, ringing: false });
+  const hotter = ran(pressedInRun(ran(quiet, 300), 'addDegrees'), 24 * HOUR_S);
+  expect(kinds(hotter).filter((kind) => kind === 'rings')).toHaveLength(1);
+  expect(hotter.state).toBe('done');
   expect(started(hours, { rings: true }).refused).toBe('It has no alarm.');
 });
 

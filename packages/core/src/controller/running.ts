@@ -190,7 +190,9 @@ function stepped(run: Run, most_s: number): Run {
 
 function arrived(run: Run): Run {
   const holding: Run = { ...run, state: 'holding' };
-  return run.ringsAt === run.index && run.held_s === 0 ? { ...told(holding, 'rings', 'rang'), ringing: true } : holding;
+  // Once: not again where it was made hotter, or the power was gone.
+  const rings = run.ringsAt === run.index && !run.events.some(({ kind }) => kind === 'rings');
+  return rings ? { ...told(holding, 'rings', 'rang'), ringing: true } : holding;
 }
 
 /** A part is over: as it ran it goes to what is past, and the next segment begins. */
