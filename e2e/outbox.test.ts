@@ -27,21 +27,18 @@ async function openPiece(name: string): Promise<Visitor> {
 }
 
 const ask = async <T>(path: string): Promise<T> => (await (await fetch(`${studio.address}/api/${path}`)).json()) as T;
+const standing = async (name: string): Promise<Piece | undefined> => (await wholePieces(studio.address)).find((one) => one.name === name);
 const saved = async (name: string): Promise<Piece> => {
-  const piece = (await wholePieces(studio.address)).find((one) => one.name === name);
+  const piece = await standing(name);
   if (!piece) throw new Error(`There is no piece ${name}.`);
   return piece;
 };
 
-/** The piece once it has been saved so often. */
+/** The piece once it has been saved so often; one that was begun without the server may not be there at first. */
 async function savedAt(name: string, version: number): Promise<Piece> {
-  let piece = await saved(name);
   const patience = Date.now() + 60_000;
-  while (piece.version < version && Date.now() < patience) {
-    await new Promise((resolve) => setTimeout(resolve, 50));
-    piece = await saved(name);
-  }
-  return piece;
+  while (((await standing(name))?.version ?? 0) < version && Date.now() < patience) await new Promise((resolve) => setTimeout(resolve, 50));
+  return saved(name);
 }
 
 async function setWork(me: Visitor, typed: string): Promise<void> {
