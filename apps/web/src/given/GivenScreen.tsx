@@ -4,22 +4,16 @@
  */
 import {
   type PaperAs,
+  type PurposefulSegment,
+  type Segment,
   RECIPES,
   type TemperatureUnit,
-  WRITTEN_ROWS_AT_MOST,
   type WrittenRow,
-  brokenOf,
-  brokenSentence,
   closedAfter,
-  consequences,
-  formatTemperature,
-  openingTemperature,
   outdatedBy,
   rowsWritten,
   segmentsWritten,
-  text,
   unitDoubt,
-  verdictOf,
   withRoles,
   writtenRows,
 } from '@torvin/core';
@@ -32,18 +26,18 @@ import { asRun } from '@/notebook/differences';
 import { useDraft } from '@/outbox/drafts';
 import { stepName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
-import { type Given, useGivenSchedule } from '@/piece/useGivenSchedule';
+import { useGivenSchedule } from '@/piece/useGivenSchedule';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
-import { Choice } from '@/ui/Choice';
 import { DraftOffer } from '@/ui/DraftOffer';
 import { Field } from '@/ui/Field';
 import { FileChoice } from '@/ui/FileChoice';
 import { Fold } from '@/ui/Fold';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
-import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
+import { type GivenHere, JudgedHere } from './JudgedHere';
+import { COLUMNS, EMPTY_ROW, PaperRows, PaperUnits } from './PaperRows';
 import { Proven } from './Proven';
 
 export interface GivenScreenProps {
@@ -54,17 +48,21 @@ export interface GivenScreenProps {
   proven: FiringDetail | null;
 }
 
-const EMPTY: WrittenRow = { rate: '', target: '', hold: '' };
-const COLUMNS = ['rate', 'target', 'hold'] as const;
 interface Written {
   rows: WrittenRow[];
   as: PaperAs;
 }
 
 const begun = (proven: FiringDetail | null, unit: TemperatureUnit): Written => ({
-  rows: proven ? rowsWritten(asRun(proven).segments, unit) : [EMPTY, EMPTY, EMPTY],
+  rows: proven ? rowsWritten(asRun(proven).segments, unit) : [EMPTY_ROW, EMPTY_ROW, EMPTY_ROW],
   as: { unit, rateAs: 'perHour', holdAs: 'minutes' },
 });
+
+/** What is run again is for what it was for there, as long as it has as many segments. */
+function forWhat(segments: readonly Segment[], proven: FiringDetail | null): PurposefulSegment[] | null {
+  const there = proven && asRun(proven).segments;
+  return there?.length === segments.length ? segments.map((segment, i) => ({ ...segment, role: there[i].role })) : null;
+}
 
 export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) {
   const router = useRouter();
@@ -76,13 +74,12 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
   useEffect(() => draft.keep({ rows, as }, first), [draft, rows, as, first]);
   const [pasted, setPasted] = useState('');
   const [fault, setFault] = useState<{ path: string; message: string } | null>(null);
-  const [judged, setJudged] = useState<(Given & { closes: boolean }) | null>(null);
+  const [judged, setJudged] = useState<GivenHere | null>(null);
   const change = (next: Partial<Written>): void => {
     setJudged(null);
     setFault(null);
     setWritten({ rows, as, ...next });
   };
-  const setRow = (index: number, part: Partial<WrittenRow>): void => change({ rows: rows.map((row, i) => (i === index ? { ...row, ...part } : row)) });
   const filled = rows.filter((row) => COLUMNS.some((column) => row[column].trim() !== ''));
   const read = segmentsWritten(filled, as);
   const doubt = read.ok ? unitDoubt(read.value, as) : '';
@@ -103,14 +100,13 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
     }
     let closes = false;
     const found = await given.judge(({ firing }) => {
-      const closed = closedAfter(withRoles(read.value, firing), firing);
+      const closed = closedAfter(forWhat(read.value, proven) ?? withRoles(read.value, firing), firing);
       closes = closed.closes;
       return closed.segments;
     });
     if (found) setJudged({ ...found, closes });
   }
 
-  const titles = { rate: RATES[as.rateAs], target: `°${as.unit}`, hold: HOLDS[as.holdAs] };
   return (
     <Screen
       title={proven ? 'Run again' : 'From paper'}
@@ -125,86 +121,8 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
           <Words>Write it as it stands on the paper. It is judged for this piece; nothing is computed in its place.</Words>
         )}
         <DraftOffer draft={draft} onTake={change} />
-        {!proven && (
-          <Choice<TemperatureUnit>
-            label="Degrees"
-            value={as.unit}
-            options={[
-              { value: 'C', title: '°C' },
-              { value: 'F', title: '°F' },
-            ]}
-            onChange={(unit) => change({ as: { ...as, unit } })}
-            testID="paper-unit"
-          />
-        )}
-        {!proven && (
-          <>
-            <Choice<PaperAs['rateAs']>
-              label="Rates are"
-              value={as.rateAs}
-              options={[
-                { value: 'perHour', title: 'an hour' },
-                { value: 'perMinute', title: 'a minute' },
-                { value: 'minutes', title: 'minutes to go' },
-              ]}
-              onChange={(rateAs) => change({ as: { ...as, rateAs } })}
-              testID="paper-rate"
-            />
-            <Choice<PaperAs['holdAs']>
-              label="Holds are"
-              value={as.holdAs}
-              options={[
-                { value: 'minutes', title: 'minutes' },
-                { value: 'hours', title: 'hours' },
-                { value: 'point', title: 'h.min' },
-              ]}
-              onChange={(holdAs) => change({ as: { ...as, holdAs } })}
-              testID="paper-hold"
-            />
-          </>
-        )}
-        <View role="group" aria-label="Rows" style={{ gap: space.small }} testID="paper-rows">
-          {rows.map((row, i) => (
-            <View key={i}>
-              <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.small }}>
-                <View style={{ width: 20, paddingBottom: space.medium }}>
-                  <Words bold>{i + 1}</Words>
-                </View>
-                {COLUMNS.map((column) => (
-                  <Field
-                    key={column}
-                    label={`${column}, ${titles[column]}`}
-                    value={row[column]}
-                    onChange={(value) => setRow(i, { [column]: value })}
-                    testID={`paper-${i}-${column}`}
-                  />
-                ))}
-                <Action
-                  kind="plain"
-                  title="×"
-                  label={`Take row ${i + 1} away`}
-                  disabled={rows.length === 1}
-                  testID={`paper-${i}-away`}
-                  onPress={() => change({ rows: rows.toSpliced(i, 1) })}
-                />
-              </View>
-              {fault?.path.startsWith(`${i}.`) && (
-                <Words size="label" bold tone="warn" role="alert" testID="paper-fault">
-                  {fault.message}
-                </Words>
-              )}
-            </View>
-          ))}
-        </View>
-        <View style={{ alignItems: 'flex-start' }}>
-          <Action
-            kind="second"
-            title="+ Row"
-            disabled={rows.length >= WRITTEN_ROWS_AT_MOST}
-            testID="paper-more"
-            onPress={() => change({ rows: [...rows, EMPTY] })}
-          />
-        </View>
+        {!proven && <PaperUnits as={as} onChange={(next) => change({ as: next })} />}
+        <PaperRows rows={rows} as={as} fault={fault} onChange={(next) => change({ rows: next })} />
         <Words size="label" tone="muted">
           A rate left empty is as fast as the kiln can. A figure with its own unit, such as 1480 °F or 1 h 30, means that.
         </Words>
@@ -244,7 +162,7 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
       <View style={{ padding: space.large, gap: space.small }}>
         <Action title={given.working ? 'Judging …' : 'Judge it for this piece'} disabled={given.working} testID="paper-judge" onPress={() => void judge()} />
         {given.problem && <Notice tone="warn">{given.problem.message}</Notice>}
-        {judged && <Judged judged={judged} proven={proven} />}
+        {judged && <JudgedHere judged={judged} proven={proven} />}
         {judged && (
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
             <Action
@@ -272,12 +190,6 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
   );
 }
 
-const RATES: Record<PaperAs['rateAs'], string> = { perHour: '°/h', perMinute: '°/min', minutes: 'min' };
-const HOLDS: Record<PaperAs['holdAs'], string> = { minutes: 'min', hours: 'h', point: 'h.min' };
-
-/** What the verdict says in short stands above it in full. */
-const IN_FULL = /^(Keeps every limit|Breaks \d+ limit|The kiln gets no further)/;
-
 /** Where it worked, and how that differs from what stands here. */
 function ProvenWords({ proven, piece, step, shelves }: Omit<GivenScreenProps, 'proven'> & { proven: FiringDetail }) {
   const units = useUnits();
@@ -289,36 +201,6 @@ function ProvenWords({ proven, piece, step, shelves }: Omit<GivenScreenProps, 'p
       <Notice tone="plain" testID="proven-differs">
         {differs.length === 0 ? 'What was fired then and what lies here are the same.' : differs.join(' ')}
       </Notice>
-    </View>
-  );
-}
-
-function Judged({ judged: { snapshot, segments, evaluation, closes }, proven }: { judged: Given & { closes: boolean }; proven: FiringDetail | null }) {
-  const units = useUnits();
-  const { firing } = snapshot;
-  const broken = brokenOf(evaluation.readings);
-  const said = broken.map((reading) => brokenSentence(reading, units, firing.look));
-  const { stalled } = evaluation.simulation;
-  const then = proven && { firing: proven.schedule.snapshot.firing, evaluation: asRun(proven).evaluation };
-  return (
-    <View style={{ gap: space.small }} testID="paper-judged">
-      {closes && (
-        <Words testID="paper-closes">{`After its last row the closed kiln cools by itself to ${text(formatTemperature(openingTemperature(firing), units.temperature))}.`}</Words>
-      )}
-      <Notice tone={broken.length > 0 || stalled ? 'warn' : 'plain'} testID={broken.length > 0 || stalled ? 'paper-breaks' : 'paper-keeps'}>
-        {stalled
-          ? `The kiln would get no further than ${text(formatTemperature(stalled.at_C, units.temperature))}.`
-          : broken.length === 0
-            ? 'For this piece it keeps every limit.'
-            : `For this piece it breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${said.join(' ')}`}
-      </Notice>
-      {then ? (
-        <SideBySide heads={['as it was there', 'here']} rows={consequences(then, { firing, evaluation }, units)} testID="proven-figures" />
-      ) : (
-        verdictOf(firing, evaluation, units, segments)
-          .filter((sentence) => !IN_FULL.test(sentence))
-          .map((sentence) => <Words key={sentence}>{sentence}</Words>)
-      )}
     </View>
   );
 }

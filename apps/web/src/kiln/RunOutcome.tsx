@@ -86,6 +86,11 @@ export function RunOutcome({ run, planned, start }: { run: Run; planned: Planned
             : 'Left alone from here it comes to this:'}
       </Words>
       {!same && <SideBySide heads={['as planned', isOver(run) ? 'as it ran' : 'as it runs']} rows={changes} testID="run-changes" />}
+      {simulation.stalled && (
+        <Notice tone="warn" testID="run-stalled">
+          {`The kiln gets no further than ${text(formatTemperature(simulation.stalled.at_C, units.temperature))}.`}
+        </Notice>
+      )}
       {broken.length > 0 && (
         <Notice tone="warn" testID="run-broken">
           {broken.map((reading) => brokenSentence(reading, units, firing.look)).join(' ')}

@@ -8,8 +8,7 @@ import { type KilnConstants, fullPowerHeating, naturalCooling, wallAfter } from 
 import type { Segment } from '../kiln/segment';
 import { temperatureIn } from '../units/convert';
 import { formatDuration, text } from '../units/format';
-import { segmentsOf } from './keyIn';
-import type { PanelRow } from './keyIn';
+import { type PanelRow, segmentsOf } from './keyIn';
 import { type Controller, type Profile, profileOf } from './profile';
 
 /** waiting: for its delay; going: towards a target; cut: without power; done: nothing is left to do; stopped: by hand or after a cut. */
@@ -54,8 +53,6 @@ export interface Run {
   ringsAt: number | null;
   ringing: boolean;
   events: readonly RunEvent[];
-  /** Kiln by time, as the controller reads it. */
-  trace: readonly { at_s: number; kiln_C: number }[];
   refused: string;
 }
 
@@ -75,26 +72,23 @@ const SIT: Segment = { rate_C_per_h: 0, target_C: 0, hold_s: 0 };
 export function startRun({ rows, controller, kiln, offset_K = 0, delay_s = 0, rings = false }: Started): Run {
   const profile = profileOf(controller);
   const program = segmentsOf(rows, controller);
-  const tooLong = delay_s > (profile.mostDelay_s ?? 0);
-  const refused =
-    program.length === 0
-      ? 'No program stands there.'
-      : tooLong && profile.mostDelay_s === undefined
-        ? 'It cannot delay a start.'
-        : tooLong
-          ? `It delays a start by ${text(formatDuration(profile.mostDelay_s ?? 0))} at most.`
-          : rings && !profile.alarms
-            ? 'It has no alarm.'
-            : '';
+  const refused = whyNot(profile, program, delay_s, rings);
   const kiln_C = kiln.ambient_C + offset_K;
   const ringsAt = rings ? hottestOf(program) : null;
   const run: Run = {
     ...{ profile, kiln, offset_K, program, state: 'waiting', at_s: 0, waits_s: delay_s, kiln_C, wall_C: kiln.ambient_C },
     ...{ index: 0, now: program[0] ?? SIT, held_s: 0, cutLeft_s: 0, cutFrom_C: 0, past: [], ringsAt, ringing: false },
-    ...{ events: [], trace: [{ at_s: 0, kiln_C }], refused },
+    ...{ events: [], refused },
   };
   if (refused !== '') return { ...run, state: 'stopped' };
   return delay_s > 0 ? run : begun(run);
+}
+
+function whyNot({ mostDelay_s, alarms }: Profile, program: readonly Segment[], delay_s: number, rings: boolean): string {
+  if (program.length === 0) return 'No program stands there.';
+  if (delay_s > 0 && mostDelay_s === undefined) return 'It cannot delay a start.';
+  if (mostDelay_s !== undefined && delay_s > mostDelay_s) return `It delays a start by ${text(formatDuration(mostDelay_s))} at most.`;
+  return rings && !alarms ? 'It has no alarm.' : '';
 }
 
 const hottestOf = (program: readonly Segment[]): number => program.reduce((best, { target_C }, i) => (target_C > program[best].target_C ? i : best), 0);
@@ -110,8 +104,6 @@ const STEP_K = 5;
 const STALLED_K_PER_S = 0.01 / 3600;
 /** A drop by more than this while the power was off is too much for a controller that only goes on where the kiln is still warm, K. */
 export const STILL_WARM_K = 30;
-/** A kept point of the trace, s. */
-const TRACED_S = 120;
 
 /** K/s towards there, positive; full power or switched off where nothing else is asked. */
 function rateTowards({ kiln, offset_K, wall_C }: Run, at_C: number, to_C: number, asked_C_per_h: number | null): number {
@@ -120,28 +112,23 @@ function rateTowards({ kiln, offset_K, wall_C }: Run, at_C: number, to_C: number
 }
 
 /** The kiln after at most so many seconds on the way to a temperature, and how many of them that took. */
-function moved(run: Run, to_C: number, asked_C_per_h: number | null, most_s: number): { run: Run; took_s: number; stalled: boolean } {
+function moved(run: Run, to_C: number, asked_C_per_h: number | null, most_s: number): { run: Run; took_s: number } {
   const direction = Math.sign(to_C - run.kiln_C);
   const left_K = Math.abs(to_C - run.kiln_C);
   const first = rateTowards(run, run.kiln_C, to_C, asked_C_per_h);
   const rate = rateTowards(run, run.kiln_C + (direction * Math.min(STEP_K, first * STEP_S, left_K)) / 2, to_C, asked_C_per_h);
-  if (!(rate > STALLED_K_PER_S)) return { run, took_s: most_s, stalled: true };
+  if (!(rate > STALLED_K_PER_S)) return { run, took_s: most_s };
   const took_s = Math.min(STEP_S, STEP_K / rate, left_K / rate, most_s);
   const kiln_C = took_s * rate >= left_K * (1 - 1e-9) ? to_C : run.kiln_C + direction * rate * took_s;
-  return { run: { ...run, kiln_C, wall_C: wallAfter(run.kiln, run.wall_C, run.kiln_C - run.offset_K, kiln_C - run.offset_K, took_s) }, took_s, stalled: false };
+  return { run: { ...run, kiln_C, wall_C: wallAfter(run.kiln, run.wall_C, run.kiln_C - run.offset_K, kiln_C - run.offset_K, took_s) }, took_s };
 }
 
 /** So much time further on, s; it stops short where it rings and where it is done. */
 export function ran(before: Run, seconds: number): Run {
   const until = before.at_s + seconds;
-  const trace = [...before.trace];
   let run: Run = before.refused === '' ? before : { ...before, refused: '' };
-  while (run.at_s < until - 1e-6 && run.state !== 'done' && !run.ringing) {
-    const next = stepped(run, until - run.at_s);
-    if (next.at_s - trace[trace.length - 1].at_s >= TRACED_S || next.state !== run.state) trace.push({ at_s: next.at_s, kiln_C: next.kiln_C });
-    run = next;
-  }
-  return { ...run, trace };
+  while (run.at_s < until - 1e-6 && run.state !== 'done' && !run.ringing) run = stepped(run, until - run.at_s);
+  return run;
 }
 
 const LONGEST_WAY_S = 10 * 24 * 3600;
