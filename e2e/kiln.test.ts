@@ -110,7 +110,7 @@ test('a start set for later is kept as planned, and the kiln says so', async () 
   await me.press('delay-by-start');
   await me.sees('delay-plan', new RegExp(plan.slice(0, 24)));
   await me.setTime('planned-start', at);
-  await me.sees('delay-plan', /^Starts at .*22:30, a delay of \d+ h/);
+  await me.sees('delay-plan', /^Starts at .*22:30, a delay of (\d+ d )?\d+ h/);
   await me.sees('delay-doubts', /delays a start by 24 h 00 at most: set it from .* on\./);
   await me.expectSound('a start set for later');
   await me.press('start-firing');

@@ -53,6 +53,7 @@ export const EditPiecePage = page('EditPiecePage');
 export const FiringPage = page('FiringPage');
 export const GivenPage = page('GivenPage');
 export const KeyInPage = page('KeyInPage');
+export const KilnPage = page('KilnPage');
 export const NewPiecePage = page('NewPiecePage');
 export const PiecePage = page('PiecePage');
 export const PracticePage = page('PracticePage');

@@ -6,6 +6,7 @@ export { EditPiecePage } from './EditPiecePage';
 export { FiringPage } from './FiringPage';
 export { GivenPage } from './GivenPage';
 export { KeyInPage } from './KeyInPage';
+export { KilnPage } from './KilnPage';
 export { NewPiecePage } from './NewPiecePage';
 export { PiecePage } from './PiecePage';
 export { PracticePage } from './PracticePage';

@@ -1,1 +1,1 @@
-export { KilnScreen as default } from '@/kiln/KilnScreen';
+export { KilnPage as default } from '@/workbench';

@@ -1,0 +1,3 @@
+import { KilnScreen } from '@/kiln/KilnScreen';
+
+export const KilnPage = () => <KilnScreen />;
