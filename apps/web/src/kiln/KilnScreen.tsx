@@ -30,9 +30,11 @@ const isReady = (one: WaitingPiece): one is Ready => one.for === 'kiln' && one.s
 export function KilnScreen() {
   const router = useRouter();
   const bench = useBench();
-  const shelves = useShelves().data;
+  const shelvesRead = useShelves();
   const programs = usePrograms();
-  if (!bench.data || !shelves) return <Waiting query={bench} title="Kiln" />;
+  if (!bench.data) return <Waiting query={bench} title="Kiln" />;
+  if (!shelvesRead.data) return <Waiting query={shelvesRead} title="Kiln" />;
+  const shelves = shelvesRead.data;
   const loads = byLoad(bench.data.inKiln);
   const ready = bench.data.waiting.filter(isReady);
   const controllers = shelves.controllers.filter(({ id }) => !shelves.archived.includes(id));
