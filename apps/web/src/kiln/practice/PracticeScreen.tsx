@@ -1,5 +1,5 @@
 /** Five tasks of a minute or two each at a controller of no make, passed by what they do to the glass; one's own score is kept. */
-import { PRACTICE_FIRING, TASKS, TYPICAL_CONTROLLERS, type Task, profileOf } from '@torvin/core';
+import { PRACTICE_FIRING, TASKS, TYPICAL_CONTROLLERS, type Task } from '@torvin/core';
 import type { RecordOf } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useState } from 'react';
@@ -19,7 +19,7 @@ import { FindTask } from './FindTask';
 import { LookTask } from './LookTask';
 import { ShortenTask } from './ShortenTask';
 import type { Practised } from './shared';
-import { type Score, keepScore, passedOf, readScore, scored } from './score';
+import { type Score, type Scored, keepScore, passedOf, readScore, scored } from './score';
 
 const ASKED: Record<Task, { title: string; about: string }> = {
   enter: { title: 'Enter this', about: 'three segments, figure by figure; one minute' },
@@ -49,7 +49,7 @@ export function PracticeScreen() {
     setScore(next);
     setKept(keepScore(next));
   };
-  const View_ = open && VIEWS[open.task];
+  const TaskView = open && VIEWS[open.task];
   return (
     <Screen title="Practice" subtitle="At a controller of no make; nothing here starts a kiln" back={{ title: 'Kiln', href: '/kiln' }}>
       <View style={{ gap: space.medium }}>
@@ -68,15 +68,11 @@ export function PracticeScreen() {
             {!kept && <Words tone="muted">This browser keeps nothing: the score is gone when the page is.</Words>}
             <View role="list" style={{ gap: space.medium }}>
               {TASKS.map((task) => {
-                const { tries, passed, passedAt } = score[task];
-                const times =
-                  tries === 0
-                    ? 'not tried yet'
-                    : `${tries === 1 ? 'tried once' : `tried ${tries} times`}, ${passed === 0 ? 'not passed yet' : `passed ${passed === 1 ? 'once' : `${passed} times`}, last on ${format(passedAt ?? 0, 'd MMM')}`}`;
+                const { passed } = score[task];
                 return (
                   <View key={task} role="listitem" style={{ gap: space.hair }} testID={`task-${task}`}>
                     <Words bold>{ASKED[task].title}</Words>
-                    <Words size="label" tone="muted">{`${ASKED[task].about}. ${times[0].toUpperCase()}${times.slice(1)}.`}</Words>
+                    <Words size="label" tone="muted">{`${ASKED[task].about}. ${triesWords(score[task])}`}</Words>
                     <View style={{ alignItems: 'flex-start' }}>
                       <Action
                         kind="second"
@@ -84,7 +80,7 @@ export function PracticeScreen() {
                         label={`${ASKED[task].title}: ${passed > 0 ? 'once more' : 'begin'}`}
                         disabled={!composed.value || composed.stale}
                         testID={`begin-${task}`}
-                        onPress={() => setOpen({ task, turn: tries })}
+                        onPress={() => setOpen({ task, turn: score[task].tries })}
                       />
                     </View>
                   </View>
@@ -93,14 +89,13 @@ export function PracticeScreen() {
             </View>
           </>
         )}
-        {open && View_ && composed.value && (
+        {open && TaskView && composed.value && (
           <View style={{ gap: space.medium }} key={`${open.task} ${open.turn}`}>
             <Words size="title" bold role="heading" aria-level={2}>
               {ASKED[open.task].title}
             </Words>
-            <View_
+            <TaskView
               controller={controller}
-              profile={profileOf(counting)}
               segments={composed.value.segments}
               evaluation={composed.value}
               turn={open.turn}
@@ -111,7 +106,7 @@ export function PracticeScreen() {
                 kind="second"
                 title="Another try"
                 testID="another-try"
-                onPress={() => setOpen({ task: open.task, turn: score[open.task].tries + (score[open.task].tries === open.turn ? 1 : 0) })}
+                onPress={() => setOpen({ task: open.task, turn: Math.max(score[open.task].tries, open.turn + 1) })}
               />
               <Action kind="plain" title="All tasks" testID="all-tasks" onPress={() => setOpen(null)} />
             </View>
@@ -120,4 +115,12 @@ export function PracticeScreen() {
       </View>
     </Screen>
   );
+}
+
+const times = (count: number): string => (count === 1 ? 'once' : `${count} times`);
+
+function triesWords({ tries, passed, passedAt }: Scored): string {
+  if (tries === 0) return 'Not tried yet.';
+  if (passedAt === null) return `Tried ${times(tries)}, not passed yet.`;
+  return `Tried ${times(tries)}, passed ${times(passed)}, last on ${format(passedAt, 'd MMM')}.`;
 }

@@ -4,7 +4,6 @@ import { Notice } from '@/ui/Notice';
 
 export interface Practised {
   controller: Controller & { name: string };
-  profile: Profile;
   /** The schedule that is practised on, and what it comes to. */
   segments: PurposefulSegment[];
   evaluation: Evaluation;
