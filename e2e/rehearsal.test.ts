@@ -71,6 +71,26 @@ test('what stands in a program is used as it stands; the older figures are told 
   await me.expectSound('what stands in the controllers');
 });
 
+test('read back and rehearsed while the server is killed, it stands in its program at once and is sent when the server is back', async () => {
+  await openSheet('Lamp panel, left');
+  const slot = Number(/\d+/.exec(await me.text('slot'))![0]);
+  await studio.kill();
+  await readBack();
+  await me.sees('already-in', new RegExp(`stand in program ${slot} already: Lamp panel, left, since .* read back without a slip`));
+  await me.press('open-rehearsal');
+  await me.press('key-for-me');
+  await me.press('rehearsal-start');
+  await me.sees('run-verdict', /^Left alone it goes as planned\.$/);
+  await studio.start();
+  await me.gone('connection');
+  const stands = async (): Promise<boolean> => {
+    const programs = (await (await fetch(`${studio.address}/api/programs`)).json()) as { slot: number; pieceName: string }[];
+    return programs.some((one) => one.slot === slot && one.pieceName === 'Lamp panel, left');
+  };
+  for (let tries = 0; tries < 300 && !(await stands()); tries += 1) await new Promise((resolve) => setTimeout(resolve, 100));
+  expect(await stands()).toBe(true);
+});
+
 test('a firing is rehearsed: keyed with a slip, mended, delayed, looked into, held longer, without power, and compared with the plan', async () => {
   await openSheet('Plaque no. 14');
   await me.press('open-rehearsal');

@@ -1,6 +1,9 @@
 /** What stands in the programs of the controllers, and where a schedule stood that was keyed over. */
 import { type Program, api } from '@torvin/schema';
 import { queryOptions, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { shownPrograms } from '@/outbox/shown';
+import { useEntries } from '@/outbox/useOutbox';
 import { call } from '@/outside/client';
 import { keys } from '@/outside/keys';
 
@@ -9,5 +12,9 @@ export const programsReading = (schedule = '') =>
 
 const NONE: readonly Program[] = [];
 
-/** Nothing while it is read, or where the server does not answer and nothing was kept. */
-export const usePrograms = (schedule = ''): readonly Program[] => useQuery(programsReading(schedule)).data ?? NONE;
+/** As they will stand once what waits has been saved; nothing while it is read, or where nothing was kept of it. */
+export function usePrograms(schedule = ''): readonly Program[] {
+  const entries = useEntries();
+  const { data = NONE } = useQuery(programsReading(schedule));
+  return useMemo(() => shownPrograms(data, entries, schedule), [data, entries, schedule]);
+}

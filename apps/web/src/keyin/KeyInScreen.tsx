@@ -70,7 +70,8 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
   };
   const figures = rows.map(({ rate, target, hold_min }): PanelRow => ({ rate, target, hold_min }));
   const onShelf = shelves.controllers.some(({ id }) => id === controller.id);
-  const program = useProgram(schedule.id, controller, figures, onShelf);
+  const of = { pieceId: piece.id, pieceName: piece.name, stepId: step.id };
+  const program = useProgram({ scheduleId: schedule.id, of, controller, rows: figures, onShelf });
   const { slot, older } = program;
   const column = { flex: 1 } as const;
   return (

@@ -12,8 +12,18 @@ export interface ReadRows {
   slips: number;
 }
 
-/** rows: as it is to be keyed. onShelf: the controller is a record still; one that is none has no programs. */
-export function useProgram(scheduleId: string, controller: Controller & { id: string; name: string }, rows: readonly PanelRow[], onShelf: boolean) {
+export interface Keyed {
+  scheduleId: string;
+  /** What it is of. */
+  of: Pick<Program, 'pieceId' | 'pieceName' | 'stepId'>;
+  controller: Controller & { id: string; name: string };
+  /** As it is to be keyed. */
+  rows: readonly PanelRow[];
+  /** The controller is a record still; one that is none has no programs. */
+  onShelf: boolean;
+}
+
+export function useProgram({ scheduleId, of, controller, rows, onShelf }: Keyed) {
   const programs = usePrograms(scheduleId);
   const key = useSave('keyProgram');
   const [chosen, setChosen] = useState<{ of: string; slot: number } | null>(null);
@@ -40,7 +50,7 @@ export function useProgram(scheduleId: string, controller: Controller & { id: st
       if (!onShelf) return;
       const keyedAt = Date.now();
       const told = read ? { rows: [...read.read], readAt: keyedAt, slips: read.slips } : { rows: [...rows] };
-      key.save({ id: uuid(), controllerId: controller.id, controllerName: controller.name, slot, scheduleId, keyedAt, ...told });
+      key.save({ id: uuid(), controllerId: controller.id, controllerName: controller.name, slot, scheduleId, of, keyedAt, ...told });
       choose(slot);
     },
   };

@@ -11,6 +11,7 @@ import { useBench } from '@/data/bench';
 import { useShelves } from '@/data/pieces';
 import { usePrograms } from '@/data/programs';
 import { slotsOf, standingOf, standsWords } from '@/keyin/slots';
+import type { Variables } from '@/outbox/kinds';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { runHref } from '@/piece/StepChain';
 import { space } from '@/theme/theme';
@@ -85,6 +86,8 @@ export function KilnScreen() {
 const holdsWords = (standing: readonly Program[]): string =>
   standing.length === 0 ? 'nothing is known to stand in it' : `${standing.length === 1 ? 'one program' : `${standing.length} programs`} known`;
 
+const NOTHING_KNOWN = { pieceId: null, pieceName: null, stepId: null };
+
 /** What stands in each program that can be written over. */
 function Programs({ controller, standing }: { controller: Controller & { id: string; name: string }; standing: readonly Program[] }) {
   const router = useRouter();
@@ -93,13 +96,13 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
   const now = new Date();
   const { first, last } = slotsOf(controller);
   const slots = Array.from({ length: last - first + 1 }, (_, i) => first + i);
-  const stands = (slot: number, what: Pick<Program, 'scheduleId' | 'rows' | 'readAt' | 'slips'>) => ({
+  const stands = (slot: number, what: Pick<Program, 'scheduleId' | 'rows' | 'readAt' | 'slips'>, of: Variables['keyProgram']['of']) => ({
     ...{ id: uuid(), controllerId: controller.id, controllerName: controller.name, slot, keyedAt: Date.now() },
-    ...what,
+    ...{ ...what, of },
   });
-  function forget({ slot, scheduleId, rows, readAt, slips }: Program): void {
-    key.save(stands(slot, { scheduleId: null, rows: [], readAt: null, slips: null }));
-    const bringBack = (): unknown => outbox.put('keyProgram', stands(slot, { scheduleId, rows, readAt, slips }));
+  function forget({ slot, scheduleId, rows, readAt, slips, pieceId, pieceName, stepId }: Program): void {
+    key.save(stands(slot, { scheduleId: null, rows: [], readAt: null, slips: null }, NOTHING_KNOWN));
+    const bringBack = (): unknown => outbox.put('keyProgram', stands(slot, { scheduleId, rows, readAt, slips }, { pieceId, pieceName, stepId }));
     offerBack({ what: `Program ${slot} is something else now.`, bringBack: () => void bringBack() });
   }
   return (

@@ -3,7 +3,7 @@ import { QueryClient } from '@tanstack/react-query';
 import { IDBFactory } from 'fake-indexeddb';
 import { type Variables, firingOnto, readEntry, recordOnto, saveKinds, wayOn } from './kinds';
 import type { Outbox, Refusal, SaveKind } from './outbox';
-import { pieceNow, shownPiece, shownRows, shownShelves } from './shown';
+import { pieceNow, shownPiece, shownPrograms, shownRows, shownShelves } from './shown';
 import { dropPicture, keepPicture, knownNames, localIdsIn, localName, readPicture } from './pictures';
 
 const sheet = (id: string, thickness_m = 0.003) => ({ id, form: 'sheet', glassId: 'clear', thickness_m }) as const;
@@ -100,6 +100,27 @@ test.each([
   ['savePiece', 'impossible', 'again'],
 ] as const)('%s refused for being %s goes on by %s', (name, code, way) => {
   expect(wayOn(name, { problem: { code, path: '', message: '' }, current: { version: 3 } })).toBe(way);
+});
+
+test('programs are shown as what waits will leave them: keyed over, told of where its schedule is asked about, once', () => {
+  const of = { pieceId: 'p', pieceName: 'Tray', stepId: 's' };
+  const program = (id: string, scheduleId: string | null, more: object = {}) => ({
+    ...{ id, controllerId: 'box', slot: 3, scheduleId, rows: [], keyedAt: 100, readAt: null, slips: null, ...of, keyedOverAt: null },
+    ...more,
+  });
+  const standing = [program('a', 'old'), program('b', 'other', { slot: 4 })];
+  const body = { id: 'c', controllerId: 'box', slot: 3, scheduleId: 'new', rows: [], keyedAt: 200, readAt: 200, slips: 0 };
+  const waiting = [{ name: 'keyProgram', variables: { ...body, controllerName: 'Box', of: { ...of, pieceName: 'Disc' } } }];
+  const shown = shownPrograms(standing, waiting, 'new');
+  expect(shown.map(({ id, pieceName, slips }) => [id, pieceName, slips])).toEqual([
+    ['b', 'Tray', null],
+    ['c', 'Disc', 0],
+  ]);
+  expect(shown[1]).not.toHaveProperty('controllerName');
+  expect(shownPrograms(standing, waiting, 'old').find(({ id }) => id === 'a')).toMatchObject({ keyedOverAt: 200 });
+  // The server has it by now.
+  expect(shownPrograms(shown, waiting, 'new')).toEqual(shown);
+  expect(shownPrograms(standing, [{ ...waiting[0], refused: { problem: { code: '', path: '', message: '' } } }], 'new')).toEqual(standing);
 });
 
 describe('what a page of another version kept', () => {

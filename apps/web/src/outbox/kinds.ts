@@ -15,6 +15,7 @@ import type {
   Piece,
   PieceDoc,
   PiecePage,
+  Program,
   SavedSchedule,
   Schedule,
   Shelves,
@@ -45,7 +46,8 @@ export interface Variables {
   deleteFiring: { id: string; pieceName: string };
   restoreFiring: { id: string; pieceName: string };
   openLoad: { id: string; openedAt: number | null };
-  keyProgram: NewProgram & { controllerName: string };
+  /** of: what its schedule is of, to be shown until the server has said so. */
+  keyProgram: NewProgram & { controllerName: string; of: Pick<Program, 'pieceId' | 'pieceName' | 'stepId'> };
   addPhoto: { id: string; fileName: string };
   saveRecord: { kind: KindName; record: AnyRecord; before: AnyRecord | null };
   archiveRecord: { kind: KindName; id: string; name: string; archived: boolean };
@@ -204,7 +206,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     },
     keyProgram: {
       queue: ({ controllerId }) => `programs ${controllerId}`,
-      send: ({ controllerName: _name, ...body }) => call(api.keyProgram, { body }),
+      send: ({ controllerName: _name, of: _of, ...body }) => call(api.keyProgram, { body }),
       taken: () => void readAnew(client, keys.programs()),
       needs: ({ scheduleId }) => (scheduleId === null ? [] : [scheduleId]),
       words: ({ slot, controllerName }) => `What stands in program ${slot} of ${controllerName}`,

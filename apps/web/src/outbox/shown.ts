@@ -1,5 +1,5 @@
 /** What the server has, shown as the saves that wait will leave it. */
-import { type AnyRecord, type KindName, type Piece, type PieceRow, type Shelves, inOrder, rowOfPiece } from '@torvin/schema';
+import { type AnyRecord, type KindName, type Piece, type PieceRow, type Program, type Shelves, inOrder, rowOfPiece } from '@torvin/schema';
 import type { QueryClient } from '@tanstack/react-query';
 import { keys } from '@/outside/keys';
 import { type Variables, pieceOnto, pieceQueue, recordOnto, withSchedule } from './kinds';
@@ -82,6 +82,22 @@ export function shownShelves(shelves: Shelves, waiting: Waiting): Shelves {
     const others = now.archived.filter((one) => one !== id);
     return { ...now, archived: archived ? [...others, id] : others };
   }, shelves);
+}
+
+/** Programs as they will stand; what was keyed over is told of where its own schedule is asked about, as the server does. */
+export function shownPrograms(programs: readonly Program[], waiting: Waiting, scheduleId: string): readonly Program[] {
+  return waiting.reduce<readonly Program[]>((now, { name, variables, refused }) => {
+    if (name !== 'keyProgram' || refused) return now;
+    const { controllerName: _name, of, ...keyed } = variables as Variables['keyProgram'];
+    if (now.some(({ id }) => id === keyed.id)) return now;
+    const next: Program = { ...keyed, readAt: keyed.readAt ?? null, slips: keyed.slips ?? null, ...of, keyedOverAt: null };
+    const left = now.flatMap((one): Program[] => {
+      if (one.controllerId !== next.controllerId || one.slot !== next.slot) return [one];
+      const isAsked = one.scheduleId === scheduleId && next.scheduleId !== scheduleId;
+      return isAsked ? [{ ...one, keyedOverAt: one.keyedOverAt ?? next.keyedAt }] : [];
+    });
+    return [...left, next];
+  }, programs);
 }
 
 const withList = (shelves: Shelves, kind: KindName, change: (list: readonly AnyRecord[]) => AnyRecord[]): Shelves => ({
