@@ -61,6 +61,15 @@ test('keyed once however often it is sent; keyed again, the same schedule is not
   ]);
 });
 
+test('of two keyed at one moment the later id stands', async () => {
+  const [first, second] = [keyed({}), keyed({ rows: [] })];
+  await send(second);
+  await send(first);
+  expect(second.id > first.id).toBe(true);
+  const there = (await standing()).filter(({ slot, controllerId }) => slot === 6 && controllerId === 'grey-box');
+  expect(there.map(({ id }) => id)).toEqual([second.id]);
+});
+
 test.each([
   ['a program that it does not have', { slot: 7 }, 422, 'slot'],
   ['one that came with it', { slot: 2 }, 422, 'slot'],

@@ -1,7 +1,7 @@
 /** What stands in the programs of the controllers. Rows are only added: what was keyed last into a program stands, the rest was keyed over. */
 import { ProblemError, profileOf } from '@torvin/core';
 import type { NewProgramSchema, Program } from '@torvin/schema';
-import { and, asc, eq, gt, notExists, or, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, gte, max, or } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
 import { type Database, writing } from '../db/database';
@@ -16,7 +16,9 @@ const later = alias(programs, 'later');
 const newer = and(
   eq(later.controllerId, programs.controllerId),
   eq(later.slot, programs.slot),
-  or(gt(later.keyedAt, programs.keyedAt), and(eq(later.keyedAt, programs.keyedAt), gt(later.id, programs.id))),
+  gte(later.keyedAt, programs.keyedAt),
+  // Ids rise with time: of two of one moment the greater is the newer.
+  or(gt(later.keyedAt, programs.keyedAt), gt(later.id, programs.id)),
 );
 
 const read = (db: Database) =>
@@ -28,18 +30,19 @@ const read = (db: Database) =>
 
 /** Those that stand, by controller and slot; of a schedule also those that were keyed over, the last of each slot. */
 export function standingPrograms(db: Database, scheduleId = ''): Program[] {
-  const standing = read(db)
-    .where(
-      notExists(
-        db
-          .select({ one: sql`1` })
-          .from(later)
-          .where(newer),
-      ),
-    )
-    .orderBy(asc(programs.controllerId), asc(programs.slot))
-    .all()
-    .map(({ program, ...more }): Program => ({ ...program, ...more, keyedOverAt: null }));
+  const { controllerId, slot } = programs;
+  const newest = db
+    .select({ controllerId, slot, at: max(programs.keyedAt).as('at') })
+    .from(programs)
+    .groupBy(controllerId, slot)
+    .as('newest');
+  const rows = read(db)
+    .innerJoin(newest, and(eq(controllerId, newest.controllerId), eq(slot, newest.slot), eq(programs.keyedAt, newest.at)))
+    .orderBy(asc(controllerId), asc(slot), asc(programs.id))
+    .all();
+  const standing = rows
+    .filter(({ program }, i) => rows[i + 1]?.program.slot !== program.slot || rows[i + 1].program.controllerId !== program.controllerId)
+    .map(({ program, pieceId, pieceName, stepId }): Program => ({ ...program, pieceId, pieceName, stepId, keyedOverAt: null }));
   if (scheduleId === '') return standing;
   const stood = read(db).where(eq(programs.scheduleId, scheduleId)).orderBy(asc(programs.keyedAt), asc(programs.id)).all();
   const last = new Map(stood.map((row) => [`${row.program.controllerId} ${row.program.slot}`, row]));
