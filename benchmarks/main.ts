@@ -16,6 +16,7 @@ import {
   simulationOf,
 } from '@torvin/core';
 import { measureDrag } from './drag';
+import { measureFold, measureInTime } from './inTime';
 import { measureFirstView, measureTenYears } from './tenYears';
 import { againstPlainC } from './plainC';
 import { secondOpinion } from './secondOpinion';
@@ -106,6 +107,8 @@ engine();
 plainC();
 secondOpinion();
 measureFirstView();
+measureFold();
+await measureInTime();
 await measureDrag(1);
 await measureDrag(4);
 await measureTenYears();

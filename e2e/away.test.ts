@@ -194,6 +194,7 @@ test('a newer Torvin is offered in a sentence: put off it comes with the next pa
 test('a page whose server has come to mean something else keeps what waits until it is loaded anew', async () => {
   const me = await phone('/pieces');
   await me.openPiece('Lamp panel, left');
+  await me.press('journey-0');
   const depth = await me.text('figure-depth');
   await studio.away(async () => {
     studio.program = renewed('other', { api: true });
@@ -208,6 +209,7 @@ test('a page whose server has come to mean something else keeps what waits until
     await laptop.page.bringToFront();
     await laptop.page.goto(`${studio.address}/pieces`);
     await laptop.openPiece('Lamp panel, left');
+    await laptop.press('journey-0');
     await laptop.sees('figure-depth', wanted);
   };
   await see(new RegExp(depth));

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Bench, FiringDetail, LoadAhead, Schedule } from '@torvin/schema';
-import { momentsOf } from '@torvin/core';
+import { momentsOf, firingsOf } from '@torvin/core';
 import { v7 as uuid } from 'uuid';
 import { wholePieces } from './server';
 import { setting } from './setting';
@@ -28,7 +28,7 @@ const AHEAD_MS = 4000;
 async function startedLongAgo(): Promise<void> {
   for (const { id, version } of await ask<LoadAhead[]>('GET', 'loads')) await ask('PUT', `loads/${id}`, { version, openedAt: Date.now() });
   const [piece] = (await wholePieces(studio.address)).filter(({ name }) => name === 'Plaque no. 14');
-  const { scheduleId } = piece.doc.steps[0];
+  const { scheduleId } = firingsOf(piece.doc)[0];
   const { segments, result } = await ask<Schedule>('GET', `schedules/${scheduleId}`);
   const { look } = momentsOf(segments, result.simulation);
   const firedAt = Math.round(Date.now() + AHEAD_MS - look.from_s * 1000);

@@ -133,7 +133,7 @@ test('a start set for later is kept as planned, and the kiln says so', async () 
   await me.expectSound('a load to be joined');
   await me.press('join-now');
   await me.heading(/^Bench$/);
-  await me.reads('Low kiln: Sundial disc, full fuse; Tray, smallest of three, full fuse');
+  await me.reads('Low kiln: Sundial disc, full fuse; Tray, smallest of three, slump');
 });
 
 test('a shape that cannot be is refused at its field, and nothing typed is lost', async () => {

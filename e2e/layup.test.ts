@@ -186,6 +186,7 @@ test('depth and cover are trimmed by their beads on the drawing, by finger and b
 
 test('undo goes back through ten edits, also after a reload, and redo forth again', async () => {
   await me.openPiece('Lamp panel, left');
+  await me.press('journey-0');
   const changedFrom = async (label: string): Promise<string> => {
     await me.page.waitForFunction(
       (was) => document.querySelector('[data-testid="section-editor"]')?.getAttribute('aria-label') !== was,

@@ -1,4 +1,5 @@
 /** Words and order: what is said once, what a touch explains, where a page is found again, what a keyboard and an ear meet. */
+import { firingsOf } from '@torvin/core';
 import { v7 as uuid } from 'uuid';
 import { wholePieces } from './server';
 import { setting } from './setting';
@@ -211,7 +212,7 @@ test('a long list stays where it was scrolled while more of it is read', async (
   const [piece] = (await wholePieces(studio.address)).filter(({ name }) => name === 'Test tiles, clear');
   for (let i = 0; i < 90; i += 1) {
     const body = {
-      ...{ id: uuid(), pieceId: piece.id, scheduleId: piece.doc.steps[0].scheduleId, zone: 'Europe/Lisbon', result: 'right', asItIs: true },
+      ...{ id: uuid(), pieceId: piece.id, scheduleId: firingsOf(piece.doc)[0].scheduleId, zone: 'Europe/Lisbon', result: 'right', asItIs: true },
       firedAt: Date.now() - (400 + 30 * i) * 3600e3,
     };
     const saved = await fetch(`${studio.address}/api/firings`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });

@@ -1,4 +1,5 @@
 /** What is saved is never lost, nor in the way of itself: offline, in two tabs, without room, when a tab is closed at once. */
+import { firingsOf, laidLayers } from '@torvin/core';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -68,7 +69,7 @@ describe('while the server is away', () => {
     expect(await me.has('stale-choice')).toBe(false);
     const after = await savedAt('Sundial disc', before.version + 2);
     expect(after.version).toBe(before.version + 2);
-    expect(after.doc.steps).toEqual(before.doc.steps);
+    expect(firingsOf(after.doc)).toEqual(firingsOf(before.doc));
     await me.page.close();
   });
 
@@ -110,7 +111,7 @@ describe('while the server is away', () => {
     const glasses = await ask<{ id: string; name: string; version: number }[]>('glasses');
     const [gorse] = glasses.filter(({ name }) => name === 'Gorse');
     expect(gorse.version).toBe(1);
-    expect(after).toMatchObject({ version: 2, doc: { layers: [{ glassId: gorse.id, thickness_m: 0.005 }] } });
+    expect(after).toMatchObject({ version: 2, doc: { journey: [{ layers: [{ glassId: gorse.id, thickness_m: 0.005 }] }] } });
     expect((await wholePieces(studio.address)).filter(({ name }) => name === after.name)).toHaveLength(1);
     await me.page.close();
   });
@@ -137,8 +138,8 @@ describe('while the server is away', () => {
     await me.heading(/^Tack fuse$/);
     await me.sees('schedule-state', /^as computed$/);
     const after = await saved('Plaque no. 14');
-    expect(after.doc.steps.map(({ look }) => look)).toEqual([...before.doc.steps.map(({ look }) => look), 'tack']);
-    expect(after.doc.steps.at(-1)?.scheduleId).not.toBeNull();
+    expect(firingsOf(after.doc).map(({ look }) => look)).toEqual([...firingsOf(before.doc).map(({ look }) => look), 'tack']);
+    expect(firingsOf(after.doc).at(-1)?.scheduleId).not.toBeNull();
     expect(me.troubles.filter((trouble) => !/REFUSED|ERR_/.test(trouble))).toEqual([]);
     await me.page.close();
   });
@@ -177,6 +178,7 @@ describe('while the server is away', () => {
 
   test('a browser without room says that nothing is kept, and warns before the page is left', async () => {
     const me = await openPiece('Bird-bath basin');
+    await me.press('journey-0');
     await me.page.evaluate(() => {
       Storage.prototype.setItem = () => {
         throw new DOMException('full', 'QuotaExceededError');
@@ -206,6 +208,7 @@ describe('while the server is away', () => {
 describe('mine over theirs', () => {
   test('leaves the schedule that was made elsewhere meanwhile', async () => {
     const me = await openPiece('Lamp panel, left');
+    await me.press('journey-0');
     const { id, version, doc } = await saved('Lamp panel, left');
     await studio.away(async () => {
       await me.press('layer-row-1');
@@ -214,7 +217,7 @@ describe('mine over theirs', () => {
       await me.page.goto('about:blank');
     });
     // Somebody else: a schedule made by hand.
-    const [{ id: stepId, scheduleId }] = doc.steps;
+    const [{ id: stepId, scheduleId }] = firingsOf(doc);
     const { segments } = await ask<{ segments: { target_C: number }[] }>(`schedules/${scheduleId}`);
     const made = {
       id: uuid(),
@@ -231,7 +234,7 @@ describe('mine over theirs', () => {
     });
     expect(answer.status).toBe(200);
     const theirs = await saved('Lamp panel, left');
-    expect(theirs.doc.steps[0].scheduleId).toBe(made.id);
+    expect(firingsOf(theirs.doc)[0].scheduleId).toBe(made.id);
     await me.page.goto(`${studio.address}/pieces`);
     await me.sees('connection', /^1 not saved$/);
     await me.press('connection');
@@ -239,8 +242,8 @@ describe('mine over theirs', () => {
     await me.press('refused-mine');
     await me.gone('connection');
     const both = await savedAt('Lamp panel, left', theirs.version + 1);
-    expect(both.doc.steps).toEqual(theirs.doc.steps);
-    expect(both.doc.layers).not.toEqual(doc.layers);
+    expect(firingsOf(both.doc)).toEqual(firingsOf(theirs.doc));
+    expect(laidLayers(both.doc)).not.toEqual(laidLayers(doc));
     await me.page.close();
   });
 });
@@ -256,7 +259,7 @@ test('a tab that is closed at once has saved what it showed', async () => {
   await me.sees('figure-depth', /8 mm/);
   await me.page.close({ runBeforeUnload: true });
   const after = await savedAt('Test tiles, clear', before.version + 2);
-  expect(after.doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.004 }]);
+  expect(laidLayers(after.doc)).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.004 }]);
 });
 
 describe('what was typed and not saved', () => {

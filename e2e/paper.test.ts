@@ -1,4 +1,5 @@
 /** What comes out of the printer: one page for a run sheet and one for a key-in sheet, whatever the screen and the paper. */
+import { firingsOf } from '@torvin/core';
 import { wholePieces } from './server';
 import { setting } from './setting';
 import { PHONE, Visitor, WIDE } from './visitor';
@@ -45,7 +46,7 @@ describe.each([
   ] as const)('the %s prints on one page of A4 and of Letter, over all of it, in letters of 11 pt and more', async (_what, page, shown, words) => {
     const me = await Visitor.open(here.browser, size, 'dark');
     const [piece] = (await wholePieces(studio.address)).filter(({ name }) => name === 'Plaque no. 14');
-    await me.page.goto(`${studio.address}/pieces/${piece.id}/${page}?step=${piece.doc.steps[0].id}`);
+    await me.page.goto(`${studio.address}/pieces/${piece.id}/${page}?step=${firingsOf(piece.doc)[0].id}`);
     await me.find(shown);
     if (page === 'print') await me.page.waitForFunction(() => !document.querySelector('[data-testid="print"]')?.hasAttribute('disabled'));
     for (const format of ['A4', 'Letter'] as const) expect([format, pagesOf(await me.page.pdf({ format }))]).toEqual([format, 1]);
@@ -64,7 +65,7 @@ describe.each([
 test("what is printed is in the controller's unit, black on white, also where the screen is dark", async () => {
   const me = await Visitor.open(here.browser, PHONE, 'dark');
   const [piece] = (await wholePieces(studio.address)).filter(({ name }) => name === 'Plaque no. 14');
-  await me.page.goto(`${studio.address}/pieces/${piece.id}/key-in?step=${piece.doc.steps[0].id}`);
+  await me.page.goto(`${studio.address}/pieces/${piece.id}/key-in?step=${firingsOf(piece.doc)[0].id}`);
   await me.find('key-in-0');
   await me.page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
   const colours = await me.page.evaluate(() =>

@@ -97,6 +97,7 @@ test('it can be put on the home screen: a manifest without fault, icons of the s
 test('over plain http a page that is open goes on without the server, also to what it has not shown yet', async () => {
   const me = await phone('/pieces');
   await me.openPiece('Tray, smallest of three');
+  await me.press('journey-0');
   const depth = await me.text('figure-depth');
   await studio.away(async () => {
     await me.press('layer-row-1');
@@ -177,6 +178,7 @@ test('a device that is ended is asked again, and what it had not sent yet is kep
   expect(await me.sees('device', /Phone at the bench \(this one\)/)).toMatch(/since/);
   await me.page.goto(`${elsewhere()}/pieces`);
   await me.openPiece('Bird-bath basin');
+  await me.press('journey-0');
   // What lets devices in is lost while the server is away and a change waits.
   await studio.away(async () => {
     await me.press('layer-row-1');

@@ -78,6 +78,7 @@ describe('two tabs on one lay-up', () => {
     await visitor.hearsNothing();
     await visitor.page.goto(`${studio.address}/pieces`);
     await visitor.openPiece('Tray, smallest');
+    await visitor.press('journey-0');
     await visitor.sees('figure-depth', /mm/);
     return visitor;
   }
@@ -152,6 +153,7 @@ describe('a server that is away', () => {
     const me = await Visitor.open(here.browser, PHONE);
     await me.page.goto(`${studio.address}/pieces`);
     await me.openPiece('Bird-bath basin');
+    await me.press('journey-0');
     const before = await depthIs(me, /mm/);
     await studio.away(async () => {
       await me.press('layer-row-1');
@@ -166,6 +168,7 @@ describe('a server that is away', () => {
     });
     await me.page.goto(`${studio.address}/pieces`);
     await me.openPiece('Bird-bath basin');
+    await me.press('journey-0');
     const undo = (what: RegExp): Promise<unknown> =>
       me.page.waitForFunction(
         (source) => new RegExp(source).test(document.querySelector('[data-testid="undo"]')?.getAttribute('aria-label') ?? ''),
@@ -253,6 +256,7 @@ describe('a server that is away', () => {
     me.expectedStatuses.add(409);
     await me.page.goto(`${studio.address}/pieces`);
     await me.openPiece('Lamp panel, left');
+    await me.press('journey-0');
     const { id } = (await wholePieces(studio.address)).find(({ name }) => name === 'Lamp panel, left') ?? { id: '' };
     await studio.away(async () => {
       await me.press('layer-row-1');

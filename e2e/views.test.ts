@@ -1,4 +1,5 @@
 /** Every main view at both sizes in both themes: nothing overflows, overlaps, is too small to touch or fails axe. */
+import { firingsOf } from '@torvin/core';
 import { wholePieces } from './server';
 import { setting } from './setting';
 import { PHONE, Visitor, WIDE } from './visitor';
@@ -11,7 +12,7 @@ async function addresses(): Promise<{ piece: string; step: string; firing: strin
   const plaque = pieces.find(({ name }) => name === 'Plaque no. 14');
   const { firings } = (await (await fetch(`${studio.address}/api/firings?text=test+tiles`)).json()) as { firings: { id: string }[] };
   if (!plaque || firings.length < 2) throw new Error('The demo data is not there.');
-  return { piece: `/pieces/${plaque.id}`, step: `step=${plaque.doc.steps[0].id}`, firing: firings[0].id, other: firings[1].id };
+  return { piece: `/pieces/${plaque.id}`, step: `step=${firingsOf(plaque.doc)[0].id}`, firing: firings[0].id, other: firings[1].id };
 }
 
 /** Each view with what must stand on it before it is looked at. */

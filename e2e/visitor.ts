@@ -230,7 +230,7 @@ export class Visitor {
   /** Opens a piece by its name, as one who looks for it in the list, and waits until all that its page shows has been read. */
   async openPiece(name: string): Promise<void> {
     await this.openFrom('piece-link', name);
-    await this.find('add-layer');
+    await this.find('journey-add');
     await this.patiently(
       'a page that is read',
       this.page.waitForFunction(() => !document.body.innerText.includes('Reading …'), WAITING),

@@ -89,6 +89,7 @@ test('keys go to the places, search, undo, and list themselves', async () => {
   expect(await (await me.find('notebook-search')).evaluate((node) => (node as HTMLInputElement).value)).toBe('gn');
   await me.page.goto(`${studio.address}/pieces`);
   await me.openPiece('Tray, smallest of three');
+  await me.press('journey-0');
   await me.press('layer-row-1');
   await me.press('layer-depth-more');
   await me.sees('figure-depth', /7 mm/);

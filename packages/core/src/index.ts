@@ -120,6 +120,7 @@ export { wareFired } from './schedule/ware';
 export { paceOfWare } from './schedule/wareWords';
 export { slipDoes, slipSentence } from './schedule/slipWords';
 export { brokenSentence, heatWorkFigures, ownFigures, readingPhrase, ROLE_NAMES, TERMS, verdictOf, whyOf } from './schedule/words';
+export { type GlassAt, glassInTime } from './schedule/inTime';
 export { reckoningOf } from './schedule/reckoning';
 export {
   closedAfter,
@@ -135,7 +136,34 @@ export {
 } from './schedule/written';
 export { addSegment, joinSegments, removeSegment, splitSegment } from './schedule/edit';
 export { caseDifferences, type Consequence, consequences, segmentDifferences } from './schedule/differences';
-export { FORM_NAMES, type LaidLayer, LAYER_FORMS, type LayerForm, LAYERS_AT_MOST, type PieceDocument, type PlannedStep, STEPS_AT_MOST } from './piece/document';
+export {
+  type BenchStep,
+  CLEANED_OFF,
+  type Cutting,
+  type Face,
+  FORM_NAMES,
+  type HandKind,
+  type HandStep,
+  JOINED_BY,
+  type JourneyStep,
+  type LaidLayer,
+  LAYER_FORMS,
+  type LayerForm,
+  LAYERS_AT_MOST,
+  type LayStep,
+  LOOKED_WITH,
+  PARTS_AT_MOST,
+  type PieceDocument,
+  type PlannedStep,
+  STEP_KINDS,
+  type StepKind,
+  STEPS_AT_MOST,
+  type Took,
+} from './piece/document';
+export { asJourney, type EarlierDocument, FIRST_LAID_ID, firingOf, firingsOf, isLaying, laidLayers, layingOf, placeOf, withStep } from './piece/journey';
+export { journeyWarnings, type WorkOf } from './piece/journeyWarnings';
+export { type AfterStep, bodiesAfter, type BodyNow, CANNOT_BE, isOnePiece, isSealed, massNow, nothingYet } from './piece/bodyNow';
+export { CLEANED_NAMES, FACE_NAMES, HAND_NAMES, JOINED_NAMES, LOOKED_NAMES, stepName, stepWords, TAKEN_NAMES } from './piece/stepWords';
 export { footprintWords, setupWords, SHELF_STANDS, standsAs } from './piece/words';
 export type { MadeFrom } from './piece/madeFrom';
 export { undoes } from './piece/undoes';
@@ -149,15 +177,20 @@ export {
   inForm,
   layerName,
   moveLayer,
+  moveStep,
   removeLayer,
   removeStep,
   repeatLayer,
   setOutline,
+  tellDone,
+  tellMeasured,
   turnLayer,
 } from './piece/commands';
 export { namedGlasses } from './piece/shelf';
-export { bodyAt, sideBySide } from './piece/bodyAt';
-export { type DrawnLayer, drawnLayers } from './piece/drawnLayers';
+export { bodyBefore } from './piece/bodyAt';
+export { bodyOf } from './piece/bodyNow';
+export { sideBySide } from './piece/touching';
+export { type DrawnBody, drawnBody, type DrawnLayer, drawnLayers } from './piece/drawnLayers';
 export { fitQuestion } from './piece/fitQuestion';
 export { drawnWare, snapshotOf } from './piece/snapshot';
 export { anotherLike, nextName } from './piece/another';

@@ -12,10 +12,19 @@ import {
   STEPS_AT_MOST,
   WARE_KINDS,
   WETS,
+  type Cutting,
+  CLEANED_OFF,
   firesNoGlass,
+  firingsOf,
   formatLength,
+  JOINED_BY,
+  type JourneyStep,
+  laidLayers,
+  LOOKED_WITH,
+  STEP_KINDS,
   layerDepth,
   text,
+  asJourney,
 } from '@torvin/core';
 import { z } from 'zod';
 import {
@@ -88,9 +97,14 @@ export const LaidLayerSchema = z
   ])
   .meta({ id: 'LaidLayer' }) satisfies z.ZodType<LaidLayer>;
 
+const stepName = words('Name of the step', 40, 1).optional();
+
+/** A firing of a journey. */
 export const StepSchema = z
   .strictObject({
+    kind: z.literal('fire'),
     id,
+    name: stepName,
     look: oneOf('Look', LOOKS),
     setup: z.strictObject({
       kind: oneOf('Set-up', SETUP_KINDS),
@@ -104,36 +118,106 @@ export const StepSchema = z
     releaseId: recordId('Release').optional(),
     scheduleId: id.nullable(),
     computedId: id.nullable(),
+    measured: z.strictObject({ down_m: quantity('How far it has come down', 'm', 0, 1) }).optional(),
   })
   .meta({ id: 'Step' }) satisfies z.ZodType<PlannedStep>;
 export type Step = z.infer<typeof StepSchema>;
+
+/** What can be asked of a step of the hands. */
+export const KERF_RANGE_M = { least: 0, most: 0.01 } as const;
+export const STRIP_RANGE_M = { least: 0.002, most: 1 } as const;
+export const SEGMENTS_RANGE = { least: 2, most: 200 } as const;
+export const OFF_RANGE_M = { least: 0, most: 0.3 } as const;
+export const HOLE_RANGE_M = { least: 0.001, most: 0.2 } as const;
+export const HOLES_RANGE = { least: 1, most: 100 } as const;
+export const FILL_RANGE_KG = { least: 1e-6, most: 1 } as const;
+export const SPOT_RANGE_M = { least: 0.001, most: 0.5 } as const;
+const LONGEST_WAIT_S = 60 * 24 * 3600;
+
+const within = (name: string, unit: string, { least, most }: { least: number; most: number }) => quantity(name, unit, least, most);
+const whole = (name: string, range: { least: number; most: number }) => within(name, '', range).int({ error: `${name} must be whole.` });
+const face = oneOf('Face', ['up', 'down']);
+const place = oneOf('Place', ['rim', 'up', 'down']);
+const off_m = within('Depth', 'm', OFF_RANGE_M);
+const waited = (name: string) => quantity(name, 's', 0, LONGEST_WAIT_S);
+const byHand = {
+  id,
+  name: stepName,
+  doneAt: instant.optional(),
+  took: z.strictObject({ mass_kg: quantity('Mass', 'kg', 0, 1000).optional(), time_s: quantity('Time', 's', 0, LONGEST_WAIT_S).optional() }).optional(),
+};
+
+const CuttingSchema = z.discriminatedUnion('to', [
+  z.strictObject({ to: z.literal('outline'), outline: FootprintSchema }),
+  z.strictObject({ to: z.literal('strips'), strip_m: within('Width of a strip', 'm', STRIP_RANGE_M), stand: oneOf('How strips stand', ['flat', 'onEdge']) }),
+  z.strictObject({ to: z.literal('segments'), count: whole('The number of segments', SEGMENTS_RANGE) }),
+  z.strictObject({ to: z.literal('slice'), face, depth_m: off_m }),
+]) satisfies z.ZodType<Cutting>;
+
+export const LAY_SIDES = ['above', 'below'] as const;
+
+/** A step of a piece's journey, told apart by its kind. */
+export const JourneyStepSchema = z
+  .discriminatedUnion('kind', [
+    StepSchema,
+    z.strictObject({ kind: z.literal('lay'), ...byHand, side: oneOf('Side', LAY_SIDES), layers: z.array(LaidLayerSchema).max(LAYERS_AT_MOST) }),
+    z.strictObject({ kind: z.literal('turn'), ...byHand }),
+    z.strictObject({ kind: z.literal('cut'), ...byHand, cut: CuttingSchema, kerf_m: within('Kerf', 'm', KERF_RANGE_M) }),
+    z.strictObject({ kind: z.literal('grind'), ...byHand, at: place, depth_m: off_m }),
+    z.strictObject({ kind: z.literal('blast'), ...byHand, face, depth_m: off_m, cover }),
+    z.strictObject({ kind: z.literal('polish'), ...byHand, at: place, depth_m: off_m }),
+    z.strictObject({ kind: z.literal('drill'), ...byHand, hole_m: within('Hole', 'm', HOLE_RANGE_M), count: whole('The number of holes', HOLES_RANGE) }),
+    z.strictObject({ kind: z.literal('clean'), ...byHand, off: oneOf('What is cleaned off', CLEANED_OFF), soak_s: waited('Soaking') }),
+    z.strictObject({
+      ...{ kind: z.literal('fill'), ...byHand, glassId: recordId('Glass') },
+      ...{ mass_kg: within('Fill', 'kg', FILL_RANGE_KG), spot_m: within('Spot', 'm', SPOT_RANGE_M) },
+    }),
+    z.strictObject({
+      kind: z.literal('look'),
+      ...byHand,
+      with: oneOf('What it is looked at with', LOOKED_WITH),
+      found: words('What was found', 200).optional(),
+    }),
+    z.strictObject({ kind: z.literal('wait'), ...byHand, for_s: waited('Waiting'), why: words('What it waits for', 80).optional() }),
+    z.strictObject({ kind: z.literal('join'), ...byHand, by: oneOf('How it is joined', JOINED_BY), cure_s: waited('Setting') }),
+  ])
+  .meta({ id: 'JourneyStep' }) satisfies z.ZodType<JourneyStep>;
 
 /** Light glass, kg/m³: grains of any other come to less. */
 const LIGHT_GLASS_kg_m3 = 2500;
 const deepest = (layers: readonly LaidLayer[]): number => layers.reduce((sum, layer) => sum + layerDepth(layer, LIGHT_GLASS_kg_m3), 0);
 
-export const PieceDocSchema = z
+const idsIn = (doc: Pick<PieceDocument, 'journey'>): string[] => [...doc.journey, ...laidLayers(doc)].map(({ id: one }) => one);
+
+const JourneyDocSchema = z
   .strictObject({
-    schemaVersion: z.literal(2),
+    schemaVersion: z.literal(3),
     footprint: FootprintSchema,
     dammed: z.boolean(),
     typed: z.record(z.string().max(20), z.string().max(40)),
-    layers: z.array(LaidLayerSchema).max(LAYERS_AT_MOST, { error: `At most ${LAYERS_AT_MOST} layers.` }),
-    steps: z.array(StepSchema).max(STEPS_AT_MOST, { error: `At most ${STEPS_AT_MOST} firings.` }),
+    journey: z.array(JourneyStepSchema).max(STEPS_AT_MOST, { error: `At most ${STEPS_AT_MOST} steps.` }),
   })
-  .refine((doc) => doc.layers.length > 0 || firesNoGlass(doc), {
-    path: ['layers'],
+  .refine((doc) => new Set(idsIn(doc)).size === idsIn(doc).length, { path: ['journey'], error: 'Two steps or layers of a piece have one id.' })
+  .refine((doc) => laidLayers(doc).length <= LAYERS_AT_MOST, { path: ['journey'], error: `At most ${LAYERS_AT_MOST} layers in all.` })
+  .refine((doc) => laidLayers(doc).length > 0 || firesNoGlass(doc), {
+    path: ['journey'],
     error: 'A piece needs at least one layer, unless every firing it is to have is one without glass.',
   })
-  .refine((doc) => deepest(doc.layers) <= DEEPEST_M + 1e-9, {
-    path: ['layers'],
+  .refine((doc) => deepest(laidLayers(doc)) <= DEEPEST_M + 1e-9, {
+    path: ['journey'],
     error: `The layers together may be at most ${(['mm', 'in'] as const).map((unit) => text(formatLength(DEEPEST_M, unit))).join(' or ')} deep.`,
   })
   .meta({ id: 'PieceDocument' }) satisfies z.ZodType<PieceDocument>;
+
+/** Documents of before there were journeys are taken as what they are now. */
+export const PieceDocSchema = z.preprocess(asJourney, JourneyDocSchema);
 export type PieceDoc = z.infer<typeof PieceDocSchema>;
 
 const pieceName = words('Name', 80, 1);
 const version = quantity('Version', '', 1, 1e9).int();
+
+export const ResultSchema = oneOf('Result', ['short', 'right', 'past']);
+export type FiringResult = z.infer<typeof ResultSchema>;
 
 export const PieceSchema = z
   .object({
@@ -146,6 +230,8 @@ export const PieceSchema = z
     /** What undo and redo would take back or do again, in a few words; null where there is nothing. */
     undo: z.string().nullable(),
     redo: z.string().nullable(),
+    /** The result of each firing's last turn, by its step; null while that stands unopened. */
+    fired: z.record(z.string(), ResultSchema.nullable()),
   })
   .meta({ id: 'Piece' });
 export type Piece = z.infer<typeof PieceSchema>;
@@ -156,11 +242,14 @@ export const PieceRowSchema = PieceSchema.pick({ id: true, name: true, version: 
   .meta({ id: 'PieceRow' });
 export type PieceRow = z.infer<typeof PieceRowSchema>;
 
-export const rowOfPiece = ({ id, name, version, createdAt, updatedAt, doc }: Omit<Piece, 'undo' | 'redo'>): PieceRow => ({
+/** A list draws no more of them. */
+export const ROW_LAYERS_AT_MOST = 12;
+
+export const rowOfPiece = ({ id, name, version, createdAt, updatedAt, doc }: Omit<Piece, 'undo' | 'redo' | 'fired'>): PieceRow => ({
   ...{ id, name, version, createdAt, updatedAt },
   footprint: doc.footprint,
-  layers: doc.layers,
-  looks: doc.steps.map(({ look }) => look),
+  layers: laidLayers(doc).slice(0, ROW_LAYERS_AT_MOST),
+  looks: firingsOf(doc).map(({ look }) => look),
 });
 
 export const NewPieceSchema = z.strictObject({ id, name: pieceName, doc: PieceDocSchema });
@@ -262,6 +351,7 @@ export const MadeFromSchema = z
     layers: z.array(z.object({ glassName: z.string(), depth_m: figure('m'), laid: LaidLayerSchema })),
     glasses: z.record(z.string(), GlassConstantsSchema.strip()),
     before: z.array(z.object({ look: StepSchema.shape.look, setup: StepSchema.shape.setup })),
+    hands: z.array(z.looseObject({ kind: z.enum(STEP_KINDS) })).optional(),
     look: StepSchema.shape.look,
     setup: StepSchema.shape.setup,
     school: SchoolSchema,
@@ -327,9 +417,6 @@ export const ScheduleNameSchema = z.strictObject({ name: scheduleName });
 
 export const SavedScheduleSchema = z.object({ piece: PieceSchema, schedule: ScheduleSchema }).meta({ id: 'SavedSchedule' });
 export type SavedSchedule = z.infer<typeof SavedScheduleSchema>;
-
-export const ResultSchema = oneOf('Result', ['short', 'right', 'past']);
-export type FiringResult = z.infer<typeof ResultSchema>;
 
 const zone = words('Time zone', 60, 1).refine(
   (name) => {
@@ -519,6 +606,8 @@ export const WaitingPieceSchema = z
     for: z.enum(WAITS),
     /** Of the firing that is next; null where none is planned yet. */
     look: z.enum(LOOKS).nullable(),
+    /** What the step of the hands is called that is next; null where a firing is. */
+    step: z.string().nullable(),
     stepId: id.nullable(),
     /** The whole length of its schedule, s; null where it has none. */
     total_s: figure('s').nullable(),

@@ -7,20 +7,22 @@ import { KINDS, KIND_LIST, type KindName, beginRecord } from './kinds/all';
 type Takes = { [K in keyof typeof api as (typeof api)[K]['request'] extends z.ZodType ? K : never]: z.input<NonNullable<(typeof api)[K]['request']>> };
 
 const idOf = (n: number): string => `0198c5a2-0000-7000-8000-${String(n).padStart(12, '0')}`;
-const [pieceId, layerId, stepId, scheduleId, firingId, programId] = [1, 2, 3, 4, 5, 6].map(idOf);
+const [pieceId, layerId, stepId, scheduleId, firingId, programId, laidId] = [1, 2, 3, 4, 5, 6, 7].map(idOf);
 /** Records have theirs from here on. */
 const FIRST_RECORD = 100;
 const AT = Date.UTC(2026, 0, 10, 18, 30);
 
 const doc = {
-  schemaVersion: 2 as const,
+  schemaVersion: 3 as const,
   footprint: { shape: 'disc' as const, diameter_m: 0.25 },
   dammed: false,
   typed: { diameter: '25 cm' },
-  layers: [{ form: 'sheet' as const, id: layerId, glassId: 'clear-90', thickness_m: 0.003 }],
-  steps: [],
+  journey: [
+    { kind: 'lay' as const, id: laidId, side: 'above' as const, layers: [{ form: 'sheet' as const, id: layerId, glassId: 'clear-90', thickness_m: 0.003 }] },
+  ],
 };
 const step = {
+  kind: 'fire' as const,
   id: stepId,
   look: 'fullFuse' as const,
   setup: { kind: 'bareShelf' as const, paper: true },
@@ -44,7 +46,7 @@ export const EXAMPLES: Takes = {
   changePasscode: { passcode: 'kmt4q-9hxew' },
   endDevice: {},
   createPiece: { id: pieceId, name: 'Harbour bowl', doc },
-  savePiece: { ...based, name: 'Harbour bowl', doc: { ...doc, steps: [step] }, what: 'a firing planned' },
+  savePiece: { ...based, name: 'Harbour bowl', doc: { ...doc, journey: [...doc.journey, step] }, what: 'a firing planned' },
   undoPiece: based,
   redoPiece: based,
   deletePiece: based,

@@ -1,4 +1,15 @@
-import { DEFAULT_LIMITS, DEFAULT_SCHOOL, drawnLayers, fitQuestion, SETUPS, snapshotOf, resolved, TYPICAL_FAMILIES, withPaper } from '@torvin/core';
+import {
+  DEFAULT_LIMITS,
+  DEFAULT_SCHOOL,
+  drawnLayers,
+  fitQuestion,
+  SETUPS,
+  snapshotOf,
+  resolved,
+  TYPICAL_FAMILIES,
+  withPaper,
+  type LaidLayer,
+} from '@torvin/core';
 import { z } from 'zod';
 import { type PieceDoc, PieceDocSchema, type Step } from './documents';
 import { AskedFiringSchema, problemOf, quantity, SimulationInputSchema } from '@torvin/core/contract';
@@ -31,6 +42,7 @@ const shelves: Shelves = {
 };
 
 const step: Step = {
+  kind: 'fire',
   id: uuid(),
   look: 'fullFuse',
   setup: { kind: 'bareShelf', paper: false },
@@ -41,13 +53,13 @@ const step: Step = {
   computedId: null,
 };
 
+const sheetsOf = (...glassIds: string[]): LaidLayer[] => glassIds.map((glassId) => ({ id: uuid(), form: 'sheet', glassId, thickness_m: 0.003 }));
 const doc = (...glassIds: string[]): PieceDoc => ({
-  schemaVersion: 2,
+  schemaVersion: 3,
   dammed: false,
   footprint: { shape: 'disc', diameter_m: 0.18 },
   typed: { diameter: '180' },
-  layers: glassIds.map((glassId) => ({ id: uuid(), form: 'sheet', glassId, thickness_m: 0.003 })),
-  steps: [step],
+  journey: [{ kind: 'lay', id: uuid(), side: 'above', layers: sheetsOf(...glassIds) }, step],
 });
 
 describe('a number field', () => {
@@ -71,10 +83,11 @@ describe('a number field', () => {
 
 describe('a piece document', () => {
   test('is refused when its layers together are too deep, and names them', () => {
-    const deep = { ...doc(), layers: Array.from({ length: 2 }, () => ({ id: uuid(), form: 'frit', glassId: 'x', perArea_kg_m2: 400 })) };
+    const layers = Array.from({ length: 2 }, () => ({ id: uuid(), form: 'frit', glassId: 'x', perArea_kg_m2: 400 }));
+    const deep = { ...doc(), journey: [{ kind: 'lay', id: uuid(), side: 'above', layers }] };
     const outcome = PieceDocSchema.safeParse(deep);
     expect(outcome.success).toBe(false);
-    if (!outcome.success) expect(problemOf(outcome.error).path).toBe('layers');
+    if (!outcome.success) expect(problemOf(outcome.error).path).toBe('journey');
   });
 
   test('of one family gives a firing case with that family’s constants', () => {
@@ -105,19 +118,19 @@ describe('a piece document', () => {
 
   test('asks of its fit with what the shelf knows: contents, the same family as proof, own strip tests', () => {
     const pair = (result: 'holds' | 'cracked') => ({ id: uuid(), version: 1, glassA: 'clear-soft-96', glassB: 'clear-soft-90', result, note: '', testedAt: 1 });
-    const question = fitQuestion(doc('clear-soft-90', 'clear-soft-96', 'clear-soft-90'), { ...shelves, stripTests: [pair('cracked')] });
+    const question = fitQuestion(sheetsOf('clear-soft-90', 'clear-soft-96', 'clear-soft-90'), { ...shelves, stripTests: [pair('cracked')] });
     expect(question.ids).toEqual(['clear-soft-90', 'clear-soft-96']);
     expect(question.glasses.map(({ contents }) => contents)).toEqual([['copper'], ['sulphur']]);
     expect(question.evidence).toEqual([{ a: 1, b: 0, kind: 'ownTest', result: 'cracked' }]);
     const twins = { ...shelves.glasses[0], id: 'twin' };
-    expect(fitQuestion(doc('clear-soft-90', 'twin'), { ...shelves, glasses: [...shelves.glasses, twins] }).evidence).toEqual([
+    expect(fitQuestion(sheetsOf('clear-soft-90', 'twin'), { ...shelves, glasses: [...shelves.glasses, twins] }).evidence).toEqual([
       { a: 0, b: 1, kind: 'proven', result: 'holds' },
     ]);
   });
 
   test('is drawn with the names and colours of the shelf, grains by what they come to', () => {
     const frit = { id: uuid(), form: 'frit', glassId: 'clear-soft-90', perArea_kg_m2: 2.5, cover: 0.5 } as const;
-    const [sheet, grains, gone] = drawnLayers({ layers: [...doc('clear-soft-90').layers, frit, ...doc('gone').layers] }, shelves);
+    const [sheet, grains, gone] = drawnLayers([...sheetsOf('clear-soft-90'), frit, ...sheetsOf('gone')], shelves);
     expect(sheet).toEqual({ name: 'Clear soft-90', colour: '#ffffff', thickness_m: 0.003, form: 'sheet' });
     expect(grains).toMatchObject({ thickness_m: expect.closeTo(0.001, 6), cover: 0.5 });
     expect(gone.name).toBe('gone');
@@ -128,7 +141,11 @@ describe('a piece document', () => {
     if (!snapshot.ok) throw new Error(snapshot.problem.message);
     expect(snapshot.value.firing.body.joined).toBe(false);
     expect(resolved({ ...snapshot.value.firing, look: 'fullFuse' }).squeeze_perPa).toBeGreaterThan(0);
-    const again = snapshotOf({ ...doc('clear-soft-90'), steps: [{ ...step, id: uuid(), look: 'fullFuse' }, step] }, step, shelves);
+    const again = snapshotOf(
+      { ...doc('clear-soft-90'), journey: [doc('clear-soft-90').journey[0], { ...step, id: uuid(), look: 'fullFuse' }, step] },
+      step,
+      shelves,
+    );
     expect(again.ok && again.value.firing.body.joined).toBe(true);
   });
 

@@ -2,8 +2,10 @@
  * Up to schema 7 each kind had a table of its own. Their rows become records here and not in SQL: SQLite writes fifteen digits of
  * a number into JSON, and a kiln that has changed in the sixteenth makes every schedule of it outdated.
  */
+import { asJourney, firingsOf } from '@torvin/core';
 import { type KindName, type PieceDoc, type Renames, type Snapshot, freeId, renameInDoc, renameInSnapshot } from '@torvin/schema';
 import { eq, isNull, sql } from 'drizzle-orm';
+import { between } from '../store/pieces';
 import { allShelves } from '../store/records';
 import { columnsOf, wholeSchedules } from '../store/schedules';
 import { tellWaiting } from '../store/waiting';
@@ -40,19 +42,43 @@ function documentOf(row: OldRow): Record<string, unknown> {
 }
 
 /** Counts the steps below that a database has been through; migrations that SQL can make are counted elsewhere. */
-const STEPS = 3;
+const STEPS = 4;
 
 /** What a database needs beside its migrations, once; a server that is killed in between does it at its next start. */
 export function afterMigrations(db: Database, at: number): void {
   const has = (table: string): boolean => db.all(sql`select 1 from sqlite_master where type = 'table' and name = ${table}`).length > 0;
   const [{ user_version: done }] = db.all<{ user_version: number }>(sql`pragma user_version`);
-  if (done >= STEPS || !has('records')) return;
+  // A database that is only brought as far as an older program went has no place for what it would know now.
+  const steps = db.all(sql`select 1 from pragma_table_info('piece_states') where name = 'back'`).length > 0 ? STEPS : STEPS - 1;
+  if (done >= steps || !has('records')) return;
   db.transaction((tx) => {
+    if (done < 4 && steps === 4) tellJourneys(tx);
     if (has('families')) moveRecords(tx, at);
     if (done < 2) tellLearning(tx);
     for (const { id } of tx.select({ id: pieces.id }).from(pieces).all()) tellWaiting(tx, id);
-    tx.run(sql.raw(`pragma user_version = ${STEPS}`));
+    tx.run(sql.raw(`pragma user_version = ${steps}`));
   });
+}
+
+/** Documents become journeys, and of each kept state only how it differs from the one before stays. */
+function tellJourneys(tx: Database): void {
+  const asDoc = (doc: unknown): PieceDoc => asJourney(typeof doc === 'string' ? JSON.parse(doc) : doc) as PieceDoc;
+  for (const { id, doc } of tx.select({ id: pieces.id, doc: pieces.doc }).from(pieces).all()) {
+    tx.update(pieces)
+      .set({ doc: asDoc(doc) })
+      .where(eq(pieces.id, id))
+      .run();
+    const states = tx.all<{ position: number; doc: string }>(sql`select position, doc from piece_states where piece_id = ${id} order by position`);
+    const docs = states.map(({ doc: state }) => asDoc(state));
+    for (const [i, { position }] of states.entries()) {
+      if (i === 0) continue;
+      tx.update(pieceStates)
+        .set(between(docs[i - 1], docs[i]))
+        .where(sql`${pieceStates.pieceId} = ${id} and ${pieceStates.position} = ${position}`)
+        .run();
+    }
+  }
+  tx.run(sql`alter table piece_states drop column doc`);
 }
 
 function moveRecords(tx: Database, at: number): void {
@@ -82,7 +108,7 @@ function tellLearning(tx: Database): void {
       .select({ doc: pieces.doc })
       .from(pieces)
       .all()
-      .flatMap(({ doc }) => doc.steps)
+      .flatMap(({ doc }) => firingsOf(doc))
       .map((step) => [step.id, step.kilnId]),
   );
   for (const row of wholeSchedules(tx).where(isNull(schedules.kilnId)).all()) {
@@ -106,12 +132,6 @@ function renameEverywhere(db: Database, renames: Renames): void {
   for (const { id, doc } of db.select({ id: pieces.id, doc: pieces.doc }).from(pieces).all()) {
     const next: PieceDoc = renameInDoc(doc, renames);
     db.update(pieces).set({ doc: next }).where(eq(pieces.id, id)).run();
-  }
-  for (const { pieceId, position, doc } of db.select().from(pieceStates).all()) {
-    db.update(pieceStates)
-      .set({ doc: renameInDoc(doc, renames) })
-      .where(sql`${pieceStates.pieceId} = ${pieceId} and ${pieceStates.position} = ${position}`)
-      .run();
   }
   for (const { id, doc } of db.select().from(snapshots).all()) {
     const next: Snapshot = renameInSnapshot(doc, renames);

@@ -1,4 +1,5 @@
 /** What the demo studio, Marram Row, has on its shelves and at work. Every name is invented. */
+import type { JourneyStep } from '@torvin/core';
 import type { FiringResult, Glass, Kiln, KindName, LaidLayerSchema, RecordOf, StepSchema } from '@torvin/schema';
 import type { z } from 'zod';
 
@@ -107,7 +108,7 @@ export const DEMO_RECORDS: { readonly [K in KindName]?: readonly RecordOf<K>[] }
 
 type LaidWithoutId<L> = L extends unknown ? Omit<L, 'id'> : never;
 type DemoLayer = LaidWithoutId<z.infer<typeof LaidLayerSchema>>;
-type DemoStep = Pick<z.infer<typeof StepSchema>, 'look' | 'setup' | 'releaseId'>;
+export type DemoStep = Pick<z.infer<typeof StepSchema>, 'look' | 'setup' | 'releaseId'>;
 
 export interface DemoFiring {
   /** Hours before the seeding at which it was started. */
@@ -133,14 +134,90 @@ export interface DemoPiece {
   layers: DemoLayer[];
   /** Stands in a dam. */
   dammed?: boolean;
-  steps: { step: DemoStep; firings: DemoFiring[]; keyed?: DemoKeyed }[];
+  /** After its lay-up, in their order. */
+  steps: (DemoFired | DemoHand)[];
+}
+
+interface DemoFired {
+  step: DemoStep;
+  firings: DemoFiring[];
+  keyed?: DemoKeyed;
+}
+
+type WithoutId<S> = S extends unknown ? Omit<S, 'id' | 'doneAt' | 'layers'> : never;
+
+/** A step of the hands; doneHoursAgo: left out where it is still to come. */
+export interface DemoHand {
+  hand: WithoutId<Exclude<JourneyStep, { kind: 'fire' }>>;
+  /** What it lays. */
+  layers?: DemoLayer[];
+  doneHoursAgo?: number;
 }
 
 const sheet = (glassId: string, mm: number): DemoLayer => ({ form: 'sheet', glassId, thickness_m: mm / 1000 });
 const fuse: DemoStep = { look: 'fullFuse', setup: { kind: 'bareShelf', paper: false }, releaseId: 'shelf-primer' };
 
+const bars = (glassId: string, mm: number, cover: number, count: number, name: string): DemoLayer => ({
+  ...{ form: 'pieces', glassId, thickness_m: mm / 1000, cover, count, name },
+});
+const powder = (glassId: string, perArea_kg_m2: number, cover: number): DemoLayer => ({ form: 'powder', glassId, perArea_kg_m2, cover });
+const drapedOver = { kind: 'overFormer', paper: false, shaping: { kind: 'former', overhang_m: 0.09, drop_m: 0.05 } } as const;
+
 /** Oldest first. */
 export const DEMO_PIECES: DemoPiece[] = [
+  {
+    name: 'Estuary roundel, in a ring',
+    typed: { diameter: '160 mm' },
+    dammed: true,
+    layers: [{ form: 'frit', glassId: 'slate-90', perArea_kg_m2: 22, grain_m: 0.005 }],
+    steps: [
+      {
+        step: { look: 'slabFlow', setup: { kind: 'bareShelf', paper: false }, releaseId: 'thin-paper' },
+        firings: [{ hoursAgo: 610, result: 'right', place: 'middle', note: 'Ring of steel, lined. Ran level, scale at the rim.' }],
+      },
+      { hand: { kind: 'clean', off: 'scale', soak_s: 0, took: { time_s: 1500 } }, doneHoursAgo: 580 },
+      { hand: { kind: 'look', with: 'polariser', found: 'Even, no bright cross at the rim.' }, doneHoursAgo: 579 },
+      {
+        hand: { kind: 'lay', side: 'above' },
+        layers: [{ form: 'frit', glassId: 'clear-90', perArea_kg_m2: 9, grain_m: 0.003, name: 'Top-up' }],
+        doneHoursAgo: 578,
+      },
+      { step: { look: 'slabFlow', setup: { kind: 'bareShelf', paper: false }, releaseId: 'thin-paper' }, firings: [] },
+      { hand: { kind: 'grind', at: 'rim', depth_m: 0.001 } },
+    ],
+  },
+  {
+    name: 'Tideline bowl',
+    typed: { diameter: '240 mm' },
+    layers: [sheet('clear-90', 3), powder('rose-90', 0.35, 0.7), powder('straw-90', 0.2, 0.4), { form: 'cap', glassId: 'clear-90', thickness_m: 0.003 }],
+    steps: [
+      { step: fuse, firings: [{ hoursAgo: 560, result: 'right', place: 'middle', note: 'Film lies under the clear without a seam.' }] },
+      { hand: { kind: 'clean', off: 'primer', soak_s: 7200 }, doneHoursAgo: 540 },
+      { hand: { kind: 'grind', at: 'rim', depth_m: 0.002, took: { mass_kg: 0.011, time_s: 2400 } }, doneHoursAgo: 538 },
+      {
+        step: { look: 'slump', setup: { kind: 'inMould', paper: false, shaping: { kind: 'hollow', span_m: 0.22, depth_m: 0.045 } } },
+        firings: [
+          { hoursAgo: 500, result: 'short', place: 'middle', note: 'Half down: the controller was sent on too early.', ranBy: { degrees: -14, minutes: -8 } },
+        ],
+      },
+    ],
+  },
+  {
+    name: 'Lamp panel, right',
+    typed: { width: '300 mm', length: '240 mm' },
+    layers: [sheet('clear-90', 6), bars('rose-90', 4, 0.3, 7, 'Bars')],
+    steps: [
+      {
+        step: { look: 'contour', setup: { kind: 'board', paper: false }, releaseId: 'thin-paper' },
+        firings: [{ hoursAgo: 450, result: 'right', place: 'middle', note: 'Bars stand soft, the back is flat.' }],
+      },
+      { hand: { kind: 'turn' }, doneHoursAgo: 430 },
+      { hand: { kind: 'lay', side: 'above' }, layers: [bars('samphire-90', 4, 0.25, 3, 'Reeds')], doneHoursAgo: 429 },
+      { step: { look: 'contour', setup: { kind: 'board', paper: false }, releaseId: 'thin-paper' }, firings: [] },
+      { hand: { kind: 'grind', at: 'rim', depth_m: 0.002, name: 'Trim' } },
+      { step: { look: 'drape', setup: drapedOver, releaseId: 'thin-paper' }, firings: [] },
+    ],
+  },
   {
     name: 'Test tiles, clear',
     typed: { width: '100 mm', length: '100 mm' },

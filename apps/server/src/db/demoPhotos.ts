@@ -1,5 +1,5 @@
 /** Pictures for the demo's firings: each piece from above, drawn from its own colours. Made up, and they look it. */
-import { type PieceDocument, footprintSpan } from '@torvin/core';
+import { type PieceDocument, footprintSpan, laidLayers } from '@torvin/core';
 import { eq, isNotNull } from 'drizzle-orm';
 import sharp from 'sharp';
 import { addPhoto } from '../store/photos';
@@ -11,7 +11,9 @@ const WIDTH = 960;
 const HEIGHT = 720;
 
 /** The top face of a piece on a kiln shelf, as SVG. */
-function fromAbove({ footprint, layers }: PieceDocument, colourOf: (glassId: string) => string): string {
+function fromAbove(doc: PieceDocument, colourOf: (glassId: string) => string): string {
+  const { footprint } = doc;
+  const layers = laidLayers(doc);
   const span = footprintSpan(footprint);
   const scale = (0.72 * HEIGHT) / span;
   const round = footprint.shape === 'disc' || footprint.shape === 'oval';

@@ -10,7 +10,7 @@ import { findPiece } from '../store/pieces';
 import { allShelves } from '../store/records';
 import { wholeSchedules } from '../store/schedules';
 import { readStudio } from '../store/studio';
-import { evaluate, profileOf } from '@torvin/core';
+import { evaluate, profileOf, firingsOf, laidLayers } from '@torvin/core';
 import { eq, sql } from 'drizzle-orm';
 import { columnsOf, copyRows, inserter, migrationsUpTo, rowsOf } from '../test/olderDatabase';
 import { inOldWords } from '../test/oldWords';
@@ -20,7 +20,7 @@ import { DEMO_PIECES } from './demo';
 import { seedDemo, seedOwn } from './seed';
 import { FIELDS } from './afterMigrations';
 import type { Database } from './database';
-import { firings, loads, pieceStates, pieces, records, schedules, snapshots, studio } from './tables';
+import { firings, loads, pieces, records, schedules, snapshots, studio } from './tables';
 
 describe('the database file', () => {
   test('opens twice, migrates once, and is seeded once', () => {
@@ -222,8 +222,12 @@ describe('a database of schema 7, where each kind had a table of its own', () =>
       { unit: 'F', mostRate: 7199, mostSegments: 12 },
     ]);
     expect(after.archived).toEqual(['tall-kiln']);
-    const docs = [...db.select().from(pieces).all(), ...db.select().from(pieceStates).all()].map(({ doc }) => doc);
-    expect(docs.flatMap(({ steps }) => steps).every(({ kilnId }) => kilnId === 'soft-90-kiln')).toBe(true);
+    const docs = db
+      .select()
+      .from(pieces)
+      .all()
+      .map(({ doc }) => doc);
+    expect(docs.flatMap(firingsOf).every(({ kilnId }) => kilnId === 'soft-90-kiln')).toBe(true);
     expect(
       db
         .select()
@@ -307,14 +311,18 @@ describe('a database of schema 1', () => {
       insert('families', { id, name, source, ...constants, conductivity_w_mk: 1.2, heat_capacity_j_kgk: 1100, surface_tension_n_m: 0.3 });
     }
     for (const { id, name, version, doc, createdAt, updatedAt } of rows.pieces) {
-      const { schemaVersion: _schemaVersion, dammed: _dammed, ...rest } = doc;
-      const layers = doc.layers.map(({ id: layerId, glassId }) => ({ id: layerId, glassId, thickness_m: 0.003 }));
-      const steps = doc.steps.slice(0, 1).map((step) => ({ ...step, look: 'fullFuse', setup: 'bareShelf' }));
+      const { schemaVersion: _schemaVersion, dammed: _dammed, journey: _journey, ...rest } = doc;
+      const layers = laidLayers(doc).map(({ id: layerId, glassId }) => ({ id: layerId, glassId, thickness_m: 0.003 }));
+      const steps = firingsOf(doc)
+        .slice(0, 1)
+        .map(({ kind: _kind, ...step }) => ({ ...step, look: 'fullFuse', setup: 'bareShelf' }));
       const first = { ...rest, schemaVersion: 1, layers, steps };
       insert('pieces', { id, name, version, doc: JSON.stringify(first), created_at: createdAt, updated_at: updatedAt });
     }
     // The first schema knew full fuses of sheets on a bare shelf alone.
-    for (const row of rows.schedules.filter(({ snapshot: { firing } }) => firing.look === 'fullFuse' && !firing.setup.shaping)) {
+    const isOfSheets = ({ snapshot: { firing } }: (typeof rows.schedules)[number]): boolean =>
+      firing.look === 'fullFuse' && !firing.setup.shaping && firing.body.layers.every(({ form }) => form === 'sheet');
+    for (const row of rows.schedules.filter(isOfSheets)) {
       const { glasses, layers, ...body } = row.snapshot.firing.body;
       const { works_perPa, residual_Pa: _residual, haze_s: _haze, coating_s: _coating, ...limits } = row.snapshot.firing.limits;
       const thin = layers.map((layer) => ({ thickness_m: layer.form === 'sheet' ? layer.thickness_m : 0 }));
@@ -335,7 +343,7 @@ describe('a database of schema 1', () => {
         created_at: row.createdAt,
       });
     }
-    const [schedule] = rows.schedules;
+    const schedule = rows.schedules.find(isOfSheets) ?? rows.schedules[0];
     insert('firings', {
       ...{ id: 'of-old', piece_id: schedule.pieceId, schedule_id: schedule.id, fired_at: 5, zone: 'UTC', result: 'past', note: 'kept', created_at: 6 },
     });

@@ -2,7 +2,18 @@
  * Fills an empty database, with the demo studio or with what a studio of one's own starts from. Everything computed in it
  * is computed here by the engine; see demo.ts for what there is.
  */
-import { compose, evaluate, hottestSegment, keyIn, parseLength, type PieceDocument, snapshotOf, TYPICAL_FAMILIES } from '@torvin/core';
+import {
+  compose,
+  evaluate,
+  hottestSegment,
+  keyIn,
+  parseLength,
+  type JourneyStep,
+  type PieceDocument,
+  snapshotOf,
+  TYPICAL_FAMILIES,
+  firingsOf,
+} from '@torvin/core';
 import { KIND_LIST, NO_LESSON, type Schedule, type Step, TYPICAL_SOURCE } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { recordFiring } from '../store/firings';
@@ -11,7 +22,18 @@ import { keyProgram } from '../store/programs';
 import { addSchedule } from '../store/schedules';
 import { addRecord, allShelves } from '../store/records';
 import { saveStudio } from '../store/studio';
-import { DEMO_CONTROLLERS, DEMO_GLASSES, DEMO_KILNS, DEMO_PIECES, DEMO_RECORDS, type DemoFiring, type DemoKeyed, type DemoPiece } from './demo';
+import {
+  DEMO_CONTROLLERS,
+  DEMO_GLASSES,
+  DEMO_KILNS,
+  DEMO_PIECES,
+  DEMO_RECORDS,
+  type DemoFiring,
+  type DemoHand,
+  type DemoKeyed,
+  type DemoStep,
+  type DemoPiece,
+} from './demo';
 import { type Database, writing } from './database';
 
 const HOUR_MS = 3600e3;
@@ -55,35 +77,41 @@ function metres(written: string): number {
   return length.value;
 }
 
+const demoFiring = (step: DemoStep): Step => ({
+  ...{ kind: 'fire', ...step, id: uuid(), kilnId: DEMO_KILNS[0].id, controllerId: DEMO_CONTROLLERS[0].id },
+  ...{ school: { soak: 'auto', heat: 'cooler' }, scheduleId: null, computedId: null },
+});
+
+function demoHand({ hand, layers = [], doneHoursAgo }: DemoHand, now: number): JourneyStep {
+  const step = { ...hand, id: uuid(), ...(doneHoursAgo === undefined ? {} : { doneAt: now - doneHoursAgo * HOUR_MS }) } as JourneyStep;
+  return step.kind === 'lay' ? { ...step, layers: layers.map((layer) => ({ ...layer, id: uuid() })) } : step;
+}
+
 /** A piece with its steps, the schedule of each composed and its firings recorded. */
 function addDemoPiece(db: Database, { name, typed, layers, dammed = false, steps }: DemoPiece, now: number, madeAt: number): void {
   const doc: PieceDocument = {
-    schemaVersion: 2,
+    schemaVersion: 3,
     dammed,
     footprint:
       'diameter' in typed
         ? { shape: 'disc', diameter_m: metres(typed.diameter) }
         : { shape: 'rectangle', width_m: metres(typed.width), length_m: metres(typed.length) },
     typed: { ...typed },
-    layers: layers.map((layer) => ({ ...layer, id: uuid() })),
-    steps: steps.map(({ step }): Step => ({
-      ...step,
-      id: uuid(),
-      kilnId: DEMO_KILNS[0].id,
-      controllerId: DEMO_CONTROLLERS[0].id,
-      school: { soak: 'auto', heat: 'cooler' },
-      scheduleId: null,
-      computedId: null,
-    })),
+    journey: [
+      { kind: 'lay', id: uuid(), side: 'above', layers: layers.map((layer) => ({ ...layer, id: uuid() })) },
+      ...steps.map((one): JourneyStep => ('step' in one ? demoFiring(one.step) : demoHand(one, now))),
+    ],
   };
   const piece = createPiece(db, { id: uuid(), name, doc }, madeAt);
   let version = piece.version;
-  steps.forEach(({ firings, keyed }, index) => {
-    const schedule = composed(db, piece.id, doc, doc.steps[index], version, madeAt);
-    version += 1;
-    if (keyed) addDemoProgram(db, schedule, keyed, now);
-    for (const firing of firings) addDemoFiring(db, schedule, firing, now);
-  });
+  steps
+    .filter((one) => 'step' in one)
+    .forEach(({ firings, keyed }, index) => {
+      const schedule = composed(db, piece.id, doc, firingsOf(doc)[index], version, madeAt);
+      version += 1;
+      if (keyed) addDemoProgram(db, schedule, keyed, now);
+      for (const firing of firings) addDemoFiring(db, schedule, firing, now);
+    });
 }
 
 function composed(db: Database, pieceId: string, doc: PieceDocument, step: Step, pieceVersion: number, at: number): Schedule {

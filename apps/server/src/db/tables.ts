@@ -1,5 +1,6 @@
 /** The database's tables. Row types are inferred from here; documents are JSON validated by @torvin/schema. */
 import { type Evaluation, LOOKS, type PanelRow, type PurposefulSegment } from '@torvin/core';
+import type { Operation } from 'fast-json-patch';
 import { CSV_STYLES, type Lesson, NO_LESSON, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
@@ -54,6 +55,11 @@ export const pieces = sqliteTable(
     /** What it waits for, and for which of its firings: kept by store/waiting.ts. */
     waits: text('waits', { enum: WAITS }),
     waitsStepId: text('waits_step_id'),
+    /** The studio's own words to find it by. */
+    tags: text('tags', { mode: 'json' }).$type<string[]>().notNull().default([]),
+    /** When it was told finished; when it was put away, out of the lists. */
+    finishedAt: integer('finished_at'),
+    awayAt: integer('away_at'),
     createdAt: integer('created_at').notNull(),
     updatedAt: integer('updated_at').notNull(),
     deletedAt: integer('deleted_at'),
@@ -66,7 +72,7 @@ export const pieces = sqliteTable(
   ],
 );
 
-/** The last states of each piece, so that undo outlives the page; what: the change that led to it. */
+/** The last states of each piece, so that undo outlives the page, each by how it differs from the one before; what: the change that led to it. */
 export const pieceStates = sqliteTable(
   'piece_states',
   {
@@ -75,7 +81,9 @@ export const pieceStates = sqliteTable(
       .references(() => pieces.id, { onDelete: 'cascade' }),
     position: integer('position').notNull(),
     name: text('name').notNull(),
-    doc: text('doc', { mode: 'json' }).$type<PieceDoc>().notNull(),
+    /** From its document to that of the state before, and from that to its own (RFC 6902); null where none was before. */
+    back: text('back', { mode: 'json' }).$type<Operation[]>(),
+    forth: text('forth', { mode: 'json' }).$type<Operation[]>(),
     what: text('what').notNull(),
   },
   (table) => [primaryKey({ columns: [table.pieceId, table.position] })],

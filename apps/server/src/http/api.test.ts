@@ -1,3 +1,4 @@
+import { firingsOf, asJourney } from '@torvin/core';
 import type { Firing, NewPiece, Piece, SavedSchedule } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { DEMO_PIECES } from '../db/demo';
@@ -9,10 +10,11 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
+const laidOf = (layer: object) => ({ ...newPiece().doc, journey: [{ kind: 'lay', id: uuid(), side: 'above', layers: [layer] }] });
 const newPiece = (change: Partial<NewPiece> = {}): NewPiece => ({
   id: uuid(),
   name: 'Tray, middle of three',
-  doc: {
+  doc: asJourney({
     schemaVersion: 2,
     dammed: false,
     footprint: { shape: 'rectangle', width_m: 0.3048, length_m: 0.2 },
@@ -33,7 +35,7 @@ const newPiece = (change: Partial<NewPiece> = {}): NewPiece => ({
         computedId: null,
       },
     ],
-  },
+  }),
   ...change,
 });
 
@@ -54,7 +56,7 @@ async function planned(): Promise<SavedSchedule> {
   const piece = await made();
   const { status, body } = await server.ask('POST', `/api/pieces/${piece.id}/schedules`, {
     id: uuid(),
-    stepId: piece.doc.steps[0].id,
+    stepId: firingsOf(piece.doc)[0].id,
     pieceVersion: piece.version,
     parentId: null,
     origin: 'computed',
@@ -69,7 +71,7 @@ describe('the demo studio', () => {
     const pieces = await server.pieces();
     expect(pieces.map(({ name }) => name)).toEqual(DEMO_PIECES.map(({ name }) => name).reverse());
     for (const { doc } of pieces) {
-      for (const { scheduleId } of doc.steps) {
+      for (const { scheduleId } of firingsOf(doc)) {
         const { body: schedule } = await server.ask('GET', `/api/schedules/${scheduleId}`);
         expect(schedule.result.readings.length).toBeGreaterThan(6);
         expect({ of: schedule.snapshot.firing.look, broken: schedule.result.readings.filter((reading: { ok: boolean }) => !reading.ok) }).toEqual({
@@ -82,7 +84,7 @@ describe('the demo studio', () => {
 
   test('has firings that came out short, right and past, one of them still in the kiln', async () => {
     const { body: page } = await server.ask('GET', '/api/firings');
-    const recorded = DEMO_PIECES.flatMap(({ steps }) => steps.flatMap(({ firings }) => firings));
+    const recorded = DEMO_PIECES.flatMap(({ steps }) => steps.flatMap((one) => ('step' in one ? one.firings : [])));
     expect(page.total).toBe(recorded.length);
     expect(new Set(page.firings.map(({ result }: Firing) => result))).toEqual(new Set(['short', 'right', 'past', null]));
     expect(page.firings.find(({ result }: Firing) => result === null)).toMatchObject({ pieceName: 'Bird-bath basin', look: 'slump', kilnName: 'Low kiln' });
@@ -120,18 +122,18 @@ describe('pieces', () => {
 
   test.each([
     ['an empty name', { name: '  ' }, 'name', /Name is empty: write it/],
-    ['no sheets', { doc: { ...newPiece().doc, layers: [] } }, 'doc.layers', /at least one layer/],
+    ['no sheets', { doc: { ...newPiece().doc, journey: newPiece().doc.journey.slice(1) } }, 'doc.journey', /at least one layer/],
     [
       '400 mm of glass',
-      { doc: { ...newPiece().doc, layers: [{ id: uuid(), form: 'sheet', glassId: 'clear-90', thickness_m: 0.4 }] } },
-      'doc.layers.0.thickness_m',
+      { doc: laidOf({ id: uuid(), form: 'sheet', glassId: 'clear-90', thickness_m: 0.4 }) },
+      'doc.journey.0.layers.0.thickness_m',
       /0\.0005 to 0\.025 m; got 0\.4/,
     ],
     ['a size of nought', { doc: { ...newPiece().doc, footprint: { shape: 'disc', diameter_m: 0 } } }, 'doc.footprint.diameter_m', /0\.01 to 2 m; got 0/],
     [
       'an unknown glass',
-      { doc: { ...newPiece().doc, layers: [{ id: uuid(), form: 'sheet', glassId: 'moonstone', thickness_m: 0.003 }] } },
-      'doc.layers',
+      { doc: laidOf({ id: uuid(), form: 'sheet', glassId: 'moonstone', thickness_m: 0.003 }) },
+      'doc.journey.0.layers.0.glassId',
       /moonstone/,
     ],
     ['an unknown field', { colour: 'red' }, '', /Unknown field 'colour'/],
@@ -154,7 +156,7 @@ describe('schedule versions', () => {
   test('are simulated by the server and become their step’s', async () => {
     const { piece, schedule } = await planned();
     expect(piece.version).toBe(2);
-    expect(piece.doc.steps[0]).toMatchObject({ scheduleId: schedule.id, computedId: schedule.id });
+    expect(firingsOf(piece.doc)[0]).toMatchObject({ scheduleId: schedule.id, computedId: schedule.id });
     expect(schedule.result.simulation.segments).toHaveLength(4);
     expect(schedule.result.simulation.total_s).toBeGreaterThan(6 * 3600);
     expect(schedule.snapshot).toMatchObject({ kilnName: 'Low kiln', familyName: 'Soft sheet 90', engine: expect.any(String) });
@@ -166,7 +168,7 @@ describe('schedule versions', () => {
     const wanted = { id: uuid(), stepId: schedule.stepId, pieceVersion: piece.version, parentId: schedule.id, origin: 'edited', segments };
     const { body } = await server.ask('POST', `/api/pieces/${piece.id}/schedules`, wanted);
     expect(body.schedule.parentId).toBe(schedule.id);
-    expect(body.piece.doc.steps[0]).toMatchObject({ scheduleId: wanted.id, computedId: schedule.id });
+    expect(firingsOf(body.piece.doc)[0]).toMatchObject({ scheduleId: wanted.id, computedId: schedule.id });
     expect((await server.ask('GET', `/api/schedules/${schedule.id}`)).body).toEqual(schedule);
     const again = await server.ask('POST', `/api/pieces/${piece.id}/schedules`, wanted);
     expect(again.body.piece.version).toBe(body.piece.version);

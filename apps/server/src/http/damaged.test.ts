@@ -1,4 +1,5 @@
 /** Every route that takes something, against damaged bodies and damaged addresses: an answer or a problem, never a failure. */
+import { firingsOf } from '@torvin/core';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { eq, isNull } from 'drizzle-orm';
@@ -31,7 +32,7 @@ function standing(): Record<'piece' | 'schedule' | 'firing' | 'load', { id: stri
   const [schedule] = db.select().from(schedules).where(eq(schedules.pieceId, piece.id)).all();
   const [firing] = db.select().from(firings).where(isNull(firings.deletedAt)).all();
   const [load] = db.select().from(loads).all();
-  return { piece, schedule: { id: schedule.id, version: 1 }, firing, load, stepId: piece.doc.steps[0].id, records: db.select().from(records).all() };
+  return { piece, schedule: { id: schedule.id, version: 1 }, firing, load, stepId: firingsOf(piece.doc)[0].id, records: db.select().from(records).all() };
 }
 
 /** Ids of the examples, in their order: of a piece, layer, step, schedule, firing. */

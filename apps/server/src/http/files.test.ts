@@ -1,4 +1,5 @@
 /** A piece out to a file and in again. */
+import { firingsOf } from '@torvin/core';
 import { createHash } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import sharp from 'sharp';
@@ -36,7 +37,7 @@ describe('a piece file', () => {
 
   test('of a piece that was never fired is read in again', async () => {
     const doc = (await server.pieces())[0].doc;
-    const piece = { id: uuid(), name: 'Only laid', doc: { ...doc, steps: [] } };
+    const piece = { id: uuid(), name: 'Only laid', doc: { ...doc, journey: doc.journey.slice(0, 1) } };
     await server.ask('POST', '/api/pieces', piece);
     const file = (await server.ask('GET', `/api/pieces/${piece.id}/file`)).body;
     expect(file.firings).toEqual([]);
@@ -81,7 +82,7 @@ describe('a piece file', () => {
     const elsewhere = JSON.parse(ids.reduce((all, id) => all.replaceAll(id, uuid()), text)) as PieceFile;
     elsewhere.piece.name = 'From elsewhere';
     const { body } = await server.ask('POST', '/api/import', elsewhere);
-    expect(body.piece.doc.steps.map(({ kilnId }: { kilnId: string }) => kilnId)).toEqual(elsewhere.piece.doc.steps.map(() => 'soft-96-kiln'));
+    expect(firingsOf(body.piece.doc).map(({ kilnId }: { kilnId: string }) => kilnId)).toEqual(firingsOf(elsewhere.piece.doc).map(() => 'soft-96-kiln'));
     const kilns = async (): Promise<string[]> => (await server.ask('GET', '/api/kilns')).body.map(({ id }: { id: string }) => id);
     expect(await kilns()).toContain('soft-96-kiln');
     const { file: out } = await filed('From elsewhere');
@@ -203,7 +204,7 @@ describe('a piece file', () => {
     [
       'glass',
       (file: PieceFile) => ({ ...file, shelves: { ...file.shelves, glasses: [] } }),
-      /^piece\.doc\.layers\.\d\.glassId$/,
+      /^piece\.doc\.journey\.0\.layers\.\d\.glassId$/,
       /names the glass '[\w-]+', which neither came/,
     ],
     [
@@ -212,7 +213,7 @@ describe('a piece file', () => {
       /^shelves\.glasses\.0\.familyId$/,
       /names the glass family 'of-elsewhere'/,
     ],
-    ['kiln', (file: PieceFile) => ({ ...file, shelves: { ...file.shelves, kilns: [] } }), /^piece\.doc\.steps\.0\.kilnId$/, /names the kiln 'of-elsewhere'/],
+    ['kiln', (file: PieceFile) => ({ ...file, shelves: { ...file.shelves, kilns: [] } }), /^piece\.doc\.journey\.1\.kilnId$/, /names the kiln 'of-elsewhere'/],
   ])('that names a %s which nobody knows is refused, and nothing of it is in', async (_, damage, path, message) => {
     const { file } = await filed('Plaque no. 14');
     const [glass] = file.shelves.glasses;

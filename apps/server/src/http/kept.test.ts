@@ -1,5 +1,5 @@
 /** Nothing is lost: undo, deletion taken back, named versions, firings told of later, records put away. */
-import { ENGINE_VERSION } from '@torvin/core';
+import { ENGINE_VERSION, firingsOf } from '@torvin/core';
 import { type Firing, type Glass, KINDS, type Piece, type ScheduleVersion, type WaitingPiece } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { eq, sql } from 'drizzle-orm';
@@ -135,7 +135,7 @@ describe('undo', () => {
     const piece = await demo('Sundial disc');
     expect(piece.undo).toBe('schedule computed');
     const back = (await go(piece, 'undo')).body;
-    expect(back.doc.steps[0].scheduleId).toBeNull();
+    expect(firingsOf(back.doc)[0].scheduleId).toBeNull();
     expect((await go(back, 'undo')).body).toMatchObject({ code: 'nothing-kept', message: 'There is nothing left to undo.' });
     const edited = await save(back, { name: 'Sundial, again' }, 'renamed');
     expect(edited.redo).toBeNull();
@@ -295,7 +295,7 @@ describe('shelves', () => {
     expect(status).toBe(200);
     expect(body).toMatchObject({ annealing_C: 520, source: 'own test', version: 2 });
     expect((await server.ask('PUT', '/api/families/soft-90', family)).body).toMatchObject({ code: 'stale', current: { annealing_C: 520 } });
-    const { body: schedule } = await server.ask('GET', `/api/schedules/${piece.doc.steps[0].scheduleId}`);
+    const { body: schedule } = await server.ask('GET', `/api/schedules/${firingsOf(piece.doc)[0].scheduleId}`);
     expect(schedule.snapshot.firing.body.glasses[0].annealing_C).toBe(family.annealing_C);
   });
 
@@ -414,7 +414,7 @@ describe('what firings have taught', () => {
     expect(disc.outdated.join(' ')).toMatch(/What firings of 'Low kiln' have taught has been taken over since/);
     // What is planned now is planned by it, and a firing of it teaches by what the controller read.
     const tiles = await demo('Test tiles, clear');
-    const [step] = tiles.doc.steps;
+    const [step] = firingsOf(tiles.doc);
     const { segments } = (await server.ask('GET', `/api/schedules/${step.scheduleId}`)).body;
     const made = { id: uuid(), stepId: step.id, pieceVersion: tiles.version, parentId: null, origin: 'edited', segments };
     expect((await server.ask('POST', `/api/pieces/${tiles.id}/schedules`, made)).status).toBe(200);
@@ -446,7 +446,7 @@ describe('the Bench', () => {
     const tiles = await demo('Test tiles, clear');
     expect(body.waiting.find(({ piece }: WaitingPiece) => piece.id === tiles.id)).toMatchObject({
       for: 'decision',
-      look: tiles.doc.steps[0].look,
+      look: firingsOf(tiles.doc)[0].look,
       outdated: [],
     });
     expect([body.waiting.length, body.pieces]).toEqual([body.waitingInAll, (await server.pieces()).length]);
@@ -482,7 +482,7 @@ describe('the Bench', () => {
     const learned = async () => (await server.ask('GET', '/api/bench')).body.learned;
     const before = await learned();
     expect(before.lessons).toHaveLength(before.firings);
-    const told = before.lessons.find(({ result }: { result: string }) => result === 'short');
+    const told = before.lessons.find(({ result, look }: { result: string; look: string }) => result === 'short' && look === 'fullFuse');
     const { firing } = (await server.ask('GET', `/api/firings/${told.firingId}`)).body;
     expect(firing.lesson).toEqual({ leftOut: false, by: null, witness: null });
     const { firedAt, zone, place, result, lookReached, note, asFired, photos, knownBy } = firing;
@@ -515,11 +515,11 @@ describe('the Bench', () => {
   test('learns nothing from what hangs on holes and weights', async () => {
     const before = (await server.ask('GET', '/api/bench')).body.learned;
     const tiles = await demo('Test tiles, clear');
-    const [planned] = tiles.doc.steps;
+    const [planned] = firingsOf(tiles.doc);
     const { segments } = (await server.ask('GET', `/api/schedules/${planned.scheduleId}`)).body;
     const shaping = { kind: 'drain', holes: 4, hole_m: 0.02, plate_m: 0.01 };
     const step = { ...planned, id: uuid(), look: 'potMelt', setup: { kind: 'bareShelf', paper: false, shaping }, scheduleId: null, computedId: null };
-    const pot = { id: uuid(), name: 'A pot', doc: { ...tiles.doc, steps: [step] } };
+    const pot = { id: uuid(), name: 'A pot', doc: { ...tiles.doc, journey: [tiles.doc.journey[0], step] } };
     expect((await server.ask('POST', '/api/pieces', pot)).status).toBe(200);
     const made = { id: uuid(), stepId: step.id, pieceVersion: 1, parentId: null, origin: 'edited', segments };
     expect((await server.ask('POST', `/api/pieces/${pot.id}/schedules`, made)).status).toBe(200);
@@ -537,8 +537,12 @@ describe('the Bench', () => {
     expect(before.kilnId).toBe('low-kiln');
     // A schedule made for the other one is evidence of that alone.
     const piece = await demo('Test tiles, clear');
-    const moved = await save(piece, { doc: { ...piece.doc, steps: piece.doc.steps.map((step) => ({ ...step, kilnId: 'other' })) } }, 'other kiln');
-    const [step] = moved.doc.steps;
+    const moved = await save(
+      piece,
+      { doc: { ...piece.doc, journey: piece.doc.journey.map((step) => (step.kind === 'fire' ? { ...step, kilnId: 'other' } : step)) } },
+      'other kiln',
+    );
+    const [step] = firingsOf(moved.doc);
     const { segments } = (await server.ask('GET', `/api/schedules/${step.scheduleId}`)).body;
     const made = { id: uuid(), stepId: step.id, pieceVersion: moved.version, parentId: null, origin: 'edited', segments };
     expect((await server.ask('POST', `/api/pieces/${piece.id}/schedules`, made)).status).toBe(200);

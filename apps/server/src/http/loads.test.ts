@@ -1,4 +1,5 @@
 /** What must never reach a kiln: a schedule that is not of this piece any more, a second load, a record that cannot be. */
+import { firingsOf, anotherLike, laidLayers, changeLayer, type LaidLayer } from '@torvin/core';
 import type { Firing, LoadAhead, Piece, Schedule } from '@torvin/schema';
 import { eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
@@ -17,7 +18,7 @@ const ahead = async (): Promise<LoadAhead[]> => (await server.ask('GET', '/api/l
 
 async function demo(name: string): Promise<{ piece: Piece; schedule: Schedule }> {
   const piece = (await pieces()).find((one) => one.name === name);
-  const scheduleId = piece?.doc.steps[0].scheduleId;
+  const scheduleId = piece && firingsOf(piece.doc)[0].scheduleId;
   if (!piece || !scheduleId) throw new Error(`The demo has no ${name} with a schedule.`);
   return { piece, schedule: (await server.ask('GET', `/api/schedules/${scheduleId}`)).body };
 }
@@ -36,7 +37,10 @@ async function freed(): Promise<void> {
 }
 
 async function laidDeeper(piece: Piece): Promise<Piece> {
-  const doc = { ...piece.doc, layers: piece.doc.layers.map((layer, i) => (i === 0 ? { ...layer, thickness_m: 0.012 } : layer)) };
+  const [base] = laidLayers(piece.doc);
+  const edited = changeLayer(piece.doc, { ...base, thickness_m: 0.012 } as LaidLayer);
+  if (!edited.ok) throw new Error(edited.problem.message);
+  const { doc } = edited.value;
   const { status, body } = await server.ask('PUT', `/api/pieces/${piece.id}`, { version: piece.version, name: piece.name, doc });
   expect(status).toBe(200);
   return body;
@@ -69,7 +73,7 @@ describe('a schedule whose piece was laid otherwise since', () => {
     await freed();
     const one = await demo('Test tiles, clear');
     const { body: shelves } = await server.ask('GET', '/api/shelves');
-    const [kiln] = shelves.kilns.filter(({ id }: { id: string }) => id === one.piece.doc.steps[0].kilnId);
+    const [kiln] = shelves.kilns.filter(({ id }: { id: string }) => id === firingsOf(one.piece.doc)[0].kilnId);
     const renamed = (await server.ask('PUT', `/api/kilns/${kiln.id}`, { ...kiln, name: 'The old kiln' })).body;
     const first = await record(start(one));
     expect(first.status).toBe(200);
@@ -133,7 +137,7 @@ describe('one kiln, one load', () => {
     expect((await joins(tray.schedule)).body.code).toBe('other-schedule');
     const rows = {
       id: uuid(),
-      stepId: tray.piece.doc.steps[0].id,
+      stepId: firingsOf(tray.piece.doc)[0].id,
       pieceVersion: tray.piece.version,
       parentId: null,
       origin: 'edited',
@@ -212,8 +216,8 @@ describe('a record that cannot be', () => {
 describe('a shape that cannot be', () => {
   const shaped = (piece: Piece, overhang_m: number): Piece['doc'] => ({
     ...piece.doc,
-    steps: piece.doc.steps.map((step) =>
-      step.look === 'drape' ? { ...step, setup: { ...step.setup, shaping: { kind: 'former', overhang_m, drop_m: 0.02 } } } : step,
+    journey: piece.doc.journey.map((step) =>
+      step.kind === 'fire' && step.look === 'drape' ? { ...step, setup: { ...step.setup, shaping: { kind: 'former', overhang_m, drop_m: 0.02 } } } : step,
     ),
   });
   const save = (piece: Piece, doc: Piece['doc'], name = piece.name) => server.ask('PUT', `/api/pieces/${piece.id}`, { version: piece.version, name, doc });
@@ -221,17 +225,17 @@ describe('a shape that cannot be', () => {
   test('is refused at its field, saved, made or computed', async () => {
     const { piece } = await demo('Lamp panel, left');
     const refused = await save(piece, shaped(piece, 0.3));
-    expect(refused).toMatchObject({ status: 422, body: { code: 'impossible', path: 'doc.steps.1.setup.shaping.overhang_m' } });
+    expect(refused).toMatchObject({ status: 422, body: { code: 'impossible', path: 'doc.journey.2.setup.shaping.overhang_m' } });
     expect(
       (
         await server.ask('POST', '/api/pieces', {
           id: uuid(),
           name: 'Another',
-          doc: { ...shaped(piece, 0.3), steps: shaped(piece, 0.3).steps.map((step) => ({ ...step, id: uuid(), scheduleId: null, computedId: null })) },
+          doc: anotherLike(shaped(piece, 0.3), uuid, true).doc,
         })
       ).status,
     ).toBe(422);
-    const { snapshot } = (await server.ask('GET', `/api/schedules/${piece.doc.steps[1].scheduleId}`)).body as Schedule;
+    const { snapshot } = (await server.ask('GET', `/api/schedules/${firingsOf(piece.doc)[1].scheduleId}`)).body as Schedule;
     const firing = { ...snapshot.firing, setup: { ...snapshot.firing.setup, shaping: { kind: 'former', overhang_m: 0.3, drop_m: 0.02 } } };
     expect((await server.ask('POST', '/api/compute/compose', firing)).body).toMatchObject({ code: 'impossible', path: 'setup.shaping.overhang_m' });
     const { body } = await server.ask('POST', '/api/compute/check', { ...firing, segments: snapshot && (await demo('Lamp panel, left')).schedule.segments });
@@ -246,7 +250,7 @@ describe('a shape that cannot be', () => {
     const renamed = await save(old, old.doc, 'Lamp panel, old');
     expect(renamed.status).toBe(200);
     const worse = { ...old.doc, footprint: { shape: 'rectangle', width_m: 0.7, length_m: 0.7 } };
-    expect((await save(renamed.body, worse)).body).toMatchObject({ code: 'impossible', path: 'doc.steps.0.kilnId' });
+    expect((await save(renamed.body, worse)).body).toMatchObject({ code: 'impossible', path: 'doc.journey.1.kilnId' });
     expect((await save(renamed.body, shaped(old, 0.08))).status).toBe(200);
   });
 });

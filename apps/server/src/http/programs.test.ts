@@ -1,4 +1,5 @@
 /** What stands in which program: the newest stands, what it was keyed over says so, and nothing is kept that could not be keyed. */
+import { firingsOf } from '@torvin/core';
 import type { Piece, Program } from '@torvin/schema';
 import { eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
@@ -22,7 +23,7 @@ const send = (program: object) => server.ask('POST', '/api/programs', program);
 
 async function scheduleOf(name: string, step = 0): Promise<string> {
   const piece = ((await server.pieces()) as Piece[]).find((one) => one.name === name);
-  return piece?.doc.steps[step].scheduleId ?? '';
+  return (piece && firingsOf(piece.doc)[step].scheduleId) ?? '';
 }
 
 test('the demo’s controllers hold what was keyed last; the older one is marked with when it was keyed over', async () => {

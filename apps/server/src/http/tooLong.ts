@@ -10,6 +10,7 @@ interface Inside {
   type: string;
   innerType?: z.ZodType;
   in?: z.ZodType;
+  out?: z.ZodType;
   element?: z.ZodType;
   valueType?: z.ZodType;
   shape?: Record<string, z.ZodType>;
@@ -31,7 +32,8 @@ export function tooLong(schema: z.ZodType, input: unknown, path = ''): Problem |
   const inside = insideOf(schema);
   const at = (key: string | number): string => (path === '' ? String(key) : `${path}.${key}`);
   if (inside.innerType) return tooLong(inside.innerType, input, path);
-  if (inside.in) return tooLong(inside.in, input, path);
+  // What is put into the present form first is looked at as that.
+  if (inside.in && inside.out) return tooLong(insideOf(inside.in).type === 'transform' ? inside.out : inside.in, input, path);
   if (inside.options) {
     // It may be any of them: too long for all is too long.
     const found = inside.options.map((option) => tooLong(option, input, path));

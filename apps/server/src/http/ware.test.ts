@@ -1,5 +1,5 @@
 /** A piece with no glass in it, from its making to its notebook, its table and its file. */
-import { compose, snapshotOf } from '@torvin/core';
+import { compose, snapshotOf, laidLayers } from '@torvin/core';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { type TestServer, startTestServer } from '../test/testServer';
@@ -12,6 +12,7 @@ afterAll(() => server.stop());
 
 const id = uuid();
 const bisque: Step = {
+  kind: 'fire',
   id: uuid(),
   look: 'bisque',
   setup: { kind: 'bareShelf', paper: false, shaping: { kind: 'ware', of: 'clay', wall_m: 0.01, wide_m: 0.2, long_m: 0.24, cone: '06' } },
@@ -21,13 +22,13 @@ const bisque: Step = {
   scheduleId: null,
   computedId: null,
 };
-const doc: PieceDoc = { schemaVersion: 2, footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.24 }, dammed: false, typed: {}, layers: [], steps: [] };
+const doc: PieceDoc = { schemaVersion: 3, footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.24 }, dammed: false, typed: {}, journey: [] };
 
 test('is made, planned, fired and told of; teaches nothing of glass; goes out and comes in again', async () => {
   const { ask } = server;
   const learned = (await ask('GET', '/api/bench')).body.learned;
   expect((await ask('POST', '/api/pieces', { id, name: 'Mould of clay', doc })).status).toBe(200);
-  const planned = { ...doc, steps: [bisque] };
+  const planned = { ...doc, journey: [bisque] };
   expect((await ask('PUT', `/api/pieces/${id}`, { version: 1, name: 'Mould of clay', doc: planned })).status).toBe(200);
   const shelves = (await ask('GET', '/api/shelves')).body as Shelves;
   const snapshot = snapshotOf(planned, bisque, shelves);
@@ -54,7 +55,7 @@ test('is made, planned, fired and told of; teaches nothing of glass; goes out an
   const { body: detail } = await ask('GET', `/api/firings/${firingId}`);
   expect(detail.firing).toMatchObject({ look: 'bisque', familyName: 'Raw clay mould', result: 'right' });
   const { body: file } = await ask('GET', `/api/pieces/${id}/file`);
-  expect(file.piece.doc.layers).toEqual([]);
+  expect(laidLayers(file.piece.doc)).toEqual([]);
   expect(file.shelves.glasses).toEqual([]);
   await ask('DELETE', `/api/firings/${firingId}`, { version: detail.firing.version });
   const now = (await ask('GET', `/api/pieces/${id}`)).body;
@@ -66,8 +67,8 @@ test('is made, planned, fired and told of; teaches nothing of glass; goes out an
 
 test('is refused a firing that needs glass, at its layers', async () => {
   const fuse: Step = { ...bisque, id: uuid(), look: 'fullFuse', setup: { kind: 'bareShelf', paper: false } };
-  const { status, body } = await server.ask('POST', '/api/pieces', { id: uuid(), name: 'Of nothing', doc: { ...doc, steps: [fuse] } });
-  expect([status, body.path]).toEqual([422, 'doc.layers']);
+  const { status, body } = await server.ask('POST', '/api/pieces', { id: uuid(), name: 'Of nothing', doc: { ...doc, journey: [fuse] } });
+  expect([status, body.path]).toEqual([422, 'doc.journey']);
   expect(body.message).toMatch(/at least one layer, unless every firing/);
 });
 

@@ -11,6 +11,7 @@ import {
   outdatedBy,
   viscosityOf,
   workAsRead,
+  stepName,
 } from '@torvin/core';
 import { type Bench, type Learned, type Snapshot, type WaitingPiece, rowOfPiece } from '@torvin/schema';
 import { type SQL, and, count, desc, eq, inArray, isNotNull, isNull, max, sql } from 'drizzle-orm';
@@ -48,13 +49,14 @@ export function waitingPieces(db: Database): { waiting: WaitingPiece[]; waitingI
   const units = studioUnits(db);
   const waiting = rows.flatMap((row): WaitingPiece[] => {
     if (row.waits === null) return [];
-    const step = row.doc.steps.find(({ id }) => id === row.waitsStepId);
-    const schedule = step?.scheduleId ? findSchedule(db, step.scheduleId) : null;
+    const step = row.doc.journey.find(({ id }) => id === row.waitsStepId);
+    const schedule = step?.kind === 'fire' && step.scheduleId ? findSchedule(db, step.scheduleId) : null;
     return [
       {
         piece: rowOfPiece(row),
         for: row.waits,
-        look: step?.look ?? null,
+        look: step?.kind === 'fire' ? step.look : null,
+        step: step && step.kind !== 'fire' ? stepName(step) : null,
         stepId: step?.id ?? null,
         total_s: schedule?.result.simulation.total_s ?? null,
         outdated: schedule ? outdatedBy(row.doc, schedule.stepId, shelves, schedule.snapshot, units) : [],

@@ -1,5 +1,5 @@
 /** Pieces out to a file and in again, with all that hangs on them. */
-import { ProblemError } from '@torvin/core';
+import { ProblemError, laidLayers } from '@torvin/core';
 import {
   type Imported,
   KINDS,
@@ -19,14 +19,14 @@ import {
   renameInDoc,
   renameInSnapshot,
 } from '@torvin/schema';
-import { and, asc, eq, inArray, isNull, max, ne } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, isNull, max, ne } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { type Database, writing } from '../db/database';
 import { firings, loads, pieceStates, pieces, records, schedules } from '../db/tables';
 import { Taken } from './failures';
 import { loadIdFor } from './firings';
 import { filedPhotos, takeFiledPhotos } from './photos';
-import { findPiece } from './pieces';
+import { between, findPiece } from './pieces';
 import { columnsOf, documentOf, snapshotId, wholeSchedules } from './schedules';
 import { tellWaiting } from './waiting';
 import { addMissingRecord, allShelves } from './records';
@@ -79,7 +79,7 @@ export function pieceFile(db: Database, dataDir: string, id: string): PieceFile 
 async function copyOf({ photos, shelves, ...file }: PieceFile): Promise<PieceFile> {
   const rest = inSlices();
   const { piece, schedules: versions, firings: fired } = file;
-  const named = [piece, ...piece.doc.layers, ...piece.doc.steps, ...versions, ...fired, ...fired.flatMap(({ load }) => (load ? [load] : []))];
+  const named = [piece, ...laidLayers(piece.doc), ...piece.doc.journey, ...versions, ...fired, ...fired.flatMap(({ load }) => (load ? [load] : []))];
   const next = new Map(named.map(({ id }) => [id, uuid()]));
   const renamed = <T>(value: T): T => {
     if (typeof value === 'string') return (next.get(value) ?? value) as T;
@@ -121,8 +121,9 @@ function mustHang({ piece, schedules: versions, firings: fired }: PieceFile): vo
   fired.forEach(({ scheduleId }, i) => {
     if (!isHere(scheduleId)) doesNotHang(`firings.${i}.scheduleId`, 'A firing in this file ran a schedule that is not in it.');
   });
-  piece.doc.steps.forEach(({ scheduleId, computedId }, i) => {
-    if (!isHere(scheduleId) || !isHere(computedId)) doesNotHang(`piece.doc.steps.${i}`, 'A firing planned in this file has a schedule that is not in it.');
+  piece.doc.journey.forEach((step, i) => {
+    if (step.kind === 'fire' && (!isHere(step.scheduleId) || !isHere(step.computedId)))
+      doesNotHang(`piece.doc.journey.${i}`, 'A firing planned in this file has a schedule that is not in it.');
   });
 }
 
@@ -259,18 +260,24 @@ function show(tx: Database, file: PieceFile, outcome: Imported['outcome'], now: 
   const before = tx.select().from(pieces).where(eq(pieces.id, id)).get();
   if (before?.deletedAt === null) throw new Taken('piece', id);
   addMissingRecords(tx, file.shelves, now);
+  // What had been undone is gone, as after any change.
+  if (before)
+    tx.delete(pieceStates)
+      .where(and(eq(pieceStates.pieceId, id), gt(pieceStates.position, before.position)))
+      .run();
   const last = tx
     .select({ position: max(pieceStates.position) })
     .from(pieceStates)
     .where(eq(pieceStates.pieceId, id))
     .get();
-  const position = (last?.position ?? -1) + 1;
+  const known = before && last?.position != null ? before : null;
+  const position = known ? known.position + 1 : 0;
   tx.update(pieces)
     .set({ name, doc, createdAt, position, version: (before?.version ?? 0) + 1, updatedAt: now, deletedAt: null })
     .where(eq(pieces.id, id))
     .run();
   tx.insert(pieceStates)
-    .values({ pieceId: id, position, name, doc, what: outcome === 'restored' ? 'read in from a file' : '' })
+    .values({ pieceId: id, position, name, what: outcome === 'restored' ? 'read in from a file' : '', ...(known ? between(known.doc, doc) : {}) })
     .run();
   const versions = new Map(file.schedules.map((schedule) => [schedule.id, schedule]));
   const ids = file.firings.map((firing) => firing.id);

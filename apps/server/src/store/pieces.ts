@@ -1,8 +1,19 @@
 /** Pieces: made once, saved against the version they were based on, their last states kept for undo. */
-import { impossibleFiring, type LengthUnit, type Problem, ProblemError, snapshotOf } from '@torvin/core';
-import { type NewPiece, type Piece, type PieceChangeSchema, type PieceDoc, type PiecePage, type PieceQuery, type Shelves, rowOfPiece } from '@torvin/schema';
+import { firingsOf, impossibleFiring, type LengthUnit, type Problem, CANNOT_BE, placeOf, ProblemError, snapshotOf } from '@torvin/core';
+import {
+  type NewPiece,
+  type Piece,
+  type PieceChangeSchema,
+  type PieceDoc,
+  type PiecePage,
+  type PieceQuery,
+  type Shelves,
+  namedInDoc,
+  rowOfPiece,
+} from '@torvin/schema';
 import { and, count, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, lte, notExists, notInArray, or, sql, type SQL } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
+import patches, { type Operation } from 'fast-json-patch';
 import type { z } from 'zod';
 import { type Database, writing } from '../db/database';
 import { firings, pieceStates, pieces, schedules, snapshots } from '../db/tables';
@@ -11,7 +22,7 @@ import { type Sent, once } from './receipts';
 import { allShelves } from './records';
 import { mentions } from './search';
 import { readStudio } from './studio';
-import { tellWaiting } from './waiting';
+import { lastResults, tellWaiting } from './waiting';
 
 type Change = z.output<typeof PieceChangeSchema>;
 
@@ -35,7 +46,7 @@ function select(db: Database, where: SQL | undefined): Piece[] {
     .where(and(isNull(pieces.deletedAt), where))
     .orderBy(desc(updatedAt), desc(id))
     .all()
-    .map(({ what, before, ...piece }) => ({ ...piece, undo: before === null ? null : what }));
+    .map(({ what, before, ...piece }) => ({ ...piece, undo: before === null ? null : what, fired: Object.fromEntries(lastResults(db, piece.id)) }));
 }
 
 export const PAGE = 30;
@@ -72,10 +83,10 @@ export function findPiece(db: Database, id: string): Piece {
 
 /** What of a document's firings cannot be, each at its path. */
 function impossibleIn(doc: PieceDoc, shelves: Shelves, unit: LengthUnit): Problem[] {
-  return doc.steps.flatMap((step, index) => {
+  return firingsOf(doc).flatMap((step) => {
     const snapshot = snapshotOf(doc, step, shelves);
     const found = snapshot.ok ? impossibleFiring(snapshot.value.firing, unit) : null;
-    return found ? [{ ...found, path: `doc.steps.${index}.${found.path}` }] : [];
+    return found ? [{ ...found, path: `doc.journey.${placeOf(doc, step.id)}.${found.path}` }] : [];
   });
 }
 
@@ -91,13 +102,14 @@ function mustBePossible(db: Database, doc: PieceDoc, before: PieceDoc | null, sh
 
 /** Refuses a document whose records do not exist. */
 function mustHold(db: Database, pieceId: string, doc: PieceDoc, shelves: Shelves): void {
-  for (const layer of doc.layers) {
-    if (shelves.glasses.some(({ id }) => id === layer.glassId)) continue;
-    throw new ProblemError({ code: 'unknown-id', path: 'doc.layers', message: `No glass '${layer.glassId}' on the shelf.` });
+  for (const { id: glassId, path } of namedInDoc(doc, 'glasses')) {
+    if (shelves.glasses.some(({ id }) => id === glassId)) continue;
+    throw new ProblemError({ code: 'unknown-id', path: `doc.${path}`, message: `No glass '${glassId}' on the shelf.` });
   }
-  for (const [index, step] of doc.steps.entries()) {
+  for (const step of firingsOf(doc)) {
     const snapshot = snapshotOf(doc, step, shelves);
-    if (!snapshot.ok) throw new ProblemError(snapshot.problem);
+    // A step that cannot be done so is kept and says so where it stands; a schedule is not computed past it.
+    if (!snapshot.ok && snapshot.problem.code !== CANNOT_BE) throw new ProblemError(snapshot.problem);
     const named = [step.scheduleId, step.computedId].filter((id): id is string => id !== null);
     const own = db
       .select({ id: schedules.id })
@@ -105,7 +117,12 @@ function mustHold(db: Database, pieceId: string, doc: PieceDoc, shelves: Shelves
       .where(and(inArray(schedules.id, named), eq(schedules.pieceId, pieceId)))
       .all();
     const missing = named.find((id) => !own.some((row) => row.id === id));
-    if (missing) throw new ProblemError({ code: 'unknown-id', path: `doc.steps.${index}.scheduleId`, message: `This piece has no schedule '${missing}'.` });
+    if (missing)
+      throw new ProblemError({
+        code: 'unknown-id',
+        path: `doc.journey.${placeOf(doc, step.id)}.scheduleId`,
+        message: `This piece has no schedule '${missing}'.`,
+      });
   }
 }
 
@@ -116,7 +133,7 @@ export function createPiece(db: Database, { id, name, doc }: NewPiece, at: numbe
     mustHold(tx, id, doc, shelves);
     mustBePossible(tx, doc, null, shelves);
     tx.insert(pieces).values({ id, name, doc, version: 1, position: 0, createdAt: at, updatedAt: at }).run();
-    tx.insert(pieceStates).values({ pieceId: id, position: 0, name, doc, what: '' }).run();
+    tx.insert(pieceStates).values({ pieceId: id, position: 0, name, what: '' }).run();
     tellWaiting(tx, id);
     return findPiece(tx, id);
   });
@@ -137,12 +154,19 @@ export function unchanged(db: Database, id: string, version: number): Row {
 }
 
 /** Puts a new state behind the present one; what had been undone is gone, and so is what is older than is kept. */
-export function changePiece(db: Database, { id, position, version, createdAt }: Row, { name, doc, what }: Omit<Change, 'version'>, at: number): Piece {
+export function changePiece(
+  db: Database,
+  { id, position, version, createdAt, doc: before }: Row,
+  { name, doc, what }: Omit<Change, 'version'>,
+  at: number,
+): Piece {
   const next = position + 1;
   db.delete(pieceStates)
     .where(and(eq(pieceStates.pieceId, id), gt(pieceStates.position, position)))
     .run();
-  db.insert(pieceStates).values({ pieceId: id, position: next, name, doc, what }).run();
+  db.insert(pieceStates)
+    .values({ pieceId: id, position: next, name, what, ...between(before, doc) })
+    .run();
   db.delete(pieceStates)
     .where(and(eq(pieceStates.pieceId, id), lte(pieceStates.position, next - STATES_KEPT - 1)))
     .run();
@@ -151,7 +175,7 @@ export function changePiece(db: Database, { id, position, version, createdAt }: 
     .where(eq(pieces.id, id))
     .run();
   tellWaiting(db, id);
-  return { id, name, version: version + 1, doc, createdAt, updatedAt: at, undo: what, redo: null };
+  return { id, name, version: version + 1, doc, createdAt, updatedAt: at, undo: what, redo: null, fired: Object.fromEntries(lastResults(db, id)) };
 }
 
 export function savePiece(db: Database, id: string, change: Change, sent: Sent): Piece {
@@ -171,22 +195,34 @@ export function savePiece(db: Database, id: string, change: Change, sent: Sent):
   );
 }
 
+/** How two documents differ, in both directions. */
+export const between = (before: PieceDoc, after: PieceDoc): { back: Operation[]; forth: Operation[] } => ({
+  back: patches.compare(after, before),
+  forth: patches.compare(before, after),
+});
+
+const stateAt = (db: Database, id: string, position: number): typeof pieceStates.$inferSelect | undefined =>
+  db
+    .select()
+    .from(pieceStates)
+    .where(and(eq(pieceStates.pieceId, id), eq(pieceStates.position, position)))
+    .get();
+
+const stepped = (doc: PieceDoc, difference: Operation[] | null | undefined): PieceDoc => patches.applyPatch(doc, difference ?? [], true, false).newDocument;
+
 /** Goes one kept state back (-1) or forth (1); a document whose records have gone is refused as in a save. */
 function goTo(db: Database, id: string, version: number, by: -1 | 1, at: number): Piece {
   return writing(db, (tx) => {
-    const { position } = unchanged(tx, id, version);
-    const state = tx
-      .select()
-      .from(pieceStates)
-      .where(and(eq(pieceStates.pieceId, id), eq(pieceStates.position, position + by)))
-      .get();
+    const { position, doc: now } = unchanged(tx, id, version);
+    const state = stateAt(tx, id, position + by);
     if (!state) {
       const message = by < 0 ? 'There is nothing left to undo.' : 'There is nothing to do again.';
       throw new ProblemError({ code: 'nothing-kept', path: '', message });
     }
-    mustHold(tx, id, state.doc, allShelves(tx));
+    const doc = stepped(now, by < 0 ? stateAt(tx, id, position)?.back : state.forth);
+    mustHold(tx, id, doc, allShelves(tx));
     tx.update(pieces)
-      .set({ name: state.name, doc: state.doc, position: state.position, version: version + 1, updatedAt: at })
+      .set({ name: state.name, doc, position: state.position, version: version + 1, updatedAt: at })
       .where(eq(pieces.id, id))
       .run();
     tellWaiting(tx, id);

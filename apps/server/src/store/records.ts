@@ -116,9 +116,9 @@ function namedBy(db: Database, kind: KindName, id: string): string[] {
         : [],
     ),
   );
-  const { inPieces } = KINDS[kind];
-  if (!inPieces) return others;
-  const named = sql`exists (select 1 from json_each(${pieces.doc}, ${`$.${inPieces.list}`}) where json_extract(value, ${`$.${inPieces.key}`}) = ${id})`;
+  const { inPieces: key } = KINDS[kind];
+  if (!key) return others;
+  const named = sql`exists (select 1 from json_tree(${pieces.doc}, '$.journey') as part where part.key = ${key} and part.atom = ${id})`;
   const inUse = db.select({ name: pieces.name }).from(pieces).where(named).all();
   return [...others, ...inUse.map(({ name }) => `the piece '${name}'`)];
 }

@@ -1,5 +1,5 @@
 /** Schedule versions: immutable rows, each with what it was made from and what the engine made of it. */
-import { type Evaluation, hottestSegment, ProblemError, snapshotOf } from '@torvin/core';
+import { type Evaluation, hottestSegment, ProblemError, snapshotOf, firingOf, firingsOf, withStep } from '@torvin/core';
 import {
   type NewSchedule,
   type Piece,
@@ -81,7 +81,7 @@ export function listVersions(db: Database, { id: pieceId, doc }: Pick<Piece, 'id
     .groupBy(id)
     .orderBy(desc(createdAt), desc(id))
     .all();
-  return listedVersions(versions, new Set(doc.steps.flatMap(({ scheduleId }) => (scheduleId === null ? [] : [scheduleId]))), now);
+  return listedVersions(versions, new Set(firingsOf(doc).flatMap(({ scheduleId }) => (scheduleId === null ? [] : [scheduleId]))), now);
 }
 
 export function nameSchedule(db: Database, id: string, name: string): Schedule {
@@ -93,7 +93,7 @@ export function nameSchedule(db: Database, id: string, name: string): Schedule {
 export function caseFor(db: Database, pieceId: string, wanted: NewSchedule): Snapshot {
   const piece = findPiece(db, pieceId);
   if (piece.version !== wanted.pieceVersion) throw new Stale('piece', piece, wanted.pieceVersion);
-  const step = piece.doc.steps.find(({ id }) => id === wanted.stepId);
+  const step = firingOf(piece.doc, wanted.stepId);
   if (!step) throw new NotFound('step', wanted.stepId);
   const snapshot = snapshotOf(piece.doc, step, allShelves(db));
   if (!snapshot.ok) throw new ProblemError(snapshot.problem);
@@ -121,12 +121,8 @@ export function addSchedule(db: Database, pieceId: string, wanted: NewSchedule, 
       .values({ ...document, snapshotId: snapshotId(tx, stepId, snapshot), ...columnsOf({ ...document, snapshot }, allShelves(tx)) })
       .run();
     const schedule = findSchedule(tx, id);
-    const doc: Piece['doc'] = {
-      ...before.doc,
-      steps: before.doc.steps.map((step) =>
-        step.id === stepId ? { ...step, scheduleId: id, computedId: origin === 'computed' ? id : step.computedId } : step,
-      ),
-    };
+    const step = firingOf(before.doc, stepId);
+    const doc = step ? withStep(before.doc, { ...step, scheduleId: id, computedId: origin === 'computed' ? id : step.computedId }) : before.doc;
     const what = origin === 'computed' ? 'schedule computed' : 'schedule changed';
     const piece = changePiece(tx, before, { name: before.name, doc, what }, now);
     return { piece, schedule };

@@ -5,7 +5,7 @@ import type { Database } from '../db/database';
 import { firings, loads, pieces, schedules } from '../db/tables';
 
 /** Results of a piece's steps, each by its last firing. */
-function lastResults(db: Database, pieceId: string): Map<string, FiringResult | null> {
+export function lastResults(db: Database, pieceId: string): Map<string, FiringResult | null> {
   const rows = db
     .select({ stepId: schedules.stepId, result: firings.result })
     .from(firings)
@@ -21,7 +21,7 @@ export function tellWaiting(tx: Database, pieceId: string): void {
   const piece = tx.select({ doc: pieces.doc }).from(pieces).where(eq(pieces.id, pieceId)).get();
   if (!piece) return;
   const last = lastResults(tx, pieceId);
-  const waiting = waitingOf(piece.doc.steps, (stepId) => last.get(stepId));
+  const waiting = waitingOf(piece.doc.journey, (stepId) => last.get(stepId));
   tx.update(pieces)
     .set({ waits: waiting?.for ?? null, waitsStepId: waiting?.stepId ?? null })
     .where(eq(pieces.id, pieceId))

@@ -2,6 +2,8 @@
 import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type Driver from 'better-sqlite3';
+import { type EarlierDocument, type PieceDocument, firingsOf, laidLayers } from '@torvin/core';
+import patches, { type Operation } from 'fast-json-patch';
 import { inOldWords } from './oldWords';
 import { MIGRATIONS, temporaryFolder } from './testServer';
 
@@ -35,6 +37,35 @@ export const rowsOf = (driver: Driver.Database, table: string): Record<string, u
     .all()
     .map((row) => Object.fromEntries(Object.entries(row as object).filter(([name]) => name !== '_metadata')));
 
+/** Of states only how they differ is kept; older ones held each document. */
+function statesOf(driver: Driver.Database): Record<string, unknown>[] {
+  const pieces = new Map(rowsOf(driver, 'pieces').map(({ id, doc, position }) => [id, { doc: String(doc), position: Number(position) }]));
+  return rowsOf(driver, 'piece_states').map(({ back: _back, forth: _forth, ...state }) => {
+    const piece = pieces.get(state.piece_id);
+    const later = rowsOf(driver, 'piece_states').filter(
+      ({ piece_id, position }) => piece_id === state.piece_id && Number(position) > Number(state.position) && Number(position) <= (piece?.position ?? 0),
+    );
+    const doc = later
+      .sort((a, b) => Number(b.position) - Number(a.position))
+      .reduce<unknown>(
+        (now, { back }) => patches.applyPatch(now, JSON.parse(String(back)) as Operation[], false, false).newDocument,
+        JSON.parse(piece?.doc ?? '{}'),
+      );
+    return { ...state, doc: JSON.stringify(doc) };
+  });
+}
+
+/** A piece's document as version 2 had it. */
+export function asVersion2({ journey, ...rest }: PieceDocument): EarlierDocument {
+  const steps = firingsOf({ journey }).map(({ kind: _kind, ...step }) => step);
+  return { ...rest, schemaVersion: 2, layers: laidLayers({ journey }), steps };
+}
+
+const inOldForm = (row: Record<string, unknown>): Record<string, unknown> => ({
+  ...row,
+  doc: JSON.stringify(asVersion2(JSON.parse(String(row.doc)) as PieceDocument)),
+});
+
 export const columnsOf = (driver: Driver.Database, table: string): string[] =>
   driver
     .prepare(`select name from pragma_table_info('${table}')`)
@@ -45,7 +76,9 @@ export const columnsOf = (driver: Driver.Database, table: string): string[] =>
 export function copyRows(from: Driver.Database, to: Driver.Database, tables: readonly string[]): void {
   for (const table of tables) {
     const known = columnsOf(to, table);
-    for (const row of rowsOf(from, table)) {
+    const isOlder = !columnsOf(to, 'piece_states').includes('back');
+    const rows = table === 'piece_states' && isOlder ? statesOf(from) : rowsOf(from, table);
+    for (const row of isOlder && ['pieces', 'piece_states'].includes(table) ? rows.map(inOldForm) : rows) {
       const then = Object.entries(row).map(([name, value]) => [name, typeof value === 'string' && value.startsWith('{') ? inOldWords(value) : value]);
       inserter(to)(table, Object.fromEntries(then.filter(([name]) => known.includes(String(name)))) as Record<string, unknown>);
     }

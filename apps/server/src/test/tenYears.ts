@@ -1,7 +1,7 @@
 /** A studio of ten years: pieces and firings by the thousand, copied from those of the demo under names and ids of their own. */
 import { createHash } from 'node:crypto';
-import { LAYERS_AT_MOST } from '@torvin/core';
-import { type Piece, waitingOf } from '@torvin/schema';
+import { type LaidLayer, firingsOf } from '@torvin/core';
+import { type PieceDoc, ROW_LAYERS_AT_MOST, waitingOf } from '@torvin/schema';
 import { eq, isNotNull, sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { type Database, writing } from '../db/database';
@@ -11,23 +11,25 @@ const WORDS = ['Harbour', 'Tide', 'Ährenkorb', 'Lattice', 'Quiet', 'Ember', 'Bi
 const DAY_MS = 24 * 3600e3;
 const AT_ONCE = 50;
 
-/** Each piece has as many layers as there may be and a schedule, each firing the longest note and two pictures' names: no list can be longer. */
+/** Each piece has as many layers as a list draws, and a schedule, each firing the longest note and two pictures' names: no list can be longer. */
 export function fillTenYears(db: Database, count: number, now: number): void {
   const [schedule] = db.select().from(schedules).all();
   const piece = db.select().from(pieces).where(eq(pieces.id, schedule.pieceId)).get();
   const [firing] = db.select().from(firings).where(isNotNull(firings.result)).all();
   const load = db.select().from(loads).where(eq(loads.id, firing.loadId)).get();
   if (!piece || !load) throw new Error('The demo has no fired piece.');
-  const layers: Piece['doc']['layers'] = Array.from({ length: LAYERS_AT_MOST }, (_, i) => ({
+  const layers: LaidLayer[] = Array.from({ length: ROW_LAYERS_AT_MOST }, (_, i) => ({
     ...{ id: uuid(), form: 'pieces', glassId: 'clear-90', name: `Layer with a name of some length, no. ${i}` },
     ...{ thickness_m: 0.001, cover: 0.123456789, count: 321 },
   }));
   const oneOfMany = (i: number) => {
     const [pieceId, stepId, scheduleId, firingId, loadId] = [uuid(), uuid(), uuid(), uuid(), uuid()];
     const at = now - DAY_MS * 3650 * (1 - i / count);
-    const doc = { ...piece.doc, layers, steps: piece.doc.steps.slice(0, 1).map((step) => ({ ...step, id: stepId, scheduleId, computedId: scheduleId })) };
+    const [step] = firingsOf(piece.doc);
+    const laid = { kind: 'lay', id: uuid(), side: 'above', layers } as const;
+    const doc: PieceDoc = { ...piece.doc, journey: [laid, { ...step, id: stepId, scheduleId, computedId: scheduleId }] };
     const result = (['right', 'right', 'short', 'past'] as const)[i % 4];
-    const waiting = waitingOf(doc.steps, () => result);
+    const waiting = waitingOf(doc.journey, () => result);
     const name = `${WORDS[i % WORDS.length]} ${WORDS[(i * 7 + 3) % WORDS.length]} ${i}`;
     const photos = [1, 2].map((n) => createHash('sha256').update(`${i} ${n}`).digest('hex'));
     const note = `${WORDS[(i * 5) % WORDS.length].toLowerCase()} came out well. `.repeat(200).slice(0, 4000);
@@ -45,7 +47,7 @@ export function fillTenYears(db: Database, count: number, now: number): void {
         .values(made.map((one) => one.piece))
         .run();
       tx.insert(pieceStates)
-        .values(made.map(({ piece: { id: pieceId, name, doc } }) => ({ pieceId, position: 0, name, doc, what: '' })))
+        .values(made.map(({ piece: { id: pieceId, name } }) => ({ pieceId, position: 0, name, what: '' })))
         .run();
       tx.insert(schedules)
         .values(made.map((one) => one.schedule))

@@ -114,7 +114,7 @@ function WaitingRow({ waits, shelves }: { waits: WaitingPiece; shelves: Shelves 
   const { piece, total_s, outdated } = waits;
   return (
     <LinkRow href={`/pieces/${piece.id}`} inset={0} testID="waiting-piece">
-      <SectionDrawing footprint={piece.footprint} layers={drawnLayers(piece, shelves)} {...FACE} small />
+      <SectionDrawing footprint={piece.footprint} layers={drawnLayers(piece.layers, shelves)} {...FACE} small />
       <View style={{ flex: 1 }}>
         <Words bold>{piece.name}</Words>
         <Words size="label" tone="muted">

@@ -38,4 +38,4 @@ test.each([
   ['kiln', 'slump', 'the kiln, for its slump'],
   ['again', 'fullFuse', 'another full fuse: the last fell short'],
   ['decision', 'fullFuse', 'a decision: its full fuse went past'],
-] as const)('what waits for %s says so', (what, look, words) => expect(waitsFor({ for: what, look })).toBe(words));
+] as const)('what waits for %s says so', (what, look, words) => expect(waitsFor({ for: what, look, step: null })).toBe(words));

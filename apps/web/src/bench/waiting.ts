@@ -2,7 +2,7 @@
 import { RECIPES } from '@torvin/core';
 import type { WaitingPiece } from '@torvin/schema';
 
-export function waitsFor({ for: what, look }: Pick<WaitingPiece, 'for' | 'look'>): string {
+export function waitsFor({ for: what, look, step }: Pick<WaitingPiece, 'for' | 'look' | 'step'>): string {
   const name = look === null ? 'firing' : RECIPES[look].name.toLowerCase();
   switch (what) {
     case 'choice':
@@ -15,5 +15,7 @@ export function waitsFor({ for: what, look }: Pick<WaitingPiece, 'for' | 'look'>
       return `the schedule of its ${name}`;
     case 'kiln':
       return `the kiln, for its ${name}`;
+    case 'hand':
+      return `the bench: ${(step ?? 'a step').toLowerCase()}`;
   }
 }

@@ -1,6 +1,15 @@
 /** Pieces and their schedules. */
-import { type Piece, type PieceQuery, type Shelves, api } from '@torvin/schema';
-import { type QueryClient, infiniteQueryOptions, keepPreviousData, queryOptions, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type Piece, type PieceQuery, type Schedule, type Shelves, api } from '@torvin/schema';
+import {
+  type QueryClient,
+  infiniteQueryOptions,
+  keepPreviousData,
+  queryOptions,
+  useInfiniteQuery,
+  useQueries,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
 import type { Outbox } from '@/outbox/outbox';
 import { useMemo } from 'react';
 import { SHELVES_QUEUE, pieceQueue } from '@/outbox/kinds';
@@ -93,6 +102,14 @@ export function useSchedule(id: string | null | undefined) {
   const outbox = useOutbox();
   return useQuery({ ...scheduleReading(outbox, id ?? ''), enabled: Boolean(id), placeholderData: keepPreviousData });
 }
+
+/** Those of several schedules that are read by now; the same list until another comes. */
+export function useSchedules(ids: readonly string[]): readonly Schedule[] {
+  const outbox = useOutbox();
+  return useQueries({ queries: ids.map((id) => scheduleReading(outbox, id)), combine: readOnes });
+}
+
+const readOnes = (queries: readonly { data?: Schedule }[]): Schedule[] => queries.flatMap(({ data }) => data ?? []);
 
 export const useVersions = (pieceId: string, wanted: boolean) =>
   useQuery({ queryKey: keys.versions(pieceId), queryFn: ({ signal }) => call(api.versions, { id: pieceId, signal }), enabled: wanted });

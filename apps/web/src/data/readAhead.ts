@@ -1,4 +1,5 @@
 /** Reads what will be wanted where the server does not answer, as at a kiln out of reach: what is fired, what waits, what was worked on last. */
+import { firingsOf } from '@torvin/core';
 import type { Piece } from '@torvin/schema';
 import type { QueryClient } from '@tanstack/react-query';
 import type { Outbox } from '@/outbox/outbox';
@@ -29,7 +30,7 @@ export async function readAhead(client: QueryClient, outbox: Outbox): Promise<vo
     const row = rows.get(id);
     const isSame = kept && kept.version === row?.version && kept.updatedAt === row.updatedAt;
     const piece = isSame ? kept : await client.fetchQuery(reading);
-    for (const scheduleId of piece.doc.steps.flatMap((step) => step.scheduleId ?? [])) {
+    for (const scheduleId of firingsOf(piece.doc).flatMap((step) => step.scheduleId ?? [])) {
       if (!(await keptReading(keys.schedule(scheduleId)))) await client.fetchQuery(scheduleReading(outbox, scheduleId));
     }
   }

@@ -15,7 +15,7 @@ export function readBefore({ topic, id }: Change): readonly QueryKey[] {
     case 'piece':
       return [piece, keys.pieces, ['versions'], ...(id === undefined ? [] : [keys.schedule(id)]), keys.bench];
     case 'firing':
-      return [keys.firings, ['firing'], ['versions'], keys.loads, keys.pieces];
+      return [keys.firings, ['firing'], ['versions'], keys.loads, keys.pieces, ['piece']];
     case 'shelves':
       return [keys.shelves, keys.bench];
     case 'program':

@@ -4,7 +4,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useStudio, useUnits } from '@/data/studio';
 import { WORK_CAUTIONS } from '@/piece/cautions';
-import { stepName } from '@/piece/describe';
+import { firingName } from '@/piece/describe';
 import type { OpenRunSheet } from '@/runsheet/RunPanels';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -18,13 +18,13 @@ export function FilesPanel({ piece, schedule, series, unit, start, saving }: Ope
   const router = useRouter();
   const units = useUnits();
   const { csv } = useStudio();
-  const name = (ending: string): string => fileName(`${piece.name} ${stepName(schedule.snapshot.firing)}`, ending);
+  const name = (ending: string): string => fileName(`${piece.name} ${firingName(schedule.snapshot.firing)}`, ending);
   const { firing, kilnName } = schedule.snapshot;
   const takeCalendar = async (): Promise<void> => {
     // Read when it is wanted: few ever do.
     const { calendarOf } = await import('./calendar');
     const calendar = calendarOf({
-      ...{ id: schedule.stepId, what: `${piece.name}, ${stepName(firing).toLowerCase()}`, kilnName, startsAt: start.getTime() },
+      ...{ id: schedule.stepId, what: `${piece.name}, ${firingName(firing).toLowerCase()}`, kilnName, startsAt: start.getTime() },
       moments: momentsOf(schedule.segments, schedule.result.simulation),
       opensBelow: text(formatTemperature(openingTemperature(firing), unit)),
       caution: WORK_CAUTIONS.kiln,

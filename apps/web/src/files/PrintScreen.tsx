@@ -3,7 +3,7 @@ import { createElement, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
-import { stepName } from '@/piece/describe';
+import { firingName } from '@/piece/describe';
 import { OutdatedChoice } from '@/piece/OutdatedChoice';
 import { runHref } from '@/piece/StepChain';
 import type { StepPageParts } from '@/piece/useStepPage';
@@ -23,7 +23,7 @@ export function PrintScreen({ piece, step, schedule, shelves, outdated, start }:
   const { value } = useComputed('evaluate', { firing, segments: schedule.segments, series: true });
   const page = runSheetSvg({ piece, schedule, series: value?.simulation.series, units, start, differences: outdated, asItIs });
   return (
-    <Screen title="Print" subtitle="one page, A4 or Letter" back={{ title: stepName(schedule.snapshot.firing), href: runHref(piece.id, schedule.stepId) }}>
+    <Screen title="Print" subtitle="one page, A4 or Letter" back={{ title: firingName(schedule.snapshot.firing), href: runHref(piece.id, schedule.stepId) }}>
       <View style={{ gap: space.large }}>
         <OutdatedChoice
           piece={piece}

@@ -24,7 +24,7 @@ import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { asRun } from '@/notebook/differences';
 import { useDraft } from '@/outbox/drafts';
-import { stepName } from '@/piece/describe';
+import { firingName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
 import { useGivenSchedule } from '@/piece/useGivenSchedule';
 import { space } from '@/theme/theme';
@@ -110,7 +110,7 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
   return (
     <Screen
       title={proven ? 'Run again' : 'From paper'}
-      subtitle={`${piece.name} · ${stepName(step)}`}
+      subtitle={`${piece.name} · ${firingName(step)}`}
       back={{ title: piece.name, href: `/pieces/${piece.id}` }}
       padded={false}
     >

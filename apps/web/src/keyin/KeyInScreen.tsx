@@ -5,7 +5,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
-import { stepName } from '@/piece/describe';
+import { firingName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
 import { OutdatedChoice } from '@/piece/OutdatedChoice';
 import { QueueNotice } from '@/piece/QueueNotice';
@@ -78,7 +78,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
     <Screen
       title="Key in"
       subtitle={`${piece.name} · ${controller.name} on ${kilnName} · counts in °${controller.unit} · holds ${controller.mostSegments} segments`}
-      back={{ title: stepName(step), href: runHref(piece.id, step.id) }}
+      back={{ title: firingName(step), href: runHref(piece.id, step.id) }}
       padded={false}
       actions={
         decided && <Action kind="second" title="Print" label="Print what is to be keyed in, on one page" testID="print-key-in" onPress={() => window.print()} />

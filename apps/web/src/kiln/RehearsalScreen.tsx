@@ -11,7 +11,7 @@ import { controllerNow } from '@/keyin/controllerNow';
 import { slotsOf } from '@/keyin/slots';
 import { KeyedRows } from '@/panel/KeyedRows';
 import { PanelView } from '@/panel/PanelView';
-import { stepName } from '@/piece/describe';
+import { firingName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
 import type { StepPageParts } from '@/piece/useStepPage';
 import { space } from '@/theme/theme';
@@ -114,7 +114,7 @@ export function RehearsalScreen({ piece, step, schedule, shelves, outdated }: St
     <Screen
       title="Rehearsal"
       subtitle={`${piece.name} · as ${controller.name} counts`}
-      back={{ title: stepName(step), href: runHref(piece.id, step.id, 'key-in') }}
+      back={{ title: firingName(step), href: runHref(piece.id, step.id, 'key-in') }}
     >
       <View style={{ gap: space.large }}>
         <Words>{`A controller of no make that asks, takes and refuses as '${controller.name}' does. Nothing here starts a kiln.`}</Words>

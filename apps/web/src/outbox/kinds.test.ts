@@ -1,3 +1,4 @@
+import { type EarlierDocument } from '@torvin/core';
 import { type AnyRecord, EMPTY_SHELVES, type FiringDetail, type Piece, type PieceDoc, type Shelves, type Step, rowOfPiece } from '@torvin/schema';
 import { QueryClient } from '@tanstack/react-query';
 import { IDBFactory } from 'fake-indexeddb';
@@ -7,17 +8,25 @@ import { pieceNow, shownPiece, shownPrograms, shownRows, shownShelves } from './
 import { dropPicture, keepPicture, knownNames, localIdsIn, localName, readPicture } from './pictures';
 
 const sheet = (id: string, thickness_m = 0.003) => ({ id, form: 'sheet', glassId: 'clear', thickness_m }) as const;
-const step = (id: string, scheduleId: string | null, look: Step['look'] = 'fullFuse') => ({ id, look, scheduleId, computedId: scheduleId }) as Step;
-const doc = (more: Partial<PieceDoc> = {}): PieceDoc => ({
-  schemaVersion: 2,
-  footprint: { shape: 'disc', diameter_m: 0.3 },
-  dammed: false,
-  typed: { diameter: '300 mm' },
-  layers: [sheet('a')],
-  steps: [step('s', 'old')],
+const step = (id: string, scheduleId: string | null, look: Step['look'] = 'fullFuse') =>
+  ({ kind: 'fire', id, look, scheduleId, computedId: scheduleId }) as Step;
+type Change = Partial<PieceDoc> & { layers?: EarlierDocument['layers']; steps?: Step[] };
+const doc = ({ layers = [sheet('a')], steps = [step('s', 'old')], ...more }: Change = {}): PieceDoc => ({
+  ...{ schemaVersion: 3, footprint: { shape: 'disc', diameter_m: 0.3 }, dammed: false, typed: { diameter: '300 mm' } },
+  journey: [{ kind: 'lay', id: 'laid', side: 'above', layers }, ...steps],
   ...more,
 });
-const piece = (now: PieceDoc, version = 4): Piece => ({ id: 'p', name: 'Tray', doc: now, version, createdAt: 0, updatedAt: 0, undo: null, redo: null });
+const piece = (now: PieceDoc, version = 4): Piece => ({
+  id: 'p',
+  name: 'Tray',
+  doc: now,
+  version,
+  createdAt: 0,
+  updatedAt: 0,
+  undo: null,
+  redo: null,
+  fired: {},
+});
 const save = (mine: PieceDoc, before: PieceDoc | null = doc()): Variables['savePiece'] => ({
   id: 'p',
   name: 'Tray',
@@ -34,16 +43,16 @@ describe('mine over theirs', () => {
     const { variables, leaves } = kinds.savePiece.onto?.(save(doc({ layers: [sheet('a', 0.006)] })), { ...theirs, name: 'Theirs' }) ?? {};
     expect(variables).toMatchObject({
       name: 'Theirs',
-      doc: { layers: [{ thickness_m: 0.006 }], steps: [{ scheduleId: 'theirs' }, { scheduleId: 'also theirs' }] },
+      doc: { journey: [{ layers: [{ thickness_m: 0.006 }] }, { scheduleId: 'theirs' }, { scheduleId: 'also theirs' }] },
     });
-    expect(leaves).toMatchObject({ name: 'Theirs', doc: { steps: [{ scheduleId: 'theirs' }, {}] } });
+    expect(leaves).toMatchObject({ name: 'Theirs', doc: { journey: [{}, { scheduleId: 'theirs' }, {}] } });
     // Once more onto the same it changes nothing.
     expect(kinds.savePiece.onto?.(variables as Variables['savePiece'], leaves).variables).toEqual({ ...variables, before: expect.anything() as unknown });
   });
 
   test('of a lay-up kept by an older page, which did not know what it changed, leaves their firings all the same', () => {
     const { variables } = kinds.savePiece.onto?.(save(doc({ layers: [sheet('a', 0.006)] }), null), piece(doc({ steps: [step('s', 'theirs')] }))) ?? {};
-    expect(variables).toMatchObject({ doc: { layers: [{ thickness_m: 0.006 }], steps: [{ scheduleId: 'theirs' }] } });
+    expect(variables).toMatchObject({ doc: { journey: [{ layers: [{ thickness_m: 0.006 }] }, { scheduleId: 'theirs' }] } });
   });
 
   test('of an outline takes the words with the figures', () => {
@@ -62,7 +71,7 @@ describe('mine over theirs', () => {
     const standing = piece(doc({ layers: [sheet('z')], steps: [step('s', 'theirs'), step('t', 'kept')] }));
     const { variables, leaves } = kinds.saveSchedule.onto?.(schedule, standing) ?? {};
     expect(variables).toEqual(schedule);
-    expect((leaves as Piece).doc).toMatchObject({ layers: [{ id: 'z' }], steps: [{ scheduleId: 'mine', computedId: 'theirs' }, { scheduleId: 'kept' }] });
+    expect((leaves as Piece).doc).toMatchObject({ journey: [{ layers: [{ id: 'z' }] }, { scheduleId: 'mine', computedId: 'theirs' }, { scheduleId: 'kept' }] });
   });
 
   test('of what is told of a firing, and of a record, is what I changed of it', () => {
@@ -88,7 +97,7 @@ test('a piece is shown as what waits will leave it, whether or not the server ha
     version: 4,
     undo: 'schedule changed',
     redo: null,
-    doc: { layers: [{ thickness_m: 0.006 }], steps: [{ scheduleId: 'new', computedId: 'old' }] },
+    doc: { journey: [{ layers: [{ thickness_m: 0.006 }] }, { scheduleId: 'new', computedId: 'old' }] },
   });
   expect(shownPiece({ ...shown, version: 6 }, waiting).doc).toEqual(shown.doc);
 });
@@ -199,7 +208,7 @@ describe('what waits is shown', () => {
     }
     // A further change goes onto it too, as onto one that has been read.
     const outbox = { waitingIn: () => waiting } as unknown as Outbox;
-    expect(pieceNow(new QueryClient(), outbox, 'new')).toMatchObject({ version: 0, doc: { layers: [{ thickness_m: 0.006 }] } });
+    expect(pieceNow(new QueryClient(), outbox, 'new')).toMatchObject({ version: 0, doc: { journey: [{ layers: [{ thickness_m: 0.006 }] }] } });
     expect(pieceNow(new QueryClient(), outbox, 'other')).toBeUndefined();
     expect(shownRows([], [...waiting, entry('deletePiece', { id: 'new', name: made.name })], unread)).toEqual([]);
     expect(shownRows([], [{ ...waiting[0], refused: { problem: { code: 'x', path: '', message: '' } } }], unread)).toEqual([]);

@@ -1,4 +1,5 @@
 /** Every save that the app makes: in which queue it goes, whose versions it counts, how it is sent, and what it is in words. */
+import { asJourney, firingOf, firingsOf, withStep } from '@torvin/core';
 import type {
   AnyRecord,
   Endpoint,
@@ -98,6 +99,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     void readAnew(client, keys.firings);
     void readAnew(client, ['versions']);
     void readAnew(client, keys.loads);
+    void readAnew(client, ['piece']);
   };
   const forgetShelves = (): void => void readAnew(client, keys.shelves);
 
@@ -277,7 +279,9 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
 export function pieceOnto(variables: Variables['savePiece'], standing: Piece): { variables: Variables['savePiece']; leaves: Piece } {
   const { name, doc, before } = variables;
   const stands = { name: standing.name, doc: standing.doc };
-  const merged = before ? onto<State>(before, { name, doc }, stands) : { name, doc: { ...doc, steps: standing.doc.steps } };
+  const merged = before
+    ? onto<State>(before, { name, doc }, stands)
+    : { name, doc: { ...doc, journey: [...doc.journey.filter(({ kind }) => kind !== 'fire'), ...firingsOf(standing.doc)] } };
   const typed = isSame(merged.doc.footprint, doc.footprint) ? doc.typed : standing.doc.typed;
   const next = { name: merged.name, doc: { ...merged.doc, typed } };
   return { variables: { ...variables, ...next, before: stands }, leaves: { ...standing, ...next } };
@@ -300,18 +304,23 @@ export function recordOnto(variables: Variables['saveRecord'], standing: AnyReco
 }
 
 /** The piece with a schedule of one of its steps in use. */
-export const withSchedule = (piece: Piece, { stepId, id, origin }: Pick<NewSchedule, 'stepId' | 'id' | 'origin'>): Piece => ({
-  ...piece,
-  doc: {
-    ...piece.doc,
-    steps: piece.doc.steps.map((step) => (step.id === stepId ? { ...step, scheduleId: id, computedId: origin === 'computed' ? id : step.computedId } : step)),
-  },
-});
+export function withSchedule(piece: Piece, { stepId, id, origin }: Pick<NewSchedule, 'stepId' | 'id' | 'origin'>): Piece {
+  const step = firingOf(piece.doc, stepId);
+  return step ? { ...piece, doc: withStep(piece.doc, { ...step, scheduleId: id, computedId: origin === 'computed' ? id : step.computedId }) } : piece;
+}
 
 /** The way in which a refused save can still go: an outdated start as it is, a stale save with what it changed, any other once more. */
+/** A piece that was kept before there were journeys, in the form of today: what it was made of, and what it was made into. */
+function ofJourneys(entry: Entry): Entry {
+  if (entry.name !== 'createPiece' && entry.name !== 'savePiece') return entry;
+  const { doc, before, ...rest } = entry.variables as { doc: unknown; before?: { doc: unknown } | null };
+  const then = before && { ...before, doc: asJourney(before.doc) };
+  return { ...entry, variables: { ...rest, doc: asJourney(doc), ...(before === undefined ? {} : { before: then }) } };
+}
+
 /** What was kept, as one of the saves that this version knows: shown and held where it is none, and taken up where it has become one. */
 export function readEntry(kinds: Record<string, SaveKind>, entry: Entry): Entry {
-  const kept = entry.name === 'unknown' ? (entry.variables as Variables['unknown']).entry : entry;
+  const kept = ofJourneys(entry.name === 'unknown' ? (entry.variables as Variables['unknown']).entry : entry);
   try {
     const { queue, counts, needs, words } = kinds[kept.name];
     for (const ask of [queue, counts, needs, words]) ask?.(kept.variables);

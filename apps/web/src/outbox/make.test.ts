@@ -4,7 +4,7 @@ import { keys } from '@/outside/keys';
 import { withFakeServer } from '@/test/fakeServer';
 import { outboxOf } from './make';
 
-const piece = { id: 'p', name: 'Tray', version: 1, doc: { layers: [{ id: 'a', depth: 3 }], steps: [] } } as unknown as Piece;
+const piece = { id: 'p', name: 'Tray', version: 1, doc: { journey: [{ kind: 'lay', id: 'l', layers: [{ id: 'a', depth: 3 }] }] } } as unknown as Piece;
 
 /** Answers what it is told to, then that it has taken what was sent. */
 class Told {
@@ -24,7 +24,7 @@ const at = withFakeServer(() => new Told());
 const change = (depth: number, before = piece): object => ({
   id: 'p',
   name: before.name,
-  doc: { ...before.doc, layers: [{ id: 'a', depth }] },
+  doc: { ...before.doc, journey: [{ kind: 'lay', id: 'l', layers: [{ id: 'a', depth }] }] },
   what: 'depth',
   before: { name: before.name, doc: before.doc },
 });
@@ -47,17 +47,21 @@ test('a busy server is asked again when it says, under the same key, in a reques
 test('what was pressed to and fro is no change of mine, and what stands is shown once it is known', async () => {
   const client = makeQueryClient();
   const outbox = outboxOf(client);
-  const theirs = { ...piece, version: 5, doc: { layers: [{ id: 'a', depth: 9 }], steps: [] } };
+  const theirs = { ...piece, version: 5, doc: { journey: [{ kind: 'lay', id: 'l', layers: [{ id: 'a', depth: 9 }] }] } };
   at.current.next.push({ status: 409, body: { code: 'stale', path: 'version', message: 'stale', current: theirs } });
   outbox.put('savePiece', change(4), { on: 1, rest: { key: 'depth', for_ms: 400 } });
-  outbox.put('savePiece', change(3, { ...piece, doc: { ...piece.doc, layers: [{ id: 'a', depth: 4 }] } } as unknown as Piece), {
-    on: 1,
-    rest: { key: 'depth', for_ms: 400 },
-  });
+  outbox.put(
+    'savePiece',
+    change(3, { ...piece, doc: { ...piece.doc, journey: [{ kind: 'lay', id: 'l', layers: [{ id: 'a', depth: 4 }] }] } } as unknown as Piece),
+    {
+      on: 1,
+      rest: { key: 'depth', for_ms: 400 },
+    },
+  );
   await jest.advanceTimersByTimeAsync(500);
   expect(client.getQueryData(keys.piece('p'))).toMatchObject({ version: 5 });
   const [refused] = outbox.entries();
   outbox.mineOverTheirs(refused.id);
   await jest.advanceTimersByTimeAsync(0);
-  expect(client.getQueryData(keys.piece('p'))).toMatchObject({ version: 6, doc: { layers: [{ depth: 9 }] } });
+  expect(client.getQueryData(keys.piece('p'))).toMatchObject({ version: 6, doc: { journey: [{ layers: [{ depth: 9 }] }] } });
 });

@@ -38,7 +38,9 @@ export function putPiece(client: QueryClient, outbox: Outbox, change: Variables[
 /** One that the server has not seen yet: of version 0, as a save that rests on it expects. */
 export function newPieceIn(waiting: Waiting, id: string): Piece | undefined {
   const made = waiting.find((entry) => entry.name === 'createPiece' && !entry.refused && (entry.variables as Variables['createPiece']).id === id);
-  return made && { ...(made.variables as Variables['createPiece']), version: 0, createdAt: Date.now(), updatedAt: Date.now(), undo: null, redo: null };
+  return (
+    made && { ...(made.variables as Variables['createPiece']), version: 0, createdAt: Date.now(), updatedAt: Date.now(), undo: null, redo: null, fired: {} }
+  );
 }
 
 interface Known {

@@ -1,3 +1,4 @@
+import { firingsOf } from '@torvin/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useFiring } from '@/data/firings';
 import { usePiece, useShelves } from '@/data/pieces';
@@ -20,7 +21,7 @@ export function GivenPage() {
   if (!piece.data || piece.isPlaceholderData) return <Waiting query={piece} title={TITLE} back={back} />;
   if (!shelves.data) return <Waiting query={shelves} title={TITLE} back={back} />;
   if (from !== undefined && !proven.data) return <Waiting query={proven} title={TITLE} back={back} />;
-  const { steps } = piece.data.doc;
+  const steps = firingsOf(piece.data.doc);
   // One that is run again goes to the firing that is of the same kind.
   const alike = proven.data ? steps.find(({ look }) => look === proven.data.firing.look) : undefined;
   const step = steps.find((one) => one.id === stepId) ?? (stepId === undefined ? (alike ?? steps[0]) : undefined);

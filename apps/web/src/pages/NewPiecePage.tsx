@@ -1,3 +1,4 @@
+import { FIRST_LAID_ID } from '@torvin/core';
 import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -51,20 +52,26 @@ export function NewPiecePage() {
               id,
               name,
               doc: {
-                schemaVersion: 2,
+                schemaVersion: 3,
                 ...outline,
-                layers:
+                journey:
                   form === 'nothing'
                     ? []
                     : [
-                        firstLayer(
-                          layerId,
-                          form,
-                          data.glasses.find(({ id: one }) => one === glassId),
-                          glassId,
-                        ),
+                        {
+                          kind: 'lay',
+                          id: FIRST_LAID_ID,
+                          side: 'above',
+                          layers: [
+                            firstLayer(
+                              layerId,
+                              form,
+                              data.glasses.find(({ id: one }) => one === glassId),
+                              glassId,
+                            ),
+                          ],
+                        },
                       ],
-                steps: [],
               },
             },
             { then: leave },

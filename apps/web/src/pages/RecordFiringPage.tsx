@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { type RecordEntry, RecordForm } from '@/notebook/RecordForm';
 import { OutdatedNotice } from '@/piece/OutdatedNotice';
-import { stepName } from '@/piece/describe';
+import { firingName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
 import { useDraft } from '@/outbox/drafts';
 import { useSave } from '@/outbox/useOutbox';
@@ -25,7 +25,7 @@ function Record({ piece, step, schedule, outdated }: StepPageParts) {
   const [firingId] = useState(() => uuid());
   const [begin] = useState(() => Number(started) || Date.now());
   return (
-    <Screen title="Record the firing" subtitle={`${stepName(step)} of ${piece.name}`} back={{ title: stepName(step), href: runHref(piece.id, step.id) }}>
+    <Screen title="Record the firing" subtitle={`${firingName(step)} of ${piece.name}`} back={{ title: firingName(step), href: runHref(piece.id, step.id) }}>
       <OutdatedNotice differences={outdated} />
       <RecordForm
         told={{ firedAt: begin, place: '', result: null, lookReached: null, note: '', asFired: null, photos: [], knownBy: '', lesson: NO_LESSON }}

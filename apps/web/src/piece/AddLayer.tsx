@@ -1,5 +1,5 @@
 /** Lays one more on top: the form first, everything else can be changed once it lies there. */
-import { FORM_NAMES, LAYERS_AT_MOST, LAYER_FORMS, type LayerForm, addLayer, inForm } from '@torvin/core';
+import { FORM_NAMES, LAYERS_AT_MOST, LAYER_FORMS, type LayerForm, addLayer, inForm, laidLayers, type LayStep } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
@@ -9,10 +9,12 @@ import { Words } from '@/ui/Words';
 import { firstLayer } from './pieceEntry';
 import type { Layup } from './useLayup';
 
-export function AddLayer({ layup, shelves, onAdded }: { layup: Layup; shelves: Shelves; onAdded(): void }) {
+/** stepId: the step in which it is laid; the first one where left out. */
+export function AddLayer({ layup, shelves, stepId, onAdded }: { layup: Layup; shelves: Shelves; stepId?: string; onAdded(): void }) {
   const { doc } = layup;
-  const last = doc.layers.at(-1);
-  if (doc.layers.length >= LAYERS_AT_MOST) return <Words size="label" tone="muted">{`${LAYERS_AT_MOST} layers at most`}</Words>;
+  const all = laidLayers(doc);
+  const last = doc.journey.find((step): step is LayStep => step.kind === 'lay' && step.id === stepId)?.layers.at(-1) ?? all.at(-1);
+  if (all.length >= LAYERS_AT_MOST) return <Words size="label" tone="muted">{`${LAYERS_AT_MOST} layers at most`}</Words>;
 
   const add = (form: LayerForm): void => {
     const usable = shelves.glasses.filter((glass) => glass.forms.includes(form) && !shelves.archived.includes(glass.id));
@@ -21,7 +23,7 @@ export function AddLayer({ layup, shelves, onAdded }: { layup: Layup; shelves: S
     const glassId = glass?.id ?? last?.glassId ?? '';
     const laid = last ? inForm({ ...last, name: undefined }, form) : firstLayer('', form, glass, glassId);
     const layer = { ...laid, id: uuid(), glassId };
-    layup.edit(addLayer(doc, layer.form === 'sheet' && glass?.coated ? { ...layer, coated: 'up' } : layer));
+    layup.edit(addLayer(doc, layer.form === 'sheet' && glass?.coated ? { ...layer, coated: 'up' } : layer, { stepId }));
     onAdded();
   };
 

@@ -1,5 +1,5 @@
 /** Another piece like this one, or several: the lay-up again, with its firings and their schedules where they are wanted. */
-import { anotherLike, nextName } from '@torvin/core';
+import { anotherLike, nextName, firingOf, firingsOf } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
@@ -36,7 +36,7 @@ export function AnotherLike({ piece }: { piece: Pick<Piece, 'id' | 'name' | 'doc
     setWorking(true);
     setProblem(null);
     try {
-      const wanted = piece.doc.steps.flatMap(({ id, scheduleId }) => (firings && scheduleId !== null ? [{ id, scheduleId }] : []));
+      const wanted = firingsOf(piece.doc).flatMap(({ id, scheduleId }) => (firings && scheduleId !== null ? [{ id, scheduleId }] : []));
       const schedules = new Map<string, Schedule>();
       for (const { id, scheduleId } of wanted) schedules.set(id, await client.fetchQuery(scheduleReading(outbox, scheduleId)));
       const ids = Array.from({ length: count }, () => uuid());
@@ -56,7 +56,7 @@ export function AnotherLike({ piece }: { piece: Pick<Piece, 'id' | 'name' | 'doc
     outbox.put('createPiece', { id, name: called, doc });
     for (const { stepId, of } of repeats) {
       const schedule = schedules.get(of);
-      const step = doc.steps.find((one) => one.id === stepId);
+      const step = firingOf(doc, stepId);
       if (!schedule || !step) continue;
       const { segments, snapshot, result, origin } = schedule;
       putSchedule(client, outbox, { on: { id, name: called, doc, version: 0 }, doc, what: '', step, parentId: null, origin, segments, snapshot, result });
@@ -68,7 +68,7 @@ export function AnotherLike({ piece }: { piece: Pick<Piece, 'id' | 'name' | 'doc
     <View style={{ flexBasis: '100%', gap: space.small }} role="group" aria-label="Another like it" testID="another-like">
       <Field label={count > 1 ? 'Name of the first' : 'Name'} value={name} error={wrongName} onChange={setName} testID="another-name" />
       <Field label="How many" value={typed} error={wrongCount} onChange={setTyped} keyboard="numeric" testID="another-count" />
-      {piece.doc.steps.length > 0 && (
+      {firingsOf(piece.doc).length > 0 && (
         <Tick on={firings} title="With its firings and their schedules" onPress={() => setFirings(!firings)} testID="another-firings" />
       )}
       {problem !== null && <Notice tone="warn">{problem}</Notice>}

@@ -1,7 +1,6 @@
 /** The layers in words, top one first as they lie: a touch opens one, its grip is dragged or moved by arrow keys. */
 import { type DrawnLayer, FORM_NAMES, formatStock, type LaidLayer, type LengthUnit, text } from '@torvin/core';
 import KitListItem from '@rneui/themed/dist/ListItem';
-import type { PieceDoc } from '@torvin/schema';
 import { useMemo, useRef, useState } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
@@ -14,23 +13,26 @@ import { Words } from '@/ui/Words';
 import { sliderProps } from '@/ui/sliderProps';
 
 export interface LayerRowsProps {
-  doc: PieceDoc;
+  /** Those of the body, index 0 at the bottom, and which of them the step lays: only they can be changed. */
+  laid: readonly LaidLayer[];
+  own: { from: number; to: number };
   layers: readonly DrawnLayer[];
   names: readonly string[];
   selected: number | null;
   onSelect(index: number): void;
+  /** to: an index among the step's own. */
   onMove(id: string, to: number): void;
 }
 
 const ROW_HEIGHT = scaled(60);
 
-export function LayerRows({ doc, layers, names, selected, onSelect, onMove }: LayerRowsProps) {
+export function LayerRows({ laid, own, layers, names, selected, onSelect, onMove }: LayerRowsProps) {
   const { colours } = useTheme();
   const units = useUnits();
   const [lifted, setLifted] = useState<{ index: number; by: number } | null>(null);
   return (
     <View role="list" aria-label="Layers, top one first">
-      {doc.layers
+      {laid
         .map((layer, index) => (
           <View
             key={layer.id}
@@ -48,6 +50,7 @@ export function LayerRows({ doc, layers, names, selected, onSelect, onMove }: La
           >
             <KitListItem
               role="button"
+              disabled={index < own.from || index >= own.to}
               onPress={() => onSelect(index)}
               testID={`layer-row-${index}`}
               style={{ flex: 1 }}
@@ -66,13 +69,15 @@ export function LayerRows({ doc, layers, names, selected, onSelect, onMove }: La
               </KitListItem.Content>
               <Words bold>{figureOf(layers[index], layer, units.length)}</Words>
             </KitListItem>
-            <Grip
-              name={names[index]}
-              index={index}
-              count={doc.layers.length}
-              onLift={(by) => setLifted(by === null ? null : { index, by })}
-              onMove={(to) => onMove(layer.id, to)}
-            />
+            {index >= own.from && index < own.to && (
+              <Grip
+                name={names[index]}
+                index={index - own.from}
+                count={own.to - own.from}
+                onLift={(by) => setLifted(by === null ? null : { index, by })}
+                onMove={(to) => onMove(layer.id, to)}
+              />
+            )}
           </View>
         ))
         .reverse()}

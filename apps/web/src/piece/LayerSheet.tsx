@@ -22,6 +22,7 @@ import {
   strewnUnit,
   text,
   turnLayer,
+  laidLayers,
 } from '@torvin/core';
 import { COVER_RANGE, GRAIN_RANGE_KG_M2, OVERHANG_RANGE_M, PIECES_AT_MOST, ROD_RANGE_M, SHEET_RANGE_M, type Shelves } from '@torvin/schema';
 import { View } from 'react-native';
@@ -43,21 +44,22 @@ import type { Layup } from './useLayup';
 export interface LayerSheetProps {
   layup: Layup;
   pieceId: string;
-  /** Index of the layer, 0 at the bottom. */
-  index: number;
+  layer: LaidLayer;
+  /** Its place among those of its step, counted from the lowest, and how many they are. */
+  place: { index: number; count: number };
   name: string;
   shelves: Shelves;
+  /** To an index among those of its step; null where none is chosen any more. */
   onSelect(index: number | null): void;
 }
 
-export function LayerSheet({ layup, pieceId, index, name, shelves, onSelect }: LayerSheetProps) {
+export function LayerSheet({ layup, pieceId, layer, place: { index, count }, name, shelves, onSelect }: LayerSheetProps) {
   const { doc } = layup;
-  const layer = doc.layers[index];
   const glass = shelves.glasses.find(({ id }) => id === layer.glassId);
   const change = (next: LaidLayer, what: string): void => layup.edit(changeLayer(doc, next), `${what} ${layer.id}`);
   const move = (to: number): void => {
     layup.edit(moveLayer(doc, layer.id, to));
-    onSelect(Math.min(Math.max(to, 0), doc.layers.length - 1));
+    onSelect(Math.min(Math.max(to, 0), count - 1));
   };
   const setForm = (form: LayerForm): void => {
     const next = inForm(layer, form);
@@ -66,7 +68,7 @@ export function LayerSheet({ layup, pieceId, index, name, shelves, onSelect }: L
   return (
     <Drawer
       title={name}
-      subtitle={`${glass?.name ?? layer.glassId}, ${FORM_NAMES[layer.form].toLowerCase()}, layer ${index + 1} of ${doc.layers.length} from the shelf`}
+      subtitle={`${glass?.name ?? layer.glassId}, ${FORM_NAMES[layer.form].toLowerCase()}, layer ${index + 1} of ${count} from the shelf`}
       label={`${name}, its figures`}
       closeLabel={`Done with ${name}`}
       onClose={() => onSelect(null)}
@@ -80,14 +82,7 @@ export function LayerSheet({ layup, pieceId, index, name, shelves, onSelect }: L
         change={change}
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, paddingVertical: space.small }}>
-        <Action
-          kind="second"
-          title="Up"
-          label={`Move ${name} up`}
-          disabled={index === doc.layers.length - 1}
-          testID="layer-up"
-          onPress={() => move(index + 1)}
-        />
+        <Action kind="second" title="Up" label={`Move ${name} up`} disabled={index === count - 1} testID="layer-up" onPress={() => move(index + 1)} />
         <Action kind="second" title="Down" label={`Move ${name} down`} disabled={index === 0} testID="layer-down" onPress={() => move(index - 1)} />
         {layer.form === 'sheet' && layer.coated && (
           <Action kind="second" title="Turn over" testID="layer-turn" onPress={() => layup.edit(turnLayer(doc, layer.id))} />
@@ -96,7 +91,7 @@ export function LayerSheet({ layup, pieceId, index, name, shelves, onSelect }: L
           kind="second"
           title="Lay another"
           label={`Lay another like ${name}`}
-          disabled={doc.layers.length >= LAYERS_AT_MOST}
+          disabled={laidLayers(doc).length >= LAYERS_AT_MOST}
           testID="layer-repeat"
           onPress={() => {
             layup.edit(repeatLayer(doc, layer.id, uuid()));
@@ -107,7 +102,7 @@ export function LayerSheet({ layup, pieceId, index, name, shelves, onSelect }: L
           kind="second"
           title="Take away"
           label={`Take away: ${name}`}
-          disabled={doc.layers.length === 1}
+          disabled={laidLayers(doc).length === 1}
           testID="layer-remove"
           onPress={() => {
             layup.edit(removeLayer(doc, layer.id));

@@ -1,34 +1,31 @@
-/** One piece: its lay-up on the drawing, its figures, whether it fits, and the firings it is to have. */
+/** One piece: its journey, the body at the step that is looked at on the drawing, its figures, whether it fits, its firings. */
 import {
   aimedWork,
-  neededWork,
-  bodyAt,
-  bodyFigures,
   changeLayer,
+  drawnBody,
   drawnLayers,
   drawnWare,
-  type Figure,
+  firingOf,
+  firingsOf,
   footprintWords,
-  formatLength,
-  formatMass,
   type Ghost,
   ghostOf,
+  type LaidLayer,
+  laidLayers,
   layerName,
+  type LayStep,
   moveLayer,
-  namedGlasses,
-  otherUnits,
+  neededWork,
   RECIPES,
   removeLayer,
-  standsAs,
   snapshotOf,
-  text,
+  standsAs,
   turnLayer,
-  type Units,
   wareOf,
 } from '@torvin/core';
 import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { keys } from '@/outside/keys';
@@ -41,7 +38,6 @@ import { SectionEditor, ofFingers } from '@/section/SectionEditor';
 import { trimsOf } from '@/section/trim';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
-import { FigureBlock } from '@/ui/FigureBlock';
 import { Waiting } from '@/ui/Loading';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Notice } from '@/ui/Notice';
@@ -49,14 +45,19 @@ import { type Back, Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { offerBack } from '@/ui/takeBack';
 import { AddLayer } from './AddLayer';
+import { AddStep } from './AddStep';
+import { BodyFigures } from './BodyFigures';
 import { layersWords } from './describe';
 import { FitNotes } from './FitNotes';
+import { HandStep } from './HandStep';
+import { JourneyStrip } from './JourneyStrip';
 import { LayerRows } from './LayerRows';
 import { LayerSheet } from './LayerSheet';
 import { QueueNotice } from './QueueNotice';
 import { StepChain } from './StepChain';
 import { UndoBar } from './UndoBar';
 import { useFit } from './useFit';
+import { type Journey, useJourney } from './useJourney';
 import { AnotherLike } from './AnotherLike';
 import { useLayup } from './useLayup';
 import { usePiecesHref } from './usePiecesQuery';
@@ -85,52 +86,77 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const layup = useLayup(piece);
   const { doc } = layup;
   const [selected, setSelected] = useState<number | null>(null);
-  const [open, setOpen] = useState<string | null>(stepId ?? null);
-  const [adding, setAdding] = useState(false);
-  const step = doc.steps.find(({ id }) => id === (stepId ?? open)) ?? doc.steps[0];
-  const ware = wareOf(step?.setup.shaping);
-  const layers = useMemo(() => drawnLayers(doc, shelves), [doc, shelves]);
-  const names = doc.layers.map((_, index) => layerName(doc.layers, index));
-  const fit = useFit(doc, shelves);
-  const ghost = useGhost(doc, step, shelves);
+  // 'new': a firing that is being planned after the step that was looked at before, from then on named by looked.
+  const { at } = useLocalSearchParams<{ at?: string }>();
+  const [open, setOpen] = useState<string | null>(stepId ?? at ?? null);
+  const [place, setPlace] = useState<number | undefined>();
+  const [adding, setAdding] = useState<'layer' | 'step' | null>(null);
+  const journey = useJourney(doc, piece.fired, shelves, stepId ?? open);
+  const { laying, shown, step } = journey;
+  const firing =
+    step?.kind === 'fire' ? step : firingOf({ journey: doc.journey.slice(journey.at) }, firingsOf({ journey: doc.journey.slice(journey.at) })[0]?.id);
+  const ware = step?.kind === 'fire' ? wareOf(step.setup.shaping) : null;
+  const drawn = useMemo(() => drawnBody(shown, shelves), [shown, shelves]);
+  const layers = useMemo(() => drawnLayers(shown.layers, shelves), [shown, shelves]);
+  const own = ownLayers(shown.layers, laying);
+  const names = shown.layers.map((_, index) => layerName(shown.layers, index));
+  const fit = useFit(shown.layers, shelves);
+  const ghost = useGhost(doc, firing, shelves);
+  const all = laidLayers(doc);
   // An open layer leaves room for the drawing alone: it must be in sight.
   const top = useRef<View>(null);
   useEffect(() => {
     if (selected !== null) (top.current as unknown as HTMLElement | null)?.scrollIntoView({ block: 'start' });
   }, [selected]);
-  const chosen = selected !== null && selected < doc.layers.length ? selected : null;
-  const layer = chosen === null ? null : doc.layers[chosen];
+  const chosen = selected !== null && laying && selected >= own.from && selected < own.to ? selected : null;
+  const layer = chosen === null ? null : shown.layers[chosen];
   const sizes_m = shelves.glasses.find(({ id }) => id === layer?.glassId)?.thicknesses_m ?? [];
   const trims = layer && chosen !== null ? trimsOf(layer, layers[chosen].thickness_m, sizes_m) : null;
+  const look = (id: string): void => {
+    setSelected(null);
+    setAdding(null);
+    setPlace(undefined);
+    setOpen(id);
+    // A page that is come back to shows the same step again.
+    if (!beside) router.setParams({ at: id });
+  };
+  const isEditable = laying !== undefined && shown.layers.length > 0 && !ware;
   return (
     <Screen
       title={layup.name}
-      subtitle={`${footprintWords(doc.footprint, units.length)}${doc.dammed ? ', dammed' : ''} · ${layersWords(doc)}`}
+      subtitle={`${footprintWords(doc.footprint, units.length)}${doc.dammed ? ', dammed' : ''} · ${layersWords(all)}`}
       back={back}
       plain={beside}
       padded={false}
       actions={<UndoBar layup={layup} />}
-      footer={chosen !== null && <LayerSheet layup={layup} pieceId={piece.id} index={chosen} name={names[chosen]} shelves={shelves} onSelect={setSelected} />}
+      footer={
+        layer !== null &&
+        chosen !== null && (
+          <LayerSheet
+            layup={layup}
+            pieceId={piece.id}
+            layer={layer}
+            place={{ index: chosen - own.from, count: own.to - own.from }}
+            name={names[chosen]}
+            shelves={shelves}
+            onSelect={(index) => setSelected(index === null ? null : own.from + index)}
+          />
+        )
+      }
     >
       <View style={{ paddingHorizontal: space.large }}>
         {/* Beside a run sheet that is said there. */}
-        {!beside && <QueueNotice queue={layup.queue} mine={`${layup.name}, ${footprintWords(doc.footprint, units.length)}, ${layersWords(doc)}`} />}
+        {!beside && <QueueNotice queue={layup.queue} mine={`${layup.name}, ${footprintWords(doc.footprint, units.length)}, ${layersWords(all)}`} />}
         {layup.problem && <Notice tone="warn">{layup.problem.message}</Notice>}
       </View>
       <View ref={top} />
       <MeasuredWidth height={DRAWING_HEIGHT}>
         {(width) =>
-          doc.layers.length === 0 ? (
-            <SectionDrawing
-              footprint={ware ? { shape: 'rectangle', width_m: ware.wide_m, length_m: ware.long_m } : doc.footprint}
-              layers={ware ? [drawnWare(ware)] : []}
-              width={width}
-              height={DRAWING_HEIGHT}
-            />
-          ) : (
+          isEditable ? (
             <SectionEditor
-              footprint={doc.footprint}
+              footprint={shown.footprint}
               layers={layers}
+              own={own}
               names={names.map((name, i) => `${name}, ${layers[i].name}`)}
               ghost={ghost}
               marks={fit?.marks ?? []}
@@ -139,59 +165,121 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
               onTrim={(trim, value, what) => layup.edit(changeLayer(doc, trim.layer(value)), `${what} ${trim.layer(value).id}`)}
               width={width}
               height={DRAWING_HEIGHT}
-              onAdd={() => setAdding(!adding)}
+              onAdd={() => setAdding(adding === 'layer' ? null : 'layer')}
               onSelect={setSelected}
               onMove={(from, to) => {
-                layup.edit(moveLayer(doc, doc.layers[from].id, to));
-                if (selected === from) setSelected(Math.min(Math.max(to, 0), doc.layers.length - 1));
+                layup.edit(moveLayer(doc, shown.layers[from].id, to - own.from));
+                if (selected === from) setSelected(Math.min(Math.max(to, own.from), own.to - 1));
               }}
-              onTurn={(index) => layup.edit(turnLayer(doc, doc.layers[index].id))}
+              onTurn={(index) => layup.edit(turnLayer(doc, shown.layers[index].id))}
               onRemove={(index) => {
-                layup.edit(removeLayer(doc, doc.layers[index].id));
+                layup.edit(removeLayer(doc, shown.layers[index].id));
                 setSelected(null);
               }}
+            />
+          ) : (
+            <SectionDrawing
+              footprint={ware ? { shape: 'rectangle', width_m: ware.wide_m, length_m: ware.long_m } : drawn.footprint}
+              layers={ware ? [drawnWare(ware)] : drawn.layers}
+              crown_m={ware ? 0 : drawn.crown_m}
+              ghost={step?.kind === 'fire' && ghost && !ware ? { shape: ghost, words: 'dashed, as it is after this firing' } : null}
+              dashed="after firing"
+              width={width}
+              height={DRAWING_HEIGHT}
             />
           )
         }
       </MeasuredWidth>
+      <View style={{ paddingVertical: space.small }}>
+        <JourneyStrip steps={journey.steps} chosen={step?.id ?? null} onChoose={look} onAdd={() => setAdding(adding === 'step' ? null : 'step')} />
+      </View>
       <View style={{ paddingHorizontal: space.large, paddingVertical: space.hair }}>
-        {doc.layers.length === 0 && <Action kind="plain" title="+ Layer" label="+ Layer of glass" testID="add-layer" onPress={() => setAdding(!adding)} />}
-        {adding && (
+        {adding === 'step' && (
+          <AddStep
+            layup={layup}
+            place={journey.at + 1}
+            glassId={shown.layers.at(-1)?.glassId ?? shelves.glasses[0]?.id ?? ''}
+            onAdded={look}
+            onFire={() => {
+              setAdding(null);
+              setPlace(journey.at + 1);
+              setOpen('new');
+            }}
+          />
+        )}
+        {(!isEditable && laying) || all.length === 0 ? (
+          <Action kind="plain" title="+ Layer" label="+ Layer of glass" testID="add-layer" onPress={() => setAdding(adding === 'layer' ? null : 'layer')} />
+        ) : null}
+        {adding === 'layer' && (
           <AddLayer
             layup={layup}
             shelves={shelves}
+            stepId={laying?.id}
             onAdded={() => {
-              setAdding(false);
-              setSelected(doc.layers.length);
+              setAdding(null);
+              setSelected(own.to);
             }}
           />
         )}
         <Words size="label" tone="muted">
-          {`${step ? `${RECIPES[step.look].name.toLowerCase()}, ${standsAs(step, shelves)}` : 'no firing planned yet'}${doc.layers.length > 1 ? ` · ${ofFingers() ? 'hold a layer to move it' : 'drag a layer to move it'}` : ''}`}
+          {`${firing ? `${RECIPES[firing.look].name.toLowerCase()}, ${standsAs(firing, shelves)}` : 'no firing planned yet'}${isEditable && own.to - own.from > 1 ? ` · ${ofFingers() ? 'hold a layer to move it' : 'drag a layer to move it'}` : ''}`}
         </Words>
       </View>
       <View style={{ paddingHorizontal: space.large, paddingVertical: space.small, gap: space.large }}>
-        {doc.layers.length === 0 ? (
+        {journey.steps[journey.at]?.warnings.map((words) => (
+          <Notice key={words} tone="care" testID="journey-warning">
+            {words}
+          </Notice>
+        ))}
+        {journey.steps[journey.at]?.problem && step?.kind === 'fire' && <Notice tone="warn">{journey.steps[journey.at].problem?.message}</Notice>}
+        {step && step.kind !== 'fire' && (step.kind !== 'lay' || journey.at > 0) && (
+          <HandStep
+            key={step.id}
+            layup={layup}
+            pieceId={piece.id}
+            shelves={shelves}
+            after={{ ...journey.steps[journey.at], step }}
+            index={journey.at}
+            isDone={journey.steps[journey.at].stands === 'done'}
+          />
+        )}
+        {all.length === 0 ? (
           <Words testID="no-glass">
             No glass lies here: what is fired is a shelf or a mould by itself. Lay a layer on it and it is a piece like any other.
           </Words>
         ) : (
-          <>
-            <BodyFigures doc={doc} shelves={shelves} />
-            <FitNotes fit={fit} contacts={doc.layers.filter(({ glassId }, i) => i > 0 && glassId !== doc.layers[i - 1].glassId).length} />
-            <View>
-              <LayerRows
-                doc={doc}
-                layers={layers}
-                names={names}
-                selected={chosen}
-                onSelect={setSelected}
-                onMove={(id, to) => layup.edit(moveLayer(doc, id, to))}
-              />
-            </View>
-          </>
+          !ware && (
+            <>
+              <BodyFigures body={shown} next={firing} hazed={hazeSoFar(doc, journey)} shelves={shelves} />
+              {laying && (
+                <>
+                  <FitNotes fit={fit} contacts={shown.layers.filter(({ glassId }, i) => i > 0 && glassId !== shown.layers[i - 1].glassId).length} />
+                  <LayerRows
+                    laid={shown.layers}
+                    own={own}
+                    layers={layers}
+                    names={names}
+                    selected={chosen}
+                    onSelect={setSelected}
+                    onMove={(id, to) => layup.edit(moveLayer(doc, id, to))}
+                  />
+                </>
+              )}
+            </>
+          )
         )}
-        <StepChain layup={layup} piece={piece} shelves={shelves} open={open} onOpen={setOpen} besideStep={stepId} fits={fit?.verdict !== 'fails'} />
+        {(!step || step.kind === 'fire' || step.kind === 'lay' || open === 'new') && (
+          <StepChain
+            layup={layup}
+            piece={piece}
+            shelves={shelves}
+            open={open === 'new' ? 'new' : (firing?.id ?? null)}
+            onOpen={(id) => (id === 'new' ? setOpen('new') : id === null ? setOpen(null) : look(id))}
+            besideStep={stepId}
+            fits={fit?.verdict !== 'fails'}
+            place={place}
+          />
+        )}
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
           {!beside && <AnotherLike piece={{ id: piece.id, name: layup.name, doc }} />}
           <SavePieceFile pieceId={piece.id} name={layup.name} />
@@ -207,6 +295,21 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
       </View>
     </Screen>
   );
+}
+
+/** Haze of the firings before the step that is looked at, by their schedules, and what it may come to; null where there were none. */
+function hazeSoFar({ journey: steps }: PieceDoc, { at, schedules }: Journey): { so_far_s: number; bears_s: number } | null {
+  const before = firingsOf({ journey: steps.slice(0, at) }).flatMap(({ scheduleId }) => schedules.find(({ id }) => id === scheduleId) ?? []);
+  const readings = before.flatMap(({ result }) => result.readings.find(({ limit }) => limit === 'haze') ?? []);
+  if (readings.length === 0) return null;
+  return { so_far_s: readings.reduce((sum, { value }) => sum + value, 0), bears_s: Math.min(...readings.map(({ allowed }) => allowed)) };
+}
+
+/** Which of a body's layers a step lays; none where it lays none. */
+function ownLayers(layers: readonly LaidLayer[], laying: LayStep | undefined): { from: number; to: number } {
+  if (!laying || laying.layers.length === 0) return { from: layers.length, to: layers.length };
+  const from = layers.findIndex(({ id }) => id === laying.layers[0].id);
+  return from < 0 ? { from: layers.length, to: layers.length } : { from, to: from + laying.layers.length };
 }
 
 function DeletePiece({ piece }: { piece: Piece }) {
@@ -253,48 +356,4 @@ function useGhost(doc: PieceDoc, step: Step | undefined, shelves: Shelves): Ghos
     const work = schedule?.stepId === step.id ? schedule.result.work_perPa.mean : needed.ok ? aimedWork(look, needed.value) : 0;
     return ghostOf(body, look, work, setup.shaping);
   }, [doc, step, shelves, schedule]);
-}
-
-const RIM = {
-  'runs-out': (rest: string) => `Deeper than the ${rest} at which hot glass rests: given heat it runs out at the rim unless dammed.`,
-  'draws-in': (rest: string) => `Thinner than the ${rest} at which hot glass rests: given heat the rim draws in and thickens.`,
-  stays: (rest: string) => `Near the ${rest} at which hot glass rests: the rim hardly moves.`,
-  fills: () => 'Fills its dam, given heat enough.',
-  opens: (rest: string) =>
-    `A film of grains, far thinner than the ${rest} at which hot glass rests: given heat it draws together into lace or islands, and its outline stays.`,
-  scallops: (rest: string) => `Less than the ${rest} at which hot glass rests: it draws back from the dam and leaves a scalloped edge.`,
-} as const;
-
-function BodyFigures({ doc, shelves }: { doc: PieceDoc; shelves: Shelves }) {
-  const units = useUnits();
-  const body = bodyAt(doc, 0, namedGlasses(shelves));
-  if (!body.ok) return <Notice tone="warn">{body.problem.message}</Notice>;
-  const { depth, mass_kg, afterFiring } = bodyFigures(body.value);
-  const even = depth.max_m - depth.min_m < 1e-4;
-  const deep = ({ length }: Units): Figure => {
-    const most = formatLength(depth.max_m, length);
-    return even ? most : { figure: `${formatLength(depth.min_m, length).figure} to ${most.figure}`, unit: length };
-  };
-  const moves = ({ length }: Units): Figure => {
-    const by = formatLength(afterFiring.rimMoves_m, length);
-    return { ...by, figure: afterFiring.rimMoves_m > 0 ? `+${by.figure}` : by.figure };
-  };
-  const other = otherUnits(units);
-  const glassy = doc.steps.find(({ look }) => !RECIPES[look].ware);
-  const first = glassy && RECIPES[glassy.look];
-  const elsewhere = first && (first.puddle ?? first.fills) ? first : null;
-  return (
-    <View style={{ gap: space.small }}>
-      <View style={{ flexDirection: 'row', gap: space.large }}>
-        <FigureBlock label="depth" value={deep(units)} other={deep(other)} testID="figure-depth" />
-        <FigureBlock label="mass" value={formatMass(mass_kg, units.mass)} other={formatMass(mass_kg, other.mass)} testID="figure-mass" />
-        {!elsewhere && <FigureBlock label="rim moves" value={moves(units)} other={moves(other)} note="if left to flow" testID="figure-rim" />}
-      </View>
-      <Words size="label">
-        {elsewhere
-          ? `A ${elsewhere.name.toLowerCase()} takes it to another form: its run sheet tells which.`
-          : RIM[afterFiring.tendency](text(formatLength(afterFiring.naturalDepth_m, units.length)))}
-      </Words>
-    </View>
-  );
 }

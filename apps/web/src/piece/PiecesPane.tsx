@@ -94,13 +94,13 @@ const PieceListRow = memo(function PieceListRow({ piece, shelves, current, searc
   const { id, name, footprint, layers, looks } = piece;
   return (
     <LinkRow href={`/pieces/${id}${search}`} current={current} height={ROW_HEIGHT} listed={false} testID="piece-link">
-      <SectionDrawing footprint={footprint} layers={drawnLayers({ layers }, shelves)} {...FACE} small />
+      <SectionDrawing footprint={footprint} layers={drawnLayers(layers, shelves)} {...FACE} small />
       <View style={{ flex: 1 }}>
         <Words bold numberOfLines={1}>
           {name}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
-          {footprintWords(footprint, length)} · {layersWords({ layers })}
+          {footprintWords(footprint, length)} · {layersWords(layers)}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
           {looks.length > 0 ? looks.map((look) => RECIPES[look].name).join(', then ') : 'no firing planned yet'}

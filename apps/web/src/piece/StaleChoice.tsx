@@ -1,5 +1,5 @@
 /** Someone, or another tab, saved first: both states are shown and the person chooses. */
-import { footprintWords } from '@torvin/core';
+import { footprintWords, laidLayers } from '@torvin/core';
 import type { Piece } from '@torvin/schema';
 import { useUnits } from '@/data/studio';
 import { Action } from '@/ui/Action';
@@ -28,7 +28,7 @@ export function StaleChoice({ current, mine, onTakeTheirs, onKeepMine }: StaleCh
         </>
       }
     >
-      {`This piece was changed elsewhere meanwhile. Saved now: ${current.name}, ${footprintWords(current.doc.footprint, units.length)}, ${layersWords(current.doc)}. Yours, not yet saved: ${mine}.`}
+      {`This piece was changed elsewhere meanwhile. Saved now: ${current.name}, ${footprintWords(current.doc.footprint, units.length)}, ${layersWords(laidLayers(current.doc))}. Yours, not yet saved: ${mine}.`}
     </Notice>
   );
 }

@@ -1,22 +1,37 @@
 /** The firings of a piece in their order: each a card; the open one with its schedule, or with what it is to be. */
-import { type PlannedStep, addStep, changeStep, formatDuration, formatTemperature, hottestSegment, removeStep, text, standsAs } from '@torvin/core';
+import {
+  type PlannedStep,
+  addStep,
+  changeStep,
+  formatDuration,
+  formatLength,
+  formatTemperature,
+  hottestSegment,
+  removeStep,
+  text,
+  standsAs,
+  firingsOf,
+  stepName,
+  tellMeasured,
+} from '@torvin/core';
 import KitListItem from '@rneui/themed/dist/ListItem';
 import type { Piece, Shelves, Step } from '@torvin/schema';
 import { Link, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSchedule } from '@/data/pieces';
-import { useStudio } from '@/data/studio';
+import { useStudio, useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
+import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { hatched } from '@/ui/hatched';
 import { Words } from '@/ui/Words';
 import { StepPlanner } from './StepPlanner';
-import { stepName } from './describe';
 import { OutdatedNotice } from './OutdatedNotice';
 import { useOutdated } from './useOutdated';
+import { lengthWithin } from './typed';
 import type { Layup } from './useLayup';
 import { usePlanFiring } from './usePlanFiring';
 
@@ -30,18 +45,20 @@ export interface StepChainProps {
   /** The step whose run sheet stands at the side. */
   besideStep?: string;
   fits: boolean;
+  /** Index in the journey where a new firing comes; at its end where left out. */
+  place?: number;
 }
 
 export const runHref = (pieceId: string, stepId: string, page: 'run' | 'key-in' | 'record' = 'run') => `/pieces/${pieceId}/${page}?step=${stepId}` as const;
 
-export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fits }: StepChainProps) {
+export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fits, place }: StepChainProps) {
   const router = useRouter();
   const planning = usePlanFiring(piece.id, shelves);
-  const { steps } = layup.doc;
+  const steps = firingsOf(layup.doc);
   const chosen = open === 'new' ? null : (steps.find(({ id }) => id === open) ?? steps[0] ?? null);
 
   async function compute(step: Step): Promise<void> {
-    const remarks = await planning.plan(step, piece);
+    const remarks = await planning.plan(step, piece, place);
     if (remarks === null) return;
     onOpen(step.id);
     router.navigate(runHref(piece.id, step.id));
@@ -50,7 +67,7 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
   /** Planned, and not computed: its schedule is written down. */
   function give(step: Step): void {
     const known = steps.some(({ id }) => id === step.id);
-    layup.edit(known ? changeStep(layup.doc, step) : addStep(layup.doc, step));
+    layup.edit(known ? changeStep(layup.doc, step) : addStep(layup.doc, step, place));
     onOpen(step.id);
     router.navigate(`/pieces/${piece.id}/given?step=${step.id}`);
   }
@@ -90,7 +107,7 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
         <StepPlanner
           key={chosen?.id ?? 'new'}
           pieceId={piece.id}
-          doc={layup.doc}
+          doc={chosen || place === undefined ? layup.doc : { ...layup.doc, journey: layup.doc.journey.slice(0, place) }}
           step={chosen}
           shelves={shelves}
           working={planning.working}
@@ -193,6 +210,7 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute, on
           onPress={() => layup.edit(removeStep(layup.doc, step.id))}
         />
       </View>
+      <Measured key={step.measured?.down_m ?? 'as planned'} step={step} layup={layup} />
       {changing && (
         <StepPlanner
           pieceId={pieceId}
@@ -207,6 +225,37 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute, on
           onGiven={onGiven}
         />
       )}
+    </View>
+  );
+}
+
+/** How far a shape has really come down, where it did not come out as planned: the next firing goes on from there. */
+function Measured({ step, layup }: { step: Step; layup: Layup }) {
+  const units = useUnits();
+  const { shaping } = step.setup;
+  const down_m = shaping?.kind === 'hollow' ? shaping.depth_m : shaping?.kind === 'former' ? shaping.drop_m : null;
+  const [typed, setTyped] = useState(step.measured ? text(formatLength(step.measured.down_m, units.length)) : '');
+  const [error, setError] = useState<string | undefined>();
+  if (down_m === null) return null;
+  const keep = (): void => {
+    if (typed.trim() === '') return layup.edit(tellMeasured(layup.doc, step.id, null));
+    const down = lengthWithin(typed, 'It', 0, 1, units.length);
+    setError(down.ok ? undefined : down.problem.message);
+    if (down.ok) layup.edit(tellMeasured(layup.doc, step.id, down.value));
+  };
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.small }}>
+      <View style={{ flex: 1 }}>
+        <Field
+          label="Came down by, where it fell short"
+          hint={`planned: ${text(formatLength(down_m, units.length))}; the next firing goes on from there`}
+          value={typed}
+          onChange={setTyped}
+          error={error}
+          testID="measured"
+        />
+      </View>
+      <Action kind="second" title="Keep" label="Keep how far it came down" testID="keep-measured" onPress={keep} />
     </View>
   );
 }

@@ -1,5 +1,5 @@
 /** What a firing is to be: its look, how it stands, the mould or former, kiln and controller; then it is computed. */
-import { undoes, isLaid, profileWords, type Look, RECIPES, SETUP_KINDS, SETUP_NAMES, formatTemperature, text } from '@torvin/core';
+import { undoes, isLaid, profileWords, type Look, RECIPES, SETUP_KINDS, SETUP_NAMES, formatTemperature, text, firingsOf } from '@torvin/core';
 import { type PieceDoc, RELEASE_NAMES, type Shelves, type Step } from '@torvin/schema';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
@@ -78,7 +78,7 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
   return (
     <View style={{ gap: space.small }} testID="step-planner">
       <DraftOffer draft={draft} onTake={setTouched} />
-      {doc.steps.length === 0 && <Words>Choose what the firing is for; the schedule is computed from what is fired, the set-up and the kiln.</Words>}
+      {firingsOf(doc).length === 0 && <Words>Choose what the firing is for; the schedule is computed from what is fired, the set-up and the kiln.</Words>}
       <RecipeChoice
         value={entry.look}
         first={likelyGroup(doc, step)}

@@ -1,4 +1,4 @@
-import { METRIC, TYPICAL_FAMILIES } from '@torvin/core';
+import { METRIC, TYPICAL_FAMILIES, asJourney, laidLayers } from '@torvin/core';
 import { EMPTY_SHELVES, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { type PieceEntry, entryOf, fieldOfPath, newEntry, PIECE_ENTRY_SCHEMAS, outlineOf } from './pieceEntry';
 import { entryOfStep, stepOf, usualWet } from './stepEntry';
@@ -40,7 +40,7 @@ const issues = (typed: PieceEntry): Record<string, string> => {
   return outcome.success ? {} : Object.fromEntries(outcome.error.issues.map(({ path, message }) => [path.join('.'), message]));
 };
 
-const doc: PieceDoc = {
+const doc: PieceDoc = asJourney({
   schemaVersion: 2,
   footprint: { shape: 'disc', diameter_m: 0.3 },
   dammed: false,
@@ -50,7 +50,7 @@ const doc: PieceDoc = {
     { id: 'b', form: 'sheet', glassId: 'clear', thickness_m: 0.003 },
   ],
   steps: [],
-};
+});
 
 describe('a piece as typed', () => {
   test('becomes an outline in metres and keeps what was typed', () => {
@@ -102,9 +102,11 @@ describe('a firing as chosen', () => {
   test('is guessed from the piece: loose sheets are fused, standing pieces tacked, what was fired is slumped', () => {
     expect(entryOfStep(doc, null, shelves, METRIC)).toMatchObject({ look: 'fullFuse', setup: 'bareShelf', kilnId: 'new', controllerId: 'box' });
     const numerals = { id: 'n', form: 'pieces', glassId: 'clear', thickness_m: 0.003, cover: 0.2, count: 4 } as const;
-    expect(entryOfStep({ ...doc, layers: [...doc.layers, numerals] }, null, shelves, METRIC).look).toBe('tack');
+    expect(
+      entryOfStep({ ...doc, journey: [{ id: 'l', kind: 'lay', side: 'above', layers: [...laidLayers(doc), numerals] }] }, null, shelves, METRIC).look,
+    ).toBe('tack');
     const { step } = stepOf(entryOfStep(doc, null, shelves, METRIC), null, METRIC);
-    expect(entryOfStep({ ...doc, steps: [step as Step] }, null, shelves, METRIC)).toMatchObject({ look: 'slump', setup: 'inMould' });
+    expect(entryOfStep({ ...doc, journey: [...doc.journey, step as Step] }, null, shelves, METRIC)).toMatchObject({ look: 'slump', setup: 'inMould' });
   });
 
   test('a slump says what is missing of its mould; filled in, it comes back as it was', () => {
@@ -150,7 +152,7 @@ describe('a problem from the server', () => {
     ['name', 'name'],
     ['doc.footprint.width_m', 'width'],
     ['doc.footprint.diameter_m', 'diameter'],
-    ['doc.layers', 'root'],
+    ['doc.journey', 'root'],
     ['version', 'root'],
   ])('at %s is shown at %s', (path, field) => {
     expect(fieldOfPath(path)).toBe(field);

@@ -1,5 +1,5 @@
 /** The piece's form as typed: strings, read by the same parser everywhere, turned into an outline when they hold. */
-import { type Footprint, type LaidLayer, type LayerForm, type LengthUnit, formatLength, inForm, text } from '@torvin/core';
+import { type Footprint, type LaidLayer, type LayerForm, type LengthUnit, formatLength, inForm, text, laidLayers } from '@torvin/core';
 import { type Glass, type Piece, SIZE_RANGE_M, type Shelves } from '@torvin/schema';
 import { z } from 'zod';
 import { lengthWithin } from './typed';
@@ -107,7 +107,7 @@ export function entryOf({ name, doc }: Pick<Piece, 'name' | 'doc'>, unit: Length
     diameter: field(typed.diameter, footprint.shape === 'disc' ? footprint.diameter_m : null),
     dammed: doc.dammed,
     form: 'sheet',
-    glassId: doc.layers[0]?.glassId ?? '',
+    glassId: laidLayers(doc)[0]?.glassId ?? '',
   };
 }
 

@@ -1,4 +1,5 @@
 /** A schedule version of a piece's firing, put into the outbox and shown before the server has it. */
+import { firingOf } from '@torvin/core';
 import type { Evaluation, PurposefulSegment } from '@torvin/core';
 import type { NewSchedule, Piece, PieceDoc, Schedule, Snapshot, Step } from '@torvin/schema';
 import type { QueryClient } from '@tanstack/react-query';
@@ -24,7 +25,7 @@ export interface NewVersion {
 /** Both saves, the firing's own only where it changed; in their order. Resolves the id of the version. */
 export function putSchedule(client: QueryClient, outbox: Outbox, { on, doc, what, step, parentId, origin, segments, snapshot, result }: NewVersion): string {
   const { id: pieceId, name, doc: before, version } = on;
-  const known = before.steps.find(({ id }) => id === step.id);
+  const known = firingOf(before, step.id);
   if (!isSame(known, step)) outbox.put('savePiece', { id: pieceId, name, doc, what, before: { name, doc: before } }, { on: version });
   const plain = segments.map(({ role, rate_C_per_h, target_C, hold_s }) => ({ role, rate_C_per_h, target_C, hold_s }));
   const made = { id: uuid(), pieceId, stepId: step.id, parentId, origin, segments: plain };

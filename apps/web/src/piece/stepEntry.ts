@@ -23,6 +23,12 @@ import {
   type Units,
   type Wet,
   formatMass,
+  laidLayers,
+  firingsOf,
+  firingOf,
+  placeOf,
+  withStep,
+  type JourneyStep,
 } from '@torvin/core';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
@@ -201,18 +207,25 @@ export const usualWet = (look: Look, before: Pick<StepEntry, 'look' | 'setup' | 
   usualSetUp(look) === 'inInvestment' ? 'damp' : before.setup === 'inInvestment' || RECIPES[before.look].ware ? 'dry' : before.wet;
 
 /** What a piece's next firing most likely is: parts that stand are tacked, loose sheets fused, what is one body slumped. */
-function likelyLook({ layers, steps }: PieceDoc): Look {
-  if (layers.length === 0) return 'dryMould';
-  if (steps.length > 0) return 'slump';
-  return layers.at(-1)?.form === 'pieces' ? 'tack' : layers.length > 1 ? 'fullFuse' : 'firePolish';
+function likelyLook(doc: PieceDoc): Look {
+  if (laidLayers(doc).length === 0) return 'dryMould';
+  const since = doc.journey.slice(doc.journey.findLastIndex(({ kind }) => kind === 'fire') + 1);
+  const laid = laidLayers({ journey: since });
+  const isFirst = since.length === doc.journey.length;
+  if (laid.length > 0) return laid.at(-1)?.form === 'pieces' ? 'tack' : laid.length > 1 || !isFirst ? 'fullFuse' : 'firePolish';
+  return since.some(({ kind }) => ROUGHENS.includes(kind)) ? 'firePolish' : 'slump';
 }
 
+/** Steps after which a face is matt or open. */
+const ROUGHENS: readonly JourneyStep['kind'][] = ['grind', 'blast', 'fill'];
+
 /** Which kinds of firing are offered first: by what lies in the piece, and whether it was fired before this one. */
-export function likelyGroup({ layers, steps }: PieceDoc, step: Step | null): RecipeGroup {
+export function likelyGroup(doc: PieceDoc, step: Step | null): RecipeGroup {
+  const layers = laidLayers(doc);
   if (layers.length === 0) return 'ware';
   if (layers.every(({ form }) => form === 'frit' || form === 'powder')) return 'grains';
-  const before = step === null ? steps.length : steps.findIndex(({ id }) => id === step.id);
-  return before > 0 ? 'shaped' : 'flat';
+  const before = firingsOf({ journey: step === null ? doc.journey : doc.journey.slice(0, placeOf(doc, step.id)) });
+  return before.length > 0 ? 'shaped' : 'flat';
 }
 
 const present = <T extends { id: string }>(records: readonly T[], archived: readonly string[]): T[] => records.filter(({ id }) => !archived.includes(id));
@@ -233,7 +246,8 @@ export function entryOfStep(
 ): StepEntry {
   const look = step?.look ?? likelyLook(doc);
   const shaping = step?.setup.shaping;
-  const last = doc.steps.at(-1);
+  const firings = firingsOf(doc);
+  const last = firings.at(-1);
   const ware = wareOf(shaping);
   const [wide_m, long_m] = sidesOf(doc.footprint);
   // Kinds share fields; the one that was chosen has the last word.
@@ -249,7 +263,7 @@ export function entryOfStep(
     ...(shaping && 'wall_m' in shaping ? {} : { wall: written(USUAL_WALL_M, 'length', units) }),
     ...(shaping?.kind === 'hollow' ? {} : { span: written(0.95 * footprintSpan(doc.footprint), 'length', units) }),
     // The outline is that of what is fired where there is no glass; how large a shelf or a mould under glass is has to be said.
-    ...(ware || doc.layers.length > 0 ? {} : { wide: written(wide_m, 'length', units), long: written(long_m, 'length', units) }),
+    ...(ware || laidLayers(doc).length > 0 ? {} : { wide: written(wide_m, 'length', units), long: written(long_m, 'length', units) }),
     ...(ware ? {} : usualWare(look, units)),
     of: ware?.of ?? RECIPES[look].ware?.of[0] ?? 'plaster',
     cone: ware?.cone ?? USUAL_CONE,
@@ -257,7 +271,7 @@ export function entryOfStep(
     look,
     setup: step?.setup.kind ?? usualSetUp(look),
     paper: step?.setup.paper ?? false,
-    under: (step ?? doc.steps.findLast(({ setup }) => setup.kind === usualSetUp(look)))?.releaseId ?? null,
+    under: (step ?? firings.findLast(({ setup }) => setup.kind === usualSetUp(look)))?.releaseId ?? null,
     wet: step ? (step.setup.wet ?? 'dry') : (usualWare(look, units).wet ?? 'dry'),
     kilnId: step?.kilnId ?? last?.kilnId ?? present(kilns, archived)[0]?.id ?? '',
     controllerId: step?.controllerId ?? last?.controllerId ?? present(controllers, archived)[0]?.id ?? '',
@@ -278,8 +292,8 @@ function fieldAt(path: string, look: Look): Fault['field'] {
 
 /** Why such a firing cannot be, at the field to change; null where it can. */
 export function whyImpossible(doc: PieceDoc, step: Step, shelves: Shelves, unit: LengthUnit): Fault | null {
-  const steps = doc.steps.some(({ id }) => id === step.id) ? doc.steps.map((one) => (one.id === step.id ? step : one)) : [...doc.steps, step];
-  const snapshot = snapshotOf({ ...doc, steps }, step, shelves);
+  const planned = firingOf(doc, step.id) ? withStep(doc, step) : { ...doc, journey: [...doc.journey, step] };
+  const snapshot = snapshotOf(planned, step, shelves);
   if (!snapshot.ok) return null;
   const { body, look, limits, setup } = snapshot.value.firing;
   const wanted = (): Problem | null => {
@@ -317,7 +331,9 @@ export function stepOf(entry: StepEntry, before: Step | null, units: Units): { s
   const { shaping, faults } = shaped(entry, units);
   if (faults.length > 0) return { step: null, faults };
   const step: Step = {
+    kind: 'fire',
     id: before?.id ?? uuid(),
+    ...(before?.name ? { name: before.name } : {}),
     look: entry.look,
     setup: {
       kind: entry.setup,
@@ -331,6 +347,7 @@ export function stepOf(entry: StepEntry, before: Step | null, units: Units): { s
     ...(entry.under === null || shaping?.kind === 'ware' ? {} : { releaseId: entry.under }),
     scheduleId: before?.scheduleId ?? null,
     computedId: before?.computedId ?? null,
+    ...(before?.measured ? { measured: before.measured } : {}),
   };
   return { step, faults: [] };
 }

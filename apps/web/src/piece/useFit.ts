@@ -9,8 +9,9 @@ import {
   type PairFit,
   pairWords,
   sideBySide,
+  type LaidLayer,
 } from '@torvin/core';
-import type { PieceDoc, Shelves } from '@torvin/schema';
+import type { Shelves } from '@torvin/schema';
 import { useMemo } from 'react';
 import { useUnits } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
@@ -44,15 +45,15 @@ const SUMMARIES: Record<FitVerdict['verdict'], string> = {
   fails: 'Does not fit.',
 };
 
-export function useFit(doc: PieceDoc, shelves: Shelves): FitNews | null {
+export function useFit(layers: readonly LaidLayer[], shelves: Shelves): FitNews | null {
   const units = useUnits();
-  const question = useMemo(() => fitQuestion(doc, shelves), [doc, shelves]);
+  const question = useMemo(() => fitQuestion(layers, shelves), [layers, shelves]);
   const { glasses, contacts, evidence } = question;
   const asked = useMemo(() => (contacts.length === 0 ? null : { glasses, contacts, evidence }), [glasses, contacts, evidence]);
   const { value, stale } = useComputed('fit', asked);
   const name = (glass: number): string => shelves.glasses.find(({ id }) => id === question.ids[glass])?.name ?? '';
   const coatings = coatingFindings({
-    layers: doc.layers.map((layer) => {
+    layers: layers.map((layer) => {
       if (layer.form === 'sheet') return { form: 'sheet', glass: 0, thickness_m: layer.thickness_m, ...(layer.coated ? { coated: layer.coated } : {}) };
       if (layer.form === 'cap') return { form: 'cap', glass: 0, thickness_m: layer.thickness_m, overhang_m: layer.overhang_m };
       return { form: 'sheet', glass: 0, thickness_m: 0.001, cover: 0.5 };
@@ -65,14 +66,12 @@ export function useFit(doc: PieceDoc, shelves: Shelves): FitNews | null {
   if (!value || value.pairs.length !== contacts.length) return null;
 
   const touchingOf = (pair: PairFit): [number, number][] =>
-    question.touching.filter(
-      ([lower, upper]) => doc.layers[lower].glassId === question.ids[pair.lower] && doc.layers[upper].glassId === question.ids[pair.upper],
-    );
+    question.touching.filter(([lower, upper]) => layers[lower].glassId === question.ids[pair.lower] && layers[upper].glassId === question.ids[pair.upper]);
   const findings = value.pairs.flatMap((pair, index): FitFinding[] => {
     const [first] = touchingOf(pair);
     if (!first) return [];
     const [lower, upper] = first;
-    const names = { lower: name(pair.lower), upper: name(pair.upper), beside: sideBySide(doc.layers, lower, upper) };
+    const names = { lower: name(pair.lower), upper: name(pair.upper), beside: sideBySide(layers, lower, upper) };
     const reckoning = fitReckoning(pair, glasses, names, units);
     const tone = pair.verdict === 'fails' || pair.verdict === 'doubtful' ? 'warn' : 'fine';
     const own: FitFinding[] =
@@ -89,10 +88,8 @@ export function useFit(doc: PieceDoc, shelves: Shelves): FitNews | null {
   });
   const marks = findings.flatMap(({ tone, lower, upper }): ContactMark[] => {
     if (tone === 'fine') return [];
-    const ids = [doc.layers[lower].glassId, doc.layers[upper].glassId];
-    return question.touching
-      .filter(([a, b]) => doc.layers[a].glassId === ids[0] && doc.layers[b].glassId === ids[1])
-      .map(([a, b]) => ({ lower: a, upper: b, tone }));
+    const ids = [layers[lower].glassId, layers[upper].glassId];
+    return question.touching.filter(([a, b]) => layers[a].glassId === ids[0] && layers[b].glassId === ids[1]).map(([a, b]) => ({ lower: a, upper: b, tone }));
   });
   const kinds = question.ids.length;
   const summary =

@@ -1,4 +1,4 @@
-import { changeLayer } from '@torvin/core';
+import { changeLayer, asJourney, laidLayers, type LaidLayer } from '@torvin/core';
 import type { Piece, PieceDoc } from '@torvin/schema';
 import { type QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';
@@ -12,7 +12,7 @@ import type { Entry } from '@/outbox/outbox';
 import { withFakeServer } from '@/test/fakeServer';
 import { type Layup, useLayup } from './useLayup';
 
-const doc: PieceDoc = {
+const doc: PieceDoc = asJourney({
   schemaVersion: 2,
   footprint: { shape: 'disc', diameter_m: 0.3 },
   dammed: false,
@@ -22,8 +22,8 @@ const doc: PieceDoc = {
     { id: 'b', form: 'sheet', glassId: 'clear', thickness_m: 0.003 },
   ],
   steps: [],
-};
-const first: Piece = { id: 'p', name: 'Tray', doc, version: 1, createdAt: 0, updatedAt: 0, undo: null, redo: null };
+});
+const first: Piece = { id: 'p', name: 'Tray', doc, version: 1, createdAt: 0, updatedAt: 0, undo: null, redo: null, fired: {} };
 
 /** A server of one piece, which counts versions as the real one does. */
 class OnePiece {
@@ -37,7 +37,11 @@ class OnePiece {
     if (this.silent) throw new TypeError('Failed to fetch');
     if (init?.method !== 'PUT') return { status: 200, body: url.endsWith('/pieces') ? [this.piece] : this.piece };
     const body = JSON.parse(String(init.body)) as Pick<Piece, 'name' | 'doc' | 'version'> & { what: string };
-    this.asked.push({ version: body.version, what: body.what, thickness_m: body.doc.layers.map((layer) => ('thickness_m' in layer ? layer.thickness_m : 0)) });
+    this.asked.push({
+      version: body.version,
+      what: body.what,
+      thickness_m: laidLayers(body.doc).map((layer) => ('thickness_m' in layer ? layer.thickness_m : 0)),
+    });
     const { next } = this;
     this.next = null;
     if (next) return next;
@@ -65,7 +69,7 @@ async function openPiece(client = newClient()): Promise<{ layup(): Layup; close(
 
 /** Makes a layer so deep, as a stepper does. */
 function deepen(layup: Layup, index: number, thickness_m: number, key = `depth ${index}`): void {
-  act(() => layup.edit(changeLayer(layup.doc, { ...layup.doc.layers[index], thickness_m } as PieceDoc['layers'][number]), key));
+  act(() => layup.edit(changeLayer(layup.doc, { ...laidLayers(layup.doc)[index], thickness_m } as LaidLayer), key));
 }
 
 /** What was refused while no page says so: the header does. */
@@ -78,7 +82,7 @@ describe('a lay-up that is edited', () => {
   test('shows every edit at once, and saves presses of one stepper as one change', async () => {
     const { layup, rest } = await openPiece();
     for (const depth of [0.004, 0.005, 0.006]) deepen(layup(), 0, depth);
-    expect(layup().doc.layers[0]).toMatchObject({ thickness_m: 0.006 });
+    expect(laidLayers(layup().doc)[0]).toMatchObject({ thickness_m: 0.006 });
     expect(layup().queue.saving).toBe(true);
     expect(at.current.asked).toEqual([]);
     await rest();
@@ -112,14 +116,14 @@ describe('a lay-up that is edited', () => {
     const { layup, rest } = await openPiece();
     const before = layup();
     const edit = (index: number, thickness_m: number, key: string): void =>
-      before.edit(changeLayer(before.doc, { ...before.doc.layers[index], thickness_m } as PieceDoc['layers'][number]), key);
+      before.edit(changeLayer(before.doc, { ...laidLayers(before.doc)[index], thickness_m } as LaidLayer), key);
     act(() => {
       edit(0, 0.004, 'one');
       edit(1, 0.006, 'other');
     });
-    expect(layup().doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
+    expect(laidLayers(layup().doc)).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
     await rest();
-    expect(at.current.piece.doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
+    expect(laidLayers(at.current.piece.doc)).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
   });
 
   test('is not undone by a reading that was asked for before it was saved and came after', async () => {
@@ -139,7 +143,7 @@ describe('a lay-up that is edited', () => {
     await rest();
     letThrough();
     await rest();
-    expect(layup().doc.layers[0]).toMatchObject({ thickness_m: 0.004 });
+    expect(laidLayers(layup().doc)[0]).toMatchObject({ thickness_m: 0.004 });
     expect(client.getQueryData(keys.piece('p'))).toMatchObject({ version: 2 });
   });
 
@@ -149,13 +153,13 @@ describe('a lay-up that is edited', () => {
     deepen(layup(), 0, 0.004);
     await rest();
     expect(layup().queue.problem?.message).toBe('The disk is full.');
-    expect(layup().doc.layers[0]).toMatchObject({ thickness_m: 0.004 });
+    expect(laidLayers(layup().doc)[0]).toMatchObject({ thickness_m: 0.004 });
     deepen(layup(), 1, 0.006);
     await rest();
     expect(at.current.asked).toHaveLength(1);
     act(() => layup().queue.retry());
     await rest();
-    expect(at.current.piece.doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
+    expect(laidLayers(at.current.piece.doc)).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
     expect(layup().queue.saving).toBe(false);
   });
 
@@ -164,7 +168,7 @@ describe('a lay-up that is edited', () => {
     deepen(layup(), 0, 0.004);
     close();
     await rest(0);
-    expect(at.current.piece.doc.layers[0]).toMatchObject({ thickness_m: 0.004 });
+    expect(laidLayers(at.current.piece.doc)[0]).toMatchObject({ thickness_m: 0.004 });
   });
 
   test('is sent when its tab is closed, on top of the one that is on its way', async () => {
@@ -176,13 +180,18 @@ describe('a lay-up that is edited', () => {
     await act(async () => window.dispatchEvent(new Event('pagehide')));
     await rest(0);
     expect(at.current.asked.map(({ version }) => version)).toEqual([1, 2]);
-    expect(at.current.piece.doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
+    expect(laidLayers(at.current.piece.doc)).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
   });
 });
 
 describe('a lay-up that somebody else saved meanwhile', () => {
   const theirs = (): void => {
-    at.current.piece = { ...at.current.piece, name: 'Theirs', version: 5, doc: { ...doc, layers: [doc.layers[0]] } };
+    at.current.piece = {
+      ...at.current.piece,
+      name: 'Theirs',
+      version: 5,
+      doc: asJourney({ schemaVersion: 2, footprint: doc.footprint, dammed: false, typed: {}, layers: laidLayers(doc).slice(0, 1), steps: [] }),
+    };
   };
 
   test('shows both, and mine is saved over theirs, all of it, when the person says so', async () => {
@@ -192,11 +201,11 @@ describe('a lay-up that somebody else saved meanwhile', () => {
     deepen(layup(), 1, 0.006);
     await rest();
     expect(layup().queue.elsewhere).toMatchObject({ name: 'Theirs', version: 5 });
-    expect(layup().doc.layers).toHaveLength(2);
+    expect(laidLayers(layup().doc)).toHaveLength(2);
     act(() => layup().queue.keepMine());
     await rest();
     expect(layup().queue).toMatchObject({ elsewhere: null, saving: false });
-    expect(at.current.piece).toMatchObject({ name: 'Theirs', version: 7, doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] } });
+    expect(at.current.piece).toMatchObject({ name: 'Theirs', version: 7, doc: { journey: [{ layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] }] } });
   });
 
   test('or theirs is taken, and nothing of mine is sent any more', async () => {
@@ -221,7 +230,7 @@ describe('a lay-up that somebody else saved meanwhile', () => {
     close();
     const [kept] = unsaid(client);
     expect(kept).toMatchObject({ name: 'savePiece', refused: { problem: { code: 'stale' }, current: { version: 5 } } });
-    expect(kept.variables).toMatchObject({ doc: { layers: [{ thickness_m: 0.004 }, {}] } });
+    expect(kept.variables).toMatchObject({ doc: { journey: [{ layers: [{ thickness_m: 0.004 }, {}] }] } });
   });
 });
 
@@ -233,11 +242,11 @@ describe('a lay-up while the server is silent', () => {
     await rest();
     deepen(layup(), 1, 0.006);
     await rest();
-    expect(layup().doc.layers).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
+    expect(laidLayers(layup().doc)).toMatchObject([{ thickness_m: 0.004 }, { thickness_m: 0.006 }]);
     expect(layup().queue).toMatchObject({ saving: true, problem: null });
     at.current.silent = false;
     await rest(20_000);
-    expect(at.current.piece).toMatchObject({ version: 3, doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] } });
+    expect(at.current.piece).toMatchObject({ version: 3, doc: { journey: [{ layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] }] } });
     expect(layup().queue.saving).toBe(false);
   });
 
@@ -250,13 +259,13 @@ describe('a lay-up while the server is silent', () => {
     await left.rest();
     left.close();
     const { layup, rest } = await openPiece(client);
-    expect(layup()).toMatchObject({ doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.003 }] } });
+    expect(layup()).toMatchObject({ doc: { journey: [{ layers: [{ thickness_m: 0.004 }, { thickness_m: 0.003 }] }] } });
     expect(layup().undo).toMatch(/changed/);
     deepen(layup(), 1, 0.006);
     await rest();
     at.current.silent = false;
     await rest(20_000);
-    expect(at.current.piece).toMatchObject({ version: 3, doc: { layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] } });
+    expect(at.current.piece).toMatchObject({ version: 3, doc: { journey: [{ layers: [{ thickness_m: 0.004 }, { thickness_m: 0.006 }] }] } });
     expect(layup().queue).toMatchObject({ elsewhere: null, problem: null, saving: false });
     client.unmount();
   });
@@ -272,7 +281,9 @@ describe('a lay-up while the server is silent', () => {
     at.current.piece = { ...at.current.piece, name: 'Theirs', version: 5 };
     at.current.silent = false;
     await rest(20_000);
-    expect(unsaid(client)).toMatchObject([{ refused: { current: { version: 5 } }, variables: { doc: { layers: [{ thickness_m: 0.004 }, {}] } } }]);
+    expect(unsaid(client)).toMatchObject([
+      { refused: { current: { version: 5 } }, variables: { doc: { journey: [{ layers: [{ thickness_m: 0.004 }, {}] }] } } },
+    ]);
     expect(client.getQueryData(keys.piece('p'))).toMatchObject({ name: 'Theirs', version: 5 });
     client.unmount();
   });

@@ -1,4 +1,4 @@
-import { changeLayer } from '@torvin/core';
+import { changeLayer, asJourney, laidLayers, firingsOf, type LaidLayer } from '@torvin/core';
 import { EMPTY_SHELVES, type Piece, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';
@@ -33,13 +33,15 @@ const shelves = {
   controllers: [{ id: 'c', name: 'C', unit: 'C', fullSpeedCode: 4000, mostSegments: 8, ...named }],
   archived: [],
 } satisfies Shelves;
-const doc: PieceDoc = {
-  ...{ schemaVersion: 2, footprint: { shape: 'disc', diameter_m: 0.2 }, dammed: false, typed: {}, steps: [] },
-  layers: [{ id: 'a', form: 'sheet', glassId: 'clear', thickness_m: 0.003 }],
-};
-const piece: Piece = { id: 'p', name: 'Tray', doc, version: 1, createdAt: 0, updatedAt: 0, undo: null, redo: null };
+const laid = (thickness_m: number): PieceDoc =>
+  asJourney({
+    ...{ schemaVersion: 2, footprint: { shape: 'disc', diameter_m: 0.2 }, dammed: false, typed: {}, steps: [] },
+    layers: [{ id: 'a', form: 'sheet', glassId: 'clear', thickness_m }],
+  });
+const doc = laid(0.003);
+const piece: Piece = { id: 'p', name: 'Tray', doc, version: 1, createdAt: 0, updatedAt: 0, undo: null, redo: null, fired: {} };
 const step: Step = {
-  ...{ id: 's', look: 'fullFuse', setup: { kind: 'bareShelf', paper: false }, kilnId: 'k', controllerId: 'c' },
+  ...{ kind: 'fire', id: 's', look: 'fullFuse', setup: { kind: 'bareShelf', paper: false }, kilnId: 'k', controllerId: 'c' },
   ...{ school: { soak: 'auto', heat: 'cooler' }, scheduleId: null, computedId: null },
 };
 
@@ -69,7 +71,7 @@ test('a piece that is laid otherwise while its schedule is computed is computed 
   const { result } = renderHook(() => usePlanFiring('p', shelves), { wrapper });
   mockMeanwhile = () => {
     mockMeanwhile = null;
-    const deeper = changeLayer(doc, { ...doc.layers[0], thickness_m: 0.006 } as PieceDoc['layers'][number]);
+    const deeper = changeLayer(doc, { ...laidLayers(doc)[0], thickness_m: 0.006 } as LaidLayer);
     if (!deeper.ok) throw new Error(deeper.problem.message);
     putPiece(client, outboxOf(client), { id: 'p', name: 'Tray', ...deeper.value, before: { name: 'Tray', doc } }, { on: 1 });
   };
@@ -82,7 +84,7 @@ test('a piece that is laid otherwise while its schedule is computed is computed 
   expect(remarks).toEqual([]);
   expect(mockAsked).toEqual([0.003, 0.006]);
   const docs = at.current.saved.flatMap(({ body }) => body.doc ?? []);
-  expect(docs.map(({ layers, steps }) => [layers[0], steps.length])).toMatchObject([
+  expect(docs.map((one) => [laidLayers(one)[0], firingsOf(one).length])).toMatchObject([
     [{ thickness_m: 0.006 }, 0],
     [{ thickness_m: 0.006 }, 1],
   ]);
@@ -97,7 +99,7 @@ test('one that is changed without end is said so, and nothing of it is saved', a
   let depth = 0.003;
   mockMeanwhile = () => {
     depth += 0.001;
-    client.setQueryData(keys.piece('p'), { ...piece, doc: { ...doc, layers: [{ ...doc.layers[0], thickness_m: depth }] } });
+    client.setQueryData(keys.piece('p'), { ...piece, doc: laid(depth) });
   };
   await act(async () => void (await result.current.plan(step, piece)));
   expect(result.current.problem?.message).toMatch(/changed while this was computed/);

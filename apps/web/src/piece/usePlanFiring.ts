@@ -1,5 +1,5 @@
 /** Puts a firing on the piece, composes its schedule in the worker, saves both; where the server is silent they wait and are shown. */
-import { addStep, changeStep, impossibleFiring, type Outcome, type Problem, snapshotOf } from '@torvin/core';
+import { addStep, changeStep, impossibleFiring, type Outcome, type Problem, snapshotOf, firingOf } from '@torvin/core';
 import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -16,8 +16,8 @@ const TRIES = 4;
 const CHANGING: Problem = { code: 'changing', path: '', message: 'The piece was changed while this was computed. Compute it again.' };
 
 export interface PlanFiring {
-  /** Resolves with what was said about it; with null where nothing came of it, or the server refused it, which its page says. */
-  plan(step: Step, on: Piece): Promise<string[] | null>;
+  /** place: index in the journey where a new one comes; at its end where left out. Resolves with what was said about it; with null where nothing came of it, or the server refused it, which its page says. */
+  plan(step: Step, on: Piece, place?: number): Promise<string[] | null>;
   working: boolean;
   problem: Problem | null;
 }
@@ -29,11 +29,11 @@ export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
   const [working, setWorking] = useState(false);
   const [problem, setProblem] = useState<Problem | null>(null);
 
-  async function work(step: Step, on: Piece): Promise<Outcome<string[]>> {
+  async function work(step: Step, on: Piece, place?: number): Promise<Outcome<string[]>> {
     const now = (): Piece => pieceNow(client, outbox, pieceId) ?? on;
     for (let tries = 0; tries < TRIES; tries += 1) {
       const { name, doc: before, version } = now();
-      const edited = withStep(before, step);
+      const edited = withFiring(before, step, place);
       if (!edited.ok) return edited;
       const { doc, what } = edited.value;
       const snapshot = snapshotOf(doc, step, shelves);
@@ -55,13 +55,13 @@ export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
   return {
     working,
     problem,
-    async plan(step, on) {
+    async plan(step, on, place) {
       setWorking(true);
       setProblem(null);
       try {
         // What was refused before is decided first.
         if (outbox.isHeldBack(pieceQueue(pieceId))) return null;
-        const outcome = await work(step, on);
+        const outcome = await work(step, on, place);
         if (outcome.ok) return (await outbox.settled(pieceQueue(pieceId), { orSilent: true })) ? outcome.value : null;
         setProblem(outcome.problem);
       } catch (error) {
@@ -74,4 +74,4 @@ export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
   };
 }
 
-const withStep = (doc: PieceDoc, step: Step) => (doc.steps.some(({ id }) => id === step.id) ? changeStep(doc, step) : addStep(doc, step));
+const withFiring = (doc: PieceDoc, step: Step, place?: number) => (firingOf(doc, step.id) ? changeStep(doc, step) : addStep(doc, step, place));

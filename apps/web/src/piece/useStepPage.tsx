@@ -1,4 +1,5 @@
 /** What every page of one firing of a piece needs: the piece, the step that the address names, its schedule. */
+import { firingsOf } from '@torvin/core';
 import type { Back } from '@/ui/Screen';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { Redirect, useLocalSearchParams } from 'expo-router';
@@ -22,7 +23,7 @@ export type StepPage = ({ ready: true } & StepPageParts) | { ready: false; shown
 export function useStepPage(title: string): StepPage {
   const { id, step: stepId } = useLocalSearchParams<{ id: string; step?: string }>();
   const piece = usePiece(id);
-  const steps = piece.data?.doc.steps ?? [];
+  const steps = piece.data ? firingsOf(piece.data.doc) : [];
   const step = steps.find((one) => one.id === stepId) ?? (stepId === undefined ? steps[0] : undefined);
   const schedule = useSchedule(step?.scheduleId);
   const shelves = useShelves();

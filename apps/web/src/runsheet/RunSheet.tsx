@@ -38,6 +38,8 @@ import { readingFor } from './readingFor';
 import { type ColumnBand, bandAt, columnBands, columnWords } from './columns';
 import { curveRows } from './curve';
 import { temperatureScale } from './scale';
+import { TimeTag } from './TimeTag';
+import type { Timeline } from './timeline';
 
 export interface RunSheetProps {
   segments: PurposefulSegment[];
@@ -54,6 +56,8 @@ export interface RunSheetProps {
   /** Left out where the schedule is only shown. Must keep its identity between renders. */
   handlers?: BeadHandlers;
   live?: Live;
+  /** The time that is looked at. Must keep its identity between renders. */
+  timeline?: Timeline;
 }
 
 const ROW_HEIGHT = scaled(132);
@@ -79,6 +83,7 @@ function RunSheetDrawn({
   onBack,
   handlers,
   live = STILL,
+  timeline,
   width,
 }: RunSheetProps & { width: number }) {
   const units = useUnits();
@@ -134,6 +139,7 @@ function RunSheetDrawn({
           />
           <ColumnTouch bands={bands} onTouch={setTouched} />
           {touched && <ColumnLabel touched={touched} unit={unit} width={width} onDone={() => setTouched(null)} />}
+          {timeline && evaluation.simulation.series && <TimeTag series={evaluation.simulation.series} rows={rows} start={start} timeline={timeline} />}
           {handlers &&
             rows.map(({ bead }, index) => {
               const { hold_s, target_C, role } = segments[index];

@@ -8,21 +8,23 @@ import {
   type Reading,
   brokenSentence,
   formatDuration,
+  hottestSegment,
   text,
   verdictOf,
   wareFired,
   RECIPES,
 } from '@torvin/core';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { useServerAnswers } from '@/outside/useServerAnswers';
-import { stepName } from '@/piece/describe';
+import { firingName } from '@/piece/describe';
 import { EarlierEngine } from '@/piece/EarlierEngine';
 import { OutdatedChoice } from '@/piece/OutdatedChoice';
 import type { StepPageParts } from '@/piece/useStepPage';
 import { QueueNotice } from '@/piece/QueueNotice';
 import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
 import { Caution } from '@/ui/Caution';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
@@ -34,12 +36,14 @@ import { WORK_CAUTIONS } from '@/piece/cautions';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { BrokenBanner, worstFirst } from './BrokenBanner';
+import { GlassInTime } from './GlassInTime';
 import { LiveFigures } from './LiveFigures';
 import { RunActions } from './RunActions';
 import { RunPanels, type RunPanelsProps } from './RunPanels';
 import { TrueTimeChart } from './TrueTimeChart';
 import { RunSheet } from './RunSheet';
 import { SegmentSheet } from './SegmentSheet';
+import { makeTimeline } from './timeline';
 import { useRunSheet } from './useRunSheet';
 
 export interface RunSheetScreenProps extends StepPageParts {
@@ -59,6 +63,9 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along
   const { segments, evaluation } = sheet;
   const { firing, kilnName } = schedule.snapshot;
   const opensAt = useCallback((of: Evaluation) => clockAfter(start, of.simulation.total_s), [start]);
+  const { series } = evaluation.simulation;
+  const [timeline] = useState(makeTimeline);
+  const looksIn = useSyncExternalStore(timeline.subscribe, () => timeline.now() !== null);
   const broken = worstFirst(evaluation);
   const older = outdated.length > 0;
 
@@ -87,7 +94,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along
 
   return (
     <Screen
-      title={stepName(step)}
+      title={firingName(step)}
       subtitle={
         <Words size="label" tone="muted">
           {kilnName} ·{' '}
@@ -123,7 +130,11 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along
     >
       <RunActions pieceId={piece.id} stepId={step.id} start={start} onStart={setStart} />
       <View style={{ position: 'sticky' as never, top: 0, zIndex: 3 }}>
-        <LiveFigures firing={firing} evaluation={evaluation} unit={unit} opensAt={opensAt} live={sheet.live} older={older} />
+        {looksIn ? (
+          <GlassInTime firing={firing} layers={schedule.snapshot.layers} evaluation={evaluation} unit={unit} start={start} timeline={timeline} />
+        ) : (
+          <LiveFigures firing={firing} evaluation={evaluation} unit={unit} opensAt={opensAt} live={sheet.live} older={older} />
+        )}
         <BrokenBanner
           segments={segments}
           evaluation={evaluation}
@@ -152,6 +163,16 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along
           )}
         </MeasuredWidth>
       )}
+      {!looksIn && !wareFired(firing) && series && (
+        <View style={{ alignItems: 'flex-end', paddingHorizontal: space.medium }}>
+          <Action
+            kind="plain"
+            title="The glass in time"
+            testID="open-in-time"
+            onPress={() => timeline.set(series.t_s[series.joints[hottestSegment(segments)]?.rampEnd ?? 0])}
+          />
+        </View>
+      )}
       <RunSheet
         segments={segments}
         firing={firing}
@@ -163,6 +184,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along
         onBack={sheet.changed ? backToComputed : undefined}
         handlers={handlers}
         live={sheet.live}
+        timeline={timeline}
       />
       <RunVerdict segments={segments} firing={firing} evaluation={evaluation} broken={broken} look={step.look} stepId={step.id} older={older} />
       {paper({ piece, schedule: { ...schedule, segments, result: evaluation }, series: evaluation.simulation.series, unit, start, saving: sheet.queue.saving })}

@@ -1,4 +1,4 @@
-import { ENGINE_VERSION, type Evaluation, type PurposefulSegment } from '@torvin/core';
+import { ENGINE_VERSION, type Evaluation, type PurposefulSegment, firingsOf } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
 import { type QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';
@@ -32,8 +32,8 @@ const schedule = (id: string, target_C: number, origin: Schedule['origin']): Sch
   }) as Schedule;
 const computed = schedule('computed', 790, 'computed');
 const first = {
-  ...{ id: 'p', name: 'Tray', version: 1, createdAt: 0, updatedAt: 0, undo: null, redo: null },
-  doc: { steps: [{ id: 's', scheduleId: 'computed', computedId: 'computed' }] },
+  ...{ id: 'p', name: 'Tray', version: 1, createdAt: 0, updatedAt: 0, undo: null, redo: null, fired: {} },
+  doc: { journey: [{ kind: 'fire', id: 's', scheduleId: 'computed', computedId: 'computed' }] },
 } as unknown as Piece;
 
 /** A server of one piece and its schedules, which counts versions as the real one does. */
@@ -58,7 +58,7 @@ class OneRun {
     if (init?.method === 'PUT') {
       const body = JSON.parse(String(init.body)) as Piece;
       if (body.version !== this.piece.version) return stale;
-      this.point(body.doc.steps[0].scheduleId ?? '', body.version + 1);
+      this.point(firingsOf(body.doc)[0].scheduleId ?? '', body.version + 1);
       return { status: 200, body: this.piece };
     }
     const wanted = /schedules\/([^/]+)$/.exec(url)?.[1];
@@ -66,7 +66,7 @@ class OneRun {
   }
 
   point(scheduleId: string, version: number): void {
-    this.piece = { ...this.piece, version, doc: { ...this.piece.doc, steps: [{ ...this.piece.doc.steps[0], scheduleId }] } };
+    this.piece = { ...this.piece, version, doc: { ...this.piece.doc, journey: [{ ...firingsOf(this.piece.doc)[0], scheduleId }] } };
   }
 }
 
@@ -83,7 +83,7 @@ async function openSheet(opened = computed): Promise<{ client: QueryClient; shee
   const { result, unmount } = renderHook(
     () => {
       const piece = usePiece('p').data ?? first;
-      return useRunSheet(piece, useSchedule(piece.doc.steps[0].scheduleId).data ?? opened);
+      return useRunSheet(piece, useSchedule(firingsOf(piece.doc)[0].scheduleId).data ?? opened);
     },
     { wrapper },
   );
@@ -176,7 +176,7 @@ describe('a schedule changed by hand', () => {
     await rest(700);
     act(() => sheet().backToComputed());
     await rest();
-    expect(at.current.piece.doc.steps[0].scheduleId).toBe('computed');
+    expect(firingsOf(at.current.piece.doc)[0].scheduleId).toBe('computed');
     expect(sheet().segments[0].target_C).toBe(790);
   });
 

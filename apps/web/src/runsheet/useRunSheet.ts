@@ -2,7 +2,7 @@
  * The state of an open run sheet: the schedule as saved, a draft while it is being changed, and the engine's word
  * on whichever is shown. A change is simulated at once and saved as a new version when it comes to rest.
  */
-import { ENGINE_VERSION, type Evaluation, type Problem, type PurposefulSegment, earlierEngine, toldBy } from '@torvin/core';
+import { ENGINE_VERSION, type Evaluation, type Problem, type PurposefulSegment, earlierEngine, toldBy, firingOf, withStep } from '@torvin/core';
 import type { Piece, Schedule } from '@torvin/schema';
 import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -166,10 +166,9 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
   function point(scheduleId: string | null | undefined, what: string): void {
     drop();
     const { id, name, doc, version } = piece;
-    const step = doc.steps.find((one) => one.id === schedule.stepId);
+    const step = firingOf(doc, schedule.stepId);
     if (!step || !scheduleId || step.scheduleId === scheduleId) return;
-    const steps = doc.steps.map((one) => (one.id === step.id ? { ...one, scheduleId } : one));
-    putPiece(client, outbox, { id, name, doc: { ...doc, steps }, what, before: { name, doc } }, { on: version });
+    putPiece(client, outbox, { id, name, doc: withStep(doc, { ...step, scheduleId }), what, before: { name, doc } }, { on: version });
   }
 
   return {
@@ -183,7 +182,7 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     preview: show,
     cancel: drop,
     keep,
-    backToComputed: () => point(piece.doc.steps.find(({ id }) => id === schedule.stepId)?.computedId, 'back to computed'),
+    backToComputed: () => point(firingOf(piece.doc, schedule.stepId)?.computedId, 'back to computed'),
     use: (scheduleId) => point(scheduleId, 'another version taken'),
     undo: draft !== null ? 'schedule changed' : piece.undo,
     redo: draft !== null ? null : piece.redo,

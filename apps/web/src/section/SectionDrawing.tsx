@@ -7,7 +7,7 @@ import { useTheme } from '@/theme/ThemeContext';
 import { HiddenTable } from '@/ui/HiddenTable';
 import { Words } from '@/ui/Words';
 import { type SectionGeometry, sectionGeometry } from './geometry';
-import { ghostPath } from './ghost';
+import { bent, ghostPath } from './ghost';
 
 export interface SectionDrawingProps {
   footprint: Footprint;
@@ -17,8 +17,12 @@ export interface SectionDrawingProps {
   height: number;
   /** Leaves out the words around the drawing, for lists. */
   small?: boolean;
+  /** How far its middle stands over its rim, m; under it, as in a bowl, negative. */
+  crown_m?: number;
   /** What has become of it, drawn over it; in words for who does not see it. */
   ghost?: { shape: Ghost; words: string } | null;
+  /** What the dashed outline is. */
+  dashed?: string;
 }
 
 /** As a sentence, for those who do not see it. */
@@ -54,16 +58,32 @@ export function SectionTable({ layers, unit }: { layers: readonly DrawnLayer[]; 
 export const scaleWords = (exaggeration: number, dashed: string | null): string =>
   `${exaggeration === 1 ? 'drawn to scale' : `depth drawn ${exaggeration}×`}${dashed === null ? '' : ` · dashed: ${dashed}`}`;
 
-export function SectionDrawing({ footprint, layers, width, height, small = false, ghost = null }: SectionDrawingProps) {
+export function SectionDrawing({
+  footprint,
+  layers,
+  width,
+  height,
+  small = false,
+  crown_m = 0,
+  ghost = null,
+  dashed = 'as it is by now',
+}: SectionDrawingProps) {
   const { colours } = useTheme();
   const units = useUnits();
-  const room = ghost ? { depth_m: ghost.shape.depth_m + ghost.shape.relief_m + Math.abs(ghost.shape.crown_m), width_m: ghost.shape.width_m } : undefined;
-  const drawn = sectionGeometry(footprintSpan(footprint), layers, { width, height }, room);
+  const span_m = footprintSpan(footprint);
+  const deep_m = layers.reduce((sum, { thickness_m }) => sum + thickness_m, 0) + Math.abs(crown_m);
+  const dashed_m = ghost ? ghost.shape.depth_m + ghost.shape.relief_m + Math.abs(ghost.shape.crown_m) : 0;
+  const room = ghost || crown_m !== 0 ? { depth_m: crown_m === 0 ? dashed_m : Math.max(deep_m, dashed_m), width_m: ghost?.shape.width_m ?? 0 } : undefined;
+  const drawn = sectionGeometry(span_m, layers, { width, height }, room);
+  const bend =
+    crown_m === 0
+      ? undefined
+      : (px: number): number => drawn.y(0) - drawn.y(bent({ crown_m, width_m: span_m }, Math.abs(px - width / 2) / (drawn.x(1) - drawn.x(0))));
   return (
     <View style={{ backgroundColor: colours.surface }}>
-      {!small && layers.length > 0 && !layers.some(isMould) && <ScaleNote exaggeration={drawn.exaggeration} dashed={ghost ? 'as it is by now' : null} />}
+      {!small && layers.length > 0 && !layers.some(isMould) && <ScaleNote exaggeration={drawn.exaggeration} dashed={ghost ? dashed : null} />}
       <Svg width={width} height={height} role="img" aria-label={`${sectionWords(layers, units.length)}${ghost ? `; ${ghost.words}` : ''}`}>
-        <SectionShapes drawn={drawn} layers={layers} width={width} small={small} ghost={ghost?.shape} />
+        <SectionShapes drawn={drawn} layers={layers} width={width} small={small} ghost={ghost?.shape} bend={bend} />
       </Svg>
       {!small && <SectionTable layers={layers} unit={units.length} />}
     </View>
@@ -101,9 +121,20 @@ export interface SectionShapesProps {
   /** A layer under a finger, and how far it has been dragged, px. */
   lifted?: { layer: number; by: number } | null;
   ghost?: Ghost | null;
+  /** How far up its glass is bent at a place, px. */
+  bend?: (x: number) => number;
 }
 
-export function SectionShapes({ drawn, layers, width, small = false, selected = null, lifted = null, ghost = null }: SectionShapesProps) {
+const BENT_SAMPLES = 16;
+
+/** A box bent along what holds it. */
+function bentPath({ x, y, width, height }: { x: number; y: number; width: number; height: number }, bend: (x: number) => number): string {
+  const places = Array.from({ length: BENT_SAMPLES + 1 }, (_, i) => x + (i * width) / BENT_SAMPLES);
+  const point = (px: number, py: number): string => `${px.toFixed(1)} ${(py - bend(px)).toFixed(1)}`;
+  return `M${[...places.map((px) => point(px, y)), ...places.toReversed().map((px) => point(px, y + height))].join('L')}Z`;
+}
+
+export function SectionShapes({ drawn, layers, width, small = false, selected = null, lifted = null, ghost = null, bend }: SectionShapesProps) {
   const { colours } = useTheme();
   const line = small ? 0.75 : 1;
   const standing = drawn.shapes.filter(({ layer }) => layers[layer]?.form === 'pieces');
@@ -114,7 +145,9 @@ export function SectionShapes({ drawn, layers, width, small = false, selected = 
         const chosen = layer === selected;
         return (
           <G key={index} y={lifted?.layer === layer ? lifted.by : 0} opacity={lifted?.layer === layer ? 0.7 : 1}>
-            {isMould(layers[layer]) ? (
+            {bend ? (
+              <Path d={bentPath(box, bend)} fill={layers[layer].colour} stroke={colours.ink} strokeWidth={line} />
+            ) : isMould(layers[layer]) ? (
               <Path d={mouldPath(drawn.shelfY, box)} fill={layers[layer].colour} stroke={colours.ink} strokeWidth={line} />
             ) : (
               <Rect {...box} rx={round} fill={layers[layer].colour} stroke={chosen ? colours.touch : colours.ink} strokeWidth={chosen ? 3 : line} />

@@ -28,6 +28,8 @@ export interface SectionEditorProps {
   footprint: Footprint;
   /** Index 0 at the bottom. */
   layers: readonly DrawnLayer[];
+  /** Those that can be taken and changed; the others are in the body already. */
+  own: { from: number; to: number };
   /** What each layer is called, for speech. */
   names: readonly string[];
   ghost: Ghost | null;
@@ -57,6 +59,7 @@ const MARK_PX = 9;
 export function SectionEditor({
   footprint,
   layers,
+  own,
   names,
   ghost,
   marks,
@@ -79,14 +82,17 @@ export function SectionEditor({
     return sectionGeometry(footprintSpan(footprint), layers, { width, height }, room);
   }, [footprint, layers, width, height, ghost]);
   // Gestures are made once; they reach what is shown now through this.
-  const now = useRef({ drawn, onSelect, onMove, lifted });
-  now.current = { drawn, onSelect, onMove, lifted };
+  const now = useRef({ drawn, onSelect, onMove, lifted, own });
+  now.current = { drawn, onSelect, onMove, lifted, own };
 
   const taken = useRef<{ layer: number; y: number } | null>(null);
   const gesture = useMemo(() => {
     const tap = Gesture.Tap()
       .runOnJS(true)
-      .onEnd(({ x, y }) => now.current.onSelect(layerAt(now.current.drawn, x, y)));
+      .onEnd(({ x, y }) => {
+        const layer = layerAt(now.current.drawn, x, y);
+        now.current.onSelect(layer >= now.current.own.from && layer < now.current.own.to ? layer : null);
+      });
     const pan = Gesture.Pan().runOnJS(true);
     // A finger that moves at once scrolls the page; one that rests first takes the layer. A mouse takes it at once.
     if (ofFingers()) pan.activateAfterLongPress(HOLD_MS);
@@ -94,6 +100,7 @@ export function SectionEditor({
     pan
       .onStart(({ x, y, translationY }) => {
         const layer = layerAt(now.current.drawn, x, y - translationY);
+        if (layer < now.current.own.from || layer >= now.current.own.to) return;
         taken.current = { layer, y: y - translationY };
         setLifted({ layer, by: 0, to: layer });
       })
@@ -125,10 +132,10 @@ export function SectionEditor({
 
   const keys = {
     onKeyDown(event: { key: string; altKey: boolean; shiftKey: boolean; preventDefault(): void }) {
-      const at = selected ?? 0;
+      const at = selected ?? own.from;
       const up = { ArrowUp: 1, ArrowDown: -1 }[event.key];
       if (up !== undefined && (event.altKey || event.shiftKey)) onMove(at, at + up);
-      else if (up !== undefined) onSelect(selected === null ? 0 : Math.min(Math.max(at + up, 0), layers.length - 1));
+      else if (up !== undefined) onSelect(selected === null ? own.from : Math.min(Math.max(at + up, own.from), own.to - 1));
       else if (event.key === 'Delete' && selected !== null) onRemove(selected);
       else if (event.key === 't' && selected !== null) onTurn(selected);
       else if (event.key === 'Escape') onSelect(null);

@@ -19,7 +19,7 @@ export function ghostPath(ghost: Ghost, standing: readonly Shape[], { x, y }: Pi
 }
 
 /** Evenly along the body, and closer where the rim rounds. */
-function places(half: number, rim_m: number): number[] {
+export function places(half: number, rim_m: number): number[] {
   const even = Array.from({ length: SAMPLES + 1 }, (_, i) => half * ((2 * i) / SAMPLES - 1));
   const rim = Array.from({ length: RIM_SAMPLES }, (_, i) => half - rim_m * (1 - Math.cos(((i + 0.5) * Math.PI) / (2 * RIM_SAMPLES))));
   return [...even, ...rim, ...rim.map((place) => -place)].sort((a, b) => a - b);
@@ -28,13 +28,13 @@ function places(half: number, rim_m: number): number[] {
 const point = (px: number, py: number): string => `${px.toFixed(1)} ${py.toFixed(1)}`;
 
 /** Height of the underside over the shelf: a bowl lies on its middle, a hood on its rim. */
-function bent({ crown_m, width_m }: Ghost, place_m: number): number {
+export function bent({ crown_m, width_m }: Pick<Ghost, 'crown_m' | 'width_m'>, place_m: number): number {
   const share = Math.min((2 * place_m) / width_m, 1) ** 2;
   return crown_m < 0 ? -crown_m * share : crown_m * (1 - share);
 }
 
 /** Depth of the body at a place: its flat, rounded off within rim_m of the rim. */
-function top({ depth_m, rim_m, width_m }: Ghost, place_m: number): number {
+export function top({ depth_m, rim_m, width_m }: Ghost, place_m: number): number {
   const inside = width_m / 2 - Math.abs(place_m);
   if (rim_m <= 0 || inside >= rim_m) return depth_m;
   const share = 1 - inside / rim_m;

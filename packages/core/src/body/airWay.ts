@@ -4,7 +4,7 @@
  */
 import { type BodyInput, isOneSolid, isSlab } from './body';
 import { footprintNarrow } from './footprint';
-import type { Layer } from './layers';
+import { type Layer, layerDepths } from './layers';
 
 /** Sheets narrower than this let their air out by themselves, m. */
 const LEAST_AIR_WAY_M = 0.06;
@@ -21,8 +21,11 @@ const coversLikeASheet = (layer: Layer): layer is Extract<Layer, { form: 'sheet'
 export function lidsOf(body: BodyInput & { joined: boolean }): Lid[] {
   if (isOneSolid(body)) return [];
   const way_m = footprintNarrow(body.footprint);
-  const lying = body.layers.filter((layer, i) => i > 0 || !isSlab(layer));
+  const lying = body.layers.filter((layer, i) => !layer.solid && (i > 0 || !isSlab(layer)));
   const sheets = lying.filter(coversLikeASheet).map(({ thickness_m }) => ({ thickness_m, way_m }));
+  // What was fused before comes down on what lies under it as one; on the shelf it has lain down already.
+  const first = body.layers.findIndex(({ solid }) => solid);
+  if (first > 0) sheets.push({ thickness_m: layerDepths(body).reduce((sum, one, i) => (body.layers[i].solid ? sum + one : sum), 0), way_m });
   const shards = (body.parts ?? []).map(({ thickness_m, area_m2 }) => ({ thickness_m, way_m: Math.sqrt(area_m2) }));
   return [...sheets, ...shards].filter((lid) => lid.way_m >= LEAST_AIR_WAY_M);
 }

@@ -63,11 +63,14 @@ export function naturalDepth(glass: GlassConstants): number {
 const layerArea = (layer: Layer, footprint: Footprint): number =>
   (layer.form === 'cap' ? grownArea(footprint, layer.overhang_m ?? 0) : footprintArea(footprint)) * coverOf(layer);
 
+/** Of each layer, index 0 at the bottom, m³. */
+export const layerVolumes = ({ glasses, layers, footprint }: Pick<BodyInput, 'glasses' | 'layers' | 'footprint'>): number[] =>
+  layerDepths({ layers, glasses }).map((depth_m, i) => depth_m * layerArea(layers[i], footprint));
+
 /** Volume of each glass, m³, in the order of the glasses. */
 function volumes({ glasses, layers, parts = [], casting, footprint }: BodyInput): number[] {
   const each = glasses.map(() => 0);
-  const depths = layerDepths({ layers, glasses });
-  layers.forEach((layer, i) => (each[layer.glass] += depths[i] * layerArea(layer, footprint)));
+  layerVolumes({ glasses, layers, footprint }).forEach((volume_m3, i) => (each[layers[i].glass] += volume_m3));
   for (const part of parts) each[part.glass] += part.thickness_m * part.area_m2 * part.count;
   if (casting) each[casting.glass] += casting.volume_m3;
   return each;
@@ -125,7 +128,7 @@ export function openEdge({ layers, parts = [], casting, joined = false }: BodyIn
 }
 
 const isOfGrains = ({ layers, parts = [], casting }: BodyInput): boolean =>
-  casting === undefined && parts.length === 0 && layers.every(({ form }) => form === 'frit' || form === 'powder');
+  casting === undefined && parts.length === 0 && layers.every(({ form, solid }) => (form === 'frit' || form === 'powder') && !solid);
 
 export function bodyFigures(body: BodyInput): BodyFigures {
   const { glasses, footprint, dammed = false } = body;

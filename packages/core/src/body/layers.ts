@@ -9,6 +9,8 @@ interface Placed {
   glass: number;
   /** Share of the footprint that it covers, above 0 to 1; the whole where it is left out. */
   cover?: number;
+  /** It is of the one solid in a body of which only a part has been fused before; all such layers lie on one another. */
+  solid?: true;
 }
 
 export type Layer =
@@ -94,13 +96,14 @@ export function edgeOf(layer: Layer): number {
   }
 }
 
-const grainOf = (layer: Extract<Layer, { form: 'frit' | 'powder' }>): number => layer.grain_m ?? TYPICAL_GRAIN_M[layer.form];
+const grainOf = (layer: Strewn): number => layer.grain_m ?? TYPICAL_GRAIN_M[layer.form];
 
-const isStrewn = (layer: Layer): layer is Extract<Layer, { form: 'frit' | 'powder' }> => layer.form === 'frit' || layer.form === 'powder';
+type Strewn = Extract<Layer, { form: 'frit' | 'powder' }>;
+const isStrewn = (layer: Layer): layer is Strewn => layer.form === 'frit' || layer.form === 'powder';
 
 /** Mass on each unit of the outline and mean grain, by mass, of a body that is nothing but grains; null of any other. */
 export function strewnOf({ layers, parts = [] }: { layers: readonly Layer[]; parts?: readonly Part[] }): { perArea_kg_m2: number; grain_m: number } | null {
-  const grains = layers.filter(isStrewn);
+  const grains = layers.filter((layer): layer is Strewn => isStrewn(layer) && !layer.solid);
   if (grains.length === 0 || grains.length < layers.length || parts.length > 0) return null;
   const each = grains.map((layer) => layer.perArea_kg_m2 * coverOf(layer));
   const perArea_kg_m2 = each.reduce((sum, one) => sum + one, 0);

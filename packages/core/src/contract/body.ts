@@ -36,6 +36,7 @@ export const FootprintSchema = z
 const placed = {
   glass: quantity('Glass', '', 0, 31).int({ error: 'Glass must be a whole number: its place in the list of glasses.' }),
   cover: quantity('Cover', '', 0.01, 1).optional(),
+  solid: z.literal(true).optional().meta({ description: 'Of the one solid, where only a part of the body has been fused before' }),
 };
 const grains = { ...placed, perArea_kg_m2: quantity('Mass per area', 'kg/m²', 0.001, 1000), grain_m: quantity('Grain', 'm', 1e-5, 0.03).optional() };
 const diameter_m = quantity('Diameter', 'm', 0.0003, 0.05);
@@ -78,7 +79,7 @@ export const noneOrMore = { glasses: glasses.readonly() };
 
 export const bodyFields = {
   glasses: glasses.min(1, { error: 'A body needs at least one glass.' }).readonly(),
-  layers: z.array(LayerInputSchema).max(24, { error: 'At most 24 layers.' }).readonly(),
+  layers: z.array(LayerInputSchema).max(120, { error: 'At most 120 layers.' }).readonly(),
   parts: z.array(PartSchema).max(100, { error: 'At most 100 kinds of parts.' }).readonly().optional(),
   casting: CastingSchema.optional(),
   footprint: FootprintSchema,

@@ -23,13 +23,21 @@ const cavity = {
 const hole_m = quantity('Width of a hole', 'm', 0.002, 0.2);
 const plate_m = quantity('Thickness of the floor with the holes', 'm', 0.001, 0.1);
 
+const down = quantity('How far it is down already', 'm', 0, 1).optional();
+
 export const ShapingSchema = z
   .discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('hollow'), span_m: quantity('Span', 'm', 0.01, 2), depth_m: quantity('Depth of the mould', 'm', 0.001, 0.5) }),
+    z.strictObject({
+      kind: z.literal('hollow'),
+      span_m: quantity('Span', 'm', 0.01, 2),
+      depth_m: quantity('Depth of the mould', 'm', 0.001, 0.5),
+      down_m: down,
+    }),
     z.strictObject({
       kind: z.literal('former'),
       overhang_m: quantity('Overhang', 'm', 0.005, 1),
       drop_m: quantity('Drop of the edge', 'm', 0.001, 1),
+      down_m: down,
       former_m: quantity('Diameter of the former', 'm', 0.01, 2).optional(),
     }),
     z.strictObject({ kind: z.literal('strips'), sheet_m: quantity('Sheet that strips are cut from', 'm', 0.0005, 0.025) }),

@@ -52,4 +52,4 @@ export const coatingFindings = ({ layers }: Pick<BodyInput, 'layers'>): CoatingF
 
 /** Layers whose coating must not dawdle: bare ones, until a firing has bonded them to their glass. Covered or face down it is held. */
 export const exposedCoatings = ({ layers, joined = false }: Pick<BodyInput, 'layers'> & { joined?: boolean }): number[] =>
-  joined ? [] : coatingFindings({ layers }).flatMap(({ state, layer }) => (state === 'bare' ? [layer] : []));
+  joined ? [] : coatingFindings({ layers }).flatMap(({ state, layer }) => (state === 'bare' && !layers[layer].solid ? [layer] : []));

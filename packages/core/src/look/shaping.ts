@@ -8,9 +8,10 @@ import type { Ware } from '../ware/wares';
 
 /** What shapes the glass, by the few measures that its firing is computed from. */
 export type Shaping =
-  | { kind: 'hollow'; span_m: number; depth_m: number }
+  /** down_m: how far its middle is down already, as where it is fired once more. */
+  | { kind: 'hollow'; span_m: number; depth_m: number; down_m?: number }
   /** drop_m: how far the edge is to come down; overhang_m: how far the blank stands out over the former. */
-  | { kind: 'former'; overhang_m: number; drop_m: number; former_m?: number }
+  | { kind: 'former'; overhang_m: number; drop_m: number; former_m?: number; down_m?: number }
   /** Strips that stand on edge, cut from sheet of this thickness. */
   | { kind: 'strips'; sheet_m: number }
   /** Segments side by side in a ring, so far apart where they do not touch. */

@@ -1,5 +1,6 @@
 import { anotherLike, nextName } from './another';
 import type { PieceDocument } from './document';
+import { asJourney, type EarlierDocument, firingsOf, laidLayers } from './journey';
 
 test.each([
   ['Plaque no. 14', 'Plaque no. 15'],
@@ -18,7 +19,7 @@ test.each([
 test('the same lay-up and firings under ids of its own, nothing of it fired; the first one stays as it was', () => {
   const step = (id: string) =>
     ({ id, look: 'fullFuse', setup: { kind: 'bareShelf', paper: false }, kilnId: 'k', controllerId: 'c', school: { soak: 'auto', heat: 'cooler' } }) as const;
-  const doc: PieceDocument = {
+  const earlier: EarlierDocument = {
     ...{ schemaVersion: 2, footprint: { shape: 'disc', diameter_m: 0.2 }, dammed: true, typed: { diameter: '20 cm' } },
     layers: [
       { id: 'a', glassId: 'clear', form: 'sheet', thickness_m: 0.003 },
@@ -29,17 +30,18 @@ test('the same lay-up and firings under ids of its own, nothing of it fired; the
       { ...step('s2'), scheduleId: 'y', computedId: 'z' },
     ],
   };
+  const doc = asJourney(earlier);
   const before = JSON.stringify(doc);
   let made = 0;
   const another = anotherLike(doc, () => `new ${(made += 1)}`, true);
   expect(another.repeats.map(({ of }) => of)).toEqual(['s1', 's2']);
-  expect(another.doc.steps.map(({ id, scheduleId, computedId }) => [id, scheduleId, computedId])).toEqual(
+  expect(firingsOf(another.doc).map(({ id, scheduleId, computedId }) => [id, scheduleId, computedId])).toEqual(
     another.repeats.map(({ stepId }) => [stepId, null, null]),
   );
-  const ids = [...another.doc.layers, ...another.doc.steps].map(({ id }) => id);
+  const ids = [...laidLayers(another.doc), ...another.doc.journey].map(({ id }) => id);
   expect(new Set([...ids, 'a', 'b', 's1', 's2']).size).toBe(ids.length + 4);
-  const bare = (one: PieceDocument): unknown => ({ ...one, layers: one.layers.map(({ id: _id, ...rest }) => rest), steps: [] });
+  const bare = (one: PieceDocument): unknown => ({ ...one, journey: laidLayers(one).map(({ id: _id, ...rest }) => rest) });
   expect(bare(another.doc)).toEqual(bare(doc));
-  expect(anotherLike(doc, () => 'n', false)).toMatchObject({ repeats: [], doc: { steps: [] } });
+  expect(anotherLike(doc, () => 'n', false)).toMatchObject({ repeats: [], doc: { journey: [{ kind: 'lay' }] } });
   expect(JSON.stringify(doc)).toBe(before);
 });

@@ -1,5 +1,5 @@
-/** Another piece like one that there is: the same lay-up, and its firings where they are wanted, under ids of its own. */
-import type { PieceDocument } from './document';
+/** Another piece like one that there is: what is laid, and its whole journey where that is wanted, under ids of its own. */
+import type { BenchStep, JourneyStep, LayStep, PieceDocument } from './document';
 
 const NUMBER_AT_THE_END = /^(.*?)(\d+)$/s;
 const NAME_AT_MOST = 80;
@@ -17,9 +17,21 @@ export interface Another {
   repeats: { stepId: string; of: string }[];
 }
 
+function undone(step: LayStep | BenchStep, id: string, newId: () => string): JourneyStep {
+  const { doneAt: _done, took: _took, ...planned } = step;
+  return planned.kind === 'lay' ? { ...planned, id, layers: planned.layers.map((layer) => ({ ...layer, id: newId() })) } : { ...planned, id };
+}
+
 /** Nothing of it is fired yet: its firings have no schedules until they are given some. */
 export function anotherLike(doc: PieceDocument, newId: () => string, firings: boolean): Another {
-  const repeats = firings ? doc.steps.map(({ id }) => ({ stepId: newId(), of: id })) : [];
-  const steps = repeats.map(({ stepId }, i) => ({ ...doc.steps[i], id: stepId, scheduleId: null, computedId: null }));
-  return { doc: { ...doc, layers: doc.layers.map((layer) => ({ ...layer, id: newId() })), steps }, repeats };
+  const repeats: Another['repeats'] = [];
+  const journey = doc.journey.flatMap((step): JourneyStep[] => {
+    const id = newId();
+    if (step.kind !== 'fire') return firings || step.kind === 'lay' ? [undone(step, id, newId)] : [];
+    if (!firings) return [];
+    repeats.push({ stepId: id, of: step.id });
+    const { measured: _measured, ...planned } = step;
+    return [{ ...planned, id, scheduleId: null, computedId: null }];
+  });
+  return { doc: { ...doc, journey }, repeats };
 }

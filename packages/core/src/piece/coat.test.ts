@@ -11,12 +11,12 @@ import { snapshotOf } from './snapshot';
 import { standsAs } from './words';
 
 const step: PlannedStep = {
-  ...{ id: 's', look: 'fullFuse', setup: { kind: 'bareShelf', paper: true }, kilnId: 'k', controllerId: 'c' },
+  ...{ kind: 'fire', id: 's', look: 'fullFuse', setup: { kind: 'bareShelf', paper: true }, kilnId: 'k', controllerId: 'c' },
   ...{ school: { soak: 'auto', heat: 'cooler' }, scheduleId: null, computedId: null },
 };
 const docOf = (...steps: PlannedStep[]): PieceDocument => ({
-  ...{ schemaVersion: 2, footprint: { shape: 'disc', diameter_m: 0.12 }, dammed: false, typed: {}, steps },
-  layers: [{ id: 'a', form: 'sheet', glassId: 'clear', thickness_m: 0.003 }],
+  ...{ schemaVersion: 3, footprint: { shape: 'disc', diameter_m: 0.12 }, dammed: false, typed: {} },
+  journey: [{ id: 'l', kind: 'lay', side: 'above', layers: [{ id: 'a', form: 'sheet', glassId: 'clear', thickness_m: 0.003 }] }, ...steps],
 });
 const primer: Shelf['releases'][number] & { firings: number } = { id: 'p', name: 'Shelf primer', kind: 'primer', top_C: 850, firings: 5 };
 const paper = { id: 'q', name: 'Thin paper', kind: 'paper', weight_kg_m2: 0.4, top_C: 800, pace_K_per_s: 0.05, paceTo_C: 350 } as const;
@@ -51,7 +51,7 @@ test('cannot be planned on one that is on no shelf, and names the field', () => 
   const planned = { ...step, releaseId: 'gone' };
   expect(snapshotOf(docOf(planned), planned, shelf)).toMatchObject({
     ok: false,
-    problem: { path: 'doc.steps.0.releaseId', message: expect.stringMatching(/No release 'gone'/) },
+    problem: { path: 'doc.journey.1.releaseId', message: expect.stringMatching(/No release 'gone'/) },
   });
 });
 

@@ -5,7 +5,21 @@
 import type { Footprint } from '../body/footprint';
 import { RECIPES } from '../look/recipes/all';
 import { type Outcome, found, refused } from '../problem';
-import { FORM_NAMES, LAYERS_AT_MOST, type LaidLayer, type LayerForm, type PieceDocument, type PlannedStep, STEPS_AT_MOST } from './document';
+import {
+  FORM_NAMES,
+  type JourneyStep,
+  LAYERS_AT_MOST,
+  type LaidLayer,
+  type LayStep,
+  type LayerForm,
+  PARTS_AT_MOST,
+  type PieceDocument,
+  type PlannedStep,
+  STEPS_AT_MOST,
+  type Took,
+} from './document';
+import { FIRST_LAID_ID, firingsOf, isLaying, laidLayers, layingOf } from './journey';
+import { stepName } from './stepWords';
 
 export interface Edited {
   doc: PieceDocument;
@@ -24,63 +38,93 @@ export function layerName(layers: readonly LaidLayer[], index: number): string {
   return index === sheets.at(-1) ? 'Top sheet' : `Sheet ${sheets.indexOf(index) + 1}`;
 }
 
-const withLayers = (doc: PieceDocument, layers: LaidLayer[], what: string): Outcome<Edited> => found({ doc: { ...doc, layers }, what });
-
-function at(doc: PieceDocument, id: string): Outcome<number> {
-  const index = doc.layers.findIndex((layer) => layer.id === id);
-  return index < 0 ? refused('unknown-id', 'layers', `This piece has no layer '${id}'.`) : found(index);
+/** A layer's own step, and its place in it. */
+interface Place {
+  step: LayStep;
+  index: number;
+  name: string;
 }
 
-/** Lays one more on top, or at an index counted from the bottom. */
-export function addLayer(doc: PieceDocument, layer: LaidLayer, index = doc.layers.length): Outcome<Edited> {
-  if (doc.layers.length >= LAYERS_AT_MOST) return refused('too-many', 'layers', `A piece has at most ${LAYERS_AT_MOST} layers.`);
-  return withLayers(doc, doc.layers.toSpliced(index, 0, layer), `${FORM_NAMES[layer.form].toLowerCase()} added`);
+function at(doc: PieceDocument, id: string): Outcome<Place> {
+  const step = layingOf(doc, id);
+  if (!step) return refused('unknown-id', 'journey', `This piece has no layer '${id}'.`);
+  const index = step.layers.findIndex((layer) => layer.id === id);
+  return found({ step, index, name: nameIn(doc, step.layers[index]) });
+}
+
+function nameIn(doc: PieceDocument, layer: LaidLayer): string {
+  const all = laidLayers(doc);
+  return layerName(all, all.indexOf(layer));
+}
+
+const partsIn = (layers: readonly LaidLayer[]): number => layers.reduce((sum, layer) => (layer.form === 'pieces' ? sum + layer.count : sum), 0);
+
+function withLayers(doc: PieceDocument, step: LayStep, layers: LaidLayer[], what: string): Outcome<Edited> {
+  const next = { ...doc, journey: doc.journey.map((one) => (one === step ? { ...step, layers } : one)) };
+  const parts = partsIn(laidLayers(next));
+  // What had more before there was a limit may become fewer.
+  if (parts > PARTS_AT_MOST && parts > partsIn(laidLayers(doc)))
+    return refused('too-many', 'journey', `A piece has at most ${PARTS_AT_MOST} cut pieces in all; these would be ${parts}.`);
+  return found({ doc: next, what });
+}
+
+/** Lays one more on top of what a step lays, or at an index counted from the lowest of it; in a first step where there is none to lay in. */
+export function addLayer(doc: PieceDocument, layer: LaidLayer, { stepId, index }: { stepId?: string; index?: number } = {}): Outcome<Edited> {
+  if (laidLayers(doc).length >= LAYERS_AT_MOST) return refused('too-many', 'journey', `A piece has at most ${LAYERS_AT_MOST} layers.`);
+  const what = `${FORM_NAMES[layer.form].toLowerCase()} added`;
+  const step = doc.journey.filter(isLaying).find(({ id }) => stepId === undefined || id === stepId);
+  if (step) return withLayers(doc, step, step.layers.toSpliced(index ?? step.layers.length, 0, layer), what);
+  if (stepId !== undefined) return refused('unknown-id', 'journey', `This piece has no step '${stepId}' to lay in.`);
+  return found({ doc: { ...doc, journey: [{ id: FIRST_LAID_ID, kind: 'lay', side: 'above', layers: [layer] }, ...doc.journey] }, what });
 }
 
 /** Lays another like it on it. */
 export function repeatLayer(doc: PieceDocument, id: string, newId: string): Outcome<Edited> {
-  const index = at(doc, id);
-  if (!index.ok) return index;
-  const added = addLayer(doc, { ...doc.layers[index.value], id: newId }, index.value + 1);
-  return added.ok ? found({ doc: added.value.doc, what: `${layerName(doc.layers, index.value)} laid again` }) : added;
+  const place = at(doc, id);
+  if (!place.ok) return place;
+  const { step, index, name } = place.value;
+  if (laidLayers(doc).length >= LAYERS_AT_MOST) return refused('too-many', 'journey', `A piece has at most ${LAYERS_AT_MOST} layers.`);
+  return withLayers(doc, step, step.layers.toSpliced(index + 1, 0, { ...step.layers[index], id: newId }), `${name} laid again`);
 }
 
-/** Moves a layer to an index counted from the bottom; beyond either end is the end. */
+/** Moves a layer to an index among those of its step, counted from the lowest; beyond either end is the end. */
 export function moveLayer(doc: PieceDocument, id: string, to: number): Outcome<Edited> {
-  const from = at(doc, id);
-  if (!from.ok) return from;
-  const target = Math.min(Math.max(to, 0), doc.layers.length - 1);
-  const layers = doc.layers.toSpliced(from.value, 1).toSpliced(target, 0, doc.layers[from.value]);
-  return withLayers(doc, layers, `${layerName(doc.layers, from.value)} moved ${target > from.value ? 'up' : 'down'}`);
+  const place = at(doc, id);
+  if (!place.ok) return place;
+  const { step, index, name } = place.value;
+  const target = Math.min(Math.max(to, 0), step.layers.length - 1);
+  const layers = step.layers.toSpliced(index, 1).toSpliced(target, 0, step.layers[index]);
+  return withLayers(doc, step, layers, `${name} moved ${target > index ? 'up' : 'down'}`);
 }
 
 export function removeLayer(doc: PieceDocument, id: string): Outcome<Edited> {
-  const index = at(doc, id);
-  if (!index.ok) return index;
-  if (doc.layers.length === 1 && (doc.steps.length === 0 || !firesNoGlass(doc)))
-    return refused('too-few', 'layers', 'A piece needs at least one layer; delete the piece instead.');
-  return withLayers(doc, doc.layers.toSpliced(index.value, 1), `${layerName(doc.layers, index.value)} taken away`);
+  const place = at(doc, id);
+  if (!place.ok) return place;
+  const { step, index, name } = place.value;
+  if (laidLayers(doc).length === 1 && (firingsOf(doc).length === 0 || !firesNoGlass(doc)))
+    return refused('too-few', 'journey', 'A piece needs at least one layer; delete the piece instead.');
+  return withLayers(doc, step, step.layers.toSpliced(index, 1), `${name} taken away`);
 }
 
 /** Whether no firing that it is to have has glass in it. */
-export const firesNoGlass = ({ steps }: Pick<PieceDocument, 'steps'>): boolean => steps.every(({ look }) => RECIPES[look].ware !== undefined);
+export const firesNoGlass = (doc: Pick<PieceDocument, 'journey'>): boolean => firingsOf(doc).every(({ look }) => RECIPES[look].ware !== undefined);
 
 /** Puts a changed layer in place of the one with its id. */
 export function changeLayer(doc: PieceDocument, layer: LaidLayer): Outcome<Edited> {
-  const index = at(doc, layer.id);
-  return index.ok ? withLayers(doc, doc.layers.with(index.value, layer), `${layerName(doc.layers, index.value)} changed`) : index;
+  const place = at(doc, layer.id);
+  if (!place.ok) return place;
+  const { step, index, name } = place.value;
+  return withLayers(doc, step, step.layers.with(index, layer), `${name} changed`);
 }
 
 /** Turns a coated sheet over. */
 export function turnLayer(doc: PieceDocument, id: string): Outcome<Edited> {
-  const index = at(doc, id);
-  if (!index.ok) return index;
-  const layer = doc.layers[index.value];
-  if (layer.form !== 'sheet' || layer.coated === undefined) {
-    return refused('not-coated', 'layers', `${layerName(doc.layers, index.value)} has no coating: both its sides are alike.`);
-  }
-  const coated = layer.coated === 'up' ? 'down' : 'up';
-  return withLayers(doc, doc.layers.with(index.value, { ...layer, coated }), `${layerName(doc.layers, index.value)} turned over`);
+  const place = at(doc, id);
+  if (!place.ok) return place;
+  const { step, index, name } = place.value;
+  const layer = step.layers[index];
+  if (layer.form !== 'sheet' || layer.coated === undefined) return refused('not-coated', 'journey', `${name} has no coating: both its sides are alike.`);
+  return withLayers(doc, step, step.layers.with(index, { ...layer, coated: layer.coated === 'up' ? 'down' : 'up' }), `${name} turned over`);
 }
 
 const USUAL_SHEET_M = 0.003;
@@ -110,19 +154,63 @@ export function inForm(layer: LaidLayer, form: LayerForm): LaidLayer {
 export const setOutline = (doc: PieceDocument, footprint: Footprint, typed: Record<string, string>, dammed = doc.dammed): Outcome<Edited> =>
   found({ doc: { ...doc, footprint, typed, dammed }, what: 'outline changed' });
 
-export function addStep(doc: PieceDocument, step: PlannedStep): Outcome<Edited> {
-  if (doc.steps.length >= STEPS_AT_MOST) return refused('too-many', 'steps', `A piece has at most ${STEPS_AT_MOST} firings.`);
-  return found({ doc: { ...doc, steps: [...doc.steps, step] }, what: 'firing added' });
+const called = (step: JourneyStep): string => (step.kind === 'fire' ? 'firing' : stepName(step).toLowerCase());
+
+const withJourney = (doc: PieceDocument, journey: JourneyStep[], what: string): Outcome<Edited> => found({ doc: { ...doc, journey }, what });
+
+function stepAt(doc: PieceDocument, id: string): Outcome<number> {
+  const index = doc.journey.findIndex((step) => step.id === id);
+  return index < 0 ? refused('unknown-id', 'journey', `This piece has no step '${id}'.`) : found(index);
 }
 
-export function changeStep(doc: PieceDocument, step: PlannedStep): Outcome<Edited> {
-  const index = doc.steps.findIndex(({ id }) => id === step.id);
-  if (index < 0) return refused('unknown-id', 'steps', `This piece has no firing '${step.id}'.`);
-  return found({ doc: { ...doc, steps: doc.steps.with(index, step) }, what: 'firing changed' });
+/** Puts a step at the end of the journey, or at an index in it. */
+export function addStep(doc: PieceDocument, step: JourneyStep, index = doc.journey.length): Outcome<Edited> {
+  if (doc.journey.length >= STEPS_AT_MOST) return refused('too-many', 'journey', `A piece has at most ${STEPS_AT_MOST} steps.`);
+  return withJourney(doc, doc.journey.toSpliced(index, 0, step), `${called(step)} added`);
+}
+
+/** Puts a changed step in place of the one with its id. */
+export function changeStep(doc: PieceDocument, step: JourneyStep): Outcome<Edited> {
+  const index = stepAt(doc, step.id);
+  return index.ok ? withJourney(doc, doc.journey.with(index.value, step), `${called(step)} changed`) : index;
+}
+
+/** Moves a step to an index in the journey; beyond either end is the end. */
+export function moveStep(doc: PieceDocument, id: string, to: number): Outcome<Edited> {
+  const from = stepAt(doc, id);
+  if (!from.ok) return from;
+  const step = doc.journey[from.value];
+  const target = Math.min(Math.max(to, 0), doc.journey.length - 1);
+  return withJourney(doc, doc.journey.toSpliced(from.value, 1).toSpliced(target, 0, step), `${called(step)} moved to step ${target + 1}`);
 }
 
 export function removeStep(doc: PieceDocument, id: string): Outcome<Edited> {
-  const index = doc.steps.findIndex((step) => step.id === id);
-  if (index < 0) return refused('unknown-id', 'steps', `This piece has no firing '${id}'.`);
-  return found({ doc: { ...doc, steps: doc.steps.toSpliced(index, 1) }, what: 'firing taken away' });
+  const index = stepAt(doc, id);
+  if (!index.ok) return index;
+  const journey = doc.journey.toSpliced(index.value, 1);
+  if (laidLayers(doc).length > 0 && laidLayers({ journey }).length === 0 && !(firingsOf(doc).length > 0 && firesNoGlass(doc)))
+    return refused('too-few', 'journey', 'A piece needs at least one layer; delete the piece instead.');
+  return withJourney(doc, journey, `${called(doc.journey[index.value])} taken away`);
+}
+
+/** Tells that a step of the hands is done, and what it took; with null that it is not. */
+export function tellDone(doc: PieceDocument, id: string, doneAt: number | null, took: Took = {}): Outcome<Edited> {
+  const index = stepAt(doc, id);
+  if (!index.ok) return index;
+  const step = doc.journey[index.value];
+  if (step.kind === 'fire') return refused('not-by-hand', 'journey', 'A firing is done when it is written down in the Notebook.');
+  const { doneAt: _doneAt, took: _took, ...planned } = step;
+  const told = doneAt === null ? planned : { ...planned, doneAt, ...(Object.keys(took).length > 0 ? { took } : {}) };
+  return withJourney(doc, doc.journey.with(index.value, told as JourneyStep), `${called(step)} ${doneAt === null ? 'not done' : 'done'}`);
+}
+
+/** Tells how far a shape has come down where it did not come out as planned; with null that it did. */
+export function tellMeasured(doc: PieceDocument, id: string, down_m: number | null): Outcome<Edited> {
+  const index = stepAt(doc, id);
+  if (!index.ok) return index;
+  const step = doc.journey[index.value];
+  if (step.kind !== 'fire') return refused('no-firing', 'journey', 'Only a firing gives a shape that can be measured.');
+  const { measured: _measured, ...planned } = step;
+  const next: PlannedStep = down_m === null ? planned : { ...planned, measured: { down_m } };
+  return withJourney(doc, doc.journey.with(index.value, next), 'shape measured');
 }

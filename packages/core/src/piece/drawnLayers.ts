@@ -1,7 +1,9 @@
 /** A lay-up as it is drawn and named: each layer with its glass's name and colour, and its depth where it lies. */
 import type { WareKind } from '../ware/wares';
 import { layerDepth } from '../body/layers';
-import type { LayerForm, PieceDocument } from './document';
+import type { Footprint } from '../body/footprint';
+import type { BodyNow } from './bodyNow';
+import type { LaidLayer, LayerForm } from './document';
 import { type Shelf, namedGlasses } from './shelf';
 
 export interface DrawnLayer {
@@ -18,14 +20,32 @@ export interface DrawnLayer {
   ware?: WareKind;
 }
 
+/** A body as it is drawn from the side. */
+export interface DrawnBody {
+  footprint: Footprint;
+  layers: DrawnLayer[];
+  /** How far its middle stands over its rim, m; under it, as in a bowl, negative. */
+  crown_m: number;
+}
+
+/** What the steps so far have made of it. */
+export function drawnBody({ footprint, layers, casting, formed }: BodyNow, shelf: Shelf | undefined): DrawnBody {
+  const drawn = drawnLayers(layers, shelf);
+  // What has filled a mould is drawn as deep as its thickest section, in the colour of the most of it.
+  const most = drawn.reduce<DrawnLayer | null>((deepest, one) => (deepest && deepest.thickness_m >= one.thickness_m ? deepest : one), null);
+  const solid = casting && most ? [{ name: most.name, colour: most.colour, thickness_m: casting.thickest_m }] : drawn;
+  const down_m = formed?.down_m ?? 0;
+  return { footprint, layers: solid, crown_m: formed?.shaping.kind === 'former' ? down_m : -down_m };
+}
+
 const UNKNOWN_COLOUR = '#9AA8A2';
 /** Of a glass that the shelf does not know, kg/m³: how deep its grains are drawn. */
 const UNKNOWN_DENSITY_kg_m3 = 2500;
 
 /** The layers as they are drawn, with the names and colours that the shelf has for them now. */
-export function drawnLayers(doc: Pick<PieceDocument, 'layers'>, shelf: Shelf | undefined): DrawnLayer[] {
+export function drawnLayers(layers: readonly LaidLayer[], shelf: Shelf | undefined): DrawnLayer[] {
   const named = shelf ? namedGlasses(shelf) : [];
-  return doc.layers.map((layer) => {
+  return layers.map((layer) => {
     const glass = shelf?.glasses.find(({ id }) => id === layer.glassId);
     return {
       name: glass?.name ?? layer.glassId,

@@ -12,7 +12,8 @@ import type { Coat } from '../release/coat';
 import type { School } from '../schedule/firingCase';
 import type { Units } from '../units/convert';
 import { formatLength, formatStock, text } from '../units/format';
-import type { LaidLayer, PlannedSetUp } from './document';
+import type { JourneyStep, LaidLayer, PlannedSetUp } from './document';
+import { stepName } from './stepWords';
 import { footprintWords, setupWords } from './words';
 
 export interface MadeFrom {
@@ -24,6 +25,8 @@ export interface MadeFrom {
   glasses: Record<string, GlassConstants>;
   /** The firings before it, which make the body that it meets. */
   before: { look: Look; setup: PlannedSetUp }[];
+  /** The whole way to it, where hands did more before it than lay it up once. */
+  hands?: Way[];
   look: Look;
   setup: PlannedSetUp;
   school: School;
@@ -42,7 +45,8 @@ const canonical = (value: unknown): string =>
 export const sameMatter = (one: unknown, other: unknown): boolean => canonical(one) === canonical(other);
 
 /** A layer's own name and id are not what it is made of. */
-const matter = ({ laid: { id: _id, name: _name, ...rest } }: MadeFrom['layers'][number]): unknown => rest;
+const bare = ({ id: _id, name: _name, ...rest }: LaidLayer): unknown => rest;
+const matter = ({ laid }: MadeFrom['layers'][number]): unknown => bare(laid);
 
 const depthOf = ({ layers }: MadeFrom): number => layers.reduce((sum, { depth_m }) => sum + depth_m, 0);
 const layersWords = ({ layers }: MadeFrom, units: Units): string =>
@@ -59,19 +63,53 @@ function layupDifferences(made: MadeFrom, now: MadeFrom, units: Units): string[]
     if (then !== here) said.push(`It was laid ${then} deep; now it is ${here} deep.`);
     else if (layersWords(made, units) !== layersWords(now, units))
       said.push(`From the shelf up it was ${layersWords(made, units)}; now it is ${layersWords(now, units)}.`);
-    else said.push('The layers have other covers, numbers or sides than then.');
+    else said.push('The layers have other amounts, covers, numbers or sides than then.');
   }
   for (const [id, constants] of Object.entries(now.glasses)) {
     if (!(id in made.glasses) || sameMatter(made.glasses[id], constants)) continue;
     said.push(`The figures of ${now.layers.find(({ laid }) => laid.glassId === id)?.glassName ?? id} have been changed on the shelf.`);
   }
   if (!sameMatter(made.before, now.before)) said.push('The firings before it are not what they were.');
+  else if (said.length === 0 && !sameMatter(made.hands, now.hands)) said.push(wayDifference(wayTo(made), wayTo(now)));
   return said;
 }
 
 function takenWords(kiln: string, made: Corrections | undefined, now: Corrections | undefined): string {
   if (now === undefined) return `It went by what firings of '${kiln}' had taught; plans are as usual again.`;
   return made === undefined ? `What firings of '${kiln}' have taught has been taken over since.` : `Firings of '${kiln}' have taught more since.`;
+}
+
+/** What of a step makes the body, without what it is called, when it was done and by which kiln and schedule. */
+export type Way = { kind: JourneyStep['kind'] } & Record<string, unknown>;
+
+const NOT_MATTER = ['id', 'name', 'doneAt', 'took', 'kilnId', 'controllerId', 'school', 'releaseId', 'scheduleId', 'computedId', 'found', 'why'];
+/** Steps that leave the glass as it is. */
+const LEAVES: readonly JourneyStep['kind'][] = ['look', 'wait', 'clean', 'join'];
+
+const wayOf = (step: JourneyStep): Way => {
+  const rest = Object.entries(step).filter(([key]) => !NOT_MATTER.includes(key));
+  const laid = step.kind === 'lay' ? { layers: step.layers.map(bare) } : {};
+  return { ...Object.fromEntries(rest), ...laid, kind: step.kind };
+};
+
+/** The way to a firing; empty where it is one lay-up and firings alone, which are kept without it. */
+export function handsBefore(before: readonly JourneyStep[]): Way[] {
+  const working = before.filter(({ kind }) => !LEAVES.includes(kind));
+  const isPlain = working.every((step, i) => (step.kind === 'lay' ? i === 0 : step.kind === 'fire' && !step.measured));
+  return isPlain ? [] : working.map(wayOf);
+}
+
+/** What was kept without its way was laid up once and fired. */
+const wayTo = ({ hands, layers, before }: MadeFrom): Way[] =>
+  hands ?? [{ kind: 'lay', side: 'above', layers: layers.map(matter) }, ...before.map((firing): Way => ({ kind: 'fire', ...firing }))];
+
+/** The first step that is not what it was, as a sentence. */
+function wayDifference(made: readonly Way[], now: readonly Way[]): string {
+  const at = Array.from({ length: Math.max(made.length, now.length) }).findIndex((_, i) => !sameMatter(made[i], now[i]));
+  const [was, is] = [made[at], now[at]].map((way: Way | undefined) => (way ? stepName(way as unknown as JourneyStep).toLowerCase() : null));
+  if (was === null) return `Before it there is a step now that was not: ${is}.`;
+  if (is === null) return `Before it there was a step that is not any more: ${was}.`;
+  return was === is ? `A step before it is not what it was: ${is}.` : `A step before it was '${was}'; it is '${is}' now.`;
 }
 
 /** Each way in which what stands now is not what the schedule was made from, as a sentence; none where it is still good. */

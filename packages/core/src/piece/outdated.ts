@@ -5,6 +5,7 @@
 import type { Units } from '../units/convert';
 import { formatLength, text } from '../units/format';
 import type { PieceDocument } from './document';
+import { firingOf } from './journey';
 import { madeFromDifferences, sameMatter } from './madeFrom';
 import type { Shelf } from './shelf';
 import { type FiringSnapshot, snapshotOf } from './snapshot';
@@ -12,7 +13,7 @@ import { setupWords } from './words';
 
 /** Each way in which the schedule's making differs from what stands now, as a sentence; none where it is still good. */
 export function outdatedBy(doc: PieceDocument, stepId: string, shelf: Shelf, made: FiringSnapshot, units: Units): string[] {
-  const step = doc.steps.find(({ id }) => id === stepId);
+  const step = firingOf(doc, stepId);
   if (!step) return ['The piece has no such firing any more.'];
   const now = snapshotOf(doc, step, shelf);
   if (!now.ok) return [now.problem.message];

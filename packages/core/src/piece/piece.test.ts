@@ -1,8 +1,9 @@
 import { bodyDepth, bodyFigures } from '../body/body';
 import { contactsOf } from '../fit/contacts';
 import { TYPICAL_FAMILIES } from '../glass/families';
-import type { Outcome } from '../problem';
-import { bodyAt, touchingLayers } from './bodyAt';
+import { type Outcome, found } from '../problem';
+import type { Body } from '../schedule/firingCase';
+import { bodyBefore } from './bodyAt';
 import {
   type Edited,
   addLayer,
@@ -17,6 +18,8 @@ import {
   setOutline,
   turnLayer,
 } from './commands';
+import { asJourney, firingsOf, laidLayers } from './journey';
+import { touchingLayers } from './touching';
 import { undoes } from './undoes';
 import { LAYERS_AT_MOST, LAYER_FORMS, type LaidLayer, type PieceDocument, type PlannedStep } from './document';
 
@@ -24,6 +27,7 @@ const sheet = (id: string, glassId = 'clear', more: Partial<LaidLayer> = {}): La
   ({ id, form: 'sheet', glassId, thickness_m: 0.003, ...more }) as LaidLayer;
 const numerals: LaidLayer = { id: 'n', form: 'pieces', glassId: 'rose', thickness_m: 0.003, cover: 0.2, count: 4, name: 'Numerals' };
 const step = (look: PlannedStep['look']): PlannedStep => ({
+  kind: 'fire',
   id: `step of ${look}`,
   look,
   setup: { kind: 'bareShelf', paper: false },
@@ -33,14 +37,13 @@ const step = (look: PlannedStep['look']): PlannedStep => ({
   scheduleId: null,
   computedId: null,
 });
-const piece = (layers: LaidLayer[], steps: PlannedStep[] = []): PieceDocument => ({
-  schemaVersion: 2,
-  footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.14 },
-  dammed: false,
-  typed: {},
-  layers,
-  steps,
-});
+const piece = (layers: LaidLayer[], steps: PlannedStep[] = []): PieceDocument =>
+  asJourney({ schemaVersion: 2, footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.14 }, dammed: false, typed: {}, layers, steps });
+/** What the firing of an index meets. */
+const bodyAt = (doc: PieceDocument, index: number): Outcome<Body> => {
+  const met = bodyBefore(doc, firingsOf(doc)[index]?.id ?? 'the end', glasses);
+  return met.ok ? found(met.value.body) : met;
+};
 const plaque = piece([sheet('a'), sheet('b', 'blue'), numerals]);
 const glasses = ['clear', 'blue', 'rose'].map((id) => ({ id, constants: { ...TYPICAL_FAMILIES[0] } }));
 
@@ -48,17 +51,17 @@ function done(edited: Outcome<Edited>): Edited {
   if (!edited.ok) throw new Error(edited.problem.message);
   return edited.value;
 }
-const ids = ({ doc }: Edited): string[] => doc.layers.map(({ id }) => id);
+const ids = ({ doc }: Edited): string[] => laidLayers(doc).map(({ id }) => id);
 
 describe('an edit of a piece', () => {
   test('makes a new document and leaves the old one as it was', () => {
     const before = JSON.stringify(plaque);
     expect(ids(done(addLayer(plaque, sheet('new'))))).toEqual(['a', 'b', 'n', 'new']);
-    expect(ids(done(addLayer(plaque, sheet('new'), 0)))).toEqual(['new', 'a', 'b', 'n']);
+    expect(ids(done(addLayer(plaque, sheet('new'), { index: 0 })))).toEqual(['new', 'a', 'b', 'n']);
     expect(ids(done(moveLayer(plaque, 'a', 2)))).toEqual(['b', 'n', 'a']);
     expect(ids(done(moveLayer(plaque, 'n', -5)))).toEqual(['n', 'a', 'b']);
     expect(ids(done(removeLayer(plaque, 'b')))).toEqual(['a', 'n']);
-    expect(done(changeLayer(plaque, sheet('b', 'rose'))).doc.layers[1]).toMatchObject({ id: 'b', glassId: 'rose' });
+    expect(laidLayers(done(changeLayer(plaque, sheet('b', 'rose'))).doc)[1]).toMatchObject({ id: 'b', glassId: 'rose' });
     expect(done(setOutline(plaque, { shape: 'disc', diameter_m: 0.3 }, { diameter: '30 cm' }, true)).doc).toMatchObject({
       dammed: true,
       typed: { diameter: '30 cm' },
@@ -70,14 +73,14 @@ describe('an edit of a piece', () => {
     expect(done(moveLayer(plaque, 'a', 1)).what).toBe('Base moved up');
     expect(done(removeLayer(plaque, 'n')).what).toBe('Numerals taken away');
     expect(done(addLayer(plaque, { id: 'f', form: 'frit', glassId: 'clear', perArea_kg_m2: 1 })).what).toBe('frit added');
-    expect([0, 1, 2].map((i) => layerName(plaque.layers, i))).toEqual(['Base', 'Top sheet', 'Numerals']);
+    expect([0, 1, 2].map((i) => layerName(laidLayers(plaque), i))).toEqual(['Base', 'Top sheet', 'Numerals']);
     expect(layerName([sheet('a')], 0)).toBe('Sheet');
   });
 
   test('turns a coated sheet over and back, and no other', () => {
     const coated = piece([sheet('a'), sheet('c', 'blue', { coated: 'up' } as Partial<LaidLayer>)]);
     const once = done(turnLayer(coated, 'c'));
-    expect(once.doc.layers[1]).toMatchObject({ coated: 'down' });
+    expect(laidLayers(once.doc)[1]).toMatchObject({ coated: 'down' });
     expect(done(turnLayer(once.doc, 'c')).doc).toEqual(coated);
     expect(turnLayer(coated, 'a')).toMatchObject({ ok: false, problem: { code: 'not-coated' } });
   });
@@ -95,7 +98,7 @@ describe('an edit of a piece', () => {
   test('adds, changes and takes away firings', () => {
     const added = done(addStep(plaque, step('tack'))).doc;
     const changed = done(changeStep(added, { ...step('tack'), kilnId: 'other' })).doc;
-    expect(changed.steps[0].kilnId).toBe('other');
+    expect(firingsOf(changed)[0].kilnId).toBe('other');
     expect(done(removeStep(changed, step('tack').id)).doc).toEqual(plaque);
   });
 
@@ -103,13 +106,13 @@ describe('an edit of a piece', () => {
     const laid = inForm(numerals, form);
     expect(laid).toMatchObject({ id: 'n', glassId: 'rose', form, name: 'Numerals' });
     if (form !== 'sheet' && form !== 'cap') expect(laid).toMatchObject({ cover: 0.2 });
-    expect(bodyAt(piece([sheet('a'), laid]), 0, glasses).ok).toBe(true);
+    expect(bodyAt(piece([sheet('a'), laid]), 0).ok).toBe(true);
   });
 });
 
 describe('the body that a firing meets', () => {
   const body = (doc: PieceDocument, index: number) => {
-    const outcome = bodyAt(doc, index, glasses);
+    const outcome = bodyAt(doc, index);
     if (!outcome.ok) throw new Error(outcome.problem.message);
     return outcome.value;
   };
@@ -129,7 +132,7 @@ describe('the body that a firing meets', () => {
   });
 
   test('is one solid after a tack, with its relief; level after a full fuse, with the same mass', () => {
-    const chain = piece(plaque.layers, [step('tack'), step('fullFuse'), step('slump')]);
+    const chain = piece(laidLayers(plaque), [step('tack'), step('fullFuse'), step('slump')]);
     expect(body(chain, 0).joined).toBe(false);
     expect(body(chain, 1)).toMatchObject({ joined: true, parts: [{ count: 4 }] });
     const level = body(chain, 2);
@@ -145,7 +148,10 @@ describe('the body that a firing meets', () => {
   });
 
   test('is refused where a layer names a glass that is not on the shelf', () => {
-    expect(bodyAt(piece([sheet('a'), sheet('b', 'gone')]), 0, glasses)).toMatchObject({ ok: false, problem: { path: 'doc.layers.1.glassId' } });
+    expect(bodyAt(piece([sheet('a'), sheet('b', 'gone')]), 0)).toMatchObject({
+      ok: false,
+      problem: { code: 'unknown-id', message: "No glass 'gone' on the shelf." },
+    });
   });
 });
 
@@ -181,8 +187,8 @@ describe('which layers touch', () => {
   ])('%s', (_, layers, pairs) => expect(touchingLayers(layers)).toEqual(pairs));
 
   test('and they are the contacts of the body', () => {
-    for (const layers of [plaque.layers, [sheet('a'), frit, sheet('b', 'blue')], done(moveLayer(plaque, 'n', 1)).doc.layers]) {
-      const outcome = bodyAt(piece(layers), 0, glasses);
+    for (const layers of [laidLayers(plaque), [sheet('a'), frit, sheet('b', 'blue')], laidLayers(done(moveLayer(plaque, 'n', 1)).doc)]) {
+      const outcome = bodyAt(piece(layers), 0);
       if (!outcome.ok) throw new Error(outcome.problem.message);
       const ofBody = contactsOf(outcome.value).map(({ lower, upper }) => `${lower} ${upper}`);
       const used = [...new Set(layers.map(({ glassId }) => glassId))];
@@ -199,7 +205,7 @@ describe('what has run into a disc', () => {
   ];
   const after = (look: PlannedStep['look'], shaping?: PlannedStep['setup']['shaping']) => {
     const doc = piece(heaped, [{ ...step(look), setup: { kind: 'bareShelf', paper: false, ...(shaping ? { shaping } : {}) } }, step('firePolish')]);
-    const bodies = [0, 1].map((index) => bodyAt({ ...doc, footprint: { shape: 'disc', diameter_m: 0.1 } }, index, glasses));
+    const bodies = [0, 1].map((index) => bodyAt({ ...doc, footprint: { shape: 'disc', diameter_m: 0.1 } }, index));
     return bodies.map((outcome) => {
       if (!outcome.ok) throw new Error(outcome.problem.message);
       return { body: outcome.value, figures: bodyFigures(outcome.value) };
@@ -243,7 +249,7 @@ describe('what has run into a disc', () => {
   });
 
   test('a loosening takes no shape away, however it stands', () => {
-    const doc = piece(plaque.layers, [{ ...step('slump'), setup: { kind: 'inMould', paper: false } }]);
+    const doc = piece(laidLayers(plaque), [{ ...step('slump'), setup: { kind: 'inMould', paper: false } }]);
     expect(undoes(doc, { ...step('loosen'), setup: { kind: 'bareShelf', paper: false } })).toBeNull();
     expect(undoes(doc, step('firePolish'))).toMatch(/sink flat again/);
   });
@@ -251,6 +257,7 @@ describe('what has run into a disc', () => {
 
 describe('a later firing', () => {
   const step = (look: PlannedStep['look'], kind: PlannedStep['setup']['kind']): PlannedStep => ({
+    kind: 'fire',
     id: `${look} ${kind}`,
     look,
     setup: { kind, paper: false },
@@ -264,9 +271,9 @@ describe('a later firing', () => {
 
   test('with nothing to hold the shape undoes a slump; in its mould, or before it, it does not', () => {
     const polish = step('firePolish', 'bareShelf');
-    expect(undoes({ steps: [...slumped, polish] }, polish)).toMatch(/fire polish lets what the slump before it has shaped sink flat again/);
-    expect(undoes({ steps: slumped }, step('tack', 'board'))).toMatch(/tack fuse/);
-    expect(undoes({ steps: slumped }, step('firePolish', 'inMould'))).toBeNull();
-    expect(undoes({ steps: slumped }, slumped[0])).toBeNull();
+    expect(undoes({ journey: [...slumped, polish] }, polish)).toMatch(/fire polish lets what the slump before it has shaped sink flat again/);
+    expect(undoes({ journey: slumped }, step('tack', 'board'))).toMatch(/tack fuse/);
+    expect(undoes({ journey: slumped }, step('firePolish', 'inMould'))).toBeNull();
+    expect(undoes({ journey: slumped }, slumped[0])).toBeNull();
   });
 });

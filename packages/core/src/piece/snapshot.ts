@@ -9,13 +9,15 @@ import { DEFAULT_LIMITS } from '../schedule/limits';
 import { type Coat } from '../release/coat';
 import { setUpOf } from '../schedule/setups';
 import { ENGINE_VERSION } from '../version';
-import { bodyAt } from './bodyAt';
-import { wareOf } from '../look/shaping';
+import { type Met, bodyBefore } from './bodyAt';
+import type { Formed } from './bodyNow';
+import { type Shaping, wareOf } from '../look/shaping';
 import { wareBody, WARE_MATERIALS, WARE_NAMES, type Ware } from '../ware/wares';
 import { RECIPES } from '../look/recipes/all';
 import type { PieceDocument, PlannedSetUp, PlannedStep } from './document';
 import { type DrawnLayer, drawnLayers } from './drawnLayers';
-import type { MadeFrom } from './madeFrom';
+import { firingsOf, laidLayers, placeOf } from './journey';
+import { type MadeFrom, handsBefore } from './madeFrom';
 import { type Labelled, type Shelf, constantsOf, namedGlasses } from './shelf';
 
 /** What a schedule was made from, kept so that later edits of records do not change the past. */
@@ -34,15 +36,13 @@ export interface FiringSnapshot<C extends Labelled & Controller = Labelled & Con
 
 /** A firing of a piece with all that the engine computes it from. */
 export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, step: PlannedStep, shelf: Shelf<C>): Outcome<FiringSnapshot<C>> {
-  const index = Math.max(
-    0,
-    doc.steps.findIndex(({ id }) => id === step.id),
-  );
+  const index = placeOf(doc, step.id);
   const ware = RECIPES[step.look].ware ? wareOf(step.setup.shaping) : null;
-  const body = ware ? found(noBody(ware)) : bodyAt(doc, index, namedGlasses(shelf));
-  if (!body.ok) return body;
+  const met = ware ? found({ now: null, body: noBody(ware), glassIds: [] }) : bodyBefore(doc, step.id, namedGlasses(shelf));
+  if (!met.ok) return met;
+  const { body, now } = met.value;
   const missing = (what: string, key: 'kilnId' | 'controllerId' | 'releaseId') =>
-    refused('unknown-id', `doc.steps.${index}.${key}`, `No ${what} '${step[key]}' on the shelf.`);
+    refused('unknown-id', `doc.journey.${index}.${key}`, `No ${what} '${step[key]}' on the shelf.`);
   const kiln = shelf.kilns.find(({ id }) => id === step.kilnId);
   if (!kiln) return missing('kiln', 'kilnId');
   const controller = shelf.controllers.find(({ id }) => id === step.controllerId);
@@ -53,8 +53,8 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
   const { constants, taken } = kilnOf(kiln);
   const corrections = correctionsOf(taken);
   const firing: FiringCase = {
-    body: body.value,
-    setup: setUpOf({ ...step.setup, ...(release ? { coat: { name: release.name, ...coatOf(release) } } : {}) }),
+    body,
+    setup: setUpOf({ ...step.setup, ...goingOn(step, now?.formed), ...(release ? { coat: { name: release.name, ...coatOf(release) } } : {}) }),
     kiln: constants,
     look: step.look,
     school: step.school,
@@ -62,17 +62,17 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
     controller: countsOf(controller),
     ...(corrections ? { corrections } : {}),
   };
-  const family = ware ? undefined : mainFamily(doc, shelf, firing);
+  const family = mainFamily(met.value, shelf);
   return found({
     firing,
     familyName: family?.name ?? (ware ? WARE_NAMES[ware.of] : ''),
     ...(family ? { familyId: family.id } : {}),
     kilnName: kiln.name,
     controller,
-    layers: ware ? [drawnWare(ware)] : drawnLayers(doc, shelf),
+    layers: ware ? [drawnWare(ware)] : drawnLayers(now?.layers ?? [], shelf),
     setup: { kind, paper: paper && !release, ...(wet ? { wet } : {}), ...(ware ? { shaping: ware } : {}) },
     engine: ENGINE_VERSION,
-    madeFrom: madeFromOf(ware ? { ...doc, footprint: body.value.footprint, dammed: false, layers: [], steps: [step] } : doc, step, ware ? 0 : index, shelf, {
+    madeFrom: madeFromOf(ware ? { ...doc, footprint: body.footprint, dammed: false, journey: [step] } : doc, step, ware ? 0 : index, shelf, {
       kiln,
       controller,
       release,
@@ -85,6 +85,12 @@ const noBody = (ware: Ware): Body => ({ glasses: [], layers: [], footprint: ware
 
 /** What is fired with no glass, as it is drawn. */
 export const drawnWare = ({ of, wall_m }: Ware): DrawnLayer => ({ name: WARE_NAMES[of], colour: WARE_MATERIALS[of].colour, thickness_m: wall_m, ware: of });
+
+/** Where a shape came out half-way, the firing after it goes on from there. */
+function goingOn({ setup: { shaping } }: PlannedStep, formed: Formed | null | undefined): { shaping?: Shaping } {
+  if (!formed?.isMeasured || (shaping?.kind !== 'hollow' && shaping?.kind !== 'former') || formed.shaping.kind !== shaping.kind) return {};
+  return { shaping: { ...shaping, down_m: formed.down_m } };
+}
 
 const CODES: readonly (keyof Controller)[] = ['unit', 'mostSegments', 'fullSpeedCode', 'fullSpeedDownCode'];
 const RANGES: readonly (keyof Controller)[] = ['rateAs', 'leastRate', 'mostRate', 'rateStep', 'holdAs', 'mostHold_s', 'targetStep', 'top_C'];
@@ -128,15 +134,19 @@ function madeFromOf(
   shelf: Shelf,
   { kiln, controller, release }: { kiln: Shelf['kilns'][number]; controller: Labelled & Controller; release: Shelf['releases'][number] | null },
 ): MadeFrom {
-  const drawn = drawnLayers(doc, shelf);
+  const before = doc.journey.slice(0, index);
+  const layers = laidLayers({ journey: before });
+  const drawn = drawnLayers(layers, shelf);
   const { constants, taken } = kilnOf(kiln);
-  const used = new Set(doc.layers.map(({ glassId }) => glassId));
+  const used = new Set([...layers, ...before.flatMap((one) => (one.kind === 'fill' ? [one] : []))].map(({ glassId }) => glassId));
+  const hands = handsBefore(before);
   return {
     footprint: doc.footprint,
     dammed: doc.dammed,
-    layers: doc.layers.map((laid, i) => ({ glassName: drawn[i].name, depth_m: drawn[i].thickness_m, laid })),
+    layers: layers.map((laid, i) => ({ glassName: drawn[i].name, depth_m: drawn[i].thickness_m, laid })),
     glasses: Object.fromEntries(namedGlasses(shelf).flatMap(({ id, constants }) => (used.has(id) ? [[id, constants]] : []))),
-    before: doc.steps.slice(0, index).map((earlier) => ({ look: earlier.look, setup: earlier.setup })),
+    before: firingsOf({ journey: before }).map((earlier) => ({ look: earlier.look, setup: earlier.setup })),
+    ...(hands.length > 0 ? { hands } : {}),
     look,
     setup: release ? { ...setup, paper: false } : setup,
     school,
@@ -147,10 +157,9 @@ function madeFromOf(
 }
 
 /** Of the glass that the most of the body is made of. */
-function mainFamily(doc: PieceDocument, shelf: Shelf, { body }: FiringCase): Shelf['families'][number] | undefined {
+function mainFamily({ body, glassIds }: Omit<Met, 'now'>, shelf: Shelf): Shelf['families'][number] | undefined {
   if (body.glasses.length === 0) return undefined;
   const main = mainGlass(body);
-  const ids = [...new Set(doc.layers.map(({ glassId }) => glassId))];
-  const glass = shelf.glasses.find(({ id }) => id === ids[body.glasses.indexOf(main)]);
+  const glass = shelf.glasses.find(({ id }) => id === glassIds[body.glasses.indexOf(main)]);
   return shelf.families.find(({ id }) => id === glass?.familyId);
 }

@@ -1,13 +1,13 @@
 /** A later firing that takes away what an earlier one made. */
 import { RECIPES } from '../look/recipes/all';
 import type { PieceDocument, PlannedStep } from './document';
+import { firingsOf, placeOf } from './journey';
 
 const HOLDS: readonly PlannedStep['setup']['kind'][] = ['inMould', 'inInvestment', 'overFormer'];
 
 /** What a firing would undo, in a sentence; null where it undoes nothing. A shaped piece keeps its shape only in or over a form. */
-export function undoes({ steps }: Pick<PieceDocument, 'steps'>, step: Pick<PlannedStep, 'id' | 'look' | 'setup'>): string | null {
-  const index = steps.findIndex(({ id }) => id === step.id);
-  const before = index < 0 ? steps : steps.slice(0, index);
+export function undoes(doc: Pick<PieceDocument, 'journey'>, step: Pick<PlannedStep, 'id' | 'look' | 'setup'>): string | null {
+  const before = firingsOf({ journey: doc.journey.slice(0, placeOf(doc, step.id)) });
   const shaped = before.findLast(({ look }) => RECIPES[look].group === 'shaped' || RECIPES[look].fills);
   if (!shaped || RECIPES[step.look].stays || RECIPES[step.look].ware || HOLDS.includes(step.setup.kind)) return null;
   const name = RECIPES[step.look].name.toLowerCase();

@@ -6,6 +6,7 @@ import { STUDIO_KILN } from '../testCases';
 import { METRIC } from '../units/convert';
 import { removeLayer } from './commands';
 import type { LaidLayer, PieceDocument, PlannedStep } from './document';
+import { asJourney } from './journey';
 import { outdatedBy } from './outdated';
 import type { Shelf } from './shelf';
 import { snapshotOf } from './snapshot';
@@ -14,6 +15,7 @@ import { setupWords } from './words';
 
 const sheet = (id: string): LaidLayer => ({ id, form: 'sheet', glassId: 'clear', thickness_m: 0.003 });
 const step = (look: PlannedStep['look'], more: Partial<PlannedStep['setup']> = {}): PlannedStep => ({
+  kind: 'fire',
   id: `step of ${look}`,
   look,
   setup: { kind: 'bareShelf', paper: false, ...more },
@@ -24,9 +26,8 @@ const step = (look: PlannedStep['look'], more: Partial<PlannedStep['setup']> = {
   computedId: null,
 });
 const drying = step('dryMould', { wet: 'damp', shaping: { kind: 'ware', of: 'plaster', wall_m: 0.025, wide_m: 0.2, long_m: 0.25 } });
-const piece = (layers: LaidLayer[], steps: PlannedStep[]): PieceDocument => ({
-  ...{ schemaVersion: 2, footprint: { shape: 'disc', diameter_m: 0.12 }, dammed: true, typed: {}, layers, steps },
-});
+const piece = (layers: LaidLayer[], steps: PlannedStep[]): PieceDocument =>
+  asJourney({ schemaVersion: 2, footprint: { shape: 'disc', diameter_m: 0.12 }, dammed: true, typed: {}, layers, steps });
 const shelf: Shelf = {
   families: [{ ...TYPICAL_FAMILIES[0], id: 'soft', name: 'Soft sheet 90' }],
   glasses: [{ id: 'clear', name: 'Clear', familyId: 'soft', colour: '#eee', contents: [] }],
@@ -49,12 +50,20 @@ test('is computed from what is fired alone, whatever lies in the piece, and draw
 test('is outdated by its own wall and not by the glass', () => {
   const doc = piece([sheet('a')], [drying, step('fullFuse')]);
   const made = valueOf(snapshotOf(doc, drying, shelf));
-  expect(outdatedBy({ ...doc, layers: [sheet('a'), sheet('b')], footprint: { shape: 'disc', diameter_m: 0.3 } }, drying.id, shelf, made, METRIC)).toEqual([]);
+  expect(
+    outdatedBy(
+      { ...piece([sheet('a'), sheet('b')], [drying, step('fullFuse')]), footprint: { shape: 'disc', diameter_m: 0.3 } },
+      drying.id,
+      shelf,
+      made,
+      METRIC,
+    ),
+  ).toEqual([]);
   const thicker = {
     ...drying,
     setup: { ...drying.setup, shaping: { kind: 'ware', of: 'plaster', wall_m: 0.03, wide_m: 0.2, long_m: 0.25 } },
   } satisfies PlannedStep;
-  expect(outdatedBy({ ...doc, steps: [thicker] }, drying.id, shelf, made, METRIC)).toEqual(['The mould or former has other measures than then.']);
+  expect(outdatedBy(piece([sheet('a')], [thicker]), drying.id, shelf, made, METRIC)).toEqual(['The mould or former has other measures than then.']);
 });
 
 test('leaves the glass of the firings after it as it was laid, and undoes no shape', () => {
@@ -62,12 +71,15 @@ test('leaves the glass of the firings after it as it was laid, and undoes no sha
   const later = step('fullFuse');
   const [alone, after] = [[later], [drying, later]].map((steps) => valueOf(snapshotOf(piece([sheet('a'), sheet('b')], steps), later, shelf)).firing.body);
   expect(after).toEqual(alone);
-  expect(undoes({ steps: [slump, drying] }, drying)).toBeNull();
-  expect(undoes({ steps: [slump, later] }, later)).not.toBeNull();
+  expect(undoes({ journey: [slump, drying] }, drying)).toBeNull();
+  expect(undoes({ journey: [slump, later] }, later)).not.toBeNull();
 });
 
 test('a piece may have no glass as long as none of its firings needs one', () => {
-  expect(valueOf(removeLayer(piece([sheet('a')], [drying]), 'a')).doc.layers).toEqual([]);
+  expect(valueOf(removeLayer(piece([sheet('a')], [drying]), 'a')).doc.journey).toEqual([
+    { id: expect.any(String), kind: 'lay', side: 'above', layers: [] },
+    drying,
+  ]);
   expect(removeLayer(piece([sheet('a')], [drying, step('fullFuse')]), 'a').ok).toBe(false);
   expect(removeLayer(piece([sheet('a')], []), 'a').ok).toBe(false);
   const fuse = step('fullFuse');

@@ -120,13 +120,21 @@ function slices(deep_m: number, strewn: { grain_m: number } | null): number[] {
   return Array.from({ length: count }, () => deep_m / count);
 }
 
+/** The rows that warm as one: each by itself, those of what was fused before together. */
+const inSolids = (rows: readonly number[][], { layers }: Pick<BodyInput, 'layers'>): number[][][] =>
+  rows.reduce<number[][][]>((all, row) => {
+    const below = all.at(-1);
+    const isOne = below !== undefined && layers[row[0]].solid && layers[below[0][0]].solid;
+    return isOne ? [...all.slice(0, -1), [...below, row]] : [...all, [row]];
+  }, []);
+
 function laidLayers({ body, look }: FiringCase): number[] {
   const { factor } = designDepth(body, look);
   const depths: number[] = [];
   const each = layerDepths(body);
-  const rows = rowsOf(body.layers).flatMap((row) => {
-    const deepest_m = Math.max(...row.map((index) => each[index]));
-    return slices(deepest_m, body.joined ? null : strewnOf({ layers: row.map((index) => body.layers[index]) }));
+  const rows = inSolids(rowsOf(body.layers), body).flatMap((row) => {
+    const deepest_m = row.reduce((sum, side) => sum + Math.max(...side.map((index) => each[index])), 0);
+    return slices(deepest_m, body.joined ? null : strewnOf({ layers: row.flat().map((index) => body.layers[index]) }));
   });
   for (const one of [...rows, ...thickestPart(body)]) {
     const last = depths.length - 1;

@@ -101,7 +101,7 @@ const glasses = kind({
     coated: false,
   }),
   about: ({ familyId, contents, coated }, { nameOf }) => [nameOf('families', familyId), ...contents, ...(coated ? ['coated'] : [])].join(', '),
-  inPieces: { list: 'layers', key: 'glassId' },
+  inPieces: 'glassId',
   names: ({ familyId }) => [{ kind: 'families', id: familyId, path: 'familyId' }],
 });
 
@@ -140,7 +140,7 @@ const kilns = kind({
   ],
   begins: () => ({ ...TYPICAL_KILN }),
   about: ({ top_C }, { units }) => `to ${text(formatTemperature(top_C, units.temperature))}`,
-  inPieces: { list: 'steps', key: 'kilnId' },
+  inPieces: 'kilnId',
 });
 
 export const RELEASE_NAMES: Record<ReleaseKind, string> = {
@@ -183,7 +183,7 @@ const releases = kind({
     return `${RELEASE_NAMES[what]}, to ${text(formatTemperature(top_C, units.temperature))}, lasts ${firings === 1 ? 'one firing' : `${firings} firings`}`;
   },
   searched: ({ note }) => note,
-  inPieces: { list: 'steps', key: 'releaseId' },
+  inPieces: 'releaseId',
 });
 
 const stripTests = kind({

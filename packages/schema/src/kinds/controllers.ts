@@ -103,5 +103,5 @@ export const controllers = kind({
   ],
   begins: () => ({ unit: 'C' as const, fullSpeedCode: 4000, mostSegments: 8 }),
   about: (controller) => profileWords(controller),
-  inPieces: { list: 'steps', key: 'controllerId' },
+  inPieces: 'controllerId',
 });

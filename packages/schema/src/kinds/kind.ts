@@ -52,7 +52,7 @@ export interface Kind<T extends Stored = Stored, In = unknown> {
   /** What a search looks at besides the row. */
   searched?(record: T): string;
   /** Where a piece's document names records of this kind. */
-  inPieces?: { list: 'layers' | 'steps'; key: string };
+  inPieces?: 'glassId' | 'kilnId' | 'controllerId' | 'releaseId';
   /** Records that one of this kind names. */
   names(record: T): Reference[];
   /** Newest first, by this; by name where it is left out. */

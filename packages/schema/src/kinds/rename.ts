@@ -2,18 +2,22 @@
  * Ids are unique across kinds. Where an older studio or a file has one id for two records, the later kind in the order of KINDS
  * gives way: 'soft-90', a family and a kiln, becomes 'soft-90' and 'soft-90-kiln'; then '-kiln-2' and so on.
  */
+import type { JourneyStep } from '@torvin/core';
 import type { PieceDoc, Snapshot } from '../documents';
 import { KINDS, type KindName } from './all';
 
 /** Where and what a piece names of a kind; a part may name none. */
 export function namedInDoc(doc: PieceDoc, kind: KindName): { id: string; path: string }[] {
-  const { inPieces } = KINDS[kind];
-  if (!inPieces) return [];
-  const { list, key } = inPieces;
-  return doc[list].flatMap((part, i) => {
-    const id = (part as unknown as Record<string, unknown>)[key];
-    return typeof id === 'string' ? [{ id, path: `${list}.${i}.${key}` }] : [];
-  });
+  const { inPieces: key } = KINDS[kind];
+  if (!key) return [];
+  const named = (part: object, path: string): { id: string; path: string }[] => {
+    const id = (part as Record<string, unknown>)[key];
+    return typeof id === 'string' ? [{ id, path: `${path}.${key}` }] : [];
+  };
+  return doc.journey.flatMap((step, i) => [
+    ...named(step, `journey.${i}`),
+    ...(step.kind === 'lay' ? step.layers.flatMap((layer, k) => named(layer, `journey.${i}.layers.${k}`)) : []),
+  ]);
 }
 
 /** New ids by kind and old id. */
@@ -29,25 +33,41 @@ export function freeId(id: string, kind: KindName, taken: (id: string) => boolea
 
 const renamed = (renames: Renames, kind: KindName, id: string): string => renames[kind]?.[id] ?? id;
 
-export function renameInDoc(doc: PieceDoc, renames: Renames): PieceDoc {
-  return {
-    ...doc,
-    layers: doc.layers.map((layer) => ({ ...layer, glassId: renamed(renames, 'glasses', layer.glassId) })),
-    steps: doc.steps.map((step) => ({
-      ...step,
-      kilnId: renamed(renames, 'kilns', step.kilnId),
-      controllerId: renamed(renames, 'controllers', step.controllerId),
-      ...(step.releaseId === undefined ? {} : { releaseId: renamed(renames, 'releases', step.releaseId) }),
-    })),
-  };
+function renameInStep(step: JourneyStep, renames: Renames): JourneyStep {
+  const ofGlass = <T extends { glassId: string }>(part: T): T => ({ ...part, glassId: renamed(renames, 'glasses', part.glassId) });
+  switch (step.kind) {
+    case 'lay':
+      return { ...step, layers: step.layers.map(ofGlass) };
+    case 'fill':
+      return ofGlass(step);
+    case 'fire':
+      return {
+        ...step,
+        kilnId: renamed(renames, 'kilns', step.kilnId),
+        controllerId: renamed(renames, 'controllers', step.controllerId),
+        ...(step.releaseId === undefined ? {} : { releaseId: renamed(renames, 'releases', step.releaseId) }),
+      };
+    default:
+      return step;
+  }
 }
+
+export const renameInDoc = (doc: PieceDoc, renames: Renames): PieceDoc => ({ ...doc, journey: doc.journey.map((step) => renameInStep(step, renames)) });
+
+/** The ways that a schedule remembers name glasses too. */
+const renameInWay = <W extends { kind: string; [key: string]: unknown }>(way: W, renames: Renames): W => {
+  const ofGlass = (part: Record<string, unknown>): Record<string, unknown> =>
+    typeof part.glassId === 'string' ? { ...part, glassId: renamed(renames, 'glasses', part.glassId) } : part;
+  const own = ofGlass(way) as W;
+  return Array.isArray(own.layers) ? { ...own, layers: (own.layers as Record<string, unknown>[]).map(ofGlass) } : own;
+};
 
 /** What a schedule was made from names its records, so that it is not taken for outdated. */
 export function renameInSnapshot(snapshot: Snapshot, renames: Renames): Snapshot {
   const { madeFrom, familyId } = snapshot;
   const ofFamily = familyId === undefined ? {} : { familyId: renamed(renames, 'families', familyId) };
   if (!madeFrom) return { ...snapshot, ...ofFamily };
-  const { kiln, controller, layers, release } = madeFrom;
+  const { kiln, controller, layers, release, hands } = madeFrom;
   return {
     ...snapshot,
     ...ofFamily,
@@ -56,6 +76,7 @@ export function renameInSnapshot(snapshot: Snapshot, renames: Renames): Snapshot
       kiln: { ...kiln, id: renamed(renames, 'kilns', kiln.id) },
       controller: { ...controller, id: renamed(renames, 'controllers', controller.id) },
       ...(release ? { release: { ...release, id: renamed(renames, 'releases', release.id) } } : {}),
+      ...(hands ? { hands: hands.map((way) => renameInWay(way, renames)) } : {}),
       layers: layers.map((layer) => ({ ...layer, laid: { ...layer.laid, glassId: renamed(renames, 'glasses', layer.laid.glassId) } })),
     },
   };

@@ -10,6 +10,8 @@ const SHAPING_AIM = 2;
 const SIDES_APART = 1.1;
 /** Shaped glass may do this share of the work that would begin to polish it. */
 const STAYS_CRISP = 0.8;
+/** So near to the whole way it is there. */
+const ALL_BUT = 0.98;
 
 /** From the work that gets it there, 1/Pa, to what begins to polish it; at: the measure to change where there is no room between. */
 export function bentWork({ body, works }: WorkQuestion, least: number, at: string): Outcome<WorkRange> {
@@ -21,6 +23,12 @@ export function bentWork({ body, works }: WorkQuestion, least: number, at: strin
     `It would round its edges before it gets there: this shape asks for ${((100 * least) / most).toFixed(0)} % of the heat work at which edges begin to flow, and glass is never that even. Take a wider span, a thinner body or a shallower shape.`,
   );
 }
+
+/** How far it is down already, m; at: the measure that it has reached, so that there is nothing left to fire for. */
+export const leftToGo = (down_m = 0, whole_m: number, at: string): Outcome<number> =>
+  down_m < whole_m * ALL_BUT
+    ? found(down_m)
+    : refused('there-already', `setup.shaping.${at}`, 'It has come down as far as it is to go: there is nothing left to fire for. Give it further to go.');
 
 /** A little past the least; where that would come near to polishing, the middle between the two. */
 export const shapingAim = ({ least, most }: WorkRange): number => Math.min(least * SHAPING_AIM, Math.sqrt(least * most));

@@ -2,7 +2,7 @@ import { bodyFigures, mainGlass } from '../../body/body';
 import { workToDrape } from '../../flow/sag';
 import { refused } from '../../problem';
 import type { Recipe } from '../recipe';
-import { bentWork, shapingAim } from './bent';
+import { bentWork, leftToGo, shapingAim } from './bent';
 
 export const drape: Recipe = {
   name: 'Drape',
@@ -20,7 +20,10 @@ export const drape: Recipe = {
   work(asked) {
     const { body, shaping } = asked;
     if (shaping?.kind !== 'former') return refused('missing', 'setup.shaping', 'A drape needs a former: how far the blank stands out and is to come down.');
-    return bentWork(asked, workToDrape(mainGlass(body), shaping.overhang_m, bodyFigures(body).depth.mean_m, shaping.drop_m), 'overhang_m');
+    const left = leftToGo(shaping.down_m, shaping.drop_m, 'drop_m');
+    if (!left.ok) return left;
+    const drop_m = shaping.drop_m - left.value;
+    return bentWork(asked, workToDrape(mainGlass(body), shaping.overhang_m, bodyFigures(body).depth.mean_m, drop_m), 'overhang_m');
   },
   aim: shapingAim,
   looksLike: {

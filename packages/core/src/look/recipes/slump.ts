@@ -3,7 +3,7 @@ import { workToSag } from '../../flow/sag';
 import { refused } from '../../problem';
 import type { Recipe } from '../recipe';
 import { spanned } from '../shaping';
-import { bentWork, shapingAim } from './bent';
+import { bentWork, leftToGo, shapingAim } from './bent';
 
 export const slump: Recipe = {
   name: 'Slump',
@@ -22,7 +22,9 @@ export const slump: Recipe = {
     const { body, shaping } = asked;
     if (shaping?.kind !== 'hollow') return refused('missing', 'setup.shaping', "A slump needs a hollow: the mould's span and depth.");
     const { span_m, depth_m } = spanned(shaping, body.footprint);
-    return bentWork(asked, workToSag(mainGlass(body), span_m / 2, bodyFigures(body).depth.mean_m, depth_m), 'span_m');
+    const workTo = (drop_m: number): number => workToSag(mainGlass(body), span_m / 2, bodyFigures(body).depth.mean_m, drop_m);
+    const left = leftToGo(shaping.down_m, depth_m, 'depth_m');
+    return left.ok ? bentWork(asked, workTo(depth_m) - workTo(left.value), 'span_m') : left;
   },
   aim: shapingAim,
   looksLike: {

@@ -1,0 +1,83 @@
+/** How deep a body lies, what it weighs, and where its rim goes if it is left to flow. */
+import {
+  type BodyNow,
+  type Figure,
+  type PlannedStep,
+  RECIPES,
+  type Units,
+  bodyFigures,
+  bodyOf,
+  formatLength,
+  formatMass,
+  massNow,
+  namedGlasses,
+  otherUnits,
+  text,
+} from '@torvin/core';
+import type { Shelves } from '@torvin/schema';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { space } from '@/theme/theme';
+import { FigureBlock } from '@/ui/FigureBlock';
+import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+
+const RIM = {
+  'runs-out': (rest: string) => `Deeper than the ${rest} at which hot glass rests: given heat it runs out at the rim unless dammed.`,
+  'draws-in': (rest: string) => `Thinner than the ${rest} at which hot glass rests: given heat the rim draws in and thickens.`,
+  stays: (rest: string) => `Near the ${rest} at which hot glass rests: the rim hardly moves.`,
+  fills: () => 'Fills its dam, given heat enough.',
+  opens: (rest: string) =>
+    `A film of grains, far thinner than the ${rest} at which hot glass rests: given heat it draws together into lace or islands, and its outline stays.`,
+  scallops: (rest: string) => `Less than the ${rest} at which hot glass rests: it draws back from the dam and leaves a scalloped edge.`,
+} as const;
+
+export interface BodyFiguresProps {
+  body: BodyNow;
+  /** The firing that it is for. */
+  next: PlannedStep | undefined;
+  /** What haze its firings so far have given it, of what its glass bears. */
+  hazed: { so_far_s: number; bears_s: number } | null;
+  shelves: Shelves;
+}
+
+export function BodyFigures({ body, next, hazed, shelves }: BodyFiguresProps) {
+  const units = useUnits();
+  const glasses = namedGlasses(shelves);
+  const made = bodyOf(body, glasses);
+  if (!made.ok) return <Notice tone="warn">{made.problem.message}</Notice>;
+  if (made.value.body.glasses.length === 0) return null;
+  const { depth, afterFiring } = bodyFigures(made.value.body);
+  const mass_kg = massNow(body, glasses);
+  const even = depth.max_m - depth.min_m < 1e-4;
+  const deep = ({ length }: Units): Figure => {
+    const most = formatLength(depth.max_m, length);
+    return even ? most : { figure: `${formatLength(depth.min_m, length).figure} to ${most.figure}`, unit: length };
+  };
+  const moves = ({ length }: Units): Figure => {
+    const by = formatLength(afterFiring.rimMoves_m, length);
+    return { ...by, figure: afterFiring.rimMoves_m > 0 ? `+${by.figure}` : by.figure };
+  };
+  const other = otherUnits(units);
+  const recipe = next && RECIPES[next.look];
+  const elsewhere = recipe && (recipe.puddle ?? recipe.fills) ? recipe : null;
+  return (
+    <View style={{ gap: space.small }}>
+      <View style={{ flexDirection: 'row', gap: space.large }}>
+        <FigureBlock label="depth" value={deep(units)} other={deep(other)} testID="figure-depth" />
+        <FigureBlock label="mass" value={formatMass(mass_kg, units.mass)} other={formatMass(mass_kg, other.mass)} testID="figure-mass" />
+        {!elsewhere && <FigureBlock label="rim moves" value={moves(units)} other={moves(other)} note="if left to flow" testID="figure-rim" />}
+      </View>
+      {hazed && (
+        <Words size="label" testID="figure-haze">
+          {`Haze so far: ${Math.round(hazed.so_far_s / 60)} of the ${Math.round(hazed.bears_s / 60)} min that its glass bears.`}
+        </Words>
+      )}
+      <Words size="label">
+        {elsewhere
+          ? `A ${elsewhere.name.toLowerCase()} takes it to another form: its run sheet tells which.`
+          : RIM[afterFiring.tendency](text(formatLength(afterFiring.naturalDepth_m, units.length)))}
+      </Words>
+    </View>
+  );
+}

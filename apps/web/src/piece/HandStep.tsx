@@ -1,0 +1,114 @@
+/** A step that hands do: what it is, what it takes, where it stands in the journey, and whether it is done. */
+import {
+  type AfterStep,
+  type BenchStep,
+  type JourneyStep,
+  type LayStep,
+  RECIPES,
+  changeStep,
+  firingsOf,
+  formatMass,
+  massNow,
+  moveStep,
+  namedGlasses,
+  removeStep,
+  stepName,
+  stepWords,
+  TAKEN_NAMES,
+  tellDone,
+} from '@torvin/core';
+import type { Shelves } from '@torvin/schema';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Caution } from '@/ui/Caution';
+import { FigureBlock } from '@/ui/FigureBlock';
+import { Notice } from '@/ui/Notice';
+import { Tick } from '@/ui/Tick';
+import { Words } from '@/ui/Words';
+import { capital } from '@/ui/capital';
+import { HAND_CAUTIONS } from './cautions';
+import { HandFields, MassTold } from './HandFields';
+import type { Layup } from './useLayup';
+
+export interface HandStepProps {
+  layup: Layup;
+  pieceId: string;
+  shelves: Shelves;
+  after: AfterStep & { step: LayStep | BenchStep };
+  /** Its place in the journey, from 0. */
+  index: number;
+  isDone: boolean;
+}
+
+export function HandStep({ layup, pieceId, shelves, after, index, isDone }: HandStepProps) {
+  const units = useUnits();
+  const { doc } = layup;
+  const { step, problem, taken } = after;
+  const change = (next: JourneyStep, what: string): void => layup.edit(changeStep(doc, next), `${what} ${step.id}`);
+  const caution = HAND_CAUTIONS[step.kind];
+  const mass = massNow(after.body, namedGlasses(shelves));
+  return (
+    <View style={{ gap: space.small }} testID="hand-step">
+      <Words size="title" bold role="heading" aria-level={2}>
+        {`${index + 1} ${stepName(step)}`}
+      </Words>
+      <Words tone="muted" testID="hand-words">
+        {capital(stepWords(step, units))}
+      </Words>
+      {problem && (
+        <Notice tone="warn" testID="step-problem">
+          {problem.message}
+        </Notice>
+      )}
+      <HandFields step={step} shelves={shelves} change={change} />
+      {taken.length > 0 && (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.large }}>
+          {taken.map(({ as, mass_kg }) => (
+            <FigureBlock key={as} label={TAKEN_NAMES[as]} value={formatMass(mass_kg, units.mass)} testID={`taken-${as}`} />
+          ))}
+          <FigureBlock label="mass left" value={formatMass(mass, units.mass)} testID="mass-left" />
+        </View>
+      )}
+      {caution && <Caution about={pieceId}>{caution}</Caution>}
+      <Tick
+        on={isDone}
+        title={isDone && step.doneAt === undefined ? 'Done, since what comes after it is' : 'Done'}
+        testID="step-done"
+        onPress={() => layup.edit(tellDone(doc, step.id, step.doneAt === undefined ? Date.now() : null))}
+      />
+      {step.doneAt !== undefined && taken.length > 0 && <MassTold layup={layup} step={step} doneAt={step.doneAt} />}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+        <Action
+          kind="second"
+          title="Earlier"
+          label={`Move ${stepName(step)} earlier`}
+          disabled={index === 0}
+          testID="step-earlier"
+          onPress={() => layup.edit(moveStep(doc, step.id, index - 1))}
+        />
+        <Action
+          kind="second"
+          title="Later"
+          label={`Move ${stepName(step)} later`}
+          disabled={index === doc.journey.length - 1}
+          testID="step-later"
+          onPress={() => layup.edit(moveStep(doc, step.id, index + 1))}
+        />
+        <Action
+          kind="plain"
+          title="Take away"
+          label={`Take away: ${stepName(step)}`}
+          testID="step-remove"
+          onPress={() => layup.edit(removeStep(doc, step.id))}
+        />
+      </View>
+      {step.kind === 'clean' && step.off === 'scale' && firingsOf(doc).some(({ look }) => RECIPES[look].group === 'thick') && (
+        <Words size="label" tone="muted">
+          Scale that is left falls into the glass at the next firing: knock and wipe the ring clean, and line it anew.
+        </Words>
+      )}
+    </View>
+  );
+}

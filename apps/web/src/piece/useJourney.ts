@@ -1,0 +1,62 @@
+/** The journey of an open piece: the body after each step as it is drawn, which step is next, which one is looked at. */
+import {
+  type AfterStep,
+  type JourneyStep,
+  type LayStep,
+  bodiesAfter,
+  drawnBody,
+  firingsOf,
+  isLaying,
+  journeyWarnings,
+  namedGlasses,
+  nothingYet,
+} from '@torvin/core';
+import { type Piece, type PieceDoc, type Schedule, type Shelves, nextStep } from '@torvin/schema';
+import { useMemo } from 'react';
+import { useSchedules } from '@/data/pieces';
+import { useUnits } from '@/data/studio';
+import type { StripStep } from './JourneyStrip';
+
+export interface Journey {
+  steps: readonly StripStep[];
+  /** Index of the step that is looked at; -1 where there is none. */
+  at: number;
+  step: JourneyStep | undefined;
+  /** The step whose layers can be changed as it is looked at: itself, or the one that is laid right before a firing. */
+  laying: LayStep | undefined;
+  /** What is drawn large: after a step of the hands, before a firing. */
+  shown: AfterStep['body'];
+  /** Of its firings, those that are read. */
+  schedules: readonly Schedule[];
+}
+
+/** fired: results by step. wanted: id of the step to look at; the next one, else the last, where it is none of its steps. */
+export function useJourney(doc: PieceDoc, fired: Piece['fired'], shelves: Shelves, wanted: string | null): Journey {
+  const units = useUnits();
+  const glasses = namedGlasses(shelves);
+  const after = useMemo(() => bodiesAfter(doc, glasses), [doc, glasses]);
+  const schedules = useSchedules(firingsOf(doc).flatMap(({ scheduleId }) => scheduleId ?? []));
+  const warnings = useMemo(
+    () => journeyWarnings(after, glasses, units, ({ scheduleId }) => schedules.find(({ id }) => id === scheduleId)?.result.work_perPa.mean ?? null),
+    [after, glasses, units, schedules],
+  );
+  return useMemo(() => {
+    const { journey } = doc;
+    const next = nextStep(journey, (id) => fired[id]);
+    const nextAt = next ? journey.indexOf(next) : journey.length;
+    const steps = after.map((one, i): StripStep => ({
+      ...one,
+      drawn: drawnBody(one.body, shelves),
+      warnings: warnings[i],
+      stands: i < nextAt ? 'done' : i === nextAt ? 'next' : 'toCome',
+    }));
+    const found = journey.findIndex(({ id }) => id === wanted);
+    const at = found >= 0 ? found : Math.min(nextAt, journey.length - 1);
+    const step = journey[at] as JourneyStep | undefined;
+    const isPlain = step?.kind === 'fire';
+    const before = isPlain ? journey[at - 1] : undefined;
+    const laying = step && isLaying(step) ? step : before && isLaying(before) ? before : undefined;
+    const shown = (isPlain ? after[at - 1] : after[at])?.body ?? nothingYet(doc);
+    return { steps, at, step, laying, shown, schedules };
+  }, [doc, fired, shelves, after, warnings, schedules, wanted]);
+}

@@ -1,0 +1,108 @@
+/** The glass at one time of its firing: its section as it is then, and what clock, kiln and glass say. */
+import {
+  type Evaluation,
+  type Figure,
+  type FiringCase,
+  type GlassAt,
+  type TemperatureUnit,
+  footprintSpan,
+  formatLength,
+  formatTemperature,
+  glassInTime,
+} from '@torvin/core';
+import type { DrawnLayer } from '@torvin/schema';
+import { useMemo, useSyncExternalStore } from 'react';
+import { View } from 'react-native';
+import Svg, { Line, Path, Rect } from 'react-native-svg';
+import { useUnits } from '@/data/studio';
+import { ScaleNote, sectionWords } from '@/section/SectionDrawing';
+import { timedSection } from '@/section/inTime';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { FigureBlock } from '@/ui/FigureBlock';
+import { MeasuredWidth } from '@/ui/MeasuredWidth';
+import { clockShort } from '@/ui/clock';
+import type { Timeline } from './timeline';
+
+export interface GlassInTimeProps {
+  firing: FiringCase;
+  layers: readonly DrawnLayer[];
+  evaluation: Evaluation;
+  unit: TemperatureUnit;
+  start: Date;
+  timeline: Timeline;
+}
+
+const HEIGHT = 150;
+
+export function GlassInTime({ firing, layers, evaluation, unit, start, timeline }: GlassInTimeProps) {
+  const { colours } = useTheme();
+  const units = useUnits();
+  const at_s = useSyncExternalStore(timeline.subscribe, timeline.now) ?? 0;
+  const inTime = useMemo(() => glassInTime(firing, evaluation), [firing, evaluation]);
+  const end = useMemo(() => inTime?.(evaluation.simulation.total_s), [inTime, evaluation]);
+  if (!inTime || !end) return null;
+  const at = inTime(at_s);
+  const { shaping } = firing.setup;
+  const body = { span_m: footprintSpan(firing.body.footprint), layers, shaping, end };
+  const far = howFar(at, units.length);
+  return (
+    <View style={{ backgroundColor: colours.surface, borderBottomWidth: 1, borderColor: colours.line }} testID="glass-in-time">
+      <View style={{ position: 'absolute', left: 0, top: 0, zIndex: 2 }}>
+        <Action kind="plain" title="Close" label="Close the glass in time" testID="close-in-time" onPress={() => timeline.set(null)} />
+      </View>
+      <MeasuredWidth height={HEIGHT}>
+        {(width) => {
+          const { drawn, glass, form } = timedSection(body, at, { width, height: HEIGHT });
+          return (
+            <View>
+              <ScaleNote exaggeration={drawn.exaggeration} dashed={null} />
+              <Svg
+                width={width}
+                height={HEIGHT}
+                role="img"
+                aria-label={`${sectionWords(layers, units.length)}; at ${clockShort(start, at_s)} ${far.map(({ label, value, note }) => [label, value.figure, value.unit, note].filter(Boolean).join(' ')).join(', ')}`}
+              >
+                <Rect x={0} y={drawn.shelfY} width={width} height={14} fill={colours.shelf} />
+                {form && <Path d={form} fill={colours.shelf} stroke={colours.ink} strokeWidth={1} />}
+                {glass.map(({ layer, path }, i) => (
+                  <Path key={i} d={path} fill={layers[layer].colour} stroke={colours.ink} strokeWidth={1} />
+                ))}
+                <Line x1={0} x2={width} y1={drawn.shelfY} y2={drawn.shelfY} stroke={colours.ink} strokeWidth={1} />
+              </Svg>
+            </View>
+          );
+        }}
+      </MeasuredWidth>
+      <View style={{ flexDirection: 'row', paddingHorizontal: space.large, paddingVertical: space.hair, gap: space.medium }}>
+        <FigureBlock label="at" value={{ figure: clockShort(start, at_s), unit: '' }} testID="time-at" />
+        <FigureBlock label="kiln" value={formatTemperature(at.kiln_C, unit)} testID="time-kiln" />
+        <FigureBlock label="glass" value={formatTemperature(at.glass_C, unit)} testID="time-glass" />
+        {far.slice(0, 1).map(({ label, value, note }) => (
+          <FigureBlock key={label} label={label} value={value} note={note} testID="time-far" />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+interface HowFar {
+  label: string;
+  value: Figure;
+  note?: string;
+}
+
+const percent = (share: number): Figure => ({ figure: String(Math.round(100 * share)), unit: '%' });
+
+/** How far it has come, what matters most for such a firing first. */
+function howFar({ down, relief, film, lain, edges }: GlassAt, length: Parameters<typeof formatLength>[1]): HowFar[] {
+  const all: (HowFar | null)[] = [
+    down && { label: 'down', value: formatLength(down.by_m, length), note: `of ${formatLength(down.of_m, length).figure}` },
+    relief === null ? null : { label: 'relief left', value: percent(relief) },
+    film === null ? null : { label: 'grains run together', value: percent(film) },
+    lain === null ? null : { label: 'sheets lain down', value: percent(lain) },
+    { label: 'edges rounded', value: percent(edges) },
+  ];
+  return all.filter((one) => one !== null);
+}

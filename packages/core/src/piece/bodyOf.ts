@@ -1,0 +1,143 @@
+/** What the layers of a piece are to the engine, and what a firing that flows makes of them. */
+import type { Footprint } from '../body/footprint';
+import { type Layer, type Part, closes, rowsOf } from '../body/layers';
+import { footprintArea } from '../body/footprint';
+import { type Casting, bodyFigures, layerVolumes, mainGlass } from '../body/body';
+import type { Filled } from '../look/recipe';
+import { RECIPES } from '../look/recipes/all';
+import { aimedWork, neededWork } from '../look/work';
+import { TYPICAL_WORKS } from '../look/works';
+import { type Outcome, found, refused } from '../problem';
+import type { Body } from '../schedule/firingCase';
+import type { LaidLayer, PlannedStep } from './document';
+import type { NamedGlass } from './shelf';
+
+function asLayer(layer: LaidLayer, glass: number): Layer {
+  switch (layer.form) {
+    case 'sheet':
+      return { form: 'sheet', glass, thickness_m: layer.thickness_m, ...(layer.coated ? { coated: layer.coated } : {}) };
+    case 'cap':
+      return { form: 'cap', glass, thickness_m: layer.thickness_m, ...(layer.overhang_m === undefined ? {} : { overhang_m: layer.overhang_m }) };
+    case 'pieces':
+      return { form: 'sheet', glass, thickness_m: layer.thickness_m, cover: layer.cover };
+    default: {
+      const { id: _id, glassId: _glassId, name: _name, ...rest } = layer;
+      return { ...rest, glass };
+    }
+  }
+}
+
+/** Index of the first of the pieces with nothing over them: they stand side by side on the rest. */
+export const standingFrom = (layers: readonly LaidLayer[]): number => layers.findLastIndex(({ form }) => form !== 'pieces') + 1;
+
+/** Everything sunk in: gaps closed, cut pieces spread over the whole outline. */
+export const levelled = (layers: readonly LaidLayer[]): LaidLayer[] =>
+  rowsOf(layers).flatMap((row) => row.map((index) => (isLevel(layers, row) ? layers[index] : sunkIn(layers[index]))));
+
+/** Whether pieces stand side by side without gaps and all as high: nothing in such a row has to level. */
+const isLevel = (layers: readonly LaidLayer[], row: readonly number[]): boolean =>
+  row.length > 1 && closes(layers, row) && row.every((index) => alike(layers[index], layers[row[0]]));
+
+const alike = (one: LaidLayer, other: LaidLayer): boolean =>
+  one.form === 'pieces' && other.form === 'pieces' && Math.abs(one.thickness_m - other.thickness_m) < 1e-9;
+
+function sunkIn(layer: LaidLayer): LaidLayer {
+  switch (layer.form) {
+    case 'pieces': {
+      const { cover, count: _count, form: _form, ...rest } = layer;
+      return { ...rest, form: 'sheet', thickness_m: layer.thickness_m * cover };
+    }
+    case 'frit':
+    case 'powder':
+      return { ...layer, perArea_kg_m2: layer.perArea_kg_m2 * (layer.cover ?? 1), cover: 1 };
+    case 'rod':
+    case 'stringer':
+      return { ...layer, diameter_m: layer.diameter_m * (layer.cover ?? 1), cover: 1 };
+    default:
+      return layer;
+  }
+}
+
+const partOf = (layer: Extract<LaidLayer, { form: 'pieces' }>, glass: number, footprint: Footprint): Part => ({
+  glass,
+  thickness_m: layer.thickness_m,
+  area_m2: (layer.cover * footprintArea(footprint)) / layer.count,
+  count: layer.count,
+});
+
+/** Outlines are told within these, m. */
+const NARROWEST_M = 0.01;
+const LONGEST_M = 2;
+
+/** A body that has filled a mould: one solid of its sections, as wide as its mass asks for. */
+function cast(body: Body, { thick_m, thin_m, slender }: Filled): Body {
+  const { volume_m3 } = bodyFigures(body);
+  const glass = body.glasses.indexOf(mainGlass(body));
+  const outline = (): Footprint => {
+    const across_m = Math.max(thick_m, NARROWEST_M);
+    if (slender === 'sphere') return { shape: 'disc', diameter_m: across_m };
+    const long_m = (4 * volume_m3) / (Math.PI * thick_m ** 2);
+    if (slender === 'cylinder') return { shape: 'rectangle', width_m: across_m, length_m: Math.min(Math.max(across_m, long_m), LONGEST_M) };
+    return { shape: 'disc', diameter_m: 2 * Math.sqrt((2 * volume_m3) / (Math.PI * (thick_m + thin_m))) };
+  };
+  const { dammed: _dammed, parts: _parts, ...rest } = body;
+  return {
+    ...rest,
+    layers: [],
+    casting: { glass, volume_m3, thickest_m: thick_m, thinnest_m: thin_m, ...(slender ? { slender } : {}) },
+    footprint: outline(),
+    joined: true,
+  };
+}
+
+/** A body that has filled a mould or run into a disc, by the heat work that such a firing aims at; as it was where that cannot be. */
+export function runOut(body: Body, { look, setup: { shaping } }: Pick<PlannedStep, 'look' | 'setup'>): Body {
+  const works = TYPICAL_WORKS;
+  const filled = RECIPES[look].fills?.({ body, works, ...(shaping ? { shaping } : {}) });
+  if (filled) return cast(body, filled);
+  const work = neededWork(body, look, works, shaping);
+  const disc = work.ok ? RECIPES[look].puddle?.({ body, works, ...(shaping ? { shaping } : {}) }, aimedWork(look, work.value)) : null;
+  if (!disc) return body;
+  const volumes = layerVolumes(body);
+  const share = disc.depth_m / volumes.reduce((sum, one) => sum + one, 0);
+  const layers = body.layers.map(({ glass }, i): Layer => ({ form: 'sheet', glass, thickness_m: share * volumes[i] }));
+  return { ...body, dammed: false, footprint: { shape: 'disc', diameter_m: disc.width_m }, layers };
+}
+
+export interface AsItLies {
+  footprint: Footprint;
+  dammed: boolean;
+  layers: readonly LaidLayer[];
+  /** Which of them are one solid, from the first to before the last. */
+  solid: { from: number; to: number };
+  casting: Omit<Casting, 'glass'> | null;
+}
+
+/** The body of what lies there, with the ids of its glasses in their order. */
+export function bodyOfLayers(
+  { footprint, dammed, layers, solid, casting }: AsItLies,
+  glasses: readonly NamedGlass[],
+): Outcome<{ body: Body; glassIds: string[] }> {
+  const used: NamedGlass[] = [];
+  for (const { glassId } of layers) {
+    const glass = glasses.find(({ id }) => id === glassId);
+    if (!glass) return refused('unknown-id', 'doc.journey', `No glass '${glassId}' on the shelf.`);
+    if (!used.includes(glass)) used.push(glass);
+  }
+  const glassIds = used.map(({ id }) => id);
+  const glassAt = ({ glassId }: LaidLayer): number => glassIds.indexOf(glassId);
+  const joined = solid.to > solid.from && solid.to - solid.from === layers.length;
+  const loose = { glasses: used.map(({ constants }) => constants), footprint, ...(dammed ? { dammed: true } : {}) };
+  if (casting) {
+    const heaviest = mainGlass({ ...loose, layers: layers.map((layer) => asLayer(layer, glassAt(layer))) });
+    return found({ body: { ...loose, layers: [], casting: { ...casting, glass: loose.glasses.indexOf(heaviest) }, joined: true }, glassIds });
+  }
+  const from = standingFrom(layers);
+  // Pieces alone have nothing to stand on; they are then a sheet with gaps.
+  const standing = from > 0 ? layers.slice(from) : [];
+  const lying = from > 0 ? layers.slice(0, from) : layers;
+  const parts = standing.flatMap((layer) => (layer.form === 'pieces' ? [partOf(layer, glassAt(layer), footprint)] : []));
+  const isSolid = (index: number): boolean => !joined && index >= solid.from && index < solid.to;
+  const laid = lying.map((layer, i): Layer => ({ ...asLayer(layer, glassAt(layer)), ...(isSolid(i) ? { solid: true as const } : {}) }));
+  return found({ body: { ...loose, layers: laid, ...(parts.length > 0 ? { parts } : {}), joined }, glassIds });
+}
