@@ -120,3 +120,65 @@ test('three more of a piece are made at once, with its firing and its schedule, 
     await me.reads('as computed');
   }
 });
+
+test('three of the same go into the kiln together, and each is told by itself', async () => {
+  const loads = (await (await fetch(`${studio.address}/api/loads`)).json()) as { id: string; version: number }[];
+  for (const { id, version } of loads) {
+    const body = JSON.stringify({ version, openedAt: Date.now() });
+    await fetch(`${studio.address}/api/loads/${id}`, { method: 'PUT', headers: { 'Content-Type': 'application/json' }, body });
+  }
+  await openPiece('Plaque no. 14');
+  await me.press('make-another');
+  await me.type('another-count', '2');
+  await me.press('another-make');
+  await me.heading(/^Plaque no\. 15$/);
+  await me.find('open-run');
+  await me.leave();
+  me = await Visitor.open(here.browser, PHONE);
+  await openPiece('Plaque no. 14');
+  await me.press('piece-key-in');
+  await me.sees('together', /Plaque no\. 15.*Plaque no\. 16/);
+  await me.press('together-all');
+  await me.expectSound('three that go in together');
+  await me.press('start-firing');
+  if (await me.has('start-all-the-same')) await me.press('start-all-the-same');
+  await me.heading(/^Bench$/);
+  await me.reads('Plaque no. 15');
+  await me.reads('Plaque no. 16');
+  // Each has a firing of its own, to be told by itself, in one load.
+  const kept = async (): Promise<{ entries: { pieceName: string }[] }[]> => (await fetch(`${studio.address}/api/loads`)).json() as never;
+  for (let tries = 0; tries < 50 && (await kept())[0]?.entries.length !== 3; tries += 1) await new Promise((resolve) => setTimeout(resolve, 100));
+  expect((await kept()).map(({ entries }) => entries.map(({ pieceName }) => pieceName).sort())).toEqual([['Plaque no. 14', 'Plaque no. 15', 'Plaque no. 16']]);
+});
+
+test('a piece is tagged, finished and put away, found by its tag and by its name, and taken out again', async () => {
+  const names = (): Promise<string[]> => me.ofAll('[data-testid="piece-link"]', (nodes) => nodes.map((node) => node.innerText.split('\n')[0]));
+  const lists = async (wanted: (names: string[]) => boolean): Promise<void> => {
+    for (let tries = 0; tries < 80 && !wanted(await names()); tries += 1) await new Promise((resolve) => setTimeout(resolve, 100));
+    expect(wanted(await names())).toBe(true);
+  };
+  await me.page.goto(`${studio.address}/pieces?q=estuary`);
+  await me.openPiece('Estuary roundel');
+  await me.type('tags', 'for the fair, sea,sea');
+  await me.page.keyboard.press('Enter');
+  await me.press('finished');
+  await me.expectSound('a piece that is filed');
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.press('filter-tag-sea');
+  await lists((all) => all.length === 1 && all[0].startsWith('Estuary roundel'));
+  await me.expectSound('pieces by their tag');
+  await me.openPiece('Estuary roundel');
+  await me.press('put-away');
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.find('piece-link');
+  await lists((all) => all.length > 3 && !all.some((name) => name.startsWith('Estuary')));
+  await me.press('sort-name');
+  await lists((all) => all.length > 3 && [...all].sort((a, b) => a.localeCompare(b)).join() === all.join());
+  await me.press('filter-show-away');
+  await lists((all) => all.length === 1 && all[0].startsWith('Estuary'));
+  await me.openPiece('Estuary roundel');
+  await me.press('put-away');
+  // Words find it wherever it is.
+  await me.page.goto(`${studio.address}/pieces?q=estuary`);
+  await lists((all) => all.length === 1 && all[0].startsWith('Estuary'));
+});

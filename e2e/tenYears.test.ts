@@ -63,7 +63,7 @@ test('lists have the rows in sight and weigh little; text goes out compressed, a
 
 test('a piece is found by a word of its name, and the way back leads to what was found', async () => {
   await me.page.goto(`${studio.address}/pieces`);
-  expect(await me.sees('pieces-count', /^\d+ pieces$/)).toBe(`${COUNT + 6} pieces`);
+  expect(await me.sees('pieces-count', /^\d+ pieces$/)).toBe(`${COUNT + 9} pieces`);
   await me.type('pieces-search', 'ahrenkorb');
   const found = await me.sees('pieces-count', /^8\d\d pieces found$/);
   await me.page.waitForFunction(() => window.location.search === '?q=ahrenkorb');

@@ -24,6 +24,8 @@ import {
   PieceChangeSchema,
   PiecePageSchema,
   PieceQuerySchema,
+  AlikeSchema,
+  FilingSchema,
   PieceSchema,
   RestoredSchema,
   SavedScheduleSchema,
@@ -103,7 +105,9 @@ export const api = {
   studio: get('/api/studio', "The studio's settings", StudioSchema),
   saveStudio: send('put', '/api/studio', "Replaces the studio's settings", StudioSchema, StudioSchema, { changes: 'studio' }),
   shelves: get('/api/shelves', 'All records: glass, kilns, controllers, tests', ShelvesSchema),
-  pieces: get('/api/pieces', 'Pieces as lists show them, newest change first, a page at a time', PiecePageSchema, { query: PieceQuerySchema }),
+  pieces: get('/api/pieces', 'Pieces as lists show them, newest change first or in another order, a page at a time', PiecePageSchema, {
+    query: PieceQuerySchema,
+  }),
   piece: get('/api/pieces/:id', 'One piece', PieceSchema),
   createPiece: send('post', '/api/pieces', 'Makes a piece; repeated with the same id it does nothing', NewPieceSchema, PieceSchema, { changes: 'piece' }),
   savePiece: send('put', '/api/pieces/:id', 'Changes a piece; 409 with the current piece when based on an older version', PieceChangeSchema, PieceSchema, {
@@ -122,6 +126,9 @@ export const api = {
     { ...piece, changes: 'piece' },
   ),
   restorePiece: send('post', '/api/pieces/:id/restore', 'Brings a deleted piece back', NothingSchema, PieceSchema, { changes: 'piece' }),
+  filePiece: send('put', '/api/pieces/:id/filing', 'Tags a piece, tells it finished, puts it away or takes it out again', FilingSchema, PieceSchema, {
+    changes: 'piece',
+  }),
   pieceFile: get('/api/pieces/:id/file', 'A piece with its schedules, firings and records as one file', PieceFileSchema),
   importPiece: send('post', '/api/import', 'Takes a piece file in; a copy where the piece is there still', PieceFileSchema, ImportedSchema, {
     older: ofOlderFormat,
@@ -140,6 +147,7 @@ export const api = {
     'The schedule versions of a piece that were left, named or fired, or are in use, newest first',
     z.array(ScheduleVersionSchema),
   ),
+  alike: get('/api/schedules/:id/alike', 'Pieces that wait for the same kiln with the very same schedule, by name', AlikeSchema),
   schedule: get('/api/schedules/:id', 'One schedule version as it was made', ScheduleSchema),
   nameSchedule: send('put', '/api/schedules/:id/name', 'Names a schedule version', ScheduleNameSchema, ScheduleSchema, { changes: 'piece' }),
   firings: get('/api/firings', 'Firings, newest first, a page at a time', FiringPageSchema, { query: FiringQuerySchema }),

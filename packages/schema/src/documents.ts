@@ -219,6 +219,23 @@ const version = quantity('Version', '', 1, 1e9).int();
 export const ResultSchema = oneOf('Result', ['short', 'right', 'past']);
 export type FiringResult = z.infer<typeof ResultSchema>;
 
+export const TAGS_AT_MOST = 12;
+export const TAG_LETTERS_AT_MOST = 30;
+
+/** How a piece is filed: the studio's own words for it, whether it is finished, whether it is put away out of the lists. */
+export const FilingSchema = z
+  .object({
+    tags: z
+      .array(words('Tag', TAG_LETTERS_AT_MOST, 1))
+      .max(TAGS_AT_MOST, { error: `At most ${TAGS_AT_MOST} tags.` })
+      .refine((tags) => new Set(tags).size === tags.length, { error: 'A tag stands there twice.' }),
+    finishedAt: instant.nullable(),
+    awayAt: instant.nullable(),
+  })
+  .meta({ id: 'Filing' });
+export type Filing = z.infer<typeof FilingSchema>;
+export const NOT_FILED: Filing = { tags: [], finishedAt: null, awayAt: null };
+
 export const PieceSchema = z
   .object({
     id,
@@ -232,12 +249,16 @@ export const PieceSchema = z
     redo: z.string().nullable(),
     /** The result of each firing's last turn, by its step; null while that stands unopened. */
     fired: z.record(z.string(), ResultSchema.nullable()),
+    ...FilingSchema.shape,
   })
   .meta({ id: 'Piece' });
 export type Piece = z.infer<typeof PieceSchema>;
 
 /** A piece as a list shows it: drawn from the side, without its document. */
-export const PieceRowSchema = PieceSchema.pick({ id: true, name: true, version: true, createdAt: true, updatedAt: true })
+export const PieceRowSchema = PieceSchema.pick({
+  ...{ id: true, name: true, version: true, createdAt: true, updatedAt: true },
+  ...{ tags: true, finishedAt: true, awayAt: true },
+} as const)
   .extend({ footprint: FootprintSchema, layers: z.array(LaidLayerSchema), looks: z.array(z.enum(LOOKS)) })
   .meta({ id: 'PieceRow' });
 export type PieceRow = z.infer<typeof PieceRowSchema>;
@@ -245,8 +266,8 @@ export type PieceRow = z.infer<typeof PieceRowSchema>;
 /** A list draws no more of them. */
 export const ROW_LAYERS_AT_MOST = 12;
 
-export const rowOfPiece = ({ id, name, version, createdAt, updatedAt, doc }: Omit<Piece, 'undo' | 'redo' | 'fired'>): PieceRow => ({
-  ...{ id, name, version, createdAt, updatedAt },
+export const rowOfPiece = ({ doc, id, name, version, createdAt, updatedAt, tags, finishedAt, awayAt }: Omit<Piece, 'undo' | 'redo' | 'fired'>): PieceRow => ({
+  ...{ id, name, version, createdAt, updatedAt, tags, finishedAt, awayAt },
   footprint: doc.footprint,
   layers: laidLayers(doc).slice(0, ROW_LAYERS_AT_MOST),
   looks: firingsOf(doc).map(({ look }) => look),
@@ -257,11 +278,19 @@ export type NewPiece = z.infer<typeof NewPieceSchema>;
 
 const asked = (most: number) => z.string().trim().max(most).optional();
 
+/** In which order pieces are listed: by change, by when they were made, by name. */
+export const PIECE_SORTS = ['changed', 'made', 'name'] as const;
+
 /** Which pieces to list; each part narrows. Words are looked for in the name. */
 export const PieceQuerySchema = z.object({
   text: asked(80),
   /** Those that wait for something alone. */
   waits: z.literal('yes').optional(),
+  /** Those that are finished, or put away, alone; without it what is put away is left out, unless words are searched. */
+  show: z.enum(['finished', 'away']).optional(),
+  tag: asked(TAG_LETTERS_AT_MOST),
+  /** By newest change where left out. */
+  sort: z.enum(PIECE_SORTS).optional(),
   /** Where the last page ended. */
   after: asked(120),
 });
@@ -270,6 +299,8 @@ export type PieceQuery = z.infer<typeof PieceQuerySchema>;
 export const PiecePageSchema = z
   .object({
     pieces: z.array(PieceRowSchema),
+    /** Those that most of the studio's pieces have, in the order of the alphabet. */
+    tags: z.array(z.string()),
     /** How many there are in all pages. */
     total: count(),
     /** Where the next page begins; null at the end. */
@@ -412,6 +443,10 @@ export const ScheduleVersionSchema = ScheduleSchema.pick({ id: true, name: true,
   })
   .meta({ id: 'ScheduleVersion' });
 export type ScheduleVersion = z.infer<typeof ScheduleVersionSchema>;
+
+/** Pieces that wait for the same kiln with the very same schedule: they can go into one load. */
+export const AlikeSchema = z.array(z.object({ pieceId: id, pieceName: z.string(), scheduleId: id })).meta({ id: 'Alike' });
+export type Alike = z.infer<typeof AlikeSchema>[number];
 
 export const ScheduleNameSchema = z.strictObject({ name: scheduleName });
 

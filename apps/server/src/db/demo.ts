@@ -197,7 +197,7 @@ export const DEMO_PIECES: DemoPiece[] = [
       {
         step: { look: 'slump', setup: { kind: 'inMould', paper: false, shaping: { kind: 'hollow', span_m: 0.22, depth_m: 0.045 } } },
         firings: [
-          { hoursAgo: 500, result: 'short', place: 'middle', note: 'Half down: the controller was sent on too early.', ranBy: { degrees: -14, minutes: -8 } },
+          { hoursAgo: 500, result: 'short', place: 'middle', note: 'Half down: the controller was sent on too early.', ranBy: { degrees: -45, minutes: -10 } },
         ],
       },
     ],

@@ -44,6 +44,42 @@ test('every piece and every firing is on one page and only one, newest first', a
   expect(fired.every(({ note }) => note.length <= 160)).toBe(true);
 });
 
+test.each([
+  ['name', ({ name }: PieceRow) => name.toLowerCase(), 1],
+  ['made', ({ createdAt }: PieceRow) => createdAt, -1],
+] as const)('ordered by %s every piece comes once too, in that order', async (sort, of, way) => {
+  const rows = (await all<PiecePage>(`/api/pieces?sort=${sort}`)).flatMap((page) => page.pieces);
+  expect(new Set(rows.map(({ id }) => id)).size).toBe(server.opened.db.select().from(pieces).all().length);
+  rows.slice(1).forEach((row, i) => {
+    const [was, is] = [of(rows[i]), of(row)];
+    expect(way * (was < is ? -1 : was > is ? 1 : 0)).toBeLessThanOrEqual(0);
+  });
+});
+
+test('what is filed is found by its tag, waits for nothing once it is finished, and is out of the lists once it is put away', async () => {
+  const [one, other] = (await server.ask('GET', '/api/pieces?waits=yes')).body.pieces as PieceRow[];
+  const file = (id: string, filing: object) => server.ask('PUT', `/api/pieces/${id}/filing`, { tags: [], finishedAt: null, awayAt: null, ...filing });
+  const listed = async (query: string): Promise<string[]> => (await all<PiecePage>(`/api/pieces${query}`)).flatMap((page) => page.pieces.map(({ id }) => id));
+  const { version, updatedAt } = one;
+  const { body } = await file(one.id, { tags: ['for Ilse', 'Sea'], finishedAt: NOW });
+  // It is no change of the piece: nothing that was based on it is stale.
+  expect(body).toMatchObject({ tags: ['for Ilse', 'Sea'], finishedAt: NOW, awayAt: null, version, updatedAt });
+  expect(await listed('?tag=for%20Ilse')).toEqual([one.id]);
+  expect(((await server.ask('GET', '/api/pieces')).body as PiecePage).tags).toEqual(['for Ilse', 'Sea']);
+  expect(await listed('?show=finished')).toEqual([one.id]);
+  expect(await listed('?waits=yes')).not.toContain(one.id);
+  await file(other.id, { awayAt: NOW });
+  expect(await listed('')).not.toContain(other.id);
+  expect(await listed('?show=away')).toEqual([other.id]);
+  expect(await found(other.name)).toContain(other.name);
+  expect(await listed('?waits=yes')).not.toContain(other.id);
+  for (const { id } of [one, other]) await file(id, {});
+  expect(await listed('?waits=yes')).toEqual(expect.arrayContaining([one.id, other.id]));
+  for (const tags of [['a', 'a'], [''], Array.from({ length: 13 }, (_, i) => String(i)), ['x'.repeat(31)]])
+    expect((await file(one.id, { tags })).status).toBe(422);
+  expect((await file('0198c5a2-0000-7000-8000-00000000dead', {})).status).toBe(404);
+});
+
 test('no answer that is a list weighs more than 100 kB', async () => {
   const { db } = server.opened;
   const [newest] = (await server.ask('GET', '/api/pieces')).body.pieces as PieceRow[];

@@ -1,6 +1,7 @@
 /** Pieces: made once, saved against the version they were based on, their last states kept for undo. */
 import { firingsOf, impossibleFiring, type LengthUnit, type Problem, CANNOT_BE, placeOf, ProblemError, snapshotOf } from '@torvin/core';
 import {
+  type Filing,
   type NewPiece,
   type Piece,
   type PieceChangeSchema,
@@ -11,7 +12,7 @@ import {
   namedInDoc,
   rowOfPiece,
 } from '@torvin/schema';
-import { and, count, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, lte, notExists, notInArray, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, lte, notExists, notInArray, or, sql, type SQL } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import patches, { type Operation } from 'fast-json-patch';
 import type { z } from 'zod';
@@ -36,9 +37,9 @@ const earlier = alias(pieceStates, 'state_earlier');
 const later = alias(pieceStates, 'state_later');
 
 function select(db: Database, where: SQL | undefined): Piece[] {
-  const { id, name, version, doc, position, createdAt, updatedAt } = pieces;
+  const { id, name, version, doc, position, createdAt, updatedAt, tags, finishedAt, awayAt } = pieces;
   return db
-    .select({ id, name, version, doc, createdAt, updatedAt, what: now.what, before: earlier.position, redo: later.what })
+    .select({ id, name, version, doc, createdAt, updatedAt, tags, finishedAt, awayAt, what: now.what, before: earlier.position, redo: later.what })
     .from(pieces)
     .leftJoin(now, and(eq(now.pieceId, id), eq(now.position, position)))
     .leftJoin(earlier, and(eq(earlier.pieceId, id), eq(earlier.position, sql`${position} - 1`)))
@@ -51,26 +52,75 @@ function select(db: Database, where: SQL | undefined): Piece[] {
 
 export const PAGE = 30;
 
-/** Newest change first, as lists show them; a page ends with where the next one begins. */
-export function listPieces(db: Database, { text, waits, after }: PieceQuery): PiecePage {
-  const where = and(isNull(pieces.deletedAt), waits ? isNotNull(pieces.waits) : undefined, mentions(pieces.id, 'p', text));
-  const [time, last] = after?.split('~') ?? [];
-  const beyond = last === undefined ? undefined : or(lt(pieces.updatedAt, Number(time)), and(eq(pieces.updatedAt, Number(time)), lt(pieces.id, last)));
-  const { id, name, version, doc, createdAt, updatedAt } = pieces;
+/** What a list is ordered by, and how that stands in the cursor of a page. */
+const SORTS = {
+  changed: { by: pieces.updatedAt, falls: true },
+  made: { by: pieces.createdAt, falls: true },
+  name: { by: sql`${pieces.name} collate nocase`, falls: false },
+} as const;
+
+const tagged = (tag: string): SQL => sql`exists (select 1 from json_each(${pieces.tags}) where value = ${tag})`;
+
+function shownOnes({ show, text }: PieceQuery): SQL | undefined {
+  if (show === 'away') return isNotNull(pieces.awayAt);
+  const here = text === undefined || text === '' ? isNull(pieces.awayAt) : undefined;
+  return show === 'finished' ? and(here, isNotNull(pieces.finishedAt)) : here;
+}
+
+/** As lists show them; a page ends with where the next one begins. */
+export function listPieces(db: Database, query: PieceQuery): PiecePage {
+  const { text, waits, tag, after, sort = 'changed' } = query;
+  const where = and(
+    isNull(pieces.deletedAt),
+    shownOnes(query),
+    waits ? isNotNull(pieces.waits) : undefined,
+    tag ? tagged(tag) : undefined,
+    mentions(pieces.id, 'p', text),
+  );
+  const { by, falls } = SORTS[sort];
+  const cut = after?.lastIndexOf('~') ?? -1;
+  const last = after?.slice(cut + 1);
+  const value = sort === 'name' ? after?.slice(0, cut) : Number(after?.slice(0, cut));
+  const past = falls ? sql`<` : sql`>`;
+  const beyond = cut < 0 ? undefined : sql`(${by} ${past} ${value} or (${by} = ${value} and ${pieces.id} ${past} ${last}))`;
+  const { id, name, version, doc, createdAt, updatedAt, tags, finishedAt, awayAt } = pieces;
   const found = db
-    .select({ id, name, version, doc, createdAt, updatedAt })
+    .select({ id, name, version, doc, createdAt, updatedAt, tags, finishedAt, awayAt })
     .from(pieces)
     .where(and(where, beyond))
-    .orderBy(desc(updatedAt), desc(id))
+    .orderBy(falls ? desc(by) : asc(by), falls ? desc(id) : asc(id))
     .limit(PAGE + 1)
     .all();
   const page = found.slice(0, PAGE);
   const end = page.at(-1);
+  const mark = end && { changed: end.updatedAt, made: end.createdAt, name: end.name }[sort];
   return {
     pieces: page.map(rowOfPiece),
+    tags: tagsInUse(db),
     total: db.select({ n: count() }).from(pieces).where(where).get()?.n ?? 0,
-    next: found.length > PAGE && end ? `${end.updatedAt}~${end.id}` : null,
+    next: found.length > PAGE && end ? `${mark}~${end.id}` : null,
   };
+}
+
+/** A list offers no more of them than those that most pieces have. */
+const TAGS_OFFERED = 40;
+
+const tagsInUse = (db: Database): string[] =>
+  db
+    .all<{ tag: string }>(
+      sql`select value as tag from ${pieces}, json_each(${pieces.tags}) where ${pieces.deletedAt} is null group by value order by count(*) desc, value limit ${TAGS_OFFERED}`,
+    )
+    .map(({ tag }) => tag)
+    .sort((a, b) => a.localeCompare(b));
+
+/** Filed anew: the last word stands. A piece that is finished or put away waits for nothing. */
+export function filePiece(db: Database, id: string, { tags, finishedAt, awayAt }: Filing): Piece {
+  return writing(db, (tx) => {
+    findPiece(tx, id);
+    tx.update(pieces).set({ tags, finishedAt, awayAt }).where(eq(pieces.id, id)).run();
+    tellWaiting(tx, id);
+    return findPiece(tx, id);
+  });
 }
 
 export const countPieces = (db: Database): number => db.select({ n: count() }).from(pieces).where(isNull(pieces.deletedAt)).get()?.n ?? 0;
@@ -156,7 +206,7 @@ export function unchanged(db: Database, id: string, version: number): Row {
 /** Puts a new state behind the present one; what had been undone is gone, and so is what is older than is kept. */
 export function changePiece(
   db: Database,
-  { id, position, version, createdAt, doc: before }: Row,
+  { id, position, version, createdAt, doc: before, tags, finishedAt, awayAt }: Row,
   { name, doc, what }: Omit<Change, 'version'>,
   at: number,
 ): Piece {
@@ -175,7 +225,18 @@ export function changePiece(
     .where(eq(pieces.id, id))
     .run();
   tellWaiting(db, id);
-  return { id, name, version: version + 1, doc, createdAt, updatedAt: at, undo: what, redo: null, fired: Object.fromEntries(lastResults(db, id)) };
+  return {
+    id,
+    name,
+    version: version + 1,
+    doc,
+    createdAt,
+    updatedAt: at,
+    ...{ tags, finishedAt, awayAt },
+    undo: what,
+    redo: null,
+    fired: Object.fromEntries(lastResults(db, id)),
+  };
 }
 
 export function savePiece(db: Database, id: string, change: Change, sent: Sent): Piece {

@@ -1,6 +1,7 @@
 /** Schedule versions: immutable rows, each with what it was made from and what the engine made of it. */
-import { type Evaluation, hottestSegment, ProblemError, snapshotOf, firingOf, firingsOf, withStep } from '@torvin/core';
+import { type Evaluation, hottestSegment, type PurposefulSegment, ProblemError, snapshotOf, firingOf, firingsOf, withStep } from '@torvin/core';
 import {
+  type Alike,
   type NewSchedule,
   type Piece,
   type SavedSchedule,
@@ -10,9 +11,9 @@ import {
   type Snapshot,
   listedVersions,
 } from '@torvin/schema';
-import { and, count, desc, eq, getTableColumns, isNull, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, getTableColumns, isNull, ne, sql } from 'drizzle-orm';
 import { type Database, writing } from '../db/database';
-import { firings, schedules, snapshots } from '../db/tables';
+import { firings, pieces, schedules, snapshots } from '../db/tables';
 import { NotFound, Stale, Taken } from './failures';
 import { changePiece, findPiece, unchanged } from './pieces';
 import { allShelves } from './records';
@@ -127,4 +128,34 @@ export function addSchedule(db: Database, pieceId: string, wanted: NewSchedule, 
     const piece = changePiece(tx, before, { name: before.name, doc, what }, now);
     return { piece, schedule };
   });
+}
+
+/** As many as one start can take along. */
+const ALIKE_AT_MOST = 24;
+const LOOKED_AT = 500;
+
+const rowsOf = (segments: readonly PurposefulSegment[]): string =>
+  segments.map(({ rate_C_per_h, target_C, hold_s }) => `${rate_C_per_h} ${target_C} ${hold_s}`).join();
+
+/** Other pieces whose next firing is in the same kiln by the very same rows, by name. */
+export function alikeOnes(db: Database, { id, pieceId, segments }: Schedule): Alike[] {
+  const own = db.select({ kilnId: schedules.kilnId, work_C: schedules.work_C, work_s: schedules.work_s }).from(schedules).where(eq(schedules.id, id)).get();
+  if (!own?.kilnId) return [];
+  const inUse = sql`exists (select 1 from json_each(${pieces.doc}, '$.journey') as step where json_extract(step.value, '$.scheduleId') = ${schedules.id})`;
+  return db
+    .select({ pieceId: pieces.id, pieceName: pieces.name, scheduleId: schedules.id, segments: schedules.segments })
+    .from(schedules)
+    .innerJoin(pieces, eq(schedules.pieceId, pieces.id))
+    .where(
+      and(
+        ...[eq(schedules.kilnId, own.kilnId), eq(schedules.work_C, own.work_C), eq(schedules.work_s, own.work_s)],
+        ...[ne(pieces.id, pieceId), isNull(pieces.deletedAt), eq(pieces.waits, 'kiln'), eq(pieces.waitsStepId, schedules.stepId), inUse],
+      ),
+    )
+    .orderBy(asc(pieces.name), asc(pieces.id))
+    .limit(LOOKED_AT)
+    .all()
+    .filter((one) => rowsOf(one.segments) === rowsOf(segments))
+    .slice(0, ALIKE_AT_MOST)
+    .map(({ segments: _rows, ...one }) => one);
 }

@@ -18,10 +18,11 @@ export function lastResults(db: Database, pieceId: string): Map<string, FiringRe
 }
 
 export function tellWaiting(tx: Database, pieceId: string): void {
-  const piece = tx.select({ doc: pieces.doc }).from(pieces).where(eq(pieces.id, pieceId)).get();
+  const piece = tx.select({ doc: pieces.doc, finishedAt: pieces.finishedAt, awayAt: pieces.awayAt }).from(pieces).where(eq(pieces.id, pieceId)).get();
   if (!piece) return;
   const last = lastResults(tx, pieceId);
-  const waiting = waitingOf(piece.doc.journey, (stepId) => last.get(stepId));
+  const isOver = piece.finishedAt !== null || piece.awayAt !== null;
+  const waiting = isOver ? null : waitingOf(piece.doc.journey, (stepId) => last.get(stepId));
   tx.update(pieces)
     .set({ waits: waiting?.for ?? null, waitsStepId: waiting?.stepId ?? null })
     .where(eq(pieces.id, pieceId))

@@ -50,7 +50,7 @@ export function usePieceRows(asked: Omit<PieceQuery, 'after'>) {
       : read;
   }, [client, outbox, entries, data]);
   const unseen = (rows?.length ?? 0) - (data?.pages.reduce((sum, page) => sum + page.pieces.length, 0) ?? 0);
-  return { ...query, rows, total: (data?.pages[0]?.total ?? 0) + Math.max(0, unseen) };
+  return { ...query, rows, tags: data?.pages[0]?.tags, total: (data?.pages[0]?.total ?? 0) + Math.max(0, unseen) };
 }
 
 /** Id of the piece that was worked on last; undefined while it is being read, null where there is none. */
@@ -110,6 +110,10 @@ export function useSchedules(ids: readonly string[]): readonly Schedule[] {
 }
 
 const readOnes = (queries: readonly { data?: Schedule }[]): Schedule[] => queries.flatMap(({ data }) => data ?? []);
+
+/** Pieces that can go into one load with what is fired by a schedule. */
+export const useAlike = (scheduleId: string) =>
+  useQuery({ queryKey: ['alike', scheduleId], queryFn: ({ signal }) => call(api.alike, { id: scheduleId, signal }), staleTime: 0 });
 
 export const useVersions = (pieceId: string, wanted: boolean) =>
   useQuery({ queryKey: keys.versions(pieceId), queryFn: ({ signal }) => call(api.versions, { id: pieceId, signal }), enabled: wanted });

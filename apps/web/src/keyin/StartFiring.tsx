@@ -3,18 +3,20 @@
  * asked: rows not ticked, a limit broken, a kiln in use. From then on it stands on the Bench until it is told how it came out.
  */
 import { momentsOf } from '@torvin/core';
-import { type LoadAhead, type NewFiring, type Piece, type Schedule, type Shelves, type Step, inTheWay } from '@torvin/schema';
+import { type Alike, type LoadAhead, type NewFiring, type Piece, type Schedule, type Shelves, type Step, inTheWay } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useLoads } from '@/data/loads';
-import { useSave } from '@/outbox/useOutbox';
+import { useAlike } from '@/data/pieces';
+import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
+import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { soon } from '@/ui/clock';
@@ -47,10 +49,13 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
   const router = useRouter();
   const record = useSave('recordFiring');
   const loads = useLoads();
-  const [id] = useState(() => uuid());
+  const outbox = useOutbox();
+  const [[id, loadId]] = useState(() => [uuid(), uuid()]);
   const [when, setWhen] = useState<When>('now');
   const [wish, setWish] = useState<Wish>('start');
   const [later, setLater] = useState(() => format(soon(new Date()), FIELD_TIME));
+  const alike = useAlike(schedule.id).data ?? [];
+  const [together, setTogether] = useState<readonly string[]>([]);
   const [asking, setAsking] = useState(false);
   const [wrong, setWrong] = useState<string>();
   const planned = when === 'later';
@@ -70,17 +75,13 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
     if (at === undefined) return setWrong('Say when: a day and a time.');
     if (delay?.tooLate) return setWrong('Too late for that: choose a later time.');
     setWrong(undefined);
-    const firing: NewFiring = {
-      id,
-      pieceId: piece.id,
-      scheduleId: schedule.id,
-      firedAt: at,
-      planned,
-      asItIs,
-      zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-    };
+    const load = { firedAt: at, planned, zone: Intl.DateTimeFormat().resolvedOptions().timeZone, loadId };
+    const firing: NewFiring = { id, pieceId: piece.id, scheduleId: schedule.id, asItIs, ...load };
     record.save(firing, {
       then() {
+        // The others go into the load that is there by then.
+        for (const { pieceId, scheduleId } of alike.filter((one) => together.includes(one.pieceId)))
+          outbox.put('recordFiring', { id: uuid(), pieceId, scheduleId, asItIs: false, ...load });
         onStarted();
         router.replace('/bench');
       },
@@ -138,6 +139,7 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
           }}
         />
       )}
+      {alike.length > 0 && <Together alike={alike} chosen={together} onChange={setTogether} />}
       {record.refusal && (
         <Notice tone="warn" testID="start-refused">
           {record.refusal.problem.message}
@@ -173,6 +175,39 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
           onPress={() => (doubts.length > 0 ? setAsking(true) : start())}
         />
       )}
+    </View>
+  );
+}
+
+/** Others of the same that stand beside it in the kiln: each is told by itself when it is opened. */
+function Together({ alike, chosen, onChange }: { alike: readonly Alike[]; chosen: readonly string[]; onChange(chosen: readonly string[]): void }) {
+  const isAll = chosen.length === alike.length;
+  return (
+    <View testID="together">
+      <Words bold>In the kiln with it</Words>
+      <Words size="label" tone="muted">
+        These wait for this kiln with the very same schedule; tick those that stand beside it.
+      </Words>
+      {alike.length > 1 && (
+        <Tick
+          on={isAll}
+          title={`All ${alike.length} of them`}
+          testID="together-all"
+          onPress={() => onChange(isAll ? [] : alike.map(({ pieceId }) => pieceId))}
+        />
+      )}
+      {alike.map(({ pieceId, pieceName }, index) => {
+        const on = chosen.includes(pieceId);
+        return (
+          <Tick
+            key={pieceId}
+            on={on}
+            title={pieceName}
+            testID={`together-${index}`}
+            onPress={() => onChange(on ? chosen.filter((one) => one !== pieceId) : [...chosen, pieceId])}
+          />
+        );
+      })}
     </View>
   );
 }

@@ -26,6 +26,7 @@ const piece = (now: PieceDoc, version = 4): Piece => ({
   undo: null,
   redo: null,
   fired: {},
+  ...{ tags: [], finishedAt: null, awayAt: null },
 });
 const save = (mine: PieceDoc, before: PieceDoc | null = doc()): Variables['savePiece'] => ({
   id: 'p',

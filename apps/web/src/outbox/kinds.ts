@@ -3,6 +3,7 @@ import { asJourney, firingOf, firingsOf, withStep } from '@torvin/core';
 import type {
   AnyRecord,
   Endpoint,
+  Filing,
   Firing,
   FiringChange,
   FiringDetail,
@@ -40,6 +41,7 @@ export interface Variables {
   savePiece: State & { id: string; what: string; before: State | null };
   deletePiece: { id: string; name: string };
   restorePiece: { id: string; name: string };
+  filePiece: { id: string; name: string; filing: Filing };
   saveSchedule: Omit<NewSchedule, 'pieceVersion'> & { pieceId: string };
   nameSchedule: { id: string; pieceId: string; name: string };
   recordFiring: NewFiring;
@@ -64,6 +66,7 @@ export interface Answers extends Record<SaveName, unknown> {
   createPiece: Piece;
   savePiece: Piece;
   restorePiece: Piece;
+  filePiece: Piece;
   saveSchedule: SavedSchedule;
   nameSchedule: Schedule;
   saveFiring: FiringDetail;
@@ -141,6 +144,13 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       send: ({ id }) => call(api.restorePiece, { id, body: {} }),
       taken: (piece) => adoptPiece(client, piece),
       words: ({ name }) => `${name} brought back`,
+    },
+    filePiece: {
+      queue: ({ id }) => pieceQueue(id),
+      send: ({ id, filing }) => call(api.filePiece, { id, body: filing }),
+      join: (_resting, next) => next,
+      taken: (piece) => adoptPiece(client, piece),
+      words: ({ name, filing: { awayAt, finishedAt } }) => `${name} ${awayAt !== null ? 'put away' : finishedAt !== null ? 'finished' : 'filed'}`,
     },
     saveSchedule: {
       queue: ({ pieceId }) => pieceQueue(pieceId),

@@ -1,5 +1,5 @@
 /** What the server has, shown as the saves that wait will leave it. */
-import { type AnyRecord, type KindName, type Piece, type PieceRow, type Program, type Shelves, inOrder, rowOfPiece } from '@torvin/schema';
+import { type AnyRecord, type KindName, NOT_FILED, type Piece, type PieceRow, type Program, type Shelves, inOrder, rowOfPiece } from '@torvin/schema';
 import type { QueryClient } from '@tanstack/react-query';
 import { keys } from '@/outside/keys';
 import { type Variables, pieceOnto, pieceQueue, recordOnto, withSchedule } from './kinds';
@@ -13,6 +13,7 @@ export function shownPiece(piece: Piece, waiting: Waiting): Piece {
       const save = variables as Variables['savePiece'];
       return { ...pieceOnto(save, now).leaves, undo: save.what, redo: null };
     }
+    if (name === 'filePiece') return { ...now, ...(variables as Variables['filePiece']).filing };
     if (name !== 'saveSchedule') return now;
     const save = variables as Variables['saveSchedule'];
     return { ...withSchedule(now, save), undo: save.origin === 'computed' ? 'schedule computed' : 'schedule changed', redo: null };
@@ -39,7 +40,16 @@ export function putPiece(client: QueryClient, outbox: Outbox, change: Variables[
 export function newPieceIn(waiting: Waiting, id: string): Piece | undefined {
   const made = waiting.find((entry) => entry.name === 'createPiece' && !entry.refused && (entry.variables as Variables['createPiece']).id === id);
   return (
-    made && { ...(made.variables as Variables['createPiece']), version: 0, createdAt: Date.now(), updatedAt: Date.now(), undo: null, redo: null, fired: {} }
+    made && {
+      ...(made.variables as Variables['createPiece']),
+      version: 0,
+      createdAt: Date.now(),
+      updatedAt: Date.now(),
+      undo: null,
+      redo: null,
+      fired: {},
+      ...NOT_FILED,
+    }
   );
 }
 
@@ -57,11 +67,12 @@ export function shownRows(rows: readonly PieceRow[], waiting: readonly Entry[], 
     const own = waiting.filter((entry) => queueOf(entry) === pieceQueue(row.id));
     if (own.some(({ name, refused }) => name === 'deletePiece' && !refused)) return [];
     const changes = own.filter(({ name }) => name === 'savePiece');
-    if (changes.length === 0) return row;
+    const filed = own.findLast(({ name, refused }) => name === 'filePiece' && !refused)?.variables as Variables['filePiece'] | undefined;
+    if (changes.length === 0) return filed ? { ...row, ...filed.filing } : row;
     const piece = known(row.id);
     if (piece) return rowOfPiece(shownPiece(piece, own));
     const { name, doc } = changes.at(-1)?.variables as Variables['savePiece'];
-    return rowOfPiece({ ...row, name, doc });
+    return rowOfPiece({ ...row, ...filed?.filing, name, doc });
   });
 }
 

@@ -48,6 +48,7 @@ import { AddLayer } from './AddLayer';
 import { AddStep } from './AddStep';
 import { BodyFigures } from './BodyFigures';
 import { layersWords } from './describe';
+import { FilePiece } from './FilePiece';
 import { FitNotes } from './FitNotes';
 import { HandStep } from './HandStep';
 import { JourneyStrip } from './JourneyStrip';
@@ -280,6 +281,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
             place={place}
           />
         )}
+        {!beside && <FilePiece piece={{ ...piece, name: layup.name }} />}
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
           {!beside && <AnotherLike piece={{ id: piece.id, name: layup.name, doc }} />}
           <SavePieceFile pieceId={piece.id} name={layup.name} />

@@ -35,7 +35,8 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
   useReadTo(query.row, pieces.rows?.length ?? 0, pieces);
   if (!pieces.rows) return <Waiting query={pieces} title="Pieces" />;
   const { rows, total } = pieces;
-  const narrowed = query.text.trim() !== '' || query.waits;
+  const { tags = [] } = pieces;
+  const narrowed = query.text.trim() !== '' || query.waits || query.show !== undefined || query.tag !== undefined;
   return (
     <ListScreen
       title="Pieces"
@@ -49,7 +50,7 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
         <View aria-busy={pieces.isPlaceholderData} style={{ paddingHorizontal: space.large, opacity: pieces.isPlaceholderData ? 0.6 : 1 }}>
           <Action title="New piece" testID="new-piece" onPress={() => router.push('/pieces/new')} />
           <ReadPieceFile />
-          {(narrowed || total >= SEARCHED_FROM) && (
+          {(narrowed || total >= SEARCHED_FROM || tags.length > 0) && (
             <>
               <Search label="Search" value={query.text} onChange={(text) => change({ text, row: 0 })} hint="words of its name" testID="pieces-search" />
               <Chips
@@ -58,6 +59,35 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
                 options={[{ value: 'yes' as const, title: 'those that wait' }]}
                 onChange={(waits) => change({ waits: waits !== null, row: 0 })}
                 testID="filter-waits"
+              />
+              <Chips
+                label="Filed"
+                value={query.show ?? null}
+                options={[
+                  { value: 'finished' as const, title: 'finished' },
+                  { value: 'away' as const, title: 'put away' },
+                ]}
+                onChange={(show) => change({ show: show ?? undefined, row: 0 })}
+                testID="filter-show"
+              />
+              {tags.length > 0 && (
+                <Chips
+                  label="Tag"
+                  value={query.tag ?? null}
+                  options={tags.map((tag) => ({ value: tag, title: tag }))}
+                  onChange={(tag) => change({ tag: tag ?? undefined, row: 0 })}
+                  testID="filter-tag"
+                />
+              )}
+              <Chips
+                label="In order of"
+                value={query.sort ?? null}
+                options={[
+                  { value: 'name' as const, title: 'by name' },
+                  { value: 'made' as const, title: 'by when made' },
+                ]}
+                onChange={(sort) => change({ sort: sort ?? undefined, row: 0 })}
+                testID="sort"
               />
               <Words size="label" tone="muted" aria-live="polite" testID="pieces-count">
                 {`${countWords(total, 'piece', 'pieces')}${narrowed && !pieces.isPlaceholderData ? ' found' : ''}`}
@@ -91,7 +121,7 @@ interface RowProps {
 
 /** With its section as its face. */
 const PieceListRow = memo(function PieceListRow({ piece, shelves, current, search, length }: RowProps) {
-  const { id, name, footprint, layers, looks } = piece;
+  const { id, name, footprint, layers, looks, finishedAt, awayAt } = piece;
   return (
     <LinkRow href={`/pieces/${id}${search}`} current={current} height={ROW_HEIGHT} listed={false} testID="piece-link">
       <SectionDrawing footprint={footprint} layers={drawnLayers(layers, shelves)} {...FACE} small />
@@ -100,7 +130,7 @@ const PieceListRow = memo(function PieceListRow({ piece, shelves, current, searc
           {name}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
-          {footprintWords(footprint, length)} · {layersWords(layers)}
+          {[footprintWords(footprint, length), layersWords(layers), ...(awayAt !== null ? ['put away'] : finishedAt !== null ? ['finished'] : [])].join(' · ')}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
           {looks.length > 0 ? looks.map((look) => RECIPES[look].name).join(', then ') : 'no firing planned yet'}

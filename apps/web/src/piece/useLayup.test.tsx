@@ -23,7 +23,20 @@ const doc: PieceDoc = asJourney({
   ],
   steps: [],
 });
-const first: Piece = { id: 'p', name: 'Tray', doc, version: 1, createdAt: 0, updatedAt: 0, undo: null, redo: null, fired: {} };
+const first: Piece = {
+  id: 'p',
+  name: 'Tray',
+  doc,
+  version: 1,
+  createdAt: 0,
+  updatedAt: 0,
+  undo: null,
+  redo: null,
+  fired: {},
+  tags: [],
+  finishedAt: null,
+  awayAt: null,
+};
 
 /** A server of one piece, which counts versions as the real one does. */
 class OnePiece {

@@ -1,20 +1,31 @@
 /** What is searched among the pieces, and whether those that wait are meant, as it stands in the address. */
-import type { PieceQuery } from '@torvin/schema';
+import { PIECE_SORTS, type PieceQuery } from '@torvin/schema';
 import { type AddressOf, type ListQuery, listParams, rowOf, searchOf, textOf, useAsked, useListAddress } from '@/ui/useListAddress';
 
 export interface PiecesQuery extends ListQuery {
   waits: boolean;
+  show: PieceQuery['show'];
+  tag: string | undefined;
+  sort: PieceQuery['sort'];
 }
 
 const PIECES_ADDRESS: AddressOf<PiecesQuery> = {
-  from: (params) => ({ text: textOf(params), waits: params.waits === 'yes', row: rowOf(params) }),
-  params: (query) => ({ ...listParams(query), waits: query.waits ? 'yes' : undefined }),
+  from: (params) => ({
+    ...{ text: textOf(params), waits: params.waits === 'yes', row: rowOf(params) },
+    show: params.show === 'finished' || params.show === 'away' ? params.show : undefined,
+    tag: params.tag,
+    sort: PIECE_SORTS.find((sort) => sort === params.sort),
+  }),
+  params: (query) => ({ ...listParams(query), waits: query.waits ? 'yes' : undefined, show: query.show, tag: query.tag, sort: query.sort }),
 };
 
 /** As the server is asked. */
-export const asked = ({ text, waits }: Pick<PiecesQuery, 'text' | 'waits'>): PieceQuery => ({
+export const asked = ({ text, waits, show, tag, sort }: Omit<PiecesQuery, 'row'>): PieceQuery => ({
   ...(text.trim() === '' ? {} : { text: text.trim() }),
   ...(waits ? { waits: 'yes' } : {}),
+  ...(show ? { show } : {}),
+  ...(tag ? { tag } : {}),
+  ...(sort ? { sort } : {}),
 });
 
 export const usePiecesQuery = () => useListAddress(PIECES_ADDRESS);

@@ -39,7 +39,20 @@ const laid = (thickness_m: number): PieceDoc =>
     layers: [{ id: 'a', form: 'sheet', glassId: 'clear', thickness_m }],
   });
 const doc = laid(0.003);
-const piece: Piece = { id: 'p', name: 'Tray', doc, version: 1, createdAt: 0, updatedAt: 0, undo: null, redo: null, fired: {} };
+const piece: Piece = {
+  id: 'p',
+  name: 'Tray',
+  doc,
+  version: 1,
+  createdAt: 0,
+  updatedAt: 0,
+  undo: null,
+  redo: null,
+  fired: {},
+  tags: [],
+  finishedAt: null,
+  awayAt: null,
+};
 const step: Step = {
   ...{ kind: 'fire', id: 's', look: 'fullFuse', setup: { kind: 'bareShelf', paper: false }, kilnId: 'k', controllerId: 'c' },
   ...{ school: { soak: 'auto', heat: 'cooler' }, scheduleId: null, computedId: null },

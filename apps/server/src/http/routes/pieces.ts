@@ -1,8 +1,8 @@
 import { api } from '@torvin/schema';
 import express from 'express';
 import { importPiece, pieceFile } from '../../store/pieceFiles';
-import { createPiece, deletePiece, findPiece, listPieces, redoPiece, restorePiece, savePiece, undoPiece } from '../../store/pieces';
-import { addSchedule, alreadySaved, caseFor, findSchedule, listVersions, nameSchedule } from '../../store/schedules';
+import { createPiece, deletePiece, filePiece, findPiece, listPieces, redoPiece, restorePiece, savePiece, undoPiece } from '../../store/pieces';
+import { addSchedule, alikeOnes, alreadySaved, caseFor, findSchedule, listVersions, nameSchedule } from '../../store/schedules';
 import { readPieceFile } from '../pieceFileBody';
 import type { Works } from '../route';
 
@@ -19,6 +19,7 @@ export function pieceRoutes({ app, route, db, pool, dataDir, now }: Works): void
   route(api.redoPiece, ({ version: based }, id) => redoPiece(db, id, based, now()));
   route(api.deletePiece, ({ version: based }, id) => deletePiece(db, id, based, now()));
   route(api.restorePiece, (_, id) => restorePiece(db, id));
+  route(api.filePiece, (filing, id) => filePiece(db, id, filing));
   route(api.pieceFile, (_, id) => pieceFile(db, dataDir, id));
   app.post(api.importPiece.path, express.raw({ inflate: false, type: 'application/json', limit: FILE_LIMIT }), async (request, response) => {
     response.json(await importPiece(db, dataDir, await readPieceFile(request.body), now()));
@@ -31,6 +32,7 @@ export function pieceRoutes({ app, route, db, pool, dataDir, now }: Works): void
     return addSchedule(db, pieceId, wanted, snapshot, result, now());
   });
   route(api.versions, (_, id) => listVersions(db, findPiece(db, id), now()));
+  route(api.alike, (_, id) => alikeOnes(db, findSchedule(db, id)));
   route(api.schedule, (_, id) => findSchedule(db, id));
   route(api.nameSchedule, ({ name }, id) => nameSchedule(db, id, name));
 }

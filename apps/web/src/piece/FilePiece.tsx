@@ -1,0 +1,52 @@
+/** How a piece is filed: its tags, whether it is finished, whether it is put away out of the lists. */
+import { type Filing, type Piece, TAGS_AT_MOST, TAG_LETTERS_AT_MOST } from '@torvin/schema';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useOutbox } from '@/outbox/useOutbox';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Field } from '@/ui/Field';
+import { Tick } from '@/ui/Tick';
+
+/** Words between commas, each once. */
+export const tagsOf = (typed: string): string[] => [
+  ...new Set(
+    typed
+      .split(',')
+      .map((tag) => tag.trim().replace(/\s+/g, ' '))
+      .filter(Boolean),
+  ),
+];
+
+function faultOf(tags: readonly string[]): string | undefined {
+  if (tags.length > TAGS_AT_MOST) return `At most ${TAGS_AT_MOST} tags; these are ${tags.length}.`;
+  const long = tags.find((tag) => tag.length > TAG_LETTERS_AT_MOST);
+  return long && `A tag has at most ${TAG_LETTERS_AT_MOST} letters; '${long.slice(0, 12)} …' has ${long.length}.`;
+}
+
+export function FilePiece({ piece }: { piece: Piece }) {
+  const outbox = useOutbox();
+  const { id, name, tags, finishedAt, awayAt } = piece;
+  const [typed, setTyped] = useState(tags.join(', '));
+  const fault = faultOf(tagsOf(typed));
+  const put = (part: Partial<Filing>): void => void outbox.put('filePiece', { id, name, filing: { tags, finishedAt, awayAt, ...part } });
+  const keep = (): void => {
+    const next = tagsOf(typed);
+    if (!faultOf(next) && next.join() !== tags.join()) put({ tags: next });
+  };
+  return (
+    <View style={{ gap: space.small }} testID="filing">
+      <Field label="Tags, with commas between" value={typed} onChange={setTyped} onBlur={keep} onSubmit={keep} error={fault} testID="tags" />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space.small }}>
+        <Tick on={finishedAt !== null} title="Finished" testID="finished" onPress={() => put({ finishedAt: finishedAt === null ? Date.now() : null })} />
+        <Action
+          kind="second"
+          title={awayAt === null ? 'Put away' : 'Take out again'}
+          label={awayAt === null ? `Put away, out of the lists: ${name}` : `Take out again: ${name}`}
+          testID="put-away"
+          onPress={() => put({ awayAt: awayAt === null ? Date.now() : null })}
+        />
+      </View>
+    </View>
+  );
+}
