@@ -174,7 +174,7 @@ test('a piece is tagged, finished and put away, found by its tag and by its name
   await lists((all) => all.length > 3 && !all.some((name) => name.startsWith('Estuary')));
   await me.press('sort-name');
   await lists((all) => all.length > 3 && [...all].sort((a, b) => a.localeCompare(b)).join() === all.join());
-  await me.press('filter-show-away');
+  await me.press('filter-waits-away');
   await lists((all) => all.length === 1 && all[0].startsWith('Estuary'));
   await me.openPiece('Estuary roundel');
   await me.press('put-away');

@@ -90,7 +90,7 @@ function figureOf({ thickness_m, cover, count }: DrawnLayer, layer: LaidLayer, u
   const parts = [
     count === undefined ? '' : `${count} ×`,
     text(formatStock('diameter_m' in layer ? layer.diameter_m : thickness_m, unit)),
-    cover === undefined ? '' : `${Math.round(cover * 100)} %`,
+    cover === undefined || cover === 1 ? '' : `${Math.round(cover * 100)} %`,
   ];
   return parts.filter(Boolean).join(' ');
 }

@@ -98,7 +98,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
     step?.kind === 'fire' ? step : firingOf({ journey: doc.journey.slice(journey.at) }, firingsOf({ journey: doc.journey.slice(journey.at) })[0]?.id);
   const ware = step?.kind === 'fire' ? wareOf(step.setup.shaping) : null;
   const drawn = useMemo(() => drawnBody(shown, shelves), [shown, shelves]);
-  const layers = useMemo(() => drawnLayers(shown.layers, shelves), [shown, shelves]);
+  const layers = useMemo(() => (shown.casting ? drawnLayers(shown.layers, shelves) : drawn.layers), [shown, drawn, shelves]);
   const own = ownLayers(shown.layers, laying);
   const names = shown.layers.map((_, index) => layerName(shown.layers, index));
   const fit = useFit(shown.layers, shelves);

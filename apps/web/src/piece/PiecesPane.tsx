@@ -55,20 +55,14 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
               <Search label="Search" value={query.text} onChange={(text) => change({ text, row: 0 })} hint="words of its name" testID="pieces-search" />
               <Chips
                 label="Show"
-                value={query.waits ? 'yes' : null}
-                options={[{ value: 'yes' as const, title: 'those that wait' }]}
-                onChange={(waits) => change({ waits: waits !== null, row: 0 })}
-                testID="filter-waits"
-              />
-              <Chips
-                label="Filed"
-                value={query.show ?? null}
+                value={query.waits ? 'yes' : (query.show ?? null)}
                 options={[
+                  { value: 'yes' as const, title: 'those that wait' },
                   { value: 'finished' as const, title: 'finished' },
                   { value: 'away' as const, title: 'put away' },
                 ]}
-                onChange={(show) => change({ show: show ?? undefined, row: 0 })}
-                testID="filter-show"
+                onChange={(shown) => change({ waits: shown === 'yes', show: shown === 'yes' || shown === null ? undefined : shown, row: 0 })}
+                testID="filter-waits"
               />
               {tags.length > 0 && (
                 <Chips

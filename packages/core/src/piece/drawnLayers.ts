@@ -29,13 +29,19 @@ export interface DrawnBody {
 }
 
 /** What the steps so far have made of it. */
-export function drawnBody({ footprint, layers, casting, formed }: BodyNow, shelf: Shelf | undefined): DrawnBody {
-  const drawn = drawnLayers(layers, shelf);
+export function drawnBody({ footprint, layers, solid: { from, to }, casting, formed }: BodyNow, shelf: Shelf | undefined): DrawnBody {
+  const drawn = drawnLayers(layers, shelf).map((layer, i) => (i >= from && i < to ? melted(layer) : layer));
   // What has filled a mould is drawn as deep as its thickest section, in the colour of the most of it.
   const most = drawn.reduce<DrawnLayer | null>((deepest, one) => (deepest && deepest.thickness_m >= one.thickness_m ? deepest : one), null);
   const solid = casting && most ? [{ name: most.name, colour: most.colour, thickness_m: casting.thickest_m }] : drawn;
   const down_m = formed?.down_m ?? 0;
   return { footprint, layers: solid, crown_m: formed?.shaping.kind === 'former' ? down_m : -down_m };
+}
+
+/** Grains and rods that have run together lie as a sheet does. */
+function melted(layer: DrawnLayer): DrawnLayer {
+  const { form, cover = 1, ...rest } = layer;
+  return cover < 1 || form === undefined || form === 'pieces' || form === 'cap' ? layer : { ...rest, form: 'sheet' };
 }
 
 const UNKNOWN_COLOUR = '#9AA8A2';
