@@ -163,7 +163,7 @@ export {
 export { asJourney, type EarlierDocument, FIRST_LAID_ID, firingOf, firingsOf, isLaying, laidLayers, layingOf, placeOf, withStep } from './piece/journey';
 export { journeyWarnings, type WorkOf } from './piece/journeyWarnings';
 export { type AfterStep, bodiesAfter, type BodyNow, CANNOT_BE, isOnePiece, isSealed, massNow, nothingYet } from './piece/bodyNow';
-export { CLEANED_NAMES, FACE_NAMES, HAND_NAMES, JOINED_NAMES, LOOKED_NAMES, stepName, stepWords, TAKEN_NAMES } from './piece/stepWords';
+export { bodyWords, CLEANED_NAMES, FACE_NAMES, HAND_NAMES, JOINED_NAMES, LOOKED_NAMES, stepName, stepWords, TAKEN_NAMES } from './piece/stepWords';
 export { footprintWords, setupWords, SHELF_STANDS, standsAs } from './piece/words';
 export type { MadeFrom } from './piece/madeFrom';
 export { undoes } from './piece/undoes';

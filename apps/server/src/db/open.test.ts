@@ -1,16 +1,16 @@
 import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Driver from 'better-sqlite3';
-import { type Firing, KIND_LIST, type KindName, LoadSchema, PieceDocSchema, TYPICAL_SOURCE } from '@torvin/schema';
+import { type Firing, KIND_LIST, type KindName, LoadSchema, PieceDocSchema, TYPICAL_SOURCE, type PieceDoc } from '@torvin/schema';
 import { FiringCaseSchema } from '@torvin/core/contract';
 import { v7 as uuid } from 'uuid';
 import { findFiring, listFirings } from '../store/firings';
 import { loadsAhead } from '../store/loads';
-import { findPiece } from '../store/pieces';
+import { findPiece, undoPiece, redoPiece } from '../store/pieces';
 import { allShelves } from '../store/records';
 import { wholeSchedules } from '../store/schedules';
 import { readStudio } from '../store/studio';
-import { evaluate, profileOf, firingsOf, laidLayers } from '@torvin/core';
+import { evaluate, profileOf, firingsOf, laidLayers, FIRST_LAID_ID, outdatedBy } from '@torvin/core';
 import { eq, sql } from 'drizzle-orm';
 import { columnsOf, copyRows, inserter, migrationsUpTo, rowsOf } from '../test/olderDatabase';
 import { inOldWords } from '../test/oldWords';
@@ -285,6 +285,58 @@ describe('a database of schema 4, where firings stood by themselves', () => {
       expect(LoadSchema.safeParse(load).error).toBeUndefined();
     }
     expect(loadsAhead(db)).toHaveLength(2);
+    close();
+  });
+});
+
+describe('a database of schema 15, where a piece was one lay-up and a chain of firings', () => {
+  test('opens with every piece a journey, judged as before, and undo goes back through all that was kept and forth again', () => {
+    const [now, old] = [temporaryFolder(), temporaryFolder()];
+    const seeded = openDatabase(now, MIGRATIONS);
+    seedDemo(seeded.db, NOW);
+    const isEarlier = ({ doc }: { doc: PieceDoc }): boolean => doc.journey.every(({ kind }, i) => (i === 0 ? kind === 'lay' : kind === 'fire'));
+    const before = seeded.db.select().from(pieces).all().filter(isEarlier);
+    seeded.close();
+    openDatabase(old, migrationsUpTo(15)).close();
+    const [from, to] = [now, old].map((dir) => new Driver(join(dir, DATABASE_FILE)));
+    copyRows(from, to, ['studio', 'records', 'pieces', 'piece_states', 'snapshots', 'schedules', 'loads', 'firings']);
+    expect(JSON.parse(String(rowsOf(to, 'piece_states')[0].doc))).toMatchObject({ schemaVersion: 2, layers: expect.any(Array), steps: expect.any(Array) });
+    from.close();
+    to.close();
+
+    const { db, close, schema } = openDatabase(old, MIGRATIONS);
+    expect(schema).toBe(SCHEMA);
+    const shelves = allShelves(db);
+    for (const { id, doc, position } of before) {
+      const kept = findPiece(db, id);
+      // What was laid first has an id of its own now; all else is as it was.
+      const [laid, ...firings] = kept.doc.journey;
+      expect(laid).toEqual({ ...doc.journey[0], id: FIRST_LAID_ID });
+      expect(firings).toEqual(doc.journey.slice(1));
+      for (const step of firingsOf(kept.doc)) {
+        const made = wholeSchedules(db)
+          .where(eq(schedules.id, step.scheduleId ?? ''))
+          .get();
+        expect(made && outdatedBy(kept.doc, step.id, shelves, made.snapshot, { temperature: 'C', length: 'mm', mass: 'g' })).toEqual([]);
+      }
+      const been: PieceDoc[] = [kept.doc];
+      let { version } = kept;
+      for (let i = 0; i < position; i += 1) {
+        const piece = undoPiece(db, id, version, NOW);
+        been.push(piece.doc);
+        version = piece.version;
+      }
+      expect(() => undoPiece(db, id, version, NOW)).toThrow('nothing left to undo');
+      expect(firingsOf(been[been.length - 1]).every(({ scheduleId }) => scheduleId === null)).toBe(true);
+      for (const doc of been.slice(0, -1).reverse()) {
+        const piece = redoPiece(db, id, version, NOW);
+        expect(piece.doc).toEqual(doc);
+        version = piece.version;
+      }
+    }
+    // Of each state only how it differs is kept.
+    const bytes = rowsOf(new Driver(join(old, DATABASE_FILE)), 'piece_states').map((state) => JSON.stringify(state).length);
+    expect(Math.max(...bytes)).toBeLessThan(1000);
     close();
   });
 });

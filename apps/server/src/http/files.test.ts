@@ -1,4 +1,5 @@
 /** A piece out to a file and in again. */
+import { asVersion2 } from '../test/olderDatabase';
 import { firingsOf } from '@torvin/core';
 import { createHash } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
@@ -33,6 +34,20 @@ describe('a piece file', () => {
     expect(file.shelves.families.map(({ id }) => id)).toEqual(['soft-90']);
     expect([...file.shelves.kilns, ...file.shelves.controllers].map(({ id }) => id)).toEqual(['low-kiln', 'grey-box']);
     expect(file.shelves.releases.map(({ id }) => id)).toEqual(['shelf-primer']);
+  });
+
+  test('of before there were journeys is read in as the journey that it was, its schedules still its own', async () => {
+    const id = (await server.pieces()).find(({ name }) => name === 'Tray, smallest of three')?.id;
+    const file = (await server.ask('GET', `/api/pieces/${id}/file`)).body as PieceFile;
+    const { tags: _tags, finishedAt: _finished, ...piece } = file.piece;
+    const older = { ...file, piece: { ...piece, doc: asVersion2(file.piece.doc) } };
+    const { status, body } = await server.ask('POST', '/api/import', older);
+    expect([status, body.outcome]).toEqual([200, 'copied']);
+    const [laid, ...firings] = body.piece.doc.journey;
+    expect(laid).toMatchObject({ kind: 'lay', side: 'above', layers: [{ glassId: 'samphire-90' }, { glassId: 'clear-90' }] });
+    expect(firings.map(({ kind, look }: { kind: string; look: string }) => `${kind} ${look}`)).toEqual(['fire fullFuse', 'fire slump']);
+    expect(firings.every(({ scheduleId }: { scheduleId: string | null }) => scheduleId !== null)).toBe(true);
+    await server.ask('DELETE', `/api/pieces/${body.piece.id}`, { version: body.piece.version });
   });
 
   test('of a piece that was never fired is read in again', async () => {

@@ -1,4 +1,4 @@
-import { type EarlierDocument } from '@torvin/core';
+import { type EarlierDocument, asJourney } from '@torvin/core';
 import { type AnyRecord, EMPTY_SHELVES, type FiringDetail, type Piece, type PieceDoc, type Shelves, type Step, rowOfPiece } from '@torvin/schema';
 import { QueryClient } from '@tanstack/react-query';
 import { IDBFactory } from 'fake-indexeddb';
@@ -37,6 +37,26 @@ const save = (mine: PieceDoc, before: PieceDoc | null = doc()): Variables['saveP
 });
 
 const kinds = saveKinds(new QueryClient(), () => undefined);
+
+test('a save that was kept before there were journeys is taken up as one of today, and goes onto what stands', () => {
+  const { kind: _kind, ...fire } = step('s', 'old');
+  const earlier = (thickness_m: number): EarlierDocument => ({
+    ...{ schemaVersion: 2, footprint: { shape: 'disc', diameter_m: 0.3 }, dammed: false, typed: { diameter: '300 mm' } },
+    ...{ layers: [sheet('a', thickness_m)], steps: [fire] },
+  });
+  const kept = {
+    id: 'e',
+    name: 'savePiece',
+    variables: { id: 'p', name: 'Tray', doc: earlier(0.006), what: 'deeper', before: { name: 'Tray', doc: earlier(0.003) } },
+    on: 3,
+  };
+  const taken = readEntry(kinds as unknown as Record<string, SaveKind>, kept);
+  expect(taken).toMatchObject({ name: 'savePiece', on: 3, variables: { doc: { schemaVersion: 3 }, before: { doc: { schemaVersion: 3 } } } });
+  const standing = piece({ ...asJourney(earlier(0.003)), dammed: true }, 9);
+  expect(kinds.savePiece.onto?.(taken.variables as Variables['savePiece'], standing).variables).toMatchObject({
+    doc: { dammed: true, journey: [{ layers: [{ thickness_m: 0.006 }] }, { kind: 'fire', scheduleId: 'old' }] },
+  });
+});
 
 describe('mine over theirs', () => {
   test('of a lay-up leaves their schedules, their firings and their name', () => {

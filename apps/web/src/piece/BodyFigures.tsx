@@ -7,6 +7,7 @@ import {
   type Units,
   bodyFigures,
   bodyOf,
+  bodyWords,
   formatLength,
   formatMass,
   massNow,
@@ -37,7 +38,7 @@ export interface BodyFiguresProps {
   /** The firing that it is for. */
   next: PlannedStep | undefined;
   /** What haze its firings so far have given it, of what its glass bears. */
-  hazed: { so_far_s: number; bears_s: number } | null;
+  hazed: { so_far_s: number; bears_s: number; stress_Pa: number | null } | null;
   shelves: Shelves;
 }
 
@@ -68,9 +69,15 @@ export function BodyFigures({ body, next, hazed, shelves }: BodyFiguresProps) {
         <FigureBlock label="mass" value={formatMass(mass_kg, units.mass)} other={formatMass(mass_kg, other.mass)} testID="figure-mass" />
         {!elsewhere && <FigureBlock label="rim moves" value={moves(units)} other={moves(other)} note="if left to flow" testID="figure-rim" />}
       </View>
+      <Words size="label" testID="body-words">
+        {bodyWords(body, units)}
+      </Words>
       {hazed && (
         <Words size="label" testID="figure-haze">
-          {`Haze so far: ${Math.round(hazed.so_far_s / 60)} of the ${Math.round(hazed.bears_s / 60)} min that its glass bears.`}
+          {[
+            `Haze so far: ${Math.round(hazed.so_far_s / 60)} of the ${Math.round(hazed.bears_s / 60)} min that its glass bears.`,
+            ...(hazed.stress_Pa === null ? [] : [`Stress left by its last firing, by its schedule: ${(hazed.stress_Pa / 1e6).toFixed(2)} MPa.`]),
+          ].join(' ')}
         </Words>
       )}
       <Words size="label">

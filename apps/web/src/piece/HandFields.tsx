@@ -122,20 +122,16 @@ function Count({
 const LONGEST_S = 60 * 24 * 3600;
 const QUARTER_S = 900;
 
+function timeWithin(typed: string, name: string): Outcome<number> {
+  const time = parseDuration(typed);
+  if (!time.ok || (time.value >= 0 && time.value <= LONGEST_S)) return time;
+  const message = `${name} is ${text(formatDuration(time.value))}; it must be at most ${text(formatDuration(LONGEST_S))}.`;
+  return { ok: false, problem: { code: 'out-of-range', path: '', message } };
+}
+
 function Time({ label, name, value_s, onValue, testID }: { label: string; name: string; value_s: number; onValue(value_s: number): void; testID: string }) {
   const shown: Figure = { figure: text(formatDuration(value_s)), unit: '' };
-  const read = (typed: string): Outcome<number> => {
-    const time = parseDuration(typed);
-    if (!time.ok || (time.value >= 0 && time.value <= LONGEST_S)) return time;
-    return {
-      ok: false,
-      problem: {
-        code: 'out-of-range',
-        path: '',
-        message: `${name} is ${text(formatDuration(time.value))}; it must be at most ${text(formatDuration(LONGEST_S))}.`,
-      },
-    };
-  };
+  const read = (typed: string): Outcome<number> => timeWithin(typed, name);
   return (
     <Stepper
       label={label}
@@ -440,22 +436,29 @@ export function HandFields({ step, shelves, change }: HandFieldsProps) {
   }
 }
 
-/** What it really took, as weighed afterwards. */
-export function MassTold({ layup, step, doneAt }: { layup: Layup; step: LayStep | BenchStep; doneAt: number }) {
+/** What it really took, told afterwards: glass as weighed, and time. */
+export function StepTold({ layup, step, doneAt, takes }: { layup: Layup; step: LayStep | BenchStep; doneAt: number; takes: boolean }) {
   const units = useUnits();
-  const [typed, setTyped] = useState(step.took?.mass_kg === undefined ? '' : text(formatMass(step.took.mass_kg, units.mass)));
-  const [error, setError] = useState<string | undefined>();
+  const { took = {} } = step;
+  const [mass, setMass] = useState(took.mass_kg === undefined ? '' : text(formatMass(took.mass_kg, units.mass)));
+  const [time, setTime] = useState(took.time_s === undefined ? '' : text(formatDuration(took.time_s)));
+  const [errors, setErrors] = useState<{ mass?: string; time?: string }>({});
   const keep = (): void => {
-    const { mass_kg: _mass, ...rest } = step.took ?? {};
-    if (typed.trim() === '') return layup.edit(tellDone(layup.doc, step.id, doneAt, rest));
-    const mass = massWithin(typed, 'What it took', 0, 1000, units.mass);
-    setError(mass.ok ? undefined : mass.problem.message);
-    if (mass.ok) layup.edit(tellDone(layup.doc, step.id, doneAt, { ...rest, mass_kg: mass.value }));
+    const weighed = mass.trim() === '' ? null : massWithin(mass, 'What it took', 0, 1000, units.mass);
+    const timed = time.trim() === '' ? null : timeWithin(time, 'The time');
+    setErrors({ mass: weighed && !weighed.ok ? weighed.problem.message : undefined, time: timed && !timed.ok ? timed.problem.message : undefined });
+    if ((weighed && !weighed.ok) || (timed && !timed.ok)) return;
+    layup.edit(tellDone(layup.doc, step.id, doneAt, { ...(weighed ? { mass_kg: weighed.value } : {}), ...(timed ? { time_s: timed.value } : {}) }));
   };
   return (
     <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.small }}>
+      {takes && (
+        <View style={{ flex: 1 }}>
+          <Field label="It took, weighed" value={mass} onChange={setMass} error={errors.mass} testID="took-mass" />
+        </View>
+      )}
       <View style={{ flex: 1 }}>
-        <Field label="It took, as weighed" value={typed} onChange={setTyped} error={error} testID="took-mass" />
+        <Field label="It took, time" value={time} onChange={setTime} error={errors.time} testID="took-time" />
       </View>
       <Action kind="second" title="Keep" label="Keep what it took" testID="keep-took" onPress={keep} />
     </View>

@@ -29,7 +29,7 @@ import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { capital } from '@/ui/capital';
 import { HAND_CAUTIONS } from './cautions';
-import { HandFields, MassTold } from './HandFields';
+import { HandFields, StepTold } from './HandFields';
 import type { Layup } from './useLayup';
 
 export interface HandStepProps {
@@ -78,7 +78,7 @@ export function HandStep({ layup, pieceId, shelves, after, index, isDone }: Hand
         testID="step-done"
         onPress={() => layup.edit(tellDone(doc, step.id, step.doneAt === undefined ? Date.now() : null))}
       />
-      {step.doneAt !== undefined && taken.length > 0 && <MassTold layup={layup} step={step} doneAt={step.doneAt} />}
+      {step.doneAt !== undefined && step.kind !== 'wait' && <StepTold layup={layup} step={step} doneAt={step.doneAt} takes={taken.length > 0} />}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         <Action
           kind="second"

@@ -5,7 +5,6 @@ import {
   drawnBody,
   drawnLayers,
   drawnWare,
-  firingOf,
   firingsOf,
   footprintWords,
   type Ghost,
@@ -16,6 +15,7 @@ import {
   type LayStep,
   moveLayer,
   neededWork,
+  type PlannedStep,
   RECIPES,
   removeLayer,
   snapshotOf,
@@ -94,8 +94,8 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const [adding, setAdding] = useState<'layer' | 'step' | null>(null);
   const journey = useJourney(doc, piece.fired, shelves, stepId ?? open);
   const { laying, shown, step } = journey;
-  const firing =
-    step?.kind === 'fire' ? step : firingOf({ journey: doc.journey.slice(journey.at) }, firingsOf({ journey: doc.journey.slice(journey.at) })[0]?.id);
+  // The one that is looked at, else the one that comes next.
+  const firing = firingsOf({ journey: doc.journey.slice(journey.at) })[0] as PlannedStep | undefined;
   const ware = step?.kind === 'fire' ? wareOf(step.setup.shaping) : null;
   const drawn = useMemo(() => drawnBody(shown, shelves), [shown, shelves]);
   const layers = useMemo(() => (shown.casting ? drawnLayers(shown.layers, shelves) : drawn.layers), [shown, drawn, shelves]);
@@ -274,7 +274,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
             layup={layup}
             piece={piece}
             shelves={shelves}
-            open={open === 'new' ? 'new' : (firing?.id ?? null)}
+            open={open === 'new' || (!firing && step?.kind === 'lay') ? 'new' : (firing?.id ?? null)}
             onOpen={(id) => (id === 'new' ? setOpen('new') : id === null ? setOpen(null) : look(id))}
             besideStep={stepId}
             fits={fit?.verdict !== 'fails'}
@@ -300,11 +300,16 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
 }
 
 /** Haze of the firings before the step that is looked at, by their schedules, and what it may come to; null where there were none. */
-function hazeSoFar({ journey: steps }: PieceDoc, { at, schedules }: Journey): { so_far_s: number; bears_s: number } | null {
+function hazeSoFar({ journey: steps }: PieceDoc, { at, schedules }: Journey): { so_far_s: number; bears_s: number; stress_Pa: number | null } | null {
   const before = firingsOf({ journey: steps.slice(0, at) }).flatMap(({ scheduleId }) => schedules.find(({ id }) => id === scheduleId) ?? []);
   const readings = before.flatMap(({ result }) => result.readings.find(({ limit }) => limit === 'haze') ?? []);
   if (readings.length === 0) return null;
-  return { so_far_s: readings.reduce((sum, { value }) => sum + value, 0), bears_s: Math.min(...readings.map(({ allowed }) => allowed)) };
+  const last = before[before.length - 1].result.readings.find(({ limit }) => limit === 'residual');
+  return {
+    stress_Pa: last?.value ?? null,
+    so_far_s: readings.reduce((sum, { value }) => sum + value, 0),
+    bears_s: Math.min(...readings.map(({ allowed }) => allowed)),
+  };
 }
 
 /** Which of a body's layers a step lays; none where it lays none. */

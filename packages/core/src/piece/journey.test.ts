@@ -7,7 +7,9 @@ import { LOOKS, RECIPES } from '../look/recipes/all';
 import { type AfterStep, bodiesAfter, bodyOf, isOnePiece, isSealed } from './bodyNow';
 import { type Edited, addLayer, addStep, changeStep, moveLayer, moveStep, removeLayer, removeStep, tellDone, tellMeasured } from './commands';
 import { type BenchStep, type JourneyStep, type LaidLayer, PARTS_AT_MOST, type PieceDocument, type PlannedStep, STEPS_AT_MOST } from './document';
+import { METRIC } from '../units/convert';
 import { asJourney, FIRST_LAID_ID, laidLayers } from './journey';
+import { bodyWords } from './stepWords';
 
 const GLASSES = ['clear', 'rose', 'heavy'].map((id, i) => ({
   id,
@@ -228,6 +230,23 @@ describe('a step', () => {
     expect(last(measured).body.formed).toMatchObject({ down_m: 0.018, isMeasured: true });
     expect(valueOf(tellMeasured(measured, 'd', null)).doc).toEqual(pieceOf(base, fused, draped));
   });
+});
+
+test('a body says how it holds, what its faces are like, how it is shaped and which way it lies', () => {
+  const words = (...journey: JourneyStep[]): string => bodyWords(last(pieceOf(...journey)).body, METRIC);
+  const base = laid('l', [sheet('a'), sheet('b')]);
+  const fused = firing('f', 'fullFuse');
+  const slumped = firing('s', 'slump', { setup: { kind: 'inMould', paper: false, shaping: { kind: 'hollow', span_m: 0.09, depth_m: 0.012 } } });
+  expect(words(base)).toBe('Loose layers, which vent at their rims.');
+  expect(words(laid('l', [sheet('a')]))).toBe('One piece.');
+  expect(words(base, fused)).toBe('One solid; what air is in its seams is sealed in.');
+  expect(words(base, fused, laid('m', [bars]))).toBe('One solid, and loose glass with it that vents at its rim.');
+  expect(words(base, fused, hand('x', { kind: 'cut', kerf_m: 0, cut: { to: 'segments', count: 6 } }))).toBe('6 loose parts, laid side by side.');
+  expect(words(base, fused, hand('g', { kind: 'grind', at: 'up', depth_m: 0.003 }), hand('t', { kind: 'turn' }))).toBe(
+    'One piece; shelf face ground; bubbles under the shelf face may lie open; turned over: writing on it reads the other way round.',
+  );
+  expect(words(base, fused, slumped)).toBe('One solid; what air is in its seams is sealed in; 12 mm down.');
+  expect(words(base, fused, { ...slumped, measured: { down_m: 0.005 } } as JourneyStep)).toMatch(/; 5 mm down, as measured\.$/);
 });
 
 describe('a command', () => {

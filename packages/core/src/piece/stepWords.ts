@@ -3,7 +3,7 @@ import { RECIPES } from '../look/recipes/all';
 import type { Units } from '../units/convert';
 import { formatDuration, formatLength, formatMass, text } from '../units/format';
 import type { BenchStep, CleanedOff, Face, HandKind, JoinedBy, JourneyStep, LookedWith } from './document';
-import type { Taken } from './bodyNow';
+import { type BodyNow, type Surface, type Taken, hasSolid, isOnePiece, isSealed } from './bodyNow';
 import { footprintWords } from './words';
 
 export const HAND_NAMES: Record<HandKind, string> = {
@@ -103,3 +103,30 @@ export const TAKEN_NAMES: Record<Taken['as'], string> = {
   drilled: 'drilled out',
   leftBehind: 'left behind',
 };
+
+const SURFACE_WORDS: Record<Surface, string | null> = { asMade: null, ground: 'ground', blasted: 'blasted', polished: 'polished' };
+
+/** Whether it holds together, and whether air can leave it. */
+function heldWords(now: BodyNow): string {
+  if (now.layers.length === 0) return 'nothing yet';
+  if (now.apart > 1) return `${now.apart} loose parts, laid side by side`;
+  if (isOnePiece(now)) return isSealed(now) ? 'one solid; what air is in its seams is sealed in' : 'one piece';
+  return hasSolid(now)
+    ? 'one solid, and loose glass with it that vents at its rim'
+    : now.layers.length === 1
+      ? 'loose glass'
+      : 'loose layers, which vent at their rims';
+}
+
+/** What a body is by now, in one sentence: how it holds, its faces, its shape, and which way it lies. */
+export function bodyWords(now: BodyNow, units: Units): string {
+  const faces = (['up', 'down'] as const).flatMap((face) => {
+    const { surface, isOpened } = now.faces[face];
+    const worked = SURFACE_WORDS[surface];
+    return [...(worked ? [`${FACE_NAMES[face]} ${worked}`] : []), ...(isOpened ? [`bubbles under the ${FACE_NAMES[face]} may lie open`] : [])];
+  });
+  const shape = now.formed ? [`${text(formatLength(now.formed.down_m, units.length))} down${now.formed.isMeasured ? ', as measured' : ''}`] : [];
+  const turned = now.isTurned ? ['turned over: writing on it reads the other way round'] : [];
+  const words = [heldWords(now), ...faces, ...shape, ...turned].join('; ');
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
+}
