@@ -112,8 +112,17 @@ export function useSchedules(ids: readonly string[]): readonly Schedule[] {
 const readOnes = (queries: readonly { data?: Schedule }[]): Schedule[] => queries.flatMap(({ data }) => data ?? []);
 
 /** Pieces that can go into one load with what is fired by a schedule. */
-export const useAlike = (scheduleId: string) =>
-  useQuery({ queryKey: ['alike', scheduleId], queryFn: ({ signal }) => call(api.alike, { id: scheduleId, signal }), staleTime: 0 });
+export function useAlike(scheduleId: string) {
+  const outbox = useOutbox();
+  return useQuery({
+    queryKey: ['alike', scheduleId],
+    async queryFn({ signal }) {
+      await outbox.whenGone(({ name, variables }) => name === 'saveSchedule' && (variables as { id: string }).id === scheduleId);
+      return call(api.alike, { id: scheduleId, signal });
+    },
+    staleTime: 0,
+  });
+}
 
 export const useVersions = (pieceId: string, wanted: boolean) =>
   useQuery({ queryKey: keys.versions(pieceId), queryFn: ({ signal }) => call(api.versions, { id: pieceId, signal }), enabled: wanted });
