@@ -66,6 +66,13 @@ export const pieces = sqliteTable(
   },
   (table) => [
     index('pieces_by_change').on(table.updatedAt, table.id),
+    // What lists are ordered and counted by, so that they open no documents.
+    index('pieces_by_made').on(table.createdAt, table.id),
+    index('pieces_by_name').on(sql`${table.name} collate nocase`, table.id),
+    index('pieces_by_filing').on(table.deletedAt, table.awayAt, table.finishedAt),
+    index('pieces_tagged')
+      .on(table.tags, table.deletedAt, table.awayAt)
+      .where(sql`${table.tags} <> '[]'`),
     index('pieces_waiting')
       .on(table.updatedAt)
       .where(sql`${table.waits} is not null`),

@@ -59,7 +59,7 @@ const SORTS = {
   name: { by: sql`${pieces.name} collate nocase`, falls: false },
 } as const;
 
-const tagged = (tag: string): SQL => sql`exists (select 1 from json_each(${pieces.tags}) where value = ${tag})`;
+const tagged = (tag: string): SQL => sql`${pieces.tags} <> '[]' and exists (select 1 from json_each(${pieces.tags}) where value = ${tag})`;
 
 function shownOnes({ show, text }: PieceQuery): SQL | undefined {
   if (show === 'away') return isNotNull(pieces.awayAt);
@@ -108,7 +108,7 @@ const TAGS_OFFERED = 40;
 const tagsInUse = (db: Database): string[] =>
   db
     .all<{ tag: string }>(
-      sql`select value as tag from ${pieces}, json_each(${pieces.tags}) where ${pieces.deletedAt} is null group by value order by count(*) desc, value limit ${TAGS_OFFERED}`,
+      sql`select value as tag from ${pieces}, json_each(${pieces.tags}) where ${pieces.tags} <> '[]' and ${pieces.deletedAt} is null group by value order by count(*) desc, value limit ${TAGS_OFFERED}`,
     )
     .map(({ tag }) => tag)
     .sort((a, b) => a.localeCompare(b));

@@ -11,10 +11,11 @@ import {
   glassInTime,
 } from '@torvin/core';
 import type { DrawnLayer } from '@torvin/schema';
-import { useMemo, useSyncExternalStore } from 'react';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
 import { useUnits } from '@/data/studio';
+import { useTold } from '@/outside/told';
 import { ScaleNote, sectionWords } from '@/section/SectionDrawing';
 import { timedSection } from '@/section/inTime';
 import { useTheme } from '@/theme/ThemeContext';
@@ -39,7 +40,7 @@ const HEIGHT = 150;
 export function GlassInTime({ firing, layers, evaluation, unit, start, timeline }: GlassInTimeProps) {
   const { colours } = useTheme();
   const units = useUnits();
-  const at_s = useSyncExternalStore(timeline.subscribe, timeline.now) ?? 0;
+  const at_s = useTold(timeline) ?? 0;
   const inTime = useMemo(() => glassInTime(firing, evaluation), [firing, evaluation]);
   const end = useMemo(() => inTime?.(evaluation.simulation.total_s), [inTime, evaluation]);
   if (!inTime || !end) return null;

@@ -17,6 +17,7 @@ import {
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
+import { told } from '@/outside/told';
 import { useServerAnswers } from '@/outside/useServerAnswers';
 import { firingName } from '@/piece/describe';
 import { EarlierEngine } from '@/piece/EarlierEngine';
@@ -43,7 +44,7 @@ import { RunPanels, type RunPanelsProps } from './RunPanels';
 import { TrueTimeChart } from './TrueTimeChart';
 import { RunSheet } from './RunSheet';
 import { SegmentSheet } from './SegmentSheet';
-import { makeTimeline } from './timeline';
+import type { Timeline } from './timeline';
 import { useRunSheet } from './useRunSheet';
 
 export interface RunSheetScreenProps extends StepPageParts {
@@ -64,8 +65,8 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along
   const { firing, kilnName } = schedule.snapshot;
   const opensAt = useCallback((of: Evaluation) => clockAfter(start, of.simulation.total_s), [start]);
   const { series } = evaluation.simulation;
-  const [timeline] = useState(makeTimeline);
-  const looksIn = useSyncExternalStore(timeline.subscribe, () => timeline.now() !== null);
+  const [timeline] = useState((): Timeline => told<number | null>(null));
+  const looksIn = useSyncExternalStore(timeline.subscribe, () => timeline.get() !== null);
   const broken = worstFirst(evaluation);
   const older = outdated.length > 0;
 

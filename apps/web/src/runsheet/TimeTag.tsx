@@ -1,8 +1,9 @@
 /** The line across the curve at the time that is looked at, with its clock: dragged down the sheet, or stepped by keys. */
 import type { Series } from '@torvin/core';
-import { useMemo, useRef, useSyncExternalStore } from 'react';
+import { useMemo, useRef } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
+import { useTold } from '@/outside/told';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET } from '@/theme/theme';
 import { Words } from '@/ui/Words';
@@ -26,7 +27,7 @@ const keepsStill = (): boolean => window.matchMedia('(prefers-reduced-motion: re
 
 export function TimeTag({ series, rows, start, timeline }: TimeTagProps) {
   const { colours } = useTheme();
-  const at_s = useSyncExternalStore(timeline.subscribe, timeline.now);
+  const at_s = useTold(timeline);
   // The gesture is made once; it reaches what is shown now through this.
   const now = useRef({ series, rows, timeline });
   now.current = { series, rows, timeline };
@@ -42,7 +43,7 @@ export function TimeTag({ series, rows, start, timeline }: TimeTagProps) {
       Gesture.Pan()
         .runOnJS(true)
         .onStart(() => {
-          from.current = heightOf(now.current.series, now.current.rows, now.current.timeline.now() ?? 0);
+          from.current = heightOf(now.current.series, now.current.rows, now.current.timeline.get() ?? 0);
         })
         .onUpdate(({ translationY }) => put.current(timeOf(now.current.series, now.current.rows, from.current + translationY))),
     [],

@@ -1,6 +1,6 @@
 import type { Series } from '@torvin/core';
 import type { CurveRow } from './curve';
-import { heightOf, jointTimes, makeTimeline, nearest, timeOf } from './timeline';
+import { heightOf, jointTimes, nearest, timeOf } from './timeline';
 
 /** A ramp of an hour, a hold of half of one, and a ramp down that does not hold. */
 const series = {
@@ -54,16 +54,4 @@ test('beyond either end is the end; where nothing is to move the nearest joint i
   expect(timeOf(series, rows, 1000)).toBe(9000);
   expect(jointTimes(series)).toEqual([0, 3600, 5400, 9000]);
   expect(nearest(jointTimes(series), 4600)).toBe(5400);
-});
-
-test('a timeline tells of another time, and not of the same one again', () => {
-  const timeline = makeTimeline();
-  let told = 0;
-  const leave = timeline.subscribe(() => (told += 1));
-  timeline.set(60);
-  timeline.set(60);
-  timeline.set(null);
-  leave();
-  timeline.set(5);
-  expect([told, timeline.now()]).toEqual([2, 5]);
 });

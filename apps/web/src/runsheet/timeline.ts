@@ -1,5 +1,6 @@
 /** The time that is looked at on a run sheet, and where it lies on its curve, whose rows are not to scale. */
 import type { Series } from '@torvin/core';
+import type { Told } from '@/outside/told';
 import type { CurveRow } from './curve';
 
 /** Stretches of the curve down the rows, each with its own pace. */
@@ -40,26 +41,5 @@ export const jointTimes = ({ t_s, joints }: Series): number[] => [0, ...new Set(
 export const nearest = (times: readonly number[], at_s: number): number =>
   times.reduce((best, one) => (Math.abs(one - at_s) < Math.abs(best - at_s) ? one : best));
 
-export interface Timeline {
-  /** Null while nothing is looked at. */
-  now(): number | null;
-  set(at_s: number | null): void;
-  subscribe(heard: () => void): () => void;
-}
-
-export function makeTimeline(): Timeline {
-  let at: number | null = null;
-  const listening = new Set<() => void>();
-  return {
-    now: () => at,
-    set(next) {
-      if (next === at) return;
-      at = next;
-      for (const heard of listening) heard();
-    },
-    subscribe(heard) {
-      listening.add(heard);
-      return () => listening.delete(heard);
-    },
-  };
-}
+/** The time that is looked at, s; null while none is. */
+export type Timeline = Told<number | null>;

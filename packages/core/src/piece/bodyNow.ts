@@ -12,6 +12,7 @@ import type { Body } from '../schedule/firingCase';
 import { bodyOfLayers, levelled, runOut } from './bodyOf';
 import type { BenchStep, Cutting, Face, JourneyStep, LaidLayer, LayStep, PieceDocument, PlannedStep } from './document';
 import type { NamedGlass } from './shelf';
+import { HOLDS } from './undoes';
 
 /** Where glass went that left the body, or came from where none was laid. */
 export type TakenAs = 'offcut' | 'kerf' | 'ground' | 'blasted' | 'polished' | 'drilled' | 'leftBehind';
@@ -204,8 +205,6 @@ function lay(before: BodyNow, { side, layers }: LayStep, glasses: readonly Named
   const solid = side === 'below' && hasSolid(now) ? { from: now.solid.from + layers.length, to: now.solid.to + layers.length } : now.solid;
   return doing({ ...now, layers: side === 'below' ? [...layers, ...now.layers] : [...now.layers, ...layers], solid });
 }
-
-const HOLDS: readonly PlannedStep['setup']['kind'][] = ['inMould', 'inInvestment', 'overFormer'];
 
 /** How far a shaping brings the glass down, m; null for those that are no bending. */
 const downOf = (shaping: Shaping): number | null => (shaping.kind === 'hollow' ? shaping.depth_m : shaping.kind === 'former' ? shaping.drop_m : null);

@@ -18,6 +18,7 @@ import { type AfterStep, type BodyNow, type Formed, bodyOf, isSealed } from './b
 import type { PlannedStep } from './document';
 import type { NamedGlass } from './shelf';
 import { stepName } from './stepWords';
+import { HOLDS } from './undoes';
 
 /** Heat work that a firing's schedule does, 1/Pa; null where it has none yet, and its kind's aim stands for it. */
 export type WorkOf = (step: PlannedStep) => number | null;
@@ -31,7 +32,6 @@ interface Meeting {
   long(value_m: number): string;
 }
 
-const HOLDS: readonly PlannedStep['setup']['kind'][] = ['inMould', 'inInvestment', 'overFormer'];
 const name = (step: PlannedStep): string => stepName(step).toLowerCase();
 const article = (word: string): string => (/^[aeiou]/.test(word) ? `An ${word}` : `A ${word}`);
 const percent = (share: number): string => `${share < 0.095 ? (100 * share).toFixed(1) : Math.round(100 * share)} %`;

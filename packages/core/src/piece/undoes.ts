@@ -3,7 +3,8 @@ import { RECIPES } from '../look/recipes/all';
 import type { PieceDocument, PlannedStep } from './document';
 import { firingsOf, placeOf } from './journey';
 
-const HOLDS: readonly PlannedStep['setup']['kind'][] = ['inMould', 'inInvestment', 'overFormer'];
+/** Set-ups that hold a shape while it is soft. */
+export const HOLDS: readonly PlannedStep['setup']['kind'][] = ['inMould', 'inInvestment', 'overFormer'];
 
 /** What a firing would undo, in a sentence; null where it undoes nothing. A shaped piece keeps its shape only in or over a form. */
 export function undoes(doc: Pick<PieceDocument, 'journey'>, step: Pick<PlannedStep, 'id' | 'look' | 'setup'>): string | null {
