@@ -36,6 +36,7 @@ export function makeOutbox(client: QueryClient): Outbox {
       },
     },
     keep: keeper.keep,
+    report: (error) => window.reportError(error),
     standing(name, { problem, current }) {
       if (problem.code === 'stale' && current && (name === 'savePiece' || name === 'saveSchedule')) adoptPiece(client, current as Piece);
     },

@@ -47,8 +47,9 @@ let keeps: boolean;
 let left: { entries: readonly Entry[]; leaving: boolean };
 let outbox: Outbox;
 let arrived: string[];
+let reported: unknown[];
 
-function open(): Outbox {
+function open(odd: Partial<SaveKind<Line, { version: number }, { lines: string[] }>> = {}): Outbox {
   const listeners = new Set<() => void>();
   tellOnline = () => listeners.forEach((listener) => listener());
   const line: SaveKind<Line, { version: number }, { lines: string[] }> = {
@@ -61,6 +62,7 @@ function open(): Outbox {
       leaves: { lines: [...lines, variables.text] },
     }),
     words: ({ text }) => text,
+    ...odd,
   };
   const note: SaveKind<Line & { after?: string }> = {
     queue: () => 'desk',
@@ -84,6 +86,7 @@ function open(): Outbox {
       return keeps;
     },
     read: (entry) => (entry.name === 'odd' ? { ...entry, name: 'note', variables: { text: 'odd' }, refused: { problem: problem('odd') } } : entry),
+    report: (error) => void reported.push(error),
     standing: () => undefined,
   });
 }
@@ -104,6 +107,7 @@ beforeEach(() => {
   online = true;
   keeps = true;
   arrived = [];
+  reported = [];
   left = { entries: [], leaving: false };
   outbox = open();
 });
@@ -254,6 +258,42 @@ describe('a server that is busy', () => {
     expect(desk.text).toEqual(['a']);
     expect(desk.asked[1].key).toBe(desk.asked[0].key);
   });
+
+  test('is asked again though the clock of the day and that of the timers differ by a little', async () => {
+    desk.next = [{ kind: 'busy', after_s: 3 }];
+    write('a');
+    await settle();
+    // Browsers round the two each by itself.
+    jest.setSystemTime(Date.now() - 2);
+    await settle(3000);
+    expect(desk.text).toEqual(['a']);
+  });
+});
+
+test('what an answer was to change here and could not has arrived all the same, and holds nothing back', async () => {
+  const faulty = open({
+    taken: () => {
+      throw new Error('not drawn');
+    },
+  });
+  faulty.put('line', { text: 'a' }, { on: 1 });
+  const { arrival } = faulty.put('line', { text: 'b' }, { on: 1 });
+  await settle();
+  expect(await arrival).toMatchObject({ ok: true });
+  expect(desk.text).toEqual(['a', 'b']);
+  expect(reported.map(String)).toEqual(['Error: not drawn', 'Error: not drawn']);
+});
+
+test('what can go and was not set going goes with the next sign of life', async () => {
+  goOffline();
+  write('a');
+  // Nobody told of it.
+  online = true;
+  await settle(60_000);
+  expect(desk.text).toEqual([]);
+  outbox.keepAgain();
+  await settle();
+  expect(desk.text).toEqual(['a']);
 });
 
 describe('a refused save', () => {

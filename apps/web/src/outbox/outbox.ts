@@ -58,6 +58,8 @@ export interface OutboxParts {
   keep(entries: readonly Entry[], left: boolean): boolean;
   /** What stands for a save that this version does not know or cannot read, and for such a one that it now can. */
   read(entry: Entry): Entry;
+  /** Says of a fault of this page's own where such are seen. */
+  report(error: unknown): void;
   /** Tells what stands of something that a save of ours was refused over. */
   standing(name: string, refusal: Refusal): void;
 }
@@ -93,7 +95,7 @@ export class Outbox {
   private readonly chains = new Map<string, Chain>();
   private readonly listeners = new Set<() => void>();
   private readonly claims = new Map<string, number>();
-  private pausedUntil = 0;
+  private pause: ReturnType<typeof setTimeout> | undefined;
   private isKept = true;
   private isLeft = false;
 
@@ -112,14 +114,17 @@ export class Outbox {
     return !this.isKept && this.list.length > 0 && !this.parts.line.answers();
   }
 
-  /** Keeps it once more: a sign of life, and there may be room by now. */
+  /** Keeps it once more, a sign of life, as there may be room by now; and sends what can go. */
   keepAgain(): void {
     if (this.list.length === 0) return;
     const was = this.isKept;
     this.isKept = this.parts.keep(this.list, this.isLeft);
-    if (was === this.isKept) return;
-    this.list = [...this.list];
-    this.tell();
+    if (was !== this.isKept) {
+      this.list = [...this.list];
+      this.tell();
+    }
+    // Whatever was to set it going and did not.
+    this.pump();
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -407,7 +412,7 @@ export class Outbox {
   }
 
   private pump(): void {
-    if (!this.parts.line.answers() || Date.now() < this.pausedUntil) return;
+    if (!this.parts.line.answers() || this.pause !== undefined) return;
     for (const queue of new Set(this.list.map((entry) => this.queueOf(entry)))) {
       const entry = this.next(queue);
       if (entry) void this.send(entry);
@@ -442,7 +447,12 @@ export class Outbox {
       this.chains.set(counted, { from: chain?.to === version ? chain.from : version, to: version + 1 });
       this.pass(entry, version + 1);
     }
-    kind.taken(answer, entry.variables);
+    try {
+      kind.taken(answer, entry.variables);
+    } catch (error) {
+      // It stands on the server, whatever is made of that here.
+      this.parts.report(error);
+    }
     this.remove(entry, { ok: true, answer });
     this.changed();
   }
@@ -464,8 +474,11 @@ export class Outbox {
   }
 
   private pauseFor(seconds: number): void {
-    this.pausedUntil = Date.now() + seconds * 1000;
-    setTimeout(() => this.pump(), seconds * 1000);
+    clearTimeout(this.pause);
+    this.pause = setTimeout(() => {
+      this.pause = undefined;
+      this.pump();
+    }, seconds * 1000);
   }
 
   private changed(): void {

@@ -39,6 +39,23 @@ describe('a call to the server', () => {
     expect(problem).toMatchObject({ status: 0, problem: { code: 'offline' } });
   });
 
+  test('a save that nobody ever answers is none that was answered; what only asks may take its time', async () => {
+    const never = jest.fn(
+      (_: string, { signal }: RequestInit) =>
+        new Promise<Response>((_resolve, reject) => signal?.addEventListener('abort', () => reject(signal.reason as Error))),
+    );
+    jest.useFakeTimers();
+    global.fetch = never as unknown as typeof fetch;
+    const saved = call(api.deletePiece, { id: 'a', key: 'of-this-save', body: { version: 1 } }).catch((error: unknown) => error);
+    void call(api.piece, { id: 'a' });
+    expect(never.mock.calls[1][1].signal).toBeUndefined();
+    await jest.advanceTimersByTimeAsync(60_000);
+    expect(await saved).toMatchObject({ status: 0, problem: { code: 'offline' } });
+    expect(onlineManager.isOnline()).toBe(false);
+    serverAnswered();
+    jest.useRealTimers();
+  });
+
   test('does not take a page of HTML for an answer', async () => {
     const problem = await problemFrom(answer(502, '<html>'));
     expect(problem.problem.code).toBe('unreadable-answer');

@@ -2,7 +2,7 @@
 import type { Problem } from '@torvin/core';
 import { API_HEADER, type AnswerOf, type Endpoint, EVENT_HEADER, PAGE_HEADER, type Photo, type RequestOf, type Restored, STUDIO_HEADER } from '@torvin/schema';
 import { noteEvent } from './changes';
-import { passcodeWanted, serverAnswered, serverSilent } from './connection';
+import { endsAfter, passcodeWanted, serverAnswered, serverSilent } from './connection';
 import { isAsked } from './door';
 import { API, PAGE } from './page';
 import { noteStudio } from './readingStore';
@@ -36,7 +36,7 @@ interface CallInput<E extends Endpoint> {
   /** What stands after the question mark; parts that say nothing are left out. */
   query?: Record<string, string | null | undefined>;
   signal?: AbortSignal;
-  /** By which the server knows a save that comes again. */
+  /** By which a save that comes again is known for the same; such a one is asked again where no answer comes. */
   key?: string;
 }
 
@@ -47,6 +47,9 @@ function unanswered(): never {
 
 /** With everything that changes something: who asks, and what it means by it. */
 const written = (type: string): Record<string, string> => ({ 'Content-Type': type, [PAGE_HEADER]: PAGE, ...(API === null ? {} : { [API_HEADER]: API }) });
+
+/** A save that has had no answer for so long is taken for lost: a network that fell away may never say so. */
+const SAVE_ANSWERED_WITHIN_MS = 30_000;
 
 /** Browsers refuse to keep larger requests alive. */
 const KEEPALIVE_AT_MOST = 60_000;
@@ -60,7 +63,7 @@ export async function call<E extends Endpoint>(endpoint: E, { id, body, query = 
     ...(sent === undefined ? {} : { body: sent, headers: { ...written('application/json'), ...(key === undefined ? {} : { 'Idempotency-Key': key }) } }),
     // A save goes through even when the tab is closed meanwhile.
     keepalive: sent !== undefined && sent.length < KEEPALIVE_AT_MOST,
-    signal,
+    signal: signal ?? (key === undefined ? undefined : endsAfter(SAVE_ANSWERED_WITHIN_MS)),
   }).catch((error: unknown) => {
     if (signal?.aborted) throw error;
     return unanswered();

@@ -20,12 +20,20 @@ export const UNDO_NEEDS_SERVER: Problem = {
 /** When it last answered, or its stream of changes was heard; null before. */
 export const lastHeard = told<number | null>(null);
 
+const ANSWERS_WITHIN_MS = 10_000;
 const AGAIN_MS = [500, 1000, 2000, 4000, 8000];
 
 /** Who is not let in any more keeps nothing of what it read. */
 function setAskedForPasscode(now: boolean): void {
   if (now && !isAsked()) void forgetReadings();
   setAsked(now);
+}
+
+/** Ends what is asked after a while; browsers of some years ago have none of their own. */
+export function endsAfter(ms: number): AbortSignal {
+  const end = new AbortController();
+  setTimeout(() => end.abort(new DOMException('No answer came in time.', 'TimeoutError')), ms);
+  return end.signal;
 }
 
 let looking: ReturnType<typeof setTimeout> | null = null;
@@ -35,7 +43,7 @@ let round = 0;
 export async function look(): Promise<void> {
   if (looking) clearTimeout(looking);
   looking = null;
-  const health = await fetch('/api/health', { cache: 'no-store' })
+  const health = await fetch('/api/health', { cache: 'no-store', signal: endsAfter(ANSWERS_WITHIN_MS) })
     .then((response) => {
       noteApi(response.headers.get(API_HEADER));
       return response.ok ? (response.json() as Promise<{ asks?: boolean }>) : null;
