@@ -151,6 +151,39 @@ test('three of the same go into the kiln together, and each is told by itself', 
   expect((await kept()).map(({ entries }) => entries.map(({ pieceName }) => pieceName).sort())).toEqual([['Plaque no. 14', 'Plaque no. 15', 'Plaque no. 16']]);
 });
 
+test('a piece is started from a pattern, which waits for nothing itself', async () => {
+  await me.page.goto(`${studio.address}/pieces/new`);
+  await me.find('save-piece');
+  expect(await me.has('patterns')).toBe(false);
+  await me.page.goto(`${studio.address}/pieces?q=tideline`);
+  await me.openPiece('Tideline bowl');
+  await me.press('pattern');
+  await me.leave();
+  me = await Visitor.open(here.browser, PHONE);
+  await me.page.goto(`${studio.address}/`);
+  await me.heading(/^Bench$/);
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.press('new-piece');
+  await me.sees('patterns', /Tideline bowl/);
+  await me.expectSound('a new piece, where there is a pattern');
+  await me.press('pattern-link');
+  await me.heading(/^Tideline bowl$/);
+  await me.type('another-name', 'Tideline bowl for Sefton Row');
+  await me.press('another-make');
+  await me.heading(/^Tideline bowl for Sefton Row$/);
+  // All of its journey, and nothing of it done.
+  expect(await me.of('[data-testid="journey"]', (node) => node.textContent?.includes('next'))).toBe(true);
+  await me.sees('journey-0', /Lay on/);
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.reads('Tideline bowl for Sefton Row');
+  const names = await me.ofAll('[data-testid="piece-link"]', (nodes) => nodes.map((node) => node.innerText.split('\n')[0]));
+  expect(names).not.toContain('Tideline bowl');
+  await me.press('filter-waits-patterns');
+  await me.sees('pieces-count', /^one piece found$/);
+  await me.openPiece('Tideline bowl');
+  await me.press('pattern');
+});
+
 test('a piece is tagged, finished and put away, found by its tag and by its name, and taken out again', async () => {
   const names = (): Promise<string[]> => me.ofAll('[data-testid="piece-link"]', (nodes) => nodes.map((node) => node.innerText.split('\n')[0]));
   const lists = async (wanted: (names: string[]) => boolean): Promise<void> => {

@@ -162,8 +162,10 @@ export {
 } from './piece/document';
 export { asJourney, type EarlierDocument, FIRST_LAID_ID, firingOf, firingsOf, isLaying, laidLayers, layingOf, placeOf, withStep } from './piece/journey';
 export { journeyWarnings, type WorkOf } from './piece/journeyWarnings';
-export { type AfterStep, bodiesAfter, type BodyNow, CANNOT_BE, isOnePiece, isSealed, massNow, nothingYet } from './piece/bodyNow';
-export { bodyWords, CLEANED_NAMES, FACE_NAMES, HAND_NAMES, JOINED_NAMES, LOOKED_NAMES, stepName, stepWords, TAKEN_NAMES } from './piece/stepWords';
+export { type AfterStep, bodiesAfter } from './piece/bodiesAfter';
+export { type BodyNow, bodyOf, isOnePiece, isSealed, massNow, nothingYet } from './piece/bodyNow';
+export { CANNOT_BE } from './piece/doing';
+export { bodyWords, CLEANED_NAMES, FACE_NAMES, HAND_NAMES, JOINED_NAMES, LOOKED_NAMES, stepName, stepWords, strikeWords, TAKEN_NAMES } from './piece/stepWords';
 export { footprintWords, setupWords, SHELF_STANDS, standsAs } from './piece/words';
 export type { MadeFrom } from './piece/madeFrom';
 export { undoes } from './piece/undoes';
@@ -186,11 +188,11 @@ export {
   tellMeasured,
   turnLayer,
 } from './piece/commands';
-export { namedGlasses } from './piece/shelf';
+export { type NamedGlass, namedGlasses } from './piece/shelf';
 export { bodyBefore } from './piece/bodyAt';
-export { bodyOf } from './piece/bodyNow';
-export { sideBySide } from './piece/touching';
-export { type DrawnBody, drawnBody, type DrawnLayer, drawnLayers } from './piece/drawnLayers';
+export { ledgerOf, ledgerWords } from './piece/ledger';
+export { sideBySide, touchingWords } from './piece/touching';
+export { type BodyProfile, type DrawnBody, drawnBody, type DrawnLayer, drawnLayers, bodyProfile } from './piece/drawnLayers';
 export { fitQuestion } from './piece/fitQuestion';
 export { drawnWare, snapshotOf } from './piece/snapshot';
 export { anotherLike, nextName } from './piece/another';

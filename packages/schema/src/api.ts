@@ -5,9 +5,7 @@ import { AccessSchema, EnterSchema, NewPasscodeSchema, type Topic } from './acce
 import {
   BackupSchema,
   BackupsSchema,
-  BasedOnSchema,
   BenchSchema,
-  DoneSchema,
   FiringChangeSchema,
   FiringDetailSchema,
   FiringPageSchema,
@@ -19,14 +17,8 @@ import {
   NewFiringSchema,
   LearnedQuerySchema,
   LearnedSchema,
-  NewPieceSchema,
   NewScheduleSchema,
-  PieceChangeSchema,
-  PiecePageSchema,
-  PieceQuerySchema,
   AlikeSchema,
-  FilingSchema,
-  PieceSchema,
   RestoredSchema,
   SavedScheduleSchema,
   ScheduleNameSchema,
@@ -34,6 +26,7 @@ import {
   ScheduleVersionSchema,
   StudioSchema,
 } from './documents';
+import { BasedOnSchema, DoneSchema, FilingSchema, NewPieceSchema, PieceChangeSchema, PiecePageSchema, PieceQuerySchema, PieceSchema } from './pieces';
 import { ImportedSchema, PieceFileSchema, ofOlderFormat } from './pieceFile';
 import { NewProgramSchema, ProgramQuerySchema, ProgramSchema } from './programs';
 import { KIND_LIST, type KINDS, type KindName, kindOf } from './kinds/all';

@@ -51,7 +51,7 @@ export const EXAMPLES: Takes = {
   redoPiece: based,
   deletePiece: based,
   restorePiece: {},
-  filePiece: { tags: ['commission'], finishedAt: AT, awayAt: null },
+  filePiece: { tags: ['commission'], finishedAt: AT, awayAt: null, patternAt: null },
   importPiece: {
     format: 'torvin-piece',
     formatVersion: PIECE_FILE_VERSION,

@@ -5,6 +5,7 @@ export * from './kinds/fields';
 export * from './kinds/all';
 export * from './kinds/shelves';
 export * from './kinds/rename';
+export * from './pieces';
 export * from './documents';
 export * from './pieceFile';
 export * from './kilnTime';

@@ -3,7 +3,8 @@
  * the shelves that it names. What is written out and read in again is equal.
  */
 import { z } from 'zod';
-import { FilingSchema, FiringSchema, LessonSchema, LoadSchema, NO_LESSON, PieceSchema, ScheduleSchema } from './documents';
+import { FiringSchema, LessonSchema, LoadSchema, NO_LESSON, ScheduleSchema } from './documents';
+import { FilingSchema, PieceSchema } from './pieces';
 import { KINDS, type KindName } from './kinds/all';
 import { EvaluationSchema } from '@torvin/core/contract';
 
@@ -38,10 +39,11 @@ export const PieceFileSchema = z
   .object({
     format: z.literal(PIECE_FILE_FORMAT, { error: `This is not a piece file: its format must be '${PIECE_FILE_FORMAT}'.` }),
     formatVersion: z.literal(PIECE_FILE_VERSION, { error: 'This file is of a later format than this program knows.' }),
-    /** Tags and when it was finished are left out by files from before pieces had them. */
+    /** Tags, when it was finished and whether it is a pattern are left out by files from before pieces had them. */
     piece: PieceSchema.pick({ id: true, name: true, doc: true, createdAt: true }).extend({
       tags: FilingSchema.shape.tags.default([]),
       finishedAt: FilingSchema.shape.finishedAt.default(null),
+      patternAt: FilingSchema.shape.patternAt,
     }),
     schedules: LISTS.schedules,
     firings: LISTS.firings,

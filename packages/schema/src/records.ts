@@ -29,10 +29,14 @@ export const FamilySchema = GlassConstantsSchema.extend(named);
 export type Family = z.infer<typeof FamilySchema>;
 export const FamilyChangeSchema = onACurve(FamilySchema);
 
+const hexColour = z.string().regex(/^#[0-9a-f]{6}$/i, { error: 'A colour is written as # and six hexadecimal digits, such as #8FB5CF.' });
+
 export const GlassSchema = z.strictObject({
   ...named,
   familyId: recordId,
-  colour: z.string().regex(/^#[0-9a-f]{6}$/i, { error: 'A colour is written as # and six hexadecimal digits, such as #8FB5CF.' }),
+  colour: hexColour,
+  /** Before its first firing, of glass that strikes; left out where it is the same. */
+  coldColour: hexColour.optional(),
   /** Sheet thicknesses it comes in, m. */
   thicknesses_m: z
     .array(quantity('Thickness', 'm', 0.0005, 0.05))

@@ -11,7 +11,7 @@ import {
   type LaidLayer,
 } from '@torvin/core';
 import { z } from 'zod';
-import { type PieceDoc, PieceDocSchema, type Step } from './documents';
+import { type PieceDoc, PieceDocSchema, type Step } from './pieces';
 import { AskedFiringSchema, problemOf, quantity, SimulationInputSchema } from '@torvin/core/contract';
 import { EMPTY_SHELVES, type Shelves } from './kinds/shelves';
 

@@ -15,7 +15,7 @@ const GLASSES: DemoGlass[] = [
   ['harbour-90', 'soft-90', 'Harbour blue', '#8FB5CF', { contents: ['copper'] }],
   ['straw-90', 'soft-90', 'Straw', '#E3C15C', { contents: ['sulphur'], forms: ALL_FORMS }],
   ['samphire-90', 'soft-90', 'Samphire', '#7FA66B'],
-  ['rose-90', 'soft-90', 'Dune rose', '#C7657F', { forms: ALL_FORMS }],
+  ['rose-90', 'soft-90', 'Dune rose', '#C7657F', { forms: ALL_FORMS, coldColour: '#E3CFC6' }],
   ['slate-90', 'soft-90', 'Wet slate', '#5B6770', { forms: ALL_FORMS }],
   ['shimmer-90', 'soft-90', 'Shoal shimmer', '#6E8F93', { coated: true, forms: ['sheet', 'pieces'] }],
   ['clear-96', 'soft-96', 'Clear 96', '#D6EADF'],

@@ -57,9 +57,10 @@ export const pieces = sqliteTable(
     waitsStepId: text('waits_step_id'),
     /** The studio's own words to find it by. */
     tags: text('tags', { mode: 'json' }).$type<string[]>().notNull().default([]),
-    /** When it was told finished; when it was put away, out of the lists. */
+    /** When it was told finished; when it was put away, out of the lists; since when others are started from it. */
     finishedAt: integer('finished_at'),
     awayAt: integer('away_at'),
+    patternAt: integer('pattern_at'),
     createdAt: integer('created_at').notNull(),
     updatedAt: integer('updated_at').notNull(),
     deletedAt: integer('deleted_at'),
@@ -69,9 +70,9 @@ export const pieces = sqliteTable(
     // What lists are ordered and counted by, so that they open no documents.
     index('pieces_by_made').on(table.createdAt, table.id),
     index('pieces_by_name').on(sql`${table.name} collate nocase`, table.id),
-    index('pieces_by_filing').on(table.deletedAt, table.awayAt, table.finishedAt),
+    index('pieces_by_filing').on(table.deletedAt, table.awayAt, table.patternAt, table.finishedAt),
     index('pieces_tagged')
-      .on(table.tags, table.deletedAt, table.awayAt)
+      .on(table.tags, table.deletedAt, table.awayAt, table.patternAt)
       .where(sql`${table.tags} <> '[]'`),
     index('pieces_waiting')
       .on(table.updatedAt)

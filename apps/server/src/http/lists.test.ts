@@ -73,6 +73,12 @@ test('what is filed is found by its tag, waits for nothing once it is finished, 
   expect(await listed('?show=away')).toEqual([other.id]);
   expect(await found(other.name)).toContain(other.name);
   expect(await listed('?waits=yes')).not.toContain(other.id);
+  // A pattern is there to start others from: among the patterns, by its name, and nowhere that waits.
+  await file(other.id, { patternAt: NOW });
+  expect(await listed('')).not.toContain(other.id);
+  expect(await listed('?show=patterns')).toEqual([other.id]);
+  expect(await found(other.name)).toContain(other.name);
+  expect(await listed('?waits=yes')).not.toContain(other.id);
   for (const { id } of [one, other]) await file(id, {});
   expect(await listed('?waits=yes')).toEqual(expect.arrayContaining([one.id, other.id]));
   for (const tags of [['a', 'a'], [''], Array.from({ length: 13 }, (_, i) => String(i)), ['x'.repeat(31)]])

@@ -7,6 +7,7 @@ import {
   type Witness,
   glassOf,
   hottestSegment,
+  namedGlasses,
   neededWork,
   outdatedBy,
   viscosityOf,
@@ -21,6 +22,7 @@ import { findOne } from './firings';
 import { allShelves } from './records';
 import { findSchedule } from './schedules';
 import { studioUnits } from './studio';
+import { firedOf } from './waiting';
 
 /** More than these do not stand unopened in any studio; older ones are in the Notebook. */
 const IN_KILN_AT_MOST = 6;
@@ -53,7 +55,7 @@ export function waitingPieces(db: Database): { waiting: WaitingPiece[]; waitingI
     const schedule = step?.kind === 'fire' && step.scheduleId ? findSchedule(db, step.scheduleId) : null;
     return [
       {
-        piece: rowOfPiece(row),
+        piece: rowOfPiece({ ...row, fired: firedOf(db, row.id) }, namedGlasses(shelves)),
         for: row.waits,
         look: step?.kind === 'fire' ? step.look : null,
         step: step && step.kind !== 'fire' ? stepName(step) : null,

@@ -1,5 +1,5 @@
 /** Pieces: made once, saved against the version they were based on, their last states kept for undo. */
-import { firingsOf, impossibleFiring, type LengthUnit, type Problem, CANNOT_BE, placeOf, ProblemError, snapshotOf } from '@torvin/core';
+import { firingsOf, impossibleFiring, type LengthUnit, namedGlasses, type Problem, CANNOT_BE, placeOf, ProblemError, snapshotOf } from '@torvin/core';
 import {
   type Filing,
   type NewPiece,
@@ -23,7 +23,7 @@ import { type Sent, once } from './receipts';
 import { allShelves } from './records';
 import { mentions } from './search';
 import { readStudio } from './studio';
-import { lastResults, tellWaiting } from './waiting';
+import { firedOf, tellWaiting } from './waiting';
 
 type Change = z.output<typeof PieceChangeSchema>;
 
@@ -37,9 +37,9 @@ const earlier = alias(pieceStates, 'state_earlier');
 const later = alias(pieceStates, 'state_later');
 
 function select(db: Database, where: SQL | undefined): Piece[] {
-  const { id, name, version, doc, position, createdAt, updatedAt, tags, finishedAt, awayAt } = pieces;
+  const { id, name, version, doc, position, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt } = pieces;
   return db
-    .select({ id, name, version, doc, createdAt, updatedAt, tags, finishedAt, awayAt, what: now.what, before: earlier.position, redo: later.what })
+    .select({ id, name, version, doc, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt, what: now.what, before: earlier.position, redo: later.what })
     .from(pieces)
     .leftJoin(now, and(eq(now.pieceId, id), eq(now.position, position)))
     .leftJoin(earlier, and(eq(earlier.pieceId, id), eq(earlier.position, sql`${position} - 1`)))
@@ -47,7 +47,7 @@ function select(db: Database, where: SQL | undefined): Piece[] {
     .where(and(isNull(pieces.deletedAt), where))
     .orderBy(desc(updatedAt), desc(id))
     .all()
-    .map(({ what, before, ...piece }) => ({ ...piece, undo: before === null ? null : what, fired: Object.fromEntries(lastResults(db, piece.id)) }));
+    .map(({ what, before, ...piece }) => ({ ...piece, undo: before === null ? null : what, fired: firedOf(db, piece.id) }));
 }
 
 export const PAGE = 30;
@@ -63,7 +63,8 @@ const tagged = (tag: string): SQL => sql`${pieces.tags} <> '[]' and exists (sele
 
 function shownOnes({ show, text }: PieceQuery): SQL | undefined {
   if (show === 'away') return isNotNull(pieces.awayAt);
-  const here = text === undefined || text === '' ? isNull(pieces.awayAt) : undefined;
+  if (show === 'patterns') return isNotNull(pieces.patternAt);
+  const here = text === undefined || text === '' ? and(isNull(pieces.awayAt), isNull(pieces.patternAt)) : undefined;
   return show === 'finished' ? and(here, isNotNull(pieces.finishedAt)) : here;
 }
 
@@ -83,9 +84,9 @@ export function listPieces(db: Database, query: PieceQuery): PiecePage {
   const value = sort === 'name' ? after?.slice(0, cut) : Number(after?.slice(0, cut));
   const past = falls ? sql`<` : sql`>`;
   const beyond = cut < 0 ? undefined : sql`(${by} ${past} ${value} or (${by} = ${value} and ${pieces.id} ${past} ${last}))`;
-  const { id, name, version, doc, createdAt, updatedAt, tags, finishedAt, awayAt } = pieces;
+  const { id, name, version, doc, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt } = pieces;
   const found = db
-    .select({ id, name, version, doc, createdAt, updatedAt, tags, finishedAt, awayAt })
+    .select({ id, name, version, doc, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt })
     .from(pieces)
     .where(and(where, beyond))
     .orderBy(falls ? desc(by) : asc(by), falls ? desc(id) : asc(id))
@@ -93,9 +94,10 @@ export function listPieces(db: Database, query: PieceQuery): PiecePage {
     .all();
   const page = found.slice(0, PAGE);
   const end = page.at(-1);
+  const glasses = namedGlasses(allShelves(db));
   const mark = end && { changed: end.updatedAt, made: end.createdAt, name: end.name }[sort];
   return {
-    pieces: page.map(rowOfPiece),
+    pieces: page.map((piece) => rowOfPiece({ ...piece, fired: firedOf(db, piece.id) }, glasses)),
     tags: tagsInUse(db),
     total: db.select({ n: count() }).from(pieces).where(where).get()?.n ?? 0,
     next: found.length > PAGE && end ? `${mark}~${end.id}` : null,
@@ -113,11 +115,11 @@ const tagsInUse = (db: Database): string[] =>
     .map(({ tag }) => tag)
     .sort((a, b) => a.localeCompare(b));
 
-/** Filed anew: the last word stands. A piece that is finished or put away waits for nothing. */
-export function filePiece(db: Database, id: string, { tags, finishedAt, awayAt }: Filing): Piece {
+/** Filed anew: the last word stands. A piece that is finished, put away or a pattern waits for nothing. */
+export function filePiece(db: Database, id: string, { tags, finishedAt, awayAt, patternAt }: Filing): Piece {
   return writing(db, (tx) => {
     findPiece(tx, id);
-    tx.update(pieces).set({ tags, finishedAt, awayAt }).where(eq(pieces.id, id)).run();
+    tx.update(pieces).set({ tags, finishedAt, awayAt, patternAt }).where(eq(pieces.id, id)).run();
     tellWaiting(tx, id);
     return findPiece(tx, id);
   });
@@ -206,7 +208,7 @@ export function unchanged(db: Database, id: string, version: number): Row {
 /** Puts a new state behind the present one; what had been undone is gone, and so is what is older than is kept. */
 export function changePiece(
   db: Database,
-  { id, position, version, createdAt, doc: before, tags, finishedAt, awayAt }: Row,
+  { id, position, version, createdAt, doc: before, tags, finishedAt, awayAt, patternAt }: Row,
   { name, doc, what }: Omit<Change, 'version'>,
   at: number,
 ): Piece {
@@ -232,10 +234,10 @@ export function changePiece(
     doc,
     createdAt,
     updatedAt: at,
-    ...{ tags, finishedAt, awayAt },
+    ...{ tags, finishedAt, awayAt, patternAt },
     undo: what,
     redo: null,
-    fired: Object.fromEntries(lastResults(db, id)),
+    fired: firedOf(db, id),
   };
 }
 

@@ -17,11 +17,15 @@ export function lastResults(db: Database, pieceId: string): Map<string, FiringRe
   return new Map(rows.map(({ stepId, result }) => [stepId, result]));
 }
 
+/** The same as a piece tells it. */
+export const firedOf = (db: Database, pieceId: string): Record<string, FiringResult | null> => Object.fromEntries(lastResults(db, pieceId));
+
 export function tellWaiting(tx: Database, pieceId: string): void {
-  const piece = tx.select({ doc: pieces.doc, finishedAt: pieces.finishedAt, awayAt: pieces.awayAt }).from(pieces).where(eq(pieces.id, pieceId)).get();
+  const { doc, finishedAt, awayAt, patternAt } = pieces;
+  const piece = tx.select({ doc, finishedAt, awayAt, patternAt }).from(pieces).where(eq(pieces.id, pieceId)).get();
   if (!piece) return;
   const last = lastResults(tx, pieceId);
-  const isOver = piece.finishedAt !== null || piece.awayAt !== null;
+  const isOver = piece.finishedAt !== null || piece.awayAt !== null || piece.patternAt !== null;
   const waiting = isOver ? null : waitingOf(piece.doc.journey, (stepId) => last.get(stepId));
   tx.update(pieces)
     .set({ waits: waiting?.for ?? null, waitsStepId: waiting?.stepId ?? null })

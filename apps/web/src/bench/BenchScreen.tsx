@@ -1,5 +1,5 @@
 /** Now and next: what stands in the kiln by the clock, what waits and for what, what was last learned. */
-import { drawnLayers, formatDuration, text } from '@torvin/core';
+import { drawnBody, formatDuration, text } from '@torvin/core';
 import type { Bench, Shelves, WaitingPiece } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -114,7 +114,7 @@ function WaitingRow({ waits, shelves }: { waits: WaitingPiece; shelves: Shelves 
   const { piece, total_s, outdated } = waits;
   return (
     <LinkRow href={`/pieces/${piece.id}`} inset={0} testID="waiting-piece">
-      <SectionDrawing footprint={piece.footprint} layers={drawnLayers(piece.layers, shelves)} {...FACE} small />
+      <SectionDrawing {...drawnBody(piece.profile, shelves)} {...FACE} small />
       <View style={{ flex: 1 }}>
         <Words bold>{piece.name}</Words>
         <Words size="label" tone="muted">

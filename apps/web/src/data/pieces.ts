@@ -1,4 +1,5 @@
 /** Pieces and their schedules. */
+import { namedGlasses } from '@torvin/core';
 import { type Piece, type PieceQuery, type Schedule, type Shelves, api } from '@torvin/schema';
 import {
   type QueryClient,
@@ -43,12 +44,14 @@ export function usePieceRows(asked: Omit<PieceQuery, 'after'>) {
   const entries = useEntries();
   const query = useInfiniteQuery({ ...piecesReading(asked), placeholderData: keepPreviousData });
   const { data } = query;
+  const { data: shelves } = useShelves();
   const rows = useMemo(() => {
     const read = data?.pages.flatMap((page) => page.pieces);
+    const glasses = shelves ? namedGlasses(shelves) : [];
     return read && entries.length > 0
-      ? shownRows(read, entries, { queueOf: (entry) => outbox.queueOf(entry), known: (id) => client.getQueryData<Piece>(keys.piece(id)) })
+      ? shownRows(read, entries, { queueOf: (entry) => outbox.queueOf(entry), known: (id) => client.getQueryData<Piece>(keys.piece(id)), glasses })
       : read;
-  }, [client, outbox, entries, data]);
+  }, [client, outbox, entries, data, shelves]);
   const unseen = (rows?.length ?? 0) - (data?.pages.reduce((sum, page) => sum + page.pieces.length, 0) ?? 0);
   return { ...query, rows, tags: data?.pages[0]?.tags, total: (data?.pages[0]?.total ?? 0) + Math.max(0, unseen) };
 }

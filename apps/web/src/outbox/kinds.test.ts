@@ -26,7 +26,7 @@ const piece = (now: PieceDoc, version = 4): Piece => ({
   undo: null,
   redo: null,
   fired: {},
-  ...{ tags: [], finishedAt: null, awayAt: null },
+  ...{ tags: [], finishedAt: null, awayAt: null, patternAt: null },
 });
 const save = (mine: PieceDoc, before: PieceDoc | null = doc()): Variables['savePiece'] => ({
   id: 'p',
@@ -218,14 +218,14 @@ describe('what waits is shown', () => {
     const made = { id: 'new', name: 'Begun offline', doc: doc({ steps: [] }) };
     const deeper = { ...save(doc({ layers: [sheet('a', 0.006)], steps: [] }), made.doc), id: 'new', name: made.name };
     const waiting = [entry('createPiece', made), entry('savePiece', { ...deeper, before: { name: made.name, doc: made.doc } })];
-    const unread = { queueOf, known: () => undefined };
-    const shown = shownRows([rowOfPiece(piece(doc()))], waiting, unread);
-    expect(shown).toMatchObject([{ id: 'new', name: 'Begun offline', version: 0, layers: [{ thickness_m: 0.006 }] }, { id: 'p' }]);
+    const unread = { queueOf, known: () => undefined, glasses: [] };
+    const shown = shownRows([rowOfPiece(piece(doc()), [])], waiting, unread);
+    expect(shown).toMatchObject([{ id: 'new', name: 'Begun offline', version: 0, laid: 1, profile: { layers: [{ thickness_m: 0.006 }] } }, { id: 'p' }]);
     expect(shownRows(shown, waiting, unread)).toHaveLength(2);
     // One that the server has is shown as it was changed, whether it has been read whole or not.
     const renamed = [entry('savePiece', { ...save(doc(), doc()), name: 'Renamed' })];
     for (const known of [() => undefined, () => piece(doc())]) {
-      expect(shownRows([rowOfPiece(piece(doc()))], renamed, { queueOf, known })).toMatchObject([{ id: 'p', name: 'Renamed' }]);
+      expect(shownRows([rowOfPiece(piece(doc()), [])], renamed, { queueOf, known, glasses: [] })).toMatchObject([{ id: 'p', name: 'Renamed' }]);
     }
     // A further change goes onto it too, as onto one that has been read.
     const outbox = { waitingIn: () => waiting } as unknown as Outbox;

@@ -110,7 +110,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     createPiece: {
       queue: ({ id }) => pieceQueue(id),
       counts: ({ id }) => pieceQueue(id),
-      send: (body) => call(api.createPiece, { body }),
+      send: (body, { key }) => call(api.createPiece, { body, key }),
       needs: ({ doc }) => recordsIn(doc),
       taken: (piece) => adoptPiece(client, piece),
       words: ({ name }) => `New piece: ${name}`,
@@ -128,7 +128,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     deletePiece: {
       queue: ({ id }) => pieceQueue(id),
       counts: ({ id }) => pieceQueue(id),
-      send: ({ id }, { version }) => call(api.deletePiece, { id, body: { version } }),
+      send: ({ id }, { key, version }) => call(api.deletePiece, { id, key, body: { version } }),
       taken(_, { id }) {
         // Its page may still be open, and would read it anew.
         client.removeQueries({ queryKey: keys.piece(id), type: 'inactive' });
@@ -141,21 +141,22 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     },
     restorePiece: {
       queue: ({ id }) => pieceQueue(id),
-      send: ({ id }) => call(api.restorePiece, { id, body: {} }),
+      send: ({ id }, { key }) => call(api.restorePiece, { id, key, body: {} }),
       taken: (piece) => adoptPiece(client, piece),
       words: ({ name }) => `${name} brought back`,
     },
     filePiece: {
       queue: ({ id }) => pieceQueue(id),
-      send: ({ id, filing }) => call(api.filePiece, { id, body: filing }),
+      send: ({ id, filing }, { key }) => call(api.filePiece, { id, key, body: filing }),
       join: (_resting, next) => next,
       taken: (piece) => adoptPiece(client, piece),
-      words: ({ name, filing: { awayAt, finishedAt } }) => `${name} ${awayAt !== null ? 'put away' : finishedAt !== null ? 'finished' : 'filed'}`,
+      words: ({ name, filing: { awayAt, finishedAt, patternAt } }) =>
+        `${name} ${awayAt !== null ? 'put away' : patternAt !== null ? 'made a pattern' : finishedAt !== null ? 'finished' : 'filed'}`,
     },
     saveSchedule: {
       queue: ({ pieceId }) => pieceQueue(pieceId),
       counts: ({ pieceId }) => pieceQueue(pieceId),
-      send: ({ pieceId, ...schedule }, { version }) => call(api.saveSchedule, { id: pieceId, body: { ...schedule, pieceVersion: version } }),
+      send: ({ pieceId, ...schedule }, { key, version }) => call(api.saveSchedule, { id: pieceId, key, body: { ...schedule, pieceVersion: version } }),
       taken({ schedule, piece }, { pieceId }) {
         client.setQueryData(keys.schedule(schedule.id), schedule);
         adoptPiece(client, piece);
@@ -168,7 +169,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     },
     nameSchedule: {
       queue: ({ pieceId }) => pieceQueue(pieceId),
-      send: ({ id, name }) => call(api.nameSchedule, { id, body: { name } }),
+      send: ({ id, name }, { key }) => call(api.nameSchedule, { id, key, body: { name } }),
       taken(schedule, { id, pieceId }) {
         client.setQueryData(keys.schedule(id), schedule);
         void readAnew(client, keys.versions(pieceId));
@@ -177,7 +178,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     },
     recordFiring: {
       queue: ({ pieceId }) => pieceQueue(pieceId),
-      send: (body) => call(api.recordFiring, { body: withPhotos(body, withoutLocal) }),
+      send: (body, { key }) => call(api.recordFiring, { key, body: withPhotos(body, withoutLocal) }),
       taken: forgetFirings,
       // A schedule's save has the schedule's own id.
       needs: ({ photos = [], scheduleId }) => [scheduleId, ...localIdsIn(photos)],
@@ -198,13 +199,13 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     deleteFiring: {
       queue: ({ id }) => firingQueue(id),
       counts: ({ id }) => firingQueue(id),
-      send: ({ id }, { version }) => call(api.deleteFiring, { id, body: { version } }),
+      send: ({ id }, { key, version }) => call(api.deleteFiring, { id, key, body: { version } }),
       taken: forgetFirings,
       words: ({ pieceName }) => `A firing of ${pieceName} deleted`,
     },
     restoreFiring: {
       queue: ({ id }) => firingQueue(id),
-      send: ({ id }) => call(api.restoreFiring, { id, body: {} }),
+      send: ({ id }, { key }) => call(api.restoreFiring, { id, key, body: {} }),
       taken: forgetFirings,
       words: ({ pieceName }) => `A firing of ${pieceName} brought back`,
     },
@@ -218,7 +219,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     },
     keyProgram: {
       queue: ({ controllerId }) => `programs ${controllerId}`,
-      send: ({ controllerName: _name, of: _of, ...body }) => call(api.keyProgram, { body }),
+      send: ({ controllerName: _name, of: _of, ...body }, { key }) => call(api.keyProgram, { key, body }),
       taken: () => void readAnew(client, keys.programs()),
       needs: ({ scheduleId }) => (scheduleId === null ? [] : [scheduleId]),
       words: ({ slot, controllerName }) => `What stands in program ${slot} of ${controllerName}`,
@@ -248,26 +249,26 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     },
     archiveRecord: {
       queue: () => SHELVES_QUEUE,
-      send: ({ kind, id, archived }) => call(recordApi[kind].archive, { id, body: { archived } }),
+      send: ({ kind, id, archived }, { key }) => call(recordApi[kind].archive, { id, key, body: { archived } }),
       taken: (shelves) => client.setQueryData(keys.shelves, shelves),
       words: ({ name, archived }) => `${name} ${archived ? 'put away' : 'taken out again'}`,
     },
     removeRecord: {
       queue: () => SHELVES_QUEUE,
       counts: ({ kind, id }) => `${kind} ${id}`,
-      send: ({ kind, id }, { version }) => call(recordApi[kind].remove, { id, body: { version } }),
+      send: ({ kind, id }, { key, version }) => call(recordApi[kind].remove, { id, key, body: { version } }),
       taken: forgetShelves,
       words: ({ name }) => `${name} deleted`,
     },
     restoreRecord: {
       queue: () => SHELVES_QUEUE,
-      send: ({ kind, id }) => call(recordApi[kind].restore as unknown as Endpoint, { id, body: {} as never }),
+      send: ({ kind, id }, { key }) => call(recordApi[kind].restore as unknown as Endpoint, { id, key, body: {} as never }),
       taken: forgetShelves,
       words: ({ name }) => `${name} brought back`,
     },
     saveStudio: {
       queue: () => 'studio',
-      send: (body) => call(api.saveStudio, { body }),
+      send: (body, { key }) => call(api.saveStudio, { body, key }),
       taken: () => undefined,
       words: () => 'Units and theme',
     },

@@ -1,5 +1,5 @@
 /** On which piece a firing is run again. */
-import { drawnLayers } from '@torvin/core';
+import { drawnBody } from '@torvin/core';
 import { useLocalSearchParams } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
@@ -31,7 +31,7 @@ export function AgainPage() {
       <View role="list">
         {rows?.slice(0, SHOWN_AT_MOST).map((row) => (
           <LinkRow key={row.id} href={`/pieces/${row.id}/given?from=${id}`} inset={0} testID="again-piece">
-            <SectionDrawing footprint={row.footprint} layers={drawnLayers(row.layers, shelves.data)} {...FACE} small />
+            <SectionDrawing {...drawnBody(row.profile, shelves.data)} {...FACE} small />
             <View style={{ flex: 1 }}>
               <Words bold>{row.name}</Words>
             </View>

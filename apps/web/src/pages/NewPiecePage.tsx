@@ -6,6 +6,7 @@ import { useShelves } from '@/data/pieces';
 import { useUnits } from '@/data/studio';
 import { useDraft } from '@/outbox/drafts';
 import { useSave } from '@/outbox/useOutbox';
+import { PatternRows } from '@/piece/PatternRows';
 import { PieceForm } from '@/piece/PieceForm';
 import { type PieceEntry, firstLayer, newEntry } from '@/piece/pieceEntry';
 import { Waiting } from '@/ui/Loading';
@@ -38,6 +39,7 @@ export function NewPiecePage() {
       <Words tone="muted">
         Say how big it is and what lies at the bottom; the other layers are laid on its drawing. A shelf or a mould that is fired by itself has none.
       </Words>
+      <PatternRows shelves={data} />
       <PieceForm
         shelves={data}
         entry={newEntry(data)}

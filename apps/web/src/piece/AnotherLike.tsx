@@ -18,11 +18,17 @@ import { putSchedule } from './putSchedule';
 
 const AT_MOST = 24;
 
-export function AnotherLike({ piece }: { piece: Pick<Piece, 'id' | 'name' | 'doc'> }) {
+export interface AnotherLikeProps {
+  piece: Pick<Piece, 'id' | 'name' | 'doc'>;
+  /** Open from the beginning, where one came to start a piece; called when that is not wanted any more. */
+  onNot?: () => void;
+}
+
+export function AnotherLike({ piece, onNot }: AnotherLikeProps) {
   const router = useRouter();
   const client = useQueryClient();
   const outbox = useOutbox();
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState(onNot !== undefined);
   const [name, setName] = useState(() => nextName(piece.name));
   const [typed, setTyped] = useState('1');
   const [firings, setFirings] = useState(true);
@@ -79,7 +85,7 @@ export function AnotherLike({ piece }: { piece: Pick<Piece, 'id' | 'name' | 'doc
           testID="another-make"
           onPress={() => void make()}
         />
-        <Action kind="second" title="Not now" testID="another-not" onPress={() => setOpen(false)} />
+        <Action kind="second" title="Not now" testID="another-not" onPress={onNot ?? (() => setOpen(false))} />
       </View>
     </View>
   );

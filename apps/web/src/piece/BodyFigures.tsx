@@ -1,5 +1,6 @@
 /** How deep a body lies, what it weighs, and where its rim goes if it is left to flow. */
 import {
+  type AfterStep,
   type BodyNow,
   type Figure,
   type PlannedStep,
@@ -10,10 +11,14 @@ import {
   bodyWords,
   formatLength,
   formatMass,
+  ledgerOf,
+  ledgerWords,
   massNow,
   namedGlasses,
   otherUnits,
+  strikeWords,
   text,
+  touchingWords,
 } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
@@ -35,6 +40,8 @@ const RIM = {
 
 export interface BodyFiguresProps {
   body: BodyNow;
+  /** The steps that have made it. */
+  after: readonly AfterStep[];
   /** The firing that it is for. */
   next: PlannedStep | undefined;
   /** What haze its firings so far have given it, of what its glass bears. */
@@ -42,7 +49,17 @@ export interface BodyFiguresProps {
   shelves: Shelves;
 }
 
-export function BodyFigures({ body, next, hazed, shelves }: BodyFiguresProps) {
+/** So many contacts are named before the rest is counted. */
+const CONTACTS_NAMED = 6;
+
+function contactWords(body: BodyNow, shelves: Shelves): string {
+  const words = touchingWords(body, (glassId) => shelves.glasses.find(({ id }) => id === glassId)?.name ?? glassId);
+  if (words.length === 0) return '';
+  const more = words.length - CONTACTS_NAMED;
+  return `Touching: ${words.slice(0, CONTACTS_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}.`;
+}
+
+export function BodyFigures({ body, after, next, hazed, shelves }: BodyFiguresProps) {
   const units = useUnits();
   const glasses = namedGlasses(shelves);
   const made = bodyOf(body, glasses);
@@ -50,6 +67,8 @@ export function BodyFigures({ body, next, hazed, shelves }: BodyFiguresProps) {
   if (made.value.body.glasses.length === 0) return null;
   const { depth, afterFiring } = bodyFigures(made.value.body);
   const mass_kg = massNow(body, glasses);
+  const sum = ledgerWords(ledgerOf(after), units);
+  const touching = contactWords(body, shelves);
   const even = depth.max_m - depth.min_m < 1e-4;
   const deep = ({ length }: Units): Figure => {
     const most = formatLength(depth.max_m, length);
@@ -69,9 +88,19 @@ export function BodyFigures({ body, next, hazed, shelves }: BodyFiguresProps) {
         <FigureBlock label="mass" value={formatMass(mass_kg, units.mass)} other={formatMass(mass_kg, other.mass)} testID="figure-mass" />
         {!elsewhere && <FigureBlock label="rim moves" value={moves(units)} other={moves(other)} note="if left to flow" testID="figure-rim" />}
       </View>
+      {sum !== null && (
+        <Words size="label" testID="ledger">
+          {sum}
+        </Words>
+      )}
       <Words size="label" testID="body-words">
-        {bodyWords(body, units)}
+        {[bodyWords(body, units), strikeWords(body, shelves)].filter(Boolean).join(' ')}
       </Words>
+      {touching !== '' && (
+        <Words size="label" tone="muted" testID="touching">
+          {touching}
+        </Words>
+      )}
       {hazed && (
         <Words size="label" testID="figure-haze">
           {[

@@ -1,4 +1,4 @@
-/** How a piece is filed: its tags, whether it is finished, whether it is put away out of the lists. */
+/** How a piece is filed: its tags, whether it is finished, a pattern, or put away out of the lists. */
 import { type Filing, type Piece, TAGS_AT_MOST, TAG_LETTERS_AT_MOST } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -26,10 +26,10 @@ function faultOf(tags: readonly string[]): string | undefined {
 
 export function FilePiece({ piece }: { piece: Piece }) {
   const outbox = useOutbox();
-  const { id, name, tags, finishedAt, awayAt } = piece;
+  const { id, name, tags, finishedAt, awayAt, patternAt } = piece;
   const [typed, setTyped] = useState(tags.join(', '));
   const fault = faultOf(tagsOf(typed));
-  const put = (part: Partial<Filing>): void => void outbox.put('filePiece', { id, name, filing: { tags, finishedAt, awayAt, ...part } });
+  const put = (part: Partial<Filing>): void => void outbox.put('filePiece', { id, name, filing: { tags, finishedAt, awayAt, patternAt, ...part } });
   const keep = (): void => {
     const next = tagsOf(typed);
     if (!faultOf(next) && next.join() !== tags.join()) put({ tags: next });
@@ -39,6 +39,12 @@ export function FilePiece({ piece }: { piece: Piece }) {
       <Field label="Tags, with commas between" value={typed} onChange={setTyped} onBlur={keep} onSubmit={keep} error={fault} testID="tags" />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space.small }}>
         <Tick on={finishedAt !== null} title="Finished" testID="finished" onPress={() => put({ finishedAt: finishedAt === null ? Date.now() : null })} />
+        <Tick
+          on={patternAt !== null}
+          title="A pattern, to start others from"
+          testID="pattern"
+          onPress={() => put({ patternAt: patternAt === null ? Date.now() : null })}
+        />
         <Action
           kind="second"
           title={awayAt === null ? 'Put away' : 'Take out again'}

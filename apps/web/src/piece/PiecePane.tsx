@@ -16,6 +16,7 @@ import {
   moveLayer,
   neededWork,
   type PlannedStep,
+  bodyProfile,
   RECIPES,
   removeLayer,
   snapshotOf,
@@ -88,7 +89,8 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const { doc } = layup;
   const [selected, setSelected] = useState<number | null>(null);
   // 'new': a firing that is being planned after the step that was looked at before, from then on named by looked.
-  const { at } = useLocalSearchParams<{ at?: string }>();
+  const { at, another } = useLocalSearchParams<{ at?: string; another?: string }>();
+  const like = { id: piece.id, name: layup.name, doc };
   const [open, setOpen] = useState<string | null>(stepId ?? at ?? null);
   const [place, setPlace] = useState<number | undefined>();
   const [adding, setAdding] = useState<'layer' | 'step' | null>(null);
@@ -97,7 +99,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   // The one that is looked at, else the one that comes next.
   const firing = firingsOf({ journey: doc.journey.slice(journey.at) })[0] as PlannedStep | undefined;
   const ware = step?.kind === 'fire' ? wareOf(step.setup.shaping) : null;
-  const drawn = useMemo(() => drawnBody(shown, shelves), [shown, shelves]);
+  const drawn = useMemo(() => drawnBody(bodyProfile(shown), shelves), [shown, shelves]);
   const layers = useMemo(() => (shown.casting ? drawnLayers(shown.layers, shelves) : drawn.layers), [shown, drawn, shelves]);
   const own = ownLayers(shown.layers, laying);
   const names = shown.layers.map((_, index) => layerName(shown.layers, index));
@@ -125,7 +127,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   return (
     <Screen
       title={layup.name}
-      subtitle={`${footprintWords(doc.footprint, units.length)}${doc.dammed ? ', dammed' : ''} · ${layersWords(all)}`}
+      subtitle={`${footprintWords(doc.footprint, units.length)}${doc.dammed ? ', dammed' : ''} · ${layersWords(all.length)}`}
       back={back}
       plain={beside}
       padded={false}
@@ -147,8 +149,9 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
     >
       <View style={{ paddingHorizontal: space.large }}>
         {/* Beside a run sheet that is said there. */}
-        {!beside && <QueueNotice queue={layup.queue} mine={`${layup.name}, ${footprintWords(doc.footprint, units.length)}, ${layersWords(all)}`} />}
+        {!beside && <QueueNotice queue={layup.queue} mine={`${layup.name}, ${footprintWords(doc.footprint, units.length)}, ${layersWords(all.length)}`} />}
         {layup.problem && <Notice tone="warn">{layup.problem.message}</Notice>}
+        {another === 'yes' && !beside && <AnotherLike piece={like} onNot={() => router.setParams({ another: undefined })} />}
       </View>
       <View ref={top} />
       <MeasuredWidth height={DRAWING_HEIGHT}>
@@ -251,7 +254,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
         ) : (
           !ware && (
             <>
-              <BodyFigures body={shown} next={firing} hazed={hazeSoFar(doc, journey)} shelves={shelves} />
+              <BodyFigures body={shown} after={journey.steps.slice(0, journey.madeBy)} next={firing} hazed={hazeSoFar(doc, journey)} shelves={shelves} />
               {laying && (
                 <>
                   <FitNotes fit={fit} contacts={shown.layers.filter(({ glassId }, i) => i > 0 && glassId !== shown.layers[i - 1].glassId).length} />
@@ -283,7 +286,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
         )}
         {!beside && <FilePiece piece={{ ...piece, name: layup.name }} />}
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-          {!beside && <AnotherLike piece={{ id: piece.id, name: layup.name, doc }} />}
+          {another !== 'yes' && !beside && <AnotherLike piece={like} />}
           <SavePieceFile pieceId={piece.id} name={layup.name} />
           <DeletePiece piece={piece} />
           <Action

@@ -1,5 +1,5 @@
 /** The list of pieces as a page of its own, or beside a piece: searched by name, a page read when it is wanted. */
-import { RECIPES, drawnLayers, footprintWords } from '@torvin/core';
+import { RECIPES, drawnBody, footprintWords } from '@torvin/core';
 import type { PieceRow, Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { memo, useDeferredValue } from 'react';
@@ -18,7 +18,7 @@ import { ListScreen } from '@/ui/Screen';
 import { Search } from '@/ui/Search';
 import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
-import { layersWords } from './describe';
+import { filedWords, layersWords } from './describe';
 import { ReadPieceFile } from './PieceFileActions';
 import { asked, usePiecesQuery } from './usePiecesQuery';
 
@@ -59,6 +59,7 @@ export function PiecesPane({ currentId, beside = false }: { currentId?: string; 
                 options={[
                   { value: 'yes' as const, title: 'those that wait' },
                   { value: 'finished' as const, title: 'finished' },
+                  { value: 'patterns' as const, title: 'patterns' },
                   { value: 'away' as const, title: 'put away' },
                 ]}
                 onChange={(shown) => change({ waits: shown === 'yes', show: shown === 'yes' || shown === null ? undefined : shown, row: 0 })}
@@ -115,16 +116,16 @@ interface RowProps {
 
 /** With its section as its face. */
 const PieceListRow = memo(function PieceListRow({ piece, shelves, current, search, length }: RowProps) {
-  const { id, name, footprint, layers, looks, finishedAt, awayAt } = piece;
+  const { id, name, footprint, laid, profile, looks } = piece;
   return (
     <LinkRow href={`/pieces/${id}${search}`} current={current} height={ROW_HEIGHT} listed={false} testID="piece-link">
-      <SectionDrawing footprint={footprint} layers={drawnLayers(layers, shelves)} {...FACE} small />
+      <SectionDrawing {...drawnBody(profile, shelves)} {...FACE} small />
       <View style={{ flex: 1 }}>
         <Words bold numberOfLines={1}>
           {name}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
-          {[footprintWords(footprint, length), layersWords(layers), ...(awayAt !== null ? ['put away'] : finishedAt !== null ? ['finished'] : [])].join(' · ')}
+          {[footprintWords(footprint, length), layersWords(laid), ...filedWords(piece)].join(' · ')}
         </Words>
         <Words size="label" tone="muted" numberOfLines={1}>
           {looks.length > 0 ? looks.map((look) => RECIPES[look].name).join(', then ') : 'no firing planned yet'}

@@ -28,7 +28,7 @@ export function StaleChoice({ current, mine, onTakeTheirs, onKeepMine }: StaleCh
         </>
       }
     >
-      {`This piece was changed elsewhere meanwhile. Saved now: ${current.name}, ${footprintWords(current.doc.footprint, units.length)}, ${layersWords(laidLayers(current.doc))}. Yours, not yet saved: ${mine}.`}
+      {`This piece was changed elsewhere meanwhile. Saved now: ${current.name}, ${footprintWords(current.doc.footprint, units.length)}, ${layersWords(laidLayers(current.doc).length)}. Yours, not yet saved: ${mine}.`}
     </Notice>
   );
 }

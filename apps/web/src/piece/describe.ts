@@ -1,8 +1,12 @@
 /** Words for a piece and its firings, shared by list, page and run sheet. */
-import { type LaidLayer, RECIPES } from '@torvin/core';
-import type { Step } from '@torvin/schema';
+import { RECIPES } from '@torvin/core';
+import type { Filing, Step } from '@torvin/schema';
 import { countWords } from '@/ui/countWords';
 
 export const firingName = ({ look }: Pick<Step, 'look'>): string => RECIPES[look].name;
 
-export const layersWords = (layers: readonly LaidLayer[]): string => (layers.length === 0 ? 'no glass' : countWords(layers.length, 'layer', 'layers'));
+/** How a piece is filed, in a word where there is one to say. */
+export const filedWords = ({ awayAt, patternAt, finishedAt }: Omit<Filing, 'tags'>): string[] =>
+  awayAt !== null ? ['put away'] : patternAt !== null ? ['pattern'] : finishedAt !== null ? ['finished'] : [];
+
+export const layersWords = (layers: number): string => (layers === 0 ? 'no glass' : countWords(layers, 'layer', 'layers'));

@@ -10,6 +10,7 @@ import {
   journeyWarnings,
   namedGlasses,
   nothingYet,
+  bodyProfile,
 } from '@torvin/core';
 import { type Piece, type PieceDoc, type Schedule, type Shelves, nextStep } from '@torvin/schema';
 import { useMemo } from 'react';
@@ -26,6 +27,8 @@ export interface Journey {
   laying: LayStep | undefined;
   /** What is drawn large: after a step of the hands, before a firing. */
   shown: AfterStep['body'];
+  /** How many steps have made that. */
+  madeBy: number;
   /** Of its firings, those that are read. */
   schedules: readonly Schedule[];
 }
@@ -46,7 +49,7 @@ export function useJourney(doc: PieceDoc, fired: Piece['fired'], shelves: Shelve
     const nextAt = next ? journey.indexOf(next) : journey.length;
     const steps = after.map((one, i): StripStep => ({
       ...one,
-      drawn: drawnBody(one.body, shelves),
+      drawn: drawnBody(bodyProfile(one.body), shelves),
       warnings: warnings[i],
       stands: i < nextAt ? 'done' : i === nextAt ? 'next' : 'toCome',
     }));
@@ -56,7 +59,8 @@ export function useJourney(doc: PieceDoc, fired: Piece['fired'], shelves: Shelve
     const isPlain = step?.kind === 'fire';
     const before = isPlain ? journey[at - 1] : undefined;
     const laying = step && isLaying(step) ? step : before && isLaying(before) ? before : undefined;
-    const shown = (isPlain ? after[at - 1] : after[at])?.body ?? nothingYet(doc);
-    return { steps, at, step, laying, shown, schedules };
+    const madeBy = isPlain ? at : at + 1;
+    const shown = after[madeBy - 1]?.body ?? nothingYet(doc);
+    return { steps, at, step, laying, shown, madeBy, schedules };
   }, [doc, fired, shelves, after, warnings, schedules, wanted]);
 }

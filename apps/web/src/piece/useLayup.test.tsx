@@ -36,6 +36,7 @@ const first: Piece = {
   tags: [],
   finishedAt: null,
   awayAt: null,
+  patternAt: null,
 };
 
 /** A server of one piece, which counts versions as the real one does. */

@@ -1,5 +1,5 @@
 /** What is searched among the pieces, and whether those that wait are meant, as it stands in the address. */
-import { PIECE_SORTS, type PieceQuery } from '@torvin/schema';
+import { PIECE_SHOWS, PIECE_SORTS, type PieceQuery } from '@torvin/schema';
 import { type AddressOf, type ListQuery, listParams, rowOf, searchOf, textOf, useAsked, useListAddress } from '@/ui/useListAddress';
 
 export interface PiecesQuery extends ListQuery {
@@ -12,7 +12,7 @@ export interface PiecesQuery extends ListQuery {
 const PIECES_ADDRESS: AddressOf<PiecesQuery> = {
   from: (params) => ({
     ...{ text: textOf(params), waits: params.waits === 'yes', row: rowOf(params) },
-    show: params.show === 'finished' || params.show === 'away' ? params.show : undefined,
+    show: PIECE_SHOWS.find((show) => show === params.show),
     tag: params.tag,
     sort: PIECE_SORTS.find((sort) => sort === params.sort),
   }),

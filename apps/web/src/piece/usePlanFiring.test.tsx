@@ -52,6 +52,7 @@ const piece: Piece = {
   tags: [],
   finishedAt: null,
   awayAt: null,
+  patternAt: null,
 };
 const step: Step = {
   ...{ kind: 'fire', id: 's', look: 'fullFuse', setup: { kind: 'bareShelf', paper: false }, kilnId: 'k', controllerId: 'c' },

@@ -46,7 +46,8 @@ export function GlassInTime({ firing, layers, evaluation, unit, start, timeline 
   if (!inTime || !end) return null;
   const at = inTime(at_s);
   const { shaping } = firing.setup;
-  const body = { span_m: footprintSpan(firing.body.footprint), layers, shaping, end };
+  const isSolid = (layer: number): boolean => firing.body.joined === true || firing.body.layers[layer]?.solid === true;
+  const body = { span_m: footprintSpan(firing.body.footprint), layers, shaping, isSolid, end };
   const far = howFar(at, units.length);
   return (
     <View style={{ backgroundColor: colours.surface, borderBottomWidth: 1, borderColor: colours.line }} testID="glass-in-time">

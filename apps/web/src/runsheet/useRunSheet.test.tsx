@@ -32,7 +32,20 @@ const schedule = (id: string, target_C: number, origin: Schedule['origin']): Sch
   }) as Schedule;
 const computed = schedule('computed', 790, 'computed');
 const first = {
-  ...{ id: 'p', name: 'Tray', version: 1, createdAt: 0, updatedAt: 0, undo: null, redo: null, fired: {}, tags: [], finishedAt: null, awayAt: null },
+  ...{
+    id: 'p',
+    name: 'Tray',
+    version: 1,
+    createdAt: 0,
+    updatedAt: 0,
+    undo: null,
+    redo: null,
+    fired: {},
+    tags: [],
+    finishedAt: null,
+    awayAt: null,
+    patternAt: null,
+  },
   doc: { journey: [{ kind: 'fire', id: 's', scheduleId: 'computed', computedId: 'computed' }] },
 } as unknown as Piece;
 

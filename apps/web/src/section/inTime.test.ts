@@ -35,7 +35,7 @@ function followed(look: 'slump' | 'drape', shaping: Shaping): { at: (share: numb
   const inTime = glassInTime(firing, evaluation);
   if (!inTime) throw new Error('No series.');
   const at = (share: number): GlassAt => inTime(share * evaluation.simulation.total_s);
-  return { at, body: { span_m: 0.18, layers, shaping, end: at(1) } };
+  return { at, body: { span_m: 0.18, layers, shaping, isSolid: () => true, end: at(1) } };
 }
 
 const box = { width: 380, height: 150 };
@@ -57,6 +57,48 @@ test('what stands out over a former hangs down as far as it is to go', () => {
   const done = timedSection(body, at(1), box);
   expect(Math.max(...heights(done.glass[0].path))).toBeCloseTo(done.drawn.y(0), 0);
   expect(Math.min(...heights(timedSection(body, at(0), box).glass[0].path))).toBeCloseTo(done.drawn.y(0.036), 0);
+});
+
+test('grains are beads until they have run together, then a film as wide as the body and as deep as there is glass', () => {
+  const { at, body } = followed('slump', SHAPINGS.hollow);
+  const strewn: TimedBody = {
+    ...{ ...body, shaping: undefined, isSolid: () => false },
+    layers: [...layers, { name: 'Rose', colour: '#c68', thickness_m: 0.002, form: 'frit', cover: 0.5 }],
+  };
+  const flat = { ...at(0), down: null, shape: { ...at(0).shape, crown_m: 0, depth_m: 0.007, rim_m: 0 } };
+  const area = (path: string): number => {
+    const points = [...path.matchAll(/[ML]([\d.-]+) ([\d.-]+)/g)].map(([, px, py]) => [Number(px), Number(py)]);
+    return Math.abs(points.reduce((sum, [px, py], i) => sum + px * points[(i + 1) % points.length][1] - points[(i + 1) % points.length][0] * py, 0) / 2);
+  };
+  const grains = (film: number) => timedSection(strewn, { ...flat, film, lain: null }, box);
+  const beads = grains(0).glass.filter(({ layer }) => layer === 1);
+  const film = grains(1);
+  const { x, y } = film.drawn;
+  const filmArea = film.glass.filter(({ layer }) => layer === 1).reduce((sum, { path }) => sum + area(path), 0);
+  const ofFilm = (x(0.09) - x(-0.09)) * (y(0) - y(0.001));
+  expect(beads.length).toBeGreaterThan(5);
+  expect(filmArea).toBeCloseTo(ofFilm, -1.5);
+  // Round ones fill π/4 of their boxes, and half of the outline is free between them.
+  expect(beads.reduce((sum, { path }) => sum + area(path), 0) / ofFilm).toBeGreaterThan(0.7);
+  expect(beads.reduce((sum, { path }) => sum + area(path), 0) / ofFilm).toBeLessThan(0.95);
+  const widest = ({ path }: { path: string }): number => Math.max(...[...path.matchAll(/[ML]([\d.-]+)/g)].map(([, px]) => Number(px)));
+  // Between beads there is nothing.
+  const [one, next] = beads;
+  expect(Number(/M([\d.-]+)/.exec(next.path)?.[1])).toBeGreaterThan(widest(one) + 1);
+});
+
+test('sheets that have not lain down are drawn apart, what is one solid never', () => {
+  const { at, body } = followed('slump', SHAPINGS.hollow);
+  const two = { ...body, shaping: undefined, layers: [...layers, ...layers] };
+  const flat = { ...at(0), down: null, shape: { ...at(0).shape, crown_m: 0, depth_m: 0.012, rim_m: 0 } };
+  const gap = (isSolid: boolean, lain: number | null): number => {
+    const { glass } = timedSection({ ...two, isSolid: () => isSolid }, { ...flat, lain }, box);
+    return Math.min(...heights(glass[0].path)) - Math.max(...heights(glass[1].path));
+  };
+  expect(gap(false, 0)).toBeCloseTo(3, 0);
+  expect(gap(false, 1)).toBeCloseTo(0, 0);
+  expect(gap(false, null)).toBeCloseTo(0, 0);
+  expect(gap(true, 0)).toBeCloseTo(0, 0);
 });
 
 test('parts stand as long as their relief is left', () => {

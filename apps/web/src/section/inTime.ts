@@ -1,11 +1,11 @@
 /** The section at one time of a firing, as SVG paths in the pixels of its drawing; pure arithmetic, so that it follows a finger. */
-import type { DrawnLayer, GlassAt, Shaping } from '@torvin/core';
+import { type DrawnLayer, type GlassAt, type Shaping, rowsOf } from '@torvin/core';
 import { places, top } from './ghost';
 import { type Box, type SectionGeometry, sectionGeometry } from './geometry';
 
 export interface TimedSection {
   drawn: SectionGeometry;
-  /** What lies, each layer a band, the lowest first; then what stands on it. */
+  /** What lies, the lowest first: sheets, and each rod, piece or bead of grains that has not run together yet; then what stands on it. */
   glass: { layer: number; path: string }[];
   /** The mould it settles into or the former it hangs over. */
   form: string | null;
@@ -16,6 +16,8 @@ export interface TimedBody {
   span_m: number;
   layers: readonly DrawnLayer[];
   shaping: Shaping | undefined;
+  /** Whether a layer, by its index, is of what was one solid before. */
+  isSolid(layer: number): boolean;
   /** The body at its end, which must have room too. */
   end: GlassAt;
 }
@@ -61,29 +63,86 @@ function roomOf({ layers, end, span_m }: TimedBody): { depth_m: number; width_m:
   };
 }
 
+/** Two sheets that have air between them still are drawn so far apart, px. */
+const AIR_PX = 3;
+const BEAD_SAMPLES = 8;
+
 export function timedSection(body: TimedBody, at: GlassAt, box: Box): TimedSection {
-  const { layers, span_m, shaping } = body;
+  const { layers, span_m, isSolid } = body;
   const drawn = sectionGeometry(span_m, layers, box, roomOf(body));
   const { x, y } = drawn;
   const from = standingFrom(layers);
   const lying = from > 0 ? layers.slice(0, from) : layers;
-  const deep_m = lying.reduce((sum, layer) => sum + layer.thickness_m * (layer.cover ?? 1), 0);
-  const foot = footOf(at, shaping);
+  const rows = rowsOf(lying);
   const { shape } = at;
-  const along = places(shape.width_m / 2, shape.rim_m);
-  const point = (x_m: number, z_m: number): string => `${x(x_m).toFixed(1)} ${y(z_m).toFixed(1)}`;
-  const edge = (share: number): string[] => along.map((place) => point(place, foot(place) + share * top(shape, place)));
-  let share = 0;
-  const glass = lying.map((layer, index) => {
-    const lower = edge(share);
-    share = Math.min(share + (layer.thickness_m * (layer.cover ?? 1)) / deep_m, 1);
-    return { layer: index, path: `M${edge(share).join('L')}L${lower.toReversed().join('L')}Z` };
+  const foot = footOf(at, body.shaping);
+  const lain = lyings(rows, lying, at, isSolid);
+  const deep_m = lying.reduce((sum, layer) => sum + layer.thickness_m * (layer.cover ?? 1), 0);
+  const [perMetre, perDepth] = [x(1) - x(0), y(0) - y(1)];
+  const air_m = AIR_PX / perDepth;
+  const wide = shape.width_m / span_m;
+  const half = shape.width_m / 2;
+  const height = (place: number, z_m: number, airs: number): string =>
+    `${x(place).toFixed(1)} ${y(foot(place) + (z_m * top(shape, place)) / deep_m + airs * air_m).toFixed(1)}`;
+  const along = places(half, shape.rim_m);
+  const glass = drawn.shapes.flatMap(({ layer, x: left, width, round }) => {
+    const laid = lain[layer] as Lying | undefined;
+    if (!laid) return [];
+    const { closed, z_m, deep_m: depth_m, airs } = laid;
+    const middle = ((left + width / 2 - x(0)) / perMetre) * wide;
+    // What closes its gaps grows as wide as it sinks.
+    const reach = ((width / perMetre) * wide * (layers[layer].thickness_m / depth_m)) / 2;
+    const [low, high] = [Math.max(middle - reach, -half), Math.min(middle + reach, half)];
+    const isBead = round > 0 && closed < 1;
+    const inside = isBead ? Array.from({ length: BEAD_SAMPLES - 1 }, (_, i) => low + ((i + 1) / BEAD_SAMPLES) * (high - low)) : along;
+    const on = [low, ...inside.filter((place) => place > low && place < high), high];
+    const plump = (place: number): number => (isBead ? 1 - (1 - closed) * (1 - Math.sqrt(Math.max(1 - ((place - middle) / reach) ** 2, 0))) : 1);
+    const edge = (sign: 1 | -1): string[] => on.map((place) => height(place, z_m + (depth_m / 2) * (1 + sign * plump(place)), airs));
+    return [{ layer, path: `M${edge(1).join('L')}L${edge(-1).toReversed().join('L')}Z` }];
   });
+  const lift_m = air_m * (lain.at(-1)?.airs ?? 0);
   const humps =
     from > 0 && shape.relief_m > 0
-      ? drawn.shapes.filter(({ layer }) => layer >= from).map((one) => ({ layer: one.layer, path: hump(one, at, foot, drawn) }))
+      ? drawn.shapes.filter(({ layer }) => layer >= from).map((one) => ({ layer: one.layer, path: hump(one, at, (place) => foot(place) + lift_m, drawn) }))
       : [];
   return { drawn, glass: [...glass, ...humps], form: formPath(body, drawn) };
+}
+
+/** How a layer lies: from where, how deep, how far its gaps are closed, and how much air is under it, in sheets that have not lain down. */
+interface Lying {
+  z_m: number;
+  deep_m: number;
+  closed: number;
+  airs: number;
+}
+
+/** Grains have closed as far as they have run together, rods and cut pieces as far as their relief is gone. */
+function lyings(
+  rows: readonly (readonly number[])[],
+  lying: readonly DrawnLayer[],
+  { film, relief, edges, lain }: GlassAt,
+  isSolid: TimedBody['isSolid'],
+): Lying[] {
+  const all: Lying[] = [];
+  let [z_m, airs] = [0, 0];
+  rows.forEach((row, at) => {
+    const covered = Math.min(
+      row.reduce((sum, index) => sum + (lying[index].cover ?? 1), 0),
+      1,
+    );
+    if (at > 0 && !(isSolid(row[0]) && isSolid(rows[at - 1][0]))) airs += 1 - (lain ?? 1);
+    let deepest_m = 0;
+    for (const index of row) {
+      const { form, thickness_m } = lying[index];
+      const isGrains = form === 'frit' || form === 'powder';
+      const closed = isSolid(index) ? 1 : isGrains && film !== null ? Math.min(film, 1) : Math.max(edges, 1 - (relief ?? 1));
+      const deep_m = thickness_m * (1 - closed + closed * covered);
+      all[index] = { z_m, deep_m, closed, airs };
+      deepest_m = Math.max(deepest_m, deep_m);
+    }
+    z_m += deepest_m;
+  });
+  return all;
 }
 
 const HUMP_SAMPLES = 12;

@@ -111,7 +111,7 @@ function OneField({ field, value, onChange, onBlur, error, shelves }: OneFieldPr
         />
       );
     case 'colour':
-      return <Colour label={label} value={typed} onChange={onChange} error={error} testID={testID} />;
+      return <Colour label={label} value={typed} onChange={onChange} error={error} hint={hint} testID={testID} />;
     default:
       return (
         <Field
@@ -145,7 +145,17 @@ function WithError({ error, testID, children }: { error?: string; testID: string
 const PICKER_PX = 56;
 
 /** Picked from the browser's palette, or written; said in words besides. */
-function Colour({ label, value, onChange, error, testID }: { label: string; value: string; onChange(value: string): void; error?: string; testID: string }) {
+interface ColourProps {
+  label: string;
+  value: string;
+  onChange(value: string): void;
+  error?: string;
+  /** Where nothing is written yet. */
+  hint?: string;
+  testID: string;
+}
+
+function Colour({ label, value, onChange, error, hint = '# and six hexadecimal digits', testID }: ColourProps) {
   return (
     <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.medium }}>
       {createElement('input', {
@@ -156,7 +166,7 @@ function Colour({ label, value, onChange, error, testID }: { label: string; valu
         style: { width: PICKER_PX, height: PICKER_PX, padding: 2, border: 'none', background: 'none', flexShrink: 0 },
         onChange: (event: { target: HTMLInputElement }) => onChange(event.target.value),
       })}
-      <Field label={label} value={value} onChange={onChange} error={error} hint={colourWords(value) || '# and six hexadecimal digits'} testID={testID} />
+      <Field label={label} value={value} onChange={onChange} error={error} hint={colourWords(value) || hint} testID={testID} />
     </View>
   );
 }

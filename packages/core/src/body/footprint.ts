@@ -105,3 +105,35 @@ export function sidesOf(footprint: Footprint): [number, number] {
     ? [narrow, Math.max(footprint.width_m, footprint.length_m)]
     : [narrow, footprintSpan(footprint)];
 }
+
+/** The same outline by a factor in both directions. */
+export function scaledBy(footprint: Footprint, by: number): Footprint {
+  switch (footprint.shape) {
+    case 'disc':
+      return { shape: 'disc', diameter_m: footprint.diameter_m * by };
+    case 'polygon':
+      return { shape: 'polygon', corners_m: footprint.corners_m.map(([x, y]) => [x * by, y * by] as const) };
+    default:
+      return { ...footprint, width_m: footprint.width_m * by, length_m: footprint.length_m * by };
+  }
+}
+
+/** The outline with so much off all round; of a polygon one of as much less area, by Steiner's formula. */
+export function insetBy(footprint: Footprint, by_m: number): Footprint {
+  switch (footprint.shape) {
+    case 'disc':
+      return { shape: 'disc', diameter_m: footprint.diameter_m - 2 * by_m };
+    case 'polygon': {
+      const area = footprintArea(footprint);
+      return scaledBy(footprint, Math.sqrt(Math.max(area - footprintPerimeter(footprint) * by_m + Math.PI * by_m ** 2, 0) / area));
+    }
+    default:
+      return { ...footprint, width_m: footprint.width_m - 2 * by_m, length_m: footprint.length_m - 2 * by_m };
+  }
+}
+
+/** Whether one outline lies within another by the sides of their boxes. */
+export const fitsWithin = (small: Footprint, large: Footprint): boolean =>
+  footprintArea(small) < footprintArea(large) + 1e-12 &&
+  footprintSpan(small) < footprintSpan(large) * Math.SQRT2 + 1e-9 &&
+  footprintNarrow(small) < footprintNarrow(large) + 1e-9;

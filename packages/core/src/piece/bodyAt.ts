@@ -1,7 +1,8 @@
 /** The body that a firing of a piece meets: what the steps before it have made. */
 import { type Outcome, found, refused } from '../problem';
 import type { Body } from '../schedule/firingCase';
-import { type BodyNow, bodiesAfter, bodyOf, nothingYet } from './bodyNow';
+import { bodiesAfter } from './bodiesAfter';
+import { type BodyNow, bodyOf, nothingYet } from './bodyNow';
 import type { PieceDocument } from './document';
 import { placeOf } from './journey';
 import type { NamedGlass } from './shelf';

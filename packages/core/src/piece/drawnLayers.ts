@@ -24,18 +24,30 @@ export interface DrawnLayer {
 export interface DrawnBody {
   footprint: Footprint;
   layers: DrawnLayer[];
+  crown_m: number;
+}
+
+/** What of a body shows from the side. */
+export interface BodyProfile extends Pick<BodyNow, 'footprint' | 'layers' | 'solid' | 'heated'> {
+  /** Of a casting, where it is thickest, m; null of everything else. */
+  thickest_m: number | null;
   /** How far its middle stands over its rim, m; under it, as in a bowl, negative. */
   crown_m: number;
 }
 
+export function bodyProfile({ footprint, layers, solid, heated, casting, formed }: BodyNow): BodyProfile {
+  const down_m = formed?.down_m ?? 0;
+  return { footprint, layers, solid, heated, thickest_m: casting?.thickest_m ?? null, crown_m: formed?.shaping.kind === 'former' ? down_m : -down_m };
+}
+
 /** What the steps so far have made of it. */
-export function drawnBody({ footprint, layers, solid: { from, to }, casting, formed }: BodyNow, shelf: Shelf | undefined): DrawnBody {
-  const drawn = drawnLayers(layers, shelf).map((layer, i) => (i >= from && i < to ? melted(layer) : layer));
+export function drawnBody({ footprint, layers, solid: { from, to }, heated, thickest_m, crown_m }: BodyProfile, shelf: Shelf | undefined): DrawnBody {
+  const isCold = (i: number): boolean => i < heated.from || i >= heated.to;
+  const drawn = drawnLayers(layers, shelf, isCold).map((layer, i) => (i >= from && i < to ? melted(layer) : layer));
   // What has filled a mould is drawn as deep as its thickest section, in the colour of the most of it.
   const most = drawn.reduce<DrawnLayer | null>((deepest, one) => (deepest && deepest.thickness_m >= one.thickness_m ? deepest : one), null);
-  const solid = casting && most ? [{ name: most.name, colour: most.colour, thickness_m: casting.thickest_m }] : drawn;
-  const down_m = formed?.down_m ?? 0;
-  return { footprint, layers: solid, crown_m: formed?.shaping.kind === 'former' ? down_m : -down_m };
+  const solid = thickest_m !== null && most ? [{ name: most.name, colour: most.colour, thickness_m: thickest_m }] : drawn;
+  return { footprint, layers: solid, crown_m };
 }
 
 /** Grains and rods that have run together lie as a sheet does. */
@@ -48,14 +60,14 @@ const UNKNOWN_COLOUR = '#9AA8A2';
 /** Of a glass that the shelf does not know, kg/m³: how deep its grains are drawn. */
 const UNKNOWN_DENSITY_kg_m3 = 2500;
 
-/** The layers as they are drawn, with the names and colours that the shelf has for them now. */
-export function drawnLayers(layers: readonly LaidLayer[], shelf: Shelf | undefined): DrawnLayer[] {
+/** The layers as they are drawn, with the names and colours that the shelf has for them now. isCold: of those, by index, that no firing has struck yet. */
+export function drawnLayers(layers: readonly LaidLayer[], shelf: Shelf | undefined, isCold: (index: number) => boolean = () => false): DrawnLayer[] {
   const named = shelf ? namedGlasses(shelf) : [];
-  return layers.map((layer) => {
+  return layers.map((layer, i) => {
     const glass = shelf?.glasses.find(({ id }) => id === layer.glassId);
     return {
       name: glass?.name ?? layer.glassId,
-      colour: glass?.colour ?? UNKNOWN_COLOUR,
+      colour: (isCold(i) ? glass?.coldColour : undefined) ?? glass?.colour ?? UNKNOWN_COLOUR,
       thickness_m: layerDepth(layer, named.find(({ id }) => id === layer.glassId)?.constants.density_kg_m3 ?? UNKNOWN_DENSITY_kg_m3),
       form: layer.form,
       ...('cover' in layer && layer.cover !== undefined ? { cover: layer.cover } : {}),

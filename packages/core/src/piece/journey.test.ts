@@ -4,12 +4,16 @@ import { bodyFigures } from '../body/body';
 import { TYPICAL_FAMILIES } from '../glass/families';
 import { type Outcome, valueOf } from '../problem';
 import { LOOKS, RECIPES } from '../look/recipes/all';
-import { type AfterStep, bodiesAfter, bodyOf, isOnePiece, isSealed } from './bodyNow';
+import { type AfterStep, bodiesAfter } from './bodiesAfter';
+import { bodyOf, isOnePiece, isSealed } from './bodyNow';
 import { type Edited, addLayer, addStep, changeStep, moveLayer, moveStep, removeLayer, removeStep, tellDone, tellMeasured } from './commands';
 import { type BenchStep, type JourneyStep, type LaidLayer, PARTS_AT_MOST, type PieceDocument, type PlannedStep, STEPS_AT_MOST } from './document';
 import { METRIC } from '../units/convert';
 import { asJourney, FIRST_LAID_ID, laidLayers } from './journey';
-import { bodyWords } from './stepWords';
+import { drawnBody, bodyProfile } from './drawnLayers';
+import { ledgerOf, ledgerWords } from './ledger';
+import { bodyWords, strikeWords } from './stepWords';
+import { touchingWords } from './touching';
 
 const GLASSES = ['clear', 'rose', 'heavy'].map((id, i) => ({
   id,
@@ -114,13 +118,20 @@ test('what is laid on is what is there and all that was taken, within a thousand
     fc.property(journeys, (doc) => {
       let laid = 0;
       let taken = 0;
-      for (const after of bodiesAfter(doc, GLASSES)) {
+      const all = bodiesAfter(doc, GLASSES);
+      for (const after of all) {
         laid += after.laid_kg;
         taken += after.taken.reduce((sum, { mass_kg }) => sum + mass_kg, 0);
         expect(Math.abs(laid - taken - weighed(after))).toBeLessThanOrEqual(1e-3 * laid);
         for (const { mass_kg } of after.taken) expect(mass_kg).toBeGreaterThan(0);
+        for (const { from, to } of [after.body.solid, after.body.heated])
+          expect([from >= 0, to <= after.body.layers.length, from <= to]).toEqual([true, true, true]);
         if (!after.problem) for (const { as } of after.taken) KINDS_SEEN.set(as, (KINDS_SEEN.get(as) ?? 0) + 1);
       }
+      const ledger = ledgerOf(all);
+      const gone = ledger.taken.reduce((sum, { mass_kg }) => sum + mass_kg, 0);
+      expect(Math.abs(ledger.laid_kg - gone - ledger.left_kg)).toBeLessThanOrEqual(1e-3 * ledger.laid_kg);
+      expect(new Set(ledger.taken.map(({ as }) => as)).size).toBe(ledger.taken.length);
     }),
     { numRuns: 300, seed: 15 },
   );
@@ -247,6 +258,58 @@ test('a body says how it holds, what its faces are like, how it is shaped and wh
   );
   expect(words(base, fused, slumped)).toBe('One solid; what air is in its seams is sealed in; 12 mm down.');
   expect(words(base, fused, { ...slumped, measured: { down_m: 0.005 } } as JourneyStep)).toMatch(/; 5 mm down, as measured\.$/);
+});
+
+describe('of a body', () => {
+  const base = laid('l', [sheet('a'), sheet('b'), bars]);
+  const name = (id: string): string => ({ clear: 'Clear', rose: 'Rose' })[id] ?? id;
+  const touching = (doc: PieceDocument): string[] => touchingWords(last(doc).body, name);
+  const shelf = {
+    ...{ families: [], kilns: [], controllers: [], stripTests: [], releases: [] },
+    glasses: ['clear', 'rose'].map((id) => ({
+      ...{ id, name: name(id), familyId: 'f', colour: '#c7657f', contents: [] },
+      ...(id === 'rose' ? { coldColour: '#e6d3cc' } : {}),
+    })),
+  };
+  const colours = (doc: PieceDocument): string[] => drawnBody(bodyProfile(last(doc).body), shelf).layers.map(({ colour }) => colour);
+
+  test('its ledger is one sum of all that was laid on and taken, in the units of the studio', () => {
+    const doc = pieceOf(
+      laid('l', [sheet('a')]),
+      hand('c', { kind: 'cut', kerf_m: 0.002, cut: { to: 'outline', outline: { shape: 'rectangle', width_m: 0.16, length_m: 0.1 } } }),
+      hand('g', { kind: 'grind', at: 'up', depth_m: 0.001 }),
+    );
+    // 20 × 10 × 0.3 cm³ at 2.5 g/cm³; 4 × 10 cm off, of it 0.2 × (16 + 10) × 2 cm mud; 0.1 cm off the rest.
+    const ledger = ledgerOf(bodiesAfter(doc, GLASSES));
+    expect(ledger.laid_kg).toBeCloseTo(0.15, 9);
+    expect(Object.fromEntries(ledger.taken.map(({ as, mass_kg }) => [as, Math.round(mass_kg * 1e7) / 1e4]))).toEqual({ kerf: 7.8, offcut: 22.2, ground: 40 });
+    expect(ledger.left_kg).toBeCloseTo(0.08, 9);
+    expect(ledgerWords(ledger, METRIC)).toBe('Laid on 150 g − 8 g kerf − 22 g cut off − 40 g ground off = 80 g.');
+    expect(ledgerWords(ledger, { ...METRIC, mass: 'oz' })).toMatch(/^Laid on 5\.3 oz − .* = 2\.8 oz\.$/);
+    expect(ledgerWords(ledgerOf(bodiesAfter(pieceOf(base), GLASSES)), METRIC)).toBeNull();
+  });
+
+  test('is told what touches, as long as it is no seam', () => {
+    expect(touching(pieceOf(base))).toEqual(['Clear on the shelf', 'Clear on Clear', 'Rose on Clear']);
+    const fused = [base, firing('f', 'fullFuse')];
+    expect(touching(pieceOf(...fused))).toEqual(['Clear on the shelf']);
+    expect(touching(pieceOf(...fused, hand('x', { kind: 'turn' }), laid('m', [bars])))).toEqual(['Rose on the shelf', 'Rose on Clear']);
+    expect(touching(pieceOf(hand('w', { kind: 'wait', for_s: 60 })))).toEqual([]);
+  });
+
+  test('glass that strikes is of another colour before it was fused, and after a slump alone still is', () => {
+    expect(colours(pieceOf(base))).toEqual(['#c7657f', '#c7657f', '#e6d3cc']);
+    expect(strikeWords(last(pieceOf(base)).body, shelf)).toBe('Rose is not its own colour yet: it strikes at its first fuse.');
+    const slumped = pieceOf(laid('l', [sheet('a', 'rose')]), firing('s', 'slump', { setup: { kind: 'overMould' } as never }));
+    expect(colours(slumped)).toEqual(['#e6d3cc']);
+    const fused = pieceOf(base, firing('f', 'tack'));
+    expect(colours(fused)).toEqual(['#c7657f', '#c7657f', '#c7657f']);
+    expect(strikeWords(last(fused).body, shelf)).toBe('');
+    // What is laid under it later is cold, and what was fused stays as it is through turning, grinding and blasting.
+    const more = pieceOf(base, firing('f', 'fullFuse'), hand('g', { kind: 'grind', at: 'up', depth_m: 0.0005 }), laid('m', [bars], 'below'));
+    expect(new Set(colours(more).slice(1))).toEqual(new Set(['#c7657f']));
+    expect(colours(more)[0]).toBe('#e6d3cc');
+  });
 });
 
 describe('a command', () => {

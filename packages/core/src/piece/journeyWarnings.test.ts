@@ -7,7 +7,7 @@ import { drapeAfter, workToDrape, workToSag } from '../flow/sag';
 import { STUDIO_KILN } from '../testCases';
 import { METRIC } from '../units/convert';
 import { bodyBefore } from './bodyAt';
-import { bodiesAfter } from './bodyNow';
+import { bodiesAfter } from './bodiesAfter';
 import { type Edited, addStep, changeLayer, moveStep, removeStep, tellDone, tellMeasured } from './commands';
 import type { JourneyStep, LaidLayer, PieceDocument, PlannedStep } from './document';
 import { firingOf, firingsOf } from './journey';

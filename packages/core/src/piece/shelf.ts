@@ -19,6 +19,8 @@ export interface ShelfGlass {
   name: string;
   familyId: string;
   colour: string;
+  /** Before its first firing, where it is another then. */
+  coldColour?: string;
   contents: Content[];
 }
 

@@ -3,7 +3,9 @@ import { RECIPES } from '../look/recipes/all';
 import type { Units } from '../units/convert';
 import { formatDuration, formatLength, formatMass, text } from '../units/format';
 import type { BenchStep, CleanedOff, Face, HandKind, JoinedBy, JourneyStep, LookedWith } from './document';
-import { type BodyNow, type Surface, type Taken, hasSolid, isOnePiece, isSealed } from './bodyNow';
+import { type BodyNow, type Surface, hasSolid, isOnePiece, isSealed } from './bodyNow';
+import type { Taken } from './doing';
+import type { Shelf } from './shelf';
 import { footprintWords } from './words';
 
 export const HAND_NAMES: Record<HandKind, string> = {
@@ -116,6 +118,15 @@ function heldWords(now: BodyNow): string {
     : now.layers.length === 1
       ? 'loose glass'
       : 'loose layers, which vent at their rims';
+}
+
+/** Of its glasses those that have not struck yet, in a sentence each; nothing where there is none. */
+export function strikeWords({ layers, heated }: BodyNow, shelf: Shelf): string {
+  const cold = new Set(layers.filter((_, i) => i < heated.from || i >= heated.to).map(({ glassId }) => glassId));
+  return shelf.glasses
+    .filter(({ id, coldColour }) => cold.has(id) && coldColour !== undefined)
+    .map(({ name }) => `${name} is not its own colour yet: it strikes at its first fuse.`)
+    .join(' ');
 }
 
 /** What a body is by now, in one sentence: how it holds, its faces, its shape, and which way it lies. */

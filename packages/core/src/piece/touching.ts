@@ -1,5 +1,6 @@
 /** Which layers of a lay-up touch. */
 import { closes, rowsOf } from '../body/layers';
+import type { BodyNow } from './bodyNow';
 import { standingFrom } from './bodyOf';
 import type { LaidLayer } from './document';
 
@@ -19,4 +20,18 @@ export function touchingLayers(layers: readonly LaidLayer[]): [lower: number, up
     ),
     ...layers.slice(lying.length).flatMap((_, i) => under(rows.length - 1, lying.length + i)),
   ];
+}
+
+/**
+ * Contacts in words, each pair of glasses once, from the shelf up: 'Clear on the shelf', 'Straw on Clear', 'Straw beside Clear'.
+ * Seams within what is one solid already are none any more; a casting is all of one.
+ */
+export function touchingWords({ layers, solid, casting }: Pick<BodyNow, 'layers' | 'solid' | 'casting'>, nameOf: (glassId: string) => string): string[] {
+  if (casting) return [];
+  const name = (index: number): string => nameOf(layers[index].glassId);
+  const isSolid = (index: number): boolean => index >= solid.from && index < solid.to;
+  const [onShelf = []] = rowsOf(layers);
+  const contacts = touchingLayers(layers).filter(([lower, upper]) => !(isSolid(lower) && isSolid(upper)));
+  const words = contacts.map(([lower, upper]) => `${name(upper)} ${sideBySide(layers, lower, upper) ? 'beside' : 'on'} ${name(lower)}`);
+  return [...new Set([...onShelf.map((index) => `${name(index)} on the shelf`), ...words])];
 }

@@ -87,6 +87,10 @@ const glasses = kind({
     SOURCE,
     { as: 'record', key: 'familyId', label: 'Family', of: 'families', testID: 'glass-family' },
     { as: 'colour', key: 'colour', label: 'Colour as drawn', testID: 'glass-colour' },
+    {
+      ...{ as: 'colour', key: 'coldColour', label: 'Colour before its first firing', testID: 'glass-cold-colour' },
+      ...{ optional: true, hint: 'left empty, it is the same; of glass that strikes it is another' },
+    },
     { as: 'lengths', key: 'thicknesses_m', label: 'Sheet thicknesses', hint: 'between them a ;', testID: 'glass-sizes' },
     { as: 'several', key: 'forms', label: 'Comes as', options: asOptions(LAYER_FORMS, (form) => FORM_NAMES[form]), testID: 'glass-form' },
     { as: 'several', key: 'contents', label: 'Contains', options: asOptions(CONTENTS, (content) => content), testID: 'glass-content' },
@@ -100,7 +104,8 @@ const glasses = kind({
     contents: [],
     coated: false,
   }),
-  about: ({ familyId, contents, coated }, { nameOf }) => [nameOf('families', familyId), ...contents, ...(coated ? ['coated'] : [])].join(', '),
+  about: ({ familyId, contents, coated, coldColour }, { nameOf }) =>
+    [nameOf('families', familyId), ...contents, ...(coated ? ['coated'] : []), ...(coldColour ? ['strikes'] : [])].join(', '),
   inPieces: 'glassId',
   names: ({ familyId }) => [{ kind: 'families', id: familyId, path: 'familyId' }],
 });

@@ -3,7 +3,8 @@
  * gives way: 'soft-90', a family and a kiln, becomes 'soft-90' and 'soft-90-kiln'; then '-kiln-2' and so on.
  */
 import type { JourneyStep } from '@torvin/core';
-import type { PieceDoc, Snapshot } from '../documents';
+import type { Snapshot } from '../documents';
+import type { PieceDoc } from '../pieces';
 import { KINDS, type KindName } from './all';
 
 /** Where and what a piece names of a kind; a part may name none. */

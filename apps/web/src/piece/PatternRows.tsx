@@ -1,0 +1,49 @@
+/** The studio's patterns, where a new piece is made: from each, one like it is started. */
+import { drawnBody, footprintWords } from '@torvin/core';
+import type { Shelves } from '@torvin/schema';
+import { View } from 'react-native';
+import { usePieceRows } from '@/data/pieces';
+import { useUnits } from '@/data/studio';
+import { SectionDrawing } from '@/section/SectionDrawing';
+import { space } from '@/theme/theme';
+import { LinkRow } from '@/ui/LinkRow';
+import { Words } from '@/ui/Words';
+import { layersWords } from './describe';
+
+const FACE = { width: 88, height: 48 };
+/** Of more the list of all of them is the better place to look. */
+const SHOWN_AT_MOST = 4;
+
+export function PatternRows({ shelves }: { shelves: Shelves }) {
+  const units = useUnits();
+  const { rows = [], total } = usePieceRows({ show: 'patterns', sort: 'name' });
+  const patterns = rows.filter(({ patternAt }) => patternAt !== null);
+  if (patterns.length === 0) return null;
+  return (
+    <View style={{ gap: space.small }} testID="patterns">
+      <Words size="title" bold role="heading" aria-level={2}>
+        From a pattern
+      </Words>
+      <View role="list">
+        {patterns.slice(0, SHOWN_AT_MOST).map(({ id, name, footprint, laid, profile }) => (
+          <LinkRow key={id} href={`/pieces/${id}?another=yes`} inset={0} testID="pattern-link">
+            <SectionDrawing {...drawnBody(profile, shelves)} {...FACE} small />
+            <View style={{ flex: 1 }}>
+              <Words bold numberOfLines={1}>
+                {name}
+              </Words>
+              <Words size="label" tone="muted" numberOfLines={1}>
+                {`${footprintWords(footprint, units.length)} · ${layersWords(laid)}`}
+              </Words>
+            </View>
+          </LinkRow>
+        ))}
+        {total > SHOWN_AT_MOST && (
+          <LinkRow href="/pieces?show=patterns" inset={0} testID="all-patterns">
+            <Words>{`All ${total} patterns`}</Words>
+          </LinkRow>
+        )}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,151 @@
+/** The body as it is after each step of its journey: a pure fold, never stored. */
+import { type Casting, bodyFigures } from '../body/body';
+import { RECIPES } from '../look/recipes/all';
+import type { Shaping } from '../look/shaping';
+import type { Problem } from '../problem';
+import type { Body } from '../schedule/firingCase';
+import { AS_MADE, type BodyNow, type Formed, NO_HOLES, asSlab, bodyOf, hasSolid, isOnePiece, massNow, nothingYet } from './bodyNow';
+import { levelled, runOut } from './bodyOf';
+import type { JourneyStep, LaidLayer, LayStep, PieceDocument, PlannedStep } from './document';
+import { type Change, type Doing, NOT_ONE, NOTHING_THERE, type Taken, doing, unlike } from './doing';
+import { blast, cut, drill, fill, offFace, offRim, turn } from './handWork';
+import type { NamedGlass } from './shelf';
+import { HOLDS } from './undoes';
+
+export interface AfterStep {
+  step: JourneyStep;
+  body: BodyNow;
+  /** What lies in the body after it, kg. */
+  mass_kg: number;
+  /** What it put on, kg. */
+  laid_kg: number;
+  taken: Taken[];
+  /** Why it cannot be done so; the body is then as it was before. */
+  problem: Problem | null;
+}
+
+function lay(before: BodyNow, { side, layers }: LayStep, glasses: readonly NamedGlass[]): Doing {
+  if (layers.length === 0) return doing(before);
+  const now = asSlab(before, glasses);
+  if (side === 'above') return doing({ ...now, layers: [...now.layers, ...layers] });
+  const over = ({ from, to }: BodyNow['solid']): BodyNow['solid'] => (to > from ? { from: from + layers.length, to: to + layers.length } : { from, to });
+  return doing({ ...now, layers: [...layers, ...now.layers], solid: over(now.solid), heated: over(now.heated) });
+}
+
+/** How far a shaping brings the glass down, m; null for those that are no bending. */
+const downOf = (shaping: Shaping): number | null => (shaping.kind === 'hollow' ? shaping.depth_m : shaping.kind === 'former' ? shaping.drop_m : null);
+
+function formedBy(now: BodyNow, step: PlannedStep): Formed | null {
+  const { setup, look, measured } = step;
+  const shaping = setup.shaping;
+  const planned = shaping ? downOf(shaping) : null;
+  if (shaping && planned !== null && RECIPES[look].asks?.kind === shaping.kind)
+    return { by: step, shaping, down_m: measured?.down_m ?? planned, isMeasured: measured !== undefined };
+  return RECIPES[look].stays || HOLDS.includes(setup.kind) ? now.formed : null;
+}
+
+/** Glass that flows closes its holes: as much of it as there is, over all of the outline. */
+function closed(now: BodyNow, glasses: readonly NamedGlass[]): BodyNow {
+  if (now.holes.mass_kg === 0) return now;
+  const left = 1 - now.holes.mass_kg / (massNow(now, glasses) + now.holes.mass_kg);
+  const layers = now.layers.map((layer): LaidLayer => {
+    if ('thickness_m' in layer) return { ...layer, thickness_m: layer.thickness_m * left };
+    return 'diameter_m' in layer ? { ...layer, diameter_m: layer.diameter_m * left } : { ...layer, perArea_kg_m2: layer.perArea_kg_m2 * left };
+  });
+  return { ...now, layers, casting: now.casting && { ...now.casting, volume_m3: now.casting.volume_m3 * left }, holes: NO_HOLES };
+}
+
+function fire(before: BodyNow, step: PlannedStep, glasses: readonly NamedGlass[]): Doing {
+  const recipe = RECIPES[step.look];
+  if (recipe.ware || before.layers.length === 0) return doing(before);
+  const now = recipe.flows ? closed(before, glasses) : before;
+  const mass_kg = massNow(now, glasses);
+  const formed = formedBy(now, step);
+  const flowing = recipe.puddle ?? recipe.fills;
+  // What is strewn on a solid sticks to it by a polish already.
+  const sticks = recipe.joins || (hasSolid(now) && step.look === 'firePolish');
+  const solid = sticks ? { from: 0, to: now.layers.length } : now.solid;
+  // A colour strikes at the heat of a fuse, not at that of a slump.
+  const heated = recipe.joins || step.look === 'firePolish' ? { from: 0, to: now.layers.length } : now.heated;
+  const softens = recipe.group !== 'shaped' && !recipe.stays;
+  const faces: BodyNow['faces'] = softens ? { up: AS_MADE, down: now.faces.down } : now.faces;
+  const level = recipe.levels && !now.casting ? levelled(now.layers) : now.layers;
+  const fired: BodyNow = { ...now, layers: level, solid, heated, formed, faces, apart: recipe.joins ? 1 : now.apart };
+  if (!flowing) return doing(fired);
+  const made = bodyOf({ ...fired, formed: null }, glasses);
+  if (!made.ok) return made;
+  const ran = runOut(made.value.body, step);
+  // A firing that cannot be leaves it as it was laid.
+  if (ran === made.value.body) return doing(fired);
+  const { casting, footprint, dammed = false } = ran;
+  const layers = casting ? fired.layers : fired.layers.map((layer, i): LaidLayer => asSheet(layer, ran.layers[i]));
+  const flowed: BodyNow = { ...fired, footprint, dammed, layers, casting: casting ? withoutGlass(casting) : null, formed: null };
+  return doing(flowed, { as: 'leftBehind', mass_kg: Math.max(mass_kg - massNow(flowed, glasses), 0) });
+}
+
+const withoutGlass = ({ glass: _glass, ...rest }: Casting): Omit<Casting, 'glass'> => rest;
+
+/** A layer that has become a sheet of so much. */
+function asSheet({ id, glassId, name }: LaidLayer, became: Body['layers'][number] | undefined): LaidLayer {
+  const thickness_m = became && 'thickness_m' in became ? became.thickness_m : 0;
+  return { id, glassId, ...(name ? { name } : {}), form: 'sheet', thickness_m };
+}
+
+function done(now: BodyNow, step: JourneyStep, glasses: readonly NamedGlass[]): Doing {
+  switch (step.kind) {
+    case 'lay':
+      return lay(now, step, glasses);
+    case 'fire':
+      return fire(now, step, glasses);
+    case 'turn':
+      return turn(now);
+    case 'cut':
+      return cut(now, step.cut, step.kerf_m, glasses);
+    case 'grind':
+    case 'polish': {
+      const as = step.kind === 'grind' ? 'ground' : 'polished';
+      return step.at === 'rim' ? offRim(now, step.depth_m, as, glasses) : offFace(now, step.at, step.depth_m, as, glasses);
+    }
+    case 'blast':
+      return blast(now, step, glasses);
+    case 'drill':
+      return drill(now, step.hole_m, step.count, glasses);
+    case 'fill':
+      return fill(now, step, glasses);
+    case 'clean':
+    case 'look':
+    case 'wait':
+      return doing(now);
+    case 'join':
+      return now.layers.length === 0 ? unlike(NOTHING_THERE) : isOnePiece(now) ? doing(now) : unlike(NOT_ONE);
+  }
+}
+
+/** What a step lays on, kg, by its own measures. */
+function laidBy(step: JourneyStep, { footprint }: BodyNow, glasses: readonly NamedGlass[]): number {
+  if (step.kind === 'fill') return step.mass_kg;
+  if (step.kind !== 'lay' || step.layers.length === 0) return 0;
+  const alone = bodyOf({ ...nothingYet({ footprint, dammed: false }), layers: step.layers }, glasses);
+  return alone.ok ? bodyFigures(alone.value.body).mass_kg : 0;
+}
+
+/** Where what a step took was weighed, that is what it took. */
+function asTold({ body, taken = [] }: Change, step: JourneyStep): Required<Change> {
+  const told_kg = step.kind === 'fire' ? undefined : step.took?.mass_kg;
+  const reckoned_kg = taken.reduce((sum, { mass_kg }) => sum + mass_kg, 0);
+  if (told_kg === undefined || reckoned_kg === 0) return { body, taken };
+  const by = told_kg / reckoned_kg;
+  return { body: { ...body, lost_kg: body.lost_kg + told_kg - reckoned_kg }, taken: taken.map(({ as, mass_kg }) => ({ as, mass_kg: mass_kg * by })) };
+}
+
+/** The body after each step of a journey, in its order. glasses: those of the shelf. */
+export function bodiesAfter(doc: Pick<PieceDocument, 'footprint' | 'dammed' | 'journey'>, glasses: readonly NamedGlass[]): AfterStep[] {
+  let now = nothingYet(doc);
+  return doc.journey.map((step) => {
+    const outcome = done(now, step, glasses);
+    const laid_kg = outcome.ok ? laidBy(step, now, glasses) : 0;
+    const told = outcome.ok ? asTold(outcome.value, step) : { body: now, taken: [] };
+    now = told.body;
+    return { step, body: now, mass_kg: massNow(now, glasses), laid_kg, taken: told.taken, problem: outcome.ok ? null : outcome.problem };
+  });
+}

@@ -1,0 +1,325 @@
+/** Pieces: what is laid, worked and fired in which order, how they are filed, and how lists show them. */
+import {
+  LAYERS_AT_MOST,
+  LOOKS,
+  type LaidLayer,
+  type PieceDocument,
+  type PlannedStep,
+  SETUP_KINDS,
+  STEPS_AT_MOST,
+  WETS,
+  type Cutting,
+  CLEANED_OFF,
+  firesNoGlass,
+  firingsOf,
+  formatLength,
+  JOINED_BY,
+  type JourneyStep,
+  laidLayers,
+  LOOKED_WITH,
+  layerDepth,
+  text,
+  asJourney,
+  type BodyNow,
+  type BodyProfile,
+  type NamedGlass,
+  bodiesAfter,
+  nothingYet,
+  bodyProfile,
+} from '@torvin/core';
+import { z } from 'zod';
+import { count, DEEPEST_M, figure, FootprintSchema, id, instant, oneOf, quantity, SchoolSchema, ShapingSchema, words } from '@torvin/core/contract';
+import { nextStep } from './waits';
+
+export const SHEET_RANGE_M = { least: 0.0005, most: 0.025 } as const;
+export const SIZE_RANGE_M = { least: 0.02, most: 2 } as const;
+export const ROD_RANGE_M = { least: 0.0005, most: 0.05 } as const;
+export const GRAIN_RANGE_KG_M2 = { least: 0.01, most: 1000 } as const;
+export const OVERHANG_RANGE_M = { least: 0, most: 0.05 } as const;
+export const COVER_RANGE = { least: 0.01, most: 1 } as const;
+export const PIECES_AT_MOST = 500;
+
+export const recordId = (name: string) => words(name, 60, 1);
+const laid = { id, glassId: recordId('Glass'), name: words('Name of the layer', 40, 1).optional() };
+const sheet_m = quantity('Thickness', 'm', SHEET_RANGE_M.least, SHEET_RANGE_M.most);
+const cover = quantity('Cover', '', COVER_RANGE.least, COVER_RANGE.most);
+const rod = { ...laid, diameter_m: quantity('Diameter', 'm', ROD_RANGE_M.least, ROD_RANGE_M.most), cover: cover.optional() };
+const grains = {
+  ...laid,
+  perArea_kg_m2: quantity('Mass per area', 'kg/m²', GRAIN_RANGE_KG_M2.least, GRAIN_RANGE_KG_M2.most),
+  grain_m: quantity('Grain', 'm', 1e-5, 0.03).optional(),
+  cover: cover.optional(),
+};
+
+export const LaidLayerSchema = z
+  .discriminatedUnion('form', [
+    z.strictObject({ form: z.literal('sheet'), ...laid, thickness_m: sheet_m, coated: oneOf('Coated side', ['up', 'down']).optional() }),
+    z.strictObject({
+      form: z.literal('cap'),
+      ...laid,
+      thickness_m: sheet_m,
+      overhang_m: quantity('Overhang', 'm', OVERHANG_RANGE_M.least, OVERHANG_RANGE_M.most).optional(),
+    }),
+    z.strictObject({
+      form: z.literal('pieces'),
+      ...laid,
+      thickness_m: sheet_m,
+      cover,
+      count: quantity('Number of pieces', '', 1, PIECES_AT_MOST).int({ error: 'The number of pieces must be whole.' }),
+    }),
+    z.strictObject({ form: z.literal('rod'), ...rod }),
+    z.strictObject({ form: z.literal('stringer'), ...rod }),
+    z.strictObject({ form: z.literal('frit'), ...grains }),
+    z.strictObject({ form: z.literal('powder'), ...grains }),
+  ])
+  .meta({ id: 'LaidLayer' }) satisfies z.ZodType<LaidLayer>;
+
+const stepName = words('Name of the step', 40, 1).optional();
+
+/** A firing of a journey. */
+export const StepSchema = z
+  .strictObject({
+    kind: z.literal('fire'),
+    id,
+    name: stepName,
+    look: oneOf('Look', LOOKS),
+    setup: z.strictObject({
+      kind: oneOf('Set-up', SETUP_KINDS),
+      paper: z.boolean(),
+      wet: oneOf('What is wet', WETS).optional(),
+      shaping: ShapingSchema.optional(),
+    }),
+    kilnId: recordId('Kiln'),
+    controllerId: recordId('Controller'),
+    school: SchoolSchema,
+    releaseId: recordId('Release').optional(),
+    scheduleId: id.nullable(),
+    computedId: id.nullable(),
+    measured: z.strictObject({ down_m: quantity('How far it has come down', 'm', 0, 1) }).optional(),
+  })
+  .meta({ id: 'Step' }) satisfies z.ZodType<PlannedStep>;
+export type Step = z.infer<typeof StepSchema>;
+
+/** What can be asked of a step of the hands. */
+export const KERF_RANGE_M = { least: 0, most: 0.01 } as const;
+export const STRIP_RANGE_M = { least: 0.002, most: 1 } as const;
+export const SEGMENTS_RANGE = { least: 2, most: 200 } as const;
+export const OFF_RANGE_M = { least: 0, most: 0.3 } as const;
+export const HOLE_RANGE_M = { least: 0.001, most: 0.2 } as const;
+export const HOLES_RANGE = { least: 1, most: 100 } as const;
+export const FILL_RANGE_KG = { least: 1e-6, most: 1 } as const;
+export const SPOT_RANGE_M = { least: 0.001, most: 0.5 } as const;
+const LONGEST_WAIT_S = 60 * 24 * 3600;
+
+const within = (name: string, unit: string, { least, most }: { least: number; most: number }) => quantity(name, unit, least, most);
+const whole = (name: string, range: { least: number; most: number }) => within(name, '', range).int({ error: `${name} must be whole.` });
+const face = oneOf('Face', ['up', 'down']);
+const place = oneOf('Place', ['rim', 'up', 'down']);
+const off_m = within('Depth', 'm', OFF_RANGE_M);
+const waited = (name: string) => quantity(name, 's', 0, LONGEST_WAIT_S);
+const byHand = {
+  id,
+  name: stepName,
+  doneAt: instant.optional(),
+  took: z.strictObject({ mass_kg: quantity('Mass', 'kg', 0, 1000).optional(), time_s: quantity('Time', 's', 0, LONGEST_WAIT_S).optional() }).optional(),
+};
+
+const CuttingSchema = z.discriminatedUnion('to', [
+  z.strictObject({ to: z.literal('outline'), outline: FootprintSchema }),
+  z.strictObject({ to: z.literal('strips'), strip_m: within('Width of a strip', 'm', STRIP_RANGE_M), stand: oneOf('How strips stand', ['flat', 'onEdge']) }),
+  z.strictObject({ to: z.literal('segments'), count: whole('The number of segments', SEGMENTS_RANGE) }),
+  z.strictObject({ to: z.literal('slice'), face, depth_m: off_m }),
+]) satisfies z.ZodType<Cutting>;
+
+export const LAY_SIDES = ['above', 'below'] as const;
+
+/** A step of a piece's journey, told apart by its kind. */
+export const JourneyStepSchema = z
+  .discriminatedUnion('kind', [
+    StepSchema,
+    z.strictObject({ kind: z.literal('lay'), ...byHand, side: oneOf('Side', LAY_SIDES), layers: z.array(LaidLayerSchema).max(LAYERS_AT_MOST) }),
+    z.strictObject({ kind: z.literal('turn'), ...byHand }),
+    z.strictObject({ kind: z.literal('cut'), ...byHand, cut: CuttingSchema, kerf_m: within('Kerf', 'm', KERF_RANGE_M) }),
+    z.strictObject({ kind: z.literal('grind'), ...byHand, at: place, depth_m: off_m }),
+    z.strictObject({ kind: z.literal('blast'), ...byHand, face, depth_m: off_m, cover }),
+    z.strictObject({ kind: z.literal('polish'), ...byHand, at: place, depth_m: off_m }),
+    z.strictObject({ kind: z.literal('drill'), ...byHand, hole_m: within('Hole', 'm', HOLE_RANGE_M), count: whole('The number of holes', HOLES_RANGE) }),
+    z.strictObject({ kind: z.literal('clean'), ...byHand, off: oneOf('What is cleaned off', CLEANED_OFF), soak_s: waited('Soaking') }),
+    z.strictObject({
+      ...{ kind: z.literal('fill'), ...byHand, glassId: recordId('Glass') },
+      ...{ mass_kg: within('Fill', 'kg', FILL_RANGE_KG), spot_m: within('Spot', 'm', SPOT_RANGE_M) },
+    }),
+    z.strictObject({
+      kind: z.literal('look'),
+      ...byHand,
+      with: oneOf('What it is looked at with', LOOKED_WITH),
+      found: words('What was found', 200).optional(),
+    }),
+    z.strictObject({ kind: z.literal('wait'), ...byHand, for_s: waited('Waiting'), why: words('What it waits for', 80).optional() }),
+    z.strictObject({ kind: z.literal('join'), ...byHand, by: oneOf('How it is joined', JOINED_BY), cure_s: waited('Setting') }),
+  ])
+  .meta({ id: 'JourneyStep' }) satisfies z.ZodType<JourneyStep>;
+
+/** Light glass, kg/m³: grains of any other come to less. */
+const LIGHT_GLASS_kg_m3 = 2500;
+const deepest = (layers: readonly LaidLayer[]): number => layers.reduce((sum, layer) => sum + layerDepth(layer, LIGHT_GLASS_kg_m3), 0);
+
+const idsIn = (doc: Pick<PieceDocument, 'journey'>): string[] => [...doc.journey, ...laidLayers(doc)].map(({ id: one }) => one);
+
+const JourneyDocSchema = z
+  .strictObject({
+    schemaVersion: z.literal(3),
+    footprint: FootprintSchema,
+    dammed: z.boolean(),
+    typed: z.record(z.string().max(20), z.string().max(40)),
+    journey: z.array(JourneyStepSchema).max(STEPS_AT_MOST, { error: `At most ${STEPS_AT_MOST} steps.` }),
+  })
+  .refine((doc) => new Set(idsIn(doc)).size === idsIn(doc).length, { path: ['journey'], error: 'Two steps or layers of a piece have one id.' })
+  .refine((doc) => laidLayers(doc).length <= LAYERS_AT_MOST, { path: ['journey'], error: `At most ${LAYERS_AT_MOST} layers in all.` })
+  .refine((doc) => laidLayers(doc).length > 0 || firesNoGlass(doc), {
+    path: ['journey'],
+    error: 'A piece needs at least one layer, unless every firing it is to have is one without glass.',
+  })
+  .refine((doc) => deepest(laidLayers(doc)) <= DEEPEST_M + 1e-9, {
+    path: ['journey'],
+    error: `The layers together may be at most ${(['mm', 'in'] as const).map((unit) => text(formatLength(DEEPEST_M, unit))).join(' or ')} deep.`,
+  })
+  .meta({ id: 'PieceDocument' }) satisfies z.ZodType<PieceDocument>;
+
+/** Documents of before there were journeys are taken as what they are now. */
+export const PieceDocSchema = z.preprocess(asJourney, JourneyDocSchema);
+export type PieceDoc = z.infer<typeof PieceDocSchema>;
+
+export const pieceName = words('Name', 80, 1);
+export const version = quantity('Version', '', 1, 1e9).int();
+
+export const ResultSchema = oneOf('Result', ['short', 'right', 'past']);
+export type FiringResult = z.infer<typeof ResultSchema>;
+
+export const TAGS_AT_MOST = 12;
+export const TAG_LETTERS_AT_MOST = 30;
+
+/** How a piece is filed: the studio's own words for it, whether it is finished, put away out of the lists, or a pattern. */
+export const FilingSchema = z
+  .object({
+    tags: z
+      .array(words('Tag', TAG_LETTERS_AT_MOST, 1))
+      .max(TAGS_AT_MOST, { error: `At most ${TAGS_AT_MOST} tags.` })
+      .refine((tags) => new Set(tags).size === tags.length, { error: 'A tag stands there twice.' }),
+    finishedAt: instant.nullable(),
+    awayAt: instant.nullable(),
+    /** Since when it is a pattern: others are started from it, and it waits for nothing itself. Pages of before leave it out. */
+    patternAt: instant.nullable().default(null),
+  })
+  .meta({ id: 'Filing' });
+export type Filing = z.infer<typeof FilingSchema>;
+export const NOT_FILED: Filing = { tags: [], finishedAt: null, awayAt: null, patternAt: null };
+
+export const PieceSchema = z
+  .object({
+    id,
+    name: pieceName,
+    version,
+    doc: PieceDocSchema,
+    createdAt: instant,
+    updatedAt: instant,
+    /** What undo and redo would take back or do again, in a few words; null where there is nothing. */
+    undo: z.string().nullable(),
+    redo: z.string().nullable(),
+    /** The result of each firing's last turn, by its step; null while that stands unopened. */
+    fired: z.record(z.string(), ResultSchema.nullable()),
+    ...FilingSchema.shape,
+  })
+  .meta({ id: 'Piece' });
+export type Piece = z.infer<typeof PieceSchema>;
+
+const span = z.object({ from: count(), to: count() });
+
+/** A piece as a list shows it: drawn from the side as it is by now, without its document. */
+export const PieceRowSchema = PieceSchema.pick({
+  ...{ id: true, name: true, version: true, createdAt: true, updatedAt: true },
+  ...{ tags: true, finishedAt: true, awayAt: true, patternAt: true },
+} as const)
+  .extend({
+    footprint: FootprintSchema,
+    laid: count('How many layers are laid on in all'),
+    profile: z.object({
+      footprint: FootprintSchema,
+      layers: z.array(LaidLayerSchema),
+      ...{ solid: span, heated: span },
+      thickest_m: figure('m', 'Of a casting, where it is thickest').nullable(),
+      crown_m: figure('m', 'How far its middle stands over its rim'),
+    }) satisfies z.ZodType<BodyProfile>,
+    looks: z.array(z.enum(LOOKS)),
+  })
+  .meta({ id: 'PieceRow' });
+export type PieceRow = z.infer<typeof PieceRowSchema>;
+
+/** A list draws no more of them. */
+export const ROW_LAYERS_AT_MOST = 12;
+
+/** glasses: those of the shelf. */
+export function rowOfPiece(piece: Omit<Piece, 'undo' | 'redo'>, glasses: readonly NamedGlass[]): PieceRow {
+  const { doc, fired, id, name, version, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt } = piece;
+  const profile = bodyProfile(bodyByNow(doc, (stepId) => fired[stepId], glasses));
+  return {
+    ...{ id, name, version, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt },
+    footprint: doc.footprint,
+    laid: laidLayers(doc).length,
+    profile: { ...profile, layers: profile.layers.slice(0, ROW_LAYERS_AT_MOST) },
+    looks: firingsOf(doc).map(({ look }) => look),
+  };
+}
+
+/** What is in hand: with what is laid on or worked next, before the firing that is next. */
+function bodyByNow(doc: PieceDoc, lastOf: (stepId: string) => FiringResult | null | undefined, glasses: readonly NamedGlass[]): BodyNow {
+  const { journey } = doc;
+  const next = nextStep(journey, lastOf);
+  const made = next === null ? journey.length : journey.indexOf(next) + (next.kind === 'fire' ? 0 : 1);
+  return bodiesAfter({ ...doc, journey: journey.slice(0, made) }, glasses).at(-1)?.body ?? nothingYet(doc);
+}
+
+export const NewPieceSchema = z.strictObject({ id, name: pieceName, doc: PieceDocSchema });
+export type NewPiece = z.infer<typeof NewPieceSchema>;
+
+export const asked = (most: number) => z.string().trim().max(most).optional();
+
+/** What lists of pieces can be narrowed to. */
+export const PIECE_SHOWS = ['finished', 'away', 'patterns'] as const;
+
+/** In which order pieces are listed: by change, by when they were made, by name. */
+export const PIECE_SORTS = ['changed', 'made', 'name'] as const;
+
+/** Which pieces to list; each part narrows. Words are looked for in the name. */
+export const PieceQuerySchema = z.object({
+  text: asked(80),
+  /** Those that wait for something alone. */
+  waits: z.literal('yes').optional(),
+  /** Those that are finished, put away or patterns, alone; without it what is put away and the patterns are left out, unless words are searched. */
+  show: z.enum(PIECE_SHOWS).optional(),
+  tag: asked(TAG_LETTERS_AT_MOST),
+  /** By newest change where left out. */
+  sort: z.enum(PIECE_SORTS).optional(),
+  /** Where the last page ended. */
+  after: asked(120),
+});
+export type PieceQuery = z.infer<typeof PieceQuerySchema>;
+
+export const PiecePageSchema = z
+  .object({
+    pieces: z.array(PieceRowSchema),
+    /** Those that most of the studio's pieces have, in the order of the alphabet. */
+    tags: z.array(z.string()),
+    /** How many there are in all pages. */
+    total: count(),
+    /** Where the next page begins; null at the end. */
+    next: z.string().nullable(),
+  })
+  .meta({ id: 'PiecePage' });
+export type PiecePage = z.infer<typeof PiecePageSchema>;
+
+/** version is the one the change was based on; what says in a few words what was done, for undo. */
+export const PieceChangeSchema = z.strictObject({ version, name: pieceName, doc: PieceDocSchema, what: words('What was done', 80).default('change') });
+
+export const BasedOnSchema = z.strictObject({ version }).meta({ id: 'BasedOn' });
+export const DoneSchema = z.object({ ok: z.literal(true) }).meta({ id: 'Done' });
