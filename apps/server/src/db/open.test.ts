@@ -213,6 +213,7 @@ describe('a database of schema 7, where each kind had a table of its own', () =>
       controllers: before.controllers.map(({ id, version, name, source, unit, fullSpeedCode, mostSegments }) => ({
         ...{ id, version, name, source, unit, fullSpeedCode, mostSegments },
       })),
+      glasses: before.glasses.map(({ coldColour: _none, ...glass }) => glass),
       // How much haze a glass bears was not told then.
       families: before.families.map(({ hazeBears_s: _later, ...family }) => (family.id === 'soft-90' ? { ...family, expansion_perK: third } : family)),
     });

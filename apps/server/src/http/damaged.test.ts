@@ -2,7 +2,7 @@
 import { firingsOf } from '@torvin/core';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { eq, isNull } from 'drizzle-orm';
+import { asc, eq, isNull } from 'drizzle-orm';
 import { damaged, sequence } from '../test/damage';
 import { DATABASE_FILE } from '../db/open';
 import { firings, loads, pieces, records, schedules } from '../db/tables';
@@ -28,8 +28,13 @@ function standing(): Record<'piece' | 'schedule' | 'firing' | 'load', { id: stri
   records: { id: string; kind: string }[];
 } {
   const { db } = server.opened;
-  const [piece] = db.select().from(pieces).where(isNull(pieces.deletedAt)).all();
-  const [schedule] = db.select().from(schedules).where(eq(schedules.pieceId, piece.id)).all();
+  const [{ piece, schedule }] = db
+    .select({ piece: pieces, schedule: { id: schedules.id } })
+    .from(pieces)
+    .innerJoin(schedules, eq(schedules.pieceId, pieces.id))
+    .where(isNull(pieces.deletedAt))
+    .orderBy(asc(pieces.createdAt), asc(pieces.id))
+    .all();
   const [firing] = db.select().from(firings).where(isNull(firings.deletedAt)).all();
   const [load] = db.select().from(loads).all();
   return { piece, schedule: { id: schedule.id, version: 1 }, firing, load, stepId: firingsOf(piece.doc)[0].id, records: db.select().from(records).all() };

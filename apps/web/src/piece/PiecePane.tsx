@@ -21,6 +21,7 @@ import {
   removeLayer,
   snapshotOf,
   standsAs,
+  tellDone,
   turnLayer,
   wareOf,
 } from '@torvin/core';
@@ -43,6 +44,7 @@ import { Waiting } from '@/ui/Loading';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Notice } from '@/ui/Notice';
 import { type Back, Screen } from '@/ui/Screen';
+import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { offerBack } from '@/ui/takeBack';
 import { AddLayer } from './AddLayer';
@@ -245,6 +247,14 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
             after={{ ...journey.steps[journey.at], step }}
             index={journey.at}
             isDone={journey.steps[journey.at].stands === 'done'}
+          />
+        )}
+        {step?.kind === 'lay' && journey.at === 0 && all.length > 0 && (
+          <Tick
+            on={step.doneAt !== undefined}
+            title="Laid up"
+            testID="laid-up"
+            onPress={() => layup.edit(tellDone(doc, step.id, step.doneAt === undefined ? Date.now() : null))}
           />
         )}
         {all.length === 0 ? (

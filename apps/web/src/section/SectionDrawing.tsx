@@ -125,6 +125,15 @@ export interface SectionShapesProps {
   bend?: (x: number) => number;
 }
 
+/** How much of its height, or of half its width, a corner takes that a fuse has rounded. */
+const ROUNDED_SHARE = 0.8;
+
+/** A box that stands on its foot with its upper corners round. */
+function softPath({ x, y, width, height }: { x: number; y: number; width: number; height: number }): string {
+  const r = ROUNDED_SHARE * Math.min(height, width / 2);
+  return `M${x} ${y + height}V${y + r}Q${x} ${y} ${x + r} ${y}H${x + width - r}Q${x + width} ${y} ${x + width} ${y + r}V${y + height}Z`;
+}
+
 const BENT_SAMPLES = 16;
 
 /** A box bent along what holds it. */
@@ -137,6 +146,7 @@ function bentPath({ x, y, width, height }: { x: number; y: number; width: number
 export function SectionShapes({ drawn, layers, width, small = false, selected = null, lifted = null, ghost = null, bend }: SectionShapesProps) {
   const { colours } = useTheme();
   const line = small ? 0.75 : 1;
+  const stands = layers.findLastIndex(({ form }) => form !== 'pieces') + 1;
   const standing = drawn.shapes.filter(({ layer }) => layers[layer]?.form === 'pieces');
   return (
     <>
@@ -147,6 +157,8 @@ export function SectionShapes({ drawn, layers, width, small = false, selected = 
           <G key={index} y={lifted?.layer === layer ? lifted.by : 0} opacity={lifted?.layer === layer ? 0.7 : 1}>
             {bend ? (
               <Path d={bentPath(box, bend)} fill={layers[layer].colour} stroke={colours.ink} strokeWidth={line} />
+            ) : layers[layer].softened && layer >= stands ? (
+              <Path d={softPath(box)} fill={layers[layer].colour} stroke={colours.ink} strokeWidth={line} />
             ) : isMould(layers[layer]) ? (
               <Path d={mouldPath(drawn.shelfY, box)} fill={layers[layer].colour} stroke={colours.ink} strokeWidth={line} />
             ) : (

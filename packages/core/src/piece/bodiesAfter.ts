@@ -1,11 +1,15 @@
 /** The body as it is after each step of its journey: a pure fold, never stored. */
-import { type Casting, bodyFigures } from '../body/body';
+import { type Casting, bodyFigures, mainGlass } from '../body/body';
+import { footprintArea } from '../body/footprint';
+import { heightLeft } from '../flow/relief';
 import { RECIPES } from '../look/recipes/all';
 import type { Shaping } from '../look/shaping';
+import { aimedWork, neededWork } from '../look/work';
+import { TYPICAL_WORKS } from '../look/works';
 import type { Problem } from '../problem';
 import type { Body } from '../schedule/firingCase';
 import { AS_MADE, type BodyNow, type Formed, NO_HOLES, asSlab, bodyOf, hasSolid, isOnePiece, massNow, nothingYet } from './bodyNow';
-import { levelled, runOut } from './bodyOf';
+import { levelled, runOut, sunken } from './bodyOf';
 import type { JourneyStep, LaidLayer, LayStep, PieceDocument, PlannedStep } from './document';
 import { type Change, type Doing, NOT_ONE, NOTHING_THERE, type Taken, doing, unlike } from './doing';
 import { blast, cut, drill, fill, offFace, offRim, turn } from './handWork';
@@ -55,6 +59,17 @@ function closed(now: BodyNow, glasses: readonly NamedGlass[]): BodyNow {
   return { ...now, layers, casting: now.casting && { ...now.casting, volume_m3: now.casting.volume_m3 * left }, holes: NO_HOLES };
 }
 
+/** Its relief as far down as such a firing is to bring it. */
+function lowered(now: BodyNow, { look, setup: { shaping } }: PlannedStep, glasses: readonly NamedGlass[]): LaidLayer[] {
+  if (!now.layers.some(({ form }) => form === 'pieces')) return now.layers;
+  const made = bodyOf(now, glasses);
+  const needed = made.ok ? neededWork(made.value.body, look, TYPICAL_WORKS, shaping) : made;
+  if (!made.ok || !needed.ok) return now.layers;
+  const { body } = made.value;
+  const { max_m } = bodyFigures(body).depth;
+  return sunken(now.layers, footprintArea(now.footprint), (width_m) => heightLeft(mainGlass(body), width_m, max_m, aimedWork(look, needed.value)));
+}
+
 function fire(before: BodyNow, step: PlannedStep, glasses: readonly NamedGlass[]): Doing {
   const recipe = RECIPES[step.look];
   if (recipe.ware || before.layers.length === 0) return doing(before);
@@ -69,7 +84,7 @@ function fire(before: BodyNow, step: PlannedStep, glasses: readonly NamedGlass[]
   const heated = recipe.joins || step.look === 'firePolish' ? { from: 0, to: now.layers.length } : now.heated;
   const softens = recipe.group !== 'shaped' && !recipe.stays;
   const faces: BodyNow['faces'] = softens ? { up: AS_MADE, down: now.faces.down } : now.faces;
-  const level = recipe.levels && !now.casting ? levelled(now.layers) : now.layers;
+  const level = softens && !now.casting ? (recipe.levels ? levelled(now.layers) : lowered(now, step, glasses)) : now.layers;
   const fired: BodyNow = { ...now, layers: level, solid, heated, formed, faces, apart: recipe.joins ? 1 : now.apart };
   if (!flowing) return doing(fired);
   const made = bodyOf({ ...fired, formed: null }, glasses);

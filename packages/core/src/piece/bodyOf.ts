@@ -34,6 +34,21 @@ export const standingFrom = (layers: readonly LaidLayer[]): number => layers.fin
 export const levelled = (layers: readonly LaidLayer[]): LaidLayer[] =>
   rowsOf(layers).flatMap((row) => row.map((index) => (isLevel(layers, row) ? layers[index] : sunkIn(layers[index]))));
 
+/**
+ * Cut pieces that have sunk: lower and as much wider, so that their glass stays, towards the sheet that they would come to.
+ * left: of their height over that, by how wide one of them is, m.
+ */
+export const sunken = (layers: readonly LaidLayer[], area_m2: number, left: (width_m: number) => number): LaidLayer[] =>
+  rowsOf(layers).flatMap((row) =>
+    row.map((index) => {
+      const layer = layers[index];
+      if (layer.form !== 'pieces' || closes(layers, row)) return layer;
+      const over = left(Math.sqrt((layer.cover * area_m2) / layer.count));
+      const share = over + (1 - over) * layer.cover;
+      return { ...layer, thickness_m: layer.thickness_m * share, cover: layer.cover / share };
+    }),
+  );
+
 /** Whether pieces stand side by side without gaps and all as high: nothing in such a row has to level. */
 const isLevel = (layers: readonly LaidLayer[], row: readonly number[]): boolean =>
   row.length > 1 && closes(layers, row) && row.every((index) => alike(layers[index], layers[row[0]]));

@@ -16,6 +16,8 @@ export interface DrawnLayer {
   cover?: number;
   count?: number;
   coated?: 'up' | 'down';
+  /** Its edges have been round since a firing. */
+  softened?: true;
   /** It is no glass: a shelf or mould that is fired by itself. */
   ware?: WareKind;
 }
@@ -50,10 +52,11 @@ export function drawnBody({ footprint, layers, solid: { from, to }, heated, thic
   return { footprint, layers: solid, crown_m };
 }
 
-/** Grains and rods that have run together lie as a sheet does. */
+/** Grains and rods that have run together lie as a sheet does; the edges of pieces are round. */
 function melted(layer: DrawnLayer): DrawnLayer {
   const { form, cover = 1, ...rest } = layer;
-  return cover < 1 || form === undefined || form === 'pieces' || form === 'cap' ? layer : { ...rest, form: 'sheet' };
+  if (form === 'pieces') return { ...layer, softened: true };
+  return cover < 1 || form === undefined || form === 'cap' ? layer : { ...rest, form: 'sheet' };
 }
 
 const UNKNOWN_COLOUR = '#9AA8A2';

@@ -3,7 +3,10 @@ import fc from 'fast-check';
 import { bodyFigures } from '../body/body';
 import { TYPICAL_FAMILIES } from '../glass/families';
 import { type Outcome, valueOf } from '../problem';
+import { ghostOf } from '../look/ghost';
 import { LOOKS, RECIPES } from '../look/recipes/all';
+import { aimedWork, neededWork } from '../look/work';
+import { TYPICAL_WORKS } from '../look/works';
 import { type AfterStep, bodiesAfter } from './bodiesAfter';
 import { bodyOf, isOnePiece, isSealed } from './bodyNow';
 import { type Edited, addLayer, addStep, changeStep, moveLayer, moveStep, removeLayer, removeStep, tellDone, tellMeasured } from './commands';
@@ -214,6 +217,37 @@ describe('a step', () => {
     const polished = last(pieceOf(base, fused, hand('x', { kind: 'blast', face: 'up', depth_m: 0.001, cover: 0.4 }), firing('p', 'firePolish')));
     expect(polished.body.faces.up.surface).toBe('asMade');
     expect(polished.body.layers.at(-1)).toMatchObject({ form: 'pieces' });
+  });
+
+  test('that fuses with relief leaves as much of it as such a firing does, lower and wider, of the same glass', () => {
+    // Parts of 3 mm, 25 mm wide, on two sheets of 3 mm: what levelling was calibrated on.
+    const parts: LaidLayer = { id: 'parts', glassId: 'clear', form: 'pieces', thickness_m: 0.003, cover: 0.25, count: 8 };
+    const on = laid('l', [sheet('a'), sheet('b'), parts]);
+    const left = (...looks: PlannedStep['look'][]): number => {
+      const { layers } = last(pieceOf(on, ...looks.map((look, i) => firing(String(i), look)))).body;
+      const part = layers[layers.length - 1];
+      const thickness_m = 'thickness_m' in part ? part.thickness_m : 0;
+      const cover = ('cover' in part ? part.cover : undefined) ?? 1;
+      expect(thickness_m * cover).toBeCloseTo(0.003 * 0.25, 9);
+      // Over what they come to where they have gone in altogether.
+      return (thickness_m / 0.003 - 0.25) / 0.75;
+    };
+    expect(left('tack')).toBeCloseTo(0.75, 1);
+    expect(left('contour')).toBeCloseTo(0.5, 1);
+    expect(left('stick')).toBeGreaterThan(left('tack'));
+    expect(left('tack', 'firePolish')).toBeLessThan(left('tack'));
+    expect(left('contour', 'contour')).toBeLessThan(left('contour'));
+    expect(left('fullFuse')).toBeCloseTo(0, 9);
+    // As high as the drawing of what is expected has them.
+    const { body } = valueOf(bodyOf(last(pieceOf(on)).body, GLASSES));
+    const tacked = aimedWork('tack', valueOf(neededWork(body, 'tack', TYPICAL_WORKS)));
+    const { relief_m, depth_m } = ghostOf(body, 'tack', tacked);
+    const { depth } = bodyFigures(valueOf(bodyOf(last(pieceOf(on, firing('f', 'tack'))).body, GLASSES)).body);
+    expect(depth.max_m).toBeCloseTo(depth_m + relief_m, 5);
+    // What stands side by side without gaps has nowhere to go, and what is bent keeps its relief.
+    const row = laid('l', [sheet('a'), { ...bars, cover: 0.4 }, { ...bars, id: 'more', cover: 0.6 }]);
+    expect(last(pieceOf(row, firing('f', 'contour'))).body.layers.map((layer) => 'thickness_m' in layer && layer.thickness_m)).toEqual([0.003, 0.004, 0.004]);
+    expect(left('contour', 'slump')).toBeCloseTo(left('contour'), 9);
   });
 
   test('that lays more on what is fused leaves that one solid: the engine warms it as one, and only the new sheets lie down', () => {
