@@ -190,6 +190,7 @@ export {
 } from './piece/commands';
 export { type NamedGlass, namedGlasses } from './piece/shelf';
 export { bodyBefore } from './piece/bodyAt';
+export { heatWords, type Turn, turnOf } from './piece/heatSoFar';
 export { ledgerOf, ledgerWords } from './piece/ledger';
 export { sideBySide, touchingWords } from './piece/touching';
 export { type BodyProfile, type DrawnBody, drawnBody, type DrawnLayer, drawnLayers, bodyProfile } from './piece/drawnLayers';

@@ -228,6 +228,16 @@ export const PieceSchema = z
     redo: z.string().nullable(),
     /** The result of each firing's last turn, by its step; null while that stands unopened. */
     fired: z.record(z.string(), ResultSchema.nullable()),
+    /** What each turn in the kiln that was told of did to its glass, as it ran, in their order. */
+    turns: z.array(
+      z.object({
+        stepId: id,
+        haze_s: figure('s').nullable(),
+        hazeBears_s: figure('s', 'What its glass bears').nullable(),
+        stress_Pa: figure('Pa', 'Left when it was cold').nullable(),
+        work_perPa: figure('1/Pa', 'Heat work'),
+      }),
+    ),
     ...FilingSchema.shape,
   })
   .meta({ id: 'Piece' });
@@ -259,7 +269,7 @@ export type PieceRow = z.infer<typeof PieceRowSchema>;
 export const ROW_LAYERS_AT_MOST = 12;
 
 /** glasses: those of the shelf. */
-export function rowOfPiece(piece: Omit<Piece, 'undo' | 'redo'>, glasses: readonly NamedGlass[]): PieceRow {
+export function rowOfPiece(piece: Omit<Piece, 'undo' | 'redo' | 'turns'>, glasses: readonly NamedGlass[]): PieceRow {
   const { doc, fired, id, name, version, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt } = piece;
   const profile = bodyProfile(bodyByNow(doc, (stepId) => fired[stepId], glasses));
   return {

@@ -1,5 +1,5 @@
 /** Nothing is lost: undo, deletion taken back, named versions, firings told of later, records put away. */
-import { ENGINE_VERSION, firingsOf } from '@torvin/core';
+import { ENGINE_VERSION, firingsOf, turnOf } from '@torvin/core';
 import { type Firing, type Glass, KINDS, type Piece, type ScheduleVersion, type WaitingPiece } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { eq, sql } from 'drizzle-orm';
@@ -244,6 +244,11 @@ describe('a firing in the kiln', () => {
     expect(body.firing).toMatchObject({ place: 'back left', result: 'short', version: firing.version + 1 });
     expect(body.asFiredResult.work_perPa.mean).toBeLessThan(before.schedule.result.work_perPa.mean);
     expect((await server.ask('GET', `/api/firings/${firing.id}`)).body).toEqual(body);
+    // The piece tells of the turn as it ran, beside those before it.
+    const { turns } = (await server.ask('GET', `/api/pieces/${firing.pieceId}`)).body as Piece;
+    expect(turns.filter(({ stepId }) => stepId === firing.stepId).at(-1)).toEqual({ stepId: firing.stepId, ...turnOf(body.asFiredResult) });
+    const all = (await server.ask('GET', `/api/firings?piece=${firing.pieceId}`)).body.firings as Firing[];
+    expect(turns).toHaveLength(all.filter(({ result }) => result !== null).length);
     expect((await server.ask('PUT', `/api/firings/${firing.id}`, { ...told, note: 'otherwise' })).status).toBe(409);
   });
 });

@@ -49,13 +49,18 @@ export function waitingPieces(db: Database): { waiting: WaitingPiece[]; waitingI
   const rows = db.select().from(pieces).where(waits).orderBy(desc(pieces.updatedAt), desc(pieces.id)).limit(SHOWN_AT_MOST).all();
   const shelves = allShelves(db);
   const units = studioUnits(db);
+  const glasses = namedGlasses(shelves);
+  const fired = firedOf(
+    db,
+    rows.map((row) => row.id),
+  );
   const waiting = rows.flatMap((row): WaitingPiece[] => {
     if (row.waits === null) return [];
     const step = row.doc.journey.find(({ id }) => id === row.waitsStepId);
     const schedule = step?.kind === 'fire' && step.scheduleId ? findSchedule(db, step.scheduleId) : null;
     return [
       {
-        piece: rowOfPiece({ ...row, fired: firedOf(db, row.id) }, namedGlasses(shelves)),
+        piece: rowOfPiece({ ...row, fired: fired(row.id) }, glasses),
         for: row.waits,
         look: step?.kind === 'fire' ? step.look : null,
         step: step && step.kind !== 'fire' ? stepName(step) : null,

@@ -23,7 +23,7 @@ import { type Sent, once } from './receipts';
 import { allShelves } from './records';
 import { mentions } from './search';
 import { readStudio } from './studio';
-import { firedOf, tellWaiting } from './waiting';
+import { firedOf, tellWaiting, turnsOf } from './waiting';
 
 type Change = z.output<typeof PieceChangeSchema>;
 
@@ -47,7 +47,12 @@ function select(db: Database, where: SQL | undefined): Piece[] {
     .where(and(isNull(pieces.deletedAt), where))
     .orderBy(desc(updatedAt), desc(id))
     .all()
-    .map(({ what, before, ...piece }) => ({ ...piece, undo: before === null ? null : what, fired: firedOf(db, piece.id) }));
+    .map(({ what, before, ...piece }) => ({
+      ...piece,
+      undo: before === null ? null : what,
+      fired: firedOf(db, [piece.id])(piece.id),
+      turns: turnsOf(db, piece.id),
+    }));
 }
 
 export const PAGE = 30;
@@ -95,9 +100,13 @@ export function listPieces(db: Database, query: PieceQuery): PiecePage {
   const page = found.slice(0, PAGE);
   const end = page.at(-1);
   const glasses = namedGlasses(allShelves(db));
+  const fired = firedOf(
+    db,
+    page.map((piece) => piece.id),
+  );
   const mark = end && { changed: end.updatedAt, made: end.createdAt, name: end.name }[sort];
   return {
-    pieces: page.map((piece) => rowOfPiece({ ...piece, fired: firedOf(db, piece.id) }, glasses)),
+    pieces: page.map((piece) => rowOfPiece({ ...piece, fired: fired(piece.id) }, glasses)),
     tags: tagsInUse(db),
     total: db.select({ n: count() }).from(pieces).where(where).get()?.n ?? 0,
     next: found.length > PAGE && end ? `${mark}~${end.id}` : null,
@@ -237,7 +246,8 @@ export function changePiece(
     ...{ tags, finishedAt, awayAt, patternAt },
     undo: what,
     redo: null,
-    fired: firedOf(db, id),
+    fired: firedOf(db, [id])(id),
+    turns: turnsOf(db, id),
   };
 }
 

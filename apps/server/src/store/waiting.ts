@@ -1,24 +1,52 @@
 /** What pieces wait for: told anew in the transaction of every change that it follows from, so that a list of it costs nothing. */
-import { type FiringResult, waitingOf } from '@torvin/schema';
-import { and, asc, eq, isNull } from 'drizzle-orm';
+import { type Evaluation, turnOf } from '@torvin/core';
+import { type FiringResult, type Piece, waitingOf } from '@torvin/schema';
+import { and, asc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
 import { firings, loads, pieces, schedules } from '../db/tables';
 
-/** Results of a piece's steps, each by its last firing. */
-export function lastResults(db: Database, pieceId: string): Map<string, FiringResult | null> {
-  const rows = db
-    .select({ stepId: schedules.stepId, result: firings.result })
+/** What became of each turn in the kiln, oldest first. */
+const resultsOf = (db: Database, pieceIds: readonly string[]) =>
+  db
+    .select({ pieceId: firings.pieceId, stepId: schedules.stepId, result: firings.result })
     .from(firings)
     .innerJoin(loads, eq(firings.loadId, loads.id))
     .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
-    .where(and(eq(firings.pieceId, pieceId), isNull(firings.deletedAt)))
+    .where(and(inArray(firings.pieceId, [...pieceIds]), isNull(firings.deletedAt)))
     .orderBy(asc(loads.at), asc(firings.id))
     .all();
-  return new Map(rows.map(({ stepId, result }) => [stepId, result]));
+
+/** Results of a piece's steps, each by its last firing. */
+export const lastResults = (db: Database, pieceId: string): Map<string, FiringResult | null> =>
+  new Map(resultsOf(db, [pieceId]).map(({ stepId, result }) => [stepId, result]));
+
+/** The same of several pieces, as each tells it. */
+export function firedOf(db: Database, pieceIds: readonly string[]): (pieceId: string) => Piece['fired'] {
+  const fired = new Map<string, Piece['fired']>();
+  for (const { pieceId, stepId, result } of resultsOf(db, pieceIds)) fired.set(pieceId, { ...fired.get(pieceId), [stepId]: result });
+  return (pieceId) => fired.get(pieceId) ?? {};
 }
 
-/** The same as a piece tells it. */
-export const firedOf = (db: Database, pieceId: string): Record<string, FiringResult | null> => Object.fromEntries(lastResults(db, pieceId));
+/** Each turn in the kiln that was told of, as it ran, oldest first. */
+export function turnsOf(db: Database, pieceId: string): Piece['turns'] {
+  const ran = sql<string>`coalesce(${firings.asFiredResult}, ${schedules.result})`;
+  return db
+    .select({
+      stepId: schedules.stepId,
+      readings: sql<string>`json_extract(${ran}, '$.readings')`,
+      work_perPa: sql<string>`json_extract(${ran}, '$.work_perPa')`,
+    })
+    .from(firings)
+    .innerJoin(loads, eq(firings.loadId, loads.id))
+    .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
+    .where(and(eq(firings.pieceId, pieceId), isNotNull(firings.result), isNull(firings.deletedAt)))
+    .orderBy(asc(loads.at), asc(firings.id))
+    .all()
+    .map(({ stepId, readings, work_perPa }) => ({
+      stepId,
+      ...turnOf({ readings: JSON.parse(readings) as Evaluation['readings'], work_perPa: JSON.parse(work_perPa) as Evaluation['work_perPa'] }),
+    }));
+}
 
 export function tellWaiting(tx: Database, pieceId: string): void {
   const { doc, finishedAt, awayAt, patternAt } = pieces;

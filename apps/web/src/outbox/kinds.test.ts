@@ -26,6 +26,7 @@ const piece = (now: PieceDoc, version = 4): Piece => ({
   undo: null,
   redo: null,
   fired: {},
+  turns: [],
   ...{ tags: [], finishedAt: null, awayAt: null, patternAt: null },
 });
 const save = (mine: PieceDoc, before: PieceDoc | null = doc()): Variables['savePiece'] => ({

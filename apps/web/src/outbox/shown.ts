@@ -49,6 +49,7 @@ export function newPieceIn(waiting: Waiting, id: string): Piece | undefined {
       undo: null,
       redo: null,
       fired: {},
+      turns: [],
       ...NOT_FILED,
     }
   );

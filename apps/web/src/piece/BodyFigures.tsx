@@ -11,12 +11,14 @@ import {
   bodyWords,
   formatLength,
   formatMass,
+  heatWords,
   ledgerOf,
   ledgerWords,
   massNow,
   namedGlasses,
   otherUnits,
   strikeWords,
+  type Turn,
   text,
   touchingWords,
 } from '@torvin/core';
@@ -44,8 +46,8 @@ export interface BodyFiguresProps {
   after: readonly AfterStep[];
   /** The firing that it is for. */
   next: PlannedStep | undefined;
-  /** What haze its firings so far have given it, of what its glass bears. */
-  hazed: { so_far_s: number; bears_s: number; stress_Pa: number | null } | null;
+  /** Its turns in the kiln so far, as they ran or are to run. */
+  turns: readonly Turn[];
   shelves: Shelves;
 }
 
@@ -59,7 +61,7 @@ function contactWords(body: BodyNow, shelves: Shelves): string {
   return `Touching: ${words.slice(0, CONTACTS_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}.`;
 }
 
-export function BodyFigures({ body, after, next, hazed, shelves }: BodyFiguresProps) {
+export function BodyFigures({ body, after, next, turns, shelves }: BodyFiguresProps) {
   const units = useUnits();
   const glasses = namedGlasses(shelves);
   const made = bodyOf(body, glasses);
@@ -69,6 +71,7 @@ export function BodyFigures({ body, after, next, hazed, shelves }: BodyFiguresPr
   const mass_kg = massNow(body, glasses);
   const sum = ledgerWords(ledgerOf(after), units);
   const touching = contactWords(body, shelves);
+  const heat = heatWords(turns, made.value.body, units);
   const even = depth.max_m - depth.min_m < 1e-4;
   const deep = ({ length }: Units): Figure => {
     const most = formatLength(depth.max_m, length);
@@ -101,12 +104,9 @@ export function BodyFigures({ body, after, next, hazed, shelves }: BodyFiguresPr
           {touching}
         </Words>
       )}
-      {hazed && (
+      {heat.length > 0 && (
         <Words size="label" testID="figure-haze">
-          {[
-            `Haze so far: ${Math.round(hazed.so_far_s / 60)} of the ${Math.round(hazed.bears_s / 60)} min that its glass bears.`,
-            ...(hazed.stress_Pa === null ? [] : [`Stress left by its last firing, by its schedule: ${(hazed.stress_Pa / 1e6).toFixed(2)} MPa.`]),
-          ].join(' ')}
+          {heat.join(' ')}
         </Words>
       )}
       <Words size="label">

@@ -22,7 +22,9 @@ import {
   snapshotOf,
   standsAs,
   tellDone,
+  type Turn,
   turnLayer,
+  turnOf,
   wareOf,
 } from '@torvin/core';
 import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
@@ -264,7 +266,13 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
         ) : (
           !ware && (
             <>
-              <BodyFigures body={shown} after={journey.steps.slice(0, journey.madeBy)} next={firing} hazed={hazeSoFar(doc, journey)} shelves={shelves} />
+              <BodyFigures
+                body={shown}
+                after={journey.steps.slice(0, journey.madeBy)}
+                next={firing}
+                turns={turnsBefore(doc, piece.turns, journey)}
+                shelves={shelves}
+              />
               {laying && (
                 <>
                   <FitNotes fit={fit} contacts={shown.layers.filter(({ glassId }, i) => i > 0 && glassId !== shown.layers[i - 1].glassId).length} />
@@ -312,17 +320,14 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   );
 }
 
-/** Haze of the firings before the step that is looked at, by their schedules, and what it may come to; null where there were none. */
-function hazeSoFar({ journey: steps }: PieceDoc, { at, schedules }: Journey): { so_far_s: number; bears_s: number; stress_Pa: number | null } | null {
-  const before = firingsOf({ journey: steps.slice(0, at) }).flatMap(({ scheduleId }) => schedules.find(({ id }) => id === scheduleId) ?? []);
-  const readings = before.flatMap(({ result }) => result.readings.find(({ limit }) => limit === 'haze') ?? []);
-  if (readings.length === 0) return null;
-  const last = before[before.length - 1].result.readings.find(({ limit }) => limit === 'residual');
-  return {
-    stress_Pa: last?.value ?? null,
-    so_far_s: readings.reduce((sum, { value }) => sum + value, 0),
-    bears_s: Math.min(...readings.map(({ allowed }) => allowed)),
-  };
+/** Its turns in the kiln up to the step that is looked at: as they ran, of a firing that had none yet as its schedule is to run. */
+function turnsBefore({ journey: steps }: PieceDoc, told: Piece['turns'], { at, schedules }: Journey): Turn[] {
+  return firingsOf({ journey: steps.slice(0, at + 1) }).flatMap(({ id, scheduleId }) => {
+    const own = told.filter(({ stepId }) => stepId === id);
+    if (own.length > 0 || steps[at].id === id) return own;
+    const schedule = schedules.find((one) => one.id === scheduleId);
+    return schedule ? [turnOf(schedule.result)] : [];
+  });
 }
 
 /** Which of a body's layers a step lays; none where it lays none. */

@@ -32,6 +32,7 @@ const first: Piece = {
   updatedAt: 0,
   undo: null,
   redo: null,
+  turns: [],
   fired: {},
   tags: [],
   finishedAt: null,

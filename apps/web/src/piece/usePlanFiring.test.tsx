@@ -48,6 +48,7 @@ const piece: Piece = {
   updatedAt: 0,
   undo: null,
   redo: null,
+  turns: [],
   fired: {},
   tags: [],
   finishedAt: null,

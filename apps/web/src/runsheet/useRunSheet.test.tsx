@@ -40,6 +40,7 @@ const first = {
     updatedAt: 0,
     undo: null,
     redo: null,
+    turns: [],
     fired: {},
     tags: [],
     finishedAt: null,

@@ -1,0 +1,41 @@
+import { TYPICAL_FAMILIES } from '../glass/families';
+import { logViscosity, viscosityOf } from '../glass/viscosity';
+import { METRIC } from '../units/convert';
+import { type Turn, heatWords, turnOf } from './heatSoFar';
+
+const glass = TYPICAL_FAMILIES[0];
+const body = {
+  glasses: [glass],
+  layers: [{ form: 'sheet' as const, glass: 0, thickness_m: 0.006 }],
+  footprint: { shape: 'disc' as const, diameter_m: 0.2 },
+  joined: true,
+};
+const turn = (more: Partial<Turn> = {}): Turn => ({ haze_s: 600, hazeBears_s: 28800, stress_Pa: 2e5, work_perPa: 0.02, ...more });
+
+test('haze and heat of all turns are summed, the stress is that of the last', () => {
+  // As long at the temperature that is named as the work asks for by the viscosity there.
+  const words = heatWords([turn(), turn({ haze_s: 900, stress_Pa: 1.1e5, work_perPa: 0.03 })], body, METRIC);
+  expect(words[0]).toBe('Haze so far: 25 of the 480 min that its glass bears.');
+  expect(words[2]).toBe('Stress left by its last firing: 0.11 MPa.');
+  const [, minutes, at_C] = /as much as (\d+) min at (\d+) °C/.exec(words[1]) ?? [];
+  expect((Number(minutes) * 60) / 10 ** logViscosity(viscosityOf(glass), Number(at_C))).toBeCloseTo(0.05, 2);
+  expect(Number(at_C)).toBeGreaterThan(760);
+  expect(Number(at_C)).toBeLessThan(820);
+});
+
+test('in the units of the studio, and nothing of what no firing has met or does not haze', () => {
+  const words = heatWords([turn({ haze_s: null, hazeBears_s: null })], body, { ...METRIC, temperature: 'F', length: 'in' });
+  expect(words).toHaveLength(2);
+  expect(words[0]).toMatch(/ min at 1\d\d\d °F\.$/);
+  expect(words[1]).toMatch(/ psi\.$/);
+  expect(heatWords([], body, METRIC)).toEqual([]);
+});
+
+test('a turn is read from what the engine said of it', () => {
+  const reading = { segment: 0, ok: true, unit: 's' };
+  const readings = [
+    { ...reading, limit: 'haze', value: 300, allowed: 28800 },
+    { ...reading, limit: 'residual', value: 1.5e5, allowed: 5e5, unit: 'Pa' },
+  ] as never;
+  expect(turnOf({ readings, work_perPa: { mean: 0.01 } as never })).toEqual({ haze_s: 300, hazeBears_s: 28800, stress_Pa: 1.5e5, work_perPa: 0.01 });
+});

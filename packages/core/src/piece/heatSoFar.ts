@@ -1,0 +1,43 @@
+/** What its firings have done to the glass of a piece so far: haze, heat work, the stress that the last one left. */
+import { mainGlass } from '../body/body';
+import { logViscosity, temperatureAt, viscosityOf } from '../glass/viscosity';
+import type { Evaluation } from '../schedule/check';
+import { formatDuration, formatStress, formatTemperature, text } from '../units/format';
+import type { Units } from '../units/convert';
+import type { Body } from '../schedule/firingCase';
+
+/** One turn in the kiln, as it ran or is to run. */
+export interface Turn {
+  haze_s: number | null;
+  /** What haze its glass bears, as time at its worst, s. */
+  hazeBears_s: number | null;
+  stress_Pa: number | null;
+  work_perPa: number;
+}
+
+export function turnOf({ readings, work_perPa }: Pick<Evaluation, 'readings' | 'work_perPa'>): Turn {
+  const haze = readings.find(({ limit }) => limit === 'haze');
+  const stress = readings.findLast(({ limit }) => limit === 'residual');
+  return { haze_s: haze?.value ?? null, hazeBears_s: haze?.allowed ?? null, stress_Pa: stress?.value ?? null, work_perPa: work_perPa.mean };
+}
+
+/** Heat is told as time at the temperature at which a glass has this viscosity, log10 of Pa·s: there it levels in half an hour. */
+const LEVELS_LOG_ETA = 4.5;
+const ROUND_TO_C = 10;
+
+/** In a sentence each; nothing of a body that no firing has met. */
+export function heatWords(turns: readonly Turn[], body: Body, units: Units): string[] {
+  if (turns.length === 0) return [];
+  const hazed = turns.flatMap(({ haze_s }) => haze_s ?? []);
+  const bears_s = Math.min(...turns.flatMap(({ hazeBears_s }) => hazeBears_s ?? []));
+  const work_perPa = turns.reduce((sum, turn) => sum + turn.work_perPa, 0);
+  const stress_Pa = turns[turns.length - 1].stress_Pa;
+  const minutes = (time_s: number): number => Math.round(time_s / 60);
+  const vft = viscosityOf(mainGlass(body));
+  const at_C = ROUND_TO_C * Math.round(temperatureAt(vft, LEVELS_LOG_ETA) / ROUND_TO_C);
+  return [
+    ...(hazed.length > 0 ? [`Haze so far: ${minutes(hazed.reduce((sum, one) => sum + one, 0))} of the ${minutes(bears_s)} min that its glass bears.`] : []),
+    `Heat so far: as much as ${text(formatDuration(work_perPa * 10 ** logViscosity(vft, at_C)))} at ${text(formatTemperature(at_C, units.temperature))}.`,
+    ...(stress_Pa === null ? [] : [`Stress left by its last firing: ${text(formatStress(stress_Pa, units.length))}.`]),
+  ];
+}
