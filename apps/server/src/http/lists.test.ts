@@ -77,6 +77,9 @@ test('what is filed is found by its tag, waits for nothing once it is finished, 
   await file(other.id, { patternAt: NOW });
   expect(await listed('')).not.toContain(other.id);
   expect(await listed('?show=patterns')).toEqual([other.id]);
+  await file(other.id, { patternAt: NOW, awayAt: NOW });
+  expect(await listed('?show=patterns')).toEqual([]);
+  await file(other.id, { patternAt: NOW });
   expect(await found(other.name)).toContain(other.name);
   expect(await listed('?waits=yes')).not.toContain(other.id);
   for (const { id } of [one, other]) await file(id, {});

@@ -68,7 +68,7 @@ const tagged = (tag: string): SQL => sql`${pieces.tags} <> '[]' and exists (sele
 
 function shownOnes({ show, text }: PieceQuery): SQL | undefined {
   if (show === 'away') return isNotNull(pieces.awayAt);
-  if (show === 'patterns') return isNotNull(pieces.patternAt);
+  if (show === 'patterns') return and(isNotNull(pieces.patternAt), isNull(pieces.awayAt));
   const here = text === undefined || text === '' ? and(isNull(pieces.awayAt), isNull(pieces.patternAt)) : undefined;
   return show === 'finished' ? and(here, isNotNull(pieces.finishedAt)) : here;
 }

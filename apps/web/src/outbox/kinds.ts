@@ -320,7 +320,6 @@ export function withSchedule(piece: Piece, { stepId, id, origin }: Pick<NewSched
   return step ? { ...piece, doc: withStep(piece.doc, { ...step, scheduleId: id, computedId: origin === 'computed' ? id : step.computedId }) } : piece;
 }
 
-/** The way in which a refused save can still go: an outdated start as it is, a stale save with what it changed, any other once more. */
 /** A piece that was kept before there were journeys, in the form of today: what it was made of, and what it was made into. */
 function ofJourneys(entry: Entry): Entry {
   if (entry.name !== 'createPiece' && entry.name !== 'savePiece') return entry;
@@ -341,6 +340,7 @@ export function readEntry(kinds: Record<string, SaveKind>, entry: Entry): Entry 
   }
 }
 
+/** The way in which a refused save can still go: an outdated start as it is, a stale save with what it changed, any other once more. */
 export function wayOn(name: string, { problem }: Refusal): 'asItIs' | 'mine' | 'again' | null {
   if (name === 'unknown') return null;
   if (name === 'recordFiring' && problem.code === 'outdated') return 'asItIs';

@@ -9,9 +9,7 @@ import {
   firingsOf,
   formatMass,
   massNow,
-  moveStep,
   namedGlasses,
-  removeStep,
   stepName,
   stepWords,
   TAKEN_NAMES,
@@ -21,7 +19,6 @@ import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
-import { Action } from '@/ui/Action';
 import { Caution } from '@/ui/Caution';
 import { FigureBlock } from '@/ui/FigureBlock';
 import { Notice } from '@/ui/Notice';
@@ -29,7 +26,9 @@ import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { capital } from '@/ui/capital';
 import { HAND_CAUTIONS } from './cautions';
-import { HandFields, StepTold } from './HandFields';
+import { HandFields } from './HandFields';
+import { StepMoves } from './StepMoves';
+import { StepTold } from './StepTold';
 import type { Layup } from './useLayup';
 
 export interface HandStepProps {
@@ -80,29 +79,7 @@ export function HandStep({ layup, pieceId, shelves, after, index, isDone }: Hand
       />
       {step.doneAt !== undefined && step.kind !== 'wait' && <StepTold layup={layup} step={step} doneAt={step.doneAt} takes={taken.length > 0} />}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        <Action
-          kind="second"
-          title="Earlier"
-          label={`Move ${stepName(step)} earlier`}
-          disabled={index === 0}
-          testID="step-earlier"
-          onPress={() => layup.edit(moveStep(doc, step.id, index - 1))}
-        />
-        <Action
-          kind="second"
-          title="Later"
-          label={`Move ${stepName(step)} later`}
-          disabled={index === doc.journey.length - 1}
-          testID="step-later"
-          onPress={() => layup.edit(moveStep(doc, step.id, index + 1))}
-        />
-        <Action
-          kind="plain"
-          title="Take away"
-          label={`Take away: ${stepName(step)}`}
-          testID="step-remove"
-          onPress={() => layup.edit(removeStep(doc, step.id))}
-        />
+        <StepMoves layup={layup} step={step} />
       </View>
       {step.kind === 'clean' && step.off === 'scale' && firingsOf(doc).some(({ look }) => RECIPES[look].group === 'thick') && (
         <Words size="label" tone="muted">

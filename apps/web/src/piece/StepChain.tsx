@@ -7,7 +7,6 @@ import {
   formatLength,
   formatTemperature,
   hottestSegment,
-  removeStep,
   text,
   standsAs,
   firingsOf,
@@ -28,6 +27,7 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { hatched } from '@/ui/hatched';
 import { Words } from '@/ui/Words';
+import { StepMoves } from './StepMoves';
 import { StepPlanner } from './StepPlanner';
 import { OutdatedNotice } from './OutdatedNotice';
 import { useOutdated } from './useOutdated';
@@ -116,6 +116,11 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
           onCancel={open === 'new' && steps.length > 0 ? () => onOpen(null) : undefined}
         />
       )}
+      {chosen && chosen.scheduleId === null && (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+          <StepMoves layup={layup} step={chosen} />
+        </View>
+      )}
     </View>
   );
 }
@@ -202,13 +207,7 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute, on
           onPress={() => router.push(runHref(pieceId, step.id, 'key-in'))}
         />
         <Action kind="second" title={changing ? 'Leave as it is' : 'Change firing'} testID="change-step" onPress={() => setChanging(!changing)} />
-        <Action
-          kind="plain"
-          title="Take away"
-          label={`Take away: ${stepName(step)}`}
-          testID="remove-step"
-          onPress={() => layup.edit(removeStep(layup.doc, step.id))}
-        />
+        <StepMoves layup={layup} step={step} />
       </View>
       <Measured key={step.measured?.down_m ?? 'as planned'} step={step} layup={layup} />
       {changing && (

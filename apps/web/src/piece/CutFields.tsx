@@ -1,0 +1,133 @@
+/** How a piece is cut: to an outline, into strips or segments, or a slice off a face. */
+import { type BenchStep, type Cutting, type JourneyStep, footprintArea } from '@torvin/core';
+import { KERF_RANGE_M, OFF_RANGE_M, SEGMENTS_RANGE, STRIP_RANGE_M } from '@torvin/schema';
+import { Choice } from '@/ui/Choice';
+import { Count, FACES, Length } from './HandSteppers';
+
+const CUT_TITLES: { value: Cutting['to']; title: string }[] = [
+  { value: 'outline', title: 'To an outline' },
+  { value: 'strips', title: 'Strips' },
+  { value: 'segments', title: 'Segments' },
+  { value: 'slice', title: 'A slice off a face' },
+];
+
+const CUT_USUAL: { [K in Cutting['to']]: Extract<Cutting, { to: K }> } = {
+  outline: { to: 'outline', outline: { shape: 'disc', diameter_m: 0.1 } },
+  strips: { to: 'strips', strip_m: 0.01, stand: 'flat' },
+  segments: { to: 'segments', count: 8 },
+  slice: { to: 'slice', face: 'up', depth_m: 0.002 },
+};
+
+export function CutFields({ step, change }: { step: Extract<BenchStep, { kind: 'cut' }>; change(next: JourneyStep, what: string): void }) {
+  const { cut } = step;
+  const set = (next: Cutting, what: string): void => change({ ...step, cut: next }, what);
+  return (
+    <>
+      <Choice label="Cut" value={cut.to} options={CUT_TITLES} onChange={(to) => to !== cut.to && set(CUT_USUAL[to], 'cut')} testID="cut" />
+      {cut.to === 'outline' && <OutlineFields cut={cut} set={set} />}
+      {cut.to === 'strips' && (
+        <>
+          <Length
+            label="wide"
+            name="A strip"
+            value_m={cut.strip_m}
+            range={STRIP_RANGE_M}
+            onValue={(strip_m) => set({ ...cut, strip_m }, 'strip')}
+            testID="strip"
+          />
+          <Choice
+            label="Laid again"
+            value={cut.stand}
+            options={[
+              { value: 'flat', title: 'Flat, side by side' },
+              { value: 'onEdge', title: 'On edge' },
+            ]}
+            onChange={(stand) => set({ ...cut, stand }, 'stand')}
+            testID="stand"
+          />
+        </>
+      )}
+      {cut.to === 'segments' && (
+        <Count
+          label="number"
+          name="The number of segments"
+          value={cut.count}
+          range={SEGMENTS_RANGE}
+          onValue={(count) => set({ ...cut, count }, 'count')}
+          testID="segments"
+        />
+      )}
+      {cut.to === 'slice' && (
+        <>
+          <Choice label="From the" value={cut.face} options={FACES} onChange={(face) => set({ ...cut, face }, 'face')} testID="slice-face" />
+          <Length
+            label="deep"
+            name="The slice"
+            value_m={cut.depth_m}
+            range={OFF_RANGE_M}
+            onValue={(depth_m) => set({ ...cut, depth_m }, 'depth')}
+            testID="slice"
+          />
+        </>
+      )}
+      <Length label="kerf" name="The kerf" value_m={step.kerf_m} range={KERF_RANGE_M} onValue={(kerf_m) => change({ ...step, kerf_m }, 'kerf')} testID="kerf" />
+    </>
+  );
+}
+
+const SIZE_RANGE = { least: 0.01, most: 2 };
+
+function OutlineFields({ cut, set }: { cut: Extract<Cutting, { to: 'outline' }>; set(next: Cutting, what: string): void }) {
+  const { outline } = cut;
+  const across_m = Math.sqrt(footprintArea(outline));
+  const shapes = {
+    disc: { shape: 'disc', diameter_m: across_m },
+    rectangle: { shape: 'rectangle', width_m: across_m, length_m: across_m },
+    oval: { shape: 'oval', width_m: across_m, length_m: across_m },
+  } as const;
+  return (
+    <>
+      <Choice
+        label="Outline"
+        value={outline.shape === 'polygon' ? null : outline.shape}
+        options={[
+          { value: 'rectangle', title: 'Rectangle' },
+          { value: 'disc', title: 'Disc' },
+          { value: 'oval', title: 'Oval' },
+        ]}
+        onChange={(shape) => shape !== outline.shape && set({ ...cut, outline: shapes[shape] }, 'outline')}
+        testID="outline"
+      />
+      {outline.shape === 'disc' && (
+        <Length
+          label="across"
+          name="The disc"
+          value_m={outline.diameter_m}
+          range={SIZE_RANGE}
+          onValue={(diameter_m) => set({ ...cut, outline: { ...outline, diameter_m } }, 'across')}
+          testID="outline-across"
+        />
+      )}
+      {(outline.shape === 'rectangle' || outline.shape === 'oval') && (
+        <>
+          <Length
+            label="wide"
+            name="The width"
+            value_m={outline.width_m}
+            range={SIZE_RANGE}
+            onValue={(width_m) => set({ ...cut, outline: { ...outline, width_m } }, 'width')}
+            testID="outline-width"
+          />
+          <Length
+            label="long"
+            name="The length"
+            value_m={outline.length_m}
+            range={SIZE_RANGE}
+            onValue={(length_m) => set({ ...cut, outline: { ...outline, length_m } }, 'length')}
+            testID="outline-length"
+          />
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,110 @@
+/** Steppers and choices for the figures of what hands do. */
+import { FACE_NAMES, type Figure, type Outcome, formatDuration, formatLength, otherUnits, parseDuration, text } from '@torvin/core';
+import { useUnits } from '@/data/studio';
+import { Stepper } from '@/ui/Stepper';
+import { clamp, stepFrom } from '@/ui/stepFrom';
+import { lengthWithin, numberWithin } from './typed';
+
+interface Range {
+  least: number;
+  most: number;
+}
+
+/** A figure is stepped by about a tenth of itself, in round steps. */
+export const aTenth = (value: number): number => 10 ** Math.floor(Math.log10(Math.max(value, 1e-5) * 1.0001)) / 2;
+
+export function Length({
+  label,
+  name,
+  value_m,
+  range,
+  onValue,
+  testID,
+}: {
+  label: string;
+  name: string;
+  value_m: number;
+  range: Range;
+  onValue(value_m: number): void;
+  testID: string;
+}) {
+  const units = useUnits();
+  return (
+    <Stepper
+      label={label}
+      shown={formatLength(value_m, units.length)}
+      other={formatLength(value_m, otherUnits(units).length)}
+      read={(typed) => lengthWithin(typed, name, range.least, range.most, units.length)}
+      stepped={(direction) => clamp(stepFrom(value_m, direction, aTenth(value_m)), range)}
+      onValue={onValue}
+      testID={testID}
+    />
+  );
+}
+
+export function Count({
+  label,
+  name,
+  value,
+  range,
+  onValue,
+  testID,
+}: {
+  label: string;
+  name: string;
+  value: number;
+  range: Range;
+  onValue(value: number): void;
+  testID: string;
+}) {
+  return (
+    <Stepper
+      label={label}
+      shown={{ figure: String(value), unit: '' }}
+      read={(typed) => numberWithin(typed, name, range, 'whole')}
+      stepped={(direction) => clamp(value + direction, range)}
+      onValue={onValue}
+      testID={testID}
+    />
+  );
+}
+
+const LONGEST_S = 60 * 24 * 3600;
+const QUARTER_S = 900;
+
+export function timeWithin(typed: string, name: string): Outcome<number> {
+  const time = parseDuration(typed);
+  if (!time.ok || (time.value >= 0 && time.value <= LONGEST_S)) return time;
+  const message = `${name} is ${text(formatDuration(time.value))}; it must be at most ${text(formatDuration(LONGEST_S))}.`;
+  return { ok: false, problem: { code: 'out-of-range', path: '', message } };
+}
+
+export function Time({
+  label,
+  name,
+  value_s,
+  onValue,
+  testID,
+}: {
+  label: string;
+  name: string;
+  value_s: number;
+  onValue(value_s: number): void;
+  testID: string;
+}) {
+  const shown: Figure = { figure: text(formatDuration(value_s)), unit: '' };
+  const read = (typed: string): Outcome<number> => timeWithin(typed, name);
+  return (
+    <Stepper
+      label={label}
+      shown={shown}
+      read={read}
+      stepped={(direction) => clamp(stepFrom(value_s, direction, value_s >= 4 * 3600 ? 3600 : QUARTER_S), { least: 0, most: LONGEST_S })}
+      onValue={onValue}
+      testID={testID}
+    />
+  );
+}
+
+/** The two faces, to choose between. */
+export const FACES = (['up', 'down'] as const).map((value) => ({ value, title: FACE_NAMES[value] }));

@@ -1,0 +1,39 @@
+/** What it really took, told afterwards: glass as weighed, and time. */
+import { type BenchStep, type LayStep, formatDuration, formatMass, tellDone, text } from '@torvin/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Field } from '@/ui/Field';
+import { massWithin } from './typed';
+import type { Layup } from './useLayup';
+import { timeWithin } from './HandSteppers';
+
+export function StepTold({ layup, step, doneAt, takes }: { layup: Layup; step: LayStep | BenchStep; doneAt: number; takes: boolean }) {
+  const units = useUnits();
+  const { took = {} } = step;
+  const [mass, setMass] = useState(took.mass_kg === undefined ? '' : text(formatMass(took.mass_kg, units.mass)));
+  const [time, setTime] = useState(took.time_s === undefined ? '' : text(formatDuration(took.time_s)));
+  const [errors, setErrors] = useState<{ mass?: string; time?: string }>({});
+  const keep = (): void => {
+    const weighed = mass.trim() === '' ? null : massWithin(mass, 'What it took', 0, 1000, units.mass);
+    const timed = time.trim() === '' ? null : timeWithin(time, 'The time');
+    setErrors({ mass: weighed && !weighed.ok ? weighed.problem.message : undefined, time: timed && !timed.ok ? timed.problem.message : undefined });
+    if ((weighed && !weighed.ok) || (timed && !timed.ok)) return;
+    layup.edit(tellDone(layup.doc, step.id, doneAt, { ...(weighed ? { mass_kg: weighed.value } : {}), ...(timed ? { time_s: timed.value } : {}) }));
+  };
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'flex-end', gap: space.small }}>
+      {takes && (
+        <View style={{ flex: 1 }}>
+          <Field label="It took, weighed" value={mass} onChange={setMass} error={errors.mass} testID="took-mass" />
+        </View>
+      )}
+      <View style={{ flex: 1 }}>
+        <Field label="It took, time" value={time} onChange={setTime} error={errors.time} testID="took-time" />
+      </View>
+      <Action kind="second" title="Keep" label="Keep what it took" testID="keep-took" onPress={keep} />
+    </View>
+  );
+}
