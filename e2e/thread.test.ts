@@ -46,7 +46,7 @@ describe('the thread, at 390 × 844', () => {
     await me.find('piece-link');
     const faces = await me.ofAll('[data-testid="piece-link"] [role="img"]', (drawings) => drawings.map((drawing) => drawing.getAttribute('aria-label')));
     expect(faces).toHaveLength(DEMO_PIECES.length);
-    expect(faces[0]).toMatch(/Section, bottom to top: Harbour blue, 3 mm; Clear, 3 mm; Dune rose pieces, 3 mm, 4 of them, over 22 %/);
+    expect(faces[0]).toMatch(/Section, bottom to top: Harbour blue, 3 mm; Clear, 3 mm; Dune rose pieces, 2.6 mm, 4 of them, over 26 %/);
     await me.expectSound('pieces');
   });
 

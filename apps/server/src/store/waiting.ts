@@ -33,8 +33,8 @@ export function turnsOf(db: Database, pieceId: string): Piece['turns'] {
   return db
     .select({
       stepId: schedules.stepId,
-      readings: sql<string>`json_extract(${ran}, '$.readings')`,
-      work_perPa: sql<string>`json_extract(${ran}, '$.work_perPa')`,
+      readings: sql<string | null>`json_extract(${ran}, '$.readings')`,
+      work_perPa: sql<string | null>`json_extract(${ran}, '$.work_perPa')`,
     })
     .from(firings)
     .innerJoin(loads, eq(firings.loadId, loads.id))
@@ -42,10 +42,13 @@ export function turnsOf(db: Database, pieceId: string): Piece['turns'] {
     .where(and(eq(firings.pieceId, pieceId), isNotNull(firings.result), isNull(firings.deletedAt)))
     .orderBy(asc(loads.at), asc(firings.id))
     .all()
-    .map(({ stepId, readings, work_perPa }) => ({
-      stepId,
-      ...turnOf({ readings: JSON.parse(readings) as Evaluation['readings'], work_perPa: JSON.parse(work_perPa) as Evaluation['work_perPa'] }),
-    }));
+    .flatMap(({ stepId, readings, work_perPa }) => {
+      if (readings === null || work_perPa === null) return [];
+      return {
+        stepId,
+        ...turnOf({ readings: JSON.parse(readings) as Evaluation['readings'], work_perPa: JSON.parse(work_perPa) as Evaluation['work_perPa'] }),
+      };
+    });
 }
 
 export function tellWaiting(tx: Database, pieceId: string): void {

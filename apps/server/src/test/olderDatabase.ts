@@ -72,14 +72,20 @@ export const columnsOf = (driver: Driver.Database, table: string): string[] =>
     .all()
     .map((row) => (row as { name: string }).name);
 
+/** With so many migrations the names of figures all ended in their unit. */
+const NAMES_ENDED_IN_UNITS = 10;
+
+const migrated = (driver: Driver.Database): number => Number((driver.prepare('select count(*) as n from __drizzle_migrations').get() as { n: number }).n);
+
 /** An older table has not all the columns of a later one, and older words in its JSON. */
 export function copyRows(from: Driver.Database, to: Driver.Database, tables: readonly string[]): void {
   for (const table of tables) {
     const known = columnsOf(to, table);
     const isOlder = !columnsOf(to, 'piece_states').includes('back');
+    const inWords = migrated(to) < NAMES_ENDED_IN_UNITS ? inOldWords : (json: string): string => json;
     const rows = table === 'piece_states' && isOlder ? statesOf(from) : rowsOf(from, table);
     for (const row of isOlder && ['pieces', 'piece_states'].includes(table) ? rows.map(inOldForm) : rows) {
-      const then = Object.entries(row).map(([name, value]) => [name, typeof value === 'string' && value.startsWith('{') ? inOldWords(value) : value]);
+      const then = Object.entries(row).map(([name, value]) => [name, typeof value === 'string' && value.startsWith('{') ? inWords(value) : value]);
       inserter(to)(table, Object.fromEntries(then.filter(([name]) => known.includes(String(name)))) as Record<string, unknown>);
     }
   }

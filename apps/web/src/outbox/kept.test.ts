@@ -70,10 +70,29 @@ describe('what waits', () => {
     const one = openTab();
     one.keep([entry('a')], false);
     const [key] = storedKeys('torvin-outbox:');
-    expect(one.isOwn(key)).toBe(true);
+    later(1);
+    const written = JSON.stringify({ at: Date.now(), entries: [] });
+    expect(one.isTaken(key, written)).toBe(true);
+    expect(one.isTaken(key, null)).toBe(false);
+    expect(one.isTaken('torvin-outbox:other', written)).toBe(false);
     one.rename();
-    expect(one.isOwn(key)).toBe(false);
+    expect(one.isTaken(key, written)).toBe(false);
     expect(storedKeys('torvin-outbox:')).toHaveLength(2);
+  });
+
+  test('of a tab that was reloaded stays under its name, however late it is told of what the page before wrote', () => {
+    const before = openTab();
+    before.keep([entry('a')], true);
+    const [key] = storedKeys('torvin-outbox:');
+    const written = localStorage.getItem(key);
+    later(1);
+    const reloaded = new Keeper();
+    reloaded.keep(reloaded.takeUp(), false);
+    later(5 * SECOND_MS);
+    expect(reloaded.isTaken(key, written)).toBe(false);
+    // Once its save has gone nothing is left of it.
+    reloaded.keep([], false);
+    expect(storedKeys('torvin-outbox:')).toEqual([]);
   });
 
   test('that a full or unreadable storage cannot hold is told of', () => {

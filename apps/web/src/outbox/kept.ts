@@ -28,6 +28,7 @@ interface Left {
 export class Keeper {
   private tab = tabName(readStored<string>('sessionStorage', TAB));
   private entries: readonly Entry[] = [];
+  private readonly began = Date.now();
 
   /** False where the browser kept nothing: its storage is full or forbidden. */
   readonly keep = (entries: readonly Entry[], left: boolean): boolean => {
@@ -69,8 +70,14 @@ export class Keeper {
     this.entries = [];
   }
 
-  isOwn(key: string | null): boolean {
-    return key === this.own;
+  /**
+   * Whether another page writes under this one's name: this tab was duplicated, or that one. Of what the page before it in this very tab
+   * wrote when it was left, this one may be told late.
+   */
+  isTaken(key: string | null, written: string | null): boolean {
+    if (key !== this.own || written === null) return false;
+    const { at } = JSON.parse(written) as Left;
+    return at > this.began;
   }
 }
 
@@ -98,7 +105,7 @@ export function tie(outbox: Outbox, keeper: Keeper): void {
   });
   // Only another tab's writing is told of here.
   window.addEventListener('storage', ({ key, newValue }) => {
-    if (keeper.isOwn(key) && newValue !== null) keeper.rename();
+    if (keeper.isTaken(key, newValue)) keeper.rename();
   });
   window.addEventListener('beforeunload', (event) => {
     if (outbox.wouldLose()) event.preventDefault();

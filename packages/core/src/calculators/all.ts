@@ -7,6 +7,7 @@ import { corrections } from './corrections';
 import { sameWork } from './equalWork';
 import { evaluateFiring } from './evaluate';
 import { fitGlasses } from './fit';
+import { howMuch } from './howMuch';
 import { flow } from './flow';
 import { kilnFit } from './kilnFit';
 import { kilnTimes } from './kilnTimes';
@@ -20,6 +21,7 @@ import { spreadFit } from './spreadFit';
 
 export const CALCULATORS = {
   quantity,
+  howMuch,
   body,
   fit: fitGlasses,
   flow,

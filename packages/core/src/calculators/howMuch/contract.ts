@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import { HollowSchema } from '../../contract/hollow';
+import { figure, quantity } from '../../contract/quantity';
+
+export const summary = 'How much glass cavities take, by size, by water or by their model, and how far an amount fills them';
+
+const count = quantity('Count', '', 1, 500).int({ error: 'A count must be whole.' }).default(1);
+const mass = (name: string, least: number) => quantity(name, 'kg', least, 200);
+
+export const request = z.strictObject({
+  density_kg_m3: quantity('Density of the glass', 'kg/m³', 2000, 7000),
+  cavities: z
+    .array(
+      z.discriminatedUnion('by', [
+        z.strictObject({ by: z.literal('size'), count, hollow: HollowSchema, liner_m: quantity('Liner', 'm', 0, 0.05).optional() }),
+        z.strictObject({
+          ...{ by: z.literal('water'), count, poured_kg: mass('Water', 1e-3) },
+          drunk_kg: mass('What the mould drank', 0).optional().meta({ description: 'A dry porous mould drinks some of it' }),
+        }),
+        z.strictObject({
+          ...{ by: z.literal('model'), count, model_kg: mass('Model', 1e-4) },
+          density_kg_m3: quantity('Density of the model', 'kg/m³', 200, 12000),
+        }),
+      ]),
+    )
+    .min(1, { error: 'Name at least one cavity.' })
+    .max(40, { error: 'At most 40 cavities.' }),
+  stays_kg: mass('What stays', 0).optional().meta({ description: 'In a pot, on a grid, at a rim' }),
+  have_kg: mass('What there is', 1e-4).optional().meta({ description: 'How far does it go?' }),
+});
+
+export const answer = z.object({
+  cavities: z.array(z.object({ volume_m3: figure('m³'), mass_kg: figure('kg') })).meta({ description: 'All of its count together' }),
+  volume_m3: figure('m³'),
+  total_kg: figure('kg', 'To fill them all, with what stays'),
+  filled: z
+    .object({
+      missing_kg: figure('kg', 'Negative where there is too much'),
+      level_m: figure('m', 'How high each stands, of one kind of hollow; null where it runs over').nullable(),
+    })
+    .nullable(),
+});
+
+export const cases = {
+  'Two lined troughs from so much scrap': {
+    density_kg_m3: 2500,
+    cavities: [{ by: 'size', count: 2, hollow: { kind: 'vTrough', width_m: 0.08, length_m: 0.25, depth_m: 0.04 }, liner_m: 0.002 }],
+    have_kg: 1.1,
+  },
+  'A mould by water, its sprue by size, what stays in the pot': {
+    density_kg_m3: 2500,
+    cavities: [
+      { by: 'water', poured_kg: 0.53, drunk_kg: 0.03 },
+      { by: 'size', hollow: { kind: 'cone', rim_m: 0.06, floor_m: 0.03, depth_m: 0.05 } },
+    ],
+    stays_kg: 0.04,
+  },
+  'Three by the wax model of one, in a bowl and a dam': {
+    density_kg_m3: 2530,
+    cavities: [
+      { by: 'model', count: 3, model_kg: 0.18, density_kg_m3: 900 },
+      { by: 'size', hollow: { kind: 'bowl', rim_m: 0.2, floor_m: 0.06, depth_m: 0.05 } },
+      { by: 'size', hollow: { kind: 'straight', outline: { shape: 'oval', width_m: 0.2, length_m: 0.1 }, depth_m: 0.02 } },
+      { by: 'size', hollow: { kind: 'ring', outer_m: 0.2, inner_m: 0.12, depth_m: 0.02 } },
+      { by: 'size', hollow: { kind: 'roundTrough', width_m: 0.06, length_m: 0.2, depth_m: 0.02 } },
+    ],
+  },
+} satisfies Record<string, z.input<typeof request>>;
