@@ -219,6 +219,27 @@ test('a drape that came out half-way is measured, and the next firing goes on fr
   await me.sees('plan-problem', /It has come down as far as it is to go/);
 });
 
+test('a firing stands where it is moved to; along the journey is told what touches, strikes, weighs and has been heated', async () => {
+  await me.page.goto(`${studio.address}/pieces?q=lamp`);
+  await me.openPiece('Lamp panel, right');
+  await me.press('journey-0');
+  await me.sees('body-words', /Dune rose is not its own colour yet: it strikes at its first fuse\./);
+  await me.sees('touching', /^Touching: Clear on the shelf, Dune rose on Clear\.$/);
+  await me.press('journey-4');
+  await me.press('step-earlier');
+  await me.sees('journey-3', /^4 Contour fuse/);
+  await me.sees('journey-4', /^5 Lay on/);
+  await me.press('undo');
+  await me.sees('journey-4', /^5 Contour fuse/);
+  await me.press('journey-6');
+  await me.sees('ledger', /^Laid on 1\.48 kg − 44 g ground off = 1\.43 kg\.$/);
+  await me.sees('touching', /^Touching: Dune rose on the shelf\.$/);
+  await me.sees(
+    'figure-haze',
+    /^Haze so far: \d+ of the \d+ min that its glass bears\. Heat so far: as much as .* at 8\d0 °C\. Stress left by its last firing: [\d.]+ MPa\.$/,
+  );
+});
+
 test('the glass in time: down the curve its section, its clock and how far it is, by finger and by keys', async () => {
   await me.openPiece('Tray, smallest of three');
   await me.press('open-run');

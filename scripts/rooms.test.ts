@@ -4,7 +4,25 @@ import { dirname, join, relative, sep } from 'node:path';
 
 const HOUSES = {
   'packages/core/src': [
-    ...['problem', 'version', 'numerics', 'units', 'glass', 'stress', 'kiln', 'controller', 'body', 'flow', 'ware', 'look', 'fit', 'release', 'heat', 'learn'],
+    ...[
+      'problem',
+      'version',
+      'numerics',
+      'units',
+      'glass',
+      'stress',
+      'kiln',
+      'controller',
+      'body',
+      'quantity',
+      'flow',
+      'ware',
+      'look',
+      'fit',
+      'release',
+      'heat',
+      'learn',
+    ],
     ...['schedule', 'practice', 'piece', 'contract', 'calculators', 'engine', 'index'],
   ],
   'apps/web/src': [

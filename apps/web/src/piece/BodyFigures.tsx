@@ -87,7 +87,7 @@ export function BodyFigures({ body, after, next, turns, shelves }: BodyFiguresPr
   return (
     <View style={{ gap: space.small }}>
       <View style={{ flexDirection: 'row', gap: space.large }}>
-        <FigureBlock label="depth" value={deep(units)} other={deep(other)} testID="figure-depth" />
+        <FigureBlock label="depth" wide={!even} value={deep(units)} other={deep(other)} testID="figure-depth" />
         <FigureBlock label="mass" value={formatMass(mass_kg, units.mass)} other={formatMass(mass_kg, other.mass)} testID="figure-mass" />
         {!elsewhere && <FigureBlock label="rim moves" value={moves(units)} other={moves(other)} note="if left to flow" testID="figure-rim" />}
       </View>

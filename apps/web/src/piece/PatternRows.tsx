@@ -1,14 +1,14 @@
 /** The studio's patterns, where a new piece is made: from each, one like it is started. */
-import { drawnBody, footprintWords } from '@torvin/core';
+import { footprintWords } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { usePieceRows } from '@/data/pieces';
 import { useUnits } from '@/data/studio';
-import { SectionDrawing } from '@/section/SectionDrawing';
 import { space } from '@/theme/theme';
 import { LinkRow } from '@/ui/LinkRow';
 import { Words } from '@/ui/Words';
 import { layersWords } from './describe';
+import { PieceFace } from './PieceFace';
 
 const FACE = { width: 88, height: 48 };
 /** Of more the list of all of them is the better place to look. */
@@ -27,15 +27,7 @@ export function PatternRows({ shelves }: { shelves: Shelves }) {
       <View role="list">
         {patterns.slice(0, SHOWN_AT_MOST).map(({ id, name, footprint, laid, profile }) => (
           <LinkRow key={id} href={`/pieces/${id}?another=yes`} inset={0} testID="pattern-link">
-            <SectionDrawing {...drawnBody(profile, shelves)} {...FACE} small />
-            <View style={{ flex: 1 }}>
-              <Words bold numberOfLines={1}>
-                {name}
-              </Words>
-              <Words size="label" tone="muted" numberOfLines={1}>
-                {`${footprintWords(footprint, units.length)} · ${layersWords(laid)}`}
-              </Words>
-            </View>
+            <PieceFace piece={{ name, profile }} shelves={shelves} {...FACE} lines={[`${footprintWords(footprint, units.length)} · ${layersWords(laid)}`]} />
           </LinkRow>
         ))}
         {total > SHOWN_AT_MOST && (

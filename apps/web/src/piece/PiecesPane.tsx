@@ -1,5 +1,5 @@
 /** The list of pieces as a page of its own, or beside a piece: searched by name, a page read when it is wanted. */
-import { RECIPES, drawnBody, footprintWords } from '@torvin/core';
+import { RECIPES, footprintWords } from '@torvin/core';
 import type { PieceRow, Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { memo, useDeferredValue } from 'react';
@@ -7,7 +7,6 @@ import { View } from 'react-native';
 import { readOn, useReadTo } from '@/data/longList';
 import { usePieceRows, useShelves } from '@/data/pieces';
 import { useUnits } from '@/data/studio';
-import { SectionDrawing } from '@/section/SectionDrawing';
 import { scaled, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Chips } from '@/ui/Chips';
@@ -19,6 +18,7 @@ import { Search } from '@/ui/Search';
 import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
 import { filedWords, layersWords } from './describe';
+import { PieceFace } from './PieceFace';
 import { ReadPieceFile } from './PieceFileActions';
 import { asked, usePiecesQuery } from './usePiecesQuery';
 
@@ -116,21 +116,18 @@ interface RowProps {
 
 /** With its section as its face. */
 const PieceListRow = memo(function PieceListRow({ piece, shelves, current, search, length }: RowProps) {
-  const { id, name, footprint, laid, profile, looks } = piece;
+  const { id, footprint, laid, looks } = piece;
   return (
     <LinkRow href={`/pieces/${id}${search}`} current={current} height={ROW_HEIGHT} listed={false} testID="piece-link">
-      <SectionDrawing {...drawnBody(profile, shelves)} {...FACE} small />
-      <View style={{ flex: 1 }}>
-        <Words bold numberOfLines={1}>
-          {name}
-        </Words>
-        <Words size="label" tone="muted" numberOfLines={1}>
-          {[footprintWords(footprint, length), layersWords(laid), ...filedWords(piece)].join(' · ')}
-        </Words>
-        <Words size="label" tone="muted" numberOfLines={1}>
-          {looks.length > 0 ? looks.map((look) => RECIPES[look].name).join(', then ') : 'no firing planned yet'}
-        </Words>
-      </View>
+      <PieceFace
+        piece={piece}
+        shelves={shelves}
+        {...FACE}
+        lines={[
+          [footprintWords(footprint, length), layersWords(laid), ...filedWords(piece)].join(' · '),
+          looks.length > 0 ? looks.map((look) => RECIPES[look].name).join(', then ') : 'no firing planned yet',
+        ]}
+      />
     </LinkRow>
   );
 });

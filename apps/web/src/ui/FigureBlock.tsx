@@ -22,16 +22,20 @@ export interface FigureBlockProps {
   /** Share of the limit that is used, 1 at the limit. */
   share?: number;
   broken?: boolean;
+  /** Has more room than those beside it: two figures stand in it. */
+  wide?: boolean;
   /** Told of a touch, besides what it shows. */
   onTouch?(): void;
   testID?: string;
 }
 
-export function FigureBlock({ value, other, otherNote, onTouch, testID, ...rest }: FigureBlockProps) {
+const WIDE = 1.5;
+
+export function FigureBlock({ value, other, otherNote, wide = false, onTouch, testID, ...rest }: FigureBlockProps) {
   const [turned, setTurned] = useState(false);
   if (!other && !onTouch) {
     return (
-      <View style={{ flex: 1, minWidth: 72 }} testID={testID}>
+      <View style={{ flex: wide ? WIDE : 1, minWidth: 72 }} testID={testID}>
         <Block value={value} {...rest} />
       </View>
     );
@@ -44,7 +48,7 @@ export function FigureBlock({ value, other, otherNote, onTouch, testID, ...rest 
         onTouch?.();
       }}
       {...({ dataSet: { turned: String(turned) } } as object)}
-      style={{ flex: 1, minWidth: 72, minHeight: TARGET }}
+      style={{ flex: wide ? WIDE : 1, minWidth: 72, minHeight: TARGET }}
       testID={testID}
     >
       <Block value={turned && other ? other : value} {...rest} note={turned ? (otherNote ?? rest.note) : rest.note} />

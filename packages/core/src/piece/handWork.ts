@@ -206,8 +206,8 @@ export function blast(before: BodyNow, { face, depth_m, cover, id }: Extract<Ben
       });
   }
   const layers = face === 'up' ? [...body.layers, ...relief.toReversed()] : [...relief, ...body.layers];
-  const now2 = nowLaid(body, layers);
-  return doing(relief.length > 0 ? { ...now2, solid: { from: 0, to: layers.length } } : now2, taken);
+  const worked = nowLaid(body, layers);
+  return doing(relief.length > 0 ? { ...worked, solid: { from: 0, to: layers.length } } : worked, taken);
 }
 
 /** A masked pattern is followed as so many islands. */
