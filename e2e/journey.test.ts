@@ -279,7 +279,8 @@ test('where things are to keep still only the joints are shown', async () => {
   await me.press('open-run');
   await me.press('open-in-time');
   const tag = await me.find('time-tag');
-  // Read at once: the start is soon from now, and moves on as the minutes do. The day is written longer in the table.
+  // The table follows within a second. The day is written longer there.
+  await me.page.waitForFunction(() => document.querySelector('[data-testid="curve-table"]')?.textContent?.includes('target reached'));
   const now = (): Promise<{ minutes: string; isJoint: boolean }> =>
     me.page.evaluate(() => {
       const words = (id: string): string => document.querySelector(`[data-testid="${id}"]`)?.textContent ?? '';
