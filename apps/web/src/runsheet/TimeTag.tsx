@@ -79,7 +79,8 @@ export function TimeTag({ series, rows, start, timeline }: TimeTagProps) {
           testID="time-tag"
           style={{
             position: 'absolute',
-            left: -TAG.width / 2,
+            // Within the curve's own column: to the left of it stand the words of the rows.
+            left: 0,
             top: y - TARGET / 2,
             height: TARGET,
             minWidth: TARGET,
