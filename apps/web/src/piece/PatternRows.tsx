@@ -20,7 +20,7 @@ export function PatternRows({ shelves }: { shelves: Shelves }) {
   const patterns = rows.filter(({ patternAt }) => patternAt !== null);
   if (patterns.length === 0) return null;
   return (
-    <View style={{ gap: space.small }} testID="patterns">
+    <View style={{ gap: space.small, paddingTop: space.medium }} testID="patterns">
       <Words size="title" bold role="heading" aria-level={2}>
         From a pattern
       </Words>

@@ -3,6 +3,7 @@ import { drawnBody } from '@torvin/core';
 import type { PieceRow, Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { SectionDrawing } from '@/section/SectionDrawing';
+import { space } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 
 export interface PieceFaceProps {
@@ -14,7 +15,7 @@ export interface PieceFaceProps {
 }
 
 export const PieceFace = ({ piece: { name, profile }, shelves, width, height, lines }: PieceFaceProps) => (
-  <>
+  <View style={{ flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.large }}>
     <SectionDrawing {...drawnBody(profile, shelves)} width={width} height={height} small />
     <View style={{ flex: 1 }}>
       <Words bold numberOfLines={1}>
@@ -26,5 +27,5 @@ export const PieceFace = ({ piece: { name, profile }, shelves, width, height, li
         </Words>
       ))}
     </View>
-  </>
+  </View>
 );
