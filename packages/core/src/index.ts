@@ -119,7 +119,7 @@ export { impossibleFiring } from './schedule/possible';
 export { wareFired } from './schedule/ware';
 export { paceOfWare } from './schedule/wareWords';
 export { slipDoes, slipSentence } from './schedule/slipWords';
-export { brokenSentence, heatWorkFigures, ownFigures, readingPhrase, ROLE_NAMES, TERMS, verdictOf, whyOf } from './schedule/words';
+export { brokenSentence, heatWorkFigures, inDamSentence, ownFigures, readingPhrase, ROLE_NAMES, TERMS, verdictOf, whyOf } from './schedule/words';
 export { type GlassAt, glassInTime } from './schedule/inTime';
 export { reckoningOf } from './schedule/reckoning';
 export {

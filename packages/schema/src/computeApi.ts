@@ -1,6 +1,6 @@
 /** The stateless compute API: an endpoint for every calculator, made of its contract. For servers alone; a web app has the engine itself. */
 import { RECIPE_GROUPS } from '@torvin/core';
-import { CALCULATORS, CALLS, type EngineCall } from '@torvin/core/engine';
+import { CALCULATORS, CALLS, type EngineCall, QUANTITIES } from '@torvin/core/engine';
 import { LimitsSchema, SchoolSchema, SetUpSchema, figure } from '@torvin/core/contract';
 import { z } from 'zod';
 import { type Endpoint, get } from './api';
@@ -35,7 +35,8 @@ export interface CalculatorEndpoint extends Endpoint<z.ZodType> {
   cases: Readonly<Record<string, object>>;
 }
 
-const pathOf = (call: EngineCall): string => `/api/compute/${call.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)}`;
+const pathOf = (call: EngineCall): string =>
+  `/api/compute/${call in QUANTITIES ? 'quantities/' : ''}${call.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)}`;
 
 /** In the order of the table of calculators. */
 export const computeEndpoints = (): Promise<CalculatorEndpoint[]> =>

@@ -17,6 +17,7 @@ import {
   massNow,
   namedGlasses,
   otherUnits,
+  inDamSentence,
   strikeWords,
   type Turn,
   text,
@@ -37,7 +38,8 @@ const RIM = {
   fills: () => 'Fills its dam, given heat enough.',
   opens: (rest: string) =>
     `A film of grains, far thinner than the ${rest} at which hot glass rests: given heat it draws together into lace or islands, and its outline stays.`,
-  scallops: (rest: string) => `Less than the ${rest} at which hot glass rests: it draws back from the dam and leaves a scalloped edge.`,
+  wavers: (rest: string, back: string) => inDamSentence('wavers', rest, back),
+  scallops: (rest: string, back: string) => inDamSentence('scallops', rest, back),
 } as const;
 
 export interface BodyFiguresProps {
@@ -112,7 +114,9 @@ export function BodyFigures({ body, after, next, turns, shelves }: BodyFiguresPr
       <Words size="label">
         {elsewhere
           ? `A ${elsewhere.name.toLowerCase()} takes it to another form: its run sheet tells which.`
-          : RIM[afterFiring.tendency](text(formatLength(afterFiring.naturalDepth_m, units.length)))}
+          : RIM[afterFiring.tendency](
+              ...([afterFiring.naturalDepth_m, -afterFiring.rimMoves_m].map((one) => text(formatLength(one, units.length))) as [string, string]),
+            )}
       </Words>
     </View>
   );

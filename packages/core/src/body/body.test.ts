@@ -148,6 +148,16 @@ describe('where hot glass rests', () => {
     expect(film(2.2, { layers: [{ form: 'sheet', glass: 0, thickness_m: 0.001 }] }).tendency).toBe('draws-in');
   });
 
+  test('in a dam it grades from scalloped to full: no step in how far it stands back', () => {
+    const rest = resting(0.012, true).naturalDepth_m;
+    const back = [0.7, 0.86, 0.8799, 0.8801, 0.9, 0.999, 1.001].map((share) => resting(share * rest, true));
+    expect(back.map(({ tendency }) => tendency)).toEqual(['scallops', 'scallops', 'scallops', 'wavers', 'wavers', 'wavers', 'fills']);
+    expect(back[1].rimMoves_m).toBeLessThan(0);
+    expect(back[0].rimMoves_m).toBeLessThan(back[1].rimMoves_m);
+    expect(Math.abs(back[2].rimMoves_m)).toBeLessThan(1e-4);
+    expect(back.slice(3).every(({ rimMoves_m }) => rimMoves_m === 0)).toBe(true);
+  });
+
   test('in a dam a deep body fills and a shallow one scallops, whatever its mass', () => {
     expect(resting(0.012, true)).toMatchObject({ tendency: 'fills', rimMoves_m: 0 });
     expect(resting(0.003, true).tendency).toBe('scallops');

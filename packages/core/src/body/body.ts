@@ -32,7 +32,8 @@ export interface BodyInput {
 }
 
 /** opens: a film of grains, which draws together from grain to grain into lace or islands, while its outline stays. */
-export type AtRest = 'draws-in' | 'stays' | 'runs-out' | 'fills' | 'scallops' | 'opens';
+/** wavers: fills its dam, but hardly; where it is colder or thinner it may stay back. */
+export type AtRest = 'draws-in' | 'stays' | 'runs-out' | 'fills' | 'wavers' | 'scallops' | 'opens';
 
 export interface BodyFigures {
   depth: { min_m: number; mean_m: number; max_m: number };
@@ -50,8 +51,10 @@ export interface BodyFigures {
 /** Contact angle of melt on a primed shelf, degrees; chosen so that soda-lime rests at about 6.5 mm. */
 const CONTACT_ANGLE_ON_PRIMER_DEG = 136;
 
-/** Within this share of the natural depth the rim hardly moves. */
+/** Within this share of the natural depth the rim hardly moves: the hysteresis of its contact angle holds it. */
 const AT_REST_BAND = 0.12;
+/** Where a rim that draws back comes to stand, times the natural depth. */
+export const RECEDES_AT = 1 - AT_REST_BAND;
 /** A film of grains that comes to less than this share of it opens rather than draws in as a whole. */
 const FILM_BELOW = 0.5;
 
@@ -138,11 +141,14 @@ export function bodyFigures(body: BodyInput): BodyFigures {
   const mean = volume / area;
   const rest = naturalDepth(mainGlass(body));
   const { min_m, max_m } = extremes(body);
-  const thin = mean < rest * (1 - AT_REST_BAND);
+  const thin = mean < rest * RECEDES_AT;
   const thick = mean > rest * (1 + AT_REST_BAND);
   const opens = mean < FILM_BELOW * rest && isOfGrains(body);
-  const tendency: AtRest = opens ? 'opens' : dammed ? (thin ? 'scallops' : 'fills') : thin ? 'draws-in' : thick ? 'runs-out' : 'stays';
+  const inDam = thin ? 'scallops' : mean < rest ? 'wavers' : 'fills';
+  const tendency: AtRest = opens ? 'opens' : dammed ? inDam : thin ? 'draws-in' : thick ? 'runs-out' : 'stays';
   const moves = tendency === 'draws-in' || tendency === 'runs-out' || tendency === 'scallops';
+  // In a dam it draws back no further than it has to, so that a little less glass leaves a little less covered.
+  const restsAt = tendency === 'scallops' ? rest * RECEDES_AT : rest;
   const perGlass = each.map((one, i) => one * glasses[i].density_kg_m3);
   return {
     depth: { min_m, mean_m: mean, max_m },
@@ -150,7 +156,7 @@ export function bodyFigures(body: BodyInput): BodyFigures {
     volume_m3: volume,
     mass_kg: perGlass.reduce((sum, one) => sum + one, 0),
     perGlass_kg: perGlass,
-    afterFiring: { naturalDepth_m: rest, tendency, rimMoves_m: moves ? rimTravel(footprint, volume / rest) : 0 },
+    afterFiring: { naturalDepth_m: rest, tendency, rimMoves_m: moves ? rimTravel(footprint, volume / restsAt) : 0 },
     unevenness: max_m / mean,
   };
 }

@@ -7,12 +7,12 @@ import { corrections } from './corrections';
 import { sameWork } from './equalWork';
 import { evaluateFiring } from './evaluate';
 import { fitGlasses } from './fit';
-import { howMuch } from './howMuch';
 import { flow } from './flow';
 import { kilnFit } from './kilnFit';
 import { kilnTimes } from './kilnTimes';
 import { keySchedule } from './keyIn';
 import { polariser } from './polariser';
+import { QUANTITIES } from './quantities/all';
 import { quantity } from './quantity';
 import { comesFree } from './release';
 import { readKeyed } from './readBack';
@@ -21,7 +21,7 @@ import { spreadFit } from './spreadFit';
 
 export const CALCULATORS = {
   quantity,
-  howMuch,
+  ...QUANTITIES,
   body,
   fit: fitGlasses,
   flow,

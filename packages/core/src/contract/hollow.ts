@@ -2,10 +2,16 @@
 import { z } from 'zod';
 import type { Hollow } from '../quantity/hollow';
 import { DEEPEST_M, FootprintSchema } from './body';
+import type { Brick } from '../quantity/cold';
 import { quantity } from './quantity';
 
 const deep = quantity('Depth', 'm', 0.002, DEEPEST_M);
 const across = (name: string, least = 0.005) => quantity(name, 'm', least, 2);
+/** A billet, a bar, a sheet: what is laid flat. */
+export const BrickSchema = z
+  .strictObject({ width_m: across('Width'), length_m: across('Length'), depth_m: quantity('Depth', 'm', 0.0005, DEEPEST_M) })
+  .meta({ id: 'Brick' }) satisfies z.ZodType<Brick>;
+
 /** Nothing where it ends in a point or a round. */
 const floor = quantity('Floor', 'm', 0, 2);
 

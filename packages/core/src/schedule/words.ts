@@ -303,13 +303,19 @@ function reliefSentence(look: Look, left: number): string {
   return `About ${percent(left)} of the height of its parts is left standing.`;
 }
 
+/** How glass that is shallower than it rests at stands in a dam. back: how far from its wall. */
+export const inDamSentence = (as: 'scallops' | 'wavers', rest: string, back: string): string =>
+  as === 'wavers'
+    ? `A little less than the ${rest} at which hot glass rests: it reaches the dam, and may stay back in scallops where it is colder or thinner.`
+    : `Less than the ${rest} at which hot glass rests: it draws back from the dam by about ${back} and leaves a scalloped edge.`;
+
 const opensIntoLace = (rest: string): string =>
   `A film of grains, far thinner than the ${rest} at which hot glass rests: it draws together into lace or islands, and its outline stays.`;
 
 /** What the body itself will do, whatever the schedule. */
 function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
   const { body, look, setup } = firing;
-  const { naturalDepth_m, tendency } = bodyFigures(body).afterFiring;
+  const { naturalDepth_m, tendency, rimMoves_m } = bodyFigures(body).afterFiring;
   const rest = text(formatLength(naturalDepth_m, unit));
   const said: string[] = [];
   const { flows, puddle } = RECIPES[look];
@@ -318,7 +324,7 @@ function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
     if (tendency === 'runs-out') said.push(`Deeper than the ${rest} at which hot glass rests: it runs out at the rim unless dammed.`);
     if (tendency === 'draws-in') said.push(`Thinner than the ${rest} at which hot glass rests: the rim draws in and thickens.`);
     if (tendency === 'opens') said.push(opensIntoLace(rest));
-    if (tendency === 'scallops') said.push(`Less than the ${rest} at which hot glass rests: it draws back from the dam and leaves a scalloped edge.`);
+    if (tendency === 'scallops' || tendency === 'wavers') said.push(inDamSentence(tendency, rest, text(formatLength(-rimMoves_m, unit))));
   }
   const { factor } = designDepth(body, look);
   if (cavity) {

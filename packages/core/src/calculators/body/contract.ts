@@ -17,7 +17,7 @@ export const answer = z.object({
   perGlass_kg: z.array(figure('kg')),
   afterFiring: z.object({
     naturalDepth_m: metre,
-    tendency: z.enum(['draws-in', 'stays', 'runs-out', 'fills', 'scallops', 'opens']),
+    tendency: z.enum(['draws-in', 'stays', 'runs-out', 'fills', 'wavers', 'scallops', 'opens']),
     rimMoves_m: figure('m', 'If it is hot for long enough; outwards positive'),
   }),
   unevenness: figure(''),

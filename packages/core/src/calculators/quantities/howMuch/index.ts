@@ -1,7 +1,7 @@
 import type { z } from 'zod';
-import { valueOf } from '../../problem';
-import { howMuch as reckoned } from '../../quantity/howMuch';
-import { calculator } from '../calculator';
+import { valueOf } from '../../../problem';
+import { howMuch as reckoned } from '../../../quantity/howMuch';
+import { calculator } from '../../calculator';
 import type { request } from './contract';
 
 /** How much glass cavities take. */

@@ -1,0 +1,6 @@
+/** What is weighed and reckoned at the bench: each is a sheet of Reckon and has a path of its own under quantities. A new one is added here. */
+import { fill } from './fill';
+import { howMuch } from './howMuch';
+
+export const QUANTITIES = { howMuch, fill };
+export type QuantityName = keyof typeof QUANTITIES;
