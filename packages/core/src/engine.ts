@@ -9,7 +9,7 @@ import { DEFAULT_LIMITS } from './schedule/limits';
 import { BARE_SHELF } from './schedule/setups';
 
 export { type Answered, type Asked, CALCULATORS, type EngineCall, CALLS } from './calculators/all';
-export { QUANTITIES, type QuantityName } from './calculators/quantities/all';
+export { QUANTITIES } from './calculators/quantities/all';
 
 export interface Engine {
   /** Fails with a ProblemError alone. */

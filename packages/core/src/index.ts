@@ -22,6 +22,7 @@ export { parseDifference, parseDuration, parseLength, parseMass, parseRate, pars
 export {
   type Figure,
   formatArea,
+  formatDensity,
   formatDifference,
   formatDuration,
   formatLength,
@@ -31,13 +32,14 @@ export {
   formatStress,
   formatStrewn,
   formatTemperature,
+  formatVolume,
   text,
 } from './units/format';
 export { diffusivity, type GlassConstants, meltExpansion, type StateName } from './glass/constants';
 export { fluidity, LOG_VISCOSITY, logViscosity, temperatureAt, viscosityOf } from './glass/viscosity';
 export { type GlassState, glassStates, stateAt } from './glass/states';
 export { TYPICAL_FAMILIES } from './glass/families';
-export { type Footprint, footprintArea, footprintSpan, sidesOf } from './body/footprint';
+export { type Footprint, footprintArea, footprintHole, footprintSpan, sidesOf } from './body/footprint';
 export { evenSheets, layerDepth, rowsOf } from './body/layers';
 export { bodyFigures } from './body/body';
 export { type Ghost, ghostOf } from './look/ghost';
@@ -52,6 +54,7 @@ export { CONTENTS } from './fit/reactions';
 export type { FitVerdict, PairFit } from './fit/fit';
 export { fitReckoning, fitSentence, pairWords } from './fit/words';
 export { type CoatingFinding, coatingFindings } from './fit/coating';
+export { QUANTITY_NAMES, type QuantityName } from './quantity/names';
 export { isLaid, RELEASE_KINDS, type ReleaseKind } from './release/coat';
 export { MOULD_MATERIALS } from './release/gap';
 export { fullPowerHeating, naturalCooling, settledCooling } from './kiln/kiln';

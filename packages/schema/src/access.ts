@@ -46,7 +46,7 @@ export const AccessSchema = z
 export type AccessTold = z.infer<typeof AccessSchema>;
 
 /** What may change under a page: all: anything. */
-export const TOPICS = ['piece', 'firing', 'program', 'shelves', 'studio', 'backups', 'aside', 'access', 'all'] as const;
+export const TOPICS = ['piece', 'firing', 'program', 'reckonings', 'shelves', 'studio', 'backups', 'aside', 'access', 'all'] as const;
 export type Topic = (typeof TOPICS)[number];
 
 export const ChangeSchema = z

@@ -29,6 +29,7 @@ import {
 import { BasedOnSchema, DoneSchema, FilingSchema, NewPieceSchema, PieceChangeSchema, PiecePageSchema, PieceQuerySchema, PieceSchema } from './pieces';
 import { ImportedSchema, PieceFileSchema, ofOlderFormat } from './pieceFile';
 import { NewProgramSchema, ProgramQuerySchema, ProgramSchema } from './programs';
+import { NewReckoningSchema, RECKONINGS_KEPT, ReckoningSchema } from './reckonings';
 import { KIND_LIST, type KINDS, type KindName, kindOf } from './kinds/all';
 import type { Kind, Stored } from './kinds/kind';
 import { ShelvesSchema } from './kinds/shelves';
@@ -180,6 +181,15 @@ export const api = {
     NewProgramSchema,
     ProgramSchema,
     { changes: 'program' },
+  ),
+  reckonings: get('/api/reckonings', `The last ${RECKONINGS_KEPT} that were reckoned and kept, newest first, with what was typed`, z.array(ReckoningSchema)),
+  keepReckoning: send(
+    'post',
+    '/api/reckonings',
+    'Keeps what was reckoned; repeated with the same id it does nothing',
+    NewReckoningSchema,
+    ReckoningSchema,
+    { changes: 'reckonings' },
   ),
   loads: get('/api/loads', 'What is in the kilns, and what is planned for them', z.array(LoadAheadSchema)),
   saveLoad: send('put', '/api/loads/:id', 'Says when a kiln was opened, which frees it for the next load', LoadChangeSchema, LoadSchema, {

@@ -7,7 +7,7 @@ import { KINDS, KIND_LIST, type KindName, beginRecord } from './kinds/all';
 type Takes = { [K in keyof typeof api as (typeof api)[K]['request'] extends z.ZodType ? K : never]: z.input<NonNullable<(typeof api)[K]['request']>> };
 
 const idOf = (n: number): string => `0198c5a2-0000-7000-8000-${String(n).padStart(12, '0')}`;
-const [pieceId, layerId, stepId, scheduleId, firingId, programId, laidId] = [1, 2, 3, 4, 5, 6, 7].map(idOf);
+const [pieceId, layerId, stepId, scheduleId, firingId, programId, laidId, reckoningId] = [1, 2, 3, 4, 5, 6, 7, 8].map(idOf);
 /** Records have theirs from here on. */
 const FIRST_RECORD = 100;
 const AT = Date.UTC(2026, 0, 10, 18, 30);
@@ -65,6 +65,10 @@ export const EXAMPLES: Takes = {
   keyProgram: {
     ...{ id: programId, controllerId: 'grey-box', slot: 3, scheduleId: null, keyedAt: AT },
     rows: [{ rate: 200, target: 790, hold_min: 15 }],
+  },
+  keepReckoning: {
+    ...{ id: reckoningId, kind: 'howMuch', typed: { shape: 'box', width: '80 mm', length: '250 mm', depth: '20 mm' } },
+    ...{ told: '1.00 kg fill the box', pieceId: null, keptAt: AT },
   },
   eraseAside: {},
   makeBackup: {},

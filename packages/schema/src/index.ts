@@ -10,6 +10,7 @@ export * from './documents';
 export * from './pieceFile';
 export * from './kilnTime';
 export * from './programs';
+export * from './reckonings';
 export * from './access';
 export * from './api';
 export * from './spells';

@@ -31,6 +31,8 @@ export const FamilyChangeSchema = onACurve(FamilySchema);
 
 const hexColour = z.string().regex(/^#[0-9a-f]{6}$/i, { error: 'A colour is written as # and six hexadecimal digits, such as #8FB5CF.' });
 
+const side = (name: string) => quantity(name, 'm', 0.01, 4);
+
 export const GlassSchema = z.strictObject({
   ...named,
   familyId: recordId,
@@ -47,6 +49,14 @@ export const GlassSchema = z.strictObject({
   contents: z.array(oneOf('Content', CONTENTS)),
   /** Metal on one side of the sheet. */
   coated: z.boolean(),
+  /** What it is bought and kept as; what is left out is not counted in. */
+  sheetWidth_m: side('Width of a sheet').optional(),
+  sheetLength_m: side('Length of a sheet').optional(),
+  billetWidth_m: side('Width of a billet').optional(),
+  billetLength_m: side('Length of a billet').optional(),
+  billetDepth_m: quantity('Depth of a billet', 'm', 0.003, 0.2).optional(),
+  jar_kg: quantity('Frit in a jar', 'kg', 0.005, 100).optional(),
+  scrap_kg: quantity('Scrap', 'kg', 0, 1000).optional(),
 });
 export type Glass = z.infer<typeof GlassSchema>;
 

@@ -18,7 +18,7 @@ const GLASSES: DemoGlass[] = [
   ['rose-90', 'soft-90', 'Dune rose', '#C7657F', { forms: ALL_FORMS, coldColour: '#E3CFC6' }],
   ['slate-90', 'soft-90', 'Wet slate', '#5B6770', { forms: ALL_FORMS }],
   ['shimmer-90', 'soft-90', 'Shoal shimmer', '#6E8F93', { coated: true, forms: ['sheet', 'pieces'] }],
-  ['clear-96', 'soft-96', 'Clear 96', '#D6EADF'],
+  ['clear-96', 'soft-96', 'Clear 96', '#D6EADF', { sheetWidth_m: 0.46, sheetLength_m: 0.58, jar_kg: 0.45 }],
   ['heron-96', 'soft-96', 'Heron grey', '#A9B4BC'],
   ['kelp-96', 'soft-96', 'Kelp', '#7C7A3A', { contents: ['copper'] }],
   ['pane-float', 'float', 'Window pane', '#BFDCCB'],

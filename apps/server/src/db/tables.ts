@@ -1,5 +1,5 @@
 /** The database's tables. Row types are inferred from here; documents are JSON validated by @torvin/schema. */
-import { type Evaluation, LOOKS, type PanelRow, type PurposefulSegment } from '@torvin/core';
+import { type Evaluation, LOOKS, type PanelRow, type PurposefulSegment, QUANTITY_NAMES } from '@torvin/core';
 import type { Operation } from 'fast-json-patch';
 import { CSV_STYLES, type Lesson, NO_LESSON, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
 import { sql } from 'drizzle-orm';
@@ -225,6 +225,21 @@ export const programs = sqliteTable(
     slips: integer('slips'),
   },
   (table) => [index('programs_by_slot').on(table.controllerId, table.slot, table.keyedAt), index('programs_by_schedule').on(table.scheduleId)],
+);
+
+/** What was reckoned at the bench and kept; all but the newest go. */
+export const reckonings = sqliteTable(
+  'reckonings',
+  {
+    id: text('id').primaryKey(),
+    kind: text('kind', { enum: QUANTITY_NAMES }).notNull(),
+    /** As it was typed, by field. */
+    typed: text('typed', { mode: 'json' }).$type<Record<string, string>>().notNull(),
+    told: text('told').notNull(),
+    pieceId: text('piece_id').references(() => pieces.id, { onDelete: 'set null' }),
+    keptAt: integer('kept_at').notNull(),
+  },
+  (table) => [index('reckonings_by_time').on(table.keptAt, table.id)],
 );
 
 /** Saves that were taken, by the key they came under, so that one that comes again is known. */

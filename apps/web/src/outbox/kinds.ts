@@ -12,6 +12,7 @@ import type {
   NewFiring,
   NewPiece,
   NewProgram,
+  NewReckoning,
   NewSchedule,
   Photo,
   Piece,
@@ -51,6 +52,7 @@ export interface Variables {
   openLoad: { id: string; openedAt: number | null };
   /** of: what its schedule is of, to be shown until the server has said so. */
   keyProgram: NewProgram & { controllerName: string; of: Pick<Program, 'pieceId' | 'pieceName' | 'stepId'> };
+  keepReckoning: NewReckoning;
   addPhoto: { id: string; fileName: string };
   saveRecord: { kind: KindName; record: AnyRecord; before: AnyRecord | null };
   archiveRecord: { kind: KindName; id: string; name: string; archived: boolean };
@@ -223,6 +225,12 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       taken: () => void readAnew(client, keys.programs()),
       needs: ({ scheduleId }) => (scheduleId === null ? [] : [scheduleId]),
       words: ({ slot, controllerName }) => `What stands in program ${slot} of ${controllerName}`,
+    },
+    keepReckoning: {
+      queue: () => 'reckonings',
+      send: (body, { key }) => call(api.keepReckoning, { key, body }),
+      taken: () => void readAnew(client, keys.reckonings),
+      words: ({ told }) => `Reckoned: ${told}`,
     },
     addPhoto: {
       queue: ({ id }) => `photo ${id}`,

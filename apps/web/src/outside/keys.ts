@@ -18,6 +18,7 @@ export const keys = {
   backups: ['backups'],
   access: ['access'],
   loads: ['loads'],
+  reckonings: ['reckonings'],
   /** By the schedule asked about, '' for none. */
   programs: (scheduleId?: string) => ['programs', ...(scheduleId === undefined ? [] : [scheduleId])],
 };

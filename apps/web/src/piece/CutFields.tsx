@@ -3,6 +3,7 @@ import { type BenchStep, type Cutting, type JourneyStep, footprintArea } from '@
 import { KERF_RANGE_M, OFF_RANGE_M, SEGMENTS_RANGE, STRIP_RANGE_M } from '@torvin/schema';
 import { Choice } from '@/ui/Choice';
 import { Count, FACES, Length } from './HandSteppers';
+import { SHAPES, SHAPE_TITLES } from './pieceEntry';
 
 const CUT_TITLES: { value: Cutting['to']; title: string }[] = [
   { value: 'outline', title: 'To an outline' },
@@ -84,28 +85,35 @@ function OutlineFields({ cut, set }: { cut: Extract<Cutting, { to: 'outline' }>;
     disc: { shape: 'disc', diameter_m: across_m },
     rectangle: { shape: 'rectangle', width_m: across_m, length_m: across_m },
     oval: { shape: 'oval', width_m: across_m, length_m: across_m },
+    ring: { shape: 'ring', diameter_m: across_m, inner_m: across_m / 2 },
   } as const;
   return (
     <>
       <Choice
         label="Outline"
         value={outline.shape === 'polygon' ? null : outline.shape}
-        options={[
-          { value: 'rectangle', title: 'Rectangle' },
-          { value: 'disc', title: 'Disc' },
-          { value: 'oval', title: 'Oval' },
-        ]}
+        options={SHAPES.map((value) => ({ value, title: SHAPE_TITLES[value] }))}
         onChange={(shape) => shape !== outline.shape && set({ ...cut, outline: shapes[shape] }, 'outline')}
         testID="outline"
       />
-      {outline.shape === 'disc' && (
+      {(outline.shape === 'disc' || outline.shape === 'ring') && (
         <Length
           label="across"
-          name="The disc"
+          name="The outline"
           value_m={outline.diameter_m}
           range={SIZE_RANGE}
           onValue={(diameter_m) => set({ ...cut, outline: { ...outline, diameter_m } }, 'across')}
           testID="outline-across"
+        />
+      )}
+      {outline.shape === 'ring' && (
+        <Length
+          label="hole"
+          name="The hole"
+          value_m={outline.inner_m}
+          range={{ ...SIZE_RANGE, most: Math.min(SIZE_RANGE.most, outline.diameter_m - 0.005) }}
+          onValue={(inner_m) => set({ ...cut, outline: { ...outline, inner_m } }, 'hole')}
+          testID="outline-inner"
         />
       )}
       {(outline.shape === 'rectangle' || outline.shape === 'oval') && (

@@ -2,7 +2,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { FORM_NAMES, type Problem, footprintArea, formatArea, text } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
-import { useEffect, useState } from 'react';
+import { Fragment, useEffect, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
@@ -15,7 +15,19 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { GlassChoice } from '@/shelves/GlassChoice';
-import { FIRST_FORMS, PIECE_ENTRY_SCHEMAS, type PieceEntry, type ReadPiece, fieldOfPath, glassFor, outlineOf } from './pieceEntry';
+import {
+  FIRST_FORMS,
+  PIECE_ENTRY_SCHEMAS,
+  type PieceEntry,
+  type ReadPiece,
+  SHAPES,
+  SHAPE_TITLES,
+  SIZES_OF,
+  type SizeField,
+  fieldOfPath,
+  glassFor,
+  outlineOf,
+} from './pieceEntry';
 
 export interface PieceFormProps {
   shelves: Shelves;
@@ -29,6 +41,8 @@ export interface PieceFormProps {
   saveTitle: string;
   onSave(read: ReadPiece): void;
 }
+
+const SIZE_LABELS: Record<SizeField, string> = { width: 'Width', length: 'Length', diameter: 'Diameter', inner: 'Hole in it' };
 
 export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, saveTitle, onSave }: PieceFormProps) {
   const units = useUnits();
@@ -48,12 +62,12 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, s
   }, [problem, setError]);
 
   const outline = outlineOf(now, units.length);
-  const field = (name: 'name' | 'width' | 'length' | 'diameter', label: string, hint?: string) => (
+  const field = (name: 'name' | SizeField, label: string, hint?: string) => (
     <Controller
       control={control}
       name={name}
       render={({ field: { value, onChange, onBlur } }) => (
-        <Field label={label} value={value} onChange={onChange} onBlur={onBlur} error={errors[name]?.message} hint={hint} testID={`field-${name}`} />
+        <Field label={label} value={value ?? ''} onChange={onChange} onBlur={onBlur} error={errors[name]?.message} hint={hint} testID={`field-${name}`} />
       )}
     />
   );
@@ -65,23 +79,14 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, s
       <Choice
         label="Outline"
         value={now.shape}
-        options={[
-          { value: 'rectangle', title: 'Rectangle' },
-          { value: 'disc', title: 'Disc' },
-          { value: 'oval', title: 'Oval' },
-        ]}
+        options={SHAPES.map((value) => ({ value, title: SHAPE_TITLES[value] }))}
         onChange={(shape) => setValue('shape', shape)}
         testID="shape"
       />
       <View style={{ flexDirection: 'row', gap: space.large }}>
-        {now.shape === 'disc' ? (
-          field('diameter', 'Diameter', hint)
-        ) : (
-          <>
-            {field('width', 'Width', hint)}
-            {field('length', 'Length')}
-          </>
-        )}
+        {SIZES_OF[now.shape].map((name, i) => (
+          <Fragment key={name}>{field(name, SIZE_LABELS[name], i === 0 ? hint : undefined)}</Fragment>
+        ))}
       </View>
       <Words size="label" tone="muted" testID="outline-area">
         {outline ? text(formatArea(footprintArea(outline), units.length)) : 'Its area follows from its sizes.'}

@@ -4,7 +4,8 @@ import { type Glass, type Piece, SIZE_RANGE_M, type Shelves } from '@torvin/sche
 import { z } from 'zod';
 import { lengthWithin } from './typed';
 
-export const SHAPES = ['rectangle', 'disc', 'oval'] as const;
+export const SHAPES = ['rectangle', 'disc', 'oval', 'ring'] as const;
+export const SHAPE_TITLES = { rectangle: 'Rectangle', disc: 'Disc', oval: 'Oval', ring: 'Ring' } as const;
 
 /** Forms that a piece can begin with: all but what needs something under it to be called so. */
 export const FIRST_FORMS = ['sheet', 'pieces', 'rod', 'stringer', 'frit', 'powder'] as const satisfies readonly LayerForm[];
@@ -18,6 +19,8 @@ export interface PieceEntry {
   width: string;
   length: string;
   diameter: string;
+  /** Of a ring's hole. */
+  inner: string;
   dammed: boolean;
   /** What lies at the bottom of a new piece, and of which glass. */
   form: (typeof FIRST)[number];
@@ -29,12 +32,33 @@ const sizeOf = (typed: string, name: string, unit: LengthUnit) => lengthWithin(t
 /** A bare number is kept with the unit it was meant in, so that it means the same when the studio's unit has changed. */
 const withUnit = (typed: string, unit: LengthUnit): string => (/[a-z"']/i.test(typed) || typed.trim() === '' ? typed : `${typed.trim()} ${unit}`);
 
+export type SizeField = 'width' | 'length' | 'diameter' | 'inner';
+const SIZE_NAMES: Record<SizeField, string> = { width: 'The width', length: 'The length', diameter: 'The diameter', inner: 'The hole' };
+/** By which of its sizes each outline is told. */
+export const SIZES_OF: Record<(typeof SHAPES)[number], readonly SizeField[]> = {
+  ...{ rectangle: ['width', 'length'], oval: ['width', 'length'], disc: ['diameter'], ring: ['diameter', 'inner'] },
+};
+const LEAST_WALL_M = 0.004;
+
+function outlineWith(shape: (typeof SHAPES)[number], first: number, second: number): Footprint {
+  switch (shape) {
+    case 'disc':
+      return { shape, diameter_m: first };
+    case 'ring':
+      return { shape, diameter_m: first, inner_m: second };
+    default:
+      return { shape, width_m: first, length_m: second };
+  }
+}
+
 const entryShape = z.object({
   name: z.string(),
   shape: z.enum(SHAPES),
   width: z.string(),
   length: z.string(),
   diameter: z.string(),
+  // What was left by an older version has none.
+  inner: z.string().default(''),
   dammed: z.boolean(),
   form: z.enum(FIRST),
   glassId: z.string(),
@@ -48,16 +72,15 @@ const entrySchemaIn = (unit: LengthUnit) =>
     };
     const name = entry.name.trim();
     if (name === '' || name.length > 80) fail('name', name === '' ? 'Give the piece a name.' : 'A name has at most 80 characters.');
-    const read = (field: 'width' | 'length' | 'diameter', label: string): number => {
+    const read = (field: SizeField, label: string): number => {
       const size = sizeOf(entry[field], label, unit);
       return size.ok ? size.value : fail(field, size.problem.message);
     };
-    const footprint: Footprint =
-      entry.shape === 'disc'
-        ? { shape: 'disc', diameter_m: read('diameter', 'The diameter') }
-        : { shape: entry.shape, width_m: read('width', 'The width'), length_m: read('length', 'The length') };
-    const typed: Record<string, string> =
-      entry.shape === 'disc' ? { diameter: withUnit(entry.diameter, unit) } : { width: withUnit(entry.width, unit), length: withUnit(entry.length, unit) };
+    const [first, second] = SIZES_OF[entry.shape].map((field) => read(field, SIZE_NAMES[field]));
+    const footprint = outlineWith(entry.shape, first, second);
+    if (footprint.shape === 'ring' && footprint.inner_m >= footprint.diameter_m - LEAST_WALL_M)
+      fail('inner', 'The hole must be smaller than the ring, with a wall left between them.');
+    const typed = Object.fromEntries(SIZES_OF[entry.shape].map((field) => [field, withUnit(entry[field], unit)]));
     return { name, footprint, typed, dammed: entry.dammed, form: entry.form, glassId: entry.glassId };
   });
 
@@ -67,11 +90,9 @@ export type ReadPiece = z.output<typeof PIECE_ENTRY_SCHEMAS.mm>;
 
 /** The outline of an unfinished entry, where it can already be read. */
 export function outlineOf(entry: PieceEntry, unit: LengthUnit): Footprint | null {
-  const sizes = entry.shape === 'disc' ? [sizeOf(entry.diameter, '', unit)] : [sizeOf(entry.width, '', unit), sizeOf(entry.length, '', unit)];
-  const [first, second] = sizes.map((size) => (size.ok ? size.value : null));
-  if (first === null) return null;
-  if (entry.shape === 'disc') return { shape: 'disc', diameter_m: first };
-  return second === null ? null : { shape: entry.shape, width_m: first, length_m: second };
+  const sizes = SIZES_OF[entry.shape].map((field) => sizeOf(entry[field], '', unit));
+  const [first, second = NaN] = sizes.flatMap((size) => (size.ok ? [size.value] : []));
+  return sizes.every(({ ok }) => ok) && !(entry.shape === 'ring' && second >= first) ? outlineWith(entry.shape, first, second) : null;
 }
 
 const USUAL_SHEET_M = 0.003;
@@ -91,7 +112,7 @@ export function firstLayer(id: string, form: LayerForm, glass: Glass | undefined
 
 export function newEntry({ glasses, archived }: Shelves): PieceEntry {
   const glass = glasses.find(({ id, forms }) => forms.includes('sheet') && !archived.includes(id)) ?? glasses.find(({ id }) => !archived.includes(id));
-  return { name: '', shape: 'rectangle', width: '', length: '', diameter: '', dammed: false, form: 'sheet', glassId: glass?.id ?? '' };
+  return { name: '', shape: 'rectangle', width: '', length: '', diameter: '', inner: '', dammed: false, form: 'sheet', glassId: glass?.id ?? '' };
 }
 
 export function entryOf({ name, doc }: Pick<Piece, 'name' | 'doc'>, unit: LengthUnit): PieceEntry {
@@ -99,23 +120,25 @@ export function entryOf({ name, doc }: Pick<Piece, 'name' | 'doc'>, unit: Length
   const field = (written: string | undefined, size_m: number | null): string =>
     written === undefined ? (size_m === null ? '' : text(formatLength(size_m, unit))) : withUnit(written, 'mm');
   const sides = footprint.shape === 'rectangle' || footprint.shape === 'oval' ? footprint : null;
+  const round = footprint.shape === 'disc' || footprint.shape === 'ring' ? footprint : null;
   return {
     name,
     shape: footprint.shape === 'polygon' ? 'rectangle' : footprint.shape,
     width: field(typed.width, sides?.width_m ?? null),
     length: field(typed.length, sides?.length_m ?? null),
-    diameter: field(typed.diameter, footprint.shape === 'disc' ? footprint.diameter_m : null),
+    diameter: field(typed.diameter, round?.diameter_m ?? null),
+    inner: field(typed.inner, footprint.shape === 'ring' ? footprint.inner_m : null),
     dammed: doc.dammed,
     form: 'sheet',
     glassId: laidLayers(doc)[0]?.glassId ?? '',
   };
 }
 
-type EntryField = 'name' | 'width' | 'length' | 'diameter' | 'root';
+type EntryField = 'name' | SizeField | 'root';
 
 /** Which field a server's problem belongs to. */
 export function fieldOfPath(path: string): EntryField {
   if (path.startsWith('name')) return 'name';
-  const size = /footprint\.(width|length|diameter)_m$/.exec(path);
+  const size = /footprint\.(width|length|diameter|inner)_m$/.exec(path);
   return size ? (size[1] as EntryField) : 'root';
 }

@@ -1,5 +1,5 @@
 /** The body from the side, in true order: its face wherever it appears. */
-import { type DrawnLayer, type Footprint, footprintSpan, formatStock, type Ghost, type LengthUnit, text } from '@torvin/core';
+import { type DrawnLayer, type Footprint, footprintHole, footprintSpan, formatStock, type Ghost, type LengthUnit, text } from '@torvin/core';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 import { useUnits } from '@/data/studio';
@@ -74,7 +74,7 @@ export function SectionDrawing({
   const deep_m = layers.reduce((sum, { thickness_m }) => sum + thickness_m, 0) + Math.abs(crown_m);
   const dashed_m = ghost ? ghost.shape.depth_m + ghost.shape.relief_m + Math.abs(ghost.shape.crown_m) : 0;
   const room = ghost || crown_m !== 0 ? { depth_m: crown_m === 0 ? dashed_m : Math.max(deep_m, dashed_m), width_m: ghost?.shape.width_m ?? 0 } : undefined;
-  const drawn = sectionGeometry(span_m, layers, { width, height }, room);
+  const drawn = sectionGeometry(span_m, layers, { width, height }, room, footprintHole(footprint));
   const bend =
     crown_m === 0
       ? undefined

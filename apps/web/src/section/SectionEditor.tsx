@@ -3,7 +3,7 @@
  * beads for its depth and cover. One list to a
  * screen reader; the drawing's own figures are spoken with each layer.
  */
-import { type DrawnLayer, type Footprint, footprintSpan, type Ghost } from '@torvin/core';
+import { type DrawnLayer, type Footprint, footprintHole, footprintSpan, type Ghost } from '@torvin/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
@@ -79,7 +79,7 @@ export function SectionEditor({
   const [lifted, setLifted] = useState<{ layer: number; by: number; to: number } | null>(null);
   const drawn = useMemo(() => {
     const room = ghost ? { depth_m: ghost.depth_m + ghost.relief_m + Math.abs(ghost.crown_m), width_m: ghost.width_m } : undefined;
-    return sectionGeometry(footprintSpan(footprint), layers, { width, height }, room);
+    return sectionGeometry(footprintSpan(footprint), layers, { width, height }, room, footprintHole(footprint));
   }, [footprint, layers, width, height, ghost]);
   // Gestures are made once; they reach what is shown now through this.
   const now = useRef({ drawn, onSelect, onMove, lifted, own });

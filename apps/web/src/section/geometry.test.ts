@@ -22,6 +22,15 @@ describe('the section drawing', () => {
     expect(drawn.y(0) - drawn.y(0.003)).toBeCloseTo(base.height, 9);
   });
 
+  test('a ring is cut through twice: nothing stands in its hole', () => {
+    const ring = sectionGeometry(0.2, [sheet(0.003), sheet(0.003, { form: 'rod', cover: 0.5 })], box, undefined, 0.12);
+    const [left, right] = ring.shapes;
+    expect([left.x, left.x + left.width, right.x, right.x + right.width].map((px) => (px - ring.x(0)) / (ring.x(1) - ring.x(0)))).toEqual(
+      [-0.1, -0.06, 0.06, 0.1].map((place) => expect.closeTo(place, 9)),
+    );
+    expect(ring.shapes.every(({ x, width }) => width > 0 && (x + width <= ring.x(-0.06) + 1e-9 || x >= ring.x(0.06) - 1e-9))).toBe(true);
+  });
+
   test.each([
     [0.2, [sheet(0.003), sheet(0.003), numerals]],
     [2, [sheet(0.002)]],

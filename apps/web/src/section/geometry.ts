@@ -46,12 +46,20 @@ const coverOf = ({ cover }: DrawnLayer): number => Math.min(cover ?? 1, 1);
 /** Index of the first layer of cut pieces with nothing over them: those stand side by side. */
 const standingFrom = (layers: readonly DrawnLayer[]): number => layers.findLastIndex(({ form }) => form !== 'pieces') + 1;
 
-/** room: what the drawing must have space for besides, as for a body that will stand higher or wider after its firing. */
+/** A ring is cut through twice: what is left of a shape on either side of its hole. */
+const besideHole = (shape: Shape, from: number, to: number): Shape[] =>
+  [
+    { ...shape, width: Math.min(shape.x + shape.width, from) - shape.x },
+    { ...shape, x: Math.max(shape.x, to), width: shape.x + shape.width - Math.max(shape.x, to) },
+  ].filter(({ width }) => width > 0);
+
+/** room: what the drawing must have space for besides, as for a body that will stand higher or wider after its firing. hole_m: across a ring's hole. */
 export function sectionGeometry(
   span_m: number,
   layers: readonly DrawnLayer[],
   box: Box,
   room: { depth_m: number; width_m: number } = NO_ROOM,
+  hole_m = 0,
 ): SectionGeometry {
   const from = standingFrom(layers);
   const standing = from > 0 ? layers.slice(from) : [];
@@ -94,7 +102,8 @@ export function sectionGeometry(
       shapes.push({ layer: from + i, x: centre - width / 2, width, ...band, round: 0 });
     }
   });
-  return { exaggeration, shapes, bands, shelfY, x, y };
+  const cut = hole_m > 0 ? shapes.flatMap((shape) => besideHole(shape, x(-hole_m / 2), x(hole_m / 2))) : shapes;
+  return { exaggeration, shapes: cut, bands, shelfY, x, y };
 }
 
 const deepest = (layers: readonly DrawnLayer[]): number => Math.max(0, ...layers.map(({ thickness_m }) => thickness_m));

@@ -1,7 +1,7 @@
 import { SOFT_90, familyOfId } from '../testCases';
 import { type BodyInput, bodyFigures, openEdge, mainGlass, naturalDepth } from './body';
-import { type Footprint, crossesItself, footprintArea, footprintPerimeter, footprintSpan, grownArea } from './footprint';
-import { type Layer, rowsOf } from './layers';
+import { type Footprint, crossesItself, footprintArea, footprintPerimeter, footprintSpan, grownArea, insetBy } from './footprint';
+import { type Layer, evenSheets, rowsOf } from './layers';
 import { designDepth } from '../look/unevenness';
 
 const disc: Footprint = { shape: 'disc', diameter_m: 0.2 };
@@ -146,6 +146,18 @@ describe('where hot glass rests', () => {
     // Deep enough it is a body like any other, and so is what has a sheet in it.
     expect(film(10).tendency).toBe('draws-in');
     expect(film(2.2, { layers: [{ form: 'sheet', glass: 0, thickness_m: 0.001 }] }).tendency).toBe('draws-in');
+  });
+
+  test('a ring is its disc less its hole; its rims move as its area does', () => {
+    const ring: Footprint = { shape: 'ring', diameter_m: 0.2, inner_m: 0.12 };
+    expect(footprintArea(ring)).toBeCloseTo((Math.PI / 4) * (0.04 - 0.0144), 12);
+    // A strip as long as its middle line, as wide as its wall.
+    expect(footprintArea(ring)).toBeCloseTo(Math.PI * 0.16 * 0.04, 12);
+    expect(footprintArea(insetBy(ring, 0.003))).toBeCloseTo(grownArea(ring, -0.003), 12);
+    const { naturalDepth_m, rimMoves_m } = bodyFigures({
+      ...{ glasses: [SOFT_90], layers: evenSheets([{ thickness_m: 0.012 }]), footprint: ring },
+    }).afterFiring;
+    expect(grownArea(ring, rimMoves_m) * naturalDepth_m).toBeCloseTo(footprintArea(ring) * 0.012, 12);
   });
 
   test('in a dam it grades from scalloped to full: no step in how far it stands back', () => {

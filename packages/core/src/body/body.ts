@@ -7,7 +7,7 @@
  */
 import { STANDARD_GRAVITY_m_s2 } from '../units/physical';
 import type { GlassConstants } from '../glass/constants';
-import { type Footprint, footprintArea, footprintPerimeter, grownArea } from './footprint';
+import { type Footprint, footprintArea, footprintPerimeter, grownArea, turning } from './footprint';
 import { closes, coverOf, edgeOf, type Layer, layerDepths, type Part, rowsOf } from './layers';
 
 /** A body that is not a lay-up: poured, or cast in a mould of any form. */
@@ -95,8 +95,10 @@ function extremes({ glasses, layers, parts = [], casting, footprint }: BodyInput
 /** How far the outline must move for its area to become area_m2, outwards positive (Steiner's formula solved). */
 function rimTravel(footprint: Footprint, area_m2: number): number {
   const perimeter = footprintPerimeter(footprint);
-  const inside = perimeter ** 2 + 4 * Math.PI * (area_m2 - footprintArea(footprint));
-  return (Math.sqrt(Math.max(inside, 0)) - perimeter) / (2 * Math.PI);
+  const more = area_m2 - footprintArea(footprint);
+  const turns = turning(footprint);
+  if (turns === 0) return more / perimeter;
+  return (Math.sqrt(Math.max(perimeter ** 2 + 4 * turns * more, 0)) - perimeter) / (2 * turns);
 }
 
 /** The glass that the most of a body is made of: what its firing is computed with. */

@@ -3,6 +3,8 @@ export type Footprint =
   | { shape: 'rectangle'; width_m: number; length_m: number }
   | { shape: 'disc'; diameter_m: number }
   | { shape: 'oval'; width_m: number; length_m: number }
+  /** Round a hole: in a dam with a core, or of segments. */
+  | { shape: 'ring'; diameter_m: number; inner_m: number }
   /** Corners in order, either way round; the outline closes itself and must not cross itself. */
   | { shape: 'polygon'; corners_m: readonly (readonly [x: number, y: number])[] };
 
@@ -30,12 +32,14 @@ export function footprintArea(footprint: Footprint): number {
       return (Math.PI * footprint.diameter_m ** 2) / 4;
     case 'oval':
       return (Math.PI * footprint.width_m * footprint.length_m) / 4;
+    case 'ring':
+      return (Math.PI * (footprint.diameter_m ** 2 - footprint.inner_m ** 2)) / 4;
     case 'polygon':
       return shoelace(footprint.corners_m);
   }
 }
 
-/** Length of the outline, m. */
+/** Length of the outline, m; of a ring both of its rims. */
 export function footprintPerimeter(footprint: Footprint): number {
   switch (footprint.shape) {
     case 'rectangle':
@@ -44,6 +48,8 @@ export function footprintPerimeter(footprint: Footprint): number {
       return Math.PI * footprint.diameter_m;
     case 'oval':
       return ovalPerimeter(footprint.width_m, footprint.length_m);
+    case 'ring':
+      return Math.PI * (footprint.diameter_m + footprint.inner_m);
     case 'polygon':
       return edges(footprint.corners_m).reduce((sum, [[x0, y0], [x1, y1]]) => sum + Math.hypot(x1 - x0, y1 - y0), 0);
   }
@@ -53,6 +59,7 @@ export function footprintPerimeter(footprint: Footprint): number {
 export function footprintSpan(footprint: Footprint): number {
   switch (footprint.shape) {
     case 'disc':
+    case 'ring':
       return footprint.diameter_m;
     case 'polygon':
       return footprint.corners_m.reduce(
@@ -68,6 +75,7 @@ export function footprintSpan(footprint: Footprint): number {
 export function footprintNarrow(footprint: Footprint): number {
   switch (footprint.shape) {
     case 'disc':
+    case 'ring':
       return footprint.diameter_m;
     case 'polygon': {
       const size = (axis: 0 | 1): number => {
@@ -81,9 +89,19 @@ export function footprintNarrow(footprint: Footprint): number {
   }
 }
 
+/** Across its hole, m; 0 where it has none. */
+export const footprintHole = (footprint: Footprint): number => (footprint.shape === 'ring' ? footprint.inner_m : 0);
+
+/** The narrowest that glass is within it, m: a ring's wall, else the shorter side of its box. */
+export const footprintWall = (footprint: Footprint): number =>
+  footprint.shape === 'ring' ? (footprint.diameter_m - footprint.inner_m) / 2 : footprintNarrow(footprint);
+
+/** What the outline's turning adds to an area by the square of a distance: π for any that turns once, nothing where a hole turns back (Steiner). */
+export const turning = ({ shape }: Footprint): number => (shape === 'ring' ? 0 : Math.PI);
+
 /** Area of the outline moved outwards by distance_m all round (Steiner): exact for outlines without inward corners. */
 export const grownArea = (footprint: Footprint, distance_m: number): number =>
-  footprintArea(footprint) + footprintPerimeter(footprint) * distance_m + Math.PI * distance_m ** 2;
+  footprintArea(footprint) + footprintPerimeter(footprint) * distance_m + turning(footprint) * distance_m ** 2;
 
 /** Whether two sides of a polygon cross. */
 export function crossesItself(corners: Corners): boolean {
@@ -111,6 +129,8 @@ export function scaledBy(footprint: Footprint, by: number): Footprint {
   switch (footprint.shape) {
     case 'disc':
       return { shape: 'disc', diameter_m: footprint.diameter_m * by };
+    case 'ring':
+      return { shape: 'ring', diameter_m: footprint.diameter_m * by, inner_m: footprint.inner_m * by };
     case 'polygon':
       return { shape: 'polygon', corners_m: footprint.corners_m.map(([x, y]) => [x * by, y * by] as const) };
     default:
@@ -123,6 +143,8 @@ export function insetBy(footprint: Footprint, by_m: number): Footprint {
   switch (footprint.shape) {
     case 'disc':
       return { shape: 'disc', diameter_m: footprint.diameter_m - 2 * by_m };
+    case 'ring':
+      return { shape: 'ring', diameter_m: footprint.diameter_m - 2 * by_m, inner_m: footprint.inner_m + 2 * by_m };
     case 'polygon': {
       const area = footprintArea(footprint);
       return scaledBy(footprint, Math.sqrt(Math.max(area - footprintPerimeter(footprint) * by_m + Math.PI * by_m ** 2, 0) / area));

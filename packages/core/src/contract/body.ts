@@ -20,6 +20,12 @@ export const FootprintSchema = z
     rectangle,
     disc,
     z.strictObject({ shape: z.literal('oval'), width_m: quantity('Width', 'm', 0.01, 2), length_m: quantity('Length', 'm', 0.01, 2) }),
+    z
+      .strictObject({ shape: z.literal('ring'), diameter_m: quantity('Diameter', 'm', 0.01, 2), inner_m: quantity('Inner diameter', 'm', 0.005, 2) })
+      .refine(({ diameter_m, inner_m }) => inner_m < diameter_m - 0.004, {
+        path: ['inner_m'],
+        error: 'The hole must leave a wall of 0.002 m at least: it must be the smaller circle.',
+      }),
     z.strictObject({
       shape: z.literal('polygon'),
       corners_m: z

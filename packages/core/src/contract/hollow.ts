@@ -18,9 +18,6 @@ const floor = quantity('Floor', 'm', 0, 2);
 export const HollowSchema = z
   .discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('straight'), outline: FootprintSchema, depth_m: deep }),
-    z
-      .strictObject({ kind: z.literal('ring'), outer_m: across('Outer diameter'), inner_m: across('Inner diameter'), depth_m: deep })
-      .refine(({ outer_m, inner_m }) => inner_m < outer_m, { path: ['inner_m'], error: 'The inner cylinder must be the narrower one.' }),
     z.strictObject({ kind: z.literal('vTrough'), width_m: across('Width'), length_m: across('Length'), depth_m: deep }),
     z
       .strictObject({ kind: z.literal('roundTrough'), width_m: across('Width'), length_m: across('Length'), depth_m: deep })

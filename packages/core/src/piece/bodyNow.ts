@@ -1,6 +1,6 @@
 /** The body as it is between two steps of its journey, and what can be asked of it: how it holds, what it weighs, how deep it lies. */
 import { type BodyFigures, type Casting, bodyFigures } from '../body/body';
-import { type Footprint, footprintArea, footprintPerimeter } from '../body/footprint';
+import { type Footprint, footprintArea, footprintPerimeter, turning } from '../body/footprint';
 import { layerDepth } from '../body/layers';
 import type { Shaping } from '../look/shaping';
 import type { Outcome } from '../problem';
@@ -114,7 +114,7 @@ export function deepOf(layer: LaidLayer, glasses: readonly NamedGlass[]): number
 
 /** What a cap stands over the outline, m² (Steiner). */
 export const overhang_m2 = (layer: LaidLayer, footprint: Footprint): number =>
-  layer.form === 'cap' && layer.overhang_m ? layer.overhang_m * footprintPerimeter(footprint) + Math.PI * layer.overhang_m ** 2 : 0;
+  layer.form === 'cap' && layer.overhang_m ? layer.overhang_m * footprintPerimeter(footprint) + turning(footprint) * layer.overhang_m ** 2 : 0;
 
 /** kg on each m² of the outline. */
 export const surfaceMass = (now: BodyNow, glasses: readonly NamedGlass[]): number =>

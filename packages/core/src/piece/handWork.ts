@@ -2,7 +2,17 @@
  * What the hands make of a body: turned, cut, ground, blasted, drilled, filled. What a step takes away is reckoned from its own
  * measures (area × depth × density), so that it can be held against the body that is left.
  */
-import { type Footprint, fitsWithin, footprintArea, footprintNarrow, footprintPerimeter, footprintSpan, insetBy, scaledBy } from '../body/footprint';
+import {
+  type Footprint,
+  fitsWithin,
+  footprintArea,
+  footprintNarrow,
+  footprintPerimeter,
+  footprintSpan,
+  footprintWall,
+  insetBy,
+  scaledBy,
+} from '../body/footprint';
 import { layerDepth, ROW_OF_RODS, rowsOf } from '../body/layers';
 import { type Outcome, found } from '../problem';
 import {
@@ -106,7 +116,7 @@ export function offFace(now: BodyNow, face: Face, depth_m: number, as: 'ground' 
 export function offRim(before: BodyNow, depth_m: number, as: 'ground' | 'polished', glasses: readonly NamedGlass[]): Doing {
   if (before.layers.length === 0) return unlike(NOTHING_THERE);
   if (!isOnePiece(before)) return unlike(NOT_ONE);
-  if (2 * depth_m > footprintNarrow(before.footprint) - NARROWEST_M) return unlike('That is more than there is from rim to rim.');
+  if (2 * depth_m > footprintWall(before.footprint) - NARROWEST_M) return unlike('That is more than there is from rim to rim.');
   const now = asSlab(before, glasses);
   const footprint = insetBy(now.footprint, depth_m);
   const off_m2 = footprintArea(now.footprint) - footprintArea(footprint);

@@ -17,9 +17,10 @@ test('bricks lie side by side as they are counted by hand', () => {
   expect(fitAt(disc(0.1117), 0, bar)).toBe(0);
   // Two side by side are a square of 100 mm: across its corners 141.4 mm.
   expect(fitAt(disc(0.1415), 0, bar)).toBe(2);
+  const ring = (diameter_m: number): Hollow => ({ kind: 'straight', outline: { shape: 'ring', diameter_m, inner_m: 0.1 }, depth_m: 0.02 });
   // Round a cylinder of 100 mm each takes 2·atan(25/50) of the circle, 53.1 degrees: six of them.
-  expect(fitAt({ kind: 'ring', outer_m: 0.3, inner_m: 0.1, depth_m: 0.02 }, 0, { width_m: 0.05, length_m: 0.05, depth_m: 0.02 })).toBe(6);
-  expect(fitAt({ kind: 'ring', outer_m: 0.18, inner_m: 0.1, depth_m: 0.02 }, 0, bar)).toBe(0);
+  expect(fitAt(ring(0.3), 0, { width_m: 0.05, length_m: 0.05, depth_m: 0.02 })).toBe(6);
+  expect(fitAt(ring(0.18), 0, bar)).toBe(0);
   expect(
     fitAt(
       {

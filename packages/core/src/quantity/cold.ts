@@ -51,15 +51,13 @@ function roundRing(outer_m: number, inner_m: number, across_m: number, along_m: 
   return inner_m > 0 ? Math.floor((Math.PI / Math.atan(along_m / inner_m)) * SLACK) : 0;
 }
 
-type Opening = Exclude<Footprint, { shape: 'polygon' }> | { shape: 'ring'; outer_m: number; inner_m: number };
+type Opening = Exclude<Footprint, { shape: 'polygon' }>;
 
 /** What a hollow is open to at a height; null of an outline of corners, which is not laid out here. */
 function openingAt(hollow: Hollow, z_m: number): Opening | null {
   switch (hollow.kind) {
     case 'straight':
       return hollow.outline.shape === 'polygon' ? null : hollow.outline;
-    case 'ring':
-      return { shape: 'ring', outer_m: hollow.outer_m, inner_m: hollow.inner_m };
     case 'vTrough':
     case 'roundTrough':
       return { shape: 'rectangle', width_m: surfaceAt(hollow, z_m) / hollow.length_m, length_m: hollow.length_m };
@@ -79,7 +77,7 @@ function countIn(opening: Opening, { width_m, length_m }: Brick): number {
       case 'oval':
         return rowsIn(opening.width_m, opening.length_m, across_m, along_m);
       case 'ring':
-        return roundRing(opening.outer_m, opening.inner_m, across_m, along_m);
+        return roundRing(opening.diameter_m, opening.inner_m, across_m, along_m);
     }
   };
   return Math.max(laid(width_m, length_m), laid(length_m, width_m));

@@ -10,7 +10,8 @@ const density = glass.density_kg_m3;
 const natural = naturalDepth(glass);
 const box: Hollow = { kind: 'straight', outline: { shape: 'rectangle', width_m: 0.1, length_m: 0.2 }, depth_m: 0.03 };
 const told = (asked: Partial<Filling>): FillingTold => valueOf(filling({ glass, hollow: box, filler: { by: 'mass', mass_kg: 0.5 }, ...asked }));
-const deep = (depth_m: number, hollow: Hollow = box): FillingTold => told({ hollow, filler: { by: 'mass', mass_kg: depth_m * surfaceAt(hollow, 0) * density } });
+const deep = (depth_m: number, hollow: Hollow = box): FillingTold =>
+  told({ hollow, filler: { by: 'mass', mass_kg: depth_m * surfaceAt(hollow, 0) * density } });
 
 test('a mass, segments and grains come to the same depth where they are the same glass', () => {
   const depth_m = 0.012;
@@ -32,7 +33,7 @@ test('near the depth at which glass rests it grades from apart over scalloped to
           ? box
           : shape === 'disc'
             ? { kind: 'straight', outline: { shape: 'disc', diameter_m: 0.18 }, depth_m: 0.03 }
-            : { kind: 'ring', outer_m: 0.2, inner_m: 0.12, depth_m: 0.03 };
+            : { kind: 'straight', outline: { shape: 'ring', diameter_m: 0.2, inner_m: 0.12 }, depth_m: 0.03 };
       const [less, more] = [deep(share * natural, hollow), deep((share + 1e-4) * natural, hollow)];
       expect(more.back_m).toBeLessThanOrEqual(less.back_m + 1e-12);
       expect(less.back_m - more.back_m).toBeLessThan(1e-4);
@@ -70,7 +71,7 @@ test('a heap: a roof as steep as grains lie, its volume by thin slices, and leve
   const disc: Hollow = { kind: 'straight', outline: { shape: 'disc', diameter_m: 0.1 }, depth_m: 0.02 };
   expect(heapUpTo(disc, 1)).toBeCloseTo((Math.PI * 0.05 ** 3 * slope) / 3, 12);
   // A ridge round a ring: half its wall times its height at the top.
-  const ring: Hollow = { kind: 'ring', outer_m: 0.2, inner_m: 0.1, depth_m: 0.02 };
+  const ring: Hollow = { kind: 'straight', outline: { shape: 'ring', diameter_m: 0.2, inner_m: 0.1 }, depth_m: 0.02 };
   expect(heapUpTo(ring, 1)).toBeCloseTo((surfaceAt(ring, 0) * 0.025 * slope) / 2, 12);
   const asked = { filler: { by: 'mass' as const, mass_kg: 0.03 * 0.02 * density * 0.7 }, packing: 0.6 };
   const heaped = told({ ...asked, work_perPa: 0.03 });

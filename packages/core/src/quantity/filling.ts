@@ -64,14 +64,12 @@ const HEAP_SLOPE = 0.65;
 /** With less of its floor covered it lies apart rather than drawn back. */
 const APART_BELOW = 0.7;
 
-const isLevel = (hollow: Hollow): boolean => hollow.kind === 'straight' || hollow.kind === 'ring';
+const isLevel = (hollow: Hollow): hollow is Extract<Hollow, { kind: 'straight' }> => hollow.kind === 'straight';
 
 /** How far a shrinking floor draws back all round for an area to be left of it, m. */
 function drawsBack(hollow: Hollow, share: number): number {
-  if (share >= 1) return 0;
+  if (share >= 1 || !isLevel(hollow)) return 0;
   const area = surfaceAt(hollow, 0);
-  if (hollow.kind === 'ring') return (area * (1 - share)) / (Math.PI * (hollow.outer_m + hollow.inner_m));
-  if (hollow.kind !== 'straight') return 0;
   let [low, high] = [0, area / footprintPerimeter(hollow.outline) + Math.sqrt(area)];
   for (let i = 0; i < 60; i++) {
     const by = (low + high) / 2;
@@ -83,8 +81,17 @@ function drawsBack(hollow: Hollow, share: number): number {
 
 function leftInside(hollow: Extract<Hollow, { kind: 'straight' }>, by_m: number): number {
   const inside = insetBy(hollow.outline, by_m);
-  const turned = 'width_m' in inside ? inside.width_m <= 0 || inside.length_m <= 0 : 'diameter_m' in inside && inside.diameter_m <= 0;
-  return turned ? 0 : footprintArea(inside);
+  switch (inside.shape) {
+    case 'rectangle':
+    case 'oval':
+      return inside.width_m > 0 && inside.length_m > 0 ? footprintArea(inside) : 0;
+    case 'disc':
+      return inside.diameter_m > 0 ? footprintArea(inside) : 0;
+    case 'ring':
+      return Math.max(footprintArea(inside), 0);
+    case 'polygon':
+      return footprintArea(inside);
+  }
 }
 
 /** The opening as a rectangle, or as a disc of its area: what a heap stands on. */
@@ -97,7 +104,8 @@ function heapsOn(hollow: Hollow): { width_m: number; length_m: number | null } {
   if (hollow.kind === 'vTrough' || hollow.kind === 'roundTrough')
     return { width_m: Math.min(hollow.width_m, hollow.length_m), length_m: Math.max(hollow.width_m, hollow.length_m) };
   // Round a ring it is a ridge without ends.
-  if (hollow.kind === 'ring') return { width_m: (hollow.outer_m - hollow.inner_m) / 2, length_m: Infinity };
+  if (hollow.kind === 'straight' && hollow.outline.shape === 'ring')
+    return { width_m: (hollow.outline.diameter_m - hollow.outline.inner_m) / 2, length_m: Infinity };
   return { width_m: Math.sqrt((4 * area) / Math.PI), length_m: null };
 }
 
@@ -172,7 +180,7 @@ export function filling(asked: Filling): Outcome<FillingTold> {
     rim: !flat || mean_m >= natural_m ? 'full' : covers >= 1 ? 'wavers' : covers >= APART_BELOW ? 'scallops' : 'pools',
     heap: aboveRim_m3 > 0 && aboveRim_m3 <= highest_m3 ? { overRim_m, crown_m } : null,
     refills: grains === undefined ? 0 : refillsFor(volume_m3, holds_m3, highest_m3, grains),
-    next_kg: last ? nextMass(hollow, last, flat) : null,
+    next_kg: last ? nextMass(hollow, last) : null,
   });
 }
 
@@ -191,10 +199,8 @@ function refillsFor(volume_m3: number, holds_m3: number, heap_m3: number, packin
 const REFILLS_AT_MOST = 20;
 
 /** The glass stood as deep as it does where it draws back: so much more covers what stayed bare. */
-function nextMass(hollow: Hollow, { mass_kg, back_m }: { mass_kg: number; back_m: number }, flat: boolean): number | null {
-  if (!flat) return null;
-  const area = surfaceAt(hollow, 0);
-  const covered =
-    hollow.kind === 'ring' ? area - Math.PI * (hollow.outer_m + hollow.inner_m) * back_m : hollow.kind === 'straight' ? leftInside(hollow, back_m) : area;
-  return covered > 0 ? (mass_kg * area) / covered : null;
+function nextMass(hollow: Hollow, { mass_kg, back_m }: { mass_kg: number; back_m: number }): number | null {
+  if (!isLevel(hollow)) return null;
+  const covered = leftInside(hollow, back_m);
+  return covered > 0 ? (mass_kg * surfaceAt(hollow, 0)) / covered : null;
 }

@@ -2,13 +2,11 @@
  * Hollows that glass is to fill, their opening up and level: how much they hold to a height, how high an amount stands in them, and
  * what a liner leaves of them. Closed forms. Lengths in m, measured inside; heights z from the lowest point of the floor.
  */
-import { type Footprint, footprintArea, footprintNarrow, insetBy } from '../body/footprint';
+import { type Footprint, footprintArea, footprintWall, insetBy } from '../body/footprint';
 
 export type Hollow =
-  /** Straight walls: a dam, a box. */
+  /** Straight walls: a dam, a box, a ring between two cylinders. */
   | { kind: 'straight'; outline: Footprint; depth_m: number }
-  /** Between two upright cylinders. */
-  | { kind: 'ring'; outer_m: number; inner_m: number; depth_m: number }
   | { kind: 'vTrough'; width_m: number; length_m: number; depth_m: number }
   /** Part of a lying cylinder, half of it at most: as deep as half its width, or shallower. */
   | { kind: 'roundTrough'; width_m: number; length_m: number; depth_m: number }
@@ -31,8 +29,6 @@ export function surfaceAt(hollow: Hollow, z_m: number): number {
   switch (hollow.kind) {
     case 'straight':
       return footprintArea(hollow.outline);
-    case 'ring':
-      return (Math.PI / 4) * (hollow.outer_m ** 2 - hollow.inner_m ** 2);
     case 'vTrough':
       return (hollow.width_m * hollow.length_m * z_m) / hollow.depth_m;
     case 'roundTrough': {
@@ -54,7 +50,6 @@ export function surfaceAt(hollow: Hollow, z_m: number): number {
 export function heldTo(hollow: Hollow, z_m: number): number {
   switch (hollow.kind) {
     case 'straight':
-    case 'ring':
       return surfaceAt(hollow, z_m) * z_m;
     case 'vTrough':
       return (surfaceAt(hollow, z_m) * z_m) / 2;
@@ -104,19 +99,17 @@ const HAS_ROOM_M = 1e-6;
 export function lined(hollow: Hollow, liner_m: number): Hollow | null {
   if (liner_m <= 0) return hollow;
   const left = within(hollow, liner_m);
-  const narrow = left.kind === 'straight' ? footprintNarrow(left.outline) : left.kind === 'ring' ? left.outer_m - left.inner_m : widthOf(left);
+  const narrow = left.kind === 'straight' ? footprintWall(left.outline) : widthOf(left);
   return left.depth_m > HAS_ROOM_M && narrow > HAS_ROOM_M && volumeOf(left) > 0 ? left : null;
 }
 
-const widthOf = (hollow: Exclude<Hollow, { kind: 'straight' | 'ring' }>): number => ('rim_m' in hollow ? hollow.rim_m : hollow.width_m);
+const widthOf = (hollow: Exclude<Hollow, { kind: 'straight' }>): number => ('rim_m' in hollow ? hollow.rim_m : hollow.width_m);
 
 function within(hollow: Hollow, by_m: number): Hollow {
   const depth_m = hollow.depth_m - by_m;
   switch (hollow.kind) {
     case 'straight':
       return { ...hollow, outline: insetBy(hollow.outline, by_m), depth_m };
-    case 'ring':
-      return { ...hollow, outer_m: hollow.outer_m - 2 * by_m, inner_m: hollow.inner_m + 2 * by_m, depth_m };
     case 'vTrough': {
       // Both walls move in along their normals, so that the groove rises by more than the liner is thick.
       const deep = hollow.depth_m - (by_m * Math.hypot(hollow.width_m / 2, hollow.depth_m)) / (hollow.width_m / 2);

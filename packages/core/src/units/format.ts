@@ -112,6 +112,20 @@ export function formatStrewn(kg_m2: number, units: Pick<Units, 'length' | 'mass'
 export const formatArea = (squareMetres: number, unit: LengthUnit): Figure =>
   unit === 'in' ? { figure: round(squareMetres / METRES_PER_INCH ** 2, 0), unit: 'in²' } : { figure: round(squareMetres * 1e4, 0), unit: 'cm²' };
 
+const CUBIC_INCH_M3 = METRES_PER_INCH ** 3;
+
+/** A volume in cm³ or cubic inches. */
+export function formatVolume(cubicMetres: number, unit: LengthUnit): Figure {
+  const value = unit === 'in' ? cubicMetres / CUBIC_INCH_M3 : cubicMetres * 1e6;
+  return { figure: round(value, value < 10 ? 2 : value < 100 ? 1 : 0), unit: unit === 'in' ? 'in³' : 'cm³' };
+}
+
+/** A density in the studio's mass on its own volume: g/cm³, oz/in³. */
+export function formatDensity(kg_m3: number, { length, mass }: Pick<Units, 'length' | 'mass'>): Figure {
+  const value = (kg_m3 * (length === 'in' ? CUBIC_INCH_M3 : 1e-6)) / (mass === 'oz' ? KILOGRAMS_PER_OUNCE : 1e-3);
+  return { figure: trimZeros(round(value, value < 10 ? 3 : 1)), unit: `${mass}/${length === 'in' ? 'in³' : 'cm³'}` };
+}
+
 /** A stress, in pounds on the square inch where lengths are in inches. */
 export const formatStress = (pascals: number, unit: LengthUnit): Figure =>
   unit === 'in' ? { figure: round(pascals / PASCALS_PER_PSI, 0), unit: 'psi' } : { figure: round(pascals / 1e6, pascals < 1e6 ? 2 : 1), unit: 'MPa' };

@@ -26,7 +26,7 @@ import {
   StripTestSchema,
 } from '../records';
 import { WIRING, controllers } from './controllers';
-import { NAME, SOURCE, asOptions, difference, lag, length, plain, rate, temperature } from './fields';
+import { NAME, SOURCE, asOptions, difference, lag, length, mass, plain, rate, temperature } from './fields';
 import { type About, type Kind, kind } from './kind';
 
 const STRESS = 'Every figure of stress is an estimate: crossed polarisers show what is really there.';
@@ -34,6 +34,7 @@ const STRESS = 'Every figure of stress is an estimate: crossed polarisers show w
 const OPTIONAL = { optional: true, hint: 'left empty, the usual is taken' } as const;
 const WALL = { optional: true, folded: 'constants', hint: 'left empty, there is none' } as const;
 const TAUGHT = { optional: true, folded: 'constants', hint: 'left empty, plans are as usual' } as const;
+const BOUGHT = { optional: true, folded: 'bought', hint: 'left empty, it is not counted' } as const;
 const ROOM = { optional: true, hint: 'left empty, it is not judged' } as const;
 const { id: _typical, name: _name, source: _source, ...TYPICAL_GLASS } = TYPICAL_FAMILIES[0];
 
@@ -95,6 +96,13 @@ const glasses = kind({
     { as: 'several', key: 'forms', label: 'Comes as', options: asOptions(LAYER_FORMS, (form) => FORM_NAMES[form]), testID: 'glass-form' },
     { as: 'several', key: 'contents', label: 'Contains', options: asOptions(CONTENTS, (content) => content), testID: 'glass-content' },
     { as: 'yes', key: 'coated', label: 'Surface', title: 'metal-coated on one side', testID: 'glass-surface' },
+    length('sheetWidth_m', 'A sheet as it is bought, wide', BOUGHT),
+    length('sheetLength_m', 'A sheet as it is bought, long', BOUGHT),
+    length('billetWidth_m', 'A billet, wide', BOUGHT),
+    length('billetLength_m', 'A billet, long', BOUGHT),
+    length('billetDepth_m', 'A billet, deep', BOUGHT),
+    mass('jar_kg', 'Frit in one jar or bag', BOUGHT),
+    mass('scrap_kg', 'Scrap of it that lies there', BOUGHT),
   ],
   begins: (only) => ({
     familyId: only('families'),

@@ -16,7 +16,10 @@ import {
   formatStock,
   found,
   kelvinFrom,
+  massFrom,
+  massIn,
   parseLength,
+  parseMass,
   parseRate,
   parseTemperature,
   refused,
@@ -31,6 +34,7 @@ export const FOLDS = {
   constants: { title: 'Constants', about: 'what the engine computes with' },
   keyed: { title: 'How it is keyed', about: 'its figures, their order and form, its programs' },
   runs: { title: 'While it runs', about: 'delay, alarm, what can be added, a power cut' },
+  bought: { title: 'As it is bought', about: 'sizes and masses that Reckon counts in' },
 } as const;
 type Fold = keyof typeof FOLDS;
 
@@ -114,6 +118,14 @@ export const length = (key: string, label: string, more: More = {}): Figure => (
   shown: (value, units) => value / METRES_IN[units.length],
   kept: (value, units) => value * METRES_IN[units.length],
   read: (typed, units) => parseLength(typed, units.length, key),
+  ...more,
+});
+export const mass = (key: string, label: string, more: More = {}): Figure => ({
+  ...{ as: 'figure', key, label, testID: `figure-${key}` },
+  unit: (units) => units.mass,
+  shown: (value, units) => massIn(value, units.mass),
+  kept: (value, units) => massFrom(value, units.mass),
+  read: (typed, units) => parseMass(typed, units.mass, key),
   ...more,
 });
 const SECONDS_PER_HOUR = 3600;

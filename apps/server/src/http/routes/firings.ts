@@ -6,6 +6,7 @@ import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, sav
 import { loadsAhead, saveLoad } from '../../store/loads';
 import { keyProgram, standingPrograms } from '../../store/programs';
 import { countPieces } from '../../store/pieces';
+import { keepReckoning, keptReckonings } from '../../store/reckonings';
 import { findSchedule } from '../../store/schedules';
 import type { Works } from '../route';
 
@@ -27,6 +28,8 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
   route(api.restoreFiring, (_, id) => restoreFiring(db, id));
   route(api.programs, (_, _id, { schedule }) => standingPrograms(db, schedule));
   route(api.keyProgram, (program) => keyProgram(db, program, now()));
+  route(api.reckonings, () => keptReckonings(db));
+  route(api.keepReckoning, (reckoning) => keepReckoning(db, reckoning));
   route(api.loads, () => loadsAhead(db));
   route(api.saveLoad, (change, id, _, sent) => saveLoad(db, id, change, sent));
   /** By the kiln: what was fitted last, and from what. */

@@ -1,6 +1,7 @@
 /** What is weighed and reckoned at the bench: each is a sheet of Reckon and has a path of its own under quantities. A new one is added here. */
+import type { QuantityName } from '../../quantity/names';
+import type { Calculator } from '../calculator';
 import { fill } from './fill';
 import { howMuch } from './howMuch';
 
-export const QUANTITIES = { howMuch, fill };
-export type QuantityName = keyof typeof QUANTITIES;
+export const QUANTITIES = { howMuch, fill } satisfies Record<QuantityName, Pick<Calculator<never, unknown, unknown>, 'compute'>>;

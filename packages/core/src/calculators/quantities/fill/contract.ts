@@ -48,7 +48,7 @@ export const answer = z.object({
 export const cases = {
   'A ring from scrap, lined': {
     glass: GLASS,
-    hollow: { kind: 'ring', outer_m: 0.22, inner_m: 0.14, depth_m: 0.03 },
+    hollow: { kind: 'straight', outline: { shape: 'ring', diameter_m: 0.22, inner_m: 0.14 }, depth_m: 0.03 },
     liner_m: 0.003,
     filler: { by: 'mass', mass_kg: 0.9 },
     packing: 0.6,

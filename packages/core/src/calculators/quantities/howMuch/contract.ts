@@ -103,7 +103,7 @@ export const cases = {
       { by: 'model', count: 3, model_kg: 0.18, density_kg_m3: 900 },
       { by: 'size', hollow: { kind: 'bowl', rim_m: 0.2, floor_m: 0.06, depth_m: 0.05 } },
       { by: 'size', hollow: { kind: 'straight', outline: { shape: 'oval', width_m: 0.2, length_m: 0.1 }, depth_m: 0.02 }, to_m: 0.012 },
-      { by: 'size', hollow: { kind: 'ring', outer_m: 0.2, inner_m: 0.12, depth_m: 0.02 } },
+      { by: 'size', hollow: { kind: 'straight', outline: { shape: 'ring', diameter_m: 0.2, inner_m: 0.12 }, depth_m: 0.02 } },
       { by: 'size', hollow: { kind: 'roundTrough', width_m: 0.06, length_m: 0.2, depth_m: 0.02 } },
     ],
   },

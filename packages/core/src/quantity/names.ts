@@ -1,0 +1,3 @@
+/** What is reckoned at the bench, each by its name. */
+export const QUANTITY_NAMES = ['howMuch', 'fill'] as const;
+export type QuantityName = (typeof QUANTITY_NAMES)[number];
