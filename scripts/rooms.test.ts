@@ -26,7 +26,7 @@ const HOUSES = {
     ...['schedule', 'practice', 'piece', 'contract', 'calculators', 'engine', 'index'],
   ],
   'apps/web/src': [
-    ...['outside', 'outbox', 'data', 'away', 'engine', 'theme', 'ui', 'panel', 'photos', 'section', 'shelves', 'piece', 'runsheet'],
+    ...['outside', 'outbox', 'data', 'away', 'engine', 'theme', 'ui', 'panel', 'photos', 'section', 'shelves', 'piece', 'reckon', 'runsheet'],
     ...['files', 'keyin', 'notebook', 'given', 'bench', 'kiln', 'gallery', 'pages', 'workbench', 'app'],
   ],
 } as const;

@@ -58,6 +58,7 @@ export const NewPiecePage = page('NewPiecePage');
 export const PiecePage = page('PiecePage');
 export const PracticePage = page('PracticePage');
 export const PrintPage = page('PrintPage');
+export const ReckonPanel = page('ReckonPanel');
 export const RecordFiringPage = page('RecordFiringPage');
 export const RehearsalPage = page('RehearsalPage');
 export const RunPage = page('RunPage');

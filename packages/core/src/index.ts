@@ -2,6 +2,7 @@
 export { found, type Outcome, type Problem, ProblemError, refused } from './problem';
 export {
   celsiusFrom,
+  densityUnit,
   differenceIn,
   kelvinFrom,
   type LengthUnit,
@@ -55,6 +56,15 @@ export type { FitVerdict, PairFit } from './fit/fit';
 export { fitReckoning, fitSentence, pairWords } from './fit/words';
 export { type CoatingFinding, coatingFindings } from './fit/coating';
 export { QUANTITY_NAMES, type QuantityName } from './quantity/names';
+export { type Hollow, lined, surfaceAt, volumeOf } from './quantity/hollow';
+export type { Brick, LaidCold, Stack } from './quantity/cold';
+export type { Cavity, HowMuch } from './quantity/howMuch';
+export type { Filler, Filling } from './quantity/filling';
+export type { Stock } from './quantity/stock';
+export { howMuchWords } from './quantity/howMuchWords';
+export { fillingWords } from './quantity/fillingWords';
+export type { ToldQuantity, TwoUnits } from './quantity/told';
+export { putGlass, type ReckonedGlass } from './piece/putGlass';
 export { isLaid, RELEASE_KINDS, type ReleaseKind } from './release/coat';
 export { MOULD_MATERIALS } from './release/gap';
 export { fullPowerHeating, naturalCooling, settledCooling } from './kiln/kiln';

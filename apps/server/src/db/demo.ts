@@ -8,10 +8,12 @@ const SHEET_M = [0.002, 0.003, 0.004, 0.006];
 const SHEETS: Glass['forms'] = ['sheet', 'cap', 'pieces'];
 const ALL_FORMS: Glass['forms'] = ['sheet', 'cap', 'pieces', 'rod', 'stringer', 'frit', 'powder'];
 
+const AS_BOUGHT = { sheetWidth_m: 0.44, sheetLength_m: 0.5, billetWidth_m: 0.06, billetLength_m: 0.12, billetDepth_m: 0.02, jar_kg: 0.5, scrap_kg: 1.4 };
+
 type DemoGlass = [id: string, familyId: string, name: string, colour: string, more?: Partial<Glass>];
 
 const GLASSES: DemoGlass[] = [
-  ['clear-90', 'soft-90', 'Clear', '#CFE6DC', { forms: ALL_FORMS }],
+  ['clear-90', 'soft-90', 'Clear', '#CFE6DC', { forms: ALL_FORMS, ...AS_BOUGHT }],
   ['harbour-90', 'soft-90', 'Harbour blue', '#8FB5CF', { contents: ['copper'] }],
   ['straw-90', 'soft-90', 'Straw', '#E3C15C', { contents: ['sulphur'], forms: ALL_FORMS }],
   ['samphire-90', 'soft-90', 'Samphire', '#7FA66B'],

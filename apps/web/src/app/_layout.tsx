@@ -15,7 +15,8 @@ import { useChanges } from '@/data/useChanges';
 import { warmUp } from '@/engine/client';
 import { ThemeProvider } from '@/theme/ThemeContext';
 import { Frame } from '@/ui/Frame';
-import { readWorkbench } from '@/workbench';
+import { RECKON, useShared } from '@/ui/shared';
+import { ReckonPanel, readWorkbench } from '@/workbench';
 
 export { Broken as ErrorBoundary } from '@/ui/Broken';
 
@@ -40,6 +41,7 @@ export default function RootLayout() {
             <Frame>
               <Calls />
               <Slot />
+              <Reckon />
             </Frame>
           </ThemeProvider>
         </QueryClientProvider>
@@ -47,6 +49,9 @@ export default function RootLayout() {
     </View>
   );
 }
+
+/** It is read when it is first wanted, or with the pages. */
+const Reckon = () => (useShared() === RECKON ? <ReckonPanel /> : null);
 
 function Changes() {
   useChanges();

@@ -9,6 +9,7 @@ import { benchReading } from './bench';
 import { firingReading, firingsReading } from './firings';
 import { loadsReading } from './loads';
 import { programsReading } from './programs';
+import { reckoningsReading } from './reckonings';
 import { pieceReading, piecesReading, scheduleReading, shelvesReading } from './pieces';
 
 const PIECES_AT_MOST = 30;
@@ -18,6 +19,7 @@ export async function readAhead(client: QueryClient, outbox: Outbox): Promise<vo
   await client.fetchQuery(shelvesReading);
   await client.fetchQuery(loadsReading);
   await client.fetchQuery(programsReading());
+  await client.fetchQuery(reckoningsReading);
   const { inKiln, waiting } = await client.fetchQuery(benchReading);
   await client.fetchInfiniteQuery(firingsReading({}));
   const { pages } = await client.fetchInfiniteQuery(piecesReading({}));

@@ -11,6 +11,7 @@ export { NewPiecePage } from './NewPiecePage';
 export { PiecePage } from './PiecePage';
 export { PracticePage } from './PracticePage';
 export { PrintPage } from './PrintPage';
+export { ReckonPanel } from '@/reckon/ReckonPanel';
 export { RecordFiringPage } from './RecordFiringPage';
 export { RehearsalPage } from './RehearsalPage';
 export { RunPage } from './RunPage';

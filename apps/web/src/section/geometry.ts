@@ -110,6 +110,19 @@ const deepest = (layers: readonly DrawnLayer[]): number => Math.max(0, ...layers
 
 const drawnCount = ({ count }: DrawnLayer): number => Math.min(count ?? 4, DRAWN_AT_MOST);
 
+/** Deep grains are drawn as rows of them. */
+const GRAIN_PX = 12;
+function grainsIn({ form }: DrawnLayer, { layer, x, y, width, height }: Shape): Shape[] {
+  const rows = Math.min(Math.round(height / GRAIN_PX), form === 'powder' ? 8 : 5);
+  const high = height / rows;
+  const count = Math.max(1, Math.min(Math.floor(width / (high * ROD_SPACING)), 2 * DRAWN_AT_MOST));
+  const each = width / count;
+  return Array.from({ length: rows * count }, (_, i) => ({
+    ...{ layer, x: x + (i % count) * each, y: y + Math.floor(i / count) * high },
+    ...{ width: each, height: high, round: high / 2 },
+  }));
+}
+
 /** The shapes of a layer over the width that is its own: one for a sheet, a row of rods, pieces with gaps. */
 function inBand(layer: DrawnLayer, index: number, band: { y: number; height: number }, left: number, width: number, cover: number): Shape[] {
   const whole = { layer: index, x: left, width, ...band, round: 0 };
@@ -121,6 +134,8 @@ function inBand(layer: DrawnLayer, index: number, band: { y: number; height: num
     case 'frit':
     case 'powder':
     case 'pieces': {
+      if ((layer.form === 'frit' || layer.form === 'powder') && band.height > 1.5 * GRAIN_PX)
+        return grainsIn(layer, { ...whole, width: width * cover, x: left + (width * (1 - cover)) / 2 });
       const round = layer.form === 'pieces' ? 0 : band.height / 2;
       const natural = Math.max(1, Math.floor((width * cover) / (Math.max(band.height, 6) * ROD_SPACING)));
       const own = layer.form === 'pieces' ? drawnCount(layer) : Math.min(natural, DRAWN_AT_MOST);

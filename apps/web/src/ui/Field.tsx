@@ -12,13 +12,15 @@ export interface FieldProps {
   onBlur?(): void;
   onSubmit?(): void;
   error?: string;
+  /** What is wrong is said by whoever shows it, where it has more room. */
+  errorBelow?: boolean;
   hint?: string;
   multiline?: boolean;
   keyboard?: KeyboardTypeOptions;
   testID?: string;
 }
 
-export function Field({ label, value, onChange, onBlur, onSubmit, error, hint, multiline, keyboard, testID }: FieldProps) {
+export function Field({ label, value, onChange, onBlur, onSubmit, error, errorBelow = false, hint, multiline, keyboard, testID }: FieldProps) {
   const { colours } = useTheme();
   return (
     <View style={{ flexGrow: 1, flexShrink: 1, minWidth: 0 }}>
@@ -35,7 +37,7 @@ export function Field({ label, value, onChange, onBlur, onSubmit, error, hint, m
         renderErrorMessage={false}
         inputContainerStyle={{ borderBottomColor: error ? colours.warn : colours.muted }}
       />
-      {error ? (
+      {error && !errorBelow ? (
         <Words size="label" bold tone="warn" role="alert" testID={testID ? `${testID}-error` : undefined}>
           {error}
         </Words>

@@ -1,10 +1,10 @@
 /** The places: a bottom bar under the thumb on a phone, a rail at the left when wide. Only places with content appear. */
 import { Link, usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { useAskedForPasscode } from '@/outside/door';
 import { useTheme } from '@/theme/ThemeContext';
-import { scaled, space } from '@/theme/theme';
+import { TARGET, scaled, space } from '@/theme/theme';
 import { WaitingDrawer } from './Connection';
 import { EnterPasscode } from './EnterPasscode';
 import { KeyShortcuts } from './KeyShortcuts';
@@ -13,6 +13,7 @@ import { OverHttp } from './OverHttp';
 import { SkipLink } from './SkipLink';
 import { Words } from './Words';
 import { PageAnnouncer } from './announce';
+import { RECKON, closeShared, openShared, useShared } from './shared';
 import { TakeBackBar } from './takeBack';
 import { isWide, useLayout } from './useWidth';
 
@@ -27,6 +28,32 @@ const PLACES = [
 const RAIL_WIDTH = scaled(112);
 const BAR_HEIGHT = scaled(60);
 
+/** Brings Reckon up over the page, and puts it away. */
+function ReckonKey({ wide }: { wide: boolean }) {
+  const { colours } = useTheme();
+  const open = useShared() === RECKON;
+  return (
+    <Pressable
+      role="button"
+      aria-expanded={open}
+      aria-label="Reckon"
+      testID="open-reckon"
+      onPress={() => (open ? closeShared() : openShared(RECKON))}
+      style={{
+        ...{ minHeight: wide ? 56 : BAR_HEIGHT, minWidth: TARGET, justifyContent: 'center', paddingHorizontal: wide ? space.large : space.small },
+        ...(wide
+          ? { borderTopWidth: 1, marginTop: space.wide }
+          : { borderLeftWidth: 1, alignItems: 'center' as const, borderTopWidth: 4, borderTopColor: open ? colours.touch : 'transparent' }),
+        ...{ borderColor: colours.line, backgroundColor: open ? colours.touch : 'transparent' },
+      }}
+    >
+      <Words size={wide ? 'text' : 'label'} bold tone={open ? 'onTouch' : 'touch'}>
+        Reckon
+      </Words>
+    </Pressable>
+  );
+}
+
 export function Frame({ children }: { children: ReactNode }) {
   const { colours } = useTheme();
   const wide = isWide(useLayout());
@@ -40,7 +67,7 @@ export function Frame({ children }: { children: ReactNode }) {
         key={href}
         href={href}
         aria-current={current ? 'page' : undefined}
-        style={{ flex: wide ? undefined : 1, display: 'flex', textDecorationLine: 'none' }}
+        style={{ flexGrow: wide ? undefined : 1, flexShrink: 1, display: 'flex', textDecorationLine: 'none' }}
       >
         <View style={[{ minHeight: wide ? 56 : BAR_HEIGHT, justifyContent: 'center', flex: 1, borderColor: current ? colours.touch : 'transparent' }, mark]}>
           <Words size={wide ? 'text' : 'label'} bold={current} tone={current ? 'touch' : 'muted'}>
@@ -52,8 +79,6 @@ export function Frame({ children }: { children: ReactNode }) {
   });
   const bar = (
     <View
-      role="navigation"
-      aria-label="Places"
       style={
         wide
           ? {
@@ -66,7 +91,10 @@ export function Frame({ children }: { children: ReactNode }) {
           : { flexDirection: 'row', backgroundColor: colours.surface, borderTopWidth: StyleSheet.hairlineWidth, borderColor: colours.line }
       }
     >
-      {places}
+      <View role="navigation" aria-label="Places" style={wide ? undefined : { flexDirection: 'row', flexGrow: 1, flexShrink: 1 }}>
+        {places}
+      </View>
+      <ReckonKey wide={wide} />
     </View>
   );
   return (

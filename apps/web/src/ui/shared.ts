@@ -1,6 +1,9 @@
 /** Which of the panels that belong to no page is open over the places; one at a time. */
 import { told, useTold } from '@/outside/told';
 
+/** Where sums are done; its panel lies over the pages. */
+export const RECKON = 'reckon';
+
 const open = told<string | null>(null);
 
 export const openShared = (name: string): void => open.set(name);

@@ -12,6 +12,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'g then b, p, k, n, s', does: 'go to Bench, Pieces, Kiln, Notebook, Shelves' },
   { keys: 'n', does: 'new piece' },
   { keys: '/', does: 'search the Notebook' },
+  { keys: 'r', does: 'Reckon, and away again' },
   { keys: 'u', does: 'undo on a piece or its run sheet' },
   { keys: 'arrows', does: 'on a bead 1 °, with shift 10; on the drawing the layer, with shift its place' },
   { keys: 't, Delete', does: 'on the drawing turn the layer over, take it away' },
@@ -29,6 +30,8 @@ export function meaningOf(key: string, before: string | null): Meaning {
       return { go: '/pieces/new' };
     case '/':
       return { focus: 'notebook-search' };
+    case 'r':
+      return { press: 'open-reckon' };
     case 'u':
       return { press: 'undo' };
     case '?':

@@ -24,7 +24,7 @@ export const FootprintSchema = z
       .strictObject({ shape: z.literal('ring'), diameter_m: quantity('Diameter', 'm', 0.01, 2), inner_m: quantity('Inner diameter', 'm', 0.005, 2) })
       .refine(({ diameter_m, inner_m }) => inner_m < diameter_m - 0.004, {
         path: ['inner_m'],
-        error: 'The hole must leave a wall of 0.002 m at least: it must be the smaller circle.',
+        error: 'The hole must be smaller than the ring, with a wall left between them.',
       }),
     z.strictObject({
       shape: z.literal('polygon'),

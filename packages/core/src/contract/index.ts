@@ -6,6 +6,7 @@ export * from './body';
 export * from './coat';
 export * from './controller';
 export * from './heat';
+export * from './hollow';
 export * from './firing';
 export * from './results';
 export * from './leaves';

@@ -89,7 +89,7 @@ test('a liner leaves what lies at least its thickness inside: less by its area t
   );
   // By hand: 100 mm wide and 50 deep is a groove of a right angle; 3 mm along its walls lift it by 3·√2.
   const groove = lined({ kind: 'vTrough', width_m: 0.1, length_m: 0.3, depth_m: 0.05 }, 0.003);
-  expect(groove?.depth_m).toBeCloseTo(0.05 - 0.003 * Math.SQRT2, 12);
+  expect(groove).toMatchObject({ depth_m: expect.closeTo(0.05 - 0.003 * Math.SQRT2, 12), length_m: expect.closeTo(0.294, 12) });
   const ball = lined({ kind: 'bowl', rim_m: 0.16, floor_m: 0, depth_m: 0.08 }, 0.002);
   expect(ball).toEqual({ kind: 'bowl', rim_m: expect.closeTo(0.156, 9), floor_m: 0, depth_m: expect.closeTo(0.078, 9) });
   expect(lined({ kind: 'straight', outline: { shape: 'rectangle', width_m: 0.2, length_m: 0.1 }, depth_m: 0.03 }, 0.003)).toEqual({

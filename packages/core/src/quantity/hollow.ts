@@ -95,7 +95,7 @@ export function levelOf(hollow: Hollow, volume_m3: number): number | null {
 
 const HAS_ROOM_M = 1e-6;
 
-/** What a liner of one thickness on walls and floor leaves of it; null where that is nothing. */
+/** What a liner of one thickness on walls, ends and floor leaves of it; null where that is nothing. */
 export function lined(hollow: Hollow, liner_m: number): Hollow | null {
   if (liner_m <= 0) return hollow;
   const left = within(hollow, liner_m);
@@ -103,7 +103,7 @@ export function lined(hollow: Hollow, liner_m: number): Hollow | null {
   return left.depth_m > HAS_ROOM_M && narrow > HAS_ROOM_M && volumeOf(left) > 0 ? left : null;
 }
 
-const widthOf = (hollow: Exclude<Hollow, { kind: 'straight' }>): number => ('rim_m' in hollow ? hollow.rim_m : hollow.width_m);
+const widthOf = (hollow: Exclude<Hollow, { kind: 'straight' }>): number => ('rim_m' in hollow ? hollow.rim_m : Math.min(hollow.width_m, hollow.length_m));
 
 function within(hollow: Hollow, by_m: number): Hollow {
   const depth_m = hollow.depth_m - by_m;
@@ -113,12 +113,12 @@ function within(hollow: Hollow, by_m: number): Hollow {
     case 'vTrough': {
       // Both walls move in along their normals, so that the groove rises by more than the liner is thick.
       const deep = hollow.depth_m - (by_m * Math.hypot(hollow.width_m / 2, hollow.depth_m)) / (hollow.width_m / 2);
-      return { ...hollow, depth_m: deep, width_m: (hollow.width_m * deep) / hollow.depth_m };
+      return { ...hollow, depth_m: deep, width_m: (hollow.width_m * deep) / hollow.depth_m, length_m: hollow.length_m - 2 * by_m };
     }
     case 'roundTrough': {
       const radius = cylinderRadius(hollow.width_m, hollow.depth_m);
       const rim = radius - hollow.depth_m;
-      return { ...hollow, depth_m, width_m: 2 * Math.sqrt(Math.max((radius - by_m) ** 2 - rim ** 2, 0)) };
+      return { ...hollow, depth_m, width_m: 2 * Math.sqrt(Math.max((radius - by_m) ** 2 - rim ** 2, 0)), length_m: hollow.length_m - 2 * by_m };
     }
     case 'cone': {
       const slope = (hollow.rim_m - hollow.floor_m) / 2 / hollow.depth_m;

@@ -56,7 +56,7 @@ function cavitySum(cavity: Cavity, { volume_m3, depth_m }: HowMuchTold['cavities
     case 'size': {
       const left = lined(cavity.hollow, cavity.liner_m ?? 0);
       const part = left && filledPart(left, depth_m);
-      const within = cavity.liner_m ? `Within the liner ` : '';
+      const within = cavity.liner_m ? `Within the liner: ` : '';
       if (part) return `${within}${hollowSum(part, units)} = ${all}`;
       return `${within}filled ${text(formatLength(depth_m ?? 0, units.length))} deep: ${all}`;
     }

@@ -27,6 +27,8 @@ export const METRES_PER_INCH = 0.0254;
 export const KILOGRAMS_PER_OUNCE = 0.028349523125;
 /** Pounds-force on a square inch: 0.45359237 kg · 9.80665 m/s² / (0.0254 m)². */
 export const PASCALS_PER_PSI = (16 * KILOGRAMS_PER_OUNCE * STANDARD_GRAVITY_m_s2) / METRES_PER_INCH ** 2;
+const kilogramsPer = (unit: MassUnit): number => (unit === 'g' ? 1e-3 : KILOGRAMS_PER_OUNCE);
+
 /** What grains strewn on an area are counted in: the studio's mass on an area that goes with its length. */
 export function strewnUnit({ length, mass }: Pick<Units, 'length' | 'mass'>): { name: string; kg_m2: number } {
   if (mass === 'oz') {
@@ -34,6 +36,12 @@ export function strewnUnit({ length, mass }: Pick<Units, 'length' | 'mass'>): { 
   }
   return length === 'in' ? { name: 'g/in²', kg_m2: 1e-3 / METRES_PER_INCH ** 2 } : { name: 'g/cm²', kg_m2: 10 };
 }
+
+/** What densities are told in: the studio's mass on the volume that goes with its length. */
+export const densityUnit = ({ length, mass }: Pick<Units, 'length' | 'mass'>): { name: string; kg_m3: number } => ({
+  name: `${mass}/${length === 'in' ? 'in³' : 'cm³'}`,
+  kg_m3: kilogramsPer(mass) / (length === 'in' ? METRES_PER_INCH ** 3 : 1e-6),
+});
 
 export const SECONDS_PER_HOUR = 3600;
 const FAHRENHEIT_DEGREES_PER_KELVIN = 1.8;
@@ -51,7 +59,6 @@ export const differenceIn = (kelvin: number, unit: TemperatureUnit): number => (
 
 export const kelvinFrom = (value: number, unit: TemperatureUnit): number => (unit === 'C' ? value : value / FAHRENHEIT_DEGREES_PER_KELVIN);
 
-const kilogramsPer = (unit: MassUnit): number => (unit === 'g' ? 1e-3 : KILOGRAMS_PER_OUNCE);
 export const massIn = (kilograms: number, unit: MassUnit): number => kilograms / kilogramsPer(unit);
 export const massFrom = (value: number, unit: MassUnit): number => value * kilogramsPer(unit);
 

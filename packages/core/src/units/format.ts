@@ -7,6 +7,7 @@ import {
   PASCALS_PER_PSI,
   type TemperatureUnit,
   type Units,
+  densityUnit,
   differenceIn,
   strewnUnit,
   temperatureIn,
@@ -121,9 +122,10 @@ export function formatVolume(cubicMetres: number, unit: LengthUnit): Figure {
 }
 
 /** A density in the studio's mass on its own volume: g/cm³, oz/in³. */
-export function formatDensity(kg_m3: number, { length, mass }: Pick<Units, 'length' | 'mass'>): Figure {
-  const value = (kg_m3 * (length === 'in' ? CUBIC_INCH_M3 : 1e-6)) / (mass === 'oz' ? KILOGRAMS_PER_OUNCE : 1e-3);
-  return { figure: trimZeros(round(value, value < 10 ? 3 : 1)), unit: `${mass}/${length === 'in' ? 'in³' : 'cm³'}` };
+export function formatDensity(kg_m3: number, units: Pick<Units, 'length' | 'mass'>): Figure {
+  const { name, kg_m3: one } = densityUnit(units);
+  const value = kg_m3 / one;
+  return { figure: trimZeros(round(value, value < 10 ? 3 : 1)), unit: name };
 }
 
 /** A stress, in pounds on the square inch where lengths are in inches. */

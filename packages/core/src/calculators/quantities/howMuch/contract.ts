@@ -28,7 +28,8 @@ export const request = z.strictObject({
       ]),
     )
     .min(1, { error: 'Name at least one cavity.' })
-    .max(40, { error: 'At most 40 cavities.' }),
+    .max(40, { error: 'At most 40 cavities.' })
+    .readonly(),
   stays_kg: mass('What stays', 0).optional().meta({ description: 'In a pot, on a grid, at a rim' }),
   have_kg: mass('What there is', 1e-4).optional().meta({ description: 'How far does it go?' }),
   stock: z

@@ -1,0 +1,104 @@
+/** How far an amount fills what holds it: its depth, its rim, its heap, and what to take next time. */
+import { fillingWords, lined } from '@torvin/core';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { useComputed } from '@/engine/useComputed';
+import { space } from '@/theme/theme';
+import { Choice } from '@/ui/Choice';
+import { Fold } from '@/ui/Fold';
+import { Tick } from '@/ui/Tick';
+import { FILLERS, HEATS, LOOSE_PERCENT, fieldOfFilling, readFill } from './fillEntry';
+import { glassOf } from './glassOf';
+import { HollowDrawing } from './HollowDrawing';
+import { HollowFields } from './HollowFields';
+import { OfGlass } from './OfGlass';
+import { PutOrKeep } from './PutOrKeep';
+import { putsGlass } from './putHollow';
+import type { SheetProps } from './sheets';
+import { type AskedField, FieldRow } from './TypedField';
+import { StillMissing, ToldAnswer } from './ToldAnswer';
+
+const FILLER_TITLES = { mass: 'a mass', segments: 'segments', grains: 'grains' } as const;
+const HEAT_TITLES = { untold: 'not told', fullFuse: 'full fuse', slabFlow: 'flow', cast: 'casting' } as const;
+
+const LINER: readonly AskedField[] = [{ field: 'liner', label: 'liner', hint: 'empty: none' }];
+const FIELDS_OF: Record<(typeof FILLERS)[number], readonly AskedField[]> = {
+  mass: [{ field: 'mass', label: 'mass' }],
+  segments: [
+    { field: 'stands', label: 'they stand' },
+    { field: 'cover', label: 'of the floor, %' },
+  ],
+  grains: [],
+};
+const PACKING: AskedField = { field: 'packing', label: 'glass in their bulk, %', hint: `empty: ${LOOSE_PERCENT}` };
+const LAST: readonly AskedField[] = [
+  { field: 'lastMass', label: 'mass of last time', wide: true },
+  { field: 'back', label: 'it stood back from the wall by', wide: true },
+];
+
+export function FillSheet({ typed, set, shelves, where, onPut }: SheetProps) {
+  const units = useUnits();
+  const of = glassOf(shelves, typed.glass ?? where?.piece.doc.journey.flatMap((step) => (step.kind === 'lay' ? step.layers : []))[0]?.glassId);
+  const read = of ? readFill(typed, units, of.constants) : null;
+  const { value, stale, problem } = useComputed('fill', read?.value ?? null);
+  if (!of || !read) return null;
+  const problems = problem && read.value ? { ...read.problems, [fieldOfFilling(problem.path)]: problem.message } : read.problems;
+  const sheet = { typed, set, problems };
+  const filler = FILLERS.find((one) => one === typed.filler) ?? FILLERS[0];
+  const heat = HEATS.find((one) => one === typed.heat) ?? HEATS[0];
+  const told = read.value && value && !problem ? fillingWords(read.value, value, units) : null;
+  const left = read.value ? lined(read.value.hollow, read.value.liner_m ?? 0) : null;
+  const isGrains = filler === 'grains' || (filler === 'mass' && typed.loose === 'yes');
+  return (
+    <View style={{ gap: space.small }}>
+      <HollowFields sheet={sheet} more={LINER} where={where} />
+      <Choice
+        label="Filled with"
+        value={filler}
+        options={FILLERS.map((value_) => ({ value: value_, title: FILLER_TITLES[value_] }))}
+        onChange={(next) => set({ filler: next })}
+        testID="reckon-filler"
+      />
+      <FieldRow sheet={sheet} fields={[...FIELDS_OF[filler], ...(isGrains ? [PACKING] : [])]} />
+      {filler === 'mass' && (
+        <Tick on={typed.loose === 'yes'} title="poured in as grains" onPress={() => set({ loose: typed.loose === 'yes' ? '' : 'yes' })} testID="reckon-loose" />
+      )}
+      <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />
+      <StillMissing missing={read.missing} />
+      {told && <ToldAnswer told={told} stale={stale} />}
+      {told && read.value && left && value && (
+        <HollowDrawing
+          filled={{ hollow: read.value.hollow, left, level_m: value.level_m ?? left.depth_m, cold: null, brick: undefined }}
+          colour={of.colour}
+          unit={units.length}
+        />
+      )}
+      {told && value && left && (
+        <PutOrKeep
+          kind="fill"
+          typed={typed}
+          told={told.short}
+          puts={value.level_m === null ? null : putsGlass(of, value.mass_kg, { left, mass_kg: value.mass_kg, deepest_m: value.level_m }, units)}
+          where={where}
+          onPut={onPut}
+        />
+      )}
+      <Fold title="How hot, and last time" about="does a heap run level; a rim that stayed back" testID="reckon-further">
+        {() => (
+          <>
+            {isGrains && (
+              <Choice
+                label="It will be as hot as for a"
+                value={heat}
+                options={HEATS.map((one) => ({ value: one, title: HEAT_TITLES[one] }))}
+                onChange={(next) => set({ heat: next })}
+                testID="reckon-heat"
+              />
+            )}
+            <FieldRow sheet={sheet} fields={LAST} />
+          </>
+        )}
+      </Fold>
+    </View>
+  );
+}

@@ -1,0 +1,37 @@
+/** What was reckoned and kept, newest first: a touch types it again. */
+import type { Reckoning } from '@torvin/schema';
+import KitListItem from '@rneui/themed/dist/ListItem';
+import { View } from 'react-native';
+import { useReckonings } from '@/data/reckonings';
+import { space } from '@/theme/theme';
+import { Words } from '@/ui/Words';
+import { dayAndClock } from '@/ui/clock';
+import { SHEETS } from './sheets';
+
+export function KeptReckonings({ onTake }: { onTake(reckoning: Reckoning): void }) {
+  const kept = useReckonings();
+  if (kept.length === 0) return null;
+  return (
+    <View style={{ paddingTop: space.large }} testID="reckon-kept">
+      <Words bold role="heading" aria-level={3}>
+        Kept
+      </Words>
+      {kept.map((one) => (
+        <KitListItem
+          key={one.id}
+          role="button"
+          onPress={() => onTake(one)}
+          testID="reckon-kept-row"
+          containerStyle={{ paddingHorizontal: 0, backgroundColor: 'transparent' }}
+        >
+          <KitListItem.Content>
+            <Words tone="touch">{one.told}</Words>
+            <Words size="note" tone="muted">
+              {[SHEETS[one.kind].title, one.pieceName, dayAndClock(one.keptAt, new Date())].filter(Boolean).join(' · ')}
+            </Words>
+          </KitListItem.Content>
+        </KitListItem>
+      ))}
+    </View>
+  );
+}

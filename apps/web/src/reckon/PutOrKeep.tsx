@@ -1,0 +1,109 @@
+/** What can be done with an answer: put it into the piece that it was asked from, begin a piece with it, or keep it. */
+import { type Edited, FIRST_LAID_ID, type Footprint, type Outcome, type QuantityName, type ReckonedGlass } from '@torvin/core';
+import type { PieceDoc } from '@torvin/schema';
+import { useQueryClient } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { useUnits } from '@/data/studio';
+import { putPiece } from '@/outbox/shown';
+import { useOutbox } from '@/outbox/useOutbox';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Notice } from '@/ui/Notice';
+import { Tick } from '@/ui/Tick';
+import { Words } from '@/ui/Words';
+import { type Typed, withUnits } from './typed';
+import type { Where } from './useWhere';
+
+/** How an answer goes into a piece. */
+export interface Puts {
+  /** Says in a few words what is put in. */
+  words(isBegun: boolean): string;
+  /** May stand in place of what is laid there. */
+  replaces: boolean;
+  into(doc: PieceDoc, how: { layerId: string; into: ReckonedGlass['into']; /** Its outline is what it is. */ isBegun: boolean }): Outcome<Edited>;
+  /** A piece that is begun with it: what it is called, and its outline; none where it has no outline of its own. */
+  begins: { name: string; footprint: Footprint } | null;
+}
+
+export interface PutOrKeepProps {
+  kind: QuantityName;
+  typed: Typed;
+  /** The answer in one line. */
+  told: string;
+  puts: Puts | null;
+  where: Where | null;
+  onPut(): void;
+}
+
+const REST_MS = 400;
+
+export function PutOrKeep({ kind, typed, told, puts, where, onPut }: PutOrKeepProps) {
+  const client = useQueryClient();
+  const outbox = useOutbox();
+  const router = useRouter();
+  const units = useUnits();
+  const [instead, setInstead] = useState(true);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [kept, setKept] = useState<string | null>(null);
+  const keep = (pieceId: string | null): void => {
+    outbox.put('keepReckoning', { id: uuid(), kind, typed: withUnits(typed, units), told: told.slice(0, 300), pieceId, keptAt: Date.now() });
+  };
+  const putInto = ({ piece: { id, name, doc, version }, into, isBegun }: Where, make: Puts): void => {
+    const target = 'place' in into ? { ...into, newStepId: uuid() } : { ...into, instead: make.replaces && instead };
+    const edited = make.into(doc, { layerId: uuid(), into: target, isBegun });
+    if (!edited.ok) return setProblem(edited.problem.message);
+    putPiece(client, outbox, { id, name, ...edited.value, before: { name, doc } }, { on: version, rest: { key: uuid(), for_ms: REST_MS } });
+    keep(id);
+    onPut();
+  };
+  const begin = (make: Puts, { name, footprint }: NonNullable<Puts['begins']>): void => {
+    const empty: PieceDoc = { schemaVersion: 3, footprint, dammed: true, typed: {}, journey: [{ kind: 'lay', id: FIRST_LAID_ID, side: 'above', layers: [] }] };
+    const edited = make.into(empty, { layerId: uuid(), into: { stepId: FIRST_LAID_ID, instead: true }, isBegun: false });
+    if (!edited.ok) return setProblem(edited.problem.message);
+    const id = uuid();
+    outbox.put('createPiece', { id, name, doc: edited.value.doc });
+    keep(id);
+    onPut();
+    router.navigate(`/pieces/${id}`);
+  };
+  return (
+    <View style={{ gap: space.small, paddingTop: space.small }}>
+      {problem !== null && <Notice tone="warn">{problem}</Notice>}
+      {puts && where && puts.replaces && where.laid > 0 && (
+        <Tick
+          on={instead}
+          title={`in place of what is laid there (${where.laid === 1 ? 'one layer' : `${where.laid} layers`})`}
+          onPress={() => setInstead(!instead)}
+          testID="reckon-instead"
+        />
+      )}
+      {puts && (
+        <Words size="label" tone="muted" testID="reckon-puts">
+          {puts.words(where?.isBegun ?? false)}
+        </Words>
+      )}
+      <View style={{ flexDirection: 'row', gap: space.small }}>
+        <View style={{ flex: 1 }}>
+          {puts && where ? (
+            <Action title={`Put into ${where.piece.name}`} testID="reckon-put" onPress={() => putInto(where, puts)} />
+          ) : (
+            puts?.begins && <Action title="Begin a piece with it" testID="reckon-begin" onPress={() => puts.begins && begin(puts, puts.begins)} />
+          )}
+        </View>
+        <Action
+          kind="second"
+          title={kept === told ? 'Kept' : 'Keep'}
+          disabled={kept === told}
+          testID="reckon-keep"
+          onPress={() => {
+            keep(where?.piece.id ?? null);
+            setKept(told);
+          }}
+        />
+      </View>
+    </View>
+  );
+}

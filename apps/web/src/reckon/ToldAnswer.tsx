@@ -1,0 +1,62 @@
+/** What comes out: the answer large and in both units, the sum in figures, what follows from it in words. */
+import { type ToldQuantity, type TwoUnits, text } from '@torvin/core';
+import { View } from 'react-native';
+import { space } from '@/theme/theme';
+import { FigureText } from '@/ui/FigureText';
+import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+
+function Large({ label, value, other }: TwoUnits) {
+  return (
+    <View style={{ flex: 1, minWidth: 120 }}>
+      <Words size="label" tone="muted">
+        {label}
+      </Words>
+      <FigureText value={value} size="large" />
+      <Words size="note" tone="muted">
+        {text(other)}
+      </Words>
+    </View>
+  );
+}
+
+/** stale: it is of what was typed before. */
+export function ToldAnswer({ told, stale }: { told: ToldQuantity; stale: boolean }) {
+  return (
+    <View style={{ gap: space.small, opacity: stale ? 0.5 : 1 }} testID="reckon-answer" aria-busy={stale}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.large }}>
+        {told.figures.map((figure) => (
+          <Large key={figure.label} {...figure} />
+        ))}
+      </View>
+      <View testID="reckon-sum">
+        {told.sum.map((line) => (
+          <Words key={line} size="label" tone="muted">
+            {line}
+          </Words>
+        ))}
+      </View>
+      {told.cautions.map((words) => (
+        <Notice key={words} tone="care">
+          {words}
+        </Notice>
+      ))}
+      <View style={{ gap: space.hair }} testID="reckon-words">
+        {told.words.map((words) => (
+          <Words key={words}>{words}</Words>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+/** Nothing yet: what is to be told. */
+export function StillMissing({ missing }: { missing: readonly string[] }) {
+  if (missing.length === 0) return null;
+  const names = missing.length === 1 ? missing[0] : `${missing.slice(0, -1).join(', ')} and ${missing[missing.length - 1]}`;
+  return (
+    <Words tone="muted" testID="reckon-missing">
+      {`Still to tell: ${names}.`}
+    </Words>
+  );
+}

@@ -1,0 +1,63 @@
+/** 'How far it fills' as it is typed. */
+import { type Filler, type Filling, type GlassConstants, TYPICAL_WORKS, type Units } from '@torvin/core';
+import { readHollow, spreadSizes } from './hollowEntry';
+import { type Read, type Reader, type Typed, readTyped } from './typed';
+
+export const FILLERS = ['mass', 'segments', 'grains'] as const;
+/** How hot it will be, by the firings that a heap is run level in. */
+export const HEATS = ['untold', 'fullFuse', 'slabFlow', 'cast'] as const;
+
+const MASS = { least: 1e-3, most: 200 };
+const SHARE = { least: 20, most: 90 };
+/** Of the bulk of crushed glass poured loosely this much is glass. */
+export const LOOSE_PERCENT = 60;
+
+const workOf = (heat: (typeof HEATS)[number]): number | undefined => {
+  if (heat === 'untold') return undefined;
+  const { least, most } = TYPICAL_WORKS[heat];
+  return Math.sqrt(least * most);
+};
+
+function fillerOf(read: Reader): Filler {
+  const by = read.choice('filler', FILLERS);
+  switch (by) {
+    case 'mass':
+      return { by, mass_kg: read.mass('mass', 'mass', MASS) };
+    case 'segments':
+      return {
+        ...{ by, depth_m: read.length('stands', 'depth of the segments', { least: 0.001, most: 0.3 }) },
+        cover: read.number('cover', 'share of the floor', { least: 5, most: 100 }) / 100,
+      };
+    case 'grains':
+      return { by, packing: packingOf(read) ?? LOOSE_PERCENT / 100 };
+  }
+}
+
+function packingOf(read: Reader): number | undefined {
+  const percent = read.maybe('packing', () => read.number('packing', 'share that is glass', SHARE));
+  return percent === undefined ? undefined : percent / 100;
+}
+
+export function readFill(typed: Typed, units: Units, glass: GlassConstants): Read<Filling> {
+  return readTyped(spreadSizes(typed, ''), units, (read) => {
+    const hollow = readHollow(read, '', units);
+    const liner_m = read.maybe('liner', () => read.length('liner', 'liner', { least: 0, most: 0.05 }));
+    const filler = fillerOf(read);
+    const poured = filler.by === 'mass' && typed.loose === 'yes' ? (packingOf(read) ?? LOOSE_PERCENT / 100) : undefined;
+    const work_perPa = workOf(read.choice('heat', HEATS));
+    const isLast = read.words('lastMass') !== '' || read.words('back') !== '';
+    const last = isLast
+      ? { mass_kg: read.mass('lastMass', 'mass of last time', MASS), back_m: read.length('back', 'way it stood back', { least: 0, most: 0.2 }) }
+      : undefined;
+    return {
+      ...{ glass, hollow, filler },
+      ...(liner_m === undefined ? {} : { liner_m }),
+      ...(poured === undefined ? {} : { packing: poured }),
+      ...(work_perPa === undefined ? {} : { work_perPa }),
+      ...(last ? { last } : {}),
+    };
+  });
+}
+
+/** The field that a refusal of the core belongs to. */
+export const fieldOfFilling = (path: string): string => path.replace(/^filler\.by$/, 'filler').replace(/_(m|kg)$/, '');

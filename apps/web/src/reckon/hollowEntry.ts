@@ -1,0 +1,150 @@
+/** A hollow as it is typed: which form, and the sizes that tell it. */
+import { type Footprint, type Hollow, METRES_PER_INCH, type Units, parseLength } from '@torvin/core';
+import { FootprintSchema, HollowSchema } from '@torvin/core/contract';
+import { type Reader, type Typed, sizesApart } from './typed';
+
+export const HOLLOWS = ['box', 'disc', 'oval', 'ring', 'vTrough', 'roundTrough', 'cone', 'bowl', 'dome', 'corners'] as const;
+export type HollowForm = (typeof HOLLOWS)[number];
+
+export const HOLLOW_TITLES: Record<HollowForm, string> = {
+  ...{ box: 'Box', disc: 'Disc', oval: 'Oval', ring: 'Ring', vTrough: 'V-trough', roundTrough: 'Round trough' },
+  ...{ cone: 'Cone', bowl: 'Bowl', dome: 'Dome', corners: 'Corners' },
+};
+
+export interface SizeAsked {
+  field: string;
+  label: string;
+  /** Taken where it is left empty. */
+  hint?: string;
+}
+
+const wide = { field: 'width', label: 'wide' };
+const long = { field: 'length', label: 'long' };
+const deep = { field: 'depth', label: 'deep' };
+const across = { field: 'diameter', label: 'across' };
+const rim = { field: 'rim', label: 'across the rim' };
+const floor = { field: 'floor', label: 'across the floor' };
+
+export const SIZES: Record<HollowForm, readonly SizeAsked[]> = {
+  box: [wide, long, deep],
+  disc: [across, deep],
+  oval: [wide, long, deep],
+  ring: [across, { field: 'inner', label: 'core in it' }, deep],
+  vTrough: [wide, long, deep],
+  roundTrough: [wide, long, { ...deep, hint: 'empty: a half round' }],
+  cone: [rim, floor, deep],
+  bowl: [rim, floor, deep],
+  dome: [rim, deep],
+  corners: [{ field: 'corners', label: 'its corners, as 0 0; 200 0; 0 120' }, deep],
+};
+
+export const formIn = (typed: Typed, of: string): HollowForm => HOLLOWS.find((one) => one === typed[`${of}form`]) ?? HOLLOWS[0];
+
+/** '18 × 26 × 4 cm' in the first size of a hollow, spread over all of them; as it came where that is one size. */
+export function spreadSizes(typed: Typed, of: string): Typed {
+  const form = formIn(typed, of);
+  const sizes = SIZES[form];
+  const apart = form === 'corners' ? null : sizesApart(typed[`${of}${sizes[0].field}`] ?? '', sizes.length);
+  return apart ? { ...typed, ...Object.fromEntries(apart.map((one, i) => [`${of}${sizes[i].field}`, one])) } : typed;
+}
+
+/** A length as it would be typed, with no digit lost that anybody measures. */
+const exactly = (metres: number, { length }: Units): string =>
+  length === 'in' ? `${Number((metres / METRES_PER_INCH).toFixed(3))} in` : `${Number((metres * 1e3).toFixed(2))} mm`;
+
+/** The outline of a piece, as what is typed of a hollow with straight walls. */
+export function typedOutline(outline: Footprint, of: string, units: Units): Typed {
+  const long = (metres: number): string => exactly(metres, units);
+  switch (outline.shape) {
+    case 'rectangle':
+    case 'oval':
+      return { [`${of}form`]: outline.shape === 'oval' ? 'oval' : 'box', [`${of}width`]: long(outline.width_m), [`${of}length`]: long(outline.length_m) };
+    case 'disc':
+      return { [`${of}form`]: 'disc', [`${of}diameter`]: long(outline.diameter_m) };
+    case 'ring':
+      return { [`${of}form`]: 'ring', [`${of}diameter`]: long(outline.diameter_m), [`${of}inner`]: long(outline.inner_m) };
+    case 'polygon': {
+      const one = units.length === 'in' ? METRES_PER_INCH : 1e-3;
+      const corners = outline.corners_m.map((corner) => corner.map((metres) => Number((metres / one).toFixed(2))).join(' '));
+      return { [`${of}form`]: 'corners', [`${of}corners`]: `${corners.join('; ')} ${units.length}` };
+    }
+  }
+}
+
+const SIDE = { least: 0.005, most: 2 };
+const DEPTH = { least: 0.002, most: 0.3 };
+
+/** '0 0; 20 0; 0 12 cm': a unit at the end counts for all of them. */
+export function readCorners(words: string, units: Units): [number, number][] | null {
+  const unit = /([a-z"'″′]+)\s*$/i.exec(words)?.[1] ?? units.length;
+  const numbers = words
+    .replace(/([a-z"'″′]+)\s*$/i, '')
+    .split(';')
+    .map((corner) => corner.trim().split(/\s+|\s*,\s*/))
+    .filter((corner) => corner.join('') !== '');
+  const read = numbers.map((corner) =>
+    corner.map((one) => {
+      const negative = /^[-−]/.test(one);
+      const length = parseLength(`${one.replace(/^[-−]/, '')} ${unit}`, units.length);
+      return length.ok ? (negative ? -length.value : length.value) : Number.NaN;
+    }),
+  );
+  return read.length >= 3 && read.every((corner) => corner.length === 2 && corner.every(Number.isFinite)) ? (read as [number, number][]) : null;
+}
+
+/** of: what its fields begin with. */
+export function readHollow(read: Reader, of: string, units: Units): Hollow {
+  const side = (field: string, name: string): number => read.length(`${of}${field}`, name, SIDE);
+  const form = read.choice(`${of}form`, HOLLOWS);
+  const hollow = ((): Hollow => {
+    const depth = (): number => read.length(`${of}depth`, 'depth', DEPTH);
+    switch (form) {
+      case 'box':
+      case 'oval':
+        return straight({ shape: form === 'box' ? 'rectangle' : 'oval', width_m: side('width', 'width'), length_m: side('length', 'length') }, depth());
+      case 'disc':
+        return straight({ shape: 'disc', diameter_m: side('diameter', 'diameter') }, depth());
+      case 'ring':
+        return straight({ shape: 'ring', diameter_m: side('diameter', 'diameter'), inner_m: side('inner', 'core') }, depth());
+      case 'corners':
+        return straight({ shape: 'polygon', corners_m: cornersOf(read, of, units) }, depth());
+      case 'vTrough':
+        return { kind: form, width_m: side('width', 'width'), length_m: side('length', 'length'), depth_m: depth() };
+      case 'roundTrough': {
+        const width_m = side('width', 'width');
+        return { kind: form, width_m, length_m: side('length', 'length'), depth_m: read.maybe(`${of}depth`, depth) ?? width_m / 2 };
+      }
+      case 'dome':
+        return { kind: 'bowl', rim_m: side('rim', 'rim'), floor_m: 0, depth_m: depth() };
+      default:
+        return { kind: form, rim_m: side('rim', 'rim'), floor_m: read.length(`${of}floor`, 'floor', { least: 0, most: SIDE.most }), depth_m: depth() };
+    }
+  })();
+  check(read, of, hollow);
+  return hollow;
+}
+
+const straight = (outline: Footprint, depth_m: number): Hollow => ({ kind: 'straight', outline, depth_m });
+
+function cornersOf(read: Reader, of: string, units: Units): [number, number][] {
+  const words = read.words(`${of}corners`);
+  const corners = readCorners(words, units);
+  if (corners) return corners;
+  if (words === '') read.length(`${of}corners`, 'corners', SIDE);
+  else read.wrong(`${of}corners`, 'Write each corner as two lengths and a ; between corners, for example 0 0; 200 0; 0 120 mm.');
+  return [];
+}
+
+const isWhole = (value: unknown): boolean =>
+  typeof value === 'number' ? Number.isFinite(value) : typeof value !== 'object' || value === null || Object.values(value).every(isWhole);
+
+/** What no hollow is: sizes that are right each by itself and not together. */
+function check(read: Reader, of: string, hollow: Hollow): void {
+  if (!isWhole(hollow)) return;
+  const outline = hollow.kind === 'straight' ? FootprintSchema.safeParse(hollow.outline) : null;
+  const checked = outline && !outline.success ? outline : HollowSchema.safeParse(hollow);
+  if (checked.success) return;
+  const [{ path, message }] = checked.error.issues;
+  const last = path.findLast((part): part is string => typeof part === 'string') ?? 'depth_m';
+  read.wrong(`${of}${last.replace(/_m$/, '')}`, message);
+}

@@ -1,0 +1,58 @@
+/** 'How much glass' as it is typed: cavities one after the other, and what counts for all of them. */
+import { type Cavity, type HowMuch, type Stock, type Units, densityUnit } from '@torvin/core';
+import { readHollow, spreadSizes } from './hollowEntry';
+import { type Read, type Typed, readTyped } from './typed';
+
+export const WAYS = ['size', 'water', 'model'] as const;
+export const CAVITIES_AT_MOST = 12;
+
+const MASS = { least: 1e-3, most: 200 };
+const COUNT = { least: 1, most: 500, whole: true } as const;
+/** Of the wax that models are made of, kg/m³. */
+export const WAX_kg_m3 = 930;
+
+export const cavitiesIn = (typed: Typed): number => Math.min(Math.max(Number(typed.cavities ?? 1) || 1, 1), CAVITIES_AT_MOST);
+
+export function readHowMuch(typed: Typed, units: Units, of: { density_kg_m3: number; stock: Stock }): Read<HowMuch> {
+  const indices = Array.from({ length: cavitiesIn(typed) }, (_, i) => i);
+  const spread = indices.reduce((now, i) => spreadSizes(now, `c${i}.`), typed);
+  return readTyped(spread, units, (read) => {
+    const cavities = indices.map((i): Cavity => {
+      const at = `c${i}.`;
+      const count = read.maybe(`${at}count`, () => read.number(`${at}count`, 'number', COUNT)) ?? 1;
+      switch (read.choice(`${at}by`, WAYS)) {
+        case 'size': {
+          const hollow = readHollow(read, at, units);
+          const liner_m = read.maybe(`${at}liner`, () => read.length(`${at}liner`, 'liner', { least: 0, most: 0.05 }));
+          const to_m = read.maybe(`${at}to`, () => read.length(`${at}to`, 'depth of the glass', { least: 0.001, most: 0.3 }));
+          return { by: 'size', count, hollow, ...(liner_m === undefined ? {} : { liner_m }), ...(to_m === undefined ? {} : { to_m }) };
+        }
+        case 'water': {
+          const poured_kg = read.mass(`${at}poured`, 'water', MASS);
+          const drunk_kg = read.maybe(`${at}drunk`, () => read.mass(`${at}drunk`, 'water that the mould drank', { least: 0, most: 200 }));
+          return { by: 'water', count, poured_kg, ...(drunk_kg === undefined ? {} : { drunk_kg }) };
+        }
+        case 'model': {
+          const model_kg = read.mass(`${at}model`, 'model', MASS);
+          const one = densityUnit(units).kg_m3;
+          const range = { least: Number((200 / one).toPrecision(2)), most: Number((12000 / one).toPrecision(2)) };
+          const density_kg_m3 = (read.maybe(`${at}density`, () => read.number(`${at}density`, 'density of the model', range)) ?? WAX_kg_m3 / one) * one;
+          return { by: 'model', count, model_kg, density_kg_m3 };
+        }
+      }
+    });
+    const stays_kg = read.maybe('stays', () => read.mass('stays', 'glass that stays', { least: 0, most: 200 }));
+    const have_kg = read.maybe('have', () => read.mass('have', 'glass that there is', { least: 1e-3, most: 200 }));
+    const thickness_m = read.maybe('strip', () => read.length('strip', 'strip', { least: 0.0005, most: 0.1 }));
+    const ends_m = read.maybe('ends', () => read.length('ends', 'margin at the ends', { least: 0, most: 0.2 })) ?? 0.003;
+    return {
+      ...{ density_kg_m3: of.density_kg_m3, cavities, stock: of.stock },
+      ...(stays_kg === undefined ? {} : { stays_kg }),
+      ...(have_kg === undefined ? {} : { have_kg }),
+      ...(thickness_m === undefined ? {} : { strips: { thickness_m, ends_m } }),
+    };
+  });
+}
+
+/** The field that a refusal of the core belongs to: 'cavities.1.liner_m' is 'c1.liner'. */
+export const fieldOfCavity = (path: string): string => path.replace(/^cavities\.(\d+)\./, 'c$1.').replace(/_(m|kg)$/, '');

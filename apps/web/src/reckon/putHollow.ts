@@ -1,0 +1,47 @@
+/** Glass in a hollow, as it goes into a piece: the outline and dam of the hollow, and how deep it comes to lie. */
+import { type Footprint, type Hollow, type Units, formatLength, formatMass, putGlass, text } from '@torvin/core';
+import type { ReckonedOf } from './glassOf';
+import type { Puts } from './PutOrKeep';
+
+export interface InHollow {
+  /** What the liner leaves of it. */
+  left: Hollow;
+  mass_kg: number;
+  deepest_m: number;
+}
+
+/** Seen from above. */
+function outlineOf(hollow: Hollow): Footprint {
+  switch (hollow.kind) {
+    case 'straight':
+      return hollow.outline;
+    case 'vTrough':
+    case 'roundTrough':
+      return { shape: 'rectangle', width_m: hollow.width_m, length_m: hollow.length_m };
+    default:
+      return { shape: 'disc', diameter_m: hollow.rim_m };
+  }
+}
+
+/** inside: of one hollow; null of several or of what was told by water or by a model, where the piece keeps its outline. */
+export function putsGlass({ glass }: ReckonedOf, mass_kg: number, inside: InHollow | null, units: Units): Puts | null {
+  if (!glass) return null;
+  const mass = text(formatMass(inside?.mass_kg ?? mass_kg, units.mass));
+  const deep = inside && text(formatLength(inside.deepest_m, units.length));
+  const narrows = inside !== null && inside.left.kind !== 'straight';
+  const cast = narrows ? ` It narrows downwards: plan it as a casting, which is annealed by its thickest section.` : '';
+  return {
+    words: (isBegun) =>
+      inside && !isBegun
+        ? `Puts in ${mass} of ${glass.name} as frit in a dam of this outline, ${deep} deep${narrows ? ' where it is deepest' : ''}.${cast}`
+        : `Puts in ${mass} of ${glass.name} as frit on the outline of the piece.`,
+    replaces: true,
+    into(doc, { layerId, into, isBegun }) {
+      return putGlass(doc, {
+        ...{ layerId, glassId: glass.id, mass_kg: inside?.mass_kg ?? mass_kg, name: 'Fill', into },
+        ...(inside && !isBegun ? { holder: { footprint: outlineOf(inside.left), deepest_m: inside.deepest_m } } : {}),
+      });
+    },
+    begins: inside ? { name: `Reckoned, ${mass}`, footprint: outlineOf(inside.left) } : null,
+  };
+}

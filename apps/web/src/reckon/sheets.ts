@@ -1,0 +1,23 @@
+/** Every sheet of Reckon, in the order in which they stand side by side. A new one is added here. */
+import type { QuantityName } from '@torvin/core';
+import type { Shelves } from '@torvin/schema';
+import type { ComponentType } from 'react';
+import { FillSheet } from './FillSheet';
+import { HowMuchSheet } from './HowMuchSheet';
+import type { Typed } from './typed';
+import type { Where } from './useWhere';
+
+export interface SheetProps {
+  typed: Typed;
+  /** Changes some of what is typed. */
+  set(change: Typed): void;
+  shelves: Shelves;
+  where: Where | null;
+  /** It went into a piece. */
+  onPut(): void;
+}
+
+export const SHEETS: Record<QuantityName, { title: string; Sheet: ComponentType<SheetProps> }> = {
+  howMuch: { title: 'how much glass', Sheet: HowMuchSheet },
+  fill: { title: 'how far it fills', Sheet: FillSheet },
+};

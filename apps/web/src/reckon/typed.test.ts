@@ -1,0 +1,71 @@
+import { METRIC, type Units } from '@torvin/core';
+import { HOLLOWS, SIZES, readCorners, readHollow } from './hollowEntry';
+import { inOtherUnit, readTyped, sizesApart, withUnits } from './typed';
+
+const INCHES: Units = { temperature: 'F', length: 'in', mass: 'oz' };
+const hollow = (typed: Record<string, string>, units = METRIC) => readTyped(typed, units, (read) => readHollow(read, '', units));
+
+test('what is empty is missing, what is wrong stands at its field, and only what is whole has a value', () => {
+  expect(hollow({ width: '80' })).toEqual({ value: null, problems: {}, missing: ['length', 'depth'] });
+  const wrong = hollow({ width: '80', length: 'wide', depth: '4 m' });
+  expect(wrong.value).toBeNull();
+  expect(wrong.problems).toEqual({ length: expect.stringMatching(/240 mm/), depth: expect.stringMatching(/from 2 mm to 300 mm/) });
+  expect(hollow({ width: '80', length: '25 cm', depth: '1 1/2 in' }).value).toEqual({
+    kind: 'straight',
+    outline: { shape: 'rectangle', width_m: 0.08, length_m: 0.25 },
+    depth_m: expect.closeTo(0.0381, 9),
+  });
+});
+
+test.each(HOLLOWS)('a %s is read from its sizes, and asks for no other', (form) => {
+  const sizes = { width: '80', length: '200', depth: '30', diameter: '200', inner: '120', rim: '200', floor: '60', corners: '0 0; 200 0; 0 120' };
+  const asked = Object.fromEntries(SIZES[form].map(({ field }) => [field, sizes[field as keyof typeof sizes]]));
+  expect(hollow({ form, ...asked })).toMatchObject({ value: { depth_m: 0.03 }, problems: {}, missing: [] });
+  const [first, ...others] = SIZES[form];
+  expect(hollow({ form, ...asked, [first.field]: '' }).missing).toHaveLength(1);
+  expect(others.length).toBeGreaterThan(0);
+});
+
+test('sizes that are right by themselves and not together are refused at the field', () => {
+  expect(hollow({ form: 'ring', diameter: '120', inner: '140', depth: '20' }).problems).toHaveProperty('inner');
+  expect(hollow({ form: 'roundTrough', width: '60', length: '200', depth: '50' }).problems).toHaveProperty('depth');
+  expect(hollow({ form: 'bowl', rim: '100', floor: '120', depth: '20' }).problems).toHaveProperty('floor');
+  expect(hollow({ form: 'corners', corners: '0 0; 100 100; 100 0; 0 100', depth: '20' }).problems).toHaveProperty('corners');
+  expect(hollow({ form: 'corners', corners: 'round', depth: '20' }).problems).toHaveProperty('corners');
+});
+
+test('a half round is as deep as half its width where nothing else is told', () => {
+  expect(hollow({ form: 'roundTrough', width: '60', length: '200' }).value).toMatchObject({ depth_m: 0.03 });
+});
+
+test('corners take a unit for all of them', () => {
+  expect(readCorners('0 0; 20 0; 0 12 cm', METRIC)).toEqual([
+    [0, 0],
+    [0.2, 0],
+    [0, 0.12],
+  ]);
+  expect(readCorners('-1,0; 2,0; 0,3', INCHES)?.map((corner) => corner.map((one) => Math.round(one / 0.00254) / 10))).toEqual([
+    [-1, 0],
+    [2, 0],
+    [0, 3],
+  ]);
+  expect(readCorners('0 0; 1 1', METRIC)).toBeNull();
+});
+
+test('sizes typed as one are taken apart, with the unit of the last', () => {
+  expect(sizesApart('18 × 26 × 4 cm', 3)).toEqual(['18 cm', '26 cm', '4 cm']);
+  expect(sizesApart('18x26', 3)).toEqual(['18', '26']);
+  expect(sizesApart('7 in x 26 cm', 3)).toEqual(['7 in', '26 cm']);
+  for (const words of ['18', '18 x', '1 x 2 x 3 x 4']) expect(sizesApart(words, 3)).toBeNull();
+});
+
+test('what is kept names its units, and what is typed is shown in the other one', () => {
+  expect(withUnits({ width: '80', 'c1.depth': '3/8 in', poured: '530', count: '2', form: 'box', liner: '' }, METRIC)).toEqual({
+    ...{ width: '80 mm', 'c1.depth': '3/8 in', poured: '530 g', count: '2', form: 'box', liner: '' },
+  });
+  expect(inOtherUnit('c0.width', '25.4', METRIC)).toBe('1 in');
+  expect(inOtherUnit('width', '1 in', METRIC)).toBe('25.4 mm');
+  expect(inOtherUnit('mass', '16', INCHES)).toBe('454 g');
+  expect(inOtherUnit('mass', 'much', INCHES)).toBeUndefined();
+  expect(inOtherUnit('count', '2', METRIC)).toBeUndefined();
+});

@@ -1,0 +1,116 @@
+/** What is typed on a sheet of Reckon: words by field, read all at once. What is empty is missing; what is wrong is said at its field. */
+import {
+  METRIC,
+  type Outcome,
+  type QuantityName,
+  type Units,
+  formatLength,
+  formatMass,
+  otherUnits,
+  parseLength,
+  parseMass,
+  text,
+  unitsWritten,
+} from '@torvin/core';
+import { lengthWithin, massWithin, numberWithin } from '@/piece/typed';
+
+export type Typed = Readonly<Record<string, string>>;
+
+interface Range {
+  least: number;
+  most: number;
+}
+
+/** Of every field of every sheet by its name, without what it belongs to: 'c0.width' is a width. What is not named is a number or a choice. */
+const KINDS: Record<string, 'length' | 'mass' | undefined> = {
+  ...{ width: 'length', length: 'length', depth: 'length', diameter: 'length', inner: 'length', rim: 'length', floor: 'length' },
+  ...{ liner: 'length', to: 'length', strip: 'length', ends: 'length', corners: 'length', stands: 'length', back: 'length' },
+  ...{ poured: 'mass', drunk: 'mass', model: 'mass', stays: 'mass', have: 'mass', mass: 'mass', lastMass: 'mass' },
+};
+
+export const kindOfField = (field: string): 'length' | 'mass' | undefined => KINDS[field.slice(field.lastIndexOf('.') + 1)];
+
+const HAS_UNIT = /[a-z"'″′]/i;
+
+/** With the units that bare numbers were meant in, so that it means the same wherever it is read again. */
+export function withUnits(typed: Typed, units: Units): Typed {
+  const written = Object.entries(typed).map(([field, words]): [string, string] => {
+    const kind = kindOfField(field);
+    return [field, kind === undefined || words.trim() === '' || HAS_UNIT.test(words) ? words : `${words.trim()} ${units[kind]}`];
+  });
+  return Object.fromEntries(written);
+}
+
+/** The same in the other unit, to stand under what is typed; nothing where it cannot be read. */
+export function inOtherUnit(field: string, words: string, units: Units): string | undefined {
+  const kind = kindOfField(field);
+  if (kind === undefined || words.trim() === '') return undefined;
+  if (kind === 'length') {
+    const read = parseLength(words, units.length);
+    return read.ok ? text(formatLength(read.value, otherUnits(unitsWritten(words, units)).length)) : undefined;
+  }
+  const read = parseMass(words, units.mass);
+  return read.ok ? text(formatMass(read.value, otherUnits({ ...METRIC, mass: unitsWritten(words, units).mass }).mass)) : undefined;
+}
+
+export interface Reader {
+  /** NaN where it is missing or wrong. */
+  length(field: string, name: string, range: Range): number;
+  mass(field: string, name: string, range: Range): number;
+  number(field: string, name: string, range: Range & { whole?: true }): number;
+  /** Left out where it is empty. */
+  maybe<T>(field: string, read: () => T): T | undefined;
+  choice<T extends string>(field: string, choices: readonly [T, ...T[]]): T;
+  /** Says what is wrong at a field. */
+  wrong(field: string, message: string): void;
+  words(field: string): string;
+}
+
+export interface Read<T> {
+  /** Null while something is missing or wrong. */
+  value: T | null;
+  problems: Record<string, string>;
+  /** What is to be told yet, as it is called. */
+  missing: string[];
+}
+
+export function readTyped<T>(typed: Typed, units: Units, take: (read: Reader) => T): Read<T> {
+  const problems: Record<string, string> = {};
+  const missing: string[] = [];
+  const words = (field: string): string => (typed[field] ?? '').trim();
+  function read(field: string, name: string, parse: (words: string) => Outcome<number>): number {
+    if (words(field) === '') {
+      missing.push(name);
+      return Number.NaN;
+    }
+    const outcome = parse(words(field));
+    if (outcome.ok) return outcome.value;
+    problems[field] = outcome.problem.message;
+    return Number.NaN;
+  }
+  const capital = (name: string): string => `The ${name}`;
+  const value = take({
+    length: (field, name, { least, most }) => read(field, name, (typed_) => lengthWithin(typed_, capital(name), least, most, units.length)),
+    mass: (field, name, { least, most }) => read(field, name, (typed_) => massWithin(typed_, capital(name), least, most, units.mass)),
+    number: (field, name, { whole, ...range }) =>
+      read(field, name, (typed_) => numberWithin(typed_.replace(/\s*%$/, ''), capital(name), range, whole ? 'whole' : 'any')),
+    maybe: (field, one) => (words(field) === '' ? undefined : one()),
+    choice: (field, choices) => choices.find((one) => one === typed[field]) ?? choices[0],
+    wrong: (field, message) => {
+      problems[field] = message;
+    },
+    words,
+  });
+  return { value: missing.length === 0 && Object.keys(problems).length === 0 ? value : null, problems, missing };
+}
+
+/** '18 × 26 × 4 cm' typed into the first of several sizes, as each of them; null where it is one size. */
+export function sizesApart(words: string, count: number): string[] | null {
+  const parts = words.split(/\s*[x×*]\s*/i).map((part) => part.trim());
+  if (parts.length < 2 || parts.length > count || parts.some((part) => part === '')) return null;
+  const unit = /([a-z"'″′]+\.?)$/i.exec(parts[parts.length - 1])?.[1];
+  return parts.map((part) => (HAS_UNIT.test(part) || !unit ? part : `${part} ${unit}`));
+}
+
+/** What is typed on each sheet. */
+export type TypedOf = Partial<Record<QuantityName, Typed>>;

@@ -1,0 +1,51 @@
+/** Puts what was reckoned into a piece: its glass as a layer, the outline and dam that it was reckoned for, the depth that a casting is annealed by. */
+import { type Footprint, footprintArea } from '../body/footprint';
+import { cavityOf } from '../look/shaping';
+import { type Outcome, refused } from '../problem';
+import { type Edited, addLayer, addStep } from './commands';
+import type { JourneyStep, LaidLayer, PieceDocument } from './document';
+
+export interface ReckonedGlass {
+  /** Ids are the caller's, so that a repeated put is one. */
+  layerId: string;
+  glassId: string;
+  /** Of all of it; it is laid as frit over the outline. */
+  mass_kg: number;
+  name?: string;
+  /** Of what holds it; the piece keeps its own where left out. */
+  holder?: { footprint: Footprint; /** How deep the glass comes to lie where it is deepest, m. */ deepest_m: number };
+  /** Into a step that lays, in place of what is laid there or on it; or as a step of its own at a place in the journey. */
+  into: { stepId: string; instead: boolean } | { place: number; newStepId: string };
+}
+
+const WORTH_kg_m2 = { least: 0.01, most: 1000 };
+
+/** A mould's cavity as deep as its glass comes to lie. */
+function deepened(step: JourneyStep, deepest_m: number): JourneyStep {
+  const shaping = step.kind === 'fire' ? step.setup.shaping : undefined;
+  const cavity = cavityOf(shaping);
+  if (step.kind !== 'fire' || !cavity) return step;
+  return { ...step, setup: { ...step.setup, shaping: { ...cavity, thick_m: deepest_m, thin_m: Math.min(cavity.thin_m, deepest_m) } } };
+}
+
+export function putGlass(doc: PieceDocument, { layerId, glassId, mass_kg, name, holder, into }: ReckonedGlass): Outcome<Edited> {
+  const footprint = holder?.footprint ?? doc.footprint;
+  const perArea_kg_m2 = mass_kg / footprintArea(footprint);
+  if (perArea_kg_m2 < WORTH_kg_m2.least || perArea_kg_m2 > WORTH_kg_m2.most)
+    return refused('out-of-range', 'mass_kg', 'So much glass does not go on the outline of this piece: check the mass, or the outline.');
+  const layer: LaidLayer = { id: layerId, glassId, form: 'frit', perArea_kg_m2, ...(name ? { name } : {}) };
+  const outlined: PieceDocument = holder
+    ? { ...doc, footprint, dammed: true, typed: {}, journey: doc.journey.map((step) => deepened(step, holder.deepest_m)) }
+    : doc;
+  return named(laidInto(outlined, layer, into));
+}
+
+function laidInto(doc: PieceDocument, layer: LaidLayer, into: ReckonedGlass['into']): Outcome<Edited> {
+  if ('place' in into) return addStep(doc, { id: into.newStepId, kind: 'lay', side: 'above', layers: [layer] }, into.place);
+  const cleared = into.instead
+    ? { ...doc, journey: doc.journey.map((step) => (step.id === into.stepId && step.kind === 'lay' ? { ...step, layers: [] } : step)) }
+    : doc;
+  return addLayer(cleared, layer, { stepId: into.stepId });
+}
+
+const named = (edited: Outcome<Edited>): Outcome<Edited> => (edited.ok ? { ok: true, value: { ...edited.value, what: 'put in as reckoned' } } : edited);
