@@ -38,12 +38,19 @@ export const SIZES: Record<HollowForm, readonly SizeAsked[]> = {
   corners: [{ field: 'corners', label: 'its corners, as 0 0; 200 0; 0 120' }, deep],
 };
 
-export const formIn = (typed: Typed, of: string): HollowForm => HOLLOWS.find((one) => one === typed[`${of}form`]) ?? HOLLOWS[0];
+/** Those that are an outline with straight walls: what is asked of a flat area, without a depth. */
+export const OUTLINES = ['box', 'disc', 'oval', 'ring', 'corners'] as const satisfies readonly HollowForm[];
+type Forms = readonly [HollowForm, ...HollowForm[]];
+
+export const formIn = (typed: Typed, of: string, forms: Forms = HOLLOWS): HollowForm => forms.find((one) => one === typed[`${of}form`]) ?? forms[0];
+
+export const sizesOf = (form: HollowForm, forms: Forms = HOLLOWS): readonly SizeAsked[] =>
+  forms.length === HOLLOWS.length ? SIZES[form] : SIZES[form].filter(({ field }) => field !== 'depth');
 
 /** '18 × 26 × 4 cm' in the first size of a hollow, spread over all of them; as it came where that is one size. */
-export function spreadSizes(typed: Typed, of: string): Typed {
-  const form = formIn(typed, of);
-  const sizes = SIZES[form];
+export function spreadSizes(typed: Typed, of: string, forms: Forms = HOLLOWS): Typed {
+  const form = formIn(typed, of, forms);
+  const sizes = sizesOf(form, forms);
   const apart = form === 'corners' ? null : sizesApart(typed[`${of}${sizes[0].field}`] ?? '', sizes.length);
   return apart ? { ...typed, ...Object.fromEntries(apart.map((one, i) => [`${of}${sizes[i].field}`, one])) } : typed;
 }
@@ -92,22 +99,39 @@ export function readCorners(words: string, units: Units): [number, number][] | n
   return read.length >= 3 && read.every((corner) => corner.length === 2 && corner.every(Number.isFinite)) ? (read as [number, number][]) : null;
 }
 
+function outlineOf(read: Reader, of: string, form: HollowForm, units: Units): Footprint | null {
+  const side = (field: string, name: string): number => read.length(`${of}${field}`, name, SIDE);
+  switch (form) {
+    case 'box':
+    case 'oval':
+      return { shape: form === 'box' ? 'rectangle' : 'oval', width_m: side('width', 'width'), length_m: side('length', 'length') };
+    case 'disc':
+      return { shape: 'disc', diameter_m: side('diameter', 'diameter') };
+    case 'ring':
+      return { shape: 'ring', diameter_m: side('diameter', 'diameter'), inner_m: side('inner', 'core') };
+    case 'corners':
+      return { shape: 'polygon', corners_m: cornersOf(read, of, units) };
+    default:
+      return null;
+  }
+}
+
+/** Of a flat area. */
+export function readOutline(read: Reader, of: string, units: Units): Footprint {
+  const outline = outlineOf(read, of, read.choice(`${of}form`, OUTLINES), units) ?? { shape: 'disc', diameter_m: Number.NaN };
+  check(read, of, { kind: 'straight', outline, depth_m: DEPTH.least });
+  return outline;
+}
+
 /** of: what its fields begin with. */
 export function readHollow(read: Reader, of: string, units: Units): Hollow {
   const side = (field: string, name: string): number => read.length(`${of}${field}`, name, SIDE);
   const form = read.choice(`${of}form`, HOLLOWS);
   const hollow = ((): Hollow => {
     const depth = (): number => read.length(`${of}depth`, 'depth', DEPTH);
+    const outline = outlineOf(read, of, form, units);
+    if (outline) return { kind: 'straight', outline, depth_m: depth() };
     switch (form) {
-      case 'box':
-      case 'oval':
-        return straight({ shape: form === 'box' ? 'rectangle' : 'oval', width_m: side('width', 'width'), length_m: side('length', 'length') }, depth());
-      case 'disc':
-        return straight({ shape: 'disc', diameter_m: side('diameter', 'diameter') }, depth());
-      case 'ring':
-        return straight({ shape: 'ring', diameter_m: side('diameter', 'diameter'), inner_m: side('inner', 'core') }, depth());
-      case 'corners':
-        return straight({ shape: 'polygon', corners_m: cornersOf(read, of, units) }, depth());
       case 'vTrough':
         return { kind: form, width_m: side('width', 'width'), length_m: side('length', 'length'), depth_m: depth() };
       case 'roundTrough': {
@@ -117,14 +141,17 @@ export function readHollow(read: Reader, of: string, units: Units): Hollow {
       case 'dome':
         return { kind: 'bowl', rim_m: side('rim', 'rim'), floor_m: 0, depth_m: depth() };
       default:
-        return { kind: form, rim_m: side('rim', 'rim'), floor_m: read.length(`${of}floor`, 'floor', { least: 0, most: SIDE.most }), depth_m: depth() };
+        return {
+          kind: form === 'bowl' ? form : 'cone',
+          rim_m: side('rim', 'rim'),
+          floor_m: read.length(`${of}floor`, 'floor', { least: 0, most: SIDE.most }),
+          depth_m: depth(),
+        };
     }
   })();
   check(read, of, hollow);
   return hollow;
 }
-
-const straight = (outline: Footprint, depth_m: number): Hollow => ({ kind: 'straight', outline, depth_m });
 
 function cornersOf(read: Reader, of: string, units: Units): [number, number][] {
   const words = read.words(`${of}corners`);

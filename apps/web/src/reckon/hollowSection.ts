@@ -61,8 +61,17 @@ export interface HollowSection {
 }
 
 const WALL_SHARE = 0.07;
-const BARS_M = { mm: [0.005, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5], in: [0.25, 0.5, 1, 2, 4, 8, 16].map((inches) => inches * 0.0254) } as const;
+const BARS_M = {
+  mm: [0.0005, 0.001, 0.002, 0.005, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5],
+  in: [0.02, 0.05, 0.125, 0.25, 0.5, 1, 2, 4, 8, 16].map((inches) => inches * 0.0254),
+} as const;
 const BAR_SHARE = 0.4;
+
+/** The longest of the lengths that people know that is no more than a part of the drawing. */
+export function barFor(pxPerMetre: number, width: number, unit: 'mm' | 'in'): { metres: number; px: number } {
+  const metres = BARS_M[unit].filter((one) => one * pxPerMetre <= width * BAR_SHARE).at(-1) ?? BARS_M[unit][0];
+  return { metres, px: metres * pxPerMetre };
+}
 
 export interface Filled {
   /** The hollow itself, and what its liner leaves of it. */
@@ -99,14 +108,13 @@ export function hollowSection({ hollow, left, level_m, cold, brick }: Filled, bo
   const half = (Math.max(...outer) * (1 + 2 * WALL_SHARE) * px).toFixed(1);
   const block = `M${(box.width / 2 - Number(half)).toFixed(1)} ${y(hollow.depth_m).toFixed(1)}h${(2 * Number(half)).toFixed(1)}V${box.height}h${(-2 * Number(half)).toFixed(1)}Z`;
   const opening = profile(hollow, hollow.depth_m, 0);
-  const choice = BARS_M[unit].filter((metres) => metres * px <= box.width * BAR_SHARE).at(-1) ?? BARS_M[unit][0];
   return {
     walls: [`${block}${opening.join('')}`],
     liners: liner_m > 0 ? opening.map((path, i) => `${path}${profile(left, left.depth_m, liner_m)[i]}`) : [],
     glass: level_m !== null && level_m > 0 ? profile(left, Math.min(level_m, left.depth_m), liner_m) : [],
     bricks: cold && brick ? bricksOf(left, cold, brick, { x, y, px, liner_m }) : [],
     rimY: y(hollow.depth_m),
-    bar: { metres: choice, px: choice * px },
+    bar: barFor(px, box.width, unit),
   };
 }
 

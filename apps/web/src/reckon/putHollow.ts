@@ -1,5 +1,5 @@
 /** Glass in a hollow, as it goes into a piece: the outline and dam of the hollow, and how deep it comes to lie. */
-import { type Footprint, type Hollow, type Units, formatLength, formatMass, putGlass, text } from '@torvin/core';
+import { type Footprint, type Hollow, type Units, formatLength, formatMass, asFrit, putGlass, text } from '@torvin/core';
 import type { ReckonedOf } from './glassOf';
 import type { Puts } from './PutOrKeep';
 
@@ -38,7 +38,7 @@ export function putsGlass({ glass }: ReckonedOf, mass_kg: number, inside: InHoll
     replaces: true,
     into(doc, { layerId, into, isBegun }) {
       return putGlass(doc, {
-        ...{ layerId, glassId: glass.id, mass_kg: inside?.mass_kg ?? mass_kg, name: 'Fill', into },
+        ...{ layerOn: asFrit({ id: layerId, glassId: glass.id, name: 'Fill' }, inside?.mass_kg ?? mass_kg), into },
         ...(inside && !isBegun ? { holder: { footprint: outlineOf(inside.left), deepest_m: inside.deepest_m } } : {}),
       });
     },

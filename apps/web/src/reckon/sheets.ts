@@ -3,6 +3,7 @@ import type { QuantityName } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import type { ComponentType } from 'react';
 import { FillSheet } from './FillSheet';
+import { GrainsSheet } from './GrainsSheet';
 import { HowMuchSheet } from './HowMuchSheet';
 import type { Typed } from './typed';
 import type { Where } from './useWhere';
@@ -20,4 +21,5 @@ export interface SheetProps {
 export const SHEETS: Record<QuantityName, { title: string; Sheet: ComponentType<SheetProps> }> = {
   howMuch: { title: 'how much glass', Sheet: HowMuchSheet },
   fill: { title: 'how far it fills', Sheet: FillSheet },
+  grains: { title: 'grains on an area', Sheet: GrainsSheet },
 };

@@ -60,8 +60,8 @@ test('sizes typed as one are taken apart, with the unit of the last', () => {
 });
 
 test('what is kept names its units, and what is typed is shown in the other one', () => {
-  expect(withUnits({ width: '80', 'c1.depth': '3/8 in', poured: '530', count: '2', form: 'box', liner: '' }, METRIC)).toEqual({
-    ...{ width: '80 mm', 'c1.depth': '3/8 in', poured: '530 g', count: '2', form: 'box', liner: '' },
+  expect(withUnits({ width: '80', 'c1.depth': '3/8 in', poured: '530', count: '2', form: 'box', liner: '', hole: '20 x 30' }, METRIC)).toEqual({
+    ...{ width: '80 mm', 'c1.depth': '3/8 in', poured: '530 g', count: '2', form: 'box', liner: '', hole: '20 x 30 mm' },
   });
   expect(inOtherUnit('c0.width', '25.4', METRIC)).toBe('1 in');
   expect(inOtherUnit('width', '1 in', METRIC)).toBe('25.4 mm');

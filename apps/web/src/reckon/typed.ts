@@ -24,19 +24,22 @@ interface Range {
 /** Of every field of every sheet by its name, without what it belongs to: 'c0.width' is a width. What is not named is a number or a choice. */
 const KINDS: Record<string, 'length' | 'mass' | undefined> = {
   ...{ width: 'length', length: 'length', depth: 'length', diameter: 'length', inner: 'length', rim: 'length', floor: 'length' },
+  ...{ hole: 'length', film: 'length', grain: 'length', grains: 'mass' },
   ...{ liner: 'length', to: 'length', strip: 'length', ends: 'length', corners: 'length', stands: 'length', back: 'length' },
   ...{ poured: 'mass', drunk: 'mass', model: 'mass', stays: 'mass', have: 'mass', mass: 'mass', lastMass: 'mass' },
 };
 
 export const kindOfField = (field: string): 'length' | 'mass' | undefined => KINDS[field.slice(field.lastIndexOf('.') + 1)];
 
-const HAS_UNIT = /[a-z"'″′]/i;
+const TIMES = /\s*[x×*]\s*/i;
+/** A sign between sizes is no unit. */
+const hasUnit = (words: string): boolean => /[a-z"'″′]/i.test(words.split(TIMES).join(' '));
 
 /** With the units that bare numbers were meant in, so that it means the same wherever it is read again. */
 export function withUnits(typed: Typed, units: Units): Typed {
   const written = Object.entries(typed).map(([field, words]): [string, string] => {
     const kind = kindOfField(field);
-    return [field, kind === undefined || words.trim() === '' || HAS_UNIT.test(words) ? words : `${words.trim()} ${units[kind]}`];
+    return [field, kind === undefined || words.trim() === '' || hasUnit(words) ? words : `${words.trim()} ${units[kind]}`];
   });
   return Object.fromEntries(written);
 }
@@ -106,10 +109,10 @@ export function readTyped<T>(typed: Typed, units: Units, take: (read: Reader) =>
 
 /** '18 × 26 × 4 cm' typed into the first of several sizes, as each of them; null where it is one size. */
 export function sizesApart(words: string, count: number): string[] | null {
-  const parts = words.split(/\s*[x×*]\s*/i).map((part) => part.trim());
+  const parts = words.split(TIMES).map((part) => part.trim());
   if (parts.length < 2 || parts.length > count || parts.some((part) => part === '')) return null;
   const unit = /([a-z"'″′]+\.?)$/i.exec(parts[parts.length - 1])?.[1];
-  return parts.map((part) => (HAS_UNIT.test(part) || !unit ? part : `${part} ${unit}`));
+  return parts.map((part) => (hasUnit(part) || !unit ? part : `${part} ${unit}`));
 }
 
 /** What is typed on each sheet. */

@@ -18,6 +18,9 @@ export interface Strewn {
 }
 
 export interface Lace {
+  /** Across a drop, m, and how much of the outline drops would cover if none lay over another. */
+  drop_m: number;
+  lying: number;
   /** Share of the outline that is bare. */
   open: number;
   /** How wide a hole is on average, m: the free way along a line, 1/(N·D) for N drops of D on each m². */
@@ -26,14 +29,22 @@ export interface Lace {
   as: 'islands' | 'lace' | 'film';
 }
 
-const ISLANDS_FROM = 0.55;
-const FILM_BELOW = 0.05;
+/** Bare shares: with more of it grains lie apart in islands, with less they close to a film but for pinholes. */
+export const ISLANDS_FROM = 0.55;
+export const FILM_BELOW = 0.05;
 
 export function laceAfter(glass: GlassConstants, { perArea_kg_m2, grain_m }: Strewn, work_perPa: number): Lace {
-  const drop_m = grain_m + COARSENS * glass.surfaceTension_N_m * work_perPa;
-  const film_m = perArea_kg_m2 / glass.density_kg_m3;
-  // No drop covers less for its mass than a puddle at rest.
-  const lying = Math.max((LYING * film_m) / drop_m, film_m / naturalDepth(glass));
+  const drop_m = dropAfter(glass, grain_m, work_perPa);
+  const lying = (perArea_kg_m2 / glass.density_kg_m3) * lyingPerDepth(glass, drop_m);
   const open = Math.exp(-lying);
-  return { open, hole_m: (Math.PI * drop_m) / (4 * lying), as: open > ISLANDS_FROM ? 'islands' : open < FILM_BELOW ? 'film' : 'lace' };
+  return { drop_m, lying, open, hole_m: (Math.PI * drop_m) / (4 * lying), as: open > ISLANDS_FROM ? 'islands' : open < FILM_BELOW ? 'film' : 'lace' };
 }
+
+const dropAfter = (glass: GlassConstants, grain_m: number, work_perPa: number): number => grain_m + COARSENS * glass.surfaceTension_N_m * work_perPa;
+
+/** No drop covers less for its mass than a puddle at rest. */
+const lyingPerDepth = (glass: GlassConstants, drop_m: number): number => Math.max(LYING / drop_m, 1 / naturalDepth(glass));
+
+/** The mass per area, kg/m², that leaves so much of the outline bare: the inverse of laceAfter. */
+export const strewnFor = (glass: GlassConstants, grain_m: number, work_perPa: number, open: number): number =>
+  (-Math.log(open) * glass.density_kg_m3) / lyingPerDepth(glass, dropAfter(glass, grain_m, work_perPa));

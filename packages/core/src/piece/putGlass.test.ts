@@ -2,7 +2,7 @@ import { footprintArea } from '../body/footprint';
 import { valueOf } from '../problem';
 import type { LaidLayer, PieceDocument, PlannedStep } from './document';
 import { isLaying, laidLayers } from './journey';
-import { putGlass } from './putGlass';
+import { asFrit, putGlass } from './putGlass';
 
 const sheet: LaidLayer = { id: 'a', glassId: 'clear', form: 'sheet', thickness_m: 0.003 };
 const cast = {
@@ -18,8 +18,8 @@ const doc = (more: Partial<PieceDocument> = {}): PieceDocument => ({
   ...more,
 });
 const ring = { shape: 'ring', diameter_m: 0.22, inner_m: 0.14 } as const;
-const put = (of: PieceDocument, more: object = {}) =>
-  putGlass(of, { layerId: 'new', glassId: 'clear', mass_kg: 1, into: { stepId: 'lay', instead: true }, ...more });
+const put = (of: PieceDocument, more: object = {}, mass_kg = 1) =>
+  putGlass(of, { layerOn: asFrit({ id: 'new', glassId: 'clear' }, mass_kg), into: { stepId: 'lay', instead: true }, ...more });
 
 test('all of the mass lies on the outline that it was reckoned for, in place of what was laid there or on it', () => {
   const { doc: after } = valueOf(put(doc({ journey: [...doc().journey, cast] }), { holder: { footprint: ring, deepest_m: 0.02 } }));
@@ -45,5 +45,5 @@ test('goes into the step that it was asked from, or is a step of its own', () =>
 });
 
 test('more than goes on an outline is refused', () => {
-  expect(put(doc(), { mass_kg: 100 })).toMatchObject({ ok: false, problem: { path: 'mass_kg' } });
+  expect(put(doc(), {}, 100)).toMatchObject({ ok: false, problem: { path: 'mass_kg' } });
 });

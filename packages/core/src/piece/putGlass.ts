@@ -6,12 +6,8 @@ import { type Edited, addLayer, addStep } from './commands';
 import type { JourneyStep, LaidLayer, PieceDocument } from './document';
 
 export interface ReckonedGlass {
-  /** Ids are the caller's, so that a repeated put is one. */
-  layerId: string;
-  glassId: string;
-  /** Of all of it; it is laid as frit over the outline. */
-  mass_kg: number;
-  name?: string;
+  /** What is laid, on the outline that it comes to lie on; its id is the caller's. */
+  layerOn(outline: Footprint): LaidLayer;
   /** Of what holds it; the piece keeps its own where left out. */
   holder?: { footprint: Footprint; /** How deep the glass comes to lie where it is deepest, m. */ deepest_m: number };
   /** Into a step that lays, in place of what is laid there or on it; or as a step of its own at a place in the journey. */
@@ -28,12 +24,16 @@ function deepened(step: JourneyStep, deepest_m: number): JourneyStep {
   return { ...step, setup: { ...step.setup, shaping: { ...cavity, thick_m: deepest_m, thin_m: Math.min(cavity.thin_m, deepest_m) } } };
 }
 
-export function putGlass(doc: PieceDocument, { layerId, glassId, mass_kg, name, holder, into }: ReckonedGlass): Outcome<Edited> {
+/** Of so much glass as frit over all of the outline. */
+export const asFrit =
+  (layer: { id: string; glassId: string; name?: string }, mass_kg: number): ReckonedGlass['layerOn'] =>
+  (outline) => ({ ...layer, form: 'frit', perArea_kg_m2: mass_kg / footprintArea(outline) });
+
+export function putGlass(doc: PieceDocument, { layerOn, holder, into }: ReckonedGlass): Outcome<Edited> {
   const footprint = holder?.footprint ?? doc.footprint;
-  const perArea_kg_m2 = mass_kg / footprintArea(footprint);
-  if (perArea_kg_m2 < WORTH_kg_m2.least || perArea_kg_m2 > WORTH_kg_m2.most)
+  const layer = layerOn(footprint);
+  if ('perArea_kg_m2' in layer && (layer.perArea_kg_m2 < WORTH_kg_m2.least || layer.perArea_kg_m2 > WORTH_kg_m2.most))
     return refused('out-of-range', 'mass_kg', 'So much glass does not go on the outline of this piece: check the mass, or the outline.');
-  const layer: LaidLayer = { id: layerId, glassId, form: 'frit', perArea_kg_m2, ...(name ? { name } : {}) };
   const outlined: PieceDocument = holder
     ? { ...doc, footprint, dammed: true, typed: {}, journey: doc.journey.map((step) => deepened(step, holder.deepest_m)) }
     : doc;

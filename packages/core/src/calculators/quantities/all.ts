@@ -2,6 +2,7 @@
 import type { QuantityName } from '../../quantity/names';
 import type { Calculator } from '../calculator';
 import { fill } from './fill';
+import { grains } from './grains';
 import { howMuch } from './howMuch';
 
-export const QUANTITIES = { howMuch, fill } satisfies Record<QuantityName, Pick<Calculator<never, unknown, unknown>, 'compute'>>;
+export const QUANTITIES = { howMuch, fill, grains } satisfies Record<QuantityName, Pick<Calculator<never, unknown, unknown>, 'compute'>>;

@@ -1,0 +1,134 @@
+/** Grains on an area: what to weigh, how it will look, drawn to scale, so that a slip of ten shows before anything is weighed. */
+import { type StrewnAsked, footprintArea, formatMass, formatStrewn, putGlass, strewnWords, text, WETNESSES } from '@torvin/core';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { useComputed } from '@/engine/useComputed';
+import { space } from '@/theme/theme';
+import { Chips } from '@/ui/Chips';
+import { Fold } from '@/ui/Fold';
+import { MeasuredWidth } from '@/ui/MeasuredWidth';
+import { glassOf, type ReckonedOf } from './glassOf';
+import { GRAIN_HEATS, GRAIN_NAMES, type GrainHeat, type GrainName, fieldOfGrains, grainIn, readGrains } from './grainsEntry';
+import { HollowFields } from './HollowFields';
+import { OfGlass } from './OfGlass';
+import { PatchDrawing } from './PatchDrawing';
+import { PutOrKeep, type Puts } from './PutOrKeep';
+import type { SheetProps } from './sheets';
+import { type AskedField, FieldRow } from './TypedField';
+import { StillMissing, ToldAnswer } from './ToldAnswer';
+
+const GRAIN_TITLES: Record<GrainName, string> = { powder: 'powder', fine: 'fine', medium: 'medium', coarse: 'coarse' };
+const HEAT_TITLES: Record<GrainHeat, string> = { lace: 'lace', wafer: 'wafer', tack: 'tack fuse', fullFuse: 'full fuse', cold: 'not fired' };
+const WET_TITLES = { dry: 'dry', damp: 'damp', wet: 'wet', flooded: 'flooded' } as const;
+
+const AMOUNT: readonly AskedField[] = [{ field: 'grains', label: 'grains, in all or on an area', hint: '130 g or 0.28 g/cm²', wide: true }];
+const AMOUNT_OZ: readonly AskedField[] = [{ field: 'grains', label: 'grains, in all or on an area', hint: '4.6 oz or 9 oz/ft²', wide: true }];
+const FURTHER: readonly AskedField[] = [
+  { field: 'hole', label: 'a hole in it', hint: '30, or 20 × 30' },
+  { field: 'holes', label: 'how many', hint: 'empty: one' },
+  { field: 'open', label: 'stencil open, %', hint: 'empty: no stencil' },
+  { field: 'coats', label: 'coats', hint: 'empty: one' },
+  { field: 'grain', label: 'grain', hint: 'empty: as chosen' },
+  { field: 'film', label: 'film wanted', hint: 'in place of the mass' },
+];
+
+/** Powder below it, frit from it on. */
+const POWDER_UNDER_M = 0.0005;
+
+/** It lies on as much of the piece's outline as it was reckoned for. */
+function putsGrains(
+  { glass }: ReckonedOf,
+  { outline, grain_m }: StrewnAsked,
+  { mass_kg, area_m2, perArea_kg_m2 }: { mass_kg: number; area_m2: number; perArea_kg_m2: number },
+  words: string,
+): Puts | null {
+  if (!glass) return null;
+  return {
+    words: () => words,
+    replaces: false,
+    into(doc, { layerId, into }) {
+      return putGlass(doc, {
+        layerOn(footprint) {
+          const cover = area_m2 / footprintArea(footprint);
+          const spread = cover > 1 ? mass_kg / footprintArea(footprint) : perArea_kg_m2;
+          return {
+            ...{ id: layerId, glassId: glass.id, form: grain_m < POWDER_UNDER_M ? 'powder' : 'frit', perArea_kg_m2: spread, grain_m },
+            ...(cover < 0.999 ? { cover: Math.max(cover, 0.01) } : {}),
+          };
+        },
+        into,
+      });
+    },
+    begins: { name: 'Strewn panel', footprint: outline },
+  };
+}
+
+export function GrainsSheet({ typed, set, shelves, where, onPut }: SheetProps) {
+  const units = useUnits();
+  const of = glassOf(shelves, typed.glass ?? where?.piece.doc.journey.flatMap((step) => (step.kind === 'lay' ? step.layers : []))[0]?.glassId);
+  const read = of ? readGrains(typed, units, of.constants) : null;
+  const { value, stale, problem } = useComputed('grains', read?.value ?? null);
+  if (!of || !read) return null;
+  const problems = problem && read.value ? { ...read.problems, [fieldOfGrains(problem.path)]: problem.message } : read.problems;
+  const sheet = { typed, set, problems };
+  const heat = GRAIN_HEATS.find((one) => one === typed.heat) ?? GRAIN_HEATS[0];
+  const wet = WETNESSES.find((one) => one === typed.wetness) ?? WETNESSES[0];
+  const told = read.value && value && !problem ? strewnWords(read.value, value, units) : null;
+  return (
+    <View style={{ gap: space.small }}>
+      <HollowFields sheet={sheet} asks="outline" where={where} />
+      <FieldRow sheet={sheet} fields={units.mass === 'oz' ? AMOUNT_OZ : AMOUNT} />
+      <Chips<GrainName>
+        label="Grain"
+        value={grainIn(typed)}
+        options={GRAIN_NAMES.map((one) => ({ value: one, title: GRAIN_TITLES[one] }))}
+        onChange={(next) => next && set({ size: next })}
+        testID="reckon-size"
+      />
+      <Chips<GrainHeat>
+        label="Fired as"
+        value={heat}
+        options={GRAIN_HEATS.map((one) => ({ value: one, title: HEAT_TITLES[one] }))}
+        onChange={(next) => next && set({ heat: next })}
+        testID="reckon-heat"
+      />
+      <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />
+      <StillMissing missing={read.missing} />
+      {told && <ToldAnswer told={told} stale={stale} />}
+      {told && value && (
+        <View testID="reckon-drawing">
+          <MeasuredWidth height={144}>{(width) => <PatchDrawing look={value.look} colour={of.colour} width={width} unit={units.length} />}</MeasuredWidth>
+        </View>
+      )}
+      {told && value && read.value && (
+        <PutOrKeep
+          kind="grains"
+          typed={typed}
+          told={told.short}
+          puts={putsGrains(
+            of,
+            read.value,
+            value,
+            `Lays ${text(formatMass(value.mass_kg, units.mass))} of ${of.name} on top, ${text(formatStrewn(value.perArea_kg_m2, units))}.`,
+          )}
+          where={where}
+          onPut={onPut}
+        />
+      )}
+      <Fold title="Holes, stencil, coats, grain" about="what stays free, several coats, powder that cracks" testID="reckon-further">
+        {() => (
+          <>
+            <FieldRow sheet={sheet} fields={FURTHER} />
+            <Chips
+              label="On paper it lay"
+              value={wet}
+              options={WETNESSES.map((one) => ({ value: one, title: WET_TITLES[one] }))}
+              onChange={(next) => next && set({ wetness: next })}
+              testID="reckon-wetness"
+            />
+          </>
+        )}
+      </Fold>
+    </View>
+  );
+}
