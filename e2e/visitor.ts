@@ -456,6 +456,8 @@ export class Visitor {
           if (node.contains(other) || other.contains(node)) return;
           // What stays in sight while the rest scrolls is meant to lie over it.
           if (stays(node) !== stays(other)) return;
+          // A dialog that lies over the page covers what is under it.
+          if (node.closest('[role="dialog"]') !== other.closest('[role="dialog"]')) return;
           const across = Math.min(box.right, second.right) - Math.max(box.left, second.left);
           const down = Math.min(box.bottom, second.bottom) - Math.max(box.top, second.top);
           if (across > 3 && down > 4) overlaps.push(`'${node.textContent?.slice(0, 30)}' over '${other.textContent?.slice(0, 30)}'`);

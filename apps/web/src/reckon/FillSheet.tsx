@@ -1,22 +1,22 @@
 /** How far an amount fills what holds it: its depth, its rim, its heap, and what to take next time. */
-import { fillingWords, lined } from '@torvin/core';
+import { type Hollow, type Units, fillingWords, lined } from '@torvin/core';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
-import { useComputed } from '@/engine/useComputed';
 import { space } from '@/theme/theme';
 import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';
 import { Tick } from '@/ui/Tick';
 import { FILLERS, HEATS, LOOSE_PERCENT, fieldOfFilling, readFill } from './fillEntry';
-import { glassOf } from './glassOf';
+import { type ReckonedOf, glassOf } from './glassOf';
 import { HollowDrawing } from './HollowDrawing';
 import { HollowFields } from './HollowFields';
 import { OfGlass } from './OfGlass';
-import { PutOrKeep } from './PutOrKeep';
+import { PutOrKeep, type Puts } from './PutOrKeep';
 import { putsGlass } from './putHollow';
 import type { SheetProps } from './sheets';
 import { type AskedField, FieldRow } from './TypedField';
 import { StillMissing, ToldAnswer } from './ToldAnswer';
+import { useReckoned } from './useReckoned';
 
 const FILLER_TITLES = { mass: 'a mass', segments: 'segments', grains: 'grains' } as const;
 const HEAT_TITLES = { untold: 'not told', fullFuse: 'full fuse', slabFlow: 'flow', cast: 'casting' } as const;
@@ -36,18 +36,22 @@ const LAST: readonly AskedField[] = [
   { field: 'back', label: 'it stood back from the wall by', wide: true },
 ];
 
+/** What runs over is nothing to put in. */
+const putsFilled = (of: ReckonedOf, left: Hollow, { mass_kg, level_m }: { mass_kg: number; level_m: number | null }, units: Units): Puts | null =>
+  level_m === null ? null : putsGlass(of, mass_kg, { left, mass_kg, deepest_m: level_m }, units);
+
 export function FillSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   const units = useUnits();
   const of = glassOf(shelves, typed.glass ?? where?.piece.doc.journey.flatMap((step) => (step.kind === 'lay' ? step.layers : []))[0]?.glassId);
   const read = of ? readFill(typed, units, of.constants) : null;
-  const { value, stale, problem } = useComputed('fill', read?.value ?? null);
+  const { pair, stale, problem } = useReckoned('fill', read?.value ?? null);
   if (!of || !read) return null;
-  const problems = problem && read.value ? { ...read.problems, [fieldOfFilling(problem.path)]: problem.message } : read.problems;
+  const problems = problem ? { ...read.problems, [fieldOfFilling(problem.path)]: problem.message } : read.problems;
   const sheet = { typed, set, problems };
   const filler = FILLERS.find((one) => one === typed.filler) ?? FILLERS[0];
   const heat = HEATS.find((one) => one === typed.heat) ?? HEATS[0];
-  const told = read.value && value && !problem ? fillingWords(read.value, value, units) : null;
-  const left = read.value ? lined(read.value.hollow, read.value.liner_m ?? 0) : null;
+  const told = pair && fillingWords(pair.asked, pair.value, units);
+  const left = pair && lined(pair.asked.hollow, pair.asked.liner_m ?? 0);
   const isGrains = filler === 'grains' || (filler === 'mass' && typed.loose === 'yes');
   return (
     <View style={{ gap: space.small }}>
@@ -66,19 +70,20 @@ export function FillSheet({ typed, set, shelves, where, onPut }: SheetProps) {
       <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />
       <StillMissing missing={read.missing} />
       {told && <ToldAnswer told={told} stale={stale} />}
-      {told && read.value && left && value && (
+      {pair && left && (
         <HollowDrawing
-          filled={{ hollow: read.value.hollow, left, level_m: value.level_m ?? left.depth_m, cold: null, brick: undefined }}
+          filled={{ hollow: pair.asked.hollow, left, level_m: pair.value.level_m ?? left.depth_m, cold: null, brick: undefined }}
           colour={of.colour}
           unit={units.length}
         />
       )}
-      {told && value && left && (
+      {told && left && (
         <PutOrKeep
           kind="fill"
-          typed={typed}
+          typed={{ ...typed, glass: of.id }}
           told={told.short}
-          puts={value.level_m === null ? null : putsGlass(of, value.mass_kg, { left, mass_kg: value.mass_kg, deepest_m: value.level_m }, units)}
+          stale={stale}
+          puts={putsFilled(of, left, pair.value, units)}
           where={where}
           onPut={onPut}
         />

@@ -1,10 +1,9 @@
 /** Grains on an area: what to weigh, how it will look, drawn to scale, so that a slip of ten shows before anything is weighed. */
-import { type StrewnAsked, footprintArea, formatMass, formatStrewn, putGlass, strewnWords, text, WETNESSES } from '@torvin/core';
+import { type StrewnAsked, type Units, footprintArea, formatMass, formatStrewn, putGlass, strewnWords, text, WETNESSES } from '@torvin/core';
+import type { Answered } from '@torvin/core/engine';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
-import { useComputed } from '@/engine/useComputed';
 import { space } from '@/theme/theme';
-import { Chips } from '@/ui/Chips';
 import { Fold } from '@/ui/Fold';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { glassOf, type ReckonedOf } from './glassOf';
@@ -14,11 +13,13 @@ import { OfGlass } from './OfGlass';
 import { PatchDrawing } from './PatchDrawing';
 import { PutOrKeep, type Puts } from './PutOrKeep';
 import type { SheetProps } from './sheets';
-import { type AskedField, FieldRow } from './TypedField';
+import { type AskedField, FieldRow, NamedChips } from './TypedField';
+import { useNextWork } from './useNextWork';
+import { useReckoned } from './useReckoned';
 import { StillMissing, ToldAnswer } from './ToldAnswer';
 
 const GRAIN_TITLES: Record<GrainName, string> = { powder: 'powder', fine: 'fine', medium: 'medium', coarse: 'coarse' };
-const HEAT_TITLES: Record<GrainHeat, string> = { lace: 'lace', wafer: 'wafer', tack: 'tack fuse', fullFuse: 'full fuse', cold: 'not fired' };
+const HEAT_TITLES: Record<GrainHeat, string> = { own: 'its firing', lace: 'lace', wafer: 'wafer', tack: 'tack fuse', fullFuse: 'full fuse', cold: 'not fired' };
 const WET_TITLES = { dry: 'dry', damp: 'damp', wet: 'wet', flooded: 'flooded' } as const;
 
 const AMOUNT: readonly AskedField[] = [{ field: 'grains', label: 'grains, in all or on an area', hint: '130 g or 0.28 g/cm²', wide: true }];
@@ -35,16 +36,13 @@ const FURTHER: readonly AskedField[] = [
 /** Powder below it, frit from it on. */
 const POWDER_UNDER_M = 0.0005;
 
+type Strewn = Pick<Answered<'grains'>, 'mass_kg' | 'area_m2' | 'perArea_kg_m2'>;
+
 /** It lies on as much of the piece's outline as it was reckoned for. */
-function putsGrains(
-  { glass }: ReckonedOf,
-  { outline, grain_m }: StrewnAsked,
-  { mass_kg, area_m2, perArea_kg_m2 }: { mass_kg: number; area_m2: number; perArea_kg_m2: number },
-  words: string,
-): Puts | null {
+function putsGrains({ glass }: ReckonedOf, { outline, grain_m }: StrewnAsked, { mass_kg, area_m2, perArea_kg_m2 }: Strewn, units: Units): Puts | null {
   if (!glass) return null;
   return {
-    words: () => words,
+    words: () => `Lays ${text(formatMass(mass_kg, units.mass))} of ${glass.name} on top, ${text(formatStrewn(perArea_kg_m2, units))}.`,
     replaces: false,
     into(doc, { layerId, into }) {
       return putGlass(doc, {
@@ -66,51 +64,49 @@ function putsGrains(
 export function GrainsSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   const units = useUnits();
   const of = glassOf(shelves, typed.glass ?? where?.piece.doc.journey.flatMap((step) => (step.kind === 'lay' ? step.layers : []))[0]?.glassId);
-  const read = of ? readGrains(typed, units, of.constants) : null;
-  const { value, stale, problem } = useComputed('grains', read?.value ?? null);
+  const next = useNextWork(where);
+  const heats = GRAIN_HEATS.filter((one) => one !== 'own' || next !== null);
+  const heat = heats.find((one) => one === typed.heat) ?? heats[0];
+  const read = of ? readGrains({ ...typed, heat }, units, of.constants, next?.work_perPa ?? null) : null;
+  const { pair, stale, problem } = useReckoned('grains', read?.value ?? null);
   if (!of || !read) return null;
-  const problems = problem && read.value ? { ...read.problems, [fieldOfGrains(problem.path)]: problem.message } : read.problems;
+  const problems = problem ? { ...read.problems, [fieldOfGrains(problem.path)]: problem.message } : read.problems;
   const sheet = { typed, set, problems };
-  const heat = GRAIN_HEATS.find((one) => one === typed.heat) ?? GRAIN_HEATS[0];
   const wet = WETNESSES.find((one) => one === typed.wetness) ?? WETNESSES[0];
-  const told = read.value && value && !problem ? strewnWords(read.value, value, units) : null;
+  const told = pair && strewnWords(pair.asked, pair.value, units);
   return (
     <View style={{ gap: space.small }}>
       <HollowFields sheet={sheet} asks="outline" where={where} />
       <FieldRow sheet={sheet} fields={units.mass === 'oz' ? AMOUNT_OZ : AMOUNT} />
-      <Chips<GrainName>
-        label="Grain"
+      <NamedChips<GrainName>
+        label="grain"
         value={grainIn(typed)}
         options={GRAIN_NAMES.map((one) => ({ value: one, title: GRAIN_TITLES[one] }))}
-        onChange={(next) => next && set({ size: next })}
+        onPick={(size) => set({ size })}
         testID="reckon-size"
       />
-      <Chips<GrainHeat>
-        label="Fired as"
+      <NamedChips<GrainHeat>
+        label="fired as"
         value={heat}
-        options={GRAIN_HEATS.map((one) => ({ value: one, title: HEAT_TITLES[one] }))}
-        onChange={(next) => next && set({ heat: next })}
+        options={heats.map((one) => ({ value: one, title: one === 'own' && next ? `its ${next.name}` : HEAT_TITLES[one] }))}
+        onPick={(one) => set({ heat: one })}
         testID="reckon-heat"
       />
       <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />
       <StillMissing missing={read.missing} />
       {told && <ToldAnswer told={told} stale={stale} />}
-      {told && value && (
+      {pair && (
         <View testID="reckon-drawing">
-          <MeasuredWidth height={144}>{(width) => <PatchDrawing look={value.look} colour={of.colour} width={width} unit={units.length} />}</MeasuredWidth>
+          <MeasuredWidth height={144}>{(width) => <PatchDrawing look={pair.value.look} colour={of.colour} width={width} unit={units.length} />}</MeasuredWidth>
         </View>
       )}
-      {told && value && read.value && (
+      {told && (
         <PutOrKeep
           kind="grains"
-          typed={typed}
+          typed={{ ...typed, glass: of.id }}
           told={told.short}
-          puts={putsGrains(
-            of,
-            read.value,
-            value,
-            `Lays ${text(formatMass(value.mass_kg, units.mass))} of ${of.name} on top, ${text(formatStrewn(value.perArea_kg_m2, units))}.`,
-          )}
+          stale={stale}
+          puts={putsGrains(of, pair.asked, pair.value, units)}
           where={where}
           onPut={onPut}
         />
@@ -119,11 +115,11 @@ export function GrainsSheet({ typed, set, shelves, where, onPut }: SheetProps) {
         {() => (
           <>
             <FieldRow sheet={sheet} fields={FURTHER} />
-            <Chips
-              label="On paper it lay"
+            <NamedChips
+              label="on paper it lay"
               value={wet}
               options={WETNESSES.map((one) => ({ value: one, title: WET_TITLES[one] }))}
-              onChange={(next) => next && set({ wetness: next })}
+              onPick={(wetness) => set({ wetness })}
               testID="reckon-wetness"
             />
           </>

@@ -1,8 +1,8 @@
 /** How much glass: cavities by size, by water or by a model; in sheets, billets, jars and scrap; how far an amount goes. */
-import { densityUnit, howMuchWords, lined } from '@torvin/core';
+import { type HowMuch, densityUnit, howMuchWords, lined } from '@torvin/core';
+import type { Answered } from '@torvin/core/engine';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
-import { useComputed } from '@/engine/useComputed';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -18,6 +18,7 @@ import { putsGlass } from './putHollow';
 import type { SheetProps } from './sheets';
 import { type AskedField, FieldRow, type Sheet } from './TypedField';
 import { StillMissing, ToldAnswer } from './ToldAnswer';
+import { useReckoned } from './useReckoned';
 import type { Where } from './useWhere';
 
 const WAY_TITLES = { size: 'by size', water: 'by water', model: 'by a model' } as const;
@@ -61,29 +62,28 @@ function CavityFields({ sheet, index, of, where }: { sheet: Sheet; index: number
   );
 }
 
+/** The hollow itself, where there is one and it was told by its sizes: how it is drawn, and what of it can go into a piece. */
+function onlyHollow({ cavities: [only, ...others], have_kg, stays_kg = 0 }: HowMuch, told: Answered<'howMuch'>) {
+  const left = only?.by === 'size' && others.length === 0 ? lined(only.hollow, only.liner_m ?? 0) : null;
+  if (only?.by !== 'size' || !left) return null;
+  // More than goes in fills it.
+  const deepest_m = told.filled?.level_m ?? told.cavities[0].depth_m ?? left.depth_m;
+  const mass_kg = have_kg !== undefined && told.filled?.level_m ? have_kg - stays_kg : told.cavities[0].mass_kg;
+  return { hollow: only.hollow, left, level_m: deepest_m, cold: told.cold, inside: only.count === 1 ? { left, deepest_m, mass_kg } : null };
+}
+
 export function HowMuchSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   const units = useUnits();
   const of = glassOf(shelves, typed.glass ?? where?.piece.doc.journey.flatMap((step) => (step.kind === 'lay' ? step.layers : []))[0]?.glassId);
   const stock = stockOf(of?.glass ?? null);
   const read = readHowMuch(typed, units, { density_kg_m3: of?.constants.density_kg_m3 ?? 2500, stock });
-  const { value, stale, problem } = useComputed('howMuch', read.value);
+  const { pair, stale, problem } = useReckoned('howMuch', read.value);
   if (!of) return null;
-  const problems = problem && read.value ? { ...read.problems, [fieldOfCavity(problem.path)]: problem.message } : read.problems;
+  const problems = problem ? { ...read.problems, [fieldOfCavity(problem.path)]: problem.message } : read.problems;
   const sheet = { typed, set, problems };
   const count = cavitiesIn(typed);
-  const told = read.value && value && !problem ? howMuchWords(read.value, value, units) : null;
-  const [only] = read.value?.cavities ?? [];
-  const single = count === 1 && only?.by === 'size' ? only : null;
-  const left = single ? lined(single.hollow, single.liner_m ?? 0) : null;
-  // More than goes in fills it.
-  const level = value?.filled?.level_m ?? value?.cavities[0]?.depth_m ?? null;
-  const inside =
-    single && left && single.count === 1 && value && level !== null
-      ? {
-          ...{ left, deepest_m: level },
-          mass_kg: value.filled?.level_m ? (read.value?.have_kg ?? 0) - (read.value?.stays_kg ?? 0) : value.cavities[0].mass_kg,
-        }
-      : null;
+  const told = pair && howMuchWords(pair.asked, pair.value, units);
+  const drawn = pair && onlyHollow(pair.asked, pair.value);
   return (
     <View style={{ gap: space.small }}>
       {Array.from({ length: count }, (_, i) => (
@@ -98,15 +98,14 @@ export function HowMuchSheet({ typed, set, shelves, where, onPut }: SheetProps) 
       <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />
       <StillMissing missing={read.missing} />
       {told && <ToldAnswer told={told} stale={stale} />}
-      {told && single && left && value && (
-        <HollowDrawing filled={{ hollow: single.hollow, left, level_m: level, cold: value.cold, brick: stock.billet }} colour={of.colour} unit={units.length} />
-      )}
-      {told && value && (
+      {drawn && <HollowDrawing filled={{ ...drawn, brick: stock.billet }} colour={of.colour} unit={units.length} />}
+      {told && (
         <PutOrKeep
           kind="howMuch"
-          typed={typed}
+          typed={{ ...typed, glass: of.id }}
           told={told.short}
-          puts={putsGlass(of, value.volume_m3 * of.constants.density_kg_m3, inside, units)}
+          stale={stale}
+          puts={putsGlass(of, pair.value.volume_m3 * of.constants.density_kg_m3, drawn?.inside ?? null, units)}
           where={where}
           onPut={onPut}
         />

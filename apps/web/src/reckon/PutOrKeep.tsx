@@ -33,6 +33,8 @@ export interface PutOrKeepProps {
   typed: Typed;
   /** The answer in one line. */
   told: string;
+  /** It is of what was typed before. */
+  stale: boolean;
   puts: Puts | null;
   where: Where | null;
   onPut(): void;
@@ -40,7 +42,7 @@ export interface PutOrKeepProps {
 
 const REST_MS = 400;
 
-export function PutOrKeep({ kind, typed, told, puts, where, onPut }: PutOrKeepProps) {
+export function PutOrKeep({ kind, typed, told, stale, puts, where, onPut }: PutOrKeepProps) {
   const client = useQueryClient();
   const outbox = useOutbox();
   const router = useRouter();
@@ -88,15 +90,17 @@ export function PutOrKeep({ kind, typed, told, puts, where, onPut }: PutOrKeepPr
       <View style={{ flexDirection: 'row', gap: space.small }}>
         <View style={{ flex: 1 }}>
           {puts && where ? (
-            <Action title={`Put into ${where.piece.name}`} testID="reckon-put" onPress={() => putInto(where, puts)} />
+            <Action title={`Put into ${where.piece.name}`} disabled={stale} testID="reckon-put" onPress={() => putInto(where, puts)} />
           ) : (
-            puts?.begins && <Action title="Begin a piece with it" testID="reckon-begin" onPress={() => puts.begins && begin(puts, puts.begins)} />
+            puts?.begins && (
+              <Action title="Begin a piece with it" disabled={stale} testID="reckon-begin" onPress={() => puts.begins && begin(puts, puts.begins)} />
+            )
           )}
         </View>
         <Action
           kind="second"
           title={kept === told ? 'Kept' : 'Keep'}
-          disabled={kept === told}
+          disabled={stale || kept === told}
           testID="reckon-keep"
           onPress={() => {
             keep(where?.piece.id ?? null);

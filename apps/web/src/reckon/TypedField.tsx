@@ -2,6 +2,7 @@
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
+import { Chips } from '@/ui/Chips';
 import { Field } from '@/ui/Field';
 import { Words } from '@/ui/Words';
 import { type Read, type Typed, inOtherUnit } from './typed';
@@ -52,6 +53,28 @@ export function FieldRow({ sheet, fields }: { sheet: Sheet; fields: readonly Ask
           {problems[field]}
         </Words>
       ))}
+    </View>
+  );
+}
+
+/** One of a few in a line that scrolls, under its name. */
+export function NamedChips<T extends string>({
+  label,
+  ...rest
+}: {
+  label: string;
+  value: T;
+  options: readonly { value: T; title: string }[];
+  onPick(value: T): void;
+  testID: string;
+}) {
+  const { onPick, ...chips } = rest;
+  return (
+    <View>
+      <Words size="label" tone="muted">
+        {label}
+      </Words>
+      <Chips<T> label={label} {...chips} onChange={(next) => next && onPick(next)} />
     </View>
   );
 }

@@ -8,11 +8,13 @@ export const GRAINS = { powder: 0.0002, fine: 0.0008, medium: 0.002, coarse: 0.0
 export type GrainName = keyof typeof GRAINS;
 export const GRAIN_NAMES = Object.keys(GRAINS) as [GrainName, ...GrainName[]];
 
-/** By the firings that grains are fired in; what is not fired lies as it was strewn. */
-export const GRAIN_HEATS = ['lace', 'wafer', 'tack', 'fullFuse', 'cold'] as const;
+/** By the piece's own next firing, by one that grains are fired in, or as it was strewn. */
+export const GRAIN_HEATS = ['own', 'lace', 'wafer', 'tack', 'fullFuse', 'cold'] as const;
 export type GrainHeat = (typeof GRAIN_HEATS)[number];
 
-export function workOfHeat(heat: GrainHeat): number | undefined {
+/** own: of the piece's next firing, where that is known. */
+function workOfHeat(heat: GrainHeat, own: number | null): number | undefined {
+  if (heat === 'own') return own ?? undefined;
   if (heat === 'cold') return undefined;
   const { least, most } = TYPICAL_WORKS[heat];
   return Math.sqrt(least * most);
@@ -54,7 +56,7 @@ function amountIn(read: Reader, units: Units): StrewnAsked['amount'] {
   return { by: 'mass', mass_kg: read.mass('grains', 'mass', { least: 1e-5, most: 200 }) };
 }
 
-export function readGrains(typed: Typed, units: Units, glass: GlassConstants): Read<StrewnAsked> {
+export function readGrains(typed: Typed, units: Units, glass: GlassConstants, ownWork: number | null): Read<StrewnAsked> {
   return readTyped(spreadSizes(typed, '', OUTLINES), units, (read) => {
     const outline: Footprint = readOutline(read, '', units);
     const holes_m2 = holesIn(read, units);
@@ -62,7 +64,7 @@ export function readGrains(typed: Typed, units: Units, glass: GlassConstants): R
     const open = read.maybe('open', () => read.number('open', 'open share', { least: 1, most: 100 }));
     const coats = read.maybe('coats', () => read.number('coats', 'number of coats', { least: 1, most: 100, whole: true }));
     const own = read.maybe('grain', () => read.length('grain', 'grain', { least: 1e-5, most: 0.03 }));
-    const work_perPa = workOfHeat(read.choice('heat', GRAIN_HEATS));
+    const work_perPa = workOfHeat(read.choice('heat', GRAIN_HEATS), ownWork);
     const wetness = read.choice('wetness', WETNESSES);
     return {
       ...{ glass, outline, amount: amountIn(read, units), grain_m: own ?? GRAINS[grainIn(typed)] },

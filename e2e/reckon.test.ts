@@ -1,0 +1,207 @@
+/** Reckon over the pages: an answer in a few touches, put into the piece it was asked from, seen in its schedule, and kept. */
+import { setting } from './setting';
+import { PHONE, Visitor, WIDE } from './visitor';
+
+const here = setting();
+const { studio } = here;
+let me: Visitor;
+let taps = 0;
+
+/** From opening Reckon to an answer there is no more to touch than this, besides typing. */
+const TAPS_AT_MOST = 10;
+
+const tap = async (testId: string): Promise<void> => {
+  taps += 1;
+  await me.press(testId);
+};
+/** A field is touched and typed into. */
+const type = async (field: string, words: string): Promise<void> => {
+  taps += 1;
+  await me.type(`reckon-${field}`, words);
+};
+/** Until the answer is of what was typed last. */
+async function answer(wanted: RegExp): Promise<string> {
+  for (let tries = 0; tries < 100 && !wanted.test(await me.text('reckon-answer')); tries += 1) await new Promise((resolve) => setTimeout(resolve, 100));
+  const text = await me.text('reckon-answer');
+  expect(text).toMatch(wanted);
+  return text;
+}
+const open = async (sheet: string): Promise<void> => {
+  taps = 0;
+  await tap('open-reckon');
+  await tap(`reckon-tab-${sheet}`);
+};
+
+async function begin(name: string, look?: string, form: Record<string, string> = {}): Promise<string> {
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.press('new-piece');
+  await me.type('field-name', name);
+  await me.type('field-width', '18 cm');
+  await me.type('field-length', '26 cm');
+  await me.press('glass-clear-90');
+  await me.press('save-piece');
+  await me.find('section-editor');
+  await me.page.waitForFunction(() => /pieces\/[0-9a-f-]{36}$/.test(location.pathname));
+  const address = me.page.url();
+  if (look) {
+    await me.press('journey-add');
+    await me.press('add-fire');
+    await me.chooseLook(look);
+    for (const [field, value] of Object.entries(form)) await me.type(`shape-${field}`, value);
+    await me.press('compute');
+    await me.find('run-row-0');
+    await me.page.goto(address);
+    await me.find('journey-1');
+  }
+  return address;
+}
+
+/** The schedule of its firing computed anew; what the run sheet says of it. */
+async function runSheet(): Promise<string> {
+  await me.press('compute-again');
+  await me.find('run-row-0');
+  return me.of('main, [role="main"]', (node) => node.innerText.replace(/\s+/g, ' '));
+}
+
+describe('on a phone', () => {
+  beforeEach(async () => {
+    me = await Visitor.open(here.browser, PHONE);
+  });
+  afterEach(() => me.leave());
+
+  test('a ring is filled by the mass of its scrap, within a liner, and its schedule is of that depth', async () => {
+    await begin('Scrap ring', 'fullFuse');
+    await open('fill');
+    await tap('reckon-form-ring');
+    await type('diameter', '22 cm');
+    await type('inner', '14 cm');
+    await type('depth', '30');
+    await type('liner', '3');
+    await type('mass', '900');
+    await tap('reckon-loose');
+    // π/4·(214² − 146²) mm² = 192 cm²; 360 cm³ over that.
+    const text = await answer(/stands deep 18\.7 mm/);
+    expect(taps).toBeLessThanOrEqual(TAPS_AT_MOST);
+    expect(text).toMatch(/900 g ÷ 2\.5 g\/cm³ = 360 cm³; ÷ 192 cm² = 18\.7 mm/);
+    expect(text).toMatch(/0\.74 in/);
+    await me.press('reckon-put');
+    await me.page.waitForFunction(() => document.body.innerText.includes('ring of 214 mm, 146 mm inside, dammed'));
+    expect(await me.text('figure-depth')).toMatch(/18\.7 ?mm/);
+    expect(await me.text('figure-mass')).toMatch(/900 ?g/);
+    expect(await runSheet()).toMatch(/18\.7 mm/);
+    expect(me.troubles).toEqual([]);
+  });
+
+  test('a lace panel: an area wrong by ten shows itself before anything is weighed', async () => {
+    await begin('Lace panel');
+    await open('grains');
+    await tap('reckon-sizes');
+    await type('grains', '130');
+    const right = await answer(/Lace, holes of about/);
+    expect(taps).toBeLessThanOrEqual(TAPS_AT_MOST);
+    expect(right).toMatch(/0\.278 g\/cm²/);
+    expect(right).toMatch(/Ten times, 1\.30 kg: level glass, 11\.1 mm deep/);
+    const drops = (): Promise<number> => me.of('[data-testid="reckon-drawing"]', (node) => node.querySelectorAll('circle').length);
+    expect(await drops()).toBeGreaterThan(100);
+    await type('width', '180 cm');
+    await answer(/(Single dots|Islands)/);
+    await type('width', '18 cm');
+    await answer(/Lace, holes of about/);
+    await me.press('reckon-put');
+    await me.page.waitForFunction(() =>
+      [...document.querySelectorAll('[data-testid="figure-mass"]')].some((node) => /481/.test((node as HTMLElement).innerText)),
+    );
+    // 468 cm² of 3 mm sheet are 351 g, and 130 g on it.
+    expect(await me.text('figure-mass')).toMatch(/481 ?g/);
+    await me.press('undo');
+    await me.page.waitForFunction(() =>
+      [...document.querySelectorAll('[data-testid="figure-mass"]')].some((node) => /351/.test((node as HTMLElement).innerText)),
+    );
+    expect(me.troubles).toEqual([]);
+  });
+
+  test('a cavity by its water, with a reservoir by size, is weighed together and laid in', async () => {
+    await begin('Cast block', 'openCast', { thick: '40', thin: '20', wall: '20' });
+    await open('howMuch');
+    await tap('reckon-c0.by-water');
+    await type('c0.poured', '530');
+    await type('c0.drunk', '30.9');
+    await tap('reckon-more');
+    await tap('reckon-c1.form-cone');
+    await type('c1.rim', '6 cm');
+    await type('c1.floor', '3 cm');
+    await type('c1.depth', '5 cm');
+    // Half a litre, and π/12·50·(60² + 60·30 + 30²) mm³ = 82.5 cm³.
+    const text = await answer(/glass to weigh 1\.46 kg/);
+    expect(taps).toBeLessThanOrEqual(TAPS_AT_MOST);
+    expect(text).toMatch(/\(530 g − 31 g\) ÷ 0\.998 g\/cm³ = 500 cm³/);
+    expect(text).toMatch(/= 82\.5 cm³/);
+    await me.press('reckon-put');
+    await me.page.waitForFunction(() =>
+      [...document.querySelectorAll('[data-testid="figure-mass"]')].some((node) => /1\.46/.test((node as HTMLElement).innerText)),
+    );
+    expect(await runSheet()).toMatch(/1\.46 kg of glass/);
+    expect(me.troubles).toEqual([]);
+  });
+
+  test('what cannot be is said at the field; what was reckoned is kept, and typed again by a touch', async () => {
+    await me.page.goto(`${studio.address}/bench`);
+    await open('howMuch');
+    await me.press('reckon-c0.by-size');
+    for (const more of await me.page.$$('[data-testid="reckon-fewer"]')) await more.click();
+    await me.press('reckon-c0.form-ring');
+    await me.type('reckon-c0.diameter', '12 cm');
+    await me.type('reckon-c0.inner', '14 cm');
+    await me.type('reckon-c0.depth', '3 cm');
+    expect(await me.text('reckon-c0.inner-error')).toMatch(/smaller than the ring/);
+    await me.type('reckon-c0.inner', '8 cm');
+    await me.type('reckon-c0.liner', '12');
+    expect(await me.text('reckon-c0.liner-error')).toMatch(/leaves nothing of the hollow/);
+    await me.type('reckon-c0.liner', '2');
+    await answer(/glass to weigh/);
+    await me.press('reckon-keep');
+    await me.page.waitForFunction(() => /g fill it/.test(document.querySelector<HTMLElement>('[data-testid="reckon-kept-row"]')?.innerText ?? ''));
+    // Another page, another browser's view of it: the row is the studio's.
+    await me.page.reload();
+    await me.press('open-reckon');
+    await me.type('reckon-c0.depth', '');
+    expect(await me.text('reckon-missing')).toMatch(/Still to tell: depth/);
+    await me.press('reckon-kept-row');
+    await answer(/glass to weigh/);
+    expect(await me.of('[data-testid="reckon-c0.inner"]', (node) => (node as HTMLInputElement).value)).toBe('8 cm');
+    // A touch beside it puts it away; the way out of the browser does too.
+    await me.page.keyboard.press('Escape');
+    await me.page.waitForFunction(() => document.querySelector('[data-testid="reckon"]') === null);
+    expect(me.troubles).toEqual([]);
+  });
+
+  test('a piece is begun with what was reckoned where none is open', async () => {
+    await me.page.goto(`${studio.address}/bench`);
+    await open('howMuch');
+    await me.press('reckon-c0.by-size');
+    await me.press('reckon-c0.form-box');
+    await me.type('reckon-c0.width', '8 × 25 × 2 cm');
+    await me.type('reckon-c0.liner', '');
+    await answer(/glass to weigh 1\.00 kg/);
+    await me.press('reckon-begin');
+    await me.find('journey-add');
+    await me.page.waitForFunction(() => document.body.innerText.includes('80 × 250 mm, dammed'));
+    expect(await me.text('figure-depth')).toMatch(/20 ?mm/);
+    expect(me.troubles).toEqual([]);
+  });
+});
+
+test('beside the pages, by the keyboard, and no text over another', async () => {
+  me = await Visitor.open(here.browser, WIDE);
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.find('journey-add');
+  await me.page.keyboard.press('r');
+  await me.find('reckon');
+  await me.press('reckon-tab-grains');
+  await me.press('reckon-sizes');
+  await me.type('reckon-grains', '40');
+  await answer(/g\/cm²/);
+  expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
+  expect(me.troubles).toEqual([]);
+  await me.leave();
+});
