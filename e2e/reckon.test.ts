@@ -144,6 +144,28 @@ describe('on a phone', () => {
     expect(me.troubles).toEqual([]);
   });
 
+  test('a mix on a scale that steps by 5 g is laid as it was weighed', async () => {
+    await begin('Mixed grains', 'fullFuse');
+    await open('mixes');
+    await type('p0.name', 'Wet slate');
+    await type('p0.share', '3');
+    await type('p1.name', 'Clear');
+    await type('p1.share', '1');
+    await type('total', '250');
+    await type('step', '5');
+    const text = await answer(/in all 255 g/);
+    expect(taps).toBeLessThanOrEqual(TAPS_AT_MOST);
+    expect(text).toMatch(/Wet slate 74\.5 %, exactly 187\.5 g 190 g/);
+    expect(text).toMatch(/Clear 25\.5 %, exactly 62\.5 g 65 g/);
+    expect(text).toMatch(/steps by 5 g: Clear is off by 4 %\. One that steps by 2 g keeps all within 2 %/);
+    await me.press('reckon-put');
+    await me.page.waitForFunction(() =>
+      [...document.querySelectorAll('[data-testid="figure-mass"]')].some((node) => /255/.test((node as HTMLElement).innerText)),
+    );
+    expect(await runSheet()).toMatch(/Full fuse/);
+    expect(me.troubles).toEqual([]);
+  });
+
   test('what cannot be is said at the field; what was reckoned is kept, and typed again by a touch', async () => {
     await me.page.goto(`${studio.address}/bench`);
     await open('howMuch');

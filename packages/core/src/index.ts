@@ -41,6 +41,7 @@ export { fluidity, LOG_VISCOSITY, logViscosity, temperatureAt, viscosityOf } fro
 export { type GlassState, glassStates, stateAt } from './glass/states';
 export { TYPICAL_FAMILIES } from './glass/families';
 export { type Footprint, footprintArea, footprintHole, footprintSpan, sidesOf } from './body/footprint';
+export { footprintWords } from './body/footprintWords';
 export { evenSheets, layerDepth, rowsOf } from './body/layers';
 export { bodyFigures } from './body/body';
 export { type Ghost, ghostOf } from './look/ghost';
@@ -65,6 +66,8 @@ export { howMuchWords } from './quantity/howMuchWords';
 export { fillingWords } from './quantity/fillingWords';
 export { patchOf, type StrewnAsked, type StrewnLook, WETNESSES } from './quantity/strewn';
 export { lookWords, strewnWords } from './quantity/strewnWords';
+export { type MixAsked, type MixTold, SHARES_OF, type ShareOf } from './quantity/mix';
+export { mixWords } from './quantity/mixWords';
 export type { ToldQuantity, TwoUnits } from './quantity/told';
 export { asFrit, putGlass, type ReckonedGlass } from './piece/putGlass';
 export { isLaid, RELEASE_KINDS, type ReleaseKind } from './release/coat';
@@ -181,7 +184,7 @@ export { type AfterStep, bodiesAfter } from './piece/bodiesAfter';
 export { type BodyNow, bodyOf, isOnePiece, isSealed, massNow, nothingYet } from './piece/bodyNow';
 export { CANNOT_BE } from './piece/doing';
 export { bodyWords, CLEANED_NAMES, FACE_NAMES, HAND_NAMES, JOINED_NAMES, LOOKED_NAMES, stepName, stepWords, strikeWords, TAKEN_NAMES } from './piece/stepWords';
-export { footprintWords, setupWords, SHELF_STANDS, standsAs } from './piece/words';
+export { setupWords, SHELF_STANDS, standsAs } from './piece/words';
 export type { MadeFrom } from './piece/madeFrom';
 export { undoes } from './piece/undoes';
 export {

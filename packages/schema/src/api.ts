@@ -183,14 +183,9 @@ export const api = {
     { changes: 'program' },
   ),
   reckonings: get('/api/reckonings', `The last ${RECKONINGS_KEPT} that were reckoned and kept, newest first, with what was typed`, z.array(ReckoningSchema)),
-  keepReckoning: send(
-    'post',
-    '/api/reckonings',
-    'Keeps what was reckoned; repeated with the same id it does nothing',
-    NewReckoningSchema,
-    ReckoningSchema,
-    { changes: 'reckonings' },
-  ),
+  keepReckoning: send('post', '/api/reckonings', 'Keeps what was reckoned; repeated with the same id it does nothing', NewReckoningSchema, ReckoningSchema, {
+    changes: 'reckonings',
+  }),
   loads: get('/api/loads', 'What is in the kilns, and what is planned for them', z.array(LoadAheadSchema)),
   saveLoad: send('put', '/api/loads/:id', 'Says when a kiln was opened, which frees it for the next load', LoadChangeSchema, LoadSchema, {
     stands: LoadSchema,

@@ -24,6 +24,10 @@ export const NewReckoningSchema = z
 export type NewReckoning = z.input<typeof NewReckoningSchema>;
 
 export const ReckoningSchema = z
-  .object({ ...NewReckoningSchema.shape, pieceId: id.nullable(), pieceName: z.string().nullable().meta({ description: 'Null where there is none, or none any more' }) })
+  .object({
+    ...NewReckoningSchema.shape,
+    pieceId: id.nullable(),
+    pieceName: z.string().nullable().meta({ description: 'Null where there is none, or none any more' }),
+  })
   .meta({ id: 'Reckoning' });
 export type Reckoning = z.infer<typeof ReckoningSchema>;

@@ -22,10 +22,12 @@ const GRAIN_TITLES: Record<GrainName, string> = { powder: 'powder', fine: 'fine'
 const HEAT_TITLES: Record<GrainHeat, string> = { own: 'its firing', lace: 'lace', wafer: 'wafer', tack: 'tack fuse', fullFuse: 'full fuse', cold: 'not fired' };
 const WET_TITLES = { dry: 'dry', damp: 'damp', wet: 'wet', flooded: 'flooded' } as const;
 
-const AMOUNT: readonly AskedField[] = [{ field: 'grains', label: 'grains, in all or on an area', hint: '130 g or 0.28 g/cm²', wide: true }];
-const AMOUNT_OZ: readonly AskedField[] = [{ field: 'grains', label: 'grains, in all or on an area', hint: '4.6 oz or 9 oz/ft²', wide: true }];
+/** As a person would write them, in the studio's units. */
+const amountOf = (units: Units): readonly AskedField[] => [
+  { field: 'grains', label: 'grains, in all or on an area', hint: `${text(formatMass(0.13, units.mass))} or ${text(formatStrewn(2.8, units))}`, wide: true },
+];
 const FURTHER: readonly AskedField[] = [
-  { field: 'hole', label: 'a hole in it', hint: '30, or 20 × 30' },
+  { field: 'hole', label: 'a hole in it', hint: 'or 2 sides with ×' },
   { field: 'holes', label: 'how many', hint: 'empty: one' },
   { field: 'open', label: 'stencil open, %', hint: 'empty: no stencil' },
   { field: 'coats', label: 'coats', hint: 'empty: one' },
@@ -44,15 +46,13 @@ function putsGrains({ glass }: ReckonedOf, { outline, grain_m }: StrewnAsked, { 
   return {
     words: () => `Lays ${text(formatMass(mass_kg, units.mass))} of ${glass.name} on top, ${text(formatStrewn(perArea_kg_m2, units))}.`,
     replaces: false,
-    into(doc, { layerId, into }) {
+    into(doc, { newId, into }) {
       return putGlass(doc, {
-        layerOn(footprint) {
+        layersOn(footprint) {
           const cover = area_m2 / footprintArea(footprint);
           const spread = cover > 1 ? mass_kg / footprintArea(footprint) : perArea_kg_m2;
-          return {
-            ...{ id: layerId, glassId: glass.id, form: grain_m < POWDER_UNDER_M ? 'powder' : 'frit', perArea_kg_m2: spread, grain_m },
-            ...(cover < 0.999 ? { cover: Math.max(cover, 0.01) } : {}),
-          };
+          const layer = { id: newId(), glassId: glass.id, perArea_kg_m2: spread, grain_m, ...(cover < 0.999 ? { cover: Math.max(cover, 0.01) } : {}) };
+          return [{ ...layer, form: grain_m < POWDER_UNDER_M ? 'powder' : 'frit' }];
         },
         into,
       });
@@ -77,7 +77,7 @@ export function GrainsSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   return (
     <View style={{ gap: space.small }}>
       <HollowFields sheet={sheet} asks="outline" where={where} />
-      <FieldRow sheet={sheet} fields={units.mass === 'oz' ? AMOUNT_OZ : AMOUNT} />
+      <FieldRow sheet={sheet} fields={amountOf(units)} />
       <NamedChips<GrainName>
         label="grain"
         value={grainIn(typed)}

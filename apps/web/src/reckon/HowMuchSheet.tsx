@@ -1,5 +1,5 @@
 /** How much glass: cavities by size, by water or by a model; in sheets, billets, jars and scrap; how far an amount goes. */
-import { type HowMuch, densityUnit, howMuchWords, lined } from '@torvin/core';
+import { type HowMuch, type Units, densityUnit, formatLength, howMuchWords, lined, text } from '@torvin/core';
 import type { Answered } from '@torvin/core/engine';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
@@ -11,7 +11,7 @@ import { Words } from '@/ui/Words';
 import { glassOf, stockOf } from './glassOf';
 import { HollowDrawing } from './HollowDrawing';
 import { HollowFields } from './HollowFields';
-import { CAVITIES_AT_MOST, WAYS, cavitiesIn, fieldOfCavity, readHowMuch } from './howMuchEntry';
+import { CAVITIES_AT_MOST, ENDS_M, WAYS, cavitiesIn, fieldOfCavity, readHowMuch } from './howMuchEntry';
 import { OfGlass } from './OfGlass';
 import { PutOrKeep } from './PutOrKeep';
 import { putsGlass } from './putHollow';
@@ -35,11 +35,11 @@ const MORE_OF: Record<(typeof WAYS)[number], (at: string, density: string) => As
   ],
 };
 
-const FURTHER: readonly AskedField[] = [
+const furtherOf = ({ length }: Units): readonly AskedField[] => [
   { field: 'have', label: 'glass that there is', hint: 'tells how deep it stands', wide: true },
   { field: 'stays', label: 'stays in pot, on grid, at rim', hint: 'weighed on top of it', wide: true },
   { field: 'strip', label: 'strips as thick as', hint: 'for a stack in a trough', wide: true },
-  { field: 'ends', label: 'shorter at each end by', hint: 'empty: 3 mm', wide: true },
+  { field: 'ends', label: 'shorter at each end by', hint: `empty: ${text(formatLength(ENDS_M, length))}`, wide: true },
 ];
 
 function CavityFields({ sheet, index, of, where }: { sheet: Sheet; index: number; of: number; where: Where | null }) {
@@ -111,7 +111,7 @@ export function HowMuchSheet({ typed, set, shelves, where, onPut }: SheetProps) 
         />
       )}
       <Fold title="What there is, what stays, a stack" about="how far an amount goes; pot, grid or rim; strips for a trough" testID="reckon-further">
-        {() => <FieldRow sheet={sheet} fields={FURTHER} />}
+        {() => <FieldRow sheet={sheet} fields={furtherOf(units)} />}
       </Fold>
     </View>
   );

@@ -23,7 +23,10 @@ export interface Puts {
   words(isBegun: boolean): string;
   /** May stand in place of what is laid there. */
   replaces: boolean;
-  into(doc: PieceDoc, how: { layerId: string; into: ReckonedGlass['into']; /** Its outline is what it is. */ isBegun: boolean }): Outcome<Edited>;
+  into(
+    doc: PieceDoc,
+    how: { /** Another one each time it is asked for. */ newId(): string; into: ReckonedGlass['into']; /** Its outline is what it is. */ isBegun: boolean },
+  ): Outcome<Edited>;
   /** A piece that is begun with it: what it is called, and its outline; none where it has no outline of its own. */
   begins: { name: string; footprint: Footprint } | null;
 }
@@ -55,7 +58,7 @@ export function PutOrKeep({ kind, typed, told, stale, puts, where, onPut }: PutO
   };
   const putInto = ({ piece: { id, name, doc, version }, into, isBegun }: Where, make: Puts): void => {
     const target = 'place' in into ? { ...into, newStepId: uuid() } : { ...into, instead: make.replaces && instead };
-    const edited = make.into(doc, { layerId: uuid(), into: target, isBegun });
+    const edited = make.into(doc, { newId: uuid, into: target, isBegun });
     if (!edited.ok) return setProblem(edited.problem.message);
     putPiece(client, outbox, { id, name, ...edited.value, before: { name, doc } }, { on: version, rest: { key: uuid(), for_ms: REST_MS } });
     keep(id);
@@ -63,7 +66,7 @@ export function PutOrKeep({ kind, typed, told, stale, puts, where, onPut }: PutO
   };
   const begin = (make: Puts, { name, footprint }: NonNullable<Puts['begins']>): void => {
     const empty: PieceDoc = { schemaVersion: 3, footprint, dammed: true, typed: {}, journey: [{ kind: 'lay', id: FIRST_LAID_ID, side: 'above', layers: [] }] };
-    const edited = make.into(empty, { layerId: uuid(), into: { stepId: FIRST_LAID_ID, instead: true }, isBegun: false });
+    const edited = make.into(empty, { newId: uuid, into: { stepId: FIRST_LAID_ID, instead: true }, isBegun: false });
     if (!edited.ok) return setProblem(edited.problem.message);
     const id = uuid();
     outbox.put('createPiece', { id, name, doc: edited.value.doc });

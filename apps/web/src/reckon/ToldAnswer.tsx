@@ -1,6 +1,7 @@
 /** What comes out: the answer large and in both units, the sum in figures, what follows from it in words. */
 import { type ToldQuantity, type TwoUnits, text } from '@torvin/core';
 import { View } from 'react-native';
+import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { FigureText } from '@/ui/FigureText';
 import { Notice } from '@/ui/Notice';
@@ -22,6 +23,7 @@ function Large({ label, value, other }: TwoUnits) {
 
 /** stale: it is of what was typed before. */
 export function ToldAnswer({ told, stale }: { told: ToldQuantity; stale: boolean }) {
+  const { colours } = useTheme();
   return (
     <View style={{ gap: space.small, opacity: stale ? 0.5 : 1 }} testID="reckon-answer" aria-busy={stale}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.large }}>
@@ -29,6 +31,36 @@ export function ToldAnswer({ told, stale }: { told: ToldQuantity; stale: boolean
           <Large key={figure.label} {...figure} />
         ))}
       </View>
+      {told.rows && (
+        <View role="table" aria-label="What to take" testID="reckon-rows">
+          {told.rows.map(({ name, value, note }, i) => (
+            <View
+              key={i}
+              role={'row' as never}
+              style={{
+                flexDirection: 'row',
+                alignItems: 'baseline',
+                gap: space.small,
+                paddingVertical: space.hair,
+                borderBottomWidth: 1,
+                borderColor: colours.line,
+              }}
+            >
+              <View role={'cell' as never} style={{ flex: 1 }}>
+                <Words>{name}</Words>
+              </View>
+              <View role={'cell' as never}>
+                <Words size="note" tone="muted">
+                  {note}
+                </Words>
+              </View>
+              <View role={'cell' as never} style={{ minWidth: 84, alignItems: 'flex-end' }}>
+                <FigureText value={value} />
+              </View>
+            </View>
+          ))}
+        </View>
+      )}
       <View testID="reckon-sum">
         {told.sum.map((line) => (
           <Words key={line} size="label" tone="muted">

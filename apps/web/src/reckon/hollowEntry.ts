@@ -22,8 +22,8 @@ const wide = { field: 'width', label: 'wide' };
 const long = { field: 'length', label: 'long' };
 const deep = { field: 'depth', label: 'deep' };
 const across = { field: 'diameter', label: 'across' };
-const rim = { field: 'rim', label: 'across the rim' };
-const floor = { field: 'floor', label: 'across the floor' };
+const rim = { field: 'rim', label: 'rim' };
+const floor = { field: 'floor', label: 'floor' };
 
 export const SIZES: Record<HollowForm, readonly SizeAsked[]> = {
   box: [wide, long, deep],

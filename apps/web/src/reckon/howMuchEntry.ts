@@ -8,6 +8,8 @@ export const CAVITIES_AT_MOST = 12;
 
 const MASS = { least: 1e-3, most: 200 };
 const COUNT = { least: 1, most: 500, whole: true } as const;
+/** Strips in a trough are shorter than it by this at each end where nothing else is told, m. */
+export const ENDS_M = 0.003;
 /** Of the wax that models are made of, kg/m³. */
 export const WAX_kg_m3 = 930;
 
@@ -44,7 +46,7 @@ export function readHowMuch(typed: Typed, units: Units, of: { density_kg_m3: num
     const stays_kg = read.maybe('stays', () => read.mass('stays', 'glass that stays', { least: 0, most: 200 }));
     const have_kg = read.maybe('have', () => read.mass('have', 'glass that there is', { least: 1e-3, most: 200 }));
     const thickness_m = read.maybe('strip', () => read.length('strip', 'strip', { least: 0.0005, most: 0.1 }));
-    const ends_m = read.maybe('ends', () => read.length('ends', 'margin at the ends', { least: 0, most: 0.2 })) ?? 0.003;
+    const ends_m = read.maybe('ends', () => read.length('ends', 'margin at the ends', { least: 0, most: 0.2 })) ?? ENDS_M;
     return {
       ...{ density_kg_m3: of.density_kg_m3, cavities, stock: of.stock },
       ...(stays_kg === undefined ? {} : { stays_kg }),

@@ -36,9 +36,9 @@ export function putsGlass({ glass }: ReckonedOf, mass_kg: number, inside: InHoll
         ? `Puts in ${mass} of ${glass.name} as frit in a dam of this outline, ${deep} deep${narrows ? ' where it is deepest' : ''}.${cast}`
         : `Puts in ${mass} of ${glass.name} as frit on the outline of the piece.`,
     replaces: true,
-    into(doc, { layerId, into, isBegun }) {
+    into(doc, { newId, into, isBegun }) {
       return putGlass(doc, {
-        ...{ layerOn: asFrit({ id: layerId, glassId: glass.id, name: 'Fill' }, inside?.mass_kg ?? mass_kg), into },
+        ...{ layersOn: asFrit({ id: newId(), glassId: glass.id, name: 'Fill' }, inside?.mass_kg ?? mass_kg), into },
         ...(inside && !isBegun ? { holder: { footprint: outlineOf(inside.left), deepest_m: inside.deepest_m } } : {}),
       });
     },

@@ -5,6 +5,7 @@ import type { ComponentType } from 'react';
 import { FillSheet } from './FillSheet';
 import { GrainsSheet } from './GrainsSheet';
 import { HowMuchSheet } from './HowMuchSheet';
+import { MixSheet } from './MixSheet';
 import type { Typed } from './typed';
 import type { Where } from './useWhere';
 
@@ -22,4 +23,5 @@ export const SHEETS: Record<QuantityName, { title: string; Sheet: ComponentType<
   howMuch: { title: 'how much glass', Sheet: HowMuchSheet },
   fill: { title: 'how far it fills', Sheet: FillSheet },
   grains: { title: 'grains on an area', Sheet: GrainsSheet },
+  mixes: { title: 'mixes', Sheet: MixSheet },
 };

@@ -25,6 +25,7 @@ interface Range {
 const KINDS: Record<string, 'length' | 'mass' | undefined> = {
   ...{ width: 'length', length: 'length', depth: 'length', diameter: 'length', inner: 'length', rim: 'length', floor: 'length' },
   ...{ hole: 'length', film: 'length', grain: 'length', grains: 'mass' },
+  ...{ total: 'mass', step: 'mass', wall: 'length', scrap: 'mass', wanted: 'mass' },
   ...{ liner: 'length', to: 'length', strip: 'length', ends: 'length', corners: 'length', stands: 'length', back: 'length' },
   ...{ poured: 'mass', drunk: 'mass', model: 'mass', stays: 'mass', have: 'mass', mass: 'mass', lastMass: 'mass' },
 };

@@ -14,7 +14,8 @@ import type { Units } from '../units/convert';
 import { formatLength, formatStock, text } from '../units/format';
 import type { JourneyStep, LaidLayer, PlannedSetUp } from './document';
 import { stepName } from './stepWords';
-import { footprintWords, setupWords } from './words';
+import { footprintWords } from '../body/footprintWords';
+import { setupWords } from './words';
 
 export interface MadeFrom {
   footprint: Footprint;

@@ -19,7 +19,7 @@ const doc = (more: Partial<PieceDocument> = {}): PieceDocument => ({
 });
 const ring = { shape: 'ring', diameter_m: 0.22, inner_m: 0.14 } as const;
 const put = (of: PieceDocument, more: object = {}, mass_kg = 1) =>
-  putGlass(of, { layerOn: asFrit({ id: 'new', glassId: 'clear' }, mass_kg), into: { stepId: 'lay', instead: true }, ...more });
+  putGlass(of, { layersOn: asFrit({ id: 'new', glassId: 'clear' }, mass_kg), into: { stepId: 'lay', instead: true }, ...more });
 
 test('all of the mass lies on the outline that it was reckoned for, in place of what was laid there or on it', () => {
   const { doc: after } = valueOf(put(doc({ journey: [...doc().journey, cast] }), { holder: { footprint: ring, deepest_m: 0.02 } }));

@@ -1,13 +1,13 @@
 /** Puts what was reckoned into a piece: its glass as a layer, the outline and dam that it was reckoned for, the depth that a casting is annealed by. */
 import { type Footprint, footprintArea } from '../body/footprint';
 import { cavityOf } from '../look/shaping';
-import { type Outcome, refused } from '../problem';
+import { type Outcome, found, refused } from '../problem';
 import { type Edited, addLayer, addStep } from './commands';
 import type { JourneyStep, LaidLayer, PieceDocument } from './document';
 
 export interface ReckonedGlass {
-  /** What is laid, on the outline that it comes to lie on; its id is the caller's. */
-  layerOn(outline: Footprint): LaidLayer;
+  /** What is laid, the lowest first, on the outline that it comes to lie on; ids are the caller's. */
+  layersOn(outline: Footprint): LaidLayer[];
   /** Of what holds it; the piece keeps its own where left out. */
   holder?: { footprint: Footprint; /** How deep the glass comes to lie where it is deepest, m. */ deepest_m: number };
   /** Into a step that lays, in place of what is laid there or on it; or as a step of its own at a place in the journey. */
@@ -26,26 +26,30 @@ function deepened(step: JourneyStep, deepest_m: number): JourneyStep {
 
 /** Of so much glass as frit over all of the outline. */
 export const asFrit =
-  (layer: { id: string; glassId: string; name?: string }, mass_kg: number): ReckonedGlass['layerOn'] =>
-  (outline) => ({ ...layer, form: 'frit', perArea_kg_m2: mass_kg / footprintArea(outline) });
+  (layer: { id: string; glassId: string; name?: string }, mass_kg: number): ReckonedGlass['layersOn'] =>
+  (outline) => [{ ...layer, form: 'frit', perArea_kg_m2: mass_kg / footprintArea(outline) }];
 
-export function putGlass(doc: PieceDocument, { layerOn, holder, into }: ReckonedGlass): Outcome<Edited> {
+export function putGlass(doc: PieceDocument, { layersOn, holder, into }: ReckonedGlass): Outcome<Edited> {
   const footprint = holder?.footprint ?? doc.footprint;
-  const layer = layerOn(footprint);
-  if ('perArea_kg_m2' in layer && (layer.perArea_kg_m2 < WORTH_kg_m2.least || layer.perArea_kg_m2 > WORTH_kg_m2.most))
+  const layers = layersOn(footprint);
+  const strewn = layers.flatMap((layer) => ('perArea_kg_m2' in layer ? [layer.perArea_kg_m2] : []));
+  if (strewn.some((one) => one < WORTH_kg_m2.least || one > WORTH_kg_m2.most))
     return refused('out-of-range', 'mass_kg', 'So much glass does not go on the outline of this piece: check the mass, or the outline.');
   const outlined: PieceDocument = holder
     ? { ...doc, footprint, dammed: true, typed: {}, journey: doc.journey.map((step) => deepened(step, holder.deepest_m)) }
     : doc;
-  return named(laidInto(outlined, layer, into));
+  return named(laidInto(outlined, layers, into));
 }
 
-function laidInto(doc: PieceDocument, layer: LaidLayer, into: ReckonedGlass['into']): Outcome<Edited> {
-  if ('place' in into) return addStep(doc, { id: into.newStepId, kind: 'lay', side: 'above', layers: [layer] }, into.place);
+function laidInto(doc: PieceDocument, layers: LaidLayer[], into: ReckonedGlass['into']): Outcome<Edited> {
+  if ('place' in into) return addStep(doc, { id: into.newStepId, kind: 'lay', side: 'above', layers }, into.place);
   const cleared = into.instead
     ? { ...doc, journey: doc.journey.map((step) => (step.id === into.stepId && step.kind === 'lay' ? { ...step, layers: [] } : step)) }
     : doc;
-  return addLayer(cleared, layer, { stepId: into.stepId });
+  return layers.reduce<Outcome<Edited>>(
+    (now, layer) => (now.ok ? addLayer(now.value.doc, layer, { stepId: into.stepId }) : now),
+    found({ doc: cleared, what: '' }),
+  );
 }
 
 const named = (edited: Outcome<Edited>): Outcome<Edited> => (edited.ok ? { ok: true, value: { ...edited.value, what: 'put in as reckoned' } } : edited);

@@ -6,7 +6,7 @@ import type { BenchStep, CleanedOff, Face, HandKind, JoinedBy, JourneyStep, Look
 import { type BodyNow, type Surface, hasSolid, isOnePiece, isSealed } from './bodyNow';
 import type { Taken } from './doing';
 import type { Shelf } from './shelf';
-import { footprintWords } from './words';
+import { footprintWords } from '../body/footprintWords';
 
 export const HAND_NAMES: Record<HandKind, string> = {
   lay: 'Lay on',

@@ -1,19 +1,8 @@
-/** Words for a piece's outline and how it stands, shared by every page that names them. */
-import { type Footprint, footprintSpan } from '../body/footprint';
+/** Words for how a piece stands, shared by every page that names them. */
 import { SETUP_NAMES, type SetUpKind } from '../schedule/setups';
 import { WARE_NAMES, type Ware } from '../ware/wares';
-import type { LengthUnit } from '../units/convert';
-import { formatLength, text } from '../units/format';
 import type { PlannedSetUp, PlannedStep } from './document';
 import type { Shelf } from './shelf';
-
-export function footprintWords(footprint: Footprint, unit: LengthUnit): string {
-  if (footprint.shape === 'disc') return `disc of ${text(formatLength(footprint.diameter_m, unit))}`;
-  if (footprint.shape === 'ring') return `ring of ${text(formatLength(footprint.diameter_m, unit))}, ${text(formatLength(footprint.inner_m, unit))} inside`;
-  if (footprint.shape === 'polygon') return `outline of ${footprint.corners_m.length} corners, ${text(formatLength(footprintSpan(footprint), unit))} across`;
-  const sides = `${formatLength(footprint.width_m, unit).figure} × ${text(formatLength(footprint.length_m, unit))}`;
-  return footprint.shape === 'oval' ? `oval of ${sides}` : sides;
-}
 
 /** How what is fired with no glass stands, by where that is. */
 const wareStands = (ware: Ware, kind: SetUpKind): string =>

@@ -11,6 +11,8 @@ export interface TwoUnits {
 export interface ToldQuantity {
   /** The answer first. */
   figures: TwoUnits[];
+  /** What to weigh or cut, one after the other. */
+  rows?: { name: string; value: Figure; note: string }[];
   /** Line after line, in the studio's units. */
   sum: string[];
   /** Sentences; what warns is told apart. */

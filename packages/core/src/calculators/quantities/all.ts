@@ -4,5 +4,6 @@ import type { Calculator } from '../calculator';
 import { fill } from './fill';
 import { grains } from './grains';
 import { howMuch } from './howMuch';
+import { mixes } from './mixes';
 
-export const QUANTITIES = { howMuch, fill, grains } satisfies Record<QuantityName, Pick<Calculator<never, unknown, unknown>, 'compute'>>;
+export const QUANTITIES = { howMuch, fill, grains, mixes } satisfies Record<QuantityName, Pick<Calculator<never, unknown, unknown>, 'compute'>>;

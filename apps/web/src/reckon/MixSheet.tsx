@@ -1,0 +1,210 @@
+/** Mixes as a bench weighs them: by shares, as coats, as plaster round a model, as scrap by grades. */
+import {
+  type MixAsked,
+  type MixTold,
+  SHARES_OF,
+  type Units,
+  footprintArea,
+  formatLength,
+  formatMass,
+  formatStrewn,
+  massIn,
+  mixWords,
+  putGlass,
+  text,
+} from '@torvin/core';
+import type { Shelves } from '@torvin/schema';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Tick } from '@/ui/Tick';
+import { type ReckonedOf, glassOf } from './glassOf';
+import { HollowFields } from './HollowFields';
+import { GRADES, MIXES, USUAL, additivesIn, canAdd, fieldOfMix, partsIn, readMix } from './mixEntry';
+import { OfGlass } from './OfGlass';
+import { PutOrKeep, type Puts } from './PutOrKeep';
+import type { SheetProps } from './sheets';
+import { type AskedField, FieldRow, NamedChips, type Sheet } from './TypedField';
+import { StillMissing, ToldAnswer } from './ToldAnswer';
+import { useReckoned } from './useReckoned';
+
+const MIX_TITLES = { shares: 'shares', coats: 'coats', plaster: 'plaster', crush: 'scrap' } as const;
+const OF_TITLES = { whole: 'the whole', glass: 'the glass', solution: 'a solution' } as const;
+const stepField = ({ mass }: Units): AskedField => ({
+  field: 'step',
+  label: 'scale step',
+  hint: `empty: ${mass === 'g' ? '' : 'about '}${scaleStep(mass)}`,
+});
+/** In the studio's unit; an ounce scale shows hundredths. */
+const scaleStep = (mass: Units['mass']): string => (mass === 'g' ? text(formatMass(USUAL.step_kg, mass)) : `${massIn(USUAL.step_kg, mass).toFixed(3)} oz`);
+const coatHint = (units: Units): string =>
+  `empty: ${units.mass === 'g' ? `${text(formatMass(USUAL.coat_kg_m2, 'g'))}/m²` : text(formatStrewn(USUAL.coat_kg_m2, units))}`;
+
+function SharesFields({ sheet }: { sheet: Sheet }) {
+  const units = useUnits();
+  const { typed, set } = sheet;
+  const [parts, additives] = [partsIn(typed), additivesIn(typed)];
+  return (
+    <View style={{ gap: space.small }}>
+      {Array.from({ length: parts }, (_, i) => (
+        <FieldRow
+          key={i}
+          sheet={sheet}
+          fields={[
+            { field: `p${i}.name`, label: 'part', hint: 'a glass of the shelf by its name', wide: true },
+            { field: `p${i}.share`, label: 'share' },
+          ]}
+        />
+      ))}
+      {Array.from({ length: additives }, (_, i) => {
+        const of = SHARES_OF.find((one) => one === typed[`a${i}.of`]) ?? SHARES_OF[0];
+        return (
+          <View key={i} style={{ gap: space.small }}>
+            <FieldRow
+              sheet={sheet}
+              fields={[
+                { field: `a${i}.name`, label: 'additive', wide: true },
+                { field: `a${i}.percent`, label: '%' },
+                ...(of === 'solution' ? [{ field: `a${i}.liquid`, label: 'liquid, % of glass' }] : []),
+              ]}
+            />
+            <NamedChips
+              label="per cent of"
+              value={of}
+              options={SHARES_OF.map((one) => ({ value: one, title: OF_TITLES[one] }))}
+              onPick={(next) => set({ [`a${i}.of`]: next })}
+              testID={`reckon-a${i}.of`}
+            />
+          </View>
+        );
+      })}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+        {canAdd(parts) && <Action kind="plain" title="+ Part" testID="reckon-more" onPress={() => set({ parts: String(parts + 1) })} />}
+        {parts > 1 && <Action kind="plain" title="Last part away" testID="reckon-fewer" onPress={() => set({ parts: String(parts - 1) })} />}
+        {canAdd(additives) && <Action kind="plain" title="+ Additive" testID="reckon-additive" onPress={() => set({ additives: String(additives + 1) })} />}
+        {additives > 0 && (
+          <Action kind="plain" title="Last additive away" testID="reckon-no-additive" onPress={() => set({ additives: String(additives - 1) })} />
+        )}
+      </View>
+      <FieldRow sheet={sheet} fields={[{ field: 'total', label: 'in all' }, stepField(units)]} />
+    </View>
+  );
+}
+
+function CrushFields({ sheet }: { sheet: Sheet }) {
+  const units = useUnits();
+  const { typed, set } = sheet;
+  return (
+    <View style={{ gap: space.small }}>
+      <FieldRow sheet={sheet} fields={GRADES.map((name) => ({ field: `yield-${name}`, label: `${name}, %` }))} />
+      <FieldRow sheet={sheet} fields={[{ field: 'scrap', label: 'scrap' }, { field: 'wanted', label: 'or wanted', hint: 'of one grade' }, stepField(units)]} />
+      {(typed.wanted ?? '') !== '' && (
+        <NamedChips
+          label="of"
+          value={GRADES.find((one) => one === typed.grade) ?? GRADES[0]}
+          options={GRADES.map((one) => ({ value: one, title: one }))}
+          onPick={(grade) => set({ grade })}
+          testID="reckon-grade"
+        />
+      )}
+    </View>
+  );
+}
+
+const byName = ({ glasses, archived }: Shelves, name: string) =>
+  glasses.find((glass) => !archived.includes(glass.id) && glass.name.toLowerCase() === name.trim().toLowerCase());
+
+/** The glass of a mix lies as grains side by side, each covering its share. What is no glass of the shelf is laid as the one that is chosen. */
+function putsMix({ glass }: ReckonedOf, asked: MixAsked, { weighed }: MixTold, shelves: Shelves, units: Units): Puts | null {
+  if (asked.kind !== 'shares' || !glass) return null;
+  const parts = weighed.slice(0, asked.parts.length).filter(({ weighed_kg }) => weighed_kg > 0);
+  const all_kg = parts.reduce((sum, { weighed_kg }) => sum + weighed_kg, 0);
+  const named = parts.map(({ name, weighed_kg }) => ({ of: byName(shelves, name) ?? glass, name, weighed_kg }));
+  if (all_kg === 0) return null;
+  return {
+    words: () =>
+      `Lays ${text(formatMass(all_kg, units.mass))} of grains on top: ${named.map(({ of, weighed_kg }) => `${of.name} ${Math.round((weighed_kg / all_kg) * 100)} %`).join(', ')}.`,
+    replaces: true,
+    into: (doc, { newId, into }) =>
+      putGlass(doc, {
+        layersOn: (outline) =>
+          named.map(({ of, name, weighed_kg }) => ({
+            ...{ id: newId(), glassId: of.id, form: 'frit', perArea_kg_m2: all_kg / footprintArea(outline), name: name.slice(0, 40) },
+            ...(named.length > 1 ? { cover: Math.max(weighed_kg / all_kg, 0.01) } : {}),
+          })),
+        into,
+      }),
+    begins: null,
+  };
+}
+
+export function MixSheet({ typed, set, shelves, where, onPut }: SheetProps) {
+  const units = useUnits();
+  const of = glassOf(shelves, typed.glass);
+  const read = readMix(typed, units);
+  const { pair, stale, problem } = useReckoned('mixes', read.value);
+  if (!of) return null;
+  const problems = problem ? { ...read.problems, [fieldOfMix(problem.path)]: problem.message } : read.problems;
+  const sheet = { typed, set, problems };
+  const kind = MIXES.find((one) => one === typed.mix) ?? MIXES[0];
+  const told = pair && mixWords(pair.asked, pair.value, units);
+  return (
+    <View style={{ gap: space.small }}>
+      <Choice
+        label="What is mixed"
+        value={kind}
+        options={MIXES.map((value) => ({ value, title: MIX_TITLES[value] }))}
+        onChange={(mix) => set({ mix })}
+        testID="reckon-mix"
+      />
+      {kind === 'shares' && <SharesFields sheet={sheet} />}
+      {kind === 'crush' && <CrushFields sheet={sheet} />}
+      {kind === 'coats' && (
+        <>
+          <HollowFields sheet={sheet} asks="outline" where={where} />
+          <FieldRow
+            sheet={sheet}
+            fields={[
+              { field: 'coats', label: 'coats', hint: `empty: ${USUAL.coats}` },
+              { field: 'coat', label: 'each takes', hint: coatHint(units) },
+              { field: 'water', label: 'water to 1', hint: `empty: ${USUAL.water}` },
+              stepField(units),
+            ]}
+          />
+          <Tick
+            on={typed.byMass === 'yes'}
+            title="water to powder by mass, not by volume"
+            onPress={() => set({ byMass: typed.byMass === 'yes' ? '' : 'yes' })}
+            testID="reckon-by-mass"
+          />
+        </>
+      )}
+      {kind === 'plaster' && (
+        <>
+          <HollowFields
+            sheet={sheet}
+            where={where}
+            more={[{ field: 'wall', label: 'wall', hint: `empty: ${text(formatLength(USUAL.wall_m, units.length))}` }]}
+          />
+          <FieldRow sheet={sheet} fields={[{ field: 'ratio', label: 'plaster : silica : water', hint: 'empty: 1 : 1 : 1', wide: true }, stepField(units)]} />
+        </>
+      )}
+      {kind === 'shares' && <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />}
+      <StillMissing missing={read.missing} />
+      {told && <ToldAnswer told={told} stale={stale} />}
+      {told && (
+        <PutOrKeep
+          kind="mixes"
+          typed={{ ...typed, glass: of.id }}
+          told={told.short}
+          stale={stale}
+          puts={putsMix(of, pair.asked, pair.value, shelves, units)}
+          where={where}
+          onPut={onPut}
+        />
+      )}
+    </View>
+  );
+}

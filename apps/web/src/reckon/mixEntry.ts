@@ -1,0 +1,100 @@
+/** A mix as it is typed: by shares, as coats, as plaster round a model, or as scrap by grades. */
+import { type MixAsked, SHARES_OF, type Units, footprintArea, parseStrewn } from '@torvin/core';
+import { OUTLINES, readHollow, readOutline, spreadSizes } from './hollowEntry';
+import { type Read, type Reader, type Typed, readTyped } from './typed';
+
+export const MIXES = ['shares', 'coats', 'plaster', 'crush'] as const;
+export const GRADES = ['coarse', 'medium', 'fine', 'powder'] as const;
+const PARTS_AT_MOST = 8;
+
+/** What is taken where it is left empty. */
+export const USUAL = { step_kg: 0.001, coat_kg_m2: 0.12, coats: 5, water: 5, bulk_kg_m3: 700, wall_m: 0.02 } as const;
+
+export const partsIn = (typed: Typed): number => Math.min(Math.max(Number(typed.parts ?? 2) || 2, 1), PARTS_AT_MOST);
+export const additivesIn = (typed: Typed): number => Math.min(Math.max(Number(typed.additives ?? 0) || 0, 0), PARTS_AT_MOST);
+export const canAdd = (count: number): boolean => count < PARTS_AT_MOST;
+
+const MASS = { least: 1e-3, most: 200 };
+const PERCENT = { least: 0, most: 100 };
+
+/** '3 : 1 : 2', as so many numbers. */
+export function readRatio(words: string, count: number): number[] | null {
+  const parts = words.split(':').map((part) => Number(part.trim().replace(',', '.')));
+  return parts.length === count && parts.every((part) => Number.isFinite(part) && part >= 0) ? parts : null;
+}
+
+const percentOf = (read: Reader, field: string, name: string, range = PERCENT): number => read.number(field, name, range) / 100;
+
+function readShares(read: Reader, typed: Typed, step_kg: number): MixAsked {
+  const parts = Array.from({ length: partsIn(typed) }, (_, i) => ({
+    name: read.words(`p${i}.name`) || `part ${i + 1}`,
+    share: read.number(`p${i}.share`, `share of part ${i + 1}`, { least: 0, most: 1000 }),
+  }));
+  const additives = Array.from({ length: additivesIn(typed) }, (_, i) => {
+    const of = read.choice(`a${i}.of`, SHARES_OF);
+    return {
+      ...{ name: read.words(`a${i}.name`) || `additive ${i + 1}`, of, share: percentOf(read, `a${i}.percent`, `share of additive ${i + 1}`) },
+      ...(of === 'solution' ? { liquid: percentOf(read, `a${i}.liquid`, `liquid of additive ${i + 1}`, { least: 0, most: 1000 }) } : {}),
+    };
+  });
+  return { kind: 'shares', total_kg: read.mass('total', 'total', MASS), parts, additives, step_kg };
+}
+
+function readCoats(read: Reader, typed: Typed, units: Units, step_kg: number): MixAsked {
+  const area_m2 = footprintArea(readOutline(read, '', units));
+  const words = read.words('coat');
+  const coat = words === '' ? null : parseStrewn(words, 'perArea', units, 'coat');
+  if (coat && !(coat.ok && 'perArea_kg_m2' in coat.value)) read.wrong('coat', 'Write what a wet coat takes on an area, for example 120 g/m2 or 4 oz/m2.');
+  const perCoat_kg_m2 = coat?.ok && 'perArea_kg_m2' in coat.value ? coat.value.perArea_kg_m2 : USUAL.coat_kg_m2;
+  const coats = read.maybe('coats', () => read.number('coats', 'number of coats', { least: 1, most: 100, whole: true })) ?? USUAL.coats;
+  const waterToPowder = read.maybe('water', () => read.number('water', 'water to one of powder', { least: 0.05, most: 50 })) ?? USUAL.water;
+  return { kind: 'coats', area_m2, perCoat_kg_m2, coats, waterToPowder, ...(typed.byMass === 'yes' ? {} : { bulk_kg_m3: USUAL.bulk_kg_m3 }), step_kg };
+}
+
+function readPlaster(read: Reader, units: Units, step_kg: number): MixAsked {
+  const model = readHollow(read, '', units);
+  const wall_m = read.maybe('wall', () => read.length('wall', 'wall', { least: 0.003, most: 0.2 })) ?? USUAL.wall_m;
+  const words = read.words('ratio');
+  const [plaster, silica, water] = (words === '' ? [1, 1, 1] : readRatio(words, 3)) ?? [NaN, NaN, NaN];
+  if (Number.isNaN(plaster)) read.wrong('ratio', 'Write plaster : silica : water, for example 1 : 1 : 1.');
+  return { kind: 'plaster', model, wall_m, shares: { plaster, silica, water }, step_kg };
+}
+
+function readCrush(read: Reader, step_kg: number): MixAsked {
+  const yields = GRADES.flatMap((name) => {
+    const share = read.maybe(`yield-${name}`, () => percentOf(read, `yield-${name}`, `share of ${name}`));
+    return share === undefined ? [] : [{ name, share }];
+  });
+  // One at least has to be told.
+  if (yields.length === 0) read.number(`yield-${GRADES[0]}`, 'share of each grade', PERCENT);
+  const wanted_kg = read.maybe('wanted', () => read.mass('wanted', 'mass that is wanted', MASS));
+  const scrap_kg = wanted_kg === undefined ? read.mass('scrap', 'scrap', MASS) : undefined;
+  return {
+    ...{ kind: 'crush', yields, step_kg },
+    ...(scrap_kg === undefined ? {} : { scrap_kg }),
+    ...(wanted_kg === undefined ? {} : { wanted: { name: read.choice('grade', GRADES), mass_kg: wanted_kg } }),
+  };
+}
+
+export function readMix(typed: Typed, units: Units): Read<MixAsked> {
+  const kind = MIXES.find((one) => one === typed.mix) ?? MIXES[0];
+  const spread = kind === 'coats' ? spreadSizes(typed, '', OUTLINES) : kind === 'plaster' ? spreadSizes(typed, '') : typed;
+  return readTyped(spread, units, (read) => {
+    const step_kg = read.maybe('step', () => read.mass('step', 'step of the scale', { least: 1e-6, most: 0.1 })) ?? USUAL.step_kg;
+    switch (kind) {
+      case 'shares':
+        return readShares(read, typed, step_kg);
+      case 'coats':
+        return readCoats(read, typed, units, step_kg);
+      case 'plaster':
+        return readPlaster(read, units, step_kg);
+      case 'crush':
+        return readCrush(read, step_kg);
+    }
+  });
+}
+
+/** The field that a refusal of the core belongs to. */
+export const fieldOfMix = (path: string): string =>
+  ({ parts: 'p0.share', additives: 'a0.percent', yields: `yield-${GRADES[0]}`, wanted: 'wanted', scrap_kg: 'scrap', shares: 'ratio' })[path.split('.')[0]] ??
+  path;

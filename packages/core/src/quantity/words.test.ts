@@ -1,0 +1,148 @@
+/** What the calculators say: the sum as it would stand on paper, in either system of units, and what warns apart from what tells. */
+import { TYPICAL_FAMILIES } from '../glass/families';
+import { valueOf } from '../problem';
+import { METRIC, type Units } from '../units/convert';
+import { type Filling, filling } from './filling';
+import { fillingWords } from './fillingWords';
+import type { Hollow } from './hollow';
+import { type HowMuch, howMuch } from './howMuch';
+import { howMuchWords } from './howMuchWords';
+import { type MixAsked, mix } from './mix';
+import { mixWords } from './mixWords';
+import { type StrewnAsked, strewn } from './strewn';
+import { strewnWords } from './strewnWords';
+
+const glass = { ...TYPICAL_FAMILIES[0], density_kg_m3: 2500 };
+const INCHES: Units = { temperature: 'F', length: 'in', mass: 'oz' };
+const box: Hollow = { kind: 'straight', outline: { shape: 'rectangle', width_m: 0.08, length_m: 0.25 }, depth_m: 0.02 };
+const all = ({ figures, sum, words, cautions, rows = [] }: ReturnType<typeof howMuchWords>): string =>
+  [
+    ...figures.flatMap(({ value, other }) => [value, other]).map(({ figure, unit }) => `${figure} ${unit}`),
+    ...sum,
+    ...words,
+    ...cautions,
+    ...rows.map(({ name }) => name),
+  ].join(' | ');
+
+describe('how much glass', () => {
+  const said = (asked: Partial<HowMuch>, units = METRIC) => {
+    const whole: HowMuch = { density_kg_m3: 2500, cavities: [{ by: 'size', count: 1, hollow: box }], ...asked };
+    return howMuchWords(whole, valueOf(howMuch(whole)), units);
+  };
+
+  test('the sum stands as on paper, the answer in both units', () => {
+    const { figures, sum, short } = said({});
+    expect(figures[0]).toEqual({ label: 'glass to weigh', value: { figure: '1.00', unit: 'kg' }, other: { figure: '2.20', unit: 'lb' } });
+    expect(sum).toEqual(['80 mm × 250 mm × 20 mm = 400 cm³', '400 cm³ × 2.5 g/cm³ = 1.00 kg']);
+    expect(short).toBe('1.00 kg fill it');
+  });
+
+  test('in inches and ounces no metric figure is left but the other unit on purpose', () => {
+    const { figures, sum, words } = said(
+      { stays_kg: 0.04, have_kg: 0.9, stock: { billet: { width_m: 0.05, length_m: 0.1, depth_m: 0.02 }, scrap_kg: 0.2 } },
+      INCHES,
+    );
+    expect([...figures.map(({ value }) => value.unit), ...sum, ...words].join(' ')).not.toMatch(/\d\s*(mm|cm|g|kg)\b/);
+    expect(sum[0]).toBe('3.15 in × 9.84 in × 0.79 in = 24.4 in³');
+    expect(figures[0].other.unit).toBe('kg');
+  });
+
+  test.each<[string, HowMuch['cavities'][number], RegExp]>([
+    [
+      'a lined trough',
+      { by: 'size', count: 2, hollow: { kind: 'vTrough', width_m: 0.1, length_m: 0.3, depth_m: 0.05 }, liner_m: 0.003 },
+      /Within the liner: ½ × 91\.5 mm × 294 mm × 45\.8 mm = 616 cm³; × 2 = 1231 cm³/,
+    ],
+    [
+      'a ring to a depth',
+      { by: 'size', count: 1, hollow: { kind: 'straight', outline: { shape: 'ring', diameter_m: 0.2, inner_m: 0.1 }, depth_m: 0.03 }, to_m: 0.02 },
+      /π\/4 × \(\(200 mm\)² − \(100 mm\)²\) × 20 mm = 471 cm³/,
+    ],
+    [
+      'a cone',
+      { by: 'size', count: 1, hollow: { kind: 'cone', rim_m: 0.06, floor_m: 0.03, depth_m: 0.05 } },
+      /π\/12 × 50 mm × \(\(60 mm\)² \+ 60 mm × 30 mm \+ \(30 mm\)²\) = 82\.5 cm³/,
+    ],
+    ['a bowl filled in part', { by: 'size', count: 1, hollow: { kind: 'bowl', rim_m: 0.2, floor_m: 0.06, depth_m: 0.05 }, to_m: 0.02 }, /filled 20 mm deep/],
+    ['wax', { by: 'model', count: 1, model_kg: 0.18, density_kg_m3: 900 }, /Model: 180 g ÷ 0\.9 g\/cm³ = 200 cm³/],
+    ['water, which a dry mould drinks', { by: 'water', count: 1, poured_kg: 0.5 }, /drinks some of the water/],
+  ])('%s', (_, cavity, wanted) => {
+    expect(all(said({ cavities: [cavity] }))).toMatch(wanted);
+  });
+
+  test('what there is, in sheets, billets and scrap; what does not go in warns', () => {
+    const stock = { sheet: { width_m: 0.4, length_m: 0.5, depth_m: 0.003 }, billet: { width_m: 0.04, length_m: 0.1, depth_m: 0.02 }, jar_kg: 0.5, scrap_kg: 2 };
+    const told = all(said({ stock }));
+    expect(told).toMatch(/That is 0\.67 sheets of 400 mm × 500 mm, 3 mm thick, or 5 billets \(5\), or 2 jars of 500 g\./);
+    expect(told).toMatch(/is enough, with 1\.00 kg left/);
+    expect(told).toMatch(/5 billets lie flat in 2 courses and stand 20 mm over the rim/);
+    expect(said({ have_kg: 0.5 }).words[0]).toBe('It stands 10 mm deep, 500 g short of full.');
+    expect(said({ have_kg: 1.2 }).cautions).toEqual(['It is 200 g more than goes in: it would run over.']);
+  });
+});
+
+describe('how far it fills', () => {
+  const said = (asked: Partial<Filling>, units = METRIC) => {
+    const whole: Filling = { glass, hollow: box, filler: { by: 'mass', mass_kg: 0.6 }, ...asked };
+    return fillingWords(whole, valueOf(filling(whole)), units);
+  };
+
+  test('a slip of ten shows, and what draws back warns', () => {
+    expect(all(said({}))).toMatch(/A tenth of it, 60 g, would lie in pools; ten times, 6\.00 kg, would run over\./);
+    expect(said({}).cautions).toEqual([]);
+    expect(said({ filler: { by: 'mass', mass_kg: 0.25 } }).cautions[0]).toMatch(/draws back from the wall by about \d/);
+    expect(said({ filler: { by: 'mass', mass_kg: 0.1 } }).cautions[0]).toMatch(/too thin to run together/);
+    expect(said({ filler: { by: 'mass', mass_kg: 1.2 } }).figures[0].label).toBe('runs over by');
+  });
+
+  test('grains: heaped, filled up again, and what to take next time', () => {
+    expect(all(said({ filler: { by: 'mass', mass_kg: 0.7 }, packing: 0.6, work_perPa: 1e-4 }))).toMatch(
+      /in a heap, .* over the rim at its highest.*its middle still stands/,
+    );
+    expect(all(said({ filler: { by: 'mass', mass_kg: 1 }, packing: 0.5 }))).toMatch(/fill it up again (once|twice|\d times)/);
+    expect(said({ last: { mass_kg: 0.5, back_m: 0.004 } }).figures[1].label).toBe('next time');
+    expect(said({ filler: { by: 'segments', depth_m: 0.015, cover: 0.8 } }).sum[0]).toBe('200 cm² × 80 % × 15 mm × 2.5 g/cm³ = 600 g');
+  });
+});
+
+test('grains on an area: the look, where it changes, and a slip of ten', () => {
+  const asked: StrewnAsked = {
+    glass,
+    outline: { shape: 'rectangle', width_m: 0.18, length_m: 0.26 },
+    amount: { by: 'mass', mass_kg: 0.13 },
+    grain_m: 0.002,
+    work_perPa: 0.03,
+    coats: 2,
+    wetness: 'wet',
+  };
+  const told = strewnWords(asked, valueOf(strewn(asked)), METRIC);
+  expect(told.sum).toEqual(['130 g ÷ 468 cm² = 0.278 g/cm²', '0.278 g/cm² ÷ 2.5 g/cm³ = 1.1 mm']);
+  expect(all(told)).toMatch(
+    /Lace, holes of about [\d.]+ mm, after this firing\. .*A tenth of it, 13 g: .*Ten times, 1\.30 kg: level glass, 11\.1 mm deep.*In 2 coats: 65 g each.*parts like drying mud/,
+  );
+  expect(all(strewnWords({ ...asked, amount: { by: 'film', film_m: 0.001 } }, valueOf(strewn(asked)), INCHES))).toMatch(/to weigh|oz/);
+});
+
+test('a mix: each part as the scale shows it, and what the scale cannot show', () => {
+  const said = (asked: MixAsked, units = METRIC) => mixWords(asked, valueOf(mix(asked)), units);
+  const parts = [
+    { name: 'opal', share: 3 },
+    { name: 'clear', share: 1 },
+  ];
+  const told = said({ kind: 'shares', total_kg: 0.25, parts, additives: [{ name: 'binder', share: 0.002, of: 'glass' }], step_kg: 0.005 });
+  expect(told.rows?.map(({ name, value }) => `${name} ${value.figure} ${value.unit}`)).toEqual(['opal 185 g', 'clear 60 g', 'binder 5 g']);
+  expect(told.cautions[0]).toMatch(/binder is less than it can show\. One that steps by 0\.01 g keeps all within 2 %/);
+  expect(said({ kind: 'shares', total_kg: 1, parts, step_kg: 0.001 }).cautions).toEqual([]);
+  const round = said({
+    kind: 'plaster',
+    model: { kind: 'bowl', rim_m: 0.12, floor_m: 0, depth_m: 0.05 },
+    wall_m: 0.02,
+    shares: { plaster: 1, silica: 1, water: 1 },
+    step_kg: 0.005,
+  });
+  expect(round.words[0]).toBe('The flask: disc of 160 mm inside, 70 mm high.');
+  expect(all(said({ kind: 'crush', yields: [{ name: 'coarse', share: 0.4 }], scrap_kg: 1, step_kg: 0.001 }))).toMatch(/600 g go to dust, magnet and wash/);
+  expect(all(said({ kind: 'coats', area_m2: 0.25, perCoat_kg_m2: 0.12, coats: 5, waterToPowder: 5, step_kg: 0.001 }))).toMatch(
+    /= 150 g wet; water : powder 5 : 1 by mass/,
+  );
+});
