@@ -222,12 +222,13 @@ test('a long list stays where it was scrolled while more of it is read', async (
   await open(me, '/notebook');
   await me.find('firing-link');
   const tops: number[] = [];
-  for (let i = 0; i < 14; i += 1) {
+  // Where more is still being read it stays for a moment; it never goes back.
+  for (let i = 0; i < 60 && (tops.at(-1) ?? 0) <= 60 * 104; i += 1) {
     await me.of('[data-testid="screen-scroll"]', (node) => (node.scrollTop += 600));
     await new Promise((resolve) => setTimeout(resolve, 250));
     tops.push(await me.of('[data-testid="screen-scroll"]', (node) => node.scrollTop));
   }
-  tops.slice(1).forEach((top, i) => expect(top).toBeGreaterThan(tops[i]));
+  tops.slice(1).forEach((top, i) => expect(top).toBeGreaterThanOrEqual(tops[i]));
   expect(tops.at(-1)).toBeGreaterThan(60 * 104);
   await me.page.close();
 });

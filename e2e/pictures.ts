@@ -105,7 +105,7 @@ await phone.type('reckon-grains', '190');
 await phone.press('reckon-glass');
 await phone.press('reckon-glass-harbour-90');
 await phone.press('reckon-heat-lace');
-await phone.of('[data-testid="reckon-grains"]', (node) => node.scrollIntoView({ block: 'start' }));
+await phone.of('[data-testid="reckon-size-medium"]', (node) => node.scrollIntoView({ block: 'start' }));
 await phone.sees('reckon-words', /Lace/);
 await take(phone, 'reckon-phone');
 await phone.press('close-reckon');

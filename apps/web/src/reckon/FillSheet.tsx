@@ -69,13 +69,16 @@ export function FillSheet({ typed, set, shelves, where, onPut }: SheetProps) {
       )}
       <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />
       <StillMissing missing={read.missing} />
-      {told && <ToldAnswer told={told} stale={stale} />}
-      {pair && left && (
-        <HollowDrawing
-          filled={{ hollow: pair.asked.hollow, left, level_m: pair.value.level_m ?? left.depth_m, cold: null, brick: undefined }}
-          colour={of.colour}
-          unit={units.length}
-        />
+      {told && (
+        <ToldAnswer told={told} stale={stale}>
+          {left && (
+            <HollowDrawing
+              filled={{ hollow: pair.asked.hollow, left, level_m: pair.value.level_m ?? left.depth_m, cold: null, brick: undefined }}
+              colour={of.colour}
+              unit={units.length}
+            />
+          )}
+        </ToldAnswer>
       )}
       {told && left && (
         <PutOrKeep

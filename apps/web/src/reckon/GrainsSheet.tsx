@@ -94,11 +94,14 @@ export function GrainsSheet({ typed, set, shelves, where, onPut }: SheetProps) {
       />
       <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />
       <StillMissing missing={read.missing} />
-      {told && <ToldAnswer told={told} stale={stale} />}
-      {pair && (
-        <View testID="reckon-drawing">
-          <MeasuredWidth height={144}>{(width) => <PatchDrawing look={pair.value.look} colour={of.colour} width={width} unit={units.length} />}</MeasuredWidth>
-        </View>
+      {told && (
+        <ToldAnswer told={told} stale={stale}>
+          <View testID="reckon-drawing">
+            <MeasuredWidth height={144}>
+              {(width) => <PatchDrawing look={pair.value.look} colour={of.colour} width={width} unit={units.length} />}
+            </MeasuredWidth>
+          </View>
+        </ToldAnswer>
       )}
       {told && (
         <PutOrKeep

@@ -97,8 +97,11 @@ export function HowMuchSheet({ typed, set, shelves, where, onPut }: SheetProps) 
       </View>
       <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />
       <StillMissing missing={read.missing} />
-      {told && <ToldAnswer told={told} stale={stale} />}
-      {drawn && <HollowDrawing filled={{ ...drawn, brick: stock.billet }} colour={of.colour} unit={units.length} />}
+      {told && (
+        <ToldAnswer told={told} stale={stale}>
+          {drawn && <HollowDrawing filled={{ ...drawn, brick: stock.billet }} colour={of.colour} unit={units.length} />}
+        </ToldAnswer>
+      )}
       {told && (
         <PutOrKeep
           kind="howMuch"

@@ -1,5 +1,6 @@
 /** What comes out: the answer large and in both units, the sum in figures, what follows from it in words. */
 import { type ToldQuantity, type TwoUnits, text } from '@torvin/core';
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
@@ -21,8 +22,8 @@ function Large({ label, value, other }: TwoUnits) {
   );
 }
 
-/** stale: it is of what was typed before. */
-export function ToldAnswer({ told, stale }: { told: ToldQuantity; stale: boolean }) {
+/** stale: it is of what was typed before. children: its drawing. */
+export function ToldAnswer({ told, stale, children }: { told: ToldQuantity; stale: boolean; children?: ReactNode }) {
   const { colours } = useTheme();
   return (
     <View style={{ gap: space.small, opacity: stale ? 0.5 : 1 }} testID="reckon-answer" aria-busy={stale}>
@@ -68,6 +69,7 @@ export function ToldAnswer({ told, stale }: { told: ToldQuantity; stale: boolean
           </Words>
         ))}
       </View>
+      {children}
       {told.cautions.map((words) => (
         <Notice key={words} tone="care">
           {words}

@@ -67,7 +67,7 @@ export function Frame({ children }: { children: ReactNode }) {
         key={href}
         href={href}
         aria-current={current ? 'page' : undefined}
-        style={{ flexGrow: wide ? undefined : 1, flexShrink: 1, display: 'flex', textDecorationLine: 'none' }}
+        style={{ flexGrow: wide ? undefined : 1, flexShrink: 1, minWidth: TARGET, display: 'flex', textDecorationLine: 'none' }}
       >
         <View style={[{ minHeight: wide ? 56 : BAR_HEIGHT, justifyContent: 'center', flex: 1, borderColor: current ? colours.touch : 'transparent' }, mark]}>
           <Words size={wide ? 'text' : 'label'} bold={current} tone={current ? 'touch' : 'muted'}>
@@ -94,7 +94,9 @@ export function Frame({ children }: { children: ReactNode }) {
       <View role="navigation" aria-label="Places" style={wide ? undefined : { flexDirection: 'row', flexGrow: 1, flexShrink: 1 }}>
         {places}
       </View>
-      <ReckonKey wide={wide} />
+      <View role="region" aria-label="Tools">
+        <ReckonKey wide={wide} />
+      </View>
     </View>
   );
   return (
