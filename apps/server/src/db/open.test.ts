@@ -137,6 +137,7 @@ describe('the database file', () => {
 const OLD_TABLES: Partial<Record<KindName, string>> = {
   ...{ families: 'families', glasses: 'glasses', kilns: 'kilns', controllers: 'controllers', stripTests: 'strip_tests' },
 };
+const SINCE_THEN = ['coldColour', 'sheetWidth_m', 'sheetLength_m', 'billetWidth_m', 'billetLength_m', 'billetDepth_m', 'jar_kg', 'scrap_kg'];
 const LATER = Object.fromEntries(KIND_LIST.filter((kind) => !(kind in OLD_TABLES)).map((kind) => [kind, []]));
 
 /** Records as the tables of schema 7 and before had them: a column for each field that they knew. */
@@ -213,7 +214,8 @@ describe('a database of schema 7, where each kind had a table of its own', () =>
       controllers: before.controllers.map(({ id, version, name, source, unit, fullSpeedCode, mostSegments }) => ({
         ...{ id, version, name, source, unit, fullSpeedCode, mostSegments },
       })),
-      glasses: before.glasses.map(({ coldColour: _none, ...glass }) => glass),
+      // Of a glass neither its colour before the fire nor how it is bought.
+      glasses: before.glasses.map((glass) => Object.fromEntries(Object.entries(glass).filter(([key]) => !SINCE_THEN.includes(key)))),
       // How much haze a glass bears was not told then.
       families: before.families.map(({ hazeBears_s: _later, ...family }) => (family.id === 'soft-90' ? { ...family, expansion_perK: third } : family)),
     });
