@@ -166,6 +166,29 @@ describe('on a phone', () => {
     expect(me.troubles).toEqual([]);
   });
 
+  test('a woven panel from its strips to its cap is laid as pieces under a cap', async () => {
+    await begin('Woven panel', 'contour');
+    await open('cutting');
+    await tap('reckon-cut-woven');
+    await type('stripWide', '15');
+    await type('across', '9');
+    await type('along', '13');
+    await type('gap', '1');
+    await type('border', '20');
+    await type('capThick', '2');
+    await type('over', '3');
+    const text = await answer(/finished size 183 × 247 mm/);
+    expect(taps).toBeLessThanOrEqual(TAPS_AT_MOST);
+    expect(text).toMatch(/deep 8 mm/);
+    expect(text).toMatch(/9 × 15 mm \+ 8 × 1 mm \+ 2 × 20 mm = 183 mm/);
+    expect(text).toMatch(/strip up the panel 15 × 207 mm, 3 mm thick 9 \+ 1/);
+    await me.press('reckon-put');
+    await me.page.waitForFunction(() => document.body.innerText.includes('183 × 247 mm · 3 layers'));
+    expect(await me.text('figure-depth')).toMatch(/8 ?mm/);
+    expect(await runSheet()).toMatch(/Contour fuse/);
+    expect(me.troubles).toEqual([]);
+  });
+
   test('what cannot be is said at the field; what was reckoned is kept, and typed again by a touch', async () => {
     await me.page.goto(`${studio.address}/bench`);
     await open('howMuch');

@@ -205,12 +205,13 @@ export class Visitor {
     await this.page.bringToFront();
     const element = await this.find(testId);
     await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    // The field selects its text a moment after it is focused; nobody types faster than that. Waited for by the page's own clock, whose
+    // timers come in their order however busy it is.
     await element.evaluate((node) => {
       node.focus();
       (node as HTMLInputElement).select();
+      return new Promise((resolve) => setTimeout(resolve, 60));
     });
-    // The field selects its text a moment after it is focused; nobody types faster than that.
-    await new Promise((resolve) => setTimeout(resolve, 60));
     if (text === '') await this.page.keyboard.press('Backspace');
     else await this.page.keyboard.type(text);
   }

@@ -19,7 +19,7 @@ export {
   type Units,
 } from './units/convert';
 export { fileName } from './units/fileName';
-export { parseDifference, parseDuration, parseLength, parseMass, parseRate, parseStrewn, parseTemperature, unitsWritten } from './units/parse';
+export { parseDensity, parseDifference, parseDuration, parseLength, parseMass, parseRate, parseStrewn, parseTemperature, unitsWritten } from './units/parse';
 export {
   type Figure,
   formatArea,
@@ -68,6 +68,8 @@ export { patchOf, type StrewnAsked, type StrewnLook, WETNESSES } from './quantit
 export { lookWords, strewnWords } from './quantity/strewnWords';
 export { type MixAsked, type MixTold, SHARES_OF, type ShareOf } from './quantity/mix';
 export { mixWords } from './quantity/mixWords';
+export type { CuttingAsked, CuttingTold } from './quantity/cutting';
+export { cuttingWords } from './quantity/cuttingWords';
 export type { ToldQuantity, TwoUnits } from './quantity/told';
 export { asFrit, putGlass, type ReckonedGlass } from './piece/putGlass';
 export { isLaid, RELEASE_KINDS, type ReleaseKind } from './release/coat';

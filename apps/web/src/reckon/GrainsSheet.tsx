@@ -1,5 +1,5 @@
 /** Grains on an area: what to weigh, how it will look, drawn to scale, so that a slip of ten shows before anything is weighed. */
-import { type StrewnAsked, type Units, footprintArea, formatMass, formatStrewn, putGlass, strewnWords, text, WETNESSES } from '@torvin/core';
+import { type StrewnAsked, type Units, footprintArea, footprintWords, formatMass, formatStrewn, putGlass, strewnWords, text, WETNESSES } from '@torvin/core';
 import type { Answered } from '@torvin/core/engine';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
@@ -57,7 +57,7 @@ function putsGrains({ glass }: ReckonedOf, { outline, grain_m }: StrewnAsked, { 
         into,
       });
     },
-    begins: { name: 'Strewn panel', footprint: outline },
+    begins: { name: `Strewn, ${footprintWords(outline, units.length)}`, footprint: outline, dammed: false },
   };
 }
 

@@ -1,5 +1,5 @@
 /** How much glass: cavities by size, by water or by a model; in sheets, billets, jars and scrap; how far an amount goes. */
-import { type HowMuch, type Units, densityUnit, formatLength, howMuchWords, lined, text } from '@torvin/core';
+import { type HowMuch, type Units, formatDensity, formatLength, howMuchWords, lined, text } from '@torvin/core';
 import type { Answered } from '@torvin/core/engine';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
@@ -11,7 +11,7 @@ import { Words } from '@/ui/Words';
 import { glassOf, stockOf } from './glassOf';
 import { HollowDrawing } from './HollowDrawing';
 import { HollowFields } from './HollowFields';
-import { CAVITIES_AT_MOST, ENDS_M, WAYS, cavitiesIn, fieldOfCavity, readHowMuch } from './howMuchEntry';
+import { CAVITIES_AT_MOST, ENDS_M, WAX_kg_m3, WAYS, cavitiesIn, fieldOfCavity, readHowMuch } from './howMuchEntry';
 import { OfGlass } from './OfGlass';
 import { PutOrKeep } from './PutOrKeep';
 import { putsGlass } from './putHollow';
@@ -31,7 +31,7 @@ const MORE_OF: Record<(typeof WAYS)[number], (at: string, density: string) => As
   ],
   model: (at, density) => [
     { field: `${at}model`, label: 'it weighs' },
-    { field: `${at}density`, label: `its ${density}`, hint: 'empty: wax' },
+    { field: `${at}density`, label: 'its density', hint: `empty: wax, ${density}` },
   ],
 };
 
@@ -57,7 +57,10 @@ function CavityFields({ sheet, index, of, where }: { sheet: Sheet; index: number
         testID={`reckon-${at}by`}
       />
       {by === 'size' && <HollowFields sheet={sheet} of={at} more={[{ field: `${at}liner`, label: 'liner', hint: 'empty: none' }]} where={where} />}
-      <FieldRow sheet={sheet} fields={[...MORE_OF[by](at, densityUnit(units).name), { field: `${at}count`, label: 'how many', hint: 'empty: one' }]} />
+      <FieldRow
+        sheet={sheet}
+        fields={[...MORE_OF[by](at, text(formatDensity(WAX_kg_m3, units))), { field: `${at}count`, label: 'how many', hint: 'empty: one' }]}
+      />
     </View>
   );
 }

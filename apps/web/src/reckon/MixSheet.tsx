@@ -1,18 +1,5 @@
 /** Mixes as a bench weighs them: by shares, as coats, as plaster round a model, as scrap by grades. */
-import {
-  type MixAsked,
-  type MixTold,
-  SHARES_OF,
-  type Units,
-  footprintArea,
-  formatLength,
-  formatMass,
-  formatStrewn,
-  massIn,
-  mixWords,
-  putGlass,
-  text,
-} from '@torvin/core';
+import { type MixAsked, type MixTold, SHARES_OF, type Units, footprintArea, formatLength, formatMass, massIn, mixWords, putGlass, text } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
@@ -22,7 +9,7 @@ import { Choice } from '@/ui/Choice';
 import { Tick } from '@/ui/Tick';
 import { type ReckonedOf, glassOf } from './glassOf';
 import { HollowFields } from './HollowFields';
-import { GRADES, MIXES, USUAL, additivesIn, canAdd, fieldOfMix, partsIn, readMix } from './mixEntry';
+import { GRADES, MIXES, USUAL, additivesIn, canAdd, coatText, fieldOfMix, partsIn, readMix } from './mixEntry';
 import { OfGlass } from './OfGlass';
 import { PutOrKeep, type Puts } from './PutOrKeep';
 import type { SheetProps } from './sheets';
@@ -32,6 +19,7 @@ import { useReckoned } from './useReckoned';
 
 const MIX_TITLES = { shares: 'shares', coats: 'coats', plaster: 'plaster', crush: 'scrap' } as const;
 const OF_TITLES = { whole: 'the whole', glass: 'the glass', solution: 'a solution' } as const;
+
 const stepField = ({ mass }: Units): AskedField => ({
   field: 'step',
   label: 'scale step',
@@ -39,8 +27,6 @@ const stepField = ({ mass }: Units): AskedField => ({
 });
 /** In the studio's unit; an ounce scale shows hundredths. */
 const scaleStep = (mass: Units['mass']): string => (mass === 'g' ? text(formatMass(USUAL.step_kg, mass)) : `${massIn(USUAL.step_kg, mass).toFixed(3)} oz`);
-const coatHint = (units: Units): string =>
-  `empty: ${units.mass === 'g' ? `${text(formatMass(USUAL.coat_kg_m2, 'g'))}/m²` : text(formatStrewn(USUAL.coat_kg_m2, units))}`;
 
 function SharesFields({ sheet }: { sheet: Sheet }) {
   const units = useUnits();
@@ -168,7 +154,7 @@ export function MixSheet({ typed, set, shelves, where, onPut }: SheetProps) {
             sheet={sheet}
             fields={[
               { field: 'coats', label: 'coats', hint: `empty: ${USUAL.coats}` },
-              { field: 'coat', label: 'each takes', hint: coatHint(units) },
+              { field: 'coat', label: 'each takes', hint: `empty: ${coatText(units)}` },
               { field: 'water', label: 'water to 1', hint: `empty: ${USUAL.water}` },
               stepField(units),
             ]}

@@ -28,7 +28,7 @@ export interface Puts {
     how: { /** Another one each time it is asked for. */ newId(): string; into: ReckonedGlass['into']; /** Its outline is what it is. */ isBegun: boolean },
   ): Outcome<Edited>;
   /** A piece that is begun with it: what it is called, and its outline; none where it has no outline of its own. */
-  begins: { name: string; footprint: Footprint } | null;
+  begins: { name: string; footprint: Footprint; dammed: boolean } | null;
 }
 
 export interface PutOrKeepProps {
@@ -64,8 +64,8 @@ export function PutOrKeep({ kind, typed, told, stale, puts, where, onPut }: PutO
     keep(id);
     onPut();
   };
-  const begin = (make: Puts, { name, footprint }: NonNullable<Puts['begins']>): void => {
-    const empty: PieceDoc = { schemaVersion: 3, footprint, dammed: true, typed: {}, journey: [{ kind: 'lay', id: FIRST_LAID_ID, side: 'above', layers: [] }] };
+  const begin = (make: Puts, { name, footprint, dammed }: NonNullable<Puts['begins']>): void => {
+    const empty: PieceDoc = { schemaVersion: 3, footprint, dammed, typed: {}, journey: [{ kind: 'lay', id: FIRST_LAID_ID, side: 'above', layers: [] }] };
     const edited = make.into(empty, { newId: uuid, into: { stepId: FIRST_LAID_ID, instead: true }, isBegun: false });
     if (!edited.ok) return setProblem(edited.problem.message);
     const id = uuid();

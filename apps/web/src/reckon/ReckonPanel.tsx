@@ -29,7 +29,7 @@ function OpenReckon() {
   const units = useUnits();
   const wide = isWide(useLayout());
   const { data: shelves } = useShelves();
-  const { sheet: open, typed } = useReckonState();
+  const { sheet: open, typed } = useReckonState(units);
   const where = useWhere();
   const inside = useRef<View & HTMLElement>(null);
   useWayOut(inside, closeShared);

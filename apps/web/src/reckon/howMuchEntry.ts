@@ -1,5 +1,5 @@
 /** 'How much glass' as it is typed: cavities one after the other, and what counts for all of them. */
-import { type Cavity, type HowMuch, type Stock, type Units, densityUnit } from '@torvin/core';
+import type { Cavity, HowMuch, Stock, Units } from '@torvin/core';
 import { readHollow, spreadSizes } from './hollowEntry';
 import { type Read, type Typed, readTyped } from './typed';
 
@@ -12,6 +12,7 @@ const COUNT = { least: 1, most: 500, whole: true } as const;
 export const ENDS_M = 0.003;
 /** Of the wax that models are made of, kg/m³. */
 export const WAX_kg_m3 = 930;
+const MODEL_kg_m3 = { least: 200, most: 12000 };
 
 export const cavitiesIn = (typed: Typed): number => Math.min(Math.max(Number(typed.cavities ?? 1) || 1, 1), CAVITIES_AT_MOST);
 
@@ -36,9 +37,7 @@ export function readHowMuch(typed: Typed, units: Units, of: { density_kg_m3: num
         }
         case 'model': {
           const model_kg = read.mass(`${at}model`, 'model', MASS);
-          const one = densityUnit(units).kg_m3;
-          const range = { least: Number((200 / one).toPrecision(2)), most: Number((12000 / one).toPrecision(2)) };
-          const density_kg_m3 = (read.maybe(`${at}density`, () => read.number(`${at}density`, 'density of the model', range)) ?? WAX_kg_m3 / one) * one;
+          const density_kg_m3 = read.maybe(`${at}density`, () => read.density(`${at}density`, 'density of the model', MODEL_kg_m3)) ?? WAX_kg_m3;
           return { by: 'model', count, model_kg, density_kg_m3 };
         }
       }

@@ -1,7 +1,7 @@
 /** A mix as it is typed: by shares, as coats, as plaster round a model, or as scrap by grades. */
-import { type MixAsked, SHARES_OF, type Units, footprintArea, parseStrewn } from '@torvin/core';
+import { type MixAsked, SHARES_OF, type Units, footprintArea, formatMass, formatStrewn, parseStrewn, text } from '@torvin/core';
 import { OUTLINES, readHollow, readOutline, spreadSizes } from './hollowEntry';
-import { type Read, type Reader, type Typed, readTyped } from './typed';
+import { type Read, type Reader, type Typed, coatUnit, hasUnit, readTyped } from './typed';
 
 export const MIXES = ['shares', 'coats', 'plaster', 'crush'] as const;
 export const GRADES = ['coarse', 'medium', 'fine', 'powder'] as const;
@@ -40,12 +40,27 @@ function readShares(read: Reader, typed: Typed, step_kg: number): MixAsked {
   return { kind: 'shares', total_kg: read.mass('total', 'total', MASS), parts, additives, step_kg };
 }
 
+const COAT_kg_m2 = { least: 0.001, most: 5 };
+
+function coatOf(read: Reader, units: Units): number {
+  const words = read.words('coat');
+  const coat = parseStrewn(hasUnit(words) ? words : `${words} ${coatUnit(units)}`, 'perArea', units, 'coat');
+  const taken = coat.ok && 'perArea_kg_m2' in coat.value ? coat.value.perArea_kg_m2 : Number.NaN;
+  if (taken >= COAT_kg_m2.least && taken <= COAT_kg_m2.most) return taken;
+  read.wrong(
+    'coat',
+    `Write what a wet coat takes on an area, for example ${coatText(units)}; it must be from ${coatText(units, COAT_kg_m2.least)} to ${coatText(units, COAT_kg_m2.most)}.`,
+  );
+  return Number.NaN;
+}
+
+/** A coat, the usual one where no other is told, as it would be typed. */
+export const coatText = (units: Units, kg_m2: number = USUAL.coat_kg_m2): string =>
+  units.mass === 'g' ? `${text(formatMass(kg_m2, 'g'))}/m²` : text(formatStrewn(kg_m2, units));
+
 function readCoats(read: Reader, typed: Typed, units: Units, step_kg: number): MixAsked {
   const area_m2 = footprintArea(readOutline(read, '', units));
-  const words = read.words('coat');
-  const coat = words === '' ? null : parseStrewn(words, 'perArea', units, 'coat');
-  if (coat && !(coat.ok && 'perArea_kg_m2' in coat.value)) read.wrong('coat', 'Write what a wet coat takes on an area, for example 120 g/m2 or 4 oz/m2.');
-  const perCoat_kg_m2 = coat?.ok && 'perArea_kg_m2' in coat.value ? coat.value.perArea_kg_m2 : USUAL.coat_kg_m2;
+  const perCoat_kg_m2 = read.maybe('coat', () => coatOf(read, units)) ?? USUAL.coat_kg_m2;
   const coats = read.maybe('coats', () => read.number('coats', 'number of coats', { least: 1, most: 100, whole: true })) ?? USUAL.coats;
   const waterToPowder = read.maybe('water', () => read.number('water', 'water to one of powder', { least: 0.05, most: 50 })) ?? USUAL.water;
   return { kind: 'coats', area_m2, perCoat_kg_m2, coats, waterToPowder, ...(typed.byMass === 'yes' ? {} : { bulk_kg_m3: USUAL.bulk_kg_m3 }), step_kg };

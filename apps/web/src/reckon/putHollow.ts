@@ -1,5 +1,6 @@
 /** Glass in a hollow, as it goes into a piece: the outline and dam of the hollow, and how deep it comes to lie. */
-import { type Footprint, type Hollow, type Units, formatLength, formatMass, asFrit, putGlass, text } from '@torvin/core';
+import { type Footprint, type Hollow, type Units, footprintWords, formatLength, formatMass, asFrit, putGlass, text } from '@torvin/core';
+import { capital } from '@/ui/capital';
 import type { ReckonedOf } from './glassOf';
 import type { Puts } from './PutOrKeep';
 
@@ -39,9 +40,11 @@ export function putsGlass({ glass }: ReckonedOf, mass_kg: number, inside: InHoll
     into(doc, { newId, into, isBegun }) {
       return putGlass(doc, {
         ...{ layersOn: asFrit({ id: newId(), glassId: glass.id, name: 'Fill' }, inside?.mass_kg ?? mass_kg), into },
-        ...(inside && !isBegun ? { holder: { footprint: outlineOf(inside.left), deepest_m: inside.deepest_m } } : {}),
+        ...(inside && !isBegun ? { holder: { footprint: outlineOf(inside.left), dammed: true, deepest_m: inside.deepest_m } } : {}),
       });
     },
-    begins: inside ? { name: `Reckoned, ${mass}`, footprint: outlineOf(inside.left) } : null,
+    begins: inside
+      ? { name: `${capital(footprintWords(outlineOf(inside.left), units.length))}, ${mass}`, footprint: outlineOf(inside.left), dammed: true }
+      : null,
   };
 }

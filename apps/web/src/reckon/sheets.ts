@@ -2,6 +2,7 @@
 import type { QuantityName } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import type { ComponentType } from 'react';
+import { CuttingSheet } from './CuttingSheet';
 import { FillSheet } from './FillSheet';
 import { GrainsSheet } from './GrainsSheet';
 import { HowMuchSheet } from './HowMuchSheet';
@@ -24,4 +25,5 @@ export const SHEETS: Record<QuantityName, { title: string; Sheet: ComponentType<
   fill: { title: 'how far it fills', Sheet: FillSheet },
   grains: { title: 'grains on an area', Sheet: GrainsSheet },
   mixes: { title: 'mixes', Sheet: MixSheet },
+  cutting: { title: 'cutting', Sheet: CuttingSheet },
 };

@@ -1,5 +1,6 @@
 import { METRIC, type Units } from '@torvin/core';
 import { HOLLOWS, SIZES, readCorners, readHollow } from './hollowEntry';
+import { inUnits } from './state';
 import { inOtherUnit, readTyped, sizesApart, withUnits } from './typed';
 
 const INCHES: Units = { temperature: 'F', length: 'in', mass: 'oz' };
@@ -68,4 +69,17 @@ test('what is kept names its units, and what is typed is shown in the other one'
   expect(inOtherUnit('mass', '16', INCHES)).toBe('454 g');
   expect(inOtherUnit('mass', 'much', INCHES)).toBeUndefined();
   expect(inOtherUnit('count', '2', METRIC)).toBeUndefined();
+});
+
+test('a studio that comes to other units meets what was typed as it was meant', () => {
+  const typed = { howMuch: { 'c0.width': '80', 'c0.density': '0.93', 'c0.count': '2' }, mixes: { coat: '120', total: '250' } };
+  const moved = inUnits({ sheet: 'howMuch', typed, units: METRIC }, INCHES);
+  expect(moved).toEqual({
+    ...{ sheet: 'howMuch', units: INCHES },
+    typed: { howMuch: { 'c0.width': '80 mm', 'c0.density': '0.93 g/cm³', 'c0.count': '2' }, mixes: { coat: '120 g/m²', total: '250 g' } },
+  });
+  expect(inUnits(moved, INCHES)).toBe(moved);
+  // Degrees are typed nowhere here.
+  const warmer = { ...METRIC, temperature: 'F' as const };
+  expect(inUnits({ sheet: 'howMuch', typed, units: METRIC }, warmer).typed).toBe(typed);
 });

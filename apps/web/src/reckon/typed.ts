@@ -4,11 +4,16 @@ import {
   type Outcome,
   type QuantityName,
   type Units,
+  densityUnit,
+  formatDensity,
   formatLength,
   formatMass,
   otherUnits,
+  parseDensity,
   parseLength,
   parseMass,
+  refused,
+  strewnUnit,
   text,
   unitsWritten,
 } from '@torvin/core';
@@ -22,25 +27,44 @@ interface Range {
 }
 
 /** Of every field of every sheet by its name, without what it belongs to: 'c0.width' is a width. What is not named is a number or a choice. */
-const KINDS: Record<string, 'length' | 'mass' | undefined> = {
+type FieldKind = 'length' | 'mass' | 'density' | 'coat';
+const KINDS: Record<string, FieldKind | undefined> = {
+  ...{ density: 'density', coat: 'coat' },
   ...{ width: 'length', length: 'length', depth: 'length', diameter: 'length', inner: 'length', rim: 'length', floor: 'length' },
   ...{ hole: 'length', film: 'length', grain: 'length', grains: 'mass' },
   ...{ total: 'mass', step: 'mass', wall: 'length', scrap: 'mass', wanted: 'mass' },
+  ...{ sheetWidth: 'length', sheetLength: 'length', stripWide: 'length', kerf: 'length', gap: 'length', thick: 'length', border: 'length' },
+  ...{ capThick: 'length', over: 'length', slab: 'length', stop: 'length', paper: 'length', fillWide: 'length', fillLong: 'length' },
   ...{ liner: 'length', to: 'length', strip: 'length', ends: 'length', corners: 'length', stands: 'length', back: 'length' },
   ...{ poured: 'mass', drunk: 'mass', model: 'mass', stays: 'mass', have: 'mass', mass: 'mass', lastMass: 'mass' },
 };
 
-export const kindOfField = (field: string): 'length' | 'mass' | undefined => KINDS[field.slice(field.lastIndexOf('.') + 1)];
+const kindOfField = (field: string): FieldKind | undefined => KINDS[field.slice(field.lastIndexOf('.') + 1)];
 
 const TIMES = /\s*[x×*]\s*/i;
 /** A sign between sizes is no unit. */
-const hasUnit = (words: string): boolean => /[a-z"'″′]/i.test(words.split(TIMES).join(' '));
+export const hasUnit = (words: string): boolean => /[a-z"'″′]/i.test(words.split(TIMES).join(' '));
+
+/** What a coat takes is told on a square metre, or as grains are where a studio weighs in ounces. */
+export const coatUnit = (units: Units): string => (units.mass === 'g' ? 'g/m²' : strewnUnit(units).name);
+
+/** What a bare number in a field is in. */
+function unitOfKind(kind: FieldKind, units: Units): string {
+  switch (kind) {
+    case 'density':
+      return densityUnit(units).name;
+    case 'coat':
+      return coatUnit(units);
+    default:
+      return units[kind];
+  }
+}
 
 /** With the units that bare numbers were meant in, so that it means the same wherever it is read again. */
 export function withUnits(typed: Typed, units: Units): Typed {
   const written = Object.entries(typed).map(([field, words]): [string, string] => {
     const kind = kindOfField(field);
-    return [field, kind === undefined || words.trim() === '' || hasUnit(words) ? words : `${words.trim()} ${units[kind]}`];
+    return [field, kind === undefined || words.trim() === '' || hasUnit(words) ? words : `${words.trim()} ${unitOfKind(kind, units)}`];
   });
   return Object.fromEntries(written);
 }
@@ -48,7 +72,7 @@ export function withUnits(typed: Typed, units: Units): Typed {
 /** The same in the other unit, to stand under what is typed; nothing where it cannot be read. */
 export function inOtherUnit(field: string, words: string, units: Units): string | undefined {
   const kind = kindOfField(field);
-  if (kind === undefined || words.trim() === '') return undefined;
+  if ((kind !== 'length' && kind !== 'mass') || words.trim() === '') return undefined;
   if (kind === 'length') {
     const read = parseLength(words, units.length);
     return read.ok ? text(formatLength(read.value, otherUnits(unitsWritten(words, units)).length)) : undefined;
@@ -61,6 +85,7 @@ export interface Reader {
   /** NaN where it is missing or wrong. */
   length(field: string, name: string, range: Range): number;
   mass(field: string, name: string, range: Range): number;
+  density(field: string, name: string, range: Range): number;
   number(field: string, name: string, range: Range & { whole?: true }): number;
   /** Left out where it is empty. */
   maybe<T>(field: string, read: () => T): T | undefined;
@@ -96,6 +121,13 @@ export function readTyped<T>(typed: Typed, units: Units, take: (read: Reader) =>
   const value = take({
     length: (field, name, { least, most }) => read(field, name, (typed_) => lengthWithin(typed_, capital(name), least, most, units.length)),
     mass: (field, name, { least, most }) => read(field, name, (typed_) => massWithin(typed_, capital(name), least, most, units.mass)),
+    density: (field, name, { least, most }) =>
+      read(field, name, (typed_) => {
+        const density = parseDensity(typed_, units);
+        if (!density.ok || (density.value >= least && density.value <= most)) return density;
+        const [low, high] = [least, most].map((one) => text(formatDensity(one, units)));
+        return refused('out-of-range', field, `${capital(name)} must be from ${low} to ${high}.`);
+      }),
     number: (field, name, { whole, ...range }) =>
       read(field, name, (typed_) => numberWithin(typed_.replace(/\s*%$/, ''), capital(name), range, whole ? 'whole' : 'any')),
     maybe: (field, one) => (words(field) === '' ? undefined : one()),

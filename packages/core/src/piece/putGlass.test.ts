@@ -22,7 +22,7 @@ const put = (of: PieceDocument, more: object = {}, mass_kg = 1) =>
   putGlass(of, { layersOn: asFrit({ id: 'new', glassId: 'clear' }, mass_kg), into: { stepId: 'lay', instead: true }, ...more });
 
 test('all of the mass lies on the outline that it was reckoned for, in place of what was laid there or on it', () => {
-  const { doc: after } = valueOf(put(doc({ journey: [...doc().journey, cast] }), { holder: { footprint: ring, deepest_m: 0.02 } }));
+  const { doc: after } = valueOf(put(doc({ journey: [...doc().journey, cast] }), { holder: { footprint: ring, dammed: true, deepest_m: 0.02 } }));
   expect(after).toMatchObject({ footprint: ring, dammed: true, typed: {} });
   const [layer, ...others] = laidLayers(after);
   expect(others).toEqual([]);

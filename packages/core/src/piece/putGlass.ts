@@ -9,7 +9,7 @@ export interface ReckonedGlass {
   /** What is laid, the lowest first, on the outline that it comes to lie on; ids are the caller's. */
   layersOn(outline: Footprint): LaidLayer[];
   /** Of what holds it; the piece keeps its own where left out. */
-  holder?: { footprint: Footprint; /** How deep the glass comes to lie where it is deepest, m. */ deepest_m: number };
+  holder?: { footprint: Footprint; dammed: boolean; /** How deep the glass comes to lie where it is deepest, m. */ deepest_m: number };
   /** Into a step that lays, in place of what is laid there or on it; or as a step of its own at a place in the journey. */
   into: { stepId: string; instead: boolean } | { place: number; newStepId: string };
 }
@@ -36,7 +36,7 @@ export function putGlass(doc: PieceDocument, { layersOn, holder, into }: Reckone
   if (strewn.some((one) => one < WORTH_kg_m2.least || one > WORTH_kg_m2.most))
     return refused('out-of-range', 'mass_kg', 'So much glass does not go on the outline of this piece: check the mass, or the outline.');
   const outlined: PieceDocument = holder
-    ? { ...doc, footprint, dammed: true, typed: {}, journey: doc.journey.map((step) => deepened(step, holder.deepest_m)) }
+    ? { ...doc, footprint, dammed: holder.dammed, typed: {}, journey: doc.journey.map((step) => deepened(step, holder.deepest_m)) }
     : doc;
   return named(laidInto(outlined, layers, into));
 }

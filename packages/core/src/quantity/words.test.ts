@@ -2,6 +2,8 @@
 import { TYPICAL_FAMILIES } from '../glass/families';
 import { valueOf } from '../problem';
 import { METRIC, type Units } from '../units/convert';
+import { type CuttingAsked, cutting } from './cutting';
+import { cuttingWords } from './cuttingWords';
 import { type Filling, filling } from './filling';
 import { fillingWords } from './fillingWords';
 import type { Hollow } from './hollow';
@@ -145,4 +147,32 @@ test('a mix: each part as the scale shows it, and what the scale cannot show', (
   expect(all(said({ kind: 'coats', area_m2: 0.25, perCoat_kg_m2: 0.12, coats: 5, waterToPowder: 5, step_kg: 0.001 }))).toMatch(
     /= 150 g wet; water : powder 5 : 1 by mass/,
   );
+});
+
+test('a cut list: each piece with its number, spares and sides, and a sum that closes', () => {
+  const said = (asked: CuttingAsked, units = METRIC) => cuttingWords(asked, valueOf(cutting(asked)), units);
+  const panel = said({
+    ...{ kind: 'woven', strip_m: 0.015, gap_m: 0.001, across: 9, along: 13, thickness_m: 0.003, border_m: 0.02, spare: 0.1 },
+    cap: { thickness_m: 0.002, overhang_m: 0.003 },
+  });
+  expect(panel.figures[0]).toEqual({ label: 'finished size', value: { figure: '183 × 247', unit: 'mm' }, other: { figure: '7.2 × 9.72', unit: 'in' } });
+  expect(panel.rows?.map(({ name, value, note }) => `${value.figure} ${name}: ${note}`)).toEqual([
+    '9 + 1 strip up the panel: 15 × 207 mm, 3 mm thick',
+    '13 + 2 strip across it: 15 × 143 mm, 3 mm thick',
+    '4 + 1 border, long way: 20 × 247 mm, 3 mm thick',
+    '4 + 1 border, between: 20 × 143 mm, 3 mm thick',
+    '1 + 1 cap: 189 × 253 mm, 2 mm thick',
+  ]);
+  expect(panel.sum).toEqual(['9 × 15 mm + 8 × 1 mm + 2 × 20 mm = 183 mm', '13 × 15 mm + 12 × 1 mm + 2 × 20 mm = 247 mm']);
+  const sheet = { width_m: 0.5, length_m: 0.4, thickness_m: 0.003 };
+  const strips = said({ kind: 'strips', sheet, strip_m: 0.01, kerf_m: 0.002, count: 100 });
+  expect(strips.sum).toEqual(['41 × 10 mm = 410 mm; + kerf 82 mm; + left over 8 mm = 500 mm']);
+  expect(strips.words[0]).toBe('That takes 3 sheets.');
+  expect(said({ kind: 'onEdge', width_m: 0.1, length_m: 0.3, strip_m: 0.012, thickness_m: 0.003, high: 2 }).words[0]).toMatch(/1 mm of the width stay free/);
+  const ring = said(
+    { kind: 'liner', hollow: { kind: 'straight', outline: { shape: 'ring', diameter_m: 0.22, inner_m: 0.14 }, depth_m: 0.03 }, thickness_m: 0.003 },
+    INCHES,
+  );
+  expect([...(ring.rows ?? []).map(({ note }) => note), ...ring.sum, ...ring.words].join(' ')).not.toMatch(/\d\s*mm/);
+  expect(said({ kind: 'cap', outline: { shape: 'disc', diameter_m: 0.2 }, overhang_m: 0.004 }).short).toBe('1 × disc, 208 mm across');
 });

@@ -11,11 +11,12 @@ import {
   type TemperatureUnit,
   type Units,
   celsiusFrom,
+  densityUnit,
   kelvinFrom,
   otherTemperature,
   strewnUnit,
 } from './convert';
-import { formatMass, formatRate, formatStrewn, formatTemperature, text as text_ } from './format';
+import { formatDensity, formatMass, formatRate, formatStrewn, formatTemperature, text as text_ } from './format';
 
 const VULGAR: Record<string, string> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' };
 
@@ -192,6 +193,23 @@ const AREA_UNITS: Record<string, number> = { mm: 1e-6, cm: 1e-4, dm: 1e-2, m: 1,
 /** '0.3 g/cm2', '7 oz per sq ft', '1.4 g/in²'. */
 const PER_AREA = new RegExp(String.raw`^(${NUMBER})\s*([a-z]+)\s*(?:/|per)\s*(sq\.?|square)?\s*(mm|cm|dm|m|in|inch|inches|ft|foot|feet)\s*(?:2|²|\^2)?$`);
 const AREA_NAMES: Record<string, string> = { inch: 'in', inches: 'in', foot: 'ft', feet: 'ft' };
+
+const VOLUME_UNITS: Record<string, number> = {
+  ...{ mm: 1e-9, cm: 1e-6, dm: 1e-3, m: 1, ml: 1e-6, l: 1e-3, litre: 1e-3, liter: 1e-3 },
+  ...{ in: METRES_PER_INCH ** 3, inch: METRES_PER_INCH ** 3, ft: (12 * METRES_PER_INCH) ** 3, foot: (12 * METRES_PER_INCH) ** 3 },
+};
+/** '0.93 g/cm3', '0.54 oz per cu in', '930 g/l'. */
+const PER_VOLUME = new RegExp(String.raw`^(${NUMBER})\s*([a-z]+)\s*(?:/|per)\s*(?:cu\.?|cubic)?\s*([a-z]+)\s*(?:3|³|\^3)?$`);
+
+/** Density in kg/m³; a bare number is in what goes with the studio's units. */
+export function parseDensity(text: string, units: Pick<Units, 'length' | 'mass'>, path = '', decimal: Decimal = 'auto'): Outcome<number> {
+  const clean = ungrouped(tidy(text), decimal);
+  if (new RegExp(`^(?:${NUMBER})$`).test(clean)) return found(readNumber(clean) * densityUnit(units).kg_m3);
+  const [, number, mass, volume] = PER_VOLUME.exec(clean) ?? [];
+  const [of, on] = [MASS_UNITS[mass ?? ''], VOLUME_UNITS[volume ?? '']];
+  if (number && of !== undefined && on !== undefined) return found((readNumber(number) * of) / on);
+  return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a density; write for example ${text_(formatDensity(930, units))} or 930 g/l.`);
+}
 
 /** What lies strewn on an area, as it is weighed: the whole of it in kg, or kg/m²; whichever was written. */
 export type Strewn = { mass_kg: number } | { perArea_kg_m2: number };

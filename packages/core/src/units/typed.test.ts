@@ -1,6 +1,17 @@
 /** Some hundreds of quantities as people type them: every way to write a number with every spelling of a unit. */
 import { METRIC, type Units } from './convert';
-import { parseDifference, parseDuration, parseExpansion, parseLength, parseMass, parseRate, parseStrewn, parseTemperature, unitsWritten } from './parse';
+import {
+  parseDensity,
+  parseDifference,
+  parseDuration,
+  parseExpansion,
+  parseLength,
+  parseMass,
+  parseRate,
+  parseStrewn,
+  parseTemperature,
+  unitsWritten,
+} from './parse';
 
 const NUMBERS: [string, number][] = [
   ['1', 1],
@@ -177,6 +188,25 @@ describe('temperatures and rates', () => {
 });
 
 const INCHES: Units = { temperature: 'F', length: 'in', mass: 'oz' };
+
+describe('a density', () => {
+  test.each([
+    ['0.93', METRIC, 930],
+    ['0,93 g/cm3', INCHES, 930],
+    ['930 g/l', METRIC, 930],
+    ['930 kg/m³', INCHES, 930],
+    ['1 oz per cu in', METRIC, 0.028349523125 / 0.0254 ** 3],
+    ['1', INCHES, 0.028349523125 / 0.0254 ** 3],
+    ['58 lb/ft^3', METRIC, (58 * 16 * 0.028349523125) / 0.3048 ** 3],
+  ] as const)("'%s' is %s kg/m³", (typed, units, kg_m3) => {
+    const outcome = parseDensity(typed, units);
+    expect(outcome.ok && outcome.value / kg_m3).toBeCloseTo(1, 9);
+  });
+
+  test.each(['heavy', '5 g/stone', '5 stones/cm3', ''])("'%s' is refused in the studio's units", (typed) => {
+    expect(parseDensity(typed, INCHES)).toMatchObject({ ok: false, problem: { message: expect.stringMatching(/oz\/in³ or 930 g\/l/) } });
+  });
+});
 
 describe('what is strewn on', () => {
   const OUNCE_ON_A_FOOT = 0.028349523125 / 0.3048 ** 2;
