@@ -50,7 +50,7 @@ function CavityFields({ sheet, index, of, where }: { sheet: Sheet; index: number
     <View style={{ gap: space.small }}>
       {of > 1 && <Words bold>{`Cavity ${index + 1}`}</Words>}
       <Choice
-        label="Its cavity is told"
+        label="How the cavity is told"
         value={by}
         options={WAYS.map((value) => ({ value, title: WAY_TITLES[value] }))}
         onChange={(next) => sheet.set({ [`${at}by`]: next })}

@@ -1,12 +1,12 @@
 /** A cut list, in words: each piece with its number and sides, what is left over, and in which order it is cut. */
-import type { Units } from '../units/convert';
+import { METRES_PER_INCH, type Units } from '../units/convert';
 import { type Figure, formatLength, formatStock, text } from '../units/format';
 import type { CutPiece, CuttingAsked, CuttingTold } from './cutting';
 import { type ToldQuantity, inTwo } from './told';
 
-/** To the tenth of a millimetre, or the hundredth of an inch: what a stop is set to. */
+/** To the tenth of a millimetre, or the thousandth of an inch: what a stop is set to. */
 function cutTo(metres: number, { length }: Units): Figure {
-  if (length === 'in') return formatLength(metres, length);
+  if (length === 'in') return { figure: String(Number((metres / METRES_PER_INCH).toFixed(3))), unit: 'in' };
   return { figure: String(Number((metres * 1e3).toFixed(1))), unit: 'mm' };
 }
 

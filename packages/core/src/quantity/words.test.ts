@@ -155,7 +155,7 @@ test('a cut list: each piece with its number, spares and sides, and a sum that c
     ...{ kind: 'woven', strip_m: 0.015, gap_m: 0.001, across: 9, along: 13, thickness_m: 0.003, border_m: 0.02, spare: 0.1 },
     cap: { thickness_m: 0.002, overhang_m: 0.003 },
   });
-  expect(panel.figures[0]).toEqual({ label: 'finished size', value: { figure: '183 × 247', unit: 'mm' }, other: { figure: '7.2 × 9.72', unit: 'in' } });
+  expect(panel.figures[0]).toEqual({ label: 'finished size', value: { figure: '183 × 247', unit: 'mm' }, other: { figure: '7.205 × 9.724', unit: 'in' } });
   expect(panel.rows?.map(({ name, value, note }) => `${value.figure} ${name}: ${note}`)).toEqual([
     '9 + 1 strip up the panel: 15 × 207 mm, 3 mm thick',
     '13 + 2 strip across it: 15 × 143 mm, 3 mm thick',
