@@ -8,7 +8,8 @@ const SHEET_M = [0.002, 0.003, 0.004, 0.006];
 const SHEETS: Glass['forms'] = ['sheet', 'cap', 'pieces'];
 const ALL_FORMS: Glass['forms'] = ['sheet', 'cap', 'pieces', 'rod', 'stringer', 'frit', 'powder'];
 
-const AS_BOUGHT = { sheetWidth_m: 0.44, sheetLength_m: 0.5, billetWidth_m: 0.06, billetLength_m: 0.12, billetDepth_m: 0.02, jar_kg: 0.5, scrap_kg: 1.4 };
+/** How the demo buys its clear glass; what another studio buys and has lying there is for it to say. */
+export const AS_BOUGHT = { sheetWidth_m: 0.44, sheetLength_m: 0.5, billetWidth_m: 0.06, billetLength_m: 0.12, billetDepth_m: 0.02, jar_kg: 0.5, scrap_kg: 1.4 };
 
 type DemoGlass = [id: string, familyId: string, name: string, colour: string, more?: Partial<Glass>];
 

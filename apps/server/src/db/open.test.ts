@@ -53,6 +53,12 @@ describe('the database file', () => {
     const { db, close } = openDatabase(temporaryFolder(), MIGRATIONS);
     seedOwn(db);
     seedOwn(db);
+    // What a studio buys and has lying there nobody knows but itself.
+    expect(
+      allShelves(db)
+        .glasses.flatMap((glass) => Object.keys(glass))
+        .filter((key) => /^(sheet|billet)[A-Z]|^(jar|scrap)_kg$/.test(key)),
+    ).toEqual([]);
     const shelves = allShelves(db);
     expect(shelves.kilns).toMatchObject([{ name: 'My kiln', source: TYPICAL_SOURCE }]);
     expect(shelves.glasses.every(({ source }) => source === TYPICAL_SOURCE)).toBe(true);

@@ -14,7 +14,7 @@ import {
   TYPICAL_FAMILIES,
   firingsOf,
 } from '@torvin/core';
-import { KIND_LIST, NO_LESSON, type Schedule, type Step, TYPICAL_SOURCE } from '@torvin/schema';
+import { type Glass, KIND_LIST, NO_LESSON, type Schedule, type Step, TYPICAL_SOURCE } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { recordFiring } from '../store/firings';
 import { createPiece } from '../store/pieces';
@@ -24,6 +24,7 @@ import { addRecord, allShelves } from '../store/records';
 import { saveStudio } from '../store/studio';
 import {
   DEMO_CONTROLLERS,
+  AS_BOUGHT,
   DEMO_GLASSES,
   DEMO_KILNS,
   DEMO_PIECES,
@@ -47,10 +48,12 @@ export function seedOwn(db: Database): void {
   const at = Date.now();
   // How large it is inside is for the studio to say.
   const { insideWidth_m: _wide, insideLength_m: _long, insideHeight_m: _high, ...kiln } = DEMO_KILNS[0];
+  // And so is what it buys and has lying there.
+  const glass = Object.fromEntries(Object.entries(DEMO_GLASSES[0]).filter(([key]) => !(key in AS_BOUGHT))) as Glass;
   writing(db, (tx) => {
     for (const family of TYPICAL_FAMILIES) {
       addRecord(tx, 'families', { ...family, version: 1 }, at);
-      addRecord(tx, 'glasses', { ...DEMO_GLASSES[0], ...typical, id: `clear-${family.id}`, familyId: family.id }, at);
+      addRecord(tx, 'glasses', { ...glass, ...typical, id: `clear-${family.id}`, familyId: family.id }, at);
     }
     addRecord(tx, 'kilns', { ...kiln, ...typical, id: 'my-kiln', name: 'My kiln' }, at);
     addRecord(tx, 'controllers', { ...typical, id: 'my-controller', name: 'My controller', unit: 'C', fullSpeedCode: 4000, mostSegments: 8 }, at);
