@@ -9,7 +9,8 @@ import { dayAndClock } from '@/ui/clock';
 import { SHEETS } from './sheets';
 
 export function KeptReckonings({ onTake }: { onTake(reckoning: Reckoning): void }) {
-  const kept = useReckonings();
+  // A newer version may have kept some of a sheet that this one does not have.
+  const kept = useReckonings().filter(({ kind }) => kind in SHEETS);
   if (kept.length === 0) return null;
   return (
     <View style={{ paddingTop: space.large }} testID="reckon-kept">
