@@ -57,7 +57,7 @@ export type { FitVerdict, PairFit } from './fit/fit';
 export { fitReckoning, fitSentence, pairWords } from './fit/words';
 export { type CoatingFinding, coatingFindings } from './fit/coating';
 export { QUANTITY_NAMES, type QuantityName } from './quantity/names';
-export { type Hollow, lined, surfaceAt, volumeOf } from './quantity/hollow';
+export { fromAbove, type Hollow, lined, surfaceAt, volumeOf } from './quantity/hollow';
 export type { Brick, LaidCold, Stack } from './quantity/cold';
 export type { Cavity, HowMuch } from './quantity/howMuch';
 export type { Filler, Filling } from './quantity/filling';

@@ -1,5 +1,5 @@
 /** Glass in a hollow, as it goes into a piece: the outline and dam of the hollow, and how deep it comes to lie. */
-import { type Footprint, type Hollow, type Units, footprintWords, formatLength, formatMass, asFrit, putGlass, text } from '@torvin/core';
+import { type Hollow, type Units, asFrit, footprintWords, formatLength, formatMass, fromAbove, putGlass, text } from '@torvin/core';
 import { capital } from '@/ui/capital';
 import type { ReckonedOf } from './glassOf';
 import type { Puts } from './PutOrKeep';
@@ -9,19 +9,6 @@ export interface InHollow {
   left: Hollow;
   mass_kg: number;
   deepest_m: number;
-}
-
-/** Seen from above. */
-function outlineOf(hollow: Hollow): Footprint {
-  switch (hollow.kind) {
-    case 'straight':
-      return hollow.outline;
-    case 'vTrough':
-    case 'roundTrough':
-      return { shape: 'rectangle', width_m: hollow.width_m, length_m: hollow.length_m };
-    default:
-      return { shape: 'disc', diameter_m: hollow.rim_m };
-  }
 }
 
 /** inside: of one hollow; null of several or of what was told by water or by a model, where the piece keeps its outline. */
@@ -40,11 +27,11 @@ export function putsGlass({ glass }: ReckonedOf, mass_kg: number, inside: InHoll
     into(doc, { newId, into, isBegun }) {
       return putGlass(doc, {
         ...{ layersOn: asFrit({ id: newId(), glassId: glass.id, name: 'Fill' }, inside?.mass_kg ?? mass_kg), into },
-        ...(inside && !isBegun ? { holder: { footprint: outlineOf(inside.left), dammed: true, deepest_m: inside.deepest_m } } : {}),
+        ...(inside && !isBegun ? { holder: { footprint: fromAbove(inside.left), dammed: true, deepest_m: inside.deepest_m } } : {}),
       });
     },
     begins: inside
-      ? { name: `${capital(footprintWords(outlineOf(inside.left), units.length))}, ${mass}`, footprint: outlineOf(inside.left), dammed: true }
+      ? { name: `${capital(footprintWords(fromAbove(inside.left), units.length))}, ${mass}`, footprint: fromAbove(inside.left), dammed: true }
       : null,
   };
 }

@@ -69,6 +69,19 @@ export function heldTo(hollow: Hollow, z_m: number): number {
   }
 }
 
+/** Its rim seen from above. */
+export function fromAbove(hollow: Hollow): Footprint {
+  switch (hollow.kind) {
+    case 'straight':
+      return hollow.outline;
+    case 'vTrough':
+    case 'roundTrough':
+      return { shape: 'rectangle', width_m: hollow.width_m, length_m: hollow.length_m };
+    default:
+      return { shape: 'disc', diameter_m: hollow.rim_m };
+  }
+}
+
 /** To its rim, m³. */
 export const volumeOf = (hollow: Hollow): number => heldTo(hollow, hollow.depth_m);
 

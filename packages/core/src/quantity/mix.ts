@@ -4,7 +4,7 @@
  */
 import { type Footprint, footprintArea, insetBy } from '../body/footprint';
 import { type Outcome, found, refused } from '../problem';
-import { type Hollow, volumeOf } from './hollow';
+import { type Hollow, fromAbove, volumeOf } from './hollow';
 import { WATER_kg_m3 } from './howMuch';
 
 /** What a share of an additive is a share of: of all that is mixed, of the glass, or of a liquid that is added to the glass. */
@@ -100,22 +100,9 @@ function coats({ area_m2, perCoat_kg_m2, coats: count, waterToPowder, bulk_kg_m3
   };
 }
 
-/** Seen from above. */
-function outlineOf(model: Hollow): Footprint {
-  switch (model.kind) {
-    case 'straight':
-      return model.outline;
-    case 'vTrough':
-    case 'roundTrough':
-      return { shape: 'rectangle', width_m: model.width_m, length_m: model.length_m };
-    default:
-      return { shape: 'disc', diameter_m: model.rim_m };
-  }
-}
-
 /** A ring's flask is a disc: its core is poured too. */
 function flaskRound(model: Hollow, wall_m: number): Footprint {
-  const outline = outlineOf(model);
+  const outline = fromAbove(model);
   return insetBy(outline.shape === 'ring' ? { shape: 'disc', diameter_m: outline.diameter_m } : outline, -wall_m);
 }
 
