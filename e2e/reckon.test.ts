@@ -180,6 +180,12 @@ describe('on a phone', () => {
     const text = await answer(/finished size 183 × 247 mm/);
     expect(taps).toBeLessThanOrEqual(TAPS_AT_MOST);
     expect(text).toMatch(/deep 8 mm/);
+    // A square one has two lines that read alike, and nothing stays of the lines before.
+    await me.type('reckon-along', '9');
+    await answer(/finished size 183 × 183 mm/);
+    expect(await me.text('reckon-sum')).toBe('9 × 15 mm + 8 × 1 mm + 2 × 20 mm = 183 mm 9 × 15 mm + 8 × 1 mm + 2 × 20 mm = 183 mm');
+    await me.type('reckon-along', '13');
+    await answer(/finished size 183 × 247 mm/);
     expect(text).toMatch(/9 × 15 mm \+ 8 × 1 mm \+ 2 × 20 mm = 183 mm/);
     expect(text).toMatch(/strip up the panel 15 × 207 mm, 3 mm thick 9 \+ 1/);
     await me.press('reckon-put');
@@ -234,6 +240,28 @@ describe('on a phone', () => {
     expect(await me.text('figure-depth')).toMatch(/20 ?mm/);
     expect(me.troubles).toEqual([]);
   });
+});
+
+test('every sheet is sound as it opens, in inches and ounces too, light and dark', async () => {
+  for (const [theme, lengthUnit, massUnit] of [
+    ['light', 'mm', 'g'],
+    ['dark', 'in', 'oz'],
+  ] as const) {
+    const settings = { temperatureUnit: 'C', lengthUnit, massUnit, theme: 'system', csv: 'comma' };
+    await fetch(`${studio.address}/api/studio`, { method: 'PUT', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(settings) });
+    me = await Visitor.open(here.browser, PHONE, theme);
+    await me.page.goto(`${studio.address}/bench`);
+    await me.press('open-reckon');
+    await me.find('reckon-scroll');
+    for (const tab of await me.page.$$eval('[role="tab"]', (tabs) => tabs.map((node) => node.getAttribute('data-testid') ?? ''))) {
+      await me.press(tab);
+      await me.expectSound(`${tab}, ${theme}`);
+      if (massUnit === 'oz') expect(await me.text('reckon-scroll')).not.toMatch(/empty: [\d.]+ ?(mm|g)\b/);
+    }
+    await me.leave();
+  }
+  const settings = { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system', csv: 'comma' };
+  await fetch(`${studio.address}/api/studio`, { method: 'PUT', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(settings) });
 });
 
 test('beside the pages, by the keyboard, and no text over another', async () => {

@@ -23,6 +23,7 @@ export { parseDensity, parseDifference, parseDuration, parseLength, parseMass, p
 export {
   type Figure,
   formatArea,
+  formatCoat,
   formatDensity,
   formatDifference,
   formatDuration,

@@ -60,6 +60,20 @@ describe('a piece as typed', () => {
     expect(read.glassId).toBe('clear');
   });
 
+  test('a ring needs its diameter and a smaller hole, and comes back as it was typed; what an older version left has no hole', () => {
+    const ring = entry({ shape: 'ring', diameter: '22 cm', inner: '14 cm' });
+    expect(issues(ring)).toEqual({});
+    expect(outlineOf(ring, 'mm')).toEqual({ shape: 'ring', diameter_m: 0.22, inner_m: 0.14 });
+    const read = PIECE_ENTRY_SCHEMAS.mm.parse(ring);
+    expect(entryOf({ name: read.name, doc: { ...doc, footprint: read.footprint, typed: read.typed } }, 'mm')).toMatchObject({
+      ...{ shape: 'ring', diameter: '22 cm', inner: '14 cm' },
+    });
+    expect(issues(entry({ shape: 'ring', diameter: '22 cm', inner: '22 cm' })).inner).toMatch(/smaller than the ring/);
+    expect(outlineOf(entry({ shape: 'ring', diameter: '22 cm', inner: '24 cm' }), 'mm')).toBeNull();
+    const { inner: _none, ...older } = entry();
+    expect(issues(older as PieceEntry)).toEqual({});
+  });
+
   test('a disc needs its diameter and nothing else; an oval both its sides', () => {
     expect(issues(entry({ shape: 'disc', diameter: '300', width: 'nonsense' }))).toEqual({});
     expect(issues(entry({ shape: 'disc', diameter: '' }))).toHaveProperty('diameter');

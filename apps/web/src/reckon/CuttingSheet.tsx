@@ -8,18 +8,15 @@ import { CUTS, CUT_USUAL, type CutKind, cutIn, fieldOfCutting, readCutting } fro
 import { type ReckonedOf, glassOf, stockOf } from './glassOf';
 import { HollowFields } from './HollowFields';
 import { OfGlass } from './OfGlass';
-import { PutOrKeep, type Puts } from './PutOrKeep';
+import { Outcome } from './Outcome';
+import type { Puts } from './PutOrKeep';
 import type { SheetProps } from './sheets';
 import { type AskedField, FieldRow, NamedChips } from './TypedField';
-import { StillMissing, ToldAnswer } from './ToldAnswer';
 import { useReckoned } from './useReckoned';
 
 const CUT_TITLES: Record<CutKind, string> = {
   ...{ strips: 'strips', onEdge: 'on edge', woven: 'woven panel', segments: 'segments', cap: 'larger cap', liner: 'liner' },
 };
-/** Those that are of no glass. */
-const OF_PAPER: readonly CutKind[] = ['liner'];
-
 function fieldsOf(kind: CutKind, units: Units, sheet: { width_m: number; length_m: number } | undefined): AskedField[] {
   const long = (metres: number): string => `empty: ${text(formatLength(metres, units.length))}`;
   const thick: AskedField = { field: 'thick', label: 'glass thick', hint: `empty: ${text(formatStock(CUT_USUAL.thick_m, units.length))}` };
@@ -119,7 +116,7 @@ function putsCut({ glass }: ReckonedOf, asked: CuttingAsked, told: CuttingTold, 
 
 export function CuttingSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   const units = useUnits();
-  const of = glassOf(shelves, typed.glass);
+  const of = glassOf(shelves, typed.glass, where);
   const stock = stockOf(of?.glass ?? null);
   const kind = cutIn(typed);
   const read = readCutting(typed, units, stock);
@@ -140,20 +137,17 @@ export function CuttingSheet({ typed, set, shelves, where, onPut }: SheetProps) 
       {kind === 'cap' && <HollowFields sheet={sheet} asks="outline" more={fieldsOf(kind, units, stock.sheet)} where={where} />}
       {kind === 'liner' && <HollowFields sheet={sheet} more={fieldsOf(kind, units, stock.sheet)} where={where} />}
       {kind !== 'cap' && kind !== 'liner' && <FieldRow sheet={sheet} fields={fieldsOf(kind, units, stock.sheet)} />}
-      {!OF_PAPER.includes(kind) && <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />}
-      <StillMissing missing={read.missing} />
-      {told && <ToldAnswer told={told} stale={stale} />}
-      {told && (
-        <PutOrKeep
-          kind="cutting"
-          typed={{ ...typed, glass: of.id }}
-          told={told.short}
-          stale={stale}
-          puts={putsCut(of, pair.asked, pair.value, units)}
-          where={where}
-          onPut={onPut}
-        />
-      )}
+      {kind !== 'liner' && <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />}
+      <Outcome
+        kind="cutting"
+        typed={{ ...typed, glass: of.id }}
+        missing={read.missing}
+        told={told}
+        stale={stale}
+        puts={pair && putsCut(of, pair.asked, pair.value, units)}
+        where={where}
+        onPut={onPut}
+      />
     </View>
   );
 }

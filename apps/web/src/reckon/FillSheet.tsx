@@ -11,11 +11,11 @@ import { type ReckonedOf, glassOf } from './glassOf';
 import { HollowDrawing } from './HollowDrawing';
 import { HollowFields } from './HollowFields';
 import { OfGlass } from './OfGlass';
-import { PutOrKeep, type Puts } from './PutOrKeep';
+import { Outcome } from './Outcome';
+import type { Puts } from './PutOrKeep';
 import { putsGlass } from './putHollow';
 import type { SheetProps } from './sheets';
 import { type AskedField, FieldRow } from './TypedField';
-import { StillMissing, ToldAnswer } from './ToldAnswer';
 import { useReckoned } from './useReckoned';
 
 const FILLER_TITLES = { mass: 'a mass', segments: 'segments', grains: 'grains' } as const;
@@ -42,7 +42,7 @@ const putsFilled = (of: ReckonedOf, left: Hollow, { mass_kg, level_m }: { mass_k
 
 export function FillSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   const units = useUnits();
-  const of = glassOf(shelves, typed.glass ?? where?.piece.doc.journey.flatMap((step) => (step.kind === 'lay' ? step.layers : []))[0]?.glassId);
+  const of = glassOf(shelves, typed.glass, where);
   const read = of ? readFill(typed, units, of.constants) : null;
   const { pair, stale, problem } = useReckoned('fill', read?.value ?? null);
   if (!of || !read) return null;
@@ -68,29 +68,24 @@ export function FillSheet({ typed, set, shelves, where, onPut }: SheetProps) {
         <Tick on={typed.loose === 'yes'} title="poured in as grains" onPress={() => set({ loose: typed.loose === 'yes' ? '' : 'yes' })} testID="reckon-loose" />
       )}
       <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />
-      <StillMissing missing={read.missing} />
-      {told && (
-        <ToldAnswer told={told} stale={stale}>
-          {left && (
-            <HollowDrawing
-              filled={{ hollow: pair.asked.hollow, left, level_m: pair.value.level_m ?? left.depth_m, cold: null, brick: undefined }}
-              colour={of.colour}
-              unit={units.length}
-            />
-          )}
-        </ToldAnswer>
-      )}
-      {told && left && (
-        <PutOrKeep
-          kind="fill"
-          typed={{ ...typed, glass: of.id }}
-          told={told.short}
-          stale={stale}
-          puts={putsFilled(of, left, pair.value, units)}
-          where={where}
-          onPut={onPut}
-        />
-      )}
+      <Outcome
+        kind="fill"
+        typed={{ ...typed, glass: of.id }}
+        missing={read.missing}
+        told={told}
+        stale={stale}
+        puts={pair && left && putsFilled(of, left, pair.value, units)}
+        where={where}
+        onPut={onPut}
+      >
+        {pair && left && (
+          <HollowDrawing
+            filled={{ hollow: pair.asked.hollow, left, level_m: pair.value.level_m ?? left.depth_m, cold: null, brick: undefined }}
+            colour={of.colour}
+            unit={units.length}
+          />
+        )}
+      </Outcome>
       <Fold title="How hot, and last time" about="does a heap run level; a rim that stayed back" testID="reckon-further">
         {() => (
           <>

@@ -10,13 +10,13 @@ import { glassOf, type ReckonedOf } from './glassOf';
 import { GRAIN_HEATS, GRAIN_NAMES, type GrainHeat, type GrainName, fieldOfGrains, grainIn, readGrains } from './grainsEntry';
 import { HollowFields } from './HollowFields';
 import { OfGlass } from './OfGlass';
+import { Outcome } from './Outcome';
 import { PatchDrawing } from './PatchDrawing';
-import { PutOrKeep, type Puts } from './PutOrKeep';
+import type { Puts } from './PutOrKeep';
 import type { SheetProps } from './sheets';
 import { type AskedField, FieldRow, NamedChips } from './TypedField';
 import { useNextWork } from './useNextWork';
 import { useReckoned } from './useReckoned';
-import { StillMissing, ToldAnswer } from './ToldAnswer';
 
 const GRAIN_TITLES: Record<GrainName, string> = { powder: 'powder', fine: 'fine', medium: 'medium', coarse: 'coarse' };
 const HEAT_TITLES: Record<GrainHeat, string> = { own: 'its firing', lace: 'lace', wafer: 'wafer', tack: 'tack fuse', fullFuse: 'full fuse', cold: 'not fired' };
@@ -63,7 +63,7 @@ function putsGrains({ glass }: ReckonedOf, { outline, grain_m }: StrewnAsked, { 
 
 export function GrainsSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   const units = useUnits();
-  const of = glassOf(shelves, typed.glass ?? where?.piece.doc.journey.flatMap((step) => (step.kind === 'lay' ? step.layers : []))[0]?.glassId);
+  const of = glassOf(shelves, typed.glass, where);
   const next = useNextWork(where);
   const heats = GRAIN_HEATS.filter((one) => one !== 'own' || next !== null);
   const heat = heats.find((one) => one === typed.heat) ?? heats[0];
@@ -93,27 +93,24 @@ export function GrainsSheet({ typed, set, shelves, where, onPut }: SheetProps) {
         testID="reckon-heat"
       />
       <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />
-      <StillMissing missing={read.missing} />
-      {told && (
-        <ToldAnswer told={told} stale={stale}>
+      <Outcome
+        kind="grains"
+        typed={{ ...typed, glass: of.id }}
+        missing={read.missing}
+        told={told}
+        stale={stale}
+        puts={pair && putsGrains(of, pair.asked, pair.value, units)}
+        where={where}
+        onPut={onPut}
+      >
+        {pair && (
           <View testID="reckon-drawing">
             <MeasuredWidth height={144}>
               {(width) => <PatchDrawing look={pair.value.look} colour={of.colour} width={width} unit={units.length} />}
             </MeasuredWidth>
           </View>
-        </ToldAnswer>
-      )}
-      {told && (
-        <PutOrKeep
-          kind="grains"
-          typed={{ ...typed, glass: of.id }}
-          told={told.short}
-          stale={stale}
-          puts={putsGrains(of, pair.asked, pair.value, units)}
-          where={where}
-          onPut={onPut}
-        />
-      )}
+        )}
+      </Outcome>
       <Fold title="Holes, stencil, coats, grain" about="what stays free, several coats, powder that cracks" testID="reckon-further">
         {() => (
           <>

@@ -13,11 +13,10 @@ import { HollowDrawing } from './HollowDrawing';
 import { HollowFields } from './HollowFields';
 import { CAVITIES_AT_MOST, ENDS_M, WAX_kg_m3, WAYS, cavitiesIn, fieldOfCavity, readHowMuch } from './howMuchEntry';
 import { OfGlass } from './OfGlass';
-import { PutOrKeep } from './PutOrKeep';
+import { Outcome } from './Outcome';
 import { putsGlass } from './putHollow';
 import type { SheetProps } from './sheets';
 import { type AskedField, FieldRow, type Sheet } from './TypedField';
-import { StillMissing, ToldAnswer } from './ToldAnswer';
 import { useReckoned } from './useReckoned';
 import type { Where } from './useWhere';
 
@@ -77,7 +76,7 @@ function onlyHollow({ cavities: [only, ...others], have_kg, stays_kg = 0 }: HowM
 
 export function HowMuchSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   const units = useUnits();
-  const of = glassOf(shelves, typed.glass ?? where?.piece.doc.journey.flatMap((step) => (step.kind === 'lay' ? step.layers : []))[0]?.glassId);
+  const of = glassOf(shelves, typed.glass, where);
   const stock = stockOf(of?.glass ?? null);
   const read = readHowMuch(typed, units, { density_kg_m3: of?.constants.density_kg_m3 ?? 2500, stock });
   const { pair, stale, problem } = useReckoned('howMuch', read.value);
@@ -99,23 +98,18 @@ export function HowMuchSheet({ typed, set, shelves, where, onPut }: SheetProps) 
         {count > 1 && <Action kind="plain" title="Last one away" testID="reckon-fewer" onPress={() => set({ cavities: String(count - 1) })} />}
       </View>
       <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />
-      <StillMissing missing={read.missing} />
-      {told && (
-        <ToldAnswer told={told} stale={stale}>
-          {drawn && <HollowDrawing filled={{ ...drawn, brick: stock.billet }} colour={of.colour} unit={units.length} />}
-        </ToldAnswer>
-      )}
-      {told && (
-        <PutOrKeep
-          kind="howMuch"
-          typed={{ ...typed, glass: of.id }}
-          told={told.short}
-          stale={stale}
-          puts={putsGlass(of, pair.value.volume_m3 * of.constants.density_kg_m3, drawn?.inside ?? null, units)}
-          where={where}
-          onPut={onPut}
-        />
-      )}
+      <Outcome
+        kind="howMuch"
+        typed={{ ...typed, glass: of.id }}
+        missing={read.missing}
+        told={told}
+        stale={stale}
+        puts={pair && putsGlass(of, pair.value.volume_m3 * of.constants.density_kg_m3, drawn?.inside ?? null, units)}
+        where={where}
+        onPut={onPut}
+      >
+        {drawn && <HollowDrawing filled={{ ...drawn, brick: stock.billet }} colour={of.colour} unit={units.length} />}
+      </Outcome>
       <Fold title="What there is, what stays, a stack" about="how far an amount goes; pot, grid or rim; strips for a trough" testID="reckon-further">
         {() => <FieldRow sheet={sheet} fields={furtherOf(units)} />}
       </Fold>

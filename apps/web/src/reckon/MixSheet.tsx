@@ -9,24 +9,21 @@ import { Choice } from '@/ui/Choice';
 import { Tick } from '@/ui/Tick';
 import { type ReckonedOf, glassOf } from './glassOf';
 import { HollowFields } from './HollowFields';
-import { GRADES, MIXES, USUAL, additivesIn, canAdd, coatText, fieldOfMix, partsIn, readMix } from './mixEntry';
+import { GRADES, MIXES, USUAL, additivesIn, canAdd, coatText, usualStep, fieldOfMix, partsIn, readMix } from './mixEntry';
 import { OfGlass } from './OfGlass';
-import { PutOrKeep, type Puts } from './PutOrKeep';
+import { Outcome } from './Outcome';
+import type { Puts } from './PutOrKeep';
 import type { SheetProps } from './sheets';
 import { type AskedField, FieldRow, NamedChips, type Sheet } from './TypedField';
-import { StillMissing, ToldAnswer } from './ToldAnswer';
 import { useReckoned } from './useReckoned';
 
 const MIX_TITLES = { shares: 'shares', coats: 'coats', plaster: 'plaster', crush: 'scrap' } as const;
 const OF_TITLES = { whole: 'the whole', glass: 'the glass', solution: 'a solution' } as const;
 
-const stepField = ({ mass }: Units): AskedField => ({
-  field: 'step',
-  label: 'scale step',
-  hint: `empty: ${mass === 'g' ? '' : 'about '}${scaleStep(mass)}`,
+const stepField = (units: Units): AskedField => ({
+  ...{ field: 'step', label: 'scale step' },
+  hint: `empty: ${Number(massIn(usualStep(units), units.mass).toPrecision(3))} ${units.mass}`,
 });
-/** In the studio's unit; an ounce scale shows hundredths. */
-const scaleStep = (mass: Units['mass']): string => (mass === 'g' ? text(formatMass(USUAL.step_kg, mass)) : `${massIn(USUAL.step_kg, mass).toFixed(3)} oz`);
 
 function SharesFields({ sheet }: { sheet: Sheet }) {
   const units = useUnits();
@@ -128,7 +125,7 @@ function putsMix({ glass }: ReckonedOf, asked: MixAsked, { weighed }: MixTold, s
 
 export function MixSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   const units = useUnits();
-  const of = glassOf(shelves, typed.glass);
+  const of = glassOf(shelves, typed.glass, where);
   const read = readMix(typed, units);
   const { pair, stale, problem } = useReckoned('mixes', read.value);
   if (!of) return null;
@@ -178,19 +175,16 @@ export function MixSheet({ typed, set, shelves, where, onPut }: SheetProps) {
         </>
       )}
       {kind === 'shares' && <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />}
-      <StillMissing missing={read.missing} />
-      {told && <ToldAnswer told={told} stale={stale} />}
-      {told && (
-        <PutOrKeep
-          kind="mixes"
-          typed={{ ...typed, glass: of.id }}
-          told={told.short}
-          stale={stale}
-          puts={putsMix(of, pair.asked, pair.value, shelves, units)}
-          where={where}
-          onPut={onPut}
-        />
-      )}
+      <Outcome
+        kind="mixes"
+        typed={{ ...typed, glass: of.id }}
+        missing={read.missing}
+        told={told}
+        stale={stale}
+        puts={pair && putsMix(of, pair.asked, pair.value, shelves, units)}
+        where={where}
+        onPut={onPut}
+      />
     </View>
   );
 }

@@ -53,7 +53,9 @@ export function PutOrKeep({ kind, typed, told, stale, puts, where, onPut }: PutO
   const [instead, setInstead] = useState(true);
   const [problem, setProblem] = useState<string | null>(null);
   const [kept, setKept] = useState<string | null>(null);
+  // What was kept by hand already is not kept twice.
   const keep = (pieceId: string | null): void => {
+    if (kept === told) return;
     outbox.put('keepReckoning', { id: uuid(), kind, typed: withUnits(typed, units), told: told.slice(0, 300), pieceId, keptAt: Date.now() });
   };
   const putInto = ({ piece: { id, name, doc, version }, into, isBegun }: Where, make: Puts): void => {

@@ -9,7 +9,7 @@ import { TARGET, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Reading } from '@/ui/Reading';
 import { Words } from '@/ui/Words';
-import { RECKON, closeShared, useShared } from '@/ui/shared';
+import { closeShared } from '@/ui/shared';
 import { useWayOut } from '@/ui/useWayOut';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { KeptReckonings } from './KeptReckonings';
@@ -21,10 +21,8 @@ const WIDE_PX = 440;
 /** So much of the page stays in sight above it. */
 const ABOVE_PX = 72;
 
-/** While it is shut, nothing of it is there. */
-export const ReckonPanel = () => (useShared() === RECKON ? <OpenReckon /> : null);
-
-function OpenReckon() {
+/** It is there while it is open. */
+export function ReckonPanel() {
   const { colours } = useTheme();
   const units = useUnits();
   const wide = isWide(useLayout());

@@ -63,21 +63,22 @@ export function ToldAnswer({ told, stale, children }: { told: ToldQuantity; stal
         </View>
       )}
       <View testID="reckon-sum">
-        {told.sum.map((line) => (
-          <Words key={line} size="label" tone="muted">
+        {/* Two lines may read alike, as the two sides of a square panel do. */}
+        {told.sum.map((line, i) => (
+          <Words key={i} size="label" tone="muted">
             {line}
           </Words>
         ))}
       </View>
       {children}
-      {told.cautions.map((words) => (
-        <Notice key={words} tone="care">
+      {told.cautions.map((words, i) => (
+        <Notice key={i} tone="care">
           {words}
         </Notice>
       ))}
       <View style={{ gap: space.hair }} testID="reckon-words">
-        {told.words.map((words) => (
-          <Words key={words}>{words}</Words>
+        {told.words.map((words, i) => (
+          <Words key={i}>{words}</Words>
         ))}
       </View>
     </View>

@@ -1,6 +1,7 @@
 /** Of which glass it is: of one on the shelf, or of a family where the shelf has none yet. */
-import type { GlassConstants, Stock } from '@torvin/core';
+import { type GlassConstants, type Stock, laidLayers } from '@torvin/core';
 import type { Family, Glass, Shelves } from '@torvin/schema';
+import type { Where } from './useWhere';
 
 export interface ReckonedOf {
   id: string;
@@ -17,8 +18,9 @@ function constantsOf({ id: _id, name: _name, source: _source, version: _version,
   return constants;
 }
 
-/** wanted: an id, or what is no glass any more; then the first of the shelf, else of the families. */
-export function glassOf({ glasses, families, archived }: Shelves, wanted: string | undefined): ReckonedOf | null {
+/** chosen: an id, or what is no glass any more; without one that of the piece which is open, else the first of the shelf, else of the families. */
+export function glassOf({ glasses, families, archived }: Shelves, chosen: string | undefined, where: Where | null): ReckonedOf | null {
+  const wanted = chosen ?? (where ? laidLayers(where.piece.doc)[0]?.glassId : undefined);
   const here = glasses.filter(({ id }) => !archived.includes(id));
   const glass = glasses.find(({ id }) => id === wanted) ?? (families.some(({ id }) => id === wanted) ? undefined : here[0]);
   const family = families.find(({ id }) => id === (glass?.familyId ?? wanted)) ?? (glass ? undefined : families[0]);

@@ -55,9 +55,9 @@ export function spreadSizes(typed: Typed, of: string, forms: Forms = HOLLOWS): T
   return apart ? { ...typed, ...Object.fromEntries(apart.map((one, i) => [`${of}${sizes[i].field}`, one])) } : typed;
 }
 
-/** A length as it would be typed, with no digit lost that anybody measures. */
+/** A length as it would be typed in the studio's own unit, with no digit lost that anybody measures. */
 const exactly = (metres: number, { length }: Units): string =>
-  length === 'in' ? `${Number((metres / METRES_PER_INCH).toFixed(3))} in` : `${Number((metres * 1e3).toFixed(2))} mm`;
+  String(Number(length === 'in' ? (metres / METRES_PER_INCH).toFixed(3) : (metres * 1e3).toFixed(2)));
 
 /** The outline of a piece, as what is typed of a hollow with straight walls. */
 export function typedOutline(outline: Footprint, of: string, units: Units): Typed {

@@ -1,5 +1,5 @@
 /** A mix as it is typed: by shares, as coats, as plaster round a model, or as scrap by grades. */
-import { type MixAsked, SHARES_OF, type Units, footprintArea, formatMass, formatStrewn, parseStrewn, text } from '@torvin/core';
+import { type MixAsked, SHARES_OF, type Units, footprintArea, formatCoat, massFrom, parseStrewn, text } from '@torvin/core';
 import { OUTLINES, readHollow, readOutline, spreadSizes } from './hollowEntry';
 import { type Read, type Reader, type Typed, coatUnit, hasUnit, readTyped } from './typed';
 
@@ -8,7 +8,10 @@ export const GRADES = ['coarse', 'medium', 'fine', 'powder'] as const;
 const PARTS_AT_MOST = 8;
 
 /** What is taken where it is left empty. */
-export const USUAL = { step_kg: 0.001, coat_kg_m2: 0.12, coats: 5, water: 5, bulk_kg_m3: 700, wall_m: 0.02 } as const;
+export const USUAL = { coat_kg_m2: 0.12, coats: 5, water: 5, bulk_kg_m3: 700, wall_m: 0.02 } as const;
+
+/** A gram, or a twentieth of an ounce. */
+export const usualStep = ({ mass }: Units): number => massFrom(mass === 'g' ? 1 : 0.05, mass);
 
 export const partsIn = (typed: Typed): number => Math.min(Math.max(Number(typed.parts ?? 2) || 2, 1), PARTS_AT_MOST);
 export const additivesIn = (typed: Typed): number => Math.min(Math.max(Number(typed.additives ?? 0) || 0, 0), PARTS_AT_MOST);
@@ -55,8 +58,7 @@ function coatOf(read: Reader, units: Units): number {
 }
 
 /** A coat, the usual one where no other is told, as it would be typed. */
-export const coatText = (units: Units, kg_m2: number = USUAL.coat_kg_m2): string =>
-  units.mass === 'g' ? `${text(formatMass(kg_m2, 'g'))}/m²` : text(formatStrewn(kg_m2, units));
+export const coatText = (units: Units, kg_m2: number = USUAL.coat_kg_m2): string => text(formatCoat(kg_m2, units));
 
 function readCoats(read: Reader, typed: Typed, units: Units, step_kg: number): MixAsked {
   const area_m2 = footprintArea(readOutline(read, '', units));
@@ -95,7 +97,7 @@ export function readMix(typed: Typed, units: Units): Read<MixAsked> {
   const kind = MIXES.find((one) => one === typed.mix) ?? MIXES[0];
   const spread = kind === 'coats' ? spreadSizes(typed, '', OUTLINES) : kind === 'plaster' ? spreadSizes(typed, '') : typed;
   return readTyped(spread, units, (read) => {
-    const step_kg = read.maybe('step', () => read.mass('step', 'step of the scale', { least: 1e-6, most: 0.1 })) ?? USUAL.step_kg;
+    const step_kg = read.maybe('step', () => read.mass('step', 'step of the scale', { least: 1e-6, most: 0.1 })) ?? usualStep(units);
     switch (kind) {
       case 'shares':
         return readShares(read, typed, step_kg);

@@ -1,5 +1,5 @@
 import { METRIC, type Units } from '@torvin/core';
-import { HOLLOWS, SIZES, readCorners, readHollow } from './hollowEntry';
+import { HOLLOWS, SIZES, readCorners, readHollow, readOutline, typedOutline } from './hollowEntry';
 import { inUnits } from './state';
 import { inOtherUnit, readTyped, sizesApart, withUnits } from './typed';
 
@@ -37,6 +37,34 @@ test('sizes that are right by themselves and not together are refused at the fie
 
 test('a half round is as deep as half its width where nothing else is told', () => {
   expect(hollow({ form: 'roundTrough', width: '60', length: '200' }).value).toMatchObject({ depth_m: 0.03 });
+});
+
+test('the sizes of a piece are typed in the unit of the studio, and read back as they are', () => {
+  for (const outline of [
+    { shape: 'rectangle', width_m: 0.2413, length_m: 0.1524 },
+    { shape: 'oval', width_m: 0.2, length_m: 0.3 },
+    { shape: 'disc', diameter_m: 0.38 },
+    { shape: 'ring', diameter_m: 0.214, inner_m: 0.146 },
+  ] as const)
+    for (const units of [METRIC, INCHES]) {
+      const typed = typedOutline(outline, '', units);
+      const read = readTyped(typed, units, (one) => readOutline(one, '', units)).value;
+      expect(Object.keys(read ?? {})).toEqual(Object.keys(outline));
+      Object.entries(outline).forEach(([key, value]) => {
+        const got = (read as unknown as Record<string, unknown>)[key];
+        if (typeof value === 'number') expect(Math.abs(Number(got) - value)).toBeLessThan(2e-5);
+        else expect(got).toBe(value);
+      });
+    }
+  const corners = {
+    shape: 'polygon',
+    corners_m: [
+      [0, 0],
+      [0.2, 0],
+      [0, 0.12],
+    ],
+  } as const;
+  expect(readTyped(typedOutline(corners, '', METRIC), METRIC, (one) => readOutline(one, '', METRIC)).value).toEqual(corners);
 });
 
 test('corners take a unit for all of them', () => {

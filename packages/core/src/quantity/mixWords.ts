@@ -1,7 +1,7 @@
 /** A mix, in words: what to weigh of each, in the scale's own steps, and what that is off by. */
 import { footprintWords } from '../body/footprintWords';
-import type { Units } from '../units/convert';
-import { type Figure, formatArea, formatLength, formatMass, formatVolume, text } from '../units/format';
+import { type Units, massFrom, massIn } from '../units/convert';
+import { type Figure, formatArea, formatCoat, formatLength, formatMass, formatVolume, text } from '../units/format';
 import { footprintArea } from '../body/footprint';
 import { volumeOf } from './hollow';
 import type { MixAsked, MixTold } from './mix';
@@ -11,17 +11,17 @@ import { type ToldQuantity, inTwo } from './told';
 const OFF_FROM = 0.02;
 const percent = (share: number): string => `${Number((share * 100).toPrecision(share < 0.1 ? 2 : 3))} %`;
 
-/** Grams to the steps of the scale: a scale that shows tenths is read in tenths. */
-function onScale(kg: number, step_kg: number, units: Units): Figure {
-  if (units.mass === 'oz') return formatMass(kg, units.mass);
-  const digits = Math.max(0, -Math.floor(Math.log10(step_kg * 1e3) + 1e-9));
-  return { figure: (kg * 1e3).toFixed(digits), unit: 'g' };
+/** As a scale of such steps shows it: one that steps by tenths is read in tenths. */
+function onScale(kg: number, step_kg: number, { mass }: Units): Figure {
+  const digits = Math.max(0, -Math.floor(Math.log10(massIn(step_kg, mass)) + 1e-9));
+  return { figure: massIn(kg, mass).toFixed(digits), unit: mass };
 }
 
-/** Steps that scales have: ones, twos and fives. */
-function finerStep(kg: number): number {
-  const decade = 10 ** Math.floor(Math.log10(kg) + 1e-9);
-  return ([5, 2, 1].find((digit) => digit * decade <= kg * (1 + 1e-9)) ?? 1) * decade;
+/** Steps that scales have: ones, twos and fives of the studio's unit. */
+function finerStep(kg: number, { mass }: Units): number {
+  const value = massIn(kg, mass);
+  const decade = 10 ** Math.floor(Math.log10(value) + 1e-9);
+  return massFrom(([5, 2, 1].find((digit) => digit * decade <= value * (1 + 1e-9)) ?? 1) * decade, mass);
 }
 
 /** What cannot be weighed as it should, and the scale that could. */
@@ -32,7 +32,7 @@ function offWords(step_kg: number, weighed: MixTold['weighed'], units: Units): s
   const step = text(onScale(step_kg, step_kg, units));
   const is = worst.exact_kg < step_kg / 2 ? `${worst.name} is less than it can show` : `${worst.name} is off by ${percent(by(worst))}`;
   // Half a step is the most that rounding does.
-  const finer = finerStep(2 * OFF_FROM * least);
+  const finer = finerStep(2 * OFF_FROM * least, units);
   return `The scale steps by ${step}: ${is}. One that steps by ${text(onScale(finer, finer, units))} keeps all within ${percent(OFF_FROM)}; or weigh a larger batch.`;
 }
 
@@ -45,7 +45,7 @@ function sumOf(asked: MixAsked, told: MixTold, units: Units): string[] {
     }
     case 'coats':
       return [
-        `${text(formatArea(asked.area_m2, units.length))} × ${asked.coats} × ${text(formatMass(asked.perCoat_kg_m2, units.mass))}/m² = ${grams(asked.area_m2 * asked.coats * asked.perCoat_kg_m2)} wet; water : powder ${asked.waterToPowder} : 1 by ${asked.bulk_kg_m3 === undefined ? 'mass' : 'volume'}`,
+        `${text(formatArea(asked.area_m2, units.length))} × ${asked.coats} × ${text(formatCoat(asked.perCoat_kg_m2, units))} = ${grams(asked.area_m2 * asked.coats * asked.perCoat_kg_m2)} wet; water : powder ${asked.waterToPowder} : 1 by ${asked.bulk_kg_m3 === undefined ? 'mass' : 'volume'}`,
       ];
     case 'plaster': {
       if (!told.flask) return [];

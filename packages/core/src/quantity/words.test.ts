@@ -135,6 +135,12 @@ test('a mix: each part as the scale shows it, and what the scale cannot show', (
   expect(told.rows?.map(({ name, value }) => `${name} ${value.figure} ${value.unit}`)).toEqual(['opal 185 g', 'clear 60 g', 'binder 5 g']);
   expect(told.cautions[0]).toMatch(/binder is less than it can show\. One that steps by 0\.01 g keeps all within 2 %/);
   expect(said({ kind: 'shares', total_kg: 1, parts, step_kg: 0.001 }).cautions).toEqual([]);
+  // In ounces the scale steps in ounces, and nothing is told on a square metre.
+  const ounces = said({ kind: 'shares', total_kg: 0.283495, parts, step_kg: 0.00141748 }, INCHES);
+  expect(ounces.rows?.map(({ value }) => `${value.figure} ${value.unit}`)).toEqual(['7.50 oz', '2.50 oz']);
+  expect(said({ kind: 'coats', area_m2: 0.25, perCoat_kg_m2: 0.12, coats: 5, waterToPowder: 5, step_kg: 0.00141748 }, INCHES).sum[0]).toMatch(
+    /^388 in² × 5 × 0\.393 oz\/ft² = 5\.3 oz wet/,
+  );
   const round = said({
     kind: 'plaster',
     model: { kind: 'bowl', rim_m: 0.12, floor_m: 0, depth_m: 0.05 },

@@ -109,6 +109,10 @@ export function formatStrewn(kg_m2: number, units: Pick<Units, 'length' | 'mass'
   return { figure: trimZeros(round(value, value < 1 ? 3 : value < 10 ? 2 : 1)), unit: name };
 }
 
+/** What a coat of primer takes, or paper weighs: on a square metre, or as grains are told where a studio weighs in ounces. */
+export const formatCoat = (kg_m2: number, units: Pick<Units, 'length' | 'mass'>): Figure =>
+  units.mass === 'g' ? { figure: trimZeros(round(kg_m2 * 1e3, kg_m2 < 0.01 ? 1 : 0)), unit: 'g/m²' } : formatStrewn(kg_m2, units);
+
 /** An area in cm² or square inches. */
 export const formatArea = (squareMetres: number, unit: LengthUnit): Figure =>
   unit === 'in' ? { figure: round(squareMetres / METRES_PER_INCH ** 2, 0), unit: 'in²' } : { figure: round(squareMetres * 1e4, 0), unit: 'cm²' };
