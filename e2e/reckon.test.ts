@@ -63,6 +63,15 @@ async function runSheet(): Promise<string> {
   return me.of('main, [role="main"]', (node) => node.innerText.replace(/\s+/g, ' '));
 }
 
+/** Of the schedule that the piece's firing has by now, °C, as the server keeps it. */
+async function hottest(address: string): Promise<number> {
+  const id = address.split('/').at(-1);
+  const { doc } = await (await fetch(`${studio.address}/api/pieces/${id}`)).json();
+  const { scheduleId } = doc.journey.find(({ kind }: { kind: string }) => kind === 'fire');
+  const { segments } = await (await fetch(`${studio.address}/api/schedules/${scheduleId}`)).json();
+  return Math.max(...segments.map(({ target_C }: { target_C: number }) => target_C));
+}
+
 describe('on a phone', () => {
   beforeEach(async () => {
     me = await Visitor.open(here.browser, PHONE);
@@ -192,6 +201,35 @@ describe('on a phone', () => {
     await me.page.waitForFunction(() => document.body.innerText.includes('183 × 247 mm · 3 layers'));
     expect(await me.text('figure-depth')).toMatch(/8 ?mm/);
     expect(await runSheet()).toMatch(/Contour fuse/);
+    expect(me.troubles).toEqual([]);
+  });
+
+  test('a blank for a dish, corrected by what was over on the door side, is cut to and slumped', async () => {
+    const address = await begin('Corrected dish', 'slump', { span: '12 cm', depth: '3 cm' });
+    await open('blank');
+    await tap('reckon-plan-rectangle');
+    await type('rim', '200 × 300 × 40');
+    await type('floor', '14 cm');
+    // A floor of 140 × 210, two walls that slant over 50 and two over 60: 754 cm² in all, and so has the blank.
+    await answer(/blank 232 × 325 mm/);
+    expect(taps).toBeLessThanOrEqual(TAPS_AT_MOST);
+    await tap('fold-reckon-further');
+    await type('lastAcross', '212');
+    await type('lastAlong', '312');
+    await type('atDoor', '9');
+    const text = await answer(/blank 212 × 303 mm/);
+    expect(taps).toBeLessThanOrEqual(TAPS_AT_MOST);
+    expect(text).toMatch(/Last time’s blank of 212 × 312 mm came out 9 mm over on the door side: that counts more than the sum/);
+    expect(text).toMatch(/Lay it 4\.5 mm further from the door than last time/);
+    await me.expectSound('a corrected blank');
+    await me.press('reckon-put');
+    await me.page.waitForFunction(() => document.body.innerText.includes('212 × 303 mm'));
+    // 642 cm² of 3 mm sheet.
+    expect(await me.text('figure-mass')).toMatch(/482 ?g/);
+    // A wider mould, its firing computed for it: cooler than the one of 12 cm asked for.
+    const asked = await hottest(address);
+    await runSheet();
+    expect(await hottest(address)).toBeLessThan(asked);
     expect(me.troubles).toEqual([]);
   });
 

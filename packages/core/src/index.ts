@@ -71,8 +71,12 @@ export { type MixAsked, type MixTold, SHARES_OF, type ShareOf } from './quantity
 export { mixWords } from './quantity/mixWords';
 export type { CuttingAsked, CuttingTold } from './quantity/cutting';
 export { cuttingWords } from './quantity/cuttingWords';
+export { type BlankAsked, type BlankTold, blank as blankOf, type OverBySide } from './quantity/blank';
+export { type HollowForm, lobedRadius, type Measured, type Plan, PLANS } from './quantity/formSurface';
+export { blankWords } from './quantity/blankWords';
 export type { ToldQuantity, TwoUnits } from './quantity/told';
 export { asFrit, putGlass, type ReckonedGlass } from './piece/putGlass';
+export { type PutBlank, putBlank } from './piece/putBlank';
 export { isLaid, RELEASE_KINDS, type ReleaseKind } from './release/coat';
 export { MOULD_MATERIALS } from './release/gap';
 export { fullPowerHeating, naturalCooling, settledCooling } from './kiln/kiln';

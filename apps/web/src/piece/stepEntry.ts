@@ -330,9 +330,14 @@ export const mayBeSlender = (look: Look): boolean => RECIPES[look].asks?.kind ==
 export function stepOf(entry: StepEntry, before: Step | null, units: Units): { step: Step; faults: [] } | { step: null; faults: Fault[] } {
   const { shaping, faults } = shaped(entry, units);
   if (faults.length > 0) return { step: null, faults };
-  const step: Step = {
+  return { step: stepFor(entry, shaping, before, before?.id ?? uuid()), faults: [] };
+}
+
+/** Of a form that is known. */
+export function stepFor(entry: StepEntry, shaping: Shaping | undefined, before: Step | null, id: string): Step {
+  return {
     kind: 'fire',
-    id: before?.id ?? uuid(),
+    id,
     ...(before?.name ? { name: before.name } : {}),
     look: entry.look,
     setup: {
@@ -349,5 +354,4 @@ export function stepOf(entry: StepEntry, before: Step | null, units: Units): { s
     computedId: before?.computedId ?? null,
     ...(before?.measured ? { measured: before.measured } : {}),
   };
-  return { step, faults: [] };
 }

@@ -25,7 +25,7 @@ export interface Puts {
   replaces: boolean;
   into(
     doc: PieceDoc,
-    how: { /** Another one each time it is asked for. */ newId(): string; into: ReckonedGlass['into']; /** Its outline is what it is. */ isBegun: boolean },
+    how: Pick<Where, 'isBegun' | 'from'> & { /** Another one each time it is asked for. */ newId(): string; into: ReckonedGlass['into'] },
   ): Outcome<Edited>;
   /** A piece that is begun with it: what it is called, and its outline; none where it has no outline of its own. */
   begins: { name: string; footprint: Footprint; dammed: boolean } | null;
@@ -58,9 +58,9 @@ export function PutOrKeep({ kind, typed, told, stale, puts, where, onPut }: PutO
     if (kept === told) return;
     outbox.put('keepReckoning', { id: uuid(), kind, typed: withUnits(typed, units), told: told.slice(0, 300), pieceId, keptAt: Date.now() });
   };
-  const putInto = ({ piece: { id, name, doc, version }, into, isBegun }: Where, make: Puts): void => {
+  const putInto = ({ piece: { id, name, doc, version }, into, isBegun, from }: Where, make: Puts): void => {
     const target = 'place' in into ? { ...into, newStepId: uuid() } : { ...into, instead: make.replaces && instead };
-    const edited = make.into(doc, { newId: uuid, into: target, isBegun });
+    const edited = make.into(doc, { newId: uuid, into: target, isBegun, from });
     if (!edited.ok) return setProblem(edited.problem.message);
     putPiece(client, outbox, { id, name, ...edited.value, before: { name, doc } }, { on: version, rest: { key: uuid(), for_ms: REST_MS } });
     keep(id);
@@ -68,7 +68,7 @@ export function PutOrKeep({ kind, typed, told, stale, puts, where, onPut }: PutO
   };
   const begin = (make: Puts, { name, footprint, dammed }: NonNullable<Puts['begins']>): void => {
     const empty: PieceDoc = { schemaVersion: 3, footprint, dammed, typed: {}, journey: [{ kind: 'lay', id: FIRST_LAID_ID, side: 'above', layers: [] }] };
-    const edited = make.into(empty, { newId: uuid, into: { stepId: FIRST_LAID_ID, instead: true }, isBegun: false });
+    const edited = make.into(empty, { newId: uuid, into: { stepId: FIRST_LAID_ID, instead: true }, isBegun: false, from: 0 });
     if (!edited.ok) return setProblem(edited.problem.message);
     const id = uuid();
     outbox.put('createPiece', { id, name, doc: edited.value.doc });

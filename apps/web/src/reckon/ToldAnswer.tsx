@@ -8,9 +8,12 @@ import { FigureText } from '@/ui/FigureText';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 
+/** Two sizes stand in one line. */
+const [NARROW, WIDE] = [120, 220];
+
 function Large({ label, value, other }: TwoUnits) {
   return (
-    <View style={{ flex: 1, minWidth: 120 }}>
+    <View style={{ flex: 1, minWidth: value.figure.includes('×') ? WIDE : NARROW }}>
       <Words size="label" tone="muted">
         {label}
       </Words>

@@ -1,7 +1,7 @@
 /** A hollow as it is typed: which form, and the sizes that tell it. */
 import { type Footprint, type Hollow, METRES_PER_INCH, type Units, parseLength } from '@torvin/core';
 import { FootprintSchema, HollowSchema } from '@torvin/core/contract';
-import { type Reader, type Typed, sizesApart } from './typed';
+import { type Reader, type Typed, exactly, sizesApart } from './typed';
 
 export const HOLLOWS = ['box', 'disc', 'oval', 'ring', 'vTrough', 'roundTrough', 'cone', 'bowl', 'dome', 'corners'] as const;
 export type HollowForm = (typeof HOLLOWS)[number];
@@ -54,10 +54,6 @@ export function spreadSizes(typed: Typed, of: string, forms: Forms = HOLLOWS): T
   const apart = form === 'corners' ? null : sizesApart(typed[`${of}${sizes[0].field}`] ?? '', sizes.length);
   return apart ? { ...typed, ...Object.fromEntries(apart.map((one, i) => [`${of}${sizes[i].field}`, one])) } : typed;
 }
-
-/** A length as it would be typed in the studio's own unit, with no digit lost that anybody measures. */
-const exactly = (metres: number, { length }: Units): string =>
-  String(Number(length === 'in' ? (metres / METRES_PER_INCH).toFixed(3) : (metres * 1e3).toFixed(2)));
 
 /** The outline of a piece, as what is typed of a hollow with straight walls. */
 export function typedOutline(outline: Footprint, of: string, units: Units): Typed {

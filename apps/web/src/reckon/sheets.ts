@@ -2,6 +2,7 @@
 import type { QuantityName } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import type { ComponentType } from 'react';
+import { BlankSheet } from './BlankSheet';
 import { CuttingSheet } from './CuttingSheet';
 import { FillSheet } from './FillSheet';
 import { GrainsSheet } from './GrainsSheet';
@@ -26,4 +27,5 @@ export const SHEETS: Record<QuantityName, { title: string; Sheet: ComponentType<
   grains: { title: 'grains on an area', Sheet: GrainsSheet },
   mixes: { title: 'mixes', Sheet: MixSheet },
   cutting: { title: 'cutting', Sheet: CuttingSheet },
+  blank: { title: 'blank for a form', Sheet: BlankSheet },
 };

@@ -1,5 +1,6 @@
 /** What is typed on a sheet of Reckon: words by field, read all at once. What is empty is missing; what is wrong is said at its field. */
 import {
+  METRES_PER_INCH,
   METRIC,
   type Outcome,
   type QuantityName,
@@ -36,6 +37,8 @@ const KINDS: Record<string, FieldKind | undefined> = {
   ...{ sheetWidth: 'length', sheetLength: 'length', stripWide: 'length', kerf: 'length', gap: 'length', thick: 'length', border: 'length' },
   ...{ capThick: 'length', over: 'length', slab: 'length', stop: 'length', paper: 'length', fillWide: 'length', fillLong: 'length' },
   ...{ liner: 'length', to: 'length', strip: 'length', ends: 'length', corners: 'length', stands: 'length', back: 'length' },
+  ...{ rimAlong: 'length', floorAlong: 'length', tape: 'length', tapeAlong: 'length', hang: 'length', foot: 'length', under: 'length' },
+  ...{ lastAcross: 'length', lastAlong: 'length', atDoor: 'length', atBack: 'length', atLeft: 'length', atRight: 'length' },
   ...{ poured: 'mass', drunk: 'mass', model: 'mass', stays: 'mass', have: 'mass', mass: 'mass', lastMass: 'mass' },
 };
 
@@ -80,6 +83,10 @@ export function inOtherUnit(field: string, words: string, units: Units): string 
   const read = parseMass(words, units.mass);
   return read.ok ? text(formatMass(read.value, otherUnits({ ...METRIC, mass: unitsWritten(words, units).mass }).mass)) : undefined;
 }
+
+/** A length as it would be typed in the studio's own unit, with no digit lost that anybody measures. */
+export const exactly = (metres: number, { length }: Units): string =>
+  String(Number(length === 'in' ? (metres / METRES_PER_INCH).toFixed(3) : (metres * 1e3).toFixed(2)));
 
 export interface Reader {
   /** NaN where it is missing or wrong. */

@@ -18,6 +18,8 @@ export interface Where {
   laid: number;
   /** Something of it was done already: its outline is what it is. */
   isBegun: boolean;
+  /** From this step of the journey on nothing is done yet. */
+  from: number;
 }
 
 const ID = /^\/pieces\/([0-9a-f]{8}-[0-9a-f-]{27})/;
@@ -30,7 +32,7 @@ export function whereIn(piece: Piece, looked: string | undefined): Where {
   const step = toCome.find(({ id }) => id === looked) ?? toCome.at(0);
   const firing = journey.findIndex(({ kind }, index) => index > done && kind === 'fire');
   return {
-    ...{ piece, laid: step?.layers.length ?? 0, isBegun: done >= 0 },
+    ...{ piece, laid: step?.layers.length ?? 0, isBegun: done >= 0, from: done + 1 },
     into: step ? { stepId: step.id } : { place: firing < 0 ? journey.length : firing },
   };
 }

@@ -47,3 +47,7 @@ export const drapeAfter = (glass: GlassConstants, overhang_m: number, sheet_m: n
 
 /** Share of its rim that a disc of the given radius has too much once it hangs down from a former: 0 where they are equal. */
 export const rimToSpare = (disc_m: number, former_m: number): number => Math.max(0, 1 - former_m / disc_m);
+
+/** How far an edge may stand out, m, for its tip to come down no more than drop_m in some heat work: workToDrape the other way round. */
+export const overhangThatHolds = (glass: GlassConstants, sheet_m: number, drop_m: number, work_perPa: number): number =>
+  ((drop_m * sheet_m ** 2) / (STRAIGHT_OVERHANG * glass.density_kg_m3 * STANDARD_GRAVITY_m_s2 * work_perPa)) ** 0.25;

@@ -2,6 +2,8 @@
 import { TYPICAL_FAMILIES } from '../glass/families';
 import { valueOf } from '../problem';
 import { METRIC, type Units } from '../units/convert';
+import { type BlankAsked, blank } from './blank';
+import { blankWords } from './blankWords';
 import { type CuttingAsked, cutting } from './cutting';
 import { cuttingWords } from './cuttingWords';
 import { type Filling, filling } from './filling';
@@ -181,4 +183,49 @@ test('a cut list: each piece with its number, spares and sides, and a sum that c
   );
   expect([...(ring.rows ?? []).map(({ note }) => note), ...ring.sum, ...ring.words].join(' ')).not.toMatch(/\d\s*mm/);
   expect(said({ kind: 'cap', outline: { shape: 'disc', diameter_m: 0.2 }, overhang_m: 0.004 }).short).toBe('1 × disc, 208 mm across');
+});
+
+describe('a blank for a form', () => {
+  const said = (asked: Omit<BlankAsked, 'glass' | 'thickness_m'>, units = METRIC, thickness_m = 0.006) => {
+    const whole = { glass, thickness_m, ...asked } as BlankAsked;
+    return blankWords(whole, valueOf(blank(whole)), units);
+  };
+  const bowl = { way: 'into', under_m: 0, form: { plan: 'round', across: { rim_m: 0.3 }, depth_m: 0.05 } } as const;
+
+  test('into a bowl: its area, its size, and where the rim alone would end', () => {
+    const { figures, sum, words, short } = said(bowl);
+    expect(figures[0]).toEqual({ label: 'blank, across', value: { figure: '316', unit: 'mm' }, other: { figure: '12.45', unit: 'in' } });
+    expect(sum).toEqual(['inside up to the rim: 785 cm²', '√(4 × 785 cm² ÷ π) = 316 mm', '785 cm² × 6 mm of glass = 1.18 kg']);
+    expect(words.join(' ')).toMatch(/Cut to the rim itself, it would end 8\.\d mm below the rim\./);
+    expect(short).toBe('blank of 316 mm');
+  });
+
+  test('an edge that stands out more than it bears is warned of', () => {
+    const deep = { ...bowl, form: { plan: 'rectangle', across: { rim_m: 0.2, floor_m: 0.18 }, along: { rim_m: 0.3, floor_m: 0.28 }, depth_m: 0.08 } } as const;
+    expect(said(deep, METRIC, 0.003).cautions.join(' ')).toMatch(
+      /3 mm of glass bears [\d.]+ mm in this firing before its edge hangs: it may hook over the rim/,
+    );
+    expect(said(bowl).cautions).toEqual([]);
+  });
+
+  test('over a former: what is left to the shelf, or what is too low; a disc that folds', () => {
+    const over = { way: 'over', hang_m: 0.05, form: { plan: 'round', across: { rim_m: 0.12 }, depth_m: 0.1 } } as const;
+    const told = said(over);
+    expect(told.figures[2]).toMatchObject({ label: 'clear of the shelf', value: { figure: '50', unit: 'mm' } });
+    expect(told.cautions.join(' ')).toMatch(/45 % more rim than its former and cannot hang round: it folds in lobes/);
+    const low = said({ ...over, form: { ...over.form, depth_m: 0.04 } });
+    expect(low.figures[2]).toMatchObject({ label: 'too low by', value: { figure: '10', unit: 'mm' } });
+    expect(low.cautions.join(' ')).toMatch(/raise the former by at least 10 mm/);
+    expect(said({ ...over, form: { ...over.form, lobes: 3 } }).short).toBe('blank of 220 × 191 mm in 3 lobes');
+  });
+
+  test('last time in words, in inches too, with no metric figure in a sentence', () => {
+    const last = { across_m: 0.3175, over: { door_m: 0.00635, back_m: -0.003175, left_m: 0, right_m: 0 } };
+    const { words, sum, cautions } = said({ ...bowl, last } as typeof bowl, INCHES);
+    expect(words[0]).toBe(
+      'Last time’s blank of 12.5 in came out 0.25 in over on the door side and 0.125 in short at the back: that counts more than the sum, which says 12.45 in.',
+    );
+    expect(words[1]).toMatch(/^Lay it 0\.18[78] in further from the door than last time\./);
+    expect([...words, ...sum, ...cautions].join(' ')).not.toMatch(/\d\s*(mm|cm|g|kg)\b/);
+  });
 });

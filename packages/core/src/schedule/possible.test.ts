@@ -74,7 +74,7 @@ describe('what is everyday is said', () => {
     const r = (a * a + d * d) / (2 * d);
     expect(bowlHeight({ span_m: 0.3, depth_m: 0.05 }, 0.24)).toBeCloseTo(r - Math.sqrt(r * r - b * b), 12);
     expect(bowlHeight({ span_m: 0.3, depth_m: 0.05 }, 0.3)).toBe(0.05);
-    expect(shapeNotes(firing(hollow(0.3, 0.05)), 'mm').join(' ')).toMatch(/comes to lie 19\.3 mm below the rim/);
+    expect(shapeNotes(firing(hollow(0.3, 0.05)), 'mm').join(' ')).toMatch(/starts on the wall, 19\.3 mm below the rim/);
   });
 
   test('it then sinks from there: a smaller span and less depth', () => {

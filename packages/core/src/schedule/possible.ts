@@ -120,7 +120,9 @@ export function shapeNotes({ body, setup: { shaping }, kiln }: Shaped, unit: Len
   const width_m = footprintNarrow(body.footprint);
   const said: string[] = [];
   if (shaping?.kind === 'hollow' && width_m < shaping.span_m) {
-    said.push(`The blank is smaller than its mould: it comes to lie ${written(shaping.depth_m - bowlHeight(shaping, width_m))} below the rim.`);
+    said.push(
+      `The blank is smaller than its mould: it starts on the wall, ${written(shaping.depth_m - bowlHeight(shaping, width_m))} below the rim, and ends lower.`,
+    );
   }
   if (shaping?.kind === 'former') {
     const flat_m = width_m - 2 * shaping.overhang_m;

@@ -1,0 +1,192 @@
+/** The blank for a form: what was measured of it in, how large to cut out; what came of the last one goes before the sum. */
+import {
+  type BlankAsked,
+  type BlankTold,
+  type Plan,
+  type PlannedStep,
+  type Units,
+  blankWords,
+  firingsOf,
+  formatLength,
+  formatStock,
+  laidLayers,
+  putBlank,
+  text,
+} from '@torvin/core';
+import type { PieceDoc, Shelves } from '@torvin/schema';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { entryOfStep, stepFor } from '@/piece/stepEntry';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Fold } from '@/ui/Fold';
+import { capital } from '@/ui/capital';
+import { BlankDrawing } from './BlankDrawing';
+import {
+  type BlankWay,
+  LAST_SIDES,
+  USUAL_BLANK_M,
+  fieldOfBlank,
+  fieldsOfForm,
+  planIn,
+  readBlank,
+  spreadBlank,
+  tapesOf,
+  typedForm,
+  typedLast,
+  wayIn,
+} from './blankEntry';
+import { type ReckonedOf, glassOf } from './glassOf';
+import { OfGlass } from './OfGlass';
+import { Outcome } from './Outcome';
+import type { Puts } from './PutOrKeep';
+import type { SheetProps } from './sheets';
+import { type AskedField, FieldRow, NamedChips } from './TypedField';
+import { useReckoned } from './useReckoned';
+import type { Where } from './useWhere';
+
+const PLAN_TITLES: Record<Plan, string> = { round: 'round', oval: 'oval', rectangle: 'rectangle', trough: 'bent one way', lobed: 'lobed' };
+const SIDE_LABELS: Record<(typeof LAST_SIDES)[number], string> = {
+  atDoor: 'at the door',
+  atBack: 'at the back',
+  atLeft: 'on the left',
+  atRight: 'on the right',
+};
+
+/** Deep as the piece lies now, where it is laid of sheets alone. */
+function thicknessOf(where: Where | null): number {
+  const layers = where ? laidLayers(where.piece.doc) : [];
+  const sheets = layers.flatMap((layer) => (layer.form === 'sheet' || layer.form === 'cap' ? [layer.thickness_m] : []));
+  return sheets.length > 0 && sheets.length === layers.length ? sheets.reduce((sum, one) => sum + one, 0) : USUAL_BLANK_M;
+}
+
+/** What a firing to come sinks into or hangs over, where one does. */
+function formIn(where: Where | null): Parameters<typeof typedForm>[0] | null {
+  const firing =
+    where &&
+    firingsOf({ journey: where.piece.doc.journey.slice(where.from) }).find(
+      ({ setup: { shaping } }) => shaping?.kind === 'hollow' || shaping?.kind === 'former',
+    );
+  const shaping = firing?.setup.shaping;
+  return shaping?.kind === 'hollow' || shaping?.kind === 'former' ? shaping : null;
+}
+
+/** A firing of its kind as the studio would plan it; null where it has no kiln or controller yet. */
+function firingFor(doc: PieceDoc, { shaping }: BlankTold, shelves: Shelves, id: string, units: Units): PlannedStep | null {
+  const [look, setup] = shaping.kind === 'hollow' ? (['slump', 'inMould'] as const) : (['drape', 'overFormer'] as const);
+  const entry = entryOfStep(doc, null, shelves, units, { look, setup });
+  return entry.kilnId === '' || entry.controllerId === '' ? null : stepFor(entry, shaping, null, id);
+}
+
+function putsBlank({ glass }: ReckonedOf, asked: BlankAsked, told: BlankTold, shelves: Shelves, short: string, units: Units): Puts | null {
+  if (!glass) return null;
+  const { outline, shaping } = told;
+  const firing = shaping.kind === 'hollow' ? 'slump' : 'drape';
+  return {
+    words: (isBegun) =>
+      isBegun
+        ? `Cuts the piece to this blank before its ${firing}, which takes the form as it was measured.`
+        : `Gives the piece this outline, and its ${firing} the form as it was measured.`,
+    replaces: false,
+    into: (doc, { newId, from }) =>
+      putBlank(doc, {
+        ...{ outline, shaping, from, cutId: newId(), firing: firingFor(doc, told, shelves, newId(), units) },
+        sheet: { id: newId(), glassId: glass.id, form: 'sheet', thickness_m: asked.thickness_m },
+      }),
+    begins: { name: capital(short), footprint: outline, dammed: false },
+  };
+}
+
+export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {
+  const units = useUnits();
+  const of = glassOf(shelves, typed.glass, where);
+  const [way, plan] = [wayIn(typed), planIn(typed)];
+  const thickness_m = thicknessOf(where);
+  const read = of ? readBlank(typed, units, of.constants, thickness_m) : null;
+  const { pair, stale, problem } = useReckoned('blank', read?.value ?? null);
+  if (!of || !read) return null;
+  const problems = problem ? { ...read.problems, [fieldOfBlank(problem.path, typed)]: problem.message } : read.problems;
+  const sheet = { typed, set, problems };
+  const told = pair && blankWords(pair.asked, pair.value, units);
+  const known = formIn(where);
+  const spread = (): void => {
+    const apart = spreadBlank(typed);
+    if (apart !== typed) set(apart);
+  };
+  const form = fieldsOfForm(way, plan).map((field, i) => (i === 0 ? { ...field, onBlur: spread } : field));
+  const glassFields: AskedField[] = [
+    { field: 'thick', label: 'glass thick', hint: `empty: ${text(formatStock(thickness_m, units.length))}` },
+    ...(way === 'into' ? [{ field: 'under', label: 'edge under the rim', hint: 'empty: at the rim' }] : []),
+  ];
+  // What counts is not hidden.
+  const isLast = ['lastAcross', 'lastAlong', ...LAST_SIDES].some((field) => (typed[field] ?? '') !== '');
+  const isTwo = plan !== 'round' || (way === 'over' && (typed.lobes ?? '') !== '');
+  return (
+    <View style={{ gap: space.small }}>
+      <Choice<BlankWay>
+        label="It goes"
+        value={way}
+        options={[
+          { value: 'into', title: 'into a mould' },
+          { value: 'over', title: 'over a former' },
+        ]}
+        onChange={(next) => set({ way: next })}
+        testID="reckon-way"
+      />
+      <NamedChips<Plan>
+        label="seen from above"
+        value={plan}
+        options={(Object.keys(PLAN_TITLES) as Plan[]).map((value) => ({ value, title: PLAN_TITLES[value] }))}
+        onPick={(next) => set({ plan: next })}
+        testID="reckon-plan"
+      />
+      <FieldRow sheet={sheet} fields={form} />
+      <FieldRow sheet={sheet} fields={tapesOf(way, plan)} />
+      <FieldRow sheet={sheet} fields={glassFields} />
+      {where && known && (
+        <Action
+          kind="plain"
+          title={`${known.kind === 'hollow' ? 'Mould' : 'Former'} of ${where.piece.name}`}
+          testID="reckon-sizes"
+          onPress={() => set(typedForm(known, units))}
+        />
+      )}
+      <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />
+      <Outcome
+        kind="blank"
+        typed={{ ...typed, glass: of.id }}
+        missing={read.missing}
+        told={told}
+        stale={stale}
+        puts={pair && told && putsBlank(of, pair.asked, pair.value, shelves, told.short, units)}
+        where={where}
+        onPut={onPut}
+      >
+        {pair && <BlankDrawing asked={pair.asked} told={pair.value} colour={of.colour} unit={units.length} />}
+      </Outcome>
+      <Fold title="What last time told" about="the blank that was cut, and where its edge ended" testID="reckon-further" opened={isLast}>
+        {() => (
+          <View style={{ gap: space.small }}>
+            <FieldRow
+              sheet={sheet}
+              fields={[
+                { field: 'lastAcross', label: 'last blank', ...(isTwo ? {} : { wide: true }) },
+                ...(isTwo ? [{ field: 'lastAlong', label: plan === 'round' || plan === 'lobed' ? 'between lobes' : 'the other way' }] : []),
+              ]}
+            />
+            {pair && (typed.lastAcross ?? '') === '' && (
+              <Action
+                kind="plain"
+                title={`It was cut by the sum: ${text(formatLength(pair.value.summed_m[0], units.length))}`}
+                testID="reckon-by-sum"
+                onPress={() => set(typedLast(pair.value, units))}
+              />
+            )}
+            <FieldRow sheet={sheet} fields={LAST_SIDES.map((field) => ({ field, label: `over ${SIDE_LABELS[field]}`, hint: 'minus: short' }))} />
+          </View>
+        )}
+      </Fold>
+    </View>
+  );
+}

@@ -1,0 +1,226 @@
+/**
+ * The inside of a hollow form as a surface: rim and floor of one plan, joined by a wall that is straight or an arc as long as it was
+ * measured. Its area and the way over it, up to any height of the wall. By strips; within 1e-4 of closed forms. Lengths in m.
+ */
+import { type Outcome, found, refused } from '../problem';
+
+export const PLANS = ['round', 'oval', 'rectangle', 'trough', 'lobed'] as const;
+/** From above. trough: bent one way, its ends open. lobed: as many lobes all round. */
+export type Plan = (typeof PLANS)[number];
+
+/** Along a line over the middle: wall to wall. */
+export interface Measured {
+  rim_m: number;
+  /** Left out of a form with a wall that leaves its middle flat-on: a bowl. */
+  floor_m?: number;
+  /** A tape laid down one wall, over the floor and up the other: it stands in place of the floor. */
+  tape_m?: number;
+}
+
+export interface HollowForm {
+  plan: Plan;
+  /** Of an oval, rectangle or trough its width; of a lobed one twice from the middle to the end of a lobe. */
+  across: Measured;
+  /** The other way: its length; of a lobed one twice from the middle to where two lobes meet. Round ones have none. */
+  along?: Measured;
+  depth_m: number;
+  /** Along the wall from the edge of the floor to the rim, where it was measured. */
+  wall_m?: number;
+  lobes?: number;
+}
+
+/** A wall, from the floor up: how far out and how high, at steps of equal length. */
+interface Wall {
+  out_m: number[];
+  up_m: number[];
+  long_m: number;
+}
+
+const AROUND = 96;
+const UP = 48;
+
+/** Halves of an angle by what an arc is longer than its chord: a / sin a. */
+function halfAngleOf(longer: number): number {
+  let [low, high] = [0, Math.PI];
+  for (let i = 0; i < 60; i++) {
+    const middle = (low + high) / 2;
+    if (middle / Math.sin(middle) < longer) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** Of a chord that goes out and up, an arc below it that turns by twice the half angle; straight for 0. */
+function arc(out_m: number, up_m: number, half: number): Wall {
+  const chord = Math.hypot(out_m, up_m);
+  const steps = Array.from({ length: UP + 1 }, (_, i) => i / UP);
+  if (half < 1e-6) return { out_m: steps.map((t) => t * out_m), up_m: steps.map((t) => t * up_m), long_m: chord };
+  const radius = chord / (2 * Math.sin(half));
+  const along = steps.map((t) => chord / 2 + radius * Math.sin((2 * t - 1) * half));
+  const below = steps.map((t) => radius * (Math.cos((2 * t - 1) * half) - Math.cos(half)));
+  const [x, z] = [out_m / chord, up_m / chord];
+  return {
+    out_m: along.map((a, i) => a * x + below[i] * z),
+    up_m: along.map((a, i) => a * z - below[i] * x),
+    long_m: 2 * radius * half,
+  };
+}
+
+/** Of straight walls, the floor between them by the way over all of it: less floor, less way. */
+function floorByTape(rim_m: number, depth_m: number, tape_m: number): number {
+  let [low, high] = [0, rim_m];
+  for (let i = 0; i < 60; i++) {
+    const floor = (low + high) / 2;
+    if (floor + 2 * Math.hypot((rim_m - floor) / 2, depth_m) < tape_m) low = floor;
+    else high = floor;
+  }
+  return (low + high) / 2;
+}
+
+function floorOf({ rim_m, floor_m, tape_m }: Measured, depth_m: number, at: string): Outcome<number> {
+  if (tape_m !== undefined) {
+    if (tape_m < 2 * Math.hypot(rim_m / 2, depth_m))
+      return refused('impossible', `${at}.tape_m`, 'The tape is shorter than the straight way down to the middle and up again: lay it along the form.');
+    if (tape_m > rim_m + 2 * depth_m)
+      return refused('impossible', `${at}.tape_m`, 'The tape is longer than straight down, over the floor and straight up: check it, the rim and the depth.');
+    return found(floorByTape(rim_m, depth_m, tape_m));
+  }
+  if (floor_m !== undefined && floor_m > rim_m)
+    return refused('impossible', `${at}.floor_m`, 'The floor is wider than the rim: glass would not come out. Measure both inside.');
+  return found(floor_m ?? 0);
+}
+
+function wallOf(form: HollowForm, out_m: number): Outcome<Wall> {
+  const { depth_m, wall_m, across } = form;
+  const slant = Math.hypot(out_m, depth_m);
+  if (wall_m !== undefined && across.tape_m === undefined) {
+    if (wall_m < slant * (1 - 1e-9))
+      return refused('impossible', 'form.wall_m', 'The wall is shorter than the straight way from the floor up to the rim: measure it along the mould.');
+    const half = wall_m > slant ? halfAngleOf(wall_m / slant) : 0;
+    const steep = Math.atan2(depth_m, out_m);
+    if (half > Math.min(steep, Math.PI / 2 - steep) + 1e-6)
+      return refused(
+        'impossible',
+        'form.wall_m',
+        'A wall so long would bulge wider than the rim or sink under the floor, and glass would not come out: check it, the rim and the depth.',
+      );
+    return found(arc(out_m, depth_m, half));
+  }
+  const isBowl = across.floor_m === undefined && across.tape_m === undefined;
+  if (!isBowl) return found(arc(out_m, depth_m, 0));
+  if (depth_m > out_m * (1 + 1e-9))
+    return refused('impossible', 'form.depth_m', 'A round bowl is at most half as deep as its rim is wide: tell its floor, or the length of its wall.');
+  // Leaves the floor flat-on: it turns by twice the angle of its chord.
+  return found(arc(out_m, depth_m, Math.atan2(depth_m, out_m)));
+}
+
+export interface FormSurface {
+  /** Half of the rim and of the way from the middle to it, in each direction, up to a share of the wall's length. */
+  reachesAt(share: number): { half_m: number; way_m: number }[];
+  /** m², up to a share of the wall's length. */
+  areaTo(share: number): number;
+  /** Share of the wall at which so much area lies below; 1 where all of it is less. */
+  shareAt(area_m2: number): number;
+  wall_m: number;
+  depth_m: number;
+  /** Its section over the middle, half of it: from the middle out, as far as the rim. */
+  section: { out_m: number; up_m: number }[];
+}
+
+/** A point around a plan without corners, and which way it goes on there: both by the angle. */
+function around(plan: Plan, [a, b = a]: readonly number[], lobes: number, angle: number): { at: readonly [number, number]; on: readonly [number, number] } {
+  const [c, s] = [Math.cos(angle), Math.sin(angle)];
+  if (plan !== 'lobed') return { at: [a * c, b * s], on: [-a * s, b * c] };
+  const r = lobedRadius(a, b, lobes, angle);
+  const dr = (-lobes * (a - b) * Math.sin(lobes * angle)) / 2;
+  return { at: [r * c, r * s], on: [dr * c - r * s, dr * s + r * c] };
+}
+
+/** Waves as a cosine between the end of a lobe and where two meet. */
+export const lobedRadius = (tip_m: number, between_m: number, lobes: number, angle: number): number =>
+  (tip_m + between_m) / 2 + ((tip_m - between_m) / 2) * Math.cos(lobes * angle);
+
+/** Area of a plan by halves of its directions, m². */
+export function planArea(plan: Plan, [a, b = a]: readonly number[]): number {
+  switch (plan) {
+    case 'rectangle':
+    case 'trough':
+      return 4 * a * b;
+    case 'lobed':
+      return Math.PI * (((a + b) / 2) ** 2 + ((a - b) / 2) ** 2 / 2);
+    default:
+      return Math.PI * a * b;
+  }
+}
+
+/** Of a strip of wall that rises by up_m from one outline to the next, halves of both told. Steps around are exact for waves (a periodic sum). */
+function stripArea(plan: Plan, low: readonly number[], high: readonly number[], up_m: number, lobes: number): number {
+  if (plan === 'rectangle') {
+    const [[a0, b0 = a0], [a1, b1 = a1]] = [low, high];
+    return 2 * (b0 + b1) * Math.hypot(a1 - a0, up_m) + 2 * (a0 + a1) * Math.hypot(b1 - b0, up_m);
+  }
+  let sum = 0;
+  const steps = plan === 'round' ? 1 : AROUND;
+  for (let i = 0; i < steps; i++) {
+    const angle = (2 * Math.PI * i) / steps;
+    const [p, q] = [around(plan, low, lobes, angle), around(plan, high, lobes, angle)];
+    const [ux, uy] = [(p.on[0] + q.on[0]) / 2, (p.on[1] + q.on[1]) / 2];
+    const [vx, vy] = [q.at[0] - p.at[0], q.at[1] - p.at[1]];
+    sum += Math.hypot(uy * up_m, ux * up_m, ux * vy - uy * vx);
+  }
+  return (sum * 2 * Math.PI) / steps;
+}
+
+export function formSurface(form: HollowForm): Outcome<FormSurface> {
+  const { plan, depth_m, lobes = 0 } = form;
+  const ways = plan === 'round' || !form.along ? [form.across] : [form.across, form.along];
+  if (plan === 'lobed' && ways[1] && ways[1].rim_m > ways[0].rim_m)
+    return refused('impossible', 'form.along.rim_m', 'Where two lobes meet it is narrower than over a lobe: change the two round.');
+  const floors: number[] = [];
+  for (const [i, way] of ways.entries()) {
+    // A trough is as long below as above; what is not told of the other way goes with the first.
+    if (i === 1 && (plan === 'trough' || (way.floor_m === undefined && way.tape_m === undefined))) {
+      floors.push(plan === 'trough' ? way.rim_m / 2 : plan === 'lobed' ? floors[0] : (floors[0] * way.rim_m) / ways[0].rim_m);
+      continue;
+    }
+    const floor = floorOf(way, depth_m, i === 0 ? 'form.across' : 'form.along');
+    if (!floor.ok) return floor;
+    floors.push(floor.value / 2);
+  }
+  if (plan === 'lobed' && ways[1] && floors[0] > ways[1].rim_m / 2)
+    return refused('impossible', 'form.across.floor_m', 'The floor is wider than the form where two lobes meet: measure it inside.');
+  const out_m = ways[0].rim_m / 2 - floors[0];
+  const wall = wallOf(form, out_m);
+  if (!wall.ok) return wall;
+  const { out_m: outs, up_m: ups, long_m } = wall.value;
+  // The other way its wall is the same, drawn out or pressed together.
+  const stretch = (i: number): number => (i === 0 ? 1 : out_m > 1e-9 ? (ways[i].rim_m / 2 - floors[i]) / out_m : 1);
+  const halves = (step: number): number[] => ways.map((_, i) => floors[i] + stretch(i) * outs[step]);
+  const ways_m = ways.map((_, i) => {
+    const sums = [floors[i]];
+    for (let k = 1; k <= UP; k++)
+      sums.push(sums[k - 1] + Math.hypot(stretch(i) * (outs[k] - outs[k - 1]), plan === 'trough' && i === 1 ? 0 : ups[k] - ups[k - 1]));
+    return sums;
+  });
+  const areas = [planArea(plan, floors)];
+  for (let k = 1; k <= UP; k++) areas.push(areas[k - 1] + ringArea(k));
+  function ringArea(k: number): number {
+    if (plan === 'trough') return 4 * (ways_m[0][k] - ways_m[0][k - 1]) * floors[1];
+    return stripArea(plan, halves(k - 1), halves(k), ups[k] - ups[k - 1], lobes);
+  }
+  const between = (of: readonly number[], share: number): number => {
+    const k = Math.min(Math.floor(share * UP), UP - 1);
+    return of[k] + (of[k + 1] - of[k]) * (share * UP - k);
+  };
+  return found({
+    reachesAt: (share) => ways.map((_, i) => ({ half_m: floors[i] + stretch(i) * between(outs, share), way_m: between(ways_m[i], share) })),
+    areaTo: (share) => between(areas, share),
+    shareAt(area_m2) {
+      const k = areas.findIndex((area) => area >= area_m2);
+      if (k < 0) return 1;
+      return k === 0 ? 0 : (k - 1 + (area_m2 - areas[k - 1]) / (areas[k] - areas[k - 1])) / UP;
+    },
+    ...{ wall_m: long_m, depth_m },
+    section: [{ out_m: 0, up_m: 0 }, ...outs.map((out, k) => ({ out_m: floors[0] + out, up_m: ups[k] }))],
+  });
+}
