@@ -233,6 +233,39 @@ describe('on a phone', () => {
     expect(me.troubles).toEqual([]);
   });
 
+  test('figures as people write them; a hold for another temperature and another kiln; a cone', async () => {
+    await me.page.goto(`${studio.address}/bench`);
+    await open('conversions');
+    await type('text', '1450 F');
+    await answer(/787\.8 ?°C/);
+    expect(taps).toBeLessThanOrEqual(TAPS_AT_MOST);
+    await me.type('reckon-text', '9.0');
+    await answer(/expansion/);
+    await me.type('reckon-text', 'lukewarm');
+    await me.page.waitForFunction(() => /This cannot be read/.test(document.querySelector<HTMLElement>('[data-testid="reckon-text-error"]')?.innerText ?? ''));
+    await tap('reckon-of-sameWork');
+    await type('wasAt', '790');
+    await type('wasHold', '10');
+    await type('willAt', '775');
+    const held = Number(/hold (\d+) min/.exec(await answer(/at 775 ?°C/))?.[1]);
+    expect(held).toBeGreaterThan(15);
+    expect(taps).toBeLessThanOrEqual(TAPS_AT_MOST);
+    // Half as fast a climb does more on its way, so that less is left to hold.
+    await me.press('fold-reckon-further');
+    await me.type('reckon-willUp', '100');
+    await answer(new RegExp(`at 775(?!.*= ${held} min)`));
+    expect(Number(/hold (\d+) min/.exec(await me.text('reckon-answer'))?.[1])).toBeLessThan(held);
+    await me.press('reckon-of-cone');
+    await me.type('reckon-coneAt', '1000');
+    await me.type('reckon-coneRate', '100');
+    await answer(/nearest cone 06/);
+    await me.press('reckon-keep');
+    await me.page.waitForFunction(() =>
+      /cone 06: 1000 °C at 100 °C\/h/.test(document.querySelector<HTMLElement>('[data-testid="reckon-kept-row"]')?.innerText ?? ''),
+    );
+    expect(me.troubles).toEqual([]);
+  });
+
   test('what cannot be is said at the field; what was reckoned is kept, and typed again by a touch', async () => {
     await me.page.goto(`${studio.address}/bench`);
     await open('howMuch');

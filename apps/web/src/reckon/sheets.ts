@@ -3,6 +3,7 @@ import type { QuantityName } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import type { ComponentType } from 'react';
 import { BlankSheet } from './BlankSheet';
+import { ConversionSheet } from './ConversionSheet';
 import { CuttingSheet } from './CuttingSheet';
 import { FillSheet } from './FillSheet';
 import { GrainsSheet } from './GrainsSheet';
@@ -28,4 +29,5 @@ export const SHEETS: Record<QuantityName, { title: string; Sheet: ComponentType<
   mixes: { title: 'mixes', Sheet: MixSheet },
   cutting: { title: 'cutting', Sheet: CuttingSheet },
   blank: { title: 'blank for a form', Sheet: BlankSheet },
+  conversions: { title: 'conversions', Sheet: ConversionSheet },
 };

@@ -28,7 +28,7 @@ function first(): ReckonState {
 
 const state = told<ReckonState>(first());
 
-const isIn = (units: Units, others: Units): boolean => units.length === others.length && units.mass === others.mass;
+const isIn = (units: Units, others: Units): boolean => units.length === others.length && units.mass === others.mass && units.temperature === others.temperature;
 
 /** Where the studio has come to other units since, each number says in which it was meant. */
 export function inUnits(now: ReckonState, units: Units): ReckonState {

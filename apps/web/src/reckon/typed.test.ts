@@ -97,6 +97,9 @@ test('what is kept names its units, and what is typed is shown in the other one'
   expect(inOtherUnit('mass', '16', INCHES)).toBe('454 g');
   expect(inOtherUnit('mass', 'much', INCHES)).toBeUndefined();
   expect(inOtherUnit('count', '2', METRIC)).toBeUndefined();
+  expect(inOtherUnit('wasAt', '790', METRIC)).toBe('1454 °F');
+  expect(inOtherUnit('wasAt', '1450 F', METRIC)).toBe('788 °C');
+  expect(inOtherUnit('wasUp', '360', INCHES)).toBe('200 °C/h');
 });
 
 test('a studio that comes to other units meets what was typed as it was meant', () => {
@@ -107,7 +110,10 @@ test('a studio that comes to other units meets what was typed as it was meant', 
     typed: { howMuch: { 'c0.width': '80 mm', 'c0.density': '0.93 g/cm³', 'c0.count': '2' }, mixes: { coat: '120 g/m²', total: '250 g' } },
   });
   expect(inUnits(moved, INCHES)).toBe(moved);
-  // Degrees are typed nowhere here.
+  // Degrees are meant in what they were typed in, too.
   const warmer = { ...METRIC, temperature: 'F' as const };
-  expect(inUnits({ sheet: 'howMuch', typed, units: METRIC }, warmer).typed).toBe(typed);
+  const degrees = { conversions: { wasAt: '790', willAt: '1450 F', wasUp: '200', hold: '10' } };
+  expect(inUnits({ sheet: 'conversions', typed: degrees, units: METRIC }, warmer).typed).toEqual({
+    conversions: { wasAt: '790 °C', willAt: '1450 F', wasUp: '200 °C/h', hold: '10' },
+  });
 });

@@ -1,18 +1,24 @@
 /** What is typed on a sheet of Reckon: words by field, read all at once. What is empty is missing; what is wrong is said at its field. */
 import {
+  type Figure,
   METRES_PER_INCH,
-  METRIC,
   type Outcome,
   type QuantityName,
   type Units,
   densityUnit,
   formatDensity,
+  formatDuration,
   formatLength,
   formatMass,
+  formatRate,
+  formatTemperature,
   otherUnits,
   parseDensity,
+  parseDuration,
   parseLength,
   parseMass,
+  parseRate,
+  parseTemperature,
   refused,
   strewnUnit,
   text,
@@ -28,7 +34,7 @@ interface Range {
 }
 
 /** Of every field of every sheet by its name, without what it belongs to: 'c0.width' is a width. What is not named is a number or a choice. */
-type FieldKind = 'length' | 'mass' | 'density' | 'coat';
+type FieldKind = 'length' | 'mass' | 'density' | 'coat' | 'temperature' | 'rate';
 const KINDS: Record<string, FieldKind | undefined> = {
   ...{ density: 'density', coat: 'coat' },
   ...{ width: 'length', length: 'length', depth: 'length', diameter: 'length', inner: 'length', rim: 'length', floor: 'length' },
@@ -37,6 +43,7 @@ const KINDS: Record<string, FieldKind | undefined> = {
   ...{ sheetWidth: 'length', sheetLength: 'length', stripWide: 'length', kerf: 'length', gap: 'length', thick: 'length', border: 'length' },
   ...{ capThick: 'length', over: 'length', slab: 'length', stop: 'length', paper: 'length', fillWide: 'length', fillLong: 'length' },
   ...{ liner: 'length', to: 'length', strip: 'length', ends: 'length', corners: 'length', stands: 'length', back: 'length' },
+  ...{ wasAt: 'temperature', willAt: 'temperature', coneAt: 'temperature', wasUp: 'rate', willUp: 'rate', coneRate: 'rate' },
   ...{ rimAlong: 'length', floorAlong: 'length', tape: 'length', tapeAlong: 'length', hang: 'length', foot: 'length', under: 'length' },
   ...{ lastAcross: 'length', lastAlong: 'length', atDoor: 'length', atBack: 'length', atLeft: 'length', atRight: 'length' },
   ...{ poured: 'mass', drunk: 'mass', model: 'mass', stays: 'mass', have: 'mass', mass: 'mass', lastMass: 'mass' },
@@ -58,6 +65,10 @@ function unitOfKind(kind: FieldKind, units: Units): string {
       return densityUnit(units).name;
     case 'coat':
       return coatUnit(units);
+    case 'temperature':
+      return `°${units.temperature}`;
+    case 'rate':
+      return `°${units.temperature}/h`;
     default:
       return units[kind];
   }
@@ -75,13 +86,21 @@ export function withUnits(typed: Typed, units: Units): Typed {
 /** The same in the other unit, to stand under what is typed; nothing where it cannot be read. */
 export function inOtherUnit(field: string, words: string, units: Units): string | undefined {
   const kind = kindOfField(field);
-  if ((kind !== 'length' && kind !== 'mass') || words.trim() === '') return undefined;
-  if (kind === 'length') {
-    const read = parseLength(words, units.length);
-    return read.ok ? text(formatLength(read.value, otherUnits(unitsWritten(words, units)).length)) : undefined;
+  if (words.trim() === '') return undefined;
+  const other = otherUnits(unitsWritten(words, units));
+  const shown = <T>(read: Outcome<T>, written: (value: T) => Figure): string | undefined => (read.ok ? text(written(read.value)) : undefined);
+  switch (kind) {
+    case 'length':
+      return shown(parseLength(words, units.length), (value) => formatLength(value, other.length));
+    case 'mass':
+      return shown(parseMass(words, units.mass), (value) => formatMass(value, other.mass));
+    case 'temperature':
+      return shown(parseTemperature(words, units.temperature), (value) => formatTemperature(value, other.temperature));
+    case 'rate':
+      return shown(parseRate(words, units.temperature), (value) => formatRate(value, other.temperature));
+    default:
+      return undefined;
   }
-  const read = parseMass(words, units.mass);
-  return read.ok ? text(formatMass(read.value, otherUnits({ ...METRIC, mass: unitsWritten(words, units).mass }).mass)) : undefined;
 }
 
 /** A length as it would be typed in the studio's own unit, with no digit lost that anybody measures. */
@@ -93,6 +112,12 @@ export interface Reader {
   length(field: string, name: string, range: Range): number;
   mass(field: string, name: string, range: Range): number;
   density(field: string, name: string, range: Range): number;
+  /** °C. */
+  temperature(field: string, name: string, range: Range): number;
+  /** °C/h. */
+  rate(field: string, name: string, range: Range): number;
+  /** s; a bare number is minutes. */
+  time(field: string, name: string, range: Range): number;
   number(field: string, name: string, range: Range & { whole?: true }): number;
   /** Left out where it is empty. */
   maybe<T>(field: string, read: () => T): T | undefined;
@@ -108,6 +133,11 @@ export interface Read<T> {
   problems: Record<string, string>;
   /** What is to be told yet, as it is called. */
   missing: string[];
+}
+
+function within(read: Outcome<number>, name: string, { least, most }: Range, written: (value: number) => Figure): Outcome<number> {
+  if (!read.ok || (read.value >= least && read.value <= most)) return read;
+  return refused('out-of-range', '', `${name} must be from ${text(written(least))} to ${text(written(most))}.`);
 }
 
 export function readTyped<T>(typed: Typed, units: Units, take: (read: Reader) => T): Read<T> {
@@ -129,12 +159,19 @@ export function readTyped<T>(typed: Typed, units: Units, take: (read: Reader) =>
     length: (field, name, { least, most }) => read(field, name, (typed_) => lengthWithin(typed_, capital(name), least, most, units.length)),
     mass: (field, name, { least, most }) => read(field, name, (typed_) => massWithin(typed_, capital(name), least, most, units.mass)),
     density: (field, name, { least, most }) =>
+      read(field, name, (typed_) => within(parseDensity(typed_, units), capital(name), { least, most }, (value) => formatDensity(value, units))),
+    temperature: (field, name, range) =>
+      read(field, name, (typed_) =>
+        within(parseTemperature(typed_, units.temperature), capital(name), range, (value) => formatTemperature(value, units.temperature)),
+      ),
+    rate: (field, name, range) =>
       read(field, name, (typed_) => {
-        const density = parseDensity(typed_, units);
-        if (!density.ok || (density.value >= least && density.value <= most)) return density;
-        const [low, high] = [least, most].map((one) => text(formatDensity(one, units)));
-        return refused('out-of-range', field, `${capital(name)} must be from ${low} to ${high}.`);
+        const rate = parseRate(typed_, units.temperature);
+        if (rate.ok && rate.value === null)
+          return refused('out-of-range', field, `${capital(name)} must be told as a rate; full speed is what is taken where it is empty.`);
+        return within(rate as Outcome<number>, capital(name), range, (value) => formatRate(value, units.temperature));
       }),
+    time: (field, name, range) => read(field, name, (typed_) => within(parseDuration(typed_), capital(name), range, formatDuration)),
     number: (field, name, { whole, ...range }) =>
       read(field, name, (typed_) => numberWithin(typed_.replace(/\s*%$/, ''), capital(name), range, whole ? 'whole' : 'any')),
     maybe: (field, one) => (words(field) === '' ? undefined : one()),

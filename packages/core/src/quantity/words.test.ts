@@ -4,6 +4,7 @@ import { valueOf } from '../problem';
 import { METRIC, type Units } from '../units/convert';
 import { type BlankAsked, blank } from './blank';
 import { blankWords } from './blankWords';
+import { coneWords, sameWorkWords, writtenWords } from './conversionWords';
 import { type CuttingAsked, cutting } from './cutting';
 import { cuttingWords } from './cuttingWords';
 import { type Filling, filling } from './filling';
@@ -13,8 +14,10 @@ import { type HowMuch, howMuch } from './howMuch';
 import { howMuchWords } from './howMuchWords';
 import { type MixAsked, mix } from './mix';
 import { mixWords } from './mixWords';
+import { type SameWorkAsked, sameWork } from './sameWork';
 import { type StrewnAsked, strewn } from './strewn';
 import { strewnWords } from './strewnWords';
+import { readings } from './written';
 
 const glass = { ...TYPICAL_FAMILIES[0], density_kg_m3: 2500 };
 const INCHES: Units = { temperature: 'F', length: 'in', mass: 'oz' };
@@ -227,5 +230,71 @@ describe('a blank for a form', () => {
     );
     expect(words[1]).toMatch(/^Lay it 0\.18[78] in further from the door than last time\./);
     expect([...words, ...sum, ...cautions].join(' ')).not.toMatch(/\d\s*(mm|cm|g|kg)\b/);
+  });
+});
+
+describe('conversions', () => {
+  const said = (written: string, units = METRIC) => writtenWords(written, valueOf(readings({ text: written, units })), 2500, units);
+
+  test('the answer is in the unit that it was not written in; a difference has no zero to shift', () => {
+    const told = said('1450 F');
+    expect(told.figures).toEqual([{ label: '1450 F is', value: { figure: '787.8', unit: '°C' }, other: { figure: '1450', unit: '°F' } }]);
+    expect(told.rows?.at(-1)).toMatchObject({ name: '1450 degrees of difference', value: { figure: '805.6', unit: '°C' } });
+    expect(said('788 C', INCHES).figures[0].value).toEqual({ figure: '1450', unit: '°F' });
+  });
+
+  test.each<[string, string, string]>([
+    ['9.4 mm', 'nearest sixteenth', '3/8 in'],
+    ['3.2 mm', 'nearest thirty-second', '1/8 in'],
+    ['2 in', 'nearest sixteenth', '2 in'],
+    ['992 g', 'pounds and ounces', '2 lb 2.99 oz'],
+    ['0.3 g/cm2', 'as a film, run level', '1.2 mm'],
+    ['90e-7', 'parts in a million', '9 × 10⁻⁶/K'],
+    ['90e-7', 'per degree Fahrenheit', '5 × 10⁻⁶/°F'],
+    ['90 min', 'hours and minutes', '1:30 '],
+    ['300 C/h', 'for 100 °C or 180 °F', '20 min'],
+    ['500 ml', 'of glass', '1.25 kg'],
+    ['2.5 g/cm3', 'pounds in a cubic foot', '156.1 lb/ft³'],
+    ['144 in²', 'square feet', '1 ft²'],
+  ])('%s, %s: %s', (written, name, value) => {
+    const row = said(written).rows?.find((one) => one.name === name);
+    expect(row && `${row.value.figure} ${row.value.unit}`).toBe(value);
+  });
+
+  test('how far the nearest fraction is off is said', () => {
+    expect(said('9.4 mm').rows?.find(({ name }) => name === 'nearest sixteenth')?.note).toBe('0.12 mm more');
+    expect(said('9.6 mm').rows?.find(({ name }) => name === 'nearest sixteenth')?.note).toBe('0.075 mm less');
+    expect(said('3/8 in').rows?.find(({ name }) => name === 'nearest sixteenth')?.note).toBe('exactly');
+  });
+
+  test('a bare number is told in all that it may be; a cone by the rate of its last hours, in °F too', () => {
+    expect(said('90').rows?.map(({ name }) => name)).toEqual(
+      expect.arrayContaining(['90 °C', '90 °F', '90 mm', '90 in', '90 g', '90 oz', '90 °C/h', '90 × 10⁻⁷/K, expansion', '1 h 30']),
+    );
+    const { figures, rows = [] } = said('cone 06', INCHES);
+    expect(figures[0]).toMatchObject({ label: 'cone 06 bends near', value: { figure: '1828', unit: '°F' } });
+    expect(rows.map(({ name }) => name)).toEqual(['the last hours at 27 °F/h', 'the last hours at 108 °F/h', 'the last hours at 270 °F/h']);
+  });
+
+  test('the same work: the sum closes, another kiln is said, and too much by climbing alone is warned of', () => {
+    const kiln = { up_C_per_h: 200, down_C_per_h: 600, readsOver_K: 0 };
+    const of = (to: object, units = METRIC) => {
+      const asked = { glass, from: { ...kiln, at_C: 790, hold_s: 600 }, to: { ...kiln, find: 'hold', at_C: 775, ...to } } as SameWorkAsked;
+      return sameWorkWords(asked, valueOf(sameWork(asked)), units);
+    };
+    const told = of({});
+    const [, longer, ramps, hold] = /× [\d.]+ = (\d+) min; − climb and way down worth (\d+) min = (\d+) min/.exec(told.sum[1]) ?? [];
+    expect(Math.abs(Number(longer) - Number(ramps) - Number(hold))).toBeLessThanOrEqual(1);
+    expect(told.figures[0].value.figure).toBe(hold);
+    expect(of({ readsOver_K: 10 }, INCHES).words[0]).toBe('The other kiln reads 18 °F more than the first for the same glass: that is counted.');
+    expect(of({ at_C: 860 }).cautions.join(' ')).toMatch(/Climb and way down alone do \d+ % of the work there: no hold is short enough/);
+  });
+
+  test('which cone a climb and a hold come to', () => {
+    const asked = { target_C: 1000, rate_C_per_h: 100, hold_s: 900 };
+    const told = coneWords(asked, { cone: '06', equivalent_C: 1001, bends_C: 1005 }, INCHES);
+    expect(told.figures[0].value.figure).toBe('06');
+    expect([...told.sum, ...told.words].join(' ')).not.toMatch(/°C/);
+    expect(told.words[0]).toBe('With no hold that cone bends at 1841 °F at this rate, 9 °F more.');
   });
 });

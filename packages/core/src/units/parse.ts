@@ -146,15 +146,20 @@ interface Kind {
   examples: string;
 }
 
+/** '1,200' is a thousand to some and a little over one to others. */
+function twoWays(clean: string, path: string, decimal: Decimal): ReturnType<typeof refused> | null {
+  const digits = decimal === 'auto' ? AMBIGUOUS_THOUSANDS.exec(clean)?.[2] : undefined;
+  return digits === undefined
+    ? null
+    : refused('ambiguous', path, `${quote(digits)} can be read two ways; write ${digits.replace(',', '')} or ${digits.replace(',', '.')}.`);
+}
+
 /** Reads one or several numbers with units and adds them ('1 ft 2 in'); a single bare number takes bareFactor. */
 function readSum(text: string, kind: Kind, bareFactor: number, path: string, decimal: Decimal): Outcome<number> {
   const clean = ungrouped(tidy(text), decimal);
   if (clean === '') return refused('empty', path, `No ${kind.name} given; write for example ${kind.examples}.`);
-  const ambiguous = decimal === 'auto' ? AMBIGUOUS_THOUSANDS.exec(clean) : null;
-  if (ambiguous?.[2]) {
-    const digits = ambiguous[2];
-    return refused('ambiguous', path, `${quote(digits)} can be read two ways; write ${digits.replace(',', '')} or ${digits.replace(',', '.')}.`);
-  }
+  const ambiguous = twoWays(clean, path, decimal);
+  if (ambiguous) return ambiguous;
   const pair = new RegExp(String.raw`\s*(${NUMBER})\s*([a-z]+\.?|["'])?`, 'y');
   let total = 0;
   let parts = 0;
@@ -200,6 +205,26 @@ const VOLUME_UNITS: Record<string, number> = {
 };
 /** '0.93 g/cm3', '0.54 oz per cu in', '930 g/l'. */
 const PER_VOLUME = new RegExp(String.raw`^(${NUMBER})\s*([a-z]+)\s*(?:/|per)\s*(?:cu\.?|cubic)?\s*([a-z]+)\s*(?:3|³|\^3)?$`);
+
+const AREA = new RegExp(String.raw`^(${NUMBER})\s*(sq\.?|square)?\s*(mm|cm|dm|m|in|inch|inches|ft|foot|feet)\s*(2|²|\^2)?$`);
+const VOLUME = new RegExp(String.raw`^(${NUMBER})\s*(cu\.?|cubic)?\s*([a-z]+)\s*(3|³|\^3)?$`);
+/** Named by themselves, with no 3 behind them. */
+const LITRES: readonly string[] = ['ml', 'l', 'litre', 'liter'];
+
+/** Area in m²; its unit must be written. */
+export function parseArea(text: string, path = '', decimal: Decimal = 'auto'): Outcome<number> {
+  const [, number, square, unit, two] = AREA.exec(ungrouped(tidy(text), decimal)) ?? [];
+  if (number && (square || two)) return found(readNumber(number) * AREA_UNITS[AREA_NAMES[unit] ?? unit]);
+  return refused('unreadable', path, `Cannot read ${quote(text.trim())} as an area; write for example 720 cm² or 112 sq in.`);
+}
+
+/** Volume in m³; its unit must be written. */
+export function parseVolume(text: string, path = '', decimal: Decimal = 'auto'): Outcome<number> {
+  const [, number, cubic, unit, three] = VOLUME.exec(ungrouped(tidy(text), decimal)) ?? [];
+  const of = VOLUME_UNITS[unit ?? ''];
+  if (number && of !== undefined && (cubic || three || LITRES.includes(unit))) return found(readNumber(number) * of);
+  return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a volume; write for example 500 ml, 0.5 l or 30 cu in.`);
+}
 
 /** Density in kg/m³; a bare number is in what goes with the studio's units. */
 export function parseDensity(text: string, units: Pick<Units, 'length' | 'mass'>, path = '', decimal: Decimal = 'auto'): Outcome<number> {
@@ -252,7 +277,10 @@ const degreesEitherWay = (celsius: number, bare: TemperatureUnit): string =>
 
 /** Temperature in °C; a bare number takes bareUnit. */
 export function parseTemperature(text: string, bareUnit: TemperatureUnit, path = '', decimal: Decimal = 'auto'): Outcome<number> {
-  const match = TEMPERATURE.exec(ungrouped(tidy(text), decimal));
+  const clean = ungrouped(tidy(text), decimal);
+  const ambiguous = twoWays(clean, path, decimal);
+  if (ambiguous) return ambiguous;
+  const match = TEMPERATURE.exec(clean);
   if (!match?.[2])
     return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a temperature; write for example ${degreesEitherWay(790, bareUnit)}.`);
   const value = readNumber(match[2]) * (match[1] ? -1 : 1);
@@ -261,7 +289,10 @@ export function parseTemperature(text: string, bareUnit: TemperatureUnit, path =
 
 /** A difference of temperatures in K: 1.8 alone, never 32. */
 export function parseDifference(text: string, bareUnit: TemperatureUnit, path = '', decimal: Decimal = 'auto'): Outcome<number> {
-  const match = TEMPERATURE.exec(ungrouped(tidy(text), decimal));
+  const clean = ungrouped(tidy(text), decimal);
+  const ambiguous = twoWays(clean, path, decimal);
+  if (ambiguous) return ambiguous;
+  const match = TEMPERATURE.exec(clean);
   if (!match?.[2])
     return refused(
       'unreadable',
@@ -305,6 +336,8 @@ const FULL_SPEED = /^(full( speed)?|max(imum)?|fast(est)?|as fast as possible)$/
 export function parseRate(text: string, bareUnit: TemperatureUnit, path = '', decimal: Decimal = 'auto', fullSpeedCode?: number): Outcome<number | null> {
   const clean = ungrouped(tidy(text), decimal);
   if (FULL_SPEED.test(clean) || (fullSpeedCode !== undefined && clean === String(fullSpeedCode))) return found(null);
+  const ambiguous = twoWays(clean, path, decimal);
+  if (ambiguous) return ambiguous;
   const match = RATE.exec(clean);
   if (!match?.[1]) {
     const example = text_(formatRate(bareUnit === 'C' ? 220 : kelvinFrom(400, 'F'), bareUnit));
