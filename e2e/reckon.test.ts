@@ -63,6 +63,14 @@ async function runSheet(): Promise<string> {
   return me.of('main, [role="main"]', (node) => node.innerText.replace(/\s+/g, ' '));
 }
 
+/** What its first step lays, as the server keeps it once it has been saved there. */
+async function laidIn(address: string, layers = 3): Promise<{ form: string }[]> {
+  const id = address.split('/').at(-1);
+  const read = async (): Promise<{ form: string }[]> => (await (await fetch(`${studio.address}/api/pieces/${id}`)).json()).doc.journey[0].layers;
+  for (let tries = 0; tries < 100 && (await read()).length !== layers; tries += 1) await new Promise((resolve) => setTimeout(resolve, 100));
+  return read();
+}
+
 /** Of the schedule that the piece's firing has by now, °C, as the server keeps it. */
 async function hottest(address: string): Promise<number> {
   const id = address.split('/').at(-1);
@@ -176,7 +184,7 @@ describe('on a phone', () => {
   });
 
   test('a woven panel from its strips to its cap is laid as pieces under a cap', async () => {
-    await begin('Woven panel', 'contour');
+    const address = await begin('Woven panel', 'contour');
     await open('cutting');
     await tap('reckon-cut-woven');
     await type('stripWide', '15');
@@ -197,10 +205,65 @@ describe('on a phone', () => {
     await answer(/finished size 183 × 247 mm/);
     expect(text).toMatch(/9 × 15 mm \+ 8 × 1 mm \+ 2 × 20 mm = 183 mm/);
     expect(text).toMatch(/strip up the panel 15 × 207 mm, 3 mm thick 9 \+ 1/);
+    await me.press('reckon-glassAcross');
+    await me.press('reckon-glassAcross-rose-90');
+    await me.page.waitForFunction(() => /across it of (?!Clear)/.test(document.body.innerText));
     await me.press('reckon-put');
     await me.page.waitForFunction(() => document.body.innerText.includes('183 × 247 mm · 3 layers'));
     expect(await me.text('figure-depth')).toMatch(/8 ?mm/);
+    expect(await laidIn(address)).toMatchObject([
+      { form: 'pieces', glassId: 'clear-90', count: 13 },
+      { form: 'pieces', glassId: 'rose-90', count: 17 },
+      { form: 'cap', glassId: 'clear-90' },
+    ]);
     expect(await runSheet()).toMatch(/Contour fuse/);
+    expect(me.troubles).toEqual([]);
+  });
+
+  test('strips and a larger cap are laid on, segments in a dam; more strips than have room are refused', async () => {
+    const address = await begin('Strips under a cap', 'contour');
+    await open('cutting');
+    await tap('reckon-cut-strips');
+    await type('stripWide', '10');
+    await type('sheetWidth', '20 cm');
+    await type('sheetLength', '20 cm');
+    await type('count', '40');
+    await answer(/40/);
+    await me.press('reckon-put');
+    // 18 × 26 cm have room for 23 strips of 10 × 200.
+    await me.page.waitForFunction(() =>
+      /cover more than the outline of this piece: 23 have room/.test(document.querySelector<HTMLElement>('[data-testid="reckon"]')?.innerText ?? ''),
+    );
+    await me.type('reckon-count', '20');
+    await me.page.waitForFunction(() => /Lays 20 strips/.test(document.querySelector<HTMLElement>('[data-testid="reckon-puts"]')?.innerText ?? ''));
+    await me.press('reckon-put');
+    await open('cutting');
+    await tap('reckon-cut-cap');
+    await tap('reckon-sizes');
+    await type('over', '4');
+    await answer(/188 × 268 mm/);
+    expect(taps).toBeLessThanOrEqual(TAPS_AT_MOST);
+    await me.press('reckon-put');
+    expect(await laidIn(address)).toMatchObject([
+      { form: 'sheet' },
+      { form: 'pieces', count: 20, thickness_m: 0.003, cover: expect.closeTo(0.8547, 3) },
+      { form: 'cap', overhang_m: expect.closeTo(0.004, 9) },
+    ]);
+    await open('fill');
+    await tap('reckon-form-box');
+    await type('width', '12 × 20 × 3 cm');
+    await type('liner', '');
+    await tap('reckon-filler-segments');
+    await type('stands', '12');
+    await type('cover', '80');
+    await type('count', '24');
+    await answer(/stands deep 9\.6 mm/);
+    expect(taps).toBeLessThanOrEqual(TAPS_AT_MOST);
+    await me.press('reckon-put');
+    await me.page.waitForFunction(() => document.body.innerText.includes('120 × 200 mm, dammed'));
+    expect(await laidIn(address, 1)).toMatchObject([{ form: 'pieces', count: 24, thickness_m: 0.012, cover: 0.8 }]);
+    // Of 12 mm with gaps between them, uneven: soaked as 18.
+    expect(await runSheet()).toMatch(/18 mm soaks low/);
     expect(me.troubles).toEqual([]);
   });
 
@@ -311,6 +374,42 @@ describe('on a phone', () => {
     expect(await me.text('figure-depth')).toMatch(/20 ?mm/);
     expect(me.troubles).toEqual([]);
   });
+});
+
+test('a lobed blank begins a piece with its slump planned; another name leaves its outline as it is', async () => {
+  me = await Visitor.open(here.browser, PHONE);
+  await me.page.goto(`${studio.address}/bench`);
+  await me.press('open-reckon');
+  await me.press('reckon-tab-blank');
+  await me.press('reckon-plan-lobed');
+  for (const [field, words] of Object.entries({ rim: '280', rimAlong: '220', depth: '50', floor: '100', lobes: '5' })) await me.type(`reckon-${field}`, words);
+  await answer(/blank, over lobes × between 299 × 246 mm/);
+  await me.press('reckon-begin');
+  await me.find('journey-add');
+  await me.page.waitForFunction(() => /pieces\/[0-9a-f-]{36}/.test(location.pathname) && document.body.innerText.includes('outline of 60 corners'));
+  const id = /pieces\/([0-9a-f-]{36})/.exec(me.page.url())?.[1] ?? '';
+  const piece = async () => (await fetch(`${studio.address}/api/pieces/${id}`)).json();
+  await laidIn(id, 1);
+  const before = await piece();
+  expect(before.doc.journey).toMatchObject([
+    { kind: 'lay', layers: [{ form: 'sheet', thickness_m: 0.006 }] },
+    { kind: 'fire', look: 'slump', setup: { kind: 'inMould', shaping: { kind: 'hollow', span_m: 0.22, depth_m: 0.05 } } },
+  ]);
+  expect(before.doc.journey[1].setup.wet).toBeUndefined();
+  await me.page.goto(`${studio.address}/pieces/${id}/edit`);
+  await me.type('field-name', 'Five petals');
+  await me.expectSound('an outline by its corners');
+  await me.press('save-piece');
+  await me.page.waitForFunction(() => document.body.innerText.includes('Five petals') && !location.pathname.endsWith('/edit'));
+  expect((await piece()).doc.footprint).toEqual(before.doc.footprint);
+  // Three of them make a kite.
+  await me.page.goto(`${studio.address}/pieces/${id}/edit`);
+  await me.type('field-corners', '0 0; 20 0; 0 12 cm');
+  await me.sees('outline-area', /120 cm²/);
+  await me.press('save-piece');
+  await me.page.waitForFunction(() => document.body.innerText.includes('outline of 3 corners'));
+  expect(me.troubles).toEqual([]);
+  await me.leave();
 });
 
 test('every sheet is sound as it opens, in inches and ounces too, light and dark', async () => {

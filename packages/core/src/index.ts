@@ -41,7 +41,7 @@ export { diffusivity, type GlassConstants, meltExpansion, type StateName } from 
 export { fluidity, LOG_VISCOSITY, logViscosity, temperatureAt, viscosityOf } from './glass/viscosity';
 export { type GlassState, glassStates, stateAt } from './glass/states';
 export { TYPICAL_FAMILIES } from './glass/families';
-export { type Footprint, footprintArea, footprintHole, footprintSpan, sidesOf } from './body/footprint';
+export { crossesItself, type Footprint, footprintArea, footprintHole, footprintSpan, sidesOf } from './body/footprint';
 export { footprintWords } from './body/footprintWords';
 export { evenSheets, layerDepth, rowsOf } from './body/layers';
 export { bodyFigures } from './body/body';
@@ -61,7 +61,7 @@ export { QUANTITY_NAMES, type QuantityName } from './quantity/names';
 export { fromAbove, type Hollow, lined, surfaceAt, volumeOf } from './quantity/hollow';
 export type { Brick, LaidCold, Stack } from './quantity/cold';
 export type { Cavity, HowMuch } from './quantity/howMuch';
-export type { Filler, Filling } from './quantity/filling';
+export type { Filler, Filling, FillingTold } from './quantity/filling';
 export type { Stock } from './quantity/stock';
 export { howMuchWords } from './quantity/howMuchWords';
 export { fillingWords } from './quantity/fillingWords';

@@ -1,9 +1,11 @@
 import { setOutline } from '@torvin/core';
 import type { Piece, Shelves } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
 import { usePiece, useShelves } from '@/data/pieces';
 import { useUnits } from '@/data/studio';
 import { PieceForm } from '@/piece/PieceForm';
+import { writtenCorners } from '@/piece/corners';
 import { StaleChoice } from '@/piece/StaleChoice';
 import { useDraft } from '@/outbox/drafts';
 import { pieceQueue } from '@/outbox/kinds';
@@ -33,6 +35,7 @@ function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; b
   const { queue } = layup;
   const units = useUnits();
   const draft = useDraft<PieceEntry>(`outline ${piece.id} ${units.length}`);
+  const [opened] = useState(() => ({ entry: entryOf(piece, units.length), footprint: piece.doc.footprint }));
   const leave = (): void => {
     draft.done();
     router.replace(`/pieces/${piece.id}`);
@@ -55,14 +58,16 @@ function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; b
       )}
       <PieceForm
         shelves={shelves}
-        entry={entryOf(piece, units.length)}
+        entry={opened.entry}
         asksGlass={false}
         problem={layup.problem ?? queue.problem}
         saving={queue.saving && !queue.problem && !queue.elsewhere}
         draft={draft}
         saveTitle="Save outline"
         onSave={({ name, footprint, typed, dammed }) => {
-          layup.edit(setOutline(layup.doc, footprint, typed, dammed), 'outline', name);
+          // Corners that nobody touched stay as they are, with the digits that are not written.
+          const isSame = footprint.shape === 'polygon' && writtenCorners(footprint.corners_m, units.length) === opened.entry.corners;
+          layup.edit(setOutline(layup.doc, isSame ? opened.footprint : footprint, typed, dammed), 'outline', name);
           void outbox.settled(pieceQueue(piece.id), { orSilent: true }).then((saved) => saved && leave());
         }}
       />

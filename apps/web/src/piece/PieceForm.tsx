@@ -20,7 +20,7 @@ import {
   PIECE_ENTRY_SCHEMAS,
   type PieceEntry,
   type ReadPiece,
-  SHAPES,
+  OUTLINES,
   SHAPE_TITLES,
   SIZES_OF,
   type SizeField,
@@ -42,7 +42,9 @@ export interface PieceFormProps {
   onSave(read: ReadPiece): void;
 }
 
-const SIZE_LABELS: Record<SizeField, string> = { width: 'Width', length: 'Length', diameter: 'Diameter', inner: 'Hole in it' };
+const SIZE_LABELS: Record<SizeField, string> = { width: 'Width', length: 'Length', diameter: 'Diameter', inner: 'Hole in it', corners: 'Corners' };
+
+const CORNERS_HINT = 'each as two lengths: 0 0; 200 0; 0 120';
 
 export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, saveTitle, onSave }: PieceFormProps) {
   const units = useUnits();
@@ -79,13 +81,13 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, s
       <Choice
         label="Outline"
         value={now.shape}
-        options={SHAPES.map((value) => ({ value, title: SHAPE_TITLES[value] }))}
+        options={OUTLINES.map((value) => ({ value, title: SHAPE_TITLES[value] }))}
         onChange={(shape) => setValue('shape', shape)}
         testID="shape"
       />
       <View style={{ flexDirection: 'row', gap: space.large }}>
         {SIZES_OF[now.shape].map((name, i) => (
-          <Fragment key={name}>{field(name, SIZE_LABELS[name], i === 0 ? hint : undefined)}</Fragment>
+          <Fragment key={name}>{field(name, SIZE_LABELS[name], name === 'corners' ? CORNERS_HINT : i === 0 ? hint : undefined)}</Fragment>
         ))}
       </View>
       <Words size="label" tone="muted" testID="outline-area">

@@ -60,6 +60,33 @@ describe('a piece as typed', () => {
     expect(read.glassId).toBe('clear');
   });
 
+  test('by corners it is any outline, written anew where it is opened again; what is none is said', () => {
+    const corners = entry({ shape: 'polygon', corners: '0 0; 20 0; 0 12 cm' });
+    const read = PIECE_ENTRY_SCHEMAS.mm.parse(corners);
+    expect(read.footprint).toEqual({
+      shape: 'polygon',
+      corners_m: [
+        [0, 0],
+        [0.2, 0],
+        [0, 0.12],
+      ],
+    });
+    expect(read.typed).toEqual({});
+    expect(outlineOf(corners, 'mm')).toEqual(read.footprint);
+    expect(entryOf({ name: 'Kite', doc: { ...doc, footprint: read.footprint } }, 'mm')).toMatchObject({ shape: 'polygon', corners: '0 0; 200 0; 0 120 mm' });
+    expect(entryOf({ name: 'Kite', doc: { ...doc, footprint: read.footprint } }, 'in').corners).toBe('0 0; 7.87 0; 0 4.72 in');
+    for (const [words, message] of [
+      ['0 0; 200', /two lengths and a ;/],
+      ['0 0; 100 100; 100 0; 0 100', /crosses itself/],
+      ['0 0; 1 0; 0 1', /next to nothing/],
+      ['0 0; 20 0; 0 12 m', /check the unit/],
+    ] as const) {
+      expect(issues(entry({ shape: 'polygon', corners: words })).corners).toMatch(message);
+      expect(outlineOf(entry({ shape: 'polygon', corners: words }), 'mm')).toBeNull();
+    }
+    expect(fieldOfPath('doc.footprint.corners_m')).toBe('corners');
+  });
+
   test('a ring needs its diameter and a smaller hole, and comes back as it was typed; what an older version left has no hole', () => {
     const ring = entry({ shape: 'ring', diameter: '22 cm', inner: '14 cm' });
     expect(issues(ring)).toEqual({});

@@ -1,11 +1,28 @@
 /** The piece's form as typed: strings, read by the same parser everywhere, turned into an outline when they hold. */
-import { type Footprint, type LaidLayer, type LayerForm, type LengthUnit, formatLength, inForm, text, laidLayers } from '@torvin/core';
+import {
+  type Footprint,
+  type LaidLayer,
+  type LayerForm,
+  type LengthUnit,
+  type Outcome,
+  crossesItself,
+  footprintArea,
+  formatLength,
+  found,
+  inForm,
+  laidLayers,
+  refused,
+  text,
+} from '@torvin/core';
 import { type Glass, type Piece, SIZE_RANGE_M, type Shelves } from '@torvin/schema';
 import { z } from 'zod';
+import { readCorners, writtenCorners } from './corners';
 import { lengthWithin } from './typed';
 
 export const SHAPES = ['rectangle', 'disc', 'oval', 'ring'] as const;
-export const SHAPE_TITLES = { rectangle: 'Rectangle', disc: 'Disc', oval: 'Oval', ring: 'Ring' } as const;
+/** By corners any outline can be told. */
+export const OUTLINES = [...SHAPES, 'polygon'] as const;
+export const SHAPE_TITLES = { rectangle: 'Rectangle', disc: 'Disc', oval: 'Oval', ring: 'Ring', polygon: 'Corners' } as const;
 
 /** Forms that a piece can begin with: all but what needs something under it to be called so. */
 export const FIRST_FORMS = ['sheet', 'pieces', 'rod', 'stringer', 'frit', 'powder'] as const satisfies readonly LayerForm[];
@@ -15,12 +32,14 @@ export const FIRST = [...FIRST_FORMS, 'nothing'] as const;
 
 export interface PieceEntry {
   name: string;
-  shape: (typeof SHAPES)[number];
+  shape: (typeof OUTLINES)[number];
   width: string;
   length: string;
   diameter: string;
   /** Of a ring's hole. */
   inner: string;
+  /** In order, as '0 0; 200 0; 0 120'. */
+  corners: string;
   dammed: boolean;
   /** What lies at the bottom of a new piece, and of which glass. */
   form: (typeof FIRST)[number];
@@ -32,11 +51,13 @@ const sizeOf = (typed: string, name: string, unit: LengthUnit) => lengthWithin(t
 /** A bare number is kept with the unit it was meant in, so that it means the same when the studio's unit has changed. */
 const withUnit = (typed: string, unit: LengthUnit): string => (/[a-z"']/i.test(typed) || typed.trim() === '' ? typed : `${typed.trim()} ${unit}`);
 
-export type SizeField = 'width' | 'length' | 'diameter' | 'inner';
-const SIZE_NAMES: Record<SizeField, string> = { width: 'The width', length: 'The length', diameter: 'The diameter', inner: 'The hole' };
+export type SizeField = 'width' | 'length' | 'diameter' | 'inner' | 'corners';
+const SIZE_NAMES: Record<SizeField, string> = {
+  ...{ width: 'The width', length: 'The length', diameter: 'The diameter', inner: 'The hole', corners: 'The corners' },
+};
 /** By which of its sizes each outline is told. */
-export const SIZES_OF: Record<(typeof SHAPES)[number], readonly SizeField[]> = {
-  ...{ rectangle: ['width', 'length'], oval: ['width', 'length'], disc: ['diameter'], ring: ['diameter', 'inner'] },
+export const SIZES_OF: Record<(typeof OUTLINES)[number], readonly SizeField[]> = {
+  ...{ rectangle: ['width', 'length'], oval: ['width', 'length'], disc: ['diameter'], ring: ['diameter', 'inner'], polygon: ['corners'] },
 };
 const LEAST_WALL_M = 0.004;
 
@@ -51,14 +72,29 @@ function outlineWith(shape: (typeof SHAPES)[number], first: number, second: numb
   }
 }
 
+/** The most that an outline may have, and the least that it encloses, m². */
+const [CORNERS_AT_MOST, LEAST_AREA_M2] = [64, 1e-4];
+
+function outlineByCorners(words: string, unit: LengthUnit): Outcome<Footprint> {
+  const corners_m = readCorners(words, unit);
+  const wrong = (message: string): Outcome<Footprint> => refused('unreadable', 'corners', message);
+  if (!corners_m) return wrong('Write each corner as two lengths and a ; between corners, for example 0 0; 200 0; 0 120 mm.');
+  if (corners_m.length > CORNERS_AT_MOST) return wrong(`An outline has at most ${CORNERS_AT_MOST} corners; these are ${corners_m.length}.`);
+  if (corners_m.flat().some((one) => Math.abs(one) > SIZE_RANGE_M.most)) return wrong('A corner lies further away than any shelf is wide: check the unit.');
+  if (crossesItself(corners_m)) return wrong('The outline crosses itself: write the corners in order, all the way round.');
+  const outline: Footprint = { shape: 'polygon', corners_m };
+  return footprintArea(outline) < LEAST_AREA_M2 ? wrong('These corners enclose next to nothing: check them, and the unit.') : found(outline);
+}
+
 const entryShape = z.object({
   name: z.string(),
-  shape: z.enum(SHAPES),
+  shape: z.enum(OUTLINES),
   width: z.string(),
   length: z.string(),
   diameter: z.string(),
   // What was left by an older version has none.
   inner: z.string().default(''),
+  corners: z.string().default(''),
   dammed: z.boolean(),
   form: z.enum(FIRST),
   glassId: z.string(),
@@ -76,11 +112,20 @@ const entrySchemaIn = (unit: LengthUnit) =>
       const size = sizeOf(entry[field], label, unit);
       return size.ok ? size.value : fail(field, size.problem.message);
     };
-    const [first, second] = SIZES_OF[entry.shape].map((field) => read(field, SIZE_NAMES[field]));
-    const footprint = outlineWith(entry.shape, first, second);
+    const outlined = (): Footprint => {
+      if (entry.shape === 'polygon') {
+        const outline = outlineByCorners(entry.corners, unit);
+        return outline.ok ? outline.value : fail('corners', outline.problem.message);
+      }
+      const [first, second] = SIZES_OF[entry.shape].map((field) => read(field, SIZE_NAMES[field]));
+      return outlineWith(entry.shape, first, second);
+    };
+    const footprint = outlined();
     if (footprint.shape === 'ring' && footprint.inner_m >= footprint.diameter_m - LEAST_WALL_M)
       fail('inner', 'The hole must be smaller than the ring, with a wall left between them.');
-    const typed = Object.fromEntries(SIZES_OF[entry.shape].map((field) => [field, withUnit(entry[field], unit)]));
+    // Corners may be many: they are written anew from the outline.
+    const kept = SIZES_OF[entry.shape].filter((field) => field !== 'corners');
+    const typed = Object.fromEntries(kept.map((field) => [field, withUnit(entry[field], unit)]));
     return { name, footprint, typed, dammed: entry.dammed, form: entry.form, glassId: entry.glassId };
   });
 
@@ -90,6 +135,10 @@ export type ReadPiece = z.output<typeof PIECE_ENTRY_SCHEMAS.mm>;
 
 /** The outline of an unfinished entry, where it can already be read. */
 export function outlineOf(entry: PieceEntry, unit: LengthUnit): Footprint | null {
+  if (entry.shape === 'polygon') {
+    const outline = outlineByCorners(entry.corners ?? '', unit);
+    return outline.ok ? outline.value : null;
+  }
   const sizes = SIZES_OF[entry.shape].map((field) => sizeOf(entry[field], '', unit));
   const [first, second = NaN] = sizes.flatMap((size) => (size.ok ? [size.value] : []));
   return sizes.every(({ ok }) => ok) && !(entry.shape === 'ring' && second >= first) ? outlineWith(entry.shape, first, second) : null;
@@ -112,7 +161,7 @@ export function firstLayer(id: string, form: LayerForm, glass: Glass | undefined
 
 export function newEntry({ glasses, archived }: Shelves): PieceEntry {
   const glass = glasses.find(({ id, forms }) => forms.includes('sheet') && !archived.includes(id)) ?? glasses.find(({ id }) => !archived.includes(id));
-  return { name: '', shape: 'rectangle', width: '', length: '', diameter: '', inner: '', dammed: false, form: 'sheet', glassId: glass?.id ?? '' };
+  return { name: '', shape: 'rectangle', width: '', length: '', diameter: '', inner: '', corners: '', dammed: false, form: 'sheet', glassId: glass?.id ?? '' };
 }
 
 export function entryOf({ name, doc }: Pick<Piece, 'name' | 'doc'>, unit: LengthUnit): PieceEntry {
@@ -123,11 +172,12 @@ export function entryOf({ name, doc }: Pick<Piece, 'name' | 'doc'>, unit: Length
   const round = footprint.shape === 'disc' || footprint.shape === 'ring' ? footprint : null;
   return {
     name,
-    shape: footprint.shape === 'polygon' ? 'rectangle' : footprint.shape,
+    shape: footprint.shape,
     width: field(typed.width, sides?.width_m ?? null),
     length: field(typed.length, sides?.length_m ?? null),
     diameter: field(typed.diameter, round?.diameter_m ?? null),
     inner: field(typed.inner, footprint.shape === 'ring' ? footprint.inner_m : null),
+    corners: footprint.shape === 'polygon' ? writtenCorners(footprint.corners_m, unit) : '',
     dammed: doc.dammed,
     form: 'sheet',
     glassId: laidLayers(doc)[0]?.glassId ?? '',
@@ -139,6 +189,6 @@ type EntryField = 'name' | SizeField | 'root';
 /** Which field a server's problem belongs to. */
 export function fieldOfPath(path: string): EntryField {
   if (path.startsWith('name')) return 'name';
-  const size = /footprint\.(width|length|diameter|inner)_m$/.exec(path);
+  const size = /footprint\.(width|length|diameter|inner|corners)_m/.exec(path);
   return size ? (size[1] as EntryField) : 'root';
 }

@@ -75,7 +75,7 @@ function formIn(where: Where | null): Parameters<typeof typedForm>[0] | null {
 /** A firing of its kind as the studio would plan it; null where it has no kiln or controller yet. */
 function firingFor(doc: PieceDoc, { shaping }: BlankTold, shelves: Shelves, id: string, units: Units): PlannedStep | null {
   const [look, setup] = shaping.kind === 'hollow' ? (['slump', 'inMould'] as const) : (['drape', 'overFormer'] as const);
-  const entry = entryOfStep(doc, null, shelves, units, { look, setup });
+  const entry = entryOfStep(doc, null, shelves, units, { look, setup, wet: 'dry' });
   return entry.kilnId === '' || entry.controllerId === '' ? null : stepFor(entry, shaping, null, id);
 }
 

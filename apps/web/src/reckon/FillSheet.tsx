@@ -1,12 +1,13 @@
 /** How far an amount fills what holds it: its depth, its rim, its heap, and what to take next time. */
-import { type Hollow, type Units, fillingWords, lined } from '@torvin/core';
+import { type Filling, type FillingTold, type Hollow, type Units, fillingWords, footprintWords, formatLength, lined, putGlass, text } from '@torvin/core';
+import { SHEET_RANGE_M } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
 import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';
 import { Tick } from '@/ui/Tick';
-import { FILLERS, HEATS, LOOSE_PERCENT, fieldOfFilling, readFill } from './fillEntry';
+import { FILLERS, HEATS, LOOSE_PERCENT, fieldOfFilling, readFill, segmentsIn } from './fillEntry';
 import { type ReckonedOf, glassOf } from './glassOf';
 import { HollowDrawing } from './HollowDrawing';
 import { HollowFields } from './HollowFields';
@@ -27,6 +28,7 @@ const FIELDS_OF: Record<(typeof FILLERS)[number], readonly AskedField[]> = {
   segments: [
     { field: 'stands', label: 'they stand' },
     { field: 'cover', label: 'of the floor, %' },
+    { field: 'count', label: 'how many', hint: 'to lay them in' },
   ],
   grains: [],
 };
@@ -36,9 +38,35 @@ const LAST: readonly AskedField[] = [
   { field: 'back', label: 'it stood back from the wall by', wide: true },
 ];
 
-/** What runs over is nothing to put in. */
-const putsFilled = (of: ReckonedOf, left: Hollow, { mass_kg, level_m }: { mass_kg: number; level_m: number | null }, units: Units): Puts | null =>
-  level_m === null ? null : putsGlass(of, mass_kg, { left, mass_kg, deepest_m: level_m }, units);
+/** What runs over is nothing to put in; segments are put in as so many pieces. */
+function putsFilled(
+  of: ReckonedOf,
+  { filler }: Filling,
+  left: Hollow,
+  told: Pick<FillingTold, 'mass_kg' | 'level_m'>,
+  count: number | null,
+  units: Units,
+): Puts | null {
+  const { mass_kg, level_m } = told;
+  if (level_m === null || !of.glass) return null;
+  if (filler.by !== 'segments') return putsGlass(of, mass_kg, { left, mass_kg, deepest_m: level_m }, units);
+  const { depth_m, cover } = filler;
+  if (count === null || left.kind !== 'straight' || depth_m > SHEET_RANGE_M.most) return null;
+  const footprint = left.outline;
+  const { id: glassId, name } = of.glass;
+  return {
+    words: (isBegun) =>
+      `Lays ${count} segments of ${name}, ${text(formatLength(depth_m, units.length))} deep and on ${Math.round(cover * 100)} % of the outline${isBegun ? '' : ', in a dam of it'}.`,
+    replaces: true,
+    into: (doc, { newId, into, isBegun }) =>
+      putGlass(doc, {
+        layersOn: () => [{ id: newId(), glassId, form: 'pieces', name: 'Segments', thickness_m: depth_m, count, cover }],
+        ...(isBegun ? {} : { holder: { footprint, dammed: true, deepest_m: level_m } }),
+        into,
+      }),
+    begins: { name: `Segments, ${footprintWords(footprint, units.length)}`, footprint, dammed: true },
+  };
+}
 
 export function FillSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   const units = useUnits();
@@ -74,7 +102,7 @@ export function FillSheet({ typed, set, shelves, where, onPut }: SheetProps) {
         missing={read.missing}
         told={told}
         stale={stale}
-        puts={pair && left && putsFilled(of, left, pair.value, units)}
+        puts={pair && left && putsFilled(of, pair.asked, left, pair.value, segmentsIn(typed), units)}
         where={where}
         onPut={onPut}
       >

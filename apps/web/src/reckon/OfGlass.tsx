@@ -11,7 +11,16 @@ import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
 import type { ReckonedOf } from './glassOf';
 
-export function OfGlass({ shelves, of, onChange }: { shelves: Shelves; of: ReckonedOf; onChange(id: string): void }) {
+export interface OfGlassProps {
+  shelves: Shelves;
+  of: ReckonedOf;
+  onChange(id: string): void;
+  /** Where a sheet asks more than once: which part is of it, and by which name its controls are found. */
+  part?: string;
+  id?: string;
+}
+
+export function OfGlass({ shelves, of, onChange, part, id: which = 'glass' }: OfGlassProps) {
   const units = useUnits();
   const [open, setOpen] = useState(false);
   const glasses = shelves.glasses.filter(({ id }) => !shelves.archived.includes(id));
@@ -21,18 +30,22 @@ export function OfGlass({ shelves, of, onChange }: { shelves: Shelves; of: Recko
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
         <Swatch colour={of.colour} />
         <View style={{ flex: 1 }}>
-          <Words>{`of ${of.name}, ${text(formatDensity(of.constants.density_kg_m3, units))}`}</Words>
+          <Words>{part ? `${part} of ${of.name}` : `of ${of.name}, ${text(formatDensity(of.constants.density_kg_m3, units))}`}</Words>
         </View>
         <Action
           kind="plain"
           title={open ? 'Close' : 'Another'}
-          label={open ? 'Close the glasses' : 'Another glass'}
-          testID="reckon-glass"
+          label={`${open ? 'Close the glasses' : 'Another glass'}${part ? `, ${part}` : ''}`}
+          testID={`reckon-${which}`}
           onPress={() => setOpen(!open)}
         />
       </View>
       {open && (
-        <View role="radiogroup" aria-label="Glass" style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, paddingBottom: space.small }}>
+        <View
+          role="radiogroup"
+          aria-label={part ? `Glass, ${part}` : 'Glass'}
+          style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, paddingBottom: space.small }}
+        >
           {offered.map(({ id, name, colour }) => (
             <Option
               key={id}
@@ -44,7 +57,7 @@ export function OfGlass({ shelves, of, onChange }: { shelves: Shelves; of: Recko
                 onChange(id);
                 setOpen(false);
               }}
-              testID={`reckon-glass-${id}`}
+              testID={`reckon-${which}-${id}`}
             />
           ))}
         </View>

@@ -47,11 +47,16 @@ function readOf(kind: CutKind, read: Reader, units: Units, stock: Stock): Cuttin
         spare: (read.maybe('spare', () => read.number('spare', 'share to spare', { least: 0, most: 100 })) ?? CUT_USUAL.spare) / 100,
       };
     }
-    case 'segments':
+    case 'segments': {
+      const section = ['slabWide', 'slabDeep'].some((field) => read.words(field) !== '')
+        ? { section: { width_m: long('slabWide', 'width of the slab', SHEET), depth_m: long('slabDeep', 'depth of the slab', SHEET) } }
+        : {};
       return {
         ...{ kind, slab_m: long('slab', 'slab', SHEET), stop_m: long('stop', 'stop', STRIP) },
         kerf_m: orUsual('kerf', 'kerf', { least: 0, most: 0.02 }, CUT_USUAL.sawKerf_m),
+        ...section,
       };
+    }
     case 'cap':
       return { kind, outline: readOutline(read, '', units), overhang_m: long('over', 'overhang', { least: 0, most: 0.1 }) };
     case 'liner':
@@ -66,6 +71,10 @@ export function readCutting(typed: Typed, units: Units, stock: Stock): Read<Cutt
   const spread = kind === 'cap' ? spreadSizes(typed, '', OUTLINES) : kind === 'liner' ? spreadSizes(typed, '') : typed;
   return readTyped(spread, units, (read) => readOf(kind, read, units, stock));
 }
+
+/** How thick the cap is that is laid on; as usual where it is not told. */
+export const capIn = (typed: Typed, units: Units): number | null =>
+  readTyped(typed, units, (read) => read.maybe('thick', () => read.length('thick', 'thickness', THICK)) ?? CUT_USUAL.thick_m).value;
 
 /** The field that a refusal of the core belongs to. */
 export const fieldOfCutting = (kind: CutKind, path: string): string =>

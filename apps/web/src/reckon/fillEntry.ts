@@ -43,6 +43,7 @@ export function readFill(typed: Typed, units: Units, glass: GlassConstants): Rea
     const hollow = readHollow(read, '', units);
     const liner_m = read.maybe('liner', () => read.length('liner', 'liner', { least: 0, most: 0.05 }));
     const filler = fillerOf(read);
+    if (filler.by === 'segments') read.maybe('count', () => read.number('count', 'number of segments', { least: 1, most: 400, whole: true }));
     const poured = filler.by === 'mass' && typed.loose === 'yes' ? (packingOf(read) ?? LOOSE_PERCENT / 100) : undefined;
     const work_perPa = workOf(read.choice('heat', HEATS));
     const isLast = read.words('lastMass') !== '' || read.words('back') !== '';
@@ -61,3 +62,9 @@ export function readFill(typed: Typed, units: Units, glass: GlassConstants): Rea
 
 /** The field that a refusal of the core belongs to. */
 export const fieldOfFilling = (path: string): string => path.replace(/^filler\.by$/, 'filler').replace(/_(m|kg)$/, '');
+
+/** How many segments there are, where it was told: they are laid in as so many pieces. */
+export function segmentsIn(typed: Typed): number | null {
+  const count = Number((typed.count ?? '').trim() || Number.NaN);
+  return Number.isInteger(count) && count >= 1 ? count : null;
+}

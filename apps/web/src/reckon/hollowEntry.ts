@@ -1,6 +1,7 @@
 /** A hollow as it is typed: which form, and the sizes that tell it. */
-import { type Footprint, type Hollow, METRES_PER_INCH, type Units, parseLength } from '@torvin/core';
+import type { Footprint, Hollow, Units } from '@torvin/core';
 import { FootprintSchema, HollowSchema } from '@torvin/core/contract';
+import { readCorners, writtenCorners } from '@/piece/corners';
 import { type Reader, type Typed, exactly, sizesApart } from './typed';
 
 export const HOLLOWS = ['box', 'disc', 'oval', 'ring', 'vTrough', 'roundTrough', 'cone', 'bowl', 'dome', 'corners'] as const;
@@ -66,34 +67,13 @@ export function typedOutline(outline: Footprint, of: string, units: Units): Type
       return { [`${of}form`]: 'disc', [`${of}diameter`]: long(outline.diameter_m) };
     case 'ring':
       return { [`${of}form`]: 'ring', [`${of}diameter`]: long(outline.diameter_m), [`${of}inner`]: long(outline.inner_m) };
-    case 'polygon': {
-      const one = units.length === 'in' ? METRES_PER_INCH : 1e-3;
-      const corners = outline.corners_m.map((corner) => corner.map((metres) => Number((metres / one).toFixed(2))).join(' '));
-      return { [`${of}form`]: 'corners', [`${of}corners`]: `${corners.join('; ')} ${units.length}` };
-    }
+    case 'polygon':
+      return { [`${of}form`]: 'corners', [`${of}corners`]: writtenCorners(outline.corners_m, units.length) };
   }
 }
 
 const SIDE = { least: 0.005, most: 2 };
 const DEPTH = { least: 0.002, most: 0.3 };
-
-/** '0 0; 20 0; 0 12 cm': a unit at the end counts for all of them. */
-export function readCorners(words: string, units: Units): [number, number][] | null {
-  const unit = /([a-z"'″′]+)\s*$/i.exec(words)?.[1] ?? units.length;
-  const numbers = words
-    .replace(/([a-z"'″′]+)\s*$/i, '')
-    .split(';')
-    .map((corner) => corner.trim().split(/\s+|\s*,\s*/))
-    .filter((corner) => corner.join('') !== '');
-  const read = numbers.map((corner) =>
-    corner.map((one) => {
-      const negative = /^[-−]/.test(one);
-      const length = parseLength(`${one.replace(/^[-−]/, '')} ${unit}`, units.length);
-      return length.ok ? (negative ? -length.value : length.value) : Number.NaN;
-    }),
-  );
-  return read.length >= 3 && read.every((corner) => corner.length === 2 && corner.every(Number.isFinite)) ? (read as [number, number][]) : null;
-}
 
 function outlineOf(read: Reader, of: string, form: HollowForm, units: Units): Footprint | null {
   const side = (field: string, name: string): number => read.length(`${of}${field}`, name, SIDE);
@@ -151,7 +131,7 @@ export function readHollow(read: Reader, of: string, units: Units): Hollow {
 
 function cornersOf(read: Reader, of: string, units: Units): [number, number][] {
   const words = read.words(`${of}corners`);
-  const corners = readCorners(words, units);
+  const corners = readCorners(words, units.length);
   if (corners) return corners;
   if (words === '') read.length(`${of}corners`, 'corners', SIDE);
   else read.wrong(`${of}corners`, 'Write each corner as two lengths and a ; between corners, for example 0 0; 200 0; 0 120 mm.');

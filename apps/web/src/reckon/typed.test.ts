@@ -1,5 +1,5 @@
 import { METRIC, type Units } from '@torvin/core';
-import { HOLLOWS, SIZES, readCorners, readHollow, readOutline, typedOutline } from './hollowEntry';
+import { HOLLOWS, SIZES, readHollow, readOutline, typedOutline } from './hollowEntry';
 import { inUnits } from './state';
 import { inOtherUnit, readTyped, sizesApart, withUnits } from './typed';
 
@@ -65,20 +65,6 @@ test('the sizes of a piece are typed in the unit of the studio, and read back as
     ],
   } as const;
   expect(readTyped(typedOutline(corners, '', METRIC), METRIC, (one) => readOutline(one, '', METRIC)).value).toEqual(corners);
-});
-
-test('corners take a unit for all of them', () => {
-  expect(readCorners('0 0; 20 0; 0 12 cm', METRIC)).toEqual([
-    [0, 0],
-    [0.2, 0],
-    [0, 0.12],
-  ]);
-  expect(readCorners('-1,0; 2,0; 0,3', INCHES)?.map((corner) => corner.map((one) => Math.round(one / 0.00254) / 10))).toEqual([
-    [-1, 0],
-    [2, 0],
-    [0, 3],
-  ]);
-  expect(readCorners('0 0; 1 1', METRIC)).toBeNull();
 });
 
 test('sizes typed as one are taken apart, with the unit of the last', () => {

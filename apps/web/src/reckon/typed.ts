@@ -41,6 +41,7 @@ const KINDS: Record<string, FieldKind | undefined> = {
   ...{ hole: 'length', film: 'length', grain: 'length', grains: 'mass' },
   ...{ total: 'mass', step: 'mass', wall: 'length', scrap: 'mass', wanted: 'mass' },
   ...{ sheetWidth: 'length', sheetLength: 'length', stripWide: 'length', kerf: 'length', gap: 'length', thick: 'length', border: 'length' },
+  ...{ slabWide: 'length', slabDeep: 'length' },
   ...{ capThick: 'length', over: 'length', slab: 'length', stop: 'length', paper: 'length', fillWide: 'length', fillLong: 'length' },
   ...{ liner: 'length', to: 'length', strip: 'length', ends: 'length', corners: 'length', stands: 'length', back: 'length' },
   ...{ wasAt: 'temperature', willAt: 'temperature', coneAt: 'temperature', wasUp: 'rate', willUp: 'rate', coneRate: 'rate' },

@@ -32,6 +32,11 @@ describe('strips and segments', () => {
     );
   });
 
+  test('segments of a bar lie on their cut face, as thick as the stop', () => {
+    const bar = { kind: 'segments', slab_m: 0.3, stop_m: 0.012, kerf_m: 0.002, section: { width_m: 0.04, depth_m: 0.03 } } as const;
+    expect(told(bar).pieces[0]).toMatchObject({ count: 21, width_m: 0.04, length_m: 0.03, thickness_m: 0.012 });
+  });
+
   test('on edge they fill a width by their thickness', () => {
     const { pieces, finished, along } = told({ kind: 'onEdge', width_m: 0.1, length_m: 0.3, strip_m: 0.012, thickness_m: 0.003, high: 2 });
     expect(pieces[0].count).toBe(66);

@@ -26,7 +26,13 @@ export type CuttingAsked =
       spare: number;
     }
   /** Off a slab at a stop. */
-  | { kind: 'segments'; slab_m: number; stop_m: number; kerf_m: number }
+  | {
+      kind: 'segments';
+      slab_m: number;
+      stop_m: number;
+      kerf_m: number;
+      /** Across the slab, where the segments are to be laid on it. */ section?: { width_m: number; depth_m: number };
+    }
   /** The same outline larger all round. */
   | { kind: 'cap'; outline: Footprint; overhang_m: number }
   /** Of paper of one thickness, for the walls, ends and floor of a hollow. */
@@ -117,10 +123,11 @@ function woven(asked: Extract<CuttingAsked, { kind: 'woven' }>): CuttingTold {
   };
 }
 
-function segments({ slab_m, stop_m, kerf_m }: Extract<CuttingAsked, { kind: 'segments' }>): Outcome<CuttingTold> {
+function segments({ slab_m, stop_m, kerf_m, section }: Extract<CuttingAsked, { kind: 'segments' }>): Outcome<CuttingTold> {
   const { count, along } = cutAlong(slab_m, stop_m, kerf_m);
   if (count === 0) return refused('out-of-range', 'stop_m', 'The stop stands further off than the slab is long.');
-  return found({ ...NONE, pieces: [{ name: 'segment', count, spares: 0, width_m: stop_m, length_m: stop_m, outline: 'rectangle', thickness_m: 0 }], along });
+  const face = section ? { width_m: section.width_m, length_m: section.depth_m, thickness_m: stop_m } : { width_m: stop_m, length_m: stop_m, thickness_m: 0 };
+  return found({ ...NONE, pieces: [{ name: 'segment', count, spares: 0, outline: 'rectangle', ...face }], along });
 }
 
 function boxOf(outline: Footprint): { width_m: number; length_m: number } {

@@ -26,7 +26,10 @@ export const request = z.discriminatedUnion('kind', [
     cap: z.strictObject({ thickness_m: thickness, overhang_m }).nullable(),
     spare: quantity('Share to spare', '', 0, 1),
   }),
-  z.strictObject({ kind: z.literal('segments'), slab_m: side('Length of the slab'), stop_m: quantity('Stop', 'm', 0.001, 2), kerf_m }),
+  z.strictObject({
+    ...{ kind: z.literal('segments'), slab_m: side('Length of the slab'), stop_m: quantity('Stop', 'm', 0.001, 2), kerf_m },
+    section: z.strictObject({ width_m: side('Width of the slab'), depth_m: side('Depth of the slab') }).optional(),
+  }),
   z.strictObject({ kind: z.literal('cap'), outline: FootprintSchema, overhang_m }),
   z.strictObject({ kind: z.literal('liner'), hollow: HollowSchema, thickness_m: quantity('Thickness of the paper', 'm', 0.0002, 0.02) }),
 ]);
