@@ -44,7 +44,7 @@ export interface PieceFormProps {
 
 const SIZE_LABELS: Record<SizeField, string> = { width: 'Width', length: 'Length', diameter: 'Diameter', inner: 'Hole in it', corners: 'Corners' };
 
-const CORNERS_HINT = 'each as two lengths: 0 0; 200 0; 0 120';
+const CORNERS_HINT = 'each as two lengths: 0 0; 20 0; 0 12 cm';
 
 export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, saveTitle, onSave }: PieceFormProps) {
   const units = useUnits();

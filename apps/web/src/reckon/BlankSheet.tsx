@@ -54,6 +54,9 @@ const SIDE_LABELS: Record<(typeof LAST_SIDES)[number], string> = {
   atRight: 'on the right',
 };
 
+/** What came of the last one is of that form: another form has none. */
+const NO_LAST = Object.fromEntries(['lastAcross', 'lastAlong', ...LAST_SIDES].map((field) => [field, '']));
+
 /** Deep as the piece lies now, where it is laid of sheets alone. */
 function thicknessOf(where: Where | null): number {
   const layers = where ? laidLayers(where.piece.doc) : [];
@@ -120,7 +123,7 @@ export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {
     ...(way === 'into' ? [{ field: 'under', label: 'edge under the rim', hint: 'empty: at the rim' }] : []),
   ];
   // What counts is not hidden.
-  const isLast = ['lastAcross', 'lastAlong', ...LAST_SIDES].some((field) => (typed[field] ?? '') !== '');
+  const isLast = Object.keys(NO_LAST).some((field) => (typed[field] ?? '') !== '');
   const isTwo = plan !== 'round' || (way === 'over' && (typed.lobes ?? '') !== '');
   return (
     <View style={{ gap: space.small }}>
@@ -131,14 +134,14 @@ export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {
           { value: 'into', title: 'into a mould' },
           { value: 'over', title: 'over a former' },
         ]}
-        onChange={(next) => set({ way: next })}
+        onChange={(next) => set({ ...NO_LAST, way: next })}
         testID="reckon-way"
       />
       <NamedChips<Plan>
         label="seen from above"
         value={plan}
         options={(Object.keys(PLAN_TITLES) as Plan[]).map((value) => ({ value, title: PLAN_TITLES[value] }))}
-        onPick={(next) => set({ plan: next })}
+        onPick={(next) => set({ ...NO_LAST, plan: next })}
         testID="reckon-plan"
       />
       <FieldRow sheet={sheet} fields={form} />
@@ -183,6 +186,7 @@ export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {
                 onPress={() => set(typedLast(pair.value, units))}
               />
             )}
+            {isLast && <Action kind="plain" title="Forget last time" testID="reckon-no-last" onPress={() => set(NO_LAST)} />}
             <FieldRow sheet={sheet} fields={LAST_SIDES.map((field) => ({ field, label: `over ${SIDE_LABELS[field]}`, hint: 'minus: short' }))} />
           </View>
         )}

@@ -2,6 +2,7 @@
 import { type MixAsked, type MixTold, SHARES_OF, type Units, footprintArea, formatLength, formatMass, massIn, mixWords, putGlass, text } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
+import { useReckonings } from '@/data/reckonings';
 import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -9,7 +10,7 @@ import { Choice } from '@/ui/Choice';
 import { Tick } from '@/ui/Tick';
 import { type ReckonedOf, glassOf } from './glassOf';
 import { HollowFields } from './HollowFields';
-import { GRADES, MIXES, USUAL, additivesIn, canAdd, coatText, usualStep, fieldOfMix, partsIn, readMix } from './mixEntry';
+import { GRADES, MIXES, USUAL, additivesIn, canAdd, coatText, fieldOfMix, partsIn, readMix, shareOf, usualStep, withMeanings } from './mixEntry';
 import { OfGlass } from './OfGlass';
 import { Outcome } from './Outcome';
 import type { Puts } from './PutOrKeep';
@@ -42,7 +43,7 @@ function SharesFields({ sheet }: { sheet: Sheet }) {
         />
       ))}
       {Array.from({ length: additives }, (_, i) => {
-        const of = SHARES_OF.find((one) => one === typed[`a${i}.of`]) ?? SHARES_OF[0];
+        const of = shareOf(typed, i);
         return (
           <View key={i} style={{ gap: space.small }}>
             <FieldRow
@@ -123,8 +124,10 @@ function putsMix({ glass }: ReckonedOf, asked: MixAsked, { weighed }: MixTold, s
   };
 }
 
-export function MixSheet({ typed, set, shelves, where, onPut }: SheetProps) {
+export function MixSheet({ typed: written, set, shelves, where, onPut }: SheetProps) {
   const units = useUnits();
+  const kept = useReckonings();
+  const typed = withMeanings(written, kept);
   const of = glassOf(shelves, typed.glass, where);
   const read = readMix(typed, units);
   const { pair, stale, problem } = useReckoned('mixes', read.value);

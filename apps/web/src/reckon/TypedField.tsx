@@ -63,7 +63,7 @@ export function NamedChips<T extends string>({
   ...rest
 }: {
   label: string;
-  value: T;
+  value: T | null;
   options: readonly { value: T; title: string }[];
   onPick(value: T): void;
   testID: string;

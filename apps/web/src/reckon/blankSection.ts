@@ -64,7 +64,7 @@ export function blankSection(asked: BlankAsked, told: BlankTold, box: Box, unit:
     ? `M${both(section)}L${x(outer).toFixed(1)} ${y(high_m).toFixed(1)}V${y(-under_m).toFixed(1)}H${x(-outer).toFixed(1)}V${y(high_m).toFixed(1)}Z`
     : `M${both(section)}Z`;
   const wall = into ? lengthOf(section) - (asked.way === 'into' ? asked.under_m : 0) : half_m;
-  const hangs: Point[] = [...section.slice(0, 2), along(section[1], section[2], Math.max(half_m - section[1].out_m, 0))];
+  const hangs: Point[] = [...section.slice(0, 2), along(section[1], section[2], Math.max(half_m - told.bend_m / 2 - section[1].out_m, 0))];
   return {
     form,
     flat: { x: x(-half_m), y: topY - thick, width: 2 * half_m * px, height: thick },

@@ -36,7 +36,7 @@ export const SIZES: Record<HollowForm, readonly SizeAsked[]> = {
   cone: [rim, floor, deep],
   bowl: [rim, floor, deep],
   dome: [rim, deep],
-  corners: [{ field: 'corners', label: 'its corners, as 0 0; 200 0; 0 120' }, deep],
+  corners: [{ field: 'corners', label: 'its corners, as 0 0; 20 0; 0 12 cm' }, deep],
 };
 
 /** Those that are an outline with straight walls: what is asked of a flat area, without a depth. */

@@ -1,5 +1,5 @@
 /** A mix as it is typed: by shares, as coats, as plaster round a model, or as scrap by grades. */
-import { type MixAsked, SHARES_OF, type Units, footprintArea, formatCoat, massFrom, parseStrewn, text } from '@torvin/core';
+import { type MixAsked, SHARES_OF, type ShareOf, type Units, footprintArea, formatCoat, massFrom, parseStrewn, text } from '@torvin/core';
 import { OUTLINES, readHollow, readOutline, spreadSizes } from './hollowEntry';
 import { type Read, type Reader, type Typed, coatUnit, hasUnit, readTyped } from './typed';
 
@@ -26,6 +26,23 @@ export function readRatio(words: string, count: number): number[] | null {
   return parts.length === count && parts.every((part) => Number.isFinite(part) && part >= 0) ? parts : null;
 }
 
+/** What the share of an additive is of; not told yet where null. */
+export const shareOf = (typed: Typed, i: number): ShareOf | null => SHARES_OF.find((one) => one === typed[`a${i}.of`]) ?? null;
+
+/** What a share is of is asked once: from then on it is as it was kept in this studio, of the same additive where that was among them. */
+export function withMeanings(typed: Typed, kept: readonly { kind: string; typed: Typed }[]): Typed {
+  const named = (of: Typed, i: number): string => (of[`a${i}.name`] ?? '').trim().toLowerCase();
+  const told = kept
+    .filter(({ kind }) => kind === 'mixes')
+    .flatMap(({ typed: was }) => Array.from({ length: additivesIn(was) }, (_, i) => ({ name: named(was, i), of: shareOf(was, i) })))
+    .filter(({ of }) => of !== null);
+  const meant = Array.from({ length: additivesIn(typed) }, (_, i) => {
+    const of = shareOf(typed, i) ?? (told.find(({ name }) => name === named(typed, i)) ?? told.at(0))?.of;
+    return of ? [[`a${i}.of`, of]] : [];
+  });
+  return { ...typed, ...Object.fromEntries(meant.flat()) };
+}
+
 const percentOf = (read: Reader, field: string, name: string, range = PERCENT): number => read.number(field, name, range) / 100;
 
 function readShares(read: Reader, typed: Typed, step_kg: number): MixAsked {
@@ -34,9 +51,10 @@ function readShares(read: Reader, typed: Typed, step_kg: number): MixAsked {
     share: read.number(`p${i}.share`, `share of part ${i + 1}`, { least: 0, most: 1000 }),
   }));
   const additives = Array.from({ length: additivesIn(typed) }, (_, i) => {
-    const of = read.choice(`a${i}.of`, SHARES_OF);
+    const name = read.words(`a${i}.name`) || `additive ${i + 1}`;
+    const of = read.chosen(`a${i}.of`, `what the share of ${name} is of`, SHARES_OF);
     return {
-      ...{ name: read.words(`a${i}.name`) || `additive ${i + 1}`, of, share: percentOf(read, `a${i}.percent`, `share of additive ${i + 1}`) },
+      ...{ name, of, share: percentOf(read, `a${i}.percent`, `share of additive ${i + 1}`) },
       ...(of === 'solution' ? { liquid: percentOf(read, `a${i}.liquid`, `liquid of additive ${i + 1}`, { least: 0, most: 1000 }) } : {}),
     };
   });

@@ -123,6 +123,8 @@ export interface Reader {
   /** Left out where it is empty. */
   maybe<T>(field: string, read: () => T): T | undefined;
   choice<T extends string>(field: string, choices: readonly [T, ...T[]]): T;
+  /** Has to be chosen: the first stands in while it is missing. */
+  chosen<T extends string>(field: string, name: string, choices: readonly [T, ...T[]]): T;
   /** Says what is wrong at a field. */
   wrong(field: string, message: string): void;
   words(field: string): string;
@@ -177,6 +179,11 @@ export function readTyped<T>(typed: Typed, units: Units, take: (read: Reader) =>
       read(field, name, (typed_) => numberWithin(typed_.replace(/\s*%$/, ''), capital(name), range, whole ? 'whole' : 'any')),
     maybe: (field, one) => (words(field) === '' ? undefined : one()),
     choice: (field, choices) => choices.find((one) => one === typed[field]) ?? choices[0],
+    chosen: (field, name, choices) => {
+      const chosen = choices.find((one) => one === typed[field]);
+      if (chosen === undefined) missing.push(name);
+      return chosen ?? choices[0];
+    },
     wrong: (field, message) => {
       problems[field] = message;
     },

@@ -6,8 +6,11 @@
  * what it comes to lie on. Of a shallow round bowl that is three quarters of what the way over it is longer than the rim. Where its rim is
  * held fast it stretches instead, and the rim is all that is needed: a studio's own last result tells where between the two it is.
  *
- * Over a former: the skirt bends and does not stretch, so the blank is as wide as a tape over the top. What a round one has too much of rim
- * hangs in folds. Lengths in m.
+ * Over a former: the skirt bends and does not stretch, so the blank is as wide as the way over the top. What a round one has too much of
+ * rim hangs in folds.
+ *
+ * Either way it is the middle of the sheet that keeps its size where it bends: within a hollow it lies half a thickness inside of what was
+ * measured, over an edge half a thickness outside. Lengths in m.
  */
 import { type Footprint, footprintArea, scaledBy } from '../body/footprint';
 import { overhangThatHolds, rimToSpare, workToDrape, workToSag } from '../flow/sag';
@@ -45,8 +48,10 @@ export interface BlankTold {
   sizes_m: number[];
   /** By the sum alone, where last time's result stands before it. */
   summed_m: number[];
-  /** Area of what it comes to lie on, m². */
+  /** Area of its middle as it comes to lie, m². */
   lies_m2: number;
+  /** What bending over the edges of a former takes of each of its sizes, m; 0 in a hollow. */
+  bend_m: number;
   mass_kg: number;
   /** How far it stands out over the rim or the former on each side, across and along; negative where it lies within the rim. */
   stands_m: number[];
@@ -123,10 +128,11 @@ interface Reckoned {
   work_perPa: number;
   /** Over a former: how far down its lowest edge hangs. */
   hangs_m: number | null;
+  bend_m: number;
 }
 
 function into({ glass, thickness_m, form, under_m }: Extract<BlankAsked, { way: 'into' }>): Outcome<Reckoned> {
-  const surface = formSurface(form);
+  const surface = formSurface(form, thickness_m / 2);
   if (!surface.ok) return surface;
   const { wall_m, depth_m, section, areaTo, shareAt, reachesAt } = surface.value;
   if (under_m >= wall_m) return refused('impossible', 'under_m', 'Its edge cannot end lower than the wall is long: that would be on the floor.');
@@ -136,7 +142,7 @@ function into({ glass, thickness_m, form, under_m }: Extract<BlankAsked, { way: 
   const rims = waysOf(form).map(({ rim_m }) => rim_m);
   const span_m = form.plan === 'trough' ? rims[0] : Math.min(...rims);
   return found({
-    ...{ sizes_m, lies_m2, section, hangs_m: null },
+    ...{ sizes_m, lies_m2, section, hangs_m: null, bend_m: 0 },
     rimEnds_m:
       wall_m *
       (1 -
@@ -171,12 +177,13 @@ function over({ glass, thickness_m, form, hang_m }: Extract<BlankAsked, { way: '
     hangs.push(hang);
   }
   const folds = form.plan === 'round' && isLobed(form);
-  const sizes_m = ways.map(({ rim_m }, i) => rim_m + 2 * hangs[i]);
-  if (folds) sizes_m.push(form.across.rim_m + 2 * hangs[0] * VALLEY);
   const plan = folds ? 'lobed' : form.plan;
-  // Sides that stand out towards the foot bring the edge less far down than they are long.
+  // Sides that stand out towards the foot bring the edge less far down than they are long, and bend it less.
   const out_m = form.across.floor_m === undefined ? 0 : Math.max((form.across.floor_m - form.across.rim_m) / 2, 0);
   const steep = form.depth_m / Math.hypot(out_m, form.depth_m);
+  const bend_m = thickness_m * Math.atan2(form.depth_m, out_m);
+  const sizes_m = ways.map(({ rim_m }, i) => rim_m + (hangs[i] > 0 ? 2 * hangs[i] + bend_m : 0));
+  if (folds) sizes_m.push(form.across.rim_m + 2 * hangs[0] * VALLEY + bend_m);
   const skirts = hangs.filter((hang) => hang > 0);
   const least = Math.min(...skirts);
   // A corner hangs by both sides' skirts together.
@@ -190,15 +197,16 @@ function over({ glass, thickness_m, form, hang_m }: Extract<BlankAsked, { way: '
         sizes_m.map((size) => size / 2),
       ),
       rimEnds_m: null,
+      bend_m,
       hangs_m: longest * steep,
     },
-    shaping: { kind: 'former', overhang_m: least, drop_m: least * steep, ...(form.plan === 'round' ? { former_m: form.across.rim_m } : {}) },
+    shaping: { kind: 'former', overhang_m: least + bend_m / 2, drop_m: least * steep, ...(form.plan === 'round' ? { former_m: form.across.rim_m } : {}) },
     section: [
       { out_m: 0, up_m: form.depth_m },
       { out_m: top, up_m: form.depth_m },
       { out_m: top + out_m, up_m: 0 },
     ],
-    work_perPa: workToDrape(glass, least, thickness_m, least * steep),
+    work_perPa: workToDrape(glass, least + bend_m / 2, thickness_m, least * steep),
   });
 }
 
@@ -228,7 +236,7 @@ export function blank(asked: BlankAsked): Outcome<BlankTold> {
   const { form, glass, thickness_m, last } = asked;
   const reckoned = asked.way === 'into' ? into(asked) : over(asked);
   if (!reckoned.ok) return reckoned;
-  const { sizes_m: summed_m, lies_m2, rimEnds_m, shaping, section, work_perPa, hangs_m } = reckoned.value;
+  const { sizes_m: summed_m, lies_m2, bend_m, rimEnds_m, shaping, section, work_perPa, hangs_m } = reckoned.value;
   if (last && summed_m.length > 1 && last.along_m === undefined) return refused('missing', 'last.along_m', 'Tell both sizes of the last blank.');
   const plan: Plan = form.plan === 'round' && asked.way === 'over' && isLobed(form) ? 'lobed' : form.plan;
   const next = last ? corrected(plan, last, summed_m.length) : null;
@@ -247,7 +255,7 @@ export function blank(asked: BlankAsked): Outcome<BlankTold> {
   // What is cut otherwise than by the sum hangs as much lower or higher.
   const hangs = hangs_m === null ? null : hangs_m + Math.max(...sizes_m.map((size, i) => (size - summed_m[i]) / 2));
   return found({
-    ...{ outline, sizes_m, summed_m, lies_m2, stands_m, rimEnds_m, shaping, section },
+    ...{ outline, sizes_m, summed_m, lies_m2, bend_m, stands_m, rimEnds_m, shaping, section },
     mass_kg: footprintArea(outline) * thickness_m * glass.density_kg_m3,
     bears_m: overhangThatHolds(glass, thickness_m, HOOKS_M, work_perPa),
     clearance_m: hangs === null ? null : form.depth_m - hangs,

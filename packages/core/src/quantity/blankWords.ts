@@ -27,16 +27,16 @@ function sumOf(asked: BlankAsked, told: BlankTold, units: Units): string[] {
   if (asked.way === 'over') {
     const ways = form.plan === 'round' || !form.along ? [form.across] : [form.across, form.along];
     return ways.flatMap(({ rim_m }, i) => {
-      const hang = (told.summed_m[i] - rim_m) / 2;
-      return hang > 0 ? [`${long(rim_m)} + 2 × ${long(hang)} = ${long(told.summed_m[i])}`] : [];
+      const hang = (told.summed_m[i] - told.bend_m - rim_m) / 2;
+      return hang > 0 ? [`${long(rim_m)} + 2 × ${long(hang)} + ${long(told.bend_m)} round the edges = ${long(told.summed_m[i])}`] : [];
     });
   }
   const area = text(formatArea(told.lies_m2, units.length));
   const [first] = told.summed_m;
-  const lies = asked.under_m > 0 ? `inside up to ${long(asked.under_m)} below the rim` : 'inside up to the rim';
+  const lies = `its middle, lying in the form up to ${asked.under_m > 0 ? `${long(asked.under_m)} below the rim` : 'the rim'}`;
   if (form.plan === 'round') return [`${lies}: ${area}`, `√(4 × ${area} ÷ π) = ${long(first)}`];
   // Where it bends one way alone, the sum is the way over it.
-  if (form.plan === 'trough') return [`way over it: ${long(first)}`, `${area} ÷ ${long(told.summed_m[1])} = ${long(first)}`];
+  if (form.plan === 'trough') return [`${lies}: ${area}`, `${area} ÷ ${long(told.summed_m[1])} = ${long(first)}`];
   return [`${lies}: ${area}`, `a blank of as much: ${text(sizeIn(told.summed_m, units))}`];
 }
 
@@ -88,7 +88,7 @@ function intoWords(asked: Extract<BlankAsked, { way: 'into' }>, told: BlankTold,
     words.push(`Cut to the rim itself, it would end ${long(told.rimEnds_m)} below the rim.`);
   words.push(
     asked.form.plan === 'trough'
-      ? 'Bent one way alone it is as long as the way over the form.'
+      ? 'Bent one way alone it is as long as the way through its own middle.'
       : 'A sheet that slides in keeps its area. On rough primer or paper it slides less and stretches instead, and this blank would end over the rim: then tell what was over, below.',
   );
   return { words, cautions };

@@ -67,7 +67,7 @@ function linesOf(as: WrittenAs, value: number, units: Units, glass_kg_m3: number
         line('Fahrenheit an hour', figure(differenceIn(value, 'F'), '°F/h')),
         line('Celsius a minute', figure(differenceIn(value, 'C') / 60, '°C/min', 3)),
         line('Fahrenheit a minute', figure(differenceIn(value, 'F') / 60, '°F/min', 3)),
-        line('for 100 °C or 180 °F', formatDuration((100 / value) * 3600)),
+        ...(value > 0 ? [line('for 100 °C or 180 °F', formatDuration((100 / value) * 3600))] : []),
       ];
     case 'length':
       return [

@@ -35,6 +35,7 @@ describe('what was written', () => {
     ['9.0 x 10^-6', 'expansion', 9e-6],
   ])('%s has one meaning', (text, as, value) => {
     expect(read(text)).toEqual([expect.objectContaining({ as, value: expect.closeTo(value, 9) })]);
+    expect(read(text)[0]).toHaveProperty('unit', expect.stringMatching(/^(°C|°C\/h|m|m²|m³|kg|kg\/m²|kg\/m³|s|1\/K)$/));
     // Whatever the studio is in.
     expect(read(text, INCHES)).toHaveLength(1);
   });
@@ -56,7 +57,7 @@ describe('what was written', () => {
       ok: false,
       problem: { message: expect.stringMatching(/Cone 22 is not known here: from 010 to 1/) },
     });
-    for (const text of ['warm', '3 bananas', '°', '1/0 in', '5 g/h']) expect(readings({ text, units: METRIC }).ok).toBe(false);
+    for (const text of ['warm', '3 bananas', '°', '1/0 in', '5 g/h', '1e999 F']) expect(readings({ text, units: METRIC }).ok).toBe(false);
     expect(readings({ text: '1,200', units: METRIC })).toMatchObject({ ok: false, problem: { message: expect.stringMatching(/two ways/) } });
   });
 

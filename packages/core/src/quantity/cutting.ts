@@ -75,7 +75,11 @@ function cutAlong(whole_m: number, each_m: number, kerf_m: number): { count: num
 
 function strips({ sheet, strip_m, kerf_m, count }: Extract<CuttingAsked, { kind: 'strips' }>): Outcome<CuttingTold> {
   if (kerf_m >= strip_m)
-    return refused('out-of-range', 'kerf_m', 'The kerf is as wide as the strip or wider: a blade takes 1 to 3 mm, a score and break next to nothing.');
+    return refused(
+      'out-of-range',
+      'kerf_m',
+      'The kerf is as wide as the strip or wider: a blade takes a few millimetres or an eighth of an inch, a score and break next to nothing.',
+    );
   const { count: per, along } = cutAlong(sheet.width_m, strip_m, kerf_m);
   if (per === 0) return refused('out-of-range', 'strip_m', 'The strip is wider than the sheet.');
   return found({

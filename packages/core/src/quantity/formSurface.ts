@@ -29,10 +29,12 @@ export interface HollowForm {
   lobes?: number;
 }
 
-/** A wall, from the floor up: how far out and how high, at steps of equal length. */
+/** A wall, from the floor up: how far out, how high and how steep, at steps of equal length. */
 interface Wall {
   out_m: number[];
   up_m: number[];
+  /** From the level, radians. */
+  steep: number[];
   long_m: number;
 }
 
@@ -54,7 +56,9 @@ function halfAngleOf(longer: number): number {
 function arc(out_m: number, up_m: number, half: number): Wall {
   const chord = Math.hypot(out_m, up_m);
   const steps = Array.from({ length: UP + 1 }, (_, i) => i / UP);
-  if (half < 1e-6) return { out_m: steps.map((t) => t * out_m), up_m: steps.map((t) => t * up_m), long_m: chord };
+  const leans = Math.atan2(up_m, out_m);
+  const steep = steps.map((t) => leans + (2 * t - 1) * half);
+  if (half < 1e-6) return { out_m: steps.map((t) => t * out_m), up_m: steps.map((t) => t * up_m), steep, long_m: chord };
   const radius = chord / (2 * Math.sin(half));
   const along = steps.map((t) => chord / 2 + radius * Math.sin((2 * t - 1) * half));
   const below = steps.map((t) => radius * (Math.cos((2 * t - 1) * half) - Math.cos(half)));
@@ -62,6 +66,7 @@ function arc(out_m: number, up_m: number, half: number): Wall {
   return {
     out_m: along.map((a, i) => a * x + below[i] * z),
     up_m: along.map((a, i) => a * z - below[i] * x),
+    steep,
     long_m: 2 * radius * half,
   };
 }
@@ -171,7 +176,33 @@ function stripArea(plan: Plan, low: readonly number[], high: readonly number[], 
   return (sum * 2 * Math.PI) / steps;
 }
 
-export function formSurface(form: HollowForm): Outcome<FormSurface> {
+/** A line around the form: at which share of the wall, halves of its directions, how high. */
+interface Row {
+  share: number;
+  halves: number[];
+  up_m: number;
+}
+
+const mixed = (from: Row, to: Row, t: number): Row => ({
+  share: from.share + t * (to.share - from.share),
+  halves: from.halves.map((half, i) => half + t * (to.halves[i] - half)),
+  up_m: from.up_m + t * (to.up_m - from.up_m),
+});
+
+/** From where the wall stands clear of the floor, or of the middle where there is none: what lies before that is cut off. Null where all does. */
+function clearOf(rows: readonly Row[], floor_m: number): Row[] | null {
+  // How far a row is clear: over the floor, and out from the middle.
+  const clear = ({ up_m, halves }: Row): number => Math.min(up_m - floor_m, ...halves);
+  const first = rows.findIndex((row) => clear(row) >= -1e-12);
+  if (first < 0) return null;
+  if (first === 0) return [...rows];
+  const [before, after] = [rows[first - 1], rows[first]];
+  const [under, over] = [clear(before), clear(after)];
+  return [mixed(before, after, over === under ? 1 : -under / (over - under)), ...rows.slice(first)];
+}
+
+/** lift_m: of the surface that lies so far within it, as the middle of a sheet does whose edge stands square to the wall. */
+export function formSurface(form: HollowForm, lift_m = 0): Outcome<FormSurface> {
   const { plan, depth_m, lobes = 0 } = form;
   const ways = plan === 'round' || !form.along ? [form.across] : [form.across, form.along];
   if (plan === 'lobed' && ways[1] && ways[1].rim_m > ways[0].rim_m)
@@ -192,35 +223,49 @@ export function formSurface(form: HollowForm): Outcome<FormSurface> {
   const out_m = ways[0].rim_m / 2 - floors[0];
   const wall = wallOf(form, out_m);
   if (!wall.ok) return wall;
-  const { out_m: outs, up_m: ups, long_m } = wall.value;
+  const { out_m: outs, up_m: ups, steep, long_m } = wall.value;
   // The other way its wall is the same, drawn out or pressed together.
   const stretch = (i: number): number => (i === 0 ? 1 : out_m > 1e-9 ? (ways[i].rim_m / 2 - floors[i]) / out_m : 1);
-  const halves = (step: number): number[] => ways.map((_, i) => floors[i] + stretch(i) * outs[step]);
-  const ways_m = ways.map((_, i) => {
-    const sums = [floors[i]];
-    for (let k = 1; k <= UP; k++)
-      sums.push(sums[k - 1] + Math.hypot(stretch(i) * (outs[k] - outs[k - 1]), plan === 'trough' && i === 1 ? 0 : ups[k] - ups[k - 1]));
-    return sums;
-  });
-  const areas = [planArea(plan, floors)];
-  for (let k = 1; k <= UP; k++) areas.push(areas[k - 1] + ringArea(k));
-  function ringArea(k: number): number {
-    if (plan === 'trough') return 4 * (ways_m[0][k] - ways_m[0][k - 1]) * floors[1];
-    return stripArea(plan, halves(k - 1), halves(k), ups[k] - ups[k - 1], lobes);
-  }
-  const between = (of: readonly number[], share: number): number => {
-    const k = Math.min(Math.floor(share * UP), UP - 1);
-    return of[k] + (of[k + 1] - of[k]) * (share * UP - k);
+  const bends = (i: number): boolean => !(plan === 'trough' && i === 1);
+  const rows = clearOf(
+    outs.map((out, k) => ({
+      share: k / UP,
+      halves: ways.map((_, i) => floors[i] + stretch(i) * out - (bends(i) ? lift_m * Math.sin(steep[k]) : 0)),
+      up_m: ups[k] + lift_m * Math.cos(steep[k]),
+    })),
+    lift_m,
+  );
+  if (!rows) return refused('too-thick', 'thickness_m', 'Glass this thick does not bend into so small a form.');
+  const ways_m = ways.map((_, i) =>
+    running(rows[0].halves[i], rows, (from, to) => Math.hypot(to.halves[i] - from.halves[i], bends(i) ? to.up_m - from.up_m : 0)),
+  );
+  const areas = running(planArea(plan, rows[0].halves), rows, (from, to, k) =>
+    plan === 'trough' ? 4 * (ways_m[0][k] - ways_m[0][k - 1]) * floors[1] : stripArea(plan, from.halves, to.halves, to.up_m - from.up_m, lobes),
+  );
+  /** Between two rows at a share of the wall; on the floor before the first. */
+  const at = (share: number, take: (k: number) => number): number => {
+    const k = rows.findIndex((row) => row.share >= share);
+    if (k === 0) return take(0);
+    const to = k < 0 ? rows.length - 1 : k;
+    return take(to - 1) + ((take(to) - take(to - 1)) * (share - rows[to - 1].share)) / (rows[to].share - rows[to - 1].share);
   };
   return found({
-    reachesAt: (share) => ways.map((_, i) => ({ half_m: floors[i] + stretch(i) * between(outs, share), way_m: between(ways_m[i], share) })),
-    areaTo: (share) => between(areas, share),
+    reachesAt: (share) => ways.map((_, i) => ({ half_m: at(share, (k) => rows[k].halves[i]), way_m: at(share, (k) => ways_m[i][k]) })),
+    areaTo: (share) => at(share, (k) => areas[k]),
     shareAt(area_m2) {
       const k = areas.findIndex((area) => area >= area_m2);
       if (k < 0) return 1;
-      return k === 0 ? 0 : (k - 1 + (area_m2 - areas[k - 1]) / (areas[k] - areas[k - 1])) / UP;
+      if (k === 0) return rows[0].share;
+      return mixed(rows[k - 1], rows[k], (area_m2 - areas[k - 1]) / (areas[k] - areas[k - 1])).share;
     },
     ...{ wall_m: long_m, depth_m },
     section: [{ out_m: 0, up_m: 0 }, ...outs.map((out, k) => ({ out_m: floors[0] + out, up_m: ups[k] }))],
   });
+}
+
+/** Sums along the rows, from a first one on. */
+function running(first: number, rows: readonly Row[], step: (from: Row, to: Row, k: number) => number): number[] {
+  const sums = [first];
+  for (let k = 1; k < rows.length; k++) sums.push(sums[k - 1] + step(rows[k - 1], rows[k], k));
+  return sums;
 }

@@ -19,8 +19,14 @@ import { CONES, type Cone } from '../ware/cones';
 export const WRITTEN_AS = ['temperature', 'rate', 'length', 'area', 'volume', 'mass', 'perArea', 'density', 'time', 'expansion'] as const;
 export type WrittenAs = (typeof WRITTEN_AS)[number];
 
-/** value: °C, °C/h, m, m², m³, kg, kg/m², kg/m³, s, 1/K. units: that it was read in. */
-export type Reading = { as: WrittenAs; value: number; units: Units } | { as: 'cone'; cone: Cone };
+const SI_UNITS: Record<WrittenAs, string> = {
+  ...{ temperature: '°C', rate: '°C/h', length: 'm', area: 'm²', volume: 'm³' },
+  ...{ mass: 'kg', perArea: 'kg/m²', density: 'kg/m³', time: 's', expansion: '1/K' },
+};
+
+/** unit: of the value. units: that it was read in. */
+export type Reading = { as: WrittenAs; value: number; unit: string; units: Units } | { as: 'cone'; cone: Cone };
+const reading = (as: WrittenAs, value: number, units: Units): Reading => ({ as, value, unit: SI_UNITS[as], units });
 
 export interface WrittenAsked {
   text: string;
@@ -36,12 +42,11 @@ const EXPANSIONS = [
   { least: 2.5, most: 16 },
 ] as const;
 
-const valueIn = (outcome: Outcome<number | null>): number[] => (outcome.ok && outcome.value !== null ? [outcome.value] : []);
+const valueIn = (outcome: Outcome<number | null>): number[] => (outcome.ok && outcome.value !== null && Number.isFinite(outcome.value) ? [outcome.value] : []);
 
 /** With a unit there is one meaning, or two where a letter stands for two ('5 m'). */
 function withUnit(text: string, units: Units): Reading[] {
-  const as = (kind: WrittenAs, outcome: Outcome<number | null>): Reading[] =>
-    valueIn(outcome).map((value) => ({ as: kind, value, units: unitsWritten(text, units) }));
+  const as = (kind: WrittenAs, outcome: Outcome<number | null>): Reading[] => valueIn(outcome).map((value) => reading(kind, value, unitsWritten(text, units)));
   const isScientific = /\de\s*[-−]|10\s*\^|10\s*⁻/i.test(text);
   if (isScientific) return as('expansion', parseExpansion(text));
   const isPer = /\/|\bper\b|\ban? h/i.test(text.replace(/\d\s*\/\s*\d/g, ''));
@@ -70,7 +75,7 @@ function bare(text: string, units: Units): Reading[] {
     { temperature: units.temperature === 'C' ? 'F' : 'C', length: units.length === 'mm' ? 'in' : 'mm', mass: units.mass === 'g' ? 'oz' : 'g' },
   ];
   const both = (as: WrittenAs, parse: (in_: Units) => Outcome<number | null>): Reading[] =>
-    [own, other].flatMap((in_) => valueIn(parse(in_)).map((value) => ({ as, value, units: in_ })));
+    [own, other].flatMap((in_) => valueIn(parse(in_)).map((value) => reading(as, value, in_)));
   const [number] = valueIn(parseLength(text, 'mm')).map((metres) => metres * 1e3);
   const mayExpand = number !== undefined && EXPANSIONS.some(({ least, most }) => number >= least && number <= most);
   return [
@@ -78,8 +83,8 @@ function bare(text: string, units: Units): Reading[] {
     ...both('length', (in_) => parseLength(text, in_.length)),
     ...both('mass', (in_) => parseMass(text, in_.mass)),
     ...both('rate', (in_) => parseRate(text, in_.temperature)),
-    ...(mayExpand ? valueIn(parseExpansion(text)).map((value): Reading => ({ as: 'expansion', value, units })) : []),
-    ...valueIn(parseDuration(text)).map((value): Reading => ({ as: 'time', value, units })),
+    ...(mayExpand ? valueIn(parseExpansion(text)).map((value) => reading('expansion', value, units)) : []),
+    ...valueIn(parseDuration(text)).map((value) => reading('time', value, units)),
   ];
 }
 

@@ -34,7 +34,8 @@ export const answer = z.discriminatedUnion('kind', [
         z.union([
           z.object({
             as: z.enum(WRITTEN_AS),
-            value: z.number().meta({ description: '°C, °C/h, m, m², m³, kg, kg/m², kg/m³, s or 1/K, as it is read', 'x-unit': 'SI' }),
+            value: z.number().meta({ 'x-unit': 'as unit says' }),
+            unit: z.string(),
             units: UnitsSchema.meta({ description: 'That it was read in' }),
           }),
           z.object({ as: z.literal('cone'), cone: z.enum(CONES) }),
