@@ -41,7 +41,7 @@ export { diffusivity, type GlassConstants, meltExpansion, type StateName } from 
 export { fluidity, LOG_VISCOSITY, logViscosity, temperatureAt, viscosityOf } from './glass/viscosity';
 export { type GlassState, glassStates, stateAt } from './glass/states';
 export { TYPICAL_FAMILIES } from './glass/families';
-export { crossesItself, type Footprint, footprintArea, footprintHole, footprintSpan, sidesOf } from './body/footprint';
+export { CORNERS_AT_MOST, crossesItself, type Footprint, footprintArea, footprintHole, footprintSpan, sidesOf } from './body/footprint';
 export { footprintWords } from './body/footprintWords';
 export { evenSheets, layerDepth, rowsOf } from './body/layers';
 export { bodyFigures } from './body/body';

@@ -1,5 +1,6 @@
 /** The piece's form as typed: strings, read by the same parser everywhere, turned into an outline when they hold. */
 import {
+  CORNERS_AT_MOST,
   type Footprint,
   type LaidLayer,
   type LayerForm,
@@ -72,8 +73,8 @@ function outlineWith(shape: (typeof SHAPES)[number], first: number, second: numb
   }
 }
 
-/** The most that an outline may have, and the least that it encloses, m². */
-const [CORNERS_AT_MOST, LEAST_AREA_M2] = [64, 1e-4];
+/** The least that an outline encloses, m². */
+const LEAST_AREA_M2 = 1e-4;
 
 function outlineByCorners(words: string, unit: LengthUnit): Outcome<Footprint> {
   const corners_m = readCorners(words, unit);

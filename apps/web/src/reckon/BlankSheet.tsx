@@ -1,27 +1,11 @@
-/** The blank for a form: what was measured of it in, how large to cut out; what came of the last one goes before the sum. */
-import {
-  type BlankAsked,
-  type BlankTold,
-  type Plan,
-  type PlannedStep,
-  type Units,
-  blankWords,
-  firingsOf,
-  formatLength,
-  formatStock,
-  laidLayers,
-  putBlank,
-  text,
-} from '@torvin/core';
-import type { PieceDoc, Shelves } from '@torvin/schema';
+/** The blank for a form, by what was measured of it; what came of the last one goes before the sum. */
+import { type Plan, blankWords, firingsOf, formatLength, formatStock, laidLayers, text } from '@torvin/core';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
-import { entryOfStep, stepFor } from '@/piece/stepEntry';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';
-import { capital } from '@/ui/capital';
 import { BlankDrawing } from './BlankDrawing';
 import {
   type BlankWay,
@@ -37,10 +21,10 @@ import {
   typedLast,
   wayIn,
 } from './blankEntry';
-import { type ReckonedOf, glassOf } from './glassOf';
+import { glassOf } from './glassOf';
 import { OfGlass } from './OfGlass';
 import { Outcome } from './Outcome';
-import type { Puts } from './PutOrKeep';
+import { putsBlank } from './putBlank';
 import type { SheetProps } from './sheets';
 import { type AskedField, FieldRow, NamedChips } from './TypedField';
 import { useReckoned } from './useReckoned';
@@ -73,32 +57,6 @@ function formIn(where: Where | null): Parameters<typeof typedForm>[0] | null {
     );
   const shaping = firing?.setup.shaping;
   return shaping?.kind === 'hollow' || shaping?.kind === 'former' ? shaping : null;
-}
-
-/** A firing of its kind as the studio would plan it; null where it has no kiln or controller yet. */
-function firingFor(doc: PieceDoc, { shaping }: BlankTold, shelves: Shelves, id: string, units: Units): PlannedStep | null {
-  const [look, setup] = shaping.kind === 'hollow' ? (['slump', 'inMould'] as const) : (['drape', 'overFormer'] as const);
-  const entry = entryOfStep(doc, null, shelves, units, { look, setup, wet: 'dry' });
-  return entry.kilnId === '' || entry.controllerId === '' ? null : stepFor(entry, shaping, null, id);
-}
-
-function putsBlank({ glass }: ReckonedOf, asked: BlankAsked, told: BlankTold, shelves: Shelves, short: string, units: Units): Puts | null {
-  if (!glass) return null;
-  const { outline, shaping } = told;
-  const firing = shaping.kind === 'hollow' ? 'slump' : 'drape';
-  return {
-    words: (isBegun) =>
-      isBegun
-        ? `Cuts the piece to this blank before its ${firing}, which takes the form as it was measured.`
-        : `Gives the piece this outline, and its ${firing} the form as it was measured.`,
-    replaces: false,
-    into: (doc, { newId, from }) =>
-      putBlank(doc, {
-        ...{ outline, shaping, from, cutId: newId(), firing: firingFor(doc, told, shelves, newId(), units) },
-        sheet: { id: newId(), glassId: glass.id, form: 'sheet', thickness_m: asked.thickness_m },
-      }),
-    begins: { name: capital(short), footprint: outline, dammed: false },
-  };
 }
 
 export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {

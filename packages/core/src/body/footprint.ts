@@ -8,6 +8,9 @@ export type Footprint =
   /** Corners in order, either way round; the outline closes itself and must not cross itself. */
   | { shape: 'polygon'; corners_m: readonly (readonly [x: number, y: number])[] };
 
+/** Of an outline by its corners. */
+export const CORNERS_AT_MOST = 64;
+
 type Corners = readonly (readonly [number, number])[];
 
 const edges = (corners: Corners): [from: readonly [number, number], to: readonly [number, number]][] =>

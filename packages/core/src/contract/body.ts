@@ -1,6 +1,6 @@
 /** A body as the engine takes it: a lay-up of layers and parts, or a casting. */
 import { bodyDepth, type BodyInput, type Casting } from '../body/body';
-import { crossesItself, type Footprint, footprintArea } from '../body/footprint';
+import { CORNERS_AT_MOST, crossesItself, type Footprint, footprintArea } from '../body/footprint';
 import type { Layer, Part } from '../body/layers';
 import { z } from 'zod';
 import { GlassInputSchema } from './glass';
@@ -31,7 +31,7 @@ export const FootprintSchema = z
       corners_m: z
         .array(corner)
         .min(3, { error: 'A polygon needs at least three corners.' })
-        .max(64, { error: 'At most 64 corners.' })
+        .max(CORNERS_AT_MOST, { error: `At most ${CORNERS_AT_MOST} corners.` })
         .refine((corners) => !crossesItself(corners), { error: 'The outline must not cross itself.' })
         .refine((corners) => footprintArea({ shape: 'polygon', corners_m: corners }) >= 1e-4, { error: 'The outline must enclose at least 0.0001 m².' })
         .readonly(),

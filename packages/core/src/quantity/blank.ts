@@ -12,7 +12,7 @@
  * Either way it is the middle of the sheet that keeps its size where it bends: within a hollow it lies half a thickness inside of what was
  * measured, over an edge half a thickness outside. Lengths in m.
  */
-import { type Footprint, footprintArea, scaledBy } from '../body/footprint';
+import { CORNERS_AT_MOST, type Footprint, footprintArea, scaledBy } from '../body/footprint';
 import { overhangThatHolds, rimToSpare, workToDrape, workToSag } from '../flow/sag';
 import type { GlassConstants } from '../glass/constants';
 import { type Outcome, found, refused } from '../problem';
@@ -76,9 +76,9 @@ const HOOKS_M = 0.001;
 export const VALLEY = Math.SQRT1_2;
 const LARGEST_M = 2;
 const SMALLEST_M = 0.01;
-const CORNERS_AT_MOST = 64;
 
 const isLobed = ({ plan, lobes }: HollowForm): boolean => plan === 'lobed' || (lobes ?? 0) > 1;
+const halved = (sizes_m: readonly number[]): number[] => sizes_m.map((size) => size / 2);
 const waysOf = ({ plan, across, along }: HollowForm): Measured[] => (plan === 'round' || !along ? [across] : [across, along]);
 
 /** An outline by its sizes: of a lobed one as many corners as are allowed, as much in area as the waves. */
@@ -143,15 +143,7 @@ function into({ glass, thickness_m, form, under_m }: Extract<BlankAsked, { way: 
   const span_m = form.plan === 'trough' ? rims[0] : Math.min(...rims);
   return found({
     ...{ sizes_m, lies_m2, section, hangs_m: null, bend_m: 0 },
-    rimEnds_m:
-      wall_m *
-      (1 -
-        shareAt(
-          planArea(
-            form.plan,
-            rims.map((rim) => rim / 2),
-          ),
-        )),
+    rimEnds_m: wall_m * (1 - shareAt(planArea(form.plan, halved(rims)))),
     shaping: { kind: 'hollow', span_m, depth_m },
     work_perPa: workToSag(glass, span_m / 2, thickness_m, depth_m),
   });
@@ -192,10 +184,7 @@ function over({ glass, thickness_m, form, hang_m }: Extract<BlankAsked, { way: '
   return found({
     ...{
       sizes_m,
-      lies_m2: planArea(
-        plan,
-        sizes_m.map((size) => size / 2),
-      ),
+      lies_m2: planArea(plan, halved(sizes_m)),
       rimEnds_m: null,
       bend_m,
       hangs_m: longest * steep,

@@ -1,0 +1,33 @@
+/** A blank, as it goes into a piece: its outline or the cut to it, and the firing that shapes it. */
+import { type BlankAsked, type BlankTold, type PlannedStep, type Units, putBlank } from '@torvin/core';
+import type { PieceDoc, Shelves } from '@torvin/schema';
+import { entryOfStep, stepFor } from '@/piece/stepEntry';
+import { capital } from '@/ui/capital';
+import type { ReckonedOf } from './glassOf';
+import type { Puts } from './PutOrKeep';
+
+/** A firing of its kind as the studio would plan it; null where it has no kiln or controller yet. */
+function firingFor(doc: PieceDoc, { shaping }: BlankTold, shelves: Shelves, id: string, units: Units): PlannedStep | null {
+  const [look, setup] = shaping.kind === 'hollow' ? (['slump', 'inMould'] as const) : (['drape', 'overFormer'] as const);
+  const entry = entryOfStep(doc, null, shelves, units, { look, setup, wet: 'dry' });
+  return entry.kilnId === '' || entry.controllerId === '' ? null : stepFor(entry, shaping, null, id);
+}
+
+export function putsBlank({ glass }: ReckonedOf, asked: BlankAsked, told: BlankTold, shelves: Shelves, short: string, units: Units): Puts | null {
+  if (!glass) return null;
+  const { outline, shaping } = told;
+  const firing = shaping.kind === 'hollow' ? 'slump' : 'drape';
+  return {
+    words: (isBegun) =>
+      isBegun
+        ? `Cuts the piece to this blank before its ${firing}, which takes the form as it was measured.`
+        : `Gives the piece this outline, and its ${firing} the form as it was measured.`,
+    replaces: false,
+    into: (doc, { newId, from }) =>
+      putBlank(doc, {
+        ...{ outline, shaping, from, cutId: newId(), firing: firingFor(doc, told, shelves, newId(), units) },
+        sheet: { id: newId(), glassId: glass.id, form: 'sheet', thickness_m: asked.thickness_m },
+      }),
+    begins: { name: capital(short), footprint: outline, dammed: false },
+  };
+}
