@@ -10,6 +10,7 @@ import { BlankDrawing } from './BlankDrawing';
 import {
   type BlankWay,
   LAST_SIDES,
+  NO_LAST,
   USUAL_BLANK_M,
   fieldOfBlank,
   fieldsOfForm,
@@ -37,9 +38,6 @@ const SIDE_LABELS: Record<(typeof LAST_SIDES)[number], string> = {
   atLeft: 'on the left',
   atRight: 'on the right',
 };
-
-/** What came of the last one is of that form: another form has none. */
-const NO_LAST = Object.fromEntries(['lastAcross', 'lastAlong', ...LAST_SIDES].map((field) => [field, '']));
 
 /** Deep as the piece lies now, where it is laid of sheets alone. */
 function thicknessOf(where: Where | null): number {

@@ -45,8 +45,11 @@ test('a minus is short, in the units of the studio; sides that are left out were
 });
 
 test('what a firing knows of its form, and what was cut by the sum, is typed in the units of the studio', () => {
-  expect(typedForm({ kind: 'hollow', span_m: 0.22, depth_m: 0.045 }, METRIC)).toEqual({ way: 'into', rim: '220', depth: '45' });
-  expect(typedForm({ kind: 'former', overhang_m: 0.09, drop_m: 0.0508, former_m: 0.127 }, INCHES)).toEqual({ way: 'over', hang: '2', rim: '5' });
+  expect(typedForm({ kind: 'hollow', span_m: 0.22, depth_m: 0.045 }, METRIC)).toMatchObject({ way: 'into', rim: '220', depth: '45' });
+  expect(typedForm({ kind: 'former', overhang_m: 0.09, drop_m: 0.0508, former_m: 0.127 }, INCHES)).toMatchObject({ way: 'over', hang: '2', rim: '5' });
+  // A tape or a last blank of another form would stand before it.
+  const other = { rim: '300', depth: '50', floor: '100', tape: '330', lastAcross: '316', atDoor: '9' };
+  expect(read({ ...other, ...typedForm({ kind: 'hollow', span_m: 0.22, depth_m: 0.045 }, METRIC) }).value).toEqual(read({ rim: '220', depth: '45' }).value);
   expect(typedLast({ summed_m: [0.31053, 0.2] }, METRIC)).toEqual({ lastAcross: '311', lastAlong: '200' });
 });
 

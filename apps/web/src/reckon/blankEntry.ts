@@ -152,11 +152,20 @@ export function fieldOfBlank(path: string, typed: Typed): string {
   return { 'last.along_m': 'lastAlong', 'form.depth_m': 'depth', 'form.wall_m': 'wall', under_m: 'under', hang_m: 'hang', thickness_m: 'thick' }[path] ?? path;
 }
 
-/** What a firing of the piece knows of its mould or former already. */
+const cleared = (fields: readonly string[]): Typed => Object.fromEntries(fields.map((field) => [field, '']));
+
+/** What came of the last blank is of its form: another form has none. */
+export const NO_LAST = cleared(['lastAcross', 'lastAlong', ...LAST_SIDES]);
+/** What was measured of another form does not stand before what is known of this one. */
+const NO_OTHER: Typed = { ...NO_LAST, ...cleared(['rimAlong', 'floor', 'floorAlong', 'wall', 'foot', 'tape', 'tapeAlong']) };
+
+/** What a firing of the piece knows of its mould or former already, and nothing of the form before. */
 export function typedForm(shaping: Extract<Shaping, { kind: 'hollow' | 'former' }>, units: Units): Typed {
-  return shaping.kind === 'hollow'
-    ? { way: 'into', rim: exactly(shaping.span_m, units), depth: exactly(shaping.depth_m, units) }
-    : { way: 'over', hang: exactly(shaping.drop_m, units), ...(shaping.former_m === undefined ? {} : { rim: exactly(shaping.former_m, units) }) };
+  const known: Typed =
+    shaping.kind === 'hollow'
+      ? { way: 'into', rim: exactly(shaping.span_m, units), depth: exactly(shaping.depth_m, units) }
+      : { way: 'over', hang: exactly(shaping.drop_m, units), ...(shaping.former_m === undefined ? {} : { rim: exactly(shaping.former_m, units) }) };
+  return { ...NO_OTHER, ...known };
 }
 
 /** The blank by the sum, as it is cut to a line, to be typed as the last one. */

@@ -17,11 +17,16 @@ export function putsBlank({ glass }: ReckonedOf, asked: BlankAsked, told: BlankT
   if (!glass) return null;
   const { outline, shaping } = told;
   const firing = shaping.kind === 'hollow' ? 'slump' : 'drape';
+  const isHere = ({ id }: { id: string }): boolean => !shelves.archived.includes(id);
   return {
-    words: (isBegun) =>
-      isBegun
+    words: (isBegun) => {
+      // With no kiln or controller there is no firing yet that could take it.
+      if (!shelves.kilns.some(isHere) || !shelves.controllers.some(isHere))
+        return `Gives the piece this outline. Its ${firing} is not planned: the shelf has no kiln, or no controller for it.`;
+      return isBegun
         ? `Cuts the piece to this blank before its ${firing}, which takes the form as it was measured.`
-        : `Gives the piece this outline, and its ${firing} the form as it was measured.`,
+        : `Gives the piece this outline, and its ${firing} the form as it was measured.`;
+    },
     replaces: false,
     into: (doc, { newId, from }) =>
       putBlank(doc, {

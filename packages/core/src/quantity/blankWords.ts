@@ -106,11 +106,11 @@ function overWords({ form }: BlankAsked, told: BlankTold, units: Units): { words
     const much = `${Math.round(spare * 100)} %`;
     if (outline.shape === 'polygon')
       words.push(
-        `It has ${much} more rim than the former: it folds between its ${form.lobes} lobes. Where they meet it stands out by ${VALLEY.toFixed(2)} of the rest, as a square does beside its corners, and comes down a quarter as soon.`,
+        `${much} of its rim are more than goes round the former: it folds between its ${form.lobes} lobes. Where they meet it stands out by ${VALLEY.toFixed(2)} of the rest, as a square does beside its corners, and comes down a quarter as soon.`,
       );
     else
       cautions.push(
-        `A disc this wide has ${much} more rim than its former and cannot hang round: it folds in lobes, two when slow, more when hot. Lobes cut into the blank decide where.`,
+        `Of a disc this wide ${much} of the rim are more than goes round its former: it cannot hang round and folds in lobes, two when slow, more when hot. Lobes cut into the blank decide where.`,
       );
   }
   words.push(`What stands out less than ${long(told.bears_m)} hardly moves while ${long(Math.max(...stands_m))} come down.`);

@@ -215,7 +215,7 @@ describe('a blank for a form', () => {
     const over = { way: 'over', hang_m: 0.05, form: { plan: 'round', across: { rim_m: 0.12 }, depth_m: 0.1 } } as const;
     const told = said(over);
     expect(told.figures[2]).toMatchObject({ label: 'clear of the shelf', value: { figure: '50', unit: 'mm' } });
-    expect(told.cautions.join(' ')).toMatch(/48 % more rim than its former and cannot hang round: it folds in lobes/);
+    expect(told.cautions.join(' ')).toMatch(/48 % of the rim are more than goes round its former: it cannot hang round and folds in lobes/);
     const low = said({ ...over, form: { ...over.form, depth_m: 0.04 } });
     expect(low.figures[2]).toMatchObject({ label: 'too low by', value: { figure: '10', unit: 'mm' } });
     expect(low.cautions.join(' ')).toMatch(/raise the former by at least 10 mm/);

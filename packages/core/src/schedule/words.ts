@@ -347,7 +347,9 @@ function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
   if (look === 'drape' && shaping?.kind === 'former' && body.footprint.shape === 'disc' && shaping.former_m !== undefined) {
     const spare = rimToSpare(body.footprint.diameter_m, shaping.former_m);
     if (spare > 0) {
-      said.push(`The disc has ${percent(spare)} more rim than its former: it folds in lobes, two when slow, more when hot. A lobed blank decides where.`);
+      said.push(
+        `Of the disc ${percent(spare)} of the rim are more than goes round its former: it folds in lobes, two when slow, more when hot. A lobed blank decides where.`,
+      );
     }
   }
   return said;
