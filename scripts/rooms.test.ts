@@ -15,6 +15,7 @@ const HOUSES = {
       'controller',
       'body',
       'flow',
+      'plan',
       'ware',
       'quantity',
       'look',
@@ -26,7 +27,7 @@ const HOUSES = {
     ...['schedule', 'practice', 'piece', 'contract', 'calculators', 'engine', 'index'],
   ],
   'apps/web/src': [
-    ...['outside', 'outbox', 'data', 'away', 'engine', 'theme', 'ui', 'panel', 'photos', 'section', 'shelves', 'piece', 'reckon', 'runsheet'],
+    ...['outside', 'outbox', 'data', 'away', 'engine', 'theme', 'ui', 'panel', 'photos', 'section', 'plan', 'shelves', 'piece', 'reckon', 'runsheet'],
     ...['files', 'keyin', 'notebook', 'given', 'bench', 'kiln', 'gallery', 'pages', 'workbench', 'app'],
   ],
 } as const;

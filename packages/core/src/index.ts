@@ -43,12 +43,34 @@ export { type GlassState, glassStates, stateAt } from './glass/states';
 export { TYPICAL_FAMILIES } from './glass/families';
 export { CORNERS_AT_MOST, crossesItself, type Footprint, footprintArea, footprintHole, footprintSpan, sidesOf } from './body/footprint';
 export { footprintWords } from './body/footprintWords';
+export {
+  type Box,
+  boxOf,
+  centred,
+  footprintRings,
+  lengthOf,
+  PART_SHAPES,
+  partArea,
+  partCorners,
+  type PartOutline,
+  partSides,
+  type PlacedPart,
+  type Point,
+  wholeTurn,
+} from './plan/parts';
+export { type Alignment, boxRound, type Mirror, movedBy, type Row } from './plan/arrange';
+export { gapBetween, isWithin } from './plan/clip';
+export { type Guide, snapped, snappedTurn } from './plan/snap';
+export type { NextFiring, PlanConcern } from './plan/concerns';
+export { concernWords } from './plan/concernWords';
+export type { PlanAsked, PlanTold } from './plan/asked';
 export { evenSheets, layerDepth, rowsOf } from './body/layers';
 export { bodyFigures } from './body/body';
 export { type Ghost, ghostOf } from './look/ghost';
 export { type Look, LOOKS, RECIPES } from './look/recipes/all';
 export { type OwnFigure, RECIPE_GROUPS, type RecipeGroup } from './look/recipe';
 export { aimedWork, neededWork } from './look/work';
+export { designDepth } from './look/unevenness';
 export { TYPICAL_WORKS } from './look/works';
 export { type Shaping, wareOf } from './look/shaping';
 export { type Cone, CONES } from './ware/cones';
@@ -216,6 +238,27 @@ export {
   tellMeasured,
   turnLayer,
 } from './piece/commands';
+export {
+  alignParts,
+  changePart,
+  type Chosen,
+  dealParts,
+  isOf,
+  middleOf,
+  mirrorParts,
+  moveParts,
+  partsIn,
+  placeParts,
+  placeSpread,
+  removeParts,
+  repeatInRing,
+  repeatInRows,
+  spaceParts,
+  spreadOf,
+  type Stuff,
+  turnParts,
+} from './piece/placing';
+export { acrossOf, isPlaceable, isPlaced, leanLayer, mappedLayer, partsOf, type Placeable } from './piece/placed';
 export { type NamedGlass, namedGlasses } from './piece/shelf';
 export { bodyBefore } from './piece/bodyAt';
 export { heatWords, type Turn, turnOf } from './piece/heatSoFar';

@@ -81,6 +81,11 @@ export const DrawnLayerSchema = z
     form: z.enum(LAYER_FORMS).optional(),
     cover: figure('').optional(),
     count: count().optional(),
+    spans_m: z
+      .array(z.tuple([figure('m'), figure('m')]).readonly())
+      .readonly()
+      .optional()
+      .meta({ description: 'Where its parts stand as they are seen from the side, from the middle' }),
     coated: z.enum(['up', 'down']).optional(),
     ware: z.enum(WARE_KINDS).optional().meta({ description: 'It is no glass: a shelf or mould that is fired by itself' }),
   })
@@ -92,6 +97,7 @@ export const MadeFromSchema = z
   .object({
     footprint: FootprintSchema,
     dammed: z.boolean(),
+    mapped: z.object({ thin_m: figure('m'), thick_m: figure('m'), apart_m: figure('m') }).optional(),
     layers: z.array(z.object({ glassName: z.string(), depth_m: figure('m'), laid: LaidLayerSchema })),
     glasses: z.record(z.string(), GlassConstantsSchema.strip()),
     before: z.array(z.object({ look: StepSchema.shape.look, setup: StepSchema.shape.setup })),

@@ -1,6 +1,7 @@
 /** Pieces: what is laid, worked and fired in which order, how they are filed, and how lists show them. */
 import {
   LAYERS_AT_MOST,
+  PARTS_AT_MOST,
   LOOKS,
   type LaidLayer,
   type PieceDocument,
@@ -16,6 +17,7 @@ import {
   JOINED_BY,
   type JourneyStep,
   laidLayers,
+  leanLayer,
   LOOKED_WITH,
   layerDepth,
   text,
@@ -28,7 +30,20 @@ import {
   bodyProfile,
 } from '@torvin/core';
 import { z } from 'zod';
-import { count, DEEPEST_M, figure, FootprintSchema, id, instant, oneOf, quantity, SchoolSchema, ShapingSchema, words } from '@torvin/core/contract';
+import {
+  count,
+  DEEPEST_M,
+  figure,
+  FootprintSchema,
+  id,
+  placedParts,
+  instant,
+  oneOf,
+  quantity,
+  SchoolSchema,
+  ShapingSchema,
+  words,
+} from '@torvin/core/contract';
 import { nextStep } from './waits';
 
 export const SHEET_RANGE_M = { least: 0.0005, most: 0.025 } as const;
@@ -37,13 +52,16 @@ export const ROD_RANGE_M = { least: 0.0005, most: 0.05 } as const;
 export const GRAIN_RANGE_KG_M2 = { least: 0.01, most: 1000 } as const;
 export const OVERHANG_RANGE_M = { least: 0, most: 0.05 } as const;
 export const COVER_RANGE = { least: 0.01, most: 1 } as const;
+/** What is placed can be less of the outline than anybody types. */
+const LEAST_COVER = 1e-4;
 export const PIECES_AT_MOST = 500;
 
 export const recordId = (name: string) => words(name, 60, 1);
 const laid = { id, glassId: recordId('Glass'), name: words('Name of the layer', 40, 1).optional() };
 const sheet_m = quantity('Thickness', 'm', SHEET_RANGE_M.least, SHEET_RANGE_M.most);
-const cover = quantity('Cover', '', COVER_RANGE.least, COVER_RANGE.most);
-const rod = { ...laid, diameter_m: quantity('Diameter', 'm', ROD_RANGE_M.least, ROD_RANGE_M.most), cover: cover.optional() };
+const cover = quantity('Cover', '', LEAST_COVER, COVER_RANGE.most);
+const placed = placedParts(PARTS_AT_MOST).optional();
+const rod = { ...laid, diameter_m: quantity('Diameter', 'm', ROD_RANGE_M.least, ROD_RANGE_M.most), cover: cover.optional(), placed };
 const grains = {
   ...laid,
   perArea_kg_m2: quantity('Mass per area', 'kg/m²', GRAIN_RANGE_KG_M2.least, GRAIN_RANGE_KG_M2.most),
@@ -66,6 +84,7 @@ export const LaidLayerSchema = z
       thickness_m: sheet_m,
       cover,
       count: quantity('Number of pieces', '', 1, PIECES_AT_MOST).int({ error: 'The number of pieces must be whole.' }),
+      placed,
     }),
     z.strictObject({ form: z.literal('rod'), ...rod }),
     z.strictObject({ form: z.literal('stringer'), ...rod }),
@@ -141,7 +160,7 @@ export const JourneyStepSchema = z
     z.strictObject({ kind: z.literal('turn'), ...byHand }),
     z.strictObject({ kind: z.literal('cut'), ...byHand, cut: CuttingSchema, kerf_m: within('Kerf', 'm', KERF_RANGE_M) }),
     z.strictObject({ kind: z.literal('grind'), ...byHand, at: place, depth_m: off_m }),
-    z.strictObject({ kind: z.literal('blast'), ...byHand, face, depth_m: off_m, cover }),
+    z.strictObject({ kind: z.literal('blast'), ...byHand, face, depth_m: off_m, cover: quantity('Cover', '', COVER_RANGE.least, COVER_RANGE.most) }),
     z.strictObject({ kind: z.literal('polish'), ...byHand, at: place, depth_m: off_m }),
     z.strictObject({ kind: z.literal('drill'), ...byHand, hole_m: within('Hole', 'm', HOLE_RANGE_M), count: whole('The number of holes', HOLES_RANGE) }),
     z.strictObject({ kind: z.literal('clean'), ...byHand, off: oneOf('What is cleaned off', CLEANED_OFF), soak_s: waited('Soaking') }),
@@ -164,7 +183,8 @@ export const JourneyStepSchema = z
 const LIGHT_GLASS_kg_m3 = 2500;
 const deepest = (layers: readonly LaidLayer[]): number => layers.reduce((sum, layer) => sum + layerDepth(layer, LIGHT_GLASS_kg_m3), 0);
 
-const idsIn = (doc: Pick<PieceDocument, 'journey'>): string[] => [...doc.journey, ...laidLayers(doc)].map(({ id: one }) => one);
+const placedIn = (doc: Pick<PieceDocument, 'journey'>) => laidLayers(doc).flatMap((layer) => ('placed' in layer ? (layer.placed ?? []) : []));
+const idsIn = (doc: Pick<PieceDocument, 'journey'>): string[] => [...doc.journey, ...laidLayers(doc), ...placedIn(doc)].map(({ id: one }) => one);
 
 const JourneyDocSchema = z
   .strictObject({
@@ -174,7 +194,8 @@ const JourneyDocSchema = z
     typed: z.record(z.string().max(20), z.string().max(40)),
     journey: z.array(JourneyStepSchema).max(STEPS_AT_MOST, { error: `At most ${STEPS_AT_MOST} steps.` }),
   })
-  .refine((doc) => new Set(idsIn(doc)).size === idsIn(doc).length, { path: ['journey'], error: 'Two steps or layers of a piece have one id.' })
+  .refine((doc) => new Set(idsIn(doc)).size === idsIn(doc).length, { path: ['journey'], error: 'Two steps, layers or parts of a piece have one id.' })
+  .refine((doc) => placedIn(doc).length <= PARTS_AT_MOST, { path: ['journey'], error: `At most ${PARTS_AT_MOST} parts in all are placed.` })
   .refine((doc) => laidLayers(doc).length <= LAYERS_AT_MOST, { path: ['journey'], error: `At most ${LAYERS_AT_MOST} layers in all.` })
   .refine((doc) => laidLayers(doc).length > 0 || firesNoGlass(doc), {
     path: ['journey'],
@@ -276,7 +297,7 @@ export function rowOfPiece(piece: Omit<Piece, 'undo' | 'redo' | 'turns'>, glasse
     ...{ id, name, version, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt },
     footprint: doc.footprint,
     laid: laidLayers(doc).length,
-    profile: { ...profile, layers: profile.layers.slice(0, ROW_LAYERS_AT_MOST) },
+    profile: { ...profile, layers: profile.layers.slice(0, ROW_LAYERS_AT_MOST).map((layer) => leanLayer(layer, profile.footprint)) },
     looks: firingsOf(doc).map(({ look }) => look),
   };
 }

@@ -160,9 +160,34 @@ export interface DemoHand {
 const sheet = (glassId: string, mm: number): DemoLayer => ({ form: 'sheet', glassId, thickness_m: mm / 1000 });
 const fuse: DemoStep = { look: 'fullFuse', setup: { kind: 'bareShelf', paper: false }, releaseId: 'shelf-primer' };
 
-const bars = (glassId: string, mm: number, cover: number, count: number, name: string): DemoLayer => ({
-  ...{ form: 'pieces', glassId, thickness_m: mm / 1000, cover, count, name },
+/** Of a bar in mm: its middle from that of the panel, how it is turned, how wide and long it is cut. */
+type DemoBar = readonly [x: number, y: number, turned: number, wide: number, long: number];
+const PANEL = { width: '300 mm', length: '240 mm' } as const;
+const PANEL_mm2 = 300 * 240;
+
+const bars = (glassId: string, mm: number, name: string, cut: readonly DemoBar[]): DemoLayer => ({
+  ...{ form: 'pieces', glassId, thickness_m: mm / 1000, name },
+  ...{ cover: cut.reduce((sum, [, , , wide, long]) => sum + wide * long, 0) / PANEL_mm2, count: cut.length },
+  placed: cut.map(([x, y, turned_deg, wide, long], i) => ({
+    ...{ id: `${name} ${i + 1}`, x_m: x / 1000, y_m: y / 1000, turned_deg },
+    outline: { shape: 'rectangle' as const, width_m: wide / 1000, length_m: long / 1000 },
+  })),
 });
+/** Rises from left to right, as the flood leaves it on the sand. */
+const TIDE_LINE: readonly DemoBar[] = [
+  [-128, -72, 8, 22, 76],
+  [-94, -44, 3, 24, 98],
+  [-58, -34, -4, 28, 74],
+  [-22, -24, -9, 24, 104],
+  [16, -2, -14, 30, 92],
+  [62, 22, 18, 26, 100],
+  [108, 44, 12, 26, 96],
+];
+const REEDS: readonly DemoBar[] = [
+  [-92, 18, 4, 30, 150],
+  [-6, 22, -6, 34, 170],
+  [92, 8, 9, 28, 140],
+];
 const powder = (glassId: string, perArea_kg_m2: number, cover: number): DemoLayer => ({ form: 'powder', glassId, perArea_kg_m2, cover });
 const drapedOver = { kind: 'overFormer', paper: false, shaping: { kind: 'former', overhang_m: 0.09, drop_m: 0.05 } } as const;
 
@@ -207,15 +232,15 @@ export const DEMO_PIECES: DemoPiece[] = [
   },
   {
     name: 'Lamp panel, right',
-    typed: { width: '300 mm', length: '240 mm' },
-    layers: [sheet('clear-90', 6), bars('rose-90', 4, 0.3, 7, 'Bars')],
+    typed: PANEL,
+    layers: [sheet('clear-90', 6), bars('rose-90', 4, 'Bars', TIDE_LINE)],
     steps: [
       {
         step: { look: 'contour', setup: { kind: 'board', paper: false }, releaseId: 'thin-paper' },
         firings: [{ hoursAgo: 450, result: 'right', place: 'middle', note: 'Bars stand soft, the back is flat.' }],
       },
       { hand: { kind: 'turn' }, doneHoursAgo: 430 },
-      { hand: { kind: 'lay', side: 'above' }, layers: [bars('samphire-90', 4, 0.25, 3, 'Reeds')], doneHoursAgo: 429 },
+      { hand: { kind: 'lay', side: 'above' }, layers: [bars('samphire-90', 4, 'Reeds', REEDS)], doneHoursAgo: 429 },
       { step: { look: 'contour', setup: { kind: 'board', paper: false }, releaseId: 'thin-paper' }, firings: [] },
       { hand: { kind: 'grind', at: 'rim', depth_m: 0.002, name: 'Trim' } },
       { step: { look: 'drape', setup: drapedOver, releaseId: 'thin-paper' }, firings: [] },

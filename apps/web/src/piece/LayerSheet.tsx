@@ -15,6 +15,7 @@ import {
   massFrom,
   massIn,
   inForm,
+  isPlaced,
   moveLayer,
   otherUnits,
   removeLayer,
@@ -35,6 +36,7 @@ import { Drawer } from '@/ui/Drawer';
 import { Caution } from '@/ui/Caution';
 import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
+import { countWords } from '@/ui/countWords';
 import { clamp, nextOf, stepFrom } from '@/ui/stepFrom';
 import { GlassChoice } from '@/shelves/GlassChoice';
 import { FORM_CAUTIONS } from './cautions';
@@ -179,7 +181,8 @@ function LayerFigures({ layer, sizes_m, area_m2, density_kg_m3, change }: Figure
               testID="layer-overhang"
             />
           )}
-          {layer.form === 'pieces' && (
+          {isPlaced(layer) && <OnPlan count={layer.placed.length} cover={layer.cover ?? 0} />}
+          {layer.form === 'pieces' && !isPlaced(layer) && (
             <>
               <Cover cover={layer.cover} onCover={(cover) => change({ ...layer, cover }, 'cover')} />
               <Stepper
@@ -209,7 +212,11 @@ function LayerFigures({ layer, sizes_m, area_m2, density_kg_m3, change }: Figure
             onValue={(diameter_m) => change({ ...layer, diameter_m }, 'diameter')}
             testID="layer-diameter"
           />
-          <Cover cover={layer.cover ?? 1} onCover={(cover) => change({ ...layer, cover }, 'cover')} />
+          {isPlaced(layer) ? (
+            <OnPlan count={layer.placed.length} cover={layer.cover ?? 0} />
+          ) : (
+            <Cover cover={layer.cover ?? 1} onCover={(cover) => change({ ...layer, cover }, 'cover')} />
+          )}
         </>
       );
     default: {
@@ -250,6 +257,17 @@ function LayerFigures({ layer, sizes_m, area_m2, density_kg_m3, change }: Figure
     }
   }
 }
+
+/** Number and cover follow from where the parts lie. */
+function OnPlan({ count, cover }: { count: number; cover: number }) {
+  return (
+    <Words size="label" tone="muted" testID="layer-placed">
+      {`${countWords(count, 'part lies', 'parts lie')} on the plan and ${count === 1 ? 'covers' : 'cover'} ${percent(cover)}; move, add or take them away from above.`}
+    </Words>
+  );
+}
+
+const percent = (share: number): string => `${share < 0.095 ? (100 * share).toFixed(1) : Math.round(100 * share)} %`;
 
 function Cover({ cover, onCover }: { cover: number; onCover(cover: number): void }) {
   return (

@@ -15,6 +15,7 @@ import {
   type LayStep,
   moveLayer,
   neededWork,
+  partsIn,
   type PlannedStep,
   bodyProfile,
   RECIPES,
@@ -58,7 +59,10 @@ import { FitNotes } from './FitNotes';
 import { HandStep } from './HandStep';
 import { JourneyStrip } from './JourneyStrip';
 import { LayerRows } from './LayerRows';
+import { BodyViews, type BodyView } from './BodyViews';
 import { LayerSheet } from './LayerSheet';
+import { PartSheet } from './PartSheet';
+import { PlanPanel } from './PlanPanel';
 import { QueueNotice } from './QueueNotice';
 import { StepChain } from './StepChain';
 import { UndoBar } from './UndoBar';
@@ -98,13 +102,15 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const [open, setOpen] = useState<string | null>(stepId ?? at ?? null);
   const [place, setPlace] = useState<number | undefined>();
   const [adding, setAdding] = useState<'layer' | 'step' | null>(null);
+  const [view, setView] = useState<BodyView>('side');
+  const [parts, setParts] = useState<string[]>([]);
   const journey = useJourney(doc, piece.fired, shelves, stepId ?? open);
   const { laying, shown, step } = journey;
   // The one that is looked at, else the one that comes next.
   const firing = firingsOf({ journey: doc.journey.slice(journey.at) })[0] as PlannedStep | undefined;
   const ware = step?.kind === 'fire' ? wareOf(step.setup.shaping) : null;
   const drawn = useMemo(() => drawnBody(bodyProfile(shown), shelves), [shown, shelves]);
-  const layers = useMemo(() => (shown.casting ? drawnLayers(shown.layers, shelves) : drawn.layers), [shown, drawn, shelves]);
+  const layers = useMemo(() => (shown.casting ? drawnLayers(shown.layers, shelves, shown.footprint) : drawn.layers), [shown, drawn, shelves]);
   const own = ownLayers(shown.layers, laying);
   const names = shown.layers.map((_, index) => layerName(shown.layers, index));
   const fit = useFit(shown.layers, shelves);
@@ -113,19 +119,27 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   // An open layer leaves room for the drawing alone: it must be in sight.
   const top = useRef<View>(null);
   useEffect(() => {
-    if (selected !== null) (top.current as unknown as HTMLElement | null)?.scrollIntoView({ block: 'start' });
-  }, [selected]);
+    if (selected !== null || parts.length > 0) (top.current as unknown as HTMLElement | null)?.scrollIntoView({ block: 'start' });
+  }, [selected, parts.length]);
   const chosen = selected !== null && laying && selected >= own.from && selected < own.to ? selected : null;
   const layer = chosen === null ? null : shown.layers[chosen];
   const sizes_m = shelves.glasses.find(({ id }) => id === layer?.glassId)?.thicknesses_m ?? [];
   const trims = layer && chosen !== null ? trimsOf(layer, layers[chosen].thickness_m, sizes_m) : null;
   const look = (id: string): void => {
     setSelected(null);
+    setParts([]);
     setAdding(null);
     setPlace(undefined);
     setOpen(id);
     // A page that is come back to shows the same step again.
     if (!beside) router.setParams({ at: id });
+  };
+  const isPlanned = shown.layers.length > 0 && !shown.casting && !ware;
+  const inStep = laying ? partsIn(laying) : [];
+  const show = (next: BodyView): void => {
+    setSelected(null);
+    setParts([]);
+    setView(next);
   };
   const isEditable = laying !== undefined && shown.layers.length > 0 && !ware;
   return (
@@ -137,17 +151,21 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
       padded={false}
       actions={<UndoBar layup={layup} />}
       footer={
-        layer !== null &&
-        chosen !== null && (
-          <LayerSheet
-            layup={layup}
-            pieceId={piece.id}
-            layer={layer}
-            place={{ index: chosen - own.from, count: own.to - own.from }}
-            name={names[chosen]}
-            shelves={shelves}
-            onSelect={(index) => setSelected(index === null ? null : own.from + index)}
-          />
+        view === 'above' && laying && inStep.some(({ id }) => parts.includes(id)) ? (
+          <PartSheet layup={layup} step={laying} body={shown} parts={inStep} selected={parts} shelves={shelves} onSelect={setParts} />
+        ) : (
+          layer !== null &&
+          chosen !== null && (
+            <LayerSheet
+              layup={layup}
+              pieceId={piece.id}
+              layer={layer}
+              place={{ index: chosen - own.from, count: own.to - own.from }}
+              name={names[chosen]}
+              shelves={shelves}
+              onSelect={(index) => setSelected(index === null ? null : own.from + index)}
+            />
+          )
         )
       }
     >
@@ -158,46 +176,51 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
         {another === 'yes' && !beside && <AnotherLike piece={like} onNot={() => router.setParams({ another: undefined })} />}
       </View>
       <View ref={top} />
-      <MeasuredWidth height={DRAWING_HEIGHT}>
-        {(width) =>
-          isEditable ? (
-            <SectionEditor
-              footprint={shown.footprint}
-              layers={layers}
-              own={own}
-              names={names.map((name, i) => `${name}, ${layers[i].name}`)}
-              ghost={ghost}
-              marks={fit?.marks ?? []}
-              selected={chosen}
-              trims={trims}
-              onTrim={(trim, value, what) => layup.edit(changeLayer(doc, trim.layer(value)), `${what} ${trim.layer(value).id}`)}
-              width={width}
-              height={DRAWING_HEIGHT}
-              onAdd={() => setAdding(adding === 'layer' ? null : 'layer')}
-              onSelect={setSelected}
-              onMove={(from, to) => {
-                layup.edit(moveLayer(doc, shown.layers[from].id, to - own.from));
-                if (selected === from) setSelected(Math.min(Math.max(to, own.from), own.to - 1));
-              }}
-              onTurn={(index) => layup.edit(turnLayer(doc, shown.layers[index].id))}
-              onRemove={(index) => {
-                layup.edit(removeLayer(doc, shown.layers[index].id));
-                setSelected(null);
-              }}
-            />
-          ) : (
-            <SectionDrawing
-              footprint={ware ? { shape: 'rectangle', width_m: ware.wide_m, length_m: ware.long_m } : drawn.footprint}
-              layers={ware ? [drawnWare(ware)] : drawn.layers}
-              crown_m={ware ? 0 : drawn.crown_m}
-              ghost={step?.kind === 'fire' && ghost && !ware ? { shape: ghost, words: 'dashed, as it is after this firing' } : null}
-              dashed="after firing"
-              width={width}
-              height={DRAWING_HEIGHT}
-            />
-          )
-        }
-      </MeasuredWidth>
+      {isPlanned && <BodyViews value={view} onChange={(next) => show(next)} />}
+      {view !== 'side' && isPlanned ? (
+        <PlanPanel {...{ layup, shelves, firing, layers, own, view }} step={laying} body={shown} selected={parts} onSelect={setParts} />
+      ) : (
+        <MeasuredWidth height={DRAWING_HEIGHT}>
+          {(width) =>
+            isEditable ? (
+              <SectionEditor
+                footprint={shown.footprint}
+                layers={layers}
+                own={own}
+                names={names.map((name, i) => `${name}, ${layers[i].name}`)}
+                ghost={ghost}
+                marks={fit?.marks ?? []}
+                selected={chosen}
+                trims={trims}
+                onTrim={(trim, value, what) => layup.edit(changeLayer(doc, trim.layer(value)), `${what} ${trim.layer(value).id}`)}
+                width={width}
+                height={DRAWING_HEIGHT}
+                onAdd={() => setAdding(adding === 'layer' ? null : 'layer')}
+                onSelect={setSelected}
+                onMove={(from, to) => {
+                  layup.edit(moveLayer(doc, shown.layers[from].id, to - own.from));
+                  if (selected === from) setSelected(Math.min(Math.max(to, own.from), own.to - 1));
+                }}
+                onTurn={(index) => layup.edit(turnLayer(doc, shown.layers[index].id))}
+                onRemove={(index) => {
+                  layup.edit(removeLayer(doc, shown.layers[index].id));
+                  setSelected(null);
+                }}
+              />
+            ) : (
+              <SectionDrawing
+                footprint={ware ? { shape: 'rectangle', width_m: ware.wide_m, length_m: ware.long_m } : drawn.footprint}
+                layers={ware ? [drawnWare(ware)] : drawn.layers}
+                crown_m={ware ? 0 : drawn.crown_m}
+                ghost={step?.kind === 'fire' && ghost && !ware ? { shape: ghost, words: 'dashed, as it is after this firing' } : null}
+                dashed="after firing"
+                width={width}
+                height={DRAWING_HEIGHT}
+              />
+            )
+          }
+        </MeasuredWidth>
+      )}
       <View style={{ paddingVertical: space.small }}>
         <JourneyStrip steps={journey.steps} chosen={step?.id ?? null} onChoose={look} onAdd={() => setAdding(adding === 'step' ? null : 'step')} />
       </View>

@@ -3,8 +3,8 @@ import { type LengthUnit, METRES_PER_INCH, parseLength } from '@torvin/core';
 
 export type Corners = readonly (readonly [x: number, y: number])[];
 
-/** '0 0; 20 0; 0 12 cm', in m; null where it cannot be read. */
-export function readCorners(words: string, bare: LengthUnit): [number, number][] | null {
+/** '0 0; 20 0; 0 12 cm', in m; null where it cannot be read, or is of fewer. */
+export function readCorners(words: string, bare: LengthUnit, least = 3): [number, number][] | null {
   const unit = /([a-z"'″′]+)\s*$/i.exec(words)?.[1] ?? bare;
   const numbers = words
     .replace(/([a-z"'″′]+)\s*$/i, '')
@@ -18,7 +18,7 @@ export function readCorners(words: string, bare: LengthUnit): [number, number][]
       return length.ok ? (negative ? -length.value : length.value) : Number.NaN;
     }),
   );
-  return read.length >= 3 && read.every((corner) => corner.length === 2 && corner.every(Number.isFinite)) ? (read as [number, number][]) : null;
+  return read.length >= least && read.every((corner) => corner.length === 2 && corner.every(Number.isFinite)) ? (read as [number, number][]) : null;
 }
 
 /** To the hundredth of a millimetre, or of an inch. */

@@ -59,3 +59,10 @@ export function numberWithin(typed: string, name: string, { least, most }: { lea
   if (value < least || value > most) return outside(`${name} is ${written}; it must be from ${least} to ${most}.`);
   return { ok: true, value };
 }
+
+/** How far from a side of the piece, which may lie a little beyond either of them. */
+export function placeWithin(typed: string, wide_m: number, unit: LengthUnit): Outcome<number> {
+  const isNegative = /^\s*[-−]/.test(typed);
+  const length = lengthWithin(typed.replace(/^\s*[-−]/, ''), 'The place', 0, isNegative ? wide_m : 2 * wide_m, unit);
+  return length.ok && isNegative ? { ok: true, value: -length.value } : length;
+}

@@ -85,16 +85,18 @@ export function sectionGeometry(
       bands.push(band);
       // Side by side each has the width of its share, and all the same share of gaps.
       const width = (span_m * scale * coverOf(layer)) / covered;
-      shapes.push(...inBand(layer, index, band, left, width, Math.min(covered, 1)));
+      shapes.push(...(placedIn(layer, index, band, x) ?? inBand(layer, index, band, left, width, Math.min(covered, 1))));
       left += width;
     }
     z_m += deepest(row.map((index) => lying[index]));
   }
-  const count = standing.reduce((all, layer) => all + drawnCount(layer), 0);
+  const count = standing.reduce((all, layer) => all + (layer.spans_m ? 0 : drawnCount(layer)), 0);
   let slot = 0;
   standing.forEach((layer, i) => {
     const band = { y: y(z_m + layer.thickness_m), height: y(z_m) - y(z_m + layer.thickness_m) };
     bands.push(band);
+    const placed = placedIn(layer, from + i, band, x);
+    if (placed) return void shapes.push(...placed);
     const own = drawnCount(layer);
     const width = (span_m * scale * coverOf(layer)) / own;
     for (let k = 0; k < own; k += 1, slot += 1) {
@@ -105,6 +107,10 @@ export function sectionGeometry(
   const cut = hole_m > 0 ? shapes.flatMap((shape) => besideHole(shape, x(-hole_m / 2), x(hole_m / 2))) : shapes;
   return { exaggeration, shapes: cut, bands, shelfY, x, y };
 }
+
+/** Parts that are placed stand where they stand. */
+const placedIn = ({ form, spans_m: spans }: DrawnLayer, layer: number, band: { y: number; height: number }, x: (x_m: number) => number): Shape[] | null =>
+  spans?.map(([from_m, to_m]) => ({ layer, x: x(from_m), width: x(to_m) - x(from_m), ...band, round: form === 'pieces' ? 0 : band.height / 2 })) ?? null;
 
 const deepest = (layers: readonly DrawnLayer[]): number => Math.max(0, ...layers.map(({ thickness_m }) => thickness_m));
 

@@ -1,5 +1,5 @@
 /** What can be trimmed of a layer on its drawing: its depth, to what the shelf has; its share of the outline, by twentieths. */
-import type { LaidLayer } from '@torvin/core';
+import { type LaidLayer, isPlaced } from '@torvin/core';
 import { COVER_RANGE, GRAIN_RANGE_KG_M2, ROD_RANGE_M, SHEET_RANGE_M } from '@torvin/schema';
 import { clamp, nextOf, stepFrom } from '@/ui/stepFrom';
 
@@ -18,7 +18,7 @@ export interface Trim {
 export interface Trims {
   /** m. */
   depth: Trim;
-  /** Share of the outline; none where a layer always covers it. */
+  /** Share of the outline; none where a layer always covers it, or where its parts lie says it. */
   cover: Trim | null;
 }
 
@@ -48,20 +48,21 @@ function sheetTrim(value: number, sizes_m: readonly number[], layer: Trim['layer
 /** depth_m: how deep the layer is drawn, which for grains follows from their mass. */
 export function trimsOf(layer: LaidLayer, depth_m: number, sizes_m: readonly number[]): Trims {
   const cover = (value: number | undefined): Trim => stepped(value ?? 1, COVER_STEP, COVER_RANGE, (share) => ({ ...layer, cover: share }) as LaidLayer);
+  const covers = isPlaced(layer) ? () => null : cover;
   switch (layer.form) {
     case 'sheet':
     case 'cap':
       return { depth: sheetTrim(layer.thickness_m, sizes_m, (thickness_m) => ({ ...layer, thickness_m })), cover: null };
     case 'pieces':
-      return { depth: sheetTrim(layer.thickness_m, sizes_m, (thickness_m) => ({ ...layer, thickness_m })), cover: cover(layer.cover) };
+      return { depth: sheetTrim(layer.thickness_m, sizes_m, (thickness_m) => ({ ...layer, thickness_m })), cover: covers(layer.cover) };
     case 'rod':
     case 'stringer':
-      return { depth: stepped(layer.diameter_m, HALF_MILLIMETRE_M, ROD_RANGE_M, (diameter_m) => ({ ...layer, diameter_m })), cover: cover(layer.cover) };
+      return { depth: stepped(layer.diameter_m, HALF_MILLIMETRE_M, ROD_RANGE_M, (diameter_m) => ({ ...layer, diameter_m })), cover: covers(layer.cover) };
     default: {
       const perMetre = layer.perArea_kg_m2 / depth_m;
       const range = { least: GRAIN_RANGE_KG_M2.least / perMetre, most: GRAIN_RANGE_KG_M2.most / perMetre };
       const depth = stepped(depth_m, GRAIN_STEP_KG_M2 / perMetre, range, (metres) => ({ ...layer, perArea_kg_m2: metres * perMetre }));
-      return { depth, cover: cover(layer.cover) };
+      return { depth, cover: covers(layer.cover) };
     }
   }
 }

@@ -13,6 +13,8 @@ export interface Colours {
   shelf: string;
   /** Tints of the state columns, cold to hot. */
   columns: readonly string[];
+  /** Thin to deep glass: one hue, by lightness. */
+  depths: readonly string[];
 }
 
 export const light: Colours = {
@@ -26,6 +28,7 @@ export const light: Colours = {
   warn: palette.alarmDark,
   shelf: palette.shelfLight,
   columns: ['transparent', '#DCE3E0', '#E9F0ED', '#E2DAD5', '#E7DFD4', '#EDE2D0', '#F1E3C6'],
+  depths: ['#E8F2EF', '#CEE4DD', '#B5D5CA', '#9BC7B8', '#81B8A6', '#68AA94', '#549580', '#467C6A', '#376254'],
 };
 
 export const dark: Colours = {
@@ -39,6 +42,7 @@ export const dark: Colours = {
   warn: palette.alarmPale,
   shelf: palette.shelfDark,
   columns: ['transparent', '#1A2220', '#0D1513', '#211A18', '#261C16', '#2B2015', '#302514'],
+  depths: ['#1D342D', '#2C4E43', '#3B6859', '#498370', '#589D86', '#6FAE99', '#89BDAC', '#A4CCBE', '#BEDAD1'],
 };
 
 export const space = { hair: 4, small: 8, medium: 12, large: 16, wide: 24, huge: 40 } as const;

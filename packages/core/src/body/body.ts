@@ -29,6 +29,8 @@ export interface BodyInput {
   footprint: Footprint;
   /** Walls all round that hot glass can fill up to. */
   dammed?: boolean;
+  /** Where it is known what lies where: the thinnest and the deepest there is, and how far thick and thin lie apart, m. */
+  mapped?: { thin_m: number; thick_m: number; apart_m: number };
 }
 
 /** opens: a film of grains, which draws together from grain to grain into lace or islands, while its outline stays. */
@@ -80,7 +82,8 @@ function volumes({ glasses, layers, parts = [], casting, footprint }: BodyInput)
 }
 
 /** Depth of glass where it lies deepest and where it lies thinnest, gaps closed, m. */
-function extremes({ glasses, layers, parts = [], casting, footprint }: BodyInput): { min_m: number; max_m: number } {
+function extremes({ glasses, layers, parts = [], casting, footprint, mapped }: BodyInput): { min_m: number; max_m: number } {
+  if (mapped) return { min_m: mapped.thin_m, max_m: mapped.thick_m };
   if (casting) return { min_m: casting.thinnest_m, max_m: casting.thickest_m };
   const each = layerDepths({ layers, glasses });
   const rows = rowsOf(layers).map((row) => ({ depths: row.map((index) => each[index]), closed: closes(layers, row) }));

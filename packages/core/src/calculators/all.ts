@@ -18,11 +18,13 @@ import { comesFree } from './release';
 import { readKeyed } from './readBack';
 import { simulate } from './simulate';
 import { spreadFit } from './spreadFit';
+import { thickness } from './thickness';
 
 export const CALCULATORS = {
   quantity,
   ...QUANTITIES,
   body,
+  thickness,
   fit: fitGlasses,
   flow,
   release: comesFree,

@@ -90,6 +90,15 @@ export const bodyFields = {
   casting: CastingSchema.optional(),
   footprint: FootprintSchema,
   dammed: z.boolean().optional(),
+  mapped: z
+    .strictObject({
+      thin_m: quantity('Thinnest place', 'm', 0, DEEPEST_M),
+      thick_m: quantity('Deepest place', 'm', 0.0001, DEEPEST_M),
+      apart_m: quantity('Thick from thin', 'm', 0, 2),
+    })
+    .refine(({ thin_m, thick_m }) => thin_m <= thick_m, { path: ['thin_m'], error: 'The thinnest place must not be deeper than the deepest.' })
+    .optional()
+    .meta({ description: 'Where it is known what lies where, as /api/compute/thickness tells it; else it follows from layers and parts' }),
 };
 
 /** Makes a schema of bodies refuse what no body is. */

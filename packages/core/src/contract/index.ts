@@ -10,3 +10,4 @@ export * from './hollow';
 export * from './firing';
 export * from './results';
 export * from './leaves';
+export * from './placed';

@@ -3,6 +3,7 @@ import { restrainedStress } from '../glass/constants';
 import type { FiringCase } from '../schedule/firingCase';
 import { simulationOf } from '../schedule/resolved';
 import { BARE_SHELF } from '../schedule/setups';
+import { asFarApart } from '../plan/thickness';
 import type { UnlikeColumns } from './columns';
 import { exchange } from './exchange';
 import { simulateFiring } from './simulate';
@@ -27,12 +28,13 @@ function apart(columns: UnlikeColumns, rate_C_per_h = RATE, resolution = {}): nu
 }
 
 /** The greatest difference of means while brittle, K, by explicit steps in depth and width: half a wave, thick on the left and thin on the right. */
-function inTwoDimensions({ thick_m, thin_m, apart_m }: UnlikeColumns): number {
+function inTwoDimensions({ thick_m, thin_m, apart_m }: UnlikeColumns, thickShare = 0.5): number {
   const across = 12;
+  const thickTo = Math.round(across * thickShare);
   const dx = apart_m / across;
   const dz = 0.002;
   const shelf = Math.round(SHELF.thickness_m / dz);
-  const heights = Array.from({ length: across }, (_, x) => shelf + Math.round((x < across / 2 ? thick_m : thin_m) / dz));
+  const heights = Array.from({ length: across }, (_, x) => shelf + Math.round((x < thickTo ? thick_m : thin_m) / dz));
   const conducts = (z: number): number => (z < shelf ? SHELF.conductivity_W_mK : SOFT_90.conductivity_W_mK);
   const stores = (z: number): number => (z < shelf ? SHELF.density_kg_m3 * SHELF.heatCapacity_J_kgK : SOFT_90.density_kg_m3 * SOFT_90.heatCapacity_J_kgK);
   let T = heights.map((height) => new Float64Array(height).fill(STUDIO_KILN.ambient_C));
@@ -69,7 +71,7 @@ function inTwoDimensions({ thick_m, thin_m, apart_m }: UnlikeColumns): number {
     }
     T = next;
     // As long as the simulation counts it: until the coldest glass is past brittle.
-    if (T[0][shelf] < UNTIL_C - 30) most = Math.max(most, mean(across / 2, across) - mean(0, across / 2));
+    if (T[0][shelf] < UNTIL_C - 30) most = Math.max(most, mean(thickTo, across) - mean(0, thickTo));
   }
   return most;
 }
@@ -100,6 +102,21 @@ describe('thick beside thin', () => {
     expect(apart({ ...columns, thin_m: 0.012 })).toBeLessThan(1e-6);
     expect(Math.abs(apart(columns, RATE, { stepShare: 0.25 }) / apart(columns) - 1)).toBeLessThan(0.03);
   });
+
+  test.each([
+    [0.012, 0.006, 0.0125, 0.0375],
+    [0.012, 0.006, 0.01, 0.11],
+    [0.012, 0.006, 0.0375, 0.0125],
+    [0.024, 0.006, 0.02, 0.1],
+  ])(
+    '%s m over %s m, of unequal widths, %s and %s m from the middle: no less than computed in depth and width, and no more than a third and a kelvin over',
+    (thick_m, thin_m, a, b) => {
+      const whole = inTwoDimensions({ thick_m, thin_m, apart_m: a + b }, a / (a + b));
+      const told = apart({ thick_m, thin_m, apart_m: asFarApart(a, b) });
+      expect(told).toBeGreaterThan(whole);
+      expect(told).toBeLessThan(1.33 * whole + 1);
+    },
+  );
 
   const tacked = (change: Partial<FiringCase['body']>, look: FiringCase['look'] = 'tack'): FiringCase => {
     const base = sheetsOf(2, 0.003);

@@ -9,10 +9,11 @@ import { TYPICAL_WORKS } from '../look/works';
 import type { Problem } from '../problem';
 import type { Body } from '../schedule/firingCase';
 import { AS_MADE, type BodyNow, type Formed, NO_HOLES, asSlab, bodyOf, hasSolid, isOnePiece, massNow, nothingYet } from './bodyNow';
-import { levelled, runOut, sunken } from './bodyOf';
+import { bodyOfLayers, levelled, runOut, sunken } from './bodyOf';
 import type { JourneyStep, LaidLayer, LayStep, PieceDocument, PlannedStep } from './document';
 import { type Change, type Doing, NOT_ONE, NOTHING_THERE, type Taken, doing, unlike } from './doing';
 import { blast, cut, drill, fill, offFace, offRim, turn } from './handWork';
+import { settled } from './placed';
 import type { NamedGlass } from './shelf';
 import { HOLDS } from './undoes';
 
@@ -28,9 +29,10 @@ export interface AfterStep {
   problem: Problem | null;
 }
 
-function lay(before: BodyNow, { side, layers }: LayStep, glasses: readonly NamedGlass[]): Doing {
-  if (layers.length === 0) return doing(before);
+function lay(before: BodyNow, { side, layers: laid }: LayStep, glasses: readonly NamedGlass[]): Doing {
+  if (laid.length === 0) return doing(before);
   const now = asSlab(before, glasses);
+  const layers = laid.map((layer) => settled(layer, now.footprint));
   if (side === 'above') return doing({ ...now, layers: [...now.layers, ...layers] });
   const over = ({ from, to }: BodyNow['solid']): BodyNow['solid'] => (to > from ? { from: from + layers.length, to: to + layers.length } : { from, to });
   return doing({ ...now, layers: [...layers, ...now.layers], solid: over(now.solid), heated: over(now.heated) });
@@ -140,7 +142,8 @@ function done(now: BodyNow, step: JourneyStep, glasses: readonly NamedGlass[]): 
 function laidBy(step: JourneyStep, { footprint }: BodyNow, glasses: readonly NamedGlass[]): number {
   if (step.kind === 'fill') return step.mass_kg;
   if (step.kind !== 'lay' || step.layers.length === 0) return 0;
-  const alone = bodyOf({ ...nothingYet({ footprint, dammed: false }), layers: step.layers }, glasses);
+  const layers = step.layers.map((layer) => settled(layer, footprint));
+  const alone = bodyOfLayers({ ...nothingYet({ footprint, dammed: false }), layers }, glasses, true);
   return alone.ok ? bodyFigures(alone.value.body).mass_kg : 0;
 }
 

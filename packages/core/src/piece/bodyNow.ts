@@ -90,7 +90,7 @@ export function bodyOf(now: BodyNow, glasses: readonly NamedGlass[]): Outcome<{ 
 }
 
 function figuresOf(now: BodyNow, glasses: readonly NamedGlass[]): BodyFigures | null {
-  const made = bodyOf(now, glasses);
+  const made = bodyOfLayers(now, glasses, true);
   return made.ok && made.value.body.glasses.length > 0 ? bodyFigures(made.value.body) : null;
 }
 

@@ -1,15 +1,18 @@
 /** What the layers of a piece are to the engine, and what a firing that flows makes of them. */
 import type { Footprint } from '../body/footprint';
-import { type Layer, type Part, closes, rowsOf } from '../body/layers';
+import { type Layer, type Part, closes, ROW_OF_RODS, rowsOf } from '../body/layers';
 import { footprintArea } from '../body/footprint';
 import { type Casting, bodyFigures, layerVolumes, mainGlass } from '../body/body';
 import type { Filled } from '../look/recipe';
+import { mappedOf } from '../plan/mapped';
+import type { PlacedPart } from '../plan/parts';
 import { RECIPES } from '../look/recipes/all';
 import { aimedWork, neededWork } from '../look/work';
 import { TYPICAL_WORKS } from '../look/works';
 import { type Outcome, found, refused } from '../problem';
 import type { Body } from '../schedule/firingCase';
 import type { LaidLayer, PlannedStep } from './document';
+import { isPlaced, mappedLayer, spreadBy } from './placed';
 import type { NamedGlass } from './shelf';
 
 function asLayer(layer: LaidLayer, glass: number): Layer {
@@ -20,6 +23,9 @@ function asLayer(layer: LaidLayer, glass: number): Layer {
       return { form: 'cap', glass, thickness_m: layer.thickness_m, ...(layer.overhang_m === undefined ? {} : { overhang_m: layer.overhang_m }) };
     case 'pieces':
       return { form: 'sheet', glass, thickness_m: layer.thickness_m, cover: layer.cover };
+    case 'rod':
+    case 'stringer':
+      return { form: layer.form, glass, diameter_m: layer.diameter_m, ...(layer.cover === undefined ? {} : { cover: layer.cover }) };
     default: {
       const { id: _id, glassId: _glassId, name: _name, ...rest } = layer;
       return { ...rest, glass };
@@ -45,7 +51,8 @@ export const sunken = (layers: readonly LaidLayer[], area_m2: number, left: (wid
       if (layer.form !== 'pieces' || closes(layers, row)) return layer;
       const over = left(Math.sqrt((layer.cover * area_m2) / layer.count));
       const share = over + (1 - over) * layer.cover;
-      return { ...layer, thickness_m: layer.thickness_m * share, cover: layer.cover / share };
+      const placed = layer.placed?.map((part) => spreadBy(part, Math.sqrt(1 / share)));
+      return { ...layer, thickness_m: layer.thickness_m * share, cover: layer.cover / share, ...(placed ? { placed } : {}) };
     }),
   );
 
@@ -59,18 +66,28 @@ const alike = (one: LaidLayer, other: LaidLayer): boolean =>
 function sunkIn(layer: LaidLayer): LaidLayer {
   switch (layer.form) {
     case 'pieces': {
-      const { cover, count: _count, form: _form, ...rest } = layer;
-      return { ...rest, form: 'sheet', thickness_m: layer.thickness_m * cover };
+      const { cover, count: _count, form: _form, placed, ...rest } = layer;
+      return { ...rest, form: 'sheet', thickness_m: layer.thickness_m * cover, ...(placed ? { inlaid: placed } : {}) };
     }
     case 'frit':
     case 'powder':
       return { ...layer, perArea_kg_m2: layer.perArea_kg_m2 * (layer.cover ?? 1), cover: 1 };
     case 'rod':
     case 'stringer':
-      return { ...layer, diameter_m: layer.diameter_m * (layer.cover ?? 1), cover: 1 };
+      return sunkInRods(layer);
     default:
       return layer;
   }
+}
+
+/** Rods that were placed are told by where they lie, in a sheet of as much glass; others by thinner ones without gaps. */
+function sunkInRods(layer: Extract<LaidLayer, { form: 'rod' | 'stringer' }>): LaidLayer {
+  const { diameter_m, cover = 1, placed, form: _form, ...rest } = layer;
+  if (!placed) return { ...layer, diameter_m: diameter_m * cover, cover: 1 };
+  const along = placed.map((part): PlacedPart =>
+    part.outline.shape === 'rod' ? { ...part, outline: { ...part.outline, shape: 'strip', width_m: diameter_m } } : part,
+  );
+  return { ...rest, form: 'sheet', thickness_m: ROW_OF_RODS * diameter_m * cover, inlaid: along };
 }
 
 const partOf = (layer: Extract<LaidLayer, { form: 'pieces' }>, glass: number, footprint: Footprint): Part => ({
@@ -128,11 +145,19 @@ export interface AsItLies {
   casting: Omit<Casting, 'glass'> | null;
 }
 
-/** The body of what lies there, with the ids of its glasses in their order. */
-export function bodyOfLayers(
-  { footprint, dammed, layers, solid, casting }: AsItLies,
-  glasses: readonly NamedGlass[],
-): Outcome<{ body: Body; glassIds: string[] }> {
+/** The body of what lies there, with the ids of its glasses in their order; and what is known of where it lies how deep, unless it is only weighed. */
+export function bodyOfLayers(asItLies: AsItLies, glasses: readonly NamedGlass[], isWeighed = false): Outcome<{ body: Body; glassIds: string[] }> {
+  const made = loosely(asItLies, glasses);
+  if (!made.ok || isWeighed || asItLies.casting || !asItLies.layers.some(isPlaced)) return made;
+  const densityOf = (layer: LaidLayer): number => glasses.find(({ id }) => id === layer.glassId)?.constants.density_kg_m3 ?? 0;
+  const mapped = mappedOf(
+    asItLies.footprint,
+    asItLies.layers.map((layer) => mappedLayer(layer, densityOf(layer))),
+  );
+  return found({ ...made.value, body: { ...made.value.body, ...(mapped ? { mapped } : {}) } });
+}
+
+function loosely({ footprint, dammed, layers, solid, casting }: AsItLies, glasses: readonly NamedGlass[]): Outcome<{ body: Body; glassIds: string[] }> {
   const used: NamedGlass[] = [];
   for (const { glassId } of layers) {
     const glass = glasses.find(({ id }) => id === glassId);

@@ -19,6 +19,7 @@ import {
   type Took,
 } from './document';
 import { FIRST_LAID_ID, firingsOf, isLaying, laidLayers, layingOf } from './journey';
+import { type PlacedLayer, coverOfPlaced, isPlaced, settled } from './placed';
 import { stepName } from './stepWords';
 
 export interface Edited {
@@ -57,14 +58,27 @@ function nameIn(doc: PieceDocument, layer: LaidLayer): string {
   return layerName(all, all.indexOf(layer));
 }
 
-const partsIn = (layers: readonly LaidLayer[]): number => layers.reduce((sum, layer) => (layer.form === 'pieces' ? sum + layer.count : sum), 0);
+const partsIn = (layers: readonly LaidLayer[]): number =>
+  layers.reduce((sum, layer) => sum + (isPlaced(layer) ? layer.placed.length : layer.form === 'pieces' ? layer.count : 0), 0);
 
-function withLayers(doc: PieceDocument, step: LayStep, layers: LaidLayer[], what: string): Outcome<Edited> {
-  const next = { ...doc, journey: doc.journey.map((one) => (one === step ? { ...step, layers } : one)) };
+/** More of a level than there is room for would lie on itself. */
+const roomless = (layers: readonly LaidLayer[], footprint: Footprint): PlacedLayer | undefined =>
+  layers.filter(isPlaced).find((layer) => coverOfPlaced(layer, footprint) > 1 + 1e-9);
+
+export function withLayers(doc: PieceDocument, step: LayStep, changed: readonly LaidLayer[], what: string): Outcome<Edited> {
+  const layers = changed.map((layer) => settled(layer, doc.footprint));
+  const next = { ...doc, journey: doc.journey.map((one) => (one.id === step.id ? { ...step, layers } : one)) };
   const parts = partsIn(laidLayers(next));
   // What had more before there was a limit may become fewer.
   if (parts > PARTS_AT_MOST && parts > partsIn(laidLayers(doc)))
     return refused('too-many', 'journey', `A piece has at most ${PARTS_AT_MOST} cut pieces in all; these would be ${parts}.`);
+  const full = roomless(layers, doc.footprint);
+  if (full && !roomless(step.layers, doc.footprint))
+    return refused(
+      'no-room',
+      'journey',
+      `${nameIn(next, full)}: these parts are larger together than the outline that they lie in. Lay some of them as a layer of their own.`,
+    );
   return found({ doc: next, what });
 }
 
@@ -75,8 +89,13 @@ export function addLayer(doc: PieceDocument, layer: LaidLayer, { stepId, index }
   const step = doc.journey.filter(isLaying).find(({ id }) => stepId === undefined || id === stepId);
   if (step) return withLayers(doc, step, step.layers.toSpliced(index ?? step.layers.length, 0, layer), what);
   if (stepId !== undefined) return refused('unknown-id', 'journey', `This piece has no step '${stepId}' to lay in.`);
-  return found({ doc: { ...doc, journey: [{ id: FIRST_LAID_ID, kind: 'lay', side: 'above', layers: [layer] }, ...doc.journey] }, what });
+  const first: LayStep = { id: FIRST_LAID_ID, kind: 'lay', side: 'above', layers: [] };
+  return withLayers({ ...doc, journey: [first, ...doc.journey] }, first, [layer], what);
 }
+
+/** The same again, its parts with ids of their own. */
+const asAnother = (layer: LaidLayer, id: string): LaidLayer =>
+  isPlaced(layer) ? { ...layer, id, placed: layer.placed.map((part, i) => ({ ...part, id: `${id} ${i}` })) } : { ...layer, id };
 
 /** Lays another like it on it. */
 export function repeatLayer(doc: PieceDocument, id: string, newId: string): Outcome<Edited> {
@@ -84,7 +103,7 @@ export function repeatLayer(doc: PieceDocument, id: string, newId: string): Outc
   if (!place.ok) return place;
   const { step, index, name } = place.value;
   if (laidLayers(doc).length >= LAYERS_AT_MOST) return refused('too-many', 'journey', `A piece has at most ${LAYERS_AT_MOST} layers.`);
-  return withLayers(doc, step, step.layers.toSpliced(index + 1, 0, { ...step.layers[index], id: newId }), `${name} laid again`);
+  return withLayers(doc, step, step.layers.toSpliced(index + 1, 0, asAnother(step.layers[index], newId)), `${name} laid again`);
 }
 
 /** Moves a layer to an index among those of its step, counted from the lowest; beyond either end is the end. */
@@ -151,8 +170,17 @@ export function inForm(layer: LaidLayer, form: LayerForm): LaidLayer {
   }
 }
 
-export const setOutline = (doc: PieceDocument, footprint: Footprint, typed: Record<string, string>, dammed = doc.dammed): Outcome<Edited> =>
-  found({ doc: { ...doc, footprint, typed, dammed }, what: 'outline changed' });
+export function setOutline(doc: PieceDocument, footprint: Footprint, typed: Record<string, string>, dammed = doc.dammed): Outcome<Edited> {
+  const full = roomless(laidLayers(doc), footprint);
+  if (full && !roomless(laidLayers(doc), doc.footprint))
+    return refused(
+      'no-room',
+      'footprint',
+      `${nameIn(doc, full)}: the parts that are placed are larger together than this outline. Take some away first, or choose a larger one.`,
+    );
+  const journey = doc.journey.map((step) => (isLaying(step) ? { ...step, layers: step.layers.map((layer) => settled(layer, footprint)) } : step));
+  return found({ doc: { ...doc, footprint, typed, dammed, journey }, what: 'outline changed' });
+}
 
 const called = (step: JourneyStep): string => (step.kind === 'fire' ? 'firing' : stepName(step).toLowerCase());
 

@@ -3,6 +3,7 @@
  * hands do in between. Glasses, kilns and controllers are named by the ids of their records. Plain data; lengths in m.
  */
 import type { Footprint } from '../body/footprint';
+import type { PlacedPart } from '../plan/parts';
 import type { Look } from '../look/recipes/all';
 import type { Shaping } from '../look/shaping';
 import type { School } from '../schedule/firingCase';
@@ -16,13 +17,13 @@ interface Laid {
 }
 
 export type LaidLayer =
-  /** coated: which way a metal coating faces. */
-  | (Laid & { form: 'sheet'; thickness_m: number; coated?: 'up' | 'down' })
+  /** coated: which way a metal coating faces. inlaid: where parts lay that have sunk in; of what has been fired alone. */
+  | (Laid & { form: 'sheet'; thickness_m: number; coated?: 'up' | 'down'; inlaid?: readonly PlacedPart[] })
   /** A sheet that lies over everything and may stand over all round. */
   | (Laid & { form: 'cap'; thickness_m: number; overhang_m?: number })
-  /** Cut pieces that stand side by side; together they cover a share of the outline. */
-  | (Laid & { form: 'pieces'; thickness_m: number; cover: number; count: number })
-  | (Laid & { form: 'rod' | 'stringer'; diameter_m: number; cover?: number })
+  /** Cut pieces that stand side by side; together they cover a share of the outline. Where they are placed, number and cover follow from that. */
+  | (Laid & { form: 'pieces'; thickness_m: number; cover: number; count: number; placed?: readonly PlacedPart[] })
+  | (Laid & { form: 'rod' | 'stringer'; diameter_m: number; cover?: number; placed?: readonly PlacedPart[] })
   | (Laid & { form: 'frit' | 'powder'; perArea_kg_m2: number; grain_m?: number; cover?: number });
 
 export type LayerForm = LaidLayer['form'];

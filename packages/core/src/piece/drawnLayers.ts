@@ -4,6 +4,7 @@ import { layerDepth } from '../body/layers';
 import type { Footprint } from '../body/footprint';
 import type { BodyNow } from './bodyNow';
 import type { LaidLayer, LayerForm } from './document';
+import { type Span, spansOf } from './placed';
 import { type Shelf, namedGlasses } from './shelf';
 
 export interface DrawnLayer {
@@ -15,6 +16,8 @@ export interface DrawnLayer {
   /** Share of the outline that it covers. */
   cover?: number;
   count?: number;
+  /** Where its parts stand as they are seen from the side, from the middle, m; spread evenly where they are left out. */
+  spans_m?: readonly Span[];
   coated?: 'up' | 'down';
   /** Its edges have been round since a firing. */
   softened?: true;
@@ -45,7 +48,7 @@ export function bodyProfile({ footprint, layers, solid, heated, casting, formed 
 /** What the steps so far have made of it. */
 export function drawnBody({ footprint, layers, solid: { from, to }, heated, thickest_m, crown_m }: BodyProfile, shelf: Shelf | undefined): DrawnBody {
   const isCold = (i: number): boolean => i < heated.from || i >= heated.to;
-  const drawn = drawnLayers(layers, shelf, isCold).map((layer, i) => (i >= from && i < to ? melted(layer) : layer));
+  const drawn = drawnLayers(layers, shelf, footprint, isCold).map((layer, i) => (i >= from && i < to ? melted(layer) : layer));
   // What has filled a mould is drawn as deep as its thickest section, in the colour of the most of it.
   const most = drawn.reduce<DrawnLayer | null>((deepest, one) => (deepest && deepest.thickness_m >= one.thickness_m ? deepest : one), null);
   const solid = thickest_m !== null && most ? [{ name: most.name, colour: most.colour, thickness_m: thickest_m }] : drawn;
@@ -63,11 +66,17 @@ const UNKNOWN_COLOUR = '#9AA8A2';
 /** Of a glass that the shelf does not know, kg/m³: how deep its grains are drawn. */
 const UNKNOWN_DENSITY_kg_m3 = 2500;
 
-/** The layers as they are drawn, with the names and colours that the shelf has for them now. isCold: of those, by index, that no firing has struck yet. */
-export function drawnLayers(layers: readonly LaidLayer[], shelf: Shelf | undefined, isCold: (index: number) => boolean = () => false): DrawnLayer[] {
+/** The layers as they are drawn, with the names and colours that the shelf has for them now. isCold: of those, by index, that no firing has struck yet. footprint: where it is to be known where their parts stand. */
+export function drawnLayers(
+  layers: readonly LaidLayer[],
+  shelf: Shelf | undefined,
+  footprint?: Footprint,
+  isCold: (index: number) => boolean = () => false,
+): DrawnLayer[] {
   const named = shelf ? namedGlasses(shelf) : [];
   return layers.map((layer, i) => {
     const glass = shelf?.glasses.find(({ id }) => id === layer.glassId);
+    const spans = footprint && spansOf(layer, footprint);
     return {
       name: glass?.name ?? layer.glassId,
       colour: (isCold(i) ? glass?.coldColour : undefined) ?? glass?.colour ?? UNKNOWN_COLOUR,
@@ -75,6 +84,7 @@ export function drawnLayers(layers: readonly LaidLayer[], shelf: Shelf | undefin
       form: layer.form,
       ...('cover' in layer && layer.cover !== undefined ? { cover: layer.cover } : {}),
       ...(layer.form === 'pieces' ? { count: layer.count } : {}),
+      ...(spans ? { spans_m: spans } : {}),
       ...(layer.form === 'sheet' && layer.coated ? { coated: layer.coated } : {}),
     };
   });

@@ -31,6 +31,7 @@ import {
 } from './bodyNow';
 import type { BenchStep, Cutting, Face, LaidLayer } from './document';
 import { type Doing, NOT_ONE, NOTHING_THERE, type Taken, doing, unlike } from './doing';
+import { LEAST_COVER, cutTo, overTurned, unplaced } from './placed';
 import type { NamedGlass } from './shelf';
 
 /** Its layers cut to the outline: caps stand over no more. */
@@ -44,15 +45,21 @@ const trimmed = (layers: readonly LaidLayer[]): LaidLayer[] =>
 /** Outlines are told from this size on, m. */
 const NARROWEST_M = 0.01;
 
+/** An outline of corners is its own mirror image then. */
+const overTurnedOutline = (outline: Footprint): Footprint =>
+  outline.shape === 'polygon' ? { shape: 'polygon', corners_m: outline.corners_m.map(([x, y]) => [-x, y] as const) } : outline;
+
 /** Turned over: what was on top lies on the shelf, coatings face the other way. */
 export function turn(now: BodyNow): Doing {
   if (now.layers.length === 0) return unlike(NOTHING_THERE);
   if (!isOnePiece(now)) return unlike('Only what is one piece can be turned over: fuse these layers first.');
-  const layers = now.layers.toReversed().map((layer): LaidLayer => {
+  const layers = now.layers.toReversed().map((flat): LaidLayer => {
+    const layer = overTurned(flat);
     if (layer.form !== 'sheet' || layer.coated === undefined) return layer;
     return { ...layer, coated: layer.coated === 'up' ? 'down' : 'up' };
   });
-  return doing({ ...now, layers, faces: { up: now.faces.down, down: now.faces.up }, isTurned: !now.isTurned });
+  const faces = { up: now.faces.down, down: now.faces.up };
+  return doing({ ...now, footprint: overTurnedOutline(now.footprint), layers, faces, isTurned: !now.isTurned });
 }
 
 /** A layer with so much less depth, its own where it lies; null where nothing is left of it. */
@@ -120,17 +127,18 @@ export function offRim(before: BodyNow, depth_m: number, as: 'ground' | 'polishe
   const now = asSlab(before, glasses);
   const footprint = insetBy(now.footprint, depth_m);
   const off_m2 = footprintArea(now.footprint) - footprintArea(footprint);
-  return doing({ ...now, footprint, layers: trimmed(now.layers) }, { as, mass_kg: off_m2 * surfaceMass(now, glasses) + overhang_kg(now, glasses) });
+  const layers = trimmed(now.layers).map((layer) => cutTo(layer, footprint));
+  return doing({ ...now, footprint, layers }, { as, mass_kg: off_m2 * surfaceMass(now, glasses) + overhang_kg(now, glasses) });
 }
 
-function cutTo(now: BodyNow, outline: Footprint, kerf_m: number, glasses: readonly NamedGlass[]): Doing {
+function cutOut(now: BodyNow, outline: Footprint, kerf_m: number, glasses: readonly NamedGlass[]): Doing {
   if (!fitsWithin(outline, now.footprint)) return unlike('The cut is larger than what is to be cut.');
   const each = surfaceMass(now, glasses);
   const off_m2 = footprintArea(now.footprint) - footprintArea(outline);
   // The blade runs outside the line, as far as there is glass.
   const mud_m2 = Math.min(footprintPerimeter(outline) * kerf_m, off_m2);
   return doing(
-    { ...now, footprint: outline, layers: trimmed(now.layers) },
+    { ...now, footprint: outline, layers: trimmed(now.layers).map((layer) => cutTo(layer, outline)) },
     { as: 'kerf', mass_kg: mud_m2 * each },
     { as: 'offcut', mass_kg: (off_m2 - mud_m2) * each + overhang_kg(now, glasses) },
   );
@@ -149,7 +157,7 @@ function cutToStrips(now: BodyNow, strip_m: number, stand: 'flat' | 'onEdge', ke
     { as: 'kerf', mass_kg: mud_m2 * each },
     { as: 'offcut', mass_kg: (area_m2 - strips_m2 - mud_m2) * each + overhang_kg(now, glasses) },
   ];
-  const layers = trimmed(now.layers);
+  const layers = trimmed(now.layers).map(unplaced);
   const apart = { ...now, formed: null, dammed: false, apart: count };
   if (stand === 'flat') return doing({ ...apart, layers, footprint: { shape: 'rectangle', width_m: count * strip_m, length_m: long_m } }, ...taken);
   const depths = layers.map((layer) => deepOf(layer, glasses) * coverOf(layer));
@@ -167,7 +175,7 @@ function cutToSegments(now: BodyNow, count: number, kerf_m: number, glasses: rea
   const left = 1 - mud_m2 / area_m2;
   if (left < 0.1) return unlike('So many segments would be mud for the most part.');
   return doing(
-    { ...now, footprint: scaledBy(now.footprint, Math.sqrt(left)), layers: trimmed(now.layers), formed: null, apart: count },
+    { ...now, footprint: scaledBy(now.footprint, Math.sqrt(left)), layers: trimmed(now.layers).map(unplaced), formed: null, apart: count },
     { as: 'kerf', mass_kg: mud_m2 * surfaceMass(now, glasses) },
     { as: 'offcut', mass_kg: overhang_kg(now, glasses) },
   );
@@ -179,7 +187,7 @@ export function cut(before: BodyNow, how: Cutting, kerf_m: number, glasses: read
   const now = asSlab(before, glasses);
   switch (how.to) {
     case 'outline':
-      return cutTo(now, how.outline, kerf_m, glasses);
+      return cutOut(now, how.outline, kerf_m, glasses);
     case 'strips':
       return cutToStrips(now, how.strip_m, how.stand, kerf_m, glasses);
     case 'segments':
@@ -234,9 +242,6 @@ export function drill(before: BodyNow, hole_m: number, count: number, glasses: r
   const mass_kg = off_m2 * surfaceMass(now, glasses);
   return doing({ ...now, holes: { area_m2: holes_m2, mass_kg: now.holes.mass_kg + mass_kg } }, { as: 'drilled', mass_kg });
 }
-
-/** The engine knows no smaller share of an outline. */
-const LEAST_COVER = 0.01;
 
 export function fill(before: BodyNow, { id, glassId, mass_kg, spot_m }: Extract<BenchStep, { kind: 'fill' }>, glasses: readonly NamedGlass[]): Doing {
   if (before.layers.length === 0) return unlike('A fill goes into glass, and here is none yet.');

@@ -2,6 +2,7 @@
  * What a schedule was made from, as the studio sees it: only what a person can have changed. Constants that ship with the
  * program (limits, how set-ups pass heat) and the engine's own version are not part of it, so a newer program outdates nothing.
  */
+import type { BodyInput } from '../body/body';
 import type { Footprint } from '../body/footprint';
 import type { GlassConstants } from '../glass/constants';
 import type { Controller } from '../controller/profile';
@@ -13,6 +14,7 @@ import type { School } from '../schedule/firingCase';
 import type { Units } from '../units/convert';
 import { formatLength, formatStock, text } from '../units/format';
 import type { JourneyStep, LaidLayer, PlannedSetUp } from './document';
+import { unplaced } from './placed';
 import { stepName } from './stepWords';
 import { footprintWords } from '../body/footprintWords';
 import { setupWords } from './words';
@@ -20,6 +22,8 @@ import { setupWords } from './words';
 export interface MadeFrom {
   footprint: Footprint;
   dammed: boolean;
+  /** Where it was known what lay where. */
+  mapped?: NonNullable<BodyInput['mapped']>;
   /** From the shelf up, with the name that the glass had. */
   layers: { glassName: string; depth_m: number; laid: LaidLayer }[];
   /** By the glass's id. */
@@ -45,8 +49,30 @@ const canonical = (value: unknown): string =>
   );
 export const sameMatter = (one: unknown, other: unknown): boolean => canonical(one) === canonical(other);
 
-/** A layer's own name and id are not what it is made of. */
-const bare = ({ id: _id, name: _name, ...rest }: LaidLayer): unknown => rest;
+/** A layer's own name and id are not what it is made of; where its parts lie counts by what comes of it. */
+const bare = (layer: LaidLayer): unknown => {
+  const { id: _id, name: _name, ...rest } = unplaced(layer);
+  return rest;
+};
+
+/** A part moved by less than a hand lays it is no other lay-up: depths within this, m, and distances within this share. */
+const SAME_DEPTH_M = 1e-4;
+const SAME_APART = 0.1;
+
+const isSameMap = (one: MadeFrom['mapped'], other: MadeFrom['mapped']): boolean =>
+  one === undefined || other === undefined
+    ? one === other
+    : Math.abs(one.thin_m - other.thin_m) < SAME_DEPTH_M &&
+      Math.abs(one.thick_m - other.thick_m) < SAME_DEPTH_M &&
+      Math.abs(one.apart_m - other.apart_m) <= SAME_APART * Math.max(one.apart_m, other.apart_m);
+
+function mapDifference(made: MadeFrom['mapped'], now: MadeFrom['mapped'], units: Units): string {
+  if (!made) return 'It was planned before its parts were placed; it is known now where they lie.';
+  if (!now) return 'It was planned from where its parts lay; they are not placed any more.';
+  const words = ({ thin_m, thick_m, apart_m }: NonNullable<MadeFrom['mapped']>): string =>
+    `${text(formatLength(thin_m, units.length))} beside ${text(formatLength(thick_m, units.length))}${apart_m > 0 ? `, ${text(formatLength(apart_m, units.length))} apart` : ''}`;
+  return `As its parts lay it was ${words(made)}; as they lie now it is ${words(now)}.`;
+}
 const matter = ({ laid }: MadeFrom['layers'][number]): unknown => bare(laid);
 
 const depthOf = ({ layers }: MadeFrom): number => layers.reduce((sum, { depth_m }) => sum + depth_m, 0);
@@ -66,6 +92,7 @@ function layupDifferences(made: MadeFrom, now: MadeFrom, units: Units): string[]
       said.push(`From the shelf up it was ${layersWords(made, units)}; now it is ${layersWords(now, units)}.`);
     else said.push('The layers have other amounts, covers, numbers or sides than then.');
   }
+  if (said.length === 0 && !isSameMap(made.mapped, now.mapped)) said.push(mapDifference(made.mapped, now.mapped, units));
   for (const [id, constants] of Object.entries(now.glasses)) {
     if (!(id in made.glasses) || sameMatter(made.glasses[id], constants)) continue;
     said.push(`The figures of ${now.layers.find(({ laid }) => laid.glassId === id)?.glassName ?? id} have been changed on the shelf.`);

@@ -18,6 +18,7 @@ import type { PieceDocument, PlannedSetUp, PlannedStep } from './document';
 import { type DrawnLayer, drawnLayers } from './drawnLayers';
 import { firingsOf, laidLayers, placeOf } from './journey';
 import { type MadeFrom, handsBefore } from './madeFrom';
+import { unplaced } from './placed';
 import { type Labelled, type Shelf, constantsOf, namedGlasses } from './shelf';
 
 /** What a schedule was made from, kept so that later edits of records do not change the past. */
@@ -69,13 +70,14 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
     ...(family ? { familyId: family.id } : {}),
     kilnName: kiln.name,
     controller,
-    layers: ware ? [drawnWare(ware)] : drawnLayers(now?.layers ?? [], shelf),
+    layers: ware ? [drawnWare(ware)] : drawnLayers(now?.layers ?? [], shelf, body.footprint),
     setup: { kind, paper: paper && !release, ...(wet ? { wet } : {}), ...(ware ? { shaping: ware } : {}) },
     engine: ENGINE_VERSION,
     madeFrom: madeFromOf(ware ? { ...doc, footprint: body.footprint, dammed: false, journey: [step] } : doc, step, ware ? 0 : index, shelf, {
       kiln,
       controller,
       release,
+      mapped: body.mapped,
     }),
   });
 }
@@ -132,18 +134,24 @@ function madeFromOf(
   { look, setup, school }: PlannedStep,
   index: number,
   shelf: Shelf,
-  { kiln, controller, release }: { kiln: Shelf['kilns'][number]; controller: Labelled & Controller; release: Shelf['releases'][number] | null },
+  {
+    kiln,
+    controller,
+    release,
+    mapped,
+  }: { kiln: Shelf['kilns'][number]; controller: Labelled & Controller; release: Shelf['releases'][number] | null; mapped: Body['mapped'] },
 ): MadeFrom {
   const before = doc.journey.slice(0, index);
   const layers = laidLayers({ journey: before });
-  const drawn = drawnLayers(layers, shelf);
+  const drawn = drawnLayers(layers, shelf, doc.footprint);
   const { constants, taken } = kilnOf(kiln);
   const used = new Set([...layers, ...before.flatMap((one) => (one.kind === 'fill' ? [one] : []))].map(({ glassId }) => glassId));
   const hands = handsBefore(before);
   return {
     footprint: doc.footprint,
     dammed: doc.dammed,
-    layers: layers.map((laid, i) => ({ glassName: drawn[i].name, depth_m: drawn[i].thickness_m, laid })),
+    ...(mapped ? { mapped } : {}),
+    layers: layers.map((laid, i) => ({ glassName: drawn[i].name, depth_m: drawn[i].thickness_m, laid: unplaced(laid) })),
     glasses: Object.fromEntries(namedGlasses(shelf).flatMap(({ id, constants }) => (used.has(id) ? [[id, constants]] : []))),
     before: firingsOf({ journey: before }).map((earlier) => ({ look: earlier.look, setup: earlier.setup })),
     ...(hands.length > 0 ? { hands } : {}),

@@ -213,8 +213,9 @@ const UNEVEN_FROM = 0.05;
 export function unlikeColumns(body: BodyInput): UnlikeColumns | null {
   const { max_m, min_m } = bodyFigures(body).depth;
   if (min_m <= 0 || min_m > max_m * (1 - UNEVEN_FROM)) return null;
-  // Parts lie about as far apart as they are wide; else the middle is taken to be thick and the rim thin, or the other way round.
-  return { thick_m: max_m, thin_m: min_m, apart_m: sinkingWidth(body) ?? footprintNarrow(body.footprint) / 4 };
+  const { apart_m = 0 } = body.mapped ?? {};
+  // Where nothing tells, parts lie about as far apart as they are wide; else the middle is taken to be thick and the rim thin, or the other way round.
+  return { thick_m: max_m, thin_m: min_m, apart_m: apart_m > 0 ? apart_m : (sinkingWidth(body) ?? footprintNarrow(body.footprint) / 4) };
 }
 
 /** What lies on its side exchanges heat by half of its outside. */

@@ -1,0 +1,204 @@
+/** Lays a part on the plan: its form, its sizes, the glass it is cut from; it is moved and turned once it lies there. */
+import {
+  type BodyNow,
+  type LaidLayer,
+  type LayStep,
+  type Outcome,
+  type PartOutline,
+  type PlacedPart,
+  type Stuff,
+  boxRound,
+  centred,
+  formatLength,
+  formatStock,
+  laidLayers,
+  partsIn,
+  placeParts,
+  refused,
+  text,
+} from '@torvin/core';
+import { PART_RANGE_M, PartOutlineSchema } from '@torvin/core/contract';
+import { ROD_RANGE_M, type Shelves } from '@torvin/schema';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { useUnits } from '@/data/studio';
+import { GlassChoice } from '@/shelves/GlassChoice';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
+import { Notice } from '@/ui/Notice';
+import { readCorners } from './corners';
+import { withinOf } from './planned';
+import { lengthWithin } from './typed';
+import type { Layup } from './useLayup';
+
+const SHAPES = ['rectangle', 'disc', 'oval', 'polygon', 'strip', 'rod', 'stringer'] as const;
+type Shape = (typeof SHAPES)[number];
+const TITLES: Record<Shape, string> = {
+  rectangle: 'Rectangle',
+  disc: 'Disc',
+  oval: 'Oval',
+  polygon: 'Corners',
+  strip: 'Bent strip',
+  rod: 'Rod',
+  stringer: 'Stringer',
+};
+
+export interface AddPartProps {
+  layup: Layup;
+  /** The step it is laid in; the first one where left out. */
+  step: LayStep | undefined;
+  body: BodyNow;
+  shelves: Shelves;
+  onAdded(id: string): void;
+}
+
+interface Entry {
+  shape: Shape;
+  width: string;
+  length: string;
+  points: string;
+  across: string;
+}
+
+const GAP_M = 0.006;
+
+export function AddPart({ layup, step, body, shelves, onAdded }: AddPartProps) {
+  const { length: unit } = useUnits();
+  const usual = (mm: number): string => text(formatLength(mm / 1000, unit));
+  const [entry, setEntry] = useState<Entry>({ shape: 'rectangle', width: usual(20), length: usual(60), points: '', across: usual(2) });
+  const [glassId, setGlass] = useState<string | null>(null);
+  const [chosen_m, setThickness] = useState<number | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const { shape } = entry;
+  const form: Stuff['form'] = shape === 'rod' || shape === 'stringer' ? shape : 'pieces';
+  const usable = shelves.glasses.filter((glass) => glass.forms.includes(form) && !shelves.archived.includes(glass.id));
+  const last = step?.layers.at(-1) ?? laidLayers(layup.doc).at(-1);
+  const family = shelves.glasses.find(({ id }) => id === last?.glassId)?.familyId;
+  const glass =
+    usable.find(({ id }) => id === glassId) ?? usable.find(({ id }) => id === last?.glassId) ?? usable.find(({ familyId }) => familyId === family) ?? usable[0];
+  const sizes_m = glass?.thicknesses_m ?? [];
+  const thickness_m = chosen_m !== null && sizes_m.includes(chosen_m) ? chosen_m : (sizes_m.find((size) => size === depthOf(last)) ?? sizes_m[0] ?? 0.003);
+  const set = (part: Partial<Entry>): void => {
+    setProblem(null);
+    setEntry({ ...entry, ...part });
+  };
+
+  const lay = (): void => {
+    const outline = outlineOf(entry, unit);
+    if (!outline.ok) return setProblem(outline.problem.message);
+    const across = form === 'pieces' ? null : lengthWithin(entry.across, 'The rod', ROD_RANGE_M.least, ROD_RANGE_M.most, unit);
+    if (across && !across.ok) return setProblem(across.problem.message);
+    const stuff: Stuff =
+      form === 'pieces' ? { form, glassId: glass?.id ?? '', thickness_m } : { form, glassId: glass?.id ?? '', diameter_m: across?.ok ? across.value : 0.002 };
+    const part: PlacedPart = { id: uuid(), outline: centred(outline.value).outline, x_m: 0, y_m: 0, turned_deg: 0 };
+    const [x_m, y_m] = freePlace(part, step, body);
+    const laid = placeParts(layup.doc, step?.id, stuff, [{ ...part, x_m, y_m }], uuid());
+    layup.edit(laid);
+    if (laid.ok) onAdded(part.id);
+  };
+
+  return (
+    <View style={{ gap: space.small, paddingVertical: space.small }} testID="add-part-panel">
+      <Choice
+        label="A part"
+        value={shape}
+        options={SHAPES.map((value) => ({ value, title: TITLES[value] }))}
+        onChange={(next) => set({ shape: next })}
+        testID="part-shape"
+      />
+      {(shape === 'rectangle' || shape === 'oval' || shape === 'strip') && (
+        <Field label="Wide" value={entry.width} onChange={(width) => set({ width })} testID="part-new-width" />
+      )}
+      {shape === 'disc' && <Field label="Across" value={entry.width} onChange={(width) => set({ width })} testID="part-new-width" />}
+      {(shape === 'rectangle' || shape === 'oval') && (
+        <Field label="Long" value={entry.length} onChange={(length) => set({ length })} testID="part-new-length" />
+      )}
+      {(shape === 'rod' || shape === 'stringer') && (
+        <>
+          <Field label="Thick" value={entry.across} onChange={(across) => set({ across })} testID="part-new-across" />
+          <Field label="Long" value={entry.length} onChange={(length) => set({ length })} hint="straight; or tell its bends below" testID="part-new-length" />
+        </>
+      )}
+      {(shape === 'polygon' || shape === 'strip' || shape === 'rod' || shape === 'stringer') && (
+        <Field
+          label={shape === 'polygon' ? 'Corners' : shape === 'strip' ? 'Along' : 'Along, where it bends'}
+          value={entry.points}
+          hint={shape === 'polygon' ? 'to the right and to the back of each, as 0 0; 30 0; 15 40' : 'points of its middle line, as 0 0; 40 12; 90 0'}
+          onChange={(points) => set({ points })}
+          testID="part-new-points"
+        />
+      )}
+      {form === 'pieces' && sizes_m.length > 1 && (
+        <Choice
+          label="Cut from a sheet of"
+          value={String(thickness_m)}
+          options={sizes_m.map((size) => ({ value: String(size), title: text(formatStock(size, unit)) }))}
+          onChange={(size) => setThickness(Number(size))}
+          testID="part-new-thickness"
+        />
+      )}
+      <GlassChoice shelves={shelves} form={form} value={glass?.id ?? ''} onChange={({ id }) => setGlass(id)} />
+      {problem && (
+        <Notice tone="warn" testID="part-problem">
+          {problem}
+        </Notice>
+      )}
+      <Action title="Lay it" label="Lay it on the plan" disabled={!glass} testID="part-lay" onPress={lay} />
+    </View>
+  );
+}
+
+const depthOf = (layer: LaidLayer | undefined): number | null => (layer && 'thickness_m' in layer ? layer.thickness_m : null);
+
+/** What was typed as an outline, or what is wrong with it. */
+function outlineOf({ shape, width, length, points }: Entry, unit: 'mm' | 'in'): Outcome<PartOutline> {
+  const side = (typed: string, name: string): Outcome<number> => lengthWithin(typed, name, PART_RANGE_M.least, PART_RANGE_M.most, unit);
+  const along = (least: number, example: string): Outcome<[number, number][]> => {
+    const read = readCorners(points, unit, least);
+    return read ? { ok: true, value: read } : refused('unreadable', '', `Cannot read '${points.trim()}' as points; write two lengths for each, as ${example}.`);
+  };
+  const checked = (outline: PartOutline): Outcome<PartOutline> => {
+    const parsed = PartOutlineSchema.safeParse(outline);
+    return parsed.success ? { ok: true, value: outline } : refused('out-of-range', '', parsed.error.issues[0].message);
+  };
+  switch (shape) {
+    case 'rectangle':
+    case 'oval': {
+      const [wide, long] = [side(width, 'The width'), side(length, 'The length')];
+      return !wide.ok ? wide : !long.ok ? long : { ok: true, value: { shape, width_m: wide.value, length_m: long.value } };
+    }
+    case 'disc': {
+      const wide = side(width, 'The disc');
+      return wide.ok ? { ok: true, value: { shape, diameter_m: wide.value } } : wide;
+    }
+    case 'polygon': {
+      const corners = along(3, '0 0; 30 0; 15 40');
+      return corners.ok ? checked({ shape, corners_m: corners.value }) : corners;
+    }
+    case 'strip': {
+      const [wide, line] = [side(width, 'The width'), along(2, '0 0; 40 12; 90 0')];
+      return !wide.ok ? wide : !line.ok ? line : checked({ shape, width_m: wide.value, along_m: line.value });
+    }
+    default: {
+      if (points.trim() !== '') {
+        const line = along(2, '0 0; 40 12; 90 0');
+        return line.ok ? checked({ shape: 'rod', along_m: line.value }) : line;
+      }
+      const long = side(length, 'The length');
+      return long.ok ? { ok: true, value: { shape: 'rod', along_m: [[-long.value / 2, 0] as const, [long.value / 2, 0] as const] } } : long;
+    }
+  }
+}
+
+/** In the middle; where others lie already, to the right of them as long as there is room. */
+function freePlace(part: PlacedPart, step: LayStep | undefined, body: BodyNow): [number, number] {
+  const others = step ? partsIn(step) : [];
+  if (others.length === 0) return [0, 0];
+  const lying = boxRound(others, (one) => ('across_m' in one ? Number(one.across_m) : 0));
+  const own = boxRound([part]);
+  const x_m = lying.right + GAP_M - own.left;
+  return x_m + own.right < withinOf(body).right ? [x_m, (lying.front + lying.back) / 2] : [0, 0];
+}

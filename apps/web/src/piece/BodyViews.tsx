@@ -1,0 +1,47 @@
+/** From which side a body is looked at: one of three, under each other's place. */
+import { Pressable, View } from 'react-native';
+import { useTheme } from '@/theme/ThemeContext';
+import { TARGET } from '@/theme/theme';
+import { Words } from '@/ui/Words';
+import { spaceChooses } from '@/ui/spaceChooses';
+
+export type BodyView = 'side' | 'above' | 'thick';
+
+const VIEWS: readonly { value: BodyView; title: string }[] = [
+  { value: 'side', title: 'From the side' },
+  { value: 'above', title: 'From above' },
+  { value: 'thick', title: 'How thick' },
+];
+
+export function BodyViews({ value, onChange }: { value: BodyView; onChange(view: BodyView): void }) {
+  const { colours } = useTheme();
+  return (
+    <View role="radiogroup" aria-label="Looked at" style={{ flexDirection: 'row', backgroundColor: colours.surface }}>
+      {VIEWS.map((view) => {
+        const chosen = view.value === value;
+        return (
+          <Pressable
+            key={view.value}
+            role="radio"
+            aria-checked={chosen}
+            {...spaceChooses(() => onChange(view.value))}
+            onPress={() => onChange(view.value)}
+            testID={`view-${view.value}`}
+            style={{
+              flex: 1,
+              minHeight: TARGET,
+              alignItems: 'center',
+              justifyContent: 'center',
+              borderBottomWidth: 3,
+              borderColor: chosen ? colours.touch : 'transparent',
+            }}
+          >
+            <Words bold={chosen} tone="touch">
+              {view.title}
+            </Words>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}

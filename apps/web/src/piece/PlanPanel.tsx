@@ -1,0 +1,210 @@
+/** A body from above: the plan with its parts, or how thick it is from place to place, and what of that goes wrong later. */
+import {
+  type BodyNow,
+  type DrawnLayer,
+  type LayStep,
+  type PlannedStep,
+  RECIPES,
+  bodyFigures,
+  bodyOf,
+  concernWords,
+  designDepth,
+  formatLength,
+  mappedLayer,
+  moveParts,
+  namedGlasses,
+  type PlanAsked,
+  type PlanTold,
+  placeSpread,
+  removeParts,
+  text,
+  turnParts,
+} from '@torvin/core';
+import type { Shelves } from '@torvin/schema';
+import { useMemo, useState } from 'react';
+import { useWindowDimensions, View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { useUnits } from '@/data/studio';
+import { useComputed } from '@/engine/useComputed';
+import { PlanEditor } from '@/plan/PlanEditor';
+import { ThicknessDrawing } from '@/plan/ThicknessDrawing';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { MeasuredWidth } from '@/ui/MeasuredWidth';
+import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+import { countWords } from '@/ui/countWords';
+import { AddPart } from './AddPart';
+import { plannedOf } from './planned';
+import type { Layup } from './useLayup';
+
+export interface PlanPanelProps {
+  layup: Layup;
+  /** What of it can be laid here; nothing where no step lays. */
+  step: LayStep | undefined;
+  body: BodyNow;
+  layers: readonly DrawnLayer[];
+  own: { from: number; to: number };
+  /** The firing that comes next. */
+  firing: PlannedStep | undefined;
+  shelves: Shelves;
+  view: 'above' | 'thick';
+  selected: readonly string[];
+  onSelect(ids: string[]): void;
+}
+
+/** Of the window's height; a drawer needs the rest. */
+const MOST_SHARE = 0.42;
+const MOST_PX = 460;
+const KEY_REST = 'parts by keys';
+
+export function PlanPanel({ layup, step, body, layers, own, firing, shelves, view, selected, onSelect }: PlanPanelProps) {
+  const units = useUnits();
+  const { height } = useWindowDimensions();
+  const most = Math.min(MOST_SHARE * height, MOST_PX);
+  const [adding, setAdding] = useState(false);
+  const [several, setSeveral] = useState(false);
+  const planned = useMemo(() => plannedOf(body, layers, own, units.length), [body, layers, own, units.length]);
+  const asked = useAsked(body, own.from, firing, shelves);
+  const { value: told, stale } = useComputed('thickness', asked);
+  const nameOf = (id: string): string => planned.own.find((part) => part.id === id)?.called ?? 'a part';
+  const concerns = told?.concerns ?? [];
+  const marked = concerns.flatMap((concern) => ('part' in concern ? [concern.part] : []));
+  const { doc } = layup;
+  const choose = (id: string | null, add: boolean): void => {
+    if (id === null) onSelect([]);
+    else if (add || several) onSelect(selected.includes(id) ? selected.filter((one) => one !== id) : [...selected, id]);
+    else onSelect([id]);
+  };
+  const chosen = selected.filter((id) => planned.own.some((part) => part.id === id));
+  return (
+    <View>
+      <MeasuredWidth height={most}>
+        {(width) =>
+          view === 'above' ? (
+            <PlanEditor
+              {...{ width, most, marked, selected: chosen, grey: false }}
+              footprint={body.footprint}
+              ground={planned.ground}
+              fixed={planned.fixed}
+              own={planned.own}
+              onSelect={choose}
+              onSelectAll={() => onSelect(planned.own.map(({ id }) => id))}
+              onMove={(dx_m, dy_m) => step && layup.edit(moveParts(doc, step.id, chosen, dx_m, dy_m), `${KEY_REST} ${chosen.join()}`)}
+              onTurn={(degrees) => step && layup.edit(turnParts(doc, step.id, chosen, degrees), `${KEY_REST} ${chosen.join()}`)}
+              onRemove={() => {
+                if (step) layup.edit(removeParts(doc, step.id, chosen));
+                onSelect([]);
+              }}
+            />
+          ) : told ? (
+            <ThicknessDrawing {...{ width, most, told, stale }} footprint={body.footprint} parts={[...planned.fixed, ...planned.own]} />
+          ) : (
+            <View style={{ height: most }} />
+          )
+        }
+      </MeasuredWidth>
+      <View style={{ paddingHorizontal: space.large, gap: space.small, paddingVertical: space.small }}>
+        {view === 'above' && step && (
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, alignItems: 'center' }}>
+            <Action kind={adding ? 'main' : 'second'} title="+ Part" label="+ Part on the plan" testID="add-part" onPress={() => setAdding(!adding)} />
+            {planned.own.length > 1 && (
+              <Action
+                kind={several ? 'main' : 'second'}
+                title={several ? `Several: ${chosen.length}` : 'Several'}
+                label={several ? `Several: ${chosen.length} chosen, choose one at a time again` : 'Several: choose more than one'}
+                testID="plan-several"
+                onPress={() => setSeveral(!several)}
+              />
+            )}
+            {planned.spread.map(({ id, name, count }) => (
+              <Action
+                key={id}
+                kind="second"
+                title={`Place ${name}`}
+                label={`Place ${name}: give ${count > 1 ? `its ${count} parts` : 'it'} places of their own`}
+                testID={`place-${id}`}
+                onPress={() => layup.edit(placeSpread(doc, id, uuid))}
+              />
+            ))}
+          </View>
+        )}
+        {view === 'above' && adding && step && (
+          <AddPart
+            layup={layup}
+            step={step}
+            body={body}
+            shelves={shelves}
+            onAdded={(id) => {
+              setAdding(false);
+              onSelect([id]);
+            }}
+          />
+        )}
+        {view === 'above' && planned.spread.length > 0 && (
+          <Words size="label" tone="muted" testID="plan-spread">
+            {`Dashed: drawn evenly spread, as nobody has said yet where ${planned.spread.length === 1 ? 'it lies' : 'they lie'}.`}
+          </Words>
+        )}
+        {concerns.slice(0, CONCERNS_SAID).map((concern) => (
+          <Notice key={JSON.stringify(concern)} tone="care" testID="plan-concern">
+            {concernWords(concern, nameOf, units.length)}
+          </Notice>
+        ))}
+        {concerns.length > CONCERNS_SAID && (
+          <Words size="label" tone="muted">{`and ${countWords(concerns.length - CONCERNS_SAID, 'more part', 'more parts')} marked on the plan`}</Words>
+        )}
+        {view === 'thick' && told && <Depths told={told} body={body} firing={firing} shelves={shelves} />}
+      </View>
+    </View>
+  );
+}
+
+const CONCERNS_SAID = 4;
+
+/** What the map is asked of: every layer with its places, and what the next firing does. */
+function useAsked(body: BodyNow, from: number, firing: PlannedStep | undefined, shelves: Shelves): PlanAsked | null {
+  return useMemo(() => {
+    const glasses = namedGlasses(shelves);
+    const densityOf = (glassId: string): number => glasses.find(({ id }) => id === glassId)?.constants.density_kg_m3 ?? 0;
+    const layers = body.layers.filter(({ glassId }) => densityOf(glassId) > 0).map((layer) => mappedLayer(layer, densityOf(layer.glassId)));
+    if (layers.length === 0 || body.casting) return null;
+    const made = bodyOf(body, glasses);
+    const recipe = firing && RECIPES[firing.look];
+    const next =
+      recipe && made.ok
+        ? { joins: recipe.joins, flows: recipe.flows, dammed: body.dammed, naturalDepth_m: bodyFigures(made.value.body).afterFiring.naturalDepth_m }
+        : null;
+    return { footprint: body.footprint, layers, from, ...(next ? { next } : {}) };
+  }, [body, from, firing, shelves]);
+}
+
+interface DepthsProps {
+  told: PlanTold;
+  body: BodyNow;
+  firing: PlannedStep | undefined;
+  shelves: Shelves;
+}
+
+/** What the schedule takes from it, and why. */
+function Depths({ told: { deepest, thinnest, steepest, widest }, body, firing, shelves }: DepthsProps) {
+  const { length: unit } = useUnits();
+  const length = (metres: number): string => text(formatLength(metres, unit));
+  const made = useMemo(() => bodyOf(body, namedGlasses(shelves)), [body, shelves]);
+  if (deepest.depth_m - thinnest.depth_m < 1e-5) return <Words testID="plan-depths">{`As thick all over: ${length(deepest.depth_m)}.`}</Words>;
+  const design = made.ok && firing && !RECIPES[firing.look].ware ? designDepth(made.value.body, firing.look) : null;
+  return (
+    <View style={{ gap: space.hair }} testID="plan-depths">
+      <Words>
+        {`${length(thinnest.depth_m)} where it is thinnest, ${length(deepest.depth_m)} where it is deepest${steepest.depth_m > 0 ? `; it changes by up to ${length(steepest.depth_m)} from one place to the next` : ''}.${widest.thick_m > 0 ? ` The widest of its thick places is ${length(widest.thick_m)} across, the widest of its thin ones ${length(widest.thin_m)}.` : ''}`}
+      </Words>
+      {design && firing && (
+        <Words size="label" tone="muted">
+          {design.factor > 1.005
+            ? `A ${RECIPES[firing.look].name.toLowerCase()} leaves it uneven: its schedule is computed as for ${length(design.depth_m)}, ${design.factor.toFixed(2)} times its deepest, and thick beside thin counts by how wide each is.`
+            : `A ${RECIPES[firing.look].name.toLowerCase()} levels it: its schedule is computed as for ${length(design.depth_m)}.`}
+        </Words>
+      )}
+    </View>
+  );
+}

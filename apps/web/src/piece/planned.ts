@@ -1,0 +1,98 @@
+/** A body as the plan shows it: what covers it, which parts lie there, which of them the step lays and what each is called. */
+import {
+  type BodyNow,
+  type Box,
+  type DrawnLayer,
+  type LaidLayer,
+  type LengthUnit,
+  type PlacedPart,
+  type Point,
+  acrossOf,
+  boxOf,
+  footprintRings,
+  formatLength,
+  isPlaceable,
+  isPlaced,
+  partCorners,
+  partSides,
+  partsOf,
+  spreadOf,
+  text,
+} from '@torvin/core';
+import type { DrawnPart } from '@/plan/PlanDrawing';
+import { type OwnPart, angle } from '@/plan/PlanEditor';
+
+export interface Planned {
+  /** Colour of the uppermost layer that covers everything; null on a bare shelf. */
+  ground: string | null;
+  fixed: DrawnPart[];
+  own: OwnPart[];
+  /** Layers of the step of which nobody has said where their parts lie. */
+  spread: { id: string; name: string; count: number }[];
+}
+
+const covers = (layer: LaidLayer): boolean => !isPlaced(layer) && (!('cover' in layer) || (layer.cover ?? 1) > 1 - 1e-9);
+
+/** Longer than so many times its width it is a bar. */
+const BAR = 2.5;
+
+/** What a part of glass is called by its form. */
+export function partWord(layer: LaidLayer, part: PlacedPart): string {
+  const { outline } = part;
+  if (layer.form === 'rod' || layer.form === 'stringer') return layer.form;
+  if (outline.shape !== 'rectangle') return outline.shape === 'polygon' || outline.shape === 'rod' ? 'piece' : outline.shape;
+  const [short, long] = [Math.min(outline.width_m, outline.length_m), Math.max(outline.width_m, outline.length_m)];
+  return long > BAR * short ? 'bar' : 'piece';
+}
+
+/** Its two sides, a disc's one, a rod's thickness and length. */
+export function sizeWords(part: PlacedPart, across_m: number, unit: LengthUnit): string {
+  const length = (metres: number): string => text(formatLength(metres, unit));
+  const { outline } = part;
+  if (outline.shape === 'disc') return length(outline.diameter_m);
+  const { width_m, length_m } = partSides(part, across_m);
+  return `${formatLength(width_m, unit).figure} × ${length(length_m)}`;
+}
+
+const drawnPart = (part: PlacedPart, layer: LaidLayer, colour: string, as?: DrawnPart['as']): DrawnPart => ({
+  ...{ id: part.id, corners: partCorners(part, acrossOf(layer)), colour },
+  ...(as ? { as } : {}),
+});
+
+/** layers: as they are drawn, in the order of the body's own. own: which of them the step lays. */
+export function plannedOf(body: BodyNow, layers: readonly DrawnLayer[], own: { from: number; to: number }, unit: LengthUnit): Planned {
+  const last = body.layers.findLastIndex(covers);
+  const planned: Planned = { ground: last < 0 ? null : layers[last].colour, fixed: [], own: [], spread: [] };
+  const { left, front } = withinOf(body);
+  body.layers.forEach((layer, i) => {
+    const { colour, name: glassName } = layers[i];
+    const parts = partsOf(layer);
+    const isOwn = i >= own.from && i < own.to;
+    if (parts && isOwn && isPlaced(layer)) {
+      parts.forEach((part, k) => {
+        const [x_m, y_m] = [part.x_m, part.y_m];
+        const size = sizeWords(part, acrossOf(layer), unit);
+        const called = callOf(layer, part, glassName, parts.length > 1 ? k + 1 : null);
+        planned.own.push({
+          ...drawnPart(part, layer, colour, i < last ? 'under' : undefined),
+          ...{ middle: [x_m, y_m] as Point, turned_deg: part.turned_deg, size },
+          called,
+          name: `${called}, ${size}, ${text(formatLength(x_m - left, unit))} from the left, ${text(formatLength(y_m - front, unit))} from the front, turned ${angle(part.turned_deg)}`,
+        });
+      });
+    } else if (parts)
+      for (const part of parts) planned.fixed.push(drawnPart(part, layer, colour, i < last ? 'under' : layer.form === 'sheet' ? 'inlaid' : undefined));
+    else if (isPlaceable(layer) && !covers(layer)) {
+      for (const part of spreadOf(layer, body.footprint)) planned.fixed.push({ ...drawnPart(part, layer, colour, 'spread'), id: `${layer.id} ${part.id}` });
+      if (isOwn) planned.spread.push({ id: layer.id, name: layer.name ?? glassName, count: layer.form === 'pieces' ? layer.count : 0 });
+    }
+  });
+  return planned;
+}
+
+/** Of the box round a body, from its middle, m. */
+export const withinOf = ({ footprint }: Pick<BodyNow, 'footprint'>): Box => boxOf(footprintRings(footprint).flat());
+
+/** By the name of its layer and its number there, else by its glass and what it is. */
+export const callOf = (layer: LaidLayer, part: PlacedPart, glassName: string, number: number | null): string =>
+  `${layer.name ?? `${glassName} ${partWord(layer, part)}`}${number === null ? '' : ` ${number}`}`;

@@ -1,0 +1,86 @@
+/** A body from above, to scale: its outline in the colour of what covers it, and on it every part where it lies. */
+import { type Footprint, type LengthUnit, type Point, footprintRings, formatLength, text } from '@torvin/core';
+import { G, Line, Path, Text as SvgText } from 'react-native-svg';
+import { useTheme } from '@/theme/ThemeContext';
+import { fonts, wordSize } from '@/theme/theme';
+import { type PlanGeometry, ringsPath } from './geometry';
+
+/** A part as it is drawn. */
+export interface DrawnPart {
+  id: string;
+  corners: Point[];
+  colour: string;
+  /** It has sunk in, lies under a sheet, or nobody has placed it yet. */
+  as?: 'inlaid' | 'under' | 'spread';
+}
+
+export interface PlanShapesProps {
+  drawn: PlanGeometry;
+  footprint: Footprint;
+  /** Of the uppermost layer that covers everything; null on a bare shelf. */
+  ground: string | null;
+  parts: readonly DrawnPart[];
+  selected?: readonly string[];
+  /** Instead of colours, how light they are. */
+  grey?: boolean;
+}
+
+/** Lightness as an eye takes it, 0 to 1 (ITU-R BT.709), in grey. */
+export function greyOf(colour: string): string {
+  const parts = /^#(..)(..)(..)$/.exec(colour);
+  if (!parts) return colour;
+  const [r, g, b] = parts.slice(1).map((hex) => Number.parseInt(hex, 16));
+  const level = Math.round(0.2126 * r + 0.7152 * g + 0.0722 * b)
+    .toString(16)
+    .padStart(2, '0');
+  return `#${level}${level}${level}`;
+}
+
+export function PlanShapes({ drawn, footprint, ground, parts, selected = [], grey = false }: PlanShapesProps) {
+  const { colours } = useTheme();
+  const shade = (colour: string): string => (grey ? greyOf(colour) : colour);
+  return (
+    <G>
+      <Path
+        d={ringsPath(footprintRings(footprint), drawn)}
+        fill={ground === null ? colours.shelf : shade(ground)}
+        fillRule="evenodd"
+        stroke={colours.ink}
+        strokeWidth={1}
+        strokeDasharray={ground === null ? '5 4' : undefined}
+      />
+      {parts.map(({ id, corners, colour, as }) => {
+        const chosen = selected.includes(id);
+        return (
+          <Path
+            key={id}
+            d={ringsPath([corners], drawn)}
+            fill={shade(colour)}
+            fillOpacity={as === 'spread' ? 0.55 : as === 'under' ? 0.4 : 1}
+            stroke={chosen ? colours.touch : colours.ink}
+            strokeWidth={chosen ? 3 : as === 'inlaid' ? 0.4 : 1}
+            strokeDasharray={as === 'spread' ? '4 3' : undefined}
+          />
+        );
+      })}
+    </G>
+  );
+}
+
+/** How wide the piece is, under it. */
+export function PlanMeasure({ drawn, unit }: { drawn: PlanGeometry; unit: LengthUnit }) {
+  const { colours } = useTheme();
+  const { left, right, front } = drawn.within;
+  const at = Math.max(drawn.y(front) + 12, drawn.height - 22);
+  return (
+    <G>
+      <Line x1={drawn.x(left)} x2={drawn.x(right)} y1={at} y2={at} stroke={colours.muted} strokeWidth={1} />
+      {[left, right].map((end) => (
+        <Line key={end} x1={drawn.x(end)} x2={drawn.x(end)} y1={at - 4} y2={at + 4} stroke={colours.muted} strokeWidth={1} />
+      ))}
+      <SvgText x={drawn.x((left + right) / 2)} y={at + 16} textAnchor="middle" fontFamily={fonts.figuresBold} fontSize={wordSize.label} fill={colours.ink}>
+        {text(formatLength(right - left, unit))}
+      </SvgText>
+    </G>
+  );
+}
