@@ -1,0 +1,174 @@
+/** The plan: parts laid from above by finger and by keys, seen again from the side and in how thick it is. */
+import { setting } from './setting';
+import { PHONE, Visitor, WIDE } from './visitor';
+
+const here = setting();
+const { studio } = here;
+let me: Visitor;
+
+afterEach(() => me.leave());
+
+async function opened(size: typeof PHONE | typeof WIDE): Promise<void> {
+  me = await Visitor.open(here.browser, size);
+  await me.page.goto(`${studio.address}/pieces`);
+}
+
+/** A piece of one sheet, looked at from above. */
+async function newPanel(name: string, width: string, length: string): Promise<void> {
+  await me.press('new-piece');
+  await me.type('field-name', name);
+  await me.type('field-width', width);
+  await me.type('field-length', length);
+  await me.press('glass-clear-90');
+  await me.press('save-piece');
+  await me.find('section-editor');
+  await me.press('view-above');
+  await me.find('plan-editor');
+}
+
+async function layPart(width: string, length: string, glass: string): Promise<void> {
+  await me.press('add-part');
+  await me.type('part-new-width', width);
+  await me.type('part-new-length', length);
+  await me.press(`glass-${glass}`);
+  await me.press('part-lay');
+  await me.find('part-sheet');
+}
+
+interface Seen {
+  called: string;
+  left: number;
+  front: number;
+  turned: number;
+}
+
+/** Every part as it is read out, mm. */
+async function parts(): Promise<Seen[]> {
+  const labels = await me.ofAll('[data-testid="plan-editor"] [role="option"]', (nodes) => nodes.map((node) => node.getAttribute('aria-label') ?? ''));
+  return labels.map((label) => {
+    const [, called, left, front, turned] =
+      /^(.+), [\d.]+ × [\d.]+ mm, ([−\d.]+) mm from the left, ([−\d.]+) mm from the front, turned ([−\d]+)°$/.exec(label) ?? [];
+    return { called, ...{ left: Number(left), front: Number(front), turned: Number(turned?.replace('−', '-')) } };
+  });
+}
+
+async function until(wanted: (seen: Seen[]) => boolean): Promise<Seen[]> {
+  const end = Date.now() + 60_000;
+  for (;;) {
+    const seen = await parts();
+    if (wanted(seen)) return seen;
+    if (Date.now() > end) throw new Error(`Waited in vain; the plan reads ${JSON.stringify(seen)}.`);
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+}
+
+/** A finger from the middle of something, which rests a moment on the way so that it is no flick. */
+async function pull(testId: string, dx: number, dy: number): Promise<void> {
+  const box = await (await me.find(testId)).boundingBox();
+  if (!box) throw new Error(`'${testId}' is not on the screen.`);
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  const finger = await me.page.touchscreen.touchStart(x, y);
+  for (let i = 1; i <= 10; i += 1) await finger.move(x + (dx * i) / 10, y + (dy * i) / 10);
+  await finger.end();
+}
+
+test('a tide line of bars, by finger: placed, turned, repeated, mirrored, seen from the side and in how thick it is', async () => {
+  await opened(PHONE);
+  await newPanel('Tide line', '300', '240');
+  await layPart('14', '69', 'rose-90');
+  expect(await me.text('part-sheet')).toMatch(/Dune rose bar.*sheet 3 mm, Dune rose/);
+  expect(await parts()).toEqual([{ called: 'Dune rose bar', left: 150, front: 120, turned: 0 }]);
+  await me.expectSound('a part on the plan');
+  // To the left and to the front; a finger's breadth is some mm on this screen.
+  await pull('plan-grip', -120, 40);
+  const [moved] = await until(([one]) => one.left < 80 && one.front < 100);
+  await pull('plan-knob', 34, 8);
+  await until(([one]) => one.turned < -5);
+  // What is known is typed.
+  for (const [field, value] of Object.entries({ 'part-x': '40', 'part-y': '70', 'part-turned': '-20' })) {
+    await me.type(field, value);
+    await me.page.keyboard.press('Enter');
+  }
+  await until(([one]) => one.left === 40 && one.front === 70 && one.turned === -20);
+  expect(moved.called).toBe('Dune rose bar');
+  // Three more to its right, 9 mm apart, then all of them on the other side as well.
+  await me.press('part-repeat');
+  await me.type('repeat-count', '3');
+  await me.page.keyboard.press('Enter');
+  await me.press('repeat-centred');
+  await me.press('repeat-lay');
+  const row = await until((seen) => seen.length === 3);
+  const step = 14 * Math.cos(Math.PI / 9) + 69 * Math.sin(Math.PI / 9) + 9;
+  expect(row.map(({ left }) => left)).toEqual([40, 40 + step, 40 + 2 * step].map((left) => expect.closeTo(left, 0)));
+  await me.press('part-mirror');
+  await me.press('mirror-leftRight');
+  const both = await until((seen) => seen.length === 6);
+  expect(both.slice(3).map(({ left, turned }) => [left, turned])).toEqual(row.map(({ left }) => [expect.closeTo(300 - left, 0), 20]));
+  await me.press('close-part-sheet');
+  await me.expectSound('a tide line from above');
+  // The same six from the side, where they stand.
+  await me.press('view-side');
+  await me.sees('section-table', /Dune rose.*pieces.*6.*8 %/);
+  expect(await me.of('[data-testid="section-editor"]', (node) => node.getAttribute('aria-label') ?? '')).toMatch(/Dune rose pieces, 3 mm, 6 of them, over 8 %/);
+  await me.press('view-thick');
+  expect(await me.sees('thickness-table', /deepest/)).toMatch(/deepest.*6 mm.*thinnest.*3 mm.*steepest change.*3 mm/);
+  await me.sees('plan-depths', /3 mm where it is thinnest, 6 mm where it is deepest; it changes by up to 3 mm/);
+  await me.expectSound('how thick a tide line is');
+  // One step back is one step back on the plan too.
+  await me.press('view-above');
+  await me.press('undo');
+  await until((seen) => seen.length === 3);
+});
+
+test('by keys alone: a part is chosen, moved, turned and taken away', async () => {
+  await opened(WIDE);
+  await newPanel('By keys', '200', '200');
+  await layPart('20', '60', 'rose-90');
+  await me.press('close-part-sheet');
+  await layPart('20', '60', 'slate-90');
+  await me.press('close-part-sheet');
+  const plan = await me.find('plan-editor');
+  await plan.focus();
+  const keys = async (...pressed: string[]): Promise<void> => {
+    for (const key of pressed) await me.page.keyboard.press(key as 'Home');
+  };
+  await keys('Home', 'ArrowLeft', 'ArrowLeft', 'ArrowUp');
+  await until(([one]) => one.left === 98 && one.front === 101);
+  await me.page.keyboard.down('Shift');
+  await keys('ArrowRight');
+  await me.page.keyboard.up('Shift');
+  await keys('[', '[', ']');
+  await until(([one]) => one.left === 108 && one.turned === 1);
+  await keys('PageDown', '}');
+  const [, second] = await until((seen) => seen[1].turned === -15);
+  expect(second.called).toBe('Wet slate bar');
+  expect(await plan.evaluate((node) => document.getElementById(node.getAttribute('aria-activedescendant') ?? '')?.getAttribute('aria-selected'))).toBe('true');
+  await keys('Delete');
+  await until((seen) => seen.length === 1);
+  await me.expectSound('a plan by keys');
+});
+
+test('what goes wrong later is said where it is laid: over the rim, near it, on one another; a crossed outline is refused', async () => {
+  await opened(PHONE);
+  await newPanel('Doubts', '200', '160');
+  await layPart('20', '60', 'rose-90');
+  await me.type('part-x', '195');
+  await me.page.keyboard.press('Enter');
+  await me.press('close-part-sheet');
+  await me.sees('plan-concern', /Over the rim: Dune rose bar stands out 5 mm/);
+  await me.press('add-part');
+  await me.press('part-shape-polygon');
+  await me.type('part-new-points', '0 0; 40 40; 40 0; 0 40');
+  await me.press('part-lay');
+  await me.sees('part-problem', /must not cross/);
+  await me.type('part-new-points', '0 0; 40 0; 20 40');
+  await me.press('part-lay');
+  await me.find('part-sheet');
+  await me.press('close-part-sheet');
+  await me.press('add-part');
+  await me.press('part-shape-disc');
+  await me.type('part-new-width', '0');
+  await me.press('part-lay');
+  await me.sees('part-problem', /must be from 0\.5 mm to 2000 mm|The disc is 0/);
+  await me.expectSound('doubts on a plan');
+});
