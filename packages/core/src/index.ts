@@ -63,13 +63,14 @@ export { gapBetween, isWithin } from './plan/clip';
 export { type Guide, snapped, snappedTurn } from './plan/snap';
 export type { NextFiring, PlanConcern } from './plan/concerns';
 export { concernWords } from './plan/concernWords';
-export type { PlanAsked, PlanTold } from './plan/asked';
+export type { PlanAsked, PlanTold, ToldMap } from './plan/asked';
 export { evenSheets, layerDepth, rowsOf } from './body/layers';
-export { bodyFigures } from './body/body';
+export { bodyFigures, mainGlass } from './body/body';
 export { type Ghost, ghostOf } from './look/ghost';
 export { type Look, LOOKS, RECIPES } from './look/recipes/all';
 export { type OwnFigure, RECIPE_GROUPS, type RecipeGroup } from './look/recipe';
 export { aimedWork, neededWork } from './look/work';
+export type { Body } from './schedule/firingCase';
 export { designDepth } from './look/unevenness';
 export { TYPICAL_WORKS } from './look/works';
 export { type Shaping, wareOf } from './look/shaping';
@@ -258,7 +259,7 @@ export {
   type Stuff,
   turnParts,
 } from './piece/placing';
-export { acrossOf, isPlaceable, isPlaced, leanLayer, mappedLayer, partsOf, type Placeable } from './piece/placed';
+export { acrossOf, isPlaceable, isPlaced, leanLayer, mappedLayers, partsOf, type Placeable } from './piece/placed';
 export { type NamedGlass, namedGlasses } from './piece/shelf';
 export { bodyBefore } from './piece/bodyAt';
 export { heatWords, type Turn, turnOf } from './piece/heatSoFar';

@@ -7,7 +7,7 @@ import {
   drawnWare,
   firingsOf,
   footprintWords,
-  type Ghost,
+  type Body,
   ghostOf,
   type LaidLayer,
   laidLayers,
@@ -114,7 +114,8 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const own = ownLayers(shown.layers, laying);
   const names = shown.layers.map((_, index) => layerName(shown.layers, index));
   const fit = useFit(shown.layers, shelves);
-  const ghost = useGhost(doc, firing, shelves);
+  const fires = useFiringWork(doc, firing, shelves);
+  const ghost = useMemo(() => (fires && firing ? ghostOf(fires.body, firing.look, fires.work_perPa, firing.setup.shaping) : null), [fires, firing]);
   const all = laidLayers(doc);
   // An open layer leaves room for the drawing alone: it must be in sight.
   const top = useRef<View>(null);
@@ -178,7 +179,14 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
       <View ref={top} />
       {isPlanned && <BodyViews value={view} onChange={(next) => show(next)} />}
       {view !== 'side' && isPlanned ? (
-        <PlanPanel {...{ layup, shelves, firing, layers, own, view }} step={laying} body={shown} selected={parts} onSelect={setParts} />
+        <PlanPanel
+          work_perPa={fires && firing && doc.journey[journey.madeBy]?.id === firing.id ? fires.work_perPa : null}
+          {...{ layup, shelves, firing, layers, own, view }}
+          step={laying}
+          body={shown}
+          selected={parts}
+          onSelect={setParts}
+        />
       ) : (
         <MeasuredWidth height={DRAWING_HEIGHT}>
           {(width) =>
@@ -391,8 +399,8 @@ function DeletePiece({ piece }: { piece: Piece }) {
   );
 }
 
-/** What the firing is expected to make of the body: by its schedule's work where it has one, by its aim else. */
-function useGhost(doc: PieceDoc, step: Step | undefined, shelves: Shelves): Ghost | null {
+/** The firing as it is planned, and the heat work it does: by its schedule where it has one, by its aim else. */
+function useFiringWork(doc: PieceDoc, step: Step | undefined, shelves: Shelves): { body: Body; work_perPa: number } | null {
   const { data: schedule } = useSchedule(step?.scheduleId);
   return useMemo(() => {
     if (!step) return null;
@@ -401,7 +409,6 @@ function useGhost(doc: PieceDoc, step: Step | undefined, shelves: Shelves): Ghos
     const { body, limits, setup, look } = snapshot.value.firing;
     if (body.glasses.length === 0) return null;
     const needed = neededWork(body, look, limits.works_perPa, setup.shaping);
-    const work = schedule?.stepId === step.id ? schedule.result.work_perPa.mean : needed.ok ? aimedWork(look, needed.value) : 0;
-    return ghostOf(body, look, work, setup.shaping);
+    return { body, work_perPa: schedule?.stepId === step.id ? schedule.result.work_perPa.mean : needed.ok ? aimedWork(look, needed.value) : 0 };
   }, [doc, step, shelves, schedule]);
 }

@@ -10,11 +10,12 @@ import {
   concernWords,
   designDepth,
   formatLength,
-  mappedLayer,
+  mainGlass,
+  mappedLayers,
   moveParts,
   namedGlasses,
   type PlanAsked,
-  type PlanTold,
+  type ToldMap,
   placeSpread,
   removeParts,
   text,
@@ -32,6 +33,7 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Notice } from '@/ui/Notice';
+import { Option } from '@/ui/Option';
 import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
 import { AddPart } from './AddPart';
@@ -45,8 +47,9 @@ export interface PlanPanelProps {
   body: BodyNow;
   layers: readonly DrawnLayer[];
   own: { from: number; to: number };
-  /** The firing that comes next. */
+  /** The firing that comes next, and its heat work, 1/Pa; null where other work comes before it. */
   firing: PlannedStep | undefined;
+  work_perPa: number | null;
   shelves: Shelves;
   view: 'above' | 'thick';
   selected: readonly string[];
@@ -58,18 +61,20 @@ const MOST_SHARE = 0.42;
 const MOST_PX = 460;
 const KEY_REST = 'parts by keys';
 
-export function PlanPanel({ layup, step, body, layers, own, firing, shelves, view, selected, onSelect }: PlanPanelProps) {
+export function PlanPanel({ layup, step, body, layers, own, firing, work_perPa, shelves, view, selected, onSelect }: PlanPanelProps) {
   const units = useUnits();
   const { height } = useWindowDimensions();
   const most = Math.min(MOST_SHARE * height, MOST_PX);
   const [adding, setAdding] = useState(false);
   const [several, setSeveral] = useState(false);
   const planned = useMemo(() => plannedOf(body, layers, own, units.length), [body, layers, own, units.length]);
-  const asked = useAsked(body, own.from, firing, shelves);
+  const [after, setAfter] = useState(false);
+  const asked = useAsked(body, own.from, firing, work_perPa, shelves);
   const { value: told, stale } = useComputed('thickness', asked);
   const nameOf = (id: string): string => planned.own.find((part) => part.id === id)?.called ?? 'a part';
   const concerns = told?.concerns ?? [];
   const marked = concerns.flatMap((concern) => ('part' in concern ? [concern.part] : []));
+  const shownMap = after && told?.after ? told.after : told;
   const { doc } = layup;
   const choose = (id: string | null, add: boolean): void => {
     if (id === null) onSelect([]);
@@ -98,7 +103,7 @@ export function PlanPanel({ layup, step, body, layers, own, firing, shelves, vie
               }}
             />
           ) : told ? (
-            <ThicknessDrawing {...{ width, most, told, stale }} footprint={body.footprint} parts={[...planned.fixed, ...planned.own]} />
+            <ThicknessDrawing {...{ width, most, stale }} told={shownMap ?? told} footprint={body.footprint} parts={[...planned.fixed, ...planned.own]} />
           ) : (
             <View style={{ height: most }} />
           )
@@ -154,7 +159,13 @@ export function PlanPanel({ layup, step, body, layers, own, firing, shelves, vie
         {concerns.length > CONCERNS_SAID && (
           <Words size="label" tone="muted">{`and ${countWords(concerns.length - CONCERNS_SAID, 'more part', 'more parts')} marked on the plan`}</Words>
         )}
-        {view === 'thick' && told && <Depths told={told} body={body} firing={firing} shelves={shelves} />}
+        {view === 'thick' && told?.after && (
+          <View role="radiogroup" aria-label="When" style={{ flexDirection: 'row', gap: space.small }}>
+            <Option as="radio" small grows chosen={!after} title="As it is laid" onPress={() => setAfter(false)} testID="thick-before" />
+            <Option as="radio" small grows chosen={after} title="After the firing" onPress={() => setAfter(true)} testID="thick-after" />
+          </View>
+        )}
+        {view === 'thick' && shownMap && <Depths told={shownMap} isAfter={shownMap !== told} body={body} firing={firing} shelves={shelves} />}
       </View>
     </View>
   );
@@ -163,42 +174,49 @@ export function PlanPanel({ layup, step, body, layers, own, firing, shelves, vie
 const CONCERNS_SAID = 4;
 
 /** What the map is asked of: every layer with its places, and what the next firing does. */
-function useAsked(body: BodyNow, from: number, firing: PlannedStep | undefined, shelves: Shelves): PlanAsked | null {
+function useAsked(body: BodyNow, ownFrom: number, firing: PlannedStep | undefined, work_perPa: number | null, shelves: Shelves): PlanAsked | null {
   return useMemo(() => {
     const glasses = namedGlasses(shelves);
     const densityOf = (glassId: string): number => glasses.find(({ id }) => id === glassId)?.constants.density_kg_m3 ?? 0;
-    const layers = body.layers.filter(({ glassId }) => densityOf(glassId) > 0).map((layer) => mappedLayer(layer, densityOf(layer.glassId)));
+    const known = body.layers.map((layer) => (densityOf(layer.glassId) > 0 ? mappedLayers(layer, densityOf(layer.glassId)) : []));
+    const layers = known.flat();
+    const from = known.slice(0, ownFrom).flat().length;
     if (layers.length === 0 || body.casting) return null;
     const made = bodyOf(body, glasses);
     const recipe = firing && RECIPES[firing.look];
-    const next =
-      recipe && made.ok
-        ? { joins: recipe.joins, flows: recipe.flows, dammed: body.dammed, naturalDepth_m: bodyFigures(made.value.body).afterFiring.naturalDepth_m }
-        : null;
-    return { footprint: body.footprint, layers, from, ...(next ? { next } : {}) };
-  }, [body, from, firing, shelves]);
+    if (!recipe || !made.ok) return { footprint: body.footprint, layers, from };
+    const { dammed, footprint } = body;
+    const next = { joins: recipe.joins, flows: recipe.flows, dammed, naturalDepth_m: bodyFigures(made.value.body).afterFiring.naturalDepth_m };
+    // What fills a mould or runs into a disc is no lay-up any more, and bending leaves it as thick as it was.
+    const stays = recipe.joins && !recipe.fills && !recipe.puddle;
+    const fired = stays && work_perPa !== null ? { glass: mainGlass(made.value.body), work_perPa, flows: recipe.flows, dammed } : null;
+    return { footprint, layers, from, next, ...(fired ? { fired } : {}) };
+  }, [body, ownFrom, firing, work_perPa, shelves]);
 }
 
 interface DepthsProps {
-  told: PlanTold;
+  told: ToldMap;
+  isAfter: boolean;
   body: BodyNow;
   firing: PlannedStep | undefined;
   shelves: Shelves;
 }
 
 /** What the schedule takes from it, and why. */
-function Depths({ told: { deepest, thinnest, steepest, widest }, body, firing, shelves }: DepthsProps) {
+function Depths({ told: { deepest, thinnest, steepest, widest }, isAfter, body, firing, shelves }: DepthsProps) {
   const { length: unit } = useUnits();
   const length = (metres: number): string => text(formatLength(metres, unit));
   const made = useMemo(() => bodyOf(body, namedGlasses(shelves)), [body, shelves]);
-  if (deepest.depth_m - thinnest.depth_m < 1e-5) return <Words testID="plan-depths">{`As thick all over: ${length(deepest.depth_m)}.`}</Words>;
+  if (deepest.depth_m - thinnest.depth_m < 1e-5)
+    return <Words testID="plan-depths">{`As thick all over${isAfter ? ' then' : ''}: ${length(deepest.depth_m)}.`}</Words>;
+  const when = isAfter && firing ? ` after the ${RECIPES[firing.look].name.toLowerCase()}` : '';
   const design = made.ok && firing && !RECIPES[firing.look].ware ? designDepth(made.value.body, firing.look) : null;
   return (
     <View style={{ gap: space.hair }} testID="plan-depths">
       <Words>
-        {`${length(thinnest.depth_m)} where it is thinnest, ${length(deepest.depth_m)} where it is deepest${steepest.depth_m > 0 ? `; it changes by up to ${length(steepest.depth_m)} from one place to the next` : ''}.${widest.thick_m > 0 ? ` The widest of its thick places is ${length(widest.thick_m)} across, the widest of its thin ones ${length(widest.thin_m)}.` : ''}`}
+        {`${length(thinnest.depth_m)} where it is thinnest, ${length(deepest.depth_m)} where it is deepest${when}${steepest.depth_m > 0 ? `; it changes by up to ${length(steepest.depth_m)} from one place to the next` : ''}.${widest.thick_m > 0 ? ` The widest of its thick places is ${length(widest.thick_m)} across, the widest of its thin ones ${length(widest.thin_m)}.` : ''}`}
       </Words>
-      {design && firing && (
+      {design && firing && !isAfter && (
         <Words size="label" tone="muted">
           {design.factor > 1.005
             ? `A ${RECIPES[firing.look].name.toLowerCase()} leaves it uneven: its schedule is computed as for ${length(design.depth_m)}, ${design.factor.toFixed(2)} times its deepest, and thick beside thin counts by how wide each is.`

@@ -1,5 +1,5 @@
 /** How thick a body is, from above: one hue, the deeper the stronger, with the figures of its deepest and its thinnest place and of any that is touched. */
-import { type Footprint, type Point, footprintRings, formatLength, type LengthUnit, type PlanTold, text } from '@torvin/core';
+import { type Footprint, type Point, footprintRings, formatLength, type LengthUnit, type ToldMap, text } from '@torvin/core';
 import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
@@ -13,7 +13,7 @@ import { TINTS, depthAt, planGeometry, ringsPath, tintOf, tintPaths } from './ge
 
 export interface ThicknessDrawingProps {
   footprint: Footprint;
-  told: PlanTold;
+  told: ToldMap;
   /** Drawn over it as lines, so that one knows where one is. */
   parts: readonly DrawnPart[];
   width: number;
@@ -88,7 +88,7 @@ export function ThicknessDrawing({ footprint, told, parts, width, most, stale }:
   );
 }
 
-function mapWords({ deepest, thinnest, mean_m }: PlanTold, within: { left: number; front: number }, unit: LengthUnit): string {
+function mapWords({ deepest, thinnest, mean_m }: ToldMap, within: { left: number; front: number }, unit: LengthUnit): string {
   const length = (metres: number): string => text(formatLength(metres, unit));
   if (deepest.depth_m - thinnest.depth_m < 1e-5) return `Thickness from above: ${length(mean_m)} all over`;
   const at = ({ x_m, y_m }: { x_m: number; y_m: number }): string =>

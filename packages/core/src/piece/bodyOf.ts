@@ -5,14 +5,14 @@ import { footprintArea } from '../body/footprint';
 import { type Casting, bodyFigures, layerVolumes, mainGlass } from '../body/body';
 import type { Filled } from '../look/recipe';
 import { mappedOf } from '../plan/mapped';
-import type { PlacedPart } from '../plan/parts';
+import { type PlacedPart, partArea } from '../plan/parts';
 import { RECIPES } from '../look/recipes/all';
 import { aimedWork, neededWork } from '../look/work';
 import { TYPICAL_WORKS } from '../look/works';
 import { type Outcome, found, refused } from '../problem';
 import type { Body } from '../schedule/firingCase';
-import type { LaidLayer, PlannedStep } from './document';
-import { isPlaced, mappedLayer, spreadBy } from './placed';
+import type { LaidLayer, PlannedStep, Sunk } from './document';
+import { isPlaced, mappedLayers } from './placed';
 import type { NamedGlass } from './shelf';
 
 function asLayer(layer: LaidLayer, glass: number): Layer {
@@ -51,10 +51,19 @@ export const sunken = (layers: readonly LaidLayer[], area_m2: number, left: (wid
       if (layer.form !== 'pieces' || closes(layers, row)) return layer;
       const over = left(Math.sqrt((layer.cover * area_m2) / layer.count));
       const share = over + (1 - over) * layer.cover;
-      const placed = layer.placed?.map((part) => spreadBy(part, Math.sqrt(1 / share)));
-      return { ...layer, thickness_m: layer.thickness_m * share, cover: layer.cover / share, ...(placed ? { placed } : {}) };
+      const sunk = layer.placed && sunkBy(layer.sunk ?? { stands_m: layer.thickness_m, film_m: 0 }, over, coverOfParts(layer, area_m2));
+      return { ...layer, thickness_m: layer.thickness_m * share, cover: layer.cover / share, ...(sunk ? { sunk } : {}) };
     }),
   );
+
+/** Where parts lie their height goes down, and what goes is level with the rest. */
+const sunkBy = ({ stands_m, film_m }: Sunk, over: number, cover: number): Sunk => ({
+  stands_m: stands_m * over,
+  film_m: film_m + stands_m * (1 - over) * cover,
+});
+
+const coverOfParts = ({ placed = [] }: Extract<LaidLayer, { form: 'pieces' }>, area_m2: number): number =>
+  placed.reduce((sum, part) => sum + partArea(part), 0) / area_m2;
 
 /** Whether pieces stand side by side without gaps and all as high: nothing in such a row has to level. */
 const isLevel = (layers: readonly LaidLayer[], row: readonly number[]): boolean =>
@@ -66,7 +75,7 @@ const alike = (one: LaidLayer, other: LaidLayer): boolean =>
 function sunkIn(layer: LaidLayer): LaidLayer {
   switch (layer.form) {
     case 'pieces': {
-      const { cover, count: _count, form: _form, placed, ...rest } = layer;
+      const { cover, count: _count, form: _form, placed, sunk: _sunk, ...rest } = layer;
       return { ...rest, form: 'sheet', thickness_m: layer.thickness_m * cover, ...(placed ? { inlaid: placed } : {}) };
     }
     case 'frit':
@@ -152,7 +161,7 @@ export function bodyOfLayers(asItLies: AsItLies, glasses: readonly NamedGlass[],
   const densityOf = (layer: LaidLayer): number => glasses.find(({ id }) => id === layer.glassId)?.constants.density_kg_m3 ?? 0;
   const mapped = mappedOf(
     asItLies.footprint,
-    asItLies.layers.map((layer) => mappedLayer(layer, densityOf(layer))),
+    asItLies.layers.flatMap((layer) => mappedLayers(layer, densityOf(layer))),
   );
   return found({ ...made.value, body: { ...made.value.body, ...(mapped ? { mapped } : {}) } });
 }

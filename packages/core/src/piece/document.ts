@@ -16,13 +16,19 @@ interface Laid {
   name?: string;
 }
 
+/** Of placed parts that have sunk, of what has been fired alone: how high they stand where they lie, and what the rest comes to over the outline, m. */
+export interface Sunk {
+  stands_m: number;
+  film_m: number;
+}
+
 export type LaidLayer =
   /** coated: which way a metal coating faces. inlaid: where parts lay that have sunk in; of what has been fired alone. */
   | (Laid & { form: 'sheet'; thickness_m: number; coated?: 'up' | 'down'; inlaid?: readonly PlacedPart[] })
   /** A sheet that lies over everything and may stand over all round. */
   | (Laid & { form: 'cap'; thickness_m: number; overhang_m?: number })
   /** Cut pieces that stand side by side; together they cover a share of the outline. Where they are placed, number and cover follow from that. */
-  | (Laid & { form: 'pieces'; thickness_m: number; cover: number; count: number; placed?: readonly PlacedPart[] })
+  | (Laid & { form: 'pieces'; thickness_m: number; cover: number; count: number; placed?: readonly PlacedPart[]; sunk?: Sunk })
   | (Laid & { form: 'rod' | 'stringer'; diameter_m: number; cover?: number; placed?: readonly PlacedPart[] })
   | (Laid & { form: 'frit' | 'powder'; perArea_kg_m2: number; grain_m?: number; cover?: number });
 

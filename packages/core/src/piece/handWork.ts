@@ -65,6 +65,10 @@ export function turn(now: BodyNow): Doing {
 /** A layer with so much less depth, its own where it lies; null where nothing is left of it. */
 function thinner(layer: LaidLayer, by_m: number, density: number): LaidLayer | null {
   if (layerDepth(layer, density) - by_m < 1e-7) return null;
+  if (layer.form === 'pieces' && layer.sunk) {
+    const stands_m = Math.max(layer.sunk.stands_m - by_m, 0);
+    return { ...layer, thickness_m: layer.thickness_m - by_m, sunk: { ...layer.sunk, stands_m } };
+  }
   if ('thickness_m' in layer) return { ...layer, thickness_m: layer.thickness_m - by_m };
   if ('diameter_m' in layer) return { ...layer, diameter_m: layer.diameter_m - by_m / ROW_OF_RODS };
   return { ...layer, perArea_kg_m2: layer.perArea_kg_m2 - by_m * density };

@@ -26,6 +26,8 @@ export const LEAST_COVER = 1e-4;
 /** A layer whose number and cover are those of its parts; others as they are. */
 export function settled<L extends LaidLayer>(layer: L, footprint: Footprint): L {
   if (!isPlaced(layer)) return layer;
+  // What has sunk covers more than its parts do.
+  if (layer.form === 'pieces' && layer.sunk) return layer;
   const cover = Math.min(Math.max(coverOfPlaced(layer, footprint), LEAST_COVER), 1);
   return layer.form === 'pieces' ? { ...layer, cover, count: layer.placed.length } : { ...layer, cover };
 }
@@ -37,7 +39,10 @@ export const partsOf = (layer: LaidLayer): readonly PlacedPart[] | undefined =>
 function withParts(layer: LaidLayer, parts: readonly PlacedPart[] | undefined): LaidLayer {
   if (isPlaceable(layer)) {
     const { placed: _placed, ...rest } = layer;
-    return parts ? { ...rest, placed: parts } : rest;
+    if (parts) return { ...rest, placed: parts };
+    if (rest.form !== 'pieces') return rest;
+    const { sunk: _sunk, ...loose } = rest;
+    return loose;
   }
   if (layer.form !== 'sheet') return layer;
   const { inlaid: _inlaid, ...rest } = layer;
@@ -81,33 +86,20 @@ export function cutTo(layer: LaidLayer, footprint: Footprint): LaidLayer {
   );
 }
 
-/** Each part wider by a share of its sides, about its own middle: it has sunk. */
-export function spreadBy(part: PlacedPart, by: number): PlacedPart {
-  const { outline } = part;
-  const all = (points: readonly (readonly [number, number])[]) => points.map(([x, y]) => [x * by, y * by] as const);
-  switch (outline.shape) {
-    case 'disc':
-      return { ...part, outline: { ...outline, diameter_m: outline.diameter_m * by } };
-    case 'polygon':
-      return { ...part, outline: { ...outline, corners_m: all(outline.corners_m) } };
-    case 'strip':
-      return { ...part, outline: { ...outline, width_m: outline.width_m * by, along_m: all(outline.along_m) } };
-    case 'rod':
-      return { ...part, outline: { ...outline, along_m: all(outline.along_m) } };
-    default:
-      return { ...part, outline: { ...outline, width_m: outline.width_m * by, length_m: outline.length_m * by } };
-  }
-}
-
-/** A layer as it is mapped from above. density_kg_m3: of its glass. */
-export function mappedLayer(layer: LaidLayer, density_kg_m3: number): MappedLayer {
+/** A layer as it is mapped from above: parts that have sunk as what stands of them, and what does not. density_kg_m3: of its glass. */
+export function mappedLayers(layer: LaidLayer, density_kg_m3: number): MappedLayer[] {
   const depth_m = layerDepth(layer, density_kg_m3);
-  if (isPlaced(layer)) return { depth_m, placed: layer.placed, ...('diameter_m' in layer ? { across_m: layer.diameter_m } : {}) };
-  return {
+  if (isPlaced(layer)) {
+    const { placed } = layer;
+    if (layer.form === 'pieces' && layer.sunk) return [{ depth_m: layer.sunk.film_m }, { depth_m: layer.sunk.stands_m, placed }];
+    return [{ depth_m, placed, ...('diameter_m' in layer ? { across_m: layer.diameter_m } : {}) }];
+  }
+  const whole = {
     depth_m,
     ...('cover' in layer && layer.cover !== undefined ? { cover: layer.cover } : {}),
     ...(layer.form === 'cap' && layer.overhang_m ? { overhang_m: layer.overhang_m } : {}),
   };
+  return [whole];
 }
 
 /** From where to where parts stand as they are seen from the side, from the middle, m. */
@@ -140,18 +132,21 @@ function joined(spans: readonly Span[]): Span[] {
     }, []);
 }
 
+const withoutSunk = ({ sunk: _sunk, ...rest }: Extract<LaidLayer, { form: 'pieces' }>): LaidLayer => rest;
+
 /** A layer for a list: its parts as they are seen from the side, and no more of them. */
 export function leanLayer(layer: LaidLayer, footprint: Footprint): LaidLayer {
   if (layer.form === 'sheet') return unplaced(layer);
+  const bare = layer.form === 'pieces' ? withoutSunk(layer) : layer;
   const spans = spansOf(layer, footprint, LEAN_SPANS);
-  if (!spans) return layer;
+  if (!spans) return bare;
   const across = isSeenAcross(footprint);
   const placed = spans.map(([from, to], i): PlacedPart => {
     const [wide, at] = [to - from, (from + to) / 2];
     const outline = { shape: 'rectangle', width_m: across ? wide : LEAN_M, length_m: across ? LEAN_M : wide } as const;
     return { id: String(i), outline, x_m: across ? at : 0, y_m: across ? 0 : at, turned_deg: 0 };
   });
-  return withParts(layer, placed);
+  return withParts(bare, placed);
 }
 const LEAN_SPANS = 24;
 /** How deep its parts are told in a list, where nobody sees it. */

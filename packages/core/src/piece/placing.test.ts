@@ -177,13 +177,20 @@ describe('the body of what is placed', () => {
   });
   const after = (...steps: JourneyStep[]) => bodiesAfter({ ...placed, journey: [...placed.journey, ...steps] }, glasses).at(-1);
 
-  test('spreads in a tack at the foot, keeps its glass and its middles', () => {
+  test('sinks in a tack where it lies, and its glass stays', () => {
     const last = after(fire('tack'))?.body.layers[1];
     const [was, is] = [partsOf(laidLayers(placed)[1]) ?? [], (last && partsOf(last)) ?? []];
     expect(is.map(({ x_m }) => x_m)).toEqual(was.map(({ x_m }) => x_m));
-    const area = ({ outline }: PlacedPart): number => (outline.shape === 'rectangle' ? outline.width_m * outline.length_m : NaN);
-    expect(last).toMatchObject({ form: 'pieces' });
-    if (last?.form === 'pieces') expect(area(is[0]) * last.thickness_m).toBeCloseTo(area(was[0]) * 0.003, 12);
+    expect(is.map(({ outline }) => outline)).toEqual(was.map(({ outline }) => outline));
+    if (last?.form !== 'pieces' || !last.sunk) throw new Error('It has not sunk.');
+    // What stands over its places and what is level with the rest are the glass that was laid.
+    const cover = (2 * 0.014 * 0.069) / 0.072;
+    expect(last.sunk.stands_m).toBeGreaterThan(0.5 * 0.003);
+    expect(last.sunk.stands_m).toBeLessThan(0.95 * 0.003);
+    expect(cover * last.sunk.stands_m + last.sunk.film_m).toBeCloseTo(cover * 0.003, 12);
+    expect(last.cover * last.thickness_m).toBeCloseTo(cover * 0.003, 12);
+    const { depth } = bodyFigures(met({ ...placed, journey: [...placed.journey, fire('tack')] }).body);
+    expect(depth.max_m).toBeCloseTo(0.006 + last.sunk.film_m + last.sunk.stands_m, 9);
   });
 
   test('sinks in level in a full fuse, where it can be seen still, also from behind', () => {

@@ -1,8 +1,9 @@
-/** A plan as it is asked about: how thick it is where, and what of it goes wrong later. */
+/** A plan as it is asked about: how thick it is where, what a firing makes of that, and what of it goes wrong later. */
 import type { Footprint } from '../body/footprint';
 import { type NextFiring, type PlanConcern, planConcerns } from './concerns';
+import { type FiredAs, firedField } from './fired';
 import { mapOf } from './mapped';
-import type { DeepAt, MappedLayer } from './thickness';
+import { type DeepAt, type MappedLayer, type ThicknessMap, figuresOf } from './thickness';
 
 export interface PlanAsked {
   footprint: Footprint;
@@ -12,9 +13,12 @@ export interface PlanAsked {
   from?: number;
   /** What it is fired as; nothing is said of what firing does where left out. */
   next?: NextFiring;
+  /** What that firing does to its glass; how thick it is afterwards is not told where left out. */
+  fired?: FiredAs;
 }
 
-export interface PlanTold {
+/** A map as it is told. */
+export interface ToldMap {
   grid: { left_m: number; front_m: number; cell_m: number; columns: number; rows: number };
   /** In each cell, rows from the front, each from the left, m; 0 where there is no glass. */
   depth_m: number[];
@@ -27,21 +31,33 @@ export interface PlanTold {
   steepest: DeepAt;
   widest: { thick_m: number; thin_m: number };
   apart_m: number;
+}
+
+export interface PlanTold extends ToldMap {
   concerns: PlanConcern[];
+  /** After the firing. */
+  after: ToldMap | null;
 }
 
 /** To a ten-thousandth of a millimetre, which nobody measures. */
 const short = (value: number): number => Math.round(value * 1e7) / 1e7;
 
-export function planTold({ footprint, layers, from = 0, next }: PlanAsked): PlanTold {
+function toldMap({ depth_m, share, grid, ...figures }: ThicknessMap): ToldMap {
+  const covered = share.reduce((sum, one) => sum + one, 0) * grid.cell_m ** 2;
+  return { grid, ...figures, depth_m: Array.from(depth_m, short), share: Array.from(share, short), mean_m: covered > 0 ? figures.volume_m3 / covered : 0 };
+}
+
+function mapAfter(map: ThicknessMap, as: FiredAs): ThicknessMap {
+  const field = firedField(map, as);
+  const volume_m3 = field.depth_m.reduce((sum, depth, i) => sum + depth * field.share[i], 0) * field.grid.cell_m ** 2;
+  return { ...field, volume_m3, ...figuresOf(field) };
+}
+
+export function planTold({ footprint, layers, from = 0, next, fired }: PlanAsked): PlanTold {
   const map = mapOf(footprint, layers);
-  const { grid, volume_m3, deepest, thinnest, steepest, widest, apart_m } = map;
-  const covered = map.share.reduce((sum, share) => sum + share, 0) * grid.cell_m ** 2;
   return {
-    ...{ grid, volume_m3, deepest, thinnest, steepest, widest, apart_m },
-    depth_m: Array.from(map.depth_m, short),
-    share: Array.from(map.share, short),
-    mean_m: covered > 0 ? volume_m3 / covered : 0,
+    ...toldMap(map),
     concerns: planConcerns(footprint, layers, map, next ?? null, from),
+    after: fired ? toldMap(mapAfter(map, fired)) : null,
   };
 }

@@ -93,10 +93,23 @@ export function thicknessMap(footprint: Footprint, layers: readonly MappedLayer[
   const volume_m3 = volumes.reduce((sum, one) => sum + one, 0) * grid.cell_m ** 2;
 
   const deepest = deepestOf(grid, depth, share, layers, corners, rings);
-  const thinnest = extreme(grid, depth, within, -1);
-  const widest = widestOf(grid, depth, within);
-  const steepest = steepestOf(grid, depth, within);
-  return { grid, depth_m: depth, share, volume_m3, deepest, thinnest, steepest, widest, apart_m: asFarApart(widest.thick_m / 2, widest.thin_m / 2) };
+  return { grid, depth_m: depth, share, volume_m3, ...figuresOf({ grid, depth_m: depth, share: within }), deepest };
+}
+
+/** What a map tells in figures, by its cells alone. */
+export function figuresOf({
+  grid,
+  depth_m,
+  share,
+}: Pick<ThicknessMap, 'grid' | 'depth_m' | 'share'>): Omit<ThicknessMap, 'grid' | 'depth_m' | 'share' | 'volume_m3'> {
+  const widest = widestOf(grid, depth_m, share);
+  return {
+    deepest: extreme(grid, depth_m, share, 1),
+    thinnest: extreme(grid, depth_m, share, -1),
+    steepest: steepestOf(grid, depth_m, share),
+    widest,
+    apart_m: asFarApart(widest.thick_m / 2, widest.thin_m / 2),
+  };
 }
 
 const placeOf = (grid: Grid, cell: number): { x_m: number; y_m: number } => ({

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { DEEPEST_M, FootprintSchema } from '../../contract/body';
+import { GlassInputSchema } from '../../contract/glass';
+import { GLASS } from '../samples';
 import { placedParts } from '../../contract/placed';
 import { count, figure, quantity } from '../../contract/quantity';
 import type { PlanAsked } from '../../plan/asked';
@@ -30,6 +32,10 @@ export const request = z
         naturalDepth_m: quantity('Natural depth', 'm', 0.001, 0.02),
       })
       .optional(),
+    fired: z
+      .strictObject({ glass: GlassInputSchema, work_perPa: quantity('Heat work', '1/Pa', 0, 100), flows: z.boolean(), dammed: z.boolean() })
+      .optional()
+      .meta({ description: 'The firing; how thick it is afterwards is told where it is given' }),
   })
   .refine(({ layers }) => layers.reduce((sum, { placed = [] }) => sum + placed.length, 0) <= PARTS_AT_MOST, {
     path: ['layers'],
@@ -48,7 +54,7 @@ const metre = figure('m');
 const place = z.object({ depth_m: metre, x_m: figure('m', 'To the right of the middle'), y_m: figure('m', 'Behind the middle') });
 const part = z.string().meta({ description: 'Its id' });
 
-export const answer = z.object({
+const map = {
   grid: z.object({ left_m: metre, front_m: metre, cell_m: metre, columns: count(), rows: count() }),
   depth_m: z.array(metre).meta({ description: 'In each cell, rows from the front, each from the left' }),
   share: z.array(figure('')).meta({ description: 'Of each cell, in which there is glass' }),
@@ -59,6 +65,11 @@ export const answer = z.object({
   steepest: place.meta({ description: 'Where it changes most over two cells; depth_m is by how much' }),
   widest: z.object({ thick_m: metre, thin_m: metre }).meta({ description: 'Across the widest of its thick places, and of its thin ones' }),
   apart_m: figure('m', 'How far thick and thin lie apart as heat counts it: two columns of equal width so far apart differ as much'),
+};
+
+export const answer = z.object({
+  ...map,
+  after: z.object(map).nullable().meta({ description: 'As the firing leaves it' }),
   concerns: z.array(
     z.discriminatedUnion('kind', [
       z.object({ kind: z.literal('offBase'), part, over_m: metre }),
@@ -85,6 +96,7 @@ export const cases = {
     layers: [{ depth_m: 0.003 }, { depth_m: 0.003, overhang_m: 0.001 }, { depth_m: 0.003, placed: [bar('a', -0.03, -8), bar('b', 0, 4), bar('c', 0.056, 20)] }],
     from: 2,
     next: { joins: true, flows: false, dammed: false, naturalDepth_m: 0.0065 },
+    fired: { glass: GLASS, work_perPa: 3.6e-3, flows: false, dammed: false },
   },
   'A stringer across a disc, and parts of every form': {
     footprint: { shape: 'disc', diameter_m: 0.1 },
