@@ -1,4 +1,6 @@
 /** The plan: parts laid from above by finger and by keys, seen again from the side and in how thick it is. */
+import { printedLines } from './pdf';
+import { wholePieces } from './server';
 import { setting } from './setting';
 import { PHONE, Visitor, WIDE } from './visitor';
 
@@ -171,4 +173,43 @@ test('what goes wrong later is said where it is laid: over the rim, near it, on 
   await me.press('part-lay');
   await me.sees('part-problem', /must be from 0\.5 mm to 2000 mm|The disc is 0/);
   await me.expectSound('doubts on a plan');
+});
+
+test('what is cut is listed, and the plan comes out of the printer in its own size, as measured from its PDF', async () => {
+  await opened(PHONE);
+  const [piece] = (await wholePieces(studio.address)).filter(({ name }) => name === 'Lamp panel, right');
+  await me.page.goto(`${studio.address}/pieces/${piece.id}?at=${piece.doc.journey[0].id}`);
+  await me.press('view-above');
+  await me.press('fold-cut-list');
+  expect(await me.text('cut-row-1')).toMatch(/No\. 1: 1 × 30 × 92 mm.*sheet of 4 mm, Dune rose · 28 g · grind: the cut shows/);
+  expect(await me.text('cut-list')).toMatch(/Score the smoother of the two faces/);
+  await me.expectSound('a cutting list');
+  await me.press('print-plan');
+  await me.find('plan-sheet-4');
+  await me.expectSound('a plan to print');
+  for (const format of ['A4', 'Letter'] as const) {
+    const pages = printedLines(await me.page.pdf({ format }));
+    // Four of the plan and one list.
+    expect([format, pages.length]).toEqual([format, 5]);
+    const near = (lines: (typeof pages)[number], wanted: number): number => Math.min(...lines.map(({ long }) => Math.abs(long - wanted)));
+    // To a tenth of a millimetre: the rule on every page, the panel of 300 × 240 mm, its bar of 24 × 104 mm wherever it is seen.
+    for (const page of pages.slice(0, 4)) for (const wanted of [100, 300, 240]) expect(near(page, wanted)).toBeLessThan(0.1);
+    for (const wanted of [104, 24]) expect(near(pages.flat(), wanted)).toBeLessThan(0.1);
+    // From one page to the next the plan is shifted by what a page shows less what both show.
+    const rim = (page: (typeof pages)[number]): readonly [number, number] => {
+      const side = page.find(({ long, from, to }) => Math.abs(long - 300) < 0.1 && Math.abs(from[1] - to[1]) < 0.1);
+      return side && side.from[0] < side.to[0] ? side.from : (side?.to ?? [NaN, NaN]);
+    };
+    expect(rim(pages[0])[0] - rim(pages[1])[0]).toBeCloseTo(170, 1);
+    expect(rim(pages[2])[1] - rim(pages[0])[1]).toBeCloseTo(202, 1);
+  }
+  // Mirrored, the bar that rose to the right leans the other way.
+  const straight = printedLines(await me.page.pdf({ format: 'A4' }));
+  await me.press('plan-mirrored');
+  const mirrored = printedLines(await me.page.pdf({ format: 'A4' }));
+  const leaning = (lines: ReturnType<typeof printedLines>): number => {
+    const side = lines.flat().find(({ long, from, to }) => Math.abs(long - 104) < 0.1 && Math.abs(from[0] - to[0]) > 5);
+    return side ? Math.sign((side.to[0] - side.from[0]) * (side.to[1] - side.from[1])) : NaN;
+  };
+  expect(leaning(mirrored)).toBe(-leaning(straight));
 });

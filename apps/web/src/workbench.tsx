@@ -56,6 +56,7 @@ export const KeyInPage = page('KeyInPage');
 export const KilnPage = page('KilnPage');
 export const NewPiecePage = page('NewPiecePage');
 export const PiecePage = page('PiecePage');
+export const PlanPrintPage = page('PlanPrintPage');
 export const PracticePage = page('PracticePage');
 export const PrintPage = page('PrintPage');
 export const ReckonPanel = page('ReckonPanel');

@@ -62,6 +62,8 @@ export { type Alignment, boxRound, type Mirror, movedBy, type Row } from './plan
 export { gapBetween, isWithin } from './plan/clip';
 export { type Guide, snapped, snappedTurn } from './plan/snap';
 export type { NextFiring, PlanConcern } from './plan/concerns';
+export { type CutGroup, cutList } from './plan/cutList';
+export { GRIND_WORDS, scoreWords } from './plan/cutListWords';
 export { concernWords } from './plan/concernWords';
 export type { PlanAsked, PlanTold, ToldMap } from './plan/asked';
 export { evenSheets, layerDepth, rowsOf } from './body/layers';

@@ -1,5 +1,5 @@
 /**
- * What a page of the app becomes on paper: one sheet that stands for it, whatever is on the screen and however wide that is. It is made
+ * What a page of the app becomes on paper: what stands for it, whatever is on the screen and however wide that is. It is made
  * when the browser is about to print, by this app's button or its own.
  */
 import { createElement, useEffect, useRef, useState } from 'react';
@@ -12,16 +12,26 @@ const STYLE = `.on-paper { display: none }
   body > :not(.on-paper) { display: none !important }
   .on-paper { display: block !important; width: 100vw; height: 100vh; overflow: hidden }
   .on-paper svg { display: block; width: 100%; height: 100% }
+  .on-paper.in-own-size { width: auto; height: auto; overflow: visible }
+  .in-own-size .sheet { padding: 10mm; break-after: page; break-inside: avoid }
+  .in-own-size .sheet:last-child { break-after: auto }
+  .in-own-size svg { width: auto; height: auto }
 }`;
 
-/** page: an SVG. Left out: the page has nothing yet that may be printed. */
-export function OnPaper({ page }: { page?: () => string }) {
-  const [svg, setSvg] = useState<string | null>(null);
-  const now = useRef(page);
-  now.current = page;
+export interface OnPaperProps {
+  /** An SVG that fills the paper. Left out, as the sheets are: there is nothing yet that may be printed. */
+  page?: () => string;
+  /** SVGs in the size that they tell, one to a page. */
+  sheets?: () => readonly string[];
+}
+
+export function OnPaper({ page, sheets }: OnPaperProps) {
+  const [svgs, setSvgs] = useState<readonly string[] | null>(null);
+  const now = useRef({ page, sheets });
+  now.current = { page, sheets };
   useEffect(() => {
-    const before = (): void => flushSync(() => setSvg(now.current?.() ?? null));
-    const after = (): void => setSvg(null);
+    const before = (): void => flushSync(() => setSvgs(now.current.sheets?.() ?? (now.current.page ? [now.current.page()] : null)));
+    const after = (): void => setSvgs(null);
     window.addEventListener('beforeprint', before);
     window.addEventListener('afterprint', after);
     return () => {
@@ -29,11 +39,13 @@ export function OnPaper({ page }: { page?: () => string }) {
       window.removeEventListener('afterprint', after);
     };
   }, []);
-  if (svg === null) return null;
+  if (svgs === null) return null;
   return createPortal(
-    createElement('div', { className: 'on-paper', 'data-testid': 'on-paper' }, [
+    createElement('div', { className: sheets ? 'on-paper in-own-size' : 'on-paper', 'data-testid': 'on-paper' }, [
       createElement('style', { key: 'style' }, STYLE),
-      createElement('div', { key: 'page', style: { width: '100%', height: '100%' }, dangerouslySetInnerHTML: { __html: svg } }),
+      ...svgs.map((svg, i) =>
+        createElement('div', { key: i, className: 'sheet', style: sheets ? {} : { width: '100%', height: '100%' }, dangerouslySetInnerHTML: { __html: svg } }),
+      ),
     ]),
     document.body,
   );

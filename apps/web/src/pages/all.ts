@@ -9,6 +9,7 @@ export { KeyInPage } from './KeyInPage';
 export { KilnPage } from './KilnPage';
 export { NewPiecePage } from './NewPiecePage';
 export { PiecePage } from './PiecePage';
+export { PlanPrintPage } from './PlanPrintPage';
 export { PracticePage } from './PracticePage';
 export { PrintPage } from './PrintPage';
 export { ReckonPanel } from '@/reckon/ReckonPanel';

@@ -9,10 +9,8 @@ import {
   footprintWords,
   type Body,
   ghostOf,
-  type LaidLayer,
   laidLayers,
   layerName,
-  type LayStep,
   moveLayer,
   neededWork,
   partsIn,
@@ -61,6 +59,7 @@ import { JourneyStrip } from './JourneyStrip';
 import { LayerRows } from './LayerRows';
 import { BodyViews, type BodyView } from './BodyViews';
 import { LayerSheet } from './LayerSheet';
+import { ownLayers } from './ownLayers';
 import { PartSheet } from './PartSheet';
 import { PlanPanel } from './PlanPanel';
 import { QueueNotice } from './QueueNotice';
@@ -180,6 +179,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
       {isPlanned && <BodyViews value={view} onChange={(next) => show(next)} />}
       {view !== 'side' && isPlanned ? (
         <PlanPanel
+          pieceId={piece.id}
           work_perPa={fires && firing && doc.journey[journey.madeBy]?.id === firing.id ? fires.work_perPa : null}
           {...{ layup, shelves, firing, layers, own, view }}
           step={laying}
@@ -359,13 +359,6 @@ function turnsBefore({ journey: steps }: PieceDoc, told: Piece['turns'], { at, s
     const schedule = schedules.find((one) => one.id === scheduleId);
     return schedule ? [turnOf(schedule.result)] : [];
   });
-}
-
-/** Which of a body's layers a step lays; none where it lays none. */
-function ownLayers(layers: readonly LaidLayer[], laying: LayStep | undefined): { from: number; to: number } {
-  if (!laying || laying.layers.length === 0) return { from: layers.length, to: layers.length };
-  const from = layers.findIndex(({ id }) => id === laying.layers[0].id);
-  return from < 0 ? { from: layers.length, to: layers.length } : { from, to: from + laying.layers.length };
 }
 
 function DeletePiece({ piece }: { piece: Piece }) {

@@ -2,6 +2,7 @@
 import {
   type BodyNow,
   type DrawnLayer,
+  type JourneyStep,
   type LayStep,
   type PlannedStep,
   RECIPES,
@@ -36,12 +37,16 @@ import { Notice } from '@/ui/Notice';
 import { Option } from '@/ui/Option';
 import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
+import { Fold } from '@/ui/Fold';
 import { AddPart } from './AddPart';
+import { CutListPanel } from './CutListPanel';
+import { cutRows } from './cutRows';
 import { plannedOf } from './planned';
 import type { Layup } from './useLayup';
 
 export interface PlanPanelProps {
   layup: Layup;
+  pieceId: string;
   /** What of it can be laid here; nothing where no step lays. */
   step: LayStep | undefined;
   body: BodyNow;
@@ -61,7 +66,7 @@ const MOST_SHARE = 0.42;
 const MOST_PX = 460;
 const KEY_REST = 'parts by keys';
 
-export function PlanPanel({ layup, step, body, layers, own, firing, work_perPa, shelves, view, selected, onSelect }: PlanPanelProps) {
+export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, work_perPa, shelves, view, selected, onSelect }: PlanPanelProps) {
   const units = useUnits();
   const { height } = useWindowDimensions();
   const most = Math.min(MOST_SHARE * height, MOST_PX);
@@ -76,6 +81,8 @@ export function PlanPanel({ layup, step, body, layers, own, firing, work_perPa, 
   const marked = concerns.flatMap((concern) => ('part' in concern ? [concern.part] : []));
   const shownMap = after && told?.after ? told.after : told;
   const { doc } = layup;
+  const rest = step ? doc.journey.slice(doc.journey.findIndex(({ id }) => id === step.id) + 1) : NO_STEPS;
+  const cut = useMemo(() => (view === 'above' ? cutRows(body, own, firing, rest, shelves, units) : []), [view, body, own, firing, rest, shelves, units]);
   const choose = (id: string | null, add: boolean): void => {
     if (id === null) onSelect([]);
     else if (add || several) onSelect(selected.includes(id) ? selected.filter((one) => one !== id) : [...selected, id]);
@@ -159,6 +166,19 @@ export function PlanPanel({ layup, step, body, layers, own, firing, work_perPa, 
         {concerns.length > CONCERNS_SAID && (
           <Words size="label" tone="muted">{`and ${countWords(concerns.length - CONCERNS_SAID, 'more part', 'more parts')} marked on the plan`}</Words>
         )}
+        {view === 'above' && step && cut.length > 0 && (
+          <Fold
+            title="Cutting list"
+            about={countWords(
+              cut.reduce((sum, { ids }) => sum + ids.length, 0),
+              'part',
+              'parts',
+            )}
+            testID="cut-list"
+          >
+            {() => <CutListPanel rows={cut} pieceId={pieceId} stepId={step.id} />}
+          </Fold>
+        )}
         {view === 'thick' && told?.after && (
           <View role="radiogroup" aria-label="When" style={{ flexDirection: 'row', gap: space.small }}>
             <Option as="radio" small grows chosen={!after} title="As it is laid" onPress={() => setAfter(false)} testID="thick-before" />
@@ -172,6 +192,7 @@ export function PlanPanel({ layup, step, body, layers, own, firing, work_perPa, 
 }
 
 const CONCERNS_SAID = 4;
+const NO_STEPS: readonly JourneyStep[] = [];
 
 /** What the map is asked of: every layer with its places, and what the next firing does. */
 function useAsked(body: BodyNow, ownFrom: number, firing: PlannedStep | undefined, work_perPa: number | null, shelves: Shelves): PlanAsked | null {

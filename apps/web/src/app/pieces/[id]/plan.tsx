@@ -1,0 +1,1 @@
+export { PlanPrintPage as default } from '@/workbench';

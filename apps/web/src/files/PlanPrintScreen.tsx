@@ -1,0 +1,70 @@
+/** A plan in its own size and its cutting list, to be printed: nothing else on the paper. */
+import { drawnLayers, firingsOf, footprintRings, type PlannedStep } from '@torvin/core';
+import type { Piece, Shelves } from '@torvin/schema';
+import { createElement, useState } from 'react';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { cutRows } from '@/piece/cutRows';
+import { ownLayers } from '@/piece/ownLayers';
+import { plannedOf } from '@/piece/planned';
+import { useJourney } from '@/piece/useJourney';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Notice } from '@/ui/Notice';
+import { Screen } from '@/ui/Screen';
+import { Tick } from '@/ui/Tick';
+import { Words } from '@/ui/Words';
+import { countWords } from '@/ui/countWords';
+import { OnPaper } from './OnPaper';
+import { listPages, planTiles } from './planSvg';
+
+export function PlanPrintScreen({ piece, shelves, at }: { piece: Piece; shelves: Shelves; at: string | null }) {
+  const units = useUnits();
+  const [mirrored, setMirrored] = useState(false);
+  const [withList, setWithList] = useState(true);
+  const { doc } = piece;
+  const { shown, laying, at: index, madeBy } = useJourney(doc, piece.fired, shelves, at);
+  const own = ownLayers(shown.layers, laying);
+  const planned = plannedOf(shown, drawnLayers(shown.layers, shelves, shown.footprint), own, units.length);
+  const firing = firingsOf({ journey: doc.journey.slice(Math.max(index, 0)) })[0] as PlannedStep | undefined;
+  const rows = cutRows(shown, own, firing, doc.journey.slice(madeBy), shelves, units);
+  const numberOf = (id: string): number => rows.find(({ ids }) => ids.includes(id))?.number ?? 0;
+  const title = `${piece.name}, version ${piece.version}`;
+  const tiles = planTiles({
+    ...{ title, mirrored, rings: footprintRings(shown.footprint) },
+    parts: planned.own.map(({ id, corners }) => ({ corners, number: numberOf(id) })),
+  });
+  const notes = [...new Set(rows.map(({ score }) => score).filter(Boolean))];
+  const sheets = [...tiles.pages, ...(withList && rows.length > 0 ? listPages({ title, rows, notes }) : [])];
+  return (
+    <Screen
+      title="Print the plan"
+      subtitle={`${countWords(sheets.length, 'page', 'pages')}, A4 or Letter`}
+      back={{ title: piece.name, href: `/pieces/${piece.id}${at ? `?at=${at}` : ''}` }}
+    >
+      <View style={{ gap: space.large }}>
+        <Notice tone="know">Print at 100 %, not fitted to the page, and measure the 100 mm on the first sheet before you cut by it.</Notice>
+        <View>
+          <Tick on={mirrored} title="Mirrored, as from the other face" testID="plan-mirrored" onPress={() => setMirrored(!mirrored)} />
+          {rows.length > 0 && <Tick on={withList} title="With the cutting list" testID="plan-with-list" onPress={() => setWithList(!withList)} />}
+        </View>
+        <OnPaper sheets={() => sheets} />
+        <Action title="Print" label="Print the plan" testID="print" onPress={() => window.print()} />
+        <Words size="label" tone="muted">
+          {tiles.pages.length === 1 ? 'It fits on one page.' : `${tiles.rows} × ${tiles.columns} pages, which overlap by 10 mm.`}
+        </Words>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+          {sheets.map((sheet, i) =>
+            createElement('img', {
+              key: i,
+              'data-testid': `plan-sheet-${i}`,
+              alt: i < tiles.pages.length ? `Plan, page ${i + 1} of ${tiles.pages.length}` : 'Cutting list',
+              src: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(sheet)}`,
+              style: { width: 171, border: '1px solid', display: 'block' },
+            }),
+          )}
+        </View>
+      </View>
+    </Screen>
+  );
+}
