@@ -1,4 +1,9 @@
 /** The plan: parts laid from above by finger and by keys, seen again from the side and in how thick it is. */
+import { writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ElementHandle } from 'puppeteer-core';
+import sharp from 'sharp';
 import { printedLines } from './pdf';
 import { wholePieces } from './server';
 import { setting } from './setting';
@@ -212,4 +217,54 @@ test('what is cut is listed, and the plan comes out of the printer in its own si
     return side ? Math.sign((side.to[0] - side.from[0]) * (side.to[1] - side.from[1])) : NaN;
   };
   expect(leaning(mirrored)).toBe(-leaning(straight));
+});
+
+test('a sketch lies under the plan, scaled by two places; the plan is seen in grey and from the other face', async () => {
+  await opened(PHONE);
+  await newPanel('From a sketch', '200', '160');
+  await layPart('20', '60', 'rose-90');
+  await me.press('close-part-sheet');
+  await me.press('plan-sketch');
+  // Two dots 200 px apart on a picture of 400 × 320.
+  const dots = `<svg xmlns="http://www.w3.org/2000/svg" width="400" height="320"><rect width="400" height="320" fill="#eee"/><circle cx="100" cy="160" r="6"/><circle cx="300" cy="160" r="6"/></svg>`;
+  const file = join(tmpdir(), `sketch-${process.pid}.png`);
+  writeFileSync(file, await sharp(Buffer.from(dots)).png().toBuffer());
+  const input = (await me.page.waitForSelector('[data-testid="sketch-file-input"]')) as ElementHandle<HTMLInputElement>;
+  await input.uploadFile(file);
+  await me.find('sketch-scale');
+  // Laid as wide as the piece: the dots lie 100 mm apart.
+  await me.press('sketch-scale');
+  const plan = await me.find('plan-editor');
+  const image = await me.of('[data-testid="plan-editor"] image', (node) => {
+    const { x, y, width, height } = node.getBoundingClientRect();
+    return { x, y, width, height };
+  });
+  for (const share of [0.25, 0.75]) await me.page.touchscreen.tap(image.x + image.width * share, image.y + image.height / 2);
+  await me.sees('sketch-asks', /They lie (99|100|101)(\.\d)? mm apart now/);
+  await me.type('sketch-apart', '120 mm');
+  await me.press('sketch-scale-it');
+  await me.find('sketch-wide');
+  const wide = await me.of('[data-testid="sketch-wide"]', (node) => Number((node as HTMLInputElement).value));
+  expect(Math.abs(wide - 240)).toBeLessThan(4);
+  expect(await plan.evaluate((node) => node.querySelector('image') !== null)).toBe(true);
+  await me.expectSound('a sketch under a plan');
+  await me.press('plan-sketch');
+  const colours = (): Promise<string[]> => me.ofAll('[data-testid="plan-editor"] path', (nodes) => nodes.map((node) => node.getAttribute('fill') ?? ''));
+  expect((await colours()).some((fill) => /^#(..)(?!\1)/.test(fill))).toBe(true);
+  await me.press('plan-grey');
+  await me.page.waitForFunction(() =>
+    [...document.querySelectorAll('[data-testid="plan-editor"] path')].every((node) => {
+      const fill = node.getAttribute('fill') ?? '';
+      return !fill.startsWith('#') || /^#(..)\1\1$/.test(fill);
+    }),
+  );
+  await me.press('plan-behind');
+  await me.find('plan-picture');
+  await me.expectSound('a plan from the other face');
+  await me.press('plan-behind');
+  await me.press('plan-sketch');
+  await me.press('sketch-remove');
+  await me.find('sketch-file');
+  await me.press('undo');
+  await me.find('sketch-scale');
 });

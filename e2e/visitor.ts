@@ -415,7 +415,9 @@ export class Visitor {
         return false;
       };
       const beyond = (node: Element): boolean => node.getBoundingClientRect().right > innerWidth + 1 || node.getBoundingClientRect().left < -1;
-      const overflow = all.filter((node) => beyond(node) && !scrolls(node)).map(name);
+      // A picture that lies under a drawing is cut off by it.
+      const cutOff = (node: Element): boolean => node instanceof SVGImageElement && getComputedStyle(node.ownerSVGElement as Element).overflow === 'hidden';
+      const overflow = all.filter((node) => beyond(node) && !scrolls(node) && !cutOff(node)).map(name);
       if (document.documentElement.scrollWidth > innerWidth) overflow.push('the page itself');
       const targets = all.filter((node) =>
         node.matches('button, a[href], input, textarea, [role=button], [role=link], [role=slider], [role=radio], [role=checkbox], [role=listbox]'),

@@ -261,6 +261,7 @@ export {
   type Stuff,
   turnParts,
 } from './piece/placing';
+export { layUnder, scaledBetween, type Sketch, SKETCH_RANGE_M } from './piece/sketch';
 export { acrossOf, isPlaceable, isPlaced, leanLayer, mappedLayers, partsOf, type Placeable } from './piece/placed';
 export { type NamedGlass, namedGlasses } from './piece/shelf';
 export { bodyBefore } from './piece/bodyAt';

@@ -20,6 +20,8 @@ import {
   leanLayer,
   LOOKED_WITH,
   layerDepth,
+  type Sketch,
+  SKETCH_RANGE_M,
   text,
   asJourney,
   type BodyNow,
@@ -186,12 +188,23 @@ const deepest = (layers: readonly LaidLayer[]): number => layers.reduce((sum, la
 const placedIn = (doc: Pick<PieceDocument, 'journey'>) => laidLayers(doc).flatMap((layer) => ('placed' in layer ? (layer.placed ?? []) : []));
 const idsIn = (doc: Pick<PieceDocument, 'journey'>): string[] => [...doc.journey, ...laidLayers(doc), ...placedIn(doc)].map(({ id: one }) => one);
 
+const SketchSchema = z
+  .strictObject({
+    hash: z.string().regex(/^[0-9a-f]{64}$/, { error: 'A sketch is named by the 64 hexadecimal digits of its content.' }),
+    width_m: within('Width of the sketch', 'm', SKETCH_RANGE_M),
+    aspect: quantity('Height over width', '', 0.02, 50),
+    x_m: quantity('To the right of the middle', 'm', -5, 5),
+    y_m: quantity('Behind the middle', 'm', -5, 5),
+  })
+  .meta({ id: 'Sketch' }) satisfies z.ZodType<Sketch>;
+
 const JourneyDocSchema = z
   .strictObject({
     schemaVersion: z.literal(3),
     footprint: FootprintSchema,
     dammed: z.boolean(),
     typed: z.record(z.string().max(20), z.string().max(40)),
+    under: SketchSchema.optional(),
     journey: z.array(JourneyStepSchema).max(STEPS_AT_MOST, { error: `At most ${STEPS_AT_MOST} steps.` }),
   })
   .refine((doc) => new Set(idsIn(doc)).size === idsIn(doc).length, { path: ['journey'], error: 'Two steps, layers or parts of a piece have one id.' })

@@ -102,6 +102,22 @@ describe('what no firing names', () => {
     expect(existsSync(join(folder(), `${kept}-small.jpg`))).toBe(true);
   });
 
+  test('is no sketch that lies under a plan, or would again after an undo', async () => {
+    const [under, before] = [await sent(35), await sent(36)];
+    const { body: page } = await server.ask('GET', '/api/pieces');
+    const { body: piece } = await server.ask('GET', `/api/pieces/${page.pieces[0].id}`);
+    const sketch = (hash: string) => ({ hash, width_m: 0.2, aspect: 0.75, x_m: 0, y_m: 0 });
+    const change = (version: number, hash: string) =>
+      server.ask('PUT', `/api/pieces/${piece.id}`, { version, name: piece.name, doc: { ...piece.doc, under: sketch(hash) }, what: 'sketch laid under' });
+    const first = await change(piece.version, before);
+    const second = await change(first.body.version, under);
+    expect(second.body.doc.under.hash).toBe(under);
+    sweepPhotos(server.opened.db, server.dataDir, NOW + 2 * DAY_MS);
+    for (const hash of [under, before]) expect(await status(hash)).toBe(200);
+    const { body: file } = await server.ask('GET', `/api/pieces/${piece.id}/file`);
+    expect(file.photos.map((photo: { hash: string }) => photo.hash)).toContain(under);
+  });
+
   test('comes back when a database names it again, as after an older one stood in its place', async () => {
     const hashes = [await sent(32), await sent(33), await sent(34)];
     const rows = server.opened.db.select().from(photos).where(inArray(photos.hash, hashes)).all();

@@ -6,10 +6,10 @@ import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { ProblemError } from '@torvin/core';
 import type { FiledPhoto, Photo } from '@torvin/schema';
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import sharp from 'sharp';
 import type { Database } from '../db/database';
-import { firings, photos } from '../db/tables';
+import { firings, photos, pieces, pieceStates } from '../db/tables';
 import { NotFound } from './failures';
 import { type PhotoSize, findPhotoFile, movePhotosAside, writePhoto } from './photoFiles';
 
@@ -105,7 +105,21 @@ export function photoFile(db: Database, dataDir: string, hash: string, size: Pho
   return file;
 }
 
-/** Forgets pictures that no firing has had for a day; their files, and old files that no row names, are moved aside. */
+/** The sketches that lie under plans, as these are and as an undo could bring them back. */
+function sketches(db: Database): string[] {
+  const now = db
+    .select({ hash: sql<string | null>`json_extract(${pieces.doc}, '$.under.hash')` })
+    .from(pieces)
+    .all();
+  const before = db
+    .select({ back: sql<string | null>`${pieceStates.back}`, forth: sql<string | null>`${pieceStates.forth}` })
+    .from(pieceStates)
+    .where(sql`${pieceStates.back} like '%/under%' or ${pieceStates.forth} like '%/under%'`)
+    .all();
+  return [...now.flatMap(({ hash }) => hash ?? []), ...before.flatMap(({ back, forth }) => `${back} ${forth}`.match(/[0-9a-f]{64}/g) ?? [])];
+}
+
+/** Forgets pictures that no firing and no plan has had for a day; their files, and old files that no row names, are moved aside. */
 export function sweepPhotos(db: Database, dataDir: string, now: number): void {
   const old = now - DAY_MS;
   const used = new Set(
@@ -115,6 +129,7 @@ export function sweepPhotos(db: Database, dataDir: string, now: number): void {
       .all()
       .flatMap((row) => row.photos),
   );
+  for (const hash of sketches(db)) used.add(hash);
   const rows = db.select({ hash: photos.hash, createdAt: photos.createdAt }).from(photos).all();
   const lost = rows.filter(({ hash, createdAt }) => createdAt < old && !used.has(hash));
   for (const { hash } of lost) db.delete(photos).where(eq(photos.hash, hash)).run();

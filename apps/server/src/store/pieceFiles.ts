@@ -67,10 +67,7 @@ export function pieceFile(db: Database, dataDir: string, id: string): PieceFile 
       const { pieceId: _piece, version: _version, deletedAt: _deleted, loadId: _load, ...rest } = firing;
       return { ...rest, firedAt: load.at, zone: load.zone, load };
     }),
-    photos: filedPhotos(
-      dataDir,
-      fired.flatMap(({ firings: firing }) => firing.photos),
-    ),
+    photos: filedPhotos(dataDir, [...fired.flatMap(({ firings: firing }) => firing.photos), ...(doc.under ? [doc.under.hash] : [])]),
     shelves: namedByPiece(allShelves(db), doc),
   };
 }

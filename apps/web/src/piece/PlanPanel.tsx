@@ -5,6 +5,7 @@ import {
   type JourneyStep,
   type LayStep,
   type PlannedStep,
+  type Point,
   RECIPES,
   bodyFigures,
   bodyOf,
@@ -28,8 +29,10 @@ import { useWindowDimensions, View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useUnits } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
+import { PlanPicture } from '@/plan/PlanDrawing';
 import { PlanEditor } from '@/plan/PlanEditor';
 import { ThicknessDrawing } from '@/plan/ThicknessDrawing';
+import { planGeometry } from '@/plan/geometry';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
@@ -41,7 +44,8 @@ import { Fold } from '@/ui/Fold';
 import { AddPart } from './AddPart';
 import { CutListPanel } from './CutListPanel';
 import { cutRows } from './cutRows';
-import { plannedOf } from './planned';
+import { SketchSheet } from './SketchSheet';
+import { behindOf, outlineBehind, plannedOf, withinOf } from './planned';
 import type { Layup } from './useLayup';
 
 export interface PlanPanelProps {
@@ -72,6 +76,11 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
   const most = Math.min(MOST_SHARE * height, MOST_PX);
   const [adding, setAdding] = useState(false);
   const [several, setSeveral] = useState(false);
+  const [grey, setGrey] = useState(false);
+  const [behind, setBehind] = useState(false);
+  const [sketching, setSketching] = useState(false);
+  const [places, setPlaces] = useState<Point[] | null>(null);
+  const seenBehind = useMemo(() => behindOf(body, layers), [body, layers]);
   const planned = useMemo(() => plannedOf(body, layers, own, units.length), [body, layers, own, units.length]);
   const [after, setAfter] = useState(false);
   const asked = useAsked(body, own.from, firing, work_perPa, shelves);
@@ -93,9 +102,21 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
     <View>
       <MeasuredWidth height={most}>
         {(width) =>
-          view === 'above' ? (
+          view === 'above' && behind ? (
+            <PlanPicture
+              drawn={planGeometry(outlineBehind(body.footprint), [], width, most)}
+              footprint={outlineBehind(body.footprint)}
+              ground={seenBehind.ground}
+              parts={seenBehind.fixed}
+              grey={grey}
+              unit={units.length}
+              label="Seen from the other face"
+            />
+          ) : view === 'above' ? (
             <PlanEditor
-              {...{ width, most, marked, selected: chosen, grey: false }}
+              {...{ width, most, marked, grey, selected: chosen, under: doc.under ?? null }}
+              places={places ?? []}
+              onPlace={places ? (place) => setPlaces(places.length < 2 ? [...places, place] : [place]) : null}
               footprint={body.footprint}
               ground={planned.ground}
               fixed={planned.fixed}
@@ -117,7 +138,7 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
         }
       </MeasuredWidth>
       <View style={{ paddingHorizontal: space.large, gap: space.small, paddingVertical: space.small }}>
-        {view === 'above' && step && (
+        {view === 'above' && step && !behind && (
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, alignItems: 'center' }}>
             <Action kind={adding ? 'main' : 'second'} title="+ Part" label="+ Part on the plan" testID="add-part" onPress={() => setAdding(!adding)} />
             {planned.own.length > 1 && (
@@ -141,7 +162,37 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
             ))}
           </View>
         )}
-        {view === 'above' && adding && step && (
+        {view === 'above' && (
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }} role="group" aria-label="Seen">
+            <Option as="pressed" small chosen={grey} title="In grey" onPress={() => setGrey(!grey)} testID="plan-grey" />
+            <Option
+              as="pressed"
+              small
+              chosen={behind}
+              title="Other face"
+              onPress={() => {
+                setBehind(!behind);
+                onSelect([]);
+              }}
+              testID="plan-behind"
+            />
+            {!behind && (
+              <Option
+                as="pressed"
+                small
+                chosen={sketching}
+                title="Sketch"
+                onPress={() => {
+                  setSketching(!sketching);
+                  setPlaces(null);
+                }}
+                testID="plan-sketch"
+              />
+            )}
+          </View>
+        )}
+        {view === 'above' && sketching && !behind && <SketchSheet layup={layup} within={withinOf(body)} places={places} onPlaces={setPlaces} />}
+        {view === 'above' && adding && step && !behind && (
           <AddPart
             layup={layup}
             step={step}

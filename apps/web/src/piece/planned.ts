@@ -3,6 +3,7 @@ import {
   type BodyNow,
   type Box,
   type DrawnLayer,
+  type Footprint,
   type LaidLayer,
   type LengthUnit,
   type PlacedPart,
@@ -58,6 +59,21 @@ const drawnPart = (part: PlacedPart, layer: LaidLayer, colour: string, as?: Draw
   ...{ id: part.id, corners: partCorners(part, acrossOf(layer)), colour },
   ...(as ? { as } : {}),
 });
+
+/** What is seen from the other face: everything its own mirror image, the lowest on top, nothing to be chosen. */
+export function behindOf(body: BodyNow, layers: readonly DrawnLayer[]): Pick<Planned, 'ground' | 'fixed'> {
+  const first = body.layers.findIndex(covers);
+  const fixed = body.layers.flatMap((layer, i) => {
+    const parts = partsOf(layer) ?? (isPlaceable(layer) && !covers(layer) ? spreadOf(layer, body.footprint) : []);
+    return parts.map((part) => ({ ...drawnPart(part, layer, layers[i].colour, first >= 0 && i > first ? 'under' : undefined), id: `${layer.id} ${part.id}` }));
+  });
+  const mirror = (corners: readonly Point[]): Point[] => corners.map(([x, y]): Point => [-x, y]);
+  return { ground: first < 0 ? null : layers[first].colour, fixed: fixed.reverse().map((part) => ({ ...part, corners: mirror(part.corners) })) };
+}
+
+/** The outline as it is seen from there. */
+export const outlineBehind = (footprint: Footprint): Footprint =>
+  footprint.shape === 'polygon' ? { shape: 'polygon', corners_m: footprint.corners_m.map(([x, y]) => [-x, y] as const) } : footprint;
 
 /** layers: as they are drawn, in the order of the body's own. own: which of them the step lays. */
 export function plannedOf(body: BodyNow, layers: readonly DrawnLayer[], own: { from: number; to: number }, unit: LengthUnit): Planned {

@@ -1,6 +1,7 @@
 /** A body from above, to scale: its outline in the colour of what covers it, and on it every part where it lies. */
 import { type Footprint, type LengthUnit, type Point, footprintRings, formatLength, text } from '@torvin/core';
-import { G, Line, Path, Text as SvgText } from 'react-native-svg';
+import { View } from 'react-native';
+import Svg, { G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
 import { fonts, wordSize } from '@/theme/theme';
 import { type PlanGeometry, ringsPath } from './geometry';
@@ -23,6 +24,8 @@ export interface PlanShapesProps {
   selected?: readonly string[];
   /** Instead of colours, how light they are. */
   grey?: boolean;
+  /** Lets what lies under it be seen. */
+  open?: boolean;
 }
 
 /** Lightness as an eye takes it, 0 to 1 (ITU-R BT.709), in grey. */
@@ -36,14 +39,14 @@ export function greyOf(colour: string): string {
   return `#${level}${level}${level}`;
 }
 
-export function PlanShapes({ drawn, footprint, ground, parts, selected = [], grey = false }: PlanShapesProps) {
+export function PlanShapes({ drawn, footprint, ground, parts, selected = [], grey = false, open = false }: PlanShapesProps) {
   const { colours } = useTheme();
   const shade = (colour: string): string => (grey ? greyOf(colour) : colour);
   return (
     <G>
       <Path
         d={ringsPath(footprintRings(footprint), drawn)}
-        fill={ground === null ? colours.shelf : shade(ground)}
+        fill={open ? 'none' : ground === null ? colours.shelf : shade(ground)}
         fillRule="evenodd"
         stroke={colours.ink}
         strokeWidth={1}
@@ -56,7 +59,7 @@ export function PlanShapes({ drawn, footprint, ground, parts, selected = [], gre
             key={id}
             d={ringsPath([corners], drawn)}
             fill={shade(colour)}
-            fillOpacity={as === 'spread' ? 0.55 : as === 'under' ? 0.4 : 1}
+            fillOpacity={as === 'spread' || open ? 0.55 : as === 'under' ? 0.4 : 1}
             stroke={chosen ? colours.touch : colours.ink}
             strokeWidth={chosen ? 3 : as === 'inlaid' ? 0.4 : 1}
             strokeDasharray={as === 'spread' ? '4 3' : undefined}
@@ -82,5 +85,18 @@ export function PlanMeasure({ drawn, unit }: { drawn: PlanGeometry; unit: Length
         {text(formatLength(right - left, unit))}
       </SvgText>
     </G>
+  );
+}
+
+/** A body from above or from behind, to be looked at alone. */
+export function PlanPicture({ drawn, label, unit, ...shapes }: PlanShapesProps & { label: string; unit: LengthUnit }) {
+  const { colours } = useTheme();
+  return (
+    <View style={{ backgroundColor: colours.surface }} testID="plan-picture">
+      <Svg width={drawn.width} height={drawn.height} role="img" aria-label={label}>
+        <PlanShapes drawn={drawn} {...shapes} />
+        <PlanMeasure drawn={drawn} unit={unit} />
+      </Svg>
+    </View>
   );
 }

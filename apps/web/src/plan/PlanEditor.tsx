@@ -7,6 +7,7 @@ import {
   type Footprint,
   type Guide,
   type Point,
+  type Sketch,
   boxOf,
   formatLength,
   gapBetween,
@@ -16,7 +17,7 @@ import {
   text,
   wholeTurn,
 } from '@torvin/core';
-import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
@@ -27,6 +28,7 @@ import { TARGET, fonts, wordSize } from '@/theme/theme';
 import { Hidden } from '@/ui/Hidden';
 import { Words } from '@/ui/Words';
 import { type DrawnPart, PlanMeasure, PlanShapes } from './PlanDrawing';
+import { SketchUnder } from './SketchUnder';
 import { planGeometry } from './geometry';
 
 /** A part that can be chosen: as it is drawn, turned and called. */
@@ -50,8 +52,12 @@ export interface PlanEditorProps {
   /** Parts with something to be seen about them. */
   marked: readonly string[];
   /** A picture that lies under it. */
-  under?: ReactNode;
+  under: Sketch | null;
   grey: boolean;
+  /** Places that were touched to be measured between. */
+  places: readonly Point[];
+  /** A touch tells a place instead of choosing a part. */
+  onPlace: ((place: Point) => void) | null;
   width: number;
   /** Height that there is, px. */
   most: number;
@@ -97,6 +103,8 @@ export function PlanEditor({
   marked,
   under,
   grey,
+  places,
+  onPlace,
   width,
   most,
   onSelect,
@@ -125,8 +133,8 @@ export function PlanEditor({
   );
 
   // Gestures are made once; they reach what is shown now through this.
-  const now = useRef({ drawn, own, chosen, about, held, onSelect, onMove, onTurn });
-  now.current = { drawn, own, chosen, about, held, onSelect, onMove, onTurn };
+  const now = useRef({ drawn, own, chosen, about, held, onSelect, onMove, onTurn, onPlace });
+  now.current = { drawn, own, chosen, about, held, onSelect, onMove, onTurn, onPlace };
 
   const partAt = (x: number, y: number): string | null => {
     const { drawn: at, own: parts } = now.current;
@@ -160,7 +168,10 @@ export function PlanEditor({
   const gesture = useMemo(() => {
     const tap = Gesture.Tap()
       .runOnJS(true)
-      .onEnd(({ x, y }) => now.current.onSelect(partAt(x, y), false));
+      .onEnd(({ x, y }) => {
+        if (now.current.onPlace) now.current.onPlace(now.current.drawn.place(x, y));
+        else now.current.onSelect(partAt(x, y), false);
+      });
     const pan = Gesture.Pan().runOnJS(true);
     // A finger that moves at once scrolls the page; one that rests first takes the part. A mouse takes it at once.
     if (ofFingers()) pan.activateAfterLongPress(HOLD_MS);
@@ -288,8 +299,16 @@ export function PlanEditor({
           testID="plan-editor"
         >
           <Svg width={width} height={drawn.height} aria-hidden>
-            {under}
-            <PlanShapes drawn={drawn} footprint={footprint} ground={under ? null : ground} parts={[...fixed, ...shown]} selected={selected} grey={grey} />
+            {under && <SketchUnder sketch={under} drawn={drawn} />}
+            <PlanShapes
+              drawn={drawn}
+              footprint={footprint}
+              ground={ground}
+              open={under !== null}
+              parts={[...fixed, ...shown]}
+              selected={selected}
+              grey={grey}
+            />
             {held?.guides.map((one) => (
               <GuideLine key={`${one.along} ${one.at_m}`} guide={one} drawn={drawn} />
             ))}
@@ -305,6 +324,9 @@ export function PlanEditor({
                 <Circle cx={knob[0]} cy={knob[1]} r={BEAD_PX / 2} fill={colours.surface} stroke={colours.touch} strokeWidth={3} />
               </G>
             )}
+            {places.map(([x, y], i) => (
+              <Cross key={i} x={drawn.x(x)} y={drawn.y(y)} />
+            ))}
             <PlanMeasure drawn={drawn} unit={units.length} />
           </Svg>
           <Hidden>
@@ -406,6 +428,14 @@ function GuideLine({ guide, drawn }: { guide: Guide; drawn: ReturnType<typeof pl
       </SvgText>
     </G>
   );
+}
+
+const CROSS_PX = 9;
+
+/** A place that was touched. */
+function Cross({ x, y }: { x: number; y: number }) {
+  const { colours } = useTheme();
+  return <Path d={`M${x - CROSS_PX} ${y}H${x + CROSS_PX}M${x} ${y - CROSS_PX}V${y + CROSS_PX}`} stroke={colours.touch} strokeWidth={2} />;
 }
 
 const MARK_PX = 8;

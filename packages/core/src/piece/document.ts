@@ -9,6 +9,8 @@ import type { Shaping } from '../look/shaping';
 import type { School } from '../schedule/firingCase';
 import type { SetUpKind, Wet } from '../schedule/setups';
 
+import type { Sketch } from './sketch';
+
 interface Laid {
   id: string;
   glassId: string;
@@ -155,6 +157,8 @@ export interface PieceDocument {
   typed: Record<string, string>;
   /** In the order in which it is done. */
   journey: JourneyStep[];
+  /** A sketch that lies under its plan. */
+  under?: Sketch;
 }
 
 /** In all steps together. */
