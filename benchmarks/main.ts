@@ -19,6 +19,7 @@ import { measureDrag } from './drag';
 import { measureFold, measureInTime } from './inTime';
 import { measureFirstView, measureTenYears } from './tenYears';
 import { againstPlainC } from './plainC';
+import { measurePlan } from './plan';
 import { secondOpinion } from './secondOpinion';
 import { allocatedPerStep, median, report, yardstick } from './measure';
 
@@ -108,6 +109,7 @@ plainC();
 secondOpinion();
 measureFirstView();
 measureFold();
+measurePlan(yardstick());
 await measureInTime();
 await measureDrag(1);
 await measureDrag(4);

@@ -1,5 +1,6 @@
 /** npm run pictures: one picture of each main view from the demo data, for the README. */
 import { mkdirSync } from 'node:fs';
+import sharp from 'sharp';
 import { Studio } from './server';
 import { PHONE, Visitor, WIDE, launch } from './visitor';
 
@@ -90,12 +91,6 @@ await take(phone, 'paper-phone');
 await go(phone, '/notebook');
 await phone.find('firing-link');
 await take(phone, 'notebook-phone');
-await phone.press('filter-result-past');
-await phone.sees('notebook-count', /1 firing found/);
-await phone.press('firing-link');
-await phone.find('as-fired');
-await toTop(phone);
-await take(phone, 'firing-phone');
 await go(phone, '/pieces');
 await phone.openPiece('Lamp panel, left');
 await phone.press('open-reckon');
@@ -129,9 +124,6 @@ await dark.sees('schedule-state', /^as computed$/);
 await dark.page.close();
 
 const wide = await Visitor.open(browser, WIDE);
-await go(wide, '/bench');
-await wide.find('running-drawing');
-await take(wide, 'bench-wide');
 await go(wide, '/notebook');
 await wide.find('firing-record');
 await take(wide, 'notebook-wide');
@@ -153,6 +145,40 @@ await wide.press('open-run');
 await wide.find('true-time');
 await toTop(wide);
 await take(wide, 'run-sheet-wide');
+
+/** A piece from above and how thick it is after its firing, as one picture. */
+async function takePlan(me: Visitor, name: string, beside: boolean): Promise<void> {
+  // A page behind another one does not draw.
+  await me.page.bringToFront();
+  await go(me, '/pieces');
+  await me.openPiece('Lamp panel, right');
+  await me.press('journey-0');
+  await me.press('view-above');
+  await (await me.find('plan-editor')).focus();
+  for (const key of ['Home', 'PageDown', 'PageDown', 'PageDown'] as const) await me.page.keyboard.press(key);
+  await me.find('part-sheet');
+  await me.find('plan-knob');
+  await me.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  const above = await me.page.screenshot();
+  await me.press('view-thick');
+  await me.press('thick-after');
+  await me.sees('plan-depths', /after the contour fuse/);
+  await toTop(me);
+  const thick = await me.page.screenshot();
+  const { width = 0, height = 0 } = await sharp(above).metadata();
+  const gap = 12;
+  const size = beside ? { width: 2 * width + gap, height } : { width, height: 2 * height + gap };
+  await sharp({ create: { ...size, channels: 3, background: '#ffffff' } })
+    .composite([
+      { input: Buffer.from(above), left: 0, top: 0 },
+      { input: Buffer.from(thick), left: beside ? width + gap : 0, top: beside ? 0 : height + gap },
+    ])
+    .png({ palette: true })
+    .toFile(`${FOLDER}/${name}.png`);
+}
+const above = await Visitor.open(browser, PHONE);
+await takePlan(above, 'plan-phone', true);
+await takePlan(wide, 'plan-wide', false);
 
 await browser.close();
 await studio.end();

@@ -16,6 +16,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'u', does: 'undo on a piece or its run sheet' },
   { keys: 'arrows', does: 'on a bead 1 °, with shift 10; on the drawing the layer, with shift its place' },
   { keys: 't, Delete', does: 'on the drawing turn the layer over, take it away' },
+  { keys: 'Page up and down, arrows, [ ]', does: 'on the plan choose a part, move it, turn it, with shift farther' },
   { keys: 'Tab', does: 'from joint to joint' },
   { keys: '?', does: 'this list' },
 ];

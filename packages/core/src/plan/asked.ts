@@ -42,9 +42,15 @@ export interface PlanTold extends ToldMap {
 /** To a ten-thousandth of a millimetre, which nobody measures. */
 const short = (value: number): number => Math.round(value * 1e7) / 1e7;
 
+function shortened(values: Float64Array): number[] {
+  const told = new Array<number>(values.length);
+  for (let i = 0; i < values.length; i += 1) told[i] = short(values[i]);
+  return told;
+}
+
 function toldMap({ depth_m, share, grid, ...figures }: ThicknessMap): ToldMap {
   const covered = share.reduce((sum, one) => sum + one, 0) * grid.cell_m ** 2;
-  return { grid, ...figures, depth_m: Array.from(depth_m, short), share: Array.from(share, short), mean_m: covered > 0 ? figures.volume_m3 / covered : 0 };
+  return { grid, ...figures, depth_m: shortened(depth_m), share: shortened(share), mean_m: covered > 0 ? figures.volume_m3 / covered : 0 };
 }
 
 function mapAfter(map: ThicknessMap, as: FiredAs): ThicknessMap {

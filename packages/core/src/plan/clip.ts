@@ -35,6 +35,43 @@ export const shapesArea = (shapes: Shapes): number =>
     0,
   );
 
+/** Whether an outline turns one way all round, against the clock. */
+export function isConvex(corners: readonly Point[]): boolean {
+  return corners.every(([x, y], i) => {
+    const [x1, y1] = corners[(i + 1) % corners.length];
+    const [x2, y2] = corners[(i + 2) % corners.length];
+    return (x1 - x) * (y2 - y1) - (y1 - y) * (x2 - x1) >= -1e-15;
+  });
+}
+
+/**
+ * What two convex outlines have in common, as one outline, empty where it is nothing: one of them cut off along every side of the
+ * other (Sutherland and Hodgman 1974, Comm. ACM 17, 32). Many times quicker than the general way, and most parts are convex.
+ */
+export function commonToConvex(one: readonly Point[], other: readonly Point[]): Point[] {
+  let left: Point[] = [...one];
+  for (let i = 0; i < other.length && left.length > 0; i += 1) {
+    const [x0, y0] = other[i];
+    const [x1, y1] = other[(i + 1) % other.length];
+    const inside = ([x, y]: Point): number => (x1 - x0) * (y - y0) - (y1 - y0) * (x - x0);
+    const cut: Point[] = [];
+    let before = left[left.length - 1];
+    let was = inside(before);
+    for (const point of left) {
+      const is = inside(point);
+      if (is >= 0 !== was >= 0) {
+        const at = was / (was - is);
+        cut.push([before[0] + at * (point[0] - before[0]), before[1] + at * (point[1] - before[1])]);
+      }
+      if (is >= 0) cut.push(point);
+      before = point;
+      was = is;
+    }
+    left = cut;
+  }
+  return left;
+}
+
 /** Whether the boxes of two outlines have anything in common. */
 export function mayTouch(one: readonly Point[], other: readonly Point[], near_m = 0): boolean {
   const [a, b] = [boxOf(one), boxOf(other)];

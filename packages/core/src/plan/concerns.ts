@@ -1,8 +1,8 @@
 /** What a plan from above shows that goes wrong later: parts off the glass, too near its rim, over one another, a base that draws in. */
 import { RECEDES_AT } from '../body/body';
 import type { Footprint } from '../body/footprint';
-import { commonTo, fromOutline, gapBetween, isWithin, mayTouch, shapeOf, shapesArea, together, withoutOther } from './clip';
-import { type PlacedPart, type Point, areaOf, footprintRings, partCorners } from './parts';
+import { commonTo, commonToConvex, fromOutline, gapBetween, isConvex, isWithin, shapeOf, shapesArea, together, withoutOther } from './clip';
+import { type Box, type PlacedPart, type Point, areaOf, boxOf, footprintRings, partCorners } from './parts';
 import type { MappedLayer, ThicknessMap } from './thickness';
 
 export type PlanConcern =
@@ -41,6 +41,8 @@ const TOUCHING_M2 = 2e-6;
 interface Laid {
   part: PlacedPart;
   corners: Point[];
+  box: Box;
+  convex: boolean;
   area_m2: number;
   depth_m: number;
 }
@@ -48,7 +50,7 @@ interface Laid {
 function laidIn({ placed = [], depth_m, across_m }: MappedLayer): Laid[] {
   return placed.map((part) => {
     const corners = partCorners(part, across_m);
-    return { part, corners, area_m2: areaOf(corners), depth_m };
+    return { part, corners, box: boxOf(corners), convex: isConvex(corners), area_m2: areaOf(corners), depth_m };
   });
 }
 
@@ -60,7 +62,9 @@ function outBy(corners: readonly Point[], rings: readonly (readonly Point[])[]):
 }
 
 function byTheRim({ part, corners, area_m2, depth_m }: Laid, rings: readonly (readonly Point[])[], next: NextFiring | null): PlanConcern[] {
-  const outside = shapesArea(withoutOther(shapeOf(corners), [rings]));
+  // All corners within it, and none of the rim's within the part: nothing can stand out.
+  const isWithinIt = corners.every((corner) => isWithin(corner, rings)) && !rings.some((ring) => ring.some((point) => isWithin(point, [corners])));
+  const outside = isWithinIt ? 0 : shapesArea(withoutOther(shapeOf(corners), [rings]));
   if (outside > area_m2 * (1 - AS_GOOD_AS_ALL)) return [{ kind: 'outside', part: part.id }];
   const over_m = outside > 0 ? outBy(corners, rings) : 0;
   if (over_m > CUT_WITHIN_M) return [{ kind: 'offBase', part: part.id, over_m }];
@@ -69,16 +73,29 @@ function byTheRim({ part, corners, area_m2, depth_m }: Laid, rings: readonly (re
   return next?.joins && !next.dammed && gap_m < depth_m ? [{ kind: 'nearRim', part: part.id, gap_m }] : [];
 }
 
+const touches = (a: Box, b: Box): boolean => a.left < b.right && b.left < a.right && a.front < b.back && b.front < a.back;
+
+const common = (one: Laid, other: Laid): Point[][][] => {
+  if (!one.convex || !other.convex) return commonTo(shapeOf(one.corners), shapeOf(other.corners));
+  const corners = commonToConvex(one.corners, other.corners);
+  return corners.length > 2 ? [[corners]] : [];
+};
+
 /** Parts on parts since the last layer that lies over everything. */
 function bridges(levels: readonly Laid[]): PlanConcern[] {
   return levels.flatMap((upper, i): PlanConcern[] => {
-    const under = levels
-      .slice(0, i)
-      .filter(({ corners }) => mayTouch(corners, upper.corners))
-      .map((lower) => ({ lower, common: commonTo(shapeOf(upper.corners), shapeOf(lower.corners)) }))
-      .filter(({ common }) => shapesArea(common) > TOUCHING_M2);
+    const under: { lower: Laid; shared: Point[][][]; area_m2: number }[] = [];
+    for (let k = 0; k < i; k += 1) {
+      if (!touches(levels[k].box, upper.box)) continue;
+      const shared = common(upper, levels[k]);
+      const area_m2 = shapesArea(shared);
+      if (area_m2 > TOUCHING_M2) under.push({ lower: levels[k], shared, area_m2 });
+    }
     if (under.length === 0) return [];
-    const borne = shapesArea(together(under.map(({ common }) => common)));
+    // Where the lower ones lie apart from one another their shares add up; else each place counts once.
+    const added = under.reduce((sum, { area_m2 }) => sum + area_m2, 0);
+    const apart = under.every(({ lower }, k) => under.slice(k + 1).every((other) => !touches(lower.box, other.lower.box)));
+    const borne = apart ? added : shapesArea(together(under.map(({ shared }) => shared)));
     const air = 1 - borne / upper.area_m2;
     return air > AS_GOOD_AS_ALL ? [{ kind: 'bridges', part: upper.part.id, over: under[under.length - 1].lower.part.id, air }] : [];
   });

@@ -12,11 +12,11 @@ function alongLine(squared: Float64Array, start: number, step: number, count: nu
   from[0] = -Infinity;
   from[1] = Infinity;
   for (let q = 1; q < count; q += 1) {
-    const meets = (p: number): number => (line[q] + q * q - line[p] - p * p) / (2 * (q - p));
-    let at = meets(hull[k]);
+    const height = line[q] + q * q;
+    let at = (height - line[hull[k]] - hull[k] * hull[k]) / (2 * (q - hull[k]));
     while (at <= from[k]) {
       k -= 1;
-      at = meets(hull[k]);
+      at = (height - line[hull[k]] - hull[k] * hull[k]) / (2 * (q - hull[k]));
     }
     k += 1;
     hull[k] = q;
@@ -32,10 +32,12 @@ function alongLine(squared: Float64Array, start: number, step: number, count: nu
 
 /** In sides of a cell; Infinity where there is none. isOne: of each cell, in rows. */
 export function distances(columns: number, rows: number, isOne: (cell: number) => boolean): Float64Array {
-  const squared = Float64Array.from({ length: columns * rows }, (_, i) => (isOne(i) ? 0 : FAR));
+  const squared = new Float64Array(columns * rows);
+  for (let i = 0; i < squared.length; i += 1) squared[i] = isOne(i) ? 0 : FAR;
   const long = Math.max(columns, rows);
   const [hull, from, line] = [new Int32Array(long), new Float64Array(long + 1), new Float64Array(long)];
   for (let column = 0; column < columns; column += 1) alongLine(squared, column, columns, rows, hull, from, line);
   for (let row = 0; row < rows; row += 1) alongLine(squared, row * columns, 1, columns, hull, from, line);
-  return squared.map((one) => (one >= FAR ? Infinity : Math.sqrt(one)));
+  for (let i = 0; i < squared.length; i += 1) squared[i] = squared[i] >= FAR ? Infinity : Math.sqrt(squared[i]);
+  return squared;
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Footprint } from '../body/footprint';
 import { footprintArea } from '../body/footprint';
-import { commonTo, gapBetween, isWithin, overlapArea, shapeOf, shapesArea, withoutOther } from './clip';
+import { commonTo, commonToConvex, gapBetween, isConvex, isWithin, overlapArea, shapeOf, shapesArea, withoutOther } from './clip';
 import { Covers, gridRound } from './cover';
 import { distances } from './distance';
 import { type PartOutline, type PlacedPart, type Point, areaOf, bandCorners, boxOf, lengthOf, partArea, partCorners } from './parts';
@@ -128,6 +128,32 @@ describe('what outlines have in common', () => {
         expect(Math.abs(shapesArea(commonTo(a, b)) + shapesArea(withoutOther(a, b)) - partArea(one))).toBeLessThan(1e-6 * 4);
       }),
     );
+  });
+
+  test('of two convex ones is the same cut off side by side', () => {
+    fc.assert(
+      fc.property(anyPart, anyPart, (one, other) => {
+        const [a, b] = [partCorners(one), partCorners(other)];
+        fc.pre(isConvex(a) && isConvex(b));
+        expect(Math.abs(areaOf(commonToConvex(a, b)) - shapesArea(commonTo(shapeOf(a), shapeOf(b))))).toBeLessThan(2e-6);
+      }),
+    );
+    expect(isConvex(partCorners(part({ shape: 'disc', diameter_m: 0.05 })))).toBe(true);
+    expect(
+      isConvex(
+        partCorners(
+          part({
+            shape: 'strip',
+            width_m: 0.004,
+            along_m: [
+              [0, 0],
+              [0.05, 0.02],
+              [0.1, 0],
+            ],
+          }),
+        ),
+      ),
+    ).toBe(false);
   });
 
   test('the gap between two bars is what lies between their sides', () => {
