@@ -16,7 +16,7 @@ function planOf(count: number): PlanAsked {
     footprint: { shape: 'rectangle', width_m: 0.3, length_m: 0.24 },
     layers: [{ depth_m: 0.003 }, { depth_m: 0.003 }, { depth_m: 0.003, placed }],
     next: { joins: true, flows: true, dammed: false, naturalDepth_m: 0.0065 },
-    fired: { glass: GLASS, work_perPa: 2.7e-2, flows: true, dammed: false },
+    fired: { work_perPa: 2.7e-2, flows: true, dammed: false, glass: GLASS },
   };
 }
 

@@ -268,3 +268,19 @@ test('a sketch lies under the plan, scaled by two places; the plan is seen in gr
   await me.press('undo');
   await me.find('sketch-scale');
 });
+
+test('a piece of before opens with its parts evenly spread, and they are given those places by a touch', async () => {
+  await opened(PHONE);
+  await me.openPiece('Plaque no. 14');
+  await me.press('journey-0');
+  await me.press('view-above');
+  await me.sees('plan-spread', /nobody has said yet where it lies/);
+  expect(await parts()).toEqual([]);
+  await me.reads('Place Numerals');
+  await me.of('[data-testid^="place-"]', (node) => (node as HTMLElement).click());
+  const four = await until((seen) => seen.length === 4);
+  expect(four.map(({ called }) => called)).toEqual(['Numerals 1', 'Numerals 2', 'Numerals 3', 'Numerals 4']);
+  await me.expectSound('numerals placed');
+  await me.press('undo');
+  await me.sees('plan-spread', /Dashed/);
+});

@@ -80,14 +80,19 @@ export const LaidLayerSchema = z
       thickness_m: sheet_m,
       overhang_m: quantity('Overhang', 'm', OVERHANG_RANGE_M.least, OVERHANG_RANGE_M.most).optional(),
     }),
-    z.strictObject({
-      form: z.literal('pieces'),
-      ...laid,
-      thickness_m: sheet_m,
-      cover,
-      count: quantity('Number of pieces', '', 1, PIECES_AT_MOST).int({ error: 'The number of pieces must be whole.' }),
-      placed,
-    }),
+    z
+      .strictObject({
+        form: z.literal('pieces'),
+        ...laid,
+        thickness_m: sheet_m,
+        cover,
+        count: quantity('Number of pieces', '', 1, PIECES_AT_MOST).int({ error: 'The number of pieces must be whole.' }),
+        placed,
+      })
+      .refine(({ count: told, placed: parts }) => parts === undefined || parts.length === told, {
+        path: ['count'],
+        error: 'The number of pieces must be that of the parts that are placed.',
+      }),
     z.strictObject({ form: z.literal('rod'), ...rod }),
     z.strictObject({ form: z.literal('stringer'), ...rod }),
     z.strictObject({ form: z.literal('frit'), ...grains }),

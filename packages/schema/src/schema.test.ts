@@ -90,6 +90,64 @@ describe('a piece document', () => {
     if (!outcome.success) expect(problemOf(outcome.error).path).toBe('journey');
   });
 
+  describe('with parts that are placed', () => {
+    const bar = (i: number, outline: object = { shape: 'rectangle', width_m: 0.005, length_m: 0.005 }) => ({
+      id: `part ${i}`,
+      x_m: 0,
+      y_m: 0,
+      turned_deg: 0,
+      outline,
+    });
+    const told = (placed: object[], count = placed.length): string => {
+      const layer = { id: uuid(), form: 'pieces', glassId: 'clear-soft-90', thickness_m: 0.003, cover: 0.2, count, placed };
+      const parsed = PieceDocSchema.safeParse({
+        ...doc('clear-soft-90'),
+        journey: [{ kind: 'lay', id: uuid(), side: 'above', layers: [...sheetsOf('clear-soft-90'), layer] }],
+      });
+      return parsed.success ? '' : parsed.error.issues.map(({ message }) => message).join(' ');
+    };
+
+    test('takes 400 of them and refuses what no part is, in words', () => {
+      expect(told(Array.from({ length: 400 }, (_, i) => bar(i)))).toBe('');
+      expect(told(Array.from({ length: 401 }, (_, i) => bar(i)))).toMatch(/At most 400 parts; got 401/);
+      expect(told([])).toMatch(/needs at least one/);
+      expect(told([bar(1), bar(1)])).toMatch(/one id/);
+      expect(told([bar(1)], 2)).toMatch(/must be that of the parts/);
+      expect(told([bar(1, { shape: 'disc', diameter_m: 0 })])).toMatch(/Diameter must be a number from 0\.0005 to 2 m; got 0/);
+      const crossed = [
+        [0, 0],
+        [0.04, 0.04],
+        [0.04, 0],
+        [0, 0.04],
+      ];
+      expect(told([bar(1, { shape: 'polygon', corners_m: crossed })])).toMatch(/must not cross/);
+      expect(
+        told([
+          bar(1, {
+            shape: 'polygon',
+            corners_m: [
+              [0, 0],
+              [0.04, 0.04],
+              [0.02, 0.02],
+            ],
+          }),
+        ]),
+      ).toMatch(/must enclose/);
+      expect(
+        told([
+          bar(1, {
+            shape: 'strip',
+            width_m: 0.004,
+            along_m: [
+              [0, 0],
+              [0, 0],
+            ],
+          }),
+        ]),
+      ).toMatch(/at least 0\.0005 m apart/);
+    });
+  });
+
   test('of one family gives a firing case with that family’s constants', () => {
     const snapshot = snapshotOf(doc('clear-soft-96', 'clear-soft-96'), step, shelves);
     if (!snapshot.ok) throw new Error(snapshot.problem.message);

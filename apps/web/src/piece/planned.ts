@@ -32,7 +32,8 @@ export interface Planned {
   spread: { id: string; name: string; count: number }[];
 }
 
-const covers = (layer: LaidLayer): boolean => !isPlaced(layer) && (!('cover' in layer) || (layer.cover ?? 1) > 1 - 1e-9);
+/** What has parts in it shows them, and between them what lies under it. */
+const covers = (layer: LaidLayer): boolean => partsOf(layer) === undefined && (!('cover' in layer) || (layer.cover ?? 1) > 1 - 1e-9);
 
 /** Longer than so many times its width it is a bar. */
 const BAR = 2.5;

@@ -1,5 +1,6 @@
 /** A body from above, to scale: its outline in the colour of what covers it, and on it every part where it lies. */
 import { type Footprint, type LengthUnit, type Point, footprintRings, formatLength, text } from '@torvin/core';
+import { memo } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
@@ -39,6 +40,29 @@ export function greyOf(colour: string): string {
   return `#${level}${level}${level}`;
 }
 
+interface PartShapeProps {
+  part: DrawnPart;
+  drawn: PlanGeometry;
+  fill: string;
+  ink: string;
+  chosen: boolean;
+  open: boolean;
+}
+
+/** Rests while another part is moved: hundreds of them lie under a finger. */
+const PartShape = memo(function PartShape({ part: { corners, as }, drawn, fill, ink, chosen, open }: PartShapeProps) {
+  return (
+    <Path
+      d={ringsPath([corners], drawn)}
+      fill={fill}
+      fillOpacity={as === 'spread' || open ? 0.55 : as === 'under' ? 0.4 : 1}
+      stroke={ink}
+      strokeWidth={chosen ? 3 : as === 'inlaid' ? 0.4 : 1}
+      strokeDasharray={as === 'spread' ? '4 3' : undefined}
+    />
+  );
+});
+
 export function PlanShapes({ drawn, footprint, ground, parts, selected = [], grey = false, open = false }: PlanShapesProps) {
   const { colours } = useTheme();
   const shade = (colour: string): string => (grey ? greyOf(colour) : colour);
@@ -52,20 +76,17 @@ export function PlanShapes({ drawn, footprint, ground, parts, selected = [], gre
         strokeWidth={1}
         strokeDasharray={ground === null ? '5 4' : undefined}
       />
-      {parts.map(({ id, corners, colour, as }) => {
-        const chosen = selected.includes(id);
-        return (
-          <Path
-            key={id}
-            d={ringsPath([corners], drawn)}
-            fill={shade(colour)}
-            fillOpacity={as === 'spread' || open ? 0.55 : as === 'under' ? 0.4 : 1}
-            stroke={chosen ? colours.touch : colours.ink}
-            strokeWidth={chosen ? 3 : as === 'inlaid' ? 0.4 : 1}
-            strokeDasharray={as === 'spread' ? '4 3' : undefined}
-          />
-        );
-      })}
+      {parts.map((part) => (
+        <PartShape
+          key={part.id}
+          part={part}
+          drawn={drawn}
+          fill={shade(part.colour)}
+          ink={selected.includes(part.id) ? colours.touch : colours.ink}
+          chosen={selected.includes(part.id)}
+          open={open}
+        />
+      ))}
     </G>
   );
 }

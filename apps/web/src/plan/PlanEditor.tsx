@@ -165,6 +165,8 @@ export function PlanEditor({
   };
 
   const taken = useRef(false);
+  /** Where what takes a finger on the chosen parts begins. */
+  const gripAt = useRef({ left: 0, top: 0 });
   const gesture = useMemo(() => {
     const tap = Gesture.Tap()
       .runOnJS(true)
@@ -190,20 +192,24 @@ export function PlanEditor({
     return Gesture.Race(pan, tap);
   }, []);
 
-  const moving = useMemo(
-    () =>
-      Gesture.Race(
-        Gesture.Pan()
-          .runOnJS(true)
-          .minDistance(3)
-          .onStart(() => {
-            taken.current = true;
-          })
-          .onUpdate(({ translationX, translationY }) => setHeld(carried(translationX, translationY)))
-          .onFinalize((_event, success) => letGo(success)),
-      ),
-    [],
-  );
+  const moving = useMemo(() => {
+    const tap = Gesture.Tap()
+      .runOnJS(true)
+      .onEnd(({ x, y }) => {
+        const [px, py] = [x + gripAt.current.left, y + gripAt.current.top];
+        if (now.current.onPlace) now.current.onPlace(now.current.drawn.place(px, py));
+        else now.current.onSelect(partAt(px, py), false);
+      });
+    const pan = Gesture.Pan()
+      .runOnJS(true)
+      .minDistance(3)
+      .onStart(() => {
+        taken.current = true;
+      })
+      .onUpdate(({ translationX, translationY }) => setHeld(carried(translationX, translationY)))
+      .onFinalize((_event, success) => letGo(success));
+    return Gesture.Race(pan, tap);
+  }, []);
 
   const knobFrom = useRef<Point>([0, 0]);
   const turning = useMemo(
@@ -285,6 +291,7 @@ export function PlanEditor({
   const knob = box && knobAt(drawn, box, middle, chosen.length === 1 ? chosen[0].turned_deg + (held?.turn_deg ?? 0) : (held?.turn_deg ?? 0));
   if (knob && !held) knobFrom.current = knob;
   const grip = box && gripOf(drawn, box);
+  if (grip) gripAt.current = grip;
 
   return (
     <View ref={holder} style={{ backgroundColor: colours.surface }}>

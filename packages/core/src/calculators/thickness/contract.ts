@@ -96,7 +96,7 @@ export const cases = {
     layers: [{ depth_m: 0.003 }, { depth_m: 0.003, overhang_m: 0.001 }, { depth_m: 0.003, placed: [bar('a', -0.03, -8), bar('b', 0, 4), bar('c', 0.056, 20)] }],
     from: 2,
     next: { joins: true, flows: false, dammed: false, naturalDepth_m: 0.0065 },
-    fired: { glass: GLASS, work_perPa: 3.6e-3, flows: false, dammed: false },
+    fired: { work_perPa: 3.6e-3, flows: false, dammed: false, glass: GLASS },
   },
   'A stringer across a disc, and parts of every form': {
     footprint: { shape: 'disc', diameter_m: 0.1 },
