@@ -232,7 +232,7 @@ test('a firing stands where it is moved to; along the journey is told what touch
   await me.press('undo');
   await me.sees('journey-4', /^5 Contour fuse/);
   await me.press('journey-6');
-  await me.sees('ledger', /^Laid on 1\.48 kg − 44 g ground off = 1\.43 kg\.$/);
+  await me.sees('ledger', /^Laid on 1\.39 kg − 41 g ground off = 1\.35 kg\.$/);
   await me.sees('touching', /^Touching: Dune rose on the shelf\.$/);
   await me.sees(
     'figure-haze',

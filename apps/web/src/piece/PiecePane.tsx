@@ -110,7 +110,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const ware = step?.kind === 'fire' ? wareOf(step.setup.shaping) : null;
   const drawn = useMemo(() => drawnBody(bodyProfile(shown), shelves), [shown, shelves]);
   const layers = useMemo(() => (shown.casting ? drawnLayers(shown.layers, shelves, shown.footprint) : drawn.layers), [shown, drawn, shelves]);
-  const own = ownLayers(shown.layers, laying);
+  const own = useMemo(() => ownLayers(shown.layers, laying), [shown.layers, laying]);
   const names = shown.layers.map((_, index) => layerName(shown.layers, index));
   const fit = useFit(shown.layers, shelves);
   const fires = useFiringWork(doc, firing, shelves);

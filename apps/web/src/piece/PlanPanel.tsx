@@ -90,7 +90,7 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
   const marked = concerns.flatMap((concern) => ('part' in concern ? [concern.part] : []));
   const shownMap = after && told?.after ? told.after : told;
   const { doc } = layup;
-  const rest = step ? doc.journey.slice(doc.journey.findIndex(({ id }) => id === step.id) + 1) : NO_STEPS;
+  const rest = useMemo(() => (step ? doc.journey.slice(doc.journey.findIndex(({ id }) => id === step.id) + 1) : NO_STEPS), [doc, step]);
   const cut = useMemo(() => (view === 'above' ? cutRows(body, own, firing, rest, shelves, units) : []), [view, body, own, firing, rest, shelves, units]);
   const choose = (id: string | null, add: boolean): void => {
     if (id === null) onSelect([]);
