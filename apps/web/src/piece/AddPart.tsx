@@ -9,7 +9,6 @@ import {
   type Stuff,
   boxRound,
   centred,
-  formatLength,
   formatStock,
   laidLayers,
   partsIn,
@@ -63,12 +62,13 @@ interface Entry {
   across: string;
 }
 
+const USUAL = { mm: { width: '20 mm', length: '60 mm', across: '2 mm' }, in: { width: '3/4 in', length: '2 1/2 in', across: '1/16 in' } } as const;
+
 const GAP_M = 0.006;
 
 export function AddPart({ layup, step, body, shelves, onAdded }: AddPartProps) {
   const { length: unit } = useUnits();
-  const usual = (mm: number): string => text(formatLength(mm / 1000, unit));
-  const [entry, setEntry] = useState<Entry>({ shape: 'rectangle', width: usual(20), length: usual(60), points: '', across: usual(2) });
+  const [entry, setEntry] = useState<Entry>({ shape: 'rectangle', points: '', ...USUAL[unit] });
   const [glassId, setGlass] = useState<string | null>(null);
   const [chosen_m, setThickness] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);

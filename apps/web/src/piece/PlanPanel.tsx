@@ -275,7 +275,7 @@ interface DepthsProps {
 }
 
 /** What the schedule takes from it, and why. */
-function Depths({ told: { deepest, thinnest, steepest, widest }, isAfter, body, firing, shelves }: DepthsProps) {
+function Depths({ told: { deepest, thinnest, steepest, reach }, isAfter, body, firing, shelves }: DepthsProps) {
   const { length: unit } = useUnits();
   const length = (metres: number): string => text(formatLength(metres, unit));
   const made = useMemo(() => bodyOf(body, namedGlasses(shelves)), [body, shelves]);
@@ -286,12 +286,12 @@ function Depths({ told: { deepest, thinnest, steepest, widest }, isAfter, body, 
   return (
     <View style={{ gap: space.hair }} testID="plan-depths">
       <Words>
-        {`${length(thinnest.depth_m)} where it is thinnest, ${length(deepest.depth_m)} where it is deepest${when}${steepest.depth_m > 0 ? `; it changes by up to ${length(steepest.depth_m)} from one place to the next` : ''}.${widest.thick_m > 0 ? ` The widest of its thick places is ${length(widest.thick_m)} across, the widest of its thin ones ${length(widest.thin_m)}.` : ''}`}
+        {`${length(thinnest.depth_m)} where it is thinnest, ${length(deepest.depth_m)} where it is deepest${when}${steepest.depth_m > 0 ? `; it changes by up to ${length(steepest.depth_m)} from one place to the next` : ''}.${reach.thick_m > 0 ? ` Its thick glass is up to ${length(reach.thick_m)} from thin, its thin glass up to ${length(reach.thin_m)} from thick.` : ''}`}
       </Words>
       {design && firing && !isAfter && (
         <Words size="label" tone="muted">
           {design.factor > 1.005
-            ? `A ${RECIPES[firing.look].name.toLowerCase()} leaves it uneven: its schedule is computed as for ${length(design.depth_m)}, ${design.factor.toFixed(2)} times its deepest, and thick beside thin counts by how wide each is.`
+            ? `A ${RECIPES[firing.look].name.toLowerCase()} leaves it uneven: its schedule is computed as for ${length(design.depth_m)}, ${design.factor.toFixed(2)} times its deepest, and thick beside thin counts by how far each reaches.`
             : `A ${RECIPES[firing.look].name.toLowerCase()} levels it: its schedule is computed as for ${length(design.depth_m)}.`}
         </Words>
       )}

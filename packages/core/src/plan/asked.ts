@@ -29,7 +29,7 @@ export interface ToldMap {
   deepest: DeepAt;
   thinnest: DeepAt;
   steepest: DeepAt;
-  widest: { thick_m: number; thin_m: number };
+  reach: { thick_m: number; thin_m: number };
   apart_m: number;
 }
 

@@ -230,9 +230,9 @@ describe('a thickness map', () => {
     expect(map.deepest.depth_m).toBeCloseTo(0.01, 9);
     expect(map.thinnest.depth_m).toBeCloseTo(0.006, 9);
     expect(map.steepest.depth_m).toBeCloseTo(0.004, 9);
-    expect(Math.abs(map.widest.thick_m - 0.02)).toBeLessThan(0.0021);
-    expect(Math.abs(map.widest.thin_m - 0.03)).toBeLessThan(0.0021);
-    expect(map.apart_m).toBeCloseTo(1.1 * Math.sqrt((map.widest.thick_m * (map.widest.thick_m + map.widest.thin_m)) / 2), 12);
+    expect(Math.abs(map.reach.thick_m - 0.01)).toBeLessThan(0.0011);
+    expect(Math.abs(map.reach.thin_m - 0.015)).toBeLessThan(0.0011);
+    expect(map.apart_m).toBeCloseTo(1.1 * Math.sqrt(2 * map.reach.thick_m * (map.reach.thick_m + map.reach.thin_m)), 12);
   });
 
   test('an even sheet is even, and a lone bar lies where it lies', () => {

@@ -39,8 +39,8 @@ export interface ThicknessMap {
   thinnest: DeepAt;
   /** Where it changes most from one place to the next, and by how much, m. */
   steepest: DeepAt;
-  /** Across the widest of its thick places and of its thin ones, m; 0 of an even body. */
-  widest: { thick_m: number; thin_m: number };
+  /** From the inmost of its thick places to the nearest thin one, and the other way round, m; 0 of an even body. */
+  reach: { thick_m: number; thin_m: number };
   /** How far thick and thin lie apart as heat counts it, see asFarApart, m; 0 of an even body. */
   apart_m: number;
 }
@@ -102,13 +102,13 @@ export function figuresOf({
   depth_m,
   share,
 }: Pick<ThicknessMap, 'grid' | 'depth_m' | 'share'>): Omit<ThicknessMap, 'grid' | 'depth_m' | 'share' | 'volume_m3'> {
-  const widest = widestOf(grid, depth_m, share);
+  const reach = reachOf(grid, depth_m, share);
   return {
     deepest: extreme(grid, depth_m, share, 1),
     thinnest: extreme(grid, depth_m, share, -1),
     steepest: steepestOf(grid, depth_m, share),
-    widest,
-    apart_m: asFarApart(widest.thick_m / 2, widest.thin_m / 2),
+    reach,
+    apart_m: asFarApart(reach.thick_m, reach.thin_m),
   };
 }
 
@@ -204,8 +204,8 @@ const CAREFUL = 1.1;
  */
 export const asFarApart = (a_m: number, b_m: number): number => CAREFUL * Math.sqrt(2 * Math.min(a_m, b_m) * (a_m + b_m));
 
-/** The widest thick place and the widest thin one, by the circles that go into them, m; nothing of an even body. */
-function widestOf(grid: Grid, depth: Float64Array, within: Float64Array): { thick_m: number; thin_m: number } {
+/** From the inmost thick place to the nearest thin one, and the other way round, m; nothing of an even body. */
+function reachOf(grid: Grid, depth: Float64Array, within: Float64Array): { thick_m: number; thin_m: number } {
   const { columns, rows, cell_m } = grid;
   const told = (cell: number): boolean => within[cell] >= TOLD_FROM;
   let [least, most] = [Infinity, 0];
@@ -221,7 +221,7 @@ function widestOf(grid: Grid, depth: Float64Array, within: Float64Array): { thic
     const to = distances(columns, rows, (cell) => told(cell) && depth[cell] > between !== isThick);
     let radius = 0;
     for (let i = 0; i < depth.length; i += 1) if (told(i) && depth[i] > between === isThick && to[i] < Infinity) radius = Math.max(radius, to[i] - 0.5);
-    return 2 * radius * cell_m;
+    return radius * cell_m;
   };
   return { thick_m: widest(true), thin_m: widest(false) };
 }

@@ -63,7 +63,9 @@ const map = {
   deepest: place,
   thinnest: place,
   steepest: place.meta({ description: 'Where it changes most over two cells; depth_m is by how much' }),
-  widest: z.object({ thick_m: metre, thin_m: metre }).meta({ description: 'Across the widest of its thick places, and of its thin ones' }),
+  reach: z
+    .object({ thick_m: metre, thin_m: metre })
+    .meta({ description: 'From the inmost of its thick places to the nearest thin one, and the other way round' }),
   apart_m: figure('m', 'How far thick and thin lie apart as heat counts it: two columns of equal width so far apart differ as much'),
 };
 
