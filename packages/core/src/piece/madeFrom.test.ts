@@ -29,6 +29,23 @@ describe('what a schedule was made from, against what stands now', () => {
     expect(madeFromDifferences(made, JSON.parse(JSON.stringify(made)) as MadeFrom, METRIC)).toEqual([]);
   });
 
+  test('goes by how deep parts that are placed make it, and not by a part moved by a hand’s breadth on an even base', () => {
+    const mapped = { thin_m: 0.006, thick_m: 0.009, apart_m: 0.03 };
+    const now = (by: Partial<typeof mapped> | null): string =>
+      madeFromDifferences({ ...made, mapped }, { ...made, ...(by ? { mapped: { ...mapped, ...by } } : {}) }, METRIC).join(' ');
+    expect(now({ thick_m: 0.00905, apart_m: 0.032 })).toBe('');
+    expect(now({ thick_m: 0.012 })).toBe('As its parts lay it was 6 mm beside 9 mm, 30 mm apart; as they lie now it is 6 mm beside 12 mm, 30 mm apart.');
+    expect(now({ apart_m: 0.06 })).toMatch(/now it is 6 mm beside 9 mm, 60 mm apart/);
+    expect(now(null)).toMatch(/they are not placed any more/);
+    expect(said({ mapped })).toMatch(/planned before its parts were placed/);
+    const placed = { ...made.layers[1], laid: { id: 'b', form: 'pieces', glassId: 'clear', thickness_m: 0.003, cover: 0.2, count: 1 } as const };
+    const at = (x_m: number) => ({
+      ...placed,
+      laid: { ...placed.laid, placed: [{ id: 'p', x_m, y_m: 0, turned_deg: 0, outline: { shape: 'disc', diameter_m: 0.05 } as const }] },
+    });
+    expect(madeFromDifferences({ ...made, layers: [at(0)] }, { ...made, layers: [at(0.02)] }, METRIC)).toEqual([]);
+  });
+
   test.each<[string, Partial<MadeFrom>, RegExp]>([
     ['a deeper lay-up', { layers: thick }, /^It was laid 6\.2 mm deep; now it is 18 mm deep\.$/],
     [
