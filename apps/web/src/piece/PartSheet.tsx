@@ -16,6 +16,7 @@ import {
   formatStock,
   gapBetween,
   isPlaceable,
+  PARTS_AT_MOST,
   mirrorParts,
   middleOf,
   moveParts,
@@ -76,7 +77,7 @@ export function PartSheet({ layup, step, body, parts, selected, shelves, onSelec
   const title =
     chosen.length === 1 ? callOf(layer, first, glass?.name ?? layer.glassId, ofLayer.length > 1 ? ofLayer.indexOf(first) + 1 : null) : `${chosen.length} parts`;
   const toggle = (what: Doing): void => setDoing(doing === what ? null : what);
-  const edit = (outcome: Parameters<Layup['edit']>[0], key?: string): void => layup.edit(outcome, key);
+  const { edit } = layup;
   /** What a copying edit has laid is chosen with what was. */
   const editAndChoose = (outcome: Parameters<Layup['edit']>[0], made: readonly string[]): void => {
     layup.edit(outcome);
@@ -121,14 +122,10 @@ export function PartSheet({ layup, step, body, parts, selected, shelves, onSelec
       </View>
       {doing === 'repeat' && (
         <Repeat
-          most={400}
+          most={PARTS_AT_MOST}
           unit={units.length}
           onLay={(row) => {
-            const made: string[] = [];
-            const newId = (): string => {
-              made.push(uuid());
-              return made[made.length - 1];
-            };
+            const { made, newId } = collected();
             editAndChoose(repeatInRows(doc, step.id, ids, row, newId), made);
           }}
         />
@@ -136,11 +133,7 @@ export function PartSheet({ layup, step, body, parts, selected, shelves, onSelec
       {doing === 'ring' && (
         <Ring
           onLay={(count) => {
-            const made: string[] = [];
-            const newId = (): string => {
-              made.push(uuid());
-              return made[made.length - 1];
-            };
+            const { made, newId } = collected();
             editAndChoose(repeatInRing(doc, step.id, ids, count, newId), made);
           }}
         />
@@ -148,11 +141,7 @@ export function PartSheet({ layup, step, body, parts, selected, shelves, onSelec
       {doing === 'mirror' && (
         <MirrorChoice
           onMirror={(way, asWell) => {
-            const made: string[] = [];
-            const newId = (): string => {
-              made.push(uuid());
-              return made[made.length - 1];
-            };
+            const { made, newId } = collected();
             editAndChoose(mirrorParts(doc, step.id, ids, way, asWell ? newId : null), made);
           }}
         />
@@ -171,6 +160,19 @@ export function PartSheet({ layup, step, body, parts, selected, shelves, onSelec
       {chosen.length === 1 && <Sizes part={first} onOutline={(outline) => edit(changePart(doc, step.id, bareOf({ ...first, outline })), `size ${first.id}`)} />}
     </Drawer>
   );
+}
+
+/** Ids for copies, and which were given. */
+function collected(): { made: string[]; newId(): string } {
+  const made: string[] = [];
+  return {
+    made,
+    newId() {
+      const id = uuid();
+      made.push(id);
+      return id;
+    },
+  };
 }
 
 const bareOf = ({ layerId: _layer, across_m: _across, ...part }: Chosen): PlacedPart => part;
