@@ -59,6 +59,7 @@ export {
   wholeTurn,
 } from './plan/parts';
 export { type Alignment, boxRound, type Mirror, movedBy, type Row } from './plan/arrange';
+export { inEvenRows, type Pattern, type PatternPart, type Ring, ringOfSegments, stripsOnEdge, type WovenRows, wovenRows } from './plan/patterns';
 export { gapBetween, isWithin } from './plan/clip';
 export { type Guide, snapped, snappedTurn } from './plan/snap';
 export type { NextFiring, PlanConcern } from './plan/concerns';
@@ -263,9 +264,11 @@ export {
 } from './piece/placing';
 export { layUnder, scaledBetween, type Sketch, SKETCH_RANGE_M } from './piece/sketch';
 export { acrossOf, isPlaceable, isPlaced, leanLayer, mappedLayers, partsOf, type Placeable } from './piece/placed';
-export { type NamedGlass, namedGlasses } from './piece/shelf';
+export { glassName, type Lie, madeUpOf, type NamedGlass, namedGlasses, type ShelfMade, type Stripe } from './piece/shelf';
+export { glassIdsIn, laidAs, MADE_FORMS, MADE_NAMES, type MadeForm, STRIPES_AT_MOST, stripesOf, takenBy, type Yield, yieldOf } from './piece/made';
+export { layPattern, type LaidPattern } from './piece/patterns';
 export { bodyBefore } from './piece/bodyAt';
-export { heatWords, type Turn, turnOf } from './piece/heatSoFar';
+export { type Brought, heatWords, type Turn, turnOf } from './piece/heatSoFar';
 export { ledgerOf, ledgerWords } from './piece/ledger';
 export { sideBySide, touchingWords } from './piece/touching';
 export { type BodyProfile, type DrawnBody, drawnBody, type DrawnLayer, drawnLayers, bodyProfile } from './piece/drawnLayers';

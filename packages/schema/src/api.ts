@@ -26,7 +26,17 @@ import {
   ScheduleVersionSchema,
   StudioSchema,
 } from './documents';
-import { BasedOnSchema, DoneSchema, FilingSchema, NewPieceSchema, PieceChangeSchema, PiecePageSchema, PieceQuerySchema, PieceSchema } from './pieces';
+import {
+  BasedOnSchema,
+  DoneSchema,
+  FilingSchema,
+  MadeUseSchema,
+  NewPieceSchema,
+  PieceChangeSchema,
+  PiecePageSchema,
+  PieceQuerySchema,
+  PieceSchema,
+} from './pieces';
 import { ImportedSchema, PieceFileSchema, ofOlderFormat } from './pieceFile';
 import { NewProgramSchema, ProgramQuerySchema, ProgramSchema } from './programs';
 import { NewReckoningSchema, RECKONINGS_KEPT, ReckoningSchema } from './reckonings';
@@ -99,6 +109,7 @@ export const api = {
   studio: get('/api/studio', "The studio's settings", StudioSchema),
   saveStudio: send('put', '/api/studio', "Replaces the studio's settings", StudioSchema, StudioSchema, { changes: 'studio' }),
   shelves: get('/api/shelves', 'All records: glass, kilns, controllers, tests', ShelvesSchema),
+  madeUses: get('/api/uses/made', 'How much of each made glass pieces take, by what they lay of it', z.array(MadeUseSchema)),
   pieces: get('/api/pieces', 'Pieces as lists show them, newest change first or in another order, a page at a time', PiecePageSchema, {
     query: PieceQuerySchema,
   }),

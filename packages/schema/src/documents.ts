@@ -86,6 +86,12 @@ export const DrawnLayerSchema = z
       .readonly()
       .optional()
       .meta({ description: 'Where its parts stand as they are seen from the side, from the middle' }),
+    stripes: z
+      .array(z.object({ colour: z.string(), share: figure('') }))
+      .readonly()
+      .optional()
+      .meta({ description: 'Of made glass what it is of, from the lowest up or from left to right' }),
+    stacked: z.literal(true).optional().meta({ description: 'Its stripes lie one on another' }),
     coated: z.enum(['up', 'down']).optional(),
     ware: z.enum(WARE_KINDS).optional().meta({ description: 'It is no glass: a shelf or mould that is fired by itself' }),
   })

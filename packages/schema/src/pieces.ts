@@ -86,6 +86,7 @@ export const LaidLayerSchema = z
         ...laid,
         thickness_m: sheet_m,
         cover,
+        onEdge: z.literal(true).optional(),
         count: quantity('Number of pieces', '', 1, PIECES_AT_MOST).int({ error: 'The number of pieces must be whole.' }),
         placed,
       })
@@ -372,3 +373,13 @@ export const PieceChangeSchema = z.strictObject({ version, name: pieceName, doc:
 
 export const BasedOnSchema = z.strictObject({ version }).meta({ id: 'BasedOn' });
 export const DoneSchema = z.object({ ok: z.literal(true) }).meta({ id: 'Done' });
+
+/** What becomes of made glass: what is left is what was made less what these take. */
+export const MadeUseSchema = z
+  .object({
+    id: recordId('Made glass'),
+    fromName: z.string().nullable().meta({ description: 'What the piece that it came from is called now; null where there is none any more' }),
+    taken: z.array(z.object({ pieceId: id, pieceName: z.string(), mass_kg: figure('kg') })),
+  })
+  .meta({ id: 'MadeUse' });
+export type MadeUse = z.infer<typeof MadeUseSchema>;

@@ -1,11 +1,13 @@
 /** What stands on the shelves: families, glasses, strip tests, kilns and controllers, with their source. */
-import { CONTENTS, type Controller, LAYER_FORMS } from '@torvin/core';
+import { CONTENTS, type Controller, LAYER_FORMS, MADE_FORMS, type ShelfMade, STRIPES_AT_MOST } from '@torvin/core';
 import { z } from 'zod';
 import {
   CorrectionsSchema,
   aController,
   aKiln,
   coatFields,
+  figure,
+  FootprintSchema,
   controllerFields,
   GlassConstantsSchema,
   id,
@@ -110,3 +112,37 @@ export const StripTestChangeSchema = StripTestSchema.refine(({ glassA, glassB })
   path: ['glassB'],
   error: 'A strip test is of two glasses: choose another one here.',
 });
+
+const SHARES_APART = 1e-6;
+
+/** Glass made here: what came out of a piece. What is left of it is what was made less what pieces take, and stands nowhere. */
+export const MadeSchema = z.strictObject({
+  ...named,
+  form: oneOf('Form', MADE_FORMS),
+  /** Of one of them, seen from above; of pulled cane how long it is, of crushed frit nothing. */
+  footprint: FootprintSchema.optional(),
+  length_m: quantity('Length', 'm', 0.001, 10).optional(),
+  /** Of cane, across it; of frit, its grain. */
+  thickness_m: quantity('Thickness', 'm', 1e-5, 0.3),
+  count: quantity('How many', '', 1, 10_000).int({ error: 'How many there are must be whole.' }),
+  /** Of all of them, as they were made. */
+  mass_kg: quantity('Mass', 'kg', 1e-6, 1000),
+  /** Which way what it is of lies in it. */
+  lie: oneOf('How its glasses lie', ['level', 'upright', 'mixed']),
+  stripes: z
+    .array(z.strictObject({ glassId: recordId, share: quantity('Share', '', 1e-9, 1) }))
+    .min(1, { error: 'It must be of at least one glass.' })
+    .max(STRIPES_AT_MOST, { error: `At most ${STRIPES_AT_MOST} stripes.` })
+    .refine((stripes) => Math.abs(stripes.reduce((sum, { share }) => sum + share, 0) - 1) < SHARES_APART, {
+      error: 'The shares of its glasses must come to 1.',
+    })
+    .readonly(),
+  fragile: z.boolean(),
+  /** What its firings had done to it by then; null where that is not known. */
+  heat: z.strictObject({ work_perPa: figure('1/Pa', 'Heat work').min(0), haze_s: figure('s').min(0).nullable() }).nullable(),
+  /** The piece it came from, and what that was called then; it stays named when that is deleted. */
+  from: z.strictObject({ pieceId: id, name: words('Name', 80, 1) }).nullable(),
+  note: words('Note', 400).default(''),
+  madeAt: instant,
+}) satisfies z.ZodType<ShelfMade>;
+export type Made = z.infer<typeof MadeSchema>;

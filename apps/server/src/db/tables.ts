@@ -61,6 +61,8 @@ export const pieces = sqliteTable(
     finishedAt: integer('finished_at'),
     awayAt: integer('away_at'),
     patternAt: integer('pattern_at'),
+    /** Ids of the made glass that it names: kept by store/made.ts, so that who takes of it is found without opening documents. */
+    takes: text('takes', { mode: 'json' }).$type<string[]>().notNull().default([]),
     createdAt: integer('created_at').notNull(),
     updatedAt: integer('updated_at').notNull(),
     deletedAt: integer('deleted_at'),
@@ -74,6 +76,9 @@ export const pieces = sqliteTable(
     index('pieces_tagged')
       .on(table.tags, table.deletedAt, table.awayAt, table.patternAt)
       .where(sql`${table.tags} <> '[]'`),
+    index('pieces_taking')
+      .on(table.id)
+      .where(sql`${table.takes} <> '[]'`),
     index('pieces_waiting')
       .on(table.updatedAt)
       .where(sql`${table.waits} is not null`),

@@ -15,6 +15,7 @@ import {
   freeId,
   isKind,
   kindOf,
+  namedAnew,
   namedInDoc,
   renameInDoc,
   renameInSnapshot,
@@ -26,9 +27,9 @@ import { firings, loads, pieceStates, pieces, records, schedules } from '../db/t
 import { Taken } from './failures';
 import { loadIdFor } from './firings';
 import { filedPhotos, takeFiledPhotos } from './photos';
-import { between, findPiece } from './pieces';
+import { mustComeFromElsewhere } from './made';
+import { between, findPiece, tellFollowing } from './pieces';
 import { columnsOf, documentOf, snapshotId, wholeSchedules } from './schedules';
-import { tellWaiting } from './waiting';
 import { addMissingRecord, allShelves } from './records';
 import { inSlices } from './slices';
 
@@ -42,9 +43,7 @@ function namedByPiece(shelves: Shelves, doc: PieceDoc): PieceFile['shelves'] {
     named.add(id);
     for (const name of kindOf(kind).names(record)) take(name.kind, name.id);
   };
-  for (const kind of KIND_LIST) {
-    for (const { id } of namedInDoc(doc, kind)) take(kind, id);
-  }
+  for (const { id, kinds } of namedInDoc(doc)) for (const kind of kinds) take(kind, id);
   return Object.fromEntries(KIND_LIST.map((kind) => [kind, (shelves[kind] as Stored[]).filter(({ id }) => named.has(id))])) as PieceFile['shelves'];
 }
 
@@ -138,7 +137,9 @@ function mustBeKnown(db: Database, { piece: { doc }, shelves }: PieceFile): void
     (shelves[kind] as Stored[]).forEach((record, i) => {
       for (const name of names(record)) must(name.kind, name.id, `shelves.${kind}.${i}.${name.path}`, `The ${one} '${record.id}' in this file`);
     });
-    for (const { id, path } of namedInDoc(doc, kind)) must(kind, id, `piece.doc.${path}`, 'The piece in this file');
+  }
+  for (const { id, path, kinds } of namedInDoc(doc)) {
+    if (!kinds.some((kind) => known.get(kind)?.has(id))) must(kinds[0], id, `piece.doc.${path}`, 'The piece in this file');
   }
 }
 
@@ -185,9 +186,10 @@ function fitted(db: Database, file: PieceFile): PieceFile {
   if (Object.keys(renames).length === 0) return file;
   const by = (kind: KindName, id: string): string => renames[kind]?.[id] ?? id;
   const renamed = (kind: KindName, record: Stored): Stored => {
-    const next: Record<string, unknown> = { ...record, id: by(kind, record.id) };
-    for (const name of kindOf(kind).names(record)) if (isKind(name.kind)) next[name.path] = by(name.kind, name.id);
-    return next as unknown as Stored;
+    const named = kindOf(kind)
+      .names(record)
+      .reduce<unknown>((now, { kind: of, id, path }) => (isKind(of) ? namedAnew(now, path, by(of, id)) : now), record);
+    return { ...(named as Stored), id: by(kind, record.id) };
   };
   return {
     ...file,
@@ -301,6 +303,7 @@ function show(tx: Database, file: PieceFile, outcome: Imported['outcome'], now: 
       .onConflictDoNothing()
       .run();
   }
-  tellWaiting(tx, id);
+  mustComeFromElsewhere(tx, id, doc, allShelves(tx));
+  tellFollowing(tx, id, doc);
   return { piece: findPiece(tx, id), outcome };
 }

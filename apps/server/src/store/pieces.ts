@@ -23,6 +23,7 @@ import { type Sent, once } from './receipts';
 import { allShelves } from './records';
 import { mentions } from './search';
 import { readStudio } from './studio';
+import { mustComeFromElsewhere, tellTaken } from './made';
 import { firedOf, tellWaiting, turnsOf } from './waiting';
 
 type Change = z.output<typeof PieceChangeSchema>;
@@ -163,10 +164,11 @@ function mustBePossible(db: Database, doc: PieceDoc, before: PieceDoc | null, sh
 
 /** Refuses a document whose records do not exist. */
 function mustHold(db: Database, pieceId: string, doc: PieceDoc, shelves: Shelves): void {
-  for (const { id: glassId, path } of namedInDoc(doc, 'glasses')) {
-    if (shelves.glasses.some(({ id }) => id === glassId)) continue;
+  for (const { id: glassId, path, kinds } of namedInDoc(doc)) {
+    if (!kinds.includes('glasses') || [...shelves.glasses, ...shelves.made].some(({ id }) => id === glassId)) continue;
     throw new ProblemError({ code: 'unknown-id', path: `doc.${path}`, message: `No glass '${glassId}' on the shelf.` });
   }
+  mustComeFromElsewhere(db, pieceId, doc, shelves);
   for (const step of firingsOf(doc)) {
     const snapshot = snapshotOf(doc, step, shelves);
     // A step that cannot be done so is kept and says so where it stands; a schedule is not computed past it.
@@ -195,9 +197,15 @@ export function createPiece(db: Database, { id, name, doc }: NewPiece, at: numbe
     mustBePossible(tx, doc, null, shelves);
     tx.insert(pieces).values({ id, name, doc, version: 1, position: 0, createdAt: at, updatedAt: at }).run();
     tx.insert(pieceStates).values({ pieceId: id, position: 0, name, what: '' }).run();
-    tellWaiting(tx, id);
+    tellFollowing(tx, id, doc);
     return findPiece(tx, id);
   });
+}
+
+/** What lists know of a piece follows from its document. */
+export function tellFollowing(tx: Database, id: string, doc: PieceDoc): void {
+  tellWaiting(tx, id);
+  tellTaken(tx, id, doc);
 }
 
 type Row = typeof pieces.$inferSelect;
@@ -235,7 +243,7 @@ export function changePiece(
     .set({ name, doc, position: next, version: version + 1, updatedAt: at })
     .where(eq(pieces.id, id))
     .run();
-  tellWaiting(db, id);
+  tellFollowing(db, id, doc);
   return {
     id,
     name,
@@ -298,7 +306,7 @@ function goTo(db: Database, id: string, version: number, by: -1 | 1, at: number)
       .set({ name: state.name, doc, position: state.position, version: version + 1, updatedAt: at })
       .where(eq(pieces.id, id))
       .run();
-    tellWaiting(tx, id);
+    tellFollowing(tx, id, doc);
     return findPiece(tx, id);
   });
 }

@@ -4,6 +4,7 @@
  */
 import { ProblemError } from '@torvin/core';
 import { type AnyRecord, KINDS, KIND_LIST, type KindName, type RecordOf, type Shelves, type Stored, inOrder, isKind, kindOf } from '@torvin/schema';
+import { isDeepStrictEqual } from 'node:util';
 import { and, eq, isNull, sql } from 'drizzle-orm';
 import { type Database, writing } from '../db/database';
 import { pieces, records } from '../db/tables';
@@ -66,6 +67,11 @@ function mustName(db: Database, kind: KindName, record: Stored): void {
   }
 }
 
+function mustStayFixed<K extends KindName>(kind: K, before: AnyRecord, record: RecordOf<K>): void {
+  const moved = kindOf(kind).fixed?.find((key) => !isDeepStrictEqual((before as Stored)[key], (record as Stored)[key]));
+  if (moved) throw new ProblemError({ code: 'fixed', path: moved, message: `What a ${KINDS[kind].one} is of and where it came from stays as it was made.` });
+}
+
 /** Adds a record that names version 0, or changes one that still stands at the version named. */
 export function saveRecord<K extends KindName>(db: Database, kind: K, id: string, record: RecordOf<K>, sent: Sent): RecordOf<K> {
   const { one } = KINDS[kind];
@@ -81,6 +87,7 @@ export function saveRecord<K extends KindName>(db: Database, kind: K, id: string
       if (!before && record.version !== 0) throw new NotFound(one, id);
       if (before && before.version !== record.version) throw new Stale(one, parsed(before), record.version);
       mustName(tx, kind, record);
+      if (before) mustStayFixed(kind, parsed(before), record);
       if (!before) addRecord(tx, kind, record, sent.at);
       else {
         tx.update(records)

@@ -24,7 +24,7 @@ import type {
   Shelves,
   Studio,
 } from '@torvin/schema';
-import { KINDS, KIND_LIST, api, namedInDoc, recordApi } from '@torvin/schema';
+import { KINDS, api, namedInDoc, recordApi } from '@torvin/schema';
 import type { InfiniteData, QueryClient } from '@tanstack/react-query';
 import { ApiProblem, call, sendPhoto } from '@/outside/client';
 import { adoptPiece, keys, readAnew } from '@/outside/keys';
@@ -96,7 +96,7 @@ const withPhotos = <T extends { photos?: string[] }>(told: T, of: (photos: strin
   told.photos === undefined ? told : { ...told, photos: of(told.photos) };
 
 /** Ids of the records that a piece names: one that is new is saved under its own id, and goes first. */
-const recordsIn = (doc: PieceDoc): string[] => KIND_LIST.flatMap((kind) => namedInDoc(doc, kind).map(({ id }) => id));
+const recordsIn = (doc: PieceDoc): string[] => namedInDoc(doc).map(({ id }) => id);
 
 /** filled: puts the name of a picture into the saves that wait for it. */
 export function saveKinds(client: QueryClient, filled: (id: string, put: (variables: unknown) => unknown) => void): Kinds {

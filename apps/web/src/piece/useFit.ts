@@ -6,7 +6,6 @@ import {
   fitReckoning,
   fitSentence,
   type FitVerdict,
-  type PairFit,
   pairWords,
   sideBySide,
   type LaidLayer,
@@ -22,6 +21,8 @@ export interface FitFinding {
   /** The layers that it speaks of, lower one first. */
   lower: number;
   upper: number;
+  /** All that touch so. */
+  between: readonly (readonly [lower: number, upper: number])[];
   tone: 'warn' | 'know' | 'fine';
   sentence: string;
   /** Behind 'why?': the figures put in and what came of them. */
@@ -65,32 +66,26 @@ export function useFit(layers: readonly LaidLayer[], shelves: Shelves): FitNews 
   if (contacts.length === 0) return { summary: 'One layer: nothing has to fit.', verdict: 'fits', findings: [], marks: coatingMarks, coatings, stale: false };
   if (!value || value.pairs.length !== contacts.length) return null;
 
-  const touchingOf = (pair: PairFit): [number, number][] =>
-    question.touching.filter(([lower, upper]) => layers[lower].glassId === question.ids[pair.lower] && layers[upper].glassId === question.ids[pair.upper]);
   const findings = value.pairs.flatMap((pair, index): FitFinding[] => {
-    const [first] = touchingOf(pair);
-    if (!first) return [];
-    const [lower, upper] = first;
+    const between = question.between[index];
+    const [[lower, upper]] = between;
     const names = { lower: name(pair.lower), upper: name(pair.upper), beside: sideBySide(layers, lower, upper) };
     const reckoning = fitReckoning(pair, glasses, names, units);
     const tone = pair.verdict === 'fails' || pair.verdict === 'doubtful' ? 'warn' : 'fine';
     const own: FitFinding[] =
-      pair.basis === 'sameGlass' ? [] : [{ key: `fit ${index}`, lower, upper, tone, sentence: fitSentence(pair, names, units.length), reckoning }];
+      pair.basis === 'sameGlass' ? [] : [{ key: `fit ${index}`, lower, upper, between, tone, sentence: fitSentence(pair, names, units.length), reckoning }];
     const reactions = pair.reactions.map((because, i): FitFinding => ({
       key: `reaction ${index} ${i}`,
       lower,
       upper,
+      between,
       tone: 'know',
       sentence: `${pairWords(names)} react: ${because}. Wanted or not, it will show.`,
       reckoning: [],
     }));
     return [...own, ...reactions];
   });
-  const marks = findings.flatMap(({ tone, lower, upper }): ContactMark[] => {
-    if (tone === 'fine') return [];
-    const ids = [layers[lower].glassId, layers[upper].glassId];
-    return question.touching.filter(([a, b]) => layers[a].glassId === ids[0] && layers[b].glassId === ids[1]).map(([a, b]) => ({ lower: a, upper: b, tone }));
-  });
+  const marks = findings.flatMap(({ tone, between }): ContactMark[] => (tone === 'fine' ? [] : between.map(([lower, upper]) => ({ lower, upper, tone }))));
   const kinds = question.ids.length;
   const summary =
     value.verdict === 'fits' && kinds > 1 && value.basis === 'proven'

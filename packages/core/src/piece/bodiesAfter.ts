@@ -7,7 +7,6 @@ import type { Shaping } from '../look/shaping';
 import { aimedWork, neededWork } from '../look/work';
 import { TYPICAL_WORKS } from '../look/works';
 import type { Problem } from '../problem';
-import type { Body } from '../schedule/firingCase';
 import { AS_MADE, type BodyNow, type Formed, NO_HOLES, asSlab, bodyOf, hasSolid, isOnePiece, massNow, nothingYet } from './bodyNow';
 import { bodyOfLayers, levelled, runOut, sunken } from './bodyOf';
 import type { JourneyStep, LaidLayer, LayStep, PieceDocument, PlannedStep } from './document';
@@ -95,7 +94,9 @@ function fire(before: BodyNow, step: PlannedStep, glasses: readonly NamedGlass[]
   // A firing that cannot be leaves it as it was laid.
   if (ran === made.value.body) return doing(fired);
   const { casting, footprint, dammed = false } = ran;
-  const layers = casting ? fired.layers : fired.layers.map((layer, i): LaidLayer => asSheet(layer, ran.layers[i]));
+  const deep_m = (index: number): number =>
+    ran.layers.reduce((sum, one, i) => sum + (made.value.laidAt[i] === index && 'thickness_m' in one ? one.thickness_m : 0), 0);
+  const layers = casting ? fired.layers : fired.layers.map((layer, i): LaidLayer => asSheet(layer, deep_m(i)));
   const flowed: BodyNow = { ...fired, footprint, dammed, layers, casting: casting ? withoutGlass(casting) : null, formed: null };
   return doing(flowed, { as: 'leftBehind', mass_kg: Math.max(mass_kg - massNow(flowed, glasses), 0) });
 }
@@ -103,8 +104,7 @@ function fire(before: BodyNow, step: PlannedStep, glasses: readonly NamedGlass[]
 const withoutGlass = ({ glass: _glass, ...rest }: Casting): Omit<Casting, 'glass'> => rest;
 
 /** A layer that has become a sheet of so much. */
-function asSheet({ id, glassId, name }: LaidLayer, became: Body['layers'][number] | undefined): LaidLayer {
-  const thickness_m = became && 'thickness_m' in became ? became.thickness_m : 0;
+function asSheet({ id, glassId, name }: LaidLayer, thickness_m: number): LaidLayer {
   return { id, glassId, ...(name ? { name } : {}), form: 'sheet', thickness_m };
 }
 
@@ -139,7 +139,7 @@ function done(now: BodyNow, step: JourneyStep, glasses: readonly NamedGlass[]): 
 }
 
 /** What a step lays on, kg, by its own measures. */
-function laidBy(step: JourneyStep, { footprint }: BodyNow, glasses: readonly NamedGlass[]): number {
+export function laidBy(step: JourneyStep, { footprint }: BodyNow, glasses: readonly NamedGlass[]): number {
   if (step.kind === 'fill') return step.mass_kg;
   if (step.kind !== 'lay' || step.layers.length === 0) return 0;
   const layers = step.layers.map((layer) => settled(layer, footprint));

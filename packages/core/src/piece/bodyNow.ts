@@ -4,8 +4,7 @@ import { type Footprint, footprintArea, footprintPerimeter, turning } from '../b
 import { layerDepth } from '../body/layers';
 import type { Shaping } from '../look/shaping';
 import type { Outcome } from '../problem';
-import type { Body } from '../schedule/firingCase';
-import { bodyOfLayers } from './bodyOf';
+import { type Bodied, bodyOfLayers } from './bodyOf';
 import type { Face, LaidLayer, PieceDocument, PlannedStep } from './document';
 import type { NamedGlass } from './shelf';
 
@@ -85,7 +84,7 @@ export const nowLaid = (now: BodyNow, layers: LaidLayer[]): BodyNow => {
 };
 
 /** The body as the engine takes it, with the ids of its glasses in their order. */
-export function bodyOf(now: BodyNow, glasses: readonly NamedGlass[]): Outcome<{ body: Body; glassIds: string[] }> {
+export function bodyOf(now: BodyNow, glasses: readonly NamedGlass[]): Outcome<Bodied> {
   return bodyOfLayers(now, glasses);
 }
 

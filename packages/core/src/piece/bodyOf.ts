@@ -13,7 +13,7 @@ import { type Outcome, found, refused } from '../problem';
 import type { Body } from '../schedule/firingCase';
 import type { LaidLayer, PlannedStep, Sunk } from './document';
 import { isPlaced, mappedLayers } from './placed';
-import type { NamedGlass } from './shelf';
+import { type NamedGlass, madeUpOf, sharesOf } from './shelf';
 
 function asLayer(layer: LaidLayer, glass: number): Layer {
   switch (layer.form) {
@@ -31,6 +31,20 @@ function asLayer(layer: LaidLayer, glass: number): Layer {
       return { ...rest, glass };
     }
   }
+}
+
+/** Made glass as the glasses that it is of: one on another as it was, or side by side by their shares. at: their place among the body's glasses. */
+function asLayers(layer: LaidLayer, glass: NamedGlass, at: (glass: NamedGlass) => number): Layer[] {
+  if (!glass.made) return [asLayer(layer, at(glass))];
+  if (layer.form === 'cap' || (layer.form === 'sheet' && glass.made.lie === 'level'))
+    return madeUpOf(glass).map(({ glass: own, share }) => asLayer({ ...layer, thickness_m: share * layer.thickness_m }, at(own)));
+  const whole = 'cover' in layer ? (layer.cover ?? 1) : 1;
+  return sharesOf(glass).map(({ glass: own, share }) => {
+    // Grains are told by their mass: each glass lies as deep as the others.
+    const weighed =
+      'perArea_kg_m2' in layer ? { ...layer, perArea_kg_m2: (layer.perArea_kg_m2 * own.constants.density_kg_m3) / glass.constants.density_kg_m3 } : layer;
+    return { ...asLayer(weighed, at(own)), ...(share < 1 || whole < 1 ? { cover: share * whole } : {}) };
+  });
 }
 
 /** Index of the first of the pieces with nothing over them: they stand side by side on the rest. */
@@ -99,10 +113,10 @@ function sunkInRods(layer: Extract<LaidLayer, { form: 'rod' | 'stringer' }>): La
   return { ...rest, form: 'sheet', thickness_m: ROW_OF_RODS * diameter_m * cover, inlaid: along };
 }
 
-const partOf = (layer: Extract<LaidLayer, { form: 'pieces' }>, glass: number, footprint: Footprint): Part => ({
+const partOf = (layer: Extract<LaidLayer, { form: 'pieces' }>, glass: number, share: number, footprint: Footprint): Part => ({
   glass,
   thickness_m: layer.thickness_m,
-  area_m2: (layer.cover * footprintArea(footprint)) / layer.count,
+  area_m2: (share * layer.cover * footprintArea(footprint)) / layer.count,
   count: layer.count,
 });
 
@@ -154,8 +168,17 @@ export interface AsItLies {
   casting: Omit<Casting, 'glass'> | null;
 }
 
-/** The body of what lies there, with the ids of its glasses in their order; and what is known of where it lies how deep, unless it is only weighed. */
-export function bodyOfLayers(asItLies: AsItLies, glasses: readonly NamedGlass[], isWeighed = false): Outcome<{ body: Body; glassIds: string[] }> {
+/** A body as the engine takes it. */
+export interface Bodied {
+  body: Body;
+  /** In the order of its glasses: bought ones, for made glass is told by what it is of. */
+  glassIds: string[];
+  /** Of each of its layers, which of those that lie there it is of. */
+  laidAt: number[];
+}
+
+/** The body of what lies there; and what is known of where it lies how deep, unless it is only weighed. */
+export function bodyOfLayers(asItLies: AsItLies, glasses: readonly NamedGlass[], isWeighed = false): Outcome<Bodied> {
   const made = loosely(asItLies, glasses);
   if (!made.ok || isWeighed || asItLies.casting || !asItLies.layers.some(isPlaced)) return made;
   const densityOf = (layer: LaidLayer): number => glasses.find(({ id }) => id === layer.glassId)?.constants.density_kg_m3 ?? 0;
@@ -166,27 +189,42 @@ export function bodyOfLayers(asItLies: AsItLies, glasses: readonly NamedGlass[],
   return found({ ...made.value, body: { ...made.value.body, ...(mapped ? { mapped } : {}) } });
 }
 
-function loosely({ footprint, dammed, layers, solid, casting }: AsItLies, glasses: readonly NamedGlass[]): Outcome<{ body: Body; glassIds: string[] }> {
+/** Sheets of made glass are solid already: the deepest of them counts as one where nothing else has been fused. */
+function solidMade(layers: readonly LaidLayer[], made: readonly NamedGlass[]): number {
+  const deep = layers.map((layer, i) => (made[i].made && layer.form === 'sheet' ? layer.thickness_m : 0));
+  const most = Math.max(0, ...deep);
+  return most > 0 ? deep.indexOf(most) : -1;
+}
+
+function loosely({ footprint, dammed, layers, solid, casting }: AsItLies, glasses: readonly NamedGlass[]): Outcome<Bodied> {
+  const named: NamedGlass[] = [];
   const used: NamedGlass[] = [];
   for (const { glassId } of layers) {
     const glass = glasses.find(({ id }) => id === glassId);
     if (!glass) return refused('unknown-id', 'doc.journey', `No glass '${glassId}' on the shelf.`);
-    if (!used.includes(glass)) used.push(glass);
+    named.push(glass);
+    for (const { glass: own } of madeUpOf(glass)) if (!used.includes(own)) used.push(own);
   }
   const glassIds = used.map(({ id }) => id);
-  const glassAt = ({ glassId }: LaidLayer): number => glassIds.indexOf(glassId);
-  const joined = solid.to > solid.from && solid.to - solid.from === layers.length;
+  const at = (glass: NamedGlass): number => used.indexOf(glass);
+  const isSolidAlready = solid.to > solid.from;
+  const ofMade = isSolidAlready ? -1 : solidMade(layers, named);
+  const joined = (isSolidAlready && solid.to - solid.from === layers.length) || (layers.length === 1 && ofMade === 0);
   const loose = { glasses: used.map(({ constants }) => constants), footprint, ...(dammed ? { dammed: true } : {}) };
   if (casting) {
-    const heaviest = mainGlass({ ...loose, layers: layers.map((layer) => asLayer(layer, glassAt(layer))) });
-    return found({ body: { ...loose, layers: [], casting: { ...casting, glass: loose.glasses.indexOf(heaviest) }, joined: true }, glassIds });
+    const heaviest = mainGlass({ ...loose, layers: layers.flatMap((layer, i) => asLayers(layer, named[i], at)) });
+    return found({ body: { ...loose, layers: [], casting: { ...casting, glass: loose.glasses.indexOf(heaviest) }, joined: true }, glassIds, laidAt: [] });
   }
   const from = standingFrom(layers);
   // Pieces alone have nothing to stand on; they are then a sheet with gaps.
-  const standing = from > 0 ? layers.slice(from) : [];
-  const lying = from > 0 ? layers.slice(0, from) : layers;
-  const parts = standing.flatMap((layer) => (layer.form === 'pieces' ? [partOf(layer, glassAt(layer), footprint)] : []));
-  const isSolid = (index: number): boolean => !joined && index >= solid.from && index < solid.to;
-  const laid = lying.map((layer, i): Layer => ({ ...asLayer(layer, glassAt(layer)), ...(isSolid(i) ? { solid: true as const } : {}) }));
-  return found({ body: { ...loose, layers: laid, ...(parts.length > 0 ? { parts } : {}), joined }, glassIds });
+  const first = from > 0 ? from : layers.length;
+  const parts = layers
+    .slice(first)
+    .flatMap((layer, i) => (layer.form === 'pieces' ? sharesOf(named[first + i]).map(({ glass, share }) => partOf(layer, at(glass), share, footprint)) : []));
+  const isSolid = (index: number): boolean => !joined && ((index >= solid.from && index < solid.to) || index === ofMade);
+  const lying = layers
+    .slice(0, first)
+    .map((layer, i) => asLayers(layer, named[i], at).map((one): Layer => ({ ...one, ...(isSolid(i) ? { solid: true as const } : {}) })));
+  const body: Body = { ...loose, layers: lying.flat(), ...(parts.length > 0 ? { parts } : {}), joined };
+  return found({ body, glassIds, laidAt: lying.flatMap((own, i) => own.map(() => i)) });
 }

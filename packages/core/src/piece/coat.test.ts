@@ -26,6 +26,7 @@ const shelf: Shelf = {
   kilns: [{ id: 'k', name: 'Low kiln', ...STUDIO_KILN }],
   controllers: [{ id: 'c', name: 'Grey box', unit: 'C', fullSpeedCode: 1500, mostSegments: 8 }],
   stripTests: [],
+  made: [],
   releases: [primer, paper],
 };
 const onPaper = { ...step, releaseId: 'q' };
@@ -59,8 +60,8 @@ test('is outdated by another under the glass and by new figures of it, not by it
   expect(differences(onPaper, onPaper)).toEqual([]);
   expect(differences(step, onPaper)).toEqual(["The set-up was 'bare shelf, on fibre paper'; now it is 'bare shelf, Thin paper'."]);
   expect(differences(onPaper, onPrimer)).toEqual(["The set-up was 'bare shelf, Thin paper'; now it is 'bare shelf, Shelf primer'."]);
-  const stood = (release: Partial<Shelf['releases'][number]>): Shelf => ({ ...shelf, releases: [{ ...primer, ...release }] });
+  const stood = (release: Partial<Shelf['releases'][number]>): Shelf => ({ ...shelf, made: [], releases: [{ ...primer, ...release }] });
   expect(differences(onPrimer, onPrimer, stood({ top_C: 790 }))).toEqual(["The figures of 'Shelf primer' have been changed."]);
-  expect(differences(onPrimer, onPrimer, { ...shelf, releases: [{ ...primer, name: 'Grey primer', firings: 2 } as typeof primer] })).toEqual([]);
-  expect(differences(onPrimer, onPrimer, { ...shelf, releases: [] })).toEqual([expect.stringMatching(/No release 'p'/)]);
+  expect(differences(onPrimer, onPrimer, { ...shelf, made: [], releases: [{ ...primer, name: 'Grey primer', firings: 2 } as typeof primer] })).toEqual([]);
+  expect(differences(onPrimer, onPrimer, { ...shelf, made: [], releases: [] })).toEqual([expect.stringMatching(/No release 'p'/)]);
 });

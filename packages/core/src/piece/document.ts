@@ -29,8 +29,8 @@ export type LaidLayer =
   | (Laid & { form: 'sheet'; thickness_m: number; coated?: 'up' | 'down'; inlaid?: readonly PlacedPart[] })
   /** A sheet that lies over everything and may stand over all round. */
   | (Laid & { form: 'cap'; thickness_m: number; overhang_m?: number })
-  /** Cut pieces that stand side by side; together they cover a share of the outline. Where they are placed, number and cover follow from that. */
-  | (Laid & { form: 'pieces'; thickness_m: number; cover: number; count: number; placed?: readonly PlacedPart[]; sunk?: Sunk })
+  /** Cut pieces that stand side by side; together they cover a share of the outline. Where they are placed, number and cover follow from that. onEdge: on their cut face, which shows what they are made of. */
+  | (Laid & { form: 'pieces'; thickness_m: number; cover: number; count: number; placed?: readonly PlacedPart[]; sunk?: Sunk; onEdge?: true })
   | (Laid & { form: 'rod' | 'stringer'; diameter_m: number; cover?: number; placed?: readonly PlacedPart[] })
   | (Laid & { form: 'frit' | 'powder'; perArea_kg_m2: number; grain_m?: number; cover?: number });
 

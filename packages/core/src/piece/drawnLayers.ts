@@ -5,7 +5,7 @@ import type { Footprint } from '../body/footprint';
 import type { BodyNow } from './bodyNow';
 import type { LaidLayer, LayerForm } from './document';
 import { type Span, spansOf } from './placed';
-import { type Shelf, namedGlasses } from './shelf';
+import { type Shelf, glassName, namedGlasses } from './shelf';
 
 export interface DrawnLayer {
   name: string;
@@ -19,6 +19,10 @@ export interface DrawnLayer {
   /** Where its parts stand as they are seen from the side, from the middle, m; spread evenly where they are left out. */
   spans_m?: readonly Span[];
   coated?: 'up' | 'down';
+  /** Of made glass: what it is of, with their shares, from the lowest up or from left to right. */
+  stripes?: readonly { colour: string; share: number }[];
+  /** Its stripes lie one on another. */
+  stacked?: true;
   /** Its edges have been round since a firing. */
   softened?: true;
   /** It is no glass: a shelf or mould that is fired by itself. */
@@ -66,6 +70,20 @@ const UNKNOWN_COLOUR = '#9AA8A2';
 /** Of a glass that the shelf does not know, kg/m³: how deep its grains are drawn. */
 const UNKNOWN_DENSITY_kg_m3 = 2500;
 
+/** Made glass as it is drawn: in the colour of the most of it, with its stripes where there are several. */
+function stripesShown({ glassId, ...layer }: LaidLayer, shelf: Shelf): { colour: string; drawn: Pick<DrawnLayer, 'stripes' | 'stacked'> } | undefined {
+  const made = shelf.made.find(({ id }) => id === glassId);
+  if (!made) return undefined;
+  const stripes = made.stripes.map((stripe) => ({
+    colour: shelf.glasses.find(({ id }) => id === stripe.glassId)?.colour ?? UNKNOWN_COLOUR,
+    share: stripe.share,
+  }));
+  const most = stripes.reduce((one, other) => (other.share > one.share ? other : one));
+  const isOnEdge = layer.form === 'pieces' && layer.onEdge;
+  const stacked = (made.lie === 'level') !== (isOnEdge === true && made.lie !== 'mixed');
+  return { colour: most.colour, drawn: stripes.length > 1 ? { stripes, ...(stacked ? { stacked: true as const } : {}) } : {} };
+}
+
 /** The layers as they are drawn, with the names and colours that the shelf has for them now. isCold: of those, by index, that no firing has struck yet. footprint: where it is to be known where their parts stand. */
 export function drawnLayers(
   layers: readonly LaidLayer[],
@@ -76,15 +94,17 @@ export function drawnLayers(
   const named = shelf ? namedGlasses(shelf) : [];
   return layers.map((layer, i) => {
     const glass = shelf?.glasses.find(({ id }) => id === layer.glassId);
+    const striped = shelf && stripesShown(layer, shelf);
     const spans = footprint && spansOf(layer, footprint);
     return {
-      name: glass?.name ?? layer.glassId,
-      colour: (isCold(i) ? glass?.coldColour : undefined) ?? glass?.colour ?? UNKNOWN_COLOUR,
+      name: shelf ? glassName(shelf, layer.glassId) : layer.glassId,
+      colour: (isCold(i) ? glass?.coldColour : undefined) ?? glass?.colour ?? striped?.colour ?? UNKNOWN_COLOUR,
       thickness_m: layerDepth(layer, named.find(({ id }) => id === layer.glassId)?.constants.density_kg_m3 ?? UNKNOWN_DENSITY_kg_m3),
       form: layer.form,
       ...('cover' in layer && layer.cover !== undefined ? { cover: layer.cover } : {}),
       ...(layer.form === 'pieces' ? { count: layer.count } : {}),
       ...(spans ? { spans_m: spans } : {}),
+      ...(striped?.drawn ?? {}),
       ...(layer.form === 'sheet' && layer.coated ? { coated: layer.coated } : {}),
     };
   });

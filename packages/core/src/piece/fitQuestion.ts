@@ -1,8 +1,8 @@
 /** What the fit of a lay-up is judged from. */
 import type { Contact, Evidence, FitGlass } from '../fit/fit';
-import type { LaidLayer } from './document';
+import type { Face, LaidLayer } from './document';
 import { drawnLayers } from './drawnLayers';
-import { type Shelf, namedGlasses } from './shelf';
+import { type NamedGlass, type Shelf, madeUpOf, namedGlasses } from './shelf';
 import { touchingLayers } from './touching';
 
 export interface FitQuestion {
@@ -11,22 +11,41 @@ export interface FitQuestion {
   evidence: Evidence[];
 }
 
-/** What the fit of a lay-up is judged from, and which layers touch; index i of the glasses is the i-th that the layers name. */
-export function fitQuestion(layers: readonly LaidLayer[], shelf: Shelf): FitQuestion & { ids: string[]; touching: [lower: number, upper: number][] } {
-  const constants = namedGlasses(shelf);
-  const ids = [...new Set(layers.map(({ glassId }) => glassId))].filter((id) => constants.some((glass) => glass.id === id));
+export interface FitOfLayers extends FitQuestion {
+  /** Of its glasses, in their order. */
+  ids: string[];
+  /** For each contact, the layers that touch so, lower one first. */
+  between: [lower: number, upper: number][][];
+}
+
+/** Which glasses of a layer meet what lies over or under it: of made sheets in layers the outermost one, of all else every one. */
+function meeting({ form }: LaidLayer, glass: NamedGlass, face: Face): NamedGlass[] {
+  const all = madeUpOf(glass).map(({ glass: own }) => own);
+  if (glass.made?.lie === 'level' && (form === 'sheet' || form === 'cap')) return all.slice(...(face === 'up' ? [-1] : [0, 1]));
+  return [...new Set(all)];
+}
+
+/** What the fit of a lay-up is judged from, and which layers touch; made glass counts by what it is of. */
+export function fitQuestion(layers: readonly LaidLayer[], shelf: Shelf): FitOfLayers {
+  const named = new Map(namedGlasses(shelf).map((glass) => [glass.id, glass]));
+  const own = layers.map(({ glassId }) => named.get(glassId));
+  const used = [...new Set(own.flatMap((glass) => (glass ? madeUpOf(glass).map((part) => part.glass) : [])))];
+  const ids = used.map(({ id }) => id);
   const records = ids.map((id) => shelf.glasses.find((glass) => glass.id === id));
-  const glasses = ids.flatMap((id, i): FitGlass[] => {
-    const own = constants.find((glass) => glass.id === id);
-    return own ? [{ ...own.constants, contents: records[i]?.contents ?? [] }] : [];
-  });
+  const glasses = used.map(({ constants }, i): FitGlass => ({ ...constants, contents: records[i]?.contents ?? [] }));
   const depths = drawnLayers(layers, shelf).map(({ thickness_m }) => thickness_m);
-  const touching = touchingLayers(layers).filter((pair) => pair.every((index) => ids.includes(layers[index].glassId)));
-  const contacts = new Map<string, Required<Contact>>();
-  for (const [below, above] of touching) {
-    const [lower, upper] = [below, above].map((index) => ids.indexOf(layers[index].glassId));
-    const key = `${lower} ${upper}`;
-    if (!contacts.has(key)) contacts.set(key, { lower, upper, lower_m: depths[below], upper_m: depths[above] });
+  const contacts = new Map<string, { contact: Required<Contact>; between: [number, number][] }>();
+  for (const [below, above] of touchingLayers(layers)) {
+    const [under, over] = [own[below], own[above]];
+    if (!under || !over) continue;
+    for (const low of meeting(layers[below], under, 'up')) {
+      for (const high of meeting(layers[above], over, 'down')) {
+        const [lower, upper] = [used.indexOf(low), used.indexOf(high)];
+        const known = contacts.get(`${lower} ${upper}`);
+        if (known) known.between.push([below, above]);
+        else contacts.set(`${lower} ${upper}`, { contact: { lower, upper, lower_m: depths[below], upper_m: depths[above] }, between: [[below, above]] });
+      }
+    }
   }
   const evidence: Evidence[] = [];
   records.forEach((one, a) =>
@@ -38,5 +57,6 @@ export function fitQuestion(layers: readonly LaidLayer[], shelf: Shelf): FitQues
     const [a, b] = [ids.indexOf(glassA), ids.indexOf(glassB)];
     if (a >= 0 && b >= 0) evidence.push({ a, b, kind: 'ownTest', result });
   }
-  return { glasses, contacts: [...contacts.values()], evidence, ids, touching };
+  const met = [...contacts.values()];
+  return { glasses, contacts: met.map(({ contact }) => contact), evidence, ids, between: met.map(({ between }) => between) };
 }

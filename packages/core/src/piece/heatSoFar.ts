@@ -25,8 +25,18 @@ export function turnOf({ readings, work_perPa }: Pick<Evaluation, 'readings' | '
 const LEVELS_LOG_ETA = 4.5;
 const ROUND_TO_C = 10;
 
-/** In a sentence each; nothing of a body that no firing has met. */
-export function heatWords(turns: readonly Turn[], body: Body, units: Units): string[] {
+/** What made glass had seen before it was laid here. */
+export interface Brought {
+  name: string;
+  work_perPa: number;
+  haze_s: number | null;
+}
+
+/** In a sentence each; nothing of glass that no firing has met. brought: the most of what was laid counts, as it all goes on from there. */
+export function heatWords(laid: readonly Turn[], body: Body, units: Units, brought: readonly Brought[] = []): string[] {
+  const before = brought.map(({ work_perPa, haze_s }): Turn => ({ work_perPa, haze_s, hazeBears_s: null, stress_Pa: null }));
+  const most = before.reduce<Turn | null>((one, other) => (one && one.work_perPa >= other.work_perPa ? one : other), null);
+  const turns = most ? [most, ...laid] : laid;
   if (turns.length === 0) return [];
   const hazed = turns.flatMap(({ haze_s }) => haze_s ?? []);
   const bears_s = Math.min(...turns.flatMap(({ hazeBears_s }) => hazeBears_s ?? []));
@@ -36,8 +46,13 @@ export function heatWords(turns: readonly Turn[], body: Body, units: Units): str
   const vft = viscosityOf(mainGlass(body));
   const at_C = ROUND_TO_C * Math.round(temperatureAt(vft, LEVELS_LOG_ETA) / ROUND_TO_C);
   return [
-    ...(hazed.length > 0 ? [`Haze so far: ${minutes(hazed.reduce((sum, one) => sum + one, 0))} of the ${minutes(bears_s)} min that its glass bears.`] : []),
+    ...(hazed.length > 0
+      ? [
+          `Haze so far: ${minutes(hazed.reduce((sum, one) => sum + one, 0))}${Number.isFinite(bears_s) ? ` of the ${minutes(bears_s)} min that its glass bears` : ' min'}.`,
+        ]
+      : []),
     `Heat so far: as much as ${text(formatDuration(work_perPa * 10 ** logViscosity(vft, at_C)))} at ${text(formatTemperature(at_C, units.temperature))}.`,
+    ...brought.map(({ name, haze_s }) => `${name} brought of that what its own firings had done${haze_s === null ? '' : `, ${minutes(haze_s)} min of haze`}.`),
     ...(stress_Pa === null ? [] : [`Stress left by its last firing: ${text(formatStress(stress_Pa, units.length))}.`]),
   ];
 }

@@ -16,13 +16,20 @@ import { asJourney, FIRST_LAID_ID, laidLayers } from './journey';
 import { drawnBody, bodyProfile } from './drawnLayers';
 import { ledgerOf, ledgerWords } from './ledger';
 import { bodyWords, strikeWords } from './stepWords';
+import type { NamedGlass } from './shelf';
 import { touchingWords } from './touching';
 
-const GLASSES = ['clear', 'rose', 'heavy'].map((id, i) => ({
+const BOUGHT = ['clear', 'rose', 'heavy'].map((id, i) => ({
   id,
   constants: { ...TYPICAL_FAMILIES[0], density_kg_m3: [2500, 2480, 2750][i] },
 }));
-const glassId = fc.constantFrom('clear', 'rose', 'heavy');
+/** Made of them in the studio: in layers, side by side, in no order. */
+const MADE = (['level', 'upright', 'mixed'] as const).map((lie): NamedGlass => {
+  const of = BOUGHT.map((glass, i) => ({ glass, share: [0.5, 0.2, 0.3][i] }));
+  return { id: lie, constants: { ...TYPICAL_FAMILIES[0], density_kg_m3: 0.5 * 2500 + 0.2 * 2480 + 0.3 * 2750 }, made: { lie, of } };
+});
+const GLASSES: NamedGlass[] = [...BOUGHT, ...MADE];
+const glassId = fc.constantFrom('clear', 'rose', 'heavy', ...MADE.map(({ id }) => id));
 const figure = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
 const layer = (id: string): fc.Arbitrary<LaidLayer> =>
@@ -299,7 +306,7 @@ describe('of a body', () => {
   const name = (id: string): string => ({ clear: 'Clear', rose: 'Rose' })[id] ?? id;
   const touching = (doc: PieceDocument): string[] => touchingWords(last(doc).body, name);
   const shelf = {
-    ...{ families: [], kilns: [], controllers: [], stripTests: [], releases: [] },
+    ...{ families: [], kilns: [], controllers: [], stripTests: [], made: [], releases: [] },
     glasses: ['clear', 'rose'].map((id) => ({
       ...{ id, name: name(id), familyId: 'f', colour: '#c7657f', contents: [] },
       ...(id === 'rose' ? { coldColour: '#e6d3cc' } : {}),

@@ -24,6 +24,7 @@ const shelf: Shelf = {
   kilns: [{ id: 'k', name: 'Low kiln', ...STUDIO_KILN }],
   controllers: [{ id: 'c', name: 'Grey box', unit: 'C', fullSpeedCode: 1500, mostSegments: 8 }],
   stripTests: [],
+  made: [],
   releases: [],
 };
 const fire = (id: string, look: PlannedStep['look'], setup: PlannedStep['setup'] = { kind: 'bareShelf', paper: false }): PlannedStep => ({

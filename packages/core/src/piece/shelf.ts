@@ -24,6 +24,23 @@ export interface ShelfGlass {
   contents: Content[];
 }
 
+/** level: one on another, the lowest first; upright: side by side; mixed: in no order that could be told. */
+export type Lie = 'level' | 'upright' | 'mixed';
+
+/** share: of the volume; all of them come to 1. */
+export interface Stripe {
+  glassId: string;
+  share: number;
+}
+
+/** Glass made in the studio, as what it is made of. */
+export interface ShelfMade {
+  id: string;
+  name: string;
+  lie: Lie;
+  stripes: readonly Stripe[];
+}
+
 export interface ShelfTest {
   glassA: string;
   glassB: string;
@@ -34,16 +51,29 @@ export interface ShelfTest {
 export interface Shelf<C extends Labelled & Controller = Labelled & Controller> {
   families: readonly (Labelled & GlassConstants)[];
   glasses: readonly ShelfGlass[];
+  made: readonly ShelfMade[];
   kilns: readonly (Labelled & KilnConstants & TakenOver)[];
   controllers: readonly C[];
   stripTests: readonly ShelfTest[];
   releases: readonly (Labelled & Coat)[];
 }
 
-/** A glass by its id, with the constants of its family. */
+/** A glass by its id, with the constants of its family; of made glass those of the most of it, its density the mean. */
 export interface NamedGlass {
   id: string;
   constants: GlassConstants;
+  /** What it is made of; share: of its volume. */
+  made?: { lie: Lie; of: readonly { glass: NamedGlass; share: number }[] };
+}
+
+/** What a glass is made of: itself, unless it was made in the studio. */
+export const madeUpOf = (glass: NamedGlass): readonly { glass: NamedGlass; share: number }[] => glass.made?.of ?? [{ glass, share: 1 }];
+
+/** The same with each glass once. */
+export function sharesOf(glass: NamedGlass): readonly { glass: NamedGlass; share: number }[] {
+  const shares = new Map<NamedGlass, number>();
+  for (const { glass: own, share } of madeUpOf(glass)) shares.set(own, (shares.get(own) ?? 0) + share);
+  return [...shares].map(([own, share]) => ({ glass: own, share }));
 }
 
 /** A record without what makes a record of it. */
@@ -62,6 +92,22 @@ export function namedGlasses(shelf: Shelf): NamedGlass[] {
     const own = constants.get(familyId);
     return own ? [{ id, constants: own }] : [];
   });
-  namedOf.set(shelf, named);
-  return named;
+  const all = [...named, ...shelf.made.flatMap((made) => composed(made, named) ?? [])];
+  namedOf.set(shelf, all);
+  return all;
 }
+
+/** Null where a glass of it is on no shelf. */
+function composed({ id, lie, stripes }: ShelfMade, named: readonly NamedGlass[]): NamedGlass | null {
+  const of = stripes.flatMap(({ glassId, share }) => named.filter((glass) => glass.id === glassId).map((glass) => ({ glass, share })));
+  if (of.length === 0 || of.length < stripes.length) return null;
+  const made = { lie, of };
+  const shares = sharesOf({ ...of[0].glass, made });
+  const [most] = shares.toSorted((a, b) => b.share - a.share);
+  const density_kg_m3 = shares.reduce((sum, { glass, share }) => sum + share * glass.constants.density_kg_m3, 0);
+  return { id, constants: { ...most.glass.constants, density_kg_m3 }, made };
+}
+
+/** What a glass is called, bought or made; its id where it is on no shelf. */
+export const glassName = (shelf: Pick<Shelf, 'glasses' | 'made'>, glassId: string): string =>
+  (shelf.glasses.find(({ id }) => id === glassId) ?? shelf.made.find(({ id }) => id === glassId))?.name ?? glassId;

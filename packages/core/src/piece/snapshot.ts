@@ -19,7 +19,7 @@ import { type DrawnLayer, drawnLayers } from './drawnLayers';
 import { firingsOf, laidLayers, placeOf } from './journey';
 import { type MadeFrom, handsBefore } from './madeFrom';
 import { unplaced } from './placed';
-import { type Labelled, type Shelf, constantsOf, namedGlasses } from './shelf';
+import { type Labelled, type Shelf, constantsOf, namedGlasses, sharesOf } from './shelf';
 
 /** What a schedule was made from, kept so that later edits of records do not change the past. */
 export interface FiringSnapshot<C extends Labelled & Controller = Labelled & Controller> {
@@ -152,7 +152,12 @@ function madeFromOf(
     dammed: doc.dammed,
     ...(mapped ? { mapped } : {}),
     layers: layers.map((laid, i) => ({ glassName: drawn[i].name, depth_m: drawn[i].thickness_m, laid: unplaced(laid) })),
-    glasses: Object.fromEntries(namedGlasses(shelf).flatMap(({ id, constants }) => (used.has(id) ? [[id, constants]] : []))),
+    glasses: Object.fromEntries(
+      namedGlasses(shelf)
+        .filter(({ id }) => used.has(id))
+        .flatMap((glass) => [glass, ...(glass.made ? sharesOf(glass).map((part) => part.glass) : [])])
+        .map(({ id, constants }) => [id, constants]),
+    ),
     before: firingsOf({ journey: before }).map((earlier) => ({ look: earlier.look, setup: earlier.setup })),
     ...(hands.length > 0 ? { hands } : {}),
     look,

@@ -3,12 +3,18 @@ import {
   CONTENTS,
   FORM_NAMES,
   LAYER_FORMS,
+  MADE_FORMS,
+  MADE_NAMES,
   RELEASE_KINDS,
   type ReleaseKind,
   TYPICAL_FAMILIES,
   TYPICAL_KILN,
   type Units,
+  formatLength,
+  formatMass,
+  formatStock,
   formatTemperature,
+  footprintWords,
   strewnUnit,
   text,
 } from '@torvin/core';
@@ -19,6 +25,8 @@ import {
   GlassSchema,
   KilnChangeSchema,
   KilnSchema,
+  type Made,
+  MadeSchema,
   ReleaseChangeSchema,
   ReleaseSchema,
   STRIP_RESULTS,
@@ -116,6 +124,57 @@ const glasses = kind({
     [nameOf('families', familyId), ...contents, ...(coated ? ['coated'] : []), ...(coldColour ? ['strikes'] : [])].join(', '),
   inPieces: 'glassId',
   names: ({ familyId }) => [{ kind: 'families', id: familyId, path: 'familyId' }],
+});
+
+/** '200 × 300 mm, 12 mm', as it is called. */
+export function madeSize({ form, footprint, length_m, thickness_m, count }: Made, { length: unit }: Units): string {
+  const thick = text(formatStock(thickness_m, unit));
+  const one =
+    form === 'frit'
+      ? `grains of ${thick}`
+      : form === 'cane'
+        ? `${thick} across${length_m === undefined ? '' : `, ${text(formatLength(length_m, unit))} long`}`
+        : [...(footprint ? [footprintWords(footprint, unit)] : []), `${thick} thick`].join(', ');
+  return count > 1 ? `${count} of ${one}` : one;
+}
+
+const made = kind({
+  path: 'made',
+  one: 'made glass',
+  many: 'made glasses',
+  short: 'Made here',
+  caution: STRESS,
+  schema: MadeSchema,
+  fromPieces: true,
+  fixed: ['from', 'stripes', 'lie'],
+  fields: [
+    NAME,
+    { as: 'choice', key: 'form', label: 'What it is', options: asOptions(MADE_FORMS, (form) => MADE_NAMES[form]), testID: 'made-form' },
+    plain('count', 'How many were made'),
+    length('thickness_m', 'Thickness; of cane across it, of frit its grain'),
+    length('length_m', 'Length of a cane', { optional: true, hint: 'left empty of all else' }),
+    mass('mass_kg', 'Mass of all of it, as made', { hint: 'as weighed: what is left follows from it' }),
+    { as: 'yes', key: 'fragile', label: 'In the hand', title: 'fragile: to be laid by itself', testID: 'made-fragile' },
+    { as: 'words', key: 'note', label: 'Note', testID: 'made-note', optional: true, long: true },
+  ],
+  begins: (only, now) => ({
+    ...{ form: 'slab' as const, thickness_m: 0.01, count: 1, mass_kg: 1, lie: 'level' as const, stripes: [{ glassId: only('glasses'), share: 1 }] },
+    ...{ fragile: false, heat: null, from: null, note: '', madeAt: now },
+  }),
+  about(record, { units, nameOf }) {
+    const glasses = [...new Set(record.stripes.map(({ glassId }) => nameOf('glasses', glassId)))];
+    return [
+      `${MADE_NAMES[record.form]}, ${madeSize(record, units)}`,
+      glasses.join(' and '),
+      `${text(formatMass(record.mass_kg, units.mass))} made`,
+      ...(record.fragile ? ['fragile'] : []),
+      ...(record.from ? [`from ${record.from.name}`] : []),
+    ].join(' · ');
+  },
+  searched: ({ note, stripes }) => `${note} ${stripes.map(({ glassId }) => glassId).join(' ')}`,
+  inPieces: 'glassId',
+  names: ({ stripes }) => stripes.map(({ glassId }, i) => ({ kind: 'glasses', id: glassId, path: `stripes.${i}.glassId` })),
+  newest: ({ madeAt }) => madeAt,
 });
 
 const kilns = kind({
@@ -225,7 +284,7 @@ const stripTests = kind({
 });
 
 /** In the order in which they name one another: what a record names stands before it. */
-export const KINDS = { families, glasses, kilns, controllers, stripTests, releases };
+export const KINDS = { families, glasses, made, kilns, controllers, stripTests, releases };
 
 export type KindName = keyof typeof KINDS;
 export const KIND_LIST = Object.keys(KINDS) as KindName[];
@@ -233,7 +292,7 @@ export type RecordOf<K extends KindName> = z.output<(typeof KINDS)[K]['schema']>
 export type AnyRecord = { [K in KindName]: RecordOf<K> }[KindName];
 
 /** Those that have a page of their own on the shelves, in the order in which they stand there. */
-export const SHELF_KINDS = ['glasses', 'families', 'stripTests', 'kilns', 'controllers', 'releases'] as const satisfies readonly KindName[];
+export const SHELF_KINDS = ['glasses', 'made', 'families', 'stripTests', 'kilns', 'controllers', 'releases'] as const satisfies readonly KindName[];
 export type ShelfKind = (typeof SHELF_KINDS)[number];
 
 export const isKind = (name: string): name is KindName => name in KINDS;

@@ -126,7 +126,7 @@ describe('every kind', () => {
   test('is read after what it names', () => {
     expect(kindOf('glasses').names(RECORDS.glasses as never)).toEqual([{ kind: 'families', id: 'f', path: 'familyId' }]);
     for (const kind of KIND_LIST) {
-      const record = { ...RECORDS.glasses, glassA: 'a', glassB: 'b' } as never;
+      const record = { ...RECORDS.glasses, glassA: 'a', glassB: 'b', stripes: [{ glassId: 'g', share: 1 }] } as never;
       for (const name of kindOf(kind).names(record)) expect(KIND_LIST.indexOf(name.kind as KindName)).toBeLessThan(KIND_LIST.indexOf(kind));
     }
   });

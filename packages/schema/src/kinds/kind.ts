@@ -57,6 +57,10 @@ export interface Kind<T extends Stored = Stored, In = unknown> {
   names(record: T): Reference[];
   /** Newest first, by this; by name where it is left out. */
   newest?(record: T): number;
+  /** It comes out of a piece, and is begun nowhere else. */
+  fromPieces?: true;
+  /** What of one stays as it was begun. */
+  fixed?: readonly (keyof T & string)[];
   /** Whether it may be put away, kept for what was made with it and not offered any more. */
   archives: boolean;
 }

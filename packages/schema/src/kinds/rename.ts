@@ -5,16 +5,27 @@
 import type { JourneyStep } from '@torvin/core';
 import type { Snapshot } from '../documents';
 import type { PieceDoc } from '../pieces';
-import { KINDS, type KindName } from './all';
+import { KINDS, KIND_LIST, type KindName, kindOf } from './all';
 
-/** Where and what a piece names of a kind; a part may name none. */
-export function namedInDoc(doc: PieceDoc, kind: KindName): { id: string; path: string }[] {
-  const { inPieces: key } = KINDS[kind];
-  if (!key) return [];
-  const named = (part: object, path: string): { id: string; path: string }[] => {
-    const id = (part as Record<string, unknown>)[key];
-    return typeof id === 'string' ? [{ id, path: `${path}.${key}` }] : [];
-  };
+/** What a piece names: a glass is a bought or a made one, so that each name can be of one of several kinds. */
+export interface NamedInDoc {
+  id: string;
+  path: string;
+  kinds: readonly KindName[];
+}
+
+const KEYS = [...new Set(KIND_LIST.flatMap((kind) => kindOf(kind).inPieces ?? []))].map((key) => ({
+  key,
+  kinds: KIND_LIST.filter((kind) => kindOf(kind).inPieces === key),
+}));
+
+/** A part may name none. */
+export function namedInDoc(doc: PieceDoc): NamedInDoc[] {
+  const named = (part: object, path: string): NamedInDoc[] =>
+    KEYS.flatMap(({ key, kinds }) => {
+      const id = (part as Record<string, unknown>)[key];
+      return typeof id === 'string' ? [{ id, path: `${path}.${key}`, kinds }] : [];
+    });
   return doc.journey.flatMap((step, i) => [
     ...named(step, `journey.${i}`),
     ...(step.kind === 'lay' ? step.layers.flatMap((layer, k) => named(layer, `journey.${i}.layers.${k}`)) : []),
@@ -33,9 +44,20 @@ export function freeId(id: string, kind: KindName, taken: (id: string) => boolea
 }
 
 const renamed = (renames: Renames, kind: KindName, id: string): string => renames[kind]?.[id] ?? id;
+const renamedGlass = (renames: Renames, id: string): string => renames.glasses?.[id] ?? renamed(renames, 'made', id);
+
+/** A record with another id at a path in it, such as 'stripes.0.glassId'. */
+export function namedAnew(record: unknown, path: string, id: string): unknown {
+  const [first, ...rest] = path.split('.');
+  if (first === '') return id;
+  const change = (value: unknown): unknown => namedAnew(value, rest.join('.'), id);
+  return Array.isArray(record)
+    ? record.map((one: unknown, i) => (String(i) === first ? change(one) : one))
+    : { ...(record as Record<string, unknown>), [first]: change((record as Record<string, unknown>)[first]) };
+}
 
 function renameInStep(step: JourneyStep, renames: Renames): JourneyStep {
-  const ofGlass = <T extends { glassId: string }>(part: T): T => ({ ...part, glassId: renamed(renames, 'glasses', part.glassId) });
+  const ofGlass = <T extends { glassId: string }>(part: T): T => ({ ...part, glassId: renamedGlass(renames, part.glassId) });
   switch (step.kind) {
     case 'lay':
       return { ...step, layers: step.layers.map(ofGlass) };
@@ -58,7 +80,7 @@ export const renameInDoc = (doc: PieceDoc, renames: Renames): PieceDoc => ({ ...
 /** The ways that a schedule remembers name glasses too. */
 const renameInWay = <W extends { kind: string; [key: string]: unknown }>(way: W, renames: Renames): W => {
   const ofGlass = (part: Record<string, unknown>): Record<string, unknown> =>
-    typeof part.glassId === 'string' ? { ...part, glassId: renamed(renames, 'glasses', part.glassId) } : part;
+    typeof part.glassId === 'string' ? { ...part, glassId: renamedGlass(renames, part.glassId) } : part;
   const own = ofGlass(way) as W;
   return Array.isArray(own.layers) ? { ...own, layers: (own.layers as Record<string, unknown>[]).map(ofGlass) } : own;
 };
@@ -78,7 +100,7 @@ export function renameInSnapshot(snapshot: Snapshot, renames: Renames): Snapshot
       controller: { ...controller, id: renamed(renames, 'controllers', controller.id) },
       ...(release ? { release: { ...release, id: renamed(renames, 'releases', release.id) } } : {}),
       ...(hands ? { hands: hands.map((way) => renameInWay(way, renames)) } : {}),
-      layers: layers.map((layer) => ({ ...layer, laid: { ...layer.laid, glassId: renamed(renames, 'glasses', layer.laid.glassId) } })),
+      layers: layers.map((layer) => ({ ...layer, laid: { ...layer.laid, glassId: renamedGlass(renames, layer.laid.glassId) } })),
     },
   };
 }

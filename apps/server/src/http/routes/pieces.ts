@@ -1,5 +1,6 @@
 import { api } from '@torvin/schema';
 import express from 'express';
+import { usesOfMade } from '../../store/made';
 import { importPiece, pieceFile } from '../../store/pieceFiles';
 import { createPiece, deletePiece, filePiece, findPiece, listPieces, redoPiece, restorePiece, savePiece, undoPiece } from '../../store/pieces';
 import { addSchedule, alikeOnes, alreadySaved, caseFor, findSchedule, listVersions, nameSchedule } from '../../store/schedules';
@@ -11,6 +12,7 @@ const FILE_LIMIT = '128mb';
 
 /** Pieces, their undo and files, and the schedule versions of their firings. */
 export function pieceRoutes({ app, route, db, pool, dataDir, now }: Works): void {
+  route(api.madeUses, () => usesOfMade(db));
   route(api.pieces, (_, _id, query) => listPieces(db, query));
   route(api.piece, (_, id) => findPiece(db, id));
   route(api.createPiece, (piece) => createPiece(db, piece, now()));

@@ -1,0 +1,193 @@
+/**
+ * Glass made in the studio: what came out of a piece and stands on the shelf to be cut again. It is named where a glass is named; what
+ * it is made of says how it fits, what it weighs and how it is drawn.
+ */
+import type { Footprint } from '../body/footprint';
+import { rowsOf } from '../body/layers';
+import { footprintArea } from '../body/footprint';
+import { type PlacedPart, partArea } from '../plan/parts';
+import { type AfterStep, laidBy } from './bodiesAfter';
+import { type BodyNow, coverOf, deepOf, massNow, nothingYet } from './bodyNow';
+import type { JourneyStep, LaidLayer, LayerForm, PieceDocument } from './document';
+import { acrossOf, partsOf } from './placed';
+import { type Lie, type NamedGlass, type Stripe, madeUpOf } from './shelf';
+
+export const MADE_FORMS = ['slab', 'panel', 'bar', 'disc', 'wafer', 'lace', 'cane', 'frit'] as const;
+export type MadeForm = (typeof MADE_FORMS)[number];
+
+export const MADE_NAMES: Record<MadeForm, string> = {
+  slab: 'Slab',
+  panel: 'Panel',
+  bar: 'Bar',
+  disc: 'Disc',
+  wafer: 'Wafer',
+  lace: 'Lace',
+  cane: 'Pulled cane',
+  frit: 'Crushed frit',
+};
+
+const FLAT: readonly LayerForm[] = ['sheet', 'cap', 'pieces'];
+
+/** As what it can be laid. */
+export const laidAs = (form: MadeForm): readonly LayerForm[] => (form === 'cane' ? ['rod', 'stringer'] : form === 'frit' ? ['frit', 'powder'] : FLAT);
+
+/** More are told by their shares alone. */
+export const STRIPES_AT_MOST = 60;
+const SAME_M = 1e-6;
+
+const merged = (stripes: readonly Stripe[]): Stripe[] =>
+  stripes.reduce<Stripe[]>((all, one) => {
+    const last = all.at(-1);
+    return last?.glassId === one.glassId ? all.with(-1, { ...last, share: last.share + one.share }) : [...all, one];
+  }, []);
+
+const byGlass = (stripes: readonly Stripe[]): Stripe[] => {
+  const shares = new Map<string, number>();
+  for (const { glassId, share } of stripes) shares.set(glassId, (shares.get(glassId) ?? 0) + share);
+  return [...shares].map(([glassId, share]) => ({ glassId, share }));
+};
+
+const scaled = (stripes: readonly Stripe[], by: number): Stripe[] => stripes.map(({ glassId, share }) => ({ glassId, share: share * by }));
+
+interface Ordered {
+  lie: Lie;
+  stripes: Stripe[];
+}
+
+const asLie = (lie: Lie, stripes: readonly Stripe[]): Ordered => {
+  const ordered = merged(stripes);
+  if (ordered.length === 1) return { lie: 'level', stripes: ordered };
+  return lie === 'mixed' || ordered.length > STRIPES_AT_MOST ? { lie: 'mixed', stripes: byGlass(stripes) } : { lie, stripes: ordered };
+};
+
+/** Of a layer by itself, its own stripes where it is of made glass; shares of it. */
+function ofLayer(layer: LaidLayer, glasses: readonly NamedGlass[]): Ordered {
+  const glass = glasses.find(({ id }) => id === layer.glassId);
+  if (!glass) return { lie: 'level', stripes: [{ glassId: layer.glassId, share: 1 }] };
+  const stripes = madeUpOf(glass).map(({ glass: { id }, share }) => ({ glassId: id, share }));
+  const isOnEdge = layer.form === 'pieces' && layer.onEdge;
+  const lie = glass.made?.lie ?? 'level';
+  return { lie: isOnEdge && lie === 'level' ? 'upright' : isOnEdge && lie === 'upright' ? 'level' : lie, stripes };
+}
+
+/** Parts of layers that lie side by side, from left to right, or from the front to the back where they lie along that. */
+function alongParts(row: readonly LaidLayer[], weights: readonly number[], glasses: readonly NamedGlass[]): Ordered {
+  const each = row.flatMap((layer, i) => {
+    const parts = partsOf(layer) ?? [];
+    const whole_m2 = parts.reduce((sum, part) => sum + partArea(part, acrossOf(layer)), 0);
+    return parts.map((part) => ({ part, layer, share: (weights[i] * partArea(part, acrossOf(layer))) / whole_m2 }));
+  });
+  const spread = (of: (part: PlacedPart) => number): number => Math.max(...each.map(({ part }) => of(part))) - Math.min(...each.map(({ part }) => of(part)));
+  const along = spread(({ x_m }) => x_m) >= spread(({ y_m }) => y_m) ? ({ x_m }: PlacedPart) => x_m : ({ y_m }: PlacedPart) => y_m;
+  const isOneRow = spread(({ x_m }) => x_m) < SAME_M || spread(({ y_m }) => y_m) < SAME_M;
+  const ordered = each.toSorted((a, b) => along(a.part) - along(b.part));
+  return asLie(
+    isOneRow ? 'upright' : 'mixed',
+    ordered.flatMap(({ layer, share }) => scaled(ofLayer(layer, glasses).stripes, share)),
+  );
+}
+
+/** What lies at one height, with shares of the whole body by weights. */
+function ofRow(row: readonly LaidLayer[], weights: readonly number[], glasses: readonly NamedGlass[]): Ordered {
+  if (row.every((layer) => partsOf(layer) !== undefined)) return alongParts(row, weights, glasses);
+  if (row.length === 1) {
+    const own = ofLayer(row[0], glasses);
+    return { lie: own.lie, stripes: scaled(own.stripes, weights[0]) };
+  }
+  const counts = row.map((layer) => (layer.form === 'pieces' ? layer.count : 0));
+  const isPattern = counts[0] > 0 && counts.every((one) => one === counts[0]);
+  const once = row.flatMap((layer, i) => scaled(ofLayer(layer, glasses).stripes, weights[i] / (isPattern ? counts[0] : 1)));
+  return isPattern ? asLie('upright', Array.from({ length: counts[0] }, () => once).flat()) : asLie('mixed', once);
+}
+
+/** Of what glass a body is by now, by volume, and whether that lies in layers, side by side, or in no order that could be told. */
+export function stripesOf(now: BodyNow, glasses: readonly NamedGlass[]): Ordered {
+  const volumes = now.layers.map((layer) => deepOf(layer, glasses) * coverOf(layer));
+  const whole = volumes.reduce((sum, one) => sum + one, 0);
+  const rows = rowsOf(now.layers).map((row) =>
+    ofRow(
+      row.map((index) => now.layers[index]),
+      row.map((index) => volumes[index] / whole),
+      glasses,
+    ),
+  );
+  if (now.casting)
+    return asLie(
+      'mixed',
+      rows.flatMap(({ stripes }) => stripes),
+    );
+  if (rows.length === 1) return asLie(rows[0].lie, rows[0].stripes);
+  const isLevel = rows.every(({ lie }) => lie === 'level');
+  return asLie(
+    isLevel ? 'level' : 'mixed',
+    rows.flatMap(({ stripes }) => stripes),
+  );
+}
+
+/** What of a body can be put on the shelf. */
+export interface Yield {
+  form: MadeForm;
+  count: number;
+  /** Of one of them, from above. */
+  footprint: Footprint;
+  thickness_m: number;
+  /** Of all of them. */
+  mass_kg: number;
+  lie: Lie;
+  stripes: Stripe[];
+}
+
+const SLAB_FROM_M = 0.009;
+const WAFER_TO_M = 0.0025;
+const BAR_RATIO = 4;
+const BAR_TO_M = 0.08;
+
+function formOf(footprint: Footprint, thickness_m: number): MadeForm {
+  if (thickness_m <= WAFER_TO_M) return 'wafer';
+  if (footprint.shape === 'disc') return 'disc';
+  if (footprint.shape === 'rectangle') {
+    const [short, long] = [footprint.width_m, footprint.length_m].toSorted((a, b) => a - b);
+    if (long >= BAR_RATIO * short && short <= BAR_TO_M) return 'bar';
+  }
+  return thickness_m >= SLAB_FROM_M ? 'slab' : 'panel';
+}
+
+/** One of the parts that it was cut to, as large as all of them together allow. */
+function partOf(now: BodyNow, by: JourneyStep | undefined): Footprint {
+  const { footprint, apart } = now;
+  if (apart === 1) return footprint;
+  if (by?.kind === 'cut' && by.cut.to === 'strips' && footprint.shape === 'rectangle')
+    return { shape: 'rectangle', width_m: footprint.width_m / apart, length_m: footprint.length_m };
+  const side_m = Math.sqrt(footprintArea(footprint) / apart);
+  return { shape: 'rectangle', width_m: side_m, length_m: side_m };
+}
+
+/** What comes out of a body as it is after its steps so far; null where there is nothing. */
+export function yieldOf(after: readonly AfterStep[], glasses: readonly NamedGlass[]): Yield | null {
+  const now = after.at(-1)?.body;
+  if (!now || now.layers.length === 0) return null;
+  const mass_kg = massNow(now, glasses);
+  const area_m2 = footprintArea(now.footprint);
+  const solid_m = now.casting ? now.casting.volume_m3 / area_m2 : now.layers.reduce((sum, layer) => sum + deepOf(layer, glasses) * coverOf(layer), 0);
+  const footprint = partOf(now, after.findLast(({ step }) => step.kind === 'cut')?.step);
+  return { form: formOf(footprint, solid_m), count: now.apart, footprint, thickness_m: solid_m, mass_kg, ...stripesOf(now, glasses) };
+}
+
+/** What a piece takes of each made glass that it names, kg: as it is laid, where it is laid. */
+export function takenBy(after: readonly AfterStep[], doc: Pick<PieceDocument, 'footprint'>, glasses: readonly NamedGlass[]): Map<string, number> {
+  const taken = new Map<string, number>();
+  const isMade = (id: string): boolean => glasses.some((glass) => glass.id === id && glass.made !== undefined);
+  const add = (id: string, mass_kg: number): void => void (isMade(id) && taken.set(id, (taken.get(id) ?? 0) + mass_kg));
+  after.forEach(({ step }, i) => {
+    if (step.kind === 'fill') add(step.glassId, step.mass_kg);
+    if (step.kind !== 'lay') return;
+    const on = after[i - 1]?.body ?? nothingYet({ ...doc, dammed: false });
+    for (const layer of step.layers) if (isMade(layer.glassId)) add(layer.glassId, laidBy({ ...step, layers: [layer] }, on, glasses));
+  });
+  return taken;
+}
+
+/** Ids of all glass that a document names, made or bought, each once. */
+export const glassIdsIn = ({ journey }: Pick<PieceDocument, 'journey'>): string[] => [
+  ...new Set(journey.flatMap((step) => (step.kind === 'lay' ? step.layers.map(({ glassId }) => glassId) : step.kind === 'fill' ? [step.glassId] : []))),
+];

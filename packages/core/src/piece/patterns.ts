@@ -1,0 +1,39 @@
+/** Lays a pattern of parts: each of its glasses among its like on the step, and a cap over all of them. */
+import type { Footprint } from '../body/footprint';
+import type { Pattern } from '../plan/patterns';
+import { type Outcome, found } from '../problem';
+import { type Edited, addLayer, setOutline } from './commands';
+import type { PieceDocument } from './document';
+import { isLaying } from './journey';
+import { type Stuff, placeParts } from './placing';
+
+export interface LaidPattern {
+  pattern: Pattern;
+  /** What its parts are of, in the order in which the pattern counts them; all of them cut pieces. */
+  of: readonly Extract<Stuff, { form: 'pieces' }>[];
+  cap?: { glassId: string; thickness_m: number };
+  /** Where the piece takes its outline from the pattern. */
+  outline?: { footprint: Footprint; dammed: boolean };
+  /** What was done, for undo. */
+  what: string;
+}
+
+/** stepId: the step it is laid in; the first one where left out. */
+export function layPattern(
+  doc: PieceDocument,
+  stepId: string | undefined,
+  { pattern, of, cap, outline, what }: LaidPattern,
+  newId: () => string,
+): Outcome<Edited> {
+  const begun = outline ? setOutline(doc, outline.footprint, {}, outline.dammed) : found({ doc, what });
+  // Where nothing lies yet, what is laid first makes a step to lay in.
+  const into = (now: PieceDocument): string | undefined => stepId ?? now.journey.find(isLaying)?.id;
+  const laid = of.reduce<Outcome<Edited>>((now, stuff, i) => {
+    const parts = pattern.parts.filter((part) => part.of === i).map(({ of: _of, ...part }) => ({ ...part, id: newId() }));
+    return now.ok && parts.length > 0 ? placeParts(now.value.doc, into(now.value.doc), stuff, parts, newId()) : now;
+  }, begun);
+  if (!laid.ok || !cap) return laid.ok ? found({ doc: laid.value.doc, what }) : laid;
+  const step = into(laid.value.doc);
+  const capped = addLayer(laid.value.doc, { id: newId(), form: 'cap', ...cap }, step === undefined ? {} : { stepId: step });
+  return capped.ok ? found({ doc: capped.value.doc, what }) : capped;
+}
