@@ -1,71 +1,18 @@
 /** Pieces whose journey is more than one lay-up and a chain of firings: each made by touch, step after step, and its masses kept account of. */
+import { Maker } from './maker';
 import { setting } from './setting';
 import { PHONE, Visitor } from './visitor';
 
 const here = setting();
 const { studio } = here;
 let me: Visitor;
-let address = '';
-let steps = 0;
+const maker = new Maker(() => me);
 
 beforeEach(async () => {
   me = await Visitor.open(here.browser, PHONE);
   await me.page.goto(`${studio.address}/pieces`);
 });
 afterEach(() => me.leave());
-
-async function begin(name: string, size: Record<string, string>, glass: string, form?: string): Promise<void> {
-  await me.press('new-piece');
-  await me.type('field-name', name);
-  if ('diameter' in size) await me.press('shape-disc');
-  for (const [field, value] of Object.entries(size)) await me.type(`field-${field}`, value);
-  if (form) await me.press(`first-form-${form}`);
-  await me.press(`glass-${glass}`);
-  await me.press('save-piece');
-  await me.find('section-editor');
-  await me.page.waitForFunction(() => /pieces\/[0-9a-f-]{36}$/.test(location.pathname));
-  address = me.page.url();
-  steps = 1;
-}
-
-const enter = async (testId: string, value: string): Promise<void> => {
-  await me.type(testId, value);
-  await me.page.keyboard.press('Enter');
-};
-
-/** One more layer in the step that is open, its figures by their fields. */
-async function add(form: string, glass: string, figures: Record<string, string>): Promise<void> {
-  await me.press('add-layer');
-  await me.press(`add-${form}`);
-  await me.press(`glass-${glass}`);
-  for (const [field, value] of Object.entries(figures)) await enter(`layer-${field}`, value);
-  await me.press('close-layer-sheet');
-}
-
-/** A step of the hands after the last one, with what is chosen and typed of it. */
-async function hand(kind: string, chosen: readonly string[] = [], figures: Record<string, string> = {}): Promise<void> {
-  await me.press(`journey-${steps - 1}`);
-  await me.press('journey-add');
-  await me.press(`add-step-${kind}`);
-  steps += 1;
-  await me.find(kind === 'lay' ? 'add-layer' : 'hand-step');
-  for (const testId of chosen) await me.press(testId);
-  for (const [field, value] of Object.entries(figures)) await enter(field, value);
-}
-
-/** A firing after the last step, computed, and back on the piece with it looked at. */
-async function fire(look: string, form: Record<string, string> = {}): Promise<void> {
-  await me.press(`journey-${steps - 1}`);
-  await me.press('journey-add');
-  await me.press('add-fire');
-  await me.chooseLook(look);
-  for (const [field, value] of Object.entries(form)) await me.type(`shape-${field}`, value);
-  await me.press('compute');
-  await me.find('run-row-0');
-  steps += 1;
-  await me.page.goto(address);
-  await me.press(`journey-${steps - 1}`);
-}
 
 const tile = (index: number): Promise<string> =>
   me.of(`[data-testid="journey-${index}"]`, (node) => [...node.querySelectorAll('[dir="auto"]')].map((one) => one.textContent).join(' '));
@@ -82,32 +29,32 @@ async function grams(testId: string): Promise<number> {
 }
 
 test('a panel with bars, turned, with bars on its back, trimmed, blasted, filled, polished and draped', async () => {
-  await begin('Reed panel', { width: '300', length: '240' }, 'clear-90');
-  await add('pieces', 'rose-90', { depth: '4', cover: '30', count: '7' });
+  await maker.begin('Reed panel', { width: '300', length: '240' }, 'clear-90');
+  await maker.add('pieces', 'rose-90', { depth: '4', cover: '30', count: '7' });
   // 0.3 · 0.24 m² · (3 mm + 30 % of 4 mm) of 2500 kg/m³
   expect(await grams('figure-mass')).toBeCloseTo(756, 0);
-  await fire('contour');
-  await hand('turn');
+  await maker.fire('contour');
+  await maker.hand('turn');
   await me.sees('hand-words', /What was on top lies on the shelf/);
-  await hand('lay');
-  await add('pieces', 'samphire-90', { depth: '4', cover: '25', count: '3' });
+  await maker.hand('lay');
+  await maker.add('pieces', 'samphire-90', { depth: '4', cover: '25', count: '3' });
   expect(await tile(3)).toBe('4 Lay on + 180 g to come');
-  await fire('contour');
-  await hand('grind', ['place-rim'], { off: '5' });
+  await maker.fire('contour');
+  await maker.hand('grind', ['place-rim'], { off: '5' });
   // What comes off the rim: 0.3 · 0.24 − 0.29 · 0.23 m² of all that lies there.
   const left = await grams('mass-left');
   expect(left).toBeCloseTo(936 * ((0.29 * 0.23) / (0.3 * 0.24)), -1);
   expect(await grams('taken-ground')).toBeCloseTo(936 - left, -1);
-  await hand('blast', ['place-up'], { off: '0.5', 'blast-cover': '40' });
+  await maker.hand('blast', ['place-up'], { off: '0.5', 'blast-cover': '40' });
   await me.sees('hand-words', /0\.5 mm deep on 40 % of the fire face/);
   const blasted = await grams('mass-left');
   expect(await grams('taken-blasted')).toBeGreaterThan(1);
-  await hand('fill', [], { spot: '10', 'fill-mass': '2' });
+  await maker.hand('fill', [], { spot: '10', 'fill-mass': '2' });
   expect(await tile(7)).toBe('8 Fill + 2 g to come');
-  await fire('firePolish');
+  await maker.fire('firePolish');
   await me.sees('journey-warning', /a fire polish gives \d+ % of that/);
   expect(await grams('figure-mass')).toBeCloseTo(blasted + 2, -1);
-  await fire('drape', { overhang: '80', drop: '40' });
+  await maker.fire('drape', { overhang: '80', drop: '40' });
   await me.expectSound('a journey of ten steps');
   // A polish after the drape would let it sink, and says by how much where it stands.
   await me.press('journey-add');
@@ -115,10 +62,7 @@ test('a panel with bars, turned, with bars on its back, trimmed, blasted, filled
   await me.chooseLook('firePolish');
   await me.press('compute');
   await me.press('compute');
-  await me.find('run-row-0');
-  steps += 1;
-  await me.page.goto(address);
-  await me.press(`journey-${steps - 1}`);
+  await maker.fired();
   await me.sees('journey-warning', /lets the 40 mm that the drape gave it sink by/);
   // Told done, in their order; what comes next stands out on the Bench too.
   await me.press('journey-2');
@@ -128,17 +72,17 @@ test('a panel with bars, turned, with bars on its back, trimmed, blasted, filled
 });
 
 test('films of powder under a clear sheet, cleaned, its edge ground, slumped; another order and back again', async () => {
-  await begin('Tide film', { diameter: '240' }, 'clear-90');
-  await add('powder', 'rose-90', { mass: '350' });
-  await add('powder', 'straw-90', { mass: '200' });
-  await add('sheet', 'clear-90', {});
-  await fire('fullFuse');
-  await hand('clean', ['clean-primer'], { soak: '2 h' });
+  await maker.begin('Tide film', { diameter: '240' }, 'clear-90');
+  await maker.add('powder', 'rose-90', { mass: '350' });
+  await maker.add('powder', 'straw-90', { mass: '200' });
+  await maker.add('sheet', 'clear-90', {});
+  await maker.fire('fullFuse');
+  await maker.hand('clean', ['clean-primer'], { soak: '2 h' });
   await me.sees('hand-words', /Primer, soaked off, 2 h/);
-  await hand('grind', ['place-rim'], { off: '2' });
+  await maker.hand('grind', ['place-rim'], { off: '2' });
   const off = await grams('taken-ground');
   expect(off).toBeGreaterThan(5);
-  await fire('slump', { span: '220', depth: '40' });
+  await maker.fire('slump', { span: '220', depth: '40' });
   // Ground before it is fused is refused at the step: nothing holds it together yet.
   await me.press('journey-3');
   await me.press('step-earlier');
@@ -159,20 +103,20 @@ test('films of powder under a clear sheet, cleaned, its edge ground, slumped; an
 });
 
 test('a melt in a ring, wiped of scale, topped up and fired again', async () => {
-  await begin('Ring melt', { diameter: '160' }, 'slate-90', 'frit');
+  await maker.begin('Ring melt', { diameter: '160' }, 'slate-90', 'frit');
   await me.press('layer-row-0');
-  await enter('layer-mass', '2');
+  await maker.enter('layer-mass', '2');
   await me.press('close-layer-sheet');
-  await fire('fullFuse');
-  await hand('clean', ['clean-scale']);
-  await hand('look', ['look-with-polariser']);
+  await maker.fire('fullFuse');
+  await maker.hand('clean', ['clean-scale']);
+  await maker.hand('look', ['look-with-polariser']);
   await me.type('found', 'Even, no bright cross.');
   await me.page.keyboard.press('Tab');
   await me.sees('hand-words', /Between polarisers: Even, no bright cross\./);
-  await hand('lay');
-  await add('frit', 'clear-90', { mass: '0.9' });
+  await maker.hand('lay');
+  await maker.add('frit', 'clear-90', { mass: '0.9' });
   const before = await grams('figure-mass');
-  await fire('fullFuse');
+  await maker.fire('fullFuse');
   expect(await grams('figure-mass')).toBeCloseTo(before, -1);
   // The top-up is of the second firing alone: the first one's schedule is as good as it was.
   await me.press('journey-4');
@@ -188,11 +132,11 @@ test('a melt in a ring, wiped of scale, topped up and fired again', async () => 
 });
 
 test('a drape that came out half-way is measured, and the next firing goes on from there', async () => {
-  await begin('Half drape', { width: '300', length: '240' }, 'clear-90');
-  await add('sheet', 'clear-90', {});
-  await fire('fullFuse');
-  await fire('drape', { overhang: '80', drop: '50' });
-  await fire('drape', { overhang: '80', drop: '50' });
+  await maker.begin('Half drape', { width: '300', length: '240' }, 'clear-90');
+  await maker.add('sheet', 'clear-90', {});
+  await maker.fire('fullFuse');
+  await maker.fire('drape', { overhang: '80', drop: '50' });
+  await maker.fire('drape', { overhang: '80', drop: '50' });
   const workOf = async (): Promise<string> => {
     await me.press('open-run');
     const words = await me.text('run-row-1');
@@ -201,18 +145,18 @@ test('a drape that came out half-way is measured, and the next firing goes on fr
   };
   const whole = await workOf();
   await me.press('journey-2');
-  await enter('measured', '30');
+  await maker.enter('measured', '30');
   await me.press('keep-measured');
   await me.press('journey-3');
   await me.sees('outdated', /A step before it|The mould or former|firings before it/);
   await me.press('compute-again');
   await me.find('run-row-0');
-  await me.page.goto(address);
+  await me.page.goto(maker.address);
   await me.press('journey-3');
   expect(await workOf()).not.toBe(whole);
   // Down as far as it is to go there is nothing left to fire for, and that is said.
   await me.press('journey-2');
-  await enter('measured', '50');
+  await maker.enter('measured', '50');
   await me.press('keep-measured');
   await me.press('journey-3');
   await me.press('compute-again');

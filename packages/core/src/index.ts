@@ -268,7 +268,7 @@ export { glassName, type Lie, madeUpOf, type NamedGlass, namedGlasses, type Shel
 export { glassIdsIn, laidAs, MADE_FORMS, MADE_NAMES, type MadeForm, STRIPES_AT_MOST, stripesOf, takenBy, type Yield, yieldOf } from './piece/made';
 export { layPattern, type LaidPattern } from './piece/patterns';
 export { bodyBefore } from './piece/bodyAt';
-export { type Brought, heatWords, type Turn, turnOf } from './piece/heatSoFar';
+export { type Brought, heatOf, heatWords, type Turn, turnOf } from './piece/heatSoFar';
 export { ledgerOf, ledgerWords } from './piece/ledger';
 export { sideBySide, touchingWords } from './piece/touching';
 export { type BodyProfile, type DrawnBody, drawnBody, type DrawnLayer, drawnLayers, bodyProfile } from './piece/drawnLayers';

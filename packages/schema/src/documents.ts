@@ -92,6 +92,7 @@ export const DrawnLayerSchema = z
       .optional()
       .meta({ description: 'Of made glass what it is of, from the lowest up or from left to right' }),
     stacked: z.literal(true).optional().meta({ description: 'Its stripes lie one on another' }),
+    crosswise: z.literal(true).optional().meta({ description: 'Its stripes lie from the front to the back' }),
     coated: z.enum(['up', 'down']).optional(),
     ware: z.enum(WARE_KINDS).optional().meta({ description: 'It is no glass: a shelf or mould that is fired by itself' }),
   })

@@ -128,7 +128,7 @@ export const MadeSchema = z.strictObject({
   /** Of all of them, as they were made. */
   mass_kg: quantity('Mass', 'kg', 1e-6, 1000),
   /** Which way what it is of lies in it. */
-  lie: oneOf('How its glasses lie', ['level', 'upright', 'mixed']),
+  lie: oneOf('How its glasses lie', ['level', 'upright', 'crosswise', 'mixed']),
   stripes: z
     .array(z.strictObject({ glassId: recordId, share: quantity('Share', '', 1e-9, 1) }))
     .min(1, { error: 'It must be of at least one glass.' })

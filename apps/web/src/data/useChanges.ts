@@ -13,11 +13,11 @@ export function readBefore({ topic, id }: Change): readonly QueryKey[] {
   const piece = id === undefined ? ['piece'] : keys.piece(id);
   switch (topic) {
     case 'piece':
-      return [piece, keys.pieces, ['versions'], ...(id === undefined ? [] : [keys.schedule(id)]), keys.bench];
+      return [piece, keys.pieces, keys.madeUses, ['versions'], ...(id === undefined ? [] : [keys.schedule(id)]), keys.bench];
     case 'firing':
       return [keys.firings, ['firing'], ['versions'], keys.loads, keys.pieces, ['piece']];
     case 'shelves':
-      return [keys.shelves, keys.bench];
+      return [keys.shelves, keys.madeUses, keys.bench];
     case 'program':
       return [keys.programs()];
     case 'all':

@@ -106,7 +106,10 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     void readAnew(client, keys.loads);
     void readAnew(client, ['piece']);
   };
-  const forgetShelves = (): void => void readAnew(client, keys.shelves);
+  const forgetShelves = (): void => {
+    void readAnew(client, keys.shelves);
+    void readAnew(client, keys.madeUses);
+  };
 
   return {
     createPiece: {

@@ -19,6 +19,7 @@ export const keys = {
   access: ['access'],
   loads: ['loads'],
   reckonings: ['reckonings'],
+  madeUses: ['madeUses'],
   /** By the schedule asked about, '' for none. */
   programs: (scheduleId?: string) => ['programs', ...(scheduleId === undefined ? [] : [scheduleId])],
 };
@@ -36,4 +37,5 @@ export async function readAnew(client: QueryClient, queryKey: QueryKey = []): Pr
 export function adoptPiece(client: QueryClient, piece: Piece): void {
   client.setQueryData(keys.piece(piece.id), piece);
   void readAnew(client, keys.pieces);
+  void readAnew(client, keys.madeUses);
 }

@@ -1,4 +1,5 @@
 import { FIRST_LAID_ID } from '@torvin/core';
+import { glassOf } from '@/shelves/everyGlass';
 import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -64,14 +65,7 @@ export function NewPiecePage() {
                           kind: 'lay',
                           id: FIRST_LAID_ID,
                           side: 'above',
-                          layers: [
-                            firstLayer(
-                              layerId,
-                              form,
-                              data.glasses.find(({ id: one }) => one === glassId),
-                              glassId,
-                            ),
-                          ],
+                          layers: [firstLayer(layerId, form, glassOf(data, glassId), glassId)],
                         },
                       ],
               },

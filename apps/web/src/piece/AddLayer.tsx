@@ -6,6 +6,7 @@ import { v7 as uuid } from 'uuid';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
+import { glassOf } from '@/shelves/everyGlass';
 import { firstLayer } from './pieceEntry';
 import type { Layup } from './useLayup';
 
@@ -18,7 +19,7 @@ export function AddLayer({ layup, shelves, stepId, onAdded }: { layup: Layup; sh
 
   const add = (form: LayerForm): void => {
     const usable = shelves.glasses.filter((glass) => glass.forms.includes(form) && !shelves.archived.includes(glass.id));
-    const family = shelves.glasses.find(({ id }) => id === last?.glassId)?.familyId;
+    const family = glassOf(shelves, last?.glassId)?.familyId;
     const glass = usable.find(({ id }) => id === last?.glassId) ?? usable.find(({ familyId }) => familyId === family) ?? usable[0];
     const glassId = glass?.id ?? last?.glassId ?? '';
     const laid = last ? inForm({ ...last, name: undefined }, form) : firstLayer('', form, glass, glassId);

@@ -23,6 +23,7 @@ import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useUnits } from '@/data/studio';
 import { GlassChoice } from '@/shelves/GlassChoice';
+import { everyGlass, glassOf } from '@/shelves/everyGlass';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -47,6 +48,7 @@ const TITLES: Record<Shape, string> = {
 
 export interface AddPartProps {
   layup: Layup;
+  pieceId: string;
   /** The step it is laid in; the first one where left out. */
   step: LayStep | undefined;
   body: BodyNow;
@@ -66,7 +68,7 @@ const USUAL = { mm: { width: '20 mm', length: '60 mm', across: '2 mm' }, in: { w
 
 const GAP_M = 0.006;
 
-export function AddPart({ layup, step, body, shelves, onAdded }: AddPartProps) {
+export function AddPart({ layup, pieceId, step, body, shelves, onAdded }: AddPartProps) {
   const { length: unit } = useUnits();
   const [entry, setEntry] = useState<Entry>({ shape: 'rectangle', points: '', ...USUAL[unit] });
   const [glassId, setGlass] = useState<string | null>(null);
@@ -74,9 +76,9 @@ export function AddPart({ layup, step, body, shelves, onAdded }: AddPartProps) {
   const [problem, setProblem] = useState<string | null>(null);
   const { shape } = entry;
   const form: Stuff['form'] = shape === 'rod' || shape === 'stringer' ? shape : 'pieces';
-  const usable = shelves.glasses.filter((glass) => glass.forms.includes(form) && !shelves.archived.includes(glass.id));
+  const usable = everyGlass(shelves).filter((glass) => glass.forms.includes(form) && !shelves.archived.includes(glass.id));
   const last = step?.layers.at(-1) ?? laidLayers(layup.doc).at(-1);
-  const family = shelves.glasses.find(({ id }) => id === last?.glassId)?.familyId;
+  const family = glassOf(shelves, last?.glassId)?.familyId;
   const glass =
     usable.find(({ id }) => id === glassId) ?? usable.find(({ id }) => id === last?.glassId) ?? usable.find(({ familyId }) => familyId === family) ?? usable[0];
   const sizes_m = glass?.thicknesses_m ?? [];
@@ -140,7 +142,7 @@ export function AddPart({ layup, step, body, shelves, onAdded }: AddPartProps) {
           testID="part-new-thickness"
         />
       )}
-      <GlassChoice shelves={shelves} form={form} value={glass?.id ?? ''} onChange={({ id }) => setGlass(id)} />
+      <GlassChoice shelves={shelves} pieceId={pieceId} form={form} value={glass?.id ?? ''} onChange={({ id }) => setGlass(id)} />
       {problem && (
         <Notice tone="warn" testID="part-problem">
           {problem}

@@ -2,6 +2,7 @@
 import {
   type AfterStep,
   type BodyNow,
+  type Brought,
   type Figure,
   type PlannedStep,
   RECIPES,
@@ -11,6 +12,7 @@ import {
   bodyWords,
   formatLength,
   formatMass,
+  glassName,
   heatWords,
   ledgerOf,
   ledgerWords,
@@ -18,6 +20,7 @@ import {
   namedGlasses,
   otherUnits,
   inDamSentence,
+  type LaidLayer,
   strikeWords,
   type Turn,
   text,
@@ -53,11 +56,15 @@ export interface BodyFiguresProps {
   shelves: Shelves;
 }
 
+/** What made glass among layers had seen before it was laid. */
+export const broughtBy = (layers: readonly Pick<LaidLayer, 'glassId'>[], { made }: Shelves): Brought[] =>
+  made.flatMap(({ id, name, heat }) => (heat && layers.some(({ glassId }) => glassId === id) ? [{ name, ...heat }] : []));
+
 /** So many contacts are named before the rest is counted. */
 const CONTACTS_NAMED = 6;
 
 function contactWords(body: BodyNow, shelves: Shelves): string {
-  const words = touchingWords(body, (glassId) => shelves.glasses.find(({ id }) => id === glassId)?.name ?? glassId);
+  const words = touchingWords(body, (glassId) => glassName(shelves, glassId));
   if (words.length === 0) return '';
   const more = words.length - CONTACTS_NAMED;
   return `Touching: ${words.slice(0, CONTACTS_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}.`;
@@ -73,7 +80,7 @@ export function BodyFigures({ body, after, next, turns, shelves }: BodyFiguresPr
   const mass_kg = massNow(body, glasses);
   const sum = ledgerWords(ledgerOf(after), units);
   const touching = contactWords(body, shelves);
-  const heat = heatWords(turns, made.value.body, units);
+  const heat = heatWords(turns, made.value.body, units, broughtBy(body.layers, shelves));
   const even = depth.max_m - depth.min_m < 1e-4;
   const deep = ({ length }: Units): Figure => {
     const most = formatLength(depth.max_m, length);

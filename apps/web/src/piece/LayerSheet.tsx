@@ -39,6 +39,7 @@ import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
 import { clamp, nextOf, stepFrom } from '@/ui/stepFrom';
 import { GlassChoice } from '@/shelves/GlassChoice';
+import { glassOf, madeInto, madeOf } from '@/shelves/everyGlass';
 import { FORM_CAUTIONS } from './cautions';
 import { lengthWithin, numberWithin, strewnWithin } from './typed';
 import type { Layup } from './useLayup';
@@ -57,7 +58,7 @@ export interface LayerSheetProps {
 
 export function LayerSheet({ layup, pieceId, layer, place: { index, count }, name, shelves, onSelect }: LayerSheetProps) {
   const { doc } = layup;
-  const glass = shelves.glasses.find(({ id }) => id === layer.glassId);
+  const glass = glassOf(shelves, layer.glassId);
   const change = (next: LaidLayer, what: string): void => layup.edit(changeLayer(doc, next), `${what} ${layer.id}`);
   const move = (to: number): void => {
     layup.edit(moveLayer(doc, layer.id, to));
@@ -123,13 +124,15 @@ export function LayerSheet({ layup, pieceId, layer, place: { index, count }, nam
         Glass
       </Words>
       <GlassChoice
+        pieceId={pieceId}
         shelves={shelves}
         form={layer.form}
         value={layer.glassId}
         onChange={({ id, coated }) => {
-          if (layer.form !== 'sheet') return change({ ...layer, glassId: id }, 'glass');
+          const made = madeOf(shelves, id);
+          if (layer.form !== 'sheet') return change(madeInto({ ...layer, glassId: id }, made), 'glass');
           const { coated: _side, ...plain } = layer;
-          change({ ...plain, glassId: id, ...(coated ? { coated: 'up' } : {}) }, 'glass');
+          change(madeInto({ ...plain, glassId: id, ...(coated ? { coated: 'up' } : {}) }, made), 'glass');
         }}
       />
       <Caution about={pieceId}>{FORM_CAUTIONS[layer.form]}</Caution>

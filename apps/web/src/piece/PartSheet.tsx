@@ -38,6 +38,7 @@ import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useUnits } from '@/data/studio';
 import { GlassChoice } from '@/shelves/GlassChoice';
+import { glassOf, madeInto, madeOf } from '@/shelves/everyGlass';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -69,7 +70,7 @@ export function PartSheet({ layup, step, body, parts, selected, shelves, onSelec
   const chosen = parts.filter(({ id }) => selected.includes(id));
   const [first] = chosen;
   const layer = step.layers.find(({ id }) => id === first.layerId);
-  const glass = shelves.glasses.find(({ id }) => id === layer?.glassId);
+  const glass = glassOf(shelves, layer?.glassId);
   if (!layer || !isPlaceable(layer)) return null;
   const { doc } = layup;
   const ids = chosen.map(({ id }) => id);
@@ -436,7 +437,12 @@ function CutFrom({ layer, sizes_m, shelves, onStuff }: CutFromProps) {
           testID="part-thickness"
         />
       )}
-      <GlassChoice shelves={shelves} form={stuff.form} value={stuff.glassId} onChange={({ id }) => onStuff({ ...stuff, glassId: id })} />
+      <GlassChoice
+        shelves={shelves}
+        form={stuff.form}
+        value={stuff.glassId}
+        onChange={({ id }) => onStuff(madeInto({ ...stuff, glassId: id }, madeOf(shelves, id)))}
+      />
     </Panel>
   );
 }

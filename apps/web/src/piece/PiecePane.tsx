@@ -48,6 +48,7 @@ import { type Back, Screen } from '@/ui/Screen';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { offerBack } from '@/ui/takeBack';
+import { glassOf } from '@/shelves/everyGlass';
 import { AddLayer } from './AddLayer';
 import { AddStep } from './AddStep';
 import { BodyFigures } from './BodyFigures';
@@ -60,8 +61,10 @@ import { LayerRows } from './LayerRows';
 import { BodyViews, type BodyView } from './BodyViews';
 import { LayerSheet } from './LayerSheet';
 import { ownLayers } from './ownLayers';
+import { MadeNotes } from './MadeNotes';
 import { PartSheet } from './PartSheet';
 import { PlanPanel } from './PlanPanel';
+import { PutOnShelf } from './PutOnShelf';
 import { QueueNotice } from './QueueNotice';
 import { StepChain } from './StepChain';
 import { UndoBar } from './UndoBar';
@@ -123,7 +126,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   }, [selected, parts.length]);
   const chosen = selected !== null && laying && selected >= own.from && selected < own.to ? selected : null;
   const layer = chosen === null ? null : shown.layers[chosen];
-  const sizes_m = shelves.glasses.find(({ id }) => id === layer?.glassId)?.thicknesses_m ?? [];
+  const sizes_m = glassOf(shelves, layer?.glassId)?.thicknesses_m ?? [];
   const trims = layer && chosen !== null ? trimsOf(layer, layers[chosen].thickness_m, sizes_m) : null;
   const look = (id: string): void => {
     setSelected(null);
@@ -304,6 +307,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
                 turns={turnsBefore(doc, piece.turns, journey)}
                 shelves={shelves}
               />
+              <MadeNotes doc={doc} shelves={shelves} />
               {laying && (
                 <>
                   <FitNotes fit={fit} contacts={shown.layers.filter(({ glassId }, i) => i > 0 && glassId !== shown.layers[i - 1].glassId).length} />
@@ -333,6 +337,15 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
             place={place}
           />
         )}
+        {!beside && all.length > 0 && !ware && step && (
+          <PutOnShelf
+            key={`shelf ${step.id}`}
+            piece={{ id: piece.id, name: layup.name }}
+            after={journey.steps.slice(0, journey.at + 1)}
+            turns={turnsBefore(doc, piece.turns, journey, true)}
+            shelves={shelves}
+          />
+        )}
         {!beside && <FilePiece piece={{ ...piece, name: layup.name }} />}
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
           {another !== 'yes' && !beside && <AnotherLike piece={like} />}
@@ -351,11 +364,11 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   );
 }
 
-/** Its turns in the kiln up to the step that is looked at: as they ran, of a firing that had none yet as its schedule is to run. */
-function turnsBefore({ journey: steps }: PieceDoc, told: Piece['turns'], { at, schedules }: Journey): Turn[] {
+/** Its turns in the kiln up to the step that is looked at: as they ran, of a firing that had none yet as its schedule is to run. withIt: also where that is the step itself. */
+function turnsBefore({ journey: steps }: PieceDoc, told: Piece['turns'], { at, schedules }: Journey, withIt = false): Turn[] {
   return firingsOf({ journey: steps.slice(0, at + 1) }).flatMap(({ id, scheduleId }) => {
     const own = told.filter(({ stepId }) => stepId === id);
-    if (own.length > 0 || steps[at].id === id) return own;
+    if (own.length > 0 || (steps[at].id === id && !withIt)) return own;
     const schedule = schedules.find((one) => one.id === scheduleId);
     return schedule ? [turnOf(schedule.result)] : [];
   });

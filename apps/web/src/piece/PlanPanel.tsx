@@ -42,6 +42,7 @@ import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
 import { Fold } from '@/ui/Fold';
 import { AddPart } from './AddPart';
+import { AddPattern } from './AddPattern';
 import { CutListPanel } from './CutListPanel';
 import { cutRows } from './cutRows';
 import { SketchSheet } from './SketchSheet';
@@ -74,7 +75,7 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
   const units = useUnits();
   const { height } = useWindowDimensions();
   const most = Math.min(MOST_SHARE * height, MOST_PX);
-  const [adding, setAdding] = useState(false);
+  const [adding, setAdding] = useState<'part' | 'pattern' | null>(null);
   const [several, setSeveral] = useState(false);
   const [grey, setGrey] = useState(false);
   const [behind, setBehind] = useState(false);
@@ -140,7 +141,16 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
       <View style={{ paddingHorizontal: space.large, gap: space.small, paddingVertical: space.small }}>
         {view === 'above' && step && !behind && (
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, alignItems: 'center' }}>
-            <Action kind={adding ? 'main' : 'second'} title="+ Part" label="+ Part on the plan" testID="add-part" onPress={() => setAdding(!adding)} />
+            {(['part', 'pattern'] as const).map((what) => (
+              <Action
+                key={what}
+                kind={adding === what ? 'main' : 'second'}
+                title={what === 'part' ? '+ Part' : '+ Pattern'}
+                label={what === 'part' ? '+ Part on the plan' : '+ Pattern of many parts'}
+                testID={`add-${what}`}
+                onPress={() => setAdding(adding === what ? null : what)}
+              />
+            ))}
             {planned.own.length > 1 && (
               <Action
                 kind={several ? 'main' : 'second'}
@@ -192,14 +202,15 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
           </View>
         )}
         {view === 'above' && sketching && !behind && <SketchSheet layup={layup} within={withinOf(body)} places={places} onPlaces={setPlaces} />}
-        {view === 'above' && adding && step && !behind && (
+        {view === 'above' && adding === 'pattern' && step && !behind && <AddPattern {...{ layup, pieceId, step, shelves }} onLaid={() => setAdding(null)} />}
+        {view === 'above' && adding === 'part' && step && !behind && (
           <AddPart
-            layup={layup}
+            {...{ layup, pieceId }}
             step={step}
             body={body}
             shelves={shelves}
             onAdded={(id) => {
-              setAdding(false);
+              setAdding(null);
               onSelect([id]);
             }}
           />

@@ -20,6 +20,7 @@ import {
   text,
 } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
+import { glassOf } from '@/shelves/everyGlass';
 
 export interface CutRow {
   /** On the list, on the plan that is printed. */
@@ -76,7 +77,7 @@ export function cutRows(
   );
   return groups.map((group, i): CutRow => {
     const layer = layers[group.layer];
-    const glass = shelves.glasses.find(({ id }) => id === layer.glassId);
+    const glass = glassOf(shelves, layer.glassId);
     const density = glasses.find(({ id }) => id === layer.glassId)?.constants.density_kg_m3 ?? 0;
     const mass_kg = density > 0 ? group.count * group.area_m2 * layerDepth(layer, density) * density : 0;
     const stock =

@@ -1,4 +1,5 @@
 /** The piece's form as typed: strings, read by the same parser everywhere, turned into an outline when they hold. */
+import { everyGlass } from '@/shelves/everyGlass';
 import {
   CORNERS_AT_MOST,
   type Footprint,
@@ -148,8 +149,8 @@ export function outlineOf(entry: PieceEntry, unit: LengthUnit): Footprint | null
 const USUAL_SHEET_M = 0.003;
 
 /** The first glass on the shelf that comes in a form, the present one where it does. */
-export function glassFor({ glasses, archived }: Shelves, form: FirstForm, present: string): Glass | undefined {
-  const usable = glasses.filter((glass) => glass.forms.includes(form) && !archived.includes(glass.id));
+export function glassFor(shelves: Shelves, form: FirstForm, present: string): Glass | undefined {
+  const usable = everyGlass(shelves).filter((glass) => glass.forms.includes(form) && !shelves.archived.includes(glass.id));
   return usable.find(({ id }) => id === present) ?? usable[0];
 }
 

@@ -12,6 +12,8 @@ export interface DrawnPart {
   id: string;
   corners: Point[];
   colour: string;
+  /** Of made glass its stripes, as they are seen. */
+  bands?: readonly { corners: Point[]; colour: string }[];
   /** It has sunk in, lies under a sheet, or nobody has placed it yet. */
   as?: 'inlaid' | 'under' | 'spread';
 }
@@ -43,23 +45,30 @@ export function greyOf(colour: string): string {
 interface PartShapeProps {
   part: DrawnPart;
   drawn: PlanGeometry;
-  fill: string;
+  grey: boolean;
   ink: string;
   chosen: boolean;
   open: boolean;
 }
 
 /** Rests while another part is moved: hundreds of them lie under a finger. */
-const PartShape = memo(function PartShape({ part: { corners, as }, drawn, fill, ink, chosen, open }: PartShapeProps) {
+const PartShape = memo(function PartShape({ part: { corners, colour, bands, as }, drawn, grey, ink, chosen, open }: PartShapeProps) {
+  const shade = (of: string): string => (grey ? greyOf(of) : of);
+  const opacity = as === 'spread' || open ? 0.55 : as === 'under' ? 0.4 : 1;
   return (
-    <Path
-      d={ringsPath([corners], drawn)}
-      fill={fill}
-      fillOpacity={as === 'spread' || open ? 0.55 : as === 'under' ? 0.4 : 1}
-      stroke={ink}
-      strokeWidth={chosen ? 3 : as === 'inlaid' ? 0.4 : 1}
-      strokeDasharray={as === 'spread' ? '4 3' : undefined}
-    />
+    <>
+      {bands?.map((band, i) => (
+        <Path key={i} d={ringsPath([band.corners], drawn)} fill={shade(band.colour)} fillOpacity={opacity} />
+      ))}
+      <Path
+        d={ringsPath([corners], drawn)}
+        fill={bands ? 'none' : shade(colour)}
+        fillOpacity={opacity}
+        stroke={ink}
+        strokeWidth={chosen ? 3 : as === 'inlaid' ? 0.4 : 1}
+        strokeDasharray={as === 'spread' ? '4 3' : undefined}
+      />
+    </>
   );
 });
 
@@ -81,7 +90,7 @@ export function PlanShapes({ drawn, footprint, ground, parts, selected = [], gre
           key={part.id}
           part={part}
           drawn={drawn}
-          fill={shade(part.colour)}
+          grey={grey}
           ink={selected.includes(part.id) ? colours.touch : colours.ink}
           chosen={selected.includes(part.id)}
           open={open}

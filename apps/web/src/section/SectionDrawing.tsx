@@ -134,6 +134,25 @@ function softPath({ x, y, width, height }: { x: number; y: number; width: number
   return `M${x} ${y + height}V${y + r}Q${x} ${y} ${x + r} ${y}H${x + width - r}Q${x + width} ${y} ${x + width} ${y + r}V${y + height}Z`;
 }
 
+interface Band {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+/** Of made glass its stripes within a box: on one another from below, or from left to right. */
+function bandsOf({ stripes = [], stacked }: DrawnLayer, { x, y, width, height }: Band): (Band & { colour: string })[] {
+  let done = 0;
+  return stripes.map(({ colour, share }) => {
+    const from = done;
+    done += share;
+    return stacked
+      ? { x, width, y: y + height * (1 - done), height: height * share, colour }
+      : { x: x + width * from, width: width * share, y, height, colour };
+  });
+}
+
 const BENT_SAMPLES = 16;
 
 /** A box bent along what holds it. */
@@ -156,13 +175,30 @@ export function SectionShapes({ drawn, layers, width, small = false, selected = 
         return (
           <G key={index} y={lifted?.layer === layer ? lifted.by : 0} opacity={lifted?.layer === layer ? 0.7 : 1}>
             {bend ? (
-              <Path d={bentPath(box, bend)} fill={layers[layer].colour} stroke={colours.ink} strokeWidth={line} />
+              <>
+                {bandsOf(layers[layer], box).map(({ colour, ...band }, i) => (
+                  <Path key={i} d={bentPath(band, bend)} fill={colour} />
+                ))}
+                <Path d={bentPath(box, bend)} fill={layers[layer].stripes ? 'none' : layers[layer].colour} stroke={colours.ink} strokeWidth={line} />
+              </>
             ) : layers[layer].softened && layer >= stands ? (
               <Path d={softPath(box)} fill={layers[layer].colour} stroke={colours.ink} strokeWidth={line} />
             ) : isMould(layers[layer]) ? (
               <Path d={mouldPath(drawn.shelfY, box)} fill={layers[layer].colour} stroke={colours.ink} strokeWidth={line} />
             ) : (
-              <Rect {...box} rx={round} fill={layers[layer].colour} stroke={chosen ? colours.touch : colours.ink} strokeWidth={chosen ? 3 : line} />
+              <>
+                {layers[layer].stripes && <Rect {...box} rx={round} fill={layers[layer].colour} />}
+                {bandsOf(layers[layer], box).map(({ colour, ...band }, i) => (
+                  <Rect key={i} {...band} fill={colour} />
+                ))}
+                <Rect
+                  {...box}
+                  rx={round}
+                  fill={layers[layer].stripes ? 'none' : layers[layer].colour}
+                  stroke={chosen ? colours.touch : colours.ink}
+                  strokeWidth={chosen ? 3 : line}
+                />
+              </>
             )}
             {layers[layer].coated && <Coating {...box} side={layers[layer].coated} colour={colours.ink} />}
           </G>

@@ -1,11 +1,16 @@
-/** One glass from the shelf: swatch, name, what it comes as; the family of the present one first. */
-import { FORM_NAMES, type LayerForm } from '@torvin/core';
-import type { Glass, Shelves } from '@torvin/schema';
+/** One glass from the shelf: swatch, name, what it comes as; the family of the present one first, what was made here last. */
+import { FORM_NAMES, type LayerForm, type Units, laidAs } from '@torvin/core';
+import { type Glass, type Made, type Shelves, madeSize } from '@torvin/schema';
 import { View } from 'react-native';
+import { type MadeStock, useMadeStock } from '@/data/made';
+import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
 import { Option } from '@/ui/Option';
 import { Swatch } from '@/ui/Swatch';
 import { Words } from '@/ui/Words';
+import { StripedSwatch } from './StripedSwatch';
+import { glassOf } from './everyGlass';
+import { leftWords } from './leftWords';
 
 export interface GlassChoiceProps {
   shelves: Shelves;
@@ -13,10 +18,18 @@ export interface GlassChoiceProps {
   form: LayerForm;
   value: string;
   onChange(glass: Glass): void;
+  /** Made glass that came out of this piece is not offered: no piece is made of itself. */
+  pieceId?: string;
 }
 
-export function GlassChoice({ shelves, form, value, onChange }: GlassChoiceProps) {
-  const present = shelves.glasses.find(({ id }) => id === value);
+export function GlassChoice({ shelves, form, value, onChange, pieceId }: GlassChoiceProps) {
+  const units = useUnits();
+  const present = glassOf(shelves, value);
+  const made = shelves.made.filter(
+    (one) =>
+      one.id === value || (laidAs(one.form).includes(form) && !shelves.archived.includes(one.id) && (pieceId === undefined || one.from?.pieceId !== pieceId)),
+  );
+  const stock = useMadeStock(made.length > 0);
   const offered = shelves.glasses.filter((glass) => glass.id === value || (glass.forms.includes(form) && !shelves.archived.includes(glass.id)));
   const families = shelves.families
     .filter(({ id }) => offered.some(({ familyId }) => familyId === id))
@@ -37,9 +50,38 @@ export function GlassChoice({ shelves, form, value, onChange }: GlassChoiceProps
           </View>
         </View>
       ))}
+      {made.length > 0 && (
+        <View style={{ gap: space.hair }}>
+          <Words size="label" tone="muted">
+            Made here
+          </Words>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+            {made.map((one) => {
+              const glass = glassOf(shelves, one.id);
+              return (
+                glass && (
+                  <Option
+                    key={one.id}
+                    as="radio"
+                    chosen={one.id === value}
+                    title={one.name}
+                    note={madeNote(one, stock, units)}
+                    mark={<StripedSwatch shelves={shelves} made={one} />}
+                    onPress={() => onChange(glass)}
+                    testID={`glass-${one.id}`}
+                  />
+                )
+              );
+            })}
+          </View>
+        </View>
+      )}
     </View>
   );
 }
+
+const madeNote = (made: Made, stock: ((made: Made) => MadeStock) | null, units: Units): string =>
+  [madeSize(made, units), ...(stock ? [leftWords(stock(made).left_kg, made, units)] : []), ...(made.fragile ? ['fragile'] : [])].join(', ');
 
 function GlassButton({ glass, chosen, onPress }: { glass: Glass; chosen: boolean; onPress(): void }) {
   const forms = glass.forms.filter((form) => form !== 'cap' && form !== 'pieces').map((form) => FORM_NAMES[form].toLowerCase());

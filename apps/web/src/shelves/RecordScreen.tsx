@@ -1,5 +1,17 @@
 /** One record of any kind, edited in the form that its definition makes. A save names the version it was based on. */
-import { type AnyRecord, type Entry, type Kiln, type RecordOf, type ShelfKind, type Shelves, entryOfRecord, kindOf, readEntry, titleOf } from '@torvin/schema';
+import {
+  type AnyRecord,
+  type Entry,
+  type Kiln,
+  type Made,
+  type RecordOf,
+  type ShelfKind,
+  type Shelves,
+  entryOfRecord,
+  kindOf,
+  readEntry,
+  titleOf,
+} from '@torvin/schema';
 import { type Controller, TYPICAL_CONTROLLERS, profileWords } from '@torvin/core';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
@@ -21,6 +33,7 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { DeleteRecord } from './DeleteRecord';
 import { KilnTimes } from './KilnTimes';
+import { MadeStory } from './MadeStory';
 import { RecordFields } from './RecordFields';
 import { aboutShelves, sourceOf } from './words';
 
@@ -98,6 +111,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
           </Notice>
         )}
         <DraftOffer draft={draft} onTake={reset} />
+        {kind === 'made' && !isNew && <MadeStory made={record as Made} shelves={shelves} />}
         {kind === 'controllers' && isNew && (
           <Choice
             label="Begin as"

@@ -1,8 +1,9 @@
 /** What the studio has, a shelf for each kind; searched by words, what is put away apart. */
-import { type About, KINDS, SHELF_KINDS, type ShelfKind, TYPICAL_SOURCE, kindOf, titleOf } from '@torvin/schema';
+import { type About, KINDS, SHELF_KINDS, type ShelfKind, type Shelves, TYPICAL_SOURCE, kindOf, titleOf } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useMadeStock } from '@/data/made';
 import { useShelves } from '@/data/pieces';
 import type { ShelfRecord } from '@/outside/records';
 import { useUnits } from '@/data/studio';
@@ -21,6 +22,8 @@ import { aboutShelves, sourceOf } from './words';
 import { Backups } from './Backups';
 import { OtherDevices } from './OtherDevices';
 import { SetAside } from './SetAside';
+import { StripedSwatch } from './StripedSwatch';
+import { leftWords } from './leftWords';
 import { StudioUnits } from './StudioUnits';
 import { ThisDevice } from './ThisDevice';
 
@@ -61,7 +64,13 @@ export function ShelvesScreen() {
           Typical figures to begin with: open what you have and write its own over them, since everything is computed from these.
         </Notice>
       )}
-      <Action title={`New ${KINDS[kind].one}`} testID="new-record" onPress={() => router.push(`/shelves/${kind}/new`)} />
+      {kindOf(kind).fromPieces ? (
+        <Words size="label" tone="muted" testID="from-pieces">
+          What comes out of a piece to be cut again: open the piece after its firing, and put it on the shelf from there.
+        </Words>
+      ) : (
+        <Action title={`New ${KINDS[kind].one}`} testID="new-record" onPress={() => router.push(`/shelves/${kind}/new`)} />
+      )}
       {all.length >= SEARCHED_FROM && (
         <View style={{ paddingTop: space.large }}>
           <Search
@@ -73,7 +82,7 @@ export function ShelvesScreen() {
           />
         </View>
       )}
-      <RecordList kind={kind} records={present} about={about} />
+      <RecordList kind={kind} records={present} about={about} shelves={data} />
       {found.length === 0 && (
         <Words tone="muted" testID="no-record">
           {all.length === 0 ? `No ${KINDS[kind].one} yet.` : 'None of them has these words.'}
@@ -84,7 +93,7 @@ export function ShelvesScreen() {
           <Words bold role="heading" aria-level={2}>
             Put away
           </Words>
-          <RecordList kind={kind} records={archived} about={about} />
+          <RecordList kind={kind} records={archived} about={about} shelves={data} />
         </View>
       )}
       <StudioUnits />
@@ -101,12 +110,14 @@ const rowOf = (kind: ShelfKind, record: ShelfRecord, about: About): string => [k
 const textOf = (kind: ShelfKind, record: ShelfRecord, about: About): string =>
   `${titleOf(kind, record, about)} ${rowOf(kind, record, about)} ${kindOf(kind).searched?.(record) ?? ''}`;
 
-function RecordList({ kind, records, about }: { kind: ShelfKind; records: readonly ShelfRecord[]; about: About }) {
+function RecordList({ kind, records, about, shelves }: { kind: ShelfKind; records: readonly ShelfRecord[]; about: About; shelves: Shelves }) {
+  const stock = useMadeStock(kind === 'made' && records.length > 0);
   return (
     <View role="list">
       {records.map((record) => (
         <LinkRow key={record.id} href={`/shelves/${kind}/${record.id}`} inset={0} testID={`record-${record.id}`}>
           {'colour' in record && <Swatch colour={record.colour} />}
+          {'stripes' in record && <StripedSwatch shelves={shelves} made={record} />}
           <View style={{ flex: 1 }}>
             <Words bold tone="touch">
               {titleOf(kind, record, about)}
@@ -114,6 +125,11 @@ function RecordList({ kind, records, about }: { kind: ShelfKind; records: readon
             <Words size="label" tone="muted">
               {rowOf(kind, record, about)}
             </Words>
+            {'stripes' in record && stock && (
+              <Words size="label" bold testID={`left-${record.id}`}>
+                {leftWords(stock(record).left_kg, record, about.units)}
+              </Words>
+            )}
           </View>
         </LinkRow>
       ))}

@@ -1,6 +1,6 @@
 /** What the records on the shelves are called, in this studio's units. */
-import type { Units } from '@torvin/core';
-import { type About, type KindName, type Shelves, isKind, kindOf } from '@torvin/schema';
+import { type Units, glassName } from '@torvin/core';
+import { type About, type KindName, type Made, type Shelves, isKind, kindOf } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import type { ShelfRecord } from '@/outside/records';
 
@@ -28,3 +28,13 @@ export function nameAmong(shelves: Shelves, kind: KindName, id: string, about: A
 
 /** Where its figures are from; '' where that is not asked for. */
 export const sourceOf = (record: ShelfRecord): string => ('source' in record ? record.source : '');
+
+const LIES: Record<Made['lie'], string> = { level: 'in layers', upright: 'in stripes', crosswise: 'in stripes across it', mixed: 'mixed' };
+
+/** 'Straw 25 %, Rose 75 %, in stripes': what made glass is of. */
+export function madeOfWords({ stripes, lie }: Pick<Made, 'stripes' | 'lie'>, shelves: Shelves): string {
+  const shares = new Map<string, number>();
+  for (const { glassId, share } of stripes) shares.set(glassId, (shares.get(glassId) ?? 0) + share);
+  const named = [...shares].map(([id, share]) => `${glassName(shelves, id)}${shares.size > 1 ? ` ${Math.round(100 * share)} %` : ''}`);
+  return [...named, ...(shares.size > 1 ? [LIES[lie]] : [])].join(', ');
+}

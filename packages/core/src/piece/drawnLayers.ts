@@ -5,7 +5,7 @@ import type { Footprint } from '../body/footprint';
 import type { BodyNow } from './bodyNow';
 import type { LaidLayer, LayerForm } from './document';
 import { type Span, spansOf } from './placed';
-import { type Shelf, glassName, namedGlasses } from './shelf';
+import { type Shelf, glassName, lieOf, namedGlasses } from './shelf';
 
 export interface DrawnLayer {
   name: string;
@@ -21,8 +21,9 @@ export interface DrawnLayer {
   coated?: 'up' | 'down';
   /** Of made glass: what it is of, with their shares, from the lowest up or from left to right. */
   stripes?: readonly { colour: string; share: number }[];
-  /** Its stripes lie one on another. */
+  /** Its stripes lie one on another; from the front to the back. */
   stacked?: true;
+  crosswise?: true;
   /** Its edges have been round since a firing. */
   softened?: true;
   /** It is no glass: a shelf or mould that is fired by itself. */
@@ -70,18 +71,18 @@ const UNKNOWN_COLOUR = '#9AA8A2';
 /** Of a glass that the shelf does not know, kg/m³: how deep its grains are drawn. */
 const UNKNOWN_DENSITY_kg_m3 = 2500;
 
-/** Made glass as it is drawn: in the colour of the most of it, with its stripes where there are several. */
-function stripesShown({ glassId, ...layer }: LaidLayer, shelf: Shelf): { colour: string; drawn: Pick<DrawnLayer, 'stripes' | 'stacked'> } | undefined {
-  const made = shelf.made.find(({ id }) => id === glassId);
+/** Made glass as it is drawn: in the colour of the most of it, with its stripes where it has any. */
+function stripesShown(layer: LaidLayer, shelf: Shelf): { colour: string; drawn: Pick<DrawnLayer, 'stripes' | 'stacked' | 'crosswise'> } | undefined {
+  const made = shelf.made.find(({ id }) => id === layer.glassId);
   if (!made) return undefined;
   const stripes = made.stripes.map((stripe) => ({
     colour: shelf.glasses.find(({ id }) => id === stripe.glassId)?.colour ?? UNKNOWN_COLOUR,
     share: stripe.share,
   }));
   const most = stripes.reduce((one, other) => (other.share > one.share ? other : one));
-  const isOnEdge = layer.form === 'pieces' && layer.onEdge;
-  const stacked = (made.lie === 'level') !== (isOnEdge === true && made.lie !== 'mixed');
-  return { colour: most.colour, drawn: stripes.length > 1 ? { stripes, ...(stacked ? { stacked: true as const } : {}) } : {} };
+  const lie = lieOf(made.lie, layer);
+  const way = lie === 'level' ? { stacked: true as const } : lie === 'crosswise' ? { crosswise: true as const } : {};
+  return { colour: most.colour, drawn: stripes.length > 1 && lie !== 'mixed' ? { stripes, ...way } : {} };
 }
 
 /** The layers as they are drawn, with the names and colours that the shelf has for them now. isCold: of those, by index, that no firing has struck yet. footprint: where it is to be known where their parts stand. */

@@ -32,11 +32,27 @@ export interface Brought {
   haze_s: number | null;
 }
 
-/** In a sentence each; nothing of glass that no firing has met. brought: the most of what was laid counts, as it all goes on from there. */
-export function heatWords(laid: readonly Turn[], body: Body, units: Units, brought: readonly Brought[] = []): string[] {
+/** All that was done to it: what was laid here goes on from the most that any of it had seen before. */
+function allTurns(laid: readonly Turn[], brought: readonly Brought[]): readonly Turn[] {
   const before = brought.map(({ work_perPa, haze_s }): Turn => ({ work_perPa, haze_s, hazeBears_s: null, stress_Pa: null }));
   const most = before.reduce<Turn | null>((one, other) => (one && one.work_perPa >= other.work_perPa ? one : other), null);
-  const turns = most ? [most, ...laid] : laid;
+  return most ? [most, ...laid] : laid;
+}
+
+/** In figures, to be kept with what comes out of a piece; null where no firing has met it. */
+export function heatOf(laid: readonly Turn[], brought: readonly Brought[]): { work_perPa: number; haze_s: number | null } | null {
+  const turns = allTurns(laid, brought);
+  if (turns.length === 0) return null;
+  const hazed = turns.flatMap(({ haze_s }) => haze_s ?? []);
+  return {
+    work_perPa: turns.reduce((sum, turn) => sum + turn.work_perPa, 0),
+    haze_s: hazed.length > 0 ? hazed.reduce((sum, one) => sum + one, 0) : null,
+  };
+}
+
+/** In a sentence each; nothing of glass that no firing has met. */
+export function heatWords(laid: readonly Turn[], body: Body, units: Units, brought: readonly Brought[] = []): string[] {
+  const turns = allTurns(laid, brought);
   if (turns.length === 0) return [];
   const hazed = turns.flatMap(({ haze_s }) => haze_s ?? []);
   const bears_s = Math.min(...turns.flatMap(({ hazeBears_s }) => hazeBears_s ?? []));
@@ -52,7 +68,11 @@ export function heatWords(laid: readonly Turn[], body: Body, units: Units, broug
         ]
       : []),
     `Heat so far: as much as ${text(formatDuration(work_perPa * 10 ** logViscosity(vft, at_C)))} at ${text(formatTemperature(at_C, units.temperature))}.`,
-    ...brought.map(({ name, haze_s }) => `${name} brought of that what its own firings had done${haze_s === null ? '' : `, ${minutes(haze_s)} min of haze`}.`),
+    ...brought.map(({ name, haze_s }) =>
+      haze_s === null
+        ? `${name} brought the heat of its own firings.`
+        : `${name} brought ${minutes(haze_s)} min of that haze, and the heat of its own firings.`,
+    ),
     ...(stress_Pa === null ? [] : [`Stress left by its last firing: ${text(formatStress(stress_Pa, units.length))}.`]),
   ];
 }

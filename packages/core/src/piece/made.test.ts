@@ -83,6 +83,9 @@ describe('what comes out of a piece', () => {
         { glassId: 'rose', share: expect.closeTo(2 / 3, 9) },
       ],
     });
+    const rods: LaidLayer = { id: 'r', glassId: 'rose', form: 'stringer', diameter_m: 0.002, cover: 0.4 };
+    const lace = after(pieceOf([laid('l', [sheet('a', 'straw'), rods]), { ...fused, look: 'tack' }]));
+    expect(stripesOf(lace[1].body, namedGlasses(BARE)).lie).toBe('mixed');
     const bars: LaidLayer = { id: 'c', glassId: 'rose', form: 'pieces', thickness_m: 0.003, cover: 0.5, count: 3 };
     const mixed = stripesOf(
       after(pieceOf([laid('l', [sheet('a', 'straw'), bars, { ...bars, id: 'd', glassId: 'straw', cover: 0.2 }])]))[0].body,
@@ -101,6 +104,22 @@ describe('what comes out of a piece', () => {
       footprint: { shape: 'rectangle', width_m: expect.closeTo(0.01, 9), length_m: expect.closeTo(0.1, 9) },
     });
     expect(yieldOf(after(pieceOf([])), namedGlasses(BARE))).toBeNull();
+  });
+
+  test('sawn across its stripes every bar has all of them, sawn along them each has others', () => {
+    const strips: JourneyStep = { id: 's', kind: 'cut', kerf_m: 0.002, cut: { to: 'strips', strip_m: 0.02, stand: 'flat' } };
+    const sawn = (length_m: number) => {
+      const pattern = stripsOnEdge({ count: 20, length_m, thicknesses_m: [0.005, 0.005] });
+      const of = ['straw', 'rose'].map((glassId) => ({ form: 'pieces', glassId, thickness_m: 0.012 }) as const);
+      const dam = { footprint: { shape: 'rectangle', width_m: pattern.width_m, length_m } as const, dammed: true };
+      const { doc } = valueOf(layPattern(pieceOf([]), undefined, { pattern, of, outline: dam, what: '' }, newId));
+      return yieldOf(after({ ...doc, journey: [...doc.journey, fused, strips] }), namedGlasses(BARE))!;
+    };
+    // 100 mm of stripes, 66 or 150 mm long: the saw divides what is narrower.
+    const across = sawn(0.066);
+    expect([across.count, across.form, across.lie, across.stripes.length]).toEqual([3, 'bar', 'crosswise', 20]);
+    const along = sawn(0.15);
+    expect([along.count, along.lie, along.stripes.map(({ share }) => share)]).toEqual([4, 'mixed', [expect.closeTo(0.5, 9), expect.closeTo(0.5, 9)]]);
   });
 
   test(`more than ${STRIPES_AT_MOST} stripes are told by their shares alone`, () => {
@@ -230,7 +249,7 @@ describe('what a piece takes', () => {
     expect(heatWords([], body, METRIC)).toEqual([]);
     const [haze, heat, from] = heatWords([own], body, METRIC, [{ name: 'Striped slab', work_perPa: 1e-3, haze_s: 1200 }]);
     expect(haze).toBe('Haze so far: 30 of the 120 min that its glass bears.');
-    expect(from).toBe('Striped slab brought of that what its own firings had done, 20 min of haze.');
+    expect(from).toBe('Striped slab brought 20 min of that haze, and the heat of its own firings.');
     const [, twice] = heatWords([own, own], body, METRIC);
     expect(heat).toBe(twice);
     expect(heatWords([], body, METRIC, [{ name: 'Striped slab', work_perPa: 1e-3, haze_s: 1200 }])[0]).toBe('Haze so far: 20 min.');

@@ -3,14 +3,14 @@
  * it is made of says how it fits, what it weighs and how it is drawn.
  */
 import type { Footprint } from '../body/footprint';
-import { rowsOf } from '../body/layers';
+import { closes, rowsOf } from '../body/layers';
 import { footprintArea } from '../body/footprint';
 import { type PlacedPart, partArea } from '../plan/parts';
 import { type AfterStep, laidBy } from './bodiesAfter';
 import { type BodyNow, coverOf, deepOf, massNow, nothingYet } from './bodyNow';
-import type { JourneyStep, LaidLayer, LayerForm, PieceDocument } from './document';
+import type { Cutting, LaidLayer, LayerForm, PieceDocument } from './document';
 import { acrossOf, partsOf } from './placed';
-import { type Lie, type NamedGlass, type Stripe, madeUpOf } from './shelf';
+import { type Lie, type NamedGlass, type Stripe, lieOf, madeUpOf } from './shelf';
 
 export const MADE_FORMS = ['slab', 'panel', 'bar', 'disc', 'wafer', 'lace', 'cane', 'frit'] as const;
 export type MadeForm = (typeof MADE_FORMS)[number];
@@ -65,9 +65,7 @@ function ofLayer(layer: LaidLayer, glasses: readonly NamedGlass[]): Ordered {
   const glass = glasses.find(({ id }) => id === layer.glassId);
   if (!glass) return { lie: 'level', stripes: [{ glassId: layer.glassId, share: 1 }] };
   const stripes = madeUpOf(glass).map(({ glass: { id }, share }) => ({ glassId: id, share }));
-  const isOnEdge = layer.form === 'pieces' && layer.onEdge;
-  const lie = glass.made?.lie ?? 'level';
-  return { lie: isOnEdge && lie === 'level' ? 'upright' : isOnEdge && lie === 'upright' ? 'level' : lie, stripes };
+  return { lie: lieOf(glass.made?.lie ?? 'level', layer), stripes };
 }
 
 /** Parts of layers that lie side by side, from left to right, or from the front to the back where they lie along that. */
@@ -78,11 +76,11 @@ function alongParts(row: readonly LaidLayer[], weights: readonly number[], glass
     return parts.map((part) => ({ part, layer, share: (weights[i] * partArea(part, acrossOf(layer))) / whole_m2 }));
   });
   const spread = (of: (part: PlacedPart) => number): number => Math.max(...each.map(({ part }) => of(part))) - Math.min(...each.map(({ part }) => of(part)));
-  const along = spread(({ x_m }) => x_m) >= spread(({ y_m }) => y_m) ? ({ x_m }: PlacedPart) => x_m : ({ y_m }: PlacedPart) => y_m;
+  const along = spread(({ x_m }) => x_m) >= spread(({ y_m }) => y_m) ? 'x' : 'y';
   const isOneRow = spread(({ x_m }) => x_m) < SAME_M || spread(({ y_m }) => y_m) < SAME_M;
-  const ordered = each.toSorted((a, b) => along(a.part) - along(b.part));
+  const ordered = each.toSorted((a, b) => a.part[`${along}_m`] - b.part[`${along}_m`]);
   return asLie(
-    isOneRow ? 'upright' : 'mixed',
+    !isOneRow ? 'mixed' : along === 'x' ? 'upright' : 'crosswise',
     ordered.flatMap(({ layer, share }) => scaled(ofLayer(layer, glasses).stripes, share)),
   );
 }
@@ -104,7 +102,8 @@ function ofRow(row: readonly LaidLayer[], weights: readonly number[], glasses: r
 export function stripesOf(now: BodyNow, glasses: readonly NamedGlass[]): Ordered {
   const volumes = now.layers.map((layer) => deepOf(layer, glasses) * coverOf(layer));
   const whole = volumes.reduce((sum, one) => sum + one, 0);
-  const rows = rowsOf(now.layers).map((row) =>
+  const heights = rowsOf(now.layers);
+  const rows = heights.map((row) =>
     ofRow(
       row.map((index) => now.layers[index]),
       row.map((index) => volumes[index] / whole),
@@ -117,7 +116,8 @@ export function stripesOf(now: BodyNow, glasses: readonly NamedGlass[]): Ordered
       rows.flatMap(({ stripes }) => stripes),
     );
   if (rows.length === 1) return asLie(rows[0].lie, rows[0].stripes);
-  const isLevel = rows.every(({ lie }) => lie === 'level');
+  // What has gaps lies in what is under it or over it as much as on it.
+  const isLevel = rows.every(({ lie }, i) => lie === 'level' && closes(now.layers, heights[i]));
   return asLie(
     isLevel ? 'level' : 'mixed',
     rows.flatMap(({ stripes }) => stripes),
@@ -153,13 +153,20 @@ function formOf(footprint: Footprint, thickness_m: number): MadeForm {
 }
 
 /** One of the parts that it was cut to, as large as all of them together allow. */
-function partOf(now: BodyNow, by: JourneyStep | undefined): Footprint {
-  const { footprint, apart } = now;
+function partOf({ footprint, apart }: BodyNow, cutTo: Cutting['to'] | undefined): Footprint {
   if (apart === 1) return footprint;
-  if (by?.kind === 'cut' && by.cut.to === 'strips' && footprint.shape === 'rectangle')
-    return { shape: 'rectangle', width_m: footprint.width_m / apart, length_m: footprint.length_m };
+  if (cutTo === 'strips' && footprint.shape === 'rectangle') return { shape: 'rectangle', width_m: footprint.width_m / apart, length_m: footprint.length_m };
   const side_m = Math.sqrt(footprintArea(footprint) / apart);
   return { shape: 'rectangle', width_m: side_m, length_m: side_m };
+}
+
+/** Of parts that lie as they were cut, what each is of: stripes that a saw ran across are in every one of them, of those that it ran along each has others. */
+function cutStripes(before: BodyNow, cutTo: Cutting['to'], glasses: readonly NamedGlass[]): Ordered {
+  const { lie, stripes } = stripesOf(before, glasses);
+  if (lie === 'level' || lie === 'mixed') return { lie, stripes };
+  const { footprint } = before;
+  const divided = footprint.shape === 'rectangle' && footprint.width_m <= footprint.length_m ? 'upright' : 'crosswise';
+  return cutTo === 'strips' && lie !== divided ? { lie: 'crosswise', stripes } : asLie('mixed', stripes);
 }
 
 /** What comes out of a body as it is after its steps so far; null where there is nothing. */
@@ -169,8 +176,13 @@ export function yieldOf(after: readonly AfterStep[], glasses: readonly NamedGlas
   const mass_kg = massNow(now, glasses);
   const area_m2 = footprintArea(now.footprint);
   const solid_m = now.casting ? now.casting.volume_m3 / area_m2 : now.layers.reduce((sum, layer) => sum + deepOf(layer, glasses) * coverOf(layer), 0);
-  const footprint = partOf(now, after.findLast(({ step }) => step.kind === 'cut')?.step);
-  return { form: formOf(footprint, solid_m), count: now.apart, footprint, thickness_m: solid_m, mass_kg, ...stripesOf(now, glasses) };
+  const cutAt = now.apart > 1 ? after.findLastIndex(({ step }) => step.kind === 'cut') : -1;
+  const { step: cutting, body } = after[cutAt] ?? {};
+  const how = cutting?.kind === 'cut' ? cutting.cut : undefined;
+  const isFlat = how !== undefined && !(how.to === 'strips' && how.stand === 'onEdge') && body === now && cutAt > 0;
+  const { lie, stripes } = isFlat ? cutStripes(after[cutAt - 1].body, how.to, glasses) : stripesOf(now, glasses);
+  const footprint = partOf(now, how?.to);
+  return { form: formOf(footprint, solid_m), count: now.apart, footprint, thickness_m: solid_m, mass_kg, lie, stripes };
 }
 
 /** What a piece takes of each made glass that it names, kg: as it is laid, where it is laid. */

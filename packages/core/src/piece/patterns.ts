@@ -14,6 +14,8 @@ export interface LaidPattern {
   cap?: { glassId: string; thickness_m: number };
   /** Where the piece takes its outline from the pattern. */
   outline?: { footprint: Footprint; dammed: boolean };
+  /** Whether it stands in place of what the step lays. */
+  instead?: boolean;
   /** What was done, for undo. */
   what: string;
 }
@@ -22,10 +24,12 @@ export interface LaidPattern {
 export function layPattern(
   doc: PieceDocument,
   stepId: string | undefined,
-  { pattern, of, cap, outline, what }: LaidPattern,
+  { pattern, of, cap, outline, instead = false, what }: LaidPattern,
   newId: () => string,
 ): Outcome<Edited> {
-  const begun = outline ? setOutline(doc, outline.footprint, {}, outline.dammed) : found({ doc, what });
+  const first = stepId ?? doc.journey.find(isLaying)?.id;
+  const cleared = instead ? { ...doc, journey: doc.journey.map((step) => (step.id === first && isLaying(step) ? { ...step, layers: [] } : step)) } : doc;
+  const begun = outline ? setOutline(cleared, outline.footprint, {}, outline.dammed) : found({ doc: cleared, what });
   // Where nothing lies yet, what is laid first makes a step to lay in.
   const into = (now: PieceDocument): string | undefined => stepId ?? now.journey.find(isLaying)?.id;
   const laid = of.reduce<Outcome<Edited>>((now, stuff, i) => {

@@ -24,8 +24,8 @@ export interface ShelfGlass {
   contents: Content[];
 }
 
-/** level: one on another, the lowest first; upright: side by side; mixed: in no order that could be told. */
-export type Lie = 'level' | 'upright' | 'mixed';
+/** level: one on another, the lowest first; upright: side by side, from left to right; crosswise: from the front to the back; mixed: in no order that could be told. */
+export type Lie = 'level' | 'upright' | 'crosswise' | 'mixed';
 
 /** share: of the volume; all of them come to 1. */
 export interface Stripe {
@@ -107,6 +107,10 @@ function composed({ id, lie, stripes }: ShelfMade, named: readonly NamedGlass[])
   const density_kg_m3 = shares.reduce((sum, { glass, share }) => sum + share * glass.constants.density_kg_m3, 0);
   return { id, constants: { ...most.glass.constants, density_kg_m3 }, made };
 }
+
+/** As it lies in a layer: on its cut face what was level stands upright, and the other way round. */
+export const lieOf = (lie: Lie, layer: { form: string; onEdge?: true }): Lie =>
+  layer.form !== 'pieces' || !layer.onEdge ? lie : lie === 'level' ? 'upright' : lie === 'upright' ? 'level' : lie;
 
 /** What a glass is called, bought or made; its id where it is on no shelf. */
 export const glassName = (shelf: Pick<Shelf, 'glasses' | 'made'>, glassId: string): string =>

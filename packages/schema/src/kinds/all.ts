@@ -165,7 +165,7 @@ const made = kind({
     const glasses = [...new Set(record.stripes.map(({ glassId }) => nameOf('glasses', glassId)))];
     return [
       `${MADE_NAMES[record.form]}, ${madeSize(record, units)}`,
-      glasses.join(' and '),
+      [...(glasses.length > 1 ? [glasses.slice(0, -1).join(', ')] : []), glasses[glasses.length - 1]].join(' and '),
       `${text(formatMass(record.mass_kg, units.mass))} made`,
       ...(record.fragile ? ['fragile'] : []),
       ...(record.from ? [`from ${record.from.name}`] : []),

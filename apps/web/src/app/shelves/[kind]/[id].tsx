@@ -1,4 +1,4 @@
-import { SHELF_KINDS, type ShelfKind, type Shelves, beginRecord, isKind } from '@torvin/schema';
+import { SHELF_KINDS, type ShelfKind, type Shelves, beginRecord, isKind, kindOf } from '@torvin/schema';
 import { Redirect, useLocalSearchParams } from 'expo-router';
 import { useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -16,7 +16,7 @@ export default function ShelfRecordPage() {
   if (!known) return <Redirect href="/shelves" />;
   if (!shelves.data) return <Waiting query={shelves} title="Shelves" back={{ title: 'Shelves', href: '/shelves' }} />;
   const records: readonly ShelfRecord[] = shelves.data[known];
-  const present = id === 'new' ? begun(known, newId, shelves.data) : records.find((one) => one.id === id);
+  const present = id === 'new' && !kindOf(known).fromPieces ? begun(known, newId, shelves.data) : records.find((one) => one.id === id);
   if (present) last.current = present;
   // One that is being deleted is gone from its shelf at once, and its page is left when the server has said so.
   const record = present ?? (last.current?.id === id ? last.current : undefined);

@@ -1,0 +1,205 @@
+/** Lays many parts at once: strips on edge, segments in a ring, rows woven like bricks, slices of a bar; of bought glass or of made. */
+import { type LayStep, isLaying, layPattern } from '@torvin/core';
+import type { Shelves } from '@torvin/schema';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { useUnits } from '@/data/studio';
+import { GlassChoice } from '@/shelves/GlassChoice';
+import { glassOf, madeOf } from '@/shelves/everyGlass';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
+import { Fold } from '@/ui/Fold';
+import { Notice } from '@/ui/Notice';
+import { Option } from '@/ui/Option';
+import { Swatch } from '@/ui/Swatch';
+import { Tick } from '@/ui/Tick';
+import { Words } from '@/ui/Words';
+import { countWords } from '@/ui/countWords';
+import {
+  PATTERN_FIELDS,
+  PATTERN_KINDS,
+  PATTERN_TITLES,
+  type PatternField,
+  type PatternFields,
+  type PatternKind,
+  readPattern,
+  usualFields,
+} from './patternEntry';
+import type { Layup } from './useLayup';
+
+export interface AddPatternProps {
+  layup: Layup;
+  pieceId: string;
+  /** The step it is laid in. */
+  step: LayStep;
+  shelves: Shelves;
+  onLaid(): void;
+}
+
+const COLOURS_AT_MOST = 12;
+
+export function AddPattern({ layup, pieceId, step, shelves, onLaid }: AddPatternProps) {
+  const { length: unit } = useUnits();
+  const { doc } = layup;
+  const [begin] = useState(() => step.layers.at(-1)?.glassId ?? shelves.glasses[0]?.id ?? '');
+  const [kind, setKind] = useState<PatternKind>('onEdge');
+  const [fields, setFields] = useState<PatternFields>(() => usualFields('onEdge', unit, madeOf(shelves, begin)));
+  const [glassIds, setGlassIds] = useState<readonly string[]>([begin]);
+  const [adds, setAdds] = useState(false);
+  const [borderId, setBorder] = useState<string | null>(null);
+  const [capId, setCap] = useState<string | null>(null);
+  const [instead, setInstead] = useState(step.layers.length <= 1);
+  const isFirst = doc.journey.find(isLaying)?.id === step.id;
+  const [outlines, setOutlines] = useState(isFirst && step.layers.length <= 1);
+  const read = readPattern({ kind, fields, glassIds, borderId, capId }, shelves, unit);
+  /** What borders and covers is usually bought glass of the same family. */
+  const family = glassOf(shelves, glassIds[0])?.familyId;
+  const plain =
+    shelves.glasses.find(({ id, familyId, forms }) => familyId === family && forms.includes('sheet') && !shelves.archived.includes(id))?.id ?? glassIds[0];
+  const choose = (next: PatternKind): void => {
+    setKind(next);
+    setFields(usualFields(next, unit, madeOf(shelves, glassIds[0] ?? '')));
+    if (next === 'woven') {
+      setBorder(borderId ?? plain);
+      setCap(capId ?? plain);
+    }
+  };
+  /** Another glass for what begins it brings its own figures. */
+  const take = (ids: readonly string[]): void => {
+    if (ids[0] !== glassIds[0]) setFields(usualFields(kind, unit, madeOf(shelves, ids[0] ?? '')));
+    setGlassIds(ids);
+  };
+
+  function lay(): void {
+    if (!read.ok) return;
+    const { footprint, dammed, words: _words, ...laid } = read.value;
+    const what = `${PATTERN_TITLES[kind].toLowerCase()} laid`;
+    layup.edit(layPattern(doc, step.id, { ...laid, instead, what, ...(outlines ? { outline: { footprint, dammed } } : {}) }, uuid));
+    onLaid();
+  }
+
+  return (
+    <View style={{ gap: space.small, paddingVertical: space.small }} testID="add-pattern-panel">
+      <Choice
+        label="A pattern"
+        value={kind}
+        options={PATTERN_KINDS.map((value) => ({ value, title: PATTERN_TITLES[value] }))}
+        onChange={choose}
+        testID="pattern-kind"
+      />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space.large }}>
+        {Object.entries(PATTERN_FIELDS[kind]).map(([key, { label, hint }]) => (
+          <View key={key} style={{ flexGrow: 1, flexBasis: '40%', minWidth: 130 }}>
+            <Field
+              label={label}
+              hint={hint}
+              value={fields[key as PatternField]}
+              onChange={(typed) => setFields({ ...fields, [key]: typed })}
+              testID={`pattern-${key}`}
+            />
+          </View>
+        ))}
+      </View>
+      <Words size="label" tone="muted">
+        {glassIds.length > 1 ? 'Its glasses, in turn; a touch takes one away' : 'Its glass'}
+      </Words>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+        {glassIds.map((id, i) => {
+          const glass = glassOf(shelves, id);
+          return (
+            <Option
+              key={i}
+              as="pressed"
+              small
+              chosen={false}
+              title={glass?.name ?? id}
+              mark={<Swatch colour={glass?.colour} />}
+              onPress={() => glassIds.length > 1 && take(glassIds.toSpliced(i, 1))}
+              testID={`pattern-glass-${i}`}
+            />
+          );
+        })}
+        {glassIds.length < COLOURS_AT_MOST && (
+          <Action
+            kind={adds ? 'main' : 'second'}
+            title="Another after it"
+            label="Another after it: a glass that takes turns with these"
+            testID="pattern-more"
+            onPress={() => setAdds(!adds)}
+          />
+        )}
+      </View>
+      <GlassChoice
+        shelves={shelves}
+        pieceId={pieceId}
+        form="pieces"
+        value={adds ? '' : (glassIds.at(-1) ?? '')}
+        onChange={({ id }) => {
+          take(adds ? [...glassIds, id] : [...glassIds.slice(0, -1), id]);
+          setAdds(false);
+        }}
+      />
+      {kind === 'woven' && (
+        <>
+          <Of title="with a border" value={borderId} begin={plain} {...{ shelves, pieceId }} onChange={setBorder} testID="pattern-bordered" />
+          <Of title="with a cap over everything" value={capId} begin={plain} {...{ shelves, pieceId }} onChange={setCap} testID="pattern-capped" />
+        </>
+      )}
+      {step.layers.length > 0 && (
+        <Tick
+          on={instead}
+          title={`in place of what is laid here (${countWords(step.layers.length, 'layer', 'layers')})`}
+          onPress={() => setInstead(!instead)}
+          testID="pattern-instead"
+        />
+      )}
+      {isFirst && (
+        <Tick
+          on={outlines}
+          title={kind === 'onEdge' ? 'the piece is as large as that, and stands in a dam' : 'the piece is as large as that'}
+          onPress={() => setOutlines(!outlines)}
+          testID="pattern-outline"
+        />
+      )}
+      {read.ok ? (
+        <Words size="label" testID="pattern-words">
+          {read.value.words}
+        </Words>
+      ) : (
+        <Notice tone="warn" testID="pattern-problem">
+          {read.problem.message}
+        </Notice>
+      )}
+      <Action title="Lay it" label="Lay it: all parts of the pattern" disabled={!read.ok} testID="pattern-lay" onPress={lay} />
+    </View>
+  );
+}
+
+interface OfProps {
+  title: string;
+  value: string | null;
+  /** The glass that it begins with. */
+  begin: string | undefined;
+  shelves: Shelves;
+  pieceId: string;
+  onChange(id: string | null): void;
+  testID: string;
+}
+
+/** Something that is there or not, of a glass of its own. */
+function Of({ title, value, begin, shelves, pieceId, onChange, testID }: OfProps) {
+  const glass = value === null ? undefined : glassOf(shelves, value);
+  return (
+    <View>
+      <Tick on={value !== null} title={title} onPress={() => onChange(value === null ? (begin ?? null) : null)} testID={testID} />
+      {value !== null && (
+        <Fold title={glass?.name ?? value} about="its glass" testID={`${testID}-glass`}>
+          {() => <GlassChoice shelves={shelves} pieceId={pieceId} form="cap" value={value} onChange={({ id }) => onChange(id)} />}
+        </Fold>
+      )}
+    </View>
+  );
+}

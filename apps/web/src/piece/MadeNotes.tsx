@@ -1,0 +1,50 @@
+/** Of the made glass that a piece takes: where it came from and what is left of it, and where more is named than there was. */
+import { glassIdsIn } from '@torvin/core';
+import type { PieceDoc, Shelves } from '@torvin/schema';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { useMadeStock } from '@/data/made';
+import { useUnits } from '@/data/studio';
+import { leftWords } from '@/shelves/leftWords';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+
+/** What is weighed differs by this share from what is reckoned. */
+const WITHIN = 0.005;
+
+export function MadeNotes({ doc, shelves }: { doc: PieceDoc; shelves: Shelves }) {
+  const units = useUnits();
+  const router = useRouter();
+  const ids = glassIdsIn(doc);
+  const made = shelves.made.filter(({ id }) => ids.includes(id));
+  const stock = useMadeStock(made.length > 0);
+  return made.map((one) => {
+    const left_kg = stock?.(one).left_kg;
+    const words = left_kg === undefined ? null : leftWords(left_kg, one, units);
+    const open = (
+      <Action
+        kind="plain"
+        title={one.name}
+        label={`${one.name}, made glass: open it`}
+        testID={`made-${one.id}`}
+        onPress={() => router.push(`/shelves/made/${one.id}`)}
+      />
+    );
+    if (words !== null && left_kg !== undefined && left_kg < -WITHIN * one.mass_kg)
+      return (
+        <Notice key={one.id} tone="warn" actions={open} testID="made-short">
+          {`Of '${one.name}' ${words}: it goes into fewer pieces, or thinner.`}
+        </Notice>
+      );
+    return (
+      <View key={one.id} style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: space.small }} testID="made-note">
+        {open}
+        <Words size="label" tone="muted">
+          {[...(one.from ? [`made glass from ${one.from.name}`] : ['made glass']), ...(words === null ? [] : [words])].join(', ')}
+        </Words>
+      </View>
+    );
+  });
+}

@@ -1,0 +1,226 @@
+/** What comes out of a piece goes onto the shelf as made glass: what it is, how many, how large; what it is of follows from the piece. */
+import {
+  type AfterStep,
+  MADE_FORMS,
+  MADE_NAMES,
+  type MadeForm,
+  type Outcome,
+  type Turn,
+  type Units,
+  type Yield,
+  footprintWords,
+  formatLength,
+  formatMass,
+  formatStock,
+  heatOf,
+  namedGlasses,
+  stepName,
+  text,
+  yieldOf,
+} from '@torvin/core';
+import { type Made, type Shelves, madeSize } from '@torvin/schema';
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { useMadeStock } from '@/data/made';
+import { useUnits } from '@/data/studio';
+import { useSave } from '@/outbox/useOutbox';
+import { StripedSwatch } from '@/shelves/StripedSwatch';
+import { hasOutline } from '@/shelves/everyGlass';
+import { leftWords } from '@/shelves/leftWords';
+import { madeOfWords } from '@/shelves/words';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
+import { Notice } from '@/ui/Notice';
+import { Tick } from '@/ui/Tick';
+import { Words } from '@/ui/Words';
+import { broughtBy } from './BodyFigures';
+import { lengthWithin, massWithin, numberWithin } from './typed';
+
+export interface PutOnShelfProps {
+  piece: { id: string; name: string };
+  /** The steps up to the one that is looked at, with that. */
+  after: readonly AfterStep[];
+  /** Its turns in the kiln up to then. */
+  turns: readonly Turn[];
+  shelves: Shelves;
+}
+
+export function PutOnShelf({ piece, after, turns, shelves }: PutOnShelfProps) {
+  const units = useUnits();
+  const router = useRouter();
+  const [open, setOpen] = useState(false);
+  const out = useMemo(() => yieldOf(after, namedGlasses(shelves)), [after, shelves]);
+  const before = shelves.made.filter(({ from }) => from?.pieceId === piece.id);
+  const stock = useMadeStock(before.length > 0);
+  const last = after.at(-1);
+  if (!out || !last) return null;
+  return (
+    <View style={{ gap: space.small }}>
+      {before.map((made) => (
+        <View key={made.id} style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }} testID={`on-shelf-${made.id}`}>
+          <StripedSwatch shelves={shelves} made={made} />
+          <Action
+            kind="plain"
+            title={made.name}
+            label={`${made.name}, made glass from this piece: open it`}
+            onPress={() => router.push(`/shelves/made/${made.id}`)}
+          />
+          <Words size="label" tone="muted">
+            {[`on the shelf, ${madeSize(made, units)}`, ...(stock ? [leftWords(stock(made).left_kg, made, units)] : [])].join(', ')}
+          </Words>
+        </View>
+      ))}
+      {open ? (
+        <PutForm
+          {...{ piece, out, shelves }}
+          heat={heatOf(turns, broughtBy(last.body.layers, shelves))}
+          stepWords={stepName(last.step).toLowerCase()}
+          onDone={() => setOpen(false)}
+        />
+      ) : (
+        <View style={{ alignItems: 'flex-start' }}>
+          <Action
+            kind="second"
+            title="Put on the shelf"
+            label="Put on the shelf as made glass, to be cut and laid in other pieces"
+            testID="put-on-shelf"
+            onPress={() => setOpen(true)}
+          />
+        </View>
+      )}
+    </View>
+  );
+}
+
+interface Entry {
+  name: string;
+  count: string;
+  thickness: string;
+  long: string;
+  mass: string;
+}
+
+interface FormProps {
+  piece: { id: string; name: string };
+  out: Yield;
+  shelves: Shelves;
+  heat: Made['heat'];
+  /** The step after which it is as it is. */
+  stepWords: string;
+  onDone(): void;
+}
+
+const CANE = { across_m: 0.005, long_m: 0.3 };
+const GRAIN_M = 0.003;
+
+/** What a form is told by, in its usual figures. */
+function usualOf(form: MadeForm, out: Yield, { length }: Units): Pick<Entry, 'thickness' | 'long'> {
+  const thick_m = form === 'cane' ? CANE.across_m : form === 'frit' ? GRAIN_M : out.thickness_m;
+  return { thickness: text(formatStock(thick_m, length)), long: text(formatLength(CANE.long_m, length)) };
+}
+
+const THICKNESS: Partial<Record<MadeForm, string>> = { cane: 'Across', frit: 'Grain' };
+const COUNT_RANGE = { least: 1, most: 10_000 };
+const THICK_RANGE_M = { least: 1e-5, most: 0.3 };
+const LONG_RANGE_M = { least: 0.001, most: 10 };
+const MASS_RANGE_KG = { least: 1e-6, most: 1000 };
+
+function PutForm({ piece, out, shelves, heat, stepWords, onDone }: FormProps) {
+  const units = useUnits();
+  const save = useSave('saveRecord');
+  const [form, setForm] = useState<MadeForm>(out.form);
+  const began = useMemo(
+    (): Entry => ({ name: piece.name, count: String(out.count), ...usualOf(out.form, out, units), mass: text(formatMass(out.mass_kg, units.mass)) }),
+    [piece.name, out, units],
+  );
+  const [entry, setEntry] = useState(began);
+  const [fragile, setFragile] = useState(out.form === 'wafer' || out.form === 'lace');
+  const [problem, setProblem] = useState<string | null>(null);
+  const set = (part: Partial<Entry>): void => {
+    setProblem(null);
+    setEntry({ ...entry, ...part });
+  };
+
+  /** What was left as it stood is that, to the last digit. */
+  const kept = (key: keyof Entry, exact: number, read: (typed: string) => Outcome<number>): Outcome<number> =>
+    entry[key] === began[key] && form === out.form ? { ok: true, value: exact } : read(entry[key]);
+
+  function put(): void {
+    const count = numberWithin(entry.count, 'How many', COUNT_RANGE, 'whole');
+    const thickness = kept('thickness', out.thickness_m, (typed) =>
+      lengthWithin(typed, THICKNESS[form] ?? 'The thickness', THICK_RANGE_M.least, THICK_RANGE_M.most, units.length),
+    );
+    const long = lengthWithin(entry.long, 'The length', LONG_RANGE_M.least, LONG_RANGE_M.most, units.length);
+    const mass = kept('mass', out.mass_kg, (typed) => massWithin(typed, 'All of it', MASS_RANGE_KG.least, MASS_RANGE_KG.most, units.mass));
+    if (entry.name.trim() === '') return setProblem('Give it a name to find it by.');
+    if (!count.ok) return setProblem(count.problem.message);
+    if (!thickness.ok) return setProblem(thickness.problem.message);
+    if (form === 'cane' && !long.ok) return setProblem(long.problem.message);
+    if (!mass.ok) return setProblem(mass.problem.message);
+    const record: Made = {
+      ...{ id: uuid(), version: 0, name: entry.name.trim().slice(0, 80), source: '', form, count: count.value },
+      ...(hasOutline(form) ? { footprint: out.footprint } : {}),
+      ...(form === 'cane' && long.ok ? { length_m: long.value } : {}),
+      ...{ thickness_m: thickness.value, mass_kg: mass.value, lie: out.lie, stripes: out.stripes, fragile, heat },
+      ...{ from: { pieceId: piece.id, name: piece.name }, note: '', madeAt: Date.now() },
+    };
+    save.save({ kind: 'made', record, before: null }, { on: 0, id: record.id, then: onDone });
+  }
+
+  return (
+    <View style={{ gap: space.small }} testID="put-on-shelf-panel">
+      <Words size="title" bold role="heading" aria-level={2}>
+        Onto the shelf
+      </Words>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
+        <StripedSwatch shelves={shelves} made={out} />
+        <Words size="label" testID="put-made-of">
+          {`As it is after '${stepWords}': ${madeOfWords(out, shelves)}${hasOutline(form) ? `; ${out.count > 1 ? 'each ' : ''}${footprintWords(out.footprint, units.length)}` : ''}.`}
+        </Words>
+      </View>
+      <Field label="Name" value={entry.name} onChange={(name) => set({ name })} testID="put-name" />
+      <Choice
+        label="What it is"
+        value={form}
+        options={MADE_FORMS.map((value) => ({ value, title: MADE_NAMES[value] }))}
+        onChange={(next) => {
+          setForm(next);
+          setFragile(next === 'wafer' || next === 'lace');
+          set(usualOf(next, out, units));
+        }}
+        testID="put-form"
+      />
+      <View style={{ flexDirection: 'row', gap: space.large }}>
+        <Field label="How many" value={entry.count} onChange={(count) => set({ count })} keyboard="decimal-pad" testID="put-count" />
+        <Field label={THICKNESS[form] ?? 'Thick'} value={entry.thickness} onChange={(thickness) => set({ thickness })} testID="put-thickness" />
+        {form === 'cane' && <Field label="Long, each" value={entry.long} onChange={(long) => set({ long })} testID="put-long" />}
+      </View>
+      <Field
+        label="Mass of all of it"
+        value={entry.mass}
+        onChange={(mass) => set({ mass })}
+        hint="as reckoned; weigh it where some of it broke or was kept back"
+        testID="put-mass"
+      />
+      <Tick on={fragile} title="Fragile: to be laid by itself" onPress={() => setFragile(!fragile)} testID="put-fragile" />
+      {heat === null && (
+        <Notice tone="care" testID="put-no-heat">
+          It has no firing with a schedule yet, so that its heat and haze so far are not known to what is made of it.
+        </Notice>
+      )}
+      {(problem ?? save.refusal) && (
+        <Notice tone="warn" testID="put-problem">
+          {problem ?? save.refusal?.problem.message ?? ''}
+        </Notice>
+      )}
+      <View style={{ flexDirection: 'row', gap: space.small }}>
+        <Action title="Put it there" label="Put it there: onto the shelf" disabled={save.saving} testID="put-it" onPress={put} />
+        <Action kind="second" title="Not now" testID="put-not" onPress={onDone} />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,87 @@
+/** Of made glass: what it is of, what is left, which piece it came from, and who takes of it. */
+import { formatMass, heatWords, namedGlasses, nothingYet, bodyOf, text } from '@torvin/core';
+import type { Made, Shelves } from '@torvin/schema';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { useMadeStock } from '@/data/made';
+import { useUnits } from '@/data/studio';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { LinkRow } from '@/ui/LinkRow';
+import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+import { StripedSwatch } from './StripedSwatch';
+import { leftWords } from './leftWords';
+import { madeOfWords } from './words';
+
+export function MadeStory({ made, shelves }: { made: Made; shelves: Shelves }) {
+  const units = useUnits();
+  const router = useRouter();
+  const stock = useMadeStock()?.(made);
+  const heat = heatOfMade(made, shelves, units);
+  const { from } = made;
+  return (
+    <View style={{ gap: space.small }} testID="made-story">
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
+        <StripedSwatch shelves={shelves} made={made} />
+        <Words testID="made-of">{madeOfWords(made, shelves)}</Words>
+      </View>
+      {from &&
+        (stock?.use?.fromName === null ? (
+          <Words testID="made-from">{`From ${from.name}, a piece that has been deleted since.`}</Words>
+        ) : (
+          <View style={{ alignItems: 'flex-start' }}>
+            <Action
+              kind="plain"
+              title={`From ${stock?.use?.fromName ?? from.name}`}
+              label={`From ${stock?.use?.fromName ?? from.name}: open that piece`}
+              testID="made-from"
+              onPress={() => router.push(`/pieces/${from.pieceId}`)}
+            />
+          </View>
+        ))}
+      {heat.length > 0 && (
+        <Words size="label" testID="made-heat">
+          {heat.join(' ')}
+        </Words>
+      )}
+      {stock && (
+        <>
+          {stock.left_kg < -LEAST_KG ? (
+            <Notice tone="warn" testID="made-left">
+              {`Pieces name ${leftWords(stock.left_kg, made, units).replace(' is named than there was', '')} than the ${text(formatMass(made.mass_kg, units.mass))} that were made: take less in one of them, or weigh what there was.`}
+            </Notice>
+          ) : (
+            <Words bold testID="made-left">{`${text(formatMass(made.mass_kg, units.mass))} made, ${leftWords(stock.left_kg, made, units)}`}</Words>
+          )}
+          {(stock.use?.taken ?? []).length > 0 && (
+            <Words size="label" tone="muted">
+              Laid in these pieces, cut or to be cut; what a saw turns to mud comes on top.
+            </Words>
+          )}
+          <View role="list">
+            {stock.use?.taken.map(({ pieceId, pieceName, mass_kg }) => (
+              <LinkRow key={pieceId} href={`/pieces/${pieceId}`} inset={0} testID={`taken-by-${pieceId}`}>
+                <Words style={{ flex: 1 }}>{pieceName}</Words>
+                <Words>{text(formatMass(mass_kg, units.mass))}</Words>
+              </LinkRow>
+            ))}
+          </View>
+        </>
+      )}
+    </View>
+  );
+}
+
+const LEAST_KG = 1e-6;
+
+/** Told as that of a piece is. */
+function heatOfMade({ id, name, heat, thickness_m }: Made, shelves: Shelves, units: ReturnType<typeof useUnits>): string[] {
+  if (!heat) return [];
+  const alone = {
+    ...nothingYet({ footprint: { shape: 'disc', diameter_m: 0.1 }, dammed: false }),
+    layers: [{ id, glassId: id, form: 'sheet' as const, thickness_m }],
+  };
+  const made = bodyOf(alone, namedGlasses(shelves));
+  return made.ok ? heatWords([], made.value.body, units, [{ name, ...heat }]).slice(0, -1) : [];
+}

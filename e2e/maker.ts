@@ -1,0 +1,73 @@
+/** Makes pieces by touch, step after step, and remembers where the one in hand is and how many steps it has. */
+import { type Visitor } from './visitor';
+
+export class Maker {
+  /** Of the piece in hand. */
+  address = '';
+  steps = 0;
+
+  constructor(private readonly me: () => Visitor) {}
+
+  /** A new piece of one layer. */
+  async begin(name: string, size: Record<string, string>, glass: string, form?: string): Promise<void> {
+    const me = this.me();
+    await me.press('new-piece');
+    await me.type('field-name', name);
+    if ('diameter' in size) await me.press('shape-disc');
+    for (const [field, value] of Object.entries(size)) await me.type(`field-${field}`, value);
+    if (form) await me.press(`first-form-${form}`);
+    await me.press(`glass-${glass}`);
+    await me.press('save-piece');
+    await me.find('section-editor');
+    await me.page.waitForFunction(() => /pieces\/[0-9a-f-]{36}$/.test(location.pathname));
+    this.address = me.page.url();
+    this.steps = 1;
+  }
+
+  async enter(testId: string, value: string): Promise<void> {
+    await this.me().type(testId, value);
+    await this.me().page.keyboard.press('Enter');
+  }
+
+  /** One more layer in the step that is open, its figures by their fields. */
+  async add(form: string, glass: string, figures: Record<string, string>): Promise<void> {
+    const me = this.me();
+    await me.press('add-layer');
+    await me.press(`add-${form}`);
+    await me.press(`glass-${glass}`);
+    for (const [field, value] of Object.entries(figures)) await this.enter(`layer-${field}`, value);
+    await me.press('close-layer-sheet');
+  }
+
+  /** A step of the hands after the last one, with what is chosen and typed of it. */
+  async hand(kind: string, chosen: readonly string[] = [], figures: Record<string, string> = {}): Promise<void> {
+    const me = this.me();
+    await me.press(`journey-${this.steps - 1}`);
+    await me.press('journey-add');
+    await me.press(`add-step-${kind}`);
+    this.steps += 1;
+    await me.find(kind === 'lay' ? 'add-layer' : 'hand-step');
+    for (const testId of chosen) await me.press(testId);
+    for (const [field, value] of Object.entries(figures)) await this.enter(field, value);
+  }
+
+  /** A firing after the last step, computed, and back on the piece with it looked at. */
+  async fire(look: string, form: Record<string, string> = {}): Promise<void> {
+    const me = this.me();
+    await me.press(`journey-${this.steps - 1}`);
+    await me.press('journey-add');
+    await me.press('add-fire');
+    await me.chooseLook(look);
+    for (const [field, value] of Object.entries(form)) await me.type(`shape-${field}`, value);
+    await me.press('compute');
+    await this.fired();
+  }
+
+  /** Its run sheet has come: back on the piece, with the firing looked at. */
+  async fired(): Promise<void> {
+    await this.me().find('run-row-0');
+    this.steps += 1;
+    await this.me().page.goto(this.address);
+    await this.me().press(`journey-${this.steps - 1}`);
+  }
+}
