@@ -16,16 +16,16 @@ afterEach(() => me.leave());
 
 const toPieces = () => me.page.goto(`${studio.address}/pieces`);
 
-/** A pattern on the plan: its fields, its glasses in turn. */
-async function pattern(kind: string, fields: Record<string, string>, glasses: readonly string[]): Promise<void> {
+/** A motif on the plan: its fields, its glasses in turn. */
+async function motif(kind: string, fields: Record<string, string>, glasses: readonly string[]): Promise<void> {
   await me.press('view-above');
-  await me.press('add-pattern');
-  await me.press(`pattern-kind-${kind}`);
+  await me.press('add-motif');
+  await me.press(`motif-kind-${kind}`);
   for (const [i, glass] of glasses.entries()) {
-    if (i > 0) await me.press('pattern-more');
+    if (i > 0) await me.press('motif-more');
     await me.press(`glass-${glass}`);
   }
-  for (const [field, value] of Object.entries(fields)) await me.type(`pattern-${field}`, value);
+  for (const [field, value] of Object.entries(fields)) await me.type(`motif-${field}`, value);
 }
 
 async function ontoShelf(figures: Record<string, string> = {}, form?: string): Promise<string> {
@@ -53,10 +53,10 @@ async function onTheShelf(name: string): Promise<{ id: string; text: string }> {
 
 test('strips on edge become a slab, sawn to bars, laid in a ring with gaps, run together, its edge dressed, slumped', async () => {
   await maker.begin('Tide stripes', { width: '120', length: '60' }, 'clear-90');
-  await pattern('onEdge', { count: '40', sheet: '3', thick: '12', long: '60' }, ['clear-90', 'rose-90']);
-  await me.sees('pattern-words', /40 strips come to 120 × 60 mm, 12 mm high/);
-  await me.expectSound('a pattern of strips');
-  await me.press('pattern-lay');
+  await motif('onEdge', { count: '40', sheet: '3', thick: '12', long: '60' }, ['clear-90', 'rose-90']);
+  await me.sees('motif-words', /40 strips come to 120 × 60 mm, 12 mm high/);
+  await me.expectSound('a motif of strips');
+  await me.press('motif-lay');
   // 120 · 60 · 12 mm of 2500 kg/m³; the base sheet has given way.
   await me.sees('figure-mass', /216\s*g/);
   await maker.fire('fullFuse');
@@ -69,15 +69,15 @@ test('strips on edge become a slab, sawn to bars, laid in a ring with gaps, run 
   // Eight segments of 18 by 40 mm: 8 · 18 · 40 · 12 mm of it.
   await toPieces();
   await maker.begin('Tide ring', { width: '150', length: '150' }, 'clear-90');
-  await pattern('ring', { count: '8', across: '150', wide: '18', deep: '40' }, [bars.id]);
-  await me.sees('pattern-words', /8 segments with gaps of 1[01](\.\d)? mm inside/);
-  await me.type('pattern-count', '30');
-  await me.sees('pattern-problem', /30 of these do not go round without lying on one another: \d+ do/);
-  await me.type('pattern-count', '8');
-  await me.type('pattern-deep', '130');
-  await me.sees('pattern-problem', /'Tide bars' is 18 × 120 mm: no segment of 18 × 130 mm comes out of it/);
-  await me.type('pattern-deep', '40');
-  await me.press('pattern-lay');
+  await motif('ring', { count: '8', across: '150', wide: '18', deep: '40' }, [bars.id]);
+  await me.sees('motif-words', /8 segments with gaps of 1[01](\.\d)? mm inside/);
+  await me.type('motif-count', '30');
+  await me.sees('motif-problem', /30 of these do not go round without lying on one another: \d+ do/);
+  await me.type('motif-count', '8');
+  await me.type('motif-deep', '130');
+  await me.sees('motif-problem', /'Tide bars' is 18 × 120 mm: no segment of 18 × 130 mm comes out of it/);
+  await me.type('motif-deep', '40');
+  await me.press('motif-lay');
   await me.sees('figure-mass', /173\s*g/);
   await me.sees('made-note', /made glass from Tide stripes, 2\d g left/);
   await me.sees('figure-haze', /Tide bars brought .*the heat of its own firings/);
@@ -112,11 +112,11 @@ test('stringers on a thin sheet are cut across and woven, with a border and a ca
   const strips = await onTheShelf('Reed strips');
   await toPieces();
   await maker.begin('Woven reeds', { width: '200', length: '200' }, 'clear-90');
-  await pattern('woven', { rows: '4', inRow: '3', long: '40', deep: '15', gap: '0', border: '10' }, [strips.id]);
+  await motif('woven', { rows: '4', inRow: '3', long: '40', deep: '15', gap: '0', border: '10' }, [strips.id]);
   expect(await me.text(`glass-${strips.id}`)).toMatch(/8 of 15 × 180 mm.*fragile/);
-  await me.sees('pattern-words', /18 pieces come to 140 × 80 mm, under a cap of Clear/);
-  await me.expectSound('a woven pattern');
-  await me.press('pattern-lay');
+  await me.sees('motif-words', /18 pieces come to 140 × 80 mm, under a cap of Clear/);
+  await me.expectSound('a woven motif');
+  await me.press('motif-lay');
   await me.press('view-side');
   await me.sees('section-table', /Reed strips.*pieces.*14.*Clear.*pieces.*4.*Clear.*cap/);
   await me.sees('made-note', /made glass from Reed lace, .* left/);

@@ -59,7 +59,7 @@ export {
   wholeTurn,
 } from './plan/parts';
 export { type Alignment, boxRound, type Mirror, movedBy, type Row } from './plan/arrange';
-export { inEvenRows, type Pattern, type PatternPart, type Ring, ringOfSegments, stripsOnEdge, type WovenRows, wovenRows } from './plan/patterns';
+export { inEvenRows, type Motif, type MotifPart, type Ring, ringOfSegments, stripsOnEdge, type WovenRows, wovenRows } from './plan/motifs';
 export { gapBetween, isWithin } from './plan/clip';
 export { type Guide, snapped, snappedTurn } from './plan/snap';
 export type { NextFiring, PlanConcern } from './plan/concerns';
@@ -266,7 +266,7 @@ export { layUnder, scaledBetween, type Sketch, SKETCH_RANGE_M } from './piece/sk
 export { acrossOf, isPlaceable, isPlaced, leanLayer, mappedLayers, partsOf, type Placeable } from './piece/placed';
 export { glassName, type Lie, madeUpOf, type NamedGlass, namedGlasses, type ShelfMade, type Stripe } from './piece/shelf';
 export { glassIdsIn, laidAs, MADE_FORMS, MADE_NAMES, type MadeForm, STRIPES_AT_MOST, stripesOf, takenBy, type Yield, yieldOf } from './piece/made';
-export { layPattern, type LaidPattern } from './piece/patterns';
+export { layMotif, type LaidMotif } from './piece/layMotif';
 export { bodyBefore } from './piece/bodyAt';
 export { type Brought, heatOf, heatWords, type Turn, turnOf } from './piece/heatSoFar';
 export { ledgerOf, ledgerWords } from './piece/ledger';

@@ -1,6 +1,6 @@
 /** What the demo studio, Marram Row, has on its shelves and at work. Every name is invented. */
-import type { JourneyStep } from '@torvin/core';
-import type { FiringResult, Glass, Kiln, KindName, LaidLayerSchema, RecordOf, StepSchema } from '@torvin/schema';
+import { type JourneyStep, TYPICAL_FAMILIES } from '@torvin/core';
+import type { FiringResult, Glass, Kiln, KindName, LaidLayerSchema, Made, RecordOf, StepSchema } from '@torvin/schema';
 import type { z } from 'zod';
 
 export const INVENTED = 'invented for the demo';
@@ -78,9 +78,24 @@ export const DEMO_CONTROLLERS: RecordOf<'controllers'>[] = [
   },
 ];
 
+/** Strips of a slab, on edge: two of green, one of clear, and so on. */
+const REED_STRIPES = Array.from({ length: 26 }, (_, i) => ({ glassId: i % 2 === 0 ? 'samphire-90' : 'clear-90', share: (i % 2 === 0 ? 2 : 1) / 39 }));
+const REED_SLAB = { width_m: 0.117, length_m: 0.06, thickness_m: 0.012 };
+
+const DEMO_MADE: Made[] = [
+  {
+    ...{ id: 'reed-slab', version: 1, name: 'Reed slab, strips on edge', source: INVENTED, form: 'slab', count: 1, thickness_m: REED_SLAB.thickness_m },
+    footprint: { shape: 'rectangle', width_m: REED_SLAB.width_m, length_m: REED_SLAB.length_m },
+    mass_kg: REED_SLAB.width_m * REED_SLAB.length_m * REED_SLAB.thickness_m * TYPICAL_FAMILIES[0].density_kg_m3,
+    ...{ lie: 'upright', stripes: REED_STRIPES, fragile: false, heat: null, from: null },
+    ...{ note: 'From before there was a book of it: its firings are not known.', madeAt: Date.UTC(2026, 8, 12) },
+  },
+];
+
 /** What stands on the demo's shelves beside the typical families and its strip test, by kind. */
 export const DEMO_RECORDS: { readonly [K in KindName]?: readonly RecordOf<K>[] } = {
   glasses: DEMO_GLASSES,
+  made: DEMO_MADE,
   kilns: DEMO_KILNS,
   controllers: DEMO_CONTROLLERS,
   releases: [

@@ -29,6 +29,7 @@ import { aTenth, Length, Count, Time, FACES } from './HandSteppers';
 export interface HandFieldsProps {
   step: LayStep | BenchStep;
   shelves: Shelves;
+  pieceId: string;
   change(next: JourneyStep, what: string): void;
 }
 
@@ -40,7 +41,7 @@ function Said({ label, value, onValue, testID }: { label: string; value: string;
   return <Field label={label} value={typed} onChange={setTyped} onBlur={() => typed.trim() !== value && onValue(typed.trim())} testID={testID} />;
 }
 
-export function HandFields({ step, shelves, change }: HandFieldsProps) {
+export function HandFields({ step, shelves, pieceId, change }: HandFieldsProps) {
   const units = useUnits();
   switch (step.kind) {
     case 'lay':
@@ -152,7 +153,7 @@ export function HandFields({ step, shelves, change }: HandFieldsProps) {
             onValue={(mass_kg) => change({ ...step, mass_kg }, 'mass')}
             testID="fill-mass"
           />
-          <GlassChoice shelves={shelves} form="frit" value={step.glassId} onChange={({ id }) => change({ ...step, glassId: id }, 'glass')} />
+          <GlassChoice shelves={shelves} pieceId={pieceId} form="frit" value={step.glassId} onChange={({ id }) => change({ ...step, glassId: id }, 'glass')} />
         </>
       );
     case 'look':

@@ -61,7 +61,7 @@ export function HandStep({ layup, pieceId, shelves, after, index, isDone }: Hand
           {problem.message}
         </Notice>
       )}
-      <HandFields step={step} shelves={shelves} change={change} />
+      <HandFields step={step} shelves={shelves} pieceId={pieceId} change={change} />
       {taken.length > 0 && (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.large }}>
           {taken.map(({ as, mass_kg }) => (

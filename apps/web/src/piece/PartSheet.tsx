@@ -53,6 +53,7 @@ import type { Layup } from './useLayup';
 
 export interface PartSheetProps {
   layup: Layup;
+  pieceId: string;
   step: LayStep;
   body: BodyNow;
   /** Every part of the step. */
@@ -64,7 +65,7 @@ export interface PartSheetProps {
 
 type Doing = 'repeat' | 'mirror' | 'ring' | 'line' | 'cut' | null;
 
-export function PartSheet({ layup, step, body, parts, selected, shelves, onSelect }: PartSheetProps) {
+export function PartSheet({ layup, pieceId, step, body, parts, selected, shelves, onSelect }: PartSheetProps) {
   const units = useUnits();
   const [doing, setDoing] = useState<Doing>(null);
   const chosen = parts.filter(({ id }) => selected.includes(id));
@@ -155,7 +156,13 @@ export function PartSheet({ layup, step, body, parts, selected, shelves, onSelec
         />
       )}
       {doing === 'cut' && (
-        <CutFrom layer={layer} sizes_m={glass?.thicknesses_m ?? []} shelves={shelves} onStuff={(stuff) => edit(dealParts(doc, step.id, ids, stuff, uuid()))} />
+        <CutFrom
+          pieceId={pieceId}
+          layer={layer}
+          sizes_m={glass?.thicknesses_m ?? []}
+          shelves={shelves}
+          onStuff={(stuff) => edit(dealParts(doc, step.id, ids, stuff, uuid()))}
+        />
       )}
       <Places chosen={chosen} body={body} layup={layup} step={step} edit={edit} />
       {chosen.length === 1 && <Sizes part={first} onOutline={(outline) => edit(changePart(doc, step.id, bareOf({ ...first, outline })), `size ${first.id}`)} />}
@@ -413,6 +420,7 @@ function LineUp({ count, onAlign, onSpace }: { count: number; onAlign(by: Alignm
 }
 
 interface CutFromProps {
+  pieceId: string;
   layer: Extract<LaidLayer, { form: 'pieces' | 'rod' | 'stringer' }>;
   sizes_m: readonly number[];
   shelves: Shelves;
@@ -420,7 +428,7 @@ interface CutFromProps {
 }
 
 /** Another glass, or another of its thicknesses. */
-function CutFrom({ layer, sizes_m, shelves, onStuff }: CutFromProps) {
+function CutFrom({ pieceId, layer, sizes_m, shelves, onStuff }: CutFromProps) {
   const { length } = useUnits();
   const stuff: Stuff =
     layer.form === 'pieces'
@@ -439,6 +447,7 @@ function CutFrom({ layer, sizes_m, shelves, onStuff }: CutFromProps) {
       )}
       <GlassChoice
         shelves={shelves}
+        pieceId={pieceId}
         form={stuff.form}
         value={stuff.glassId}
         onChange={({ id }) => onStuff(madeInto({ ...stuff, glassId: id }, madeOf(shelves, id)))}

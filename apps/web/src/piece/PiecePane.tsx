@@ -155,7 +155,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
       actions={<UndoBar layup={layup} />}
       footer={
         view === 'above' && laying && inStep.some(({ id }) => parts.includes(id)) ? (
-          <PartSheet layup={layup} step={laying} body={shown} parts={inStep} selected={parts} shelves={shelves} onSelect={setParts} />
+          <PartSheet layup={layup} pieceId={piece.id} step={laying} body={shown} parts={inStep} selected={parts} shelves={shelves} onSelect={setParts} />
         ) : (
           layer !== null &&
           chosen !== null && (

@@ -42,7 +42,7 @@ import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
 import { Fold } from '@/ui/Fold';
 import { AddPart } from './AddPart';
-import { AddPattern } from './AddPattern';
+import { AddMotif } from './AddMotif';
 import { CutListPanel } from './CutListPanel';
 import { cutRows } from './cutRows';
 import { SketchSheet } from './SketchSheet';
@@ -75,7 +75,7 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
   const units = useUnits();
   const { height } = useWindowDimensions();
   const most = Math.min(MOST_SHARE * height, MOST_PX);
-  const [adding, setAdding] = useState<'part' | 'pattern' | null>(null);
+  const [adding, setAdding] = useState<'part' | 'motif' | null>(null);
   const [several, setSeveral] = useState(false);
   const [grey, setGrey] = useState(false);
   const [behind, setBehind] = useState(false);
@@ -141,12 +141,12 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
       <View style={{ paddingHorizontal: space.large, gap: space.small, paddingVertical: space.small }}>
         {view === 'above' && step && !behind && (
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, alignItems: 'center' }}>
-            {(['part', 'pattern'] as const).map((what) => (
+            {(['part', 'motif'] as const).map((what) => (
               <Action
                 key={what}
                 kind={adding === what ? 'main' : 'second'}
-                title={what === 'part' ? '+ Part' : '+ Pattern'}
-                label={what === 'part' ? '+ Part on the plan' : '+ Pattern of many parts'}
+                title={what === 'part' ? '+ Part' : '+ Many parts'}
+                label={what === 'part' ? '+ Part on the plan' : '+ Many parts at once'}
                 testID={`add-${what}`}
                 onPress={() => setAdding(adding === what ? null : what)}
               />
@@ -202,7 +202,7 @@ export function PlanPanel({ layup, pieceId, step, body, layers, own, firing, wor
           </View>
         )}
         {view === 'above' && sketching && !behind && <SketchSheet layup={layup} within={withinOf(body)} places={places} onPlaces={setPlaces} />}
-        {view === 'above' && adding === 'pattern' && step && !behind && <AddPattern {...{ layup, pieceId, step, shelves }} onLaid={() => setAdding(null)} />}
+        {view === 'above' && adding === 'motif' && step && !behind && <AddMotif {...{ layup, pieceId, step, shelves }} onLaid={() => setAdding(null)} />}
         {view === 'above' && adding === 'part' && step && !behind && (
           <AddPart
             {...{ layup, pieceId }}

@@ -3,6 +3,7 @@ import {
   type AfterStep,
   MADE_FORMS,
   MADE_NAMES,
+  type LengthUnit,
   type MadeForm,
   type Outcome,
   type Turn,
@@ -11,7 +12,6 @@ import {
   footprintWords,
   formatLength,
   formatMass,
-  formatStock,
   heatOf,
   namedGlasses,
   stepName,
@@ -114,13 +114,15 @@ interface FormProps {
   onDone(): void;
 }
 
-const CANE = { across_m: 0.005, long_m: 0.3 };
-const GRAIN_M = 0.003;
+const USUAL: Record<LengthUnit, { across: string; long: string; grain: string }> = {
+  mm: { across: '5 mm', long: '300 mm', grain: '3 mm' },
+  in: { across: '3/16 in', long: '12 in', grain: '1/8 in' },
+};
 
 /** What a form is told by, in its usual figures. */
 function usualOf(form: MadeForm, out: Yield, { length }: Units): Pick<Entry, 'thickness' | 'long'> {
-  const thick_m = form === 'cane' ? CANE.across_m : form === 'frit' ? GRAIN_M : out.thickness_m;
-  return { thickness: text(formatStock(thick_m, length)), long: text(formatLength(CANE.long_m, length)) };
+  const { across, long, grain } = USUAL[length];
+  return { thickness: form === 'cane' ? across : form === 'frit' ? grain : text(formatLength(out.thickness_m, length)), long };
 }
 
 const THICKNESS: Partial<Record<MadeForm, string>> = { cane: 'Across', frit: 'Grain' };

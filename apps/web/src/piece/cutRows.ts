@@ -20,7 +20,7 @@ import {
   text,
 } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
-import { glassOf } from '@/shelves/everyGlass';
+import { glassOf, madeOf } from '@/shelves/everyGlass';
 
 export interface CutRow {
   /** On the list, on the plan that is printed. */
@@ -80,8 +80,10 @@ export function cutRows(
     const glass = glassOf(shelves, layer.glassId);
     const density = glasses.find(({ id }) => id === layer.glassId)?.constants.density_kg_m3 ?? 0;
     const mass_kg = density > 0 ? group.count * group.area_m2 * layerDepth(layer, density) * density : 0;
-    const stock =
-      'thickness_m' in layer
+    const made = madeOf(shelves, layer.glassId);
+    const stock = made
+      ? `made glass${'thickness_m' in layer ? ` of ${text(formatStock(layer.thickness_m, units.length))}` : ''}`
+      : 'thickness_m' in layer
         ? `sheet of ${text(formatStock(layer.thickness_m, units.length))}`
         : 'diameter_m' in layer
           ? `${layer.form} of ${text(formatStock(layer.diameter_m, units.length))}`
@@ -89,7 +91,7 @@ export function cutRows(
     return {
       ...{ number: i + 1, ids: group.ids, glass: glass?.name ?? layer.glassId, colour: glass?.colour ?? '#9AA8A2' },
       ...{ pieces: `${group.count} × ${sizeOf(group, layer, units)}`, from: stock, mass: text(formatMass(mass_kg, units.mass)) },
-      ...{ grind: GRIND_WORDS[group.grind], score: 'diameter_m' in layer ? '' : scoreWords(glass?.coated ?? false) },
+      ...{ grind: GRIND_WORDS[group.grind], score: 'diameter_m' in layer || made ? '' : scoreWords(glass?.coated ?? false) },
     };
   });
 }

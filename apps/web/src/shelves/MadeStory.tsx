@@ -24,7 +24,7 @@ export function MadeStory({ made, shelves }: { made: Made; shelves: Shelves }) {
     <View style={{ gap: space.small }} testID="made-story">
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
         <StripedSwatch shelves={shelves} made={made} />
-        <Words testID="made-of">{madeOfWords(made, shelves)}</Words>
+        <Words testID="made-of">{[madeOfWords(made, shelves), familiesOf(made, shelves)].join(' · ')}</Words>
       </View>
       {from &&
         (stock?.use?.fromName === null ? (
@@ -74,6 +74,15 @@ export function MadeStory({ made, shelves }: { made: Made; shelves: Shelves }) {
 }
 
 const LEAST_KG = 1e-6;
+
+/** The families that it is of, each once. */
+function familiesOf({ stripes }: Made, { glasses, families }: Shelves): string {
+  const ids = new Set(stripes.map(({ glassId }) => glasses.find(({ id }) => id === glassId)?.familyId));
+  return families
+    .filter(({ id }) => ids.has(id))
+    .map(({ name }) => name)
+    .join(' and ');
+}
 
 /** Told as that of a piece is. */
 function heatOfMade({ id, name, heat, thickness_m }: Made, shelves: Shelves, units: ReturnType<typeof useUnits>): string[] {

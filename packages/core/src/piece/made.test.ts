@@ -3,7 +3,7 @@ import { bodyFigures } from '../body/body';
 import { footprintArea } from '../body/footprint';
 import { fit } from '../fit/fit';
 import { TYPICAL_FAMILIES } from '../glass/families';
-import { stripsOnEdge } from '../plan/patterns';
+import { stripsOnEdge } from '../plan/motifs';
 import { valueOf } from '../problem';
 import { METRIC } from '../units/convert';
 import { type AfterStep, bodiesAfter } from './bodiesAfter';
@@ -13,7 +13,7 @@ import { drawnLayers } from './drawnLayers';
 import { fitQuestion } from './fitQuestion';
 import { heatWords } from './heatSoFar';
 import { STRIPES_AT_MOST, glassIdsIn, laidAs, stripesOf, takenBy, yieldOf } from './made';
-import { layPattern } from './patterns';
+import { layMotif } from './layMotif';
 import { type Shelf, type ShelfMade, glassName, namedGlasses } from './shelf';
 
 const [FAMILY] = TYPICAL_FAMILIES;
@@ -49,10 +49,10 @@ const newId = (): string => `p${(count += 1)}`;
 
 /** 20 strips of 3 mm, one straw and two of rose and so on, 12 mm high, in a dam that they fill. */
 function onEdge(): PieceDocument {
-  const pattern = stripsOnEdge({ count: 20, length_m: 0.1, thicknesses_m: [0.003, 0.003, 0.003] });
+  const motif = stripsOnEdge({ count: 20, length_m: 0.1, thicknesses_m: [0.003, 0.003, 0.003] });
   const stuff = (glassId: string) => ({ form: 'pieces', glassId, thickness_m: 0.012 }) as const;
-  const dam = { footprint: { shape: 'rectangle', width_m: pattern.width_m, length_m: pattern.length_m } as const, dammed: true };
-  const edited = layPattern(pieceOf([]), undefined, { pattern, of: [stuff('straw'), stuff('rose'), stuff('rose')], outline: dam, what: 'strips laid' }, newId);
+  const dam = { footprint: { shape: 'rectangle', width_m: motif.width_m, length_m: motif.length_m } as const, dammed: true };
+  const edited = layMotif(pieceOf([]), undefined, { motif, of: [stuff('straw'), stuff('rose'), stuff('rose')], outline: dam, what: 'strips laid' }, newId);
   const { doc } = valueOf(edited);
   return { ...doc, journey: [...doc.journey, fused] };
 }
@@ -109,10 +109,10 @@ describe('what comes out of a piece', () => {
   test('sawn across its stripes every bar has all of them, sawn along them each has others', () => {
     const strips: JourneyStep = { id: 's', kind: 'cut', kerf_m: 0.002, cut: { to: 'strips', strip_m: 0.02, stand: 'flat' } };
     const sawn = (length_m: number) => {
-      const pattern = stripsOnEdge({ count: 20, length_m, thicknesses_m: [0.005, 0.005] });
+      const motif = stripsOnEdge({ count: 20, length_m, thicknesses_m: [0.005, 0.005] });
       const of = ['straw', 'rose'].map((glassId) => ({ form: 'pieces', glassId, thickness_m: 0.012 }) as const);
-      const dam = { footprint: { shape: 'rectangle', width_m: pattern.width_m, length_m } as const, dammed: true };
-      const { doc } = valueOf(layPattern(pieceOf([]), undefined, { pattern, of, outline: dam, what: '' }, newId));
+      const dam = { footprint: { shape: 'rectangle', width_m: motif.width_m, length_m } as const, dammed: true };
+      const { doc } = valueOf(layMotif(pieceOf([]), undefined, { motif, of, outline: dam, what: '' }, newId));
       return yieldOf(after({ ...doc, journey: [...doc.journey, fused, strips] }), namedGlasses(BARE))!;
     };
     // 100 mm of stripes, 66 or 150 mm long: the saw divides what is narrower.
@@ -123,10 +123,10 @@ describe('what comes out of a piece', () => {
   });
 
   test(`more than ${STRIPES_AT_MOST} stripes are told by their shares alone`, () => {
-    const pattern = stripsOnEdge({ count: 80, length_m: 0.1, thicknesses_m: [0.0005, 0.001] });
+    const motif = stripsOnEdge({ count: 80, length_m: 0.1, thicknesses_m: [0.0005, 0.001] });
     const of = ['straw', 'rose'].map((glassId) => ({ form: 'pieces', glassId, thickness_m: 0.01 }) as const);
-    const dam = { footprint: { shape: 'rectangle', width_m: pattern.width_m, length_m: 0.1 } as const, dammed: true };
-    const { doc } = valueOf(layPattern(pieceOf([]), undefined, { pattern, of, outline: dam, what: '' }, newId));
+    const dam = { footprint: { shape: 'rectangle', width_m: motif.width_m, length_m: 0.1 } as const, dammed: true };
+    const { doc } = valueOf(layMotif(pieceOf([]), undefined, { motif, of, outline: dam, what: '' }, newId));
     const { lie, stripes } = stripesOf(after(doc)[0].body, namedGlasses(BARE));
     expect([lie, stripes.map(({ share }) => share)]).toEqual(['mixed', [expect.closeTo(1 / 3, 9), expect.closeTo(2 / 3, 9)]]);
   });

@@ -93,9 +93,9 @@ function ofRow(row: readonly LaidLayer[], weights: readonly number[], glasses: r
     return { lie: own.lie, stripes: scaled(own.stripes, weights[0]) };
   }
   const counts = row.map((layer) => (layer.form === 'pieces' ? layer.count : 0));
-  const isPattern = counts[0] > 0 && counts.every((one) => one === counts[0]);
-  const once = row.flatMap((layer, i) => scaled(ofLayer(layer, glasses).stripes, weights[i] / (isPattern ? counts[0] : 1)));
-  return isPattern ? asLie('upright', Array.from({ length: counts[0] }, () => once).flat()) : asLie('mixed', once);
+  const isRepeated = counts[0] > 0 && counts.every((one) => one === counts[0]);
+  const once = row.flatMap((layer, i) => scaled(ofLayer(layer, glasses).stripes, weights[i] / (isRepeated ? counts[0] : 1)));
+  return isRepeated ? asLie('upright', Array.from({ length: counts[0] }, () => once).flat()) : asLie('mixed', once);
 }
 
 /** Of what glass a body is by now, by volume, and whether that lies in layers, side by side, or in no order that could be told. */

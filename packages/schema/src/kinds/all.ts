@@ -12,7 +12,6 @@ import {
   type Units,
   formatLength,
   formatMass,
-  formatStock,
   formatTemperature,
   footprintWords,
   strewnUnit,
@@ -128,7 +127,7 @@ const glasses = kind({
 
 /** '200 × 300 mm, 12 mm', as it is called. */
 export function madeSize({ form, footprint, length_m, thickness_m, count }: Made, { length: unit }: Units): string {
-  const thick = text(formatStock(thickness_m, unit));
+  const thick = text(formatLength(thickness_m, unit));
   const one =
     form === 'frit'
       ? `grains of ${thick}`

@@ -1,33 +1,33 @@
-/** Patterns of many parts: they fill the box that is told, and nothing lies on anything else. */
+/** Motifs of many parts: they fill the box that is told, and nothing lies on anything else. */
 import fc from 'fast-check';
 import { valueOf } from '../problem';
 import { commonToConvex } from './clip';
 import { areaOf, boxOf, partArea, partCorners } from './parts';
-import { type Pattern, inEvenRows, ringOfSegments, stripsOnEdge, wovenRows } from './patterns';
+import { type Motif, inEvenRows, ringOfSegments, stripsOnEdge, wovenRows } from './motifs';
 
-const withIds = ({ parts }: Pattern) => parts.map((part, i) => ({ ...part, id: String(i) }));
+const withIds = ({ parts }: Motif) => parts.map((part, i) => ({ ...part, id: String(i) }));
 
 /** Area that two or more parts share, m²; all of them are convex. */
-function overlap(pattern: Pattern): number {
-  const corners = withIds(pattern).map((part) => partCorners(part));
+function overlap(motif: Motif): number {
+  const corners = withIds(motif).map((part) => partCorners(part));
   return corners.reduce((sum, one, i) => sum + corners.slice(i + 1).reduce((all, other) => all + areaOf(commonToConvex(one, other)), 0), 0);
 }
 
-const filled = (pattern: Pattern): number => withIds(pattern).reduce((sum, part) => sum + partArea(part), 0);
-function fits(pattern: Pattern): void {
-  const box = boxOf(withIds(pattern).flatMap((part) => partCorners(part)));
-  expect(box.right - box.left).toBeCloseTo(pattern.width_m, 9);
-  expect(box.back - box.front).toBeCloseTo(pattern.length_m, 9);
+const filled = (motif: Motif): number => withIds(motif).reduce((sum, part) => sum + partArea(part), 0);
+function fits(motif: Motif): void {
+  const box = boxOf(withIds(motif).flatMap((part) => partCorners(part)));
+  expect(box.right - box.left).toBeCloseTo(motif.width_m, 9);
+  expect(box.back - box.front).toBeCloseTo(motif.length_m, 9);
 }
 
 const long = (least: number, most: number) => fc.double({ min: least, max: most, noNaN: true });
 
 test('strips on edge stand against one another in the order of their glasses and fill their box', () => {
-  const pattern = stripsOnEdge({ count: 5, length_m: 0.1, thicknesses_m: [0.003, 0.002] });
-  expect(pattern.parts.map(({ of }) => of)).toEqual([0, 1, 0, 1, 0]);
-  [-0.005, -0.0025, 0, 0.0025, 0.005].forEach((x_m, i) => expect(pattern.parts[i].x_m).toBeCloseTo(x_m, 12));
-  fits(pattern);
-  expect(filled(pattern)).toBeCloseTo(pattern.width_m * pattern.length_m, 12);
+  const motif = stripsOnEdge({ count: 5, length_m: 0.1, thicknesses_m: [0.003, 0.002] });
+  expect(motif.parts.map(({ of }) => of)).toEqual([0, 1, 0, 1, 0]);
+  [-0.005, -0.0025, 0, 0.0025, 0.005].forEach((x_m, i) => expect(motif.parts[i].x_m).toBeCloseTo(x_m, 12));
+  fits(motif);
+  expect(filled(motif)).toBeCloseTo(motif.width_m * motif.length_m, 12);
 });
 
 test('segments go round with the gaps that are told, inside and outside, and never lie on one another', () => {
@@ -70,14 +70,14 @@ test('woven rows fill their box but for the gaps, joints never meet, the border 
       long(0, 0.004),
       long(0, 0.02),
       (rows, inRow, long_m, deep_m, gap_m, border_m) => {
-        const pattern = valueOf(wovenRows({ rows, inRow, long_m, deep_m, gap_m, border_m, glasses: 2 }));
-        fits(pattern);
-        expect(overlap(pattern)).toBeLessThan(1e-9);
-        const whole = pattern.width_m * pattern.length_m;
-        if (gap_m === 0) expect(filled(pattern)).toBeCloseTo(whole, 9);
-        else expect(filled(pattern)).toBeLessThanOrEqual(whole + 1e-12);
+        const motif = valueOf(wovenRows({ rows, inRow, long_m, deep_m, gap_m, border_m, glasses: 2 }));
+        fits(motif);
+        expect(overlap(motif)).toBeLessThan(1e-9);
+        const whole = motif.width_m * motif.length_m;
+        if (gap_m === 0) expect(filled(motif)).toBeCloseTo(whole, 9);
+        else expect(filled(motif)).toBeLessThanOrEqual(whole + 1e-12);
         const joints = (row: number): number[] =>
-          pattern.parts
+          motif.parts
             .filter(({ of, y_m }) => of < 2 && Math.abs(y_m - yOf(row)) < 1e-9)
             .map(({ x_m, outline }) => x_m + ('width_m' in outline ? outline.width_m / 2 : 0))
             .slice(0, -1);
@@ -94,9 +94,9 @@ test('woven rows fill their box but for the gaps, joints never meet, the border 
 });
 
 test('slices lie in rows round the middle, the last row as long as there are some left', () => {
-  const pattern = inEvenRows({ count: 7, inRow: 3, wide_m: 0.02, deep_m: 0.03, gap_m: 0.005, glasses: 2 });
-  expect([pattern.width_m, pattern.length_m]).toEqual([expect.closeTo(0.07, 12), expect.closeTo(0.1, 12)]);
-  fits(pattern);
-  expect(pattern.parts.map(({ of }) => of)).toEqual([0, 1, 0, 1, 0, 1, 0]);
-  expect(overlap(pattern)).toBeLessThan(1e-12);
+  const motif = inEvenRows({ count: 7, inRow: 3, wide_m: 0.02, deep_m: 0.03, gap_m: 0.005, glasses: 2 });
+  expect([motif.width_m, motif.length_m]).toEqual([expect.closeTo(0.07, 12), expect.closeTo(0.1, 12)]);
+  fits(motif);
+  expect(motif.parts.map(({ of }) => of)).toEqual([0, 1, 0, 1, 0, 1, 0]);
+  expect(overlap(motif)).toBeLessThan(1e-12);
 });

@@ -1,5 +1,5 @@
 /** Lays many parts at once: strips on edge, segments in a ring, rows woven like bricks, slices of a bar; of bought glass or of made. */
-import { type LayStep, isLaying, layPattern } from '@torvin/core';
+import { type LayStep, isLaying, layMotif } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -18,19 +18,10 @@ import { Swatch } from '@/ui/Swatch';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
-import {
-  PATTERN_FIELDS,
-  PATTERN_KINDS,
-  PATTERN_TITLES,
-  type PatternField,
-  type PatternFields,
-  type PatternKind,
-  readPattern,
-  usualFields,
-} from './patternEntry';
+import { MOTIF_FIELDS, MOTIF_KINDS, MOTIF_TITLES, type MotifField, type MotifFields, type MotifKind, readMotif, usualFields } from './motifEntry';
 import type { Layup } from './useLayup';
 
-export interface AddPatternProps {
+export interface AddMotifProps {
   layup: Layup;
   pieceId: string;
   /** The step it is laid in. */
@@ -41,12 +32,12 @@ export interface AddPatternProps {
 
 const COLOURS_AT_MOST = 12;
 
-export function AddPattern({ layup, pieceId, step, shelves, onLaid }: AddPatternProps) {
+export function AddMotif({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
   const { length: unit } = useUnits();
   const { doc } = layup;
   const [begin] = useState(() => step.layers.at(-1)?.glassId ?? shelves.glasses[0]?.id ?? '');
-  const [kind, setKind] = useState<PatternKind>('onEdge');
-  const [fields, setFields] = useState<PatternFields>(() => usualFields('onEdge', unit, madeOf(shelves, begin)));
+  const [kind, setKind] = useState<MotifKind>('onEdge');
+  const [fields, setFields] = useState<MotifFields>(() => usualFields('onEdge', unit, madeOf(shelves, begin)));
   const [glassIds, setGlassIds] = useState<readonly string[]>([begin]);
   const [adds, setAdds] = useState(false);
   const [borderId, setBorder] = useState<string | null>(null);
@@ -54,12 +45,12 @@ export function AddPattern({ layup, pieceId, step, shelves, onLaid }: AddPattern
   const [instead, setInstead] = useState(step.layers.length <= 1);
   const isFirst = doc.journey.find(isLaying)?.id === step.id;
   const [outlines, setOutlines] = useState(isFirst && step.layers.length <= 1);
-  const read = readPattern({ kind, fields, glassIds, borderId, capId }, shelves, unit);
+  const read = readMotif({ kind, fields, glassIds, borderId, capId }, shelves, unit);
   /** What borders and covers is usually bought glass of the same family. */
   const family = glassOf(shelves, glassIds[0])?.familyId;
   const plain =
     shelves.glasses.find(({ id, familyId, forms }) => familyId === family && forms.includes('sheet') && !shelves.archived.includes(id))?.id ?? glassIds[0];
-  const choose = (next: PatternKind): void => {
+  const choose = (next: MotifKind): void => {
     setKind(next);
     setFields(usualFields(next, unit, madeOf(shelves, glassIds[0] ?? '')));
     if (next === 'woven') {
@@ -76,29 +67,29 @@ export function AddPattern({ layup, pieceId, step, shelves, onLaid }: AddPattern
   function lay(): void {
     if (!read.ok) return;
     const { footprint, dammed, words: _words, ...laid } = read.value;
-    const what = `${PATTERN_TITLES[kind].toLowerCase()} laid`;
-    layup.edit(layPattern(doc, step.id, { ...laid, instead, what, ...(outlines ? { outline: { footprint, dammed } } : {}) }, uuid));
+    const what = `${MOTIF_TITLES[kind].toLowerCase()} laid`;
+    layup.edit(layMotif(doc, step.id, { ...laid, instead, what, ...(outlines ? { outline: { footprint, dammed } } : {}) }, uuid));
     onLaid();
   }
 
   return (
-    <View style={{ gap: space.small, paddingVertical: space.small }} testID="add-pattern-panel">
+    <View style={{ gap: space.small, paddingVertical: space.small }} testID="add-motif-panel">
       <Choice
-        label="A pattern"
+        label="Laid as"
         value={kind}
-        options={PATTERN_KINDS.map((value) => ({ value, title: PATTERN_TITLES[value] }))}
+        options={MOTIF_KINDS.map((value) => ({ value, title: MOTIF_TITLES[value] }))}
         onChange={choose}
-        testID="pattern-kind"
+        testID="motif-kind"
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space.large }}>
-        {Object.entries(PATTERN_FIELDS[kind]).map(([key, { label, hint }]) => (
+        {Object.entries(MOTIF_FIELDS[kind]).map(([key, { label, hint }]) => (
           <View key={key} style={{ flexGrow: 1, flexBasis: '40%', minWidth: 130 }}>
             <Field
               label={label}
               hint={hint}
-              value={fields[key as PatternField]}
+              value={fields[key as MotifField]}
               onChange={(typed) => setFields({ ...fields, [key]: typed })}
-              testID={`pattern-${key}`}
+              testID={`motif-${key}`}
             />
           </View>
         ))}
@@ -118,7 +109,7 @@ export function AddPattern({ layup, pieceId, step, shelves, onLaid }: AddPattern
               title={glass?.name ?? id}
               mark={<Swatch colour={glass?.colour} />}
               onPress={() => glassIds.length > 1 && take(glassIds.toSpliced(i, 1))}
-              testID={`pattern-glass-${i}`}
+              testID={`motif-glass-${i}`}
             />
           );
         })}
@@ -127,7 +118,7 @@ export function AddPattern({ layup, pieceId, step, shelves, onLaid }: AddPattern
             kind={adds ? 'main' : 'second'}
             title="Another after it"
             label="Another after it: a glass that takes turns with these"
-            testID="pattern-more"
+            testID="motif-more"
             onPress={() => setAdds(!adds)}
           />
         )}
@@ -144,8 +135,8 @@ export function AddPattern({ layup, pieceId, step, shelves, onLaid }: AddPattern
       />
       {kind === 'woven' && (
         <>
-          <Of title="with a border" value={borderId} begin={plain} {...{ shelves, pieceId }} onChange={setBorder} testID="pattern-bordered" />
-          <Of title="with a cap over everything" value={capId} begin={plain} {...{ shelves, pieceId }} onChange={setCap} testID="pattern-capped" />
+          <Of title="with a border" value={borderId} begin={plain} {...{ shelves, pieceId }} onChange={setBorder} testID="motif-bordered" />
+          <Of title="with a cap over everything" value={capId} begin={plain} {...{ shelves, pieceId }} onChange={setCap} testID="motif-capped" />
         </>
       )}
       {step.layers.length > 0 && (
@@ -153,7 +144,7 @@ export function AddPattern({ layup, pieceId, step, shelves, onLaid }: AddPattern
           on={instead}
           title={`in place of what is laid here (${countWords(step.layers.length, 'layer', 'layers')})`}
           onPress={() => setInstead(!instead)}
-          testID="pattern-instead"
+          testID="motif-instead"
         />
       )}
       {isFirst && (
@@ -161,19 +152,19 @@ export function AddPattern({ layup, pieceId, step, shelves, onLaid }: AddPattern
           on={outlines}
           title={kind === 'onEdge' ? 'the piece is as large as that, and stands in a dam' : 'the piece is as large as that'}
           onPress={() => setOutlines(!outlines)}
-          testID="pattern-outline"
+          testID="motif-outline"
         />
       )}
       {read.ok ? (
-        <Words size="label" testID="pattern-words">
+        <Words size="label" testID="motif-words">
           {read.value.words}
         </Words>
       ) : (
-        <Notice tone="warn" testID="pattern-problem">
+        <Notice tone="warn" testID="motif-problem">
           {read.problem.message}
         </Notice>
       )}
-      <Action title="Lay it" label="Lay it: all parts of the pattern" disabled={!read.ok} testID="pattern-lay" onPress={lay} />
+      <Action title="Lay it" label="Lay it: all of its parts" disabled={!read.ok} testID="motif-lay" onPress={lay} />
     </View>
   );
 }

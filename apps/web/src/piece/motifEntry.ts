@@ -1,11 +1,11 @@
-/** A pattern of parts as it is typed, and what is wrong with it. */
+/** A motif of parts as it is typed, and what is wrong with it. */
 import {
   type Footprint,
-  type LaidPattern,
+  type LaidMotif,
   type LengthUnit,
   type Outcome,
   PARTS_AT_MOST,
-  type Pattern,
+  type Motif,
   boxOf,
   footprintRings,
   formatLength,
@@ -22,18 +22,18 @@ import { type Glass, type Made, SHEET_RANGE_M, type Shelves } from '@torvin/sche
 import { glassOf, madeOf } from '@/shelves/everyGlass';
 import { lengthWithin, numberWithin } from './typed';
 
-export const PATTERN_KINDS = ['onEdge', 'ring', 'woven', 'slices'] as const;
-export type PatternKind = (typeof PATTERN_KINDS)[number];
+export const MOTIF_KINDS = ['onEdge', 'ring', 'woven', 'slices'] as const;
+export type MotifKind = (typeof MOTIF_KINDS)[number];
 
-export const PATTERN_TITLES: Record<PatternKind, string> = {
+export const MOTIF_TITLES: Record<MotifKind, string> = {
   onEdge: 'Strips on edge',
   ring: 'Ring of segments',
   woven: 'Woven rows',
   slices: 'Slices',
 };
 
-export type PatternField = 'count' | 'rows' | 'inRow' | 'wide' | 'narrow' | 'long' | 'deep' | 'across' | 'gap' | 'border' | 'thick' | 'sheet';
-export type PatternFields = Record<PatternField, string>;
+export type MotifField = 'count' | 'rows' | 'inRow' | 'wide' | 'narrow' | 'long' | 'deep' | 'across' | 'gap' | 'border' | 'thick' | 'sheet';
+export type MotifFields = Record<MotifField, string>;
 
 interface FieldTold {
   label: string;
@@ -41,7 +41,7 @@ interface FieldTold {
 }
 
 /** What is asked of each, in this order. */
-export const PATTERN_FIELDS: Record<PatternKind, Partial<Record<PatternField, FieldTold>>> = {
+export const MOTIF_FIELDS: Record<MotifKind, Partial<Record<MotifField, FieldTold>>> = {
   onEdge: {
     count: { label: 'Strips' },
     sheet: { label: 'Cut from sheets of' },
@@ -75,19 +75,19 @@ export const PATTERN_FIELDS: Record<PatternKind, Partial<Record<PatternField, Fi
   },
 };
 
-const METRIC_USUAL: Record<PatternKind, Partial<PatternFields>> = {
+const METRIC_USUAL: Record<MotifKind, Partial<MotifFields>> = {
   onEdge: { count: '20', sheet: '3 mm', thick: '12 mm', long: '100 mm' },
   ring: { count: '10', across: '150 mm', wide: '20 mm', narrow: '', deep: '30 mm', thick: '6 mm' },
   woven: { rows: '4', inRow: '3', long: '40 mm', deep: '15 mm', gap: '0 mm', border: '10 mm', thick: '3 mm' },
   slices: { count: '12', inRow: '4', wide: '20 mm', deep: '20 mm', gap: '2 mm', thick: '6 mm' },
 };
-const INCH_USUAL: Record<PatternKind, Partial<PatternFields>> = {
+const INCH_USUAL: Record<MotifKind, Partial<MotifFields>> = {
   onEdge: { count: '20', sheet: '1/8 in', thick: '1/2 in', long: '4 in' },
   ring: { count: '10', across: '6 in', wide: '3/4 in', narrow: '', deep: '1 1/4 in', thick: '1/4 in' },
   woven: { rows: '4', inRow: '3', long: '1 1/2 in', deep: '5/8 in', gap: '0 in', border: '3/8 in', thick: '1/8 in' },
   slices: { count: '12', inRow: '4', wide: '3/4 in', deep: '3/4 in', gap: '1/16 in', thick: '1/4 in' },
 };
-const EMPTY: PatternFields = {
+const EMPTY: MotifFields = {
   count: '',
   rows: '',
   inRow: '',
@@ -103,7 +103,7 @@ const EMPTY: PatternFields = {
 };
 
 /** The usual figures of a kind; of made glass those that it has. */
-export function usualFields(kind: PatternKind, unit: LengthUnit, made: Made | undefined): PatternFields {
+export function usualFields(kind: MotifKind, unit: LengthUnit, made: Made | undefined): MotifFields {
   const usual = { ...EMPTY, ...(unit === 'mm' ? METRIC_USUAL : INCH_USUAL)[kind] };
   if (!made?.footprint) return usual;
   const long = (metres: number): string => text(formatLength(metres, unit));
@@ -119,9 +119,9 @@ function sidesOf(footprint: Footprint): { narrow_m: number; long_m: number } {
   return { narrow_m, long_m };
 }
 
-export interface PatternEntry {
-  kind: PatternKind;
-  fields: PatternFields;
+export interface MotifEntry {
+  kind: MotifKind;
+  fields: MotifFields;
   /** In the order in which they take turns. */
   glassIds: readonly string[];
   /** Of woven rows: of its border, and of a cap over all; none where it is null. */
@@ -129,7 +129,7 @@ export interface PatternEntry {
   capId: string | null;
 }
 
-export interface ReadPattern extends Pick<LaidPattern, 'pattern' | 'of' | 'cap'> {
+export interface ReadMotif extends Pick<LaidMotif, 'motif' | 'of' | 'cap'> {
   /** That the piece would have for it. */
   footprint: Footprint;
   dammed: boolean;
@@ -154,11 +154,11 @@ function comesOut(
   return refused('too-large', '', `'${glass.name}' is ${size(sides.narrow_m, sides.long_m)}: no ${of} of ${size(short, long)} comes out of it.`);
 }
 
-export function readPattern({ kind, fields, glassIds, borderId, capId }: PatternEntry, shelves: Shelves, unit: LengthUnit): Outcome<ReadPattern> {
+export function readMotif({ kind, fields, glassIds, borderId, capId }: MotifEntry, shelves: Shelves, unit: LengthUnit): Outcome<ReadMotif> {
   const glasses = glassIds.flatMap((id) => glassOf(shelves, id) ?? []);
   if (glasses.length === 0) return refused('empty', '', 'Choose a glass for it.');
-  const read: Partial<Record<PatternField, number>> = {};
-  for (const [key, { label }] of Object.entries(PATTERN_FIELDS[kind]) as [PatternField, FieldTold][]) {
+  const read: Partial<Record<MotifField, number>> = {};
+  for (const [key, { label }] of Object.entries(MOTIF_FIELDS[kind]) as [MotifField, FieldTold][]) {
     const typed = fields[key].trim();
     if (typed === '' && (key === 'narrow' || key === 'border')) continue;
     const isCount = key === 'count' || key === 'rows' || key === 'inRow';
@@ -168,20 +168,20 @@ export function readPattern({ kind, fields, glassIds, borderId, capId }: Pattern
     if (!value.ok) return value;
     read[key] = value.value;
   }
-  return patternOf(kind, read as Record<PatternField, number>, glasses, { borderId, capId }, shelves, unit);
+  return motifOf(kind, read as Record<MotifField, number>, glasses, { borderId, capId }, shelves, unit);
 }
 
-function patternOf(
-  kind: PatternKind,
-  { count, rows, inRow, wide, narrow, long, deep, across, gap, border, thick, sheet }: Record<PatternField, number>,
+function motifOf(
+  kind: MotifKind,
+  { count, rows, inRow, wide, narrow, long, deep, across, gap, border, thick, sheet }: Record<MotifField, number>,
   glasses: readonly Glass[],
-  { borderId, capId }: Pick<PatternEntry, 'borderId' | 'capId'>,
+  { borderId, capId }: Pick<MotifEntry, 'borderId' | 'capId'>,
   shelves: Shelves,
   unit: LengthUnit,
-): Outcome<ReadPattern> {
+): Outcome<ReadMotif> {
   const made = glasses.map(({ id }) => madeOf(shelves, id));
   const length = (metres: number): string => text(formatLength(metres, unit));
-  const size = ({ width_m, length_m }: Pattern): string => `${formatLength(width_m, unit).figure} × ${length(length_m)}`;
+  const size = ({ width_m, length_m }: Motif): string => `${formatLength(width_m, unit).figure} × ${length(length_m)}`;
   const cut = (long_m: number, wide_m: number, of: string): Outcome<null> => {
     for (const [i, glass] of glasses.entries()) {
       const out = comesOut(glass, made[i], { long_m, wide_m, of }, unit);
@@ -189,20 +189,20 @@ function patternOf(
     }
     return found(null);
   };
-  const flat = (thickness_m: number): ReadPattern['of'] => glasses.map(({ id }) => ({ form: 'pieces', glassId: id, thickness_m }));
-  const onEdge = (thickness_m: number): ReadPattern['of'] => flat(thickness_m).map((stuff) => ({ ...stuff, onEdge: true }));
-  const box = ({ width_m, length_m }: Pattern): Footprint => ({ shape: 'rectangle', width_m, length_m });
+  const flat = (thickness_m: number): ReadMotif['of'] => glasses.map(({ id }) => ({ form: 'pieces', glassId: id, thickness_m }));
+  const onEdge = (thickness_m: number): ReadMotif['of'] => flat(thickness_m).map((stuff) => ({ ...stuff, onEdge: true }));
+  const box = ({ width_m, length_m }: Motif): Footprint => ({ shape: 'rectangle', width_m, length_m });
   switch (kind) {
     case 'onEdge': {
       const out = cut(long, thick, 'strip');
       if (!out.ok) return out;
-      const pattern = stripsOnEdge({ count, length_m: long, thicknesses_m: made.map((one) => one?.thickness_m ?? sheet) });
+      const motif = stripsOnEdge({ count, length_m: long, thicknesses_m: made.map((one) => one?.thickness_m ?? sheet) });
       return found({
-        pattern,
+        motif,
         of: onEdge(thick),
-        footprint: box(pattern),
+        footprint: box(motif),
         dammed: true,
-        words: `${count} strips come to ${size(pattern)}, ${length(thick)} high.`,
+        words: `${count} strips come to ${size(motif)}, ${length(thick)} high.`,
       });
     }
     case 'ring': {
@@ -210,9 +210,9 @@ function patternOf(
       if (!out.ok) return out;
       const ring = ringOfSegments({ count, wide_m: wide, narrow_m: narrow ?? wide, deep_m: deep, across_m: across, glasses: glasses.length });
       if (!ring.ok) return ring;
-      const { inner_m, outer_m, ...pattern } = ring.value;
-      const words = `${count} segments with gaps of ${length(inner_m)} inside and ${length(outer_m)} outside; ${length(pattern.width_m)} over their corners.`;
-      return found({ pattern, of: flat(thick), footprint: { shape: 'disc', diameter_m: pattern.width_m }, dammed: false, words });
+      const { inner_m, outer_m, ...motif } = ring.value;
+      const words = `${count} segments with gaps of ${length(inner_m)} inside and ${length(outer_m)} outside; ${length(motif.width_m)} over their corners.`;
+      return found({ motif, of: flat(thick), footprint: { shape: 'disc', diameter_m: motif.width_m }, dammed: false, words });
     }
     case 'woven': {
       const out = cut(long, deep, 'piece');
@@ -230,14 +230,14 @@ function patternOf(
       const cap = capId === null ? undefined : glassOf(shelves, capId);
       const of = [...flat(thick), ...(borderId === null ? [] : [{ form: 'pieces' as const, glassId: borderId, thickness_m: thick }])];
       return found({
-        ...{ pattern: woven.value, of, footprint: box(woven.value), dammed: false },
+        ...{ motif: woven.value, of, footprint: box(woven.value), dammed: false },
         ...(cap ? { cap: { glassId: cap.id, thickness_m: cap.thicknesses_m[0] } } : {}),
         words: `${woven.value.parts.length} pieces come to ${size(woven.value)}${cap ? `, under a cap of ${cap.name}` : ''}.`,
       });
     }
     case 'slices': {
-      const pattern = inEvenRows({ count, inRow, wide_m: wide, deep_m: deep, gap_m: gap, glasses: glasses.length });
-      return found({ pattern, of: onEdge(thick), footprint: box(pattern), dammed: false, words: `${count} slices come to ${size(pattern)}.` });
+      const motif = inEvenRows({ count, inRow, wide_m: wide, deep_m: deep, gap_m: gap, glasses: glasses.length });
+      return found({ motif, of: onEdge(thick), footprint: box(motif), dammed: false, words: `${count} slices come to ${size(motif)}.` });
     }
   }
 }

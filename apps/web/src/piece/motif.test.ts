@@ -1,9 +1,8 @@
-/** A pattern as it is typed: what it comes to in either unit, and what is wrong with it in words. */
-import { footprintArea } from '@torvin/core';
+/** A motif as it is typed: what it comes to in either unit, and what is wrong with it in words. */
+import { METRIC, footprintArea } from '@torvin/core';
 import { EMPTY_SHELVES, type Made, type Shelves } from '@torvin/schema';
 import { leftWords } from '@/shelves/leftWords';
-import { METRIC } from '@torvin/core';
-import { PATTERN_KINDS, type PatternFields, type PatternKind, readPattern, usualFields } from './patternEntry';
+import { MOTIF_KINDS, type MotifFields, type MotifKind, readMotif, usualFields } from './motifEntry';
 
 const glass = (id: string): Shelves['glasses'][number] => ({
   ...{ id, version: 1, name: id, source: '', familyId: 'f', colour: '#112233', thicknesses_m: [0.002, 0.003], coated: false },
@@ -16,16 +15,16 @@ const bar: Made = {
 };
 const SHELVES: Shelves = { ...EMPTY_SHELVES, glasses: [glass('straw'), glass('rose')], made: [bar] };
 
-const read = (kind: PatternKind, fields: Partial<PatternFields> = {}, glassIds = ['straw', 'rose'], unit: 'mm' | 'in' = 'mm') =>
-  readPattern({ kind, fields: { ...usualFields(kind, unit, undefined), ...fields }, glassIds, borderId: 'rose', capId: 'straw' }, SHELVES, unit);
+const read = (kind: MotifKind, fields: Partial<MotifFields> = {}, glassIds = ['straw', 'rose'], unit: 'mm' | 'in' = 'mm') =>
+  readMotif({ kind, fields: { ...usualFields(kind, unit, undefined), ...fields }, glassIds, borderId: 'rose', capId: 'straw' }, SHELVES, unit);
 
-test.each(PATTERN_KINDS)('%s can be laid by its usual figures, in millimetres and in inches', (kind) => {
+test.each(MOTIF_KINDS)('%s can be laid by its usual figures, in millimetres and in inches', (kind) => {
   for (const unit of ['mm', 'in'] as const) {
     const told = read(kind, {}, ['straw', 'rose'], unit);
     if (!told.ok) throw new Error(told.problem.message);
-    const { pattern, footprint, of, words } = told.value;
-    expect(pattern.parts.length).toBeGreaterThan(5);
-    expect(Math.max(...pattern.parts.map((part) => part.of))).toBeLessThan(of.length);
+    const { motif, footprint, of, words } = told.value;
+    expect(motif.parts.length).toBeGreaterThan(5);
+    expect(Math.max(...motif.parts.map((part) => part.of))).toBeLessThan(of.length);
     expect(footprintArea(footprint)).toBeGreaterThan(0);
     expect(words).toMatch(unit === 'mm' ? / mm/ : / in/);
     expect(words).not.toMatch(unit === 'mm' ? / in\b[^a-z]*\d/ : / mm/);
@@ -48,7 +47,7 @@ test.each([
   ['ring', { deep: '80' }, /meet in the middle/],
   ['woven', { gap: '50' }, /The gaps are wider than the pieces/],
   ['slices', { wide: 'broad' }, /Cannot read 'broad'/],
-] as [PatternKind, Partial<PatternFields>, RegExp][])('%s of %j is refused in words', (kind, fields, words) => {
+] as [MotifKind, Partial<MotifFields>, RegExp][])('%s of %j is refused in words', (kind, fields, words) => {
   const told = read(kind, fields);
   expect(told.ok ? 'laid' : told.problem.message).toMatch(words);
 });
@@ -58,7 +57,7 @@ test('what made glass is too small for is refused, by its own sizes; slices of a
   expect(told.ok ? '' : told.problem.message).toBe("'Layered bar' is 20 × 200 mm: no segment of 20 × 250 mm comes out of it.");
   expect(usualFields('slices', 'mm', bar)).toMatchObject({ wide: '20 mm', deep: '18 mm' });
   expect(usualFields('onEdge', 'mm', bar)).toMatchObject({ sheet: '18 mm', long: '200 mm' });
-  expect(readPattern({ kind: 'ring', fields: usualFields('ring', 'mm', undefined), glassIds: ['gone'], borderId: null, capId: null }, SHELVES, 'mm').ok).toBe(
+  expect(readMotif({ kind: 'ring', fields: usualFields('ring', 'mm', undefined), glassIds: ['gone'], borderId: null, capId: null }, SHELVES, 'mm').ok).toBe(
     false,
   );
 });

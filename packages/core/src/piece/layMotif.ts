@@ -1,18 +1,18 @@
-/** Lays a pattern of parts: each of its glasses among its like on the step, and a cap over all of them. */
+/** Lays a motif of parts: each of its glasses among its like on the step, and a cap over all of them. */
 import type { Footprint } from '../body/footprint';
-import type { Pattern } from '../plan/patterns';
+import type { Motif } from '../plan/motifs';
 import { type Outcome, found } from '../problem';
 import { type Edited, addLayer, setOutline } from './commands';
 import type { PieceDocument } from './document';
 import { isLaying } from './journey';
 import { type Stuff, placeParts } from './placing';
 
-export interface LaidPattern {
-  pattern: Pattern;
-  /** What its parts are of, in the order in which the pattern counts them; all of them cut pieces. */
+export interface LaidMotif {
+  motif: Motif;
+  /** What its parts are of, in the order in which the motif counts them; all of them cut pieces. */
   of: readonly Extract<Stuff, { form: 'pieces' }>[];
   cap?: { glassId: string; thickness_m: number };
-  /** Where the piece takes its outline from the pattern. */
+  /** Where the piece takes its outline from the motif. */
   outline?: { footprint: Footprint; dammed: boolean };
   /** Whether it stands in place of what the step lays. */
   instead?: boolean;
@@ -21,10 +21,10 @@ export interface LaidPattern {
 }
 
 /** stepId: the step it is laid in; the first one where left out. */
-export function layPattern(
+export function layMotif(
   doc: PieceDocument,
   stepId: string | undefined,
-  { pattern, of, cap, outline, instead = false, what }: LaidPattern,
+  { motif, of, cap, outline, instead = false, what }: LaidMotif,
   newId: () => string,
 ): Outcome<Edited> {
   const first = stepId ?? doc.journey.find(isLaying)?.id;
@@ -33,7 +33,7 @@ export function layPattern(
   // Where nothing lies yet, what is laid first makes a step to lay in.
   const into = (now: PieceDocument): string | undefined => stepId ?? now.journey.find(isLaying)?.id;
   const laid = of.reduce<Outcome<Edited>>((now, stuff, i) => {
-    const parts = pattern.parts.filter((part) => part.of === i).map(({ of: _of, ...part }) => ({ ...part, id: newId() }));
+    const parts = motif.parts.filter((part) => part.of === i).map(({ of: _of, ...part }) => ({ ...part, id: newId() }));
     return now.ok && parts.length > 0 ? placeParts(now.value.doc, into(now.value.doc), stuff, parts, newId()) : now;
   }, begun);
   if (!laid.ok || !cap) return laid.ok ? found({ doc: laid.value.doc, what }) : laid;

@@ -3,24 +3,24 @@ import { type Outcome, found, refused } from '../problem';
 import { turnedAbout } from './arrange';
 import type { PartOutline, PlacedPart } from './parts';
 
-/** A part of a pattern; of: which of the pattern's glasses it is of, counted from 0. */
-export interface PatternPart extends Omit<PlacedPart, 'id'> {
+/** A part of a motif; of: which of the motif's glasses it is of, counted from 0. */
+export interface MotifPart extends Omit<PlacedPart, 'id'> {
   of: number;
 }
 
-export interface Pattern {
-  parts: PatternPart[];
+export interface Motif {
+  parts: MotifPart[];
   /** Of the box that it fills, m. */
   width_m: number;
   length_m: number;
 }
 
-const rectangle = (width_m: number, length_m: number, x_m: number, y_m: number, of: number): PatternPart => ({
+const rectangle = (width_m: number, length_m: number, x_m: number, y_m: number, of: number): MotifPart => ({
   ...{ outline: { shape: 'rectangle', width_m, length_m }, x_m, y_m, turned_deg: 0, of },
 });
 
-/** So many strips on edge side by side, each as wide as its sheet is thick; thicknesses_m: of the pattern's glasses, which repeat in their order. */
-export function stripsOnEdge({ count, length_m, thicknesses_m }: { count: number; length_m: number; thicknesses_m: readonly number[] }): Pattern {
+/** So many strips on edge side by side, each as wide as its sheet is thick; thicknesses_m: of the motif's glasses, which repeat in their order. */
+export function stripsOnEdge({ count, length_m, thicknesses_m }: { count: number; length_m: number; thicknesses_m: readonly number[] }): Motif {
   const each = Array.from({ length: count }, (_, i) => thicknesses_m[i % thicknesses_m.length]);
   const width_m = each.reduce((sum, one) => sum + one, 0);
   let left_m = -width_m / 2;
@@ -48,7 +48,7 @@ const clearAt = (from_m: number, wide_m: number, count: number): number =>
   2 * Math.hypot(from_m, wide_m / 2) * Math.sin(Math.PI / count - Math.atan2(wide_m / 2, from_m));
 
 /** Segments round the middle, the first at the back; with the gaps between them at their inner and outer sides, m. */
-export function ringOfSegments({ count, wide_m, narrow_m, deep_m, across_m, glasses }: Ring): Outcome<Pattern & { inner_m: number; outer_m: number }> {
+export function ringOfSegments({ count, wide_m, narrow_m, deep_m, across_m, glasses }: Ring): Outcome<Motif & { inner_m: number; outer_m: number }> {
   const outer = across_m / 2;
   const inner = outer - deep_m;
   if (inner <= 0) return refused('no-room', 'across_m', 'The segments meet in the middle: make the ring wider, or the segments shorter.');
@@ -70,7 +70,7 @@ export function ringOfSegments({ count, wide_m, narrow_m, deep_m, across_m, glas
           ],
         };
   const first: PlacedPart = { id: '', outline, x_m: 0, y_m: outer - deep_m / 2, turned_deg: 0 };
-  const parts = Array.from({ length: count }, (_, i): PatternPart => {
+  const parts = Array.from({ length: count }, (_, i): MotifPart => {
     const { id: _id, ...part } = turnedAbout(first, [0, 0], (360 * i) / count);
     return { ...part, of: i % glasses };
   });
@@ -91,7 +91,7 @@ export interface WovenRows {
 }
 
 /** Rows in which every other one begins with half a piece, as bricks are laid, so that no joints meet; the glasses change from piece to piece and from row to row. */
-export function wovenRows({ rows, inRow, long_m, deep_m, gap_m, border_m, glasses }: WovenRows): Outcome<Pattern> {
+export function wovenRows({ rows, inRow, long_m, deep_m, gap_m, border_m, glasses }: WovenRows): Outcome<Motif> {
   if (rows > 1 && long_m <= gap_m) return refused('no-room', 'gap_m', 'The gaps are wider than the pieces: half a piece would be none.');
   const inner = { width_m: inRow * long_m + (inRow - 1) * gap_m, length_m: rows * deep_m + (rows - 1) * gap_m };
   const half_m = (long_m - gap_m) / 2;
@@ -127,7 +127,7 @@ export function inEvenRows({
   deep_m: number;
   gap_m: number;
   glasses: number;
-}): Pattern {
+}): Motif {
   const across = Math.min(inRow, count);
   const rows = Math.ceil(count / across);
   const [width_m, length_m] = [across * wide_m + (across - 1) * gap_m, rows * deep_m + (rows - 1) * gap_m];
