@@ -59,7 +59,7 @@ const LEAST_COVER = 1e-4;
 export const PIECES_AT_MOST = 500;
 
 export const recordId = (name: string) => words(name, 60, 1);
-const laid = { id, glassId: recordId('Glass'), name: words('Name of the layer', 40, 1).optional() };
+const laid = { id, glassId: recordId('Glass'), name: words('Name of the layer', 40, 1).optional(), flipped: z.literal(true).optional() };
 const sheet_m = quantity('Thickness', 'm', SHEET_RANGE_M.least, SHEET_RANGE_M.most);
 const cover = quantity('Cover', '', LEAST_COVER, COVER_RANGE.most);
 const placed = placedParts(PARTS_AT_MOST).optional();

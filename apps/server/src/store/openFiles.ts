@@ -129,7 +129,11 @@ function firingRows(db: Database, unit: TemperatureUnit): CsvRow[] {
     }));
 }
 
-const shelfColumns = (kind: KindName, units: Units): string[] => [...kindOf(kind).fields.map((field) => labelOf(field, units)), 'put away', 'id'];
+const shelfColumns = (kind: KindName, units: Units): string[] => [
+  ...kindOf(kind).fields.map((field) => labelOf(field, units)),
+  ...(kindOf(kind).columns ?? []).map(({ title }) => title),
+  ...['put away', 'id'],
+];
 
 /** Each record as its form shows it. */
 const shelfRows = (shelves: Shelves, kind: KindName, units: Units): CsvRow[] =>
@@ -142,7 +146,9 @@ const shelfRows = (shelves: Shelves, kind: KindName, units: Units): CsvRow[] =>
       if (field.as === 'figure' && told !== '') return [label, Number(told)];
       return [label, typeof told === 'boolean' ? (told ? 'yes' : 'no') : String(Array.isArray(told) ? told.join('; ') : told)];
     });
-    return { ...Object.fromEntries(cells), 'put away': shelves.archived.includes(record.id) ? 'yes' : 'no', id: record.id };
+    const about = { units, nameOf: (of: string, id: string) => nameOf(shelves, of, id), day: (at: number) => new Date(at).toISOString().slice(0, 10) };
+    const more = (kindOf(kind).columns ?? []).map(({ title, told }): [string, string] => [title, told(record, about)]);
+    return { ...Object.fromEntries([...cells, ...more]), 'put away': shelves.archived.includes(record.id) ? 'yes' : 'no', id: record.id };
   });
 
 function nameOf(shelves: Shelves, kind: string, id: string): string {

@@ -4,7 +4,8 @@ import { queryOptions, useQuery } from '@tanstack/react-query';
 import { call } from '@/outside/client';
 import { keys } from '@/outside/keys';
 
-export const madeUsesReading = queryOptions({ queryKey: keys.madeUses, queryFn: ({ signal }) => call(api.madeUses, { signal }) });
+/** Read anew with every change of a piece or a shelf; where the server does not answer, nothing is said of what is left. */
+const madeUsesReading = queryOptions({ queryKey: keys.madeUses, queryFn: ({ signal }) => call(api.madeUses, { signal }), staleTime: 60_000 });
 
 export interface MadeStock {
   use: MadeUse | undefined;
@@ -14,7 +15,7 @@ export interface MadeStock {
 
 const NO_USES: readonly MadeUse[] = [];
 
-export const stockOf = (made: Made, uses: readonly MadeUse[]): MadeStock => {
+const stockOf = (made: Made, uses: readonly MadeUse[]): MadeStock => {
   const use = uses.find(({ id }) => id === made.id);
   return { use, left_kg: made.mass_kg - (use?.taken.reduce((sum, { mass_kg }) => sum + mass_kg, 0) ?? 0) };
 };

@@ -7,7 +7,6 @@ import { keys } from '@/outside/keys';
 import { keptReading } from '@/outside/readings';
 import { benchReading } from './bench';
 import { firingReading, firingsReading } from './firings';
-import { madeUsesReading } from './made';
 import { loadsReading } from './loads';
 import { programsReading } from './programs';
 import { reckoningsReading } from './reckonings';
@@ -21,7 +20,6 @@ export async function readAhead(client: QueryClient, outbox: Outbox): Promise<vo
   await client.fetchQuery(loadsReading);
   await client.fetchQuery(programsReading());
   await client.fetchQuery(reckoningsReading);
-  await client.fetchQuery(madeUsesReading);
   const { inKiln, waiting } = await client.fetchQuery(benchReading);
   await client.fetchInfiniteQuery(firingsReading({}));
   const { pages } = await client.fetchInfiniteQuery(piecesReading({}));

@@ -137,6 +137,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       taken(_, { id }) {
         // Its page may still be open, and would read it anew.
         client.removeQueries({ queryKey: keys.piece(id), type: 'inactive' });
+        void readAnew(client, keys.madeUses);
         client.setQueriesData<InfiniteData<PiecePage>>(
           { queryKey: keys.pieces },
           (read) => read && { ...read, pages: read.pages.map((page) => ({ ...page, pieces: page.pieces.filter((row) => row.id !== id) })) },

@@ -24,9 +24,7 @@ const rootOf = ([root]: QueryKey): unknown => root;
 const LISTS = [keys.pieces, keys.firings].map(rootOf);
 const KEPT = [
   ...LISTS,
-  ...[keys.piece(''), keys.schedule(''), keys.versions(''), keys.firing(''), keys.shelves, keys.loads, keys.programs(), keys.reckonings, keys.madeUses].map(
-    rootOf,
-  ),
+  ...[keys.piece(''), keys.schedule(''), keys.versions(''), keys.firing(''), keys.shelves, keys.loads, keys.programs(), keys.reckonings].map(rootOf),
 ];
 
 const asksMore = (part: unknown): boolean => typeof part === 'object' && part !== null && Object.keys(part).length > 0;

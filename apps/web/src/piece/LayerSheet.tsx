@@ -39,7 +39,7 @@ import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
 import { clamp, nextOf, stepFrom } from '@/ui/stepFrom';
 import { GlassChoice } from '@/shelves/GlassChoice';
-import { glassOf, madeInto, madeOf } from '@/shelves/everyGlass';
+import { facesDiffer, glassOf, madeInto, madeOf } from '@/shelves/everyGlass';
 import { FORM_CAUTIONS } from './cautions';
 import { lengthWithin, numberWithin, strewnWithin } from './typed';
 import type { Layup } from './useLayup';
@@ -87,8 +87,13 @@ export function LayerSheet({ layup, pieceId, layer, place: { index, count }, nam
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, paddingVertical: space.small }}>
         <Action kind="second" title="Up" label={`Move ${name} up`} disabled={index === count - 1} testID="layer-up" onPress={() => move(index + 1)} />
         <Action kind="second" title="Down" label={`Move ${name} down`} disabled={index === 0} testID="layer-down" onPress={() => move(index - 1)} />
-        {layer.form === 'sheet' && layer.coated && (
-          <Action kind="second" title="Turn over" testID="layer-turn" onPress={() => layup.edit(turnLayer(doc, layer.id))} />
+        {((layer.form === 'sheet' && layer.coated) || facesDiffer(shelves, layer.glassId)) && (
+          <Action
+            kind="second"
+            title="Turn over"
+            testID="layer-turn"
+            onPress={() => layup.edit(turnLayer(doc, layer.id, facesDiffer(shelves, layer.glassId)))}
+          />
         )}
         <Action
           kind="second"
@@ -130,8 +135,9 @@ export function LayerSheet({ layup, pieceId, layer, place: { index, count }, nam
         value={layer.glassId}
         onChange={({ id, coated }) => {
           const made = madeOf(shelves, id);
-          if (layer.form !== 'sheet') return change(madeInto({ ...layer, glassId: id }, made), 'glass');
-          const { coated: _side, ...plain } = layer;
+          const { flipped: _flipped, ...unturned } = layer;
+          if (unturned.form !== 'sheet') return change(madeInto({ ...unturned, glassId: id }, made), 'glass');
+          const { coated: _side, ...plain } = unturned;
           change(madeInto({ ...plain, glassId: id, ...(coated ? { coated: 'up' } : {}) }, made), 'glass');
         }}
       />

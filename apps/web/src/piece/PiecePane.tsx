@@ -37,7 +37,7 @@ import { useUnits } from '@/data/studio';
 import { SavePieceFile } from './PieceFileActions';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { SectionDrawing } from '@/section/SectionDrawing';
-import { SectionEditor, ofFingers } from '@/section/SectionEditor';
+import { SectionEditor } from '@/section/SectionEditor';
 import { trimsOf } from '@/section/trim';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -48,7 +48,8 @@ import { type Back, Screen } from '@/ui/Screen';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { offerBack } from '@/ui/takeBack';
-import { glassOf } from '@/shelves/everyGlass';
+import { ofFingers } from '@/ui/taking';
+import { facesDiffer, glassOf } from '@/shelves/everyGlass';
 import { AddLayer } from './AddLayer';
 import { AddStep } from './AddStep';
 import { BodyFigures } from './BodyFigures';
@@ -212,7 +213,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
                   layup.edit(moveLayer(doc, shown.layers[from].id, to - own.from));
                   if (selected === from) setSelected(Math.min(Math.max(to, own.from), own.to - 1));
                 }}
-                onTurn={(index) => layup.edit(turnLayer(doc, shown.layers[index].id))}
+                onTurn={(index) => layup.edit(turnLayer(doc, shown.layers[index].id, facesDiffer(shelves, shown.layers[index].glassId)))}
                 onRemove={(index) => {
                   layup.edit(removeLayer(doc, shown.layers[index].id));
                   setSelected(null);

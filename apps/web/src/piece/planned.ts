@@ -21,7 +21,8 @@ import {
   text,
 } from '@torvin/core';
 import type { DrawnPart } from '@/plan/PlanDrawing';
-import { type OwnPart, angle } from '@/plan/PlanEditor';
+import { angle } from '@/plan/PlanEditor';
+import type { OwnPart } from '@/plan/ownPart';
 
 export interface Planned {
   /** Colour of the uppermost layer that covers everything; null on a bare shelf. */

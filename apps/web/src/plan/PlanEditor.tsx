@@ -1,28 +1,10 @@
-/**
- * The plan, laid where it is drawn: a tap chooses a part, a finger on the chosen one moves it, the knob beside it turns it; keys do
- * both. What is moved is drawn to the middle, to edges, to its neighbours and their spacing, and shows the line it is drawn to.
- */
-import {
-  type Box,
-  type Footprint,
-  type Guide,
-  type Point,
-  type Sketch,
-  boxOf,
-  formatLength,
-  gapBetween,
-  isWithin,
-  snapped,
-  snappedTurn,
-  text,
-  wholeTurn,
-} from '@torvin/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { View, type ViewProps } from 'react-native';
-import { Gesture, GestureDetector } from 'react-native-gesture-handler';
+/** The plan, laid where it is drawn: what is chosen has a knob to turn it by, what is moved shows the line it is drawn to, and how far it is then. */
+import { type Box, type Footprint, type Guide, type Point, type Sketch, boxOf, formatLength, text, wholeTurn } from '@torvin/core';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { GestureDetector } from 'react-native-gesture-handler';
 import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { useUnits } from '@/data/studio';
-import { ofFingers } from '@/section/SectionEditor';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, fonts, wordSize } from '@/theme/theme';
 import { Hidden } from '@/ui/Hidden';
@@ -30,19 +12,10 @@ import { Words } from '@/ui/Words';
 import { type DrawnPart, PlanMeasure, PlanShapes } from './PlanDrawing';
 import { SketchUnder } from './SketchUnder';
 import { planGeometry } from './geometry';
+import type { OwnPart } from './ownPart';
+import { type Held, type PlanActs, middleOf, usePlanHands } from './usePlanHands';
 
-/** A part that can be chosen: as it is drawn, turned and called. */
-export interface OwnPart extends DrawnPart {
-  /** In a few words, and as it is read out with where it lies. */
-  called: string;
-  name: string;
-  middle: Point;
-  turned_deg: number;
-  /** As it is said over it while it is moved. */
-  size: string;
-}
-
-export interface PlanEditorProps {
+export interface PlanEditorProps extends PlanActs {
   footprint: Footprint;
   ground: string | null;
   /** What lies there and cannot be changed here. */
@@ -56,37 +29,13 @@ export interface PlanEditorProps {
   grey: boolean;
   /** Places that were touched to be measured between. */
   places: readonly Point[];
-  /** A touch tells a place instead of choosing a part. */
-  onPlace: ((place: Point) => void) | null;
   width: number;
   /** Height that there is, px. */
   most: number;
-  /** add: to those that are chosen. */
-  onSelect(id: string | null, add: boolean): void;
-  onSelectAll(): void;
-  onMove(dx_m: number, dy_m: number): void;
-  onTurn(degrees: number): void;
-  onRemove(): void;
 }
 
-const HOLD_MS = 220;
-const SNAP_PX = 7;
-const SNAP_DEG = 4;
-/** A part that is thinner than a finger is taken from this far. */
-const REACH_PX = 14;
 const KNOB_PX = 30;
 const BEAD_PX = 20;
-
-/** What a hand is doing to the chosen parts, before it lets go. */
-interface Held {
-  dx_m: number;
-  dy_m: number;
-  turn_deg: number;
-  guides: Guide[];
-}
-const STILL: Held = { dx_m: 0, dy_m: 0, turn_deg: 0, guides: [] };
-
-const middleOf = ({ left, right, front, back }: Box): Point => [(left + right) / 2, (front + back) / 2];
 
 function turned([x, y]: Point, [cx, cy]: Point, degrees: number): Point {
   const angle = (degrees * Math.PI) / 180;
@@ -94,28 +43,9 @@ function turned([x, y]: Point, [cx, cy]: Point, degrees: number): Point {
   return [cx + dx * Math.cos(angle) - dy * Math.sin(angle), cy + dx * Math.sin(angle) + dy * Math.cos(angle)];
 }
 
-export function PlanEditor({
-  footprint,
-  ground,
-  fixed,
-  own,
-  selected,
-  marked,
-  under,
-  grey,
-  places,
-  onPlace,
-  width,
-  most,
-  onSelect,
-  onSelectAll,
-  onMove,
-  onTurn,
-  onRemove,
-}: PlanEditorProps) {
+export function PlanEditor({ footprint, ground, fixed, own, selected, marked, under, grey, places, width, most, ...acts }: PlanEditorProps) {
   const { colours } = useTheme();
   const units = useUnits();
-  const [held, setHeld] = useState<Held | null>(null);
   const drawn = useMemo(
     () =>
       planGeometry(
@@ -132,145 +62,7 @@ export function PlanEditor({
     [chosen],
   );
 
-  // Gestures are made once; they reach what is shown now through this.
-  const now = useRef({ drawn, own, chosen, about, held, onSelect, onMove, onTurn, onPlace });
-  now.current = { drawn, own, chosen, about, held, onSelect, onMove, onTurn, onPlace };
-
-  const partAt = (x: number, y: number): string | null => {
-    const { drawn: at, own: parts } = now.current;
-    const place = at.place(x, y);
-    const on = parts.findLast(({ corners }) => isWithin(place, [corners]));
-    if (on) return on.id;
-    const near = parts.map(({ id, corners }) => ({ id, away: gapBetween([place], corners) * at.scale })).filter(({ away }) => away <= REACH_PX);
-    return near.reduce<(typeof near)[number] | null>((best, one) => (best && best.away <= one.away ? best : one), null)?.id ?? null;
-  };
-
-  const carried = (dx_px: number, dy_px: number): Held => {
-    const { drawn: at, own: parts, chosen: moving } = now.current;
-    const [dx, dy] = [dx_px / at.scale, -dy_px / at.scale];
-    const box = boxOf(moving.flatMap(({ corners }) => corners));
-    const there = { left: box.left + dx, right: box.right + dx, front: box.front + dy, back: box.back + dy };
-    const others = parts.filter(({ id }) => !moving.some((one) => one.id === id)).map(({ corners }) => boxOf(corners));
-    const { dx_m, dy_m, guides } = snapped(there, others, at.within, SNAP_PX / at.scale);
-    return { dx_m: dx + dx_m, dy_m: dy + dy_m, turn_deg: 0, guides };
-  };
-
-  const letGo = (success: boolean): void => {
-    const last = now.current.held;
-    taken.current = false;
-    setHeld(null);
-    if (!success || !last) return;
-    if (last.turn_deg !== 0) now.current.onTurn(last.turn_deg);
-    else if (last.dx_m !== 0 || last.dy_m !== 0) now.current.onMove(last.dx_m, last.dy_m);
-  };
-
-  const taken = useRef(false);
-  /** Where what takes a finger on the chosen parts begins. */
-  const gripAt = useRef({ left: 0, top: 0 });
-  const gesture = useMemo(() => {
-    const tap = Gesture.Tap()
-      .runOnJS(true)
-      .onEnd(({ x, y }) => {
-        if (now.current.onPlace) now.current.onPlace(now.current.drawn.place(x, y));
-        else now.current.onSelect(partAt(x, y), false);
-      });
-    const pan = Gesture.Pan().runOnJS(true);
-    // A finger that moves at once scrolls the page; one that rests first takes the part. A mouse takes it at once.
-    if (ofFingers()) pan.activateAfterLongPress(HOLD_MS);
-    else pan.minDistance(3);
-    pan
-      .onStart(({ x, y, translationX, translationY }) => {
-        const id = partAt(x - translationX, y - translationY);
-        if (id === null) return;
-        if (!now.current.chosen.some((part) => part.id === id)) now.current.onSelect(id, false);
-        taken.current = true;
-      })
-      .onUpdate(({ translationX, translationY }) => {
-        if (taken.current) setHeld(carried(translationX, translationY));
-      })
-      .onFinalize((_event, success) => letGo(success));
-    return Gesture.Race(pan, tap);
-  }, []);
-
-  const moving = useMemo(() => {
-    const tap = Gesture.Tap()
-      .runOnJS(true)
-      .onEnd(({ x, y }) => {
-        const [px, py] = [x + gripAt.current.left, y + gripAt.current.top];
-        if (now.current.onPlace) now.current.onPlace(now.current.drawn.place(px, py));
-        else now.current.onSelect(partAt(px, py), false);
-      });
-    const pan = Gesture.Pan()
-      .runOnJS(true)
-      .minDistance(3)
-      .onStart(() => {
-        taken.current = true;
-      })
-      .onUpdate(({ translationX, translationY }) => setHeld(carried(translationX, translationY)))
-      .onFinalize((_event, success) => letGo(success));
-    return Gesture.Race(pan, tap);
-  }, []);
-
-  const knobFrom = useRef<Point>([0, 0]);
-  const turning = useMemo(
-    () =>
-      Gesture.Pan()
-        .runOnJS(true)
-        .minDistance(2)
-        .onStart(() => {
-          taken.current = true;
-        })
-        .onUpdate(({ translationX, translationY }) => {
-          const {
-            about: [x, y],
-            chosen: parts,
-            own: all,
-            drawn: at,
-          } = now.current;
-          const [kx, ky] = knobFrom.current;
-          const [dx, dy] = [kx + translationX - at.x(x), ky + translationY - at.y(y)];
-          const [fx, fy] = [kx - at.x(x), ky - at.y(y)];
-          const by = ((Math.atan2(-dy, dx) - Math.atan2(-fy, fx)) * 180) / Math.PI;
-          const first = parts.length === 1 ? parts[0].turned_deg : 0;
-          const others = parts.length === 1 ? all.filter(({ id }) => id !== parts[0].id).map(({ turned_deg }) => turned_deg) : [];
-          setHeld({ ...STILL, turn_deg: wholeTurn(snappedTurn(first + by, others, SNAP_DEG) - first) });
-        })
-        .onFinalize((_event, success) => letGo(success)),
-    [],
-  );
-
-  // Once a part is taken, the finger's way is the part's and not the page's.
-  const holder = useRef<View>(null);
-  useEffect(() => {
-    const node = holder.current as unknown as HTMLElement | null;
-    const stay = (event: TouchEvent): void => {
-      if (taken.current) event.preventDefault();
-    };
-    node?.addEventListener('touchmove', stay, { passive: false });
-    return () => node?.removeEventListener('touchmove', stay);
-  }, []);
-
-  const steps = units.length === 'in' ? { fine: 0.0254 / 32, coarse: 0.0254 / 4 } : { fine: 0.001, coarse: 0.01 };
-  const keys = {
-    onKeyDown(event: { key: string; shiftKey: boolean; ctrlKey: boolean; metaKey: boolean; preventDefault(): void; stopPropagation(): void }) {
-      const way = ({ ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] } as const)[event.key as 'ArrowUp'];
-      const turn = ({ '[': 1, ']': -1, '{': 15, '}': -15 } as const)[event.key as '['];
-      const at = own.findIndex(({ id }) => id === chosen.at(-1)?.id);
-      const choose = ({ PageDown: at + 1, PageUp: at < 0 ? own.length - 1 : at - 1, Home: 0, End: own.length - 1 } as const)[event.key as 'Home'];
-      if (way && chosen.length > 0) {
-        const by = event.shiftKey ? steps.coarse : steps.fine;
-        onMove(way[0] * by, way[1] * by);
-      } else if (way) onSelect(own[0]?.id ?? null, false);
-      else if (turn !== undefined && chosen.length > 0) onTurn(turn);
-      else if (choose !== undefined && own.length > 0) onSelect(own[(choose + own.length) % own.length].id, event.shiftKey);
-      else if (event.key === 'a' && (event.ctrlKey || event.metaKey)) onSelectAll();
-      else if ((event.key === 'Delete' || event.key === 'Backspace') && chosen.length > 0) onRemove();
-      else if (event.key === 'Escape') onSelect(null, false);
-      else return;
-      event.preventDefault();
-      event.stopPropagation();
-    },
-  } as ViewProps;
+  const { held, gesture, moving, turning, knobFrom, gripAt, holder, keys } = usePlanHands({ drawn, own, chosen, about }, acts);
 
   const shown = useMemo(
     () =>

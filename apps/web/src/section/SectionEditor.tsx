@@ -4,7 +4,7 @@
  * screen reader; the drawing's own figures are spoken with each layer.
  */
 import { type DrawnLayer, type Footprint, footprintHole, footprintSpan, type Ghost } from '@torvin/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import Svg, { Line, Path } from 'react-native-svg';
@@ -12,6 +12,7 @@ import { useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
 import { Action } from '@/ui/Action';
 import { Hidden } from '@/ui/Hidden';
+import { takingPan, useHoldsPage } from '@/ui/taking';
 import { ScaleNote, SectionShapes, SectionTable, sectionWords } from './SectionDrawing';
 import { LayerHandles } from './LayerHandles';
 import { landingAt, layerAt, sectionGeometry } from './geometry';
@@ -50,10 +51,6 @@ export interface SectionEditorProps {
 
 const DRAG_FROM_PX = 8;
 const SIDEWAYS_PX = 14;
-const HOLD_MS = 220;
-
-/** Whether the first pointer of this screen is a finger. */
-export const ofFingers = (): boolean => window.matchMedia('(pointer: coarse)').matches;
 const MARK_PX = 9;
 
 export function SectionEditor({
@@ -93,10 +90,7 @@ export function SectionEditor({
         const layer = layerAt(now.current.drawn, x, y);
         now.current.onSelect(layer >= now.current.own.from && layer < now.current.own.to ? layer : null);
       });
-    const pan = Gesture.Pan().runOnJS(true);
-    // A finger that moves at once scrolls the page; one that rests first takes the layer. A mouse takes it at once.
-    if (ofFingers()) pan.activateAfterLongPress(HOLD_MS);
-    else pan.activeOffsetY([-DRAG_FROM_PX, DRAG_FROM_PX]).failOffsetX([-SIDEWAYS_PX, SIDEWAYS_PX]);
+    const pan = takingPan((mouse) => mouse.activeOffsetY([-DRAG_FROM_PX, DRAG_FROM_PX]).failOffsetX([-SIDEWAYS_PX, SIDEWAYS_PX]));
     pan
       .onStart(({ x, y, translationY }) => {
         const layer = layerAt(now.current.drawn, x, y - translationY);
@@ -118,17 +112,7 @@ export function SectionEditor({
     return Gesture.Race(pan, tap);
   }, []);
 
-  // Once a layer is lifted, the finger's way is the layer's and not the page's. Listening from the start: a browser asks
-  // when the finger comes down whether anybody will want its way.
-  const holder = useRef<View>(null);
-  useEffect(() => {
-    const node = holder.current as unknown as HTMLElement | null;
-    const stay = (event: TouchEvent): void => {
-      if (taken.current) event.preventDefault();
-    };
-    node?.addEventListener('touchmove', stay, { passive: false });
-    return () => node?.removeEventListener('touchmove', stay);
-  }, []);
+  const holder = useHoldsPage(() => taken.current !== null);
 
   const keys = {
     onKeyDown(event: { key: string; altKey: boolean; shiftKey: boolean; preventDefault(): void }) {

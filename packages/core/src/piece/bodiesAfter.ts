@@ -115,7 +115,7 @@ function done(now: BodyNow, step: JourneyStep, glasses: readonly NamedGlass[]): 
     case 'fire':
       return fire(now, step, glasses);
     case 'turn':
-      return turn(now);
+      return turn(now, glasses);
     case 'cut':
       return cut(now, step.cut, step.kerf_m, glasses);
     case 'grind':

@@ -13,7 +13,7 @@ import { type Outcome, found, refused } from '../problem';
 import type { Body } from '../schedule/firingCase';
 import type { LaidLayer, PlannedStep, Sunk } from './document';
 import { isPlaced, mappedLayers } from './placed';
-import { type NamedGlass, madeUpOf, sharesOf } from './shelf';
+import { type NamedGlass, lying, madeUpOf, sharesOf } from './shelf';
 
 function asLayer(layer: LaidLayer, glass: number): Layer {
   switch (layer.form) {
@@ -37,7 +37,9 @@ function asLayer(layer: LaidLayer, glass: number): Layer {
 function asLayers(layer: LaidLayer, glass: NamedGlass, at: (glass: NamedGlass) => number): Layer[] {
   if (!glass.made) return [asLayer(layer, at(glass))];
   if (layer.form === 'cap' || (layer.form === 'sheet' && glass.made.lie === 'level'))
-    return madeUpOf(glass).map(({ glass: own, share }) => asLayer({ ...layer, thickness_m: share * layer.thickness_m }, at(own)));
+    return lying(glass.made.lie, glass.made.of, layer).stripes.map(({ glass: own, share }) =>
+      asLayer({ ...layer, thickness_m: share * layer.thickness_m }, at(own)),
+    );
   const whole = 'cover' in layer ? (layer.cover ?? 1) : 1;
   return sharesOf(glass).map(({ glass: own, share }) => {
     // Grains are told by their mass: each glass lies as deep as the others.

@@ -136,14 +136,19 @@ export function changeLayer(doc: PieceDocument, layer: LaidLayer): Outcome<Edite
   return withLayers(doc, step, step.layers.with(index, layer), `${name} changed`);
 }
 
-/** Turns a coated sheet over. */
-export function turnLayer(doc: PieceDocument, id: string): Outcome<Edited> {
+/** Turns a coated sheet over, or made glass whose faces are not alike. */
+export function turnLayer(doc: PieceDocument, id: string, hasFaces = false): Outcome<Edited> {
   const place = at(doc, id);
   if (!place.ok) return place;
   const { step, index, name } = place.value;
   const layer = step.layers[index];
+  const turned = (over: LaidLayer): Outcome<Edited> => withLayers(doc, step, step.layers.with(index, over), `${name} turned over`);
+  if (hasFaces) {
+    const { flipped, ...rest } = layer;
+    return turned(flipped ? rest : { ...rest, flipped: true });
+  }
   if (layer.form !== 'sheet' || layer.coated === undefined) return refused('not-coated', 'journey', `${name} has no coating: both its sides are alike.`);
-  return withLayers(doc, step, step.layers.with(index, { ...layer, coated: layer.coated === 'up' ? 'down' : 'up' }), `${name} turned over`);
+  return turned({ ...layer, coated: layer.coated === 'up' ? 'down' : 'up' });
 }
 
 const USUAL_SHEET_M = 0.003;

@@ -16,6 +16,8 @@ interface Laid {
   glassId: string;
   /** What the studio calls it, such as 'Numerals'; its place names it where this is left out. */
   name?: string;
+  /** Of made glass: it lies with its lower face up. */
+  flipped?: true;
 }
 
 /** Of placed parts that have sunk, of what has been fired alone: how high they stand where they lie, and what the rest comes to over the outline, m. */

@@ -5,7 +5,7 @@ import type { Footprint } from '../body/footprint';
 import type { BodyNow } from './bodyNow';
 import type { LaidLayer, LayerForm } from './document';
 import { type Span, spansOf } from './placed';
-import { type Shelf, glassName, lieOf, namedGlasses } from './shelf';
+import { type Shelf, glassName, lying, namedGlasses } from './shelf';
 
 export interface DrawnLayer {
   name: string;
@@ -75,12 +75,12 @@ const UNKNOWN_DENSITY_kg_m3 = 2500;
 function stripesShown(layer: LaidLayer, shelf: Shelf): { colour: string; drawn: Pick<DrawnLayer, 'stripes' | 'stacked' | 'crosswise'> } | undefined {
   const made = shelf.made.find(({ id }) => id === layer.glassId);
   if (!made) return undefined;
-  const stripes = made.stripes.map((stripe) => ({
+  const colours = made.stripes.map((stripe) => ({
     colour: shelf.glasses.find(({ id }) => id === stripe.glassId)?.colour ?? UNKNOWN_COLOUR,
     share: stripe.share,
   }));
-  const most = stripes.reduce((one, other) => (other.share > one.share ? other : one));
-  const lie = lieOf(made.lie, layer);
+  const most = colours.reduce((one, other) => (other.share > one.share ? other : one));
+  const { lie, stripes } = lying(made.lie, colours, layer);
   const way = lie === 'level' ? { stacked: true as const } : lie === 'crosswise' ? { crosswise: true as const } : {};
   return { colour: most.colour, drawn: stripes.length > 1 && lie !== 'mixed' ? { stripes, ...way } : {} };
 }

@@ -2,7 +2,7 @@
 import type { Contact, Evidence, FitGlass } from '../fit/fit';
 import type { Face, LaidLayer } from './document';
 import { drawnLayers } from './drawnLayers';
-import { type NamedGlass, type Shelf, madeUpOf, namedGlasses } from './shelf';
+import { type NamedGlass, type Shelf, lying, madeUpOf, namedGlasses } from './shelf';
 import { touchingLayers } from './touching';
 
 export interface FitQuestion {
@@ -19,9 +19,10 @@ export interface FitOfLayers extends FitQuestion {
 }
 
 /** Which glasses of a layer meet what lies over or under it: of made sheets in layers the outermost one, of all else every one. */
-function meeting({ form }: LaidLayer, glass: NamedGlass, face: Face): NamedGlass[] {
-  const all = madeUpOf(glass).map(({ glass: own }) => own);
-  if (glass.made?.lie === 'level' && (form === 'sheet' || form === 'cap')) return all.slice(...(face === 'up' ? [-1] : [0, 1]));
+function meeting(layer: LaidLayer, glass: NamedGlass, face: Face): NamedGlass[] {
+  const { lie, stripes } = lying(glass.made?.lie ?? 'mixed', madeUpOf(glass), layer);
+  const all = stripes.map(({ glass: own }) => own);
+  if (lie === 'level' && (layer.form === 'sheet' || layer.form === 'cap')) return all.slice(...(face === 'up' ? [-1] : [0, 1]));
   return [...new Set(all)];
 }
 

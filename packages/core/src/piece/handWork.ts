@@ -49,12 +49,19 @@ const NARROWEST_M = 0.01;
 const overTurnedOutline = (outline: Footprint): Footprint =>
   outline.shape === 'polygon' ? { shape: 'polygon', corners_m: outline.corners_m.map(([x, y]) => [-x, y] as const) } : outline;
 
+/** Made glass shows its lower face then. */
+function otherFace(layer: LaidLayer, glasses: readonly NamedGlass[]): LaidLayer {
+  if (!glasses.some(({ id, made }) => id === layer.glassId && made !== undefined)) return layer;
+  const { flipped, ...rest } = layer;
+  return flipped ? rest : { ...rest, flipped: true };
+}
+
 /** Turned over: what was on top lies on the shelf, coatings face the other way. */
-export function turn(now: BodyNow): Doing {
+export function turn(now: BodyNow, glasses: readonly NamedGlass[]): Doing {
   if (now.layers.length === 0) return unlike(NOTHING_THERE);
   if (!isOnePiece(now)) return unlike('Only what is one piece can be turned over: fuse these layers first.');
   const layers = now.layers.toReversed().map((flat): LaidLayer => {
-    const layer = overTurned(flat);
+    const layer = otherFace(overTurned(flat), glasses);
     if (layer.form !== 'sheet' || layer.coated === undefined) return layer;
     return { ...layer, coated: layer.coated === 'up' ? 'down' : 'up' };
   });

@@ -13,7 +13,12 @@ import { drawnLayers } from './drawnLayers';
 import { fitQuestion } from './fitQuestion';
 import { heatWords } from './heatSoFar';
 import { STRIPES_AT_MOST, glassIdsIn, laidAs, stripesOf, takenBy, yieldOf } from './made';
+import { turnLayer } from './commands';
+import { laidLayers } from './journey';
 import { layMotif } from './layMotif';
+import { STUDIO_KILN } from '../testCases';
+import { outdatedBy } from './outdated';
+import { snapshotOf } from './snapshot';
 import { type Shelf, type ShelfMade, glassName, namedGlasses } from './shelf';
 
 const [FAMILY] = TYPICAL_FAMILIES;
@@ -217,6 +222,28 @@ describe('on the shelf', () => {
     expect(drawn({ ...cut, glassId: 'slab' }).stacked).toBe(true);
   });
 
+  test('turned over it shows its other face: laid so, or with the piece that it is in', () => {
+    const one = { ...sheet('a', 'layered', 0.012), flipped: true } as LaidLayer;
+    const stripes = [
+      { colour: '#cc6677', share: 0.75 },
+      { colour: '#eecc66', share: 0.25 },
+    ];
+    expect(drawnLayers([one], shelf)[0]).toMatchObject({ stacked: true, stripes });
+    const depths = (layer: LaidLayer) =>
+      valueOf(bodyOf({ ...nothingYet({ footprint: outline, dammed: false }), layers: [layer] }, namedGlasses(shelf))).body.layers;
+    expect(depths(one)).toMatchObject([{ glass: 1, thickness_m: expect.closeTo(0.009, 12) }, { glass: 0 }]);
+    const doc = pieceOf([laid('l', [sheet('a', 'layered', 0.012)]), { id: 't', kind: 'turn' }]);
+    const turned = after(doc, shelf)[1].body;
+    expect(drawnLayers(turned.layers, shelf)[0]).toMatchObject({ stripes });
+    expect(stripesOf(turned, namedGlasses(shelf)).stripes.map(({ glassId }) => glassId)).toEqual(['rose', 'straw']);
+    const twice = after({ ...doc, journey: [...doc.journey, { id: 'u', kind: 'turn' }] }, shelf)[2].body;
+    expect(twice.layers).toEqual([sheet('a', 'layered', 0.012)]);
+    // By a touch, and back again.
+    const edited = valueOf(turnLayer(doc, 'a', true));
+    expect([laidLayers(edited.doc)[0].flipped, edited.what]).toEqual([true, 'Sheet turned over']);
+    expect(valueOf(turnLayer(edited.doc, 'a', true)).doc).toEqual(doc);
+  });
+
   test('what was made of it again is of the same glass', () => {
     const twice = after(pieceOf([laid('l', [sheet('a', 'layered'), sheet('b', 'straw', 0.003)]), fused]), shelf);
     expect(stripesOf(twice[1].body, namedGlasses(shelf))).toEqual({
@@ -240,6 +267,20 @@ describe('what a piece takes', () => {
     const each = 0.03 * 0.1 * 0.01 * FAMILY.density_kg_m3;
     expect([...takenBy(after(doc, shelf), doc, namedGlasses(shelf))]).toEqual([['slab', expect.closeTo(each + 0.001, 9)]]);
     expect(glassIdsIn(doc)).toEqual(['straw', 'slab']);
+  });
+
+  test('a schedule of it is outdated by other figures of a glass that it is of, not by another name', () => {
+    const kiln = { ...STUDIO_KILN, id: 'k', name: 'Kiln' };
+    const controller = { id: 'c', name: 'Box', unit: 'C', fullSpeedCode: 4000, mostSegments: 8 } as const;
+    const standing = { ...shelf, kilns: [kiln], controllers: [controller] };
+    const doc = pieceOf([laid('l', [sheet('a', 'slab', 0.006)]), fused]);
+    const made = valueOf(snapshotOf(doc, fused, standing));
+    expect(made.firing.body.glasses).toHaveLength(2);
+    expect(made.layers[0]).toMatchObject({ name: 'Striped slab', stripes: [{ share: 0.25 }, { share: 0.75 }] });
+    const now = (changed: Partial<Shelf>): string[] => outdatedBy(doc, 'f', { ...standing, ...changed }, made, METRIC);
+    expect(now({ made: [slab({ name: 'Grey slab' })] })).toEqual([]);
+    const [said] = now({ families: [{ ...FAMILY, annealing_C: FAMILY.annealing_C + 20 }, OTHER] });
+    expect(said).toMatch(/The figures of .* have been changed on the shelf/);
   });
 
   test('goes on from the heat that it had seen', () => {

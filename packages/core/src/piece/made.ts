@@ -10,7 +10,7 @@ import { type AfterStep, laidBy } from './bodiesAfter';
 import { type BodyNow, coverOf, deepOf, massNow, nothingYet } from './bodyNow';
 import type { Cutting, LaidLayer, LayerForm, PieceDocument } from './document';
 import { acrossOf, partsOf } from './placed';
-import { type Lie, type NamedGlass, type Stripe, lieOf, madeUpOf } from './shelf';
+import { type Lie, type NamedGlass, type Stripe, lying, madeUpOf } from './shelf';
 
 export const MADE_FORMS = ['slab', 'panel', 'bar', 'disc', 'wafer', 'lace', 'cane', 'frit'] as const;
 export type MadeForm = (typeof MADE_FORMS)[number];
@@ -64,8 +64,8 @@ const asLie = (lie: Lie, stripes: readonly Stripe[]): Ordered => {
 function ofLayer(layer: LaidLayer, glasses: readonly NamedGlass[]): Ordered {
   const glass = glasses.find(({ id }) => id === layer.glassId);
   if (!glass) return { lie: 'level', stripes: [{ glassId: layer.glassId, share: 1 }] };
-  const stripes = madeUpOf(glass).map(({ glass: { id }, share }) => ({ glassId: id, share }));
-  return { lie: lieOf(glass.made?.lie ?? 'level', layer), stripes };
+  const own = lying(glass.made?.lie ?? 'level', madeUpOf(glass), layer);
+  return { lie: own.lie, stripes: own.stripes.map(({ glass: { id }, share }) => ({ glassId: id, share })) };
 }
 
 /** Parts of layers that lie side by side, from left to right, or from the front to the back where they lie along that. */

@@ -108,9 +108,24 @@ function composed({ id, lie, stripes }: ShelfMade, named: readonly NamedGlass[])
   return { id, constants: { ...most.glass.constants, density_kg_m3 }, made };
 }
 
-/** As it lies in a layer: on its cut face what was level stands upright, and the other way round. */
-export const lieOf = (lie: Lie, layer: { form: string; onEdge?: true }): Lie =>
+interface LiesAs {
+  form: string;
+  onEdge?: true;
+  flipped?: true;
+}
+
+/** As made glass lies in a layer: on its cut face what was level stands upright, and the other way round. */
+const lieOf = (lie: Lie, layer: LiesAs): Lie =>
   layer.form !== 'pieces' || !layer.onEdge ? lie : lie === 'level' ? 'upright' : lie === 'upright' ? 'level' : lie;
+
+/** Its stripes as they lie in a layer, from the lowest up or from left to right. */
+export function lying<S>(lie: Lie, stripes: readonly S[], layer: LiesAs): { lie: Lie; stripes: readonly S[] } {
+  const here = lieOf(lie, layer);
+  return { lie: here, stripes: layer.flipped && (here === 'level' || here === 'upright') ? stripes.toReversed() : stripes };
+}
+
+/** Whether it shows another order of glasses when it is turned over. */
+export const hasTwoFaces = ({ lie, stripes }: Pick<ShelfMade, 'lie' | 'stripes'>): boolean => stripes.length > 1 && (lie === 'level' || lie === 'upright');
 
 /** What a glass is called, bought or made; its id where it is on no shelf. */
 export const glassName = (shelf: Pick<Shelf, 'glasses' | 'made'>, glassId: string): string =>

@@ -170,6 +170,15 @@ const made = kind({
       ...(record.from ? [`from ${record.from.name}`] : []),
     ].join(' · ');
   },
+  columns: [
+    { title: 'size', told: (record, { units }) => madeSize(record, units) },
+    {
+      title: 'made of',
+      told: ({ stripes }, { nameOf }) => stripes.map(({ glassId, share }) => `${nameOf('glasses', glassId)} ${(100 * share).toFixed(1)} %`).join('; '),
+    },
+    { title: 'lies', told: ({ lie }) => lie },
+    { title: 'from', told: ({ from }) => from?.name ?? '' },
+  ],
   searched: ({ note, stripes }) => `${note} ${stripes.map(({ glassId }) => glassId).join(' ')}`,
   inPieces: 'glassId',
   names: ({ stripes }) => stripes.map(({ glassId }, i) => ({ kind: 'glasses', id: glassId, path: `stripes.${i}.glassId` })),

@@ -49,6 +49,8 @@ export interface Kind<T extends Stored = Stored, In = unknown> {
   title?(record: T, about: About): string;
   /** What a list row says under its name. */
   about(record: T, about: About): string;
+  /** What a table of them has besides what its form asks for. */
+  columns?: readonly { title: string; told(record: T, about: About): string }[];
   /** What a search looks at besides the row. */
   searched?(record: T): string;
   /** Where a piece's document names records of this kind. */
