@@ -1,5 +1,5 @@
 /** Who takes of made glass, and where that came from: what is left of it is never stored, and no piece is made of itself. */
-import { ProblemError, bodiesAfter, glassIdsIn, namedGlasses, takenBy } from '@torvin/core';
+import { ProblemError, glassIdsIn, namedGlasses, takenBy } from '@torvin/core';
 import type { MadeUse, PieceDoc, Shelves } from '@torvin/schema';
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
@@ -22,6 +22,9 @@ export function tellTaken(tx: Database, pieceId: string, doc: PieceDoc): void {
   tx.update(pieces).set({ takes }).where(eq(pieces.id, pieceId)).run();
 }
 
+/** Documents are opened by a few, so that others come in between. */
+const AT_ONCE = 20;
+
 /** What becomes of made glass: how much each piece takes of it, and whether the piece that it came from is there still. */
 export async function usesOfMade(db: Database): Promise<MadeUse[]> {
   const shelves = allShelves(db);
@@ -42,13 +45,22 @@ export async function usesOfMade(db: Database): Promise<MadeUse[]> {
   const rest = inSlices();
   // What is a pattern for others is not made itself.
   const taking = db
-    .select({ id: pieces.id, name: pieces.name, doc: pieces.doc })
+    .select({ id: pieces.id })
     .from(pieces)
     .where(and(sql`${pieces.takes} <> '[]'`, isNull(pieces.deletedAt), isNull(pieces.patternAt)))
     .orderBy(pieces.createdAt, pieces.id)
-    .all();
-  for (const { id: pieceId, name: pieceName, doc } of taking) {
-    for (const [id, mass_kg] of takenBy(bodiesAfter(doc, glasses), doc, glasses)) uses.get(id)?.taken.push({ pieceId, pieceName, mass_kg });
+    .all()
+    .map(({ id }) => id);
+  for (let from = 0; from < taking.length; from += AT_ONCE) {
+    const read = db
+      .select({ pieceId: pieces.id, pieceName: pieces.name, doc: pieces.doc })
+      .from(pieces)
+      .where(inArray(pieces.id, taking.slice(from, from + AT_ONCE)))
+      .orderBy(pieces.createdAt, pieces.id)
+      .all();
+    for (const { pieceId, pieceName, doc } of read) {
+      for (const [id, mass_kg] of takenBy(doc, glasses)) uses.get(id)?.taken.push({ pieceId, pieceName, mass_kg });
+    }
     await rest();
   }
   return [...uses.values()];

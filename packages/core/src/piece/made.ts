@@ -6,9 +6,9 @@ import type { Footprint } from '../body/footprint';
 import { closes, rowsOf } from '../body/layers';
 import { footprintArea } from '../body/footprint';
 import { type PlacedPart, partArea } from '../plan/parts';
-import { type AfterStep, laidBy } from './bodiesAfter';
+import { type AfterStep, bodiesAfter, laidBy } from './bodiesAfter';
 import { type BodyNow, coverOf, deepOf, massNow, nothingYet } from './bodyNow';
-import type { Cutting, LaidLayer, LayerForm, PieceDocument } from './document';
+import type { Cutting, JourneyStep, LaidLayer, LayerForm, PieceDocument } from './document';
 import { acrossOf, partsOf } from './placed';
 import { type Lie, type NamedGlass, type Stripe, lying, madeUpOf } from './shelf';
 
@@ -185,16 +185,20 @@ export function yieldOf(after: readonly AfterStep[], glasses: readonly NamedGlas
   return { form: formOf(footprint, solid_m), count: now.apart, footprint, thickness_m: solid_m, mass_kg, lie, stripes };
 }
 
-/** What a piece takes of each made glass that it names, kg: as it is laid, where it is laid. */
-export function takenBy(after: readonly AfterStep[], doc: Pick<PieceDocument, 'footprint'>, glasses: readonly NamedGlass[]): Map<string, number> {
+/** What a piece takes of each made glass that it names, kg: as it is laid, where it is laid. Only the steps before are followed. */
+export function takenBy(doc: Pick<PieceDocument, 'footprint' | 'dammed' | 'journey'>, glasses: readonly NamedGlass[]): Map<string, number> {
+  const made = new Set(glasses.flatMap((glass) => (glass.made ? [glass.id] : [])));
+  const takes = (step: JourneyStep): boolean =>
+    step.kind === 'lay' ? step.layers.some(({ glassId }) => made.has(glassId)) : step.kind === 'fill' && made.has(step.glassId);
   const taken = new Map<string, number>();
-  const isMade = (id: string): boolean => glasses.some((glass) => glass.id === id && glass.made !== undefined);
-  const add = (id: string, mass_kg: number): void => void (isMade(id) && taken.set(id, (taken.get(id) ?? 0) + mass_kg));
-  after.forEach(({ step }, i) => {
+  const add = (id: string, mass_kg: number): void => void taken.set(id, (taken.get(id) ?? 0) + mass_kg);
+  const before = bodiesAfter({ ...doc, journey: doc.journey.slice(0, Math.max(doc.journey.findLastIndex(takes), 0)) }, glasses);
+  doc.journey.forEach((step, i) => {
+    if (!takes(step)) return;
     if (step.kind === 'fill') add(step.glassId, step.mass_kg);
     if (step.kind !== 'lay') return;
-    const on = after[i - 1]?.body ?? nothingYet({ ...doc, dammed: false });
-    for (const layer of step.layers) if (isMade(layer.glassId)) add(layer.glassId, laidBy({ ...step, layers: [layer] }, on, glasses));
+    const on = before[i - 1]?.body ?? nothingYet(doc);
+    for (const layer of step.layers) if (made.has(layer.glassId)) add(layer.glassId, laidBy({ ...step, layers: [layer] }, on, glasses));
   });
   return taken;
 }
