@@ -6,7 +6,7 @@ import { v7 as uuid } from 'uuid';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
-import { glassOf } from '@/shelves/everyGlass';
+import { glassOf, madeOf } from '@/shelves/everyGlass';
 import { firstLayer } from './pieceEntry';
 import type { Layup } from './useLayup';
 
@@ -22,7 +22,9 @@ export function AddLayer({ layup, shelves, stepId, onAdded }: { layup: Layup; sh
     const family = glassOf(shelves, last?.glassId)?.familyId;
     const glass = usable.find(({ id }) => id === last?.glassId) ?? usable.find(({ familyId }) => familyId === family) ?? usable[0];
     const glassId = glass?.id ?? last?.glassId ?? '';
-    const laid = last ? inForm({ ...last, name: undefined }, form) : firstLayer('', form, glass, glassId);
+    // Made glass is as thick as it came out: what is laid on it comes in its own sizes.
+    const laid =
+      last && (glassId === last.glassId || !madeOf(shelves, last.glassId)) ? inForm({ ...last, name: undefined }, form) : firstLayer('', form, glass, glassId);
     const layer = { ...laid, id: uuid(), glassId };
     layup.edit(addLayer(doc, layer.form === 'sheet' && glass?.coated ? { ...layer, coated: 'up' } : layer, { stepId }));
     onAdded();
