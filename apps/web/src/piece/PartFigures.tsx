@@ -13,6 +13,8 @@ import {
   wholeTurn,
 } from '@torvin/core';
 import { PART_RANGE_M } from '@torvin/core/contract';
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { Stepper } from '@/ui/Stepper';
 import { clamp, stepFrom } from '@/ui/stepFrom';
@@ -30,6 +32,10 @@ interface PlacesProps {
   edit(outcome: Parameters<Layup['edit']>[0], key?: string): void;
 }
 
+/** Two of them stand side by side where there is room. */
+const Column = ({ children }: { children: ReactNode }) => <View style={{ flexGrow: 1, flexBasis: COLUMN_PX }}>{children}</View>;
+const COLUMN_PX = 300;
+
 /** From the left and from the front of the piece, to the middle of what is chosen. */
 export function Places({ chosen, body, layup, step, edit }: PlacesProps) {
   const units = useUnits();
@@ -38,32 +44,34 @@ export function Places({ chosen, body, layup, step, edit }: PlacesProps) {
   const [x, y] = chosen.length === 1 ? [chosen[0].x_m, chosen[0].y_m] : middleOf(chosen);
   const one = units.length === 'in' ? 0.0254 / 16 : MILLIMETRE;
   const place = (label: string, from: number, to: number, value: number, move: (by: number) => void, testID: string) => (
-    <Stepper
-      key={`${ids.join()} ${label}`}
-      label={label}
-      shown={formatLength(value - from, units.length)}
-      other={formatLength(value - from, otherUnits(units).length)}
-      read={(typed) => placeWithin(typed, to - from, units.length)}
-      stepped={(direction) => stepFrom(value - from, direction, one)}
-      onValue={(wanted) => move(wanted + from - value)}
-      testID={testID}
-    />
+    <Column key={`${ids.join()} ${label}`}>
+      <Stepper
+        label={label}
+        shown={formatLength(value - from, units.length)}
+        other={formatLength(value - from, otherUnits(units).length)}
+        read={(typed) => placeWithin(typed, to - from, units.length)}
+        stepped={(direction) => stepFrom(value - from, direction, one)}
+        onValue={(wanted) => move(wanted + from - value)}
+        testID={testID}
+      />
+    </Column>
   );
   return (
     <>
       {place('from left', left, right, x, (by) => edit(moveParts(layup.doc, step.id, ids, by, 0), `x ${ids.join()}`), 'part-x')}
       {place('from front', front, back, y, (by) => edit(moveParts(layup.doc, step.id, ids, 0, by), `y ${ids.join()}`), 'part-y')}
-      <Stepper
-        key={`${ids.join()} turned`}
-        label="turned"
-        shown={{ figure: chosen.length === 1 ? String(Math.round(chosen[0].turned_deg * 10) / 10).replace('-', '−') : '0', unit: '°' }}
-        read={(typed) => numberWithin(typed.replace('−', '-').replace('°', ''), 'The angle', { least: -360, most: 360 })}
-        stepped={(direction) => (chosen.length === 1 ? stepFrom(chosen[0].turned_deg, direction, 5) : 5 * direction)}
-        onValue={(degrees) =>
-          edit(turnParts(layup.doc, step.id, ids, wholeTurn(degrees - (chosen.length === 1 ? chosen[0].turned_deg : 0))), `turn ${ids.join()}`)
-        }
-        testID="part-turned"
-      />
+      <Column key={`${ids.join()} turned`}>
+        <Stepper
+          label="turned"
+          shown={{ figure: chosen.length === 1 ? String(Math.round(chosen[0].turned_deg * 10) / 10).replace('-', '−') : '0', unit: '°' }}
+          read={(typed) => numberWithin(typed.replace('−', '-').replace('°', ''), 'The angle', { least: -360, most: 360 })}
+          stepped={(direction) => (chosen.length === 1 ? stepFrom(chosen[0].turned_deg, direction, 5) : 5 * direction)}
+          onValue={(degrees) =>
+            edit(turnParts(layup.doc, step.id, ids, wholeTurn(degrees - (chosen.length === 1 ? chosen[0].turned_deg : 0))), `turn ${ids.join()}`)
+          }
+          testID="part-turned"
+        />
+      </Column>
     </>
   );
 }
@@ -72,16 +80,17 @@ export function Sizes({ part, onOutline }: { part: Chosen; onOutline(outline: Pa
   const units = useUnits();
   const { outline } = part;
   const size = (label: string, value: number, onValue: (metres: number) => void, testID: string) => (
-    <Stepper
-      key={`${part.id} ${label}`}
-      label={label}
-      shown={formatLength(value, units.length)}
-      other={formatLength(value, otherUnits(units).length)}
-      read={(typed) => lengthWithin(typed, 'The part', PART_RANGE_M.least, PART_RANGE_M.most, units.length)}
-      stepped={(direction) => clamp(stepFrom(value, direction, units.length === 'in' ? 0.0254 / 16 : MILLIMETRE), PART_RANGE_M)}
-      onValue={onValue}
-      testID={testID}
-    />
+    <Column key={`${part.id} ${label}`}>
+      <Stepper
+        label={label}
+        shown={formatLength(value, units.length)}
+        other={formatLength(value, otherUnits(units).length)}
+        read={(typed) => lengthWithin(typed, 'The part', PART_RANGE_M.least, PART_RANGE_M.most, units.length)}
+        stepped={(direction) => clamp(stepFrom(value, direction, units.length === 'in' ? 0.0254 / 16 : MILLIMETRE), PART_RANGE_M)}
+        onValue={onValue}
+        testID={testID}
+      />
+    </Column>
   );
   switch (outline.shape) {
     case 'rectangle':

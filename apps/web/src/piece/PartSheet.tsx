@@ -79,6 +79,7 @@ export function PartSheet({ layup, pieceId, step, body, parts, selected, shelves
       closeLabel={`Done with ${title}`}
       onClose={() => onSelect([])}
       testID="part-sheet"
+      roomy
     >
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         <Does title="Repeat" on={doing === 'repeat'} onPress={() => toggle('repeat')} testID="part-repeat" />
@@ -148,8 +149,12 @@ export function PartSheet({ layup, pieceId, step, body, parts, selected, shelves
           onStuff={(stuff) => edit(dealParts(doc, step.id, ids, stuff, uuid()))}
         />
       )}
-      <Places chosen={chosen} body={body} layup={layup} step={step} edit={edit} />
-      {chosen.length === 1 && <Sizes part={first} onOutline={(outline) => edit(changePart(doc, step.id, bareOf({ ...first, outline })), `size ${first.id}`)} />}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space.large }}>
+        <Places chosen={chosen} body={body} layup={layup} step={step} edit={edit} />
+        {chosen.length === 1 && (
+          <Sizes part={first} onOutline={(outline) => edit(changePart(doc, step.id, bareOf({ ...first, outline })), `size ${first.id}`)} />
+        )}
+      </View>
     </Drawer>
   );
 }

@@ -22,9 +22,11 @@ export interface DrawerProps {
   testID: string;
   /** Belongs to no page: it stays under whichever is open, also where a page's own drawer stands beside it. */
   ofFrame?: boolean;
+  /** Has figures that stand in two columns where there is room. */
+  roomy?: boolean;
 }
 
-export function Drawer({ title, subtitle, label, onClose, closeLabel, children, testID, ofFrame = false }: DrawerProps) {
+export function Drawer({ title, subtitle, label, onClose, closeLabel, children, testID, ofFrame = false, roomy = false }: DrawerProps) {
   const { colours } = useTheme();
   const place = useDrawerPlace();
   const inside = useRef<View & HTMLElement>(null);
@@ -39,7 +41,7 @@ export function Drawer({ title, subtitle, label, onClose, closeLabel, children, 
       role="region"
       aria-label={label}
     >
-      <ScrollView contentContainerStyle={{ paddingHorizontal: space.large, paddingBottom: space.small, maxWidth: COLUMN_WIDTH }}>
+      <ScrollView contentContainerStyle={{ paddingHorizontal: space.large, paddingBottom: space.small, maxWidth: roomy ? 2 * COLUMN_WIDTH : COLUMN_WIDTH }}>
         <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
           <View style={{ flex: 1 }}>
             <Words bold>{title}</Words>
