@@ -2,6 +2,8 @@ import { METRIC, TYPICAL_FAMILIES } from '@torvin/core';
 import { type AnyRecord, KINDS, KIND_LIST, type KindName, beginRecord, kindOf, titleOf } from './all';
 import { type Entry, entryOfRecord, labelOf, readEntry } from './fields';
 import type { Stored } from './kind';
+import type { PieceDoc } from '../pieces';
+import { namedAnew, namedInDoc, renameInDoc } from './rename';
 
 const INCHES = { temperature: 'F', length: 'in', mass: 'oz' } as const;
 const named = { id: 'one', name: 'One', source: 'test', version: 1 };
@@ -130,4 +132,22 @@ describe('every kind', () => {
       for (const name of kindOf(kind).names(record)) expect(KIND_LIST.indexOf(name.kind as KindName)).toBeLessThan(KIND_LIST.indexOf(kind));
     }
   });
+});
+
+test('another id for what a record names is put where it is named, and nowhere else', () => {
+  const stripes = [
+    { glassId: 'a', share: 0.5 },
+    { glassId: 'b', share: 0.5 },
+  ];
+  const record = { id: 'm', stripes, from: { pieceId: 'a' } };
+  expect(namedAnew(record, 'stripes.1.glassId', 'c')).toEqual({ ...record, stripes: [stripes[0], { glassId: 'c', share: 0.5 }] });
+  expect(namedAnew({ familyId: 'f', id: 'f' }, 'familyId', 'g')).toEqual({ familyId: 'g', id: 'f' });
+  const doc = { journey: [{ kind: 'lay', layers: [{ glassId: 'm' }, { glassId: 'a' }] }] } as unknown as PieceDoc;
+  expect(renameInDoc(doc, { made: { m: 'm-made-glass' }, glasses: { a: 'a-glass' } }).journey).toEqual([
+    { kind: 'lay', layers: [{ glassId: 'm-made-glass' }, { glassId: 'a-glass' }] },
+  ]);
+  expect(namedInDoc(doc).map(({ id, path, kinds }) => [id, path, kinds])).toEqual([
+    ['m', 'journey.0.layers.0.glassId', ['glasses', 'made']],
+    ['a', 'journey.0.layers.1.glassId', ['glasses', 'made']],
+  ]);
 });
