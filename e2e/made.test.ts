@@ -28,14 +28,14 @@ async function motif(kind: string, fields: Record<string, string>, glasses: read
   for (const [field, value] of Object.entries(fields)) await me.type(`motif-${field}`, value);
 }
 
-async function ontoShelf(figures: Record<string, string> = {}, form?: string): Promise<string> {
-  await me.press('put-on-shelf');
-  if (form) await me.press(`put-form-${form}`);
-  for (const [field, value] of Object.entries(figures)) await me.type(`put-${field}`, value);
-  const of = await me.text('put-made-of');
-  await me.expectSound('what goes onto the shelf');
-  await me.press('put-it');
-  await me.gone('put-on-shelf-panel');
+async function keepMade(figures: Record<string, string> = {}, form?: string): Promise<string> {
+  await me.press('keep-made');
+  if (form) await me.press(`keep-form-${form}`);
+  for (const [field, value] of Object.entries(figures)) await me.type(`keep-${field}`, value);
+  const of = await me.text('keep-made-of');
+  await me.expectSound('what is kept as made glass');
+  await me.press('keep-it');
+  await me.gone('keep-made-panel');
   return of;
 }
 
@@ -63,7 +63,7 @@ test('strips on edge become a slab, sawn to bars, laid in a ring with gaps, run 
   await maker.hand('cut', [], { strip: '18', kerf: '2.5' });
   // 18 + 2.5 + 18 + 2.5 + 18 of the 60 mm: two cuts are mud, one millimetre is over.
   await me.sees('taken-kerf', /18\s*g/);
-  expect(await ontoShelf({ name: 'Tide bars' })).toMatch(/after 'cut': Clear 50 %, Dune rose 50 %, in stripes across it; each 18 × 120 mm/);
+  expect(await keepMade({ name: 'Tide bars' })).toMatch(/after 'cut': Clear 50 %, Dune rose 50 %, in stripes across it; each 18 × 120 mm/);
   const bars = await onTheShelf('Tide bars');
   expect(bars.text).toMatch(/Bar, 3 of 18 × 120 mm, 12 mm thick · Clear and Dune rose · 194 g made · from Tide stripes\s+all of it left/);
   // Eight segments of 18 by 40 mm: 8 · 18 · 40 · 12 mm of it.
@@ -95,7 +95,7 @@ test('strips on edge become a slab, sawn to bars, laid in a ring with gaps, run 
   await me.sees('made-heat', /Heat so far/);
   await me.expectSound('made glass on the shelf');
   await me.press('made-from');
-  await me.sees(`on-shelf-${bars.id}`, /Tide bars.*on the shelf/);
+  await me.sees(`kept-made-${bars.id}`, /Tide bars.*made glass from this/);
   await me.press('journey-0');
   await me.press('view-above');
   await me.press('add-part');
@@ -108,7 +108,7 @@ test('stringers on a thin sheet are cut across and woven, with a border and a ca
   await maker.add('stringer', 'slate-90', { diameter: '2', cover: '40' });
   await maker.fire('tack');
   await maker.hand('cut', [], { strip: '15', kerf: '0' });
-  expect(await ontoShelf({ name: 'Reed strips' }, 'lace')).toMatch(/Clear \d+ %, Wet slate \d+ %, mixed; each 15 × 180 mm/);
+  expect(await keepMade({ name: 'Reed strips' }, 'lace')).toMatch(/Clear \d+ %, Wet slate \d+ %, mixed; each 15 × 180 mm/);
   const strips = await onTheShelf('Reed strips');
   await toPieces();
   await maker.begin('Woven reeds', { width: '200', length: '200' }, 'clear-90');
@@ -129,8 +129,8 @@ test('stringers on a thin sheet are cut across and woven, with a border and a ca
 test('three panels are cut from one made slab until none is left; a fourth says so', async () => {
   await maker.begin('Grey slab', { width: '300', length: '100' }, 'slate-90');
   await maker.fire('firePolish');
-  await ontoShelf();
-  await me.find('put-on-shelf');
+  await keepMade();
+  await me.find('keep-made');
   const slab = await onTheShelf('Grey slab');
   expect(slab.text).toMatch(/all of it left/);
   for (const [i, left] of ['150 g left', '75 g left', 'none left', '75 g more is named than there was'].entries()) {

@@ -113,6 +113,15 @@ export const StripTestChangeSchema = StripTestSchema.refine(({ glassA, glassB })
   error: 'A strip test is of two glasses: choose another one here.',
 });
 
+/** What can be told of made glass; thickness_m: of cane across it, of frit its grain. */
+export const MADE_RANGES = {
+  count: { least: 1, most: 10_000 },
+  thickness_m: { least: 1e-5, most: 0.3 },
+  length_m: { least: 0.001, most: 10 },
+  mass_kg: { least: 1e-6, most: 1000 },
+} as const;
+const told = (name: string, unit: string, key: keyof typeof MADE_RANGES) => quantity(name, unit, MADE_RANGES[key].least, MADE_RANGES[key].most);
+
 const SHARES_APART = 1e-6;
 
 /** Glass made here: what came out of a piece. What is left of it is what was made less what pieces take, and stands nowhere. */
@@ -121,12 +130,12 @@ export const MadeSchema = z.strictObject({
   form: oneOf('Form', MADE_FORMS),
   /** Of one of them, seen from above; of pulled cane how long it is, of crushed frit nothing. */
   footprint: FootprintSchema.optional(),
-  length_m: quantity('Length', 'm', 0.001, 10).optional(),
+  length_m: told('Length', 'm', 'length_m').optional(),
   /** Of cane, across it; of frit, its grain. */
-  thickness_m: quantity('Thickness', 'm', 1e-5, 0.3),
-  count: quantity('How many', '', 1, 10_000).int({ error: 'How many there are must be whole.' }),
+  thickness_m: told('Thickness', 'm', 'thickness_m'),
+  count: told('How many', '', 'count').int({ error: 'How many there are must be whole.' }),
   /** Of all of them, as they were made. */
-  mass_kg: quantity('Mass', 'kg', 1e-6, 1000),
+  mass_kg: told('Mass', 'kg', 'mass_kg'),
   /** Which way what it is of lies in it. */
   lie: oneOf('How its glasses lie', ['level', 'upright', 'crosswise', 'mixed']),
   stripes: z

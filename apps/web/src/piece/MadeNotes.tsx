@@ -5,14 +5,11 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useMadeStock } from '@/data/made';
 import { useUnits } from '@/data/studio';
-import { leftWords } from '@/shelves/leftWords';
+import { isShort, leftWords } from '@/shelves/leftWords';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
-
-/** What is weighed differs by this share from what is reckoned. */
-const WITHIN = 0.005;
 
 export function MadeNotes({ doc, shelves }: { doc: PieceDoc; shelves: Shelves }) {
   const units = useUnits();
@@ -32,7 +29,7 @@ export function MadeNotes({ doc, shelves }: { doc: PieceDoc; shelves: Shelves })
         onPress={() => router.push(`/shelves/made/${one.id}`)}
       />
     );
-    if (words !== null && left_kg !== undefined && left_kg < -WITHIN * one.mass_kg)
+    if (left_kg !== undefined && isShort(left_kg, one))
       return (
         <Notice key={one.id} tone="warn" actions={open} testID="made-short">
           {`Of '${one.name}' ${words}: it goes into fewer pieces, or thinner.`}

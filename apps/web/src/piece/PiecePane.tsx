@@ -65,7 +65,7 @@ import { ownLayers } from './ownLayers';
 import { MadeNotes } from './MadeNotes';
 import { PartSheet } from './PartSheet';
 import { PlanPanel } from './PlanPanel';
-import { PutOnShelf } from './PutOnShelf';
+import { KeepMade } from './KeepMade';
 import { QueueNotice } from './QueueNotice';
 import { StepChain } from './StepChain';
 import { UndoBar } from './UndoBar';
@@ -339,8 +339,8 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
           />
         )}
         {!beside && all.length > 0 && !ware && step && (
-          <PutOnShelf
-            key={`shelf ${step.id}`}
+          <KeepMade
+            key={`kept after ${step.id}`}
             piece={{ id: piece.id, name: layup.name }}
             after={journey.steps.slice(0, journey.at + 1)}
             turns={turnsBefore(doc, piece.turns, journey, true)}

@@ -11,7 +11,7 @@ import { LinkRow } from '@/ui/LinkRow';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { StripedSwatch } from './StripedSwatch';
-import { leftWords } from './leftWords';
+import { isShort, leftWords } from './leftWords';
 import { madeOfWords } from './words';
 
 export function MadeStory({ made, shelves }: { made: Made; shelves: Shelves }) {
@@ -47,9 +47,9 @@ export function MadeStory({ made, shelves }: { made: Made; shelves: Shelves }) {
       )}
       {stock && (
         <>
-          {stock.left_kg < -LEAST_KG ? (
+          {isShort(stock.left_kg, made) ? (
             <Notice tone="warn" testID="made-left">
-              {`Pieces name ${leftWords(stock.left_kg, made, units).replace(' is named than there was', '')} than the ${text(formatMass(made.mass_kg, units.mass))} that were made: take less in one of them, or weigh what there was.`}
+              {`${text(formatMass(made.mass_kg, units.mass))} made, ${leftWords(stock.left_kg, made, units)}: take less in one of these pieces, or weigh what there was.`}
             </Notice>
           ) : (
             <Words bold testID="made-left">{`${text(formatMass(made.mass_kg, units.mass))} made, ${leftWords(stock.left_kg, made, units)}`}</Words>
@@ -72,8 +72,6 @@ export function MadeStory({ made, shelves }: { made: Made; shelves: Shelves }) {
     </View>
   );
 }
-
-const LEAST_KG = 1e-6;
 
 /** The families that it is of, each once. */
 function familiesOf({ stripes }: Made, { glasses, families }: Shelves): string {

@@ -66,7 +66,7 @@ export function ShelvesScreen() {
       )}
       {kindOf(kind).fromPieces ? (
         <Words size="label" tone="muted" testID="from-pieces">
-          What comes out of a piece to be cut again: open the piece after its firing, and put it on the shelf from there.
+          What comes out of a piece to be cut again: open the piece at its last firing, and keep it as made glass from there.
         </Words>
       ) : (
         <Action title={`New ${KINDS[kind].one}`} testID="new-record" onPress={() => router.push(`/shelves/${kind}/new`)} />

@@ -5,8 +5,14 @@ import type { Made } from '@torvin/schema';
 /** Less than this share is what a saw takes, or rounding. */
 const NOTHING = 0.005;
 
-export function leftWords(left_kg: number, { mass_kg, count }: Made, { mass: unit }: Units): string {
-  if (left_kg < -NOTHING * mass_kg) return `${text(formatMass(-left_kg, unit))} more is named than there was`;
+type Amount = Pick<Made, 'mass_kg' | 'count'>;
+
+/** Whether pieces name more of it than there was. */
+export const isShort = (left_kg: number, { mass_kg }: Amount): boolean => left_kg < -NOTHING * mass_kg;
+
+export function leftWords(left_kg: number, made: Amount, { mass: unit }: Units): string {
+  const { mass_kg, count } = made;
+  if (isShort(left_kg, made)) return `${text(formatMass(-left_kg, unit))} more is named than there was`;
   if (left_kg < NOTHING * mass_kg) return 'none left';
   if (left_kg > (1 - NOTHING) * mass_kg) return 'all of it left';
   const pieces = Math.floor(count * (left_kg / mass_kg) + 1e-6);

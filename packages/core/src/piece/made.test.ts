@@ -108,6 +108,9 @@ describe('what comes out of a piece', () => {
       form: 'bar',
       footprint: { shape: 'rectangle', width_m: expect.closeTo(0.01, 9), length_m: expect.closeTo(0.1, 9) },
     });
+    const segments: JourneyStep = { id: 's', kind: 'cut', kerf_m: 0, cut: { to: 'segments', count: 8 } };
+    const wedges = yieldOf(after(pieceOf([laid('l', [sheet('a', 'straw', 0.006)]), segments])), namedGlasses(BARE))!;
+    expect([wedges.count, wedges.footprint.shape, 8 * footprintArea(wedges.footprint)]).toEqual([8, 'polygon', expect.closeTo(0.06 * 0.1, 12)]);
     expect(yieldOf(after(pieceOf([])), namedGlasses(BARE))).toBeNull();
   });
 

@@ -2,9 +2,8 @@
  * Glass made in the studio: what came out of a piece and stands on the shelf to be cut again. It is named where a glass is named; what
  * it is made of says how it fits, what it weighs and how it is drawn.
  */
-import type { Footprint } from '../body/footprint';
+import { type Footprint, footprintArea } from '../body/footprint';
 import { closes, rowsOf } from '../body/layers';
-import { footprintArea } from '../body/footprint';
 import { type PlacedPart, partArea } from '../plan/parts';
 import { type AfterStep, bodiesAfter, laidBy } from './bodiesAfter';
 import { type BodyNow, coverOf, deepOf, massNow, nothingYet } from './bodyNow';
@@ -156,8 +155,20 @@ function formOf(footprint: Footprint, thickness_m: number): MadeForm {
 function partOf({ footprint, apart }: BodyNow, cutTo: Cutting['to'] | undefined): Footprint {
   if (apart === 1) return footprint;
   if (cutTo === 'strips' && footprint.shape === 'rectangle') return { shape: 'rectangle', width_m: footprint.width_m / apart, length_m: footprint.length_m };
-  const side_m = Math.sqrt(footprintArea(footprint) / apart);
-  return { shape: 'rectangle', width_m: side_m, length_m: side_m };
+  const area_m2 = footprintArea(footprint) / apart;
+  if (cutTo !== 'segments' || apart < 3) return { shape: 'rectangle', width_m: Math.sqrt(area_m2), length_m: Math.sqrt(area_m2) };
+  // From the middle to the rim, as wide there as the others leave it.
+  const half = Math.PI / apart;
+  const deep_m = Math.sqrt(area_m2 / Math.tan(half));
+  const wide_m = deep_m * Math.tan(half);
+  return {
+    shape: 'polygon',
+    corners_m: [
+      [0, 0],
+      [wide_m, deep_m],
+      [-wide_m, deep_m],
+    ],
+  };
 }
 
 /** Of parts that lie as they were cut, what each is of: stripes that a saw ran across are in every one of them, of those that it ran along each has others. */

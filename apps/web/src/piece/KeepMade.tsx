@@ -1,4 +1,4 @@
-/** What comes out of a piece goes onto the shelf as made glass: what it is, how many, how large; what it is of follows from the piece. */
+/** What comes out of a piece is kept as made glass: what it is, how many, how large; what it is of follows from the piece. */
 import {
   type AfterStep,
   MADE_FORMS,
@@ -13,12 +13,13 @@ import {
   formatLength,
   formatMass,
   heatOf,
+  isOnePiece,
   namedGlasses,
   stepName,
   text,
   yieldOf,
 } from '@torvin/core';
-import { type Made, type Shelves, madeSize } from '@torvin/schema';
+import { MADE_RANGES, type Made, type Shelves, madeSize } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -40,7 +41,7 @@ import { Words } from '@/ui/Words';
 import { broughtBy } from './BodyFigures';
 import { lengthWithin, massWithin, numberWithin } from './typed';
 
-export interface PutOnShelfProps {
+export interface KeepMadeProps {
   piece: { id: string; name: string };
   /** The steps up to the one that is looked at, with that. */
   after: readonly AfterStep[];
@@ -49,7 +50,7 @@ export interface PutOnShelfProps {
   shelves: Shelves;
 }
 
-export function PutOnShelf({ piece, after, turns, shelves }: PutOnShelfProps) {
+export function KeepMade({ piece, after, turns, shelves }: KeepMadeProps) {
   const units = useUnits();
   const router = useRouter();
   const [open, setOpen] = useState(false);
@@ -61,7 +62,7 @@ export function PutOnShelf({ piece, after, turns, shelves }: PutOnShelfProps) {
   return (
     <View style={{ gap: space.small }}>
       {before.map((made) => (
-        <View key={made.id} style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }} testID={`on-shelf-${made.id}`}>
+        <View key={made.id} style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }} testID={`kept-made-${made.id}`}>
           <StripedSwatch shelves={shelves} made={made} />
           <Action
             kind="plain"
@@ -70,24 +71,26 @@ export function PutOnShelf({ piece, after, turns, shelves }: PutOnShelfProps) {
             onPress={() => router.push(`/shelves/made/${made.id}`)}
           />
           <Words size="label" tone="muted">
-            {[`on the shelf, ${madeSize(made, units)}`, ...(stock ? [leftWords(stock(made).left_kg, made, units)] : [])].join(', ')}
+            {[`made glass from this, ${madeSize(made, units)}`, ...(stock ? [leftWords(stock(made).left_kg, made, units)] : [])].join(', ')}
           </Words>
         </View>
       ))}
       {open ? (
-        <PutForm
+        <KeepForm
           {...{ piece, out, shelves }}
           heat={heatOf(turns, broughtBy(last.body.layers, shelves))}
           stepWords={stepName(last.step).toLowerCase()}
+          isLoose={last.body.apart === 1 && !isOnePiece(last.body)}
+          there_kg={before.reduce((sum, { mass_kg }) => sum + mass_kg, 0)}
           onDone={() => setOpen(false)}
         />
       ) : (
         <View style={{ alignItems: 'flex-start' }}>
           <Action
             kind="second"
-            title="Put on the shelf"
-            label="Put on the shelf as made glass, to be cut and laid in other pieces"
-            testID="put-on-shelf"
+            title="Keep as made glass"
+            label="Keep as made glass, to be cut and laid in other pieces"
+            testID="keep-made"
             onPress={() => setOpen(true)}
           />
         </View>
@@ -111,6 +114,10 @@ interface FormProps {
   heat: Made['heat'];
   /** The step after which it is as it is. */
   stepWords: string;
+  /** Nothing holds it together then. */
+  isLoose: boolean;
+  /** What of it is kept already, kg. */
+  there_kg: number;
   onDone(): void;
 }
 
@@ -125,13 +132,13 @@ function usualOf(form: MadeForm, out: Yield, { length }: Units): Pick<Entry, 'th
   return { thickness: form === 'cane' ? across : form === 'frit' ? grain : text(formatLength(out.thickness_m, length)), long };
 }
 
-const THICKNESS: Partial<Record<MadeForm, string>> = { cane: 'Across', frit: 'Grain' };
-const COUNT_RANGE = { least: 1, most: 10_000 };
-const THICK_RANGE_M = { least: 1e-5, most: 0.3 };
-const LONG_RANGE_M = { least: 0.001, most: 10 };
-const MASS_RANGE_KG = { least: 1e-6, most: 1000 };
+/** Less than this share of a piece is not kept by itself. */
+const WORTH = 0.02;
 
-function PutForm({ piece, out, shelves, heat, stepWords, onDone }: FormProps) {
+const THICKNESS: Partial<Record<MadeForm, string>> = { cane: 'Across', frit: 'Grain' };
+const { count: COUNTS, thickness_m: THICK, length_m: LONG, mass_kg: HEAVY } = MADE_RANGES;
+
+function KeepForm({ piece, out, shelves, heat, stepWords, isLoose, there_kg, onDone }: FormProps) {
   const units = useUnits();
   const save = useSave('saveRecord');
   const [form, setForm] = useState<MadeForm>(out.form);
@@ -151,13 +158,13 @@ function PutForm({ piece, out, shelves, heat, stepWords, onDone }: FormProps) {
   const kept = (key: keyof Entry, exact: number, read: (typed: string) => Outcome<number>): Outcome<number> =>
     entry[key] === began[key] && form === out.form ? { ok: true, value: exact } : read(entry[key]);
 
-  function put(): void {
-    const count = numberWithin(entry.count, 'How many', COUNT_RANGE, 'whole');
+  function keep(): void {
+    const count = numberWithin(entry.count, 'How many', COUNTS, 'whole');
     const thickness = kept('thickness', out.thickness_m, (typed) =>
-      lengthWithin(typed, THICKNESS[form] ?? 'The thickness', THICK_RANGE_M.least, THICK_RANGE_M.most, units.length),
+      lengthWithin(typed, THICKNESS[form] ?? 'The thickness', THICK.least, THICK.most, units.length),
     );
-    const long = lengthWithin(entry.long, 'The length', LONG_RANGE_M.least, LONG_RANGE_M.most, units.length);
-    const mass = kept('mass', out.mass_kg, (typed) => massWithin(typed, 'All of it', MASS_RANGE_KG.least, MASS_RANGE_KG.most, units.mass));
+    const long = lengthWithin(entry.long, 'The length', LONG.least, LONG.most, units.length);
+    const mass = kept('mass', out.mass_kg, (typed) => massWithin(typed, 'All of it', HEAVY.least, HEAVY.most, units.mass));
     if (entry.name.trim() === '') return setProblem('Give it a name to find it by.');
     if (!count.ok) return setProblem(count.problem.message);
     if (!thickness.ok) return setProblem(thickness.problem.message);
@@ -174,17 +181,17 @@ function PutForm({ piece, out, shelves, heat, stepWords, onDone }: FormProps) {
   }
 
   return (
-    <View style={{ gap: space.small }} testID="put-on-shelf-panel">
+    <View style={{ gap: space.small }} testID="keep-made-panel">
       <Words size="title" bold role="heading" aria-level={2}>
-        Onto the shelf
+        Keep as made glass
       </Words>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
         <StripedSwatch shelves={shelves} made={out} />
-        <Words size="label" testID="put-made-of">
+        <Words size="label" testID="keep-made-of">
           {`As it is after '${stepWords}': ${madeOfWords(out, shelves)}${hasOutline(form) ? `; ${out.count > 1 ? 'each ' : ''}${footprintWords(out.footprint, units.length)}` : ''}.`}
         </Words>
       </View>
-      <Field label="Name" value={entry.name} onChange={(name) => set({ name })} testID="put-name" />
+      <Field label="Name" value={entry.name} onChange={(name) => set({ name })} testID="keep-name" />
       <Choice
         label="What it is"
         value={form}
@@ -194,34 +201,44 @@ function PutForm({ piece, out, shelves, heat, stepWords, onDone }: FormProps) {
           setFragile(next === 'wafer' || next === 'lace');
           set(usualOf(next, out, units));
         }}
-        testID="put-form"
+        testID="keep-form"
       />
       <View style={{ flexDirection: 'row', gap: space.large }}>
-        <Field label="How many" value={entry.count} onChange={(count) => set({ count })} keyboard="decimal-pad" testID="put-count" />
-        <Field label={THICKNESS[form] ?? 'Thick'} value={entry.thickness} onChange={(thickness) => set({ thickness })} testID="put-thickness" />
-        {form === 'cane' && <Field label="Long, each" value={entry.long} onChange={(long) => set({ long })} testID="put-long" />}
+        <Field label="How many" value={entry.count} onChange={(count) => set({ count })} keyboard="decimal-pad" testID="keep-count" />
+        <Field label={THICKNESS[form] ?? 'Thick'} value={entry.thickness} onChange={(thickness) => set({ thickness })} testID="keep-thickness" />
+        {form === 'cane' && <Field label="Long, each" value={entry.long} onChange={(long) => set({ long })} testID="keep-long" />}
       </View>
       <Field
         label="Mass of all of it"
         value={entry.mass}
         onChange={(mass) => set({ mass })}
         hint="as reckoned; weigh it where some of it broke or was kept back"
-        testID="put-mass"
+        testID="keep-mass"
       />
-      <Tick on={fragile} title="Fragile: to be laid by itself" onPress={() => setFragile(!fragile)} testID="put-fragile" />
+      <Tick on={fragile} title="Fragile: to be laid by itself" onPress={() => setFragile(!fragile)} testID="keep-fragile" />
+      {isLoose && (
+        <Notice tone="care" testID="keep-loose">
+          Nothing holds these layers together at this step: look at the firing that does, and keep it from there.
+        </Notice>
+      )}
+      {there_kg > 0 && out.mass_kg - there_kg < WORTH * out.mass_kg && (
+        <Notice tone="care" testID="keep-twice">
+          {`${text(formatMass(there_kg, units.mass))} from this piece are kept as made glass already, and it weighs ${text(formatMass(out.mass_kg, units.mass))}: correct that one where this is the same glass.`}
+        </Notice>
+      )}
       {heat === null && (
-        <Notice tone="care" testID="put-no-heat">
+        <Notice tone="care" testID="keep-no-heat">
           It has no firing with a schedule yet, so that its heat and haze so far are not known to what is made of it.
         </Notice>
       )}
       {(problem ?? save.refusal) && (
-        <Notice tone="warn" testID="put-problem">
+        <Notice tone="warn" testID="keep-problem">
           {problem ?? save.refusal?.problem.message ?? ''}
         </Notice>
       )}
       <View style={{ flexDirection: 'row', gap: space.small }}>
-        <Action title="Put it there" label="Put it there: onto the shelf" disabled={save.saving} testID="put-it" onPress={put} />
-        <Action kind="second" title="Not now" testID="put-not" onPress={onDone} />
+        <Action title="Keep it" label="Keep it: among the made glass on Shelves" disabled={save.saving} testID="keep-it" onPress={keep} />
+        <Action kind="second" title="Not now" testID="keep-not" onPress={onDone} />
       </View>
     </View>
   );
