@@ -193,6 +193,7 @@ export { caseDifferences, type Consequence, consequences, segmentDifferences } f
 export {
   type BenchStep,
   CLEANED_OFF,
+  type CutFace,
   type Cutting,
   type Face,
   FORM_NAMES,

@@ -86,7 +86,7 @@ export const LaidLayerSchema = z
         ...laid,
         thickness_m: sheet_m,
         cover,
-        onEdge: z.literal(true).optional(),
+        cutFace: oneOf('Cut face', ['side', 'end']).optional(),
         count: quantity('Number of pieces', '', 1, PIECES_AT_MOST).int({ error: 'The number of pieces must be whole.' }),
         placed,
       })

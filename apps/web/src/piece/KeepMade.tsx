@@ -21,7 +21,7 @@ import {
 } from '@torvin/core';
 import { MADE_RANGES, type Made, type Shelves, madeSize } from '@torvin/schema';
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useMadeStock } from '@/data/made';
@@ -141,6 +141,11 @@ const { count: COUNTS, thickness_m: THICK, length_m: LONG, mass_kg: HEAVY } = MA
 function KeepForm({ piece, out, shelves, heat, stepWords, isLoose, there_kg, onDone }: FormProps) {
   const units = useUnits();
   const save = useSave('saveRecord');
+  // While the server is silent it stands among what is kept, and the header says that it waits.
+  const { held } = save;
+  useEffect(() => {
+    if (held) onDone();
+  }, [held, onDone]);
   const [form, setForm] = useState<MadeForm>(out.form);
   const began = useMemo(
     (): Entry => ({ name: piece.name, count: String(out.count), ...usualOf(out.form, out, units), mass: text(formatMass(out.mass_kg, units.mass)) }),
@@ -221,7 +226,7 @@ function KeepForm({ piece, out, shelves, heat, stepWords, isLoose, there_kg, onD
           Nothing holds these layers together at this step: look at the firing that does, and keep it from there.
         </Notice>
       )}
-      {there_kg > 0 && out.mass_kg - there_kg < WORTH * out.mass_kg && (
+      {!save.saving && there_kg > 0 && out.mass_kg - there_kg < WORTH * out.mass_kg && (
         <Notice tone="care" testID="keep-twice">
           {`${text(formatMass(there_kg, units.mass))} from this piece are kept as made glass already, and it weighs ${text(formatMass(out.mass_kg, units.mass))}: correct that one where this is the same glass.`}
         </Notice>

@@ -152,7 +152,7 @@ export function CutFrom({ pieceId, layer, sizes_m, shelves, onStuff }: CutFromPr
   const { length } = useUnits();
   const stuff: Stuff =
     layer.form === 'pieces'
-      ? { form: 'pieces', glassId: layer.glassId, thickness_m: layer.thickness_m, ...(layer.onEdge ? { onEdge: true } : {}) }
+      ? { form: 'pieces', glassId: layer.glassId, thickness_m: layer.thickness_m, ...(layer.cutFace ? { cutFace: layer.cutFace } : {}) }
       : { form: layer.form, glassId: layer.glassId, diameter_m: layer.diameter_m };
   return (
     <Panel>

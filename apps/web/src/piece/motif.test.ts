@@ -34,7 +34,7 @@ test.each(MOTIF_KINDS)('%s can be laid by its usual figures, in millimetres and 
 test('strips on edge stand in a dam as wide as their sheets come to; a woven panel has its cap', () => {
   const strips = read('onEdge', { count: '10', sheet: '2 mm' });
   expect(strips).toMatchObject({ ok: true, value: { dammed: true, footprint: { width_m: expect.closeTo(0.02, 9), length_m: 0.1 } } });
-  expect(strips.ok && strips.value.of.every(({ onEdge }) => onEdge)).toBe(true);
+  expect(strips.ok && strips.value.of.every(({ cutFace }) => cutFace === 'side')).toBe(true);
   expect(read('woven')).toMatchObject({ ok: true, value: { cap: { glassId: 'straw', thickness_m: 0.002 } } });
 });
 

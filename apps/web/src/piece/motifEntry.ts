@@ -1,5 +1,6 @@
 /** A motif of parts as it is typed, and what is wrong with it. */
 import {
+  type CutFace,
   type Footprint,
   type LaidMotif,
   type LengthUnit,
@@ -190,7 +191,7 @@ function motifOf(
     return found(null);
   };
   const flat = (thickness_m: number): ReadMotif['of'] => glasses.map(({ id }) => ({ form: 'pieces', glassId: id, thickness_m }));
-  const onEdge = (thickness_m: number): ReadMotif['of'] => flat(thickness_m).map((stuff) => ({ ...stuff, onEdge: true }));
+  const cutFace = (face: CutFace): ReadMotif['of'] => flat(thick).map((stuff) => ({ ...stuff, cutFace: face }));
   const box = ({ width_m, length_m }: Motif): Footprint => ({ shape: 'rectangle', width_m, length_m });
   switch (kind) {
     case 'onEdge': {
@@ -199,7 +200,7 @@ function motifOf(
       const motif = stripsOnEdge({ count, length_m: long, thicknesses_m: made.map((one) => one?.thickness_m ?? sheet) });
       return found({
         motif,
-        of: onEdge(thick),
+        of: cutFace('side'),
         footprint: box(motif),
         dammed: true,
         words: `${count} strips come to ${size(motif)}, ${length(thick)} high.`,
@@ -237,7 +238,7 @@ function motifOf(
     }
     case 'slices': {
       const motif = inEvenRows({ count, inRow, wide_m: wide, deep_m: deep, gap_m: gap, glasses: glasses.length });
-      return found({ motif, of: onEdge(thick), footprint: box(motif), dammed: false, words: `${count} slices come to ${size(motif)}.` });
+      return found({ motif, of: cutFace('end'), footprint: box(motif), dammed: false, words: `${count} slices come to ${size(motif)}.` });
     }
   }
 }

@@ -37,7 +37,7 @@ function asLayer(layer: LaidLayer, glass: number): Layer {
 function asLayers(layer: LaidLayer, glass: NamedGlass, at: (glass: NamedGlass) => number): Layer[] {
   if (!glass.made) return [asLayer(layer, at(glass))];
   if (layer.form === 'cap' || (layer.form === 'sheet' && glass.made.lie === 'level'))
-    return lying(glass.made.lie, glass.made.of, layer).stripes.map(({ glass: own, share }) =>
+    return lying(glass.made, glass.made.of, layer).stripes.map(({ glass: own, share }) =>
       asLayer({ ...layer, thickness_m: share * layer.thickness_m }, at(own)),
     );
   const whole = 'cover' in layer ? (layer.cover ?? 1) : 1;

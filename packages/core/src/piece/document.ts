@@ -26,13 +26,16 @@ export interface Sunk {
   film_m: number;
 }
 
+/** Which face of made glass is up where that is not its own: that of a strip's side, stood on edge, or of a bar's end, sliced. */
+export type CutFace = 'side' | 'end';
+
 export type LaidLayer =
   /** coated: which way a metal coating faces. inlaid: where parts lay that have sunk in; of what has been fired alone. */
   | (Laid & { form: 'sheet'; thickness_m: number; coated?: 'up' | 'down'; inlaid?: readonly PlacedPart[] })
   /** A sheet that lies over everything and may stand over all round. */
   | (Laid & { form: 'cap'; thickness_m: number; overhang_m?: number })
-  /** Cut pieces that stand side by side; together they cover a share of the outline. Where they are placed, number and cover follow from that. onEdge: on their cut face, which shows what they are made of. */
-  | (Laid & { form: 'pieces'; thickness_m: number; cover: number; count: number; placed?: readonly PlacedPart[]; sunk?: Sunk; onEdge?: true })
+  /** Cut pieces that stand side by side; together they cover a share of the outline. Where they are placed, number and cover follow from that. cutFace: they lie on a cut face, which shows what they are made of. */
+  | (Laid & { form: 'pieces'; thickness_m: number; cover: number; count: number; placed?: readonly PlacedPart[]; sunk?: Sunk; cutFace?: CutFace })
   | (Laid & { form: 'rod' | 'stringer'; diameter_m: number; cover?: number; placed?: readonly PlacedPart[] })
   | (Laid & { form: 'frit' | 'powder'; perArea_kg_m2: number; grain_m?: number; cover?: number });
 

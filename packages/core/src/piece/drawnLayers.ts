@@ -80,7 +80,7 @@ function stripesShown(layer: LaidLayer, shelf: Shelf): { colour: string; drawn: 
     share: stripe.share,
   }));
   const most = colours.reduce((one, other) => (other.share > one.share ? other : one));
-  const { lie, stripes } = lying(made.lie, colours, layer);
+  const { lie, stripes } = lying(made, colours, layer);
   const way = lie === 'level' ? { stacked: true as const } : lie === 'crosswise' ? { crosswise: true as const } : {};
   return { colour: most.colour, drawn: stripes.length > 1 && lie !== 'mixed' ? { stripes, ...way } : {} };
 }

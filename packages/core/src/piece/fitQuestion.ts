@@ -20,7 +20,7 @@ export interface FitOfLayers extends FitQuestion {
 
 /** Which glasses of a layer meet what lies over or under it: of made sheets in layers the outermost one, of all else every one. */
 function meeting(layer: LaidLayer, glass: NamedGlass, face: Face): NamedGlass[] {
-  const { lie, stripes } = lying(glass.made?.lie ?? 'mixed', madeUpOf(glass), layer);
+  const { lie, stripes } = lying(glass.made ?? { lie: 'mixed' }, madeUpOf(glass), layer);
   const all = stripes.map(({ glass: own }) => own);
   if (lie === 'level' && (layer.form === 'sheet' || layer.form === 'cap')) return all.slice(...(face === 'up' ? [-1] : [0, 1]));
   return [...new Set(all)];

@@ -175,7 +175,8 @@ function cutToStrips(now: BodyNow, strip_m: number, stand: 'flat' | 'onEdge', ke
   const deep_m = depths.reduce((sum, one) => sum + one, 0);
   const onEdge = layers.map(({ id, glassId, name }, i): LaidLayer => {
     const kept = { id, glassId, ...(name ? { name } : {}), thickness_m: strip_m };
-    return { ...kept, form: 'pieces', cover: depths[i] / deep_m, count };
+    const isMade = glasses.some((glass) => glass.id === glassId && glass.made !== undefined);
+    return { ...kept, form: 'pieces', cover: depths[i] / deep_m, count, ...(isMade ? { cutFace: 'side' } : {}) };
   });
   return doing({ ...apart, layers: onEdge, footprint: { shape: 'rectangle', width_m: count * deep_m, length_m: long_m } }, ...taken);
 }

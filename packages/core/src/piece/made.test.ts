@@ -220,9 +220,18 @@ describe('on the shelf', () => {
     expect(drawn(sheet('a', 'slab'))).toMatchObject({ name: 'Striped slab', colour: '#cc6677', stripes });
     expect(drawn(sheet('a', 'slab')).stacked).toBeUndefined();
     expect(drawn(sheet('a', 'layered')).stacked).toBe(true);
-    const cut: LaidLayer = { id: 'c', glassId: 'layered', form: 'pieces', thickness_m: 0.01, cover: 0.2, count: 2, onEdge: true };
+    const cut: LaidLayer = { id: 'c', glassId: 'layered', form: 'pieces', thickness_m: 0.01, cover: 0.2, count: 2, cutFace: 'side' };
     expect(drawn(cut).stacked).toBeUndefined();
-    expect(drawn({ ...cut, glassId: 'slab' }).stacked).toBe(true);
+    // Sliced, its layers lie from the front to the back.
+    expect(drawn({ ...cut, cutFace: 'end' } as LaidLayer)).toMatchObject({ crosswise: true });
+    // A slab that is longer than wide, its stripes running along it: slices show them all, of strips each has others.
+    expect(drawn({ ...cut, glassId: 'slab', cutFace: 'end' } as LaidLayer)).toMatchObject({ stripes });
+    expect(drawn({ ...cut, glassId: 'slab' }).stripes).toBeUndefined();
+    // Wider than long, they run across it: strips show them one after another, of slices each has others.
+    const wide = shelfWith(slab({ footprint: { shape: 'rectangle', width_m: 0.12, length_m: 0.06 } }));
+    const across = (cutFace: 'side' | 'end') => drawnLayers([{ ...cut, glassId: 'slab', cutFace } as LaidLayer], wide)[0];
+    expect(across('side')).toMatchObject({ crosswise: true, stripes });
+    expect(across('end').stripes).toBeUndefined();
   });
 
   test('turned over it shows its other face: laid so, or with the piece that it is in', () => {

@@ -63,7 +63,7 @@ const asLie = (lie: Lie, stripes: readonly Stripe[]): Ordered => {
 function ofLayer(layer: LaidLayer, glasses: readonly NamedGlass[]): Ordered {
   const glass = glasses.find(({ id }) => id === layer.glassId);
   if (!glass) return { lie: 'level', stripes: [{ glassId: layer.glassId, share: 1 }] };
-  const own = lying(glass.made?.lie ?? 'level', madeUpOf(glass), layer);
+  const own = lying(glass.made ?? { lie: 'level' }, madeUpOf(glass), layer);
   return { lie: own.lie, stripes: own.stripes.map(({ glass: { id }, share }) => ({ glassId: id, share })) };
 }
 

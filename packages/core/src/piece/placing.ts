@@ -4,7 +4,7 @@ import { type PlacedPart, type Point, centred, wholeTurn } from '../plan/parts';
 import { spreadPieces, spreadRods } from '../plan/spread';
 import { type Outcome, found, refused } from '../problem';
 import { type Edited, addLayer, layerName, withLayers } from './commands';
-import type { LaidLayer, LayStep, PieceDocument } from './document';
+import type { CutFace, LaidLayer, LayStep, PieceDocument } from './document';
 import { isLaying, laidLayers } from './journey';
 import { type Placeable, type PlacedLayer, acrossOf, isPlaceable, isPlaced } from './placed';
 
@@ -15,7 +15,7 @@ export interface Chosen extends PlacedPart {
 }
 
 /** What a part is cut from: layers of one step whose parts are of one form, glass and depth are one layer. */
-export type Stuff = { glassId: string } & ({ form: 'pieces'; thickness_m: number; onEdge?: true } | { form: 'rod' | 'stringer'; diameter_m: number });
+export type Stuff = { glassId: string } & ({ form: 'pieces'; thickness_m: number; cutFace?: CutFace } | { form: 'rod' | 'stringer'; diameter_m: number });
 
 const widthOf = (part: PlacedPart): number => ('across_m' in part ? (part as Chosen).across_m : 0);
 
@@ -66,7 +66,7 @@ function changeSome(
 
 const asStuff = (layer: Placeable): Stuff =>
   layer.form === 'pieces'
-    ? { form: 'pieces', glassId: layer.glassId, thickness_m: layer.thickness_m, ...(layer.onEdge ? { onEdge: true } : {}) }
+    ? { form: 'pieces', glassId: layer.glassId, thickness_m: layer.thickness_m, ...(layer.cutFace ? { cutFace: layer.cutFace } : {}) }
     : { form: layer.form, glassId: layer.glassId, diameter_m: layer.diameter_m };
 export const isOf = (layer: Placeable, stuff: Stuff): boolean => JSON.stringify(asStuff(layer)) === JSON.stringify(stuff);
 

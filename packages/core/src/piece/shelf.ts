@@ -1,10 +1,12 @@
 /** What the computation needs to know of the records that stand on a studio's shelves. */
+import type { Footprint } from '../body/footprint';
 import type { Content } from '../fit/reactions';
 import type { GlassConstants } from '../glass/constants';
 import type { Controller } from '../controller/profile';
 import type { KilnConstants } from '../kiln/kiln';
 import type { TakenOver } from '../learn/corrections';
 import type { Coat } from '../release/coat';
+import type { CutFace } from './document';
 
 /** What every record has beside its constants. */
 export interface Labelled {
@@ -39,6 +41,7 @@ export interface ShelfMade {
   name: string;
   lie: Lie;
   stripes: readonly Stripe[];
+  footprint?: Footprint;
 }
 
 export interface ShelfTest {
@@ -63,7 +66,7 @@ export interface NamedGlass {
   id: string;
   constants: GlassConstants;
   /** What it is made of; share: of its volume. */
-  made?: { lie: Lie; of: readonly { glass: NamedGlass; share: number }[] };
+  made?: MadeAs & { of: readonly { glass: NamedGlass; share: number }[] };
 }
 
 /** What a glass is made of: itself, unless it was made in the studio. */
@@ -98,10 +101,10 @@ export function namedGlasses(shelf: Shelf): NamedGlass[] {
 }
 
 /** Null where a glass of it is on no shelf. */
-function composed({ id, lie, stripes }: ShelfMade, named: readonly NamedGlass[]): NamedGlass | null {
+function composed({ id, lie, stripes, footprint }: ShelfMade, named: readonly NamedGlass[]): NamedGlass | null {
   const of = stripes.flatMap(({ glassId, share }) => named.filter((glass) => glass.id === glassId).map((glass) => ({ glass, share })));
   if (of.length === 0 || of.length < stripes.length) return null;
-  const made = { lie, of };
+  const made = { lie, of, ...(footprint ? { footprint } : {}) };
   const shares = sharesOf({ ...of[0].glass, made });
   const [most] = shares.toSorted((a, b) => b.share - a.share);
   const density_kg_m3 = shares.reduce((sum, { glass, share }) => sum + share * glass.constants.density_kg_m3, 0);
@@ -110,18 +113,34 @@ function composed({ id, lie, stripes }: ShelfMade, named: readonly NamedGlass[])
 
 interface LiesAs {
   form: string;
-  onEdge?: true;
+  cutFace?: CutFace;
   flipped?: true;
 }
 
-/** As made glass lies in a layer: on its cut face what was level stands upright, and the other way round. */
-const lieOf = (lie: Lie, layer: LiesAs): Lie =>
-  layer.form !== 'pieces' || !layer.onEdge ? lie : lie === 'level' ? 'upright' : lie === 'upright' ? 'level' : lie;
+interface MadeAs {
+  lie: Lie;
+  /** Seen from above: strips and bars are as long as its longer side. */
+  footprint?: Footprint;
+}
 
-/** Its stripes as they lie in a layer, from the lowest up or from left to right. */
-export function lying<S>(lie: Lie, stripes: readonly S[], layer: LiesAs): { lie: Lie; stripes: readonly S[] } {
-  const here = lieOf(lie, layer);
-  return { lie: here, stripes: layer.flipped && (here === 'level' || here === 'upright') ? stripes.toReversed() : stripes };
+/**
+ * As made glass lies in a layer. Stood on its side, what lay in layers stands side by side, and stripes that ran across a strip are
+ * still in it one after another; on its end, layers lie from the front to the back, and stripes along the bar are where they were. What
+ * the saw parted from its neighbours is in one part and not in the next.
+ */
+function lieOf({ lie, footprint }: MadeAs, { form, cutFace }: LiesAs): Lie {
+  if (form !== 'pieces' || cutFace === undefined || lie === 'mixed') return lie;
+  if (lie === 'level') return cutFace === 'side' ? 'upright' : 'crosswise';
+  const isWide = footprint?.shape === 'rectangle' && footprint.width_m > footprint.length_m;
+  const followsLength = lie === (isWide ? 'upright' : 'crosswise');
+  if (cutFace === 'side') return followsLength ? 'crosswise' : 'mixed';
+  return followsLength ? 'mixed' : 'upright';
+}
+
+/** Its stripes as they lie in a layer, from the lowest up, from left to right or from the front to the back. */
+export function lying<S>(made: MadeAs, stripes: readonly S[], layer: LiesAs): { lie: Lie; stripes: readonly S[] } {
+  const lie = lieOf(made, layer);
+  return { lie, stripes: layer.flipped && (lie === 'level' || lie === 'upright') ? stripes.toReversed() : stripes };
 }
 
 /** Whether it shows another order of glasses when it is turned over. */
