@@ -17,6 +17,7 @@ const HOUSES = {
       'flow',
       'plan',
       'ware',
+      'form',
       'quantity',
       'look',
       'fit',

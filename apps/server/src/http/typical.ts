@@ -2,8 +2,8 @@
 import {
   DEFAULT_LIMITS,
   DEFAULT_SCHOOL,
+  FORM_MATERIALS,
   LOOKS,
-  MOULD_MATERIALS,
   RECIPES,
   SETUPS,
   SETUP_NAMES,
@@ -19,7 +19,7 @@ export const typical = (): AnswerOf<typeof typicalEndpoint> => ({
   setups: Object.fromEntries(
     (Object.keys(SETUPS) as SetUpKind[]).map((kind) => [kind, { name: SETUP_NAMES[kind], setup: SETUPS[kind], onPaper: withPaper(SETUPS[kind]) }]),
   ),
-  moulds: MOULD_MATERIALS,
+  moulds: FORM_MATERIALS,
   looks: Object.fromEntries(
     LOOKS.map((look) => {
       const { name, group, reaches, spares, care, looksLike, asks } = RECIPES[look];

@@ -4,7 +4,7 @@ import { overhangThatHolds, workToDrape } from '../flow/sag';
 import { TYPICAL_FAMILIES } from '../glass/families';
 import { valueOf } from '../problem';
 import { type BlankAsked, type BlankTold, blank } from './blank';
-import { type HollowForm, formSurface } from './formSurface';
+import { type HollowForm, formSurface } from '../form/surface';
 
 const glass = TYPICAL_FAMILIES[0];
 const figure = (min: number, max: number) => fc.double({ min, max, noNaN: true });

@@ -16,7 +16,7 @@ import { CORNERS_AT_MOST, type Footprint, footprintArea, scaledBy } from '../bod
 import { overhangThatHolds, rimToSpare, workToDrape, workToSag } from '../flow/sag';
 import type { GlassConstants } from '../glass/constants';
 import { type Outcome, found, refused } from '../problem';
-import { type HollowForm, type Measured, type Plan, formSurface, lobedRadius, planArea } from './formSurface';
+import { type HollowForm, type Measured, type Plan, formSurface, lobedRadius, planArea } from '../form/surface';
 
 /** How far an edge ended over where it was meant to end, on each side of the kiln; negative where it fell short. */
 export interface OverBySide {

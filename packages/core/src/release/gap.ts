@@ -8,22 +8,6 @@ import { ROOM_C } from '../units/physical';
 import type { GlassConstants } from '../glass/constants';
 import { settingPoint } from '../fit/seal';
 
-export type MouldMaterial =
-  'cordierite' | 'earthenware' | 'stoneware' | 'stainless' | 'mildSteel' | 'plasterSilica' | 'fusedSilica' | 'alumina' | 'vermiculite';
-
-/** Typical expansion, 1/K, and what to know of it. */
-export const MOULD_MATERIALS: Record<MouldMaterial, { name: string; expansion_perK: number; note?: string }> = {
-  cordierite: { name: 'Cordierite-mullite', expansion_perK: 3e-6 },
-  earthenware: { name: 'Earthenware bisque', expansion_perK: 6.5e-6 },
-  stoneware: { name: 'Stoneware', expansion_perK: 5e-6 },
-  stainless: { name: 'Stainless steel', expansion_perK: 18e-6 },
-  mildSteel: { name: 'Mild steel', expansion_perK: 13e-6 },
-  plasterSilica: { name: 'Plaster-silica investment', expansion_perK: 11e-6, note: 'shrinks and inverts besides: judge by use' },
-  fusedSilica: { name: 'Fused-silica castable', expansion_perK: 0.7e-6 },
-  alumina: { name: 'Alumina', expansion_perK: 8e-6 },
-  vermiculite: { name: 'Vermiculite board', expansion_perK: 8e-6 },
-};
-
 export interface Release {
   /** How much smaller than the mould the glass has become across the size, m; negative where it is bigger. */
   gap_m: number;

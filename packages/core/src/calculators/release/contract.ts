@@ -1,16 +1,15 @@
 import { z } from 'zod';
 import { GlassInputSchema } from '../../contract/glass';
 import { figure, oneOf, quantity } from '../../contract/quantity';
-import { MOULD_MATERIALS, type MouldMaterial } from '../../release/gap';
+import { FORM_MATERIAL_NAMES } from '../../form/materials';
 import { GLASS } from '../samples';
 
 export const summary = 'Whether glass comes free of a mould or a former';
 
-const MATERIALS = Object.keys(MOULD_MATERIALS) as [MouldMaterial, ...MouldMaterial[]];
 export const request = z
   .strictObject({
     glass: GlassInputSchema,
-    material: oneOf('Material', MATERIALS).optional(),
+    material: oneOf('Material', FORM_MATERIAL_NAMES).optional(),
     expansion_perK: quantity('Expansion of the mould', '1/K', -1e-6, 5e-5).optional(),
     size_m: quantity('Size', 'm', 0.005, 2),
     kind: oneOf('Kind', ['hollow', 'former']),

@@ -3,7 +3,7 @@ import { DEEPEST_M, FootprintSchema, thickness } from '../../../contract/body';
 import { ShapingSchema } from '../../../contract/firing';
 import { GlassInputSchema } from '../../../contract/glass';
 import { figure, oneOf, quantity } from '../../../contract/quantity';
-import { PLANS } from '../../../quantity/formSurface';
+import { PLANS } from '../../../form/surface';
 import { GLASS } from '../../samples';
 
 export const summary = 'The blank for a form: its size, what hangs over, how much a thickness bears, what is left to the shelf, corrected by the last one';

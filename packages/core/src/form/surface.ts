@@ -1,6 +1,7 @@
 /**
- * The inside of a hollow form as a surface: rim and floor of one plan, joined by a wall that is straight or an arc as long as it was
- * measured. Its area and the way over it, up to any height of the wall. By strips; within 1e-4 of closed forms. Lengths in m.
+ * The inside of a hollow form as a surface: rim and floor of one plan, joined by a wall that is straight, an arc as long as it was
+ * measured, straight over a rounded foot, or as its points were taken. Its area, the way over it and what it holds, up to any height.
+ * By strips; within 1e-4 of closed forms. Lengths in m.
  */
 import { type Outcome, found, refused } from '../problem';
 
@@ -26,20 +27,34 @@ export interface HollowForm {
   depth_m: number;
   /** Along the wall from the edge of the floor to the rim, where it was measured. */
   wall_m?: number;
+  /** How far a straight wall leans out, degrees off upright: it stands in place of the floor. */
+  lean_deg?: number;
+  /** Radius by which the floor turns up into a straight wall; the floor ends where the turn begins. */
+  foot_m?: number;
+  /** Its section as it was taken, from the middle to the rim: it stands before floor and wall. */
+  points_m?: readonly SectionPoint[];
   lobes?: number;
 }
 
-/** A wall, from the floor up: how far out, how high and how steep, at steps of equal length. */
+/** How far out from the middle, and how high over the lowest place. */
+export interface SectionPoint {
+  out_m: number;
+  up_m: number;
+}
+
+/** A wall, from the floor up: how far out, how high and how steep, step by step. */
 interface Wall {
   out_m: number[];
   up_m: number[];
   /** From the level, radians. */
   steep: number[];
+  /** How far along the wall, as a share of it. */
+  share: number[];
   long_m: number;
 }
 
 const AROUND = 96;
-const UP = 48;
+const UP = 96;
 
 /** Halves of an angle by what an arc is longer than its chord: a / sin a. */
 function halfAngleOf(longer: number): number {
@@ -58,7 +73,7 @@ function arc(out_m: number, up_m: number, half: number): Wall {
   const steps = Array.from({ length: UP + 1 }, (_, i) => i / UP);
   const leans = Math.atan2(up_m, out_m);
   const steep = steps.map((t) => leans + (2 * t - 1) * half);
-  if (half < 1e-6) return { out_m: steps.map((t) => t * out_m), up_m: steps.map((t) => t * up_m), steep, long_m: chord };
+  if (half < 1e-6) return { out_m: steps.map((t) => t * out_m), up_m: steps.map((t) => t * up_m), steep, share: steps, long_m: chord };
   const radius = chord / (2 * Math.sin(half));
   const along = steps.map((t) => chord / 2 + radius * Math.sin((2 * t - 1) * half));
   const below = steps.map((t) => radius * (Math.cos((2 * t - 1) * half) - Math.cos(half)));
@@ -67,8 +82,56 @@ function arc(out_m: number, up_m: number, half: number): Wall {
     out_m: along.map((a, i) => a * x + below[i] * z),
     up_m: along.map((a, i) => a * z - below[i] * x),
     steep,
+    share: steps,
     long_m: 2 * radius * half,
   };
+}
+
+/** Through points, each stretch between two of them in steps; at a corner as steep as the mean of both sides. */
+function through(points: readonly SectionPoint[]): Wall {
+  const lengths = points.slice(1).map((to, i) => Math.hypot(to.out_m - points[i].out_m, to.up_m - points[i].up_m));
+  const long_m = lengths.reduce((sum, one) => sum + one, 0);
+  const wall: Wall = { out_m: [], up_m: [], steep: [], share: [], long_m };
+  let done_m = 0;
+  lengths.forEach((length, i) => {
+    const [from, to] = [points[i], points[i + 1]];
+    const steps = Math.max(1, Math.round((UP * length) / long_m));
+    const own = Math.atan2(to.up_m - from.up_m, to.out_m - from.out_m);
+    for (let k = i === 0 ? 0 : 1; k <= steps; k++) {
+      const t = k / steps;
+      const after = i + 2 < points.length ? Math.atan2(points[i + 2].up_m - to.up_m, points[i + 2].out_m - to.out_m) : own;
+      wall.out_m.push(from.out_m + t * (to.out_m - from.out_m));
+      wall.up_m.push(from.up_m + t * (to.up_m - from.up_m));
+      wall.steep.push(k === steps ? (own + after) / 2 : own);
+      wall.share.push((done_m + t * length) / long_m);
+    }
+    done_m += length;
+  });
+  return wall;
+}
+
+/** A turn of that radius out of the level, then straight on to the rim; null where the turn does not fit. */
+function turned(out_m: number, up_m: number, radius_m: number): Wall | null {
+  // Where the straight part leaves the turn it points at the rim.
+  const misses = (angle: number): number => {
+    const [x, z] = [out_m - radius_m * Math.sin(angle), up_m - radius_m * (1 - Math.cos(angle))];
+    return x * Math.sin(angle) - z * Math.cos(angle);
+  };
+  let [low, high] = [0, Math.PI / 2];
+  if (misses(high) < -1e-12) return null;
+  for (let i = 0; i < 60; i++) {
+    const middle = (low + high) / 2;
+    if (misses(middle) < 0) low = middle;
+    else high = middle;
+  }
+  const [x, z] = [radius_m * Math.sin(high), radius_m * (1 - Math.cos(high))];
+  if (x > out_m + 1e-9 || z > up_m + 1e-9) return null;
+  const steps = Math.max(8, Math.round((UP * radius_m * high) / (radius_m * high + Math.hypot(out_m - x, up_m - z))));
+  const turn = Array.from({ length: steps + 1 }, (_, i) => (i / steps) * high);
+  return through([
+    ...turn.map((angle) => ({ out_m: radius_m * Math.sin(angle), up_m: radius_m * (1 - Math.cos(angle)) })),
+    ...(up_m - z > 1e-9 ? [{ out_m, up_m }] : []),
+  ]);
 }
 
 /** Of straight walls, the floor between them by the way over all of it: less floor, less way. */
@@ -82,7 +145,18 @@ function floorByTape(rim_m: number, depth_m: number, tape_m: number): number {
   return (low + high) / 2;
 }
 
-function floorOf({ rim_m, floor_m, tape_m }: Measured, depth_m: number, at: string): Outcome<number> {
+/** Less than that is how a measure is read. */
+const READ_M = 0.001;
+
+function floorOf({ rim_m, floor_m, tape_m }: Measured, { depth_m, lean_deg }: Pick<HollowForm, 'depth_m' | 'lean_deg'>, at: string): Outcome<number> {
+  if (lean_deg !== undefined && tape_m === undefined) {
+    const floor = rim_m - 2 * depth_m * Math.tan((lean_deg * Math.PI) / 180);
+    if (floor < -READ_M)
+      return refused('impossible', 'form.lean_deg', 'Walls that lean so far out meet before they are so deep: check the lean, the rim and the depth.');
+    if (floor_m !== undefined && Math.abs(floor - floor_m) > 2 * READ_M)
+      return refused('impossible', 'form.lean_deg', `Rim, floor and depth make another lean than that: leave the lean or the floor empty.`);
+    return found(floor_m ?? Math.max(floor, 0));
+  }
   if (tape_m !== undefined) {
     if (tape_m < 2 * Math.hypot(rim_m / 2, depth_m))
       return refused('impossible', `${at}.tape_m`, 'The tape is shorter than the straight way down to the middle and up again: lay it along the form.');
@@ -96,7 +170,8 @@ function floorOf({ rim_m, floor_m, tape_m }: Measured, depth_m: number, at: stri
 }
 
 function wallOf(form: HollowForm, out_m: number): Outcome<Wall> {
-  const { depth_m, wall_m, across } = form;
+  const { depth_m, wall_m, foot_m, points_m, across } = form;
+  if (points_m) return found(through(points_m));
   const slant = Math.hypot(out_m, depth_m);
   if (wall_m !== undefined && across.tape_m === undefined) {
     if (wall_m < slant * (1 - 1e-9))
@@ -111,7 +186,13 @@ function wallOf(form: HollowForm, out_m: number): Outcome<Wall> {
       );
     return found(arc(out_m, depth_m, half));
   }
-  const isBowl = across.floor_m === undefined && across.tape_m === undefined;
+  if (foot_m !== undefined && foot_m > 0) {
+    const wall = turned(out_m, depth_m, foot_m);
+    return wall
+      ? found(wall)
+      : refused('impossible', 'form.foot_m', 'So wide a turn at the foot has no room between floor and rim: check it, the floor and the depth.');
+  }
+  const isBowl = across.floor_m === undefined && across.tape_m === undefined && form.lean_deg === undefined;
   if (!isBowl) return found(arc(out_m, depth_m, 0));
   if (depth_m > out_m * (1 + 1e-9))
     return refused('impossible', 'form.depth_m', 'A round bowl is at most half as deep as its rim is wide: tell its floor, or the length of its wall.');
@@ -126,10 +207,16 @@ export interface FormSurface {
   areaTo(share: number): number;
   /** Share of the wall at which so much area lies below; 1 where all of it is less. */
   shareAt(area_m2: number): number;
+  /** m³ up to a level over its lowest place. */
+  heldTo(up_m: number): number;
+  /** How high an amount stands in it, m; null where it runs over the rim. */
+  levelOf(volume_m3: number): number | null;
   wall_m: number;
   depth_m: number;
+  /** How far its steepest wall leans out, degrees off upright; negative where it leans in. */
+  draft_deg: number;
   /** Its section over the middle, half of it: from the middle out, as far as the rim. */
-  section: { out_m: number; up_m: number }[];
+  section: SectionPoint[];
 }
 
 /** A point around a plan without corners, and which way it goes on there: both by the angle. */
@@ -210,11 +297,15 @@ export function formSurface(form: HollowForm, lift_m = 0): Outcome<FormSurface> 
   const floors: number[] = [];
   for (const [i, way] of ways.entries()) {
     // A trough is as long below as above; what is not told of the other way goes with the first.
-    if (i === 1 && (plan === 'trough' || (way.floor_m === undefined && way.tape_m === undefined))) {
+    if (i === 1 && !form.points_m && (plan === 'trough' || (way.floor_m === undefined && way.tape_m === undefined && form.lean_deg === undefined))) {
       floors.push(plan === 'trough' ? way.rim_m / 2 : plan === 'lobed' ? floors[0] : (floors[0] * way.rim_m) / ways[0].rim_m);
       continue;
     }
-    const floor = floorOf(way, depth_m, i === 0 ? 'form.across' : 'form.along');
+    if (form.points_m) {
+      floors.push(0);
+      continue;
+    }
+    const floor = floorOf(way, form, i === 0 ? 'form.across' : 'form.along');
     if (!floor.ok) return floor;
     floors.push(floor.value / 2);
   }
@@ -223,14 +314,18 @@ export function formSurface(form: HollowForm, lift_m = 0): Outcome<FormSurface> 
   const out_m = ways[0].rim_m / 2 - floors[0];
   const wall = wallOf(form, out_m);
   if (!wall.ok) return wall;
-  const { out_m: outs, up_m: ups, steep, long_m } = wall.value;
+  const { out_m: outs, up_m: ups, steep, share: shares, long_m } = wall.value;
   // The other way its wall is the same, drawn out or pressed together.
   const stretch = (i: number): number => (i === 0 ? 1 : out_m > 1e-9 ? (ways[i].rim_m / 2 - floors[i]) / out_m : 1);
+  // As points were taken over the width, the walls across are as far from the rim as those along.
+  const isInset = form.points_m !== undefined && (plan === 'rectangle' || plan === 'trough');
+  const halfAt = (i: number, out: number): number =>
+    i > 0 && isInset ? (plan === 'trough' ? ways[i].rim_m / 2 : Math.max(ways[i].rim_m / 2 - (out_m - out), 0)) : floors[i] + stretch(i) * out;
   const bends = (i: number): boolean => !(plan === 'trough' && i === 1);
   const rows = clearOf(
     outs.map((out, k) => ({
-      share: k / UP,
-      halves: ways.map((_, i) => floors[i] + stretch(i) * out - (bends(i) ? lift_m * Math.sin(steep[k]) : 0)),
+      share: shares[k],
+      halves: ways.map((_, i) => halfAt(i, out) - (bends(i) ? lift_m * Math.sin(steep[k]) : 0)),
       up_m: ups[k] + lift_m * Math.cos(steep[k]),
     })),
     lift_m,
@@ -258,9 +353,43 @@ export function formSurface(form: HollowForm, lift_m = 0): Outcome<FormSurface> 
       if (k === 0) return rows[0].share;
       return mixed(rows[k - 1], rows[k], (area_m2 - areas[k - 1]) / (areas[k] - areas[k - 1])).share;
     },
+    ...held(plan, rows),
     ...{ wall_m: long_m, depth_m },
+    draft_deg: 90 - (Math.max(...steep) * 180) / Math.PI,
     section: [{ out_m: 0, up_m: 0 }, ...outs.map((out, k) => ({ out_m: floors[0] + out, up_m: ups[k] }))],
   });
+}
+
+/**
+ * What is held: the area inside every rise of the wall, less that inside every fall of it, as of a boss in the middle. Between two rows
+ * halves change in proportion, areas with their square, so that Simpson's rule is exact.
+ */
+function held(plan: Plan, rows: readonly Row[]): Pick<FormSurface, 'heldTo' | 'levelOf'> {
+  const top = rows[rows.length - 1].up_m;
+  const heldTo = (up_m: number): number =>
+    rows.slice(1).reduce((sum, to, k) => {
+      const from = rows[k];
+      const [low, high] = from.up_m <= to.up_m ? [from, to] : [to, from];
+      if (low.up_m >= up_m || low.up_m === high.up_m) return sum;
+      const end = high.up_m <= up_m ? high : mixed(low, high, (up_m - low.up_m) / (high.up_m - low.up_m));
+      const middle = mixed(low, end, 0.5);
+      const part = ((end.up_m - low.up_m) / 6) * (planArea(plan, low.halves) + 4 * planArea(plan, middle.halves) + planArea(plan, end.halves));
+      return sum + (low === from ? part : -part);
+    }, 0);
+  return {
+    heldTo,
+    levelOf(volume_m3) {
+      const [whole, least] = [heldTo(top), Math.min(...rows.map((row) => row.up_m))];
+      if (volume_m3 > whole * (1 + 1e-9)) return null;
+      let [low, high] = [least, top];
+      for (let i = 0; i < 50; i++) {
+        const middle = (low + high) / 2;
+        if (heldTo(middle) < volume_m3) low = middle;
+        else high = middle;
+      }
+      return (low + high) / 2;
+    },
+  };
 }
 
 /** Sums along the rows, from a first one on. */

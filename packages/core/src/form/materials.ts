@@ -1,0 +1,104 @@
+/**
+ * What moulds and formers are made of, by typical figures; the maker's or the studio's own stand above them. Expansion is the mean from
+ * room temperature to where glass sets. Sources: handbooks of refractories and of steels, rounded.
+ */
+
+/** How fast a wall of wall_m may be warmed, K/s, up to past_C, and as much slower as it is thicker. */
+interface WarmedBy {
+  pace_K_per_s: number;
+  wall_m: number;
+  past_C: number;
+}
+
+export interface FormMaterial {
+  name: string;
+  expansion_perK: number;
+  conductivity_W_mK: number;
+  density_kg_m3: number;
+  heatCapacity_J_kgK: number;
+  /** What it bears again and again, °C. */
+  top_C: number;
+  warmed?: WarmedBy;
+  /** As it is drawn. */
+  colour: string;
+  note?: string;
+}
+
+const perHour = (value: number): number => value / 3600;
+const CLAY: WarmedBy = { pace_K_per_s: perHour(200), wall_m: 0.01, past_C: 600 };
+
+export const FORM_MATERIALS = {
+  earthenware: {
+    ...{ name: 'Earthenware bisque', expansion_perK: 6.5e-6, conductivity_W_mK: 0.9, density_kg_m3: 1850, heatCapacity_J_kgK: 950 },
+    ...{ top_C: 950, warmed: CLAY, colour: '#D8A98A' },
+  },
+  stoneware: {
+    ...{ name: 'Stoneware', expansion_perK: 5e-6, conductivity_W_mK: 1.1, density_kg_m3: 2100, heatCapacity_J_kgK: 1000 },
+    ...{ top_C: 1100, warmed: CLAY, colour: '#BFA58F' },
+  },
+  cordierite: {
+    ...{ name: 'Cordierite-mullite', expansion_perK: 3e-6, conductivity_W_mK: 1.5, density_kg_m3: 2000, heatCapacity_J_kgK: 1050 },
+    ...{ top_C: 1250, colour: '#C9B79C' },
+  },
+  stainless: {
+    ...{ name: 'Stainless steel', expansion_perK: 18e-6, conductivity_W_mK: 22, density_kg_m3: 7900, heatCapacity_J_kgK: 540 },
+    ...{ top_C: 900, colour: '#9AA4A8', note: 'hardly scales; thin sheet and grids sag above about 850 °C' },
+  },
+  mildSteel: {
+    ...{ name: 'Mild steel', expansion_perK: 13e-6, conductivity_W_mK: 38, density_kg_m3: 7850, heatCapacity_J_kgK: 620 },
+    ...{ top_C: 780, colour: '#7D7A78', note: 'scales from about 550 °C, flakes that stick to glass; sags above about 750' },
+  },
+  plasterSilica: {
+    ...{ name: 'Plaster-silica investment', expansion_perK: 11e-6, conductivity_W_mK: 0.45, density_kg_m3: 1150, heatCapacity_J_kgK: 1000 },
+    ...{ top_C: 900, warmed: { pace_K_per_s: perHour(60), wall_m: 0.025, past_C: 600 }, colour: '#E4E0D6' },
+    note: 'shrinks and inverts besides: judge by use',
+  },
+  fusedSilica: {
+    ...{ name: 'Fused-silica castable', expansion_perK: 0.7e-6, conductivity_W_mK: 0.9, density_kg_m3: 2000, heatCapacity_J_kgK: 1000 },
+    ...{ top_C: 1100, warmed: { pace_K_per_s: perHour(150), wall_m: 0.025, past_C: 400 }, colour: '#BDB5A6' },
+  },
+  alumina: {
+    ...{ name: 'Alumina', expansion_perK: 8e-6, conductivity_W_mK: 5, density_kg_m3: 3000, heatCapacity_J_kgK: 1050 },
+    ...{ top_C: 1400, warmed: { pace_K_per_s: perHour(150), wall_m: 0.01, past_C: 800 }, colour: '#D9D3C6' },
+  },
+  vermiculite: {
+    ...{ name: 'Vermiculite board', expansion_perK: 8e-6, conductivity_W_mK: 0.18, density_kg_m3: 430, heatCapacity_J_kgK: 950 },
+    ...{ top_C: 1000, colour: '#CBB98F', note: 'gives off water and some smell at its first firing' },
+  },
+  fibre: {
+    ...{ name: 'Fibre board', expansion_perK: 3e-6, conductivity_W_mK: 0.12, density_kg_m3: 320, heatCapacity_J_kgK: 1050 },
+    ...{ top_C: 1100, colour: '#EDEAE2', note: 'gives a little under the glass: it hardly grips' },
+  },
+} satisfies Record<string, FormMaterial>;
+export type FormMaterialName = keyof typeof FORM_MATERIALS;
+export const FORM_MATERIAL_NAMES = Object.keys(FORM_MATERIALS) as [FormMaterialName, ...FormMaterialName[]];
+
+/** A material with what a studio knows better of its own. */
+export interface OwnMaterial {
+  material: FormMaterialName;
+  expansion_perK?: number;
+  conductivity_W_mK?: number;
+  density_kg_m3?: number;
+  heatCapacity_J_kgK?: number;
+  top_C?: number;
+  /** No faster than this up to there; by its material and wall where left out. */
+  pace_K_per_s?: number;
+  paceTo_C?: number;
+}
+
+const OWN = ['expansion_perK', 'conductivity_W_mK', 'density_kg_m3', 'heatCapacity_J_kgK', 'top_C'] as const;
+
+export function materialOf(form: OwnMaterial): FormMaterial {
+  const own = Object.fromEntries(OWN.flatMap((key) => (form[key] === undefined ? [] : [[key, form[key]]])));
+  return { ...FORM_MATERIALS[form.material], ...own };
+}
+
+/** Walls thinner than the one that a pace is told for are warmed no faster than so many times it. */
+const THIN_AT_MOST = 1.5;
+
+/** How fast a form of so thick a wall may be warmed, °C/h, and up to where; null where it bears what the kiln can give. */
+export function formPace(form: OwnMaterial & { thick_m: number }): { C_per_h: number; past_C: number } | null {
+  if (form.pace_K_per_s !== undefined && form.paceTo_C !== undefined) return { C_per_h: form.pace_K_per_s * 3600, past_C: form.paceTo_C };
+  const { warmed } = FORM_MATERIALS[form.material] as FormMaterial;
+  return warmed ? { C_per_h: warmed.pace_K_per_s * 3600 * Math.min(THIN_AT_MOST, warmed.wall_m / form.thick_m), past_C: warmed.past_C } : null;
+}

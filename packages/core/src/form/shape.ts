@@ -1,0 +1,255 @@
+/**
+ * A mould, a former, a dam: what shapes glass, by the few measures that people take of it. One flat record of plain figures, as it stands
+ * on the shelf and as a firing keeps it. Lengths in m.
+ */
+import type { Footprint } from '../body/footprint';
+import { type Outcome, type Problem, found, refused } from '../problem';
+import { type OwnMaterial, materialOf } from './materials';
+import { type FormSurface, type HollowForm, type Plan, type SectionPoint, formSurface, planArea } from './surface';
+
+export const FORM_USES = ['hollow', 'former', 'dam', 'texture', 'cavity', 'grid'] as const;
+/** hollow: glass sinks into it; former: it hangs over it; dam: round glass on a shelf; texture: a plate that prints; cavity: to cast into; grid: to drip through. */
+export type FormUse = (typeof FORM_USES)[number];
+
+/** From the lowest place of a form made by hand to its rim, on each side as it stands in the kiln. */
+export interface FourSides {
+  left_m?: number;
+  right_m?: number;
+  door_m?: number;
+  back_m?: number;
+}
+
+export interface FormShape extends OwnMaterial, FourSides {
+  use: FormUse;
+  plan: Plan;
+  /** Inside at the rim; of a former over its top; of a plate the plate. */
+  across_m: number;
+  /** The other way; of a lobed one where two lobes meet. Round ones have none. */
+  along_m?: number;
+  /** Its floor inside; of a former its foot. */
+  floor_m?: number;
+  floorAlong_m?: number;
+  /** Inside from rim to floor; of a former and a dam how high; of a plate its relief. */
+  deep_m: number;
+  /** Along the wall from floor to rim, as a tape tells. */
+  wall_m?: number;
+  /** How far a straight wall leans out, degrees off upright, in place of the floor. */
+  lean_deg?: number;
+  /** Radius by which the floor turns up. */
+  foot_m?: number;
+  /** Its section as it was taken, from the middle to the rim; it stands before floor, depth and wall. */
+  points_m?: readonly SectionPoint[];
+  lobes?: number;
+  /** A floor that lies loose in it, or none: glass sinks to the shelf. */
+  bottom?: 'loose' | 'open';
+  /** Wider below than at its rim, and meant so: it is broken away, or bends. */
+  undercut?: boolean;
+  /** Paper or blanket on its walls and floor. */
+  liner_m?: number;
+  /** Its wall, its plate, or the floor with the holes. */
+  thick_m: number;
+  /** Of a cavity: its thickest and its thinnest section of glass, its finest detail, its core. */
+  thickest_m?: number;
+  thinnest_m?: number;
+  detail_m?: number;
+  core_m?: number;
+  /** Of a grid or a pot. */
+  holes?: number;
+  hole_m?: number;
+}
+
+const hasTwo = ({ plan }: Pick<FormShape, 'plan'>): boolean => plan !== 'round';
+
+/** Along, where it has a second size; as wide as across where that is not told. */
+export const alongOf = (form: Pick<FormShape, 'plan' | 'across_m' | 'along_m'>): number => (hasTwo(form) ? (form.along_m ?? form.across_m) : form.across_m);
+
+/** How deep it is by its points, where those were taken, or as it is told. */
+export const depthOf = ({ points_m, deep_m }: Pick<FormShape, 'points_m' | 'deep_m'>): number => {
+  if (!points_m) return deep_m;
+  const ups = points_m.map(({ up_m }) => up_m);
+  return ups[ups.length - 1] - Math.min(...ups);
+};
+
+/** Measured wider below than at the rim, and meant so: as its points would be. */
+const undercutPoints = ({ undercut, floor_m, across_m, deep_m }: FormShape): readonly SectionPoint[] | undefined =>
+  undercut && floor_m !== undefined && floor_m > across_m
+    ? [
+        { out_m: 0, up_m: 0 },
+        { out_m: floor_m / 2, up_m: 0 },
+        { out_m: across_m / 2, up_m: deep_m },
+      ]
+    : undefined;
+
+/** What is hollow in it, as a surface is reckoned from; the walls of a dam and of a pot stand upright. */
+export function hollowOf(form: FormShape): HollowForm {
+  const { plan, floor_m, floorAlong_m, wall_m, lean_deg, foot_m, lobes, use } = form;
+  const upright = use === 'dam' || use === 'grid';
+  const points_m = upright ? undefined : (form.points_m ?? undercutPoints(form));
+  // The liner of a dam is on its walls; what lies on the shelf is the shelf's.
+  const less_m = use === 'dam' ? 2 * (form.liner_m ?? 0) : 0;
+  const [across_m, along_m] = [form.across_m - less_m, alongOf(form) - less_m];
+  const low = points_m ? Math.min(...points_m.map(({ up_m }) => up_m)) : 0;
+  const maybe = (own: number | undefined, straight: number): { floor_m?: number } =>
+    upright ? { floor_m: straight } : own === undefined || points_m ? {} : { floor_m: own };
+  return {
+    plan,
+    across: { rim_m: across_m, ...maybe(floor_m, across_m) },
+    ...(hasTwo(form) ? { along: { rim_m: along_m, ...maybe(floorAlong_m, along_m) } } : {}),
+    depth_m: depthOf(form),
+    ...(upright || wall_m === undefined ? {} : { wall_m }),
+    ...(upright || lean_deg === undefined ? {} : { lean_deg }),
+    ...(upright || foot_m === undefined ? {} : { foot_m }),
+    ...(points_m ? { points_m: points_m.map(({ out_m, up_m }) => ({ out_m, up_m: up_m - low })) } : {}),
+    ...(lobes === undefined ? {} : { lobes }),
+  };
+}
+
+/** Inside of what is hollow in it, within its liner. */
+export const insideOf = (form: FormShape): Outcome<FormSurface> => formSurface(hollowOf(form), form.use === 'dam' ? 0 : (form.liner_m ?? 0));
+
+const isHollow = ({ use }: Pick<FormShape, 'use'>): boolean => use === 'hollow' || use === 'dam' || use === 'cavity';
+
+/** Seen from above, inside, less its liner: what a dam gives its glass. */
+export function outlineIn(form: FormShape): Footprint {
+  const [across, along] = [form.across_m - 2 * (form.liner_m ?? 0), alongOf(form) - 2 * (form.liner_m ?? 0)];
+  switch (form.plan) {
+    case 'round':
+    case 'lobed':
+      return { shape: 'disc', diameter_m: across };
+    case 'oval':
+      return { shape: 'oval', width_m: across, length_m: along };
+    default:
+      return { shape: 'rectangle', width_m: across, length_m: along };
+  }
+}
+
+/** Its surface that glass touches or that stands round it, m²: of a hollow its inside, of a former its top and sides, of all else its plan. */
+function touched_m2(form: FormShape): number {
+  const plan = planArea(form.plan, [form.across_m / 2, alongOf(form) / 2]);
+  if (form.use === 'former') {
+    const out_m = Math.max(((form.floor_m ?? form.across_m) - form.across_m) / 2, 0);
+    return plan + roundOf(form) * Math.hypot(form.deep_m, out_m);
+  }
+  const inside = isHollow(form) ? insideOf({ ...form, liner_m: 0 }) : null;
+  return inside?.ok ? inside.value.areaTo(1) - (form.bottom === 'open' || form.use === 'dam' ? planArea(form.plan, floorHalves(form)) : 0) : plan;
+}
+
+const floorHalves = (form: FormShape): number[] =>
+  form.use === 'dam' ? [form.across_m / 2, alongOf(form) / 2] : [(form.floor_m ?? 0) / 2, (form.floorAlong_m ?? form.floor_m ?? 0) / 2];
+
+/** Round its top, m; an oval's by the mean of both ways, which is 1 % short for one twice as long as wide. */
+const roundOf = (form: FormShape): number =>
+  form.plan === 'rectangle' || form.plan === 'trough' ? 2 * (form.across_m + alongOf(form)) : (Math.PI * (form.across_m + alongOf(form))) / 2;
+
+/** What it weighs by its surface and its wall, kg: a mould that is cast as a block weighs more. */
+export const formMass = (form: FormShape): number => touched_m2(form) * form.thick_m * materialOf(form).density_kg_m3;
+
+/** How thick a plate of its mass and of the glass's size is: what has to be warmed for each m² of glass, m. Between half its wall and four times it. */
+export const plateOf = (form: FormShape, glass_m2: number): number => form.thick_m * Math.min(Math.max(touched_m2(form) / glass_m2, 0.5), 4);
+
+/** Whether a line of points crosses itself. */
+function crosses(points: readonly SectionPoint[]): boolean {
+  const turn = (a: SectionPoint, b: SectionPoint, c: SectionPoint): number =>
+    Math.sign((b.out_m - a.out_m) * (c.up_m - a.up_m) - (b.up_m - a.up_m) * (c.out_m - a.out_m));
+  return points.slice(1).some((b, i) =>
+    points.slice(i + 3).some((d, k) => {
+      const [a, c] = [points[i], points[i + k + 2]];
+      return turn(a, b, c) !== turn(a, b, d) && turn(c, d, a) !== turn(c, d, b);
+    }),
+  );
+}
+
+const wrong = (path: keyof FormShape, message: string): Problem => refused('impossible', path, message).problem;
+
+function pointsProblem({ points_m = [], across_m, undercut }: FormShape): Problem | null {
+  if (points_m.length < 2) return wrong('points_m', 'A section needs at least two points: its middle and its rim.');
+  if (points_m[0].out_m !== 0) return wrong('points_m', 'The first point is the middle of the form: nothing out.');
+  if (crosses(points_m)) return wrong('points_m', 'The section crosses itself: write its points in their order, from the middle to the rim.');
+  const last = points_m[points_m.length - 1];
+  if (Math.abs(2 * last.out_m - across_m) > 0.002)
+    return wrong('points_m', 'The last point is the rim: it must be half as far out as the rim is across. Measure one of the two again.');
+  const low = Math.min(...points_m.map(({ up_m }) => up_m));
+  if (last.up_m - low < 0.001) return wrong('points_m', 'The rim must be higher than the lowest place: a depth of nothing holds nothing.');
+  const comesBack = points_m.slice(1).some(({ out_m }, i) => out_m < points_m[i].out_m - 1e-9);
+  if (comesBack && !undercut)
+    return wrong('points_m', 'The section comes back inwards on its way up: glass would be locked in. If the mould is broken away or bends, mark the undercut.');
+  if (comesBack && points_m.slice(1).some(({ up_m }, i) => up_m < points_m[i].up_m - 1e-9))
+    return wrong('points_m', 'A section with an undercut must rise all the way from its middle to its rim.');
+  return null;
+}
+
+const SIDES_APART_M = 0.004;
+
+function sidesProblem({ left_m, right_m, door_m, back_m, across_m, along_m, plan }: FormShape): Problem | null {
+  const told = [left_m, right_m, door_m, back_m].filter((one) => one !== undefined).length;
+  if (told === 0) return null;
+  if (left_m === undefined || right_m === undefined || door_m === undefined || back_m === undefined)
+    return wrong('left_m', 'A form measured on its four sides has all four: left, right, door and back.');
+  const off = (sum: number, whole: number): boolean => Math.abs(sum - whole) > SIDES_APART_M;
+  if (off(left_m + right_m, across_m)) return wrong('left_m', 'Left and right do not come to how wide it is across: measure one of the three again.');
+  if (plan !== 'round' && along_m !== undefined && off(door_m + back_m, along_m))
+    return wrong('door_m', 'Door and back do not come to how long it is: measure one of the three again.');
+  return null;
+}
+
+/** What a surface's problem is at, among the fields of a form. */
+const FIELD_OF: Record<string, keyof FormShape> = {
+  'form.across.floor_m': 'floor_m',
+  'form.along.floor_m': 'floorAlong_m',
+  'form.along.rim_m': 'along_m',
+  'form.wall_m': 'wall_m',
+  'form.lean_deg': 'lean_deg',
+  'form.foot_m': 'foot_m',
+  'form.depth_m': 'deep_m',
+  thickness_m: 'liner_m',
+};
+
+/** Why there can be no such form, at the measure to change; null where there can. */
+export function formProblem(form: FormShape): Problem | null {
+  const { use, plan, across_m, along_m, floor_m, deep_m, lobes, liner_m = 0, thick_m } = form;
+  if (hasTwo(form) && along_m === undefined) return wrong('along_m', 'Tell how wide it is the other way, too.');
+  if (plan === 'lobed' && lobes === undefined) return wrong('lobes', 'Tell how many lobes it has.');
+  if (plan === 'trough' && use !== 'hollow' && use !== 'former') return wrong('plan', 'Bent one way is for what glass sinks into or hangs over.');
+  if (!(deep_m > 0) && use !== 'texture' && use !== 'grid') return wrong('deep_m', 'It must have a depth, or a height, above nothing.');
+  const sides = sidesProblem(form);
+  if (sides) return sides;
+  if (use === 'former') {
+    if (floor_m !== undefined && floor_m < across_m - 1e-9 && !form.undercut)
+      return wrong('floor_m', 'A former narrower at its foot than on its top holds the glass that hangs over it: turn the two round, or mark the undercut.');
+    return null;
+  }
+  if (use === 'grid') {
+    if (form.holes === undefined || form.hole_m === undefined) return wrong('holes', 'Tell how many holes it has, and how wide one is.');
+    if (form.holes * planArea('round', [form.hole_m / 2]) >= planArea(plan, [across_m / 2, alongOf(form) / 2]))
+      return wrong('holes', 'So many holes of that width are more than there is floor.');
+    return null;
+  }
+  if (use === 'texture') return form.deep_m < thick_m ? null : wrong('deep_m', 'The relief must be less than the plate is thick.');
+  if (use === 'cavity') {
+    const { thickest_m, thinnest_m } = form;
+    if (thickest_m === undefined || thinnest_m === undefined) return wrong('thickest_m', 'Tell its thickest and its thinnest section of glass.');
+    if (thinnest_m > thickest_m) return wrong('thinnest_m', 'The thinnest section cannot be thicker than the thickest.');
+  }
+  if (form.points_m) {
+    const points = pointsProblem(form);
+    if (points) return points;
+  }
+  if (2 * liner_m >= Math.min(across_m, alongOf(form)) || (liner_m >= depthOf(form) && use !== 'dam'))
+    return wrong('liner_m', 'The liner leaves no room inside: it counts on both sides.');
+  const inside = insideOf(form);
+  if (inside.ok) return null;
+  return { ...inside.problem, path: FIELD_OF[inside.problem.path] ?? 'deep_m' };
+}
+
+/** How it stands in a room, for who has to find a place for it: across its outside and how high, m. */
+export function roomOfForm(form: FormShape): { across_m: number; high_m: number } {
+  const { use, thick_m, deep_m, across_m, floor_m = 0 } = form;
+  if (use === 'former') return { across_m: Math.max(across_m, floor_m), high_m: deep_m };
+  if (use === 'texture') return { across_m, high_m: thick_m };
+  return { across_m: across_m + 2 * thick_m, high_m: depthOf(form) + (use === 'dam' || form.bottom === 'open' ? 0 : thick_m) };
+}
+
+export const asForm = (form: FormShape): Outcome<FormShape> => {
+  const problem = formProblem(form);
+  return problem ? { ok: false, problem } : found(form);
+};

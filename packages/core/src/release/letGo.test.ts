@@ -1,0 +1,63 @@
+import { settingPoint } from '../fit/seal';
+import { FORM_MATERIALS } from '../form/materials';
+import type { FormShape } from '../form/shape';
+import { SOFT_90 } from '../testCases';
+import { letGo } from './letGo';
+import { letGoWords } from './letGoWords';
+
+const METRIC = { temperature: 'C', length: 'mm', mass: 'g' } as const;
+const form = (more: Partial<FormShape>): FormShape => ({
+  ...{ use: 'hollow', plan: 'round', across_m: 0.36, deep_m: 0.06, thick_m: 0.01, material: 'earthenware' },
+  ...more,
+});
+const fall_K = settingPoint(SOFT_90) - 20;
+const told = (more: Partial<FormShape>, paper_m?: number) => {
+  const one = letGo(SOFT_90, form(more), paper_m);
+  if (!one) throw new Error('no such form lets go of glass');
+  return { ...one, said: letGoWords(one, form(more), METRIC, paper_m !== undefined) };
+};
+
+test('a hollow of clay lets go by the closed form, and says by how much', () => {
+  const { room_m, glass_m, form_m, verdict, said, paper_m, instead } = told({});
+  expect(room_m).toBeCloseTo((SOFT_90.expansion_perK - 6.5e-6) * fall_K * 0.36, 12);
+  expect(glass_m - form_m).toBeCloseTo(room_m, 12);
+  expect([verdict, paper_m, instead]).toEqual(['free', 0, []]);
+  expect(said.verdict).toBe('It will fall out: 0.4 mm of room.');
+  expect(said.why).toBe('Cooling from 497 °C, where it sets, the glass draws in 1.5 mm over 360 mm, the mould 1.1 mm.');
+  expect(said.helps).toEqual([]);
+});
+
+test('glass that shrinks less than a hollow is locked in where its walls are steep, and rides up where they lean', () => {
+  const steep = told({ material: 'stainless', floor_m: 0.35 });
+  expect(steep.verdict).toBe('grips');
+  expect(steep.room_m).toBeCloseTo((SOFT_90.expansion_perK - 18e-6) * fall_K * 0.36, 12);
+  expect(steep.said.verdict).toMatch(/^It will be locked in: 1\.5 mm too tight\.$/);
+  expect(steep.said.helps.join(' ')).toContain('earthenware bisque');
+  const flat = told({ material: 'stainless', floor_m: 0.2 });
+  expect(flat.verdict).toBe('rides');
+  // Half of the grip on each side, along the slope.
+  expect(flat.rides_m).toBeCloseTo(-flat.room_m / 2 / (0.08 / 0.06), 6);
+});
+
+test('over a former it is the other way round: steel lets go, clay grips, paper as thick as the grip lets go again', () => {
+  const over = { use: 'former', across_m: 0.12, deep_m: 0.08 } as const;
+  expect(told({ ...over, material: 'stainless', thick_m: 0.002 })).toMatchObject({ verdict: 'free', paper_m: 0 });
+  const bare = told({ ...over, material: 'cordierite' });
+  const grip_m = (SOFT_90.expansion_perK - FORM_MATERIALS.cordierite.expansion_perK) * fall_K * 0.12;
+  expect(bare).toMatchObject({ verdict: 'grips', rides_m: null });
+  expect(bare.paper_m).toBeCloseTo(grip_m, 12);
+  expect(bare.said.helps.join(' ')).toMatch(/Fibre paper of 0\.5 mm.*Walls that lean.*stainless steel/);
+  const papered = told({ ...over, material: 'cordierite' }, 0.001);
+  expect(papered.verdict).toBe('free');
+  expect(papered.room_m).toBeCloseTo(0.001 - grip_m, 12);
+  // Its liner is such paper, where it has one.
+  expect(told({ ...over, material: 'cordierite', liner_m: 0.001 }).room_m).toBeCloseTo(papered.room_m, 12);
+  // 30 mm out over 80 is a lean of 20°.
+  expect(told({ ...over, material: 'cordierite', floor_m: 0.18 }).verdict).toBe('rides');
+});
+
+test('near to nothing is said to be so; what glass only lies on is not judged', () => {
+  const same = told({ expansion_perK: SOFT_90.expansion_perK });
+  expect(same.verdict).toBe('near');
+  for (const use of ['texture', 'cavity', 'grid'] as const) expect(letGo(SOFT_90, form({ use }))).toBeNull();
+});
