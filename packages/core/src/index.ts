@@ -76,7 +76,7 @@ export { aimedWork, neededWork } from './look/work';
 export type { Body } from './schedule/firingCase';
 export { designDepth } from './look/unevenness';
 export { TYPICAL_WORKS } from './look/works';
-export { type Shaping, wareOf } from './look/shaping';
+export { type Shaping, shapingDown, wareOf } from './look/shaping';
 export { type Cone, CONES } from './ware/cones';
 export { WARE_KINDS, WARE_MATERIALS, WARE_NAMES, type WareKind } from './ware/wares';
 export { CONTENTS } from './fit/reactions';
@@ -100,16 +100,33 @@ export { cuttingWords } from './quantity/cuttingWords';
 export { type BlankAsked, type BlankTold, blank as blankOf, type OverBySide } from './quantity/blank';
 export { type HollowForm, lobedRadius, type Measured, type Plan, PLANS } from './form/surface';
 export { blankWords } from './quantity/blankWords';
+export { blankFor, type FormFigure, formFigures, printWords } from './quantity/formTold';
 export type { InKiln, SameWorkAsked } from './quantity/sameWork';
 export type { WrittenAsked } from './quantity/written';
 export { coneWords, sameWorkWords, writtenWords } from './quantity/conversionWords';
 export type { ToldQuantity, TwoUnits } from './quantity/told';
 export { asFrit, putGlass, type ReckonedGlass } from './piece/putGlass';
+export { asItStands, heldAcross, heldForm, serves, shapeOf, shapingIn, shapingOf, standsOut } from './piece/inForm';
+export { betweenThem, type FormNotes, formNotes } from './piece/formNotes';
 export { type PutBlank, putBlank } from './piece/putBlank';
 export { isLaid, RELEASE_KINDS, type ReleaseKind } from './release/coat';
 export { FORM_MATERIALS, FORM_MATERIAL_NAMES, type FormMaterialName, formPace, materialOf } from './form/materials';
-export { FORM_USES, type FormShape, type FormUse, alongOf, formMass, formProblem, insideOf, outlineIn, plateOf } from './form/shape';
-export { type FormSection, formSection } from './form/section';
+export {
+  BOTTOMS,
+  type Bottom,
+  FORM_USES,
+  type FormShape,
+  type FormUse,
+  alongOf,
+  depthOf,
+  formMass,
+  formProblem,
+  insideOf,
+  outlineIn,
+  plateOf,
+} from './form/shape';
+export type { SectionPoint } from './form/surface';
+export { type FormSection, type View as FormView, formSection } from './form/section';
 export { type LetGo, letGo } from './release/letGo';
 export { letGoWords } from './release/letGoWords';
 export { fullPowerHeating, type KilnConstants, naturalCooling, settledCooling, steadyHeating } from './kiln/kiln';
@@ -203,6 +220,7 @@ export {
   FORM_NAMES,
   type HandKind,
   type HandStep,
+  type HeldForm,
   JOINED_BY,
   type JourneyStep,
   type LaidLayer,

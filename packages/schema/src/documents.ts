@@ -111,6 +111,7 @@ export const MadeFromSchema = z
     hands: z.array(z.looseObject({ kind: z.enum(STEP_KINDS) })).optional(),
     look: StepSchema.shape.look,
     setup: StepSchema.shape.setup,
+    formName: z.string().optional(),
     school: SchoolSchema,
     release: z.object({ id: recordId('Release'), name: z.string(), coat: CoatSchema }).optional(),
     kiln: z.object({ id: recordId('Kiln'), name: z.string(), constants: KilnConstantsSchema.strip(), taken: CorrectionsSchema.optional() }),
@@ -130,7 +131,13 @@ export const SnapshotSchema = z
     layers: z.array(DrawnLayerSchema),
     /** Which of the named set-ups it stood in; older snapshots knew one only. */
     setup: z
-      .object({ kind: z.enum(SETUP_KINDS), paper: z.boolean(), wet: z.enum(WETS).optional(), shaping: ShapingSchema.optional() })
+      .object({
+        kind: z.enum(SETUP_KINDS),
+        paper: z.boolean(),
+        wet: z.enum(WETS).optional(),
+        shaping: ShapingSchema.optional(),
+        form: StepSchema.shape.setup.shape.form,
+      })
       .default({ kind: 'bareShelf', paper: false }),
     engine: z.string(),
     /** Left out by older versions, which are then judged by what their case tells. */

@@ -3,6 +3,7 @@ export * from './records';
 export * from './kinds/kind';
 export * from './kinds/fields';
 export * from './kinds/all';
+export * from './kinds/forms';
 export * from './kinds/shelves';
 export * from './kinds/rename';
 export * from './pieces';

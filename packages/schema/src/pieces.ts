@@ -3,6 +3,7 @@ import {
   LAYERS_AT_MOST,
   PARTS_AT_MOST,
   LOOKS,
+  type HeldForm,
   type LaidLayer,
   type PieceDocument,
   type PlannedStep,
@@ -37,6 +38,7 @@ import {
   DEEPEST_M,
   figure,
   FootprintSchema,
+  FormShapeSchema,
   id,
   placedParts,
   instant,
@@ -103,6 +105,16 @@ export const LaidLayerSchema = z
 
 const stepName = words('Name of the step', 40, 1).optional();
 
+/** Its name may be nothing where it makes no difference. */
+const HeldFormSchema = z
+  .strictObject({
+    id: recordId('Mould or former'),
+    name: words('Name', 80),
+    shape: FormShapeSchema,
+    drop_m: quantity('How far the edge is to come down', 'm', 0.001, 1).optional(),
+  })
+  .meta({ id: 'HeldForm' }) satisfies z.ZodType<HeldForm>;
+
 /** A firing of a journey. */
 export const StepSchema = z
   .strictObject({
@@ -115,6 +127,7 @@ export const StepSchema = z
       paper: z.boolean(),
       wet: oneOf('What is wet', WETS).optional(),
       shaping: ShapingSchema.optional(),
+      form: HeldFormSchema.optional(),
     }),
     kilnId: recordId('Kiln'),
     controllerId: recordId('Controller'),

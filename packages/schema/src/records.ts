@@ -1,13 +1,15 @@
 /** What stands on the shelves: families, glasses, strip tests, kilns and controllers, with their source. */
-import { CONTENTS, type Controller, LAYER_FORMS, MADE_FORMS, type ShelfMade, STRIPES_AT_MOST } from '@torvin/core';
+import { CONTENTS, type Controller, type FormShape, LAYER_FORMS, MADE_FORMS, type ShelfMade, STRIPES_AT_MOST } from '@torvin/core';
 import { z } from 'zod';
 import {
   CorrectionsSchema,
   aController,
+  aForm,
   aKiln,
   coatFields,
   figure,
   FootprintSchema,
+  formFields,
   controllerFields,
   GlassConstantsSchema,
   id,
@@ -93,6 +95,28 @@ export const ReleaseChangeSchema = ReleaseSchema.refine(({ pace_K_per_s, paceTo_
   path: ['paceTo_C'],
   error: 'A pace counts up to somewhere: write both, or leave both empty.',
 });
+
+export const RELIEFS = ['raised', 'sunk'] as const;
+export const LETTERINGS = ['none', 'plain', 'mirrored'] as const;
+
+/** What shapes glass: a mould, a former, a dam, a plate that prints, a cavity to cast into, a grid. */
+export const FormSchema = z.strictObject({
+  ...named,
+  ...formFields,
+  /** How many of it there are. */
+  count: quantity('How many there are', '', 1, 1000).int({ error: 'How many there are must be whole.' }),
+  damaged: z.boolean(),
+  /** Holes through which air leaves. */
+  vents: quantity('Vent holes', '', 0, 200).int({ error: 'Vent holes are counted whole.' }).optional(),
+  /** What on it tells which way it stands in the kiln. */
+  mark: words('Mark', 80).optional(),
+  /** Of a plate: whether its pattern stands up or lies deep, and how letters read on it. */
+  relief: oneOf('Its relief', RELIEFS).optional(),
+  lettering: oneOf('Letters on it', LETTERINGS).optional(),
+  note: words('Note', 400).default(''),
+}) satisfies z.ZodType<FormShape>;
+export type FormRecord = z.infer<typeof FormSchema>;
+export const FormChangeSchema = aForm(FormSchema);
 
 /** A strip test of the studio's own: two glasses fused, and what crossed polarisers or the saw showed. */
 /** What crossed polarisers show of it. */

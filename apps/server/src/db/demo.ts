@@ -1,6 +1,6 @@
 /** What the demo studio, Marram Row, has on its shelves and at work. Every name is invented. */
-import { type JourneyStep, TYPICAL_FAMILIES } from '@torvin/core';
-import type { FiringResult, Glass, Kiln, KindName, LaidLayerSchema, Made, RecordOf, StepSchema } from '@torvin/schema';
+import { type HeldForm, type JourneyStep, TYPICAL_FAMILIES, heldForm } from '@torvin/core';
+import type { FiringResult, FormRecord, Glass, Kiln, KindName, LaidLayerSchema, Made, RecordOf, StepSchema } from '@torvin/schema';
 import type { z } from 'zod';
 
 export const INVENTED = 'invented for the demo';
@@ -92,12 +92,44 @@ const DEMO_MADE: Made[] = [
   },
 ];
 
+const TRAY: Omit<FormRecord, 'id' | 'name' | 'across_m' | 'along_m' | 'floor_m' | 'floorAlong_m' | 'deep_m'> = {
+  ...{ version: 1, source: INVENTED, use: 'hollow', plan: 'rectangle', foot_m: 0.006, thick_m: 0.008, material: 'stoneware', vents: 4 },
+  ...{ count: 1, damaged: false, note: '' },
+};
+
+export const DEMO_FORMS: FormRecord[] = [
+  {
+    ...{ id: 'basin-mould', version: 1, name: 'Basin mould, the deep one', source: INVENTED, use: 'hollow', plan: 'round' },
+    ...{ across_m: 0.366, deep_m: 0.062, thick_m: 0.012, material: 'earthenware', vents: 3, count: 1, damaged: false },
+    ...{ left_m: 0.182, right_m: 0.184, door_m: 0.179, back_m: 0.186, mark: 'notch to the door', note: 'Thrown here, fired to cone 06.' },
+  },
+  { ...TRAY, id: 'tray-small', name: 'Tray mould, small', across_m: 0.142, along_m: 0.23, floor_m: 0.118, floorAlong_m: 0.206, deep_m: 0.018 },
+  { ...TRAY, id: 'tray-middle', name: 'Tray mould, middle', across_m: 0.182, along_m: 0.28, floor_m: 0.156, floorAlong_m: 0.254, deep_m: 0.02 },
+  { ...TRAY, id: 'tray-large', name: 'Tray mould, large', across_m: 0.222, along_m: 0.33, floor_m: 0.194, floorAlong_m: 0.302, deep_m: 0.022, damaged: true },
+  {
+    ...{ id: 'lamp-former', version: 1, name: 'Lamp former', source: INVENTED, use: 'former', plan: 'trough' },
+    ...{ across_m: 0.12, along_m: 0.24, floor_m: 0.14, deep_m: 0.11, thick_m: 0.002, material: 'stainless', count: 2, damaged: false },
+    ...{ mark: 'weld to the back', note: 'Bent from sheet; rub back before each coat.' },
+  },
+  {
+    ...{ id: 'ring-dam', version: 1, name: 'Ring dam', source: INVENTED, use: 'dam', plan: 'round', across_m: 0.166, deep_m: 0.04, liner_m: 0.003 },
+    ...{ thick_m: 0.003, material: 'stainless', count: 1, damaged: false, note: 'Lined with blanket all round.' },
+  },
+];
+
+const held = (id: string, drop_m?: number): HeldForm => {
+  const form = DEMO_FORMS.find((one) => one.id === id);
+  if (!form) throw new Error(`The demo has no form '${id}'.`);
+  return heldForm(form, drop_m);
+};
+
 /** What stands on the demo's shelves beside the typical families and its strip test, by kind. */
 export const DEMO_RECORDS: { readonly [K in KindName]?: readonly RecordOf<K>[] } = {
   glasses: DEMO_GLASSES,
   made: DEMO_MADE,
   kilns: DEMO_KILNS,
   controllers: DEMO_CONTROLLERS,
+  forms: DEMO_FORMS,
   releases: [
     {
       id: 'shelf-primer',
@@ -204,7 +236,7 @@ const REEDS: readonly DemoBar[] = [
   [92, 8, 9, 28, 140],
 ];
 const powder = (glassId: string, perArea_kg_m2: number, cover: number): DemoLayer => ({ form: 'powder', glassId, perArea_kg_m2, cover });
-const drapedOver = { kind: 'overFormer', paper: false, shaping: { kind: 'former', overhang_m: 0.09, drop_m: 0.05 } } as const;
+const drapedOver: DemoStep['setup'] = { kind: 'overFormer', paper: false, form: held('lamp-former', 0.05) };
 
 /** Oldest first. */
 export const DEMO_PIECES: DemoPiece[] = [
@@ -215,7 +247,7 @@ export const DEMO_PIECES: DemoPiece[] = [
     layers: [{ form: 'frit', glassId: 'slate-90', perArea_kg_m2: 22, grain_m: 0.005 }],
     steps: [
       {
-        step: { look: 'slabFlow', setup: { kind: 'bareShelf', paper: false }, releaseId: 'thin-paper' },
+        step: { look: 'slabFlow', setup: { kind: 'bareShelf', paper: false, form: held('ring-dam') }, releaseId: 'thin-paper' },
         firings: [{ hoursAgo: 610, result: 'right', place: 'middle', note: 'Ring of steel, lined. Ran level, scale at the rim.' }],
       },
       { hand: { kind: 'clean', off: 'scale', soak_s: 0, took: { time_s: 1500 } }, doneHoursAgo: 580 },
@@ -225,7 +257,7 @@ export const DEMO_PIECES: DemoPiece[] = [
         layers: [{ form: 'frit', glassId: 'clear-90', perArea_kg_m2: 9, grain_m: 0.003, name: 'Top-up' }],
         doneHoursAgo: 578,
       },
-      { step: { look: 'slabFlow', setup: { kind: 'bareShelf', paper: false }, releaseId: 'thin-paper' }, firings: [] },
+      { step: { look: 'slabFlow', setup: { kind: 'bareShelf', paper: false, form: held('ring-dam') }, releaseId: 'thin-paper' }, firings: [] },
       { hand: { kind: 'grind', at: 'rim', depth_m: 0.001 } },
     ],
   },
@@ -284,7 +316,7 @@ export const DEMO_PIECES: DemoPiece[] = [
     steps: [
       { step: fuse, firings: [{ hoursAgo: 330, result: 'right', place: 'middle', note: 'Fused blank flat and clear.' }] },
       {
-        step: { look: 'slump', setup: { kind: 'inMould', paper: false, shaping: { kind: 'hollow', span_m: 0.14, depth_m: 0.018 } } },
+        step: { look: 'slump', setup: { kind: 'inMould', paper: false, form: held('tray-small') } },
         keyed: { slot: 4, hoursAgo: 281, readBack: true },
         firings: [{ hoursAgo: 280, result: 'right', place: 'middle, long side to the door', note: 'Down at 12 min, corners even.' }],
       },
@@ -302,7 +334,7 @@ export const DEMO_PIECES: DemoPiece[] = [
       {
         step: {
           look: 'drape',
-          setup: { kind: 'overFormer', paper: false, shaping: { kind: 'former', overhang_m: 0.09, drop_m: 0.05 } },
+          setup: drapedOver,
           releaseId: 'thin-paper',
         },
         firings: [],
@@ -323,7 +355,7 @@ export const DEMO_PIECES: DemoPiece[] = [
     steps: [
       { step: fuse, firings: [{ hoursAgo: 96, result: 'right', place: 'middle', note: 'Seeds near the rim, none larger than a pinhead.' }] },
       {
-        step: { look: 'slump', setup: { kind: 'inMould', paper: false, shaping: { kind: 'hollow', span_m: 0.36, depth_m: 0.06 } } },
+        step: { look: 'slump', setup: { kind: 'inMould', paper: false, form: held('basin-mould') } },
         keyed: { slot: 3, hoursAgo: 8, readBack: true },
         firings: [{ hoursAgo: 7, result: null, place: 'middle', note: '' }],
       },

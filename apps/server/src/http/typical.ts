@@ -1,16 +1,5 @@
 /** What ships as typical, for those who put requests together. */
-import {
-  DEFAULT_LIMITS,
-  DEFAULT_SCHOOL,
-  FORM_MATERIALS,
-  LOOKS,
-  RECIPES,
-  SETUPS,
-  SETUP_NAMES,
-  type SetUpKind,
-  TYPICAL_FAMILIES,
-  withPaper,
-} from '@torvin/core';
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, FORM_MATERIALS, LOOKS, RECIPES, SETUPS, SETUP_NAMES, type SetUpKind, TYPICAL_FAMILIES, withPaper } from '@torvin/core';
 import type { AnswerOf } from '@torvin/schema';
 import type { typicalEndpoint } from '@torvin/schema/server';
 

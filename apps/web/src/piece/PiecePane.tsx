@@ -18,7 +18,11 @@ import {
   bodyProfile,
   RECIPES,
   removeLayer,
+  heldAcross,
+  shapingDown,
+  shapingOf,
   snapshotOf,
+  stepName,
   standsAs,
   tellDone,
   type Turn,
@@ -36,6 +40,7 @@ import { usePiece, useSchedule, useShelves } from '@/data/pieces';
 import { useUnits } from '@/data/studio';
 import { SavePieceFile } from './PieceFileActions';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
+import { FormDrawing } from '@/section/FormDrawing';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { SectionEditor } from '@/section/SectionEditor';
 import { trimsOf } from '@/section/trim';
@@ -118,7 +123,11 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const names = shown.layers.map((_, index) => layerName(shown.layers, index));
   const fit = useFit(shown.layers, shelves);
   const fires = useFiringWork(doc, firing, shelves);
-  const ghost = useMemo(() => (fires && firing ? ghostOf(fires.body, firing.look, fires.work_perPa, firing.setup.shaping) : null), [fires, firing]);
+  const ghost = useMemo(
+    () => (fires && firing ? ghostOf(fires.body, firing.look, fires.work_perPa, shapingOf(firing, fires.body.footprint)) : null),
+    [fires, firing],
+  );
+  const formed = useMemo(() => (step?.kind === 'fire' ? formedIn(doc, step, shelves) : null), [doc, step, shelves]);
   const all = laidLayers(doc);
   // An open layer leaves room for the drawing alone: it must be in sight.
   const top = useRef<View>(null);
@@ -218,6 +227,14 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
                   layup.edit(removeLayer(doc, shown.layers[index].id));
                   setSelected(null);
                 }}
+              />
+            ) : formed ? (
+              <FormDrawing
+                form={formed.held.shape}
+                blank={{ ...formed.across, layers: formed.layers }}
+                words={`${stepName(formed.step)} in '${formed.held.name}', cut through, to scale: the blank dashed, the glass as it comes to lie`}
+                height={DRAWING_HEIGHT}
+                testID="step-in-form"
               />
             ) : (
               <SectionDrawing
@@ -404,6 +421,20 @@ function DeletePiece({ piece }: { piece: Piece }) {
       }}
     />
   );
+}
+
+/** A firing in a form that glass sinks into or hangs over, as it is drawn: as far down as was measured, where it was. */
+function formedIn(doc: PieceDoc, step: Step, shelves: Shelves) {
+  if (!step.setup.form) return null;
+  const snapshot = snapshotOf(doc, step, shelves);
+  if (!snapshot.ok) return null;
+  const { firing, layers, setup } = snapshot.value;
+  const held = setup.form;
+  if (!held || (held.shape.use !== 'hollow' && held.shape.use !== 'former')) return null;
+  const across = heldAcross(held, firing);
+  const planned = shapingDown(firing.setup.shaping);
+  const reached = step.measured && planned ? Math.min(step.measured.down_m / planned, 1) : 1;
+  return { step, held, layers, across: { ...across, down: across.down * reached } };
 }
 
 /** The firing as it is planned, and the heat work it does: by its schedule where it has one, by its aim else. */

@@ -1,6 +1,10 @@
 /** The firings of a piece in their order: each a card; the open one with its schedule, or with what it is to be. */
 import {
+  type Footprint,
   type PlannedStep,
+  type Shaping,
+  laidLayers,
+  putBlank,
   addStep,
   changeStep,
   formatDuration,
@@ -8,6 +12,8 @@ import {
   formatTemperature,
   hottestSegment,
   text,
+  shapingDown,
+  shapingOf,
   standsAs,
   firingsOf,
   stepName,
@@ -18,6 +24,7 @@ import type { Piece, Shelves, Step } from '@torvin/schema';
 import { Link, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
 import { useSchedule } from '@/data/pieces';
 import { useStudio, useUnits } from '@/data/studio';
 import { useTheme } from '@/theme/ThemeContext';
@@ -27,6 +34,8 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { hatched } from '@/ui/hatched';
 import { Words } from '@/ui/Words';
+import { InForm } from './InForm';
+import { doneUntil } from './doneUntil';
 import { StepMoves } from './StepMoves';
 import { StepPlanner } from './StepPlanner';
 import { OutdatedNotice } from './OutdatedNotice';
@@ -72,6 +81,15 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
     router.navigate(`/pieces/${piece.id}/given?step=${step.id}`);
   }
 
+  /** Not begun, the piece takes the outline; else it is cut before this firing. */
+  function cut(step: Step, outline: Footprint, shaping: Shaping): void {
+    const { doc } = layup;
+    const { form } = step.setup;
+    const [lowest] = laidLayers(doc);
+    const from = doneUntil(doc.journey, piece.fired);
+    layup.edit(putBlank(doc, { outline, shaping, ...(form ? { form } : {}), sheet: lowest, firing: null, from, cutId: uuid() }));
+  }
+
   return (
     <View style={{ gap: space.medium }}>
       <Words size="title" bold role="heading" aria-level={2}>
@@ -102,6 +120,7 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
           working={planning.working}
           onCompute={(step) => void compute(step)}
           onGiven={give}
+          onCut={cut}
         />
       ) : (
         <StepPlanner
@@ -113,6 +132,7 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
           working={planning.working}
           onCompute={(step) => void compute(step)}
           onGiven={give}
+          onCut={cut}
           onCancel={open === 'new' && steps.length > 0 ? () => onOpen(null) : undefined}
         />
       )}
@@ -163,9 +183,10 @@ interface PlannedProps {
   working: boolean;
   onCompute(step: Step): void;
   onGiven(step: Step): void;
+  onCut(step: Step, outline: Footprint, shaping: Shaping): void;
 }
 
-function Planned({ step, layup, pieceId, shelves, beside, working, onCompute, onGiven }: PlannedProps) {
+function Planned({ step, layup, pieceId, shelves, beside, working, onCompute, onGiven, onCut }: PlannedProps) {
   const { colours } = useTheme();
   const { temperatureUnit } = useStudio();
   const router = useRouter();
@@ -187,6 +208,16 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute, on
       <Words size="label" tone="muted">
         {`${standsAs(step, shelves)} · ${mine && mine.origin === 'edited' ? (step.computedId === null ? 'given, not computed' : 'computed, then changed by hand') : 'as computed'}`}
       </Words>
+      {step.setup.form && !changing && (
+        <InForm
+          doc={layup.doc}
+          step={step}
+          shelves={shelves}
+          isDrawn
+          onCut={(outline, shaping) => onCut(step, outline, shaping)}
+          hottest_C={work?.target_C ?? null}
+        />
+      )}
       {!beside && (
         <Link href={runHref(pieceId, step.id)} style={{ display: 'flex', textDecorationLine: 'none' }} testID="open-run">
           <View style={{ flex: 1, backgroundColor: colours.surface, padding: space.medium, minHeight: TARGET, ...hatched(colours, outdated.length > 0) }}>
@@ -222,6 +253,7 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute, on
             onCompute(next);
           }}
           onGiven={onGiven}
+          onCut={onCut}
         />
       )}
     </View>
@@ -231,8 +263,7 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute, on
 /** How far a shape has really come down, where it did not come out as planned: the next firing goes on from there. */
 function Measured({ step, layup }: { step: Step; layup: Layup }) {
   const units = useUnits();
-  const { shaping } = step.setup;
-  const down_m = shaping?.kind === 'hollow' ? shaping.depth_m : shaping?.kind === 'former' ? shaping.drop_m : null;
+  const down_m = shapingDown(shapingOf(step, layup.doc.footprint));
   const [typed, setTyped] = useState(step.measured ? text(formatLength(step.measured.down_m, units.length)) : '');
   const [error, setError] = useState<string | undefined>();
   if (down_m === null) return null;

@@ -1,7 +1,21 @@
 /** What a firing is to be: its look, how it stands, the mould or former, kiln and controller; then it is computed. */
-import { undoes, isLaid, profileWords, type Look, RECIPES, SETUP_KINDS, SETUP_NAMES, formatTemperature, text, firingsOf } from '@torvin/core';
+import {
+  type Footprint,
+  type Shaping,
+  undoes,
+  isLaid,
+  serves,
+  profileWords,
+  type Look,
+  RECIPES,
+  SETUP_KINDS,
+  SETUP_NAMES,
+  formatTemperature,
+  text,
+  firingsOf,
+} from '@torvin/core';
 import { type PieceDoc, RELEASE_NAMES, type Shelves, type Step } from '@torvin/schema';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { useDraft } from '@/outbox/drafts';
@@ -13,6 +27,8 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { PAPER_CAUTION, SETUP_CAUTIONS, WET_CAUTIONS } from './cautions';
+import { FormChoice } from './FormChoice';
+import { InForm } from './InForm';
 import { RecipeChoice } from './RecipeChoice';
 import { WareChoices } from './WareChoices';
 import {
@@ -20,8 +36,10 @@ import {
   type StepEntry,
   entryOfStep,
   fieldsOf,
+  formOf,
   likelyGroup,
   mayBeSlender,
+  setUpIn,
   stepOf,
   usualSetUp,
   usualWare,
@@ -39,6 +57,8 @@ export interface StepPlannerProps {
   onCompute(step: Step): void;
   /** It is planned as it stands here, and its schedule comes from paper or from another firing. */
   onGiven(step: Step): void;
+  /** Cuts the blank before the firing, so that it ends at the rim of its form. */
+  onCut(step: Step, outline: Footprint, shaping: Shaping): void;
   onCancel?(): void;
 }
 
@@ -47,13 +67,13 @@ const NOTHING: Partial<StepEntry> = {};
 const own = (id: string): string => `own-${id}`;
 const NOT_JUDGED = 'any; its top is not judged';
 
-export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, onGiven, onCancel }: StepPlannerProps) {
+export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, onGiven, onCut, onCancel }: StepPlannerProps) {
   const units = useUnits();
   // What has not been touched follows the lay-up.
   const [touched, setTouched] = useState<Partial<StepEntry>>({});
   const draft = useDraft<Partial<StepEntry>>(`firing ${step?.id ?? `new ${pieceId}`} ${units.length}`);
   useEffect(() => draft.keep(touched, NOTHING, working), [draft, touched, working]);
-  const entry = entryOfStep(doc, step, shelves, units, touched);
+  const entry = useMemo(() => entryOfStep(doc, step, shelves, units, touched), [doc, step, shelves, units, touched]);
   const [faults, setFaults] = useState<Fault[]>([]);
   const [asked, setAsked] = useState(false);
   const faultAt = (field: Fault['field']): string | undefined => faults.find((fault) => fault.field === field)?.message;
@@ -61,7 +81,7 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
   const offered = <T extends { id: string }>(records: readonly T[], chosen: string): T[] =>
     records.filter(({ id }) => id === chosen || !shelves.archived.includes(id));
   const take = (then: (step: Step) => void): void => {
-    const outcome = stepOf(entry, step, units);
+    const outcome = stepOf(entry, step, units, shelves);
     setFaults(outcome.faults);
     if (!outcome.step) return;
     const impossible = whyImpossible(doc, outcome.step, shelves, units.length);
@@ -72,6 +92,8 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
     then(outcome.step);
   };
   const { ware } = RECIPES[entry.look];
+  const form = formOf(entry, step, shelves);
+  const meant = useMemo(() => stepOf(entry, step, units, shelves).step, [entry, step, units, shelves]);
   const releases = offered(shelves.releases, entry.under ?? '');
   const laid = entry.under === null ? entry.paper : releases.some(({ id, kind }) => id === entry.under && isLaid(kind));
   const undone = asked ? undoes(doc, { look: entry.look, setup: { kind: entry.setup, paper: entry.paper }, id: step?.id ?? '' }) : null;
@@ -82,7 +104,10 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
       <RecipeChoice
         value={entry.look}
         first={likelyGroup(doc, step)}
-        onChange={(look: Look) => set({ look, setup: usualSetUp(look), wet: usualWet(look, entry), ...usualWare(look, units) })}
+        onChange={(look: Look) => {
+          const kept = formOf({ ...entry, look }, step, shelves);
+          set({ look, setup: kept ? setUpIn(kept, look) : usualSetUp(look), wet: usualWet(look, entry), ...usualWare(look, units) });
+        }}
       />
       <Notice tone="care" testID="look-caution">
         {RECIPES[entry.look].care}
@@ -129,7 +154,31 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
       <Notice tone="care" testID="setup-caution">
         {[SETUP_CAUTIONS[entry.setup], ...(laid ? [PAPER_CAUTION] : []), ...(entry.wet === 'dry' ? [] : [WET_CAUTIONS[entry.wet]])].join(' ')}
       </Notice>
-      {mayBeSlender(entry.look) && (
+      {!ware && (
+        <FormChoice
+          label={RECIPES[entry.look].asks ? 'Mould or former' : 'Stands in or on'}
+          chosen={form}
+          forms={offered(shelves.forms, entry.formId ?? '').filter((one) => serves(one, entry.look))}
+          none={RECIPES[entry.look].asks ? { title: 'By its measures', note: 'typed below' } : { title: 'Nothing', note: 'the shelf alone' }}
+          fault={faultAt('form')}
+          onChange={(formId) => {
+            const next = formOf({ ...entry, formId }, step, shelves);
+            set({ formId, setup: next ? setUpIn(next, entry.look) : usualSetUp(entry.look) });
+          }}
+        />
+      )}
+      {form?.use === 'former' && (
+        <Field
+          label="Edge is to come down"
+          value={entry.comesDown}
+          hint="left empty: as far as it hangs"
+          error={faultAt('comesDown')}
+          onChange={(comesDown) => set({ comesDown })}
+          testID="shape-comesDown"
+        />
+      )}
+      {form && meant && <InForm doc={doc} step={meant} shelves={shelves} onCut={(outline, shaping) => onCut(meant, outline, shaping)} />}
+      {mayBeSlender(entry.look) && !form && (
         <Choice
           label="Its thickest part is"
           value={entry.slender}
@@ -142,7 +191,7 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
           testID="slender"
         />
       )}
-      {fieldsOf(entry.look).map(({ field, label, hint }) => (
+      {(form && RECIPES[entry.look].asks ? [] : fieldsOf(entry.look)).map(({ field, label, hint }) => (
         <Field
           key={field}
           label={label}

@@ -146,24 +146,24 @@ describe('a firing as chosen', () => {
     expect(
       entryOfStep({ ...doc, journey: [{ id: 'l', kind: 'lay', side: 'above', layers: [...laidLayers(doc), numerals] }] }, null, shelves, METRIC).look,
     ).toBe('tack');
-    const { step } = stepOf(entryOfStep(doc, null, shelves, METRIC), null, METRIC);
+    const { step } = stepOf(entryOfStep(doc, null, shelves, METRIC), null, METRIC, shelves);
     expect(entryOfStep({ ...doc, journey: [...doc.journey, step as Step] }, null, shelves, METRIC)).toMatchObject({ look: 'slump', setup: 'inMould' });
   });
 
   test('a slump says what is missing of its mould; filled in, it comes back as it was', () => {
     const slump = { ...entryOfStep(doc, null, shelves, METRIC), look: 'slump' as const, setup: 'inMould' as const, span: '28 cm', depth: '' };
-    expect(stepOf(slump, null, METRIC).faults.map(({ field }) => field)).toEqual(['depth']);
-    const { step } = stepOf({ ...slump, depth: '4 cm' }, null, METRIC);
+    expect(stepOf(slump, null, METRIC, shelves).faults.map(({ field }) => field)).toEqual(['depth']);
+    const { step } = stepOf({ ...slump, depth: '4 cm' }, null, METRIC, shelves);
     expect(step?.setup).toEqual({ kind: 'inMould', paper: false, shaping: { kind: 'hollow', span_m: 0.28, depth_m: 0.04 } });
     expect(entryOfStep(doc, step, shelves, METRIC)).toMatchObject({ span: '280 mm', depth: '40 mm' });
   });
 
   test('a drape may leave its former out, and keeps the schedules of the step that it changes', () => {
     const drape = { ...entryOfStep(doc, null, shelves, METRIC), look: 'drape' as const, overhang: '8 cm', drop: '50', former: '' };
-    const first = stepOf(drape, null, METRIC).step as Step;
+    const first = stepOf(drape, null, METRIC, shelves).step as Step;
     expect(first.setup.shaping).toEqual({ kind: 'former', overhang_m: 0.08, drop_m: 0.05 });
     const kept = { ...first, scheduleId: 's', computedId: 'c' };
-    expect(stepOf({ ...drape, former: '14 cm' }, kept, METRIC).step).toMatchObject({
+    expect(stepOf({ ...drape, former: '14 cm' }, kept, METRIC, shelves).step).toMatchObject({
       id: first.id,
       scheduleId: 's',
       computedId: 'c',

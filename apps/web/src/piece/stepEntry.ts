@@ -1,6 +1,9 @@
 /** A firing as it is chosen and typed, turned into a step of the piece when it holds. */
 import {
   type Cone,
+  type FormShape,
+  heldForm,
+  serves,
   DEFAULT_SCHOOL,
   METRIC,
   type Problem,
@@ -66,6 +69,10 @@ export interface StepEntry extends Record<StepField, string> {
   /** What is fired with no glass, and to which cone. */
   of: WareKind;
   cone: Cone;
+  /** The studio's own form that it stands in; null where it is typed, or a shelf is all it takes. */
+  formId: string | null;
+  /** How far down an edge is to come over such a former, where it is told. */
+  comesDown: string;
   /** The form of a casting's thickest section. */
   slender: 'slab' | 'cylinder' | 'sphere';
   kilnId: string;
@@ -267,6 +274,8 @@ export function entryOfStep(
     ...(ware ? {} : usualWare(look, units)),
     of: ware?.of ?? RECIPES[look].ware?.of[0] ?? 'plaster',
     cone: ware?.cone ?? USUAL_CONE,
+    formId: step?.setup.form?.id ?? null,
+    comesDown: step?.setup.form?.drop_m === undefined ? '' : written(step.setup.form.drop_m, 'length', units),
     slender: (shaping && 'slender' in shaping ? shaping.slender : undefined) ?? 'slab',
     look,
     setup: step?.setup.kind ?? usualSetUp(look),
@@ -280,13 +289,14 @@ export function entryOfStep(
 }
 
 export interface Fault {
-  field: StepField | 'kiln' | 'setup';
+  field: StepField | 'kiln' | 'setup' | 'form' | 'comesDown';
   message: string;
 }
 
 /** The field at which a problem of the engine's stands, for the form that this look asks for. */
 function fieldAt(path: string, look: Look): Fault['field'] {
   if (path === 'kilnId') return 'kiln';
+  if (path === 'setup.form') return 'form';
   return fieldsOf(look).find(({ key }) => path === `setup.shaping.${key}`)?.field ?? 'setup';
 }
 
@@ -294,14 +304,16 @@ function fieldAt(path: string, look: Look): Fault['field'] {
 export function whyImpossible(doc: PieceDoc, step: Step, shelves: Shelves, unit: LengthUnit): Fault | null {
   const planned = firingOf(doc, step.id) ? withStep(doc, step) : { ...doc, journey: [...doc.journey, step] };
   const snapshot = snapshotOf(planned, step, shelves);
-  if (!snapshot.ok) return null;
+  if (!snapshot.ok) return snapshot.problem.path === 'setup.form' ? { field: 'form', message: snapshot.problem.message } : null;
   const { body, look, limits, setup } = snapshot.value.firing;
   const wanted = (): Problem | null => {
     const work = neededWork(body, look, limits.works_perPa, setup.shaping);
     return work.ok || RECIPES[look].ware ? null : work.problem;
   };
   const problem = impossibleFiring(snapshot.value.firing, unit) ?? wanted();
-  return problem && { field: fieldAt(problem.path, step.look), message: problem.message };
+  // What follows from a form of the shelf stands at that.
+  const path = problem?.path.startsWith('setup.shaping') && step.setup.form ? 'setup.form' : problem?.path;
+  return problem && { field: fieldAt(path ?? '', step.look), message: problem.message };
 }
 
 function read(typed: string, { of, name, least, most }: FormField, { length, mass }: Units): Outcome<number> {
@@ -327,11 +339,34 @@ function shaped(entry: StepEntry, units: Units): { shaping: Shaping | undefined;
 export const mayBeSlender = (look: Look): boolean => RECIPES[look].asks?.kind === 'cavity' || RECIPES[look].asks?.kind === 'reservoir';
 
 /** The step that an entry means, keeping the id and schedules of the one it changes; else what is wrong, at its field. */
-export function stepOf(entry: StepEntry, before: Step | null, units: Units): { step: Step; faults: [] } | { step: null; faults: Fault[] } {
-  const { shaping, faults } = shaped(entry, units);
+export function stepOf(entry: StepEntry, before: Step | null, units: Units, shelves: Shelves): { step: Step; faults: [] } | { step: null; faults: Fault[] } {
+  const form = formOf(entry, before, shelves);
+  const down = form?.use === 'former' && entry.comesDown.trim() !== '' ? lengthWithin(entry.comesDown, 'The edge', 0.001, 1, units.length) : null;
+  if (down && !down.ok) return { step: null, faults: [{ field: 'comesDown', message: down.problem.message }] };
+  const { shaping, faults } = form && RECIPES[entry.look].asks ? { shaping: undefined, faults: [] } : shaped(entry, units);
   if (faults.length > 0) return { step: null, faults };
-  return { step: stepFor(entry, shaping, before, before?.id ?? uuid()), faults: [] };
+  const step = stepFor(entry, shaping, before, before?.id ?? uuid());
+  return { step: form ? { ...step, setup: { ...step.setup, form: heldForm(form, down?.value) } } : step, faults: [] };
 }
+
+/** The form that is chosen, as it stands on the shelf now; as the firing keeps it where it stands there no more. */
+export function formOf({ formId, look }: Pick<StepEntry, 'formId' | 'look'>, before: Step | null, { forms }: Shelves): ShelfForm | null {
+  const kept = before?.setup.form;
+  const form = forms.find(({ id }) => id === formId) ?? (kept && kept.id === formId ? { id: kept.id, name: kept.name, ...kept.shape } : null);
+  return form && serves(form, look) ? form : null;
+}
+
+type ShelfForm = { id: string; name: string } & FormShape;
+
+/** The set-up that a form is usually fired in: investment stands in its own. */
+export const setUpIn = (form: Pick<FormShape, 'use' | 'material'>, look: Look): SetUpKind =>
+  form.use === 'hollow' && form.material !== 'plasterSilica'
+    ? 'inMould'
+    : form.use === 'former'
+      ? 'overFormer'
+      : form.use === 'cavity' || form.use === 'hollow'
+        ? 'inInvestment'
+        : usualSetUp(look);
 
 /** Of a form that is known. */
 export function stepFor(entry: StepEntry, shaping: Shaping | undefined, before: Step | null, id: string): Step {

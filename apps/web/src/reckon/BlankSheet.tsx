@@ -1,7 +1,9 @@
 /** The blank for a form, by what was measured of it; what came of the last one goes before the sum. */
-import { type Plan, blankWords, firingsOf, formatLength, formatStock, laidLayers, text } from '@torvin/core';
+import { type Plan, blankWords, firingsOf, formatLength, formatStock, heldForm, laidLayers, shapingOf, text } from '@torvin/core';
+import type { FormRecord } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
+import { FormChoice } from '@/piece/FormChoice';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -46,24 +48,27 @@ function thicknessOf(where: Where | null): number {
   return sheets.length > 0 && sheets.length === layers.length ? sheets.reduce((sum, one) => sum + one, 0) : USUAL_BLANK_M;
 }
 
+const takesBlank = ({ use }: Pick<FormRecord, 'use'>): boolean => use === 'hollow' || use === 'former';
+const takenForm = (typed: SheetProps['typed'], { forms }: SheetProps['shelves']): FormRecord | null =>
+  forms.find((one) => one.id === typed.mould && takesBlank(one)) ?? null;
+
 /** What a firing to come sinks into or hangs over, where one does. */
-function formIn(where: Where | null): Parameters<typeof typedForm>[0] | null {
-  const firing =
-    where &&
-    firingsOf({ journey: where.piece.doc.journey.slice(where.from) }).find(
-      ({ setup: { shaping } }) => shaping?.kind === 'hollow' || shaping?.kind === 'former',
-    );
-  const shaping = firing?.setup.shaping;
-  return shaping?.kind === 'hollow' || shaping?.kind === 'former' ? shaping : null;
+function formIn(where: Where | null): { known: Parameters<typeof typedForm>[0]; formId: string | null } | null {
+  if (!where) return null;
+  const { footprint } = where.piece.doc;
+  const shaped = firingsOf({ journey: where.piece.doc.journey.slice(where.from) }).map((firing) => ({ firing, shaping: shapingOf(firing, footprint) }));
+  const one = shaped.find(({ shaping }) => shaping?.kind === 'hollow' || shaping?.kind === 'former');
+  return one && (one.shaping?.kind === 'hollow' || one.shaping?.kind === 'former') ? { known: one.shaping, formId: one.firing.setup.form?.id ?? null } : null;
 }
 
 export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   const units = useUnits();
   const of = glassOf(shelves, typed.glass, where);
-  const [way, plan] = [wayIn(typed), planIn(typed)];
   const thickness_m = thicknessOf(where);
-  const read = of ? readBlank(typed, units, of.constants, thickness_m) : null;
+  const taken = takenForm(typed, shelves);
+  const read = of ? readBlank(typed, units, of.constants, thickness_m, taken) : null;
   const { pair, stale, problem } = useReckoned('blank', read?.value ?? null);
+  const [way, plan] = taken ? ([taken.use === 'former' ? 'over' : 'into', taken.plan] as const) : [wayIn(typed), planIn(typed)];
   if (!of || !read) return null;
   const problems = problem ? { ...read.problems, [fieldOfBlank(problem.path, typed)]: problem.message } : read.problems;
   const sheet = { typed, set, problems };
@@ -83,32 +88,50 @@ export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   const isTwo = plan !== 'round' || (way === 'over' && (typed.lobes ?? '') !== '');
   return (
     <View style={{ gap: space.small }}>
-      <Choice<BlankWay>
-        label="It goes"
-        value={way}
-        options={[
-          { value: 'into', title: 'into a mould' },
-          { value: 'over', title: 'over a former' },
-        ]}
-        onChange={(next) => set({ ...NO_LAST, way: next })}
-        testID="reckon-way"
+      <FormChoice
+        label="Mould or former"
+        chosen={taken}
+        forms={shelves.forms.filter((one) => takesBlank(one) && !shelves.archived.includes(one.id))}
+        none={{ title: 'By its measures', note: 'typed below' }}
+        onChange={(form) => set({ ...NO_LAST, mould: form ?? '' })}
       />
-      <NamedChips<Plan>
-        label="seen from above"
-        value={plan}
-        options={(Object.keys(PLAN_TITLES) as Plan[]).map((value) => ({ value, title: PLAN_TITLES[value] }))}
-        onPick={(next) => set({ ...NO_LAST, plan: next })}
-        testID="reckon-plan"
-      />
-      <FieldRow sheet={sheet} fields={form} />
-      <FieldRow sheet={sheet} fields={tapesOf(way, plan)} />
+      {taken && way === 'over' && <FieldRow sheet={sheet} fields={[{ field: 'hang', label: 'hangs down', hint: 'empty: to all but the shelf', wide: true }]} />}
+      {!taken && (
+        <>
+          <Choice<BlankWay>
+            label="It goes"
+            value={way}
+            options={[
+              { value: 'into', title: 'into a mould' },
+              { value: 'over', title: 'over a former' },
+            ]}
+            onChange={(next) => set({ ...NO_LAST, way: next })}
+            testID="reckon-way"
+          />
+          <NamedChips<Plan>
+            label="seen from above"
+            value={plan}
+            options={(Object.keys(PLAN_TITLES) as Plan[]).map((value) => ({ value, title: PLAN_TITLES[value] }))}
+            onPick={(next) => set({ ...NO_LAST, plan: next })}
+            testID="reckon-plan"
+          />
+          <FieldRow sheet={sheet} fields={form} />
+          <FieldRow sheet={sheet} fields={tapesOf(way, plan)} />
+        </>
+      )}
       <FieldRow sheet={sheet} fields={glassFields} />
       {where && known && (
         <Action
           kind="plain"
-          title={`${known.kind === 'hollow' ? 'Mould' : 'Former'} of ${where.piece.name}`}
+          title={`${known.known.kind === 'hollow' ? 'Mould' : 'Former'} of ${where.piece.name}`}
           testID="reckon-sizes"
-          onPress={() => set(typedForm(known, units))}
+          onPress={() =>
+            set(
+              known.formId !== null && shelves.forms.some(({ id }) => id === known.formId)
+                ? { ...NO_LAST, mould: known.formId }
+                : typedForm(known.known, units),
+            )
+          }
         />
       )}
       <OfGlass shelves={shelves} of={of} onChange={(glass) => set({ glass })} />
@@ -118,7 +141,7 @@ export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {
         missing={read.missing}
         told={told}
         stale={stale}
-        puts={pair && told && putsBlank(of, pair.asked, pair.value, shelves, told.short, units)}
+        puts={pair && told && putsBlank(of, pair.asked, pair.value, taken && heldForm(taken), shelves, told.short, units)}
         where={where}
         onPut={onPut}
       >

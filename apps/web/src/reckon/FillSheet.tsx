@@ -83,7 +83,7 @@ export function FillSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   const isGrains = filler === 'grains' || (filler === 'mass' && typed.loose === 'yes');
   return (
     <View style={{ gap: space.small }}>
-      <HollowFields sheet={sheet} more={LINER} where={where} />
+      <HollowFields sheet={sheet} more={LINER} shelves={shelves} where={where} />
       <Choice
         label="Filled with"
         value={filler}

@@ -1,11 +1,15 @@
 /** Which hollow or outline it is, and its sizes. '18 × 26 × 4 cm' in the first of them is all three. */
+import { type Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Chips } from '@/ui/Chips';
-import { HOLLOWS, HOLLOW_TITLES, type HollowForm, OUTLINES, formIn, sizesOf, spreadSizes, typedOutline } from './hollowEntry';
+import { Fold } from '@/ui/Fold';
+import { FormChoice } from '@/piece/FormChoice';
+import { HOLLOWS, HOLLOW_TITLES, type HollowForm, OUTLINES, formIn, sizesOf, spreadSizes, typedOfForm, typedOutline } from './hollowEntry';
 import { type AskedField, FieldRow, type Sheet } from './TypedField';
+import type { Typed } from './typed';
 import type { Where } from './useWhere';
 
 const titled = (forms: readonly HollowForm[]) => forms.map((value) => ({ value, title: HOLLOW_TITLES[value] }));
@@ -19,10 +23,12 @@ export interface HollowFieldsProps {
   asks?: 'hollow' | 'outline';
   /** What is asked beside its sizes. */
   more?: readonly AskedField[];
+  /** Where it may be a form of the studio's own. */
+  shelves?: Shelves;
   where: Where | null;
 }
 
-export function HollowFields({ sheet, of = '', asks = 'hollow', more = [], where }: HollowFieldsProps) {
+export function HollowFields({ sheet, of = '', asks = 'hollow', more = [], shelves, where }: HollowFieldsProps) {
   const units = useUnits();
   const { typed, set } = sheet;
   const forms = asks === 'hollow' ? HOLLOWS : OUTLINES;
@@ -40,6 +46,7 @@ export function HollowFields({ sheet, of = '', asks = 'hollow', more = [], where
         onChange={(next) => next && set({ [`${of}form`]: next })}
         testID={`reckon-${of}form`}
       />
+      {shelves && asks === 'hollow' && <FromShelf shelves={shelves} onTake={(taken) => set(taken)} of={of} />}
       <FieldRow
         sheet={sheet}
         fields={[
@@ -58,6 +65,32 @@ export function HollowFields({ sheet, of = '', asks = 'hollow', more = [], where
           onPress={() => set(typedOutline(where.piece.doc.footprint, of, units))}
         />
       )}
+    </View>
+  );
+}
+
+/** A dam or mould that stands on the shelf, with its sizes and its liner; nothing where none of them is such a hollow. */
+function FromShelf({ shelves, of, onTake }: { shelves: Shelves; of: string; onTake(typed: Typed): void }) {
+  const units = useUnits();
+  const offered = shelves.forms.filter((form) => !shelves.archived.includes(form.id) && typedOfForm(form, of, units) !== null);
+  if (offered.length === 0) return null;
+  return (
+    <View style={{ marginHorizontal: -space.large }}>
+      <Fold title="From the shelf" about="a dam or mould with its sizes and its liner" testID={`reckon-${of}shelf`}>
+        {() => (
+          <FormChoice
+            label="Mould or dam"
+            chosen={null}
+            forms={offered}
+            none={{ title: 'As typed', note: 'below' }}
+            onChange={(id) => {
+              const form = offered.find((one) => one.id === id);
+              const taken = form && typedOfForm(form, of, units);
+              if (taken) onTake(taken);
+            }}
+          />
+        )}
+      </Fold>
     </View>
   );
 }

@@ -1,6 +1,7 @@
 /** How much glass: cavities by size, by water or by a model; in sheets, billets, jars and scrap; how far an amount goes. */
 import { type HowMuch, type Units, formatDensity, formatLength, howMuchWords, lined, text } from '@torvin/core';
 import type { Answered } from '@torvin/core/engine';
+import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
 import { space } from '@/theme/theme';
@@ -41,7 +42,7 @@ const furtherOf = ({ length }: Units): readonly AskedField[] => [
   { field: 'ends', label: 'shorter at each end by', hint: `empty: ${text(formatLength(ENDS_M, length))}`, wide: true },
 ];
 
-function CavityFields({ sheet, index, of, where }: { sheet: Sheet; index: number; of: number; where: Where | null }) {
+function CavityFields({ sheet, index, of, shelves, where }: { sheet: Sheet; index: number; of: number; shelves: Shelves; where: Where | null }) {
   const units = useUnits();
   const at = `c${index}.`;
   const by = WAYS.find((way) => way === sheet.typed[`${at}by`]) ?? WAYS[0];
@@ -55,7 +56,9 @@ function CavityFields({ sheet, index, of, where }: { sheet: Sheet; index: number
         onChange={(next) => sheet.set({ [`${at}by`]: next })}
         testID={`reckon-${at}by`}
       />
-      {by === 'size' && <HollowFields sheet={sheet} of={at} more={[{ field: `${at}liner`, label: 'liner', hint: 'empty: none' }]} where={where} />}
+      {by === 'size' && (
+        <HollowFields sheet={sheet} of={at} more={[{ field: `${at}liner`, label: 'liner', hint: 'empty: none' }]} shelves={shelves} where={where} />
+      )}
       <FieldRow
         sheet={sheet}
         fields={[...MORE_OF[by](at, text(formatDensity(WAX_kg_m3, units))), { field: `${at}count`, label: 'how many', hint: 'empty: one' }]}
@@ -89,7 +92,7 @@ export function HowMuchSheet({ typed, set, shelves, where, onPut }: SheetProps) 
   return (
     <View style={{ gap: space.small }}>
       {Array.from({ length: count }, (_, i) => (
-        <CavityFields key={i} sheet={sheet} index={i} of={count} where={where} />
+        <CavityFields key={i} sheet={sheet} index={i} of={count} shelves={shelves} where={where} />
       ))}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
         {count < CAVITIES_AT_MOST && (

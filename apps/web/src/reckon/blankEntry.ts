@@ -2,6 +2,7 @@
 import {
   type BlankAsked,
   type BlankTold,
+  type FormShape,
   type HollowForm,
   type Measured,
   PLANS,
@@ -9,6 +10,7 @@ import {
   type Shaping,
   type Units,
   type GlassConstants,
+  blankFor,
   formatLength,
 } from '@torvin/core';
 import type { AskedField } from './TypedField';
@@ -121,7 +123,8 @@ function lastOf(read: Reader, two: boolean, units: Units): BlankAsked['last'] {
 }
 
 /** thickness_m: where none is typed. */
-export function readBlank(typed: Typed, units: Units, glass: GlassConstants, thickness_m: number): Read<BlankAsked> {
+export function readBlank(typed: Typed, units: Units, glass: GlassConstants, thickness_m: number, form: FormShape | null = null): Read<BlankAsked> {
+  if (form) return readForForm(typed, units, glass, thickness_m, form);
   const [way, plan] = [wayIn(typed), planIn(typed)];
   return readTyped(spreadBlank(typed), units, (read): BlankAsked => {
     const form = formOf(read, way, plan);
@@ -135,6 +138,22 @@ export function readBlank(typed: Typed, units: Units, glass: GlassConstants, thi
     return { ...cut, way, ...maybe('hang_m', hang_m) };
   });
 }
+
+/** Of a form of the shelf, whose measures stand there. */
+const readForForm = (typed: Typed, units: Units, glass: GlassConstants, usual_m: number, form: FormShape): Read<BlankAsked> =>
+  readTyped(typed, units, (read): BlankAsked => {
+    const thickness_m = read.maybe('thick', () => read.length('thick', 'thickness', { least: 0.0005, most: 0.1 })) ?? usual_m;
+    const asked = blankFor(form, glass, thickness_m);
+    if (!asked) return read.wrong('mould', 'This form takes no blank.') as never;
+    const last = maybe('last', lastOf(read, form.plan !== 'round' || (asked.way === 'over' && asked.form.lobes !== undefined), units));
+    if (asked.way === 'into')
+      return { ...asked, ...last, under_m: read.maybe('under', () => read.length('under', 'edge under the rim', { least: 0, most: 0.3 })) ?? 0 };
+    return {
+      ...asked,
+      ...last,
+      ...maybe('hang_m', read.maybe('hang', () => read.length('hang', 'way it hangs down', { least: 0.001, most: 1 })) ?? asked.hang_m),
+    };
+  });
 
 /** '18 × 26 × 4 cm' in the first size, spread over all of them. */
 export function spreadBlank(typed: Typed): Typed {
@@ -157,7 +176,7 @@ const cleared = (fields: readonly string[]): Typed => Object.fromEntries(fields.
 /** What came of the last blank is of its form: another form has none. */
 export const NO_LAST = cleared(['lastAcross', 'lastAlong', ...LAST_SIDES]);
 /** What was measured of another form does not stand before what is known of this one. */
-const NO_OTHER: Typed = { ...NO_LAST, ...cleared(['rimAlong', 'floor', 'floorAlong', 'wall', 'foot', 'tape', 'tapeAlong']) };
+const NO_OTHER: Typed = { ...NO_LAST, ...cleared(['mould', 'rimAlong', 'floor', 'floorAlong', 'wall', 'foot', 'tape', 'tapeAlong']) };
 
 /** What a firing of the piece knows of its mould or former already, and nothing of the form before. */
 export function typedForm(shaping: Extract<Shaping, { kind: 'hollow' | 'former' }>, units: Units): Typed {

@@ -1,5 +1,5 @@
 /** A hollow as it is typed: which form, and the sizes that tell it. */
-import type { Footprint, Hollow, Units } from '@torvin/core';
+import type { Footprint, FormShape, Hollow, Units } from '@torvin/core';
 import { FootprintSchema, HollowSchema } from '@torvin/core/contract';
 import { readCorners, writtenCorners } from '@/piece/corners';
 import { type Reader, type Typed, exactly, sizesApart } from './typed';
@@ -70,6 +70,29 @@ export function typedOutline(outline: Footprint, of: string, units: Units): Type
     case 'polygon':
       return { [`${of}form`]: 'corners', [`${of}corners`]: writtenCorners(outline.corners_m, units.length) };
   }
+}
+
+/** A form of the shelf, as what is typed of the hollow in it and of its liner; null where no such hollow is typed here. */
+export function typedOfForm(form: FormShape, of: string, units: Units): Typed | null {
+  const long = (metres: number): string => exactly(metres, units);
+  const { use, plan, across_m, along_m = across_m, floor_m, deep_m, liner_m, wall_m, lean_deg, foot_m, points_m } = form;
+  const isPlain = [wall_m, lean_deg, foot_m, points_m].every((one) => one === undefined);
+  const liner = { [`${of}liner`]: liner_m ? long(liner_m) : '' };
+  const depth = { [`${of}depth`]: long(deep_m) };
+  const sides = { [`${of}width`]: long(across_m), [`${of}length`]: long(along_m) };
+  if (use === 'dam') {
+    if (plan === 'round') return { [`${of}form`]: 'disc', [`${of}diameter`]: long(across_m), ...depth, ...liner };
+    if (plan === 'rectangle' || plan === 'oval') return { [`${of}form`]: plan === 'oval' ? 'oval' : 'box', ...sides, ...depth, ...liner };
+    return null;
+  }
+  if (use !== 'hollow' || !isPlain) return null;
+  const rim = { [`${of}rim`]: long(across_m) };
+  if (plan === 'round')
+    return floor_m === undefined
+      ? { [`${of}form`]: 'dome', ...rim, ...depth, ...liner }
+      : { [`${of}form`]: 'cone', ...rim, [`${of}floor`]: long(floor_m), ...depth, ...liner };
+  if (plan !== 'trough' || (floor_m !== undefined && floor_m > 0)) return null;
+  return { [`${of}form`]: floor_m === 0 ? 'vTrough' : 'roundTrough', ...sides, ...depth, ...liner };
 }
 
 const SIDE = { least: 0.005, most: 2 };

@@ -6,6 +6,7 @@ import { useGlobalSearchParams, usePathname } from 'expo-router';
 import { useMemo } from 'react';
 import { pieceReading, useLatestPiece } from '@/data/pieces';
 import { pieceQueue } from '@/outbox/kinds';
+import { doneUntil } from '@/piece/doneUntil';
 import { shownPiece } from '@/outbox/shown';
 import { useOutbox, useQueue } from '@/outbox/useOutbox';
 import { isWide, useLayout } from '@/ui/useWidth';
@@ -27,12 +28,12 @@ const ID = /^\/pieces\/([0-9a-f]{8}-[0-9a-f-]{27})/;
 /** looked: id of the step that is looked at. What has been fired or worked on stays as it is: glass goes into what comes after that. */
 export function whereIn(piece: Piece, looked: string | undefined): Where {
   const { journey } = piece.doc;
-  const done = journey.findLastIndex((step) => (step.kind === 'fire' ? piece.fired[step.id] !== undefined : step.kind !== 'lay' && step.doneAt !== undefined));
-  const toCome = journey.slice(done + 1).filter(isLaying);
+  const from = doneUntil(journey, piece.fired);
+  const toCome = journey.slice(from).filter(isLaying);
   const step = toCome.find(({ id }) => id === looked) ?? toCome.at(0);
-  const firing = journey.findIndex(({ kind }, index) => index > done && kind === 'fire');
+  const firing = journey.findIndex(({ kind }, index) => index >= from && kind === 'fire');
   return {
-    ...{ piece, laid: step?.layers.length ?? 0, isBegun: done >= 0, from: done + 1 },
+    ...{ piece, laid: step?.layers.length ?? 0, isBegun: from > 0, from },
     into: step ? { stepId: step.id } : { place: firing < 0 ? journey.length : firing },
   };
 }

@@ -45,9 +45,9 @@ export function GlassInTime({ firing, layers, evaluation, unit, start, timeline 
   const end = useMemo(() => inTime?.(evaluation.simulation.total_s), [inTime, evaluation]);
   if (!inTime || !end) return null;
   const at = inTime(at_s);
-  const { shaping } = firing.setup;
+  const { shaping, form } = firing.setup;
   const isSolid = (layer: number): boolean => firing.body.joined === true || firing.body.layers[layer]?.solid === true;
-  const body = { span_m: footprintSpan(firing.body.footprint), layers, shaping, isSolid, end };
+  const body = { span_m: footprintSpan(firing.body.footprint), layers, shaping, ...(form ? { form } : {}), isSolid, end };
   const far = howFar(at, units.length);
   return (
     <View style={{ backgroundColor: colours.surface, borderBottomWidth: 1, borderColor: colours.line }} testID="glass-in-time">

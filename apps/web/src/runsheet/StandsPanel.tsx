@@ -1,5 +1,5 @@
 /** One body on each set-up that it can lie on: bare, raised, on the floor, on board; each composed for this very body. */
-import { type FiringCase, type MadeFrom, SETUP_NAMES, type SetUpKind, type TemperatureUnit, setUpOf } from '@torvin/core';
+import { type FiringCase, type MadeFrom, footprintArea, SETUP_NAMES, type SetUpKind, type TemperatureUnit, setUpOf } from '@torvin/core';
 import { View } from 'react-native';
 import { Words } from '@/ui/Words';
 import { ComposedRow } from './ComposedRow';
@@ -34,7 +34,7 @@ export interface StandsPanelProps {
 }
 
 export function StandsPanel({ firing, setup, release, unit, working, onTake }: StandsPanelProps) {
-  const { shaping, wet } = firing.setup;
+  const { shaping, wet, form } = firing.setup;
   const coat = release && { name: release.name, ...release.coat };
   return (
     <View role="list">
@@ -48,7 +48,17 @@ export function StandsPanel({ firing, setup, release, unit, working, onTake }: S
           id={kind}
           name={SETUP_NAMES[kind]}
           about={COSTS[kind]}
-          firing={{ ...firing, setup: setUpOf({ ...setup, kind, ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}), ...(coat ? { coat } : {}) }) }}
+          firing={{
+            ...firing,
+            setup: setUpOf({
+              ...setup,
+              kind,
+              ...(wet ? { wet } : {}),
+              ...(shaping ? { shaping } : {}),
+              ...(coat ? { coat } : {}),
+              ...(form ? { within: { form, glass_m2: footprintArea(firing.body.footprint) } } : {}),
+            }),
+          }}
           taken={kind === setup.kind}
           tells={TELLS}
           {...{ unit, working }}

@@ -1,5 +1,5 @@
 /** The section at one time of a firing, as SVG paths in the pixels of its drawing; pure arithmetic, so that it follows a finger. */
-import { type DrawnLayer, type GlassAt, type Shaping, rowsOf } from '@torvin/core';
+import { type DrawnLayer, type FormShape, type GlassAt, type Shaping, depthOf, formSection, rowsOf } from '@torvin/core';
 import { places, top } from './ghost';
 import { type Box, type SectionGeometry, sectionGeometry } from './geometry';
 
@@ -16,6 +16,8 @@ export interface TimedBody {
   span_m: number;
   layers: readonly DrawnLayer[];
   shaping: Shaping | undefined;
+  /** The studio's own form that it stands in, where it is known. */
+  form?: FormShape;
   /** Whether a layer, by its index, is of what was one solid before. */
   isSolid(layer: number): boolean;
   /** The body at its end, which must have room too. */
@@ -24,9 +26,20 @@ export interface TimedBody {
 
 const standingFrom = (layers: readonly DrawnLayer[]): number => layers.findLastIndex(({ form }) => form !== 'pieces') + 1;
 
+type Put = (x_m: number, z_m: number) => readonly [x_m: number, z_m: number];
+
+/** Where a place of the body comes to be, by how far from its middle and how high over its underside it lies. */
+function putOf(at: GlassAt, body: TimedBody): Put {
+  const { shaping, form } = body;
+  if (at.down && form && shaping?.kind === 'former' && form.use === 'former') return overEdge(form, shaping.overhang_m, at.down);
+  const foot = footOf(at, body);
+  return (x, z) => [x, foot(x) + z];
+}
+
 /** Height of the glass's underside over the shelf at a place, m. */
-function footOf({ down, shape }: GlassAt, shaping: Shaping | undefined): (x_m: number) => number {
+function footOf({ down, shape }: GlassAt, { shaping, form }: TimedBody): (x_m: number) => number {
   if (!down || !shaping) return () => 0;
+  if (form?.use === 'hollow' && shaping.kind === 'hollow') return inHollow(form, shaping.span_m, down);
   const half = shape.width_m / 2;
   if (shaping.kind === 'hollow') return (x) => down.of_m - down.by_m + down.by_m * Math.min(Math.abs(x) / half, 1) ** 2;
   if (shaping.kind !== 'former') return () => 0;
@@ -34,12 +47,66 @@ function footOf({ down, shape }: GlassAt, shaping: Shaping | undefined): (x_m: n
   return (x) => down.of_m - down.by_m * Math.max((Math.abs(x) - held) / shaping.overhang_m, 0) ** 2;
 }
 
+const drawnAt = ([x_m, z_m]: readonly [number, number], { x, y }: SectionGeometry): string => `${x(x_m).toFixed(1)} ${y(z_m).toFixed(1)}`;
+
 const FORM_SAMPLES = 32;
 
-function formPath({ span_m, shaping, end }: TimedBody, { x, y }: SectionGeometry): string | null {
+type Down = NonNullable<GlassAt['down']>;
+
+/** Into a hollow as a sagging sheet: from a paraboloid at first to the form itself at its end, and nowhere under it. */
+function inHollow(form: FormShape, span_m: number, { by_m, of_m }: Down): (x_m: number) => number {
+  const { lies, height_m } = formSection(form);
+  const surface = heightOn(lies ?? []);
+  const share = of_m > 0 ? by_m / of_m : 0;
+  const rests = height_m - Math.max(depthOf(form) - of_m, 0);
+  const half = span_m / 2;
+  return (x) => {
+    const free = rests - by_m * Math.max(1 - (x / half) ** 2, 0);
+    const lain = Math.min(surface(x), rests);
+    return Math.abs(x) >= half ? rests : Math.max((1 - share) * free + share * lain, lain);
+  };
+}
+
+/** What a skirt is bent round where the former ends, m. */
+const BEND_M = 0.012;
+
+/** Over a former: flat on its top, bent round its edge, straight on from there, at the slope that brings its edge so far down. */
+function overEdge(form: FormShape, overhang_m: number, { by_m }: Down): Put {
+  const held = form.across_m / 2;
+  const slope = Math.asin(Math.min(by_m / overhang_m, 1));
+  const bend = Math.min(BEND_M, overhang_m / 2);
+  return (x, z) => {
+    const over = Math.abs(x) - held;
+    if (over <= 0 || slope < 1e-6) return [x, form.deep_m + z];
+    const turned = slope * Math.min(over / bend, 1);
+    const [out, down] = [(bend / slope) * Math.sin(turned), (bend / slope) * (1 - Math.cos(turned))];
+    const on = Math.max(over - bend, 0);
+    return [
+      Math.sign(x) * (held + out + on * Math.cos(slope) + z * Math.sin(turned)),
+      Math.max(form.deep_m - down - on * Math.sin(slope) + z * Math.cos(turned), 0),
+    ];
+  };
+}
+
+/** Height of a line from left to right at a place; as high as its ends beyond them. */
+function heightOn(line: readonly (readonly [x: number, z: number])[]): (x_m: number) => number {
+  return (x) => {
+    const k = line.findLastIndex(([at]) => at <= x);
+    if (k < 0) return line[0]?.[1] ?? 0;
+    if (k === line.length - 1) return line[k][1];
+    const [from, to] = [line[k], line[k + 1]];
+    return to[0] > from[0] ? from[1] + ((x - from[0]) / (to[0] - from[0])) * (to[1] - from[1]) : from[1];
+  };
+}
+
+function formPath({ span_m, shaping, form, end }: TimedBody, { x, y }: SectionGeometry): string | null {
+  const point = (x_m: number, z_m: number): string => `${x(x_m).toFixed(1)} ${y(z_m).toFixed(1)}`;
+  if (form)
+    return formSection(form)
+      .solids.map((solid) => `M${solid.map(([at, z]) => point(at, z)).join('L')}Z`)
+      .join('');
   const of_m = end.down?.of_m;
   if (of_m === undefined || !shaping) return null;
-  const point = (x_m: number, z_m: number): string => `${x(x_m).toFixed(1)} ${y(z_m).toFixed(1)}`;
   if (shaping.kind === 'former') {
     const held = Math.max(span_m / 2 - shaping.overhang_m, 0);
     return `M${point(-held, 0)}L${point(-held, of_m)}L${point(held, of_m)}L${point(held, 0)}Z`;
@@ -54,9 +121,13 @@ function formPath({ span_m, shaping, end }: TimedBody, { x, y }: SectionGeometry
 const WALL_SHARE = 0.06;
 
 /** So deep and so wide that nothing of the firing leaves the drawing, and the scale stays. */
-function roomOf({ layers, end, span_m }: TimedBody): { depth_m: number; width_m: number } {
+function roomOf({ layers, end, span_m, form }: TimedBody): { depth_m: number; width_m: number } {
   const laid_m = layers.reduce((sum, { thickness_m }) => sum + thickness_m, 0);
   const { shape, down } = end;
+  if (form) {
+    const { width_m, height_m } = formSection(form);
+    return { depth_m: height_m + Math.max(laid_m, shape.depth_m + shape.relief_m), width_m: Math.max(span_m, width_m, shape.width_m) };
+  }
   return {
     depth_m: Math.max(laid_m, shape.depth_m + shape.relief_m) + (down?.of_m ?? 0),
     width_m: Math.max(span_m * (down ? 1 + 2 * WALL_SHARE : 1), shape.width_m),
@@ -75,15 +146,14 @@ export function timedSection(body: TimedBody, at: GlassAt, box: Box): TimedSecti
   const lying = from > 0 ? layers.slice(0, from) : layers;
   const rows = rowsOf(lying);
   const { shape } = at;
-  const foot = footOf(at, body.shaping);
+  const put = putOf(at, body);
   const lain = lyings(rows, lying, at, isSolid);
   const deep_m = lying.reduce((sum, layer) => sum + layer.thickness_m * (layer.cover ?? 1), 0);
   const [perMetre, perDepth] = [x(1) - x(0), y(0) - y(1)];
   const air_m = AIR_PX / perDepth;
   const wide = shape.width_m / span_m;
   const half = shape.width_m / 2;
-  const height = (place: number, z_m: number, airs: number): string =>
-    `${x(place).toFixed(1)} ${y(foot(place) + (z_m * top(shape, place)) / deep_m + airs * air_m).toFixed(1)}`;
+  const height = (place: number, z_m: number, airs: number): string => drawnAt(put(place, (z_m * top(shape, place)) / deep_m + airs * air_m), drawn);
   const along = places(half, shape.rim_m);
   const glass = drawn.shapes.flatMap(({ layer, x: left, width, round }) => {
     const laid = lain[layer] as Lying | undefined;
@@ -103,7 +173,9 @@ export function timedSection(body: TimedBody, at: GlassAt, box: Box): TimedSecti
   const lift_m = air_m * (lain.at(-1)?.airs ?? 0);
   const humps =
     from > 0 && shape.relief_m > 0
-      ? drawn.shapes.filter(({ layer }) => layer >= from).map((one) => ({ layer: one.layer, path: hump(one, at, (place) => foot(place) + lift_m, drawn) }))
+      ? drawn.shapes
+          .filter(({ layer }) => layer >= from)
+          .map((one) => ({ layer: one.layer, path: hump(one, at, (place, z_m) => put(place, z_m + lift_m), drawn) }))
       : [];
   return { drawn, glass: [...glass, ...humps], form: formPath(body, drawn) };
 }
@@ -148,16 +220,17 @@ function lyings(
 const HUMP_SAMPLES = 12;
 
 /** A part that stood: as high as its relief is left, its corners rounded as far as its edges are. */
-function hump({ x: left, width }: { x: number; width: number }, { shape, edges }: GlassAt, foot: (x_m: number) => number, { x, y }: SectionGeometry): string {
+function hump({ x: left, width }: { x: number; width: number }, { shape, edges }: GlassAt, put: Put, drawn: SectionGeometry): string {
+  const { x } = drawn;
   const perMetre = x(1) - x(0);
   const metres = (px: number): number => (px - x(0)) / perMetre;
   const sharp = 4 + 20 * (1 - edges);
   const points = Array.from({ length: HUMP_SAMPLES + 1 }, (_, i) => left + (i * width) / HUMP_SAMPLES);
-  const height = (px: number, relief_m: number): number => foot(metres(px)) + top(shape, metres(px)) + relief_m;
+  const at = (px: number, relief_m: number): string => drawnAt(put(metres(px), top(shape, metres(px)) + relief_m), drawn);
   const upper = points.map((px) => {
     const off = Math.abs((2 * (px - left)) / width - 1);
-    return `${px.toFixed(1)} ${y(height(px, shape.relief_m * Math.max(1 - off ** sharp, 0) ** 0.5)).toFixed(1)}`;
+    return at(px, shape.relief_m * Math.max(1 - off ** sharp, 0) ** 0.5);
   });
-  const lower = points.toReversed().map((px) => `${px.toFixed(1)} ${y(height(px, 0)).toFixed(1)}`);
+  const lower = points.toReversed().map((px) => at(px, 0));
   return `M${upper.join('L')}L${lower.join('L')}Z`;
 }

@@ -1,5 +1,5 @@
 /** The fields of a record, each as its definition says; what stands folded is opened when it is wanted, or when something is wrong in it. */
-import { type Entry, FOLDS, type Field as FieldOf, KINDS, type Shelves, isKind, labelOf } from '@torvin/schema';
+import { type Entry, FOLDS, type Field as FieldOf, KINDS, type Shelves, isAsked, isKind, labelOf } from '@torvin/schema';
 import { type ReactNode, createElement } from 'react';
 import { type Control, Controller } from 'react-hook-form';
 import { View } from 'react-native';
@@ -17,6 +17,8 @@ import { aboutShelves, nameAmong } from './words';
 
 export interface RecordFieldsProps {
   fields: readonly FieldOf[];
+  /** As it stands in the form by now. */
+  entry: Entry;
   control: Control<Entry>;
   errors: Partial<Record<string, { message?: string }>>;
   shelves: Shelves;
@@ -24,14 +26,15 @@ export interface RecordFieldsProps {
   between?: ReactNode;
 }
 
-export function RecordFields({ fields, control, errors, shelves, between }: RecordFieldsProps) {
+export function RecordFields({ fields: all, entry, control, errors, shelves, between }: RecordFieldsProps) {
+  const fields = all.filter((field) => isAsked(field, entry));
   const row = (field: FieldOf) => (
     <Controller
       key={field.key}
       control={control}
       name={field.key}
       render={({ field: { value, onChange, onBlur } }) => (
-        <OneField field={field} value={value} onChange={onChange} onBlur={onBlur} error={errors[field.key]?.message} shelves={shelves} />
+        <OneField field={field} entry={entry} value={value} onChange={onChange} onBlur={onBlur} error={errors[field.key]?.message} shelves={shelves} />
       )}
     />
   );
@@ -57,6 +60,7 @@ export function RecordFields({ fields, control, errors, shelves, between }: Reco
 
 interface OneFieldProps {
   field: FieldOf;
+  entry: Entry;
   value: Entry[string] | undefined;
   onChange(value: Entry[string]): void;
   onBlur(): void;
@@ -64,9 +68,9 @@ interface OneFieldProps {
   shelves: Shelves;
 }
 
-function OneField({ field, value, onChange, onBlur, error, shelves }: OneFieldProps) {
+function OneField({ field, entry, value, onChange, onBlur, error, shelves }: OneFieldProps) {
   const units = useUnits();
-  const label = labelOf(field, units);
+  const label = labelOf(field, units, entry);
   const typed = typeof value === 'string' ? value : '';
   const { testID, hint } = field;
   switch (field.as) {
@@ -121,7 +125,7 @@ function OneField({ field, value, onChange, onBlur, error, shelves }: OneFieldPr
           onBlur={onBlur}
           error={error}
           hint={hint}
-          multiline={(field.as === 'words' && field.long) || field.as === 'looks'}
+          multiline={(field.as === 'words' && field.long) || field.as === 'looks' || field.as === 'points'}
           keyboard={field.as === 'figure' && !field.read ? 'decimal-pad' : undefined}
           testID={testID}
         />

@@ -2,6 +2,7 @@
 import {
   type AnyRecord,
   type Entry,
+  type FormRecord,
   type Kiln,
   type Made,
   type RecordOf,
@@ -32,6 +33,7 @@ import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { DeleteRecord } from './DeleteRecord';
+import { FormStory } from './FormStory';
 import { KilnTimes } from './KilnTimes';
 import { MadeStory } from './MadeStory';
 import { RecordFields } from './RecordFields';
@@ -102,6 +104,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
     }, showFault)();
 
   const controller = kind === 'controllers' ? readEntry(kindOf(kind), record, now, units) : null;
+  const form = kind === 'forms' ? readEntry(kindOf(kind), record, { ...now, name: called(record) || 'new' }, units) : null;
   return (
     <Screen title={isNew ? `New ${one}` : called(record)} subtitle={isNew ? undefined : sourceOf(record)} back={{ title: 'Shelves', href: shelfHref(kind) }}>
       <View style={{ gap: space.medium }}>
@@ -111,6 +114,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
           </Notice>
         )}
         <DraftOffer draft={draft} onTake={reset} />
+        {form?.ok && <FormStory form={form.record as unknown as FormRecord} shelves={shelves} />}
         {kind === 'made' && !isNew && <MadeStory made={record as Made} shelves={shelves} />}
         {kind === 'controllers' && isNew && (
           <Choice
@@ -127,6 +131,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
         )}
         <RecordFields
           fields={fields}
+          entry={now}
           control={control}
           errors={formState.errors as Partial<Record<string, { message?: string }>>}
           shelves={shelves}

@@ -7,6 +7,7 @@ import { useMadeStock } from '@/data/made';
 import { useShelves } from '@/data/pieces';
 import type { ShelfRecord } from '@/outside/records';
 import { useUnits } from '@/data/studio';
+import { FormMark } from '@/section/FormDrawing';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -117,6 +118,7 @@ function RecordList({ kind, records, about, shelves }: { kind: ShelfKind; record
       {records.map((record) => (
         <LinkRow key={record.id} href={`/shelves/${kind}/${record.id}`} inset={0} testID={`record-${record.id}`}>
           {'colour' in record && <Swatch colour={record.colour} />}
+          {'use' in record && <FormMark form={record} />}
           {'stripes' in record && <StripedSwatch shelves={shelves} made={record} />}
           <View style={{ flex: 1 }}>
             <Words bold tone="touch">

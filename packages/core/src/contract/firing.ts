@@ -9,6 +9,7 @@ import { CONES } from '../ware/cones';
 import { WARE_KINDS } from '../ware/wares';
 import { z } from 'zod';
 import { DEEPEST_M, aBody, bodyFields, noneOrMore } from './body';
+import { FormShapeSchema } from './form';
 import { ControllerInputSchema } from './controller';
 import { KilnInputSchema, faces, support } from './heat';
 import { oneOf, quantity, words } from './quantity';
@@ -85,6 +86,7 @@ export const SetUpSchema = z
     twoFaceProof: oneOf('Proof of two faces', ['readings', 'kilnTest']).optional(),
     wet: oneOf('What is wet', WETS).optional(),
     shaping: ShapingSchema.optional(),
+    form: FormShapeSchema.optional(),
   })
   .meta({ id: 'SetUp' }) satisfies z.ZodType<SetUp>;
 

@@ -8,6 +8,7 @@ export * from './controller';
 export * from './heat';
 export * from './hollow';
 export * from './firing';
+export * from './form';
 export * from './results';
 export * from './leaves';
 export * from './placed';

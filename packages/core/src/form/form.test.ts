@@ -45,7 +45,11 @@ describe('what a form holds', () => {
       },
       Math.PI * (0.1 ** 2 * 0.05 - 0.02 ** 2 * 0.03),
     ],
-    ['a dish that turns up into straight walls', { plan: 'round', across: { rim_m: 0.14, floor_m: 0.1 }, depth_m: 0.05, foot_m: 0.02 }, turn + Math.PI * 0.07 ** 2 * 0.03],
+    [
+      'a dish that turns up into straight walls',
+      { plan: 'round', across: { rim_m: 0.14, floor_m: 0.1 }, depth_m: 0.05, foot_m: 0.02 },
+      turn + Math.PI * 0.07 ** 2 * 0.03,
+    ],
     ['a V of 60°', { plan: 'trough', across: { rim_m: 2 * 0.05 * V(30), floor_m: 0 }, along: { rim_m: 0.4 }, depth_m: 0.05 }, 0.05 * 0.05 * V(30) * 0.4],
     ['half a pipe', { plan: 'trough', across: { rim_m: 0.1 }, along: { rim_m: 0.3 }, depth_m: 0.05 }, ((Math.PI * 0.05 ** 2) / 2) * 0.3],
     [
@@ -61,15 +65,20 @@ describe('what a form holds', () => {
 
   test('up to any level: of a bowl by the cap of its sphere, and the level of an amount back', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.1, max: 0.5, noNaN: true }), fc.double({ min: 0.1, max: 0.5, noNaN: true }), fc.double({ min: 0.05, max: 1, noNaN: true }), (rim, deep, share) => {
-        const depth_m = deep * rim * 0.99;
-        const radius = ((rim / 2) ** 2 + depth_m ** 2) / (2 * depth_m);
-        const surface = valueOf(formSurface({ plan: 'round', across: { rim_m: rim }, depth_m }));
-        const z = share * depth_m;
-        const cap = (Math.PI * z ** 2 * (3 * radius - z)) / 3;
-        expect(surface.heldTo(z) / cap).toBeCloseTo(1, 2.5);
-        expect(surface.levelOf(surface.heldTo(z))).toBeCloseTo(z, 6);
-      }),
+      fc.property(
+        fc.double({ min: 0.1, max: 0.5, noNaN: true }),
+        fc.double({ min: 0.1, max: 0.5, noNaN: true }),
+        fc.double({ min: 0.05, max: 1, noNaN: true }),
+        (rim, deep, share) => {
+          const depth_m = deep * rim * 0.99;
+          const radius = ((rim / 2) ** 2 + depth_m ** 2) / (2 * depth_m);
+          const surface = valueOf(formSurface({ plan: 'round', across: { rim_m: rim }, depth_m }));
+          const z = share * depth_m;
+          const cap = (Math.PI * z ** 2 * (3 * radius - z)) / 3;
+          expect(surface.heldTo(z) / cap).toBeCloseTo(1, 2.5);
+          expect(surface.levelOf(surface.heldTo(z))).toBeCloseTo(z, 6);
+        },
+      ),
       { numRuns: 100, seed: 11 },
     );
     expect(valueOf(formSurface({ plan: 'round', across: { rim_m: 0.2 }, depth_m: 0.1 })).levelOf(1)).toBeNull();
@@ -81,9 +90,13 @@ describe('what a form holds', () => {
     const floor_m = 0.2 - 0.1 * Math.tan((20 * Math.PI) / 180);
     const measured = valueOf(formSurface({ plan: 'round', across: { rim_m: 0.2, floor_m }, depth_m: 0.05 }));
     expect(leaning.heldTo(0.05)).toBeCloseTo(measured.heldTo(0.05), 9);
-    expect(formSurface({ plan: 'round', across: { rim_m: 0.2, floor_m: 0.1 }, depth_m: 0.05, lean_deg: 20 })).toMatchObject({ problem: { path: 'form.lean_deg' } });
+    expect(formSurface({ plan: 'round', across: { rim_m: 0.2, floor_m: 0.1 }, depth_m: 0.05, lean_deg: 20 })).toMatchObject({
+      problem: { path: 'form.lean_deg' },
+    });
     expect(formSurface({ plan: 'round', across: { rim_m: 0.2 }, depth_m: 0.1, lean_deg: 60 })).toMatchObject({ problem: { path: 'form.lean_deg' } });
-    expect(formSurface({ plan: 'round', across: { rim_m: 0.2, floor_m: 0.18 }, depth_m: 0.05, foot_m: 0.04 })).toMatchObject({ problem: { path: 'form.foot_m' } });
+    expect(formSurface({ plan: 'round', across: { rim_m: 0.2, floor_m: 0.18 }, depth_m: 0.05, foot_m: 0.04 })).toMatchObject({
+      problem: { path: 'form.foot_m' },
+    });
   });
 
   test('a section by points is the same form as one by measures', () => {

@@ -39,14 +39,25 @@ function bothSides(half: readonly SectionPoint[], [left, right]: readonly [numbe
 /** Where the floor ends, from the middle: a floor that is open or loose is drawn apart from the wall. */
 const FLOOR_M = 1e-6;
 
+/** The other way round, so that what was along is across. */
+const turned = (form: FormShape): FormShape => ({
+  ...form,
+  ...{ across_m: alongOf(form), along_m: form.across_m },
+  ...(form.floorAlong_m === undefined ? {} : { floor_m: form.floorAlong_m, floorAlong_m: form.floor_m }),
+});
+
 function hollowSection(form: FormShape, view: View): FormSection {
-  const inside = insideOf({ ...form, liner_m: 0 });
+  if (view === 'along' && form.plan === 'trough') return troughAlong(form);
+  const isOther = view === 'along' && (form.plan === 'rectangle' || form.plan === 'oval') && form.points_m === undefined;
+  const inside = insideOf({ ...(isOther ? turned(form) : form), liner_m: 0 });
   const whole = view === 'across' ? form.across_m : alongOf(form);
   const rim = whole / 2;
   const own = inside.ok ? inside.value.section : [];
   const low = Math.min(...own.map(({ up_m }) => up_m));
-  const stretched = form.across_m > 0 ? whole / form.across_m : 1;
-  const half = own.map(({ out_m, up_m }) => ({ out_m: out_m * stretched, up_m: up_m - low }));
+  const stretched = isOther ? 1 : whole / form.across_m;
+  const half = own
+    .filter(({ out_m, up_m }, i) => i === 0 || out_m !== own[i - 1].out_m || up_m !== own[i - 1].up_m)
+    .map(({ out_m, up_m }) => ({ out_m: out_m * stretched, up_m: up_m - low }));
   const { left_m, right_m, door_m, back_m, thick_m, bottom } = form;
   const sides: [number, number] = view === 'across' ? [left_m ?? rim, right_m ?? rim] : [door_m ?? rim, back_m ?? rim];
   const lies = bothSides(half, sides, rim).map(([x, z]): Point => [x, z + (bottom === 'open' ? 0 : thick_m)]);
@@ -58,7 +69,7 @@ function hollowSection(form: FormShape, view: View): FormSection {
   const firstFloor = lies.findIndex(isFloor);
   const lastFloor = lies.findLastIndex(isFloor);
   const shell = (from: number, to: number): Point[] => [...lies.slice(from, to), ...level.slice(from, to).toReversed()];
-  const walls = bottom === undefined ? [shell(0, lies.length)] : [shell(0, firstFloor + 1), shell(lastFloor, lies.length)];
+  const walls = bottom === undefined || bottom === 'closed' ? [shell(0, lies.length)] : [shell(0, firstFloor + 1), shell(lastFloor, lies.length)];
   const floor: Point[] = [
     [lies[firstFloor][0] + GAP_M, 0],
     [lies[firstFloor][0] + GAP_M, thick_m],
@@ -67,6 +78,19 @@ function hollowSection(form: FormShape, view: View): FormSection {
   ];
   const wide = Math.max(...level.map(([x]) => x)) - Math.min(...level.map(([x]) => x));
   return { solids: bottom === 'loose' ? [...walls, floor] : walls, lies, stands_m, width_m: wide, height_m: high };
+}
+
+/** Along its floor; its ends are open. */
+function troughAlong(form: FormShape): FormSection {
+  const [half, high] = [alongOf(form) / 2, depthOf(form) + form.thick_m];
+  return {
+    solids: [box(-half, half, 0, form.thick_m), box(-half, half, form.thick_m, high)],
+    lies: [
+      [-half, form.thick_m],
+      [half, form.thick_m],
+    ],
+    ...{ stands_m: form.thick_m, width_m: 2 * half, height_m: high },
+  };
 }
 
 /** Between a loose floor and the wall, as it is drawn. */
@@ -153,10 +177,16 @@ export function formSection(form: FormShape, view: View = 'across'): FormSection
         ...{ lies: null, stands_m: 0, width_m: wide + 2 * thick_m, height_m: deep_m },
       };
     case 'cavity': {
-      const inner = hollowSection({ ...form, bottom: undefined }, view);
+      const inner = hollowSection({ ...form, bottom: 'closed' }, view);
       const [left, right] = [Math.min(...(inner.lies ?? []).map(([x]) => x)), Math.max(...(inner.lies ?? []).map(([x]) => x))];
       // Cast round its hollow as a block.
-      const block: Point[] = [[left - thick_m, 0], [left - thick_m, inner.height_m], ...(inner.lies ?? []), [right + thick_m, inner.height_m], [right + thick_m, 0]];
+      const block: Point[] = [
+        [left - thick_m, 0],
+        [left - thick_m, inner.height_m],
+        ...(inner.lies ?? []),
+        [right + thick_m, inner.height_m],
+        [right + thick_m, 0],
+      ];
       return { ...inner, solids: [block], width_m: right - left + 2 * thick_m };
     }
     case 'hollow':

@@ -11,6 +11,9 @@ export const FORM_USES = ['hollow', 'former', 'dam', 'texture', 'cavity', 'grid'
 /** hollow: glass sinks into it; former: it hangs over it; dam: round glass on a shelf; texture: a plate that prints; cavity: to cast into; grid: to drip through. */
 export type FormUse = (typeof FORM_USES)[number];
 
+export const BOTTOMS = ['closed', 'loose', 'open'] as const;
+export type Bottom = (typeof BOTTOMS)[number];
+
 /** From the lowest place of a form made by hand to its rim, on each side as it stands in the kiln. */
 export interface FourSides {
   left_m?: number;
@@ -40,8 +43,8 @@ export interface FormShape extends OwnMaterial, FourSides {
   /** Its section as it was taken, from the middle to the rim; it stands before floor, depth and wall. */
   points_m?: readonly SectionPoint[];
   lobes?: number;
-  /** A floor that lies loose in it, or none: glass sinks to the shelf. */
-  bottom?: 'loose' | 'open';
+  /** A floor that is one with it, lies loose in it, or none: glass sinks to the shelf then. */
+  bottom?: Bottom;
   /** Wider below than at its rim, and meant so: it is broken away, or bends. */
   undercut?: boolean;
   /** Paper or blanket on its walls and floor. */
@@ -172,7 +175,10 @@ function pointsProblem({ points_m = [], across_m, undercut }: FormShape): Proble
   if (last.up_m - low < 0.001) return wrong('points_m', 'The rim must be higher than the lowest place: a depth of nothing holds nothing.');
   const comesBack = points_m.slice(1).some(({ out_m }, i) => out_m < points_m[i].out_m - 1e-9);
   if (comesBack && !undercut)
-    return wrong('points_m', 'The section comes back inwards on its way up: glass would be locked in. If the mould is broken away or bends, mark the undercut.');
+    return wrong(
+      'points_m',
+      'The section comes back inwards on its way up: glass would be locked in. If the mould is broken away or bends, mark the undercut.',
+    );
   if (comesBack && points_m.slice(1).some(({ up_m }, i) => up_m < points_m[i].up_m - 1e-9))
     return wrong('points_m', 'A section with an undercut must rise all the way from its middle to its rim.');
   return null;

@@ -3,7 +3,7 @@ import { type Casting, bodyFigures, mainGlass } from '../body/body';
 import { footprintArea } from '../body/footprint';
 import { heightLeft } from '../flow/relief';
 import { RECIPES } from '../look/recipes/all';
-import type { Shaping } from '../look/shaping';
+import { shapingDown } from '../look/shaping';
 import { aimedWork, neededWork } from '../look/work';
 import { TYPICAL_WORKS } from '../look/works';
 import type { Problem } from '../problem';
@@ -12,6 +12,7 @@ import { bodyOfLayers, levelled, runOut, sunken } from './bodyOf';
 import type { JourneyStep, LaidLayer, LayStep, PieceDocument, PlannedStep } from './document';
 import { type Change, type Doing, NOT_ONE, NOTHING_THERE, type Taken, doing, unlike } from './doing';
 import { blast, cut, drill, fill, offFace, offRim, turn } from './handWork';
+import { shapingOf } from './inForm';
 import { settled } from './placed';
 import type { NamedGlass } from './shelf';
 import { HOLDS } from './undoes';
@@ -37,13 +38,10 @@ function lay(before: BodyNow, { side, layers: laid }: LayStep, glasses: readonly
   return doing({ ...now, layers: [...layers, ...now.layers], solid: over(now.solid), heated: over(now.heated) });
 }
 
-/** How far a shaping brings the glass down, m; null for those that are no bending. */
-const downOf = (shaping: Shaping): number | null => (shaping.kind === 'hollow' ? shaping.depth_m : shaping.kind === 'former' ? shaping.drop_m : null);
-
 function formedBy(now: BodyNow, step: PlannedStep): Formed | null {
   const { setup, look, measured } = step;
-  const shaping = setup.shaping;
-  const planned = shaping ? downOf(shaping) : null;
+  const shaping = shapingOf(step, now.footprint);
+  const planned = shapingDown(shaping);
   if (shaping && planned !== null && RECIPES[look].asks?.kind === shaping.kind)
     return { by: step, shaping, down_m: measured?.down_m ?? planned, isMeasured: measured !== undefined };
   return RECIPES[look].stays || HOLDS.includes(setup.kind) ? now.formed : null;
@@ -61,10 +59,11 @@ function closed(now: BodyNow, glasses: readonly NamedGlass[]): BodyNow {
 }
 
 /** Its relief as far down as such a firing is to bring it. */
-function lowered(now: BodyNow, { look, setup: { shaping } }: PlannedStep, glasses: readonly NamedGlass[]): LaidLayer[] {
+function lowered(now: BodyNow, step: PlannedStep, glasses: readonly NamedGlass[]): LaidLayer[] {
   if (!now.layers.some(({ form }) => form === 'pieces')) return now.layers;
   const made = bodyOf(now, glasses);
-  const needed = made.ok ? neededWork(made.value.body, look, TYPICAL_WORKS, shaping) : made;
+  const { look } = step;
+  const needed = made.ok ? neededWork(made.value.body, look, TYPICAL_WORKS, shapingOf(step, now.footprint)) : made;
   if (!made.ok || !needed.ok) return now.layers;
   const { body } = made.value;
   const { max_m } = bodyFigures(body).depth;

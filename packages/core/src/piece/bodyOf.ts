@@ -12,6 +12,7 @@ import { TYPICAL_WORKS } from '../look/works';
 import { type Outcome, found, refused } from '../problem';
 import type { Body } from '../schedule/firingCase';
 import type { LaidLayer, PlannedStep, Sunk } from './document';
+import { shapingOf } from './inForm';
 import { isPlaced, mappedLayers } from './placed';
 import { type NamedGlass, lying, madeUpOf, sharesOf } from './shelf';
 
@@ -148,8 +149,10 @@ function cast(body: Body, { thick_m, thin_m, slender }: Filled): Body {
 }
 
 /** A body that has filled a mould or run into a disc, by the heat work that such a firing aims at; as it was where that cannot be. */
-export function runOut(body: Body, { look, setup: { shaping } }: Pick<PlannedStep, 'look' | 'setup'>): Body {
+export function runOut(body: Body, step: Pick<PlannedStep, 'look' | 'setup'>): Body {
   const works = TYPICAL_WORKS;
+  const { look } = step;
+  const shaping = shapingOf(step, body.footprint);
   const filled = RECIPES[look].fills?.({ body, works, ...(shaping ? { shaping } : {}) });
   if (filled) return cast(body, filled);
   const work = neededWork(body, look, works, shaping);

@@ -28,6 +28,7 @@ const shelf: Shelf = {
   stripTests: [],
   made: [],
   releases: [primer, paper],
+  forms: [],
 };
 const onPaper = { ...step, releaseId: 'q' };
 const onPrimer = { ...step, setup: { ...step.setup, paper: false }, releaseId: 'p' };

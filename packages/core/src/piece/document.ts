@@ -3,6 +3,7 @@
  * hands do in between. Glasses, kilns and controllers are named by the ids of their records. Plain data; lengths in m.
  */
 import type { Footprint } from '../body/footprint';
+import type { FormShape } from '../form/shape';
 import type { PlacedPart } from '../plan/parts';
 import type { Look } from '../look/recipes/all';
 import type { Shaping } from '../look/shaping';
@@ -52,6 +53,15 @@ export const FORM_NAMES: Record<LayerForm, string> = {
   powder: 'Powder',
 };
 
+/** A form of the studio's own as it was when the firing was planned in it: when its record changes later, what was fired in it does not. */
+export interface HeldForm {
+  id: string;
+  name: string;
+  shape: FormShape;
+  /** Of a former: how far down the edge is to come; as far as it hangs where left out. */
+  drop_m?: number;
+}
+
 /** How the piece stands in the kiln for one firing. */
 export interface PlannedSetUp {
   kind: SetUpKind;
@@ -59,8 +69,10 @@ export interface PlannedSetUp {
   paper: boolean;
   /** What has to dry or burn away first; nothing where left out. */
   wet?: Wet;
-  /** The mould's hollow or the former's overhang, where the glass is to take its shape. */
+  /** The mould's hollow or the former's overhang, as it was typed, where the glass is to take its shape. */
   shaping?: Shaping;
+  /** The studio's own form in which or on which it stands; what shapes the glass then follows from it and from the blank. */
+  form?: HeldForm;
 }
 
 /** Which face of the body, as it lies now: the one that looks into the kiln, or the one on the shelf. */

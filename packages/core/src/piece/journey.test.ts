@@ -306,7 +306,7 @@ describe('of a body', () => {
   const name = (id: string): string => ({ clear: 'Clear', rose: 'Rose' })[id] ?? id;
   const touching = (doc: PieceDocument): string[] => touchingWords(last(doc).body, name);
   const shelf = {
-    ...{ families: [], kilns: [], controllers: [], stripTests: [], made: [], releases: [] },
+    ...{ families: [], kilns: [], controllers: [], stripTests: [], made: [], releases: [], forms: [] },
     glasses: ['clear', 'rose'].map((id) => ({
       ...{ id, name: name(id), familyId: 'f', colour: '#c7657f', contents: [] },
       ...(id === 'rose' ? { coldColour: '#e6d3cc' } : {}),

@@ -26,6 +26,7 @@ const shelf: Shelf = {
   stripTests: [],
   made: [],
   releases: [],
+  forms: [],
 };
 const fire = (id: string, look: PlannedStep['look'], setup: PlannedStep['setup'] = { kind: 'bareShelf', paper: false }): PlannedStep => ({
   ...{ kind: 'fire', id, look, setup, kilnId: 'k', controllerId: 'c', school: { soak: 'auto', heat: 'cooler' }, scheduleId: null, computedId: null },

@@ -17,6 +17,7 @@ import { formatLength, text } from '../units/format';
 import type { AfterStep } from './bodiesAfter';
 import { type BodyNow, type Formed, bodyOf, isSealed } from './bodyNow';
 import type { PlannedStep } from './document';
+import { shapingOf } from './inForm';
 import type { NamedGlass } from './shelf';
 import { stepName } from './stepWords';
 import { HOLDS } from './undoes';
@@ -94,7 +95,7 @@ function rimThickens({ step, body, work_perPa, long }: Meeting): string[] {
   const { flows, puddle, fills } = RECIPES[step.look];
   const { depth, afterFiring } = bodyFigures(body);
   if (!flows || puddle || fills || body.dammed || afterFiring.tendency !== 'draws-in') return [];
-  const ghost = ghostOf(body, step.look, work_perPa, step.setup.shaping);
+  const ghost = ghostOf(body, step.look, work_perPa, shapingOf(step, body.footprint));
   const drawn_m = (footprintSpan(body.footprint) - ghost.width_m) / 2;
   if (drawn_m < LEAST_DRAWN_M) return [];
   return [
@@ -111,7 +112,7 @@ function ofFiring(step: PlannedStep, before: BodyNow, glasses: readonly NamedGla
   const made = bodyOf(before, glasses);
   if (!made.ok || made.value.body.glasses.length === 0 || RECIPES[step.look].ware) return [];
   const { body } = made.value;
-  const needed = neededWork(body, step.look, TYPICAL_WORKS, step.setup.shaping);
+  const needed = neededWork(body, step.look, TYPICAL_WORKS, shapingOf(step, body.footprint));
   const work_perPa = workOf(step) ?? (needed.ok ? aimedWork(step.look, needed.value) : null);
   if (work_perPa === null) return [];
   const long = (value_m: number): string => text(formatLength(value_m, units.length));

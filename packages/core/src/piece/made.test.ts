@@ -26,7 +26,7 @@ const OTHER = { ...FAMILY, id: 'other', name: 'Other', expansion_perK: FAMILY.ex
 const glass = (id: string, familyId = FAMILY.id) => ({ id, name: id, familyId, colour: { straw: '#eecc66', rose: '#cc6677' }[id] ?? '#99aabb', contents: [] });
 const shelfWith = (...made: ShelfMade[]): Shelf => ({
   ...{ families: [FAMILY, OTHER], glasses: [glass('straw'), glass('rose'), glass('alien', 'other')], made },
-  ...{ kilns: [], controllers: [], stripTests: [], releases: [] },
+  ...{ kilns: [], controllers: [], stripTests: [], releases: [], forms: [] },
 });
 const BARE = shelfWith();
 const slab = (more: Partial<ShelfMade> = {}): ShelfMade => ({

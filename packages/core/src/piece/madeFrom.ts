@@ -33,7 +33,9 @@ export interface MadeFrom {
   /** The whole way to it, where hands did more before it than lay it up once. */
   hands?: Way[];
   look: Look;
+  /** Its form without a name: what that is called makes no difference. */
   setup: PlannedSetUp;
+  formName?: string;
   school: School;
   /** What of the studio's own was between glass and shelf. */
   release?: { id: string; name: string; coat: Coat };
@@ -48,6 +50,9 @@ const canonical = (value: unknown): string =>
     part && typeof part === 'object' && !Array.isArray(part) ? Object.fromEntries(Object.entries(part).sort(([a], [b]) => (a < b ? -1 : 1))) : part,
   );
 export const sameMatter = (one: unknown, other: unknown): boolean => canonical(one) === canonical(other);
+
+/** A set-up without what its form is called. */
+export const unnamed = (setup: PlannedSetUp): PlannedSetUp => (setup.form ? { ...setup, form: { ...setup.form, name: '' } } : setup);
 
 /** A layer's own name and id are not what it is made of; where its parts lie counts by what comes of it. */
 const bare = (layer: LaidLayer): unknown => {
@@ -117,7 +122,8 @@ const LEAVES: readonly JourneyStep['kind'][] = ['look', 'wait', 'clean', 'join']
 const wayOf = (step: JourneyStep): Way => {
   const rest = Object.entries(step).filter(([key]) => !NOT_MATTER.includes(key));
   const laid = step.kind === 'lay' ? { layers: step.layers.map(bare) } : {};
-  return { ...Object.fromEntries(rest), ...laid, kind: step.kind };
+  const set = step.kind === 'fire' ? { setup: unnamed(step.setup) } : {};
+  return { ...Object.fromEntries(rest), ...laid, ...set, kind: step.kind };
 };
 
 /** The way to a firing; empty where it is one lay-up and firings alone, which are kept without it. */
@@ -140,6 +146,17 @@ function wayDifference(made: readonly Way[], now: readonly Way[]): string {
   return was === is ? `A step before it is not what it was: ${is}.` : `A step before it was '${was}'; it is '${is}' now.`;
 }
 
+function formDifference(made: MadeFrom, now: MadeFrom): string {
+  const [was, is] = [made.setup.form, now.setup.form];
+  if (!was && !is) return 'The mould or former has other measures than then.';
+  if (!was) return `It was for a mould or former by its measures; it is to be fired with '${now.formName}'.`;
+  if (!is) return `It was for '${made.formName}'; it goes by typed measures now.`;
+  if (was.id !== is.id) return `It was for '${made.formName}'; it is to be fired with '${now.formName}'.`;
+  return sameMatter(was.shape, is.shape)
+    ? 'The edge is to come down otherwise than then.'
+    : `The measures of '${now.formName}' have been changed on the shelf.`;
+}
+
 /** Each way in which what stands now is not what the schedule was made from, as a sentence; none where it is still good. */
 export function madeFromDifferences(made: MadeFrom, now: MadeFrom, units: Units): string[] {
   const said = layupDifferences(made, now, units);
@@ -148,7 +165,7 @@ export function madeFromDifferences(made: MadeFrom, now: MadeFrom, units: Units)
   const stands = setupWords(now.setup, now.release?.name);
   const stood = setupWords(made.setup, isSame ? now.release?.name : made.release?.name);
   if (stood !== stands) said.push(`The set-up was '${stood}'; now it is '${stands}'.`);
-  else if (!sameMatter(made.setup, now.setup)) said.push('The mould or former has other measures than then.');
+  else if (!sameMatter(made.setup, now.setup)) said.push(formDifference(made, now));
   if (stood === stands && !sameMatter(made.release?.coat, now.release?.coat)) said.push(`The figures of '${now.release?.name}' have been changed.`);
   if (!sameMatter(made.school, now.school)) said.push('Another way of heat or soak has been chosen.');
   if (made.kiln.id !== now.kiln.id) said.push(`It was for the kiln '${made.kiln.name}'; it is to be fired in '${now.kiln.name}'.`);

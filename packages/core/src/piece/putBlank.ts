@@ -4,12 +4,14 @@ import type { Shaping } from '../look/shaping';
 import { RECIPES } from '../look/recipes/all';
 import { type Outcome, found } from '../problem';
 import { type Edited, addLayer, addStep } from './commands';
-import type { JourneyStep, LaidLayer, PieceDocument, PlannedStep } from './document';
+import type { HeldForm, JourneyStep, LaidLayer, PieceDocument, PlannedSetUp, PlannedStep } from './document';
 import { laidLayers } from './journey';
 
 export interface PutBlank {
   outline: Footprint;
   shaping: Shaping;
+  /** The studio's own form that it was reckoned for; by its measures alone where left out. */
+  form?: HeldForm;
   /** Laid where the piece has no glass yet. */
   sheet: LaidLayer;
   /** Planned at the end where no firing to come takes such a form; null where none can be planned. */
@@ -27,17 +29,18 @@ const isFor =
 
 const isCutToOutline = (step: JourneyStep): boolean => step.kind === 'cut' && step.cut.to === 'outline';
 
-export function putBlank(doc: PieceDocument, { outline, shaping, sheet, firing, from, cutId }: PutBlank): Outcome<Edited> {
+export function putBlank(doc: PieceDocument, { outline, shaping, form, sheet, firing, from, cutId }: PutBlank): Outcome<Edited> {
+  const shapedBy = ({ shaping: _typed, form: _form, ...setup }: PlannedSetUp): PlannedSetUp => ({ ...setup, ...(form ? { form } : { shaping }) });
   const ahead = (step: JourneyStep, index: number): boolean => index >= from && isFor(shaping.kind)(step);
   const index = doc.journey.findIndex(ahead);
   const shaped: Outcome<Edited> =
     index >= 0
       ? found({
-          doc: { ...doc, journey: doc.journey.map((step, i) => (i === index && step.kind === 'fire' ? { ...step, setup: { ...step.setup, shaping } } : step)) },
+          doc: { ...doc, journey: doc.journey.map((step, i) => (i === index && step.kind === 'fire' ? { ...step, setup: shapedBy(step.setup) } : step)) },
           what: '',
         })
       : firing
-        ? addStep(doc, { ...firing, setup: { ...firing.setup, shaping } })
+        ? addStep(doc, { ...firing, setup: shapedBy(firing.setup) })
         : found({ doc, what: '' });
   if (!shaped.ok) return shaped;
   // Before that firing, or the last there is.

@@ -5,6 +5,7 @@ import type { GlassConstants } from '../glass/constants';
 import type { Controller } from '../controller/profile';
 import type { KilnConstants } from '../kiln/kiln';
 import type { TakenOver } from '../learn/corrections';
+import type { FormShape } from '../form/shape';
 import type { Coat } from '../release/coat';
 import type { CutFace } from './document';
 
@@ -59,6 +60,7 @@ export interface Shelf<C extends Labelled & Controller = Labelled & Controller> 
   controllers: readonly C[];
   stripTests: readonly ShelfTest[];
   releases: readonly (Labelled & Coat)[];
+  forms: readonly (Labelled & FormShape)[];
 }
 
 /** A glass by its id, with the constants of its family; of made glass those of the most of it, its density the mean. */

@@ -1,5 +1,6 @@
 /** Puts one firing of a piece together with the records it names: what the engine computes from, kept with the schedule. */
 import { mainGlass } from '../body/body';
+import { footprintArea } from '../body/footprint';
 import type { Controller } from '../controller/profile';
 import type { KilnConstants } from '../kiln/kiln';
 import { type TakenOver, correctionsOf } from '../learn/corrections';
@@ -16,8 +17,9 @@ import { wareBody, WARE_MATERIALS, WARE_NAMES, type Ware } from '../ware/wares';
 import { RECIPES } from '../look/recipes/all';
 import type { PieceDocument, PlannedSetUp, PlannedStep } from './document';
 import { type DrawnLayer, drawnLayers } from './drawnLayers';
+import { asItStands, shapingIn } from './inForm';
 import { firingsOf, laidLayers, placeOf } from './journey';
-import { type MadeFrom, handsBefore } from './madeFrom';
+import { type MadeFrom, handsBefore, unnamed } from './madeFrom';
 import { unplaced } from './placed';
 import { type Labelled, type Shelf, constantsOf, namedGlasses, sharesOf } from './shelf';
 
@@ -30,7 +32,7 @@ export interface FiringSnapshot<C extends Labelled & Controller = Labelled & Con
   controller: C;
   layers: DrawnLayer[];
   /** shaping: of what is fired with no glass alone. */
-  setup: Pick<PlannedSetUp, 'kind' | 'paper' | 'wet' | 'shaping'>;
+  setup: Pick<PlannedSetUp, 'kind' | 'paper' | 'wet' | 'shaping' | 'form'>;
   engine: string;
   madeFrom?: MadeFrom;
 }
@@ -50,12 +52,21 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
   if (!controller) return missing('controller', 'controllerId');
   const release = ware || step.releaseId === undefined ? null : shelf.releases.find(({ id }) => id === step.releaseId);
   if (release === undefined) return missing('release', 'releaseId');
-  const { kind, paper, wet } = step.setup;
+  const setup = asItStands(step.setup, shelf);
+  const { kind, paper, wet, form } = setup;
+  const shaping = shapingIn({ look: step.look, setup }, body.footprint);
+  if (!shaping.ok) return shaping;
   const { constants, taken } = kilnOf(kiln);
   const corrections = correctionsOf(taken);
   const firing: FiringCase = {
     body,
-    setup: setUpOf({ ...step.setup, ...goingOn(step, now?.formed), ...(release ? { coat: { name: release.name, ...coatOf(release) } } : {}) }),
+    setup: setUpOf({
+      ...{ kind, paper },
+      ...(wet ? { wet } : {}),
+      ...goingOn(ware ?? shaping.value, now?.formed),
+      ...(release ? { coat: { name: release.name, ...coatOf(release) } } : {}),
+      ...(form && !ware ? { within: { form: form.shape, glass_m2: footprintArea(body.footprint) } } : {}),
+    }),
     kiln: constants,
     look: step.look,
     school: step.school,
@@ -71,9 +82,9 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
     kilnName: kiln.name,
     controller,
     layers: ware ? [drawnWare(ware)] : drawnLayers(now?.layers ?? [], shelf, body.footprint),
-    setup: { kind, paper: paper && !release, ...(wet ? { wet } : {}), ...(ware ? { shaping: ware } : {}) },
+    setup: { kind, paper: paper && !release, ...(wet ? { wet } : {}), ...(ware ? { shaping: ware } : {}), ...(form && !ware ? { form } : {}) },
     engine: ENGINE_VERSION,
-    madeFrom: madeFromOf(ware ? { ...doc, footprint: body.footprint, dammed: false, journey: [step] } : doc, step, ware ? 0 : index, shelf, {
+    madeFrom: madeFromOf(ware ? { ...doc, footprint: body.footprint, dammed: false, journey: [step] } : doc, { ...step, setup }, ware ? 0 : index, shelf, {
       kiln,
       controller,
       release,
@@ -89,8 +100,9 @@ const noBody = (ware: Ware): Body => ({ glasses: [], layers: [], footprint: ware
 export const drawnWare = ({ of, wall_m }: Ware): DrawnLayer => ({ name: WARE_NAMES[of], colour: WARE_MATERIALS[of].colour, thickness_m: wall_m, ware: of });
 
 /** Where a shape came out half-way, the firing after it goes on from there. */
-function goingOn({ setup: { shaping } }: PlannedStep, formed: Formed | null | undefined): { shaping?: Shaping } {
-  if (!formed?.isMeasured || (shaping?.kind !== 'hollow' && shaping?.kind !== 'former') || formed.shaping.kind !== shaping.kind) return {};
+function goingOn(shaping: Shaping | undefined, formed: Formed | null | undefined): { shaping?: Shaping } {
+  if (!shaping) return {};
+  if (!formed?.isMeasured || (shaping.kind !== 'hollow' && shaping.kind !== 'former') || formed.shaping.kind !== shaping.kind) return { shaping };
   return { shaping: { ...shaping, down_m: formed.down_m } };
 }
 
@@ -158,10 +170,11 @@ function madeFromOf(
         .flatMap((glass) => [glass, ...(glass.made ? sharesOf(glass).map((part) => part.glass) : [])])
         .map(({ id, constants }) => [id, constants]),
     ),
-    before: firingsOf({ journey: before }).map((earlier) => ({ look: earlier.look, setup: earlier.setup })),
+    before: firingsOf({ journey: before }).map((earlier) => ({ look: earlier.look, setup: unnamed(earlier.setup) })),
     ...(hands.length > 0 ? { hands } : {}),
     look,
-    setup: release ? { ...setup, paper: false } : setup,
+    setup: unnamed(release ? { ...setup, paper: false } : setup),
+    ...(setup.form ? { formName: setup.form.name } : {}),
     school,
     ...(release ? { release: { id: release.id, name: release.name, coat: coatOf(release) } } : {}),
     kiln: { id: kiln.id, name: kiln.name, constants: withoutRoom(constants), ...(correctionsOf(taken) ? { taken: correctionsOf(taken) } : {}) },

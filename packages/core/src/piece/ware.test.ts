@@ -36,6 +36,7 @@ const shelf: Shelf = {
   stripTests: [],
   made: [],
   releases: [],
+  forms: [],
 };
 
 test('is computed from what is fired alone, whatever lies in the piece, and drawn and named as that', () => {

@@ -17,8 +17,8 @@ export const SHELF_STANDS: Partial<Record<SetUpKind, string>> = {
 };
 
 /** under: the release of the studio's own that is under the glass, by its name. */
-export const setupWords = ({ kind, paper, wet, shaping }: Pick<PlannedSetUp, 'kind' | 'paper' | 'wet' | 'shaping'>, under?: string): string =>
-  `${shaping?.kind === 'ware' ? wareStands(shaping, kind) : SETUP_NAMES[kind].toLowerCase()}${under !== undefined ? `, ${under}` : paper ? ', on fibre paper' : ''}${wet ? `, ${wet}` : ''}`;
+export const setupWords = ({ kind, paper, wet, shaping, form }: Pick<PlannedSetUp, 'kind' | 'paper' | 'wet' | 'shaping' | 'form'>, under?: string): string =>
+  `${shaping?.kind === 'ware' ? wareStands(shaping, kind) : SETUP_NAMES[kind].toLowerCase()}${form?.name ? `, ${form.name}` : ''}${under !== undefined ? `, ${under}` : paper ? ', on fibre paper' : ''}${wet ? `, ${wet}` : ''}`;
 
 /** How a planned firing stands, with what of the studio's own is under the glass. */
 export const standsAs = ({ setup, releaseId }: Pick<PlannedStep, 'setup' | 'releaseId'>, { releases }: Pick<Shelf, 'releases'>): string =>

@@ -18,7 +18,7 @@ const listed = (parts: readonly string[]): string => (parts.length < 2 ? parts.j
 /** Paper comes no thinner than this and is not laid thicker than that, m. */
 const PAPER_M = { least: 0.0005, most: 0.006 } as const;
 
-export function letGoWords(told: LetGo, form: Pick<FormShape, 'material' | 'use'>, units: Units, papered = false): LetGoTold {
+export function letGoWords(told: LetGo, form: Pick<FormShape, 'use'>, units: Units, papered = false): LetGoTold {
   const long = (metres: number): string => text(formatLength(metres, units.length));
   const { way, room_m, rides_m, draft_deg, paper_m } = told;
   const what = way === 'over' ? 'former' : form.use === 'dam' ? 'dam' : 'mould';
@@ -32,7 +32,6 @@ export function letGoWords(told: LetGo, form: Pick<FormShape, 'material' | 'use'
   };
   const inward = `Cooling from ${text(formatTemperature(told.set_C, units.temperature))}, where it sets, the glass draws in ${long(told.glass_m)} over ${long(told.size_m)}, the ${what} ${long(told.form_m)}`;
   const gives = papered ? '; what is laid between gives by half of its thickness on each side.' : '.';
-  const { note } = FORM_MATERIALS[form.material] as { note?: string };
   const tight = told.verdict === 'grips' || told.verdict === 'rides' || told.verdict === 'near';
   const paper =
     paper_m <= PAPER_M.most
@@ -41,7 +40,7 @@ export function letGoWords(told: LetGo, form: Pick<FormShape, 'material' | 'use'
   const others = told.instead.map((name) => FORM_MATERIALS[name].name.toLowerCase());
   return {
     verdict: VERDICTS[told.verdict],
-    why: `${inward}${gives}${note ? ` ${FORM_MATERIALS[form.material].name} ${note}.` : ''}`,
+    why: `${inward}${gives}`,
     helps: tight
       ? [
           ...paper,

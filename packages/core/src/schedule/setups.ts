@@ -4,6 +4,8 @@
  */
 import type { Face } from '../heat/exchange';
 import type { StackLayer } from '../heat/stack';
+import { formPace, materialOf } from '../form/materials';
+import { type FormShape, plateOf } from '../form/shape';
 import type { Ware } from '../ware/wares';
 import { type Shaping, cavityOf, wareOf } from '../look/shaping';
 import { type Coat, isLaid } from '../release/coat';
@@ -33,6 +35,8 @@ export interface SetUp {
   wet?: Wet;
   /** The mould or former, where the glass is to take its shape. */
   shaping?: Shaping;
+  /** The studio's own form, where it stands in one, as it is drawn. */
+  form?: FormShape;
 }
 
 /** How fast something may be warmed, °C/h, and past where it bears what the kiln can give. */
@@ -115,10 +119,14 @@ export const withPaper = (setup: SetUp, laid = FIBRE_PAPER): SetUp => ({ ...setu
 /** Thinnest and thickest of it that heat is followed through, m. */
 const LAID_M = { least: 0.0005, most: 0.1 } as const;
 
-/** A layer that is laid between, as thick as its weight tells; as heavy as paper usually is where that is not said. */
-const laidAs = (kind: keyof typeof LAID_kg_m3, weight_kg_m2 = FIBRE_PAPER.thickness_m * FIBRE_PAPER.density_kg_m3): SupportLayer => ({
+/** How thick paper or blanket of a weight is, m; as heavy as paper usually is where that is not said. */
+export const laidThickness = (kind: keyof typeof LAID_kg_m3, weight_kg_m2 = FIBRE_PAPER.thickness_m * FIBRE_PAPER.density_kg_m3): number =>
+  Math.min(Math.max(weight_kg_m2 / LAID_kg_m3[kind], LAID_M.least), LAID_M.most);
+
+/** A layer that is laid between, as thick as its weight tells. */
+const laidAs = (kind: keyof typeof LAID_kg_m3, weight_kg_m2?: number): SupportLayer => ({
   ...FIBRE_PAPER,
-  thickness_m: Math.min(Math.max(weight_kg_m2 / LAID_kg_m3[kind], LAID_M.least), LAID_M.most),
+  thickness_m: laidThickness(kind, weight_kg_m2),
   density_kg_m3: LAID_kg_m3[kind],
 });
 
@@ -136,13 +144,44 @@ export interface ChosenSetUp {
   shaping?: Shaping;
   /** What is between glass and shelf, where it is one that is known: stands before the usual paper. */
   coat?: Coat & { name: string };
+  /** The studio's own form that it stands in or on, and the area of the glass there, m². */
+  within?: { form: FormShape; glass_m2: number };
 }
 
 /** The set-up that is meant: with what is under the glass, and with the wall and the core of a mould as thick as they are. */
-export function setUpOf({ kind, paper, wet, shaping, coat }: ChosenSetUp): SetUp {
-  const under = coat ? coated(SETUPS[kind], coat) : paper ? withPaper(SETUPS[kind]) : SETUPS[kind];
+export function setUpOf({ kind, paper, wet, shaping, coat, within }: ChosenSetUp): SetUp {
   const ware = wareOf(shaping);
-  return { ...(ware ? standingOf(under, ware) : walled(under, shaping)), ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}) };
+  const stands = within && !ware ? inForm(SETUPS[kind], within) : SETUPS[kind];
+  const under = coat ? coated(stands, coat) : paper ? withPaper(stands) : stands;
+  return { ...(ware ? standingOf(under, ware) : within ? under : walled(under, shaping)), ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}) };
+}
+
+/** Forms under the glass, which are warmed through it or through which it is warmed; a dam stands beside it. */
+const IS_UNDER: readonly FormShape['use'][] = ['hollow', 'former', 'texture', 'cavity'];
+
+/** Thinnest and thickest of it that heat is followed through, m. */
+const PLATE_M = { least: 0.0005, most: 0.1 } as const;
+
+/** In a form of the studio's own: of its material, as much of it for each m² of glass as there is, by what it bears. */
+function inForm(setup: SetUp, { form, glass_m2 }: NonNullable<ChosenSetUp['within']>): SetUp {
+  const { conductivity_W_mK, density_kg_m3, heatCapacity_J_kgK, top_C } = materialOf(form);
+  const thickness_m = Math.min(Math.max(plateOf(form, glass_m2), PLATE_M.least), PLATE_M.most);
+  const plate: SupportLayer = { of: 'support', thickness_m, conductivity_W_mK, density_kg_m3, heatCapacity_J_kgK };
+  const { pace: _pace, top_C: _top, above, ...rest } = setup;
+  const below = setup.below.filter((layer) => !isMould(layer));
+  const pace = formPace(form);
+  return {
+    ...rest,
+    below: IS_UNDER.includes(form.use) && !above ? [...below, plate] : below,
+    ...(above
+      ? { above: above.map((layer) => (isMould(layer) ? plate : layer)) }
+      : form.use === 'cavity' && form.core_m
+        ? { above: [{ ...plate, thickness_m: form.core_m }] }
+        : {}),
+    top_C: setup.below.some(isMould) || above ? top_C : Math.min(setup.top_C ?? top_C, top_C),
+    ...(pace ? { pace } : {}),
+    form,
+  };
 }
 
 /** What a ware stands on: a shelf that is fired itself lies on no other, and no mould in another. */

@@ -33,6 +33,7 @@ import {
   StripTestSchema,
 } from '../records';
 import { WIRING, controllers } from './controllers';
+import { forms } from './forms';
 import { NAME, SOURCE, asOptions, difference, lag, length, mass, plain, rate, temperature } from './fields';
 import { type About, type Kind, kind } from './kind';
 
@@ -292,7 +293,7 @@ const stripTests = kind({
 });
 
 /** In the order in which they name one another: what a record names stands before it. */
-export const KINDS = { families, glasses, made, kilns, controllers, stripTests, releases };
+export const KINDS = { families, glasses, made, kilns, controllers, stripTests, releases, forms };
 
 export type KindName = keyof typeof KINDS;
 export const KIND_LIST = Object.keys(KINDS) as KindName[];
@@ -300,7 +301,7 @@ export type RecordOf<K extends KindName> = z.output<(typeof KINDS)[K]['schema']>
 export type AnyRecord = { [K in KindName]: RecordOf<K> }[KindName];
 
 /** Those that have a page of their own on the shelves, in the order in which they stand there. */
-export const SHELF_KINDS = ['glasses', 'made', 'families', 'stripTests', 'kilns', 'controllers', 'releases'] as const satisfies readonly KindName[];
+export const SHELF_KINDS = ['glasses', 'made', 'families', 'stripTests', 'forms', 'kilns', 'controllers', 'releases'] as const satisfies readonly KindName[];
 export type ShelfKind = (typeof SHELF_KINDS)[number];
 
 export const isKind = (name: string): name is KindName => name in KINDS;

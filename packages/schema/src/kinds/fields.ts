@@ -10,6 +10,7 @@ import {
   type Outcome,
   type Problem,
   RECIPES,
+  type SectionPoint,
   type Units,
   celsiusFrom,
   differenceIn,
@@ -34,6 +35,7 @@ export const FOLDS = {
   constants: { title: 'Constants', about: 'what the engine computes with' },
   keyed: { title: 'How it is keyed', about: 'its figures, their order and form, its programs' },
   runs: { title: 'While it runs', about: 'delay, alarm, what can be added, a power cut' },
+  shape: { title: 'More of its shape', about: 'wall, turn, points, four sides, liner' },
   bought: { title: 'As it is bought', about: 'sizes and masses that Reckon counts in' },
 } as const;
 type Fold = keyof typeof FOLDS;
@@ -48,6 +50,10 @@ interface Common {
   folded?: Fold;
   /** May be left empty; what is usual is taken then. */
   optional?: boolean;
+  /** Only asked for where this holds of what stands in the form; a record has no such part where it does not. */
+  when?(entry: Entry): boolean;
+  /** What it is called by what stands in the form. */
+  called?(entry: Entry): string;
 }
 
 export interface Figure extends Common {
@@ -68,6 +74,8 @@ interface Option {
 export type Field =
   | Figure
   | (Common & { as: 'colour' | 'lengths' })
+  /** Places of a section, out and up: '0:0; 60:0; 90:12'. */
+  | (Common & { as: 'points' })
   /** long: of several lines. */
   | (Common & { as: 'words'; long?: boolean })
   | (Common & { as: 'several'; options: readonly Option[] })
@@ -95,7 +103,7 @@ export const SOURCE: Field = {
   optional: true,
 };
 
-type More = Partial<Pick<Figure, 'optional' | 'folded' | 'hint'>>;
+type More = Partial<Pick<Figure, 'optional' | 'folded' | 'hint' | 'when' | 'called'>>;
 export const plain = (key: string, label: string, unit = '', factor = 1, more: More = {}): Figure => ({
   ...{ as: 'figure', key, label, testID: `figure-${key}` },
   unit: () => unit,
@@ -163,12 +171,17 @@ export const lag = (key: string, label: (span: string) => string, more: More = {
 /** As people would write it: six figures at most, no tail of noughts. */
 export const written = (value: number): string => String(Number(value.toPrecision(6)));
 
-export const labelOf = (field: Field, units: Units): string => {
-  if (field.as === 'lengths') return `${field.label}, ${units.length}`;
-  if (field.as !== 'figure') return field.label;
+/** entry: as it stands in its form, where it is called by that. */
+export const labelOf = (field: Field, units: Units, entry?: Entry): string => {
+  const label = (entry && field.called?.(entry)) ?? field.label;
+  if (field.as === 'lengths' || field.as === 'points') return `${label}, ${units.length}`;
+  if (field.as !== 'figure') return label;
   const mark = field.unit(units);
-  return `${field.labelIn?.(units) ?? field.label}${mark ? `, ${mark}` : ''}`;
+  return `${field.labelIn?.(units) ?? label}${mark ? `, ${mark}` : ''}`;
 };
+
+/** Whether it is asked for by what stands in the form. */
+export const isAsked = (field: Field, entry: Entry): boolean => field.when?.(entry) ?? true;
 
 /** What a figure of a record may be, as it is kept; null where it has no range. */
 export function figureRange(schema: z.ZodType, key: string): { least: number; most: number } | null {
@@ -210,6 +223,25 @@ function readLengths(field: Field, typed: string, units: Units): Outcome<number[
   return found(values);
 }
 
+/** Written as it is read; a mark between out and up that no unit and no decimal has. */
+const pointsWritten = (points: readonly SectionPoint[], { length: unit }: Units): string =>
+  points.map(({ out_m, up_m }) => `${written(out_m / METRES_IN[unit])}:${written(up_m / METRES_IN[unit])}`).join('; ');
+
+function readPoints(field: Field, typed: string, units: Units): Outcome<SectionPoint[]> {
+  const points: SectionPoint[] = [];
+  for (const part of typed.split(/[;\n]/).filter((one) => one.trim() !== '')) {
+    const [out = '', up, ...more] = part.split(':');
+    if (up === undefined || more.length > 0)
+      return refused('unreadable', field.key, `Cannot read '${part.trim()}'; write each place as out:up from the middle, such as 0:0; 60:0; 90:12.`);
+    const low = up.trim().replace(/^−/, '-');
+    const [far, high] = [parseLength(out, units.length, field.key), parseLength(low.replace(/^-/, ''), units.length, field.key)];
+    if (!far.ok) return far;
+    if (!high.ok) return high;
+    points.push({ out_m: far.value, up_m: low.startsWith('-') ? -high.value : high.value });
+  }
+  return found(points);
+}
+
 const looksWritten = (factors: LookFactors): string =>
   LOOKS.flatMap((look) => (factors[look] === undefined ? [] : [`${RECIPES[look].name} ${written(factors[look])}`])).join('; ');
 
@@ -229,6 +261,7 @@ function readLooks(field: Field, typed: string): Outcome<LookFactors> {
 const show = (field: Field, value: unknown, units: Units): string | string[] | boolean => {
   if (field.as === 'figure') return typeof value === 'number' ? written(field.shown(value, units)) : '';
   if (field.as === 'lengths') return ((value as number[] | undefined) ?? []).map((one) => formatStock(one, units.length).figure).join('; ');
+  if (field.as === 'points') return pointsWritten((value as SectionPoint[] | undefined) ?? [], units);
   if (field.as === 'looks') return looksWritten((value as LookFactors | undefined) ?? {});
   if (field.as === 'several') return (value as string[] | undefined) ?? [];
   if (field.as === 'yes') return (value ?? field.usual) === true;
@@ -242,6 +275,7 @@ export const entryOfRecord = (fields: readonly Field[], record: Stored, units: U
 function readField(schema: z.ZodType, field: Field, typed: Entry[string], units: Units): Outcome<unknown> {
   if (field.as === 'figure') return readFigure(schema, field, String(typed), units);
   if (field.as === 'lengths') return readLengths(field, String(typed), units);
+  if (field.as === 'points') return readPoints(field, String(typed), units);
   if (field.as === 'looks') return readLooks(field, String(typed));
   if (typed === '' && (field.as === 'record' || field.as === 'choice')) return refused('empty', field.key, `${field.label}: choose one.`);
   return found(typeof typed === 'string' ? typed.trim() : typed);
@@ -262,7 +296,12 @@ export function readEntry<T extends Stored>(
 ): ReadEntry<T> {
   const faults: Problem[] = [];
   const next = { ...before } as Record<string, unknown>;
+  const standing = { ...entryOfRecord(fields, before, units), ...entry };
   for (const field of fields) {
+    if (!isAsked(field, standing)) {
+      delete next[field.key];
+      continue;
+    }
     const typed = entry[field.key];
     const was = show(field, (before as unknown as Record<string, unknown>)[field.key], units);
     const isUntouched = typed === undefined || (typed === was && typed !== '');

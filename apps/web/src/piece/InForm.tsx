@@ -1,0 +1,83 @@
+/** A piece in the form that a firing stands in: both cut through, to scale, and what there is to say of blank, edge, touch and release. */
+import { type Footprint, type Shaping, betweenThem, firingOf, footprintWords, formNotes, heldAcross, snapshotOf, withStep } from '@torvin/core';
+import { FORM_USE_NAMES, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { FormDrawing } from '@/section/FormDrawing';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+
+export interface InFormProps {
+  doc: PieceDoc;
+  /** As it is planned; it may stand in the piece already. */
+  step: Step;
+  shelves: Shelves;
+  /** Whether it is drawn above already, where it sinks into its form or hangs over it. */
+  isDrawn?: boolean;
+  /** Cuts the blank to what ends at the rim. */
+  onCut?(outline: Footprint, shaping: Shaping): void;
+  /** Of its schedule, where it has one, °C. */
+  hottest_C?: number | null;
+}
+
+export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C = null }: InFormProps) {
+  const units = useUnits();
+  const { form } = step.setup;
+  const snapshot = useMemo(
+    () => snapshotOf(firingOf(doc, step.id) ? withStep(doc, step) : { ...doc, journey: [...doc.journey, step] }, step, shelves),
+    [doc, step, shelves],
+  );
+  if (!form) return null;
+  if (!snapshot.ok)
+    return snapshot.problem.path === 'setup.form' ? (
+      <Notice tone="warn" testID="in-form-problem">
+        {snapshot.problem.message}
+      </Notice>
+    ) : null;
+  const { firing, layers } = snapshot.value;
+  const held = snapshot.value.setup.form ?? form;
+  const { letsGo, warns, notes, cutTo } = formNotes(held, firing, betweenThem(step, shelves), units, hottest_C);
+  const blank = heldAcross(held, firing);
+  const record = shelves.forms.find(({ id }) => id === form.id);
+  const bends = held.shape.use === 'hollow' || held.shape.use === 'former';
+  const state = [...(record?.mark ? [`Mark: ${record.mark}.`] : []), ...(record?.damaged ? ['It is marked as chipped, cracked or mended.'] : [])].join(' ');
+  return (
+    <View style={{ gap: space.small }} testID="in-form">
+      {!(isDrawn && bends) && (
+        <View style={{ marginHorizontal: -space.large }}>
+          <FormDrawing
+            form={held.shape}
+            blank={{ ...blank, layers }}
+            words={`${FORM_USE_NAMES[held.shape.use]} '${held.name}' cut through, to scale, the blank dashed and the glass as it comes to lie`}
+          />
+        </View>
+      )}
+      {letsGo && (
+        <Notice tone={letsGo.isSound ? 'plain' : 'warn'} testID="lets-go">
+          {[letsGo.verdict, letsGo.why, ...letsGo.helps].join(' ')}
+        </Notice>
+      )}
+      {warns.map((words) => (
+        <Notice key={words} tone="warn" testID="form-warning">
+          {words}
+        </Notice>
+      ))}
+      {cutTo && onCut && firing.setup.shaping && (
+        <Action
+          kind="second"
+          title={`Cut it to a ${footprintWords(cutTo, units.length)}`}
+          testID="cut-to-form"
+          onPress={() => firing.setup.shaping && onCut(cutTo, firing.setup.shaping)}
+        />
+      )}
+      {[...notes, ...(state ? [state] : [])].map((words) => (
+        <Words key={words} size="label" testID="form-note">
+          {words}
+        </Words>
+      ))}
+    </View>
+  );
+}

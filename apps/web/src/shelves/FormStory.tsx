@@ -1,0 +1,88 @@
+/** Of a mould or former: drawn as it is measured, whether glass lets go of it, what it holds, and the blank for it. */
+import { type FormView, formFigures, letGo, letGoWords, materialOf, printWords, shapeOf } from '@torvin/core';
+import { type FormRecord, FORM_USE_NAMES, type Shelves } from '@torvin/schema';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useUnits } from '@/data/studio';
+import { FormDrawing } from '@/section/FormDrawing';
+import { space } from '@/theme/theme';
+import { Choice } from '@/ui/Choice';
+import { FigureBlock } from '@/ui/FigureBlock';
+import { Fold } from '@/ui/Fold';
+import { Words } from '@/ui/Words';
+
+/** Of two sheets, as most blanks are. */
+const BLANK_M = 0.006;
+
+export function FormStory({ form, shelves }: { form: FormRecord; shelves: Shelves }) {
+  const units = useUnits();
+  const [view, setView] = useState<FormView>('across');
+  const [familyId, setFamilyId] = useState<string | null>(null);
+  const offered = shelves.families.filter(({ id }) => !shelves.archived.includes(id));
+  const family = offered.find(({ id }) => id === familyId) ?? mostUsed(shelves);
+  const shape = shapeOf(form);
+  const told = family && letGo(family, shape);
+  const said = told && letGoWords(told, shape, units, (shape.liner_m ?? 0) > 0);
+  const figures = family ? formFigures(shape, family, BLANK_M, units) : [];
+  const isTwoSided = shape.plan !== 'round' || shape.door_m !== undefined;
+  return (
+    <View style={{ gap: space.small }} testID="form-story">
+      <View style={{ marginHorizontal: -space.large }}>
+        <FormDrawing form={shape} view={view} words={`${FORM_USE_NAMES[form.use]}, cut through ${view}, to scale`} testID="form-drawing" />
+      </View>
+      {isTwoSided && (
+        <Choice<FormView>
+          label={shape.door_m === undefined ? 'Cut through' : 'Cut through, as it was measured on each side'}
+          value={view}
+          options={[
+            { value: 'across', title: shape.door_m === undefined ? 'across' : 'left to right' },
+            { value: 'along', title: shape.door_m === undefined ? 'the other way' : 'door to back' },
+          ]}
+          onChange={setView}
+          testID="form-view"
+        />
+      )}
+      {said && (
+        <View>
+          <Words bold size="heading" testID="form-lets-go">
+            {said.verdict}
+          </Words>
+          <Words testID="form-why">{said.why}</Words>
+          {said.helps.length > 0 && <Words testID="form-helps">{said.helps.join(' ')}</Words>}
+        </View>
+      )}
+      {materialOf(shape).note !== undefined && (
+        <Words size="label" tone="muted" testID="form-material-note">
+          {`${materialOf(shape).name}: ${materialOf(shape).note}.`}
+        </Words>
+      )}
+      {form.use === 'texture' && <Words testID="form-prints">{printWords(form)}</Words>}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.medium }}>
+        {figures.map(({ label, value, note }) => (
+          <FigureBlock key={label} label={label} value={value} note={note} testID={`form-${label.split(' ')[0].replace(',', '')}`} />
+        ))}
+      </View>
+      {family && offered.length > 1 && (
+        <View style={{ marginHorizontal: -space.large }}>
+          <Fold title={`For ${family.name}`} about="another glass draws in otherwise" testID="form-glass">
+            {() => (
+              <Choice
+                label="Glass"
+                value={family.id}
+                options={offered.map(({ id, name }) => ({ value: id, title: name }))}
+                onChange={setFamilyId}
+                testID="form-family"
+              />
+            )}
+          </Fold>
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** The family that most glasses of the shelf are of. */
+function mostUsed({ families, glasses }: Shelves): Shelves['families'][number] | undefined {
+  const count = (id: string): number => glasses.filter(({ familyId }) => familyId === id).length;
+  return families.toSorted((a, b) => count(b.id) - count(a.id)).at(0);
+}

@@ -1,0 +1,151 @@
+/** What shapes the glass of a firing: by the form of the studio's own in which it stands and by the blank, or as it was typed. */
+import { type Footprint, sidesOf } from '../body/footprint';
+import { type FormShape, type FormUse, alongOf, depthOf, insideOf } from '../form/shape';
+import { type Look, RECIPES } from '../look/recipes/all';
+import type { Shaping } from '../look/shaping';
+import { type Outcome, found, refused } from '../problem';
+import type { FiringCase } from '../schedule/firingCase';
+import type { HeldForm, PlannedSetUp, PlannedStep } from './document';
+import type { Shelf } from './shelf';
+
+/** Which forms serve what a kind of firing asks for; where it asks for nothing, a dam or a plate may stand there all the same. */
+const SERVES: Partial<Record<Shaping['kind'], readonly FormUse[]>> = {
+  ...{ hollow: ['hollow'], former: ['former'], cavity: ['cavity'], core: ['cavity'], drain: ['grid'] },
+  ...{ strips: ['dam'], ring: ['dam'] },
+};
+const ON_A_SHELF: readonly FormUse[] = ['dam', 'texture'];
+
+/** Whether such a firing can stand in or on such a form. */
+export function serves(form: Pick<FormShape, 'use' | 'core_m'>, look: Look): boolean {
+  const { asks, ware } = RECIPES[look];
+  if (ware) return false;
+  if (!asks) return ON_A_SHELF.includes(form.use);
+  return (SERVES[asks.kind] ?? []).includes(form.use) && (asks.kind !== 'core' || form.core_m !== undefined);
+}
+
+/** The sides of a form that answer to the shorter and the longer side of a blank, m. */
+const sidesOfForm = (form: FormShape): [number, number] => {
+  const [a, b] = [form.across_m, alongOf(form)];
+  return [Math.min(a, b), Math.max(a, b)];
+};
+
+/** A skirt less than this share of the longest hardly comes down while that does, and is not waited for. */
+const WAITED_FOR = 0.5;
+/** What is less under a blank is nothing to sink, m. */
+const LEAST_DEPTH_M = 0.001;
+
+function intoHollow({ name, shape }: HeldForm, outline: Footprint): Outcome<Shaping> {
+  const [narrow_m] = sidesOf(outline);
+  const span_m = shape.plan === 'trough' ? shape.across_m : sidesOfForm(shape)[0];
+  if (narrow_m >= span_m) return found({ kind: 'hollow', span_m, depth_m: depthOf(shape) });
+  const inside = insideOf(shape);
+  if (!inside.ok) return inside;
+  // It rests where the wall is as wide as it is.
+  const rests = heightAt(inside.value.section, (shape.across_m / 2) * (narrow_m / span_m));
+  return rests < LEAST_DEPTH_M
+    ? refused('impossible', 'setup.form', `The blank lies flat on the floor of '${name}': nothing is left to sink. Take a larger blank, or a smaller mould.`)
+    : found({ kind: 'hollow', span_m: narrow_m, depth_m: rests });
+}
+
+/** How high a section is so far out, m; as high as its rim beyond. */
+function heightAt(section: readonly { out_m: number; up_m: number }[], out_m: number): number {
+  const k = section.findLastIndex((point) => point.out_m <= out_m);
+  const [from, to] = [section[k], section[k + 1]] as [(typeof section)[number], (typeof section)[number] | undefined];
+  if (!to) return from.up_m;
+  return from.up_m + (to.out_m > from.out_m ? ((out_m - from.out_m) / (to.out_m - from.out_m)) * (to.up_m - from.up_m) : 0);
+}
+
+/** How far a blank stands out over a former on its sides, m: the shorter way and the longer; 0 where it does not, or where a ridge has ends. */
+export function standsOut(shape: FormShape, outline: Footprint): [number, number] {
+  const blank = sidesOf(outline);
+  if (shape.plan === 'trough') {
+    // Laid so that it is as long as the ridge, as near as its sides allow.
+    const ridge = alongOf(shape);
+    const across = Math.abs(blank[0] - ridge) <= Math.abs(blank[1] - ridge) ? blank[1] : blank[0];
+    return [Math.max((across - shape.across_m) / 2, 0), 0];
+  }
+  const form = sidesOfForm(shape);
+  return [Math.max((blank[0] - form[0]) / 2, 0), Math.max((blank[1] - form[1]) / 2, 0)];
+}
+
+/** How far an edge that stands out comes down along sides that lean, as a share of it. */
+export const steepOf = ({ across_m, floor_m = across_m, deep_m }: FormShape): number => deep_m / Math.hypot(Math.max(floor_m - across_m, 0) / 2, deep_m);
+
+const LEAST_OUT_M = 0.005;
+
+function overFormer({ name, shape, drop_m }: HeldForm, outline: Footprint): Outcome<Shaping> {
+  const outs = standsOut(shape, outline);
+  const longest = Math.max(...outs);
+  if (longest < LEAST_OUT_M)
+    return refused('impossible', 'setup.form', `The blank does not stand out over '${name}': nothing can hang. Take a larger blank, or a smaller former.`);
+  const overhang_m = Math.min(...outs.filter((out) => out >= WAITED_FOR * longest));
+  const hangs_m = Math.min(overhang_m * steepOf(shape), shape.deep_m);
+  return found({
+    ...{ kind: 'former', overhang_m, drop_m: Math.min(drop_m ?? hangs_m, hangs_m) },
+    ...(shape.plan === 'round' ? { former_m: shape.across_m } : {}),
+  });
+}
+
+function intoCavity(look: Look, { shape: { thick_m, thickest_m = thick_m, thinnest_m = thickest_m, detail_m, core_m } }: HeldForm): Outcome<Shaping> {
+  const cavity = { thick_m: thickest_m, thin_m: thinnest_m, wall_m: thick_m, ...(detail_m === undefined ? {} : { detail_m }) };
+  return found(RECIPES[look].asks?.kind === 'core' ? { kind: 'core', core_m: core_m ?? thick_m, ...cavity } : { kind: 'cavity', ...cavity });
+}
+
+/** What shapes it; nothing where a shelf is all it takes. Refused, at the form, where that cannot be. */
+export function shapingIn({ look, setup }: Pick<PlannedStep, 'look' | 'setup'>, outline: Footprint): Outcome<Shaping | undefined> {
+  const { form, shaping } = setup;
+  if (!form || !RECIPES[look].asks || !serves(form.shape, look)) return found(shaping);
+  switch (form.shape.use) {
+    case 'hollow':
+      return intoHollow(form, outline);
+    case 'former':
+      return overFormer(form, outline);
+    case 'cavity':
+      return intoCavity(look, form);
+    case 'grid':
+      return found({ kind: 'drain', holes: form.shape.holes ?? 1, hole_m: form.shape.hole_m ?? 0, plate_m: form.shape.thick_m });
+    default:
+      return found(shaping);
+  }
+}
+
+/** The same where a firing that cannot be shapes nothing. */
+export function shapingOf(step: Pick<PlannedStep, 'look' | 'setup'>, outline: Footprint): Shaping | undefined {
+  const shaping = shapingIn(step, outline);
+  return shaping.ok ? shaping.value : undefined;
+}
+
+/** The blank as it is drawn over a form's section across: how wide, and how far it comes of its way in or over. */
+export function heldAcross({ shape }: HeldForm, { body, setup: { shaping } }: Pick<FiringCase, 'body' | 'setup'>): { width_m: number; down: number } {
+  const [narrow, far] = sidesOf(body.footprint);
+  const width_m =
+    shape.plan === 'trough' && shape.use === 'former'
+      ? shape.across_m + 2 * standsOut(shape, body.footprint)[0]
+      : shape.across_m <= alongOf(shape)
+        ? narrow
+        : far;
+  const hangs_m = shaping?.kind === 'former' ? shaping.overhang_m * steepOf(shape) : 0;
+  return { width_m, down: shaping?.kind === 'former' && hangs_m > 0 ? Math.min(shaping.drop_m / hangs_m, 1) : 1 };
+}
+
+const SHAPE_KEYS = [
+  ...['use', 'plan', 'across_m', 'along_m', 'floor_m', 'floorAlong_m', 'deep_m', 'wall_m', 'lean_deg', 'foot_m', 'points_m', 'lobes', 'bottom', 'undercut'],
+  ...['liner_m', 'thick_m', 'thickest_m', 'thinnest_m', 'detail_m', 'core_m', 'holes', 'hole_m', 'left_m', 'right_m', 'door_m', 'back_m'],
+  ...['material', 'expansion_perK', 'conductivity_W_mK', 'density_kg_m3', 'heatCapacity_J_kgK', 'top_C', 'pace_K_per_s', 'paceTo_C'],
+] as (keyof FormShape)[];
+
+/** Of a record what shapes and warms the glass. */
+export const shapeOf = (record: FormShape): FormShape =>
+  Object.fromEntries(SHAPE_KEYS.flatMap((key) => (record[key] === undefined ? [] : [[key, record[key]]]))) as unknown as FormShape;
+
+export const heldForm = ({ id, name, ...record }: Shelf['forms'][number], drop_m?: number): HeldForm => ({
+  ...{ id, name, shape: shapeOf(record) },
+  ...(drop_m === undefined ? {} : { drop_m }),
+});
+
+/** The set-up in its form as that stands on the shelf now; as it was, where it stands there no more. */
+export function asItStands(setup: PlannedSetUp, { forms }: Pick<Shelf, 'forms'>): PlannedSetUp {
+  const { form } = setup;
+  const now = form && forms.find(({ id }) => id === form.id);
+  return now ? { ...setup, form: heldForm(now, form.drop_m) } : setup;
+}

@@ -1,0 +1,70 @@
+/** What a form of the shelf comes to, for glass of one kind: what it holds, the blank for it, its weight; and how a plate's letters read. */
+import type { GlassConstants } from '../glass/constants';
+import { formMass, hollowOf, insideOf, type FormShape } from '../form/shape';
+import type { Units } from '../units/convert';
+import { type Figure, formatLength, formatMass, formatVolume, text } from '../units/format';
+import { type BlankAsked, blank } from './blank';
+
+/** A skirt ends so far over the shelf, where nobody says how far down it is to come, m. */
+const CLEAR_M = 0.005;
+
+/** The blank for a form as wide as it can be: to the rim of a hollow, or down a former until it is all but on the shelf; null where it takes none. */
+export function blankFor(form: FormShape, glass: GlassConstants, thickness_m: number): BlankAsked | null {
+  const { use, deep_m, across_m, floor_m, along_m, plan, lobes } = form;
+  if (use === 'hollow') return { way: 'into', glass, thickness_m, under_m: 0, form: hollowOf(form) };
+  if (use !== 'former') return null;
+  const out_m = Math.max(((floor_m ?? across_m) - across_m) / 2, 0);
+  const hang_m = ((deep_m - CLEAR_M) * Math.hypot(out_m, deep_m)) / deep_m;
+  if (hang_m <= 0) return null;
+  return {
+    ...{ way: 'over', glass, thickness_m, hang_m },
+    form: {
+      ...{ plan, depth_m: deep_m, across: { rim_m: across_m, ...(floor_m === undefined ? {} : { floor_m }) } },
+      ...(plan === 'round' ? {} : { along: { rim_m: along_m ?? across_m } }),
+      ...(lobes === undefined ? {} : { lobes }),
+    },
+  };
+}
+
+export interface FormFigure {
+  label: string;
+  value: Figure;
+  note?: string;
+}
+
+export function formFigures(form: FormShape, glass: GlassConstants, thickness_m: number, units: Units): FormFigure[] {
+  const figures: FormFigure[] = [];
+  const inside = form.use === 'hollow' || form.use === 'dam' || form.use === 'cavity' ? insideOf(form) : null;
+  if (inside?.ok) {
+    const m3 = inside.value.heldTo(Infinity);
+    figures.push({
+      label: 'holds, to its rim',
+      value: formatVolume(m3, units.length),
+      note: `${text(formatMass(m3 * glass.density_kg_m3, units.mass))} of glass`,
+    });
+  }
+  const asked = blankFor(form, glass, thickness_m);
+  const cut = asked && blank(asked);
+  if (cut?.ok) {
+    const [first] = cut.value.sizes_m;
+    figures.push({
+      label: form.use === 'hollow' ? 'blank that ends at its rim' : 'largest blank',
+      value: { figure: cut.value.sizes_m.map((size) => formatLength(size, units.length).figure).join(' × '), unit: formatLength(first, units.length).unit },
+      note: `of ${text(formatLength(thickness_m, units.length))}`,
+    });
+  }
+  figures.push({ label: 'weighs about', value: formatMass(formMass(form), units.mass), note: 'by its wall' });
+  return figures;
+}
+
+/**
+ * How a plate prints: what stands up on it lies deep in the glass, and the glass carries its pattern on its underside, turned over left to
+ * right. Looked at through its upper face it is seen as it is on the plate.
+ */
+export function printWords({ relief = 'raised', lettering = 'none' }: { relief?: 'raised' | 'sunk'; lettering?: 'none' | 'plain' | 'mirrored' }): string {
+  const stands = relief === 'raised' ? 'What stands up on the plate lies deep in the glass' : 'What lies deep in the plate stands up on the glass';
+  if (lettering === 'none') return `${stands}, on its underside.`;
+  const through = lettering === 'plain' ? 'as written' : 'mirrored';
+  const over = lettering === 'plain' ? 'mirrored' : 'as written';
+  return `${stands}, on its underside. Letters read ${through} through the glass from above, and ${over} on the face that was printed.`;
+}
