@@ -240,7 +240,9 @@ describe('a shape that cannot be', () => {
   const shaped = (piece: Piece, overhang_m: number): Piece['doc'] => ({
     ...piece.doc,
     journey: piece.doc.journey.map((step) =>
-      step.kind === 'fire' && step.look === 'drape' ? { ...step, setup: { ...step.setup, shaping: { kind: 'former', overhang_m, drop_m: 0.02 } } } : step,
+      step.kind === 'fire' && step.look === 'drape'
+        ? { ...step, setup: { kind: 'overFormer', paper: false, shaping: { kind: 'former', overhang_m, drop_m: 0.02 } } }
+        : step,
     ),
   });
   const save = (piece: Piece, doc: Piece['doc'], name = piece.name) => server.ask('PUT', `/api/pieces/${piece.id}`, { version: piece.version, name, doc });

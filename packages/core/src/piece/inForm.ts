@@ -5,6 +5,7 @@ import { type Look, RECIPES } from '../look/recipes/all';
 import type { Shaping } from '../look/shaping';
 import { type Outcome, found, refused } from '../problem';
 import type { FiringCase } from '../schedule/firingCase';
+import { CANNOT_BE } from './doing';
 import type { HeldForm, PlannedSetUp, PlannedStep } from './document';
 import type { Shelf } from './shelf';
 
@@ -43,7 +44,7 @@ function intoHollow({ name, shape }: HeldForm, outline: Footprint): Outcome<Shap
   // It rests where the wall is as wide as it is.
   const rests = heightAt(inside.value.section, (shape.across_m / 2) * (narrow_m / span_m));
   return rests < LEAST_DEPTH_M
-    ? refused('impossible', 'setup.form', `The blank lies flat on the floor of '${name}': nothing is left to sink. Take a larger blank, or a smaller mould.`)
+    ? refused(CANNOT_BE, 'setup.form', `The blank lies flat on the floor of '${name}': nothing is left to sink. Take a larger blank, or a smaller mould.`)
     : found({ kind: 'hollow', span_m: narrow_m, depth_m: rests });
 }
 
@@ -77,7 +78,7 @@ function overFormer({ name, shape, drop_m }: HeldForm, outline: Footprint): Outc
   const outs = standsOut(shape, outline);
   const longest = Math.max(...outs);
   if (longest < LEAST_OUT_M)
-    return refused('impossible', 'setup.form', `The blank does not stand out over '${name}': nothing can hang. Take a larger blank, or a smaller former.`);
+    return refused(CANNOT_BE, 'setup.form', `The blank does not stand out over '${name}': nothing can hang. Take a larger blank, or a smaller former.`);
   const overhang_m = Math.min(...outs.filter((out) => out >= WAITED_FOR * longest));
   const hangs_m = Math.min(overhang_m * steepOf(shape), shape.deep_m);
   return found({
