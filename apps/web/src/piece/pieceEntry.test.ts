@@ -1,7 +1,7 @@
 import { METRIC, TYPICAL_FAMILIES, asJourney, laidLayers } from '@torvin/core';
-import { EMPTY_SHELVES, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
+import { EMPTY_SHELVES, type FormRecord, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { type PieceEntry, entryOf, fieldOfPath, newEntry, PIECE_ENTRY_SCHEMAS, outlineOf } from './pieceEntry';
-import { entryOfStep, stepOf, usualWet } from './stepEntry';
+import { entryOfStep, setUpIn, stepOf, usualWet, whyImpossible } from './stepEntry';
 import { numberWithin } from './typed';
 
 const kiln = {
@@ -156,6 +156,31 @@ describe('a firing as chosen', () => {
     const { step } = stepOf({ ...slump, depth: '4 cm' }, null, METRIC, shelves);
     expect(step?.setup).toEqual({ kind: 'inMould', paper: false, shaping: { kind: 'hollow', span_m: 0.28, depth_m: 0.04 } });
     expect(entryOfStep(doc, step, shelves, METRIC)).toMatchObject({ span: '280 mm', depth: '40 mm' });
+  });
+
+  test('in a form of the shelf nothing is typed: the step takes it as it stands, and keeps it when it stands there no more', () => {
+    const record: FormRecord = {
+      ...{ id: 'basin', name: 'Basin', source: '', version: 3, use: 'hollow', plan: 'round', across_m: 0.28, deep_m: 0.05, thick_m: 0.01 },
+      ...{ material: 'plasterSilica', count: 2, damaged: false, note: 'mine' },
+    };
+    const stocked = { ...shelves, forms: [record] };
+    const slump = { ...entryOfStep(doc, null, stocked, METRIC), look: 'slump' as const, formId: 'basin', span: '', depth: '' };
+    const step = stepOf(slump, null, METRIC, stocked).step as Step;
+    const shape = { use: 'hollow', plan: 'round', across_m: 0.28, deep_m: 0.05, thick_m: 0.01, material: 'plasterSilica' };
+    expect(step.setup).not.toHaveProperty('shaping');
+    expect(step.setup.form).toEqual({ id: 'basin', name: 'Basin', shape });
+    expect(setUpIn(record, 'slump')).toBe('inInvestment');
+    expect(entryOfStep(doc, step, stocked, METRIC).formId).toBe('basin');
+    const changed = { ...stocked, forms: [{ ...record, deep_m: 0.06 }] };
+    expect(stepOf(entryOfStep(doc, step, changed, METRIC), step, METRIC, changed).step?.setup.form?.shape.deep_m).toBe(0.06);
+    expect(stepOf(entryOfStep(doc, step, shelves, METRIC), step, METRIC, shelves).step?.setup.form).toEqual(step.setup.form);
+    // Another kind of firing does not stand in it.
+    expect(stepOf({ ...slump, look: 'drape', overhang: '8 cm', drop: '50' }, null, METRIC, stocked).step?.setup).toMatchObject({ shaping: { kind: 'former' } });
+    const small = { ...doc, footprint: { shape: 'disc' as const, diameter_m: 0.025 } };
+    const flat = { ...record, floor_m: 0.2 };
+    const lies = { ...stocked, forms: [flat] };
+    const fault = whyImpossible(small, stepOf({ ...slump, kilnId: 'new' }, null, METRIC, lies).step as Step, lies, 'mm');
+    expect(fault).toMatchObject({ field: 'form', message: expect.stringMatching(/lies flat on the floor of 'Basin'/) });
   });
 
   test('a drape may leave its former out, and keeps the schedules of the step that it changes', () => {

@@ -1,4 +1,4 @@
-import { type BlankAsked, METRIC, PLANS, TYPICAL_FAMILIES, type Units, blankOf } from '@torvin/core';
+import { type BlankAsked, type FormShape, METRIC, PLANS, TYPICAL_FAMILIES, type Units, blankOf } from '@torvin/core';
 import { WAYS, fieldOfBlank, fieldsOfForm, readBlank, spreadBlank, tapesOf, typedForm, typedLast } from './blankEntry';
 import { blankSection, lobedPlan } from './blankSection';
 
@@ -99,4 +99,27 @@ describe('cut through', () => {
     expect(reach(plan?.on) / reach(plan?.blank)).toBeCloseTo(280 / (told.sizes_m[0] * 1e3), 2);
     expect(lobedPlan(question, { ...told, outline: { shape: 'disc', diameter_m: 0.3 } }, 126)).toBeNull();
   });
+});
+
+test('for a form of the shelf its measures are asked of nobody: what is typed beside them counts', () => {
+  const basin: FormShape = {
+    use: 'hollow',
+    plan: 'round',
+    across_m: 0.366,
+    deep_m: 0.062,
+    thick_m: 0.012,
+    material: 'earthenware',
+    foot_m: 0.01,
+    floor_m: 0.2,
+  };
+  const forForm = (typed: Record<string, string>, form: FormShape) => readBlank(typed, METRIC, glass, 0.006, form);
+  expect(forForm({ rim: '100', under: '5' }, basin).value).toMatchObject({ way: 'into', under_m: 0.005, form: { across: { rim_m: 0.366 }, foot_m: 0.01 } });
+  expect(forForm({ thick: '4', lastAcross: '380', atDoor: '2' }, basin).value).toMatchObject({
+    thickness_m: 0.004,
+    last: { across_m: 0.38, over: { door_m: 0.002 } },
+  });
+  const drum: FormShape = { use: 'former', plan: 'round', across_m: 0.12, deep_m: 0.11, thick_m: 0.002, material: 'stainless' };
+  expect(forForm({}, drum).value).toMatchObject({ way: 'over', hang_m: expect.closeTo(0.105, 9) });
+  expect(forForm({ hang: '60' }, drum).value).toMatchObject({ hang_m: 0.06 });
+  expect(forForm({ hang: 'low' }, drum).problems).toHaveProperty('hang');
 });

@@ -1,5 +1,5 @@
-import { METRIC, type Units } from '@torvin/core';
-import { HOLLOWS, SIZES, readHollow, readOutline, typedOutline } from './hollowEntry';
+import { type FormShape, METRIC, type Units } from '@torvin/core';
+import { HOLLOWS, SIZES, readHollow, readOutline, typedOfForm, typedOutline } from './hollowEntry';
 import { inUnits } from './state';
 import { inOtherUnit, readTyped, sizesApart, withUnits } from './typed';
 
@@ -102,4 +102,25 @@ test('a studio that comes to other units meets what was typed as it was meant', 
   expect(inUnits({ sheet: 'conversions', typed: degrees, units: METRIC }, warmer).typed).toEqual({
     conversions: { wasAt: '790 °C', willAt: '1450 F', wasUp: '200 °C/h', hold: '10' },
   });
+});
+
+test('a dam or a plain mould of the shelf is typed as the hollow that it is, with its liner; what has no such hollow is not', () => {
+  const form = (more: Partial<FormShape>): FormShape => ({
+    ...{ use: 'dam', plan: 'round', across_m: 0.166, deep_m: 0.04, thick_m: 0.003, material: 'stainless' },
+    ...more,
+  });
+  const read = (more: Partial<FormShape>, units = METRIC) => {
+    const typed = typedOfForm(form(more), '', units);
+    return typed && hollow(typed, units).value;
+  };
+  expect(typedOfForm(form({ liner_m: 0.003 }), '', METRIC)).toEqual({ form: 'disc', diameter: '166', depth: '40', liner: '3' });
+  expect(typedOfForm(form({}), 'c0.', METRIC)).toMatchObject({ 'c0.form': 'disc', 'c0.liner': '' });
+  expect(read({}, INCHES)).toEqual({ kind: 'straight', outline: { shape: 'disc', diameter_m: expect.closeTo(0.166, 4) }, depth_m: expect.closeTo(0.04, 4) });
+  expect(read({ plan: 'rectangle', along_m: 0.2 })).toMatchObject({ outline: { shape: 'rectangle', length_m: 0.2 } });
+  expect(read({ use: 'hollow' })).toMatchObject({ kind: 'bowl', rim_m: 0.166, floor_m: 0 });
+  expect(read({ use: 'hollow', floor_m: 0.1 })).toMatchObject({ kind: 'cone', floor_m: 0.1 });
+  expect(read({ use: 'hollow', plan: 'trough', along_m: 0.3, floor_m: 0 })).toMatchObject({ kind: 'vTrough', length_m: 0.3 });
+  expect(read({ use: 'hollow', plan: 'trough', along_m: 0.3 })).toMatchObject({ kind: 'roundTrough' });
+  for (const more of [{ use: 'former' as const }, { plan: 'lobed' as const }, { use: 'hollow' as const, foot_m: 0.01, floor_m: 0.1 }])
+    expect(read(more)).toBeNull();
 });

@@ -7,7 +7,7 @@ import { type Footprint, footprintArea, footprintNarrow, sidesOf } from '../body
 import { rimToSpare } from '../flow/sag';
 import { materialOf } from '../form/materials';
 import { type FormShape, alongOf, depthOf, insideOf, outlineIn } from '../form/shape';
-import type { FormSurface } from '../form/surface';
+import { type FormSurface, formSurface } from '../form/surface';
 import { blank } from '../quantity/blank';
 import { blankFor, printWords } from '../quantity/formTold';
 import { isLaid } from '../release/coat';
@@ -92,7 +92,7 @@ function intoHollow({ shape }: HeldForm, firing: FiringCase, long: Long): Own {
   const asked = blankFor(shape, mainGlass(body), depth.mean_m);
   const told = asked && blank(asked);
   const inside = insideOf(shape);
-  if (!told?.ok || !inside.ok) return { warns: [], notes: [] };
+  if (!asked || !told?.ok || !inside.ok) return { warns: [], notes: [] };
   const [narrow] = sidesOf(body.footprint);
   const ideal = Math.min(...told.value.sizes_m);
   const rim = shape.plan === 'trough' ? shape.across_m : Math.min(shape.across_m, alongOf(shape));
@@ -104,7 +104,9 @@ function intoHollow({ shape }: HeldForm, firing: FiringCase, long: Long): Own {
     warns.push(`The blank is too big: its edge would come ${long(over)} over the rim on each side and hook there. Cut to ${size} it ends at the rim.`);
   else if (over > -SEEN_M) notes.push('The blank ends at the rim.');
   else {
-    const { wall_m, shareAt } = inside.value;
+    // As its middle lies, half a thickness within the form.
+    const middle = formSurface(asked.form, depth.mean_m / 2);
+    const { wall_m, shareAt } = middle.ok ? middle.value : inside.value;
     const ends = shape.plan === 'trough' ? -over : Math.max(wall_m * (1 - shareAt(told.value.lies_m2 * (narrow / ideal) ** 2)), SEEN_M);
     if (narrow < rim - SEEN_M)
       notes.push(

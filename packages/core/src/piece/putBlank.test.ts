@@ -54,3 +54,15 @@ test('glass that has been fired is cut to it before the firing, once', () => {
   expect(planned.footprint).toEqual(fused.footprint);
   expect(planned.journey[2]).toEqual({ ...cut, cut: { to: 'outline', outline } });
 });
+
+test('a blank for a form of the shelf puts the firing into that form, and what was measured elsewhere goes', () => {
+  const form = {
+    id: 'basin',
+    name: 'Basin',
+    shape: { use: 'hollow', plan: 'round', across_m: 0.3, deep_m: 0.05, thick_m: 0.01, material: 'earthenware' },
+  } as const;
+  const setupOf = (after: PieceDocument) => (after.journey.at(-1) as PlannedStep).setup;
+  const inForm = put(doc([fire('slump', 'slump', old)]), { form });
+  expect(setupOf(inForm)).toEqual({ kind: 'inMould', paper: false, form });
+  expect(setupOf(put(inForm))).toEqual({ kind: 'inMould', paper: false, shaping });
+});

@@ -151,3 +151,65 @@ test('another id for what a record names is put where it is named, and nowhere e
     ['a', 'journey.0.layers.1.glassId', ['glasses', 'made']],
   ]);
 });
+
+describe('a mould or former', () => {
+  const form = {
+    ...named,
+    use: 'hollow',
+    plan: 'round',
+    across_m: 0.366,
+    deep_m: 0.062,
+    thick_m: 0.012,
+    material: 'earthenware',
+    count: 1,
+    damaged: false,
+    note: '',
+  };
+  const points_m = [
+    { out_m: 0, up_m: 0.002 },
+    { out_m: 0.06, up_m: 0 },
+    { out_m: 0.183, up_m: 0.062 },
+  ];
+
+  test('left as it stands is itself, in any unit; its points come back as they were written', () => {
+    for (const units of [METRIC, INCHES]) {
+      const before = { ...form, points_m, left_m: 0.18, right_m: 0.184, door_m: 0.18, back_m: 0.19, bottom: 'loose', undercut: true };
+      expect(recordOf(read('forms', before, entryOfRecord(KINDS.forms.fields, before, units), units))).toEqual(before);
+      const typed = { points_m: entryOfRecord(KINDS.forms.fields, before, units).points_m };
+      const again = recordOf(read('forms', form, typed, units)).points_m as typeof points_m;
+      again.forEach(({ out_m, up_m }, i) => expect([out_m, up_m]).toEqual([expect.closeTo(points_m[i].out_m, 6), expect.closeTo(points_m[i].up_m, 6)]));
+    }
+    expect(recordOf(read('forms', form, { points_m: '0:−2; 60:0;\n183:60' })).points_m).toEqual([
+      { out_m: 0, up_m: -0.002 },
+      { out_m: 0.06, up_m: 0 },
+      { out_m: 0.183, up_m: 0.06 },
+    ]);
+  });
+
+  test('is asked only for what it has, and loses what it was asked for before', () => {
+    const lobed = recordOf(read('forms', form, { plan: 'lobed', along_m: '300', lobes: '6' }));
+    expect(lobed).toMatchObject({ along_m: 0.3, lobes: 6 });
+    const round = recordOf(read('forms', lobed, { plan: 'round' }));
+    expect(Object.keys(round)).not.toEqual(expect.arrayContaining(['lobes']));
+    expect(round).not.toHaveProperty('along_m');
+    const dam = recordOf(read('forms', { ...form, floor_m: 0.1, foot_m: 0.01 }, { use: 'dam', liner_m: '3' }));
+    expect(dam).toMatchObject({ use: 'dam', liner_m: 0.003 });
+    expect(dam).not.toHaveProperty('floor_m');
+    expect(dam).not.toHaveProperty('foot_m');
+    const across = KINDS.forms.fields.find(({ key }) => key === 'across_m');
+    expect(across && ['hollow', 'former', 'dam'].map((use) => labelOf(across, METRIC, { use }))).toEqual([
+      'Rim, inside across, mm',
+      'Top, across, mm',
+      'Inside, across, mm',
+    ]);
+  });
+
+  test('nonsense is said at its field', () => {
+    expect(faultsOf(read('forms', form, { floor_m: '400' }))).toEqual([expect.stringMatching(/^floor_m: The floor is wider than the rim/)]);
+    expect(faultsOf(read('forms', form, { deep_m: '0' }))).toEqual([expect.stringMatching(/^deep_m: It must have a depth/)]);
+    expect(faultsOf(read('forms', form, { points_m: '0:0; 60' }))).toEqual([expect.stringMatching(/^points_m: Cannot read '60'/)]);
+    expect(faultsOf(read('forms', form, { points_m: '0:0; 170:60; 60:0; 183:60' }))).toEqual([
+      expect.stringMatching(/^points_m: The section (crosses|comes back)/),
+    ]);
+  });
+});

@@ -1,0 +1,129 @@
+import { workToDrape, workToSag } from '../flow/sag';
+import type { FormShape } from '../form/shape';
+import { valueOf } from '../problem';
+import { SETUPS, setUpOf } from '../schedule/setups';
+import { SOFT_90 } from '../testCases';
+import type { HeldForm, PlannedStep } from './document';
+import { serves, shapingIn, shapingOf, standsOut } from './inForm';
+import { firstTouch } from './formNotes';
+import { insideOf } from '../form/shape';
+
+const held = (more: Partial<FormShape>): HeldForm => ({
+  id: 'form',
+  name: 'Form',
+  shape: { use: 'hollow', plan: 'round', across_m: 0.3, deep_m: 0.05, thick_m: 0.01, material: 'earthenware', ...more },
+});
+const step = (look: PlannedStep['look'], form: HeldForm, shaping?: PlannedStep['setup']['shaping']): Pick<PlannedStep, 'look' | 'setup'> => ({
+  look,
+  setup: { kind: 'inMould', paper: false, form, ...(shaping ? { shaping } : {}) },
+});
+const disc = (diameter_m: number) => ({ shape: 'disc', diameter_m }) as const;
+const rectangle = (width_m: number, length_m: number) => ({ shape: 'rectangle', width_m, length_m }) as const;
+
+describe('what shapes a blank in a form', () => {
+  test('in a hollow its rim and depth; a blank that is narrower rests where the wall is as wide', () => {
+    const cone = held({ floor_m: 0.1 });
+    expect(shapingOf(step('slump', cone), disc(0.32))).toEqual({ kind: 'hollow', span_m: 0.3, depth_m: 0.05 });
+    // Half-way up a straight wall.
+    expect(shapingOf(step('slump', cone), disc(0.2))).toEqual({ kind: 'hollow', span_m: 0.2, depth_m: expect.closeTo(0.025, 9) });
+    expect(shapingIn(step('slump', cone), disc(0.1))).toMatchObject({ ok: false, problem: { path: 'setup.form' } });
+    expect(shapingOf(step('slump', cone), disc(0.1))).toBeUndefined();
+    const tray = held({ plan: 'rectangle', across_m: 0.3, along_m: 0.2, floor_m: 0.2, floorAlong_m: 0.1 });
+    expect(shapingOf(step('slump', tray), rectangle(0.34, 0.24))).toMatchObject({ span_m: 0.2, depth_m: 0.05 });
+  });
+
+  test('over a former it follows the blank: how far it stands out, and how far down that comes along its sides', () => {
+    const drum = held({ use: 'former', across_m: 0.12, deep_m: 0.2 });
+    expect(shapingOf(step('drape', drum), disc(0.3))).toEqual({
+      kind: 'former',
+      overhang_m: expect.closeTo(0.09, 9),
+      drop_m: expect.closeTo(0.09, 9),
+      former_m: 0.12,
+    });
+    expect(shapingOf(step('drape', { ...drum, drop_m: 0.05 }), disc(0.3))).toMatchObject({ drop_m: 0.05 });
+    // No further than the shelf.
+    expect(shapingOf(step('drape', held({ use: 'former', across_m: 0.12, deep_m: 0.06 })), disc(0.3))).toMatchObject({ drop_m: 0.06 });
+    const leaning = held({ use: 'former', across_m: 0.12, floor_m: 0.24, deep_m: 0.06 });
+    expect(shapingOf(step('drape', leaning), disc(0.2))).toMatchObject({ overhang_m: expect.closeTo(0.04, 9), drop_m: expect.closeTo(0.04 * Math.SQRT1_2, 9) });
+    expect(shapingIn(step('drape', drum), disc(0.122))).toMatchObject({ problem: { path: 'setup.form', code: 'cannot-be' } });
+    const ridge = held({ use: 'former', plan: 'trough', across_m: 0.12, along_m: 0.24, deep_m: 0.2 });
+    expect(standsOut(ridge.shape, rectangle(0.3, 0.24))).toEqual([expect.closeTo(0.09, 9), 0]);
+    expect(standsOut(ridge.shape, rectangle(0.24, 0.3))).toEqual([expect.closeTo(0.09, 9), 0]);
+    // A side that hardly stands out is not waited for.
+    const block = held({ use: 'former', plan: 'rectangle', across_m: 0.1, along_m: 0.2, deep_m: 0.2 });
+    expect(shapingOf(step('drape', block), rectangle(0.104, 0.32))).toMatchObject({ overhang_m: expect.closeTo(0.06, 9) });
+    expect(shapingOf(step('drape', block), rectangle(0.2, 0.32))).toMatchObject({ overhang_m: expect.closeTo(0.05, 9) });
+  });
+
+  test('what does not serve a firing shapes nothing; typed measures of before stand where there is no form', () => {
+    const typed = { kind: 'hollow', span_m: 0.2, depth_m: 0.03 } as const;
+    expect(shapingOf({ look: 'slump', setup: { kind: 'inMould', paper: false, shaping: typed } }, disc(0.2))).toBe(typed);
+    expect(shapingOf(step('drape', held({})), disc(0.3))).toBeUndefined();
+    expect([serves({ use: 'dam' }, 'fullFuse'), serves({ use: 'dam' }, 'slump'), serves({ use: 'hollow' }, 'slump')]).toEqual([true, false, true]);
+    expect([serves({ use: 'cavity' }, 'coreCast'), serves({ use: 'cavity', core_m: 0.02 }, 'coreCast')]).toEqual([false, true]);
+    expect(serves({ use: 'hollow' }, 'dryMould')).toBe(false);
+    const grid = held({ use: 'grid', holes: 9, hole_m: 0.01, thick_m: 0.02, deep_m: 0 });
+    expect(shapingOf(step('drip', grid), disc(0.2))).toEqual({ kind: 'drain', holes: 9, hole_m: 0.01, plate_m: 0.02 });
+    const cavity = held({ use: 'cavity', thickest_m: 0.04, thinnest_m: 0.01, thick_m: 0.03 });
+    expect(shapingOf(step('openCast', cavity), disc(0.2))).toEqual({ kind: 'cavity', thick_m: 0.04, thin_m: 0.01, wall_m: 0.03 });
+  });
+
+  test('depth and edge ask for the work of the plate and of the beam that they are', () => {
+    const shaping = shapingOf(step('slump', held({ floor_m: 0.1 })), disc(0.2));
+    expect(shaping?.kind === 'hollow' && workToSag(SOFT_90, shaping.span_m / 2, 0.006, shaping.depth_m)).toBeCloseTo(workToSag(SOFT_90, 0.1, 0.006, 0.025), 9);
+    const over = shapingOf(step('drape', held({ use: 'former', across_m: 0.12, deep_m: 0.2 })), disc(0.3));
+    expect(over?.kind === 'former' && workToDrape(SOFT_90, over.overhang_m, 0.006, over.drop_m)).toBeCloseTo(workToDrape(SOFT_90, 0.09, 0.006, 0.09), 9);
+  });
+});
+
+describe('the set-up in a form', () => {
+  const glass_m2 = (Math.PI * 0.3 ** 2) / 4;
+  test('is of its material, of its mass, and bears what that bears', () => {
+    const steel = held({ floor_m: 0.3, material: 'stainless', thick_m: 0.002 }).shape;
+    const { below, top_C, pace, form } = setUpOf({ kind: 'inMould', paper: false, within: { form: steel, glass_m2 } });
+    // Floor and upright walls, over the area of the glass.
+    const share = 1 + (Math.PI * 0.3 * 0.05) / glass_m2;
+    expect(below).toEqual([
+      { of: 'support', thickness_m: expect.closeTo(0.002 * share, 6), conductivity_W_mK: 22, density_kg_m3: 7900, heatCapacity_J_kgK: 540 },
+    ]);
+    expect([top_C, pace, form]).toEqual([900, undefined, steel]);
+    const clay = held({}).shape;
+    expect(setUpOf({ kind: 'inMould', paper: true, within: { form: clay, glass_m2 } })).toMatchObject({
+      top_C: 950,
+      pace: { C_per_h: expect.closeTo(200, 6), past_C: 600 },
+    });
+  });
+
+  test('a former stands on the shelf, a dam beside the glass, a plate under it; a core over it', () => {
+    const shelf = SETUPS.bareShelf.below;
+    const of = (kind: 'overFormer' | 'bareShelf' | 'inInvestment' | 'onPosts', more: Partial<FormShape>) =>
+      setUpOf({ kind, paper: false, within: { form: held(more).shape, glass_m2 } });
+    expect(of('overFormer', { use: 'former', material: 'stainless' }).below).toHaveLength(2);
+    expect(of('bareShelf', { use: 'dam' }).below).toEqual(shelf);
+    expect(of('bareShelf', { use: 'dam', material: 'mildSteel' }).top_C).toBe(780);
+    expect(of('bareShelf', { use: 'texture', deep_m: 0.002 }).below).toHaveLength(2);
+    const cast = of('inInvestment', { use: 'cavity', thickest_m: 0.03, thinnest_m: 0.01, core_m: 0.02, material: 'plasterSilica', thick_m: 0.025 });
+    expect(cast.above).toMatchObject([{ thickness_m: 0.02 }]);
+    expect(cast.pace?.C_per_h).toBeCloseTo(60, 6);
+    expect(of('onPosts', {})).toMatchObject({ below: [], above: [{ density_kg_m3: 1850 }] });
+  });
+});
+
+test('where a sheet touches first: a tray in the middle of its floor, a boss on top of it, a cone last of all in its middle', () => {
+  const touch = (more: Partial<FormShape>) => {
+    const { shape } = held(more);
+    return firstTouch(valueOf(insideOf(shape)), shape.across_m / 2, shape.deep_m);
+  };
+  expect(touch({ floor_m: 0.2 })).toEqual({ out_m: 0, down_m: 0.05 });
+  const boss = [
+    { out_m: 0, up_m: 0.02 },
+    { out_m: 0.03, up_m: 0.02 },
+    { out_m: 0.05, up_m: 0 },
+    { out_m: 0.15, up_m: 0.05 },
+  ];
+  expect(touch({ points_m: boss }).down_m).toBeCloseTo(0.03, 9);
+  // (depth − up) / (1 − (r/a)²) of a cone is depth / (1 + r/a): least at its rim.
+  const cone = touch({ floor_m: 0 });
+  expect(cone.out_m).toBeGreaterThan(0.14);
+  expect(cone.down_m).toBeCloseTo(0.05 / (1 + cone.out_m / 0.15), 6);
+});
