@@ -17,6 +17,7 @@ export interface FormChoiceProps {
   /** What there is without one. */
   none: { title: string; note: string };
   fault?: string;
+  testID?: string;
   onChange(formId: string | null): void;
 }
 
@@ -24,7 +25,7 @@ export interface FormChoiceProps {
 const SHOWN_AT_MOST = 8;
 const NONE = 'none';
 
-export function FormChoice({ label, chosen, forms, none, fault, onChange }: FormChoiceProps) {
+export function FormChoice({ label, chosen, forms, none, fault, testID = 'form', onChange }: FormChoiceProps) {
   const [wanted, setWanted] = useState('');
   if (forms.length === 0 && !chosen) return null;
   const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
@@ -33,17 +34,17 @@ export function FormChoice({ label, chosen, forms, none, fault, onChange }: Form
   return (
     <View>
       {forms.length > SHOWN_AT_MOST && (
-        <Search label={`Find among ${forms.length} of them`} value={wanted} onChange={setWanted} hint="words of its name" testID="find-form" />
+        <Search label={`Find among ${forms.length} of them`} value={wanted} onChange={setWanted} hint="words of its name" testID={`find-${testID}`} />
       )}
       <Choice
         label={label}
         value={chosen?.id ?? NONE}
         options={[...shown.map((form) => ({ value: form.id, title: form.name, mark: <FormMark form={form} /> })), { value: NONE, ...none }]}
         onChange={(id) => onChange(id === NONE ? null : id)}
-        testID="form"
+        testID={testID}
       />
       {fault && (
-        <Notice tone="warn" testID="fault-form">
+        <Notice tone="warn" testID={`fault-${testID}`}>
           {fault}
         </Notice>
       )}

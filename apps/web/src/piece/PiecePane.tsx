@@ -352,6 +352,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
             onOpen={(id) => (id === 'new' ? setOpen('new') : id === null ? setOpen(null) : look(id))}
             besideStep={stepId}
             fits={fit?.verdict !== 'fails'}
+            isDrawn={formed !== null && !isEditable && view === 'side'}
             place={place}
           />
         )}

@@ -54,13 +54,15 @@ export interface StepChainProps {
   /** The step whose run sheet stands at the side. */
   besideStep?: string;
   fits: boolean;
+  /** Whether the open firing is drawn in its form above already. */
+  isDrawn: boolean;
   /** Index in the journey where a new firing comes; at its end where left out. */
   place?: number;
 }
 
 export const runHref = (pieceId: string, stepId: string, page: 'run' | 'key-in' | 'record' = 'run') => `/pieces/${pieceId}/${page}?step=${stepId}` as const;
 
-export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fits, place }: StepChainProps) {
+export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fits, isDrawn, place }: StepChainProps) {
   const router = useRouter();
   const planning = usePlanFiring(piece.id, shelves);
   const steps = firingsOf(layup.doc);
@@ -117,6 +119,7 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
           pieceId={piece.id}
           shelves={shelves}
           beside={besideStep === chosen.id}
+          isDrawn={isDrawn}
           working={planning.working}
           onCompute={(step) => void compute(step)}
           onGiven={give}
@@ -180,13 +183,14 @@ interface PlannedProps {
   pieceId: string;
   shelves: Shelves;
   beside: boolean;
+  isDrawn: boolean;
   working: boolean;
   onCompute(step: Step): void;
   onGiven(step: Step): void;
   onCut(step: Step, outline: Footprint, shaping: Shaping): void;
 }
 
-function Planned({ step, layup, pieceId, shelves, beside, working, onCompute, onGiven, onCut }: PlannedProps) {
+function Planned({ step, layup, pieceId, shelves, beside, isDrawn, working, onCompute, onGiven, onCut }: PlannedProps) {
   const { colours } = useTheme();
   const { temperatureUnit } = useStudio();
   const router = useRouter();
@@ -213,7 +217,7 @@ function Planned({ step, layup, pieceId, shelves, beside, working, onCompute, on
           doc={layup.doc}
           step={step}
           shelves={shelves}
-          isDrawn
+          isDrawn={isDrawn}
           onCut={(outline, shaping) => onCut(step, outline, shaping)}
           hottest_C={work?.target_C ?? null}
         />

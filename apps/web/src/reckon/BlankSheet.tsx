@@ -72,6 +72,7 @@ export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   if (!of || !read) return null;
   const problems = problem ? { ...read.problems, [fieldOfBlank(problem.path, typed)]: problem.message } : read.problems;
   const sheet = { typed, set, problems };
+  const offered = shelves.forms.filter((one) => takesBlank(one) && !shelves.archived.includes(one.id));
   const told = pair && blankWords(pair.asked, pair.value, units);
   const known = formIn(where);
   const spread = (): void => {
@@ -88,13 +89,27 @@ export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   const isTwo = plan !== 'round' || (way === 'over' && (typed.lobes ?? '') !== '');
   return (
     <View style={{ gap: space.small }}>
-      <FormChoice
-        label="Mould or former"
-        chosen={taken}
-        forms={shelves.forms.filter((one) => takesBlank(one) && !shelves.archived.includes(one.id))}
-        none={{ title: 'By its measures', note: 'typed below' }}
-        onChange={(form) => set({ ...NO_LAST, mould: form ?? '' })}
-      />
+      {offered.length > 0 && (
+        <View style={{ marginHorizontal: -space.large }}>
+          <Fold
+            title={taken ? taken.name : 'From the shelf'}
+            about={taken ? 'by its measures on the shelf' : 'a mould or former with its measures'}
+            testID="reckon-shelf"
+            opened={taken !== null}
+          >
+            {() => (
+              <FormChoice
+                testID="reckon-mould"
+                label="Mould or former"
+                chosen={taken}
+                forms={offered}
+                none={{ title: 'By its measures', note: 'typed below' }}
+                onChange={(form) => set({ ...NO_LAST, mould: form ?? '' })}
+              />
+            )}
+          </Fold>
+        </View>
+      )}
       {taken && way === 'over' && <FieldRow sheet={sheet} fields={[{ field: 'hang', label: 'hangs down', hint: 'empty: to all but the shelf', wide: true }]} />}
       {!taken && (
         <>

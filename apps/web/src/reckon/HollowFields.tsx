@@ -82,6 +82,7 @@ function FromShelf({ shelves, of, onTake }: { shelves: Shelves; of: string; onTa
             label="Mould or dam"
             chosen={null}
             forms={offered}
+            testID="reckon-mould"
             none={{ title: 'As typed', note: 'below' }}
             onChange={(id) => {
               const form = offered.find((one) => one.id === id);

@@ -93,8 +93,9 @@ function intoHollow({ shape }: HeldForm, firing: FiringCase, long: Long): Own {
   const told = asked && blank(asked);
   const inside = insideOf(shape);
   if (!asked || !told?.ok || !inside.ok) return { warns: [], notes: [] };
-  const [narrow] = sidesOf(body.footprint);
   const ideal = Math.min(...told.value.sizes_m);
+  // Lobes reach out otherwise than the sides of the box round them: they are told by their area.
+  const narrow = shape.plan === 'lobed' ? ideal * Math.sqrt(footprintArea(body.footprint) / footprintArea(told.value.outline)) : sidesOf(body.footprint)[0];
   const rim = shape.plan === 'trough' ? shape.across_m : Math.min(shape.across_m, alongOf(shape));
   const over = (narrow - ideal) / 2;
   const size = told.value.sizes_m.map((one) => long(one)).join(' × ');

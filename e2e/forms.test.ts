@@ -1,0 +1,182 @@
+/** Moulds, formers and dams by touch: written down, drawn, chosen for a firing, and what the page says of the blank in them. */
+import { Maker } from './maker';
+import { setting } from './setting';
+import { PHONE, Visitor } from './visitor';
+
+const here = setting();
+const { studio } = here;
+let me: Visitor;
+const maker = new Maker(() => me);
+
+beforeEach(async () => {
+  me = await Visitor.open(here.browser, PHONE);
+  await me.page.goto(`${studio.address}/shelves?shelf=forms`);
+});
+afterEach(() => me.leave());
+
+const ADDED = '[data-testid^="record-"]';
+
+/** A new form of the shelf; its id. */
+async function newForm(name: string, chosen: readonly string[], figures: Record<string, string>): Promise<string> {
+  await me.press('new-record');
+  await me.type('record-name', name);
+  for (const testId of chosen) await me.press(testId);
+  for (const [key, value] of Object.entries(figures)) await me.type(`figure-${key}`, value);
+  await me.press('save-record');
+  await me.find('find-record').catch(() => me.find('new-record'));
+  for (let tries = 0; tries < 100; tries += 1) {
+    const rows = await me.ofAll(ADDED, (nodes) => nodes.map((node) => ({ id: node.dataset.testid ?? '', text: node.innerText })));
+    const row = rows.find(({ text }) => text.startsWith(name));
+    if (row) return row.id.slice('record-'.length);
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error(`No form '${name}' came onto the shelf.`);
+}
+
+async function planIn(look: string, formId: string): Promise<void> {
+  await me.press('journey-add');
+  await me.press('add-fire');
+  await me.chooseLook(look);
+  await me.press(`form-${formId}`);
+  await me.find('in-form');
+}
+
+/** All sentences of one kind on the page. */
+const said = async (testId: string): Promise<string> => (await me.ofAll(`[data-testid="${testId}"]`, (nodes) => nodes.map((node) => node.innerText))).join(' ');
+
+async function until(read: () => Promise<string>, wanted: RegExp): Promise<void> {
+  for (let tries = 0; tries < 100 && !wanted.test(await read()); tries += 1) await new Promise((resolve) => setTimeout(resolve, 100));
+  expect(await read()).toMatch(wanted);
+}
+
+test('a mould is written down, its nonsense refused at its measure; a blank too big is seen, cut and fired', async () => {
+  await me.press('new-record');
+  await me.type('record-name', 'Shore dish');
+  await me.type('figure-across_m', '200');
+  await me.type('figure-deep_m', '30');
+  await me.type('figure-floor_m', '220');
+  await me.press('save-record');
+  await me.sees('figure-floor_m-error', /The floor is wider than the rim: glass would not come out/);
+  await me.expectSound('a mould refused');
+  await me.type('figure-floor_m', '120');
+  await me.sees('form-lets-go', /It will fall out: 0\.2 mm of room/);
+  // A frustum: π·30·(100² + 100·60 + 60²)/3 mm³.
+  await me.sees('form-holds', /616 cm³/);
+  await me.sees('form-drawing', /200 mm/);
+  await me.expectSound('a mould');
+  await me.press('save-record');
+  await me.find('new-record');
+  const id = (await me.ofAll(ADDED, (nodes) => nodes.find((node) => node.innerText.startsWith('Shore dish'))?.dataset.testid ?? '')).slice('record-'.length);
+
+  await me.page.goto(`${studio.address}/pieces`);
+  await maker.begin('Shore dish, clear', { diameter: '240' }, 'clear-90');
+  await planIn('slump', id);
+  await until(
+    () => said('form-warning'),
+    /The blank is too big: its edge would come 13\.3 mm over the rim on each side and hook there\. Cut to 213 mm it ends at the rim/,
+  );
+  await me.expectSound('a blank too big for its mould');
+  await me.press('cut-to-form');
+  await until(() => said('form-note'), /The blank ends at the rim/);
+  expect(await me.has('form-warning')).toBe(false);
+  await me.press('compute');
+  await maker.fired();
+  await me.sees('in-form', /200 mm/);
+  expect(await me.of('main, [role="main"]', (node) => node.innerText)).toMatch(/in a mould, Shore dish/);
+  await me.press('open-run');
+  await me.find('run-row-0');
+  const { doc } = await (await fetch(`${studio.address}/api/pieces/${maker.address.split('/').at(-1)}`)).json();
+  const step = doc.journey.find(({ kind }: { kind: string }) => kind === 'fire');
+  expect(step.setup).toMatchObject({ kind: 'inMould', form: { id, name: 'Shore dish' } });
+  expect(doc.footprint.diameter_m).toBeLessThan(0.22);
+  await me.page.goto(`${maker.address}/record?step=${step.id}`);
+  await me.press('result-right');
+  await me.press('save-firing');
+  await me.find('as-fired');
+  await me.reads('Shore dish, clear');
+  expect(me.troubles).toEqual([]);
+});
+
+test('a ring dam from the shelf: its liner once, filled by the mass of its scrap, and the firing stands in it', async () => {
+  await me.page.goto(`${studio.address}/pieces`);
+  await maker.begin('Scrap roundel', { diameter: '100' }, 'clear-90');
+  await me.press('open-reckon');
+  await me.press('reckon-tab-fill');
+  await me.press('fold-reckon-shelf');
+  await me.press('reckon-mould-ring-dam');
+  await me.type('reckon-mass', '600');
+  // Inside 160: π·80² mm² = 201 cm²; 240 cm³ over that.
+  await until(() => me.text('reckon-answer'), /stands deep 11\.9 mm/);
+  await me.press('reckon-put');
+  await me.page.waitForFunction(() => document.body.innerText.includes('disc of 160 mm, dammed'));
+  await planIn('slabFlow', 'ring-dam');
+  await until(() => said('form-note'), /Inside it is 160 mm, its liner of 3 mm taken off once on each side\. Each 1 mm of depth takes 50 g of glass/);
+  expect(await me.has('form-warning')).toBe(false);
+  await me.sees('lets-go', /It will fall out/);
+  await me.press('compute');
+  await maker.fired();
+  expect(me.troubles).toEqual([]);
+});
+
+test('a drape that will grip its former lets go on paper; the edge comes down as far as it is told', async () => {
+  const id = await newForm('Clay drum', ['form-use-former', 'form-material-cordierite'], { across_m: '120', deep_m: '110' });
+  await me.page.goto(`${studio.address}/pieces`);
+  await maker.begin('Draped disc', { diameter: '300' }, 'clear-90');
+  await planIn('drape', id);
+  await me.sees('lets-go', /It will grip: 0\.3 mm too tight\..*Fibre paper of 0\.5 mm on every side gives as much/);
+  await until(
+    () => said('form-warning'),
+    /60 % of its rim are more than goes round the former: a round skirt folds, in two lobes when it comes down slowly, in more when it is hotter/,
+  );
+  await until(() => said('form-note'), /stands out 90 mm on each side; hanging, its edge is 20 mm clear of the shelf/);
+  await me.press('under-paper');
+  await me.sees('lets-go', /It will lift off: 0\.7 mm of room/);
+  await me.type('shape-comesDown', '5 cm');
+  await until(() => said('form-note'), /its edge is 60 mm clear of the shelf/);
+  await me.expectSound('a drape over a former of the shelf');
+  await me.press('compute');
+  await maker.fired();
+  const { doc } = await (await fetch(`${studio.address}/api/pieces/${maker.address.split('/').at(-1)}`)).json();
+  const { scheduleId } = doc.journey.find(({ kind }: { kind: string }) => kind === 'fire');
+  const { snapshot } = await (await fetch(`${studio.address}/api/schedules/${scheduleId}`)).json();
+  expect(snapshot.firing.setup.shaping).toMatchObject({ kind: 'former', overhang_m: 0.09, drop_m: 0.05, former_m: 0.12 });
+  expect(snapshot.firing.setup.form).toMatchObject({ material: 'cordierite', deep_m: 0.11 });
+  expect(me.troubles).toEqual([]);
+});
+
+test('a fluted mould takes a blank in as many lobes', async () => {
+  const id = await newForm('Shell', ['form-plan-lobed'], { across_m: '280', along_m: '230', lobes: '5', deep_m: '45', floor_m: '110' });
+  await me.page.goto(`${studio.address}/pieces`);
+  await maker.begin('Shell bowl', { diameter: '200' }, 'clear-90');
+  await me.press('open-reckon');
+  await me.press('reckon-tab-blank');
+  await me.press('fold-reckon-shelf');
+  await me.press(`reckon-mould-${id}`);
+  await until(() => me.text('reckon-answer'), /blank, over lobes × between 29\d × 2[45]\d mm/);
+  await me.press('reckon-put');
+  await me.page.waitForFunction(() => !document.querySelector('[data-testid="reckon-answer"]') || document.body.innerText.includes('corners'));
+  const saved = async () => (await (await fetch(`${studio.address}/api/pieces/${maker.address.split('/').at(-1)}`)).json()).doc;
+  for (let tries = 0; tries < 100 && (await saved()).footprint.shape !== 'polygon'; tries += 1) await new Promise((resolve) => setTimeout(resolve, 100));
+  const doc = await saved();
+  expect(doc.footprint.shape).toBe('polygon');
+  expect(doc.journey.find(({ kind }: { kind: string }) => kind === 'fire')).toMatchObject({
+    look: 'slump',
+    setup: { kind: 'inMould', form: { id, name: 'Shell' } },
+  });
+  await me.page.goto(maker.address);
+  await me.press('journey-1');
+  await until(() => said('form-note'), /The blank ends at the rim/);
+  expect(me.troubles).toEqual([]);
+});
+
+test('a firing by typed measures of before opens as one by its measures', async () => {
+  await me.page.goto(`${studio.address}/pieces`);
+  await me.openPiece('Tideline bowl');
+  const journey = await me.ofAll('[data-testid^="journey-"]', (nodes) => nodes.map((node) => node.dataset.testid ?? ''));
+  await me.press(journey.filter((one) => /journey-\d/.test(one)).at(-1) ?? '');
+  await me.press('change-step');
+  expect(await me.of('[data-testid="form-none"]', (node) => node.getAttribute('aria-checked'))).toBe('true');
+  expect(await me.of('[data-testid="shape-span"]', (node) => (node as unknown as HTMLInputElement).value)).toBe('220 mm');
+  expect(await me.of('[data-testid="shape-depth"]', (node) => (node as unknown as HTMLInputElement).value)).toBe('45 mm');
+  expect(me.troubles).toEqual([]);
+});
