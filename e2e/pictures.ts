@@ -147,7 +147,7 @@ await toTop(wide);
 await take(wide, 'run-sheet-wide');
 
 /** A piece from above and how thick it is after its firing, as one picture. */
-async function takePlan(me: Visitor, name: string, beside: boolean): Promise<void> {
+async function takePlan(me: Visitor, name: string): Promise<void> {
   // A page behind another one does not draw.
   await me.page.bringToFront();
   await go(me, '/pieces');
@@ -165,20 +165,34 @@ async function takePlan(me: Visitor, name: string, beside: boolean): Promise<voi
   await me.sees('plan-depths', /after the contour fuse/);
   await toTop(me);
   const thick = await me.page.screenshot();
-  const { width = 0, height = 0 } = await sharp(above).metadata();
+  await beside(name, above, thick);
+}
+
+/** Two pictures as one. */
+async function beside(name: string, left: Uint8Array, right: Uint8Array): Promise<void> {
+  const { width = 0, height = 0 } = await sharp(left).metadata();
   const gap = 12;
-  const size = beside ? { width: 2 * width + gap, height } : { width, height: 2 * height + gap };
-  await sharp({ create: { ...size, channels: 3, background: '#ffffff' } })
+  await sharp({ create: { width: 2 * width + gap, height, channels: 3, background: '#ffffff' } })
     .composite([
-      { input: Buffer.from(above), left: 0, top: 0 },
-      { input: Buffer.from(thick), left: beside ? width + gap : 0, top: beside ? 0 : height + gap },
+      { input: Buffer.from(left), left: 0, top: 0 },
+      { input: Buffer.from(right), left: width + gap, top: 0 },
     ])
     .png({ palette: true })
     .toFile(`${FOLDER}/${name}.png`);
 }
+
 const above = await Visitor.open(browser, PHONE);
-await takePlan(above, 'plan-phone', true);
-await takePlan(wide, 'plan-wide', false);
+await takePlan(above, 'plan-phone');
+await go(above, '/shelves/forms/basin-mould');
+await above.find('form-drawing');
+await toTop(above);
+const mould = await above.page.screenshot();
+await go(above, '/pieces');
+await above.openPiece('Lamp panel, left');
+await above.press('journey-2');
+await above.find('step-in-form');
+await above.of('[data-testid="step-in-form"]', (node) => node.scrollIntoView({ block: 'start' }));
+await beside('form-phone', mould, await above.page.screenshot());
 
 await browser.close();
 await studio.end();

@@ -108,3 +108,38 @@ test('parts stand as long as their relief is left', () => {
   expect(timedSection(stood, now, box).glass).toHaveLength(4);
   expect(timedSection(stood, { ...now, shape: { ...now.shape, relief_m: 0 } }, box).glass).toHaveLength(1);
 });
+
+test('in a form of the shelf it lies on the form itself at its end, never under it, and what stood over its rim has slid in', () => {
+  const { at, body } = followed('slump', { kind: 'hollow', span_m: 0.17, depth_m: 0.02 });
+  const form = { use: 'hollow', plan: 'round', across_m: 0.17, deep_m: 0.02, floor_m: 0.1, thick_m: 0.008, material: 'earthenware' } as const;
+  const inForm: TimedBody = { ...body, form };
+  const [cold, half, done] = [0, 0.42, 1].map((share) => timedSection(inForm, at(share), box));
+  const { x, y } = done.drawn;
+  const surface = (px: number): number => {
+    const out = Math.abs((px - x(0)) / (x(1) - x(0)));
+    return y(0.008 + (0.02 * Math.max(out - 0.05, 0)) / 0.035);
+  };
+  const points = (path: string): [number, number][] => [...path.matchAll(/[ML]([\d.-]+) ([\d.-]+)/g)].map(([, px, py]) => [Number(px), Number(py)]);
+  for (const one of [cold, half, done])
+    for (const [px, py] of points(one.glass[0].path)) if (Math.abs(px - x(0)) < x(0.085) - x(0)) expect(py).toBeLessThan(surface(px) + 0.6);
+  const wide = (path: string): number => Math.max(...points(path).map(([px]) => px)) - Math.min(...points(path).map(([px]) => px));
+  expect(wide(cold.glass[0].path) / wide(done.glass[0].path)).toBeCloseTo(0.18 / 0.17, 2);
+  expect(Math.max(...heights(done.glass[0].path))).toBeCloseTo(y(0.008), 0);
+});
+
+test('over a form of the shelf a skirt keeps its length while it comes down', () => {
+  const { at, body } = followed('drape', SHAPINGS.former);
+  const form = { use: 'former', plan: 'round', across_m: 0.08, deep_m: 0.07, thick_m: 0.002, material: 'stainless' } as const;
+  const timed = (share: number) => timedSection({ ...body, form }, at(share), box);
+  const underside = (path: string): [number, number][] => {
+    const all = [...path.matchAll(/[ML]([\d.-]+) ([\d.-]+)/g)].map(([, px, py]): [number, number] => [Number(px), Number(py)]);
+    return all.slice(all.length / 2);
+  };
+  const long = (path: string): number =>
+    underside(path).reduce((sum, [px, py], i, all) => (i === 0 ? 0 : sum + Math.hypot(px - all[i - 1][0], py - all[i - 1][1])), 0);
+  const [cold, done] = [timed(0), timed(1)];
+  expect(cold.drawn.exaggeration).toBe(1);
+  expect(long(done.glass[0].path) / long(cold.glass[0].path)).toBeCloseTo(1, 1.5);
+  // 30 mm of its skirt's 50.
+  expect(Math.max(...heights(done.glass[0].path))).toBeCloseTo(done.drawn.y(0.07 - 0.03), -0.7);
+});

@@ -1,5 +1,5 @@
 /** The section at one time of a firing, as SVG paths in the pixels of its drawing; pure arithmetic, so that it follows a finger. */
-import { type DrawnLayer, type FormShape, type GlassAt, type Shaping, depthOf, formSection, rowsOf } from '@torvin/core';
+import { type DrawnLayer, type FormShape, type FormView, type GlassAt, type Shaping, alongOf, depthOf, formSection, rowsOf } from '@torvin/core';
 import { places, top } from './ghost';
 import { type Box, type SectionGeometry, sectionGeometry } from './geometry';
 
@@ -31,15 +31,15 @@ type Put = (x_m: number, z_m: number) => readonly [x_m: number, z_m: number];
 /** Where a place of the body comes to be, by how far from its middle and how high over its underside it lies. */
 function putOf(at: GlassAt, body: TimedBody): Put {
   const { shaping, form } = body;
-  if (at.down && form && shaping?.kind === 'former' && form.use === 'former') return overEdge(form, shaping.overhang_m, at.down);
+  if (at.down && form && shaping?.kind === 'former' && form.use === 'former') return overEdge(form, body.span_m, at.down);
+  if (at.down && form && shaping?.kind === 'hollow' && form.use === 'hollow') return inHollow(form, body.span_m, at.down);
   const foot = footOf(at, body);
   return (x, z) => [x, foot(x) + z];
 }
 
 /** Height of the glass's underside over the shelf at a place, m. */
-function footOf({ down, shape }: GlassAt, { shaping, form }: TimedBody): (x_m: number) => number {
+function footOf({ down, shape }: GlassAt, { shaping }: TimedBody): (x_m: number) => number {
   if (!down || !shaping) return () => 0;
-  if (form?.use === 'hollow' && shaping.kind === 'hollow') return inHollow(form, shaping.span_m, down);
   const half = shape.width_m / 2;
   if (shaping.kind === 'hollow') return (x) => down.of_m - down.by_m + down.by_m * Math.min(Math.abs(x) / half, 1) ** 2;
   if (shaping.kind !== 'former') return () => 0;
@@ -53,28 +53,50 @@ const FORM_SAMPLES = 32;
 
 type Down = NonNullable<GlassAt['down']>;
 
-/** Into a hollow as a sagging sheet: from a paraboloid at first to the form itself at its end, and nowhere under it. */
-function inHollow(form: FormShape, span_m: number, { by_m, of_m }: Down): (x_m: number) => number {
-  const { lies, height_m } = formSection(form);
+/** A body is drawn along its longer side, and so is what it lies in; a ridge is cut across. */
+const viewOf = (form: FormShape): FormView => (form.plan !== 'trough' && alongOf(form) > form.across_m ? 'along' : 'across');
+
+/**
+ * Into a hollow as a sagging sheet: from a paraboloid at first to the form itself at its end, and nowhere under it. What lies out over the
+ * rim slides in as it sinks.
+ */
+function inHollow(form: FormShape, span_m: number, { by_m, of_m }: Down): Put {
+  const { lies, height_m } = formSection(form, viewOf(form));
   const surface = heightOn(lies ?? []);
   const share = of_m > 0 ? by_m / of_m : 0;
   const rests = height_m - Math.max(depthOf(form) - of_m, 0);
-  const half = span_m / 2;
-  return (x) => {
+  const rim = (lies ?? []).reduce((widest, [x]) => Math.max(widest, x), 0);
+  const half = Math.min(span_m / 2, rim);
+  const slid = 1 - share * (1 - Math.min(1, (2 * rim) / span_m));
+  const foot = (x: number): number => {
     const free = rests - by_m * Math.max(1 - (x / half) ** 2, 0);
     const lain = Math.min(surface(x), rests);
     return Math.abs(x) >= half ? rests : Math.max((1 - share) * free + share * lain, lain);
   };
+  return (x, z) => [slid * x, foot(slid * x) + z];
 }
 
 /** What a skirt is bent round where the former ends, m. */
 const BEND_M = 0.012;
 
+/** How steep a skirt hangs whose edge is so far down, its first part bent round the former. */
+function slopeOf(by_m: number, overhang_m: number, bend: number): number {
+  const drop = (angle: number): number => (bend / angle) * (1 - Math.cos(angle)) + (overhang_m - bend) * Math.sin(angle);
+  let [low, high] = [1e-9, Math.PI / 2];
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (drop(middle) < by_m) low = middle;
+    else high = middle;
+  }
+  return high;
+}
+
 /** Over a former: flat on its top, bent round its edge, straight on from there, at the slope that brings its edge so far down. */
-function overEdge(form: FormShape, overhang_m: number, { by_m }: Down): Put {
-  const held = form.across_m / 2;
-  const slope = Math.asin(Math.min(by_m / overhang_m, 1));
+function overEdge(form: FormShape, span_m: number, { by_m }: Down): Put {
+  const held = (viewOf(form) === 'along' ? alongOf(form) : form.across_m) / 2;
+  const overhang_m = Math.max(span_m / 2 - held, 1e-6);
   const bend = Math.min(BEND_M, overhang_m / 2);
+  const slope = slopeOf(by_m, overhang_m, bend);
   return (x, z) => {
     const over = Math.abs(x) - held;
     if (over <= 0 || slope < 1e-6) return [x, form.deep_m + z];
@@ -102,7 +124,7 @@ function heightOn(line: readonly (readonly [x: number, z: number])[]): (x_m: num
 function formPath({ span_m, shaping, form, end }: TimedBody, { x, y }: SectionGeometry): string | null {
   const point = (x_m: number, z_m: number): string => `${x(x_m).toFixed(1)} ${y(z_m).toFixed(1)}`;
   if (form)
-    return formSection(form)
+    return formSection(form, viewOf(form))
       .solids.map((solid) => `M${solid.map(([at, z]) => point(at, z)).join('L')}Z`)
       .join('');
   const of_m = end.down?.of_m;
@@ -125,7 +147,7 @@ function roomOf({ layers, end, span_m, form }: TimedBody): { depth_m: number; wi
   const laid_m = layers.reduce((sum, { thickness_m }) => sum + thickness_m, 0);
   const { shape, down } = end;
   if (form) {
-    const { width_m, height_m } = formSection(form);
+    const { width_m, height_m } = formSection(form, viewOf(form));
     return { depth_m: height_m + Math.max(laid_m, shape.depth_m + shape.relief_m), width_m: Math.max(span_m, width_m, shape.width_m) };
   }
   return {
