@@ -141,6 +141,7 @@ test('a shape that cannot be is refused at its field, and nothing typed is lost'
   await me.openPiece('Lamp panel, left');
   await me.press('step-1');
   await me.press('change-step');
+  await me.press('form-none');
   await me.type('shape-overhang', '300 mm');
   await me.type('shape-drop', '20 mm');
   await me.press('compute');

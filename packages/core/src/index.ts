@@ -106,7 +106,7 @@ export type { WrittenAsked } from './quantity/written';
 export { coneWords, sameWorkWords, writtenWords } from './quantity/conversionWords';
 export type { ToldQuantity, TwoUnits } from './quantity/told';
 export { asFrit, putGlass, type ReckonedGlass } from './piece/putGlass';
-export { asItStands, heldAcross, heldForm, serves, shapeOf, shapingIn, shapingOf, standsOut } from './piece/inForm';
+export { asItStands, givesShape, heldAcross, heldForm, serves, shapeOf, shapingIn, shapingOf, standsOut } from './piece/inForm';
 export { betweenThem, type FormNotes, formNotes } from './piece/formNotes';
 export { type PutBlank, putBlank } from './piece/putBlank';
 export { isLaid, RELEASE_KINDS, type ReleaseKind } from './release/coat';
@@ -124,11 +124,13 @@ export {
   insideOf,
   outlineIn,
   plateOf,
+  roomOfForm,
 } from './form/shape';
 export type { SectionPoint } from './form/surface';
 export { type FormSection, type View as FormView, formSection } from './form/section';
 export { type LetGo, letGo } from './release/letGo';
 export { letGoWords } from './release/letGoWords';
+export { type FiredSince, HOT_FROM_C, type Wear, wearOf, wearWords, wornBy } from './release/wear';
 export { fullPowerHeating, type KilnConstants, naturalCooling, settledCooling, steadyHeating } from './kiln/kiln';
 export { TYPICAL_KILN } from './kiln/typical';
 export { NEVER_S, timesOf, climbingPast } from './kiln/times';

@@ -10,6 +10,7 @@ import {
   FiringDetailSchema,
   FiringPageSchema,
   FiringQuerySchema,
+  FormUseSchema,
   FiringSchema,
   LoadAheadSchema,
   LoadChangeSchema,
@@ -110,6 +111,7 @@ export const api = {
   saveStudio: send('put', '/api/studio', "Replaces the studio's settings", StudioSchema, StudioSchema, { changes: 'studio' }),
   shelves: get('/api/shelves', 'All records: glass, kilns, controllers, tests', ShelvesSchema),
   madeUses: get('/api/uses/made', 'How much of each made glass pieces take, by what they lay of it', z.array(MadeUseSchema)),
+  formUses: get('/api/uses/forms', 'What was fired in each mould or former, and since each of its coats', z.array(FormUseSchema)),
   pieces: get('/api/pieces', 'Pieces as lists show them, newest change first or in another order, a page at a time', PiecePageSchema, {
     query: PieceQuerySchema,
   }),

@@ -351,6 +351,8 @@ export const FiringQuerySchema = z.object({
   result: z.enum(['short', 'right', 'past', 'open']).optional(),
   kiln: asked(80),
   piece: asked(60),
+  /** Those that stood in or on this form. */
+  form: asked(60),
   /** Where the last page ended. */
   after: asked(120),
 });
@@ -366,6 +368,27 @@ export const FiringPageSchema = z
   })
   .meta({ id: 'FiringPage' });
 export type FiringPage = z.infer<typeof FiringPageSchema>;
+
+/** What was fired in a form, and since each coat that was told of it. */
+export const FormUseSchema = z
+  .object({
+    id: recordId('Mould or former'),
+    fired: count('Firings that stood in or on it'),
+    lastAt: instant.nullable(),
+    coats: z.array(
+      z.object({
+        id: recordId('Coat'),
+        hot: count('Firings since, in which glass sticks'),
+        cool: count('Firings since, cooler ones'),
+        hottest_C: figure('°C', 'Hottest since').nullable(),
+      }),
+    ),
+  })
+  .meta({ id: 'FormUse' });
+export type FormUse = z.infer<typeof FormUseSchema>;
+
+/** A coat that is used up, where glass may lie on it next. */
+const RecoatSchema = z.object({ formId: z.string(), formName: z.string(), zone: z.string(), coatId: z.string(), releaseId: z.string(), why: z.string() });
 
 /** A piece that waits, with what its schedule says where it has one. */
 export const WaitingPieceSchema = z
@@ -426,6 +449,8 @@ export const BenchSchema = z
     learned: LearnedSchema.nullable(),
     /** Kilns whose firings have taught something, the last first. */
     taught: z.array(z.object({ kilnId: z.string(), kilnName: z.string() })),
+    /** Forms whose coat is used up, scratched or was too hot, by their names. */
+    recoat: z.array(RecoatSchema),
   })
   .meta({ id: 'Bench' });
 export type Bench = z.infer<typeof BenchSchema>;

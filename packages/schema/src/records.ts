@@ -86,6 +86,8 @@ export const ReleaseSchema = z.strictObject({
   ...coatFields,
   /** Before it is renewed. */
   firings: quantity('Firings it lasts', '', 1, 1000).int({ error: 'The firings it lasts must be a whole number.' }),
+  /** The same where it is never hotter than shaped work is. */
+  coolFirings: quantity('Firings it lasts under shaped work', '', 1, 1000).int({ error: 'The firings it lasts must be a whole number.' }).optional(),
   /** Coats from a bottle or can, sheets from a roll. */
   yields: quantity('Coats or sheets', '', 1, 10000).optional(),
   note: words('Note', 400).default(''),
@@ -117,6 +119,24 @@ export const FormSchema = z.strictObject({
 }) satisfies z.ZodType<FormShape>;
 export type FormRecord = z.infer<typeof FormSchema>;
 export const FormChangeSchema = aForm(FormSchema);
+
+/** What was laid on a form, and when: what has been fired on it since follows from the firings. */
+export const CoatedSchema = z.strictObject({
+  id: recordId,
+  version,
+  formId: recordId,
+  releaseId: recordId,
+  /** Where on it; all of it where nothing is written. */
+  zone: words('Where on it', 40).default(''),
+  coats: quantity('Coats', '', 1, 40).int({ error: 'Coats are counted whole.' }),
+  /** One across the other. */
+  crossed: z.boolean(),
+  /** Seen since: scratched, flaked, bare in places. */
+  scratched: z.boolean(),
+  note: words('Note', 200).default(''),
+  coatedAt: instant,
+});
+export type Coated = z.infer<typeof CoatedSchema>;
 
 /** A strip test of the studio's own: two glasses fused, and what crossed polarisers or the saw showed. */
 /** What crossed polarisers show of it. */

@@ -117,6 +117,15 @@ export const DEMO_FORMS: FormRecord[] = [
   },
 ];
 
+const DEMO_COATS: RecordOf<'coated'>[] = [
+  ['basin-coat', 'basin-mould', 'mould-primer', '', 5, false, ''],
+  ['tray-coat', 'tray-small', 'mould-primer', '', 4, false, ''],
+  ['former-coat', 'lamp-former', 'mould-nitride', 'edges', 3, true, 'Rubbed through where the panel hung.'],
+].map(([id, formId, releaseId, zone, coats, scratched, note]) => ({
+  ...{ id: String(id), version: 1, formId: String(formId), releaseId: String(releaseId), zone: String(zone), coats: Number(coats) },
+  ...{ crossed: true, scratched: scratched === true, note: String(note), coatedAt: Date.UTC(2026, 8, 30) },
+}));
+
 const held = (id: string, drop_m?: number): HeldForm => {
   const form = DEMO_FORMS.find((one) => one.id === id);
   if (!form) throw new Error(`The demo has no form '${id}'.`);
@@ -130,6 +139,7 @@ export const DEMO_RECORDS: { readonly [K in KindName]?: readonly RecordOf<K>[] }
   kilns: DEMO_KILNS,
   controllers: DEMO_CONTROLLERS,
   forms: DEMO_FORMS,
+  coated: DEMO_COATS,
   releases: [
     {
       id: 'shelf-primer',
@@ -141,6 +151,10 @@ export const DEMO_RECORDS: { readonly [K in KindName]?: readonly RecordOf<K>[] }
       firings: 5,
       yields: 40,
       note: 'Five thin coats, crossed; dry before loading.',
+    },
+    {
+      ...{ id: 'mould-primer', version: 1, name: 'Mould primer', source: INVENTED, kind: 'primer', top_C: 850, firings: 4, coolFirings: 12 },
+      note: 'Thinner than for a shelf; lasts long where nothing is fused on it.',
     },
     { id: 'thin-paper', version: 1, name: 'Thin paper', source: INVENTED, kind: 'paper', weight_kg_m2: 0.08, top_C: 800, firings: 1, yields: 30, note: '' },
     {

@@ -136,6 +136,8 @@ export const schedules = sqliteTable(
     familyId: text('family_id'),
     familyName: text('family_name').notNull().default(''),
     look: text('look', { enum: LOOKS }).notNull().default('fullFuse'),
+    /** The studio's own form that it stands in or on; null where a shelf or typed measures are all it takes. */
+    formId: text('form_id'),
     createdAt: integer('created_at').notNull(),
   },
   (table) => [
@@ -143,6 +145,9 @@ export const schedules = sqliteTable(
     index('schedules_by_step').on(table.stepId),
     index('schedules_by_snapshot').on(table.snapshotId),
     index('schedules_by_kiln').on(table.kilnId, table.familyId),
+    index('schedules_by_form')
+      .on(table.formId)
+      .where(sql`${table.formId} is not null`),
   ],
 );
 

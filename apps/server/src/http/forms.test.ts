@@ -1,9 +1,10 @@
 /** Forms of the shelf in firings: what a schedule keeps of them, what a changed one outdates, and what cannot be. */
 import { firingsOf, outdatedBy } from '@torvin/core';
-import type { FormRecord, Piece, Schedule, Shelves } from '@torvin/schema';
+import type { Bench, Coated, FiringRow, FormRecord, FormUse, Piece, Schedule, Shelves } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { NOW, type TestServer, startTestServer } from '../test/testServer';
 
+const DAY_MS = 24 * 3600e3;
 const METRIC = { temperature: 'C', length: 'mm', mass: 'g' } as const;
 
 let server: TestServer;
@@ -38,9 +39,10 @@ test('a form changed on the shelf outdates what is to be fired in it and changes
   const refused = await server.ask('POST', '/api/firings', { id: uuid(), pieceId: piece.id, scheduleId: schedule.id, firedAt: NOW, zone: 'UTC' });
   expect(refused.status).toBeGreaterThanOrEqual(400);
   expect((await server.ask('GET', `/api/schedules/${schedule.id}`)).body.snapshot).toEqual(schedule.snapshot);
-  // Deleted, it stays with the firing as that keeps it.
+  // Deleted, with the coat that names it, it stays with the firing as that keeps it.
+  expect((await server.ask('DELETE', '/api/coats/tray-coat', { version: 1 })).status).toBe(200);
   const { version } = await form('tray-small');
-  expect((await server.ask('DELETE', `/api/forms/tray-small`, { version })).status).toBe(200);
+  expect((await server.ask('DELETE', '/api/forms/tray-small', { version })).status).toBe(200);
   expect(outdatedBy(piece.doc, step.id, await shelves(), schedule.snapshot, METRIC)).toEqual([]);
 });
 
@@ -75,4 +77,69 @@ test('a form that cannot be is refused at its measure, in words', async () => {
     }),
   ).toEqual([422, 'points_m']);
   expect(await form('basin-mould')).toEqual(record);
+});
+
+describe('coats', () => {
+  const coat = (more: Partial<Coated> = {}): Coated => ({
+    ...{
+      id: uuid(),
+      version: 0,
+      formId: 'tray-middle',
+      releaseId: 'mould-primer',
+      zone: '',
+      coats: 4,
+      crossed: true,
+      scratched: false,
+      note: '',
+      coatedAt: NOW - 40 * DAY_MS,
+    },
+    ...more,
+  });
+  const tell = (record: Coated) => server.ask('PUT', `/api/coats/${record.id}`, record);
+  const useOf = async (id: string): Promise<FormUse> => (await server.ask('GET', '/api/uses/forms')).body.find((one: FormUse) => one.id === id);
+  const asked = async (): Promise<Bench['recoat']> => (await server.ask('GET', '/api/bench')).body.recoat;
+
+  test('firings are counted since each coat, by how hot they were; the Bench asks for another with why, and no more once there is one', async () => {
+    const { step, schedule } = await tray();
+    const { fired, lastAt, coats } = await useOf('tray-small');
+    expect([fired, lastAt === null]).toEqual([1, false]);
+    expect(coats).toEqual([{ id: 'tray-coat', hot: 0, cool: 1, hottest_C: Math.max(...schedule.segments.map(({ target_C }) => target_C)) }]);
+    expect((await server.ask('GET', '/api/firings?form=tray-small')).body.firings.map((one: FiringRow) => one.stepId)).toEqual([step.id]);
+    expect((await server.ask('GET', '/api/firings?form=tray-large')).body.total).toBe(0);
+    // The demo's former is scratched at its edges.
+    expect(await asked()).toEqual([
+      {
+        formId: 'lamp-former',
+        formName: 'Lamp former',
+        zone: 'edges',
+        coatId: 'former-coat',
+        releaseId: 'mould-nitride',
+        why: expect.stringMatching(/^It is scratched or bare/),
+      },
+    ]);
+    const newer = coat({ formId: 'lamp-former', releaseId: 'mould-nitride', zone: 'edges', coatedAt: NOW });
+    expect((await tell(newer)).status).toBe(200);
+    expect(await asked()).toEqual([]);
+    // A release that lasts one firing has had it.
+    const release = (await server.ask('GET', '/api/releases/mould-primer')).body;
+    expect((await server.ask('PUT', '/api/releases/mould-primer', { ...release, firings: 1, coolFirings: 1 })).status).toBe(200);
+    expect((await asked()).map(({ formId, why }) => [formId, why])).toEqual([
+      ['tray-small', expect.stringMatching(/^One firing since, none over \d+ °C; Mould primer lasts one firing.*: recoat it\.$/)],
+    ]);
+    // Away from the shelf it is asked for no more.
+    expect((await server.ask('POST', '/api/forms/tray-small/archive', { archived: true })).status).toBe(200);
+    expect(await asked()).toEqual([]);
+  });
+
+  test('each place has its own; what names no form, or no coats, is refused', async () => {
+    expect((await tell(coat({ zone: 'rim' }))).status).toBe(200);
+    expect((await tell(coat({ zone: 'relief', scratched: true }))).status).toBe(200);
+    expect((await asked()).map(({ formId, zone }) => [formId, zone])).toEqual(expect.arrayContaining([['tray-middle', 'relief']]));
+    expect((await asked()).some(({ zone }) => zone === 'rim')).toBe(false);
+    expect((await tell(coat({ formId: 'none' }))).body).toMatchObject({ code: 'unknown-id' });
+    expect((await tell(coat({ coats: 0 }))).body).toMatchObject({ path: 'coats' });
+    // A form that a coat names is put away rather than deleted.
+    const { version } = await form('tray-middle');
+    expect((await server.ask('DELETE', '/api/forms/tray-middle', { version })).status).toBe(409);
+  });
 });

@@ -57,7 +57,7 @@ const ROW_COLUMNS = {
   ...{ pieceName: pieces.name, work_C, work_s, total_s, kilnName, familyName, look, firedAt: loads.at, zone: loads.zone },
 };
 
-function narrowed({ text, look: wanted, result: outcome, kiln, piece }: FiringQuery): SQL | undefined {
+function narrowed({ text, look: wanted, result: outcome, kiln, piece, form }: FiringQuery): SQL | undefined {
   return and(
     isNull(firings.deletedAt),
     mentions(id, 'f', text),
@@ -65,6 +65,7 @@ function narrowed({ text, look: wanted, result: outcome, kiln, piece }: FiringQu
     outcome && (outcome === 'open' ? isNull(result) : eq(result, outcome)),
     kiln ? eq(kilnName, kiln) : undefined,
     piece ? eq(pieceId, piece) : undefined,
+    form ? eq(schedules.formId, form) : undefined,
   );
 }
 

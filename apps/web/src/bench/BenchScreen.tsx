@@ -8,6 +8,7 @@ import { useBench, useLearned } from '@/data/bench';
 import { problemOfError } from '@/outside/client';
 import { useShelves } from '@/data/pieces';
 import { SectionDrawing } from '@/section/SectionDrawing';
+import { recoatHref } from '@/shelves/FormCoats';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Chips } from '@/ui/Chips';
@@ -63,6 +64,24 @@ export function BenchScreen() {
             <Action kind="second" title={`All ${waitingInAll} that wait`} testID="all-waiting" onPress={() => router.push('/pieces?waits=yes')} />
           )}
         </Part>
+        {bench.data.recoat.length > 0 && (
+          <Part title="To recoat">
+            <View role="list">
+              {bench.data.recoat.map(({ formId, formName, zone, coatId, releaseId, why }) => (
+                <LinkRow key={coatId} href={recoatHref(formId, { zone, releaseId })} inset={0} testID={`recoat-${formId}`}>
+                  <View style={{ flex: 1 }}>
+                    <Words bold tone="touch">
+                      {[formName, zone].filter(Boolean).join(', ')}
+                    </Words>
+                    <Words size="label" tone="muted">
+                      {why}
+                    </Words>
+                  </View>
+                </LinkRow>
+              ))}
+            </View>
+          </Part>
+        )}
         <Part title="Last learned">
           <LearnedOf bench={bench.data} kilns={shelves?.kilns} />
         </Part>

@@ -17,7 +17,7 @@ export function readBefore({ topic, id }: Change): readonly QueryKey[] {
     case 'firing':
       return [keys.firings, ['firing'], ['versions'], keys.loads, keys.pieces, ['piece']];
     case 'shelves':
-      return [keys.shelves, keys.madeUses, keys.bench];
+      return [keys.shelves, keys.madeUses, keys.formUses, keys.bench];
     case 'program':
       return [keys.programs()];
     case 'all':

@@ -6,6 +6,7 @@ import { memo, useDeferredValue } from 'react';
 import { View } from 'react-native';
 import { useFirings } from '@/data/firings';
 import { readOn, useReadTo } from '@/data/longList';
+import { useShelves } from '@/data/pieces';
 import { useStudio } from '@/data/studio';
 import { scaled, space } from '@/theme/theme';
 import { Chips } from '@/ui/Chips';
@@ -21,21 +22,22 @@ import { RESULT_WORDS, ResultSign, resultWords } from './results';
 import { type NotebookQuery, useNotebookQuery } from './useNotebookQuery';
 
 /** The firings that are asked for, a moment after a finger has typed. */
-export function useSearched({ text: typed, look, result }: Pick<NotebookQuery, 'text' | 'look' | 'result'>) {
+export function useSearched({ text: typed, look, result, form }: Pick<NotebookQuery, 'text' | 'look' | 'result' | 'form'>) {
   const words = useDeferredValue(typed.trim());
-  return useFirings({ ...(look ? { look } : {}), ...(result ? { result } : {}), ...(words === '' ? {} : { text: words }) });
+  return useFirings({ ...(look ? { look } : {}), ...(result ? { result } : {}), ...(form ? { form } : {}), ...(words === '' ? {} : { text: words }) });
 }
 
 export function NotebookPane({ currentId, beside = false }: { currentId?: string; beside?: boolean }) {
   const { query, change: setQuery, passed, search } = useNotebookQuery();
   const firings = useSearched(query);
   const { temperatureUnit } = useStudio();
+  const { data: shelves } = useShelves();
   const rows = firings.data?.pages.flatMap((page) => page.firings) ?? [];
   // Pages are read until the row is there that the address asks for.
   useReadTo(query.row, rows.length, firings);
   if (!firings.data) return <Waiting query={firings} title="Notebook" />;
   const [{ total }] = firings.data.pages;
-  const searching = query.text.trim() !== '' || query.look !== undefined || query.result !== undefined;
+  const searching = query.text.trim() !== '' || query.look !== undefined || query.result !== undefined || query.form !== undefined;
   return (
     <ListScreen
       title="Notebook"
@@ -73,6 +75,15 @@ export function NotebookPane({ currentId, beside = false }: { currentId?: string
             onChange={(look) => setQuery({ look: look ?? undefined, row: 0 })}
             testID="filter-look"
           />
+          {query.form !== undefined && (
+            <Chips
+              label="Mould or former"
+              value={query.form}
+              options={[{ value: query.form, title: `in ${shelves?.forms.find(({ id }) => id === query.form)?.name ?? 'a mould that is gone'}` }]}
+              onChange={() => setQuery({ form: undefined, row: 0 })}
+              testID="filter-form"
+            />
+          )}
           <Words size="label" tone="muted" aria-live="polite" testID="notebook-count">
             {`${total} ${total === 1 ? 'firing' : 'firings'}${searching ? ' found' : ''}`}
           </Words>

@@ -109,6 +109,8 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
   const forgetShelves = (): void => {
     void readAnew(client, keys.shelves);
     void readAnew(client, keys.madeUses);
+    void readAnew(client, keys.formUses);
+    void readAnew(client, keys.bench);
   };
 
   return {

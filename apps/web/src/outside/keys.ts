@@ -20,6 +20,8 @@ export const keys = {
   loads: ['loads'],
   reckonings: ['reckonings'],
   madeUses: ['madeUses'],
+  /** Of the firings, and of the coats on the shelf. */
+  formUses: ['firings', 'forms'],
   /** By the schedule asked about, '' for none. */
   programs: (scheduleId?: string) => ['programs', ...(scheduleId === undefined ? [] : [scheduleId])],
 };

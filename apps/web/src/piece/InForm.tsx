@@ -1,8 +1,21 @@
 /** A piece in the form that a firing stands in: both cut through, to scale, and what there is to say of blank, edge, touch and release. */
-import { type Footprint, type Shaping, betweenThem, firingOf, footprintWords, formNotes, heldAcross, snapshotOf, withStep } from '@torvin/core';
+import {
+  type Footprint,
+  type Shaping,
+  betweenThem,
+  firingOf,
+  footprintWords,
+  formNotes,
+  heldAcross,
+  snapshotOf,
+  wearOf,
+  wearWords,
+  withStep,
+} from '@torvin/core';
 import { FORM_USE_NAMES, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { useMemo } from 'react';
 import { View } from 'react-native';
+import { useFormNow } from '@/data/forms';
 import { useUnits } from '@/data/studio';
 import { FormDrawing } from '@/section/FormDrawing';
 import { space } from '@/theme/theme';
@@ -30,6 +43,7 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
     () => snapshotOf(firingOf(doc, step.id) ? withStep(doc, step) : { ...doc, journey: [...doc.journey, step] }, step, shelves),
     [doc, step, shelves],
   );
+  const now = useFormNow(form?.id, shelves);
   if (!form) return null;
   if (!snapshot.ok)
     return snapshot.problem.path === 'setup.form' ? (
@@ -73,6 +87,18 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
           onPress={() => firing.setup.shaping && onCut(cutTo, firing.setup.shaping)}
         />
       )}
+      {now?.coats.map(({ coat, release, since }) => {
+        const words = `${[release.name, coat.zone].filter(Boolean).join(' on ')}: ${wearWords(release, since, coat.scratched, units)}`;
+        return wearOf(release, since, coat.scratched) === 'recoat' ? (
+          <Notice key={coat.id} tone="warn" testID="in-form-coat">
+            {words}
+          </Notice>
+        ) : (
+          <Words key={coat.id} size="label" testID="in-form-coat">
+            {words}
+          </Words>
+        );
+      })}
       {[...notes, ...(state ? [state] : [])].map((words) => (
         <Words key={words} size="label" testID="form-note">
           {words}

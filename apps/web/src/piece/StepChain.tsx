@@ -13,7 +13,6 @@ import {
   hottestSegment,
   text,
   shapingDown,
-  shapingOf,
   standsAs,
   firingsOf,
   stepName,
@@ -244,7 +243,7 @@ function Planned({ step, layup, pieceId, shelves, beside, isDrawn, working, onCo
         <Action kind="second" title={changing ? 'Leave as it is' : 'Change firing'} testID="change-step" onPress={() => setChanging(!changing)} />
         <StepMoves layup={layup} step={step} />
       </View>
-      <Measured key={step.measured?.down_m ?? 'as planned'} step={step} layup={layup} />
+      <Measured key={step.measured?.down_m ?? 'as planned'} step={step} layup={layup} planned_m={shapingDown(mine?.snapshot.firing.setup.shaping)} />
       {changing && (
         <StepPlanner
           pieceId={pieceId}
@@ -264,13 +263,12 @@ function Planned({ step, layup, pieceId, shelves, beside, isDrawn, working, onCo
   );
 }
 
-/** How far a shape has really come down, where it did not come out as planned: the next firing goes on from there. */
-function Measured({ step, layup }: { step: Step; layup: Layup }) {
+/** planned_m: of its schedule; null where nothing is bent. How far a shape has really come down, where it did not come out as planned: the next firing goes on from there. */
+function Measured({ step, layup, planned_m }: { step: Step; layup: Layup; planned_m: number | null }) {
   const units = useUnits();
-  const down_m = shapingDown(shapingOf(step, layup.doc.footprint));
   const [typed, setTyped] = useState(step.measured ? text(formatLength(step.measured.down_m, units.length)) : '');
   const [error, setError] = useState<string | undefined>();
-  if (down_m === null) return null;
+  if (planned_m === null) return null;
   const keep = (): void => {
     if (typed.trim() === '') return layup.edit(tellMeasured(layup.doc, step.id, null));
     const down = lengthWithin(typed, 'It', 0, 1, units.length);
@@ -282,7 +280,7 @@ function Measured({ step, layup }: { step: Step; layup: Layup }) {
       <View style={{ flex: 1 }}>
         <Field
           label="Came down by, where it fell short"
-          hint={`planned: ${text(formatLength(down_m, units.length))}; the next firing goes on from there`}
+          hint={`planned: ${text(formatLength(planned_m, units.length))}; the next firing goes on from there`}
           value={typed}
           onChange={setTyped}
           error={error}

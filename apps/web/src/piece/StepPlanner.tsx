@@ -4,6 +4,7 @@ import {
   type Shaping,
   undoes,
   isLaid,
+  givesShape,
   serves,
   profileWords,
   type Look,
@@ -178,7 +179,7 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
         />
       )}
       {form && meant && <InForm doc={doc} step={meant} shelves={shelves} onCut={(outline, shaping) => onCut(meant, outline, shaping)} />}
-      {mayBeSlender(entry.look) && !form && (
+      {mayBeSlender(entry.look) && !(form && givesShape(form)) && (
         <Choice
           label="Its thickest part is"
           value={entry.slender}
@@ -191,7 +192,7 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
           testID="slender"
         />
       )}
-      {(form && RECIPES[entry.look].asks ? [] : fieldsOf(entry.look)).map(({ field, label, hint }) => (
+      {(form && givesShape(form) ? [] : fieldsOf(entry.look)).map(({ field, label, hint }) => (
         <Field
           key={field}
           label={label}

@@ -2,6 +2,7 @@
 import {
   type Cone,
   type FormShape,
+  givesShape,
   heldForm,
   serves,
   DEFAULT_SCHOOL,
@@ -343,7 +344,7 @@ export function stepOf(entry: StepEntry, before: Step | null, units: Units, shel
   const form = formOf(entry, before, shelves);
   const down = form?.use === 'former' && entry.comesDown.trim() !== '' ? lengthWithin(entry.comesDown, 'The edge', 0.001, 1, units.length) : null;
   if (down && !down.ok) return { step: null, faults: [{ field: 'comesDown', message: down.problem.message }] };
-  const { shaping, faults } = form && RECIPES[entry.look].asks ? { shaping: undefined, faults: [] } : shaped(entry, units);
+  const { shaping, faults } = form && givesShape(form) ? { shaping: undefined, faults: [] } : shaped(entry, units);
   if (faults.length > 0) return { step: null, faults };
   const step = stepFor(entry, shaping, before, before?.id ?? uuid());
   return { step: form ? { ...step, setup: { ...step.setup, form: heldForm(form, down?.value) } } : step, faults: [] };

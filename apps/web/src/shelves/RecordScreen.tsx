@@ -33,6 +33,7 @@ import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { DeleteRecord } from './DeleteRecord';
+import { FormCoats } from './FormCoats';
 import { FormStory } from './FormStory';
 import { KilnTimes } from './KilnTimes';
 import { MadeStory } from './MadeStory';
@@ -115,6 +116,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
         )}
         <DraftOffer draft={draft} onTake={reset} />
         {form?.ok && <FormStory form={form.record as unknown as FormRecord} shelves={shelves} />}
+        {kind === 'forms' && !isNew && <FormCoats form={record as FormRecord} shelves={shelves} />}
         {kind === 'made' && !isNew && <MadeStory made={record as Made} shelves={shelves} />}
         {kind === 'controllers' && isNew && (
           <Choice

@@ -10,4 +10,4 @@ export const coatFields = {
   pace_K_per_s: quantity('Pace while its binder leaves', 'K/s', 0.001, 0.6).optional(),
   paceTo_C: quantity('Where its binder has left', '°C', 100, 700).optional(),
 };
-export const CoatSchema = z.strictObject(coatFields).meta({ id: 'Coat' }) satisfies z.ZodType<Coat>;
+export const CoatSchema = z.strictObject(coatFields).meta({ id: 'ReleaseFigures' }) satisfies z.ZodType<Coat>;

@@ -3,7 +3,7 @@
  * on the shelf and as a firing keeps it. Lengths in m.
  */
 import type { Footprint } from '../body/footprint';
-import { type Outcome, type Problem, found, refused } from '../problem';
+import { type Outcome, type Problem, refused } from '../problem';
 import { type OwnMaterial, materialOf } from './materials';
 import { type FormSurface, type HollowForm, type Plan, type SectionPoint, formSurface, planArea } from './surface';
 
@@ -247,15 +247,15 @@ export function formProblem(form: FormShape): Problem | null {
   return { ...inside.problem, path: FIELD_OF[inside.problem.path] ?? 'deep_m' };
 }
 
-/** How it stands in a room, for who has to find a place for it: across its outside and how high, m. */
-export function roomOfForm(form: FormShape): { across_m: number; high_m: number } {
-  const { use, thick_m, deep_m, across_m, floor_m = 0 } = form;
-  if (use === 'former') return { across_m: Math.max(across_m, floor_m), high_m: deep_m };
-  if (use === 'texture') return { across_m, high_m: thick_m };
-  return { across_m: across_m + 2 * thick_m, high_m: depthOf(form) + (use === 'dam' || form.bottom === 'open' ? 0 : thick_m) };
+/** What a kiln needs for it, m: the shorter and the longer way over its outside, and how high it stands. */
+export function roomOfForm(form: FormShape): { narrow_m: number; far_m: number; high_m: number } {
+  const { use, thick_m, deep_m, across_m, floor_m = 0, floorAlong_m = 0 } = form;
+  const wall_m = use === 'former' || use === 'texture' ? 0 : 2 * thick_m;
+  const [across, along] = use === 'former' ? [Math.max(across_m, floor_m), Math.max(alongOf(form), floorAlong_m)] : [across_m + wall_m, alongOf(form) + wall_m];
+  const under_m = use === 'dam' || use === 'former' || form.bottom === 'open' ? 0 : thick_m;
+  return {
+    narrow_m: Math.min(across, along),
+    far_m: Math.max(across, along),
+    high_m: use === 'texture' ? thick_m : (use === 'former' ? deep_m : depthOf(form)) + under_m,
+  };
 }
-
-export const asForm = (form: FormShape): Outcome<FormShape> => {
-  const problem = formProblem(form);
-  return problem ? { ok: false, problem } : found(form);
-};

@@ -16,6 +16,9 @@ const SERVES: Partial<Record<Shaping['kind'], readonly FormUse[]>> = {
 };
 const ON_A_SHELF: readonly FormUse[] = ['dam', 'texture'];
 
+/** Whether what shapes the glass follows from such a form: beside a dam or on a plate it is told besides. */
+export const givesShape = ({ use }: Pick<FormShape, 'use'>): boolean => !ON_A_SHELF.includes(use);
+
 /** Whether such a firing can stand in or on such a form. */
 export function serves(form: Pick<FormShape, 'use' | 'core_m'>, look: Look): boolean {
   const { asks, ware } = RECIPES[look];

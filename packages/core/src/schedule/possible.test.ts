@@ -1,3 +1,4 @@
+import type { FormShape } from '../form/shape';
 import { TYPICAL_FAMILIES } from '../glass/families';
 import { TYPICAL_KILN } from '../kiln/typical';
 import { neededWork } from '../look/work';
@@ -24,6 +25,7 @@ const firing = (shaping: Shaping | undefined, width_m = 0.24, more: Partial<Firi
   limits: DEFAULT_LIMITS,
   ...more,
 });
+const basin: FormShape = { use: 'hollow', plan: 'round', across_m: 0.24, deep_m: 0.03, thick_m: 0.01, material: 'earthenware' };
 const hollow = (span_m: number, depth_m: number): Shaping => ({ kind: 'hollow', span_m, depth_m });
 const former = (overhang_m: number, drop_m: number, former_m?: number): Shaping => ({ kind: 'former', overhang_m, drop_m, ...(former_m ? { former_m } : {}) });
 
@@ -51,6 +53,21 @@ describe('a firing that cannot be is refused at its field, with what would be ri
       firing(hollow(0.2, 0.03), 0.24, { kiln: { ...kiln, insideDiameter_m: 0.38 } }),
       'kilnId',
       /384 mm across its corners/,
+    ],
+    [
+      'a mould of the shelf that is wider outside than its kiln',
+      firing(hollow(0.24, 0.03), 0.24, {
+        setup: { ...BARE_SHELF, shaping: hollow(0.24, 0.03), form: { ...basin, across_m: 0.34 } },
+        kiln: { ...kiln, insideWidth_m: 0.35, insideLength_m: 0.6 },
+      }),
+      'kilnId',
+      /The mould or former is 360 mm by 360 mm over its outside and the kiln 350 mm by 600 mm/,
+    ],
+    [
+      'one that stands too high with the blank on it',
+      firing(hollow(0.24, 0.03), 0.24, { setup: { ...BARE_SHELF, shaping: hollow(0.24, 0.03), form: basin }, kiln: { ...kiln, insideHeight_m: 0.045 } }),
+      'kilnId',
+      /It stands 46 mm high/,
     ],
     ['a mould too high for its kiln', firing(hollow(0.2, 0.06), 0.24, { kiln: { ...kiln, insideHeight_m: 0.06 } }), 'kilnId', /66 mm high/],
   ])('%s', (_, one, path, message) => {

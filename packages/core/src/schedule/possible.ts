@@ -4,6 +4,7 @@
  */
 import { bodyFigures } from '../body/body';
 import { type Footprint, footprintNarrow, footprintSpan, sidesOf } from '../body/footprint';
+import { roomOfForm } from '../form/shape';
 import type { KilnConstants } from '../kiln/kiln';
 import { bowlHeight, type Cavity, cavityOf, type Hollow, type Shaping } from '../look/shaping';
 import { RECIPES } from '../look/recipes/all';
@@ -62,8 +63,10 @@ function cavityProblem({ body }: Shaped, { kind, thick_m, thin_m }: Cavity & Pic
 }
 
 /** How high it stands, m: the body, and the mould it lies in or the edge that hangs from it. */
-function standingHeight({ body, setup: { shaping } }: Shaped): number {
+function standingHeight({ body, setup: { shaping, form } }: Shaped): number {
   const deep_m = bodyFigures(body).depth.max_m;
+  // A dam stands round the glass; on all other forms it lies at first.
+  if (form) return form.use === 'dam' ? Math.max(roomOfForm(form).high_m, deep_m) : roomOfForm(form).high_m + deep_m;
   const cavity = cavityOf(shaping);
   // A mould as high as what is laid in it, on its wall.
   if (cavity) return Math.max(deep_m, cavity.thick_m) + cavity.wall_m;
@@ -86,6 +89,16 @@ function kilnProblem(firing: Shaped, written: (metres: number) => string): Probl
     const [narrow, far] = [Math.min(insideWidth_m, insideLength_m), Math.max(insideWidth_m, insideLength_m)];
     if (short > narrow || long > far)
       return says(`The piece is ${written(short)} by ${written(long)} and the kiln ${written(narrow)} by ${written(far)} inside.`);
+  }
+  const form = firing.setup.form && roomOfForm(firing.setup.form);
+  if (form && insideDiameter_m !== undefined && form.far_m > insideDiameter_m)
+    return says(`The mould or former is ${written(form.far_m)} over its outside and the kiln ${written(insideDiameter_m)} inside.`);
+  if (form && insideWidth_m !== undefined && insideLength_m !== undefined) {
+    const [narrow, far] = [Math.min(insideWidth_m, insideLength_m), Math.max(insideWidth_m, insideLength_m)];
+    if (form.narrow_m > narrow || form.far_m > far)
+      return says(
+        `The mould or former is ${written(form.narrow_m)} by ${written(form.far_m)} over its outside and the kiln ${written(narrow)} by ${written(far)} inside.`,
+      );
   }
   const height_m = standingHeight(firing);
   if (insideHeight_m !== undefined && height_m > insideHeight_m) {

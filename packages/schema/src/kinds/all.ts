@@ -19,6 +19,7 @@ import {
 } from '@torvin/core';
 import type { z } from 'zod';
 import {
+  CoatedSchema,
   FamilyChangeSchema,
   FamilySchema,
   GlassSchema,
@@ -255,6 +256,10 @@ const releases = kind({
     rate('pace_K_per_s', 'To be warmed no faster than', { optional: true, hint: 'while its binder leaves; left empty where it bears any rate' }),
     temperature('paceTo_C', 'Its binder has left at', { optional: true, hint: 'up to there that rate counts' }),
     plain('firings', 'Firings it lasts'),
+    plain('coolFirings', 'The same where no firing is hotter than shaped work', '', 1, {
+      optional: true,
+      hint: 'below 700 °C; left empty, as often as under a fuse',
+    }),
     plain('yields', 'Coats from a bottle, or sheets from a roll', '', 1, { optional: true, hint: 'left empty where it is not counted' }),
     { as: 'words', key: 'note', label: 'Note', testID: 'release-note', optional: true, long: true },
     SOURCE,
@@ -292,8 +297,43 @@ const stripTests = kind({
   archives: false,
 });
 
+const coated = kind({
+  path: 'coats',
+  one: 'coat',
+  many: 'coats',
+  caution:
+    'Primer and nitride are dust or mist before they are anything else: respirator, air the room, wipe wet. Dry a coat before glass lies on it: damp spits.',
+  schema: CoatedSchema,
+  fields: [
+    { as: 'record', key: 'formId', label: 'On', of: 'forms', testID: 'coat-form' },
+    { as: 'record', key: 'releaseId', label: 'Of', of: 'releases', testID: 'coat-release' },
+    { as: 'words', key: 'zone', label: 'Where on it', testID: 'coat-zone', optional: true, hint: 'the rim, the relief; left empty, all of it' },
+    plain('coats', 'Coats'),
+    { as: 'yes', key: 'crossed', label: 'How', title: 'each across the one before', testID: 'coat-crossed' },
+    { as: 'yes', key: 'scratched', label: 'Seen since', title: 'scratched, flaked or bare', testID: 'coat-scratched' },
+    { as: 'words', key: 'note', label: 'Note', testID: 'coat-note', optional: true, long: true },
+  ],
+  begins: (only, now) => ({
+    ...{ formId: only('forms'), releaseId: only('releases'), zone: '', coats: 5, crossed: true, scratched: false, note: '', coatedAt: now },
+  }),
+  title: ({ formId, zone }, { nameOf }) => [nameOf('forms', formId), zone].filter(Boolean).join(', '),
+  about: ({ releaseId, coats, crossed, scratched, coatedAt }, { nameOf, day }) =>
+    [
+      `${nameOf('releases', releaseId)}, ${coats === 1 ? 'one coat' : `${coats} coats${crossed ? ' crossed' : ''}`}`,
+      day(coatedAt),
+      ...(scratched ? ['scratched'] : []),
+    ].join(' · '),
+  searched: ({ note }) => note,
+  names: ({ formId, releaseId }) => [
+    { kind: 'forms', id: formId, path: 'formId' },
+    { kind: 'releases', id: releaseId, path: 'releaseId' },
+  ],
+  newest: ({ coatedAt }) => coatedAt,
+  archives: false,
+});
+
 /** In the order in which they name one another: what a record names stands before it. */
-export const KINDS = { families, glasses, made, kilns, controllers, stripTests, releases, forms };
+export const KINDS = { families, glasses, made, kilns, controllers, stripTests, releases, forms, coated };
 
 export type KindName = keyof typeof KINDS;
 export const KIND_LIST = Object.keys(KINDS) as KindName[];
@@ -301,7 +341,17 @@ export type RecordOf<K extends KindName> = z.output<(typeof KINDS)[K]['schema']>
 export type AnyRecord = { [K in KindName]: RecordOf<K> }[KindName];
 
 /** Those that have a page of their own on the shelves, in the order in which they stand there. */
-export const SHELF_KINDS = ['glasses', 'made', 'families', 'stripTests', 'forms', 'kilns', 'controllers', 'releases'] as const satisfies readonly KindName[];
+export const SHELF_KINDS = [
+  'glasses',
+  'made',
+  'families',
+  'stripTests',
+  'forms',
+  'kilns',
+  'controllers',
+  'releases',
+  'coated',
+] as const satisfies readonly KindName[];
 export type ShelfKind = (typeof SHELF_KINDS)[number];
 
 export const isKind = (name: string): name is KindName => name in KINDS;

@@ -3,11 +3,13 @@ import type { Answered } from '@torvin/core/engine';
 import { type Learned, api } from '@torvin/schema';
 import { type Evidence, evidence, firingsInKiln, kilnsThatTaught, waitingPieces } from '../../store/bench';
 import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, saveFiring } from '../../store/firings';
+import { toRecoat, usesOfForms } from '../../store/forms';
 import { loadsAhead, saveLoad } from '../../store/loads';
 import { keyProgram, standingPrograms } from '../../store/programs';
 import { countPieces } from '../../store/pieces';
 import { keepReckoning, keptReckonings } from '../../store/reckonings';
 import { findSchedule } from '../../store/schedules';
+import { studioUnits } from '../../store/studio';
 import type { Works } from '../route';
 
 /** Firings, the loads that they are in, and what the kilns' firings have taught. */
@@ -18,6 +20,7 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
     return pool.run('evaluate', { firing: findSchedule(db, scheduleId).snapshot.firing, segments: asFired });
   }
 
+  route(api.formUses, () => usesOfForms(db));
   route(api.firings, (_, _id, query) => listFirings(db, query));
   route(api.firing, (_, id) => findFiring(db, id));
   route(api.recordFiring, async (firing) => recordFiring(db, firing, await evaluationOf(firing.scheduleId, firing.asFired), now()));
@@ -63,5 +66,6 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
     pieces: countPieces(db),
     learned: await learnedOf(),
     taught: kilnsThatTaught(db),
+    recoat: toRecoat(db, studioUnits(db)),
   }));
 }

@@ -1,4 +1,4 @@
-import { SHELF_KINDS, type ShelfKind, type Shelves, beginRecord, isKind, kindOf } from '@torvin/schema';
+import { type Coated, SHELF_KINDS, type ShelfKind, type Shelves, beginRecord, isKind, kindOf } from '@torvin/schema';
 import { Redirect, useLocalSearchParams } from 'expo-router';
 import { useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -8,7 +8,7 @@ import { RecordScreen } from '@/shelves/RecordScreen';
 import { Waiting } from '@/ui/Loading';
 
 export default function ShelfRecordPage() {
-  const { kind, id } = useLocalSearchParams<{ kind: string; id: string }>();
+  const { kind, id, on, of, zone } = useLocalSearchParams<{ kind: string; id: string; on?: string; of?: string; zone?: string }>();
   const shelves = useShelves();
   const [newId] = useState(() => uuid());
   const last = useRef<ShelfRecord | undefined>(undefined);
@@ -16,18 +16,22 @@ export default function ShelfRecordPage() {
   if (!known) return <Redirect href="/shelves" />;
   if (!shelves.data) return <Waiting query={shelves} title="Shelves" back={{ title: 'Shelves', href: '/shelves' }} />;
   const records: readonly ShelfRecord[] = shelves.data[known];
-  const present = id === 'new' && !kindOf(known).fromPieces ? begun(known, newId, shelves.data) : records.find((one) => one.id === id);
+  const present =
+    id === 'new' && !kindOf(known).fromPieces
+      ? begun(known, newId, shelves.data, { ...(on ? { formId: on } : {}), ...(of ? { releaseId: of } : {}), ...(zone ? { zone } : {}) })
+      : records.find((one) => one.id === id);
   if (present) last.current = present;
   // One that is being deleted is gone from its shelf at once, and its page is left when the server has said so.
   const record = present ?? (last.current?.id === id ? last.current : undefined);
   return record ? <RecordScreen key={record.id} kind={known} record={record} shelves={shelves.data} /> : <Redirect href="/shelves" />;
 }
 
-/** A new record begins with what is usual of its kind; what it names is chosen, where there is a choice. */
-function begun(kind: ShelfKind, id: string, shelves: Shelves): ShelfRecord {
+/** A new record begins with what is usual of its kind; what it names is chosen, where there is a choice. told: of a coat, what the address says. */
+function begun(kind: ShelfKind, id: string, shelves: Shelves, told: Partial<Coated>): ShelfRecord {
   const only = (other: string): string => {
     const present = isKind(other) ? shelves[other].filter((one) => !shelves.archived.includes(one.id)) : [];
     return present.length === 1 ? present[0].id : '';
   };
-  return beginRecord(kind, id, only, Date.now());
+  const record = beginRecord(kind, id, only, Date.now());
+  return kind === 'coated' ? { ...record, ...told } : record;
 }

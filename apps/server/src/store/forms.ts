@@ -1,0 +1,66 @@
+/** What was fired in the studio's forms, how far their coats are used up, and which of them want another. */
+import { type FiredSince, HOT_FROM_C, type Units, hottestSegment, wearOf, wearWords } from '@torvin/core';
+import type { Bench, Coated, FormUse, Shelves } from '@torvin/schema';
+import { and, eq, isNotNull, isNull } from 'drizzle-orm';
+import type { Database } from '../db/database';
+import { firings, loads, schedules } from '../db/tables';
+import { allShelves } from './records';
+
+interface Fired {
+  at: number;
+  hottest_C: number;
+}
+
+/** By form: when something stood in it, and how hot that was as it ran; what is only planned does not count. */
+function firedIn(db: Database): Map<string, Fired[]> {
+  const rows = db
+    .select({ formId: schedules.formId, at: loads.at, work_C: schedules.work_C, asFired: firings.asFired })
+    .from(schedules)
+    .innerJoin(firings, eq(firings.scheduleId, schedules.id))
+    .innerJoin(loads, eq(firings.loadId, loads.id))
+    .where(and(isNotNull(schedules.formId), isNull(firings.deletedAt), isNotNull(loads.startedAt)))
+    .all();
+  const fired = new Map<string, Fired[]>();
+  for (const { formId, at, work_C, asFired } of rows) {
+    if (formId === null) continue;
+    fired.set(formId, [...(fired.get(formId) ?? []), { at, hottest_C: asFired ? asFired[hottestSegment(asFired)].target_C : work_C }]);
+  }
+  return fired;
+}
+
+function since({ coatedAt }: Coated, fired: readonly Fired[]): FiredSince {
+  const after = fired.filter(({ at }) => at >= coatedAt);
+  const hot = after.filter(({ hottest_C }) => hottest_C >= HOT_FROM_C).length;
+  return { hot, cool: after.length - hot, hottest_C: after.length > 0 ? Math.max(...after.map(({ hottest_C }) => hottest_C)) : null };
+}
+
+export function usesOfForms(db: Database, shelves: Shelves = allShelves(db)): FormUse[] {
+  const fired = firedIn(db);
+  return shelves.forms.map(({ id }) => {
+    const own = fired.get(id) ?? [];
+    return {
+      ...{ id, fired: own.length, lastAt: own.length > 0 ? Math.max(...own.map(({ at }) => at)) : null },
+      coats: shelves.coated.filter(({ formId }) => formId === id).map((coat) => ({ id: coat.id, ...since(coat, own) })),
+    };
+  });
+}
+
+/** Of each place on each form that is in use the newest coat, where that wants another. */
+export function toRecoat(db: Database, units: Units): Bench['recoat'] {
+  const shelves = allShelves(db);
+  if (shelves.coated.length === 0) return [];
+  const uses = new Map(usesOfForms(db, shelves).flatMap(({ coats }) => coats.map(({ id, ...told }) => [id, told] as const)));
+  const newest = new Map<string, Coated>();
+  // The newest first, as they stand on their shelf.
+  for (const coat of shelves.coated.toReversed()) newest.set(`${coat.formId} ${coat.zone}`, coat);
+  return [...newest.values()]
+    .flatMap((coat) => {
+      const form = shelves.forms.find(({ id }) => id === coat.formId && !shelves.archived.includes(id));
+      const release = shelves.releases.find(({ id }) => id === coat.releaseId);
+      const told = uses.get(coat.id);
+      if (!form || !release || !told || wearOf(release, told, coat.scratched) !== 'recoat') return [];
+      const { id: coatId, zone, releaseId } = coat;
+      return [{ formId: form.id, formName: form.name, zone, coatId, releaseId, why: wearWords(release, told, coat.scratched, units) }];
+    })
+    .sort((a, b) => a.formName.localeCompare(b.formName));
+}

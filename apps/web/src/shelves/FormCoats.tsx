@@ -1,0 +1,136 @@
+/** What keeps glass from a form: its newest coat in each place, how far it is used up, and what has been fired in it. */
+import { DEFAULT_SCHOOL, type FormMaterialName, type WareKind, roomOfForm, wearOf, wearWords, wornBy } from '@torvin/core';
+import type { FormRecord, Shelves, Step } from '@torvin/schema';
+import { format } from 'date-fns/format';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { type CoatNow, useFormNow } from '@/data/forms';
+import { useUnits } from '@/data/studio';
+import { useOutbox } from '@/outbox/useOutbox';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { LinkRow } from '@/ui/LinkRow';
+import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+
+/** Where a coat is told of anew: on the same place, of the same release. */
+export const recoatHref = (formId: string, { zone = '', releaseId = '' }: { zone?: string; releaseId?: string } = {}) =>
+  `/shelves/coated/new?on=${formId}&of=${releaseId}&zone=${encodeURIComponent(zone)}` as const;
+
+export function FormCoats({ form, shelves }: { form: FormRecord; shelves: Shelves }) {
+  const router = useRouter();
+  const now = useFormNow(form.id, shelves);
+  if (!now) return null;
+  const { use, coats } = now;
+  return (
+    <View style={{ gap: space.small }} testID="form-coats">
+      {coats.map((one) => (
+        <CoatRow key={one.coat.id} now={one} onRecoat={() => router.push(recoatHref(form.id, one.coat))} />
+      ))}
+      {coats.length === 0 && (
+        <Words tone="muted">No coat is known of it: what keeps glass from it, and since when, is told once and counted from then on.</Words>
+      )}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+        <DryIt form={form} shelves={shelves} />
+        <Action
+          kind="plain"
+          title={coats.length === 0 ? 'Tell its coat' : 'Another place'}
+          label={coats.length === 0 ? 'Tell its coat' : 'Another place of it that is coated otherwise'}
+          testID="tell-coat"
+          onPress={() => router.push(recoatHref(form.id))}
+        />
+      </View>
+      <View role="list">
+        <LinkRow href={`/notebook?form=${form.id}`} inset={0} testID="form-firings">
+          <Words style={{ flex: 1 }}>{use.fired === 0 ? 'Nothing has been fired in it yet' : use.fired === 1 ? 'One firing' : `${use.fired} firings`}</Words>
+          {use.lastAt !== null && <Words tone="muted">{`the last ${format(use.lastAt, 'd MMM')}`}</Words>}
+        </LinkRow>
+      </View>
+    </View>
+  );
+}
+
+/** What a form is fired as when it is empty; steel has nothing to lose but its coat's water, and is dried on its way to the next firing. */
+const FIRED_AS: Partial<Record<FormMaterialName, WareKind>> = {
+  ...{ earthenware: 'fired', stoneware: 'fired', cordierite: 'fired', alumina: 'fired' },
+  ...{ plasterSilica: 'plaster', fusedSilica: 'castable', fibre: 'fibre', vermiculite: 'fibre' },
+};
+
+/** The firing that dries a fresh coat, as a piece with no glass in it: its schedule is computed there. */
+function DryIt({ form, shelves }: { form: FormRecord; shelves: Shelves }) {
+  const router = useRouter();
+  const outbox = useOutbox();
+  const of = FIRED_AS[form.material];
+  const first = (records: readonly { id: string }[]): string | undefined => records.find(({ id }) => !shelves.archived.includes(id))?.id;
+  const [kilnId, controllerId] = [first(shelves.kilns), first(shelves.controllers)];
+  if (!of || of === 'fibre' || !kilnId || !controllerId) return null;
+  const plan = (): void => {
+    const id = uuid();
+    const { narrow_m, far_m } = roomOfForm(form);
+    const step: Step = {
+      ...{ kind: 'fire', id: uuid(), look: 'dryMould', kilnId, controllerId, school: DEFAULT_SCHOOL, scheduleId: null, computedId: null },
+      setup: { kind: 'bareShelf', paper: false, wet: 'damp', shaping: { kind: 'ware', of, wall_m: form.thick_m, wide_m: narrow_m, long_m: far_m } },
+    };
+    outbox.put('createPiece', {
+      id,
+      name: `Drying of ${form.name}`.slice(0, 80),
+      doc: { schemaVersion: 3, footprint: { shape: 'rectangle', width_m: narrow_m, length_m: far_m }, dammed: false, typed: {}, journey: [step] },
+    });
+    router.navigate(`/pieces/${id}?at=${step.id}`);
+  };
+  return <Action kind="plain" title="Plan its drying" label="Plan its drying: a firing with no glass in it" testID="plan-drying" onPress={plan} />;
+}
+
+/** Longer lives are told in words alone. */
+const BOXES_AT_MOST = 16;
+
+function CoatRow({ now: { coat, release, since }, onRecoat }: { now: CoatNow; onRecoat(): void }) {
+  const units = useUnits();
+  const wear = wearOf(release, since, coat.scratched);
+  const life = since.hot === 0 && since.cool > 0 ? (release.coolFirings ?? release.firings) : release.firings;
+  const words = wearWords(release, since, coat.scratched, units);
+  const coats = coat.coats === 1 ? 'one coat' : `${coat.coats} coats${coat.crossed ? ' crossed' : ''}`;
+  return (
+    <View style={{ gap: space.hair }} testID="form-coat">
+      <View style={{ flexDirection: 'row', gap: space.small }}>
+        <Words bold style={{ flex: 1 }}>
+          {[`${release.name}, ${coats}`, coat.zone].filter(Boolean).join(', on ')}
+        </Words>
+        <Words size="label" tone="muted">
+          {format(coat.coatedAt, 'd MMM yyyy')}
+        </Words>
+      </View>
+      {life <= BOXES_AT_MOST && <Boxes had={Math.round(wornBy(release, since) * life)} of={life} />}
+      {wear === 'recoat' ? <Notice tone="warn">{words}</Notice> : <Words size="label">{words}</Words>}
+      <View style={{ alignItems: 'flex-start' }}>
+        <Action
+          kind={wear === 'good' ? 'plain' : 'second'}
+          title="Recoated"
+          label={`Recoated${coat.zone === '' ? '' : `, ${coat.zone}`}`}
+          testID="recoated"
+          onPress={onRecoat}
+        />
+      </View>
+    </View>
+  );
+}
+
+/** A box for each firing of a coat's life, those filled that it has had; beside it all is said in words. */
+function Boxes({ had, of }: { had: number; of: number }) {
+  const { colours } = useTheme();
+  return (
+    <View style={{ flexDirection: 'row', gap: 4 }} aria-hidden>
+      {Array.from({ length: of }, (_, i) => (
+        <View
+          key={i}
+          style={{
+            ...{ flex: 1, maxWidth: 28, height: 22, borderWidth: 1, borderColor: i < had ? colours.ink : colours.muted },
+            ...(i < had ? { backgroundColor: colours.ink } : { borderStyle: 'dashed' as const }),
+          }}
+        />
+      ))}
+    </View>
+  );
+}

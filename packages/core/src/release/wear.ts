@@ -1,0 +1,65 @@
+/**
+ * How far a coat is used up: by how often it was fired since it was laid on, by how hot, and by what was seen of it. A coat lasts longer
+ * under shaped work than under a fuse: where the studio has counted that too, each firing takes its share of the life that it belongs to.
+ * The studio's own counts are the judge; nothing here forbids anything.
+ */
+import type { Units } from '../units/convert';
+import { formatTemperature, text } from '../units/format';
+
+/** From here on a firing counts as a hot one: glass begins to stick to what it lies on. */
+export const HOT_FROM_C = 700;
+
+export interface CoatLife {
+  name: string;
+  /** Firings it lasts; below HOT_FROM_C, where that was counted too. */
+  firings: number;
+  coolFirings?: number;
+  top_C: number;
+}
+
+/** What has been fired on it since. */
+export interface FiredSince {
+  hot: number;
+  cool: number;
+  /** Null where nothing was. */
+  hottest_C: number | null;
+}
+
+export type Wear = 'good' | 'last' | 'recoat';
+
+/** Share of its life that is gone; over 1 where it has had more. */
+export const wornBy = (
+  { firings, coolFirings = firings }: Pick<CoatLife, 'firings' | 'coolFirings'>,
+  { hot, cool }: Pick<FiredSince, 'hot' | 'cool'>,
+): number => hot / firings + cool / coolFirings;
+
+/** recoat: before anything else lies on it; last: one more firing of the kind that it had uses it up. */
+export function wearOf(life: CoatLife, since: FiredSince, scratched: boolean): Wear {
+  if (scratched || (since.hottest_C !== null && since.hottest_C > life.top_C)) return 'recoat';
+  const worn = wornBy(life, since);
+  if (worn > 1 - 1e-9) return 'recoat';
+  const { firings, coolFirings = firings } = life;
+  return worn + 1 / (since.hot > 0 || since.cool === 0 ? firings : coolFirings) > 1 - 1e-9 && since.hot + since.cool > 0 ? 'last' : 'good';
+}
+
+const times = (n: number): string => (n === 1 ? 'one firing' : `${n} firings`);
+
+/** '7 firings since, none over 640 °C; Shelf primer lasts 12.' */
+export function wearWords(life: CoatLife, since: FiredSince, scratched: boolean, units: Units): string {
+  const degrees = (celsius: number): string => text(formatTemperature(celsius, units.temperature));
+  const { name, firings, coolFirings, top_C } = life;
+  const fired = since.hot + since.cool;
+  const lasts = `${name} lasts ${times(firings)}${coolFirings === undefined ? '' : `, ${coolFirings} below ${degrees(HOT_FROM_C)}`}`;
+  const had = fired === 0 ? 'Not fired since' : `${fired === 1 ? 'One firing' : times(fired)} since, none over ${degrees(since.hottest_C ?? 0)}`;
+  if (scratched) return `It is scratched or bare: recoat before glass lies on it. ${had}; ${lasts}.`;
+  if (since.hottest_C !== null && since.hottest_C > top_C)
+    return `It was fired to ${degrees(since.hottest_C)}, and ${name} bears ${degrees(top_C)}: recoat it. ${had.split(',')[0]}.`;
+  switch (wearOf(life, since, scratched)) {
+    case 'recoat':
+      return `${had}; ${lasts}: recoat it.`;
+    case 'last':
+      return `${had}; ${lasts}: recoat it after the next.`;
+    default:
+      return `${had}; ${lasts}.`;
+  }
+}
