@@ -7,7 +7,7 @@ import { type KindName, type PieceDoc, type Renames, type Snapshot, freeId, rena
 import { eq, isNull, sql } from 'drizzle-orm';
 import { between } from '../store/pieces';
 import { allShelves } from '../store/records';
-import { columnsOf, wholeSchedules } from '../store/schedules';
+import { columnsOf } from '../store/schedules';
 import { tellWaiting } from '../store/waiting';
 import { loads, pieceStates, pieces, records, schedules, snapshots } from './tables';
 import type { Database } from './database';
@@ -111,7 +111,15 @@ function tellLearning(tx: Database): void {
       .flatMap(({ doc }) => firingsOf(doc))
       .map((step) => [step.id, step.kilnId]),
   );
-  for (const row of wholeSchedules(tx).where(isNull(schedules.kilnId)).all()) {
+  const { id: scheduleId, stepId, kilnName, segments, result } = schedules;
+  // Columns by name: a database that is only brought as far as an older program went lacks those that came later.
+  const told = tx
+    .select({ id: scheduleId, stepId, kilnName, segments, result, snapshot: snapshots.doc })
+    .from(schedules)
+    .innerJoin(snapshots, eq(schedules.snapshotId, snapshots.id))
+    .where(isNull(schedules.kilnId))
+    .all();
+  for (const row of told) {
     const { kilnId, familyId } = columnsOf(row, shelves);
     // Where the firing is planned for a kiln of that name still, it is that one.
     const planned = shelves.kilns.find(({ id, name }) => id === steps.get(row.stepId) && name === row.kilnName);

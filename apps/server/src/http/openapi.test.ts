@@ -150,7 +150,7 @@ test('a conflict tells of what stands, a save of its key, a list of its queries'
   expect(responses[409].content['application/json'].schema).toMatchObject({ properties: { current: { $ref: '#/components/schemas/Piece' } } });
   expect(parameters.map(({ name, in: place }) => `${String(place)} ${String(name)}`)).toEqual(['path id', 'header Idempotency-Key']);
   const queries = document.paths['/api/firings'].get.parameters as Part[];
-  expect(queries.map(({ name }) => name)).toEqual(['text', 'look', 'result', 'kiln', 'piece', 'after']);
+  expect(queries.map(({ name }) => name)).toEqual(['text', 'look', 'result', 'kiln', 'piece', 'form', 'after']);
 });
 
 /** Beside this process, which goes on answering meanwhile. */

@@ -5,8 +5,8 @@ const { from: queryFrom, params: paramsOf } = NOTEBOOK_ADDRESS;
 
 describe('the Notebook in the address', () => {
   test('comes back from it as it was', () => {
-    const query = { text: 'tray, smallest', look: 'slump', result: 'right', row: 240 } as const;
-    expect(searchOf(NOTEBOOK_ADDRESS, query)).toBe('?q=tray%2C+smallest&row=240&look=slump&came=right');
+    const query = { text: 'tray, smallest', look: 'slump', result: 'right', row: 240, form: 'basin' } as const;
+    expect(searchOf(NOTEBOOK_ADDRESS, query)).toBe('?q=tray%2C+smallest&row=240&look=slump&came=right&form=basin');
     expect(queryFrom(Object.fromEntries(new URLSearchParams(searchOf(NOTEBOOK_ADDRESS, query))))).toEqual(query);
   });
 
@@ -25,6 +25,6 @@ describe('the Notebook in the address', () => {
   test.each(['-3', '1.5', 'NaN', ''])("a row '%s' is the first", (row) => expect(queryFrom({ row }).row).toBe(0));
 
   test('what is taken away is named, so that it leaves the address', () => {
-    expect(Object.keys(paramsOf({ text: '', row: 0 })).sort()).toEqual(['came', 'look', 'q', 'row']);
+    expect(Object.keys(paramsOf({ text: '', row: 0 })).sort()).toEqual(['came', 'form', 'look', 'q', 'row']);
   });
 });

@@ -7,6 +7,7 @@ import {
   footprintWords,
   formNotes,
   heldAcross,
+  printWords,
   snapshotOf,
   wearOf,
   wearWords,
@@ -57,6 +58,7 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
   const blank = heldAcross(held, firing);
   const record = shelves.forms.find(({ id }) => id === form.id);
   const bends = held.shape.use === 'hollow' || held.shape.use === 'former';
+  const prints = record?.use === 'texture' ? [printWords(record)] : [];
   const state = [...(record?.mark ? [`Mark: ${record.mark}.`] : []), ...(record?.damaged ? ['It is marked as chipped, cracked or mended.'] : [])].join(' ');
   return (
     <View style={{ gap: space.small }} testID="in-form">
@@ -99,7 +101,7 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
           </Words>
         );
       })}
-      {[...notes, ...(state ? [state] : [])].map((words) => (
+      {[...notes, ...prints, ...(state ? [state] : [])].map((words) => (
         <Words key={words} size="label" testID="form-note">
           {words}
         </Words>

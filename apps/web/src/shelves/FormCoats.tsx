@@ -44,7 +44,9 @@ export function FormCoats({ form, shelves }: { form: FormRecord; shelves: Shelve
       </View>
       <View role="list">
         <LinkRow href={`/notebook?form=${form.id}`} inset={0} testID="form-firings">
-          <Words style={{ flex: 1 }}>{use.fired === 0 ? 'Nothing has been fired in it yet' : use.fired === 1 ? 'One firing' : `${use.fired} firings`}</Words>
+          <Words tone="touch" style={{ flex: 1 }}>
+            {use.fired === 0 ? 'Nothing has been fired with it yet' : use.fired === 1 ? 'One firing with it' : `${use.fired} firings with it`}
+          </Words>
           {use.lastAt !== null && <Words tone="muted">{`the last ${format(use.lastAt, 'd MMM')}`}</Words>}
         </LinkRow>
       </View>

@@ -9,7 +9,7 @@ import { materialOf } from '../form/materials';
 import { type FormShape, alongOf, depthOf, insideOf, outlineIn } from '../form/shape';
 import { type FormSurface, formSurface } from '../form/surface';
 import { blank } from '../quantity/blank';
-import { blankFor, printWords } from '../quantity/formTold';
+import { blankFor } from '../quantity/formTold';
 import { isLaid } from '../release/coat';
 import { letGo } from '../release/letGo';
 import { type LetGoTold, letGoWords } from '../release/letGoWords';
@@ -201,7 +201,7 @@ export function formNotes(form: HeldForm, firing: FiringCase, paper_m: number, u
       case 'dam':
         return inDam(form, firing, units, long);
       case 'texture':
-        return { warns: onPlate(form, firing.body.footprint, long), notes: [printWords({})] };
+        return { warns: onPlate(form, firing.body.footprint, long), notes: [] };
       default:
         return { warns: [], notes: [] };
     }
