@@ -1,7 +1,7 @@
 /** What the studio has, a shelf for each kind; searched by words, what is put away apart. */
 import { type About, KINDS, SHELF_KINDS, type ShelfKind, type Shelves, TYPICAL_SOURCE, kindOf, titleOf } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import { useMadeStock } from '@/data/made';
 import { useShelves } from '@/data/pieces';
@@ -111,10 +111,36 @@ const rowOf = (kind: ShelfKind, record: ShelfRecord, about: About): string => [k
 const textOf = (kind: ShelfKind, record: ShelfRecord, about: About): string =>
   `${titleOf(kind, record, about)} ${rowOf(kind, record, about)} ${kindOf(kind).searched?.(record) ?? ''}`;
 
-function RecordList({ kind, records, about, shelves }: { kind: ShelfKind; records: readonly ShelfRecord[]; about: About; shelves: Shelves }) {
-  const stock = useMadeStock(kind === 'made' && records.length > 0);
+/** So many rows are drawn at once; the rest of a long shelf comes without holding up a finger. */
+const AT_ONCE = 24;
+
+function RecordList({ kind, records: all, about, shelves }: { kind: ShelfKind; records: readonly ShelfRecord[]; about: About; shelves: Shelves }) {
+  const [first, rest] = [all.slice(0, AT_ONCE), all.slice(AT_ONCE)];
   return (
     <View role="list">
+      <Rows kind={kind} records={first} about={about} shelves={shelves} />
+      {rest.length > 0 && <LaterRows key={kind} kind={kind} records={rest} about={about} shelves={shelves} />}
+    </View>
+  );
+}
+
+const NONE: readonly ShelfRecord[] = [];
+
+function LaterRows(props: RowsProps) {
+  return <Rows {...props} records={useDeferredValue(props.records, NONE)} />;
+}
+
+interface RowsProps {
+  kind: ShelfKind;
+  records: readonly ShelfRecord[];
+  about: About;
+  shelves: Shelves;
+}
+
+const Rows = memo(function Rows({ kind, records, about, shelves }: RowsProps) {
+  const stock = useMadeStock(kind === 'made' && records.length > 0);
+  return (
+    <>
       {records.map((record) => (
         <LinkRow key={record.id} href={`/shelves/${kind}/${record.id}`} inset={0} testID={`record-${record.id}`}>
           {'colour' in record && <Swatch colour={record.colour} />}
@@ -135,6 +161,6 @@ function RecordList({ kind, records, about, shelves }: { kind: ShelfKind; record
           </View>
         </LinkRow>
       ))}
-    </View>
+    </>
   );
-}
+});
