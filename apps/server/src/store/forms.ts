@@ -23,7 +23,10 @@ function firedIn(db: Database): Map<string, Fired[]> {
   const fired = new Map<string, Fired[]>();
   for (const { formId, at, work_C, asFired } of rows) {
     if (formId === null) continue;
-    fired.set(formId, [...(fired.get(formId) ?? []), { at, hottest_C: asFired ? asFired[hottestSegment(asFired)].target_C : work_C }]);
+    const one = { at, hottest_C: asFired ? asFired[hottestSegment(asFired)].target_C : work_C };
+    const own = fired.get(formId);
+    if (own) own.push(one);
+    else fired.set(formId, [one]);
   }
   return fired;
 }

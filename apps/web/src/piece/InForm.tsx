@@ -84,7 +84,7 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
       {cutTo && onCut && firing.setup.shaping && (
         <Action
           kind="second"
-          title={`Cut it to a ${footprintWords(cutTo, units.length)}`}
+          title={`Cut it to fit: ${footprintWords(cutTo, units.length)}`}
           testID="cut-to-form"
           onPress={() => firing.setup.shaping && onCut(cutTo, firing.setup.shaping)}
         />

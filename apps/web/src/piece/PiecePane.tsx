@@ -18,11 +18,8 @@ import {
   bodyProfile,
   RECIPES,
   removeLayer,
-  heldAcross,
-  shapingDown,
   shapingOf,
   snapshotOf,
-  stepName,
   standsAs,
   tellDone,
   type Turn,
@@ -40,7 +37,6 @@ import { usePiece, useSchedule, useShelves } from '@/data/pieces';
 import { useUnits } from '@/data/studio';
 import { SavePieceFile } from './PieceFileActions';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
-import { FormDrawing } from '@/section/FormDrawing';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { SectionEditor } from '@/section/SectionEditor';
 import { trimsOf } from '@/section/trim';
@@ -73,6 +69,7 @@ import { PlanPanel } from './PlanPanel';
 import { KeepMade } from './KeepMade';
 import { QueueNotice } from './QueueNotice';
 import { StepChain } from './StepChain';
+import { StepInForm, formedIn } from './StepInForm';
 import { UndoBar } from './UndoBar';
 import { useFit } from './useFit';
 import { type Journey, useJourney } from './useJourney';
@@ -229,13 +226,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
                 }}
               />
             ) : formed ? (
-              <FormDrawing
-                form={formed.held.shape}
-                blank={{ ...formed.across, layers: formed.layers }}
-                words={`${stepName(formed.step)} in '${formed.held.name}', cut through, to scale: the blank dashed, the glass as it comes to lie`}
-                height={DRAWING_HEIGHT}
-                testID="step-in-form"
-              />
+              <StepInForm formed={formed} height={DRAWING_HEIGHT} />
             ) : (
               <SectionDrawing
                 footprint={ware ? { shape: 'rectangle', width_m: ware.wide_m, length_m: ware.long_m } : drawn.footprint}
@@ -422,20 +413,6 @@ function DeletePiece({ piece }: { piece: Piece }) {
       }}
     />
   );
-}
-
-/** A firing in a form that glass sinks into or hangs over, as it is drawn: as far down as was measured, where it was. */
-function formedIn(doc: PieceDoc, step: Step, shelves: Shelves) {
-  if (!step.setup.form) return null;
-  const snapshot = snapshotOf(doc, step, shelves);
-  if (!snapshot.ok) return null;
-  const { firing, layers, setup } = snapshot.value;
-  const held = setup.form;
-  if (!held || (held.shape.use !== 'hollow' && held.shape.use !== 'former')) return null;
-  const across = heldAcross(held, firing);
-  const planned = shapingDown(firing.setup.shaping);
-  const reached = step.measured && planned ? Math.min(step.measured.down_m / planned, 1) : 1;
-  return { step, held, layers, across: { ...across, down: across.down * reached } };
 }
 
 /** The firing as it is planned, and the heat work it does: by its schedule where it has one, by its aim else. */

@@ -1,5 +1,5 @@
 /** Of a mould or former: drawn as it is measured, whether glass lets go of it, what it holds, and the blank for it. */
-import { type FormView, formFigures, letGo, letGoWords, materialOf, printWords, shapeOf } from '@torvin/core';
+import { type FormView, formFigures, letGo, letGoWords, materialWords, printWords, shapeOf } from '@torvin/core';
 import { type FormRecord, FORM_USE_NAMES, type Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -24,6 +24,7 @@ export function FormStory({ form, shelves }: { form: FormRecord; shelves: Shelve
   const told = family && letGo(family, shape);
   const said = told && letGoWords(told, shape, units, (shape.liner_m ?? 0) > 0);
   const figures = family ? formFigures(shape, family, BLANK_M, units) : [];
+  const ofWhat = materialWords(shape, units);
   const isTwoSided = shape.plan !== 'round' || shape.door_m !== undefined;
   return (
     <View style={{ gap: space.small }} testID="form-story">
@@ -51,9 +52,9 @@ export function FormStory({ form, shelves }: { form: FormRecord; shelves: Shelve
           {said.helps.length > 0 && <Words testID="form-helps">{said.helps.join(' ')}</Words>}
         </View>
       )}
-      {materialOf(shape).note !== undefined && (
+      {ofWhat !== null && (
         <Words size="label" tone="muted" testID="form-material-note">
-          {`${materialOf(shape).name}: ${materialOf(shape).note}.`}
+          {ofWhat}
         </Words>
       )}
       {form.use === 'texture' && <Words testID="form-prints">{printWords(form)}</Words>}

@@ -210,6 +210,17 @@ describe('a form cut through', () => {
     expect(formSection(hollow({ floor_m: 0.2, bottom: 'open' })).solids).toHaveLength(2);
   });
 
+  test('the other way it is the same surface: floors in proportion, or as they were told; what is no form any more is drawn as a box', () => {
+    const tray = hollow({ plan: 'rectangle', across_m: 0.3, along_m: 0.2, floor_m: 0.24, deep_m: 0.02 });
+    const half = (form: FormShape, view: 'across' | 'along'): number =>
+      Math.max(...(formSection(form, view).lies ?? []).filter(([, z]) => z < form.thick_m + 1e-9).map(([x]) => x));
+    expect([half(tray, 'across'), half(tray, 'along')]).toEqual([expect.closeTo(0.12, 9), expect.closeTo(0.08, 9)]);
+    expect(half({ ...tray, floorAlong_m: 0.12 }, 'along')).toBeCloseTo(0.06, 9);
+    const leaning = hollow({ plan: 'rectangle', across_m: 0.3, along_m: 0.2, lean_deg: 45, deep_m: 0.02 });
+    expect(half(leaning, 'along')).toBeCloseTo(0.08, 9);
+    expect(formSection(hollow({ floor_m: 0.4 })).solids).toHaveLength(1);
+  });
+
   test('every form that holds is drawn within its width and height', () => {
     const forms = [
       hollow({}),

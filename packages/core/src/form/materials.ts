@@ -19,6 +19,9 @@ export interface FormMaterial {
   /** What it bears again and again, °C. */
   top_C: number;
   warmed?: WarmedBy;
+  /** From here on it flakes, and thin sheet and grids of it sag, °C; left out where it does not below its top. */
+  scales_C?: number;
+  sags_C?: number;
   /** As it is drawn. */
   colour: string;
   note?: string;
@@ -42,11 +45,11 @@ export const FORM_MATERIALS = {
   },
   stainless: {
     ...{ name: 'Stainless steel', expansion_perK: 18e-6, conductivity_W_mK: 22, density_kg_m3: 7900, heatCapacity_J_kgK: 540 },
-    ...{ top_C: 900, colour: '#9AA4A8', note: 'hardly scales; thin sheet and grids sag above about 850 °C' },
+    ...{ top_C: 900, sags_C: 850, colour: '#9AA4A8' },
   },
   mildSteel: {
     ...{ name: 'Mild steel', expansion_perK: 13e-6, conductivity_W_mK: 38, density_kg_m3: 7850, heatCapacity_J_kgK: 620 },
-    ...{ top_C: 780, colour: '#7D7A78', note: 'scales from about 550 °C, flakes that stick to glass; sags above about 750' },
+    ...{ top_C: 780, scales_C: 550, sags_C: 750, colour: '#7D7A78' },
   },
   plasterSilica: {
     ...{ name: 'Plaster-silica investment', expansion_perK: 11e-6, conductivity_W_mK: 0.45, density_kg_m3: 1150, heatCapacity_J_kgK: 1000 },

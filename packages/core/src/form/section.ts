@@ -39,25 +39,17 @@ function bothSides(half: readonly SectionPoint[], [left, right]: readonly [numbe
 /** Where the floor ends, from the middle: a floor that is open or loose is drawn apart from the wall. */
 const FLOOR_M = 1e-6;
 
-/** The other way round, so that what was along is across. */
-const turned = (form: FormShape): FormShape => ({
-  ...form,
-  ...{ across_m: alongOf(form), along_m: form.across_m },
-  ...(form.floorAlong_m === undefined ? {} : { floor_m: form.floorAlong_m, floorAlong_m: form.floor_m }),
-});
-
 function hollowSection(form: FormShape, view: View): FormSection {
   if (view === 'along' && form.plan === 'trough') return troughAlong(form);
-  const isOther = view === 'along' && (form.plan === 'rectangle' || form.plan === 'oval') && form.points_m === undefined;
-  const inside = insideOf({ ...(isOther ? turned(form) : form), liner_m: 0 });
-  const whole = view === 'across' ? form.across_m : alongOf(form);
-  const rim = whole / 2;
-  const own = inside.ok ? inside.value.section : [];
+  const inside = insideOf({ ...form, liner_m: 0 });
+  const rim = (view === 'across' ? form.across_m : alongOf(form)) / 2;
+  // A record from before a rule may be no form any more: its outside is drawn.
+  if (!inside.ok) return { solids: [box(-rim, rim, 0, form.deep_m)], lies: null, stands_m: 0, width_m: 2 * rim, height_m: form.deep_m };
+  const own = view === 'across' ? inside.value.section : inside.value.along;
   const low = Math.min(...own.map(({ up_m }) => up_m));
-  const stretched = isOther ? 1 : whole / form.across_m;
   const half = own
     .filter(({ out_m, up_m }, i) => i === 0 || out_m !== own[i - 1].out_m || up_m !== own[i - 1].up_m)
-    .map(({ out_m, up_m }) => ({ out_m: out_m * stretched, up_m: up_m - low }));
+    .map(({ out_m, up_m }) => ({ out_m, up_m: up_m - low }));
   const { left_m, right_m, door_m, back_m, thick_m, bottom } = form;
   const sides: [number, number] = view === 'across' ? [left_m ?? rim, right_m ?? rim] : [door_m ?? rim, back_m ?? rim];
   const lies = bothSides(half, sides, rim).map(([x, z]): Point => [x, z + (bottom === 'open' ? 0 : thick_m)]);

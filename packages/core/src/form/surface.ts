@@ -215,8 +215,9 @@ export interface FormSurface {
   depth_m: number;
   /** How far its steepest wall leans out, degrees off upright; negative where it leans in. */
   draft_deg: number;
-  /** Its section over the middle, half of it: from the middle out, as far as the rim. */
+  /** Its section over the middle, half of it: from the middle out, as far as the rim; and the same the other way. */
   section: SectionPoint[];
+  along: SectionPoint[];
 }
 
 /** A point around a plan without corners, and which way it goes on there: both by the angle. */
@@ -344,6 +345,7 @@ export function formSurface(form: HollowForm, lift_m = 0): Outcome<FormSurface> 
     const to = k < 0 ? rows.length - 1 : k;
     return take(to - 1) + ((take(to) - take(to - 1)) * (share - rows[to - 1].share)) / (rows[to].share - rows[to - 1].share);
   };
+  const sectionOf = (i: number): SectionPoint[] => [{ out_m: 0, up_m: ups[0] }, ...outs.map((out, k) => ({ out_m: halfAt(i, out), up_m: ups[k] }))];
   return found({
     reachesAt: (share) => ways.map((_, i) => ({ half_m: at(share, (k) => rows[k].halves[i]), way_m: at(share, (k) => ways_m[i][k]) })),
     areaTo: (share) => at(share, (k) => areas[k]),
@@ -356,7 +358,7 @@ export function formSurface(form: HollowForm, lift_m = 0): Outcome<FormSurface> 
     ...held(plan, rows),
     ...{ wall_m: long_m, depth_m },
     draft_deg: 90 - (Math.max(...steep) * 180) / Math.PI,
-    section: [{ out_m: 0, up_m: 0 }, ...outs.map((out, k) => ({ out_m: floors[0] + out, up_m: ups[k] }))],
+    ...{ section: sectionOf(0), along: sectionOf(ways.length - 1) },
   });
 }
 

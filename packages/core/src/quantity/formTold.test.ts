@@ -2,7 +2,7 @@ import type { FormShape } from '../form/shape';
 import { SOFT_90 } from '../testCases';
 import { valueOf } from '../problem';
 import { blank } from './blank';
-import { blankFor, formFigures, printWords } from './formTold';
+import { blankFor, formFigures, materialWords, printWords } from './formTold';
 
 const METRIC = { temperature: 'C', length: 'mm', mass: 'g' } as const;
 const basin: FormShape = { use: 'hollow', plan: 'round', across_m: 0.366, deep_m: 0.062, thick_m: 0.012, material: 'earthenware' };
@@ -30,6 +30,16 @@ test('a former: the largest blank ends just over the shelf, on the sides that it
 test('rings, plates and grids take no blank; what cannot hold water holds none', () => {
   expect(formFigures({ ...basin, use: 'dam' }, SOFT_90, 0.006, METRIC).map(({ label }) => label)).toEqual(['holds, to its rim', 'weighs about']);
   expect(formFigures({ ...basin, use: 'texture', deep_m: 0.003 }, SOFT_90, 0.006, METRIC).map(({ label }) => label)).toEqual(['weighs about']);
+});
+
+test('what a form is of is told in the degrees of the studio', () => {
+  expect(materialWords({ ...basin, material: 'mildSteel' }, METRIC)).toBe(
+    'Mild steel: scales from about 550 °C, and its flakes stick to glass; thin sheet and grids sag above about 750 °C.',
+  );
+  expect(materialWords({ ...basin, material: 'stainless' }, { ...METRIC, temperature: 'F' })).toBe(
+    'Stainless steel: thin sheet and grids sag above about 1562 °F.',
+  );
+  expect(materialWords(basin, METRIC)).toBeNull();
 });
 
 test('how letters on a plate read', () => {

@@ -1,8 +1,9 @@
 /** What a form of the shelf comes to, for glass of one kind: what it holds, the blank for it, its weight; and how a plate's letters read. */
 import type { GlassConstants } from '../glass/constants';
+import { materialOf } from '../form/materials';
 import { formMass, hollowOf, insideOf, type FormShape } from '../form/shape';
 import type { Units } from '../units/convert';
-import { type Figure, formatLength, formatMass, formatVolume, text } from '../units/format';
+import { type Figure, formatLength, formatMass, formatTemperature, formatVolume, text } from '../units/format';
 import { type BlankAsked, blank } from './blank';
 
 /** A skirt ends so far over the shelf, where nobody says how far down it is to come, m. */
@@ -55,6 +56,18 @@ export function formFigures(form: FormShape, glass: GlassConstants, thickness_m:
   }
   figures.push({ label: 'weighs about', value: formatMass(formMass(form), units.mass), note: 'by its wall' });
   return figures;
+}
+
+/** What to know of what a form is of, as a sentence; null where there is nothing. */
+export function materialWords(form: FormShape, units: Units): string | null {
+  const { name, scales_C, sags_C, note } = materialOf(form);
+  const about = (celsius: number): string => `about ${text(formatTemperature(celsius, units.temperature))}`;
+  const said = [
+    ...(scales_C === undefined ? [] : [`scales from ${about(scales_C)}, and its flakes stick to glass`]),
+    ...(sags_C === undefined ? [] : [`thin sheet and grids sag above ${about(sags_C)}`]),
+    ...(note === undefined ? [] : [note]),
+  ];
+  return said.length > 0 ? `${name}: ${said.join('; ')}.` : null;
 }
 
 /**

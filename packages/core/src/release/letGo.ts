@@ -36,6 +36,8 @@ export interface LetGo {
 const GIVES = 0.5;
 /** Of glass on primer or paper; a lean whose tangent is more lets it slide. */
 const FRICTION = 0.3;
+/** The same as a lean, degrees off upright, rounded up. */
+export const SLIDES_FROM_DEG = Math.ceil((Math.atan(FRICTION) * 180) / Math.PI);
 /** Nearer to nothing than this across, figures of expansion tell nothing. */
 const NEAR_M = 0.0001;
 

@@ -3,7 +3,7 @@ import { FORM_MATERIALS } from '../form/materials';
 import type { FormShape } from '../form/shape';
 import type { Units } from '../units/convert';
 import { formatLength, formatTemperature, text } from '../units/format';
-import type { LetGo } from './letGo';
+import { type LetGo, SLIDES_FROM_DEG } from './letGo';
 
 export interface LetGoTold {
   /** 'It will fall out: 0.4 mm of room.' */
@@ -44,7 +44,7 @@ export function letGoWords(told: LetGo, form: Pick<FormShape, 'use'>, units: Uni
     helps: tight
       ? [
           ...paper,
-          ...(draft_deg < 17 ? ['Walls that lean by 17° and more let it slide up.'] : []),
+          ...(draft_deg < SLIDES_FROM_DEG ? [`Walls that lean by ${SLIDES_FROM_DEG}° and more let it slide up.`] : []),
           ...(others.length > 0 ? [`A ${what} of ${listed(others)} lets go.`] : []),
         ]
       : [],

@@ -258,7 +258,7 @@ const releases = kind({
     plain('firings', 'Firings it lasts'),
     plain('coolFirings', 'The same where no firing is hotter than shaped work', '', 1, {
       optional: true,
-      hint: 'below 700 °C; left empty, as often as under a fuse',
+      hint: 'a slump or a drape; left empty, as often as under a fuse',
     }),
     plain('yields', 'Coats from a bottle, or sheets from a roll', '', 1, { optional: true, hint: 'left empty where it is not counted' }),
     { as: 'words', key: 'note', label: 'Note', testID: 'release-note', optional: true, long: true },
