@@ -16,6 +16,17 @@ afterEach(() => me.leave());
 
 const ADDED = '[data-testid^="record-"]';
 
+/** The id of the row that begins with a name, once it has come onto the shelf. */
+async function onShelf(name: string): Promise<string> {
+  for (let tries = 0; tries < 300; tries += 1) {
+    const rows = await me.ofAll(ADDED, (nodes) => nodes.map((node) => ({ id: node.dataset.testid ?? '', text: node.innerText })));
+    const row = rows.find(({ text }) => text.startsWith(name));
+    if (row) return row.id.slice('record-'.length);
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error(`No form '${name}' came onto the shelf.`);
+}
+
 /** A new form of the shelf; its id. */
 async function newForm(name: string, chosen: readonly string[], figures: Record<string, string>): Promise<string> {
   await me.press('new-record');
@@ -23,14 +34,7 @@ async function newForm(name: string, chosen: readonly string[], figures: Record<
   for (const testId of chosen) await me.press(testId);
   for (const [key, value] of Object.entries(figures)) await me.type(`figure-${key}`, value);
   await me.press('save-record');
-  await me.find('find-record').catch(() => me.find('new-record'));
-  for (let tries = 0; tries < 100; tries += 1) {
-    const rows = await me.ofAll(ADDED, (nodes) => nodes.map((node) => ({ id: node.dataset.testid ?? '', text: node.innerText })));
-    const row = rows.find(({ text }) => text.startsWith(name));
-    if (row) return row.id.slice('record-'.length);
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  throw new Error(`No form '${name}' came onto the shelf.`);
+  return onShelf(name);
 }
 
 async function planIn(look: string, formId: string): Promise<void> {
@@ -65,8 +69,7 @@ test('a mould is written down, its nonsense refused at its measure; a blank too 
   await me.sees('form-drawing', /200 mm/);
   await me.expectSound('a mould');
   await me.press('save-record');
-  await me.find('new-record');
-  const id = (await me.ofAll(ADDED, (nodes) => nodes.find((node) => node.innerText.startsWith('Shore dish'))?.dataset.testid ?? '')).slice('record-'.length);
+  const id = await onShelf('Shore dish');
 
   await me.page.goto(`${studio.address}/pieces`);
   await maker.begin('Shore dish, clear', { diameter: '240' }, 'clear-90');
