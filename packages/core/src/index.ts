@@ -107,7 +107,7 @@ export { coneWords, sameWorkWords, writtenWords } from './quantity/conversionWor
 export type { ToldQuantity, TwoUnits } from './quantity/told';
 export { asFrit, putGlass, type ReckonedGlass } from './piece/putGlass';
 export { asItStands, givesShape, heldAcross, heldForm, serves, shapeOf, shapingIn, shapingOf, standsOut } from './piece/inForm';
-export { betweenThem, type FormNotes, formNotes } from './piece/formNotes';
+export { betweenThem, type FormNotes, formNotes, rescueIn, stuckOn } from './piece/formNotes';
 export { type PutBlank, putBlank } from './piece/putBlank';
 export { isLaid, RELEASE_KINDS, type ReleaseKind } from './release/coat';
 export { FORM_MATERIALS, FORM_MATERIAL_NAMES, type FormMaterialName, formPace, materialOf } from './form/materials';
@@ -130,6 +130,8 @@ export type { SectionPoint } from './form/surface';
 export { type FormSection, type View as FormView, formSection } from './form/section';
 export { type LetGo, letGo } from './release/letGo';
 export { letGoWords } from './release/letGoWords';
+export { RELEASED, RELEASED_NAMES, type Released, type Tally, tallyWords } from './release/released';
+export { type Rescue, type RescueTold, rescueOf, rescueWords } from './release/rescue';
 export { type FiredSince, HOT_FROM_C, type Wear, wearOf, wearWords, wornBy } from './release/wear';
 export { fullPowerHeating, type KilnConstants, naturalCooling, settledCooling, steadyHeating } from './kiln/kiln';
 export { TYPICAL_KILN } from './kiln/typical';

@@ -1,5 +1,5 @@
 /** A studio's other documents: backups, schedule versions, firings, what waits, settings. */
-import { HOW_FAR, type MadeFrom, LAYER_FORMS, LOOKS, SETUP_KINDS, WARE_KINDS, WETS, STEP_KINDS } from '@torvin/core';
+import { HOW_FAR, type MadeFrom, LAYER_FORMS, LOOKS, RELEASED, SETUP_KINDS, WARE_KINDS, WETS, STEP_KINDS } from '@torvin/core';
 import { z } from 'zod';
 import {
   ControllerInputSchema,
@@ -241,6 +241,8 @@ const told = {
   /** Null while it runs or stands unopened. */
   result: ResultSchema.nullable().default(null),
   lookReached: oneOf('Look reached', LOOKS).nullable().default(null),
+  /** How it came off the form that shaped it; null where that was not said, or nothing shaped it. */
+  released: oneOf('How it came off its form', RELEASED).nullable().default(null),
   note: words('Note', 4000).default(''),
   /** The segments as they really ran, where they ran otherwise than planned. */
   asFired: z.array(PurposefulSegmentSchema).min(1).max(SEGMENTS_AT_MOST).nullable().default(null),
@@ -374,6 +376,8 @@ export const FormUseSchema = z
   .object({
     id: recordId('Mould or former'),
     fired: count('Firings that stood in or on it'),
+    /** How glass came off it, of the firings that were told of. */
+    released: z.object({ fell: count('Came by itself'), tapped: count('Came by tapping'), stuck: count('Stuck'), broke: count('Broke coming off') }),
     lastAt: instant.nullable(),
     coats: z.array(
       z.object({

@@ -21,6 +21,8 @@ const FiledFiringSchema = FiringSchema.pick({
   differences: z.array(z.string()).default([]),
   /** Left out by files from before firings said what they teach. */
   lesson: LessonSchema.default(NO_LESSON),
+  /** Left out by files from before it was asked. */
+  released: FiringSchema.shape.released,
 });
 
 /** A picture that a firing in this file names: as it is kept, JPEG, named by the SHA-256 of its bytes. */

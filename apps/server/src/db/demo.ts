@@ -1,5 +1,5 @@
 /** What the demo studio, Marram Row, has on its shelves and at work. Every name is invented. */
-import { type HeldForm, type JourneyStep, TYPICAL_FAMILIES, heldForm } from '@torvin/core';
+import { type HeldForm, type JourneyStep, type Released, TYPICAL_FAMILIES, heldForm } from '@torvin/core';
 import type { FiringResult, FormRecord, Glass, Kiln, KindName, LaidLayerSchema, Made, RecordOf, StepSchema } from '@torvin/schema';
 import type { z } from 'zod';
 
@@ -178,6 +178,8 @@ export interface DemoFiring {
   /** Hours before the seeding at which it was started. */
   hoursAgo: number;
   result: FiringResult | null;
+  /** How it came off its form. */
+  released?: Released;
   place: string;
   note: string;
   /** Degrees and minutes by which the work really differed, where it did. */
@@ -262,7 +264,7 @@ export const DEMO_PIECES: DemoPiece[] = [
     steps: [
       {
         step: { look: 'slabFlow', setup: { kind: 'bareShelf', paper: false, form: held('ring-dam') }, releaseId: 'thin-paper' },
-        firings: [{ hoursAgo: 610, result: 'right', place: 'middle', note: 'Ring of steel, lined. Ran level, scale at the rim.' }],
+        firings: [{ hoursAgo: 610, result: 'right', place: 'middle', note: 'Ring of steel, lined. Ran level, scale at the rim.', released: 'tapped' }],
       },
       { hand: { kind: 'clean', off: 'scale', soak_s: 0, took: { time_s: 1500 } }, doneHoursAgo: 580 },
       { hand: { kind: 'look', with: 'polariser', found: 'Even, no bright cross at the rim.' }, doneHoursAgo: 579 },
@@ -332,7 +334,7 @@ export const DEMO_PIECES: DemoPiece[] = [
       {
         step: { look: 'slump', setup: { kind: 'inMould', paper: false, form: held('tray-small') } },
         keyed: { slot: 4, hoursAgo: 281, readBack: true },
-        firings: [{ hoursAgo: 280, result: 'right', place: 'middle, long side to the door', note: 'Down at 12 min, corners even.' }],
+        firings: [{ hoursAgo: 280, result: 'right', place: 'middle, long side to the door', note: 'Down at 12 min, corners even.', released: 'fell' }],
       },
     ],
   },

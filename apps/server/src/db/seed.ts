@@ -139,7 +139,7 @@ function addDemoProgram(
   keyProgram(db, { id: uuid(), controllerId: controller.id, slot, scheduleId, rows, keyedAt, ...read }, now);
 }
 
-function addDemoFiring(db: Database, schedule: Schedule, { hoursAgo, ranBy, result, place, note }: DemoFiring, now: number): void {
+function addDemoFiring(db: Database, schedule: Schedule, { hoursAgo, ranBy, result, released, place, note }: DemoFiring, now: number): void {
   const { segments, snapshot, pieceId, id: scheduleId } = schedule;
   const hottest = hottestSegment(segments);
   const asFired = ranBy
@@ -148,7 +148,17 @@ function addDemoFiring(db: Database, schedule: Schedule, { hoursAgo, ranBy, resu
       )
     : null;
   const firedAt = now - hoursAgo * HOUR_MS;
-  const told = { firedAt, zone: 'UTC', place, result, lookReached: result === 'right' ? snapshot.firing.look : null, note, asFired, photos: [] };
+  const told = {
+    firedAt,
+    zone: 'UTC',
+    place,
+    result,
+    released: released ?? null,
+    lookReached: result === 'right' ? snapshot.firing.look : null,
+    note,
+    asFired,
+    photos: [],
+  };
   const ran = asFired && evaluate(snapshot.firing, asFired);
   const recordedAt = result === null ? firedAt : firedAt + (ran ?? schedule.result).simulation.total_s * 1000 + HOUR_MS;
   const firing = { id: uuid(), pieceId, scheduleId, knownBy: '', lesson: NO_LESSON, planned: false, asItIs: false, ...told };

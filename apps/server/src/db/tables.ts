@@ -1,5 +1,5 @@
 /** The database's tables. Row types are inferred from here; documents are JSON validated by @torvin/schema. */
-import { type Evaluation, LOOKS, type PanelRow, type PurposefulSegment, QUANTITY_NAMES } from '@torvin/core';
+import { type Evaluation, LOOKS, type PanelRow, type PurposefulSegment, QUANTITY_NAMES, RELEASED } from '@torvin/core';
 import type { Operation } from 'fast-json-patch';
 import { CSV_STYLES, type Lesson, NO_LESSON, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
 import { sql } from 'drizzle-orm';
@@ -193,6 +193,7 @@ export const firings = sqliteTable(
     /** Null while it runs or stands unopened. */
     result: text('result', { enum: ['short', 'right', 'past'] }),
     lookReached: text('look_reached', { enum: LOOKS }),
+    released: text('released', { enum: RELEASED }),
     note: text('note').notNull(),
     asFired: text('as_fired', { mode: 'json' }).$type<PurposefulSegment[]>(),
     asFiredResult: text('as_fired_result', { mode: 'json' }).$type<Evaluation>(),

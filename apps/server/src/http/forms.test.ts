@@ -147,3 +147,22 @@ describe('coats', () => {
     expect((await server.ask('DELETE', '/api/forms/tray-middle', { version })).status).toBe(409);
   });
 });
+
+test('how glass came off a form is told with its firing, and is the form’s own record; what is deleted counts no more', async () => {
+  const released = async (): Promise<FormUse['released'] | undefined> =>
+    ((await server.ask('GET', '/api/uses/forms')).body as FormUse[]).find(({ id }) => id === 'tray-small')?.released;
+  expect(await released()).toEqual({ fell: 1, tapped: 0, stuck: 0, broke: 0 });
+  const [row] = (await server.ask('GET', '/api/firings?form=tray-small')).body.firings as FiringRow[];
+  expect(row.released).toBe('fell');
+  const { firing } = (await server.ask('GET', `/api/firings/${row.id}`)).body;
+  const { firedAt, zone, place, result, lookReached, note, asFired, photos, knownBy, lesson, version } = firing;
+  const told = { version, firedAt, zone, place, result, lookReached, note, asFired, photos, knownBy, lesson };
+  expect((await server.ask('PUT', `/api/firings/${row.id}`, { ...told, released: 'levitated' })).body).toMatchObject({ path: 'released' });
+  expect((await server.ask('PUT', `/api/firings/${row.id}`, { ...told, released: 'stuck' })).status).toBe(200);
+  expect(await released()).toEqual({ fell: 0, tapped: 0, stuck: 1, broke: 0 });
+  // It goes along in the piece's file.
+  const file = (await server.ask('GET', `/api/pieces/${row.pieceId}/file`)).body;
+  expect(file.firings.map((one: { released: string | null }) => one.released)).toContain('stuck');
+  expect((await server.ask('DELETE', `/api/firings/${row.id}`, { version: version + 1 })).status).toBe(200);
+  expect(await released()).toEqual({ fell: 0, tapped: 0, stuck: 0, broke: 0 });
+});

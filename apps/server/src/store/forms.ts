@@ -1,5 +1,5 @@
 /** What was fired in the studio's forms, how far their coats are used up, and which of them want another. */
-import { type FiredSince, HOT_FROM_C, type Units, hottestSegment, wearOf, wearWords } from '@torvin/core';
+import { type FiredSince, HOT_FROM_C, type Released, type Units, hottestSegment, wearOf, wearWords } from '@torvin/core';
 import type { Bench, Coated, FormUse, Shelves } from '@torvin/schema';
 import { and, eq, isNotNull, isNull } from 'drizzle-orm';
 import type { Database } from '../db/database';
@@ -9,21 +9,22 @@ import { allShelves } from './records';
 interface Fired {
   at: number;
   hottest_C: number;
+  released: Released | null;
 }
 
 /** By form: when something stood in it, and how hot that was as it ran; what is only planned does not count. */
 function firedIn(db: Database): Map<string, Fired[]> {
   const rows = db
-    .select({ formId: schedules.formId, at: loads.at, work_C: schedules.work_C, asFired: firings.asFired })
+    .select({ formId: schedules.formId, at: loads.at, work_C: schedules.work_C, asFired: firings.asFired, released: firings.released })
     .from(schedules)
     .innerJoin(firings, eq(firings.scheduleId, schedules.id))
     .innerJoin(loads, eq(firings.loadId, loads.id))
     .where(and(isNotNull(schedules.formId), isNull(firings.deletedAt), isNotNull(loads.startedAt)))
     .all();
   const fired = new Map<string, Fired[]>();
-  for (const { formId, at, work_C, asFired } of rows) {
+  for (const { formId, at, work_C, asFired, released } of rows) {
     if (formId === null) continue;
-    const one = { at, hottest_C: asFired ? asFired[hottestSegment(asFired)].target_C : work_C };
+    const one = { at, hottest_C: asFired ? asFired[hottestSegment(asFired)].target_C : work_C, released };
     const own = fired.get(formId);
     if (own) own.push(one);
     else fired.set(formId, [one]);
@@ -37,11 +38,18 @@ function since({ coatedAt }: Coated, fired: readonly Fired[]): FiredSince {
   return { hot, cool: after.length - hot, hottest_C: after.length > 0 ? Math.max(...after.map(({ hottest_C }) => hottest_C)) : null };
 }
 
+const tallied = (fired: readonly Fired[]): FormUse['released'] => {
+  const told = { fell: 0, tapped: 0, stuck: 0, broke: 0 };
+  for (const { released } of fired) if (released !== null) told[released] += 1;
+  return told;
+};
+
 export function usesOfForms(db: Database, shelves: Shelves = allShelves(db)): FormUse[] {
   const fired = firedIn(db);
   return shelves.forms.map(({ id }) => {
     const own = fired.get(id) ?? [];
     return {
+      released: tallied(own),
       ...{ id, fired: own.length, lastAt: own.length > 0 ? Math.max(...own.map(({ at }) => at)) : null },
       coats: shelves.coated.filter(({ formId }) => formId === id).map((coat) => ({ id: coat.id, ...since(coat, own) })),
     };

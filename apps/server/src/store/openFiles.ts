@@ -1,7 +1,7 @@
 /** A whole studio as files that any program reads: a piece file each, tables of firings and shelves, pictures as they are. */
 import { createReadStream } from 'node:fs';
 import { Readable } from 'node:stream';
-import { RECIPES, fileName, temperatureIn, type TemperatureUnit, type Units } from '@torvin/core';
+import { RECIPES, RELEASED_NAMES, fileName, temperatureIn, type TemperatureUnit, type Units } from '@torvin/core';
 import { type CsvRow, KINDS, KIND_LIST, type KindName, type Shelves, type Stored, csvOf, entryOfRecord, isKind, kindOf, labelOf } from '@torvin/schema';
 import { asc, eq, isNull } from 'drizzle-orm';
 import { ZipFile as Packer } from 'yazl';
@@ -118,6 +118,7 @@ function firingRows(db: Database, unit: TemperatureUnit): CsvRow[] {
       result: firing.result ?? '',
       by_how_much: firing.lesson.by === null ? '' : { little: 'a little', far: 'by far' }[firing.lesson.by],
       look_reached: firing.lookReached ? RECIPES[firing.lookReached].name : '',
+      came_off: firing.released ? RELEASED_NAMES[firing.released] : '',
       [`controller_read_${unit}`]: readAs(firing.lesson.witness?.controller_C, unit),
       [`at_the_glass_${unit}`]: readAs(firing.lesson.witness?.glass_C, unit),
       left_out: firing.lesson.leftOut ? 'yes' : 'no',

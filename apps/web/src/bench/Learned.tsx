@@ -4,7 +4,7 @@ import type { Kiln } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
 import { useStudio } from '@/data/studio';
-import { byWords, resultWords } from '@/notebook/results';
+import { byWords, resultWords } from '@/ui/results';
 import { useSave } from '@/outbox/useOutbox';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';

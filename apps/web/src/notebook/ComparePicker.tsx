@@ -11,7 +11,7 @@ import { type Back, ListScreen } from '@/ui/Screen';
 import { scaled } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 import { inZone } from '@/ui/clock';
-import { ResultSign, resultWords } from './results';
+import { ResultSign, resultWords } from '@/ui/results';
 
 const ROW_HEIGHT = scaled(64);
 

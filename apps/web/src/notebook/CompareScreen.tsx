@@ -9,7 +9,7 @@ import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
 import { inZone } from '@/ui/clock';
 import { firingDifferences } from './differences';
-import { ResultSign, resultWords } from './results';
+import { ResultSign, resultWords } from '@/ui/results';
 
 const headOf = ({ firing }: FiringDetail): string => `${firing.pieceName}, ${format(inZone(firing.firedAt, firing.zone), 'd MMM')}`;
 

@@ -1,5 +1,17 @@
 /** One firing: how it came out, what was seen, how it ran beside what was planned, and the schedule as it was. */
-import { ENGINE_VERSION, RECIPES, consequences, formatDuration, segmentDifferences, text, setupWords, earlierEngine, toldBy, wareFired } from '@torvin/core';
+import {
+  ENGINE_VERSION,
+  RECIPES,
+  RELEASED_NAMES,
+  consequences,
+  formatDuration,
+  segmentDifferences,
+  text,
+  setupWords,
+  earlierEngine,
+  toldBy,
+  wareFired,
+} from '@torvin/core';
 import type { FiringDetail } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
@@ -23,7 +35,7 @@ import { offerBack } from '@/ui/takeBack';
 import { AwakeForLookIn } from './AwakeForLookIn';
 import { PhotoRow } from './Photos';
 import { asRun } from './differences';
-import { ResultSign, byWords, lessonSentence, resultWords } from './results';
+import { ResultSign, byWords, lessonSentence, resultWords } from '@/ui/results';
 import { useNotebookHref } from './useNotebookQuery';
 
 const DRAWING_HEIGHT = 120;
@@ -57,6 +69,9 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
         </View>
         {firing.note !== '' && <Words>{firing.note}</Words>}
         {firing.knownBy !== '' && <Words>{`Told before it could be cold: ${firing.knownBy}. It teaches nothing of the kiln.`}</Words>}
+        {firing.released !== null && (
+          <Words testID="firing-released">{`${RELEASED_NAMES[firing.released]}${snapshot.setup.form ? `, ${snapshot.setup.form.name}` : ''}.`}</Words>
+        )}
         {lesson !== '' && <Words testID="firing-lesson">{lesson}</Words>}
         {firing.differences.length > 0 && (
           <Notice tone="warn" testID="fired-as-it-was">
@@ -80,6 +95,15 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
             testID="tell"
             onPress={() => router.push(`/notebook/${firing.id}/tell`)}
           />
+          {firing.released === 'stuck' && (
+            <Action
+              kind="second"
+              title="Free it"
+              label="Free it: what loosens it, and the firing for that"
+              testID="free-it"
+              onPress={() => router.push(`/pieces/${firing.pieceId}?at=${firing.stepId}&stuck=yes`)}
+            />
+          )}
           <Action kind="second" title="Compare" testID="compare" onPress={() => router.push(`/notebook/${firing.id}/compare`)} />
           {firing.result !== null && (
             <Action

@@ -18,7 +18,7 @@ import { ListScreen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { inZone, zoneWords } from '@/ui/clock';
 import { Thumbnail } from '@/photos/Thumbnail';
-import { RESULT_WORDS, ResultSign, resultWords } from './results';
+import { RESULT_WORDS, ResultSign, resultWords } from '@/ui/results';
 import { type NotebookQuery, useNotebookQuery } from './useNotebookQuery';
 
 /** The firings that are asked for, a moment after a finger has typed. */

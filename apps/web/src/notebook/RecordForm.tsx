@@ -1,15 +1,16 @@
 /** What is told of a firing: when, where it stood, how it came out, what was seen, and how it ran where not as planned. */
 import { zodResolver } from '@hookform/resolvers/zod';
-import { HOW_FAR, LOOKS, type Look, RECIPES, type Problem } from '@torvin/core';
+import { HOW_FAR, LOOKS, type Look, RECIPES, RELEASED, RELEASED_NAMES, type Problem, rescueIn, stuckOn } from '@torvin/core';
 import { type Firing, ResultSchema, type Schedule } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useEffect, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
-import { useStudio } from '@/data/studio';
+import { useStudio, useUnits } from '@/data/studio';
 import type { Drafting } from '@/outbox/drafts';
 import { knownNames } from '@/outbox/pictures';
+import { RescueCard } from '@/piece/RescueCard';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -23,9 +24,9 @@ import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { AsFiredRows } from './AsFiredRows';
 import { type LessonEntry, LessonFields, entryOfLesson, lessonOf } from './LessonFields';
 import { PhotoPicker } from './Photos';
-import { RESULT_WORDS } from './results';
+import { RESULT_WORDS } from '@/ui/results';
 
-export type Told = Pick<Firing, 'firedAt' | 'place' | 'result' | 'lookReached' | 'note' | 'asFired' | 'photos' | 'knownBy' | 'lesson'>;
+export type Told = Pick<Firing, 'firedAt' | 'place' | 'result' | 'lookReached' | 'released' | 'note' | 'asFired' | 'photos' | 'knownBy' | 'lesson'>;
 
 export interface RecordFormProps {
   told: Told;
@@ -53,6 +54,7 @@ const recordSchema = z.object({
   place: z.string().max(PLACE_AT_MOST, { error: `A place has at most ${PLACE_AT_MOST} characters.` }),
   result: z.enum([...ResultSchema.options, 'open']),
   lookReached: z.enum([...LOOKS, 'unsaid']),
+  released: z.enum([...RELEASED, 'unsaid']),
   note: z.string().max(NOTE_AT_MOST, { error: `A note has at most ${NOTE_AT_MOST} characters.` }),
   asFired: z.custom<Told['asFired']>(),
   photos: z.array(z.string()),
@@ -68,12 +70,14 @@ const FIELDS: Record<string, FieldName> = { firedAt: 'when', place: 'place', not
 
 export function RecordForm({ told, schedule, problem, saving, held, draft, onSave }: RecordFormProps) {
   const { temperatureUnit: unit } = useStudio();
+  const units = useUnits();
   const [fault, setFault] = useState<{ field: string; message: string } | null>(null);
   const [began] = useState<RecordEntry>(() => ({
     when: format(told.firedAt, FIELD_TIME),
     place: told.place,
     result: told.result ?? 'open',
     lookReached: told.lookReached ?? 'unsaid',
+    released: told.released ?? 'unsaid',
     note: told.note,
     asFired: told.asFired,
     photos: told.photos,
@@ -86,6 +90,9 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
   const recipe = RECIPES[schedule.snapshot.firing.look];
   /** Nothing of glass was fired. */
   const ware = recipe.ware ? recipe : null;
+  const { firing, setup } = schedule.snapshot;
+  /** What the glass came off, or was stuck on. */
+  const on = ware || recipe.frees ? null : stuckOn(setup, firing);
   const now = useWatch({ control });
   useEffect(() => draft.keep(now as RecordEntry, began, saving), [draft, now, began, saving]);
   useEffect(() => {
@@ -156,6 +163,16 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
           testID="reached"
         />
       )}
+      {now.result !== 'open' && on && (
+        <Choice
+          label={on.use === 'former' ? 'How did it come off the former?' : `How did it come out of the ${on.use === 'dam' ? 'dam' : 'mould'}?`}
+          value={now.released ?? 'unsaid'}
+          options={[{ value: 'unsaid' as const, title: 'Not said' }, ...RELEASED.map((how) => ({ value: how, title: RELEASED_NAMES[how] }))]}
+          onChange={(released) => setValue('released', released)}
+          testID="released"
+        />
+      )}
+      {now.result !== 'open' && on && now.released === 'stuck' && <RescueCard rescue={rescueIn(on, firing, units)} />}
       {now.result !== 'open' &&
         (errors.knownBy !== undefined || now.knownBy !== '') &&
         field('knownBy', 'How it is known already', 'the power failed and it was opened cold')}
@@ -182,7 +199,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
         disabled={saving}
         testID="save-firing"
         onPress={() =>
-          void handleSubmit(({ when, result, lookReached, by, lesson: typed, ...rest }) => {
+          void handleSubmit(({ when, result, lookReached, released, by, lesson: typed, ...rest }) => {
             const farOff = by === 'unsaid' || result === 'right' || result === 'open' ? null : by;
             const read = lessonOf(typed, farOff, unit);
             setFault('fault' in read ? read.fault : null);
@@ -193,6 +210,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
               firedAt: when,
               result: result === 'open' ? null : result,
               lookReached: lookReached === 'unsaid' || result === 'open' ? null : lookReached,
+              released: released === 'unsaid' || result === 'open' || !on ? null : released,
             });
           })()
         }

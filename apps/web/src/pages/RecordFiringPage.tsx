@@ -28,7 +28,18 @@ function Record({ piece, step, schedule, outdated }: StepPageParts) {
     <Screen title="Record the firing" subtitle={`${firingName(step)} of ${piece.name}`} back={{ title: firingName(step), href: runHref(piece.id, step.id) }}>
       <OutdatedNotice differences={outdated} />
       <RecordForm
-        told={{ firedAt: begin, place: '', result: null, lookReached: null, note: '', asFired: null, photos: [], knownBy: '', lesson: NO_LESSON }}
+        told={{
+          firedAt: begin,
+          place: '',
+          result: null,
+          lookReached: null,
+          released: null,
+          note: '',
+          asFired: null,
+          photos: [],
+          knownBy: '',
+          lesson: NO_LESSON,
+        }}
         schedule={schedule}
         problem={record.refusal?.problem ?? null}
         saving={record.saving}

@@ -21,8 +21,8 @@ export function TellPage() {
 function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; back: Back }) {
   const router = useRouter();
   const { save, saving, held, refusal, last } = useSave('saveFiring');
-  const { id, zone, firedAt, place, result, lookReached, note, asFired, photos, knownBy, lesson } = firing;
-  const before = { zone, firedAt, place, result, lookReached, note, asFired, photos, knownBy, lesson };
+  const { id, zone, firedAt, place, result, lookReached, released, note, asFired, photos, knownBy, lesson } = firing;
+  const before = { zone, firedAt, place, result, lookReached, released, note, asFired, photos, knownBy, lesson };
   const stale = refusal?.problem.code === 'stale' && last ? { standing: refusal.current as FiringDetail['firing'], mine: last } : null;
   const draft = useDraft<RecordEntry>(`tell ${id} ${firing.version}`);
   const then = (): void => {

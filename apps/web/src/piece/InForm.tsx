@@ -5,6 +5,8 @@ import {
   betweenThem,
   firingOf,
   footprintWords,
+  formatLength,
+  text,
   formNotes,
   heldAcross,
   printWords,
@@ -17,8 +19,10 @@ import { FORM_USE_NAMES, type PieceDoc, type Shelves, type Step } from '@torvin/
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useFormNow } from '@/data/forms';
+import { RescueCard } from './RescueCard';
 import { useUnits } from '@/data/studio';
 import { FormDrawing } from '@/section/FormDrawing';
+import { TurnedForm } from '@/section/TurnedForm';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
@@ -54,7 +58,7 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
     ) : null;
   const { firing, layers } = snapshot.value;
   const held = snapshot.value.setup.form ?? form;
-  const { letsGo, warns, notes, cutTo } = formNotes(held, firing, betweenThem(step, shelves), units, hottest_C);
+  const { letsGo, rescue, warns, notes, cutTo } = formNotes(held, firing, betweenThem(step, shelves), units, hottest_C);
   const blank = heldAcross(held, firing);
   const record = shelves.forms.find(({ id }) => id === form.id);
   const bends = held.shape.use === 'hollow' || held.shape.use === 'former';
@@ -62,7 +66,16 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
   const state = [...(record?.mark ? [`Mark: ${record.mark}.`] : []), ...(record?.damaged ? ['It is marked as chipped, cracked or mended.'] : [])].join(' ');
   return (
     <View style={{ gap: space.small }} testID="in-form">
-      {!(isDrawn && bends) && (
+      {rescue ? (
+        <View style={{ marginHorizontal: -space.large }}>
+          <TurnedForm
+            form={held.shape}
+            glass={{ ...blank, down: 1, layers }}
+            room_m={rescue.room_m}
+            words={`'${held.name}' turned over on posts, cut through, to scale, the piece still in or on it, with ${text(formatLength(rescue.room_m, units.length))} to drop`}
+          />
+        </View>
+      ) : !(isDrawn && bends) ? (
         <View style={{ marginHorizontal: -space.large }}>
           <FormDrawing
             form={held.shape}
@@ -70,12 +83,13 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
             words={`${FORM_USE_NAMES[held.shape.use]} '${held.name}' cut through, to scale, the blank dashed and the glass as it comes to lie`}
           />
         </View>
-      )}
+      ) : null}
       {letsGo && (
         <Notice tone={letsGo.isSound ? 'plain' : 'warn'} testID="lets-go">
           {[letsGo.verdict, letsGo.why, ...letsGo.helps].join(' ')}
         </Notice>
       )}
+      <RescueCard rescue={rescue} />
       {warns.map((words) => (
         <Notice key={words} tone="warn" testID="form-warning">
           {words}

@@ -34,6 +34,7 @@ import { Notice } from '@/ui/Notice';
 import { hatched } from '@/ui/hatched';
 import { Words } from '@/ui/Words';
 import { InForm } from './InForm';
+import { Stuck } from './Stuck';
 import { doneUntil } from './doneUntil';
 import { StepMoves } from './StepMoves';
 import { StepPlanner } from './StepPlanner';
@@ -115,7 +116,7 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
           key={chosen.id}
           step={chosen}
           layup={layup}
-          pieceId={piece.id}
+          piece={piece}
           shelves={shelves}
           beside={besideStep === chosen.id}
           isDrawn={isDrawn}
@@ -123,6 +124,7 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
           onCompute={(step) => void compute(step)}
           onGiven={give}
           onCut={cut}
+          onOpen={onOpen}
         />
       ) : (
         <StepPlanner
@@ -179,7 +181,7 @@ function StepTab({ step, index, current, onPress }: { step: PlannedStep; index: 
 interface PlannedProps {
   step: Step;
   layup: Layup;
-  pieceId: string;
+  piece: Piece;
   shelves: Shelves;
   beside: boolean;
   isDrawn: boolean;
@@ -187,9 +189,10 @@ interface PlannedProps {
   onCompute(step: Step): void;
   onGiven(step: Step): void;
   onCut(step: Step, outline: Footprint, shaping: Shaping): void;
+  onOpen(id: string): void;
 }
 
-function Planned({ step, layup, pieceId, shelves, beside, isDrawn, working, onCompute, onGiven, onCut }: PlannedProps) {
+function Planned({ step, layup, piece, shelves, beside, isDrawn, working, onCompute, onGiven, onCut, onOpen }: PlannedProps) {
   const { colours } = useTheme();
   const { temperatureUnit } = useStudio();
   const router = useRouter();
@@ -222,7 +225,7 @@ function Planned({ step, layup, pieceId, shelves, beside, isDrawn, working, onCo
         />
       )}
       {!beside && (
-        <Link href={runHref(pieceId, step.id)} style={{ display: 'flex', textDecorationLine: 'none' }} testID="open-run">
+        <Link href={runHref(piece.id, step.id)} style={{ display: 'flex', textDecorationLine: 'none' }} testID="open-run">
           <View style={{ flex: 1, backgroundColor: colours.surface, padding: space.medium, minHeight: TARGET, ...hatched(colours, outdated.length > 0) }}>
             <Words bold tone="touch">
               Run sheet ›
@@ -238,15 +241,16 @@ function Planned({ step, layup, pieceId, shelves, beside, isDrawn, working, onCo
           kind={outdated.length > 0 ? 'second' : 'main'}
           title="Key in"
           testID="piece-key-in"
-          onPress={() => router.push(runHref(pieceId, step.id, 'key-in'))}
+          onPress={() => router.push(runHref(piece.id, step.id, 'key-in'))}
         />
         <Action kind="second" title={changing ? 'Leave as it is' : 'Change firing'} testID="change-step" onPress={() => setChanging(!changing)} />
         <StepMoves layup={layup} step={step} />
       </View>
+      {piece.fired[step.id] !== undefined && <Stuck layup={layup} step={step} shelves={shelves} onOpen={onOpen} />}
       <Measured key={step.measured?.down_m ?? 'as planned'} step={step} layup={layup} planned_m={shapingDown(mine?.snapshot.firing.setup.shaping)} />
       {changing && (
         <StepPlanner
-          pieceId={pieceId}
+          pieceId={piece.id}
           doc={layup.doc}
           step={step}
           shelves={shelves}

@@ -1,11 +1,11 @@
 /** A firing in its form, drawn to scale in the place of the section: the blank as it is laid on, the glass as far down as it came. */
-import { heldAcross, shapingDown, snapshotOf, stepName } from '@torvin/core';
+import { RECIPES, heldAcross, shapingDown, snapshotOf, stepName } from '@torvin/core';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { FormDrawing } from '@/section/FormDrawing';
 
 /** A firing in a form that glass sinks into or hangs over, as it is drawn: as far down as was measured, where it was. */
 export function formedIn(doc: PieceDoc, step: Step, shelves: Shelves) {
-  if (!step.setup.form) return null;
+  if (!step.setup.form || RECIPES[step.look].frees) return null;
   const snapshot = snapshotOf(doc, step, shelves);
   if (!snapshot.ok) return null;
   const { firing, layers, setup } = snapshot.value;

@@ -157,10 +157,14 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
       </Notice>
       {!ware && (
         <FormChoice
-          label={RECIPES[entry.look].asks ? 'Mould or former' : 'Stands in or on'}
+          label={RECIPES[entry.look].frees ? 'Stuck in or on' : RECIPES[entry.look].asks ? 'Mould or former' : 'Stands in or on'}
           chosen={form}
           forms={offered(shelves.forms, entry.formId ?? '').filter((one) => serves(one, entry.look))}
-          none={RECIPES[entry.look].asks ? { title: 'By its measures', note: 'typed below' } : { title: 'Nothing', note: 'the shelf alone' }}
+          none={
+            RECIPES[entry.look].asks
+              ? { title: 'By its measures', note: 'typed below' }
+              : { title: 'Nothing', note: RECIPES[entry.look].frees ? 'none of the shelf' : 'the shelf alone' }
+          }
           fault={faultAt('form')}
           onChange={(formId) => {
             const next = formOf({ ...entry, formId }, step, shelves);
@@ -168,7 +172,7 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
           }}
         />
       )}
-      {form?.use === 'former' && (
+      {form?.use === 'former' && !RECIPES[entry.look].frees && (
         <Field
           label="Edge is to come down"
           value={entry.comesDown}

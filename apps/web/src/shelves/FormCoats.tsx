@@ -11,9 +11,9 @@ import { useOutbox } from '@/outbox/useOutbox';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
-import { LinkRow } from '@/ui/LinkRow';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { FormPieces } from './FormPieces';
 
 /** Where a coat is told of anew: on the same place, of the same release. */
 export const recoatHref = (formId: string, { zone = '', releaseId = '' }: { zone?: string; releaseId?: string } = {}) =>
@@ -42,14 +42,7 @@ export function FormCoats({ form, shelves }: { form: FormRecord; shelves: Shelve
           onPress={() => router.push(recoatHref(form.id))}
         />
       </View>
-      <View role="list">
-        <LinkRow href={`/notebook?form=${form.id}`} inset={0} testID="form-firings">
-          <Words tone="touch" style={{ flex: 1 }}>
-            {use.fired === 0 ? 'Nothing has been fired with it yet' : use.fired === 1 ? 'One firing with it' : `${use.fired} firings with it`}
-          </Words>
-          {use.lastAt !== null && <Words tone="muted">{`the last ${format(use.lastAt, 'd MMM')}`}</Words>}
-        </LinkRow>
-      </View>
+      <FormPieces form={form} use={use} shelves={shelves} />
     </View>
   );
 }

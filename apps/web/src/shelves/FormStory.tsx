@@ -1,5 +1,5 @@
 /** Of a mould or former: drawn as it is measured, whether glass lets go of it, what it holds, and the blank for it. */
-import { type FormView, TYPICAL_FAMILIES, formFigures, letGo, letGoWords, materialWords, printWords, shapeOf } from '@torvin/core';
+import { type FormView, formFigures, letGo, letGoWords, materialWords, printWords, shapeOf } from '@torvin/core';
 import { type FormRecord, FORM_USE_NAMES, type Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -10,6 +10,7 @@ import { Choice } from '@/ui/Choice';
 import { FigureBlock } from '@/ui/FigureBlock';
 import { Fold } from '@/ui/Fold';
 import { Words } from '@/ui/Words';
+import { mostUsed } from './mostUsed';
 
 /** Of two sheets, as most blanks are. */
 const BLANK_M = 0.006;
@@ -80,14 +81,4 @@ export function FormStory({ form, shelves }: { form: FormRecord; shelves: Shelve
       )}
     </View>
   );
-}
-
-/** The family that most glasses of the shelf are of; of several alike the one that is the most usual. */
-function mostUsed({ families, glasses }: Shelves): Shelves['families'][number] | undefined {
-  const count = (id: string): number => glasses.filter(({ familyId }) => familyId === id).length;
-  const usual = (id: string): number => {
-    const at = TYPICAL_FAMILIES.findIndex((one) => one.id === id);
-    return at < 0 ? TYPICAL_FAMILIES.length : at;
-  };
-  return families.toSorted((a, b) => count(b.id) - count(a.id) || usual(a.id) - usual(b.id)).at(0);
 }

@@ -91,6 +91,8 @@ export interface Recipe {
   stays?: true;
   /** Whether how far it gets hangs on holes, weights and grips more than on what looks take here: it is neither learnt from nor corrected by a factor of work. */
   byForm?: true;
+  /** What is stuck in or on a form comes free of it: the form is in the kiln with it, turned over. */
+  frees?: true;
   /** What a fully uneven body is cooled as, times its thickest point, by how much of its relief is left standing. */
   uneven: number;
   /** How long the two schools hold at the working temperature, and what a hold may become, s. */

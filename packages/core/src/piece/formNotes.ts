@@ -13,11 +13,13 @@ import { blankFor } from '../quantity/formTold';
 import { isLaid } from '../release/coat';
 import { letGo } from '../release/letGo';
 import { type LetGoTold, letGoWords } from '../release/letGoWords';
+import { DROPS_M, type RescueTold, rescueOf, rescueWords } from '../release/rescue';
+import { RECIPES } from '../look/recipes/all';
 import type { FiringCase } from '../schedule/firingCase';
 import { laidThickness } from '../schedule/setups';
 import type { Units } from '../units/convert';
 import { formatLength, formatMass, formatTemperature, text } from '../units/format';
-import type { HeldForm, PlannedStep } from './document';
+import type { HeldForm, PlannedSetUp, PlannedStep } from './document';
 import { standsOut, steepOf } from './inForm';
 import type { Shelf } from './shelf';
 
@@ -26,6 +28,8 @@ export interface FormNotes {
   letsGo: (LetGoTold & { isSound: boolean }) | null;
   warns: string[];
   notes: string[];
+  /** Where it is stuck and is to come free: what helps, in its order. */
+  rescue: (RescueTold & { room_m: number }) | null;
   /** The blank that ends at the rim, where this one would hook over it; null where it does not. */
   cutTo: Footprint | null;
 }
@@ -185,11 +189,32 @@ function hotFor({ name, shape }: HeldForm, hottest_C: number | null, units: Unit
   ];
 }
 
+const NOTHING = { letsGo: null, rescue: null, cutTo: null } as const;
+
+/** Where a mould or former was only typed, it is taken as one of clay, as it is warmed. */
+const AS_TYPED = { plan: 'round', thick_m: 0.01, material: 'earthenware' } as const;
+
+/** What a piece may be stuck in or on after such a firing; null where it lay on a shelf. */
+export function stuckOn({ form }: Pick<PlannedSetUp, 'form'>, { body, setup: { shaping } }: Pick<FiringCase, 'body' | 'setup'>): FormShape | null {
+  if (form) return form.shape;
+  if (shaping?.kind === 'hollow') return { ...AS_TYPED, use: 'hollow', across_m: shaping.span_m, deep_m: shaping.depth_m };
+  if (shaping?.kind !== 'former') return null;
+  const { former_m = footprintNarrow(body.footprint) - 2 * shaping.overhang_m, drop_m } = shaping;
+  return { ...AS_TYPED, use: 'former', across_m: former_m, deep_m: drop_m };
+}
+
+/** What frees a piece that is stuck in or on a form, and how much room it has to drop in this kiln; null of what glass only lies on or is broken out of. */
+export function rescueIn(shape: FormShape, { body, kiln }: Pick<FiringCase, 'body' | 'kiln'>, units: Units): (RescueTold & { room_m: number }) | null {
+  const told = rescueOf(mainGlass(body), shape, bodyFigures(body).depth.mean_m, kiln.insideHeight_m);
+  return told && { ...rescueWords(told, shape, units), room_m: Math.min(told.drops_m, Math.max(told.roomFor_m, DROPS_M)) };
+}
+
 /** firing: as it is computed; paper_m: of what lies between glass and form; hottest_C: of its schedule, where it has one. */
 export function formNotes(form: HeldForm, firing: FiringCase, paper_m: number, units: Units, hottest_C: number | null = null): FormNotes {
   const long: Long = (metres) => text(formatLength(metres, units.length));
   const { shape } = form;
-  if (firing.body.glasses.length === 0) return { letsGo: null, warns: [], notes: [], cutTo: null };
+  if (firing.body.glasses.length === 0) return { ...NOTHING, warns: [], notes: [] };
+  if (RECIPES[firing.look].frees) return { ...NOTHING, rescue: rescueIn(shape, firing, units), warns: hotFor(form, hottest_C, units), notes: [] };
   const between_m = paper_m > 0 ? paper_m : (shape.liner_m ?? 0);
   const told = letGo(mainGlass(firing.body), shape, between_m);
   const own = ((): Own => {
@@ -207,6 +232,7 @@ export function formNotes(form: HeldForm, firing: FiringCase, paper_m: number, u
     }
   })();
   return {
+    ...NOTHING,
     letsGo: told && { ...letGoWords(told, shape, units, between_m > 0), isSound: told.verdict === 'free' || told.verdict === 'rides' },
     warns: [...own.warns, ...hotFor(form, hottest_C, units)],
     notes: own.notes,

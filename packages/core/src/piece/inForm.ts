@@ -15,14 +15,17 @@ const SERVES: Partial<Record<Shaping['kind'], readonly FormUse[]>> = {
   ...{ strips: ['dam'], ring: ['dam'] },
 };
 const ON_A_SHELF: readonly FormUse[] = ['dam', 'texture'];
+/** In or on which a piece can be stuck, to be warmed until it comes free. */
+const IT_STICKS_IN: readonly FormUse[] = ['hollow', 'former', 'dam'];
 
 /** Whether what shapes the glass follows from such a form: beside a dam or on a plate it is told besides. */
 export const givesShape = ({ use }: Pick<FormShape, 'use'>): boolean => !ON_A_SHELF.includes(use);
 
 /** Whether such a firing can stand in or on such a form. */
 export function serves(form: Pick<FormShape, 'use' | 'core_m'>, look: Look): boolean {
-  const { asks, ware } = RECIPES[look];
+  const { asks, ware, frees } = RECIPES[look];
   if (ware) return false;
+  if (frees) return IT_STICKS_IN.includes(form.use);
   if (!asks) return ON_A_SHELF.includes(form.use);
   return (SERVES[asks.kind] ?? []).includes(form.use) && (asks.kind !== 'core' || form.core_m !== undefined);
 }

@@ -8,6 +8,7 @@ import { roomOfForm } from '../form/shape';
 import type { KilnConstants } from '../kiln/kiln';
 import { bowlHeight, type Cavity, cavityOf, type Hollow, type Shaping } from '../look/shaping';
 import { RECIPES } from '../look/recipes/all';
+import { DROPS_M } from '../release/rescue';
 import { type Problem, refused } from '../problem';
 import type { LengthUnit } from '../units/convert';
 import { formatLength, text } from '../units/format';
@@ -63,8 +64,10 @@ function cavityProblem({ body }: Shaped, { kind, thick_m, thin_m }: Cavity & Pic
 }
 
 /** How high it stands, m: the body, and the mould it lies in or the edge that hangs from it. */
-function standingHeight({ body, setup: { shaping, form } }: Shaped): number {
+function standingHeight({ body, look, setup: { shaping, form } }: Shaped): number {
   const deep_m = bodyFigures(body).depth.max_m;
+  // Turned over on posts, at least so high that it can be seen to hang loose.
+  if (form && RECIPES[look].frees) return roomOfForm(form).high_m + deep_m + DROPS_M;
   // A dam stands round the glass; on all other forms it lies at first.
   if (form) return form.use === 'dam' ? Math.max(roomOfForm(form).high_m, deep_m) : roomOfForm(form).high_m + deep_m;
   const cavity = cavityOf(shaping);

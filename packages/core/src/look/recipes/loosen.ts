@@ -25,6 +25,7 @@ export const loosen: Recipe = {
   flows: false,
   stays: true,
   byForm: true,
+  frees: true,
   uneven: 1.5,
   hold_s: { cooler: 1800, hotter: 900, least: 600, most: 7200 },
   law: 'Stress relaxes once in η/G: what grips has let go after a few of them. The same work makes a plate sink as it does into a mould.',

@@ -1,5 +1,5 @@
 /** How a firing came out: short of the look, right, past it. Each has its own shape as well as its word. */
-import { type TemperatureUnit, formatTemperature, text } from '@torvin/core';
+import { type Released, RELEASED_NAMES, type TemperatureUnit, formatTemperature, text } from '@torvin/core';
 import type { FiringResult, Lesson } from '@torvin/schema';
 import Svg, { Line, Path } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
@@ -7,6 +7,8 @@ import { useTheme } from '@/theme/ThemeContext';
 export const RESULT_WORDS: Record<FiringResult, string> = { short: 'short of it', right: 'right', past: 'past it' };
 
 export const resultWords = (result: FiringResult | null): string => (result === null ? 'not opened' : RESULT_WORDS[result]);
+
+export const releasedWords = (released: Released): string => RELEASED_NAMES[released].toLowerCase();
 
 /** A mark against a line: under it, on it, over it. */
 export function ResultSign({ result }: { result: FiringResult | null }) {

@@ -1,0 +1,22 @@
+/** What frees a piece that is stuck: which way helps and why, what to do in which order, and the caution for it. */
+import type { RescueTold } from '@torvin/core';
+import { View } from 'react-native';
+import { space } from '@/theme/theme';
+import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+
+export function RescueCard({ rescue }: { rescue: RescueTold | null }) {
+  if (!rescue) return null;
+  return (
+    <View style={{ gap: space.small }} testID="rescue">
+      <Words bold>{rescue.verdict}</Words>
+      {rescue.steps.map((words, i) => (
+        <View key={words} style={{ flexDirection: 'row', gap: space.small }}>
+          <Words bold tone="muted" style={{ width: 14 }}>{`${i + 1}`}</Words>
+          <Words style={{ flex: 1 }}>{words}</Words>
+        </View>
+      ))}
+      <Notice tone="care">{rescue.caution}</Notice>
+    </View>
+  );
+}
