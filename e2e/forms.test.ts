@@ -260,3 +260,69 @@ test('a piece that is stuck on its former is told so, and warmed upside down unt
   await me.sees('form-pieces', /Clear trial, Tile drum.*stuck/s);
   expect(me.troubles).toEqual([]);
 });
+
+test('an investment from its wax to divested, with its waits, on the Bench meanwhile', async () => {
+  const id = await newForm('Seal cast', ['form-use-cavity', 'form-material-plasterSilica'], {
+    ...{ across_m: '100', floor_m: '100', deep_m: '40', thick_m: '25', thickest_m: '40', thinnest_m: '40' },
+  });
+  await me.page.goto(`${studio.address}/shelves/forms/${id}`);
+  await me.press('make-form');
+  expect(await me.of(`[data-testid="making-form-${id}"]`, (node) => node.getAttribute('aria-checked'))).toBe('true');
+  await me.setCalendar('making-bag', '2026-01-31');
+  await me.press('save-record');
+  await me.press('form-making');
+  await me.sees('making-does', /about 292 g of wax by its measures/);
+  await me.expectSound('a mould in the making');
+  const step = async (when: string, mass?: string): Promise<void> => {
+    if (mass !== undefined) await me.type('making-mass', mass);
+    await me.setCalendar('making-when', when);
+    await me.press('making-tell');
+  };
+  const next = (title: RegExp): Promise<string> => me.sees('making-next', title);
+  await step('2040-01-01T10:00');
+  await me.sees('making-when-error', /still to come/);
+  await step('2026-02-02T09:00', '300');
+  await next(/^Invested/);
+  await me.sees('making-old', /good until 31 Jan 2026/);
+  await me.sees('making-does', /25 mm of wall all round.*of plaster, .* of silica, .* of water/);
+  await step('2026-02-02T10:00');
+  await next(/^Wax out.*Steam scalds/s);
+  await step('2026-02-02T13:00', '260');
+  await me.sees('wax-left', /^40 g of wax are in it yet/);
+  await next(/^Drying/);
+  await me.press('making-tell');
+  await me.sees('making-mass-error', /write a figure/);
+  await step('2026-02-02T15:00', '1400');
+  await me.sees('making-drying', /of water have to leave yet/);
+  await step('2026-02-04T15:00', '1200');
+  await me.sees('making-drying', /It lost 14\.3 % in 2 d 0 h/);
+  await me.sees('making-dry-at', /^At this pace it is dry about \w+ \d+ Feb/);
+  await me.page.goto(`${studio.address}/bench`);
+  await me.reads('drying is next. By what was mixed');
+  await me.expectSound('a Bench with a mould in the making');
+  await me.page.goto(`${studio.address}/shelves/forms/${id}`);
+  await me.press('form-making');
+  // Just now it is weighed once more, and waits for tomorrow.
+  const now = await me.of('[data-testid="making-when"]', (node) => (node as unknown as HTMLInputElement).value);
+  await step(now, '1100');
+  await me.sees('making-waits', /^Weigh it again from \w+ \d+ \w+, \d\d:\d\d on\.$/);
+  await me.press('making-back');
+  await me.sees('making-drying', /It lost 14\.3 %/);
+  await step('2026-02-14T15:00', '880');
+  await next(/^Burnt out/);
+  await me.press('making-fire');
+  await me.find('step-planner');
+  await me.reads('Burnt out, Seal cast');
+  await me.page.goto(`${studio.address}/shelves/forms/${id}`);
+  await me.press('form-making');
+  await step('2026-02-15T15:00');
+  await next(/^Glass cast in it/);
+  await step('2026-02-18T15:00');
+  await next(/^Divested.*respirator.*Vinegar is mild/s);
+  await step('2026-02-21T10:00');
+  await me.sees('making-done', /All of it is done/);
+  await me.page.goto(`${studio.address}/bench`);
+  await me.find('bench-kiln');
+  expect(await me.has('bench-making')).toBe(false);
+  expect(me.troubles).toEqual([]);
+});

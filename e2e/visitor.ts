@@ -217,8 +217,12 @@ export class Visitor {
   }
 
   /** Sets a day and a time, as the browser's calendar would. */
-  async setTime(testId: string, at: Date): Promise<void> {
-    const written = new Date(at.getTime() - at.getTimezoneOffset() * 60e3).toISOString().slice(0, 16);
+  setTime(testId: string, at: Date): Promise<void> {
+    return this.setCalendar(testId, new Date(at.getTime() - at.getTimezoneOffset() * 60e3).toISOString().slice(0, 16));
+  }
+
+  /** written: '2026-11-28', of a day; with 'T09:30' behind it of a day and a time. */
+  async setCalendar(testId: string, written: string): Promise<void> {
     await (
       await this.find(testId)
     ).evaluate((node, value) => {

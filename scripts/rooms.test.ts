@@ -22,6 +22,7 @@ const HOUSES = {
       'look',
       'fit',
       'release',
+      'making',
       'heat',
       'learn',
     ],

@@ -130,6 +130,25 @@ export type { SectionPoint } from './form/surface';
 export { type FormSection, type View as FormView, formSection } from './form/section';
 export { type LetGo, letGo } from './release/letGo';
 export { letGoWords } from './release/letGoWords';
+export { type Amounts, amountsFor, waxLeft } from './making/amounts';
+export {
+  FLEXIBLES,
+  type Flexible,
+  MAKING_WAYS,
+  MODELS,
+  type Making,
+  type MakingWay,
+  type Model,
+  STAGES,
+  type StageName,
+  type StageTold,
+  type Standing,
+  makingProblem,
+  stagesOf,
+  standing,
+  standsIn,
+} from './making/making';
+export { FLEXIBLE_NAMES, MAKING_NAMES, MODEL_NAMES, dryingWords, stageCaution, stageDoes, stageTitle, waxLeftWords } from './making/makingWords';
 export { RELEASED, RELEASED_NAMES, type Released, type Tally, tallyWords } from './release/released';
 export { type Rescue, type RescueTold, rescueOf, rescueWords } from './release/rescue';
 export { type FiredSince, HOT_FROM_C, type Wear, wearOf, wearWords, wornBy } from './release/wear';

@@ -1,5 +1,5 @@
 /** A studio's other documents: backups, schedule versions, firings, what waits, settings. */
-import { HOW_FAR, type MadeFrom, LAYER_FORMS, LOOKS, RELEASED, SETUP_KINDS, WARE_KINDS, WETS, STEP_KINDS } from '@torvin/core';
+import { HOW_FAR, type MadeFrom, LAYER_FORMS, LOOKS, RELEASED, SETUP_KINDS, STAGES, WARE_KINDS, WETS, STEP_KINDS } from '@torvin/core';
 import { z } from 'zod';
 import {
   ControllerInputSchema,
@@ -394,6 +394,13 @@ export type FormUse = z.infer<typeof FormUseSchema>;
 /** A coat that is used up, where glass may lie on it next. */
 const RecoatSchema = z.object({ formId: z.string(), formName: z.string(), zone: z.string(), coatId: z.string(), releaseId: z.string(), why: z.string() });
 
+/** A mould in the making: what is next, and from when on; null where nothing has to be waited for. */
+const MakingNextSchema = z.object({
+  ...{ id: recordId('Mould in the making'), formId: z.string(), formName: z.string(), next: z.enum(STAGES), title: z.string() },
+  from: instant.nullable(),
+  why: z.string(),
+});
+
 /** A piece that waits, with what its schedule says where it has one. */
 export const WaitingPieceSchema = z
   .object({
@@ -455,6 +462,8 @@ export const BenchSchema = z
     taught: z.array(z.object({ kilnId: z.string(), kilnName: z.string() })),
     /** Forms whose coat is used up, scratched or was too hot, by their names. */
     recoat: z.array(RecoatSchema),
+    /** Moulds in the making, what can be gone on with first. */
+    making: z.array(MakingNextSchema),
   })
   .meta({ id: 'Bench' });
 export type Bench = z.infer<typeof BenchSchema>;

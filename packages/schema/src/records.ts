@@ -1,5 +1,19 @@
 /** What stands on the shelves: families, glasses, strip tests, kilns and controllers, with their source. */
-import { CONTENTS, type Controller, type FormShape, LAYER_FORMS, MADE_FORMS, type ShelfMade, STRIPES_AT_MOST } from '@torvin/core';
+import {
+  CONTENTS,
+  type Controller,
+  FLEXIBLES,
+  type FormShape,
+  LAYER_FORMS,
+  MADE_FORMS,
+  MAKING_WAYS,
+  MODELS,
+  type Making,
+  STAGES,
+  type ShelfMade,
+  STRIPES_AT_MOST,
+  stagesOf,
+} from '@torvin/core';
 import { z } from 'zod';
 import {
   CorrectionsSchema,
@@ -137,6 +151,43 @@ export const CoatedSchema = z.strictObject({
   coatedAt: instant,
 });
 export type Coated = z.infer<typeof CoatedSchema>;
+
+export const StageToldSchema = z.strictObject({ stage: oneOf('Step', STAGES), at: instant, mass_kg: quantity('Mass', 'kg', 1e-4, 500).optional() });
+const STAGES_AT_MOST = 200;
+const part = (of: string) => quantity(`Share of ${of}`, '', 0, 100);
+
+/** How one mould is made: of what, and each step of it as it was told. */
+export const MakingSchema = z.strictObject({
+  id: recordId,
+  version,
+  formId: recordId,
+  way: oneOf('How it is made', MAKING_WAYS),
+  // What a way does not ask for stands as is usual.
+  model: oneOf('Its model', MODELS).default('wax'),
+  flexible: oneOf('Flexible mould', FLEXIBLES).default('none'),
+  rubberCoats: quantity('Coats of rubber', '', 1, 20).int({ error: 'Coats are counted whole.' }).default(4),
+  /** Of the investment, by mass. */
+  plasterShare: part('plaster').gt(0, { error: 'Without plaster it does not set: its share is above nothing.' }).default(1),
+  silicaShare: part('silica').default(1),
+  waterShare: part('water').gt(0, { error: 'Without water it does not set: its share is above nothing.' }).default(1),
+  /** The last day on which the bag that it is mixed of is good. */
+  bagUntil: instant.optional(),
+  note: words('Note', 400).default(''),
+  begunAt: instant,
+  told: z
+    .array(StageToldSchema)
+    .max(STAGES_AT_MOST, { error: `At most ${STAGES_AT_MOST} steps and weighings.` })
+    .readonly(),
+}) satisfies z.ZodType<Making>;
+export type MakingRecord = z.infer<typeof MakingSchema>;
+export const MakingChangeSchema = MakingSchema.superRefine((making, context) => {
+  const order = stagesOf(making);
+  making.told.forEach(({ stage, at }, i) => {
+    const wrong = (message: string, path: string): void => context.addIssue({ code: 'custom', path: ['told', i, path], message });
+    if (i > 0 && at < making.told[i - 1].at) wrong('No step is earlier than the one that was told before it: take that back, or tell a later time.', 'at');
+    if (!order.includes(stage)) wrong('What was told already belongs to another way of making: take it back first.', 'stage');
+  });
+});
 
 /** A strip test of the studio's own: two glasses fused, and what crossed polarisers or the saw showed. */
 /** What crossed polarisers show of it. */

@@ -82,13 +82,15 @@ export const DEMO_CONTROLLERS: RecordOf<'controllers'>[] = [
 const REED_STRIPES = Array.from({ length: 26 }, (_, i) => ({ glassId: i % 2 === 0 ? 'samphire-90' : 'clear-90', share: (i % 2 === 0 ? 2 : 1) / 39 }));
 const REED_SLAB = { width_m: 0.117, length_m: 0.06, thickness_m: 0.012 };
 
-const DEMO_MADE: Made[] = [
+const DAY_MS = 24 * 3600e3;
+
+const demoMade = (now: number): Made[] => [
   {
     ...{ id: 'reed-slab', version: 1, name: 'Reed slab, strips on edge', source: INVENTED, form: 'slab', count: 1, thickness_m: REED_SLAB.thickness_m },
     footprint: { shape: 'rectangle', width_m: REED_SLAB.width_m, length_m: REED_SLAB.length_m },
     mass_kg: REED_SLAB.width_m * REED_SLAB.length_m * REED_SLAB.thickness_m * TYPICAL_FAMILIES[0].density_kg_m3,
     ...{ lie: 'upright', stripes: REED_STRIPES, fragile: false, heat: null, from: null },
-    ...{ note: 'From before there was a book of it: its firings are not known.', madeAt: Date.UTC(2026, 8, 12) },
+    ...{ note: 'From before there was a book of it: its firings are not known.', madeAt: now - 77 * DAY_MS },
   },
 ];
 
@@ -115,16 +117,39 @@ export const DEMO_FORMS: FormRecord[] = [
     ...{ id: 'ring-dam', version: 1, name: 'Ring dam', source: INVENTED, use: 'dam', plan: 'round', across_m: 0.166, deep_m: 0.04, liner_m: 0.003 },
     ...{ thick_m: 0.003, material: 'stainless', count: 1, damaged: false, note: 'Lined with blanket all round.' },
   },
+  {
+    ...{ id: 'urchin-cast', version: 1, name: 'Sea urchin, to cast', source: INVENTED, use: 'cavity', plan: 'round', across_m: 0.09, floor_m: 0.06 },
+    ...{ deep_m: 0.035, thick_m: 0.022, thickest_m: 0.035, thinnest_m: 0.02, detail_m: 0.001, material: 'plasterSilica', undercut: true },
+    ...{ count: 1, damaged: false, note: 'For one casting.' },
+  },
 ];
 
-const DEMO_COATS: RecordOf<'coated'>[] = [
+const COATS = [
   ['basin-coat', 'basin-mould', 'mould-primer', '', 5, false, ''],
   ['tray-coat', 'tray-small', 'mould-primer', '', 4, false, ''],
   ['former-coat', 'lamp-former', 'mould-nitride', 'edges', 3, true, 'Rubbed through where the panel hung.'],
-].map(([id, formId, releaseId, zone, coats, scratched, note]) => ({
-  ...{ id: String(id), version: 1, formId: String(formId), releaseId: String(releaseId), zone: String(zone), coats: Number(coats) },
-  ...{ crossed: true, scratched: scratched === true, note: String(note), coatedAt: Date.UTC(2026, 8, 30) },
-}));
+] as const;
+
+const demoCoats = (now: number): RecordOf<'coated'>[] =>
+  COATS.map(([id, formId, releaseId, zone, coats, scratched, note]) => ({
+    ...{ id, version: 1, formId, releaseId, zone, coats, crossed: true, scratched, note, coatedAt: now - 58 * DAY_MS },
+  }));
+
+/** An investment that dries: its wax steamed out, weighed since. */
+const demoMakings = (now: number): RecordOf<'makings'>[] => [
+  {
+    ...{ id: 'urchin-making', version: 1, formId: 'urchin-cast', way: 'investment', model: 'wax', flexible: 'none', rubberCoats: 4 },
+    ...{ plasterShare: 1, silicaShare: 1, waterShare: 1, note: 'Wax from the beach mould.', begunAt: now - 9 * DAY_MS },
+    told: [
+      { stage: 'model', at: now - 9 * DAY_MS, mass_kg: 0.148 },
+      { stage: 'invest', at: now - 8.9 * DAY_MS },
+      { stage: 'clear', at: now - 8.7 * DAY_MS, mass_kg: 0.131 },
+      { stage: 'dry', at: now - 8 * DAY_MS, mass_kg: 1.06 },
+      { stage: 'dry', at: now - 5 * DAY_MS, mass_kg: 0.97 },
+      { stage: 'dry', at: now - 2 * DAY_MS, mass_kg: 0.905 },
+    ],
+  },
+];
 
 const held = (id: string, drop_m?: number): HeldForm => {
   const form = DEMO_FORMS.find((one) => one.id === id);
@@ -133,13 +158,14 @@ const held = (id: string, drop_m?: number): HeldForm => {
 };
 
 /** What stands on the demo's shelves beside the typical families and its strip test, by kind. */
-export const DEMO_RECORDS: { readonly [K in KindName]?: readonly RecordOf<K>[] } = {
+export const demoRecords = (now: number): { readonly [K in KindName]?: readonly RecordOf<K>[] } => ({
   glasses: DEMO_GLASSES,
-  made: DEMO_MADE,
+  made: demoMade(now),
   kilns: DEMO_KILNS,
   controllers: DEMO_CONTROLLERS,
   forms: DEMO_FORMS,
-  coated: DEMO_COATS,
+  coated: demoCoats(now),
+  makings: demoMakings(now),
   releases: [
     {
       id: 'shelf-primer',
@@ -168,7 +194,7 @@ export const DEMO_RECORDS: { readonly [K in KindName]?: readonly RecordOf<K>[] }
       note: 'For steel; rub back between coats.',
     },
   ],
-};
+});
 
 type LaidWithoutId<L> = L extends unknown ? Omit<L, 'id'> : never;
 type DemoLayer = LaidWithoutId<z.infer<typeof LaidLayerSchema>>;

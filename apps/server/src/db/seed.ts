@@ -28,7 +28,7 @@ import {
   DEMO_GLASSES,
   DEMO_KILNS,
   DEMO_PIECES,
-  DEMO_RECORDS,
+  demoRecords,
   type DemoFiring,
   type DemoHand,
   type DemoKeyed,
@@ -63,9 +63,10 @@ export function seedOwn(db: Database): void {
 /** True where it was empty and is filled now. */
 export function seedDemo(db: Database, now: number): boolean {
   if (!isEmpty(db)) return false;
+  const demo = demoRecords(now);
   writing(db, (tx) => {
     for (const family of TYPICAL_FAMILIES) addRecord(tx, 'families', { ...family, version: 1 }, now);
-    for (const kind of KIND_LIST) for (const record of DEMO_RECORDS[kind] ?? []) addRecord(tx, kind, record, now);
+    for (const kind of KIND_LIST) for (const record of demo[kind] ?? []) addRecord(tx, kind, record, now);
     const test = { glassA: 'clear-90', glassB: 'clear-96', result: 'strained', note: 'Strip of 200 mm bowed by a millimetre.' } as const;
     addRecord(tx, 'stripTests', { id: uuid(), version: 1, ...test, testedAt: now - 600 * HOUR_MS }, now);
     saveStudio(tx, { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system', csv: 'comma' });

@@ -1,6 +1,6 @@
 /** Forms of the shelf in firings: what a schedule keeps of them, what a changed one outdates, and what cannot be. */
 import { firingsOf, outdatedBy } from '@torvin/core';
-import type { Bench, Coated, FiringRow, FormRecord, FormUse, Piece, Schedule, Shelves } from '@torvin/schema';
+import type { Bench, Coated, FiringRow, FormRecord, FormUse, MakingRecord, Piece, Schedule, Shelves } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { NOW, type TestServer, startTestServer } from '../test/testServer';
 
@@ -165,4 +165,68 @@ test('how glass came off a form is told with its firing, and is the form’s own
   expect(file.firings.map((one: { released: string | null }) => one.released)).toContain('stuck');
   expect((await server.ask('DELETE', `/api/firings/${row.id}`, { version: version + 1 })).status).toBe(200);
   expect(await released()).toEqual({ fell: 0, tapped: 0, stuck: 0, broke: 0 });
+});
+
+describe('moulds in the making', () => {
+  const begun = (more: Partial<MakingRecord> = {}): MakingRecord => ({
+    ...{ id: uuid(), version: 0, formId: 'tray-middle', way: 'clay', model: 'firm', flexible: 'none', rubberCoats: 4 },
+    ...{ plasterShare: 1, silicaShare: 1, waterShare: 1, note: '', begunAt: NOW - 9 * DAY_MS, told: [] },
+    ...more,
+  });
+  const tell = (record: MakingRecord) => server.ask('PUT', `/api/makings/${record.id}`, record);
+  const onBench = async (): Promise<Bench['making']> => (await server.ask('GET', '/api/bench')).body.making;
+
+  test('the Bench says what is next and from when on, until it is done', async () => {
+    expect(await onBench()).toEqual([
+      {
+        ...{ id: 'urchin-making', formId: 'urchin-cast', formName: 'Sea urchin, to cast', next: 'dry', title: 'Drying', from: NOW - DAY_MS },
+        why: expect.stringMatching(/^By what was mixed 9\d g of water have to leave yet\. It lost 6\.7 % in 3 d 0 h\.$/),
+      },
+    ]);
+    const record = begun({ told: [{ stage: 'press', at: NOW - 3600e3 }] });
+    expect((await tell(record)).status).toBe(200);
+    // What can be gone on with stands first.
+    expect((await onBench()).map(({ formId, next, from }) => [formId, next, from])).toEqual([
+      ['urchin-cast', 'dry', NOW - DAY_MS],
+      ['tray-middle', 'lift', NOW - 3600e3 + DAY_MS],
+    ]);
+    const told = [...record.told, { stage: 'lift' as const, at: NOW }, { stage: 'bisque' as const, at: NOW }];
+    expect((await tell({ ...record, version: 1, told })).status).toBe(200);
+    expect((await onBench()).map(({ formId }) => formId)).toEqual(['urchin-cast']);
+    // A form that is being made is not deleted from under it.
+    expect((await server.ask('DELETE', '/api/forms/tray-middle', { version: 1 })).status).toBe(409);
+  });
+
+  test.each<[string, Partial<MakingRecord>, string]>([
+    ['a step that is still to come', { told: [{ stage: 'press', at: NOW + DAY_MS }] }, 'told.0.at'],
+    [
+      'steps told backwards',
+      {
+        told: [
+          { stage: 'press', at: NOW - DAY_MS },
+          { stage: 'lift', at: NOW - 2 * DAY_MS },
+        ],
+      },
+      'told.1.at',
+    ],
+    ['a step of another way', { told: [{ stage: 'invest', at: NOW - DAY_MS }] }, 'told.0.stage'],
+    ['a mix without water', { way: 'investment', waterShare: 0 }, 'waterShare'],
+    ['a weight of nothing', { told: [{ stage: 'dry', at: NOW, mass_kg: 0 }] }, 'told.0.mass_kg'],
+  ])('%s is refused at its place, in words', async (_what, more, path) => {
+    const { status, body } = await tell(begun(more));
+    expect([status, body.path]).toEqual([422, path]);
+    expect(body.message).toMatch(/\.$/);
+  });
+
+  test('a coat is laid on a day that has been', async () => {
+    const coat = (await server.ask('GET', '/api/coats/tray-coat')).body;
+    expect((await server.ask('PUT', '/api/coats/tray-coat', { ...coat, coatedAt: NOW + 2 * DAY_MS })).body).toMatchObject({
+      code: 'impossible',
+      path: 'coatedAt',
+    });
+    // Laid on after its firing, that counts no more.
+    expect((await server.ask('PUT', '/api/coats/tray-coat', { ...coat, coatedAt: NOW - DAY_MS })).status).toBe(200);
+    const uses: FormUse[] = (await server.ask('GET', '/api/uses/forms')).body;
+    expect(uses.find(({ id }) => id === 'tray-small')?.coats).toEqual([{ id: 'tray-coat', hot: 0, cool: 0, hottest_C: null }]);
+  });
 });

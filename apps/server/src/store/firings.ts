@@ -7,7 +7,7 @@ import type { z } from 'zod';
 import { type Database, writing } from '../db/database';
 import { firings, loads, pieces, schedules } from '../db/tables';
 import { Conflict, NotFound, Stale, Taken } from './failures';
-import { CLOCKS_APART_MS, findLoad, loadsAhead, mustBeFree } from './loads';
+import { findLoad, loadsAhead, mustBeFree } from './loads';
 import { mustHavePhotos } from './photos';
 import { type Sent, once } from './receipts';
 import { findSchedule } from './schedules';
@@ -15,7 +15,7 @@ import { allShelves } from './records';
 import { mentions } from './search';
 import { readStudio, studioUnits } from './studio';
 import { tellWaiting } from './waiting';
-import { clockWords } from './times';
+import { CLOCKS_APART_MS, clockWords } from './times';
 
 type Recorded = z.output<typeof NewFiringSchema>;
 type Change = z.output<typeof FiringChangeSchema>;

@@ -1,5 +1,17 @@
 /** What was fired in the studio's forms, how far their coats are used up, and which of them want another. */
-import { type FiredSince, HOT_FROM_C, type Released, type Units, hottestSegment, wearOf, wearWords } from '@torvin/core';
+import {
+  type FiredSince,
+  HOT_FROM_C,
+  type Released,
+  type Units,
+  amountsFor,
+  dryingWords,
+  stageTitle,
+  standing,
+  hottestSegment,
+  wearOf,
+  wearWords,
+} from '@torvin/core';
 import type { Bench, Coated, FormUse, Shelves } from '@torvin/schema';
 import { and, eq, isNotNull, isNull } from 'drizzle-orm';
 import type { Database } from '../db/database';
@@ -74,4 +86,23 @@ export function toRecoat(db: Database, units: Units): Bench['recoat'] {
       return [{ formId: form.id, formName: form.name, zone, coatId, releaseId, why: wearWords(release, told, coat.scratched, units) }];
     })
     .sort((a, b) => a.formName.localeCompare(b.formName));
+}
+
+/** Moulds in the making that are not done, what can be gone on with first. */
+export function inTheMaking(db: Database, units: Units): Bench['making'] {
+  const { makings, forms } = allShelves(db);
+  if (makings.length === 0) return [];
+  const fired = firedIn(db);
+  return makings
+    .flatMap((making): Bench['making'] => {
+      const form = forms.find(({ id }) => id === making.formId);
+      if (!form) return [];
+      const own = fired.get(form.id) ?? [];
+      const firedAt = own.length > 0 ? Math.max(...own.map(({ at }) => at)) : null;
+      const { next, from, drying } = standing(making, firedAt, amountsFor(making, form).dry_kg);
+      if (next === null) return [];
+      const { id, formId } = making;
+      return [{ id, formId, formName: form.name, next, title: stageTitle(next, making), from, why: drying ? dryingWords(drying, units) : '' }];
+    })
+    .sort((a, b) => (a.from ?? 0) - (b.from ?? 0));
 }

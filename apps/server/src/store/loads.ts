@@ -7,7 +7,7 @@ import type { Database } from '../db/database';
 import { firings, loads, pieces, schedules } from '../db/tables';
 import { Conflict, NotFound, Stale } from './failures';
 import { type Sent, once } from './receipts';
-import { clockWords } from './times';
+import { CLOCKS_APART_MS, clockWords } from './times';
 
 type Change = z.output<typeof LoadChangeSchema>;
 
@@ -94,6 +94,3 @@ function changeLoad(tx: Database, id: string, { version: based, openedAt }: Chan
     .run();
   return findLoad(tx, id);
 }
-
-/** Phone and server may differ by so much. */
-export const CLOCKS_APART_MS = 5 * 60e3;

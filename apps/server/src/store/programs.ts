@@ -7,7 +7,7 @@ import type { z } from 'zod';
 import { type Database, writing } from '../db/database';
 import { pieces, programs, schedules } from '../db/tables';
 import { NotFound, Taken } from './failures';
-import { CLOCKS_APART_MS } from './loads';
+import { CLOCKS_APART_MS } from './times';
 import { findRecord } from './records';
 
 type New = z.output<typeof NewProgramSchema>;

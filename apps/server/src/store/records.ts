@@ -10,6 +10,7 @@ import { type Database, writing } from '../db/database';
 import { pieces, records } from '../db/tables';
 import { Conflict, NotFound, Stale, Taken } from './failures';
 import { type Sent, once } from './receipts';
+import { CLOCKS_APART_MS } from './times';
 
 type Row = typeof records.$inferSelect;
 
@@ -87,6 +88,7 @@ export function saveRecord<K extends KindName>(db: Database, kind: K, id: string
       if (!before && record.version !== 0) throw new NotFound(one, id);
       if (before && before.version !== record.version) throw new Stale(one, parsed(before), record.version);
       mustName(tx, kind, record);
+      mustHaveBeen(kind, record, sent.at);
       if (before) mustStayFixed(kind, parsed(before), record);
       if (!before) addRecord(tx, kind, record, sent.at);
       else {
@@ -99,6 +101,14 @@ export function saveRecord<K extends KindName>(db: Database, kind: K, id: string
     },
     (tx) => findRecord(tx, kind, id),
   );
+}
+
+/** Refuses times that are still to come where only what has been is told. */
+function mustHaveBeen<K extends KindName>(kind: K, record: RecordOf<K>, now: number): void {
+  const ahead = kindOf(kind)
+    .past?.(record)
+    .find(({ at }) => at > now + CLOCKS_APART_MS);
+  if (ahead) throw new ProblemError({ code: 'impossible', path: ahead.path, message: 'That is still to come: only what has been is told here.' });
 }
 
 /** Puts a record away, or back. Nothing that was made with it changes. */

@@ -1,5 +1,8 @@
 /** Times as a sentence names them, in the zone that a record has. */
 
+/** Phone and server may differ by so much. */
+export const CLOCKS_APART_MS = 5 * 60e3;
+
 /** 'Tue 24 Nov 2026, 18:30'. */
 export function clockWords(at: number, zone: string): string {
   const parts = new Intl.DateTimeFormat('en-GB', {

@@ -9,6 +9,7 @@ import { problemOfError } from '@/outside/client';
 import { useShelves } from '@/data/pieces';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { recoatHref } from '@/shelves/FormCoats';
+import { fromWhen } from '@/shelves/words';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Chips } from '@/ui/Chips';
@@ -75,6 +76,24 @@ export function BenchScreen() {
                     </Words>
                     <Words size="label" tone="muted">
                       {why}
+                    </Words>
+                  </View>
+                </LinkRow>
+              ))}
+            </View>
+          </Part>
+        )}
+        {bench.data.making.length > 0 && (
+          <Part title="In the making">
+            <View role="list">
+              {bench.data.making.map(({ id, formName, title, from, why }) => (
+                <LinkRow key={id} href={`/shelves/makings/${id}`} inset={0} testID={`making-${id}`}>
+                  <View style={{ flex: 1 }}>
+                    <Words bold tone="touch">
+                      {formName}
+                    </Words>
+                    <Words size="label" tone="muted">
+                      {[`${title.toLowerCase()} is next${fromWhen(from) === '' ? '' : `, ${fromWhen(from)}`}.`, why].filter(Boolean).join(' ')}
                     </Words>
                   </View>
                 </LinkRow>

@@ -1,6 +1,6 @@
 /** What keeps glass from a form: its newest coat in each place, how far it is used up, and what has been fired in it. */
-import { DEFAULT_SCHOOL, type FormMaterialName, type WareKind, roomOfForm, wearOf, wearWords, wornBy } from '@torvin/core';
-import type { FormRecord, Shelves, Step } from '@torvin/schema';
+import { wearOf, wearWords, wornBy } from '@torvin/core';
+import type { FormRecord, Shelves } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -13,7 +13,9 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { FormMakings } from './FormMakings';
 import { FormPieces } from './FormPieces';
+import { emptyFiring } from './emptyFiring';
 
 /** Where a coat is told of anew: on the same place, of the same release. */
 export const recoatHref = (formId: string, { zone = '', releaseId = '' }: { zone?: string; releaseId?: string } = {}) =>
@@ -42,38 +44,22 @@ export function FormCoats({ form, shelves }: { form: FormRecord; shelves: Shelve
           onPress={() => router.push(recoatHref(form.id))}
         />
       </View>
+      <FormMakings form={form} shelves={shelves} />
       <FormPieces form={form} use={use} shelves={shelves} />
     </View>
   );
 }
 
-/** What a form is fired as when it is empty; steel has nothing to lose but its coat's water, and is dried on its way to the next firing. */
-const FIRED_AS: Partial<Record<FormMaterialName, WareKind>> = {
-  ...{ earthenware: 'fired', stoneware: 'fired', cordierite: 'fired', alumina: 'fired' },
-  ...{ plasterSilica: 'plaster', fusedSilica: 'castable', fibre: 'fibre', vermiculite: 'fibre' },
-};
-
 /** The firing that dries a fresh coat, as a piece with no glass in it: its schedule is computed there. */
 function DryIt({ form, shelves }: { form: FormRecord; shelves: Shelves }) {
   const router = useRouter();
   const outbox = useOutbox();
-  const of = FIRED_AS[form.material];
-  const first = (records: readonly { id: string }[]): string | undefined => records.find(({ id }) => !shelves.archived.includes(id))?.id;
-  const [kilnId, controllerId] = [first(shelves.kilns), first(shelves.controllers)];
-  if (!of || of === 'fibre' || !kilnId || !controllerId) return null;
+  const dries = emptyFiring(form, shelves, 'dryMould', 'damp');
+  if (!dries) return null;
   const plan = (): void => {
     const id = uuid();
-    const { narrow_m, far_m } = roomOfForm(form);
-    const step: Step = {
-      ...{ kind: 'fire', id: uuid(), look: 'dryMould', kilnId, controllerId, school: DEFAULT_SCHOOL, scheduleId: null, computedId: null },
-      setup: { kind: 'bareShelf', paper: false, wet: 'damp', shaping: { kind: 'ware', of, wall_m: form.thick_m, wide_m: narrow_m, long_m: far_m } },
-    };
-    outbox.put('createPiece', {
-      id,
-      name: `Drying of ${form.name}`.slice(0, 80),
-      doc: { schemaVersion: 3, footprint: { shape: 'rectangle', width_m: narrow_m, length_m: far_m }, dammed: false, typed: {}, journey: [step] },
-    });
-    router.navigate(`/pieces/${id}?at=${step.id}`);
+    outbox.put('createPiece', { id, name: `Drying of ${form.name}`.slice(0, 80), doc: dries.doc });
+    router.navigate(`/pieces/${id}?at=${dries.firing}`);
   };
   return <Action kind="plain" title="Plan its drying" label="Plan its drying: a firing with no glass in it" testID="plan-drying" onPress={plan} />;
 }

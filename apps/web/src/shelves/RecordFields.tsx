@@ -10,6 +10,7 @@ import { Field } from '@/ui/Field';
 import { Fold } from '@/ui/Fold';
 import { Notice } from '@/ui/Notice';
 import { Swatch } from '@/ui/Swatch';
+import { DayInput } from '@/ui/TimeInput';
 import { Toggles } from '@/ui/Toggles';
 import { Words } from '@/ui/Words';
 import { colourWords, isColour } from './colourWords';
@@ -114,6 +115,8 @@ function OneField({ field, entry, value, onChange, onBlur, error, shelves }: One
           testID={testID}
         />
       );
+    case 'day':
+      return <DayInput label={label} value={typed} onChange={onChange} error={error} hint={hint} testID={testID} />;
     case 'colour':
       return <Colour label={label} value={typed} onChange={onChange} error={error} hint={hint} testID={testID} />;
     default:

@@ -5,6 +5,7 @@ import {
   type FormRecord,
   type Kiln,
   type Made,
+  type MakingRecord,
   type RecordOf,
   type ShelfKind,
   type Shelves,
@@ -37,6 +38,7 @@ import { FormCoats } from './FormCoats';
 import { FormStory } from './FormStory';
 import { KilnTimes } from './KilnTimes';
 import { MadeStory } from './MadeStory';
+import { MakingStory } from './MakingStory';
 import { RecordFields } from './RecordFields';
 import { aboutShelves, sourceOf } from './words';
 
@@ -117,6 +119,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
         <DraftOffer draft={draft} onTake={reset} />
         {form?.ok && <FormStory form={form.record as unknown as FormRecord} shelves={shelves} />}
         {kind === 'forms' && !isNew && <FormCoats form={record as FormRecord} shelves={shelves} />}
+        {kind === 'makings' && !isNew && <MakingStory making={record as MakingRecord} shelves={shelves} />}
         {kind === 'made' && !isNew && <MadeStory made={record as Made} shelves={shelves} />}
         {kind === 'controllers' && isNew && (
           <Choice

@@ -46,7 +46,7 @@ function LabelledInput({ label, error, field, testID }: InputProps) {
         },
       })}
       {error && (
-        <Words size="label" bold tone="warn" role="alert">
+        <Words size="label" bold tone="warn" role="alert" testID={testID && `${testID}-error`}>
           {error}
         </Words>
       )}
@@ -75,6 +75,26 @@ export interface DayTimeInputProps {
 export function DayTimeInput({ label, value, onChange, error, testID }: DayTimeInputProps) {
   const field = { type: 'datetime-local', value, onChange: (event: { target: { value: string } }) => onChange(event.target.value) };
   return <LabelledInput label={label} error={error} field={field} testID={testID} />;
+}
+
+export type DayInputProps = Omit<DayTimeInputProps, 'value'> & {
+  /** '2026-11-23'. */
+  value: string;
+  hint?: string;
+};
+
+export function DayInput({ label, value, onChange, error, hint, testID }: DayInputProps) {
+  const field = { type: 'date', value, onChange: (event: { target: { value: string } }) => onChange(event.target.value) };
+  return (
+    <View style={{ gap: 4 }}>
+      <LabelledInput label={label} error={error} field={field} testID={testID} />
+      {hint && (
+        <Words size="note" tone="muted">
+          {hint}
+        </Words>
+      )}
+    </View>
+  );
 }
 
 export interface ClockInputProps {

@@ -34,7 +34,7 @@ export type MixAsked =
   /** Wet coats on an area; water to powder by mass, or by volume where the bulk of the powder is told. */
   | { kind: 'coats'; area_m2: number; perCoat_kg_m2: number; coats: number; waterToPowder: number; bulk_kg_m3?: number; step_kg: number }
   /** Poured round a model in a flask, with so much wall at its sides and over it. */
-  | { kind: 'plaster'; model: Hollow; wall_m: number; shares: { plaster: number; silica: number; water: number }; step_kg: number }
+  | { kind: 'plaster'; model: Hollow; wall_m: number; shares: SlurryShares; step_kg: number }
   /** Crushed and sieved: a share of each grade; what is left is lost to dust, magnet and wash. wanted: so much of one grade. */
   | { kind: 'crush'; yields: readonly { name: string; share: number }[]; scrap_kg?: number; wanted?: { name: string; mass_kg: number }; step_kg: number };
 
@@ -106,16 +106,22 @@ function flaskRound(model: Hollow, wall_m: number): Footprint {
   return insetBy(outline.shape === 'ring' ? { shape: 'disc', diameter_m: outline.diameter_m } : outline, -wall_m);
 }
 
+export type SlurryShares = Record<'plaster' | 'silica' | 'water', number>;
+
+/** What so much slurry is mixed of, kg; shares by mass. */
+export function slurry(volume_m3: number, { plaster, silica, water }: SlurryShares): SlurryShares {
+  const perShare_kg = volume_m3 / (plaster / PLASTER_kg_m3 + silica / SILICA_kg_m3 + water / WATER_kg_m3);
+  return { plaster: plaster * perShare_kg, silica: silica * perShare_kg, water: water * perShare_kg };
+}
+
 function plaster({ model, wall_m, shares, step_kg }: Extract<MixAsked, { kind: 'plaster' }>): Outcome<MixTold> {
-  const sum = shares.plaster + shares.silica + shares.water;
-  if (sum <= 0 || shares.water <= 0 || shares.plaster <= 0)
+  if (shares.water <= 0 || shares.plaster <= 0)
     return refused('out-of-range', 'shares', 'A slurry needs plaster and water: write the shares as plaster : silica : water, for example 1 : 1 : 1.');
   const outline = flaskRound(model, wall_m);
   const depth_m = model.depth_m + wall_m;
   const volume_m3 = footprintArea(outline) * depth_m - volumeOf(model);
-  const perKg_m3 = (shares.plaster / PLASTER_kg_m3 + shares.silica / SILICA_kg_m3 + shares.water / WATER_kg_m3) / sum;
-  const total = volume_m3 / perKg_m3;
-  const parts = (['plaster', 'silica', 'water'] as const).map((name) => ({ name, exact_kg: (total * shares[name]) / sum }));
+  const mixed = slurry(volume_m3, shares);
+  const parts = (['plaster', 'silica', 'water'] as const).map((name) => ({ name, exact_kg: mixed[name] }));
   return found({ ...weigh(parts, step_kg), flask: { volume_m3, outline, depth_m }, crushed: null });
 }
 

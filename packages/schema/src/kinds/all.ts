@@ -35,6 +35,7 @@ import {
 } from '../records';
 import { WIRING, controllers } from './controllers';
 import { forms } from './forms';
+import { makings } from './makings';
 import { NAME, SOURCE, asOptions, difference, lag, length, mass, plain, rate, temperature } from './fields';
 import { type About, type Kind, kind } from './kind';
 
@@ -309,6 +310,7 @@ const coated = kind({
     { as: 'record', key: 'releaseId', label: 'Of', of: 'releases', testID: 'coat-release' },
     { as: 'words', key: 'zone', label: 'Where on it', testID: 'coat-zone', optional: true, hint: 'the rim, the relief; left empty, all of it' },
     plain('coats', 'Coats'),
+    { as: 'day', key: 'coatedAt', label: 'Laid on', testID: 'coat-day', hint: 'firings from that day on are counted' },
     { as: 'yes', key: 'crossed', label: 'How', title: 'each across the one before', testID: 'coat-crossed' },
     { as: 'yes', key: 'scratched', label: 'Seen since', title: 'scratched, flaked or bare', testID: 'coat-scratched' },
     { as: 'words', key: 'note', label: 'Note', testID: 'coat-note', optional: true, long: true },
@@ -329,11 +331,12 @@ const coated = kind({
     { kind: 'releases', id: releaseId, path: 'releaseId' },
   ],
   newest: ({ coatedAt }) => coatedAt,
+  past: ({ coatedAt }) => [{ at: coatedAt, path: 'coatedAt' }],
   archives: false,
 });
 
 /** In the order in which they name one another: what a record names stands before it. */
-export const KINDS = { families, glasses, made, kilns, controllers, stripTests, releases, forms, coated };
+export const KINDS = { families, glasses, made, kilns, controllers, stripTests, releases, forms, coated, makings };
 
 export type KindName = keyof typeof KINDS;
 export const KIND_LIST = Object.keys(KINDS) as KindName[];
@@ -351,6 +354,7 @@ export const SHELF_KINDS = [
   'controllers',
   'releases',
   'coated',
+  'makings',
 ] as const satisfies readonly KindName[];
 export type ShelfKind = (typeof SHELF_KINDS)[number];
 

@@ -35,6 +35,7 @@ export const FOLDS = {
   constants: { title: 'Constants', about: 'what the engine computes with' },
   keyed: { title: 'How it is keyed', about: 'its figures, their order and form, its programs' },
   runs: { title: 'While it runs', about: 'delay, alarm, what can be added, a power cut' },
+  mix: { title: 'The mix', about: 'plaster, silica and water by mass' },
   shape: { title: 'More of its shape', about: 'wall, turn, points, four sides, liner' },
   bought: { title: 'As it is bought', about: 'sizes and masses that Reckon counts in' },
 } as const;
@@ -74,6 +75,8 @@ interface Option {
 export type Field =
   | Figure
   | (Common & { as: 'colour' | 'lengths' })
+  /** A day, kept as its beginning here: '2026-11-28'. */
+  | (Common & { as: 'day' })
   /** Places of a section, out and up: '0:0; 60:0; 90:12'. */
   | (Common & { as: 'points' })
   /** long: of several lines. */
@@ -242,6 +245,20 @@ function readPoints(field: Field, typed: string, units: Units): Outcome<SectionP
   return found(points);
 }
 
+const dayWritten = (at: number): string => {
+  const day = new Date(at);
+  const two = (value: number): string => String(value).padStart(2, '0');
+  return `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
+};
+
+function readDay(field: Field, typed: string): Outcome<number> {
+  const [, year, month, date] = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(typed.trim()) ?? [];
+  const day = new Date(Number(year), Number(month) - 1, Number(date));
+  if (Number.isNaN(day.getTime()) || day.getDate() !== Number(date))
+    return refused('unreadable', field.key, `Cannot read '${typed.trim()}' as a day: write year, month and day, such as 2026-11-28.`);
+  return found(day.getTime());
+}
+
 const looksWritten = (factors: LookFactors): string =>
   LOOKS.flatMap((look) => (factors[look] === undefined ? [] : [`${RECIPES[look].name} ${written(factors[look])}`])).join('; ');
 
@@ -262,6 +279,7 @@ const show = (field: Field, value: unknown, units: Units): string | string[] | b
   if (field.as === 'figure') return typeof value === 'number' ? written(field.shown(value, units)) : '';
   if (field.as === 'lengths') return ((value as number[] | undefined) ?? []).map((one) => formatStock(one, units.length).figure).join('; ');
   if (field.as === 'points') return pointsWritten((value as SectionPoint[] | undefined) ?? [], units);
+  if (field.as === 'day') return typeof value === 'number' ? dayWritten(value) : '';
   if (field.as === 'looks') return looksWritten((value as LookFactors | undefined) ?? {});
   if (field.as === 'several') return (value as string[] | undefined) ?? [];
   if (field.as === 'yes') return (value ?? field.usual) === true;
@@ -277,6 +295,7 @@ function readField(schema: z.ZodType, field: Field, typed: Entry[string], units:
   if (field.as === 'lengths') return readLengths(field, String(typed), units);
   if (field.as === 'points') return readPoints(field, String(typed), units);
   if (field.as === 'looks') return readLooks(field, String(typed));
+  if (field.as === 'day') return readDay(field, String(typed));
   if (typed === '' && (field.as === 'record' || field.as === 'choice')) return refused('empty', field.key, `${field.label}: choose one.`);
   return found(typeof typed === 'string' ? typed.trim() : typed);
 }

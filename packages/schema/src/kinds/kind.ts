@@ -59,6 +59,8 @@ export interface Kind<T extends Stored = Stored, In = unknown> {
   names(record: T): Reference[];
   /** Newest first, by this; by name where it is left out. */
   newest?(record: T): number;
+  /** Times of one that cannot be still to come; at: where each is written. */
+  past?(record: T): { at: number; path: string }[];
   /** It comes out of a piece, and is begun nowhere else. */
   fromPieces?: true;
   /** What of one stays as it was begun. */

@@ -3,7 +3,7 @@ import type { Answered } from '@torvin/core/engine';
 import { type Learned, api } from '@torvin/schema';
 import { type Evidence, evidence, firingsInKiln, kilnsThatTaught, waitingPieces } from '../../store/bench';
 import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, saveFiring } from '../../store/firings';
-import { toRecoat, usesOfForms } from '../../store/forms';
+import { inTheMaking, toRecoat, usesOfForms } from '../../store/forms';
 import { loadsAhead, saveLoad } from '../../store/loads';
 import { keyProgram, standingPrograms } from '../../store/programs';
 import { countPieces } from '../../store/pieces';
@@ -67,5 +67,6 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
     learned: await learnedOf(),
     taught: kilnsThatTaught(db),
     recoat: toRecoat(db, studioUnits(db)),
+    making: inTheMaking(db, studioUnits(db)),
   }));
 }

@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useShelves } from '@/data/pieces';
 import type { ShelfRecord } from '@/outside/records';
+import { wayOf } from '@/shelves/FormMakings';
 import { RecordScreen } from '@/shelves/RecordScreen';
 import { Waiting } from '@/ui/Loading';
 
@@ -26,12 +27,16 @@ export default function ShelfRecordPage() {
   return record ? <RecordScreen key={record.id} kind={known} record={record} shelves={shelves.data} /> : <Redirect href="/shelves" />;
 }
 
-/** A new record begins with what is usual of its kind; what it names is chosen, where there is a choice. told: of a coat, what the address says. */
+/** A new record begins with what is usual of its kind; what it names is chosen, where there is a choice. told: of a coat or a mould in the making, what the address says. */
 function begun(kind: ShelfKind, id: string, shelves: Shelves, told: Partial<Coated>): ShelfRecord {
   const only = (other: string): string => {
     const present = isKind(other) ? shelves[other].filter((one) => !shelves.archived.includes(one.id)) : [];
     return present.length === 1 ? present[0].id : '';
   };
   const record = beginRecord(kind, id, only, Date.now());
+  if (kind === 'makings') {
+    const form = shelves.forms.find(({ id: one }) => one === told.formId);
+    return { ...record, ...(form ? { formId: form.id, way: wayOf(form) } : {}) };
+  }
   return kind === 'coated' ? { ...record, ...told } : record;
 }

@@ -1,0 +1,221 @@
+/** A mould in the making: its steps with when each was told, the one that is next with what it takes, and what it waits for. */
+import {
+  type Look,
+  type StageName,
+  type WareKind,
+  type Wet,
+  dryingWords,
+  formatMass,
+  makingProblem,
+  stageCaution,
+  stageDoes,
+  stageTitle,
+  stagesOf,
+  standsIn,
+  text,
+  waxLeftWords,
+} from '@torvin/core';
+import { type MakingRecord, type Shelves, StageToldSchema, mass, readFigure } from '@torvin/schema';
+import { format } from 'date-fns/format';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { useUnits } from '@/data/studio';
+import { useOutbox, useSave } from '@/outbox/useOutbox';
+import { useTheme } from '@/theme/ThemeContext';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Field } from '@/ui/Field';
+import { Held } from '@/ui/Held';
+import { Notice } from '@/ui/Notice';
+import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
+import { Words } from '@/ui/Words';
+import { recoatHref } from './FormCoats';
+import { emptyFiring } from './emptyFiring';
+import { type MakingNow, useStanding } from './useStanding';
+import { fromWhen } from './words';
+
+const DAY_MS = 24 * 3600e3;
+/** Steps that take something out of a bag. */
+const FROM_A_BAG: readonly StageName[] = ['alginate', 'rubber', 'shell', 'invest', 'press', 'pour'];
+/** Steps that are a firing with no glass: how it is fired, and as what where not by its material. */
+const FIRED: Partial<Record<StageName, { look: Look; of?: WareKind; wet?: Wet }>> = {
+  burnOut: { look: 'burnOut', of: 'plaster', wet: 'damp' },
+  bisque: { look: 'bisque', of: 'clay' },
+  bake: { look: 'dryMould', of: 'castable', wet: 'damp' },
+};
+
+export function MakingStory({ making, shelves }: { making: MakingRecord; shelves: Shelves }) {
+  const told = useStanding(making, shelves);
+  const units = useUnits();
+  const [ahead, setAhead] = useState<StageName | null>(null);
+  if (!told) return null;
+  const { form, standing, amounts } = told;
+  const problem = makingProblem(making, form);
+  const order = stagesOf(making);
+  const stage = ahead ?? standing.next;
+  const later = standing.next === null ? [] : order.slice(order.indexOf(standing.next) + 1);
+  const left = waxLeftWords(making, amounts, units);
+  return (
+    <View style={{ gap: space.small }} testID="making-story">
+      {problem && <Notice tone="warn">{problem}</Notice>}
+      <Steps making={making} told={told} />
+      {left && <Words testID="wax-left">{left}</Words>}
+      {stage === null ? (
+        <Words bold testID="making-done">
+          All of it is done.
+        </Words>
+      ) : (
+        <Next key={`${stage} ${making.version}`} stage={stage} making={making} shelves={shelves} told={told} onTold={() => setAhead(null)} />
+      )}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+        {ahead === null && later.length > 0 && (
+          <Action kind="plain" title={`Go on to: ${stageTitle(later[0], making).toLowerCase()}`} testID="making-ahead" onPress={() => setAhead(later[0])} />
+        )}
+        {ahead !== null && <Action kind="plain" title="Not yet" testID="making-not-yet" onPress={() => setAhead(null)} />}
+        <TakeBack making={making} />
+      </View>
+    </View>
+  );
+}
+
+function Steps({ making, told: { standing } }: { making: MakingRecord; told: MakingNow }) {
+  const { colours } = useTheme();
+  const units = useUnits();
+  return (
+    <View role="list" testID="making-steps">
+      {standing.stages.map(({ stage, at }) => {
+        const weighed = making.told.findLast((one) => one.stage === stage)?.mass_kg;
+        const isNext = stage === standing.next;
+        const count = stage === 'rubber' && standing.coatsOn > 0 ? `, ${standing.coatsOn} of ${making.rubberCoats} coats` : '';
+        return (
+          <View
+            key={stage}
+            role="listitem"
+            style={{
+              flexDirection: 'row',
+              gap: space.small,
+              paddingVertical: space.hair,
+              borderLeftWidth: 4,
+              paddingLeft: space.small,
+              borderColor: isNext ? colours.touch : at === null ? colours.line : colours.ink,
+            }}
+          >
+            <Words bold={isNext} tone={at === null && !isNext ? 'muted' : 'ink'} style={{ flex: 1 }}>
+              {`${stageTitle(stage, making)}${count}`}
+            </Words>
+            <Words size="label" tone="muted">
+              {[weighed === undefined ? '' : text(formatMass(weighed, units.mass)), at === null ? (isNext ? 'next' : '') : format(at, 'd MMM, HH:mm')]
+                .filter(Boolean)
+                .join(' · ')}
+            </Words>
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+interface NextProps {
+  stage: StageName;
+  making: MakingRecord;
+  shelves: Shelves;
+  told: MakingNow;
+  onTold(): void;
+}
+
+/** What is weighed at a step, where something is. */
+function weighs(stage: StageName, making: MakingRecord): string | null {
+  const isWax = standsIn(making) === 'wax';
+  if (stage === 'dry') return 'It weighs';
+  if (stage === 'wax' || (stage === 'model' && isWax && making.flexible === 'none' && making.way === 'investment')) return 'The wax weighs';
+  return stage === 'clear' && isWax ? 'Wax that came out weighs' : null;
+}
+
+function Next({ stage, making, shelves, told: { form, standing, amounts }, onTold }: NextProps) {
+  const router = useRouter();
+  const units = useUnits();
+  const outbox = useOutbox();
+  const { save, saving, held, refusal } = useSave('saveRecord');
+  const [when, setWhen] = useState(() => format(Date.now(), FIELD_TIME));
+  const [typed, setTyped] = useState('');
+  const [errors, setErrors] = useState<{ when?: string; mass?: string }>({});
+  const label = weighs(stage, making);
+  const caution = stageCaution(stage, making);
+  const isNext = stage === standing.next;
+  const waits = isNext ? fromWhen(standing.from) : '';
+  const isOld = making.bagUntil !== undefined && FROM_A_BAG.includes(stage) && Date.now() > making.bagUntil + DAY_MS;
+  const fired = FIRED[stage];
+  const firing = fired && emptyFiring(form, shelves, stage === 'burnOut' && standsIn(making) === 'firm' ? 'dryMould' : fired.look, fired.wet, fired.of);
+  const tell = (): void => {
+    const at = readFieldTime(when)?.getTime();
+    const weighed = label === null || (typed.trim() === '' && stage !== 'dry') ? null : readFigure(StageToldSchema, mass('mass_kg', label), typed, units);
+    const late = at === undefined ? 'Say when: a day and a time.' : at > Date.now() ? 'That is still to come: tell it once it is done.' : undefined;
+    setErrors({ when: late, mass: weighed && !weighed.ok ? weighed.problem.message : undefined });
+    if (late || at === undefined || (weighed && !weighed.ok)) return;
+    const record = { ...making, told: [...making.told, { stage, at, ...(weighed ? { mass_kg: weighed.value } : {}) }] };
+    save({ kind: 'makings', record, before: making }, { on: making.version, then: onTold });
+  };
+  const plan = (): void => {
+    if (!firing) return;
+    const id = uuid();
+    outbox.put('createPiece', { id, name: `${stageTitle(stage, making)}, ${form.name}`.slice(0, 80), doc: firing.doc });
+    router.navigate(`/pieces/${id}?at=${firing.firing}`);
+  };
+  const title =
+    stage === 'dry' ? 'Keep the weighing' : stage === 'rubber' ? `Coat ${standing.coatsOn + 1} is on` : `Done: ${stageTitle(stage, making).toLowerCase()}`;
+  return (
+    <View style={{ gap: space.small, paddingTop: space.small }} testID="making-next">
+      <Words bold size="heading">
+        {stageTitle(stage, making)}
+      </Words>
+      {waits !== '' && <Words bold testID="making-waits">{`${stage === 'dry' ? 'Weigh it again' : 'Left alone; go on'} ${waits}.`}</Words>}
+      {standing.drying && stage === 'dry' && dryingWords(standing.drying, units) !== '' && (
+        <Words testID="making-drying">{dryingWords(standing.drying, units)}</Words>
+      )}
+      {standing.drying?.dryAt != null && stage === 'dry' && (
+        <Words testID="making-dry-at">{`At this pace it is dry about ${format(standing.drying.dryAt, 'EEE d MMM')}.`}</Words>
+      )}
+      <Words testID="making-does">{stageDoes(stage, making, form, amounts, units)}</Words>
+      {isOld && making.bagUntil !== undefined && (
+        <Notice tone="warn" testID="making-old">
+          {`Its bag was good until ${format(making.bagUntil, 'd MMM yyyy')}: try a cupful first, and see that it sets.`}
+        </Notice>
+      )}
+      {caution && <Notice tone="care">{caution}</Notice>}
+      {firing && (
+        <View style={{ alignItems: 'flex-start' }}>
+          <Action kind="second" title="Plan that firing" label="Plan that firing: with no glass in it" testID="making-fire" onPress={plan} />
+        </View>
+      )}
+      {stage === 'firstCoat' && (
+        <View style={{ alignItems: 'flex-start' }}>
+          <Action kind="second" title="Tell its coat" testID="making-coat" onPress={() => router.push(recoatHref(form.id))} />
+        </View>
+      )}
+      {label !== null && <Field label={label} value={typed} onChange={setTyped} error={errors.mass} testID="making-mass" />}
+      <DayTimeInput label="When" value={when} onChange={setWhen} error={errors.when} testID="making-when" />
+      {refusal && <Notice tone="warn">{refusal.problem.message}</Notice>}
+      {held && <Held />}
+      <Action title={title} disabled={saving} testID="making-tell" onPress={tell} />
+    </View>
+  );
+}
+
+/** The last step that was told, told by mistake. */
+function TakeBack({ making }: { making: MakingRecord }) {
+  const { save, saving } = useSave('saveRecord');
+  const last = making.told.at(-1);
+  if (!last) return null;
+  return (
+    <Action
+      kind="plain"
+      title="Take the last back"
+      label={`Take the last back: ${stageTitle(last.stage, making).toLowerCase()}`}
+      disabled={saving}
+      testID="making-back"
+      onPress={() => save({ kind: 'makings', record: { ...making, told: making.told.slice(0, -1) }, before: making }, { on: making.version })}
+    />
+  );
+}
