@@ -118,6 +118,10 @@ export const DEMO_FORMS: FormRecord[] = [
     ...{ thick_m: 0.003, material: 'stainless', count: 1, damaged: false, note: 'Lined with blanket all round.' },
   },
   {
+    ...{ id: 'low-shelf', version: 1, name: 'Shelf of the low kiln', source: INVENTED, use: 'shelf', plan: 'rectangle', across_m: 0.4, along_m: 0.5 },
+    ...{ deep_m: 0, thick_m: 0.016, material: 'cordierite', count: 1, damaged: false, mark: 'chip to the door', note: '' },
+  },
+  {
     ...{ id: 'urchin-cast', version: 1, name: 'Sea urchin, to cast', source: INVENTED, use: 'cavity', plan: 'round', across_m: 0.09, floor_m: 0.06 },
     ...{ deep_m: 0.035, thick_m: 0.022, thickest_m: 0.035, thinnest_m: 0.02, detail_m: 0.001, material: 'plasterSilica', undercut: true },
     ...{ count: 1, damaged: false, note: 'For one casting.' },
@@ -127,6 +131,7 @@ export const DEMO_FORMS: FormRecord[] = [
 const COATS = [
   ['basin-coat', 'basin-mould', 'mould-primer', '', 5, false, ''],
   ['tray-coat', 'tray-small', 'mould-primer', '', 4, false, ''],
+  ['shelf-coat', 'low-shelf', 'shelf-primer', '', 5, false, ''],
   ['former-coat', 'lamp-former', 'mould-nitride', 'edges', 3, true, 'Rubbed through where the panel hung.'],
 ] as const;
 

@@ -142,6 +142,8 @@ describe('coats', () => {
     expect((await asked()).some(({ zone }) => zone === 'rim')).toBe(false);
     expect((await tell(coat({ formId: 'none' }))).body).toMatchObject({ code: 'unknown-id' });
     expect((await tell(coat({ coats: 0 }))).body).toMatchObject({ path: 'coats' });
+    // Of a shelf too, with paper that is laid on it again and again.
+    expect((await tell(coat({ formId: 'low-shelf', releaseId: 'thin-paper', coats: 1, crossed: false }))).status).toBe(200);
     // A form that a coat names is put away rather than deleted.
     const { version } = await form('tray-middle');
     expect((await server.ask('DELETE', '/api/forms/tray-middle', { version })).status).toBe(409);

@@ -1,6 +1,6 @@
 /** What is told of a firing: when, where it stood, how it came out, what was seen, and how it ran where not as planned. */
 import { zodResolver } from '@hookform/resolvers/zod';
-import { HOW_FAR, LOOKS, type Look, RECIPES, RELEASED, RELEASED_NAMES, type Problem, rescueIn, stuckOn } from '@torvin/core';
+import { type FormUse, HOW_FAR, LOOKS, type Look, RECIPES, RELEASED, RELEASED_NAMES, type Problem, rescueIn, stuckOn } from '@torvin/core';
 import { type Firing, ResultSchema, type Schedule } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useEffect, useState } from 'react';
@@ -165,7 +165,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
       )}
       {now.result !== 'open' && on && (
         <Choice
-          label={on.use === 'former' ? 'How did it come off the former?' : `How did it come out of the ${on.use === 'dam' ? 'dam' : 'mould'}?`}
+          label={HOW_OFF[on.use]}
           value={now.released ?? 'unsaid'}
           options={[{ value: 'unsaid' as const, title: 'Not said' }, ...RELEASED.map((how) => ({ value: how, title: RELEASED_NAMES[how] }))]}
           onChange={(released) => setValue('released', released)}
@@ -218,6 +218,12 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
     </View>
   );
 }
+
+const HOW_OFF: Record<FormUse, string> = {
+  ...{ hollow: 'How did it come out of the mould?', cavity: 'How did it come out of the mould?', dam: 'How did it come out of the dam?' },
+  ...{ former: 'How did it come off the former?', texture: 'How did it come off the plate?', shelf: 'How did it come off the shelf?' },
+  grid: 'How did it come off below?',
+};
 
 /** What the fold holds, in a few words. */
 const lessonWords = ({ leftOut, controller }: LessonEntry): string =>

@@ -57,7 +57,7 @@ export function FormDrawing({ form, words, blank = null, view = 'across', height
                 <Line key={i} x1={right - TICK} x2={right + TICK} y1={y} y2={y} stroke={colours.muted} strokeWidth={1} />
               ))}
               <SvgText x={right + 4} y={(deep.from + deep.to) / 2 + 5} fontFamily={fonts.figuresBold} fontSize={15} fill={colours.ink}>
-                {long(depthOf(form))}
+                {long(form.use === 'shelf' ? form.thick_m : depthOf(form))}
               </SvgText>
             </Svg>
           );

@@ -169,7 +169,10 @@ function measured(form: FormShape, { lies, stands_m, height_m, width_m }: FormSe
     return { wide: { from: x(Math.min(...top)), to: x(Math.max(...top)) }, deep: { from: y(0), to: y(height_m) } };
   }
   const half = lies ? [lies[0][0], lies[lies.length - 1][0]] : [-(width_m / 2 - wallOf(form)), width_m / 2 - wallOf(form)];
-  return { wide: { from: x(half[0]), to: x(half[1]) }, deep: { from: y(form.use === 'texture' ? height_m - form.deep_m : stands_m), to: y(height_m) } };
+  return {
+    wide: { from: x(half[0]), to: x(half[1]) },
+    deep: { from: y(form.use === 'shelf' ? 0 : form.use === 'texture' ? height_m - form.deep_m : stands_m), to: y(height_m) },
+  };
 }
 
 const wallOf = ({ use, thick_m, deep_m }: FormShape): number => (use === 'dam' || (use === 'grid' && deep_m > 0) ? thick_m : 0);

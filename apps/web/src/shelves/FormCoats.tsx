@@ -44,7 +44,7 @@ export function FormCoats({ form, shelves }: { form: FormRecord; shelves: Shelve
           onPress={() => router.push(recoatHref(form.id))}
         />
       </View>
-      <FormMakings form={form} shelves={shelves} />
+      {form.use !== 'shelf' && <FormMakings form={form} shelves={shelves} />}
       <FormPieces form={form} use={use} shelves={shelves} />
     </View>
   );
@@ -54,7 +54,7 @@ export function FormCoats({ form, shelves }: { form: FormRecord; shelves: Shelve
 function DryIt({ form, shelves }: { form: FormRecord; shelves: Shelves }) {
   const router = useRouter();
   const outbox = useOutbox();
-  const dries = emptyFiring(form, shelves, 'dryMould', 'damp');
+  const dries = form.use === 'shelf' ? emptyFiring(form, shelves, 'dryShelf', 'damp', 'shelf') : emptyFiring(form, shelves, 'dryMould', 'damp');
   if (!dries) return null;
   const plan = (): void => {
     const id = uuid();

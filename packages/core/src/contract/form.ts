@@ -19,7 +19,7 @@ export const formFields = {
   along_m: quantity('The other way', 'm', 0.01, 2).optional(),
   floor_m: quantity('Floor or foot', 'm', 0, 2).optional(),
   floorAlong_m: quantity('Floor or foot, the other way', 'm', 0, 2).optional(),
-  deep_m: quantity('Depth or height', 'm', 0, 0.5),
+  deep_m: quantity('Depth or height', 'm', 0, 0.5).default(0),
   wall_m: quantity('Along the wall', 'm', 0.001, 2).optional(),
   lean_deg: quantity('How far walls lean', '°', 0, 85).optional(),
   foot_m: quantity('Radius of the foot', 'm', 0, 0.3).optional(),

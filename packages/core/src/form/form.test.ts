@@ -131,6 +131,8 @@ describe('a form of the shelf', () => {
   test('nonsense is refused at the measure to change, in words', () => {
     const at = (more: Partial<FormShape>): string | undefined => formProblem(hollow(more))?.path;
     expect(formProblem(hollow({}))).toBeNull();
+    expect(formProblem(hollow({ use: 'shelf', deep_m: 0 }))).toBeNull();
+    expect(at({ use: 'shelf', plan: 'oval', along_m: 0.4 })).toBe('plan');
     expect(at({ deep_m: -0.01 })).toBe('deep_m');
     expect(at({ floor_m: 0.31 })).toBe('floor_m');
     expect(at({ floor_m: 0.31, undercut: true })).toBeUndefined();

@@ -161,6 +161,15 @@ export function formSection(form: FormShape, view: View = 'across'): FormSection
       return formerSection(form, view);
     case 'texture':
       return plateSection(form, wide);
+    case 'shelf':
+      return {
+        solids: [box(-wide / 2, wide / 2, 0, thick_m)],
+        lies: [
+          [-wide / 2, thick_m],
+          [wide / 2, thick_m],
+        ],
+        ...{ stands_m: thick_m, width_m: wide, height_m: thick_m },
+      };
     case 'grid':
       return gridSection(form, wide);
     case 'dam':

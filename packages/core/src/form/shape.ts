@@ -7,8 +7,8 @@ import { type Outcome, type Problem, refused } from '../problem';
 import { type OwnMaterial, materialOf } from './materials';
 import { type FormSurface, type HollowForm, type Plan, type SectionPoint, formSurface, planArea } from './surface';
 
-export const FORM_USES = ['hollow', 'former', 'dam', 'texture', 'cavity', 'grid'] as const;
-/** hollow: glass sinks into it; former: it hangs over it; dam: round glass on a shelf; texture: a plate that prints; cavity: to cast into; grid: to drip through. */
+export const FORM_USES = ['hollow', 'former', 'dam', 'texture', 'cavity', 'grid', 'shelf'] as const;
+/** hollow: glass sinks into it; former: it hangs over it; dam: round glass on a shelf; texture: a plate that prints; cavity: to cast into; grid: to drip through; shelf: a kiln shelf, which all of them may stand on. */
 export type FormUse = (typeof FORM_USES)[number];
 
 export const BOTTOMS = ['closed', 'loose', 'open'] as const;
@@ -32,7 +32,7 @@ export interface FormShape extends OwnMaterial, FourSides {
   /** Its floor inside; of a former its foot. */
   floor_m?: number;
   floorAlong_m?: number;
-  /** Inside from rim to floor; of a former and a dam how high; of a plate its relief. */
+  /** Inside from rim to floor; of a former and a dam how high; of a plate its relief; of a shelf nothing. */
   deep_m: number;
   /** Along the wall from floor to rim, as a tape tells. */
   wall_m?: number;
@@ -216,6 +216,7 @@ export function formProblem(form: FormShape): Problem | null {
   if (hasTwo(form) && along_m === undefined) return wrong('along_m', 'Tell how wide it is the other way, too.');
   if (plan === 'lobed' && lobes === undefined) return wrong('lobes', 'Tell how many lobes it has.');
   if (plan === 'trough' && use !== 'hollow' && use !== 'former') return wrong('plan', 'Bent one way is for what glass sinks into or hangs over.');
+  if (use === 'shelf') return plan === 'round' || plan === 'rectangle' ? null : wrong('plan', 'A shelf is round, or square or oblong.');
   if (!(deep_m > 0) && use !== 'texture' && use !== 'grid') return wrong('deep_m', 'It must have a depth, or a height, above nothing.');
   const sides = sidesProblem(form);
   if (sides) return sides;
@@ -247,15 +248,18 @@ export function formProblem(form: FormShape): Problem | null {
   return { ...inside.problem, path: FIELD_OF[inside.problem.path] ?? 'deep_m' };
 }
 
+/** Flat: glass lies on it. */
+export const isPlate = ({ use }: Pick<FormShape, 'use'>): boolean => use === 'texture' || use === 'shelf';
+
 /** What a kiln needs for it, m: the shorter and the longer way over its outside, and how high it stands. */
 export function roomOfForm(form: FormShape): { narrow_m: number; far_m: number; high_m: number } {
   const { use, thick_m, deep_m, across_m, floor_m = 0, floorAlong_m = 0 } = form;
-  const wall_m = use === 'former' || use === 'texture' ? 0 : 2 * thick_m;
+  const wall_m = use === 'former' || isPlate(form) ? 0 : 2 * thick_m;
   const [across, along] = use === 'former' ? [Math.max(across_m, floor_m), Math.max(alongOf(form), floorAlong_m)] : [across_m + wall_m, alongOf(form) + wall_m];
   const under_m = use === 'dam' || use === 'former' || form.bottom === 'open' ? 0 : thick_m;
   return {
     narrow_m: Math.min(across, along),
     far_m: Math.max(across, along),
-    high_m: use === 'texture' ? thick_m : (use === 'former' ? deep_m : depthOf(form)) + under_m,
+    high_m: isPlate(form) ? thick_m : (use === 'former' ? deep_m : depthOf(form)) + under_m,
   };
 }

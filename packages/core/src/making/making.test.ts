@@ -11,7 +11,17 @@ const IMPERIAL: Units = { temperature: 'F', length: 'in', mass: 'oz' };
 const HOUR = 3600e3;
 const DAY = 24 * HOUR;
 
-const making = (more: Partial<Making> = {}): Making => ({ way: 'investment', model: 'wax', flexible: 'none', rubberCoats: 4, plasterShare: 1, silicaShare: 1, waterShare: 1, told: [], ...more });
+const making = (more: Partial<Making> = {}): Making => ({
+  way: 'investment',
+  model: 'wax',
+  flexible: 'none',
+  rubberCoats: 4,
+  plasterShare: 1,
+  silicaShare: 1,
+  waterShare: 1,
+  told: [],
+  ...more,
+});
 /** A cylinder of 100 mm, 40 deep, in 25 mm of wall. */
 const cup: FormShape = {
   ...{ use: 'cavity', plan: 'round', across_m: 0.1, floor_m: 0.1, deep_m: 0.04, thick_m: 0.025, material: 'plasterSilica' },

@@ -226,6 +226,7 @@ export function formNotes(form: HeldForm, firing: FiringCase, paper_m: number, u
       case 'dam':
         return inDam(form, firing, units, long);
       case 'texture':
+      case 'shelf':
         return { warns: onPlate(form, firing.body.footprint, long), notes: [] };
       default:
         return { warns: [], notes: [] };
@@ -242,5 +243,7 @@ export function formNotes(form: HeldForm, firing: FiringCase, paper_m: number, u
 
 const onPlate = ({ name, shape }: HeldForm, footprint: Footprint, long: Long): string[] =>
   footprintNarrow(footprint) > Math.min(shape.across_m, alongOf(shape)) + SEEN_M
-    ? [`The piece is wider than '${name}', which is ${long(Math.min(shape.across_m, alongOf(shape)))}: it runs over the edge of the plate and locks on.`]
+    ? [
+        `The piece is wider than '${name}', which is ${long(Math.min(shape.across_m, alongOf(shape)))}: ${shape.use === 'shelf' ? 'its edge hangs over.' : 'it runs over the edge of the plate and locks on.'}`,
+      ]
     : [];

@@ -107,6 +107,19 @@ describe('the set-up in a form', () => {
     expect(cast.pace?.C_per_h).toBeCloseTo(60, 6);
     expect(of('onPosts', {})).toMatchObject({ below: [], above: [{ density_kg_m3: 1850 }] });
   });
+
+  test('the studio’s own shelf lies in the place of the usual one, as thick as it is; what lies on it stays', () => {
+    const own = held({ use: 'shelf', plan: 'rectangle', along_m: 0.4, deep_m: 0, thick_m: 0.012, material: 'alumina' }).shape;
+    const on = (kind: 'bareShelf' | 'board') => setUpOf({ kind, paper: kind === 'bareShelf', within: { form: own, glass_m2 } });
+    const { below, top_C, form, pace } = on('bareShelf');
+    expect(below).toHaveLength(2);
+    expect(below[0]).toEqual({ of: 'support', thickness_m: 0.012, conductivity_W_mK: 5, density_kg_m3: 3000, heatCapacity_J_kgK: 1050 });
+    expect([top_C, form, pace?.C_per_h]).toEqual([1400, own, expect.closeTo(125, 6)]);
+    // A board on it bears less.
+    expect(on('board')).toMatchObject({ top_C: 1100, below: [{ thickness_m: 0.012 }, { density_kg_m3: 320 }] });
+    for (const look of ['tack', 'fullFuse', 'slabFlow'] as const) expect(serves(own, look)).toBe(true);
+    for (const look of ['slump', 'drape', 'dryShelf', 'loosen'] as const) expect(serves(own, look)).toBe(false);
+  });
 });
 
 test('where a sheet touches first: a tray in the middle of its floor, a boss on top of it, a cone last of all in its middle', () => {

@@ -14,7 +14,7 @@ const SERVES: Partial<Record<Shaping['kind'], readonly FormUse[]>> = {
   ...{ hollow: ['hollow'], former: ['former'], cavity: ['cavity'], core: ['cavity'], drain: ['grid'] },
   ...{ strips: ['dam'], ring: ['dam'] },
 };
-const ON_A_SHELF: readonly FormUse[] = ['dam', 'texture'];
+const ON_A_SHELF: readonly FormUse[] = ['shelf', 'dam', 'texture'];
 /** In or on which a piece can be stuck, to be warmed until it comes free. */
 const IT_STICKS_IN: readonly FormUse[] = ['hollow', 'former', 'dam'];
 

@@ -94,13 +94,14 @@ function kilnProblem(firing: Shaped, written: (metres: number) => string): Probl
       return says(`The piece is ${written(short)} by ${written(long)} and the kiln ${written(narrow)} by ${written(far)} inside.`);
   }
   const form = firing.setup.form && roomOfForm(firing.setup.form);
+  const what = firing.setup.form?.use === 'shelf' ? 'shelf' : 'mould or former';
   if (form && insideDiameter_m !== undefined && form.far_m > insideDiameter_m)
-    return says(`The mould or former is ${written(form.far_m)} over its outside and the kiln ${written(insideDiameter_m)} inside.`);
+    return says(`The ${what} is ${written(form.far_m)} over its outside and the kiln ${written(insideDiameter_m)} inside.`);
   if (form && insideWidth_m !== undefined && insideLength_m !== undefined) {
     const [narrow, far] = [Math.min(insideWidth_m, insideLength_m), Math.max(insideWidth_m, insideLength_m)];
     if (form.narrow_m > narrow || form.far_m > far)
       return says(
-        `The mould or former is ${written(form.narrow_m)} by ${written(form.far_m)} over its outside and the kiln ${written(narrow)} by ${written(far)} inside.`,
+        `The ${what} is ${written(form.narrow_m)} by ${written(form.far_m)} over its outside and the kiln ${written(narrow)} by ${written(far)} inside.`,
       );
   }
   const height_m = standingHeight(firing);

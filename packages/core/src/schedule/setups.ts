@@ -162,14 +162,20 @@ const IS_UNDER: readonly FormShape['use'][] = ['hollow', 'former', 'texture', 'c
 /** Thinnest and thickest of it that heat is followed through, m. */
 const PLATE_M = { least: 0.0005, most: 0.1 } as const;
 
-/** In a form of the studio's own: of its material, as much of it for each m² of glass as there is, by what it bears. */
+/** In or on a form of the studio's own: of its material, as much of it for each m² of glass as there is, by what it bears. */
 function inForm(setup: SetUp, { form, glass_m2 }: NonNullable<ChosenSetUp['within']>): SetUp {
   const { conductivity_W_mK, density_kg_m3, heatCapacity_J_kgK, top_C } = materialOf(form);
-  const thickness_m = Math.min(Math.max(plateOf(form, glass_m2), PLATE_M.least), PLATE_M.most);
+  const thickness_m = Math.min(Math.max(form.use === 'shelf' ? form.thick_m : plateOf(form, glass_m2), PLATE_M.least), PLATE_M.most);
   const plate: SupportLayer = { of: 'support', thickness_m, conductivity_W_mK, density_kg_m3, heatCapacity_J_kgK };
   const { pace: _pace, top_C: _top, above, ...rest } = setup;
   const below = setup.below.filter((layer) => !isMould(layer));
   const pace = formPace(form);
+  if (form.use === 'shelf')
+    return {
+      ...{ ...setup, form, top_C: Math.min(top_C, setup.below.some((layer) => layer !== SHELF) ? (setup.top_C ?? top_C) : top_C) },
+      below: setup.below.map((layer) => (layer === SHELF ? plate : layer)),
+      ...(pace ? { pace } : {}),
+    };
   return {
     ...rest,
     below: IS_UNDER.includes(form.use) && !above ? [...below, plate] : below,

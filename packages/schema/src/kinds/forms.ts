@@ -11,6 +11,7 @@ export const FORM_USE_NAMES: Record<FormUse, string> = {
   texture: 'Texture plate',
   cavity: 'Cavity to cast into',
   grid: 'Grid or pot to drip through',
+  shelf: 'Kiln shelf',
 };
 export const PLAN_NAMES: Record<Plan, string> = { round: 'Round', oval: 'Oval', rectangle: 'Square or oblong', trough: 'Bent one way', lobed: 'Fluted' };
 const BOTTOM_NAMES: Record<Bottom, string> = { closed: 'One with it', loose: 'Lies loose in it', open: 'None' };
@@ -39,7 +40,14 @@ const fields: Field[] = [
   { as: 'choice', key: 'plan', label: 'Seen from above', options: asOptions(PLANS, (one) => PLAN_NAMES[one]), testID: 'form-plan' },
   length('across_m', 'Across', {
     called: byUse(
-      { hollow: 'Rim, inside across', former: 'Top, across', dam: 'Inside, across', texture: 'Plate, across', cavity: 'Opening, across' },
+      {
+        hollow: 'Rim, inside across',
+        former: 'Top, across',
+        dam: 'Inside, across',
+        texture: 'Plate, across',
+        cavity: 'Opening, across',
+        shelf: 'Shelf, across',
+      },
       'Inside, across',
     ),
   }),
@@ -49,6 +57,7 @@ const fields: Field[] = [
   }),
   plain('lobes', 'Lobes', '', 1, { optional: true, when: ({ plan }) => plan === 'lobed', hint: 'how many all round' }),
   length('deep_m', 'Deep', {
+    when: ({ use }) => use !== 'shelf',
     called: byUse({ former: 'High', dam: 'High', texture: 'Relief, deep', grid: 'Walls over the floor, high' }, 'Deep, rim to floor'),
   }),
   length('floor_m', 'Floor or foot, across', {
@@ -83,7 +92,7 @@ const fields: Field[] = [
     ...{ as: 'choice', key: 'material', label: 'Made of', testID: 'form-material' },
     options: asOptions(FORM_MATERIAL_NAMES, (one) => FORM_MATERIALS[one].name),
   },
-  length('thick_m', 'Wall, thick', { called: byUse({ texture: 'Plate, thick', grid: 'Floor with the holes, thick' }, 'Wall, thick') }),
+  length('thick_m', 'Wall, thick', { called: byUse({ texture: 'Plate, thick', shelf: 'Shelf, thick', grid: 'Floor with the holes, thick' }, 'Wall, thick') }),
   {
     as: 'choice',
     key: 'bottom',
