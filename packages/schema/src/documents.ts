@@ -371,13 +371,15 @@ export const FiringPageSchema = z
   .meta({ id: 'FiringPage' });
 export type FiringPage = z.infer<typeof FiringPageSchema>;
 
+const TallySchema = z.object({ fell: count('Came by itself'), tapped: count('Came by tapping'), stuck: count('Stuck'), broke: count('Broke coming off') });
+
 /** What was fired in a form, and since each coat that was told of it. */
 export const FormUseSchema = z
   .object({
     id: recordId('Mould or former'),
     fired: count('Firings that stood in or on it'),
     /** How glass came off it, of the firings that were told of. */
-    released: z.object({ fell: count('Came by itself'), tapped: count('Came by tapping'), stuck: count('Stuck'), broke: count('Broke coming off') }),
+    released: TallySchema,
     lastAt: instant.nullable(),
     coats: z.array(
       z.object({
@@ -385,6 +387,7 @@ export const FormUseSchema = z
         hot: count('Firings since, in which glass sticks'),
         cool: count('Firings since, cooler ones'),
         hottest_C: figure('°C', 'Hottest since').nullable(),
+        released: TallySchema,
       }),
     ),
   })

@@ -102,6 +102,8 @@ export const ReleaseSchema = z.strictObject({
   firings: quantity('Firings it lasts', '', 1, 1000).int({ error: 'The firings it lasts must be a whole number.' }),
   /** The same where it is never hotter than shaped work is. */
   coolFirings: quantity('Firings it lasts under shaped work', '', 1, 1000).int({ error: 'The firings it lasts must be a whole number.' }).optional(),
+  /** Since when coats are taken from the bottle or roll that is in use. */
+  openedAt: instant.optional(),
   /** Coats from a bottle or can, sheets from a roll. */
   yields: quantity('Coats or sheets', '', 1, 10000).optional(),
   note: words('Note', 400).default(''),

@@ -1,17 +1,5 @@
 /** What was fired in the studio's forms, how far their coats are used up, and which of them want another. */
-import {
-  type FiredSince,
-  HOT_FROM_C,
-  type Released,
-  type Units,
-  amountsFor,
-  dryingWords,
-  stageTitle,
-  standing,
-  hottestSegment,
-  wearOf,
-  wearWords,
-} from '@torvin/core';
+import { HOT_FROM_C, type Released, type Units, amountsFor, dryingWords, stageTitle, standing, hottestSegment, wearOf, wearWords } from '@torvin/core';
 import type { Bench, Coated, FormUse, Shelves } from '@torvin/schema';
 import { and, eq, isNotNull, isNull } from 'drizzle-orm';
 import type { Database } from '../db/database';
@@ -44,17 +32,18 @@ function firedIn(db: Database): Map<string, Fired[]> {
   return fired;
 }
 
-function since({ coatedAt }: Coated, fired: readonly Fired[]): FiredSince {
-  const after = fired.filter(({ at }) => at >= coatedAt);
-  const hot = after.filter(({ hottest_C }) => hottest_C >= HOT_FROM_C).length;
-  return { hot, cool: after.length - hot, hottest_C: after.length > 0 ? Math.max(...after.map(({ hottest_C }) => hottest_C)) : null };
-}
-
 const tallied = (fired: readonly Fired[]): FormUse['released'] => {
   const told = { fell: 0, tapped: 0, stuck: 0, broke: 0 };
   for (const { released } of fired) if (released !== null) told[released] += 1;
   return told;
 };
+
+function since({ coatedAt }: Coated, fired: readonly Fired[]): Omit<FormUse['coats'][number], 'id'> {
+  const after = fired.filter(({ at }) => at >= coatedAt);
+  const hot = after.filter(({ hottest_C }) => hottest_C >= HOT_FROM_C).length;
+  const hottest_C = after.length > 0 ? Math.max(...after.map((one) => one.hottest_C)) : null;
+  return { hot, cool: after.length - hot, hottest_C, released: tallied(after) };
+}
 
 export function usesOfForms(db: Database, shelves: Shelves = allShelves(db)): FormUse[] {
   const fired = firedIn(db);

@@ -1,5 +1,21 @@
 /** Of a mould or former: drawn as it is measured, whether glass lets go of it, what it holds, and the blank for it. */
-import { type FormView, formFigures, letGo, letGoWords, materialWords, printWords, shapeOf } from '@torvin/core';
+import {
+  type FormShape,
+  type FormView,
+  depthOf,
+  formFigures,
+  formatLength,
+  formatMass,
+  formatVolume,
+  insideOf,
+  parseLength,
+  text,
+  letGo,
+  letGoWords,
+  materialWords,
+  printWords,
+  shapeOf,
+} from '@torvin/core';
 import { type FormRecord, FORM_USE_NAMES, type Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -7,6 +23,7 @@ import { useUnits } from '@/data/studio';
 import { FormDrawing } from '@/section/FormDrawing';
 import { space } from '@/theme/theme';
 import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
 import { FigureBlock } from '@/ui/FigureBlock';
 import { Fold } from '@/ui/Fold';
 import { Words } from '@/ui/Words';
@@ -64,7 +81,8 @@ export function FormStory({ form, shelves }: { form: FormRecord; shelves: Shelve
           <FigureBlock key={label} label={label} value={value} note={note} testID={`form-${label.split(' ')[0].replace(',', '')}`} />
         ))}
       </View>
-      {family && offered.length > 1 && (
+      {family && <FilledTo form={shape} density_kg_m3={family.density_kg_m3} />}
+      {family && offered.length > 1 && form.use !== 'shelf' && (
         <View style={{ marginHorizontal: -space.large }}>
           <Fold title={`For ${family.name}`} about="another glass draws in otherwise" testID="form-glass">
             {() => (
@@ -78,6 +96,35 @@ export function FormStory({ form, shelves }: { form: FormRecord; shelves: Shelve
             )}
           </Fold>
         </View>
+      )}
+    </View>
+  );
+}
+
+/** How much a hollow holds up to any level. */
+function FilledTo({ form, density_kg_m3 }: { form: FormShape; density_kg_m3: number }) {
+  const units = useUnits();
+  const [typed, setTyped] = useState('');
+  const inside = form.use === 'hollow' || form.use === 'dam' || form.use === 'cavity' ? insideOf(form) : null;
+  if (!inside?.ok) return null;
+  const level = typed.trim() === '' ? null : parseLength(typed, units.length);
+  const rim_m = depthOf(form);
+  const over = level?.ok && level.value > rim_m + 1e-9 ? `It runs over: the rim is ${text(formatLength(rim_m, units.length))} over the floor.` : undefined;
+  const m3 = level?.ok && over === undefined ? inside.value.heldTo(level.value) : null;
+  return (
+    <View style={{ gap: space.hair }}>
+      <Field
+        label="Filled up to, over its floor"
+        value={typed}
+        onChange={setTyped}
+        error={level && !level.ok ? level.problem.message : over}
+        hint="a depth of glass; how much that takes is told"
+        testID="filled-to"
+      />
+      {m3 !== null && (
+        <Words bold testID="filled-takes">
+          {`${text(formatVolume(m3, units.length))}, ${text(formatMass(m3 * density_kg_m3, units.mass))} of glass`}
+        </Words>
       )}
     </View>
   );

@@ -7,8 +7,10 @@ import {
   type Made,
   type MakingRecord,
   type RecordOf,
+  type Release,
   type ShelfKind,
   type Shelves,
+  dayWritten,
   entryOfRecord,
   kindOf,
   readEntry,
@@ -40,6 +42,7 @@ import { KilnTimes } from './KilnTimes';
 import { MadeStory } from './MadeStory';
 import { MakingStory } from './MakingStory';
 import { RecordFields } from './RecordFields';
+import { ReleaseStory } from './ReleaseStory';
 import { aboutShelves, sourceOf } from './words';
 
 export interface RecordScreenProps {
@@ -119,6 +122,16 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
         <DraftOffer draft={draft} onTake={reset} />
         {form?.ok && <FormStory form={form.record as unknown as FormRecord} shelves={shelves} />}
         {kind === 'forms' && !isNew && <FormCoats form={record as FormRecord} shelves={shelves} />}
+        {kind === 'releases' && !isNew && (
+          <ReleaseStory
+            release={record as Release}
+            shelves={shelves}
+            onEmpty={(coats) => {
+              setValue('yields', String(coats));
+              setValue('openedAt', dayWritten(Date.now()));
+            }}
+          />
+        )}
         {kind === 'makings' && !isNew && <MakingStory making={record as MakingRecord} shelves={shelves} />}
         {kind === 'made' && !isNew && <MadeStory made={record as Made} shelves={shelves} />}
         {kind === 'controllers' && isNew && (

@@ -127,7 +127,7 @@ export function outlineIn(form: FormShape): Footprint {
 }
 
 /** Its surface that glass touches or that stands round it, m²: of a hollow its inside, of a former its top and sides, of all else its plan. */
-function touched_m2(form: FormShape): number {
+export function touchedArea(form: FormShape): number {
   const plan = planArea(form.plan, [form.across_m / 2, alongOf(form) / 2]);
   if (form.use === 'former') {
     const out_m = Math.max(((form.floor_m ?? form.across_m) - form.across_m) / 2, 0);
@@ -145,10 +145,10 @@ const roundOf = (form: FormShape): number =>
   form.plan === 'rectangle' || form.plan === 'trough' ? 2 * (form.across_m + alongOf(form)) : (Math.PI * (form.across_m + alongOf(form))) / 2;
 
 /** What it weighs by its surface and its wall, kg: a mould that is cast as a block weighs more. */
-export const formMass = (form: FormShape): number => touched_m2(form) * form.thick_m * materialOf(form).density_kg_m3;
+export const formMass = (form: FormShape): number => touchedArea(form) * form.thick_m * materialOf(form).density_kg_m3;
 
 /** How thick a plate of its mass and of the glass's size is: what has to be warmed for each m² of glass, m. Between half its wall and four times it. */
-export const plateOf = (form: FormShape, glass_m2: number): number => form.thick_m * Math.min(Math.max(touched_m2(form) / glass_m2, 0.5), 4);
+export const plateOf = (form: FormShape, glass_m2: number): number => form.thick_m * Math.min(Math.max(touchedArea(form) / glass_m2, 0.5), 4);
 
 /** Whether a line of points crosses itself. */
 function crosses(points: readonly SectionPoint[]): boolean {

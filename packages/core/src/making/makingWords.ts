@@ -52,7 +52,7 @@ const CAUTIONS: Partial<Record<StageName, string>> = {
   invest: SLURRY,
   press: 'Clay dust holds silica: keep it damp and wipe up wet.',
   pour: 'Castable is caustic while wet and silica dust when dry: gloves, respirator, wash it off at once.',
-  dry: 'A mould that feels dry can hold a litre of water: steam bursts it and spits. Plaster over a heater chars and is no firing.',
+  dry: 'A mould that feels dry can hold much water yet: steam bursts it and spits. Plaster over a heater chars and is no firing.',
   burnOut: 'Smoke of wax and foam harms and can burn: vent open, fumes led outside, nobody bends over the lid.',
   bisque: 'A pocket of water bursts raw clay: bone dry before it goes in.',
   cast: 'The mould stands on sand in a tray that holds all of its glass. A hot kiln is opened with the power off, in face shield and sleeves.',

@@ -1,5 +1,5 @@
-/** What keeps glass from what it lies on or in: brushed or sprayed on, or laid between; and what it bears. */
-export const RELEASE_KINDS = ['primer', 'nitrideBrushed', 'nitrideSprayed', 'paper', 'blanket'] as const;
+/** What keeps glass from what it lies on or in: brushed or sprayed on, or laid between; glossy paper burns to a film of clay; and what it bears. */
+export const RELEASE_KINDS = ['primer', 'nitrideBrushed', 'nitrideSprayed', 'glossy', 'paper', 'blanket'] as const;
 export type ReleaseKind = (typeof RELEASE_KINDS)[number];
 
 export interface Coat {

@@ -4,6 +4,21 @@ const METRIC = { temperature: 'C', length: 'mm', mass: 'g' } as const;
 const primer = { name: 'Shelf primer', firings: 5, top_C: 850 };
 const since = (hot: number, cool = 0, hottest_C: number | null = hot > 0 ? 804 : cool > 0 ? 640 : null) => ({ hot, cool, hottest_C });
 
+const none = { fell: 0, tapped: 0, stuck: 0, broke: 0 };
+
+test('what came off it judges above its count: what stuck asks for another, what always came by itself may be left once more', () => {
+  const life = { name: 'Primer', firings: 2, top_C: 850 };
+  const since = (fired: number, released: Partial<typeof none>) => ({ hot: fired, cool: 0, hottest_C: 700, released: { ...none, ...released } });
+  const words = (fired: number, released: Partial<typeof none>) =>
+    wearWords(life, since(fired, released), false, { temperature: 'C', length: 'mm', mass: 'g' });
+  expect(wearOf({ ...life, firings: 9 }, since(1, { stuck: 1 }), false)).toBe('recoat');
+  expect(wearOf({ ...life, firings: 9 }, since(1, { tapped: 1 }), false)).toBe('good');
+  expect(words(1, { broke: 1 })).toMatch(/^Glass stuck or broke on it once since: recoat it\./);
+  expect(words(2, { fell: 2 })).toMatch(/: recoat it\. All 2 that were told of came off by themselves: by this record it may be left for one more\.$/);
+  expect(words(2, { fell: 1, tapped: 1 })).toMatch(/ 1 of 2 that were told of had to be tapped\.$/);
+  expect(words(2, {})).toMatch(/: recoat it\.$/);
+});
+
 test('a coat is good until its life is had, and says when one more uses it up', () => {
   expect([0, 3, 4, 5, 6].map((hot) => wearOf(primer, since(hot), false))).toEqual(['good', 'good', 'last', 'recoat', 'recoat']);
   expect(wearOf({ ...primer, firings: 1 }, since(0), false)).toBe('good');

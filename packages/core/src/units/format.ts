@@ -114,6 +114,10 @@ export const formatCoat = (kg_m2: number, units: Pick<Units, 'length' | 'mass'>)
   units.mass === 'g' ? { figure: trimZeros(round(kg_m2 * 1e3, kg_m2 < 0.01 ? 1 : 0)), unit: 'g/m²' } : formatStrewn(kg_m2, units);
 
 /** An area in cm² or square inches. */
+/** Of what is painted or papered: m² or square feet. */
+export const formatWideArea = (squareMetres: number, unit: LengthUnit): Figure =>
+  unit === 'mm' ? { figure: squareMetres.toFixed(2), unit: 'm²' } : { figure: (squareMetres / (12 * METRES_PER_INCH) ** 2).toFixed(1), unit: 'ft²' };
+
 export const formatArea = (squareMetres: number, unit: LengthUnit): Figure =>
   unit === 'in' ? { figure: round(squareMetres / METRES_PER_INCH ** 2, 0), unit: 'in²' } : { figure: round(squareMetres * 1e4, 0), unit: 'cm²' };
 

@@ -230,6 +230,7 @@ export const RELEASE_NAMES: Record<ReleaseKind, string> = {
   primer: 'Primer',
   nitrideBrushed: 'Boron nitride, brushed',
   nitrideSprayed: 'Boron nitride, sprayed',
+  glossy: 'Glossy paper, burns to a film of clay',
   paper: 'Paper',
   blanket: 'Blanket',
 };
@@ -262,6 +263,14 @@ const releases = kind({
       hint: 'a slump or a drape; left empty, as often as under a fuse',
     }),
     plain('yields', 'Coats from a bottle, or sheets from a roll', '', 1, { optional: true, hint: 'left empty where it is not counted' }),
+    {
+      as: 'day',
+      key: 'openedAt',
+      label: 'The bottle or roll in use was opened on',
+      testID: 'release-opened',
+      optional: true,
+      hint: 'coats from then on are counted; left empty, all are',
+    },
     { as: 'words', key: 'note', label: 'Note', testID: 'release-note', optional: true, long: true },
     SOURCE,
   ],
@@ -270,6 +279,7 @@ const releases = kind({
     return `${RELEASE_NAMES[what]}, to ${text(formatTemperature(top_C, units.temperature))}, lasts ${firings === 1 ? 'one firing' : `${firings} firings`}`;
   },
   searched: ({ note }) => note,
+  past: ({ openedAt }) => (openedAt === undefined ? [] : [{ at: openedAt, path: 'openedAt' }]),
   inPieces: 'releaseId',
 });
 

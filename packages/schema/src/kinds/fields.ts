@@ -245,7 +245,7 @@ function readPoints(field: Field, typed: string, units: Units): Outcome<SectionP
   return found(points);
 }
 
-const dayWritten = (at: number): string => {
+export const dayWritten = (at: number): string => {
   const day = new Date(at);
   const two = (value: number): string => String(value).padStart(2, '0');
   return `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
