@@ -109,7 +109,7 @@ export { asFrit, putGlass, type ReckonedGlass } from './piece/putGlass';
 export { asItStands, givesShape, heldAcross, heldForm, serves, shapeOf, shapingIn, shapingOf, standsOut } from './piece/inForm';
 export { betweenThem, type FormNotes, formNotes, rescueIn, stuckOn } from './piece/formNotes';
 export { type PutBlank, putBlank } from './piece/putBlank';
-export { isLaid, RELEASE_KINDS, type ReleaseKind } from './release/coat';
+export { smokes, RELEASE_KINDS, type ReleaseKind } from './release/coat';
 export { FORM_MATERIALS, FORM_MATERIAL_NAMES, type FormMaterialName, formPace, materialOf } from './form/materials';
 export {
   BOTTOMS,

@@ -124,6 +124,8 @@ export const FormSchema = z.strictObject({
   /** How many of it there are. */
   count: quantity('How many there are', '', 1, 1000).int({ error: 'How many there are must be whole.' }),
   damaged: z.boolean(),
+  /** How often it can be fired, where that is known of such a one. */
+  lasts: quantity('Firings it lasts', '', 1, 10000).int({ error: 'The firings it lasts must be a whole number.' }).optional(),
   /** Holes through which air leaves. */
   vents: quantity('Vent holes', '', 0, 200).int({ error: 'Vent holes are counted whole.' }).optional(),
   /** What on it tells which way it stands in the kiln. */
@@ -168,6 +170,8 @@ export const MakingSchema = z.strictObject({
   model: oneOf('Its model', MODELS).default('wax'),
   flexible: oneOf('Flexible mould', FLEXIBLES).default('none'),
   rubberCoats: quantity('Coats of rubber', '', 1, 20).int({ error: 'Coats are counted whole.' }).default(4),
+  /** Of wax that is a shell. */
+  waxWall_m: quantity('Wall of the wax', 'm', 0.0005, 0.1).optional(),
   /** Of the investment, by mass. */
   plasterShare: part('plaster').gt(0, { error: 'Without plaster it does not set: its share is above nothing.' }).default(1),
   silicaShare: part('silica').default(1),

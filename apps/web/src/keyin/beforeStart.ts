@@ -1,5 +1,5 @@
 /** What to look at before a firing is started, a glance at the glass and one at the kiln: only what this piece and its set-up ask for. */
-import { type TemperatureUnit, formatTemperature, isLaid, text, wareFired } from '@torvin/core';
+import { type TemperatureUnit, formatTemperature, smokes, text, wareFired } from '@torvin/core';
 import type { Snapshot } from '@torvin/schema';
 
 export interface Glances {
@@ -26,7 +26,7 @@ export function glancesAt({ firing, setup, layers, madeFrom }: Snapshot, unit: T
         ...coated.map(({ name, coated: side }) => `${name}: its coated side is ${side === 'down' ? 'down' : 'up'}.`),
         firing.body.joined ? 'Fire face up, shelf face down, or turned on purpose.' : 'Nothing has shifted since it was laid.',
       ];
-  const laid = madeFrom?.release !== undefined && isLaid(madeFrom.release.coat.kind);
+  const laid = madeFrom?.release !== undefined && smokes(madeFrom.release.coat.kind);
   const binds = setup.paper || laid || coat?.pace !== undefined;
   const vent = wet
     ? 'Vent open until nothing steams or smokes any more.'

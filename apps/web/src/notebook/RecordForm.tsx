@@ -172,7 +172,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
           testID="released"
         />
       )}
-      {now.result !== 'open' && on && now.released === 'stuck' && <RescueCard rescue={rescueIn(on, firing, units)} />}
+      {now.result !== 'open' && on && now.released === 'stuck' && <RescueCard rescue={rescueIn(on, firing, units)} asTyped={!setup.form} />}
       {now.result !== 'open' &&
         (errors.knownBy !== undefined || now.knownBy !== '') &&
         field('knownBy', 'How it is known already', 'the power failed and it was opened cold')}

@@ -5,7 +5,8 @@ import { space } from '@/theme/theme';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 
-export function RescueCard({ rescue }: { rescue: RescueTold | null }) {
+/** asTyped: its form stands on no shelf, and is taken as one of clay. */
+export function RescueCard({ rescue, asTyped = false }: { rescue: RescueTold | null; asTyped?: boolean }) {
   if (!rescue) return null;
   return (
     <View style={{ gap: space.small }} testID="rescue">
@@ -16,6 +17,11 @@ export function RescueCard({ rescue }: { rescue: RescueTold | null }) {
           <Words style={{ flex: 1 }}>{words}</Words>
         </View>
       ))}
+      {asTyped && (
+        <Words size="label" tone="muted">
+          It was typed, not taken from the shelf: reckoned as one of bisque clay.
+        </Words>
+      )}
       <Notice tone="care">{rescue.caution}</Notice>
     </View>
   );

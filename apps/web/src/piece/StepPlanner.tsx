@@ -3,7 +3,7 @@ import {
   type Footprint,
   type Shaping,
   undoes,
-  isLaid,
+  smokes,
   givesShape,
   serves,
   profileWords,
@@ -96,7 +96,7 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
   const form = formOf(entry, step, shelves);
   const meant = useMemo(() => stepOf(entry, step, units, shelves).step, [entry, step, units, shelves]);
   const releases = offered(shelves.releases, entry.under ?? '');
-  const laid = entry.under === null ? entry.paper : releases.some(({ id, kind }) => id === entry.under && isLaid(kind));
+  const laid = entry.under === null ? entry.paper : releases.some(({ id, kind }) => id === entry.under && smokes(kind));
   const undone = asked ? undoes(doc, { look: entry.look, setup: { kind: entry.setup, paper: entry.paper }, id: step?.id ?? '' }) : null;
   return (
     <View style={{ gap: space.small }} testID="step-planner">

@@ -13,6 +13,7 @@ import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { LinkRow } from '@/ui/LinkRow';
+import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { releasedWords, ResultSign, resultWords } from '@/ui/results';
 import { clearTrial } from './clearTrial';
@@ -42,11 +43,16 @@ export function FormPieces({ form, use, shelves }: { form: FormRecord; use: Form
       <View role="list">
         <LinkRow href={`/notebook?form=${form.id}`} inset={0} testID="form-firings">
           <Words tone="touch" style={{ flex: 1 }}>
-            {use.fired === 0 ? 'Nothing has been fired with it yet' : use.fired === 1 ? 'One firing with it' : `${use.fired} firings with it`}
+            {`${use.fired === 0 ? 'Nothing has been fired with it yet' : use.fired === 1 ? 'One firing with it' : `${use.fired} firings with it`}${form.lasts === undefined ? '' : `, of ${form.lasts} that it lasts`}`}
           </Words>
           {use.lastAt !== null && <Words tone="muted">{`the last ${format(use.lastAt, 'd MMM')}`}</Words>}
         </LinkRow>
       </View>
+      {form.lasts !== undefined && use.fired >= form.lasts && (
+        <Notice tone="warn" testID="form-worn">
+          {`It has had ${use.fired} of the ${form.lasts} firings that it lasts: look for cracks, ring it, weigh it against a new one.`}
+        </Notice>
+      )}
       <TryClear form={form} shelves={shelves} untried={use.fired === 0} />
     </View>
   );

@@ -67,7 +67,7 @@ export function MakingStory({ making, shelves }: { making: MakingRecord; shelves
           All of it is done.
         </Words>
       ) : (
-        <Next key={`${stage} ${making.version}`} stage={stage} making={making} shelves={shelves} told={told} onTold={() => setAhead(null)} />
+        <Next key={`${stage} ${making.told.length}`} stage={stage} making={making} shelves={shelves} told={told} onTold={() => setAhead(null)} />
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
         {ahead === null && later.length > 0 && (

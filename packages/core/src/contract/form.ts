@@ -31,6 +31,7 @@ export const formFields = {
   lobes: quantity('Lobes', '', 2, 12).int({ error: 'Lobes are counted whole, from 2 to 12.' }).optional(),
   bottom: oneOf('Its bottom', BOTTOMS).optional(),
   undercut: z.boolean().optional(),
+  once: z.boolean().optional(),
   liner_m: quantity('Liner', 'm', 0, 0.03).optional(),
   thick_m: quantity('Wall or plate', 'm', 0.0003, 0.2),
   thickest_m: quantity('Thickest section', 'm', 0.002, 0.3).optional(),

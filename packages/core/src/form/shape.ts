@@ -47,6 +47,8 @@ export interface FormShape extends OwnMaterial, FourSides {
   bottom?: Bottom;
   /** Wider below than at its rim, and meant so: it is broken away, or bends. */
   undercut?: boolean;
+  /** Broken, dug or soaked away after its firing: nothing has to let go. */
+  once?: boolean;
   /** Paper or blanket on its walls and floor. */
   liner_m?: number;
   /** Its wall, its plate, or the floor with the holes. */

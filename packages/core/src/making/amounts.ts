@@ -1,6 +1,5 @@
 /** What a mould in the making takes: wax, powder and water, and what it weighs wet and dry. Lengths in m, masses in kg. */
-import { materialOf } from '../form/materials';
-import { type FormShape, depthOf, formMass, insideOf, roomOfForm } from '../form/shape';
+import { type FormShape, depthOf, formMass, insideOf, roomOfForm, touchedArea } from '../form/shape';
 import { slurry } from '../quantity/mix';
 import { type Making, standsIn } from './making';
 
@@ -31,7 +30,7 @@ const NONE: Amounts = { model_m3: null, wax_kg: null, mixed: [], wet_kg: null, d
 
 export function amountsFor(making: Omit<Making, 'rubberCoats'>, form: FormShape): Amounts {
   if (making.way === 'castable') {
-    const dry_kg = formMass({ ...form, density_kg_m3: materialOf(form).density_kg_m3 });
+    const dry_kg = formMass(form);
     const water_kg = CASTABLE_WATER * dry_kg;
     return {
       ...NONE,
@@ -47,7 +46,9 @@ export function amountsFor(making: Omit<Making, 'rubberCoats'>, form: FormShape)
   // As the wax was weighed, before what its measures tell.
   const weighed = making.told.findLast(({ stage, mass_kg }) => (stage === 'wax' || stage === 'model') && mass_kg !== undefined)?.mass_kg;
   const isWax = standsIn(making) === 'wax';
-  const model_m3 = isWax && weighed !== undefined ? weighed / WAX_kg_m3 : inside.ok ? inside.value.heldTo(Infinity) : 0;
+  const solid_m3 = inside.ok ? inside.value.heldTo(Infinity) : 0;
+  const told_m3 = isWax && making.waxWall_m !== undefined ? Math.min(touchedArea(form) * making.waxWall_m, solid_m3) : solid_m3;
+  const model_m3 = isWax && weighed !== undefined ? weighed / WAX_kg_m3 : told_m3;
   const { narrow_m, far_m } = roomOfForm(form);
   const isBox = form.plan === 'rectangle' || form.plan === 'trough';
   const outer_m3 = (isBox ? 1 : Math.PI / 4) * narrow_m * far_m * (depthOf(form) + form.thick_m);

@@ -103,6 +103,14 @@ describe('amounts', () => {
     expect(words).toMatch(/^69 g of wax are in it yet/);
   });
 
+  test('a shell of wax weighs its surface times its wall, and no more than if it were solid', () => {
+    // Its floor and its side.
+    const surface_m2 = Math.PI * 0.05 ** 2 + Math.PI * 0.1 * 0.04;
+    expect(amountsFor(making({ waxWall_m: 0.004 }), cup).wax_kg).toBeCloseTo(surface_m2 * 0.004 * 930, 6);
+    expect(amountsFor(making({ waxWall_m: 0.05 }), cup).wax_kg).toBeCloseTo(amountsFor(making(), cup).wax_kg ?? 0, 9);
+    expect(amountsFor(making({ waxWall_m: 0.004, model: 'foam' }), cup).model_m3).toBeCloseTo(Math.PI * 0.05 ** 2 * 0.04, 8);
+  });
+
   test('castable by the mass of its wall; clay and metal are mixed of nothing', () => {
     const { mixed } = amountsFor(making({ way: 'castable' }), { ...cup, use: 'hollow', material: 'fusedSilica' });
     expect(mixed.map(({ name }) => name)).toEqual(['castable', 'water']);

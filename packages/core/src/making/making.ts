@@ -33,6 +33,8 @@ export interface Making {
   flexible: Flexible;
   /** Coats of rubber that are brushed on. */
   rubberCoats: number;
+  /** How thick the wax is, where it is a shell; solid where left out. */
+  waxWall_m?: number;
   /** Of the investment, by mass. */
   plasterShare: number;
   silicaShare: number;

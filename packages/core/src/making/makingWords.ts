@@ -1,7 +1,7 @@
 /** Each step of a mould in the making, in words: what it is called, what to do, and what to take care of while doing it. */
-import { type FormShape, depthOf } from '../form/shape';
+import type { FormShape } from '../form/shape';
 import type { Units } from '../units/convert';
-import { formatDuration, formatLength, formatMass, formatTemperature, text } from '../units/format';
+import { formatDuration, formatLength, formatMass, formatTemperature, formatVolume, text } from '../units/format';
 import { type Amounts, CLAY_DRAWS_IN, waxLeft } from './amounts';
 import type { Drying } from './drying';
 import { type Flexible, type Making, type MakingWay, type Model, type StageName, standsIn } from './making';
@@ -129,7 +129,7 @@ export function stageDoes(stage: StageName, making: Making, form: FormShape, amo
     case 'bake':
       return 'Its binder gives up its water slowly.';
     case 'cast':
-      return `Told with the firing that stands in it, ${long(depthOf(form))} deep.`;
+      return `Told with the firing that stands in it.${amounts.model_m3 === null ? '' : ` It takes ${text(formatVolume(amounts.model_m3, units.length))} of glass, and more for its sprue.`}`;
     case 'divest':
       return 'Only when it is as cold as the room all through. From its thick places to its thin ones, damp, with wood and fingers; what clings is soaked, overnight in vinegar and water.';
     case 'degrease':

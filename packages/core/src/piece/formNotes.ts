@@ -234,7 +234,7 @@ export function formNotes(form: HeldForm, firing: FiringCase, paper_m: number, u
   })();
   return {
     ...NOTHING,
-    letsGo: told && { ...letGoWords(told, shape, units, between_m > 0), isSound: told.verdict === 'free' || told.verdict === 'rides' },
+    letsGo: told && { ...letGoWords(told, shape, units, between_m > 0), isSound: told.verdict === 'free' || told.verdict === 'rides' || shape.once === true },
     warns: [...own.warns, ...hotFor(form, hottest_C, units)],
     notes: own.notes,
     cutTo: own.cutTo ?? null,

@@ -136,7 +136,23 @@ export function heldAcross({ shape }: HeldForm, { body, setup: { shaping } }: Pi
 }
 
 const SHAPE_KEYS = [
-  ...['use', 'plan', 'across_m', 'along_m', 'floor_m', 'floorAlong_m', 'deep_m', 'wall_m', 'lean_deg', 'foot_m', 'points_m', 'lobes', 'bottom', 'undercut'],
+  ...[
+    'use',
+    'plan',
+    'across_m',
+    'along_m',
+    'floor_m',
+    'floorAlong_m',
+    'deep_m',
+    'wall_m',
+    'lean_deg',
+    'foot_m',
+    'points_m',
+    'lobes',
+    'bottom',
+    'undercut',
+    'once',
+  ],
   ...['liner_m', 'thick_m', 'thickest_m', 'thinnest_m', 'detail_m', 'core_m', 'holes', 'hole_m', 'left_m', 'right_m', 'door_m', 'back_m'],
   ...['material', 'expansion_perK', 'conductivity_W_mK', 'density_kg_m3', 'heatCapacity_J_kgK', 'top_C', 'pace_K_per_s', 'paceTo_C'],
 ] as (keyof FormShape)[];

@@ -13,5 +13,8 @@ export interface Coat {
   paceTo_C?: number;
 }
 
+/** Whether something in it burns away and smokes. */
+export const smokes = (kind: ReleaseKind): boolean => kind === 'glossy' || kind === 'paper' || kind === 'blanket';
+
 /** Whether it is a layer of its own, which heat has to pass. */
 export const isLaid = (kind: ReleaseKind): kind is 'paper' | 'blanket' => kind === 'paper' || kind === 'blanket';

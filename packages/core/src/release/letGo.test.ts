@@ -27,6 +27,15 @@ test('a hollow of clay lets go by the closed form, and says by how much', () => 
   expect(said.helps).toEqual([]);
 });
 
+test('what is taken away in pieces has not to let go, and holds the glass until then', () => {
+  const told = letGo(SOFT_90, form({ use: 'former', material: 'cordierite' }));
+  const words = told && letGoWords(told, { use: 'former', once: true }, METRIC);
+  expect(words).toMatchObject({
+    verdict: expect.stringMatching(/^It is taken away from the glass in pieces\. Until then it holds it: 1 mm too tight/),
+    helps: [],
+  });
+});
+
 test('glass that shrinks less than a hollow is locked in where its walls are steep, and rides up where they lean', () => {
   const steep = told({ material: 'stainless', floor_m: 0.35 });
   expect(steep.verdict).toBe('grips');

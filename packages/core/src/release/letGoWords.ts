@@ -18,7 +18,7 @@ const listed = (parts: readonly string[]): string => (parts.length < 2 ? parts.j
 /** Paper comes no thinner than this and is not laid thicker than that, m. */
 const PAPER_M = { least: 0.0005, most: 0.006 } as const;
 
-export function letGoWords(told: LetGo, form: Pick<FormShape, 'use'>, units: Units, papered = false): LetGoTold {
+export function letGoWords(told: LetGo, form: Pick<FormShape, 'use' | 'once'>, units: Units, papered = false): LetGoTold {
   const long = (metres: number): string => text(formatLength(metres, units.length));
   const { way, room_m, rides_m, draft_deg, paper_m } = told;
   const what = way === 'over' ? 'former' : form.use === 'dam' ? 'dam' : 'mould';
@@ -38,15 +38,19 @@ export function letGoWords(told: LetGo, form: Pick<FormShape, 'use'>, units: Uni
       ? [`Fibre paper of ${long(Math.max(paper_m, PAPER_M.least))} on every side gives as much.`]
       : [`Paper alone would have to be ${long(paper_m)} thick on every side.`];
   const others = told.instead.map((name) => FORM_MATERIALS[name].name.toLowerCase());
+  const isTaken = form.once === true;
   return {
-    verdict: VERDICTS[told.verdict],
+    verdict: isTaken
+      ? `It is taken away from the glass in pieces.${tight && told.verdict !== 'near' ? ` Until then it holds it: ${much} too tight as it cools, so it has to give sooner than the glass.` : ''}`
+      : VERDICTS[told.verdict],
     why: `${inward}${gives}`,
-    helps: tight
-      ? [
-          ...paper,
-          ...(draft_deg < SLIDES_FROM_DEG ? [`Walls that lean by ${SLIDES_FROM_DEG}° and more let it slide up.`] : []),
-          ...(others.length > 0 ? [`A ${what} of ${listed(others)} lets go.`] : []),
-        ]
-      : [],
+    helps:
+      tight && !isTaken
+        ? [
+            ...paper,
+            ...(draft_deg < SLIDES_FROM_DEG ? [`Walls that lean by ${SLIDES_FROM_DEG}° and more let it slide up.`] : []),
+            ...(others.length > 0 ? [`A ${what} of ${listed(others)} lets go.`] : []),
+          ]
+        : [],
   };
 }

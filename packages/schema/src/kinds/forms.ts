@@ -109,6 +109,11 @@ const fields: Field[] = [
   plain('vents', 'Vent holes', '', 1, { optional: true, when: is('hollow', 'former'), hint: 'air leaves by them; 0 where there are none' }),
   plain('count', 'How many there are'),
   { as: 'words', key: 'mark', label: 'Mark on it', testID: 'form-mark', optional: true, hint: 'which way it stands in the kiln: a notch to the door' },
+  {
+    ...{ as: 'yes', key: 'once', label: 'After its firing', title: 'broken, dug or soaked away', testID: 'form-once', optional: true },
+    when: is('hollow', 'former', 'cavity'),
+  },
+  plain('lasts', 'Firings it lasts', '', 1, { optional: true, hint: 'of such a one, before it cracks or crumbles; left empty where nobody knows' }),
   { as: 'yes', key: 'damaged', label: 'Its state', title: 'chipped, cracked or mended', testID: 'form-damaged' },
   { as: 'words', key: 'note', label: 'Note', testID: 'form-note', optional: true, long: true },
   SOURCE,

@@ -1,11 +1,12 @@
 /** Moulds in the making: what each is made of and by, and its steps as they were told. */
 import { FLEXIBLES, FLEXIBLE_NAMES, MAKING_NAMES, MAKING_WAYS, MODELS, MODEL_NAMES, stageTitle, standing } from '@torvin/core';
 import { MakingChangeSchema, MakingSchema } from '../records';
-import { type Entry, asOptions, plain } from './fields';
+import { type Entry, asOptions, length, plain } from './fields';
 import { kind } from './kind';
 
 const invests = ({ way }: Entry): boolean => way === 'investment';
 const SHARE = { folded: 'mix', when: invests } as const;
+const hasWax = (entry: Entry): boolean => invests(entry) && (entry.model === 'wax' || entry.flexible !== 'none');
 /** What comes out of a bag. */
 const mixes = ({ way }: Entry): boolean => way !== 'metal';
 
@@ -30,6 +31,7 @@ export const makings = kind({
       ...{ options: asOptions(FLEXIBLES, (one) => FLEXIBLE_NAMES[one]), usual: 'none', when: invests },
     },
     plain('rubberCoats', 'Coats of rubber', '', 1, { when: (entry) => invests(entry) && entry.flexible === 'rubber' }),
+    length('waxWall_m', 'Wax, thick', { optional: true, hint: 'of a shell; left empty, it is solid', when: hasWax }),
     {
       ...{ as: 'day', key: 'bagUntil', label: 'Its powder or paste is good until', testID: 'making-bag', optional: true },
       ...{ hint: 'as the bag says; old plaster sets late or not at all', when: mixes },
