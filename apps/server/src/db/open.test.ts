@@ -273,10 +273,12 @@ describe('a database of schema 4, where firings stood by themselves', () => {
     copyRows(from, to, ['studio', 'pieces', 'piece_states', 'schedules', 'photos']);
     insertShelves(to, rowsOf(from, 'records'));
     const starts = new Map(before.map(({ id, firedAt, zone }) => [id, { firedAt, zone }]));
-    const rows = rowsOf(from, 'firings').map(({ load_id: _load, differences: _differences, known_by: _known, lesson: _lesson, released: _released, ...row }) => {
-      const start = starts.get(String(row.id));
-      return { ...row, fired_at: start?.firedAt, zone: start?.zone } as Record<string, unknown>;
-    });
+    const rows = rowsOf(from, 'firings').map(
+      ({ load_id: _load, differences: _differences, known_by: _known, lesson: _lesson, released: _released, ...row }) => {
+        const start = starts.get(String(row.id));
+        return { ...row, fired_at: start?.firedAt, zone: start?.zone } as Record<string, unknown>;
+      },
+    );
     for (const row of rows) insert('firings', row);
     // An older program let a second one start in the same kiln.
     const running = rows.find(({ result }) => result === null);
