@@ -85,8 +85,9 @@ export function stageDoes(stage: StageName, making: Making, form: FormShape, amo
   switch (stage) {
     case 'model':
       if (making.way === 'clay') {
-        const [least, most] = [CLAY_DRAWS_IN.least, CLAY_DRAWS_IN.most].map((share) => long(form.across_m / (1 - share)));
-        return `Clay draws in by 5 to 8 % on its way to bisque: for ${long(form.across_m)} the model is ${least} to ${most} across. Seal it, so that it does not drink.`;
+        const draws = [CLAY_DRAWS_IN.least, CLAY_DRAWS_IN.most];
+        const [least, most] = draws.map((share) => long(form.across_m / (1 - share)));
+        return `Clay draws in by ${draws.map((share) => 100 * share).join(' to ')} % on its way to bisque: for ${long(form.across_m)} the model is ${least} to ${most} across. Seal it, so that it does not drink.`;
       }
       if (making.way === 'castable') return 'The model is sealed and greased; walls that lean let it go.';
       return standsIn(making) === 'wax' && making.flexible === 'none'
