@@ -1,4 +1,8 @@
 /** Moulds, formers and dams by touch: written down, drawn, chosen for a firing, and what the page says of the blank in them. */
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import sharp from 'sharp';
 import { Maker } from './maker';
 import { setting } from './setting';
 import { PHONE, Visitor } from './visitor';
@@ -336,4 +340,57 @@ test('an investment from its wax to divested, with its waits, on the Bench meanw
   expect(await me.text('bench-making')).toMatch(/Sea urchin, to cast/);
   expect(await me.text('bench-making')).not.toMatch(/Seal cast/);
   expect(me.troubles).toEqual([]);
+});
+
+test('a picture of a mould is kept while the server is silent, and stands on its row and its page once it answers', async () => {
+  const picture = join(mkdtempSync(join(tmpdir(), 'torvin-forms-')), 'dish.png');
+  await sharp({ create: { width: 300, height: 200, channels: 3, background: '#a86' } })
+    .png()
+    .toFile(picture);
+  const id = await newForm('Pictured dish', [], { across_m: '200', deep_m: '30', floor_m: '120' });
+  await me.press(`record-${id}`);
+  const input = (await me.page.waitForSelector('[data-testid="add-photo-input"]')) as unknown as { uploadFile(path: string): Promise<void> };
+  await studio.away(async () => {
+    await input.uploadFile(picture);
+    await me.sees('photos-wait', /^1 picture is kept in this browser/);
+    await me.press('photo-0');
+    await me.page.waitForFunction(() => document.querySelector<HTMLImageElement>('img[alt="Pictured dish, large"]')?.naturalWidth === 300);
+    await me.expectSound('a picture of a mould that has not gone yet');
+    await me.press('save-record');
+    await me.sees('held', /kept here and sent/);
+    await me.sees('connection', /^offline · 2 wait$/);
+  });
+  await me.page.goto(`${studio.address}/shelves?shelf=forms`);
+  await me.gone('connection');
+  await me.page.waitForFunction(() => document.querySelector<HTMLImageElement>('img[alt="Picture of Pictured dish"]')?.naturalWidth === 300);
+  await me.expectSound('a row with a picture');
+  const kept = async (): Promise<{ photos?: string[] }> =>
+    (await (await fetch(`${studio.address}/api/shelves`)).json()).forms.find((one: { id: string }) => one.id === id);
+  expect((await kept()).photos).toEqual([expect.stringMatching(/^[0-9a-f]{64}$/)]);
+  await me.press(`record-${id}`);
+  await me.press('photo-remove-0');
+  await me.press('save-record');
+  await onShelf('Pictured dish');
+  expect((await kept()).photos).toBeUndefined();
+});
+
+test('a former is written down by its points, held to what is told besides, and its blank is as long as the way over it', async () => {
+  await me.press('new-record');
+  await me.type('record-name', 'Round-topped former');
+  await me.press('form-use-former');
+  await me.type('figure-across_m', '120');
+  await me.type('figure-deep_m', '100');
+  await me.type('figure-floor_m', '160');
+  await me.press('fold-shape');
+  await me.type('form-points', '0:100; 40:92; 60:82; 80:0');
+  await me.press('save-record');
+  await me.gone('form-points-error');
+  const id = await onShelf('Round-topped former');
+  await me.press(`record-${id}`);
+  // 40.8 + 22.4 + 79.3 mm to each side, where it ends 5 mm over the shelf, and 8 mm for the bend.
+  await me.sees('form-largest', /293/);
+  await me.expectSound('a former by its points');
+  await me.type('figure-across_m', '80');
+  await me.press('save-record');
+  await me.sees('figure-across_m-error', /is across 120 mm \(4\.72 in\): write that, or measure again/);
 });

@@ -160,7 +160,7 @@ describe('while the server is away', () => {
     await studio.away(async () => {
       await input.uploadFile(picture);
       await me.sees('photos-wait', /^1 picture is kept in this browser/);
-      await me.page.waitForFunction(() => document.querySelector<HTMLImageElement>('img[alt="Picture 1"]')?.naturalWidth === 300);
+      await me.page.waitForFunction(() => document.querySelector<HTMLImageElement>('img[alt="Picture 1 of this firing"]')?.naturalWidth === 300);
       expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
       await me.press('save-firing');
       await me.sees('held', /kept here and sent/);

@@ -26,7 +26,7 @@ import {
 import { CSV_STYLES } from './csv';
 import { recordId, LaidLayerSchema, StepSchema, version, ResultSchema, PieceSchema, PieceRowSchema, asked } from './pieces';
 import { WAITS } from './waits';
-import { ControllerSchema } from './records';
+import { ControllerSchema, photoHash, photoList } from './records';
 
 /** One file with all of a studio: who asked for it, when, and how much it holds. */
 export const BackupSchema = z
@@ -137,6 +137,7 @@ export const SnapshotSchema = z
         wet: z.enum(WETS).optional(),
         shaping: ShapingSchema.optional(),
         form: StepSchema.shape.setup.shape.form,
+        shelf: StepSchema.shape.setup.shape.shelf,
       })
       .default({ kind: 'bareShelf', paper: false }),
     engine: z.string(),
@@ -198,10 +199,8 @@ const zone = words('Time zone', 60, 1).refine(
   { error: ({ input }) => `'${String(input)}' is not a time zone; write for example Europe/Lisbon.` },
 );
 
-const hash = z.string().regex(/^[0-9a-f]{64}$/, { error: 'A photo is named by the 64 hexadecimal digits of its content.' });
-
 /** A photo as it was written anew: JPEG, upright, nothing of the camera's in it. */
-export const PhotoSchema = z.object({ hash, width: figure('pixels').int(), height: figure('pixels').int() }).meta({ id: 'Photo' });
+export const PhotoSchema = z.object({ hash: photoHash, width: figure('pixels').int(), height: figure('pixels').int() }).meta({ id: 'Photo' });
 export type Photo = z.infer<typeof PhotoSchema>;
 
 /** What can be read in a kiln that fires glass, °C. */
@@ -246,7 +245,7 @@ const told = {
   note: words('Note', 4000).default(''),
   /** The segments as they really ran, where they ran otherwise than planned. */
   asFired: z.array(PurposefulSegmentSchema).min(1).max(SEGMENTS_AT_MOST).nullable().default(null),
-  photos: z.array(hash).max(12, { error: 'At most 12 photos.' }).default([]),
+  photos: photoList.default([]),
   /** How a result was known before the glass could be cold. */
   knownBy: words('How it is known', 200).default(''),
   lesson: LessonSchema.default(NO_LESSON),

@@ -6,6 +6,7 @@ import { z } from 'zod';
 import { FiringSchema, LessonSchema, LoadSchema, NO_LESSON, ScheduleSchema } from './documents';
 import { FilingSchema, PieceSchema } from './pieces';
 import { KINDS, type KindName } from './kinds/all';
+import { photoHash } from './records';
 import { EvaluationSchema } from '@torvin/core/contract';
 
 export const PIECE_FILE_FORMAT = 'torvin-piece';
@@ -27,7 +28,7 @@ const FiledFiringSchema = FiringSchema.pick({
 
 /** A picture that a firing in this file names: as it is kept, JPEG, named by the SHA-256 of its bytes. */
 const FiledPhotoSchema = z.object({
-  hash: z.string().regex(/^[0-9a-f]{64}$/, { error: 'A picture is named by 64 hexadecimal digits.' }),
+  hash: photoHash,
   jpeg: z.base64({ error: 'A picture stands in base64.' }).meta({ description: 'The bytes of the picture, base64' }),
 });
 export type FiledPhoto = z.infer<typeof FiledPhotoSchema>;

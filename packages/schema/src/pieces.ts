@@ -128,6 +128,7 @@ export const StepSchema = z
       wet: oneOf('What is wet', WETS).optional(),
       shaping: ShapingSchema.optional(),
       form: HeldFormSchema.optional(),
+      shelf: HeldFormSchema.optional(),
     }),
     kilnId: recordId('Kiln'),
     controllerId: recordId('Controller'),

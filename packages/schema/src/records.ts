@@ -49,6 +49,11 @@ export const FamilyChangeSchema = onACurve(FamilySchema);
 
 const hexColour = z.string().regex(/^#[0-9a-f]{6}$/i, { error: 'A colour is written as # and six hexadecimal digits, such as #8FB5CF.' });
 
+/** A picture of the studio, by its content. */
+export const photoHash = z.string().regex(/^[0-9a-f]{64}$/, { error: 'A photo is named by the 64 hexadecimal digits of its content.' });
+export const PHOTOS_AT_MOST = 12;
+export const photoList = z.array(photoHash).max(PHOTOS_AT_MOST, { error: `At most ${PHOTOS_AT_MOST} photos.` });
+
 const side = (name: string) => quantity(name, 'm', 0.01, 4);
 
 export const GlassSchema = z.strictObject({
@@ -133,6 +138,7 @@ export const FormSchema = z.strictObject({
   /** Of a plate: whether its pattern stands up or lies deep, and how letters read on it. */
   relief: oneOf('Its relief', RELIEFS).optional(),
   lettering: oneOf('Letters on it', LETTERINGS).optional(),
+  photos: photoList.optional(),
   note: words('Note', 400).default(''),
 }) satisfies z.ZodType<FormShape>;
 export type FormRecord = z.infer<typeof FormSchema>;

@@ -294,7 +294,7 @@ export const DEMO_PIECES: DemoPiece[] = [
     layers: [{ form: 'frit', glassId: 'slate-90', perArea_kg_m2: 22, grain_m: 0.005 }],
     steps: [
       {
-        step: { look: 'slabFlow', setup: { kind: 'bareShelf', paper: false, form: held('ring-dam') }, releaseId: 'thin-paper' },
+        step: { look: 'slabFlow', setup: { kind: 'bareShelf', paper: false, form: held('ring-dam'), shelf: held('low-shelf') }, releaseId: 'thin-paper' },
         firings: [{ hoursAgo: 610, result: 'right', place: 'middle', note: 'Ring of steel, lined. Ran level, scale at the rim.', released: 'tapped' }],
       },
       { hand: { kind: 'clean', off: 'scale', soak_s: 0, took: { time_s: 1500 } }, doneHoursAgo: 580 },
@@ -304,7 +304,10 @@ export const DEMO_PIECES: DemoPiece[] = [
         layers: [{ form: 'frit', glassId: 'clear-90', perArea_kg_m2: 9, grain_m: 0.003, name: 'Top-up' }],
         doneHoursAgo: 578,
       },
-      { step: { look: 'slabFlow', setup: { kind: 'bareShelf', paper: false, form: held('ring-dam') }, releaseId: 'thin-paper' }, firings: [] },
+      {
+        step: { look: 'slabFlow', setup: { kind: 'bareShelf', paper: false, form: held('ring-dam'), shelf: held('low-shelf') }, releaseId: 'thin-paper' },
+        firings: [],
+      },
       { hand: { kind: 'grind', at: 'rim', depth_m: 0.001 } },
     ],
   },

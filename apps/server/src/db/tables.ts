@@ -138,6 +138,8 @@ export const schedules = sqliteTable(
     look: text('look', { enum: LOOKS }).notNull().default('fullFuse'),
     /** The studio's own form that it stands in or on; null where a shelf or typed measures are all it takes. */
     formId: text('form_id'),
+    /** The studio's own kiln shelf under that, where glass came to lie on it. */
+    shelfId: text('shelf_id'),
     createdAt: integer('created_at').notNull(),
   },
   (table) => [
@@ -148,6 +150,9 @@ export const schedules = sqliteTable(
     index('schedules_by_form')
       .on(table.formId)
       .where(sql`${table.formId} is not null`),
+    index('schedules_by_shelf')
+      .on(table.shelfId)
+      .where(sql`${table.shelfId} is not null`),
   ],
 );
 

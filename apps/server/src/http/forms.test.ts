@@ -140,6 +140,27 @@ describe('coats', () => {
     expect((await asked()).map(({ formId }) => formId)).toEqual(['basin-mould']);
   });
 
+  test('glass in a dam lies on the shelf under it: the firing counts for both', async () => {
+    const [row] = (await server.ask('GET', '/api/firings?form=ring-dam')).body.firings as FiringRow[];
+    expect((await server.ask('GET', '/api/firings?form=low-shelf')).body.firings.map(({ id }: FiringRow) => id)).toContain(row.id);
+    const [dam, shelf] = [await useOf('ring-dam'), await useOf('low-shelf')];
+    expect([dam.fired, dam.released.tapped]).toEqual([1, 1]);
+    expect([shelf.fired, shelf.released.tapped]).toEqual([1, 1]);
+    const before = coat({ formId: 'low-shelf', releaseId: 'shelf-primer', zone: 'middle', coatedAt: row.firedAt - 1 });
+    expect((await tell(before)).status).toBe(200);
+    expect((await useOf('low-shelf')).coats.find(({ id }) => id === before.id)).toMatchObject({ hot: 1, cool: 0 });
+    // Another shelf under it outdates what was reckoned on this one.
+    const piece = (await server.pieces()).find(({ id }) => id === row.pieceId);
+    const step = piece && firingsOf(piece.doc).findLast(({ setup }) => setup.shelf);
+    if (!piece || !step?.scheduleId) throw new Error('The demo has no second firing in the ring.');
+    const { body: schedule } = await server.ask('GET', `/api/schedules/${step.scheduleId}`);
+    expect(schedule.snapshot.setup.shelf).toMatchObject({ id: 'low-shelf', shape: { thick_m: 0.016 } });
+    const record = await form('low-shelf');
+    expect((await keep({ ...record, thick_m: 0.03 })).status).toBe(200);
+    const { body: shelves } = await server.ask('GET', '/api/shelves');
+    expect(outdatedBy(piece.doc, step.id, shelves, schedule.snapshot, METRIC)).toEqual(['The measures of the shelf under it have been changed.']);
+  });
+
   test('each place has its own; what names no form, or no coats, is refused', async () => {
     expect((await tell(coat({ zone: 'rim' }))).status).toBe(200);
     expect((await tell(coat({ zone: 'relief', scratched: true }))).status).toBe(200);

@@ -118,6 +118,21 @@ describe('what no firing names', () => {
     expect(file.photos.map((photo: { hash: string }) => photo.hash)).toContain(under);
   });
 
+  test('is none that a record has, a deleted one too', async () => {
+    const hash = await sent(37);
+    const { body: shelves } = await server.ask('GET', '/api/shelves');
+    const form = shelves.forms.find(({ id }: { id: string }) => id === 'basin-mould');
+    const put = (change: object) => server.ask('PUT', '/api/forms/basin-mould', { ...form, ...change });
+    const unknown = await put({ photos: [hash, 'c'.repeat(64)] });
+    expect(unknown).toMatchObject({ status: 422, body: { code: 'unknown-photo', path: 'photos.1' } });
+    expect((await put({ photos: [hash] })).body.photos).toEqual([hash]);
+
+    const spare = await server.ask('PUT', '/api/forms/spare-mould', { ...form, id: 'spare-mould', version: 0, photos: [await sent(38)] });
+    await server.ask('DELETE', '/api/forms/spare-mould', { version: spare.body.version });
+    sweepPhotos(server.opened.db, server.dataDir, NOW + 2 * DAY_MS);
+    for (const named of [hash, spare.body.photos[0]]) expect(await status(named)).toBe(200);
+  });
+
   test('comes back when a database names it again, as after an older one stood in its place', async () => {
     const hashes = [await sent(32), await sent(33), await sent(34)];
     const rows = server.opened.db.select().from(photos).where(inArray(photos.hash, hashes)).all();

@@ -65,7 +65,7 @@ function narrowed({ text, look: wanted, result: outcome, kiln, piece, form }: Fi
     outcome && (outcome === 'open' ? isNull(result) : eq(result, outcome)),
     kiln ? eq(kilnName, kiln) : undefined,
     piece ? eq(pieceId, piece) : undefined,
-    form ? eq(schedules.formId, form) : undefined,
+    form ? or(eq(schedules.formId, form), eq(schedules.shelfId, form)) : undefined,
   );
 }
 

@@ -12,22 +12,31 @@ interface Fired {
   released: Released | null;
 }
 
-/** By form: when something stood in it, and how hot that was as it ran; what is only planned does not count. */
+/** By form, and by the shelf under one: when something stood in it, and how hot that was as it ran; what is only planned does not count. */
 function firedIn(db: Database): Map<string, Fired[]> {
   const rows = db
-    .select({ formId: schedules.formId, at: loads.at, work_C: schedules.work_C, asFired: firings.asFired, released: firings.released })
+    .select({
+      formId: schedules.formId,
+      shelfId: schedules.shelfId,
+      at: loads.at,
+      work_C: schedules.work_C,
+      asFired: firings.asFired,
+      released: firings.released,
+    })
     .from(schedules)
     .innerJoin(firings, eq(firings.scheduleId, schedules.id))
     .innerJoin(loads, eq(firings.loadId, loads.id))
     .where(and(isNotNull(schedules.formId), isNull(firings.deletedAt), isNotNull(loads.startedAt)))
     .all();
   const fired = new Map<string, Fired[]>();
-  for (const { formId, at, work_C, asFired, released } of rows) {
-    if (formId === null) continue;
+  for (const { formId, shelfId, at, work_C, asFired, released } of rows) {
     const one = { at, hottest_C: asFired ? asFired[hottestSegment(asFired)].target_C : work_C, released };
-    const own = fired.get(formId);
-    if (own) own.push(one);
-    else fired.set(formId, [one]);
+    for (const id of [formId, shelfId]) {
+      if (id === null) continue;
+      const own = fired.get(id);
+      if (own) own.push(one);
+      else fired.set(id, [one]);
+    }
   }
   return fired;
 }

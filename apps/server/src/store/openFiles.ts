@@ -2,7 +2,21 @@
 import { createReadStream } from 'node:fs';
 import { Readable } from 'node:stream';
 import { RECIPES, RELEASED_NAMES, fileName, temperatureIn, type TemperatureUnit, type Units } from '@torvin/core';
-import { type CsvRow, KINDS, KIND_LIST, type KindName, type Shelves, type Stored, csvOf, entryOfRecord, isKind, kindOf, labelOf } from '@torvin/schema';
+import {
+  type AnyRecord,
+  type CsvRow,
+  KINDS,
+  KIND_LIST,
+  type KindName,
+  type Shelves,
+  type Stored,
+  csvOf,
+  entryOfRecord,
+  isKind,
+  kindOf,
+  labelOf,
+  photosOf,
+} from '@torvin/schema';
 import { asc, eq, isNull } from 'drizzle-orm';
 import { ZipFile as Packer } from 'yazl';
 import type { Database } from '../db/database';
@@ -17,7 +31,7 @@ const SECONDS_PER_MINUTE = 60;
 
 const READ_ME = `pieces/     a file for each piece, with its schedules, firings, pictures and what it names; Torvin reads each in again
 firings.csv every firing, newest last; its pictures by their names in pictures/
-shelves/    a table for each shelf
+shelves/    a table for each shelf; pictures of what stands there by their names in pictures/
 pictures/   JPEG
 
 A backup (Shelves, or npm run backup) is what puts a whole studio back. These files are for other programs.
@@ -48,14 +62,8 @@ export function packOpenFiles(db: Database, dataDir: string): Readable {
       }
     });
   }
-  const hashes = new Set(
-    db
-      .select({ photos: firings.photos })
-      .from(firings)
-      .where(isNull(firings.deletedAt))
-      .all()
-      .flatMap((row) => row.photos),
-  );
+  const fired = db.select({ photos: firings.photos }).from(firings).where(isNull(firings.deletedAt)).all();
+  const hashes = new Set([...fired.flatMap((row) => row.photos), ...KIND_LIST.flatMap((kind) => shelves[kind].flatMap(photosOf))]);
   for (const hash of hashes) {
     const path = findPhotoFile(dataDir, hash, 'large');
     if (path !== null) packer.addReadStreamLazy(`pictures/${hash}.jpg`, { compress: false }, (done) => done(null, createReadStream(path)));
@@ -80,6 +88,7 @@ const firingColumns = (unit: TemperatureUnit): string[] => [
     'result',
     'by_how_much',
     'look_reached',
+    'came_off',
     `controller_read_${unit}`,
     `at_the_glass_${unit}`,
     'left_out',
@@ -143,6 +152,13 @@ const shelfRows = (shelves: Shelves, kind: KindName, units: Units): CsvRow[] =>
     const cells = kindOf(kind).fields.map((field): [string, string | number] => {
       const told = entry[field.key];
       const label = labelOf(field, units);
+      if (field.as === 'pictures')
+        return [
+          label,
+          photosOf(record as AnyRecord)
+            .map((hash) => `${hash}.jpg`)
+            .join(' '),
+        ];
       if (field.as === 'record') return [label, nameOf(shelves, field.of, String(told))];
       if (field.as === 'figure' && told !== '') return [label, Number(told)];
       return [label, typeof told === 'boolean' ? (told ? 'yes' : 'no') : String(Array.isArray(told) ? told.join('; ') : told)];

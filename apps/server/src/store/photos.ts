@@ -9,7 +9,7 @@ import type { FiledPhoto, Photo } from '@torvin/schema';
 import { eq, sql } from 'drizzle-orm';
 import sharp from 'sharp';
 import type { Database } from '../db/database';
-import { firings, photos, pieces, pieceStates } from '../db/tables';
+import { firings, photos, pieces, pieceStates, records } from '../db/tables';
 import { NotFound } from './failures';
 import { type PhotoSize, findPhotoFile, movePhotosAside, writePhoto } from './photoFiles';
 
@@ -89,7 +89,7 @@ export async function takeFiledPhotos(db: Database, dataDir: string, filed: read
   }
 }
 
-/** A firing may name only pictures that are here; those it had before may have stayed in the studio they came from. */
+/** A firing or a record may name only pictures that are here; those it had before may have stayed in the studio they came from. */
 export function mustHavePhotos(db: Database, hashes: readonly string[], before: readonly string[]): void {
   hashes.forEach((hash, i) => {
     if (before.includes(hash) || db.select().from(photos).where(eq(photos.hash, hash)).get()) return;
@@ -119,7 +119,15 @@ function sketches(db: Database): string[] {
   return [...now.flatMap(({ hash }) => hash ?? []), ...before.flatMap(({ back, forth }) => `${back} ${forth}`.match(/[0-9a-f]{64}/g) ?? [])];
 }
 
-/** Forgets pictures that no firing and no plan has had for a day; their files, and old files that no row names, are moved aside. */
+/** Those of records, of deleted ones too, which can be brought back. */
+const onTheShelves = (db: Database): string[] =>
+  db
+    .select({ photos: sql<string | null>`json_extract(${records.doc}, '$.photos')` })
+    .from(records)
+    .all()
+    .flatMap(({ photos: named }) => (named === null ? [] : (JSON.parse(named) as string[])));
+
+/** Forgets pictures that no firing, no plan and no record has had for a day; their files, and old files that no row names, are moved aside. */
 export function sweepPhotos(db: Database, dataDir: string, now: number): void {
   const old = now - DAY_MS;
   const used = new Set(
@@ -129,7 +137,7 @@ export function sweepPhotos(db: Database, dataDir: string, now: number): void {
       .all()
       .flatMap((row) => row.photos),
   );
-  for (const hash of sketches(db)) used.add(hash);
+  for (const hash of [...sketches(db), ...onTheShelves(db)]) used.add(hash);
   const rows = db.select({ hash: photos.hash, createdAt: photos.createdAt }).from(photos).all();
   const lost = rows.filter(({ hash, createdAt }) => createdAt < old && !used.has(hash));
   for (const { hash } of lost) db.delete(photos).where(eq(photos.hash, hash)).run();

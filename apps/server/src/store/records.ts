@@ -3,12 +3,13 @@
  * taking anything from what was made with them. What schedules were made from stands in their snapshots.
  */
 import { ProblemError } from '@torvin/core';
-import { type AnyRecord, KINDS, KIND_LIST, type KindName, type RecordOf, type Shelves, type Stored, inOrder, isKind, kindOf } from '@torvin/schema';
+import { type AnyRecord, KINDS, KIND_LIST, type KindName, type RecordOf, type Shelves, type Stored, inOrder, isKind, kindOf, photosOf } from '@torvin/schema';
 import { isDeepStrictEqual } from 'node:util';
 import { and, eq, isNull, sql } from 'drizzle-orm';
 import { type Database, writing } from '../db/database';
 import { pieces, records } from '../db/tables';
 import { Conflict, NotFound, Stale, Taken } from './failures';
+import { mustHavePhotos } from './photos';
 import { type Sent, once } from './receipts';
 import { CLOCKS_APART_MS } from './times';
 
@@ -89,6 +90,7 @@ export function saveRecord<K extends KindName>(db: Database, kind: K, id: string
       if (before && before.version !== record.version) throw new Stale(one, parsed(before), record.version);
       mustName(tx, kind, record);
       mustHaveBeen(kind, record, sent.at);
+      mustHavePhotos(tx, photosOf(record), before ? photosOf(parsed(before)) : []);
       if (before) mustStayFixed(kind, parsed(before), record);
       if (!before) addRecord(tx, kind, record, sent.at);
       else {

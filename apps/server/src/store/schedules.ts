@@ -42,7 +42,7 @@ export function snapshotId(tx: Database, stepId: string, snapshot: Snapshot): nu
 /** A schedule without the columns that only lists read. */
 export function documentOf(row: Row): Schedule {
   const { work_C: _target, work_s: _hold, total_s: _length, kilnName: _kiln, familyName: _family, look: _look, ...rest } = row;
-  const { kilnId: _kilnId, familyId: _familyId, formId: _formId, snapshotId: _snapshot, ...document } = rest;
+  const { kilnId: _kilnId, familyId: _familyId, formId: _formId, shelfId: _shelfId, snapshotId: _snapshot, ...document } = rest;
   return document;
 }
 
@@ -61,6 +61,7 @@ export function columnsOf({ segments, snapshot, result }: Pick<Schedule, 'segmen
     kilnId: snapshot.madeFrom?.kiln.id ?? onlyOne(kilns, kilnName),
     familyId: snapshot.familyId ?? onlyOne(families, familyName),
     formId: snapshot.setup.form?.id ?? null,
+    shelfId: snapshot.setup.shelf?.id ?? null,
   };
 }
 

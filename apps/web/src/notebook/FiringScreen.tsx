@@ -33,7 +33,7 @@ import { Words } from '@/ui/Words';
 import { clockAfter, inZone, zoneWords } from '@/ui/clock';
 import { offerBack } from '@/ui/takeBack';
 import { AwakeForLookIn } from './AwakeForLookIn';
-import { PhotoRow } from './Photos';
+import { PhotoRow } from '@/photos/Photos';
 import { asRun } from './differences';
 import { ResultSign, byWords, lessonSentence, resultWords } from '@/ui/results';
 import { useNotebookHref } from './useNotebookQuery';

@@ -23,7 +23,7 @@ import { Notice } from '@/ui/Notice';
 import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { AsFiredRows } from './AsFiredRows';
 import { type LessonEntry, LessonFields, entryOfLesson, lessonOf } from './LessonFields';
-import { PhotoPicker } from './Photos';
+import { PhotoPicker } from '@/photos/Photos';
 import { RESULT_WORDS } from '@/ui/results';
 
 export type Told = Pick<Firing, 'firedAt' | 'place' | 'result' | 'lookReached' | 'released' | 'note' | 'asFired' | 'photos' | 'knownBy' | 'lesson'>;
@@ -178,7 +178,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
         field('knownBy', 'How it is known already', 'the power failed and it was opened cold')}
       {field('place', 'Place on the shelf', 'front left, middle, long side to the door')}
       {field('note', 'Note', 'what was seen and when')}
-      <PhotoPicker hashes={now.photos ?? []} onChange={(photos) => setValue('photos', photos)} />
+      <PhotoPicker hashes={now.photos ?? []} of="this firing" onChange={(photos) => setValue('photos', photos)} />
       <AsFiredRows
         planned={schedule.segments}
         start_C={schedule.snapshot.firing.kiln.ambient_C}

@@ -24,14 +24,14 @@ import type {
   Shelves,
   Studio,
 } from '@torvin/schema';
-import { KINDS, api, namedInDoc, recordApi } from '@torvin/schema';
+import { KINDS, api, namedInDoc, photosOf, recordApi } from '@torvin/schema';
 import type { InfiniteData, QueryClient } from '@tanstack/react-query';
 import { ApiProblem, call, sendPhoto } from '@/outside/client';
 import { adoptPiece, keys, readAnew } from '@/outside/keys';
 import { sendRecord } from '@/outside/records';
 import { isSame, onto } from './merge';
 import type { Entry, Refusal, SaveKind } from './outbox';
-import { dropPicture, knownNames, localIdsIn, nameGiven, readPicture, withoutLocal } from './pictures';
+import { dropPicture, knownNames, localIdsIn, nameGiven, readPicture, withPhotos, withoutLocal } from './pictures';
 
 type State = Pick<Piece, 'name' | 'doc'>;
 type Told = Omit<FiringChange, 'version'>;
@@ -91,9 +91,6 @@ const UNKNOWN = {
   path: '',
   message: 'This version of Torvin cannot send it. It stays here until you let it go, or the version that kept it is back.',
 };
-
-const withPhotos = <T extends { photos?: string[] }>(told: T, of: (photos: string[]) => string[]): T =>
-  told.photos === undefined ? told : { ...told, photos: of(told.photos) };
 
 /** Ids of the records that a piece names: one that is new is saved under its own id, and goes first. */
 const recordsIn = (doc: PieceDoc): string[] => namedInDoc(doc).map(({ id }) => id);
@@ -256,8 +253,9 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     saveRecord: {
       queue: () => SHELVES_QUEUE,
       counts: ({ kind, record }) => `${kind} ${record.id}`,
-      send: ({ kind, record }, { key, version }) => sendRecord(kind, { ...record, version }, key),
+      send: ({ kind, record }, { key, version }) => sendRecord(kind, { ...('photos' in record ? withPhotos(record, withoutLocal) : record), version }, key),
       taken: forgetShelves,
+      needs: ({ record }) => localIdsIn(photosOf(record)),
       onto: recordOnto,
       words: ({ kind, record }) => `On the shelves: ${'name' in record ? record.name : `a ${KINDS[kind].one}`}`,
     },
@@ -295,8 +293,9 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
   };
 
   function named(variables: unknown): unknown {
-    const { body, ...rest } = variables as { body?: { photos?: string[] }; photos?: string[] };
-    return body ? { ...rest, body: withPhotos(body, knownNames) } : withPhotos(rest, knownNames);
+    const { body, record, ...rest } = variables as { body?: { photos?: string[] }; record?: { photos?: string[] }; photos?: string[] };
+    if (body) return { ...rest, body: withPhotos(body, knownNames) };
+    return record ? { ...rest, record: withPhotos(record, knownNames) } : withPhotos(rest, knownNames);
   }
 }
 

@@ -50,4 +50,7 @@ export function knownNames(photos: readonly string[]): string[] {
   return [...new Set(photos.map((photo) => (photo.startsWith(LOCAL) ? (names.get(photo.slice(LOCAL.length)) ?? photo) : photo)))];
 }
 
+export const withPhotos = <T extends { photos?: string[] }>(told: T, of: (photos: string[]) => string[]): T =>
+  told.photos === undefined ? told : { ...told, photos: of(told.photos) };
+
 export const withoutLocal = (photos: readonly string[]): string[] => knownNames(photos).filter((photo) => !photo.startsWith(LOCAL));

@@ -1,4 +1,4 @@
-/** A picture of a firing, small: from the server, or from this browser while it has not gone. */
+/** A picture, small: from the server, or from this browser while it has not gone. */
 import { createElement, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { localIdsIn, readPicture } from '@/outbox/pictures';
@@ -7,10 +7,12 @@ import { Words } from '@/ui/Words';
 
 const SMALL_PX = 96;
 
-export const photoUrl = (hash: string, size: 'large' | 'small'): string => `/api/photos/${hash}${size === 'small' ? '?size=small' : ''}`;
+type Size = 'large' | 'small';
 
-/** The address of a picture's small form: on the server, or in this browser while it has not gone. */
-function useSmallUrl(hash: string): string | null {
+export const photoUrl = (hash: string, size: Size): string => `/api/photos/${hash}${size === 'small' ? '?size=small' : ''}`;
+
+/** The address of a picture: on the server, or in this browser while it has not gone. */
+export function usePhotoUrl(hash: string, size: Size): string | null {
   const [local] = localIdsIn([hash]);
   const [url, setUrl] = useState<string | null>(null);
   useEffect(() => {
@@ -27,14 +29,14 @@ function useSmallUrl(hash: string): string | null {
       if (made) URL.revokeObjectURL(made);
     };
   }, [local]);
-  return local ? url : photoUrl(hash, 'small');
+  return local ? url : photoUrl(hash, size);
 }
 
 /** Keeps its room before it has come, so that nothing jumps; says so where the picture stayed in another studio. */
 export function Thumbnail({ hash, px = SMALL_PX, alt }: { hash: string; px?: number; alt: string }) {
   const { colours } = useTheme();
   const [missing, setMissing] = useState(false);
-  const url = useSmallUrl(hash);
+  const url = usePhotoUrl(hash, 'small');
   if (missing) {
     return (
       <View style={{ width: px, height: px, justifyContent: 'center', alignItems: 'center', backgroundColor: colours.surface }} aria-label={`${alt}, not here`}>

@@ -9,6 +9,7 @@ import {
   text,
   formNotes,
   heldAcross,
+  overShelf,
   printWords,
   snapshotOf,
   wearOf,
@@ -43,12 +44,13 @@ export interface InFormProps {
 
 export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C = null }: InFormProps) {
   const units = useUnits();
-  const { form } = step.setup;
+  const { form, shelf } = step.setup;
   const snapshot = useMemo(
     () => snapshotOf(firingOf(doc, step.id) ? withStep(doc, step) : { ...doc, journey: [...doc.journey, step] }, step, shelves),
     [doc, step, shelves],
   );
   const now = useFormNow(form?.id, shelves);
+  const under = useFormNow(shelf?.id, shelves);
   if (!form) return null;
   if (!snapshot.ok)
     return snapshot.problem.path === 'setup.form' ? (
@@ -63,6 +65,12 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
   const record = shelves.forms.find(({ id }) => id === form.id);
   const bends = held.shape.use === 'hollow' || held.shape.use === 'former';
   const prints = record?.use === 'texture' ? [printWords(record)] : [];
+  const out = shelf ? overShelf(held, shelf, units) : null;
+  const coats = [
+    ...(now?.coats ?? []).map((coat) => ({ ...coat, on: '' })),
+    // Of a shelf that is named, what is on it is told by its name.
+    ...(under?.coats ?? []).map((coat) => ({ ...coat, on: shelf?.name ?? '' })),
+  ];
   const state = [...(record?.mark ? [`Mark: ${record.mark}.`] : []), ...(record?.damaged ? ['It is marked as chipped, cracked or mended.'] : [])].join(' ');
   return (
     <View style={{ gap: space.small }} testID="in-form">
@@ -90,7 +98,7 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
         </Notice>
       )}
       <RescueCard rescue={rescue} />
-      {warns.map((words) => (
+      {[...warns, ...(out ? [out] : [])].map((words) => (
         <Notice key={words} tone="warn" testID="form-warning">
           {words}
         </Notice>
@@ -103,8 +111,8 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
           onPress={() => firing.setup.shaping && onCut(cutTo, firing.setup.shaping)}
         />
       )}
-      {now?.coats.map(({ coat, release, since }) => {
-        const words = `${[release.name, coat.zone].filter(Boolean).join(' on ')}: ${wearWords(release, since, coat.scratched, units)}`;
+      {coats.map(({ coat, release, since, on }) => {
+        const words = `${[release.name, [on, coat.zone].filter(Boolean).join(', ')].filter(Boolean).join(' on ')}: ${wearWords(release, since, coat.scratched, units)}`;
         return wearOf(release, since, coat.scratched) === 'recoat' ? (
           <Notice key={coat.id} tone="warn" testID="in-form-coat">
             {words}

@@ -14,6 +14,7 @@ import {
   formatTemperature,
   text,
   firingsOf,
+  leavesShelf,
 } from '@torvin/core';
 import { type PieceDoc, RELEASE_NAMES, type Shelves, type Step } from '@torvin/schema';
 import { useEffect, useMemo, useState } from 'react';
@@ -46,6 +47,7 @@ import {
   usualWare,
   usualWet,
   whyImpossible,
+  shelfOf,
 } from './stepEntry';
 
 export interface StepPlannerProps {
@@ -170,6 +172,16 @@ export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, o
             const next = formOf({ ...entry, formId }, step, shelves);
             set({ formId, setup: next ? setUpIn(next, entry.look) : usualSetUp(entry.look) });
           }}
+        />
+      )}
+      {form && leavesShelf(form) && (
+        <FormChoice
+          label="Which stands on"
+          chosen={shelfOf(entry, step, shelves)}
+          forms={offered(shelves.forms, entry.shelfId ?? '').filter(({ use }) => use === 'shelf')}
+          none={{ title: 'A shelf', note: 'none of the studio’s own; its coats are not counted' }}
+          testID="shelf-under"
+          onChange={(shelfId) => set({ shelfId })}
         />
       )}
       {form?.use === 'former' && !RECIPES[entry.look].frees && (

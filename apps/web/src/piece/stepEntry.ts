@@ -33,6 +33,8 @@ import {
   placeOf,
   withStep,
   type JourneyStep,
+  leavesShelf,
+  type HeldForm,
 } from '@torvin/core';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
@@ -72,6 +74,8 @@ export interface StepEntry extends Record<StepField, string> {
   cone: Cone;
   /** The studio's own form that it stands in; null where it is typed, or a shelf is all it takes. */
   formId: string | null;
+  /** The studio's own kiln shelf under a dam or a grid. */
+  shelfId: string | null;
   /** How far down an edge is to come over such a former, where it is told. */
   comesDown: string;
   /** The form of a casting's thickest section. */
@@ -276,6 +280,7 @@ export function entryOfStep(
     of: ware?.of ?? RECIPES[look].ware?.of[0] ?? 'plaster',
     cone: ware?.cone ?? USUAL_CONE,
     formId: step?.setup.form?.id ?? null,
+    shelfId: step?.setup.shelf?.id ?? null,
     comesDown: step?.setup.form?.drop_m === undefined ? '' : written(step.setup.form.drop_m, 'length', units),
     slender: (shaping && 'slender' in shaping ? shaping.slender : undefined) ?? 'slab',
     look,
@@ -347,15 +352,26 @@ export function stepOf(entry: StepEntry, before: Step | null, units: Units, shel
   const { shaping, faults } = form && givesShape(form) ? { shaping: undefined, faults: [] } : shaped(entry, units);
   if (faults.length > 0) return { step: null, faults };
   const step = stepFor(entry, shaping, before, before?.id ?? uuid());
-  return { step: form ? { ...step, setup: { ...step.setup, form: heldForm(form, down?.value) } } : step, faults: [] };
+  if (!form) return { step, faults: [] };
+  const shelf = shelfOf(entry, before, shelves);
+  const setup = { ...step.setup, form: heldForm(form, down?.value), ...(shelf ? { shelf: heldForm(shelf) } : {}) };
+  return { step: { ...step, setup }, faults: [] };
 }
 
 /** The form that is chosen, as it stands on the shelf now; as the firing keeps it where it stands there no more. */
 export function formOf({ formId, look }: Pick<StepEntry, 'formId' | 'look'>, before: Step | null, { forms }: Shelves): ShelfForm | null {
-  const kept = before?.setup.form;
-  const form = forms.find(({ id }) => id === formId) ?? (kept && kept.id === formId ? { id: kept.id, name: kept.name, ...kept.shape } : null);
+  const form = standing(formId, before?.setup.form, forms);
   return form && serves(form, look) ? form : null;
 }
+
+/** The shelf under it, where one is chosen and glass comes to lie there. */
+export function shelfOf(entry: Pick<StepEntry, 'formId' | 'shelfId' | 'look'>, before: Step | null, shelves: Shelves): ShelfForm | null {
+  const form = formOf(entry, before, shelves);
+  return form && leavesShelf(form) ? standing(entry.shelfId, before?.setup.shelf, shelves.forms) : null;
+}
+
+const standing = (id: string | null, kept: HeldForm | undefined, forms: Shelves['forms']): ShelfForm | null =>
+  forms.find((one) => one.id === id) ?? (kept && kept.id === id ? { id: kept.id, name: kept.name, ...kept.shape } : null);
 
 type ShelfForm = { id: string; name: string } & FormShape;
 

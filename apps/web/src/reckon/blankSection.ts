@@ -64,11 +64,17 @@ export function blankSection(asked: BlankAsked, told: BlankTold, box: Box, unit:
     ? `M${both(section)}L${x(outer).toFixed(1)} ${y(high_m).toFixed(1)}V${y(-under_m).toFixed(1)}H${x(-outer).toFixed(1)}V${y(high_m).toFixed(1)}Z`
     : `M${both(section)}Z`;
   const wall = into ? lengthOf(section) - (asked.way === 'into' ? asked.under_m : 0) : half_m;
-  const hangs: Point[] = [...section.slice(0, 2), along(section[1], section[2], Math.max(half_m - told.bend_m / 2 - section[1].out_m, 0))];
+  const hangs = (): Point[] => {
+    const way = half_m - told.bend_m / 2;
+    if (way <= lengthOf(section)) return upTo(section, way);
+    // Longer than its sides: straight on.
+    const [before, last] = section.slice(-2);
+    return [...section.slice(0, -1), along(before, last, way - lengthOf(section.slice(0, -1)))];
+  };
   return {
     form,
     flat: { x: x(-half_m), y: topY - thick, width: 2 * half_m * px, height: thick },
-    lying: `M${both((into ? upTo(section, wall) : hangs).map(({ out_m, up_m }) => ({ out_m, up_m: up_m + lift / px })))}`,
+    lying: `M${both((into ? upTo(section, wall) : hangs()).map(({ out_m, up_m }) => ({ out_m, up_m: up_m + lift / px })))}`,
     shelfY: into ? null : y(0),
     bar: barFor(px, box.width, unit),
   };

@@ -69,19 +69,14 @@ function liesAlong(lies: readonly Point[], width_m: number): Point[] {
   return [...left.toReversed(), ...right.slice(1)];
 }
 
-/** Over a former: level on its top, and straight down from its edges, as steep as brings them so far of their way along its sides. */
-function overEdges(lies: readonly Point[], width_m: number, down: number): Point[] {
-  const [[, low], [left, high], [right], [foot]] = lies;
-  const steep = (high - low) / Math.hypot(foot - right, high - low);
-  const out = Math.max(width_m / 2 - right, 0);
+/** Over a former: on its top, and straight down from its edges, as steep as brings them so far of their way along its sides. */
+function overEdges(top: readonly Point[], foot_m: number, width_m: number, down: number): Point[] {
+  const [left, right] = [top[0], top[top.length - 1]];
+  const steep = right[1] / Math.hypot(foot_m - right[0], right[1]);
+  const out = Math.max(width_m / 2 - right[0], 0);
   const drop = out * steep * down;
   const across = Math.sqrt(Math.max(out ** 2 - drop ** 2, 0));
-  return [
-    [left - across, high - drop],
-    [left, high],
-    [right, high],
-    [right + across, high - drop],
-  ];
+  return [[left[0] - across, left[1] - drop], ...top, [right[0] + across, right[1] - drop]];
 }
 
 /** So short that a band turns round a corner and does not bulge between two of them, m. */
@@ -135,15 +130,15 @@ export function drawnForm(form: FormShape, box: Box, blank: BlankOn | null = nul
 
 /** Each layer on the one below it, along what it lies on by now. */
 function bandsOf(
-  { lies, height_m }: FormSection,
+  { lies, height_m, top }: FormSection,
   use: FormShape['use'],
   { width_m, layers, down = 1 }: BlankOn,
   thicker: number,
 ): { points: Point[]; colour: string }[] {
   if (!lies || use === 'cavity') return [];
   const way = inSteps(
-    use === 'former'
-      ? overEdges(lies, width_m, down)
+    top
+      ? overEdges(top, lies[lies.length - 1][0], width_m, down)
       : liesAlong(
           lies.map(([x, z]): Point => [x, height_m + down * (z - height_m)]),
           width_m,
@@ -163,11 +158,12 @@ function flatOn({ height_m }: FormSection, { width_m }: BlankOn, thick_m: number
   return { x: x(-width_m / 2), y: y(height_m + thick_m) - AIR_PX, width: width_m * pxPerMetre, height: thick_m * pxPerMetre };
 }
 
-function measured(form: FormShape, { lies, stands_m, height_m, width_m }: FormSection, { x, y }: Pick<DrawnForm, 'x' | 'y'>): Pick<DrawnForm, 'wide' | 'deep'> {
-  if (form.use === 'former') {
-    const top = (lies ?? []).filter(([, z]) => z >= height_m - 1e-9).map(([at]) => at);
-    return { wide: { from: x(Math.min(...top)), to: x(Math.max(...top)) }, deep: { from: y(0), to: y(height_m) } };
-  }
+function measured(
+  form: FormShape,
+  { lies, top, stands_m, height_m, width_m }: FormSection,
+  { x, y }: Pick<DrawnForm, 'x' | 'y'>,
+): Pick<DrawnForm, 'wide' | 'deep'> {
+  if (top) return { wide: { from: x(top[0][0]), to: x(top[top.length - 1][0]) }, deep: { from: y(0), to: y(height_m) } };
   const half = lies ? [lies[0][0], lies[lies.length - 1][0]] : [-(width_m / 2 - wallOf(form)), width_m / 2 - wallOf(form)];
   return {
     wide: { from: x(half[0]), to: x(half[1]) },

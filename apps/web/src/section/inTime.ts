@@ -91,21 +91,25 @@ function slopeOf(by_m: number, overhang_m: number, bend: number): number {
   return high;
 }
 
-/** Over a former: flat on its top, bent round its edge, straight on from there, at the slope that brings its edge so far down. */
-function overEdge(form: FormShape, span_m: number, { by_m }: Down): Put {
-  const held = (viewOf(form) === 'along' ? alongOf(form) : form.across_m) / 2;
+/** Over a former: from level to as its top is, bent round its edge, straight on from there, at the slope that brings its edge so far down. */
+function overEdge(form: FormShape, span_m: number, { by_m, of_m }: Down): Put {
+  const { top = [], height_m } = formSection(form, viewOf(form));
+  const held = top.reduce((widest, [x]) => Math.max(widest, x), 0);
+  const surface = heightOn(top);
+  const share = of_m > 0 ? by_m / of_m : 0;
+  const carried = (x: number): number => height_m - share * (height_m - surface(x));
   const overhang_m = Math.max(span_m / 2 - held, 1e-6);
   const bend = Math.min(BEND_M, overhang_m / 2);
   const slope = slopeOf(by_m, overhang_m, bend);
   return (x, z) => {
     const over = Math.abs(x) - held;
-    if (over <= 0 || slope < 1e-6) return [x, form.deep_m + z];
+    if (over <= 0 || slope < 1e-6) return [x, carried(x) + z];
     const turned = slope * Math.min(over / bend, 1);
     const [out, down] = [(bend / slope) * Math.sin(turned), (bend / slope) * (1 - Math.cos(turned))];
     const on = Math.max(over - bend, 0);
     return [
       Math.sign(x) * (held + out + on * Math.cos(slope) + z * Math.sin(turned)),
-      Math.max(form.deep_m - down - on * Math.sin(slope) + z * Math.cos(turned), 0),
+      Math.max(carried(held) - down - on * Math.sin(slope) + z * Math.cos(turned), 0),
     ];
   };
 }

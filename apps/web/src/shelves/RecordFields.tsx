@@ -1,13 +1,16 @@
 /** The fields of a record, each as its definition says; what stands folded is opened when it is wanted, or when something is wrong in it. */
-import { type Entry, FOLDS, type Field as FieldOf, KINDS, type Shelves, isAsked, isKind, labelOf } from '@torvin/schema';
+import { type AnyRecord, type Entry, FOLDS, type Field as FieldOf, KINDS, type Shelves, isAsked, isKind, labelOf } from '@torvin/schema';
 import { type ReactNode, createElement } from 'react';
 import { type Control, Controller } from 'react-hook-form';
 import { View } from 'react-native';
 import { useUnits } from '@/data/studio';
+import { PhotoPicker } from '@/photos/Photos';
+import { FormMark } from '@/section/FormDrawing';
 import { space } from '@/theme/theme';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Fold } from '@/ui/Fold';
+import { FoundChoice } from '@/ui/FoundChoice';
 import { Notice } from '@/ui/Notice';
 import { Swatch } from '@/ui/Swatch';
 import { DayInput } from '@/ui/TimeInput';
@@ -87,12 +90,12 @@ function OneField({ field, entry, value, onChange, onBlur, error, shelves }: One
       const offered = isKind(of) ? shelves[of].filter(({ id }) => id === typed || !shelves.archived.includes(id)) : [];
       const options = offered.map((record) => {
         const { name, note } = (isKind(of) && nameAmong(shelves, of, record.id, about)) || { name: record.id };
-        return { value: record.id, title: name, note, mark: 'colour' in record ? <Swatch colour={record.colour} /> : undefined };
+        return { value: record.id, title: name, note, mark: markOf(record) };
       });
       return (
         <WithError error={error} testID={testID}>
           {options.length > 0 ? (
-            <Choice label={label} value={typed} options={options} onChange={onChange} testID={testID} />
+            <FoundChoice label={label} value={typed} options={options} onChange={onChange} testID={testID} />
           ) : (
             <Notice tone="warn">{`There is no ${isKind(field.of) ? KINDS[field.of].one : field.of} yet: make one first.`}</Notice>
           )}
@@ -115,6 +118,12 @@ function OneField({ field, entry, value, onChange, onBlur, error, shelves }: One
           testID={testID}
         />
       );
+    case 'pictures':
+      return (
+        <WithError error={error} testID={testID}>
+          <PhotoPicker hashes={Array.isArray(value) ? value : []} of={String(entry.name || 'this')} onChange={onChange} />
+        </WithError>
+      );
     case 'day':
       return <DayInput label={label} value={typed} onChange={onChange} error={error} hint={hint} testID={testID} />;
     case 'colour':
@@ -135,6 +144,9 @@ function OneField({ field, entry, value, onChange, onBlur, error, shelves }: One
       );
   }
 }
+
+const markOf = (record: AnyRecord): ReactNode =>
+  'colour' in record ? <Swatch colour={record.colour} /> : 'use' in record ? <FormMark form={record} /> : undefined;
 
 function WithError({ error, testID, children }: { error?: string; testID: string; children: ReactNode }) {
   return (

@@ -25,6 +25,7 @@ import type { ShelfRecord } from '@/outside/records';
 import { useUnits } from '@/data/studio';
 import { useDraft } from '@/outbox/drafts';
 import { recordOnto } from '@/outbox/kinds';
+import { knownNames, withPhotos, withoutLocal } from '@/outbox/pictures';
 import { useSave } from '@/outbox/useOutbox';
 import { PanelTrial } from '@/panel/PanelTrial';
 import { space } from '@/theme/theme';
@@ -52,6 +53,9 @@ export interface RecordScreenProps {
   shelves: Shelves;
 }
 
+/** What stands in the form of a kind that may have pictures. */
+type Pictured = Entry & { photos?: string[] };
+
 /** The form is longer than the page: what is wrong comes into sight, drawn by then. */
 const showFault = (): void => void setTimeout(() => document.querySelector('[data-testid$="-error"]')?.scrollIntoView({ block: 'center' }), 50);
 
@@ -73,8 +77,9 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
   const [beganAs, setBeganAs] = useState<string | null>(null);
   const draft = useDraft<Entry>(`${kind} ${record.version === 0 ? 'new' : `${record.id} ${record.version}`} ${units.temperature} ${units.length}`);
   const [began] = useState<Entry>(() => entryOfRecord(fields, record, units));
+  const readNow = (entry: Entry) => readEntry(kindOf(kind), record, withPhotos(entry as Pictured, withoutLocal), units);
   const resolver: Resolver<Entry> = (entry) => {
-    const read = readEntry(kindOf(kind), record, entry, units);
+    const read = readNow(entry);
     if (read.ok) return { values: entry, errors: {} };
     return {
       values: {},
@@ -98,9 +103,12 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
   /** standing: what somebody else saved meanwhile, to put my changes onto. */
   const keep = (standing?: AnyRecord): void =>
     void handleSubmit((entry) => {
-      const read = readEntry(kindOf(kind), record, entry, units);
+      const read = readNow(entry);
       if (!read.ok) return;
-      const mine = { kind, record: read.record as unknown as RecordOf<ShelfKind>, before: record };
+      // Those that have not gone yet are named by the server once they have.
+      const { photos = [] } = entry as Pictured;
+      const shown = photos.length > 0 ? { photos: knownNames(photos) } : {};
+      const mine = { kind, record: { ...read.record, ...shown } as unknown as RecordOf<ShelfKind>, before: record };
       const then = (): void => {
         draft.done();
         leave();
@@ -109,8 +117,8 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
       else save.save(mine, { on: record.version, ...(isNew ? { id: record.id } : {}), then });
     }, showFault)();
 
-  const controller = kind === 'controllers' ? readEntry(kindOf(kind), record, now, units) : null;
-  const form = kind === 'forms' ? readEntry(kindOf(kind), record, { ...now, name: called(record) || 'new' }, units) : null;
+  const controller = kind === 'controllers' ? readNow(now) : null;
+  const form = kind === 'forms' ? readNow({ ...now, name: called(record) || 'new' }) : null;
   return (
     <Screen title={isNew ? `New ${one}` : called(record)} subtitle={isNew ? undefined : sourceOf(record)} back={{ title: 'Shelves', href: shelfHref(kind) }}>
       <View style={{ gap: space.medium }}>

@@ -1,5 +1,5 @@
 /** What the studio has, a shelf for each kind; searched by words, what is put away apart. */
-import { type About, KINDS, SHELF_KINDS, type ShelfKind, type Shelves, TYPICAL_SOURCE, kindOf, titleOf } from '@torvin/schema';
+import { type About, KINDS, SHELF_KINDS, type ShelfKind, type Shelves, TYPICAL_SOURCE, kindOf, titleOf, photosOf } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { memo, useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
@@ -7,6 +7,7 @@ import { useMadeStock } from '@/data/made';
 import { useShelves } from '@/data/pieces';
 import type { ShelfRecord } from '@/outside/records';
 import { useUnits } from '@/data/studio';
+import { Thumbnail } from '@/photos/Thumbnail';
 import { FormMark } from '@/section/FormDrawing';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -124,6 +125,7 @@ function RecordList({ kind, records: all, about, shelves }: { kind: ShelfKind; r
   );
 }
 
+const ROW_PX = 48;
 const NONE: readonly ShelfRecord[] = [];
 
 function LaterRows(props: RowsProps) {
@@ -159,6 +161,11 @@ const Rows = memo(function Rows({ kind, records, about, shelves }: RowsProps) {
               </Words>
             )}
           </View>
+          {photosOf(record)
+            .slice(0, 1)
+            .map((hash) => (
+              <Thumbnail key={hash} hash={hash} px={ROW_PX} alt={`Picture of ${titleOf(kind, record, about)}`} />
+            ))}
         </LinkRow>
       ))}
     </>

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { valueOf } from '../problem';
 import { FORM_MATERIAL_NAMES, formPace, materialOf } from './materials';
 import { formSection } from './section';
-import { type FormShape, formMass, formProblem, insideOf, outlineIn, plateOf } from './shape';
+import { wayDown } from './overPoints';
+import { type FormShape, touchedArea, formMass, formProblem, insideOf, outlineIn, plateOf } from './shape';
 import { type HollowForm, formSurface } from './surface';
 
 const hollow = (more: Partial<FormShape>): FormShape => ({
@@ -241,5 +242,55 @@ describe('a form cut through', () => {
         expect(points.every(([x, z]) => Number.isFinite(x) && z > -1e-9 && z < height_m + 1e-9)).toBe(true);
         expect(Math.max(...points.map(([x]) => x)) - Math.min(...points.map(([x]) => x))).toBeCloseTo(width_m, 6);
       }
+  });
+});
+
+describe('a former by its points', () => {
+  const former = (more: Partial<FormShape>): FormShape => ({
+    ...{ use: 'former', plan: 'round', across_m: 0.08, floor_m: 0.12, deep_m: 0.12, thick_m: 0.002, material: 'stainless' },
+    ...more,
+  });
+  const at = (...places: [number, number][]): { out_m: number; up_m: number }[] => places.map(([out_m, up_m]) => ({ out_m, up_m }));
+  const straight = at([0, 0.12], [0.04, 0.12], [0.06, 0]);
+
+  test('is the same as one by its measures', () => {
+    for (const plan of ['round', 'oval', 'rectangle', 'trough'] as const) {
+      const told = former({ plan, ...(plan === 'round' ? {} : { along_m: 0.2 }) });
+      const taken = { ...told, points_m: straight };
+      expect(formProblem(taken)).toBeNull();
+      expect(touchedArea(taken)).toBeCloseTo(touchedArea(told), 9);
+      const [one, other] = [told, taken].map((form) => formSection(form));
+      for (const key of ['width_m', 'height_m', 'stands_m'] as const) expect(other[key]).toBeCloseTo(one[key], 12);
+      const [ends, all] = [[other.top?.[0], other.top?.at(-1)], one.top];
+      for (const i of [0, 1]) for (const k of [0, 1]) expect(ends[i]?.[k]).toBeCloseTo(all?.[i][k] ?? Number.NaN, 12);
+    }
+  });
+
+  test('a frustum by its closed form; the half sphere by its own, and the quarter way over it', () => {
+    const slant = Math.hypot(0.12, 0.02);
+    expect(touchedArea(former({}))).toBeCloseTo(Math.PI * (0.04 ** 2 + (0.04 + 0.06) * slant), 9);
+    const R = 0.1;
+    const dome = Array.from({ length: 91 }, (_, i) => ({ out_m: R * Math.sin((i * Math.PI) / 180), up_m: R * Math.cos((i * Math.PI) / 180) }));
+    // Its tangent is 30° steep at half of its radius out.
+    const form = former({ across_m: R, floor_m: 2 * R, deep_m: R, points_m: dome });
+    expect(formProblem(form)).toBeNull();
+    expect(touchedArea(form) / (2 * Math.PI * R ** 2)).toBeCloseTo(1, 3);
+    expect(wayDown(dome, 0) / ((Math.PI / 2) * R)).toBeCloseTo(1, 4);
+    expect(wayDown(dome, R / 2) / ((Math.PI / 3) * R)).toBeCloseTo(1, 4);
+    const drawn = formSection(form);
+    expect(drawn.top?.map(([x, z]) => Math.hypot(x, z)).every((far) => Math.abs(far - R) < 1e-9)).toBe(true);
+    expect(drawn.top?.at(-1)?.[0]).toBeCloseTo(R / 2, 3);
+  });
+
+  test.each([
+    ['that rises on its way', at([0, 0.1], [0.04, 0.12], [0.06, 0]), {}, 'points_m', /goes down all the way/],
+    ['that comes to a point', at([0, 0.12], [0.06, 0]), {}, 'points_m', /comes to a point/],
+    ['narrower below', at([0, 0.12], [0.04, 0.12], [0.06, 0.06], [0.05, 0]), { floor_m: 0.1 }, 'points_m', /comes back inwards/],
+    ['with another top than told', straight, { across_m: 0.1 }, 'across_m', /is across 80 mm \(3.15 in\): write that/],
+    ['without a foot', straight, { floor_m: undefined }, 'floor_m', /foot is across 120 mm/],
+    ['with another height', at([0, 0.15], [0.04, 0.15], [0.06, 0]), {}, 'deep_m', /high 150 mm/],
+    ['with one place alone', at([0, 0.12]), {}, 'points_m', /at least two/],
+  ])('%s is refused at its measure', (_, points_m, more, path, message) => {
+    expect(formProblem(former({ ...more, points_m }))).toMatchObject({ path, message: expect.stringMatching(message) });
   });
 });

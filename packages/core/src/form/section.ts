@@ -2,6 +2,7 @@
  * A form cut through over its middle, as it is drawn: what is solid of it, and the line that glass comes to lie on. x to the right of the
  * middle, z up from the shelf, m.
  */
+import { topEnd } from './overPoints';
 import { depthOf, alongOf, insideOf, type FormShape } from './shape';
 import type { SectionPoint } from './surface';
 
@@ -12,6 +13,8 @@ export interface FormSection {
   solids: Point[][];
   /** From left to right: of a hollow from rim to rim, of a former over its top; null where glass lies on the shelf. */
   lies: Point[] | null;
+  /** Of a former what carries the glass, from left to right. */
+  top?: Point[];
   /** The floor of the hollow, or the top of the former, over the shelf. */
   stands_m: number;
   width_m: number;
@@ -88,7 +91,29 @@ function troughAlong(form: FormShape): FormSection {
 /** Between a loose floor and the wall, as it is drawn. */
 const GAP_M = 0.001;
 
+/** As its points were taken; the other way as much wider everywhere as its top is, of an oval in proportion. */
+function formerByPoints(form: FormShape, points: readonly SectionPoint[], view: View): FormSection {
+  const { across_m, deep_m, thick_m, plan } = form;
+  const foot_m = points[points.length - 1].up_m;
+  const far_m = view === 'across' ? across_m : alongOf(form);
+  const isInset = plan === 'rectangle' || plan === 'trough';
+  const half = points.slice(1).map(({ out_m, up_m }): Point => [isInset ? out_m + (far_m - across_m) / 2 : (out_m * far_m) / across_m, up_m - foot_m]);
+  const lies: Point[] = [...half.toReversed().map(([x, z]): Point => [-x, z]), [0, points[0].up_m - foot_m], ...half];
+  const inside = offset(lies, thick_m)
+    .map(([x, z]): Point => [x, Math.max(z, 0)])
+    .toReversed();
+  const isHollow = thick_m < Math.min(across_m / 2, deep_m) * 0.8;
+  return {
+    ...{ solids: [isHollow ? [...lies, ...inside] : lies], lies, stands_m: deep_m },
+    // As many points to each side of the middle as its top has.
+    top: lies.slice(half.length - topEnd(points), half.length + topEnd(points) + 1),
+    ...{ width_m: 2 * Math.max(...half.map(([x]) => x)), height_m: points[0].up_m - foot_m },
+  };
+}
+
 function formerSection(form: FormShape, view: View): FormSection {
+  // Along a ridge it is cut through at its top.
+  if (form.points_m && !(view === 'along' && form.plan === 'trough')) return formerByPoints(form, form.points_m, view);
   const [top, foot] =
     view === 'across'
       ? [form.across_m / 2, (form.floor_m ?? form.across_m) / 2]
@@ -107,7 +132,14 @@ function formerSection(form: FormShape, view: View): FormSection {
     [thick_m - top, deep_m - thick_m],
     [thick_m - foot, 0],
   ];
-  return { solids: [isHollow ? [...lies, ...inside] : lies], lies, stands_m: deep_m, width_m: 2 * Math.max(top, foot), height_m: deep_m };
+  return {
+    solids: [isHollow ? [...lies, ...inside] : lies],
+    lies,
+    top: lies.slice(1, 3),
+    stands_m: deep_m,
+    width_m: 2 * Math.max(top, foot),
+    height_m: deep_m,
+  };
 }
 
 const box = (x0: number, x1: number, z0: number, z1: number): Point[] => [

@@ -4,6 +4,8 @@
  */
 import type { Footprint } from '../body/footprint';
 import { type Outcome, type Problem, refused } from '../problem';
+import { METRES_PER_INCH } from '../units/convert';
+import { TOP_ENDS_DEG, sidesDown, topEnd, topHalf, wayDown } from './overPoints';
 import { type OwnMaterial, materialOf } from './materials';
 import { type FormSurface, type HollowForm, type Plan, type SectionPoint, formSurface, planArea } from './surface';
 
@@ -40,7 +42,7 @@ export interface FormShape extends OwnMaterial, FourSides {
   lean_deg?: number;
   /** Radius by which the floor turns up. */
   foot_m?: number;
-  /** Its section as it was taken, from the middle to the rim; it stands before floor, depth and wall. */
+  /** Its section as it was taken: of a hollow from the middle to the rim, and stands before floor, depth and wall; of a former from the middle of its top to the foot. */
   points_m?: readonly SectionPoint[];
   lobes?: number;
   /** A floor that is one with it, lies loose in it, or none: glass sinks to the shelf then. */
@@ -68,9 +70,9 @@ const hasTwo = ({ plan }: Pick<FormShape, 'plan'>): boolean => plan !== 'round';
 /** Along, where it has a second size; as wide as across where that is not told. */
 export const alongOf = (form: Pick<FormShape, 'plan' | 'across_m' | 'along_m'>): number => (hasTwo(form) ? (form.along_m ?? form.across_m) : form.across_m);
 
-/** How deep it is by its points, where those were taken, or as it is told. */
-export const depthOf = ({ points_m, deep_m }: Pick<FormShape, 'points_m' | 'deep_m'>): number => {
-  if (!points_m) return deep_m;
+/** How deep it is by its points, where those were taken, or as it is told; a former's points are held to what is told. */
+export const depthOf = ({ points_m, deep_m, use }: Pick<FormShape, 'points_m' | 'deep_m' | 'use'>): number => {
+  if (!points_m || use === 'former') return deep_m;
   const ups = points_m.map(({ up_m }) => up_m);
   return ups[ups.length - 1] - Math.min(...ups);
 };
@@ -131,10 +133,7 @@ export function outlineIn(form: FormShape): Footprint {
 /** Its surface that glass touches or that stands round it, m²: of a hollow its inside, of a former its top and sides, of all else its plan. */
 export function touchedArea(form: FormShape): number {
   const plan = planArea(form.plan, [form.across_m / 2, alongOf(form) / 2]);
-  if (form.use === 'former') {
-    const out_m = Math.max(((form.floor_m ?? form.across_m) - form.across_m) / 2, 0);
-    return plan + roundOf(form) * Math.hypot(form.deep_m, out_m);
-  }
+  if (form.use === 'former') return plan + risenArea(form) + sidesArea(form);
   const inside = isHollow(form) ? insideOf({ ...form, liner_m: 0 }) : null;
   return inside?.ok ? inside.value.areaTo(1) - (form.bottom === 'open' || form.use === 'dam' ? planArea(form.plan, floorHalves(form)) : 0) : plan;
 }
@@ -145,6 +144,36 @@ const floorHalves = (form: FormShape): number[] =>
 /** Round its top, m; an oval's by the mean of both ways, which is 1 % short for one twice as long as wide. */
 const roundOf = (form: FormShape): number =>
   form.plan === 'rectangle' || form.plan === 'trough' ? 2 * (form.across_m + alongOf(form)) : (Math.PI * (form.across_m + alongOf(form))) / 2;
+
+/** A former's section from where its top ends to its foot. */
+export const sidesOfFormer = ({ points_m, across_m, floor_m = across_m, deep_m }: FormShape): SectionPoint[] =>
+  points_m
+    ? sidesDown(points_m)
+    : [
+        { out_m: across_m / 2, up_m: deep_m },
+        { out_m: floor_m / 2, up_m: 0 },
+      ];
+
+/** How long a side of a former is, m: from where its top would end as a plane, down to its foot. */
+export const wayOfSide = ({ points_m, across_m, floor_m = across_m, deep_m }: FormShape): number =>
+  points_m ? wayDown(points_m, 0) - across_m / 2 : Math.hypot(Math.max(floor_m - across_m, 0) / 2, deep_m);
+
+/** Round it where it stands so far out over its top. */
+const roundAt = (form: FormShape, out_m: number): number =>
+  Math.max(roundOf(form) + (form.plan === 'rectangle' || form.plan === 'trough' ? 8 : 2 * Math.PI) * (out_m - form.across_m / 2), 0);
+
+/** Of strips round it, each so wide as it is told. */
+const stripsRound = (form: FormShape, line: readonly SectionPoint[], wide: (out_m: number, up_m: number) => number): number =>
+  line.slice(1).reduce((sum, { out_m, up_m }, i) => {
+    const from = line[i];
+    return sum + roundAt(form, (from.out_m + out_m) / 2) * wide(out_m - from.out_m, up_m - from.up_m);
+  }, 0);
+
+const sidesArea = (form: FormShape): number => stripsRound(form, sidesOfFormer(form), Math.hypot);
+
+/** What a top that is no plane has more than its plan. */
+const risenArea = (form: FormShape): number =>
+  form.points_m ? stripsRound(form, form.points_m.slice(0, topEnd(form.points_m) + 1), (out_m, up_m) => Math.hypot(out_m, up_m) - out_m) : 0;
 
 /** What it weighs by its surface and its wall, kg: a mould that is cast as a block weighs more. */
 export const formMass = (form: FormShape): number => touchedArea(form) * form.thick_m * materialOf(form).density_kg_m3;
@@ -166,10 +195,43 @@ function crosses(points: readonly SectionPoint[]): boolean {
 
 const wrong = (path: keyof FormShape, message: string): Problem => refused('impossible', path, message).problem;
 
-function pointsProblem({ points_m = [], across_m, undercut }: FormShape): Problem | null {
-  if (points_m.length < 2) return wrong('points_m', 'A section needs at least two points: its middle and its rim.');
+function lineProblem(points_m: readonly SectionPoint[]): Problem | null {
+  if (points_m.length < 2) return wrong('points_m', 'A section needs at least two points: its middle and its rim, or foot.');
   if (points_m[0].out_m !== 0) return wrong('points_m', 'The first point is the middle of the form: nothing out.');
-  if (crosses(points_m)) return wrong('points_m', 'The section crosses itself: write its points in their order, from the middle to the rim.');
+  if (crosses(points_m)) return wrong('points_m', 'The section crosses itself: write its points in their order, from the middle outwards.');
+  return null;
+}
+
+/** In both units, since what is wrong is said before anybody knows which one is written. */
+const both = (metres: number): string => `${Math.round(1e4 * metres) / 10} mm (${(metres / METRES_PER_INCH).toFixed(2)} in)`;
+const APART_M = 0.004;
+
+/** The points of a former come to the same top, foot and height as are told besides, which all is reckoned with. */
+function formerPointsProblem({ points_m = [], across_m, floor_m, deep_m, undercut }: FormShape): Problem | null {
+  const line = lineProblem(points_m);
+  if (line) return line;
+  const [first, last] = [points_m[0], points_m[points_m.length - 1]];
+  if (points_m.slice(1).some(({ up_m }, i) => up_m > points_m[i].up_m + 1e-9))
+    return wrong('points_m', 'A former goes down all the way from the middle of its top to its foot: glass rests on its top.');
+  const comesBack = points_m.slice(1).some(({ out_m }, i) => out_m < points_m[i].out_m - 1e-9);
+  if (comesBack && !undercut)
+    return wrong(
+      'points_m',
+      'The section comes back inwards on its way down: glass that hangs there is held. If the former is broken away, mark the undercut.',
+    );
+  const top_m = 2 * topHalf(points_m);
+  if (top_m === 0) return wrong('points_m', 'The top comes to a point, on which no glass rests: take the places of its top too.');
+  const off = (found_m: number, told_m: number): boolean => Math.abs(found_m - told_m) > APART_M;
+  const differs = (path: keyof FormShape, what: string, found_m: number): Problem =>
+    wrong(path, `By its points ${what} ${both(found_m)}: write that, or measure again.`);
+  if (off(top_m, across_m)) return differs('across_m', `the top, as far as it falls no steeper than ${TOP_ENDS_DEG}°, is across`, top_m);
+  if (floor_m === undefined || off(2 * last.out_m, floor_m)) return differs('floor_m', 'the foot is across', 2 * last.out_m);
+  return off(first.up_m - last.up_m, deep_m) ? differs('deep_m', 'it is high', first.up_m - last.up_m) : null;
+}
+
+function pointsProblem({ points_m = [], across_m, undercut }: FormShape): Problem | null {
+  const line = lineProblem(points_m);
+  if (line) return line;
   const last = points_m[points_m.length - 1];
   if (Math.abs(2 * last.out_m - across_m) > 0.002)
     return wrong('points_m', 'The last point is the rim: it must be half as far out as the rim is across. Measure one of the two again.');
@@ -225,7 +287,7 @@ export function formProblem(form: FormShape): Problem | null {
   if (use === 'former') {
     if (floor_m !== undefined && floor_m < across_m - 1e-9 && !form.undercut)
       return wrong('floor_m', 'A former narrower at its foot than on its top holds the glass that hangs over it: turn the two round, or mark the undercut.');
-    return null;
+    return form.points_m ? formerPointsProblem(form) : null;
   }
   if (use === 'grid') {
     if (form.holes === undefined || form.hole_m === undefined) return wrong('holes', 'Tell how many holes it has, and how wide one is.');

@@ -73,6 +73,8 @@ export interface PlannedSetUp {
   shaping?: Shaping;
   /** The studio's own form in which or on which it stands; what shapes the glass then follows from it and from the blank. */
   form?: HeldForm;
+  /** The studio's own kiln shelf under that, where glass comes to lie on it: within a dam, or under a grid. */
+  shelf?: HeldForm;
 }
 
 /** Which face of the body, as it lies now: the one that looks into the kiln, or the one on the shelf. */

@@ -78,6 +78,10 @@ test('a dam: what it leaves inside its liner, and what is laid otherwise', () =>
   const ring = held({ use: 'dam', across_m: 0.166, deep_m: 0.04, liner_m: 0.003, material: 'stainless', thick_m: 0.003 });
   const right = told(ring, disc(0.16), { look: 'fullFuse', dammed: true });
   expect(right.warns).toEqual([]);
+  // Its walls are held apart by the liner, not by the thin paper that lies under the glass.
+  const papered = told(ring, disc(0.16), { look: 'fullFuse', dammed: true, paper_m: 0.0002 });
+  expect(papered.letsGo).toEqual(right.letsGo);
+  expect(papered.letsGo).toMatchObject({ isSound: true, verdict: expect.stringMatching(/^It will fall out: 2\.\d mm of room/) });
   const gram = (Math.PI * 0.08 ** 2 * 1e-3 * SOFT_90.density_kg_m3 * 1e3).toFixed(1);
   expect(right.notes[0]).toMatch(/^Inside it is 160 mm, its liner of 3 mm taken off once on each side\. Each 1 mm of depth takes /);
   expect(Number(/takes ([\d.]+) g/.exec(right.notes[0])?.[1])).toBeCloseTo(Number(gram), 0);

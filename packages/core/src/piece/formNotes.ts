@@ -6,7 +6,7 @@ import { bodyFigures, mainGlass } from '../body/body';
 import { type Footprint, footprintArea, footprintNarrow, sidesOf } from '../body/footprint';
 import { rimToSpare } from '../flow/sag';
 import { materialOf } from '../form/materials';
-import { type FormShape, alongOf, depthOf, insideOf, outlineIn } from '../form/shape';
+import { type FormShape, alongOf, depthOf, insideOf, outlineIn, roomOfForm } from '../form/shape';
 import { type FormSurface, formSurface } from '../form/surface';
 import { blank } from '../quantity/blank';
 import { blankFor } from '../quantity/formTold';
@@ -180,6 +180,15 @@ function inDam({ name, shape }: HeldForm, firing: FiringCase, units: Units, long
   return { warns, notes: [`Inside it is ${size(room)}${lined}. Each ${long(0.001)} of depth takes ${text(formatMass(each, units.mass))} of glass.`] };
 }
 
+/** Why a form does not stand on a shelf; null where it does. */
+export function overShelf({ name, shape }: HeldForm, shelf: HeldForm, units: Units): string | null {
+  const [form, under] = [roomOfForm(shape), roomOfForm(shelf.shape)];
+  if (form.narrow_m <= under.narrow_m + SEEN_M && form.far_m <= under.far_m + SEEN_M) return null;
+  const size = ({ narrow_m, far_m }: { narrow_m: number; far_m: number }): string =>
+    [far_m, narrow_m].map((metres) => text(formatLength(metres, units.length))).join(' × ');
+  return `'${name}' is ${size(form)} over its outside, and '${shelf.name}' ${size(under)}: it stands out over the shelf.`;
+}
+
 /** What is under a firing's working heat is no matter for a form; what is over it is. */
 function hotFor({ name, shape }: HeldForm, hottest_C: number | null, units: Units): string[] {
   const { top_C } = materialOf(shape);
@@ -215,7 +224,8 @@ export function formNotes(form: HeldForm, firing: FiringCase, paper_m: number, u
   const { shape } = form;
   if (firing.body.glasses.length === 0) return { ...NOTHING, warns: [], notes: [] };
   if (RECIPES[firing.look].frees) return { ...NOTHING, rescue: rescueIn(shape, firing, units), warns: hotFor(form, hottest_C, units), notes: [] };
-  const between_m = paper_m > 0 ? paper_m : (shape.liner_m ?? 0);
+  // What lies under glass in a dam is on the shelf: its walls have their liner alone.
+  const between_m = paper_m > 0 && shape.use !== 'dam' ? paper_m : (shape.liner_m ?? 0);
   const told = letGo(mainGlass(firing.body), shape, between_m);
   const own = ((): Own => {
     switch (shape.use) {

@@ -5,7 +5,7 @@ import { SETUPS, setUpOf } from '../schedule/setups';
 import { SOFT_90 } from '../testCases';
 import type { HeldForm, PlannedStep } from './document';
 import { serves, shapingIn, shapingOf, standsOut } from './inForm';
-import { firstTouch } from './formNotes';
+import { firstTouch, overShelf } from './formNotes';
 import { insideOf } from '../form/shape';
 
 const held = (more: Partial<FormShape>): HeldForm => ({
@@ -139,4 +139,32 @@ test('where a sheet touches first: a tray in the middle of its floor, a boss on 
   const cone = touch({ floor_m: 0 });
   expect(cone.out_m).toBeGreaterThan(0.14);
   expect(cone.down_m).toBeCloseTo(0.05 / (1 + cone.out_m / 0.15), 6);
+});
+
+describe('the shelf under a dam', () => {
+  const ring = held({ use: 'dam', across_m: 0.166, deep_m: 0.04, thick_m: 0.003, material: 'stainless' });
+  const shelf = held({ use: 'shelf', plan: 'rectangle', across_m: 0.4, along_m: 0.5, deep_m: 0, thick_m: 0.03, material: 'cordierite' });
+  const stood = (under?: HeldForm) =>
+    setUpOf({ kind: 'bareShelf', paper: false, within: { form: ring.shape, glass_m2: 0.02, ...(under ? { shelf: under.shape } : {}) } });
+
+  test('is warmed as thick as it is, and all of it goes no hotter than the least of them bears', () => {
+    expect(stood().below.map(({ thickness_m }) => thickness_m)).toEqual([0.016]);
+    expect(stood(shelf).below).toEqual([{ of: 'support', thickness_m: 0.03, conductivity_W_mK: 1.5, density_kg_m3: 2000, heatCapacity_J_kgK: 1050 }]);
+    expect(stood(shelf).top_C).toBe(stood().top_C);
+    const low = { ...shelf, shape: { ...shelf.shape, top_C: 700, pace_K_per_s: 0.02, paceTo_C: 600 } };
+    expect(stood(low)).toMatchObject({ top_C: 700, pace: { C_per_h: expect.closeTo(72, 9), past_C: 600 } });
+    // The slower of the two, to where the later ends.
+    const slow = setUpOf({
+      ...{ kind: 'bareShelf', paper: false },
+      within: { form: { ...ring.shape, pace_K_per_s: 0.01, paceTo_C: 500 }, glass_m2: 0.02, shelf: low.shape },
+    });
+    expect(slow.pace).toEqual({ C_per_h: expect.closeTo(36, 9), past_C: 600 });
+  });
+
+  test('is told where a dam stands out over it', () => {
+    const METRIC = { temperature: 'C', length: 'mm', mass: 'g' } as const;
+    expect(overShelf(ring, shelf, METRIC)).toBeNull();
+    const small = { ...shelf, name: 'Small shelf', shape: { ...shelf.shape, across_m: 0.15, along_m: 0.3 } };
+    expect(overShelf(ring, small, METRIC)).toBe("'Form' is 172 mm × 172 mm over its outside, and 'Small shelf' 300 mm × 150 mm: it stands out over the shelf.");
+  });
 });

@@ -1,6 +1,6 @@
 /** What shapes the glass of a firing: by the form of the studio's own in which it stands and by the blank, or as it was typed. */
 import { type Footprint, sidesOf } from '../body/footprint';
-import { type FormShape, type FormUse, alongOf, depthOf, insideOf } from '../form/shape';
+import { type FormShape, type FormUse, alongOf, depthOf, insideOf, wayOfSide } from '../form/shape';
 import { type Look, RECIPES } from '../look/recipes/all';
 import type { Shaping } from '../look/shaping';
 import { type Outcome, found, refused } from '../problem';
@@ -20,6 +20,9 @@ const IT_STICKS_IN: readonly FormUse[] = ['hollow', 'former', 'dam'];
 
 /** Whether what shapes the glass follows from such a form: beside a dam or on a plate it is told besides. */
 export const givesShape = ({ use }: Pick<FormShape, 'use'>): boolean => !ON_A_SHELF.includes(use);
+
+/** Whether glass comes to lie on the shelf that such a form stands on. */
+export const leavesShelf = ({ use }: Pick<FormShape, 'use'>): boolean => use === 'dam' || use === 'grid';
 
 /** Whether such a firing can stand in or on such a form. */
 export function serves(form: Pick<FormShape, 'use' | 'core_m'>, look: Look): boolean {
@@ -76,7 +79,7 @@ export function standsOut(shape: FormShape, outline: Footprint): [number, number
 }
 
 /** How far an edge that stands out comes down along sides that lean, as a share of it. */
-export const steepOf = ({ across_m, floor_m = across_m, deep_m }: FormShape): number => deep_m / Math.hypot(Math.max(floor_m - across_m, 0) / 2, deep_m);
+export const steepOf = (form: FormShape): number => form.deep_m / wayOfSide(form);
 
 const LEAST_OUT_M = 0.005;
 
@@ -168,7 +171,10 @@ export const heldForm = ({ id, name, ...record }: Shelf['forms'][number], drop_m
 
 /** The set-up in its form as that stands on the shelf now; as it was, where it stands there no more. */
 export function asItStands(setup: PlannedSetUp, { forms }: Pick<Shelf, 'forms'>): PlannedSetUp {
-  const { form } = setup;
-  const now = form && forms.find(({ id }) => id === form.id);
-  return now ? { ...setup, form: heldForm(now, form.drop_m) } : setup;
+  const now = (held: HeldForm): HeldForm => {
+    const record = forms.find(({ id }) => id === held.id);
+    return record ? heldForm(record, held.drop_m) : held;
+  };
+  const { form, shelf } = setup;
+  return { ...setup, ...(form ? { form: now(form) } : {}), ...(shelf ? { shelf: now(shelf) } : {}) };
 }

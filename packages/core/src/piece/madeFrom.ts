@@ -51,8 +51,12 @@ const canonical = (value: unknown): string =>
   );
 export const sameMatter = (one: unknown, other: unknown): boolean => canonical(one) === canonical(other);
 
-/** A set-up without what its form is called. */
-export const unnamed = (setup: PlannedSetUp): PlannedSetUp => (setup.form ? { ...setup, form: { ...setup.form, name: '' } } : setup);
+/** A set-up without what its form and its shelf are called. */
+export const unnamed = ({ form, shelf, ...setup }: PlannedSetUp): PlannedSetUp => ({
+  ...setup,
+  ...(form ? { form: { ...form, name: '' } } : {}),
+  ...(shelf ? { shelf: { ...shelf, name: '' } } : {}),
+});
 
 /** A layer's own name and id are not what it is made of; where its parts lie counts by what comes of it. */
 const bare = (layer: LaidLayer): unknown => {
@@ -148,6 +152,8 @@ function wayDifference(made: readonly Way[], now: readonly Way[]): string {
 
 function formDifference(made: MadeFrom, now: MadeFrom): string {
   const [was, is] = [made.setup.form, now.setup.form];
+  if (!sameMatter(made.setup.shelf, now.setup.shelf))
+    return made.setup.shelf?.id === now.setup.shelf?.id ? 'The measures of the shelf under it have been changed.' : 'It was to stand on another shelf.';
   if (!was && !is) return 'The mould or former has other measures than then.';
   if (!was) return `It was for a mould or former by its measures; it is to be fired with '${now.formName}'.`;
   if (!is) return `It was for '${made.formName}'; it goes by typed measures now.`;

@@ -32,7 +32,7 @@ export interface FiringSnapshot<C extends Labelled & Controller = Labelled & Con
   controller: C;
   layers: DrawnLayer[];
   /** shaping: of what is fired with no glass alone. */
-  setup: Pick<PlannedSetUp, 'kind' | 'paper' | 'wet' | 'shaping' | 'form'>;
+  setup: Pick<PlannedSetUp, 'kind' | 'paper' | 'wet' | 'shaping' | 'form' | 'shelf'>;
   engine: string;
   madeFrom?: MadeFrom;
 }
@@ -53,7 +53,7 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
   const release = ware || step.releaseId === undefined ? null : shelf.releases.find(({ id }) => id === step.releaseId);
   if (release === undefined) return missing('release', 'releaseId');
   const setup = asItStands(step.setup, shelf);
-  const { kind, paper, wet, form } = setup;
+  const { kind, paper, wet, form, shelf: under } = setup;
   const shaping = shapingIn({ look: step.look, setup }, body.footprint);
   if (!shaping.ok) return shaping;
   const { constants, taken } = kilnOf(kiln);
@@ -65,7 +65,7 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
       ...(wet ? { wet } : {}),
       ...goingOn(ware ?? shaping.value, now?.formed),
       ...(release ? { coat: { name: release.name, ...coatOf(release) } } : {}),
-      ...(form && !ware ? { within: { form: form.shape, glass_m2: footprintArea(body.footprint) } } : {}),
+      ...(form && !ware ? { within: { form: form.shape, glass_m2: footprintArea(body.footprint), ...(under ? { shelf: under.shape } : {}) } } : {}),
     }),
     kiln: constants,
     look: step.look,
@@ -82,7 +82,13 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
     kilnName: kiln.name,
     controller,
     layers: ware ? [drawnWare(ware)] : drawnLayers(now?.layers ?? [], shelf, body.footprint),
-    setup: { kind, paper: paper && !release, ...(wet ? { wet } : {}), ...(ware ? { shaping: ware } : {}), ...(form && !ware ? { form } : {}) },
+    setup: {
+      kind,
+      paper: paper && !release,
+      ...(wet ? { wet } : {}),
+      ...(ware ? { shaping: ware } : {}),
+      ...(form && !ware ? { form, ...(under ? { shelf: under } : {}) } : {}),
+    },
     engine: ENGINE_VERSION,
     madeFrom: madeFromOf(ware ? { ...doc, footprint: body.footprint, dammed: false, journey: [step] } : doc, { ...step, setup }, ware ? 0 : index, shelf, {
       kiln,

@@ -172,7 +172,7 @@ function over({ glass, thickness_m, form, hang_m }: Extract<BlankAsked, { way: '
   const plan = folds ? 'lobed' : form.plan;
   // Sides that stand out towards the foot bring the edge less far down than they are long, and bend it less.
   const out_m = form.across.floor_m === undefined ? 0 : Math.max((form.across.floor_m - form.across.rim_m) / 2, 0);
-  const steep = form.depth_m / Math.hypot(out_m, form.depth_m);
+  const steep = form.depth_m / (form.wall_m ?? Math.hypot(out_m, form.depth_m));
   const bend_m = thickness_m * Math.atan2(form.depth_m, out_m);
   const sizes_m = ways.map(({ rim_m }, i) => rim_m + (hangs[i] > 0 ? 2 * hangs[i] + bend_m : 0));
   if (folds) sizes_m.push(form.across.rim_m + 2 * hangs[0] * VALLEY + bend_m);
@@ -190,11 +190,13 @@ function over({ glass, thickness_m, form, hang_m }: Extract<BlankAsked, { way: '
       hangs_m: longest * steep,
     },
     shaping: { kind: 'former', overhang_m: least + bend_m / 2, drop_m: least * steep, ...(form.plan === 'round' ? { former_m: form.across.rim_m } : {}) },
-    section: [
-      { out_m: 0, up_m: form.depth_m },
-      { out_m: top, up_m: form.depth_m },
-      { out_m: top + out_m, up_m: 0 },
-    ],
+    section: form.points_m
+      ? [...form.points_m]
+      : [
+          { out_m: 0, up_m: form.depth_m },
+          { out_m: top, up_m: form.depth_m },
+          { out_m: top + out_m, up_m: 0 },
+        ],
     work_perPa: workToDrape(glass, least + bend_m / 2, thickness_m, least * steep),
   });
 }

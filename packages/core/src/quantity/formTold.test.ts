@@ -27,6 +27,17 @@ test('a former: the largest blank ends just over the shelf, on the sides that it
   expect(leaning && valueOf(blank(leaning)).clearance_m).toBeCloseTo(0.005, 9);
 });
 
+test('over half a sphere, by its points, the blank is as long as the way over it, and ends just over the shelf', () => {
+  const R = 0.1;
+  const points_m = Array.from({ length: 91 }, (_, i) => ({ out_m: R * Math.sin((i * Math.PI) / 180), up_m: R * Math.cos((i * Math.PI) / 180) }));
+  const dome: FormShape = { use: 'former', plan: 'round', across_m: R, floor_m: 2 * R, deep_m: R, thick_m: 0.002, material: 'stainless', points_m };
+  const asked = blankFor(dome, SOFT_90, 0.006);
+  const told = asked && valueOf(blank(asked));
+  const bend = 0.006 * Math.atan2(R, R / 2);
+  expect(told?.sizes_m[0]).toBeCloseTo(2 * R * Math.acos(0.005 / R) + bend, 4);
+  expect(told?.clearance_m).toBeCloseTo(0.005, 3);
+});
+
 test('rings, plates and grids take no blank; what cannot hold water holds none', () => {
   expect(formFigures({ ...basin, use: 'dam' }, SOFT_90, 0.006, METRIC).map(({ label }) => label)).toEqual(['holds, to its rim', 'weighs about']);
   expect(formFigures({ ...basin, use: 'texture', deep_m: 0.003 }, SOFT_90, 0.006, METRIC).map(({ label }) => label)).toEqual(['weighs about']);

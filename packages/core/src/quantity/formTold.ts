@@ -1,7 +1,8 @@
 /** What a form of the shelf comes to, for glass of one kind: what it holds, the blank for it, its weight; and how a plate's letters read. */
 import type { GlassConstants } from '../glass/constants';
 import { materialOf } from '../form/materials';
-import { formMass, hollowOf, insideOf, type FormShape } from '../form/shape';
+import { wayDown } from '../form/overPoints';
+import { formMass, hollowOf, insideOf, type FormShape, wayOfSide } from '../form/shape';
 import type { Units } from '../units/convert';
 import { type Figure, formatLength, formatMass, formatTemperature, formatVolume, text } from '../units/format';
 import { type BlankAsked, blank } from './blank';
@@ -11,16 +12,17 @@ const CLEAR_M = 0.005;
 
 /** The blank for a form as wide as it can be: to the rim of a hollow, or down a former until it is all but on the shelf; null where it takes none. */
 export function blankFor(form: FormShape, glass: GlassConstants, thickness_m: number): BlankAsked | null {
-  const { use, deep_m, across_m, floor_m, along_m, plan, lobes } = form;
+  const { use, deep_m, across_m, floor_m, along_m, plan, lobes, points_m } = form;
   if (use === 'hollow') return { way: 'into', glass, thickness_m, under_m: 0, form: hollowOf(form) };
   if (use !== 'former') return null;
-  const out_m = Math.max(((floor_m ?? across_m) - across_m) / 2, 0);
-  const hang_m = ((deep_m - CLEAR_M) * Math.hypot(out_m, deep_m)) / deep_m;
+  const wall_m = wayOfSide(form);
+  const hang_m = points_m ? wayDown(points_m, CLEAR_M) - across_m / 2 : ((deep_m - CLEAR_M) * wall_m) / deep_m;
   if (hang_m <= 0) return null;
   return {
     ...{ way: 'over', glass, thickness_m, hang_m },
     form: {
-      ...{ plan, depth_m: deep_m, across: { rim_m: across_m, ...(floor_m === undefined ? {} : { floor_m }) } },
+      ...(points_m ? { points_m: points_m.map(({ out_m, up_m }) => ({ out_m, up_m: up_m - points_m[points_m.length - 1].up_m })) } : {}),
+      ...{ plan, depth_m: deep_m, wall_m, across: { rim_m: across_m, ...(floor_m === undefined ? {} : { floor_m }) } },
       ...(plan === 'round' ? {} : { along: { rim_m: along_m ?? across_m } }),
       ...(lobes === undefined ? {} : { lobes }),
     },

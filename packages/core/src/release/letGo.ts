@@ -5,7 +5,8 @@
  */
 import type { GlassConstants } from '../glass/constants';
 import { FORM_MATERIAL_NAMES, type FormMaterialName, materialOf } from '../form/materials';
-import { type FormShape, alongOf, insideOf } from '../form/shape';
+import { leanOf } from '../form/overPoints';
+import { type FormShape, alongOf, insideOf, sidesOfFormer } from '../form/shape';
 import { ROOM_C } from '../units/physical';
 import { release } from './gap';
 
@@ -43,7 +44,7 @@ const NEAR_M = 0.0001;
 
 /** How far its walls lean, degrees off upright. */
 function draftOf(form: FormShape): number {
-  if (form.use === 'former') return (Math.atan2(((form.floor_m ?? form.across_m) - form.across_m) / 2, form.deep_m) * 180) / Math.PI;
+  if (form.use === 'former') return leanOf(sidesOfFormer(form));
   const inside = insideOf(form);
   return inside.ok ? inside.value.draft_deg : 0;
 }

@@ -144,8 +144,8 @@ export interface ChosenSetUp {
   shaping?: Shaping;
   /** What is between glass and shelf, where it is one that is known: stands before the usual paper. */
   coat?: Coat & { name: string };
-  /** The studio's own form that it stands in or on, and the area of the glass there, m². */
-  within?: { form: FormShape; glass_m2: number };
+  /** The studio's own form that it stands in or on, the area of the glass there, m², and the studio's own shelf under that. */
+  within?: { form: FormShape; glass_m2: number; shelf?: FormShape };
 }
 
 /** The set-up that is meant: with what is under the glass, and with the wall and the core of a mould as thick as they are. */
@@ -162,20 +162,39 @@ const IS_UNDER: readonly FormShape['use'][] = ['hollow', 'former', 'texture', 'c
 /** Thinnest and thickest of it that heat is followed through, m. */
 const PLATE_M = { least: 0.0005, most: 0.1 } as const;
 
+/** A layer of a form's material, within what heat is followed through. */
+function plateAs(form: FormShape, thickness_m: number): SupportLayer {
+  const { conductivity_W_mK, density_kg_m3, heatCapacity_J_kgK } = materialOf(form);
+  return { of: 'support', thickness_m: Math.min(Math.max(thickness_m, PLATE_M.least), PLATE_M.most), conductivity_W_mK, density_kg_m3, heatCapacity_J_kgK };
+}
+
+/** On a shelf of the studio's own, as thick as that is and by what it bears. */
+function onShelf(setup: SetUp, shelf: FormShape | undefined): SetUp {
+  if (!shelf) return setup;
+  const pace = formPace(shelf);
+  const { top_C } = materialOf(shelf);
+  // What else lies there may bear less; the usual shelf's own limit goes with it.
+  const isMore = setup.below.some((layer) => layer !== SHELF);
+  return {
+    ...setup,
+    top_C: Math.min(top_C, isMore ? (setup.top_C ?? top_C) : top_C),
+    below: setup.below.map((layer) => (layer === SHELF ? plateAs(shelf, shelf.thick_m) : layer)),
+    ...(pace ? { pace } : {}),
+  };
+}
+
+/** The slower of two, to where the later of them ends. */
+const slower = (one: Pace | null, other: Pace | null): Pace | null =>
+  one && other ? { C_per_h: Math.min(one.C_per_h, other.C_per_h), past_C: Math.max(one.past_C, other.past_C) } : (one ?? other);
+
 /** In or on a form of the studio's own: of its material, as much of it for each m² of glass as there is, by what it bears. */
-function inForm(setup: SetUp, { form, glass_m2 }: NonNullable<ChosenSetUp['within']>): SetUp {
-  const { conductivity_W_mK, density_kg_m3, heatCapacity_J_kgK, top_C } = materialOf(form);
-  const thickness_m = Math.min(Math.max(form.use === 'shelf' ? form.thick_m : plateOf(form, glass_m2), PLATE_M.least), PLATE_M.most);
-  const plate: SupportLayer = { of: 'support', thickness_m, conductivity_W_mK, density_kg_m3, heatCapacity_J_kgK };
-  const { pace: _pace, top_C: _top, above, ...rest } = setup;
-  const below = setup.below.filter((layer) => !isMould(layer));
-  const pace = formPace(form);
-  if (form.use === 'shelf')
-    return {
-      ...{ ...setup, form, top_C: Math.min(top_C, setup.below.some((layer) => layer !== SHELF) ? (setup.top_C ?? top_C) : top_C) },
-      below: setup.below.map((layer) => (layer === SHELF ? plate : layer)),
-      ...(pace ? { pace } : {}),
-    };
+function inForm(setup: SetUp, { form, glass_m2, shelf }: NonNullable<ChosenSetUp['within']>): SetUp {
+  if (form.use === 'shelf') return { ...onShelf(setup, form), form };
+  const { pace: _pace, top_C: _top, above, ...rest } = onShelf(setup, shelf);
+  const top_C = Math.min(materialOf(form).top_C, shelf ? materialOf(shelf).top_C : Infinity);
+  const plate = plateAs(form, plateOf(form, glass_m2));
+  const below = rest.below.filter((layer) => !isMould(layer));
+  const pace = slower(formPace(form), shelf ? formPace(shelf) : null);
   return {
     ...rest,
     below: IS_UNDER.includes(form.use) && !above ? [...below, plate] : below,

@@ -390,5 +390,8 @@ export function beginRecord<K extends KindName>(kind: K, id: string, only: (kind
   return { ...Object.fromEntries(unwritten), ...KINDS[kind].begins?.(only, now), id, version: 0 } as RecordOf<K>;
 }
 
+/** The pictures that a record names, of whatever kind it is. */
+export const photosOf = (record: AnyRecord): readonly string[] => ('photos' in record ? (record.photos ?? []) : []);
+
 /** As one kind among others: what it holds is known by its schema alone. */
 export const kindOf = (name: KindName): Kind => KINDS[name] as unknown as Kind;

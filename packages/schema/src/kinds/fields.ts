@@ -77,6 +77,8 @@ export type Field =
   | (Common & { as: 'colour' | 'lengths' })
   /** A day, kept as its beginning here: '2026-11-28'. */
   | (Common & { as: 'day' })
+  /** Pictures, by their content; one that has not been sent is no part of a record yet. */
+  | (Common & { as: 'pictures'; key: 'photos' })
   /** Places of a section, out and up: '0:0; 60:0; 90:12'. */
   | (Common & { as: 'points' })
   /** long: of several lines. */
@@ -281,7 +283,7 @@ const show = (field: Field, value: unknown, units: Units): string | string[] | b
   if (field.as === 'points') return pointsWritten((value as SectionPoint[] | undefined) ?? [], units);
   if (field.as === 'day') return typeof value === 'number' ? dayWritten(value) : '';
   if (field.as === 'looks') return looksWritten((value as LookFactors | undefined) ?? {});
-  if (field.as === 'several') return (value as string[] | undefined) ?? [];
+  if (field.as === 'several' || field.as === 'pictures') return (value as string[] | undefined) ?? [];
   if (field.as === 'yes') return (value ?? field.usual) === true;
   if (field.as === 'choice') return (value as string | undefined) ?? field.usual ?? '';
   return typeof value === 'string' ? value : '';
@@ -325,7 +327,8 @@ export function readEntry<T extends Stored>(
     const was = show(field, (before as unknown as Record<string, unknown>)[field.key], units);
     const isUntouched = typed === undefined || (typed === was && typed !== '');
     if (isUntouched) continue;
-    if (typed === '' && field.optional && (field.as === 'looks' || mayBeAbsent(schema, field.key))) delete next[field.key];
+    const isEmpty = typed === '' || (field.as === 'pictures' && Array.isArray(typed) && typed.length === 0);
+    if (isEmpty && field.optional && (field.as === 'looks' || mayBeAbsent(schema, field.key))) delete next[field.key];
     else {
       const read = readField(schema, field, typed, units);
       if (read.ok) next[field.key] = read.value;

@@ -114,6 +114,7 @@ const fields: Field[] = [
     when: is('hollow', 'former', 'cavity'),
   },
   plain('lasts', 'Firings it lasts', '', 1, { optional: true, hint: 'of such a one, before it cracks or crumbles; left empty where nobody knows' }),
+  { as: 'pictures', key: 'photos', label: 'Pictures', testID: 'form-photos', optional: true },
   { as: 'yes', key: 'damaged', label: 'Its state', title: 'chipped, cracked or mended', testID: 'form-damaged' },
   { as: 'words', key: 'note', label: 'Note', testID: 'form-note', optional: true, long: true },
   SOURCE,
@@ -121,8 +122,8 @@ const fields: Field[] = [
   length('foot_m', 'Turn from floor to wall, radius', { ...MORE, when: hollow, hint: 'the floor ends where it begins' }),
   length('wall_m', 'Along the wall, floor to rim', { ...MORE, when: hollow, hint: 'by a tape, where the wall is bent' }),
   {
-    ...{ as: 'points', key: 'points_m', label: 'Its section by points, out:up', testID: 'form-points', optional: true, folded: 'shape', when: hollow },
-    hint: 'from the middle to the rim, between them a ; such as 0:0; 60:0; 90:12. They stand before floor, depth and wall',
+    ...{ as: 'points', key: 'points_m', label: 'Its section by points, out:up', testID: 'form-points', optional: true, folded: 'shape', when: hasFloor },
+    hint: 'from the middle outwards, between them a ; such as 0:0; 60:0; 90:12. A mould’s end at its rim and stand before floor, depth and wall; a former’s begin on its top and end at its foot: 0:90; 60:80; 70:0',
   },
   length('left_m', 'To the left', SIDE),
   length('right_m', 'To the right', SIDE),

@@ -1,5 +1,6 @@
-/** Pictures of a firing: shown small, opened large, added from camera or file, taken away. */
-import { createElement, useEffect, useRef, useState } from 'react';
+/** Pictures of a firing or of what stands on a shelf: shown small, opened large, added from camera or file, taken away. */
+import { PHOTOS_AT_MOST } from '@torvin/schema';
+import { type ReactNode, createElement, useEffect, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useServerAnswers } from '@/outside/useServerAnswers';
@@ -10,36 +11,44 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { FileChoice } from '@/ui/FileChoice';
 import { Notice } from '@/ui/Notice';
-import { Thumbnail, photoUrl } from '@/photos/Thumbnail';
 import { Words } from '@/ui/Words';
+import { Thumbnail, usePhotoUrl } from './Thumbnail';
 
-/** Those of a recorded firing; a touch opens one as large as the page. */
-export function PhotoRow({ hashes, of }: { hashes: readonly string[]; of: string }) {
+/** A touch opens one as large as the page. under: what stands beneath each. */
+export function PhotoRow({ hashes, of, under }: { hashes: readonly string[]; of: string; under?(hash: string, i: number): ReactNode }) {
   const [open, setOpen] = useState<string | null>(null);
   if (hashes.length === 0) return null;
   return (
     <View style={{ gap: space.small }} testID="photos">
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         {hashes.map((hash, i) => (
-          <Pressable key={hash} role="button" aria-pressed={open === hash} onPress={() => setOpen(open === hash ? null : hash)} testID={`photo-${i}`}>
-            <Thumbnail hash={hash} alt={`Picture ${i + 1} of ${of}`} />
-          </Pressable>
+          <View key={hash}>
+            <Pressable role="button" aria-pressed={open === hash} onPress={() => setOpen(open === hash ? null : hash)} testID={`photo-${i}`}>
+              <Thumbnail hash={hash} alt={`Picture ${i + 1} of ${of}`} />
+            </Pressable>
+            {under?.(hash, i)}
+          </View>
         ))}
       </View>
-      {open && createElement('img', { src: photoUrl(open, 'large'), alt: `${of}, large`, style: { width: '100%', height: 'auto', display: 'block' } })}
+      {open && hashes.includes(open) && <Large hash={open} alt={`${of}, large`} />}
     </View>
   );
 }
 
+function Large({ hash, alt }: { hash: string; alt: string }) {
+  const src = usePhotoUrl(hash, 'large');
+  return createElement('img', { src: src ?? undefined, alt, style: { width: '100%', height: 'auto', display: 'block' } });
+}
+
 export interface PhotoPickerProps {
   hashes: readonly string[];
+  /** What they are pictures of, in words. */
+  of: string;
   onChange(hashes: string[]): void;
 }
 
-const AT_MOST = 12;
-
 /** hashes: those that have not gone yet are named 'local:'; their names change as they arrive. */
-export function PhotoPicker({ hashes, onChange }: PhotoPickerProps) {
+export function PhotoPicker({ hashes, of, onChange }: PhotoPickerProps) {
   const outbox = useOutbox();
   const [problem, setProblem] = useState<string | null>(null);
   const [lasting, setLasting] = useState(true);
@@ -83,25 +92,22 @@ export function PhotoPicker({ hashes, onChange }: PhotoPickerProps) {
       <Words size="label" tone="muted">
         Pictures
       </Words>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-        {hashes.map((hash, i) => (
-          <View key={hash}>
-            <Thumbnail hash={hash} alt={`Picture ${i + 1}`} />
-            <Action kind="plain" title="×" label={`× Take picture ${i + 1} away`} testID={`photo-remove-${i}`} onPress={() => remove(hash)} />
-          </View>
-        ))}
-      </View>
+      <PhotoRow
+        hashes={hashes}
+        of={of}
+        under={(hash, i) => <Action kind="plain" title="×" label={`× Take picture ${i + 1} away`} testID={`photo-remove-${i}`} onPress={() => remove(hash)} />}
+      />
       <View style={{ alignItems: 'flex-start' }}>
         <FileChoice
           kind="second"
           title={answers && waiting.length > 0 ? `Taking in ${waiting.length} …` : 'Add a picture'}
           accept="image/*"
           multiple
-          disabled={hashes.length >= AT_MOST}
+          disabled={hashes.length >= PHOTOS_AT_MOST}
           testID="add-photo"
           onFiles={(files) => {
             setProblem(null);
-            for (const file of files.slice(0, AT_MOST - hashes.length)) void add(file);
+            for (const file of files.slice(0, PHOTOS_AT_MOST - hashes.length)) void add(file);
           }}
         />
       </View>
