@@ -100,6 +100,7 @@ export { cuttingWords } from './quantity/cuttingWords';
 export { type BlankAsked, type BlankTold, blank as blankOf, type OverBySide } from './quantity/blank';
 export { type HollowForm, lobedRadius, type Measured, type Plan, PLANS } from './form/surface';
 export { blankWords } from './quantity/blankWords';
+export { weighedWords } from './form/weighed';
 export { blankFor, type FormFigure, formFigures, materialWords, printWords } from './quantity/formTold';
 export type { InKiln, SameWorkAsked } from './quantity/sameWork';
 export type { WrittenAsked } from './quantity/written';

@@ -131,6 +131,9 @@ export const FormSchema = z.strictObject({
   damaged: z.boolean(),
   /** How often it can be fired, where that is known of such a one. */
   lasts: quantity('Firings it lasts', '', 1, 10000).int({ error: 'The firings it lasts must be a whole number.' }).optional(),
+  /** Dry: before its first firing, and weighed last. */
+  new_kg: quantity('Mass when new', 'kg', 0.001, 500).optional(),
+  now_kg: quantity('Mass now', 'kg', 0.001, 500).optional(),
   /** Holes through which air leaves. */
   vents: quantity('Vent holes', '', 0, 200).int({ error: 'Vent holes are counted whole.' }).optional(),
   /** What on it tells which way it stands in the kiln. */

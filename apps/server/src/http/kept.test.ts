@@ -400,7 +400,10 @@ describe('records of every kind', () => {
     ).toMatchObject({ code: 'in-use' });
     const [nitride, primer] = ['mould-nitride', 'shelf-primer'].map((id) => shelves.releases.find((one: { id: string }) => one.id === id));
     expect(await remove('releases', primer)).toMatchObject({ code: 'in-use', message: expect.stringMatching(/the piece '/) });
-    expect(await remove('releases', nitride)).toMatchObject({ code: 'in-use', message: expect.stringMatching(/^It is in use by a coat/) });
+    expect(await remove('releases', nitride)).toMatchObject({
+      code: 'in-use',
+      message: expect.stringMatching(/^It is in use by the coat 'Lamp former, edges'/),
+    });
     expect(
       await remove(
         'coats',

@@ -12,7 +12,6 @@ import {
   type Stored,
   csvOf,
   entryOfRecord,
-  isKind,
   kindOf,
   labelOf,
   photosOf,
@@ -23,7 +22,7 @@ import type { Database } from '../db/database';
 import { firings, loads, pieces, schedules } from '../db/tables';
 import { pieceFile } from './pieceFiles';
 import { findPhotoFile } from './photoFiles';
-import { allShelves } from './records';
+import { allShelves, nameOf } from './records';
 import { readStudio } from './studio';
 
 const SECONDS_PER_HOUR = 3600;
@@ -167,8 +166,3 @@ const shelfRows = (shelves: Shelves, kind: KindName, units: Units): CsvRow[] =>
     const more = (kindOf(kind).columns ?? []).map(({ title, told }): [string, string] => [title, told(record, about)]);
     return { ...Object.fromEntries([...cells, ...more]), 'put away': shelves.archived.includes(record.id) ? 'yes' : 'no', id: record.id };
   });
-
-function nameOf(shelves: Shelves, kind: string, id: string): string {
-  const record = isKind(kind) ? (shelves[kind] as Stored[]).find((one) => one.id === id) : undefined;
-  return record && 'name' in record ? String(record.name) : id;
-}

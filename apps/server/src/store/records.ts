@@ -3,7 +3,21 @@
  * taking anything from what was made with them. What schedules were made from stands in their snapshots.
  */
 import { ProblemError } from '@torvin/core';
-import { type AnyRecord, KINDS, KIND_LIST, type KindName, type RecordOf, type Shelves, type Stored, inOrder, isKind, kindOf, photosOf } from '@torvin/schema';
+import {
+  type About,
+  type AnyRecord,
+  KINDS,
+  KIND_LIST,
+  type KindName,
+  type RecordOf,
+  type Shelves,
+  type Stored,
+  inOrder,
+  isKind,
+  kindOf,
+  photosOf,
+  titleOf,
+} from '@torvin/schema';
 import { isDeepStrictEqual } from 'node:util';
 import { and, eq, isNull, sql } from 'drizzle-orm';
 import { type Database, writing } from '../db/database';
@@ -123,15 +137,26 @@ export function archiveRecord(db: Database, kind: KindName, id: string, archived
   });
 }
 
+/** What a record is called; its id where it is on no shelf. */
+export function nameOf(shelves: Shelves, kind: string, id: string): string {
+  const record = isKind(kind) ? (shelves[kind] as Stored[]).find((one) => one.id === id) : undefined;
+  return record && 'name' in record ? String(record.name) : id;
+}
+
 /** What names a record: other records, and pieces, those that were deleted too. */
 function namedBy(db: Database, kind: KindName, id: string): string[] {
   const shelves = allShelves(db);
+  const about: About = {
+    units: { temperature: 'C', length: 'mm', mass: 'g' },
+    nameOf: (of, named) => nameOf(shelves, of, named),
+    day: (at) => new Date(at).toISOString().slice(0, 10),
+  };
   const others = KIND_LIST.flatMap((other) =>
-    (shelves[other] as Stored[]).flatMap((record) =>
+    (shelves[other] as AnyRecord[]).flatMap((record) =>
       kindOf(other)
         .names(record)
         .some((name) => name.kind === kind && name.id === id)
-        ? ['name' in record ? `the ${KINDS[other].one} '${String(record.name)}'` : `a ${KINDS[other].one}`]
+        ? [`the ${KINDS[other].one} '${titleOf(other, record, about)}'`]
         : [],
     ),
   );

@@ -1,5 +1,5 @@
 /** What was fired in or on a form, side by side: each with its picture, how it came out and how it came off; and what has not been tried in it. */
-import { RECIPES, tallyWords } from '@torvin/core';
+import { RECIPES, tallyWords, weighedWords } from '@torvin/core';
 import type { FiringRow, FormRecord, FormUse, Shelves } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { Link, useRouter } from 'expo-router';
@@ -23,7 +23,9 @@ const TILE_PX = 132;
 export function FormPieces({ form, use, shelves }: { form: FormRecord; use: FormUse; shelves: Shelves }) {
   const firings = useFirings({ form: form.id });
   const rows = use.fired === 0 ? [] : (firings.data?.pages[0]?.firings ?? []);
+  const units = useUnits();
   const told = tallyWords(use.released);
+  const weighed = weighedWords(form.new_kg, form.now_kg, units);
   return (
     <View style={{ gap: space.small }}>
       {told !== '' && (
@@ -50,9 +52,10 @@ export function FormPieces({ form, use, shelves }: { form: FormRecord; use: Form
       </View>
       {form.lasts !== undefined && use.fired >= form.lasts && (
         <Notice tone="warn" testID="form-worn">
-          {`It has had ${use.fired} of the ${form.lasts} firings that it lasts: look for cracks, ring it, weigh it against a new one.`}
+          {`It has had ${use.fired} of the ${form.lasts} firings that it lasts: look for cracks, ring it, weigh it against when it was new.`}
         </Notice>
       )}
+      {weighed !== null && <Words testID="form-weighed">{weighed}</Words>}
       <TryClear form={form} shelves={shelves} untried={use.fired === 0} />
     </View>
   );

@@ -294,3 +294,11 @@ describe('a former by its points', () => {
     expect(formProblem(former({ ...more, points_m }))).toMatchObject({ path, message: expect.stringMatching(message) });
   });
 });
+
+test('what is cast into weighs as the block round its hollow, what is sunk into by its wall', () => {
+  const cup = hollow({ across_m: 0.1, floor_m: 0.1, deep_m: 0.05, thick_m: 0.02 });
+  const wall = Math.PI * 0.1 * 0.05 + Math.PI * 0.05 ** 2;
+  expect(formMass(cup)).toBeCloseTo(wall * 0.02 * materialOf(cup).density_kg_m3, 3);
+  const block = Math.PI * (0.07 ** 2 * 0.07 - 0.05 ** 2 * 0.05);
+  expect(formMass({ ...cup, use: 'cavity', thickest_m: 0.05, thinnest_m: 0.05 })).toBeCloseTo(block * materialOf(cup).density_kg_m3, 3);
+});

@@ -175,8 +175,18 @@ const sidesArea = (form: FormShape): number => stripsRound(form, sidesOfFormer(f
 const risenArea = (form: FormShape): number =>
   form.points_m ? stripsRound(form, form.points_m.slice(0, topEnd(form.points_m) + 1), (out_m, up_m) => Math.hypot(out_m, up_m) - out_m) : 0;
 
-/** What it weighs by its surface and its wall, kg: a mould that is cast as a block weighs more. */
-export const formMass = (form: FormShape): number => touchedArea(form) * form.thick_m * materialOf(form).density_kg_m3;
+/** What its outside takes up, m³: a block of its own plan, as high as it stands. */
+export function outsideVolume(form: FormShape): number {
+  const { narrow_m, far_m, high_m } = roomOfForm(form);
+  return (form.plan === 'rectangle' || form.plan === 'trough' ? 1 : Math.PI / 4) * narrow_m * far_m * high_m;
+}
+
+/** What it weighs, kg: by its surface and its wall; what is cast into by the block round its hollow. */
+export function formMass(form: FormShape): number {
+  const inside = form.use === 'cavity' ? insideOf({ ...form, liner_m: 0 }) : null;
+  const solid_m3 = inside?.ok ? outsideVolume(form) - inside.value.heldTo(Infinity) : touchedArea(form) * form.thick_m;
+  return solid_m3 * materialOf(form).density_kg_m3;
+}
 
 /** How thick a plate of its mass and of the glass's size is: what has to be warmed for each m² of glass, m. Between half its wall and four times it. */
 export const plateOf = (form: FormShape, glass_m2: number): number => form.thick_m * Math.min(Math.max(touchedArea(form) / glass_m2, 0.5), 4);

@@ -1,5 +1,5 @@
 /** What a mould in the making takes: wax, powder and water, and what it weighs wet and dry. Lengths in m, masses in kg. */
-import { type FormShape, depthOf, formMass, insideOf, roomOfForm, touchedArea } from '../form/shape';
+import { type FormShape, formMass, insideOf, outsideVolume, touchedArea } from '../form/shape';
 import { slurry } from '../quantity/mix';
 import { type Making, standsIn } from './making';
 
@@ -49,10 +49,7 @@ export function amountsFor(making: Omit<Making, 'rubberCoats'>, form: FormShape)
   const solid_m3 = inside.ok ? inside.value.heldTo(Infinity) : 0;
   const told_m3 = isWax && making.waxWall_m !== undefined ? Math.min(touchedArea(form) * making.waxWall_m, solid_m3) : solid_m3;
   const model_m3 = isWax && weighed !== undefined ? weighed / WAX_kg_m3 : told_m3;
-  const { narrow_m, far_m } = roomOfForm(form);
-  const isBox = form.plan === 'rectangle' || form.plan === 'trough';
-  const outer_m3 = (isBox ? 1 : Math.PI / 4) * narrow_m * far_m * (depthOf(form) + form.thick_m);
-  const { plaster, silica, water } = slurry(Math.max(outer_m3 - model_m3, 0), {
+  const { plaster, silica, water } = slurry(Math.max(outsideVolume(form) - model_m3, 0), {
     plaster: making.plasterShare,
     silica: making.silicaShare,
     water: making.waterShare,

@@ -56,7 +56,7 @@ export function formFigures(form: FormShape, glass: GlassConstants, thickness_m:
       note: `of ${text(formatLength(thickness_m, units.length))}`,
     });
   }
-  figures.push({ label: 'weighs about', value: formatMass(formMass(form), units.mass), note: 'by its wall' });
+  figures.push({ label: 'weighs about', value: formatMass(formMass(form), units.mass), note: form.use === 'cavity' ? 'as a block' : 'by its wall' });
   return figures;
 }
 

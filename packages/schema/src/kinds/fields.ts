@@ -36,6 +36,7 @@ export const FOLDS = {
   keyed: { title: 'How it is keyed', about: 'its figures, their order and form, its programs' },
   runs: { title: 'While it runs', about: 'delay, alarm, what can be added, a power cut' },
   mix: { title: 'The mix', about: 'plaster, silica and water by mass' },
+  wears: { title: 'How it wears', about: 'firings it lasts, what it weighed new and weighs now' },
   shape: { title: 'More of its shape', about: 'wall, turn, points, four sides, liner' },
   bought: { title: 'As it is bought', about: 'sizes and masses that Reckon counts in' },
 } as const;

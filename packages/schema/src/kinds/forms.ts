@@ -1,7 +1,7 @@
 /** Moulds, formers and dams as they are written down: by the few measures that people take, each asked for where it makes sense. */
 import { BOTTOMS, type Bottom, FORM_MATERIALS, FORM_MATERIAL_NAMES, FORM_USES, type FormUse, PLANS, type Plan, formatLength, text } from '@torvin/core';
 import { FormChangeSchema, FormSchema, LETTERINGS, RELIEFS } from '../records';
-import { type Entry, type Field, NAME, SOURCE, asOptions, length, plain, rate, temperature } from './fields';
+import { type Entry, type Field, NAME, SOURCE, asOptions, length, mass, plain, rate, temperature } from './fields';
 import { kind } from './kind';
 
 export const FORM_USE_NAMES: Record<FormUse, string> = {
@@ -32,6 +32,7 @@ const byUse =
 
 const MORE = { optional: true, folded: 'shape', hint: 'left empty where it was not measured' } as const;
 const SIDE = { ...MORE, hint: 'from the lowest place to the rim; all four sides, or none', when: hollow } as const;
+const WEARS = { optional: true, folded: 'wears' } as const;
 const OWN = { optional: true, folded: 'constants', hint: 'left empty, that of its material is taken' } as const;
 
 const fields: Field[] = [
@@ -113,7 +114,6 @@ const fields: Field[] = [
     ...{ as: 'yes', key: 'once', label: 'After its firing', title: 'broken, dug or soaked away', testID: 'form-once', optional: true },
     when: is('hollow', 'former', 'cavity'),
   },
-  plain('lasts', 'Firings it lasts', '', 1, { optional: true, hint: 'of such a one, before it cracks or crumbles; left empty where nobody knows' }),
   { as: 'pictures', key: 'photos', label: 'Pictures', testID: 'form-photos', optional: true },
   { as: 'yes', key: 'damaged', label: 'Its state', title: 'chipped, cracked or mended', testID: 'form-damaged' },
   { as: 'words', key: 'note', label: 'Note', testID: 'form-note', optional: true, long: true },
@@ -125,6 +125,9 @@ const fields: Field[] = [
     ...{ as: 'points', key: 'points_m', label: 'Its section by points, out:up', testID: 'form-points', optional: true, folded: 'shape', when: hasFloor },
     hint: 'from the middle outwards, between them a ; such as 0:0; 60:0; 90:12. A mould’s end at its rim and stand before floor, depth and wall; a former’s begin on its top and end at its foot: 0:90; 60:80; 70:0',
   },
+  plain('lasts', 'Firings it lasts', '', 1, { ...WEARS, hint: 'of such a one, before it cracks or crumbles; left empty where nobody knows' }),
+  mass('new_kg', 'Weighed new', { ...WEARS, hint: 'dry, before its first firing' }),
+  mass('now_kg', 'Weighed last', { ...WEARS, hint: 'dry; what has become lighter is weaker' }),
   length('left_m', 'To the left', SIDE),
   length('right_m', 'To the right', SIDE),
   length('door_m', 'To the door', SIDE),
