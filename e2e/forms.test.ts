@@ -128,8 +128,14 @@ test('a ring dam from the shelf: its liner once, filled by the mass of its scrap
   await until(() => said('form-note'), /Inside it is 160 mm, its liner of 3 mm taken off once on each side\. Each 1 mm of depth takes 50 g of glass/);
   expect(await me.has('form-warning')).toBe(false);
   await me.sees('lets-go', /It will fall out/);
+  // Its glass lies on the shelf, whose coat is told with it.
+  await me.press('shelf-under-low-shelf');
+  await until(() => said('in-form-coat'), /Shelf primer on Shelf of the low kiln: One firing since, none over \d+ °C; Shelf primer lasts 5 firings/);
+  await me.expectSound('a ring dam on the shelf of a kiln');
   await me.press('compute');
   await maker.fired();
+  const { doc } = await (await fetch(`${studio.address}/api/pieces/${maker.address.split('/').at(-1)}`)).json();
+  expect(doc.journey.at(-1).setup).toMatchObject({ form: { id: 'ring-dam' }, shelf: { id: 'low-shelf', shape: { thick_m: 0.016 } } });
   expect(me.troubles).toEqual([]);
 });
 

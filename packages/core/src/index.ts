@@ -130,7 +130,7 @@ export {
 export type { SectionPoint } from './form/surface';
 export { type FormSection, type View as FormView, formSection } from './form/section';
 export { type LetGo, letGo } from './release/letGo';
-export { type Used, usedOf, usedWords } from './release/used';
+export { COATED_BY, type CoatedBy, usedOf, usedWords } from './release/used';
 export { letGoWords } from './release/letGoWords';
 export { type Amounts, amountsFor, waxLeft } from './making/amounts';
 export {

@@ -1,5 +1,6 @@
 /** What stands on the shelves: families, glasses, strip tests, kilns and controllers, with their source. */
 import {
+  COATED_BY,
   CONTENTS,
   type Controller,
   FLEXIBLES,
@@ -156,6 +157,7 @@ export const CoatedSchema = z.strictObject({
   /** Where on it; all of it where nothing is written. */
   zone: words('Where on it', 40).default(''),
   coats: quantity('Coats', '', 1, 40).int({ error: 'Coats are counted whole.' }),
+  by: oneOf('How it was laid on', COATED_BY).optional(),
   /** One across the other. */
   crossed: z.boolean(),
   /** Seen since: scratched, flaked, bare in places. */

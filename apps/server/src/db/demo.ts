@@ -129,15 +129,15 @@ export const DEMO_FORMS: FormRecord[] = [
 ];
 
 const COATS = [
-  ['basin-coat', 'basin-mould', 'mould-primer', '', 5, false, ''],
-  ['tray-coat', 'tray-small', 'mould-primer', '', 4, false, ''],
-  ['shelf-coat', 'low-shelf', 'shelf-primer', '', 5, false, ''],
-  ['former-coat', 'lamp-former', 'mould-nitride', 'edges', 3, true, 'Rubbed through where the panel hung.'],
+  ['basin-coat', 'basin-mould', 'mould-primer', '', 5, false, '', 'brush'],
+  ['tray-coat', 'tray-small', 'mould-primer', '', 4, false, '', 'brush'],
+  ['shelf-coat', 'low-shelf', 'shelf-primer', '', 5, false, '', 'brush'],
+  ['former-coat', 'lamp-former', 'mould-nitride', 'edges', 3, true, 'Rubbed through where the panel hung.', 'spray'],
 ] as const;
 
 const demoCoats = (now: number): RecordOf<'coated'>[] =>
-  COATS.map(([id, formId, releaseId, zone, coats, scratched, note]) => ({
-    ...{ id, version: 1, formId, releaseId, zone, coats, crossed: true, scratched, note, coatedAt: now - 58 * DAY_MS },
+  COATS.map(([id, formId, releaseId, zone, coats, scratched, note, by]) => ({
+    ...{ id, version: 1, formId, releaseId, zone, coats, by, crossed: true, scratched, note, coatedAt: now - 58 * DAY_MS },
   }));
 
 /** An investment that dries: its wax steamed out, weighed since. */

@@ -25,7 +25,7 @@ export function FormPieces({ form, use, shelves }: { form: FormRecord; use: Form
   const rows = use.fired === 0 ? [] : (firings.data?.pages[0]?.firings ?? []);
   const units = useUnits();
   const told = tallyWords(use.released);
-  const weighed = weighedWords(form.new_kg, form.now_kg, units);
+  const weighed = weighedWords(form, units);
   return (
     <View style={{ gap: space.small }}>
       {told !== '' && (

@@ -16,9 +16,9 @@ export interface ReleaseStoryProps {
 
 export function ReleaseStory({ release, shelves, onEmpty }: ReleaseStoryProps) {
   const units = useUnits();
-  const laid = shelves.coated.flatMap(({ releaseId, formId, coats, coatedAt }) => {
+  const laid = shelves.coated.flatMap(({ releaseId, formId, coats, coatedAt, by }) => {
     const on = shelves.forms.find(({ id }) => id === formId);
-    return releaseId === release.id && on ? [{ coats, at: coatedAt, on, onId: formId }] : [];
+    return releaseId === release.id && on ? [{ coats, at: coatedAt, on, onId: formId, ...(by ? { by } : {}) }] : [];
   });
   const used = usedOf(laid, release.openedAt);
   return (

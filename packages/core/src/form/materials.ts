@@ -99,6 +99,9 @@ export function materialOf(form: OwnMaterial): FormMaterial {
 /** Walls thinner than the one that a pace is told for are warmed no faster than so many times it. */
 const THIN_AT_MOST = 1.5;
 
+/** Bent of sheet, welded or cast: it scales and sags where others crack or crumble. */
+export const isMetal = (material: FormMaterialName): boolean => material === 'stainless' || material === 'mildSteel';
+
 /** How fast a form of so thick a wall may be warmed, °C/h, and up to where; null where it bears what the kiln can give. */
 export function formPace(form: OwnMaterial & { thick_m: number }): { C_per_h: number; past_C: number } | null {
   if (form.pace_K_per_s !== undefined && form.paceTo_C !== undefined) return { C_per_h: form.pace_K_per_s * 3600, past_C: form.paceTo_C };

@@ -20,3 +20,17 @@ test('coats are counted since it was opened, each by the surface that it covers'
   expect(usedWords(all, 12, METRIC)).toMatch(/; it was told to give 12\.$/);
   expect(usedWords(usedOf([]), 12, METRIC)).toBe('No coat of it has been told yet.');
 });
+
+test('what a bottle gave by brush and by spray is told apart, where it was told', () => {
+  const laid = [
+    { coats: 5, at: 10, on: shelf, onId: 'a', by: 'brush' as const },
+    { coats: 3, at: 20, on: shelf, onId: 'b', by: 'spray' as const },
+    { coats: 1, at: 30, on: shelf, onId: 'a' },
+  ];
+  expect(usedOf(laid).parts).toEqual([
+    { by: 'brush', coats: 5, area_m2: expect.closeTo(1, 9) },
+    { by: 'spray', coats: 3, area_m2: expect.closeTo(0.6, 9) },
+  ]);
+  expect(usedWords(usedOf(laid), 40, METRIC)).toBe('9 coats in 2 places, 1.80 m² of coat in all (5 brushed, 1.00 m²; 3 sprayed, 0.60 m²); 31 of 40 are left.');
+  expect(usedWords(usedOf(laid.slice(1, 2)), undefined, METRIC)).toBe('3 coats in one place, 0.60 m² of coat in all, all sprayed.');
+});

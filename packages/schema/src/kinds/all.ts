@@ -1,6 +1,8 @@
 /** Every kind of record that there is. A new one is added here. */
 import {
+  COATED_BY,
   CONTENTS,
+  type CoatedBy,
   FORM_NAMES,
   LAYER_FORMS,
   MADE_FORMS,
@@ -308,6 +310,8 @@ const stripTests = kind({
   archives: false,
 });
 
+const BY_NAMES: Record<CoatedBy, string> = { brush: 'Brush', spray: 'Spray', hand: 'Hand, as a sheet' };
+
 const coated = kind({
   path: 'coats',
   one: 'coat',
@@ -320,6 +324,7 @@ const coated = kind({
     { as: 'record', key: 'releaseId', label: 'Of', of: 'releases', testID: 'coat-release' },
     { as: 'words', key: 'zone', label: 'Where on it', testID: 'coat-zone', optional: true, hint: 'the rim, the relief; left empty, all of it' },
     plain('coats', 'Coats'),
+    { as: 'choice', key: 'by', label: 'By', options: asOptions(COATED_BY, (by) => BY_NAMES[by]), testID: 'coat-by', optional: true },
     { as: 'day', key: 'coatedAt', label: 'Laid on', testID: 'coat-day', hint: 'firings from that day on are counted' },
     { as: 'yes', key: 'crossed', label: 'How', title: 'each across the one before', testID: 'coat-crossed' },
     { as: 'yes', key: 'scratched', label: 'Seen since', title: 'scratched, flaked or bare', testID: 'coat-scratched' },
