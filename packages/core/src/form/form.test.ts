@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { valueOf } from '../problem';
 import { FORM_MATERIAL_NAMES, formPace, materialOf } from './materials';
 import { formSection } from './section';
-import { wayDown } from './overPoints';
-import { type FormShape, touchedArea, formMass, formProblem, insideOf, outlineIn, plateOf } from './shape';
+import { leanOf, wayDown } from './overPoints';
+import { type FormShape, touchedArea, formMass, formProblem, insideOf, outlineIn, plateOf, sidesOfFormer } from './shape';
 import { type HollowForm, formSurface } from './surface';
 
 const hollow = (more: Partial<FormShape>): FormShape => ({
@@ -280,6 +280,16 @@ describe('a former by its points', () => {
     const drawn = formSection(form);
     expect(drawn.top?.map(([x, z]) => Math.hypot(x, z)).every((far) => Math.abs(far - R) < 1e-9)).toBe(true);
     expect(drawn.top?.at(-1)?.[0]).toBeCloseTo(R / 2, 3);
+  });
+
+  test('a ridge is open at its ends; sides that flare far lean as far as they do, by measures and by points', () => {
+    const ridge = former({ plan: 'trough', along_m: 0.2 });
+    expect(touchedArea(ridge)).toBeCloseTo(0.08 * 0.2 + 2 * 0.2 * Math.hypot(0.12, 0.02), 9);
+    const lean = (out: number, down: number): number => (Math.atan2(out, down) * 180) / Math.PI;
+    expect(leanOf(sidesOfFormer(former({ floor_m: 0.28, deep_m: 0.05 })))).toBeCloseTo(lean(0.1, 0.05), 9);
+    const flared = former({ floor_m: 0.2, deep_m: 0.05 });
+    for (const form of [flared, { ...flared, points_m: at([0, 0.05], [0.04, 0.05], [0.1, 0]) }])
+      expect(leanOf(sidesOfFormer(form))).toBeCloseTo(lean(0.06, 0.05), 9);
   });
 
   test.each([

@@ -19,9 +19,8 @@ export const topHalf = (line: Line): number => line[topEnd(line)].out_m;
 /** Down its sides, from where its top ends. */
 export const sidesDown = (line: Line): SectionPoint[] => line.slice(topEnd(line));
 
-/** How far its steepest side leans out, degrees off upright; negative where it leans in under its top. */
-export function leanOf(line: Line): number {
-  const sides = sidesDown(line);
+/** How far the steepest of its sides leans out, degrees off upright; negative where one leans in under its top. */
+export function leanOf(sides: Line): number {
   const leans = sides.slice(1).map(({ out_m, up_m }, i) => Math.atan2(out_m - sides[i].out_m, sides[i].up_m - up_m));
   return (Math.min(...leans, Math.PI / 2) * 180) / Math.PI;
 }

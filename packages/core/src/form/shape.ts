@@ -143,7 +143,7 @@ const floorHalves = (form: FormShape): number[] =>
 
 /** Round its top, m; an oval's by the mean of both ways, which is 1 % short for one twice as long as wide. */
 const roundOf = (form: FormShape): number =>
-  form.plan === 'rectangle' || form.plan === 'trough' ? 2 * (form.across_m + alongOf(form)) : (Math.PI * (form.across_m + alongOf(form))) / 2;
+  form.plan === 'rectangle' ? 2 * (form.across_m + alongOf(form)) : (Math.PI * (form.across_m + alongOf(form))) / 2;
 
 /** A former's section from where its top ends to its foot. */
 export const sidesOfFormer = ({ points_m, across_m, floor_m = across_m, deep_m }: FormShape): SectionPoint[] =>
@@ -158,9 +158,11 @@ export const sidesOfFormer = ({ points_m, across_m, floor_m = across_m, deep_m }
 export const wayOfSide = ({ points_m, across_m, floor_m = across_m, deep_m }: FormShape): number =>
   points_m ? wayDown(points_m, 0) - across_m / 2 : Math.hypot(Math.max(floor_m - across_m, 0) / 2, deep_m);
 
-/** Round it where it stands so far out over its top. */
-const roundAt = (form: FormShape, out_m: number): number =>
-  Math.max(roundOf(form) + (form.plan === 'rectangle' || form.plan === 'trough' ? 8 : 2 * Math.PI) * (out_m - form.across_m / 2), 0);
+/** Round it where it stands so far out over its top; what is bent one way is open at its ends. */
+function roundAt(form: FormShape, out_m: number): number {
+  if (form.plan === 'trough') return 2 * alongOf(form);
+  return Math.max(roundOf(form) + (form.plan === 'rectangle' ? 8 : 2 * Math.PI) * (out_m - form.across_m / 2), 0);
+}
 
 /** Of strips round it, each so wide as it is told. */
 const stripsRound = (form: FormShape, line: readonly SectionPoint[], wide: (out_m: number, up_m: number) => number): number =>
