@@ -70,3 +70,27 @@ test('near to nothing is said to be so; what glass only lies on is not judged', 
   expect(same.verdict).toBe('near');
   for (const use of ['texture', 'cavity', 'grid'] as const) expect(letGo(SOFT_90, form({ use }))).toBeNull();
 });
+
+test('what is wider below than where the glass has to pass holds it by its shape, whatever both draw in', () => {
+  const jar = told({ across_m: 0.2, floor_m: 0.23, undercut: true });
+  expect([jar.verdict, jar.hooks_m]).toEqual(['hooks', expect.closeTo(0.015, 9)]);
+  expect(jar.said.verdict).toBe('It hooks: the mould is 30 mm narrower at its rim than below.');
+  expect(jar.said.helps).toEqual([expect.stringMatching(/^Only a form that bends/)]);
+  const mushroom = told({ use: 'former', across_m: 0.12, floor_m: 0.1, deep_m: 0.08, undercut: true, material: 'stainless' });
+  expect(mushroom.said.verdict).toBe('It hooks: the former is 20 mm narrower at its foot than above.');
+  // By points, in the middle of its height alone.
+  const waist = told({
+    ...{ use: 'former', across_m: 0.12, floor_m: 0.14, deep_m: 0.08, undercut: true, material: 'stainless' },
+    points_m: [
+      { out_m: 0, up_m: 0.08 },
+      { out_m: 0.06, up_m: 0.08 },
+      { out_m: 0.05, up_m: 0.04 },
+      { out_m: 0.07, up_m: 0 },
+    ],
+  });
+  expect([waist.verdict, waist.hooks_m]).toEqual(['hooks', expect.closeTo(0.01, 9)]);
+  // What is dug away afterwards need not pass.
+  expect(told({ across_m: 0.2, floor_m: 0.23, undercut: true, once: true }).said.verdict).toBe('It is taken away from the glass in pieces.');
+  // Less than the room that both leave is none.
+  expect(told({ across_m: 0.36, floor_m: 0.3602, undercut: true }).verdict).toBe('free');
+});

@@ -25,8 +25,10 @@ export interface LetGo {
   draft_deg: number;
   /** How far up what is too tight would have to ride along the walls to be free; 0 where it is free, null where they stand upright. */
   rides_m: number | null;
-  /** free; near: too near to nothing to tell; rides: too tight, but the lean of the walls lets it slide up; grips. */
-  verdict: 'free' | 'near' | 'rides' | 'grips';
+  /** How much narrower, on each side, the form is where glass has to pass than where it lies: an undercut; 0 where it is none. */
+  hooks_m: number;
+  /** free; near: too near to nothing to tell; rides: too tight, but the lean of the walls lets it slide up; grips; hooks: held by its shape. */
+  verdict: 'free' | 'near' | 'rides' | 'grips' | 'hooks';
   /** Paper on every side that would give as much as it is too tight; 0 where it is free. */
   paper_m: number;
   /** What else the form could be of, to let go. */
@@ -49,6 +51,18 @@ function draftOf(form: FormShape): number {
   return inside.ok ? inside.value.draft_deg : 0;
 }
 
+/** On its way out glass goes over all of the wall that it lies below: as much as that is narrower there. */
+function undercutOf(form: FormShape): number {
+  const inside = form.use === 'former' ? null : insideOf(form);
+  const line = form.use === 'former' ? sidesOfFormer(form) : inside?.ok ? inside.value.section : [];
+  let [widest, hooks_m] = [0, 0];
+  for (const { out_m } of line) {
+    widest = Math.max(widest, out_m);
+    hooks_m = Math.max(hooks_m, widest - out_m);
+  }
+  return hooks_m;
+}
+
 /** paper_m: how thick what lies between the two is, on each side. Null for what glass lies on, is cast into or drips through. */
 export function letGo(glass: GlassConstants, form: FormShape, paper_m = form.liner_m ?? 0): LetGo | null {
   if (form.use !== 'hollow' && form.use !== 'former' && form.use !== 'dam') return null;
@@ -65,12 +79,13 @@ export function letGo(glass: GlassConstants, form: FormShape, paper_m = form.lin
   const lean = Math.tan((draft_deg * Math.PI) / 180);
   const tight_m = Math.max(-room_m, 0);
   const slides = lean > FRICTION && draft_deg < 90;
+  const hooks_m = undercutOf(form);
   return {
-    ...{ way, size_m, set_C, room_m, draft_deg },
+    ...{ way, size_m, set_C, room_m, draft_deg, hooks_m },
     glass_m: glass.expansion_perK * (set_C - ROOM_C) * size_m,
     form_m: expansion_perK * (set_C - ROOM_C) * size_m,
     rides_m: tight_m === 0 ? 0 : lean > 0 ? tight_m / 2 / lean : null,
-    verdict: Math.abs(room_m) < NEAR_M ? 'near' : room_m > 0 ? 'free' : slides ? 'rides' : 'grips',
+    verdict: 2 * hooks_m > Math.max(room_m, NEAR_M) ? 'hooks' : Math.abs(room_m) < NEAR_M ? 'near' : room_m > 0 ? 'free' : slides ? 'rides' : 'grips',
     paper_m: Math.max(-bare_m / (2 * GIVES), 0),
     instead: tight_m === 0 ? [] : FORM_MATERIAL_NAMES.filter((material) => roomIn(materialOf({ material }).expansion_perK).gap_m > NEAR_M),
   };

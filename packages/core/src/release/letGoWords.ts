@@ -28,6 +28,7 @@ export function letGoWords(told: LetGo, form: Pick<FormShape, 'use' | 'once'>, u
     free: way === 'into' ? `It will fall out: ${much} of room.` : `It will lift off: ${much} of room.`,
     near: 'It may stick or not: glass and form draw in by as good as the same.',
     rides: `It will be ${much} too tight, and ride ${long(rides_m ?? 0)} up walls that lean by ${lean}: sound release lets it.`,
+    hooks: `It hooks: the ${what} is ${long(2 * told.hooks_m)} narrower ${way === 'into' ? 'at its rim than below' : 'at its foot than above'}.`,
     grips: way === 'into' ? `It will be locked in: ${much} too tight.` : `It will grip: ${much} too tight.`,
   };
   const inward = `Cooling from ${text(formatTemperature(told.set_C, units.temperature))}, where it sets, the glass draws in ${long(told.glass_m)} over ${long(told.size_m)}, the ${what} ${long(told.form_m)}`;
@@ -45,12 +46,14 @@ export function letGoWords(told: LetGo, form: Pick<FormShape, 'use' | 'once'>, u
       : VERDICTS[told.verdict],
     why: `${inward}${gives}`,
     helps:
-      tight && !isTaken
-        ? [
-            ...paper,
-            ...(draft_deg < SLIDES_FROM_DEG ? [`Walls that lean by ${SLIDES_FROM_DEG}° and more let it slide up.`] : []),
-            ...(others.length > 0 ? [`A ${what} of ${listed(others)} lets go.`] : []),
-          ]
-        : [],
+      told.verdict === 'hooks' && !isTaken
+        ? ['Only a form that bends, or that is broken, dug or soaked away after its firing, lets it out: if it is such a one, say so of it.']
+        : tight && !isTaken
+          ? [
+              ...paper,
+              ...(draft_deg < SLIDES_FROM_DEG ? [`Walls that lean by ${SLIDES_FROM_DEG}° and more let it slide up.`] : []),
+              ...(others.length > 0 ? [`A ${what} of ${listed(others)} lets go.`] : []),
+            ]
+          : [],
   };
 }

@@ -72,3 +72,13 @@ test('how often it came off is told in words', () => {
   expect(tallyWords({ ...none, fell: 3 })).toBe('All 3 that were told of came by themselves.');
   expect(tallyWords({ ...none, fell: 3, tapped: 1, broke: 1 })).toBe('Of 5 that were told of, 3 came by themselves, 1 came by tapping, 1 broke coming off.');
 });
+
+test('what its shape holds is told so; cold is offered no more, and is still warned of where it tightens', () => {
+  const jar = rescue({ use: 'hollow', across_m: 0.2, floor_m: 0.23, undercut: true, material: 'earthenware' });
+  expect(jar.by).toBe('neither');
+  expect(jar.said.verdict).toBe('Its shape holds it: the mould is 30 mm narrower where the glass has to pass, and cold gives nothing.');
+  expect(jar.said.steps.join(' ')).not.toMatch(/cold place/);
+  const mushroom = rescue({ across_m: 0.12, floor_m: 0.1, undercut: true });
+  expect(mushroom.by).toBe('warm');
+  expect(mushroom.said.verdict).toMatch(/^Never by cold/);
+});

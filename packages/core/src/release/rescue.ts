@@ -13,10 +13,12 @@ import { letGo } from './letGo';
 export const DROPS_M = 0.02;
 export interface Rescue {
   way: 'into' | 'over';
-  /** cold: the colder the more room; warm: cold tightens; neither: both draw in alike. */
+  /** cold: the colder the more room; warm: cold tightens; neither: both draw in alike, or its shape holds it. */
   by: 'cold' | 'warm' | 'neither';
   /** How much further the inner one has drawn in than the outer one since the glass set; negative: so much too tight, but for what lies between. */
   room_m: number;
+  /** How much narrower, on each side, the form is where the glass has to pass; 0 where its shape does not hold it. */
+  hooks_m: number;
   /** Where the glass sets: from here on nothing grips, whatever it was. */
   opens_C: number;
   /** Room under the form that is turned over, so that the piece can drop clear of it, and how high all of it is then. */
@@ -31,12 +33,14 @@ export function rescueOf(glass: GlassConstants, form: FormShape, deep_m: number,
   const told = letGo(glass, form, 0);
   if (!told) return null;
   const { way, room_m, set_C } = told;
+  const hooks = told.verdict === 'hooks';
   // As deep as what hangs in it or over it, its thickness, and so much more.
   const drops_m = (form.use === 'dam' ? 0 : depthOf(form)) + deep_m + DROPS_M;
   const { high_m } = roomOfForm(form);
   return {
     way,
-    by: told.verdict === 'near' ? 'neither' : room_m > 0 ? 'cold' : 'warm',
+    by: told.verdict === 'near' || (hooks && room_m > 0) ? 'neither' : room_m > 0 ? 'cold' : 'warm',
+    hooks_m: hooks ? told.hooks_m : 0,
     room_m,
     opens_C: set_C,
     drops_m,
@@ -64,7 +68,7 @@ export interface RescueTold {
 }
 
 export function rescueWords(rescue: Rescue, form: Pick<FormShape, 'use' | 'material'>, units: Units): RescueTold {
-  const { way, by, room_m, opens_C, drops_m, stands_m, roomFor_m } = rescue;
+  const { way, by, room_m, hooks_m, opens_C, drops_m, stands_m, roomFor_m } = rescue;
   const long = (metres: number): string => text(formatLength(metres, units.length));
   const degrees = text(formatTemperature(opens_C, units.temperature));
   const what = way === 'over' ? 'former' : form.use === 'dam' ? 'dam' : 'mould';
@@ -88,7 +92,9 @@ export function rescueWords(rescue: Rescue, form: Pick<FormShape, 'use' | 'mater
     verdict:
       by === 'cold'
         ? `Cold helps: the ${inner} has drawn in ${much} more than the ${outer} since the glass set, and colder there is more room.`
-        : `Glass and ${what} draw in by as good as the same: what holds it is its surface or its shape, and cold gives nothing.`,
+        : hooks_m > 0
+          ? `Its shape holds it: the ${what} is ${long(2 * hooks_m)} narrower where the glass has to pass, and cold gives nothing.`
+          : `Glass and ${what} draw in by as good as the same: what holds it is its surface or its shape, and cold gives nothing.`,
     steps: [
       ...(by === 'cold'
         ? ['Let it get as cold as the room, then wrap it and leave it in a cold place overnight, never in a freezer and never under the tap.']
