@@ -265,3 +265,23 @@ describe('what waits is shown', () => {
     expect(shownShelves(shelves, [])).toBe(shelves);
   });
 });
+
+test('what the server has taken of a record stands on the shelves at once, before they are read anew', async () => {
+  const client = new QueryClient();
+  const { saveRecord, removeRecord } = saveKinds(client, () => undefined);
+  const record = (id: string, name: string, version = 1) => ({ id, name, version }) as unknown as AnyRecord;
+  const names = (): string[] => (client.getQueryData<Shelves>(['shelves'])?.kilns ?? []).map(({ name, version }) => `${name} ${version}`);
+  const told = (of: AnyRecord) => ({ kind: 'kilns' as const, record: of, before: null });
+  // Nothing that was never read is made up.
+  saveRecord.taken(record('a', 'Low'), told(record('a', 'Low')));
+  expect(client.getQueryData(['shelves'])).toBeUndefined();
+  client.setQueryData<Shelves>(['shelves'], EMPTY_SHELVES);
+  saveRecord.taken(record('b', 'Tall'), told(record('b', 'Tall')));
+  saveRecord.taken(record('a', 'Low'), told(record('a', 'Low')));
+  saveRecord.taken(record('b', 'High', 2), told(record('b', 'High')));
+  expect(names()).toEqual(['High 2', 'Low 1']);
+  await new Promise((resolve) => setTimeout(resolve));
+  expect(client.getQueryState(['shelves'])?.isInvalidated).toBe(true);
+  removeRecord.taken(undefined, { kind: 'kilns', id: 'b', name: 'High' });
+  expect(names()).toEqual(['Low 1']);
+});

@@ -24,7 +24,7 @@ import type {
   Shelves,
   Studio,
 } from '@torvin/schema';
-import { KINDS, api, namedInDoc, photosOf, recordApi } from '@torvin/schema';
+import { KINDS, api, inOrder, namedInDoc, photosOf, recordApi } from '@torvin/schema';
 import type { InfiniteData, QueryClient } from '@tanstack/react-query';
 import { ApiProblem, call, sendPhoto } from '@/outside/client';
 import { adoptPiece, keys, readAnew } from '@/outside/keys';
@@ -103,6 +103,8 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     void readAnew(client, keys.loads);
     void readAnew(client, ['piece']);
   };
+  const adoptList = (kind: KindName, change: Parameters<typeof withList>[2]): void =>
+    void client.setQueryData<Shelves>(keys.shelves, (shelves) => shelves && withList(shelves, kind, change));
   const forgetShelves = (): void => {
     void readAnew(client, keys.shelves);
     void readAnew(client, keys.madeUses);
@@ -254,7 +256,11 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       queue: () => SHELVES_QUEUE,
       counts: ({ kind, record }) => `${kind} ${record.id}`,
       send: ({ kind, record }, { key, version }) => sendRecord(kind, { ...('photos' in record ? withPhotos(record, withoutLocal) : record), version }, key),
-      taken: forgetShelves,
+      // Shown as it was taken until all is read anew: what is on the page must not flicker back.
+      taken(record, { kind }) {
+        adoptList(kind, (list) => [...list.filter(({ id }) => id !== record.id), record]);
+        forgetShelves();
+      },
       needs: ({ record }) => localIdsIn(photosOf(record)),
       onto: recordOnto,
       words: ({ kind, record }) => `On the shelves: ${'name' in record ? record.name : `a ${KINDS[kind].one}`}`,
@@ -269,7 +275,10 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       queue: () => SHELVES_QUEUE,
       counts: ({ kind, id }) => `${kind} ${id}`,
       send: ({ kind, id }, { key, version }) => call(recordApi[kind].remove, { id, key, body: { version } }),
-      taken: forgetShelves,
+      taken(_, { kind, id }) {
+        adoptList(kind, (list) => list.filter((one) => one.id !== id));
+        forgetShelves();
+      },
       words: ({ name }) => `${name} deleted`,
     },
     restoreRecord: {
@@ -319,6 +328,12 @@ export function firingOnto(variables: Variables['saveFiring'], standing: Firing)
   const merged = onto(before, body, stands);
   return { variables: { ...variables, body: merged, before: stands }, leaves: { ...standing, ...merged } as Firing };
 }
+
+/** The shelves with another list of one kind, in its order. */
+export const withList = (shelves: Shelves, kind: KindName, change: (list: readonly AnyRecord[]) => AnyRecord[]): Shelves => ({
+  ...shelves,
+  [kind]: inOrder(kind, change(shelves[kind])),
+});
 
 export function recordOnto(variables: Variables['saveRecord'], standing: AnyRecord): { variables: Variables['saveRecord']; leaves: AnyRecord } {
   const { record, before } = variables;

@@ -1,9 +1,9 @@
 /** What the server has, shown as the saves that wait will leave it. */
 import type { NamedGlass } from '@torvin/core';
-import { type AnyRecord, type KindName, NOT_FILED, type Piece, type PieceRow, type Program, type Shelves, inOrder, rowOfPiece } from '@torvin/schema';
+import { NOT_FILED, type Piece, type PieceRow, type Program, type Shelves, rowOfPiece } from '@torvin/schema';
 import type { QueryClient } from '@tanstack/react-query';
 import { keys } from '@/outside/keys';
-import { type Variables, pieceOnto, pieceQueue, recordOnto, withSchedule } from './kinds';
+import { type Variables, pieceOnto, pieceQueue, recordOnto, withList, withSchedule } from './kinds';
 import type { Entry, Outbox, PutOptions } from './outbox';
 
 type Waiting = readonly Pick<Entry, 'name' | 'variables' | 'refused'>[];
@@ -116,8 +116,3 @@ export function shownPrograms(programs: readonly Program[], waiting: Waiting, sc
     return [...left, next];
   }, programs);
 }
-
-const withList = (shelves: Shelves, kind: KindName, change: (list: readonly AnyRecord[]) => AnyRecord[]): Shelves => ({
-  ...shelves,
-  [kind]: inOrder(kind, change(shelves[kind])),
-});
