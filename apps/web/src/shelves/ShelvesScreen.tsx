@@ -1,7 +1,7 @@
 /** What the studio has, a shelf for each kind; searched by words, what is put away apart. */
 import { type About, KINDS, SHELF_KINDS, type ShelfKind, type Shelves, TYPICAL_SOURCE, kindOf, titleOf, photosOf } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { memo, useDeferredValue, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useMadeStock } from '@/data/made';
 import { useShelves } from '@/data/pieces';
@@ -36,19 +36,12 @@ export function ShelvesScreen() {
   const { shelf } = useLocalSearchParams<{ shelf?: string }>();
   const kind = SHELF_KINDS.find((one) => one === shelf) ?? SHELF_KINDS[0];
   const shelves = useShelves();
-  const units = useUnits();
   const [wanted, setWanted] = useState('');
+  // The field follows the fingers; what is found comes as soon as it can.
+  const sought = useDeferredValue(wanted);
   if (!shelves.data) return <Waiting query={shelves} title="Shelves" />;
   const { data } = shelves;
   const all: readonly ShelfRecord[] = data[kind];
-  const about = aboutShelves(data, units);
-  const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = all.filter((record) => {
-    const text = textOf(kind, record, about).toLowerCase();
-    return words.every((word) => text.includes(word));
-  });
-  const archived = found.filter(({ id }) => data.archived.includes(id));
-  const present = found.filter((record) => !archived.includes(record));
   return (
     <Screen title="Shelves" subtitle="everything is computed from these; past work keeps the figures it was made with">
       <Choice<ShelfKind>
@@ -61,7 +54,7 @@ export function ShelvesScreen() {
         }}
         testID="shelf"
       />
-      {present.some((record) => sourceOf(record) === TYPICAL_SOURCE) && (
+      {all.some((record) => sourceOf(record) === TYPICAL_SOURCE && !data.archived.includes(record.id)) && (
         <Notice tone="plain" testID="typical-shelf">
           Typical figures to begin with: open what you have and write its own over them, since everything is computed from these.
         </Notice>
@@ -84,7 +77,36 @@ export function ShelvesScreen() {
           />
         </View>
       )}
-      <RecordList kind={kind} records={present} about={about} shelves={data} />
+      <Found kind={kind} shelves={data} wanted={sought} />
+      <StudioUnits />
+      <OtherDevices />
+      <ThisDevice />
+      <Backups />
+      <SetAside />
+    </Screen>
+  );
+}
+
+interface FoundProps {
+  kind: ShelfKind;
+  shelves: Shelves;
+  wanted: string;
+}
+
+const Found = memo(function Found({ kind, shelves, wanted }: FoundProps) {
+  const units = useUnits();
+  const about = useMemo(() => aboutShelves(shelves, units), [shelves, units]);
+  const all: readonly ShelfRecord[] = shelves[kind];
+  const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = all.filter((record) => {
+    const text = textOf(kind, record, about).toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+  const archived = found.filter(({ id }) => shelves.archived.includes(id));
+  const present = found.filter((record) => !archived.includes(record));
+  return (
+    <>
+      <RecordList kind={kind} records={present} about={about} shelves={shelves} />
       {found.length === 0 && (
         <Words tone="muted" testID="no-record">
           {all.length === 0 ? `No ${KINDS[kind].one} yet.` : 'None of them has these words.'}
@@ -95,17 +117,12 @@ export function ShelvesScreen() {
           <Words bold role="heading" aria-level={2}>
             Put away
           </Words>
-          <RecordList kind={kind} records={archived} about={about} shelves={data} />
+          <RecordList kind={kind} records={archived} about={about} shelves={shelves} />
         </View>
       )}
-      <StudioUnits />
-      <OtherDevices />
-      <ThisDevice />
-      <Backups />
-      <SetAside />
-    </Screen>
+    </>
   );
-}
+});
 
 const rowOf = (kind: ShelfKind, record: ShelfRecord, about: About): string => [kindOf(kind).about(record, about), sourceOf(record)].filter(Boolean).join(' · ');
 
@@ -144,30 +161,50 @@ const Rows = memo(function Rows({ kind, records, about, shelves }: RowsProps) {
   return (
     <>
       {records.map((record) => (
-        <LinkRow key={record.id} href={`/shelves/${kind}/${record.id}`} inset={0} testID={`record-${record.id}`}>
-          {'colour' in record && <Swatch colour={record.colour} />}
-          {'use' in record && <FormMark form={record} />}
-          {'stripes' in record && <StripedSwatch shelves={shelves} made={record} />}
-          <View style={{ flex: 1 }}>
-            <Words bold tone="touch">
-              {titleOf(kind, record, about)}
-            </Words>
-            <Words size="label" tone="muted">
-              {rowOf(kind, record, about)}
-            </Words>
-            {'stripes' in record && stock && (
-              <Words size="label" bold testID={`left-${record.id}`}>
-                {leftWords(stock(record).left_kg, record, about.units)}
-              </Words>
-            )}
-          </View>
-          {photosOf(record)
-            .slice(0, 1)
-            .map((hash) => (
-              <Thumbnail key={hash} hash={hash} px={ROW_PX} alt={`Picture of ${titleOf(kind, record, about)}`} />
-            ))}
-        </LinkRow>
+        <Row
+          key={record.id}
+          kind={kind}
+          record={record}
+          about={about}
+          shelves={shelves}
+          left={'stripes' in record && stock ? leftWords(stock(record).left_kg, record, about.units) : null}
+        />
       ))}
     </>
+  );
+});
+
+interface RowProps extends Omit<RowsProps, 'records'> {
+  record: ShelfRecord;
+  /** Of made glass: how much of it is left, where that is known. */
+  left: string | null;
+}
+
+/** One that stays found is not drawn anew. */
+const Row = memo(function Row({ kind, record, about, shelves, left }: RowProps) {
+  return (
+    <LinkRow href={`/shelves/${kind}/${record.id}`} inset={0} testID={`record-${record.id}`}>
+      {'colour' in record && <Swatch colour={record.colour} />}
+      {'use' in record && <FormMark form={record} />}
+      {'stripes' in record && <StripedSwatch shelves={shelves} made={record} />}
+      <View style={{ flex: 1 }}>
+        <Words bold tone="touch">
+          {titleOf(kind, record, about)}
+        </Words>
+        <Words size="label" tone="muted">
+          {rowOf(kind, record, about)}
+        </Words>
+        {left !== null && (
+          <Words size="label" bold testID={`left-${record.id}`}>
+            {left}
+          </Words>
+        )}
+      </View>
+      {photosOf(record)
+        .slice(0, 1)
+        .map((hash) => (
+          <Thumbnail key={hash} hash={hash} px={ROW_PX} alt={`Picture of ${titleOf(kind, record, about)}`} />
+        ))}
+    </LinkRow>
   );
 });
