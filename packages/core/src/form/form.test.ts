@@ -259,8 +259,11 @@ describe('a former by its points', () => {
       const taken = { ...told, points_m: straight };
       expect(formProblem(taken)).toBeNull();
       expect(touchedArea(taken)).toBeCloseTo(touchedArea(told), 9);
+      for (const view of ['across', 'along'] as const) {
+        const [one, other] = [told, taken].map((form) => formSection(form, view));
+        for (const key of ['width_m', 'height_m', 'stands_m'] as const) expect(other[key]).toBeCloseTo(one[key], 12);
+      }
       const [one, other] = [told, taken].map((form) => formSection(form));
-      for (const key of ['width_m', 'height_m', 'stands_m'] as const) expect(other[key]).toBeCloseTo(one[key], 12);
       const [ends, all] = [[other.top?.[0], other.top?.at(-1)], one.top];
       for (const i of [0, 1]) for (const k of [0, 1]) expect(ends[i]?.[k]).toBeCloseTo(all?.[i][k] ?? Number.NaN, 12);
     }

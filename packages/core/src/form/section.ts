@@ -91,13 +91,12 @@ function troughAlong(form: FormShape): FormSection {
 /** Between a loose floor and the wall, as it is drawn. */
 const GAP_M = 0.001;
 
-/** As its points were taken; the other way as much wider everywhere as its top is, of an oval in proportion. */
+/** As its points were taken; the other way its sides are the same, as far apart as its top is long there. */
 function formerByPoints(form: FormShape, points: readonly SectionPoint[], view: View): FormSection {
-  const { across_m, deep_m, thick_m, plan } = form;
+  const { across_m, deep_m, thick_m } = form;
   const foot_m = points[points.length - 1].up_m;
-  const far_m = view === 'across' ? across_m : alongOf(form);
-  const isInset = plan === 'rectangle' || plan === 'trough';
-  const half = points.slice(1).map(({ out_m, up_m }): Point => [isInset ? out_m + (far_m - across_m) / 2 : (out_m * far_m) / across_m, up_m - foot_m]);
+  const further_m = view === 'across' ? 0 : (alongOf(form) - across_m) / 2;
+  const half = points.slice(1).map(({ out_m, up_m }): Point => [Math.max(out_m + further_m, 0), up_m - foot_m]);
   const lies: Point[] = [...half.toReversed().map(([x, z]): Point => [-x, z]), [0, points[0].up_m - foot_m], ...half];
   const inside = offset(lies, thick_m)
     .map(([x, z]): Point => [x, Math.max(z, 0)])
