@@ -400,3 +400,42 @@ test('a former is written down by its points, held to what is told besides, and 
   await me.press('save-record');
   await me.sees('figure-across_m-error', /is across 120 mm \(4\.72 in\): write that, or measure again/);
 });
+
+test('two tabs on one mould: each keeps what the other wrote elsewhere on it, and asks where both wrote the same', async () => {
+  const id = await newForm('Shared dish', [], { across_m: '200', deep_m: '30', floor_m: '120' });
+  const other = await Visitor.open(here.browser, PHONE);
+  for (const one of [me, other]) {
+    await one.page.goto(`${studio.address}/shelves/forms/${id}`);
+    await one.find('form-drawing');
+  }
+  const kept = async () => (await (await fetch(`${studio.address}/api/forms/${id}`)).json()) as { version: number; note: string; mark?: string };
+  const version = async (wanted: number): Promise<void> => until(async () => String((await kept()).version), new RegExp(`^${wanted}$`));
+  await other.type('form-note', 'thrown thin');
+  await other.press('save-record');
+  await version(2);
+  // What was read of it in this tab is read anew beneath the form.
+  await new Promise((resolve) => setTimeout(resolve, 2000));
+  await me.type('form-mark', 'dot to the door');
+  me.expectedStatuses.add(409);
+  await me.press('save-record');
+  if (await me.has('keep-mine')) await me.press('keep-mine');
+  await version(3);
+  expect(await kept()).toMatchObject({ note: 'thrown thin', mark: 'dot to the door' });
+
+  for (const one of [me, other]) {
+    await one.page.goto(`${studio.address}/shelves/forms/${id}`);
+    await one.find('form-drawing');
+  }
+  await other.type('form-note', 'thrown very thin');
+  await other.press('save-record');
+  await version(4);
+  await new Promise((resolve) => setTimeout(resolve, 2000));
+  await me.type('form-note', 'thrown thick');
+  await me.press('save-record');
+  await me.find('keep-mine');
+  expect((await kept()).note).toBe('thrown very thin');
+  await me.press('keep-mine');
+  await version(5);
+  expect(await kept()).toMatchObject({ note: 'thrown thick', mark: 'dot to the door' });
+  await other.leave();
+});

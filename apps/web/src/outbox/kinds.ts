@@ -29,7 +29,7 @@ import type { InfiniteData, QueryClient } from '@tanstack/react-query';
 import { ApiProblem, call, sendPhoto } from '@/outside/client';
 import { adoptPiece, keys, readAnew } from '@/outside/keys';
 import { sendRecord } from '@/outside/records';
-import { isSame, onto } from './merge';
+import { isSame, onto, partsOnto } from './merge';
 import type { Entry, Refusal, SaveKind } from './outbox';
 import { dropPicture, knownNames, localIdsIn, nameGiven, readPicture, withPhotos, withoutLocal } from './pictures';
 
@@ -338,7 +338,7 @@ export const withList = (shelves: Shelves, kind: KindName, change: (list: readon
 export function recordOnto(variables: Variables['saveRecord'], standing: AnyRecord): { variables: Variables['saveRecord']; leaves: AnyRecord } {
   const { record, before } = variables;
   const bare = (one: AnyRecord): object => ({ ...one, version: 0 });
-  const merged = before === null ? record : (onto(bare(before), bare(record), bare(standing)) as AnyRecord);
+  const merged = before === null ? record : (partsOnto(bare(before), bare(record), bare(standing)) as AnyRecord);
   return { variables: { ...variables, record: merged, before: standing }, leaves: merged };
 }
 

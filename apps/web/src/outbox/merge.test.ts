@@ -1,4 +1,4 @@
-import { onto } from './merge';
+import { onto, partsOnto } from './merge';
 
 const layer = (id: string, depth = 3) => ({ id, form: 'sheet', depth });
 const doc = (layers: object[], more: object = {}) => ({ name: 'Tray', dammed: false, outline: { shape: 'disc', diameter: 300 }, layers, ...more });
@@ -56,4 +56,13 @@ describe('my changes put onto what stands', () => {
     const theirs = doc([], { outline: { shape: 'rectangle', width: 100, length: 200 }, sizes: [3] });
     expect(onto(before, mine, theirs)).toEqual(doc([], { outline: { shape: 'disc', diameter: 400 }, sizes: [2, 3, 4] }));
   });
+});
+
+test('parts that may be left out are merged one by one, whoever added or took one away', () => {
+  type Parts = { note: string; mark?: string; lasts?: number };
+  const merged = (before: Parts, mine: Parts, theirs: Parts): Parts => partsOnto(before, mine, theirs);
+  expect(merged({ note: '' }, { note: '', mark: 'dot' }, { note: 'thin' })).toEqual({ note: 'thin', mark: 'dot' });
+  expect(merged({ note: '', lasts: 3 }, { note: '' }, { note: 'thin', lasts: 3 })).toEqual({ note: 'thin' });
+  expect(merged({ note: '', lasts: 3 }, { note: 'mine', lasts: 3 }, { note: '' })).toEqual({ note: 'mine' });
+  expect(merged({ note: 'a' }, { note: 'b', mark: 'x' }, { note: 'c', mark: 'y', lasts: 1 })).toEqual({ note: 'b', mark: 'x', lasts: 1 });
 });

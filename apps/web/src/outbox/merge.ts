@@ -27,6 +27,16 @@ export function onto<T>(before: T, mine: T, theirs: T): T {
   return mine;
 }
 
+/** Of a flat document whose parts may be left out: part by part, also where one was added or taken away. */
+export function partsOnto<T extends object>(before: T, mine: T, theirs: T): T {
+  const [was, own, stands] = [before, mine, theirs] as Fields[];
+  const parts = keysOf(own, stands).map((key) => [
+    key,
+    key in own && key in stands ? onto(was[key], own[key], stands[key]) : isSame(was[key], own[key]) ? stands[key] : own[key],
+  ]);
+  return Object.fromEntries(parts.filter(([, value]) => value !== undefined)) as T;
+}
+
 function itemsOnto(before: Item[], mine: Item[], theirs: Item[]): Item[] {
   const [was, wanted, stands] = [before, mine, theirs].map((list) => new Map(list.map((item) => [item.id, item])));
   const merged = (id: string): Item | null => {

@@ -25,6 +25,7 @@ import type { ShelfRecord } from '@/outside/records';
 import { useUnits } from '@/data/studio';
 import { useDraft } from '@/outbox/drafts';
 import { recordOnto } from '@/outbox/kinds';
+import { isSame } from '@/outbox/merge';
 import { knownNames, withPhotos, withoutLocal } from '@/outbox/pictures';
 import { useSave } from '@/outbox/useOutbox';
 import { PanelTrial } from '@/panel/PanelTrial';
@@ -59,6 +60,13 @@ type Pictured = Entry & { photos?: string[] };
 /** The form is longer than the page: what is wrong comes into sight, drawn by then. */
 const showFault = (): void => void setTimeout(() => document.querySelector('[data-testid$="-error"]')?.scrollIntoView({ block: 'center' }), 50);
 
+/** Whether somebody else has written something else into what I changed too. */
+const clashes = (base: AnyRecord, mine: AnyRecord, stands: AnyRecord): boolean =>
+  Object.entries(mine).some(([key, value]) => {
+    const [was, is] = [base, stands].map((one) => (one as unknown as Record<string, unknown>)[key]);
+    return key !== 'version' && !isSame(value, was) && !isSame(is, was) && !isSame(value, is);
+  });
+
 export const shelfHref = (kind: ShelfKind) => `/shelves?shelf=${kind}` as const;
 
 /** Another unit writes every figure anew. */
@@ -75,9 +83,12 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
   const save = useSave('saveRecord');
   const archive = useSave('archiveRecord');
   const [beganAs, setBeganAs] = useState<string | null>(null);
-  const draft = useDraft<Entry>(`${kind} ${record.version === 0 ? 'new' : `${record.id} ${record.version}`} ${units.temperature} ${units.length}`);
+  /** As it stood when the form was filled: it may be changed elsewhere, and be read anew, while one types. */
+  const [base] = useState(record);
+  const [clash, setClash] = useState<AnyRecord | null>(null);
+  const draft = useDraft<Entry>(`${kind} ${base.version === 0 ? 'new' : `${base.id} ${base.version}`} ${units.temperature} ${units.length}`);
   const [began] = useState<Entry>(() => entryOfRecord(fields, record, units));
-  const readNow = (entry: Entry) => readEntry(kindOf(kind), record, withPhotos(entry as Pictured, withoutLocal), units);
+  const readNow = (entry: Entry) => readEntry(kindOf(kind), base, withPhotos(entry as Pictured, withoutLocal), units);
   const resolver: Resolver<Entry> = (entry) => {
     const read = readNow(entry);
     if (read.ok) return { values: entry, errors: {} };
@@ -90,7 +101,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
   const now = useWatch({ control }) as Entry;
   useEffect(() => draft.keep(now, began, save.saving), [draft, now, began, save.saving]);
   const problem = save.refusal?.problem ?? null;
-  const stale = problem?.code === 'stale' ? (save.refusal?.current as ShelfRecord) : null;
+  const stale = problem?.code === 'stale' ? (save.refusal?.current as ShelfRecord) : (clash as ShelfRecord | null);
   useEffect(() => {
     if (problem && problem.code !== 'stale') setError(fields.some(({ key }) => key === problem.path) ? problem.path : 'root', { message: problem.message });
   }, [problem, setError, fields]);
@@ -108,13 +119,15 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
       // Those that have not gone yet are named by the server once they have.
       const { photos = [] } = entry as Pictured;
       const shown = photos.length > 0 ? { photos: knownNames(photos) } : {};
-      const mine = { kind, record: { ...read.record, ...shown } as unknown as RecordOf<ShelfKind>, before: record };
+      const mine = { kind, record: { ...read.record, ...shown } as unknown as RecordOf<ShelfKind>, before: base };
       const then = (): void => {
         draft.done();
         leave();
       };
-      if (standing) save.save(recordOnto(mine, standing).variables, { on: standing.version, then });
-      else save.save(mine, { on: record.version, ...(isNew ? { id: record.id } : {}), then });
+      const stands = standing ?? (record.version === base.version ? undefined : record);
+      if (!standing && stands && clashes(base, mine.record, stands)) setClash(stands);
+      else if (stands) save.save(recordOnto(mine, stands).variables, { on: stands.version, then });
+      else save.save(mine, { on: base.version, ...(isNew ? { id: record.id } : {}), then });
     }, showFault)();
 
   const controller = kind === 'controllers' ? readNow(now) : null;
