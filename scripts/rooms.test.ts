@@ -1,11 +1,12 @@
 /** The rooms of the core, and those of the web app, stand on one another in this order: what a file imports lies in its own room or before it. */
 import { readFileSync, readdirSync } from 'node:fs';
-import { dirname, join, relative, sep } from 'node:path';
+import { basename, dirname, join, relative, sep } from 'node:path';
 
 const HOUSES = {
   'packages/core/src': [
     ...[
       'problem',
+      'keys',
       'version',
       'numerics',
       'units',
@@ -64,4 +65,45 @@ describe.each(Object.entries(HOUSES))('%s', (folder, rooms: readonly string[]) =
       [],
     );
   });
+});
+
+const WORKSPACES = ['packages/core/src', 'packages/schema/src', 'apps/server/src', 'apps/web/src', 'e2e', 'benchmarks', 'scripts'];
+const sources = WORKSPACES.flatMap((folder) => filesIn(join(__dirname, '..', folder))).filter((file) => /\.(m|c)?[jt]sx?$/.test(file));
+
+test('no two modules differ by letter case alone: a disk that ignores case would load the wrong one', () => {
+  const stems = new Set(sources.map((file) => join(dirname(file), basename(file).replace(/(\.test)?\.\w+$/, ''))));
+  const seen = new Map<string, string>();
+  const alike = [...stems].flatMap((stem) => {
+    const other = seen.get(stem.toLowerCase());
+    seen.set(stem.toLowerCase(), stem);
+    return other ? [`${other} and ${stem}`] : [];
+  });
+  expect(stems.size).toBeGreaterThan(600);
+  expect(alike).toEqual([]);
+});
+
+test('what the compiler takes on trust is ten casts at most, each with its reason', () => {
+  const product = sources.filter((file) => /[/\\](packages|apps)[/\\]/.test(file) && !isTest(file));
+  const casts = product.flatMap((file) => {
+    const lines = readFileSync(file, 'utf8').split('\n');
+    return lines.flatMap((line, i) =>
+      line.includes('as unknown as') ? [{ at: `${file}:${i + 1}`, before: lines.slice(Math.max(0, i - 3), i).join(' ') }] : [],
+    );
+  });
+  expect(casts.length).toBeLessThanOrEqual(10);
+  expect(casts.filter(({ before }) => !/no-restricted-syntax -- .{10}/.test(before)).map(({ at }) => at)).toEqual([]);
+});
+
+test('a form with figures in it holds the units they are typed in', () => {
+  const forms = sources
+    .filter((file) => file.includes(join('apps', 'web', 'src')) && !isTest(file))
+    .map((file) => ({ file, text: readFileSync(file, 'utf8') }));
+  const typed = forms.filter(({ text }) => /<(Field|TypedField)\b/.test(text) && /useUnits\(\)/.test(text) && /useState/.test(text));
+  // In a form already, or with units of their own: what Reckon keeps says its units, a schedule on paper has those of the paper; words have none.
+  const words = ['HandFields', 'StepChain'];
+  const elsewhere = [...words, 'FormStory', 'KilnTimes', 'MakingStory', 'GivenScreen', 'Proven', 'RecordForm', 'PieceForm'];
+  expect(typed.length).toBeGreaterThan(8);
+  expect(
+    typed.filter(({ file, text }) => !text.includes('inFormUnits(') && !elsewhere.includes(basename(file, '.tsx'))).map(({ file }) => basename(file)),
+  ).toEqual([]);
 });

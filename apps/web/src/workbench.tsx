@@ -33,6 +33,8 @@ function page<N extends keyof Pages>(name: N) {
       );
       // Tried again by itself when the server answers again.
     }, [loaded, answers]);
+    // A page by a name that is not known yet takes the props of all of them at once, to the compiler.
+    // eslint-disable-next-line no-restricted-syntax -- Props are those of the page of this name
     if (loaded) return createElement<Props>(loaded[name] as unknown as ComponentType<Props>, props);
     return failed ? <Unread /> : null;
   };

@@ -249,6 +249,7 @@ export {
   JOINED_BY,
   type JourneyStep,
   type LaidLayer,
+  type OfFiredLayers,
   LAYER_FORMS,
   type LayerForm,
   LAYERS_AT_MOST,

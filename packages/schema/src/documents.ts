@@ -1,5 +1,5 @@
 /** A studio's other documents: backups, schedule versions, firings, what waits, settings. */
-import { HOW_FAR, type MadeFrom, LAYER_FORMS, LOOKS, RELEASED, SETUP_KINDS, STAGES, WARE_KINDS, WETS, STEP_KINDS } from '@torvin/core';
+import { HOW_FAR, type MadeFrom, type OfFiredLayers, LAYER_FORMS, LOOKS, RELEASED, SETUP_KINDS, STAGES, WARE_KINDS, WETS, STEP_KINDS } from '@torvin/core';
 import { z } from 'zod';
 import {
   ControllerInputSchema,
@@ -27,6 +27,7 @@ import { CSV_STYLES } from './csv';
 import { recordId, LaidLayerSchema, StepSchema, version, ResultSchema, PieceSchema, PieceRowSchema, asked } from './pieces';
 import { WAITS } from './waits';
 import { ControllerSchema, photoHash, photoList } from './records';
+import { schemaFor } from '@torvin/core/contract';
 
 /** One file with all of a studio: who asked for it, when, and how much it holds. */
 export const BackupSchema = z
@@ -100,24 +101,26 @@ export const DrawnLayerSchema = z
 export type DrawnLayer = z.infer<typeof DrawnLayerSchema>;
 
 /** What a person can have changed since; see madeFromDifferences. */
-export const MadeFromSchema = z
-  .object({
-    footprint: FootprintSchema,
-    dammed: z.boolean(),
-    mapped: z.object({ thin_m: figure('m'), thick_m: figure('m'), apart_m: figure('m') }).optional(),
-    layers: z.array(z.object({ glassName: z.string(), depth_m: figure('m'), laid: LaidLayerSchema })),
-    glasses: z.record(z.string(), GlassConstantsSchema.strip()),
-    before: z.array(z.object({ look: StepSchema.shape.look, setup: StepSchema.shape.setup })),
-    hands: z.array(z.looseObject({ kind: z.enum(STEP_KINDS) })).optional(),
-    look: StepSchema.shape.look,
-    setup: StepSchema.shape.setup,
-    formName: z.string().optional(),
-    school: SchoolSchema,
-    release: z.object({ id: recordId('Release'), name: z.string(), coat: CoatSchema }).optional(),
-    kiln: z.object({ id: recordId('Kiln'), name: z.string(), constants: KilnConstantsSchema.strip(), taken: CorrectionsSchema.optional() }),
-    controller: z.object({ id: recordId('Controller'), name: z.string(), counts: ControllerInputSchema.strip() }),
-  })
-  .meta({ id: 'MadeFrom' }) satisfies z.ZodType<MadeFrom>;
+export const MadeFromSchema = schemaFor<MadeFrom, OfFiredLayers>()(
+  z
+    .object({
+      footprint: FootprintSchema,
+      dammed: z.boolean(),
+      mapped: z.object({ thin_m: figure('m'), thick_m: figure('m'), apart_m: figure('m') }).optional(),
+      layers: z.array(z.object({ glassName: z.string(), depth_m: figure('m'), laid: LaidLayerSchema })),
+      glasses: z.record(z.string(), GlassConstantsSchema.strip()),
+      before: z.array(z.object({ look: StepSchema.shape.look, setup: StepSchema.shape.setup })),
+      hands: z.array(z.looseObject({ kind: z.enum(STEP_KINDS) })).optional(),
+      look: StepSchema.shape.look,
+      setup: StepSchema.shape.setup,
+      formName: z.string().optional(),
+      school: SchoolSchema,
+      release: z.object({ id: recordId('Release'), name: z.string(), coat: CoatSchema }).optional(),
+      kiln: z.object({ id: recordId('Kiln'), name: z.string(), constants: KilnConstantsSchema.strip(), taken: CorrectionsSchema.optional() }),
+      controller: z.object({ id: recordId('Controller'), name: z.string(), counts: ControllerInputSchema.strip() }),
+    })
+    .meta({ id: 'MadeFrom' }),
+);
 
 /** What a schedule was made from, kept so that later edits of records do not change the past. */
 export const SnapshotSchema = z

@@ -31,6 +31,7 @@ import {
   bodiesAfter,
   nothingYet,
   bodyProfile,
+  type OfFiredLayers,
 } from '@torvin/core';
 import { z } from 'zod';
 import {
@@ -49,6 +50,7 @@ import {
   words,
 } from '@torvin/core/contract';
 import { nextStep } from './waits';
+import { schemaFor } from '@torvin/core/contract';
 
 export const SHEET_RANGE_M = { least: 0.0005, most: 0.025 } as const;
 export const SIZE_RANGE_M = { least: 0.02, most: 2 } as const;
@@ -73,72 +75,78 @@ const grains = {
   cover: cover.optional(),
 };
 
-export const LaidLayerSchema = z
-  .discriminatedUnion('form', [
-    z.strictObject({ form: z.literal('sheet'), ...laid, thickness_m: sheet_m, coated: oneOf('Coated side', ['up', 'down']).optional() }),
-    z.strictObject({
-      form: z.literal('cap'),
-      ...laid,
-      thickness_m: sheet_m,
-      overhang_m: quantity('Overhang', 'm', OVERHANG_RANGE_M.least, OVERHANG_RANGE_M.most).optional(),
-    }),
-    z
-      .strictObject({
-        form: z.literal('pieces'),
+export const LaidLayerSchema = schemaFor<LaidLayer, OfFiredLayers>()(
+  z
+    .discriminatedUnion('form', [
+      z.strictObject({ form: z.literal('sheet'), ...laid, thickness_m: sheet_m, coated: oneOf('Coated side', ['up', 'down']).optional() }),
+      z.strictObject({
+        form: z.literal('cap'),
         ...laid,
         thickness_m: sheet_m,
-        cover,
-        cutFace: oneOf('Cut face', ['side', 'end']).optional(),
-        count: quantity('Number of pieces', '', 1, PIECES_AT_MOST).int({ error: 'The number of pieces must be whole.' }),
-        placed,
-      })
-      .refine(({ count: told, placed: parts }) => parts === undefined || parts.length === told, {
-        path: ['count'],
-        error: 'The number of pieces must be that of the parts that are placed.',
+        overhang_m: quantity('Overhang', 'm', OVERHANG_RANGE_M.least, OVERHANG_RANGE_M.most).optional(),
       }),
-    z.strictObject({ form: z.literal('rod'), ...rod }),
-    z.strictObject({ form: z.literal('stringer'), ...rod }),
-    z.strictObject({ form: z.literal('frit'), ...grains }),
-    z.strictObject({ form: z.literal('powder'), ...grains }),
-  ])
-  .meta({ id: 'LaidLayer' }) satisfies z.ZodType<LaidLayer>;
+      z
+        .strictObject({
+          form: z.literal('pieces'),
+          ...laid,
+          thickness_m: sheet_m,
+          cover,
+          cutFace: oneOf('Cut face', ['side', 'end']).optional(),
+          count: quantity('Number of pieces', '', 1, PIECES_AT_MOST).int({ error: 'The number of pieces must be whole.' }),
+          placed,
+        })
+        .refine(({ count: told, placed: parts }) => parts === undefined || parts.length === told, {
+          path: ['count'],
+          error: 'The number of pieces must be that of the parts that are placed.',
+        }),
+      z.strictObject({ form: z.literal('rod'), ...rod }),
+      z.strictObject({ form: z.literal('stringer'), ...rod }),
+      z.strictObject({ form: z.literal('frit'), ...grains }),
+      z.strictObject({ form: z.literal('powder'), ...grains }),
+    ])
+    .meta({ id: 'LaidLayer' }),
+);
 
 const stepName = words('Name of the step', 40, 1).optional();
 
 /** Its name may be nothing where it makes no difference. */
-const HeldFormSchema = z
-  .strictObject({
-    id: recordId('Mould or former'),
-    name: words('Name', 80),
-    shape: FormShapeSchema,
-    drop_m: quantity('How far the edge is to come down', 'm', 0.001, 1).optional(),
-  })
-  .meta({ id: 'HeldForm' }) satisfies z.ZodType<HeldForm>;
+const HeldFormSchema = schemaFor<HeldForm>()(
+  z
+    .strictObject({
+      id: recordId('Mould or former'),
+      name: words('Name', 80),
+      shape: FormShapeSchema,
+      drop_m: quantity('How far the edge is to come down', 'm', 0.001, 1).optional(),
+    })
+    .meta({ id: 'HeldForm' }),
+);
 
 /** A firing of a journey. */
-export const StepSchema = z
-  .strictObject({
-    kind: z.literal('fire'),
-    id,
-    name: stepName,
-    look: oneOf('Look', LOOKS),
-    setup: z.strictObject({
-      kind: oneOf('Set-up', SETUP_KINDS),
-      paper: z.boolean(),
-      wet: oneOf('What is wet', WETS).optional(),
-      shaping: ShapingSchema.optional(),
-      form: HeldFormSchema.optional(),
-      shelf: HeldFormSchema.optional(),
-    }),
-    kilnId: recordId('Kiln'),
-    controllerId: recordId('Controller'),
-    school: SchoolSchema,
-    releaseId: recordId('Release').optional(),
-    scheduleId: id.nullable(),
-    computedId: id.nullable(),
-    measured: z.strictObject({ down_m: quantity('How far it has come down', 'm', 0, 1) }).optional(),
-  })
-  .meta({ id: 'Step' }) satisfies z.ZodType<PlannedStep>;
+export const StepSchema = schemaFor<PlannedStep>()(
+  z
+    .strictObject({
+      kind: z.literal('fire'),
+      id,
+      name: stepName,
+      look: oneOf('Look', LOOKS),
+      setup: z.strictObject({
+        kind: oneOf('Set-up', SETUP_KINDS),
+        paper: z.boolean(),
+        wet: oneOf('What is wet', WETS).optional(),
+        shaping: ShapingSchema.optional(),
+        form: HeldFormSchema.optional(),
+        shelf: HeldFormSchema.optional(),
+      }),
+      kilnId: recordId('Kiln'),
+      controllerId: recordId('Controller'),
+      school: SchoolSchema,
+      releaseId: recordId('Release').optional(),
+      scheduleId: id.nullable(),
+      computedId: id.nullable(),
+      measured: z.strictObject({ down_m: quantity('How far it has come down', 'm', 0, 1) }).optional(),
+    })
+    .meta({ id: 'Step' }),
+);
 export type Step = z.infer<typeof StepSchema>;
 
 /** What can be asked of a step of the hands. */
@@ -165,41 +173,45 @@ const byHand = {
   took: z.strictObject({ mass_kg: quantity('Mass', 'kg', 0, 1000).optional(), time_s: quantity('Time', 's', 0, LONGEST_WAIT_S).optional() }).optional(),
 };
 
-const CuttingSchema = z.discriminatedUnion('to', [
-  z.strictObject({ to: z.literal('outline'), outline: FootprintSchema }),
-  z.strictObject({ to: z.literal('strips'), strip_m: within('Width of a strip', 'm', STRIP_RANGE_M), stand: oneOf('How strips stand', ['flat', 'onEdge']) }),
-  z.strictObject({ to: z.literal('segments'), count: whole('The number of segments', SEGMENTS_RANGE) }),
-  z.strictObject({ to: z.literal('slice'), face, depth_m: off_m }),
-]) satisfies z.ZodType<Cutting>;
+const CuttingSchema = schemaFor<Cutting>()(
+  z.discriminatedUnion('to', [
+    z.strictObject({ to: z.literal('outline'), outline: FootprintSchema }),
+    z.strictObject({ to: z.literal('strips'), strip_m: within('Width of a strip', 'm', STRIP_RANGE_M), stand: oneOf('How strips stand', ['flat', 'onEdge']) }),
+    z.strictObject({ to: z.literal('segments'), count: whole('The number of segments', SEGMENTS_RANGE) }),
+    z.strictObject({ to: z.literal('slice'), face, depth_m: off_m }),
+  ]),
+);
 
 export const LAY_SIDES = ['above', 'below'] as const;
 
 /** A step of a piece's journey, told apart by its kind. */
-export const JourneyStepSchema = z
-  .discriminatedUnion('kind', [
-    StepSchema,
-    z.strictObject({ kind: z.literal('lay'), ...byHand, side: oneOf('Side', LAY_SIDES), layers: z.array(LaidLayerSchema).max(LAYERS_AT_MOST) }),
-    z.strictObject({ kind: z.literal('turn'), ...byHand }),
-    z.strictObject({ kind: z.literal('cut'), ...byHand, cut: CuttingSchema, kerf_m: within('Kerf', 'm', KERF_RANGE_M) }),
-    z.strictObject({ kind: z.literal('grind'), ...byHand, at: place, depth_m: off_m }),
-    z.strictObject({ kind: z.literal('blast'), ...byHand, face, depth_m: off_m, cover: quantity('Cover', '', COVER_RANGE.least, COVER_RANGE.most) }),
-    z.strictObject({ kind: z.literal('polish'), ...byHand, at: place, depth_m: off_m }),
-    z.strictObject({ kind: z.literal('drill'), ...byHand, hole_m: within('Hole', 'm', HOLE_RANGE_M), count: whole('The number of holes', HOLES_RANGE) }),
-    z.strictObject({ kind: z.literal('clean'), ...byHand, off: oneOf('What is cleaned off', CLEANED_OFF), soak_s: waited('Soaking') }),
-    z.strictObject({
-      ...{ kind: z.literal('fill'), ...byHand, glassId: recordId('Glass') },
-      ...{ mass_kg: within('Fill', 'kg', FILL_RANGE_KG), spot_m: within('Spot', 'm', SPOT_RANGE_M) },
-    }),
-    z.strictObject({
-      kind: z.literal('look'),
-      ...byHand,
-      with: oneOf('What it is looked at with', LOOKED_WITH),
-      found: words('What was found', 200).optional(),
-    }),
-    z.strictObject({ kind: z.literal('wait'), ...byHand, for_s: waited('Waiting'), why: words('What it waits for', 80).optional() }),
-    z.strictObject({ kind: z.literal('join'), ...byHand, by: oneOf('How it is joined', JOINED_BY), cure_s: waited('Setting') }),
-  ])
-  .meta({ id: 'JourneyStep' }) satisfies z.ZodType<JourneyStep>;
+export const JourneyStepSchema = schemaFor<JourneyStep, OfFiredLayers>()(
+  z
+    .discriminatedUnion('kind', [
+      StepSchema,
+      z.strictObject({ kind: z.literal('lay'), ...byHand, side: oneOf('Side', LAY_SIDES), layers: z.array(LaidLayerSchema).max(LAYERS_AT_MOST) }),
+      z.strictObject({ kind: z.literal('turn'), ...byHand }),
+      z.strictObject({ kind: z.literal('cut'), ...byHand, cut: CuttingSchema, kerf_m: within('Kerf', 'm', KERF_RANGE_M) }),
+      z.strictObject({ kind: z.literal('grind'), ...byHand, at: place, depth_m: off_m }),
+      z.strictObject({ kind: z.literal('blast'), ...byHand, face, depth_m: off_m, cover: quantity('Cover', '', COVER_RANGE.least, COVER_RANGE.most) }),
+      z.strictObject({ kind: z.literal('polish'), ...byHand, at: place, depth_m: off_m }),
+      z.strictObject({ kind: z.literal('drill'), ...byHand, hole_m: within('Hole', 'm', HOLE_RANGE_M), count: whole('The number of holes', HOLES_RANGE) }),
+      z.strictObject({ kind: z.literal('clean'), ...byHand, off: oneOf('What is cleaned off', CLEANED_OFF), soak_s: waited('Soaking') }),
+      z.strictObject({
+        ...{ kind: z.literal('fill'), ...byHand, glassId: recordId('Glass') },
+        ...{ mass_kg: within('Fill', 'kg', FILL_RANGE_KG), spot_m: within('Spot', 'm', SPOT_RANGE_M) },
+      }),
+      z.strictObject({
+        kind: z.literal('look'),
+        ...byHand,
+        with: oneOf('What it is looked at with', LOOKED_WITH),
+        found: words('What was found', 200).optional(),
+      }),
+      z.strictObject({ kind: z.literal('wait'), ...byHand, for_s: waited('Waiting'), why: words('What it waits for', 80).optional() }),
+      z.strictObject({ kind: z.literal('join'), ...byHand, by: oneOf('How it is joined', JOINED_BY), cure_s: waited('Setting') }),
+    ])
+    .meta({ id: 'JourneyStep' }),
+);
 
 /** Light glass, kg/m³: grains of any other come to less. */
 const LIGHT_GLASS_kg_m3 = 2500;
@@ -208,37 +220,41 @@ const deepest = (layers: readonly LaidLayer[]): number => layers.reduce((sum, la
 const placedIn = (doc: Pick<PieceDocument, 'journey'>) => laidLayers(doc).flatMap((layer) => ('placed' in layer ? (layer.placed ?? []) : []));
 const idsIn = (doc: Pick<PieceDocument, 'journey'>): string[] => [...doc.journey, ...laidLayers(doc), ...placedIn(doc)].map(({ id: one }) => one);
 
-const SketchSchema = z
-  .strictObject({
-    hash: z.string().regex(/^[0-9a-f]{64}$/, { error: 'A sketch is named by the 64 hexadecimal digits of its content.' }),
-    width_m: within('Width of the sketch', 'm', SKETCH_RANGE_M),
-    aspect: quantity('Height over width', '', 0.02, 50),
-    x_m: quantity('To the right of the middle', 'm', -5, 5),
-    y_m: quantity('Behind the middle', 'm', -5, 5),
-  })
-  .meta({ id: 'Sketch' }) satisfies z.ZodType<Sketch>;
+const SketchSchema = schemaFor<Sketch>()(
+  z
+    .strictObject({
+      hash: z.string().regex(/^[0-9a-f]{64}$/, { error: 'A sketch is named by the 64 hexadecimal digits of its content.' }),
+      width_m: within('Width of the sketch', 'm', SKETCH_RANGE_M),
+      aspect: quantity('Height over width', '', 0.02, 50),
+      x_m: quantity('To the right of the middle', 'm', -5, 5),
+      y_m: quantity('Behind the middle', 'm', -5, 5),
+    })
+    .meta({ id: 'Sketch' }),
+);
 
-const JourneyDocSchema = z
-  .strictObject({
-    schemaVersion: z.literal(3),
-    footprint: FootprintSchema,
-    dammed: z.boolean(),
-    typed: z.record(z.string().max(20), z.string().max(40)),
-    under: SketchSchema.optional(),
-    journey: z.array(JourneyStepSchema).max(STEPS_AT_MOST, { error: `At most ${STEPS_AT_MOST} steps.` }),
-  })
-  .refine((doc) => new Set(idsIn(doc)).size === idsIn(doc).length, { path: ['journey'], error: 'Two steps, layers or parts of a piece have one id.' })
-  .refine((doc) => placedIn(doc).length <= PARTS_AT_MOST, { path: ['journey'], error: `At most ${PARTS_AT_MOST} parts in all are placed.` })
-  .refine((doc) => laidLayers(doc).length <= LAYERS_AT_MOST, { path: ['journey'], error: `At most ${LAYERS_AT_MOST} layers in all.` })
-  .refine((doc) => laidLayers(doc).length > 0 || firesNoGlass(doc), {
-    path: ['journey'],
-    error: 'A piece needs at least one layer, unless every firing it is to have is one without glass.',
-  })
-  .refine((doc) => deepest(laidLayers(doc)) <= DEEPEST_M + 1e-9, {
-    path: ['journey'],
-    error: `The layers together may be at most ${(['mm', 'in'] as const).map((unit) => text(formatLength(DEEPEST_M, unit))).join(' or ')} deep.`,
-  })
-  .meta({ id: 'PieceDocument' }) satisfies z.ZodType<PieceDocument>;
+const JourneyDocSchema = schemaFor<PieceDocument, OfFiredLayers>()(
+  z
+    .strictObject({
+      schemaVersion: z.literal(3),
+      footprint: FootprintSchema,
+      dammed: z.boolean(),
+      typed: z.record(z.string().max(20), z.string().max(40)),
+      under: SketchSchema.optional(),
+      journey: z.array(JourneyStepSchema).max(STEPS_AT_MOST, { error: `At most ${STEPS_AT_MOST} steps.` }),
+    })
+    .refine((doc) => new Set(idsIn(doc)).size === idsIn(doc).length, { path: ['journey'], error: 'Two steps, layers or parts of a piece have one id.' })
+    .refine((doc) => placedIn(doc).length <= PARTS_AT_MOST, { path: ['journey'], error: `At most ${PARTS_AT_MOST} parts in all are placed.` })
+    .refine((doc) => laidLayers(doc).length <= LAYERS_AT_MOST, { path: ['journey'], error: `At most ${LAYERS_AT_MOST} layers in all.` })
+    .refine((doc) => laidLayers(doc).length > 0 || firesNoGlass(doc), {
+      path: ['journey'],
+      error: 'A piece needs at least one layer, unless every firing it is to have is one without glass.',
+    })
+    .refine((doc) => deepest(laidLayers(doc)) <= DEEPEST_M + 1e-9, {
+      path: ['journey'],
+      error: `The layers together may be at most ${(['mm', 'in'] as const).map((unit) => text(formatLength(DEEPEST_M, unit))).join(' or ')} deep.`,
+    })
+    .meta({ id: 'PieceDocument' }),
+);
 
 /** Documents of before there were journeys are taken as what they are now. */
 export const PieceDocSchema = z.preprocess(asJourney, JourneyDocSchema);
@@ -307,13 +323,15 @@ export const PieceRowSchema = PieceSchema.pick({
   .extend({
     footprint: FootprintSchema,
     laid: count('How many layers are laid on in all'),
-    profile: z.object({
-      footprint: FootprintSchema,
-      layers: z.array(LaidLayerSchema),
-      ...{ solid: span, heated: span },
-      thickest_m: figure('m', 'Of a casting, where it is thickest').nullable(),
-      crown_m: figure('m', 'How far its middle stands over its rim'),
-    }) satisfies z.ZodType<BodyProfile>,
+    profile: schemaFor<BodyProfile, OfFiredLayers>()(
+      z.object({
+        footprint: FootprintSchema,
+        layers: z.array(LaidLayerSchema),
+        ...{ solid: span, heated: span },
+        thickest_m: figure('m', 'Of a casting, where it is thickest').nullable(),
+        crown_m: figure('m', 'How far its middle stands over its rim'),
+      }),
+    ),
     looks: z.array(z.enum(LOOKS)),
   })
   .meta({ id: 'PieceRow' });

@@ -35,6 +35,7 @@ import {
   quantity,
   words,
 } from '@torvin/core/contract';
+import { schemaWith } from '@torvin/core/contract';
 
 const recordId = words('Record id', 60, 1);
 /** version counts saves; a save names the one it was based on, and a new record names 0. */
@@ -94,10 +95,12 @@ export const KilnSchema = KilnConstantsSchema.extend({
 export type Kiln = z.infer<typeof KilnSchema>;
 export const KilnChangeSchema = aKiln(KilnSchema);
 
-export const ControllerSchema = z.strictObject({
-  ...named,
-  ...controllerFields,
-}) satisfies z.ZodType<Controller>;
+export const ControllerSchema = schemaWith<Controller>()(
+  z.strictObject({
+    ...named,
+    ...controllerFields,
+  }),
+);
 export const ControllerChangeSchema = aController(ControllerSchema);
 
 /** What keeps glass from what it lies on or in. */
@@ -124,27 +127,29 @@ export const RELIEFS = ['raised', 'sunk'] as const;
 export const LETTERINGS = ['none', 'plain', 'mirrored'] as const;
 
 /** What shapes glass: a mould, a former, a dam, a plate that prints, a cavity to cast into, a grid. */
-export const FormSchema = z.strictObject({
-  ...named,
-  ...formFields,
-  /** How many of it there are. */
-  count: quantity('How many there are', '', 1, 1000).int({ error: 'How many there are must be whole.' }),
-  damaged: z.boolean(),
-  /** How often it can be fired, where that is known of such a one. */
-  lasts: quantity('Firings it lasts', '', 1, 10000).int({ error: 'The firings it lasts must be a whole number.' }).optional(),
-  /** Dry: before its first firing, and weighed last. */
-  new_kg: quantity('Mass when new', 'kg', 0.001, 500).optional(),
-  now_kg: quantity('Mass now', 'kg', 0.001, 500).optional(),
-  /** Holes through which air leaves. */
-  vents: quantity('Vent holes', '', 0, 200).int({ error: 'Vent holes are counted whole.' }).optional(),
-  /** What on it tells which way it stands in the kiln. */
-  mark: words('Mark', 80).optional(),
-  /** Of a plate: whether its pattern stands up or lies deep, and how letters read on it. */
-  relief: oneOf('Its relief', RELIEFS).optional(),
-  lettering: oneOf('Letters on it', LETTERINGS).optional(),
-  photos: photoList.optional(),
-  note: words('Note', 400).default(''),
-}) satisfies z.ZodType<FormShape>;
+export const FormSchema = schemaWith<FormShape>()(
+  z.strictObject({
+    ...named,
+    ...formFields,
+    /** How many of it there are. */
+    count: quantity('How many there are', '', 1, 1000).int({ error: 'How many there are must be whole.' }),
+    damaged: z.boolean(),
+    /** How often it can be fired, where that is known of such a one. */
+    lasts: quantity('Firings it lasts', '', 1, 10000).int({ error: 'The firings it lasts must be a whole number.' }).optional(),
+    /** Dry: before its first firing, and weighed last. */
+    new_kg: quantity('Mass when new', 'kg', 0.001, 500).optional(),
+    now_kg: quantity('Mass now', 'kg', 0.001, 500).optional(),
+    /** Holes through which air leaves. */
+    vents: quantity('Vent holes', '', 0, 200).int({ error: 'Vent holes are counted whole.' }).optional(),
+    /** What on it tells which way it stands in the kiln. */
+    mark: words('Mark', 80).optional(),
+    /** Of a plate: whether its pattern stands up or lies deep, and how letters read on it. */
+    relief: oneOf('Its relief', RELIEFS).optional(),
+    lettering: oneOf('Letters on it', LETTERINGS).optional(),
+    photos: photoList.optional(),
+    note: words('Note', 400).default(''),
+  }),
+);
 export type FormRecord = z.infer<typeof FormSchema>;
 export const FormChangeSchema = aForm(FormSchema);
 
@@ -172,30 +177,32 @@ const STAGES_AT_MOST = 200;
 const part = (of: string) => quantity(`Share of ${of}`, '', 0, 100);
 
 /** How one mould is made: of what, and each step of it as it was told. */
-export const MakingSchema = z.strictObject({
-  id: recordId,
-  version,
-  formId: recordId,
-  way: oneOf('How it is made', MAKING_WAYS),
-  // What a way does not ask for stands as is usual.
-  model: oneOf('Its model', MODELS).default('wax'),
-  flexible: oneOf('Flexible mould', FLEXIBLES).default('none'),
-  rubberCoats: quantity('Coats of rubber', '', 1, 20).int({ error: 'Coats are counted whole.' }).default(4),
-  /** Of wax that is a shell. */
-  waxWall_m: quantity('Wall of the wax', 'm', 0.0005, 0.1).optional(),
-  /** Of the investment, by mass. */
-  plasterShare: part('plaster').gt(0, { error: 'Without plaster it does not set: its share is above nothing.' }).default(1),
-  silicaShare: part('silica').default(1),
-  waterShare: part('water').gt(0, { error: 'Without water it does not set: its share is above nothing.' }).default(1),
-  /** The last day on which the bag that it is mixed of is good. */
-  bagUntil: instant.optional(),
-  note: words('Note', 400).default(''),
-  begunAt: instant,
-  told: z
-    .array(StageToldSchema)
-    .max(STAGES_AT_MOST, { error: `At most ${STAGES_AT_MOST} steps and weighings.` })
-    .readonly(),
-}) satisfies z.ZodType<Making>;
+export const MakingSchema = schemaWith<Making>()(
+  z.strictObject({
+    id: recordId,
+    version,
+    formId: recordId,
+    way: oneOf('How it is made', MAKING_WAYS),
+    // What a way does not ask for stands as is usual.
+    model: oneOf('Its model', MODELS).default('wax'),
+    flexible: oneOf('Flexible mould', FLEXIBLES).default('none'),
+    rubberCoats: quantity('Coats of rubber', '', 1, 20).int({ error: 'Coats are counted whole.' }).default(4),
+    /** Of wax that is a shell. */
+    waxWall_m: quantity('Wall of the wax', 'm', 0.0005, 0.1).optional(),
+    /** Of the investment, by mass. */
+    plasterShare: part('plaster').gt(0, { error: 'Without plaster it does not set: its share is above nothing.' }).default(1),
+    silicaShare: part('silica').default(1),
+    waterShare: part('water').gt(0, { error: 'Without water it does not set: its share is above nothing.' }).default(1),
+    /** The last day on which the bag that it is mixed of is good. */
+    bagUntil: instant.optional(),
+    note: words('Note', 400).default(''),
+    begunAt: instant,
+    told: z
+      .array(StageToldSchema)
+      .max(STAGES_AT_MOST, { error: `At most ${STAGES_AT_MOST} steps and weighings.` })
+      .readonly(),
+  }),
+);
 export type MakingRecord = z.infer<typeof MakingSchema>;
 export const MakingChangeSchema = MakingSchema.superRefine((making, context) => {
   const order = stagesOf(making);
@@ -237,33 +244,35 @@ const told = (name: string, unit: string, key: keyof typeof MADE_RANGES) => quan
 const SHARES_APART = 1e-6;
 
 /** Glass made here: what came out of a piece. What is left of it is what was made less what pieces take, and stands nowhere. */
-export const MadeSchema = z.strictObject({
-  ...named,
-  form: oneOf('Form', MADE_FORMS),
-  /** Of one of them, seen from above; of pulled cane how long it is, of crushed frit nothing. */
-  footprint: FootprintSchema.optional(),
-  length_m: told('Length', 'm', 'length_m').optional(),
-  /** Of cane, across it; of frit, its grain. */
-  thickness_m: told('Thickness', 'm', 'thickness_m'),
-  count: told('How many', '', 'count').int({ error: 'How many there are must be whole.' }),
-  /** Of all of them, as they were made. */
-  mass_kg: told('Mass', 'kg', 'mass_kg'),
-  /** Which way what it is of lies in it. */
-  lie: oneOf('How its glasses lie', ['level', 'upright', 'crosswise', 'mixed']),
-  stripes: z
-    .array(z.strictObject({ glassId: recordId, share: quantity('Share', '', 1e-9, 1) }))
-    .min(1, { error: 'It must be of at least one glass.' })
-    .max(STRIPES_AT_MOST, { error: `At most ${STRIPES_AT_MOST} stripes.` })
-    .refine((stripes) => Math.abs(stripes.reduce((sum, { share }) => sum + share, 0) - 1) < SHARES_APART, {
-      error: 'The shares of its glasses must come to 1.',
-    })
-    .readonly(),
-  fragile: z.boolean(),
-  /** What its firings had done to it by then; null where that is not known. */
-  heat: z.strictObject({ work_perPa: figure('1/Pa', 'Heat work').min(0), haze_s: figure('s').min(0).nullable() }).nullable(),
-  /** The piece it came from, and what that was called then; it stays named when that is deleted. */
-  from: z.strictObject({ pieceId: id, name: words('Name', 80, 1) }).nullable(),
-  note: words('Note', 400).default(''),
-  madeAt: instant,
-}) satisfies z.ZodType<ShelfMade>;
+export const MadeSchema = schemaWith<ShelfMade>()(
+  z.strictObject({
+    ...named,
+    form: oneOf('Form', MADE_FORMS),
+    /** Of one of them, seen from above; of pulled cane how long it is, of crushed frit nothing. */
+    footprint: FootprintSchema.optional(),
+    length_m: told('Length', 'm', 'length_m').optional(),
+    /** Of cane, across it; of frit, its grain. */
+    thickness_m: told('Thickness', 'm', 'thickness_m'),
+    count: told('How many', '', 'count').int({ error: 'How many there are must be whole.' }),
+    /** Of all of them, as they were made. */
+    mass_kg: told('Mass', 'kg', 'mass_kg'),
+    /** Which way what it is of lies in it. */
+    lie: oneOf('How its glasses lie', ['level', 'upright', 'crosswise', 'mixed']),
+    stripes: z
+      .array(z.strictObject({ glassId: recordId, share: quantity('Share', '', 1e-9, 1) }))
+      .min(1, { error: 'It must be of at least one glass.' })
+      .max(STRIPES_AT_MOST, { error: `At most ${STRIPES_AT_MOST} stripes.` })
+      .refine((stripes) => Math.abs(stripes.reduce((sum, { share }) => sum + share, 0) - 1) < SHARES_APART, {
+        error: 'The shares of its glasses must come to 1.',
+      })
+      .readonly(),
+    fragile: z.boolean(),
+    /** What its firings had done to it by then; null where that is not known. */
+    heat: z.strictObject({ work_perPa: figure('1/Pa', 'Heat work').min(0), haze_s: figure('s').min(0).nullable() }).nullable(),
+    /** The piece it came from, and what that was called then; it stays named when that is deleted. */
+    from: z.strictObject({ pieceId: id, name: words('Name', 80, 1) }).nullable(),
+    note: words('Note', 400).default(''),
+    madeAt: instant,
+  }),
+);
 export type Made = z.infer<typeof MadeSchema>;

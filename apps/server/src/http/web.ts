@@ -1,10 +1,10 @@
 /** Serves the exported web app: files as they are or as they were compressed when it was built, index.html for routes, 404 for anything that looks like a file. */
-import { extname, join } from 'node:path';
+import { extname, join, relative, sep } from 'node:path';
 import type { Express } from 'express';
 import staticCompressed from 'express-static-gzip';
 
 /** What is in these is named by its content, so it never changes. */
-const HASHED = /^\/(_expo|assets|workers)\//;
+const HASHED = /^(_expo|assets|workers)\//;
 const A_YEAR_S = 31536000;
 
 export function serveWeb(app: Express, webDir: string): void {
@@ -14,9 +14,9 @@ export function serveWeb(app: Express, webDir: string): void {
       index: false,
       orderPreference: ['br'],
       serveStatic: {
-        setHeaders(response) {
-          const { path } = response.req as unknown as { path: string };
-          response.setHeader('Cache-Control', HASHED.test(path) ? `public, max-age=${A_YEAR_S}, immutable` : 'no-cache');
+        setHeaders(response, path) {
+          const asked = relative(webDir, path).split(sep).join('/');
+          response.setHeader('Cache-Control', HASHED.test(asked) ? `public, max-age=${A_YEAR_S}, immutable` : 'no-cache');
         },
       },
     }),

@@ -196,6 +196,8 @@ function fitted(db: Database, file: PieceFile): PieceFile {
     piece: { ...file.piece, doc: renameInDoc(file.piece.doc, renames) },
     schedules: file.schedules.map((schedule) => ({ ...schedule, snapshot: renameInSnapshot(schedule.snapshot, renames) })),
     firings: file.firings.map((firing) => (firing.load?.kilnId ? { ...firing, load: { ...firing.load, kilnId: by('kilns', firing.load.kilnId) } } : firing)),
+    // Each list keeps its kind: fromEntries forgets which key has which.
+    // eslint-disable-next-line no-restricted-syntax -- the file is held to its schema before it comes here
     shelves: Object.fromEntries(filed.map(([kind, list]) => [kind, list.map((record) => renamed(kind, record))])) as unknown as PieceFile['shelves'],
   };
 }

@@ -16,7 +16,8 @@ export function damaged(value: unknown, random: () => number): unknown {
   if (typeof value !== 'object' || value === null || random() < 0.15) return NONSENSE[Math.floor(random() * NONSENSE.length)];
   const keys = Object.keys(value);
   const key = keys[Math.floor(random() * keys.length)];
-  const copy: Record<string, unknown> = Array.isArray(value) ? ([...value] as unknown as Record<string, unknown>) : { ...value };
+  const begun: Record<string, unknown> = {};
+  const copy = Object.assign(Array.isArray(value) ? [] : begun, value) as typeof begun;
   if (random() < 0.1) delete copy[key];
   else copy[key] = damaged(copy[key], random);
   return copy;

@@ -29,6 +29,8 @@ interface Here {
     openWindow(path: string): Promise<unknown>;
   };
 }
+// A worker's own `self`, which the page's types give as a window.
+// eslint-disable-next-line no-restricted-syntax -- its types cannot be loaded beside the page's
 const here = self as unknown as Here;
 
 const PICTURES_AT_MOST = 600;

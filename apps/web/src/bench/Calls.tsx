@@ -14,7 +14,7 @@ import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
 import { chime, maySound, readyToSound, shake } from '@/ui/chime';
 import { dayAndClock } from '@/ui/clock';
-import { type Answered, calling, nextTurn, stillAhead } from './calls';
+import { type Answered, calling, nextTurn, stillAhead } from './whoCalls';
 import { callsHere } from '@/ui/useCallsHere';
 
 const ANSWERED = 'torvin-calls-answered';

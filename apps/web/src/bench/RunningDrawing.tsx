@@ -2,7 +2,7 @@
 import { type Evaluation, type PurposefulSegment, footprintSpan, formatLength, ghostOf, text, wareFired } from '@torvin/core';
 import type { Schedule } from '@torvin/schema';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { TrueTimeChart } from '@/runsheet/TrueTimeChart';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';

@@ -30,8 +30,8 @@ export const useStudio = (): Studio =>
     initialDataUpdatedAt: 0,
   }).data ?? UNTIL_LOADED;
 
-/** What this studio reads and writes. Keeps its identity while nothing changes. */
-export function useUnits(): Units {
+/** The units set for the studio. Keeps its identity while nothing changes. */
+export function useStudioUnits(): Units {
   const { temperatureUnit: temperature, lengthUnit: length, massUnit: mass } = useStudio();
   return useMemo(() => ({ temperature, length, mass }), [temperature, length, mass]);
 }

@@ -2,7 +2,8 @@
 import { fileName, formatTemperature, momentsOf, openingTemperature, text } from '@torvin/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { useStudio, useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
+import { useStudio } from '@/data/studio';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { firingName } from '@/piece/describe';
 import type { OpenRunSheet } from '@/runsheet/RunPanels';

@@ -3,7 +3,7 @@ import { drawnLayers, firingsOf, footprintRings, type PlannedStep } from '@torvi
 import type { Piece, Shelves } from '@torvin/schema';
 import { createElement, useState } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { cutRows } from '@/piece/cutRows';
 import { ownLayers } from '@/piece/ownLayers';
 import { plannedOf } from '@/piece/planned';

@@ -1,7 +1,7 @@
 /** The run sheet on one page, to be printed: nothing else on the paper. */
 import { createElement, useState } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useComputed } from '@/engine/useComputed';
 import { firingName } from '@/piece/describe';
 import { OutdatedChoice } from '@/piece/OutdatedChoice';

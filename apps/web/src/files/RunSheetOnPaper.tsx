@@ -1,5 +1,5 @@
 /** The open run sheet, should the browser be told to print it; what is being saved is printed as it is shown. */
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import type { OpenRunSheet } from '@/runsheet/RunPanels';
 import { OnPaper } from './OnPaper';
 import { runSheetSvg } from './runSheetSvg';

@@ -18,7 +18,7 @@ import {
 import type { Piece, Schedule } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { readingFor } from '@/runsheet/readingFor';
-import { pathOf } from '@/runsheet/curve';
+import { pathOf } from '@/runsheet/curveLines';
 import { levelMarks, timeTicks, trueTimeAxes } from '@/runsheet/trueTime';
 import { clockAfter, clockShort } from '@/ui/clock';
 import { MARGIN, PAGE, WARNING_LINE, pageOf, rule, words, wrapped } from './page';

@@ -25,6 +25,8 @@ export function CalculatorSheet({ call }: { call: EngineCall }) {
   const [contract, setContract] = useState<Contract | null>(null);
   useEffect(() => {
     let gone = false;
+    // Shown are the schemas of any calculator, each of which has a type of its own.
+    // eslint-disable-next-line no-restricted-syntax -- only what all contracts have is read
     void CALCULATORS[call].contract().then((read) => !gone && setContract(read as unknown as Contract));
     return () => {
       gone = true;

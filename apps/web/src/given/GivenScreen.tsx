@@ -21,9 +21,9 @@ import { type FiringDetail, type Piece, type Shelves, type Step, cellsOf } from 
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { asRun } from '@/notebook/differences';
-import { useDraft } from '@/outbox/drafts';
+import { useDraft } from '@/data/useDraft';
 import { firingName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
 import { useGivenSchedule } from '@/piece/useGivenSchedule';

@@ -2,7 +2,7 @@
 import { brokenOf, brokenSentence, consequences, formatTemperature, openingTemperature, text, verdictOf } from '@torvin/core';
 import type { FiringDetail } from '@torvin/schema';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { asRun } from '@/notebook/differences';
 import type { Given } from '@/piece/useGivenSchedule';
 import { space } from '@/theme/theme';

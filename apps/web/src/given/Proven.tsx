@@ -4,7 +4,7 @@ import { format } from 'date-fns/format';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import { useFirings } from '@/data/firings';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';

@@ -1,11 +1,11 @@
 /** Two cards of one glance each, before a firing is started. */
 import type { Schedule } from '@torvin/schema';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Words } from '@/ui/Words';
-import { glancesAt } from './beforeStart';
+import { glancesAt } from './glances';
 
 export function BeforeStart({ schedule }: { schedule: Schedule }) {
   const { temperature } = useUnits();

@@ -3,7 +3,7 @@ import { brokenOf, brokenSentence, consequences, keyIn, profileWords } from '@to
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { KeyedRows } from '@/panel/KeyedRows';
 import { type Given, useGivenSchedule } from '@/piece/useGivenSchedule';
 import { space } from '@/theme/theme';

@@ -2,7 +2,7 @@
 import { type Controller, brokenOf, consequences, keyIn, segmentDifferences, segmentsKeyed } from '@torvin/core';
 import type { Schedule } from '@torvin/schema';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useComputed } from '@/engine/useComputed';
 import { Notice } from '@/ui/Notice';
 import { SideBySide } from '@/ui/SideBySide';

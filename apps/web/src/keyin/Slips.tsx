@@ -2,7 +2,7 @@
 import { type Controller, type Look, type PanelRow, slipDoes, slipSentence } from '@torvin/core';
 import type { Answered } from '@torvin/core/engine';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 

@@ -4,7 +4,7 @@ import { type LoadAhead, type Piece, type Schedule, type Shelves, type Step, api
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { call } from '@/outside/client';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useSave } from '@/outbox/useOutbox';
 import { type Given, useGivenSchedule } from '@/piece/useGivenSchedule';
 

@@ -16,7 +16,7 @@ import {
   text,
 } from '@torvin/core';
 import { View } from 'react-native';
-import { useStudio } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Choice } from '@/ui/Choice';
@@ -52,7 +52,7 @@ function took(rows: readonly PurposefulSegment[], index: number, start_C: number
 
 export function AsFiredRows({ planned, ran, start_C, fullSpeedCode, onChange }: AsFiredRowsProps) {
   const { colours } = useTheme();
-  const { temperatureUnit: unit } = useStudio();
+  const { temperature: unit } = useUnits();
   const set = (index: number, part: Partial<PurposefulSegment>): void =>
     onChange((ran ?? [...planned]).map((one, i) => (i === index ? { ...one, ...part } : one)));
   return (

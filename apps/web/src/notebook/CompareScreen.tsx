@@ -2,7 +2,7 @@
 import type { FiringDetail } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Screen } from '@/ui/Screen';
 import { SideBySide } from '@/ui/SideBySide';

@@ -16,7 +16,7 @@ import type { FiringDetail } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { LiveFigures } from '@/runsheet/LiveFigures';
 import { PolariserPanel } from '@/runsheet/PolariserPanel';

@@ -1,5 +1,5 @@
 /** What a firing is to teach: whether it counts, and what was read at the glass while the controller read something. */
-import { type Outcome, type TemperatureUnit, formatTemperature, parseTemperature, refused, text } from '@torvin/core';
+import { type Outcome, type TemperatureUnit, formatTemperature, found, parseTemperature, refused, text } from '@torvin/core';
 import { type Lesson, LessonSchema, WITNESS_RANGE_C } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -28,14 +28,18 @@ function temperatureWithin(typed: string, unit: TemperatureUnit): Outcome<number
   return refused('out-of-range', '', `A reading of ${written(read.value)} is none of a firing; it must be from ${written(least)} to ${written(most)}.`);
 }
 
-/** The lesson that was typed, or why it is none, at its field. */
+/** The lesson that was typed, or why it is none, at its field. A reading that still says what was recorded keeps its digits. */
 export function lessonOf(
   { leftOut, controller, glass }: LessonEntry,
   by: Lesson['by'],
   unit: TemperatureUnit,
+  before: Lesson,
 ): { lesson: Lesson } | { fault: { field: 'controller' | 'glass'; message: string } } {
   if (controller.trim() === '' && glass.trim() === '') return { lesson: { leftOut, by, witness: null } };
-  const [read, felt] = [temperatureWithin(controller, unit), temperatureWithin(glass, unit)];
+  const was = entryOfLesson(before, unit);
+  const { witness } = before;
+  const read = witness && controller === was.controller ? found(witness.controller_C) : temperatureWithin(controller, unit);
+  const felt = witness && glass === was.glass ? found(witness.glass_C) : temperatureWithin(glass, unit);
   if (!read.ok) return { fault: { field: 'controller', message: read.problem.message } };
   if (!felt.ok) return { fault: { field: 'glass', message: felt.problem.message } };
   const lesson = LessonSchema.safeParse({ leftOut, by, witness: { controller_C: read.value, glass_C: felt.value } });

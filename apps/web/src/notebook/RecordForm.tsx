@@ -7,8 +7,8 @@ import { useEffect, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
-import { useStudio, useUnits } from '@/data/studio';
-import type { Drafting } from '@/outbox/drafts';
+import { useUnits } from '@/data/FormUnits';
+import type { Drafting } from '@/data/useDraft';
 import { knownNames } from '@/outbox/pictures';
 import { RescueCard } from '@/piece/RescueCard';
 import { WORK_CAUTIONS } from '@/piece/cautions';
@@ -69,8 +69,8 @@ type FieldName = 'when' | 'place' | 'note' | 'knownBy';
 const FIELDS: Record<string, FieldName> = { firedAt: 'when', place: 'place', note: 'note', knownBy: 'knownBy' };
 
 export function RecordForm({ told, schedule, problem, saving, held, draft, onSave }: RecordFormProps) {
-  const { temperatureUnit: unit } = useStudio();
   const units = useUnits();
+  const unit = units.temperature;
   const [fault, setFault] = useState<{ field: string; message: string } | null>(null);
   const [began] = useState<RecordEntry>(() => ({
     when: format(told.firedAt, FIELD_TIME),
@@ -201,7 +201,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
         onPress={() =>
           void handleSubmit(({ when, result, lookReached, released, by, lesson: typed, ...rest }) => {
             const farOff = by === 'unsaid' || result === 'right' || result === 'open' ? null : by;
-            const read = lessonOf(typed, farOff, unit);
+            const read = lessonOf(typed, farOff, unit, told.lesson);
             setFault('fault' in read ? read.fault : null);
             if ('fault' in read) return;
             onSave({

@@ -2,7 +2,6 @@
 import { asJourney, firingOf, firingsOf, withStep } from '@torvin/core';
 import type {
   AnyRecord,
-  Endpoint,
   Filing,
   Firing,
   FiringChange,
@@ -24,7 +23,7 @@ import type {
   Shelves,
   Studio,
 } from '@torvin/schema';
-import { KINDS, api, inOrder, namedInDoc, photosOf, recordApi } from '@torvin/schema';
+import { KINDS, api, endpointsOf, inOrder, namedInDoc, photosOf, recordApi } from '@torvin/schema';
 import type { InfiniteData, QueryClient } from '@tanstack/react-query';
 import { ApiProblem, call, sendPhoto } from '@/outside/client';
 import { adoptPiece, keys, readAnew } from '@/outside/keys';
@@ -283,7 +282,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     },
     restoreRecord: {
       queue: () => SHELVES_QUEUE,
-      send: ({ kind, id }, { key }) => call(recordApi[kind].restore as unknown as Endpoint, { id, key, body: {} as never }),
+      send: ({ kind, id }, { key }) => call(endpointsOf(kind).restore, { id, key, body: {} as never }),
       taken: forgetShelves,
       words: ({ name }) => `${name} brought back`,
     },

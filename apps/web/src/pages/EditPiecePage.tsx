@@ -3,14 +3,13 @@ import type { Piece, Shelves } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { usePiece, useShelves } from '@/data/pieces';
-import { useUnits } from '@/data/studio';
+import { inFormUnits, useUnits } from '@/data/FormUnits';
 import { PieceForm } from '@/piece/PieceForm';
-import { writtenCorners } from '@/piece/corners';
 import { StaleChoice } from '@/piece/StaleChoice';
-import { useDraft } from '@/outbox/drafts';
+import { useDraft } from '@/data/useDraft';
 import { pieceQueue } from '@/outbox/kinds';
 import { useOutbox } from '@/outbox/useOutbox';
-import { type PieceEntry, entryOf } from '@/piece/pieceEntry';
+import { type PieceEntry, entryOf, isOutlineUntouched } from '@/piece/pieceEntry';
 import { useLayup } from '@/piece/useLayup';
 import { Waiting } from '@/ui/Loading';
 import { type Back, Screen } from '@/ui/Screen';
@@ -25,8 +24,10 @@ export function EditPiecePage() {
   // What the list says of it may be older than the piece; of one that waits to be made nothing else is known.
   if (!piece.data || (piece.isPlaceholderData && piece.data.version > 0)) return <Waiting query={piece} title={TITLE} back={back} />;
   if (!shelves.data) return <Waiting query={shelves} title={TITLE} back={back} />;
-  return <EditPiece piece={piece.data} shelves={shelves.data} back={back} />;
+  return <EditForm piece={piece.data} shelves={shelves.data} back={back} />;
 }
+
+const EditForm = inFormUnits(EditPiece);
 
 function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; back: Back }) {
   const router = useRouter();
@@ -34,7 +35,7 @@ function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; b
   const layup = useLayup(piece);
   const { queue } = layup;
   const units = useUnits();
-  const draft = useDraft<PieceEntry>(`outline ${piece.id} ${units.length}`);
+  const draft = useDraft<PieceEntry>(`outline ${piece.id}`);
   const [opened] = useState(() => ({ entry: entryOf(piece, units.length), footprint: piece.doc.footprint }));
   const leave = (): void => {
     draft.done();
@@ -65,9 +66,9 @@ function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; b
         draft={draft}
         saveTitle="Save outline"
         onSave={({ name, footprint, typed, dammed }) => {
-          // Corners that nobody touched stay as they are, with the digits that are not written.
-          const isSame = footprint.shape === 'polygon' && writtenCorners(footprint.corners_m, units.length) === opened.entry.corners;
-          layup.edit(setOutline(layup.doc, isSame ? opened.footprint : footprint, typed, dammed), 'outline', name);
+          // An outline that nobody touched stays as it is, with the digits that are not written.
+          const kept = isOutlineUntouched(opened.entry, footprint, typed, units.length);
+          layup.edit(setOutline(layup.doc, kept ? opened.footprint : footprint, typed, dammed), 'outline', name);
           void outbox.settled(pieceQueue(piece.id), { orSilent: true }).then((saved) => saved && leave());
         }}
       />

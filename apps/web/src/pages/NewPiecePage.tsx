@@ -4,8 +4,8 @@ import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useShelves } from '@/data/pieces';
-import { useUnits } from '@/data/studio';
-import { useDraft } from '@/outbox/drafts';
+import { inFormUnits } from '@/data/FormUnits';
+import { useDraft } from '@/data/useDraft';
 import { useSave } from '@/outbox/useOutbox';
 import { PatternRows } from '@/piece/PatternRows';
 import { PieceForm } from '@/piece/PieceForm';
@@ -16,11 +16,13 @@ import { Words } from '@/ui/Words';
 
 const BACK: Back = { title: 'Pieces', href: '/pieces' };
 
-export function NewPiecePage() {
+export const NewPiecePage = inFormUnits(NewPiece);
+
+function NewPiece() {
   const router = useRouter();
   const shelves = useShelves();
   const create = useSave('createPiece');
-  const draft = useDraft<PieceEntry>(`new piece ${useUnits().length}`);
+  const draft = useDraft<PieceEntry>('new piece');
   // The same ids for every try, so that a repeated save makes one piece.
   const [[id, layerId]] = useState(() => [uuid(), uuid()]);
   const leave = (): void => {

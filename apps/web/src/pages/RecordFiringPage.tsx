@@ -6,15 +6,18 @@ import { type RecordEntry, RecordForm } from '@/notebook/RecordForm';
 import { OutdatedNotice } from '@/piece/OutdatedNotice';
 import { firingName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
-import { useDraft } from '@/outbox/drafts';
+import { inFormUnits } from '@/data/FormUnits';
+import { useDraft } from '@/data/useDraft';
 import { useSave } from '@/outbox/useOutbox';
 import { type StepPageParts, useStepPage } from '@/piece/useStepPage';
 import { Screen } from '@/ui/Screen';
 
 export function RecordFiringPage() {
   const page = useStepPage('Record the firing');
-  return page.ready ? <Record {...page} /> : page.shown;
+  return page.ready ? <RecordPage {...page} /> : page.shown;
 }
+
+const RecordPage = inFormUnits(Record);
 
 function Record({ piece, step, schedule, outdated }: StepPageParts) {
   const { started } = useLocalSearchParams<{ started?: string }>();

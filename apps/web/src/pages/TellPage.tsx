@@ -3,7 +3,8 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useFiring } from '@/data/firings';
 import { type RecordEntry, RecordForm, type Told } from '@/notebook/RecordForm';
 import { firingOnto } from '@/outbox/kinds';
-import { useDraft } from '@/outbox/drafts';
+import { inFormUnits } from '@/data/FormUnits';
+import { useDraft } from '@/data/useDraft';
 import { useSave } from '@/outbox/useOutbox';
 import { Action } from '@/ui/Action';
 import { Waiting } from '@/ui/Loading';
@@ -15,8 +16,10 @@ export function TellPage() {
   const detail = useFiring(id);
   const back: Back = { title: detail.data?.firing.pieceName ?? 'Firing', href: `/notebook/${id}` };
   if (!detail.data) return <Waiting query={detail} title="Tell more" back={back} />;
-  return <Tell detail={detail.data} back={back} />;
+  return <TellForm detail={detail.data} back={back} />;
 }
+
+const TellForm = inFormUnits(Tell);
 
 function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; back: Back }) {
   const router = useRouter();

@@ -4,7 +4,7 @@ import type { Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
-import { useUnits } from '@/data/studio';
+import { inFormUnits, useUnits } from '@/data/FormUnits';
 import { GlassChoice } from '@/shelves/GlassChoice';
 import { glassOf, madeOf } from '@/shelves/everyGlass';
 import { space } from '@/theme/theme';
@@ -32,7 +32,9 @@ export interface AddMotifProps {
 
 const COLOURS_AT_MOST = 12;
 
-export function AddMotif({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
+export const AddMotif = inFormUnits(MotifForm);
+
+function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
   const { length: unit } = useUnits();
   const { doc } = layup;
   const [begin] = useState(() => step.layers.at(-1)?.glassId ?? shelves.glasses[0]?.id ?? '');

@@ -21,7 +21,7 @@ import { ROD_RANGE_M, type Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
-import { useUnits } from '@/data/studio';
+import { inFormUnits, useUnits } from '@/data/FormUnits';
 import { GlassChoice } from '@/shelves/GlassChoice';
 import { everyGlass, glassOf } from '@/shelves/everyGlass';
 import { space } from '@/theme/theme';
@@ -68,7 +68,9 @@ const USUAL = { mm: { width: '20 mm', length: '60 mm', across: '2 mm' }, in: { w
 
 const GAP_M = 0.006;
 
-export function AddPart({ layup, pieceId, step, body, shelves, onAdded }: AddPartProps) {
+export const AddPart = inFormUnits(PartForm);
+
+function PartForm({ layup, pieceId, step, body, shelves, onAdded }: AddPartProps) {
   const { length: unit } = useUnits();
   const [entry, setEntry] = useState<Entry>({ shape: 'rectangle', points: '', ...USUAL[unit] });
   const [glassId, setGlass] = useState<string | null>(null);

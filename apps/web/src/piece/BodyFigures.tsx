@@ -28,7 +28,7 @@ import {
 } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { FigureBlock } from '@/ui/FigureBlock';
 import { Notice } from '@/ui/Notice';

@@ -16,7 +16,7 @@ import {
 } from '@torvin/core';
 import { FILL_RANGE_KG, HOLE_RANGE_M, HOLES_RANGE, LAY_SIDES, OFF_RANGE_M, type Shelves, SPOT_RANGE_M } from '@torvin/schema';
 import { useState } from 'react';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { GlassChoice } from '@/shelves/GlassChoice';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';

@@ -1,6 +1,6 @@
 /** Steppers and choices for the figures of what hands do. */
 import { FACE_NAMES, type Figure, type Outcome, formatDuration, formatLength, otherUnits, parseDuration, text } from '@torvin/core';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { Stepper } from '@/ui/Stepper';
 import { clamp, stepFrom } from '@/ui/stepFrom';
 import { lengthWithin, numberWithin } from './typed';

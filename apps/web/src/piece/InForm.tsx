@@ -21,7 +21,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useFormNow } from '@/data/forms';
 import { RescueCard } from './RescueCard';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { FormDrawing } from '@/section/FormDrawing';
 import { TurnedForm } from '@/section/TurnedForm';
 import { space } from '@/theme/theme';

@@ -2,7 +2,8 @@
 import { type AfterStep, type DrawnBody, formatMass, stepName, text } from '@torvin/core';
 import { Fragment, useEffect, useRef } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { elementOf } from '@/ui/elementOf';
+import { useUnits } from '@/data/FormUnits';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, space } from '@/theme/theme';
@@ -35,7 +36,7 @@ const LEAST_TOLD_KG = 5e-5;
 export function JourneyStrip({ steps, chosen, onChoose, onAdd }: JourneyStripProps) {
   const scroll = useRef<View>(null);
   useEffect(() => {
-    const node = scroll.current as unknown as HTMLElement | null;
+    const node = elementOf(scroll);
     const tile = node?.querySelector<HTMLElement>('[aria-pressed="true"]');
     const row = tile?.closest<HTMLElement>('[data-testid="journey"]');
     if (!tile || !row) return;

@@ -25,7 +25,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useMadeStock } from '@/data/made';
-import { useUnits } from '@/data/studio';
+import { inFormUnits, useUnits } from '@/data/FormUnits';
 import { useSave } from '@/outbox/useOutbox';
 import { StripedSwatch } from '@/shelves/StripedSwatch';
 import { hasOutline } from '@/shelves/everyGlass';
@@ -76,7 +76,7 @@ export function KeepMade({ piece, after, turns, shelves }: KeepMadeProps) {
         </View>
       ))}
       {open ? (
-        <KeepForm
+        <KeepInUnits
           {...{ piece, out, shelves }}
           heat={heatOf(turns, broughtBy(last.body.layers, shelves))}
           stepWords={stepName(last.step).toLowerCase()}
@@ -137,6 +137,8 @@ const WORTH = 0.02;
 
 const THICKNESS: Partial<Record<MadeForm, string>> = { cane: 'Across', frit: 'Grain' };
 const { count: COUNTS, thickness_m: THICK, length_m: LONG, mass_kg: HEAVY } = MADE_RANGES;
+
+const KeepInUnits = inFormUnits(KeepForm);
 
 function KeepForm({ piece, out, shelves, heat, stepWords, isLoose, there_kg, onDone }: FormProps) {
   const units = useUnits();

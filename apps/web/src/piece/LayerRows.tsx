@@ -5,7 +5,7 @@ import { useMemo, useRef, useState } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import Svg, { Circle } from 'react-native-svg';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, scaled } from '@/theme/theme';
 import { Swatch } from '@/ui/Swatch';

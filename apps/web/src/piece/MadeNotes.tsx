@@ -4,7 +4,7 @@ import type { PieceDoc, Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useMadeStock } from '@/data/made';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { isShort, leftWords } from '@/shelves/leftWords';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';

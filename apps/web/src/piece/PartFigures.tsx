@@ -15,7 +15,7 @@ import {
 import { PART_RANGE_M } from '@torvin/core/contract';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { Stepper } from '@/ui/Stepper';
 import { clamp, stepFrom } from '@/ui/stepFrom';
 import { withinOf } from './planned';

@@ -3,7 +3,7 @@ import { type Alignment, type LaidLayer, type Mirror, type Stuff, formatLength, 
 import type { Shelves } from '@torvin/schema';
 import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { GlassChoice } from '@/shelves/GlassChoice';
 import { madeInto, madeOf } from '@/shelves/everyGlass';
 import { space } from '@/theme/theme';

@@ -25,7 +25,7 @@ import type { Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { glassOf } from '@/shelves/everyGlass';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';

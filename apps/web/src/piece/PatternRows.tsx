@@ -3,7 +3,7 @@ import { footprintWords } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { usePieceRows } from '@/data/pieces';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { LinkRow } from '@/ui/LinkRow';
 import { Words } from '@/ui/Words';

@@ -32,9 +32,10 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
+import { elementOf } from '@/ui/elementOf';
 import { keys } from '@/outside/keys';
 import { usePiece, useSchedule, useShelves } from '@/data/pieces';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { SavePieceFile } from './PieceFileActions';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { SectionDrawing } from '@/section/SectionDrawing';
@@ -129,7 +130,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   // An open layer leaves room for the drawing alone: it must be in sight.
   const top = useRef<View>(null);
   useEffect(() => {
-    if (selected !== null || parts.length > 0) (top.current as unknown as HTMLElement | null)?.scrollIntoView({ block: 'start' });
+    if (selected !== null || parts.length > 0) elementOf(top)?.scrollIntoView({ block: 'start' });
   }, [selected, parts.length]);
   const chosen = selected !== null && laying && selected >= own.from && selected < own.to ? selected : null;
   const layer = chosen === null ? null : shown.layers[chosen];

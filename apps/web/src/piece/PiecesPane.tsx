@@ -6,7 +6,7 @@ import { memo, useDeferredValue } from 'react';
 import { View } from 'react-native';
 import { readOn, useReadTo } from '@/data/longList';
 import { usePieceRows, useShelves } from '@/data/pieces';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { scaled, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Chips } from '@/ui/Chips';

@@ -27,7 +27,7 @@ import type { Shelves } from '@torvin/schema';
 import { useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { v7 as uuid } from 'uuid';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useComputed } from '@/engine/useComputed';
 import { PlanPicture } from '@/plan/PlanDrawing';
 import { PlanEditor } from '@/plan/PlanEditor';

@@ -4,7 +4,7 @@ import type { Photo } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
-import { useUnits } from '@/data/studio';
+import { inFormUnits, useUnits } from '@/data/FormUnits';
 import { keepPicture } from '@/outbox/pictures';
 import { useOutbox } from '@/outbox/useOutbox';
 import { useServerAnswers } from '@/outside/useServerAnswers';
@@ -33,7 +33,9 @@ const firstSketch = ({ hash, width, height }: { hash: string; width: number; hei
   ...{ hash, width_m: wide_m, aspect: height / width, x_m: 0, y_m: 0 },
 });
 
-export function SketchSheet({ layup, within, places, onPlaces }: SketchSheetProps) {
+export const SketchSheet = inFormUnits(Sheet);
+
+function Sheet({ layup, within, places, onPlaces }: SketchSheetProps) {
   const { length: unit } = useUnits();
   const outbox = useOutbox();
   const answers = useServerAnswers();

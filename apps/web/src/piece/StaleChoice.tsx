@@ -1,7 +1,7 @@
 /** Someone, or another tab, saved first: both states are shown and the person chooses. */
 import { footprintWords, laidLayers } from '@torvin/core';
 import type { Piece } from '@torvin/schema';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { layersWords } from './describe';

@@ -19,8 +19,8 @@ import {
 import { type PieceDoc, RELEASE_NAMES, type Shelves, type Step } from '@torvin/schema';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
-import { useDraft } from '@/outbox/drafts';
+import { inFormUnits, useUnits } from '@/data/FormUnits';
+import { useDraft } from '@/data/useDraft';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -70,11 +70,13 @@ const NOTHING: Partial<StepEntry> = {};
 const own = (id: string): string => `own-${id}`;
 const NOT_JUDGED = 'any; its top is not judged';
 
-export function StepPlanner({ pieceId, doc, step, shelves, working, onCompute, onGiven, onCut, onCancel }: StepPlannerProps) {
+export const StepPlanner = inFormUnits(StepForm);
+
+function StepForm({ pieceId, doc, step, shelves, working, onCompute, onGiven, onCut, onCancel }: StepPlannerProps) {
   const units = useUnits();
   // What has not been touched follows the lay-up.
   const [touched, setTouched] = useState<Partial<StepEntry>>({});
-  const draft = useDraft<Partial<StepEntry>>(`firing ${step?.id ?? `new ${pieceId}`} ${units.length}`);
+  const draft = useDraft<Partial<StepEntry>>(`firing ${step?.id ?? `new ${pieceId}`}`);
   useEffect(() => draft.keep(touched, NOTHING, working), [draft, touched, working]);
   const entry = useMemo(() => entryOfStep(doc, step, shelves, units, touched), [doc, step, shelves, units, touched]);
   const [faults, setFaults] = useState<Fault[]>([]);

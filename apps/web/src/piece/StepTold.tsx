@@ -1,8 +1,8 @@
 /** What it really took, told afterwards: glass as weighed, and time. */
-import { type BenchStep, type LayStep, formatDuration, formatMass, tellDone, text } from '@torvin/core';
+import { type BenchStep, type LayStep, formatDuration, formatMass, found, tellDone, text } from '@torvin/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { inFormUnits, useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
@@ -10,15 +10,34 @@ import { massWithin } from './typed';
 import type { Layup } from './useLayup';
 import { timeWithin } from './HandSteppers';
 
-export function StepTold({ layup, step, doneAt, takes }: { layup: Layup; step: LayStep | BenchStep; doneAt: number; takes: boolean }) {
+interface StepToldProps {
+  layup: Layup;
+  step: LayStep | BenchStep;
+  doneAt: number;
+  takes: boolean;
+}
+
+export const StepTold = inFormUnits(ToldForm);
+
+function ToldForm({ layup, step, doneAt, takes }: StepToldProps) {
   const units = useUnits();
   const { took = {} } = step;
-  const [mass, setMass] = useState(took.mass_kg === undefined ? '' : text(formatMass(took.mass_kg, units.mass)));
-  const [time, setTime] = useState(took.time_s === undefined ? '' : text(formatDuration(took.time_s)));
+  const [began] = useState({
+    mass: took.mass_kg === undefined ? '' : text(formatMass(took.mass_kg, units.mass)),
+    time: took.time_s === undefined ? '' : text(formatDuration(took.time_s)),
+  });
+  const [mass, setMass] = useState(began.mass);
+  const [time, setTime] = useState(began.time);
   const [errors, setErrors] = useState<{ mass?: string; time?: string }>({});
   const keep = (): void => {
-    const weighed = mass.trim() === '' ? null : massWithin(mass, 'What it took', 0, 1000, units.mass);
-    const timed = time.trim() === '' ? null : timeWithin(time, 'The time');
+    // What nobody typed over stays, to the last digit.
+    const weighed =
+      mass.trim() === ''
+        ? null
+        : mass === began.mass && took.mass_kg !== undefined
+          ? found(took.mass_kg)
+          : massWithin(mass, 'What it took', 0, 1000, units.mass);
+    const timed = time.trim() === '' ? null : time === began.time && took.time_s !== undefined ? found(took.time_s) : timeWithin(time, 'The time');
     setErrors({ mass: weighed && !weighed.ok ? weighed.problem.message : undefined, time: timed && !timed.ok ? timed.problem.message : undefined });
     if ((weighed && !weighed.ok) || (timed && !timed.ok)) return;
     layup.edit(tellDone(layup.doc, step.id, doneAt, { ...(weighed ? { mass_kg: weighed.value } : {}), ...(timed ? { time_s: timed.value } : {}) }));

@@ -186,6 +186,11 @@ export function entryOf({ name, doc }: Pick<Piece, 'name' | 'doc'>, unit: Length
   };
 }
 
+/** Whether what was read of the outline is what stood in the form when it was opened. */
+export const isOutlineUntouched = (opened: PieceEntry, read: Footprint, typed: Readonly<Record<string, string>>, unit: LengthUnit): boolean =>
+  read.shape === opened.shape &&
+  (read.shape === 'polygon' ? writtenCorners(read.corners_m, unit) === opened.corners : SIZES_OF[read.shape].every((field) => typed[field] === opened[field]));
+
 type EntryField = 'name' | SizeField | 'root';
 
 /** Which field a server's problem belongs to. */

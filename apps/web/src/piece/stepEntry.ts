@@ -29,6 +29,7 @@ import {
   formatMass,
   laidLayers,
   firingsOf,
+  found,
   firingOf,
   placeOf,
   withStep,
@@ -242,6 +243,13 @@ export function likelyGroup(doc: PieceDoc, step: Step | null): RecipeGroup {
 
 const present = <T extends { id: string }>(records: readonly T[], archived: readonly string[]): T[] => records.filter(({ id }) => !archived.includes(id));
 
+/** One figure of a shaping of this kind; undefined where it is of another, or has none. */
+function shapingFigure(shaping: Shaping | undefined, kind: string, key: string): number | undefined {
+  if (shaping?.kind !== kind) return undefined;
+  const value = Object.entries(shaping).find(([name]) => name === key)?.[1];
+  return typeof value === 'number' ? value : undefined;
+}
+
 /** A figure of a form as a person of this studio would write it. */
 function written(value: number | undefined, of: FormField['of'], { length, mass }: Units): string {
   if (value === undefined) return '';
@@ -264,12 +272,7 @@ export function entryOfStep(
   const [wide_m, long_m] = sidesOf(doc.footprint);
   // Kinds share fields; the one that was chosen has the last word.
   const kinds = Object.entries(FORM_FIELDS).sort(([a], [b]) => Number(a === shaping?.kind) - Number(b === shaping?.kind));
-  const figures = kinds.flatMap(([kind, fields]) =>
-    fields.map(({ field, key, of }) => [
-      field,
-      shaping?.kind === kind ? written((shaping as unknown as Record<string, number | undefined>)[key], of, units) : '',
-    ]),
-  );
+  const figures = kinds.flatMap(([kind, fields]) => fields.map(({ field, key, of }) => [field, written(shapingFigure(shaping, kind, key), of, units)]));
   return {
     ...(Object.fromEntries(figures) as Record<StepField, string>),
     ...(shaping && 'wall_m' in shaping ? {} : { wall: written(USUAL_WALL_M, 'length', units) }),
@@ -327,12 +330,17 @@ function read(typed: string, { of, name, least, most }: FormField, { length, mas
   return of === 'mass' ? massWithin(typed, name, least, most, mass) : lengthWithin(typed, name, least, most, length);
 }
 
-function shaped(entry: StepEntry, units: Units): { shaping: Shaping | undefined; faults: Fault[] } {
+/** before: a figure that still says what it said keeps its digits. */
+function shaped(entry: StepEntry, units: Units, before: Step | null): { shaping: Shaping | undefined; faults: Fault[] } {
   const kind = RECIPES[entry.look].asks?.kind;
   if (!kind) return { shaping: undefined, faults: [] };
   const said = FORM_FIELDS[kind]
     .filter(({ field, mayBeLeftOut }) => !mayBeLeftOut || entry[field].trim() !== '')
-    .map((one) => ({ ...one, outcome: read(entry[one.field], one, units) }));
+    .map((one) => {
+      const was = shapingFigure(before?.setup.shaping, kind, one.key);
+      const isUntouched = was !== undefined && entry[one.field] === written(was, one.of, units);
+      return { ...one, outcome: isUntouched ? found(was) : read(entry[one.field], one, units) };
+    });
   const faults = said.flatMap(({ field, outcome }) => (outcome.ok ? [] : [{ field, message: outcome.problem.message }]));
   const figures = Object.fromEntries(said.flatMap(({ key, outcome }) => (outcome.ok ? [[key, outcome.value]] : [])));
   const { of, cone, slender } = entry;
@@ -347,9 +355,14 @@ export const mayBeSlender = (look: Look): boolean => RECIPES[look].asks?.kind ==
 /** The step that an entry means, keeping the id and schedules of the one it changes; else what is wrong, at its field. */
 export function stepOf(entry: StepEntry, before: Step | null, units: Units, shelves: Shelves): { step: Step; faults: [] } | { step: null; faults: Fault[] } {
   const form = formOf(entry, before, shelves);
-  const down = form?.use === 'former' && entry.comesDown.trim() !== '' ? lengthWithin(entry.comesDown, 'The edge', 0.001, 1, units.length) : null;
+  const wasDown = before?.setup.form?.drop_m;
+  const readDown = (): Outcome<number> =>
+    wasDown !== undefined && entry.comesDown === written(wasDown, 'length', units)
+      ? found(wasDown)
+      : lengthWithin(entry.comesDown, 'The edge', 0.001, 1, units.length);
+  const down = form?.use === 'former' && entry.comesDown.trim() !== '' ? readDown() : null;
   if (down && !down.ok) return { step: null, faults: [{ field: 'comesDown', message: down.problem.message }] };
-  const { shaping, faults } = form && givesShape(form) ? { shaping: undefined, faults: [] } : shaped(entry, units);
+  const { shaping, faults } = form && givesShape(form) ? { shaping: undefined, faults: [] } : shaped(entry, units, before);
   if (faults.length > 0) return { step: null, faults };
   const step = stepFor(entry, shaping, before, before?.id ?? uuid());
   if (!form) return { step, faults: [] };

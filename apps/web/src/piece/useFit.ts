@@ -12,7 +12,7 @@ import {
 } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { useMemo } from 'react';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useComputed } from '@/engine/useComputed';
 import type { ContactMark } from '@/section/SectionEditor';
 

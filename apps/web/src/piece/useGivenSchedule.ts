@@ -3,7 +3,7 @@ import { type Evaluation, type Problem, type PurposefulSegment, changeStep, impo
 import type { Piece, Shelves, Snapshot, Step } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { compute } from '@/engine/client';
 import { pieceQueue } from '@/outbox/kinds';
 import { useOutbox } from '@/outbox/useOutbox';

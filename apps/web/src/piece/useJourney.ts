@@ -15,7 +15,7 @@ import {
 import { type Piece, type PieceDoc, type Schedule, type Shelves, nextStep } from '@torvin/schema';
 import { useMemo } from 'react';
 import { useSchedules } from '@/data/pieces';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import type { StripStep } from './JourneyStrip';
 
 export interface Journey {

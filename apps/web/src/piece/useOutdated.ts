@@ -2,7 +2,7 @@
 import { outdatedBy } from '@torvin/core';
 import type { PieceDoc, Schedule, Shelves, Step } from '@torvin/schema';
 import { useMemo } from 'react';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 
 const NOTHING: readonly string[] = [];
 

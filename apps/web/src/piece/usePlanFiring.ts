@@ -4,7 +4,7 @@ import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { problemOfError } from '@/outside/client';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { compute } from '@/engine/client';
 import { pieceQueue } from '@/outbox/kinds';
 import { pieceNow } from '@/outbox/shown';

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { GestureDetector } from 'react-native-gesture-handler';
 import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, fonts, wordSize } from '@/theme/theme';
 import { Hidden } from '@/ui/Hidden';

@@ -4,7 +4,7 @@ import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';
 import { fonts, scaled, wordSize } from '@/theme/theme';
 import { HiddenTable } from '@/ui/HiddenTable';

@@ -6,7 +6,7 @@ import { type Box, type Guide, type Point, boxOf, gapBetween, isWithin, snapped,
 import { type RefObject, useMemo, useRef, useState } from 'react';
 import type { View, ViewProps } from 'react-native';
 import { type ComposedGesture, Gesture, type GestureType } from 'react-native-gesture-handler';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { takingPan, useHoldsPage } from '@/ui/taking';
 import type { PlanGeometry } from './geometry';
 import type { OwnPart } from './ownPart';

@@ -2,7 +2,7 @@
 import { type Plan, blankWords, firingsOf, formatLength, formatStock, heldForm, laidLayers, shapingOf, text } from '@torvin/core';
 import type { FormRecord } from '@torvin/schema';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { FormChoice } from '@/piece/FormChoice';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';

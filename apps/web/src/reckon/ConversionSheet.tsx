@@ -2,7 +2,7 @@
 import { CONES, type Cone, type ToldQuantity, coneWords, sameWorkWords, writtenWords } from '@torvin/core';
 import type { Kiln } from '@torvin/schema';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';

@@ -1,7 +1,7 @@
 /** Cutting sums: strips, strips on edge, woven panels, segments, caps and liners, each as a cut list. */
 import { type Units, cuttingWords, formatLength, formatStock, text } from '@torvin/core';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { CUTS, CUT_USUAL, type CutKind, capIn, cutIn, fieldOfCutting, readCutting } from './cuttingEntry';
 import { glassOf, stockOf } from './glassOf';

@@ -2,7 +2,7 @@
 import { type Filling, type FillingTold, type Hollow, type Units, fillingWords, footprintWords, formatLength, lined, putGlass, text } from '@torvin/core';
 import { SHEET_RANGE_M } from '@torvin/schema';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';

@@ -2,7 +2,7 @@
 import { type StrewnAsked, type Units, footprintArea, footprintWords, formatMass, formatStrewn, putGlass, strewnWords, text, WETNESSES } from '@torvin/core';
 import type { Answered } from '@torvin/core/engine';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Fold } from '@/ui/Fold';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';

@@ -1,7 +1,7 @@
 /** Which hollow or outline it is, and its sizes. '18 × 26 × 4 cm' in the first of them is all three. */
 import { type Shelves } from '@torvin/schema';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Chips } from '@/ui/Chips';

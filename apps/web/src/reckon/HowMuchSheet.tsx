@@ -3,7 +3,7 @@ import { type HowMuch, type Units, formatDensity, formatLength, howMuchWords, li
 import type { Answered } from '@torvin/core/engine';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';

@@ -3,7 +3,7 @@ import { type MixAsked, type MixTold, SHARES_OF, type Units, footprintArea, form
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { useReckonings } from '@/data/reckonings';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';

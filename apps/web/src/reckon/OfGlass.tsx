@@ -3,7 +3,7 @@ import { formatDensity, text } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Option } from '@/ui/Option';

@@ -6,7 +6,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { putPiece } from '@/outbox/shown';
 import { useOutbox } from '@/outbox/useOutbox';
 import { space } from '@/theme/theme';

@@ -3,7 +3,7 @@ import { QUANTITY_NAMES } from '@torvin/core';
 import { useRef } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { useShelves } from '@/data/pieces';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';

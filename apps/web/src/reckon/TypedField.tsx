@@ -1,6 +1,6 @@
 /** Fields of a sheet side by side, each with the same in the other unit under it; what is wrong in one is said under all of them. */
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Chips } from '@/ui/Chips';
 import { Field } from '@/ui/Field';

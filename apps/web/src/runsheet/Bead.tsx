@@ -8,7 +8,8 @@ import { RADIUS, TARGET } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 import { sliderProps } from '@/ui/sliderProps';
 import { type Drag, dragFrom, dragTo } from './drag';
-import { type Live, elementOf, useWritten, writeWords } from './live';
+import { elementOf } from '@/ui/elementOf';
+import { type Live, useWritten, writeWords } from './live';
 import type { TemperatureScale } from './scale';
 
 /** What a run sheet does with its beads. */

@@ -2,7 +2,7 @@
 import { type Evaluation, type PurposefulSegment, ROLE_NAMES, type Reading, brokenOf, marginOf, readingPhrase } from '@torvin/core';
 import { useSyncExternalStore } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';
 import { scaled, space } from '@/theme/theme';
 import { WarningSign } from '@/ui/Notice';

@@ -2,7 +2,7 @@
 import { type Evaluation, type PurposefulSegment, consequences, segmentDifferences } from '@torvin/core';
 import type { Schedule } from '@torvin/schema';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
 

@@ -1,7 +1,7 @@
 /** One way to fire this very body, composed for it, so that what it costs can be read off; it can be taken. */
 import { type FiringCase, type TemperatureUnit, brokenOf, consequences, formatDuration, formatTemperature, hottestSegment, text } from '@torvin/core';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useComputed } from '@/engine/useComputed';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';

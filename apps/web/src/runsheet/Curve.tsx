@@ -6,8 +6,9 @@ import Svg, { Defs, Line, LinearGradient, Path, Rect, Stop } from 'react-native-
 import { GLOW } from '@/theme/palette';
 import { useTheme } from '@/theme/ThemeContext';
 import type { ColumnBand } from './columns';
-import { APART_MOVING_PX, curveRows, pathOf, programmedLine, timedLine } from './curve';
-import { type Live, elementOf, useWritten } from './live';
+import { APART_MOVING_PX, curveRows, pathOf, programmedLine, timedLine } from './curveLines';
+import { elementOf } from '@/ui/elementOf';
+import { type Live, useWritten } from './live';
 import type { TemperatureScale } from './scale';
 
 export interface CurveProps {

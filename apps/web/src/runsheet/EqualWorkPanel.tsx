@@ -14,7 +14,7 @@ import {
 } from '@torvin/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useComputed } from '@/engine/useComputed';
 import { useTheme } from '@/theme/ThemeContext';
 import { Action } from '@/ui/Action';

@@ -14,7 +14,7 @@ import type { DrawnLayer } from '@torvin/schema';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useTold } from '@/outside/told';
 import { ScaleNote, sectionWords } from '@/section/SectionDrawing';
 import { timedSection } from '@/section/inTime';

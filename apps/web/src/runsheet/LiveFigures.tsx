@@ -23,7 +23,7 @@ import {
 } from '@torvin/core';
 import { memo, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { FigureBlock, shareWidth } from '@/ui/FigureBlock';
@@ -31,7 +31,8 @@ import { capital } from '@/ui/capital';
 import { Spoken } from '@/ui/Spoken';
 import { Words } from '@/ui/Words';
 import { hatched } from '@/ui/hatched';
-import { type Live, STILL, elementOf, useWritten, writeWords } from './live';
+import { elementOf } from '@/ui/elementOf';
+import { type Live, STILL, useWritten, writeWords } from './live';
 
 export interface LiveFiguresProps {
   firing: FiringCase;

@@ -14,7 +14,7 @@ import {
 } from '@torvin/core';
 import { createElement, useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { Thumbnail, photoUrl } from '@/photos/Thumbnail';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { useTheme } from '@/theme/ThemeContext';

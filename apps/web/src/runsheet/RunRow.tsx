@@ -7,7 +7,8 @@ import { space } from '@/theme/theme';
 import { FigureText } from '@/ui/FigureText';
 import { WarningSign } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
-import { type Live, elementOf, useWritten, writeWords } from './live';
+import { elementOf } from '@/ui/elementOf';
+import { type Live, useWritten, writeWords } from './live';
 
 export interface RunRowProps {
   index: number;

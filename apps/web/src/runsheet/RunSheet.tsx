@@ -20,7 +20,7 @@ import {
 } from '@torvin/core';
 import { memo, useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, scaled, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -36,7 +36,7 @@ import { type Live, STILL } from './live';
 import { RunRow } from './RunRow';
 import { readingFor } from './readingFor';
 import { type ColumnBand, bandAt, columnBands, columnWords } from './columns';
-import { curveRows } from './curve';
+import { curveRows } from './curveLines';
 import { temperatureScale } from './scale';
 import { TimeTag } from './TimeTag';
 import type { Timeline } from './timeline';

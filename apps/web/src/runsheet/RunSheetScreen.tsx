@@ -16,7 +16,7 @@ import {
 } from '@torvin/core';
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { told } from '@/outside/told';
 import { useServerAnswers } from '@/outside/useServerAnswers';
 import { firingName } from '@/piece/describe';

@@ -1,7 +1,7 @@
 /** Where practitioners differ: each school composed for this very body, so that what it costs can be read off. */
 import { type FiringCase, type School, type TemperatureUnit, formatLength, settlesGrains, text, wareFired } from '@torvin/core';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { Words } from '@/ui/Words';
 import { ComposedRow } from './ComposedRow';
 

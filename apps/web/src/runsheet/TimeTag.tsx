@@ -9,7 +9,7 @@ import { TARGET } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 import { clockShort } from '@/ui/clock';
 import { sliderProps } from '@/ui/sliderProps';
-import type { CurveRow } from './curve';
+import type { CurveRow } from './curveLines';
 import { type Timeline, heightOf, jointTimes, nearest, timeOf } from './timeline';
 
 export interface TimeTagProps {

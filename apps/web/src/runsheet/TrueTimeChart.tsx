@@ -20,7 +20,7 @@ import { fonts, wordSize } from '@/theme/theme';
 import { HiddenTable } from '@/ui/HiddenTable';
 import { clockAfter, clockShort } from '@/ui/clock';
 import { CURVE_HEADS, clockRows } from './jointTable';
-import { pathOf } from './curve';
+import { pathOf } from './curveLines';
 import { type TimeAxis, levelMarks, timeTicks, trueTimeAxes } from './trueTime';
 
 export interface TrueTimeChartProps {

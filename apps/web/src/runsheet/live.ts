@@ -3,8 +3,7 @@
  * curve, the figures above. The rest of the page follows once the finger rests.
  */
 import type { Evaluation, PurposefulSegment } from '@torvin/core';
-import { type RefObject, useCallback, useEffect, useLayoutEffect, useRef } from 'react';
-import type { View } from 'react-native';
+import { useCallback, useEffect, useLayoutEffect, useRef } from 'react';
 
 export interface Moving {
   segments: PurposefulSegment[];
@@ -61,9 +60,6 @@ export function useWritten(live: Live, write: (moving: Moving | null) => void): 
   });
   useEffect(() => live.subscribe(written), [live, written]);
 }
-
-/** What a ref of React Native's holds on the web. */
-export const elementOf = ({ current }: RefObject<View | null>): HTMLElement | null => current as unknown as HTMLElement | null;
 
 /** Changes the words of an element whose first child they are, if they differ. */
 export function writeWords(element: Element | null | undefined, words: string): void {

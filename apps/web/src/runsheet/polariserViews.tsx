@@ -3,7 +3,7 @@ import { type Footprint, type GlassConstants, formatStress, interferenceColour, 
 import { useId } from 'react';
 import Svg, { ClipPath, Defs, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { outlineIn } from '@/section/outline';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';
 import { fonts } from '@/theme/theme';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';

@@ -1,5 +1,5 @@
 import type { Series } from '@torvin/core';
-import type { CurveRow } from './curve';
+import type { CurveRow } from './curveLines';
 import { heightOf, jointTimes, nearest, timeOf } from './timeline';
 
 /** A ramp of an hour, a hold of half of one, and a ramp down that does not hold. */

@@ -1,7 +1,7 @@
 /** The time that is looked at on a run sheet, and where it lies on its curve, whose rows are not to scale. */
 import type { Series } from '@torvin/core';
 import type { Told } from '@/outside/told';
-import type { CurveRow } from './curve';
+import type { CurveRow } from './curveLines';
 
 /** Stretches of the curve down the rows, each with its own pace. */
 function stretches(series: Series, rows: readonly CurveRow[]): { from_s: number; to_s: number; from_y: number; to_y: number }[] {

@@ -3,7 +3,7 @@ import { formatLength, text } from '@torvin/core';
 import { useMemo, useRef } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET } from '@/theme/theme';
 import { sliderProps } from '@/ui/sliderProps';

@@ -2,7 +2,7 @@
 import { type DrawnLayer, type Footprint, footprintHole, footprintSpan, formatStock, type Ghost, type LengthUnit, text } from '@torvin/core';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';
 import { HiddenTable } from '@/ui/HiddenTable';
 import { Words } from '@/ui/Words';

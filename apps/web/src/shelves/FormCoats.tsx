@@ -6,7 +6,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { type CoatNow, useFormNow } from '@/data/forms';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useOutbox } from '@/outbox/useOutbox';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';

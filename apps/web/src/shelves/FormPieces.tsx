@@ -6,7 +6,7 @@ import { Link, useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useFirings } from '@/data/firings';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useOutbox } from '@/outbox/useOutbox';
 import { Thumbnail } from '@/photos/Thumbnail';
 import { useTheme } from '@/theme/ThemeContext';

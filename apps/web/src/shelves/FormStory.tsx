@@ -19,7 +19,7 @@ import {
 import { type FormRecord, FORM_USE_NAMES, type Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { FormDrawing } from '@/section/FormDrawing';
 import { space } from '@/theme/theme';
 import { Choice } from '@/ui/Choice';

@@ -3,7 +3,7 @@ import { FORM_NAMES, type LayerForm, type Units, laidAs } from '@torvin/core';
 import { type Glass, type Made, type Shelves, madeSize } from '@torvin/schema';
 import { View } from 'react-native';
 import { type MadeStock, useMadeStock } from '@/data/made';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Option } from '@/ui/Option';
 import { Swatch } from '@/ui/Swatch';

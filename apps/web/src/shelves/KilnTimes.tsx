@@ -22,7 +22,7 @@ import { useMemo, useState } from 'react';
 import type { UseFormGetValues, UseFormSetValue } from 'react-hook-form';
 import { View } from 'react-native';
 import { problemOfError } from '@/outside/client';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { compute } from '@/engine/client';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';

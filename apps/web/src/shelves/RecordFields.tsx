@@ -3,7 +3,7 @@ import { type AnyRecord, type Entry, FOLDS, type Field as FieldOf, KINDS, type S
 import { type ReactNode, createElement } from 'react';
 import { type Control, Controller } from 'react-hook-form';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { PhotoPicker } from '@/photos/Photos';
 import { FormMark } from '@/section/FormDrawing';
 import { space } from '@/theme/theme';

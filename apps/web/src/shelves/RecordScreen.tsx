@@ -14,16 +14,18 @@ import {
   entryOfRecord,
   kindOf,
   readEntry,
+  KINDS,
   titleOf,
+  valueAt,
 } from '@torvin/schema';
-import { type Controller, TYPICAL_CONTROLLERS, profileWords } from '@torvin/core';
+import { TYPICAL_CONTROLLERS, profileWords } from '@torvin/core';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { type FieldErrors, type Resolver, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import type { ShelfRecord } from '@/outside/records';
-import { useUnits } from '@/data/studio';
-import { useDraft } from '@/outbox/drafts';
+import { inFormUnits, useUnits } from '@/data/FormUnits';
+import { useDraft } from '@/data/useDraft';
 import { recordOnto } from '@/outbox/kinds';
 import { isSame } from '@/outbox/merge';
 import { knownNames, withPhotos, withoutLocal } from '@/outbox/pictures';
@@ -63,17 +65,13 @@ const showFault = (): void => void setTimeout(() => document.querySelector('[dat
 /** Whether somebody else has written something else into what I changed too. */
 const clashes = (base: AnyRecord, mine: AnyRecord, stands: AnyRecord): boolean =>
   Object.entries(mine).some(([key, value]) => {
-    const [was, is] = [base, stands].map((one) => (one as unknown as Record<string, unknown>)[key]);
+    const [was, is] = [base, stands].map((one) => valueAt(one, key));
     return key !== 'version' && !isSame(value, was) && !isSame(is, was) && !isSame(value, is);
   });
 
 export const shelfHref = (kind: ShelfKind) => `/shelves?shelf=${kind}` as const;
 
-/** Another unit writes every figure anew. */
-export function RecordScreen(props: RecordScreenProps) {
-  const { temperature, length } = useUnits();
-  return <RecordForm key={`${temperature} ${length}`} {...props} />;
-}
+export const RecordScreen = inFormUnits(RecordForm);
 
 function RecordForm({ kind, record, shelves }: RecordScreenProps) {
   const router = useRouter();
@@ -86,7 +84,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
   /** As it stood when the form was filled: it may be changed elsewhere, and be read anew, while one types. */
   const [base] = useState(record);
   const [clash, setClash] = useState<AnyRecord | null>(null);
-  const draft = useDraft<Entry>(`${kind} ${base.version === 0 ? 'new' : `${base.id} ${base.version}`} ${units.temperature} ${units.length}`);
+  const draft = useDraft<Entry>(`${kind} ${base.version === 0 ? 'new' : `${base.id} ${base.version}`}`);
   const [began] = useState<Entry>(() => entryOfRecord(fields, record, units));
   const readNow = (entry: Entry) => readEntry(kindOf(kind), base, withPhotos(entry as Pictured, withoutLocal), units);
   const resolver: Resolver<Entry> = (entry) => {
@@ -119,7 +117,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
       // Those that have not gone yet are named by the server once they have.
       const { photos = [] } = entry as Pictured;
       const shown = photos.length > 0 ? { photos: knownNames(photos) } : {};
-      const mine = { kind, record: { ...read.record, ...shown } as unknown as RecordOf<ShelfKind>, before: base };
+      const mine = { kind, record: { ...read.record, ...shown } as RecordOf<ShelfKind>, before: base };
       const then = (): void => {
         draft.done();
         leave();
@@ -130,8 +128,8 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
       else save.save(mine, { on: base.version, ...(isNew ? { id: record.id } : {}), then });
     }, showFault)();
 
-  const controller = kind === 'controllers' ? readNow(now) : null;
-  const form = kind === 'forms' ? readNow({ ...now, name: called(record) || 'new' }) : null;
+  const controller = kind === 'controllers' ? readEntry(KINDS.controllers, base as RecordOf<'controllers'>, now, units) : null;
+  const form = kind === 'forms' ? readEntry(KINDS.forms, base as FormRecord, { ...now, name: called(record) || 'new' }, units) : null;
   return (
     <Screen title={isNew ? `New ${one}` : called(record)} subtitle={isNew ? undefined : sourceOf(record)} back={{ title: 'Shelves', href: shelfHref(kind) }}>
       <View style={{ gap: space.medium }}>
@@ -141,7 +139,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
           </Notice>
         )}
         <DraftOffer draft={draft} onTake={reset} />
-        {form?.ok && <FormStory form={form.record as unknown as FormRecord} shelves={shelves} />}
+        {form?.ok && <FormStory form={form.record} shelves={shelves} />}
         {kind === 'forms' && !isNew && <FormCoats form={record as FormRecord} shelves={shelves} />}
         {kind === 'releases' && !isNew && (
           <ReleaseStory
@@ -179,7 +177,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
         {controller?.ok && (
           <View style={{ marginHorizontal: -space.large }}>
             <Fold title="Try it" about="keyed as the one beside your kiln would be" testID="try">
-              {() => <PanelTrial key={JSON.stringify(controller.record)} controller={controller.record as unknown as Controller} />}
+              {() => <PanelTrial key={JSON.stringify(controller.record)} controller={controller.record} />}
             </Fold>
           </View>
         )}

@@ -2,7 +2,7 @@
 import { usedOf, usedWords } from '@torvin/core';
 import type { Release, Shelves } from '@torvin/schema';
 import { View } from 'react-native';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';

@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import { useMadeStock } from '@/data/made';
 import { useShelves } from '@/data/pieces';
 import type { ShelfRecord } from '@/outside/records';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { Thumbnail } from '@/photos/Thumbnail';
 import { FormMark } from '@/section/FormDrawing';
 import { space } from '@/theme/theme';

@@ -1,6 +1,8 @@
 /** 'You began this and did not save it': go on with it, or not. */
 import { format } from 'date-fns/format';
-import type { Drafting } from '@/outbox/drafts';
+import { useEffect } from 'react';
+import { isSameUnits, useFormUnits } from '@/data/FormUnits';
+import type { Drafting } from '@/data/useDraft';
 import { Action } from './Action';
 import { Notice } from './Notice';
 
@@ -15,6 +17,20 @@ export interface DraftOfferProps<T> {
 
 export function DraftOffer<T>({ draft, onTake, what, titles }: DraftOfferProps<T>) {
   const { offered, decide } = draft;
+  const form = useFormUnits();
+  const isFilledAgain = form?.adopting === true;
+  const take = (): void => {
+    if (!offered) return;
+    onTake(offered.values);
+    decide();
+  };
+  useEffect(() => {
+    if (!isFilledAgain) return;
+    form.adopted();
+    take();
+    // Once, in the form that has just been filled in the draft's units.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [isFilledAgain]);
   if (!offered) return null;
   return (
     <Notice
@@ -26,10 +42,7 @@ export function DraftOffer<T>({ draft, onTake, what, titles }: DraftOfferProps<T
             kind="second"
             title={titles?.take ?? 'Go on with it'}
             testID="take-draft"
-            onPress={() => {
-              onTake(offered.values);
-              decide();
-            }}
+            onPress={() => (form && offered.units && !isSameUnits(form.units, offered.units) ? form.adopt(offered.units) : take())}
           />
           <Action kind="plain" title={titles?.leave ?? 'Throw it away'} testID="drop-draft" onPress={decide} />
         </>

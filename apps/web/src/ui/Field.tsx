@@ -2,6 +2,7 @@
 import KitInput from '@rneui/themed/dist/Input';
 import type { KeyboardTypeOptions } from 'react-native';
 import { View } from 'react-native';
+import { useFormUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';
 import { Words } from './Words';
 
@@ -22,13 +23,17 @@ export interface FieldProps {
 
 export function Field({ label, value, onChange, onBlur, onSubmit, error, errorBelow = false, hint, multiline, keyboard, testID }: FieldProps) {
   const { colours } = useTheme();
+  const form = useFormUnits();
   return (
     <View style={{ flexGrow: 1, flexShrink: 1, minWidth: 0 }}>
       <KitInput
         label={label}
         accessibilityLabel={error ? `${label}. ${error}` : label}
         value={value}
-        onChangeText={onChange}
+        onChangeText={(text) => {
+          form?.touch();
+          onChange(text);
+        }}
         onBlur={onBlur}
         onSubmitEditing={onSubmit}
         multiline={multiline}

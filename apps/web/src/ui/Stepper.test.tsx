@@ -1,4 +1,4 @@
-import { type Figure, type Outcome, formatDuration, parseDuration } from '@torvin/core';
+import { type Figure, type Outcome, formatDuration, formatLength, parseDuration, parseLength } from '@torvin/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { stepFrom } from './stepFrom';
@@ -52,4 +52,28 @@ describe('steps', () => {
   ] as const)('from %s by %s times %s land on %s', (value, direction, size, next) => {
     expect(stepFrom(value, direction, size)).toBeCloseTo(next, 9);
   });
+});
+
+test('what was typed is read in the unit it was typed in, where the studio goes over before the field is left', () => {
+  const values: number[] = [];
+  const client = new QueryClient();
+  const stepper = (unit: 'mm' | 'in') => (
+    <QueryClientProvider client={client}>
+      <Stepper
+        label="deep"
+        shown={formatLength(0.006, unit)}
+        read={(typed) => parseLength(typed, unit)}
+        stepped={() => 0.006}
+        onValue={(value) => values.push(value)}
+        testID="deep"
+      />
+    </QueryClientProvider>
+  );
+  const { rerender } = render(stepper('mm'));
+  fireEvent.change(screen.getByTestId('deep'), { target: { value: '12' } });
+  rerender(stepper('in'));
+  fireEvent.blur(screen.getByTestId('deep'));
+  fireEvent.change(screen.getByTestId('deep'), { target: { value: '1' } });
+  fireEvent.blur(screen.getByTestId('deep'));
+  expect(values).toEqual([0.012, 0.0254]);
 });

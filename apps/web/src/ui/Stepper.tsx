@@ -1,6 +1,6 @@
 /** One figure to step or to type: minus, the figure, plus. What cannot be read is said under it. */
 import { type Figure, type Outcome, text } from '@torvin/core';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { TextInput, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, figureSize, fonts } from '@/theme/theme';
@@ -23,10 +23,16 @@ export function Stepper<T>({ label, shown, other, read, stepped, onValue, testID
   const { colours } = useTheme();
   const [typed, setTyped] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
+  /** In the unit in which it was typed, whatever the studio changes to before it is taken. */
+  const readAsTyped = useRef(read);
+  const type = (text: string): void => {
+    if (typed === null) readAsTyped.current = read;
+    setTyped(text);
+  };
 
   const take = (): void => {
     if (typed === null) return;
-    const outcome = read(typed);
+    const outcome = readAsTyped.current(typed);
     if (!outcome.ok) {
       setError(outcome.problem.message);
       return;
@@ -52,7 +58,7 @@ export function Stepper<T>({ label, shown, other, read, stepped, onValue, testID
         <Action kind="plain" title="−" label={`${label} less`} testID={`${testID}-less`} onPress={() => step(-1)} />
         <TextInput
           value={typed ?? shown.figure}
-          onChangeText={setTyped}
+          onChangeText={type}
           onBlur={take}
           onSubmitEditing={take}
           selectTextOnFocus

@@ -1,6 +1,7 @@
 /** A drag that takes what lies under it: a finger that moves at once scrolls the page, one that rests first takes; a mouse takes at once. */
 import { type RefObject, useEffect, useRef } from 'react';
 import type { View } from 'react-native';
+import { elementOf } from './elementOf';
 import { Gesture, type PanGesture } from 'react-native-gesture-handler';
 
 const HOLD_MS = 220;
@@ -25,7 +26,7 @@ export function useHoldsPage(isTaken: () => boolean): RefObject<View | null> {
   const asked = useRef(isTaken);
   asked.current = isTaken;
   useEffect(() => {
-    const node = holder.current as unknown as HTMLElement | null;
+    const node = elementOf(holder);
     const stay = (event: TouchEvent): void => {
       if (asked.current()) event.preventDefault();
     };

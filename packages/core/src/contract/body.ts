@@ -5,6 +5,7 @@ import type { Layer, Part } from '../body/layers';
 import { z } from 'zod';
 import { GlassInputSchema } from './glass';
 import { oneOf, quantity } from './quantity';
+import { schemaFor } from './schemaFor';
 
 /** The deepest glass that can be asked about, m. */
 export const DEEPEST_M = 0.3;
@@ -15,29 +16,31 @@ const corner = z.tuple([quantity('x', 'm', -2, 2), quantity('y', 'm', -2, 2)]).r
 const rectangle = z.strictObject({ shape: z.literal('rectangle'), width_m: quantity('Width', 'm', 0.01, 2), length_m: quantity('Length', 'm', 0.01, 2) });
 const disc = z.strictObject({ shape: z.literal('disc'), diameter_m: quantity('Diameter', 'm', 0.01, 2) });
 
-export const FootprintSchema = z
-  .discriminatedUnion('shape', [
-    rectangle,
-    disc,
-    z.strictObject({ shape: z.literal('oval'), width_m: quantity('Width', 'm', 0.01, 2), length_m: quantity('Length', 'm', 0.01, 2) }),
-    z
-      .strictObject({ shape: z.literal('ring'), diameter_m: quantity('Diameter', 'm', 0.01, 2), inner_m: quantity('Inner diameter', 'm', 0.005, 2) })
-      .refine(({ diameter_m, inner_m }) => inner_m < diameter_m - 0.004, {
-        path: ['inner_m'],
-        error: 'The hole must be smaller than the ring, with a wall left between them.',
+export const FootprintSchema = schemaFor<Footprint>()(
+  z
+    .discriminatedUnion('shape', [
+      rectangle,
+      disc,
+      z.strictObject({ shape: z.literal('oval'), width_m: quantity('Width', 'm', 0.01, 2), length_m: quantity('Length', 'm', 0.01, 2) }),
+      z
+        .strictObject({ shape: z.literal('ring'), diameter_m: quantity('Diameter', 'm', 0.01, 2), inner_m: quantity('Inner diameter', 'm', 0.005, 2) })
+        .refine(({ diameter_m, inner_m }) => inner_m < diameter_m - 0.004, {
+          path: ['inner_m'],
+          error: 'The hole must be smaller than the ring, with a wall left between them.',
+        }),
+      z.strictObject({
+        shape: z.literal('polygon'),
+        corners_m: z
+          .array(corner)
+          .min(3, { error: 'A polygon needs at least three corners.' })
+          .max(CORNERS_AT_MOST, { error: `At most ${CORNERS_AT_MOST} corners.` })
+          .refine((corners) => !crossesItself(corners), { error: 'The outline must not cross itself.' })
+          .refine((corners) => footprintArea({ shape: 'polygon', corners_m: corners }) >= 1e-4, { error: 'The outline must enclose at least 0.0001 m².' })
+          .readonly(),
       }),
-    z.strictObject({
-      shape: z.literal('polygon'),
-      corners_m: z
-        .array(corner)
-        .min(3, { error: 'A polygon needs at least three corners.' })
-        .max(CORNERS_AT_MOST, { error: `At most ${CORNERS_AT_MOST} corners.` })
-        .refine((corners) => !crossesItself(corners), { error: 'The outline must not cross itself.' })
-        .refine((corners) => footprintArea({ shape: 'polygon', corners_m: corners }) >= 1e-4, { error: 'The outline must enclose at least 0.0001 m².' })
-        .readonly(),
-    }),
-  ])
-  .meta({ id: 'Footprint' }) satisfies z.ZodType<Footprint>;
+    ])
+    .meta({ id: 'Footprint' }),
+);
 
 const placed = {
   glass: quantity('Glass', '', 0, 31).int({ error: 'Glass must be a whole number: its place in the list of glasses.' }),
@@ -47,36 +50,42 @@ const placed = {
 const grains = { ...placed, perArea_kg_m2: quantity('Mass per area', 'kg/m²', 0.001, 1000), grain_m: quantity('Grain', 'm', 1e-5, 0.03).optional() };
 const diameter_m = quantity('Diameter', 'm', 0.0003, 0.05);
 
-export const LayerInputSchema = z
-  .discriminatedUnion('form', [
-    z.strictObject({ form: z.literal('sheet'), ...placed, thickness_m: thickness, coated: oneOf('Coated side', ['up', 'down']).optional() }),
-    z.strictObject({ form: z.literal('cap'), ...placed, thickness_m: thickness, overhang_m: quantity('Overhang', 'm', 0, 0.05).optional() }),
-    z.strictObject({ form: z.literal('rod'), ...placed, diameter_m }),
-    z.strictObject({ form: z.literal('stringer'), ...placed, diameter_m }),
-    z.strictObject({ form: z.literal('frit'), ...grains }),
-    z.strictObject({ form: z.literal('powder'), ...grains }),
-  ])
-  .meta({ id: 'Layer' }) satisfies z.ZodType<Layer>;
+export const LayerInputSchema = schemaFor<Layer>()(
+  z
+    .discriminatedUnion('form', [
+      z.strictObject({ form: z.literal('sheet'), ...placed, thickness_m: thickness, coated: oneOf('Coated side', ['up', 'down']).optional() }),
+      z.strictObject({ form: z.literal('cap'), ...placed, thickness_m: thickness, overhang_m: quantity('Overhang', 'm', 0, 0.05).optional() }),
+      z.strictObject({ form: z.literal('rod'), ...placed, diameter_m }),
+      z.strictObject({ form: z.literal('stringer'), ...placed, diameter_m }),
+      z.strictObject({ form: z.literal('frit'), ...grains }),
+      z.strictObject({ form: z.literal('powder'), ...grains }),
+    ])
+    .meta({ id: 'Layer' }),
+);
 
-const PartSchema = z.strictObject({
-  glass: placed.glass,
-  thickness_m: thickness,
-  area_m2: quantity('Area of one part', 'm²', 1e-6, 4),
-  count: quantity('Number of parts', '', 1, 10000).int(),
-}) satisfies z.ZodType<Part>;
-
-const CastingSchema = z
-  .strictObject({
+const PartSchema = schemaFor<Part>()(
+  z.strictObject({
     glass: placed.glass,
-    volume_m3: quantity('Volume', 'm³', 1e-7, 0.2),
-    thickest_m: quantity('Thickest section', 'm', 0.002, DEEPEST_M),
-    thinnest_m: quantity('Thinnest section', 'm', 0.001, DEEPEST_M),
-    slender: oneOf('Slender form', ['cylinder', 'sphere']).optional(),
-  })
-  .refine(({ thickest_m, thinnest_m }) => thinnest_m <= thickest_m, {
-    path: ['thinnest_m'],
-    error: 'The thinnest section must not be thicker than the thickest.',
-  }) satisfies z.ZodType<Casting>;
+    thickness_m: thickness,
+    area_m2: quantity('Area of one part', 'm²', 1e-6, 4),
+    count: quantity('Number of parts', '', 1, 10000).int(),
+  }),
+);
+
+const CastingSchema = schemaFor<Casting>()(
+  z
+    .strictObject({
+      glass: placed.glass,
+      volume_m3: quantity('Volume', 'm³', 1e-7, 0.2),
+      thickest_m: quantity('Thickest section', 'm', 0.002, DEEPEST_M),
+      thinnest_m: quantity('Thinnest section', 'm', 0.001, DEEPEST_M),
+      slender: oneOf('Slender form', ['cylinder', 'sphere']).optional(),
+    })
+    .refine(({ thickest_m, thinnest_m }) => thinnest_m <= thickest_m, {
+      path: ['thinnest_m'],
+      error: 'The thinnest section must not be thicker than the thickest.',
+    }),
+);
 
 const glasses = z.array(GlassInputSchema).max(32, { error: 'At most 32 glasses.' });
 
@@ -126,4 +135,4 @@ const isNothing = ({ glasses, layers, parts = [] }: BodyInput): boolean => glass
 /** A place below the list, or between two of it, is refused by its field, and asked about here all the same. */
 const namesMissing = ({ glasses, layers }: BodyInput): boolean => layers.some(({ glass }) => glasses[glass] === undefined);
 
-export const BodyInputSchema = aBody(z.strictObject(bodyFields)).meta({ id: 'BodyInput' }) satisfies z.ZodType<BodyInput>;
+export const BodyInputSchema = schemaFor<BodyInput>()(aBody(z.strictObject(bodyFields)).meta({ id: 'BodyInput' }));

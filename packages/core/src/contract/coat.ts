@@ -2,6 +2,7 @@
 import { type Coat, RELEASE_KINDS } from '../release/coat';
 import { z } from 'zod';
 import { oneOf, quantity } from './quantity';
+import { schemaFor } from './schemaFor';
 
 export const coatFields = {
   kind: oneOf('Kind', RELEASE_KINDS),
@@ -10,4 +11,4 @@ export const coatFields = {
   pace_K_per_s: quantity('Pace while its binder leaves', 'K/s', 0.001, 0.6).optional(),
   paceTo_C: quantity('Where its binder has left', '°C', 100, 700).optional(),
 };
-export const CoatSchema = z.strictObject(coatFields).meta({ id: 'ReleaseFigures' }) satisfies z.ZodType<Coat>;
+export const CoatSchema = schemaFor<Coat>()(z.strictObject(coatFields).meta({ id: 'ReleaseFigures' }));

@@ -2,6 +2,7 @@
 import { AFTER_CUTS, type Controller, HOLD_KINDS, KEY_ORDERS, PROGRAM_ENDS, RATE_KINDS, impossibleController } from '../controller/profile';
 import { z } from 'zod';
 import { oneOf, quantity, words } from './quantity';
+import { schemaFor } from './schemaFor';
 
 const whole = (title: string, least: number, most: number) => quantity(title, '', least, most).int({ error: `${title} must be a whole number.` });
 const asked = (title: string) => words(title, 24, 1);
@@ -45,7 +46,7 @@ export const aController = <T extends z.ZodType<Controller>>(schema: T): T =>
   });
 
 /** As it is kept, and as a firing is computed with; what may be keyed is refused by aController. */
-export const ControllerInputSchema = z.strictObject(controllerFields).meta({ id: 'ControllerInput' }) satisfies z.ZodType<Controller>;
+export const ControllerInputSchema = schemaFor<Controller>()(z.strictObject(controllerFields).meta({ id: 'ControllerInput' }));
 
 /** A segment as it stands in a controller, in its own figures. */
 export const PanelRowSchema = z.strictObject({

@@ -13,6 +13,7 @@ import { FormShapeSchema } from './form';
 import { ControllerInputSchema } from './controller';
 import { KilnInputSchema, faces, support } from './heat';
 import { oneOf, quantity, words } from './quantity';
+import { schemaFor } from './schemaFor';
 
 const cavity = {
   thick_m: quantity('Thickest section', 'm', 0.002, DEEPEST_M),
@@ -26,131 +27,143 @@ const plate_m = quantity('Thickness of the floor with the holes', 'm', 0.001, 0.
 
 const down = quantity('How far it is down already', 'm', 0, 1).optional();
 
-export const ShapingSchema = z
-  .discriminatedUnion('kind', [
-    z.strictObject({
-      kind: z.literal('hollow'),
-      span_m: quantity('Span', 'm', 0.01, 2),
-      depth_m: quantity('Depth of the mould', 'm', 0.001, 0.5),
-      down_m: down,
-    }),
-    z.strictObject({
-      kind: z.literal('former'),
-      overhang_m: quantity('Overhang', 'm', 0.005, 1),
-      drop_m: quantity('Drop of the edge', 'm', 0.001, 1),
-      down_m: down,
-      former_m: quantity('Diameter of the former', 'm', 0.01, 2).optional(),
-    }),
-    z.strictObject({ kind: z.literal('strips'), sheet_m: quantity('Sheet that strips are cut from', 'm', 0.0005, 0.025) }),
-    z.strictObject({ kind: z.literal('ring'), gap_m: quantity('Gap between segments', 'm', 0.0002, 0.05) }),
-    z.strictObject({
-      kind: z.literal('press'),
-      spacer_m: quantity('Height of the spacers', 'm', 0.001, 0.1),
-      plate_kg: quantity('Weight of the plate', 'kg', 0.05, 100),
-      plate_m: quantity('Thickness of the plate', 'm', 0.001, 0.1),
-    }),
-    z.strictObject({ kind: z.literal('cavity'), ...cavity }),
-    z.strictObject({ kind: z.literal('core'), ...cavity, core_m: quantity('Thickness of the core', 'm', 0.002, 0.2) }),
-    z.strictObject({ kind: z.literal('reservoir'), ...cavity, hole_m, plate_m }),
-    z.strictObject({
-      kind: z.literal('drain'),
-      holes: quantity('Number of holes', '', 1, 10000).int({ error: 'The number of holes must be whole.' }),
-      hole_m,
-      plate_m,
-      collects_m: quantity('Width of what it runs into', 'm', 0.02, 2).optional(),
-    }),
-    z.strictObject({
-      kind: z.literal('ware'),
-      of: oneOf('What is fired', WARE_KINDS),
-      wall_m: quantity('Wall', 'm', 0.0005, 0.2),
-      long_m: quantity('Length', 'm', 0.02, 2),
-      wide_m: quantity('Width', 'm', 0.02, 2),
-      cone: oneOf('Cone', CONES).optional(),
-    }),
-  ])
-  .meta({ id: 'Shaping' }) satisfies z.ZodType<Shaping>;
+export const ShapingSchema = schemaFor<Shaping>()(
+  z
+    .discriminatedUnion('kind', [
+      z.strictObject({
+        kind: z.literal('hollow'),
+        span_m: quantity('Span', 'm', 0.01, 2),
+        depth_m: quantity('Depth of the mould', 'm', 0.001, 0.5),
+        down_m: down,
+      }),
+      z.strictObject({
+        kind: z.literal('former'),
+        overhang_m: quantity('Overhang', 'm', 0.005, 1),
+        drop_m: quantity('Drop of the edge', 'm', 0.001, 1),
+        down_m: down,
+        former_m: quantity('Diameter of the former', 'm', 0.01, 2).optional(),
+      }),
+      z.strictObject({ kind: z.literal('strips'), sheet_m: quantity('Sheet that strips are cut from', 'm', 0.0005, 0.025) }),
+      z.strictObject({ kind: z.literal('ring'), gap_m: quantity('Gap between segments', 'm', 0.0002, 0.05) }),
+      z.strictObject({
+        kind: z.literal('press'),
+        spacer_m: quantity('Height of the spacers', 'm', 0.001, 0.1),
+        plate_kg: quantity('Weight of the plate', 'kg', 0.05, 100),
+        plate_m: quantity('Thickness of the plate', 'm', 0.001, 0.1),
+      }),
+      z.strictObject({ kind: z.literal('cavity'), ...cavity }),
+      z.strictObject({ kind: z.literal('core'), ...cavity, core_m: quantity('Thickness of the core', 'm', 0.002, 0.2) }),
+      z.strictObject({ kind: z.literal('reservoir'), ...cavity, hole_m, plate_m }),
+      z.strictObject({
+        kind: z.literal('drain'),
+        holes: quantity('Number of holes', '', 1, 10000).int({ error: 'The number of holes must be whole.' }),
+        hole_m,
+        plate_m,
+        collects_m: quantity('Width of what it runs into', 'm', 0.02, 2).optional(),
+      }),
+      z.strictObject({
+        kind: z.literal('ware'),
+        of: oneOf('What is fired', WARE_KINDS),
+        wall_m: quantity('Wall', 'm', 0.0005, 0.2),
+        long_m: quantity('Length', 'm', 0.02, 2),
+        wide_m: quantity('Width', 'm', 0.02, 2),
+        cone: oneOf('Cone', CONES).optional(),
+      }),
+    ])
+    .meta({ id: 'Shaping' }),
+);
 
 const pace = (of: string) => z.strictObject({ C_per_h: quantity(`Pace of the ${of}`, '°C/h', 0.5, 2000), past_C: quantity('Where that ends', '°C', 20, 1200) });
 
-export const SetUpSchema = z
-  .strictObject({
-    below: z.array(support).max(6, { error: 'At most 6 layers under the glass.' }).readonly(),
-    above: z.array(support).max(6, { error: 'At most 6 layers on the glass.' }).readonly().optional(),
-    faces,
-    around: z.array(support).max(6, { error: 'At most 6 layers round the glass.' }).readonly().optional(),
-    top_C: quantity('Top temperature of what the glass lies on', '°C', 200, 1800).optional(),
-    pace: pace('mould').optional(),
-    coat: z
-      .strictObject({ name: words('What is under the glass', 80), top_C: quantity('Hottest that it bears', '°C', 100, 1700), pace: pace('coat').optional() })
-      .optional(),
-    twoFaceProof: oneOf('Proof of two faces', ['readings', 'kilnTest']).optional(),
-    wet: oneOf('What is wet', WETS).optional(),
-    shaping: ShapingSchema.optional(),
-    form: FormShapeSchema.optional(),
-  })
-  .meta({ id: 'SetUp' }) satisfies z.ZodType<SetUp>;
+export const SetUpSchema = schemaFor<SetUp>()(
+  z
+    .strictObject({
+      below: z.array(support).max(6, { error: 'At most 6 layers under the glass.' }).readonly(),
+      above: z.array(support).max(6, { error: 'At most 6 layers on the glass.' }).readonly().optional(),
+      faces,
+      around: z.array(support).max(6, { error: 'At most 6 layers round the glass.' }).readonly().optional(),
+      top_C: quantity('Top temperature of what the glass lies on', '°C', 200, 1800).optional(),
+      pace: pace('mould').optional(),
+      coat: z
+        .strictObject({ name: words('What is under the glass', 80), top_C: quantity('Hottest that it bears', '°C', 100, 1700), pace: pace('coat').optional() })
+        .optional(),
+      twoFaceProof: oneOf('Proof of two faces', ['readings', 'kilnTest']).optional(),
+      wet: oneOf('What is wet', WETS).optional(),
+      shaping: ShapingSchema.optional(),
+      form: FormShapeSchema.optional(),
+    })
+    .meta({ id: 'SetUp' }),
+);
 
-export const SchoolSchema = z
-  .strictObject({
-    soak: oneOf('Soak', ['auto', 'annealing', 'lower']),
-    heat: oneOf('Heat', ['cooler', 'hotter']),
-    grains: oneOf('Grains', ['straight', 'held']).optional(),
-  })
-  .meta({ id: 'School' }) satisfies z.ZodType<School>;
+export const SchoolSchema = schemaFor<School>()(
+  z
+    .strictObject({
+      soak: oneOf('Soak', ['auto', 'annealing', 'lower']),
+      heat: oneOf('Heat', ['cooler', 'hotter']),
+      grains: oneOf('Grains', ['straight', 'held']).optional(),
+    })
+    .meta({ id: 'School' }),
+);
 
 const work = z
   .strictObject({ least: quantity('Least work', '1/Pa', 1e-6, 10), most: quantity('Most work', '1/Pa', 1e-6, 10) })
   .refine(({ least, most }) => least <= most, { path: ['most'], error: 'The most work must not be less than the least.' });
 
-export const LimitsSchema = z
-  .strictObject({
-    pull_Pa: quantity('Pull limit', 'Pa', 1e5, 5e7),
-    pullReserve: quantity('Reserve on the pull', '', 1, 5),
-    heldShare: quantity('Share held of the straight part', '', 0, 1).optional(),
-    setting_K: quantity('Difference while setting', 'K', 0.1, 50),
-    settingReserve: quantity('Reserve while setting', '', 1, 5),
-    climbing_K: quantity('Difference while climbing', 'K', 1, 200),
-    shelf_C_per_h: quantity('Pace of a shelf of 300 mm', '°C/h', 10, 2000).optional(),
-    even_K: quantity('Even within', 'K', 0.1, 10),
-    relaxations: quantity('Relaxation times', '', 0, 100),
-    leastSoak_s: quantity('Least soak', 's', 0, 7 * 24 * 3600),
-    soakOf12mm_s: quantity('Soak of a body of 12 mm', 's', 0, 7 * 24 * 3600).optional(),
-    residual_Pa: quantity('Residual tension', 'Pa', 1e4, 5e7),
-    works_perPa: z.strictObject({
-      ...{ firePolish: work, tack: work, contour: work, fullFuse: work, slabFlow: work },
-      // Left out by what was made before there were such firings.
-      ...{ stick: work.optional(), lace: work.optional(), wafer: work.optional(), cast: work.optional() },
-    }),
-    haze_s: quantity('Haze exposure', 's', 0, 30 * 24 * 3600),
-    coating_s: quantity('Coating exposure', 's', 0, 30 * 24 * 3600),
-    pocket: z.strictObject({ radius_m: quantity('Pocket radius', 'm', 0.001, 0.5), gap_m: quantity('Gap', 'm', 1e-5, 0.02) }),
-    gap_m: quantity('Air between loose sheets', 'm', 0, 0.002).optional(),
-    open_C: quantity('Opening ceiling', '°C', 25, 200),
-    openThick_C: quantity('Opening ceiling, thick', '°C', 25, 200),
-    thick_m: quantity('Thick from', 'm', 0.001, 0.2),
-  })
-  .meta({ id: 'Limits' }) satisfies z.ZodType<Limits>;
+export const LimitsSchema = schemaFor<Limits>()(
+  z
+    .strictObject({
+      pull_Pa: quantity('Pull limit', 'Pa', 1e5, 5e7),
+      pullReserve: quantity('Reserve on the pull', '', 1, 5),
+      heldShare: quantity('Share held of the straight part', '', 0, 1).optional(),
+      setting_K: quantity('Difference while setting', 'K', 0.1, 50),
+      settingReserve: quantity('Reserve while setting', '', 1, 5),
+      climbing_K: quantity('Difference while climbing', 'K', 1, 200),
+      shelf_C_per_h: quantity('Pace of a shelf of 300 mm', '°C/h', 10, 2000).optional(),
+      even_K: quantity('Even within', 'K', 0.1, 10),
+      relaxations: quantity('Relaxation times', '', 0, 100),
+      leastSoak_s: quantity('Least soak', 's', 0, 7 * 24 * 3600),
+      soakOf12mm_s: quantity('Soak of a body of 12 mm', 's', 0, 7 * 24 * 3600).optional(),
+      residual_Pa: quantity('Residual tension', 'Pa', 1e4, 5e7),
+      works_perPa: z.strictObject({
+        ...{ firePolish: work, tack: work, contour: work, fullFuse: work, slabFlow: work },
+        // Left out by what was made before there were such firings.
+        ...{ stick: work.optional(), lace: work.optional(), wafer: work.optional(), cast: work.optional() },
+      }),
+      haze_s: quantity('Haze exposure', 's', 0, 30 * 24 * 3600),
+      coating_s: quantity('Coating exposure', 's', 0, 30 * 24 * 3600),
+      pocket: z.strictObject({ radius_m: quantity('Pocket radius', 'm', 0.001, 0.5), gap_m: quantity('Gap', 'm', 1e-5, 0.02) }),
+      gap_m: quantity('Air between loose sheets', 'm', 0, 0.002).optional(),
+      open_C: quantity('Opening ceiling', '°C', 25, 200),
+      openThick_C: quantity('Opening ceiling, thick', '°C', 25, 200),
+      thick_m: quantity('Thick from', 'm', 0.001, 0.2),
+    })
+    .meta({ id: 'Limits' }),
+);
 
-export const CorrectionsSchema = z
-  .strictObject({
-    offset_K: quantity('Offset of the controller', 'K', -60, 60),
-    workFactor: quantity('Factor of work', '', 0.2, 5),
-    lookFactors: z.partialRecord(z.enum(LOOKS), quantity('Factor of work of a look', '', 0.2, 5)).optional(),
-  })
-  .meta({ id: 'Corrections' }) satisfies z.ZodType<Corrections>;
+export const CorrectionsSchema = schemaFor<Corrections>()(
+  z
+    .strictObject({
+      offset_K: quantity('Offset of the controller', 'K', -60, 60),
+      workFactor: quantity('Factor of work', '', 0.2, 5),
+      lookFactors: z.partialRecord(z.enum(LOOKS), quantity('Factor of work of a look', '', 0.2, 5)).optional(),
+    })
+    .meta({ id: 'Corrections' }),
+);
 
-export const FiringCaseSchema = z
-  .strictObject({
-    body: aBody(z.strictObject({ ...bodyFields, ...noneOrMore, joined: z.boolean().default(false) })),
-    setup: SetUpSchema,
-    kiln: KilnInputSchema,
-    look: oneOf('Look', LOOKS),
-    school: SchoolSchema,
-    limits: LimitsSchema,
-    controller: ControllerInputSchema.optional(),
-    corrections: CorrectionsSchema.optional(),
-  })
-  .meta({ id: 'FiringCase' }) satisfies z.ZodType<FiringCase>;
+export const FiringCaseSchema = schemaFor<FiringCase>()(
+  z
+    .strictObject({
+      body: aBody(z.strictObject({ ...bodyFields, ...noneOrMore, joined: z.boolean().default(false) })),
+      setup: SetUpSchema,
+      kiln: KilnInputSchema,
+      look: oneOf('Look', LOOKS),
+      school: SchoolSchema,
+      limits: LimitsSchema,
+      controller: ControllerInputSchema.optional(),
+      corrections: CorrectionsSchema.optional(),
+    })
+    .meta({ id: 'FiringCase' }),
+);
 
 const filled =
   <T extends object>(defaults: T) =>

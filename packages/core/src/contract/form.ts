@@ -4,13 +4,14 @@ import { FORM_MATERIAL_NAMES } from '../form/materials';
 import { BOTTOMS, FORM_USES, type FormShape, formProblem } from '../form/shape';
 import { PLANS, type SectionPoint } from '../form/surface';
 import { oneOf, quantity } from './quantity';
+import { schemaFor } from './schemaFor';
 
 const side = (name: string) => quantity(name, 'm', 0.005, 2);
 
 /** As many as anybody takes along a profile gauge. */
 export const POINTS_AT_MOST = 60;
 
-const point = z.strictObject({ out_m: quantity('Out from the middle', 'm', 0, 1), up_m: quantity('Up', 'm', -1, 1) }) satisfies z.ZodType<SectionPoint>;
+const point = schemaFor<SectionPoint>()(z.strictObject({ out_m: quantity('Out from the middle', 'm', 0, 1), up_m: quantity('Up', 'm', -1, 1) }));
 
 export const formFields = {
   use: oneOf('What it does', FORM_USES),
@@ -61,4 +62,4 @@ export const aForm = <T extends FormShape>(schema: z.ZodType<T>) =>
     if (problem) context.addIssue({ code: 'custom', path: [problem.path], message: problem.message });
   });
 
-export const FormShapeSchema = z.strictObject(formFields).meta({ id: 'FormShape' }) satisfies z.ZodType<FormShape>;
+export const FormShapeSchema = schemaFor<FormShape>()(z.strictObject(formFields).meta({ id: 'FormShape' }));

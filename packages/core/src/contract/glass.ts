@@ -6,6 +6,7 @@ import { glassySlope } from '../stress/relaxation';
 import { differenceIn } from '../units/convert';
 import { z } from 'zod';
 import { quantity } from './quantity';
+import { schemaFor } from './schemaFor';
 
 const spectrum = z
   .array(z.strictObject({ weight: quantity('Weight', '', 0, 1), ratio: quantity('Ratio', '', 1e-8, 1e4) }))
@@ -14,57 +15,64 @@ const spectrum = z
   .refine((terms) => Math.abs(terms.reduce((sum, { weight }) => sum + weight, 0) - 1) < 1e-3, { error: 'The weights of a spectrum must sum to 1.' })
   .readonly();
 
-export const RelaxationSchema = z
-  .strictObject({
-    stress: spectrum,
-    structure: spectrum,
-    structureOverStress: quantity('Structure over stress', '', 0.1, 100),
-    nonLinearity: quantity('Non-linearity', '', 0.1, 1),
-    activation_K: quantity('Activation', 'K', 1e4, 3e5).optional(),
-  })
-  .meta({ id: 'Relaxation' }) satisfies z.ZodType<RelaxationConstants>;
+export const RelaxationSchema = schemaFor<RelaxationConstants>()(
+  z
+    .strictObject({
+      stress: spectrum,
+      structure: spectrum,
+      structureOverStress: quantity('Structure over stress', '', 0.1, 100),
+      nonLinearity: quantity('Non-linearity', '', 0.1, 1),
+      activation_K: quantity('Activation', 'K', 1e4, 3e5).optional(),
+    })
+    .meta({ id: 'Relaxation' }),
+);
 
 const threshold = (state: string) => quantity(`log10 of the viscosity at which it ${state}`, 'Pa·s', 2, 16);
 
-export const GlassConstantsSchema = z
-  .strictObject({
-    expansion_perK: quantity('Expansion', '1/K', 1e-7, 3e-5),
-    annealing_C: quantity('Annealing point', '°C', 200, 1200),
-    softening_C: quantity('Softening point', '°C', 250, 1800),
-    density_kg_m3: quantity('Density', 'kg/m³', 1500, 8000),
-    youngs_Pa: quantity("Young's modulus", 'Pa', 1e9, 2e11),
-    poisson: quantity("Poisson's ratio", '', 0, 0.45),
-    conductivity_W_mK: quantity('Conductivity', 'W/(m·K)', 0.05, 50),
-    heatCapacity_J_kgK: quantity('Heat capacity', 'J/(kg·K)', 200, 3000),
-    surfaceTension_N_m: quantity('Surface tension', 'N/m', 0.05, 1),
-    strain_C: quantity('Strain point', '°C', 150, 1150).optional(),
-    fluidPoint: z
-      .strictObject({
-        temperature_C: quantity('Temperature of the fluid point', '°C', 500, 2000),
-        logEta: quantity('log10 of its viscosity', 'Pa·s', 0.5, FLUID_POINT_LOG_ETA_AT_MOST),
-      })
-      .optional(),
-    meltExpansion_perK: quantity('Expansion of the melt', '1/K', 1e-7, 2e-4).optional(),
-    stressOptical_perPa: quantity('Stress-optical constant', '1/Pa', -1e-11, 1e-11).optional(),
-    absorption_perM: quantity('Absorption of heat radiation', '1/m', 5, 1e5).optional(),
-    haze: z
-      .strictObject({ middle_C: quantity('Middle of the hazing range', '°C', 300, 1500), halfWidth_K: quantity('Half width of the hazing range', 'K', 5, 200) })
-      .optional(),
-    hazeBears_s: quantity('Haze it bears', 's', 60, 90 * 24 * 3600).optional(),
-    thresholds: z
-      .strictObject({
-        anneals: threshold('anneals'),
-        softens: threshold('softens'),
-        bends: threshold('bends'),
-        sticks: threshold('sticks'),
-        levels: threshold('levels'),
-        runs: threshold('runs'),
-      })
-      .partial()
-      .optional(),
-    relaxation: RelaxationSchema.optional(),
-  })
-  .meta({ id: 'GlassConstants' }) satisfies z.ZodType<GlassConstants>;
+export const GlassConstantsSchema = schemaFor<GlassConstants>()(
+  z
+    .strictObject({
+      expansion_perK: quantity('Expansion', '1/K', 1e-7, 3e-5),
+      annealing_C: quantity('Annealing point', '°C', 200, 1200),
+      softening_C: quantity('Softening point', '°C', 250, 1800),
+      density_kg_m3: quantity('Density', 'kg/m³', 1500, 8000),
+      youngs_Pa: quantity("Young's modulus", 'Pa', 1e9, 2e11),
+      poisson: quantity("Poisson's ratio", '', 0, 0.45),
+      conductivity_W_mK: quantity('Conductivity', 'W/(m·K)', 0.05, 50),
+      heatCapacity_J_kgK: quantity('Heat capacity', 'J/(kg·K)', 200, 3000),
+      surfaceTension_N_m: quantity('Surface tension', 'N/m', 0.05, 1),
+      strain_C: quantity('Strain point', '°C', 150, 1150).optional(),
+      fluidPoint: z
+        .strictObject({
+          temperature_C: quantity('Temperature of the fluid point', '°C', 500, 2000),
+          logEta: quantity('log10 of its viscosity', 'Pa·s', 0.5, FLUID_POINT_LOG_ETA_AT_MOST),
+        })
+        .optional(),
+      meltExpansion_perK: quantity('Expansion of the melt', '1/K', 1e-7, 2e-4).optional(),
+      stressOptical_perPa: quantity('Stress-optical constant', '1/Pa', -1e-11, 1e-11).optional(),
+      absorption_perM: quantity('Absorption of heat radiation', '1/m', 5, 1e5).optional(),
+      haze: z
+        .strictObject({
+          middle_C: quantity('Middle of the hazing range', '°C', 300, 1500),
+          halfWidth_K: quantity('Half width of the hazing range', 'K', 5, 200),
+        })
+        .optional(),
+      hazeBears_s: quantity('Haze it bears', 's', 60, 90 * 24 * 3600).optional(),
+      thresholds: z
+        .strictObject({
+          anneals: threshold('anneals'),
+          softens: threshold('softens'),
+          bends: threshold('bends'),
+          sticks: threshold('sticks'),
+          levels: threshold('levels'),
+          runs: threshold('runs'),
+        })
+        .partial()
+        .optional(),
+      relaxation: RelaxationSchema.optional(),
+    })
+    .meta({ id: 'GlassConstants' }),
+);
 
 /** The two viscosity points must be far enough apart to carry a curve. */
 export const LEAST_SOFTENING_ABOVE_ANNEALING_K = 40;

@@ -1,4 +1,5 @@
 /** What crosses the border of the core, as Zod schemas: glasses, bodies, kilns, firings and what the engine says of them. */
+export * from './schemaFor';
 export * from './quantity';
 export * from './problem';
 export * from './glass';

@@ -1,14 +1,17 @@
 /** How anything that went wrong travels: the first problem of a failed parse, or what a function refused. */
 import type { Problem } from '../problem';
 import { z } from 'zod';
+import { schemaFor } from './schemaFor';
 
-export const ProblemSchema = z
-  .object({
-    code: z.string(),
-    path: z.string(),
-    message: z.string(),
-  })
-  .meta({ id: 'Problem' }) satisfies z.ZodType<Problem>;
+export const ProblemSchema = schemaFor<Problem>()(
+  z
+    .object({
+      code: z.string(),
+      path: z.string(),
+      message: z.string(),
+    })
+    .meta({ id: 'Problem' }),
+);
 
 /** The first issue of a Zod error as a problem; prefix is put before the path. */
 export function problemOf(error: z.ZodError, prefix = ''): Problem {

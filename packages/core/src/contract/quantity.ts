@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import type { Units } from '../units/convert';
 import './quiet';
+import { schemaFor } from './schemaFor';
 
 const shown = (input: unknown): string => {
   if (input === undefined) return 'nothing';
@@ -30,11 +31,13 @@ export const count = (description?: string) =>
     .meta({ 'x-unit': '1', ...(description ? { description } : {}) });
 
 /** What the answer's sentences are written in. */
-export const UnitsSchema = z.strictObject({
-  temperature: oneOf('Temperature unit', ['C', 'F']).default('C'),
-  length: oneOf('Length unit', ['mm', 'in']).default('mm'),
-  mass: oneOf('Mass unit', ['g', 'oz']).default('g'),
-}) satisfies z.ZodType<Units>;
+export const UnitsSchema = schemaFor<Units>()(
+  z.strictObject({
+    temperature: oneOf('Temperature unit', ['C', 'F']).default('C'),
+    length: oneOf('Length unit', ['mm', 'in']).default('mm'),
+    mass: oneOf('Mass unit', ['g', 'oz']).default('g'),
+  }),
+);
 
 /** Text of a person's own, trimmed, with a sensible end. */
 export function words(title: string, most: number, least = 0) {

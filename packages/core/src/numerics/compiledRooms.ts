@@ -27,6 +27,8 @@ export function compiledRooms<Exports extends object>(text: string, imports: Web
       try {
         const memory = new WebAssembly.Memory({ initial: Math.ceil(doubles / DOUBLES_PER_PAGE) });
         const { exports } = new WebAssembly.Instance(compiled, { ...imports, env: { memory } });
+        // WebAssembly knows its exports by name alone; the text that was compiled has these.
+        // eslint-disable-next-line no-restricted-syntax -- nothing tells a compiled text's own types
         return { ...(exports as unknown as Exports), doubles: new Float64Array(memory.buffer) };
       } catch {
         // A machine that has no room left for another memory: the caller does it without.

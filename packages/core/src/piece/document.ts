@@ -40,6 +40,9 @@ export type LaidLayer =
   | (Laid & { form: 'rod' | 'stringer'; diameter_m: number; cover?: number; placed?: readonly PlacedPart[] })
   | (Laid & { form: 'frit' | 'powder'; perArea_kg_m2: number; grain_m?: number; cover?: number });
 
+/** Of a layer, what only the body after a firing has: computed from the steps, never kept in a document. */
+export type OfFiredLayers = 'inlaid' | 'sunk';
+
 export type LayerForm = LaidLayer['form'];
 export const LAYER_FORMS = ['sheet', 'cap', 'pieces', 'rod', 'stringer', 'frit', 'powder'] as const satisfies readonly LayerForm[];
 

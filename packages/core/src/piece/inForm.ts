@@ -3,6 +3,7 @@ import { type Footprint, sidesOf } from '../body/footprint';
 import { type FormShape, type FormUse, alongOf, depthOf, insideOf, wayOfSide } from '../form/shape';
 import { type Look, RECIPES } from '../look/recipes/all';
 import type { Shaping } from '../look/shaping';
+import { keysOf, pickKeys } from '../keys';
 import { type Outcome, found, refused } from '../problem';
 import type { FiringCase } from '../schedule/firingCase';
 import { CANNOT_BE } from './doing';
@@ -138,31 +139,46 @@ export function heldAcross({ shape }: HeldForm, { body, setup: { shaping } }: Pi
   return { width_m, down: shaping?.kind === 'former' && hangs_m > 0 ? Math.min(shaping.drop_m / hangs_m, 1) : 1 };
 }
 
-const SHAPE_KEYS = [
-  ...[
-    'use',
-    'plan',
-    'across_m',
-    'along_m',
-    'floor_m',
-    'floorAlong_m',
-    'deep_m',
-    'wall_m',
-    'lean_deg',
-    'foot_m',
-    'points_m',
-    'lobes',
-    'bottom',
-    'undercut',
-    'once',
-  ],
-  ...['liner_m', 'thick_m', 'thickest_m', 'thinnest_m', 'detail_m', 'core_m', 'holes', 'hole_m', 'left_m', 'right_m', 'door_m', 'back_m'],
-  ...['material', 'expansion_perK', 'conductivity_W_mK', 'density_kg_m3', 'heatCapacity_J_kgK', 'top_C', 'pace_K_per_s', 'paceTo_C'],
-] as (keyof FormShape)[];
+export const SHAPE_KEYS = keysOf<FormShape>({
+  use: true,
+  plan: true,
+  across_m: true,
+  along_m: true,
+  floor_m: true,
+  floorAlong_m: true,
+  deep_m: true,
+  wall_m: true,
+  lean_deg: true,
+  foot_m: true,
+  points_m: true,
+  lobes: true,
+  bottom: true,
+  undercut: true,
+  once: true,
+  liner_m: true,
+  thick_m: true,
+  thickest_m: true,
+  thinnest_m: true,
+  detail_m: true,
+  core_m: true,
+  holes: true,
+  hole_m: true,
+  left_m: true,
+  right_m: true,
+  door_m: true,
+  back_m: true,
+  material: true,
+  expansion_perK: true,
+  conductivity_W_mK: true,
+  density_kg_m3: true,
+  heatCapacity_J_kgK: true,
+  top_C: true,
+  pace_K_per_s: true,
+  paceTo_C: true,
+});
 
 /** Of a record what shapes and warms the glass. */
-export const shapeOf = (record: FormShape): FormShape =>
-  Object.fromEntries(SHAPE_KEYS.flatMap((key) => (record[key] === undefined ? [] : [[key, record[key]]]))) as unknown as FormShape;
+export const shapeOf = (record: FormShape): FormShape => pickKeys(record, SHAPE_KEYS);
 
 export const heldForm = ({ id, name, ...record }: Shelf['forms'][number], drop_m?: number): HeldForm => ({
   ...{ id, name, shape: shapeOf(record) },

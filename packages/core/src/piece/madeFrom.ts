@@ -144,6 +144,8 @@ const wayTo = ({ hands, layers, before }: MadeFrom): Way[] =>
 /** The first step that is not what it was, as a sentence. */
 function wayDifference(made: readonly Way[], now: readonly Way[]): string {
   const at = Array.from({ length: Math.max(made.length, now.length) }).findIndex((_, i) => !sameMatter(made[i], now[i]));
+  // A way keeps of each step what matters, under the step's own names; its name is made of those alone.
+  // eslint-disable-next-line no-restricted-syntax -- what is kept with a schedule has no type of each kind of step
   const [was, is] = [made[at], now[at]].map((way: Way | undefined) => (way ? stepName(way as unknown as JourneyStep).toLowerCase() : null));
   if (was === null) return `Before it there is a step now that was not: ${is}.`;
   if (is === null) return `Before it there was a step that is not any more: ${was}.`;

@@ -2,6 +2,7 @@
 import { mainGlass } from '../body/body';
 import { footprintArea } from '../body/footprint';
 import type { Controller } from '../controller/profile';
+import { pickKeys } from '../keys';
 import type { KilnConstants } from '../kiln/kiln';
 import { type TakenOver, correctionsOf } from '../learn/corrections';
 import { type Outcome, found, refused } from '../problem';
@@ -112,12 +113,43 @@ function goingOn(shaping: Shaping | undefined, formed: Formed | null | undefined
   return { shaping: { ...shaping, down_m: formed.down_m } };
 }
 
-const CODES: readonly (keyof Controller)[] = ['unit', 'mostSegments', 'fullSpeedCode', 'fullSpeedDownCode'];
-const RANGES: readonly (keyof Controller)[] = ['rateAs', 'leastRate', 'mostRate', 'rateStep', 'holdAs', 'mostHold_s', 'targetStep', 'top_C'];
+/** What of a controller a schedule is written for, and what only tells how it is keyed and how it runs. */
+export const CONTROLLER_COUNTS = {
+  unit: true,
+  mostSegments: true,
+  fullSpeedCode: true,
+  fullSpeedDownCode: true,
+  rateAs: true,
+  leastRate: true,
+  mostRate: true,
+  rateStep: true,
+  holdAs: true,
+  mostHold_s: true,
+  targetStep: true,
+  top_C: true,
+  order: false,
+  ends: false,
+  keepsOld: false,
+  programs: false,
+  builtIn: false,
+  preset_K_per_s: false,
+  mostDelay_s: false,
+  alarms: false,
+  skips: false,
+  addTime_s: false,
+  addDegrees_K: false,
+  reviews: false,
+  afterCut: false,
+  rateWords: false,
+  targetWords: false,
+  holdWords: false,
+} as const satisfies Record<keyof Required<Controller>, boolean>;
+type Counted = { [K in keyof typeof CONTROLLER_COUNTS]: (typeof CONTROLLER_COUNTS)[K] extends true ? K : never }[keyof typeof CONTROLLER_COUNTS];
+const isCounted = (key: keyof Controller): key is Counted => CONTROLLER_COUNTS[key];
+const COUNTED = (Object.keys(CONTROLLER_COUNTS) as (keyof Controller)[]).filter(isCounted);
 
 /** A controller without its name, its words and what it does while it runs: how it counts. */
-const countsOf = (controller: Controller): Controller =>
-  Object.fromEntries([...CODES, ...RANGES].flatMap((key) => (controller[key] === undefined ? [] : [[key, controller[key]]]))) as unknown as Controller;
+export const countsOf = (controller: Controller): Controller => pickKeys(controller, COUNTED);
 
 /** A release without what it is called and how long it lasts: what a firing is computed by. */
 const coatOf = ({ kind, weight_kg_m2, top_C, pace_K_per_s, paceTo_C }: Coat): Coat => ({

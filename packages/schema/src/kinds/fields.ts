@@ -290,8 +290,11 @@ const show = (field: Field, value: unknown, units: Units): string | string[] | b
   return typeof value === 'string' ? value : '';
 };
 
+/** What a record has under a key that its kind names; undefined where it has none. */
+export const valueAt = (record: Stored, key: string): unknown => Object.getOwnPropertyDescriptor(record, key)?.value;
+
 export const entryOfRecord = (fields: readonly Field[], record: Stored, units: Units): Entry =>
-  Object.fromEntries(fields.map((field) => [field.key, show(field, (record as unknown as Record<string, unknown>)[field.key], units)]));
+  Object.fromEntries(fields.map((field) => [field.key, show(field, valueAt(record, field.key), units)]));
 
 function readField(schema: z.ZodType, field: Field, typed: Entry[string], units: Units): Outcome<unknown> {
   if (field.as === 'figure') return readFigure(schema, field, String(typed), units);
@@ -325,7 +328,7 @@ export function readEntry<T extends Stored>(
       continue;
     }
     const typed = entry[field.key];
-    const was = show(field, (before as unknown as Record<string, unknown>)[field.key], units);
+    const was = show(field, valueAt(before, field.key), units);
     const isUntouched = typed === undefined || (typed === was && typed !== '');
     if (isUntouched) continue;
     const isEmpty = typed === '' || (field.as === 'pictures' && Array.isArray(typed) && typed.length === 0);

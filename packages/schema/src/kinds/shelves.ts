@@ -14,4 +14,4 @@ export const ShelvesSchema = z
 export type Shelves = z.infer<typeof ShelvesSchema>;
 
 /** Before anything stands on them. */
-export const EMPTY_SHELVES = { ...Object.fromEntries(KIND_LIST.map((name) => [name, []])), archived: [] } as unknown as Shelves;
+export const EMPTY_SHELVES: Shelves = ShelvesSchema.parse({ ...Object.fromEntries(KIND_LIST.map((name) => [name, []])), archived: [] });

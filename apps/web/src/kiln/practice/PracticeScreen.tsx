@@ -5,7 +5,7 @@ import { format } from 'date-fns/format';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useShelves } from '@/data/pieces';
-import { useUnits } from '@/data/studio';
+import { useUnits } from '@/data/FormUnits';
 import { useComputed } from '@/engine/useComputed';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';

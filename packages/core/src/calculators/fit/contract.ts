@@ -4,6 +4,7 @@ import { count, figure, oneOf, quantity } from '../../contract/quantity';
 import type { Evidence } from '../../fit/fit';
 import { CONTENTS } from '../../fit/reactions';
 import { GLASS } from '../samples';
+import { schemaFor } from '../../contract/schemaFor';
 
 export const summary = 'Whether glasses that touch fit, by the strongest evidence';
 
@@ -11,12 +12,14 @@ const index = (title: string) => quantity(title, '', 0, 31).int({ error: `${titl
 const FitGlass = onACurve(GlassConstantsSchema.extend({ contents: z.array(oneOf('Content', CONTENTS)).max(4).optional() }));
 const depth = quantity('Depth', 'm', 1e-6, 0.1);
 
-const EvidenceSchema = z.strictObject({
-  a: index('Glass a'),
-  b: index('Glass b'),
-  kind: oneOf('Kind of evidence', ['proven', 'ownTest']),
-  result: oneOf('Result', ['holds', 'strained', 'cracked']),
-}) satisfies z.ZodType<Evidence>;
+const EvidenceSchema = schemaFor<Evidence>()(
+  z.strictObject({
+    a: index('Glass a'),
+    b: index('Glass b'),
+    kind: oneOf('Kind of evidence', ['proven', 'ownTest']),
+    result: oneOf('Result', ['holds', 'strained', 'cracked']),
+  }),
+);
 
 export const request = z
   .strictObject({

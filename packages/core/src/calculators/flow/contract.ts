@@ -3,6 +3,7 @@ import { GlassInputSchema } from '../../contract/glass';
 import { oneOf, quantity } from '../../contract/quantity';
 import type { FlowQuestion } from '../../flow/ask';
 import { GLASS } from '../samples';
+import { schemaFor } from '../../contract/schemaFor';
 
 export const summary = 'One question of viscosity, heat work or flow';
 
@@ -23,43 +24,45 @@ const pot = {
   plate_m: quantity('Thickness of the floor', 'm', 0, 0.2),
 };
 
-const QuestionSchema = z.discriminatedUnion('of', [
-  z.strictObject({ of: z.literal('viscosity'), temperature_C: temperature('Temperature') }),
-  z.strictObject({ of: z.literal('holdForWork'), work_perPa, temperature_C: temperature('Temperature') }),
-  z.strictObject({ of: z.literal('equalHold'), hold_s: quantity('Hold', 's', 0, 1e7), from_C: temperature('From'), to_C: temperature('To') }),
-  z.strictObject({ of: z.literal('naturalDepth') }),
-  z.strictObject({
-    of: z.literal('relief'),
-    width_m: quantity('Width', 'm', 0.0005, 1),
-    depth_m: quantity('Depth', 'm', 1e-4, 0.2),
-    work_perPa,
-    base: oneOf('Base', ['grips', 'slides', 'between']).optional(),
-  }),
-  z.strictObject({ of: z.literal('edgeRounding'), edge_m: quantity('Edge', 'm', 1e-5, 0.1), work_perPa }),
-  z.strictObject({ of: z.literal('sag'), span_m, sheet_m, work_perPa, mould_m: quantity('Depth of the mould', 'm', 1e-4, 1).optional(), stretching }),
-  z.strictObject({ of: z.literal('workToSag'), span_m, sheet_m, drop_m, stretching }),
-  z.strictObject({ of: z.literal('workToSqueeze'), sheet_m, radius_m, gap_m: quantity('Gap', 'm', 1e-6, 0.05) }),
-  z.strictObject({ of: z.literal('drape'), overhang_m, sheet_m, work_perPa }),
-  z.strictObject({ of: z.literal('workToDrape'), overhang_m, sheet_m, drop_m }),
-  z.strictObject({ of: z.literal('puddle'), volume_m3: quantity('Volume', 'm³', 1e-9, 1), work_perPa }),
-  z.strictObject({ of: z.literal('pressed'), radius_m, depth_m: quantity('Depth', 'm', 1e-4, 0.2), force_N: quantity('Force', 'N', 0, 1e5), work_perPa }),
-  z.strictObject({
-    of: z.literal('throughHole'),
-    radius_m,
-    plate_m: quantity('Plate', 'm', 0, 0.2),
-    head_m: quantity('Head', 'm', 0, 1),
-    work_perPa,
-  }),
-  z.strictObject({ of: z.literal('neck'), grain_m: quantity('Radius of a grain', 'm', 1e-6, 0.05), work_perPa }),
-  z.strictObject({ of: z.literal('drained'), ...pot, work_perPa }),
-  z.strictObject({ of: z.literal('workToDrain'), ...pot, share: quantity('Share that has run out', '', 0, 0.999) }),
-  z.strictObject({
-    of: z.literal('openLace'),
-    perArea_kg_m2: quantity('Mass per area', 'kg/m²', 0.001, 100),
-    grain_m: quantity('Grain', 'm', 1e-5, 0.03),
-    work_perPa,
-  }),
-]) satisfies z.ZodType<FlowQuestion>;
+const QuestionSchema = schemaFor<FlowQuestion>()(
+  z.discriminatedUnion('of', [
+    z.strictObject({ of: z.literal('viscosity'), temperature_C: temperature('Temperature') }),
+    z.strictObject({ of: z.literal('holdForWork'), work_perPa, temperature_C: temperature('Temperature') }),
+    z.strictObject({ of: z.literal('equalHold'), hold_s: quantity('Hold', 's', 0, 1e7), from_C: temperature('From'), to_C: temperature('To') }),
+    z.strictObject({ of: z.literal('naturalDepth') }),
+    z.strictObject({
+      of: z.literal('relief'),
+      width_m: quantity('Width', 'm', 0.0005, 1),
+      depth_m: quantity('Depth', 'm', 1e-4, 0.2),
+      work_perPa,
+      base: oneOf('Base', ['grips', 'slides', 'between']).optional(),
+    }),
+    z.strictObject({ of: z.literal('edgeRounding'), edge_m: quantity('Edge', 'm', 1e-5, 0.1), work_perPa }),
+    z.strictObject({ of: z.literal('sag'), span_m, sheet_m, work_perPa, mould_m: quantity('Depth of the mould', 'm', 1e-4, 1).optional(), stretching }),
+    z.strictObject({ of: z.literal('workToSag'), span_m, sheet_m, drop_m, stretching }),
+    z.strictObject({ of: z.literal('workToSqueeze'), sheet_m, radius_m, gap_m: quantity('Gap', 'm', 1e-6, 0.05) }),
+    z.strictObject({ of: z.literal('drape'), overhang_m, sheet_m, work_perPa }),
+    z.strictObject({ of: z.literal('workToDrape'), overhang_m, sheet_m, drop_m }),
+    z.strictObject({ of: z.literal('puddle'), volume_m3: quantity('Volume', 'm³', 1e-9, 1), work_perPa }),
+    z.strictObject({ of: z.literal('pressed'), radius_m, depth_m: quantity('Depth', 'm', 1e-4, 0.2), force_N: quantity('Force', 'N', 0, 1e5), work_perPa }),
+    z.strictObject({
+      of: z.literal('throughHole'),
+      radius_m,
+      plate_m: quantity('Plate', 'm', 0, 0.2),
+      head_m: quantity('Head', 'm', 0, 1),
+      work_perPa,
+    }),
+    z.strictObject({ of: z.literal('neck'), grain_m: quantity('Radius of a grain', 'm', 1e-6, 0.05), work_perPa }),
+    z.strictObject({ of: z.literal('drained'), ...pot, work_perPa }),
+    z.strictObject({ of: z.literal('workToDrain'), ...pot, share: quantity('Share that has run out', '', 0, 0.999) }),
+    z.strictObject({
+      of: z.literal('openLace'),
+      perArea_kg_m2: quantity('Mass per area', 'kg/m²', 0.001, 100),
+      grain_m: quantity('Grain', 'm', 1e-5, 0.03),
+      work_perPa,
+    }),
+  ]),
+);
 
 export const request = z.strictObject({ glass: GlassInputSchema, question: QuestionSchema });
 export const answer = z.object({

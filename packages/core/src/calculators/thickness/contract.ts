@@ -5,6 +5,7 @@ import { GLASS } from '../samples';
 import { placedParts } from '../../contract/placed';
 import { count, figure, quantity } from '../../contract/quantity';
 import type { PlanAsked } from '../../plan/asked';
+import { schemaFor } from '../../contract/schemaFor';
 
 export const summary = 'How thick a lay-up is from place to place, and what of where its parts lie goes wrong later';
 
@@ -19,36 +20,38 @@ const LayerSchema = z.strictObject({
   overhang_m: quantity('Overhang', 'm', 0, 0.05).optional(),
 });
 
-export const request = z
-  .strictObject({
-    footprint: FootprintSchema,
-    layers: z.array(LayerSchema).min(1, { error: 'A plan needs at least one layer.' }).max(120, { error: 'At most 120 layers.' }).readonly(),
-    from: quantity('Lowest layer that is spoken of', '', 0, 120).int().optional(),
-    next: z
-      .strictObject({
-        joins: z.boolean(),
-        flows: z.boolean(),
-        dammed: z.boolean(),
-        naturalDepth_m: quantity('Natural depth', 'm', 0.001, 0.02),
-      })
-      .optional(),
-    fired: z
-      .strictObject({ glass: GlassInputSchema, work_perPa: quantity('Heat work', '1/Pa', 0, 100), flows: z.boolean(), dammed: z.boolean() })
-      .optional()
-      .meta({ description: 'The firing; how thick it is afterwards is told where it is given' }),
-  })
-  .refine(({ layers }) => layers.reduce((sum, { placed = [] }) => sum + placed.length, 0) <= PARTS_AT_MOST, {
-    path: ['layers'],
-    error: `At most ${PARTS_AT_MOST} parts in all layers together.`,
-  })
-  .refine(({ layers }) => layers.reduce((sum, { depth_m }) => sum + depth_m, 0) <= DEEPEST_M, {
-    path: ['layers'],
-    error: `The layers together may be at most ${DEEPEST_M} m deep.`,
-  })
-  .refine(({ layers }) => layers.every(({ placed = [], across_m }) => across_m !== undefined || placed.every(({ outline }) => outline.shape !== 'rod')), {
-    path: ['layers'],
-    error: 'A layer of rods needs their diameter, across_m.',
-  }) satisfies z.ZodType<PlanAsked>;
+export const request = schemaFor<PlanAsked>()(
+  z
+    .strictObject({
+      footprint: FootprintSchema,
+      layers: z.array(LayerSchema).min(1, { error: 'A plan needs at least one layer.' }).max(120, { error: 'At most 120 layers.' }).readonly(),
+      from: quantity('Lowest layer that is spoken of', '', 0, 120).int().optional(),
+      next: z
+        .strictObject({
+          joins: z.boolean(),
+          flows: z.boolean(),
+          dammed: z.boolean(),
+          naturalDepth_m: quantity('Natural depth', 'm', 0.001, 0.02),
+        })
+        .optional(),
+      fired: z
+        .strictObject({ glass: GlassInputSchema, work_perPa: quantity('Heat work', '1/Pa', 0, 100), flows: z.boolean(), dammed: z.boolean() })
+        .optional()
+        .meta({ description: 'The firing; how thick it is afterwards is told where it is given' }),
+    })
+    .refine(({ layers }) => layers.reduce((sum, { placed = [] }) => sum + placed.length, 0) <= PARTS_AT_MOST, {
+      path: ['layers'],
+      error: `At most ${PARTS_AT_MOST} parts in all layers together.`,
+    })
+    .refine(({ layers }) => layers.reduce((sum, { depth_m }) => sum + depth_m, 0) <= DEEPEST_M, {
+      path: ['layers'],
+      error: `The layers together may be at most ${DEEPEST_M} m deep.`,
+    })
+    .refine(({ layers }) => layers.every(({ placed = [], across_m }) => across_m !== undefined || placed.every(({ outline }) => outline.shape !== 'rod')), {
+      path: ['layers'],
+      error: 'A layer of rods needs their diameter, across_m.',
+    }),
+);
 
 const metre = figure('m');
 const place = z.object({ depth_m: metre, x_m: figure('m', 'To the right of the middle'), y_m: figure('m', 'Behind the middle') });

@@ -1,6 +1,6 @@
 import { DEFAULT_LIMITS, DEFAULT_SCHOOL, ENGINE_VERSION, type FiringCase, TYPICAL_FAMILIES, TYPICAL_KILN, evenSheets, setUpOf } from '@torvin/core';
 import type { Snapshot } from '@torvin/schema';
-import { glancesAt } from './beforeStart';
+import { glancesAt } from './glances';
 
 const firing: FiringCase = {
   body: { glasses: [TYPICAL_FAMILIES[0]], layers: evenSheets([{ thickness_m: 0.003 }]), footprint: { shape: 'disc', diameter_m: 0.2 }, joined: false },

@@ -1,4 +1,4 @@
-import { calling, nextTurn, stillAhead } from './calls';
+import { calling, nextTurn, stillAhead } from './whoCalls';
 
 const load = (id: string, from: number, to: number, openedAt: number | null = null) => ({ id, at: from - 100, lookFrom: from, lookTo: to, openedAt });
 const loads = [load('one', 1000, 2000), load('two', 1500, 2500), load('opened', 1000, 2000, 900)];

@@ -1,6 +1,6 @@
 import { TYPICAL_FAMILIES, formatTemperature, glassStates, simulateFiring, text } from '@torvin/core';
 import { bandAt, columnBands, columnWords } from './columns';
-import { BEAD_AT, curveRows, pathOf, programmedLine, timedLine } from './curve';
+import { BEAD_AT, curveRows, pathOf, programmedLine, timedLine } from './curveLines';
 import { dragFrom, dragTo } from './drag';
 import { temperatureScale } from './scale';
 import { levelMarks } from './trueTime';
