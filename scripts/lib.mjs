@@ -2,7 +2,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
-import { basename, dirname, join, relative, sep } from 'node:path';
+import { basename, dirname, isAbsolute, join, relative, sep } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { parseArgs, promisify } from 'node:util';
 import { brotliCompress, constants, gzip as zipped } from 'node:zlib';
@@ -40,6 +40,13 @@ function runApart(command, args, env = {}, cwd = root) {
     child.once('error', reject);
     child.once('close', (code) => resolve({ ok: code === 0, output }));
   });
+}
+
+/** What a command printed; its words are the error where it fails. */
+export async function toolOutput(command, args, env) {
+  const { ok, output } = await runApart(command, args, env);
+  if (!ok) throw new Error(output);
+  return output;
 }
 
 export const toolApart = (name, args, env) => runApart(...tool(name, args), env);
@@ -99,7 +106,7 @@ const shared = ['package-lock.json', 'package.json', 'scripts/lib.mjs', 'package
 /** How what runs in Node is bundled: all packages but the project's own are left outside. */
 const forNode = (entryPoints, outdir) => ({
   entryPoints,
-  outdir: at(outdir),
+  outdir: isAbsolute(outdir) ? outdir : at(outdir),
   outExtension: { '.js': '.mjs' },
   bundle: true,
   platform: 'node',

@@ -6,10 +6,10 @@ import { PieceFileSchema } from '@torvin/schema';
 import Papa from 'papaparse';
 import { ZipFile as Packer } from 'yazl';
 import { fromBuffer } from 'yauzl';
-import { addDemoPhotos } from '../db/demoPhotos';
 import { DATABASE_FILE, openDatabase } from '../db/open';
 import { runStudio } from '../running';
 import { copyRows, migrationsUpTo } from '../test/olderDatabase';
+import { copyStudio } from '../test/fixtures';
 import { MIGRATIONS, NOW, SCHEMA, type TestServer, startTestServer, temporaryFolder } from '../test/testServer';
 import { type BackupReason, readManifest } from './archive';
 import { KEPT, isDue, listBackups, makeBackup, prune, unpackChecked } from './backup';
@@ -19,8 +19,7 @@ jest.setTimeout(60_000);
 
 let server: TestServer;
 beforeEach(async () => {
-  server = await startTestServer();
-  await addDemoPhotos(server.opened.db, server.dataDir, NOW);
+  server = await startTestServer(copyStudio('pictured', temporaryFolder()));
 });
 afterEach(() => server.stop());
 

@@ -25,7 +25,7 @@ interface Operation {
 /** What a whole request names, as it stands in the demo. */
 function standing(): Record<'piece' | 'schedule' | 'firing' | 'load', { id: string; version: number }> & {
   stepId: string;
-  records: { id: string; kind: string }[];
+  records: { id: string; kind: string; version: number }[];
 } {
   const { db } = server.opened;
   const [{ piece, schedule }] = db
@@ -34,10 +34,18 @@ function standing(): Record<'piece' | 'schedule' | 'firing' | 'load', { id: stri
     .innerJoin(schedules, eq(schedules.pieceId, pieces.id))
     .where(isNull(pieces.deletedAt))
     .orderBy(asc(pieces.createdAt), asc(pieces.id))
+    .limit(1)
     .all();
-  const [firing] = db.select().from(firings).where(isNull(firings.deletedAt)).all();
-  const [load] = db.select().from(loads).all();
-  return { piece, schedule: { id: schedule.id, version: 1 }, firing, load, stepId: firingsOf(piece.doc)[0].id, records: db.select().from(records).all() };
+  const [firing] = db.select({ id: firings.id, version: firings.version }).from(firings).where(isNull(firings.deletedAt)).limit(1).all();
+  const [load] = db.select({ id: loads.id, version: loads.version }).from(loads).limit(1).all();
+  return {
+    piece,
+    schedule: { id: schedule.id, version: 1 },
+    firing,
+    load,
+    stepId: firingsOf(piece.doc)[0].id,
+    records: db.select({ id: records.id, kind: records.kind, version: records.version }).from(records).all(),
+  };
 }
 
 /** Ids of the examples, in their order: of a piece, layer, step, schedule, firing. */

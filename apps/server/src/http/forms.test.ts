@@ -17,9 +17,9 @@ const form = async (id: string): Promise<FormRecord> => (await server.ask('GET',
 const keep = (record: FormRecord) => server.ask('PUT', `/api/forms/${record.id}`, record);
 
 async function tray(): Promise<{ piece: Piece; schedule: Schedule; step: ReturnType<typeof firingsOf>[number] }> {
-  const piece = (await server.pieces()).find(({ name }) => name === 'Tray, smallest of three');
-  const step = piece && firingsOf(piece.doc).find(({ look }) => look === 'slump');
-  if (!piece || !step?.scheduleId) throw new Error('The demo has no slumped tray.');
+  const piece = await server.piece('Tray, smallest of three');
+  const step = firingsOf(piece.doc).find(({ look }) => look === 'slump');
+  if (!step?.scheduleId) throw new Error('The demo has no slumped tray.');
   return { piece, step, schedule: (await server.ask('GET', `/api/schedules/${step.scheduleId}`)).body };
 }
 
@@ -150,9 +150,9 @@ describe('coats', () => {
     expect((await tell(before)).status).toBe(200);
     expect((await useOf('low-shelf')).coats.find(({ id }) => id === before.id)).toMatchObject({ hot: 1, cool: 0 });
     // Another shelf under it outdates what was reckoned on this one.
-    const piece = (await server.pieces()).find(({ id }) => id === row.pieceId);
-    const step = piece && firingsOf(piece.doc).findLast(({ setup }) => setup.shelf);
-    if (!piece || !step?.scheduleId) throw new Error('The demo has no second firing in the ring.');
+    const piece = (await server.ask('GET', `/api/pieces/${row.pieceId}`)).body as Piece;
+    const step = firingsOf(piece.doc).findLast(({ setup }) => setup.shelf);
+    if (!step?.scheduleId) throw new Error('The demo has no second firing in the ring.');
     const { body: schedule } = await server.ask('GET', `/api/schedules/${step.scheduleId}`);
     expect(schedule.snapshot.setup.shelf).toMatchObject({ id: 'low-shelf', shape: { thick_m: 0.016 } });
     const record = await form('low-shelf');

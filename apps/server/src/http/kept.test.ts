@@ -16,8 +16,7 @@ beforeEach(async () => {
 afterEach(() => server.stop());
 
 async function demo(name: string): Promise<Piece> {
-  const piece = (await server.pieces()).find((one) => one.name === name);
-  if (!piece) throw new Error(`No piece '${name}'.`);
+  const piece = await server.piece(name);
   return piece;
 }
 

@@ -17,9 +17,9 @@ const pieces = (): Promise<Piece[]> => server.pieces();
 const ahead = async (): Promise<LoadAhead[]> => (await server.ask('GET', '/api/loads')).body;
 
 async function demo(name: string): Promise<{ piece: Piece; schedule: Schedule }> {
-  const piece = (await pieces()).find((one) => one.name === name);
-  const scheduleId = piece && firingsOf(piece.doc)[0].scheduleId;
-  if (!piece || !scheduleId) throw new Error(`The demo has no ${name} with a schedule.`);
+  const piece = await server.piece(name);
+  const { scheduleId } = firingsOf(piece.doc)[0];
+  if (!scheduleId) throw new Error(`The demo has no ${name} with a schedule.`);
   return { piece, schedule: (await server.ask('GET', `/api/schedules/${scheduleId}`)).body };
 }
 

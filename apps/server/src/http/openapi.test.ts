@@ -198,8 +198,8 @@ describe('a client generated from it', () => {
 
   test('fits its calls, and refuses one that is wrong', async () => {
     expect(await faultsOf(CALLER)).toBe('');
-    expect(await faultsOf(CALLER.replace("kind: 'length'", "kind: 'colour'"))).toMatch(/colour/);
-    expect(await faultsOf(CALLER.replace('page.data?.total', 'page.data?.sum'))).toMatch(/sum/);
+    const wrong = CALLER.replace("kind: 'length'", "kind: 'colour'").replace('page.data?.total', 'page.data?.sum');
+    expect(await faultsOf(wrong)).toMatch(/colour[^]*sum|sum[^]*colour/);
   });
 
   test('calls six routes of the running server', async () => {

@@ -22,8 +22,7 @@ const keyed = (more: object) => ({ ...{ id: uuid(), controllerId: 'grey-box', sl
 const send = (program: object) => server.ask('POST', '/api/programs', program);
 
 async function scheduleOf(name: string, step = 0): Promise<string> {
-  const piece = ((await server.pieces()) as Piece[]).find((one) => one.name === name);
-  return (piece && firingsOf(piece.doc)[step].scheduleId) ?? '';
+  return firingsOf((await server.piece(name)).doc)[step].scheduleId ?? '';
 }
 
 test('the demo’s controllers hold what was keyed last; the older one is marked with when it was keyed over', async () => {

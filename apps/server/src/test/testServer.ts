@@ -1,5 +1,5 @@
 /** A real server on a real database file in a folder of its own, with the engine in a real worker thread. */
-import { cpSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -7,19 +7,18 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import type { Piece, PiecePage } from '@torvin/schema';
 import { type CalculatorEndpoint, computeEndpoints } from '@torvin/schema/server';
-import { buildSync } from 'esbuild';
 import pino from 'pino';
 import { makeBackup, unpackChecked } from '../backup/backup';
 import type { Backups } from '../backup/keeping';
 import { type ComputePool, computePool } from '../compute/pool';
-import { DATABASE_FILE, type Opened, openDatabase } from '../db/open';
-import { seedDemo } from '../db/seed';
+import { DATABASE_FILE, type Opened } from '../db/open';
 import { type Running, type RunningParts, runStudio } from '../running';
+import { NOW, copyStudio, fixturesFolder } from './fixtures';
 
 export const MIGRATIONS = join(__dirname, '..', 'db', 'migrations');
 /** How many migrations there are. */
 export const SCHEMA = readdirSync(MIGRATIONS).filter((name) => name.endsWith('.sql')).length;
-export const NOW = Date.UTC(2026, 10, 23, 8);
+export { NOW } from './fixtures';
 
 const folders: string[] = [];
 
@@ -30,22 +29,8 @@ export function temporaryFolder(): string {
   return made;
 }
 
-let workerFile: string | null = null;
-
-/** Bundles the compute worker once for a test file. */
-export function workerUrl(): URL {
-  if (workerFile === null) {
-    workerFile = join(temporaryFolder(), 'computeWorker.mjs');
-    buildSync({
-      entryPoints: [join(__dirname, '..', 'compute', 'worker.ts')],
-      outfile: workerFile,
-      bundle: true,
-      platform: 'node',
-      format: 'esm',
-    });
-  }
-  return pathToFileURL(workerFile);
-}
+/** The engine's worker, as it is bundled. */
+export const workerUrl = (): URL => pathToFileURL(join(fixturesFolder(), 'computeWorker.mjs'));
 
 /** Loosely typed on purpose: tests look at what really came. */
 // eslint-disable-next-line @typescript-eslint/no-explicit-any
@@ -60,13 +45,14 @@ export interface TestServer {
   hub: Running['hub'];
   pool: ComputePool;
   ask(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<{ status: number; body: Answer; headers: Headers }>;
+  /** One by its name, with its document. */
+  piece(name: string): Promise<Piece>;
   /** All pieces with their documents, newest change first. */
   pieces(): Promise<Piece[]>;
   stop(options?: { keepData?: boolean }): Promise<void>;
 }
 
 let pool: ComputePool | null = null;
-let seeded: string | null = null;
 let calculators: CalculatorEndpoint[] | null = null;
 
 afterAll(async () => {
@@ -76,16 +62,12 @@ afterAll(async () => {
 
 /** A folder with a demo studio of its own. */
 export function anotherStudio(): string {
-  const made = temporaryFolder();
-  const { db, close } = openDatabase(made, MIGRATIONS);
-  seedDemo(db, NOW);
-  close();
-  return made;
+  return copyStudio('demo', temporaryFolder());
 }
 
-/** Without a folder it is the demo studio, computed once for a test file. others: an engine apart for strangers; more: what is otherwise as always. */
+/** Without a folder it is the demo studio. others: an engine apart for strangers; more: what is otherwise as always. */
 export async function startTestServer(dataDir = temporaryFolder(), others?: ComputePool, more: Partial<RunningParts> = {}): Promise<TestServer> {
-  if (!existsSync(join(dataDir, DATABASE_FILE))) cpSync((seeded ??= anotherStudio()), dataDir, { recursive: true });
+  if (!existsSync(join(dataDir, DATABASE_FILE))) copyStudio('demo', dataDir);
   const engine = (pool ??= computePool(workerUrl()));
   const studio = await runStudio({
     pools: { own: engine, others: others ?? engine },
@@ -124,6 +106,12 @@ export async function startTestServer(dataDir = temporaryFolder(), others?: Comp
     hub: studio.hub,
     pool: engine,
     ask,
+    async piece(name) {
+      const { body } = await ask('GET', `/api/pieces?text=${encodeURIComponent(name)}`);
+      const row = (body as PiecePage).pieces.find((one) => one.name === name);
+      if (!row) throw new Error(`No piece '${name}'.`);
+      return (await ask('GET', `/api/pieces/${row.id}`)).body as Piece;
+    },
     async pieces() {
       const { body } = await ask('GET', '/api/pieces');
       return Promise.all((body as PiecePage).pieces.map(async ({ id }) => (await ask('GET', `/api/pieces/${id}`)).body as Piece));
