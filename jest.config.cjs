@@ -8,7 +8,7 @@ const node = {
 module.exports = {
   // Long enough for a slow machine: no test asserts a time.
   testTimeout: 300_000,
-  // Each browser test file has a server and a browser of its own, so that they can go side by side.
+  // Each browser test file has a server and a browser context of its own, so that they can go side by side.
   maxWorkers: 2,
   projects: [
     {
@@ -29,6 +29,12 @@ module.exports = {
       moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
       transformIgnorePatterns: ['/node_modules/(?!(?:@?react-native|@react-navigation|expo|@expo|@rneui|react-native-.*|uuid|nanoid|comlink)(?:/|-|$))'],
     },
-    { ...node, displayName: 'browser', testMatch: ['<rootDir>/e2e/**/*.test.ts'] },
+    {
+      ...node,
+      displayName: 'browser',
+      testMatch: ['<rootDir>/e2e/**/*.test.ts'],
+      globalSetup: '<rootDir>/e2e/once.ts',
+      globalTeardown: '<rootDir>/e2e/atEnd.ts',
+    },
   ],
 };

@@ -37,7 +37,7 @@ async function keeps(me: Visitor, words: string, readings: number): Promise<void
 beforeAll(async () => {
   while (!/passcode/.test(studio.heard())) await new Promise((resolve) => setTimeout(resolve, 20));
   elsewhere = studio.address.replace('localhost', NAME);
-  device = await here.browser.createBrowserContext();
+  device = await here.browser.browser().createBrowserContext();
   const me = await phone('/notebook');
   await me.type('passcode', /passcode: (\S+)/.exec(studio.heard())?.[1] ?? '');
   await me.press('enter-passcode');

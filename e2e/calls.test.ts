@@ -57,7 +57,7 @@ const notices = (me: Visitor, count: number): Promise<unknown> =>
   );
 
 test('calls on any page: over it, by sound, by shaking, in its title; until it is answered, and again when that was put off', async () => {
-  await here.browser.defaultBrowserContext().overridePermissions(studio.address, ['notifications']);
+  await here.browser.overridePermissions(studio.address, ['notifications']);
   const me = await Visitor.open(here.browser, PHONE);
   await listens(me);
   const { inKiln } = await ask<Bench>('GET', 'bench');

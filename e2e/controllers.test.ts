@@ -58,8 +58,7 @@ test('a controller with a way of its own is made, refused where it cannot be, an
   await me.press('save-record');
   await me.reads('12 segments, °F an hour, 4 programs');
 
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece('Plaque no. 14');
+  await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('change-step');
   const [box] = await me.ofAll('[data-testid^="controller-"]', (nodes) =>
     nodes.filter((node) => node.innerText.includes('Workshop box')).map((node) => node.getAttribute('data-testid') ?? ''),
@@ -140,8 +139,7 @@ test('a new one begins as one of four and is tried in the form: it takes and ref
 });
 
 test('degrees of Celsius keyed into a controller of Fahrenheit, and hours for minutes, are found and said what they would have done', async () => {
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece('Plaque no. 14');
+  await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('open-run');
   await me.press('open-key-in');
   const rows = await rowsShown();
@@ -184,8 +182,7 @@ async function greyBoxIs(choice: string): Promise<void> {
   await me.press(choice);
   await me.press('save-record');
   await me.find('record-grey-box');
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece('Tray, smallest of three');
+  await me.goToPiece('Tray, smallest of three', studio.address);
   await me.press('open-run');
   await me.press('open-key-in');
 }

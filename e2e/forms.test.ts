@@ -10,7 +10,10 @@ import { PHONE, Visitor } from './visitor';
 const here = setting();
 const { studio } = here;
 let me: Visitor;
-const maker = new Maker(() => me);
+const maker = new Maker(
+  () => me,
+  () => studio.address,
+);
 
 beforeEach(async () => {
   me = await Visitor.open(here.browser, PHONE);
@@ -80,7 +83,6 @@ test('a mould is written down, its nonsense refused at its measure; a blank too 
   await me.press('save-record');
   const id = await onShelf('Shore dish');
 
-  await me.page.goto(`${studio.address}/pieces`);
   await maker.begin('Shore dish, clear', { diameter: '240' }, 'clear-90');
   await planIn('slump', id);
   await until(
@@ -113,7 +115,6 @@ test('a mould is written down, its nonsense refused at its measure; a blank too 
 });
 
 test('a ring dam from the shelf: its liner once, filled by the mass of its scrap, and the firing stands in it', async () => {
-  await me.page.goto(`${studio.address}/pieces`);
   await maker.begin('Scrap roundel', { diameter: '100' }, 'clear-90');
   await me.press('open-reckon');
   await me.press('reckon-tab-fill');
@@ -141,7 +142,6 @@ test('a ring dam from the shelf: its liner once, filled by the mass of its scrap
 
 test('a drape that will grip its former lets go on paper; the edge comes down as far as it is told', async () => {
   const id = await newForm('Clay drum', ['form-use-former', 'form-material-cordierite'], { across_m: '120', deep_m: '110' });
-  await me.page.goto(`${studio.address}/pieces`);
   await maker.begin('Draped disc', { diameter: '300' }, 'clear-90');
   await planIn('drape', id);
   await me.sees('lets-go', /It will grip: 0\.3 mm too tight\..*Fibre paper of 0\.5 mm on every side gives as much/);
@@ -167,7 +167,6 @@ test('a drape that will grip its former lets go on paper; the edge comes down as
 
 test('a fluted mould takes a blank in as many lobes', async () => {
   const id = await newForm('Shell', ['form-plan-lobed'], { across_m: '280', along_m: '230', lobes: '5', deep_m: '45', floor_m: '110' });
-  await me.page.goto(`${studio.address}/pieces`);
   await maker.begin('Shell bowl', { diameter: '200' }, 'clear-90');
   await me.press('open-reckon');
   await me.press('reckon-tab-blank');
@@ -191,8 +190,7 @@ test('a fluted mould takes a blank in as many lobes', async () => {
 });
 
 test('a firing by typed measures of before opens as one by its measures', async () => {
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece('Tideline bowl');
+  await me.goToPiece('Tideline bowl', studio.address);
   const journey = await me.ofAll('[data-testid^="journey-"]', (nodes) => nodes.map((node) => node.dataset.testid ?? ''));
   await me.press(journey.filter((one) => /journey-\d/.test(one)).at(-1) ?? '');
   await me.press('change-step');
@@ -206,8 +204,7 @@ test('a former is recoated after the Bench has asked for it; the step in it says
   await me.page.goto(`${studio.address}/bench`);
   await me.sees('recoat-lamp-former', /Lamp former, edges\s*It is scratched or bare: recoat before glass lies on it/);
   await me.expectSound('a Bench that asks for a coat');
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece('Lamp panel, left');
+  await me.goToPiece('Lamp panel, left', studio.address);
   await me.press('journey-2');
   await me.sees('in-form-coat', /Mould nitride on edges: It is scratched or bare/);
   await me.page.goto(`${studio.address}/bench`);

@@ -12,8 +12,7 @@ beforeEach(async () => {
 afterEach(() => me.leave());
 
 async function openPiece(name: string): Promise<void> {
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece(name);
+  await me.goToPiece(name, studio.address);
 }
 
 test('a schedule on paper in °F is pasted in a studio that works in °C, doubted, judged for the piece, mended and kept', async () => {
@@ -156,7 +155,7 @@ test('a piece is started from a pattern, which waits for nothing itself', async 
   await me.find('save-piece');
   expect(await me.has('patterns')).toBe(false);
   await me.page.goto(`${studio.address}/pieces?q=tideline`);
-  await me.openPiece('Tideline bowl');
+  await me.goToPiece('Tideline bowl', studio.address);
   await me.press('pattern');
   await me.leave();
   me = await Visitor.open(here.browser, PHONE);
@@ -180,7 +179,7 @@ test('a piece is started from a pattern, which waits for nothing itself', async 
   expect(names).not.toContain('Tideline bowl');
   await me.press('filter-waits-patterns');
   await me.sees('pieces-count', /^one piece found$/);
-  await me.openPiece('Tideline bowl');
+  await me.goToPiece('Tideline bowl', studio.address);
   await me.press('pattern');
 });
 
@@ -191,7 +190,7 @@ test('a piece is tagged, finished and put away, found by its tag and by its name
     expect(wanted(await names())).toBe(true);
   };
   await me.page.goto(`${studio.address}/pieces?q=estuary`);
-  await me.openPiece('Estuary roundel');
+  await me.goToPiece('Estuary roundel', studio.address);
   await me.type('tags', 'for the fair, sea,sea');
   await me.page.keyboard.press('Enter');
   await me.press('finished');
@@ -200,7 +199,7 @@ test('a piece is tagged, finished and put away, found by its tag and by its name
   await me.press('filter-tag-sea');
   await lists((all) => all.length === 1 && all[0].startsWith('Estuary roundel'));
   await me.expectSound('pieces by their tag');
-  await me.openPiece('Estuary roundel');
+  await me.goToPiece('Estuary roundel', studio.address);
   await me.press('put-away');
   await me.page.goto(`${studio.address}/pieces`);
   await me.find('piece-link');
@@ -209,7 +208,7 @@ test('a piece is tagged, finished and put away, found by its tag and by its name
   await lists((all) => all.length > 3 && [...all].sort((a, b) => a.localeCompare(b)).join() === all.join());
   await me.press('filter-waits-away');
   await lists((all) => all.length === 1 && all[0].startsWith('Estuary'));
-  await me.openPiece('Estuary roundel');
+  await me.goToPiece('Estuary roundel', studio.address);
   await me.press('put-away');
   // Words find it wherever it is.
   await me.page.goto(`${studio.address}/pieces?q=estuary`);

@@ -190,8 +190,7 @@ test('words at 130 % are larger and clip nothing', async () => {
     await me.expectSound(`${path} at 130 %`);
     expect({ path, clipped: await clippedOn(me) }).toEqual({ path, clipped: [] });
   }
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece('Street number 8');
+  await me.goToPiece('Street number 8', studio.address);
   await me.expectSound('a piece at 130 %');
   expect(await clippedOn(me)).toEqual([]);
   await me.press('open-run');

@@ -6,11 +6,13 @@ import { PHONE, Visitor } from './visitor';
 const here = setting();
 const { studio } = here;
 let me: Visitor;
-const maker = new Maker(() => me);
+const maker = new Maker(
+  () => me,
+  () => studio.address,
+);
 
 beforeEach(async () => {
   me = await Visitor.open(here.browser, PHONE);
-  await me.page.goto(`${studio.address}/pieces`);
 });
 afterEach(() => me.leave());
 
@@ -165,7 +167,7 @@ test('a drape that came out half-way is measured, and the next firing goes on fr
 
 test('a firing stands where it is moved to; along the journey is told what touches, strikes, weighs and has been heated', async () => {
   await me.page.goto(`${studio.address}/pieces?q=lamp`);
-  await me.openPiece('Lamp panel, right');
+  await me.goToPiece('Lamp panel, right', studio.address);
   await me.press('journey-0');
   await me.sees('body-words', /Dune rose is not its own colour yet: it strikes at its first fuse\./);
   await me.sees('touching', /^Touching: Clear on the shelf, Dune rose on Clear\.$/);
@@ -185,7 +187,7 @@ test('a firing stands where it is moved to; along the journey is told what touch
 });
 
 test('the glass in time: down the curve its section, its clock and how far it is, by finger and by keys', async () => {
-  await me.openPiece('Tray, smallest of three');
+  await me.goToPiece('Tray, smallest of three', studio.address);
   await me.press('open-run');
   await me.press('open-in-time');
   const down = async (): Promise<number> => Number.parseFloat(await me.text('time-far').then((words) => words.replace(/^down\s*/, '')));
@@ -219,7 +221,7 @@ test('the glass in time: down the curve its section, its clock and how far it is
 
 test('where things are to keep still only the joints are shown', async () => {
   await me.page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
-  await me.openPiece('Tray, smallest of three');
+  await me.goToPiece('Tray, smallest of three', studio.address);
   await me.press('open-run');
   await me.press('open-in-time');
   const tag = await me.find('time-tag');

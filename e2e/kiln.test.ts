@@ -12,16 +12,14 @@ beforeEach(async () => {
 afterEach(() => me.leave());
 
 async function openRun(piece: string): Promise<string> {
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece(piece);
+  await me.goToPiece(piece, studio.address);
   await me.press('open-run');
   await me.find('live-figures');
   return me.page.url();
 }
 
 async function layDeeper(): Promise<void> {
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece('Test tiles, clear');
+  await me.goToPiece('Test tiles, clear', studio.address);
   await me.sees('figure-depth', /6 mm/);
   await me.press('layer-row-0');
   await me.type('layer-depth', '15 mm');
@@ -62,8 +60,7 @@ test('fired as it is, what differed stays with the firing', async () => {
   await me.press('opened');
   await me.press('opened-then');
   await me.sees('has-been-opened', /^Opened \d\d:\d\d; not told of yet\.$/);
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece('Plaque no. 14');
+  await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('layer-row-0');
   await me.press('layer-depth-more');
   await me.press('close-layer-sheet');
@@ -137,8 +134,7 @@ test('a start set for later is kept as planned, and the kiln says so', async () 
 });
 
 test('a shape that cannot be is refused at its field, and nothing typed is lost', async () => {
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece('Lamp panel, left');
+  await me.goToPiece('Lamp panel, left', studio.address);
   await me.press('step-1');
   await me.press('change-step');
   await me.press('form-none');
@@ -160,8 +156,7 @@ test('a shape that cannot be is refused at its field, and nothing typed is lost'
 });
 
 test('a firing that would undo the one before it says so and asks', async () => {
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece('Tray, smallest of three');
+  await me.goToPiece('Tray, smallest of three', studio.address);
   await me.press('add-step');
   await me.chooseLook('firePolish');
   await me.press('setup-bareShelf');

@@ -1,5 +1,6 @@
 /** The lay-up on its drawing: from an empty plaque with standing numerals to its recorded firing; fit, coating, undo. */
 import { setting } from './setting';
+import { beginPiece } from './states';
 import { PHONE, Visitor } from './visitor';
 
 const here = setting();
@@ -8,17 +9,11 @@ let me: Visitor;
 
 beforeEach(async () => {
   me = await Visitor.open(here.browser, PHONE);
-  await me.page.goto(`${studio.address}/pieces`);
 });
 afterEach(() => me.leave());
 
 async function newPiece(name: string, glass: string): Promise<void> {
-  await me.press('new-piece');
-  await me.type('field-name', name);
-  await me.type('field-width', '220');
-  await me.type('field-length', '150');
-  await me.press(`glass-${glass}`);
-  await me.press('save-piece');
+  await me.page.goto(`${studio.address}/pieces/${await beginPiece(studio.address, name, { width: '220', length: '150' }, glass)}`);
   await me.find('section-editor');
 }
 
@@ -98,7 +93,7 @@ test('a coated sheet lies bare until it is turned over', async () => {
 });
 
 test('layers are moved by a finger on the drawing, by keys, and by the grip', async () => {
-  await me.openPiece('Sundial disc');
+  await me.goToPiece('Sundial disc', studio.address);
   expect(await order()).toEqual(['Wet slate', 'Clear', 'Clear']);
   const drawing = await me.find('section-editor');
   const place = async (): Promise<{ x: number; foot: number; height: number }> => {
@@ -144,7 +139,7 @@ test('layers are moved by a finger on the drawing, by keys, and by the grip', as
 });
 
 test('depth and cover are trimmed by their beads on the drawing, by finger and by keys', async () => {
-  await me.openPiece('Plaque no. 14');
+  await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('layer-row-2');
   const pull = async (bead: string, dx: number, dy: number): Promise<void> => {
     const box = await (await me.find(bead)).boundingBox();
@@ -185,7 +180,7 @@ test('depth and cover are trimmed by their beads on the drawing, by finger and b
 });
 
 test('undo goes back through ten edits, also after a reload, and redo forth again', async () => {
-  await me.openPiece('Lamp panel, left');
+  await me.goToPiece('Lamp panel, left', studio.address);
   await me.press('journey-0');
   const changedFrom = async (label: string): Promise<string> => {
     await me.page.waitForFunction(
@@ -218,18 +213,18 @@ test('undo goes back through ten edits, also after a reload, and redo forth agai
 });
 
 test('a deleted piece is brought back with a touch', async () => {
-  await me.openPiece('Test tiles, clear');
+  await me.goToPiece('Test tiles, clear', studio.address);
   await me.press('delete-piece');
   await me.sees('take-back', /Test tiles, clear is deleted/);
   await me.heading(/^Pieces$/);
   expect(await me.ofAll('[data-testid="piece-link"]', (nodes) => nodes.some((node) => node.innerText.includes('Test tiles')))).toBe(false);
   await me.expectSound('a piece deleted');
   await me.press('bring-back');
-  await me.openPiece('Test tiles, clear');
+  await me.goToPiece('Test tiles, clear', studio.address);
 });
 
 test('the next firing of what was fused starts as a slump, and says what is missing of its mould', async () => {
-  await me.openPiece('Plaque no. 14');
+  await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('add-step');
   await me.type('shape-span', '');
   await me.press('compute');
@@ -245,7 +240,7 @@ test('the next firing of what was fused starts as a slump, and says what is miss
 });
 
 test('a caution stands at every set-up and every form of glass', async () => {
-  await me.openPiece('Test tiles, clear');
+  await me.goToPiece('Test tiles, clear', studio.address);
   await me.press('change-step');
   const heard = new Set<string>();
   for (const kind of ['bareShelf', 'raisedShelf', 'floorShelf', 'board', 'inMould', 'overFormer', 'onPosts']) {
@@ -282,8 +277,7 @@ test('what is under the glass: hotter than it bears is told, a little hotter is 
   await me.expectSound('a release with a pace of its own');
   await me.press('save-record');
   await me.find('record-thin-paper');
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece('Sundial disc');
+  await me.goToPiece('Sundial disc', studio.address);
   await me.sees('outdated', /The figures of 'Thin paper' have been changed/);
   await me.press('compute-again');
   await me.heading(/^Full fuse/);
@@ -305,8 +299,7 @@ test('what is under the glass: hotter than it bears is told, a little hotter is 
   await me.type('figure-top_C', '700');
   await me.press('save-record');
   await me.find('record-shelf-primer');
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece('Sundial disc');
+  await me.goToPiece('Sundial disc', studio.address);
   await me.press('compute-again');
   await me.heading(/^Full fuse/);
   await me.sees('broken-2', /coat 8\d\d of 700 °C/);

@@ -6,11 +6,13 @@ import { PHONE, Visitor } from './visitor';
 const here = setting();
 const { studio } = here;
 let me: Visitor;
-const maker = new Maker(() => me);
+const maker = new Maker(
+  () => me,
+  () => studio.address,
+);
 
 beforeEach(async () => {
   me = await Visitor.open(here.browser, PHONE);
-  await me.page.goto(`${studio.address}/pieces`);
 });
 afterEach(() => me.leave());
 
@@ -142,7 +144,7 @@ test('three panels are cut from one made slab until none is left; a fourth says 
   }
   // The piece it came from is deleted: it stays named.
   await me.page.goto(`${studio.address}/pieces?q=grey`);
-  await me.openPiece('Grey slab');
+  await me.goToPiece('Grey slab', studio.address);
   await me.press('delete-piece');
   await me.find('new-piece');
   await me.page.goto(`${studio.address}/shelves?shelf=made`);

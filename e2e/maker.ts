@@ -1,4 +1,7 @@
-/** Makes pieces by touch, step after step, and remembers where the one in hand is and how many steps it has. */
+/** Makes pieces step after step, and remembers where the one in hand is and how many steps it has. */
+import type { LayerForm, Look } from '@torvin/core';
+import type { StepEntry } from '../apps/web/src/piece/stepEntry';
+import { beginPiece, planFiring } from './states';
 import { type Visitor } from './visitor';
 
 export class Maker {
@@ -6,21 +9,18 @@ export class Maker {
   address = '';
   steps = 0;
 
-  constructor(private readonly me: () => Visitor) {}
+  constructor(
+    private readonly me: () => Visitor,
+    private readonly origin: () => string,
+  ) {}
 
-  /** A new piece of one layer. */
-  async begin(name: string, size: Record<string, string>, glass: string, form?: string): Promise<void> {
-    const me = this.me();
-    await me.press('new-piece');
-    await me.type('field-name', name);
-    if ('diameter' in size) await me.press('shape-disc');
-    for (const [field, value] of Object.entries(size)) await me.type(`field-${field}`, value);
-    if (form) await me.press(`first-form-${form}`);
-    await me.press(`glass-${glass}`);
-    await me.press('save-piece');
-    await me.find('section-editor');
-    await me.page.waitForFunction(() => /pieces\/[0-9a-f-]{36}$/.test(location.pathname));
-    this.address = me.page.url();
+  /** A new piece of one layer, opened. */
+  async begin(name: string, size: Record<string, string>, glass: string, form?: LayerForm): Promise<void> {
+    const { page } = this.me();
+    const origin = this.origin();
+    this.address = `${origin}/pieces/${await beginPiece(origin, name, size, glass, form)}`;
+    await page.goto(this.address);
+    await this.me().find('section-editor');
     this.steps = 1;
   }
 
@@ -51,8 +51,18 @@ export class Maker {
     for (const [field, value] of Object.entries(figures)) await this.enter(field, value);
   }
 
-  /** A firing after the last step, computed, and back on the piece with it looked at. */
-  async fire(look: string, form: Record<string, string> = {}): Promise<void> {
+  /** A firing after the last step, computed, and the piece with it looked at. typed: what its planner asks for. */
+  async fire(look: Look, typed: Partial<StepEntry> = {}): Promise<void> {
+    const { origin, pathname } = new URL(this.address);
+    await this.saved();
+    await planFiring(origin, pathname.split('/').at(-1) ?? '', look, typed);
+    this.steps += 1;
+    await this.me().page.goto(this.address);
+    await this.me().press(`journey-${this.steps - 1}`);
+  }
+
+  /** The same by touch, in the planner. */
+  async fireByTouch(look: Look, form: Record<string, string> = {}): Promise<void> {
     const me = this.me();
     await me.press(`journey-${this.steps - 1}`);
     await me.press('journey-add');
@@ -61,6 +71,11 @@ export class Maker {
     for (const [field, value] of Object.entries(form)) await me.type(`shape-${field}`, value);
     await me.press('compute');
     await this.fired();
+  }
+
+  /** What was done by touch has reached the server. */
+  async saved(): Promise<void> {
+    await this.me().settled();
   }
 
   /** Its run sheet has come: back on the piece, with the firing looked at. */

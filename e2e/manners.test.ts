@@ -20,7 +20,7 @@ test('the long caution stands in full the first time in a firing, then as one li
     });
   const openRun = async (): Promise<void> => {
     await open(me, '/pieces');
-    await me.openPiece('Plaque no. 14');
+    await me.goToPiece('Plaque no. 14', studio.address);
     await me.press('open-run');
     await me.reads('A hot kiln burns');
   };
@@ -35,7 +35,7 @@ test('the long caution stands in full the first time in a firing, then as one li
   await me.expectSound('a caution opened');
   // Another firing has not had it yet.
   await open(me, '/pieces');
-  await me.openPiece('Sundial disc');
+  await me.goToPiece('Sundial disc', studio.address);
   await me.press('open-run');
   await me.reads('A hot kiln burns');
   expect(await height()).toBeGreaterThan(60);
@@ -45,7 +45,7 @@ test('the long caution stands in full the first time in a firing, then as one li
 test('heat work, tension and the rest have a sentence at a touch, and why? begins in plain words', async () => {
   const me = await Visitor.open(here.browser, PHONE);
   await open(me, '/pieces');
-  await me.openPiece('Plaque no. 14');
+  await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('open-run');
   await me.sees('live-work', /of \d+–\d+/);
   await me.press('live-work');
@@ -69,7 +69,7 @@ test('heat work, tension and the rest have a sentence at a touch, and why? begin
 test('a broken limit has a line of its own: nothing moves, no row and no curve is covered', async () => {
   const me = await Visitor.open(here.browser, PHONE);
   await open(me, '/pieces');
-  await me.openPiece('Plaque no. 14');
+  await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('open-run');
   await me.sees('limits-kept', /^Keeps every limit\.$/);
   const boxes = (strip: string) =>
@@ -102,7 +102,7 @@ test('a broken limit has a line of its own: nothing moves, no row and no curve i
 test('a spell of editing is one version, and the two Undos of a wide screen say what they take back', async () => {
   const me = await Visitor.open(here.browser, WIDE);
   await open(me, '/pieces');
-  await me.openPiece('Lamp panel, left');
+  await me.goToPiece('Lamp panel, left', studio.address);
   await me.press('open-run');
   await me.press('run-row-2');
   for (let i = 0; i < 5; i += 1) {
@@ -278,7 +278,7 @@ test('on a wide screen the Notebook opens the latest, and the Bench draws the ru
 test('a keyboard skips to the page, every pane is a landmark, and a page that comes is announced', async () => {
   const me = await Visitor.open(here.browser, WIDE);
   await open(me, '/pieces');
-  await me.openPiece('Plaque no. 14');
+  await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('open-run');
   await me.find('true-time');
   const landmarks = await me.page.evaluate(() => {
@@ -306,7 +306,7 @@ test('a keyboard skips to the page, every pane is a landmark, and a page that co
 test('a drawer is left by Escape and by Back; focus goes in and comes back', async () => {
   const me = await Visitor.open(here.browser, PHONE);
   await open(me, '/pieces');
-  await me.openPiece('Plaque no. 14');
+  await me.goToPiece('Plaque no. 14', studio.address);
   const focused = (): Promise<string> => me.page.evaluate(() => document.activeElement?.closest('[data-testid]')?.getAttribute('data-testid') ?? '');
   const openSheet = async (): Promise<void> => {
     await (await me.find('layer-row-1')).focus();
@@ -367,7 +367,7 @@ test.each([
 ])('on %s the drawing stays in sight beside or over what changes it', async (_, size) => {
   const me = await Visitor.open(here.browser, size);
   await open(me, '/pieces');
-  await me.openPiece('Plaque no. 14');
+  await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('layer-row-1');
   const sheet = await (await me.find('layer-sheet')).boundingBox();
   await (await me.find('section-editor')).evaluate((node) => node.scrollIntoView({ block: 'center' }));

@@ -21,8 +21,9 @@ async function open(path: string): Promise<Visitor> {
 }
 
 async function openPiece(name: string): Promise<Visitor> {
-  const visitor = await open('/pieces');
-  await visitor.openPiece(name);
+  const visitor = await Visitor.open(here.browser, PHONE);
+  visitor.expectedStatuses.add(409);
+  await visitor.goToPiece(name, studio.address);
   await visitor.sees('figure-depth', /mm/);
   return visitor;
 }
@@ -131,7 +132,7 @@ describe('while the server is away', () => {
       await me.page.goto('about:blank');
     });
     await me.page.goto(`${studio.address}/pieces`);
-    await me.openPiece('Plaque no. 14');
+    await me.goToPiece('Plaque no. 14', studio.address);
     await me.gone('connection');
     await me.press('step-1');
     await me.press('open-run');

@@ -19,7 +19,7 @@ const passcode = (): string => /passcode: (\S+)/.exec(studio.heard())?.[1] ?? 'n
 let device: BrowserContext;
 beforeAll(async () => {
   while (!/passcode/.test(studio.heard())) await new Promise((resolve) => setTimeout(resolve, 20));
-  device = await here.browser.createBrowserContext();
+  device = await here.browser.browser().createBrowserContext();
 });
 
 async function phone(path = '/'): Promise<Visitor> {

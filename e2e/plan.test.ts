@@ -7,6 +7,7 @@ import sharp from 'sharp';
 import { printedLines } from './pdf';
 import { wholePieces } from './server';
 import { setting } from './setting';
+import { beginPiece } from './states';
 import { PHONE, Visitor, WIDE } from './visitor';
 
 const here = setting();
@@ -17,17 +18,11 @@ afterEach(() => me.leave());
 
 async function opened(size: typeof PHONE | typeof WIDE): Promise<void> {
   me = await Visitor.open(here.browser, size);
-  await me.page.goto(`${studio.address}/pieces`);
 }
 
 /** A piece of one sheet, looked at from above. */
 async function newPanel(name: string, width: string, length: string): Promise<void> {
-  await me.press('new-piece');
-  await me.type('field-name', name);
-  await me.type('field-width', width);
-  await me.type('field-length', length);
-  await me.press('glass-clear-90');
-  await me.press('save-piece');
+  await me.page.goto(`${studio.address}/pieces/${await beginPiece(studio.address, name, { width, length }, 'clear-90')}`);
   await me.find('section-editor');
   await me.press('view-above');
   await me.find('plan-editor');
@@ -271,7 +266,7 @@ test('a sketch lies under the plan, scaled by two places; the plan is seen in gr
 
 test('a piece of before opens with its parts evenly spread, and they are given those places by a touch', async () => {
   await opened(PHONE);
-  await me.openPiece('Plaque no. 14');
+  await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('journey-0');
   await me.press('view-above');
   await me.sees('plan-spread', /nobody has said yet where it lies/);

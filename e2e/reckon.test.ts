@@ -1,5 +1,8 @@
 /** Reckon over the pages: an answer in a few touches, put into the piece it was asked from, seen in its schedule, and kept. */
+import type { Look } from '@torvin/core';
+import type { StepEntry } from '../apps/web/src/piece/stepEntry';
 import { setting } from './setting';
+import { beginPiece, planFiring } from './states';
 import { PHONE, Visitor, WIDE } from './visitor';
 
 const here = setting();
@@ -32,27 +35,12 @@ const open = async (sheet: string): Promise<void> => {
   await tap(`reckon-tab-${sheet}`);
 };
 
-async function begin(name: string, look?: string, form: Record<string, string> = {}): Promise<string> {
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.press('new-piece');
-  await me.type('field-name', name);
-  await me.type('field-width', '18 cm');
-  await me.type('field-length', '26 cm');
-  await me.press('glass-clear-90');
-  await me.press('save-piece');
-  await me.find('section-editor');
-  await me.page.waitForFunction(() => /pieces\/[0-9a-f-]{36}$/.test(location.pathname));
-  const address = me.page.url();
-  if (look) {
-    await me.press('journey-add');
-    await me.press('add-fire');
-    await me.chooseLook(look);
-    for (const [field, value] of Object.entries(form)) await me.type(`shape-${field}`, value);
-    await me.press('compute');
-    await me.find('run-row-0');
-    await me.page.goto(address);
-    await me.find('journey-1');
-  }
+async function begin(name: string, look?: Look, form: Partial<StepEntry> = {}): Promise<string> {
+  const id = await beginPiece(studio.address, name, { width: '18 cm', length: '26 cm' }, 'clear-90');
+  if (look) await planFiring(studio.address, id, look, form);
+  const address = `${studio.address}/pieces/${id}`;
+  await me.page.goto(address);
+  await me.find(look ? 'journey-1' : 'section-editor');
   return address;
 }
 

@@ -16,8 +16,7 @@ async function keys(text: string): Promise<void> {
 }
 
 async function openSheet(name: string): Promise<void> {
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece(name);
+  await me.goToPiece(name, studio.address);
   await me.press('piece-key-in');
   await me.find('slot');
 }

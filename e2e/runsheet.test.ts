@@ -11,8 +11,7 @@ let me: Visitor;
 
 beforeEach(async () => {
   me = await Visitor.open(here.browser, PHONE);
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece('Plaque no. 14');
+  await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('open-run');
   await me.sees('schedule-state', /computed|by hand/);
 });

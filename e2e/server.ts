@@ -1,6 +1,6 @@
 /** The built server on a data folder of its own, to be stopped and started again. */
 import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Piece, PiecePage } from '@torvin/schema';
@@ -46,11 +46,14 @@ export class Studio {
   readonly dataDir = mkdtempSync(join(tmpdir(), 'torvin-e2e-'));
   private server: RunningServer | null = null;
 
-  /** program: where the built server and app lie; another folder for another version of them. */
+  /** Begins as the demo studio that was seeded once, where nothing else is said of how it starts. program: where the built server and app lie; another folder for another version of them. */
   constructor(
     private readonly env: Record<string, string> = {},
     public program = ROOT,
-  ) {}
+  ) {
+    const seeded = process.env.TORVIN_SEEDED;
+    if (seeded && program === ROOT && env.TORVIN_START === undefined) cpSync(seeded, this.dataDir, { recursive: true });
+  }
 
   /** Each worker has ports of its own: while a server is stopped on purpose, no other test's takes its place. */
   private port = String(20000 + 2000 * Number(process.env.JEST_WORKER_ID ?? 0) + (process.pid % 1500));

@@ -1,23 +1,32 @@
-/** A studio's server and a browser for one test file, ended with it. */
-import type { Browser } from 'puppeteer-core';
+/** A studio's server and a browser context for one test file, ended with it. */
+import { type Browser, type BrowserContext, connect } from 'puppeteer-core';
 import { Studio } from './server';
 import { launch } from './visitor';
 
 export interface Setting {
   studio: Studio;
-  browser: Browser;
+  browser: BrowserContext;
 }
 
-/** Registers the hooks; the browser is there once the tests run. */
+/** Registers the hooks; the browser is there once the tests run. browserWords: for a Chromium of its own. */
 export function setting(env: Record<string, string> = {}, ...browserWords: string[]): Setting {
   jest.setTimeout(300_000);
   const here = { studio: new Studio(env) } as Setting;
+  let own: Browser | null = null;
+  let shared: Browser | null = null;
   beforeAll(async () => {
     await here.studio.start();
-    here.browser = await launch(...browserWords);
+    const endpoint = process.env.TORVIN_BROWSER;
+    own = browserWords.length > 0 || !endpoint ? await launch(...browserWords) : null;
+    shared = own ? null : await connect({ browserWSEndpoint: endpoint });
+    here.browser = own ? own.defaultBrowserContext() : await (shared as Browser).createBrowserContext();
   });
   afterAll(async () => {
-    await here.browser.close();
+    if (own) await own.close();
+    else {
+      await here.browser.close();
+      await shared?.disconnect();
+    }
     await here.studio.end();
   });
   return here;

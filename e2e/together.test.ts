@@ -10,8 +10,7 @@ async function openFirstRun({ hears = false } = {}): Promise<Visitor> {
   const visitor = await Visitor.open(here.browser, PHONE);
   visitor.expectedStatuses.add(409);
   if (!hears) await visitor.hearsNothing();
-  await visitor.page.goto(`${studio.address}/pieces`);
-  await visitor.openPiece('Sundial disc');
+  await visitor.goToPiece('Sundial disc', studio.address);
   await visitor.press('open-run');
   await visitor.sees('schedule-state', /computed|by hand/);
   return visitor;
@@ -76,8 +75,7 @@ describe('two tabs on one lay-up', () => {
     const visitor = await Visitor.open(here.browser, PHONE);
     visitor.expectedStatuses.add(409);
     await visitor.hearsNothing();
-    await visitor.page.goto(`${studio.address}/pieces`);
-    await visitor.openPiece('Tray, smallest');
+    await visitor.goToPiece('Tray, smallest', studio.address);
     await visitor.press('journey-0');
     await visitor.sees('figure-depth', /mm/);
     return visitor;
@@ -111,8 +109,7 @@ describe('two tabs on one lay-up', () => {
 describe('a lay-up changed after its schedule was computed', () => {
   test('marks the schedule as older and computes again', async () => {
     const me = await Visitor.open(here.browser, PHONE);
-    await me.page.goto(`${studio.address}/pieces`);
-    await me.openPiece('Plaque no. 14');
+    await me.goToPiece('Plaque no. 14', studio.address);
     await me.press('layer-row-1');
     await me.press('layer-depth-more');
     await me.press('close-layer-sheet');
@@ -151,8 +148,7 @@ describe('a server that is away', () => {
 
   test('what was changed meanwhile outlives the page, in its order, each change to be undone by itself', async () => {
     const me = await Visitor.open(here.browser, PHONE);
-    await me.page.goto(`${studio.address}/pieces`);
-    await me.openPiece('Bird-bath basin');
+    await me.goToPiece('Bird-bath basin', studio.address);
     await me.press('journey-0');
     const before = await depthIs(me, /mm/);
     await studio.away(async () => {
@@ -166,8 +162,7 @@ describe('a server that is away', () => {
       expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
       await me.page.goto('about:blank');
     });
-    await me.page.goto(`${studio.address}/pieces`);
-    await me.openPiece('Bird-bath basin');
+    await me.goToPiece('Bird-bath basin', studio.address);
     await me.press('journey-0');
     const undo = (what: RegExp): Promise<unknown> =>
       me.page.waitForFunction(
@@ -185,8 +180,7 @@ describe('a server that is away', () => {
 
   test('lay-up and schedule changed in turns are no conflict, and pages show what waits', async () => {
     const me = await Visitor.open(here.browser, PHONE);
-    await me.page.goto(`${studio.address}/pieces`);
-    await me.openPiece('Test tiles, clear');
+    await me.goToPiece('Test tiles, clear', studio.address);
     await depthIs(me, /6 mm/);
     await studio.away(async () => {
       await me.press('layer-row-1');
@@ -254,8 +248,7 @@ describe('a server that is away', () => {
   test('what somebody else saved meanwhile is not written over: the person is asked', async () => {
     const me = await Visitor.open(here.browser, PHONE);
     me.expectedStatuses.add(409);
-    await me.page.goto(`${studio.address}/pieces`);
-    await me.openPiece('Lamp panel, left');
+    await me.goToPiece('Lamp panel, left', studio.address);
     await me.press('journey-0');
     const { id } = (await wholePieces(studio.address)).find(({ name }) => name === 'Lamp panel, left') ?? { id: '' };
     await studio.away(async () => {

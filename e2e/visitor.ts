@@ -140,13 +140,19 @@ export class Visitor {
     }
   }
 
-  /** Closes the page once all of it is saved: the next test's page would take up what this one left, and be asked about it. */
-  async leave(): Promise<void> {
+  /** Waits until the server has all that was changed here. */
+  async settled(): Promise<void> {
+    if (this.page.url() === 'about:blank') return;
     const saved = () =>
       Object.entries(localStorage).every(
         ([key, kept]) => !key.startsWith('torvin-outbox:') || (JSON.parse(kept) as { entries: unknown[] }).entries.length === 0,
       );
     await this.patiently('all to be saved', this.page.waitForFunction(saved, WAITING));
+  }
+
+  /** Closes the page once all of it is saved: the next test's page would take up what this one left, and be asked about it. */
+  async leave(): Promise<void> {
+    await this.settled();
     await this.page.close();
   }
 
@@ -213,7 +219,13 @@ export class Visitor {
       return new Promise((resolve) => setTimeout(resolve, 60));
     });
     if (text === '') await this.page.keyboard.press('Backspace');
-    else await this.page.keyboard.type(text);
+    else await this.page.keyboard.sendCharacter(text);
+  }
+
+  /** The same key by key. */
+  async typeByKeys(testId: string, text: string): Promise<void> {
+    await this.type(testId, '');
+    await this.page.keyboard.type(text);
   }
 
   /** Sets a day and a time, as the browser's calendar would. */
@@ -232,14 +244,27 @@ export class Visitor {
     }, written);
   }
 
-  /** Opens a piece by its name, as one who looks for it in the list, and waits until all that its page shows has been read. */
-  async openPiece(name: string): Promise<void> {
-    await this.openFrom('piece-link', name);
+  /** Opens the page of a piece of that name; finding it in the list is driven where that is what is tried. */
+  async goToPiece(name: string, address: string): Promise<void> {
+    const { pieces } = (await (await fetch(`${address}/api/pieces?text=${encodeURIComponent(name)}`)).json()) as { pieces: { id: string; name: string }[] };
+    const [piece] = pieces.filter((one) => one.name.startsWith(name));
+    if (!piece) throw new Error(`There is no piece '${name}'.`);
+    await this.page.goto(`${address}/pieces/${piece.id}`);
+    await this.readPiece();
+  }
+
+  private async readPiece(): Promise<void> {
     await this.find('journey-add');
     await this.patiently(
       'a page that is read',
       this.page.waitForFunction(() => !document.body.innerText.includes('Reading …'), WAITING),
     );
+  }
+
+  /** Opens a piece by its name, as one who looks for it in the list, and waits until all that its page shows has been read. */
+  async openPiece(name: string): Promise<void> {
+    await this.openFrom('piece-link', name);
+    await this.readPiece();
   }
 
   /** Chooses what a firing is to be for, in its open planner. */
@@ -392,8 +417,8 @@ export class Visitor {
     await this.page.evaluate(() => document.fonts.ready);
   }
 
-  /** What is wrong with the view as it stands: sideways overflow, small targets, serious accessibility findings. */
-  async inspect(): Promise<FoundOnView> {
+  /** What is wrong with the view as it stands: sideways overflow, small targets; asked for, serious accessibility findings. */
+  async inspect({ withAxe = false } = {}): Promise<FoundOnView> {
     await this.rest();
     const geometry = await this.page.evaluate((least) => {
       const name = (node: Element): string =>
@@ -472,6 +497,7 @@ export class Visitor {
       );
       return { overflow, overlaps, smallTargets };
     }, LEAST_TARGET_PX);
+    if (!withAxe) return { ...geometry, accessibility: [] };
     await this.page.evaluate(AXE);
     const accessibility = await this.page.evaluate(async () => {
       const { axe } = window as unknown as { axe: { run(): Promise<{ violations: { impact: string; id: string; nodes: { html: string }[] }[] }> } };
@@ -483,9 +509,9 @@ export class Visitor {
     return { ...geometry, accessibility };
   }
 
-  /** Fails the test if the view or anything before it had a fault. */
-  async expectSound(view: string): Promise<void> {
-    expect({ view, ...(await this.inspect()), troubles: this.troubles }).toEqual({
+  /** Fails the test if the view or anything before it had a fault. withAxe: axe too, which takes long; see views.test.ts. */
+  async expectSound(view: string, how: { withAxe?: boolean } = {}): Promise<void> {
+    expect({ view, ...(await this.inspect(how)), troubles: this.troubles }).toEqual({
       view,
       overflow: [],
       overlaps: [],

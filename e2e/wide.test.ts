@@ -52,8 +52,7 @@ test('hidden tables are clipped whole, in a face that ships, whatever widths ano
 });
 
 test('T turns a coated sheet over, and says so where there is nothing to turn', async () => {
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece('Test tiles, clear');
+  await me.goToPiece('Test tiles, clear', studio.address);
   await me.press('layer-row-1');
   await me.press('glass-shimmer-90');
   await me.sees('coating', /lies bare/);
@@ -87,8 +86,7 @@ test('keys go to the places, search, undo, and list themselves', async () => {
   await me.page.keyboard.type('gn');
   // In the field keys are text.
   expect(await (await me.find('notebook-search')).evaluate((node) => (node as HTMLInputElement).value)).toBe('gn');
-  await me.page.goto(`${studio.address}/pieces`);
-  await me.openPiece('Tray, smallest of three');
+  await me.goToPiece('Tray, smallest of three', studio.address);
   await me.press('journey-0');
   await me.press('layer-row-1');
   await me.press('layer-depth-more');

@@ -13,7 +13,6 @@ beforeEach(async () => {
 afterEach(() => server.stop());
 
 const HOUR_MS = 3600e3;
-const pieces = (): Promise<Piece[]> => server.pieces();
 const ahead = async (): Promise<LoadAhead[]> => (await server.ask('GET', '/api/loads')).body;
 
 async function demo(name: string): Promise<{ piece: Piece; schedule: Schedule }> {

@@ -1,0 +1,81 @@
+/** States that a test begins from, made through the API by the core's own commands; what hands do to come there is driven once, elsewhere. */
+import {
+  FIRST_LAID_ID,
+  type Footprint,
+  type LaidLayer,
+  type LayerForm,
+  type Look,
+  METRIC,
+  addStep,
+  compose,
+  inForm,
+  parseLength,
+  snapshotOf,
+} from '@torvin/core';
+import type { Piece, Shelves, Step } from '@torvin/schema';
+import { v7 as uuid } from 'uuid';
+import { type StepEntry, entryOfStep, stepOf, usualSetUp, usualWare, usualWet } from '../apps/web/src/piece/stepEntry';
+
+const USUAL_SHEET_M = 0.003;
+
+async function send<T>(method: string, url: string, body?: object): Promise<T> {
+  const response = await fetch(url, { method, ...(body ? { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) } : {}) });
+  const answer = (await response.json()) as T & { message?: string };
+  if (response.status !== 200) throw new Error(`${method} ${url}: ${response.status}, ${answer.message}`);
+  return answer;
+}
+
+const metres = (typed: string): number => {
+  const length = parseLength(typed, 'mm');
+  if (!length.ok) throw new Error(length.problem.message);
+  return length.value;
+};
+
+const shelvesAt = (address: string): Promise<Shelves> => send('GET', `${address}/api/shelves`);
+export const pieceAt = (address: string, id: string): Promise<Piece> => send('GET', `${address}/api/pieces/${id}`);
+
+/** The layer that a new piece begins with: of sheet the size on the shelf that is nearest the usual. */
+async function firstLayer(address: string, glassId: string, form: LayerForm): Promise<LaidLayer> {
+  const { glasses } = await shelvesAt(address);
+  const sizes = glasses.find(({ id }) => id === glassId)?.thicknesses_m ?? [];
+  const thickness_m = [...sizes].sort((a, b) => Math.abs(a - USUAL_SHEET_M) - Math.abs(b - USUAL_SHEET_M))[0] ?? USUAL_SHEET_M;
+  return inForm({ id: uuid(), glassId, form: 'sheet', thickness_m }, form);
+}
+
+/** A new piece of one layer, its sizes as they would be typed. */
+export async function beginPiece(address: string, name: string, size: Record<string, string>, glassId: string, form: LayerForm = 'sheet'): Promise<string> {
+  const footprint: Footprint =
+    'diameter' in size
+      ? { shape: 'disc', diameter_m: metres(size.diameter) }
+      : { shape: 'rectangle', width_m: metres(size.width), length_m: metres(size.length) };
+  const typed = Object.fromEntries(Object.entries(size).map(([key, words]) => [key, /[a-z"]/i.test(words) ? words : `${words} mm`]));
+  const journey = [{ kind: 'lay', id: FIRST_LAID_ID, side: 'above', layers: [await firstLayer(address, glassId, form)] }];
+  const id = uuid();
+  await send('POST', `${address}/api/pieces`, { id, name, doc: { schemaVersion: 3, footprint, dammed: false, typed, journey } });
+  return id;
+}
+
+/** A firing at the end of a piece's journey, composed and saved as the page would; its step's id. typed: what its planner asks for. */
+export async function planFiring(address: string, pieceId: string, look: Look, typed: Partial<StepEntry> = {}): Promise<string> {
+  const [shelves, piece] = [await shelvesAt(address), await pieceAt(address, pieceId)];
+  // As its planner is filled when the kind is chosen.
+  const before = entryOfStep(piece.doc, null, shelves, METRIC);
+  const chosen = { look, setup: usualSetUp(look), wet: usualWet(look, before), ...usualWare(look, METRIC) };
+  const entry = entryOfStep(piece.doc, null, shelves, METRIC, { ...chosen, ...typed });
+  const outcome = stepOf(entry, null, METRIC, shelves);
+  if (!outcome.step) throw new Error(outcome.faults.map(({ field, message }) => `${field}: ${message}`).join(' '));
+  const step: Step = outcome.step;
+  const edited = addStep(piece.doc, step);
+  if (!edited.ok) throw new Error(edited.problem.message);
+  const { doc, what } = edited.value;
+  const saved = await send<Piece>('PUT', `${address}/api/pieces/${pieceId}`, { version: piece.version, name: piece.name, doc, what });
+  const snapshot = snapshotOf(doc, step, shelves);
+  if (!snapshot.ok) throw new Error(snapshot.problem.message);
+  const composed = compose(snapshot.value.firing);
+  if (!composed.ok) throw new Error(composed.problem.message);
+  const { segments } = composed.value;
+  await send('POST', `${address}/api/pieces/${pieceId}/schedules`, {
+    ...{ id: uuid(), stepId: step.id, pieceVersion: saved.version, parentId: null, origin: 'computed', segments },
+  });
+  return step.id;
+}
