@@ -27,7 +27,7 @@ async function kept(folder: string, ending: string): Promise<string> {
 test('a studio is backed up, a piece is deleted, and the backup brings it back; a damaged file is refused', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'torvin-downloads-'));
   const session = await me.page.createCDPSession();
-  await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+  await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder, browserContextId: here.browser.id });
   await me.page.goto(`${studio.address}/shelves`);
   expect(await me.sees('last-backup', /^Last: \d\d:\d\d, with 9 pieces, 13 firings, 12 pictures; 0\.\d MB\.$/)).toBeTruthy();
   await me.press('back-up');

@@ -73,7 +73,7 @@ test('calls on any page: over it, by sound, by shaking, in its title; until it i
 
   const folder = mkdtempSync(join(tmpdir(), 'torvin-ics-'));
   const session = await me.page.createCDPSession();
-  await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+  await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder, browserContextId: here.browser.id });
   await me.press('take-ics');
   const files = (): string[] => readdirSync(folder).filter((name) => name.endsWith('.ics'));
   while (files().length === 0) await new Promise((resolve) => setTimeout(resolve, 50));

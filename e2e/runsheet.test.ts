@@ -150,7 +150,7 @@ test('the polariser view shows the stress that stays, with its scale', async () 
 test('the run sheet is printed on one page and taken along as SVG, CSV and JSON', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'torvin-downloads-'));
   const session = await me.page.createCDPSession();
-  await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+  await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder, browserContextId: here.browser.id });
   await me.press('fold-along');
   for (const kind of ['svg', 'csv', 'json']) {
     await me.press(`take-${kind}`);

@@ -36,6 +36,9 @@ export async function launch(...further: string[]): Promise<Browser> {
 /** What the browser says where it looks for a newer service worker, as it does with every page, and the server is stopped on purpose. */
 const LOOKED_FOR_WORKER = /^An unknown error occurred when fetching the script/;
 
+/** What a page in front is told apart by. */
+let inFront: Page | null = null;
+
 export interface FoundOnView {
   overflow: string[];
   /** Texts whose boxes lie over one another. */
@@ -90,7 +93,8 @@ export class Visitor {
   }
 
   async find(testId: string): Promise<ElementHandle<HTMLElement>> {
-    const found = await this.patiently(`'${testId}'`, this.page.waitForSelector(`[data-testid="${testId}"]`, { timeout: PATIENCE_MS }));
+    const selector = `[data-testid="${testId}"]`;
+    const found = (await this.page.$(selector)) ?? (await this.patiently(`'${testId}'`, this.page.waitForSelector(selector, { timeout: PATIENCE_MS })));
     return found as ElementHandle<HTMLElement>;
   }
 
@@ -156,19 +160,29 @@ export class Visitor {
     await this.page.close();
   }
 
+  /** The page in front in this browser, as this test file has put it there. */
+  private async toFront(): Promise<void> {
+    if (inFront === this.page) return;
+    await this.page.bringToFront();
+    inFront = this.page;
+  }
+
   /** Brings it into view as scrolling would, then touches or clicks it; once more where the page moved under the finger. */
   async press(testId: string): Promise<void> {
-    await this.page.bringToFront();
+    await this.toFront();
     for (let tries = 0; tries < 5; tries += 1) {
       const element = await this.find(testId);
-      await element.evaluate((node) => {
-        node.scrollIntoView({ block: 'center' });
-        const watched = node as HTMLElement & { hit?: boolean };
-        watched.hit = false;
-        for (const event of ['pointerdown', 'touchstart', 'mousedown']) node.addEventListener(event, () => (watched.hit = true), { once: true });
-      });
-      await this.standsStill(element);
-      const touched = await this.touch(element);
+      const at = await element
+        .evaluate((node) => {
+          const watched = node as HTMLElement & { hit?: boolean };
+          watched.hit = false;
+          for (const event of ['pointerdown', 'touchstart', 'mousedown']) node.addEventListener(event, () => (watched.hit = true), { once: true });
+        })
+        .then(
+          () => this.standsStill(element),
+          () => null,
+        );
+      const touched = await this.touch(element, at);
       // What has gone since was hit.
       const hit = await element.evaluate((node) => (node as HTMLElement & { hit?: boolean }).hit === true || !node.isConnected).catch(() => true);
       if (touched && hit) return;
@@ -176,10 +190,11 @@ export class Visitor {
     throw new Error(`'${testId}' cannot be touched: something lies over it.`);
   }
 
-  /** False: the page put another in its place, or moved it out of sight, before the finger came down. */
-  private async touch(element: ElementHandle<HTMLElement>): Promise<boolean> {
+  /** at: where it lies open; looked for by the browser where that is not known. False: the page put another in its place, or moved it out of sight, before the finger came down. */
+  private async touch(element: ElementHandle<HTMLElement>, at: { x: number; y: number } | null): Promise<boolean> {
     try {
-      await (this.touches ? element.tap() : element.click());
+      if (at) await (this.touches ? this.page.touchscreen.tap(at.x, at.y) : this.page.mouse.click(at.x, at.y));
+      else await (this.touches ? element.tap() : element.click());
       return true;
     } catch (error) {
       const hasMoved = error instanceof Error && error.message.includes('not clickable');
@@ -190,30 +205,33 @@ export class Visitor {
 
   /**
    * A finger aims at what stands still and lies open: where something has just opened, closed or come in, the rest of the page may still
-   * be moving, and what was scrolled to may have slid under the bar at the bottom.
+   * be moving, and what was scrolled to may have slid under the bar at the bottom. Where its middle is then; null where it does not come to lie open.
    */
-  private async standsStill(element: ElementHandle<HTMLElement>): Promise<void> {
-    await element.evaluate(async (node) => {
+  private async standsStill(element: ElementHandle<HTMLElement>): Promise<{ x: number; y: number } | null> {
+    return element.evaluate(async (node) => {
+      node.scrollIntoView({ block: 'center' });
       let last = '';
-      for (let i = 0; i < 50; i += 1) {
+      for (let i = 0; i < 100; i += 1) {
         const { left, top, width, height } = node.getBoundingClientRect();
-        const there = document.elementFromPoint(left + width / 2, top + height / 2);
+        const [x, y] = [left + width / 2, top + height / 2];
+        const there = document.elementFromPoint(x, y);
         const isOpen = there !== null && (node.contains(there) || there.contains(node));
-        if (isOpen && last === `${left} ${top}`) return;
+        if (isOpen && last === `${left} ${top}`) return { x, y };
         if (!isOpen) node.scrollIntoView({ block: 'center' });
         last = `${left} ${top}`;
-        await new Promise((resolve) => setTimeout(resolve, 40));
+        await new Promise((resolve) => setTimeout(resolve, 20));
       }
+      return null;
     });
   }
 
   async type(testId: string, text: string): Promise<void> {
-    await this.page.bringToFront();
+    await this.toFront();
     const element = await this.find(testId);
-    await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
     // The field selects its text a moment after it is focused; nobody types faster than that. Waited for by the page's own clock, whose
     // timers come in their order however busy it is.
     await element.evaluate((node) => {
+      node.scrollIntoView({ block: 'center' });
       node.focus();
       (node as HTMLInputElement).select();
       return new Promise((resolve) => setTimeout(resolve, 60));
@@ -290,11 +308,9 @@ export class Visitor {
         words,
       ),
     )) as ElementHandle<HTMLElement>;
-    await link.evaluate((node) => node.scrollIntoView({ block: 'center' }));
-    await this.standsStill(link);
+    const at = await this.standsStill(link);
     const path = await link.evaluate((node) => new URL((node as HTMLAnchorElement).href).pathname);
-    if (this.touches) await link.tap();
-    else await link.click();
+    await this.touch(link, at);
     await this.patiently(
       `the page ${path}`,
       this.page.waitForFunction((wanted) => location.pathname === wanted, WAITING, path),

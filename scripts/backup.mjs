@@ -13,7 +13,7 @@ const { own, to, restore, files } = words(
 Settings: TORVIN_DATA is the data folder, TORVIN_BACKUPS the folder of its backups.`,
   { own: { type: 'boolean' }, to: { type: 'string' }, restore: { type: 'string' }, files: { type: 'boolean' } },
 );
-install();
+await install();
 await build();
 const task = restore === undefined ? { to: to && resolve(to), files } : { restore: resolve(restore) };
 const data = process.env.TORVIN_DATA ?? (own ? 'studio' : 'data');

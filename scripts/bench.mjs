@@ -2,7 +2,7 @@
 import { build, bundleForNode, findChromium, install, run, words } from './lib.mjs';
 
 words('npm run bench: what things cost on this machine; it takes no words', {});
-install();
+await install();
 await build();
 // Bundled as the product is: loaded file by file the engine would pay for every name that crosses a file.
 await bundleForNode({ main: 'benchmarks/main.ts' }, 'dist/benchmarks');

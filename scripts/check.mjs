@@ -3,11 +3,11 @@
  * side on two cores, each step's words kept together. The last line counts all tests.
  */
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { PLACE, build, findChromium, hashOf, install, root, routeTypes, say, toolApart, words } from './lib.mjs';
 
 words('npm run check: format, lint, types, unit tests, web export, browser tests; it takes no words', {});
-install();
+await install();
 
 const results = join(root, '.check');
 const cache = join(root, 'node_modules', '.cache', 'torvin');
@@ -18,11 +18,21 @@ const failures = [];
 let passed = 0;
 let failed = 0;
 
+const began = Date.now();
+const seconds = (ms) => `${(ms / 1000).toFixed(0)} s`;
+/** How long each step took, as the last lines say it again. */
+const took = [];
+/** Of each test file, how long it took. */
+const files = [];
+const SLOWEST_SHOWN = 10;
+
 async function step(name, work) {
   const started = Date.now();
   const { ok, output } = await work().catch((error) => ({ ok: false, output: `${error.message ?? error}\n` }));
   if (!ok) failures.push(name);
-  say(`\n== ${name}: ${ok ? 'passed' : 'FAILED'}, ${((Date.now() - started) / 1000).toFixed(0)} s\n${output.trimEnd()}`);
+  const words = `${name}: ${ok ? 'passed' : 'FAILED'}, ${seconds(Date.now() - started)}`;
+  took.push(words);
+  say(`\n== ${words}\n${output.trimEnd()}`);
 }
 
 /** Runs some of the Jest projects and adds up what they counted; a run that counts nothing has failed. */
@@ -33,6 +43,7 @@ async function jest(projects, env) {
   const counts = JSON.parse(readFileSync(file, 'utf8'));
   passed += counts.numPassedTests;
   failed += counts.numFailedTests + counts.numRuntimeErrorTestSuites;
+  for (const { name, startTime, endTime } of counts.testResults) files.push({ name: relative(root, name), ms: endTime - startTime });
   if (counts.numPendingTests + counts.numTodoTests > 0) failures.push(`${counts.numPendingTests + counts.numTodoTests} tests were skipped`);
   return { ok: ok && counts.numPassedTests > 0, output };
 }
@@ -73,6 +84,10 @@ if (!failures.includes('build')) {
   else await step('browser tests', () => jest(['browser'], { CHROMIUM_PATH: chromium }));
 }
 
+say(`\n== all: ${seconds(Date.now() - began)}`);
+for (const words of took) say(`   ${words}`);
+say(`   test files: ${seconds(files.reduce((sum, { ms }) => sum + ms, 0))} on two workers; the slowest of them:`);
+for (const { name, ms } of files.sort((a, b) => b.ms - a.ms).slice(0, SLOWEST_SHOWN)) say(`   ${seconds(ms).padStart(6)}  ${name}`);
 say('');
 for (const name of failures) say(`FAILED: ${name}`);
 if (failures.length > 0 && failed === 0) failed = failures.length;

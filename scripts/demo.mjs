@@ -19,7 +19,7 @@ Settings: TORVIN_DATA is the data folder, TORVIN_PORT the first port to try; TOR
 TORVIN_KEY name a certificate and its key, for https.`,
   { fresh: { type: 'boolean' }, own: { type: 'boolean' }, lan: { type: 'boolean' }, new: { type: 'boolean' } },
 );
-install();
+await install();
 await build();
 
 const { own = false } = said;

@@ -13,7 +13,7 @@ const OUT = 'dist/dev';
 let { fresh = false } = words('npm run dev [-- --fresh]: the demo studio in data-dev, started again and drawn again on every save', {
   fresh: { type: 'boolean' },
 });
-install();
+await install();
 await routeTypes();
 
 const freePort = () =>

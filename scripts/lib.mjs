@@ -70,26 +70,53 @@ export function hashOf(paths, { tests = false } = {}) {
 const read = (path) => (existsSync(path) ? readFileSync(path, 'utf8') : '');
 
 /** Installs the dependencies when the lock file is not the one they were installed from. */
-export function install() {
+export async function install() {
   const stamp = at('node_modules', '.torvin-lock');
   const wanted = hashOf(['package-lock.json']);
   if (read(stamp) === wanted) return;
-  say('Installing dependencies (once, a minute or two) …');
   const asked = ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'];
+  const { packages } = JSON.parse(read(at('package-lock.json')));
+  const folders = Object.keys(packages).filter((path) => path.startsWith('node_modules/') && !packages[path].optional && !packages[path].link);
+  const there = () => folders.filter((path) => existsSync(at(path, 'package.json'))).length;
   // Started by npm, it says itself where it is.
   const npm = process.env.npm_execpath;
-  if (!(npm ? run(process.execPath, [npm, ...asked]) : run('npm', asked))) throw new Error('npm ci failed; see its words above.');
+  const { ok, output } = await withProgress(
+    'Installing packages',
+    () => `${there()} of ${folders.length}`,
+    npm ? runApart(process.execPath, [npm, ...asked]) : runApart('npm', asked),
+  );
+  if (!ok) throw new Error(`npm ci failed:\n${output}`);
   writeFileSync(stamp, wanted);
 }
 
-/** Builds into a folder unless it was built from the same sources. */
+const PROGRESS_EVERY_MS = 5000;
+
+/** Says every few seconds what is being done and how far it is, until it is done. */
+async function withProgress(title, far, work) {
+  const since = Date.now();
+  const elapsed = () => `${Math.round((Date.now() - since) / 1000)} s`;
+  say(`${title} …`);
+  const timer = setInterval(() => say(`  ${title}: ${[far(), elapsed()].filter(Boolean).join(', ')}`), PROGRESS_EVERY_MS);
+  try {
+    return await work;
+  } finally {
+    clearInterval(timer);
+    say(`  ${title}: done in ${elapsed()}`);
+  }
+}
+
+/** Builds into a folder unless it was built from the same sources; build tells what it is at. */
 async function once(name, stampDir, sources, build) {
   const stamp = join(stampDir, '.built-from');
   const wanted = hashOf(sources);
   if (read(stamp) === wanted) return;
-  say(`Building ${name} …`);
   rmSync(stamp, { force: true });
-  await build();
+  let doing = '';
+  await withProgress(
+    `Building ${name}`,
+    () => doing,
+    build((what) => (doing = what)),
+  );
   mkdirSync(stampDir, { recursive: true });
   writeFileSync(stamp, wanted);
 }
@@ -187,10 +214,12 @@ export function words(usage, options) {
 
 const WEB_DIST = 'apps/web/dist';
 
-async function buildWeb() {
+async function buildWeb(tell) {
+  tell('the engine’s worker');
   const { build } = await import('esbuild');
   rmSync(ENGINE_WORKER.outdir, { recursive: true, force: true });
   const { metafile } = await build({ ...ENGINE_WORKER, minify: true, entryNames: '[name]-[hash]', metafile: true });
+  tell('bundling the pages');
   const env = { ...EXPO_ENV, CI: '1', NODE_ENV: 'production' };
   const { ok, output } = await runApart(...tool('expo', ['export', '--platform', 'web', '--output-dir', 'dist']), env, at('apps/web'));
   if (!ok) throw new Error(`The web export failed:\n${output}`);
@@ -200,7 +229,9 @@ async function buildWeb() {
   const metas = Object.entries(told).map(([name, content]) => `<meta name="torvin-${name}" content="${content}" />`);
   const page = at(WEB_DIST, 'index.html');
   writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${metas.join('')}</head>`));
+  tell('the service worker');
   await buildServiceWorker();
+  tell('compressing');
   await compressBeside(at(WEB_DIST));
 }
 
@@ -281,15 +312,18 @@ const works = (path) => spawnSync(path, ['--version'], { stdio: 'ignore' }).stat
 
 /** A Chromium to drive, installed from Debian when there is none and this is root; null with a sentence otherwise. */
 export function findChromium() {
-  const named = [process.env.CHROMIUM_PATH, 'chromium', 'chromium-browser', 'google-chrome'].filter(Boolean);
+  // The shell has no browser round its pages: every window of the others is drawn with one, at a fifth of the tests' time.
+  const named = [process.env.CHROMIUM_PATH, 'chromium-headless-shell', 'chromium', 'chromium-browser', 'google-chrome'].filter(Boolean);
   const here = named.find(works);
   if (here) return here;
   if (process.getuid?.() === 0 && works('apt-get')) {
     say('Installing Chromium from Debian (once) …');
     const env = { DEBIAN_FRONTEND: 'noninteractive' };
     run('apt-get', ['update', '-qq'], env);
-    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], env);
-    if (works('chromium')) return 'chromium';
+    for (const name of ['chromium-headless-shell', 'chromium']) {
+      run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], env);
+      if (works(name)) return name;
+    }
   }
   say('No Chromium found, so the browser tests cannot run: install one, or set CHROMIUM_PATH to it.');
   return null;

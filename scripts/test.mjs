@@ -4,7 +4,7 @@
  */
 import { PLACE, build, findChromium, install, run, tool } from './lib.mjs';
 
-install();
+await install();
 const asked = process.argv.slice(2);
 const inBrowser = asked.some((name) => name.startsWith('e2e'));
 if (inBrowser) await build();

@@ -27,7 +27,7 @@ import {
   simulationOf,
   viscosityOf,
 } from '@torvin/core';
-import { BODIES } from '../../packages/core/src/bodies.testCases';
+import { BODIES, FIGURES_FILE, type Figures, figuresOf } from '../../packages/core/src/bodies.testCases';
 import { type Chart, type Curve, drawn } from './chart';
 
 const HERE = import.meta.dirname ?? 'docs/plots';
@@ -254,3 +254,13 @@ ${table(
 ${table(BODIES.filter(ofWare), WARE_COLUMNS)}
 `;
 writeFileSync(join(HERE, '..', 'schedules.md'), schedules());
+
+/** What schedule/bodies.test.ts holds the engine to, so that a change of it shows what moved. */
+const figures = Object.fromEntries(
+  BODIES.map(([name, firing]): [string, Figures] => {
+    const made = compose(firing);
+    if (!made.ok) throw new Error(`${name}: ${made.problem.message}`);
+    return [name, figuresOf(made.value)];
+  }),
+);
+writeFileSync(join(HERE, '..', '..', FIGURES_FILE), `${JSON.stringify(figures, null, 2)}\n`);

@@ -6,6 +6,7 @@ import type { Casting } from './body/body';
 import type { Layer } from './body/layers';
 import type { Look } from './look/recipes/all';
 import type { Shaping } from './look/shaping';
+import type { Composed } from './schedule/compose';
 import type { FiringCase } from './schedule/firingCase';
 import { SETUPS, type SetUpKind, type Wet, setUpOf } from './schedule/setups';
 import type { Ware, WareKind } from './ware/wares';
@@ -299,3 +300,31 @@ export const BODIES: [name: string, FiringCase][] = [
   ['a ball, cast', firing('firePolish', { family: 'casting-crystal', casting: { thickest_mm: 60, slender: 'sphere' }, size_mm: [60] })],
   ['lead crystal, cast', firing('firePolish', { family: 'lead-crystal', casting: { thickest_mm: 30 }, size_mm: [100, 100] })],
 ];
+
+/** Hours from cold to open, the hottest target, and the greatest tension that is left: what a change of the engine is judged by. */
+export interface Figures {
+  hours: number;
+  top_C: number;
+  residual_MPa: number;
+}
+
+/** Where they stand as of the last change, beside the project's own files; written by npm run pictures. */
+export const FIGURES_FILE = 'packages/core/src/bodies.figures.json';
+
+/** As they are printed: what rounds to the same has not moved. */
+export const figuresOf = ({ segments, evaluation }: Pick<Composed, 'segments' | 'evaluation'>): Figures => ({
+  hours: Number((evaluation.simulation.total_s / 3600).toFixed(1)),
+  top_C: Math.round(Math.max(...segments.map(({ target_C }) => target_C))),
+  residual_MPa: Number((Math.max(0, ...(evaluation.simulation.residual ?? []).map(({ stress_Pa }) => stress_Pa)) / 1e6).toFixed(2)),
+});
+
+/** Each figure that moved, as a table: before and after. Empty where none has. */
+export function movedFigures(before: Readonly<Record<string, Figures>>, now: Readonly<Record<string, Figures>>): string {
+  const shown = (was: number | undefined, is: number | undefined): string => (was === is ? `${is}` : `${was ?? '–'} → ${is ?? '–'}`);
+  const rows = [...new Set([...Object.keys(before), ...Object.keys(now)])].flatMap((name) => {
+    const [was, is] = [before[name], now[name]];
+    if (was && is && was.hours === is.hours && was.top_C === is.top_C && was.residual_MPa === is.residual_MPa) return [];
+    return [`| ${name} | ${shown(was?.hours, is?.hours)} | ${shown(was?.top_C, is?.top_C)} | ${shown(was?.residual_MPa, is?.residual_MPa)} |`];
+  });
+  return rows.length === 0 ? '' : ['| body | hours | top, °C | residual, MPa |', '|---|---|---|---|', ...rows].join('\n');
+}

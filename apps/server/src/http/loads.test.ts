@@ -1,9 +1,9 @@
 /** What must never reach a kiln: a schedule that is not of this piece any more, a second load, a record that cannot be. */
 import { firingsOf, anotherLike, laidLayers, changeLayer, type LaidLayer } from '@torvin/core';
 import type { Firing, LoadAhead, Piece, Schedule } from '@torvin/schema';
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
-import { pieces as rows } from '../db/tables';
+import { firings, pieces as rows } from '../db/tables';
 import { NOW, type TestServer, startTestServer } from '../test/testServer';
 
 let server: TestServer;
@@ -66,6 +66,39 @@ test('what waits for one kiln with the very same rows can go in together: each i
   const [load] = await ahead();
   expect(load.entries.map(({ pieceName }) => pieceName).sort()).toEqual(['Sundial disc', 'Sundial disc 2', 'Sundial disc 3']);
   expect(await alike()).toEqual([]);
+});
+
+test('told of one firing of a load, each piece in it waits for what follows from when that load really ran', async () => {
+  await freed();
+  const one = await demo('Test tiles, clear');
+  const { id, doc, repeats } = { id: uuid(), ...anotherLike(one.piece.doc, uuid, true) };
+  expect((await server.ask('POST', '/api/pieces', { id, name: 'Tiles, again', doc })).status).toBe(200);
+  const scheduleId = uuid();
+  const made = { id: scheduleId, stepId: repeats[0].stepId, pieceVersion: 1, parentId: null, origin: 'computed', segments: one.schedule.segments };
+  expect((await server.ask('POST', `/api/pieces/${id}/schedules`, made)).status).toBe(200);
+  const told = (hoursAgo: number, more: object) => ({ ...start(one), pieceId: id, scheduleId, firedAt: NOW - hoursAgo * HOUR_MS, result: 'right', ...more });
+  const loadId = uuid();
+  const first = { ...start(one, { loadId }), firedAt: NOW - 300 * HOUR_MS };
+  for (const firing of [first, told(300, { loadId, result: null })]) expect((await record(firing)).status).toBe(200);
+  const tell = async (firingId: string, change: object): Promise<number> => {
+    const { firing } = (await server.ask('GET', `/api/firings/${firingId}`)).body;
+    const { version, firedAt, zone, place, result, lookReached, released, note, asFired, photos, knownBy, lesson } = firing;
+    const before = { version, firedAt, zone, place, result, lookReached, released, note, asFired, photos, knownBy, lesson };
+    return (await server.ask('PUT', `/api/firings/${firingId}`, { ...before, ...change })).status;
+  };
+  const [{ id: other }] = server.opened.db
+    .select({ id: firings.id })
+    .from(firings)
+    .where(and(eq(firings.pieceId, id), eq(firings.loadId, loadId)))
+    .all();
+  expect(await tell(other, { result: 'right' })).toBe(200);
+  expect(await tell(first.id, { result: 'right' })).toBe(200);
+  const waits = () => server.opened.db.select({ waits: rows.waits }).from(rows).where(eq(rows.id, id)).get()?.waits;
+  expect((await record(told(200, { result: 'short' }))).status).toBe(200);
+  expect(waits()).toBe('again');
+  // The load of both ran after that, says the record of the other piece.
+  expect(await tell(first.id, { firedAt: NOW - 100 * HOUR_MS })).toBe(200);
+  expect(waits()).not.toBe('again');
 });
 
 describe('a schedule whose piece was laid otherwise since', () => {

@@ -1,7 +1,9 @@
 /** What open pages are told, as it comes over the wire. */
+import { EventEmitter } from 'node:events';
 import { type ClientRequest, get } from 'node:http';
 import type { Change } from '@torvin/schema';
-import { type TestServer, startTestServer } from '../test/testServer';
+import { NOW, type TestServer, startTestServer } from '../test/testServer';
+import { type Hub, makeHub } from './hub';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -94,4 +96,37 @@ test('a stream does not keep a backup from being put back, and is told of it', a
   waits.mockRestore();
   expect((await heard(listening, 2)).map(({ topic }) => topic)).toEqual(['backups', 'all']);
   listening.request.destroy();
+});
+
+describe('more than it remembers', () => {
+  /** Every event that a stream of this hub is written. */
+  const written = (hub: Hub, after?: string): { id: string; change: Change }[] => {
+    const response = Object.assign(new EventEmitter(), {
+      text: '',
+      writableLength: 0,
+      writeHead: () => undefined,
+      destroy: () => undefined,
+      end: () => undefined,
+    });
+    Object.assign(response, { write: (text: string) => void (response.text += text) });
+    hub.stream(response as never, after, null);
+    return [...response.text.matchAll(/id: (.*)\nevent: change\ndata: (.*)\n/g)].map(([, id, data]) => ({ id, change: JSON.parse(data) as Change }));
+  };
+  const change = (n: number): Change => ({ topic: 'piece', id: `piece ${n}` });
+
+  test('five hundred changes later a stream goes on exactly where it ended, and one change later it is told that all may have changed', () => {
+    const hub = makeHub(NOW);
+    hub.publish(change(0));
+    const had = hub.last;
+    for (let n = 1; n <= 500; n += 1) hub.publish(change(n));
+    expect(written(hub, had).map((one) => one.change)).toEqual(Array.from({ length: 500 }, (_, i) => change(i + 1)));
+    hub.publish(change(501));
+    expect(written(hub, had).map((one) => one.change)).toEqual([{ topic: 'all' }]);
+    // Of the latest ones none is left out, however many there were.
+    const late = hub.last;
+    for (let n = 502; n <= 520; n += 1) hub.publish(change(n));
+    expect(written(hub, late).map((one) => one.change)).toEqual(Array.from({ length: 19 }, (_, i) => change(502 + i)));
+    expect(written(hub, hub.last)).toEqual([]);
+    hub.close();
+  });
 });

@@ -1,4 +1,6 @@
-import { BODIES } from '../bodies.testCases';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { BODIES, FIGURES_FILE, type Figures, figuresOf, movedFigures } from '../bodies.testCases';
 import { temperatureIn } from '../units/convert';
 import { hottestSegment } from '../heat/regimes';
 import { brokenOf } from './check';
@@ -9,7 +11,9 @@ test('sixty bodies and more, no two of one name', () => {
   expect(new Set(BODIES.map(([name]) => name)).size).toBe(BODIES.length);
 });
 
-test.each(BODIES)('%s is composed within every limit, in few rounds, and goes up once and then down', (_, firing) => {
+const figures: Record<string, Figures> = {};
+
+test.each(BODIES)('%s is composed within every limit, in few rounds, and goes up once and then down', (name, firing) => {
   const outcome = compose(firing);
   if (!outcome.ok) throw new Error(outcome.problem.message);
   const { segments, evaluation, evaluations, converged } = outcome.value;
@@ -18,6 +22,32 @@ test.each(BODIES)('%s is composed within every limit, in few rounds, and goes up
   expect(evaluations).toBeLessThanOrEqual(14);
   const hottest = hottestSegment(segments);
   segments.slice(1).forEach(({ target_C }, i) => expect(Math.sign(target_C - segments[i].target_C)).toBe(i + 1 <= hottest ? 1 : -1));
+  figures[name] = figuresOf(outcome.value);
+});
+
+describe('a change of the engine', () => {
+  test('shows what moved: hours, top temperature and residual stress of every body, before and after', () => {
+    const before = JSON.parse(readFileSync(join(process.cwd(), FIGURES_FILE), 'utf8')) as Record<string, Figures>;
+    expect(Object.keys(figures)).toHaveLength(BODIES.length);
+    const moved = movedFigures(before, figures);
+    if (moved !== '') throw new Error(`The engine gives other figures. Where that is meant, take them over by npm run pictures.\n\n${moved}`);
+  });
+
+  test('is a table of what moved alone, a body that came or went among it', () => {
+    const was = {
+      tile: { hours: 11.4, top_C: 790, residual_MPa: 0.32 },
+      gone: { hours: 1, top_C: 2, residual_MPa: 3 },
+      same: { hours: 1, top_C: 2, residual_MPa: 3 },
+    };
+    const is = {
+      tile: { hours: 11.9, top_C: 790, residual_MPa: 0.3 },
+      same: { hours: 1, top_C: 2, residual_MPa: 3 },
+      new: { hours: 4, top_C: 5, residual_MPa: 6 },
+    };
+    const rows = movedFigures(was, is).split('\n').slice(2);
+    expect(rows).toEqual(['| tile | 11.4 → 11.9 | 790 | 0.32 → 0.3 |', '| gone | 1 → – | 2 → – | 3 → – |', '| new | – → 4 | – → 5 | – → 6 |']);
+    expect(movedFigures(was, was)).toBe('');
+  });
 });
 
 // Not whole degrees of either unit: what firings teach never is.
