@@ -254,11 +254,11 @@ export const recordApi = Object.fromEntries(KIND_LIST.map((name) => [name, recor
   [K in KindName]: EndpointsOf<(typeof KINDS)[K]>;
 };
 
+type KindEndpoints = Record<keyof (typeof recordApi)['families'], Endpoint>;
 /** The endpoints of a kind that is known by its name alone; its schema holds what is sent and answered. */
 // A kind's endpoints name its records, so that those of any kind have no type in common.
 // eslint-disable-next-line no-restricted-syntax -- the server holds each request to the kind's schema
-export const endpointsOf = (kind: KindName): Record<keyof (typeof recordApi)['families'], Endpoint> =>
-  recordApi[kind] as unknown as Record<keyof (typeof recordApi)['families'], Endpoint>;
+export const endpointsOf = (kind: KindName): KindEndpoints => recordApi[kind] as unknown as KindEndpoints;
 
 export type AnswerOf<E extends Endpoint> = z.output<E['answer']>;
 export type RequestOf<E extends Endpoint> = E['request'] extends z.ZodType ? z.input<E['request']> : undefined;

@@ -22,12 +22,12 @@ import {
   SEGMENTS_AT_MOST,
   ShapingSchema,
   words,
+  schemaFor,
 } from '@torvin/core/contract';
 import { CSV_STYLES } from './csv';
 import { recordId, LaidLayerSchema, StepSchema, version, ResultSchema, PieceSchema, PieceRowSchema, asked } from './pieces';
 import { WAITS } from './waits';
 import { ControllerSchema, photoHash, photoList } from './records';
-import { schemaFor } from '@torvin/core/contract';
 
 /** One file with all of a studio: who asked for it, when, and how much it holds. */
 export const BackupSchema = z

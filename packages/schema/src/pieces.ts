@@ -48,9 +48,9 @@ import {
   SchoolSchema,
   ShapingSchema,
   words,
+  schemaFor,
 } from '@torvin/core/contract';
 import { nextStep } from './waits';
-import { schemaFor } from '@torvin/core/contract';
 
 export const SHEET_RANGE_M = { least: 0.0005, most: 0.025 } as const;
 export const SIZE_RANGE_M = { least: 0.02, most: 2 } as const;

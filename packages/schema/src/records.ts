@@ -34,8 +34,8 @@ import {
   oneOf,
   quantity,
   words,
+  schemaWith,
 } from '@torvin/core/contract';
-import { schemaWith } from '@torvin/core/contract';
 
 const recordId = words('Record id', 60, 1);
 /** version counts saves; a save names the one it was based on, and a new record names 0. */

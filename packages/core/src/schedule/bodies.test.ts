@@ -1,6 +1,5 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { BODIES, FIGURES_FILE, type Figures, figuresOf, movedFigures } from '../bodies.testCases';
+import before from '../bodies.figures.json';
+import { BODIES, type Figures, figuresOf, movedFigures } from '../bodies.testCases';
 import { temperatureIn } from '../units/convert';
 import { hottestSegment } from '../heat/regimes';
 import { brokenOf } from './check';
@@ -27,7 +26,6 @@ test.each(BODIES)('%s is composed within every limit, in few rounds, and goes up
 
 describe('a change of the engine', () => {
   test('shows what moved: hours, top temperature and residual stress of every body, before and after', () => {
-    const before = JSON.parse(readFileSync(join(process.cwd(), FIGURES_FILE), 'utf8')) as Record<string, Figures>;
     expect(Object.keys(figures)).toHaveLength(BODIES.length);
     const moved = movedFigures(before, figures);
     if (moved !== '') throw new Error(`The engine gives other figures. Where that is meant, take them over by npm run pictures.\n\n${moved}`);
