@@ -113,6 +113,27 @@ describe('what a form holds', () => {
     expect(taken.heldTo(0.04)).toBeCloseTo(told.heldTo(0.04), 7);
     expect(taken.draft_deg).toBeCloseTo(told.draft_deg, 6);
   });
+
+  test.each([
+    ['rectangle', (rim: number) => ({ rim_m: 0.3, floor_m: rim })],
+    ['oval', (rim: number) => ({ rim_m: 0.3, floor_m: rim })],
+    ['trough', () => ({ rim_m: 0.3 })],
+  ] as const)('of a %s too, the other way as well: its points are taken across', (plan, along) => {
+    const points_m = [
+      { out_m: 0, up_m: 0 },
+      { out_m: 0.06, up_m: 0 },
+      { out_m: 0.1, up_m: 0.04 },
+    ];
+    // What the wall leans in across it leans in along, of a rectangle; of an oval by its share.
+    const floor = plan === 'oval' ? 0.3 * 0.6 : 0.22;
+    const [told, taken] = [
+      { across: { rim_m: 0.2, floor_m: 0.12 }, along: along(floor) },
+      { across: { rim_m: 0.2 }, along: { rim_m: 0.3 }, points_m },
+    ].map((more) => valueOf(formSurface({ plan, depth_m: 0.04, ...more })));
+    for (const up_m of [0.01, 0.025, 0.04]) expect(taken.heldTo(up_m) / told.heldTo(up_m)).toBeCloseTo(1, 4);
+    expect(taken.areaTo(1) / told.areaTo(1)).toBeCloseTo(1, 3);
+    if (plan === 'rectangle') expect(taken.heldTo(0.04) / ((0.04 / 6) * (0.2 * 0.3 + 4 * 0.16 * 0.26 + 0.12 * 0.22))).toBeCloseTo(1, 4);
+  });
 });
 
 describe('a form of the shelf', () => {

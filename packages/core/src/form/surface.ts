@@ -336,7 +336,7 @@ export function formSurface(form: HollowForm, lift_m = 0): Outcome<FormSurface> 
     running(rows[0].halves[i], rows, (from, to) => Math.hypot(to.halves[i] - from.halves[i], bends(i) ? to.up_m - from.up_m : 0)),
   );
   const areas = running(planArea(plan, rows[0].halves), rows, (from, to, k) =>
-    plan === 'trough' ? 4 * (ways_m[0][k] - ways_m[0][k - 1]) * floors[1] : stripArea(plan, from.halves, to.halves, to.up_m - from.up_m, lobes),
+    plan === 'trough' ? 4 * (ways_m[0][k] - ways_m[0][k - 1]) * to.halves[1] : stripArea(plan, from.halves, to.halves, to.up_m - from.up_m, lobes),
   );
   /** Between two rows at a share of the wall; on the floor before the first. */
   const at = (share: number, take: (k: number) => number): number => {
