@@ -120,7 +120,8 @@ function typedInto(kind: ShelfKind, record: AnyRecord, units: Units): { typed: R
 }
 
 describe.each(SHELF_KINDS.map((kind) => [kind]))('%s', (kind) => {
-  test.each(switches)(
+  // The other way round for the kind that has the most figures.
+  test.each(kind === 'forms' ? switches : switches.slice(0, 1))(
     'typed in %s and saved after the studio went over: each figure means its own unit, all else keeps its digits',
     async (_, before, after) => {
       const record = recordWithDigits(kind);
