@@ -6,10 +6,10 @@ import type { Bench, FiringDetail, LoadAhead, Schedule } from '@torvin/schema';
 import { momentsOf, firingsOf } from '@torvin/core';
 import { v7 as uuid } from 'uuid';
 import { wholePieces } from './server';
-import { setting } from './setting';
+import { OWN_CHROMIUM, setting } from './setting';
 import { PHONE, Visitor } from './visitor';
 
-const here = setting();
+const here = setting({}, OWN_CHROMIUM);
 const { studio } = here;
 
 async function ask<T>(method: string, path: string, body?: unknown): Promise<T> {

@@ -2,7 +2,7 @@
 import { rmSync } from 'node:fs';
 import type { Browser } from 'puppeteer-core';
 import { Studio } from './server';
-import { launch } from './visitor';
+import { launchShared } from './visitor';
 
 const shared: { browser: Browser | null; folder: string | null } = { browser: null, folder: null };
 
@@ -11,7 +11,7 @@ export default async function makeOnce(): Promise<void> {
   await studio.start();
   await studio.stop();
   shared.folder = process.env.TORVIN_SEEDED = studio.dataDir;
-  shared.browser = await launch();
+  shared.browser = await launchShared();
   process.env.TORVIN_BROWSER = shared.browser.wsEndpoint();
   Object.assign(globalThis, { torvinEnd: end });
 }

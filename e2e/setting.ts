@@ -8,6 +8,9 @@ export interface Setting {
   browser: BrowserContext;
 }
 
+/** A word that every Chromium is given anyway: a whole one of its own, with what the shared one may lack, such as notifications. */
+export const OWN_CHROMIUM = '--no-first-run';
+
 /** Registers the hooks; the browser is there once the tests run. browserWords: for a Chromium of its own. */
 export function setting(env: Record<string, string> = {}, ...browserWords: string[]): Setting {
   jest.setTimeout(300_000);

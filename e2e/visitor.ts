@@ -15,9 +15,17 @@ const PATIENCE_MS = 60_000;
 const WAITING = { timeout: PATIENCE_MS, polling: 50 } as const;
 const LEAST_TARGET_PX = 48;
 
-export async function launch(...further: string[]): Promise<Browser> {
+const programAt = (name = 'chromium'): string => (name.startsWith('/') ? name : `/usr/bin/${name}`);
+
+/** The whole Chromium, for one that needs words of its own, or notifications. */
+export const launch = (...further: string[]): Promise<Browser> => launchProgram(process.env.CHROMIUM_PATH, further);
+
+/** What the test files share. */
+export const launchShared = (): Promise<Browser> => launchProgram(process.env.TORVIN_SHARED_CHROMIUM ?? process.env.CHROMIUM_PATH, []);
+
+async function launchProgram(program: string | undefined, further: readonly string[]): Promise<Browser> {
   return launchChromium({
-    executablePath: process.env.CHROMIUM_PATH?.startsWith('/') ? process.env.CHROMIUM_PATH : `/usr/bin/${process.env.CHROMIUM_PATH ?? 'chromium'}`,
+    executablePath: programAt(program),
     args: [
       '--headless',
       ...(process.getuid?.() === 0 ? ['--no-sandbox'] : []),

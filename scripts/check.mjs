@@ -4,7 +4,7 @@
  */
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
-import { PLACE, build, findChromium, hashOf, install, root, routeTypes, say, toolApart, words } from './lib.mjs';
+import { PLACE, browserEnv, build, hashOf, install, root, routeTypes, say, toolApart, words } from './lib.mjs';
 
 words('npm run check: format, lint, types, unit tests, web export, browser tests; it takes no words', {});
 await install();
@@ -79,9 +79,9 @@ async function lane(...steps) {
 await Promise.all([lane(['unit tests', () => jest(['unit', 'web'])]), lane(['format', format], ['types', types], ['lint', lint], ['build', builds])]);
 
 if (!failures.includes('build')) {
-  const chromium = findChromium();
-  if (chromium === null) failures.push('no Chromium');
-  else await step('browser tests', () => jest(['browser'], { CHROMIUM_PATH: chromium }));
+  const env = browserEnv();
+  if (env === null) failures.push('no Chromium');
+  else await step('browser tests', () => jest(['browser'], env));
 }
 
 say(`\n== all: ${seconds(Date.now() - began)}`);

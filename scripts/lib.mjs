@@ -273,7 +273,7 @@ const COMPRESSED_FROM_BYTES = 1024;
 async function compressBeside(folder) {
   const [brotli, gzip] = [brotliCompress, zipped].map(promisify);
   const files = readdirSync(folder, { recursive: true }).map((name) => join(folder, name));
-  for (const file of files.filter((name) => COMPRESSED.test(name) && statSync(name).size >= COMPRESSED_FROM_BYTES)) {
+  const compress = async (file) => {
     const text = readFileSync(file);
     const [br, gz] = await Promise.all([
       brotli(text, { params: { [constants.BROTLI_PARAM_SIZE_HINT]: text.length } }),
@@ -281,7 +281,9 @@ async function compressBeside(folder) {
     ]);
     writeFileSync(`${file}.br`, br);
     writeFileSync(`${file}.gz`, gz);
-  }
+  };
+  // Side by side, on as many cores as there are.
+  await Promise.all(files.filter((name) => COMPRESSED.test(name) && statSync(name).size >= COMPRESSED_FROM_BYTES).map(compress));
 }
 
 export async function build() {
@@ -310,21 +312,32 @@ export function startServer(env = {}, { quiet = false, from = 'dist/server' } = 
 
 const works = (path) => spawnSync(path, ['--version'], { stdio: 'ignore' }).status === 0;
 
+/** One of Debian's packages, where this may install it: whether it works then. */
+function installs(name) {
+  if (process.getuid?.() !== 0 || !works('apt-get')) return false;
+  say(`Installing ${name} from Debian (once) …`);
+  const env = { DEBIAN_FRONTEND: 'noninteractive' };
+  run('apt-get', ['update', '-qq'], env);
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], env);
+  return works(name);
+}
+
 /** A Chromium to drive, installed from Debian when there is none and this is root; null with a sentence otherwise. */
 export function findChromium() {
-  // The shell has no browser round its pages: every window of the others is drawn with one, at a fifth of the tests' time.
-  const named = [process.env.CHROMIUM_PATH, 'chromium-headless-shell', 'chromium', 'chromium-browser', 'google-chrome'].filter(Boolean);
-  const here = named.find(works);
-  if (here) return here;
-  if (process.getuid?.() === 0 && works('apt-get')) {
-    say('Installing Chromium from Debian (once) …');
-    const env = { DEBIAN_FRONTEND: 'noninteractive' };
-    run('apt-get', ['update', '-qq'], env);
-    for (const name of ['chromium-headless-shell', 'chromium']) {
-      run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], env);
-      if (works(name)) return name;
-    }
-  }
-  say('No Chromium found, so the browser tests cannot run: install one, or set CHROMIUM_PATH to it.');
-  return null;
+  const named = [process.env.CHROMIUM_PATH, 'chromium', 'chromium-browser', 'google-chrome'].filter(Boolean);
+  const here = named.find(works) ?? (installs('chromium') ? 'chromium' : null);
+  if (here === null) say('No Chromium found, so the browser tests cannot run: install one, or set CHROMIUM_PATH to it.');
+  return here;
+}
+
+/**
+ * What browser tests are started with; null without a Chromium. Most of them share Debian's headless shell where it can be had: it
+ * draws no browser round a page, which costs each new window of the whole Chromium half a second.
+ */
+export function browserEnv() {
+  const chromium = findChromium();
+  if (chromium === null) return null;
+  const shell = 'chromium-headless-shell';
+  const shared = !process.env.CHROMIUM_PATH && (works(shell) || installs(shell)) ? shell : chromium;
+  return { CHROMIUM_PATH: chromium, TORVIN_SHARED_CHROMIUM: shared };
 }
