@@ -442,7 +442,7 @@ export class Visitor {
   }
 
   /** What is wrong with the view as it stands: sideways overflow, small targets; asked for, serious accessibility findings. */
-  async inspect({ withAxe = false } = {}): Promise<FoundOnView> {
+  async inspect({ withAxe = process.env.LONG === '1' } = {}): Promise<FoundOnView> {
     await this.rest();
     const geometry = await this.page.evaluate((least) => {
       const name = (node: Element): string =>
@@ -533,7 +533,7 @@ export class Visitor {
     return { ...geometry, accessibility };
   }
 
-  /** Fails the test if the view or anything before it had a fault. withAxe: axe too, which takes long; see views.test.ts. */
+  /** Fails the test if the view or anything before it had a fault. withAxe: axe too, which takes long; everywhere with LONG=1, else see views.test.ts. */
   async expectSound(view: string, how: { withAxe?: boolean } = {}): Promise<void> {
     expect({ view, ...(await this.inspect(how)), troubles: this.troubles }).toEqual({
       view,
