@@ -3,8 +3,10 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
+import type { Entry } from '@torvin/schema';
 import { Maker } from './maker';
 import { setting } from './setting';
+import { putForm } from './states';
 import { PHONE, Visitor } from './visitor';
 
 const here = setting();
@@ -17,9 +19,10 @@ const maker = new Maker(
 
 beforeEach(async () => {
   me = await Visitor.open(here.browser, PHONE);
-  await me.page.goto(`${studio.address}/shelves?shelf=forms`);
 });
 afterEach(() => me.leave());
+
+const form = (name: string, typed: Entry): Promise<string> => putForm(studio.address, name, typed);
 
 const ADDED = '[data-testid^="record-"]';
 
@@ -32,16 +35,6 @@ async function onShelf(name: string): Promise<string> {
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
   throw new Error(`No form '${name}' came onto the shelf.`);
-}
-
-/** A new form of the shelf; its id. */
-async function newForm(name: string, chosen: readonly string[], figures: Record<string, string>): Promise<string> {
-  await me.press('new-record');
-  await me.type('record-name', name);
-  for (const testId of chosen) await me.press(testId);
-  for (const [key, value] of Object.entries(figures)) await me.type(`figure-${key}`, value);
-  await me.press('save-record');
-  return onShelf(name);
 }
 
 async function planIn(look: string, formId: string): Promise<void> {
@@ -61,6 +54,7 @@ async function until(read: () => Promise<string>, wanted: RegExp): Promise<void>
 }
 
 test('a mould is written down, its nonsense refused at its measure; a blank too big is seen, cut and fired', async () => {
+  await me.page.goto(`${studio.address}/shelves?shelf=forms`);
   await me.press('new-record');
   await me.type('record-name', 'Shore dish');
   await me.type('figure-across_m', '200');
@@ -141,7 +135,7 @@ test('a ring dam from the shelf: its liner once, filled by the mass of its scrap
 });
 
 test('a drape that will grip its former lets go on paper; the edge comes down as far as it is told', async () => {
-  const id = await newForm('Clay drum', ['form-use-former', 'form-material-cordierite'], { across_m: '120', deep_m: '110' });
+  const id = await form('Clay drum', { use: 'former', material: 'cordierite', across_m: '120', deep_m: '110' });
   await maker.begin('Draped disc', { diameter: '300' }, 'clear-90');
   await planIn('drape', id);
   await me.sees('lets-go', /It will grip: 0\.3 mm too tight\..*Fibre paper of 0\.5 mm on every side gives as much/);
@@ -166,7 +160,7 @@ test('a drape that will grip its former lets go on paper; the edge comes down as
 });
 
 test('a fluted mould takes a blank in as many lobes', async () => {
-  const id = await newForm('Shell', ['form-plan-lobed'], { across_m: '280', along_m: '230', lobes: '5', deep_m: '45', floor_m: '110' });
+  const id = await form('Shell', { plan: 'lobed', across_m: '280', along_m: '230', lobes: '5', deep_m: '45', floor_m: '110' });
   await maker.begin('Shell bowl', { diameter: '200' }, 'clear-90');
   await me.press('open-reckon');
   await me.press('reckon-tab-blank');
@@ -237,8 +231,8 @@ test('a former is recoated after the Bench has asked for it; the step in it says
 });
 
 test('a piece that is stuck on its former is told so, and warmed upside down until it comes free', async () => {
-  const id = await newForm('Tile drum', ['form-use-former', 'form-material-cordierite'], { across_m: '120', deep_m: '60' });
-  await me.press(`record-${id}`);
+  const id = await form('Tile drum', { use: 'former', material: 'cordierite', across_m: '120', deep_m: '60' });
+  await me.page.goto(`${studio.address}/shelves/forms/${id}`);
   await me.sees('try-clear', /Try it with a clear blank/);
   await me.press('try-clear');
   await me.find('step-planner');
@@ -278,8 +272,9 @@ test('a piece that is stuck on its former is told so, and warmed upside down unt
 });
 
 test('an investment from its wax to divested, with its waits, on the Bench meanwhile', async () => {
-  const id = await newForm('Seal cast', ['form-use-cavity', 'form-material-plasterSilica'], {
-    ...{ across_m: '100', floor_m: '100', deep_m: '40', thick_m: '25', thickest_m: '40', thinnest_m: '40' },
+  const id = await form('Seal cast', {
+    ...{ use: 'cavity', material: 'plasterSilica', across_m: '100', floor_m: '100', deep_m: '40' },
+    ...{ thick_m: '25', thickest_m: '40', thinnest_m: '40' },
   });
   await me.page.goto(`${studio.address}/shelves/forms/${id}`);
   await me.press('make-form');
@@ -350,8 +345,9 @@ test('a picture of a mould is kept while the server is silent, and stands on its
   await sharp({ create: { width: 300, height: 200, channels: 3, background: '#a86' } })
     .png()
     .toFile(picture);
-  const id = await newForm('Pictured dish', [], { across_m: '200', deep_m: '30', floor_m: '120' });
-  await me.press(`record-${id}`);
+  const id = await form('Pictured dish', { across_m: '200', deep_m: '30', floor_m: '120' });
+  // The stream of changes alone stays open: all of the page has been read.
+  await me.page.goto(`${studio.address}/shelves/forms/${id}`, { waitUntil: 'networkidle2' });
   const input = (await me.page.waitForSelector('[data-testid="add-photo-input"]')) as unknown as { uploadFile(path: string): Promise<void> };
   await studio.away(async () => {
     await input.uploadFile(picture);
@@ -378,7 +374,7 @@ test('a picture of a mould is kept while the server is silent, and stands on its
 });
 
 test('a former is written down by its points, held to what is told besides, and its blank is as long as the way over it', async () => {
-  await me.press('new-record');
+  await me.page.goto(`${studio.address}/shelves/forms/new`);
   await me.type('record-name', 'Round-topped former');
   await me.press('form-use-former');
   await me.type('figure-across_m', '120');
@@ -399,7 +395,7 @@ test('a former is written down by its points, held to what is told besides, and 
 });
 
 test('two tabs on one mould: each keeps what the other wrote elsewhere on it, and asks where both wrote the same', async () => {
-  const id = await newForm('Shared dish', [], { across_m: '200', deep_m: '30', floor_m: '120' });
+  const id = await form('Shared dish', { across_m: '200', deep_m: '30', floor_m: '120' });
   const other = await Visitor.open(here.browser, PHONE);
   for (const one of [me, other]) {
     await one.page.goto(`${studio.address}/shelves/forms/${id}`);

@@ -19,7 +19,6 @@ test('the long caution stands in full the first time in a firing, then as one li
       return words.at(-1)?.getBoundingClientRect().height ?? 0;
     });
   const openRun = async (): Promise<void> => {
-    await open(me, '/pieces');
     await me.goToPiece('Plaque no. 14', studio.address);
     await me.press('open-run');
     await me.reads('A hot kiln burns');
@@ -34,7 +33,6 @@ test('the long caution stands in full the first time in a firing, then as one li
   expect(await height()).toBeGreaterThan(60);
   await me.expectSound('a caution opened');
   // Another firing has not had it yet.
-  await open(me, '/pieces');
   await me.goToPiece('Sundial disc', studio.address);
   await me.press('open-run');
   await me.reads('A hot kiln burns');
@@ -44,7 +42,6 @@ test('the long caution stands in full the first time in a firing, then as one li
 
 test('heat work, tension and the rest have a sentence at a touch, and why? begins in plain words', async () => {
   const me = await Visitor.open(here.browser, PHONE);
-  await open(me, '/pieces');
   await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('open-run');
   await me.sees('live-work', /of \d+–\d+/);
@@ -68,7 +65,6 @@ test('heat work, tension and the rest have a sentence at a touch, and why? begin
 
 test('a broken limit has a line of its own: nothing moves, no row and no curve is covered', async () => {
   const me = await Visitor.open(here.browser, PHONE);
-  await open(me, '/pieces');
   await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('open-run');
   await me.sees('limits-kept', /^Keeps every limit\.$/);
@@ -101,7 +97,6 @@ test('a broken limit has a line of its own: nothing moves, no row and no curve i
 
 test('a spell of editing is one version, and the two Undos of a wide screen say what they take back', async () => {
   const me = await Visitor.open(here.browser, WIDE);
-  await open(me, '/pieces');
   await me.goToPiece('Lamp panel, left', studio.address);
   await me.press('open-run');
   await me.press('run-row-2');
@@ -277,7 +272,6 @@ test('on a wide screen the Notebook opens the latest, and the Bench draws the ru
 
 test('a keyboard skips to the page, every pane is a landmark, and a page that comes is announced', async () => {
   const me = await Visitor.open(here.browser, WIDE);
-  await open(me, '/pieces');
   await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('open-run');
   await me.find('true-time');
@@ -366,7 +360,6 @@ test.each([
   ['a phone enlarged to 200 %', { ...PHONE, width: 195, height: 422 }],
 ])('on %s the drawing stays in sight beside or over what changes it', async (_, size) => {
   const me = await Visitor.open(here.browser, size);
-  await open(me, '/pieces');
   await me.goToPiece('Plaque no. 14', studio.address);
   await me.press('layer-row-1');
   const sheet = await (await me.find('layer-sheet')).boundingBox();

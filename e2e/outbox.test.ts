@@ -131,7 +131,6 @@ describe('while the server is away', () => {
       expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
       await me.page.goto('about:blank');
     });
-    await me.page.goto(`${studio.address}/pieces`);
     await me.goToPiece('Plaque no. 14', studio.address);
     await me.gone('connection');
     await me.press('step-1');

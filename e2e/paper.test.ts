@@ -57,7 +57,7 @@ describe.each([
     expect(sheet).toMatchObject({ left: 0, top: 0, width: 794, height: 1123, others: 0, words: expect.stringMatching(words) as string });
     expect(sheet.smallest).toBeGreaterThanOrEqual(11);
     await me.page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
-    expect(await me.page.$('.on-paper')).toBeNull();
+    await me.gone('on-paper');
     await me.leave();
   });
 });

@@ -12,7 +12,7 @@ import {
   parseLength,
   snapshotOf,
 } from '@torvin/core';
-import type { Piece, Shelves, Step } from '@torvin/schema';
+import { type Entry, type FormRecord, type Piece, type Shelves, type Step, forms, readEntry } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { type StepEntry, entryOfStep, stepOf, usualSetUp, usualWare, usualWet } from '../apps/web/src/piece/stepEntry';
 
@@ -78,4 +78,14 @@ export async function planFiring(address: string, pieceId: string, look: Look, t
     ...{ id: uuid(), stepId: step.id, pieceVersion: saved.version, parentId: null, origin: 'computed', segments },
   });
   return step.id;
+}
+
+/** A form on the shelf, as its page would save what was typed and chosen; its id. */
+export async function putForm(address: string, name: string, typed: Entry): Promise<string> {
+  const id = uuid();
+  const begun = { ...(forms.begins?.(() => '', Date.now()) as FormRecord), id, version: 0, name, source: '' };
+  const read = readEntry(forms, begun, typed, METRIC);
+  if (!read.ok) throw new Error(read.faults.map(({ path, message }) => `${path}: ${message}`).join(' '));
+  await send('PUT', `${address}/api/forms/${id}`, read.record);
+  return id;
 }

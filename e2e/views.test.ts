@@ -7,16 +7,19 @@ import { PHONE, Visitor, WIDE } from './visitor';
 const here = setting();
 const { studio } = here;
 
-async function addresses(): Promise<{ piece: string; step: string; firing: string; other: string }> {
+async function addresses(): Promise<Record<'piece' | 'step' | 'panel' | 'firing' | 'other', string>> {
   const pieces = await wholePieces(studio.address);
-  const plaque = pieces.find(({ name }) => name === 'Plaque no. 14');
+  const [plaque, panel] = ['Plaque no. 14', 'Lamp panel, right'].map((wanted) => pieces.find(({ name }) => name === wanted));
   const { firings } = (await (await fetch(`${studio.address}/api/firings?text=test+tiles`)).json()) as { firings: { id: string }[] };
-  if (!plaque || firings.length < 2) throw new Error('The demo data is not there.');
-  return { piece: `/pieces/${plaque.id}`, step: `step=${firingsOf(plaque.doc)[0].id}`, firing: firings[0].id, other: firings[1].id };
+  if (!plaque || !panel || firings.length < 2) throw new Error('The demo data is not there.');
+  return {
+    ...{ piece: `/pieces/${plaque.id}`, step: `step=${firingsOf(plaque.doc)[0].id}`, panel: `/pieces/${panel.id}?at=${panel.doc.journey[0].id}` },
+    ...{ firing: firings[0].id, other: firings[1].id },
+  };
 }
 
-/** Each view with what must stand on it before it is looked at. */
-const VIEWS: [view: string, path: (at: Awaited<ReturnType<typeof addresses>>) => string, shown: string][] = [
+/** Each view with what must stand on it before it is looked at; pressed: what is touched on the way from there, the last of it shows something. */
+const VIEWS: [view: string, path: (at: Awaited<ReturnType<typeof addresses>>) => string, shown: string, pressed?: readonly string[], then?: string][] = [
   ['bench', () => '/bench', 'opens'],
   ['pieces', () => '/pieces', 'piece-link'],
   ['new piece', () => '/pieces/new', 'save-piece'],
@@ -42,6 +45,17 @@ const VIEWS: [view: string, path: (at: Awaited<ReturnType<typeof addresses>>) =>
   ['family', () => '/shelves/families/soft-90', 'save-record'],
   ['kiln', () => '/shelves/kilns/low-kiln', 'save-record'],
   ['controller', () => '/shelves/controllers/grey-box', 'save-record'],
+  ['a layer', ({ piece }) => piece, 'fit-summary', ['layer-row-1'], 'layer-sheet'],
+  ['a firing planned', ({ piece }) => piece, 'journey-add', ['journey-add', 'add-fire'], 'step-planner'],
+  ['kinds of firing', ({ piece }) => piece, 'journey-add', ['journey-add', 'add-fire', 'choose-look'], 'look-tack'],
+  ['a step of the hands', ({ panel }) => panel, 'journey-add', ['journey-add', 'add-step-grind'], 'hand-step'],
+  ['a row of the run sheet', ({ piece, step }) => `${piece}/run?${step}`, 'run-row-2', ['run-row-2'], 'segment-sheet'],
+  ['plan', ({ panel }) => panel, 'view-above', ['view-above'], 'plan-editor'],
+  ['plan to print', ({ panel }) => panel.replace('?', '/plan?'), 'plan-sheet-4'],
+  ['mould', () => '/shelves/forms/tray-small', 'form-drawing'],
+  ['a mould in the making', () => '/shelves/makings/urchin-making', 'making-does'],
+  ['a coat', () => '/bench', 'recoat-lamp-former', ['recoat-lamp-former'], 'coat-zone'],
+  ['a record refused', () => '/shelves/glasses/new', 'save-record', ['save-record'], 'record-name-error'],
 ];
 
 describe.each([
@@ -56,9 +70,11 @@ describe.each([
   });
   afterAll(() => me.page.close());
 
-  test.each(VIEWS)(`${theme}: %s`, async (view, path, shown) => {
+  test.each(VIEWS)(`${theme}: %s`, async (view, path, shown, pressed = [], then = shown) => {
     await me.page.goto(studio.address + path(at));
     await me.find(shown);
+    for (const testId of pressed) await me.press(testId);
+    await me.find(then);
     await me.expectSound(view, { withAxe: true });
   });
 });

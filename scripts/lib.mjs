@@ -131,8 +131,21 @@ const alias = {
 };
 const shared = ['package-lock.json', 'package.json', 'scripts/lib.mjs', 'packages'];
 
-/** How what runs in Node is bundled: all packages but the project's own are left outside. */
-const forNode = (entryPoints, outdir) => ({
+/** Packages that are bundled too: of hundreds of small files each, which a start would look for one by one. */
+const BUNDLED = ['zod', 'zod-openapi', 'drizzle-orm', 'uuid', 'ml-levenberg-marquardt', 'polygon-clipping', 'fft.js'];
+const outside = () => {
+  const { dependencies } = JSON.parse(readFileSync(at('package.json'), 'utf8'));
+  return Object.keys(dependencies).filter((name) => !BUNDLED.includes(name));
+};
+
+/** The schema library says its own messages in fifty languages; here they are said in one. */
+const oneLanguage = {
+  name: 'one language',
+  setup: ({ onResolve }) => onResolve({ filter: /\/locales\/index\.js$/ }, ({ importer }) => ({ path: join(dirname(importer), '..', 'locales', 'en.js') })),
+};
+
+/** How what runs in Node is bundled. define: names that stand for a value. */
+const forNode = (entryPoints, outdir, define = {}) => ({
   entryPoints,
   outdir: isAbsolute(outdir) ? outdir : at(outdir),
   outExtension: { '.js': '.mjs' },
@@ -140,15 +153,17 @@ const forNode = (entryPoints, outdir) => ({
   platform: 'node',
   format: 'esm',
   target: 'node20',
-  packages: 'external',
+  external: outside(),
+  define,
+  plugins: [oneLanguage],
   alias,
   sourcemap: true,
   logLevel: 'warning',
 });
 
-export async function bundleForNode(entryPoints, outdir) {
+export async function bundleForNode(entryPoints, outdir, define) {
   const { build } = await import('esbuild');
-  await build(forNode(entryPoints, outdir));
+  await build(forNode(entryPoints, outdir, define));
 }
 
 const SERVER = {
@@ -156,8 +171,14 @@ const SERVER = {
   computeWorker: at('apps/server/src/compute/worker.ts'),
   backupWorker: at('apps/server/src/backup/worker.ts'),
   backup: at('apps/server/src/backup/command.ts'),
-  apiDigest: at('apps/server/src/http/apiDigest.ts'),
 };
+const API_DIGEST = { apiDigest: at('apps/server/src/http/apiDigest.ts') };
+
+/** The digest of the requests and answers that the built server knows, for itself and for its pages. */
+async function apiOf(outdir) {
+  const { ownApi } = await import(`${pathToFileURL(at(outdir, 'apiDigest.mjs'))}?${Date.now()}`);
+  return ownApi();
+}
 
 function copyMigrations(outdir) {
   rmSync(at(outdir, 'migrations'), { recursive: true, force: true });
@@ -165,7 +186,8 @@ function copyMigrations(outdir) {
 }
 
 async function buildServer() {
-  await bundleForNode(SERVER, 'dist/server');
+  await bundleForNode(API_DIGEST, 'dist/server');
+  await bundleForNode(SERVER, 'dist/server', { TORVIN_API: JSON.stringify(await apiOf('dist/server')) });
   copyMigrations('dist/server');
 }
 
@@ -185,7 +207,7 @@ const ENGINE_WORKER = {
 export async function watchServer(outdir, onBuilt) {
   const { context } = await import('esbuild');
   const told = { name: 'told', setup: ({ onEnd }) => void onEnd(({ errors }) => (errors.length === 0 ? (copyMigrations(outdir), onBuilt()) : undefined)) };
-  const watched = [await context({ ...forNode(SERVER, outdir), plugins: [told] }), await context(ENGINE_WORKER)];
+  const watched = [await context({ ...forNode(SERVER, outdir), plugins: [oneLanguage, told] }), await context(ENGINE_WORKER)];
   await Promise.all(watched.map((one) => one.watch()));
 }
 
@@ -229,8 +251,7 @@ async function buildWeb(tell) {
   tell('making the pages small');
   await minify(at(WEB_DIST, '_expo/static/js/web'));
   const [engine] = Object.keys(metafile.outputs).map((path) => basename(path));
-  const { API } = await import(pathToFileURL(at('dist/server/apiDigest.mjs')));
-  const told = { engine: `/workers/${engine}`, api: API };
+  const told = { engine: `/workers/${engine}`, api: await apiOf('dist/server') };
   const metas = Object.entries(told).map(([name, content]) => `<meta name="torvin-${name}" content="${content}" />`);
   const page = at(WEB_DIST, 'index.html');
   writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${metas.join('')}</head>`));

@@ -40,7 +40,7 @@ let urls: string[] = [];
 const studio = await saidIfNot(dataDir, async () => {
   const running = await runStudio({
     ...config,
-    pools: { own: computePool(engine), others: computePool(engine) },
+    pools: { own: computePool(engine), others: computePool(engine, { onDemand: true }) },
     keeper: keeperIn(new URL('./backupWorker.mjs', import.meta.url)),
     calculators: await computeEndpoints(),
     migrationsDir: join(here, 'migrations'),

@@ -34,11 +34,12 @@ interface Waiting extends Job {
   reject(error: Error): void;
 }
 
-export function computePool(workerUrl: URL): ComputePool {
+/** onDemand: its thread starts when something is asked of it first. */
+export function computePool(workerUrl: URL, { onDemand = false } = {}): ComputePool {
   const queue: Waiting[] = [];
   let running: Waiting | null = null;
   let closed = false;
-  let worker = start();
+  let worker: Worker | null = onDemand ? null : start();
 
   function start(): Worker {
     const fresh = new Worker(workerUrl);
@@ -63,7 +64,7 @@ export function computePool(workerUrl: URL): ComputePool {
   function next(): void {
     if (running || closed) return;
     running = queue.shift() ?? null;
-    if (running) worker.postMessage({ call: running.call, input: running.input } satisfies Job);
+    if (running) (worker ??= start()).postMessage({ call: running.call, input: running.input } satisfies Job);
   }
 
   return {
@@ -78,7 +79,7 @@ export function computePool(workerUrl: URL): ComputePool {
       }),
     async close() {
       closed = true;
-      await worker.terminate();
+      await worker?.terminate();
     },
   };
 }

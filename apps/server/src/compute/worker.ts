@@ -4,12 +4,16 @@ import { ProblemError } from '@torvin/core';
 import { type Asked, type EngineCall, createEngine, warmUp } from '@torvin/core/engine';
 import type { Job, JobAnswer } from './pool';
 
-parentPort?.on('message', ({ call, input }: Job) => {
-  parentPort?.postMessage(run(call, input));
-});
+/** Once a start is over; what is asked before then warms it up by itself. */
+const WARMED_AFTER_MS = 3000;
 
 const engine = createEngine();
-warmUp(engine);
+const warming = setTimeout(() => warmUp(engine), WARMED_AFTER_MS);
+
+parentPort?.on('message', ({ call, input }: Job) => {
+  clearTimeout(warming);
+  parentPort?.postMessage(run(call, input));
+});
 
 function run(call: EngineCall, input: unknown): JobAnswer {
   try {

@@ -9,7 +9,7 @@ import type { Backups } from '../backup/keeping';
 import type { ComputePools } from '../compute/pool';
 import type { Opened } from '../db/open';
 import type { Hub } from '../live/hub';
-import { API } from './apiDigest';
+import { ownApi } from './apiDigest';
 import { answerErrors } from './errors';
 import { deviceIn, door, isAsked, isAtHome } from './door';
 import { guard, sameVersionOnly } from './guard';
@@ -73,7 +73,7 @@ export function createApp({
     response.set({ [EVENT_HEADER]: hub.last, [STUDIO_HEADER]: opened.mark });
     next();
   });
-  app.use('/api', sameVersionOnly(API));
+  app.use('/api', sameVersionOnly(ownApi));
   app.use(compression());
   const json = express.json({ ...PLAIN, limit: BODY_LIMIT });
   app.use((request, response, next) => (READ_BY_THEIR_ROUTES.includes(request.path) ? next() : json(request, response, next)));
@@ -95,9 +95,10 @@ export function createApp({
   backupRoutes(works, backups);
   computeRoutes({ ...works, pool: pools.others }, calculators);
 
-  const openApi = openApiDocument(version, calculators);
+  // It takes longer than all the rest, and few ask for it.
+  let openApi: object | undefined;
   app.get('/api/openapi.json', (_request, response) => {
-    response.json(openApi);
+    response.json((openApi ??= openApiDocument(version, calculators)));
   });
   app.use('/api', (request, response) => {
     response.status(404).json({ code: 'unknown-path', path: request.originalUrl, message: `There is no ${request.method} ${request.originalUrl}.` });

@@ -106,10 +106,11 @@ export function guard(app: Express, reach: Reach): void {
   app.use(ownNamesOnly(reach), ownWritesOnly);
 }
 
-/** What a page of another version means may be something else here: nothing that it changes is taken. api: the digest of this one's. */
+/** What a page of another version means may be something else here: nothing that it changes is taken. apiOf: the digest of this one's. */
 export const sameVersionOnly =
-  (api: string): RequestHandler =>
+  (apiOf: () => string): RequestHandler =>
   (request, response, next) => {
+    const api = apiOf();
     response.set(API_HEADER, api);
     const theirs = request.get(API_HEADER);
     if (READING.includes(request.method) || theirs === undefined || theirs === api) return next();

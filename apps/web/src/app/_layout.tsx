@@ -12,7 +12,7 @@ import { keepShell } from '@/away/shell';
 import { Calls } from '@/bench/Calls';
 import { makeQueryClient } from '@/data/queries';
 import { useChanges } from '@/data/useChanges';
-import { warmUp } from '@/engine/client';
+import { warmUpSoon } from '@/engine/client';
 import { ThemeProvider } from '@/theme/ThemeContext';
 import { Frame } from '@/ui/Frame';
 import { RECKON, useShared } from '@/ui/shared';
@@ -28,7 +28,7 @@ const queries = makeQueryClient();
 export default function RootLayout() {
   useFonts({ AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_700Bold, BarlowSemiCondensed_400Regular, BarlowSemiCondensed_700Bold });
   useEffect(() => {
-    warmUp();
+    warmUpSoon();
     const rest = setTimeout(() => void readWorkbench().then(keepShell, () => undefined), WORKBENCH_AFTER_MS);
     return () => clearTimeout(rest);
   }, []);

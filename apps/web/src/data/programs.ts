@@ -18,3 +18,9 @@ export function usePrograms(schedule = ''): readonly Program[] {
   const { data = NONE } = useQuery(programsReading(schedule));
   return useMemo(() => shownPrograms(data, entries, schedule), [data, entries, schedule]);
 }
+
+/** Whether they are being read for the first time: until then nobody knows what stands where. */
+export function useProgramsComing(schedule = ''): boolean {
+  const { isPending, fetchStatus, failureCount } = useQuery(programsReading(schedule));
+  return isPending && fetchStatus === 'fetching' && failureCount === 0;
+}

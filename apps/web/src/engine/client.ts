@@ -1,4 +1,4 @@
-/** The engine's worker, started once and warmed up while the first screen is drawn. */
+/** The engine's worker, started once: by the first question, or once the first screen has been there for a moment. */
 import type { Outcome } from '@torvin/core';
 import type { Answered, Asked, EngineCall } from '@torvin/core/engine';
 import { type Remote, wrap } from 'comlink';
@@ -29,9 +29,16 @@ export async function compute<C extends EngineCall>(name: C, input: Asked<C>): P
   return (await Promise.race([started.remote.call(name, input), started.broken])) as Outcome<Answered<C>>;
 }
 
-/** Starts the worker, which warms itself up, while the first screen is drawn. */
-export function warmUp(): void {
-  started ??= start();
+/** By then the first screen is drawn; a page that is left before needs no engine. */
+const WARMED_AFTER_MS = 1500;
+
+/** Starts the worker and warms it up, unless something was asked of it meanwhile, which does that too. */
+export function warmUpSoon(): void {
+  setTimeout(() => {
+    if (started) return;
+    started = start();
+    started.remote.warmUp().catch(() => undefined);
+  }, WARMED_AFTER_MS);
 }
 
 /** What is exported is named by its content, and the page says how; in development it has its plain name. */

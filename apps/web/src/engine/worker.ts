@@ -5,6 +5,7 @@ import { expose } from 'comlink';
 
 export interface EngineWorker {
   call<C extends EngineCall>(name: C, input: Asked<C>): Outcome<Answered<C>>;
+  warmUp(): void;
 }
 
 const engine = createEngine();
@@ -19,7 +20,7 @@ const worker: EngineWorker = {
       return { ok: false, problem: { code: 'engine', path: '', message: `The computation failed: ${message}` } };
     }
   },
+  warmUp: () => warmUp(engine),
 };
 
-warmUp(engine);
 expose(worker);

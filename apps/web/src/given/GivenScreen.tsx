@@ -2,27 +2,12 @@
  * A schedule that was not computed: written down on paper, or one that came out right on another piece. It is typed in or pasted, in
  * whatever units it has, and judged for this piece before anything is computed; kept, it is this firing's own.
  */
-import {
-  type PaperAs,
-  type PurposefulSegment,
-  type Segment,
-  RECIPES,
-  type TemperatureUnit,
-  type WrittenRow,
-  closedAfter,
-  outdatedBy,
-  rowsWritten,
-  segmentsWritten,
-  unitDoubt,
-  withRoles,
-  writtenRows,
-} from '@torvin/core';
+import { RECIPES, closedAfter, outdatedBy, segmentsWritten, unitDoubt, withRoles, writtenRows } from '@torvin/core';
 import { type FiringDetail, type Piece, type Shelves, type Step, cellsOf } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
-import { asRun } from '@/notebook/differences';
 import { useDraft } from '@/data/useDraft';
 import { firingName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
@@ -37,8 +22,9 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { type GivenHere, JudgedHere } from './JudgedHere';
-import { COLUMNS, EMPTY_ROW, PaperRows, PaperUnits } from './PaperRows';
+import { PaperRows, PaperUnits } from './PaperRows';
 import { Proven } from './Proven';
+import { type Written, begun, filledIn, forWhat, placeInRows } from './written';
 
 export interface GivenScreenProps {
   piece: Piece;
@@ -46,22 +32,6 @@ export interface GivenScreenProps {
   shelves: Shelves;
   /** The firing that is run again; null where it is written. */
   proven: FiringDetail | null;
-}
-
-interface Written {
-  rows: WrittenRow[];
-  as: PaperAs;
-}
-
-const begun = (proven: FiringDetail | null, unit: TemperatureUnit): Written => ({
-  rows: proven ? rowsWritten(asRun(proven).segments, unit) : [EMPTY_ROW, EMPTY_ROW, EMPTY_ROW],
-  as: { unit, rateAs: 'perHour', holdAs: 'minutes' },
-});
-
-/** What is run again is for what it was for there, as long as it has as many segments. */
-function forWhat(segments: readonly Segment[], proven: FiringDetail | null): PurposefulSegment[] | null {
-  const there = proven && asRun(proven).segments;
-  return there?.length === segments.length ? segments.map((segment, i) => ({ ...segment, role: there[i].role })) : null;
 }
 
 export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) {
@@ -80,8 +50,7 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
     setFault(null);
     setWritten({ rows, as, ...next });
   };
-  const filled = rows.filter((row) => COLUMNS.some((column) => row[column].trim() !== ''));
-  const read = segmentsWritten(filled, as);
+  const read = segmentsWritten(filledIn(rows), as);
   const doubt = read.ok ? unitDoubt(read.value, as) : '';
 
   function takeIn(words: string): void {
@@ -93,10 +62,7 @@ export function GivenScreen({ piece, step, shelves, proven }: GivenScreenProps) 
 
   async function judge(): Promise<void> {
     if (!read.ok) {
-      // By the rows as they stand here, those left empty among them.
-      const [, at, column] = read.problem.path.split('.');
-      const row = at === undefined ? 0 : rows.indexOf(filled[Number(at)]);
-      return setFault({ path: `${row}.${column ?? 'target'}`, message: read.problem.message });
+      return setFault({ path: placeInRows(read.problem.path, rows), message: read.problem.message });
     }
     let closes = false;
     const found = await given.judge(({ firing }) => {

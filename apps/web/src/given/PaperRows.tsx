@@ -6,9 +6,7 @@ import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Words } from '@/ui/Words';
-
-export const EMPTY_ROW: WrittenRow = { rate: '', target: '', hold: '' };
-export const COLUMNS = ['rate', 'target', 'hold'] as const;
+import { COLUMNS, EMPTY_ROW } from './written';
 
 export function PaperUnits({ as, onChange }: { as: PaperAs; onChange(as: PaperAs): void }) {
   return (

@@ -14,14 +14,17 @@ export interface InProgramProps {
   scheduleId: string;
   rows: readonly PanelRow[];
   programs: readonly Program[];
+  /** They are still being read: none is named before. */
+  coming: boolean;
   slot: number;
   onSlot(slot: number): void;
   /** It is fired from where it stands; not asked where it was taken up already. */
   onAsItStands?: (program: Program) => void;
 }
 
-export function InProgram({ controller, scheduleId, rows, programs, slot, onSlot, onAsItStands }: InProgramProps) {
+export function InProgram({ controller, scheduleId, rows, programs, coming, slot, onSlot, onAsItStands }: InProgramProps) {
   const now = new Date();
+  if (coming) return <Words tone="muted">Looking which program is free …</Words>;
   const standing = standingOf(programs, controller.id);
   const { first, last } = slotsOf(controller);
   const already = alreadyIn(standing, rows);

@@ -126,6 +126,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
             <InProgram
               {...{ controller, slot }}
               programs={program.programs}
+              coming={program.coming}
               scheduleId={schedule.id}
               rows={figures}
               onSlot={program.choose}

@@ -3,7 +3,7 @@ import type { Controller, PanelRow } from '@torvin/core';
 import type { Program } from '@torvin/schema';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { usePrograms } from '@/data/programs';
+import { usePrograms, useProgramsComing } from '@/data/programs';
 import { useSave } from '@/outbox/useOutbox';
 import { alreadyIn, slotFor, slotsOf, standingOf } from './slots';
 
@@ -25,6 +25,7 @@ export interface Keyed {
 
 export function useProgram({ scheduleId, of, controller, rows, onShelf }: Keyed) {
   const programs = usePrograms(scheduleId);
+  const coming = useProgramsComing(scheduleId);
   const key = useSave('keyProgram');
   const [chosen, setChosen] = useState<{ of: string; slot: number } | null>(null);
   const standing = standingOf(programs, controller.id);
@@ -36,6 +37,8 @@ export function useProgram({ scheduleId, of, controller, rows, onShelf }: Keyed)
   const choose = (next: number): void => setChosen({ of: scheduleId, slot: next });
   return {
     programs,
+    /** What stands there is still being read. */
+    coming,
     slot,
     choose,
     /** It was said by a person, or shown by what stands there. */

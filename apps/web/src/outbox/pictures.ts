@@ -15,22 +15,31 @@ export const localIdsIn = (photos: readonly string[]): string[] => photos.filter
 
 const inMemory = new Map<string, Blob>();
 let opened: ReturnType<typeof createStore> | null = null;
-const store = (): ReturnType<typeof createStore> => (opened ??= createStore('torvin', 'pictures'));
+/** Rejects, too, where there is no database at all. */
+const store = async (): Promise<ReturnType<typeof createStore>> => (opened ??= createStore('torvin', 'pictures'));
 
 /** False where it lives only as long as this page. */
 export async function keepPicture(id: string, picture: Blob): Promise<boolean> {
   inMemory.set(id, picture);
-  return set(id, picture, store()).then(
-    () => true,
-    () => false,
-  );
+  return store()
+    .then((kept) => set(id, picture, kept))
+    .then(
+      () => true,
+      () => false,
+    );
 }
 
-export const readPicture = async (id: string): Promise<Blob | undefined> => inMemory.get(id) ?? (await get<Blob>(id, store()).catch(() => undefined));
+export const readPicture = async (id: string): Promise<Blob | undefined> =>
+  inMemory.get(id) ??
+  (await store()
+    .then((kept) => get<Blob>(id, kept))
+    .catch(() => undefined));
 
 export async function dropPicture(id: string): Promise<void> {
   inMemory.delete(id);
-  await del(id, store()).catch(() => undefined);
+  await store()
+    .then((kept) => del(id, kept))
+    .catch(() => undefined);
 }
 
 type Given = [id: string, hash: string][];

@@ -3,6 +3,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useFiring } from '@/data/firings';
 import { usePiece, useShelves } from '@/data/pieces';
 import { GivenScreen } from '@/given/GivenScreen';
+import { firingToJudge } from '@/given/written';
 import { Action } from '@/ui/Action';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
@@ -21,10 +22,7 @@ export function GivenPage() {
   if (!piece.data || piece.isPlaceholderData) return <Waiting query={piece} title={TITLE} back={back} />;
   if (!shelves.data) return <Waiting query={shelves} title={TITLE} back={back} />;
   if (from !== undefined && !proven.data) return <Waiting query={proven} title={TITLE} back={back} />;
-  const steps = firingsOf(piece.data.doc);
-  // One that is run again goes to the firing that is of the same kind.
-  const alike = proven.data ? steps.find(({ look }) => look === proven.data.firing.look) : undefined;
-  const step = steps.find((one) => one.id === stepId) ?? (stepId === undefined ? (alike ?? steps[0]) : undefined);
+  const step = firingToJudge(firingsOf(piece.data.doc), stepId, proven.data?.firing.look);
   if (!step) {
     return (
       <Screen title={TITLE} subtitle={piece.data.name} back={back}>

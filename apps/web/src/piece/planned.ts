@@ -21,7 +21,7 @@ import {
   text,
 } from '@torvin/core';
 import type { DrawnPart } from '@/plan/PlanDrawing';
-import { angle } from '@/plan/PlanEditor';
+import { angle } from '@/plan/words';
 import type { OwnPart } from '@/plan/ownPart';
 
 export interface Planned {

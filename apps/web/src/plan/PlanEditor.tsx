@@ -1,5 +1,5 @@
 /** The plan, laid where it is drawn: what is chosen has a knob to turn it by, what is moved shows the line it is drawn to, and how far it is then. */
-import { type Box, type Footprint, type Guide, type Point, type Sketch, boxOf, formatLength, text, wholeTurn } from '@torvin/core';
+import { type Footprint, type Guide, type Point, type Sketch, boxOf } from '@torvin/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { GestureDetector } from 'react-native-gesture-handler';
@@ -11,9 +11,11 @@ import { Hidden } from '@/ui/Hidden';
 import { Words } from '@/ui/Words';
 import { type DrawnPart, PlanMeasure, PlanShapes } from './PlanDrawing';
 import { SketchUnder } from './SketchUnder';
-import { planGeometry } from './geometry';
+import { type PlanGeometry, planGeometry } from './geometry';
+import { BEAD_PX, gripOf, knobAt, turned } from './handles';
 import type { OwnPart } from './ownPart';
-import { type Held, type PlanActs, middleOf, usePlanHands } from './usePlanHands';
+import { type PlanActs, middleOf, usePlanHands } from './usePlanHands';
+import { heldWords } from './words';
 
 export interface PlanEditorProps extends PlanActs {
   footprint: Footprint;
@@ -32,15 +34,6 @@ export interface PlanEditorProps extends PlanActs {
   width: number;
   /** Height that there is, px. */
   most: number;
-}
-
-const KNOB_PX = 30;
-const BEAD_PX = 20;
-
-function turned([x, y]: Point, [cx, cy]: Point, degrees: number): Point {
-  const angle = (degrees * Math.PI) / 180;
-  const [dx, dy] = [x - cx, y - cy];
-  return [cx + dx * Math.cos(angle) - dy * Math.sin(angle), cy + dx * Math.sin(angle) + dy * Math.cos(angle)];
 }
 
 export function PlanEditor({ footprint, ground, fixed, own, selected, marked, under, grey, places, width, most, ...acts }: PlanEditorProps) {
@@ -177,36 +170,9 @@ export function PlanEditor({ footprint, ground, fixed, own, selected, marked, un
   );
 }
 
-function heldWords(chosen: readonly OwnPart[], held: Held, middle: Point, within: Box, unit: 'mm' | 'in'): string {
-  if (held.turn_deg !== 0)
-    return chosen.length === 1 ? `${chosen[0].size} · ${angle(wholeTurn(chosen[0].turned_deg + held.turn_deg))}` : `turned ${angle(held.turn_deg)}`;
-  return `${text(formatLength(middle[0] - within.left, unit))} · ${text(formatLength(middle[1] - within.front, unit))}`;
-}
-
-/** With a true minus. */
-export const angle = (degrees: number): string => `${degrees < 0 ? '−' : ''}${Math.round(Math.abs(degrees))}°`;
-
-/** Beside what is chosen, in its own direction, on the drawing. */
-function knobAt(drawn: ReturnType<typeof planGeometry>, box: Box, [x, y]: Point, degrees: number): Point {
-  const radians = ((degrees + 90) * Math.PI) / 180;
-  const reach = (Math.hypot(box.right - box.left, box.back - box.front) / 2) * drawn.scale + KNOB_PX;
-  const at: Point = [drawn.x(x) + reach * Math.cos(radians), drawn.y(y) - reach * Math.sin(radians)];
-  // Where that is off the drawing, on the other side of it.
-  const isOut = at[0] < BEAD_PX || at[0] > drawn.width - BEAD_PX || at[1] < BEAD_PX || at[1] > drawn.height - BEAD_PX;
-  const other: Point = [2 * drawn.x(x) - at[0], 2 * drawn.y(y) - at[1]];
-  const chosen = isOut ? other : at;
-  return [Math.min(Math.max(chosen[0], BEAD_PX), drawn.width - BEAD_PX), Math.min(Math.max(chosen[1], BEAD_PX), drawn.height - BEAD_PX)];
-}
-
-/** Large enough for a finger. */
-function gripOf(drawn: ReturnType<typeof planGeometry>, { left, right, front, back }: Box): { left: number; top: number; width: number; height: number } {
-  const [wide, high] = [Math.max((right - left) * drawn.scale, TARGET), Math.max((back - front) * drawn.scale, TARGET)];
-  return { left: drawn.x((left + right) / 2) - wide / 2, top: drawn.y((front + back) / 2) - high / 2, width: wide, height: high };
-}
-
 const GUIDE_WORDS: Record<Guide['why'], string> = { middle: 'middle', edge: 'edge', neighbour: 'in line', spacing: 'as far' };
 
-function GuideLine({ guide, drawn }: { guide: Guide; drawn: ReturnType<typeof planGeometry> }) {
+function GuideLine({ guide, drawn }: { guide: Guide; drawn: PlanGeometry }) {
   const { colours } = useTheme();
   const { left, right, front, back } = drawn.within;
   const [x1, x2, y1, y2] =

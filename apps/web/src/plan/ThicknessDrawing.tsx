@@ -10,6 +10,7 @@ import { fonts, scaled, wordSize } from '@/theme/theme';
 import { HiddenTable } from '@/ui/HiddenTable';
 import { type DrawnPart, PlanMeasure } from './PlanDrawing';
 import { TINTS, depthAt, planGeometry, ringsPath, tintOf, tintPaths } from './geometry';
+import { mapWords } from './words';
 
 export interface ThicknessDrawingProps {
   footprint: Footprint;
@@ -86,14 +87,6 @@ export function ThicknessDrawing({ footprint, told, parts, width, most, stale }:
       />
     </View>
   );
-}
-
-function mapWords({ deepest, thinnest, mean_m }: ToldMap, within: { left: number; front: number }, unit: LengthUnit): string {
-  const length = (metres: number): string => text(formatLength(metres, unit));
-  if (deepest.depth_m - thinnest.depth_m < 1e-5) return `Thickness from above: ${length(mean_m)} all over`;
-  const at = ({ x_m, y_m }: { x_m: number; y_m: number }): string =>
-    `${length(x_m - within.left)} from the left and ${length(y_m - within.front)} from the front`;
-  return `Thickness from above: deepest ${length(deepest.depth_m)}, ${at(deepest)}; thinnest ${length(thinnest.depth_m)}, ${at(thinnest)}; ${length(mean_m)} on the whole`;
 }
 
 interface ToldProps {
