@@ -163,7 +163,7 @@ function renewed(mark: string, { api = false } = {}): string {
   rewrite('apps/web/dist/sw.js', /(url:"\/index\.html",revision:")\w+/, `$1${mark}`);
   if (!api) return program;
   rewrite('apps/web/dist/index.html', /name="torvin-api" content="\w+"/, `name="torvin-api" content="${mark}"`);
-  rewrite('dist/server/main.mjs', /var API = apiDigest\(\)/, `var API = "${mark}"`);
+  rewrite('dist/server/main.mjs', /(apiDigest\(\) : ")\w+/, `$1${mark}`);
   return program;
 }
 
