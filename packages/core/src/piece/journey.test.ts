@@ -275,6 +275,23 @@ describe('a step', () => {
     expect(filled.body.faces.up.isOpened).toBe(false);
   });
 
+  test('of a face takes from what stands highest first; from the shelf’s face all that stands on one ground loses alike', () => {
+    const side = (id: string, thickness_m: number): LaidLayer => ({ id, glassId: 'clear', form: 'pieces', thickness_m, cover: 0.5, count: 1 });
+    const tacked = firing('t', 'tack');
+    const ground = (at: 'up' | 'down'): number[] =>
+      last(pieceOf(laid('l', [sheet('a'), side('low', 0.003), side('high', 0.006)]), tacked, hand('g', { kind: 'grind', at, depth_m: 0.002 }))).body.layers.map(
+        (one) => Math.round(1e6 * ('thickness_m' in one ? one.thickness_m : 0)),
+      );
+    expect(ground('up')).toEqual([3000, 3000, 4000]);
+    expect(ground('down')).toEqual([1000, 3000, 6000]);
+    const alone = (at: 'up' | 'down'): number[] =>
+      last(pieceOf(laid('l', [side('low', 0.003), side('high', 0.006)]), tacked, hand('g', { kind: 'grind', at, depth_m: 0.002 }))).body.layers.map((one) =>
+        Math.round(1e6 * ('thickness_m' in one ? one.thickness_m : 0)),
+      );
+    expect(alone('up')).toEqual([3000, 4000]);
+    expect(alone('down')).toEqual([1000, 4000]);
+  });
+
   test('of a shape that came out half-way is told, and the shape goes on from there', () => {
     const draped = firing('d', 'drape', { setup: { kind: 'overFormer', paper: false, shaping: { kind: 'former', overhang_m: 0.05, drop_m: 0.04 } } });
     expect(last(pieceOf(base, fused, draped)).body.formed).toMatchObject({ down_m: 0.04, isMeasured: false });

@@ -117,6 +117,12 @@ describe('a change of the journey', () => {
     );
     expect(words(done(changeLayer(whole, sheet('c', 0.004))), 'g')).toMatch(/^It was laid 9 mm deep; now it is 10 mm deep\.$/);
   });
+
+  test('and so is that of a schedule from before a basis was kept, by all its layers together', () => {
+    const words = (now: PieceDocument, id: string): string => outdatedBy(now, id, shelf, { ...made.get(id)!, madeFrom: undefined }, METRIC).join(' ');
+    expect(words(whole, 'g')).toBe('');
+    expect(words(done(changeLayer(whole, sheet('c', 0.004))), 'g')).toMatch(/^It was laid 9 mm deep; now it is 10 mm deep\.$/);
+  });
 });
 
 test('a shape that came out half-way needs what is left of its work, and none where it is there', () => {
