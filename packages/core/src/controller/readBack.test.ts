@@ -166,6 +166,22 @@ describe('a slip', () => {
   });
 });
 
+test('what a segment might show has figures of the segment beside it: of the one before, of the first the one after', () => {
+  const rows: PanelRow[] = [
+    { rate: 100, target: 500, hold_min: 0 },
+    { rate: 200, target: 600, hold_min: 25 },
+    { rate: 300, target: 700, hold_min: 0 },
+    { rate: 400, target: 800, hold_min: 35 },
+  ];
+  expect(mightShow(rows, 2)[1]).toEqual({ ...rows[2], rate: 200 });
+  expect(mightShow(rows, 0)).toContainEqual({ ...rows[0], hold_min: 25 });
+  // Alone it has itself ten times over.
+  expect(mightShow(rows.slice(0, 1), 0).slice(1)).toEqual([
+    { ...rows[0], hold_min: 10 },
+    { ...rows[0], rate: 1000 },
+  ]);
+});
+
 test.each(TYPICAL_CONTROLLERS)('$name: what a segment might show is three unlike ones, itself first, and each other one is found as one slip', (controller) => {
   for (let seed = 1; seed <= EACH; seed += 1) {
     const rows = rowsOf(seed, controller);
