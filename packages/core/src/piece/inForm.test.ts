@@ -4,7 +4,7 @@ import { valueOf } from '../problem';
 import { SETUPS, setUpOf } from '../schedule/setups';
 import { SOFT_90 } from '../testCases';
 import type { HeldForm, PlannedStep } from './document';
-import { serves, shapingIn, shapingOf, standsOut } from './inForm';
+import { heldAcross, serves, shapingIn, shapingOf, standsOut } from './inForm';
 import { firstTouch, overShelf } from './formNotes';
 import { insideOf } from '../form/shape';
 
@@ -167,4 +167,19 @@ describe('the shelf under a dam', () => {
     const small = { ...shelf, name: 'Small shelf', shape: { ...shelf.shape, across_m: 0.15, along_m: 0.3 } };
     expect(overShelf(ring, small, METRIC)).toBe("'Form' is 172 mm × 172 mm over its outside, and 'Small shelf' 300 mm × 150 mm: it stands out over the shelf.");
   });
+});
+
+test('a blank is drawn over its form as wide as it lies across it, and as far down as it is to come', () => {
+  const lying = (form: HeldForm, look: PlannedStep['look'], footprint: ReturnType<typeof disc> | ReturnType<typeof rectangle>, drop_m?: number) => {
+    const shaping = shapingOf(step(look, form), footprint);
+    const told = shaping?.kind === 'former' && drop_m !== undefined ? { ...shaping, drop_m } : shaping;
+    return heldAcross(form, { body: { footprint }, setup: { shaping: told } } as never);
+  };
+  const tray = held({ plan: 'rectangle', across_m: 0.2, along_m: 0.3 });
+  expect(lying(tray, 'slump', rectangle(0.34, 0.24))).toEqual({ width_m: 0.24, down: 1 });
+  expect(lying(held({ plan: 'rectangle', across_m: 0.3, along_m: 0.2 }), 'slump', rectangle(0.34, 0.24)).width_m).toBe(0.34);
+  const drum = held({ use: 'former', across_m: 0.12, deep_m: 0.2 });
+  // It stands out by 90 mm, which hang upright along a drum.
+  expect(lying(drum, 'drape', disc(0.3), 0.045)).toEqual({ width_m: 0.3, down: expect.closeTo(0.5, 9) });
+  expect(lying(drum, 'drape', disc(0.3)).down).toBeCloseTo(1, 9);
 });

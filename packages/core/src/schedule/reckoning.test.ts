@@ -6,6 +6,7 @@ import { compose } from './compose';
 import { brokenOf, evaluate } from './check';
 import { glassOf } from './firingCase';
 import { reckoningOf } from './reckoning';
+import { SETUPS } from './setups';
 
 const firing = sheetsOf(4, 0.003);
 const made = compose(firing);
@@ -37,6 +38,18 @@ describe('the reckoning behind a reading', () => {
     const across = Number(/in this kiln: (\d+) s/.exec(lines)?.[1]);
     const [, rate, settled] = /At ([\d.]+) °C\/h they settle at .* = ([\d.]+) °C/.exec(lines) ?? [];
     expect(Number(settled)).toBeCloseTo((Number(rate) / 3600) * (lag + across), 1);
+  });
+
+  test('says what a look takes on two sheets where it goes by that, and by which law a shape comes down', () => {
+    expect(of('workLeast').join(' ')).toMatch(/On two sheets of 3 mm a full fuse takes /);
+    const bent = { ...firing, look: 'slump' as const, setup: { ...SETUPS.inMould, shaping: { kind: 'hollow' as const, span_m: 0.2, depth_m: 0.03 } } };
+    const planned = compose(bent);
+    if (!planned.ok) throw new Error(planned.problem.message);
+    const { segments: rows, evaluation: told } = planned.value;
+    const reading = told.readings.find(({ limit }) => limit === 'workLeast')!;
+    const lines = reckoningOf({ firing: bent, segments: rows, evaluation: told, reading, units: METRIC }).join(' ');
+    expect(lines).toMatch(/A plate over a hollow sinks/);
+    expect(lines).not.toMatch(/On two sheets|undefined/);
   });
 
   test('speaks the unit asked for', () => {

@@ -64,3 +64,14 @@ test('a segment that was skipped, and an older rate', () => {
   expect(slips[0].kinds[0]).toBe('old');
   expect(words[0]).toMatch(/the older program has that there still/);
 });
+
+test.each([
+  ['a segment left out', (rows: PanelRow[]) => rows.filter((_, i) => i !== soak)],
+  ['a segment put in', (rows: PanelRow[]) => rows.toSpliced(soak, 0, { ...rows[work], target: rows[soak].target + 90 })],
+  ['a rate', put(soak, { rate: 45 })],
+])('one slip alone, %s, is judged as the program that is shown', (_, change) => {
+  const { slips, asShown, asPlanned } = judged(hours, change);
+  expect(slips).toHaveLength(1);
+  expect(slips[0].evaluation.readings).toEqual(asShown?.readings);
+  expect(slips[0].longer_s).toBeCloseTo((asShown?.simulation.total_s ?? 0) - asPlanned.simulation.total_s, 6);
+});
