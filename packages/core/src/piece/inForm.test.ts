@@ -182,4 +182,6 @@ test('a blank is drawn over its form as wide as it lies across it, and as far do
   // It stands out by 90 mm, which hang upright along a drum.
   expect(lying(drum, 'drape', disc(0.3), 0.045)).toEqual({ width_m: 0.3, down: expect.closeTo(0.5, 9) });
   expect(lying(drum, 'drape', disc(0.3)).down).toBeCloseTo(1, 9);
+  // Further than it hangs is no drawing.
+  expect(lying(drum, 'drape', disc(0.3), 0.15).down).toBe(1);
 });
