@@ -34,6 +34,16 @@ describe('the body after a firing, as drawn', () => {
     expect(tacked.rim_m).toBeLessThan(ghostOf(body, 'fullFuse', TYPICAL_WORKS.fullFuse.least).rim_m);
   });
 
+  test('a heap runs out to a disc with a rim half as high as it is deep, or as high as glass stands by itself', () => {
+    for (const work of [0.05, 0.5, 5]) {
+      const { depth_m, rim_m, relief_m } = ghostOf(sheetsOf(8, 0.003).body, 'heap', work);
+      expect([rim_m, relief_m]).toEqual([Math.min(depth_m / 2, naturalDepth(SOFT_90) / 2), 0]);
+    }
+    // One that has run all the way stands as deep as it does by itself.
+    const { depth_m, rim_m } = ghostOf(sheetsOf(8, 0.003).body, 'heap', 1e6);
+    expect(rim_m).toBeCloseTo(depth_m / 2, 4);
+  });
+
   test('a slump sinks its middle by the mould’s depth, a drape lowers its rim', () => {
     expect(ghostOf(sheets(2), 'slump', 1e-4, { kind: 'hollow', span_m: 0.25, depth_m: 0.04 }).crown_m).toBe(-0.04);
     expect(ghostOf(sheets(2), 'drape', 1e-4, { kind: 'former', overhang_m: 0.1, drop_m: 0.05 }).crown_m).toBe(0.05);
