@@ -1,5 +1,5 @@
 import { valueOf } from '../problem';
-import type { JourneyStep, LaidLayer, PieceDocument, PlannedStep } from './document';
+import { type JourneyStep, type LaidLayer, type PieceDocument, type PlannedStep, STEPS_AT_MOST } from './document';
 import { laidLayers } from './journey';
 import { type PutBlank, putBlank } from './putBlank';
 
@@ -34,6 +34,13 @@ test('with no such firing one is planned, with no glass a sheet is laid', () => 
   expect(laidLayers(after).map(({ id }) => id)).toEqual(['new']);
   expect(after.journey.at(-1)).toMatchObject({ id: 'planned', look: 'slump', setup: { shaping } });
   expect(put(empty, { firing: null }).journey).toHaveLength(1);
+});
+
+test('it is taken back by its name, and what cannot be is refused with its reason', () => {
+  const asked = { outline, shaping, sheet: { ...sheet, id: 'new' }, firing: fire('planned', 'slump'), cutId: 'cut' };
+  expect(valueOf(putBlank(doc([]), { ...asked, from: 0 })).what).toBe('blank put in');
+  const full = doc(Array.from({ length: STEPS_AT_MOST - 1 }, (_, i) => fire(`f${i}`, 'fullFuse')));
+  expect(putBlank(full, { ...asked, firing: null, from: 2 })).toMatchObject({ ok: false, problem: { message: expect.stringMatching(/steps/) as string } });
 });
 
 test('glass that has been fired is cut to it before the firing, once', () => {
