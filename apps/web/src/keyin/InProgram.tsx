@@ -24,7 +24,6 @@ export interface InProgramProps {
 
 export function InProgram({ controller, scheduleId, rows, programs, coming, slot, onSlot, onAsItStands }: InProgramProps) {
   const now = new Date();
-  if (coming) return <Words tone="muted">Looking which program is free …</Words>;
   const standing = standingOf(programs, controller.id);
   const { first, last } = slotsOf(controller);
   const already = alreadyIn(standing, rows);
@@ -48,12 +47,23 @@ export function InProgram({ controller, scheduleId, rows, programs, coming, slot
       )}
       {last > first && (
         <View role="group" aria-label="Program" style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
-          <Action kind="second" title="−" label="Program before" disabled={slot <= first} testID="slot-less" onPress={() => onSlot(slot - 1)} />
+          <Action kind="second" title="−" label="Program before" disabled={coming || slot <= first} testID="slot-less" onPress={() => onSlot(slot - 1)} />
           <View style={{ flex: 1 }}>
-            <Words bold testID="slot">{`Program ${slot}`}</Words>
-            <Words size="label" tone="muted" testID="slot-stands">{`there now: ${standsWords(there, now)}`}</Words>
+            {coming ? (
+              <>
+                <Words bold>Program …</Words>
+                <Words size="label" tone="muted">
+                  looking which one is free
+                </Words>
+              </>
+            ) : (
+              <>
+                <Words bold testID="slot">{`Program ${slot}`}</Words>
+                <Words size="label" tone="muted" testID="slot-stands">{`there now: ${standsWords(there, now)}`}</Words>
+              </>
+            )}
           </View>
-          <Action kind="second" title="+" label="Program after" disabled={slot >= last} testID="slot-more" onPress={() => onSlot(slot + 1)} />
+          <Action kind="second" title="+" label="Program after" disabled={coming || slot >= last} testID="slot-more" onPress={() => onSlot(slot + 1)} />
         </View>
       )}
     </View>

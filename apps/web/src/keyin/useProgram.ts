@@ -50,7 +50,8 @@ export function useProgram({ scheduleId, of, controller, rows, onShelf }: Keyed)
     older,
     /** read: as it was read back; null where nobody looked. */
     stands(read: ReadRows | null): void {
-      if (!onShelf) return;
+      // Told before it is known which one is free, it would be told of another piece's program.
+      if (!onShelf || coming) return;
       const keyedAt = Date.now();
       const told = read ? { rows: [...read.read], readAt: keyedAt, slips: read.slips } : { rows: [...rows] };
       key.save({ id: uuid(), controllerId: controller.id, controllerName: controller.name, slot, scheduleId, of, keyedAt, ...told });
