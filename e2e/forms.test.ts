@@ -350,6 +350,8 @@ test('a picture of a mould is kept while the server is silent, and stands on its
   await me.page.goto(`${studio.address}/shelves/forms/${id}`, { waitUntil: 'networkidle2' });
   const input = (await me.page.waitForSelector('[data-testid="add-photo-input"]')) as unknown as { uploadFile(path: string): Promise<void> };
   await studio.away(async () => {
+    // Before it is known that nobody answers, the picture would be sent in vain first.
+    await me.sees('connection', /^offline/);
     await input.uploadFile(picture);
     await me.sees('photos-wait', /^1 picture is kept in this browser/);
     await me.press('photo-0');
