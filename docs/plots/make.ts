@@ -3,7 +3,6 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import {
   BARE_SHELF,
-  STRETCHING,
   DEFAULT_LIMITS,
   DEFAULT_SCHOOL,
   type FiringCase,
@@ -163,14 +162,14 @@ function sag(): Chart {
     curves: (
       [
         [0.3, 0, '300, plate'],
-        [0.3, STRETCHING, '300 mm wide'],
-        [0.2, STRETCHING, '200'],
-        [0.1, STRETCHING, '100'],
+        [0.3, undefined, '300 mm wide'],
+        [0.2, undefined, '200'],
+        [0.1, undefined, '100'],
       ] as const
     ).map(([span, stretching, name]) => ({
       name,
       dashed: stretching === 0,
-      points: range(560, 680, 121).map((T) => [T, 1e3 * sagAfter(SOFT_90, span / 2, 0.006, 1200 * fluidity(vft, T), Infinity, stretching)] as const),
+      points: range(560, 680, 121).map((T) => [T, 1e3 * sagAfter(SOFT_90, { span_m: span }, 0.006, 1200 * fluidity(vft, T), Infinity, stretching)] as const),
     })),
     marks: [{ at: [625, 47], to: [640, 53], name: '50 mm deep, 300 wide' }],
   };

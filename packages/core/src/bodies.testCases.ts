@@ -4,6 +4,7 @@
  */
 import type { Casting } from './body/body';
 import type { Layer } from './body/layers';
+import type { Plan } from './form/surface';
 import type { Look } from './look/recipes/all';
 import type { Shaping } from './look/shaping';
 import type { Composed } from './schedule/compose';
@@ -70,7 +71,9 @@ function firing(look: Look, choice: Choice): FiringCase {
   };
 }
 
-const hollow = (span_mm: number, depth_mm: number): Shaping => ({ kind: 'hollow', span_m: span_mm / 1000, depth_m: depth_mm / 1000 });
+const hollow = (span_mm: number, depth_mm: number, opening: { plan?: Plan; along_m?: number } = {}): Shaping => ({
+  ...{ kind: 'hollow', span_m: span_mm / 1000, depth_m: depth_mm / 1000, ...opening },
+});
 const former = (overhang_mm: number, drop_mm: number): Shaping => ({ kind: 'former', overhang_m: overhang_mm / 1000, drop_m: drop_mm / 1000 });
 const drain = (holes: number, hole_mm: number, plate_mm: number, collects_mm?: number): Shaping => ({
   ...{ kind: 'drain', holes, hole_m: hole_mm / 1000, plate_m: plate_mm / 1000 },
@@ -198,6 +201,14 @@ export const BODIES: [name: string, FiringCase][] = [
   ['a dish, 100 by 15 mm', firing('slump', { sheets_mm: [6], joined: true, size_mm: [100, 100], setup: 'inMould', shaping: hollow(100, 15) })],
   ['a deep bowl, 250 by 90 mm', firing('slump', { sheets_mm: [6], joined: true, size_mm: [250], setup: 'inMould', shaping: hollow(250, 90) })],
   ['a thin dish', firing('slump', { sheets_mm: [3], joined: true, size_mm: [200], setup: 'inMould', shaping: hollow(200, 30) })],
+  [
+    'an oval dish, 300 by 200 by 40 mm',
+    firing('slump', { sheets_mm: [6], joined: true, size_mm: [200, 300], setup: 'inMould', shaping: hollow(200, 40, { plan: 'oval', along_m: 0.3 }) }),
+  ],
+  [
+    'a trough, 80 by 25 mm',
+    firing('slump', { sheets_mm: [6], joined: true, size_mm: [90, 300], setup: 'inMould', shaping: hollow(80, 25, { plan: 'trough', along_m: 0.3 }) }),
+  ],
   ['a thick plate', firing('slump', { sheets_mm: [9], joined: true, size_mm: [400], setup: 'inMould', shaping: hollow(400, 40) })],
   [
     'a tacked bowl',

@@ -98,7 +98,7 @@ export { mixWords } from './quantity/mixWords';
 export type { CuttingAsked, CuttingTold } from './quantity/cutting';
 export { cuttingWords } from './quantity/cuttingWords';
 export { type BlankAsked, type BlankTold, blank as blankOf, type OverBySide } from './quantity/blank';
-export { type HollowForm, lobedRadius, type Measured, type Plan, PLANS } from './form/surface';
+export { type HollowForm, lobedRadius, type Measured, openingOf, type Plan, PLANS } from './form/surface';
 export { blankWords } from './quantity/blankWords';
 export { weighedWords } from './form/weighed';
 export { blankFor, type FormFigure, formFigures, materialWords, printWords } from './quantity/formTold';
@@ -183,7 +183,7 @@ export type { Series } from './heat/figures';
 export type { SimulationInput, SimulationResult } from './heat/simulation';
 export { simulateFiring } from './heat/simulate';
 export { settingFrom } from './heat/recorder';
-export { sagAfter, STRETCHING } from './flow/sag';
+export { sagAfter } from './flow/sag';
 export { coatingRange } from './flow/harm';
 export { glassySlope, relaxationOf } from './stress/relaxation';
 export { edgeOn, retardation, rimBand } from './stress/polariser';
@@ -264,6 +264,7 @@ export {
   type Took,
 } from './piece/document';
 export { asJourney, type EarlierDocument, FIRST_LAID_ID, firingOf, firingsOf, isLaying, laidLayers, layingOf, placeOf, withStep } from './piece/journey';
+export { standingWarnings } from './piece/standing';
 export { journeyWarnings, type WorkOf } from './piece/journeyWarnings';
 export { type AfterStep, bodiesAfter } from './piece/bodiesAfter';
 export { type BodyNow, bodyOf, isOnePiece, isSealed, massNow, nothingYet } from './piece/bodyNow';
@@ -339,3 +340,4 @@ export {
   correctionsOf,
   workAsRead,
 } from './learn/corrections';
+export { boundedBy, seenBody, type SeenFiring, seenFor, type SeenWork } from './schedule/bounds';

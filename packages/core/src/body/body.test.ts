@@ -120,6 +120,7 @@ describe('where hot glass rests', () => {
 
   test('soda-lime on primer rests at about 6.5 mm', () => {
     expect(naturalDepth(SOFT_90) * 1e3).toBeCloseTo(6.5, 1);
+    expect(naturalDepth(familyOfId('lead-crystal')) * 1e3).toBeCloseTo(5.2, 1);
   });
 
   test.each([
@@ -224,5 +225,26 @@ describe('two glasses in one layer', () => {
     expect(rowsOf([sheet(0.003), rods(0.6), { form: 'frit', cover: 0.4 }])).toEqual([[0], [1], [2]]);
     expect(rowsOf([sheet(0.003), rods(0.6), rods(0.4), rods(0.4)])).toEqual([[0], [1, 2], [3]]);
     expect(rowsOf([sheet(0.003), sheet(0.003)])).toEqual([[0], [1]]);
+  });
+});
+
+describe('parts that cover more than there is', () => {
+  const of = (covers: readonly number[]): BodyInput => {
+    const bare = body([sheet(0.003)]);
+    const area_m2 = bodyFigures(bare).area_m2;
+    return { ...bare, parts: covers.map((cover) => ({ glass: 0, thickness_m: 0.004, area_m2: (cover * area_m2) / 10, count: 10 })) };
+  };
+
+  test('lie on one another: no body is deeper in the mean than where it is deepest', () => {
+    for (const covers of [[0.5], [0.6, 0.4], [0.9, 0.9], [1, 1, 1], [2.5], [0.3, 0.8, 0.6]]) {
+      const { depth } = bodyFigures(of(covers));
+      const cover = covers.reduce((sum, one) => sum + one, 0);
+      expect(depth.mean_m).toBeLessThanOrEqual(depth.max_m + 1e-12);
+      expect(depth.max_m).toBeCloseTo(0.003 + Math.ceil(cover - 1e-9) * 0.004, 12);
+    }
+  });
+
+  test('by a hair are measured so', () => {
+    expect(bodyFigures(of([0.61, 0.4])).depth.max_m).toBeCloseTo(0.007, 12);
   });
 });

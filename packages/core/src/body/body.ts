@@ -81,6 +81,15 @@ function volumes({ glasses, layers, parts = [], casting, footprint }: BodyInput)
   return each;
 }
 
+/** Parts that cover a little more than all are measured so; what covers more than that lies on one another. */
+const LIES_BESIDE = 1.02;
+
+/** How many of its parts lie on one another where they lie deepest: one, unless together they cover more than there is. */
+export function partsDeep({ parts = [], footprint }: Pick<BodyInput, 'parts' | 'footprint'>): number {
+  const cover = parts.reduce((sum, part) => sum + part.area_m2 * part.count, 0) / footprintArea(footprint);
+  return parts.length === 0 ? 0 : cover <= LIES_BESIDE ? 1 : Math.ceil(cover);
+}
+
 /** Depth of glass where it lies deepest and where it lies thinnest, gaps closed, m. */
 function extremes({ glasses, layers, parts = [], casting, footprint, mapped }: BodyInput): { min_m: number; max_m: number } {
   if (mapped) return { min_m: mapped.thin_m, max_m: mapped.thick_m };
@@ -91,7 +100,7 @@ function extremes({ glasses, layers, parts = [], casting, footprint, mapped }: B
   const parted = parts.map(({ thickness_m }) => thickness_m);
   return {
     min_m: rows.reduce((sum, { depths, closed }) => sum + (closed ? Math.min(...depths) : 0), 0) + (partsCover > 1 - 1e-9 ? Math.min(...parted) : 0),
-    max_m: rows.reduce((sum, { depths }) => sum + Math.max(...depths), 0) + Math.max(0, ...parted),
+    max_m: rows.reduce((sum, { depths }) => sum + Math.max(...depths), 0) + partsDeep({ parts, footprint }) * Math.max(0, ...parted),
   };
 }
 

@@ -1,8 +1,10 @@
 /** A firing case: body, set-up, kiln, look, school, limits, and what has been learnt. */
+import { PLANS } from '../form/surface';
 import { LOOKS } from '../look/recipes/all';
 import type { Shaping } from '../look/shaping';
 import { DEFAULT_SCHOOL, type FiringCase, type School } from '../schedule/firingCase';
-import type { Corrections } from '../learn/corrections';
+import type { SeenWork } from '../schedule/bounds';
+import { type Corrections, HOW_FAR } from '../learn/corrections';
 import { DEFAULT_LIMITS, type Limits } from '../schedule/limits';
 import { type SetUp, WETS } from '../schedule/setups';
 import { CONES } from '../ware/cones';
@@ -20,6 +22,7 @@ const cavity = {
   thin_m: quantity('Thinnest section', 'm', 0.001, DEEPEST_M),
   wall_m: quantity('Wall of the mould', 'm', 0.002, 0.2),
   detail_m: quantity('Finest detail', 'm', 5e-5, 0.05).optional(),
+  water_kg: quantity('Water that fills it', 'kg', 0.0005, 500).optional(),
   slender: oneOf('Form of the thickest section', ['cylinder', 'sphere']).optional(),
 };
 const hole_m = quantity('Width of a hole', 'm', 0.002, 0.2);
@@ -33,6 +36,10 @@ export const ShapingSchema = schemaFor<Shaping>()(
       z.strictObject({
         kind: z.literal('hollow'),
         span_m: quantity('Span', 'm', 0.01, 2),
+        // Left out by what was made before outlines were told: round.
+        plan: oneOf('Outline of the mould', PLANS).optional(),
+        along_m: quantity('Span the other way', 'm', 0.01, 2).optional(),
+        lobes: quantity('Number of lobes', '', 2, 32).int({ error: 'The number of lobes must be whole.' }).optional(),
         depth_m: quantity('Depth of the mould', 'm', 0.001, 0.5),
         down_m: down,
       }),
@@ -150,6 +157,18 @@ export const CorrectionsSchema = schemaFor<Corrections>()(
     .meta({ id: 'Corrections' }),
 );
 
+const workDone = { work_perPa: quantity('Heat work as read', '1/Pa', 1e-12, 100), work_C: quantity('Working temperature', '°C', 20, 1800) };
+const bound = z.strictObject({ ...workDone, by: oneOf('By how much', HOW_FAR).optional() }).optional();
+
+export const SeenWorkSchema = schemaFor<SeenWork>()(
+  z
+    .strictObject({
+      ...{ short: bound, past: bound },
+      soFar: z.strictObject({ ...workDone, reckoned_perPa: quantity('Heat work expected for it', '1/Pa', 1e-12, 100) }).optional(),
+    })
+    .meta({ id: 'SeenWork' }),
+);
+
 export const FiringCaseSchema = schemaFor<FiringCase>()(
   z
     .strictObject({
@@ -161,6 +180,7 @@ export const FiringCaseSchema = schemaFor<FiringCase>()(
       limits: LimitsSchema,
       controller: ControllerInputSchema.optional(),
       corrections: CorrectionsSchema.optional(),
+      seen: SeenWorkSchema.optional(),
     })
     .meta({ id: 'FiringCase' }),
 );

@@ -39,6 +39,7 @@ export const formFields = {
   thinnest_m: quantity('Thinnest section', 'm', 0.001, 0.3).optional(),
   detail_m: quantity('Finest detail', 'm', 5e-5, 0.05).optional(),
   core_m: quantity('Core', 'm', 0.002, 0.2).optional(),
+  water_kg: quantity('Water that fills it', 'kg', 0.0005, 500).optional(),
   holes: quantity('Holes', '', 1, 10000).int({ error: 'The number of holes must be whole.' }).optional(),
   hole_m: quantity('Width of a hole', 'm', 0.002, 0.2).optional(),
   left_m: side('To the left').optional(),

@@ -91,6 +91,7 @@ export const ReadingSchema = z
       'heldThrough',
       'coneLeast',
       'coneMost',
+      'filled',
     ]),
     segment: count('Index of the segment judged'),
     value: z.number().meta({ 'x-unit': 'as unit says' }),
@@ -98,6 +99,7 @@ export const ReadingSchema = z
     sense: z.enum(['atMost', 'atLeast']),
     unit: z.enum(['C', 'K', 'K/h', 'Pa', '1/Pa', 's', '1']),
     ok: z.boolean(),
+    note: z.literal(true).optional().meta({ description: 'Told beside another figure that decides: it breaks nothing' }),
     band: z
       .object({ shown: figure(''), least: figure(''), most: figure('') })
       .optional()

@@ -6,7 +6,7 @@ import { type Filling, type Holes, drainedShare, workToDrain } from './drain';
 import { equalHold } from './heatWork';
 import { type Strewn, laceAfter } from './lace';
 import { type Base, edgeRounding, reliefLeft } from './relief';
-import { drapeAfter, sagAfter, workToDrape, workToSag } from './sag';
+import { type Opening, drapeAfter, sagAfter, workToDrape, workToSag } from './sag';
 import { squeezeWork } from './squeeze';
 import { neckRadius, pressedDepth, puddleRadius, throughHole } from './spread';
 
@@ -17,8 +17,8 @@ export type FlowQuestion =
   | { of: 'naturalDepth' }
   | { of: 'relief'; width_m: number; depth_m: number; work_perPa: number; base?: Base }
   | { of: 'edgeRounding'; edge_m: number; work_perPa: number }
-  | { of: 'sag'; span_m: number; sheet_m: number; work_perPa: number; mould_m?: number; stretching?: number }
-  | { of: 'workToSag'; span_m: number; sheet_m: number; drop_m: number; stretching?: number }
+  | ({ of: 'sag'; sheet_m: number; work_perPa: number; mould_m?: number; stretching?: number } & Opening)
+  | ({ of: 'workToSag'; sheet_m: number; drop_m: number; stretching?: number } & Opening)
   | { of: 'workToSqueeze'; sheet_m: number; radius_m: number; gap_m: number }
   | { of: 'drape'; overhang_m: number; sheet_m: number; work_perPa: number }
   | { of: 'workToDrape'; overhang_m: number; sheet_m: number; drop_m: number }
@@ -54,9 +54,9 @@ export function askFlow(glass: GlassConstants, question: FlowQuestion): FlowAnsw
     case 'edgeRounding':
       return inUnit('1', edgeRounding(glass, q.edge_m, q.work_perPa));
     case 'sag':
-      return inUnit('m', sagAfter(glass, q.span_m / 2, q.sheet_m, q.work_perPa, q.mould_m, q.stretching));
+      return inUnit('m', sagAfter(glass, q, q.sheet_m, q.work_perPa, q.mould_m, q.stretching));
     case 'workToSag':
-      return inUnit('1/Pa', workToSag(glass, q.span_m / 2, q.sheet_m, q.drop_m, q.stretching));
+      return inUnit('1/Pa', workToSag(glass, q, q.sheet_m, q.drop_m, q.stretching));
     case 'workToSqueeze':
       return inUnit('1/Pa', squeezeWork(glass, q.sheet_m, q));
     case 'drape':

@@ -5,7 +5,7 @@ import { viscosityOf } from '../glass/viscosity';
 import { coatingRange, hazeBell, hazeWeight } from './harm';
 import { equalHold, logViscosityFor, rampsWorth } from './heatWork';
 import { edgeRounding, reliefLeft, reliefRate } from './relief';
-import { STRETCHING, drapeAfter, rimToSpare, sagAfter, workToDrape, workToSag } from './sag';
+import { deepestDrape, drapeAfter, overhangThatHolds, rimToSpare, sagAfter, sagConstants, workToDrape, workToSag } from './sag';
 import { neckRadius, pressedDepth, puddleRadius, rimReach, throughHole, workToPress, workToPuddle, workToSpread } from './spread';
 import { squeezeWork } from './squeeze';
 
@@ -68,31 +68,97 @@ describe('relief levels as exp(−W·(ρg/k + γk)/2·F(kh))', () => {
 });
 
 describe('sag', () => {
-  test('starts at 0.17·ρg·a⁴/L² and takes a power of four of the span', () => {
+  test('starts at 0.172·ρg·a⁴/L² and takes a power of four of the span', () => {
     const w = 1e-6;
-    expect(workToSag(SOFT_90, 0.15, 0.006, w)).toBeCloseTo((w * 0.006 ** 2) / (0.17 * RHO_G * 0.15 ** 4), 15);
-    expect(workToSag(SOFT_90, 0.3, 0.006, w) / workToSag(SOFT_90, 0.15, 0.006, w)).toBeCloseTo(1 / 16, 9);
+    expect(workToSag(SOFT_90, { span_m: 0.3 }, 0.006, w)).toBeCloseTo((w * 0.006 ** 2) / (0.172 * RHO_G * 0.15 ** 4), 15);
+    expect(workToSag(SOFT_90, { span_m: 0.6 }, 0.006, w) / workToSag(SOFT_90, { span_m: 0.3 }, 0.006, w)).toBeCloseTo(1 / 16, 9);
   });
 
   test('deeper than it is thick it stretches: dw/dW is divided by 1 + c(w/L)²', () => {
-    const at = (w: number): number => workToSag(SOFT_90, 0.15, 0.006, w);
+    const at = (w: number): number => workToSag(SOFT_90, { span_m: 0.3 }, 0.006, w);
     const slope = (at(0.03001) - at(0.02999)) / 2e-5;
-    expect(slope / ((at(1e-9) / 1e-9) * (1 + STRETCHING * (0.03 / 0.006) ** 2))).toBeCloseTo(1, 5);
+    expect(slope / ((at(1e-9) / 1e-9) * (1 + 0.45 * (0.03 / 0.006) ** 2))).toBeCloseTo(1, 5);
   });
 
   test.each([1e-5, 1e-3, 0.01, 0.05])('a depth of %s m comes back from its work', (depth) => {
-    expect(sagAfter(SOFT_90, 0.15, 0.006, workToSag(SOFT_90, 0.15, 0.006, depth)) / depth).toBeCloseTo(1, 9);
-    expect(sagAfter(SOFT_90, 0.15, 0.006, workToSag(SOFT_90, 0.15, 0.006, depth, 0), Infinity, 0) / depth).toBeCloseTo(1, 9);
+    expect(sagAfter(SOFT_90, { span_m: 0.3 }, 0.006, workToSag(SOFT_90, { span_m: 0.3 }, 0.006, depth)) / depth).toBeCloseTo(1, 9);
+    expect(sagAfter(SOFT_90, { span_m: 0.3 }, 0.006, workToSag(SOFT_90, { span_m: 0.3 }, 0.006, depth, 0), Infinity, 0) / depth).toBeCloseTo(1, 9);
   });
 
   test('stops at the mould', () => {
-    expect(sagAfter(SOFT_90, 0.15, 0.006, 1, 0.05)).toBe(0.05);
+    expect(sagAfter(SOFT_90, { span_m: 0.3 }, 0.006, 1, 0.05)).toBe(0.05);
   });
 
-  test('an overhang goes by its fourth power and hangs no lower than it is long', () => {
-    expect(workToDrape(SOFT_90, 0.05, 0.006, 0.02) / workToDrape(SOFT_90, 0.1, 0.006, 0.02)).toBeCloseTo(16, 9);
-    expect(drapeAfter(SOFT_90, 0.05, 0.006, workToDrape(SOFT_90, 0.05, 0.006, 0.02))).toBeCloseTo(0.02, 12);
-    expect(drapeAfter(SOFT_90, 0.05, 0.006, 1)).toBe(0.05);
+  /** 3·α of Navier's double series for a simply supported plate under its own weight, in a⁴ of half the short side: D is ηL³/3 where it flows. */
+  const byNavier = (longByShort: number): number => {
+    let bends = 0;
+    for (let m = 1; m < 160; m += 2)
+      for (let n = 1; n < 160; n += 2) {
+        const sign = ((m - 1) / 2 + (n - 1) / 2) % 2 === 0 ? 1 : -1;
+        bends += (sign * 16) / (Math.PI ** 6 * m * n * (m ** 2 + (n / longByShort) ** 2) ** 2);
+      }
+    return 3 * bends * 2 ** 4;
+  };
+
+  test.each([1, 1.2, 1.5, 2, 3, 6])('into a rectangle as long as %s times its width it sinks as the plate does', (longByShort) => {
+    const { drive } = sagConstants({ plan: 'rectangle', span_m: 0.1, along_m: 0.1 * longByShort });
+    expect(drive / byNavier(longByShort)).toBeCloseTo(1, 4);
+  });
+
+  test('a square sinks at 0.195, an endless rectangle and a trough at 0.625, and neither of those stretches', () => {
+    expect(sagConstants({ plan: 'rectangle', span_m: 0.2 }).drive).toBeCloseTo(0.195, 3);
+    expect(sagConstants({ plan: 'rectangle', span_m: 0.2, along_m: 20 }).drive).toBeCloseTo(0.625, 3);
+    expect(sagConstants({ plan: 'rectangle', span_m: 0.2, along_m: 200 }).stretching).toBeLessThan(1e-4);
+    // A trough sinks across, however long it is.
+    expect(sagConstants({ plan: 'trough', span_m: 0.3, along_m: 0.1 })).toEqual({ drive: 0.625, stretching: 0 });
+  });
+
+  test('every outline sinks faster and stretches less the more slender it is, an oval always between disc and trough', () => {
+    const slender = [1, 1.1, 1.3, 1.5, 1.8, 2, 2.5, 3, 5, 12];
+    for (const plan of ['oval', 'rectangle'] as const) {
+      const told = slender.map((by) => sagConstants({ plan, span_m: 0.1, along_m: 0.1 * by }));
+      for (const [i, { drive, stretching }] of told.entries()) {
+        expect(drive).toBeGreaterThan(told[i - 1]?.drive ?? 0.17);
+        expect(drive).toBeLessThan(0.625);
+        expect(stretching).toBeLessThan(told[i - 1]?.stretching ?? 0.46);
+        expect(stretching).toBeGreaterThan(0);
+      }
+    }
+    expect(sagConstants({ plan: 'oval', span_m: 0.1 })).toEqual(sagConstants({ span_m: 0.1 }));
+    expect(sagConstants({ plan: 'oval', span_m: 0.1, along_m: 0.2 })).toEqual({ drive: 0.407, stretching: 0.16 });
+  });
+
+  test('lobes go by the circle within them: three and four sink faster, more are a disc', () => {
+    const drives = [3, 4, 5, 8].map((lobes) => sagConstants({ plan: 'lobed', span_m: 0.1, lobes }).drive);
+    expect(drives).toEqual([0.25, 0.195, 0.172, 0.172]);
+  });
+
+  test('an overhang goes by its fourth power while the drop is the same share of it', () => {
+    expect((workToDrape(SOFT_90, 0.05, 0.006, 0.02) * 2 ** -3) / workToDrape(SOFT_90, 0.1, 0.006, 0.04)).toBeCloseTo(1, 9);
+  });
+
+  test('it starts 1.94 times as fast as one held fast, and takes 0.74, 1.15 and 3.5 times its work to near upright', () => {
+    const clamped = (share: number): number => (share * 0.08 * 0.006 ** 2) / (0.375 * RHO_G * 0.08 ** 4);
+    const over = (share: number): number => workToDrape(SOFT_90, 0.08, 0.006, share * 0.08) / clamped(share);
+    expect(1 / over(0.01)).toBeCloseTo(1.94, 2);
+    expect([0.8, 0.9, 0.95].map(over)).toEqual([expect.closeTo(0.74, 9), expect.closeTo(1.15, 9), expect.closeTo(3.5, 9)]);
+    // On between the stops and past the last, never less work for more drop.
+    const works = Array.from({ length: 99 }, (_, i) => workToDrape(SOFT_90, 0.08, 0.006, ((i + 1) / 100) * 0.08));
+    expect(works.every((work, i) => i === 0 || work > works[i - 1])).toBe(true);
+    expect(workToDrape(SOFT_90, 0.08, 0.006, 0.08)).toBe(Infinity);
+    expect(workToDrape(SOFT_90, 0.08, 0.006, 0)).toBe(0);
+  });
+
+  test('a drop comes back from its work, and ever so hot it hangs no lower than its bend lets it', () => {
+    for (const drop of [0.001, 0.02, 0.04, 0.045]) expect(drapeAfter(SOFT_90, 0.05, 0.006, workToDrape(SOFT_90, 0.05, 0.006, drop))).toBeCloseTo(drop, 9);
+    expect(drapeAfter(SOFT_90, 0.05, 0.006, 1)).toBeCloseTo(0.05 - 0.57 * 0.003, 12);
+    expect(deepestDrape(0.08, 0.006, 0.01)).toBeCloseTo(0.08 - 0.57 * 0.013, 12);
+    expect(deepestDrape(0.001, 0.006)).toBe(0);
+  });
+
+  test('what may stand out for its edge to be a millimetre down is what workToDrape says', () => {
+    const out = overhangThatHolds(SOFT_90, 0.006, 0.001, 1e-5);
+    expect(workToDrape(SOFT_90, out, 0.006, 0.001)).toBeCloseTo(1e-5, 12);
   });
 
   test('a disc over a small former has rim to spare for lobes', () => {

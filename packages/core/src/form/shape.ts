@@ -60,10 +60,15 @@ export interface FormShape extends OwnMaterial, FourSides {
   thinnest_m?: number;
   detail_m?: number;
   core_m?: number;
+  /** Of a cavity: the water that fills it, kg. */
+  water_kg?: number;
   /** Of a grid or a pot. */
   holes?: number;
   hole_m?: number;
 }
+
+/** What weighed water tells of a volume, kg/m³. */
+export const WATER_KG_M3 = 1000;
 
 const hasTwo = ({ plan }: Pick<FormShape, 'plan'>): boolean => plan !== 'round';
 
@@ -128,6 +133,13 @@ export function outlineIn(form: FormShape): Footprint {
     default:
       return { shape: 'rectangle', width_m: across, length_m: along };
   }
+}
+
+/** Of a cavity: the water that fills it, kg, as it was weighed or by its measures; undefined where a core takes part of it that nobody measured. */
+export function waterIn(form: FormShape): number | undefined {
+  if (form.use !== 'cavity' || form.water_kg !== undefined || form.core_m !== undefined) return form.water_kg;
+  const inside = insideOf(form);
+  return inside.ok ? inside.value.heldTo(Infinity) * WATER_KG_M3 : undefined;
 }
 
 /** Its surface that glass touches or that stands round it, m²: of a hollow its inside, of a former its top and sides, of all else its plan. */

@@ -3,11 +3,12 @@
  * measured, straight over a rounded foot, or as its points were taken. Its area, the way over it and what it holds, up to any height.
  * By strips; within 1e-4 of closed forms. Lengths in m.
  */
+import { OUTLINES, type Opening, type Outline } from '../flow/sag';
 import { type Outcome, found, refused } from '../problem';
 
-export const PLANS = ['round', 'oval', 'rectangle', 'trough', 'lobed'] as const;
-/** From above. trough: bent one way, its ends open. lobed: as many lobes all round. */
-export type Plan = (typeof PLANS)[number];
+export const PLANS = OUTLINES;
+/** From above, as an opening is seen. */
+export type Plan = Outline;
 
 /** Along a line over the middle: wall to wall. */
 export interface Measured {
@@ -34,6 +35,13 @@ export interface HollowForm {
   /** Its section as it was taken, from the middle to the rim: it stands before floor and wall. */
   points_m?: readonly SectionPoint[];
   lobes?: number;
+}
+
+/** What a sheet over such a form spans: the sides of a trough, or the shorter way across with the longer beside it. */
+export function openingOf({ plan, lobes }: Pick<HollowForm, 'plan' | 'lobes'>, across_m: number, along_m = across_m): Opening {
+  const [span_m, far_m] = plan === 'trough' ? [across_m, along_m] : [Math.min(across_m, along_m), Math.max(across_m, along_m)];
+  if (plan === 'round') return { span_m: across_m };
+  return { plan, span_m, along_m: far_m, ...(plan === 'lobed' && lobes !== undefined ? { lobes } : {}) };
 }
 
 /** How far out from the middle, and how high over the lowest place. */

@@ -61,6 +61,8 @@ export const TYPICAL_FAMILIES: readonly GlassFamily[] = [
     density_kg_m3: 2950,
     youngs_Pa: 60e9,
     conductivity_W_mK: 0.9,
+    heatCapacity_J_kgK: 880,
+    surfaceTension_N_m: 0.23,
     hazeBears_s: CASTING_BEARS_S,
   },
 ];

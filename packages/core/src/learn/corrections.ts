@@ -111,7 +111,7 @@ function below(z: number): number {
 }
 
 /** Beyond this in the log of work, two thirds more or less, a look is far off and not a little. */
-const FAR = 0.5;
+export const FAR = 0.5;
 
 type Edge = 'none' | 'farShort' | 'least' | 'most' | 'farPast' | 'all';
 /** Between which edges the work lies that each result tells of. */

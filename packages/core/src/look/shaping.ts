@@ -2,14 +2,15 @@
  * A hollow taken as a shallow bowl, a cap of a sphere of its span and depth: a blank smaller than its mould rests where the
  * bowl is as wide as the blank. Moulds with steep walls or flat floors hold it elsewhere.
  */
-import { type Footprint, footprintNarrow } from '../body/footprint';
+import { type Footprint, sidesOf } from '../body/footprint';
 import type { Holes } from '../flow/drain';
+import type { Opening } from '../flow/sag';
 import type { Ware } from '../ware/wares';
 
 /** What shapes the glass, by the few measures that its firing is computed from. */
 export type Shaping =
-  /** down_m: how far its middle is down already, as where it is fired once more. */
-  | { kind: 'hollow'; span_m: number; depth_m: number; down_m?: number }
+  /** What it sinks into, seen from above; down_m: how far its middle is down already, as where it is fired once more. */
+  | ({ kind: 'hollow'; depth_m: number; down_m?: number } & Opening)
   /** drop_m: how far the edge is to come down; overhang_m: how far the blank stands out over the former. */
   | { kind: 'former'; overhang_m: number; drop_m: number; former_m?: number; down_m?: number }
   /** Strips that stand on edge, cut from sheet of this thickness. */
@@ -35,6 +36,8 @@ export interface Cavity {
   thin_m: number;
   wall_m: number;
   detail_m?: number;
+  /** The water that fills it, kg, where that is known. */
+  water_kg?: number;
   /** The form of its thickest section where that is slender; a slab where left out. */
   slender?: 'cylinder' | 'sphere';
 }
@@ -61,8 +64,28 @@ export function bowlHeight({ span_m, depth_m }: Pick<Hollow, 'span_m' | 'depth_m
   return radius_m - Math.sqrt(Math.max(radius_m ** 2 - (HALF * width_m) ** 2, 0));
 }
 
+/** Which side of a blank lies across an opening, m: its shorter one; in a trough the one that is not laid along it, as near as its sides allow. */
+export function sideAcross({ plan, along_m }: Pick<Opening, 'plan' | 'along_m'>, footprint: Footprint): number {
+  const [narrow_m, far_m] = sidesOf(footprint);
+  if (plan !== 'trough' || along_m === undefined) return narrow_m;
+  return Math.abs(narrow_m - along_m) < Math.abs(far_m - along_m) ? far_m : narrow_m;
+}
+
 /** The hollow that a blank really spans: its own width, and the depth that is left under it, where it is smaller than the mould. */
 export function spanned(hollow: Hollow, footprint: Footprint): Hollow {
-  const width_m = footprintNarrow(footprint);
-  return width_m >= hollow.span_m ? hollow : { ...hollow, span_m: width_m, depth_m: bowlHeight(hollow, width_m) };
+  const width_m = sideAcross(hollow, footprint);
+  if (width_m >= hollow.span_m) return hollow;
+  return {
+    ...hollow,
+    ...{ span_m: width_m, depth_m: bowlHeight(hollow, width_m) },
+    // Lower down a wall of the same lean is as slender.
+    ...(hollow.along_m === undefined || hollow.plan === 'trough' ? {} : { along_m: hollow.along_m * (width_m / hollow.span_m) }),
+  };
+}
+
+/** What a piece would sink into where its own rim alone is held. */
+export function openingUnder(footprint: Footprint): Opening {
+  const [span_m, along_m] = sidesOf(footprint);
+  if (footprint.shape === 'rectangle') return { plan: 'rectangle', span_m, along_m };
+  return footprint.shape === 'oval' ? { plan: 'oval', span_m, along_m } : { span_m };
 }

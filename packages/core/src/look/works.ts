@@ -25,8 +25,8 @@ export const TYPICAL_WORKS = {
   fullFuse: { least: 1.6e-2, most: 4.6e-2 },
   slabFlow: { least: 0.2, most: 0.36 },
   lace: { least: 1.6e-2, most: 5.5e-2 },
-  wafer: { least: 3e-4, most: 1.6e-3 },
-  cast: { least: 0.25, most: 8 },
+  wafer: { least: 3e-4, most: 1.5e-3 },
+  cast: { least: 0.3, most: 1.5 },
 } as const satisfies Required<LookWorks>;
 
 export const laterWork = (works: LookWorks, look: LaterLook): WorkRange => works[look] ?? TYPICAL_WORKS[look];

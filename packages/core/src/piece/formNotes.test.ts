@@ -1,6 +1,10 @@
 /** What is said of a piece in its form: on the cases that a studio meets. */
+import fc from 'fast-check';
 import { TYPICAL_KILN } from '../kiln/typical';
-import type { FormShape } from '../form/shape';
+import { type FormShape, formProblem } from '../form/shape';
+import { valueOf } from '../problem';
+import { blank } from '../quantity/blank';
+import { blankFor, formFigures } from '../quantity/formTold';
 import { DEFAULT_LIMITS } from '../schedule/limits';
 import { DEFAULT_SCHOOL, type FiringCase } from '../schedule/firingCase';
 import { setUpOf } from '../schedule/setups';
@@ -56,18 +60,31 @@ test('a form measured on its four sides says where the blank stands over, and wh
   );
 });
 
+test('an oblong form measured on its four sides has the long side of its blank along its own, whichever of the two was told first', () => {
+  const blank = { shape: 'rectangle', width_m: 0.22, length_m: 0.44 } as const;
+  const sides = { left_m: 0.2, right_m: 0.2, door_m: 0.1, back_m: 0.1 };
+  const lying = held({ plan: 'rectangle', across_m: 0.4, along_m: 0.2, ...sides });
+  expect(told(lying, blank).notes.at(-1)).toBe(
+    'Laid over its lowest place the blank stands 20 mm over on the left, 20 mm over on the right, 10 mm over at the door, 10 mm over at the back.',
+  );
+  const standing = held({ plan: 'rectangle', across_m: 0.2, along_m: 0.4, left_m: 0.1, right_m: 0.1, door_m: 0.2, back_m: 0.2 });
+  expect(told(standing, blank).notes.at(-1)).toBe(
+    'Laid over its lowest place the blank stands 10 mm over on the left, 10 mm over on the right, 20 mm over at the door, 20 mm over at the back.',
+  );
+});
+
 test('a skirt: how far out, how clear of the shelf, whether it folds; what grips bare lets go on paper', () => {
   const drum = (more: Partial<FormShape> = {}, drop_m?: number) =>
     held({ use: 'former', across_m: 0.12, deep_m: 0.11, thick_m: 0.01, material: 'cordierite', ...more }, drop_m);
   const over = told(drum(), disc(0.3), { look: 'drape' });
-  expect(over.notes).toContain('It stands out 90 mm on each side; hanging, its edge is 20 mm clear of the shelf.');
+  expect(over.notes).toContain('It stands out 90 mm on each side; hanging, its edge is 24.7 mm clear of the shelf.');
   expect(over.warns[0]).toMatch(
     /^60 % of its rim are more than goes round the former: a round skirt folds, in two lobes when it comes down slowly, in more when it is hotter\./,
   );
   expect(over.letsGo).toMatchObject({ isSound: false, verdict: 'It will grip: 0.3 mm too tight.' });
   expect(told(drum(), disc(0.3), { look: 'drape', paper_m: 0.001 }).letsGo).toMatchObject({ isSound: true });
   expect(told(drum(), disc(0.36), { look: 'drape' }).warns.join(' ')).toMatch(
-    /Its edge hangs 120 mm and the former is 110 mm high: it would stand on the shelf/,
+    /Its edge hangs 115 mm and the former is 110 mm high: it would stand on the shelf/,
   );
   expect(told(drum({}, 0.05), disc(0.36), { look: 'drape' }).notes.join(' ')).toMatch(/its edge is 60 mm clear/);
   const fluted = drum({ plan: 'lobed', along_m: 0.1, lobes: 5 });
@@ -102,4 +119,49 @@ test('a form that the firing is too hot for is said; what lies between is as thi
   expect(betweenThem({ setup, releaseId: 'w' }, { releases })).toBe(0);
   expect(betweenThem({ setup }, { releases })).toBeCloseTo(0.001, 9);
   expect(betweenThem({ setup: { ...setup, paper: false } }, { releases })).toBe(0);
+});
+
+test('the blank that is suggested for a form is never one that its piece is warned of: 200 forms, from 2 to 12 mm', () => {
+  const share = (least: number, most: number) => fc.double({ min: least, max: most, noNaN: true });
+  let [limited, judged] = [0, 0];
+  fc.assert(
+    fc.property(
+      fc.constantFrom('round', 'oval', 'rectangle', 'trough', 'lobed' as const),
+      ...([share(0.08, 0.5), share(1, 2.5), share(0, 0.95), share(0.05, 0.6), share(0.002, 0.012)] as const),
+      fc.constantFrom('hollow', 'former' as const),
+      (plan, across_m, slender, floor, deep, thickness_m, use) => {
+        const isLobed = plan === 'lobed';
+        const along_m = plan === 'round' ? undefined : isLobed ? across_m / Math.min(slender, 1.3) : across_m * slender;
+        const form = held({
+          ...{ use, plan, across_m, deep_m: (deep * across_m) / 2, ...(along_m === undefined ? {} : { along_m }) },
+          ...(use === 'hollow' ? { floor_m: Math.min(floor * across_m, (along_m ?? across_m) * 0.9) } : {}),
+          ...(isLobed ? { lobes: 5 } : {}),
+        });
+        if (formProblem(form.shape)) return;
+        const asked = blankFor(form.shape, SOFT_90, thickness_m);
+        const cut = asked && blank(asked);
+        if (!cut?.ok) return;
+        judged += 1;
+        if (cut.value.summed_m.some((size, i) => size > cut.value.sizes_m[i] + 1e-9)) limited += 1;
+        const { warns } = told(form, cut.value.outline, { look: use === 'hollow' ? 'slump' : 'drape', deep_m: thickness_m });
+        expect(warns.filter((words) => /too big|may hook|stand on the shelf/.test(words))).toEqual([]);
+      },
+    ),
+    { numRuns: 200, seed: 41, endOnFailure: true },
+  );
+  expect(judged).toBeGreaterThan(120);
+  expect(limited).toBeGreaterThanOrEqual(3);
+});
+
+test('a blank that would hook is told the largest that slides in, and is cut to that', () => {
+  const deep = held({ across_m: 0.2, floor_m: 0.19, deep_m: 0.08 });
+  const asked = blankFor(deep.shape, SOFT_90, 0.003)!;
+  const { sizes_m, summed_m, bears_m } = valueOf(blank(asked));
+  expect(sizes_m[0]).toBeCloseTo(0.2 + 2 * bears_m, 9);
+  expect(summed_m[0]).toBeGreaterThan(sizes_m[0] + 0.02);
+  const hooks = told(deep, disc(sizes_m[0] + 0.01), { deep_m: 0.003 });
+  expect(hooks.warns.join(' ')).toMatch(/it may hook before it slides in\. The largest that slides in is \d+ mm\./);
+  expect(hooks.cutTo).toEqual({ shape: 'disc', diameter_m: expect.closeTo(sizes_m[0], 9) });
+  expect(formFigures(deep.shape, SOFT_90, 0.003, METRIC).map(({ label }) => label)).toContain('largest blank that slides in');
+  expect(told(deep, disc(sizes_m[0]), { deep_m: 0.003 }).warns).toEqual([]);
 });

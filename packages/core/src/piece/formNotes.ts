@@ -97,16 +97,18 @@ function intoHollow({ shape }: HeldForm, firing: FiringCase, long: Long): Own {
   const told = asked && blank(asked);
   const inside = insideOf(shape);
   if (!asked || !told?.ok || !inside.ok) return { warns: [], notes: [] };
-  const ideal = Math.min(...told.value.sizes_m);
+  // Where its edge would end at the rim, and the largest that slides in.
+  const ideal = Math.min(...told.value.summed_m);
+  const safe = Math.min(...told.value.sizes_m);
   // Lobes reach out otherwise than the sides of the box round them: they are told by their area.
-  const narrow = shape.plan === 'lobed' ? ideal * Math.sqrt(footprintArea(body.footprint) / footprintArea(told.value.outline)) : sidesOf(body.footprint)[0];
+  const narrow = shape.plan === 'lobed' ? safe * Math.sqrt(footprintArea(body.footprint) / footprintArea(told.value.outline)) : sidesOf(body.footprint)[0];
   const rim = shape.plan === 'trough' ? shape.across_m : Math.min(shape.across_m, alongOf(shape));
   const over = (narrow - ideal) / 2;
   const size = told.value.sizes_m.map((one) => long(one)).join(' × ');
+  const cutTo = safe < ideal - SEEN_M ? `The largest that slides in is ${size}.` : `Cut to ${size} it ends at the rim.`;
   const warns: string[] = [];
   const notes: string[] = [];
-  if (over > HOOKS_M)
-    warns.push(`The blank is too big: its edge would come ${long(over)} over the rim on each side and hook there. Cut to ${size} it ends at the rim.`);
+  if (over > HOOKS_M) warns.push(`The blank is too big: its edge would come ${long(over)} over the rim on each side and hook there. ${cutTo}`);
   else if (over > -SEEN_M) notes.push('The blank ends at the rim.');
   else {
     // As its middle lies, half a thickness within the form.
@@ -115,14 +117,15 @@ function intoHollow({ shape }: HeldForm, firing: FiringCase, long: Long): Own {
     const ends = shape.plan === 'trough' ? -over : Math.max(wall_m * (1 - shareAt(told.value.lies_m2 * (narrow / ideal) ** 2)), SEEN_M);
     if (narrow < rim - SEEN_M)
       notes.push(
-        `The blank is ${long(rim - narrow)} narrower than the rim: it slips in, starts on the wall and ends about ${long(ends)} below the rim. Cut to ${size} it ends at the rim.`,
+        `The blank is ${long(rim - narrow)} narrower than the rim: it slips in, starts on the wall and ends about ${long(ends)} below the rim. ${cutTo}`,
       );
-    else notes.push(`Its edge ends about ${long(ends)} below the rim. Cut to ${size} it ends at the rim.`);
+    else notes.push(`Its edge ends about ${long(ends)} below the rim. ${cutTo}`);
   }
   const stands = (narrow - rim) / 2;
-  if (stands > told.value.bears_m)
+  const hooks = stands > told.value.bears_m + SEEN_M;
+  if (hooks)
     warns.push(
-      `It stands out ${long(stands)} over the rim, and this thickness bears ${long(told.value.bears_m)} before its edge hangs: it may hook before it slides in.`,
+      `It stands out ${long(stands)} over the rim, and this thickness bears ${long(told.value.bears_m)} before its edge hangs: it may hook before it slides in. The largest that slides in is ${size}.`,
     );
   const depth_m = depthOf(shape);
   const touch = firstTouch(inside.value, rim / 2, depth_m);
@@ -134,13 +137,27 @@ function intoHollow({ shape }: HeldForm, firing: FiringCase, long: Long): Own {
         : `It touches ${long(touch.out_m)} from the middle first, when that is down ${long(touch.down_m)} of ${long(depth_m)}: what it still spans sinks slower from then on.`,
   );
   notes.push(...onFourSides(shape, body.footprint, long));
-  return { warns, notes, ...(over > HOOKS_M ? { cutTo: told.value.outline } : {}) };
+  return { warns, notes, ...(over > HOOKS_M || hooks ? { cutTo: told.value.outline } : {}) };
+}
+
+/** How far down its sides a blank hangs at most, m: what bends round the edge of the top is taken off what stands out. */
+function hangsOver(shape: FormShape, body: FiringCase['body']): number {
+  const out_m = Math.max((shape.floor_m ?? shape.across_m) - shape.across_m, 0) / 2;
+  const bend_m = bodyFigures(body).depth.mean_m * Math.atan2(shape.deep_m, out_m);
+  return Math.max(Math.max(...standsOut(shape, body.footprint)) - bend_m / 2, 0) * steepOf(shape);
+}
+
+/** How far down its former a skirt comes, m; all of it where it is no former. */
+function comesDown({ shape, drop_m }: HeldForm, body: FiringCase['body']): number {
+  if (shape.use !== 'former') return Infinity;
+  const hangs_m = hangsOver(shape, body);
+  return Math.min(drop_m ?? hangs_m, hangs_m, shape.deep_m);
 }
 
 function overFormer({ shape, drop_m }: HeldForm, firing: FiringCase, long: Long): Pick<FormNotes, 'warns' | 'notes'> {
   const { footprint } = firing.body;
   const outs = standsOut(shape, footprint).filter((out) => out > 0);
-  const hangs_m = Math.max(...outs) * steepOf(shape);
+  const hangs_m = hangsOver(shape, firing.body);
   const clear_m = shape.deep_m - Math.min(drop_m ?? hangs_m, hangs_m);
   const warns: string[] = [];
   const notes: string[] = [];
@@ -206,7 +223,10 @@ const AS_TYPED = { plan: 'round', thick_m: 0.01, material: 'earthenware' } as co
 /** What a piece may be stuck in or on after such a firing; null where it lay on a shelf. */
 export function stuckOn({ form }: Pick<PlannedSetUp, 'form'>, { body, setup: { shaping } }: Pick<FiringCase, 'body' | 'setup'>): FormShape | null {
   if (form) return form.shape;
-  if (shaping?.kind === 'hollow') return { ...AS_TYPED, use: 'hollow', across_m: shaping.span_m, deep_m: shaping.depth_m };
+  if (shaping?.kind === 'hollow') {
+    const { plan = AS_TYPED.plan, span_m: across_m, along_m, lobes, depth_m: deep_m } = shaping;
+    return { ...AS_TYPED, use: 'hollow', plan, across_m, deep_m, ...(along_m === undefined ? {} : { along_m }), ...(lobes === undefined ? {} : { lobes }) };
+  }
   if (shaping?.kind !== 'former') return null;
   const { former_m = footprintNarrow(body.footprint) - 2 * shaping.overhang_m, drop_m } = shaping;
   return { ...AS_TYPED, use: 'former', across_m: former_m, deep_m: drop_m };
@@ -226,7 +246,7 @@ export function formNotes(form: HeldForm, firing: FiringCase, paper_m: number, u
   if (RECIPES[firing.look].frees) return { ...NOTHING, rescue: rescueIn(shape, firing, units), warns: hotFor(form, hottest_C, units), notes: [] };
   // What lies under glass in a dam is on the shelf: its walls have their liner alone.
   const between_m = paper_m > 0 && shape.use !== 'dam' ? paper_m : (shape.liner_m ?? 0);
-  const told = letGo(mainGlass(firing.body), shape, between_m);
+  const told = letGo(mainGlass(firing.body), shape, between_m, comesDown(form, firing.body));
   const own = ((): Own => {
     switch (shape.use) {
       case 'hollow':

@@ -1,8 +1,9 @@
 /** What shapes the glass of a firing: by the form of the studio's own in which it stands and by the blank, or as it was typed. */
 import { type Footprint, sidesOf } from '../body/footprint';
-import { type FormShape, type FormUse, alongOf, depthOf, insideOf, wayOfSide } from '../form/shape';
+import { type FormShape, type FormUse, alongOf, depthOf, insideOf, waterIn, wayOfSide } from '../form/shape';
 import { type Look, RECIPES } from '../look/recipes/all';
-import type { Shaping } from '../look/shaping';
+import { openingOf } from '../form/surface';
+import { type Shaping, sideAcross } from '../look/shaping';
 import { keysOf, pickKeys } from '../keys';
 import { type Outcome, found, refused } from '../problem';
 import type { FiringCase } from '../schedule/firingCase';
@@ -46,16 +47,23 @@ const WAITED_FOR = 0.5;
 const LEAST_DEPTH_M = 0.001;
 
 function intoHollow({ name, shape }: HeldForm, outline: Footprint): Outcome<Shaping> {
-  const [narrow_m] = sidesOf(outline);
-  const span_m = shape.plan === 'trough' ? shape.across_m : sidesOfForm(shape)[0];
-  if (narrow_m >= span_m) return found({ kind: 'hollow', span_m, depth_m: depthOf(shape) });
+  const opening = openingOf(shape, shape.across_m, alongOf(shape));
+  const narrow_m = sideAcross(opening, outline);
+  const { span_m, along_m } = opening;
+  if (narrow_m >= span_m) return found({ kind: 'hollow', ...opening, depth_m: depthOf(shape) });
   const inside = insideOf(shape);
   if (!inside.ok) return inside;
   // It rests where the wall is as wide as it is.
   const rests = heightAt(inside.value.section, (shape.across_m / 2) * (narrow_m / span_m));
   return rests < LEAST_DEPTH_M
     ? refused(CANNOT_BE, 'setup.form', `The blank lies flat on the floor of '${name}': nothing is left to sink. Take a larger blank, or a smaller mould.`)
-    : found({ kind: 'hollow', span_m: narrow_m, depth_m: rests });
+    : found({
+        kind: 'hollow',
+        ...opening,
+        span_m: narrow_m,
+        ...(along_m === undefined || shape.plan === 'trough' ? {} : { along_m: along_m * (narrow_m / span_m) }),
+        depth_m: rests,
+      });
 }
 
 /** How high a section is so far out, m; as high as its rim beyond. */
@@ -75,7 +83,8 @@ export function standsOut(shape: FormShape, outline: Footprint): [number, number
     const across = Math.abs(blank[0] - ridge) <= Math.abs(blank[1] - ridge) ? blank[1] : blank[0];
     return [Math.max((across - shape.across_m) / 2, 0), 0];
   }
-  const form = sidesOfForm(shape);
+  // The box round a lobed one is as wide as its lobes, both ways.
+  const form = shape.plan === 'lobed' ? [shape.across_m, shape.across_m] : sidesOfForm(shape);
   return [Math.max((blank[0] - form[0]) / 2, 0), Math.max((blank[1] - form[1]) / 2, 0)];
 }
 
@@ -83,6 +92,8 @@ export function standsOut(shape: FormShape, outline: Footprint): [number, number
 export const steepOf = (form: FormShape): number => form.deep_m / wayOfSide(form);
 
 const LEAST_OUT_M = 0.005;
+/** Down an upright side an edge is waited for no further than this share of how far it stands out: the rest takes many times as much. */
+const ALL_BUT_UPRIGHT = 0.9;
 
 function overFormer({ name, shape, drop_m }: HeldForm, outline: Footprint): Outcome<Shaping> {
   const outs = standsOut(shape, outline);
@@ -92,13 +103,19 @@ function overFormer({ name, shape, drop_m }: HeldForm, outline: Footprint): Outc
   const overhang_m = Math.min(...outs.filter((out) => out >= WAITED_FOR * longest));
   const hangs_m = Math.min(overhang_m * steepOf(shape), shape.deep_m);
   return found({
-    ...{ kind: 'former', overhang_m, drop_m: Math.min(drop_m ?? hangs_m, hangs_m) },
+    ...{ kind: 'former', overhang_m, drop_m: Math.min(drop_m ?? ALL_BUT_UPRIGHT * overhang_m, hangs_m) },
     ...(shape.plan === 'round' ? { former_m: shape.across_m } : {}),
   });
 }
 
-function intoCavity(look: Look, { shape: { thick_m, thickest_m = thick_m, thinnest_m = thickest_m, detail_m, core_m } }: HeldForm): Outcome<Shaping> {
-  const cavity = { thick_m: thickest_m, thin_m: thinnest_m, wall_m: thick_m, ...(detail_m === undefined ? {} : { detail_m }) };
+function intoCavity(look: Look, { shape }: HeldForm): Outcome<Shaping> {
+  const { thick_m, thickest_m = thick_m, thinnest_m = thickest_m, detail_m, core_m } = shape;
+  const water_kg = waterIn(shape);
+  const cavity = {
+    ...{ thick_m: thickest_m, thin_m: thinnest_m, wall_m: thick_m },
+    ...(detail_m === undefined ? {} : { detail_m }),
+    ...(water_kg === undefined ? {} : { water_kg }),
+  };
   return found(RECIPES[look].asks?.kind === 'core' ? { kind: 'core', core_m: core_m ?? thick_m, ...cavity } : { kind: 'cavity', ...cavity });
 }
 
@@ -161,6 +178,7 @@ export const SHAPE_KEYS = keysOf<FormShape>({
   thinnest_m: true,
   detail_m: true,
   core_m: true,
+  water_kg: true,
   holes: true,
   hole_m: true,
   left_m: true,

@@ -133,7 +133,7 @@ test('a shape that came out half-way needs what is left of its work, and none wh
     return neededWork(body, look, TYPICAL_WORKS, setup.shaping);
   };
   const half = done(tellMeasured(whole, 's', 0.01));
-  const [all, left] = [workToSag(GLASS, 0.07, 0.006, 0.018), workToSag(GLASS, 0.07, 0.006, 0.01)];
+  const [all, left] = [workToSag(GLASS, { span_m: 0.14 }, 0.006, 0.018), workToSag(GLASS, { span_m: 0.14 }, 0.006, 0.01)];
   expect(valueOf(workOf(whole)).least).toBeCloseTo(all, 12);
   expect(valueOf(workOf(half)).least).toBeCloseTo(all - left, 12);
   expect(workOf(done(tellMeasured(whole, 's', 0.018)))).toMatchObject({ ok: false, problem: { code: 'there-already' } });

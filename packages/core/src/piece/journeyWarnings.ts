@@ -3,11 +3,12 @@
  * A bubble rises in melt by ρgr²W/3, W the heat work (Hadamard and Rybczynski, for a sphere of gas); all else by the engine's own laws.
  */
 import { bodyFigures, mainGlass } from '../body/body';
-import { footprintNarrow, footprintSpan } from '../body/footprint';
+import { footprintSpan } from '../body/footprint';
 import { drapeAfter, sagAfter } from '../flow/sag';
 import type { GlassConstants } from '../glass/constants';
 import { ghostOf } from '../look/ghost';
 import { RECIPES } from '../look/recipes/all';
+import { openingUnder } from '../look/shaping';
 import { aimedWork, neededWork } from '../look/work';
 import { TYPICAL_WORKS } from '../look/works';
 import type { Body } from '../schedule/firingCase';
@@ -43,7 +44,7 @@ function sinks({ formed, body, glass, work_perPa }: Meeting & { formed: Formed }
   const { mean_m } = bodyFigures(body).depth;
   const { shaping, down_m } = formed;
   if (shaping.kind === 'former') return Math.min(drapeAfter(glass, shaping.overhang_m, mean_m, work_perPa), down_m);
-  return sagAfter(glass, footprintNarrow(body.footprint) / 2, mean_m, work_perPa, down_m);
+  return sagAfter(glass, openingUnder(body.footprint), mean_m, work_perPa, down_m);
 }
 
 function shapeLost(meeting: Meeting): string[] {
@@ -107,8 +108,10 @@ function rimThickens({ step, body, work_perPa, long }: Meeting): string[] {
 const LEAST_DRAWN_M = 0.001;
 
 const MEETINGS = [shapeLost, bubblesGrow, fillStandsProud, textureSoftens, rimThickens];
+/** What undoes work that was done: it is asked about before such a firing starts. */
+const UNDOING = [shapeLost];
 
-function ofFiring(step: PlannedStep, before: BodyNow, glasses: readonly NamedGlass[], units: Units, workOf: WorkOf): string[] {
+function ofFiring(step: PlannedStep, before: BodyNow, glasses: readonly NamedGlass[], units: Units, workOf: WorkOf, meetings = MEETINGS): string[] {
   const made = bodyOf(before, glasses);
   if (!made.ok || made.value.body.glasses.length === 0 || RECIPES[step.look].ware) return [];
   const { body } = made.value;
@@ -117,8 +120,12 @@ function ofFiring(step: PlannedStep, before: BodyNow, glasses: readonly NamedGla
   if (work_perPa === null) return [];
   const long = (value_m: number): string => text(formatLength(value_m, units.length));
   const meeting: Meeting = { step, before, body, glass: mainGlass(body), work_perPa, long };
-  return MEETINGS.flatMap((look) => look(meeting));
+  return meetings.flatMap((look) => look(meeting));
 }
+
+/** What of it undoes what the steps before a firing have made; before: the body that it meets. */
+export const undoingWarnings = (step: PlannedStep, before: BodyNow, glasses: readonly NamedGlass[], units: Units, work_perPa: number | null): string[] =>
+  ofFiring(step, before, glasses, units, () => work_perPa, UNDOING);
 
 /** For each step of a journey what has to be said of it; nothing for most. */
 export function journeyWarnings(after: readonly AfterStep[], glasses: readonly NamedGlass[], units: Units, workOf: WorkOf = () => null): string[][] {

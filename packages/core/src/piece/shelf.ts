@@ -4,6 +4,7 @@ import type { Content } from '../fit/reactions';
 import type { GlassConstants } from '../glass/constants';
 import type { Controller } from '../controller/profile';
 import type { KilnConstants } from '../kiln/kiln';
+import type { SeenFiring } from '../schedule/bounds';
 import type { TakenOver } from '../learn/corrections';
 import type { FormShape } from '../form/shape';
 import type { Coat } from '../release/coat';
@@ -61,6 +62,8 @@ export interface Shelf<C extends Labelled & Controller = Labelled & Controller> 
   stripTests: readonly ShelfTest[];
   releases: readonly (Labelled & Coat)[];
   forms: readonly (Labelled & FormShape)[];
+  /** What firings have shown, where a plan is to be held to it. */
+  seen?: readonly SeenFiring[];
 }
 
 /** A glass by its id, with the constants of its family; of made glass those of the most of it, its density the mean. */

@@ -1,9 +1,11 @@
 /** Puts one firing of a piece together with the records it names: what the engine computes from, kept with the schedule. */
-import { mainGlass } from '../body/body';
+import { bodyFigures, mainGlass } from '../body/body';
 import { footprintArea } from '../body/footprint';
 import type { Controller } from '../controller/profile';
+import { deepestDrape } from '../flow/sag';
 import { pickKeys } from '../keys';
 import type { KilnConstants } from '../kiln/kiln';
+import { seenFor } from '../schedule/bounds';
 import { type TakenOver, correctionsOf } from '../learn/corrections';
 import { type Outcome, found, refused } from '../problem';
 import type { FiringCase, Body } from '../schedule/firingCase';
@@ -64,7 +66,7 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
     setup: setUpOf({
       ...{ kind, paper },
       ...(wet ? { wet } : {}),
-      ...goingOn(ware ?? shaping.value, now?.formed),
+      ...goingOn(ware ?? withinReach(shaping.value, form, body), now?.formed),
       ...(release ? { coat: { name: release.name, ...coatOf(release) } } : {}),
       ...(form && !ware ? { within: { form: form.shape, glass_m2: footprintArea(body.footprint), ...(under ? { shelf: under.shape } : {}) } } : {}),
     }),
@@ -75,9 +77,14 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
     controller: countsOf(controller),
     ...(corrections ? { corrections } : {}),
   };
+  const bounds = seenFor(
+    firing,
+    { formId: form?.id ?? null, formedBy: now?.formed?.isMeasured ? now.formed.by.id : null },
+    (shelf.seen ?? []).filter(({ kilnId }) => kilnId === step.kilnId),
+  );
   const family = mainFamily(met.value, shelf);
   return found({
-    firing,
+    firing: bounds ? { ...firing, seen: bounds } : firing,
     familyName: family?.name ?? (ware ? WARE_NAMES[ware.of] : ''),
     ...(family ? { familyId: family.id } : {}),
     kilnName: kiln.name,
@@ -105,6 +112,13 @@ const noBody = (ware: Ware): Body => ({ glasses: [], layers: [], footprint: ware
 
 /** What is fired with no glass, as it is drawn. */
 export const drawnWare = ({ of, wall_m }: Ware): DrawnLayer => ({ name: WARE_NAMES[of], colour: WARE_MATERIALS[of].colour, thickness_m: wall_m, ware: of });
+
+/** An edge that nobody said how far to bring down comes down no further than glass of its thickness can. */
+function withinReach(shaping: Shaping | undefined, form: PlannedSetUp['form'], body: Body): Shaping | undefined {
+  if (shaping?.kind !== 'former' || !form || form.drop_m !== undefined) return shaping;
+  const deepest_m = deepestDrape(shaping.overhang_m, bodyFigures(body).depth.mean_m);
+  return deepest_m > 0 ? { ...shaping, drop_m: Math.min(shaping.drop_m, deepest_m) } : shaping;
+}
 
 /** Where a shape came out half-way, the firing after it goes on from there. */
 function goingOn(shaping: Shaping | undefined, formed: Formed | null | undefined): { shaping?: Shaping } {

@@ -13,10 +13,10 @@
  * measured, over an edge half a thickness outside. Lengths in m.
  */
 import { CORNERS_AT_MOST, type Footprint, footprintArea, scaledBy } from '../body/footprint';
-import { overhangThatHolds, rimToSpare, workToDrape, workToSag } from '../flow/sag';
+import { type Opening, overhangThatHolds, rimToSpare, workToDrape, workToSag } from '../flow/sag';
 import type { GlassConstants } from '../glass/constants';
 import { type Outcome, found, refused } from '../problem';
-import { type HollowForm, type Measured, type Plan, formSurface, lobedRadius, planArea } from '../form/surface';
+import { type HollowForm, type Measured, type Plan, formSurface, lobedRadius, openingOf, planArea } from '../form/surface';
 
 /** How far an edge ended over where it was meant to end, on each side of the kiln; negative where it fell short. */
 export interface OverBySide {
@@ -40,13 +40,13 @@ export type BlankAsked =
   | (Cut & { way: 'over'; form: HollowForm; hang_m?: number });
 
 /** What its firing is to be computed by: the hollow that it spans, or how far it stands out over a former and comes down. */
-export type ShapedBy = { kind: 'hollow'; span_m: number; depth_m: number } | { kind: 'former'; overhang_m: number; drop_m: number; former_m?: number };
+export type ShapedBy = ({ kind: 'hollow'; depth_m: number } & Opening) | { kind: 'former'; overhang_m: number; drop_m: number; former_m?: number };
 
 export interface BlankTold {
   outline: Footprint;
   /** Across, and along where it has two sizes. */
   sizes_m: number[];
-  /** By the sum alone, where last time's result stands before it. */
+  /** By the sum alone, where last time's result stands before it, or where so much would stand out over a rim that it hooks. */
   summed_m: number[];
   /** Area of its middle as it comes to lie, m². */
   lies_m2: number;
@@ -140,12 +140,12 @@ function into({ glass, thickness_m, form, under_m }: Extract<BlankAsked, { way: 
   const lies_m2 = areaTo(share);
   const sizes_m = halvesOfArea(form.plan, reachesAt(share), lies_m2).map((half) => 2 * half);
   const rims = waysOf(form).map(({ rim_m }) => rim_m);
-  const span_m = form.plan === 'trough' ? rims[0] : Math.min(...rims);
+  const opening = openingOf(form, ...(rims as [number, number?]));
   return found({
     ...{ sizes_m, lies_m2, section, hangs_m: null, bend_m: 0 },
     rimEnds_m: wall_m * (1 - shareAt(planArea(form.plan, halved(rims)))),
-    shaping: { kind: 'hollow', span_m, depth_m },
-    work_perPa: workToSag(glass, span_m / 2, thickness_m, depth_m),
+    shaping: { kind: 'hollow', ...opening, depth_m },
+    work_perPa: workToSag(glass, opening, thickness_m, depth_m),
   });
 }
 
@@ -231,7 +231,12 @@ export function blank(asked: BlankAsked): Outcome<BlankTold> {
   if (last && summed_m.length > 1 && last.along_m === undefined) return refused('missing', 'last.along_m', 'Tell both sizes of the last blank.');
   const plan: Plan = form.plan === 'round' && asked.way === 'over' && isLobed(form) ? 'lobed' : form.plan;
   const next = last ? corrected(plan, last, summed_m.length) : null;
-  const sizes_m = next?.sizes_m ?? summed_m;
+  const rims = waysOf(form).map(({ rim_m }) => rim_m);
+  const bears_m = overhangThatHolds(glass, thickness_m, HOOKS_M, work_perPa);
+  // What would stand out so far over a rim that it hooks before it slides in is cut smaller, and ends lower; a trough is open at its ends.
+  const borne = (size_m: number, i: number): number =>
+    asked.way === 'into' && !(form.plan === 'trough' && i === 1) ? Math.min(size_m, rims[i] + 2 * bears_m) : size_m;
+  const sizes_m = next?.sizes_m ?? summed_m.map(borne);
   if (sizes_m.some((size) => !(size >= SMALLEST_M && size <= LARGEST_M)))
     return refused(
       'out-of-range',
@@ -241,14 +246,13 @@ export function blank(asked: BlankAsked): Outcome<BlankTold> {
   if (plan === 'lobed' && sizes_m[1] > sizes_m[0])
     return refused('impossible', 'last.along_m', 'Between two lobes it cannot be wider than over a lobe: change the two round.');
   const outline = outlineOf(plan, form.lobes ?? 0, sizes_m);
-  const rims = waysOf(form).map(({ rim_m }) => rim_m);
   const stands_m = sizes_m.map((size, i) => (size - (rims[i] ?? rims[0])) / 2);
   // What is cut otherwise than by the sum hangs as much lower or higher.
   const hangs = hangs_m === null ? null : hangs_m + Math.max(...sizes_m.map((size, i) => (size - summed_m[i]) / 2));
   return found({
     ...{ outline, sizes_m, summed_m, lies_m2, bend_m, stands_m, rimEnds_m, shaping, section },
     mass_kg: footprintArea(outline) * thickness_m * glass.density_kg_m3,
-    bears_m: overhangThatHolds(glass, thickness_m, HOOKS_M, work_perPa),
+    bears_m,
     clearance_m: hangs === null ? null : form.depth_m - hangs,
     spare: asked.way === 'over' && form.plan === 'round' ? rimToSpare(sizes_m[0], rims[0]) : null,
     shift: next?.shift ?? null,

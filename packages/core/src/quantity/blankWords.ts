@@ -78,11 +78,15 @@ function intoWords(asked: Extract<BlankAsked, { way: 'into' }>, told: BlankTold,
   const words: string[] = [];
   const cautions: string[] = [];
   const thick = text(formatStock(asked.thickness_m, units.length));
-  if (stands > told.bears_m) {
+  if (stands > told.bears_m + SEEN_M) {
     cautions.push(
       `It stands out ${long(stands)} over the rim, and ${thick} of glass bears ${long(told.bears_m)} in this firing before its edge hangs: it may hook over the rim. Take thicker glass, or let the edge end lower.`,
     );
   }
+  if (!asked.last && told.summed_m.some((size, i) => size > told.sizes_m[i] + SEEN_M))
+    words.push(
+      `To end where it is meant to it would be ${text(sizeIn(told.summed_m, units))}: that stands out further than the ${long(told.bears_m)} that an edge of ${thick} bears in this firing, and hooks over the rim. This is the largest that slides in; it ends lower.`,
+    );
   if (Math.min(...told.stands_m) < -SEEN_M) words.push(`It is smaller than the rim: it starts within the mould, on its wall.`);
   if (told.rimEnds_m !== null && told.rimEnds_m >= SEEN_M && asked.form.plan !== 'lobed')
     words.push(`Cut to the rim itself, it would end ${long(told.rimEnds_m)} below the rim.`);

@@ -50,8 +50,9 @@ export function formFigures(form: FormShape, glass: GlassConstants, thickness_m:
   const cut = asked && blank(asked);
   if (cut?.ok) {
     const [first] = cut.value.sizes_m;
+    const isLess = cut.value.summed_m.some((size, i) => size > cut.value.sizes_m[i] + 1e-9);
     figures.push({
-      label: form.use === 'hollow' ? 'blank that ends at its rim' : 'largest blank',
+      label: form.use !== 'hollow' ? 'largest blank' : isLess ? 'largest blank that slides in' : 'blank that ends at its rim',
       value: { figure: cut.value.sizes_m.map((size) => formatLength(size, units.length).figure).join(' × '), unit: formatLength(first, units.length).unit },
       note: `of ${text(formatLength(thickness_m, units.length))}`,
     });

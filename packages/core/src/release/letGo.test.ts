@@ -94,3 +94,45 @@ test('what is wider below than where the glass has to pass holds it by its shape
   // Less than the room that both leave is none.
   expect(told({ across_m: 0.36, floor_m: 0.3602, undercut: true }).verdict).toBe('free');
 });
+
+describe('every level is judged by itself', () => {
+  // A dome that leans far at its crown, over a foot that stands upright.
+  const dome = {
+    ...{ use: 'former', across_m: 0.1, deep_m: 0.08, material: 'earthenware', thick_m: 0.01 },
+    points_m: [
+      { out_m: 0, up_m: 0.08 },
+      { out_m: 0.05, up_m: 0.075 },
+      { out_m: 0.09, up_m: 0.05 },
+      { out_m: 0.1, up_m: 0.03 },
+      { out_m: 0.1, up_m: 0 },
+    ],
+  } as const satisfies Partial<FormShape>;
+
+  test('a dome grips at its steep foot, however far it leans above', () => {
+    const one = told(dome);
+    expect(one).toMatchObject({ verdict: 'grips', size_m: expect.closeTo(0.2, 9), draft_deg: 0 });
+    expect(one.room_m).toBeCloseTo(-(SOFT_90.expansion_perK - 6.5e-6) * fall_K * 0.2, 12);
+    expect(one.said.verdict).toBe('It will grip 30 mm over its foot: 0.2 mm too tight.');
+  });
+
+  test('a skirt that ends above the foot is judged where it ends', () => {
+    const short = letGo(SOFT_90, form(dome), 0, 0.03);
+    expect(short).toMatchObject({ verdict: 'rides', at_m: null, size_m: expect.closeTo(0.185, 9) });
+    const half = letGo(SOFT_90, form(dome), 0, 0.055);
+    expect(half).toMatchObject({ verdict: 'grips', at_m: expect.closeTo(0.03, 9), size_m: expect.closeTo(0.2, 9) });
+  });
+
+  test('a hollow that flares out at its rim is locked in at the steep wall below', () => {
+    const flared = told({
+      material: 'stainless',
+      points_m: [
+        { out_m: 0, up_m: 0 },
+        { out_m: 0.12, up_m: 0 },
+        { out_m: 0.125, up_m: 0.04 },
+        { out_m: 0.18, up_m: 0.06 },
+      ],
+    });
+    expect(flared).toMatchObject({ verdict: 'grips', size_m: expect.closeTo(0.25, 9), at_m: expect.closeTo(0.04, 9) });
+    expect(flared.said.verdict).toMatch(/^It will be locked in 40 mm over its floor: 1(\.\d)? mm too tight\.$/);
+  });
+});

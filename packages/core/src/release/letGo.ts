@@ -1,19 +1,21 @@
 /**
  * Whether glass lets go of the form that shaped it. Both draw in from where the glass sets (10^13 Pa·s): in a hollow the glass must draw in
  * more, over a former the former. Paper on the walls gives by half of its thickness on each side. What grips may ride along walls that lean:
- * it slides where their lean is steeper than friction holds. Lengths in m.
+ * it slides where their lean is steeper than friction holds. Every level is judged by its own width and lean, and the worst is told: a dome
+ * that is loose at its crown may grip at its foot. Lengths in m.
  */
 import type { GlassConstants } from '../glass/constants';
 import { FORM_MATERIAL_NAMES, type FormMaterialName, materialOf } from '../form/materials';
-import { leanOf } from '../form/overPoints';
 import { type FormShape, alongOf, insideOf, sidesOfFormer } from '../form/shape';
 import { ROOM_C } from '../units/physical';
 import { release } from './gap';
 
 export interface LetGo {
   way: 'into' | 'over';
-  /** Across which it is reckoned: the widest that glass and form meet. */
+  /** Across which it is reckoned: where glass and form meet worst. */
   size_m: number;
+  /** How high that is: over the foot of a former, over the floor of a hollow; null where all levels are alike. */
+  at_m: number | null;
   /** Where the glass sets, °C. */
   set_C: number;
   /** How much glass and form draw in across that, until they are as warm as the room. */
@@ -21,7 +23,7 @@ export interface LetGo {
   form_m: number;
   /** Room across between the two with what is laid between; negative: so much too tight. */
   room_m: number;
-  /** How far walls lean, degrees off upright, the steepest of them. */
+  /** How far walls lean there, degrees off upright. */
   draft_deg: number;
   /** How far up what is too tight would have to ride along the walls to be free; 0 where it is free, null where they stand upright. */
   rides_m: number | null;
@@ -44,11 +46,30 @@ export const SLIDES_FROM_DEG = Math.ceil((Math.atan(FRICTION) * 180) / Math.PI);
 /** Nearer to nothing than this across, figures of expansion tell nothing. */
 const NEAR_M = 0.0001;
 
-/** How far its walls lean, degrees off upright. */
-function draftOf(form: FormShape): number {
-  if (form.use === 'former') return leanOf(sidesOfFormer(form));
-  const inside = insideOf(form);
-  return inside.ok ? inside.value.draft_deg : 0;
+/** A stretch of wall: how wide the form is where it is widest, how high that is, and how far the wall leans, degrees off upright. */
+interface Level {
+  size_m: number;
+  at_m: number;
+  lean_deg: number;
+}
+
+/** From the top of a former as far down as the glass comes; of a hollow from its floor to its rim. */
+function levelsOf(form: FormShape, widest_m: number, down_m: number): Level[] {
+  const isFormer = form.use === 'former';
+  const inside = isFormer ? null : insideOf(form);
+  const line = isFormer ? sidesOfFormer(form) : inside?.ok ? inside.value.section : [];
+  const half = form.across_m / 2;
+  return line.slice(1).flatMap((to, i): Level[] => {
+    const from = line[i];
+    if (isFormer && line[0].up_m - from.up_m >= down_m) return [];
+    const [out, up] = isFormer ? [to.out_m - from.out_m, from.up_m - to.up_m] : [to.out_m - from.out_m, to.up_m - from.up_m];
+    const lean_deg = (Math.atan2(out, up) * 180) / Math.PI;
+    // A floor holds nothing; only as far down as glass comes.
+    if (lean_deg >= 90) return [];
+    const share = isFormer && up > 0 ? Math.min(1, (down_m - (line[0].up_m - from.up_m)) / up) : 1;
+    const [wide, at_m] = out > 0 || !isFormer ? [from.out_m + share * out, from.up_m + share * (to.up_m - from.up_m)] : [from.out_m, from.up_m];
+    return [{ size_m: widest_m + 2 * (wide - half), at_m, lean_deg }];
+  });
 }
 
 /** On its way out glass goes over all of the wall that it lies below: as much as that is narrower there. */
@@ -63,30 +84,41 @@ function undercutOf(form: FormShape): number {
   return hooks_m;
 }
 
-/** paper_m: how thick what lies between the two is, on each side. Null for what glass lies on, is cast into or drips through. */
-export function letGo(glass: GlassConstants, form: FormShape, paper_m = form.liner_m ?? 0): LetGo | null {
+/** The gravest first. Where nothing is tight, how much room there is goes by the widest level. */
+const GRAVITY: Record<LetGo['verdict'], number> = { hooks: 0, grips: 1, rides: 2, near: 3, free: 3 };
+
+/**
+ * paper_m: how thick what lies between the two is, on each side; down_m: how far down a former the glass comes, all of it where left out.
+ * Null for what glass lies on, is cast into or drips through.
+ */
+export function letGo(glass: GlassConstants, form: FormShape, paper_m = form.liner_m ?? 0, down_m = Infinity): LetGo | null {
   if (form.use !== 'hollow' && form.use !== 'former' && form.use !== 'dam') return null;
   const way = form.use === 'former' ? 'over' : 'into';
-  const size_m = Math.max(form.across_m, form.plan === 'trough' ? 0 : alongOf(form));
-  const roomIn = (expansion_perK: number): { gap_m: number; set_C: number } => {
-    const { gap_m, grips_below_C } = release(glass, expansion_perK, size_m, way === 'into' ? 'hollow' : 'former');
+  const widest_m = Math.max(form.across_m, form.plan === 'trough' ? 0 : alongOf(form));
+  const { expansion_perK } = materialOf(form);
+  const roomIn = (size_m: number, of_perK: number): { gap_m: number; set_C: number } => {
+    const { gap_m, grips_below_C } = release(glass, of_perK, size_m, way === 'into' ? 'hollow' : 'former');
     return { gap_m: way === 'into' ? gap_m : -gap_m, set_C: grips_below_C };
   };
-  const { expansion_perK } = materialOf(form);
-  const { gap_m: bare_m, set_C } = roomIn(expansion_perK);
-  const room_m = bare_m + 2 * GIVES * paper_m;
-  const draft_deg = draftOf(form);
-  const lean = Math.tan((draft_deg * Math.PI) / 180);
-  const tight_m = Math.max(-room_m, 0);
-  const slides = lean > FRICTION && draft_deg < 90;
   const hooks_m = undercutOf(form);
-  return {
-    ...{ way, size_m, set_C, room_m, draft_deg, hooks_m },
-    glass_m: glass.expansion_perK * (set_C - ROOM_C) * size_m,
-    form_m: expansion_perK * (set_C - ROOM_C) * size_m,
-    rides_m: tight_m === 0 ? 0 : lean > 0 ? tight_m / 2 / lean : null,
-    verdict: 2 * hooks_m > Math.max(room_m, NEAR_M) ? 'hooks' : Math.abs(room_m) < NEAR_M ? 'near' : room_m > 0 ? 'free' : slides ? 'rides' : 'grips',
-    paper_m: Math.max(-bare_m / (2 * GIVES), 0),
-    instead: tight_m === 0 ? [] : FORM_MATERIAL_NAMES.filter((material) => roomIn(materialOf({ material }).expansion_perK).gap_m > NEAR_M),
+  const hooks = 2 * hooks_m > Math.max(roomIn(widest_m, expansion_perK).gap_m + 2 * GIVES * paper_m, NEAR_M);
+  const judged = ({ size_m, at_m, lean_deg }: Level): LetGo => {
+    const { gap_m: bare_m, set_C } = roomIn(size_m, expansion_perK);
+    const room_m = bare_m + 2 * GIVES * paper_m;
+    const lean = Math.tan((lean_deg * Math.PI) / 180);
+    const tight_m = Math.max(-room_m, 0);
+    return {
+      ...{ way, size_m, at_m, set_C, room_m, hooks_m, draft_deg: lean_deg },
+      glass_m: glass.expansion_perK * (set_C - ROOM_C) * size_m,
+      form_m: expansion_perK * (set_C - ROOM_C) * size_m,
+      rides_m: tight_m === 0 ? 0 : lean > 0 ? tight_m / 2 / lean : null,
+      verdict: hooks ? 'hooks' : Math.abs(room_m) < NEAR_M ? 'near' : room_m > 0 ? 'free' : lean > FRICTION ? 'rides' : 'grips',
+      paper_m: Math.max(-bare_m / (2 * GIVES), 0),
+      instead: tight_m === 0 ? [] : FORM_MATERIAL_NAMES.filter((material) => roomIn(size_m, materialOf({ material }).expansion_perK).gap_m > NEAR_M),
+    };
   };
+  const levels = levelsOf(form, widest_m, down_m);
+  const all = (levels.length > 0 ? levels : [{ size_m: widest_m, at_m: 0, lean_deg: 0 }]).map(judged);
+  const [worst] = all.toSorted((a, b) => GRAVITY[a.verdict] - GRAVITY[b.verdict] || b.size_m - a.size_m);
+  return all.every(({ verdict }) => GRAVITY[verdict] === GRAVITY[worst.verdict]) ? { ...worst, at_m: null } : worst;
 }

@@ -24,12 +24,18 @@ export function letGoWords(told: LetGo, form: Pick<FormShape, 'use' | 'once'>, u
   const what = way === 'over' ? 'former' : form.use === 'dam' ? 'dam' : 'mould';
   const much = long(Math.abs(room_m));
   const lean = `${Math.round(draft_deg)}°`;
+  const at =
+    told.at_m === null
+      ? ''
+      : told.at_m < PAPER_M.least
+        ? ` at its ${way === 'over' ? 'foot' : 'floor'}`
+        : ` ${long(told.at_m)} over its ${way === 'over' ? 'foot' : 'floor'}`;
   const VERDICTS: Record<LetGo['verdict'], string> = {
     free: way === 'into' ? `It will fall out: ${much} of room.` : `It will lift off: ${much} of room.`,
-    near: 'It may stick or not: glass and form draw in by as good as the same.',
-    rides: `It will be ${much} too tight, and ride ${long(rides_m ?? 0)} up walls that lean by ${lean}: sound release lets it.`,
+    near: `It may stick or not${at}: glass and form draw in by as good as the same.`,
+    rides: `It will be ${much} too tight${at}, and ride ${long(rides_m ?? 0)} up walls that lean by ${lean}: sound release lets it.`,
     hooks: `It hooks: the ${what} is ${long(2 * told.hooks_m)} narrower ${way === 'into' ? 'at its rim than below' : 'at its foot than above'}.`,
-    grips: way === 'into' ? `It will be locked in: ${much} too tight.` : `It will grip: ${much} too tight.`,
+    grips: way === 'into' ? `It will be locked in${at}: ${much} too tight.` : `It will grip${at}: ${much} too tight.`,
   };
   const inward = `Cooling from ${text(formatTemperature(told.set_C, units.temperature))}, where it sets, the glass draws in ${long(told.glass_m)} over ${long(told.size_m)}, the ${what} ${long(told.form_m)}`;
   const gives = papered ? '; what is laid between gives by half of its thickness on each side.' : '.';

@@ -51,6 +51,7 @@ function adjust(firing: ResolvedFiring, segments: PurposefulSegment[], index: nu
   const slowed = paced(firing, segment, segments[index - 1]?.target_C ?? firing.kiln.ambient_C, [...readings, ...handedOn(firing, segment, index, evaluation)]);
   if (segment.role === 'warmUp') return { ...slowed, target_C: warmTarget(firing, segments, index, evaluation) };
   if (segment.role === 'firstCool') return { ...slowed, target_C: firstCoolTarget(firing, segment, evaluation, index) };
+  if (segment.role === 'secondCool') return noFasterThanItFalls(firing, slowed, segments[index - 1].target_C);
   if (segment.role === 'squeeze') return { ...slowed, ...squeezed(firing, segment, readings) };
   if (segment.role === 'work') return workHold(firing, slowed, evaluation);
   if (segment.role === 'drop') return { ...slowed, hold_s: annealSoakHold(firing, segment, evaluation, index) };
@@ -131,6 +132,12 @@ function warmTarget(firing: ResolvedFiring, segments: PurposefulSegment[], index
   return Math.min(targetsOf(firing).up(past_C), targetsOf(firing).down(next.target_C - LEAST_CLIMB_K));
 }
 
+/** What comes before it may have gone on to where the kiln falls more slowly. */
+function noFasterThanItFalls(firing: ResolvedFiring, segment: PurposefulSegment, from_C: number): PurposefulSegment {
+  const falls = naturalCooling_C_per_h(firing, from_C);
+  return segment.rate_C_per_h === null || segment.rate_C_per_h <= falls ? segment : { ...segment, rate_C_per_h: niceRate(falls, keyedIn(firing)) };
+}
+
 /** The first cool goes on until the glass itself, which lags, is past setting. */
 function firstCoolTarget(firing: ResolvedFiring, { target_C }: PurposefulSegment, { simulation }: Evaluation, index: number): number {
   const figures = simulation.segments[index];
@@ -156,6 +163,21 @@ function squeezed(firing: ResolvedFiring, segment: PurposefulSegment, readings: 
   return { target_C: Math.min(round.up(target_C + efold(vft, target_C) * Math.log(hold_s / usual_s)), hottest_C), hold_s: usual_s };
 }
 
+/** A face that leads far has too much by the time the rest has enough: cooler, all of it is held for longer and the lead counts for less. Null where that is not so. */
+function coolerAndLonger(firing: ResolvedFiring, segment: PurposefulSegment, work: Evaluation['work_perPa']): PurposefulSegment | null {
+  const wanted = valueOf(firing.work_perPa);
+  const aim = aimedWork(firing.look, wanted);
+  if (work.most <= wanted.most || work.mean > aim * WORK_CLEARANCE || work.most < LEADS_FAR * work.mean) return null;
+  const vft = firing.viscosity;
+  const target_C = targetsOf(firing).down(segment.target_C - efold(vft, segment.target_C) * Math.log((work.most / wanted.most) * WORK_CLEARANCE));
+  const slower = fluidity(vft, segment.target_C) / fluidity(vft, target_C);
+  const longer_s = (work.mean / fluidity(vft, segment.target_C)) * (slower - 1);
+  const hold_s = Math.round((segment.hold_s + longer_s) / 60) * 60;
+  return hold_s > RECIPES[firing.look].hold_s.most ? null : { ...segment, target_C, hold_s };
+}
+/** So many times what the body does on the whole is done by a face that leads far. */
+const LEADS_FAR = 1.5;
+
 function workHold(firing: ResolvedFiring, segment: PurposefulSegment, { work_perPa: work }: Evaluation): PurposefulSegment {
   const { kiln, look } = firing;
   const vft = firing.viscosity;
@@ -163,6 +185,8 @@ function workHold(firing: ResolvedFiring, segment: PurposefulSegment, { work_per
   const aim = aimedWork(look, wanted);
   const short = aim - work.mean;
   const perSecond = fluidity(vft, segment.target_C);
+  const cooler = coolerAndLonger(firing, segment, work);
+  if (cooler) return cooler;
   // A minute is what controllers count in: closer than half of one cannot be keyed.
   if (Math.abs(short) < 0.55 * 60 * perSecond && work.least >= wanted.least && work.most <= wanted.most) return segment;
   const uneven = work.least < wanted.least && short <= 0 ? (wanted.least * WORK_CLEARANCE - work.least) / perSecond : 0;

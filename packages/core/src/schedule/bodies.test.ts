@@ -2,6 +2,7 @@ import before from '../bodies.figures.json';
 import { BODIES, type Figures, figuresOf, movedFigures } from '../bodies.testCases';
 import { temperatureIn } from '../units/convert';
 import { hottestSegment } from '../heat/regimes';
+import { naturalCooling } from '../kiln/kiln';
 import { brokenOf } from './check';
 import { compose } from './compose';
 
@@ -21,6 +22,11 @@ test.each(BODIES)('%s is composed within every limit, in few rounds, and goes up
   expect(evaluations).toBeLessThanOrEqual(14);
   const hottest = hottestSegment(segments);
   segments.slice(1).forEach(({ target_C }, i) => expect(Math.sign(target_C - segments[i].target_C)).toBe(i + 1 <= hottest ? 1 : -1));
+  // What is keyed for the way down is no faster than this kiln falls by itself where it begins.
+  segments.forEach(({ rate_C_per_h, target_C }, i) => {
+    if (i > hottest && rate_C_per_h !== null) expect(rate_C_per_h).toBeLessThanOrEqual(3600 * naturalCooling(firing.kiln, segments[i - 1].target_C) + 1e-6);
+    expect(target_C).toBeGreaterThan(firing.kiln.ambient_C);
+  });
   figures[name] = figuresOf(outcome.value);
 });
 

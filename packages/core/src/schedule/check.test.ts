@@ -1,8 +1,9 @@
 import { sheetsOf } from '../testCases';
 import type { FiringCase } from './firingCase';
 import { METRIC, otherUnits } from '../units/convert';
-import { type Reading, brokenOf, evaluate } from './check';
-import { compose } from './compose';
+import { simulateFiring } from '../heat/simulate';
+import { type Evaluation, type Reading, brokenOf, evaluate } from './check';
+import { compose, tightest } from './compose';
 import type { PurposefulSegment, Role } from '../kiln/segment';
 import { brokenSentence, readingPhrase, verdictOf, whyOf } from './words';
 
@@ -38,9 +39,19 @@ describe('an edit that goes too far breaks the limit it should', () => {
     expect(broken(segments)).toEqual([]);
   });
 
-  test('a soak too cold to relax is named as such', () => {
-    const found = broken(edited('drop', { target_C: 476, hold_s: 3600 }));
-    expect(found.map((reading) => reading.limit)).toContain('relaxed');
+  test('a soak too cold to relax is a note where what stays is simulated, and a limit where it is not', () => {
+    const cold = edited('drop', { target_C: 476, hold_s: 3600 });
+    const relaxed = (told: Evaluation): Reading => told.readings.find(({ limit }) => limit === 'relaxed')!;
+    const told = evaluate(firing, cold);
+    expect(relaxed(told)).toMatchObject({ ok: true, note: true });
+    expect(relaxed(told).value).toBeLessThan(relaxed(told).allowed);
+    expect(readingPhrase(relaxed(told), METRIC)).toMatch(/^relaxed 0\.\d times$/);
+    expect(told.readings.some(({ limit }) => limit === 'residual')).toBe(true);
+    const without = evaluate(firing, cold, false, (input) => ({ ...simulateFiring(input), residual: undefined }));
+    expect(relaxed(without)).toMatchObject({ ok: false });
+    expect(relaxed(without)).not.toHaveProperty('note');
+    // It is not what sets a segment either.
+    expect(tightest([relaxed(told)], relaxed(told).segment)).toBeNull();
   });
 });
 

@@ -6,6 +6,10 @@ import { hottestSegment, annealSoakSegment } from '../heat/regimes';
 import { simulateFiring } from '../heat/simulate';
 import type { SimulationInput, SimulationResult } from '../heat/simulation';
 import { naturalCooling } from '../kiln/kiln';
+import { bodyFigures, mainGlass } from '../body/body';
+import { mostDrained } from '../flow/drain';
+import { WATER_KG_M3 } from '../form/shape';
+import { cavityOf } from '../look/shaping';
 import { exposedCoatings } from '../fit/coating';
 import { type FiringCase } from './firingCase';
 import { runLevel } from './runLevel';
@@ -40,7 +44,8 @@ export type LimitName =
   | 'opening'
   | 'heldThrough'
   | 'coneLeast'
-  | 'coneMost';
+  | 'coneMost'
+  | 'filled';
 
 /** Unit of value and allowed: °C, K, K/h, Pa, 1/Pa, s or a plain count. */
 export type ReadingUnit = 'C' | 'K' | 'K/h' | 'Pa' | '1/Pa' | 's' | '1';
@@ -55,6 +60,8 @@ export interface Reading {
   sense: 'atMost' | 'atLeast';
   unit: ReadingUnit;
   ok: boolean;
+  /** Told beside another figure that decides: it breaks nothing. */
+  note?: true;
   /** Of heat work: how it is told, once for both its limits; older results have none. */
   band?: HeatWorkBand;
 }
@@ -189,6 +196,8 @@ function readingsOf(
     const squeezed = figures.slice(0, Math.max(hottest, 1)).reduce((sum, one) => sum + one.squeezeWork_perPa, 0);
     read('squeeze', squeezeAt, squeezed, squeeze, '1/Pa', 'atLeast');
   }
+  const held = filledShare(firing);
+  if (held !== null) read('filled', hottest, held, FILLED_FROM, '1', 'atLeast');
   const band = heatWorkBand(firing, work);
   read('workLeast', hottest, work.least, wanted.least, '1/Pa', 'atLeast', band);
   read('workMost', hottest, work.most, wanted.most, '1/Pa', 'atMost', band);
@@ -201,7 +210,9 @@ function readingsOf(
   const last = segments.length - 1;
   if (soakFigures) {
     read('even', soak, soakFigures.spread_end_K, limits.even_K, 'K');
-    read('relaxed', soak, soakFigures.relaxations, limits.relaxations, '1', 'atLeast');
+    // How often stress could relax is a rule of thumb for what stays: where that is simulated, it decides.
+    const relaxed = { limit: 'relaxed', segment: soak, value: soakFigures.relaxations, allowed: limits.relaxations, unit: '1', sense: 'atLeast' } as const;
+    readings.push(simulation.residual && !simulation.stalled ? { ...relaxed, ok: true, note: true } : judged(relaxed));
     read('soakTime', soak, segments[soak].hold_s, atLeast_s, 's', 'atLeast');
   } else if (soak < 0) {
     read('soakTime', Math.min(hottest + 1, last), 0, atLeast_s, 's', 'atLeast');
@@ -212,6 +223,17 @@ function readingsOf(
   }
   read('opening', last, segments[last].target_C, openingTemperature(firing), 'C');
   return readings;
+}
+
+/** A mould is full from this share of it on: a scale and a meniscus tell it no closer. */
+const FILLED_FROM = 0.97;
+
+/** Share of its mould that the glass fills, what its reservoir holds back left out; null where nobody knows how much that is, or where it fills none. */
+export function filledShare({ body, setup: { shaping } }: Pick<FiringCase, 'body' | 'setup'>): number | null {
+  const water_kg = cavityOf(shaping)?.water_kg;
+  if (water_kg === undefined || shaping === undefined) return null;
+  const runs = shaping.kind === 'reservoir' ? mostDrained(mainGlass(body), bodyFigures(body), { holes: 1, ...shaping }) : 1;
+  return (runs * bodyFigures(body).volume_m3 * WATER_KG_M3) / water_kg;
 }
 
 /** Colder than this under its annealing point glass relaxes as well as evens out in its soak, K. */

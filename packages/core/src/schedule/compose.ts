@@ -203,6 +203,6 @@ function kilnCannot(firing: FiringCase, guess: readonly PurposefulSegment[], off
 
 /** The reading that leaves a segment the least room: what limits it. */
 export function tightest(readings: readonly Reading[], segment: number): Reading | null {
-  const own = readings.filter((reading) => reading.segment === segment);
+  const own = readings.filter((reading) => reading.segment === segment && !reading.note);
   return own.length === 0 ? null : own.reduce((best, reading) => (marginOf(reading) < marginOf(best) ? reading : best));
 }

@@ -1,5 +1,6 @@
 /** All that a schedule is computed from, apart from the segments themselves. */
 import type { SetUp } from './setups';
+import type { SeenWork } from './bounds';
 import type { Corrections } from '../learn/corrections';
 import { type BodyInput, mainGlass } from '../body/body';
 import type { GlassConstants } from '../glass/constants';
@@ -34,6 +35,8 @@ export interface FiringCase {
   /** Where it is given, no more segments are composed than it holds. */
   controller?: Controller;
   corrections?: Corrections;
+  /** What firings of the same kind have shown: it bounds what is planned. */
+  seen?: SeenWork;
 }
 
 export const DEFAULT_SCHOOL: School = { soak: 'auto', heat: 'cooler' };

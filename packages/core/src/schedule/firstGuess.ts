@@ -165,6 +165,8 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
   const second_C = round.near(first_C - SECOND_COOL_BELOW_FIRST_K);
   const last_C = round.down(openingTemperature(firing));
   const relax = limits.relaxations / (shearModulus(glass) * fluidity(vft, soak_C));
+  // No faster than the kiln follows: a rate that it never reaches tells nobody how long that takes.
+  const follows = (wanted_C_per_h: number, from_C: number): number => Math.min(wanted_C_per_h, 3600 * naturalCooling(kiln, from_C));
   const cool = perHour(limits.setting_K / limits.settingReserve, through);
   const cooledBrittle = pulledTo(tensionLag(firing, 'fired'));
   const thenCool = Math.min(SECOND_OVER_FIRST * cool, cooledBrittle);
@@ -199,8 +201,8 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
     ...(settles ? [segment('settle', climb(settle_C), settle_C, SETTLE_HOLD_S)] : []),
     segment('work', climb(work_C), work_C, schoolHold(firing)),
     segment('drop', null, soak_C, annealSoakHold),
-    segment('firstCool', rate(cool), first_C),
-    segment('secondCool', rate(thenCool), second_C),
+    segment('firstCool', rate(follows(cool, soak_C)), first_C),
+    segment('secondCool', rate(follows(thenCool, first_C)), second_C),
     segment('lastCool', 3600 * settledCooling(kiln, second_C) <= lastCool ? null : rate(lastCool), last_C),
   ];
 }

@@ -88,9 +88,10 @@ function downBy(firing: FiringCase, work_perPa: number): GlassAt['down'] {
   if (!shaping || RECIPES[look].asks?.kind !== shaping.kind) return null;
   const { mean_m } = bodyFigures(body).depth;
   if (shaping.kind === 'hollow') {
-    const { span_m, depth_m } = spanned(shaping, body.footprint);
-    const before = workToSag(glass, span_m / 2, mean_m, shaping.down_m ?? 0);
-    return { by_m: sagAfter(glass, span_m / 2, mean_m, before + work_perPa, depth_m), of_m: depth_m };
+    const opening = spanned(shaping, body.footprint);
+    const { depth_m } = opening;
+    const before = workToSag(glass, opening, mean_m, shaping.down_m ?? 0);
+    return { by_m: sagAfter(glass, opening, mean_m, before + work_perPa, depth_m), of_m: depth_m };
   }
   if (shaping.kind !== 'former') return null;
   const before = workToDrape(glass, shaping.overhang_m, mean_m, shaping.down_m ?? 0);

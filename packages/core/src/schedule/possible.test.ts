@@ -79,7 +79,7 @@ describe('a firing that cannot be is refused at its field, with what would be ri
   test.each([
     ['a blank as wide as its mould', firing(hollow(0.24, 0.04))],
     ['one somewhat smaller', firing(hollow(0.27, 0.04))],
-    ['an edge that hangs straight down', firing(former(0.08, 0.08))],
+    ['an edge that hangs all but straight down', firing(former(0.08, 0.078))],
     ['a piece that just goes in', firing(hollow(0.2, 0.03), 0.24, { kiln: { ...kiln, insideWidth_m: 0.3, insideLength_m: 0.24, insideHeight_m: 0.04 } })],
   ])('%s can be', (_, one) => expect(impossibleFiring(one, 'mm')).toBeNull());
 });
@@ -113,8 +113,51 @@ describe('what is everyday is said', () => {
     expect(shapeNotes(firing(former(0.08, 0.05, 0.3)), 'mm')[0]).toMatch(/as big as the blank or bigger: the middle 240 mm stays flat/);
   });
 
+  test.each([
+    [
+      'a rectangle over a disc',
+      { shape: 'rectangle', width_m: 0.24, length_m: 0.3 },
+      {},
+      /rectangular, the mould round, 200 mm: the short way it stands 20 mm over the rim, the long way it stands 50 mm over the rim\. Its corners/,
+    ],
+    [
+      'a disc over an oval',
+      { shape: 'disc', diameter_m: 0.2 },
+      { plan: 'oval', along_m: 0.3 },
+      /round, the mould oval, 200 mm by 300 mm: the short way it ends at the rim, the long way it ends 50 mm inside the rim\. It lies on two sides alone/,
+    ],
+    [
+      'an oval of other proportions',
+      { shape: 'oval', width_m: 0.2, length_m: 0.26 },
+      { plan: 'oval', along_m: 0.3 },
+      /oval, the mould oval.*the long way it ends 20 mm inside/,
+    ],
+    ['an oval like it', { shape: 'oval', width_m: 0.22, length_m: 0.33 }, { plan: 'oval', along_m: 0.3 }, null],
+    ['what goes over a trough', { shape: 'rectangle', width_m: 0.24, length_m: 0.9 }, { plan: 'trough', along_m: 0.3 }, null],
+    [
+      'an outline by its corners',
+      {
+        shape: 'polygon',
+        corners_m: [
+          [0, 0],
+          [0.3, 0],
+          [0.1, 0.3],
+        ],
+      },
+      {},
+      null,
+    ],
+  ] as const)('where blank and mould have other outlines: %s', (_, footprint, opening, says) => {
+    const case_ = firing({ ...hollow(0.2, 0.03), ...opening } as Shaping);
+    const said = shapeNotes({ ...case_, body: { ...case_.body, footprint } }, 'mm').filter(
+      (one) => one.startsWith('The blank is ') && one.includes('the mould'),
+    );
+    expect(said).toEqual(says ? [expect.stringMatching(says)] : []);
+  });
+
   test('a kiln of unknown size is not judged, and that is said', () => {
-    expect(shapeNotes(firing(hollow(0.2, 0.03)), 'mm')).toEqual([expect.stringMatching(/not judged/)]);
-    expect(shapeNotes(firing(hollow(0.2, 0.03), 0.24, { kiln: { ...kiln, insideDiameter_m: 0.6 } }), 'mm')).toEqual([]);
+    const square = { ...hollow(0.2, 0.03), plan: 'rectangle', along_m: 0.25 } as Shaping;
+    expect(shapeNotes(firing(square), 'mm')).toEqual([expect.stringMatching(/not judged/)]);
+    expect(shapeNotes(firing(square, 0.24, { kiln: { ...kiln, insideDiameter_m: 0.6 } }), 'mm')).toEqual([]);
   });
 });

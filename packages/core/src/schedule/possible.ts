@@ -4,9 +4,11 @@
  */
 import { bodyFigures } from '../body/body';
 import { type Footprint, footprintNarrow, footprintSpan, sidesOf } from '../body/footprint';
+import { deepestDrape } from '../flow/sag';
+import type { Plan } from '../form/surface';
 import { roomOfForm } from '../form/shape';
 import type { KilnConstants } from '../kiln/kiln';
-import { bowlHeight, type Cavity, cavityOf, type Hollow, type Shaping } from '../look/shaping';
+import { bowlHeight, type Cavity, cavityOf, type Hollow, type Shaping, sideAcross } from '../look/shaping';
 import { RECIPES } from '../look/recipes/all';
 import { DROPS_M } from '../release/rescue';
 import { type Problem, refused } from '../problem';
@@ -26,7 +28,7 @@ const ABOUT = 1.02;
 const problem = (path: string, message: string): Problem => refused('impossible', path, message).problem;
 
 function hollowProblem({ body }: Shaped, hollow: Hollow, written: (metres: number) => string): Problem | null {
-  const width_m = footprintNarrow(body.footprint);
+  const width_m = sideAcross(hollow, body.footprint);
   const deep_m = bodyFigures(body).depth.max_m;
   const under_m = bowlHeight(hollow, width_m);
   if (width_m >= hollow.span_m || under_m > deep_m) return null;
@@ -44,10 +46,12 @@ function formerProblem({ body }: Shaped, { overhang_m, drop_m }: Former, written
       `Standing out ${written(overhang_m)} on each side, a blank ${written(width_m)} across rests on nothing. It can stand out less than ${written(HALF * width_m)}.`,
     );
   }
-  if (drop_m > overhang_m) {
+  const sheet_m = bodyFigures(body).depth.mean_m;
+  const deepest_m = deepestDrape(overhang_m, sheet_m);
+  if (drop_m > deepest_m) {
     return problem(
       'setup.shaping.drop_m',
-      `An edge that stands out ${written(overhang_m)} cannot come down ${written(drop_m)}: it hangs ${written(overhang_m)} at most.`,
+      `An edge that stands out ${written(overhang_m)} cannot come down ${written(drop_m)}. Glass of ${written(sheet_m)} bends over the former's edge and comes down ${written(deepest_m)} at most, however hot.`,
     );
   }
   return null;
@@ -128,6 +132,30 @@ export function impossibleFiring(firing: Shaped, unit: LengthUnit): Problem | nu
   return shape ?? (cavity && cavityProblem(firing, cavity, written)) ?? kilnProblem(firing, written);
 }
 
+const PLAN_WORDS: Record<Plan, string> = { round: 'round', oval: 'oval', rectangle: 'rectangular', trough: 'a trough', lobed: 'lobed' };
+/** Proportions and sizes nearer than this are the same, as a share. */
+const ALIKE = 0.03;
+
+/** Where blank and mould have other outlines: what stands out over the rim and what lies within it; null where they match, or either has no such sides. */
+function outlinesDiffer(
+  { footprint }: Shaped['body'],
+  { plan = 'round', span_m, along_m = span_m }: Hollow,
+  written: (metres: number) => string,
+): string | null {
+  if (plan === 'trough' || plan === 'lobed' || footprint.shape === 'polygon' || footprint.shape === 'ring') return null;
+  const laid: Plan = footprint.shape === 'disc' ? 'round' : footprint.shape;
+  const [narrow_m, far_m] = sidesOf(footprint);
+  if (laid === plan && Math.abs((far_m / narrow_m) * (span_m / along_m) - 1) < ALIKE) return null;
+  const off = (by_m: number): string =>
+    Math.abs(by_m) < ALIKE * span_m ? 'ends at the rim' : `${by_m > 0 ? 'stands' : 'ends'} ${written(Math.abs(by_m))} ${by_m > 0 ? 'over' : 'inside'} the rim`;
+  const [across, along] = [(narrow_m - span_m) / 2, (far_m - along_m) / 2];
+  const size = Math.abs(along_m - span_m) < ALIKE * span_m ? written(span_m) : `${written(span_m)} by ${written(along_m)}`;
+  const corners = laid === 'rectangle' && plan !== 'rectangle' ? ' Its corners stand out furthest and come down first.' : '';
+  const hangs =
+    across > -ALIKE * span_m && along < -ALIKE * span_m ? ' It lies on two sides alone: between its free ends it sinks sooner, and less like a bowl.' : '';
+  return `The blank is ${PLAN_WORDS[laid]}, the mould ${PLAN_WORDS[plan]}, ${size}: the short way it ${off(across)}, the long way it ${off(along)}.${corners}${hangs}`;
+}
+
 const knownInside = ({ insideWidth_m, insideLength_m, insideDiameter_m }: KilnConstants): boolean =>
   insideDiameter_m !== undefined || (insideWidth_m !== undefined && insideLength_m !== undefined);
 
@@ -136,9 +164,12 @@ export function shapeNotes({ body, setup: { shaping }, kiln }: Shaped, unit: Len
   const written = (metres: number): string => text(formatLength(metres, unit));
   const width_m = footprintNarrow(body.footprint);
   const said: string[] = [];
-  if (shaping?.kind === 'hollow' && width_m < shaping.span_m) {
+  const differs = shaping?.kind === 'hollow' ? outlinesDiffer(body, shaping, written) : null;
+  if (differs) said.push(differs);
+  const across_m = shaping?.kind === 'hollow' ? sideAcross(shaping, body.footprint) : width_m;
+  if (shaping?.kind === 'hollow' && across_m < shaping.span_m) {
     said.push(
-      `The blank is smaller than its mould: it starts on the wall, ${written(shaping.depth_m - bowlHeight(shaping, width_m))} below the rim, and ends lower.`,
+      `The blank is smaller than its mould: it starts on the wall, ${written(shaping.depth_m - bowlHeight(shaping, across_m))} below the rim, and ends lower.`,
     );
   }
   if (shaping?.kind === 'former') {

@@ -7,14 +7,14 @@ import { LOOKS, type Look, RECIPES } from '../look/recipes/all';
 import type { Shaping } from '../look/shaping';
 import { SOFT_90, STUDIO_KILN, sheetsOf } from '../testCases';
 import { METRIC, otherUnits } from '../units/convert';
-import { brokenOf, evaluate } from './check';
+import { brokenOf, evaluate, filledShare } from './check';
 import { type Composed, compose } from './compose';
 import type { FiringCase } from './firingCase';
 import { impossibleFiring } from './possible';
 import { resolved, simulationOf } from './resolved';
 import { SETUPS, setUpOf } from './setups';
 import { shelfPace } from './shelfPace';
-import { ownFigures, verdictOf } from './words';
+import { brokenSentence, ownFigures, verdictOf } from './words';
 
 const bodyOf = (name: string): FiringCase => {
   const found = BODIES.find(([one]) => one === name);
@@ -221,6 +221,15 @@ describe('what runs out of a pot', () => {
     const outcome = compose(of('potMelt', [frit(15, 0.004)], 0.1, { kind: 'drain', holes: 1, hole_m: 0.002, plate_m: 0.005 }));
     expect(outcome).toMatchObject({ ok: false, problem: { path: 'setup.shaping.hole_m' } });
   });
+
+  test('leaves above what its holes hold back, and says how much and from how wide on none', () => {
+    const through = (hole_m: number): FiringCase => of('drip', [frit(37.5, 0.004)], 0.1, { kind: 'drain', holes: 30, hole_m, plate_m: 0.003 });
+    const sentence = (firing: FiringCase): string => told(firing, composed(firing)).sentence;
+    // 15 mm deep through 3 mm: 22 % stay above holes of 6 mm. What is waited for is most of the rest.
+    expect(sentence(through(0.006))).toMatch(/Holes of 6 mm hold 6[0-9] g of it back for good, however hot: from 16\.8 mm on they hold nothing\./);
+    expect(Number(told(through(0.006), composed(through(0.006))).figure)).toBeGreaterThan(64);
+    expect(sentence(through(0.0175))).not.toMatch(/back for good/);
+  });
 });
 
 describe('a plate', () => {
@@ -356,5 +365,38 @@ describe('what no limit says', () => {
     const left = segments.map((one) => (/Cool$/.test(one.role) ? { ...one, rate_C_per_h: null } : one));
     expect(verdictOf(firing, evaluate(firing, left), METRIC, left).join(' ')).toMatch(/No controlled cool/);
     expect(verdictOf(firing, evaluate(firing, segments), METRIC, segments).join(' ')).not.toMatch(/No controlled cool/);
+  });
+});
+
+describe('a mould that is cast into', () => {
+  const cast = (perArea_kg_m2: number, water_kg?: number): FiringCase =>
+    of('openCast', [frit(perArea_kg_m2, 0.005)], 0.1, {
+      kind: 'cavity',
+      thick_m: 0.05,
+      thin_m: 0.04,
+      wall_m: 0.025,
+      ...(water_kg === undefined ? {} : { water_kg }),
+    });
+  const filled = (firing: FiringCase) => composed(firing).evaluation.readings.find(({ limit }) => limit === 'filled');
+
+  test('has to be filled where it is known how much it holds', () => {
+    // 25 g of glass in a mould of 400 g of water: 10 of 400 cm³.
+    const little = cast(0.025 / (Math.PI * 0.05 ** 2), 0.4);
+    expect(filled(little)).toMatchObject({ ok: false, value: expect.closeTo(0.025, 9) });
+    expect(verdictOf(little, composed(little).evaluation, METRIC, composed(little).segments).join(' ')).toMatch(/Breaks 1 limit/);
+    expect(brokenSentence(filled(little)!, METRIC, 'openCast')).toMatch(/^The glass fills 2 % of its mould.*Lay 40\.0 times as much/);
+    const enough = cast(0.99 / (Math.PI * 0.05 ** 2), 0.4);
+    expect(filled(enough)).toMatchObject({ ok: true, value: expect.closeTo(0.99, 9) });
+  });
+
+  test('is not judged where nobody knows', () => expect(filled(cast(50))).toBeUndefined());
+
+  test('through a hole that holds glass back has to be given that too', () => {
+    const through = (hole_m: number): number | null =>
+      filledShare(
+        of('reservoirCast', [frit(80, 0.008)], 0.1, { kind: 'reservoir', thick_m: 0.03, thin_m: 0.02, wall_m: 0.025, hole_m, plate_m: 0.005, water_kg: 0.25 }),
+      );
+    expect(through(0.05)).toBeCloseTo((80 * Math.PI * 0.05 ** 2) / 2500 / 0.25e-3, 9);
+    expect(through(0.005)).toBeLessThan(0.95 * (through(0.05) ?? 0));
   });
 });

@@ -48,7 +48,7 @@ describe('the reckoning behind a reading', () => {
     const { segments: rows, evaluation: told } = planned.value;
     const reading = told.readings.find(({ limit }) => limit === 'workLeast')!;
     const lines = reckoningOf({ firing: bent, segments: rows, evaluation: told, reading, units: METRIC }).join(' ');
-    expect(lines).toMatch(/A plate over a hollow sinks/);
+    expect(lines).toMatch(/A plate over an opening sinks/);
     expect(lines).not.toMatch(/On two sheets|undefined/);
   });
 

@@ -162,6 +162,7 @@ function linesOf(question: Question): string[] {
       return [
         `At ${text(formatTemperature(felt_C, units.temperature))} the viscosity is ${scientific(eta)} Pa·s; stress falls by e in η/G = ${text(formatDuration(tau))}.`,
         'Counted from when the body has become even.',
+        ...(reading.note ? ['What stress stays is simulated besides, and that decides.'] : []),
       ];
     }
     case 'squeeze': {
@@ -246,6 +247,8 @@ function linesOf(question: Question): string[] {
         `A sudden change to room air puts the skin under EαΔT/(1−ν) over 1.5 + 3.25/Bi; for this body that allows ${text(formatTemperature(openingTemperature(firing), units.temperature))},`,
         `never more than ${text(formatTemperature(openingCeiling(limits, depth_m.fired), units.temperature))}.`,
       ];
+    case 'filled':
+      return ['Volume of all the glass, cold, over that of the water that fills the mould, 1 kg a litre.'];
     case 'heldThrough':
     case 'coneLeast':
     case 'coneMost':
@@ -298,6 +301,8 @@ function plainly({ limit }: Reading): string {
       return 'No kiln is to be asked for more than it was built for.';
     case 'opening':
       return 'Room air is a shock to glass that is not yet cold: the skin shrinks at once, the middle does not. Thick work bears less of it.';
+    case 'filled':
+      return 'Hot glass sinks and fills a mould from its floor. Where there is too little, the top of the piece is missing.';
     case 'heldThrough':
       return 'The kiln is warm long before the middle of a wall is; what counts is how long its coldest place has been.';
     case 'coneLeast':

@@ -3,7 +3,7 @@
  * the heat work that it needs. Resolved once and handed on; everything in this folder that computes takes it so.
  */
 import { type Lid, lidsOf } from '../body/airWay';
-import { type BodyInput, bodyDepth, bodyFigures, mainGlass } from '../body/body';
+import { type BodyInput, bodyDepth, bodyFigures, mainGlass, partsDeep } from '../body/body';
 import { footprintNarrow, footprintSpan } from '../body/footprint';
 import { coverOf, edgeOf, layerDepths, rowsOf, strewnOf } from '../body/layers';
 import type { WorkRange } from '../flow/heatWork';
@@ -19,6 +19,7 @@ import type { SimulationInput } from '../heat/simulation';
 import type { Shape, StackLayer } from '../heat/stack';
 import { acrossLag } from '../kiln/kiln';
 import type { Segment } from '../kiln/segment';
+import { boundedBy } from './bounds';
 import { NO_CORRECTIONS, factorOf } from '../learn/corrections';
 import { RECIPES } from '../look/recipes/all';
 import { aimedWork, neededWork } from '../look/work';
@@ -145,7 +146,8 @@ function laidLayers({ body, look }: FiringCase): number[] {
   return whole.map((one) => one * factor);
 }
 
-const thickestPart = ({ parts = [] }: BodyInput): number[] => (parts.length === 0 ? [] : [Math.max(...parts.map(({ thickness_m }) => thickness_m))]);
+const thickestPart = (body: BodyInput): number[] =>
+  Array.from({ length: partsDeep(body) }, () => Math.max(...(body.parts ?? []).map(({ thickness_m }) => thickness_m)));
 
 /** The way out that the typical pocket is for, m: what a need is told for grows with the square of the way. */
 const REFERENCE_AIR_WAY_M = 0.2;
@@ -160,13 +162,15 @@ export function hardestLid({ body, look, limits }: Pick<FiringCase, 'body' | 'lo
 /** How much more heat work looks were found to take here than usual, for this one. */
 const workFactorOf = ({ look, corrections = NO_CORRECTIONS }: FiringCase): number => (RECIPES[look].byForm ? 1 : factorOf(corrections, look));
 
-function wantedWork(firing: FiringCase): Outcome<WorkRange> {
+/** By its recipe, by what looks take here, and within what firings of the same kind have shown. */
+function wantedWork(firing: FiringCase, vft: Vft): Outcome<WorkRange> {
   const { body, look, limits, setup } = firing;
   const wanted = neededWork(body, look, limits.works_perPa, setup.shaping);
   if (!wanted.ok) return wanted;
   const { least, most } = wanted.value;
   const factor = workFactorOf(firing);
-  return found({ least: least * factor, most: most * factor });
+  const usual = { least: least * factor, most: most * factor };
+  return found(firing.seen ? boundedBy(usual, firing.seen, vft, firing.corrections?.offset_K ?? 0) : usual);
 }
 
 const isResolved = (firing: FiringCase): firing is ResolvedFiring => 'viscosity' in firing;
@@ -183,7 +187,7 @@ export function resolved(firing: FiringCase): ResolvedFiring {
   const shape = body.casting?.slender ?? 'plate';
   const firedShape = filledBy(firing)?.slender ?? shape;
   const openFaces = setup.twoFaceProof ? 2 : 1;
-  const work_perPa = wantedWork(firing);
+  const work_perPa = wantedWork(firing, viscosity);
   const layers_m = laidLayers(firing);
   const laid = layers_m.reduce((sum, one) => sum + one, 0);
   const depth_m = { laid, heated: body.joined || body.casting ? laid : Math.max(...layers_m), fired: firedDepth(firing, glass, work_perPa) };

@@ -13,6 +13,7 @@ import { type LengthUnit, type TemperatureUnit, type Units, differenceIn } from 
 import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
 import type { Evaluation, HeatWorkBand, Reading } from './check';
 import type { FiringCase } from './firingCase';
+import { type WorkDone, asGlass } from './bounds';
 import { NO_CORRECTIONS } from '../learn/corrections';
 import { soaksLower } from './firstGuess';
 import { impossibleFiring, shapeNotes } from './possible';
@@ -100,7 +101,7 @@ function looseWords(firing: FiringCase, unit: LengthUnit): string {
   return body.layers.some(({ form }) => form === 'rod' || form === 'stringer') ? 'loose rods' : 'loose grains';
 }
 
-/** A mould stops the glass long before too much heat would: a band that ends so many times past its aim says nothing. */
+/** Results of before every kind of firing had an upper limit: a band that ends so many times past its aim says nothing. */
 const FAR_FROM_AIM = 10;
 
 /** Heat work as one percentage of what the look needs, and the band that it must lie in. */
@@ -159,11 +160,13 @@ export function readingPhrase(reading: Reading, { temperature: unit, length }: U
     case 'residual':
       return `${formatStress(value, length).figure} of ${text(formatStress(allowed, length))} stays`;
     case 'relaxed':
-      return value < 10 ? `relaxed ${value.toFixed(1)} times of ${allowed}` : 'relaxed many times over';
+      return value < 10 ? `relaxed ${value.toFixed(1)} times${reading.note ? '' : ` of ${allowed}`}` : 'relaxed many times over';
     case 'soakTime':
       return `soak ${text(formatDuration(value))} of ${text(formatDuration(allowed))}`;
     case 'opening':
       return `opens at ${formatTemperature(value, unit).figure} of ${text(formatTemperature(allowed, unit))}`;
+    case 'filled':
+      return `mould ${percent(value)} full`;
     case 'heldThrough':
       return heldPhrase(reading);
     case 'coneLeast':
@@ -206,7 +209,7 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
     case 'workLeast':
       return `Heat work is ${percent(bandOf(reading).shown)}, and ${aim} needs ${percent(bandOf(reading).least)} at least: it will fall short.`;
     case 'workMost':
-      return `Heat work is ${percent(bandOf(reading).shown)}, and ${aim} bears ${percent(bandOf(reading).most)} at most: it will go past.`;
+      return `Heat work is ${percent(bandOf(reading).shown)}, and ${aim} bears ${percent(bandOf(reading).most)} at most: it will go past, and then ${RECIPES[look].looksLike.late}.`;
     case 'coating':
       return `The bare coating spends ${text(formatDuration(value - allowed))} too long between setting and sticking: it may lift. Cap it, turn it face down, or accept that it may.`;
     case 'haze':
@@ -219,6 +222,8 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
       return value === 0 ? 'No soak in the annealing range before it cools.' : `The soak is ${text(formatDuration(allowed - value))} short of the least.`;
     case 'opening':
       return `Opening at ${text(formatTemperature(value, unit))} is ${over} too hot.`;
+    case 'filled':
+      return `The glass fills ${percent(value)} of its mould: it ends below the rim, and what is above is not cast. Lay ${(1 / value).toFixed(value > 0.5 ? 2 : 1)} times as much, or say how much the mould really holds.`;
     case 'heldThrough':
     case 'coneLeast':
     case 'coneMost':
@@ -236,7 +241,7 @@ export function verdictOf(asked: FiringCase, { readings, simulation, work_perPa 
   if (simulation.stalled) said.push(`The kiln gets no further than ${text(formatTemperature(simulation.stalled.at_C, units.temperature))}.`);
   else if (broken.length === 0 && !impossible) said.push('Keeps every limit.');
   if (broken.length > 0) said.push(`Breaks ${broken.length} ${broken.length === 1 ? 'limit' : 'limits'}.`);
-  said.push(...correctionSentences(firing, units));
+  said.push(...correctionSentences(firing, units), ...seenSentences(firing, work_perPa.mean));
   const bare = wareFired(firing);
   if (bare) {
     const apart_K = Math.max(...simulation.segments.map(({ deltaT_max_K }) => deltaT_max_K));
@@ -290,6 +295,24 @@ function correctionSentences({ corrections = NO_CORRECTIONS, workFactor, look }:
     said.push(
       `Aimed at ${workFactor.toFixed(2)} times the usual heat work, because ${corrections.lookFactors?.[look] === undefined ? 'looks' : `a ${RECIPES[look].name.toLowerCase()}`} took ${workFactor > 1 ? 'more' : 'less'} here.`,
     );
+  return said;
+}
+
+/** What firings of the same kind have shown here, beside what this one does. */
+function seenSentences({ seen, viscosity, corrections = NO_CORRECTIONS, look }: ResolvedFiring, mean_perPa: number): string[] {
+  if (!seen) return [];
+  const ofThis = (one: WorkDone): string => percent(asGlass(viscosity, one, corrections.offset_K) / mean_perPa);
+  const said: string[] = [];
+  const name = `the same ${RECIPES[look].name.toLowerCase()}`;
+  if (seen.soFar) said.push('It goes on from its measured shape, by what the way so far really took.');
+  if (seen.short && seen.past)
+    said.push(`In this kiln ${name} fell short with ${ofThis(seen.short)} of this heat work and went too far with ${ofThis(seen.past)}.`);
+  else if (seen.short) said.push(`In this kiln ${name} fell short with ${ofThis(seen.short)} of this heat work.`);
+  else if (seen.past) said.push(`In this kiln ${name} went too far with ${ofThis(seen.past)} of this heat work.`);
+  const under = seen.short && asGlass(viscosity, seen.short, corrections.offset_K) >= mean_perPa;
+  const over = seen.past && asGlass(viscosity, seen.past, corrections.offset_K) <= mean_perPa;
+  if (under && !over) said.push('As it stands it does no more than what fell short: it will again. Go hotter, or hold longer.');
+  if (over && !under) said.push('As it stands it does no less than what went too far: it will again. Go cooler, or hold for less.');
   return said;
 }
 

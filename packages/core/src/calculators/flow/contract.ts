@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { GlassInputSchema } from '../../contract/glass';
 import { oneOf, quantity } from '../../contract/quantity';
 import type { FlowQuestion } from '../../flow/ask';
+import { OUTLINES } from '../../flow/sag';
 import { GLASS } from '../samples';
 import { schemaFor } from '../../contract/schemaFor';
 
@@ -11,6 +12,12 @@ const work_perPa = quantity('Heat work', '1/Pa', 0, 100);
 const temperature = (title: string) => quantity(title, '°C', 300, 1700);
 const sheet_m = quantity('Sheet', 'm', 0.0005, 0.1);
 const span_m = quantity('Span', 'm', 0.005, 2);
+const opening = {
+  span_m,
+  plan: oneOf('Outline of the opening', OUTLINES).optional(),
+  along_m: quantity('Span the other way', 'm', 0.005, 2).optional(),
+  lobes: quantity('Number of lobes', '', 2, 32).int().optional(),
+};
 const drop_m = quantity('Drop', 'm', 1e-6, 1);
 const overhang_m = quantity('Overhang', 'm', 0.002, 1);
 const stretching = quantity('Stretching', '', 0, 2).optional();
@@ -38,8 +45,8 @@ const QuestionSchema = schemaFor<FlowQuestion>()(
       base: oneOf('Base', ['grips', 'slides', 'between']).optional(),
     }),
     z.strictObject({ of: z.literal('edgeRounding'), edge_m: quantity('Edge', 'm', 1e-5, 0.1), work_perPa }),
-    z.strictObject({ of: z.literal('sag'), span_m, sheet_m, work_perPa, mould_m: quantity('Depth of the mould', 'm', 1e-4, 1).optional(), stretching }),
-    z.strictObject({ of: z.literal('workToSag'), span_m, sheet_m, drop_m, stretching }),
+    z.strictObject({ of: z.literal('sag'), ...opening, sheet_m, work_perPa, mould_m: quantity('Depth of the mould', 'm', 1e-4, 1).optional(), stretching }),
+    z.strictObject({ of: z.literal('workToSag'), ...opening, sheet_m, drop_m, stretching }),
     z.strictObject({ of: z.literal('workToSqueeze'), sheet_m, radius_m, gap_m: quantity('Gap', 'm', 1e-6, 0.05) }),
     z.strictObject({ of: z.literal('drape'), overhang_m, sheet_m, work_perPa }),
     z.strictObject({ of: z.literal('workToDrape'), overhang_m, sheet_m, drop_m }),

@@ -15,8 +15,8 @@ const UNEVEN = 1.5;
 /** A detail that never comes is asked to this much of what would come at last. */
 const NEARLY = 1.05;
 
-/** Glass in a mould bears far more heat than it needs: what is aimed at lies near the least. */
-const AIM_OVER_LEAST = 3.2;
+/** Glass in a mould bears more heat than it needs: what is aimed at lies over the middle, so that seams heal and seed rises. */
+const AIM_OVER_LEAST = 2.67;
 
 /** Nobody sees a corner rounder than this, m. */
 const UNSEEN_M = 0.0001;
@@ -72,7 +72,7 @@ export const CAST = {
   joins: true,
   flows: true,
   uneven: 1,
-  hold_s: { cooler: 14400, hotter: 7200, least: 3600, most: 172800 },
+  hold_s: { cooler: 14400, hotter: 7200, least: 3600, most: 259200 },
   law: 'Corners fill to R = γ/(ρgh) + (R₀ − γ/(ρgh))·exp(−ρghW/4). That seams heal and seed rises takes more work than that; it is typical of practice.',
   aim: ({ least }: WorkRange) => AIM_OVER_LEAST * least,
   fills({ shaping }) {

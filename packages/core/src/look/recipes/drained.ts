@@ -1,13 +1,13 @@
 /** What a grid and a pot share: glass that runs out through holes and comes to rest below. */
 import { bodyFigures, mainGlass, naturalDepth } from '../../body/body';
-import { type Holes, drainedShare, heldHead, workToDrain } from '../../flow/drain';
+import { type Holes, drainedShare, heldHead, mostDrained, openRadius, workToDrain } from '../../flow/drain';
 import type { WorkRange } from '../../flow/heatWork';
 import { type Outcome, found, refused } from '../../problem';
 import type { Units } from '../../units/convert';
 import { formatLength, formatMass, text } from '../../units/format';
 import type { OwnFigure, Puddle, Recipe, WorkQuestion } from '../recipe';
 
-/** What stays hanging in holes and on walls is given up: nobody waits for the last of it. */
+/** Of what can run out: nobody waits for the last of it. */
 const LEAST_SHARE = 0.85;
 const MOST_OVER_LEAST = 4;
 const AIM_OVER_LEAST = 1.3;
@@ -43,7 +43,7 @@ export function drainWork(asked: WorkQuestion, name: string): Outcome<WorkRange>
   if (shaping.holes * Math.PI * (shaping.hole_m / 2) ** 2 > area_m2) {
     return refused('impossible', 'setup.shaping.holes', 'So many holes so wide have more area than the floor they are in.');
   }
-  const least = workToDrain(glass, fillingOf(asked), shaping, LEAST_SHARE);
+  const least = workToDrain(glass, fillingOf(asked), shaping, LEAST_SHARE * mostDrained(glass, fillingOf(asked), shaping));
   return found({ least, most: MOST_OVER_LEAST * least });
 }
 
@@ -66,14 +66,20 @@ function drainFigures(asked: WorkQuestion, work_perPa: number, { length, mass }:
   if (shaping?.kind !== 'drain' || puddle === null) return [];
   const share = runShare(asked, shaping, work_perPa);
   const figure = String(Math.round(100 * share));
-  const runs = text(formatMass(share * bodyFigures(body).mass_kg, mass));
-  const stays = text(formatMass((1 - share) * bodyFigures(body).mass_kg, mass));
+  const { mass_kg } = bodyFigures(body);
+  const stays = text(formatMass((1 - share) * mass_kg, mass));
+  const glass = mainGlass(body);
+  const held_kg = (1 - mostDrained(glass, fillingOf(asked), shaping)) * mass_kg;
+  const held =
+    held_kg > 0
+      ? ` Holes of ${text(formatLength(shaping.hole_m, length))} hold ${text(formatMass(held_kg, mass))} of it back for good, however hot: from ${text(formatLength(2 * openRadius(glass), length))} on they hold nothing.`
+      : '';
   return [
     {
       label: 'run out',
       figure,
       unit: '%',
-      sentence: `About ${runs} runs out and ${stays} stays above; below it comes to lie about ${text(formatLength(puddle.width_m, length))} across and ${text(formatLength(puddle.depth_m, length))} deep. What lies lowest runs first and ends outermost.`,
+      sentence: `About ${text(formatMass(share * mass_kg, mass))} runs out and ${stays} stays above; below it comes to lie about ${text(formatLength(puddle.width_m, length))} across and ${text(formatLength(puddle.depth_m, length))} deep.${held} What lies lowest runs first and ends outermost.`,
     },
   ];
 }

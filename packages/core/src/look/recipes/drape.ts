@@ -1,5 +1,5 @@
 import { bodyFigures, mainGlass } from '../../body/body';
-import { workToDrape } from '../../flow/sag';
+import { deepestDrape, workToDrape } from '../../flow/sag';
 import { refused } from '../../problem';
 import type { Recipe } from '../recipe';
 import { bentWork, leftToGo, shapingAim } from './bent';
@@ -16,14 +16,21 @@ export const drape: Recipe = {
   uneven: 1.5,
   hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
   asks: { kind: 'former', what: 'the former it hangs over' },
-  law: 'An edge that stands out by l comes down at 0.375·ρgl⁴/(ηL²) (a viscous beam).',
+  law: 'An edge that stands out by l comes down at 0.375·ρgl⁴/(ηL²) (a viscous beam), twice as fast at first since it turns freely, ever more slowly as it hangs steeper; it ends 0.57 of half its thickness short of l.',
   work(asked) {
     const { body, shaping } = asked;
     if (shaping?.kind !== 'former') return refused('missing', 'setup.shaping', 'A drape needs a former: how far the blank stands out and is to come down.');
+    const sheet_m = bodyFigures(body).depth.mean_m;
+    if (shaping.drop_m > deepestDrape(shaping.overhang_m, sheet_m))
+      return refused(
+        'impossible',
+        'setup.shaping.drop_m',
+        'Its edge cannot come down so far: what bends over the former does not hang. Ask for less, or let it stand out further.',
+      );
     const left = leftToGo(shaping.down_m, shaping.drop_m, 'drop_m');
     if (!left.ok) return left;
-    const drop_m = shaping.drop_m - left.value;
-    return bentWork(asked, workToDrape(mainGlass(body), shaping.overhang_m, bodyFigures(body).depth.mean_m, drop_m), 'overhang_m');
+    const workTo = (drop_m: number): number => workToDrape(mainGlass(body), shaping.overhang_m, sheet_m, drop_m);
+    return bentWork(asked, workTo(shaping.drop_m) - workTo(left.value), 'overhang_m');
   },
   aim: shapingAim,
   looksLike: {

@@ -6,7 +6,7 @@ import type { Puddle, Recipe, WorkQuestion } from '../recipe';
 
 /** Near enough to where it would come to rest. */
 const NEAR_REST = 0.95;
-const MOST_OVER_LEAST = 6;
+const MOST_OVER_LEAST = 5;
 
 function discOf({ body }: Pick<WorkQuestion, 'body'>, work_perPa: number): Puddle {
   const { volume_m3 } = bodyFigures(body);

@@ -1,10 +1,10 @@
 import { bodyFigures, mainGlass } from '../../body/body';
-import { footprintNarrow } from '../../body/footprint';
 import { sagAfter, workToSag } from '../../flow/sag';
 import { shearModulus } from '../../glass/constants';
 import { found } from '../../problem';
 import { formatLength, text } from '../../units/format';
 import type { Recipe } from '../recipe';
+import { openingUnder } from '../shaping';
 
 /** A grip has let go once the stress in it could relax so many times over. */
 const LEAST_TIMES = 3;
@@ -12,7 +12,7 @@ const LEAST_TIMES = 3;
 const UNSEEN_SAG_M = 0.0002;
 /** No more is asked of small stiff pieces: a few degrees past setting do it, 1/Pa. */
 const ENOUGH = 1e-7;
-const LEAST_RANGE = 4;
+const MOST_OVER_LEAST = 5;
 
 export const loosen: Recipe = {
   name: 'Loosening',
@@ -32,13 +32,16 @@ export const loosen: Recipe = {
   work({ body }) {
     const glass = mainGlass(body);
     const least = LEAST_TIMES / shearModulus(glass);
-    const sinks = workToSag(glass, footprintNarrow(body.footprint) / 2, bodyFigures(body).depth.mean_m, UNSEEN_SAG_M);
-    return found({ least, most: Math.max(LEAST_RANGE * least, Math.min(sinks, ENOUGH)) });
+    const sinks = workToSag(glass, openingUnder(body.footprint), bodyFigures(body).depth.mean_m, UNSEEN_SAG_M);
+    // In the middle between what lets go and what is seen: neither the grip nor the kiln is known any closer.
+    const middle = Math.sqrt(least * Math.max(least, Math.min(sinks, ENOUGH)));
+    const from = Math.max(least, middle / Math.sqrt(MOST_OVER_LEAST));
+    return found({ least: from, most: MOST_OVER_LEAST * from });
   },
   tells({ body }, work_perPa, { length }) {
     const glass = mainGlass(body);
     const times = work_perPa * shearModulus(glass);
-    const sag_m = sagAfter(glass, footprintNarrow(body.footprint) / 2, bodyFigures(body).depth.mean_m, work_perPa);
+    const sag_m = sagAfter(glass, openingUnder(body.footprint), bodyFigures(body).depth.mean_m, work_perPa);
     const sinks = `${sag_m < UNSEEN_SAG_M ? 'less than' : 'about'} ${text(formatLength(Math.max(sag_m, UNSEEN_SAG_M), length))}`;
     const figure = times < 10 ? times.toFixed(1) : String(Math.round(times));
     return [

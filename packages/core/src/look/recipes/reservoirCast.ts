@@ -1,13 +1,14 @@
 import { bodyFigures, mainGlass } from '../../body/body';
-import { type Holes, heldHead, workToDrain } from '../../flow/drain';
+import { type Holes, heldHead, mostDrained, workToDrain } from '../../flow/drain';
 import { found, refused } from '../../problem';
+import { formatMass, text } from '../../units/format';
 import type { Recipe, WorkQuestion } from '../recipe';
 import type { Cavity, Shaping } from '../shaping';
 import { CAST, CAST_CARE, castFigures, castWork } from './cast';
 
 /** It has to run out first, and then to fill what it has run into. */
 const AIM_OVER_LEAST = 1.6;
-/** What clings to a reservoir is given up. */
+/** Of what can run out of it. */
 const LEAST_SHARE = 0.9;
 
 type Reservoir = Extract<Shaping, { kind: 'reservoir' }>;
@@ -15,11 +16,12 @@ const through = ({ hole_m, plate_m }: Reservoir): Holes => ({ holes: 1, hole_m, 
 /** The glass in the hole presses too; what is left above it is not counted on. */
 const headOf = (cavity: Cavity): number => cavity.thick_m + ('plate_m' in cavity ? (cavity as Reservoir).plate_m : 0);
 
+/** Share of the reservoir that can run into the mould at all. */
+const runsOut = ({ body }: WorkQuestion, reservoir: Reservoir): number => mostDrained(mainGlass(body), bodyFigures(body), through(reservoir));
+
 /** Heat work, 1/Pa, after which the reservoir has run into the mould. */
-function workToRun({ body }: WorkQuestion, reservoir: Reservoir): number {
-  const { volume_m3, area_m2 } = bodyFigures(body);
-  return workToDrain(mainGlass(body), { volume_m3, area_m2 }, through(reservoir), LEAST_SHARE);
-}
+const workToRun = (asked: WorkQuestion, reservoir: Reservoir): number =>
+  workToDrain(mainGlass(asked.body), bodyFigures(asked.body), through(reservoir), LEAST_SHARE * runsOut(asked, reservoir));
 
 export const reservoirCast: Recipe = {
   ...CAST,
@@ -50,7 +52,10 @@ export const reservoirCast: Recipe = {
     if (asked.shaping?.kind !== 'reservoir') return figures;
     const times = work_perPa / workToRun(asked, asked.shaping);
     const runs = times < 1 ? 'The reservoir has not run empty by then.' : `The reservoir has run empty after ${Math.round(100 / times)} % of this heat work.`;
-    return figures.map((one) => ({ ...one, sentence: `${one.sentence} ${runs}` }));
+    const held_kg = (1 - runsOut(asked, asked.shaping)) * bodyFigures(asked.body).mass_kg;
+    const held =
+      held_kg > 0 ? ` Its hole holds ${text(formatMass(held_kg, units.mass))} back for good, however hot: lay so much more, or take a wider hole.` : '';
+    return figures.map((one) => ({ ...one, sentence: `${one.sentence} ${runs}${held}` }));
   },
   looksLike: {
     early: 'glass stands in the reservoir and sags towards its hole',

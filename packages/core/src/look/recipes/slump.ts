@@ -17,12 +17,13 @@ export const slump: Recipe = {
   uneven: 1.5,
   hold_s: { cooler: 1200, hotter: 480, least: 300, most: 2400 },
   asks: { kind: 'hollow', what: 'the mould it sinks into; a cut-out in fibre board is one' },
-  law: "A plate over a hollow sinks at 0.17·ρga⁴/(ηL²), slower as it stretches (Timoshenko's plate, with viscosity in place of stiffness).",
+  law: "A plate over an opening sinks at C·ρga⁴/(ηL²), C by its outline (Timoshenko's plates, viscosity in place of stiffness). Where it stretches it sinks slower.",
   work(asked) {
     const { body, shaping } = asked;
     if (shaping?.kind !== 'hollow') return refused('missing', 'setup.shaping', "A slump needs a hollow: the mould's span and depth.");
-    const { span_m, depth_m } = spanned(shaping, body.footprint);
-    const workTo = (drop_m: number): number => workToSag(mainGlass(body), span_m / 2, bodyFigures(body).depth.mean_m, drop_m);
+    const opening = spanned(shaping, body.footprint);
+    const { depth_m } = opening;
+    const workTo = (drop_m: number): number => workToSag(mainGlass(body), opening, bodyFigures(body).depth.mean_m, drop_m);
     const left = leftToGo(shaping.down_m, depth_m, 'depth_m');
     return left.ok ? bentWork(asked, workTo(depth_m) - workTo(left.value), 'span_m') : left;
   },

@@ -1,0 +1,155 @@
+/**
+ * What firings of the same kind have shown bounds the next one: what fell short asks for more heat work than that firing had, what went
+ * too far for less, and with both on record the next lies between them, in the logarithm. A result speaks of the body that was fired, in
+ * its form and its kiln, from where it was then; of all others it is evidence for the corrections alone. Where a shape came out half-way
+ * and was measured, what the firing really took for that way is what the rest of the way takes.
+ *
+ * All work here is by what the controller read: with no offset taken off.
+ */
+import { bodyFigures, mainGlass } from '../body/body';
+import { sidesOf } from '../body/footprint';
+import { efold, type WorkRange } from '../flow/heatWork';
+import type { Vft } from '../glass/viscosity';
+import type { Look } from '../look/recipes/all';
+import type { Shaping } from '../look/shaping';
+import { neededWork } from '../look/work';
+import type { FiringCase } from './firingCase';
+import { FAR, type HowFar, type LookSeen } from '../learn/corrections';
+
+/** Heat work that a firing did, 1/Pa, at its working temperature, °C. */
+export interface WorkDone {
+  work_perPa: number;
+  work_C: number;
+}
+
+/** What bounds one firing's heat work; short: the most that fell short; past: the least that went too far. */
+export interface SeenWork {
+  short?: WorkDone & { by?: HowFar };
+  past?: WorkDone & { by?: HowFar };
+  /** What brought it as far down as it was measured to be, where it goes on from there: how much that was of what is reckoned for it. */
+  soFar?: WorkDone & { reckoned_perPa: number };
+}
+
+/** A firing that was opened and told of. */
+export interface SeenFiring extends WorkDone {
+  kilnId: string;
+  stepId: string;
+  look: Look;
+  formId: string | null;
+  outcome: LookSeen['outcome'];
+  by?: HowFar;
+  body: SeenBody;
+  shaping?: Shaping;
+}
+
+/** What of a body decides whether a result speaks of it. */
+export interface SeenBody {
+  annealing_C: number;
+  softening_C: number;
+  mean_m: number;
+  max_m: number;
+  narrow_m: number;
+  far_m: number;
+  joined: boolean;
+  parts: number;
+}
+
+export function seenBody({ body }: Pick<FiringCase, 'body'>): SeenBody {
+  const { mean_m, max_m } = bodyFigures(body).depth;
+  const [narrow_m, far_m] = sidesOf(body.footprint);
+  const { annealing_C, softening_C } = mainGlass(body);
+  return { annealing_C, softening_C, mean_m, max_m, narrow_m, far_m, joined: body.joined, parts: body.parts?.length ?? 0 };
+}
+
+/** Measures nearer than this, as a share, are the same. */
+const SAME = 0.05;
+const near = (one: number, other: number): boolean => Math.abs(one - other) <= SAME * Math.max(Math.abs(one), Math.abs(other));
+
+const isSameBody = (one: SeenBody, other: SeenBody): boolean =>
+  one.joined === other.joined &&
+  one.parts === other.parts &&
+  one.annealing_C === other.annealing_C &&
+  one.softening_C === other.softening_C &&
+  (['mean_m', 'max_m', 'narrow_m', 'far_m'] as const).every((key) => near(one[key], other[key]));
+
+/** Whether what shaped the one shapes the other alike, from as far down. */
+function isSameShaping(one: Shaping | undefined, other: Shaping | undefined): boolean {
+  if (!one || !other) return one === other;
+  const [a, b] = [Object.entries(one), Object.entries(other)].map((entries) => new Map(entries.filter(([key]) => key !== 'down_m')));
+  const wholes = [...new Set([...a.keys(), ...b.keys()])].every((key) => {
+    const [x, y] = [a.get(key), b.get(key)];
+    return typeof x === 'number' && typeof y === 'number' ? near(x, y) : x === y;
+  });
+  const down = (shaping: Shaping): number => ('down_m' in shaping ? (shaping.down_m ?? 0) : 0);
+  const way = one.kind === 'hollow' ? one.depth_m : one.kind === 'former' ? one.drop_m : 1;
+  return wholes && Math.abs(down(one) - down(other)) <= SAME * way;
+}
+
+/** How a firing that was opened bears on one to come; formedBy: the step whose measured shape that one starts from. */
+export function seenFor(
+  firing: Pick<FiringCase, 'body' | 'look' | 'setup' | 'limits'>,
+  { formId, formedBy }: { formId: string | null; formedBy: string | null },
+  seen: readonly SeenFiring[],
+): SeenWork | undefined {
+  if (firing.body.glasses.length === 0) return undefined;
+  const body = seenBody(firing);
+  const own = seen.filter(
+    (one) => one.look === firing.look && one.formId === formId && isSameBody(one.body, body) && isSameShaping(one.shaping, firing.setup.shaping),
+  );
+  const done = ({ work_perPa, work_C, by }: SeenFiring): WorkDone & { by?: HowFar } => ({ work_perPa, work_C, ...(by ? { by } : {}) });
+  const short = own.filter(({ outcome }) => outcome === 'short').sort((a, b) => b.work_perPa - a.work_perPa)[0] as SeenFiring | undefined;
+  const past = own.filter(({ outcome }) => outcome === 'past').sort((a, b) => a.work_perPa - b.work_perPa)[0] as SeenFiring | undefined;
+  const before = formedBy === null ? undefined : seen.find(({ stepId, look }) => stepId === formedBy && look === firing.look);
+  const soFar = before && reckonedSoFar(firing, before);
+  const all = { ...(short ? { short: done(short) } : {}), ...(past ? { past: done(past) } : {}), ...(soFar ? { soFar } : {}) };
+  return Object.keys(all).length > 0 ? all : undefined;
+}
+
+/** What is reckoned for the way that was measured, beside what the firing did; nothing where it started on the way, or came all of it. */
+function reckonedSoFar({ body, look, setup, limits }: Pick<FiringCase, 'body' | 'look' | 'setup' | 'limits'>, before: SeenFiring): SeenWork['soFar'] {
+  const { shaping } = setup;
+  if (before.outcome !== 'short' || (shaping?.kind !== 'hollow' && shaping?.kind !== 'former') || !shaping.down_m) return undefined;
+  if (before.shaping && 'down_m' in before.shaping && before.shaping.down_m) return undefined;
+  const { down_m, ...whole } = shaping;
+  const reached: Shaping = whole.kind === 'hollow' ? { ...whole, depth_m: down_m } : { ...whole, drop_m: down_m };
+  const reckoned = neededWork(body, look, limits.works_perPa, reached);
+  return reckoned.ok ? { work_perPa: before.work_perPa, work_C: before.work_C, reckoned_perPa: reckoned.value.least } : undefined;
+}
+
+/** A result is told by eye: the next stays away from it by so much, as a factor; from one that was far off by as much as far is. */
+const CLEAR_OF = 1.2;
+const clearOf = ({ by }: { by?: HowFar }): number => (by === 'far' ? Math.exp(FAR) : CLEAR_OF);
+/** What one bound leaves of a range is at least so wide, as a factor. */
+const ROOM = 2;
+/** Between two bounds no more is left to either side of their middle: what a kind of firing bears at most is five times its least. */
+const MOST_ROOM = Math.sqrt(5);
+/** Where what went too far had less than what fell short, about their middle. */
+const LEAST_ROOM = 1.1;
+/** What a measured way took is believed within this factor of what was reckoned. */
+const BELIEVED = 4;
+
+/** Work as the glass had it where the controller reads offset_K over it, 1/Pa. */
+export const asGlass = (vft: Vft, { work_perPa, work_C }: WorkDone, offset_K: number): number => work_perPa * Math.exp(-offset_K / efold(vft, work_C));
+
+/** The heat work that a firing needs and bears, held to what was seen, 1/Pa. */
+export function boundedBy({ least, most }: WorkRange, { short, past, soFar }: SeenWork, vft: Vft, offset_K: number): WorkRange {
+  if (soFar) {
+    const took = Math.min(Math.max(asGlass(vft, soFar, offset_K) / soFar.reckoned_perPa, 1 / BELIEVED), BELIEVED);
+    return boundedBy({ least: least * took, most: most * took }, { ...(short ? { short } : {}), ...(past ? { past } : {}) }, vft, offset_K);
+  }
+  const [fell, went] = [short, past].map((one) => one && asGlass(vft, one, offset_K));
+  if (fell !== undefined && went !== undefined) {
+    const middle = Math.sqrt(fell * went);
+    const room = Math.min(Math.max(Math.sqrt(went / fell), LEAST_ROOM), MOST_ROOM);
+    return { least: middle / room, most: middle * room };
+  }
+  if (short && fell !== undefined) {
+    const from = Math.max(least, fell * clearOf(short));
+    return { least: from, most: Math.max(most, ROOM * from) };
+  }
+  if (past && went !== undefined) {
+    const to = Math.min(most, went / clearOf(past));
+    return { least: Math.min(least, to / ROOM), most: to };
+  }
+  return { least, most };
+}
