@@ -17,6 +17,8 @@ import {
   LoadSchema,
   NewFiringSchema,
   LearnedQuerySchema,
+  SeenFiringSchema,
+  SeenQuerySchema,
   LearnedSchema,
   NewScheduleSchema,
   AlikeSchema,
@@ -162,6 +164,9 @@ export const api = {
   learned: get('/api/learned', 'What the firings of a kiln have taught; null where none was told of', LearnedSchema.nullable(), {
     query: LearnedQuerySchema,
     computes: true,
+  }),
+  seen: get('/api/seen', 'How firings of one kind came out in a kiln, newest first, with the heat work they did', z.array(SeenFiringSchema), {
+    query: SeenQuerySchema,
   }),
   bench: get('/api/bench', 'What is in the kiln, what waits and for what, what was last learned', BenchSchema, { computes: true }),
   access: get('/api/access', 'Where other devices find this studio, and which of them have been let in', AccessSchema),

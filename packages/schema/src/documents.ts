@@ -1,5 +1,18 @@
 /** A studio's other documents: backups, schedule versions, firings, what waits, settings. */
-import { HOW_FAR, type MadeFrom, type OfFiredLayers, LAYER_FORMS, LOOKS, RELEASED, SETUP_KINDS, STAGES, WARE_KINDS, WETS, STEP_KINDS } from '@torvin/core';
+import {
+  HOW_FAR,
+  type MadeFrom,
+  type OfFiredLayers,
+  type SeenFiring,
+  LAYER_FORMS,
+  LOOKS,
+  RELEASED,
+  SETUP_KINDS,
+  STAGES,
+  WARE_KINDS,
+  WETS,
+  STEP_KINDS,
+} from '@torvin/core';
 import { z } from 'zod';
 import {
   ControllerInputSchema,
@@ -313,6 +326,8 @@ export const FiringSchema = z
     load: LoadSchema,
     /** How what lay there differed from what its schedule was made from. */
     differences: z.array(z.string()),
+    /** What spoke against it when it was started, and was accepted. */
+    accepted: z.array(z.string()),
     pieceName: z.string(),
     createdAt: instant,
     /** Hottest target of its schedule, °C, that target's hold, s, and the whole firing's length, s. */
@@ -327,7 +342,7 @@ export const FiringSchema = z
 export type Firing = z.infer<typeof FiringSchema>;
 
 /** A firing as a list shows it: how it ran in two figures, the beginning of its note. */
-export const FiringRowSchema = FiringSchema.omit({ asFired: true, differences: true, knownBy: true, lesson: true, load: true })
+export const FiringRowSchema = FiringSchema.omit({ asFired: true, differences: true, accepted: true, knownBy: true, lesson: true, load: true })
   .extend({
     /** Hottest target as it ran, °C, and its hold, s. */
     ran_C: figure('°C'),
@@ -449,6 +464,26 @@ export const LearnedSchema = z
   })
   .meta({ id: 'Learned' });
 export type Learned = z.infer<typeof LearnedSchema>;
+
+/** A firing that was opened and told of, as the next of its kind is planned by. */
+export const SeenFiringSchema = schemaFor<SeenFiring>()(
+  z
+    .object({
+      ...{ kilnId: z.string(), stepId: z.string(), look: z.enum(LOOKS), formId: z.string().nullable() },
+      ...{ outcome: ResultSchema, by: z.enum(HOW_FAR).optional() },
+      work_perPa: figure('1/Pa', 'By what the controller read'),
+      work_C: figure('°C', 'Its working temperature, as it ran'),
+      body: z.object({
+        ...{ annealing_C: figure('°C'), softening_C: figure('°C'), mean_m: figure('m'), max_m: figure('m'), narrow_m: figure('m'), far_m: figure('m') },
+        ...{ joined: z.boolean(), parts: count() },
+      }),
+      shaping: ShapingSchema.optional(),
+    })
+    .meta({ id: 'SeenFiring' }),
+);
+
+/** Of which kiln, and of which kind of firing. */
+export const SeenQuerySchema = z.object({ kiln: z.string().min(1).max(60), look: z.enum(LOOKS) });
 
 /** Of which kiln; of the one that was told of last where left out. */
 export const LearnedQuerySchema = z.object({ kiln: asked(60) });

@@ -20,6 +20,7 @@ const FiledFiringSchema = FiringSchema.pick({
   /** Left out by files from before firings were loads. */
   load: LoadSchema.omit({ version: true }).optional(),
   differences: z.array(z.string()).default([]),
+  accepted: z.array(z.string()).default([]),
   /** Left out by files from before firings said what they teach. */
   lesson: LessonSchema.default(NO_LESSON),
   /** Left out by files from before it was asked. */

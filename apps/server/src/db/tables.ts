@@ -206,6 +206,8 @@ export const firings = sqliteTable(
     photos: text('photos', { mode: 'json' }).$type<string[]>().notNull().default([]),
     /** How what lay there differed from what its schedule was made from, where it was fired all the same. */
     differences: text('differences', { mode: 'json' }).$type<string[]>().notNull().default([]),
+    /** What spoke against it when it was started, and was accepted. */
+    accepted: text('accepted', { mode: 'json' }).$type<string[]>().notNull().default([]),
     /** How a result was known before the glass could be cold; '' where it was told in time. */
     knownBy: text('known_by').notNull().default(''),
     lesson: text('lesson', { mode: 'json' }).$type<Lesson>().notNull().default(NO_LESSON),

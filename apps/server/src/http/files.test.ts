@@ -141,7 +141,8 @@ describe('a piece file', () => {
     const { hash } = (await (
       await fetch(`${server.base}/api/photos`, { method: 'POST', body: new Uint8Array(bytes), headers: { 'Content-Type': 'image/png' } })
     ).json()) as { hash: string };
-    const [{ id, scheduleId: _schedule, createdAt: _created, asFiredResult: _result, load: _load, differences: _differences, ...told }] = file.firings;
+    const [{ id, scheduleId: _schedule, createdAt: _created, asFiredResult: _result, load: _load, differences: _differences, accepted: _accepted, ...told }] =
+      file.firings;
     expect((await server.ask('PUT', `/api/firings/${id}`, { ...told, photos: [hash], version: 1 })).status).toBe(200);
     const { file: withPicture } = await filed('Plaque no. 14');
     expect(withPicture.photos.map((photo) => photo.hash)).toEqual([hash]);

@@ -1,5 +1,16 @@
 /** Firings: each an entry of a load, pointing at the schedule version it ran, and told more of once it has been opened. */
-import { type Evaluation, formatTemperature, hottestSegment, outdatedBy, ProblemError, text } from '@torvin/core';
+import {
+  type Evaluation,
+  brokenOf,
+  brokenSentence,
+  firingOf,
+  formatTemperature,
+  hottestSegment,
+  outdatedBy,
+  ProblemError,
+  standingWarnings,
+  text,
+} from '@torvin/core';
 import type { Firing, FiringChangeSchema, FiringDetail, FiringPage, FiringQuery, FiringRow, NewFiringSchema, Schedule } from '@torvin/schema';
 import { type SQL, and, count, desc, eq, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
@@ -11,6 +22,7 @@ import { findLoad, loadsAhead, mustBeFree } from './loads';
 import { mustHavePhotos } from './photos';
 import { type Sent, once } from './receipts';
 import { findSchedule } from './schedules';
+import { seenFirings } from './seen';
 import { allShelves } from './records';
 import { mentions } from './search';
 import { readStudio, studioUnits } from './studio';
@@ -27,10 +39,12 @@ const PLANNED_AHEAD_MS = 60 * DAY_MS;
 /** Kilns overshoot; more than so much over its top is no reading of it. */
 const OVERSHOOT_K = 30;
 
-const { id, pieceId, scheduleId, place, result, lookReached, released, note, asFired, photos, knownBy, lesson, differences, version, createdAt } = firings;
+const { id, pieceId, scheduleId, place, result, lookReached, released, note, asFired, photos, knownBy, lesson, differences, accepted, version, createdAt } =
+  firings;
 const { stepId, work_C, work_s, total_s, kilnName, familyName, look } = schedules;
 const COLUMNS = {
-  ...{ id, pieceId, scheduleId, stepId, place, result, lookReached, released, note, asFired, photos, knownBy, lesson, differences, version, createdAt },
+  ...{ id, pieceId, scheduleId, stepId, place, result, lookReached, released, note, asFired, photos, knownBy, lesson, differences, accepted },
+  ...{ version, createdAt },
   ...{ pieceName: pieces.name, work_C, work_s, total_s, kilnName, familyName, look, load: loads },
 };
 
@@ -157,7 +171,24 @@ export function differencesNow(db: Database, schedule: Schedule): string[] {
     .where(and(eq(pieces.id, schedule.pieceId), isNull(pieces.deletedAt)))
     .get();
   if (!piece) return [];
-  return outdatedBy(piece.doc, schedule.stepId, allShelves(db), schedule.snapshot, studioUnits(db));
+  const { kilnId: kiln, look: kind } = firingOf(piece.doc, schedule.stepId) ?? {};
+  const shelf = { ...allShelves(db), ...(kiln && kind ? { seen: seenFirings(db, { kiln, look: kind }) } : {}) };
+  return outdatedBy(piece.doc, schedule.stepId, shelf, schedule.snapshot, studioUnits(db));
+}
+
+/** What speaks against a firing as it is started: what was found at the piece and in its form, and limits that its schedule breaks. */
+function standingNow(db: Database, { pieceId: of, stepId: at, segments, result: planned, snapshot }: Schedule): string[] {
+  const piece = db
+    .select({ doc: pieces.doc })
+    .from(pieces)
+    .where(and(eq(pieces.id, of), isNull(pieces.deletedAt)))
+    .get();
+  const step = piece && firingOf(piece.doc, at);
+  const units = studioUnits(db);
+  const broken = brokenOf(planned.readings).map((reading) => brokenSentence(reading, units, snapshot.firing.look));
+  const hottest_C = segments[hottestSegment(segments)].target_C;
+  const found = step ? standingWarnings(piece.doc, step, allShelves(db), units, { hottest_C, work_perPa: planned.work_perPa.mean }) : [];
+  return [...broken, ...found];
 }
 
 /** The id of the kiln that a schedule was made for; older versions know its name alone. */
@@ -221,9 +252,10 @@ export function recordFiring(db: Database, wanted: Recorded, asFiredResult: Eval
         throw new Conflict('outdated', 'asItIs', `This schedule is out of date. ${differs.join(' ')} Compute it again, or fire it as it is.`, differs);
       }
       const loadId = loadFor(tx, wanted, schedule, now);
+      const stood = wanted.result === null ? standingNow(tx, schedule) : [];
       const { zone: _zone, firedAt: _firedAt, planned: _planned, asItIs: _asItIs, ...told } = wanted;
       tx.insert(firings)
-        .values({ ...told, loadId, asFired: ran, asFiredResult: ran && asFiredResult, differences: differs, createdAt: now })
+        .values({ ...told, loadId, asFired: ran, asFiredResult: ran && asFiredResult, differences: differs, accepted: stood, createdAt: now })
         .run();
       tellWaiting(tx, wanted.pieceId);
     }

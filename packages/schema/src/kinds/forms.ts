@@ -75,6 +75,7 @@ const fields: Field[] = [
   length('thickest_m', 'Thickest section of glass', { optional: true, when: is('cavity') }),
   length('thinnest_m', 'Thinnest section of glass', { optional: true, when: is('cavity') }),
   length('core_m', 'Core, thick', { optional: true, when: is('cavity'), hint: 'from the glass to its middle; left empty where it has none' }),
+  mass('water_kg', 'Water that fills it', { optional: true, when: is('cavity'), hint: 'weighed; left empty: by its measures' }),
   length('detail_m', 'Finest detail, radius', { optional: true, when: is('cavity'), hint: 'may be left empty' }),
   {
     as: 'choice',

@@ -9,6 +9,7 @@ import { keyProgram, standingPrograms } from '../../store/programs';
 import { countPieces } from '../../store/pieces';
 import { keepReckoning, keptReckonings } from '../../store/reckonings';
 import { findSchedule } from '../../store/schedules';
+import { seenFirings } from '../../store/seen';
 import { studioUnits } from '../../store/studio';
 import type { Works } from '../route';
 
@@ -59,6 +60,7 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
     };
   }
 
+  route(api.seen, (_, _id, query) => seenFirings(db, query));
   route(api.learned, (_, _id, { kiln }) => learnedOf(kiln === '' ? undefined : kiln));
   route(api.bench, async () => ({
     inKiln: firingsInKiln(db),

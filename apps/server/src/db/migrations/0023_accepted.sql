@@ -1,0 +1,1 @@
+ALTER TABLE `firings` ADD `accepted` text DEFAULT '[]' NOT NULL;
