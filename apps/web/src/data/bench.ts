@@ -1,6 +1,7 @@
 /** What is going on in the studio. */
-import { api } from '@torvin/schema';
-import { keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query';
+import type { SeenFiring } from '@torvin/core';
+import { type Step, api } from '@torvin/schema';
+import { type QueryClient, keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query';
 import { call } from '@/outside/client';
 import { keys } from '@/outside/keys';
 
@@ -16,5 +17,18 @@ export const useLearned = (kilnId: string | null) =>
     enabled: kilnId !== null,
     placeholderData: keepPreviousData,
   });
+
+const seenQuery = ({ kilnId, look }: Pick<Step, 'kilnId' | 'look'>) =>
+  queryOptions({ queryKey: keys.seen(kilnId, look), queryFn: ({ signal }) => call(api.seen, { query: { kiln: kilnId, look }, signal }) });
+
+/** How firings of this kind came out in its kiln, as it is shown; undefined while that is not known, and where it is not asked for. */
+export const useSeen = (step: Pick<Step, 'kilnId' | 'look'> | null): readonly SeenFiring[] | undefined =>
+  useQuery({ ...seenQuery(step ?? { kilnId: '', look: 'tack' }), enabled: step !== null }).data;
+
+/** How firings of one kind came out in a kiln: asked anew for each plan; what was read last where nobody answers. */
+export async function seenIn(client: QueryClient, step: Pick<Step, 'kilnId' | 'look'>): Promise<readonly SeenFiring[]> {
+  const query = seenQuery(step);
+  return client.fetchQuery({ ...query, retry: false, staleTime: 0, networkMode: 'always' }).catch(() => client.getQueryData(query.queryKey) ?? []);
+}
 
 export const useBench = () => useQuery({ ...benchReading, refetchInterval: AGAIN_MS });

@@ -14,14 +14,14 @@ import { OnPaper } from './OnPaper';
 import { PAGE } from './page';
 import { runSheetSvg } from './runSheetSvg';
 
-export function PrintScreen({ piece, step, schedule, shelves, outdated, start }: StepPageParts & { start: Date }) {
+export function PrintScreen({ piece, step, schedule, shelves, outdated, standing, start }: StepPageParts & { start: Date }) {
   // Paper outlives the screen: an outdated schedule is printed only when the person has said so, with what differs on it.
   const [asItIs, setAsItIs] = useState(false);
   const decided = outdated.length === 0 || asItIs;
   const units = useUnits();
   const { firing } = schedule.snapshot;
   const { value } = useComputed('evaluate', { firing, segments: schedule.segments, series: true });
-  const page = runSheetSvg({ piece, schedule, series: value?.simulation.series, units, start, differences: outdated, asItIs });
+  const page = runSheetSvg({ piece, schedule, series: value?.simulation.series, units, start, differences: outdated, asItIs, standing });
   return (
     <Screen title="Print" subtitle="one page, A4 or Letter" back={{ title: firingName(schedule.snapshot.firing), href: runHref(piece.id, schedule.stepId) }}>
       <View style={{ gap: space.large }}>

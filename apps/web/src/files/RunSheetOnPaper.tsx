@@ -4,7 +4,14 @@ import type { OpenRunSheet } from '@/runsheet/RunPanels';
 import { OnPaper } from './OnPaper';
 import { runSheetSvg } from './runSheetSvg';
 
-export function RunSheetOnPaper({ piece, schedule, series, start, differences }: OpenRunSheet & { differences: readonly string[] }) {
+export function RunSheetOnPaper({
+  piece,
+  schedule,
+  series,
+  start,
+  differences,
+  standing,
+}: OpenRunSheet & { differences: readonly string[]; standing: readonly string[] }) {
   const units = useUnits();
-  return <OnPaper page={() => runSheetSvg({ piece, schedule, series, units, start, differences })} />;
+  return <OnPaper page={() => runSheetSvg({ piece, schedule, series, units, start, differences, standing })} />;
 }

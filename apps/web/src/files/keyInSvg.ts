@@ -12,6 +12,8 @@ export interface KeyInPage {
   controller?: Snapshot['controller'];
   /** How what lies there now differs from what it was made from, where it is fired all the same. */
   differences?: readonly string[];
+  /** What was found before, and stands against the firing. */
+  standing?: readonly string[];
 }
 
 const TOP = 128;
@@ -22,7 +24,7 @@ const BOX = 12;
 const FIGURES_END = [244, 336, 420] as const;
 const HEADS: Record<FigureKind, (unit: string) => string> = { rate: () => 'rate', target: (unit) => `target, °${unit}`, hold: () => 'hold' };
 
-export function keyInSvg({ piece, schedule, controller = schedule.snapshot.controller, differences = [] }: KeyInPage): string {
+export function keyInSvg({ piece, schedule, controller = schedule.snapshot.controller, differences = [], standing = [] }: KeyInPage): string {
   const { kilnName, firing, familyName } = schedule.snapshot;
   const { rows, switchOff, remarks } = keyIn(schedule.segments, controller);
   const said = [
@@ -30,7 +32,9 @@ export function keyInSvg({ piece, schedule, controller = schedule.snapshot.contr
     ...remarks.map(({ message }) => message),
     WORK_CAUTIONS.keyIn,
   ].flatMap((sentence) => wrapped(sentence, WARNING_LINE));
-  const warning = wrapped(differences.length === 0 ? '' : `Out of date, fired as it is. ${differences.join(' ')}`, WARNING_LINE);
+  const warning = [...(differences.length === 0 ? [] : [`Out of date, fired as it is. ${differences.join(' ')}`]), ...standing].flatMap((one) =>
+    wrapped(one, WARNING_LINE),
+  );
   const foot = PAGE.height - MARGIN - 14 - LINE * (said.length + warning.length);
   const height = Math.min(TALLEST_ROW, (foot - TOP) / rows.length);
   // As large as its row lets it be.

@@ -33,12 +33,14 @@ export interface RunSheetPage {
   /** How what lies there now differs from what it was made from, and whether the person has said to fire it all the same. */
   differences?: readonly string[];
   asItIs?: boolean;
+  /** What was found before, and stands against the firing. */
+  standing?: readonly string[];
 }
 
 const CHART_HEIGHT = 170;
 const HEAD = 96;
 
-export function runSheetSvg({ piece, schedule, series, units, start, differences = [], asItIs = false }: RunSheetPage): string {
+export function runSheetSvg({ piece, schedule, series, units, start, differences = [], asItIs = false, standing = [] }: RunSheetPage): string {
   const { segments, result, snapshot } = schedule;
   // Who stands at the kiln reads it off the paper into the controller: it speaks the controller's unit.
   const { controller } = snapshot;
@@ -46,10 +48,10 @@ export function runSheetSvg({ piece, schedule, series, units, start, differences
   const { firing } = snapshot;
   const ends = result.simulation.segments.map(({ end_s }) => end_s);
   const tableTop = HEAD + CHART_HEIGHT + 34;
-  const warning = wrapped(
-    differences.length === 0 ? '' : `Out of date${asItIs ? ', fired as it is' : ': compute it again before it is fired'}. ${differences.join(' ')}`,
-    WARNING_LINE,
-  );
+  const warning = [
+    ...(differences.length === 0 ? [] : [`Out of date${asItIs ? ', fired as it is' : ': compute it again before it is fired'}. ${differences.join(' ')}`]),
+    ...standing,
+  ].flatMap((one) => wrapped(one, WARNING_LINE));
   const room = PAGE.height - MARGIN - 26 - tableTop - 14 * warning.length;
   const rowHeight = Math.min(44, room / segments.length);
   const columns = { number: MARGIN, clock: 58, name: 118, rate: 310, target: 400, hold: PAGE.width - MARGIN };

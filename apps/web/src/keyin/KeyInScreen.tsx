@@ -39,7 +39,7 @@ import { useProgram } from './useProgram';
 
 const NONE: ReadonlySet<number> = new Set();
 
-export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPageParts) {
+export function KeyInScreen({ piece, step, schedule, shelves, outdated, standing }: StepPageParts) {
   const { colours } = useTheme();
   const router = useRouter();
   const units = useUnits();
@@ -103,6 +103,11 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
                 {`This schedule breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${ROLE_NAMES[schedule.segments[broken[0].segment].role]}: ${brokenSentence(broken[0], { ...units, temperature: controller.unit }, schedule.snapshot.firing.look)}`}
               </Notice>
             )}
+            {standing.map((sentence) => (
+              <Notice key={sentence} tone="warn" testID="key-in-warning">
+                {sentence}
+              </Notice>
+            ))}
             <Rounded {...{ schedule, controller }} />
             {remarks.flatMap(({ kind, message }) =>
               kind === 'rounded'
@@ -161,7 +166,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               }}
             />
           )}
-          <OnPaper page={() => keyInSvg({ piece, schedule, controller, differences: outdated })} />
+          <OnPaper page={() => keyInSvg({ piece, schedule, controller, differences: outdated, standing })} />
           <View role="group" aria-label="Segments to key in" style={{ paddingTop: space.medium }} testID="key-in-rows">
             {rows.map((row, index) => {
               const done = keyed.has(index);
@@ -232,6 +237,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated }: StepPa
               shelves={shelves}
               unticked={slips === 0 ? 0 : rows.length - keyed.size}
               broken={broken.length}
+              standing={standing}
               slips={slips}
               mostDelay_s={controller.mostDelay_s}
               asItIs={outdated.length > 0}

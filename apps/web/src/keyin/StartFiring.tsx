@@ -37,6 +37,8 @@ export interface StartFiringProps {
   mostDelay_s?: number;
   /** Limits that the schedule breaks. */
   broken: number;
+  /** What was found at the piece and in its form; started all the same it is accepted, and stays on the record. */
+  standing: readonly string[];
   /** It is outdated and the person has said to fire it all the same. */
   asItIs: boolean;
   onStarted(): void;
@@ -45,7 +47,7 @@ export interface StartFiringProps {
 type When = 'now' | 'later';
 const WISHED: Record<Wish, string> = { start: 'Starts by itself', look: 'To be looked into', open: 'To be opened' };
 
-export function StartFiring({ piece, step, schedule, shelves, unticked, slips, mostDelay_s, broken, asItIs, onStarted }: StartFiringProps) {
+export function StartFiring({ piece, step, schedule, shelves, unticked, slips, mostDelay_s, broken, standing, asItIs, onStarted }: StartFiringProps) {
   const router = useRouter();
   const record = useSave('recordFiring');
   const loads = useLoads();
@@ -69,6 +71,7 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
     ...(unticked > 0 ? [`${unticked} of the rows ${unticked === 1 ? 'is' : 'are'} not ticked.`] : []),
     ...(slips ? [`The controller shows ${slips === 1 ? 'a slip' : `${slips} slips`}: mend ${slips === 1 ? 'it' : 'them'} and read back again.`] : []),
     ...(broken > 0 ? [`The schedule breaks ${broken === 1 ? 'a limit' : `${broken} limits`}.`] : []),
+    ...standing,
   ];
 
   function start(): void {

@@ -78,6 +78,11 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
             {`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}
           </Notice>
         )}
+        {firing.accepted.length > 0 && (
+          <Notice tone="warn" testID="accepted">
+            {`Started all the same. ${firing.accepted.join(' ')}`}
+          </Notice>
+        )}
         {together.length > 0 && <Words testID="together">{`In one load with ${together.map(({ pieceName }) => pieceName).join(', ')}.`}</Words>}
         <PhotoRow hashes={firing.photos} of={firing.pieceName} />
         <Words size="label" tone="muted">

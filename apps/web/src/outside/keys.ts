@@ -11,6 +11,7 @@ export const keys = {
   /** Of the firings, for the most part. */
   bench: ['firings', 'bench'],
   learned: (kilnId: string) => ['firings', 'learned', kilnId],
+  seen: (kilnId: string, look: string) => ['firings', 'seen', kilnId, look],
   firing: (id: string) => ['firing', id],
   shelves: ['shelves'],
   studio: ['studio'],

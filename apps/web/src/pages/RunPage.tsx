@@ -10,7 +10,7 @@ export function RunPage() {
       key={page.step.id}
       {...page}
       along={(open) => <FilesPanel {...open} />}
-      paper={(open) => <RunSheetOnPaper {...open} differences={page.outdated} />}
+      paper={(open) => <RunSheetOnPaper {...open} differences={page.outdated} standing={page.standing} />}
     />
   ) : (
     page.shown

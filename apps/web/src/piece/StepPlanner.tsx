@@ -8,6 +8,7 @@ import {
   serves,
   profileWords,
   type Look,
+  type Plan,
   RECIPES,
   SETUP_KINDS,
   SETUP_NAMES,
@@ -40,6 +41,7 @@ import {
   fieldsOf,
   formOf,
   likelyGroup,
+  MOULDS,
   mayBeSlender,
   setUpIn,
   stepOf,
@@ -210,7 +212,19 @@ function StepForm({ pieceId, doc, step, shelves, working, onCompute, onGiven, on
           testID="slender"
         />
       )}
-      {(form && givesShape(form) ? [] : fieldsOf(entry.look)).map(({ field, label, hint }) => (
+      {RECIPES[entry.look].asks?.kind === 'hollow' && !form && (
+        <Choice
+          label="Seen from above, the mould is"
+          value={entry.mould}
+          options={Object.entries({ ...MOULDS, ...(entry.mould === 'lobed' ? { lobed: 'Lobed' } : {}) }).map(([value, title]) => ({
+            value: value as Plan,
+            title,
+          }))}
+          onChange={(mould) => set({ mould })}
+          testID="mould-outline"
+        />
+      )}
+      {(form && givesShape(form) ? [] : fieldsOf(entry.look, entry.mould)).map(({ field, label, hint }) => (
         <Field
           key={field}
           label={label}

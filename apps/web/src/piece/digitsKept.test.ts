@@ -1,5 +1,5 @@
 /** What is opened and saved again without a touch keeps every digit, in either unit. */
-import { LOOKS, METRIC, RECIPES, type Units, asJourney } from '@torvin/core';
+import { LOOKS, METRIC, RECIPES, type Units, asJourney, shapingOf } from '@torvin/core';
 import { EMPTY_SHELVES, type PieceDoc } from '@torvin/schema';
 import { entryOf, isOutlineUntouched, PIECE_ENTRY_SCHEMAS } from './pieceEntry';
 import { entryOfStep, fieldsOf, stepFor, stepOf } from './stepEntry';
@@ -15,9 +15,10 @@ describe.each([
   ['inches', INCH],
 ] as const)('in %s', (_, units) => {
   test.each(LOOKS.filter((look) => RECIPES[look].asks && !RECIPES[look].ware).map((look) => [look]))('a firing to %s is changed and computed again', (look) => {
-    const fields = fieldsOf(look);
+    const fields = fieldsOf(look, 'oval');
     const shaping = {
       kind: RECIPES[look].asks?.kind,
+      ...(RECIPES[look].asks?.kind === 'hollow' ? { plan: 'oval' } : {}),
       ...Object.fromEntries(fields.map(({ key, of, least, most }) => [key, of === 'count' ? 3 : least + (most - least) * 0.123456789])),
     } as never;
     const entry = entryOfStep(doc, null, EMPTY_SHELVES, units, { look, setup: 'bareShelf', kilnId: 'k', controllerId: 'c' });
@@ -35,5 +36,36 @@ describe.each([
     expect(isOutlineUntouched(opened, read.footprint, read.typed, units.length)).toBe(true);
     const wider = PIECE_ENTRY_SCHEMAS[units.length].parse({ ...opened, width: '210 mm' });
     expect(isOutlineUntouched(opened, wider.footprint, wider.typed, units.length)).toBe(false);
+  });
+});
+
+describe('a mould that is typed', () => {
+  const typed = (entry: Partial<ReturnType<typeof entryOfStep>>, piece = doc) =>
+    stepOf({ ...entryOfStep(piece, null, EMPTY_SHELVES, METRIC, { look: 'slump', kilnId: 'k', controllerId: 'c' }), ...entry }, null, METRIC, EMPTY_SHELVES);
+
+  test('has an outline and both sizes, whichever was typed first, as the same mould of the shelf has', () => {
+    const own = { use: 'hollow', plan: 'oval', across_m: 0.3, along_m: 0.2, deep_m: 0.04, thick_m: 0.01, material: 'earthenware' } as const;
+    const step = { look: 'slump', setup: { kind: 'inMould', paper: false, form: { id: 'o', name: 'Oval', shape: own } } } as const;
+    const onShelf = shapingOf(step, { shape: 'oval', width_m: 0.22, length_m: 0.32 });
+    for (const [span, along] of [
+      ['200', '300'],
+      ['300', '200'],
+    ])
+      expect(typed({ mould: 'oval', span, along, depth: '40' }).step?.setup.shaping).toEqual(onShelf);
+    expect(onShelf).toEqual({ kind: 'hollow', plan: 'oval', span_m: 0.2, along_m: 0.3, depth_m: 0.04 });
+  });
+
+  test('is round with one size, whatever stood in the other, and a trough goes across', () => {
+    expect(typed({ mould: 'round', span: '200', along: '300', depth: '40' }).step?.setup.shaping).toEqual({ kind: 'hollow', span_m: 0.2, depth_m: 0.04 });
+    expect(typed({ mould: 'trough', span: '300', along: '200', depth: '40' }).step?.setup.shaping).toEqual({
+      ...{ kind: 'hollow', plan: 'trough', span_m: 0.3, along_m: 0.2, depth_m: 0.04 },
+    });
+    expect(typed({ mould: 'oval', span: '200', along: '', depth: '40' }).faults).toMatchObject([{ field: 'along' }]);
+  });
+
+  test('is taken to be of the outline of its blank, somewhat narrower both ways', () => {
+    const of = (footprint: PieceDoc['footprint']) => entryOfStep({ ...doc, footprint }, null, EMPTY_SHELVES, METRIC, { look: 'slump' });
+    expect(of({ shape: 'rectangle', width_m: 0.3, length_m: 0.2 })).toMatchObject({ mould: 'rectangle', span: '190 mm', along: '285 mm' });
+    expect(of({ shape: 'disc', diameter_m: 0.2 })).toMatchObject({ mould: 'round', span: '190 mm' });
   });
 });

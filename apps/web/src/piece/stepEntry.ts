@@ -11,7 +11,6 @@ import {
   type WareKind,
   wareOf,
   sidesOf,
-  footprintSpan,
   formatLength,
   impossibleFiring,
   type LengthUnit,
@@ -36,15 +35,18 @@ import {
   type JourneyStep,
   leavesShelf,
   type HeldForm,
+  type Plan,
+  openingOf,
 } from '@torvin/core';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { lengthWithin, massWithin, numberWithin } from './typed';
 
-type CastField = 'thick' | 'thin' | 'wall' | 'detail' | 'core' | 'sprue' | 'neck';
+type CastField = 'thick' | 'thin' | 'wall' | 'water' | 'detail' | 'core' | 'sprue' | 'neck';
 type WareField = 'ware' | 'wide' | 'long';
 export type StepField =
   | 'span'
+  | 'along'
   | 'depth'
   | 'overhang'
   | 'drop'
@@ -79,6 +81,8 @@ export interface StepEntry extends Record<StepField, string> {
   shelfId: string | null;
   /** How far down an edge is to come over such a former, where it is told. */
   comesDown: string;
+  /** The outline of a mould that is typed. */
+  mould: Plan;
   /** The form of a casting's thickest section. */
   slender: 'slab' | 'cylinder' | 'sphere';
   kilnId: string;
@@ -105,6 +109,10 @@ const SECTIONS: readonly FormField[] = [
   { field: 'thin', key: 'thin_m', label: 'Thinnest section of glass', name: 'The thinnest section', of: 'length', least: 0.001, most: 0.3 },
   { field: 'wall', key: 'wall_m', label: 'Wall of the mould, thick', name: 'The wall', of: 'length', least: 0.002, most: 0.2 },
 ];
+const WATER: FormField = {
+  ...{ field: 'water', key: 'water_kg', label: 'Water that fills the mould', hint: 'weighed; may be left out', name: 'The water' },
+  ...{ of: 'mass', least: 0.0005, most: 500, mayBeLeftOut: true },
+};
 const DETAIL: FormField = {
   ...{ field: 'detail', key: 'detail_m', label: 'Finest detail, radius', hint: 'may be left out', name: 'The detail' },
   ...{ of: 'length', least: 0.00005, most: 0.05, mayBeLeftOut: true },
@@ -114,6 +122,7 @@ const DETAIL: FormField = {
 export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
   hollow: [
     { field: 'span', key: 'span_m', label: 'Mould, inside across', hint: 'rim to rim', name: 'The mould', of: 'length', least: 0.01, most: 2 },
+    { field: 'along', key: 'along_m', label: 'Mould, inside the other way', hint: 'rim to rim', name: 'The other way', of: 'length', least: 0.01, most: 2 },
     { field: 'depth', key: 'depth_m', label: 'Mould, deep', name: 'Its depth', of: 'length', least: 0.001, most: 0.5 },
   ],
   former: [
@@ -136,7 +145,7 @@ export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
     { field: 'weight', key: 'plate_kg', label: 'Plate, weighs', hint: 'all that lies on the glass', name: 'The plate', of: 'mass', least: 0.05, most: 100 },
     { field: 'plate', key: 'plate_m', label: 'Plate, thick', name: 'The plate', of: 'length', least: 0.001, most: 0.1 },
   ],
-  cavity: [...SECTIONS, DETAIL],
+  cavity: [...SECTIONS, WATER, DETAIL],
   core: [
     ...SECTIONS,
     {
@@ -149,6 +158,7 @@ export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
       least: 0.002,
       most: 0.2,
     },
+    WATER,
     DETAIL,
   ],
   reservoir: [
@@ -163,6 +173,7 @@ export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
       least: 0.002,
       most: 0.2,
     },
+    WATER,
     { field: 'neck', key: 'plate_m', label: 'The hole, long', hint: 'from reservoir to mould', name: 'Its length', of: 'length', least: 0.001, most: 0.1 },
     DETAIL,
   ],
@@ -182,11 +193,18 @@ export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
   ],
 };
 
-/** What has to be said of the form for such a firing; nothing where a shelf is all it takes. */
-export const fieldsOf = (look: Look): readonly FormField[] => {
+/** What has to be said of the form for such a firing; nothing where a shelf is all it takes. A round mould has one size. */
+export function fieldsOf(look: Look, mould: Plan): readonly FormField[] {
   const kind = RECIPES[look].asks?.kind;
-  return kind ? FORM_FIELDS[kind] : [];
-};
+  return kind ? FORM_FIELDS[kind].filter(({ field }) => field !== 'along' || mould !== 'round') : [];
+}
+
+/** Outlines that a mould is typed in, as a person tells them. */
+export const MOULDS: Record<Exclude<Plan, 'lobed'>, string> = { round: 'Round', oval: 'Oval', rectangle: 'Square or oblong', trough: 'A trough' };
+
+const mouldOf = ({ shape }: PieceDoc['footprint']): Plan => (shape === 'oval' || shape === 'rectangle' ? shape : 'round');
+/** A mould that a blank was cut for is usually so much narrower. */
+const WITHIN_BLANK = 0.95;
 
 const SETUP_OF: Partial<Record<Look, SetUpKind>> = {
   slump: 'inMould',
@@ -276,7 +294,7 @@ export function entryOfStep(
   return {
     ...(Object.fromEntries(figures) as Record<StepField, string>),
     ...(shaping && 'wall_m' in shaping ? {} : { wall: written(USUAL_WALL_M, 'length', units) }),
-    ...(shaping?.kind === 'hollow' ? {} : { span: written(0.95 * footprintSpan(doc.footprint), 'length', units) }),
+    ...(shaping?.kind === 'hollow' ? {} : { span: written(WITHIN_BLANK * wide_m, 'length', units), along: written(WITHIN_BLANK * long_m, 'length', units) }),
     // The outline is that of what is fired where there is no glass; how large a shelf or a mould under glass is has to be said.
     ...(ware || laidLayers(doc).length > 0 ? {} : { wide: written(wide_m, 'length', units), long: written(long_m, 'length', units) }),
     ...(ware ? {} : usualWare(look, units)),
@@ -285,6 +303,7 @@ export function entryOfStep(
     formId: step?.setup.form?.id ?? null,
     shelfId: step?.setup.shelf?.id ?? null,
     comesDown: step?.setup.form?.drop_m === undefined ? '' : written(step.setup.form.drop_m, 'length', units),
+    mould: shaping?.kind === 'hollow' ? (shaping.plan ?? 'round') : mouldOf(doc.footprint),
     slender: (shaping && 'slender' in shaping ? shaping.slender : undefined) ?? 'slab',
     look,
     setup: step?.setup.kind ?? usualSetUp(look),
@@ -303,10 +322,10 @@ export interface Fault {
 }
 
 /** The field at which a problem of the engine's stands, for the form that this look asks for. */
-function fieldAt(path: string, look: Look): Fault['field'] {
+function fieldAt(path: string, look: Look, mould: Plan): Fault['field'] {
   if (path === 'kilnId') return 'kiln';
   if (path === 'setup.form') return 'form';
-  return fieldsOf(look).find(({ key }) => path === `setup.shaping.${key}`)?.field ?? 'setup';
+  return fieldsOf(look, mould).find(({ key }) => path === `setup.shaping.${key}`)?.field ?? 'setup';
 }
 
 /** Why such a firing cannot be, at the field to change; null where it can. */
@@ -322,7 +341,8 @@ export function whyImpossible(doc: PieceDoc, step: Step, shelves: Shelves, unit:
   const problem = impossibleFiring(snapshot.value.firing, unit) ?? wanted();
   // What follows from a form of the shelf stands at that.
   const path = problem?.path.startsWith('setup.shaping') && step.setup.form ? 'setup.form' : problem?.path;
-  return problem && { field: fieldAt(path ?? '', step.look), message: problem.message };
+  const mould = step.setup.shaping?.kind === 'hollow' ? (step.setup.shaping.plan ?? 'round') : 'round';
+  return problem && { field: fieldAt(path ?? '', step.look, mould), message: problem.message };
 }
 
 function read(typed: string, { of, name, least, most }: FormField, { length, mass }: Units): Outcome<number> {
@@ -334,7 +354,7 @@ function read(typed: string, { of, name, least, most }: FormField, { length, mas
 function shaped(entry: StepEntry, units: Units, before: Step | null): { shaping: Shaping | undefined; faults: Fault[] } {
   const kind = RECIPES[entry.look].asks?.kind;
   if (!kind) return { shaping: undefined, faults: [] };
-  const said = FORM_FIELDS[kind]
+  const said = fieldsOf(entry.look, entry.mould)
     .filter(({ field, mayBeLeftOut }) => !mayBeLeftOut || entry[field].trim() !== '')
     .map((one) => {
       const was = shapingFigure(before?.setup.shaping, kind, one.key);
@@ -343,10 +363,18 @@ function shaped(entry: StepEntry, units: Units, before: Step | null): { shaping:
     });
   const faults = said.flatMap(({ field, outcome }) => (outcome.ok ? [] : [{ field, message: outcome.problem.message }]));
   const figures = Object.fromEntries(said.flatMap(({ key, outcome }) => (outcome.ok ? [[key, outcome.value]] : [])));
-  const { of, cone, slender } = entry;
+  const { of, cone, slender, mould } = entry;
+  if (kind === 'hollow') return { shaping: hollowOf(mould, figures, before), faults };
   const chosen =
     kind === 'ware' ? { of, ...(RECIPES[entry.look].ware?.toCone ? { cone } : {}) } : mayBeSlender(entry.look) && slender !== 'slab' ? { slender } : {};
   return { shaping: { kind, ...figures, ...chosen } as Shaping, faults };
+}
+
+/** A typed mould by its outline and both of its sizes, whichever of them was typed first. */
+function hollowOf(mould: Plan, { span_m, along_m, depth_m }: Record<string, number>, before: Step | null): Shaping {
+  const was = before?.setup.shaping;
+  const kept = was?.kind === 'hollow' && was.plan === mould ? was : undefined;
+  return { kind: 'hollow', ...openingOf({ plan: mould, ...(kept?.lobes === undefined ? {} : { lobes: kept.lobes }) }, span_m, along_m), depth_m };
 }
 
 /** Whether a casting's thickest section may be a rod or a ball; round a core it is a wall. */

@@ -3,6 +3,7 @@ import { type Evaluation, type Problem, type PurposefulSegment, changeStep, impo
 import type { Piece, Shelves, Snapshot, Step } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { seenIn } from '@/data/bench';
 import { useUnits } from '@/data/FormUnits';
 import { compute } from '@/engine/client';
 import { pieceQueue } from '@/outbox/kinds';
@@ -47,7 +48,7 @@ export function useGivenSchedule(piece: Piece, step: Step, shelves: Shelves) {
     /** Null where it cannot be judged, which its problem says. */
     judge: (segmentsOf: (snapshot: Snapshot) => readonly PurposefulSegment[] | Promise<readonly PurposefulSegment[]>): Promise<Given | null> =>
       work(async () => {
-        const snapshot = snapshotOf(piece.doc, step, shelves);
+        const snapshot = snapshotOf(piece.doc, step, { ...shelves, seen: await seenIn(client, step) });
         if (!snapshot.ok) return failed(snapshot.problem);
         const impossible = impossibleFiring(snapshot.value.firing, units.length);
         if (impossible) return failed(impossible);

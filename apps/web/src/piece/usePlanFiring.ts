@@ -4,6 +4,7 @@ import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { problemOfError } from '@/outside/client';
+import { seenIn } from '@/data/bench';
 import { useUnits } from '@/data/FormUnits';
 import { compute } from '@/engine/client';
 import { pieceQueue } from '@/outbox/kinds';
@@ -36,7 +37,7 @@ export function usePlanFiring(pieceId: string, shelves: Shelves): PlanFiring {
       const edited = withFiring(before, step, place);
       if (!edited.ok) return edited;
       const { doc, what } = edited.value;
-      const snapshot = snapshotOf(doc, step, shelves);
+      const snapshot = snapshotOf(doc, step, { ...shelves, seen: await seenIn(client, step) });
       if (!snapshot.ok) return snapshot;
       const impossible = impossibleFiring(snapshot.value.firing, units.length);
       if (impossible) return { ok: false, problem: impossible };

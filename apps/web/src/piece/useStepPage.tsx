@@ -1,9 +1,11 @@
 /** What every page of one firing of a piece needs: the piece, the step that the address names, its schedule. */
-import { firingsOf } from '@torvin/core';
+import { firingsOf, hottestSegment, standingWarnings } from '@torvin/core';
 import type { Back } from '@/ui/Screen';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { Redirect, useLocalSearchParams } from 'expo-router';
-import type { ReactElement } from 'react';
+import { type ReactElement, useMemo } from 'react';
+import { useUnits } from '@/data/FormUnits';
+import { useSeen } from '@/data/bench';
 import { usePiece, useSchedule, useShelves } from '@/data/pieces';
 import { Waiting } from '@/ui/Loading';
 import { useOutdated } from './useOutdated';
@@ -15,6 +17,8 @@ export interface StepPageParts {
   shelves: Shelves;
   /** How what stands now differs from what the schedule was made from. */
   outdated: readonly string[];
+  /** What was found at the piece and in its form, and stands against this firing. */
+  standing: readonly string[];
 }
 
 export type StepPage = ({ ready: true } & StepPageParts) | { ready: false; shown: ReactElement };
@@ -27,7 +31,17 @@ export function useStepPage(title: string): StepPage {
   const step = steps.find((one) => one.id === stepId) ?? (stepId === undefined ? steps[0] : undefined);
   const schedule = useSchedule(step?.scheduleId);
   const shelves = useShelves();
-  const outdated = useOutdated(piece.data?.doc ?? null, step, schedule.data, shelves.data);
+  // What was fired is not planned again by what came out since.
+  const seen = useSeen(step && piece.data?.fired[step.id] === undefined ? step : null);
+  const known = useMemo(() => (shelves.data && seen ? { ...shelves.data, seen } : shelves.data), [shelves.data, seen]);
+  const outdated = useOutdated(piece.data?.doc ?? null, step, schedule.data, known);
+  const units = useUnits();
+  const standing = useMemo(() => {
+    if (!piece.data || !step || !schedule.data || !shelves.data) return [];
+    const { segments, result } = schedule.data;
+    const by = { hottest_C: segments[hottestSegment(segments)].target_C, work_perPa: result.work_perPa.mean };
+    return standingWarnings(piece.data.doc, step, shelves.data, units, by);
+  }, [piece.data, step, schedule.data, shelves.data, units]);
   const back: Back = { title: piece.data?.name ?? 'Piece', href: `/pieces/${id}` };
   if (!piece.data) return { ready: false, shown: <Waiting query={piece} title={title} back={back} /> };
   if (!step?.scheduleId) {
@@ -38,5 +52,5 @@ export function useStepPage(title: string): StepPage {
   }
   if (schedule.data?.stepId !== step.id) return { ready: false, shown: <Waiting query={schedule} title={title} back={back} /> };
   if (!shelves.data) return { ready: false, shown: <Waiting query={shelves} title={title} back={back} /> };
-  return { ready: true, piece: piece.data, step, schedule: schedule.data, shelves: shelves.data, outdated };
+  return { ready: true, piece: piece.data, step, schedule: schedule.data, shelves: shelves.data, outdated, standing };
 }

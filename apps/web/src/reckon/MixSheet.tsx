@@ -8,6 +8,7 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Tick } from '@/ui/Tick';
+import { glassByName } from './glassByName';
 import { type ReckonedOf, glassOf } from './glassOf';
 import { HollowFields } from './HollowFields';
 import { GRADES, MIXES, USUAL, additivesIn, canAdd, coatText, fieldOfMix, partsIn, readMix, shareOf, usualStep, withMeanings } from './mixEntry';
@@ -15,6 +16,7 @@ import { OfGlass } from './OfGlass';
 import { Outcome } from './Outcome';
 import type { Puts } from './PutOrKeep';
 import type { SheetProps } from './sheets';
+import type { Typed } from './typed';
 import { type AskedField, FieldRow, NamedChips, type Sheet } from './TypedField';
 import { useReckoned } from './useReckoned';
 
@@ -97,15 +99,28 @@ function CrushFields({ sheet }: { sheet: Sheet }) {
   );
 }
 
-const byName = ({ glasses, archived }: Shelves, name: string) =>
-  glasses.find((glass) => !archived.includes(glass.id) && glass.name.toLowerCase() === name.trim().toLowerCase());
+/** What is wrong with the names of parts, by field: each is a glass of the shelf, or is left empty. */
+function misnamed(typed: Typed, shelves: Shelves): Record<string, string> {
+  return Object.fromEntries(
+    Array.from({ length: partsIn(typed) }, (_, i) => `p${i}.name`).flatMap((field) => {
+      const problem = (typed[field] ?? '').trim() === '' ? null : glassByName(shelves, typed[field]).problem;
+      return problem === null ? [] : [[field, problem]];
+    }),
+  );
+}
 
-/** The glass of a mix lies as grains side by side, each covering its share. What is no glass of the shelf is laid as the one that is chosen. */
-function putsMix({ glass }: ReckonedOf, asked: MixAsked, { weighed }: MixTold, shelves: Shelves, units: Units): Puts | null {
-  if (asked.kind !== 'shares' || !glass) return null;
-  const parts = weighed.slice(0, asked.parts.length).filter(({ weighed_kg }) => weighed_kg > 0);
+/** The glass of a mix lies as grains side by side, each covering its share. A part without a name is laid as the glass that is chosen. */
+function putsMix({ glass }: ReckonedOf, typed: Typed, asked: MixAsked, { weighed }: MixTold, shelves: Shelves, units: Units): Puts | null {
+  if (asked.kind !== 'shares' || !glass || Object.keys(misnamed(typed, shelves)).length > 0) return null;
+  const parts = weighed
+    .slice(0, asked.parts.length)
+    .flatMap((part, i) => (part.weighed_kg > 0 ? [{ ...part, typed: (typed[`p${i}.name`] ?? '').trim() }] : []));
   const all_kg = parts.reduce((sum, { weighed_kg }) => sum + weighed_kg, 0);
-  const named = parts.map(({ name, weighed_kg }) => ({ of: byName(shelves, name) ?? glass, name, weighed_kg }));
+  const named = parts.map(({ name, weighed_kg, typed: asTyped }) => ({
+    of: (asTyped === '' ? null : glassByName(shelves, asTyped).glass) ?? glass,
+    name,
+    weighed_kg,
+  }));
   if (all_kg === 0) return null;
   return {
     words: () =>
@@ -132,9 +147,10 @@ export function MixSheet({ typed: written, set, shelves, where, onPut }: SheetPr
   const read = readMix(typed, units);
   const { pair, stale, problem } = useReckoned('mixes', read.value);
   if (!of) return null;
-  const problems = problem ? { ...read.problems, [fieldOfMix(problem.path)]: problem.message } : read.problems;
-  const sheet = { typed, set, problems };
   const kind = MIXES.find((one) => one === typed.mix) ?? MIXES[0];
+  const names = kind === 'shares' ? misnamed(typed, shelves) : {};
+  const problems = { ...read.problems, ...names, ...(problem ? { [fieldOfMix(problem.path)]: problem.message } : {}) };
+  const sheet = { typed, set, problems };
   const told = pair && mixWords(pair.asked, pair.value, units);
   return (
     <View style={{ gap: space.small }}>
@@ -184,7 +200,7 @@ export function MixSheet({ typed: written, set, shelves, where, onPut }: SheetPr
         missing={read.missing}
         told={told}
         stale={stale}
-        puts={pair && putsMix(of, pair.asked, pair.value, shelves, units)}
+        puts={pair && putsMix(of, typed, pair.asked, pair.value, shelves, units)}
         where={where}
         onPut={onPut}
       />

@@ -182,7 +182,11 @@ const NO_OTHER: Typed = { ...NO_LAST, ...cleared(['mould', 'rimAlong', 'floor', 
 export function typedForm(shaping: Extract<Shaping, { kind: 'hollow' | 'former' }>, units: Units): Typed {
   const known: Typed =
     shaping.kind === 'hollow'
-      ? { way: 'into', rim: exactly(shaping.span_m, units), depth: exactly(shaping.depth_m, units) }
+      ? {
+          ...{ way: 'into', plan: shaping.plan ?? 'round', rim: exactly(shaping.span_m, units), depth: exactly(shaping.depth_m, units) },
+          ...(shaping.along_m === undefined ? {} : { rimAlong: exactly(shaping.along_m, units) }),
+          ...(shaping.lobes === undefined ? {} : { lobes: String(shaping.lobes) }),
+        }
       : { way: 'over', hang: exactly(shaping.drop_m, units), ...(shaping.former_m === undefined ? {} : { rim: exactly(shaping.former_m, units) }) };
   return { ...NO_OTHER, ...known };
 }

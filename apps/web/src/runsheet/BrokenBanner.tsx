@@ -19,13 +19,15 @@ export interface BrokenBannerProps {
   live: Live;
   /** What stands there while no limit is broken. */
   calm: string;
+  /** What was found before, and stands against the firing though it keeps its limits. */
+  standing: readonly string[];
 }
 
 /**
  * A line that is always there, so that it covers nothing and nothing jumps under a finger when a limit breaks. While a bead moves it is
  * drawn anew only where its words change.
  */
-export function BrokenBanner({ segments, evaluation, live, calm }: BrokenBannerProps) {
+export function BrokenBanner({ segments, evaluation, live, calm, standing }: BrokenBannerProps) {
   const { colours } = useTheme();
   const units = useUnits();
   const wordsOf = (of: Evaluation): string => {
@@ -33,10 +35,11 @@ export function BrokenBanner({ segments, evaluation, live, calm }: BrokenBannerP
     return first ? `${ROLE_NAMES[segments[first.segment].role]}: ${readingPhrase(first, units)}${others.length > 0 ? `, and ${others.length} more` : ''}` : '';
   };
   const broken = useSyncExternalStore(live.subscribe, () => wordsOf(live.now()?.evaluation ?? evaluation));
-  const first = broken !== '';
+  const warned = standing.length > 0 ? `${standing[0]}${standing.length > 1 ? ` And ${standing.length - 1} more.` : ''}` : '';
+  const first = broken !== '' || warned !== '';
   return (
     <View
-      testID={first ? 'broken-limits' : 'limits-kept'}
+      testID={broken !== '' ? 'broken-limits' : first ? 'limits-kept-warned' : 'limits-kept'}
       style={{
         flexDirection: 'row',
         height: scaled(28),
@@ -51,7 +54,7 @@ export function BrokenBanner({ segments, evaluation, live, calm }: BrokenBannerP
       {first && <WarningSign colour={colours.warn} />}
       <View style={{ flex: 1 }}>
         <Words size="label" bold={first} tone={first ? 'warn' : 'muted'} numberOfLines={1}>
-          {first ? broken : calm}
+          {broken || warned || calm}
         </Words>
       </View>
     </View>

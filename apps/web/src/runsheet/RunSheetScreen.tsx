@@ -53,7 +53,7 @@ export interface RunSheetScreenProps extends StepPageParts {
   paper: RunPanelsProps['along'];
 }
 
-export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along, paper }: RunSheetScreenProps) {
+export function RunSheetScreen({ piece, step, schedule, shelves, outdated, standing, along, paper }: RunSheetScreenProps) {
   const units = useUnits();
   const unit = units.temperature;
   const [start, setStart] = useState(() => soon(new Date()));
@@ -140,7 +140,8 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along
           segments={segments}
           evaluation={evaluation}
           live={sheet.live}
-          calm={older ? 'Out of date: judged by what it was made from.' : 'Keeps every limit.'}
+          calm={older ? 'Out of date: judged by what it was made from.' : KEEPS}
+          standing={older ? [] : standing}
         />
       </View>
       <View style={{ paddingHorizontal: space.large }}>
@@ -187,12 +188,24 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, along
         live={sheet.live}
         timeline={timeline}
       />
-      <RunVerdict segments={segments} firing={firing} evaluation={evaluation} broken={broken} look={step.look} stepId={step.id} older={older} />
+      <RunVerdict
+        segments={segments}
+        firing={firing}
+        evaluation={evaluation}
+        broken={broken}
+        look={step.look}
+        stepId={step.id}
+        older={older}
+        standing={standing}
+      />
       {paper({ piece, schedule: { ...schedule, segments, result: evaluation }, series: evaluation.simulation.series, unit, start, saving: sheet.queue.saving })}
       <RunPanels piece={piece} step={step} schedule={schedule} shelves={shelves} sheet={sheet} unit={unit} start={start} along={along} />
     </Screen>
   );
 }
+
+/** As the engine's verdict begins where nothing is broken. */
+const KEEPS = 'Keeps every limit.';
 
 interface RunVerdictProps {
   segments: PurposefulSegment[];
@@ -203,16 +216,24 @@ interface RunVerdictProps {
   look: Look;
   stepId: string;
   older: boolean;
+  standing: readonly string[];
 }
 
 /** What the whole of it comes to, in sentences. */
-function RunVerdict({ segments, firing, evaluation, broken, look, stepId, older }: RunVerdictProps) {
+function RunVerdict({ segments, firing, evaluation, broken, look, stepId, older, standing }: RunVerdictProps) {
   const units = useUnits();
   return (
     <View style={{ padding: space.large, gap: space.small }}>
       {older && <Words bold>What follows is said of what it was made from, not of what lies here now:</Words>}
+      {standing.map((sentence) => (
+        <Notice key={sentence} tone="warn" testID="standing-warning">
+          {sentence}
+        </Notice>
+      ))}
       {verdictOf(firing, evaluation, units, segments).map((sentence) => (
-        <Words key={sentence}>{sentence}</Words>
+        <Words key={sentence}>
+          {standing.length > 0 && sentence === KEEPS ? 'The schedule keeps every limit; what is warned of above stands all the same.' : sentence}
+        </Words>
       ))}
       {broken.map((reading) => (
         <Notice key={`${reading.limit}-${reading.segment}`} tone="warn">
