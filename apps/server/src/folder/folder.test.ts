@@ -21,13 +21,14 @@ const failureOf = (act: () => unknown): unknown => {
   throw new Error('It did not fail.');
 };
 
-/** A process that holds the database for writing; resolves once it does. */
-function heldElsewhere(dataDir: string, forMs: number): Promise<{ ended: Promise<unknown> }> {
+/** A process that holds the database for writing, for so long or until it is told to let go; resolves once it does. */
+function heldElsewhere(dataDir: string, forMs?: number): Promise<{ ended: Promise<unknown>; letGo(): void }> {
   const script = `const db = new (require('better-sqlite3'))(${JSON.stringify(join(dataDir, DATABASE_FILE))});
-    db.exec('begin immediate'); process.stdout.write('held'); setTimeout(() => { db.exec('rollback'); db.close(); }, ${forMs});`;
-  const child = spawn(process.execPath, ['-e', script], { stdio: ['ignore', 'pipe', 'inherit'] });
+    const letGo = () => { db.exec('rollback'); db.close(); process.exit(); };
+    db.exec('begin immediate'); process.stdout.write('held'); process.stdin.once('data', letGo);${forMs === undefined ? '' : ` setTimeout(letGo, ${forMs});`}`;
+  const child = spawn(process.execPath, ['-e', script], { stdio: ['pipe', 'pipe', 'inherit'] });
   const ended = new Promise((resolve) => child.once('exit', resolve));
-  return new Promise((resolve) => child.stdout.once('data', () => resolve({ ended })));
+  return new Promise((resolve) => child.stdout.once('data', () => resolve({ ended, letGo: () => void child.stdin.write('let go') })));
 }
 
 describe('one server to a folder', () => {
@@ -135,10 +136,11 @@ describe('a lock from outside', () => {
     const short = await heldElsewhere(dir, 700);
     expect((await name(server, 'Waited for')).body.name).toBe('Waited for');
     await short.ended;
-    const long = await heldElsewhere(dir, 7000);
+    const long = await heldElsewhere(dir);
     const { status, body, headers } = await name(server, 'Not this time');
     expect({ status, code: body.code, again: headers.get('Retry-After') }).toEqual({ status: 503, code: 'locked', again: '2' });
     expect(body.message).toMatch(/Another program holds the database.*Nothing was changed/);
+    long.letGo();
     await long.ended;
     expect((await name(server, 'Now')).body.name).toBe('Now');
     await server.stop();

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Footprint } from '../body/footprint';
 import { footprintArea } from '../body/footprint';
-import { commonTo, commonToConvex, gapBetween, isConvex, isWithin, overlapArea, shapeOf, shapesArea, withoutOther } from './clip';
+import { commonTo, commonToConvex, gapBetween, isConvex, isWithin, overlapArea, shapeOf, shapesArea, together, withoutOther } from './clip';
 import { Covers, gridRound } from './cover';
 import { distances } from './distance';
 import { type PartOutline, type PlacedPart, type Point, areaOf, bandCorners, boxOf, lengthOf, partArea, partCorners } from './parts';
@@ -117,6 +117,23 @@ describe('cover of the cells of a grid', () => {
     const covers = new Covers({ left_m: 0, front_m: 0, cell_m: 0.01, columns: 3, rows: 2 });
     covers.add(partCorners(part({ shape: 'rectangle', width_m: 1, length_m: 1 })));
     expect([...covers.shares()].every((share) => Math.abs(share - 1) < 1e-12)).toBe(true);
+  });
+});
+
+describe('what outlines are together', () => {
+  const square = (x: number, y: number, side: number) =>
+    shapeOf([
+      [x, y],
+      [x + side, y],
+      [x + side, y + side],
+      [x, y + side],
+    ]);
+
+  test('what two of them share counts once, what stands apart twice, and none is nothing', () => {
+    expect(shapesArea(together([square(0, 0, 0.1), square(0.05, 0, 0.1)]))).toBeCloseTo(0.1 * 0.15, 9);
+    expect(shapesArea(together([square(0, 0, 0.1), square(0.5, 0, 0.1), square(0.5, 0, 0.05)]))).toBeCloseTo(2 * 0.01, 9);
+    expect(together([square(0, 0, 0.1)])).toHaveLength(1);
+    expect(together([])).toEqual([]);
   });
 });
 
