@@ -1,4 +1,4 @@
-import { METRIC, TYPICAL_FAMILIES, asJourney, laidLayers } from '@torvin/core';
+import { type LaidLayer, METRIC, TYPICAL_FAMILIES, asJourney, laidLayers } from '@torvin/core';
 import { EMPTY_SHELVES, type FormRecord, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { type PieceEntry, entryOf, fieldOfPath, newEntry, PIECE_ENTRY_SCHEMAS, outlineOf } from './pieceEntry';
 import { entryOfStep, setUpIn, stepOf, usualWet, whyImpossible } from './stepEntry';
@@ -148,6 +148,36 @@ describe('a firing as chosen', () => {
     ).toBe('tack');
     const { step } = stepOf(entryOfStep(doc, null, shelves, METRIC), null, METRIC, shelves);
     expect(entryOfStep({ ...doc, journey: [...doc.journey, step as Step] }, null, shelves, METRIC)).toMatchObject({ look: 'slump', setup: 'inMould' });
+  });
+
+  test('of grains alone is guessed by what they come to: melted in a dam, a leaf of powder, lace of a film of frit, else a heap', () => {
+    const of = (layers: object[], dammed = false) =>
+      entryOfStep({ ...doc, dammed, journey: [{ id: 'l', kind: 'lay', side: 'above', layers: layers as LaidLayer[] }] }, null, shelves, METRIC).look;
+    const strewn = (form: 'frit' | 'powder', perArea_kg_m2: number, cover?: number) => ({
+      ...{ id: form, form, glassId: 'clear', perArea_kg_m2, grain_m: form === 'frit' ? 2e-3 : 2e-4 },
+      ...(cover === undefined ? {} : { cover }),
+    });
+    expect(of([strewn('powder', 2.5)])).toBe('wafer');
+    expect(of([strewn('frit', 2.2)])).toBe('lace');
+    expect(of([strewn('frit', 8, 0.5)])).toBe('lace');
+    expect(of([strewn('frit', 20)])).toBe('heap');
+    expect(of([strewn('frit', 20)], true)).toBe('slabFlow');
+    expect(of([...laidLayers(doc), strewn('frit', 2)])).toBe('fullFuse');
+  });
+
+  test('what came half-way is guessed to be done again, what came all the way is not', () => {
+    const setup = { kind: 'overFormer', paper: false, shaping: { kind: 'former', overhang_m: 0.08, drop_m: 0.05 } } as const;
+    const drape = { kind: 'fire', id: 'd', look: 'drape', setup, kilnId: 'new', controllerId: 'box', school: { soak: 'auto', heat: 'cooler' } } as const;
+    const after = (measured?: { down_m: number }) =>
+      entryOfStep(
+        { ...doc, journey: [...doc.journey, { ...drape, scheduleId: null, computedId: null, ...(measured ? { measured } : {}) }] },
+        null,
+        shelves,
+        METRIC,
+      ).look;
+    expect(after({ down_m: 0.02 })).toBe('drape');
+    expect(after({ down_m: 0.05 })).toBe('slump');
+    expect(after()).toBe('slump');
   });
 
   test('a slump says what is missing of its mould; filled in, it comes back as it was', () => {

@@ -36,7 +36,10 @@ import {
   leavesShelf,
   type HeldForm,
   type Plan,
+  type LaidLayer,
   openingOf,
+  shapingDown,
+  shapingOf,
 } from '@torvin/core';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
@@ -237,12 +240,37 @@ export const usualSetUp = (look: Look): SetUpKind => SETUP_OF[look] ?? 'bareShel
 export const usualWet = (look: Look, before: Pick<StepEntry, 'look' | 'setup' | 'wet'>): StepEntry['wet'] =>
   usualSetUp(look) === 'inInvestment' ? 'damp' : before.setup === 'inInvestment' || RECIPES[before.look].ware ? 'dry' : before.wet;
 
-/** What a piece's next firing most likely is: parts that stand are tacked, loose sheets fused, what is one body slumped. */
+/** More than so much frit on an area runs together as a heap; less opens as lace, kg/m². */
+const LACE_AT_MOST_KG_M2 = 5;
+
+/** Grains alone: in a dam they are melted, powder sinters to a leaf, a film of frit opens as lace, more of it is a heap. */
+function ofGrains(layers: readonly LaidLayer[], dammed: boolean): Look | null {
+  const grains = layers.flatMap((layer) => (layer.form === 'frit' || layer.form === 'powder' ? [layer] : []));
+  if (grains.length < layers.length) return null;
+  if (dammed) return 'slabFlow';
+  if (grains.every(({ form }) => form === 'powder')) return 'wafer';
+  return grains.reduce((sum, { perArea_kg_m2, cover = 1 }) => sum + perArea_kg_m2 * cover, 0) > LACE_AT_MOST_KG_M2 ? 'heap' : 'lace';
+}
+
+/** Nearer to its whole way it has come all of it. */
+const ALL_BUT = 0.98;
+
+/** Whether a firing that bends glass was measured to have brought it less far than it was to. */
+function cameShort(step: Step, { footprint }: PieceDoc): boolean {
+  const whole_m = shapingDown(shapingOf(step, footprint));
+  return step.measured !== undefined && whole_m !== null && step.measured.down_m < ALL_BUT * whole_m;
+}
+
+/** What a piece's next firing most likely is: parts that stand are tacked, loose sheets fused, what is one body slumped, what came short done again. */
 function likelyLook(doc: PieceDoc): Look {
   if (laidLayers(doc).length === 0) return 'dryMould';
   const since = doc.journey.slice(doc.journey.findLastIndex(({ kind }) => kind === 'fire') + 1);
   const laid = laidLayers({ journey: since });
   const isFirst = since.length === doc.journey.length;
+  const last = firingsOf(doc).at(-1);
+  if (since.length === 0 && last && cameShort(last, doc)) return last.look;
+  const grains = isFirst && laid.length > 0 ? ofGrains(laid, doc.dammed) : null;
+  if (grains) return grains;
   if (laid.length > 0) return laid.at(-1)?.form === 'pieces' ? 'tack' : laid.length > 1 || !isFirst ? 'fullFuse' : 'firePolish';
   return since.some(({ kind }) => ROUGHENS.includes(kind)) ? 'firePolish' : 'slump';
 }
