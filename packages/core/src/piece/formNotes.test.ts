@@ -9,7 +9,7 @@ import { DEFAULT_LIMITS } from '../schedule/limits';
 import { DEFAULT_SCHOOL, type FiringCase } from '../schedule/firingCase';
 import { setUpOf } from '../schedule/setups';
 import { SOFT_90 } from '../testCases';
-import type { Footprint } from '../body/footprint';
+import { type Footprint, scaledBy } from '../body/footprint';
 import type { HeldForm, PlannedStep } from './document';
 import { betweenThem, formNotes } from './formNotes';
 import { shapingOf } from './inForm';
@@ -164,4 +164,14 @@ test('a blank that would hook is told the largest that slides in, and is cut to 
   expect(hooks.cutTo).toEqual({ shape: 'disc', diameter_m: expect.closeTo(sizes_m[0], 9) });
   expect(formFigures(deep.shape, SOFT_90, 0.003, METRIC).map(({ label }) => label)).toContain('largest blank that slides in');
   expect(told(deep, disc(sizes_m[0]), { deep_m: 0.003 }).warns).toEqual([]);
+});
+
+test('a lobed blank is told by its area: one larger than the form takes is warned of, one smaller ends below the rim', () => {
+  const form = held({ plan: 'lobed', across_m: 0.3, along_m: 0.26, lobes: 5, floor_m: 0.1, deep_m: 0.03 });
+  const asked = blankFor(form.shape, SOFT_90, 0.006)!;
+  const { outline } = valueOf(blank(asked));
+  const scaled = (by: number) => told(form, scaledBy(outline, by));
+  expect(scaled(1).warns).toEqual([]);
+  expect(scaled(1.25).warns.join(' ')).toMatch(/too big|may hook/);
+  expect(scaled(0.97).notes.join(' ')).toMatch(/slips in, starts on the wall and ends about \d+(\.\d)? mm below the rim/);
 });
