@@ -35,7 +35,10 @@ interface Probe {
 const at = (share: number, values: readonly number[]): string =>
   [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))].toFixed(0);
 
-const LOOKS_AT = ['/api/pieces', '/api/pieces?text=tide', '/api/firings', '/api/firings?text=well', '/api/firings?look=fullFuse&result=right', '/api/bench'];
+const LOOKS_AT = [
+  ...['/api/pieces', '/api/pieces?text=tide', '/api/firings', '/api/firings?text=well', '/api/firings?look=fullFuse&result=right', '/api/bench'],
+  '/api/seen?kiln=low-kiln&look=fullFuse',
+];
 const ROUNDS = 200;
 
 async function lists(address: string): Promise<void> {

@@ -96,7 +96,7 @@ test('a blank that hooks is warned of on the piece, the run sheet, the key-in sh
   const { firings } = await ask<{ firings: { id: string; pieceId: string }[] }>('/firings');
   const record = firings.find(({ pieceId }) => pieceId === piece);
   await me.page.goto(`${studio.address}/notebook/${record?.id}`);
-  await me.sees('accepted', /^.*Started all the same\. .*may hook before it slides in/s);
+  await me.sees('accepted', /This stood against it when it was started\. .*may hook before it slides in/s);
   expect(me.troubles).toEqual([]);
 });
 

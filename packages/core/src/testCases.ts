@@ -4,6 +4,7 @@ import { type GlassFamily, TYPICAL_FAMILIES } from './glass/families';
 import type { GlassConstants } from './glass/constants';
 import type { SimulationInput } from './heat/simulation';
 import { TYPICAL_KILN } from './kiln/typical';
+import type { Shelf } from './piece/shelf';
 import { DEFAULT_SCHOOL, type FiringCase } from './schedule/firingCase';
 import { DEFAULT_LIMITS } from './schedule/limits';
 import { BARE_SHELF } from './schedule/setups';
@@ -17,6 +18,15 @@ export const familyOfId = (id: string): GlassFamily => {
 };
 
 export const STUDIO_KILN = TYPICAL_KILN;
+
+/** One glass, one kiln, one controller. */
+export const STUDIO_SHELF: Shelf = {
+  families: [{ ...SOFT_90, id: 'soft', name: 'Soft sheet 90' }],
+  glasses: [{ id: 'clear', name: 'Clear', familyId: 'soft', colour: '#eee', contents: [] }],
+  kilns: [{ id: 'k', name: 'Low kiln', ...STUDIO_KILN }],
+  controllers: [{ id: 'c', name: 'Grey box', unit: 'C', fullSpeedCode: 1500, mostSegments: 8 }],
+  ...{ stripTests: [], made: [], releases: [], forms: [] },
+};
 
 /** Sheets of one thickness, 200 by 300 mm, on a bare shelf. */
 export const sheetsOf = (count: number, thickness_m: number, glass: GlassConstants = SOFT_90): FiringCase => ({

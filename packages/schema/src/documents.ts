@@ -326,7 +326,7 @@ export const FiringSchema = z
     load: LoadSchema,
     /** How what lay there differed from what its schedule was made from. */
     differences: z.array(z.string()),
-    /** What spoke against it when it was started, and was accepted. */
+    /** What stood against it when it was started. */
     accepted: z.array(z.string()),
     pieceName: z.string(),
     createdAt: instant,

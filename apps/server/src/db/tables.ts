@@ -206,7 +206,7 @@ export const firings = sqliteTable(
     photos: text('photos', { mode: 'json' }).$type<string[]>().notNull().default([]),
     /** How what lay there differed from what its schedule was made from, where it was fired all the same. */
     differences: text('differences', { mode: 'json' }).$type<string[]>().notNull().default([]),
-    /** What spoke against it when it was started, and was accepted. */
+    /** What stood against it when it was started. */
     accepted: text('accepted', { mode: 'json' }).$type<string[]>().notNull().default([]),
     /** How a result was known before the glass could be cold; '' where it was told in time. */
     knownBy: text('known_by').notNull().default(''),

@@ -1,19 +1,5 @@
 /** What is going on in the studio, put together from its firings. */
-import {
-  LOOKS,
-  type LookSeen,
-  RECIPES,
-  WITNESS_ERROR_K,
-  type Witness,
-  glassOf,
-  hottestSegment,
-  namedGlasses,
-  neededWork,
-  outdatedBy,
-  viscosityOf,
-  workAsRead,
-  stepName,
-} from '@torvin/core';
+import { LOOKS, type LookSeen, RECIPES, WITNESS_ERROR_K, type Witness, namedGlasses, neededWork, outdatedBy, stepName } from '@torvin/core';
 import { type Bench, type Learned, type Snapshot, type WaitingPiece, rowOfPiece } from '@torvin/schema';
 import { type SQL, and, count, desc, eq, inArray, isNotNull, isNull, max, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
@@ -21,6 +7,7 @@ import { firings, loads, pieces, schedules, snapshots } from '../db/tables';
 import { findOne } from './firings';
 import { allShelves } from './records';
 import { findSchedule } from './schedules';
+import { seenOnce, wasTold, workDone } from './seen';
 import { studioUnits } from './studio';
 import { firedOf } from './waiting';
 
@@ -54,6 +41,7 @@ export function waitingPieces(db: Database): { waiting: WaitingPiece[]; waitingI
     db,
     rows.map((row) => row.id),
   );
+  const seen = seenOnce(db);
   const waiting = rows.flatMap((row): WaitingPiece[] => {
     if (row.waits === null) return [];
     const step = row.doc.journey.find(({ id }) => id === row.waitsStepId);
@@ -66,7 +54,7 @@ export function waitingPieces(db: Database): { waiting: WaitingPiece[]; waitingI
         step: step && step.kind !== 'fire' ? stepName(step) : null,
         stepId: step?.id ?? null,
         total_s: schedule?.result.simulation.total_s ?? null,
-        outdated: schedule ? outdatedBy(row.doc, schedule.stepId, shelves, schedule.snapshot, units) : [],
+        outdated: schedule && step?.kind === 'fire' ? outdatedBy(row.doc, schedule.stepId, { ...shelves, seen: seen(step) }, schedule.snapshot, units) : [],
       },
     ];
   });
@@ -106,14 +94,7 @@ export function kilnsThatTaught(db: Database): Bench['taught'] {
 
 // What was said before the glass could be cold teaches nothing, nor does what ran in a kiln or was of a glass that nobody knows any more,
 // nor what hangs on holes and weights.
-const teaches = and(
-  inArray(schedules.look, TEACHING),
-  isNotNull(firings.result),
-  isNull(firings.deletedAt),
-  eq(firings.knownBy, ''),
-  isNotNull(schedules.kilnId),
-  isNotNull(schedules.familyId),
-);
+const teaches = and(inArray(schedules.look, TEACHING), wasTold, isNotNull(schedules.kilnId), isNotNull(schedules.familyId));
 
 /** What a kiln, or that of the last told firing, has shown with its last glass: the looks that came out, with the work that made them. */
 export function evidence(db: Database, kilnId?: string): Evidence | null {
@@ -158,20 +139,16 @@ export function evidence(db: Database, kilnId?: string): Evidence | null {
   const familyName = families.find(({ id }) => id === last.familyId)?.name ?? last.snapshot.familyName;
   const rows = opened(latest(and(told, eq(schedules.kilnId, last.kilnId), eq(schedules.familyId, last.familyId)), SEEN_AT_MOST));
   const known = rows.flatMap((row) => {
-    const { result, asFired, asFiredResult, segments, snapshot, planned, lesson } = row;
+    const { result, snapshot, lesson } = row;
     const { body, look, limits, setup } = snapshot.firing;
     const wanted = neededWork(body, look, limits.works_perPa, setup.shaping);
     if (result === null || !wanted.ok) return [];
-    const ran = asFired ?? segments;
     const { least, most } = wanted.value;
-    const work_C = ran[hottestSegment(ran)].target_C;
     const seen: LookSeen = {
       look,
-      // By what the controller read: what a plan had taken off for its offset is what is to be found out.
-      work_perPa: workAsRead(viscosityOf(glassOf(snapshot.firing)), (asFiredResult ?? planned).work_perPa.mean, work_C, snapshot.firing.corrections ?? {}),
+      ...workDone(row),
       least_perPa: least,
       most_perPa: most,
-      work_C,
       outcome: result,
       ...(lesson.by === null ? {} : { by: lesson.by }),
     };

@@ -1,40 +1,90 @@
 /** How firings of one kind came out in a kiln, as the next of its kind is planned by. */
-import { type Look, type SeenFiring, RECIPES, glassOf, hottestSegment, seenBody, viscosityOf, workAsRead } from '@torvin/core';
-import { and, desc, eq, isNotNull, isNull } from 'drizzle-orm';
+import {
+  type Evaluation,
+  type Look,
+  type PurposefulSegment,
+  type SeenFiring,
+  RECIPES,
+  glassOf,
+  hottestSegment,
+  seenBody,
+  viscosityOf,
+  workAsRead,
+} from '@torvin/core';
+import type { Snapshot } from '@torvin/schema';
+import { and, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
 import type { Database } from '../db/database';
 import { firings, loads, schedules, snapshots } from '../db/tables';
 
 /** Older ones than so many of a kind are of a kiln that has changed since. */
 const SEEN_AT_MOST = 40;
 
+/** Told of once the glass could be cold. */
+export const wasTold = and(isNotNull(firings.result), isNull(firings.deletedAt), eq(firings.knownBy, ''));
+
+interface Ran {
+  segments: PurposefulSegment[];
+  planned: Evaluation;
+  asFired: PurposefulSegment[] | null;
+  asFiredResult: Evaluation | null;
+  snapshot: Snapshot;
+}
+
+/** What a firing did, as it ran: by what the controller read, since what a plan had taken off for its offset is what is to be found out. */
+export function workDone({ segments, planned, asFired, asFiredResult, snapshot: { firing } }: Ran): { work_perPa: number; work_C: number } {
+  const ran = asFired ?? segments;
+  const work_C = ran[hottestSegment(ran)].target_C;
+  return { work_C, work_perPa: workAsRead(viscosityOf(glassOf(firing)), (asFiredResult ?? planned).work_perPa.mean, work_C, firing.corrections ?? {}) };
+}
+
 /** Newest first. What was said before the glass could be cold, or is to teach nothing, shows nothing. */
 export function seenFirings(db: Database, { kiln, look }: { kiln: string; look: Look }): SeenFiring[] {
   if (RECIPES[look].ware) return [];
-  const rows = db
-    .select({
-      ...{ kilnId: schedules.kilnId, stepId: schedules.stepId, formId: schedules.formId, segments: schedules.segments, planned: schedules.result },
-      ...{ snapshot: snapshots.doc, result: firings.result, lesson: firings.lesson, asFired: firings.asFired, asFiredResult: firings.asFiredResult },
-    })
+  // Ids before documents: one kind in one kiln is few among thousands, and none is opened to put them in order.
+  const ids = db
+    .select({ id: firings.id })
     .from(schedules)
     .innerJoin(firings, eq(firings.scheduleId, schedules.id))
-    .innerJoin(snapshots, eq(schedules.snapshotId, snapshots.id))
     .innerJoin(loads, eq(firings.loadId, loads.id))
-    .where(and(eq(schedules.kilnId, kiln), eq(schedules.look, look), isNotNull(firings.result), isNull(firings.deletedAt), eq(firings.knownBy, '')))
+    .where(and(eq(schedules.kilnId, kiln), eq(schedules.look, look), wasTold))
     .orderBy(desc(loads.at))
     .limit(SEEN_AT_MOST)
+    .all()
+    .map(({ id }) => id);
+  const rows = db
+    .select({
+      ...{ id: firings.id, stepId: schedules.stepId, formId: schedules.formId, segments: schedules.segments, planned: schedules.result },
+      ...{ snapshot: snapshots.doc, result: firings.result, lesson: firings.lesson, asFired: firings.asFired, asFiredResult: firings.asFiredResult },
+    })
+    .from(firings)
+    .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
+    .innerJoin(snapshots, eq(schedules.snapshotId, snapshots.id))
+    .where(inArray(firings.id, ids))
     .all();
-  return rows.flatMap(({ kilnId, stepId, formId, segments, planned, snapshot: { firing }, result, lesson, asFired, asFiredResult }): SeenFiring[] => {
-    if (result === null || kilnId === null || lesson.leftOut || firing.body.glasses.length === 0) return [];
-    const ran = asFired ?? segments;
-    const work_C = ran[hottestSegment(ran)].target_C;
-    const { shaping } = firing.setup;
-    return [
-      {
-        ...{ kilnId, stepId, look, formId, outcome: result, work_C, body: seenBody(firing) },
-        work_perPa: workAsRead(viscosityOf(glassOf(firing)), (asFiredResult ?? planned).work_perPa.mean, work_C, firing.corrections ?? {}),
-        ...(lesson.by === null ? {} : { by: lesson.by }),
-        ...(shaping ? { shaping } : {}),
-      },
-    ];
-  });
+  return rows
+    .sort((one, other) => ids.indexOf(one.id) - ids.indexOf(other.id))
+    .flatMap((row): SeenFiring[] => {
+      const { stepId, formId, result, lesson, snapshot } = row;
+      if (result === null || lesson.leftOut || snapshot.firing.body.glasses.length === 0) return [];
+      const { shaping } = snapshot.firing.setup;
+      return [
+        {
+          ...{ kilnId: kiln, stepId, look, formId, outcome: result, body: seenBody(snapshot.firing) },
+          ...workDone(row),
+          ...(lesson.by === null ? {} : { by: lesson.by }),
+          ...(shaping ? { shaping } : {}),
+        },
+      ];
+    });
+}
+
+/** The same by kiln and kind, each looked up once however many ask. */
+export function seenOnce(db: Database): (of: { kilnId: string; look: Look }) => SeenFiring[] {
+  const known = new Map<string, SeenFiring[]>();
+  return ({ kilnId, look }) => {
+    const key = `${look} ${kilnId}`;
+    const seen = known.get(key) ?? seenFirings(db, { kiln: kilnId, look });
+    known.set(key, seen);
+    return seen;
+  };
 }

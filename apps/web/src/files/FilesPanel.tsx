@@ -15,7 +15,16 @@ import { runSheetSvg } from './runSheetSvg';
 import { scheduleCsv, scheduleJson } from './scheduleFiles';
 
 /** While it is being saved the files would be of the version before. */
-export function FilesPanel({ piece, schedule, series, unit, start, saving }: OpenRunSheet) {
+export function FilesPanel({
+  piece,
+  schedule,
+  series,
+  unit,
+  start,
+  saving,
+  differences,
+  standing,
+}: OpenRunSheet & { differences: readonly string[]; standing: readonly string[] }) {
   const router = useRouter();
   const units = useUnits();
   const { csv } = useStudio();
@@ -48,7 +57,9 @@ export function FilesPanel({ piece, schedule, series, unit, start, saving }: Ope
           label="SVG: the page as a drawing"
           disabled={saving}
           testID="take-svg"
-          onPress={() => download(name('svg'), new Blob([runSheetSvg({ piece, schedule, series, units, start })], { type: 'image/svg+xml' }))}
+          onPress={() =>
+            download(name('svg'), new Blob([runSheetSvg({ piece, schedule, series, units, start, differences, standing })], { type: 'image/svg+xml' }))
+          }
         />
         <Action
           kind="second"

@@ -77,15 +77,19 @@ export function KilnInUse({ load, piece, step, schedule, shelves, onPlan }: Kiln
       {(open.held || join.held) && <Held />}
       {join.judged && (
         <Notice
-          tone={join.judged.broken.length > 0 ? 'warn' : 'plain'}
+          tone={join.judged.broken.length + join.judged.standing.length > 0 ? 'warn' : 'plain'}
           testID="join-judged"
           actions={
             <Action title="Put it in with them" disabled={join.working} testID="join-now" onPress={() => join.join(load, () => router.replace('/bench'))} />
           }
         >
-          {join.judged.broken.length > 0
-            ? `With their schedule this piece breaks ${join.judged.broken.length === 1 ? 'a limit' : `${join.judged.broken.length} limits`}. ${join.judged.broken.join(' ')}`
-            : 'With their schedule this piece keeps every limit.'}
+          {[
+            join.judged.broken.length > 0
+              ? `With their schedule this piece breaks ${join.judged.broken.length === 1 ? 'a limit' : `${join.judged.broken.length} limits`}.`
+              : 'With their schedule this piece keeps every limit.',
+            ...join.judged.broken,
+            ...join.judged.standing,
+          ].join(' ')}
         </Notice>
       )}
     </View>

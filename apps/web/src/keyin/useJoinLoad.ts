@@ -1,5 +1,5 @@
 /** Joining a load: its rows judged for this piece, kept as a version of this piece's, then put in with what is there. */
-import { brokenOf, brokenSentence } from '@torvin/core';
+import { brokenOf, brokenSentence, hottestSegment, standingWarnings } from '@torvin/core';
 import { type LoadAhead, type Piece, type Schedule, type Shelves, type Step, api } from '@torvin/schema';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -11,6 +11,8 @@ import { type Given, useGivenSchedule } from '@/piece/useGivenSchedule';
 interface Judged extends Given {
   /** What breaks, in sentences. */
   broken: string[];
+  /** What else stands against it, by these rows. */
+  standing: string[];
 }
 
 export function useJoinLoad(piece: Piece, step: Step, schedule: Schedule, shelves: Shelves) {
@@ -24,7 +26,13 @@ export function useJoinLoad(piece: Piece, step: Step, schedule: Schedule, shelve
     const found = await given.judge(async () => (await call(api.schedule, { id: load.entries[0].scheduleId })).segments);
     if (!found) return;
     const { look } = found.snapshot.firing;
-    setJudged({ ...found, broken: brokenOf(found.evaluation.readings).map((reading) => brokenSentence(reading, units, look)) });
+    const { segments, evaluation } = found;
+    const by = { hottest_C: segments[hottestSegment(segments)].target_C, work_perPa: evaluation.work_perPa.mean };
+    setJudged({
+      ...found,
+      broken: brokenOf(evaluation.readings).map((reading) => brokenSentence(reading, units, look)),
+      standing: standingWarnings(piece.doc, step, shelves, units, by),
+    });
   }
 
   /** Both go one after the other; done: once the piece is in the load. */

@@ -80,7 +80,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
         )}
         {firing.accepted.length > 0 && (
           <Notice tone="warn" testID="accepted">
-            {`Started all the same. ${firing.accepted.join(' ')}`}
+            {`This stood against it when it was started. ${firing.accepted.join(' ')}`}
           </Notice>
         )}
         {together.length > 0 && <Words testID="together">{`In one load with ${together.map(({ pieceName }) => pieceName).join(', ')}.`}</Words>}

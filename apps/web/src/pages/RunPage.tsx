@@ -9,7 +9,7 @@ export function RunPage() {
     <RunSheetScreen
       key={page.step.id}
       {...page}
-      along={(open) => <FilesPanel {...open} />}
+      along={(open) => <FilesPanel {...open} differences={page.outdated} standing={page.standing} />}
       paper={(open) => <RunSheetOnPaper {...open} differences={page.outdated} standing={page.standing} />}
     />
   ) : (

@@ -200,7 +200,7 @@ function Planned({ step, layup, piece, shelves, beside, isDrawn, working, onComp
   const { data: schedule } = useSchedule(step.scheduleId);
   const [changing, setChanging] = useState(false);
   const mine = schedule?.stepId === step.id ? schedule : undefined;
-  const outdated = useOutdated(layup.doc, step, mine, shelves);
+  const outdated = useOutdated(layup.doc, step, mine, shelves, piece.fired);
   const work = mine?.segments[hottestSegment(mine.segments)];
   const summary =
     mine && work

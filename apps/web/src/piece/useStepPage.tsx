@@ -5,7 +5,6 @@ import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { Redirect, useLocalSearchParams } from 'expo-router';
 import { type ReactElement, useMemo } from 'react';
 import { useUnits } from '@/data/FormUnits';
-import { useSeen } from '@/data/bench';
 import { usePiece, useSchedule, useShelves } from '@/data/pieces';
 import { Waiting } from '@/ui/Loading';
 import { useOutdated } from './useOutdated';
@@ -31,10 +30,7 @@ export function useStepPage(title: string): StepPage {
   const step = steps.find((one) => one.id === stepId) ?? (stepId === undefined ? steps[0] : undefined);
   const schedule = useSchedule(step?.scheduleId);
   const shelves = useShelves();
-  // What was fired is not planned again by what came out since.
-  const seen = useSeen(step && piece.data?.fired[step.id] === undefined ? step : null);
-  const known = useMemo(() => (shelves.data && seen ? { ...shelves.data, seen } : shelves.data), [shelves.data, seen]);
-  const outdated = useOutdated(piece.data?.doc ?? null, step, schedule.data, known);
+  const outdated = useOutdated(piece.data?.doc ?? null, step, schedule.data, shelves.data, piece.data?.fired ?? {});
   const units = useUnits();
   const standing = useMemo(() => {
     if (!piece.data || !step || !schedule.data || !shelves.data) return [];

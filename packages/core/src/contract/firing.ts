@@ -39,7 +39,7 @@ export const ShapingSchema = schemaFor<Shaping>()(
         // Left out by what was made before outlines were told: round.
         plan: oneOf('Outline of the mould', PLANS).optional(),
         along_m: quantity('Span the other way', 'm', 0.01, 2).optional(),
-        lobes: quantity('Number of lobes', '', 2, 32).int({ error: 'The number of lobes must be whole.' }).optional(),
+        lobes: quantity('Number of lobes', '', 2, 12).int({ error: 'The number of lobes must be whole.' }).optional(),
         depth_m: quantity('Depth of the mould', 'm', 0.001, 0.5),
         down_m: down,
       }),

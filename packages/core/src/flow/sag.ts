@@ -28,12 +28,19 @@ export interface Opening {
   lobes?: number;
 }
 
-/** Simply supported disc, Poisson's ratio a half as of what flows: 3·(5 + ν)/(64·(1 + ν)). */
-const DISC = { drive: 0.172, stretching: 0.45 };
-/** What sinks in one direction only: 48 times 5/384. */
-const ONE_WAY = { drive: 0.625, stretching: 0 };
+/** What flows keeps its volume: Poisson's ratio. */
+const POISSON = 0.5;
+/** C of a plate that bends by 1 q·a⁴/D, a its short span: D is ηL³/3 where it flows, and C counts half spans. */
+const PER_PLATE = 48;
+/** How far the middle of a strip on two edges bends, in q·a⁴/D. */
+const STRIP_BENDS = 5 / 384;
 
-/** At short by long span, 1 to 0: what an oval opening takes (plates by finite differences, ν a half). */
+/** Simply supported disc: (5 + ν)/(64·(1 + ν)) of its radius. */
+const DISC = { drive: (3 * (5 + POISSON)) / (64 * (1 + POISSON)), stretching: 0.45 };
+/** What sinks in one direction only. */
+const ONE_WAY = { drive: PER_PLATE * STRIP_BENDS, stretching: 0 };
+
+/** At short by long span, 1 to 0: what an oval opening takes (simply supported; a test finds the same by least energy, after Ritz). */
 const OVAL: Stops = [
   [0, ONE_WAY.drive, 0],
   [1 / 3, 0.501, 0.05],
@@ -66,14 +73,20 @@ function between(stops: readonly (readonly number[])[], at: number, column: numb
 
 /** How far a simply supported rectangle bends in its middle, in q·a⁴/D with a its short span (Lévy's series; Timoshenko and Woinowsky-Krieger, art. 30). */
 function rectangleBends(longByShort: number): number {
-  let bends = 5 / 384;
+  let bends = STRIP_BENDS;
   for (let m = 1, sign = 1; m <= 7; m += 2, sign = -sign) {
     const at = (m * Math.PI * longByShort) / 2;
     bends -= (sign * (4 / Math.PI ** 5) * (at * Math.tanh(at) + 2)) / (2 * Math.cosh(at) * m ** 5);
   }
   return bends;
 }
-const PER_PLATE = 48;
+
+/** The same opening where a wall is narrower: as slender, but for a trough, which stays as long. */
+export const narrowed = (opening: Opening, span_m: number): Opening => ({
+  ...opening,
+  span_m,
+  ...(opening.along_m === undefined || opening.plan === 'trough' ? {} : { along_m: opening.along_m * (span_m / opening.span_m) }),
+});
 
 /** Of an opening: drive is C, stretching is c. */
 export function sagConstants({ span_m, plan = 'round', along_m = span_m, lobes }: Opening): { drive: number; stretching: number } {

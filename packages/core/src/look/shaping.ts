@@ -4,7 +4,7 @@
  */
 import { type Footprint, sidesOf } from '../body/footprint';
 import type { Holes } from '../flow/drain';
-import type { Opening } from '../flow/sag';
+import { type Opening, narrowed } from '../flow/sag';
 import type { Ware } from '../ware/wares';
 
 /** What shapes the glass, by the few measures that its firing is computed from. */
@@ -75,12 +75,7 @@ export function sideAcross({ plan, along_m }: Pick<Opening, 'plan' | 'along_m'>,
 export function spanned(hollow: Hollow, footprint: Footprint): Hollow {
   const width_m = sideAcross(hollow, footprint);
   if (width_m >= hollow.span_m) return hollow;
-  return {
-    ...hollow,
-    ...{ span_m: width_m, depth_m: bowlHeight(hollow, width_m) },
-    // Lower down a wall of the same lean is as slender.
-    ...(hollow.along_m === undefined || hollow.plan === 'trough' ? {} : { along_m: hollow.along_m * (width_m / hollow.span_m) }),
-  };
+  return { ...hollow, ...narrowed(hollow, width_m), depth_m: bowlHeight(hollow, width_m) };
 }
 
 /** What a piece would sink into where its own rim alone is held. */

@@ -4,10 +4,7 @@ import { type Outcome, found } from '../problem';
 import type { MaybeJoined } from './recipe';
 import { type Look, RECIPES } from './recipes/all';
 import type { Shaping } from './shaping';
-import type { LookWorks } from './works';
-
-/** Past so many times its least no kind of firing is still what it was meant to be, whatever a studio has written down for it. */
-export const MOST_OVER_LEAST = 5;
+import { type LookWorks, MOST_OVER_LEAST } from './works';
 
 /** The heat work that a look needs on this body and the most it bears, 1/Pa: no more than five times as much. */
 export function neededWork(body: MaybeJoined, look: Look, works: LookWorks, shaping?: Shaping): Outcome<WorkRange> {

@@ -36,6 +36,13 @@ const REFERENCE = { sheet_m: 0.003, tension_N_m: 0.3, part_m: 0.025, depth_m: 0.
 /** Small parts need less, but never less than this share. */
 const SMALLEST_PART_SHARE = 0.3;
 
+/**
+ * Past so many times its least no kind of firing is still what it was meant to be, whatever a studio has written down for it: a slump
+ * prints its mould and draws in its rim, a drape thins at its shoulder and slides. Practice tells one held too long from a good one within
+ * 20 to 25 °C, which is so much work.
+ */
+export const MOST_OVER_LEAST = 5;
+
 /** A range taken so many times. */
 export const times = ({ least, most }: WorkRange, scale: number): WorkRange => ({ least: least * scale, most: most * scale });
 

@@ -2,6 +2,7 @@
 import { type Footprint, sidesOf } from '../body/footprint';
 import { type FormShape, type FormUse, alongOf, depthOf, insideOf, waterIn, wayOfSide } from '../form/shape';
 import { type Look, RECIPES } from '../look/recipes/all';
+import { narrowed } from '../flow/sag';
 import { openingOf } from '../form/surface';
 import { type Shaping, sideAcross } from '../look/shaping';
 import { keysOf, pickKeys } from '../keys';
@@ -49,7 +50,7 @@ const LEAST_DEPTH_M = 0.001;
 function intoHollow({ name, shape }: HeldForm, outline: Footprint): Outcome<Shaping> {
   const opening = openingOf(shape, shape.across_m, alongOf(shape));
   const narrow_m = sideAcross(opening, outline);
-  const { span_m, along_m } = opening;
+  const { span_m } = opening;
   if (narrow_m >= span_m) return found({ kind: 'hollow', ...opening, depth_m: depthOf(shape) });
   const inside = insideOf(shape);
   if (!inside.ok) return inside;
@@ -57,13 +58,7 @@ function intoHollow({ name, shape }: HeldForm, outline: Footprint): Outcome<Shap
   const rests = heightAt(inside.value.section, (shape.across_m / 2) * (narrow_m / span_m));
   return rests < LEAST_DEPTH_M
     ? refused(CANNOT_BE, 'setup.form', `The blank lies flat on the floor of '${name}': nothing is left to sink. Take a larger blank, or a smaller mould.`)
-    : found({
-        kind: 'hollow',
-        ...opening,
-        span_m: narrow_m,
-        ...(along_m === undefined || shape.plan === 'trough' ? {} : { along_m: along_m * (narrow_m / span_m) }),
-        depth_m: rests,
-      });
+    : found({ kind: 'hollow', ...narrowed(opening, narrow_m), depth_m: rests });
 }
 
 /** How high a section is so far out, m; as high as its rim beyond. */

@@ -4,7 +4,7 @@ import { aimedWork, neededWork } from '../look/work';
 import { TYPICAL_WORKS } from '../look/works';
 import { type Outcome, valueOf } from '../problem';
 import { drapeAfter, workToDrape, workToSag } from '../flow/sag';
-import { STUDIO_KILN } from '../testCases';
+import { STUDIO_SHELF } from '../testCases';
 import { METRIC } from '../units/convert';
 import { bodyBefore } from './bodyAt';
 import { bodiesAfter } from './bodiesAfter';
@@ -13,21 +13,11 @@ import type { JourneyStep, LaidLayer, PieceDocument, PlannedStep } from './docum
 import { firingOf, firingsOf } from './journey';
 import { journeyWarnings } from './journeyWarnings';
 import { outdatedBy } from './outdated';
-import type { Shelf } from './shelf';
 import { snapshotOf } from './snapshot';
 
 const GLASS = TYPICAL_FAMILIES[0];
 const GLASSES = [{ id: 'clear', constants: GLASS }];
-const shelf: Shelf = {
-  families: [{ ...GLASS, id: 'soft', name: 'Soft sheet 90' }],
-  glasses: [{ id: 'clear', name: 'Clear', familyId: 'soft', colour: '#eee', contents: [] }],
-  kilns: [{ id: 'k', name: 'Low kiln', ...STUDIO_KILN }],
-  controllers: [{ id: 'c', name: 'Grey box', unit: 'C', fullSpeedCode: 1500, mostSegments: 8 }],
-  stripTests: [],
-  made: [],
-  releases: [],
-  forms: [],
-};
+const shelf = STUDIO_SHELF;
 const fire = (id: string, look: PlannedStep['look'], setup: PlannedStep['setup'] = { kind: 'bareShelf', paper: false }): PlannedStep => ({
   ...{ kind: 'fire', id, look, setup, kilnId: 'k', controllerId: 'c', school: { soak: 'auto', heat: 'cooler' }, scheduleId: null, computedId: null },
 });

@@ -1,9 +1,8 @@
 /** What stands against a firing, and what firings before have shown, as they come into its case. */
-import { TYPICAL_FAMILIES } from '../glass/families';
 import { type SeenFiring, seenBody } from '../schedule/bounds';
 import { valueOf } from '../problem';
 import { resolved } from '../schedule/resolved';
-import { STUDIO_KILN } from '../testCases';
+import { STUDIO_SHELF } from '../testCases';
 import { METRIC, otherUnits } from '../units/convert';
 import type { JourneyStep, PieceDocument, PlannedStep } from './document';
 import { heldForm } from './inForm';
@@ -11,18 +10,8 @@ import type { Shelf } from './shelf';
 import { snapshotOf } from './snapshot';
 import { standingWarnings } from './standing';
 
-const GLASS = TYPICAL_FAMILIES[0];
 const steep = { use: 'hollow', plan: 'round', across_m: 0.2, floor_m: 0.19, deep_m: 0.08, thick_m: 0.01, material: 'stainless' } as const;
-const shelf: Shelf = {
-  families: [{ ...GLASS, id: 'soft', name: 'Soft sheet 90' }],
-  glasses: [{ id: 'clear', name: 'Clear', familyId: 'soft', colour: '#eee', contents: [] }],
-  kilns: [{ id: 'k', name: 'Low kiln', ...STUDIO_KILN }],
-  controllers: [{ id: 'c', name: 'Grey box', unit: 'C', fullSpeedCode: 1500, mostSegments: 8 }],
-  stripTests: [],
-  made: [],
-  releases: [],
-  forms: [{ id: 'steep', name: 'Steel beaker', ...steep }],
-};
+const shelf: Shelf = { ...STUDIO_SHELF, forms: [{ id: 'steep', name: 'Steel beaker', ...steep }] };
 const [form] = shelf.forms;
 const fire = (id: string, look: PlannedStep['look'], setup: PlannedStep['setup']): PlannedStep => ({
   ...{ kind: 'fire', id, look, setup, kilnId: 'k', controllerId: 'c', school: { soak: 'auto', heat: 'cooler' }, scheduleId: null, computedId: null },

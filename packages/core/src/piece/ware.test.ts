@@ -1,14 +1,12 @@
 /** Firings of a piece beside those of fused glass: without any, alone or before it; and castings, which end another body. */
-import { TYPICAL_FAMILIES } from '../glass/families';
 import { valueOf } from '../problem';
 import { impossibleFiring } from '../schedule/possible';
-import { STUDIO_KILN } from '../testCases';
+import { STUDIO_SHELF } from '../testCases';
 import { METRIC } from '../units/convert';
 import { removeLayer } from './commands';
 import type { LaidLayer, PieceDocument, PlannedStep } from './document';
 import { asJourney } from './journey';
 import { outdatedBy } from './outdated';
-import type { Shelf } from './shelf';
 import { snapshotOf } from './snapshot';
 import { undoes } from './undoes';
 import { setupWords } from './words';
@@ -28,16 +26,7 @@ const step = (look: PlannedStep['look'], more: Partial<PlannedStep['setup']> = {
 const drying = step('dryMould', { wet: 'damp', shaping: { kind: 'ware', of: 'plaster', wall_m: 0.025, wide_m: 0.2, long_m: 0.25 } });
 const piece = (layers: LaidLayer[], steps: PlannedStep[]): PieceDocument =>
   asJourney({ schemaVersion: 2, footprint: { shape: 'disc', diameter_m: 0.12 }, dammed: true, typed: {}, layers, steps });
-const shelf: Shelf = {
-  families: [{ ...TYPICAL_FAMILIES[0], id: 'soft', name: 'Soft sheet 90' }],
-  glasses: [{ id: 'clear', name: 'Clear', familyId: 'soft', colour: '#eee', contents: [] }],
-  kilns: [{ id: 'k', name: 'Low kiln', ...STUDIO_KILN }],
-  controllers: [{ id: 'c', name: 'Grey box', unit: 'C', fullSpeedCode: 1500, mostSegments: 8 }],
-  stripTests: [],
-  made: [],
-  releases: [],
-  forms: [],
-};
+const shelf = STUDIO_SHELF;
 
 test('is computed from what is fired alone, whatever lies in the piece, and drawn and named as that', () => {
   const { firing, layers, familyName, familyId, setup } = valueOf(snapshotOf(piece([sheet('a')], [drying, step('fullFuse')]), drying, shelf));

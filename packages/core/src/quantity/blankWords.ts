@@ -85,7 +85,7 @@ function intoWords(asked: Extract<BlankAsked, { way: 'into' }>, told: BlankTold,
   }
   if (!asked.last && told.summed_m.some((size, i) => size > told.sizes_m[i] + SEEN_M))
     words.push(
-      `To end where it is meant to it would be ${text(sizeIn(told.summed_m, units))}: that stands out further than the ${long(told.bears_m)} that an edge of ${thick} bears in this firing, and hooks over the rim. This is the largest that slides in; it ends lower.`,
+      `This is the largest that slides in; its edge ends lower than meant. To end there it would be ${text(sizeIn(told.summed_m, units))}, and an edge of ${thick} hooks over the rim where it stands out further than ${long(told.bears_m)}.`,
     );
   if (Math.min(...told.stands_m) < -SEEN_M) words.push(`It is smaller than the rim: it starts within the mould, on its wall.`);
   if (told.rimEnds_m !== null && told.rimEnds_m >= SEEN_M && asked.form.plan !== 'lobed')

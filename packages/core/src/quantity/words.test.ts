@@ -209,7 +209,7 @@ describe('a blank for a form', () => {
     // By itself it is cut to what slides in; by what was cut last time it may not be.
     expect(said(deep, METRIC, 0.003).cautions).toEqual([]);
     expect(said(deep, METRIC, 0.003).words.join(' ')).toMatch(
-      /that stands out further than the [\d.]+ mm that an edge of 3 mm bears in this firing, and hooks over the rim\. This is the largest/,
+      /This is the largest that slides in; its edge ends lower than meant\. To end there it would be .*an edge of 3 mm hooks over the rim where it stands out further than [\d.]+ mm/,
     );
     const last = { across_m: 0.32, along_m: 0.42, over: { door_m: 0, back_m: 0, left_m: 0, right_m: 0 } };
     expect(said({ ...deep, last }, METRIC, 0.003).cautions.join(' ')).toMatch(

@@ -8,6 +8,7 @@ import type { GlassConstants } from '../glass/constants';
 import { FORM_MATERIAL_NAMES, type FormMaterialName, materialOf } from '../form/materials';
 import { type FormShape, alongOf, insideOf, sidesOfFormer } from '../form/shape';
 import { ROOM_C } from '../units/physical';
+import { settingPoint } from '../fit/seal';
 import { release } from './gap';
 
 export interface LetGo {
@@ -96,14 +97,14 @@ export function letGo(glass: GlassConstants, form: FormShape, paper_m = form.lin
   const way = form.use === 'former' ? 'over' : 'into';
   const widest_m = Math.max(form.across_m, form.plan === 'trough' ? 0 : alongOf(form));
   const { expansion_perK } = materialOf(form);
-  const roomIn = (size_m: number, of_perK: number): { gap_m: number; set_C: number } => {
-    const { gap_m, grips_below_C } = release(glass, of_perK, size_m, way === 'into' ? 'hollow' : 'former');
-    return { gap_m: way === 'into' ? gap_m : -gap_m, set_C: grips_below_C };
-  };
+  // The gap goes with the size: told once, for a metre.
+  const perMetre = (of_perK: number): number => release(glass, of_perK, 1, way === 'into' ? 'hollow' : 'former').gap_m * (way === 'into' ? 1 : -1);
+  const own_m = perMetre(expansion_perK);
+  const set_C = settingPoint(glass);
   const hooks_m = undercutOf(form);
-  const hooks = 2 * hooks_m > Math.max(roomIn(widest_m, expansion_perK).gap_m + 2 * GIVES * paper_m, NEAR_M);
+  const hooks = 2 * hooks_m > Math.max(own_m * widest_m + 2 * GIVES * paper_m, NEAR_M);
   const judged = ({ size_m, at_m, lean_deg }: Level): LetGo => {
-    const { gap_m: bare_m, set_C } = roomIn(size_m, expansion_perK);
+    const bare_m = own_m * size_m;
     const room_m = bare_m + 2 * GIVES * paper_m;
     const lean = Math.tan((lean_deg * Math.PI) / 180);
     const tight_m = Math.max(-room_m, 0);
@@ -114,11 +115,13 @@ export function letGo(glass: GlassConstants, form: FormShape, paper_m = form.lin
       rides_m: tight_m === 0 ? 0 : lean > 0 ? tight_m / 2 / lean : null,
       verdict: hooks ? 'hooks' : Math.abs(room_m) < NEAR_M ? 'near' : room_m > 0 ? 'free' : lean > FRICTION ? 'rides' : 'grips',
       paper_m: Math.max(-bare_m / (2 * GIVES), 0),
-      instead: tight_m === 0 ? [] : FORM_MATERIAL_NAMES.filter((material) => roomIn(size_m, materialOf({ material }).expansion_perK).gap_m > NEAR_M),
+      instead: [],
     };
   };
   const levels = levelsOf(form, widest_m, down_m);
   const all = (levels.length > 0 ? levels : [{ size_m: widest_m, at_m: 0, lean_deg: 0 }]).map(judged);
   const [worst] = all.toSorted((a, b) => GRAVITY[a.verdict] - GRAVITY[b.verdict] || b.size_m - a.size_m);
-  return all.every(({ verdict }) => GRAVITY[verdict] === GRAVITY[worst.verdict]) ? { ...worst, at_m: null } : worst;
+  const instead = worst.room_m >= 0 ? [] : FORM_MATERIAL_NAMES.filter((material) => perMetre(materialOf({ material }).expansion_perK) * worst.size_m > NEAR_M);
+  const isAlike = all.every(({ verdict }) => GRAVITY[verdict] === GRAVITY[worst.verdict]);
+  return { ...worst, instead, ...(isAlike ? { at_m: null } : {}) };
 }

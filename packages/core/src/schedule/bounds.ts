@@ -13,6 +13,7 @@ import type { Vft } from '../glass/viscosity';
 import type { Look } from '../look/recipes/all';
 import type { Shaping } from '../look/shaping';
 import { neededWork } from '../look/work';
+import { MOST_OVER_LEAST } from '../look/works';
 import type { FiringCase } from './firingCase';
 import { FAR, type HowFar, type LookSeen } from '../learn/corrections';
 
@@ -121,8 +122,8 @@ const CLEAR_OF = 1.2;
 const clearOf = ({ by }: { by?: HowFar }): number => (by === 'far' ? Math.exp(FAR) : CLEAR_OF);
 /** What one bound leaves of a range is at least so wide, as a factor. */
 const ROOM = 2;
-/** Between two bounds no more is left to either side of their middle: what a kind of firing bears at most is five times its least. */
-const MOST_ROOM = Math.sqrt(5);
+/** Between two bounds no more is left to either side of their middle. */
+const MOST_ROOM = Math.sqrt(MOST_OVER_LEAST);
 /** Where what went too far had less than what fell short, about their middle. */
 const LEAST_ROOM = 1.1;
 /** What a measured way took is believed within this factor of what was reckoned. */

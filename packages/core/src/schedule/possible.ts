@@ -133,8 +133,10 @@ export function impossibleFiring(firing: Shaped, unit: LengthUnit): Problem | nu
 }
 
 const PLAN_WORDS: Record<Plan, string> = { round: 'round', oval: 'oval', rectangle: 'rectangular', trough: 'a trough', lobed: 'lobed' };
-/** Proportions and sizes nearer than this are the same, as a share. */
+/** Proportions nearer than this are the same, as a share. */
 const ALIKE = 0.03;
+/** An edge nearer to the rim than this ends at it, m. */
+const AT_RIM_M = 0.002;
 
 /** Where blank and mould have other outlines: what stands out over the rim and what lies within it; null where they match, or either has no such sides. */
 function outlinesDiffer(
@@ -147,12 +149,11 @@ function outlinesDiffer(
   const [narrow_m, far_m] = sidesOf(footprint);
   if (laid === plan && Math.abs((far_m / narrow_m) * (span_m / along_m) - 1) < ALIKE) return null;
   const off = (by_m: number): string =>
-    Math.abs(by_m) < ALIKE * span_m ? 'ends at the rim' : `${by_m > 0 ? 'stands' : 'ends'} ${written(Math.abs(by_m))} ${by_m > 0 ? 'over' : 'inside'} the rim`;
+    Math.abs(by_m) < AT_RIM_M ? 'ends at the rim' : `${by_m > 0 ? 'stands' : 'ends'} ${written(Math.abs(by_m))} ${by_m > 0 ? 'over' : 'inside'} the rim`;
   const [across, along] = [(narrow_m - span_m) / 2, (far_m - along_m) / 2];
   const size = Math.abs(along_m - span_m) < ALIKE * span_m ? written(span_m) : `${written(span_m)} by ${written(along_m)}`;
   const corners = laid === 'rectangle' && plan !== 'rectangle' ? ' Its corners stand out furthest and come down first.' : '';
-  const hangs =
-    across > -ALIKE * span_m && along < -ALIKE * span_m ? ' It lies on two sides alone: between its free ends it sinks sooner, and less like a bowl.' : '';
+  const hangs = across > -AT_RIM_M && along < -AT_RIM_M ? ' It lies on two sides alone: between its free ends it sinks sooner, and less like a bowl.' : '';
   return `The blank is ${PLAN_WORDS[laid]}, the mould ${PLAN_WORDS[plan]}, ${size}: the short way it ${off(across)}, the long way it ${off(along)}.${corners}${hangs}`;
 }
 

@@ -248,7 +248,7 @@ function linesOf(question: Question): string[] {
         `never more than ${text(formatTemperature(openingCeiling(limits, depth_m.fired), units.temperature))}.`,
       ];
     case 'filled':
-      return ['Volume of all the glass, cold, over that of the water that fills the mould, 1 kg a litre.'];
+      return ['Volume of the glass, cold, over that of the water that fills the mould.'];
     case 'heldThrough':
     case 'coneLeast':
     case 'coneMost':

@@ -175,6 +175,8 @@ export function readingPhrase(reading: Reading, { temperature: unit, length }: U
   }
 }
 
+const timesAsMuch = (times: number): string => (times < 2 ? times.toFixed(2) : times < 10 ? times.toFixed(1) : String(Math.round(times)));
+
 /** A broken limit as a sentence that names the amount. */
 export function brokenSentence(reading: Reading, { temperature: unit, length }: Units, look: Look): string {
   const { value, allowed } = reading;
@@ -223,7 +225,7 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
     case 'opening':
       return `Opening at ${text(formatTemperature(value, unit))} is ${over} too hot.`;
     case 'filled':
-      return `The glass fills ${percent(value)} of its mould: it ends below the rim, and what is above is not cast. Lay ${(1 / value).toFixed(value > 0.5 ? 2 : 1)} times as much, or say how much the mould really holds.`;
+      return `The glass fills ${percent(value)} of its mould: it ends below the rim, and what is above is not cast. Lay ${timesAsMuch(1 / value)} times as much, or say how much the mould really holds.`;
     case 'heldThrough':
     case 'coneLeast':
     case 'coneMost':

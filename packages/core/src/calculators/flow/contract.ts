@@ -16,7 +16,7 @@ const opening = {
   span_m,
   plan: oneOf('Outline of the opening', OUTLINES).optional(),
   along_m: quantity('Span the other way', 'm', 0.005, 2).optional(),
-  lobes: quantity('Number of lobes', '', 2, 32).int().optional(),
+  lobes: quantity('Number of lobes', '', 2, 12).int().optional(),
 };
 const drop_m = quantity('Drop', 'm', 1e-6, 1);
 const overhang_m = quantity('Overhang', 'm', 0.002, 1);

@@ -10,24 +10,17 @@ const SHAPING_AIM = 2;
 const SIDES_APART = 1.1;
 /** Shaped glass may do this share of the work that would begin to polish it. */
 const STAYS_CRISP = 0.8;
-/**
- * It lies in its mould, or hangs, at the least; what is done past that prints the mould and draws the rim of a hollow, thins the
- * shoulder over a former and lets the sheet slide. Practice tells a slump held too long from a good one within 20 to 25 °C, and so
- * much heat work lies in that.
- */
-const MOST_OVER_LEAST = 5;
 /** So near to the whole way it is there. */
 const ALL_BUT = 0.98;
 
-/** From the work that gets it there, 1/Pa, to what spoils it or begins to polish it; at: the measure to change where there is no room between. */
+/** From the work that gets it there, 1/Pa, to what begins to polish it; at: the measure to change where there is no room between. */
 export function bentWork({ body, works }: WorkQuestion, least: number, at: string): Outcome<WorkRange> {
-  const crisp = works.firePolish.least * byTension(body) * STAYS_CRISP;
-  const most = Math.min(crisp, MOST_OVER_LEAST * least);
-  if (least * SIDES_APART < crisp) return found({ least, most });
+  const most = works.firePolish.least * byTension(body) * STAYS_CRISP;
+  if (least * SIDES_APART < most) return found({ least, most });
   return refused(
     'too-stiff',
     `setup.shaping.${at}`,
-    `It would round its edges before it gets there: this shape asks for ${((100 * least) / crisp).toFixed(0)} % of the heat work at which edges begin to flow, and glass is never that even. Take a wider span, a thinner body or a shallower shape.`,
+    `It would round its edges before it gets there. This shape asks for ${((100 * least) / most).toFixed(0)} % of the heat work at which edges begin to flow, and glass is never that even. Take a wider span, a thinner body or a shallower shape.`,
   );
 }
 

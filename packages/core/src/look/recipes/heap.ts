@@ -3,10 +3,10 @@ import { puddleRadius, workToPuddle } from '../../flow/spread';
 import { found } from '../../problem';
 import { formatLength, text } from '../../units/format';
 import type { Puddle, Recipe, WorkQuestion } from '../recipe';
+import { MOST_OVER_LEAST } from '../works';
 
 /** Near enough to where it would come to rest. */
 const NEAR_REST = 0.95;
-const MOST_OVER_LEAST = 5;
 
 function discOf({ body }: Pick<WorkQuestion, 'body'>, work_perPa: number): Puddle {
   const { volume_m3 } = bodyFigures(body);

@@ -5,6 +5,7 @@ import { found } from '../../problem';
 import { formatLength, text } from '../../units/format';
 import type { Recipe } from '../recipe';
 import { openingUnder } from '../shaping';
+import { MOST_OVER_LEAST } from '../works';
 
 /** A grip has let go once the stress in it could relax so many times over. */
 const LEAST_TIMES = 3;
@@ -12,7 +13,6 @@ const LEAST_TIMES = 3;
 const UNSEEN_SAG_M = 0.0002;
 /** No more is asked of small stiff pieces: a few degrees past setting do it, 1/Pa. */
 const ENOUGH = 1e-7;
-const MOST_OVER_LEAST = 5;
 
 export const loosen: Recipe = {
   name: 'Loosening',
