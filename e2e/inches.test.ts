@@ -53,8 +53,9 @@ test('from New piece to a recorded firing in °F, inches and ounces', async () =
   const open = (path: string): Promise<unknown> => me.page.goto(studio.address + path);
   await open('/shelves');
   for (const unit of ['temperature-F', 'length-in', 'mass-oz']) await me.press(`unit-${unit}`);
-  await me.press('shelf-controllers');
-  await me.press('record-my-controller');
+  // What is keyed is in what the controller shows: it is asked about, not left behind.
+  await me.sees('controllers-count', /My controller is set to °C/);
+  await me.press('controller-counts-my-controller');
   await me.press('controller-unit-F');
   await me.type('figure-fullSpeedCode', '7200');
   await me.press('save-record');
@@ -165,6 +166,45 @@ test('from New piece to a recorded firing in °F, inches and ounces', async () =
   await wide.find('bench-learned');
   await expectOurs(wide, 'a Bench in °F, wide');
   await wide.page.close();
+});
+
+test('a round-bottomed trough reckoned in strips: put in as strips, planned as a casting, keyed in', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  await me.page.goto(`${studio.address}/bench`);
+  await me.press('open-reckon');
+  await me.press('reckon-tab-howMuch');
+  await me.press('reckon-c0.form-roundTrough');
+  await me.type('reckon-c0.width', '3-1/8 × 12 × 1');
+  await me.press('fold-reckon-further');
+  await me.type('reckon-strip', '1/4');
+  await me.sees('reckon-answer', /A stack that fills it: (\d+) strips of/);
+  const stack = /fills it: (\d+) strips of ([\d.]+) in × ([\d.]+) in/.exec(await me.text('reckon-answer')) ?? [];
+  const [count, wide, long] = stack.slice(1).map(Number);
+  // What goes in is said before it does.
+  await me.sees('reckon-puts', new RegExp(`Puts in ${count} strips of Clear, each ${wide} × ${long} in and ¼ in thick`));
+  await me.sees('reckon-puts', /Plans a casting in it/);
+  await me.expectSound('strips in inches');
+  await me.press('reckon-begin');
+  await me.sees('layer-row-0', /Strips/);
+  await me.sees('layer-row-0', /chunks/);
+  const id = /pieces\/([0-9a-f-]{36})/.exec(me.page.url())?.[1] ?? '';
+  await me.press('journey-1');
+  await expectOurs(me, 'a casting in inches');
+  await me.press('compute');
+  await me.sees('schedule-state', /as computed/);
+  await expectOurs(me, 'the run sheet of strips');
+  const { doc } = await (await fetch(`${studio.address}/api/pieces/${id}`)).json();
+  const [laid, fired] = doc.journey;
+  const [{ form, perArea_kg_m2, thick_m }] = laid.layers;
+  expect({ form, thick_m }).toEqual({ form: 'chunks', thick_m: expect.closeTo(0.00635, 6) });
+  // As much as the strips weigh, to the last gram.
+  const kg = count * wide * long * 0.25 * 0.0254 ** 3 * 2500;
+  expect(perArea_kg_m2 * 3.125 * 12 * 0.0254 ** 2).toBeCloseTo(kg, 2);
+  expect(fired).toMatchObject({ look: 'openCast', setup: { shaping: { kind: 'cavity', thick_m: expect.closeTo(0.0254, 6) } } });
+  await me.press('open-key-in');
+  await me.find('key-in-0');
+  await expectOurs(me, 'the key-in sheet of strips');
+  await me.page.close();
 });
 
 test('words at 130 % are larger and clip nothing', async () => {

@@ -83,6 +83,9 @@ const sections = (thick_mm: number, thin_mm: number, wall_mm = 25) => ({ thick_m
 const cavity = (thick_mm: number, thin_mm: number, wall_mm?: number): Shaping => ({ kind: 'cavity', ...sections(thick_mm, thin_mm, wall_mm) });
 /** In plaster, damp as it comes from the bench. */
 const invested = { family: 'casting-crystal', setup: 'inInvestment', wet: 'damp' } as const;
+const chunks = (kg_m2: number, thick_mm: number, wide_mm: number): Layer => ({
+  ...{ form: 'chunks', glass: 0, perArea_kg_m2: kg_m2, thick_m: thick_mm / 1000, wide_m: wide_mm / 1000 },
+});
 const grains = (form: 'frit' | 'powder', kg_m2: number, grain_mm: number): Layer => ({ form, glass: 0, perArea_kg_m2: kg_m2, grain_m: grain_mm / 1000 });
 const rods = (diameter_mm: number): Layer => ({ form: 'rod', glass: 0, diameter_m: diameter_mm / 1000 });
 /** With no glass: a shelf or a mould by itself. */
@@ -148,6 +151,9 @@ export const BODIES: [name: string, FiringCase][] = [
     }),
   ],
   ['coarse frit, full fuse', firing('fullFuse', { layers: [grains('frit', 12, 5)], size_mm: [200, 200], dammed: true })],
+  ['scrap in shards, full fuse', firing('fullFuse', { layers: [chunks(15, 3, 80)] })],
+  ['scrap in lumps, in a dam', firing('slabFlow', { layers: [chunks(50, 10, 30)], size_mm: [200, 200], dammed: true })],
+  ['billets in a dam', firing('slabFlow', { layers: [chunks(80, 22, 60)], size_mm: [200, 200], dammed: true })],
   ['a lace of frit', firing('fullFuse', { layers: [grains('frit', 2.2, 2)], size_mm: [240, 180] })],
   ['a wafer of powder', firing('tack', { layers: [grains('powder', 2.5, 0.2)], size_mm: [120, 120] })],
   ['powder on a sheet', firing('firePolish', { layers: [{ form: 'sheet', glass: 0, thickness_m: 0.003 }, grains('powder', 0.4, 0.2)] })],
@@ -224,6 +230,7 @@ export const BODIES: [name: string, FiringCase][] = [
   ['over a can', firing('drape', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'overFormer', shaping: former(90, 50) })],
   ['a low drape', firing('drape', { sheets_mm: [3], joined: true, size_mm: [250], setup: 'overFormer', shaping: former(60, 20) })],
   // Castings in moulds of plaster and silica.
+  ['strips stacked in a trough', firing('openCast', { ...invested, layers: [chunks(42, 6, 60)], size_mm: [80, 300], dammed: true, shaping: cavity(25, 17) })],
   ['cast of frit, 25 mm', firing('openCast', { ...invested, layers: [grains('frit', 60, 5)], size_mm: [120], shaping: cavity(25, 20) })],
   ['cast of frit, 50 mm', firing('openCast', { ...invested, layers: [grains('frit', 110, 8)], size_mm: [150], shaping: cavity(50, 50) })],
   ['cast of billets, 50 mm', firing('openCast', { ...invested, sheets_mm: [22, 22], size_mm: [120, 120], shaping: cavity(50, 40) })],

@@ -85,7 +85,9 @@ export { fitReckoning, fitSentence, pairWords } from './fit/words';
 export { type CoatingFinding, coatingFindings } from './fit/coating';
 export { QUANTITY_NAMES, type QuantityName } from './quantity/names';
 export { fromAbove, type Hollow, lined, surfaceAt, volumeOf } from './quantity/hollow';
+export { WATER_kg_m3 } from './quantity/howMuch';
 export type { Brick, LaidCold, Stack } from './quantity/cold';
+export { brickVolume } from './quantity/stock';
 export type { Cavity, HowMuch } from './quantity/howMuch';
 export type { Filler, Filling, FillingTold } from './quantity/filling';
 export type { Stock } from './quantity/stock';
@@ -106,7 +108,7 @@ export type { InKiln, SameWorkAsked } from './quantity/sameWork';
 export type { WrittenAsked } from './quantity/written';
 export { coneWords, sameWorkWords, writtenWords } from './quantity/conversionWords';
 export type { ToldQuantity, TwoUnits } from './quantity/told';
-export { asFrit, putGlass, type ReckonedGlass } from './piece/putGlass';
+export { laidAsPut, putGlass, type PutAs, type ReckonedGlass, sheetsFor } from './piece/putGlass';
 export { asItStands, givesShape, heldAcross, heldForm, leavesShelf, serves, shapeOf, shapingIn, shapingOf, standsOut } from './piece/inForm';
 export { betweenThem, type FormNotes, formNotes, rescueIn, stuckOn, overShelf } from './piece/formNotes';
 export { type PutBlank, putBlank } from './piece/putBlank';
@@ -250,7 +252,9 @@ export {
   type JourneyStep,
   type LaidLayer,
   type OfFiredLayers,
+  BOUGHT_FORMS,
   LAYER_FORMS,
+  comesAs,
   type LayerForm,
   LAYERS_AT_MOST,
   type LayStep,

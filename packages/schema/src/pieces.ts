@@ -61,6 +61,8 @@ export const COVER_RANGE = { least: 0.01, most: 1 } as const;
 /** What is placed can be less of the outline than anybody types. */
 const LEAST_COVER = 1e-4;
 export const PIECES_AT_MOST = 500;
+/** Of lumps put in loose: how thick, and how wide at most. */
+export const CHUNK_RANGE_M = { least: 0.002, most: 0.3, wide: 1 } as const;
 
 export const recordId = (name: string) => words(name, 60, 1);
 const laid = { id, glassId: recordId('Glass'), name: words('Name of the layer', 40, 1).optional(), flipped: z.literal(true).optional() };
@@ -103,6 +105,13 @@ export const LaidLayerSchema = schemaFor<LaidLayer, OfFiredLayers>()(
       z.strictObject({ form: z.literal('stringer'), ...rod }),
       z.strictObject({ form: z.literal('frit'), ...grains }),
       z.strictObject({ form: z.literal('powder'), ...grains }),
+      z
+        .strictObject({
+          ...{ form: z.literal('chunks'), ...laid, perArea_kg_m2: grains.perArea_kg_m2, cover: cover.optional() },
+          ...{ thick_m: quantity('Thickness of a lump', 'm', CHUNK_RANGE_M.least, CHUNK_RANGE_M.most) },
+          ...{ wide_m: quantity('Width of a lump', 'm', CHUNK_RANGE_M.least, CHUNK_RANGE_M.wide) },
+        })
+        .refine(({ thick_m, wide_m }) => thick_m <= wide_m, { path: ['wide_m'], error: 'A lump is at least as wide as it is thick.' }),
     ])
     .meta({ id: 'LaidLayer' }),
 );

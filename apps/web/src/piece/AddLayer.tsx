@@ -1,5 +1,5 @@
 /** Lays one more on top: the form first, everything else can be changed once it lies there. */
-import { FORM_NAMES, LAYERS_AT_MOST, LAYER_FORMS, type LayerForm, addLayer, inForm, laidLayers, type LayStep } from '@torvin/core';
+import { FORM_NAMES, LAYERS_AT_MOST, LAYER_FORMS, type LayerForm, addLayer, comesAs, inForm, laidLayers, type LayStep } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
@@ -18,7 +18,7 @@ export function AddLayer({ layup, shelves, stepId, onAdded }: { layup: Layup; sh
   if (all.length >= LAYERS_AT_MOST) return <Words size="label" tone="muted">{`${LAYERS_AT_MOST} layers at most`}</Words>;
 
   const add = (form: LayerForm): void => {
-    const usable = shelves.glasses.filter((glass) => glass.forms.includes(form) && !shelves.archived.includes(glass.id));
+    const usable = shelves.glasses.filter((glass) => comesAs(glass, form) && !shelves.archived.includes(glass.id));
     const family = glassOf(shelves, last?.glassId)?.familyId;
     const glass = usable.find(({ id }) => id === last?.glassId) ?? usable.find(({ familyId }) => familyId === family) ?? usable[0];
     const glassId = glass?.id ?? last?.glassId ?? '';

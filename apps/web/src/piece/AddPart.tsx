@@ -15,6 +15,7 @@ import {
   placeParts,
   refused,
   text,
+  comesAs,
 } from '@torvin/core';
 import { PART_RANGE_M, PartOutlineSchema } from '@torvin/core/contract';
 import { ROD_RANGE_M, type Shelves } from '@torvin/schema';
@@ -78,7 +79,7 @@ function PartForm({ layup, pieceId, step, body, shelves, onAdded }: AddPartProps
   const [problem, setProblem] = useState<string | null>(null);
   const { shape } = entry;
   const form: Stuff['form'] = shape === 'rod' || shape === 'stringer' ? shape : 'pieces';
-  const usable = everyGlass(shelves).filter((glass) => glass.forms.includes(form) && !shelves.archived.includes(glass.id));
+  const usable = everyGlass(shelves).filter((glass) => comesAs(glass, form) && !shelves.archived.includes(glass.id));
   const last = step?.layers.at(-1) ?? laidLayers(layup.doc).at(-1);
   const family = glassOf(shelves, last?.glassId)?.familyId;
   const glass =

@@ -1,5 +1,5 @@
 /** The layers in words, top one first as they lie: a touch opens one, its grip is dragged or moved by arrow keys. */
-import { type DrawnLayer, FORM_NAMES, formatStock, type LaidLayer, type LengthUnit, text } from '@torvin/core';
+import { type DrawnLayer, FORM_NAMES, formatLength, formatStock, type LaidLayer, type LengthUnit, text } from '@torvin/core';
 import KitListItem from '@rneui/themed/dist/ListItem';
 import { useMemo, useRef, useState } from 'react';
 import { View, type ViewProps } from 'react-native';
@@ -85,11 +85,13 @@ export function LayerRows({ laid, own, layers, names, selected, onSelect, onMove
   );
 }
 
-/** A rod is known by its diameter; how deep a row of them lies on the whole is the drawing's to say. */
+/** A rod is known by its diameter, chunks by the size of one; how deep a row of them lies on the whole is the drawing's to say. */
 function figureOf({ thickness_m, cover, count }: DrawnLayer, layer: LaidLayer, unit: LengthUnit): string {
   const parts = [
     count === undefined ? '' : `${count} ×`,
-    text(formatStock('diameter_m' in layer ? layer.diameter_m : thickness_m, unit)),
+    layer.form === 'chunks'
+      ? `${formatLength(layer.thick_m, unit).figure} × ${text(formatLength(layer.wide_m, unit))}`
+      : text(formatStock('diameter_m' in layer ? layer.diameter_m : thickness_m, unit)),
     cover === undefined || cover === 1 ? '' : `${Math.round(cover * 100)} %`,
   ];
   return parts.filter(Boolean).join(' ');

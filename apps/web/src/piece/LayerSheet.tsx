@@ -25,7 +25,7 @@ import {
   turnLayer,
   laidLayers,
 } from '@torvin/core';
-import { COVER_RANGE, GRAIN_RANGE_KG_M2, OVERHANG_RANGE_M, PIECES_AT_MOST, ROD_RANGE_M, SHEET_RANGE_M, type Shelves } from '@torvin/schema';
+import { CHUNK_RANGE_M, COVER_RANGE, GRAIN_RANGE_KG_M2, OVERHANG_RANGE_M, PIECES_AT_MOST, ROD_RANGE_M, SHEET_RANGE_M, type Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useUnits } from '@/data/FormUnits';
@@ -41,6 +41,7 @@ import { clamp, nextOf, stepFrom } from '@/ui/stepFrom';
 import { GlassChoice } from '@/shelves/GlassChoice';
 import { facesDiffer, glassOf, madeInto, madeOf } from '@/shelves/everyGlass';
 import { FORM_CAUTIONS } from './cautions';
+import { Length } from './HandSteppers';
 import { lengthWithin, numberWithin, strewnWithin } from './typed';
 import type { Layup } from './useLayup';
 
@@ -121,7 +122,7 @@ export function LayerSheet({ layup, pieceId, layer, place: { index, count }, nam
       <Choice
         label="Form"
         value={layer.form}
-        options={(glass?.forms ?? [layer.form]).map((form) => ({ value: form, title: FORM_NAMES[form] }))}
+        options={[...new Set([...(glass?.forms ?? []), layer.form, 'chunks' as const])].map((form) => ({ value: form, title: FORM_NAMES[form] }))}
         onChange={setForm}
         testID="form"
       />
@@ -257,6 +258,26 @@ function LayerFigures({ layer, sizes_m, area_m2, density_kg_m3, change }: Figure
             onValue={laid}
             testID="layer-mass-all"
           />
+          {layer.form === 'chunks' && (
+            <>
+              <Length
+                label="one is thick"
+                name="A lump"
+                value_m={layer.thick_m}
+                range={{ least: CHUNK_RANGE_M.least, most: CHUNK_RANGE_M.most }}
+                onValue={(thick_m) => change({ ...layer, thick_m, wide_m: Math.max(layer.wide_m, thick_m) }, 'thickness')}
+                testID="layer-thick"
+              />
+              <Length
+                label="and wide"
+                name="A lump"
+                value_m={layer.wide_m}
+                range={{ least: CHUNK_RANGE_M.least, most: CHUNK_RANGE_M.wide }}
+                onValue={(wide_m) => change({ ...layer, wide_m, thick_m: Math.min(layer.thick_m, wide_m) }, 'width')}
+                testID="layer-wide"
+              />
+            </>
+          )}
           <Cover cover={layer.cover ?? 1} onCover={(cover) => change({ ...layer, cover }, 'cover')} />
           <Words size="label" tone="muted">
             {`over ${text(formatArea(over_m2, units.length))}${density_kg_m3 === undefined ? '' : `, ${text(formatLength(layer.perArea_kg_m2 / density_kg_m3, units.length))} deep once it has melted`}`}

@@ -12,6 +12,7 @@ export const FORM_CAUTIONS: Record<LayerForm, string> = {
   stringer: 'Stringer snaps into needles: eye protection, and gather the ends wet.',
   frit: 'Frit is dust as well as grains: a respirator, no sweeping dry, wash hands before eating.',
   powder: 'Powder hangs in the air and harms the lungs for good: a fitted respirator, no draught, clean up wet, change clothes.',
+  chunks: 'Breaking and sawing glass: a face shield, gloves, and under a cloth or in a bag. Lumps from a cold shed want a day in the warm first.',
 };
 
 export const SETUP_CAUTIONS: Record<SetUpKind, string> = {

@@ -67,7 +67,7 @@ export function cutRows(
   const groups = cutList(
     body.footprint,
     layers.map((layer) => ({
-      covers: !isPlaced(layer) && (!('cover' in layer) || (layer.cover ?? 1) > 1 - 1e-9) && layer.form !== 'frit' && layer.form !== 'powder',
+      covers: !isPlaced(layer) && (!('cover' in layer) || (layer.cover ?? 1) > 1 - 1e-9) && !('perArea_kg_m2' in layer),
       ...(isPlaced(layer) ? { placed: layer.placed, across_m: acrossOf(layer) } : {}),
     })),
     {

@@ -2,6 +2,7 @@
 import { everyGlass } from '@/shelves/everyGlass';
 import {
   CORNERS_AT_MOST,
+  comesAs,
   type Footprint,
   type LaidLayer,
   type LayerForm,
@@ -27,7 +28,7 @@ export const OUTLINES = [...SHAPES, 'polygon'] as const;
 export const SHAPE_TITLES = { rectangle: 'Rectangle', disc: 'Disc', oval: 'Oval', ring: 'Ring', polygon: 'Corners' } as const;
 
 /** Forms that a piece can begin with: all but what needs something under it to be called so. */
-export const FIRST_FORMS = ['sheet', 'pieces', 'rod', 'stringer', 'frit', 'powder'] as const satisfies readonly LayerForm[];
+export const FIRST_FORMS = ['sheet', 'pieces', 'rod', 'stringer', 'frit', 'powder', 'chunks'] as const satisfies readonly LayerForm[];
 export type FirstForm = (typeof FIRST_FORMS)[number];
 /** 'nothing': a shelf or a mould is fired by itself. */
 export const FIRST = [...FIRST_FORMS, 'nothing'] as const;
@@ -150,7 +151,7 @@ const USUAL_SHEET_M = 0.003;
 
 /** The first glass on the shelf that comes in a form, the present one where it does. */
 export function glassFor(shelves: Shelves, form: FirstForm, present: string): Glass | undefined {
-  const usable = everyGlass(shelves).filter((glass) => glass.forms.includes(form) && !shelves.archived.includes(glass.id));
+  const usable = everyGlass(shelves).filter((glass) => comesAs(glass, form) && !shelves.archived.includes(glass.id));
   return usable.find(({ id }) => id === present) ?? usable[0];
 }
 

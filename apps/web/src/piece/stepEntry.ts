@@ -219,7 +219,7 @@ const SETUP_OF: Partial<Record<Look, SetUpKind>> = {
 };
 
 /** Of plaster and silica, by hand. */
-const USUAL_WALL_M = 0.025;
+export const USUAL_WALL_M = 0.025;
 
 /** Of each ware as it usually is, and the cone that clay moulds are usually fired to. */
 const USUAL_WARE_M: Record<WareKind, number> = { shelf: 0.016, plaster: 0.025, castable: 0.02, fired: 0.008, clay: 0.01, fibre: 0.025 };
@@ -243,8 +243,9 @@ export const usualWet = (look: Look, before: Pick<StepEntry, 'look' | 'setup' | 
 /** More than so much frit on an area runs together as a heap; less opens as lace, kg/m². */
 const LACE_AT_MOST_KG_M2 = 5;
 
-/** Grains alone: in a dam they are melted, powder sinters to a leaf, a film of frit opens as lace, more of it is a heap. */
+/** Grains alone: in a dam they are melted, powder sinters to a leaf, a film of frit opens as lace, more of it is a heap. Lumps alone are melted in a dam and run together without one. */
 function ofGrains(layers: readonly LaidLayer[], dammed: boolean): Look | null {
+  if (layers.some(({ form }) => form === 'chunks') && layers.every((layer) => 'perArea_kg_m2' in layer)) return dammed ? 'slabFlow' : 'fullFuse';
   const grains = layers.flatMap((layer) => (layer.form === 'frit' || layer.form === 'powder' ? [layer] : []));
   if (grains.length < layers.length) return null;
   if (dammed) return 'slabFlow';
@@ -282,7 +283,7 @@ const ROUGHENS: readonly JourneyStep['kind'][] = ['grind', 'blast', 'fill'];
 export function likelyGroup(doc: PieceDoc, step: Step | null): RecipeGroup {
   const layers = laidLayers(doc);
   if (layers.length === 0) return 'ware';
-  if (layers.every(({ form }) => form === 'frit' || form === 'powder')) return 'grains';
+  if (layers.every((layer) => 'perArea_kg_m2' in layer)) return layers.some(({ form }) => form === 'chunks') ? 'flat' : 'grains';
   const before = firingsOf({ journey: step === null ? doc.journey : doc.journey.slice(0, placeOf(doc, step.id)) });
   return before.length > 0 ? 'shaped' : 'flat';
 }

@@ -1,6 +1,17 @@
 /** How far an amount fills what holds it: its depth, its rim, its heap, and what to take next time. */
-import { type Filling, type FillingTold, type Hollow, type Units, fillingWords, footprintWords, formatLength, lined, putGlass, text } from '@torvin/core';
-import { SHEET_RANGE_M } from '@torvin/schema';
+import {
+  type Filling,
+  type Hollow,
+  type PutAs as PutAsWhat,
+  type Units,
+  fillingWords,
+  footprintWords,
+  formatLength,
+  lined,
+  putGlass,
+  text,
+} from '@torvin/core';
+import { SHEET_RANGE_M, type Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
@@ -8,10 +19,12 @@ import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';
 import { Tick } from '@/ui/Tick';
 import { FILLERS, HEATS, LOOSE_PERCENT, fieldOfFilling, readFill, segmentsIn } from './fillEntry';
-import { type ReckonedOf, glassOf } from './glassOf';
+import { type ReckonedOf, glassOf, sheetOf, stockOf } from './glassOf';
 import { HollowDrawing } from './HollowDrawing';
 import { HollowFields } from './HollowFields';
 import { OfGlass } from './OfGlass';
+import { PutAs } from './PutAs';
+import { offeredAs, putAsIn, readPutAs } from './putAs';
 import { Outcome } from './Outcome';
 import type { Puts } from './PutOrKeep';
 import { putsGlass } from './putHollow';
@@ -43,13 +56,14 @@ function putsFilled(
   of: ReckonedOf,
   { filler }: Filling,
   left: Hollow,
-  told: Pick<FillingTold, 'mass_kg' | 'level_m'>,
+  level_m: number | null,
+  put: { as: PutAsWhat; mass_kg: number },
   count: number | null,
+  shelves: Shelves,
   units: Units,
 ): Puts | null {
-  const { mass_kg, level_m } = told;
   if (level_m === null || !of.glass) return null;
-  if (filler.by !== 'segments') return putsGlass(of, mass_kg, { left, mass_kg, deepest_m: level_m }, units);
+  if (filler.by !== 'segments') return putsGlass(of, { ...put, stays_kg: 0 }, { left, deepest_m: level_m }, shelves, units);
   const { depth_m, cover } = filler;
   if (count === null || left.kind !== 'straight' || depth_m > SHEET_RANGE_M.most) return null;
   const footprint = left.outline;
@@ -58,6 +72,7 @@ function putsFilled(
     words: (isBegun) =>
       `Lays ${count} segments of ${name}, ${text(formatLength(depth_m, units.length))} deep and on ${Math.round(cover * 100)} % of the outline${isBegun ? '' : ', in a dam of it'}.`,
     replaces: true,
+    lays: true,
     into: (doc, { newId, into, isBegun }) =>
       putGlass(doc, {
         layersOn: () => [{ id: newId(), glassId, form: 'pieces', name: 'Segments', thickness_m: depth_m, count, cover }],
@@ -81,6 +96,9 @@ export function FillSheet({ typed, set, shelves, where, onPut }: SheetProps) {
   const told = pair && fillingWords(pair.asked, pair.value, units);
   const left = pair && lined(pair.asked.hollow, pair.asked.liner_m ?? 0);
   const isGrains = filler === 'grains' || (filler === 'mass' && typed.loose === 'yes');
+  const offer = { stock: stockOf(of.glass), sheet_m: sheetOf(of.glass), density_kg_m3: of.constants.density_kg_m3, left: left ?? null, stack: null };
+  const put = readPutAs(isGrains ? { ...typed, putAs: 'frit' } : typed, units, offer, pair?.value.mass_kg ?? 0);
+  const asSheet = { ...sheet, problems: { ...problems, ...put.problems } };
   return (
     <View style={{ gap: space.small }}>
       <HollowFields sheet={sheet} more={LINER} shelves={shelves} where={where} />
@@ -102,7 +120,8 @@ export function FillSheet({ typed, set, shelves, where, onPut }: SheetProps) {
         missing={read.missing}
         told={told}
         stale={stale}
-        puts={pair && left && putsFilled(of, pair.asked, left, pair.value, segmentsIn(typed), units)}
+        puts={pair && left && put.value && putsFilled(of, pair.asked, left, pair.value.level_m, put.value, segmentsIn(typed), shelves, units)}
+        asked={of.glass && filler === 'mass' && !isGrains && <PutAs sheet={asSheet} value={putAsIn(typed, offeredAs(offer))} offered={offeredAs(offer)} />}
         where={where}
         onPut={onPut}
       >

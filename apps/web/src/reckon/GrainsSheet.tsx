@@ -44,8 +44,9 @@ type Strewn = Pick<Answered<'grains'>, 'mass_kg' | 'area_m2' | 'perArea_kg_m2'>;
 function putsGrains({ glass }: ReckonedOf, { outline, grain_m }: StrewnAsked, { mass_kg, area_m2, perArea_kg_m2 }: Strewn, units: Units): Puts | null {
   if (!glass) return null;
   return {
-    words: () => `Lays ${text(formatMass(mass_kg, units.mass))} of ${glass.name} on top, ${text(formatStrewn(perArea_kg_m2, units))}.`,
+    words: () => `Lays ${text(formatMass(mass_kg, units.mass))} of ${glass.name}, ${text(formatStrewn(perArea_kg_m2, units))}.`,
     replaces: false,
+    lays: true,
     into(doc, { newId, into }) {
       return putGlass(doc, {
         layersOn(footprint) {

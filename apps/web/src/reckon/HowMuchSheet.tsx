@@ -9,11 +9,13 @@ import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';
 import { Words } from '@/ui/Words';
-import { glassOf, stockOf } from './glassOf';
+import { glassOf, sheetOf, stockOf } from './glassOf';
 import { HollowDrawing } from './HollowDrawing';
 import { HollowFields } from './HollowFields';
 import { CAVITIES_AT_MOST, ENDS_M, WAX_kg_m3, WAYS, cavitiesIn, fieldOfCavity, readHowMuch } from './howMuchEntry';
 import { OfGlass } from './OfGlass';
+import { PutAs } from './PutAs';
+import { offeredAs, putAsIn, readPutAs } from './putAs';
 import { Outcome } from './Outcome';
 import { putsGlass } from './putHollow';
 import type { SheetProps } from './sheets';
@@ -68,13 +70,12 @@ function CavityFields({ sheet, index, of, shelves, where }: { sheet: Sheet; inde
 }
 
 /** The hollow itself, where there is one and it was told by its sizes: how it is drawn, and what of it can go into a piece. */
-function onlyHollow({ cavities: [only, ...others], have_kg, stays_kg = 0 }: HowMuch, told: Answered<'howMuch'>) {
+function onlyHollow({ cavities: [only, ...others] }: HowMuch, told: Answered<'howMuch'>) {
   const left = only?.by === 'size' && others.length === 0 ? lined(only.hollow, only.liner_m ?? 0) : null;
   if (only?.by !== 'size' || !left) return null;
   // More than goes in fills it.
   const deepest_m = told.filled?.level_m ?? told.cavities[0].depth_m ?? left.depth_m;
-  const mass_kg = have_kg !== undefined && told.filled?.level_m ? have_kg - stays_kg : told.cavities[0].mass_kg;
-  return { hollow: only.hollow, left, level_m: deepest_m, cold: told.cold, inside: only.count === 1 ? { left, deepest_m, mass_kg } : null };
+  return { hollow: only.hollow, left, level_m: deepest_m, cold: told.cold, inside: only.count === 1 ? { left, deepest_m, stack: told.stack } : null };
 }
 
 export function HowMuchSheet({ typed, set, shelves, where, onPut }: SheetProps) {
@@ -89,6 +90,15 @@ export function HowMuchSheet({ typed, set, shelves, where, onPut }: SheetProps) 
   const count = cavitiesIn(typed);
   const told = pair && howMuchWords(pair.asked, pair.value, units);
   const drawn = pair && onlyHollow(pair.asked, pair.value);
+  const offer = {
+    ...{ stock, sheet_m: sheetOf(of.glass), density_kg_m3: of.constants.density_kg_m3 },
+    ...{ left: drawn?.inside?.left ?? null, stack: drawn?.inside?.stack ?? null },
+  };
+  const stays_kg = pair?.asked.stays_kg ?? 0;
+  // What there is goes in where that was told and does not run over.
+  const most_kg = pair?.value.total_kg ?? 0;
+  const put = readPutAs(typed, units, offer, Math.min(pair?.asked.have_kg ?? most_kg, most_kg));
+  const asSheet = { ...sheet, problems: { ...problems, ...put.problems } };
   return (
     <View style={{ gap: space.small }}>
       {Array.from({ length: count }, (_, i) => (
@@ -107,7 +117,8 @@ export function HowMuchSheet({ typed, set, shelves, where, onPut }: SheetProps) 
         missing={read.missing}
         told={told}
         stale={stale}
-        puts={pair && putsGlass(of, pair.value.volume_m3 * of.constants.density_kg_m3, drawn?.inside ?? null, units)}
+        puts={pair && put.value && putsGlass(of, { ...put.value, stays_kg }, drawn?.inside ?? null, shelves, units)}
+        asked={of.glass && <PutAs sheet={asSheet} value={putAsIn(typed, offeredAs(offer))} offered={offeredAs(offer)} />}
         where={where}
         onPut={onPut}
       >

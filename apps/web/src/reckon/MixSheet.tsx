@@ -124,8 +124,9 @@ function putsMix({ glass }: ReckonedOf, typed: Typed, asked: MixAsked, { weighed
   if (all_kg === 0) return null;
   return {
     words: () =>
-      `Lays ${text(formatMass(all_kg, units.mass))} of grains on top: ${named.map(({ of, weighed_kg }) => `${of.name} ${Math.round((weighed_kg / all_kg) * 100)} %`).join(', ')}.`,
+      `Lays ${text(formatMass(all_kg, units.mass))} of grains: ${named.map(({ of, weighed_kg }) => `${of.name} ${Math.round((weighed_kg / all_kg) * 100)} %`).join(', ')}.`,
     replaces: true,
+    lays: true,
     into: (doc, { newId, into }) =>
       putGlass(doc, {
         layersOn: (outline) =>

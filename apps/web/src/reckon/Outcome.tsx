@@ -17,11 +17,13 @@ export interface OutcomeProps {
   puts: Puts | null;
   where: Where | null;
   onPut(): void;
+  /** Asked between the answer and what can be done with it. */
+  asked?: ReactNode;
   /** Its drawing. */
   children?: ReactNode;
 }
 
-export function Outcome({ missing, told, stale, children, ...doing }: OutcomeProps) {
+export function Outcome({ missing, told, stale, asked, children, ...doing }: OutcomeProps) {
   return (
     <>
       <StillMissing missing={missing} />
@@ -30,6 +32,7 @@ export function Outcome({ missing, told, stale, children, ...doing }: OutcomePro
           <ToldAnswer told={told} stale={stale}>
             {children}
           </ToldAnswer>
+          {asked}
           <PutOrKeep told={told.short} stale={stale} {...doing} />
         </>
       )}

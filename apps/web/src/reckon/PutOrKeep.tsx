@@ -23,6 +23,8 @@ export interface Puts {
   words(isBegun: boolean): string;
   /** May stand in place of what is laid there. */
   replaces: boolean;
+  /** Lays glass, so that it is said where it comes to lie. */
+  lays?: true;
   into(
     doc: PieceDoc,
     how: Pick<Where, 'isBegun' | 'from'> & { /** Another one each time it is asked for. */ newId(): string; into: ReckonedGlass['into'] },
@@ -44,6 +46,11 @@ export interface PutOrKeepProps {
 }
 
 const REST_MS = 400;
+
+function placeWords({ laid, names }: Where, instead: boolean): string {
+  if (laid === 0) return 'Nothing is laid there yet.';
+  return instead ? `Takes away what is laid there: ${names.join(', ')}.` : `What is laid there stays under it: ${names.join(', ')}.`;
+}
 
 export function PutOrKeep({ kind, typed, told, stale, puts, where, onPut }: PutOrKeepProps) {
   const client = useQueryClient();
@@ -89,7 +96,7 @@ export function PutOrKeep({ kind, typed, told, stale, puts, where, onPut }: PutO
       )}
       {puts && (
         <Words size="label" tone="muted" testID="reckon-puts">
-          {puts.words(where?.isBegun ?? false)}
+          {[puts.words(where?.isBegun ?? false), ...(where && puts.lays ? [placeWords(where, puts.replaces && instead)] : [])].join(' ')}
         </Words>
       )}
       <View style={{ flexDirection: 'row', gap: space.small }}>

@@ -33,13 +33,21 @@ export function glassOf({ glasses, families, archived }: Shelves, chosen: string
 
 const USUAL_SHEET_M = 0.003;
 
+/** As thick as it is sold, m: the usual one of its thicknesses. */
+export function sheetOf(glass: Glass | null): number | undefined {
+  if (!glass?.forms.includes('sheet')) return undefined;
+  return [...glass.thicknesses_m].sort((a, b) => Math.abs(a - USUAL_SHEET_M) - Math.abs(b - USUAL_SHEET_M)).at(0);
+}
+
 /** What the record says of how it is bought. */
 export function stockOf(glass: Glass | null): Stock {
   if (!glass) return {};
-  const { sheetWidth_m, sheetLength_m, billetWidth_m, billetLength_m, billetDepth_m, jar_kg, scrap_kg, thicknesses_m } = glass;
-  const [depth_m] = [...thicknesses_m].sort((a, b) => Math.abs(a - USUAL_SHEET_M) - Math.abs(b - USUAL_SHEET_M));
+  const { sheetWidth_m, sheetLength_m, billetWidth_m, billetLength_m, billetDepth_m, jar_kg, scrap_kg } = glass;
+  const depth_m = sheetOf(glass);
   return {
-    ...(sheetWidth_m !== undefined && sheetLength_m !== undefined ? { sheet: { width_m: sheetWidth_m, length_m: sheetLength_m, depth_m } } : {}),
+    ...(sheetWidth_m !== undefined && sheetLength_m !== undefined && depth_m !== undefined
+      ? { sheet: { width_m: sheetWidth_m, length_m: sheetLength_m, depth_m } }
+      : {}),
     ...(billetWidth_m !== undefined && billetLength_m !== undefined && billetDepth_m !== undefined
       ? { billet: { width_m: billetWidth_m, length_m: billetLength_m, depth_m: billetDepth_m } }
       : {}),

@@ -56,8 +56,9 @@ function putsPieces(glass: Glass, name: string, { count, width_m, length_m, thic
   if (thickness_m < SHEET_RANGE_M.least || thickness_m > SHEET_RANGE_M.most) return null;
   const one_m2 = width_m * length_m;
   return {
-    words: () => `Lays ${count} ${name} of ${glass.name} on top, ${text(formatStock(thickness_m, units.length))} thick.`,
+    words: () => `Lays ${count} ${name} of ${glass.name}, ${text(formatStock(thickness_m, units.length))} thick.`,
     replaces: false,
+    lays: true,
     into(doc, { newId, into }) {
       const outline_m2 = footprintArea(doc.footprint);
       const cover = (count * one_m2) / outline_m2;
@@ -86,6 +87,7 @@ function putsPanel(glass: Glass, asked: CuttingAsked, told: CuttingTold, glasses
     words: (isBegun) =>
       `Lays its pieces${glasses.across === glasses.up ? ` of ${glass.name}` : ''}${isBegun ? '' : `, ${size}`}, ${text(formatLength(finished.depth_m, units.length))} deep.`,
     replaces: true,
+    lays: true,
     into: (doc, { newId, into, isBegun }) =>
       putGlass(doc, {
         layersOn: () => panelOf(asked, told, glasses, newId),
@@ -110,6 +112,7 @@ export function putsCut({ glass }: ReckonedOf, asked: CuttingAsked, told: Cuttin
         words: () =>
           `Lays a cap of ${glass.name} over everything, ${text(formatStock(cap_m, units.length))} thick, ${text(formatLength(asked.overhang_m, units.length))} over all round.`,
         replaces: false,
+        lays: true,
         into: (doc, { newId, into }) =>
           putGlass(doc, { layersOn: () => [capOf(newId(), glass.id, { thickness_m: cap_m, overhang_m: asked.overhang_m })], into }),
         begins: null,

@@ -1,5 +1,25 @@
-/** Glass in a hollow, as it goes into a piece: the outline and dam of the hollow, and how deep it comes to lie. */
-import { type Hollow, type Units, asFrit, footprintWords, formatLength, formatMass, fromAbove, putGlass, text } from '@torvin/core';
+/** Glass in a hollow, as it goes into a piece: the outline and dam of the hollow, how deep it comes to lie, and the casting of what narrows downwards. */
+import {
+  type Brick,
+  type Hollow,
+  type PlannedStep,
+  type PutAs,
+  type Units,
+  WATER_kg_m3,
+  footprintWords,
+  formatLength,
+  formatMass,
+  formatStock,
+  fromAbove,
+  laidAsPut,
+  putGlass,
+  sheetsFor,
+  surfaceAt,
+  text,
+  volumeOf,
+} from '@torvin/core';
+import type { PieceDoc, Shelves } from '@torvin/schema';
+import { USUAL_WALL_M, entryOfStep, stepFor, usualSetUp } from '@/piece/stepEntry';
 import { capital } from '@/ui/capital';
 import type { ReckonedOf } from './glassOf';
 import type { Puts } from './PutOrKeep';
@@ -7,31 +27,78 @@ import type { Puts } from './PutOrKeep';
 export interface InHollow {
   /** What the liner leaves of it. */
   left: Hollow;
-  mass_kg: number;
   deepest_m: number;
 }
 
+/** What goes in: its mass, with what stays behind of it. */
+export interface PutMass {
+  as: PutAs;
+  mass_kg: number;
+  stays_kg: number;
+  /** Of strips: how many, and the size of one. */
+  cut?: Brick & { count: number };
+}
+
+const narrows = ({ kind }: Hollow): boolean => kind !== 'straight';
+const LEAST_SECTION_M = 0.001;
+
+/** Planned where the shelf has a kiln and a controller for it: filled, what narrows downwards is thick in its middle and thin at its rim. */
+function castingIn(doc: PieceDoc, { left, deepest_m }: InHollow, shelves: Shelves, id: string, units: Units): PlannedStep | null {
+  const look = 'openCast';
+  const entry = entryOfStep(doc, null, shelves, units, { look, setup: usualSetUp(look), wet: 'damp' });
+  if (entry.kilnId === '' || entry.controllerId === '') return null;
+  const mean_m = volumeOf(left) / surfaceAt(left, left.depth_m);
+  const sections = { thick_m: deepest_m, thin_m: Math.min(Math.max(mean_m, LEAST_SECTION_M), deepest_m) };
+  return stepFor(entry, { kind: 'cavity', ...sections, wall_m: USUAL_WALL_M, water_kg: volumeOf(left) * WATER_kg_m3 }, null, id);
+}
+
+function amountWords({ as, mass_kg, stays_kg, cut }: PutMass, name: string, inside: InHollow | null, units: Units): string {
+  const mass = text(formatMass(mass_kg, units.mass));
+  const stays = stays_kg > 0 ? `, ${text(formatMass(stays_kg, units.mass))} of which stay behind` : '';
+  if (as.form === 'sheet') {
+    const thick = text(formatStock(as.thickness_m, units.length));
+    const count = inside && sheetsFor(mass_kg, fromAbove(inside.left), as);
+    return `Lays ${count === null ? mass : count} ${count === 1 ? 'sheet' : 'sheets'} of ${name}, ${thick} thick and as large as the outline${stays}`;
+  }
+  if (as.form === 'frit') return `Puts in ${mass} of ${name} as frit${stays}`;
+  if (cut) {
+    const size = `${formatLength(cut.width_m, units.length).figure} × ${text(formatLength(cut.length_m, units.length))}`;
+    return `Puts in ${cut.count} ${as.name.toLowerCase()} of ${name}, each ${size} and ${text(formatStock(cut.depth_m, units.length))} thick, ${mass} in all`;
+  }
+  const size = `${formatLength(as.thick_m, units.length).figure} × ${text(formatLength(as.wide_m, units.length))}`;
+  return `Puts in ${mass} of ${name} as ${as.name.toLowerCase()}, each ${size}${stays}`;
+}
+
 /** inside: of one hollow; null of several or of what was told by water or by a model, where the piece keeps its outline. */
-export function putsGlass({ glass }: ReckonedOf, mass_kg: number, inside: InHollow | null, units: Units): Puts | null {
+export function putsGlass({ glass }: ReckonedOf, put: PutMass, inside: InHollow | null, shelves: Shelves, units: Units): Puts | null {
   if (!glass) return null;
-  const mass = text(formatMass(inside?.mass_kg ?? mass_kg, units.mass));
   const deep = inside && text(formatLength(inside.deepest_m, units.length));
-  const narrows = inside !== null && inside.left.kind !== 'straight';
-  const cast = narrows ? ` It narrows downwards: plan it as a casting, which is annealed by its thickest section.` : '';
+  const isCast = inside !== null && narrows(inside.left);
+  const canFire = (['kilns', 'controllers'] as const).every((kind) => shelves[kind].some(({ id }) => !shelves.archived.includes(id)));
+  const casting = canFire
+    ? ' Plans a casting in it, annealed by its thickest section.'
+    : ' It narrows downwards: plan it as a casting, which is annealed by its thickest section.';
   return {
     words: (isBegun) =>
       inside && !isBegun
-        ? `Puts in ${mass} of ${glass.name} as frit in a dam of this outline, ${deep} deep${narrows ? ' where it is deepest' : ''}.${cast}`
-        : `Puts in ${mass} of ${glass.name} as frit on the outline of the piece.`,
+        ? `${amountWords(put, glass.name, inside, units)}, in a ${isCast ? 'hollow' : 'dam'} of this outline, ${deep} deep${isCast ? ' where it is deepest' : ''}.${isCast ? casting : ''}`
+        : `${amountWords(put, glass.name, inside, units)}, on the outline of the piece.`,
     replaces: true,
+    lays: true,
     into(doc, { newId, into, isBegun }) {
+      const step = inside && isCast && !isBegun ? castingIn(doc, inside, shelves, newId(), units) : null;
       return putGlass(doc, {
-        ...{ layersOn: asFrit({ id: newId(), glassId: glass.id, name: 'Fill' }, inside?.mass_kg ?? mass_kg), into },
-        ...(inside && !isBegun ? { holder: { footprint: fromAbove(inside.left), dammed: true, deepest_m: inside.deepest_m } } : {}),
+        ...{ layersOn: laidAsPut(glass.id, put.mass_kg, put.as, newId), into },
+        ...(inside && !isBegun
+          ? { holder: { footprint: fromAbove(inside.left), dammed: true, deepest_m: inside.deepest_m, ...(step ? { casting: step } : {}) } }
+          : {}),
       });
     },
     begins: inside
-      ? { name: `${capital(footprintWords(fromAbove(inside.left), units.length))}, ${mass}`, footprint: fromAbove(inside.left), dammed: true }
+      ? {
+          ...{ name: `${capital(footprintWords(fromAbove(inside.left), units.length))}, ${text(formatMass(put.mass_kg, units.mass))}` },
+          ...{ footprint: fromAbove(inside.left), dammed: true },
+        }
       : null,
   };
 }

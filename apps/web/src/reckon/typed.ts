@@ -44,6 +44,7 @@ const KINDS: Record<string, FieldKind | undefined> = {
   ...{ slabWide: 'length', slabDeep: 'length' },
   ...{ capThick: 'length', over: 'length', slab: 'length', stop: 'length', paper: 'length', fillWide: 'length', fillLong: 'length' },
   ...{ liner: 'length', to: 'length', strip: 'length', ends: 'length', corners: 'length', stands: 'length', back: 'length' },
+  ...{ lumpThick: 'length', lumpWide: 'length' },
   ...{ wasAt: 'temperature', willAt: 'temperature', coneAt: 'temperature', wasUp: 'rate', willUp: 'rate', coneRate: 'rate' },
   ...{ rimAlong: 'length', floorAlong: 'length', tape: 'length', tapeAlong: 'length', hang: 'length', foot: 'length', under: 'length' },
   ...{ lastAcross: 'length', lastAlong: 'length', atDoor: 'length', atBack: 'length', atLeft: 'length', atRight: 'length' },

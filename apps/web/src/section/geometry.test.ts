@@ -22,6 +22,12 @@ describe('the section drawing', () => {
     expect(drawn.y(0) - drawn.y(0.003)).toBeCloseTo(base.height, 9);
   });
 
+  test('lumps lie in rows as thick as one and are as wide as one, to scale', () => {
+    const lumps = sectionGeometry(0.2, [sheet(0.04, { form: 'chunks', lump: { thick_m: 0.02, wide_m: 0.05 } })], box);
+    expect(lumps.shapes).toHaveLength(8);
+    for (const { width, height } of lumps.shapes) expect((height / width) * (0.05 / 0.02)).toBeCloseTo(lumps.exaggeration, 0);
+  });
+
   test('a ring is cut through twice: nothing stands in its hole', () => {
     const ring = sectionGeometry(0.2, [sheet(0.003), sheet(0.003, { form: 'rod', cover: 0.5 })], box, undefined, 0.12);
     const [left, right] = ring.shapes;

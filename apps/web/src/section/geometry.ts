@@ -73,6 +73,7 @@ export function sectionGeometry(
   const y = (z_m: number): number => shelfY - z_m * scale * exaggeration;
   const x = (x_m: number): number => middle + x_m * scale;
 
+  const perMetre = { x: scale, y: scale * exaggeration };
   const bands: SectionGeometry['bands'] = [];
   const shapes: Shape[] = [];
   let z_m = 0;
@@ -85,7 +86,7 @@ export function sectionGeometry(
       bands.push(band);
       // Side by side each has the width of its share, and all the same share of gaps.
       const width = (span_m * scale * coverOf(layer)) / covered;
-      shapes.push(...(placedIn(layer, index, band, x) ?? inBand(layer, index, band, left, width, Math.min(covered, 1))));
+      shapes.push(...(placedIn(layer, index, band, x) ?? inBand(layer, index, band, left, width, Math.min(covered, 1), perMetre)));
       left += width;
     }
     z_m += deepest(row.map((index) => lying[index]));
@@ -129,12 +130,36 @@ function grainsIn({ form }: DrawnLayer, { layer, x, y, width, height }: Shape): 
   }));
 }
 
+/** Lumps lie in rows as thick as one of them, each as wide as one, with gaps between. */
+const LUMP_GAP = 0.06;
+function lumpsIn({ lump }: DrawnLayer, { layer, x, y, width, height }: Shape, perMetre: { x: number; y: number }): Shape[] {
+  if (!lump) return [];
+  const rows = Math.max(1, Math.min(Math.round(height / (lump.thick_m * perMetre.y)), DRAWN_AT_MOST));
+  const count = Math.max(1, Math.min(Math.round(width / (lump.wide_m * perMetre.x)), 2 * DRAWN_AT_MOST));
+  const [high, each] = [height / rows, width / count];
+  const gap = LUMP_GAP * Math.min(high, each);
+  return Array.from({ length: rows * count }, (_, i) => ({
+    ...{ layer, x: x + (i % count) * each + gap / 2, y: y + Math.floor(i / count) * high + gap / 2 },
+    ...{ width: each - gap, height: high - gap, round: 0 },
+  }));
+}
+
 /** The shapes of a layer over the width that is its own: one for a sheet, a row of rods, pieces with gaps. */
-function inBand(layer: DrawnLayer, index: number, band: { y: number; height: number }, left: number, width: number, cover: number): Shape[] {
+function inBand(
+  layer: DrawnLayer,
+  index: number,
+  band: { y: number; height: number },
+  left: number,
+  width: number,
+  cover: number,
+  perMetre: { x: number; y: number },
+): Shape[] {
   const whole = { layer: index, x: left, width, ...band, round: 0 };
   switch (layer.form) {
     case 'cap':
       return [{ ...whole, x: left - CAP_OVERHANG_SHARE * width, width: width * (1 + 2 * CAP_OVERHANG_SHARE) }];
+    case 'chunks':
+      return lumpsIn(layer, { ...whole, width: width * cover, x: left + (width * (1 - cover)) / 2 }, perMetre);
     case 'rod':
     case 'stringer':
     case 'frit':

@@ -1,5 +1,5 @@
 /** One glass from the shelf: swatch, name, what it comes as; the family of the present one first, what was made here last. */
-import { FORM_NAMES, type LayerForm, type Units, laidAs } from '@torvin/core';
+import { FORM_NAMES, type LayerForm, type Units, comesAs, laidAs } from '@torvin/core';
 import { type Glass, type Made, type Shelves, madeSize } from '@torvin/schema';
 import { View } from 'react-native';
 import { type MadeStock, useMadeStock } from '@/data/made';
@@ -30,7 +30,7 @@ export function GlassChoice({ shelves, form, value, onChange, pieceId }: GlassCh
       one.id === value || (laidAs(one.form).includes(form) && !shelves.archived.includes(one.id) && (pieceId === undefined || one.from?.pieceId !== pieceId)),
   );
   const stock = useMadeStock(made.length > 0);
-  const offered = shelves.glasses.filter((glass) => glass.id === value || (glass.forms.includes(form) && !shelves.archived.includes(glass.id)));
+  const offered = shelves.glasses.filter((glass) => glass.id === value || (comesAs(glass, form) && !shelves.archived.includes(glass.id)));
   const families = shelves.families
     .filter(({ id }) => offered.some(({ familyId }) => familyId === id))
     .sort((a, b) => Number(b.id === present?.familyId) - Number(a.id === present?.familyId));

@@ -21,7 +21,9 @@ export type Layer =
   /** A row of rods or stringers side by side. */
   | (Placed & { form: 'rod' | 'stringer'; diameter_m: number })
   /** Grains strewn on: mass per covered area, and how coarse they are. */
-  | (Placed & { form: 'frit' | 'powder'; perArea_kg_m2: number; grain_m?: number });
+  | (Placed & { form: 'frit' | 'powder'; perArea_kg_m2: number; grain_m?: number })
+  /** Solid lumps put in loose: billets, scrap, strips. How thick one is, by its shortest side, and how wide, by its middle one. */
+  | (Placed & { form: 'chunks'; perArea_kg_m2: number; thick_m: number; wide_m: number });
 
 /** Loose pieces laid on top, each with an outline of its own; they do not lie on one another. */
 export interface Part {
@@ -38,8 +40,8 @@ const TYPICAL_GRAIN_M = { frit: 0.003, powder: 0.0002 };
 /** Whole sheets of one glass, index 0 at the bottom. */
 export const evenSheets = (sheets: readonly { thickness_m: number }[]): Layer[] => sheets.map(({ thickness_m }) => ({ form: 'sheet', glass: 0, thickness_m }));
 
-/** Forms of which some can lie beside one another in one layer: rods beside rods, grains beside grains, pieces beside pieces. */
-const KIN: Record<string, string> = { rod: 'rods', stringer: 'rods', frit: 'grains', powder: 'grains', sheet: 'pieces', pieces: 'pieces' };
+/** Forms of which some can lie beside one another in one layer: rods beside rods, grains beside grains, chunks beside chunks, pieces beside pieces. */
+const KIN: Record<string, string> = { rod: 'rods', stringer: 'rods', frit: 'grains', powder: 'grains', chunks: 'chunks', sheet: 'pieces', pieces: 'pieces' };
 const WHOLE = 1 + 1e-9;
 
 /**
@@ -82,7 +84,7 @@ export function layerDepth(layer: Measured, density_kg_m3: number): number {
 export const layerDepths = ({ layers, glasses }: { layers: readonly Layer[]; glasses: readonly GlassConstants[] }): number[] =>
   layers.map((layer) => layerDepth(layer, glasses[layer.glass].density_kg_m3));
 
-/** The size whose rounding makes a look: a sheet's thickness, a rod's diameter, a grain. */
+/** The size whose rounding makes a look: that of a sheet or a lump by its thickness, of a rod by its diameter, of a grain. */
 export function edgeOf(layer: Layer): number {
   switch (layer.form) {
     case 'sheet':
@@ -91,6 +93,8 @@ export function edgeOf(layer: Layer): number {
     case 'rod':
     case 'stringer':
       return layer.diameter_m;
+    case 'chunks':
+      return layer.thick_m;
     default:
       return grainOf(layer);
   }
@@ -108,4 +112,13 @@ export function strewnOf({ layers, parts = [] }: { layers: readonly Layer[]; par
   const each = grains.map((layer) => layer.perArea_kg_m2 * coverOf(layer));
   const perArea_kg_m2 = each.reduce((sum, one) => sum + one, 0);
   return { perArea_kg_m2, grain_m: grains.reduce((sum, layer, i) => sum + grainOf(layer) * each[i], 0) / perArea_kg_m2 };
+}
+
+/** How thick one of its lumps or grains is, m, of a body that is nothing else, the coarsest where there are several kinds; null of any other. */
+export function looseOf({ layers, parts = [] }: { layers: readonly Layer[]; parts?: readonly Part[] }): number | null {
+  if (layers.length === 0 || parts.length > 0) return null;
+  const strewn = strewnOf({ layers });
+  if (strewn) return strewn.grain_m;
+  const isLoose = layers.every((layer) => !layer.solid && (layer.form === 'chunks' || isStrewn(layer)));
+  return isLoose ? Math.max(...layers.map(edgeOf)) : null;
 }

@@ -59,6 +59,12 @@ export const LayerInputSchema = schemaFor<Layer>()(
       z.strictObject({ form: z.literal('stringer'), ...placed, diameter_m }),
       z.strictObject({ form: z.literal('frit'), ...grains }),
       z.strictObject({ form: z.literal('powder'), ...grains }),
+      z
+        .strictObject({
+          ...{ form: z.literal('chunks'), ...placed, perArea_kg_m2: quantity('Mass per area', 'kg/m²', 0.001, 1000) },
+          ...{ thick_m: quantity('Thickness of a lump', 'm', 0.002, DEEPEST_M), wide_m: quantity('Width of a lump', 'm', 0.002, 2) },
+        })
+        .refine(({ thick_m, wide_m }) => thick_m <= wide_m, { path: ['wide_m'], error: 'A lump is at least as wide as it is thick.' }),
     ])
     .meta({ id: 'Layer' }),
 );
@@ -125,6 +131,10 @@ export const aBody = <T extends z.ZodType<BodyInput>>(schema: T) =>
       path: ['glasses'],
       error: 'A layer, part or casting names a glass that is not in the list of glasses.',
     })
+    .refine((body) => namesMissing(body) || body.layers.every((layer) => layer.form !== 'chunks' || standsFull(layer, body)), {
+      path: ['layers'],
+      error: 'Lumps stand at least as deep as one of them is thick: name the share that they cover.',
+    })
     .refine((body) => body.glasses.length === 0 || namesMissing(body) || body.casting !== undefined || bodyDepth(body) <= DEEPEST_M + 1e-9, {
       path: ['layers'],
       error: `The layers together may be at most ${DEEPEST_M} m deep.`,
@@ -134,5 +144,8 @@ const isNothing = ({ glasses, layers, parts = [] }: BodyInput): boolean => glass
 
 /** A place below the list, or between two of it, is refused by its field, and asked about here all the same. */
 const namesMissing = ({ glasses, layers }: BodyInput): boolean => layers.some(({ glass }) => glasses[glass] === undefined);
+
+const standsFull = ({ glass, perArea_kg_m2, thick_m }: Extract<Layer, { form: 'chunks' }>, { glasses }: BodyInput): boolean =>
+  perArea_kg_m2 >= thick_m * glasses[glass].density_kg_m3 * (1 - 1e-9);
 
 export const BodyInputSchema = schemaFor<BodyInput>()(aBody(z.strictObject(bodyFields)).meta({ id: 'BodyInput' }));

@@ -11,12 +11,13 @@ import { aimedWork, neededWork } from '../look/work';
 import { TYPICAL_WORKS } from '../look/works';
 import { type Outcome, found, refused } from '../problem';
 import type { Body } from '../schedule/firingCase';
-import type { LaidLayer, PlannedStep, Sunk } from './document';
+import { FORM_NAMES, type LaidLayer, type PlannedStep, type Sunk } from './document';
 import { shapingOf } from './inForm';
 import { isPlaced, mappedLayers } from './placed';
+import { withGaps } from './lumps';
 import { type NamedGlass, lying, madeUpOf, sharesOf } from './shelf';
 
-function asLayer(layer: LaidLayer, glass: number): Layer {
+function asLayer(layer: LaidLayer, glass: number, density_kg_m3: number): Layer {
   switch (layer.form) {
     case 'sheet':
       return { form: 'sheet', glass, thickness_m: layer.thickness_m, ...(layer.coated ? { coated: layer.coated } : {}) };
@@ -27,6 +28,10 @@ function asLayer(layer: LaidLayer, glass: number): Layer {
     case 'rod':
     case 'stringer':
       return { form: layer.form, glass, diameter_m: layer.diameter_m, ...(layer.cover === undefined ? {} : { cover: layer.cover }) };
+    case 'chunks': {
+      const { perArea_kg_m2, thick_m, wide_m, cover = 1 } = withGaps(layer, density_kg_m3);
+      return { form: 'chunks', glass, perArea_kg_m2, thick_m, wide_m, ...(cover < 1 ? { cover } : {}) };
+    }
     default: {
       const { id: _id, glassId: _glassId, name: _name, ...rest } = layer;
       return { ...rest, glass };
@@ -36,17 +41,19 @@ function asLayer(layer: LaidLayer, glass: number): Layer {
 
 /** Made glass as the glasses that it is of: one on another as it was, or side by side by their shares. at: their place among the body's glasses. */
 function asLayers(layer: LaidLayer, glass: NamedGlass, at: (glass: NamedGlass) => number): Layer[] {
-  if (!glass.made) return [asLayer(layer, at(glass))];
+  if (!glass.made) return [asLayer(layer, at(glass), glass.constants.density_kg_m3)];
   if (layer.form === 'cap' || (layer.form === 'sheet' && glass.made.lie === 'level'))
     return lying(glass.made, glass.made.of, layer).stripes.map(({ glass: own, share }) =>
-      asLayer({ ...layer, thickness_m: share * layer.thickness_m }, at(own)),
+      asLayer({ ...layer, thickness_m: share * layer.thickness_m }, at(own), own.constants.density_kg_m3),
     );
   const whole = 'cover' in layer ? (layer.cover ?? 1) : 1;
   return sharesOf(glass).map(({ glass: own, share }) => {
     // Grains are told by their mass: each glass lies as deep as the others.
     const weighed =
       'perArea_kg_m2' in layer ? { ...layer, perArea_kg_m2: (layer.perArea_kg_m2 * own.constants.density_kg_m3) / glass.constants.density_kg_m3 } : layer;
-    return { ...asLayer(weighed, at(own)), ...(share < 1 || whole < 1 ? { cover: share * whole } : {}) };
+    const laid = asLayer(weighed, at(own), own.constants.density_kg_m3);
+    const covered = laid.form === 'chunks' ? (laid.cover ?? 1) : whole;
+    return { ...laid, ...(share < 1 || covered < 1 ? { cover: share * covered } : {}) };
   });
 }
 
@@ -98,12 +105,19 @@ function sunkIn(layer: LaidLayer): LaidLayer {
     case 'frit':
     case 'powder':
       return { ...layer, perArea_kg_m2: layer.perArea_kg_m2 * (layer.cover ?? 1), cover: 1 };
+    case 'chunks':
+      return sunkInChunks(layer);
     case 'rod':
     case 'stringer':
       return sunkInRods(layer);
     default:
       return layer;
   }
+}
+
+/** What was lumps has no more edges of them than grains that have run together. */
+function sunkInChunks({ thick_m: _thick, wide_m: _wide, perArea_kg_m2, cover = 1, ...rest }: Extract<LaidLayer, { form: 'chunks' }>): LaidLayer {
+  return { ...rest, name: rest.name ?? FORM_NAMES.chunks, form: 'frit', perArea_kg_m2: perArea_kg_m2 * cover, cover: 1 };
 }
 
 /** Rods that were placed are told by where they lie, in a sheet of as much glass; others by thinner ones without gaps. */

@@ -169,9 +169,11 @@ export function inForm(layer: LaidLayer, form: LayerForm): LaidLayer {
     case 'stringer':
       return { ...laid, form, diameter_m: 0.002, ...cover };
     case 'frit':
-      return { ...laid, form, perArea_kg_m2: 2, ...cover };
+      return { ...laid, form, perArea_kg_m2: layer.form === 'chunks' ? layer.perArea_kg_m2 : 2, ...cover };
     case 'powder':
       return { ...laid, form, perArea_kg_m2: 0.3, ...cover };
+    case 'chunks':
+      return { ...laid, form, perArea_kg_m2: layer.form === 'frit' ? layer.perArea_kg_m2 : 20, thick_m: 0.01, wide_m: 0.03, ...cover };
   }
 }
 

@@ -38,13 +38,17 @@ export type LaidLayer =
   /** Cut pieces that stand side by side; together they cover a share of the outline. Where they are placed, number and cover follow from that. cutFace: they lie on a cut face, which shows what they are made of. */
   | (Laid & { form: 'pieces'; thickness_m: number; cover: number; count: number; placed?: readonly PlacedPart[]; sunk?: Sunk; cutFace?: CutFace })
   | (Laid & { form: 'rod' | 'stringer'; diameter_m: number; cover?: number; placed?: readonly PlacedPart[] })
-  | (Laid & { form: 'frit' | 'powder'; perArea_kg_m2: number; grain_m?: number; cover?: number });
+  | (Laid & { form: 'frit' | 'powder'; perArea_kg_m2: number; grain_m?: number; cover?: number })
+  /** Solid lumps put in loose, such as billets, scrap or strips: how thick one is, by its shortest side, and how wide, by its middle one. */
+  | (Laid & { form: 'chunks'; perArea_kg_m2: number; thick_m: number; wide_m: number; cover?: number });
 
 /** Of a layer, what only the body after a firing has: computed from the steps, never kept in a document. */
 export type OfFiredLayers = 'inlaid' | 'sunk';
 
 export type LayerForm = LaidLayer['form'];
-export const LAYER_FORMS = ['sheet', 'cap', 'pieces', 'rod', 'stringer', 'frit', 'powder'] as const satisfies readonly LayerForm[];
+export const LAYER_FORMS = ['sheet', 'cap', 'pieces', 'rod', 'stringer', 'frit', 'powder', 'chunks'] as const satisfies readonly LayerForm[];
+/** What glass is sold as; any of it can be broken or sawn into lumps. */
+export const BOUGHT_FORMS = LAYER_FORMS.filter((form) => form !== 'chunks');
 
 export const FORM_NAMES: Record<LayerForm, string> = {
   sheet: 'Sheet',
@@ -54,7 +58,11 @@ export const FORM_NAMES: Record<LayerForm, string> = {
   stringer: 'Stringer',
   frit: 'Frit',
   powder: 'Powder',
+  chunks: 'Chunks',
 };
+
+/** Whether a glass can be laid as this. */
+export const comesAs = ({ forms }: { forms: readonly LayerForm[] }, form: LayerForm): boolean => form === 'chunks' || forms.includes(form);
 
 /** A form of the studio's own as it was when the firing was planned in it: when its record changes later, what was fired in it does not. */
 export interface HeldForm {

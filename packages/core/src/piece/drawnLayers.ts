@@ -4,6 +4,7 @@ import { layerDepth } from '../body/layers';
 import type { Footprint } from '../body/footprint';
 import type { BodyNow } from './bodyNow';
 import type { LaidLayer, LayerForm } from './document';
+import { withGaps } from './lumps';
 import { type Span, spansOf } from './placed';
 import { type Shelf, glassName, lying, namedGlasses } from './shelf';
 
@@ -19,6 +20,8 @@ export interface DrawnLayer {
   /** Where its parts stand as they are seen from the side, from the middle, m; spread evenly where they are left out. */
   spans_m?: readonly Span[];
   coated?: 'up' | 'down';
+  /** How thick and how wide one of its lumps is, m. */
+  lump?: { thick_m: number; wide_m: number };
   /** Of made glass: what it is of, with their shares, from the lowest up or from left to right. */
   stripes?: readonly { colour: string; share: number }[];
   /** Its stripes lie one on another; from the front to the back. */
@@ -93,17 +96,20 @@ export function drawnLayers(
   isCold: (index: number) => boolean = () => false,
 ): DrawnLayer[] {
   const named = shelf ? namedGlasses(shelf) : [];
-  return layers.map((layer, i) => {
+  return layers.map((told, i) => {
+    const density_kg_m3 = named.find(({ id }) => id === told.glassId)?.constants.density_kg_m3 ?? UNKNOWN_DENSITY_kg_m3;
+    const layer = told.form === 'chunks' ? withGaps(told, density_kg_m3) : told;
     const glass = shelf?.glasses.find(({ id }) => id === layer.glassId);
     const striped = shelf && stripesShown(layer, shelf);
     const spans = footprint && spansOf(layer, footprint);
     return {
       name: shelf ? glassName(shelf, layer.glassId) : layer.glassId,
       colour: (isCold(i) ? glass?.coldColour : undefined) ?? glass?.colour ?? striped?.colour ?? UNKNOWN_COLOUR,
-      thickness_m: layerDepth(layer, named.find(({ id }) => id === layer.glassId)?.constants.density_kg_m3 ?? UNKNOWN_DENSITY_kg_m3),
+      thickness_m: layerDepth(layer, density_kg_m3),
       form: layer.form,
       ...('cover' in layer && layer.cover !== undefined ? { cover: layer.cover } : {}),
       ...(layer.form === 'pieces' ? { count: layer.count } : {}),
+      ...(layer.form === 'chunks' ? { lump: { thick_m: layer.thick_m, wide_m: layer.wide_m } } : {}),
       ...(spans ? { spans_m: spans } : {}),
       ...(striped?.drawn ?? {}),
       ...(layer.form === 'sheet' && layer.coated ? { coated: layer.coated } : {}),

@@ -2,7 +2,7 @@ import { footprintArea } from '../body/footprint';
 import { valueOf } from '../problem';
 import type { LaidLayer, PieceDocument, PlannedStep } from './document';
 import { isLaying, laidLayers } from './journey';
-import { asFrit, putGlass } from './putGlass';
+import { type PutAs, laidAsPut, putGlass, sheetsFor } from './putGlass';
 
 const sheet: LaidLayer = { id: 'a', glassId: 'clear', form: 'sheet', thickness_m: 0.003 };
 const cast = {
@@ -19,7 +19,7 @@ const doc = (more: Partial<PieceDocument> = {}): PieceDocument => ({
 });
 const ring = { shape: 'ring', diameter_m: 0.22, inner_m: 0.14 } as const;
 const put = (of: PieceDocument, more: object = {}, mass_kg = 1) =>
-  putGlass(of, { layersOn: asFrit({ id: 'new', glassId: 'clear' }, mass_kg), into: { stepId: 'lay', instead: true }, ...more });
+  putGlass(of, { layersOn: laidAsPut('clear', mass_kg, { form: 'frit', name: 'Frit' }, () => 'new'), into: { stepId: 'lay', instead: true }, ...more });
 
 test('all of the mass lies on the outline that it was reckoned for, in place of what was laid there or on it', () => {
   const { doc: after } = valueOf(put(doc({ journey: [...doc().journey, cast] }), { holder: { footprint: ring, dammed: true, deepest_m: 0.02 } }));
@@ -46,4 +46,30 @@ test('goes into the step that it was asked from, or is a step of its own', () =>
 
 test('more than goes on an outline is refused', () => {
   expect(put(doc(), {}, 100)).toMatchObject({ ok: false, problem: { path: 'mass_kg' } });
+});
+
+describe('glass goes in as what it is', () => {
+  const as = (what: PutAs, mass_kg = 1) => laidAsPut('clear', mass_kg, what, () => 'new')(ring);
+
+  test('lumps by the size of one, with all of the mass', () => {
+    const [layer, ...others] = as({ form: 'chunks', name: 'Strips', thick_m: 0.006, wide_m: 0.06 });
+    expect(others).toEqual([]);
+    expect(layer).toMatchObject({ form: 'chunks', name: 'Strips', thick_m: 0.006, wide_m: 0.06 });
+    expect(layer.form === 'chunks' && layer.perArea_kg_m2 * footprintArea(ring)).toBeCloseTo(1, 12);
+  });
+
+  test('sheets as large as the outline, as many as come to the mass at least', () => {
+    const what = { form: 'sheet', thickness_m: 0.003, density_kg_m3: 2500 } as const;
+    const one_kg = footprintArea(ring) * 0.003 * 2500;
+    expect(as(what, 3 * one_kg)).toHaveLength(3);
+    expect(as(what, 3.01 * one_kg)).toHaveLength(4);
+    expect(sheetsFor(0.2 * one_kg, ring, what)).toBe(1);
+  });
+
+  test('into what narrows downwards with its casting, unless one is planned', () => {
+    const holder = { footprint: ring, dammed: true, deepest_m: 0.02, casting: { ...cast, id: 'casting' } };
+    const fires = (of: PieceDocument) => valueOf(put(of, { holder })).doc.journey.flatMap(({ id, kind }) => (kind === 'fire' ? [id] : []));
+    expect(fires(doc())).toEqual(['casting']);
+    expect(fires(doc({ journey: [...doc().journey, cast] }))).toEqual(['fire']);
+  });
 });

@@ -1,15 +1,23 @@
-/** Puts what was reckoned into a piece: its glass as a layer, the outline and dam that it was reckoned for, the depth that a casting is annealed by. */
+/** Puts what was reckoned into a piece: its glass as what it is, the outline and dam that it was reckoned for, the depth that a casting is annealed by. */
 import { type Footprint, footprintArea } from '../body/footprint';
 import { cavityOf } from '../look/shaping';
 import { type Outcome, found, refused } from '../problem';
 import { type Edited, addLayer, addStep } from './commands';
-import type { JourneyStep, LaidLayer, PieceDocument } from './document';
+import type { JourneyStep, LaidLayer, PieceDocument, PlannedStep } from './document';
+import { toTake } from '../quantity/stock';
 
 export interface ReckonedGlass {
   /** What is laid, the lowest first, on the outline that it comes to lie on; ids are the caller's. */
   layersOn(outline: Footprint): LaidLayer[];
   /** Of what holds it; the piece keeps its own where left out. */
-  holder?: { footprint: Footprint; dammed: boolean; /** How deep the glass comes to lie where it is deepest, m. */ deepest_m: number };
+  holder?: {
+    footprint: Footprint;
+    dammed: boolean;
+    /** How deep the glass comes to lie where it is deepest, m. */
+    deepest_m: number;
+    /** Planned at the end where no firing yet has a cavity; of what narrows downwards. */
+    casting?: PlannedStep;
+  };
   /** Into a step that lays, in place of what is laid there or on it; or as a step of its own at a place in the journey. */
   into: { stepId: string; instead: boolean } | { place: number; newStepId: string };
 }
@@ -24,10 +32,23 @@ function deepened(step: JourneyStep, deepest_m: number): JourneyStep {
   return { ...step, setup: { ...step.setup, shaping: { ...cavity, thick_m: deepest_m, thin_m: Math.min(cavity.thin_m, deepest_m) } } };
 }
 
-/** Of so much glass as frit over all of the outline. */
-export const asFrit =
-  (layer: { id: string; glassId: string; name?: string }, mass_kg: number): ReckonedGlass['layersOn'] =>
-  (outline) => [{ ...layer, form: 'frit', perArea_kg_m2: mass_kg / footprintArea(outline) }];
+/** As what so much glass goes in: grains, lumps by the size of one, or sheets as large as the outline. */
+export type PutAs =
+  | { form: 'frit'; name: string }
+  | { form: 'chunks'; name: string; thick_m: number; wide_m: number }
+  | { form: 'sheet'; thickness_m: number; density_kg_m3: number };
+
+/** Sheets as large as the outline that come to so much glass at least. */
+export const sheetsFor = (mass_kg: number, outline: Footprint, { thickness_m, density_kg_m3 }: Extract<PutAs, { form: 'sheet' }>): number =>
+  toTake(mass_kg / (footprintArea(outline) * thickness_m * density_kg_m3));
+
+/** Of so much glass over all of the outline. */
+export const laidAsPut =
+  (glassId: string, mass_kg: number, as: PutAs, newId: () => string): ReckonedGlass['layersOn'] =>
+  (outline) =>
+    as.form === 'sheet'
+      ? Array.from({ length: sheetsFor(mass_kg, outline, as) }, () => ({ id: newId(), glassId, form: 'sheet', thickness_m: as.thickness_m }))
+      : [{ id: newId(), glassId, ...as, perArea_kg_m2: mass_kg / footprintArea(outline) }];
 
 export function putGlass(doc: PieceDocument, { layersOn, holder, into }: ReckonedGlass): Outcome<Edited> {
   const footprint = holder?.footprint ?? doc.footprint;
@@ -38,7 +59,9 @@ export function putGlass(doc: PieceDocument, { layersOn, holder, into }: Reckone
   const outlined: PieceDocument = holder
     ? { ...doc, footprint, dammed: holder.dammed, typed: {}, journey: doc.journey.map((step) => deepened(step, holder.deepest_m)) }
     : doc;
-  return named(laidInto(outlined, layers, into));
+  const laid = laidInto(outlined, layers, into);
+  const hasCavity = doc.journey.some((step) => step.kind === 'fire' && cavityOf(step.setup.shaping) !== null);
+  return named(laid.ok && holder?.casting && !hasCavity ? addStep(laid.value.doc, holder.casting) : laid);
 }
 
 function laidInto(doc: PieceDocument, layers: LaidLayer[], into: ReckonedGlass['into']): Outcome<Edited> {

@@ -5,7 +5,7 @@
 import { type Lid, lidsOf } from '../body/airWay';
 import { type BodyInput, bodyDepth, bodyFigures, mainGlass, partsDeep } from '../body/body';
 import { footprintNarrow, footprintSpan } from '../body/footprint';
-import { coverOf, edgeOf, layerDepths, rowsOf, strewnOf } from '../body/layers';
+import { coverOf, edgeOf, layerDepths, rowsOf, looseOf } from '../body/layers';
 import type { WorkRange } from '../flow/heatWork';
 import { heightLeft } from '../flow/relief';
 import { squeezeWork } from '../flow/squeeze';
@@ -58,7 +58,7 @@ export interface ResolvedFiring extends FiringCase {
   acrossLag_s: number;
   /** The longer side of what it lies on, taken to be no larger than the glass is before or after, m. */
   shelf_m: number;
-  /** Whether it is warmed as nothing but loose grains, or loose billets in a mould, which may differ as they like until they run together. */
+  /** Whether it is warmed as nothing but loose grains or lumps, or as what lies loose in a mould, which may differ as they like until they run together. */
   ofGrains: boolean;
   /** Whether it cools at another depth than it was heated at, having run level. */
   changes: boolean;
@@ -111,13 +111,13 @@ function firedDepth(firing: FiringCase, glass: GlassConstants, work: Outcome<Wor
   return RECIPES[firing.look].levels && !firing.body.casting ? levelDepth(firing, glass, work) : designDepth(firing.body, firing.look).depth_m;
 }
 
-/** Deep heaps of grains pass heat from grain to grain: they are followed as so many loose layers at most. */
+/** Deep heaps pass heat from grain to grain and from lump to lump: they are followed as so many loose layers at most. */
 const SLICES_AT_MOST = 8;
 const LEAST_SLICE_M = 0.003;
 
-/** A row as it warms: whole, or in slices where it is a deep heap of grains. */
-function slices(deep_m: number, strewn: { grain_m: number } | null): number[] {
-  const count = strewn === null ? 1 : Math.max(1, Math.min(SLICES_AT_MOST, Math.floor(deep_m / Math.max(strewn.grain_m, LEAST_SLICE_M))));
+/** A row as it warms: whole, or in slices as thick as one grain or lump where it is a deep heap of them. */
+function slices(deep_m: number, loose_m: number | null): number[] {
+  const count = loose_m === null ? 1 : Math.max(1, Math.min(SLICES_AT_MOST, Math.floor(deep_m / Math.max(loose_m, LEAST_SLICE_M))));
   return Array.from({ length: count }, () => deep_m / count);
 }
 
@@ -135,7 +135,7 @@ function laidLayers({ body, look }: FiringCase): number[] {
   const each = layerDepths(body);
   const rows = inSolids(rowsOf(body.layers), body).flatMap((row) => {
     const deepest_m = row.reduce((sum, side) => sum + Math.max(...side.map((index) => each[index])), 0);
-    return slices(deepest_m, body.joined ? null : strewnOf({ layers: row.flat().map((index) => body.layers[index]) }));
+    return slices(deepest_m, body.joined ? null : looseOf({ layers: row.flat().map((index) => body.layers[index]) }));
   });
   for (const one of [...rows, ...thickestPart(body)]) {
     const last = depths.length - 1;
@@ -205,7 +205,7 @@ export function resolved(firing: FiringCase): ResolvedFiring {
     lag_s: { laid: lag(depth_m.laid, shape), heated: lag(depth_m.heated, shape), fired: lag(depth_m.fired, firedShape) },
     acrossLag_s: acrossLag(kiln, Math.max(footprintNarrow(body.footprint), puddle_m)),
     shelf_m: Math.max(footprintSpan(body.footprint), puddle_m),
-    ofGrains: !body.joined && (strewnOf(body) !== null || filledBy(firing) !== null),
+    ofGrains: !body.joined && (looseOf(body) !== null || filledBy(firing) !== null),
     changes: (firedShape !== shape || Math.abs(depth_m.fired - laid) > 1e-3 * laid) && RECIPES[firing.look].levels,
   };
 }

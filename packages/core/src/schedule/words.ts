@@ -98,7 +98,11 @@ function looseWords(firing: FiringCase, unit: LengthUnit): string {
     return `one ${isSlab(only) ? 'slab' : 'sheet'} of ${text(formatStock(only.thickness_m, unit))}`;
   }
   if ((body.parts ?? []).length > 0 || body.layers.some(({ form }) => form === 'sheet' || form === 'cap')) return 'loose sheets';
-  return body.layers.some(({ form }) => form === 'rod' || form === 'stringer') ? 'loose rods' : 'loose grains';
+  return body.layers.some(({ form }) => form === 'rod' || form === 'stringer')
+    ? 'loose rods'
+    : body.layers.some(({ form }) => form === 'chunks')
+      ? `loose lumps, up to ${text(formatLength(Math.max(...body.layers.map((layer) => (layer.form === 'chunks' ? layer.thick_m : 0))), unit))} thick`
+      : 'loose grains';
 }
 
 /** Results of before every kind of firing had an upper limit: a band that ends so many times past its aim says nothing. */

@@ -1,0 +1,26 @@
+/** As what the glass is put in, and how large one piece is where the shelf does not say. */
+import { type Units, formatLength, text } from '@torvin/core';
+import { useUnits } from '@/data/FormUnits';
+import { PUT_TITLES, type PutName, USUAL_LUMP_M } from './putAs';
+import { type AskedField, FieldRow, NamedChips, type Sheet } from './TypedField';
+
+const lumpFields = ({ length }: Units): readonly AskedField[] => [
+  { field: 'lumpThick', label: 'a piece is thick', hint: `empty: ${text(formatLength(USUAL_LUMP_M.thick_m, length))}` },
+  { field: 'lumpWide', label: 'and wide', hint: `empty: ${text(formatLength(USUAL_LUMP_M.wide_m, length))}` },
+];
+
+export function PutAs({ sheet, value, offered }: { sheet: Sheet; value: PutName; offered: readonly PutName[] }) {
+  const units = useUnits();
+  return (
+    <>
+      <NamedChips<PutName>
+        label="goes in as"
+        value={value}
+        options={offered.map((one) => ({ value: one, title: PUT_TITLES[one] }))}
+        onPick={(putAs) => sheet.set({ putAs })}
+        testID="reckon-as"
+      />
+      {value === 'scrap' && <FieldRow sheet={sheet} fields={lumpFields(units)} />}
+    </>
+  );
+}
