@@ -16,6 +16,12 @@ export const controllerFields = {
   leastRate: quantity('Least rate', '', 0.1, 9999).optional(),
   mostRate: quantity('Most rate', '', 0.1, 9999).optional(),
   rateStep: quantity('Step of a rate', '', 0.1, 100).optional(),
+  rates: z
+    .array(quantity('A rate that it offers', '', 0.1, 9999))
+    .min(1, { error: 'Name at least one rate, or leave it out.' })
+    .max(20, { error: 'At most 20 rates.' })
+    .readonly()
+    .optional(),
   holdAs: oneOf('Holds are keyed as', HOLD_KINDS).optional(),
   mostHold_s: quantity('Longest hold', 's', 0, 9999 * 60).optional(),
   targetStep: whole('Step of a target', 1, 50).optional(),

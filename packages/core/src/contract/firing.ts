@@ -90,6 +90,12 @@ export const SetUpSchema = schemaFor<SetUp>()(
       faces,
       around: z.array(support).max(6, { error: 'At most 6 layers round the glass.' }).readonly().optional(),
       top_C: quantity('Top temperature of what the glass lies on', '°C', 200, 1800).optional(),
+      stand: z
+        .strictObject({
+          ...{ long_m: quantity('Longer side of the shelf', 'm', 0.02, 5), thick_m: quantity('Thickness of the shelf', 'm', 0.0005, 0.2) },
+          bears: quantity('How well it bears uneven heat, against cordierite', '', 0.01, 100).optional(),
+        })
+        .optional(),
       pace: pace('mould').optional(),
       coat: z
         .strictObject({ name: words('What is under the glass', 80), top_C: quantity('Hottest that it bears', '°C', 100, 1700), pace: pace('coat').optional() })

@@ -187,10 +187,11 @@ function figureEntered(panel: Panel, place: At): Panel {
 
 /** Why a figure is not taken; null where it is. */
 function refusalOf({ profile }: Panel, { figure }: At, value: number): string | null {
-  const { leastRate, mostRate, rateStep, fullSpeedCode, fullSpeedDownCode, targetStep, top_C, unit, mostHold_s, holdAs } = profile;
+  const { leastRate, mostRate, rateStep, rates, fullSpeedCode, fullSpeedDownCode, targetStep, top_C, unit, mostHold_s, holdAs } = profile;
   const isStep = (step: number): boolean => Math.abs(value / step - Math.round(value / step)) < 1e-6;
   if (figure === 'rate') {
     if (value === fullSpeedCode || value === fullSpeedDownCode) return null;
+    if (rates && !rates.includes(value)) return `It has ${rates.join(', ')}, and ${fullSpeedCode} for as fast as it can.`;
     if (value < leastRate || value > mostRate) return `It takes ${leastRate} to ${mostRate}, or ${fullSpeedCode} for as fast as it can.`;
     return isStep(rateStep) ? null : `It counts in steps of ${rateStep}.`;
   }

@@ -35,6 +35,8 @@ export interface Controller {
   leastRate?: number;
   mostRate?: number;
   rateStep?: number;
+  /** Where it offers a few rates only, the least first; stand before least, most and step. */
+  rates?: readonly number[];
   holdAs?: HoldKind;
   mostHold_s?: number;
   /** Degrees of its unit. */
@@ -64,7 +66,7 @@ export interface Controller {
   holdWords?: string;
 }
 
-type Told = 'fullSpeedDownCode' | 'preset_K_per_s' | 'mostDelay_s' | 'addTime_s' | 'addDegrees_K';
+type Told = 'fullSpeedDownCode' | 'rates' | 'preset_K_per_s' | 'mostDelay_s' | 'addTime_s' | 'addDegrees_K';
 /** A controller with everything that is as usual filled in. */
 export type Profile = Required<Omit<Controller, Exclude<Told, 'fullSpeedDownCode'>>> & Pick<Controller, Exclude<Told, 'fullSpeedDownCode'>>;
 
@@ -82,13 +84,14 @@ const ANY_TOP_C = 1700;
 export function profileOf(controller: Controller): Profile {
   const { unit, fullSpeedCode: code, mostSegments, rateAs = 'perHour', holdAs = 'minutes', ...told } = controller;
   const usual = USUAL_RATE[rateAs];
-  const leastRate = told.leastRate ?? usual.least;
+  const { rates } = told;
+  const leastRate = rates ? Math.min(...rates) : (told.leastRate ?? usual.least);
   // A code is no rate: where nothing is said of a range, it ends before the code.
-  const mostRate = told.mostRate ?? (code > leastRate ? Math.min(usual.most, code - (told.rateStep ?? usual.step)) : usual.most);
+  const mostRate = rates ? Math.max(...rates) : (told.mostRate ?? (code > leastRate ? Math.min(usual.most, code - (told.rateStep ?? usual.step)) : usual.most));
   return {
     ...{ unit, mostSegments, rateAs, holdAs, leastRate, mostRate },
     ...{ fullSpeedCode: code, fullSpeedDownCode: told.fullSpeedDownCode ?? code },
-    rateStep: told.rateStep ?? usual.step,
+    rateStep: rates ? stepOf(rates) : (told.rateStep ?? usual.step),
     mostHold_s: told.mostHold_s ?? USUAL_HOLD_S[holdAs],
     targetStep: told.targetStep ?? 1,
     top_C: told.top_C ?? ANY_TOP_C,
@@ -104,12 +107,16 @@ export function profileOf(controller: Controller): Profile {
     rateWords: told.rateWords ?? (rateAs === 'minutes' ? MINUTES_ASKED : 'How fast'),
     targetWords: told.targetWords ?? 'How hot',
     holdWords: told.holdWords ?? 'How long',
+    ...(rates ? { rates } : {}),
     ...('preset_K_per_s' in told ? { preset_K_per_s: told.preset_K_per_s } : {}),
     ...('mostDelay_s' in told ? { mostDelay_s: told.mostDelay_s } : {}),
     ...('addTime_s' in told ? { addTime_s: told.addTime_s } : {}),
     ...('addDegrees_K' in told ? { addDegrees_K: told.addDegrees_K } : {}),
   };
 }
+
+/** What all of a few rates are multiples of: whole, or tenths. */
+const stepOf = (rates: readonly number[]): number => (rates.every(Number.isInteger) ? 1 : 0.1);
 
 /** Most that a hold's digits can say: two of hours and two of minutes. */
 const MOST_ON_A_CLOCK_S = USUAL_HOLD_S.colon;
@@ -118,13 +125,17 @@ const MOST_ON_A_CLOCK_S = USUAL_HOLD_S.colon;
 export function impossibleController(controller: Controller): Problem | null {
   const profile = profileOf(controller);
   const problem = (field: keyof Controller, message: string): Problem => refused('impossible', field, message).problem;
-  const { leastRate, mostRate, rateStep, mostSegments, programs, builtIn, holdAs, mostHold_s, ends } = profile;
+  const { leastRate, mostRate, rateStep, rates, mostSegments, programs, builtIn, holdAs, mostHold_s, ends } = profile;
+  if (rates?.some((rate, i) => i > 0 && rate <= rates[i - 1])) return problem('rates', 'Write its rates once each, the least first, such as 50; 150; 300.');
   if (leastRate > mostRate) return problem('mostRate', `Its rates end at ${mostRate}, before they begin at ${leastRate}.`);
   if (rateStep > mostRate) return problem('rateStep', `Steps of ${rateStep} leave no rate up to ${mostRate}.`);
   for (const field of ['fullSpeedCode', 'fullSpeedDownCode'] as const) {
     const code = profile[field];
-    if (code >= leastRate && code <= mostRate)
-      return problem(field, `${code} is among the rates from ${leastRate} to ${mostRate}: it could not be told from one. A code lies outside of them.`);
+    if (rates ? rates.includes(code) : code >= leastRate && code <= mostRate)
+      return problem(
+        field,
+        `${code} is among the rates ${rates ? rates.join(', ') : `from ${leastRate} to ${mostRate}`}: it could not be told from one. A code lies outside of them.`,
+      );
     if (code === 0 && ends === 'zero' && profile.order === 'rateFirst')
       return problem(field, 'Nought ends the program of this controller, so it cannot mean as fast as it can too.');
   }
@@ -146,9 +157,13 @@ export const rateMeant = (profile: Profile, figure: number, way: number): number
   figure === (way < 0 ? profile.fullSpeedDownCode : profile.fullSpeedCode) ? null : rateOf(profile, figure, way);
 
 /** The figure that comes nearest to a rate without being faster, °C/h; it may lie outside of what can be keyed. */
-export function rateFigure({ rateAs, rateStep, unit }: Profile, rate_C_per_h: number, way: number): number {
+export function rateFigure({ rateAs, rateStep, rates, unit }: Profile, rate_C_per_h: number, way: number): number {
   const perHour = differenceIn(rate_C_per_h, unit);
   const exact = rateAs === 'minutes' ? (60 * Math.abs(way)) / perHour : rateAs === 'perMinute' ? perHour / 60 : perHour;
+  if (rates) {
+    const fits = rateAs === 'minutes' ? rates.find((figure) => figure >= exact - 1e-6) : rates.findLast((figure) => figure <= exact + 1e-6);
+    return fits ?? Number(exact.toFixed(6));
+  }
   const steps = rateAs === 'minutes' ? Math.ceil(exact / rateStep - 1e-6) : Math.floor(exact / rateStep + 1e-6);
   return Number((steps * rateStep).toFixed(6));
 }

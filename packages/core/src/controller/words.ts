@@ -46,7 +46,7 @@ export function rowWords({ rate, target, hold_min }: PanelRow, controller: Contr
 
 /** A controller in a few words, beside its name. */
 export function profileWords(controller: Controller): string {
-  const { mostSegments, unit, rateAs, programs } = profileOf(controller);
+  const { mostSegments, unit, rateAs, rates: few, programs } = profileOf(controller);
   const rates = { perHour: `°${unit} an hour`, perMinute: `°${unit} a minute`, minutes: `°${unit}, ways in minutes` }[rateAs];
-  return [`${mostSegments} segments`, rates, ...(programs > 1 ? [`${programs} programs`] : [])].join(', ');
+  return [`${mostSegments} segments`, rates, ...(few ? [`only ${few.join(', ')}`] : []), ...(programs > 1 ? [`${programs} programs`] : [])].join(', ');
 }

@@ -99,6 +99,19 @@ export function materialOf(form: OwnMaterial): FormMaterial {
 /** Walls thinner than the one that a pace is told for are warmed no faster than so many times it. */
 const THIN_AT_MOST = 1.5;
 
+const SOFT: readonly FormMaterialName[] = ['vermiculite', 'fibre'];
+
+/**
+ * How well a plate bears being warmed unequally, against one of cordierite: by what evens it out over what it swells by, κ/α. Metal gives
+ * and board is soft: neither cracks of it.
+ */
+export function bearsUnevenHeat(form: OwnMaterial): number {
+  if (isMetal(form.material) || SOFT.includes(form.material)) return Infinity;
+  const evens = ({ conductivity_W_mK, density_kg_m3, heatCapacity_J_kgK, expansion_perK }: FormMaterial): number =>
+    conductivity_W_mK / (density_kg_m3 * heatCapacity_J_kgK * expansion_perK);
+  return evens(materialOf(form)) / evens(FORM_MATERIALS.cordierite);
+}
+
 /** Bent of sheet, welded or cast: it scales and sags where others crack or crumble. */
 export const isMetal = (material: FormMaterialName): boolean => material === 'stainless' || material === 'mildSteel';
 

@@ -137,6 +137,7 @@ export const CONTROLLER_COUNTS = {
   leastRate: true,
   mostRate: true,
   rateStep: true,
+  rates: true,
   holdAs: true,
   mostHold_s: true,
   targetStep: true,

@@ -60,13 +60,13 @@ function adjust(firing: ResolvedFiring, segments: PurposefulSegment[], index: nu
 
 /** A warm-up must not hand on a difference that the next climb is not allowed: slowing that one would not help. */
 function handedOn(
-  { limits, ofGrains }: ResolvedFiring,
+  { limits, mayDiffer }: ResolvedFiring,
   { role }: PurposefulSegment,
   index: number,
   { simulation }: Evaluation,
 ): Pick<Reading, 'limit' | 'value' | 'allowed' | 'ok'>[] {
   const value = simulation.segments[index]?.spread_end_K ?? 0;
-  return role === 'warmUp' && !ofGrains ? [{ limit: 'climbing', value, allowed: limits.climbing_K, ok: value <= limits.climbing_K }] : [];
+  return role === 'warmUp' && !mayDiffer ? [{ limit: 'climbing', value, allowed: limits.climbing_K, ok: value <= limits.climbing_K }] : [];
 }
 
 /** Limits whose value goes with the rate. */

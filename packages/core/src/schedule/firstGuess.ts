@@ -146,7 +146,7 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
   const throughLaid = lag_s.laid;
   const pulledTo = (lag: number): number => 3600 * rateWithin(restrainedDifference(glass, limits.pull_Pa / limits.pullReserve), lag, across);
   const perHour = (difference_K: number, lag: number): number => 3600 * rateWithin(difference_K, lag, across);
-  const mayClimb = firing.ofGrains ? Infinity : perHour(limits.climbing_K, throughLaid);
+  const mayClimb = firing.mayDiffer ? Infinity : perHour(limits.climbing_K, throughLaid);
   const climb = (to_C: number): number => rate(Math.min(mayClimb, KILN_PACE_SHARE * 3600 * steadyHeating(kiln, to_C)));
 
   const squeezeHold = usualSqueeze(firing);

@@ -2,7 +2,7 @@
 import { BODIES } from '../bodies.testCases';
 import { STUDIO_KILN, SOFT_90 } from '../testCases';
 import { evenSheets } from '../body/layers';
-import { fullPowerHeating } from '../kiln/kiln';
+import { fullPowerHeating, steadyHeating } from '../kiln/kiln';
 import type { PurposefulSegment, Role } from '../kiln/segment';
 import type { Look } from '../look/recipes/all';
 import { lidsOf } from '../body/airWay';
@@ -13,7 +13,7 @@ import { DEFAULT_SCHOOL, type FiringCase } from './firingCase';
 import { DEFAULT_LIMITS } from './limits';
 import { simulateFiring } from '../heat/simulate';
 import type { Shaping } from '../look/shaping';
-import { simulationOf } from './resolved';
+import { resolved, simulationOf } from './resolved';
 import { BARE_SHELF, SETUPS } from './setups';
 
 const firingOf = (sheets_m: number[], side_m: number, joined: boolean, look: Look = 'fullFuse'): FiringCase => ({
@@ -210,6 +210,19 @@ describe('kilns that cannot be', () => {
 describe('sheets that lie loose', () => {
   test('of 3 mm, two of them, warm as practice does', () => {
     within(at(composed(firingOf([0.003, 0.003], 0.3, false)), 'warmUp').rate_C_per_h ?? 0, [180, 340]);
+  });
+
+  test('of small work with a bare coating go as fast as kiln and glass allow, up to their work', () => {
+    const pendant = BODIES.find(([name]) => name === 'a coated pendant')![1];
+    const plan = composed(pendant);
+    for (const role of ['warmUp', 'work'] as const) {
+      const { rate_C_per_h, target_C } = at(plan, role);
+      expect(rate_C_per_h!).toBeGreaterThan(0.8 * 3600 * steadyHeating(pendant.kiln, target_C));
+    }
+    // A large one is held to be even all the same.
+    const panel: FiringCase = { ...pendant, body: { ...pendant.body, footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.2 } } };
+    expect([resolved(pendant).mayDiffer, resolved(panel).mayDiffer]).toEqual([true, false]);
+    expect(plan.evaluation.readings.find(({ limit }) => limit === 'pull')!.ok).toBe(true);
   });
 
   test('of small work warm about as fast as the kiln', () => {

@@ -1,5 +1,7 @@
 /** What each kind of firing asks for, gets and tells, beside the landmarks of the fused looks. */
+import { footprintArea } from '../body/footprint';
 import type { Layer } from '../body/layers';
+import type { FormShape } from '../form/shape';
 import { naturalDepth } from '../body/body';
 import { BODIES } from '../bodies.testCases';
 import type { Role } from '../kiln/segment';
@@ -12,9 +14,9 @@ import { type Composed, compose } from './compose';
 import type { FiringCase } from './firingCase';
 import { impossibleFiring } from './possible';
 import { resolved, simulationOf } from './resolved';
-import { SETUPS, setUpOf } from './setups';
-import { shelfPace } from './shelfPace';
-import { brokenSentence, ownFigures, verdictOf } from './words';
+import { type Stand, SETUPS, setUpOf, usualStand } from './setups';
+import { shelfPace, standPace } from './shelfPace';
+import { brokenSentence, ownFigures, verdictOf, whyOf } from './words';
 
 const bodyOf = (name: string): FiringCase => {
   const found = BODIES.find(([one]) => one === name);
@@ -315,17 +317,46 @@ describe('a stuck piece', () => {
 
 describe('what the glass lies on', () => {
   test('bears 280 °C/h at 300 mm and some 130 at half a metre', () => {
-    expect(shelfPace({ shelf_C_per_h: 280 }, 0.3)).toBe(280);
-    expect(Math.abs(shelfPace({ shelf_C_per_h: 280 }, 0.5) - 130)).toBeLessThan(1);
-    expect(shelfPace({ shelf_C_per_h: 280 }, 0.9)).toBe(shelfPace({ shelf_C_per_h: 280 }, 0.5));
-    expect(shelfPace({}, 0.5)).toBe(Infinity);
+    const bears = (long_m: number, more: Partial<Stand> = {}): number => shelfPace({ shelf_C_per_h: 280 }, { ...usualStand(long_m), ...more });
+    expect(bears(0.3)).toBe(280);
+    expect(Math.abs(bears(0.5) - 130)).toBeLessThan(1);
+    expect(bears(0.9)).toBe(bears(0.5));
+    // Twice as thick, half as fast; half as thick no more than half again as fast.
+    expect(bears(0.3, { thick_m: 0.032 })).toBeCloseTo(140, 9);
+    expect(bears(0.3, { thick_m: 0.008 })).toBeCloseTo(420, 9);
+    expect(bears(0.3, { bears: 0.8 })).toBeCloseTo(224, 9);
+    expect(bears(0.3, { bears: undefined })).toBe(Infinity);
+    expect(shelfPace({}, usualStand(0.5))).toBe(Infinity);
+  });
+
+  test('is one rule, dried by itself or with glass on it: by its size, its thickness and its material', () => {
+    const shelf = (more: Partial<FormShape> = {}): FormShape => ({
+      ...{ use: 'shelf', plan: 'rectangle', across_m: 0.45, along_m: 0.5, deep_m: 0, thick_m: 0.02, material: 'cordierite', ...more },
+    });
+    const tile = bodyOf('a pendant');
+    const on = (form: FormShape | undefined): FiringCase => ({
+      ...tile,
+      setup: setUpOf({ kind: 'bareShelf', paper: false, ...(form ? { within: { form, glass_m2: footprintArea(tile.body.footprint) } } : {}) }),
+    });
+    const ware = { of: 'shelf', wall_m: 0.02, long_m: 0.5, wide_m: 0.45 } as const;
+    const dried = { ...bodyOf('a primed shelf'), setup: setUpOf({ kind: 'bareShelf', paper: false, wet: 'damp', shaping: { kind: 'ware', ...ware } }) };
+    const pace = (firing: FiringCase): number => standPace(resolved(firing)).C_per_h;
+    expect(pace(on(shelf()))).toBeCloseTo(pace(dried), 9);
+    expect(pace(dried)).toBeCloseTo((280 * 0.6 ** 1.5 * 16) / 20, 6);
+    expect(pace(on(undefined))).toBeGreaterThan(2 * pace(dried));
+    // Another material by how it evens out over how it swells; metal does not crack of it.
+    expect(pace(on(shelf({ conductivity_W_mK: 0.75 })))).toBeCloseTo(pace(dried) / 2, 6);
+    expect(pace(on(shelf({ material: 'stainless' })))).toBe(Infinity);
+    const plan = composed(on(shelf()));
+    expect(at(plan, 'warmUp').rate_C_per_h!).toBeLessThanOrEqual(pace(dried));
+    expect(whyOf(on(shelf()), at(plan, 'warmUp'), 'mm')).toBe('a shelf of 500 mm bears no faster');
   });
 
   test('rules the climb of thin work on a large shelf, and says so where it is asked for more', () => {
     const lace = bodyOf('lace of medium frit');
     const large: FiringCase = { ...lace, body: { ...lace.body, footprint: { shape: 'rectangle', width_m: 0.5, length_m: 0.6 } } };
     const plan = composed(large);
-    const pace = shelfPace(large.limits, 0.6);
+    const pace = shelfPace(large.limits, usualStand(0.6));
     expect(at(plan, 'warmUp').rate_C_per_h!).toBeLessThanOrEqual(pace);
     expect(at(plan, 'warmUp').rate_C_per_h!).toBeGreaterThan(0.85 * pace);
     const hurried = evaluate(

@@ -15,7 +15,7 @@ import { TYPICAL_WORKS } from '../look/works';
 import { METRES_PER_INCH, type Units, differenceIn, kelvinFrom } from '../units/convert';
 import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
 import { type Evaluation, type Reading, marginOf } from './check';
-import { INVESTMENT_PACE, INVESTMENT_WALL_M } from './setups';
+import { INVESTMENT_PACE, INVESTMENT_WALL_M, SHELF_M } from './setups';
 import { SHELF_PAST_C, SHELF_REFERENCE_M } from './shelfPace';
 import type { FiringCase } from './firingCase';
 import { openingCeiling, openingTemperature } from './opening';
@@ -133,7 +133,7 @@ function linesOf(question: Question): string[] {
   const ofWare = wareLines(question);
   if (ofWare) return ofWare;
   const { firing, segments, evaluation, reading, units } = question;
-  const { limits, kiln, corrections, glass, viscosity: vft, depth_m, shelf_m, workFactor } = firing;
+  const { limits, kiln, corrections, glass, viscosity: vft, depth_m, stand, workFactor } = firing;
   const segment = segments[reading.segment];
   const felt_C = segment.target_C - (corrections?.offset_K ?? 0);
   switch (reading.limit) {
@@ -221,7 +221,10 @@ function linesOf(question: Question): string[] {
       ];
     case 'shelfPace':
       return [
-        `A shelf or mould ${text(formatLength(shelf_m, units.length))} long: the rate that ${text(formatLength(SHELF_REFERENCE_M, units.length))} bears, ${text(formatRate(limits.shelf_C_per_h ?? 0, units.temperature))}, falls with the power 1.5 of its length up to half a metre.`,
+        `A shelf or mould ${text(formatLength(stand.long_m, units.length))} long and ${text(formatLength(stand.thick_m, units.length))} thick${firing.setup.stand ? '' : ', taken to be no larger than what lies on it'}: the rate that ${text(formatLength(SHELF_REFERENCE_M, units.length))} of the usual ${text(formatLength(SHELF_M, units.length))} bears, ${text(formatRate(limits.shelf_C_per_h ?? 0, units.temperature))}, falls with the power 1.5 of its length up to half a metre, and as it is thicker.`,
+        ...(stand.bears === undefined || stand.bears === 1
+          ? []
+          : [`Its material evens out over how it swells ${stand.bears.toFixed(2)} times as well as cordierite, and bears as much of that rate.`]),
         `It counts up to ${text(formatTemperature(SHELF_PAST_C, units.temperature))}. Typical: what its maker says stands above it.`,
       ];
     case 'mouldPace': {

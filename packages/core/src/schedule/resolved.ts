@@ -6,6 +6,7 @@ import { type Lid, lidsOf } from '../body/airWay';
 import { type BodyInput, bodyDepth, bodyFigures, mainGlass, partsDeep } from '../body/body';
 import { footprintNarrow, footprintSpan } from '../body/footprint';
 import { coverOf, edgeOf, layerDepths, rowsOf, looseOf } from '../body/layers';
+import { exposedCoatings } from '../fit/coating';
 import type { WorkRange } from '../flow/heatWork';
 import { heightLeft } from '../flow/relief';
 import { squeezeWork } from '../flow/squeeze';
@@ -28,7 +29,7 @@ import { widestPart } from '../look/works';
 import { designDepth } from '../look/unevenness';
 import { type Outcome, found, valueOf } from '../problem';
 import { type FiringCase, hasGlass } from './firingCase';
-import { overGlass, roundGlass } from './setups';
+import { type Stand, overGlass, roundGlass, usualStand } from './setups';
 import { resolvedWare, wareFired } from './ware';
 
 export interface ResolvedFiring extends FiringCase {
@@ -56,10 +57,10 @@ export interface ResolvedFiring extends FiringCase {
   sidesLag_s: number;
   /** Difference across per K/s of the glass's rate, s: of the narrow side, from whose edges its middle is warmed and cooled. */
   acrossLag_s: number;
-  /** The longer side of what it lies on, taken to be no larger than the glass is before or after, m. */
-  shelf_m: number;
-  /** Whether it is warmed as nothing but loose grains or lumps, or as what lies loose in a mould, which may differ as they like until they run together. */
-  ofGrains: boolean;
+  /** What it lies on: a shelf that is told, else one no larger than the glass is before or after. */
+  stand: Stand;
+  /** Whether it may differ through itself as it likes once it is past brittle: loose grains and lumps until they run together, and small work whose bare coating must not linger. */
+  mayDiffer: boolean;
   /** Whether it cools at another depth than it was heated at, having run level. */
   changes: boolean;
 }
@@ -175,6 +176,13 @@ function wantedWork(firing: FiringCase, vft: Vft): Outcome<WorkRange> {
 
 const isResolved = (firing: FiringCase): firing is ResolvedFiring => 'viscosity' in firing;
 
+/** Work no larger and no deeper than this lies flat however unevenly it softens, m. */
+const SMALL_M = { span: 0.06, depth: 0.008 };
+
+/** Small work with a coating that nothing holds down. */
+const isRushed = (body: BodyInput): boolean =>
+  exposedCoatings(body).length > 0 && footprintSpan(body.footprint) <= SMALL_M.span && bodyDepth(body) <= SMALL_M.depth;
+
 /** What has been resolved before is handed back as it is. */
 export function resolved(firing: FiringCase): ResolvedFiring {
   if (isResolved(firing)) return firing;
@@ -204,8 +212,8 @@ export function resolved(firing: FiringCase): ResolvedFiring {
     squeeze_perPa: hardestLid(firing, glass)?.work_perPa ?? 0,
     lag_s: { laid: lag(depth_m.laid, shape), heated: lag(depth_m.heated, shape), fired: lag(depth_m.fired, firedShape) },
     acrossLag_s: acrossLag(kiln, Math.max(footprintNarrow(body.footprint), puddle_m)),
-    shelf_m: Math.max(footprintSpan(body.footprint), puddle_m),
-    ofGrains: !body.joined && (looseOf(body) !== null || filledBy(firing) !== null),
+    stand: setup.stand ?? usualStand(Math.max(footprintSpan(body.footprint), puddle_m)),
+    mayDiffer: (!body.joined && (looseOf(body) !== null || filledBy(firing) !== null)) || isRushed(body),
     changes: (firedShape !== shape || Math.abs(depth_m.fired - laid) > 1e-3 * laid) && RECIPES[firing.look].levels,
   };
 }

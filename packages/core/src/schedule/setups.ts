@@ -4,8 +4,8 @@
  */
 import type { Face } from '../heat/exchange';
 import type { StackLayer } from '../heat/stack';
-import { formPace, materialOf } from '../form/materials';
-import { type FormShape, plateOf } from '../form/shape';
+import { bearsUnevenHeat, formPace, materialOf } from '../form/materials';
+import { type FormShape, alongOf, plateOf } from '../form/shape';
 import type { Ware } from '../ware/wares';
 import { type Shaping, cavityOf, wareOf } from '../look/shaping';
 import { type Coat, isLaid } from '../release/coat';
@@ -27,6 +27,8 @@ export interface SetUp {
   twoFaceProof?: 'readings' | 'kilnTest';
   /** What the lowest of shelf, board or mould bears, °C. */
   top_C?: number;
+  /** The shelf that all stands on, where it is known; as large as what lies on it and of the usual kind where left out. */
+  stand?: Stand;
   /** How fast a mould of its own kind may be warmed, °C/h, and up to where; the shelf's pace holds beside it. */
   pace?: Pace;
   /** What keeps the glass from what it lies on, where it is one that is known; told by its name. */
@@ -38,6 +40,17 @@ export interface SetUp {
   /** The studio's own form, where it stands in one, as it is drawn. */
   form?: FormShape;
 }
+
+/** A kiln shelf: its longer side, how thick it is, and how well its material bears being warmed unequally, against cordierite. */
+export interface Stand {
+  long_m: number;
+  thick_m: number;
+  /** Left out where it never cracks of it. */
+  bears?: number;
+}
+
+/** Of cordierite, as thick as shelves usually are. */
+export const usualStand = (long_m: number): Stand => ({ long_m, thick_m: SHELF_M, bears: 1 });
 
 /** How fast something may be warmed, °C/h, and past where it bears what the kiln can give. */
 export interface Pace {
@@ -65,7 +78,9 @@ export const SETUP_KINDS = Object.keys(SETUP_NAMES) as [SetUpKind, ...SetUpKind[
 const OPEN: Face = { kind: 'open', emissivity: 0.9, convection_W_m2K: 5 };
 const OVER_THE_FLOOR: Face = { kind: 'open', emissivity: 0.4, convection_W_m2K: 0 };
 
-const SHELF: SupportLayer = { of: 'support', thickness_m: 0.016, conductivity_W_mK: 1.5, density_kg_m3: 2000, heatCapacity_J_kgK: 1050 };
+/** As thick as shelves usually are, m. */
+export const SHELF_M = 0.016;
+const SHELF: SupportLayer = { of: 'support', thickness_m: SHELF_M, conductivity_W_mK: 1.5, density_kg_m3: 2000, heatCapacity_J_kgK: 1050 };
 /** What of a floor of light firebrick takes part in a firing. */
 const FLOOR_BRICK: SupportLayer = { of: 'support', thickness_m: 0.05, conductivity_W_mK: 0.25, density_kg_m3: 700, heatCapacity_J_kgK: 1000 };
 const FIBRE_BOARD: SupportLayer = { of: 'support', thickness_m: 0.025, conductivity_W_mK: 0.12, density_kg_m3: 320, heatCapacity_J_kgK: 1050 };
@@ -175,8 +190,10 @@ function onShelf(setup: SetUp, shelf: FormShape | undefined): SetUp {
   const { top_C } = materialOf(shelf);
   // What else lies there may bear less; the usual shelf's own limit goes with it.
   const isMore = setup.below.some((layer) => layer !== SHELF);
+  const bears = bearsUnevenHeat(shelf);
   return {
     ...setup,
+    stand: { long_m: Math.max(shelf.across_m, alongOf(shelf)), thick_m: shelf.thick_m, ...(Number.isFinite(bears) ? { bears } : {}) },
     top_C: Math.min(top_C, isMore ? (setup.top_C ?? top_C) : top_C),
     below: setup.below.map((layer) => (layer === SHELF ? plateAs(shelf, shelf.thick_m) : layer)),
     ...(pace ? { pace } : {}),

@@ -1,27 +1,32 @@
 /**
- * A shelf or a mould is brittle too, and a large one cracks before the frit on it does. Shelf makers ask for rates that fall with
- * the size: some 280 °C/h for 300 mm and 130 for half a metre and more, which is as the power 1.5; small tiles go as fast as a
- * kiln. A typical figure: the maker's own stands above it.
+ * A shelf or a mould is brittle too, and a large one cracks before the frit on it does. One rule for it, dried by itself or with glass on
+ * it. Shelf makers ask for rates that fall with the size: some 280 °C/h for 300 mm and 130 for half a metre and more, which is as the power
+ * 1.5; small tiles go as fast as a kiln. That is for 16 mm of cordierite: a thicker one goes as much slower as it is thicker, as walls
+ * do, and another material by how it evens out over how it swells. Typical: the maker's own stands above it.
  */
 import type { Limits } from './limits';
-import type { Pace, SetUp } from './setups';
+import { type Pace, SHELF_M, type SetUp, type Stand } from './setups';
 
 /** The length that the limit is told for, m. */
 export const SHELF_REFERENCE_M = 0.3;
 const POWER = 1.5;
 /** Larger ones come in parts, or are as slow as this, m. */
 const LARGE_M = 0.5;
+/** Thinner ones are warmed no faster than so many times what the usual one is. */
+const THIN_AT_MOST = 1.5;
 
 /** Past this a shelf bears what the kiln can give, °C. */
 export const SHELF_PAST_C = 500;
 
-/** How fast what the glass lies on may be warmed, °C/h; size_m: its longer side. No limit in what was made before there was one. */
-export const shelfPace = ({ shelf_C_per_h = Infinity }: Pick<Limits, 'shelf_C_per_h'>, size_m: number): number =>
-  shelf_C_per_h * (SHELF_REFERENCE_M / Math.min(size_m, LARGE_M)) ** POWER;
+/** How fast what all lies on may be warmed, °C/h. No limit in what was made before there was one, nor for what does not crack of it. */
+export function shelfPace({ shelf_C_per_h = Infinity }: Pick<Limits, 'shelf_C_per_h'>, { long_m, thick_m, bears = Infinity }: Stand): number {
+  const bySize = shelf_C_per_h * (SHELF_REFERENCE_M / Math.min(long_m, LARGE_M)) ** POWER;
+  return bySize * Math.min(THIN_AT_MOST, SHELF_M / thick_m) * bears;
+}
 
 /** How fast all that holds the glass may be warmed, °C/h, and past where it bears what the kiln can give: the slower of shelf and mould. */
-export function standPace({ limits, shelf_m, setup: { pace } }: Standing): StandPace<'shelfPace' | 'mouldPace'> {
-  const shelf = { limit: 'shelfPace', C_per_h: shelfPace(limits, shelf_m), past_C: SHELF_PAST_C } as const;
+export function standPace({ limits, stand, setup: { pace } }: Standing): StandPace<'shelfPace' | 'mouldPace'> {
+  const shelf = { limit: 'shelfPace', C_per_h: shelfPace(limits, stand), past_C: SHELF_PAST_C } as const;
   return pace && pace.C_per_h < shelf.C_per_h ? { limit: 'mouldPace', ...pace } : shelf;
 }
 
@@ -34,7 +39,7 @@ export const LEAST_WAY_K = 60;
 
 interface Standing {
   limits: Limits;
-  shelf_m: number;
+  stand: Stand;
   setup: SetUp;
 }
 

@@ -19,6 +19,7 @@ import type { FiringCase } from './firingCase';
 import { formatDuration, text } from '../units/format';
 import { niceHold, niceRate, roundTargets } from './rounding';
 import { standPace } from './shelfPace';
+import { type Stand, usualStand } from './setups';
 import type { ResolvedFiring } from './resolved';
 
 /** What is fired with no glass, and how such a firing goes; null where glass is fired. */
@@ -52,6 +53,12 @@ export function impossibleWare({ look, setup: { shaping, wet } }: Pick<FiringCas
   return null;
 }
 
+/** A shelf is fired by the rule that it is used by; a mould stands on one, and is no larger than it. */
+function standUnder({ of, wall_m, long_m, wide_m }: Ware, told: Stand | undefined): Stand {
+  const usual = usualStand(Math.max(long_m, wide_m));
+  return of === 'shelf' ? { ...usual, thick_m: wall_m } : (told ?? usual);
+}
+
 /** The case with all that follows of it: the ware stands where glass would lie. */
 export function resolvedWare(firing: FiringCase, ware: Ware): ResolvedFiring {
   const glass = inertAs(ware.of);
@@ -63,13 +70,13 @@ export function resolvedWare(firing: FiringCase, ware: Ware): ResolvedFiring {
   return {
     ...firing,
     ...{ glass, viscosity, shape: 'plate', firedShape: 'plate', openFaces: 1, workFactor: 1, squeeze_perPa: 0, layers_m: [ware.wall_m], sidesLag_s: 0 },
-    ...{ ofGrains: false, changes: false, depth_m: all(ware.wall_m), lag_s: all(lag) },
+    ...{ mayDiffer: false, changes: false, depth_m: all(ware.wall_m), lag_s: all(lag) },
     body: wareBody(ware),
     setup: { ...setup, top_C: Math.min(setup.top_C ?? Infinity, WARE_MATERIALS[ware.of].top_C), ...(pace ? { pace } : {}) },
     work_perPa: RECIPES[firing.look].work({ body: wareBody(ware), works: firing.limits.works_perPa }),
     regimes: regimesOf(glass, viscosity),
     acrossLag_s: acrossLag(kiln, Math.min(ware.long_m, ware.wide_m)),
-    shelf_m: Math.max(ware.long_m, ware.wide_m),
+    stand: standUnder(ware, setup.stand),
   };
 }
 

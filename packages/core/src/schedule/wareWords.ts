@@ -29,7 +29,11 @@ export function whyOfWare(
       return ware.of === 'clay' ? 'what feels dry holds water still: vent open' : 'water leaves, vent open; weigh it, the clock cannot tell';
     case 'warmUp':
       if (ware.of === 'clay') return `clay ${wall} thick gives up its own water here`;
-      return WARE_MATERIALS[ware.of].pace ? `a wall of ${wall} swells here, slowly` : 'what it stands on is warmed no faster';
+      return WARE_MATERIALS[ware.of].pace
+        ? `a wall of ${wall} swells here, slowly`
+        : ware.of === 'shelf'
+          ? 'so large, it bears no faster'
+          : 'what it stands on bears no faster';
     case 'climb':
       return 'past what cracks it';
     case 'firstCool':

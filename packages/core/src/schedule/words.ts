@@ -16,6 +16,7 @@ import type { FiringCase } from './firingCase';
 import { type WorkDone, asGlass } from './bounds';
 import { NO_CORRECTIONS } from '../learn/corrections';
 import { soaksLower } from './firstGuess';
+import { standPace } from './shelfPace';
 import { impossibleFiring, shapeNotes } from './possible';
 import { wareFired } from './ware';
 import { brokenWare, hurriedWare, conePhrase, figureOfWare, heldPhrase, sentencesOfWare, whyOfWare } from './wareWords';
@@ -63,6 +64,7 @@ export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<Purposeful
     case 'burnOff':
       return firing.setup.wet === 'glued' ? 'glue burns away, vent open and the room aired' : 'what binds the coat leaves, vent open and the room aired';
     case 'warmUp':
+      if (shelfRules(firing, rate_C_per_h)) return `a shelf of ${text(formatLength(firing.stand.long_m, unit))} bears no faster`;
       if (firing.setup.pace) return `${firing.body.joined ? 'the glass' : looseWords(firing, unit)}, slowly: here the mould swells`;
       return firing.body.joined
         ? `one solid ${text(formatLength(firing.depth_m.heated, unit))} deep, brittle until here`
@@ -87,6 +89,14 @@ export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<Purposeful
     case 'lastCool':
       return rate_C_per_h === null ? 'the closed kiln cools slower than it may' : 'the kiln would cool faster than it may';
   }
+}
+
+/** Faster than this share of what the shelf bears it is the shelf that rules. */
+const RULES_FROM = 0.85;
+
+function shelfRules(firing: ResolvedFiring, rate_C_per_h: number | null): boolean {
+  const { limit, C_per_h } = standPace(firing);
+  return limit === 'shelfPace' && rate_C_per_h !== null && rate_C_per_h > RULES_FROM * C_per_h;
 }
 
 /** What lies loose, by what most of it is. */

@@ -57,6 +57,14 @@ export const controllers = kind({
     plain('leastRate', 'Least that it takes there', '', 1, { ...KEYED, hint: usualFor('leastRate') }),
     plain('mostRate', 'Most that it takes there', '', 1, { ...KEYED, hint: 'left empty, up to the figure for as fast as it can' }),
     plain('rateStep', 'In steps of', '', 1, { ...KEYED, hint: usualFor('rateStep') }),
+    {
+      as: 'numbers',
+      key: 'rates',
+      label: 'Where it offers a few rates only',
+      testID: 'figure-rates',
+      ...KEYED,
+      hint: '50; 150; 300; left empty, any within those',
+    },
     plain('fullSpeedDownCode', 'Figure for as fast as it can, on the way down', '', 1, { ...KEYED, hint: 'left empty, as on the way up' }),
     {
       ...{ as: 'choice', key: 'holdAs', label: 'A hold is keyed in', testID: 'controller-holdAs', usual: 'minutes' },

@@ -89,6 +89,8 @@ export type Field =
   | (Common & { as: 'choice'; options: readonly Option[]; usual?: string })
   /** Looks, each with a factor: 'Tack fuse 1.12; Slump 0.9'. */
   | (Common & { as: 'looks' })
+  /** A few plain numbers: '50; 150; 300'. */
+  | (Common & { as: 'numbers' })
   | (Common & { as: 'yes'; title: string; usual?: boolean })
   | (Common & { as: 'record'; of: string });
 
@@ -219,6 +221,15 @@ export function readFigure(schema: z.ZodType, field: Figure, typed: string, unit
   return refused('out-of-range', field.key, message);
 }
 
+function readNumbers(field: Field, typed: string): Outcome<number[]> {
+  const parts = typed.split(';').filter((one) => one.trim() !== '');
+  const values = parts.map((part) => Number(part.trim().replace(',', '.')));
+  const wrong = parts.find((_, i) => !Number.isFinite(values[i]));
+  return wrong === undefined
+    ? found(values)
+    : refused('unreadable', field.key, `Cannot read '${wrong.trim()}' as a number; write them with a ; between, such as 50; 150; 300.`);
+}
+
 function readLengths(field: Field, typed: string, units: Units): Outcome<number[]> {
   const values: number[] = [];
   for (const part of typed.split(';').filter((one) => one.trim() !== '')) {
@@ -281,6 +292,7 @@ function readLooks(field: Field, typed: string): Outcome<LookFactors> {
 const show = (field: Field, value: unknown, units: Units): string | string[] | boolean => {
   if (field.as === 'figure') return typeof value === 'number' ? written(field.shown(value, units)) : '';
   if (field.as === 'lengths') return ((value as number[] | undefined) ?? []).map((one) => formatStock(one, units.length).figure).join('; ');
+  if (field.as === 'numbers') return ((value as number[] | undefined) ?? []).map(written).join('; ');
   if (field.as === 'points') return pointsWritten((value as SectionPoint[] | undefined) ?? [], units);
   if (field.as === 'day') return typeof value === 'number' ? dayWritten(value) : '';
   if (field.as === 'looks') return looksWritten((value as LookFactors | undefined) ?? {});
@@ -299,6 +311,7 @@ export const entryOfRecord = (fields: readonly Field[], record: Stored, units: U
 function readField(schema: z.ZodType, field: Field, typed: Entry[string], units: Units): Outcome<unknown> {
   if (field.as === 'figure') return readFigure(schema, field, String(typed), units);
   if (field.as === 'lengths') return readLengths(field, String(typed), units);
+  if (field.as === 'numbers') return readNumbers(field, String(typed));
   if (field.as === 'points') return readPoints(field, String(typed), units);
   if (field.as === 'looks') return readLooks(field, String(typed));
   if (field.as === 'day') return readDay(field, String(typed));
