@@ -56,6 +56,7 @@ const TRIED: Record<Look, Tried> = {
   },
   slump: { on: 'slab', typed: { span: '120', depth: '15' }, tells: /^heat work/ },
   loosen: { on: 'slab', tells: /^lets go \d+ ?× work/ },
+  anneal: { on: 'slab', tells: /^relaxes \d+ ?× work/ },
   drape: { on: 'slab', typed: { overhang: '45', drop: '15' }, tells: /^heat work/ },
   dryShelf: { on: 'slab', typed: { ware: '16', wide: '40 cm', long: '45 cm' }, tells: /^dry through \d+ ?min as asked$/ },
   dryMould: { on: 'none', tells: /^warm, unboiled 8 h \d\d as asked$/ },

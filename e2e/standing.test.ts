@@ -123,3 +123,31 @@ test('an oval mould that is typed is planned as the same mould of the shelf', as
   expect(Math.abs(top(one) - top(other))).toBeLessThanOrEqual(5);
   expect(me.troubles).toEqual([]);
 });
+
+test('a piece that ran too fast through its cool is offered a second anneal from its record, planned and composed by a touch', async () => {
+  const piece = await beginPiece(studio.address, 'Hurried block', { width: '200', length: '200' }, 'clear-90');
+  const { doc, version } = await pieceAt(studio.address, piece);
+  const thick = doc.journey.map((step) => (step.kind === 'lay' ? { ...step, layers: step.layers.map((layer) => ({ ...layer, thickness_m: 0.019 })) } : step));
+  const saved = await fetch(`${studio.address}/api/pieces/${piece}`, {
+    ...{ method: 'PUT', headers: { 'Content-Type': 'application/json' } },
+    body: JSON.stringify({ version, name: 'Hurried block', doc: { ...doc, journey: thick }, what: 'thicker' }),
+  });
+  expect(saved.status).toBe(200);
+  await planFiring(studio.address, piece, 'firePolish');
+  const { segments } = await scheduleOf(piece);
+  const hurried = segments.map((one) => (/Cool$/.test(one.role) ? { ...one, rate_C_per_h: null } : one.role === 'drop' ? { ...one, hold_s: 0 } : one));
+  await fired(piece, 'right', 100, { asFired: hurried });
+  const { firings } = await ask<{ firings: { id: string; pieceId: string }[] }>('/firings');
+  await me.page.goto(`${studio.address}/notebook/${firings.find(({ pieceId }) => pieceId === piece)?.id}`);
+  await me.press('anneal-it-again');
+  await me.sees('anneal-again', /More stress stayed in it than it may keep/);
+  await me.expectSound('a second anneal offered');
+  await me.press('plan-anneal');
+  await me.press('compute');
+  await me.heading(/^Second anneal$/);
+  await me.reads('Keeps every limit.');
+  await me.sees('live-work', /^relaxes \d+ ?× work/);
+  const { journey } = (await pieceAt(studio.address, piece)).doc;
+  expect(journey.map((step) => (step.kind === 'fire' ? step.look : step.kind))).toEqual(['lay', 'firePolish', 'anneal']);
+  expect(me.troubles).toEqual([]);
+});

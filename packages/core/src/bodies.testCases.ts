@@ -279,6 +279,8 @@ export const BODIES: [name: string, FiringCase][] = [
     firing('firePolish', { family: 'casting-crystal', casting: { thickest_mm: 40, thinnest_mm: 30 }, joined: true, size_mm: [100, 100] }),
   ],
   ['stuck in its mould, 300 mm', firing('loosen', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'onPosts' })],
+  ['25 mm, annealed again', firing('anneal', { sheets_mm: [25], joined: true })],
+  ['6 mm, annealed again', firing('anneal', { sheets_mm: [6], joined: true })],
   ['a thick one, stuck', firing('loosen', { sheets_mm: [12], joined: true, size_mm: [200, 200], setup: 'onPosts' })],
   ['into a damp mould', firing('slump', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'inMould', shaping: hollow(300, 50), wet: 'damp' })],
   ['held by glue', firing('tack', { sheets_mm: [3, 3], parts: { thickness_mm: 3, width_mm: 25, count: 20 }, wet: 'glued' })],

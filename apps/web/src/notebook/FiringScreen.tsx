@@ -50,6 +50,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
   const { snapshot } = schedule;
   const ran = asRun(detail);
   const engines = earlierEngine(ran.evaluation, snapshot) ?? (firing.asFired ? earlierPlan(detail) : null);
+  const stressed = ran.evaluation.readings.some(({ limit, ok }) => limit === 'residual' && !ok);
   const lesson = lessonSentence(firing.lesson, unit);
   const reached = firing.lookReached && firing.lookReached !== firing.look ? `; reached a ${RECIPES[firing.lookReached].name.toLowerCase()}` : '';
   return (
@@ -107,6 +108,15 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
               label="Free it: what loosens it, and the firing for that"
               testID="free-it"
               onPress={() => router.push(`/pieces/${firing.pieceId}?at=${firing.stepId}&stuck=yes`)}
+            />
+          )}
+          {stressed && (
+            <Action
+              kind="second"
+              title="Anneal it again"
+              label="Anneal it again: more stress stayed in it than it may keep"
+              testID="anneal-it-again"
+              onPress={() => router.push(`/pieces/${firing.pieceId}?at=${firing.stepId}&anneal=yes`)}
             />
           )}
           <Action kind="second" title="Compare" testID="compare" onPress={() => router.push(`/notebook/${firing.id}/compare`)} />

@@ -88,6 +88,10 @@ const DRAWN: Record<Look, Drawn> = {
     form: 'M10 8 H62 V18 H58 Q36 7 14 18 H10 Z M10 18 H14 V36 H10 Z M58 18 H62 V36 H58 Z',
     lines: 'M36 24 V32 M32.5 29 L36 33 L39.5 29',
   },
+  anneal: {
+    glass: 'M4 36 V22 H68 V36 Z',
+    lines: 'M14 29 H30 M26 25.5 L30 29 L26 32.5 M58 29 H42 M46 25.5 L42 29 L46 32.5',
+  },
   dryShelf: { form: 'M6 30 H66 V34 H6 Z M12 34 H17 V36.4 H12 Z M55 34 H60 V36.4 H55 Z', lines: STEAM },
   dryMould: { form: 'M8 36 V14 H15 Q18 30 36 30 Q54 30 57 14 H64 V36 Z', lines: STEAM },
   burnOut: {

@@ -35,6 +35,7 @@ import { Notice } from '@/ui/Notice';
 import { hatched } from '@/ui/hatched';
 import { Words } from '@/ui/Words';
 import { InForm } from './InForm';
+import { AnnealAgain } from './AnnealAgain';
 import { Stuck } from './Stuck';
 import { doneUntil } from './doneUntil';
 import { StepMoves } from './StepMoves';
@@ -247,6 +248,7 @@ function Planned({ step, layup, piece, shelves, beside, isDrawn, working, onComp
         <Action kind="second" title={changing ? 'Leave as it is' : 'Change firing'} testID="change-step" onPress={() => setChanging(!changing)} />
         <StepMoves layup={layup} step={step} />
       </View>
+      {piece.fired[step.id] !== undefined && <AnnealAgain layup={layup} step={step} shelves={shelves} onOpen={onOpen} />}
       {piece.fired[step.id] !== undefined && <Stuck layup={layup} step={step} shelves={shelves} onOpen={onOpen} />}
       <Measured key={step.measured?.down_m ?? 'as planned'} step={step} layup={layup} planned_m={shapingDown(mine?.snapshot.firing.setup.shaping)} />
       {changing && (

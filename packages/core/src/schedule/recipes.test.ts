@@ -315,6 +315,32 @@ describe('a stuck piece', () => {
   });
 });
 
+describe('a second anneal', () => {
+  const slab = bodyOf('25 mm, annealed again');
+  const plan = composed(slab);
+
+  test('relaxes what stayed, softens nothing, and leaves less than the limit', () => {
+    const { readings, simulation } = plan.evaluation;
+    expect(brokenOf(readings)).toEqual([]);
+    const relaxed = simulation.segments.reduce((sum, { relaxations }) => sum + relaxations, 0);
+    expect(relaxed).toBeGreaterThan(5);
+    expect(Math.max(...plan.segments.map(({ target_C }) => target_C))).toBeLessThan(SOFT_90.annealing_C + 15);
+    expect(ownFigures(slab, plan.evaluation, METRIC)[0]).toMatchObject({ label: 'relaxes', unit: '×' });
+    // The same slab, cooled as fast as the kiln falls from where it was polished, breaks the limit that this one keeps.
+    const hurried = evaluate(
+      slab,
+      plan.segments.map((one) => (/Cool$/.test(one.role) ? { ...one, rate_C_per_h: null } : one.role === 'drop' ? { ...one, hold_s: 0 } : one)),
+    );
+    expect(hurried.readings.find(({ limit }) => limit === 'residual')).toMatchObject({ ok: false });
+  });
+
+  test('is warmed as glass that has stress in it already: half of what glass bears', () => {
+    const polished = { ...slab, look: 'firePolish' as const };
+    expect(resolved(slab).limits.pull_Pa).toBe(resolved(polished).limits.pull_Pa / 2);
+    expect(at(plan, 'warmUp').rate_C_per_h!).toBeLessThan(0.75 * at(composed(polished), 'warmUp').rate_C_per_h!);
+  });
+});
+
 describe('what the glass lies on', () => {
   test('bears 280 °C/h at 300 mm and some 130 at half a metre', () => {
     const bears = (long_m: number, more: Partial<Stand> = {}): number => shelfPace({ shelf_C_per_h: 280 }, { ...usualStand(long_m), ...more });

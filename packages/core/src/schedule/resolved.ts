@@ -204,8 +204,10 @@ export function resolved(firing: FiringCase): ResolvedFiring {
   const lies = firedShape !== 'plate' && openFaces === 1 && setup.around === undefined;
   const sidesLag_s = lies ? oneSidedLag(glass, depth_m.fired, firedShape) : 0;
   const lag = (deep_m: number, as: Shape): number => (as === 'plate' ? slabLag(glass, deep_m, openFaces) : solidLag(glass, deep_m, as) + sidesLag_s);
+  const { bearsShare = 1 } = RECIPES[firing.look];
   return {
     ...firing,
+    ...(bearsShare < 1 ? { limits: { ...firing.limits, pull_Pa: bearsShare * firing.limits.pull_Pa } } : {}),
     ...{ glass, viscosity, shape, firedShape, openFaces, work_perPa, layers_m, depth_m, sidesLag_s },
     workFactor: workFactorOf(firing),
     regimes: regimesOf(glass, viscosity),

@@ -1,5 +1,6 @@
 /** Every kind of firing by its name. compose and check read all they know of one from its recipe; nothing else tells them apart. */
 import type { Recipe } from '../recipe';
+import { anneal } from './anneal';
 import { bisque } from './bisque';
 import { burnOut } from './burnOut';
 import { contour } from './contour';
@@ -32,7 +33,7 @@ const recipes = {
   ...{ wafer, lace, heap },
   ...{ strips, ring, slabFlow, press, drip, potMelt },
   ...{ openCast, coreCast, reservoirCast },
-  ...{ slump, drape, loosen },
+  ...{ slump, drape, loosen, anneal },
   ...{ dryShelf, dryMould, burnOut, bisque },
 } satisfies Record<string, Recipe>;
 
