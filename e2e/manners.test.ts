@@ -207,7 +207,7 @@ test('a long list stays where it was scrolled while more of it is read', async (
   const [piece] = (await wholePieces(studio.address)).filter(({ name }) => name === 'Test tiles, clear');
   for (let i = 0; i < 90; i += 1) {
     const body = {
-      ...{ id: uuid(), pieceId: piece.id, scheduleId: firingsOf(piece.doc)[0].scheduleId, zone: 'Europe/Lisbon', result: 'right', asItIs: true },
+      ...{ id: uuid(), pieceId: piece.id, scheduleId: firingsOf(piece.doc)[0].scheduleId, zone: 'Europe/Lisbon', result: 'right', asItIs: true, atOnce: true },
       firedAt: Date.now() - (400 + 30 * i) * 3600e3,
     };
     const saved = await fetch(`${studio.address}/api/firings`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });

@@ -24,9 +24,9 @@ async function scheduleOf(pieceId: string): Promise<Schedule> {
 }
 
 /** Fired so many hours ago, and told of. */
-async function fired(pieceId: string, result: 'short' | 'past', hoursAgo: number, more: object = {}): Promise<void> {
+async function fired(pieceId: string, result: 'right' | 'short' | 'past', hoursAgo: number, more: object = {}): Promise<void> {
   const { id: scheduleId } = await scheduleOf(pieceId);
-  const firing = { id: uuid(), pieceId, scheduleId, firedAt: Date.now() - hoursAgo * HOUR_MS, zone: 'UTC', result, ...more };
+  const firing = { id: uuid(), pieceId, scheduleId, firedAt: Date.now() - hoursAgo * HOUR_MS, zone: 'UTC', result, atOnce: true, ...more };
   const answer = await fetch(`${studio.address}/api/firings`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
@@ -149,5 +149,35 @@ test('a piece that ran too fast through its cool is offered a second anneal from
   await me.sees('live-work', /^relaxes \d+ ?× work/);
   const { journey } = (await pieceAt(studio.address, piece)).doc;
   expect(journey.map((step) => (step.kind === 'fire' ? step.look : step.kind))).toEqual(['lay', 'firePolish', 'anneal']);
+  expect(me.troubles).toEqual([]);
+});
+
+test('recording a later firing asks what became of steps that were not told; one at the time of another is asked about', async () => {
+  const piece = await beginPiece(studio.address, 'Told late', { width: '180', length: '180' }, 'clear-90');
+  await planFiring(studio.address, piece, 'fullFuse');
+  await fired(piece, 'right', 400);
+  const { doc, version, name } = await pieceAt(studio.address, piece);
+  const grindId = uuid();
+  const ground = { ...doc, journey: [...doc.journey, { kind: 'grind', id: grindId, at: 'rim', depth_m: 0.001 }] };
+  const saved = await fetch(`${studio.address}/api/pieces/${piece}`, {
+    ...{ method: 'PUT', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ version, name, doc: ground, what: 'grind added' }) },
+  });
+  expect(saved.status).toBe(200);
+  const stepId = await planFiring(studio.address, piece, 'firePolish');
+  await me.page.goto(`${studio.address}/pieces/${piece}/record?step=${stepId}`);
+  await me.setTime('record-when', new Date(Date.now() - 395 * HOUR_MS));
+  await me.press('result-right');
+  await me.press('save-firing');
+  await me.sees('hands-error', /Say whether they were done/);
+  await me.expectSound('a record that asks about steps before it');
+  await me.press('hands-done');
+  me.expectedStatuses.add(409);
+  await me.press('save-firing');
+  // Both would have been fired at once.
+  await me.reads('This piece was in a full fuse from');
+  await me.press('save-at-once');
+  await me.sees('firing-record', /right/);
+  const { journey } = (await pieceAt(studio.address, piece)).doc;
+  expect(journey.find(({ id }) => id === grindId)).toMatchObject({ doneAt: expect.any(Number) });
   expect(me.troubles).toEqual([]);
 });

@@ -320,7 +320,7 @@ test('what firings have taught is taken over with one touch: plans are outdated,
   };
   const [{ pieceId, scheduleId }] = firings;
   for (let i = 0; i < 5; i += 1) {
-    const short = { id: uuid(), pieceId, scheduleId, firedAt: Date.now() - 300 * 3600e3 - i, zone: 'UTC', result: 'short', note: '' };
+    const short = { id: uuid(), pieceId, scheduleId, firedAt: Date.now() - 300 * 3600e3 - i, zone: 'UTC', result: 'short', note: '', atOnce: true };
     const told = await fetch(`${studio.address}/api/firings`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(short) });
     expect(told.status).toBe(200);
   }

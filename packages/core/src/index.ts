@@ -268,6 +268,7 @@ export {
   type Took,
 } from './piece/document';
 export { asJourney, type EarlierDocument, FIRST_LAID_ID, firingOf, firingsOf, isLaying, laidLayers, layingOf, placeOf, withStep } from './piece/journey';
+export { untoldBefore, untoldWords } from './piece/untold';
 export { standingWarnings } from './piece/standing';
 export { journeyWarnings, type WorkOf } from './piece/journeyWarnings';
 export { type AfterStep, bodiesAfter } from './piece/bodiesAfter';

@@ -298,6 +298,9 @@ export type LoadAhead = z.infer<typeof LoadAheadSchema>;
 /** openedAt: when the kiln was opened, which frees it; null takes that back. */
 export const LoadChangeSchema = z.strictObject({ version, openedAt: instant.nullable() });
 
+/** Its time is that of another firing of the piece, or of another load in the kiln, and that was asked: so it was. */
+const atOnce = z.boolean().default(false);
+
 export const NewFiringSchema = z.strictObject({
   id,
   pieceId: id,
@@ -309,10 +312,11 @@ export const NewFiringSchema = z.strictObject({
   planned: z.boolean().default(false),
   /** The schedule is fired although the piece or its set-up is not what it was made from. */
   asItIs: z.boolean().default(false),
+  atOnce,
 });
 export type NewFiring = z.input<typeof NewFiringSchema>;
 
-export const FiringChangeSchema = z.strictObject({ version, ...told });
+export const FiringChangeSchema = z.strictObject({ version, ...told, atOnce });
 export type FiringChange = z.input<typeof FiringChangeSchema>;
 
 export const FiringSchema = z

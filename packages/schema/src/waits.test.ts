@@ -2,13 +2,14 @@ import type { JourneyStep } from '@torvin/core';
 import { waitingOf } from './waits';
 
 const step = (id: string, scheduleId: string | null = 's'): JourneyStep => ({
-  ...{ kind: 'fire', id, look: 'fullFuse', setup: { kind: 'bareShelf', paper: false }, kilnId: 'k', controllerId: 'c' },
+  ...{ kind: 'fire', id, look: id === 'fuse' ? 'fullFuse' : 'slump', setup: { kind: 'bareShelf', paper: false }, kilnId: 'k', controllerId: 'c' },
   ...{ school: { soak: 'auto', heat: 'cooler' }, scheduleId, computedId: null },
 });
 const LAID: JourneyStep = { kind: 'lay', id: 'laid', side: 'above', layers: [] };
 const TURN: JourneyStep = { kind: 'turn', id: 'turn' };
 const ON_THE_BACK: JourneyStep = { ...LAID, id: 'back' };
 const CHAIN = [LAID, step('fuse'), step('slump')];
+const again = step('again');
 const TURNED = [LAID, step('fuse'), TURN, ON_THE_BACK, step('slump')];
 
 test.each([
@@ -25,6 +26,8 @@ test.each([
   ['the turn done', TURNED.with(2, { ...TURN, doneAt: 1 }), { fuse: 'right' }, { for: 'hand', stepId: 'back' }],
   ['the turn not told, and what comes after it done', TURNED.with(3, { ...ON_THE_BACK, doneAt: 1 }), { fuse: 'right' }, { for: 'kiln', stepId: 'slump' }],
   ['a last step of the hands', [...CHAIN, TURN], { fuse: 'right', slump: 'right' }, { for: 'hand', stepId: 'turn' }],
+  ['a fuse that fell short, and the piece gone on', CHAIN, { fuse: 'short', slump: 'right' }, null],
+  ['a slump that fell short, planned once more', [...CHAIN, again], { fuse: 'right', slump: 'short' }, { for: 'kiln', stepId: 'again' }],
   ['a fuse that fell short before a turn', TURNED, { fuse: 'short' }, { for: 'again', stepId: 'fuse' }],
 ] as const)('with %s', (_, steps, last, expected) => {
   expect(waitingOf(steps, (id) => (last as Record<string, 'short' | 'right' | 'past' | null>)[id])).toEqual(expected);

@@ -15,10 +15,19 @@ export interface Waiting {
 /** The result of a firing's last turn; null while that stands unopened, undefined where it was never fired. */
 type LastOf = (stepId: string) => FiringResult | null | undefined;
 
+/** A firing that was not right is done with once the piece has gone on: it was fired or worked on since, or the same is planned once more. */
+function isGoneOnFrom(journey: readonly JourneyStep[], index: number, lastOf: LastOf): boolean {
+  const step = journey[index];
+  if (step.kind !== 'fire' || lastOf(step.id) == null) return false;
+  return journey
+    .slice(index + 1)
+    .some((later) => (later.kind === 'fire' ? lastOf(later.id) !== undefined || later.look === step.look : later.doneAt !== undefined));
+}
+
 /** A step of the hands is done when that was told, when a later one is, and where it only lays up what no firing has met yet. */
 function isDone(journey: readonly JourneyStep[], index: number, lastOf: LastOf): boolean {
   const step = journey[index];
-  if (step.kind === 'fire') return lastOf(step.id) === 'right';
+  if (step.kind === 'fire') return lastOf(step.id) === 'right' || isGoneOnFrom(journey, index, lastOf);
   if (step.doneAt !== undefined) return true;
   if (step.kind === 'lay' && journey.slice(0, index).every(({ kind }) => kind === 'lay')) return true;
   return journey.slice(index + 1).some((later) => (later.kind === 'fire' ? lastOf(later.id) !== undefined : later.doneAt !== undefined));

@@ -162,6 +162,6 @@ function addDemoFiring(db: Database, schedule: Schedule, { hoursAgo, ranBy, resu
   };
   const ran = asFired && evaluate(snapshot.firing, asFired);
   const recordedAt = result === null ? firedAt : firedAt + (ran ?? schedule.result).simulation.total_s * 1000 + HOUR_MS;
-  const firing = { id: uuid(), pieceId, scheduleId, knownBy: '', lesson: NO_LESSON, planned: false, asItIs: false, ...told };
+  const firing = { id: uuid(), pieceId, scheduleId, knownBy: '', lesson: NO_LESSON, planned: false, asItIs: false, atOnce: false, ...told };
   recordFiring(db, firing, ran, Math.round(Math.min(recordedAt, now)));
 }

@@ -272,7 +272,16 @@ describe('the Notebook', () => {
     const added = PAGE + 7;
     for (let i = 0; i < added; i += 1) {
       // Some at the same instant, as an import may bring them.
-      const firing = { id: uuid(), pieceId, scheduleId, firedAt: NOW - 300 * 3600e3 - Math.floor(i / 3) * 1000, zone: 'UTC', result: 'right', note: '' };
+      const firing = {
+        id: uuid(),
+        pieceId,
+        scheduleId,
+        firedAt: NOW - 300 * 3600e3 - Math.floor(i / 3) * 1000,
+        zone: 'UTC',
+        result: 'right',
+        note: '',
+        atOnce: true,
+      };
       expect((await server.ask('POST', '/api/firings', firing)).status).toBe(200);
     }
     const seen: Firing[] = [];
@@ -476,7 +485,8 @@ describe('the Bench', () => {
     const { body: page } = await server.ask('GET', '/api/firings?look=fullFuse&result=right');
     const [{ pieceId, scheduleId }] = page.firings as Firing[];
     for (let i = 0; i < 5; i += 1) {
-      await server.ask('POST', '/api/firings', { id: uuid(), pieceId, scheduleId, firedAt: NOW - 300 * 3600e3 - i, zone: 'UTC', result: 'short', note: '' });
+      const told = { id: uuid(), pieceId, scheduleId, firedAt: NOW - 300 * 3600e3 - i, zone: 'UTC', result: 'short', note: '', atOnce: true };
+      await server.ask('POST', '/api/firings', told);
     }
     const after = await learned();
     expect(after.workFactor).toBeGreaterThan(before.workFactor * 1.05);
@@ -537,7 +547,7 @@ describe('the Bench', () => {
     expect((await server.ask('POST', '/api/pieces', pot)).status).toBe(200);
     const made = { id: uuid(), stepId: step.id, pieceVersion: 1, parentId: null, origin: 'edited', segments };
     expect((await server.ask('POST', `/api/pieces/${pot.id}/schedules`, made)).status).toBe(200);
-    const told = { id: uuid(), pieceId: pot.id, scheduleId: made.id, firedAt: NOW - 30 * 3600e3, zone: 'UTC', result: 'short', note: '' };
+    const told = { id: uuid(), pieceId: pot.id, scheduleId: made.id, firedAt: NOW - 30 * 3600e3, zone: 'UTC', result: 'short', note: '', atOnce: true };
     expect((await server.ask('POST', '/api/firings', told)).status).toBe(200);
     expect((await server.ask('GET', '/api/bench')).body.learned).toEqual(before);
   });

@@ -76,7 +76,15 @@ test('told of one firing of a load, each piece in it waits for what follows from
   const scheduleId = uuid();
   const made = { id: scheduleId, stepId: repeats[0].stepId, pieceVersion: 1, parentId: null, origin: 'computed', segments: one.schedule.segments };
   expect((await server.ask('POST', `/api/pieces/${id}/schedules`, made)).status).toBe(200);
-  const told = (hoursAgo: number, more: object) => ({ ...start(one), pieceId: id, scheduleId, firedAt: NOW - hoursAgo * HOUR_MS, result: 'right', ...more });
+  const told = (hoursAgo: number, more: object) => ({
+    ...start(one),
+    pieceId: id,
+    scheduleId,
+    firedAt: NOW - hoursAgo * HOUR_MS,
+    result: 'right',
+    atOnce: true,
+    ...more,
+  });
   const loadId = uuid();
   const first = { ...start(one, { loadId }), firedAt: NOW - 300 * HOUR_MS };
   for (const firing of [first, told(300, { loadId, result: null })]) expect((await record(firing)).status).toBe(200);
@@ -84,7 +92,7 @@ test('told of one firing of a load, each piece in it waits for what follows from
     const { firing } = (await server.ask('GET', `/api/firings/${firingId}`)).body;
     const { version, firedAt, zone, place, result, lookReached, released, note, asFired, photos, knownBy, lesson } = firing;
     const before = { version, firedAt, zone, place, result, lookReached, released, note, asFired, photos, knownBy, lesson };
-    return (await server.ask('PUT', `/api/firings/${firingId}`, { ...before, ...change })).status;
+    return (await server.ask('PUT', `/api/firings/${firingId}`, { ...before, atOnce: true, ...change })).status;
   };
   const [{ id: other }] = server.opened.db
     .select({ id: firings.id })
@@ -120,7 +128,7 @@ describe('a schedule whose piece was laid otherwise since', () => {
   test('may still be told of: it was fired before', async () => {
     const one = await demo('Test tiles, clear');
     const piece = await laidDeeper(one.piece);
-    const { status, body } = await record(start({ ...one, piece }, { firedAt: NOW - 100 * HOUR_MS, result: 'right' }));
+    const { status, body } = await record(start({ ...one, piece }, { firedAt: NOW - 100 * HOUR_MS, result: 'right', atOnce: true }));
     expect({ status, differences: body.differences }).toEqual({ status: 200, differences: [] });
   });
 
@@ -256,15 +264,71 @@ describe('a record that cannot be', () => {
 
   test("'ran otherwise' with nothing changed is as planned", async () => {
     const one = await demo('Test tiles, clear');
-    expect((await record(start(one, past({ asFired: one.schedule.segments })))).body.asFired).toBeNull();
+    expect((await record(start(one, past({ asFired: one.schedule.segments, atOnce: true })))).body.asFired).toBeNull();
   });
 
   test('what is known early says how, and teaches nothing of the kiln', async () => {
     const one = await demo('Test tiles, clear');
     const before = (await server.ask('GET', '/api/bench')).body.learned;
-    const { status } = await record(start(one, past({ firedAt: NOW - 60e3, result: 'short', knownBy: 'a power cut ended it' })));
+    const { status } = await record(start(one, past({ firedAt: NOW - 60e3, result: 'short', knownBy: 'a power cut ended it', atOnce: true })));
     expect(status).toBe(200);
     expect((await server.ask('GET', '/api/bench')).body.learned).toEqual(before);
+  });
+});
+
+describe('two firings at one time', () => {
+  const told = (one: { piece: Piece; schedule: Schedule }, hoursAgo: number, more: object = {}) =>
+    start(one, { firedAt: NOW - hoursAgo * HOUR_MS, result: 'right', ...more });
+  const FAR_BACK_H = 4000;
+
+  test('of one piece are asked about with their times, and kept once that was said', async () => {
+    const one = await demo('Test tiles, clear');
+    expect((await record(told(one, FAR_BACK_H))).status).toBe(200);
+    const refused = await record(told(one, FAR_BACK_H - 1));
+    expect(refused).toMatchObject({ status: 409, body: { code: 'overlaps', path: 'firedAt' } });
+    expect(refused.body.message).toMatch(/^This piece was in a .* from \w+ \d+ \w+ 20\d\d, \d\d:\d\d to .*; this one would be from .* to /);
+    expect((await record(told(one, FAR_BACK_H - 1, { atOnce: true }))).status).toBe(200);
+    // One after the other nothing is asked.
+    expect((await record(told(one, FAR_BACK_H + 100))).status).toBe(200);
+  });
+
+  test('of two loads in one kiln are asked about, in one load they are not', async () => {
+    const [one, other] = [await demo('Test tiles, clear'), await demo('Sundial disc')];
+    const loadId = uuid();
+    expect((await record(told(one, FAR_BACK_H, { loadId, id: loadId }))).status).toBe(200);
+    const refused = await record(told(other, FAR_BACK_H - 2));
+    expect(refused).toMatchObject({ status: 409, body: { code: 'overlaps' } });
+    expect(refused.body.message).toContain("had 'Test tiles, clear' in it");
+  });
+
+  test('told of by another start they are asked about too; a firing told as open again finds its kiln taken', async () => {
+    await freed();
+    const [one, other] = [await demo('Test tiles, clear'), await demo('Sundial disc')];
+    const [first, second] = [told(one, FAR_BACK_H), told(one, FAR_BACK_H + 200)];
+    for (const firing of [first, second]) expect((await record(firing)).status).toBe(200);
+    const change = async (id: string, more: object) => {
+      const { firing } = (await server.ask('GET', `/api/firings/${id}`)).body;
+      const { version, firedAt, zone, place, result, lookReached, released, note, asFired, photos, knownBy, lesson } = firing;
+      const before = { version, firedAt, zone, place, result, lookReached, released, note, asFired, photos, knownBy, lesson };
+      return server.ask('PUT', `/api/firings/${id}`, { ...before, ...more });
+    };
+    expect(await change(second.id, { firedAt: first.firedAt + 1000 })).toMatchObject({ status: 409, body: { code: 'overlaps' } });
+    expect((await change(second.id, { note: 'the same start' })).status).toBe(200);
+    // Another load stands in the kiln by now.
+    expect((await record(start(other))).status).toBe(200);
+    const recent = told(one, 40, { atOnce: true });
+    expect((await record(recent)).status).toBe(200);
+    expect(await change(recent.id, { result: null })).toMatchObject({ status: 409, body: { code: 'kiln-in-use' } });
+  });
+
+  test('an opening is not taken back where the kiln has another load by then', async () => {
+    const [load] = await ahead();
+    const opened = await server.ask('PUT', `/api/loads/${load.id}`, { version: load.version, openedAt: NOW });
+    expect(opened.status).toBe(200);
+    const one = await demo('Test tiles, clear');
+    expect((await record(start(one))).status).toBe(200);
+    const back = await server.ask('PUT', `/api/loads/${load.id}`, { version: opened.body.version, openedAt: null });
+    expect(back).toMatchObject({ status: 409, body: { code: 'kiln-in-use' } });
   });
 });
 

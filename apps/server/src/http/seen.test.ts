@@ -31,7 +31,7 @@ async function scheduled({ piece, step, segments }: Awaited<ReturnType<typeof co
 }
 
 async function told(schedule: Schedule, hoursAgo: number, more: object): Promise<Firing> {
-  const firing = { id: uuid(), pieceId: schedule.pieceId, scheduleId: schedule.id, firedAt: NOW - hoursAgo * HOUR_MS, zone: 'UTC', ...more };
+  const firing = { id: uuid(), pieceId: schedule.pieceId, scheduleId: schedule.id, firedAt: NOW - hoursAgo * HOUR_MS, zone: 'UTC', atOnce: true, ...more };
   const { status, body } = await server.ask('POST', '/api/firings', firing);
   expect([status, body.message]).toEqual([200, undefined]);
   return body;

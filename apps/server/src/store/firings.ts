@@ -10,6 +10,8 @@ import {
   ProblemError,
   standingWarnings,
   text,
+  untoldBefore,
+  untoldWords,
 } from '@torvin/core';
 import type { Firing, FiringChangeSchema, FiringDetail, FiringPage, FiringQuery, FiringRow, NewFiringSchema, Schedule } from '@torvin/schema';
 import { type SQL, and, count, desc, eq, isNull, lt, ne, or, sql } from 'drizzle-orm';
@@ -18,7 +20,7 @@ import type { z } from 'zod';
 import { type Database, writing } from '../db/database';
 import { firings, loads, pieces, schedules } from '../db/tables';
 import { Conflict, NotFound, Stale, Taken } from './failures';
-import { findLoad, loadsAhead, mustBeFree } from './loads';
+import { findLoad, loadsAhead, mustBeFree, mustBeFreeFor, mustNotOverlap } from './loads';
 import { mustHavePhotos } from './photos';
 import { type Sent, once } from './receipts';
 import { findSchedule } from './schedules';
@@ -26,7 +28,7 @@ import { seenFirings } from './seen';
 import { allShelves } from './records';
 import { mentions } from './search';
 import { readStudio, studioUnits } from './studio';
-import { tellWaiting } from './waiting';
+import { lastResults, tellWaiting } from './waiting';
 import { CLOCKS_APART_MS, clockWords } from './times';
 
 type Recorded = z.output<typeof NewFiringSchema>;
@@ -188,7 +190,14 @@ function standingNow(db: Database, { pieceId: of, stepId: at, segments, result: 
   const broken = brokenOf(planned.readings).map((reading) => brokenSentence(reading, units, snapshot.firing.look));
   const hottest_C = segments[hottestSegment(segments)].target_C;
   const found = step ? standingWarnings(piece.doc, step, allShelves(db), units, { hottest_C, work_perPa: planned.work_perPa.mean }) : [];
-  return [...broken, ...found];
+  const fired = lastResults(db, of);
+  const untold = piece
+    ? untoldWords(
+        piece.doc.journey,
+        untoldBefore(piece.doc.journey, at, (id) => fired.has(id)),
+      )
+    : '';
+  return [...broken, ...found, ...(untold === '' ? [] : [untold])];
 }
 
 /** The id of the kiln that a schedule was made for; older versions know its name alone. */
@@ -227,7 +236,9 @@ function loadFor(db: Database, wanted: Recorded, schedule: Schedule, now: number
     return loadId;
   }
   const kilnId = kilnOf(db, schedule);
-  if (told === null) mustBeFree(db, { kilnId, from: firedAt, to: firedAt + schedule.result.simulation.total_s * 1000 }, now);
+  const to = firedAt + schedule.result.simulation.total_s * 1000;
+  if (told === null) mustBeFree(db, { kilnId, from: firedAt, to }, now);
+  else if (!wanted.atOnce) mustNotOverlap(db, { firingId: wanted.id, pieceId: wanted.pieceId, loadId, kilnId, from: firedAt, to, zone });
   const start = planned ? { plannedAt: firedAt, startedAt: null } : { plannedAt: null, startedAt: firedAt };
   db.insert(loads)
     .values({ id: loadId, kilnId, kilnName: schedule.snapshot.kilnName, ...start, at: firedAt, zone, createdAt: now })
@@ -253,7 +264,7 @@ export function recordFiring(db: Database, wanted: Recorded, asFiredResult: Eval
       }
       const loadId = loadFor(tx, wanted, schedule, now);
       const stood = wanted.result === null ? standingNow(tx, schedule) : [];
-      const { zone: _zone, firedAt: _firedAt, planned: _planned, asItIs: _asItIs, ...told } = wanted;
+      const { zone: _zone, firedAt: _firedAt, planned: _planned, asItIs: _asItIs, atOnce: _atOnce, ...told } = wanted;
       tx.insert(firings)
         .values({ ...told, loadId, asFired: ran, asFiredResult: ran && asFiredResult, differences: differs, accepted: stood, createdAt: now })
         .run();
@@ -282,10 +293,14 @@ function changeFiring(tx: Database, wanted: string, { version: based, ...told }:
   unchanged(tx, wanted, based);
   const schedule = findSchedule(tx, firing.scheduleId);
   mustHavePhotos(tx, told.photos, firing.photos);
-  const { firedAt, zone, ...rest } = told;
+  const { firedAt, zone, atOnce, ...rest } = told;
   const ran = ranOtherwise(rest.asFired, schedule);
   mustBeReached(tx, ran, schedule);
   const load = findLoad(tx, firing.load.id);
+  const to = firedAt + 1000 * firing.total_s;
+  if (rest.result === null && firing.result !== null && load.openedAt === null) mustBeFreeFor(tx, load, now);
+  if (rest.result !== null && firedAt !== load.at && !atOnce)
+    mustNotOverlap(tx, { firingId: wanted, pieceId: firing.pieceId, loadId: load.id, kilnId: load.kilnId, from: firedAt, to, zone });
   // A plan stays one until its time is told otherwise or something came of it.
   const stillPlanned = load.startedAt === null && firedAt === load.plannedAt && rest.result === null;
   mustBePossible({ ...told, version: based }, (ran && asFiredResult) ?? schedule.result, stillPlanned, now);

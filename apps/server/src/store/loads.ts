@@ -1,7 +1,7 @@
 /** Loads: what is in a kiln together. One kiln has one at a time; a kiln is free again once its load is opened or told of. */
-import { ProblemError, momentsOf } from '@torvin/core';
+import { ProblemError, RECIPES, momentsOf } from '@torvin/core';
 import { type KilnTime, type Load, type LoadAhead, type LoadChangeSchema, inTheWay } from '@torvin/schema';
-import { and, asc, eq, isNull } from 'drizzle-orm';
+import { and, asc, eq, gt, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { Database } from '../db/database';
 import { firings, loads, pieces, schedules } from '../db/tables';
@@ -71,6 +71,66 @@ export function mustBeFree(db: Database, wanted: KilnTime, now: number): void {
   if (other) throw new Conflict('kiln-in-use', 'loadId', inUse(other, now), other);
 }
 
+/** Stands unopened once more: refused where its kiln has taken another load meanwhile. */
+export function mustBeFreeFor(db: Database, { id, kilnId, at }: Pick<Load, 'id' | 'kilnId' | 'at'>, now: number): void {
+  const length_s = db
+    .select({ total_s: schedules.total_s })
+    .from(firings)
+    .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
+    .where(and(eq(firings.loadId, id), isNull(firings.deletedAt)))
+    .all();
+  if (length_s.length === 0) return;
+  const to = at + 1000 * Math.max(...length_s.map(({ total_s }) => total_s));
+  const other = inTheWay(
+    loadsAhead(db).filter((one) => one.id !== id),
+    { kilnId, from: at, to: Math.max(to, now + 1) },
+    now,
+  );
+  if (other) throw new Conflict('kiln-in-use', 'loadId', inUse(other, now), other);
+}
+
+interface Told {
+  firingId: string;
+  pieceId: string;
+  loadId: string;
+  kilnId: string | null;
+  from: number;
+  to: number;
+  zone: string;
+}
+
+/** Refuses, to be asked, a time at which the piece was in another firing, or the kiln had another load; names that with its times. */
+export function mustNotOverlap(db: Database, { firingId, pieceId, loadId, kilnId, from, to, zone }: Told): void {
+  const ends = sql<number>`min(coalesce(${loads.openedAt}, 9e15), ${loads.at} + 1000 * ${schedules.total_s})`;
+  const found = db
+    .select({ pieceId: firings.pieceId, pieceName: pieces.name, look: schedules.look, kilnName: loads.kilnName, at: loads.at, until: ends })
+    .from(loads)
+    .innerJoin(firings, eq(firings.loadId, loads.id))
+    .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
+    .innerJoin(pieces, eq(firings.pieceId, pieces.id))
+    .where(
+      and(
+        isNull(firings.deletedAt),
+        ne(loads.id, loadId),
+        ne(firings.id, firingId),
+        or(eq(firings.pieceId, pieceId), kilnId === null ? sql`0` : eq(loads.kilnId, kilnId)),
+        lt(loads.at, to),
+        gt(ends, from),
+      ),
+    )
+    .orderBy(asc(loads.at))
+    .all();
+  const other = found.find((one) => one.pieceId === pieceId) ?? found.at(0);
+  if (!other) return;
+  const time = (a: number, b: number): string => `${clockWords(a, zone)} to ${clockWords(b, zone)}`;
+  const there = `from ${time(other.at, other.until)}`;
+  const stood =
+    other.pieceId === pieceId
+      ? `This piece was in a ${RECIPES[other.look].name.toLowerCase()} ${there}`
+      : `The kiln '${other.kilnName}' had '${other.pieceName}' in it ${there}`;
+  throw new Conflict('overlaps', 'firedAt', `${stood}; this one would be from ${time(from, to)}. Correct its start, or save it all the same.`, other);
+}
+
 /** Says when a kiln was opened: after the start, and not in time to come. */
 export const saveLoad = (db: Database, id: string, change: Change, sent: Sent): Load =>
   once(
@@ -88,6 +148,7 @@ function changeLoad(tx: Database, id: string, { version: based, openedAt }: Chan
     const message = `It cannot have been opened at ${clockWords(openedAt, load.zone)}: that must be after its start at ${clockWords(load.at, load.zone)} and not in time to come.`;
     throw new ProblemError({ code: 'impossible-time', path: 'openedAt', message });
   }
+  if (openedAt === null && load.openedAt !== null) mustBeFreeFor(tx, load, now);
   tx.update(loads)
     .set({ openedAt, version: based + 1 })
     .where(eq(loads.id, id))

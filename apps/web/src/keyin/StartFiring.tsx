@@ -2,7 +2,7 @@
  * Puts the firing in the kiln: now, or at the time that the controller is set to. What speaks against it is said once and
  * asked: rows not ticked, a limit broken, a kiln in use. From then on it stands on the Bench until it is told how it came out.
  */
-import { momentsOf } from '@torvin/core';
+import { momentsOf, untoldBefore, untoldWords } from '@torvin/core';
 import { type Alike, type LoadAhead, type NewFiring, type Piece, type Schedule, type Shelves, type Step, inTheWay } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -67,11 +67,16 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
   const delay = planned && at !== undefined ? delayOf(at, Date.now(), moments, mostDelay_s) : null;
   const length_ms = schedule.result.simulation.total_s * 1000;
   const other = at === undefined ? null : inTheWay(loads.data ?? [], { kilnId: step.kilnId, from: at, to: at + length_ms }, Date.now());
+  const untold = untoldWords(
+    piece.doc.journey,
+    untoldBefore(piece.doc.journey, step.id, (one) => piece.fired[one] !== undefined),
+  );
   const doubts = [
     ...(unticked > 0 ? [`${unticked} of the rows ${unticked === 1 ? 'is' : 'are'} not ticked.`] : []),
     ...(slips ? [`The controller shows ${slips === 1 ? 'a slip' : `${slips} slips`}: mend ${slips === 1 ? 'it' : 'them'} and read back again.`] : []),
     ...(broken > 0 ? [`The schedule breaks ${broken === 1 ? 'a limit' : `${broken} limits`}.`] : []),
     ...standing,
+    ...(untold === '' ? [] : [untold]),
   ];
 
   function start(): void {

@@ -25,6 +25,8 @@ import { AsFiredRows } from './AsFiredRows';
 import { type LessonEntry, LessonFields, entryOfLesson, lessonOf } from './LessonFields';
 import { PhotoPicker } from '@/photos/Photos';
 import { RESULT_WORDS } from '@/ui/results';
+import { Words } from '@/ui/Words';
+import { showFault } from '@/ui/showFault';
 
 export type Told = Pick<Firing, 'firedAt' | 'place' | 'result' | 'lookReached' | 'released' | 'note' | 'asFired' | 'photos' | 'knownBy' | 'lesson'>;
 
@@ -37,8 +39,13 @@ export interface RecordFormProps {
   /** It waits for a server that does not answer. */
   held: boolean;
   draft: Drafting<RecordEntry>;
-  onSave(told: Told): void;
+  /** Steps of the hands before it that were not told, in words; nothing where there are none. */
+  untold?: string;
+  /** atOnce: its time is that of another, which was said and asked. hands: what became of the steps that were not told. */
+  onSave(told: Told, how: { atOnce: boolean; hands: Hands | null }): void;
 }
+
+export type Hands = 'done' | 'leftOut';
 
 const NOTE_AT_MOST = 4000;
 const PLACE_AT_MOST = 80;
@@ -68,9 +75,11 @@ export type RecordEntry = z.input<typeof recordSchema>;
 type FieldName = 'when' | 'place' | 'note' | 'knownBy';
 const FIELDS: Record<string, FieldName> = { firedAt: 'when', place: 'place', note: 'note', knownBy: 'knownBy' };
 
-export function RecordForm({ told, schedule, problem, saving, held, draft, onSave }: RecordFormProps) {
+export function RecordForm({ told, schedule, problem, saving, held, draft, untold = '', onSave }: RecordFormProps) {
   const units = useUnits();
   const unit = units.temperature;
+  const [hands, setHands] = useState<Hands | null>(null);
+  const [handsMissing, setHandsMissing] = useState(false);
   const [fault, setFault] = useState<{ field: string; message: string } | null>(null);
   const [began] = useState<RecordEntry>(() => ({
     when: format(told.firedAt, FIELD_TIME),
@@ -96,8 +105,33 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
   const now = useWatch({ control });
   useEffect(() => draft.keep(now as RecordEntry, began, saving), [draft, now, began, saving]);
   useEffect(() => {
-    if (problem) setError(FIELDS[problem.path] ?? 'root', { message: problem.message });
+    if (!problem) return;
+    setError(FIELDS[problem.path] ?? 'root', { message: problem.message });
+    showFault();
   }, [problem, setError]);
+  const submit = (atOnce: boolean): void => {
+    if (untold !== '' && hands === null) {
+      setHandsMissing(true);
+      return showFault();
+    }
+    void handleSubmit(({ when, result, lookReached, released, by, lesson: typed, ...rest }) => {
+      const farOff = by === 'unsaid' || result === 'right' || result === 'open' ? null : by;
+      const read = lessonOf(typed, farOff, unit, told.lesson);
+      setFault('fault' in read ? read.fault : null);
+      if ('fault' in read) return showFault();
+      onSave(
+        {
+          ...rest,
+          ...read,
+          firedAt: when,
+          result: result === 'open' ? null : result,
+          lookReached: lookReached === 'unsaid' || result === 'open' ? null : lookReached,
+          released: released === 'unsaid' || result === 'open' || !on ? null : released,
+        },
+        { atOnce, hands },
+      );
+    }, showFault)();
+  };
   const field = (name: 'place' | 'note' | 'knownBy', label: string, hint: string) => (
     <Controller
       control={control}
@@ -126,6 +160,33 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
           <DayTimeInput label="Started" value={value} onChange={onChange} error={errors.when?.message} testID="record-when" />
         )}
       />
+      {problem?.code === 'overlaps' && (
+        <View style={{ alignItems: 'flex-start' }}>
+          <Action kind="second" title="Save it all the same" testID="save-at-once" disabled={saving} onPress={() => submit(true)} />
+        </View>
+      )}
+      {untold !== '' && (
+        <View>
+          <Choice<Hands>
+            label={`${untold} Before this firing`}
+            value={hands}
+            options={[
+              { value: 'done', title: 'They were done' },
+              { value: 'leftOut', title: 'They were left out', note: 'taken from its journey' },
+            ]}
+            onChange={(next) => {
+              setHands(next);
+              setHandsMissing(false);
+            }}
+            testID="hands"
+          />
+          {handsMissing && (
+            <Words bold tone="warn" role="alert" testID="hands-error">
+              Say whether they were done.
+            </Words>
+          )}
+        </View>
+      )}
       <Choice
         label="How did it come out?"
         value={now.result ?? 'open'}
@@ -194,27 +255,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onSav
       {errors.root?.message && <Notice tone="warn">{errors.root.message}</Notice>}
       <Notice tone="care">{ware ? ware.care : WORK_CAUTIONS.open}</Notice>
       {held && <Held />}
-      <Action
-        title="Save to the notebook"
-        disabled={saving}
-        testID="save-firing"
-        onPress={() =>
-          void handleSubmit(({ when, result, lookReached, released, by, lesson: typed, ...rest }) => {
-            const farOff = by === 'unsaid' || result === 'right' || result === 'open' ? null : by;
-            const read = lessonOf(typed, farOff, unit, told.lesson);
-            setFault('fault' in read ? read.fault : null);
-            if ('fault' in read) return;
-            onSave({
-              ...rest,
-              ...read,
-              firedAt: when,
-              result: result === 'open' ? null : result,
-              lookReached: lookReached === 'unsaid' || result === 'open' ? null : lookReached,
-              released: released === 'unsaid' || result === 'open' || !on ? null : released,
-            });
-          })()
-        }
-      />
+      <Action title="Save to the notebook" disabled={saving} testID="save-firing" onPress={() => submit(false)} />
     </View>
   );
 }

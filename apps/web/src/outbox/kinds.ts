@@ -323,7 +323,8 @@ export function pieceOnto(variables: Variables['savePiece'], standing: Piece): {
 export function firingOnto(variables: Variables['saveFiring'], standing: Firing): { variables: Variables['saveFiring']; leaves: Firing } {
   const { before, body } = variables;
   if (!before) return { variables, leaves: standing };
-  const stands = Object.fromEntries(Object.keys(body).map((key) => [key, standing[key as keyof Firing]])) as Told;
+  const { atOnce: _atOnce, ...told } = body;
+  const stands: Told = Object.fromEntries(Object.keys(told).map((key) => [key, standing[key as keyof Firing]])) as Omit<Told, 'atOnce'>;
   const merged = onto(before, body, stands);
   return { variables: { ...variables, body: merged, before: stands }, leaves: { ...standing, ...merged } as Firing };
 }
@@ -367,9 +368,10 @@ export function readEntry(kinds: Record<string, SaveKind>, entry: Entry): Entry 
   }
 }
 
-/** The way in which a refused save can still go: an outdated start as it is, a stale save with what it changed, any other once more. */
-export function wayOn(name: string, { problem }: Refusal): 'asItIs' | 'mine' | 'again' | null {
+/** The way in which a refused save can still go: an outdated start as it is, one at another's time all the same, a stale save with what it changed, any other once more. */
+export function wayOn(name: string, { problem }: Refusal): 'asItIs' | 'atOnce' | 'mine' | 'again' | null {
   if (name === 'unknown') return null;
   if (name === 'recordFiring' && problem.code === 'outdated') return 'asItIs';
+  if (problem.code === 'overlaps') return 'atOnce';
   return problem.code === 'stale' ? 'mine' : 'again';
 }

@@ -1,14 +1,17 @@
-import { NO_LESSON } from '@torvin/schema';
+import { type BenchStep, type Edited, type Outcome, found, removeStep, tellDone, untoldBefore, untoldWords } from '@torvin/core';
+import { NO_LESSON, type PieceDoc } from '@torvin/schema';
+import { useQueryClient } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { type RecordEntry, RecordForm } from '@/notebook/RecordForm';
+import { type Hands, type RecordEntry, RecordForm } from '@/notebook/RecordForm';
 import { OutdatedNotice } from '@/piece/OutdatedNotice';
 import { firingName } from '@/piece/describe';
 import { runHref } from '@/piece/StepChain';
 import { inFormUnits } from '@/data/FormUnits';
 import { useDraft } from '@/data/useDraft';
-import { useSave } from '@/outbox/useOutbox';
+import { putPiece } from '@/outbox/shown';
+import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { type StepPageParts, useStepPage } from '@/piece/useStepPage';
 import { Screen } from '@/ui/Screen';
 
@@ -19,6 +22,16 @@ export function RecordFiringPage() {
 
 const RecordPage = inFormUnits(Record);
 
+/** The piece with what hands were to do before a firing told as done then, or taken from its journey. */
+function handsTold(doc: PieceDoc, steps: readonly BenchStep[], hands: Hands, at: number): Outcome<Edited> {
+  const what = hands === 'done' ? 'steps told as done' : 'steps left out';
+  return steps.reduce<Outcome<Edited>>((now, { id }) => {
+    if (!now.ok) return now;
+    const next = hands === 'done' ? tellDone(now.value.doc, id, at) : removeStep(now.value.doc, id);
+    return next.ok ? found({ doc: next.value.doc, what }) : next;
+  }, found({ doc, what }));
+}
+
 function Record({ piece, step, schedule, outdated }: StepPageParts) {
   const { started } = useLocalSearchParams<{ started?: string }>();
   const router = useRouter();
@@ -27,6 +40,17 @@ function Record({ piece, step, schedule, outdated }: StepPageParts) {
   // The same id for every try, so that a repeated save records one firing.
   const [firingId] = useState(() => uuid());
   const [begin] = useState(() => Number(started) || Date.now());
+  const client = useQueryClient();
+  const outbox = useOutbox();
+  // Those that were there when the page was opened: once told they are so no more.
+  const [untold] = useState(() => untoldBefore(piece.doc.journey, step.id, (one) => piece.fired[one] !== undefined));
+  const [handsKept, setHandsKept] = useState(false);
+  function keepHands(hands: Hands, at: number): void {
+    const { id, name, doc, version } = piece;
+    const edited = handsTold(doc, untold, hands, at);
+    if (edited.ok) putPiece(client, outbox, { id, name, ...edited.value, before: { name, doc } }, { on: version });
+    setHandsKept(true);
+  }
   return (
     <Screen title="Record the firing" subtitle={`${firingName(step)} of ${piece.name}`} back={{ title: firingName(step), href: runHref(piece.id, step.id) }}>
       <OutdatedNotice differences={outdated} />
@@ -48,7 +72,9 @@ function Record({ piece, step, schedule, outdated }: StepPageParts) {
         saving={record.saving}
         held={record.held}
         draft={draft}
-        onSave={(told) =>
+        untold={handsKept ? '' : untoldWords(piece.doc.journey, untold)}
+        onSave={(told, { atOnce, hands }) => {
+          if (hands !== null && !handsKept) keepHands(hands, told.firedAt);
           record.save(
             {
               id: firingId,
@@ -56,6 +82,7 @@ function Record({ piece, step, schedule, outdated }: StepPageParts) {
               scheduleId: schedule.id,
               zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
               asItIs: outdated.length > 0,
+              atOnce,
               ...told,
             },
             {
@@ -64,8 +91,8 @@ function Record({ piece, step, schedule, outdated }: StepPageParts) {
                 router.replace(`/notebook/${firingId}`);
               },
             },
-          )
-        }
+          );
+        }}
       />
     </Screen>
   );

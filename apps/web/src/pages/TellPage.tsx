@@ -56,7 +56,7 @@ function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; ba
         saving={saving}
         held={held}
         draft={draft}
-        onSave={(told: Told) => save({ id, body: { zone, ...told }, before }, { on: firing.version, then })}
+        onSave={(told: Told, { atOnce }) => save({ id, body: { zone, ...told, ...(atOnce ? { atOnce } : {}) }, before }, { on: firing.version, then })}
       />
     </Screen>
   );

@@ -18,7 +18,7 @@ import { Swatch } from '@/ui/Swatch';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
-import { MOTIF_FIELDS, MOTIF_KINDS, MOTIF_TITLES, type MotifField, type MotifFields, type MotifKind, readMotif, usualFields } from './motifEntry';
+import { MOTIF_FIELDS, MOTIF_KINDS, MOTIF_TITLES, type MotifField, type MotifKind, type TypedMotifs, fieldsOf, readMotif } from './motifEntry';
 import type { Layup } from './useLayup';
 
 export interface AddMotifProps {
@@ -39,7 +39,7 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
   const { doc } = layup;
   const [begin] = useState(() => step.layers.at(-1)?.glassId ?? shelves.glasses[0]?.id ?? '');
   const [kind, setKind] = useState<MotifKind>('onEdge');
-  const [fields, setFields] = useState<MotifFields>(() => usualFields('onEdge', unit, madeOf(shelves, begin)));
+  const [typed, setTyped] = useState<TypedMotifs>({});
   const [glassIds, setGlassIds] = useState<readonly string[]>([begin]);
   const [adds, setAdds] = useState(false);
   const [borderId, setBorder] = useState<string | null>(null);
@@ -47,6 +47,7 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
   const [instead, setInstead] = useState(step.layers.length <= 1);
   const isFirst = doc.journey.find(isLaying)?.id === step.id;
   const [outlines, setOutlines] = useState(isFirst && step.layers.length <= 1);
+  const fields = fieldsOf(typed, kind, unit, madeOf(shelves, glassIds[0] ?? ''));
   const read = readMotif({ kind, fields, glassIds, borderId, capId }, shelves, unit);
   /** What borders and covers is usually bought glass of the same family. */
   const family = glassOf(shelves, glassIds[0])?.familyId;
@@ -54,16 +55,10 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
     shelves.glasses.find(({ id, familyId, forms }) => familyId === family && forms.includes('sheet') && !shelves.archived.includes(id))?.id ?? glassIds[0];
   const choose = (next: MotifKind): void => {
     setKind(next);
-    setFields(usualFields(next, unit, madeOf(shelves, glassIds[0] ?? '')));
     if (next === 'woven') {
       setBorder(borderId ?? plain);
       setCap(capId ?? plain);
     }
-  };
-  /** Another glass for what begins it brings its own figures. */
-  const take = (ids: readonly string[]): void => {
-    if (ids[0] !== glassIds[0]) setFields(usualFields(kind, unit, madeOf(shelves, ids[0] ?? '')));
-    setGlassIds(ids);
   };
 
   function lay(): void {
@@ -90,7 +85,7 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
               label={label}
               hint={hint}
               value={fields[key as MotifField]}
-              onChange={(typed) => setFields({ ...fields, [key]: typed })}
+              onChange={(words) => setTyped({ ...typed, [kind]: { ...typed[kind], [key]: words } })}
               testID={`motif-${key}`}
             />
           </View>
@@ -110,7 +105,7 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
               chosen={false}
               title={glass?.name ?? id}
               mark={<Swatch colour={glass?.colour} />}
-              onPress={() => glassIds.length > 1 && take(glassIds.toSpliced(i, 1))}
+              onPress={() => glassIds.length > 1 && setGlassIds(glassIds.toSpliced(i, 1))}
               testID={`motif-glass-${i}`}
             />
           );
@@ -131,7 +126,7 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
         form="pieces"
         value={adds ? '' : (glassIds.at(-1) ?? '')}
         onChange={({ id }) => {
-          take(adds ? [...glassIds, id] : [...glassIds.slice(0, -1), id]);
+          setGlassIds(adds ? [...glassIds, id] : [...glassIds.slice(0, -1), id]);
           setAdds(false);
         }}
       />

@@ -16,6 +16,8 @@ export interface StripStep extends AfterStep {
   drawn: DrawnBody;
   /** Done already, next, or still to come. */
   stands: 'done' | 'next' | 'toCome';
+  /** Of a firing that is next though it was fired: how that came out; null while it stands in the kiln. */
+  came?: 'short' | 'past' | null;
   /** What has to be said of it, with amounts. */
   warnings: readonly string[];
 }
@@ -29,6 +31,7 @@ export interface JourneyStripProps {
 }
 
 const TILE = { width: 84, height: 52 } as const;
+const CAME_WORDS = { short: 'fell short', past: 'too far', open: 'in the kiln' } as const;
 const STANDS_WORDS = { done: 'done', toCome: 'to come' } as const;
 /** Less is not told of one step, kg. */
 const LEAST_TOLD_KG = 5e-5;
@@ -72,11 +75,11 @@ function gained({ laid_kg, taken }: AfterStep): number {
 function Tile({ step: after, index, chosen, onPress }: { step: StripStep; index: number; chosen: boolean; onPress(): void }) {
   const { colours } = useTheme();
   const units = useUnits();
-  const { step, drawn, stands, problem, warnings } = after;
+  const { step, drawn, stands, came, problem, warnings } = after;
   const by_kg = gained(after);
   const mass = Math.abs(by_kg) < LEAST_TOLD_KG ? '' : `${by_kg > 0 ? '+' : '−'} ${text(formatMass(Math.abs(by_kg), units.mass))}`;
   const title = `${index + 1} ${stepName(step)}`;
-  const below = stands === 'next' ? `next${mass === '' ? '' : ` · ${mass}`}` : mass;
+  const below = stands === 'next' ? `${came === undefined ? 'next' : CAME_WORDS[came ?? 'open']}${mass === '' ? '' : ` · ${mass}`}` : mass;
   return (
     <View role="listitem">
       <Pressable role="button" aria-pressed={chosen} onPress={onPress} testID={`journey-${index}`} style={{ width: TILE.width + 4, minHeight: TARGET }}>

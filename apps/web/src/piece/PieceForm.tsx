@@ -14,6 +14,7 @@ import { DraftOffer } from '@/ui/DraftOffer';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { showFault } from '@/ui/showFault';
 import { GlassChoice } from '@/shelves/GlassChoice';
 import {
   FIRST_FORMS,
@@ -60,7 +61,9 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, s
   const hint = units.length === 'mm' ? 'as you write it: 240, 24 cm, 9 1/2 in' : 'as you write it: 9 1/2, 9-1/2 in, 9.5"';
 
   useEffect(() => {
-    if (problem) setError(fieldOfPath(problem.path), { message: problem.message });
+    if (!problem) return;
+    setError(fieldOfPath(problem.path), { message: problem.message });
+    showFault();
   }, [problem, setError]);
 
   const outline = outlineOf(now, units.length);
@@ -125,7 +128,7 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, s
       )}
       {errors.root?.message && <Notice tone="warn">{errors.root.message}</Notice>}
       <Notice tone="care">Cutting: eye protection, and cut or grind wet. Shelf primer is dusty when dry: a respirator, and wipe up wet.</Notice>
-      <Action title={saveTitle} disabled={saving} testID="save-piece" onPress={() => void handleSubmit((valid) => onSave(valid))()} />
+      <Action title={saveTitle} disabled={saving} testID="save-piece" onPress={() => void handleSubmit((valid) => onSave(valid), showFault)()} />
     </View>
   );
 }

@@ -34,6 +34,7 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { hatched } from '@/ui/hatched';
 import { Words } from '@/ui/Words';
+import { showFault } from '@/ui/showFault';
 import { InForm } from './InForm';
 import { AnnealAgain } from './AnnealAgain';
 import { Stuck } from './Stuck';
@@ -44,7 +45,7 @@ import { OutdatedNotice } from './OutdatedNotice';
 import { useOutdated } from './useOutdated';
 import { lengthWithin } from './typed';
 import type { Layup } from './useLayup';
-import { usePlanFiring } from './usePlanFiring';
+import { type PlanFiring, usePlanFiring } from './usePlanFiring';
 
 export interface StepChainProps {
   layup: Layup;
@@ -70,11 +71,16 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
   const steps = firingsOf(layup.doc);
   const chosen = open === 'new' ? null : (steps.find(({ id }) => id === open) ?? steps[0] ?? null);
 
-  async function compute(step: Step): Promise<void> {
+  /** Resolves with whether something came of it. */
+  async function compute(step: Step): Promise<boolean> {
     const remarks = await planning.plan(step, piece, place);
-    if (remarks === null) return;
+    if (remarks === null) {
+      showFault();
+      return false;
+    }
     onOpen(step.id);
     router.navigate(runHref(piece.id, step.id));
+    return true;
   }
 
   /** Planned, and not computed: its schedule is written down. */
@@ -108,11 +114,6 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
         </View>
       )}
       {!fits && <Notice tone="warn">These glasses do not fit: fired together they crack. Mend the fit before you fire.</Notice>}
-      {planning.problem && (
-        <Notice tone="warn" testID="plan-problem">
-          {planning.problem.message}
-        </Notice>
-      )}
       {chosen?.scheduleId != null ? (
         <Planned
           key={chosen.id}
@@ -122,8 +123,8 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
           shelves={shelves}
           beside={besideStep === chosen.id}
           isDrawn={isDrawn}
-          working={planning.working}
-          onCompute={(step) => void compute(step)}
+          planning={planning}
+          onCompute={compute}
           onGiven={give}
           onCut={cut}
           onOpen={onOpen}
@@ -132,10 +133,11 @@ export function StepChain({ layup, piece, shelves, open, onOpen, besideStep, fit
         <StepPlanner
           key={chosen?.id ?? 'new'}
           pieceId={piece.id}
+          fired={piece.fired}
           doc={chosen || place === undefined ? layup.doc : { ...layup.doc, journey: layup.doc.journey.slice(0, place) }}
           step={chosen}
           shelves={shelves}
-          working={planning.working}
+          planning={planning}
           onCompute={(step) => void compute(step)}
           onGiven={give}
           onCut={cut}
@@ -187,14 +189,14 @@ interface PlannedProps {
   shelves: Shelves;
   beside: boolean;
   isDrawn: boolean;
-  working: boolean;
-  onCompute(step: Step): void;
+  planning: PlanFiring;
+  onCompute(step: Step): Promise<boolean>;
   onGiven(step: Step): void;
   onCut(step: Step, outline: Footprint, shaping: Shaping): void;
   onOpen(id: string): void;
 }
 
-function Planned({ step, layup, piece, shelves, beside, isDrawn, working, onCompute, onGiven, onCut, onOpen }: PlannedProps) {
+function Planned({ step, layup, piece, shelves, beside, isDrawn, planning, onCompute, onGiven, onCut, onOpen }: PlannedProps) {
   const { colours } = useTheme();
   const { temperatureUnit } = useStudio();
   const router = useRouter();
@@ -211,7 +213,14 @@ function Planned({ step, layup, piece, shelves, beside, isDrawn, working, onComp
     <View style={{ gap: space.small }}>
       <OutdatedNotice
         differences={outdated}
-        actions={<Action title={working ? 'Computing …' : 'Compute again'} disabled={working} testID="compute-again" onPress={() => onCompute(step)} />}
+        actions={
+          <Action
+            title={planning.working ? 'Computing …' : 'Compute again'}
+            disabled={planning.working}
+            testID="compute-again"
+            onPress={() => void onCompute(step)}
+          />
+        }
       />
       <Words size="label" tone="muted">
         {`${standsAs(step, shelves)} · ${mine && mine.origin === 'edited' ? (step.computedId === null ? 'given, not computed' : 'computed, then changed by hand') : 'as computed'}`}
@@ -251,17 +260,20 @@ function Planned({ step, layup, piece, shelves, beside, isDrawn, working, onComp
       {piece.fired[step.id] !== undefined && <AnnealAgain layup={layup} step={step} shelves={shelves} onOpen={onOpen} />}
       {piece.fired[step.id] !== undefined && <Stuck layup={layup} step={step} shelves={shelves} onOpen={onOpen} />}
       <Measured key={step.measured?.down_m ?? 'as planned'} step={step} layup={layup} planned_m={shapingDown(mine?.snapshot.firing.setup.shaping)} />
+      {!changing && planning.problem && (
+        <Notice tone="warn" testID="plan-problem">
+          {planning.problem.message}
+        </Notice>
+      )}
       {changing && (
         <StepPlanner
           pieceId={piece.id}
+          fired={piece.fired}
           doc={layup.doc}
           step={step}
           shelves={shelves}
-          working={working}
-          onCompute={(next) => {
-            setChanging(false);
-            onCompute(next);
-          }}
+          planning={planning}
+          onCompute={(next) => void onCompute(next).then((came) => came && setChanging(false))}
           onGiven={onGiven}
           onCut={onCut}
         />

@@ -17,7 +17,7 @@ import {
   firingsOf,
   leavesShelf,
 } from '@torvin/core';
-import { type PieceDoc, RELEASE_NAMES, type Shelves, type Step } from '@torvin/schema';
+import { type Piece, type PieceDoc, RELEASE_NAMES, type Shelves, type Step } from '@torvin/schema';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { inFormUnits, useUnits } from '@/data/FormUnits';
@@ -29,11 +29,13 @@ import { DraftOffer } from '@/ui/DraftOffer';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { showFault } from '@/ui/showFault';
 import { PAPER_CAUTION, SETUP_CAUTIONS, WET_CAUTIONS } from './cautions';
 import { FormChoice } from './FormChoice';
 import { InForm } from './InForm';
 import { RecipeChoice } from './RecipeChoice';
 import { WareChoices } from './WareChoices';
+import type { PlanFiring } from './usePlanFiring';
 import {
   type Fault,
   type StepEntry,
@@ -47,7 +49,8 @@ import {
   stepOf,
   usualSetUp,
   usualWare,
-  usualWet,
+  withLook,
+  withSetUp,
   whyImpossible,
   shelfOf,
 } from './stepEntry';
@@ -55,10 +58,13 @@ import {
 export interface StepPlannerProps {
   pieceId: string;
   doc: PieceDoc;
+  /** How its firings came out. */
+  fired: Piece['fired'];
   /** The firing to change; null for a new one. */
   step: Step | null;
   shelves: Shelves;
-  working: boolean;
+  /** Of what is being computed for it, and why nothing came of it. */
+  planning: Pick<PlanFiring, 'working' | 'problem'>;
   onCompute(step: Step): void;
   /** It is planned as it stands here, and its schedule comes from paper or from another firing. */
   onGiven(step: Step): void;
@@ -74,31 +80,41 @@ const NOT_JUDGED = 'any; its top is not judged';
 
 export const StepPlanner = inFormUnits(StepForm);
 
-function StepForm({ pieceId, doc, step, shelves, working, onCompute, onGiven, onCut, onCancel }: StepPlannerProps) {
+function StepForm({ pieceId, doc, fired, step, shelves, planning: { working, problem }, onCompute, onGiven, onCut, onCancel }: StepPlannerProps) {
   const units = useUnits();
   // What has not been touched follows the lay-up.
   const [touched, setTouched] = useState<Partial<StepEntry>>({});
   const draft = useDraft<Partial<StepEntry>>(`firing ${step?.id ?? `new ${pieceId}`}`);
   useEffect(() => draft.keep(touched, NOTHING, working), [draft, touched, working]);
-  const entry = useMemo(() => entryOfStep(doc, step, shelves, units, touched), [doc, step, shelves, units, touched]);
+  const entry = useMemo(() => entryOfStep(doc, step, shelves, units, touched, fired), [doc, step, shelves, units, touched, fired]);
   const [faults, setFaults] = useState<Fault[]>([]);
   const [asked, setAsked] = useState(false);
   const faultAt = (field: Fault['field']): string | undefined => faults.find((fault) => fault.field === field)?.message;
+  /** Chosen by hand, so that it is not chosen anew with something else. */
+  const [byHand, setByHand] = useState<readonly (keyof StepEntry)[]>([]);
   const set = (part: Partial<StepEntry>): void => setTouched({ ...touched, ...part });
+  const choose = (part: Partial<StepEntry>): void => {
+    setByHand([...byHand, ...(Object.keys(part) as (keyof StepEntry)[])]);
+    set(part);
+  };
   const offered = <T extends { id: string }>(records: readonly T[], chosen: string): T[] =>
     records.filter(({ id }) => id === chosen || !shelves.archived.includes(id));
   const take = (then: (step: Step) => void): void => {
     const outcome = stepOf(entry, step, units, shelves);
     setFaults(outcome.faults);
-    if (!outcome.step) return;
+    if (!outcome.step) return showFault();
     const impossible = whyImpossible(doc, outcome.step, shelves, units.length);
-    if (impossible) return setFaults([impossible]);
+    if (impossible) {
+      setFaults([impossible]);
+      return showFault();
+    }
     const undone = undoes(doc, outcome.step);
     if (undone !== null && !asked) return setAsked(true);
     setAsked(false);
     then(outcome.step);
   };
   const { ware } = RECIPES[entry.look];
+  const missing = [...(entry.kilnId === '' ? ['a kiln'] : []), ...(entry.controllerId === '' ? ['a controller'] : [])];
   const form = formOf(entry, step, shelves);
   const meant = useMemo(() => stepOf(entry, step, units, shelves).step, [entry, step, units, shelves]);
   const releases = offered(shelves.releases, entry.under ?? '');
@@ -110,10 +126,10 @@ function StepForm({ pieceId, doc, step, shelves, working, onCompute, onGiven, on
       {firingsOf(doc).length === 0 && <Words>Choose what the firing is for; the schedule is computed from what is fired, the set-up and the kiln.</Words>}
       <RecipeChoice
         value={entry.look}
-        first={likelyGroup(doc, step)}
+        first={likelyGroup(doc, step, fired)}
         onChange={(look: Look) => {
-          const kept = formOf({ ...entry, look }, step, shelves);
-          set({ look, setup: kept ? setUpIn(kept, look) : usualSetUp(look), wet: usualWet(look, entry), ...usualWare(look, units) });
+          choose({ look });
+          set({ look, ...withLook(entry, look, { step, shelves, units, byHand }) });
         }}
       />
       <Notice tone="care" testID="look-caution">
@@ -127,7 +143,10 @@ function StepForm({ pieceId, doc, step, shelves, working, onCompute, onGiven, on
             label="Set-up"
             value={entry.setup}
             options={SETUP_KINDS.map((kind) => ({ value: kind, title: SETUP_NAMES[kind] }))}
-            onChange={(setup) => set({ setup })}
+            onChange={(setup) => {
+              choose({ setup });
+              set({ setup, ...(byHand.includes('look') || step ? {} : withSetUp(doc, entry, setup)) });
+            }}
             testID="setup"
           />
           <Choice
@@ -153,7 +172,7 @@ function StepForm({ pieceId, doc, step, shelves, working, onCompute, onGiven, on
               { value: 'damp', title: 'Water' },
               { value: 'glued', title: 'Glue or gel' },
             ]}
-            onChange={(wet) => set({ wet })}
+            onChange={(wet) => choose({ wet })}
             testID="wet"
           />
         </>
@@ -268,11 +287,21 @@ function StepForm({ pieceId, doc, step, shelves, working, onCompute, onGiven, on
           {`${undone} Compute it all the same, or choose a form that holds the shape.`}
         </Notice>
       )}
+      {problem && (
+        <Notice tone="warn" testID="plan-problem">
+          {problem.message}
+        </Notice>
+      )}
+      {missing.length > 0 && (
+        <Words size="label" bold tone="warn" testID="compute-missing">
+          {`Still missing: ${missing.join(' and ')}. ${missing.length > 1 ? 'They come' : 'It comes'} from Shelves.`}
+        </Words>
+      )}
       <View style={{ flexDirection: 'row', gap: space.small }}>
         <View style={{ flex: 1 }}>
           <Action
             title={working ? 'Computing …' : `Compute the ${RECIPES[entry.look].name.toLowerCase()}`}
-            disabled={working || entry.kilnId === '' || entry.controllerId === ''}
+            disabled={working || missing.length > 0}
             testID="compute"
             onPress={() => take(onCompute)}
           />
@@ -284,7 +313,7 @@ function StepForm({ pieceId, doc, step, shelves, working, onCompute, onGiven, on
           kind="plain"
           title="I have a schedule for it"
           label="I have a schedule for it, on paper or from another firing"
-          disabled={working || entry.kilnId === '' || entry.controllerId === ''}
+          disabled={working || missing.length > 0}
           testID="given-schedule"
           onPress={() => take(onGiven)}
         />

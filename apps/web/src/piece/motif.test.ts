@@ -2,7 +2,7 @@
 import { METRIC, footprintArea } from '@torvin/core';
 import { EMPTY_SHELVES, type Made, type Shelves } from '@torvin/schema';
 import { leftWords } from '@/shelves/leftWords';
-import { MOTIF_KINDS, type MotifFields, type MotifKind, readMotif, usualFields } from './motifEntry';
+import { MOTIF_KINDS, type MotifFields, type MotifKind, fieldsOf, readMotif, usualFields } from './motifEntry';
 
 const glass = (id: string): Shelves['glasses'][number] => ({
   ...{ id, version: 1, name: id, source: '', familyId: 'f', colour: '#112233', thicknesses_m: [0.002, 0.003], coated: false },
@@ -68,3 +68,11 @@ test.each([
   [0.0001, 'none left'],
   [-0.1, '100 g more is named than there was'],
 ])('%s kg of 400 g are left as: %s', (left_kg, words) => expect(leftWords(left_kg, bar, METRIC)).toBe(words));
+
+test('what was typed stays whatever glass or kind is chosen after it; what was not is as that glass is', () => {
+  const typed = { onEdge: { count: '7' }, ring: { across: '22 cm' } };
+  expect(fieldsOf(typed, 'onEdge', 'mm', undefined)).toMatchObject({ count: '7', sheet: '3 mm' });
+  expect(fieldsOf(typed, 'onEdge', 'mm', bar)).toMatchObject({ count: '7', sheet: '18 mm', long: '200 mm' });
+  expect(fieldsOf({ onEdge: { sheet: '2 mm' } }, 'onEdge', 'mm', bar)).toMatchObject({ sheet: '2 mm' });
+  expect(fieldsOf(typed, 'ring', 'mm', bar)).toMatchObject({ across: '22 cm', count: '10', thick: '18 mm' });
+});

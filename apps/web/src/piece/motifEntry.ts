@@ -114,6 +114,15 @@ export function usualFields(kind: MotifKind, unit: LengthUnit, made: Made | unde
   return { ...usual, thick: long(made.thickness_m) };
 }
 
+/** What was typed, by kind. */
+export type TypedMotifs = Partial<Record<MotifKind, Partial<MotifFields>>>;
+
+/** What was typed of a kind, and as is usual what was not: another glass or another kind changes nothing that was typed. */
+export const fieldsOf = (typed: TypedMotifs, kind: MotifKind, unit: LengthUnit, made: Made | undefined): MotifFields => ({
+  ...usualFields(kind, unit, made),
+  ...typed[kind],
+});
+
 function sidesOf(footprint: Footprint): { narrow_m: number; long_m: number } {
   const { left, right, front, back } = boxOf(footprintRings(footprint).flat());
   const [narrow_m, long_m] = [right - left, back - front].toSorted((a, b) => a - b);

@@ -1,7 +1,7 @@
-import { type LaidLayer, METRIC, TYPICAL_FAMILIES, asJourney, laidLayers } from '@torvin/core';
+import { type LaidLayer, type Look, METRIC, TYPICAL_FAMILIES, asJourney, laidLayers } from '@torvin/core';
 import { EMPTY_SHELVES, type FormRecord, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { type PieceEntry, entryOf, fieldOfPath, newEntry, PIECE_ENTRY_SCHEMAS, outlineOf } from './pieceEntry';
-import { entryOfStep, setUpIn, stepOf, usualWet, whyImpossible } from './stepEntry';
+import { type StepEntry, entryOfStep, setUpIn, stepOf, usualWet, whyImpossible, withLook, withSetUp } from './stepEntry';
 import { numberWithin } from './typed';
 
 const kiln = {
@@ -163,19 +163,53 @@ describe('a firing as chosen', () => {
     expect(of([strewn('frit', 20)])).toBe('heap');
     expect(of([strewn('frit', 20)], true)).toBe('slabFlow');
     expect(of([...laidLayers(doc), strewn('frit', 2)])).toBe('fullFuse');
+    const lumps = { id: 'lumps', form: 'chunks', glassId: 'clear', perArea_kg_m2: 40, thick_m: 0.02, wide_m: 0.05 };
+    expect(of([lumps], true)).toBe('slabFlow');
+    expect(of([lumps])).toBe('fullFuse');
+    // Whatever lies in a dam is melted there; strips on edge are fused as such.
+    expect(of(laidLayers(doc), true)).toBe('slabFlow');
+    expect(of([{ id: 'edge', form: 'pieces', glassId: 'clear', thickness_m: 0.012, cover: 1, count: 20, cutFace: 'side' }], true)).toBe('strips');
+  });
+
+  test('is guessed to be a casting where a mould was dried for it', () => {
+    const dried = { kind: 'fire', id: 'd', look: 'dryMould', kilnId: 'new', controllerId: 'box', scheduleId: null, computedId: null } as const;
+    const setup = { kind: 'bareShelf', paper: false, shaping: { kind: 'ware', of: 'plaster', wall_m: 0.025, long_m: 0.2, wide_m: 0.2 } } as const;
+    const journey = [{ ...dried, setup, school: { soak: 'auto' as const, heat: 'cooler' as const } }, ...doc.journey];
+    expect(entryOfStep({ ...doc, journey }, null, shelves, METRIC).look).toBe('openCast');
+  });
+
+  test('what was chosen by hand stays when another kind of firing is chosen, where it serves that too', () => {
+    const entry = { ...entryOfStep(doc, null, shelves, METRIC), setup: 'raisedShelf' as const, wet: 'glued' as const };
+    const to = (look: Look, byHand: readonly (keyof StepEntry)[]) => withLook(entry, look, { step: null, shelves, units: METRIC, byHand });
+    expect(to('tack', ['setup', 'wet'])).toMatchObject({ setup: 'raisedShelf', wet: 'glued' });
+    expect(to('tack', [])).toMatchObject({ setup: 'bareShelf' });
+    expect(to('slump', ['setup'])).toMatchObject({ setup: 'inMould' });
+    expect(to('dryMould', ['wet'])).toMatchObject({ wet: 'damp' });
+  });
+
+  test('over a former glass is draped, unless it has a shape to keep', () => {
+    expect(withSetUp(doc, { look: 'firePolish' }, 'overFormer')).toEqual({ look: 'drape' });
+    expect(withSetUp(doc, { look: 'drape' }, 'overFormer')).toEqual({});
+    expect(withSetUp(doc, { look: 'firePolish' }, 'raisedShelf')).toEqual({});
+    const bowl = { ...doc, journey: [...doc.journey, { kind: 'fire', id: 's', look: 'slump', setup: { kind: 'inMould', paper: false } } as unknown as Step] };
+    expect(withSetUp(bowl, { look: 'firePolish' }, 'overFormer')).toEqual({});
   });
 
   test('what came half-way is guessed to be done again, what came all the way is not', () => {
     const setup = { kind: 'overFormer', paper: false, shaping: { kind: 'former', overhang_m: 0.08, drop_m: 0.05 } } as const;
     const drape = { kind: 'fire', id: 'd', look: 'drape', setup, kilnId: 'new', controllerId: 'box', school: { soak: 'auto', heat: 'cooler' } } as const;
-    const after = (measured?: { down_m: number }) =>
+    const after = (measured?: { down_m: number }, result?: 'short' | 'right') =>
       entryOfStep(
         { ...doc, journey: [...doc.journey, { ...drape, scheduleId: null, computedId: null, ...(measured ? { measured } : {}) }] },
         null,
         shelves,
         METRIC,
+        {},
+        result ? { d: result } : {},
       ).look;
     expect(after({ down_m: 0.02 })).toBe('drape');
+    // Or where its record says so.
+    expect([after(undefined, 'short'), after(undefined, 'right')]).toEqual(['drape', 'slump']);
     expect(after({ down_m: 0.05 })).toBe('slump');
     expect(after()).toBe('slump');
   });

@@ -16,6 +16,7 @@ import {
   type LengthUnit,
   type Look,
   type SetUpKind,
+  WARE_SETUPS,
   type Shaping,
   snapshotOf,
   text,
@@ -41,7 +42,7 @@ import {
   shapingDown,
   shapingOf,
 } from '@torvin/core';
-import type { PieceDoc, Shelves, Step } from '@torvin/schema';
+import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { lengthWithin, massWithin, numberWithin } from './typed';
 
@@ -240,6 +241,33 @@ export const usualSetUp = (look: Look): SetUpKind => SETUP_OF[look] ?? 'bareShel
 export const usualWet = (look: Look, before: Pick<StepEntry, 'look' | 'setup' | 'wet'>): StepEntry['wet'] =>
   usualSetUp(look) === 'inInvestment' ? 'damp' : before.setup === 'inInvestment' || RECIPES[before.look].ware ? 'dry' : before.wet;
 
+/** Shelves and boards, which any kind of firing that asks for no form can stand on. */
+const PLAIN: readonly SetUpKind[] = WARE_SETUPS;
+
+interface WithLook {
+  step: Step | null;
+  shelves: Shelves;
+  units: Units;
+  /** What was chosen by hand. */
+  byHand: readonly (keyof StepEntry)[];
+}
+
+/** What another kind of firing changes of a plan: how it stands, what has to leave, what is fired; but for what was chosen by hand and serves it too. */
+export function withLook(entry: StepEntry, look: Look, { step, shelves, units, byHand }: WithLook): Partial<StepEntry> {
+  const form = formOf({ ...entry, look }, step, shelves);
+  const usual = form ? setUpIn(form, look) : usualSetUp(look);
+  const isWare = [look, entry.look].some((one) => RECIPES[one].ware !== undefined);
+  const setup = byHand.includes('setup') && PLAIN.includes(usual) && PLAIN.includes(entry.setup) ? entry.setup : usual;
+  const wet = byHand.includes('wet') && !isWare ? entry.wet : usualWet(look, entry);
+  return { setup, wet, ...usualWare(look, units) };
+}
+
+/** Over a former glass is draped, unless it is to keep a shape that it has. */
+export function withSetUp(doc: PieceDoc, { look }: Pick<StepEntry, 'look'>, setup: SetUpKind): Partial<StepEntry> {
+  const isShaped = firingsOf(doc).some((one) => RECIPES[one.look].group === 'shaped');
+  return setup === 'overFormer' && !isShaped && RECIPES[look].asks?.kind !== 'former' ? { look: 'drape' } : {};
+}
+
 /** More than so much frit on an area runs together as a heap; less opens as lace, kg/m². */
 const LACE_AT_MOST_KG_M2 = 5;
 
@@ -263,29 +291,36 @@ function cameShort(step: Step, { footprint }: PieceDoc): boolean {
 }
 
 /** What a piece's next firing most likely is: parts that stand are tacked, loose sheets fused, what is one body slumped, what came short done again. */
-function likelyLook(doc: PieceDoc): Look {
+function likelyLook(doc: PieceDoc, fired: Piece['fired'] = {}): Look {
   if (laidLayers(doc).length === 0) return 'dryMould';
   const since = doc.journey.slice(doc.journey.findLastIndex(({ kind }) => kind === 'fire') + 1);
   const laid = laidLayers({ journey: since });
   const isFirst = since.length === doc.journey.length;
   const last = firingsOf(doc).at(-1);
-  if (since.length === 0 && last && cameShort(last, doc)) return last.look;
+  if (since.length === 0 && last && (cameShort(last, doc) || fired[last.id] === 'short')) return last.look;
   const grains = isFirst && laid.length > 0 ? ofGrains(laid, doc.dammed) : null;
   if (grains) return grains;
+  const before = firingsOf(doc);
+  // A mould that was dried or burnt out for it is filled.
+  if (laid.length > 0 && before.length > 0 && before.every((one) => ofMould(one))) return 'openCast';
+  if (isFirst && doc.dammed && laid.length > 0) return laid.every((layer) => layer.form === 'pieces' && layer.cutFace === 'side') ? 'strips' : 'slabFlow';
   if (laid.length > 0) return laid.at(-1)?.form === 'pieces' ? 'tack' : laid.length > 1 || !isFirst ? 'fullFuse' : 'firePolish';
   return since.some(({ kind }) => ROUGHENS.includes(kind)) ? 'firePolish' : 'slump';
 }
+
+/** A mould fired by itself. */
+const ofMould = ({ look, setup: { shaping } }: Step): boolean => RECIPES[look].ware !== undefined && wareOf(shaping)?.of !== 'shelf';
 
 /** Steps after which a face is matt or open. */
 const ROUGHENS: readonly JourneyStep['kind'][] = ['grind', 'blast', 'fill'];
 
 /** Which kinds of firing are offered first: by what lies in the piece, and whether it was fired before this one. */
-export function likelyGroup(doc: PieceDoc, step: Step | null): RecipeGroup {
+export function likelyGroup(doc: PieceDoc, step: Step | null, fired: Piece['fired'] = {}): RecipeGroup {
+  if (step === null) return RECIPES[likelyLook(doc, fired)].group;
   const layers = laidLayers(doc);
   if (layers.length === 0) return 'ware';
   if (layers.every((layer) => 'perArea_kg_m2' in layer)) return layers.some(({ form }) => form === 'chunks') ? 'flat' : 'grains';
-  const before = firingsOf({ journey: step === null ? doc.journey : doc.journey.slice(0, placeOf(doc, step.id)) });
-  return before.length > 0 ? 'shaped' : 'flat';
+  return firingsOf({ journey: doc.journey.slice(0, placeOf(doc, step.id)) }).length > 0 ? 'shaped' : 'flat';
 }
 
 const present = <T extends { id: string }>(records: readonly T[], archived: readonly string[]): T[] => records.filter(({ id }) => !archived.includes(id));
@@ -303,15 +338,16 @@ function written(value: number | undefined, of: FormField['of'], { length, mass 
   return of === 'count' ? String(value) : text(of === 'mass' ? formatMass(value, mass) : formatLength(value, length));
 }
 
-/** touched: what has been chosen or typed already. */
+/** touched: what has been chosen or typed already. fired: how its firings came out. */
 export function entryOfStep(
   doc: PieceDoc,
   step: Step | null,
   { kilns, controllers, archived }: Shelves,
   units: Units,
   touched: Partial<StepEntry> = {},
+  fired: Piece['fired'] = {},
 ): StepEntry {
-  const look = step?.look ?? likelyLook(doc);
+  const look = step?.look ?? likelyLook(doc, fired);
   const shaping = step?.setup.shaping;
   const firings = firingsOf(doc);
   const last = firings.at(-1);

@@ -12,7 +12,7 @@ import {
   nothingYet,
   bodyProfile,
 } from '@torvin/core';
-import { type Piece, type PieceDoc, type Schedule, type Shelves, nextStep } from '@torvin/schema';
+import { type FiringResult, type Piece, type PieceDoc, type Schedule, type Shelves, nextStep } from '@torvin/schema';
 import { useMemo } from 'react';
 import { useSchedules } from '@/data/pieces';
 import { useUnits } from '@/data/FormUnits';
@@ -33,6 +33,9 @@ export interface Journey {
   schedules: readonly Schedule[];
 }
 
+/** How a firing came out that is not right; nothing of one that is, or that was not fired. */
+const cameOf = (result: FiringResult | null | undefined): Pick<StripStep, 'came'> => (result === undefined || result === 'right' ? {} : { came: result });
+
 /** fired: results by step. wanted: id of the step to look at; the next one, else the last, where it is none of its steps. */
 export function useJourney(doc: PieceDoc, fired: Piece['fired'], shelves: Shelves, wanted: string | null): Journey {
   const units = useUnits();
@@ -52,6 +55,7 @@ export function useJourney(doc: PieceDoc, fired: Piece['fired'], shelves: Shelve
       drawn: drawnBody(bodyProfile(one.body), shelves),
       warnings: warnings[i],
       stands: i < nextAt ? 'done' : i === nextAt ? 'next' : 'toCome',
+      ...cameOf(fired[one.step.id]),
     }));
     const found = journey.findIndex(({ id }) => id === wanted);
     const at = found >= 0 ? found : Math.min(nextAt, journey.length - 1);

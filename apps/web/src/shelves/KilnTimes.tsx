@@ -18,7 +18,7 @@ import {
   timesOf,
 } from '@torvin/core';
 import { type Kiln, KINDS, type Entry, type Figure, readFigure, written } from '@torvin/schema';
-import { useMemo, useState } from 'react';
+import { type Ref, useImperativeHandle, useMemo, useState } from 'react';
 import type { UseFormGetValues, UseFormSetValue } from 'react-hook-form';
 import { View } from 'react-native';
 import { problemOfError } from '@/outside/client';
@@ -29,6 +29,7 @@ import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
+import { showFault } from '@/ui/showFault';
 
 const CLIMBS_C = [500, 800, 1000] as const;
 const FALL = { from_C: 500, to_C: 300 } as const;
@@ -37,7 +38,14 @@ const HOUR_S = 3600;
 
 type Asked = `climb${(typeof CLIMBS_C)[number]}` | 'fall' | 'tail' | 'apart';
 
+/** What else a form does with it. */
+export interface KilnClock {
+  /** Works out what was typed since it last was; false where that cannot be, which is said at its fields. */
+  settle(): Promise<boolean>;
+}
+
 export interface KilnTimesProps {
+  ref?: Ref<KilnClock>;
   record: Kiln;
   getValues: UseFormGetValues<Entry>;
   setValue: UseFormSetValue<Entry>;
@@ -48,24 +56,28 @@ function keptOf(kiln: Kiln, { temperature, length }: Units): Partial<Record<Aske
   if (kiln.version === 0) return {};
   const [tail, fall, ...climbs] = timesOf(kiln, { ambient_C: kiln.ambient_C, climbs: CLIMBS_C.map((to_C) => ({ to_C })), fall: FALL, tail: TAIL }).reverse();
   const words = (seconds: number): string => (seconds < NEVER_S ? text(formatDuration(Math.round(seconds / 60) * 60)) : 'it does not get there');
-  const apart_K = kiln.acrossLag_s_per_300mm * climbingPast(kiln, FALL.from_C) * span(length);
+  // A kiln that is at its hottest there climbs no further.
+  const climbs_K_per_s = Math.max(climbingPast(kiln, FALL.from_C), 0);
+  const apart_K = kiln.acrossLag_s_per_300mm * climbs_K_per_s * span(length);
   return {
     ...Object.fromEntries(climbs.reverse().map((seconds, i) => [`climb${CLIMBS_C[i]}`, words(seconds)])),
     fall: words(fall),
     tail: words(tail),
-    apart: text(formatDifference(apart_K, temperature)),
+    ...(climbs_K_per_s > 0 ? { apart: text(formatDifference(apart_K, temperature)) } : {}),
   };
 }
 
 /** A difference over a foot, where lengths are in inches, is of so many times 300 mm, for which the lag is kept. */
 const span = (length: LengthUnit): number => (length === 'in' ? 304.8 / 300 : 1);
 
-export function KilnTimes({ record, getValues, setValue }: KilnTimesProps) {
+export function KilnTimes({ ref, record, getValues, setValue }: KilnTimesProps) {
   const units = useUnits();
   const unit = units.temperature;
   const degrees = (celsius: number): string => text(formatTemperature(celsius, unit));
   const [typed, setTyped] = useState<Partial<Record<Asked, string>>>({});
   const [faults, setFaults] = useState<Partial<Record<Asked, string>>>({});
+  /** What was worked out last. */
+  const [settled, setSettled] = useState(typed);
   const [said, setSaid] = useState<{ tone: 'plain' | 'warn'; words: string } | null>(null);
   const figure = (key: string): Figure | undefined => KINDS.kilns.fields.find((field): field is Figure => field.as === 'figure' && field.key === key);
 
@@ -74,12 +86,12 @@ export function KilnTimes({ record, getValues, setValue }: KilnTimesProps) {
     if (field) setValue(key, written(field.shown(value, units)), { shouldDirty: true });
   };
 
-  async function workOut(): Promise<void> {
+  async function workOut(): Promise<boolean> {
     const wrong: Partial<Record<Asked, string>> = {};
     const read = <T,>(key: Asked, as: (written: string) => Outcome<T>, needed: boolean): T | undefined => {
       const now = typed[key]?.trim() ?? '';
       if (now === '') {
-        if (needed) wrong[key] = 'Write how long it took, such as 1:20 or 80 min.';
+        if (needed) wrong[key] = 'Write how long it took, such as 1:20 or 80 min: the others tell too little without it. Empty them all to leave it as it is.';
         return undefined;
       }
       const outcome = as(now);
@@ -96,12 +108,18 @@ export function KilnTimes({ record, getValues, setValue }: KilnTimesProps) {
     const difference_K = read('apart', (now) => parseDifference(now, unit), false);
     setFaults(wrong);
     setSaid(null);
-    if (Object.keys(wrong).length > 0 || fall === undefined) return;
+    if (Object.keys(wrong).length > 0 || fall === undefined) {
+      showFault();
+      return false;
+    }
     const room = figure('ambient_C');
     const ambient = room && readFigure(KINDS.kilns.schema, room, String(getValues('ambient_C') ?? ''), units);
     const ambient_C = ambient?.ok ? ambient.value : record.ambient_C;
     const apart = difference_K === undefined ? {} : { apart: { difference_K: difference_K / span(units.length), at_C: 500 } };
-    const tell = ({ message }: Problem): void => setSaid({ tone: 'warn', words: message });
+    const tell = ({ message }: Problem): false => {
+      setSaid({ tone: 'warn', words: message });
+      return false;
+    };
     try {
       const outcome = await compute('kilnTimes', {
         ambient_C,
@@ -120,12 +138,18 @@ export function KilnTimes({ record, getValues, setValue }: KilnTimesProps) {
       const wall =
         wallOverChamber === undefined ? '' : ` Its walls store ${wallOverChamber.toFixed(1)} times what its chamber does, and give it back as it cools.`;
       const perHour = (rate: number): string => text(formatRate(rate * HOUR_S, unit));
-      const follows = `Its constants follow: at full power it climbs ${perHour(fullPowerHeating(kiln, ambient_C))} cold and ${perHour(climbingPast(kiln, 500))} at ${degrees(500)}; closed it falls ${perHour(settledCooling(kiln, 500))} there.${wall} Save to keep them.`;
+      const follows = `Its constants follow: at full power it climbs ${perHour(fullPowerHeating(kiln, ambient_C))} cold and ${climbingPast(kiln, 500) > 0 ? `${perHour(climbingPast(kiln, 500))} at` : 'no further at'} ${degrees(500)}; closed it falls ${perHour(settledCooling(kiln, 500))} there.${wall} Save to keep them.`;
       setSaid({ tone: remark === null ? 'plain' : 'warn', words: remark === null ? follows : `${remark} ${follows}` });
+      setSettled(typed);
+      return true;
     } catch (error) {
-      tell(problemOfError(error));
+      return tell(problemOfError(error));
     }
   }
+
+  useImperativeHandle(ref, () => ({
+    settle: async () => typed === settled || Object.values(typed).every((words) => words.trim() === '') || workOut(),
+  }));
 
   const kept = useMemo(() => keptOf(record, units), [record, units]);
   const field = (key: Asked, label: string, hint?: string) => (

@@ -18,7 +18,7 @@ import {
 import { type MakingRecord, type Shelves, StageToldSchema, mass, readFigure } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { useUnits } from '@/data/FormUnits';
@@ -50,12 +50,18 @@ export function MakingStory({ making, shelves }: { making: MakingRecord; shelves
   const told = useStanding(making, shelves);
   const units = useUnits();
   const [ahead, setAhead] = useState<StageName | null>(null);
+  const order = stagesOf(making);
+  const next = told?.standing.next ?? null;
+  const later = next === null ? [] : order.slice(order.indexOf(next) + 1);
+  const isAhead = ahead !== null && later.includes(ahead);
+  // What was told meanwhile is ahead no more, and is not again when it is taken back.
+  useEffect(() => {
+    if (!isAhead) setAhead(null);
+  }, [isAhead]);
   if (!told) return null;
   const { form, standing, amounts } = told;
   const problem = makingProblem(making, form);
-  const order = stagesOf(making);
-  const stage = ahead ?? standing.next;
-  const later = standing.next === null ? [] : order.slice(order.indexOf(standing.next) + 1);
+  const stage = isAhead ? ahead : standing.next;
   const left = waxLeftWords(making, amounts, units);
   return (
     <View style={{ gap: space.small }} testID="making-story">
@@ -70,10 +76,10 @@ export function MakingStory({ making, shelves }: { making: MakingRecord; shelves
         <Next key={`${stage} ${making.told.length}`} stage={stage} making={making} shelves={shelves} told={told} onTold={() => setAhead(null)} />
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
-        {ahead === null && later.length > 0 && (
+        {!isAhead && later.length > 0 && (
           <Action kind="plain" title={`Go on to: ${stageTitle(later[0], making).toLowerCase()}`} testID="making-ahead" onPress={() => setAhead(later[0])} />
         )}
-        {ahead !== null && <Action kind="plain" title="Not yet" testID="making-not-yet" onPress={() => setAhead(null)} />}
+        {isAhead && <Action kind="plain" title="Not yet" testID="making-not-yet" onPress={() => setAhead(null)} />}
         <TakeBack making={making} />
       </View>
     </View>

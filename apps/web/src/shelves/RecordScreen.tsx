@@ -20,7 +20,7 @@ import {
 } from '@torvin/schema';
 import { TYPICAL_CONTROLLERS, profileWords } from '@torvin/core';
 import { useRouter } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { type FieldErrors, type Resolver, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import type { ShelfRecord } from '@/outside/records';
@@ -39,10 +39,11 @@ import { Fold } from '@/ui/Fold';
 import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
+import { showFault } from '@/ui/showFault';
 import { DeleteRecord } from './DeleteRecord';
 import { FormCoats } from './FormCoats';
 import { FormStory } from './FormStory';
-import { KilnTimes } from './KilnTimes';
+import { type KilnClock, KilnTimes } from './KilnTimes';
 import { MadeStory } from './MadeStory';
 import { MakingStory } from './MakingStory';
 import { RecordFields } from './RecordFields';
@@ -58,9 +59,6 @@ export interface RecordScreenProps {
 
 /** What stands in the form of a kind that may have pictures. */
 type Pictured = Entry & { photos?: string[] };
-
-/** The form is longer than the page: what is wrong comes into sight, drawn by then. */
-const showFault = (): void => void setTimeout(() => document.querySelector('[data-testid$="-error"]')?.scrollIntoView({ block: 'center' }), 50);
 
 /** Whether somebody else has written something else into what I changed too. */
 const clashes = (base: AnyRecord, mine: AnyRecord, stands: AnyRecord): boolean =>
@@ -86,6 +84,8 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
   const [clash, setClash] = useState<AnyRecord | null>(null);
   const draft = useDraft<Entry>(`${kind} ${base.version === 0 ? 'new' : `${base.id} ${base.version}`}`);
   const [began] = useState<Entry>(() => entryOfRecord(fields, record, units));
+  /** What it was filled with last, before anything was typed. */
+  const beginsWith = useRef(began);
   const readNow = (entry: Entry) => readEntry(kindOf(kind), base, withPhotos(entry as Pictured, withoutLocal), units);
   const resolver: Resolver<Entry> = (entry) => {
     const read = readNow(entry);
@@ -104,6 +104,8 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
     if (problem && problem.code !== 'stale') setError(fields.some(({ key }) => key === problem.path) ? problem.path : 'root', { message: problem.message });
   }, [problem, setError, fields]);
   const archived = shelves.archived.includes(record.id);
+  /** What was typed of a clock and not worked out yet is, before it is kept. */
+  const times = useRef<KilnClock>(null);
   /** One that waits to be saved has no version either. */
   const isNew = record.version === 0 && shelves[kind].every(({ id }) => id !== record.id);
   /** Where one was: the list that led here, or the shelf. */
@@ -127,6 +129,11 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
       else if (stands) save.save(recordOnto(mine, stands).variables, { on: stands.version, then });
       else save.save(mine, { on: base.version, ...(isNew ? { id: record.id } : {}), then });
     }, showFault)();
+
+  async function settleAndKeep(): Promise<void> {
+    if (times.current && !(await times.current.settle())) return showFault();
+    keep();
+  }
 
   const controller = kind === 'controllers' ? readEntry(KINDS.controllers, base as RecordOf<'controllers'>, now, units) : null;
   const form = kind === 'forms' ? readEntry(KINDS.forms, base as FormRecord, { ...now, name: called(record) || 'new' }, units) : null;
@@ -161,7 +168,11 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
             onChange={(id) => {
               const { name: _name, ...typical } = TYPICAL_CONTROLLERS.find((one) => one.id === id) ?? TYPICAL_CONTROLLERS[0];
               setBeganAs(id);
-              reset({ ...entryOfRecord(fields, { ...record, ...typical, id: record.id }, units), name: getValues('name') ?? '' });
+              const begins = entryOfRecord(fields, { ...record, ...typical, id: record.id }, units);
+              // What was typed or chosen by hand stays.
+              const own = Object.entries(getValues()).filter(([key, value]) => !isSame(value, beginsWith.current[key]));
+              beginsWith.current = begins;
+              reset({ ...begins, ...Object.fromEntries(own) });
             }}
             testID="begin-as"
           />
@@ -172,7 +183,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
           control={control}
           errors={formState.errors as Partial<Record<string, { message?: string }>>}
           shelves={shelves}
-          between={kind === 'kilns' && <KilnTimes record={record as Kiln} getValues={getValues} setValue={setValue} />}
+          between={kind === 'kilns' && <KilnTimes ref={times} record={record as Kiln} getValues={getValues} setValue={setValue} />}
         />
         {controller?.ok && (
           <View style={{ marginHorizontal: -space.large }}>
@@ -184,7 +195,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
         {formState.errors.root?.message && <Notice tone="warn">{formState.errors.root.message}</Notice>}
         {caution && <Notice tone="care">{caution}</Notice>}
         {save.held && <Held />}
-        <Action title="Save" disabled={save.saving} testID="save-record" onPress={() => keep()} />
+        <Action title="Save" disabled={save.saving} testID="save-record" onPress={() => void settleAndKeep()} />
         {!isNew && archives && (
           <Action
             kind="second"

@@ -10,7 +10,7 @@ import { useAskedForPasscode } from '@/outside/door';
 import { oldestShown, shownAsKept } from '@/outside/readings';
 import { useTold } from '@/outside/told';
 import { useServerAnswers } from '@/outside/useServerAnswers';
-import { wayOn } from '@/outbox/kinds';
+import { type Variables, wayOn } from '@/outbox/kinds';
 import type { Entry, Refusal } from '@/outbox/outbox';
 import { useEntries, useOutbox } from '@/outbox/useOutbox';
 import { space } from '@/theme/theme';
@@ -116,6 +116,8 @@ function RefusedSave({ entry, refusal }: { entry: Entry; refusal: Refusal }) {
   const outbox = useOutbox();
   const way = wayOn(entry.name, refusal);
   const asItIs = { ...(entry.variables as NewFiring), asItIs: true };
+  const told = entry.variables as Variables['saveFiring'];
+  const atOnce = entry.name === 'saveFiring' ? { ...told, body: { ...told.body, atOnce: true } } : { ...(entry.variables as NewFiring), atOnce: true };
   return (
     <Notice
       tone="warn"
@@ -123,6 +125,7 @@ function RefusedSave({ entry, refusal }: { entry: Entry; refusal: Refusal }) {
         <>
           {way === 'again' && <Action title="Send it again" testID="refused-again" onPress={() => outbox.again(entry.id)} />}
           {way === 'asItIs' && <Action title="Fire it as it is" testID="refused-as-it-is" onPress={() => outbox.again(entry.id, asItIs)} />}
+          {way === 'atOnce' && <Action title="Save it all the same" testID="refused-at-once" onPress={() => outbox.again(entry.id, atOnce)} />}
           {way === 'mine' && <Action title="Save mine over it" testID="refused-mine" onPress={() => outbox.mineOverTheirs(entry.id)} />}
           <Action kind="second" title="Let it go" testID="refused-drop" onPress={() => outbox.letGo(entry.id)} />
         </>
