@@ -102,7 +102,7 @@ test('a mould is written down, its nonsense refused at its measure; a blank too 
   me.expectedStatuses.add(422);
   await me.press('save-firing');
   await me.type('record-knownBy', 'fired before it was written down');
-  await me.press('save-firing');
+  await me.keepFiring();
   await me.find('firing-record');
   await me.reads('Shore dish, clear');
   expect(me.troubles).toEqual([]);
@@ -252,7 +252,7 @@ test('a piece that is stuck on its former is told so, and warmed upside down unt
   me.expectedStatuses.add(422);
   await me.press('save-firing');
   await me.type('record-knownBy', 'fired before it was written down');
-  await me.press('save-firing');
+  await me.keepFiring();
   await me.sees('firing-released', /^Stuck, Tile drum\.$/);
   await me.press('free-it');
   await me.press('plan-rescue');

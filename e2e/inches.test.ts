@@ -181,7 +181,7 @@ test('a round-bottomed trough reckoned in strips: put in as strips, planned as a
   const stack = /fills it: (\d+) strips of ([\d.]+) in × ([\d.]+) in/.exec(await me.text('reckon-answer')) ?? [];
   const [count, wide, long] = stack.slice(1).map(Number);
   // What goes in is said before it does.
-  await me.sees('reckon-puts', new RegExp(`Puts in ${count} strips of Clear, each ${wide} × ${long} in and ¼ in thick`));
+  await me.sees('reckon-puts', new RegExp(`Puts in ${count} strips of Clear \\(.*\\), each ${wide} × ${long} in and ¼ in thick`));
   await me.sees('reckon-puts', /Plans a casting in it/);
   await me.expectSound('strips in inches');
   await me.press('reckon-begin');
@@ -204,6 +204,61 @@ test('a round-bottomed trough reckoned in strips: put in as strips, planned as a
   await me.press('open-key-in');
   await me.find('key-in-0');
   await expectOurs(me, 'the key-in sheet of strips');
+  await me.page.close();
+});
+
+test('glasses called alike stand with their family; found glass has one of its own and joins no other; a mould is made that is not there yet', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  const open = (path: string): Promise<unknown> => me.page.goto(studio.address + path);
+  await open('/shelves/glasses/new');
+  await me.type('record-name', 'Clear');
+  await me.sees('same-name', /Glass 'Clear', .*, has this name too/);
+  await me.type('record-name', 'Green tumbler');
+  await me.gone('same-name');
+  await me.press('glass-is-found');
+  await me.sees('found-glass', /joins no other glass before a strip test/);
+  await me.press('glass-family-float');
+  await expectOurs(me, 'found glass');
+  await me.press('save-record');
+  await me.gone('save-record');
+  const { families, glasses } = await (await fetch(`${studio.address}/api/shelves`)).json();
+  const tumbler = glasses.find(({ name }: { name: string }) => name === 'Green tumbler');
+  expect(families.find(({ id }: { id: string }) => id === tumbler.familyId)).toMatchObject({
+    name: 'Green tumbler',
+    provisional: true,
+    source: 'taken as Window float',
+  });
+  const clear = glasses.find(({ familyId, name }: { familyId: string; name: string }) => familyId === 'float' && name === 'Clear');
+  const layers = [tumbler, clear].map(({ id }: { id: string }, i) => ({ id: `l${i}`, form: 'sheet', glassId: id, thickness_m: 0.004 }));
+  const id = crypto.randomUUID();
+  const made = await fetch(`${studio.address}/api/pieces`, {
+    ...{ method: 'POST', headers: { 'Content-Type': 'application/json' } },
+    body: JSON.stringify({
+      ...{ id, name: 'Tumbler on float' },
+      doc: {
+        ...{ schemaVersion: 3, footprint: { shape: 'disc', diameter_m: 0.1 }, dammed: false, typed: {} },
+        journey: [{ kind: 'lay', id: crypto.randomUUID(), side: 'above', layers: layers.map((layer) => ({ ...layer, id: crypto.randomUUID() })) }],
+      },
+    }),
+  });
+  expect(made.status).toBe(200);
+  await open(`/pieces/${id}`);
+  await me.sees('layer-row-1', /Clear \(Window float\)/);
+  await me.sees('fit-summary', /Does not fit/);
+  await me.reads('Green tumbler: not known to fit. Found glass joins no other before a strip test of the two holds.');
+  await expectOurs(me, 'a piece with found glass');
+  await open('/shelves/makings/new');
+  await me.press('making-new-form');
+  await me.type('record-name', 'Frog to be');
+  await me.press('form-use-cavity');
+  for (const [field, words] of Object.entries({ across_m: '4', floor_m: '4', deep_m: '1.5', thick_m: '1', thickest_m: '1.5', thinnest_m: '1' }))
+    await me.type(`figure-${field}`, words);
+  await me.press('save-record');
+  await me.heading(/New making|New mould/);
+  const form = (await (await fetch(`${studio.address}/api/shelves`)).json()).forms.find(({ name }: { name: string }) => name === 'Frog to be');
+  expect(await me.of(`[data-testid="making-form-${form.id}"]`, (node) => node.getAttribute('aria-checked'))).toBe('true');
+  await expectOurs(me, 'a making whose mould is not there yet');
+  expect(me.troubles).toEqual([]);
   await me.page.close();
 });
 

@@ -533,6 +533,17 @@ export class Visitor {
     return { ...geometry, accessibility };
   }
 
+  /** Saves what was told of a firing, all the same where another was fired at that time. */
+  async keepFiring(): Promise<void> {
+    this.expectedStatuses.add(409);
+    await this.press('save-firing');
+    await this.patiently(
+      'the record, or what is asked',
+      this.page.waitForFunction(() => document.querySelector('[data-testid="firing-record"], [data-testid="save-at-once"]') !== null),
+    );
+    if (await this.has('save-at-once')) await this.press('save-at-once');
+  }
+
   /** Fails the test if the view or anything before it had a fault. withAxe: axe too, which takes long; everywhere with LONG=1, else see views.test.ts. */
   async expectSound(view: string, how: { withAxe?: boolean } = {}): Promise<void> {
     expect({ view, ...(await this.inspect(how)), troubles: this.troubles }).toEqual({

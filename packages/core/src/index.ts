@@ -319,7 +319,7 @@ export {
 } from './piece/placing';
 export { layUnder, scaledBetween, type Sketch, SKETCH_RANGE_M } from './piece/sketch';
 export { acrossOf, isPlaceable, isPlaced, leanLayer, mappedLayers, partsOf, type Placeable } from './piece/placed';
-export { glassName, hasTwoFaces, type Lie, madeUpOf, type NamedGlass, namedGlasses, type ShelfMade, type Stripe } from './piece/shelf';
+export { constantsOf, glassName, hasTwoFaces, type Lie, madeUpOf, type NamedGlass, namedGlasses, type ShelfMade, type Stripe } from './piece/shelf';
 export { glassIdsIn, laidAs, MADE_FORMS, MADE_NAMES, type MadeForm, STRIPES_AT_MOST, stripesOf, takenBy, type Yield, yieldOf } from './piece/made';
 export { layMotif, type LaidMotif } from './piece/layMotif';
 export { bodyBefore } from './piece/bodyAt';

@@ -45,7 +45,8 @@ const named = { id: recordId, name: words('Name', 80, 1), source: words('Source'
 /** The source of a record that ships as a stand-in for the studio's own. */
 export const TYPICAL_SOURCE = 'typical; write your own over it';
 
-export const FamilySchema = GlassConstantsSchema.extend(named);
+/** provisional: of found glass, its figures taken from another family. */
+export const FamilySchema = GlassConstantsSchema.extend({ ...named, provisional: z.literal(true).optional() });
 export type Family = z.infer<typeof FamilySchema>;
 export const FamilyChangeSchema = onACurve(FamilySchema);
 

@@ -1,5 +1,5 @@
 /** Lays many parts at once: strips on edge, segments in a ring, rows woven like bricks, slices of a bar; of bought glass or of made. */
-import { type LayStep, isLaying, layMotif } from '@torvin/core';
+import { type LayStep, glassName, isLaying, layMotif } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -103,7 +103,7 @@ function MotifForm({ layup, pieceId, step, shelves, onLaid }: AddMotifProps) {
               as="pressed"
               small
               chosen={false}
-              title={glass?.name ?? id}
+              title={glassName(shelves, id)}
               mark={<Swatch colour={glass?.colour} />}
               onPress={() => glassIds.length > 1 && setGlassIds(glassIds.toSpliced(i, 1))}
               testID={`motif-glass-${i}`}
@@ -179,12 +179,11 @@ interface OfProps {
 
 /** Something that is there or not, of a glass of its own. */
 function Of({ title, value, begin, shelves, pieceId, onChange, testID }: OfProps) {
-  const glass = value === null ? undefined : glassOf(shelves, value);
   return (
     <View>
       <Tick on={value !== null} title={title} onPress={() => onChange(value === null ? (begin ?? null) : null)} testID={testID} />
       {value !== null && (
-        <Fold title={glass?.name ?? value} about="its glass" testID={`${testID}-glass`}>
+        <Fold title={glassName(shelves, value)} about="its glass" testID={`${testID}-glass`}>
           {() => <GlassChoice shelves={shelves} pieceId={pieceId} form="cap" value={value} onChange={({ id }) => onChange(id)} />}
         </Fold>
       )}

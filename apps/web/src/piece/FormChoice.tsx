@@ -1,5 +1,6 @@
 /** One of the studio's own forms, or none; each drawn, the rest of them found by their names. */
-import type { FormShape } from '@torvin/core';
+import { type FormShape, stageTitle, standing } from '@torvin/core';
+import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { FormMark } from '@/section/FormDrawing';
 import { FoundChoice } from '@/ui/FoundChoice';
@@ -12,6 +13,8 @@ export interface FormChoiceProps {
   chosen: ShelfForm | null;
   /** Those that serve. */
   forms: readonly ShelfForm[];
+  /** Of those that are being made yet. */
+  makings?: Shelves['makings'];
   /** What there is without one. */
   none: { title: string; note: string };
   fault?: string;
@@ -21,7 +24,14 @@ export interface FormChoiceProps {
 
 const NONE = 'none';
 
-export function FormChoice({ label, chosen, forms, none, fault, testID = 'form', onChange }: FormChoiceProps) {
+/** What of its making is next; nothing where it is finished, or was not made here. */
+function inTheMaking(formId: string, makings: Shelves['makings']): string | undefined {
+  const making = makings.findLast((one) => one.formId === formId);
+  const next = making && standing(making, null, null).next;
+  return making && next ? `in the making: ${stageTitle(next, making).toLowerCase()} is next` : undefined;
+}
+
+export function FormChoice({ label, chosen, forms, makings = [], none, fault, testID = 'form', onChange }: FormChoiceProps) {
   if (forms.length === 0 && !chosen) return null;
   const offered = chosen && forms.every(({ id }) => id !== chosen.id) ? [chosen, ...forms] : forms;
   return (
@@ -29,7 +39,7 @@ export function FormChoice({ label, chosen, forms, none, fault, testID = 'form',
       <FoundChoice
         label={label}
         value={chosen?.id ?? NONE}
-        options={offered.map((form) => ({ value: form.id, title: form.name, mark: <FormMark form={form} /> }))}
+        options={offered.map((form) => ({ value: form.id, title: form.name, note: inTheMaking(form.id, makings), mark: <FormMark form={form} /> }))}
         none={{ value: NONE, ...none }}
         onChange={(id) => onChange(id === NONE ? null : id)}
         testID={testID}

@@ -24,6 +24,7 @@ import {
   text,
   turnLayer,
   laidLayers,
+  glassName,
 } from '@torvin/core';
 import { CHUNK_RANGE_M, COVER_RANGE, GRAIN_RANGE_KG_M2, OVERHANG_RANGE_M, PIECES_AT_MOST, ROD_RANGE_M, SHEET_RANGE_M, type Shelves } from '@torvin/schema';
 import { View } from 'react-native';
@@ -72,7 +73,7 @@ export function LayerSheet({ layup, pieceId, layer, place: { index, count }, nam
   return (
     <Drawer
       title={name}
-      subtitle={`${glass?.name ?? layer.glassId}, ${FORM_NAMES[layer.form].toLowerCase()}, layer ${index + 1} of ${count} from the shelf`}
+      subtitle={`${glassName(shelves, layer.glassId)}, ${FORM_NAMES[layer.form].toLowerCase()}, layer ${index + 1} of ${count} from the shelf`}
       label={`${name}, its figures`}
       closeLabel={`Done with ${name}`}
       onClose={() => onSelect(null)}

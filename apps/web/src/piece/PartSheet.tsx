@@ -20,6 +20,7 @@ import {
   repeatInRows,
   spaceParts,
   text,
+  glassName,
 } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { useState } from 'react';
@@ -61,7 +62,9 @@ export function PartSheet({ layup, pieceId, step, body, parts, selected, shelves
   const ids = chosen.map(({ id }) => id);
   const ofLayer = parts.filter(({ layerId }) => layerId === first.layerId);
   const title =
-    chosen.length === 1 ? callOf(layer, first, glass?.name ?? layer.glassId, ofLayer.length > 1 ? ofLayer.indexOf(first) + 1 : null) : `${chosen.length} parts`;
+    chosen.length === 1
+      ? callOf(layer, first, glassName(shelves, layer.glassId), ofLayer.length > 1 ? ofLayer.indexOf(first) + 1 : null)
+      : `${chosen.length} parts`;
   const toggle = (what: Doing): void => setDoing(doing === what ? null : what);
   const { edit } = layup;
   /** What a copying edit has laid is chosen with what was. */
@@ -74,7 +77,7 @@ export function PartSheet({ layup, pieceId, step, body, parts, selected, shelves
   return (
     <Drawer
       title={title}
-      subtitle={subtitleOf(chosen, parts, layer, glass?.name ?? layer.glassId, units.length)}
+      subtitle={subtitleOf(chosen, parts, layer, glassName(shelves, layer.glassId), units.length)}
       label={`${title}, on the plan`}
       closeLabel={`Done with ${title}`}
       onClose={() => onSelect([])}

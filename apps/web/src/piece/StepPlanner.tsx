@@ -184,6 +184,7 @@ function StepForm({ pieceId, doc, fired, step, shelves, planning: { working, pro
         <FormChoice
           label={RECIPES[entry.look].frees ? 'Stuck in or on' : RECIPES[entry.look].asks ? 'Mould or former' : 'Stands in or on'}
           chosen={form}
+          makings={shelves.makings}
           forms={offered(shelves.forms, entry.formId ?? '').filter((one) => serves(one, entry.look))}
           none={
             RECIPES[entry.look].asks

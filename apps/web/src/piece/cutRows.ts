@@ -18,6 +18,7 @@ import {
   namedGlasses,
   scoreWords,
   text,
+  glassName,
 } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { glassOf, madeOf } from '@/shelves/everyGlass';
@@ -89,7 +90,7 @@ export function cutRows(
           ? `${layer.form} of ${text(formatStock(layer.diameter_m, units.length))}`
           : '';
     return {
-      ...{ number: i + 1, ids: group.ids, glass: glass?.name ?? layer.glassId, colour: glass?.colour ?? '#9AA8A2' },
+      ...{ number: i + 1, ids: group.ids, glass: glassName(shelves, layer.glassId), colour: glass?.colour ?? '#9AA8A2' },
       ...{ pieces: `${group.count} × ${sizeOf(group, layer, units)}`, from: stock, mass: text(formatMass(mass_kg, units.mass)) },
       ...{ grind: GRIND_WORDS[group.grind], score: 'diameter_m' in layer || made ? '' : scoreWords(glass?.coated ?? false) },
     };

@@ -9,6 +9,7 @@ import {
   pairWords,
   sideBySide,
   type LaidLayer,
+  glassName,
 } from '@torvin/core';
 import type { Shelves } from '@torvin/schema';
 import { useMemo } from 'react';
@@ -52,7 +53,7 @@ export function useFit(layers: readonly LaidLayer[], shelves: Shelves): FitNews 
   const { glasses, contacts, evidence } = question;
   const asked = useMemo(() => (contacts.length === 0 ? null : { glasses, contacts, evidence }), [glasses, contacts, evidence]);
   const { value, stale } = useComputed('fit', asked);
-  const name = (glass: number): string => shelves.glasses.find(({ id }) => id === question.ids[glass])?.name ?? '';
+  const name = (glass: number): string => glassName(shelves, question.ids[glass] ?? '');
   const coatings = coatingFindings({
     layers: layers.map((layer) => {
       if (layer.form === 'sheet') return { form: 'sheet', glass: 0, thickness_m: layer.thickness_m, ...(layer.coated ? { coated: layer.coated } : {}) };

@@ -41,10 +41,10 @@ const POWDER_UNDER_M = 0.0005;
 type Strewn = Pick<Answered<'grains'>, 'mass_kg' | 'area_m2' | 'perArea_kg_m2'>;
 
 /** It lies on as much of the piece's outline as it was reckoned for. */
-function putsGrains({ glass }: ReckonedOf, { outline, grain_m }: StrewnAsked, { mass_kg, area_m2, perArea_kg_m2 }: Strewn, units: Units): Puts | null {
+function putsGrains({ glass, name }: ReckonedOf, { outline, grain_m }: StrewnAsked, { mass_kg, area_m2, perArea_kg_m2 }: Strewn, units: Units): Puts | null {
   if (!glass) return null;
   return {
-    words: () => `Lays ${text(formatMass(mass_kg, units.mass))} of ${glass.name}, ${text(formatStrewn(perArea_kg_m2, units))}.`,
+    words: () => `Lays ${text(formatMass(mass_kg, units.mass))} of ${name}, ${text(formatStrewn(perArea_kg_m2, units))}.`,
     replaces: false,
     lays: true,
     into(doc, { newId, into }) {

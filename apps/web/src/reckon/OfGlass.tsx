@@ -24,7 +24,11 @@ export function OfGlass({ shelves, of, onChange, part, id: which = 'glass' }: Of
   const units = useUnits();
   const [open, setOpen] = useState(false);
   const glasses = shelves.glasses.filter(({ id }) => !shelves.archived.includes(id));
-  const offered = glasses.length > 0 ? glasses : shelves.families.map(({ id, name }) => ({ id, name, colour: undefined }));
+  const familyOf = (id: string): string | undefined => shelves.families.find((family) => family.id === id)?.name;
+  const offered =
+    glasses.length > 0
+      ? glasses.map(({ id, name, colour, familyId }) => ({ id, name, colour, note: familyOf(familyId) }))
+      : shelves.families.map(({ id, name }) => ({ id, name, colour: undefined, note: undefined }));
   return (
     <View>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
@@ -46,12 +50,13 @@ export function OfGlass({ shelves, of, onChange, part, id: which = 'glass' }: Of
           aria-label={part ? `Glass, ${part}` : 'Glass'}
           style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small, paddingBottom: space.small }}
         >
-          {offered.map(({ id, name, colour }) => (
+          {offered.map(({ id, name, colour, note }) => (
             <Option
               key={id}
               as="radio"
               chosen={id === of.id}
               title={name}
+              note={note}
               mark={<Swatch colour={colour} />}
               onPress={() => {
                 onChange(id);

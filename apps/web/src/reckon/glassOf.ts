@@ -1,6 +1,6 @@
 /** Of which glass it is: of one on the shelf, or of a family where the shelf has none yet. */
-import { type GlassConstants, type Stock, laidLayers } from '@torvin/core';
-import type { Family, Glass, Shelves } from '@torvin/schema';
+import { type GlassConstants, type Stock, constantsOf, glassName, laidLayers } from '@torvin/core';
+import type { Glass, Shelves } from '@torvin/schema';
 import type { Where } from './useWhere';
 
 export interface ReckonedOf {
@@ -14,19 +14,16 @@ export interface ReckonedOf {
 
 const NO_COLOUR = '#9aa8a2';
 
-function constantsOf({ id: _id, name: _name, source: _source, version: _version, ...constants }: Family): GlassConstants {
-  return constants;
-}
-
 /** chosen: an id, or what is no glass any more; without one that of the piece which is open, else the first of the shelf, else of the families. */
-export function glassOf({ glasses, families, archived }: Shelves, chosen: string | undefined, where: Where | null): ReckonedOf | null {
+export function glassOf(shelves: Shelves, chosen: string | undefined, where: Where | null): ReckonedOf | null {
+  const { glasses, families, archived } = shelves;
   const wanted = chosen ?? (where ? laidLayers(where.piece.doc)[0]?.glassId : undefined);
   const here = glasses.filter(({ id }) => !archived.includes(id));
   const glass = glasses.find(({ id }) => id === wanted) ?? (families.some(({ id }) => id === wanted) ? undefined : here[0]);
   const family = families.find(({ id }) => id === (glass?.familyId ?? wanted)) ?? (glass ? undefined : families[0]);
   if (!family) return null;
   return {
-    ...{ id: glass?.id ?? family.id, name: glass?.name ?? family.name, colour: glass?.colour ?? NO_COLOUR },
+    ...{ id: glass?.id ?? family.id, name: glass ? glassName(shelves, glass.id) : family.name, colour: glass?.colour ?? NO_COLOUR },
     ...{ constants: constantsOf(family), glass: glass ?? null },
   };
 }

@@ -70,7 +70,7 @@ function amountWords({ as, mass_kg, stays_kg, cut }: PutMass, name: string, insi
 }
 
 /** inside: of one hollow; null of several or of what was told by water or by a model, where the piece keeps its outline. */
-export function putsGlass({ glass }: ReckonedOf, put: PutMass, inside: InHollow | null, shelves: Shelves, units: Units): Puts | null {
+export function putsGlass({ glass, name }: ReckonedOf, put: PutMass, inside: InHollow | null, shelves: Shelves, units: Units): Puts | null {
   if (!glass) return null;
   const deep = inside && text(formatLength(inside.deepest_m, units.length));
   const isCast = inside !== null && narrows(inside.left);
@@ -81,8 +81,8 @@ export function putsGlass({ glass }: ReckonedOf, put: PutMass, inside: InHollow 
   return {
     words: (isBegun) =>
       inside && !isBegun
-        ? `${amountWords(put, glass.name, inside, units)}, in a ${isCast ? 'hollow' : 'dam'} of this outline, ${deep} deep${isCast ? ' where it is deepest' : ''}.${isCast ? casting : ''}`
-        : `${amountWords(put, glass.name, inside, units)}, on the outline of the piece.`,
+        ? `${amountWords(put, name, inside, units)}, in a ${isCast ? 'hollow' : 'dam'} of this outline, ${deep} deep${isCast ? ' where it is deepest' : ''}.${isCast ? casting : ''}`
+        : `${amountWords(put, name, inside, units)}, on the outline of the piece.`,
     replaces: true,
     lays: true,
     into(doc, { newId, into, isBegun }) {

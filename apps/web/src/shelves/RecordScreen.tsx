@@ -19,17 +19,18 @@ import {
   valueAt,
 } from '@torvin/schema';
 import { TYPICAL_CONTROLLERS, profileWords } from '@torvin/core';
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { type FieldErrors, type Resolver, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
 import type { ShelfRecord } from '@/outside/records';
 import { inFormUnits, useUnits } from '@/data/FormUnits';
 import { useDraft } from '@/data/useDraft';
 import { recordOnto } from '@/outbox/kinds';
 import { isSame } from '@/outbox/merge';
 import { knownNames, withPhotos, withoutLocal } from '@/outbox/pictures';
-import { useSave } from '@/outbox/useOutbox';
+import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { PanelTrial } from '@/panel/PanelTrial';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -39,6 +40,7 @@ import { Fold } from '@/ui/Fold';
 import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
+import { capital } from '@/ui/capital';
 import { showFault } from '@/ui/showFault';
 import { DeleteRecord } from './DeleteRecord';
 import { FormCoats } from './FormCoats';
@@ -60,6 +62,8 @@ export interface RecordScreenProps {
 /** What stands in the form of a kind that may have pictures. */
 type Pictured = Entry & { photos?: string[] };
 
+const quoted = (name: string): string => `'${name}'`;
+
 /** Whether somebody else has written something else into what I changed too. */
 const clashes = (base: AnyRecord, mine: AnyRecord, stands: AnyRecord): boolean =>
   Object.entries(mine).some(([key, value]) => {
@@ -73,6 +77,7 @@ export const RecordScreen = inFormUnits(RecordForm);
 
 function RecordForm({ kind, record, shelves }: RecordScreenProps) {
   const router = useRouter();
+  const { then: after } = useLocalSearchParams<{ then?: string }>();
   const units = useUnits();
   const { fields, one, caution, archives } = kindOf(kind);
   const called = (of: ShelfRecord): string => titleOf(kind, of, aboutShelves(shelves, units));
@@ -82,6 +87,8 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
   /** As it stood when the form was filled: it may be changed elsewhere, and be read anew, while one types. */
   const [base] = useState(record);
   const [clash, setClash] = useState<AnyRecord | null>(null);
+  const [isFound, setFound] = useState(false);
+  const outbox = useOutbox();
   const draft = useDraft<Entry>(`${kind} ${base.version === 0 ? 'new' : `${base.id} ${base.version}`}`);
   const [began] = useState<Entry>(() => entryOfRecord(fields, record, units));
   /** What it was filled with last, before anything was typed. */
@@ -111,6 +118,15 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
   /** Where one was: the list that led here, or the shelf. */
   const leave = (): void => (router.canGoBack() ? router.back() : router.replace(shelfHref(kind)));
 
+  /** Found glass, of a family of its own that is kept before it: the figures of the one that was chosen. */
+  function withOwnFamily(glass: RecordOf<'glasses'>): RecordOf<'glasses'> {
+    const taken = shelves.families.find(({ id }) => id === glass.familyId);
+    if (!taken) return glass;
+    const family = { ...taken, id: uuid(), version: 0, name: glass.name, source: `taken as ${taken.name}`, provisional: true as const };
+    outbox.put('saveRecord', { kind: 'families', record: family, before: null }, { on: 0 });
+    return { ...glass, familyId: family.id };
+  }
+
   /** standing: what somebody else saved meanwhile, to put my changes onto. */
   const keep = (standing?: AnyRecord): void =>
     void handleSubmit((entry) => {
@@ -119,16 +135,30 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
       // Those that have not gone yet are named by the server once they have.
       const { photos = [] } = entry as Pictured;
       const shown = photos.length > 0 ? { photos: knownNames(photos) } : {};
-      const mine = { kind, record: { ...read.record, ...shown } as RecordOf<ShelfKind>, before: base };
+      const kept = isFound ? withOwnFamily(read.record as RecordOf<'glasses'>) : read.record;
+      const mine = { kind, record: { ...kept, ...shown } as RecordOf<ShelfKind>, before: base };
       const then = (): void => {
         draft.done();
-        leave();
+        // A mould that was described to be made goes on with its making.
+        if (kind === 'forms' && after === 'making') router.replace(`/shelves/makings/new?on=${record.id}`);
+        else leave();
       };
       const stands = standing ?? (record.version === base.version ? undefined : record);
       if (!standing && stands && clashes(base, mine.record, stands)) setClash(stands);
       else if (stands) save.save(recordOnto(mine, stands).variables, { on: stands.version, then });
       else save.save(mine, { on: base.version, ...(isNew ? { id: record.id } : {}), then });
     }, showFault)();
+
+  /** Another of its kind that is called the same. */
+  const ownName = String(now.name ?? '')
+    .trim()
+    .toLowerCase();
+  const others: readonly ShelfRecord[] = shelves[kind];
+  const twin =
+    ownName === ''
+      ? undefined
+      : others.find((one) => one.id !== record.id && !shelves.archived.includes(one.id) && 'name' in one && one.name.trim().toLowerCase() === ownName);
+  const twinAbout = twin ? kindOf(kind).about(twin, aboutShelves(shelves, units)) : '';
 
   async function settleAndKeep(): Promise<void> {
     if (times.current && !(await times.current.settle())) return showFault();
@@ -177,6 +207,35 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
             testID="begin-as"
           />
         )}
+        {kind === 'makings' && isNew && (
+          <View style={{ alignItems: 'flex-start' }}>
+            <Action
+              kind="plain"
+              title="It is not on the shelf yet"
+              label="It is not on the shelf yet: describe the mould that is to be made"
+              testID="making-new-form"
+              onPress={() => router.replace('/shelves/forms/new?then=making')}
+            />
+          </View>
+        )}
+        {kind === 'glasses' && isNew && (
+          <Choice
+            label="It is"
+            value={isFound ? 'found' : 'bought'}
+            options={[
+              { value: 'bought', title: 'Of a family', note: 'as its maker sells it' },
+              { value: 'found', title: 'Found or made before', note: 'a tumbler, a pane, an old casting' },
+            ]}
+            onChange={(is) => setFound(is === 'found')}
+            testID="glass-is"
+          />
+        )}
+        {isFound && (
+          <Notice tone="warn" testID="found-glass">
+            It gets a family of its own, with the figures of the one chosen here until you know better. It joins no other glass before a strip test of the two
+            holds; anneal the first piece of it longer and cooler, and look at it between polarisers.
+          </Notice>
+        )}
         <RecordFields
           fields={fields}
           entry={now}
@@ -185,6 +244,11 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
           shelves={shelves}
           between={kind === 'kilns' && <KilnTimes ref={times} record={record as Kiln} getValues={getValues} setValue={setValue} />}
         />
+        {twin && (
+          <Notice tone="warn" testID="same-name">
+            {`${capital(KINDS[kind].one)} ${quoted(called(twin))}${twinAbout === '' ? '' : `, ${twinAbout},`} has this name too. Another name tells them apart.`}
+          </Notice>
+        )}
         {controller?.ok && (
           <View style={{ marginHorizontal: -space.large }}>
             <Fold title="Try it" about="keyed as the one beside your kiln would be" testID="try">

@@ -4,6 +4,7 @@ import type { GlassConstants } from '../glass/constants';
 import { coatingFindings, exposedCoatings } from './coating';
 import { contactsOf } from './contacts';
 import { type Evidence, fit } from './fit';
+import { fitSentence } from './words';
 import { reactionsBetween } from './reactions';
 import { sealStress, settingGap, sharedStress, timoshenkoBow } from './seal';
 
@@ -172,4 +173,22 @@ describe('a coated sheet', () => {
     const apart = coatingFindings({ layers: [{ ...coated, coated: 'up' }, base, { ...coated, coated: 'down' }] });
     expect(apart.map(({ state }) => state)).toEqual(['cappedFlush', 'faceDown']);
   });
+});
+
+test('found glass joins no other by an estimate, itself by being one, another by a strip test', () => {
+  const contacts = [{ lower: 0, upper: 1 }];
+  const glasses = [like({}), { ...like({}), unknown: true as const }];
+  // The very same figures, and still nothing is known of it.
+  expect(fit({ glasses, contacts, evidence: [] })).toMatchObject({ verdict: 'fails', basis: 'untested' });
+  expect(fit({ glasses: [like({}), like({})], contacts, evidence: [] })).toMatchObject({ verdict: 'likely', basis: 'estimate' });
+  expect(fit({ glasses, contacts: [{ lower: 1, upper: 1 }], evidence: [] })).toMatchObject({ verdict: 'fits', basis: 'sameGlass' });
+  for (const [result, verdict] of [
+    ['holds', 'fits'],
+    ['strained', 'doubtful'],
+    ['cracked', 'fails'],
+  ] as const)
+    expect(fit({ glasses, contacts, evidence: [{ a: 0, b: 1, kind: 'ownTest', result }] })).toMatchObject({ verdict, basis: 'ownTest' });
+  expect(fitSentence(fit({ glasses, contacts, evidence: [] }).pairs[0], { lower: 'Clear', upper: 'Tumbler' }, 'mm')).toBe(
+    'Tumbler on Clear: not known to fit. Found glass joins no other before a strip test of the two holds.',
+  );
 });

@@ -1,6 +1,6 @@
 /**
  * Whether glasses that touch fit. The strongest evidence decides: a pair proven by its makers, then the studio's own
- * strip test, then an estimate from expansion and setting point. A number alone is a clue, never proof, so an estimate
+ * strip test, then an estimate from expansion and setting point; of found glass no estimate counts. A number alone is a clue, never proof, so an estimate
  * never says more than 'likely'. Long hot work can shift any of it.
  */
 import type { GlassConstants } from '../glass/constants';
@@ -9,6 +9,8 @@ import { type Seal, sealStress, settingGap, sharedStress, timoshenkoBow } from '
 
 export interface FitGlass extends GlassConstants {
   contents?: readonly Content[];
+  /** Found glass, whose figures are taken: an estimate says nothing of it. */
+  unknown?: true;
 }
 
 /** Two glasses that touch, by index, and how deep each is there, m. */
@@ -34,7 +36,7 @@ export interface FitInput {
 }
 
 export type Verdict = 'fits' | 'likely' | 'doubtful' | 'fails';
-export type Basis = 'sameGlass' | 'proven' | 'ownTest' | 'estimate';
+export type Basis = 'sameGlass' | 'proven' | 'ownTest' | 'estimate' | 'untested';
 
 export interface PairFit {
   lower: number;
@@ -87,8 +89,9 @@ function pairFit({ glasses, evidence }: FitInput, contact: Contact): PairFit {
   const { tension_Pa, flat_Pa, bow_perM } = same ? { tension_Pa: 0, flat_Pa: 0, bow_perM: 0 } : sealStress(seal);
   const proven = seen(evidence, 'proven', contact);
   const own = seen(evidence, 'ownTest', contact);
-  const verdict = same ? 'fits' : (proven ?? own ?? estimated(tension_Pa));
-  const basis: Basis = same ? 'sameGlass' : proven ? 'proven' : own ? 'ownTest' : 'estimate';
+  const isUnknown = glasses[lower].unknown === true || glasses[upper].unknown === true;
+  const verdict = same ? 'fits' : (proven ?? own ?? (isUnknown ? 'fails' : estimated(tension_Pa)));
+  const basis: Basis = same ? 'sameGlass' : proven ? 'proven' : own ? 'ownTest' : isUnknown ? 'untested' : 'estimate';
   // A weaker source never overrules a stronger one, but a failure of one's own is not passed over in silence.
   const contradicted = proven === 'fits' && own !== null && own !== 'fits';
   return {

@@ -24,6 +24,7 @@ export function fitSentence(pair: PairFit, names: FitNames, unit: LengthUnit): s
     if (pair.verdict === 'fits') return `${both}: fits by your own strip test.`;
     return pair.verdict === 'fails' ? `${both}: does not fit, your own strip test cracked.` : `${both}: doubtful, your own strip test showed strain.`;
   }
+  if (pair.basis === 'untested') return `${both}: not known to fit. Found glass joins no other before a strip test of the two holds.`;
   const allowed = text(formatStress(pair.verdict === 'likely' ? LIKELY_PA : DANGEROUS_PA, unit));
   if (pair.verdict === 'likely') return `${both}: likely to fit. About ${stays} stays by estimate, up to ${allowed} is borne for good; a strip test decides.`;
   if (pair.verdict === 'doubtful') return `${both}: doubtful. About ${stays} stays by estimate, and at ${allowed} it is dangerous; make a strip test first.`;

@@ -33,7 +33,11 @@ export function fitQuestion(layers: readonly LaidLayer[], shelf: Shelf): FitOfLa
   const used = [...new Set(own.flatMap((glass) => (glass ? madeUpOf(glass).map((part) => part.glass) : [])))];
   const ids = used.map(({ id }) => id);
   const records = ids.map((id) => shelf.glasses.find((glass) => glass.id === id));
-  const glasses = used.map(({ constants }, i): FitGlass => ({ ...constants, contents: records[i]?.contents ?? [] }));
+  const isFound = (familyId: string | undefined): boolean => shelf.families.some(({ id, provisional }) => id === familyId && provisional === true);
+  const glasses = used.map(({ constants }, i): FitGlass => ({
+    ...{ ...constants, contents: records[i]?.contents ?? [] },
+    ...(isFound(records[i]?.familyId) ? { unknown: true as const } : {}),
+  }));
   const depths = drawnLayers(layers, shelf).map(({ thickness_m }) => thickness_m);
   const contacts = new Map<string, { contact: Required<Contact>; between: [number, number][] }>();
   for (const [below, above] of touchingLayers(layers)) {

@@ -154,6 +154,16 @@ describe('on the shelf', () => {
     const dense = namedGlasses(shelfWith(alien)).find(({ id }) => id === 'heavy');
     expect(dense?.constants.density_kg_m3).toBeCloseTo((FAMILY.density_kg_m3 + 2800) / 2, 9);
     expect([glassName(shelf, 'slab'), glassName(shelf, 'straw'), glassName(shelf, 'gone')]).toEqual(['Striped slab', 'straw', 'gone']);
+    // Where two are called the same, each with its family.
+    const [straw] = shelf.glasses.filter(({ id }) => id === 'straw');
+    const two = {
+      ...{ made: [], glasses: [straw, { ...straw, id: 'other', name: 'Straw ', familyId: 'float' }] },
+      families: [
+        { id: straw.familyId, name: 'Soft sheet' },
+        { id: 'float', name: 'Window float' },
+      ],
+    };
+    expect([glassName(two, 'straw'), glassName(two, 'other')]).toEqual(['straw (Soft sheet)', 'Straw  (Window float)']);
     // Of a glass that is on no shelf it is none.
     expect(namedGlasses(shelfWith(slab({ stripes: [{ glassId: 'gone', share: 1 }] }))).map(({ id }) => id)).toEqual(['straw', 'rose', 'alien']);
     expect([laidAs('bar'), laidAs('cane'), laidAs('frit')]).toEqual([

@@ -16,6 +16,8 @@ export interface Labelled {
   name: string;
   source?: string;
   version?: number;
+  /** Of a family: its figures are taken from another, and nothing is known of what it fits. */
+  provisional?: true;
 }
 
 export interface ShelfGlass {
@@ -85,7 +87,14 @@ export function sharesOf(glass: NamedGlass): readonly { glass: NamedGlass; share
 }
 
 /** A record without what makes a record of it. */
-export function constantsOf<T extends Labelled>({ id: _id, name: _name, source: _source, version: _version, ...constants }: T): Omit<T, keyof Labelled> {
+export function constantsOf<T extends Labelled>({
+  id: _id,
+  name: _name,
+  source: _source,
+  version: _version,
+  provisional: _provisional,
+  ...constants
+}: T): Omit<T, keyof Labelled> {
   return constants;
 }
 
@@ -151,6 +160,13 @@ export function lying<S>(made: MadeAs, stripes: readonly S[], layer: LiesAs): { 
 /** Whether it shows another order of glasses when it is turned over. */
 export const hasTwoFaces = ({ lie, stripes }: Pick<ShelfMade, 'lie' | 'stripes'>): boolean => stripes.length > 1 && (lie === 'level' || lie === 'upright');
 
-/** What a glass is called, bought or made; its id where it is on no shelf. */
-export const glassName = (shelf: Pick<Shelf, 'glasses' | 'made'>, glassId: string): string =>
-  (shelf.glasses.find(({ id }) => id === glassId) ?? shelf.made.find(({ id }) => id === glassId))?.name ?? glassId;
+const plainly = (name: string): string => name.trim().toLowerCase();
+
+/** What a glass is called, bought or made, with its family where another bought one is called the same; its id where it is on no shelf. */
+export function glassName({ glasses, made, families }: Pick<Shelf, 'glasses' | 'made'> & { families: readonly Labelled[] }, glassId: string): string {
+  const bought = glasses.find(({ id }) => id === glassId);
+  if (!bought) return made.find(({ id }) => id === glassId)?.name ?? glassId;
+  const isAlone = glasses.every(({ id, name }) => id === glassId || plainly(name) !== plainly(bought.name));
+  const family = isAlone ? undefined : families.find(({ id }) => id === bought.familyId)?.name;
+  return family === undefined ? bought.name : `${bought.name} (${family})`;
+}

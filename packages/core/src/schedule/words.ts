@@ -92,7 +92,7 @@ export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<Purposeful
 }
 
 /** Faster than this share of what the shelf bears it is the shelf that rules. */
-const RULES_FROM = 0.85;
+const RULES_FROM = 0.95;
 
 function shelfRules(firing: ResolvedFiring, rate_C_per_h: number | null): boolean {
   const { limit, C_per_h } = standPace(firing);

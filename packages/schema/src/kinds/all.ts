@@ -80,9 +80,9 @@ const families = kind({
     plain('stressOptical_perPa', 'Stress-optical constant', '10⁻¹²/Pa', 1e12, OPTIONAL),
   ],
   begins: () => TYPICAL_GLASS,
-  about({ expansion_perK, annealing_C, softening_C }, { units }) {
+  about({ expansion_perK, annealing_C, softening_C, provisional }, { units }) {
     const degrees = (celsius: number): string => text(formatTemperature(celsius, units.temperature));
-    return `${(expansion_perK * 1e6).toFixed(1)}·10⁻⁶/K, anneals at ${degrees(annealing_C)}, softens at ${degrees(softening_C)}`;
+    return `${provisional ? 'of found glass, ' : ''}${(expansion_perK * 1e6).toFixed(1)}·10⁻⁶/K, anneals at ${degrees(annealing_C)}, softens at ${degrees(softening_C)}`;
   },
 });
 

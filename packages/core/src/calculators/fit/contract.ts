@@ -9,7 +9,9 @@ import { schemaFor } from '../../contract/schemaFor';
 export const summary = 'Whether glasses that touch fit, by the strongest evidence';
 
 const index = (title: string) => quantity(title, '', 0, 31).int({ error: `${title} must be a whole number: a place in the list of glasses.` });
-const FitGlass = onACurve(GlassConstantsSchema.extend({ contents: z.array(oneOf('Content', CONTENTS)).max(4).optional() }));
+const FitGlass = onACurve(
+  GlassConstantsSchema.extend({ contents: z.array(oneOf('Content', CONTENTS)).max(4).optional(), unknown: z.literal(true).optional() }),
+);
 const depth = quantity('Depth', 'm', 1e-6, 0.1);
 
 const EvidenceSchema = schemaFor<Evidence>()(
@@ -36,7 +38,7 @@ export const request = z
   });
 
 const verdict = z.enum(['fits', 'likely', 'doubtful', 'fails']);
-const basis = z.enum(['sameGlass', 'proven', 'ownTest', 'estimate']);
+const basis = z.enum(['sameGlass', 'proven', 'ownTest', 'estimate', 'untested']);
 const estimates = z.array(z.object({ formula: z.string(), stress_Pa: figure('Pa') }));
 
 export const answer = z.object({
