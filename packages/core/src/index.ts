@@ -81,6 +81,7 @@ export { type Cone, CONES } from './ware/cones';
 export { WARE_KINDS, WARE_MATERIALS, WARE_NAMES, type WareKind } from './ware/wares';
 export { CONTENTS } from './fit/reactions';
 export type { FitVerdict, PairFit } from './fit/fit';
+export { fit } from './fit/fit';
 export { fitReckoning, fitSentence, pairWords } from './fit/words';
 export { type CoatingFinding, coatingFindings } from './fit/coating';
 export { QUANTITY_NAMES, type QuantityName } from './quantity/names';
@@ -269,7 +270,7 @@ export {
 } from './piece/document';
 export { asJourney, type EarlierDocument, FIRST_LAID_ID, firingOf, firingsOf, isLaying, laidLayers, layingOf, placeOf, withStep } from './piece/journey';
 export { untoldBefore, untoldWords } from './piece/untold';
-export { standingWarnings } from './piece/standing';
+export { type FitAsked, fitBefore, fitWarnings, standingWarnings } from './piece/standing';
 export { journeyWarnings, type WorkOf } from './piece/journeyWarnings';
 export { type AfterStep, bodiesAfter } from './piece/bodiesAfter';
 export { type BodyNow, bodyOf, isOnePiece, isSealed, massNow, nothingYet } from './piece/bodyNow';

@@ -4,6 +4,9 @@ import {
   brokenOf,
   brokenSentence,
   firingOf,
+  fit,
+  fitBefore,
+  fitWarnings,
   formatTemperature,
   hottestSegment,
   outdatedBy,
@@ -189,7 +192,10 @@ function standingNow(db: Database, { pieceId: of, stepId: at, segments, result: 
   const units = studioUnits(db);
   const broken = brokenOf(planned.readings).map((reading) => brokenSentence(reading, units, snapshot.firing.look));
   const hottest_C = segments[hottestSegment(segments)].target_C;
-  const found = step ? standingWarnings(piece.doc, step, allShelves(db), units, { hottest_C, work_perPa: planned.work_perPa.mean }) : [];
+  const shelf = allShelves(db);
+  const found = step ? standingWarnings(piece.doc, step, shelf, units, { hottest_C, work_perPa: planned.work_perPa.mean }) : [];
+  const asked = step ? fitBefore(piece.doc, step, shelf) : null;
+  if (asked) found.push(...fitWarnings(asked, fit(asked.question), shelf, units));
   const fired = lastResults(db, of);
   const untold = piece
     ? untoldWords(

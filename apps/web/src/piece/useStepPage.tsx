@@ -1,10 +1,11 @@
 /** What every page of one firing of a piece needs: the piece, the step that the address names, its schedule. */
-import { firingsOf, hottestSegment, standingWarnings } from '@torvin/core';
+import { type FitAsked, firingsOf, fitBefore, fitWarnings, hottestSegment, standingWarnings } from '@torvin/core';
 import type { Back } from '@/ui/Screen';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { Redirect, useLocalSearchParams } from 'expo-router';
 import { type ReactElement, useMemo } from 'react';
 import { useUnits } from '@/data/FormUnits';
+import { useComputed } from '@/engine/useComputed';
 import { usePiece, useSchedule, useShelves } from '@/data/pieces';
 import { Waiting } from '@/ui/Loading';
 import { useOutdated } from './useOutdated';
@@ -22,6 +23,8 @@ export interface StepPageParts {
 
 export type StepPage = ({ ready: true } & StepPageParts) | { ready: false; shown: ReactElement };
 
+const engineQuestion = ({ question: { glasses, contacts, evidence } }: FitAsked) => ({ glasses, contacts, evidence });
+
 /** Without a step in the address it is the first one. */
 export function useStepPage(title: string): StepPage {
   const { id, step: stepId } = useLocalSearchParams<{ id: string; step?: string }>();
@@ -32,12 +35,18 @@ export function useStepPage(title: string): StepPage {
   const shelves = useShelves();
   const outdated = useOutdated(piece.data?.doc ?? null, step, schedule.data, shelves.data, piece.data?.fired ?? {});
   const units = useUnits();
+  const asked = useMemo(
+    () => (piece.data && step && shelves.data ? fitBefore(piece.data.doc, step, shelves.data) : null),
+    [piece.data, step, shelves.data],
+  );
+  const fit = useComputed('fit', useMemo(() => asked && engineQuestion(asked), [asked]));
   const standing = useMemo(() => {
     if (!piece.data || !step || !schedule.data || !shelves.data) return [];
     const { segments, result } = schedule.data;
     const by = { hottest_C: segments[hottestSegment(segments)].target_C, work_perPa: result.work_perPa.mean };
-    return standingWarnings(piece.data.doc, step, shelves.data, units, by);
-  }, [piece.data, step, schedule.data, shelves.data, units]);
+    const fits = asked && fit.value && !fit.stale ? fitWarnings(asked, fit.value, shelves.data, units) : [];
+    return [...standingWarnings(piece.data.doc, step, shelves.data, units, by), ...fits];
+  }, [piece.data, step, schedule.data, shelves.data, units, asked, fit]);
   const back: Back = { title: piece.data?.name ?? 'Piece', href: `/pieces/${id}` };
   if (!piece.data) return { ready: false, shown: <Waiting query={piece} title={title} back={back} /> };
   if (!step?.scheduleId) {

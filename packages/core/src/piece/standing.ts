@@ -4,11 +4,16 @@
  */
 import type { Units } from '../units/convert';
 import { bodiesAfter } from './bodiesAfter';
-import type { PieceDocument, PlannedStep } from './document';
+import type { LaidLayer, PieceDocument, PlannedStep } from './document';
 import { betweenThem, formNotes, overShelf } from './formNotes';
 import { placeOf } from './journey';
 import { undoingWarnings } from './journeyWarnings';
-import { type Shelf, namedGlasses } from './shelf';
+import { type FitVerdict } from '../fit/fit';
+import { fitSentence } from '../fit/words';
+import { RECIPES } from '../look/recipes/all';
+import { type FitOfLayers, fitQuestion } from './fitQuestion';
+import { sideBySide } from './touching';
+import { type Shelf, glassName, namedGlasses } from './shelf';
 import { snapshotOf } from './snapshot';
 
 /** Of the form that a firing stands in: blank, grip, heat, shelf. hottest_C: of its schedule, where it has one. */
@@ -35,4 +40,33 @@ export function standingWarnings(
   const place = placeOf(doc, step.id);
   const before = bodiesAfter({ ...doc, journey: doc.journey.slice(0, place) }, glasses).at(-1);
   return [...ofForm(doc, step, shelf, units, hottest_C), ...(before ? undoingWarnings(step, before.body, glasses, units, work_perPa) : [])];
+}
+
+/** The fit of what lies there before a firing. */
+export interface FitAsked {
+  question: FitOfLayers;
+  layers: readonly LaidLayer[];
+}
+
+/** What the fit before a firing is judged from: of glasses that touch, but for what was joined before it; null where nothing is asked. */
+export function fitBefore(doc: PieceDocument, step: PlannedStep, shelf: Shelf): FitAsked | null {
+  if (RECIPES[step.look].ware) return null;
+  const before = bodiesAfter({ ...doc, journey: doc.journey.slice(0, placeOf(doc, step.id)) }, namedGlasses(shelf)).at(-1)?.body;
+  if (!before) return null;
+  const { layers, solid } = before;
+  const { contacts, between, ...rest } = fitQuestion(layers, shelf);
+  const isJoined = (one: number): boolean => one >= solid.from && one < solid.to;
+  const open = between.map((pairs) => pairs.some(([lower, upper]) => !isJoined(lower) || !isJoined(upper)));
+  const question = { ...rest, contacts: contacts.filter((_, i) => open[i]), between: between.filter((_, i) => open[i]) };
+  return question.contacts.length === 0 ? null : { question, layers };
+}
+
+/** Of each pair that does not fit, or may not, a sentence. */
+export function fitWarnings({ question: { ids, between }, layers }: FitAsked, { pairs }: Pick<FitVerdict, 'pairs'>, shelf: Shelf, { length }: Units): string[] {
+  return pairs.flatMap((pair, i) => {
+    if (pair.verdict !== 'fails' && pair.verdict !== 'doubtful') return [];
+    const [[lower, upper]] = between[i];
+    const name = (glass: number): string => glassName(shelf, ids[glass]);
+    return [fitSentence(pair, { lower: name(pair.lower), upper: name(pair.upper), beside: sideBySide(layers, lower, upper) }, length)];
+  });
 }
