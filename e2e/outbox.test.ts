@@ -153,7 +153,7 @@ describe('while the server is away', () => {
     await me.press('open-run');
     await me.press('open-record');
     await me.find('record-note');
-    await me.setTime('record-when', new Date(Date.now() - 4000 * 3600e3));
+    await me.setTime('record-when', new Date(Date.now() - 150 * 3600e3));
     await me.press('result-right');
     await me.type('record-note', 'with a picture');
     const input = (await me.page.waitForSelector('[data-testid="add-photo-input"]')) as unknown as { uploadFile(path: string): Promise<void> };

@@ -232,7 +232,7 @@ describe('a server that is away', () => {
     const me = await openFirstRun();
     await me.press('open-record');
     await me.find('record-note');
-    await me.setTime('record-when', new Date(Date.now() - 100 * 3600e3));
+    await me.setTime('record-when', new Date(Date.now() - 150 * 3600e3));
     await me.press('result-right');
     await studio.away(async () => {
       await me.type('record-note', 'written without the server');

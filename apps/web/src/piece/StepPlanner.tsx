@@ -50,6 +50,7 @@ import {
   usualSetUp,
   usualWare,
   withLook,
+  without,
   withSetUp,
   whyImpossible,
   shelfOf,
@@ -136,7 +137,14 @@ function StepForm({ pieceId, doc, fired, step, shelves, planning: { working, pro
         {RECIPES[entry.look].care}
       </Notice>
       {ware ? (
-        <WareChoices entry={entry} ware={ware} onChange={(part) => set({ ...part, ...(part.of ? usualWare(entry.look, units, part.of) : {}) })} />
+        <WareChoices
+          entry={entry}
+          ware={ware}
+          onChange={(part) => {
+            choose(part);
+            set({ ...part, ...(part.of ? without(usualWare(entry.look, units, part.of), byHand) : {}) });
+          }}
+        />
       ) : (
         <>
           <Choice
@@ -251,7 +259,7 @@ function StepForm({ pieceId, doc, fired, step, shelves, planning: { working, pro
           value={entry[field]}
           hint={hint}
           error={faultAt(field)}
-          onChange={(typed) => set({ [field]: typed })}
+          onChange={(typed) => choose({ [field]: typed })}
           testID={`shape-${field}`}
         />
       ))}

@@ -185,6 +185,9 @@ describe('a firing as chosen', () => {
     expect(to('tack', [])).toMatchObject({ setup: 'bareShelf' });
     expect(to('slump', ['setup'])).toMatchObject({ setup: 'inMould' });
     expect(to('dryMould', ['wet'])).toMatchObject({ wet: 'damp' });
+    // A wall that was typed stays whatever it is of.
+    expect(to('dryMould', [])).toHaveProperty('ware');
+    expect(to('dryMould', ['ware'])).not.toHaveProperty('ware');
   });
 
   test('over a former glass is draped, unless it has a shape to keep', () => {

@@ -259,8 +259,14 @@ export function withLook(entry: StepEntry, look: Look, { step, shelves, units, b
   const isWare = [look, entry.look].some((one) => RECIPES[one].ware !== undefined);
   const setup = byHand.includes('setup') && PLAIN.includes(usual) && PLAIN.includes(entry.setup) ? entry.setup : usual;
   const wet = byHand.includes('wet') && !isWare ? entry.wet : usualWet(look, entry);
-  return { setup, wet, ...usualWare(look, units) };
+  // Glue on glass says nothing of a mould that is dried.
+  const kept = isWare ? byHand.filter((key) => key !== 'wet') : byHand;
+  return { setup, wet, ...without(usualWare(look, units), kept) };
 }
+
+/** What is usual, but for what was chosen or typed by hand. */
+export const without = (usual: Partial<StepEntry>, byHand: readonly (keyof StepEntry)[]): Partial<StepEntry> =>
+  Object.fromEntries(Object.entries(usual).filter(([key]) => !byHand.includes(key as keyof StepEntry)));
 
 /** Over a former glass is draped, unless it is to keep a shape that it has. */
 export function withSetUp(doc: PieceDoc, { look }: Pick<StepEntry, 'look'>, setup: SetUpKind): Partial<StepEntry> {

@@ -35,11 +35,11 @@ export function useStepPage(title: string): StepPage {
   const shelves = useShelves();
   const outdated = useOutdated(piece.data?.doc ?? null, step, schedule.data, shelves.data, piece.data?.fired ?? {});
   const units = useUnits();
-  const asked = useMemo(
-    () => (piece.data && step && shelves.data ? fitBefore(piece.data.doc, step, shelves.data) : null),
-    [piece.data, step, shelves.data],
+  const asked = useMemo(() => (piece.data && step && shelves.data ? fitBefore(piece.data.doc, step, shelves.data) : null), [piece.data, step, shelves.data]);
+  const fit = useComputed(
+    'fit',
+    useMemo(() => asked && engineQuestion(asked), [asked]),
   );
-  const fit = useComputed('fit', useMemo(() => asked && engineQuestion(asked), [asked]));
   const standing = useMemo(() => {
     if (!piece.data || !step || !schedule.data || !shelves.data) return [];
     const { segments, result } = schedule.data;

@@ -48,7 +48,7 @@ export interface PutOrKeepProps {
 const REST_MS = 400;
 
 function placeWords({ laid, names }: Where, instead: boolean): string {
-  if (laid === 0) return 'Nothing is laid there yet.';
+  if (laid === 0) return 'No layer is there yet.';
   return instead ? `Takes away what is laid there: ${names.join(', ')}.` : `What is laid there stays under it: ${names.join(', ')}.`;
 }
 

@@ -221,10 +221,11 @@ function linesOf(question: Question): string[] {
       ];
     case 'shelfPace':
       return [
-        `A shelf or mould ${text(formatLength(stand.long_m, units.length))} long and ${text(formatLength(stand.thick_m, units.length))} thick${firing.setup.stand ? '' : ', taken to be no larger than what lies on it'}: the rate that ${text(formatLength(SHELF_REFERENCE_M, units.length))} of the usual ${text(formatLength(SHELF_M, units.length))} bears, ${text(formatRate(limits.shelf_C_per_h ?? 0, units.temperature))}, falls with the power 1.5 of its length up to half a metre, and as it is thicker.`,
+        `A shelf or mould ${text(formatLength(stand.long_m, units.length))} long and ${text(formatLength(stand.thick_m, units.length))} thick${firing.setup.stand ? '' : ', taken to be no larger than what lies on it'}.`,
+        `One of ${text(formatLength(SHELF_REFERENCE_M, units.length))}, ${text(formatLength(SHELF_M, units.length))} thick, bears ${text(formatRate(limits.shelf_C_per_h ?? 0, units.temperature))}. That falls with the power 1.5 of the length up to half a metre, and as the shelf is thicker.`,
         ...(stand.bears === undefined || stand.bears === 1
           ? []
-          : [`Its material evens out over how it swells ${stand.bears.toFixed(2)} times as well as cordierite, and bears as much of that rate.`]),
+          : [`Its material bears ${stand.bears.toFixed(2)} times the rate of cordierite, by how it evens out over how it swells.`]),
         `It counts up to ${text(formatTemperature(SHELF_PAST_C, units.temperature))}. Typical: what its maker says stands above it.`,
       ];
     case 'mouldPace': {

@@ -46,7 +46,7 @@ export const anneal: Recipe = {
   looksLike: {
     early: 'nothing to be seen: it is as it was',
     right: 'nothing to be seen: the hold tells, and polarisers once it is cold',
-    late: 'it has taken the print of what it lies on: too hot',
+    late: 'marks of the shelf on its underside: too hot',
   },
   care: 'A piece under stress can break in the hand or on the first degrees up: eye protection and gloves when it is set in, the lid closed before it is warmed, and slowly.',
 };
