@@ -1,5 +1,7 @@
 /** An empty studio that thinks in °F, inches and ounces, from 'New piece' to a recorded firing: no metric figure on the way. */
+import type { Schedule } from '@torvin/schema';
 import { setting } from './setting';
+import { beginPiece, planFiring, putForm, ranHotter, scheduleAt, tellFired } from './states';
 import { PHONE, Visitor, WIDE } from './visitor';
 
 const here = setting({ TORVIN_START: 'own' });
@@ -204,6 +206,67 @@ test('a round-bottomed trough reckoned in strips: put in as strips, planned as a
   await me.press('open-key-in');
   await me.find('key-in-0');
   await expectOurs(me, 'the key-in sheet of strips');
+  await me.page.close();
+});
+
+test('a form slumped too far, then short: the third plan lies between the two, and says so', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  const formId = await putForm(studio.address, 'Shown bowl', { across_m: '240', deep_m: '40', floor_m: '120' });
+  const bowl = async (name: string): Promise<string> => beginPiece(studio.address, name, { diameter: '250' }, 'clear-soft-90');
+  const [first, second, third] = [await bowl('Too far'), await bowl('Too short'), await bowl('Just so')];
+  await planFiring(studio.address, first, 'slump', { formId });
+  await tellFired(studio.address, first, 'past', 300, await ranHotter(studio.address, first, 10));
+  await planFiring(studio.address, second, 'slump', { formId });
+  await tellFired(studio.address, second, 'short', 200, await ranHotter(studio.address, second, -15));
+  await me.page.goto(`${studio.address}/pieces/${third}`);
+  await me.press('choose-look');
+  if (!(await me.has('look-slump'))) await me.press('choose-look');
+  await me.press('look-slump');
+  await me.press(`form-${formId}`);
+  await me.press('compute');
+  await me.heading(/^Slump$/);
+  await me.reads('Keeps every limit.');
+  const { snapshot, result } = await scheduleAt(studio.address, third);
+  const { short, past } = snapshot.firing.seen!;
+  expect(result.work_perPa.mean).toBeGreaterThan(short!.work_perPa);
+  expect(result.work_perPa.mean).toBeLessThan(past!.work_perPa);
+  const said = await me.page.evaluate(() => document.body.innerText);
+  expect(said).toMatch(/In this kiln the same slump fell short with \d\d % of this heat work and went too far with \d{3} %\./);
+  await expectOurs(me, 'a slump between two results');
+  expect(me.troubles).toEqual([]);
+  await me.page.close();
+});
+
+test('an oval mould that is typed is planned as the same mould of the shelf', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  const formId = await putForm(studio.address, 'Oval dish', { plan: 'oval', across_m: '200', along_m: '300', deep_m: '35' });
+  const begin = (name: string): Promise<string> => beginPiece(studio.address, name, { width: '210', length: '310' }, 'clear-soft-90');
+  const [shelved, typed] = [await begin('Oval, shelved'), await begin('Oval, typed')];
+  await planFiring(studio.address, shelved, 'slump', { formId });
+  await me.page.goto(`${studio.address}/pieces/${typed}`);
+  await me.press('choose-look');
+  if (!(await me.has('look-slump'))) await me.press('choose-look');
+  await me.press('look-slump');
+  await me.press('mould-outline-oval');
+  await me.type('shape-span', '11.811');
+  await me.type('shape-along', '7.874');
+  await me.type('shape-depth', '1.378');
+  await expectOurs(me, 'a mould that is typed');
+  await me.press('compute');
+  await me.heading(/^Slump$/);
+  await me.sees('schedule-state', /^as computed$/);
+  const [one, other] = [await scheduleAt(studio.address, shelved), await scheduleAt(studio.address, typed)];
+  const top = ({ segments }: Schedule): number => Math.max(...segments.map(({ target_C }) => target_C));
+  // To a hundredth of a millimetre, as it was typed.
+  const { shaping } = one.snapshot.firing.setup;
+  expect(other.snapshot.firing.setup.shaping).toEqual({
+    ...shaping,
+    span_m: expect.closeTo(0.2, 4),
+    along_m: expect.closeTo(0.3, 4),
+    depth_m: expect.closeTo(0.035, 4),
+  });
+  expect(Math.abs(top(one) - top(other))).toBeLessThanOrEqual(2);
+  expect(me.troubles).toEqual([]);
   await me.page.close();
 });
 

@@ -8,11 +8,12 @@ import {
   METRIC,
   addStep,
   compose,
+  firingsOf,
   inForm,
   parseLength,
   snapshotOf,
 } from '@torvin/core';
-import { type Entry, type FormRecord, type Piece, type Shelves, type Step, forms, readEntry } from '@torvin/schema';
+import { type Entry, type FormRecord, type Piece, type Schedule, type Shelves, type Step, forms, readEntry } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { type StepEntry, entryOfStep, stepOf, usualSetUp, usualWare, usualWet } from '../apps/web/src/piece/stepEntry';
 
@@ -78,6 +79,27 @@ export async function planFiring(address: string, pieceId: string, look: Look, t
     ...{ id: uuid(), stepId: step.id, pieceVersion: saved.version, parentId: null, origin: 'computed', segments },
   });
   return step.id;
+}
+
+/** The schedule in use of a piece's last firing. */
+export async function scheduleAt(address: string, pieceId: string): Promise<Schedule> {
+  const step = firingsOf((await pieceAt(address, pieceId)).doc).at(-1);
+  return send('GET', `${address}/api/schedules/${step?.scheduleId}`);
+}
+
+const HOUR_MS = 3600e3;
+
+/** That firing told of, so many hours ago, whatever else was in the kiln then. */
+export async function tellFired(address: string, pieceId: string, result: 'right' | 'short' | 'past', hoursAgo: number, more: object = {}): Promise<void> {
+  const { id: scheduleId } = await scheduleAt(address, pieceId);
+  const told = { id: uuid(), pieceId, scheduleId, firedAt: Date.now() - hoursAgo * HOUR_MS, zone: 'UTC', result, atOnce: true, ...more };
+  await send('POST', `${address}/api/firings`, told);
+}
+
+/** Its rows as they ran, the hottest so many kelvins hotter. */
+export async function ranHotter(address: string, pieceId: string, hotter_K: number): Promise<{ asFired: Schedule['segments'] }> {
+  const { segments } = await scheduleAt(address, pieceId);
+  return { asFired: segments.map((one) => (one.role === 'work' ? { ...one, target_C: one.target_C + hotter_K } : one)) };
 }
 
 /** A form on the shelf, as its page would save what was typed and chosen; its id. */
