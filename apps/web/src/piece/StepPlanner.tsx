@@ -244,10 +244,7 @@ function StepForm({ pieceId, doc, fired, step, shelves, planning: { working, pro
         <Choice
           label="Seen from above, the mould is"
           value={entry.mould}
-          options={Object.entries({ ...MOULDS, ...(entry.mould === 'lobed' ? { lobed: 'Lobed' } : {}) }).map(([value, title]) => ({
-            value: value as Plan,
-            title,
-          }))}
+          options={Object.entries(MOULDS).map(([value, title]) => ({ value: value as Plan, title }))}
           onChange={(mould) => set({ mould })}
           testID="mould-outline"
         />

@@ -61,6 +61,10 @@ describe('a mould that is typed', () => {
       ...{ kind: 'hollow', plan: 'trough', span_m: 0.3, along_m: 0.2, depth_m: 0.04 },
     });
     expect(typed({ mould: 'oval', span: '200', along: '', depth: '40' }).faults).toMatchObject([{ field: 'along' }]);
+    // One with corners goes by the circle within them: across its flats, and how many they are.
+    const six = typed({ mould: 'lobed', span: '200', along: '231', lobes: '6', depth: '40' }).step?.setup.shaping;
+    expect(six).toEqual({ kind: 'hollow', plan: 'lobed', span_m: 0.2, along_m: 0.231, lobes: 6, depth_m: 0.04 });
+    expect(typed({ mould: 'lobed', span: '200', along: '231', lobes: '', depth: '40' }).faults).toMatchObject([{ field: 'lobes' }]);
   });
 
   test('is taken to be of the outline of its blank, somewhat narrower both ways', () => {

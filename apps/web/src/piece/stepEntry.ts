@@ -51,6 +51,7 @@ type WareField = 'ware' | 'wide' | 'long';
 export type StepField =
   | 'span'
   | 'along'
+  | 'lobes'
   | 'depth'
   | 'overhang'
   | 'drop'
@@ -127,6 +128,7 @@ export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
   hollow: [
     { field: 'span', key: 'span_m', label: 'Mould, inside across', hint: 'rim to rim', name: 'The mould', of: 'length', least: 0.01, most: 2 },
     { field: 'along', key: 'along_m', label: 'Mould, inside the other way', hint: 'rim to rim', name: 'The other way', of: 'length', least: 0.01, most: 2 },
+    { field: 'lobes', key: 'lobes', label: 'Corners or lobes', hint: 'how many', name: 'The number of corners', of: 'count', least: 3, most: 12 },
     { field: 'depth', key: 'depth_m', label: 'Mould, deep', name: 'Its depth', of: 'length', least: 0.001, most: 0.5 },
   ],
   former: [
@@ -200,11 +202,13 @@ export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
 /** What has to be said of the form for such a firing; nothing where a shelf is all it takes. A round mould has one size. */
 export function fieldsOf(look: Look, mould: Plan): readonly FormField[] {
   const kind = RECIPES[look].asks?.kind;
-  return kind ? FORM_FIELDS[kind].filter(({ field }) => field !== 'along' || mould !== 'round') : [];
+  return kind ? FORM_FIELDS[kind].filter(({ field }) => (field !== 'along' || mould !== 'round') && (field !== 'lobes' || mould === 'lobed')) : [];
 }
 
 /** Outlines that a mould is typed in, as a person tells them. */
-export const MOULDS: Record<Exclude<Plan, 'lobed'>, string> = { round: 'Round', oval: 'Oval', rectangle: 'Square or oblong', trough: 'A trough' };
+export const MOULDS: Record<Plan, string> = {
+  ...{ round: 'Round', oval: 'Oval', rectangle: 'Square or oblong', trough: 'A trough', lobed: 'With corners or lobes' },
+};
 
 const mouldOf = ({ shape }: PieceDoc['footprint']): Plan => (shape === 'oval' || shape === 'rectangle' ? shape : 'round');
 /** A mould that a blank was cut for is usually so much narrower. */
@@ -435,17 +439,16 @@ function shaped(entry: StepEntry, units: Units, before: Step | null): { shaping:
   const faults = said.flatMap(({ field, outcome }) => (outcome.ok ? [] : [{ field, message: outcome.problem.message }]));
   const figures = Object.fromEntries(said.flatMap(({ key, outcome }) => (outcome.ok ? [[key, outcome.value]] : [])));
   const { of, cone, slender, mould } = entry;
-  if (kind === 'hollow') return { shaping: hollowOf(mould, figures, before), faults };
+  if (kind === 'hollow') return { shaping: hollowOf(mould, figures), faults };
   const chosen =
     kind === 'ware' ? { of, ...(RECIPES[entry.look].ware?.toCone ? { cone } : {}) } : mayBeSlender(entry.look) && slender !== 'slab' ? { slender } : {};
   return { shaping: { kind, ...figures, ...chosen } as Shaping, faults };
 }
 
 /** A typed mould by its outline and both of its sizes, whichever of them was typed first. */
-function hollowOf(mould: Plan, { span_m, along_m, depth_m }: Record<string, number>, before: Step | null): Shaping {
-  const was = before?.setup.shaping;
-  const kept = was?.kind === 'hollow' && was.plan === mould ? was : undefined;
-  return { kind: 'hollow', ...openingOf({ plan: mould, ...(kept?.lobes === undefined ? {} : { lobes: kept.lobes }) }, span_m, along_m), depth_m };
+function hollowOf(mould: Plan, { span_m, along_m, lobes, depth_m }: Partial<Record<string, number>>): Shaping {
+  const opening = openingOf({ plan: mould, ...(lobes === undefined ? {} : { lobes }) }, span_m ?? NaN, along_m);
+  return { kind: 'hollow', ...opening, depth_m: depth_m ?? NaN };
 }
 
 /** Whether a casting's thickest section may be a rod or a ball; round a core it is a wall. */
