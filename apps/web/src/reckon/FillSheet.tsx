@@ -1,16 +1,5 @@
 /** How far an amount fills what holds it: its depth, its rim, its heap, and what to take next time. */
-import {
-  type Filling,
-  type Hollow,
-  type PutAs as PutAsWhat,
-  type Units,
-  fillingWords,
-  footprintWords,
-  formatLength,
-  lined,
-  putGlass,
-  text,
-} from '@torvin/core';
+import { type Filling, type Hollow, type PutAs, type Units, fillingWords, footprintWords, formatLength, lined, putGlass, text } from '@torvin/core';
 import { SHEET_RANGE_M, type Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
@@ -23,7 +12,7 @@ import { type ReckonedOf, glassOf, sheetOf, stockOf } from './glassOf';
 import { HollowDrawing } from './HollowDrawing';
 import { HollowFields } from './HollowFields';
 import { OfGlass } from './OfGlass';
-import { PutAs } from './PutAs';
+import { GoesInAs } from './GoesInAs';
 import { offeredAs, putAsIn, readPutAs } from './putAs';
 import { Outcome } from './Outcome';
 import type { Puts } from './PutOrKeep';
@@ -57,7 +46,7 @@ function putsFilled(
   { filler }: Filling,
   left: Hollow,
   level_m: number | null,
-  put: { as: PutAsWhat; mass_kg: number },
+  put: { as: PutAs; mass_kg: number },
   count: number | null,
   shelves: Shelves,
   units: Units,
@@ -121,7 +110,7 @@ export function FillSheet({ typed, set, shelves, where, onPut }: SheetProps) {
         told={told}
         stale={stale}
         puts={pair && left && put.value && putsFilled(of, pair.asked, left, pair.value.level_m, put.value, segmentsIn(typed), shelves, units)}
-        asked={of.glass && filler === 'mass' && !isGrains && <PutAs sheet={asSheet} value={putAsIn(typed, offeredAs(offer))} offered={offeredAs(offer)} />}
+        asked={of.glass && filler === 'mass' && !isGrains && <GoesInAs sheet={asSheet} value={putAsIn(typed, offeredAs(offer))} offered={offeredAs(offer)} />}
         where={where}
         onPut={onPut}
       >

@@ -14,7 +14,7 @@ import { HollowDrawing } from './HollowDrawing';
 import { HollowFields } from './HollowFields';
 import { CAVITIES_AT_MOST, ENDS_M, WAX_kg_m3, WAYS, cavitiesIn, fieldOfCavity, readHowMuch } from './howMuchEntry';
 import { OfGlass } from './OfGlass';
-import { PutAs } from './PutAs';
+import { GoesInAs } from './GoesInAs';
 import { offeredAs, putAsIn, readPutAs } from './putAs';
 import { Outcome } from './Outcome';
 import { putsGlass } from './putHollow';
@@ -118,7 +118,7 @@ export function HowMuchSheet({ typed, set, shelves, where, onPut }: SheetProps) 
         told={told}
         stale={stale}
         puts={pair && put.value && putsGlass(of, { ...put.value, stays_kg }, drawn?.inside ?? null, shelves, units)}
-        asked={of.glass && <PutAs sheet={asSheet} value={putAsIn(typed, offeredAs(offer))} offered={offeredAs(offer)} />}
+        asked={of.glass && <GoesInAs sheet={asSheet} value={putAsIn(typed, offeredAs(offer))} offered={offeredAs(offer)} />}
         where={where}
         onPut={onPut}
       >

@@ -19,7 +19,7 @@ import {
   valueAt,
 } from '@torvin/schema';
 import { TYPICAL_CONTROLLERS, profileWords } from '@torvin/core';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { type FieldErrors, type Resolver, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
@@ -57,6 +57,8 @@ export interface RecordScreenProps {
   /** version 0: a new one. */
   record: ShelfRecord;
   shelves: Shelves;
+  /** A mould that is described to be made: its making comes after it. */
+  toBeMade?: boolean;
 }
 
 /** What stands in the form of a kind that may have pictures. */
@@ -75,9 +77,8 @@ export const shelfHref = (kind: ShelfKind) => `/shelves?shelf=${kind}` as const;
 
 export const RecordScreen = inFormUnits(RecordForm);
 
-function RecordForm({ kind, record, shelves }: RecordScreenProps) {
+function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenProps) {
   const router = useRouter();
-  const { then: after } = useLocalSearchParams<{ then?: string }>();
   const units = useUnits();
   const { fields, one, caution, archives } = kindOf(kind);
   const called = (of: ShelfRecord): string => titleOf(kind, of, aboutShelves(shelves, units));
@@ -140,7 +141,7 @@ function RecordForm({ kind, record, shelves }: RecordScreenProps) {
       const then = (): void => {
         draft.done();
         // A mould that was described to be made goes on with its making.
-        if (kind === 'forms' && after === 'making') router.replace(`/shelves/makings/new?on=${record.id}`);
+        if (toBeMade) router.replace(`/shelves/makings/new?on=${record.id}`);
         else leave();
       };
       const stands = standing ?? (record.version === base.version ? undefined : record);

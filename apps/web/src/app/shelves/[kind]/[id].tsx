@@ -9,7 +9,7 @@ import { RecordScreen } from '@/shelves/RecordScreen';
 import { Waiting } from '@/ui/Loading';
 
 export default function ShelfRecordPage() {
-  const { kind, id, on, of, zone } = useLocalSearchParams<{ kind: string; id: string; on?: string; of?: string; zone?: string }>();
+  const { kind, id, on, of, zone, then } = useLocalSearchParams<{ kind: string; id: string; on?: string; of?: string; zone?: string; then?: string }>();
   const shelves = useShelves();
   const [newId] = useState(() => uuid());
   const last = useRef<ShelfRecord | undefined>(undefined);
@@ -24,7 +24,11 @@ export default function ShelfRecordPage() {
   if (present) last.current = present;
   // One that is being deleted is gone from its shelf at once, and its page is left when the server has said so.
   const record = present ?? (last.current?.id === id ? last.current : undefined);
-  return record ? <RecordScreen key={record.id} kind={known} record={record} shelves={shelves.data} /> : <Redirect href="/shelves" />;
+  return record ? (
+    <RecordScreen key={record.id} kind={known} record={record} shelves={shelves.data} toBeMade={known === 'forms' && then === 'making'} />
+  ) : (
+    <Redirect href="/shelves" />
+  );
 }
 
 /** A new record begins with what is usual of its kind; what it names is chosen, where there is a choice. told: of a coat or a mould in the making, what the address says. */

@@ -9,7 +9,7 @@ const lumpFields = ({ length }: Units): readonly AskedField[] => [
   { field: 'lumpWide', label: 'and wide', hint: `empty: ${text(formatLength(USUAL_LUMP_M.wide_m, length))}` },
 ];
 
-export function PutAs({ sheet, value, offered }: { sheet: Sheet; value: PutName; offered: readonly PutName[] }) {
+export function GoesInAs({ sheet, value, offered }: { sheet: Sheet; value: PutName; offered: readonly PutName[] }) {
   const units = useUnits();
   return (
     <>
