@@ -177,6 +177,8 @@ test('a round-bottomed trough reckoned in strips: put in as strips, planned as a
   await me.press('reckon-tab-howMuch');
   await me.press('reckon-c0.form-roundTrough');
   await me.type('reckon-c0.width', '3-1/8 × 12 × 1');
+  // Its answer moves what stands under it.
+  await me.sees('reckon-answer', /glass to weigh/);
   await me.press('fold-reckon-further');
   await me.type('reckon-strip', '1/4');
   await me.sees('reckon-answer', /A stack that fills it: (\d+) strips of/);
