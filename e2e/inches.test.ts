@@ -281,7 +281,7 @@ test('glasses called alike stand with their family; found glass has one of its o
   await me.type('record-name', 'Green tumbler');
   await me.gone('same-name');
   await me.press('glass-is-found');
-  await me.sees('found-glass', /joins no other glass before a strip test/);
+  await me.sees('found-glass', /Fuse it with no other glass before a strip test/);
   await me.press('glass-family-float');
   await expectOurs(me, 'found glass');
   await me.press('save-record');

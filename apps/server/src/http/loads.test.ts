@@ -330,6 +330,22 @@ describe('two firings at one time', () => {
     const back = await server.ask('PUT', `/api/loads/${load.id}`, { version: opened.body.version, openedAt: null });
     expect(back).toMatchObject({ status: 409, body: { code: 'kiln-in-use' } });
   });
+
+  test('a deleted firing is not brought back into a kiln that has another load by then, and is as soon as that is over', async () => {
+    const [load] = await ahead();
+    const { firingId: id } = load.entries[0];
+    const { version } = (await server.ask('GET', `/api/firings/${id}`)).body.firing;
+    const bringBack = () => server.ask('POST', `/api/firings/${id}/restore`, {});
+    expect((await server.ask('DELETE', `/api/firings/${id}`, { version })).status).toBe(200);
+    expect((await record(start(await demo('Test tiles, clear')))).status).toBe(200);
+    expect(await bringBack()).toMatchObject({ status: 409, body: { code: 'kiln-in-use' } });
+    expect((await server.ask('GET', `/api/firings/${id}`)).status).toBe(404);
+    const [other] = await ahead();
+    await server.ask('PUT', `/api/loads/${other.id}`, { version: other.version, openedAt: NOW });
+    expect((await bringBack()).status).toBe(200);
+    expect((await bringBack()).status).toBe(200);
+    expect((await ahead()).map((one) => one.id)).toEqual([load.id]);
+  });
 });
 
 describe('a shape that cannot be', () => {

@@ -339,10 +339,13 @@ export function deleteFiring(db: Database, wanted: string, based: number, now: n
   });
 }
 
-export function restoreFiring(db: Database, wanted: string): Firing {
+/** One that is still open takes up its kiln again; repeated, it does nothing. */
+export function restoreFiring(db: Database, wanted: string, now: number): Firing {
   return writing(db, (tx) => {
     tx.update(firings).set({ deletedAt: null }).where(eq(id, wanted)).run();
     const firing = findOne(tx, wanted);
+    const load = findLoad(tx, firing.load.id);
+    if (firing.result === null && load.openedAt === null) mustBeFreeFor(tx, load, now);
     tellWaiting(tx, firing.pieceId);
     return firing;
   });

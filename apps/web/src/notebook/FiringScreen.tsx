@@ -50,7 +50,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
   const { snapshot } = schedule;
   const ran = asRun(detail);
   const engines = earlierEngine(ran.evaluation, snapshot) ?? (firing.asFired ? earlierPlan(detail) : null);
-  const stressed = ran.evaluation.readings.some(({ limit, ok }) => limit === 'residual' && !ok);
+  const stressed = firing.result !== null && ran.evaluation.readings.some(({ limit, ok }) => limit === 'residual' && !ok);
   const lesson = lessonSentence(firing.lesson, unit);
   const reached = firing.lookReached && firing.lookReached !== firing.look ? `; reached a ${RECIPES[firing.lookReached].name.toLowerCase()}` : '';
   return (

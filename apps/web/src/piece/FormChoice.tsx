@@ -26,7 +26,8 @@ const NONE = 'none';
 
 /** What of its making is next; nothing where it is finished, or was not made here. */
 function inTheMaking(formId: string, makings: Shelves['makings']): string | undefined {
-  const making = makings.findLast((one) => one.formId === formId);
+  // The newest stands first.
+  const making = makings.find((one) => one.formId === formId);
   const next = making && standing(making, null, null).next;
   return making && next ? `in the making: ${stageTitle(next, making).toLowerCase()} is next` : undefined;
 }

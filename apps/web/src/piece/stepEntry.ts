@@ -306,11 +306,11 @@ function likelyLook(doc: PieceDoc, fired: Piece['fired'] = {}): Look {
   const since = doc.journey.slice(doc.journey.findLastIndex(({ kind }) => kind === 'fire') + 1);
   const laid = laidLayers({ journey: since });
   const isFirst = since.length === doc.journey.length;
-  const last = firingsOf(doc).at(-1);
+  const before = firingsOf(doc);
+  const last = before.at(-1);
   if (since.length === 0 && last && (cameShort(last, doc) || fired[last.id] === 'short')) return last.look;
   const grains = isFirst && laid.length > 0 ? ofGrains(laid, doc.dammed) : null;
   if (grains) return grains;
-  const before = firingsOf(doc);
   // A mould that was dried or burnt out for it is filled.
   if (laid.length > 0 && before.length > 0 && before.every((one) => ofMould(one))) return 'openCast';
   if (isFirst && doc.dammed && laid.length > 0) return laid.every((layer) => layer.form === 'pieces' && layer.cutFace === 'side') ? 'strips' : 'slabFlow';

@@ -23,7 +23,8 @@ export interface StepPageParts {
 
 export type StepPage = ({ ready: true } & StepPageParts) | { ready: false; shown: ReactElement };
 
-const engineQuestion = ({ question: { glasses, contacts, evidence } }: FitAsked) => ({ glasses, contacts, evidence });
+/** Of a fit that is asked, what the engine is told. */
+export const engineQuestion = ({ question: { glasses, contacts, evidence } }: FitAsked) => ({ glasses, contacts, evidence });
 
 /** Without a step in the address it is the first one. */
 export function useStepPage(title: string): StepPage {

@@ -58,8 +58,8 @@ function putsFilled(
   const footprint = left.outline;
   const { id: glassId, name } = of.glass;
   return {
-    words: (isBegun) =>
-      `Lays ${count} segments of ${name}, ${text(formatLength(depth_m, units.length))} deep and on ${Math.round(cover * 100)} % of the outline${isBegun ? '' : ', in a dam of it'}.`,
+    words: (where) =>
+      `Lays ${count} segments of ${name}, ${text(formatLength(depth_m, units.length))} deep and on ${Math.round(cover * 100)} % of the outline${where?.isBegun ? '' : ', in a dam of it'}.`,
     replaces: true,
     lays: true,
     into: (doc, { newId, into, isBegun }) =>

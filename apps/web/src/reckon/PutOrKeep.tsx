@@ -19,8 +19,8 @@ import type { Where } from './useWhere';
 
 /** How an answer goes into a piece. */
 export interface Puts {
-  /** Says in a few words what is put in. */
-  words(isBegun: boolean): string;
+  /** Says in a few words what is put in, and where; null for a piece that is begun with it. */
+  words(where: Pick<Where, 'piece' | 'isBegun'> | null): string;
   /** May stand in place of what is laid there. */
   replaces: boolean;
   /** Lays glass, so that it is said where it comes to lie. */
@@ -96,7 +96,7 @@ export function PutOrKeep({ kind, typed, told, stale, puts, where, onPut }: PutO
       )}
       {puts && (
         <Words size="label" tone="muted" testID="reckon-puts">
-          {[puts.words(where?.isBegun ?? false), ...(where && puts.lays ? [placeWords(where, puts.replaces && instead)] : [])].join(' ')}
+          {[puts.words(where), ...(where && puts.lays ? [placeWords(where, puts.replaces && instead)] : [])].join(' ')}
         </Words>
       )}
       <View style={{ flexDirection: 'row', gap: space.small }}>

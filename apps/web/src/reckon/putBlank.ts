@@ -30,11 +30,13 @@ export function putsBlank(
   const firing = shaping.kind === 'hollow' ? 'slump' : 'drape';
   const isHere = ({ id }: { id: string }): boolean => !shelves.archived.includes(id);
   return {
-    words: (isBegun) => {
+    words: (where) => {
       // With no kiln or controller there is no firing yet that could take it.
       if (!shelves.kilns.some(isHere) || !shelves.controllers.some(isHere))
         return `Gives the piece this outline. Its ${firing} is not planned: the shelf has no kiln, or no controller for it.`;
-      return isBegun ? `Cuts the piece to this blank before its ${firing}, which takes ${taken}.` : `Gives the piece this outline, and its ${firing} ${taken}.`;
+      return where?.isBegun
+        ? `Cuts the piece to this blank before its ${firing}, which takes ${taken}.`
+        : `Gives the piece this outline, and its ${firing} ${taken}.`;
     },
     replaces: false,
     into: (doc, { newId, from }) =>

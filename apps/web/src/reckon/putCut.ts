@@ -84,8 +84,8 @@ function putsPanel(glass: Glass, asked: CuttingAsked, told: CuttingTold, glasses
   const size = `${formatLength(finished.width_m, units.length).figure} × ${text(formatLength(finished.length_m, units.length))}`;
   const dammed = asked.kind === 'onEdge';
   return {
-    words: (isBegun) =>
-      `Lays its pieces${glasses.across === glasses.up ? ` of ${glass.name}` : ''}${isBegun ? '' : `, ${size}`}, ${text(formatLength(finished.depth_m, units.length))} deep.`,
+    words: (where) =>
+      `Lays its pieces${glasses.across === glasses.up ? ` of ${glass.name}` : ''}${where?.isBegun ? '' : `, ${size}`}, ${text(formatLength(finished.depth_m, units.length))} deep.`,
     replaces: true,
     lays: true,
     into: (doc, { newId, into, isBegun }) =>

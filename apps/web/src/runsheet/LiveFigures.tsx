@@ -3,7 +3,6 @@ import {
   type Evaluation,
   type Figure,
   type FiringCase,
-  type LimitName,
   TERMS,
   type TemperatureUnit,
   type Units,
@@ -14,6 +13,7 @@ import {
   formatStress,
   heatWorkBand,
   heatWorkFigures,
+  marginOf,
   ownFigures,
   paceOfWare,
   wareFired,
@@ -63,10 +63,12 @@ function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Eva
   if (bare) return figuresOfWare(firing, { readings, work_perPa, simulation }, units, opens);
   const { temperature: unit, length } = units;
   const otherLength = otherUnits(units).length;
-  const worst = (limit: LimitName): number => Math.max(0, ...readings.filter((reading) => reading.limit === limit).map(({ value }) => value));
   const { limits } = firing;
-  const setting = worst('setting');
-  const tension = worst('pull');
+  const setting = Math.max(0, ...readings.filter(({ limit }) => limit === 'setting').map(({ value }) => value));
+  // The one nearest to its limit: what is warmed with stress in it bears less on the way up than on the way down.
+  const [pull = { value: 0, allowed: limits.pull_Pa, ok: true }] = readings
+    .filter(({ limit }) => limit === 'pull')
+    .sort((one, other) => marginOf(one) - marginOf(other));
   const heat = heatWorkFigures(heatWorkBand(firing, work_perPa));
   // What this kind of firing does, in its own words, stands in the place of its heat work.
   const own = ownFigures(firing, { readings, work_perPa }, units)[0];
@@ -94,12 +96,12 @@ function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Eva
     {
       testID: 'live-tension',
       label: 'tension',
-      value: formatStress(tension, length),
-      other: formatStress(tension, otherLength),
-      share: tension / limits.pull_Pa,
-      broken: tension > limits.pull_Pa * 1.001,
-      note: `of ${text(formatStress(limits.pull_Pa, length))}`,
-      otherNote: `of ${text(formatStress(limits.pull_Pa, otherLength))}`,
+      value: formatStress(pull.value, length),
+      other: formatStress(pull.value, otherLength),
+      share: pull.value / pull.allowed,
+      broken: !pull.ok,
+      note: `of ${text(formatStress(pull.allowed, length))}`,
+      otherNote: `of ${text(formatStress(pull.allowed, otherLength))}`,
     },
     { testID: 'live-length', label: 'in all', value: spanned(simulation.total_s), note: `to ${opens}` },
   ];

@@ -64,8 +64,6 @@ export interface RecordScreenProps {
 /** What stands in the form of a kind that may have pictures. */
 type Pictured = Entry & { photos?: string[] };
 
-const quoted = (name: string): string => `'${name}'`;
-
 /** Whether somebody else has written something else into what I changed too. */
 const clashes = (base: AnyRecord, mine: AnyRecord, stands: AnyRecord): boolean =>
   Object.entries(mine).some(([key, value]) => {
@@ -89,6 +87,8 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
   const [base] = useState(record);
   const [clash, setClash] = useState<AnyRecord | null>(null);
   const [isFound, setFound] = useState(false);
+  /** The family made for found glass, and of whose figures: saved again after a refusal there is no other. */
+  const ownFamily = useRef<{ from: string; id: string }>(null);
   const outbox = useOutbox();
   const draft = useDraft<Entry>(`${kind} ${base.version === 0 ? 'new' : `${base.id} ${base.version}`}`);
   const [began] = useState<Entry>(() => entryOfRecord(fields, record, units));
@@ -119,13 +119,16 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
   /** Where one was: the list that led here, or the shelf. */
   const leave = (): void => (router.canGoBack() ? router.back() : router.replace(shelfHref(kind)));
 
-  /** Found glass, of a family of its own that is kept before it: the figures of the one that was chosen. */
+  /** Found glass, of a family of its own that is kept before it, once: the figures of the one that was chosen. */
   function withOwnFamily(glass: RecordOf<'glasses'>): RecordOf<'glasses'> {
     const taken = shelves.families.find(({ id }) => id === glass.familyId);
     if (!taken) return glass;
-    const family = { ...taken, id: uuid(), version: 0, name: glass.name, source: `taken as ${taken.name}`, provisional: true as const };
-    outbox.put('saveRecord', { kind: 'families', record: family, before: null }, { on: 0 });
-    return { ...glass, familyId: family.id };
+    if (ownFamily.current?.from !== taken.id) {
+      const family = { ...taken, id: uuid(), version: 0, name: glass.name, source: `taken as ${taken.name}`, provisional: true as const };
+      outbox.put('saveRecord', { kind: 'families', record: family, before: null }, { on: 0 });
+      ownFamily.current = { from: taken.id, id: family.id };
+    }
+    return { ...glass, familyId: ownFamily.current.id };
   }
 
   /** standing: what somebody else saved meanwhile, to put my changes onto. */
@@ -233,8 +236,8 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
         )}
         {isFound && (
           <Notice tone="warn" testID="found-glass">
-            It gets a family of its own, with the figures of the one chosen here until you know better. It joins no other glass before a strip test of the two
-            holds; anneal the first piece of it longer and cooler, and look at it between polarisers.
+            Fuse it with no other glass before a strip test of the two holds. Anneal its first piece longer and cooler, and look at it between polarisers. It
+            gets a family of its own, with the figures of the one chosen here until you know better.
           </Notice>
         )}
         <RecordFields
@@ -247,7 +250,7 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
         />
         {twin && (
           <Notice tone="warn" testID="same-name">
-            {`${capital(KINDS[kind].one)} ${quoted(called(twin))}${twinAbout === '' ? '' : `, ${twinAbout},`} has this name too. Another name tells them apart.`}
+            {`${capital(KINDS[kind].one)} '${called(twin)}'${twinAbout === '' ? '' : `, ${twinAbout},`} has this name too. Another name tells them apart.`}
           </Notice>
         )}
         {controller?.ok && (

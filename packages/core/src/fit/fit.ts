@@ -1,7 +1,7 @@
 /**
  * Whether glasses that touch fit. The strongest evidence decides: a pair proven by its makers, then the studio's own
- * strip test, then an estimate from expansion and setting point; of found glass no estimate counts. A number alone is a clue, never proof, so an estimate
- * never says more than 'likely'. Long hot work can shift any of it.
+ * strip test, then an estimate from expansion and setting point. Of found glass no estimate counts. A number alone is a clue,
+ * never proof, so an estimate never says more than 'likely'. Long hot work can shift any of it.
  */
 import type { GlassConstants } from '../glass/constants';
 import { type Content, reactionsBetween } from './reactions';

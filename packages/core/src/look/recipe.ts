@@ -93,8 +93,8 @@ export interface Recipe {
   byForm?: true;
   /** What is stuck in or on a form comes free of it: the form is in the kiln with it, turned over. */
   frees?: true;
-  /** It comes to it with stress in it, which adds to what warming makes: it is held to so much of the tension that glass bears. */
-  bearsShare?: number;
+  /** It comes to it with stress in it, which adds to what warming makes: it is warmed by so much of the tension that glass bears. */
+  warmsStressed?: number;
   /** What a fully uneven body is cooled as, times its thickest point, by how much of its relief is left standing. */
   uneven: number;
   /** How long the two schools hold at the working temperature, and what a hold may become, s. */

@@ -66,10 +66,11 @@ describe('glass goes in as what it is', () => {
     expect(sheetsFor(0.2 * one_kg, ring, what)).toBe(1);
   });
 
-  test('into what narrows downwards with its casting, unless one is planned', () => {
+  test('into what narrows downwards with its casting, unless a firing is planned, which may be another', () => {
     const holder = { footprint: ring, dammed: true, deepest_m: 0.02, casting: { ...cast, id: 'casting' } };
     const fires = (of: PieceDocument) => valueOf(put(of, { holder })).doc.journey.flatMap(({ id, kind }) => (kind === 'fire' ? [id] : []));
     expect(fires(doc())).toEqual(['casting']);
-    expect(fires(doc({ journey: [...doc().journey, cast] }))).toEqual(['fire']);
+    const fused: PlannedStep = { ...cast, id: 'fused', look: 'fullFuse', setup: { kind: 'bareShelf', paper: false } };
+    for (const planned of [cast, fused]) expect(fires(doc({ journey: [...doc().journey, planned] }))).toEqual([planned.id]);
   });
 });

@@ -4,6 +4,7 @@ import { cavityOf } from '../look/shaping';
 import { type Outcome, found, refused } from '../problem';
 import { type Edited, addLayer, addStep } from './commands';
 import type { JourneyStep, LaidLayer, PieceDocument, PlannedStep } from './document';
+import { firingsOf } from './journey';
 import { toTake } from '../quantity/stock';
 
 export interface ReckonedGlass {
@@ -15,7 +16,7 @@ export interface ReckonedGlass {
     dammed: boolean;
     /** How deep the glass comes to lie where it is deepest, m. */
     deepest_m: number;
-    /** Planned at the end where no firing yet has a cavity; of what narrows downwards. */
+    /** Planned at the end where no firing is planned yet; of what narrows downwards. */
     casting?: PlannedStep;
   };
   /** Into a step that lays, in place of what is laid there or on it; or as a step of its own at a place in the journey. */
@@ -60,8 +61,7 @@ export function putGlass(doc: PieceDocument, { layersOn, holder, into }: Reckone
     ? { ...doc, footprint, dammed: holder.dammed, typed: {}, journey: doc.journey.map((step) => deepened(step, holder.deepest_m)) }
     : doc;
   const laid = laidInto(outlined, layers, into);
-  const hasCavity = doc.journey.some((step) => step.kind === 'fire' && cavityOf(step.setup.shaping) !== null);
-  return named(laid.ok && holder?.casting && !hasCavity ? addStep(laid.value.doc, holder.casting) : laid);
+  return named(laid.ok && holder?.casting && firingsOf(doc).length === 0 ? addStep(laid.value.doc, holder.casting) : laid);
 }
 
 function laidInto(doc: PieceDocument, layers: LaidLayer[], into: ReckonedGlass['into']): Outcome<Edited> {

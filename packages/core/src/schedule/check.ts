@@ -182,7 +182,7 @@ function readingsOf(
       const pace = rate_C_per_h ?? meanRate(figures, i, target_C - from_C, segments[i].hold_s);
       if (pace > PACE_SAID_FROM * stand.C_per_h) read(stand.limit, i, pace, stand.C_per_h, 'K/h');
     }
-    if (one.tension_max_Pa > 0) read('pull', i, one.tension_max_Pa, limits.pull_Pa, 'Pa');
+    if (one.tension_max_Pa > 0) read('pull', i, one.tension_max_Pa, climbs ? firing.warmPull_Pa : limits.pull_Pa, 'Pa');
     if (one.spread_climbing_K > 0 && climbs && !firing.mayDiffer) read('climbing', i, one.spread_climbing_K, limits.climbing_K, 'K');
     if (one.spread_setting_K > 0) read('setting', i, one.spread_setting_K, limits.setting_K, 'K');
   });

@@ -144,7 +144,7 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
   const rate = (cPerHour: number): number => niceRate(cPerHour, keyedIn(firing));
   const through = lag_s.fired;
   const throughLaid = lag_s.laid;
-  const pulledTo = (lag: number): number => 3600 * rateWithin(restrainedDifference(glass, limits.pull_Pa / limits.pullReserve), lag, across);
+  const pulledTo = (pull_Pa: number, lag: number): number => 3600 * rateWithin(restrainedDifference(glass, pull_Pa / limits.pullReserve), lag, across);
   const perHour = (difference_K: number, lag: number): number => 3600 * rateWithin(difference_K, lag, across);
   const mayClimb = firing.mayDiffer ? Infinity : perHour(limits.climbing_K, throughLaid);
   const climb = (to_C: number): number => rate(Math.min(mayClimb, KILN_PACE_SHARE * 3600 * steadyHeating(kiln, to_C)));
@@ -168,11 +168,11 @@ export function closedForm(asked: FiringCase): PurposefulSegment[] {
   // No faster than the kiln follows: a rate that it never reaches tells nobody how long that takes.
   const follows = (wanted_C_per_h: number, from_C: number): number => Math.min(wanted_C_per_h, 3600 * naturalCooling(kiln, from_C));
   const cool = perHour(limits.setting_K / limits.settingReserve, through);
-  const cooledBrittle = pulledTo(tensionLag(firing, 'fired'));
+  const cooledBrittle = pulledTo(limits.pull_Pa, tensionLag(firing, 'fired'));
   const thenCool = Math.min(SECOND_OVER_FIRST * cool, cooledBrittle);
   const lastCool = Math.min(LAST_OVER_FIRST * cool, cooledBrittle);
   const mayWarm = Math.min(
-    pulledTo(tensionLag(firing, 'heated')),
+    pulledTo(firing.warmPull_Pa, tensionLag(firing, 'heated')),
     mayClimb,
     standPace(firing).C_per_h,
     KILN_PACE_SHARE * 3600 * steadyHeating(kiln, regimes.brittle_C),

@@ -222,7 +222,7 @@ function linesOf(question: Question): string[] {
     case 'shelfPace':
       return [
         `A shelf or mould ${text(formatLength(stand.long_m, units.length))} long and ${text(formatLength(stand.thick_m, units.length))} thick${firing.setup.stand ? '' : ', taken to be no larger than what lies on it'}.`,
-        `One of ${text(formatLength(SHELF_REFERENCE_M, units.length))}, ${text(formatLength(SHELF_M, units.length))} thick, bears ${text(formatRate(limits.shelf_C_per_h ?? 0, units.temperature))}. That falls with the power 1.5 of the length up to half a metre, and as the shelf is thicker.`,
+        `One of ${text(formatLength(SHELF_REFERENCE_M, units.length))}, ${text(formatLength(SHELF_M, units.length))} thick, bears ${text(formatRate(limits.shelf_C_per_h ?? 0, units.temperature))}. That falls with the power 1.5 of the length up to half a metre. A thicker shelf climbs slower in proportion.`,
         ...(stand.bears === undefined || stand.bears === 1
           ? []
           : [`Its material bears ${stand.bears.toFixed(2)} times the rate of cordierite, by how it evens out over how it swells.`]),

@@ -45,6 +45,8 @@ export interface ResolvedFiring extends FiringCase {
   work_perPa: Outcome<WorkRange>;
   /** What of that is a factor that firings have taught. */
   workFactor: number;
+  /** Tension that warming may make in it, Pa: less where stress is in it already, which the hold then relaxes. */
+  warmPull_Pa: number;
   /** Work, 1/Pa, that the squeeze must do before the rim seals; 0 where nothing has to lie down. */
   squeeze_perPa: number;
   /** Depths of the layers that heat flows through while the body is as it was laid, index 0 at the bottom, stretched to the design depth, m. */
@@ -204,11 +206,10 @@ export function resolved(firing: FiringCase): ResolvedFiring {
   const lies = firedShape !== 'plate' && openFaces === 1 && setup.around === undefined;
   const sidesLag_s = lies ? oneSidedLag(glass, depth_m.fired, firedShape) : 0;
   const lag = (deep_m: number, as: Shape): number => (as === 'plate' ? slabLag(glass, deep_m, openFaces) : solidLag(glass, deep_m, as) + sidesLag_s);
-  const { bearsShare = 1 } = RECIPES[firing.look];
   return {
     ...firing,
-    ...(bearsShare < 1 ? { limits: { ...firing.limits, pull_Pa: bearsShare * firing.limits.pull_Pa } } : {}),
     ...{ glass, viscosity, shape, firedShape, openFaces, work_perPa, layers_m, depth_m, sidesLag_s },
+    warmPull_Pa: firing.limits.pull_Pa * (RECIPES[firing.look].warmsStressed ?? 1),
     workFactor: workFactorOf(firing),
     regimes: regimesOf(glass, viscosity),
     squeeze_perPa: hardestLid(firing, glass)?.work_perPa ?? 0,

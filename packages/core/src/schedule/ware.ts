@@ -69,7 +69,18 @@ export function resolvedWare(firing: FiringCase, ware: Ware): ResolvedFiring {
   const pace = warePace(ware);
   return {
     ...firing,
-    ...{ glass, viscosity, shape: 'plate', firedShape: 'plate', openFaces: 1, workFactor: 1, squeeze_perPa: 0, layers_m: [ware.wall_m], sidesLag_s: 0 },
+    ...{
+      glass,
+      viscosity,
+      shape: 'plate',
+      firedShape: 'plate',
+      openFaces: 1,
+      workFactor: 1,
+      warmPull_Pa: firing.limits.pull_Pa,
+      squeeze_perPa: 0,
+      layers_m: [ware.wall_m],
+      sidesLag_s: 0,
+    },
     ...{ mayDiffer: false, changes: false, depth_m: all(ware.wall_m), lag_s: all(lag) },
     body: wareBody(ware),
     setup: { ...setup, top_C: Math.min(setup.top_C ?? Infinity, WARE_MATERIALS[ware.of].top_C), ...(pace ? { pace } : {}) },

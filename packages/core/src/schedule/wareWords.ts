@@ -32,8 +32,8 @@ export function whyOfWare(
       return WARE_MATERIALS[ware.of].pace
         ? `a wall of ${wall} swells here, slowly`
         : ware.of === 'shelf'
-          ? 'so large, it bears no faster'
-          : 'what it stands on bears no faster';
+          ? 'faster may crack a shelf of this size'
+          : 'faster may crack what it stands on';
     case 'climb':
       return 'past what cracks it';
     case 'firstCool':

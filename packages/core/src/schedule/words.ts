@@ -64,7 +64,7 @@ export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<Purposeful
     case 'burnOff':
       return firing.setup.wet === 'glued' ? 'glue burns away, vent open and the room aired' : 'what binds the coat leaves, vent open and the room aired';
     case 'warmUp':
-      if (shelfRules(firing, rate_C_per_h)) return `a shelf of ${text(formatLength(firing.stand.long_m, unit))} bears no faster`;
+      if (shelfRules(firing, rate_C_per_h)) return `faster may crack a shelf of ${text(formatLength(firing.stand.long_m, unit))}`;
       if (firing.setup.pace) return `${firing.body.joined ? 'the glass' : looseWords(firing, unit)}, slowly: here the mould swells`;
       return firing.body.joined
         ? `one solid ${text(formatLength(firing.depth_m.heated, unit))} deep, brittle until here`

@@ -29,7 +29,7 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
     saveFiring(db, id, change, await evaluationOf(findFiring(db, id).firing.scheduleId, change.asFired), sent),
   );
   route(api.deleteFiring, ({ version: based }, id) => deleteFiring(db, id, based, now()));
-  route(api.restoreFiring, (_, id) => restoreFiring(db, id));
+  route(api.restoreFiring, (_, id) => restoreFiring(db, id, now()));
   route(api.programs, (_, _id, { schedule }) => standingPrograms(db, schedule));
   route(api.keyProgram, (program) => keyProgram(db, program, now()));
   route(api.reckonings, () => keptReckonings(db));

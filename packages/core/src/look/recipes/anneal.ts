@@ -1,18 +1,11 @@
-import { shearModulus, type GlassConstants } from '../../glass/constants';
-import { bodyFigures, mainGlass } from '../../body/body';
-import { sagAfter } from '../../flow/sag';
+import { mainGlass } from '../../body/body';
 import { found } from '../../problem';
-import { formatLength, text } from '../../units/format';
 import type { Recipe } from '../recipe';
-import { openingUnder } from '../shaping';
 import { MOST_OVER_LEAST } from '../works';
+import { relaxed, workToRelax } from './relaxing';
 
 /** What is left of a stress that could relax so many times over is under one part in a hundred. */
 const LEAST_TIMES = 5;
-/** What nobody sees of a shape that sinks, m. */
-const UNSEEN_SAG_M = 0.0002;
-
-const timesRelaxed = (glass: GlassConstants, work_perPa: number): number => work_perPa * shearModulus(glass);
 
 export const anneal: Recipe = {
   name: 'Second anneal',
@@ -25,23 +18,18 @@ export const anneal: Recipe = {
   flows: false,
   stays: true,
   byForm: true,
-  bearsShare: 0.5,
+  warmsStressed: 0.5,
   uneven: 1.5,
   hold_s: { cooler: 3600, hotter: 1800, least: 1200, most: 14400 },
   law: 'Stress relaxes once in η/G: after five of these less than a hundredth of it is left. What stays then is what the cool leaves.',
   work({ body }) {
-    const least = LEAST_TIMES / shearModulus(mainGlass(body));
+    const least = workToRelax(mainGlass(body), LEAST_TIMES);
     return found({ least, most: MOST_OVER_LEAST * least });
   },
   tells({ body }, work_perPa, { length }) {
-    const glass = mainGlass(body);
-    const times = timesRelaxed(glass, work_perPa);
-    const sag_m = sagAfter(glass, openingUnder(body.footprint), bodyFigures(body).depth.mean_m, work_perPa);
-    const figure = times < 10 ? times.toFixed(1) : String(Math.round(times));
-    const sinks = `${sag_m < UNSEEN_SAG_M ? 'less than' : 'about'} ${text(formatLength(Math.max(sag_m, UNSEEN_SAG_M), length))}`;
-    return [
-      { label: 'relaxes', figure, unit: '×', sentence: `What stayed in it could relax ${figure} times over. Held by its rim alone it would sink by ${sinks}.` },
-    ];
+    const { times, sinks } = relaxed(body, work_perPa, length);
+    const sentence = `What stayed in it could relax ${times} times over. Held by its rim alone it would sink by ${sinks}.`;
+    return [{ label: 'relaxes', figure: times, unit: '×', sentence }];
   },
   looksLike: {
     early: 'nothing to be seen: it is as it was',

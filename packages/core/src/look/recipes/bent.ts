@@ -20,7 +20,7 @@ export function bentWork({ body, works }: WorkQuestion, least: number, at: strin
   return refused(
     'too-stiff',
     `setup.shaping.${at}`,
-    `It would round its edges before it gets there. This shape asks for ${((100 * least) / most).toFixed(0)} % of the heat work at which edges begin to flow, and glass is never that even. Take a wider span, a thinner body or a shallower shape.`,
+    `It would round its edges before it gets there. Take a wider span, a thinner body or a shallower shape. This one asks for ${((100 * least) / most).toFixed(0)} % of the heat work at which edges begin to flow; glass is never that even.`,
   );
 }
 

@@ -1,16 +1,13 @@
 import { bodyFigures, mainGlass } from '../../body/body';
-import { sagAfter, workToSag } from '../../flow/sag';
-import { shearModulus } from '../../glass/constants';
+import { workToSag } from '../../flow/sag';
 import { found } from '../../problem';
-import { formatLength, text } from '../../units/format';
 import type { Recipe } from '../recipe';
 import { openingUnder } from '../shaping';
 import { MOST_OVER_LEAST } from '../works';
+import { UNSEEN_SAG_M, relaxed, workToRelax } from './relaxing';
 
 /** A grip has let go once the stress in it could relax so many times over. */
 const LEAST_TIMES = 3;
-/** What nobody sees of a shape that sinks, m. */
-const UNSEEN_SAG_M = 0.0002;
 /** No more is asked of small stiff pieces: a few degrees past setting do it, 1/Pa. */
 const ENOUGH = 1e-7;
 
@@ -31,7 +28,7 @@ export const loosen: Recipe = {
   law: 'Stress relaxes once in η/G: what grips has let go after a few of them. The same work makes a plate sink as it does into a mould.',
   work({ body }) {
     const glass = mainGlass(body);
-    const least = LEAST_TIMES / shearModulus(glass);
+    const least = workToRelax(glass, LEAST_TIMES);
     const sinks = workToSag(glass, openingUnder(body.footprint), bodyFigures(body).depth.mean_m, UNSEEN_SAG_M);
     // In the middle between what lets go and what is seen: neither the grip nor the kiln is known any closer.
     const middle = Math.sqrt(least * Math.max(least, Math.min(sinks, ENOUGH)));
@@ -39,19 +36,9 @@ export const loosen: Recipe = {
     return found({ least: from, most: MOST_OVER_LEAST * from });
   },
   tells({ body }, work_perPa, { length }) {
-    const glass = mainGlass(body);
-    const times = work_perPa * shearModulus(glass);
-    const sag_m = sagAfter(glass, openingUnder(body.footprint), bodyFigures(body).depth.mean_m, work_perPa);
-    const sinks = `${sag_m < UNSEEN_SAG_M ? 'less than' : 'about'} ${text(formatLength(Math.max(sag_m, UNSEEN_SAG_M), length))}`;
-    const figure = times < 10 ? times.toFixed(1) : String(Math.round(times));
-    return [
-      {
-        label: 'lets go',
-        figure,
-        unit: '×',
-        sentence: `What grips could relax ${figure} times over; the piece itself sinks by ${sinks}. It may drop sooner: watch from just under the hold on.`,
-      },
-    ];
+    const { times, sinks } = relaxed(body, work_perPa, length);
+    const sentence = `What grips could relax ${times} times over; the piece itself sinks by ${sinks}. It may drop sooner: watch from just under the hold on.`;
+    return [{ label: 'lets go', figure: times, unit: '×', sentence }];
   },
   looksLike: {
     early: 'it hangs in its mould',
