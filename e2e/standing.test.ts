@@ -34,17 +34,26 @@ test('a blank that hooks is warned of on the piece, the run sheet, the key-in sh
   // In place of the line that all is kept.
   await me.sees('limits-kept-warned', /may hook before it slides in/);
   await me.expectSound('a run sheet with a warning');
+  // Its key-in sheet lies open for a quarter of an hour before the last touch.
+  await me.page.evaluateOnNewDocument(() => {
+    const now = Date.now;
+    Object.assign(window, { behind_ms: 15 * 60e3 });
+    Date.now = () => now() - (window as unknown as { behind_ms: number }).behind_ms;
+  });
   await me.page.goto(`${studio.address}/pieces/${piece}/key-in?step=${stepId}`);
   await me.sees('key-in-warning', hooks);
   for (const row of await me.ofAll('[data-testid^="key-in-"][role="checkbox"]', (rows) => rows.map((one) => one.dataset.testid ?? ''))) await me.press(row);
   await me.press('start-firing');
   await me.sees('start-doubts', hooks);
+  await me.page.evaluate(() => void Object.assign(window, { behind_ms: 0 }));
+  const pressedAt = Date.now();
   await me.press('start-all-the-same');
   await me.heading(/./);
   await me.gone('start-all-the-same');
   await me.settled();
-  const { firings } = await ask<{ firings: { id: string; pieceId: string }[] }>('/firings');
+  const { firings } = await ask<{ firings: { id: string; pieceId: string; firedAt: number }[] }>('/firings');
   const record = firings.find(({ pieceId }) => pieceId === piece);
+  expect(record?.firedAt).toBeGreaterThan(pressedAt - 60e3);
   await me.page.goto(`${studio.address}/notebook/${record?.id}`);
   await me.sees('accepted', /This stood against it when it was started\. .*may hook before it slides in/s);
   expect(me.troubles).toEqual([]);

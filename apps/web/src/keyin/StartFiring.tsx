@@ -20,9 +20,10 @@ import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { soon } from '@/ui/clock';
+import { useNow } from '@/ui/useNow';
 import { format } from 'date-fns/format';
 import { KilnInUse } from './KilnInUse';
-import { type Wish, comesAt, delayOf, startFor } from './delay';
+import { type Delay, type Wish, comesAt, delayOf, startFor } from './delay';
 
 export interface StartFiringProps {
   piece: Piece;
@@ -63,10 +64,13 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
   const planned = when === 'later';
   const moments = momentsOf(schedule.segments, schedule.result.simulation);
   const wished = planned ? readFieldTime(later)?.getTime() : undefined;
-  const at = !planned ? Date.now() : wished === undefined ? undefined : startFor(wish, wished, moments);
-  const delay = planned && at !== undefined ? delayOf(at, Date.now(), moments, mostDelay_s) : null;
+  const startsAt = (now: number): number | undefined => (!planned ? now : wished === undefined ? undefined : startFor(wish, wished, moments));
+  const delayFrom = (at: number | undefined, now: number): Delay | null => (planned && at !== undefined ? delayOf(at, now, moments, mostDelay_s) : null);
+  const now = useNow();
+  const at = startsAt(now);
+  const delay = delayFrom(at, now);
   const length_ms = schedule.result.simulation.total_s * 1000;
-  const other = at === undefined ? null : inTheWay(loads.data ?? [], { kilnId: step.kilnId, from: at, to: at + length_ms }, Date.now());
+  const other = at === undefined ? null : inTheWay(loads.data ?? [], { kilnId: step.kilnId, from: at, to: at + length_ms }, now);
   const untold = untoldWords(
     piece.doc.journey,
     untoldBefore(piece.doc.journey, step.id, (one) => piece.fired[one] !== undefined),
@@ -80,10 +84,13 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
   ];
 
   function start(): void {
-    if (at === undefined) return setWrong('Say when: a day and a time.');
-    if (delay?.tooLate) return setWrong('Too late for that: choose a later time.');
+    // Of the moment of the touch: the page may have lain open since it was last drawn.
+    const pressedAt = Date.now();
+    const firedAt = startsAt(pressedAt);
+    if (firedAt === undefined) return setWrong('Say when: a day and a time.');
+    if (delayFrom(firedAt, pressedAt)?.tooLate) return setWrong('Too late for that: choose a later time.');
     setWrong(undefined);
-    const load = { firedAt: at, planned, zone: Intl.DateTimeFormat().resolvedOptions().timeZone, loadId };
+    const load = { firedAt, planned, zone: Intl.DateTimeFormat().resolvedOptions().timeZone, loadId };
     const firing: NewFiring = { id, pieceId: piece.id, scheduleId: schedule.id, asItIs, ...load };
     record.save(firing, {
       then() {
