@@ -23,6 +23,9 @@ export function setting(env: Record<string, string> = {}, ...browserWords: strin
     own = browserWords.length > 0 || !endpoint ? await launch(...browserWords) : null;
     shared = own ? null : await connect({ browserWSEndpoint: endpoint });
     here.browser = own ? own.defaultBrowserContext() : await (shared as Browser).createBrowserContext();
+    // Keeps the process of this site, in which the app has been read once: every page after that opens in two thirds of the time.
+    const parked = await here.browser.newPage();
+    await parked.goto(`${here.studio.address}/mark.svg`);
   });
   afterAll(async () => {
     if (own) await own.close();

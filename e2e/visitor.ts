@@ -30,6 +30,8 @@ async function launchProgram(program: string | undefined, further: readonly stri
       '--headless',
       ...(process.getuid?.() === 0 ? ['--no-sandbox'] : []),
       '--disable-gpu',
+      // All pages of a test file in one process: what one has read and compiled, the next has too. See setting.ts.
+      '--process-per-site',
       '--disable-quic',
       '--no-first-run',
       '--disable-background-networking',
@@ -504,28 +506,30 @@ export class Visitor {
         return box;
       };
       const stays = (node: Element | null): boolean => node !== null && (getComputedStyle(node).position === 'sticky' || stays(node.parentElement));
-      // Words in a sentence have a box for each of their lines.
-      const boxes = words.flatMap((node) => [...node.getClientRects()].map((rect) => ({ node, box: shown(node, rect) })));
+      // Words in a sentence have a box for each of their lines. What of a node every pair asks for is found once.
+      const boxes = words.flatMap((node) => {
+        const [isStaying, dialog] = [stays(node), node.closest('[role="dialog"]')];
+        return [...node.getClientRects()].map((rect) => ({ node, box: shown(node, rect), isStaying, dialog }));
+      });
       const overlaps: string[] = [];
-      boxes.forEach(({ node, box }, i) =>
-        boxes.slice(i + 1).forEach(({ node: other, box: second }) => {
-          if (node.contains(other) || other.contains(node)) return;
-          // What stays in sight while the rest scrolls is meant to lie over it.
-          if (stays(node) !== stays(other)) return;
-          // A dialog that lies over the page covers what is under it.
-          if (node.closest('[role="dialog"]') !== other.closest('[role="dialog"]')) return;
+      boxes.forEach(({ node, box, isStaying, dialog }, i) =>
+        boxes.slice(i + 1).forEach(({ node: other, box: second, ...its }) => {
           const across = Math.min(box.right, second.right) - Math.max(box.left, second.left);
           const down = Math.min(box.bottom, second.bottom) - Math.max(box.top, second.top);
-          if (across > 3 && down > 4) overlaps.push(`'${node.textContent?.slice(0, 30)}' over '${other.textContent?.slice(0, 30)}'`);
+          if (across <= 3 || down <= 4 || node.contains(other) || other.contains(node)) return;
+          // What stays in sight while the rest scrolls is meant to lie over it, and a dialog over the page.
+          if (isStaying !== its.isStaying || dialog !== its.dialog) return;
+          overlaps.push(`'${node.textContent?.slice(0, 30)}' over '${other.textContent?.slice(0, 30)}'`);
         }),
       );
       return { overflow, overlaps, smallTargets };
     }, LEAST_TARGET_PX);
     if (!withAxe) return { ...geometry, accessibility: [] };
-    await this.page.evaluate(AXE);
+    if (!(await this.page.evaluate(() => 'axe' in window))) await this.page.evaluate(AXE);
     const accessibility = await this.page.evaluate(async () => {
-      const { axe } = window as unknown as { axe: { run(): Promise<{ violations: { impact: string; id: string; nodes: { html: string }[] }[] }> } };
-      const { violations } = await axe.run();
+      const { axe } = window as unknown as { axe: { run(how: object): Promise<{ violations: { impact: string; id: string; nodes: { html: string }[] }[] }> } };
+      // What passed is counted, not described: that would take longer than the looking.
+      const { violations } = await axe.run({ resultTypes: ['violations'], preload: false });
       return violations
         .filter(({ impact }) => impact === 'serious' || impact === 'critical')
         .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);

@@ -107,3 +107,15 @@ test('a form with figures in it holds the units they are typed in', () => {
     typed.filter(({ file, text }) => !text.includes('inFormUnits(') && !elsewhere.includes(basename(file, '.tsx'))).map(({ file }) => basename(file)),
   ).toEqual([]);
 });
+
+test('what the compiler of React remembers is told when it changes', () => {
+  const pages = sources
+    .filter((file) => file.includes(join('apps', 'web', 'src')) && !isTest(file))
+    .map((file) => ({ file: basename(file), text: readFileSync(file, 'utf8') }));
+  // The form library changes its errors in place: who shows them is not remembered.
+  const showErrors = pages.filter(({ text }) => /\bformState\b|errors: Partial<Record/.test(text));
+  expect(showErrors.length).toBeGreaterThan(3);
+  expect(showErrors.filter(({ text }) => !text.includes("'use no memo'")).map(({ file }) => file)).toEqual([]);
+  // A value that is told and thrown away draws anew what reads beside it; what is remembered is not drawn anew.
+  expect(pages.filter(({ text }) => /^\s*use(Told|SyncExternalStore)\(.*\);$/m.test(text)).map(({ file }) => file)).toEqual([]);
+});

@@ -19,6 +19,7 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { isWide, useLayout } from '@/ui/useWidth';
+import { useNow } from '@/ui/useNow';
 import { InKiln } from './InKiln';
 import { Learned } from './Learned';
 import { byLoad, twiceUsed } from './byLoad';
@@ -31,13 +32,14 @@ export function BenchScreen() {
   const wide = isWide(useLayout());
   const bench = useBench();
   const { data: shelves } = useShelves();
+  const now = useNow();
   if (!bench.data) return <Waiting query={bench} title="Bench" />;
   const loads = byLoad(bench.data.inKiln);
   const { waiting, waitingInAll, pieces } = bench.data;
   return (
     <Screen title="Bench" padded={false}>
       <Part title="In the kiln">
-        {twiceUsed(loads, Date.now()).map((kiln) => (
+        {twiceUsed(loads, now).map((kiln) => (
           <Notice key={kiln} tone="warn" testID="kiln-used-twice">
             {`Two firings stand in the kiln '${kiln}' at the same time. Say which has been opened, or tell how it came out.`}
           </Notice>
@@ -93,7 +95,7 @@ export function BenchScreen() {
                       {formName}
                     </Words>
                     <Words size="label" tone="muted">
-                      {[`${title.toLowerCase()} is next${fromWhen(from) === '' ? '' : `, ${fromWhen(from)}`}.`, why].filter(Boolean).join(' ')}
+                      {[`${title.toLowerCase()} is next${fromWhen(from, now) === '' ? '' : `, ${fromWhen(from, now)}`}.`, why].filter(Boolean).join(' ')}
                     </Words>
                   </View>
                 </LinkRow>

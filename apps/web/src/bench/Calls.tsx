@@ -16,6 +16,7 @@ import { chime, maySound, readyToSound, shake } from '@/ui/chime';
 import { dayAndClock } from '@/ui/clock';
 import { type Answered, calling, nextTurn, stillAhead } from './whoCalls';
 import { callsHere } from '@/ui/useCallsHere';
+import { useNow } from '@/ui/useNow';
 
 const ANSWERED = 'torvin-calls-answered';
 const AGAIN_MS = 5 * 60_000;
@@ -64,6 +65,7 @@ const whatOf = ({ kilnName, entries }: LoadAhead): string =>
   `${kilnName}: ${entries.map(({ pieceName, look }) => `${pieceName}, ${RECIPES[look].name.toLowerCase()}`).join('; ')}`;
 
 function Call({ loads, onAnswer }: { loads: readonly LoadAhead[]; onAnswer(how: Answered[string]): void }) {
+  const now = new Date(useNow());
   const { colours } = useTheme();
   const [sounds, setSounds] = useState(maySound);
   const what = loads.map(whatOf).join('. ');
@@ -105,7 +107,7 @@ function Call({ loads, onAnswer }: { loads: readonly LoadAhead[]; onAnswer(how: 
         Look in now
       </Words>
       {loads.map((load) => (
-        <Words key={load.id}>{`${whatOf(load)}. It holds at its hottest until ${dayAndClock(load.lookTo, new Date())} by its schedule.`}</Words>
+        <Words key={load.id}>{`${whatOf(load)}. It holds at its hottest until ${dayAndClock(load.lookTo, now)} by its schedule.`}</Words>
       ))}
       <Words size="label" tone="muted">
         Through the peep hole: face shield and gloves, power off before a hand goes in.

@@ -7,6 +7,7 @@ import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { dayAndClock } from '@/ui/clock';
+import { useNow } from '@/ui/useNow';
 import { alreadyIn, keyedOverIn, slotsOf, standingOf, standsWords } from './slots';
 
 export interface InProgramProps {
@@ -23,7 +24,7 @@ export interface InProgramProps {
 }
 
 export function InProgram({ controller, scheduleId, rows, programs, coming, slot, onSlot, onAsItStands }: InProgramProps) {
-  const now = new Date();
+  const now = new Date(useNow());
   const standing = standingOf(programs, controller.id);
   const { first, last } = slotsOf(controller);
   const already = alreadyIn(standing, rows);

@@ -10,6 +10,7 @@ import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { dayAndClock } from '@/ui/clock';
+import { useNow } from '@/ui/useNow';
 import { useJoinLoad } from './useJoinLoad';
 
 export interface KilnInUseProps {
@@ -36,6 +37,7 @@ export function KilnInUse({ load, piece, step, schedule, shelves, onPlan }: Kiln
   const join = useJoinLoad(piece, step, schedule, shelves);
   const [opening, setOpening] = useState(false);
   const [when, setWhen] = useState(() => format(Date.now(), FIELD_TIME));
+  const now = new Date(useNow());
   const inIt = load.entries.some(({ pieceId }) => pieceId === piece.id);
   const openedAt = readFieldTime(when)?.getTime();
   const problem = open.refusal?.problem ?? join.problem;
@@ -60,7 +62,7 @@ export function KilnInUse({ load, piece, step, schedule, shelves, onPlan }: Kiln
           </>
         }
       >
-        {`${kilnWords(load, new Date())} One kiln, one load at a time.`}
+        {`${kilnWords(load, now)} One kiln, one load at a time.`}
       </Notice>
       {opening && (
         <View style={{ gap: 8 }}>

@@ -23,6 +23,7 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { offerBack } from '@/ui/takeBack';
 import { Words } from '@/ui/Words';
+import { useNow } from '@/ui/useNow';
 
 type Ready = WaitingPiece & { stepId: string };
 /** It waits for its kiln, and its schedule is there. */
@@ -93,7 +94,7 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
   const router = useRouter();
   const key = useSave('keyProgram');
   const outbox = useOutbox();
-  const now = new Date();
+  const now = new Date(useNow());
   const { first, last } = slotsOf(controller);
   const slots = Array.from({ length: last - first + 1 }, (_, i) => first + i);
   const stands = (slot: number, what: Pick<Program, 'scheduleId' | 'rows' | 'readAt' | 'slips'>, of: Variables['keyProgram']['of']) => ({

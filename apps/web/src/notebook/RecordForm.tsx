@@ -76,6 +76,7 @@ type FieldName = 'when' | 'place' | 'note' | 'knownBy';
 const FIELDS: Record<string, FieldName> = { firedAt: 'when', place: 'place', note: 'note', knownBy: 'knownBy' };
 
 export function RecordForm({ told, schedule, problem, saving, held, draft, untold = '', onSave }: RecordFormProps) {
+  'use no memo'; // The form library changes its errors in place.
   const units = useUnits();
   const unit = units.temperature;
   const [hands, setHands] = useState<Hands | null>(null);

@@ -48,6 +48,7 @@ const SIZE_LABELS: Record<SizeField, string> = { width: 'Width', length: 'Length
 const CORNERS_HINT = 'each as two lengths: 0 0; 20 0; 0 12 cm';
 
 export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, saveTitle, onSave }: PieceFormProps) {
+  'use no memo'; // The form library changes its errors in place.
   const units = useUnits();
   const [began] = useState(entry);
   const { control, handleSubmit, setError, setValue, reset, formState } = useForm({

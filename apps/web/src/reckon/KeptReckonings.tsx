@@ -6,11 +6,13 @@ import { useReckonings } from '@/data/reckonings';
 import { space } from '@/theme/theme';
 import { Words } from '@/ui/Words';
 import { dayAndClock } from '@/ui/clock';
+import { useNow } from '@/ui/useNow';
 import { SHEETS } from './sheets';
 
 export function KeptReckonings({ onTake }: { onTake(reckoning: Reckoning): void }) {
   // A newer version may have kept some of a sheet that this one does not have.
   const kept = useReckonings().filter(({ kind }) => kind in SHEETS);
+  const now = new Date(useNow());
   if (kept.length === 0) return null;
   return (
     <View style={{ paddingTop: space.large }} testID="reckon-kept">
@@ -28,7 +30,7 @@ export function KeptReckonings({ onTake }: { onTake(reckoning: Reckoning): void 
           <KitListItem.Content>
             <Words tone="touch">{one.told}</Words>
             <Words size="note" tone="muted">
-              {[SHEETS[one.kind].title, one.pieceName, dayAndClock(one.keptAt, new Date())].filter(Boolean).join(' · ')}
+              {[SHEETS[one.kind].title, one.pieceName, dayAndClock(one.keptAt, now)].filter(Boolean).join(' · ')}
             </Words>
           </KitListItem.Content>
         </KitListItem>

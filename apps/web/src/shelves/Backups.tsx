@@ -15,6 +15,7 @@ import { Words } from '@/ui/Words';
 import { dayAndClock } from '@/ui/clock';
 import { countWords } from '@/ui/countWords';
 import { downloadFrom } from '@/ui/download';
+import { useNow } from '@/ui/useNow';
 import { megabytes } from './SetAside';
 
 const FIRST_COMES_MS = 3000;
@@ -27,6 +28,7 @@ const holdsWords = ({ pieces, firings, pictures }: Backup['holds']): string =>
 const fileOf = ({ id }: Backup): string => api.restoreBackup.path.replace(':id/restore', `${encodeURIComponent(id)}/file`);
 
 export function Backups() {
+  const now = new Date(useNow());
   const client = useQueryClient();
   const { data } = useQuery({
     queryKey: keys.backups,
@@ -49,7 +51,7 @@ export function Backups() {
         Backup
       </Words>
       <Words testID="last-backup">
-        {last ? `Last: ${dayAndClock(last.madeAt, new Date())}, with ${holdsWords(last.holds)}; ${megabytes(last.bytes)}.` : 'None has been made yet.'}
+        {last ? `Last: ${dayAndClock(last.madeAt, now)}, with ${holdsWords(last.holds)}; ${megabytes(last.bytes)}.` : 'None has been made yet.'}
       </Words>
       <Words size="label" tone="muted">
         {`One is made by itself each day that Torvin runs; the last 14 are kept in ${data.folder}. A disk can fail with all that lies on it: keep one on another disk too.`}

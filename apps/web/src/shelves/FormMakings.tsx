@@ -6,6 +6,7 @@ import { View } from 'react-native';
 import { Action } from '@/ui/Action';
 import { LinkRow } from '@/ui/LinkRow';
 import { Words } from '@/ui/Words';
+import { useNow } from '@/ui/useNow';
 import { useStanding } from './useStanding';
 import { fromWhen } from './words';
 
@@ -21,6 +22,7 @@ export function FormMakings({ form, shelves }: { form: FormRecord; shelves: Shel
   const router = useRouter();
   const making = shelves.makings.find(({ formId }) => formId === form.id);
   const told = useStanding(making, shelves);
+  const now = useNow();
   if (!making || !told || told.standing.next === null)
     return (
       <View style={{ alignItems: 'flex-start' }}>
@@ -40,7 +42,7 @@ export function FormMakings({ form, shelves }: { form: FormRecord; shelves: Shel
         <View style={{ flex: 1 }}>
           <Words bold tone="touch">{`In the making: ${stageTitle(next, making).toLowerCase()} is next`}</Words>
           <Words size="label" tone="muted">
-            {[MAKING_NAMES[making.way], fromWhen(from)].filter(Boolean).join(', ')}
+            {[MAKING_NAMES[making.way], fromWhen(from, now)].filter(Boolean).join(', ')}
           </Words>
         </View>
       </LinkRow>

@@ -31,6 +31,7 @@ import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { Words } from '@/ui/Words';
+import { useNow } from '@/ui/useNow';
 import { recoatHref } from './FormCoats';
 import { emptyFiring } from './emptyFiring';
 import { type MakingNow, useStanding } from './useStanding';
@@ -147,11 +148,12 @@ function Next({ stage, making, shelves, told: { form, standing, amounts }, onTol
   const [when, setWhen] = useState(() => format(Date.now(), FIELD_TIME));
   const [typed, setTyped] = useState('');
   const [errors, setErrors] = useState<{ when?: string; mass?: string }>({});
+  const now = useNow();
   const label = weighs(stage, making);
   const caution = stageCaution(stage, making);
   const isNext = stage === standing.next;
-  const waits = isNext ? fromWhen(standing.from) : '';
-  const isOld = making.bagUntil !== undefined && FROM_A_BAG.includes(stage) && Date.now() > making.bagUntil + DAY_MS;
+  const waits = isNext ? fromWhen(standing.from, now) : '';
+  const isOld = making.bagUntil !== undefined && FROM_A_BAG.includes(stage) && now > making.bagUntil + DAY_MS;
   const fired = FIRED[stage];
   const firing = fired && emptyFiring(form, shelves, stage === 'burnOut' && standsIn(making) === 'firm' ? 'dryMould' : fired.look, fired.wet, fired.of);
   const tell = (): void => {

@@ -12,6 +12,7 @@ import { Fold } from '@/ui/Fold';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { dayAndClock } from '@/ui/clock';
+import { useNow } from '@/ui/useNow';
 
 const QR_PX = 200;
 
@@ -133,6 +134,7 @@ function Devices({ devices }: Pick<AccessTold, 'devices'>) {
     mutationFn: (id: string) => call(api.endDevice, { id, body: {} }),
     onSuccess: (told) => client.setQueryData(keys.access, told),
   });
+  const now = new Date(useNow());
   if (devices.length === 0) return null;
   return (
     <View style={{ gap: space.small }}>
@@ -151,7 +153,7 @@ function Devices({ devices }: Pick<AccessTold, 'devices'>) {
             <View style={{ flexShrink: 1 }}>
               <Words bold>{here ? `${name} (this one)` : name}</Words>
               <Words size="label" tone="muted">
-                {`since ${dayAndClock(enteredAt, new Date())}; last seen ${dayAndClock(seenAt, new Date())}`}
+                {`since ${dayAndClock(enteredAt, now)}; last seen ${dayAndClock(seenAt, now)}`}
               </Words>
             </View>
             <Action kind="plain" title={here ? 'Leave' : 'End'} label={`Let ${name} in no longer`} testID="end-device" onPress={() => end.mutate(id)} />

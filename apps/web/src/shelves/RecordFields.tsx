@@ -31,6 +31,7 @@ export interface RecordFieldsProps {
 }
 
 export function RecordFields({ fields: all, entry, control, errors, shelves, between }: RecordFieldsProps) {
+  'use no memo'; // The form library changes its errors in place.
   const fields = all.filter((field) => isAsked(field, entry));
   const row = (field: FieldOf) => (
     <Controller

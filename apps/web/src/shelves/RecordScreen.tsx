@@ -76,6 +76,7 @@ export const shelfHref = (kind: ShelfKind) => `/shelves?shelf=${kind}` as const;
 export const RecordScreen = inFormUnits(RecordForm);
 
 function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenProps) {
+  'use no memo'; // The form library changes its errors in place.
   const router = useRouter();
   const units = useUnits();
   const { fields, one, caution, archives } = kindOf(kind);

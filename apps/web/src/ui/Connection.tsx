@@ -4,6 +4,7 @@
  */
 import type { NewFiring } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { lastHeard } from '@/outside/connection';
 import { useAskedForPasscode } from '@/outside/door';
@@ -20,6 +21,7 @@ import { Notice } from './Notice';
 import { Words } from './Words';
 import { dayAndClock } from './clock';
 import { closeShared, openShared, useShared } from './shared';
+import { useNow } from './useNow';
 
 const PANEL = 'waiting';
 
@@ -28,15 +30,28 @@ function useToSay() {
   const outbox = useOutbox();
   const entries = useEntries();
   const isRefused = (entry: Entry): entry is Entry & { refused: Refusal } => entry.refused !== undefined && !outbox.isClaimed(entry);
-  return { waiting: entries.filter(({ refused }) => !refused), refused: entries.filter(isRefused), kept: outbox.kept() };
+  const kept = useSyncExternalStore(outbox.subscribe, outbox.kept);
+  return { waiting: entries.filter(({ refused }) => !refused), refused: entries.filter(isRefused), kept };
+}
+
+/** Of when what is shown was read, see oldestShown. */
+function useOldestShown(heardAt: number | null): number | null {
+  const client = useQueryClient();
+  const subscribe = useCallback(
+    (listener: () => void) => {
+      const ends = [shownAsKept.subscribe(listener), client.getQueryCache().subscribe(listener)];
+      return () => ends.forEach((end) => end());
+    },
+    [client],
+  );
+  return useSyncExternalStore(subscribe, () => oldestShown(client, heardAt));
 }
 
 /** Of when what is shown was read, where it was kept and the server has not answered since. */
 function useAsOf(): string | null {
-  const client = useQueryClient();
-  useTold(shownAsKept);
-  const at = oldestShown(client, null);
-  return at === null ? null : dayAndClock(at, new Date());
+  const at = useOldestShown(null);
+  const now = useNow();
+  return at === null ? null : dayAndClock(at, new Date(now));
 }
 
 export function ConnectionWord() {
@@ -71,8 +86,8 @@ export function WaitingDrawer() {
   const answers = useServerAnswers();
   const outbox = useOutbox();
   const { waiting, refused, kept } = useToSay();
-  const client = useQueryClient();
-  const asOf = open ? oldestShown(client, lastHeard.get()) : null;
+  const asOf = useOldestShown(useTold(lastHeard));
+  const now = useNow();
   if (!open || (answers && refused.length === 0)) return null;
   return (
     <Drawer
@@ -84,7 +99,7 @@ export function WaitingDrawer() {
       ofFrame
     >
       <View style={{ gap: space.small }}>
-        {!answers && asOf !== null && <Words testID="shown-as-of">{`What stands on this page is as of ${dayAndClock(asOf, new Date())}.`}</Words>}
+        {!answers && asOf !== null && <Words testID="shown-as-of">{`What stands on this page is as of ${dayAndClock(asOf, new Date(now))}.`}</Words>}
         {!answers && kept && (
           <Words tone="muted">
             {waiting.length > 0
