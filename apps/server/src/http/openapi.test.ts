@@ -186,20 +186,25 @@ describe('a client generated from it', () => {
   });
   afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-  /** What the type checker has against it, in its words. */
-  async function faultsOf(code: string): Promise<string> {
-    const file = join(folder, 'caller.ts');
-    writeFileSync(file, code);
+  /** What the type checker has against files of such code, in its words: a line each, with the file's name before it. */
+  async function faultsOf(files: Record<string, string>): Promise<string[]> {
+    const paths = Object.entries(files).map(([name, code]) => {
+      const path = join(folder, name);
+      writeFileSync(path, code);
+      return path;
+    });
     const options = ['--strict', '--noEmit', '--skipLibCheck', '--target', 'ES2022', '--module', 'ESNext', '--moduleResolution', 'Bundler'];
-    return tool('typescript/bin/tsc', [file, ...options, '--lib', 'es2022,dom,dom.iterable'])
-      .then(({ stdout }) => stdout)
-      .catch(({ stdout }: { stdout: string }) => stdout);
+    const { stdout } = await tool('typescript/bin/tsc', [...paths, ...options, '--lib', 'es2022,dom,dom.iterable']).catch(
+      (failed: { stdout: string }) => failed,
+    );
+    return stdout.split('\n').filter((line) => /error TS/.test(line));
   }
 
   test('fits its calls, and refuses one that is wrong', async () => {
-    expect(await faultsOf(CALLER)).toBe('');
     const wrong = CALLER.replace("kind: 'length'", "kind: 'colour'").replace('page.data?.total', 'page.data?.sum');
-    expect(await faultsOf(wrong)).toMatch(/colour[^]*sum|sum[^]*colour/);
+    const faults = await faultsOf({ 'right.ts': CALLER, 'wrong.ts': wrong });
+    expect(faults.filter((line) => !line.includes('wrong.ts'))).toEqual([]);
+    expect(faults.join(' ')).toMatch(/colour[^]*sum|sum[^]*colour/);
   });
 
   test('calls six routes of the running server', async () => {
