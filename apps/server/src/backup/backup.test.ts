@@ -340,6 +340,18 @@ describe('what is kept', () => {
     expect((await fetch(`${server.base}/api/backups/${encodeURIComponent('../torvin.db')}/file`)).status).toBe(404);
   });
 
+  test('what a server was killed over while it unpacked it is taken away at the next start', async () => {
+    mkdirSync(join(server.dataDir, 'restore-unpacked', 'photos'), { recursive: true });
+    writeFileSync(join(server.dataDir, 'restore-fetched.part'), 'half of it');
+    server.backups.everyDay();
+    server.backups.stop();
+    expect(readdirSync(server.dataDir).filter((name) => name.startsWith('restore-'))).toEqual([]);
+    expect(existsSync(join(server.dataDir, DATABASE_FILE))).toBe(true);
+    // The first of the day, begun by itself, is made before the folder goes.
+    for (let tries = 0; isDue(join(server.dataDir, 'backups'), NOW) && tries < 500; tries += 1) await new Promise((resolve) => setTimeout(resolve, 20));
+    expect(isDue(join(server.dataDir, 'backups'), NOW)).toBe(false);
+  });
+
   test('why today has none is said', async () => {
     const blocked = join(server.dataDir, 'backups');
     writeFileSync(blocked, 'a file where the folder should be');

@@ -146,7 +146,7 @@ function RefusedSave({ entry, refusal }: { entry: Entry; refusal: Refusal }) {
         </>
       }
     >
-      {`${outbox.wordsOf(entry)}, kept while the server was away, was not taken: ${refusal.problem.message}`}
+      {`${outbox.wordsOf(entry)} was not taken: ${refusal.problem.message}`}
     </Notice>
   );
 }

@@ -5,7 +5,7 @@ import type { FiringCase } from '../schedule/firingCase';
 import { resolved } from '../schedule/resolved';
 import { setUpOf } from '../schedule/setups';
 import { SOFT_90, sheetsOf } from '../testCases';
-import { bodyOfLayers } from './bodyOf';
+import { bodyOfLayers, levelled } from './bodyOf';
 import type { LaidLayer } from './document';
 import { drawnLayers } from './drawnLayers';
 import { withGaps } from './lumps';
@@ -41,6 +41,12 @@ test('lumps that come to less than their own thickness lie with gaps, with all o
   expect([depth.mean_m, depth.max_m]).toEqual([expect.closeTo(0.01, 12), expect.closeTo(0.02, 12)]);
   const shelf = { glasses: [{ id: 'clear', colour: '#fff' }], made: [], families: [] } as unknown as Parameters<typeof drawnLayers>[1];
   expect(drawnLayers([lumps(25, 20, 40)], shelf)).toMatchObject([{ thickness_m: 0.02, cover: 0.5, lump: { thick_m: 0.02, wide_m: 0.04 } }]);
+});
+
+test('once levelled they are grains over the whole outline, with all of their mass and the name they had', () => {
+  const half = { ...lumps(50, 20, 40), cover: 0.5 };
+  expect(levelled([half])).toEqual([{ id: 'l', glassId: 'clear', form: 'frit', name: 'Chunks', perArea_kg_m2: 25, cover: 1 }]);
+  expect(levelled([{ ...half, name: 'Strips' }])).toMatchObject([{ form: 'frit', name: 'Strips' }]);
 });
 
 test('their size decides: flat ones are squeezed, thick ones warmed slowly, small ones neither', () => {

@@ -7,7 +7,9 @@ import type { FiringCase } from './firingCase';
 import { impossibleFiring, shapeNotes } from './possible';
 import { BARE_SHELF } from './setups';
 import { DEFAULT_LIMITS } from './limits';
+import { METRIC } from '../units/convert';
 import { compose } from './compose';
+import { verdictOf } from './words';
 
 const kiln = TYPICAL_KILN;
 const body = (width_m: number, length_m = width_m): FiringCase['body'] => ({
@@ -160,4 +162,15 @@ describe('what is everyday is said', () => {
     expect(shapeNotes(firing(square), 'mm')).toEqual([expect.stringMatching(/not judged/)]);
     expect(shapeNotes(firing(square, 0.24, { kiln: { ...kiln, insideDiameter_m: 0.6 } }), 'mm')).toEqual([]);
   });
+});
+
+test('a disc with more rim than goes round its former is said to fold; one with none to spare is not', () => {
+  const over = (former_m: number): string => {
+    const draped = firing(former(0.06, 0.03, former_m), 0.24, { body: { ...body(0.24), footprint: { shape: 'disc', diameter_m: 0.24 } } });
+    const made = compose(draped);
+    if (!made.ok) throw new Error(made.problem.message);
+    return verdictOf(draped, made.value.evaluation, METRIC, made.value.segments).join(' ');
+  };
+  expect(over(0.12)).toMatch(/Of the disc 50 % of the rim are more than goes round its former: it folds in lobes/);
+  expect(over(0.24)).not.toMatch(/folds in lobes/);
 });
