@@ -109,7 +109,8 @@ async function coldRunSheet(studio: Studio): Promise<void> {
     session.on('Network.loadingFinished', ({ encodedDataLength }) => (bytes += encodedDataLength));
     const since = performance.now();
     const going = me.page.goto(`${studio.address}/pieces/${piece.id}/run?step=${firingsOf(piece.doc)[0].id}`);
-    await me.find('run-row-0');
+    // Waited for across the page that it goes away from.
+    await me.page.waitForSelector('[data-testid="run-row-0"]');
     const rows = performance.now() - since;
     await me.sees('live-work', /%/);
     await going;

@@ -134,8 +134,8 @@ const shared = ['package-lock.json', 'package.json', 'scripts/lib.mjs', 'package
 /** Packages that are bundled too: of hundreds of small files each, which a start would look for one by one. */
 const BUNDLED = ['zod', 'zod-openapi', 'drizzle-orm', 'uuid', 'ml-levenberg-marquardt', 'polygon-clipping', 'fft.js'];
 const outside = () => {
-  const { dependencies } = JSON.parse(readFileSync(at('package.json'), 'utf8'));
-  return Object.keys(dependencies).filter((name) => !BUNDLED.includes(name));
+  const { dependencies, devDependencies } = JSON.parse(readFileSync(at('package.json'), 'utf8'));
+  return Object.keys({ ...dependencies, ...devDependencies }).filter((name) => !BUNDLED.includes(name));
 };
 
 /** The schema library says its own messages in fifty languages; here they are said in one. */

@@ -1,3 +1,4 @@
+'use no memo';
 /** The same heat work at another temperature: the hold follows, and what else changes stands beside it. */
 import {
   type Evaluation,

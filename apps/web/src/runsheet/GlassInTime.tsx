@@ -1,3 +1,4 @@
+'use no memo';
 /** The glass at one time of its firing: its section as it is then, and what clock, kiln and glass say. */
 import {
   type Evaluation,

@@ -1,3 +1,4 @@
+'use no memo';
 /** The body between crossed polarisers after this firing: edgewise and looked through, beside a picture of a real look. */
 import {
   type Evaluation,

@@ -1,3 +1,4 @@
+'use no memo';
 /** Slides up for one segment: its three figures to step or type, and everything the limits say of it. */
 import {
   type Evaluation,
