@@ -3,11 +3,14 @@
  * own messages; neither is used here, so neither is bundled.
  */
 const { getDefaultConfig } = require('expo/metro-config');
+const { readFileSync } = require('node:fs');
 const path = require('node:path');
 
 const config = getDefaultConfig(__dirname);
 const ICON_FAMILY = /^(@expo\/vector-icons|react-native-vector-icons|@react-native-vector-icons)(\/|$)/;
 config.resolver.assetExts.push('woff2');
+// What Babel is told is not in the key that Metro keeps its files under.
+config.cacheVersion = readFileSync(path.join(__dirname, 'babel.config.js'), 'utf8');
 const noIcons = path.join(__dirname, 'src/ui/noIcons.js');
 
 const wasResolving = config.resolver.resolveRequest;

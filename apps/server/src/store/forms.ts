@@ -1,7 +1,7 @@
 /** What was fired in the studio's forms, how far their coats are used up, and which of them want another. */
 import { HOT_FROM_C, type Released, type Units, amountsFor, dryingWords, stageTitle, standing, hottestSegment, wearOf, wearWords } from '@torvin/core';
 import type { Bench, Coated, FormUse, Shelves } from '@torvin/schema';
-import { and, eq, isNotNull, isNull } from 'drizzle-orm';
+import { and, eq, inArray, isNotNull, isNull, or } from 'drizzle-orm';
 import type { Database } from '../db/database';
 import { firings, loads, schedules } from '../db/tables';
 import { allShelves } from './records';
@@ -12,8 +12,8 @@ interface Fired {
   released: Released | null;
 }
 
-/** By form, and by the shelf under one: when something stood in it, and how hot that was as it ran; what is only planned does not count. */
-function firedIn(db: Database): Map<string, Fired[]> {
+/** By form, and by the shelf under one: when something stood in it, and how hot that was as it ran; what is only planned does not count. of: these forms alone. */
+function firedIn(db: Database, of?: string[]): Map<string, Fired[]> {
   const rows = db
     .select({
       formId: schedules.formId,
@@ -26,7 +26,12 @@ function firedIn(db: Database): Map<string, Fired[]> {
     .from(schedules)
     .innerJoin(firings, eq(firings.scheduleId, schedules.id))
     .innerJoin(loads, eq(firings.loadId, loads.id))
-    .where(and(isNotNull(schedules.formId), isNull(firings.deletedAt), isNotNull(loads.startedAt)))
+    .where(
+      and(
+        ...[isNotNull(schedules.formId), isNull(firings.deletedAt), isNotNull(loads.startedAt)],
+        of && or(inArray(schedules.formId, of), inArray(schedules.shelfId, of)),
+      ),
+    )
     .all();
   const fired = new Map<string, Fired[]>();
   for (const { formId, shelfId, at, work_C, asFired, released } of rows) {
@@ -90,7 +95,10 @@ export function toRecoat(db: Database, units: Units): Bench['recoat'] {
 export function inTheMaking(db: Database, units: Units): Bench['making'] {
   const { makings, forms } = allShelves(db);
   if (makings.length === 0) return [];
-  const fired = firedIn(db);
+  const fired = firedIn(
+    db,
+    makings.map(({ formId }) => formId),
+  );
   return makings
     .flatMap((making): Bench['making'] => {
       const form = forms.find(({ id }) => id === making.formId);

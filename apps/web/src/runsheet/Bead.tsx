@@ -1,4 +1,3 @@
-'use no memo';
 /** A joint of the schedule, to be dragged sideways, stepped by keys, or tapped. A slider to a screen reader. */
 import { type TemperatureUnit, celsiusFrom, formatTemperature, temperatureIn, text } from '@torvin/core';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';

@@ -1,4 +1,3 @@
-'use no memo';
 /** Names the first broken limit wherever the page is scrolled to. */
 import { type Evaluation, type PurposefulSegment, ROLE_NAMES, type Reading, brokenOf, marginOf, readingPhrase } from '@torvin/core';
 import { useSyncExternalStore } from 'react';

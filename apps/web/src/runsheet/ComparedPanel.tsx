@@ -1,4 +1,3 @@
-'use no memo';
 /** The schedule in hand beside the computed one: what differs in words, what that does in figures. */
 import { type Evaluation, type PurposefulSegment, consequences, segmentDifferences } from '@torvin/core';
 import type { Schedule } from '@torvin/schema';

@@ -1,4 +1,3 @@
-'use no memo';
 /** One way to fire this very body, composed for it, so that what it costs can be read off; it can be taken. */
 import { type FiringCase, type TemperatureUnit, brokenOf, consequences, formatDuration, formatTemperature, hottestSegment, text } from '@torvin/core';
 import { View } from 'react-native';

@@ -1,4 +1,3 @@
-'use no memo';
 /** The picture of the run sheet: state columns, the kiln's curve coloured by temperature, skin and core of the glass. */
 import type { PurposefulSegment, Series } from '@torvin/core';
 import { memo, useRef } from 'react';

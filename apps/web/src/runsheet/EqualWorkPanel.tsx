@@ -1,4 +1,3 @@
-'use no memo';
 /** The same heat work at another temperature: the hold follows, and what else changes stands beside it. */
 import {
   type Evaluation,

@@ -1,4 +1,3 @@
-'use no memo';
 /** The glass at one time of its firing: its section as it is then, and what clock, kiln and glass say. */
 import {
   type Evaluation,

@@ -1,4 +1,3 @@
-'use no memo';
 /** The figures that answer while a bead moves: difference, heat work, tension, length. */
 import {
   type Evaluation,

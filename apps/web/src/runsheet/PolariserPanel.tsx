@@ -1,4 +1,3 @@
-'use no memo';
 /** The body between crossed polarisers after this firing: edgewise and looked through, beside a picture of a real look. */
 import {
   type Evaluation,

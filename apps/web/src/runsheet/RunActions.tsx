@@ -1,4 +1,3 @@
-'use no memo';
 /** What to do with a run sheet: when it starts, key it in, start or record it. */
 import { useRouter } from 'expo-router';
 import { memo } from 'react';

@@ -1,4 +1,3 @@
-'use no memo';
 /** Under the rows, each opened when wanted: beside the computed, versions, schools, set-ups, equal work, polariser view. */
 import { type Evaluation, type FiringCase, type Series, type TemperatureUnit, wareFired } from '@torvin/core';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';

@@ -1,4 +1,3 @@
-'use no memo';
 /** One segment in figures: target, rate, hold, why, and what limits it. Renders only when one of its words changes. */
 import { type PurposefulSegment, ROLE_NAMES, type TemperatureUnit, formatDuration, formatRate, formatTemperature, otherTemperature, text } from '@torvin/core';
 import { memo, useRef, useState } from 'react';

@@ -1,4 +1,3 @@
-'use no memo';
 /**
  * The schedule as one object: time runs down, temperature to the right. Each row has its figures at the left and
  * its stretch of the curve at the right; time is not to scale, the clock stands at each joint.

@@ -1,4 +1,3 @@
-'use no memo';
 /** The run sheet as a page: live figures, rows and curve, the sheet of the chosen segment, what to do next. */
 import {
   type Evaluation,

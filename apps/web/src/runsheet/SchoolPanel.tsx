@@ -1,4 +1,3 @@
-'use no memo';
 /** Where practitioners differ: each school composed for this very body, so that what it costs can be read off. */
 import { type FiringCase, type School, type TemperatureUnit, formatLength, settlesGrains, text, wareFired } from '@torvin/core';
 import { View } from 'react-native';

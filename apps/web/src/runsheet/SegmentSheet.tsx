@@ -1,4 +1,3 @@
-'use no memo';
 /** Slides up for one segment: its three figures to step or type, and everything the limits say of it. */
 import {
   type Evaluation,

@@ -1,4 +1,3 @@
-'use no memo';
 /** One body on each set-up that it can lie on: bare, raised, on the floor, on board; each composed for this very body. */
 import { type FiringCase, type MadeFrom, footprintArea, SETUP_NAMES, type SetUpKind, type TemperatureUnit, setUpOf } from '@torvin/core';
 import { View } from 'react-native';

@@ -1,4 +1,3 @@
-'use no memo';
 /** The line across the curve at the time that is looked at, with its clock: dragged down the sheet, or stepped by keys. */
 import type { Series } from '@torvin/core';
 import { useMemo, useRef } from 'react';

@@ -1,4 +1,3 @@
-'use no memo';
 /** The schedule laid on its side with time to scale: kiln, skin and core over the clock, states as bands. */
 import {
   type FiringCase,

@@ -1,4 +1,3 @@
-'use no memo';
 /** Every version of this firing's schedule, newest first: named by the studio, taken into use again with a touch. */
 import { ENGINE_VERSION, type TemperatureUnit, formatDuration, formatTemperature, text } from '@torvin/core';
 import type { Piece, ScheduleVersion, Step } from '@torvin/schema';

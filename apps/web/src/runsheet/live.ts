@@ -1,4 +1,3 @@
-'use no memo';
 /**
  * What a bead that moves shows. Only what answers the finger is written anew while it moves: its bead, its row's figure, the
  * curve, the figures above. The rest of the page follows once the finger rests.

@@ -1,4 +1,3 @@
-'use no memo';
 /** What is drawn of a body between crossed polarisers: colours of retardation, in nm, and the scale they are read by. */
 import { type Footprint, type GlassConstants, formatStress, interferenceColour, retardation, text } from '@torvin/core';
 import { useId } from 'react';

@@ -1,4 +1,3 @@
-'use no memo';
 /**
  * The state of an open run sheet: the schedule as saved, a draft while it is being changed, and the engine's word
  * on whichever is shown. A change is simulated at once and saved as a new version when it comes to rest.

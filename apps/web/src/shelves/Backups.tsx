@@ -51,7 +51,7 @@ export function Backups() {
         Backup
       </Words>
       <Words testID="last-backup">
-        {last ? `Last: ${dayAndClock(last.madeAt, now)}, with ${holdsWords(last.holds)}; ${megabytes(last.bytes)}.` : 'None has been made yet.'}
+        {last ? `Last: ${dayAndClock(last.madeAt, now)}, with ${holdsWords(last.holds)}; ${megabytes(last.bytes)}.` : 'No backup yet.'}
       </Words>
       <Words size="label" tone="muted">
         {`One is made by itself each day that Torvin runs; the last 14 are kept in ${data.folder}. A disk can fail with all that lies on it: keep one on another disk too.`}

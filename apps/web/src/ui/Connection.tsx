@@ -86,8 +86,6 @@ export function WaitingDrawer() {
   const answers = useServerAnswers();
   const outbox = useOutbox();
   const { waiting, refused, kept } = useToSay();
-  const asOf = useOldestShown(useTold(lastHeard));
-  const now = useNow();
   if (!open || (answers && refused.length === 0)) return null;
   return (
     <Drawer
@@ -99,7 +97,7 @@ export function WaitingDrawer() {
       ofFrame
     >
       <View style={{ gap: space.small }}>
-        {!answers && asOf !== null && <Words testID="shown-as-of">{`What stands on this page is as of ${dayAndClock(asOf, new Date(now))}.`}</Words>}
+        {!answers && <ShownAsOf />}
         {!answers && kept && (
           <Words tone="muted">
             {waiting.length > 0
@@ -125,6 +123,13 @@ export function WaitingDrawer() {
       </View>
     </Drawer>
   );
+}
+
+/** Of when the page behind is, where nobody answers. */
+function ShownAsOf() {
+  const at = useOldestShown(useTold(lastHeard));
+  const now = useNow();
+  return at === null ? null : <Words testID="shown-as-of">{`What stands on this page is as of ${dayAndClock(at, new Date(now))}.`}</Words>;
 }
 
 function RefusedSave({ entry, refusal }: { entry: Entry; refusal: Refusal }) {
