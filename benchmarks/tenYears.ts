@@ -109,7 +109,7 @@ async function coldRunSheet(studio: Studio): Promise<void> {
     session.on('Network.loadingFinished', ({ encodedDataLength }) => (bytes += encodedDataLength));
     const since = performance.now();
     const going = me.page.goto(`${studio.address}/pieces/${piece.id}/run?step=${firingsOf(piece.doc)[0].id}`);
-    // Waited for across the page that it goes away from.
+    // Unlike find it goes on waiting when the blank page is left.
     await me.page.waitForSelector('[data-testid="run-row-0"]');
     const rows = performance.now() - since;
     await me.sees('live-work', /%/);

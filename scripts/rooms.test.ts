@@ -108,14 +108,14 @@ test('a form with figures in it holds the units they are typed in', () => {
   ).toEqual([]);
 });
 
-test('what the compiler of React remembers is told when it changes', () => {
+test('nothing that React keeps goes stale: errors of a form, and values from outside', () => {
   const pages = sources
     .filter((file) => file.includes(join('apps', 'web', 'src')) && !isTest(file))
     .map((file) => ({ file: basename(file), text: readFileSync(file, 'utf8') }));
-  // The form library changes its errors in place: who shows them is not remembered.
+  // The form library changes its errors in place, so that a form which shows them is not kept.
   const showErrors = pages.filter(({ text }) => /\bformState\b|errors: Partial<Record/.test(text));
   expect(showErrors.length).toBeGreaterThan(3);
   expect(showErrors.filter(({ text }) => !text.includes("'use no memo'")).map(({ file }) => file)).toEqual([]);
-  // A value that is told and thrown away draws anew what reads beside it; what is remembered is not drawn anew.
+  // Listening only to be drawn again is of no use: what is kept is not drawn. The value itself is used.
   expect(pages.filter(({ text }) => /^\s*use(Told|SyncExternalStore)\(.*\);$/m.test(text)).map(({ file }) => file)).toEqual([]);
 });
