@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import type { BrowserContext } from 'puppeteer-core';
 import sharp from 'sharp';
 import { certificate } from './certificate';
-import { ROOT } from './server';
+import { ROOT, ownLink } from './server';
 import { setting } from './setting';
 import { PHONE, Visitor, WIDE } from './visitor';
 
@@ -45,6 +45,9 @@ beforeAll(async () => {
   // What is read ahead, the last of it last.
   await keeps(me, '"schedule"', 9);
   await me.page.close();
+  const laptop = await here.browser.newPage();
+  await laptop.goto(ownLink(studio.heard()).link);
+  await laptop.close();
 });
 
 test('over https it is said that Torvin opens here without its server', async () => {

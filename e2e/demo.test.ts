@@ -7,7 +7,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DEMO_PIECES } from '../apps/server/src/db/demo';
 import { certificate } from './certificate';
-import { ROOT, startAndListen, wholePieces } from './server';
+import { ROOT, ownLink, startAndListen, wholePieces } from './server';
 
 jest.setTimeout(300_000);
 
@@ -18,9 +18,7 @@ const DEMO_NAMES = DEMO_PIECES.map(({ name }) => name).sort();
 
 const demo = (...flags: string[]) => startAndListen(['scripts/demo.mjs', ...flags], { TORVIN_DATA: join(folder, 'data'), TORVIN_PORT: '18431' });
 
-const names = async (address: string): Promise<string[]> => {
-  return (await wholePieces(address)).map(({ name }) => name).sort();
-};
+const names = async (address: string, token?: string): Promise<string[]> => (await wholePieces(address, token)).map(({ name }) => name).sort();
 
 async function rename(address: string, to: string): Promise<void> {
   const [piece] = await wholePieces(address);
@@ -54,8 +52,9 @@ test('takes the next port when the first is taken', async () => {
   const other = await startAndListen(['scripts/demo.mjs', '--own', '--lan'], { TORVIN_DATA: join(folder, 'other'), TORVIN_PORT: '18431' });
   expect(new URL(other.address).port).not.toBe(new URL(one.address).port);
   // What npm run studio says: nothing made yet, and the passcode for others.
-  expect(await names(other.address)).toEqual([]);
   while (!/passcode: [a-z2-9]{5}-[a-z2-9]{5}/.test(other.heard())) await new Promise((resolve) => setTimeout(resolve, 20));
+  expect((await fetch(`${other.address}/api/pieces`)).status).toBe(401);
+  expect(await names(other.address, ownLink(other.heard()).token)).toEqual([]);
   await other.stop();
   await one.stop();
 });

@@ -3,7 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { BrowserContext } from 'puppeteer-core';
 import sharp from 'sharp';
-import { wholePieces } from './server';
+import { ownLink, wholePieces } from './server';
 import { setting } from './setting';
 import { PHONE, Visitor, WIDE } from './visitor';
 
@@ -48,7 +48,7 @@ beforeAll(() => {
   given = passcode();
 });
 
-test('a phone is asked once, whatever page it opens; this computer is not', async () => {
+test('a phone is asked once, whatever page it opens; this computer is let in by the link that was printed', async () => {
   const me = await phone('/notebook');
   await me.find('enter');
   expect(await me.page.evaluate(() => document.body.innerText)).not.toMatch(/Plaque|Low kiln/);
@@ -70,9 +70,13 @@ test('a phone is asked once, whatever page it opens; this computer is not', asyn
   expect(await me.has('over-http')).toBe(false);
   await me.page.close();
   const laptop = await Visitor.open(here.browser, WIDE);
+  laptop.expectedStatuses.add(401);
   await laptop.page.goto(studio.address);
+  await laptop.find('enter');
+  await laptop.page.goto(ownLink(studio.heard()).link);
   await laptop.find('bench-kiln');
-  await laptop.expectSound('bench, asked nothing');
+  expect(laptop.page.url()).not.toContain('token');
+  await laptop.expectSound('bench, let in by the link');
   await laptop.page.close();
 });
 
@@ -125,7 +129,7 @@ test('what one device changes the other shows within two seconds, but not under 
     page.on('request', (request) => new URL(request.url()).pathname === '/api/events' && streams.add(request));
     for (const ended of ['requestfailed', 'requestfinished'] as const) page.on(ended, (request) => streams.delete(request));
   }
-  const [piece] = (await wholePieces(studio.address)).filter(({ name }) => name === 'Test tiles, clear');
+  const [piece] = (await wholePieces(studio.address, ownLink(studio.heard()).token)).filter(({ name }) => name === 'Test tiles, clear');
   // Each comes to the front as it is opened: behind another it draws nothing.
   for (const [who, path, shown] of [
     [another, `${elsewhere()}/shelves`, 'backups'],
@@ -175,7 +179,8 @@ test('what one device changes the other shows within two seconds, but not under 
 test('a device that is ended is asked again, and what it had not sent yet is kept until it is let in', async () => {
   const me = await phone('/shelves');
   await me.find('other-devices');
-  expect(await me.sees('device', /Phone at the bench \(this one\)/)).toMatch(/since/);
+  await me.reads('Phone at the bench (this one)');
+  expect(await me.sees('device', /The computer Torvin runs on/)).toMatch(/since/);
   await me.page.goto(`${elsewhere()}/pieces`);
   await me.openPiece('Bird-bath basin');
   await me.press('journey-0');
@@ -194,13 +199,15 @@ test('a device that is ended is asked again, and what it had not sent yet is kep
   const depth = await me.text('figure-depth');
   await me.gone('connection');
   const laptop = await Visitor.open(here.browser, PHONE);
+  await laptop.page.goto(ownLink(studio.heard()).link);
   await laptop.page.goto(`${studio.address}/shelves`);
   await laptop.find('address');
   expect(await laptop.text('address')).toBe(elsewhere());
   expect(await laptop.inspect()).toEqual(soundly);
-  await laptop.press('end-device');
-  await laptop.gone('device');
+  await laptop.page.click('[aria-label^="Let Phone"]');
+  await laptop.page.waitForFunction(() => document.querySelectorAll('[data-testid="device"]').length === 1);
   await laptop.press('change-passcode');
+  expect(await laptop.has('old-passcode')).toBe(false);
   await laptop.type('new-passcode', 'Kiln 12 opens');
   await laptop.press('save-passcode');
   await laptop.find('passcode-changed');
@@ -211,6 +218,15 @@ test('a device that is ended is asked again, and what it had not sent yet is kep
   await me.type('passcode', 'kiln12opens');
   await me.press('enter-passcode');
   await me.find('section-editor');
+  // Not the computer that Torvin runs on: it has to know the one that holds.
+  await me.page.goto(`${elsewhere()}/shelves`);
+  await me.press('change-passcode');
+  await me.type('new-passcode', 'Kiln 13 opens');
+  await me.type('old-passcode', given);
+  await me.press('save-passcode');
+  await me.sees('old-passcode-error', /^That is not the passcode/);
+  expect(await me.inspect()).toEqual(soundly);
+  await me.press('leave-passcode');
   await me.leave();
   await laptop.page.goto(`${studio.address}/pieces`);
   await laptop.openPiece('Bird-bath basin');

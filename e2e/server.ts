@@ -36,10 +36,18 @@ export function startAndListen(args: string[], env: Record<string, string>): Pro
   });
 }
 
-/** All pieces with their documents, newest change first. */
-export async function wholePieces(address: string): Promise<Piece[]> {
-  const { pieces } = (await (await fetch(`${address}/api/pieces`)).json()) as PiecePage;
-  return Promise.all(pieces.map(async ({ id }) => (await (await fetch(`${address}/api/pieces/${id}`)).json()) as Piece));
+/** All pieces with their documents, newest change first. token: what the start has printed, where this machine has to show one. */
+export async function wholePieces(address: string, token?: string): Promise<Piece[]> {
+  const headers: Record<string, string> = token === undefined ? {} : { Authorization: `Bearer ${token}` };
+  const { pieces } = (await (await fetch(`${address}/api/pieces`, { headers })).json()) as PiecePage;
+  return Promise.all(pieces.map(async ({ id }) => (await (await fetch(`${address}/api/pieces/${id}`, { headers })).json()) as Piece));
+}
+
+/** The link that a start has printed for a browser on its own machine, and the token in it. */
+export function ownLink(heard: string): { link: string; token: string } {
+  const [link, token] = /https?:\S+\/api\/access\/link\?token=([\w-]+)/.exec(heard) ?? [];
+  if (link === undefined) throw new Error(`No link was printed: ${heard}`);
+  return { link, token };
 }
 
 export class Studio {

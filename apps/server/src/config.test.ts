@@ -3,7 +3,7 @@ import { configFrom } from './config';
 describe('settings from the environment', () => {
   test('have defaults on loopback and beside the program', () => {
     const folders = { dataDir: '/torvin/data', backupsDir: '/torvin/data/backups' };
-    const usual = { ...folders, port: 4310, host: '127.0.0.1', start: 'demo', beginAnew: false, fresh: false, names: [], tls: null };
+    const usual = { ...folders, port: 4310, host: '127.0.0.1', start: 'demo', beginAnew: false, fresh: false, names: [], trustsLoopback: true, tls: null };
     expect(configFrom({}, '/torvin')).toEqual(usual);
   });
 
@@ -24,6 +24,14 @@ describe('settings from the environment', () => {
 
   test('take the names a browser may use, however they are spaced', () => {
     expect(configFrom({ TORVIN_NAMES: 'Kiln.local, studio' }, '/torvin').names).toEqual(['kiln.local', 'studio']);
+  });
+
+  test('say when a connection from this machine is trusted: where Torvin listens on it alone, by no further name, and nothing else was said', () => {
+    const trusts = (env: NodeJS.ProcessEnv): boolean => configFrom(env, '/torvin').trustsLoopback;
+    expect([{}, { TORVIN_HOST: 'localhost' }, { TORVIN_HOST: '::1' }].map(trusts)).toEqual([true, true, true]);
+    const others = [{ TORVIN_TRUST_LOOPBACK: '0' }, { TORVIN_HOST: '0.0.0.0' }, { TORVIN_HOST: '192.0.2.7' }, { TORVIN_NAMES: 'kiln.example' }];
+    expect(others.map(trusts)).toEqual([false, false, false, false]);
+    expect(() => trusts({ TORVIN_TRUST_LOOPBACK: '1' })).toThrow("TORVIN_TRUST_LOOPBACK can be set to 0 only; got '1'.");
   });
 
   test('take a certificate with its key, and neither alone', () => {

@@ -1,5 +1,6 @@
 /** Settings from the environment, resolved once. */
 import { isAbsolute, join, resolve } from 'node:path';
+import { isLoopback, isLoopbackName } from './access/addresses';
 
 export interface Config {
   /** First port to try; a taken one gives the next. */
@@ -16,6 +17,8 @@ export interface Config {
   backupsDir: string;
   /** Names that browsers may call this server by, beside loopback and the addresses it listens on. */
   names: string[];
+  /** Whether what comes from this machine is taken for whoever sits at it. */
+  trustsLoopback: boolean;
   /** Files of a certificate and its key: https instead of http. */
   tls: { cert: string; key: string } | null;
 }
@@ -39,18 +42,23 @@ export function configFrom(env: NodeJS.ProcessEnv, root: string, words: readonly
     .split(',')
     .map((name) => name.trim().toLowerCase())
     .filter(Boolean);
+  const trust = env.TORVIN_TRUST_LOOPBACK;
+  if (trust !== undefined && trust !== '0') throw new Error(`TORVIN_TRUST_LOOPBACK can be set to 0 only; got '${trust}'.`);
+  const host = env.TORVIN_HOST ?? '127.0.0.1';
   const { TORVIN_CERT: cert, TORVIN_KEY: key } = env;
   if (Boolean(cert) !== Boolean(key))
     throw new Error('For https both are needed: TORVIN_CERT, the file of a certificate, and TORVIN_KEY, the file of its key.');
   return {
     port,
-    host: env.TORVIN_HOST ?? '127.0.0.1',
+    host,
     dataDir,
     backupsDir: env.TORVIN_BACKUPS ? resolve(root, env.TORVIN_BACKUPS) : join(dataDir, 'backups'),
     start,
     beginAnew: env.TORVIN_NEW === '1',
     fresh: env.TORVIN_FRESH === '1',
     names,
+    // Where others may come, or it goes by further names, something may hand their requests on from this machine.
+    trustsLoopback: trust === undefined && (isLoopback(host) || isLoopbackName(host)) && names.length === 0,
     tls: cert && key ? { cert: resolve(root, cert), key: resolve(root, key) } : null,
   };
 }

@@ -18,6 +18,7 @@ import { addDemoPhotos } from './db/demoPhotos';
 import { seedDemo, seedOwn } from './db/seed';
 import { type Claim, FolderInUse, claimFolder } from './folder/claim';
 import { faultOf, moveAside } from './folder/faults';
+import { LINK } from './http/door';
 import { runStudio } from './running';
 import { sweepPhotos } from './store/photos';
 import { forgetOldReceipts } from './store/receipts';
@@ -64,6 +65,7 @@ const reached = `${scheme}://${isEverywhere(config.host) ? 'localhost' : inUrl(c
 urls = hostsForOthers(config).map((host) => `${scheme}://${inUrl(host)}:${port}`);
 await saidIfNot(dataDir, () => claim.at(reached));
 process.stdout.write(`Torvin is at ${reached}\nIts data lies in ${dataDir}\n`);
+if (!config.trustsLoopback) await saidIfNot(dataDir, tellOwn);
 if (urls.length > 0) await saidIfNot(dataDir, tellOthers);
 studio.backups.everyDay();
 
@@ -75,6 +77,14 @@ for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     claim.release();
     process.exit(0);
   });
+}
+
+/** How this machine itself comes in, where a connection from it proves nothing. */
+function tellOwn(): void {
+  const token = studio.access.ownToken();
+  process.stdout.write(
+    `\nOn this computer, open this link once in each browser: it lets the browser in, so keep it to yourself.\n\n  ${reached}${LINK}?token=${token}\n\nPrograms send: Authorization: Bearer ${token}\n`,
+  );
 }
 
 /** Where another device finds it, as words and for its camera, and what it is asked there. */

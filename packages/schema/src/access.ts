@@ -21,6 +21,7 @@ export const NewPasscodeSchema = z
       (typed) => plainPasscode(typed).length >= PASSCODE_LETTERS.least && plainPasscode(typed).length <= PASSCODE_LETTERS.most,
       `A passcode has ${PASSCODE_LETTERS.least} to ${PASSCODE_LETTERS.most} letters or digits; spaces and hyphens do not count.`,
     ),
+    old: passcode.optional().meta({ description: 'The one that holds now; the machine itself need not say it' }),
   })
   .meta({ id: 'NewPasscode' });
 
@@ -30,6 +31,7 @@ export const AccessSchema = z
       .array(z.object({ url: z.string(), qr: z.string().meta({ description: 'The address as a picture for a camera, SVG' }) }))
       .meta({ description: 'Where other devices find this studio, the likeliest first; none where it listens on this machine alone' }),
     passcode: z.boolean().meta({ description: 'Whether one has been made' }),
+    home: z.boolean().meta({ description: 'Whether it is the machine itself that asks: it may take another passcode without the old one' }),
     devices: z
       .array(
         z.object({

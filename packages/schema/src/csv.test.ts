@@ -21,9 +21,19 @@ test.each([
   ]);
 });
 
-test('a spreadsheet computes nothing that somebody has written', () => {
-  const rows = ['=1+1', '+cmd', '@sum', '-x', '-3', 'plain'].map((note) => ({ note }));
-  expect(csvOf(rows, 'comma').slice(1).split('\r\n')).toEqual(['note', "'=1+1", "'+cmd", "'@sum", "'-x", '-3', 'plain', '']);
+test.each([
+  ...['=1+1', '+cmd', '@sum', '-x', "-2+3+cmd|' /C calc'!A0", '+1', '-1-2', '-', '=', ' =1+1', '\t=1', '\r=1', '\n=1', '\u00a0@sum'],
+  ...['\uFF1D1+1', '\uFF0B1', '\uFF0D1', '\uFF20sum', '\u3000\uFF1D1'],
+])('a spreadsheet computes nothing that somebody has written: %j', (note) => {
+  const { data } = Papa.parse<string[]>(csvOf([{ note }], 'comma').slice(1), { skipEmptyLines: true });
+  expect(data).toEqual([['note'], [`'${note}`]]);
+});
+
+test('nor what a column is called; figures and plain words stay as they are', () => {
+  const rows = ['-3', '-2.5', '-2,5', '12', 'plain', 'a=b', '2-3', ''].map((note) => ({ note }));
+  const { data } = Papa.parse<string[]>(csvOf([...rows, { note: -3 }], 'comma').slice(1));
+  expect(data.map(([cell]) => cell)).toEqual(['note', '-3', '-2.5', '-2,5', '12', 'plain', 'a=b', '2-3', '', '-3', '']);
+  expect(csvOf([{ '=x': 1 }], 'comma').slice(1)).toBe("'=x\r\n1\r\n");
 });
 
 test('a table without rows has its columns', () => expect(csvOf([], 'semicolon', ['a', 'b'])).toBe('\uFEFFa;b\r\n'));

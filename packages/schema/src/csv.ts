@@ -13,12 +13,17 @@ const UTF8_MARK = '\uFEFF';
 export function csvOf(rows: readonly CsvRow[], style: CsvStyle, columns = Object.keys(rows[0] ?? {})): string {
   const cell = (value: string | number = ''): string => (typeof value === 'number' && style === 'semicolon' ? String(value).replace('.', ',') : String(value));
   const data = rows.map((row) => columns.map((column) => (typeof row[column] === 'string' ? unarmed(row[column]) : cell(row[column]))));
-  const lines = Papa.unparse([columns, ...data], { delimiter: style === 'semicolon' ? ';' : ',' });
+  const lines = Papa.unparse([columns.map(unarmed), ...data], { delimiter: style === 'semicolon' ? ';' : ',' });
   return `${UTF8_MARK}${lines}\r\n`;
 }
 
-/** A spreadsheet computes what begins so; somebody else's words are not to be computed. */
-const unarmed = (words: string): string => (/^[=+@\t\r]|^-\D/.test(words) ? `'${words}` : words);
+/**
+ * A spreadsheet computes what begins so, also in the wide forms of East Asian letters and after blanks; somebody else's words are not
+ * to be computed. What is nothing but a figure stays one.
+ */
+const COMPUTED = /^\s*[=+\-@\uFF1D\uFF0B\uFF0D\uFF20]|^[\t\r\n]/;
+const FIGURE = /^-?\d+([.,]\d+)?$/;
+const unarmed = (words: string): string => (COMPUTED.test(words) && !FIGURE.test(words) ? `'${words}` : words);
 
 const SPLITS = ['\t', ';', '|'] as const;
 

@@ -43,7 +43,7 @@ const based = { version: 3 };
 export const EXAMPLES: Takes = {
   saveStudio: { temperatureUnit: 'C', lengthUnit: 'mm', massUnit: 'g', theme: 'system', csv: 'comma' },
   enter: { passcode: 'kmt4q-9hxew', device: 'Phone at the bench' },
-  changePasscode: { passcode: 'kmt4q-9hxew' },
+  changePasscode: { passcode: 'kmt4q-9hxew', old: 'w2ndp-7rtyu' },
   endDevice: {},
   createPiece: { id: pieceId, name: 'Harbour bowl', doc },
   savePiece: { ...based, name: 'Harbour bowl', doc: { ...doc, journey: [...doc.journey, step] }, what: 'a firing planned' },

@@ -12,6 +12,9 @@ import { z } from 'zod';
 import { NotFound } from '../store/failures';
 
 const FILE = 'access.json';
+/** The token as it is: whoever can read it can read all the rest of the folder. */
+const TOKEN_FILE = 'own-token';
+const OWN_NAME = 'The computer Torvin runs on';
 
 const DeviceSchema = z.object({
   id: z.string(),
@@ -21,6 +24,8 @@ const DeviceSchema = z.object({
   /** ms since 1970, UTC; seenAt to the hour. */
   enteredAt: z.number(),
   seenAt: z.number(),
+  /** Let in by the token of the machine itself. */
+  own: z.boolean().optional(),
 });
 export type Device = z.infer<typeof DeviceSchema>;
 
@@ -41,8 +46,14 @@ export interface Access {
   makePasscode(): Promise<string>;
   /** Every other device has to enter anew. */
   changePasscode(passcode: string, stays: string | null): Promise<void>;
+  isPasscode(passcode: string): Promise<boolean>;
   /** What the device is to show from now on; null where the passcode is another. */
   enter(passcode: string, name: string): Promise<string | null>;
+  /** By which programs and browsers of the machine itself are known; it is made where there is none. */
+  ownToken(): string;
+  isOwnToken(token: string | undefined): boolean;
+  /** What a browser of the machine itself is to show from now on. */
+  enterOwn(): string;
   /** Whose it is that shows this; null where it is nobody's (any more). */
   deviceOf(token: string | undefined): Seen | null;
   devices(): readonly Device[];
@@ -88,6 +99,35 @@ export function openAccess(dataDir: string, now: () => number = Date.now): Acces
     keep({ passcode: { salt: salt.toString('hex'), hash: hash.toString('hex') }, devices });
   }
 
+  let own: string | null = null;
+  function ownToken(): string {
+    const tokenPath = join(dataDir, TOKEN_FILE);
+    const there = existsSync(tokenPath) ? readFileSync(tokenPath, 'utf8').trim() : '';
+    if (there !== '') return (own = there);
+    own = randomBytes(32).toString('base64url');
+    writeFileSync(tokenPath, `${own}\n`, { mode: 0o600 });
+    return own;
+  }
+
+  async function isPasscode(passcode: string): Promise<boolean> {
+    if (kept.passcode === null) return false;
+    const { salt, hash } = kept.passcode;
+    const said = await hashed(plainPasscode(passcode), Buffer.from(salt, 'hex'), HASH_BYTES);
+    // It may have been changed while this was reckoned.
+    return timingSafeEqual(said, Buffer.from(hash, 'hex')) && kept.passcode?.hash === hash;
+  }
+
+  /** What it shows from now on; of too many devices those go that were not seen for longest. */
+  function taken(name: string, rights: Pick<Device, 'own'>): string {
+    const token = randomBytes(32).toString('base64url');
+    const at = now();
+    const device = { id: uuid(), name, token: tokenHash(token), enteredAt: at, seenAt: at, ...rights };
+    const latest = [device, ...kept.devices].sort((a, b) => b.seenAt - a.seenAt);
+    keep({ ...kept, devices: latest.slice(0, DEVICES_AT_MOST) });
+    ended(latest.slice(DEVICES_AT_MOST).map(({ id }) => id));
+    return token;
+  }
+
   const ended = (ids: readonly string[]): void => ids.forEach((id) => listeners.forEach((listener) => listener(id)));
 
   return {
@@ -105,20 +145,11 @@ export function openAccess(dataDir: string, now: () => number = Date.now): Acces
       await take(passcode, staying);
       ended(going.map(({ id }) => id));
     },
-    async enter(passcode, name) {
-      if (kept.passcode === null) return null;
-      const { salt, hash } = kept.passcode;
-      const said = await hashed(plainPasscode(passcode), Buffer.from(salt, 'hex'), HASH_BYTES);
-      // It may have been changed while this was reckoned.
-      if (!timingSafeEqual(said, Buffer.from(hash, 'hex')) || kept.passcode?.hash !== hash) return null;
-      const token = randomBytes(32).toString('base64url');
-      const at = now();
-      const device = { id: uuid(), name, token: tokenHash(token), enteredAt: at, seenAt: at };
-      const latest = [device, ...kept.devices].sort((a, b) => b.seenAt - a.seenAt);
-      keep({ ...kept, devices: latest.slice(0, DEVICES_AT_MOST) });
-      ended(latest.slice(DEVICES_AT_MOST).map(({ id }) => id));
-      return token;
-    },
+    isPasscode,
+    enter: async (passcode, name) => ((await isPasscode(passcode)) ? taken(name, {}) : null),
+    ownToken,
+    isOwnToken: (token) => own !== null && token !== undefined && timingSafeEqual(Buffer.from(tokenHash(token)), Buffer.from(tokenHash(own))),
+    enterOwn: () => taken(OWN_NAME, { own: true }),
     deviceOf(token) {
       const asked = token === undefined ? null : tokenHash(token);
       const found = kept.devices.find((device) => device.token === asked);

@@ -79,6 +79,22 @@ test('after five wrong ones a device has to wait, and so does the right passcode
   expect([sixth.status, sixth.headers['retry-after'], JSON.parse(sixth.body).message]).toEqual([429, '60', expect.stringMatching(/Wait a minute/)]);
 });
 
+test('guesses at the old passcode count as any; the machine itself is not asked for it', async () => {
+  const cookie = cookieOf(await enter(PASSCODE));
+  const change = (old: string) => from({ method: 'PUT', path: '/api/access/passcode', body: JSON.stringify({ passcode: 'another one', old }) }, cookie);
+  for (let i = 0; i < 5; i += 1) expect((await change(`wrong ${i}`)).status).toBe(401);
+  expect((await change(PASSCODE)).status).toBe(429);
+  const { status, body } = await server.ask('PUT', '/api/access/passcode', { passcode: 'set anew here' });
+  expect([status, body.home]).toEqual([200, true]);
+});
+
+test('a stranger who guesses locks out nobody whose requests a proxy hands on from elsewhere', async () => {
+  const by = (passcode: string, address: string) =>
+    from({ method: 'POST', path: '/api/access/enter', headers: { 'X-Forwarded-For': address }, body: JSON.stringify({ passcode, device: 'Phone' }) });
+  for (let i = 0; i < 60; i += 1) expect((await by(`wrong ${i}`, '203.0.113.1')).status).toBe(i < 5 ? 401 : 429);
+  expect((await by(PASSCODE, '203.0.113.2')).status).toBe(200);
+});
+
 test('one hundred wrong ones at once are no way round', async () => {
   const statuses = await Promise.all(Array.from({ length: 100 }, async (_, i) => (await enter(`guess ${i}`)).status));
   expect(statuses.filter((status) => status === 401).length).toBeLessThanOrEqual(5);
@@ -95,7 +111,13 @@ test('a device that is ended asks again, its stream too; another passcode ends a
   expect([(await from({}, one)).status, (await from({}, two)).status]).toEqual([401, 200]);
   const three = cookieOf(await enter(PASSCODE, 'Three'));
   expect((await from({ method: 'PUT', path: '/api/access/passcode', body: '{"passcode":"short"}' }, two)).status).toBe(422);
-  expect((await from({ method: 'PUT', path: '/api/access/passcode', body: '{"passcode":"another one"}' }, two)).status).toBe(200);
+  const change = async (said: object): Promise<Heard> => from({ method: 'PUT', path: '/api/access/passcode', body: JSON.stringify(said) }, two);
+  for (const old of [undefined, 'Tack fuse 731']) {
+    const refused = await change({ passcode: 'another one', old });
+    expect([refused.status, JSON.parse(refused.body)]).toEqual([401, expect.objectContaining({ code: 'wrong-passcode', path: 'old' })]);
+  }
+  expect((await from({}, three)).status).toBe(200);
+  expect((await change({ passcode: 'another one', old: PASSCODE })).status).toBe(200);
   expect([(await from({}, two)).status, (await from({}, three)).status, (await enter(PASSCODE)).status, (await enter('another one')).status]).toEqual([
     200, 401, 401, 200,
   ]);

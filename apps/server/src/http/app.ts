@@ -11,7 +11,7 @@ import type { Opened } from '../db/open';
 import type { Hub } from '../live/hub';
 import { ownApi } from './apiDigest';
 import { answerErrors } from './errors';
-import { deviceIn, door, isAsked, isAtHome } from './door';
+import { LINK, deviceIn, enterByLink, makeDoor } from './door';
 import { guard, sameVersionOnly } from './guard';
 import { type Works, routeOn } from './route';
 import { accessRoutes } from './routes/access';
@@ -21,6 +21,7 @@ import { firingRoutes } from './routes/firings';
 import { photoRoutes } from './routes/photos';
 import { pieceRoutes } from './routes/pieces';
 import { recordRoutes } from './routes/records';
+import { mustBeShallow } from './tooDeep';
 import { serveWeb } from './web';
 
 export interface AppParts {
@@ -36,6 +37,8 @@ export interface AppParts {
   /** The address it listens on, and further names that it is known by. */
   host?: string;
   names?: readonly string[];
+  /** Whether what comes from this machine is taken for whoever sits at it. */
+  trustsLoopback?: boolean;
   access: Access;
   hub: Hub;
   /** What other devices may open to come here. */
@@ -60,6 +63,7 @@ export function createApp({
   webDir,
   host = '127.0.0.1',
   names = [],
+  trustsLoopback = true,
   access,
   hub,
   urls = () => [],
@@ -67,8 +71,12 @@ export function createApp({
 }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
+  // A proxy on this machine is believed where a request comes from, and whether that was by https.
+  app.set('trust proxy', 'loopback');
   guard(app, { host, names });
-  app.use(door(access));
+  const door = makeDoor(access, trustsLoopback);
+  app.use(door.handler);
+  app.get(LINK, enterByLink(access));
   app.use('/api', (_request, response, next) => {
     response.set({ [EVENT_HEADER]: hub.last, [STUDIO_HEADER]: opened.mark });
     next();
@@ -77,17 +85,21 @@ export function createApp({
   app.use(compression());
   const json = express.json({ ...PLAIN, limit: BODY_LIMIT });
   app.use((request, response, next) => (READ_BY_THEIR_ROUTES.includes(request.path) ? next() : json(request, response, next)));
+  app.use((request, _response, next) => {
+    mustBeShallow(request.body);
+    next();
+  });
 
   const works: Works = { app, route: routeOn(app, now, hub.publish), db: opened.db, pool: pools.own, dataDir, now };
   works.route(api.health, (_, _id, _query, _sent, { request }): AnswerOf<typeof api.health> => ({
-    ...{ ok: true, version, schema: opened.schema, asks: isAsked(request, access) },
-    ...(isAtHome(request) ? { dataDir } : {}),
+    ...{ ok: true, version, schema: opened.schema, asks: door.isAsked(request) },
+    ...(door.isAtHome(request) ? { dataDir } : {}),
   }));
   app.get('/api/events', (request, response) => {
     const after = request.get('Last-Event-ID') ?? request.query.after;
     hub.stream(response, typeof after === 'string' ? after : undefined, deviceIn(response));
   });
-  accessRoutes(works, access, urls);
+  accessRoutes(works, access, door, urls);
   pieceRoutes(works);
   firingRoutes(works);
   recordRoutes(works);

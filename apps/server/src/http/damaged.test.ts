@@ -131,6 +131,23 @@ test.each(['/api/photos', '/api/backups/restore', '/api/import'])('bytes of no m
   }
 });
 
+test('bodies nested deeper than anything that is asked for are refused, on every route that takes one', async () => {
+  const { body: document } = await server.ask('GET', '/api/openapi.json');
+  const nests = [65, 5000, 60_000].flatMap((deep) => ['['.repeat(deep) + ']'.repeat(deep), '{"doc":'.repeat(deep) + '1' + '}'.repeat(deep)]);
+  let asked = 0;
+  for (const [path, methods] of Object.entries(document.paths as Record<string, Record<string, Operation>>))
+    for (const [method, { requestBody }] of Object.entries(methods)) {
+      if (!requestBody?.content['application/json']) continue;
+      for (const body of [...nests, `{"name":${nests[2]},"version":${nests[3]}}`]) {
+        const { status, body: told } = await server.ask(method.toUpperCase(), path.replace(/\{\w+\}/, 'clear-90'), body);
+        if (status >= 500 || status < 400) throw new Error(`${status} from ${method} ${path}: ${JSON.stringify(told)}`);
+        expect(told.message.length).toBeLessThan(500);
+        asked += 1;
+      }
+    }
+  expect(asked).toBeGreaterThan(400);
+});
+
 test('queries of no meaning are refused or answered', async () => {
   for (const query of [
     'look=pot',

@@ -27,7 +27,7 @@ function answerFor(error: unknown): Answer | null {
   if (error instanceof Conflict) return { status: 409, body: { ...error.problem, current: error.current } };
   if (error instanceof Stale) return { status: 409, body: { ...error.problem, current: error.current } };
   if (error instanceof Busy) return { status: 503, body: error.problem, retryAfter_s: error.retryAfter_s };
-  if (error instanceof NotAllowed) return { status: error.status, body: error.problem };
+  if (error instanceof NotAllowed) return { status: error.status, body: error.problem, retryAfter_s: error.retryAfter_s };
   if (error instanceof ProblemError) return { status: 422, body: error.problem };
   const { type, status, limit } = (error ?? {}) as { type?: string; status?: number; limit?: number };
   if (type === 'entity.parse.failed' || error instanceof MalformedJson)

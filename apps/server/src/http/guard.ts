@@ -19,10 +19,11 @@ export interface Reach {
 /** The request was not meant for this server, or did not come from its own pages. */
 export class NotAllowed extends ProblemError {
   constructor(
-    readonly status: 401 | 403 | 412 | 415 | 421,
+    readonly status: 401 | 403 | 412 | 415 | 421 | 429,
     code: string,
     message: string,
     path = '',
+    readonly retryAfter_s?: number,
   ) {
     super({ code, path, message });
   }
@@ -42,23 +43,32 @@ export function isOwnName(name: string, { host, names }: Reach): boolean {
   return isEverywhere(host) ? ownNames().includes(name) : name === host.toLowerCase() && name !== '';
 }
 
+/** By what a browser called it: where a proxy on this machine changes that on the way, by what the proxy says too. */
+function hostsOf(request: Request): string[] {
+  const { host = '', 'x-forwarded-host': before } = request.headers;
+  return isLoopback(request.socket.remoteAddress) && typeof before === 'string' ? [host, before] : [host];
+}
+
 const ownNamesOnly =
   (reach: Reach): RequestHandler =>
   (request, _response, next) => {
-    const name = nameIn(request.headers.host);
-    if (isOwnName(name, reach)) return next();
+    const name = hostsOf(request)
+      .map(nameIn)
+      .find((one) => !isOwnName(one, reach));
+    if (name === undefined) return next();
     throw new NotAllowed(421, 'foreign-name', `Torvin does not go by the name '${name}'. If it is yours, start it with TORVIN_NAMES=${name || 'that name'}.`);
   };
 
-/** What comes without a browser's word on where it is from may only be what a form cannot send. */
+/** What comes without a browser's word on where it is from may only be what a form cannot send: a type, or a header, of its own. */
 const isPlainlyOurs = (request: Request): boolean =>
-  isLoopback(request.socket.remoteAddress) && Boolean(request.is(['application/json', 'application/zip', 'image/*']));
+  (isLoopback(request.socket.remoteAddress) || request.headers.authorization !== undefined) &&
+  Boolean(request.is(['application/json', 'application/zip', 'image/*']));
 
 function isOwnOrigin(request: Request): boolean {
-  const { origin, host } = request.headers;
+  const { origin } = request.headers;
   const site = request.headers['sec-fetch-site'];
   if (origin === undefined && site === undefined) return isPlainlyOurs(request);
-  const sameOrigin = origin === undefined || origin === `${request.protocol}://${host}`;
+  const sameOrigin = origin === undefined || hostsOf(request).some((host) => origin === `${request.protocol}://${host}`);
   return sameOrigin && (site === undefined || site === 'same-origin');
 }
 

@@ -4,6 +4,7 @@ import type { z } from 'zod';
 import { inSlices } from '../store/slices';
 import { BadRequest, MalformedJson } from './errors';
 import { read } from './route';
+import { mustBeShallow } from './tooDeep';
 import { tooLong } from './tooLong';
 
 const LISTS = Object.entries(PIECE_FILE_LISTS) as [keyof typeof PIECE_FILE_LISTS, z.ZodType][];
@@ -19,7 +20,9 @@ function parsed(body: unknown): Record<string, unknown> {
 
 export async function readPieceFile(body: unknown): Promise<PieceFile> {
   const rest = inSlices();
-  const file = ofOlderFormat(parsed(body)) as Record<string, unknown>;
+  const sent = parsed(body);
+  mustBeShallow(sent);
+  const file = ofOlderFormat(sent) as Record<string, unknown>;
   await rest();
   // What is in them is looked at as it is read.
   const lengths = LISTS.flatMap(([name]) => (Array.isArray(file[name]) ? [[name, new Array(file[name].length).fill(null)]] : []));
@@ -27,10 +30,10 @@ export async function readPieceFile(body: unknown): Promise<PieceFile> {
   if (long) throw new BadRequest(long);
   const lists: Partial<Record<keyof typeof PIECE_FILE_LISTS, unknown[]>> = {};
   for (const [name, schema] of LISTS) {
-    const sent = file[name];
-    if (!Array.isArray(sent)) continue;
+    const told = file[name];
+    if (!Array.isArray(told)) continue;
     const list: unknown[] = [];
-    for (const [i, one] of sent.entries()) {
+    for (const [i, one] of told.entries()) {
       list.push(read(schema, one, `${name}.${i}`));
       await rest();
     }

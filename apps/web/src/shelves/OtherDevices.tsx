@@ -77,16 +77,21 @@ function Address({ url, qr }: AccessTold['addresses'][number]) {
 
 const lengthWords = `${PASSCODE_LETTERS.least} to ${PASSCODE_LETTERS.most} letters or digits; capital letters, spaces and hyphens do not matter`;
 
-function Passcode({ passcode, devices }: AccessTold) {
+function Passcode({ passcode, home, devices }: AccessTold) {
   const client = useQueryClient();
   const [typed, setTyped] = useState<string | null>(null);
+  const [old, setOld] = useState('');
+  const asksOld = passcode && !home;
   const change = useMutation({
-    mutationFn: (next: string) => call(api.changePasscode, { body: { passcode: next } }),
+    mutationFn: (next: string) => call(api.changePasscode, { body: { passcode: next, ...(asksOld ? { old } : {}) } }),
     onSuccess(told) {
       client.setQueryData(keys.access, told);
       setTyped(null);
+      setOld('');
     },
   });
+  const refused = change.error ? problemOfError(change.error) : null;
+  const ofOld = refused?.path === 'old';
   const { length } = plainPasscode(typed ?? '');
   const others = devices.filter(({ here }) => !here).length;
   if (typed === null)
@@ -107,22 +112,28 @@ function Passcode({ passcode, devices }: AccessTold) {
           {others === 1 ? 'The other device that is in has to enter it anew.' : `The ${others} other devices that are in have to enter it anew.`}
         </Notice>
       )}
-      <Field
-        label="New passcode"
-        value={typed}
-        onChange={setTyped}
-        hint={lengthWords}
-        error={change.error ? problemOfError(change.error).message : undefined}
-        testID="new-passcode"
-      />
+      {asksOld && (
+        <Field
+          label="Passcode until now"
+          value={old}
+          onChange={(next) => {
+            change.reset();
+            setOld(next);
+          }}
+          hint="whoever has lost it changes it on the computer that Torvin runs on"
+          error={ofOld ? refused?.message : undefined}
+          testID="old-passcode"
+        />
+      )}
+      <Field label="New passcode" value={typed} onChange={setTyped} hint={lengthWords} error={ofOld ? undefined : refused?.message} testID="new-passcode" />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         <Action
           title="Use this one"
-          disabled={change.isPending || length < PASSCODE_LETTERS.least || length > PASSCODE_LETTERS.most}
+          disabled={change.isPending || length < PASSCODE_LETTERS.least || length > PASSCODE_LETTERS.most || (asksOld && old.trim() === '')}
           testID="save-passcode"
           onPress={() => change.mutate(typed)}
         />
-        <Action kind="second" title="Leave it" testID="leave-passcode" onPress={() => setTyped(null)} />
+        <Action kind="second" title="Leave it" testID="leave-passcode" onPress={() => (setTyped(null), setOld(''))} />
       </View>
     </View>
   );

@@ -28,7 +28,8 @@ export function EnterPasscode() {
     <Screen title="Torvin" subtitle="a studio in this network">
       <View style={{ gap: space.large, maxWidth: 420 }} testID="enter">
         <Words>
-          Each device is asked once for the passcode of this studio. It was shown where Torvin was started; on that computer, Shelves can change it.
+          Each device is asked once for the passcode of this studio. It was shown where Torvin was started, beside a link that lets in a browser on that
+          computer.
         </Words>
         {waiting > 0 && (
           <Words testID="waits-for-passcode">{`${waiting === 1 ? 'One change made here waits' : `${waiting} changes made here wait`} for it, kept in this browser.`}</Words>
