@@ -40,7 +40,7 @@ import {
   PieceQuerySchema,
   PieceSchema,
 } from './pieces';
-import { ImportedSchema, PieceFileSchema, ofOlderFormat } from './pieceFile';
+import { ImportQuerySchema, ImportedSchema, PieceFileSchema, ofOlderFormat } from './pieceFile';
 import { NewProgramSchema, ProgramQuerySchema, ProgramSchema } from './programs';
 import { NewReckoningSchema, RECKONINGS_KEPT, ReckoningSchema } from './reckonings';
 import { KIND_LIST, type KINDS, type KindName, kindOf } from './kinds/all';
@@ -85,6 +85,9 @@ export const send = <R extends z.ZodType, A extends z.ZodType, M extends More = 
 ): Endpoint<R, A> & M => ({ ...{ method, path, summary, request, answer }, ...(more as M) });
 
 const NothingSchema = z.strictObject({}).meta({ id: 'Nothing' });
+const BringBackSchema = z
+  .strictObject({ withNamed: z.boolean().optional().meta({ description: 'With what it names, where that was deleted too' }) })
+  .meta({ id: 'BringBack' });
 const ArchivedSchema = z.strictObject({ archived: z.boolean() }).meta({ id: 'Archived' });
 const piece = { stands: PieceSchema } as const;
 
@@ -136,10 +139,13 @@ export const api = {
   ),
   restorePiece: send('post', '/api/pieces/:id/restore', 'Brings a deleted piece back', NothingSchema, PieceSchema, { changes: 'piece' }),
   filePiece: send('put', '/api/pieces/:id/filing', 'Tags a piece, tells it finished, puts it away or takes it out again', FilingSchema, PieceSchema, {
+    ...piece,
     changes: 'piece',
   }),
   pieceFile: get('/api/pieces/:id/file', 'A piece with its schedules, firings and records as one file', PieceFileSchema),
   importPiece: send('post', '/api/import', 'Takes a piece file in; a copy where the piece is there still', PieceFileSchema, ImportedSchema, {
+    query: ImportQuerySchema,
+    stands: z.array(z.string()),
     older: ofOlderFormat,
     changes: 'piece',
   }),
@@ -200,6 +206,12 @@ export const api = {
     ProgramSchema,
     { changes: 'program' },
   ),
+  removeProgram: send('delete', '/api/programs/:id', 'Takes a wrong entry out: what stood there before it stands again', NothingSchema, DoneSchema, {
+    changes: 'program',
+  }),
+  restoreProgram: send('post', '/api/programs/:id/restore', 'Brings an entry back that was taken out', NothingSchema, ProgramSchema, {
+    changes: 'program',
+  }),
   reckonings: get('/api/reckonings', `The last ${RECKONINGS_KEPT} that were reckoned and kept, newest first, with what was typed`, z.array(ReckoningSchema)),
   keepReckoning: send('post', '/api/reckonings', 'Keeps what was reckoned; repeated with the same id it does nothing', NewReckoningSchema, ReckoningSchema, {
     changes: 'reckonings',
@@ -228,7 +240,10 @@ export const api = {
     stands: FiringSchema,
     changes: 'firing',
   }),
-  restoreFiring: send('post', '/api/firings/:id/restore', 'Brings a deleted firing back', NothingSchema, FiringSchema, { changes: 'firing' }),
+  restoreFiring: send('post', '/api/firings/:id/restore', 'Brings a deleted firing back', NothingSchema, FiringSchema, {
+    stands: LoadAheadSchema,
+    changes: 'firing',
+  }),
 } as const;
 
 /** What every kind of record can be asked, by its definition. */
@@ -249,7 +264,10 @@ function recordEndpoints<T extends Stored, In>({ path, one, many, schema, change
       stands: schema,
       changes: 'shelves',
     }),
-    restore: send('post', `${at}/restore`, `Brings a deleted ${one} back`, NothingSchema, schema, { changes: 'shelves' }),
+    restore: send('post', `${at}/restore`, `Brings a deleted ${one} back; 409 with what it names that was deleted too`, BringBackSchema, schema, {
+      stands: z.array(z.string()),
+      changes: 'shelves',
+    }),
   };
 }
 

@@ -79,6 +79,8 @@ export const EXAMPLES: Takes = {
   saveFiring: { ...based, ...told },
   deleteFiring: based,
   restoreFiring: {},
+  removeProgram: {},
+  restoreProgram: {},
 };
 
 /** Records that the demo has. */

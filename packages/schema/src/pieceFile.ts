@@ -92,6 +92,15 @@ export function ofOlderFormat(file: unknown): unknown {
   return { ...(places.reduce<unknown>((now, place) => at(now, place.split('.'), renamed), file) as Loose), formatVersion: PIECE_FILE_VERSION };
 }
 
+/** What becomes of firings in a file that are still running, or planned. */
+export const ImportQuerySchema = z.object({
+  running: z
+    .enum(['ask', 'in', 'out'])
+    .default('ask')
+    .meta({ description: 'Of firings that run or are planned: in takes their kilns here, out leaves them behind, ask refuses with what they are' }),
+});
+export type ImportQuery = z.infer<typeof ImportQuerySchema>;
+
 export const ImportedSchema = z
   .object({
     piece: PieceSchema,

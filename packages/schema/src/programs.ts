@@ -1,5 +1,5 @@
 /** What stands in the programs of the studio's controllers: which schedule, since when, and how it was read back. */
-import { ProgramRowsSchema, count, id, instant, quantity, words } from '@torvin/core/contract';
+import { ProgramRowsSchema, count, figure, id, instant, quantity, words } from '@torvin/core/contract';
 import { z } from 'zod';
 
 export const NewProgramSchema = z
@@ -30,6 +30,7 @@ export const ProgramSchema = z
     pieceId: id.nullable(),
     pieceName: z.string().nullable(),
     stepId: id.nullable(),
+    ahead_s: figure('s', 'By how much the clock of the device that sent it was before the server’s when it came'),
     keyedOverAt: instant.nullable().meta({ description: 'When something else was keyed over it; null while it stands' }),
   })
   .meta({ id: 'Program' });

@@ -137,7 +137,7 @@ function addDemoProgram(
   const keyedAt = now - hoursAgo * HOUR_MS;
   const rows = keyIn(segments, controller).rows.map(({ rate, target, hold_min }) => ({ rate, target, hold_min }));
   const read = readBack ? { readAt: keyedAt, slips: 0 } : { readAt: null, slips: null };
-  keyProgram(db, { id: uuid(), controllerId: controller.id, slot, scheduleId, rows, keyedAt, ...read }, now);
+  keyProgram(db, { id: uuid(), controllerId: controller.id, slot, scheduleId, rows, keyedAt, ...read }, { now, ahead_s: 0 });
 }
 
 function addDemoFiring(db: Database, schedule: Schedule, { hoursAgo, ranBy, result, released, place, note }: DemoFiring, now: number): void {

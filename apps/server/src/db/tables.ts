@@ -241,8 +241,14 @@ export const programs = sqliteTable(
     keyedAt: integer('keyed_at').notNull(),
     readAt: integer('read_at'),
     slips: integer('slips'),
+    /** What came later stands over what came before; between two where it was keyed between them and came late. */
+    place: real('place').notNull().default(0),
+    /** By how much the clock of its device was before the server's, s. */
+    ahead_s: real('ahead_s').notNull().default(0),
+    /** A wrong entry that was taken out. */
+    removedAt: integer('removed_at'),
   },
-  (table) => [index('programs_by_slot').on(table.controllerId, table.slot, table.keyedAt), index('programs_by_schedule').on(table.scheduleId)],
+  (table) => [index('programs_by_slot').on(table.controllerId, table.slot, table.place), index('programs_by_schedule').on(table.scheduleId)],
 );
 
 /** What was reckoned at the bench and kept; all but the newest go. */

@@ -3,7 +3,7 @@ import { type Problem, ProblemError } from '@torvin/core';
 import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
 import { Busy } from '../compute/pool';
-import { Conflict, NotFound, Stale, Taken } from '../store/failures';
+import { Conflict, Deleted, NotFound, Stale, Taken } from '../store/failures';
 import { faultOf } from '../folder/faults';
 import { NotAllowed } from './guard';
 
@@ -25,6 +25,7 @@ function answerFor(error: unknown): Answer | null {
   if (error instanceof NotFound) return { status: 404, body: error.problem };
   if (error instanceof Taken) return { status: 409, body: error.problem };
   if (error instanceof Conflict) return { status: 409, body: { ...error.problem, current: error.current } };
+  if (error instanceof Deleted) return { status: 409, body: { ...error.problem, current: error.current } };
   if (error instanceof Stale) return { status: 409, body: { ...error.problem, current: error.current } };
   if (error instanceof Busy) return { status: 503, body: error.problem, retryAfter_s: error.retryAfter_s };
   if (error instanceof NotAllowed) return { status: error.status, body: error.problem, retryAfter_s: error.retryAfter_s };

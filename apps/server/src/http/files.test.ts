@@ -133,6 +133,27 @@ describe('a piece file', () => {
     expect((await filed('Plaque no. 14')).file).toEqual(file);
   });
 
+  test('with a firing that runs asks what becomes of it; taken in, it needs its kiln, left out, the Bench stays as it is', async () => {
+    const { file } = await filed('Bird-bath basin');
+    const open = file.firings.filter(({ result, load }) => result === null && load?.openedAt == null);
+    expect(open).toHaveLength(1);
+    const loadsNow = async () => (await server.ask('GET', '/api/loads')).body;
+    const before = await loadsNow();
+    const asked = await server.ask('POST', '/api/import', file);
+    expect(asked).toMatchObject({ status: 409, body: { code: 'running', path: 'running' } });
+    expect(asked.body.message).toMatch(/^A firing in this file has not been told of: in the kiln 'Low kiln[^']*' since \w{3} \d+ \w{3} \d{4}, \d\d:\d\d\./);
+    expect(await server.ask('POST', '/api/import?running=in', file)).toMatchObject({ status: 409, body: { code: 'kiln-in-use' } });
+    expect(await loadsNow()).toEqual(before);
+    const left = await server.ask('POST', '/api/import?running=out', file);
+    expect([left.status, left.body.outcome]).toEqual([200, 'copied']);
+    expect((await server.ask('GET', `/api/firings?piece=${left.body.piece.id}`)).body.total).toBe(file.firings.length - 1);
+    expect(await loadsNow()).toEqual(before);
+    await server.ask('PUT', `/api/loads/${before[0].id}`, { version: before[0].version, openedAt: NOW });
+    expect((await server.ask('POST', '/api/import?running=in', file)).status).toBe(200);
+    expect((await loadsNow()).map(({ entries }: { entries: unknown[] }) => entries.length)).toEqual([1]);
+    expect((await server.ask('POST', '/api/import?running=perhaps', file)).status).toBe(422);
+  });
+
   test('carries its pictures into another studio, where they are served as they were', async () => {
     const { piece, file } = await filed('Plaque no. 14');
     const bytes = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#8fb5cf' } })

@@ -183,6 +183,67 @@ describe('deleting', () => {
     expect((await server.ask('POST', `/api/firings/${firing.id}/restore`, {})).body).toMatchObject({ note: firing.note, result: firing.result });
   });
 
+  test('elsewhere is told to whoever changes the thing meanwhile, with what stood; brought back, the change goes on from that', async () => {
+    const piece = await demo('Plaque no. 14');
+    const change = { name: 'Changed', doc: piece.doc, version: piece.version, what: 'name' };
+    const [{ id: stepId, scheduleId }] = firingsOf(piece.doc);
+    const { segments } = (await server.ask('GET', `/api/schedules/${scheduleId}`)).body;
+    await server.ask('DELETE', `/api/pieces/${piece.id}`, { version: piece.version });
+    const refused = await server.ask('PUT', `/api/pieces/${piece.id}`, change);
+    expect(refused).toMatchObject({ status: 409, body: { code: 'deleted', current: { id: piece.id, name: piece.name, version: piece.version + 1 } } });
+    const filing = { tags: ['gift'], finishedAt: null, awayAt: null, patternAt: null };
+    const schedule = { id: uuid(), stepId, pieceVersion: piece.version, parentId: null, origin: 'edited', segments };
+    for (const [method, path, body] of [
+      ['PUT', `/api/pieces/${piece.id}/filing`, filing],
+      ['POST', `/api/pieces/${piece.id}/schedules`, schedule],
+      ['POST', '/api/pieces', { id: piece.id, name: 'Again', doc: piece.doc }],
+    ] as const)
+      expect([path, await server.ask(method, path, body)]).toMatchObject([path, { status: 409, body: { code: 'deleted' } }]);
+    const { version } = (await server.ask('POST', `/api/pieces/${piece.id}/restore`, {})).body;
+    expect(version).toBe(refused.body.current.version);
+    expect((await server.ask('PUT', `/api/pieces/${piece.id}`, { ...change, version })).body.name).toBe('Changed');
+  });
+
+  test('elsewhere of a firing and of a record likewise', async () => {
+    const [{ id }] = (await server.ask('GET', '/api/firings')).body.firings as Firing[];
+    const { firing } = (await server.ask('GET', `/api/firings/${id}`)).body;
+    const { version, firedAt, zone, place, result, lookReached, released, asFired, photos, knownBy, lesson } = firing;
+    const told = { version, firedAt, zone, place, result, lookReached, released, asFired, photos, knownBy, lesson, note: 'told meanwhile' };
+    await server.ask('DELETE', `/api/firings/${id}`, { version });
+    const refused = await server.ask('PUT', `/api/firings/${id}`, told);
+    expect(refused).toMatchObject({ status: 409, body: { code: 'deleted', current: { id, version: version + 1 } } });
+    await server.ask('POST', `/api/firings/${id}/restore`, {});
+    expect((await server.ask('PUT', `/api/firings/${id}`, { ...told, version: version + 1 })).body.firing.note).toBe('told meanwhile');
+    const [kiln] = (await server.ask('GET', '/api/kilns')).body;
+    const spare = (await server.ask('PUT', '/api/kilns/spare', { ...kiln, id: 'spare', name: 'Spare', version: 0 })).body;
+    await server.ask('DELETE', '/api/kilns/spare', { version: 1 });
+    const changed = { ...spare, name: 'Spare, moved' };
+    expect(await server.ask('PUT', '/api/kilns/spare', changed)).toMatchObject({
+      status: 409,
+      body: { code: 'deleted', current: { name: 'Spare', version: 2 } },
+    });
+    await server.ask('POST', '/api/kilns/spare/restore', {});
+    expect((await server.ask('PUT', '/api/kilns/spare', { ...changed, version: 2 })).body).toMatchObject({ name: 'Spare, moved', version: 3 });
+  });
+
+  test('a glass and then its family: brought back, it asks for the family too', async () => {
+    const shelves = (await server.ask('GET', '/api/shelves')).body;
+    const family = (await server.ask('PUT', '/api/families/spare-family', { ...shelves.families[0], id: 'spare-family', name: 'Spare 96', version: 0 })).body;
+    const glass = { ...shelves.glasses[0], id: 'spare-glass', name: 'Spare blue', familyId: 'spare-family', version: 0 };
+    expect((await server.ask('PUT', '/api/glasses/spare-glass', glass)).status).toBe(200);
+    expect((await server.ask('DELETE', '/api/families/spare-family', { version: family.version })).status).toBe(409);
+    await server.ask('DELETE', '/api/glasses/spare-glass', { version: 1 });
+    await server.ask('DELETE', '/api/families/spare-family', { version: family.version });
+    const refused = await server.ask('POST', '/api/glasses/spare-glass/restore', {});
+    expect(refused).toMatchObject({ status: 409, body: { code: 'names-deleted', current: ['Spare 96'] } });
+    expect(refused.body.message).toContain("the glass family 'Spare 96'");
+    expect((await server.ask('GET', '/api/glasses/spare-glass')).status).toBe(404);
+    expect((await server.ask('POST', '/api/glasses/spare-glass/restore', { withNamed: true })).status).toBe(200);
+    expect((await server.ask('GET', '/api/families/spare-family')).body.name).toBe('Spare 96');
+    expect((await server.ask('POST', '/api/glasses/spare-glass/restore', {})).status).toBe(200);
+    expect((await server.ask('POST', '/api/glasses/none/restore', {})).status).toBe(404);
+  });
+
   test('can be erased after 30 days, but a piece that a firing remembers is kept for it', async () => {
     const unfired = await demo('Sundial disc');
     const fired = await demo('Plaque no. 14');

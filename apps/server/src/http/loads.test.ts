@@ -331,6 +331,20 @@ describe('two firings at one time', () => {
     expect(back).toMatchObject({ status: 409, body: { code: 'kiln-in-use' } });
   });
 
+  test('a planned start is not moved into the time of another load', async () => {
+    await freed();
+    const [one, other] = [await demo('Test tiles, clear'), await demo('Sundial disc')];
+    expect((await record(start(one, { planned: true, firedAt: NOW + 2 * HOUR_MS }))).status).toBe(200);
+    const later = start(other, { planned: true, firedAt: NOW + 500 * HOUR_MS });
+    expect((await record(later)).status).toBe(200);
+    const { firing } = (await server.ask('GET', `/api/firings/${later.id}`)).body;
+    const { version, zone, place, result, lookReached, released, note, asFired, photos, knownBy, lesson } = firing;
+    const told = { version, zone, place, result, lookReached, released, note, asFired, photos, knownBy, lesson };
+    const moved = (firedAt: number) => server.ask('PUT', `/api/firings/${later.id}`, { ...told, firedAt });
+    expect(await moved(NOW - HOUR_MS)).toMatchObject({ status: 409, body: { code: 'kiln-in-use' } });
+    expect((await moved(later.firedAt)).status).toBe(200);
+  });
+
   test('a deleted firing is not brought back into a kiln that has another load by then, and is as soon as that is over', async () => {
     const [load] = await ahead();
     const { firingId: id } = load.entries[0];

@@ -7,8 +7,10 @@ import { firings, pieces as pieceRows, schedules } from '../db/tables';
 import { NOW, type TestServer, startTestServer } from '../test/testServer';
 
 let server: TestServer;
+let now = NOW;
 beforeEach(async () => {
-  server = await startTestServer();
+  now = NOW;
+  server = await startTestServer(undefined, undefined, { now: () => now });
 });
 afterEach(() => server.stop());
 
@@ -61,13 +63,73 @@ test('keyed once however often it is sent; keyed again, the same schedule is not
   ]);
 });
 
-test('of two keyed at one moment the later id stands', async () => {
+test('of two keyed at one moment the one that came last stands', async () => {
   const [first, second] = [keyed({}), keyed({ rows: [] })];
   await send(second);
   await send(first);
-  expect(second.id > first.id).toBe(true);
   const there = (await standing()).filter(({ slot, controllerId }) => slot === 6 && controllerId === 'grey-box');
-  expect(there.map(({ id }) => id)).toEqual([second.id]);
+  expect(there.map(({ id }) => id)).toEqual([first.id]);
+});
+
+describe('clocks that are wrong', () => {
+  const stands = async () => (await standing()).find(({ slot, controllerId }) => slot === 6 && controllerId === 'grey-box');
+  const YEARS_MS = 5 * 365 * 24 * HOUR_MS;
+
+  test('what a server stored while its clock was years ahead hides nothing that comes later, and can be taken out', async () => {
+    const before = keyed({ keyedAt: NOW - HOUR_MS });
+    await send(before);
+    now = NOW + YEARS_MS;
+    const wrong = keyed({ keyedAt: NOW + YEARS_MS });
+    expect((await send(wrong)).status).toBe(200);
+    now = NOW;
+    expect(await stands()).toMatchObject({ id: wrong.id });
+    const next = keyed({});
+    await send(next);
+    expect(await stands()).toMatchObject({ id: next.id });
+    for (const { id } of [next, wrong]) expect((await server.ask('DELETE', `/api/programs/${id}`, {})).body).toEqual({ ok: true });
+    expect(await stands()).toMatchObject({ id: before.id });
+    expect((await server.ask('DELETE', `/api/programs/${wrong.id}`, {})).status).toBe(200);
+    expect((await server.ask('POST', `/api/programs/${next.id}/restore`, {})).body).toMatchObject({ id: next.id, keyedOverAt: null });
+    expect(await stands()).toMatchObject({ id: next.id });
+    expect((await server.ask('DELETE', `/api/programs/${uuid()}`, {})).status).toBe(404);
+  });
+
+  test('a server that is behind takes what a phone says, with by how much they differ; without the phone’s clock it refuses', async () => {
+    const ahead = keyed({ keyedAt: NOW + 30 * HOUR_MS });
+    expect((await send(ahead)).status).toBe(422);
+    const answer = await server.ask('POST', '/api/programs', ahead, { 'Torvin-Clock': String(NOW + 30 * HOUR_MS + 5000) });
+    expect([answer.status, answer.body.ahead_s]).toEqual([200, 30 * 3600 + 5]);
+    expect(await stands()).toMatchObject({ id: ahead.id });
+    // By one clock it was keyed before this one, which came last.
+    const here = keyed({ keyedAt: NOW + 1000 });
+    await send(here);
+    expect(await stands()).toMatchObject({ id: here.id, ahead_s: 0 });
+  });
+
+  test('a start, its opening and its result too', async () => {
+    const piece = await server.piece('Sundial disc');
+    for (const { id, version, at: began } of (await server.ask('GET', '/api/loads')).body)
+      await server.ask('PUT', `/api/loads/${id}`, { version, openedAt: began + 1 }, { 'Torvin-Clock': String(NOW + 90 * HOUR_MS) });
+    const at = NOW + 100 * HOUR_MS;
+    const clock = (ms: number) => ({ 'Torvin-Clock': String(ms) });
+    const firing = {
+      id: uuid(),
+      pieceId: piece.id,
+      scheduleId: firingsOf(piece.doc)[0].scheduleId,
+      firedAt: at,
+      zone: 'UTC',
+      result: null,
+      note: '',
+      asItIs: true,
+    };
+    expect((await server.ask('POST', '/api/firings', firing)).status).toBe(422);
+    const started = await server.ask('POST', '/api/firings', firing, clock(at));
+    expect(started.status).toBe(200);
+    const { load } = started.body;
+    const opened = { version: load.version, openedAt: at + 40 * HOUR_MS };
+    expect((await server.ask('PUT', `/api/loads/${load.id}`, opened)).status).toBe(422);
+    expect((await server.ask('PUT', `/api/loads/${load.id}`, opened, clock(at + 41 * HOUR_MS))).status).toBe(200);
+  });
 });
 
 test.each([

@@ -22,6 +22,18 @@ export class Stale extends Error {
   }
 }
 
+/** It was deleted elsewhere; current is what stood when it was, under the version that it has once it is brought back. */
+export class Deleted extends Error {
+  readonly problem: Problem;
+  constructor(
+    what: string,
+    readonly current: { version: number },
+  ) {
+    super(`This ${what} was deleted elsewhere since you opened it.`);
+    this.problem = { code: 'deleted', path: 'id', message: this.message };
+  }
+}
+
 /** What stands now does not bear it; current says what stands in the way. */
 export class Conflict extends Error {
   readonly problem: Problem;

@@ -17,12 +17,12 @@ import {
   untoldWords,
 } from '@torvin/core';
 import type { Firing, FiringChangeSchema, FiringDetail, FiringPage, FiringQuery, FiringRow, NewFiringSchema, Schedule } from '@torvin/schema';
-import { type SQL, and, count, desc, eq, isNull, lt, ne, or, sql } from 'drizzle-orm';
+import { type SQL, and, count, desc, eq, isNotNull, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import type { z } from 'zod';
 import { type Database, writing } from '../db/database';
 import { firings, loads, pieces, schedules } from '../db/tables';
-import { Conflict, NotFound, Stale, Taken } from './failures';
+import { Conflict, Deleted, NotFound, Stale, Taken } from './failures';
 import { findLoad, loadsAhead, mustBeFree, mustBeFreeFor, mustNotOverlap } from './loads';
 import { mustHavePhotos } from './photos';
 import { type Sent, once } from './receipts';
@@ -280,8 +280,24 @@ export function recordFiring(db: Database, wanted: Recorded, asFiredResult: Eval
   });
 }
 
+/** The schedule that a firing ran, deleted or not. */
+export function scheduleIdOf(db: Database, wanted: string): string {
+  const row = db.select({ scheduleId }).from(firings).where(eq(id, wanted)).get();
+  if (!row) throw new NotFound('firing', wanted);
+  return row.scheduleId;
+}
+
+/** As it stands, if nobody has deleted it. */
+function standing(db: Database, wanted: string): Firing {
+  const [gone] = joined(db)
+    .where(and(eq(id, wanted), isNotNull(firings.deletedAt)))
+    .all();
+  if (gone) throw new Deleted('firing', asFiring(gone));
+  return findOne(db, wanted);
+}
+
 function unchanged(db: Database, wanted: string, based: number): void {
-  const current = findOne(db, wanted);
+  const current = standing(db, wanted);
   if (current.version !== based) throw new Stale('firing', current, based);
 }
 
@@ -295,7 +311,7 @@ export const saveFiring = (db: Database, wanted: string, change: Change, asFired
   );
 
 function changeFiring(tx: Database, wanted: string, { version: based, ...told }: Change, asFiredResult: Evaluation | null, now: number): FiringDetail {
-  const firing = findOne(tx, wanted);
+  const firing = standing(tx, wanted);
   unchanged(tx, wanted, based);
   const schedule = findSchedule(tx, firing.scheduleId);
   mustHavePhotos(tx, told.photos, firing.photos);
@@ -304,7 +320,8 @@ function changeFiring(tx: Database, wanted: string, { version: based, ...told }:
   mustBeReached(tx, ran, schedule);
   const load = findLoad(tx, firing.load.id);
   const to = firedAt + 1000 * firing.total_s;
-  if (rest.result === null && firing.result !== null && load.openedAt === null) mustBeFreeFor(tx, load, now);
+  // Open once more, or open at another time than before.
+  if (rest.result === null && load.openedAt === null && (firing.result !== null || firedAt !== load.at)) mustBeFreeFor(tx, { ...load, at: firedAt }, now);
   if (rest.result !== null && firedAt !== load.at && !atOnce)
     mustNotOverlap(tx, { firingId: wanted, pieceId: firing.pieceId, loadId: load.id, kilnId: load.kilnId, from: firedAt, to, zone });
   // A plan stays one until its time is told otherwise or something came of it.

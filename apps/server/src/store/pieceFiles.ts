@@ -1,6 +1,7 @@
 /** Pieces out to a file and in again, with all that hangs on them. */
 import { ProblemError, laidLayers } from '@torvin/core';
 import {
+  type ImportQuery,
   type Imported,
   KINDS,
   KIND_LIST,
@@ -24,14 +25,16 @@ import { and, asc, eq, gt, inArray, isNull, max, ne } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { type Database, writing } from '../db/database';
 import { firings, loads, pieceStates, pieces, records, schedules } from '../db/tables';
-import { Taken } from './failures';
+import { Conflict, Taken } from './failures';
 import { loadIdFor } from './firings';
+import { mustBeFreeFor } from './loads';
 import { filedPhotos, takeFiledPhotos } from './photos';
 import { mustComeFromElsewhere } from './made';
 import { between, findPiece, tellFollowing } from './pieces';
 import { columnsOf, documentOf, snapshotId, wholeSchedules } from './schedules';
 import { addMissingRecord, allShelves } from './records';
 import { inSlices } from './slices';
+import { clockWords } from './times';
 
 /** Records that a piece names, and those that they name. */
 function namedByPiece(shelves: Shelves, doc: PieceDoc): PieceFile['shelves'] {
@@ -208,8 +211,29 @@ function addMissingRecords(db: Database, shelves: PieceFile['shelves'], now: num
   }
 }
 
-export async function importPiece(db: Database, dataDir: string, asked: PieceFile, now: number): Promise<Imported> {
-  mustHang(asked);
+/** Whether a firing in a file stands in a kiln, or waits for one. */
+const isOpen = ({ result, load }: PieceFile['firings'][number]): boolean => result === null && load?.openedAt == null;
+
+export interface Importing {
+  now: number;
+  running: ImportQuery['running'];
+}
+
+/** What of a file is taken in: a firing that is open would fill a kiln of the Bench, so that somebody is asked first. */
+function asWanted(file: PieceFile, running: ImportQuery['running']): PieceFile {
+  const open = file.firings.filter(isOpen);
+  if (open.length === 0 || running === 'in') return file;
+  if (running === 'out') return { ...file, firings: file.firings.filter((firing) => !isOpen(firing)) };
+  const words = open.map(
+    ({ load, firedAt, zone }) => `in the kiln '${load?.kilnName ?? ''}' ${load?.startedAt === null ? 'planned for' : 'since'} ${clockWords(firedAt, zone)}`,
+  );
+  const message = `A firing in this file has not been told of: ${words.join(', ')}. Is it running here too, or is it to be left out?`;
+  throw new Conflict('running', 'running', message, words);
+}
+
+export async function importPiece(db: Database, dataDir: string, sent: PieceFile, { now, running }: Importing): Promise<Imported> {
+  mustHang(sent);
+  const asked = asWanted(sent, running);
   mustBeKnown(db, asked);
   const standing = db.select({ deletedAt: pieces.deletedAt }).from(pieces).where(eq(pieces.id, asked.piece.id)).get();
   const file = standing?.deletedAt === null ? await copyOf(asked) : asked;
@@ -304,6 +328,15 @@ function show(tx: Database, file: PieceFile, outcome: Imported['outcome'], now: 
       .values({ ...firing, pieceId: id, loadId })
       .onConflictDoNothing()
       .run();
+  }
+  for (const firing of file.firings.filter(isOpen)) {
+    const [row] = tx
+      .select({ load: loads })
+      .from(firings)
+      .innerJoin(loads, eq(firings.loadId, loads.id))
+      .where(and(eq(firings.id, firing.id), isNull(firings.result), isNull(loads.openedAt)))
+      .all();
+    if (row) mustBeFreeFor(tx, row.load, now);
   }
   mustComeFromElsewhere(tx, id, doc, allShelves(tx));
   tellFollowing(tx, id, doc);

@@ -18,7 +18,7 @@ import patches, { type Operation } from 'fast-json-patch';
 import type { z } from 'zod';
 import { type Database, writing } from '../db/database';
 import { firings, pieceStates, pieces, schedules, snapshots } from '../db/tables';
-import { NotFound, Stale } from './failures';
+import { Deleted, NotFound, Stale } from './failures';
 import { type Sent, once } from './receipts';
 import { allShelves } from './records';
 import { mentions } from './search';
@@ -37,7 +37,7 @@ const now = alias(pieceStates, 'state_now');
 const earlier = alias(pieceStates, 'state_earlier');
 const later = alias(pieceStates, 'state_later');
 
-function select(db: Database, where: SQL | undefined): Piece[] {
+function select(db: Database, where: SQL | undefined, there: SQL | undefined = isNull(pieces.deletedAt)): Piece[] {
   const { id, name, version, doc, position, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt } = pieces;
   return db
     .select({ id, name, version, doc, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt, what: now.what, before: earlier.position, redo: later.what })
@@ -45,7 +45,7 @@ function select(db: Database, where: SQL | undefined): Piece[] {
     .leftJoin(now, and(eq(now.pieceId, id), eq(now.position, position)))
     .leftJoin(earlier, and(eq(earlier.pieceId, id), eq(earlier.position, sql`${position} - 1`)))
     .leftJoin(later, and(eq(later.pieceId, id), eq(later.position, sql`${position} + 1`)))
-    .where(and(isNull(pieces.deletedAt), where))
+    .where(and(there, where))
     .orderBy(desc(updatedAt), desc(id))
     .all()
     .map(({ what, before, ...piece }) => ({
@@ -128,6 +128,7 @@ const tagsInUse = (db: Database): string[] =>
 /** Filed anew: the last word stands. A piece that is finished, put away or a pattern waits for nothing. */
 export function filePiece(db: Database, id: string, { tags, finishedAt, awayAt, patternAt }: Filing): Piece {
   return writing(db, (tx) => {
+    mustBeThere(tx, id);
     findPiece(tx, id);
     tx.update(pieces).set({ tags, finishedAt, awayAt, patternAt }).where(eq(pieces.id, id)).run();
     tellWaiting(tx, id);
@@ -136,6 +137,12 @@ export function filePiece(db: Database, id: string, { tags, finishedAt, awayAt, 
 }
 
 export const countPieces = (db: Database): number => db.select({ n: count() }).from(pieces).where(isNull(pieces.deletedAt)).get()?.n ?? 0;
+
+/** Refuses a change of one that was deleted, as it stood then. */
+export function mustBeThere(db: Database, id: string): void {
+  const [gone] = select(db, eq(pieces.id, id), isNotNull(pieces.deletedAt));
+  if (gone) throw new Deleted('piece', gone);
+}
 
 export function findPiece(db: Database, id: string): Piece {
   const [piece] = select(db, eq(pieces.id, id));
@@ -191,6 +198,7 @@ function mustHold(db: Database, pieceId: string, doc: PieceDoc, shelves: Shelves
 
 export function createPiece(db: Database, { id, name, doc }: NewPiece, at: number): Piece {
   return writing(db, (tx) => {
+    mustBeThere(tx, id);
     if (tx.select({ id: pieces.id }).from(pieces).where(eq(pieces.id, id)).get()) return findPiece(tx, id);
     const shelves = allShelves(tx);
     mustHold(tx, id, doc, shelves);
@@ -217,7 +225,10 @@ export function unchanged(db: Database, id: string, version: number): Row {
     .from(pieces)
     .where(and(eq(pieces.id, id), isNull(pieces.deletedAt)))
     .get();
-  if (!row) throw new NotFound('piece', id);
+  if (!row) {
+    mustBeThere(db, id);
+    throw new NotFound('piece', id);
+  }
   if (row.version !== version) throw new Stale('piece', findPiece(db, id), version);
   return row;
 }

@@ -1,7 +1,7 @@
-/** What stands in the programs of the controllers. Rows are only added: what was keyed last into a program stands, the rest was keyed over. */
+/** What stands in the programs of the controllers. What came last for a program stands, the rest was keyed over; a wrong entry can be taken out. */
 import { ProblemError, profileOf } from '@torvin/core';
 import type { NewProgramSchema, Program } from '@torvin/schema';
-import { and, asc, eq, gt, gte, max, or } from 'drizzle-orm';
+import { and, asc, eq, gt, isNull, max } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
 import { type Database, writing } from '../db/database';
@@ -13,13 +13,7 @@ import { findRecord } from './records';
 type New = z.output<typeof NewProgramSchema>;
 
 const later = alias(programs, 'later');
-const newer = and(
-  eq(later.controllerId, programs.controllerId),
-  eq(later.slot, programs.slot),
-  gte(later.keyedAt, programs.keyedAt),
-  // Ids rise with time: of two of one moment the greater is the newer.
-  or(gt(later.keyedAt, programs.keyedAt), gt(later.id, programs.id)),
-);
+const newer = and(eq(later.controllerId, programs.controllerId), eq(later.slot, programs.slot), isNull(later.removedAt), gt(later.place, programs.place));
 
 const read = (db: Database) =>
   db
@@ -28,47 +22,62 @@ const read = (db: Database) =>
     .leftJoin(schedules, eq(programs.scheduleId, schedules.id))
     .leftJoin(pieces, eq(schedules.pieceId, pieces.id));
 
+const told = (
+  { place: _place, removedAt: _removedAt, ...program }: typeof programs.$inferSelect,
+  of: Pick<Program, 'pieceId' | 'pieceName' | 'stepId'>,
+  keyedOverAt: number | null,
+): Program => ({ ...program, ...of, keyedOverAt });
+
 /** Those that stand, by controller and slot; of a schedule also those that were keyed over, the last of each slot. */
 export function standingPrograms(db: Database, scheduleId = ''): Program[] {
   const { controllerId, slot } = programs;
   const newest = db
-    .select({ controllerId, slot, at: max(programs.keyedAt).as('at') })
+    .select({ controllerId, slot, top: max(programs.place).as('top') })
     .from(programs)
+    .where(isNull(programs.removedAt))
     .groupBy(controllerId, slot)
     .as('newest');
-  const rows = read(db)
-    .innerJoin(newest, and(eq(controllerId, newest.controllerId), eq(slot, newest.slot), eq(programs.keyedAt, newest.at)))
-    .orderBy(asc(controllerId), asc(slot), asc(programs.id))
-    .all();
-  const standing = rows
-    .filter(({ program }, i) => rows[i + 1]?.program.slot !== program.slot || rows[i + 1].program.controllerId !== program.controllerId)
-    .map(({ program, pieceId, pieceName, stepId }): Program => ({ ...program, pieceId, pieceName, stepId, keyedOverAt: null }));
+  const standing = read(db)
+    .innerJoin(newest, and(eq(controllerId, newest.controllerId), eq(slot, newest.slot), eq(programs.place, newest.top)))
+    .where(isNull(programs.removedAt))
+    .orderBy(asc(controllerId), asc(slot))
+    .all()
+    .map(({ program, ...of }) => told(program, of, null));
   if (scheduleId === '') return standing;
-  const stood = read(db).where(eq(programs.scheduleId, scheduleId)).orderBy(asc(programs.keyedAt), asc(programs.id)).all();
+  const stood = read(db)
+    .where(and(eq(programs.scheduleId, scheduleId), isNull(programs.removedAt)))
+    .orderBy(asc(programs.place))
+    .all();
   const last = new Map(stood.map((row) => [`${row.program.controllerId} ${row.program.slot}`, row]));
   const over = [...last.values()].flatMap(({ program, ...more }): Program[] => {
     const next = standing.find(({ controllerId, slot }) => controllerId === program.controllerId && slot === program.slot);
     if (!next || next.scheduleId === scheduleId) return [];
-    return [{ ...program, ...more, keyedOverAt: keyedOver(db, program.id) ?? next.keyedAt }];
+    return [told(program, more, keyedOver(db, program.id) ?? next.keyedAt)];
   });
   return [...standing, ...over];
 }
 
 /** When the next was keyed into the same program. */
 const keyedOver = (db: Database, id: string): number | undefined =>
-  db.select({ at: later.keyedAt }).from(programs).innerJoin(later, newer).where(eq(programs.id, id)).orderBy(asc(later.keyedAt)).limit(1).get()?.at;
+  db.select({ at: later.keyedAt }).from(programs).innerJoin(later, newer).where(eq(programs.id, id)).orderBy(asc(later.place)).limit(1).get()?.at;
 
 function findProgram(db: Database, id: string): Program {
   const row = read(db).where(eq(programs.id, id)).get();
   if (!row) throw new NotFound('program', id);
   const { program, ...more } = row;
-  return { ...program, ...more, keyedOverAt: keyedOver(db, id) ?? null };
+  return told(program, more, keyedOver(db, id) ?? null);
+}
+
+/** The server's own clock, and by how much that of the device was before it. */
+export interface Clocks {
+  now: number;
+  ahead_s: number;
 }
 
 const impossible = (path: string, message: string): ProblemError => new ProblemError({ code: 'impossible', path, message });
 
 /** Refused where the controller has no such program, where it came with it, and where it could not have been keyed in. */
-export function keyProgram(db: Database, program: New, now: number): Program {
+export function keyProgram(db: Database, program: New, { now, ahead_s }: Clocks): Program {
   return writing(db, (tx) => {
     const { id, controllerId, slot, scheduleId, rows, keyedAt } = program;
     const known = tx.select().from(programs).where(eq(programs.id, id)).get();
@@ -79,10 +88,51 @@ export function keyProgram(db: Database, program: New, now: number): Program {
     if (slot > most) throw impossible('slot', `'${controller.name}' has programs 1 to ${most}; there is no ${slot}.`);
     if (slot <= builtIn) throw impossible('slot', `Program ${slot} came with '${controller.name}' and cannot be written over.`);
     if (rows.length > mostSegments) throw impossible('rows', `'${controller.name}' holds ${mostSegments} segments; these are ${rows.length}.`);
-    if (keyedAt > now + CLOCKS_APART_MS) throw impossible('keyedAt', 'It cannot have been keyed in time to come.');
+    if (keyedAt - 1000 * Math.max(ahead_s, 0) > now + CLOCKS_APART_MS) throw impossible('keyedAt', 'It cannot have been keyed in time to come.');
     if (scheduleId !== null && !tx.select({ id: schedules.id }).from(schedules).where(eq(schedules.id, scheduleId)).get())
       throw new NotFound('schedule', scheduleId);
-    tx.insert(programs).values(program).run();
+    tx.insert(programs)
+      .values({ ...program, ahead_s, place: placeFor(tx, program, { now, ahead_s }) })
+      .run();
+    return findProgram(tx, id);
+  });
+}
+
+/**
+ * Over all that came before. One that came late, as from a phone that was out of reach, lies under what was keyed after it: by the clock of
+ * the server at both, and never under what says that it was keyed in time to come, which a wrong clock has said.
+ */
+function placeFor(db: Database, { controllerId, slot, keyedAt }: New, { now, ahead_s }: Clocks): number {
+  const stood = db
+    .select({ place: programs.place, keyedAt: programs.keyedAt, ahead_s: programs.ahead_s })
+    .from(programs)
+    .where(and(eq(programs.controllerId, controllerId), eq(programs.slot, slot)))
+    .orderBy(asc(programs.place))
+    .all();
+  const own = keyedAt - 1000 * ahead_s;
+  const over = stood.findIndex((one) => {
+    const theirs = one.keyedAt - 1000 * one.ahead_s;
+    return theirs > own && theirs <= now + CLOCKS_APART_MS;
+  });
+  if (over < 0) return (stood.at(-1)?.place ?? 0) + 1;
+  return (stood[over].place + (stood[over - 1]?.place ?? stood[over].place - 2)) / 2;
+}
+
+/** Takes a wrong entry out: what stood there before it stands again. Repeated, it does nothing. */
+export function removeProgram(db: Database, id: string, now: number): { ok: true } {
+  return writing(db, (tx) => {
+    findProgram(tx, id);
+    tx.update(programs)
+      .set({ removedAt: now })
+      .where(and(eq(programs.id, id), isNull(programs.removedAt)))
+      .run();
+    return { ok: true };
+  });
+}
+
+export function restoreProgram(db: Database, id: string): Program {
+  return writing(db, (tx) => {
+    tx.update(programs).set({ removedAt: null }).where(eq(programs.id, id)).run();
     return findProgram(tx, id);
   });
 }

@@ -19,10 +19,10 @@ import {
   titleOf,
 } from '@torvin/schema';
 import { isDeepStrictEqual } from 'node:util';
-import { and, eq, isNull, sql } from 'drizzle-orm';
+import { eq, isNull, sql } from 'drizzle-orm';
 import { type Database, writing } from '../db/database';
 import { pieces, records } from '../db/tables';
-import { Conflict, NotFound, Stale, Taken } from './failures';
+import { Conflict, Deleted, NotFound, Stale, Taken } from './failures';
 import { mustHavePhotos } from './photos';
 import { type Sent, once } from './receipts';
 import { CLOCKS_APART_MS } from './times';
@@ -98,7 +98,9 @@ export function saveRecord<K extends KindName>(db: Database, kind: K, id: string
     `${kind} ${id}`,
     (tx) => {
       const before = present(tx, kind, id);
-      if (!before && rowOf(tx, id)) throw new Taken('record', id);
+      const gone = before ? undefined : rowOf(tx, id);
+      if (gone && gone.kind === kind) throw new Deleted(one, parsed(gone));
+      if (gone) throw new Taken('record', id);
       if (before && record.version === 0) throw new Taken(one, id);
       if (!before && record.version !== 0) throw new NotFound(one, id);
       if (before && before.version !== record.version) throw new Stale(one, parsed(before), record.version);
@@ -189,10 +191,30 @@ export function removeRecord(db: Database, kind: KindName, id: string, version: 
   });
 }
 
-export function restoreRecord<K extends KindName>(db: Database, kind: K, id: string): RecordOf<K> {
-  db.update(records)
-    .set({ deletedAt: null })
-    .where(and(eq(records.id, id), eq(records.kind, kind)))
-    .run();
-  return findRecord(db, kind, id);
+/** What a record names and was deleted, and what that names in its turn; each once. */
+function deletedNames(db: Database, record: Stored, kind: KindName, found = new Map<string, Row>()): Row[] {
+  for (const { kind: of, id } of kindOf(kind).names(record)) {
+    const row = isKind(of) && !found.has(id) ? rowOf(db, id) : undefined;
+    if (!isKind(of) || row?.kind !== of || row.deletedAt === null) continue;
+    found.set(id, row);
+    deletedNames(db, parsed(row), of, found);
+  }
+  return [...found.values()];
 }
+
+/** Brings a record back; what it names and was deleted too only where that is said. Repeated, it does nothing. */
+export function restoreRecord<K extends KindName>(db: Database, kind: K, id: string, withNamed = false): RecordOf<K> {
+  return writing(db, (tx) => {
+    const row = rowOf(tx, id);
+    if (row?.kind !== kind) throw new NotFound(KINDS[kind].one, id);
+    const named = row.deletedAt === null ? [] : deletedNames(tx, parsed(row), kind);
+    if (named.length > 0 && !withNamed) {
+      const words = named.map((one) => `the ${isKind(one.kind) ? KINDS[one.kind].one : one.kind} '${titleOfRow(one)}'`).join(', ');
+      throw new Conflict('names-deleted', 'withNamed', `It belongs to ${words}, deleted too. Bring both back, or leave it deleted.`, named.map(titleOfRow));
+    }
+    for (const one of [row, ...named]) tx.update(records).set({ deletedAt: null }).where(eq(records.id, one.id)).run();
+    return findRecord(tx, kind, id);
+  });
+}
+
+const titleOfRow = ({ id, doc }: Row): string => (typeof doc.name === 'string' ? doc.name : id);

@@ -15,7 +15,7 @@ import { and, asc, count, desc, eq, getTableColumns, isNull, ne, sql } from 'dri
 import { type Database, writing } from '../db/database';
 import { firings, pieces, schedules, snapshots } from '../db/tables';
 import { NotFound, Stale, Taken } from './failures';
-import { changePiece, findPiece, unchanged } from './pieces';
+import { changePiece, findPiece, mustBeThere, unchanged } from './pieces';
 import { allShelves } from './records';
 import { seenFirings } from './seen';
 
@@ -95,6 +95,7 @@ export function nameSchedule(db: Database, id: string, name: string): Schedule {
 
 /** What a schedule of this piece's step would be computed from now; refuses a save based on an older piece. */
 export function caseFor(db: Database, pieceId: string, wanted: NewSchedule): Snapshot {
+  mustBeThere(db, pieceId);
   const piece = findPiece(db, pieceId);
   if (piece.version !== wanted.pieceVersion) throw new Stale('piece', piece, wanted.pieceVersion);
   const step = firingOf(piece.doc, wanted.stepId);

@@ -3,6 +3,12 @@
 /** Phone and server may differ by so much. */
 export const CLOCKS_APART_MS = 5 * 60e3;
 
+/** By how much the clock that sent something is before this one, s; 0 where they agree as well as clocks do, and where none was named. */
+export function aheadOf(sent: string | undefined, now: number): number {
+  const apart_ms = sent === undefined || sent === '' ? NaN : Number(sent) - now;
+  return Number.isFinite(apart_ms) && Math.abs(apart_ms) > CLOCKS_APART_MS ? Math.round(apart_ms / 1000) : 0;
+}
+
 /** 'Tue 24 Nov 2026, 18:30'. */
 export function clockWords(at: number, zone: string): string {
   const parts = new Intl.DateTimeFormat('en-GB', {

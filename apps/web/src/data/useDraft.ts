@@ -16,8 +16,8 @@ export interface Drafting<T> {
   decide(): void;
 }
 
-/** form: names the form and what it is of. */
-export function useDraft<T>(form: string): Drafting<T> {
+/** form: names the form and what it is of. base: what it is filled from, where that can be changed elsewhere. */
+export function useDraft<T>(form: string, base?: unknown): Drafting<T> {
   const key = DRAFT_PREFIX + form;
   const [left, setLeft] = useState<{ key: string; draft: Draft<T> | null } | null>(null);
   // Read once for each form; the same component may be of another one by now.
@@ -32,10 +32,14 @@ export function useDraft<T>(form: string): Drafting<T> {
       if (isDone.current === key) return;
       const isUntouched = isSame(now, began);
       if (saving || (isUntouched && isKept.current === key)) removeStored('localStorage', key);
-      else if (!isUntouched && writeStored('localStorage', key, { at: Date.now(), values: now, units } satisfies Draft<T>)) isKept.current = key;
+      else if (
+        !isUntouched &&
+        writeStored('localStorage', key, { at: Date.now(), values: now, units, ...(base === undefined ? {} : { base }) } satisfies Draft<T>)
+      )
+        isKept.current = key;
       if (!isUntouched) touch?.();
     },
-    [key, units, touch],
+    [key, units, touch, base],
   );
   const done = useCallback(() => {
     isDone.current = key;

@@ -7,7 +7,7 @@ const rows = [{ rate: 200, target: 790, hold_min: 15 }];
 const AT = new Date(2026, 2, 10, 18, 0).getTime();
 const program = (slot: number, more: Partial<Program> = {}): Program => ({
   ...{ id: `p${slot}`, controllerId: 'box', slot, scheduleId: `s${slot}`, rows, keyedAt: AT + slot, readAt: null, slips: null },
-  ...{ pieceId: 'x', pieceName: 'Tray', stepId: 'y', keyedOverAt: null },
+  ...{ pieceId: 'x', pieceName: 'Tray', stepId: 'y', ahead_s: 0, keyedOverAt: null },
   ...more,
 });
 

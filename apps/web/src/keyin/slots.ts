@@ -1,5 +1,5 @@
 /** Which program of a controller a schedule goes into, and whether it stands in one already. */
-import { type Controller, type PanelRow, profileOf } from '@torvin/core';
+import { type Controller, type PanelRow, formatDuration, profileOf, text } from '@torvin/core';
 import type { Program } from '@torvin/schema';
 import { dayAndClock } from '@/ui/clock';
 
@@ -36,10 +36,19 @@ export function slotFor(controller: Controller, standing: readonly Program[]): n
 const readWords = ({ slips }: Program): string =>
   slips === null ? 'not read back' : slips === 0 ? 'read back without a slip' : `read back with ${slips === 1 ? 'a slip' : `${slips} slips`}`;
 
+const CLOCKS_APART_MS = 5 * 60e3;
+
+/** What is to be said of the clock that a program was keyed in by; nothing where it was right. */
+function clockNote({ keyedAt, ahead_s }: Program, now: Date): string {
+  if (keyedAt > now.getTime() + CLOCKS_APART_MS) return ', which is still to come: a clock was wrong';
+  if (ahead_s === 0) return '';
+  return ` by a clock ${text(formatDuration(Math.abs(ahead_s)))} ${ahead_s > 0 ? 'before' : 'behind'} the server’s`;
+}
+
 /** 'Bird-bath basin, since Tue 18:20, read back without a slip'. */
 export function standsWords(program: Program | undefined, now: Date): string {
   if (program === undefined) return 'nothing that Torvin knows of';
-  const since = `since ${dayAndClock(program.keyedAt, now)}`;
+  const since = `since ${dayAndClock(program.keyedAt, now)}${clockNote(program, now)}`;
   return program.pieceName === null ? `something else, ${since}` : `${program.pieceName}, ${since}, ${readWords(program)}`;
 }
 

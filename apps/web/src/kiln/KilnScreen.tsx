@@ -93,6 +93,7 @@ const NOTHING_KNOWN = { pieceId: null, pieceName: null, stepId: null };
 function Programs({ controller, standing }: { controller: Controller & { id: string; name: string }; standing: readonly Program[] }) {
   const router = useRouter();
   const key = useSave('keyProgram');
+  const takeOut = useSave('removeProgram');
   const outbox = useOutbox();
   const now = new Date(useNow());
   const { first, last } = slotsOf(controller);
@@ -106,6 +107,11 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
     const bringBack = (): unknown => outbox.put('keyProgram', stands(slot, { scheduleId, rows, readAt, slips }, { pieceId, pieceName, stepId }));
     offerBack({ what: `Program ${slot} is something else now.`, bringBack: () => void bringBack() });
   }
+  function remove({ id, slot }: Program): void {
+    const entry = { id, slot, controllerId: controller.id, controllerName: controller.name };
+    const then = (): void => offerBack({ what: `What was told of program ${slot} is taken out.`, bringBack: () => outbox.put('restoreProgram', entry) });
+    takeOut.save(entry, { then });
+  }
   return (
     <View role="list" style={{ gap: space.medium }}>
       {first > 1 && (
@@ -114,6 +120,7 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
           {'Figures as it asks for them, segment by segment.'}
         </Words>
       )}
+      {takeOut.refusal && <Notice tone="warn">{takeOut.refusal.problem.message}</Notice>}
       {key.refusal && <Notice tone="warn">{key.refusal.problem.message}</Notice>}
       {slots.map((slot) => {
         const program = standing.find((one) => one.slot === slot);
@@ -151,6 +158,18 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
                   disabled={key.saving}
                   testID={`program-${slot}-forget`}
                   onPress={() => forget(program)}
+                />
+              </View>
+            )}
+            {program && (
+              <View style={{ alignItems: 'flex-start' }}>
+                <Action
+                  kind="plain"
+                  title="That is wrong: take it out"
+                  label={`That is wrong: take out what is told of program ${slot}`}
+                  disabled={takeOut.saving}
+                  testID={`program-${slot}-take-out`}
+                  onPress={() => remove(program)}
                 />
               </View>
             )}

@@ -176,20 +176,21 @@ function DeleteFiring({ detail: { firing } }: { detail: FiringDetail }) {
   const outbox = useOutbox();
   const { id, version, pieceName } = firing;
   const remove = useSave('deleteFiring');
+  const removeIt = (): void => {
+    const gone = (): void => {
+      router.replace('/notebook');
+      offerBack({ what: `The firing of ${pieceName} is deleted.`, bringBack: () => outbox.put('restoreFiring', { id, pieceName }) });
+    };
+    remove.save({ id, pieceName }, { on: version, then: gone });
+  };
   return (
-    <Action
-      kind="plain"
-      title="Delete"
-      label="Delete this firing"
-      disabled={remove.saving}
-      testID="delete-firing"
-      onPress={() => {
-        const gone = (): void => {
-          router.replace('/notebook');
-          offerBack({ what: `The firing of ${pieceName} is deleted.`, bringBack: () => outbox.put('restoreFiring', { id, pieceName }) });
-        };
-        remove.save({ id, pieceName }, { on: version, then: gone });
-      }}
-    />
+    <>
+      {remove.refusal && (
+        <Notice tone="warn" testID="not-deleted">
+          {remove.refusal.problem.message}
+        </Notice>
+      )}
+      <Action kind="plain" title="Delete" label="Delete this firing" disabled={remove.saving} testID="delete-firing" onPress={removeIt} />
+    </>
   );
 }

@@ -9,6 +9,7 @@ import { View } from 'react-native';
 import { z } from 'zod';
 import { useUnits } from '@/data/FormUnits';
 import type { Drafting } from '@/data/useDraft';
+import { isSame } from '@/outbox/merge';
 import { knownNames } from '@/outbox/pictures';
 import { RescueCard } from '@/piece/RescueCard';
 import { WORK_CAUTIONS } from '@/piece/cautions';
@@ -39,6 +40,8 @@ export interface RecordFormProps {
   /** It waits for a server that does not answer. */
   held: boolean;
   draft: Drafting<RecordEntry>;
+  /** What was begun before is gone on with; base: as it was put beside it, see useDraft. */
+  onDraftTaken?(base: unknown): void;
   /** Steps of the hands before it that were not told, in words; nothing where there are none. */
   untold?: string;
   /** atOnce: its time is that of another, which was said and asked. hands: what became of the steps that were not told. */
@@ -75,7 +78,7 @@ export type RecordEntry = z.input<typeof recordSchema>;
 type FieldName = 'when' | 'place' | 'note' | 'knownBy';
 const FIELDS: Record<string, FieldName> = { firedAt: 'when', place: 'place', note: 'note', knownBy: 'knownBy' };
 
-export function RecordForm({ told, schedule, problem, saving, held, draft, untold = '', onSave }: RecordFormProps) {
+export function RecordForm({ told, schedule, problem, saving, held, draft, onDraftTaken, untold = '', onSave }: RecordFormProps) {
   'use no memo'; // The form library changes its errors in place.
   const units = useUnits();
   const unit = units.temperature;
@@ -153,7 +156,15 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, untol
   );
   return (
     <View style={{ gap: space.large }}>
-      <DraftOffer draft={draft} onTake={(entry) => reset({ ...began, ...entry, photos: knownNames(entry.photos) })} />
+      {!isSame(draft.offered?.values, began) && (
+        <DraftOffer
+          draft={draft}
+          onTake={(entry, base) => {
+            reset({ ...began, ...entry, photos: knownNames(entry.photos) });
+            onDraftTaken?.(base);
+          }}
+        />
+      )}
       <Controller
         control={control}
         name="when"

@@ -11,6 +11,8 @@ export interface Draft<T> {
   values: T;
   /** In which its bare numbers were typed; what an earlier version left has none. */
   units?: Units;
+  /** What the form was filled from: it may have been changed elsewhere since. */
+  base?: unknown;
 }
 
 export function forgetOldDrafts(now: number): void {

@@ -136,7 +136,7 @@ test.each([
 test('programs are shown as what waits will leave them: keyed over, told of where its schedule is asked about, once', () => {
   const of = { pieceId: 'p', pieceName: 'Tray', stepId: 's' };
   const program = (id: string, scheduleId: string | null, more: object = {}) => ({
-    ...{ id, controllerId: 'box', slot: 3, scheduleId, rows: [], keyedAt: 100, readAt: null, slips: null, ...of, keyedOverAt: null },
+    ...{ id, controllerId: 'box', slot: 3, scheduleId, rows: [], keyedAt: 100, readAt: null, slips: null, ...of, ahead_s: 0, keyedOverAt: null },
     ...more,
   });
   const standing = [program('a', 'old'), program('b', 'other', { slot: 4 })];

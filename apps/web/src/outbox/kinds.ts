@@ -51,12 +51,15 @@ export interface Variables {
   openLoad: { id: string; openedAt: number | null };
   /** of: what its schedule is of, to be shown until the server has said so. */
   keyProgram: NewProgram & { controllerName: string; of: Pick<Program, 'pieceId' | 'pieceName' | 'stepId'> };
+  removeProgram: { id: string; controllerId: string; controllerName: string; slot: number };
+  restoreProgram: { id: string; controllerId: string; controllerName: string; slot: number };
   keepReckoning: NewReckoning;
   addPhoto: { id: string; fileName: string };
   saveRecord: { kind: KindName; record: AnyRecord; before: AnyRecord | null };
   archiveRecord: { kind: KindName; id: string; name: string; archived: boolean };
   removeRecord: { kind: KindName; id: string; name: string };
-  restoreRecord: { kind: KindName; id: string; name: string };
+  /** withNamed: what it names was deleted too, and comes back with it. */
+  restoreRecord: { kind: KindName; id: string; name: string; withNamed?: boolean };
   saveStudio: Studio;
   /** What another version of Torvin kept and this one cannot read. */
   unknown: { entry: Entry };
@@ -111,23 +114,26 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     void readAnew(client, keys.bench);
   };
 
+  const piece = ({ id, name }: { id: string; name: string }) => ({ name: 'restorePiece', variables: { id, name } });
   return {
     createPiece: {
       queue: ({ id }) => pieceQueue(id),
       counts: ({ id }) => pieceQueue(id),
+      revives: piece,
       send: (body, { key }) => call(api.createPiece, { body, key }),
       needs: ({ doc }) => recordsIn(doc),
-      taken: (piece) => adoptPiece(client, piece),
+      taken: (saved) => adoptPiece(client, saved),
       words: ({ name }) => `New piece: ${name}`,
     },
     savePiece: {
       queue: ({ id }) => pieceQueue(id),
       counts: ({ id }) => pieceQueue(id),
       send: ({ id, name, doc, what }, { key, version }) => call(api.savePiece, { id, key, body: { name, doc, what, version } }),
-      taken: (piece) => adoptPiece(client, piece),
+      taken: (saved) => adoptPiece(client, saved),
       join: (resting, next) => ({ ...next, before: resting.before }),
       needs: ({ doc }) => recordsIn(doc),
       onto: pieceOnto,
+      revives: piece,
       words: ({ name, what }) => `${name}: ${what}`,
     },
     deletePiece: {
@@ -148,14 +154,15 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     restorePiece: {
       queue: ({ id }) => pieceQueue(id),
       send: ({ id }, { key }) => call(api.restorePiece, { id, key, body: {} }),
-      taken: (piece) => adoptPiece(client, piece),
+      taken: (saved) => adoptPiece(client, saved),
       words: ({ name }) => `${name} brought back`,
     },
     filePiece: {
       queue: ({ id }) => pieceQueue(id),
       send: ({ id, filing }, { key }) => call(api.filePiece, { id, key, body: filing }),
       join: (_resting, next) => next,
-      taken: (piece) => adoptPiece(client, piece),
+      taken: (filed) => adoptPiece(client, filed),
+      revives: piece,
       words: ({ name, filing: { awayAt, finishedAt, patternAt } }) =>
         `${name} ${awayAt !== null ? 'put away' : patternAt !== null ? 'made a pattern' : finishedAt !== null ? 'finished' : 'filed'}`,
     },
@@ -163,14 +170,15 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       queue: ({ pieceId }) => pieceQueue(pieceId),
       counts: ({ pieceId }) => pieceQueue(pieceId),
       send: ({ pieceId, ...schedule }, { key, version }) => call(api.saveSchedule, { id: pieceId, key, body: { ...schedule, pieceVersion: version } }),
-      taken({ schedule, piece }, { pieceId }) {
+      taken({ schedule, piece: saved }, { pieceId }) {
         client.setQueryData(keys.schedule(schedule.id), schedule);
-        adoptPiece(client, piece);
+        adoptPiece(client, saved);
         void readAnew(client, keys.versions(pieceId));
       },
       // Schedules are rows of their own: a joined edit is the one that rests, with other rows.
       join: (resting, next) => ({ ...next, id: resting.id, parentId: resting.parentId }),
       onto: (variables, standing: Piece) => ({ variables, leaves: withSchedule(standing, variables) }),
+      revives: ({ pieceId }) => piece({ id: pieceId, name: 'The piece' }),
       words: ({ origin }) => (origin === 'computed' ? 'A computed schedule' : 'A schedule changed by hand'),
     },
     nameSchedule: {
@@ -200,6 +208,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       },
       needs: ({ body: { photos = [] } }) => localIdsIn(photos),
       onto: firingOnto,
+      revives: ({ id }) => ({ name: 'restoreFiring', variables: { id, pieceName: 'a piece' } }),
       words: ({ body: { note } }) => `A firing told${note ? `: ${note}` : ''}`,
     },
     deleteFiring: {
@@ -229,6 +238,18 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       taken: () => void readAnew(client, keys.programs()),
       needs: ({ scheduleId }) => (scheduleId === null ? [] : [scheduleId]),
       words: ({ slot, controllerName }) => `What stands in program ${slot} of ${controllerName}`,
+    },
+    removeProgram: {
+      queue: ({ controllerId }) => `programs ${controllerId}`,
+      send: ({ id }, { key }) => call(api.removeProgram, { id, key, body: {} }),
+      taken: () => void readAnew(client, keys.programs()),
+      words: ({ slot, controllerName }) => `The entry of program ${slot} of ${controllerName} taken out`,
+    },
+    restoreProgram: {
+      queue: ({ controllerId }) => `programs ${controllerId}`,
+      send: ({ id }, { key }) => call(api.restoreProgram, { id, key, body: {} }),
+      taken: () => void readAnew(client, keys.programs()),
+      words: ({ slot, controllerName }) => `The entry of program ${slot} of ${controllerName} brought back`,
     },
     keepReckoning: {
       queue: () => 'reckonings',
@@ -262,6 +283,10 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       },
       needs: ({ record }) => localIdsIn(photosOf(record)),
       onto: recordOnto,
+      revives: ({ kind, record }) => ({
+        name: 'restoreRecord',
+        variables: { kind, id: record.id, name: 'name' in record ? record.name : `The ${KINDS[kind].one}` },
+      }),
       words: ({ kind, record }) => `On the shelves: ${'name' in record ? record.name : `a ${KINDS[kind].one}`}`,
     },
     archiveRecord: {
@@ -282,7 +307,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     },
     restoreRecord: {
       queue: () => SHELVES_QUEUE,
-      send: ({ kind, id }, { key }) => call(endpointsOf(kind).restore, { id, key, body: {} as never }),
+      send: ({ kind, id, withNamed }, { key }) => call(endpointsOf(kind).restore, { id, key, body: (withNamed ? { withNamed } : {}) as never }),
       taken: forgetShelves,
       words: ({ name }) => `${name} brought back`,
     },
@@ -368,10 +393,12 @@ export function readEntry(kinds: Record<string, SaveKind>, entry: Entry): Entry 
   }
 }
 
-/** The way in which a refused save can still go: an outdated start as it is, one at another's time all the same, a stale save with what it changed, any other once more. */
-export function wayOn(name: string, { problem }: Refusal): 'asItIs' | 'atOnce' | 'mine' | 'again' | null {
+/** The way in which a refused save can still go: an outdated start as it is, one at another's time all the same, a stale save with what it changed, one of what was deleted with that brought back, any other once more. */
+export function wayOn(name: string, { problem }: Refusal): 'asItIs' | 'atOnce' | 'mine' | 'back' | 'withNamed' | 'again' | null {
   if (name === 'unknown') return null;
   if (name === 'recordFiring' && problem.code === 'outdated') return 'asItIs';
   if (problem.code === 'overlaps') return 'atOnce';
+  if (problem.code === 'deleted') return 'back';
+  if (problem.code === 'names-deleted') return 'withNamed';
   return problem.code === 'stale' ? 'mine' : 'again';
 }

@@ -372,16 +372,58 @@ describe('a refused save', () => {
     expect(desk.text).toEqual(['c']);
   });
 
-  test('of a form is told to the form alone, while that is there', async () => {
+  test('of a form is told to the form alone, while that is there; a conflict outlives it', async () => {
     desk.version += 1;
-    const { arrival } = outbox.put('line', { text: 'a' }, { on: 1, own: true });
+    const { arrival, id } = outbox.put('line', { text: 'a' }, { on: 1, own: true });
     await settle();
     expect(await arrival).toMatchObject({ ok: false, problem: { code: 'stale' }, current: { version: 2 } });
-    expect(outbox.entries()).toEqual([]);
-    const { id } = outbox.put('line', { text: 'b' }, { on: 1, own: true });
-    outbox.release(id);
-    await settle();
     expect(outbox.entries()).toMatchObject([{ id, refused: {} }]);
+    expect(outbox.isClaimed(outbox.entries()[0])).toBe(true);
+    const before = outbox.entries();
+    outbox.release(id);
+    expect(outbox.isClaimed(outbox.entries()[0])).toBe(false);
+    expect(outbox.entries()).not.toBe(before);
+    // The form is open again.
+    outbox.take(id);
+    expect(outbox.isClaimed(outbox.entries()[0])).toBe(true);
+    const next = outbox.put('line', { text: 'b' }, { on: 2, own: true });
+    expect(outbox.entries().map((entry) => entry.id)).toEqual([next.id]);
+    await settle();
+    expect([outbox.entries(), desk.text]).toEqual([[], ['b']]);
+  });
+
+  test('of a form for what is wrong in it is forgotten, unless it was said to be kept', async () => {
+    desk.next = [{ kind: 'refused', problem: problem('out-of-range') }];
+    outbox.put('line', { text: 'a' }, { on: 1, own: true });
+    await settle();
+    expect(outbox.entries()).toEqual([]);
+    goOffline();
+    desk.next = [{ kind: 'refused', problem: problem('out-of-range') }];
+    const { id } = outbox.put('note', { text: 'n' }, { own: true });
+    await comeBack();
+    expect(outbox.entries()).toMatchObject([{ id, refused: { problem: { code: 'out-of-range' } } }]);
+    // Said again in that form.
+    outbox.put('note', { text: 'm' }, { own: true, instead: id });
+    await settle();
+    expect([outbox.entries(), desk.notes]).toEqual([[], ['m']]);
+  });
+
+  test('of something that was deleted elsewhere brings it back first, then changes it; or both are given up', async () => {
+    const revived: string[] = [];
+    outbox = open({ revives: ({ text }) => ({ name: 'other', variables: { text: `back for ${text}` } }) });
+    desk.next = [{ kind: 'refused', problem: problem('deleted'), current: { version: 1, lines: ['was'] } }];
+    const { id } = outbox.put('line', { text: 'a' }, { on: 1 });
+    await settle();
+    expect(outbox.entries()).toMatchObject([{ id, refused: { problem: { code: 'deleted' } } }]);
+    outbox.bringBackWithMine(id);
+    revived.push(...outbox.entries().map(({ name }) => name));
+    await settle();
+    expect([revived, desk.notes, desk.text, outbox.entries()]).toEqual([['other', 'line'], ['back for a'], ['wasa'], []]);
+    desk.next = [{ kind: 'refused', problem: problem('deleted'), current: { version: 2, lines: [] } }];
+    outbox.put('line', { text: 'b' }, { on: 2 });
+    await settle();
+    outbox.letGo(outbox.entries()[0].id);
+    expect([outbox.entries(), desk.text]).toEqual([[], ['wasa']]);
   });
 
   test('is said by the page that shows its queue, by the header when that has gone', async () => {

@@ -22,6 +22,8 @@ export interface SaveKind<V = unknown, A = unknown, S = unknown> {
   join?(resting: V, next: V): V;
   /** My change put onto what stands, and what stands once that is saved. */
   onto?(variables: V, standing: S): { variables: V; leaves: S };
+  /** What brings back the thing that it changes, where that was deleted. */
+  revives?(variables: V): { name: string; variables: unknown };
   /** It was given up. */
   givenUp?(variables: V): void;
   /** Ids of saves that go before it, unless they are refused. */
@@ -69,8 +71,13 @@ export interface PutOptions {
   on?: number;
   /** Further saves of the same key in a row become one with it while it rests. */
   rest?: { key: string; for_ms: number };
-  /** Whoever puts it tells the person of a refusal and lets the outbox forget it; until released. */
+  /**
+   * Whoever puts it tells the person of a refusal, until released. The outbox forgets it then, unless that is a conflict, or the person
+   * was told that it is kept: such a one stays, and is told of by the header once nobody else does.
+   */
   own?: boolean;
+  /** An own save that was refused and whose place this one takes. */
+  instead?: string;
   /** Where others are to name it before it has gone. */
   id?: string;
 }
@@ -79,6 +86,8 @@ interface Live {
   resting?: { key: string; timer: ReturnType<typeof setTimeout> };
   sending?: boolean;
   own?: boolean;
+  /** The server was silent while it waited, and the person was told that it is kept. */
+  promised?: boolean;
   arrive(arrival: Arrival): void;
   arrival: Promise<Arrival>;
 }
@@ -140,8 +149,9 @@ export class Outbox {
     this.pump();
   }
 
-  put(name: string, variables: unknown, { on, rest, own, id: named }: PutOptions = {}): { id: string; arrival: Promise<Arrival> } {
+  put(name: string, variables: unknown, { on, rest, own, instead, id: named }: PutOptions = {}): { id: string; arrival: Promise<Arrival> } {
     const kind = this.kind(name);
+    if (own) this.decided(kind.counts?.(variables), instead);
     const before = this.inQueue(kind.queue(variables)).at(-1);
     const joined = before && rest && before.name === name && this.live.get(before.id)?.resting?.key === rest.key ? before : null;
     for (const { id } of this.inQueue(kind.queue(variables))) this.endRest(id);
@@ -150,6 +160,7 @@ export class Outbox {
     else this.list = [...this.list, { id, name, variables, on: this.basedOn(kind, variables, on) }];
     const live = this.liveOf(id);
     live.own = own;
+    live.promised = !this.parts.line.answers();
     if (rest) live.resting = { key: rest.key, timer: setTimeout(() => this.rested(id), rest.for_ms) };
     this.changed();
     this.pump();
@@ -158,8 +169,29 @@ export class Outbox {
 
   /** Whoever put it has gone: a refusal is kept for the person from now on. */
   release(id: string): void {
-    const live = this.live.get(id);
-    if (live) live.own = false;
+    this.setOwn(id, false);
+  }
+
+  /** A form that the refused save came from is open again, and tells of it. */
+  take(id: string): void {
+    if (this.list.some((entry) => entry.id === id)) this.setOwn(id, true);
+  }
+
+  private setOwn(id: string, own: boolean): void {
+    const live = own ? this.liveOf(id) : this.live.get(id);
+    if (!live || live.own === own) return;
+    live.own = own;
+    if (!this.list.some((entry) => entry.id === id && entry.refused)) return;
+    this.list = [...this.list];
+    this.tell();
+  }
+
+  /** The person has decided on what was refused of a thing, in the form that showed it, by what that form saves now. */
+  private decided(counted: string | undefined, instead: string | undefined): void {
+    for (const entry of this.list) {
+      if (!entry.refused || !this.live.get(entry.id)?.own) continue;
+      if (entry.id === instead || (counted !== undefined && this.countedBy(entry) === counted)) this.remove(entry, { ok: false, ...entry.refused });
+    }
   }
 
   /** Whoever shows a queue shows what was refused of it too, until the answer to this is called; what rests then goes at once. */
@@ -178,7 +210,7 @@ export class Outbox {
   }
 
   isClaimed(entry: Entry): boolean {
-    return (this.claims.get(this.queueOf(entry)) ?? 0) > 0;
+    return (this.claims.get(this.queueOf(entry)) ?? 0) > 0 || this.live.get(entry.id)?.own === true;
   }
 
   /** What of a queue has not arrived, oldest first. */
@@ -246,6 +278,16 @@ export class Outbox {
     }
     this.changed();
     this.pump();
+  }
+
+  /** What was deleted elsewhere is brought back, and then changed as I did. */
+  bringBackWithMine(id: string): void {
+    const refused = this.list.find((entry) => entry.id === id);
+    const back = refused && this.kind(refused.name).revives?.(refused.variables);
+    if (!back) return;
+    const at = this.list.indexOf(refused);
+    this.list = [...this.list.slice(0, at), { id: uuid(), ...back, on: null }, ...this.list.slice(at)];
+    this.mineOverTheirs(id);
   }
 
   /** Gives up a save that was refused, or has not gone, and those that rest on it. */
@@ -435,7 +477,10 @@ export class Outbox {
     if (!now) return;
     if (verdict === null) this.arrived(now, version, answer);
     else if (verdict.kind === 'refused') this.refuse(now, verdict);
-    else if (verdict.kind === 'busy') this.pauseFor(verdict.after_s);
+    else {
+      live.promised = true;
+      if (verdict.kind === 'busy') this.pauseFor(verdict.after_s);
+    }
     this.pump();
   }
 
@@ -461,7 +506,7 @@ export class Outbox {
     const refusal = { problem, ...(current === undefined ? {} : { current }) };
     const live = this.liveOf(entry.id);
     this.parts.standing(entry.name, refusal);
-    if (live.own) {
+    if (live.own && !live.promised && !isConflict(refusal)) {
       this.pass(entry, entry.on);
       this.remove(entry, { ok: false, ...refusal });
     } else {
@@ -469,6 +514,7 @@ export class Outbox {
       live.arrive({ ok: false, ...refusal });
       // Sent again it arrives anew.
       this.live.delete(entry.id);
+      if (live.own) this.liveOf(entry.id).own = true;
     }
     this.changed();
   }
@@ -490,5 +536,8 @@ export class Outbox {
     for (const listener of this.listeners) listener();
   }
 }
+
+/** Somebody else has changed or deleted the same thing meanwhile: whose word stands is for the person to say. */
+export const isConflict = ({ problem: { code } }: Refusal): boolean => code === 'stale' || code === 'deleted';
 
 const GIVEN_UP: Refusal = { problem: { code: 'given-up', path: '', message: 'It was given up.' } };

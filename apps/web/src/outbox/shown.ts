@@ -104,10 +104,11 @@ export function shownShelves(shelves: Shelves, waiting: Waiting): Shelves {
 /** Programs as they will stand; what was keyed over is told of where its own schedule is asked about, as the server does. */
 export function shownPrograms(programs: readonly Program[], waiting: Waiting, scheduleId: string): readonly Program[] {
   return waiting.reduce<readonly Program[]>((now, { name, variables, refused }) => {
+    if (name === 'removeProgram' && !refused) return now.filter(({ id }) => id !== (variables as Variables['removeProgram']).id);
     if (name !== 'keyProgram' || refused) return now;
     const { controllerName: _name, of, ...keyed } = variables as Variables['keyProgram'];
     if (now.some(({ id }) => id === keyed.id)) return now;
-    const next: Program = { ...keyed, readAt: keyed.readAt ?? null, slips: keyed.slips ?? null, ...of, keyedOverAt: null };
+    const next: Program = { ...keyed, readAt: keyed.readAt ?? null, slips: keyed.slips ?? null, ...of, ahead_s: 0, keyedOverAt: null };
     const left = now.flatMap((one): Program[] => {
       if (one.controllerId !== next.controllerId || one.slot !== next.slot) return [one];
       const isAsked = one.scheduleId === scheduleId && next.scheduleId !== scheduleId;

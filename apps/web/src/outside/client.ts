@@ -1,6 +1,17 @@
 /** Calls the server by the endpoint table. Whatever goes wrong becomes one ApiProblem. */
 import type { Problem } from '@torvin/core';
-import { API_HEADER, type AnswerOf, type Endpoint, EVENT_HEADER, PAGE_HEADER, type Photo, type RequestOf, type Restored, STUDIO_HEADER } from '@torvin/schema';
+import {
+  API_HEADER,
+  type AnswerOf,
+  CLOCK_HEADER,
+  type Endpoint,
+  EVENT_HEADER,
+  PAGE_HEADER,
+  type Photo,
+  type RequestOf,
+  type Restored,
+  STUDIO_HEADER,
+} from '@torvin/schema';
 import { noteEvent } from './changes';
 import { endsAfter, passcodeWanted, serverAnswered, serverSilent } from './connection';
 import { isAsked } from './door';
@@ -45,8 +56,11 @@ function unanswered(): never {
   throw new ApiProblem(OFFLINE, 0);
 }
 
-/** With everything that changes something: who asks, and what it means by it. */
-const written = (type: string): Record<string, string> => ({ 'Content-Type': type, [PAGE_HEADER]: PAGE, ...(API === null ? {} : { [API_HEADER]: API }) });
+/** With everything that changes something: who asks, when by its own clock, and what it means by it. */
+const written = (type: string): Record<string, string> => ({
+  ...{ 'Content-Type': type, [PAGE_HEADER]: PAGE, [CLOCK_HEADER]: String(Date.now()) },
+  ...(API === null ? {} : { [API_HEADER]: API }),
+});
 
 /** A save that has had no answer for so long is taken for lost: a network that fell away may never say so. */
 const SAVE_ANSWERED_WITHIN_MS = 30_000;
@@ -85,8 +99,10 @@ export async function takeFile(endpoint: Endpoint, id: string): Promise<Blob> {
 }
 
 /** Sends a file of the person's as it is. */
-export async function sendFile<E extends Endpoint>(endpoint: E, file: Blob): Promise<AnswerOf<E>> {
-  const response = await fetch(endpoint.path, { method: 'POST', body: file, headers: written('application/json') }).catch(unanswered);
+export async function sendFile<E extends Endpoint>(endpoint: E, file: Blob, query: Record<string, string> = {}): Promise<AnswerOf<E>> {
+  const response = await fetch(`${endpoint.path}?${new URLSearchParams(query)}`, { method: 'POST', body: file, headers: written('application/json') }).catch(
+    unanswered,
+  );
   return answered<AnswerOf<E>>(response);
 }
 

@@ -12,6 +12,7 @@ import { useOutbox } from '@/outbox/useOutbox';
 import { type PieceEntry, entryOf, isOutlineUntouched } from '@/piece/pieceEntry';
 import { useLayup } from '@/piece/useLayup';
 import { Waiting } from '@/ui/Loading';
+import { GoneChoice } from '@/ui/GoneChoice';
 import { type Back, Screen } from '@/ui/Screen';
 
 const TITLE = 'Outline and name';
@@ -57,12 +58,25 @@ function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; b
           }}
         />
       )}
+      {queue.gone && (
+        <GoneChoice
+          what="piece"
+          onBringBack={() => {
+            queue.keepMine();
+            leave();
+          }}
+          onLeave={() => {
+            queue.takeTheirs();
+            leave();
+          }}
+        />
+      )}
       <PieceForm
         shelves={shelves}
         entry={opened.entry}
         asksGlass={false}
         problem={layup.problem ?? queue.problem}
-        saving={queue.saving && !queue.problem && !queue.elsewhere}
+        saving={queue.saving && !queue.problem && !queue.elsewhere && !queue.gone}
         draft={draft}
         saveTitle="Save outline"
         onSave={({ name, footprint, typed, dammed }) => {

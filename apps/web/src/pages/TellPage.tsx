@@ -1,5 +1,6 @@
-import type { FiringDetail } from '@torvin/schema';
+import type { Firing, FiringDetail } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
 import { useFiring } from '@/data/firings';
 import { type RecordEntry, RecordForm, type Told } from '@/notebook/RecordForm';
 import { firingOnto } from '@/outbox/kinds';
@@ -7,6 +8,7 @@ import { inFormUnits } from '@/data/FormUnits';
 import { useDraft } from '@/data/useDraft';
 import { useSave } from '@/outbox/useOutbox';
 import { Action } from '@/ui/Action';
+import { GoneChoice } from '@/ui/GoneChoice';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { type Back, Screen } from '@/ui/Screen';
@@ -19,18 +21,29 @@ export function TellPage() {
   return <TellForm detail={detail.data} back={back} />;
 }
 
+const toldOf = ({ zone, firedAt, place, result, lookReached, released, note, asFired, photos, knownBy, lesson }: Firing) => ({
+  ...{ zone, firedAt, place, result, lookReached, released, note, asFired, photos, knownBy, lesson },
+});
+
 const TellForm = inFormUnits(Tell);
 
 function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; back: Back }) {
   const router = useRouter();
-  const { save, saving, held, refusal, last } = useSave('saveFiring');
-  const { id, zone, firedAt, place, result, lookReached, released, note, asFired, photos, knownBy, lesson } = firing;
-  const before = { zone, firedAt, place, result, lookReached, released, note, asFired, photos, knownBy, lesson };
+  const { id } = firing;
+  const { save, saving, held, refusal, last, left, letGo, bringBack } = useSave('saveFiring', (variables) => variables.id === id);
+  /** As it stood when the form was filled: it may be told of elsewhere, and be read anew, while one types. */
+  const [base, setBase] = useState(() => (left?.before ? { version: 0, before: left.before } : { version: firing.version, before: toldOf(firing) }));
+  const [began] = useState<Told>(() => ({ ...firing, ...(left?.body as Told | undefined) }));
   const stale = refusal?.problem.code === 'stale' && last ? { standing: refusal.current as FiringDetail['firing'], mine: last } : null;
-  const draft = useDraft<RecordEntry>(`tell ${id} ${firing.version}`);
+  const draft = useDraft<RecordEntry>(`tell ${id}`, base);
   const then = (): void => {
     draft.done();
     router.replace(`/notebook/${id}`);
+  };
+  const gone = refusal?.problem.code === 'deleted';
+  const leaveMine = (): void => {
+    letGo();
+    then();
   };
   return (
     <Screen title="Tell more" subtitle={firing.pieceName} back={back}>
@@ -39,24 +52,31 @@ function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; ba
           tone="warn"
           testID="stale-choice"
           actions={
-            <Action
-              title="Save mine over it"
-              testID="keep-mine"
-              onPress={() => save(firingOnto(stale.mine, stale.standing).variables, { on: stale.standing.version, then })}
-            />
+            <>
+              <Action
+                title="Save mine over it"
+                testID="keep-mine"
+                onPress={() => save(firingOnto(stale.mine, stale.standing).variables, { on: stale.standing.version, then })}
+              />
+              <Action kind="second" title="Let mine go" testID="let-mine-go" onPress={leaveMine} />
+            </>
           }
         >
           Somebody else has told of this firing meanwhile. What you changed here can be put onto what stands now.
         </Notice>
       )}
+      {gone && <GoneChoice what="firing" onBringBack={() => bringBack(then)} onLeave={leaveMine} />}
       <RecordForm
-        told={firing}
+        told={began}
         schedule={schedule}
-        problem={stale ? null : (refusal?.problem ?? null)}
+        problem={stale || gone ? null : (refusal?.problem ?? null)}
         saving={saving}
         held={held}
         draft={draft}
-        onSave={(told: Told, { atOnce }) => save({ id, body: { zone, ...told, ...(atOnce ? { atOnce } : {}) }, before }, { on: firing.version, then })}
+        onSave={(told: Told, { atOnce }) =>
+          save({ id, body: { zone: base.before.zone, ...told, ...(atOnce ? { atOnce } : {}) }, before: base.before }, { on: base.version, then })
+        }
+        onDraftTaken={(from) => from !== undefined && setBase(from as typeof base)}
       />
     </Screen>
   );

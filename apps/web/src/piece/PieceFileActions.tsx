@@ -1,6 +1,6 @@
 /** A piece out to a file, and a piece file in. */
 import { fileName } from '@torvin/core';
-import { type Imported, api } from '@torvin/schema';
+import { type ImportQuery, type Imported, api } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -39,16 +39,17 @@ const OUTCOMES: Record<Imported['outcome'], string> = {
 export function ReadPieceFile() {
   const router = useRouter();
   const client = useQueryClient();
-  const [said, setSaid] = useState<{ tone: 'warn' | 'plain'; words: string; pieceId?: string } | null>(null);
+  const [said, setSaid] = useState<{ tone: 'warn' | 'plain'; words: string; pieceId?: string; asks?: File } | null>(null);
 
-  async function read(file: File): Promise<void> {
+  async function read(file: File, running: ImportQuery['running'] = 'ask'): Promise<void> {
     try {
-      const { piece, outcome } = await sendFile(api.importPiece, file);
+      const { piece, outcome } = await sendFile(api.importPiece, file, { running });
       adoptPiece(client, piece);
       await readAnew(client);
       setSaid({ tone: 'plain', words: `${piece.name} ${OUTCOMES[outcome]}.`, pieceId: piece.id });
     } catch (error) {
       const { code, path, message } = problemOfError(error);
+      if (code === 'running') return setSaid({ tone: 'warn', words: message, asks: file });
       if (code === 'malformed-json' || path === 'format')
         return setSaid({ tone: 'warn', words: `'${file.name}' is not a piece file: choose one that Torvin wrote, ending in .json.` });
       setSaid({ tone: 'warn', words: `'${file.name}' cannot be read in: ${message}${path ? ` (at ${path})` : ''}` });
@@ -62,7 +63,16 @@ export function ReadPieceFile() {
         <Notice
           tone={said.tone}
           testID="read-piece-said"
-          actions={said.pieceId && <Action kind="second" title="Open it" testID="open-read-piece" onPress={() => router.push(`/pieces/${said.pieceId}`)} />}
+          actions={
+            said.asks ? (
+              <>
+                <Action kind="second" title="It runs here too" testID="read-running-in" onPress={() => void read(said.asks as File, 'in')} />
+                <Action kind="second" title="Leave it out" testID="read-running-out" onPress={() => void read(said.asks as File, 'out')} />
+              </>
+            ) : (
+              said.pieceId && <Action kind="second" title="Open it" testID="open-read-piece" onPress={() => router.push(`/pieces/${said.pieceId}`)} />
+            )
+          }
         >
           {said.words}
         </Notice>

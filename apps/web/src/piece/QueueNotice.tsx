@@ -2,12 +2,14 @@
 import type { Piece } from '@torvin/schema';
 import type { QueueState } from '@/outbox/useOutbox';
 import { Action } from '@/ui/Action';
+import { GoneChoice } from '@/ui/GoneChoice';
 import { Notice } from '@/ui/Notice';
 import { StaleChoice } from './StaleChoice';
 
 /** mine: in a few words, what would be saved. */
 export function QueueNotice({ queue, mine }: { queue: QueueState<Piece>; mine: string }) {
   if (queue.elsewhere) return <StaleChoice current={queue.elsewhere} mine={mine} onTakeTheirs={queue.takeTheirs} onKeepMine={queue.keepMine} />;
+  if (queue.gone) return <GoneChoice what="piece" onLeave={queue.takeTheirs} onBringBack={queue.keepMine} />;
   if (!queue.problem) return null;
   return (
     <Notice

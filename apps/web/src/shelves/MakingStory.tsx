@@ -213,7 +213,7 @@ function Next({ stage, making, shelves, told: { form, standing, amounts }, onTol
 
 /** The last step that was told, told by mistake. */
 function TakeBack({ making }: { making: MakingRecord }) {
-  const { save, saving } = useSave('saveRecord');
+  const outbox = useOutbox();
   const last = making.told.at(-1);
   if (!last) return null;
   return (
@@ -221,9 +221,10 @@ function TakeBack({ making }: { making: MakingRecord }) {
       kind="plain"
       title="Take the last back"
       label={`Take the last back: ${stageTitle(last.stage, making).toLowerCase()}`}
-      disabled={saving}
       testID="making-back"
-      onPress={() => save({ kind: 'makings', record: { ...making, told: making.told.slice(0, -1) }, before: making }, { on: making.version })}
+      onPress={() =>
+        void outbox.put('saveRecord', { kind: 'makings', record: { ...making, told: making.told.slice(0, -1) }, before: making }, { on: making.version })
+      }
     />
   );
 }

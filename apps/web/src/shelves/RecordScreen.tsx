@@ -37,6 +37,7 @@ import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { DraftOffer } from '@/ui/DraftOffer';
 import { Fold } from '@/ui/Fold';
+import { GoneChoice } from '@/ui/GoneChoice';
 import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
@@ -65,9 +66,10 @@ export interface RecordScreenProps {
 type Pictured = Entry & { photos?: string[] };
 
 /** Whether somebody else has written something else into what I changed too. */
-const clashes = (base: AnyRecord, mine: AnyRecord, stands: AnyRecord): boolean =>
-  Object.entries(mine).some(([key, value]) => {
-    const [was, is] = [base, stands].map((one) => valueAt(one, key));
+export const clashes = (base: AnyRecord, mine: AnyRecord, stands: AnyRecord): boolean =>
+  // What was emptied is in none of its keys.
+  [...new Set([base, mine, stands].flatMap((one) => Object.keys(one)))].some((key) => {
+    const [value, was, is] = [mine, base, stands].map((one) => valueAt(one, key));
     return key !== 'version' && !isSame(value, was) && !isSame(is, was) && !isSame(value, is);
   });
 
@@ -81,18 +83,19 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
   const units = useUnits();
   const { fields, one, caution, archives } = kindOf(kind);
   const called = (of: ShelfRecord): string => titleOf(kind, of, aboutShelves(shelves, units));
-  const save = useSave('saveRecord');
+  const save = useSave('saveRecord', ({ kind: of, record: { id } }) => of === kind && id === record.id);
   const archive = useSave('archiveRecord');
   const [beganAs, setBeganAs] = useState<string | null>(null);
   /** As it stood when the form was filled: it may be changed elsewhere, and be read anew, while one types. */
-  const [base] = useState(record);
+  const [base, setBase] = useState<ShelfRecord>((save.left?.before as ShelfRecord | undefined) ?? record);
   const [clash, setClash] = useState<AnyRecord | null>(null);
   const [isFound, setFound] = useState(false);
   /** The family made for found glass, and of whose figures: saved again after a refusal there is no other. */
   const ownFamily = useRef<{ from: string; id: string }>(null);
   const outbox = useOutbox();
-  const draft = useDraft<Entry>(`${kind} ${base.version === 0 ? 'new' : `${base.id} ${base.version}`}`);
-  const [began] = useState<Entry>(() => entryOfRecord(fields, record, units));
+  const draft = useDraft<Entry>(`${kind} ${base.version === 0 ? 'new' : base.id}`, base);
+  /** What was refused when the form was open before stands in it again. */
+  const [began] = useState<Entry>(() => entryOfRecord(fields, (save.left?.record as ShelfRecord | undefined) ?? record, units));
   /** What it was filled with last, before anything was typed. */
   const beginsWith = useRef(began);
   const readNow = (entry: Entry) => readEntry(kindOf(kind), base, withPhotos(entry as Pictured, withoutLocal), units);
@@ -109,8 +112,10 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
   useEffect(() => draft.keep(now, began, save.saving), [draft, now, began, save.saving]);
   const problem = save.refusal?.problem ?? null;
   const stale = problem?.code === 'stale' ? (save.refusal?.current as ShelfRecord) : (clash as ShelfRecord | null);
+  const gone = problem?.code === 'deleted';
   useEffect(() => {
-    if (problem && problem.code !== 'stale') setError(fields.some(({ key }) => key === problem.path) ? problem.path : 'root', { message: problem.message });
+    if (problem && problem.code !== 'stale' && problem.code !== 'deleted')
+      setError(fields.some(({ key }) => key === problem.path) ? problem.path : 'root', { message: problem.message });
   }, [problem, setError, fields]);
   const archived = shelves.archived.includes(record.id);
   /** What was typed of a clock and not worked out yet is, before it is kept. */
@@ -132,6 +137,20 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
     return { ...glass, familyId: ownFamily.current.id };
   }
 
+  const done = (): void => {
+    draft.done();
+    // A mould that was described to be made goes on with its making.
+    if (toBeMade) router.replace(`/shelves/makings/new?on=${record.id}`);
+    else leave();
+  };
+  const letGo = (): void => {
+    save.letGo();
+    draft.done();
+    leave();
+  };
+  /** What was typed and what was refused are one and the same: it is not offered twice. */
+  const isLeft = save.left !== null && draft.offered !== null && isSame(draft.offered.values, began);
+
   /** standing: what somebody else saved meanwhile, to put my changes onto. */
   const keep = (standing?: AnyRecord): void =>
     void handleSubmit((entry) => {
@@ -142,16 +161,10 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
       const shown = photos.length > 0 ? { photos: knownNames(photos) } : {};
       const kept = isFound ? withOwnFamily(read.record as RecordOf<'glasses'>) : read.record;
       const mine = { kind, record: { ...kept, ...shown } as RecordOf<ShelfKind>, before: base };
-      const then = (): void => {
-        draft.done();
-        // A mould that was described to be made goes on with its making.
-        if (toBeMade) router.replace(`/shelves/makings/new?on=${record.id}`);
-        else leave();
-      };
       const stands = standing ?? (record.version === base.version ? undefined : record);
       if (!standing && stands && clashes(base, mine.record, stands)) setClash(stands);
-      else if (stands) save.save(recordOnto(mine, stands).variables, { on: stands.version, then });
-      else save.save(mine, { on: base.version, ...(isNew ? { id: record.id } : {}), then });
+      else if (stands) save.save(recordOnto(mine, stands).variables, { on: stands.version, then: done });
+      else save.save(mine, { on: base.version, ...(isNew ? { id: record.id } : {}), then: done });
     }, showFault)();
 
   /** Another of its kind that is called the same. */
@@ -176,11 +189,29 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
     <Screen title={isNew ? `New ${one}` : called(record)} subtitle={isNew ? undefined : sourceOf(record)} back={{ title: 'Shelves', href: shelfHref(kind) }}>
       <View style={{ gap: space.medium }}>
         {stale && (
-          <Notice tone="warn" actions={<Action title="Save mine over it" testID="keep-mine" onPress={() => keep(stale)} />}>
+          <Notice
+            tone="warn"
+            testID="stale-choice"
+            actions={
+              <>
+                <Action title="Save mine over it" testID="keep-mine" onPress={() => keep(stale)} />
+                <Action kind="second" title="Let mine go" testID="let-mine-go" onPress={letGo} />
+              </>
+            }
+          >
             {`This record was changed elsewhere meanwhile; it is now ${[called(stale), sourceOf(stale)].filter(Boolean).join(', ')}.`}
           </Notice>
         )}
-        <DraftOffer draft={draft} onTake={reset} />
+        {gone && <GoneChoice what={one} onBringBack={() => save.bringBack(done)} onLeave={letGo} />}
+        {!isLeft && (
+          <DraftOffer
+            draft={draft}
+            onTake={(values, from) => {
+              reset(values);
+              if (from !== undefined) setBase(from as ShelfRecord);
+            }}
+          />
+        )}
         {form?.ok && <FormStory form={form.record} shelves={shelves} />}
         {kind === 'forms' && !isNew && <FormCoats form={record as FormRecord} shelves={shelves} />}
         {kind === 'releases' && !isNew && (

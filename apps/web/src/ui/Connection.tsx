@@ -146,6 +146,14 @@ function RefusedSave({ entry, refusal }: { entry: Entry; refusal: Refusal }) {
           {way === 'again' && <Action title="Send it again" testID="refused-again" onPress={() => outbox.again(entry.id)} />}
           {way === 'asItIs' && <Action title="Fire it as it is" testID="refused-as-it-is" onPress={() => outbox.again(entry.id, asItIs)} />}
           {way === 'atOnce' && <Action title="Save it all the same" testID="refused-at-once" onPress={() => outbox.again(entry.id, atOnce)} />}
+          {way === 'back' && <Action title="Bring it back with mine" testID="refused-back" onPress={() => outbox.bringBackWithMine(entry.id)} />}
+          {way === 'withNamed' && (
+            <Action
+              title="Bring both back"
+              testID="refused-with-named"
+              onPress={() => outbox.again(entry.id, { ...(entry.variables as Variables['restoreRecord']), withNamed: true })}
+            />
+          )}
           {way === 'mine' && <Action title="Save mine over it" testID="refused-mine" onPress={() => outbox.mineOverTheirs(entry.id)} />}
           <Action kind="second" title="Let it go" testID="refused-drop" onPress={() => outbox.letGo(entry.id)} />
         </>

@@ -8,7 +8,8 @@ import { Notice } from './Notice';
 
 export interface DraftOfferProps<T> {
   draft: Drafting<T>;
-  onTake(values: T): void;
+  /** base: what the form had been filled from, where it told. */
+  onTake(values: T, base: unknown): void;
   /** What was begun, where that is not plain. */
   what?: (values: T) => string;
   /** What going on, and not, are called. */
@@ -21,7 +22,7 @@ export function DraftOffer<T>({ draft, onTake, what, titles }: DraftOfferProps<T
   const isFilledAgain = form?.adopting === true;
   const take = (): void => {
     if (!offered) return;
-    onTake(offered.values);
+    onTake(offered.values, offered.base);
     decide();
   };
   useEffect(() => {

@@ -1,16 +1,18 @@
 import type { Evaluation, PurposefulSegment } from '@torvin/core';
 import type { Answered } from '@torvin/core/engine';
-import { type Learned, api } from '@torvin/schema';
+import { CLOCK_HEADER, type Learned, api } from '@torvin/schema';
+import type { Request } from 'express';
 import { type Evidence, evidence, firingsInKiln, kilnsThatTaught, waitingPieces } from '../../store/bench';
-import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, saveFiring } from '../../store/firings';
+import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, saveFiring, scheduleIdOf } from '../../store/firings';
 import { inTheMaking, toRecoat, usesOfForms } from '../../store/forms';
 import { loadsAhead, saveLoad } from '../../store/loads';
-import { keyProgram, standingPrograms } from '../../store/programs';
+import { type Clocks, keyProgram, removeProgram, restoreProgram, standingPrograms } from '../../store/programs';
 import { countPieces } from '../../store/pieces';
 import { keepReckoning, keptReckonings } from '../../store/reckonings';
 import { findSchedule } from '../../store/schedules';
 import { seenFirings } from '../../store/seen';
 import { studioUnits } from '../../store/studio';
+import { aheadOf } from '../../store/times';
 import type { Works } from '../route';
 
 /** Firings, the loads that they are in, and what the kilns' firings have taught. */
@@ -21,21 +23,29 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
     return pool.run('evaluate', { firing: findSchedule(db, scheduleId).snapshot.firing, segments: asFired });
   }
 
+  const clocks = (request: Request): Clocks => ({ now: now(), ahead_s: aheadOf(request.get(CLOCK_HEADER), now()) });
+  /** What has been by the clock of the device has been: this one may be behind. */
+  const latest = (request: Request): number => now() + 1000 * Math.max(clocks(request).ahead_s, 0);
+
   route(api.formUses, () => usesOfForms(db));
   route(api.firings, (_, _id, query) => listFirings(db, query));
   route(api.firing, (_, id) => findFiring(db, id));
-  route(api.recordFiring, async (firing) => recordFiring(db, firing, await evaluationOf(firing.scheduleId, firing.asFired), now()));
-  route(api.saveFiring, async (change, id, _, sent) =>
-    saveFiring(db, id, change, await evaluationOf(findFiring(db, id).firing.scheduleId, change.asFired), sent),
+  route(api.recordFiring, async (firing, _id, _query, _sent, { request }) =>
+    recordFiring(db, firing, await evaluationOf(firing.scheduleId, firing.asFired), latest(request)),
+  );
+  route(api.saveFiring, async (change, id, _, sent, { request }) =>
+    saveFiring(db, id, change, await evaluationOf(scheduleIdOf(db, id), change.asFired), { ...sent, at: latest(request) }),
   );
   route(api.deleteFiring, ({ version: based }, id) => deleteFiring(db, id, based, now()));
   route(api.restoreFiring, (_, id) => restoreFiring(db, id, now()));
   route(api.programs, (_, _id, { schedule }) => standingPrograms(db, schedule));
-  route(api.keyProgram, (program) => keyProgram(db, program, now()));
+  route(api.keyProgram, (program, _id, _query, _sent, { request }) => keyProgram(db, program, clocks(request)));
+  route(api.removeProgram, (_, id) => removeProgram(db, id, now()));
+  route(api.restoreProgram, (_, id) => restoreProgram(db, id));
   route(api.reckonings, () => keptReckonings(db));
   route(api.keepReckoning, (reckoning) => keepReckoning(db, reckoning));
   route(api.loads, () => loadsAhead(db));
-  route(api.saveLoad, (change, id, _, sent) => saveLoad(db, id, change, sent));
+  route(api.saveLoad, (change, id, _, sent, { request }) => saveLoad(db, id, change, { ...sent, at: latest(request) }));
   /** By the kiln: what was fitted last, and from what. */
   const fitted = new Map<string, { from: string; learned: Promise<Answered<'corrections'>> }>();
 

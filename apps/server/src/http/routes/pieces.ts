@@ -1,11 +1,11 @@
-import { api } from '@torvin/schema';
+import { ImportQuerySchema, api } from '@torvin/schema';
 import express from 'express';
 import { usesOfMade } from '../../store/made';
 import { importPiece, pieceFile } from '../../store/pieceFiles';
 import { createPiece, deletePiece, filePiece, findPiece, listPieces, redoPiece, restorePiece, savePiece, undoPiece } from '../../store/pieces';
 import { addSchedule, alikeOnes, alreadySaved, caseFor, findSchedule, listVersions, nameSchedule } from '../../store/schedules';
 import { readPieceFile } from '../pieceFileBody';
-import type { Works } from '../route';
+import { type Works, read } from '../route';
 
 /** A piece of some years with a few hundred pictures. */
 const FILE_LIMIT = '128mb';
@@ -24,7 +24,8 @@ export function pieceRoutes({ app, route, db, pool, dataDir, now }: Works): void
   route(api.filePiece, (filing, id) => filePiece(db, id, filing));
   route(api.pieceFile, (_, id) => pieceFile(db, dataDir, id));
   app.post(api.importPiece.path, express.raw({ inflate: false, type: 'application/json', limit: FILE_LIMIT }), async (request, response) => {
-    response.json(await importPiece(db, dataDir, await readPieceFile(request.body), now()));
+    const { running } = read(ImportQuerySchema, request.query);
+    response.json(await importPiece(db, dataDir, await readPieceFile(request.body), { now: now(), running }));
   });
   route(api.saveSchedule, async (wanted, pieceId) => {
     const repeated = alreadySaved(db, pieceId, wanted.id);

@@ -13,7 +13,7 @@ export function recordRoutes({ route, db, now }: Works): void {
     route(save, (record, id, _, sent) => saveRecord(db, of, id, record, sent));
     route(archive, ({ archived }, id) => archiveRecord(db, kind, id, archived));
     route(remove, ({ version: based }, id) => removeRecord(db, kind, id, based, now()));
-    route(restore, (_, id) => restoreRecord(db, of, id));
+    route(restore, ({ withNamed }, id) => restoreRecord(db, of, id, withNamed));
   }
 
   route(api.shelves, () => allShelves(db));
