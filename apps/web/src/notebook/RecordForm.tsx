@@ -58,7 +58,7 @@ const recordSchema = z.object({
   when: z.string().transform((written, context) => {
     const time = readFieldTime(written);
     if (time) return time.getTime();
-    context.addIssue({ code: 'custom', message: 'Say when it was started: a day and a time.' });
+    context.addIssue({ code: 'custom', message: 'Say when it was started: a day and a time that the clock showed.' });
     return z.NEVER;
   }),
   place: z.string().max(PLACE_AT_MOST, { error: `A place has at most ${PLACE_AT_MOST} characters.` }),
@@ -127,7 +127,8 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
         {
           ...rest,
           ...read,
-          firedAt: when,
+          // A field counts in minutes, and one night an hour comes twice: what nobody touched stays to the moment.
+          firedAt: now.when === began.when ? told.firedAt : (readFieldTime(now.when ?? '', told.firedAt)?.getTime() ?? when),
           result: result === 'open' ? null : result,
           lookReached: lookReached === 'unsaid' || result === 'open' ? null : lookReached,
           released: released === 'unsaid' || result === 'open' || !on ? null : released,

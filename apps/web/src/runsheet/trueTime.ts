@@ -1,5 +1,7 @@
 /** Axes of the chart with time to scale: seconds and °C to pixels, and the clock marks that fit. */
 import { type TemperatureUnit, celsiusFrom } from '@torvin/core';
+import { addSeconds } from 'date-fns/addSeconds';
+import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
 import { getHours } from 'date-fns/getHours';
 import { getMinutes } from 'date-fns/getMinutes';
 
@@ -39,8 +41,12 @@ export function timeTicks({ left, right, total_s }: TimeAxis, start: Date): numb
   const room = Math.max(1, Math.floor((right - left) / MARK_PX));
   const step_h = STEPS_H.find((hours) => total_s / (hours * HOUR_S) <= room) ?? STEPS_H[STEPS_H.length - 1];
   const intoHour_s = getMinutes(start) * 60;
-  const first_h = Math.ceil((getHours(start) + intoHour_s / HOUR_S) / step_h) * step_h;
   const ticks: number[] = [];
-  for (let seconds = (first_h - getHours(start)) * HOUR_S - intoHour_s; seconds <= total_s; seconds += step_h * HOUR_S) ticks.push(seconds);
+  // Hour by hour as the clock shows them: one night has an hour more or less.
+  for (let seconds = intoHour_s === 0 ? 0 : HOUR_S - intoHour_s; seconds <= total_s; seconds += HOUR_S) {
+    const then = addSeconds(start, seconds);
+    const hours = 24 * differenceInCalendarDays(then, start) + getHours(then);
+    if (hours % step_h === 0) ticks.push(seconds);
+  }
   return ticks;
 }

@@ -57,10 +57,17 @@ function LabelledInput({ label, error, field, testID }: InputProps) {
 /** How the browser's field writes a day and a time. */
 export const FIELD_TIME = "yyyy-MM-dd'T'HH:mm";
 
-/** What a field says, in the zone of this machine; undefined where it is no time. */
-export function readFieldTime(written: string): Date | undefined {
+const HOUR_MS = 3600e3;
+
+/**
+ * What a field says, in the zone of this machine; undefined where it is no time, and where no clock showed it since it was put forward.
+ * Of an hour that a clock showed twice the one nearer to near is meant: when it was before, or now.
+ */
+export function readFieldTime(written: string, near = Date.now()): Date | undefined {
   const time = parse(written, FIELD_TIME, new Date());
-  return isValid(time) ? time : undefined;
+  if (!isValid(time)) return undefined;
+  const [first, ...others] = [0, -HOUR_MS, HOUR_MS].map((by) => new Date(time.getTime() + by)).filter((one) => format(one, FIELD_TIME) === written);
+  return others.reduce<Date | undefined>((best, one) => (best && Math.abs(+best - near) <= Math.abs(+one - near) ? best : one), first);
 }
 
 export interface DayTimeInputProps {
