@@ -14,6 +14,7 @@ module.exports = {
     {
       ...node,
       displayName: 'unit',
+      moduleNameMapper: { '^@/(.*)$': '<rootDir>/apps/web/src/$1' },
       testMatch: [
         '<rootDir>/packages/**/*.test.ts',
         '<rootDir>/apps/server/**/*.test.ts',

@@ -1,6 +1,10 @@
 /** Firings: those in the Notebook a page at a time, one with its schedule. */
 import { type FiringQuery, api } from '@torvin/schema';
 import { infiniteQueryOptions, keepPreviousData, queryOptions, useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { firingQueue } from '@/outbox/kinds';
+import { shownFiring } from '@/outbox/shown';
+import { useQueue } from '@/outbox/useOutbox';
 import { call } from '@/outside/client';
 import { keys } from '@/outside/keys';
 
@@ -17,4 +21,10 @@ export const useFirings = (query: Omit<FiringQuery, 'after'>) => useInfiniteQuer
 
 export const firingReading = (id: string) => queryOptions({ queryKey: keys.firing(id), queryFn: ({ signal }) => call(api.firing, { id, signal }) });
 
-export const useFiring = (id: string | null) => useQuery({ ...firingReading(id ?? ''), enabled: id !== null });
+/** As it will stand once what waits has been saved. */
+export function useFiring(id: string | null) {
+  const query = useQuery({ ...firingReading(id ?? ''), enabled: id !== null });
+  const waiting = useQueue(firingQueue(id ?? ''));
+  const data = useMemo(() => query.data && shownFiring(query.data, waiting), [query.data, waiting]);
+  return { ...query, data };
+}

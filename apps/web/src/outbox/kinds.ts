@@ -82,7 +82,7 @@ export interface Answers extends Record<SaveName, unknown> {
 type Kinds = { [N in SaveName]: SaveKind<Variables[N], Answers[N], unknown> };
 
 export const pieceQueue = (id: string): string => `piece ${id}`;
-const firingQueue = (id: string): string => `firing ${id}`;
+export const firingQueue = (id: string): string => `firing ${id}`;
 export const SHELVES_QUEUE = 'shelves';
 
 /** A kept picture that the browser has lost in the meantime. */

@@ -1,9 +1,10 @@
 /** What the server has, shown as the saves that wait will leave it. */
 import type { NamedGlass } from '@torvin/core';
-import { NOT_FILED, type Piece, type PieceRow, type Program, type Shelves, rowOfPiece } from '@torvin/schema';
+import { type FiringDetail, NOT_FILED, type Piece, type PieceRow, type Program, type Shelves, rowOfPiece } from '@torvin/schema';
 import type { QueryClient } from '@tanstack/react-query';
 import { keys } from '@/outside/keys';
-import { type Variables, pieceOnto, pieceQueue, recordOnto, withList, withSchedule } from './kinds';
+import { isSame } from './merge';
+import { type Variables, firingOnto, pieceOnto, pieceQueue, recordOnto, withList, withSchedule } from './kinds';
 import type { Entry, Outbox, PutOptions } from './outbox';
 
 type Waiting = readonly Pick<Entry, 'name' | 'variables' | 'refused'>[];
@@ -35,6 +36,15 @@ export function pieceNow(client: QueryClient, outbox: Outbox, id: string): Piece
 export function putPiece(client: QueryClient, outbox: Outbox, change: Variables['savePiece'], options: PutOptions): void {
   const now = pieceNow(client, outbox, change.id);
   outbox.put('savePiece', now ? pieceOnto(change, now).variables : change, options);
+}
+
+/** As it will be told of; how it ran is judged by the engine once that has been saved. */
+export function shownFiring(detail: FiringDetail, waiting: Waiting): FiringDetail {
+  const firing = waiting.reduce(
+    (now, { name, variables }) => (name === 'saveFiring' ? firingOnto(variables as Variables['saveFiring'], now).leaves : now),
+    detail.firing,
+  );
+  return { ...detail, firing, asFiredResult: isSame(firing.asFired, detail.firing.asFired) ? detail.asFiredResult : null };
 }
 
 /** One that the server has not seen yet: of version 0, as a save that rests on it expects. */
