@@ -9,8 +9,11 @@ import fc from 'fast-check';
 import { v7 as uuid } from 'uuid';
 import { firings, pieces, records } from '../apps/server/src/db/tables';
 import { type TestServer, startTestServer } from '../apps/server/src/test/testServer';
-import type { Variables } from '../apps/web/src/outbox/kinds';
-import type { Entry, Refusal, SaveKind } from '../apps/web/src/outbox/outbox';
+import type * as Kinds from '../apps/web/src/outbox/kinds';
+import type * as Box from '../apps/web/src/outbox/outbox';
+import type * as Shown from '../apps/web/src/outbox/shown';
+import type * as Client from '../apps/web/src/outside/client';
+import type * as Keys from '../apps/web/src/outside/keys';
 
 jest.doMock('@/outside/page', () => ({ PAGE: 'page', OPENED_AT: 0, API: null }));
 jest.doMock('@/outside/connection', () => ({
@@ -20,11 +23,11 @@ jest.doMock('@/outside/connection', () => ({
   serverSilent: () => undefined,
 }));
 /* eslint-disable @typescript-eslint/no-require-imports -- read once what stands for the page is in its place */
-const { ApiProblem, problemOfError } = require('@/outside/client') as typeof import('../apps/web/src/outside/client');
-const { saveKinds } = require('@/outbox/kinds') as typeof import('../apps/web/src/outbox/kinds');
-const { Outbox, isConflict } = require('@/outbox/outbox') as typeof import('../apps/web/src/outbox/outbox');
-const { shownFiring, shownPiece, shownShelves } = require('@/outbox/shown') as typeof import('../apps/web/src/outbox/shown');
-const { keys } = require('@/outside/keys') as typeof import('../apps/web/src/outside/keys');
+const { ApiProblem, problemOfError } = require('@/outside/client') as typeof Client;
+const { saveKinds } = require('@/outbox/kinds') as typeof Kinds;
+const { Outbox, isConflict } = require('@/outbox/outbox') as typeof Box;
+const { shownFiring, shownPiece, shownShelves } = require('@/outbox/shown') as typeof Shown;
+const { keys } = require('@/outside/keys') as typeof Keys;
 /* eslint-enable @typescript-eslint/no-require-imports */
 
 const RUNS = process.env.LONG === '1' ? 1000 : 30;
@@ -68,13 +71,13 @@ class Device {
   lost = 0;
   private asked = 0;
   private arrivals = 0;
-  private kept: readonly Entry[] = [];
+  private kept: readonly Box.Entry[] = [];
   private listeners = new Set<() => void>();
   private client = new QueryClient();
   outbox = this.open();
 
   private open(): InstanceType<typeof Outbox> {
-    const kinds: Record<string, SaveKind> = saveKinds(this.client, () => undefined);
+    const kinds: Record<string, Box.SaveKind> = saveKinds(this.client, () => undefined);
     for (const kind of Object.values(kinds)) {
       const { send, taken } = kind;
       kind.taken = (answer, variables) => {
@@ -103,7 +106,7 @@ class Device {
         },
       },
       keep: (entries) => {
-        this.kept = JSON.parse(JSON.stringify(entries)) as Entry[];
+        this.kept = JSON.parse(JSON.stringify(entries)) as Box.Entry[];
         return true;
       },
       report(error) {
@@ -236,7 +239,7 @@ function filled(device: Device, ids: Ids, thing: Thing, field: Field): Filled | 
     if (piece === undefined || lay.kind !== 'lay') return null;
     const { name, doc, version } = piece;
     const [{ name: called, ...layer }, ...layers] = lay.layers;
-    const variables = (value: string): Variables['savePiece'] => {
+    const variables = (value: string): Kinds.Variables['savePiece'] => {
       const named = { ...layer, ...(value === '' ? {} : { name: value }) };
       const next = field === 'first' ? { name: value || 'x', doc } : { name, doc: { ...doc, journey: [{ ...lay, layers: [named, ...layers] }] } };
       return { id: ids.piece, ...next, what: 'x', before: { name, doc } };
@@ -246,7 +249,7 @@ function filled(device: Device, ids: Ids, thing: Thing, field: Field): Filled | 
   if (thing === 'glass') {
     const glass = device.glass(ids.glass);
     if (glass === undefined) return null;
-    const variables = (value: string): Variables['saveRecord'] => {
+    const variables = (value: string): Kinds.Variables['saveRecord'] => {
       const next = field === 'first' ? { ...glass, name: value || 'x' } : { ...glass, source: value };
       return { kind: 'glasses', record: next, before: glass };
     };
@@ -256,7 +259,7 @@ function filled(device: Device, ids: Ids, thing: Thing, field: Field): Filled | 
   if (firing === undefined) return null;
   const { zone, firedAt, place, result, lookReached, released, note, asFired, photos, knownBy, lesson, version } = firing;
   const told = { zone, firedAt, place, result, lookReached, released, note, asFired, photos, knownBy, lesson };
-  const variables = (value: string): Variables['saveFiring'] => ({
+  const variables = (value: string): Kinds.Variables['saveFiring'] => ({
     id: ids.firing,
     body: { ...told, [field === 'first' ? 'place' : 'note']: value },
     before: told,
@@ -365,7 +368,7 @@ const STEPS = [
     decided(run, () => {
       if (!mine) outbox.letGo(entry.id);
       else if (problem.code === 'deleted') outbox.bringBackWithMine(entry.id);
-      else if (isConflict(entry.refused as Refusal)) outbox.mineOverTheirs(entry.id);
+      else if (isConflict(entry.refused as Box.Refusal)) outbox.mineOverTheirs(entry.id);
       else outbox.again(entry.id);
     });
     await quiet(run);
