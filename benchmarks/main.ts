@@ -15,6 +15,7 @@ import {
   simulateFiring,
   simulationOf,
 } from '@torvin/core';
+import { crowdedStudio } from './crowded';
 import { measureDrag } from './drag';
 import { measureFold, measureInTime } from './inTime';
 import { measureFirstView, measureTenYears } from './tenYears';
@@ -114,3 +115,4 @@ await measureInTime();
 await measureDrag(1);
 await measureDrag(4);
 await measureTenYears();
+await crowdedStudio();

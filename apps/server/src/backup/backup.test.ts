@@ -376,7 +376,7 @@ test('the whole studio as open files: each piece reads in again, tables say ever
   expect([...files.keys()]).toContain('pieces/Plaque no. 14.json');
   const another = await startTestServer();
   for (const { id, version } of all) await another.ask('DELETE', `/api/pieces/${id}`, { version });
-  for (const file of filed) expect((await another.ask('POST', '/api/import', file)).body.outcome).toBe('restored');
+  for (const file of filed) expect((await another.ask('POST', '/api/import?running=in', file)).body.outcome).toBe('restored');
   await another.stop();
 
   const table = (name: string): Record<string, string>[] =>

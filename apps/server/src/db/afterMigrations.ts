@@ -6,7 +6,7 @@ import { asJourney, firingsOf } from '@torvin/core';
 import { type KindName, type PieceDoc, type Renames, type Snapshot, freeId, renameInDoc, renameInSnapshot } from '@torvin/schema';
 import { eq, isNull, sql } from 'drizzle-orm';
 import { between } from '../store/pieces';
-import { allShelves } from '../store/records';
+import { allShelves } from '../store/shelfRows';
 import { columnsOf } from '../store/schedules';
 import { tellWaiting } from '../store/waiting';
 import { loads, pieceStates, pieces, records, schedules, snapshots } from './tables';

@@ -3,7 +3,7 @@ import { type FormShape, type PieceDocument, alongOf, footprintSpan, laidLayers 
 import { eq, isNotNull } from 'drizzle-orm';
 import sharp from 'sharp';
 import { addPhoto } from '../store/photos';
-import { allShelves } from '../store/records';
+import { allShelves } from '../store/shelfRows';
 import type { Database } from './database';
 import { firings, pieces, records } from './tables';
 

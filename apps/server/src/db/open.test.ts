@@ -7,7 +7,7 @@ import { v7 as uuid } from 'uuid';
 import { findFiring, listFirings } from '../store/firings';
 import { loadsAhead } from '../store/loads';
 import { findPiece, undoPiece, redoPiece } from '../store/pieces';
-import { allShelves } from '../store/records';
+import { allShelves } from '../store/shelfRows';
 import { wholeSchedules } from '../store/schedules';
 import { readStudio } from '../store/studio';
 import { evaluate, profileOf, firingsOf, laidLayers, FIRST_LAID_ID, outdatedBy } from '@torvin/core';

@@ -11,6 +11,8 @@ import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import { faultOf } from '../folder/faults';
 import { countPhotoFiles } from '../store/photoFiles';
+import { countChanges } from '../store/keptWhile';
+import { noteChanges } from '../store/shelfRows';
 import { afterMigrations } from './afterMigrations';
 import { type Database, withHonestTransactions } from './database';
 import * as tables from './tables';
@@ -98,6 +100,12 @@ export function openDatabase(dataDir: string, migrationsDir: string, { beginAnew
     throw error;
   }
   driver.pragma('foreign_keys = ON');
+  driver.pragma('temp_store = MEMORY');
+  // One that is not what a Torvin left is refused in mustBeWhole.
+  if (missingIn(db).length === 0) {
+    noteChanges(db);
+    countChanges(db);
+  }
   return { db, schema: wanted, mark: markOf(file), letGo: () => letGo(driver), close: () => driver.close() };
 }
 
@@ -124,7 +132,12 @@ function migrated(db: Database, dataDir: string, migrationsDir: string): void {
 
 /** Refuses a database that has not all the tables and columns that this program asks for, whatever it says of its migrations. */
 export function mustBeWhole(db: Database, dataDir: string): void {
-  const missing = Object.values(tables)
+  const missing = missingIn(db);
+  if (missing.length > 0) throw new HalfMigrated(dataDir, `it lacks ${missing.slice(0, 3).join(', ')}`);
+}
+
+function missingIn(db: Database): string[] {
+  return Object.values(tables)
     .filter((table) => is(table, SQLiteTable))
     .flatMap((table) => {
       const { name, columns } = getTableConfig(table);
@@ -132,7 +145,6 @@ export function mustBeWhole(db: Database, dataDir: string): void {
       if (there.length === 0) return [`the table '${name}'`];
       return columns.filter((column) => !there.includes(column.name)).map((column) => `the column '${column.name}' of '${name}'`);
     });
-  if (missing.length > 0) throw new HalfMigrated(dataDir, `it lacks ${missing.slice(0, 3).join(', ')}`);
 }
 
 /**

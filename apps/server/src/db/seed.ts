@@ -20,7 +20,8 @@ import { recordFiring } from '../store/firings';
 import { createPiece } from '../store/pieces';
 import { keyProgram } from '../store/programs';
 import { addSchedule } from '../store/schedules';
-import { addRecord, allShelves } from '../store/records';
+import { addRecord } from '../store/records';
+import { allShelves } from '../store/shelfRows';
 import { saveStudio } from '../store/studio';
 import {
   DEMO_CONTROLLERS,

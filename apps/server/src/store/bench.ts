@@ -1,11 +1,13 @@
 /** What is going on in the studio, put together from its firings. */
-import { LOOKS, type LookSeen, RECIPES, WITNESS_ERROR_K, type Witness, namedGlasses, neededWork, outdatedBy, stepName } from '@torvin/core';
-import { type Bench, type Learned, type Snapshot, type WaitingPiece, rowOfPiece } from '@torvin/schema';
+import { LOOKS, type LookSeen, type PlannedStep, RECIPES, WITNESS_ERROR_K, type Witness, namedGlasses, neededWork, outdatedBy, stepName } from '@torvin/core';
+import type { Bench, Learned, Shelves, Snapshot, WaitingPiece } from '@torvin/schema';
 import { type SQL, and, count, desc, eq, inArray, isNotNull, isNull, max, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
 import { firings, loads, pieces, schedules, snapshots } from '../db/tables';
 import { findOne } from './firings';
-import { allShelves } from './records';
+import { allShelves } from './shelfRows';
+import { firedChanges, keptWhile, nameChanges } from './keptWhile';
+import { pieceRow } from './pieceRows';
 import { findSchedule } from './schedules';
 import { seenOnce, wasTold, workDone } from './seen';
 import { studioUnits } from './studio';
@@ -15,7 +17,9 @@ import { firedOf } from './waiting';
 const IN_KILN_AT_MOST = 6;
 const SEEN_AT_MOST = 30;
 
-export function firingsInKiln(db: Database): Bench['inKiln'] {
+export const firingsInKiln = (db: Database): Bench['inKiln'] => keptWhile(db, 'in kiln', [firedChanges(db), nameChanges(db)], () => standingIn(db));
+
+function standingIn(db: Database): Bench['inKiln'] {
   return db
     .select({ id: firings.id })
     .from(firings)
@@ -42,19 +46,28 @@ export function waitingPieces(db: Database): { waiting: WaitingPiece[]; waitingI
     rows.map((row) => row.id),
   );
   const seen = seenOnce(db);
+  const changes = firedChanges(db);
+  const { temperature, length, mass } = units;
+  /** How long its firing takes, and what is out of date in it. */
+  const planned = ({ id, version, doc }: (typeof rows)[number], step: PlannedStep): Pick<WaitingPiece, 'total_s' | 'outdated'> => {
+    const { scheduleId } = step;
+    if (scheduleId === null) return { total_s: null, outdated: [] };
+    return keptWhile(db, `planned ${id}`, [version, scheduleId, shelves, changes, temperature, length, mass], () => {
+      const { stepId, snapshot, result } = findSchedule(db, scheduleId);
+      return { total_s: result.simulation.total_s, outdated: outdatedBy(doc, stepId, { ...shelves, seen: seen(step) }, snapshot, units) };
+    });
+  };
   const waiting = rows.flatMap((row): WaitingPiece[] => {
     if (row.waits === null) return [];
     const step = row.doc.journey.find(({ id }) => id === row.waitsStepId);
-    const schedule = step?.kind === 'fire' && step.scheduleId ? findSchedule(db, step.scheduleId) : null;
     return [
       {
-        piece: rowOfPiece({ ...row, fired: fired(row.id) }, glasses),
+        piece: pieceRow(db, row, fired(row.id), glasses),
         for: row.waits,
         look: step?.kind === 'fire' ? step.look : null,
         step: step && step.kind !== 'fire' ? stepName(step) : null,
         stepId: step?.id ?? null,
-        total_s: schedule?.result.simulation.total_s ?? null,
-        outdated: schedule && step?.kind === 'fire' ? outdatedBy(row.doc, schedule.stepId, { ...shelves, seen: seen(step) }, schedule.snapshot, units) : [],
+        ...(step?.kind === 'fire' ? planned(row, step) : { total_s: null, outdated: [] }),
       },
     ];
   });
@@ -76,6 +89,10 @@ const TEACHING = LOOKS.filter((look) => !RECIPES[look].byForm);
 /** Kilns whose firings have taught something, the one that was fired last first. */
 export function kilnsThatTaught(db: Database): Bench['taught'] {
   const { kilns } = allShelves(db);
+  return keptWhile(db, 'taught', [firedChanges(db), kilns], () => kilnsTaught(db, kilns));
+}
+
+function kilnsTaught(db: Database, kilns: Shelves['kilns']): Bench['taught'] {
   const rows = db
     .select({ kilnId: schedules.kilnId, last: max(loads.at) })
     .from(firings)
@@ -98,6 +115,11 @@ const teaches = and(inArray(schedules.look, TEACHING), wasTold, isNotNull(schedu
 
 /** What a kiln, or that of the last told firing, has shown with its last glass: the looks that came out, with the work that made them. */
 export function evidence(db: Database, kilnId?: string): Evidence | null {
+  const { kilns, families } = allShelves(db);
+  return keptWhile(db, `evidence ${kilnId ?? ''}`, [firedChanges(db), nameChanges(db), kilns, families], () => shown(db, { kilns, families }, kilnId));
+}
+
+function shown(db: Database, { kilns, families }: Pick<Shelves, 'kilns' | 'families'>, kilnId?: string): Evidence | null {
   const told = and(teaches, kilnId === undefined ? undefined : eq(schedules.kilnId, kilnId));
   /** Ids before documents, from the newest load on: to put thousands in order, none is opened. */
   const latest = (where: SQL | undefined, most: number): string[] =>
@@ -133,7 +155,6 @@ export function evidence(db: Database, kilnId?: string): Evidence | null {
       .all();
   const [last] = opened(latest(told, 1));
   if (!last?.kilnId || !last.familyId) return null;
-  const { kilns, families } = allShelves(db);
   // As they are called now.
   const kilnName = kilns.find(({ id }) => id === last.kilnId)?.name ?? last.snapshot.kilnName;
   const familyName = families.find(({ id }) => id === last.familyId)?.name ?? last.snapshot.familyName;

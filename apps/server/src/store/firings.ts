@@ -24,11 +24,12 @@ import { type Database, writing } from '../db/database';
 import { firings, loads, pieces, schedules } from '../db/tables';
 import { Conflict, Deleted, NotFound, Stale, Taken } from './failures';
 import { findLoad, loadsAhead, mustBeFree, mustBeFreeFor, mustNotOverlap } from './loads';
+import { firedChanges, keptWhile } from './keptWhile';
 import { mustHavePhotos } from './photos';
 import { type Sent, once } from './receipts';
 import { findSchedule } from './schedules';
 import { seenFirings } from './seen';
-import { allShelves } from './records';
+import { allShelves } from './shelfRows';
 import { mentions } from './search';
 import { readStudio, studioUnits } from './studio';
 import { lastResults, tellWaiting } from './waiting';
@@ -109,7 +110,11 @@ export function listFirings(db: Database, query: FiringQuery): FiringPage {
     });
   const page = found.slice(0, PAGE);
   const end = page.at(-1);
-  const [{ total }] = db.select({ total: count() }).from(firings).innerJoin(schedules, eq(scheduleId, schedules.id)).where(where).all();
+  const { after: _after, ...narrowing } = query;
+  const total = keptWhile(db, `firings ${JSON.stringify(narrowing)}`, [firedChanges(db)], () => {
+    const [counted] = db.select({ total: count() }).from(firings).innerJoin(schedules, eq(scheduleId, schedules.id)).where(where).all();
+    return counted.total;
+  });
   return { firings: page, total, next: found.length > PAGE && end ? `${end.firedAt}~${end.id}` : null };
 }
 

@@ -4,7 +4,8 @@ import type { Bench, Coated, FormUse, Shelves } from '@torvin/schema';
 import { and, eq, inArray, isNotNull, isNull, or } from 'drizzle-orm';
 import type { Database } from '../db/database';
 import { firings, loads, schedules } from '../db/tables';
-import { allShelves } from './records';
+import { firedChanges, keptWhile } from './keptWhile';
+import { allShelves } from './shelfRows';
 
 interface Fired {
   at: number;
@@ -60,6 +61,10 @@ function since({ coatedAt }: Coated, fired: readonly Fired[]): Omit<FormUse['coa
 }
 
 export function usesOfForms(db: Database, shelves: Shelves = allShelves(db)): FormUse[] {
+  return keptWhile(db, 'uses of forms', [firedChanges(db), shelves.forms, shelves.coated], () => usesNow(db, shelves));
+}
+
+function usesNow(db: Database, shelves: Shelves): FormUse[] {
   const fired = firedIn(db);
   return shelves.forms.map(({ id }) => {
     const own = fired.get(id) ?? [];
@@ -95,10 +100,8 @@ export function toRecoat(db: Database, units: Units): Bench['recoat'] {
 export function inTheMaking(db: Database, units: Units): Bench['making'] {
   const { makings, forms } = allShelves(db);
   if (makings.length === 0) return [];
-  const fired = firedIn(
-    db,
-    makings.map(({ formId }) => formId),
-  );
+  const formIds = makings.map(({ formId }) => formId);
+  const fired = keptWhile(db, 'fired in makings', [firedChanges(db), makings], () => firedIn(db, formIds));
   return makings
     .flatMap((making): Bench['making'] => {
       const form = forms.find(({ id }) => id === making.formId);

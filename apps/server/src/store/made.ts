@@ -4,7 +4,7 @@ import type { MadeUse, PieceDoc, Shelves } from '@torvin/schema';
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
 import { pieces, records } from '../db/tables';
-import { allShelves } from './records';
+import { allShelves } from './shelfRows';
 import { inSlices } from './slices';
 
 /** Which of these ids are those of made glass. */

@@ -22,7 +22,8 @@ import type { Database } from '../db/database';
 import { firings, loads, pieces, schedules } from '../db/tables';
 import { pieceFile } from './pieceFiles';
 import { findPhotoFile } from './photoFiles';
-import { allShelves, nameOf } from './records';
+import { nameOf } from './records';
+import { allShelves } from './shelfRows';
 import { readStudio } from './studio';
 
 const SECONDS_PER_HOUR = 3600;

@@ -32,7 +32,8 @@ import { filedPhotos, takeFiledPhotos } from './photos';
 import { mustComeFromElsewhere } from './made';
 import { between, findPiece, tellFollowing } from './pieces';
 import { columnsOf, documentOf, snapshotId, wholeSchedules } from './schedules';
-import { addMissingRecord, allShelves } from './records';
+import { addMissingRecord } from './records';
+import { allShelves } from './shelfRows';
 import { inSlices } from './slices';
 import { clockWords } from './times';
 

@@ -10,7 +10,6 @@ import {
   type PieceQuery,
   type Shelves,
   namedInDoc,
-  rowOfPiece,
 } from '@torvin/schema';
 import { and, asc, count, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, lte, notExists, notInArray, or, sql, type SQL } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
@@ -20,8 +19,9 @@ import { type Database, writing } from '../db/database';
 import { firings, pieceStates, pieces, schedules, snapshots } from '../db/tables';
 import { Deleted, NotFound, Stale } from './failures';
 import { type Sent, once } from './receipts';
-import { allShelves } from './records';
+import { allShelves } from './shelfRows';
 import { mentions } from './search';
+import { pieceRow } from './pieceRows';
 import { readStudio } from './studio';
 import { mustComeFromElsewhere, tellTaken } from './made';
 import { firedOf, tellWaiting, turnsOf } from './waiting';
@@ -107,7 +107,7 @@ export function listPieces(db: Database, query: PieceQuery): PiecePage {
   );
   const mark = end && { changed: end.updatedAt, made: end.createdAt, name: end.name }[sort];
   return {
-    pieces: page.map((piece) => rowOfPiece({ ...piece, fired: fired(piece.id) }, glasses)),
+    pieces: page.map((piece) => pieceRow(db, piece, fired(piece.id), glasses)),
     tags: tagsInUse(db),
     total: db.select({ n: count() }).from(pieces).where(where).get()?.n ?? 0,
     next: found.length > PAGE && end ? `${mark}~${end.id}` : null,

@@ -12,36 +12,22 @@ import {
   type RecordOf,
   type Shelves,
   type Stored,
-  inOrder,
   isKind,
   kindOf,
   photosOf,
   titleOf,
 } from '@torvin/schema';
 import { isDeepStrictEqual } from 'node:util';
-import { eq, isNull, sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { type Database, writing } from '../db/database';
 import { pieces, records } from '../db/tables';
 import { Conflict, Deleted, NotFound, Stale, Taken } from './failures';
 import { mustHavePhotos } from './photos';
 import { type Sent, once } from './receipts';
+import { allShelves, parsed } from './shelfRows';
 import { CLOCKS_APART_MS } from './times';
 
 type Row = typeof records.$inferSelect;
-
-/** A rule that is newer than a record never locks it: it is handed on as it stands, and held to the rule when it is saved. */
-function parsed(row: Row): AnyRecord {
-  const { kind, id, version, doc } = row;
-  if (!isKind(kind)) throw new Error(`The record '${id}' is of a kind '${kind}' that this program does not know.`);
-  const read = kindOf(kind).schema.safeParse({ ...doc, id, version });
-  return (read.success ? read.data : { ...doc, id, version }) as AnyRecord;
-}
-
-export function allShelves(db: Database): Shelves {
-  const rows = db.select().from(records).where(isNull(records.deletedAt)).all();
-  const byKind = Object.fromEntries(KIND_LIST.map((kind) => [kind, inOrder(kind, rows.filter((row) => row.kind === kind).map(parsed))]));
-  return { ...byKind, archived: rows.filter(({ archived }) => archived).map(({ id }) => id) } as Shelves;
-}
 
 const rowOf = (db: Database, id: string): Row | undefined => db.select().from(records).where(eq(records.id, id)).get();
 

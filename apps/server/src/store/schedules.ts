@@ -16,7 +16,7 @@ import { type Database, writing } from '../db/database';
 import { firings, pieces, schedules, snapshots } from '../db/tables';
 import { NotFound, Stale, Taken } from './failures';
 import { changePiece, findPiece, mustBeThere, unchanged } from './pieces';
-import { allShelves } from './records';
+import { allShelves } from './shelfRows';
 import { seenFirings } from './seen';
 
 type Row = typeof schedules.$inferSelect & { snapshot: Snapshot };

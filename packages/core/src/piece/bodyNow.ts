@@ -1,4 +1,5 @@
 /** The body as it is between two steps of its journey, and what can be asked of it: how it holds, what it weighs, how deep it lies. */
+import { withId } from '../byId';
 import { type BodyFigures, type Casting, bodyFigures } from '../body/body';
 import { type Footprint, footprintArea, footprintPerimeter, turning } from '../body/footprint';
 import { layerDepth } from '../body/layers';
@@ -100,8 +101,7 @@ export function massNow(now: BodyNow, glasses: readonly NamedGlass[]): number {
 }
 
 /** Density of a layer's glass, kg/m³; 0 for one that is on no shelf, which is said elsewhere. */
-export const densityOf = ({ glassId }: LaidLayer, glasses: readonly NamedGlass[]): number =>
-  glasses.find(({ id }) => id === glassId)?.constants.density_kg_m3 ?? 0;
+export const densityOf = ({ glassId }: LaidLayer, glasses: readonly NamedGlass[]): number => withId(glasses, glassId)?.constants.density_kg_m3 ?? 0;
 
 export const coverOf = (layer: LaidLayer): number => ('cover' in layer ? (layer.cover ?? 1) : 1);
 

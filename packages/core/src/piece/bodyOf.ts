@@ -1,4 +1,5 @@
 /** What the layers of a piece are to the engine, and what a firing that flows makes of them. */
+import { withId } from '../byId';
 import type { Footprint } from '../body/footprint';
 import { type Layer, type Part, closes, ROW_OF_RODS, rowsOf } from '../body/layers';
 import { footprintArea } from '../body/footprint';
@@ -200,7 +201,7 @@ export interface Bodied {
 export function bodyOfLayers(asItLies: AsItLies, glasses: readonly NamedGlass[], isWeighed = false): Outcome<Bodied> {
   const made = loosely(asItLies, glasses);
   if (!made.ok || isWeighed || asItLies.casting || !asItLies.layers.some(isPlaced)) return made;
-  const densityOf = (layer: LaidLayer): number => glasses.find(({ id }) => id === layer.glassId)?.constants.density_kg_m3 ?? 0;
+  const densityOf = (layer: LaidLayer): number => withId(glasses, layer.glassId)?.constants.density_kg_m3 ?? 0;
   const mapped = mappedOf(
     asItLies.footprint,
     asItLies.layers.flatMap((layer) => mappedLayers(layer, densityOf(layer))),
@@ -219,7 +220,7 @@ function loosely({ footprint, dammed, layers, solid, casting }: AsItLies, glasse
   const named: NamedGlass[] = [];
   const used: NamedGlass[] = [];
   for (const { glassId } of layers) {
-    const glass = glasses.find(({ id }) => id === glassId);
+    const glass = withId(glasses, glassId);
     if (!glass) return refused('unknown-id', 'doc.journey', `No glass '${glassId}' on the shelf.`);
     named.push(glass);
     for (const { glass: own } of madeUpOf(glass)) if (!used.includes(own)) used.push(own);

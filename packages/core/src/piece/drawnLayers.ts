@@ -1,4 +1,5 @@
 /** A lay-up as it is drawn and named: each layer with its glass's name and colour, and its depth where it lies. */
+import { withId } from '../byId';
 import type { WareKind } from '../ware/wares';
 import { layerDepth } from '../body/layers';
 import type { Footprint } from '../body/footprint';
@@ -76,10 +77,10 @@ const UNKNOWN_DENSITY_kg_m3 = 2500;
 
 /** Made glass as it is drawn: in the colour of the most of it, with its stripes where it has any. */
 function stripesShown(layer: LaidLayer, shelf: Shelf): { colour: string; drawn: Pick<DrawnLayer, 'stripes' | 'stacked' | 'crosswise'> } | undefined {
-  const made = shelf.made.find(({ id }) => id === layer.glassId);
+  const made = withId(shelf.made, layer.glassId);
   if (!made) return undefined;
   const colours = made.stripes.map((stripe) => ({
-    colour: shelf.glasses.find(({ id }) => id === stripe.glassId)?.colour ?? UNKNOWN_COLOUR,
+    colour: withId(shelf.glasses, stripe.glassId)?.colour ?? UNKNOWN_COLOUR,
     share: stripe.share,
   }));
   const most = colours.reduce((one, other) => (other.share > one.share ? other : one));
@@ -97,9 +98,9 @@ export function drawnLayers(
 ): DrawnLayer[] {
   const named = shelf ? namedGlasses(shelf) : [];
   return layers.map((told, i) => {
-    const density_kg_m3 = named.find(({ id }) => id === told.glassId)?.constants.density_kg_m3 ?? UNKNOWN_DENSITY_kg_m3;
+    const density_kg_m3 = withId(named, told.glassId)?.constants.density_kg_m3 ?? UNKNOWN_DENSITY_kg_m3;
     const layer = told.form === 'chunks' ? withGaps(told, density_kg_m3) : told;
-    const glass = shelf?.glasses.find(({ id }) => id === layer.glassId);
+    const glass = shelf && withId(shelf.glasses, layer.glassId);
     const striped = shelf && stripesShown(layer, shelf);
     const spans = footprint && spansOf(layer, footprint);
     return {

@@ -1,4 +1,5 @@
 /** What the fit of a lay-up is judged from. */
+import { withId } from '../byId';
 import type { Contact, Evidence, FitGlass } from '../fit/fit';
 import type { Face, LaidLayer } from './document';
 import { drawnLayers } from './drawnLayers';
@@ -32,7 +33,7 @@ export function fitQuestion(layers: readonly LaidLayer[], shelf: Shelf): FitOfLa
   const own = layers.map(({ glassId }) => named.get(glassId));
   const used = [...new Set(own.flatMap((glass) => (glass ? madeUpOf(glass).map((part) => part.glass) : [])))];
   const ids = used.map(({ id }) => id);
-  const records = ids.map((id) => shelf.glasses.find((glass) => glass.id === id));
+  const records = ids.map((id) => withId(shelf.glasses, id));
   const isFound = (familyId: string | undefined): boolean => shelf.families.some(({ id, provisional }) => id === familyId && provisional === true);
   const glasses = used.map(({ constants }, i): FitGlass => ({
     ...{ ...constants, contents: records[i]?.contents ?? [] },

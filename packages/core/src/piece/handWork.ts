@@ -2,6 +2,7 @@
  * What the hands make of a body: turned, cut, ground, blasted, drilled, filled. What a step takes away is reckoned from its own
  * measures (area × depth × density), so that it can be held against the body that is left.
  */
+import { withId } from '../byId';
 import {
   type Footprint,
   fitsWithin,
@@ -51,7 +52,7 @@ const overTurnedOutline = (outline: Footprint): Footprint =>
 
 /** Made glass shows its lower face then. */
 function otherFace(layer: LaidLayer, glasses: readonly NamedGlass[]): LaidLayer {
-  if (!glasses.some(({ id, made }) => id === layer.glassId && made !== undefined)) return layer;
+  if (withId(glasses, layer.glassId)?.made === undefined) return layer;
   const { flipped, ...rest } = layer;
   return flipped ? rest : { ...rest, flipped: true };
 }
@@ -175,7 +176,7 @@ function cutToStrips(now: BodyNow, strip_m: number, stand: 'flat' | 'onEdge', ke
   const deep_m = depths.reduce((sum, one) => sum + one, 0);
   const onEdge = layers.map(({ id, glassId, name }, i): LaidLayer => {
     const kept = { id, glassId, ...(name ? { name } : {}), thickness_m: strip_m };
-    const isMade = glasses.some((glass) => glass.id === glassId && glass.made !== undefined);
+    const isMade = withId(glasses, glassId)?.made !== undefined;
     return { ...kept, form: 'pieces', cover: depths[i] / deep_m, count, ...(isMade ? { cutFace: 'side' } : {}) };
   });
   return doing({ ...apart, layers: onEdge, footprint: { shape: 'rectangle', width_m: count * deep_m, length_m: long_m } }, ...taken);

@@ -39,7 +39,7 @@ test('lumps that come to less than their own thickness lie with gaps, with all o
   const { depth, mass_kg } = bodyFigures(bodyOf([lumps(25, 20, 40)]));
   expect(mass_kg).toBeCloseTo(25 * 0.04, 12);
   expect([depth.mean_m, depth.max_m]).toEqual([expect.closeTo(0.01, 12), expect.closeTo(0.02, 12)]);
-  const shelf = { glasses: [{ id: 'clear', colour: '#fff' }], made: [], families: [] } as unknown as Parameters<typeof drawnLayers>[1];
+  const shelf = { glasses: [{ id: 'clear', name: 'Clear', colour: '#fff' }], made: [], families: [] } as unknown as Parameters<typeof drawnLayers>[1];
   expect(drawnLayers([lumps(25, 20, 40)], shelf)).toMatchObject([{ thickness_m: 0.02, cover: 0.5, lump: { thick_m: 0.02, wide_m: 0.04 } }]);
 });
 

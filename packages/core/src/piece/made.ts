@@ -2,6 +2,7 @@
  * Glass made in the studio: what came out of a piece and stands on the shelf to be cut again. It is named where a glass is named; what
  * it is made of says how it fits, what it weighs and how it is drawn.
  */
+import { withId } from '../byId';
 import { type Footprint, footprintArea } from '../body/footprint';
 import { closes, rowsOf } from '../body/layers';
 import { type PlacedPart, partArea } from '../plan/parts';
@@ -61,7 +62,7 @@ const asLie = (lie: Lie, stripes: readonly Stripe[]): Ordered => {
 
 /** Of a layer by itself, its own stripes where it is of made glass; shares of it. */
 function ofLayer(layer: LaidLayer, glasses: readonly NamedGlass[]): Ordered {
-  const glass = glasses.find(({ id }) => id === layer.glassId);
+  const glass = withId(glasses, layer.glassId);
   if (!glass) return { lie: 'level', stripes: [{ glassId: layer.glassId, share: 1 }] };
   const own = lying(glass.made ?? { lie: 'level' }, madeUpOf(glass), layer);
   return { lie: own.lie, stripes: own.stripes.map(({ glass: { id }, share }) => ({ glassId: id, share })) };

@@ -15,11 +15,11 @@ import { setupWords } from './words';
  * What other firings of its kind have shown since; asked only where the shelf tells what was seen. What this one came out as is for the
  * next: whoever fires it again has told it.
  */
-function shownSince(doc: PieceDocument, step: PlannedStep, shelf: Shelf, made: FiringSnapshot): string[] {
-  if (shelf.seen === undefined) return [];
-  const without = { ...shelf, seen: shelf.seen.filter(({ stepId }) => stepId !== step.id) };
-  const bounds = [shelf, without].map((one) => snapshotOf(doc, step, one));
-  if (bounds.some((now) => !now.ok || sameMatter(made.firing.seen, now.value.firing.seen))) return [];
+function shownSince(doc: PieceDocument, step: PlannedStep, shelf: Shelf, made: FiringSnapshot, now: FiringSnapshot): string[] {
+  if (shelf.seen === undefined || sameMatter(made.firing.seen, now.firing.seen)) return [];
+  const others = shelf.seen.filter(({ stepId }) => stepId !== step.id);
+  const without = others.length < shelf.seen.length ? snapshotOf(doc, step, { ...shelf, seen: others }) : null;
+  if (without && (!without.ok || sameMatter(made.firing.seen, without.value.firing.seen))) return [];
   return [`Firings of its kind in '${made.kilnName}' have come out short or too far since: it was planned without them.`];
 }
 
@@ -31,7 +31,7 @@ export function outdatedBy(doc: PieceDocument, stepId: string, shelf: Shelf, mad
   if (!now.ok) return [now.problem.message];
   const said = made.madeFrom && now.value.madeFrom ? madeFromDifferences(made.madeFrom, now.value.madeFrom, units) : olderDifferences(made, now.value, units);
   // Of another body or another kiln nothing was shown.
-  return said.length > 0 ? said : shownSince(doc, step, shelf, made);
+  return said.length > 0 ? said : shownSince(doc, step, shelf, made, now.value);
 }
 
 const depthOf = ({ layers }: FiringSnapshot, units: Units): string =>

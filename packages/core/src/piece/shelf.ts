@@ -1,4 +1,5 @@
 /** What the computation needs to know of the records that stand on a studio's shelves. */
+import { withId } from '../byId';
 import type { Footprint } from '../body/footprint';
 import type { Content } from '../fit/reactions';
 import type { GlassConstants } from '../glass/constants';
@@ -98,19 +99,19 @@ export function constantsOf<T extends Labelled>({
   return constants;
 }
 
-const namedOf = new WeakMap<Shelf, NamedGlass[]>();
+const namedOf = new WeakMap<Shelf['glasses'], Pick<Shelf, 'families' | 'made'> & { all: NamedGlass[] }>();
 
-/** The glasses of the shelf with their families' constants; worked out once for each state of the shelves. */
+/** The glasses of the shelf with their families' constants; worked out once for each state of these three shelves. */
 export function namedGlasses(shelf: Shelf): NamedGlass[] {
-  const known = namedOf.get(shelf);
-  if (known) return known;
+  const known = namedOf.get(shelf.glasses);
+  if (known?.families === shelf.families && known.made === shelf.made) return known.all;
   const constants = new Map(shelf.families.map((family) => [family.id, constantsOf(family)]));
   const named = shelf.glasses.flatMap(({ id, familyId }) => {
     const own = constants.get(familyId);
     return own ? [{ id, constants: own }] : [];
   });
   const all = [...named, ...shelf.made.flatMap((made) => composed(made, named) ?? [])];
-  namedOf.set(shelf, all);
+  namedOf.set(shelf.glasses, { families: shelf.families, made: shelf.made, all });
   return all;
 }
 
@@ -162,11 +163,22 @@ export const hasTwoFaces = ({ lie, stripes }: Pick<ShelfMade, 'lie' | 'stripes'>
 
 const plainly = (name: string): string => name.trim().toLowerCase();
 
+const manyCalled = new WeakMap<readonly Labelled[], Set<string>>();
+
+/** Names that more than one glass has; worked out once for each state of the shelf. */
+function namesakes(glasses: readonly Labelled[]): Set<string> {
+  const known = manyCalled.get(glasses);
+  if (known) return known;
+  const [once, again] = [new Set<string>(), new Set<string>()];
+  for (const { name } of glasses) (once.has(plainly(name)) ? again : once).add(plainly(name));
+  manyCalled.set(glasses, again);
+  return again;
+}
+
 /** What a glass is called, bought or made, with its family where another bought one is called the same; its id where it is on no shelf. */
 export function glassName({ glasses, made, families }: Pick<Shelf, 'glasses' | 'made'> & { families: readonly Labelled[] }, glassId: string): string {
-  const bought = glasses.find(({ id }) => id === glassId);
-  if (!bought) return made.find(({ id }) => id === glassId)?.name ?? glassId;
-  const isAlone = glasses.every(({ id, name }) => id === glassId || plainly(name) !== plainly(bought.name));
-  const family = isAlone ? undefined : families.find(({ id }) => id === bought.familyId)?.name;
+  const bought = withId(glasses, glassId);
+  if (!bought) return withId(made, glassId)?.name ?? glassId;
+  const family = namesakes(glasses).has(plainly(bought.name)) ? withId(families, bought.familyId)?.name : undefined;
   return family === undefined ? bought.name : `${bought.name} (${family})`;
 }

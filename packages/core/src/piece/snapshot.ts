@@ -1,4 +1,5 @@
 /** Puts one firing of a piece together with the records it names: what the engine computes from, kept with the schedule. */
+import { withId } from '../byId';
 import { bodyFigures, mainGlass } from '../body/body';
 import { footprintArea } from '../body/footprint';
 import type { Controller } from '../controller/profile';
@@ -239,6 +240,6 @@ function madeFromOf(
 function mainFamily({ body, glassIds }: Omit<Met, 'now'>, shelf: Shelf): Shelf['families'][number] | undefined {
   if (body.glasses.length === 0) return undefined;
   const main = mainGlass(body);
-  const glass = shelf.glasses.find(({ id }) => id === glassIds[body.glasses.indexOf(main)]);
+  const glass = withId(shelf.glasses, glassIds[body.glasses.indexOf(main)]);
   return shelf.families.find(({ id }) => id === glass?.familyId);
 }

@@ -1,5 +1,6 @@
 import { KIND_LIST, type KindName, api, recordApi } from '@torvin/schema';
-import { allShelves, archiveRecord, findRecord, listRecords, removeRecord, restoreRecord, saveRecord } from '../../store/records';
+import { archiveRecord, findRecord, listRecords, removeRecord, restoreRecord, saveRecord } from '../../store/records';
+import { allShelves } from '../../store/shelfRows';
 import { readStudio, saveStudio } from '../../store/studio';
 import type { Works } from '../route';
 

@@ -1,0 +1,15 @@
+/** Pieces as lists show them, worked out once for each state of a piece, of its firings and of the glasses. */
+import type { NamedGlass } from '@torvin/core';
+import { type Piece, type PieceRow, rowOfPiece } from '@torvin/schema';
+import type { Database } from '../db/database';
+import type { pieces } from '../db/tables';
+import { firedChanges, keptWhile } from './keptWhile';
+
+type Row = Pick<typeof pieces.$inferSelect, 'id' | 'name' | 'version' | 'doc' | 'createdAt' | 'updatedAt' | 'tags' | 'finishedAt' | 'awayAt' | 'patternAt'>;
+
+export function pieceRow(db: Database, piece: Row, fired: Piece['fired'], glasses: readonly NamedGlass[]): PieceRow {
+  const { id, version, tags, finishedAt, awayAt, patternAt } = piece;
+  // What it is filed under is no version of it.
+  const rests = [version, tags.join('\n'), finishedAt, awayAt, patternAt, glasses, firedChanges(db)];
+  return keptWhile(db, `row ${id}`, rests, () => rowOfPiece({ ...piece, fired }, glasses));
+}
