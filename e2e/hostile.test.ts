@@ -11,6 +11,7 @@ import Driver from 'better-sqlite3';
 import sharp from 'sharp';
 import type { Piece } from '@torvin/schema';
 import { ROOT, Studio, wholePieces } from './server';
+import { PHONE, Visitor, launch } from './visitor';
 
 jest.setTimeout(900_000);
 
@@ -138,7 +139,7 @@ test('a start that cannot be says why in a sentence, and no more', async () => {
 });
 
 if (LONG) {
-  test('on a full disk a save is refused whole and said to be, and the next one goes when there is room', async () => {
+  test('on a full disk a save is refused whole and said to be, a killed server can be read, and saves go when there is room', async () => {
     const disk = mkdtempSync(join(tmpdir(), 'torvin-e2e-disk-'));
     expect(spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=8m', 'tmpfs', disk]).status).toBe(0);
     try {
@@ -166,13 +167,36 @@ if (LONG) {
       const last = await asked<Piece>(studio.address, 'PUT', `/api/pieces/${piece.id}`, { version: saved.version, name: 'room', doc: saved.doc, what: 'x' });
       expect(last.status).toBe(200);
       await studio.stop();
-      // Started on a full disk it says so in a sentence, and starts once there is room.
-      spawnSync('dd', ['if=/dev/zero', `of=${filler}`, 'bs=4k']);
-      const { code, said } = await started({ TORVIN_DATA: disk });
-      expect([code, said.trim().split('\n')]).toEqual([1, [expect.stringMatching(/is full: make room/)]]);
-      rmSync(filler);
+      // Killed and started on a full disk it can be read, says so on every page, and saves again by itself once there is room.
       await studio.start();
-      expect((await asked<Piece>(studio.address, 'GET', `/api/pieces/${piece.id}`)).body).toMatchObject({ name: 'room' });
+      saved = (await asked<Piece>(studio.address, 'PUT', `/api/pieces/${piece.id}`, { version: last.body.version, name: 'kept', doc: saved.doc, what: 'x' }))
+        .body;
+      await studio.kill();
+      spawnSync('dd', ['if=/dev/zero', `of=${filler}`, 'bs=4k']);
+      await studio.start();
+      expect((await asked<Piece>(studio.address, 'GET', `/api/pieces/${piece.id}`)).body).toMatchObject({ name: 'kept' });
+      const change = { version: saved.version, name: 'with room again', doc: saved.doc, what: 'x' };
+      expect(await asked(studio.address, 'PUT', `/api/pieces/${piece.id}`, change)).toMatchObject({ status: 507, body: { code: 'disk-full' } });
+      const browser = await launch();
+      const me = await Visitor.open(browser, PHONE);
+      me.expectedStatuses.add(507);
+      for (const path of ['/bench', '/shelves', '/notebook', `/pieces/${piece.id}`]) {
+        await me.page.goto(studio.address + path);
+        await me.sees('connection', /^disk full$/);
+      }
+      await me.press('journey-0');
+      await me.press('layer-row-1');
+      await me.press('layer-depth-more');
+      await me.sees('connection', /^disk full · 1 waits$/);
+      await me.press('connection');
+      await me.sees('disk-full', /nothing more is saved until somebody makes room/);
+      expect(await me.inspect()).toEqual({ overflow: [], overlaps: [], smallTargets: [], accessibility: [] });
+      rmSync(filler);
+      await me.gone('connection');
+      await browser.close();
+      expect((await asked<Piece>(studio.address, 'GET', `/api/pieces/${piece.id}`)).body).toMatchObject({ name: 'kept', version: saved.version + 1 });
+      // Its database can be read by others again, as a backup does.
+      expect((await asked(studio.address, 'POST', '/api/backups', {})).status).toBe(200);
       await studio.stop();
     } finally {
       spawnSync('umount', [disk]);

@@ -53,8 +53,11 @@ const studio = await saidIfNot(dataDir, async () => {
   const { db } = running.opened;
   if (config.start === 'own') seedOwn(db);
   else if (seedDemo(db, Date.now())) await addDemoPhotos(db, dataDir, Date.now());
-  forgetOldReceipts(db, Date.now());
-  sweepPhotos(db, dataDir, Date.now());
+  // On a full disk nothing is put in order.
+  if (!running.room.isFull()) {
+    forgetOldReceipts(db, Date.now());
+    sweepPhotos(db, dataDir, Date.now());
+  }
   return running;
 });
 
@@ -65,6 +68,8 @@ const reached = `${scheme}://${isEverywhere(config.host) ? 'localhost' : inUrl(c
 urls = hostsForOthers(config).map((host) => `${scheme}://${inUrl(host)}:${port}`);
 await saidIfNot(dataDir, () => claim.at(reached));
 process.stdout.write(`Torvin is at ${reached}\nIts data lies in ${dataDir}\n`);
+if (studio.room.isFull())
+  process.stderr.write(`The disk that ${dataDir} lies on is full: all that was saved can be read, and nothing more is saved until there is room.\n`);
 if (!config.trustsLoopback) await saidIfNot(dataDir, tellOwn);
 if (urls.length > 0) await saidIfNot(dataDir, tellOthers);
 studio.backups.everyDay();

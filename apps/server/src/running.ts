@@ -11,10 +11,11 @@ import type { Keeper } from './backup/thread';
 import { Busy } from './compute/pool';
 import { HalfMigrated, type Opened, clearMemory, isBehind, mustBeWhole, openDatabase, schemaOf } from './db/open';
 import { faultOf } from './folder/faults';
+import { type Room, hasNone, watchRoom } from './folder/room';
 import { type AppParts, createApp } from './http/app';
 import { type Hub, makeHub } from './live/hub';
 
-export interface RunningParts extends Omit<AppParts, 'opened' | 'backups' | 'access' | 'hub'> {
+export interface RunningParts extends Omit<AppParts, 'opened' | 'backups' | 'access' | 'hub' | 'room'> {
   migrationsDir: string;
   /** An empty database is meant, although pictures of another one lie beside it. */
   beginAnew?: boolean;
@@ -27,6 +28,7 @@ export interface Running {
   backups: Backups;
   access: Access;
   hub: Hub;
+  room: Room;
   handle(request: IncomingMessage, response: ServerResponse): void;
   close(): void;
 }
@@ -45,7 +47,18 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
       await keeper.make({ dataDir, folder: backupsDir, why: 'migration', now: now(), program: version });
       prune(backupsDir, now());
     }
-    const fresh = openDatabase(dataDir, migrationsDir, { beginAnew });
+    try {
+      return whole(openDatabase(dataDir, migrationsDir, { beginAnew, version }));
+    } catch (error) {
+      if (!hasNone(dataDir) && faultOf(error, dataDir)?.problem.code !== 'disk-full') throw error;
+      // Killed on a full disk: what SQLite needs beside the file is kept in memory, and all that was saved can be read.
+      const opened = whole(openDatabase(dataDir, migrationsDir, { alone: true }));
+      isAlone = true;
+      return opened;
+    }
+  }
+
+  function whole(fresh: Opened): Opened {
     try {
       mustBeWhole(fresh.db, dataDir);
       return fresh;
@@ -55,20 +68,50 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
     }
   }
 
+  /** The database was opened for this program alone. */
+  let isAlone = false;
   let opened = await open();
+  const room = watchRoom(
+    dataDir,
+    () => opened.db,
+    async (full) => {
+      // As others may read it: backups do.
+      if (!full && isAlone) await openAgain();
+      hub.publish({ topic: 'all' });
+    },
+  );
   const access = openAccess(dataDir, now);
   const hub = makeHub(now());
   access.onEnd(hub.endOf);
   let exchanging = false;
   let answering = 0;
 
+  /** Nobody asks while it is closed. */
+  async function allQuiet(besides: number): Promise<void> {
+    for (let waited = 0; answering > besides && waited < QUIET_AT_MOST_MS; waited += LOOK_AGAIN_MS)
+      await new Promise((resolve) => setTimeout(resolve, LOOK_AGAIN_MS));
+  }
+
+  async function openAgain(): Promise<void> {
+    if (exchanging) return;
+    exchanging = true;
+    try {
+      await allQuiet(0);
+      await opened.letGo();
+      isAlone = false;
+      opened = await open();
+      app = createApp({ ...parts, opened, backups, access, hub, room });
+    } finally {
+      exchanging = false;
+    }
+  }
+
   async function exchange(incoming: string): Promise<string | null> {
     if (exchanging) throw new Busy();
     exchanging = true;
     try {
       // Whoever asked for the exchange is waiting too.
-      for (let waited = 0; answering > 1 && waited < QUIET_AT_MOST_MS; waited += LOOK_AGAIN_MS)
-        await new Promise((resolve) => setTimeout(resolve, LOOK_AGAIN_MS));
+      await allQuiet(1);
       await opened.letGo();
       let aside: string | null = null;
       try {
@@ -84,7 +127,7 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
         const message = `This program cannot open the backup (${why}). What was there is in its place again; nothing was changed.`;
         throw new ProblemError({ code: 'no-backup', path: '', message });
       } finally {
-        app = createApp({ ...parts, opened, backups, access, hub });
+        app = createApp({ ...parts, opened, backups, access, hub, room });
       }
       hub.publish({ topic: 'all' });
       return aside;
@@ -94,7 +137,8 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
   }
 
   const backups = keepBackups({ dataDir, folder: backupsDir, keeper, program: version, schema: schemaOf(migrationsDir), exchange, now });
-  let app = createApp({ ...parts, opened, backups, access, hub });
+  let app = createApp({ ...parts, opened, backups, access, hub, room });
+  if (isAlone) room.ran(true);
 
   return {
     get opened() {
@@ -103,6 +147,7 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
     backups,
     access,
     hub,
+    room,
     handle(request, response) {
       if (exchanging) {
         const { problem, retryAfter_s } = new Busy();
@@ -117,6 +162,7 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
       app(request, response);
     },
     close() {
+      room.stop();
       backups.stop();
       hub.close();
       opened.close();

@@ -63,6 +63,9 @@ export type Change = z.infer<typeof ChangeSchema>;
 /** The header in which a page says which it is, so that it need not read again what it has just saved. */
 export const PAGE_HEADER = 'Torvin-Page';
 
+/** The header in which each answer says so where the disk of the studio is full: what is sent is not saved until there is room. */
+export const DISK_HEADER = 'Torvin-Disk';
+
 /** The header in which a page says what time it is where it is, ms since 1970: a server without a clock of its own may be behind. */
 export const CLOCK_HEADER = 'Torvin-Clock';
 

@@ -16,6 +16,7 @@ import { noteChanges } from '../store/shelfRows';
 import { afterMigrations } from './afterMigrations';
 import { type Database, withHonestTransactions } from './database';
 import * as tables from './tables';
+import { program } from './tables';
 
 export interface Opened {
   db: Database;
@@ -57,7 +58,7 @@ export class HalfMigrated extends Error {
 export function isBehind(dataDir: string, migrationsDir: string): boolean {
   const file = join(dataDir, DATABASE_FILE);
   if (!existsSync(file) || statSync(file).size === 0) return false;
-  const driver = new Driver(file);
+  const driver = new Driver(file, { readonly: true });
   try {
     return appliedCount(driver) < schemaOf(migrationsDir);
   } finally {
@@ -65,28 +66,32 @@ export function isBehind(dataDir: string, migrationsDir: string): boolean {
   }
 }
 
-/** beginAnew: an empty database is meant, although pictures of another one lie beside it. */
-export function openDatabase(dataDir: string, migrationsDir: string, { beginAnew = false } = {}): Opened {
+export interface Opening {
+  /** An empty database is meant, although pictures of another one lie beside it. */
+  beginAnew?: boolean;
+  /** Of this program, to be found by an older one that comes upon the database. */
+  version?: string;
+  /** Nobody else may open it: then what SQLite keeps beside the file is kept in memory, for which a full disk has no room. */
+  alone?: boolean;
+}
+
+export function openDatabase(dataDir: string, migrationsDir: string, { beginAnew = false, version, alone = false }: Opening = {}): Opened {
   mkdirSync(dataDir, { recursive: true });
   const file = join(dataDir, DATABASE_FILE);
   const existed = existsSync(file) && statSync(file).size > 0;
   const mustAsk = (): boolean => !beginAnew && countPhotoFiles(dataDir) > 0;
   if (!existed && mustAsk()) throw new OrphanedPictures(dataDir, countPhotoFiles(dataDir));
+  const wanted = schemaOf(migrationsDir);
+  if (existed) mustNotBeNewer(dataDir, file, wanted, version);
   const driver = withHonestTransactions(new Driver(file));
+  if (alone) driver.pragma('locking_mode = EXCLUSIVE');
   driver.pragma('journal_mode = WAL');
   driver.pragma('synchronous = FULL');
   driver.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
-  const wanted = schemaOf(migrationsDir);
   const had = existed ? appliedCount(driver) : 0;
   if (had === 0 && mustAsk()) {
     driver.close();
     throw new OrphanedPictures(dataDir, countPhotoFiles(dataDir));
-  }
-  if (had > wanted) {
-    driver.close();
-    throw new Error(
-      `The database in ${dataDir} is of schema ${had}, newer than this program's ${wanted}; start the newer program, or point TORVIN_DATA elsewhere.`,
-    );
   }
   const db = drizzle(driver, { schema: tables });
   try {
@@ -103,10 +108,42 @@ export function openDatabase(dataDir: string, migrationsDir: string, { beginAnew
   driver.pragma('temp_store = MEMORY');
   // One that is not what a Torvin left is refused in mustBeWhole.
   if (missingIn(db).length === 0) {
+    if (version !== undefined && !alone) sayWho(db, version);
     noteChanges(db);
     countChanges(db);
   }
   return { db, schema: wanted, mark: markOf(file), letGo: () => letGo(driver), close: () => driver.close() };
+}
+
+/** Looked into without writing: what a newer program made of it is left as it is. */
+function mustNotBeNewer(dataDir: string, file: string, wanted: number, version: string | undefined): void {
+  const driver = new Driver(file, { readonly: true });
+  try {
+    const had = appliedCount(driver);
+    if (had <= wanted) return;
+    const by = madeBy(driver);
+    const newer = by === null ? '' : ` and was opened last by Torvin ${by}${version === undefined ? '' : `; this is Torvin ${version}`}`;
+    throw new Error(
+      `The database in ${dataDir} is of schema ${had}, newer than this program's ${wanted}${newer}; start the newer program, or point TORVIN_DATA elsewhere. Nothing was changed.`,
+    );
+  } finally {
+    driver.close();
+  }
+}
+
+/** null: by one that did not say. */
+function madeBy(driver: Driver.Database): string | null {
+  try {
+    return (driver.prepare('select version from program').get() as { version: string } | undefined)?.version ?? null;
+  } catch {
+    return null;
+  }
+}
+
+/** Said once for each program that opens it. */
+function sayWho(db: Database, version: string): void {
+  if (db.select().from(program).get()?.version === version) return;
+  db.insert(program).values({ id: 1, version }).onConflictDoUpdate({ target: program.id, set: { version } }).run();
 }
 
 const MARK_DIGITS = 16;

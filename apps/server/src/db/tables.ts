@@ -266,6 +266,9 @@ export const reckonings = sqliteTable(
   (table) => [index('reckonings_by_time').on(table.keptAt, table.id)],
 );
 
+/** Which Torvin opened the database last; one row. */
+export const program = sqliteTable('program', { id: integer('id').primaryKey(), version: text('version').notNull() });
+
 /** Saves that were taken, by the key they came under, so that one that comes again is known. */
 export const receipts = sqliteTable(
   'receipts',

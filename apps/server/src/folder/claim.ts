@@ -6,6 +6,7 @@
 import { mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Driver from 'better-sqlite3';
+import { faultOf } from './faults';
 
 /** Who holds a folder. */
 export interface Holder {
@@ -51,8 +52,13 @@ export function claimFolder(dataDir: string, now = Date.now()): Claim {
   }
   const tell = (address: string | null): void => {
     const holder: Holder = { pid: process.pid, startedAt: now, address };
-    writeFileSync(`${note}.new`, JSON.stringify(holder));
-    renameSync(`${note}.new`, note);
+    try {
+      writeFileSync(`${note}.new`, JSON.stringify(holder));
+      renameSync(`${note}.new`, note);
+    } catch (error) {
+      // On a full disk the lock alone says that somebody is there.
+      if (faultOf(error, dataDir)?.problem.code !== 'disk-full') throw error;
+    }
   };
   tell(null);
   return {

@@ -1,5 +1,5 @@
 /** The HTTP server: guards and bodies, then the routes by feature, then what there is not. */
-import { type AnswerOf, EVENT_HEADER, STUDIO_HEADER, api } from '@torvin/schema';
+import { type AnswerOf, DISK_HEADER, EVENT_HEADER, STUDIO_HEADER, api } from '@torvin/schema';
 import { type CalculatorEndpoint, openApiDocument } from '@torvin/schema/server';
 import compression from 'compression';
 import express, { type Express } from 'express';
@@ -8,6 +8,7 @@ import type { Access } from '../access/access';
 import type { Backups } from '../backup/keeping';
 import type { ComputePools } from '../compute/pool';
 import type { Opened } from '../db/open';
+import type { Room } from '../folder/room';
 import type { Hub } from '../live/hub';
 import { ownApi } from './apiDigest';
 import { answerErrors } from './errors';
@@ -41,6 +42,8 @@ export interface AppParts {
   trustsLoopback?: boolean;
   access: Access;
   hub: Hub;
+  /** On the disk that the studio lies on. */
+  room?: Room;
   /** What other devices may open to come here. */
   urls?: () => readonly string[];
   now?: () => number;
@@ -66,6 +69,7 @@ export function createApp({
   trustsLoopback = true,
   access,
   hub,
+  room,
   urls = () => [],
   now = Date.now,
 }: AppParts): Express {
@@ -78,7 +82,7 @@ export function createApp({
   app.use(door.handler);
   app.get(LINK, enterByLink(access));
   app.use('/api', (_request, response, next) => {
-    response.set({ [EVENT_HEADER]: hub.last, [STUDIO_HEADER]: opened.mark });
+    response.set({ [EVENT_HEADER]: hub.last, [STUDIO_HEADER]: opened.mark, ...(room?.isFull() ? { [DISK_HEADER]: 'full' } : {}) });
     next();
   });
   app.use('/api', sameVersionOnly(ownApi));
@@ -116,6 +120,6 @@ export function createApp({
     response.status(404).json({ code: 'unknown-path', path: request.originalUrl, message: `There is no ${request.method} ${request.originalUrl}.` });
   });
   if (webDir) serveWeb(app, webDir);
-  app.use(answerErrors(log));
+  app.use(answerErrors(log, () => room?.ran(true)));
   return app;
 }

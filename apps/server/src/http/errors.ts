@@ -42,10 +42,12 @@ function answerFor(error: unknown): Answer | null {
   return null;
 }
 
+/** ranOut: told where the disk had no room for what was asked. */
 export const answerErrors =
-  (log: Logger): ErrorRequestHandler =>
+  (log: Logger, ranOut: () => void): ErrorRequestHandler =>
   (error, request, response, _next) => {
     const known = answerFor(error);
+    if (known?.body.code === 'disk-full') ranOut();
     if (!known || known.status === 500) log.error({ err: error, method: request.method, path: request.path }, 'request failed');
     const { status, body, retryAfter_s } = known ?? {
       status: 500,

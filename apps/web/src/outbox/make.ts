@@ -3,6 +3,7 @@ import type { Piece } from '@torvin/schema';
 import { type QueryClient, onlineManager } from '@tanstack/react-query';
 import { ApiProblem, problemOfError } from '@/outside/client';
 import { adoptPiece } from '@/outside/keys';
+import { noteDisk } from '@/outside/disk';
 import { isOtherVersion, onVersion } from '@/outside/version';
 import { Keeper, tie } from './kept';
 import { readEntry, saveKinds } from './kinds';
@@ -10,9 +11,16 @@ import { Outbox, type SaveKind, type Verdict } from './outbox';
 
 /** Where a server that is busy does not say for how long. */
 const BUSY_S = 2;
+/** How often a full disk is tried again. */
+const FULL_S = 5;
 
 function judge(error: unknown): Verdict {
   if (error instanceof ApiProblem && error.status === 0) return { kind: 'silent' };
+  // Nothing was changed: it waits until there is room.
+  if (error instanceof ApiProblem && error.problem.code === 'disk-full') {
+    noteDisk('full');
+    return { kind: 'busy', after_s: FULL_S };
+  }
   if (error instanceof ApiProblem && error.status === 503) return { kind: 'busy', after_s: error.retryAfter_s ?? BUSY_S };
   return { kind: 'refused', problem: problemOfError(error), current: error instanceof ApiProblem ? error.current : undefined };
 }

@@ -4,6 +4,7 @@ import {
   API_HEADER,
   type AnswerOf,
   CLOCK_HEADER,
+  DISK_HEADER,
   type Endpoint,
   EVENT_HEADER,
   PAGE_HEADER,
@@ -14,6 +15,7 @@ import {
 } from '@torvin/schema';
 import { noteEvent } from './changes';
 import { endsAfter, passcodeWanted, serverAnswered, serverSilent } from './connection';
+import { noteDisk } from './disk';
 import { isAsked } from './door';
 import { API, PAGE } from './page';
 import { noteStudio } from './readingStore';
@@ -126,6 +128,7 @@ async function answered<T>(response: Response, signal?: AbortSignal): Promise<T>
   }
   noteApi(response.headers.get(API_HEADER));
   noteStudio(response.headers.get(STUDIO_HEADER));
+  noteDisk(response.headers.get(DISK_HEADER));
   if (!isAsked()) serverAnswered();
   // It was renewed: what was to be saved waits for the new page.
   if (response.status === 412 && isProblem(answer)) throw new ApiProblem(answer, 0);

@@ -7,6 +7,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { lastHeard } from '@/outside/connection';
+import { isDiskFull, onDisk } from '@/outside/disk';
 import { useAskedForPasscode } from '@/outside/door';
 import { oldestShown, shownAsKept } from '@/outside/readings';
 import { useTold } from '@/outside/told';
@@ -34,6 +35,8 @@ function useToSay() {
   return { waiting: entries.filter(({ refused }) => !refused), refused: entries.filter(isRefused), kept };
 }
 
+const useDiskFull = (): boolean => useSyncExternalStore(onDisk, isDiskFull);
+
 /** Of when what is shown was read, see oldestShown. */
 function useOldestShown(heardAt: number | null): number | null {
   const client = useQueryClient();
@@ -59,14 +62,16 @@ export function ConnectionWord() {
   const asked = useAskedForPasscode();
   const answers = useServerAnswers();
   const { waiting, refused, kept } = useToSay();
+  const full = useDiskFull();
   if (asked) return null;
-  if (answers && refused.length === 0) {
+  if (answers && refused.length === 0 && !full) {
     // It will answer yet: what stands here is what it said last.
     return asOf && <AsOf>{asOf}</AsOf>;
   }
   const waits = waiting.length > 0 && `${waiting.length} ${waiting.length === 1 ? 'waits' : 'wait'}${kept ? '' : ', not kept'}`;
   const silent = ['offline', asOf && `as of ${asOf}`, waits].filter(Boolean).join(' · ');
-  const word = answers ? `${refused.length} not saved` : silent;
+  const ofDisk = ['disk full', waits].filter(Boolean).join(' · ');
+  const word = !answers ? silent : full ? ofDisk : `${refused.length} not saved`;
   return <Action kind="plain" title={word} label={`${word}: what waits for the server`} testID="connection" onPress={() => openShared(PANEL)} />;
 }
 
@@ -86,10 +91,11 @@ export function WaitingDrawer() {
   const answers = useServerAnswers();
   const outbox = useOutbox();
   const { waiting, refused, kept } = useToSay();
-  if (!open || (answers && refused.length === 0)) return null;
+  const full = useDiskFull();
+  if (!open || (answers && refused.length === 0 && !full)) return null;
   return (
     <Drawer
-      title={answers ? 'Not saved' : 'The server does not answer'}
+      title={!answers ? 'The server does not answer' : full ? 'The disk is full' : 'Not saved'}
       label="What waits for the server"
       closeLabel="Done with what waits"
       onClose={closeShared}
@@ -97,6 +103,12 @@ export function WaitingDrawer() {
       ofFrame
     >
       <View style={{ gap: space.small }}>
+        {answers && full && (
+          <Notice tone="warn" testID="disk-full">
+            The disk that the studio lies on is full. All that was saved is there; nothing more is saved until somebody makes room on it. What you change waits
+            in this browser and goes by itself then.
+          </Notice>
+        )}
         {!answers && <ShownAsOf />}
         {!answers && kept && (
           <Words tone="muted">
