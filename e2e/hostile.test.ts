@@ -4,7 +4,7 @@
  */
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash, randomUUID } from 'node:crypto';
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Driver from 'better-sqlite3';
@@ -134,11 +134,35 @@ test('a start that cannot be says why in a sentence, and no more', async () => {
   const damaged = await started({ TORVIN_DATA: dir });
   expect(damaged.code).toBe(1);
   expect(damaged.said.trim().split('\n')).toEqual([expect.stringMatching(/cannot be read: torvin\.db is damaged, or no database\. Put a backup in its place/)]);
+  mkdirSync(join(dir, 'locked', 'server.lock'), { recursive: true });
+  expect((await started({ TORVIN_DATA: join(dir, 'locked') })).said.trim()).toMatch(
+    /^The lock .*server\.lock cannot be opened: it belongs to somebody else, or is no file\..*$/,
+  );
+  expect((await started({ TORVIN_DATA: join(dir, 'torvin.db', 'in') })).said.trim()).toMatch(
+    /^The folder .* cannot be made \(.*\): name another one in TORVIN_DATA\..*$/,
+  );
   expect((await started({ TORVIN_PORT: 'eighty' })).said.trim()).toBe("TORVIN_PORT must be a port from 1 to 65535; got 'eighty'.");
   rmSync(dir, { recursive: true });
 });
 
 if (LONG) {
+  test('a folder that may not be written in is said to be one', async () => {
+    const disk = mkdtempSync(join(tmpdir(), 'torvin-e2e-ro-'));
+    expect(spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=8m', 'tmpfs', disk]).status).toBe(0);
+    try {
+      mkdirSync(join(disk, 'empty'));
+      const studio = studioOf({ TORVIN_DATA: disk });
+      await studio.start();
+      await studio.stop();
+      spawnSync('mount', ['-o', 'remount,ro', disk]);
+      for (const folder of [disk, join(disk, 'empty')])
+        expect((await started({ TORVIN_DATA: folder })).said.trim()).toMatch(/^Torvin may not write in .*: give the folder to the user that starts Torvin.*$/);
+    } finally {
+      spawnSync('umount', [disk]);
+      rmSync(disk, { recursive: true, force: true });
+    }
+  });
+
   test('on a full disk a save is refused whole and said to be, a killed server can be read, and saves go when there is room', async () => {
     const disk = mkdtempSync(join(tmpdir(), 'torvin-e2e-disk-'));
     expect(spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=8m', 'tmpfs', disk]).status).toBe(0);

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Driver from 'better-sqlite3';
@@ -15,7 +16,7 @@ import { eq, sql } from 'drizzle-orm';
 import { columnsOf, copyRows, inserter, migrationsUpTo, rowsOf } from '../test/olderDatabase';
 import { inOldWords } from '../test/oldWords';
 import { MIGRATIONS, NOW, SCHEMA, startTestServer, temporaryFolder } from '../test/testServer';
-import { DATABASE_FILE, mustBeWhole, openDatabase } from './open';
+import { DATABASE_FILE, isBehind, mustBeWhole, openDatabase } from './open';
 import { DEMO_PIECES } from './demo';
 import { seedDemo, seedOwn } from './seed';
 import { FIELDS } from './afterMigrations';
@@ -94,6 +95,28 @@ describe('the database file', () => {
     file.exec("insert into __drizzle_migrations (hash, created_at) values ('later', 9999999999999)");
     file.close();
     expect(() => openDatabase(dir, MIGRATIONS)).toThrow(`schema ${SCHEMA + 1}, newer than this program's ${SCHEMA};`);
+    expect(() => isBehind(dir, MIGRATIONS)).not.toThrow();
+  });
+
+  test('of a newer program that said who it is is told with that, and not a byte of it is another afterwards', () => {
+    const dir = temporaryFolder();
+    openDatabase(dir, MIGRATIONS, { version: '9.8.7' }).close();
+    const file = new Driver(join(dir, DATABASE_FILE));
+    // As a killed one leaves it: with a log that is not in the file yet.
+    file.pragma('journal_mode = WAL');
+    file.pragma('wal_autocheckpoint = 0');
+    file.exec("insert into __drizzle_migrations (hash, created_at) values ('later', 9999999999999)");
+    const bytes = () =>
+      ['', '-wal'].map((end) =>
+        createHash('sha256')
+          .update(readFileSync(join(dir, DATABASE_FILE + end)))
+          .digest('hex'),
+      );
+    const before = bytes();
+    expect(() => openDatabase(dir, MIGRATIONS, { version: '1.2.3' })).toThrow('was opened last by Torvin 9.8.7; this is Torvin 1.2.3; start the newer program');
+    expect(bytes()).toEqual(before);
+    file.close();
+    openDatabase(temporaryFolder(), MIGRATIONS, { version: '1.2.3' }).close();
   });
 
   test.each([

@@ -3,7 +3,7 @@
  * killed one leaves nothing to be cleared away and a process that has got its number is not taken for it; a note beside it says
  * who holds it.
  */
-import { mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { accessSync, constants, existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Driver from 'better-sqlite3';
 import { faultOf } from './faults';
@@ -40,9 +40,9 @@ export class FolderInUse extends Error {
 
 /** Throws FolderInUse where another process has it. */
 export function claimFolder(dataDir: string, now = Date.now()): Claim {
-  mkdirSync(dataDir, { recursive: true });
+  makeFolder(dataDir);
   const note = join(dataDir, NOTE);
-  const lock = new Driver(join(dataDir, LOCK), { timeout: 0 });
+  const lock = lockIn(dataDir);
   try {
     lock.exec('begin exclusive');
   } catch (error) {
@@ -68,6 +68,28 @@ export function claimFolder(dataDir: string, now = Date.now()): Claim {
       lock.close();
     },
   };
+}
+
+function makeFolder(dataDir: string): void {
+  try {
+    mkdirSync(dataDir, { recursive: true });
+  } catch (error) {
+    if (faultOf(error, dataDir)) throw error;
+    throw new Error(`The folder ${dataDir} cannot be made (${(error as Error).message}): name another one in TORVIN_DATA. Nothing was changed.`);
+  }
+}
+
+function lockIn(dataDir: string): Driver.Database {
+  const path = join(dataDir, LOCK);
+  try {
+    return new Driver(path, { timeout: 0 });
+  } catch (error) {
+    accessSync(dataDir, constants.W_OK);
+    if (!existsSync(path)) throw error;
+    throw new Error(
+      `The lock ${path} cannot be opened: it belongs to somebody else, or is no file. Move it aside, then start Torvin again. Nothing was changed.`,
+    );
+  }
 }
 
 function holderIn(note: string): Holder | null {

@@ -15,6 +15,8 @@ function codeOf(error: unknown): string {
   for (let at = error; at instanceof Error; at = at.cause) {
     const { code } = at as { code?: unknown };
     if (typeof code === 'string') return code;
+    // The driver names no code where a file cannot be opened at all, only SQLite's number of it.
+    if (/Unable to open connection to local database .*: 14\b/.test(at.message)) return 'SQLITE_CANTOPEN';
   }
   return '';
 }
