@@ -13,9 +13,10 @@ import { HalfMigrated, type Opened, clearMemory, isBehind, mustBeWhole, openData
 import { faultOf } from './folder/faults';
 import { type Room, hasNone, watchRoom } from './folder/room';
 import { type AppParts, createApp } from './http/app';
+import { keepLastLines } from './http/lastLines';
 import { type Hub, makeHub } from './live/hub';
 
-export interface RunningParts extends Omit<AppParts, 'opened' | 'backups' | 'access' | 'hub' | 'room'> {
+export interface RunningParts extends Omit<AppParts, 'opened' | 'backups' | 'access' | 'hub' | 'room' | 'lines'> {
   migrationsDir: string;
   /** An empty database is meant, although pictures of another one lie beside it. */
   beginAnew?: boolean;
@@ -68,6 +69,8 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
     }
   }
 
+  const lines = keepLastLines(now);
+  lines.add(`started, Torvin ${version}`);
   /** The database was opened for this program alone. */
   let isAlone = false;
   let opened = await open();
@@ -77,6 +80,7 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
     async (full) => {
       // As others may read it: backups do.
       if (!full && isAlone) await openAgain();
+      lines.add(full ? 'the disk is full' : 'there is room on the disk again');
       hub.publish({ topic: 'all' });
     },
   );
@@ -100,7 +104,7 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
       await opened.letGo();
       isAlone = false;
       opened = await open();
-      app = createApp({ ...parts, opened, backups, access, hub, room });
+      app = createApp({ ...parts, opened, backups, access, hub, room, lines });
     } finally {
       exchanging = false;
     }
@@ -116,6 +120,7 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
       let aside: string | null = null;
       try {
         aside = swapIn(dataDir, incoming, now());
+        lines.add('a backup was put in its place');
         opened = await open();
       } catch (error) {
         await clearMemory();
@@ -127,7 +132,7 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
         const message = `This program cannot open the backup (${why}). What was there is in its place again; nothing was changed.`;
         throw new ProblemError({ code: 'no-backup', path: '', message });
       } finally {
-        app = createApp({ ...parts, opened, backups, access, hub, room });
+        app = createApp({ ...parts, opened, backups, access, hub, room, lines });
       }
       hub.publish({ topic: 'all' });
       return aside;
@@ -137,7 +142,7 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
   }
 
   const backups = keepBackups({ dataDir, folder: backupsDir, keeper, program: version, schema: schemaOf(migrationsDir), exchange, now });
-  let app = createApp({ ...parts, opened, backups, access, hub, room });
+  let app = createApp({ ...parts, opened, backups, access, hub, room, lines });
   if (isAlone) room.ran(true);
 
   return {

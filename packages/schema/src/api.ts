@@ -40,6 +40,7 @@ import {
   PieceQuerySchema,
   PieceSchema,
 } from './pieces';
+import { DiagnosticsSchema } from './diagnostics';
 import { ImportQuerySchema, ImportedSchema, PieceFileSchema, ofOlderFormat } from './pieceFile';
 import { NewProgramSchema, ProgramQuerySchema, ProgramSchema } from './programs';
 import { NewReckoningSchema, RECKONINGS_KEPT, ReckoningSchema } from './reckonings';
@@ -111,6 +112,11 @@ export const HealthSchema = z.object({
 });
 
 export const api = {
+  diagnostics: get(
+    '/api/diagnostics',
+    'What goes with a report of a fault: versions, settings, counts and the last of the log, nothing that anybody wrote',
+    DiagnosticsSchema,
+  ),
   health: get('/api/health', 'Whether the server is up, and whether it asks for the passcode', HealthSchema),
   studio: get('/api/studio', "The studio's settings", StudioSchema),
   saveStudio: send('put', '/api/studio', "Replaces the studio's settings", StudioSchema, StudioSchema, { changes: 'studio' }),

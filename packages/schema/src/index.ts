@@ -13,6 +13,7 @@ export * from './kilnTime';
 export * from './programs';
 export * from './reckonings';
 export * from './access';
+export * from './diagnostics';
 export * from './api';
 export * from './spells';
 export * from './csv';

@@ -17,7 +17,7 @@ const TAGS = {
   Shelves: ['shelves', ...KIND_LIST.map((name) => KINDS[name].path)],
   Backups: ['backups', 'files'],
   Access: ['access'],
-  Studio: ['studio', 'health', 'events'],
+  Studio: ['studio', 'health', 'diagnostics', 'events'],
   Computing: ['compute'],
 };
 

@@ -14,10 +14,12 @@ import { ownApi } from './apiDigest';
 import { answerErrors } from './errors';
 import { LINK, deviceIn, enterByLink, makeDoor } from './door';
 import { guard, sameVersionOnly } from './guard';
+import { type LastLines, keepLastLines } from './lastLines';
 import { type Works, routeOn } from './route';
 import { accessRoutes } from './routes/access';
 import { backupRoutes } from './routes/backups';
 import { computeRoutes } from './routes/compute';
+import { diagnosticsRoutes } from './routes/diagnostics';
 import { firingRoutes } from './routes/firings';
 import { photoRoutes } from './routes/photos';
 import { pieceRoutes } from './routes/pieces';
@@ -42,6 +44,8 @@ export interface AppParts {
   trustsLoopback?: boolean;
   access: Access;
   hub: Hub;
+  /** What was logged last; kept while the server runs. */
+  lines?: LastLines;
   /** On the disk that the studio lies on. */
   room?: Room;
   /** What other devices may open to come here. */
@@ -70,6 +74,7 @@ export function createApp({
   access,
   hub,
   room,
+  lines = keepLastLines(Date.now),
   urls = () => [],
   now = Date.now,
 }: AppParts): Express {
@@ -109,6 +114,7 @@ export function createApp({
   recordRoutes(works);
   photoRoutes(works);
   backupRoutes(works, backups);
+  diagnosticsRoutes(works, access, backups, lines, { version, schema: opened.schema, host, names, trustsLoopback, isFull: () => room?.isFull() ?? false });
   computeRoutes({ ...works, pool: pools.others }, calculators);
 
   // It takes longer than all the rest, and few ask for it.
@@ -120,6 +126,6 @@ export function createApp({
     response.status(404).json({ code: 'unknown-path', path: request.originalUrl, message: `There is no ${request.method} ${request.originalUrl}.` });
   });
   if (webDir) serveWeb(app, webDir);
-  app.use(answerErrors(log, () => room?.ran(true)));
+  app.use(answerErrors(log, lines, () => room?.ran(true)));
   return app;
 }

@@ -1,11 +1,12 @@
 /** The one place where failures become answers. A problem travels as {code, path, message}. */
 import { type Problem, ProblemError } from '@torvin/core';
-import type { ErrorRequestHandler } from 'express';
+import type { ErrorRequestHandler, Request } from 'express';
 import type { Logger } from 'pino';
 import { Busy } from '../compute/pool';
 import { Conflict, Deleted, NotFound, Stale, Taken } from '../store/failures';
 import { faultOf } from '../folder/faults';
 import { NotAllowed } from './guard';
+import type { LastLines } from './lastLines';
 
 /** A request that does not parse; status 422. */
 export class BadRequest extends ProblemError {}
@@ -42,12 +43,16 @@ function answerFor(error: unknown): Answer | null {
   return null;
 }
 
+/** As the table of endpoints has it: what stands for its parts is nobody's business. */
+const routeOf = (request: Request): string => String((request.route as { path?: unknown } | undefined)?.path ?? request.path.split('/').slice(0, 3).join('/'));
+
 /** ranOut: told where the disk had no room for what was asked. */
 export const answerErrors =
-  (log: Logger, ranOut: () => void): ErrorRequestHandler =>
+  (log: Logger, lines: LastLines, ranOut: () => void): ErrorRequestHandler =>
   (error, request, response, _next) => {
     const known = answerFor(error);
     if (known?.body.code === 'disk-full') ranOut();
+    if (!known || known.status >= 500) lines.failed(`${known?.status ?? 500} ${request.method} ${routeOf(request)} ${known?.body.code ?? ''}`.trim(), error);
     if (!known || known.status === 500) log.error({ err: error, method: request.method, path: request.path }, 'request failed');
     const { status, body, retryAfter_s } = known ?? {
       status: 500,

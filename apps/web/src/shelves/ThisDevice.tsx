@@ -1,5 +1,6 @@
 /** What Torvin can do on this device while its server does not answer, and what is kept here for that. */
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { canKeepShell, useInstallOffer, useShellKept } from '@/away/shell';
 import { countKept, forgetReadings } from '@/outside/readingStore';
@@ -11,6 +12,7 @@ const COUNTED = ['kept here'];
 
 export function ThisDevice() {
   const client = useQueryClient();
+  const router = useRouter();
   const shellKept = useShellKept();
   const offer = useInstallOffer();
   const { data } = useQuery({ queryKey: COUNTED, queryFn: countKept, refetchInterval: 5000 });
@@ -50,6 +52,13 @@ export function ThisDevice() {
         {data !== undefined && data.readings + data.pictures > 0 && (
           <Action kind="second" title="Forget what is kept here" testID="forget-readings" onPress={() => void forget()} />
         )}
+        <Action
+          kind="plain"
+          title="Fault report"
+          label="What goes with a report of a fault"
+          testID="open-diagnostics"
+          onPress={() => router.push('/shelves/diagnostics')}
+        />
       </View>
     </View>
   );

@@ -1,5 +1,5 @@
 /** The body as it is between two steps of its journey, and what can be asked of it: how it holds, what it weighs, how deep it lies. */
-import { withId } from '../byId';
+import { withId } from './byId';
 import { type BodyFigures, type Casting, bodyFigures } from '../body/body';
 import { type Footprint, footprintArea, footprintPerimeter, turning } from '../body/footprint';
 import { layerDepth } from '../body/layers';

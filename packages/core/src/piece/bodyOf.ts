@@ -1,5 +1,5 @@
 /** What the layers of a piece are to the engine, and what a firing that flows makes of them. */
-import { withId } from '../byId';
+import { withId } from './byId';
 import type { Footprint } from '../body/footprint';
 import { type Layer, type Part, closes, ROW_OF_RODS, rowsOf } from '../body/layers';
 import { footprintArea } from '../body/footprint';

@@ -1,5 +1,5 @@
 /** A lay-up as it is drawn and named: each layer with its glass's name and colour, and its depth where it lies. */
-import { withId } from '../byId';
+import { withId } from './byId';
 import type { WareKind } from '../ware/wares';
 import { layerDepth } from '../body/layers';
 import type { Footprint } from '../body/footprint';

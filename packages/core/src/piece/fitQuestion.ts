@@ -1,5 +1,5 @@
 /** What the fit of a lay-up is judged from. */
-import { withId } from '../byId';
+import { withId } from './byId';
 import type { Contact, Evidence, FitGlass } from '../fit/fit';
 import type { Face, LaidLayer } from './document';
 import { drawnLayers } from './drawnLayers';

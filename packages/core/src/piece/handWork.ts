@@ -2,7 +2,7 @@
  * What the hands make of a body: turned, cut, ground, blasted, drilled, filled. What a step takes away is reckoned from its own
  * measures (area × depth × density), so that it can be held against the body that is left.
  */
-import { withId } from '../byId';
+import { withId } from './byId';
 import {
   type Footprint,
   fitsWithin,

@@ -2,7 +2,7 @@
  * Glass made in the studio: what came out of a piece and stands on the shelf to be cut again. It is named where a glass is named; what
  * it is made of says how it fits, what it weighs and how it is drawn.
  */
-import { withId } from '../byId';
+import { withId } from './byId';
 import { type Footprint, footprintArea } from '../body/footprint';
 import { closes, rowsOf } from '../body/layers';
 import { type PlacedPart, partArea } from '../plan/parts';

@@ -1,5 +1,5 @@
 /** What the computation needs to know of the records that stand on a studio's shelves. */
-import { withId } from '../byId';
+import { withId } from './byId';
 import type { Footprint } from '../body/footprint';
 import type { Content } from '../fit/reactions';
 import type { GlassConstants } from '../glass/constants';

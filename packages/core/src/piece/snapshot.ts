@@ -1,5 +1,5 @@
 /** Puts one firing of a piece together with the records it names: what the engine computes from, kept with the schedule. */
-import { withId } from '../byId';
+import { withId } from './byId';
 import { bodyFigures, mainGlass } from '../body/body';
 import { footprintArea } from '../body/footprint';
 import type { Controller } from '../controller/profile';

@@ -1,0 +1,5 @@
+import { DiagnosticsScreen } from '@/shelves/DiagnosticsScreen';
+
+export default function DiagnosticsPage() {
+  return <DiagnosticsScreen />;
+}
