@@ -9,7 +9,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Driver from 'better-sqlite3';
 import sharp from 'sharp';
-import type { Piece } from '@torvin/schema';
+import type { FiringDetail, LoadAhead, Piece } from '@torvin/schema';
 import { ROOT, Studio, wholePieces } from './server';
 import { PHONE, Visitor, launch } from './visitor';
 
@@ -75,14 +75,45 @@ test(`killed ${KILLS} times while it saves, it has lost nothing that it had ackn
     }
   }
 
+  /** What was acknowledged last of an opening and of a deletion, and what was under way after it. */
+  const opened: { last: number | null; tried: number | null } = { last: null, tried: null };
+  const deleted = { last: false, tried: false };
+  const detailOf = (address: string) => asked<FiringDetail>(address, 'GET', `/api/firings/${fired}`);
+  /** A kiln is opened and closed again, and its firing deleted and brought back, as fast as it can. */
+  async function openAndRestore(address: string): Promise<void> {
+    for (;;) {
+      const { status, body } = await detailOf(address);
+      if (status === 200) {
+        const { id, version, openedAt, at } = body.firing.load;
+        opened.tried = openedAt === null ? at + 1000 + (n += 1) : null;
+        const told = await asked(address, 'PUT', `/api/loads/${id}`, { version, openedAt: opened.tried });
+        if (told.status !== 200) throw new Error(`An opening was refused: ${told.status} ${JSON.stringify(told.body)}`);
+        opened.last = opened.tried;
+        deleted.tried = true;
+        await asked(address, 'DELETE', `/api/firings/${fired}`, { version: body.firing.version });
+        deleted.last = true;
+      }
+      deleted.tried = false;
+      const back = await asked(address, 'POST', `/api/firings/${fired}/restore`, {});
+      if (back.status !== 200) throw new Error(`Bringing back was refused: ${back.status} ${JSON.stringify(back.body)}`);
+      deleted.last = false;
+    }
+  }
+
   await studio.start();
+  const [load] = (await asked<LoadAhead[]>(studio.address, 'GET', '/api/loads')).body;
+  const fired = load.entries[0].firingId;
   for (let kill = 0; kill < KILLS; kill += 1) {
     const { address } = studio;
+    const stands = await detailOf(address);
+    expect([deleted.last, deleted.tried]).toContain(stands.status === 404);
+    if (stands.status === 200) expect([opened.last, opened.tried]).toContain(stands.body.firing.load.openedAt);
     const [template] = await wholePieces(address);
     const stepless = { ...template, doc: { ...template.doc, journey: template.doc.journey.filter(({ kind }) => kind === 'lay') } };
-    const work = [savePieces(address, stepless), savePieces(address, stepless), sendPictures(address), sendPictures(address)].map((one) =>
-      // It ends where the server does; a refusal is a failure.
-      one.catch((error: Error) => (/refused: /.test(error.message) ? error : null)),
+    const work = [savePieces(address, stepless), savePieces(address, stepless), sendPictures(address), sendPictures(address), openAndRestore(address)].map(
+      (one) =>
+        // It ends where the server does; a refusal is a failure.
+        one.catch((error: Error) => (/refused: /.test(error.message) ? error : null)),
     );
     const before = made.length + hashes.length;
     await new Promise((resolve) => setTimeout(resolve, 100 + ((kill * 137) % 400)));

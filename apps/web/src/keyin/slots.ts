@@ -1,6 +1,7 @@
 /** Which program of a controller a schedule goes into, and whether it stands in one already. */
 import { type Controller, type PanelRow, formatDuration, profileOf, text } from '@torvin/core';
 import type { Program } from '@torvin/schema';
+import { format } from 'date-fns/format';
 import { dayAndClock } from '@/ui/clock';
 
 export const isStanding = ({ keyedOverAt }: Program): boolean => keyedOverAt === null;
@@ -38,17 +39,18 @@ const readWords = ({ slips }: Program): string =>
 
 const CLOCKS_APART_MS = 5 * 60e3;
 
-/** What is to be said of the clock that a program was keyed in by; nothing where it was right. */
+/** When a program was keyed in, and what is to be said of the clock that tells it, unless that was right. */
 function clockNote({ keyedAt, ahead_s }: Program, now: Date): string {
-  if (keyedAt > now.getTime() + CLOCKS_APART_MS) return ', which is still to come: a clock was wrong';
-  if (ahead_s === 0) return '';
-  return ` by a clock ${text(formatDuration(Math.abs(ahead_s)))} ${ahead_s > 0 ? 'before' : 'behind'} the server’s`;
+  if (keyedAt > now.getTime() + CLOCKS_APART_MS) return `${format(keyedAt, 'd MMM yyyy, HH:mm')}, which is still to come: a clock was wrong`;
+  const at = dayAndClock(keyedAt, now);
+  if (ahead_s === 0) return at;
+  return `${at} by a clock ${text(formatDuration(Math.abs(ahead_s)))} ${ahead_s > 0 ? 'before' : 'behind'} the server’s`;
 }
 
 /** 'Bird-bath basin, since Tue 18:20, read back without a slip'. */
 export function standsWords(program: Program | undefined, now: Date): string {
   if (program === undefined) return 'nothing that Torvin knows of';
-  const since = `since ${dayAndClock(program.keyedAt, now)}${clockNote(program, now)}`;
+  const since = `since ${clockNote(program, now)}`;
   return program.pieceName === null ? `something else, ${since}` : `${program.pieceName}, ${since}, ${readWords(program)}`;
 }
 

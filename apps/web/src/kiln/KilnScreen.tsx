@@ -142,35 +142,35 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
                   .join('   ')}
               </Words>
             )}
-            {program && known && (
-              <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-                <Action
-                  kind="second"
-                  title="Its key-in sheet"
-                  label={`Its key-in sheet: program ${slot}`}
-                  testID={`program-${slot}-open`}
-                  onPress={() => router.push(runHref(known.pieceId, known.stepId, 'key-in'))}
-                />
-                <Action
-                  kind="plain"
-                  title="Something else stands there"
-                  label={`Something else stands there: program ${slot}`}
-                  disabled={key.saving}
-                  testID={`program-${slot}-forget`}
-                  onPress={() => forget(program)}
-                />
-              </View>
-            )}
             {program && (
-              <View style={{ alignItems: 'flex-start' }}>
+              <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+                {known && (
+                  <Action
+                    kind="second"
+                    title="Its key-in sheet"
+                    label={`Its key-in sheet: program ${slot}`}
+                    testID={`program-${slot}-open`}
+                    onPress={() => router.push(runHref(known.pieceId, known.stepId, 'key-in'))}
+                  />
+                )}
                 <Action
                   kind="plain"
-                  title="That is wrong: take it out"
-                  label={`That is wrong: take out what is told of program ${slot}`}
+                  title="Take it out"
+                  label={`It was told wrongly: take out what stands of program ${slot}`}
                   disabled={takeOut.saving}
                   testID={`program-${slot}-take-out`}
                   onPress={() => remove(program)}
                 />
+                {known && (
+                  <Action
+                    kind="plain"
+                    title="Something else stands there"
+                    label={`Something else stands there: program ${slot}`}
+                    disabled={key.saving}
+                    testID={`program-${slot}-forget`}
+                    onPress={() => forget(program)}
+                  />
+                )}
               </View>
             )}
           </View>

@@ -1,6 +1,6 @@
 import type { Firing, FiringDetail } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useFiring } from '@/data/firings';
 import { type RecordEntry, RecordForm, type Told } from '@/notebook/RecordForm';
 import { firingOnto } from '@/outbox/kinds';
@@ -12,6 +12,7 @@ import { GoneChoice } from '@/ui/GoneChoice';
 import { Waiting } from '@/ui/Loading';
 import { Notice } from '@/ui/Notice';
 import { type Back, Screen } from '@/ui/Screen';
+import { showFault } from '@/ui/showFault';
 
 export function TellPage() {
   const { id } = useLocalSearchParams<{ id: string }>();
@@ -41,6 +42,8 @@ function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; ba
     router.replace(`/notebook/${id}`);
   };
   const gone = refusal?.problem.code === 'deleted';
+  const isAsked = stale !== null || gone;
+  useEffect(() => (isAsked ? showFault() : undefined), [isAsked]);
   const leaveMine = (): void => {
     letGo();
     then();

@@ -117,6 +117,8 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
     if (problem && problem.code !== 'stale' && problem.code !== 'deleted')
       setError(fields.some(({ key }) => key === problem.path) ? problem.path : 'root', { message: problem.message });
   }, [problem, setError, fields]);
+  const isAsked = stale !== null || gone;
+  useEffect(() => (isAsked ? showFault() : undefined), [isAsked]);
   const archived = shelves.archived.includes(record.id);
   /** What was typed of a clock and not worked out yet is, before it is kept. */
   const times = useRef<KilnClock>(null);

@@ -1,7 +1,7 @@
 /** A refusal is seen: what is wrong comes into sight, and its field has the cursor. */
 
 /** Faults in the order of the page: under a field, or as a notice of their own. */
-const FAULTS = '[data-testid$="-error"], [data-testid^="fault-"], [data-testid="plan-problem"]';
+const FAULTS = '[data-testid$="-error"], [data-testid^="fault-"], [data-testid="plan-problem"], [data-testid="stale-choice"], [data-testid="gone-choice"]';
 /** Until it is drawn, ms. */
 const DRAWN_MS = 50;
 
