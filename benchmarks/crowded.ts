@@ -57,7 +57,7 @@ class Asked {
   readonly acts: Record<string, () => Promise<void>> = {
     'a piece saved': async () => {
       const { id, name, doc, version } = this.piece;
-      this.piece = await this.ask('PUT', `pieces/${id}`, { version, name: name === 'Measured' ? 'Measured anew' : 'Measured', doc, what: 'x' });
+      this.piece = await this.ask('PUT', `pieces/${id}`, { version, name: name === 'Measured' ? 'Measured again' : 'Measured', doc, what: 'x' });
     },
     'a record saved': async () => {
       this.glass = await this.ask('PUT', `glasses/${this.glass.id}`, { ...this.glass, source: this.glass.source === 'one' ? 'other' : 'one' });

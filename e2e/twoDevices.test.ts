@@ -259,7 +259,7 @@ test('a piece file with a firing that runs asks before it fills the Bench', asyn
   const me = await phone('/pieces', 'piece-link');
   const input = (await me.page.waitForSelector('[data-testid="read-piece-file-input"]')) as unknown as { uploadFile(path: string): Promise<void> };
   await input.uploadFile(file);
-  await me.sees('read-piece-said', /A firing in this file has not been told of: in the kiln .* since/);
+  await me.sees('read-piece-said', /A firing in this file has no result yet: in the kiln .* since/);
   expect(await me.inspect()).toEqual(soundly);
   await me.press('read-running-in');
   await me.sees('read-piece-said', /is in the kiln/);

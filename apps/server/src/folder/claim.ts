@@ -75,7 +75,7 @@ function makeFolder(dataDir: string): void {
     mkdirSync(dataDir, { recursive: true });
   } catch (error) {
     if (faultOf(error, dataDir)) throw error;
-    throw new Error(`The folder ${dataDir} cannot be made (${(error as Error).message}): name another one in TORVIN_DATA. Nothing was changed.`);
+    throw new Error(`The folder ${dataDir} cannot be made (${(error as Error).message}): name another one in TORVIN_DATA.`);
   }
 }
 
@@ -87,7 +87,7 @@ function lockIn(dataDir: string): Driver.Database {
     accessSync(dataDir, constants.W_OK);
     if (!existsSync(path)) throw error;
     throw new Error(
-      `The lock ${path} cannot be opened: it belongs to somebody else, or is no file. Move it aside, then start Torvin again. Nothing was changed.`,
+      `The lock ${path} cannot be opened: it belongs to somebody else, or is no file. Move it aside, then start Torvin again.`,
     );
   }
 }

@@ -141,7 +141,7 @@ describe('a piece file', () => {
     const before = await loadsNow();
     const asked = await server.ask('POST', '/api/import', file);
     expect(asked).toMatchObject({ status: 409, body: { code: 'running', path: 'running' } });
-    expect(asked.body.message).toMatch(/^A firing in this file has not been told of: in the kiln 'Low kiln[^']*' since \w{3} \d+ \w{3} \d{4}, \d\d:\d\d\./);
+    expect(asked.body.message).toMatch(/^A firing in this file has no result yet: in the kiln 'Low kiln[^']*' since \w{3} \d+ \w{3} \d{4}, \d\d:\d\d\./);
     expect(await server.ask('POST', '/api/import?running=in', file)).toMatchObject({ status: 409, body: { code: 'kiln-in-use' } });
     expect(await loadsNow()).toEqual(before);
     const left = await server.ask('POST', '/api/import?running=out', file);

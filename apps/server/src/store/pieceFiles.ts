@@ -228,7 +228,7 @@ function asWanted(file: PieceFile, running: ImportQuery['running']): PieceFile {
   const words = open.map(
     ({ load, firedAt, zone }) => `in the kiln '${load?.kilnName ?? ''}' ${load?.startedAt === null ? 'planned for' : 'since'} ${clockWords(firedAt, zone)}`,
   );
-  const message = `A firing in this file has not been told of: ${words.join(', ')}. Is it running here too, or is it to be left out?`;
+  const message = `A firing in this file has no result yet: ${words.join(', ')}. Does it run here too, or shall it be left out?`;
   throw new Conflict('running', 'running', message, words);
 }
 

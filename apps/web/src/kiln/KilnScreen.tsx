@@ -109,7 +109,7 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
   }
   function remove({ id, slot }: Program): void {
     const entry = { id, slot, controllerId: controller.id, controllerName: controller.name };
-    const then = (): void => offerBack({ what: `What was told of program ${slot} is taken out.`, bringBack: () => outbox.put('restoreProgram', entry) });
+    const then = (): void => offerBack({ what: `The entry of program ${slot} is taken out.`, bringBack: () => outbox.put('restoreProgram', entry) });
     takeOut.save(entry, { then });
   }
   return (
@@ -156,7 +156,7 @@ function Programs({ controller, standing }: { controller: Controller & { id: str
                 <Action
                   kind="plain"
                   title="Take it out"
-                  label={`It was told wrongly: take out what stands of program ${slot}`}
+                  label={`Take the entry of program ${slot} out`}
                   disabled={takeOut.saving}
                   testID={`program-${slot}-take-out`}
                   onPress={() => remove(program)}
