@@ -86,9 +86,7 @@ function lockIn(dataDir: string): Driver.Database {
   } catch (error) {
     accessSync(dataDir, constants.W_OK);
     if (!existsSync(path)) throw error;
-    throw new Error(
-      `The lock ${path} cannot be opened: it belongs to somebody else, or is no file. Move it aside, then start Torvin again.`,
-    );
+    throw new Error(`The lock ${path} cannot be opened: it belongs to somebody else, or is no file. Move it aside, then start Torvin again.`);
   }
 }
 
