@@ -18,7 +18,24 @@ test('marks stand on full hours, as many as there is room for', () => {
 
 test('in the night in which the clocks are changed they stand there too', () => {
   // Back at 02:00: 01:00 comes twice; forward at 01:00: it never comes.
-  expect(marks(inZone(Date.UTC(2026, 9, 24, 21), LISBON), 7, 700)).toEqual(['24 22:00', '24 23:00', '25 00:00', '25 01:00', '25 01:00', '25 02:00', '25 03:00', '25 04:00']);
-  expect(marks(inZone(Date.UTC(2026, 2, 28, 22), LISBON), 6, 700)).toEqual(['28 22:00', '28 23:00', '29 00:00', '29 02:00', '29 03:00', '29 04:00', '29 05:00']);
+  expect(marks(inZone(Date.UTC(2026, 9, 24, 21), LISBON), 7, 700)).toEqual([
+    '24 22:00',
+    '24 23:00',
+    '25 00:00',
+    '25 01:00',
+    '25 01:00',
+    '25 02:00',
+    '25 03:00',
+    '25 04:00',
+  ]);
+  expect(marks(inZone(Date.UTC(2026, 2, 28, 22), LISBON), 6, 700)).toEqual([
+    '28 22:00',
+    '28 23:00',
+    '29 00:00',
+    '29 02:00',
+    '29 03:00',
+    '29 04:00',
+    '29 05:00',
+  ]);
   expect(marks(inZone(Date.UTC(2026, 9, 24, 17), LISBON), 24, 400)).toEqual(['24 18:00', '25 00:00', '25 06:00', '25 12:00']);
 });
