@@ -177,6 +177,43 @@ test('a start that cannot be says why in a sentence, and no more', async () => {
 });
 
 if (LONG) {
+  test('an hour of saves, and the Kiln page open all the while, take no more memory than the first ten minutes', async () => {
+    const studio = studioOf();
+    await studio.start();
+    const [first] = await wholePieces(studio.address);
+    const [load] = (await asked<LoadAhead[]>(studio.address, 'GET', '/api/loads')).body;
+    const browser = await launch();
+    const me = await Visitor.open(browser, PHONE);
+    await me.page.goto(`${studio.address}/kiln`);
+    await me.find('fold-programs-grey-box');
+    const session = await me.page.createCDPSession();
+    const memory = async (): Promise<{ server: number; page: number }> => {
+      await session.send('HeapProfiler.collectGarbage');
+      const { usedSize } = await session.send('Runtime.getHeapUsage');
+      const { memory_bytes } = (await asked<{ memory_bytes: number }>(studio.address, 'GET', '/api/diagnostics')).body;
+      return { server: memory_bytes, page: usedSize };
+    };
+    let { version } = first;
+    let loadVersion = load.version;
+    // One a second, told to the page as it comes; the kiln is opened and closed once a minute.
+    async function minutes(count: number): Promise<void> {
+      for (let i = 0; i < 60 * count; i += 1) {
+        const change = { version, name: `${i % 2}`, doc: first.doc, what: 'x' };
+        ({ version } = (await asked<Piece>(studio.address, 'PUT', `/api/pieces/${first.id}`, change)).body);
+        if (i % 60 > 0) continue;
+        for (const openedAt of [load.at + 1000, null])
+          ({ version: loadVersion } = (await asked<LoadAhead>(studio.address, 'PUT', `/api/loads/${load.id}`, { version: loadVersion, openedAt })).body);
+      }
+    }
+    await minutes(10);
+    const before = await memory();
+    await minutes(50);
+    const after = await memory();
+    process.stdout.write(`  ten minutes: ${JSON.stringify(before)}, an hour: ${JSON.stringify(after)}\n`);
+    expect([after.server / before.server < 1.2, after.page / before.page < 1.2]).toEqual([true, true]);
+    await browser.close();
+  });
+
   test('a folder that may not be written in is said to be one', async () => {
     const disk = mkdtempSync(join(tmpdir(), 'torvin-e2e-ro-'));
     expect(spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=8m', 'tmpfs', disk]).status).toBe(0);

@@ -137,6 +137,7 @@ test('the constants of a kiln follow from what a clock tells of it', async () =>
   await me.press('kiln-work-out');
   await me.sees('kiln-climb500-error', /Write how long it took/);
   await me.reads('as it is kept: ');
+  await me.page.waitForFunction(() => document.activeElement?.getAttribute('data-testid') === 'kiln-climb500');
   // Saved with a time missing, what was typed is not dropped: the field that is missing has the cursor.
   await me.type('kiln-climb800', '2 h 5 min');
   await me.press('save-record');

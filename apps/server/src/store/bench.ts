@@ -37,7 +37,10 @@ const SHOWN_AT_MOST = 12;
 const waits = and(isNotNull(pieces.waits), isNull(pieces.deletedAt));
 
 export function waitingPieces(db: Database): { waiting: WaitingPiece[]; waitingInAll: number } {
-  const rows = db.select().from(pieces).where(waits).orderBy(desc(pieces.updatedAt), desc(pieces.id)).limit(SHOWN_AT_MOST).all();
+  // Ids before documents: none is opened to put them in order.
+  const first = db.select({ id: pieces.id }).from(pieces).where(waits).orderBy(desc(pieces.updatedAt), desc(pieces.id)).limit(SHOWN_AT_MOST).all();
+  const ids = first.map(({ id }) => id);
+  const rows = db.select().from(pieces).where(inArray(pieces.id, ids)).orderBy(desc(pieces.updatedAt), desc(pieces.id)).all();
   const shelves = allShelves(db);
   const units = studioUnits(db);
   const glasses = namedGlasses(shelves);

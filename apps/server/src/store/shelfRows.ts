@@ -5,7 +5,7 @@
  */
 import { type AnyRecord, KIND_LIST, type KindName, type Shelves, inOrder, isKind, kindOf } from '@torvin/schema';
 import type Driver from 'better-sqlite3';
-import { eq, isNull, sql } from 'drizzle-orm';
+import { eq, getTableColumns, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
 import { records } from '../db/tables';
 
@@ -22,6 +22,8 @@ interface Known {
   shelves: Shelves;
   /** Those that stand, each with its kind. */
   kinds: Map<string, KindName>;
+  /** In which order they were put in, by which those of one name or moment stand. */
+  places: Map<string, number>;
   /** Read inside a transaction that may still be taken back. */
   unsure: Set<string>;
 }
@@ -47,7 +49,13 @@ export function parsed({ kind, id, version, doc }: Pick<Row, 'kind' | 'id' | 've
 }
 
 function readAll(db: Database): Known {
-  const rows = db.select().from(records).where(isNull(records.deletedAt)).all();
+  const rows = db
+    .select({ ...getTableColumns(records), place: sql<number>`rowid` })
+    .from(records)
+    .where(isNull(records.deletedAt))
+    .orderBy(sql`rowid`)
+    .all();
+  const places = new Map(rows.map(({ id, place }) => [id, place]));
   const kinds = new Map<string, KindName>();
   const lists = new Map<KindName, AnyRecord[]>(KIND_LIST.map((kind) => [kind, []]));
   for (const row of rows) {
@@ -57,35 +65,45 @@ function readAll(db: Database): Known {
   }
   const byKind = Object.fromEntries(KIND_LIST.map((kind) => [kind, inOrder(kind, lists.get(kind) ?? [])]));
   const shelves = { ...byKind, archived: rows.flatMap(({ id, archived }) => (archived ? [id] : [])).sort() } as Shelves;
-  return { shelves, kinds, unsure: new Set() };
+  return { shelves, kinds, places, unsure: new Set() };
 }
 
 /** The list, which is in its order, with a record put where it belongs. */
-function withRecord(kind: KindName, list: readonly AnyRecord[], record: AnyRecord): AnyRecord[] {
+function withRecord(kind: KindName, list: readonly AnyRecord[], record: AnyRecord, places: ReadonlyMap<string, number>): AnyRecord[] {
+  const isBefore = (other: AnyRecord): boolean => {
+    const [first, again] = [inOrder(kind, [other, record])[0], inOrder(kind, [record, other])[0]];
+    return first === again ? first === record : (places.get(record.id) ?? 0) < (places.get(other.id) ?? 0);
+  };
   let [from, to] = [0, list.length];
   while (from < to) {
     const middle = (from + to) >> 1;
-    if (inOrder(kind, [list[middle], record])[0] === record) to = middle;
+    if (isBefore(list[middle])) to = middle;
     else from = middle + 1;
   }
   return [...list.slice(0, from), record, ...list.slice(from)];
 }
 
 /** What stands of one row by now, put into what is known. */
-function readAgain(db: Database, { shelves, kinds, unsure }: Known, id: string): Known {
-  const row = db.select().from(records).where(eq(records.id, id)).get();
+function readAgain(db: Database, { shelves, kinds, places, unsure }: Known, id: string): Known {
+  const row = db
+    .select({ ...getTableColumns(records), place: sql<number>`rowid` })
+    .from(records)
+    .where(eq(records.id, id))
+    .get();
   const was = kinds.get(id);
   const next: Record<string, unknown> = { ...shelves };
   const list = (kind: KindName): AnyRecord[] => next[kind] as AnyRecord[];
   if (was) next[was] = list(was).filter((one) => one.id !== id);
   const archived = shelves.archived.filter((one) => one !== id);
   kinds.delete(id);
+  places.delete(id);
   if (row && row.deletedAt === null && isKind(row.kind)) {
     kinds.set(id, row.kind);
-    next[row.kind] = withRecord(row.kind, list(row.kind), parsed(row));
+    places.set(id, row.place);
+    next[row.kind] = withRecord(row.kind, list(row.kind), parsed(row), places);
     if (row.archived) archived.push(id);
   }
-  return { shelves: { ...next, archived: archived.sort() } as Shelves, kinds, unsure };
+  return { shelves: { ...next, archived: archived.sort() } as Shelves, kinds, places, unsure };
 }
 
 export function allShelves(db: Database): Shelves {

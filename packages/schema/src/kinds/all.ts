@@ -377,12 +377,10 @@ export const isKind = (name: string): name is KindName => name in KINDS;
 
 const byName = (a: AnyRecord, b: AnyRecord): number => ('name' in a && 'name' in b ? a.name.localeCompare(b.name) : 0);
 
-const byId = (a: AnyRecord, b: AnyRecord): number => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
-
-/** Newest first where a kind has a time, else by name; of one moment or name by their ids, which rise with time. */
+/** Newest first where a kind has a time, else by name. */
 export function inOrder(kind: KindName, list: readonly AnyRecord[]): AnyRecord[] {
   const { newest } = kindOf(kind);
-  return list.toSorted(newest ? (a, b) => newest(b) - newest(a) || byId(a, b) : (a, b) => byName(a, b) || byId(a, b));
+  return list.toSorted(newest ? (a, b) => newest(b) - newest(a) : byName);
 }
 
 /** What a record is called: its name, or what it is about. */
