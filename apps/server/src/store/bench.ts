@@ -1,5 +1,5 @@
 /** What is going on in the studio, put together from its firings. */
-import { LOOKS, type LookSeen, type PlannedStep, RECIPES, WITNESS_ERROR_K, type Witness, namedGlasses, neededWork, outdatedBy, stepName } from '@torvin/core';
+import { LOOKS, type LookSeen, RECIPES, type Units, WITNESS_ERROR_K, type Witness, namedGlasses, neededWork, outdatedBy, stepName } from '@torvin/core';
 import type { Bench, Learned, Shelves, Snapshot, WaitingPiece } from '@torvin/schema';
 import { type SQL, and, count, desc, eq, inArray, isNotNull, isNull, max, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
@@ -37,44 +37,48 @@ const SHOWN_AT_MOST = 12;
 const waits = and(isNotNull(pieces.waits), isNull(pieces.deletedAt));
 
 export function waitingPieces(db: Database): { waiting: WaitingPiece[]; waitingInAll: number } {
-  // Ids before documents: none is opened to put them in order.
-  const first = db.select({ id: pieces.id }).from(pieces).where(waits).orderBy(desc(pieces.updatedAt), desc(pieces.id)).limit(SHOWN_AT_MOST).all();
-  const ids = first.map(({ id }) => id);
-  const rows = db.select().from(pieces).where(inArray(pieces.id, ids)).orderBy(desc(pieces.updatedAt), desc(pieces.id)).all();
+  // Without documents: none is opened to put them in order, nor where nothing has changed.
+  const { id, version, tags, finishedAt, awayAt, patternAt } = pieces;
+  const first = db
+    .select({ id, version, tags, finishedAt, awayAt, patternAt, waits: pieces.waits, waitsStepId: pieces.waitsStepId })
+    .from(pieces)
+    .where(waits)
+    .orderBy(desc(pieces.updatedAt), desc(pieces.id))
+    .limit(SHOWN_AT_MOST)
+    .all();
   const shelves = allShelves(db);
   const units = studioUnits(db);
-  const glasses = namedGlasses(shelves);
-  const fired = firedOf(
-    db,
-    rows.map((row) => row.id),
-  );
   const seen = seenOnce(db);
-  const changes = firedChanges(db);
-  const { temperature, length, mass } = units;
-  /** How long its firing takes, and what is out of date in it. */
-  const planned = ({ id, version, doc }: (typeof rows)[number], step: PlannedStep): Pick<WaitingPiece, 'total_s' | 'outdated'> => {
-    const { scheduleId } = step;
-    if (scheduleId === null) return { total_s: null, outdated: [] };
-    return keptWhile(db, `planned ${id}`, [version, scheduleId, shelves, changes, temperature, length, mass], () => {
-      const { stepId, snapshot, result } = findSchedule(db, scheduleId);
-      return { total_s: result.simulation.total_s, outdated: outdatedBy(doc, stepId, { ...shelves, seen: seen(step) }, snapshot, units) };
-    });
-  };
-  const waiting = rows.flatMap((row): WaitingPiece[] => {
-    if (row.waits === null) return [];
-    const step = row.doc.journey.find(({ id }) => id === row.waitsStepId);
-    return [
-      {
-        piece: pieceRow(db, row, fired(row.id), glasses),
-        for: row.waits,
-        look: step?.kind === 'fire' ? step.look : null,
-        step: step && step.kind !== 'fire' ? stepName(step) : null,
-        stepId: step?.id ?? null,
-        ...(step?.kind === 'fire' ? planned(row, step) : { total_s: null, outdated: [] }),
-      },
-    ];
+  const on = [shelves, firedChanges(db), units.temperature, units.length, units.mass];
+  const waiting = first.map((row) => {
+    const filed = [row.tags.join('\n'), row.finishedAt, row.awayAt, row.patternAt];
+    return keptWhile(db, `waiting ${row.id}`, [row.version, row.waits, row.waitsStepId, ...filed, ...on], () => waitingPiece(db, row.id, shelves, units, seen));
   });
-  return { waiting, waitingInAll: db.select({ n: count() }).from(pieces).where(waits).get()?.n ?? 0 };
+  return { waiting: waiting.flatMap((one) => one ?? []), waitingInAll: countWaiting(db) };
+}
+
+/** All that wait but for the few that were deleted: each of the two is counted by an index, and no document is passed over. */
+function countWaiting(db: Database): number {
+  const counted = (where: SQL | undefined): number => db.select({ n: count() }).from(pieces).where(where).get()?.n ?? 0;
+  return counted(isNotNull(pieces.waits)) - counted(and(isNotNull(pieces.deletedAt), isNotNull(pieces.waits)));
+}
+
+/** What a piece waits for; how long its firing takes, and what is out of date in it. */
+function waitingPiece(db: Database, pieceId: string, shelves: Shelves, units: Units, seen: ReturnType<typeof seenOnce>): WaitingPiece | null {
+  const row = db.select().from(pieces).where(eq(pieces.id, pieceId)).get();
+  if (!row?.waits) return null;
+  const step = row.doc.journey.find(({ id }) => id === row.waitsStepId);
+  const fire = step?.kind === 'fire' ? step : null;
+  const schedule = fire?.scheduleId ? findSchedule(db, fire.scheduleId) : null;
+  return {
+    piece: pieceRow(db, row, firedOf(db, [pieceId])(pieceId), namedGlasses(shelves)),
+    for: row.waits,
+    look: fire?.look ?? null,
+    step: step && step.kind !== 'fire' ? stepName(step) : null,
+    stepId: step?.id ?? null,
+    total_s: schedule?.result.simulation.total_s ?? null,
+    outdated: schedule && fire ? outdatedBy(row.doc, schedule.stepId, { ...shelves, seen: seen(fire) }, schedule.snapshot, units) : [],
+  };
 }
 
 export interface Evidence {
