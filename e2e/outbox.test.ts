@@ -284,6 +284,21 @@ describe('what was typed and not saved', () => {
     await me.page.close();
   });
 
+  test('of a new record is saved as the one that the page is of, and goes on from there', async () => {
+    const me = await open('/shelves/forms/new?then=making');
+    await me.type('record-name', 'Leaf press');
+    await me.page.goto(`${studio.address}/pieces`);
+    await me.find('piece-link');
+    await me.page.goto(`${studio.address}/shelves/forms/new?then=making`);
+    await me.press('take-draft');
+    await me.gone('draft');
+    await me.press('save-record');
+    await me.page.waitForFunction(() => window.location.pathname === '/shelves/makings/new');
+    const made = (await ask<{ id: string; name: string }[]>('forms')).filter(({ name }) => name === 'Leaf press');
+    expect(made.map(({ id }) => id)).toEqual([new URL(me.page.url()).searchParams.get('on')]);
+    await me.page.close();
+  });
+
   test('rows ticked while keying in are found ticked, where one goes on', async () => {
     const me = await openPiece('Sundial disc');
     await me.press('piece-key-in');

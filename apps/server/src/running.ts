@@ -48,6 +48,7 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
       await keeper.make({ dataDir, folder: backupsDir, why: 'migration', now: now(), program: version });
       prune(backupsDir, now());
     }
+    isAlone = false;
     try {
       return whole(openDatabase(dataDir, migrationsDir, { beginAnew, version }));
     } catch (error) {
@@ -102,12 +103,16 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
     try {
       await allQuiet(0);
       await opened.letGo();
-      isAlone = false;
       opened = await open();
       app = createApp({ ...parts, opened, backups, access, hub, room, lines });
+    } catch (error) {
+      // Tried again, as long as it is still in use alone.
+      lines.failed('opening the database for others too', error);
+      room.ranOut();
     } finally {
       exchanging = false;
     }
+    if (isAlone) room.ranOut();
   }
 
   async function exchange(incoming: string): Promise<string | null> {
@@ -134,6 +139,7 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
       } finally {
         app = createApp({ ...parts, opened, backups, access, hub, room, lines });
       }
+      if (isAlone) room.ranOut();
       hub.publish({ topic: 'all' });
       return aside;
     } finally {
@@ -143,7 +149,7 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
 
   const backups = keepBackups({ dataDir, folder: backupsDir, keeper, program: version, schema: schemaOf(migrationsDir), exchange, now });
   let app = createApp({ ...parts, opened, backups, access, hub, room, lines });
-  if (isAlone) room.ran(true);
+  if (isAlone) room.ranOut();
 
   return {
     get opened() {

@@ -9,9 +9,9 @@ const names = [...COUNTED, ...KIND_LIST] as [string, ...string[]];
 export const DiagnosticsSchema = z
   .object({
     at: instant,
-    versions: z.record(z.string(), z.string()).meta({ description: 'Of the program, its engine and database, and of what it runs on' }),
+    versions: z.record(z.string(), z.string()).meta({ description: 'The program, its engine, its database, and the system under it' }),
     settings: z.record(z.string(), z.union([z.string(), z.boolean()])).meta({ description: 'As they were chosen; no address and no name' }),
-    counts: z.partialRecord(z.enum(names), count('Of what stands')).meta({ description: 'Of each kind of record and of what is made with them' }),
+    counts: z.partialRecord(z.enum(names), count('Of what stands')).meta({ description: 'How many records of each kind, pieces, firings and the rest' }),
     database_bytes: figure('bytes', 'Of the database with its log'),
     free_bytes: figure('bytes', 'Free on its disk'),
     memory_bytes: figure('bytes', 'Of the server'),

@@ -8,7 +8,7 @@ export interface Room {
   /** Nothing can be saved for want of room. */
   isFull(): boolean;
   /** A save has failed for want of room, or the database was opened without any. */
-  ran(out: true): void;
+  ranOut(): void;
   stop(): void;
 }
 
@@ -52,7 +52,7 @@ export function watchRoom(dataDir: string, db: () => Database, changed: (full: b
   }
   return {
     isFull: () => full,
-    ran() {
+    ranOut() {
       if (full) return;
       full = true;
       looking = setInterval(look, LOOK_AGAIN_MS);

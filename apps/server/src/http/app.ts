@@ -126,6 +126,6 @@ export function createApp({
     response.status(404).json({ code: 'unknown-path', path: request.originalUrl, message: `There is no ${request.method} ${request.originalUrl}.` });
   });
   if (webDir) serveWeb(app, webDir);
-  app.use(answerErrors(log, lines, () => room?.ran(true)));
+  app.use(answerErrors(log, lines, () => room?.ranOut()));
   return app;
 }

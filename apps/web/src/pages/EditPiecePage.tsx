@@ -42,35 +42,16 @@ function EditPiece({ piece, shelves, back }: { piece: Piece; shelves: Shelves; b
     draft.done();
     router.replace(`/pieces/${piece.id}`);
   };
+  const andLeave = (decide: () => void) => (): void => {
+    decide();
+    leave();
+  };
   return (
     <Screen title={TITLE} back={back}>
       {queue.elsewhere && (
-        <StaleChoice
-          current={queue.elsewhere}
-          mine={layup.name}
-          onTakeTheirs={() => {
-            queue.takeTheirs();
-            leave();
-          }}
-          onKeepMine={() => {
-            queue.keepMine();
-            leave();
-          }}
-        />
+        <StaleChoice current={queue.elsewhere} mine={layup.name} onTakeTheirs={andLeave(queue.takeTheirs)} onKeepMine={andLeave(queue.keepMine)} />
       )}
-      {queue.gone && (
-        <GoneChoice
-          what="piece"
-          onBringBack={() => {
-            queue.keepMine();
-            leave();
-          }}
-          onLeave={() => {
-            queue.takeTheirs();
-            leave();
-          }}
-        />
-      )}
+      {queue.gone && <GoneChoice what="piece" onBringBack={andLeave(queue.keepMine)} onLeave={andLeave(queue.takeTheirs)} />}
       <PieceForm
         shelves={shelves}
         entry={opened.entry}

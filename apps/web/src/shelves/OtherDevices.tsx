@@ -86,10 +86,13 @@ function Passcode({ passcode, home, devices }: AccessTold) {
     mutationFn: (next: string) => call(api.changePasscode, { body: { passcode: next, ...(asksOld ? { old } : {}) } }),
     onSuccess(told) {
       client.setQueryData(keys.access, told);
-      setTyped(null);
-      setOld('');
+      leave();
     },
   });
+  const leave = (): void => {
+    setTyped(null);
+    setOld('');
+  };
   const refused = change.error ? problemOfError(change.error) : null;
   const ofOld = refused?.path === 'old';
   const { length } = plainPasscode(typed ?? '');
@@ -133,7 +136,7 @@ function Passcode({ passcode, home, devices }: AccessTold) {
           testID="save-passcode"
           onPress={() => change.mutate(typed)}
         />
-        <Action kind="second" title="Leave it" testID="leave-passcode" onPress={() => (setTyped(null), setOld(''))} />
+        <Action kind="second" title="Leave it" testID="leave-passcode" onPress={leave} />
       </View>
     </View>
   );

@@ -210,7 +210,9 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
             draft={draft}
             onTake={(values, from) => {
               reset(values);
-              if (from !== undefined) setBase(from as ShelfRecord);
+              // A new one has its id from this page.
+              const was = from as ShelfRecord | undefined;
+              if (was && was.version > 0) setBase(was);
             }}
           />
         )}
