@@ -1,7 +1,7 @@
 /** What saves, lists and the Bench cost in a crowded studio, 10,000 records and 5,000 pieces, beside an empty one: asked in turns, as ratios. */
 import type { Glass, Piece } from '@torvin/schema';
 import { join } from 'node:path';
-import { openDatabase } from '../apps/server/src/db/open';
+import { openDatabase } from '../apps/server/src/opening/open';
 import { records } from '../apps/server/src/db/tables';
 import { fillTenYears } from '../apps/server/src/test/tenYears';
 import { ROOT, Studio } from '../e2e/server';

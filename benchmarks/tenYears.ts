@@ -7,7 +7,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import type { CDPSession } from 'puppeteer-core';
-import { openDatabase } from '../apps/server/src/db/open';
+import { openDatabase } from '../apps/server/src/opening/open';
 import { fillTenYears } from '../apps/server/src/test/tenYears';
 import { ROOT, Studio, wholePieces } from '../e2e/server';
 import { PHONE, Visitor, launch } from '../e2e/visitor';

@@ -5,7 +5,7 @@ import { get } from 'node:https';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { DEMO_PIECES } from '../apps/server/src/db/demo';
+import { DEMO_PIECES } from '../apps/server/src/opening/demo';
 import { certificate } from './certificate';
 import { ROOT, ownLink, startAndListen, wholePieces } from './server';
 

@@ -133,6 +133,35 @@ test('a start set for later is kept as planned, and the kiln says so', async () 
   await me.reads('Low kiln: Sundial disc, full fuse; Tray, smallest of three, slump');
 });
 
+test('a load tells wherever it stands which of its pieces is not as it was planned; its note is of all of them', async () => {
+  await me.goToPiece('Tray, smallest of three', studio.address);
+  await me.press('journey-0');
+  await me.press('layer-row-0');
+  await me.press('layer-depth-more');
+  await me.press('close-layer-sheet');
+  for (const place of ['bench', 'kiln']) {
+    await me.page.goto(`${studio.address}/${place}`);
+    await me.sees(
+      'load-outdated',
+      /What lies there is not what its schedule was made for\. Tray, smallest of three: It was laid 6 mm deep; now it is 7 mm deep\./,
+    );
+  }
+  await me.expectSound('a planned load of which one piece was changed');
+  await me.page.goto(`${studio.address}/bench`);
+  await me.press('open-firing');
+  await me.press('fold-load');
+  await me.sees('load-outdated', /Tray, smallest of three: It was laid 6 mm deep/);
+  await me.sees('load-entry', /Tray, smallest of three/);
+  await me.type('load-note', 'The vent was left open.');
+  await me.expectSound('a load in a record');
+  await me.press('keep-load-note');
+  await me.gone('keep-load-note');
+  await me.press('load-entry');
+  await me.heading(/^Tray, smallest of three$/);
+  await me.press('fold-load');
+  expect(await me.of('[data-testid="load-note"]', (node) => (node as HTMLTextAreaElement).value)).toBe('The vent was left open.');
+});
+
 test('a shape that cannot be is refused at its field, and nothing typed is lost', async () => {
   await me.goToPiece('Lamp panel, left', studio.address);
   await me.press('step-1');

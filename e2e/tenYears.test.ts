@@ -1,7 +1,7 @@
 /** A studio of ten years in the browser: what is sent, how it is kept, how much of a list exists at once, and how one finds a piece. */
 import { join } from 'node:path';
 import type { HTTPResponse } from 'puppeteer-core';
-import { openDatabase } from '../apps/server/src/db/open';
+import { openDatabase } from '../apps/server/src/opening/open';
 import { fillTenYears } from '../apps/server/src/test/tenYears';
 import { ROOT } from './server';
 import { setting } from './setting';

@@ -1,6 +1,6 @@
 /** One piece, one computed schedule, one recorded firing: the whole thread, walked at phone size. */
 import { setting } from './setting';
-import { DEMO_PIECES } from '../apps/server/src/db/demo';
+import { DEMO_PIECES } from '../apps/server/src/opening/demo';
 import { PHONE, Visitor } from './visitor';
 
 const here = setting();

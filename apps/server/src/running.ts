@@ -9,7 +9,7 @@ import { type Backups, keepBackups } from './backup/keeping';
 import { finishSwap, swapIn } from './backup/swap';
 import type { Keeper } from './backup/thread';
 import { Busy } from './compute/pool';
-import { HalfMigrated, type Opened, clearMemory, isBehind, mustBeWhole, openDatabase, schemaOf } from './db/open';
+import { HalfMigrated, type Opened, clearMemory, isBehind, mustBeWhole, openDatabase, schemaOf } from './opening/open';
 import { faultOf } from './folder/faults';
 import { type Room, hasNone, watchRoom } from './folder/room';
 import { type AppParts, createApp } from './http/app';

@@ -110,7 +110,7 @@ export type { WrittenAsked } from './quantity/written';
 export { coneWords, sameWorkWords, writtenWords } from './quantity/conversionWords';
 export type { ToldQuantity, TwoUnits } from './quantity/told';
 export { laidAsPut, putGlass, type PutAs, type ReckonedGlass, sheetsFor } from './piece/putGlass';
-export { asItStands, givesShape, heldAcross, heldForm, leavesShelf, serves, shapeOf, shapingIn, shapingOf, standsOut } from './piece/inForm';
+export { asItStands, givesShape, heldAcross, heldForm, leavesShelf, serves, shapeOf, shapingIn, shapingOf, standsOut, CANNOT_BE } from './piece/inForm';
 export { betweenThem, type FormNotes, formNotes, rescueIn, stuckOn, overShelf } from './piece/formNotes';
 export { type PutBlank, putBlank } from './piece/putBlank';
 export { smokes, RELEASE_KINDS, type ReleaseKind } from './release/coat';
@@ -274,7 +274,6 @@ export { type FitAsked, fitBefore, fitWarnings, standingWarnings } from './piece
 export { journeyWarnings, type WorkOf } from './piece/journeyWarnings';
 export { type AfterStep, bodiesAfter } from './piece/bodiesAfter';
 export { type BodyNow, bodyOf, isOnePiece, isSealed, massNow, nothingYet } from './piece/bodyNow';
-export { CANNOT_BE } from './piece/doing';
 export { bodyWords, CLEANED_NAMES, FACE_NAMES, HAND_NAMES, JOINED_NAMES, LOOKED_NAMES, stepName, stepWords, strikeWords, TAKEN_NAMES } from './piece/stepWords';
 export { setupWords, SHELF_STANDS, standsAs } from './piece/words';
 export type { MadeFrom } from './piece/madeFrom';
@@ -318,7 +317,8 @@ export {
   type Stuff,
   turnParts,
 } from './piece/placing';
-export { layUnder, scaledBetween, type Sketch, SKETCH_RANGE_M } from './piece/sketch';
+export type { Sketch } from './piece/document';
+export { layUnder, scaledBetween, SKETCH_RANGE_M } from './piece/sketch';
 export { acrossOf, isPlaceable, isPlaced, leanLayer, mappedLayers, partsOf, type Placeable } from './piece/placed';
 export { constantsOf, glassName, hasTwoFaces, type Lie, madeUpOf, type NamedGlass, namedGlasses, type ShelfMade, type Stripe } from './piece/shelf';
 export { glassIdsIn, laidAs, MADE_FORMS, MADE_NAMES, type MadeForm, STRIPES_AT_MOST, stripesOf, takenBy, type Yield, yieldOf } from './piece/made';
@@ -346,4 +346,5 @@ export {
   correctionsOf,
   workAsRead,
 } from './learn/corrections';
-export { boundedBy, seenBody, type SeenFiring, seenFor, type SeenWork } from './schedule/bounds';
+export { boundedBy, seenBody, type SeenFiring, seenFor } from './schedule/bounds';
+export type { SeenWork } from './schedule/seenWork';

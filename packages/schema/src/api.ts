@@ -14,7 +14,10 @@ import {
   FiringSchema,
   LoadAheadSchema,
   LoadChangeSchema,
+  LoadDetailSchema,
   LoadSchema,
+  LoadShownSchema,
+  NewReadingsSchema,
   NewFiringSchema,
   LearnedQuerySchema,
   SeenFiringSchema,
@@ -45,7 +48,8 @@ import { ImportQuerySchema, ImportedSchema, PieceFileSchema, ofOlderFormat } fro
 import { NewProgramSchema, ProgramQuerySchema, ProgramSchema } from './programs';
 import { NewReckoningSchema, RECKONINGS_KEPT, ReckoningSchema } from './reckonings';
 import { KIND_LIST, type KINDS, type KindName, kindOf } from './kinds/all';
-import type { Kind, Stored } from './kinds/kind';
+import type { Kind } from './kinds/kind';
+import type { Stored } from './kinds/stored';
 import { ShelvesSchema } from './kinds/shelves';
 
 export interface Endpoint<Request extends z.ZodType | undefined = z.ZodType | undefined, Answer extends z.ZodType = z.ZodType> extends More {
@@ -222,12 +226,28 @@ export const api = {
   keepReckoning: send('post', '/api/reckonings', 'Keeps what was reckoned; repeated with the same id it does nothing', NewReckoningSchema, ReckoningSchema, {
     changes: 'reckonings',
   }),
-  loads: get('/api/loads', 'What is in the kilns, and what is planned for them', z.array(LoadAheadSchema)),
-  saveLoad: send('put', '/api/loads/:id', 'Says when a kiln was opened, which frees it for the next load', LoadChangeSchema, LoadSchema, {
-    stands: LoadSchema,
-    keyed: true,
-    changes: 'firing',
-  }),
+  loads: get('/api/loads', 'What is in the kilns, and what is planned for them', z.array(LoadShownSchema)),
+  load: get('/api/loads/:id', 'One load: what it was keyed with, what is in it, its note and what was read in the kiln', LoadDetailSchema),
+  addReadings: send(
+    'post',
+    '/api/loads/:id/readings',
+    'Adds what was read in the kiln while a load was in it; one that is sent again counts once',
+    NewReadingsSchema,
+    LoadDetailSchema,
+    { changes: 'firing' },
+  ),
+  saveLoad: send(
+    'put',
+    '/api/loads/:id',
+    'Says when a kiln was opened, which frees it for the next load, or notes something of a load',
+    LoadChangeSchema,
+    LoadSchema,
+    {
+      stands: LoadSchema,
+      keyed: true,
+      changes: 'firing',
+    },
+  ),
   recordFiring: send(
     'post',
     '/api/firings',

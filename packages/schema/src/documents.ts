@@ -38,7 +38,8 @@ import {
   schemaFor,
 } from '@torvin/core/contract';
 import { CSV_STYLES } from './csv';
-import { recordId, LaidLayerSchema, StepSchema, version, ResultSchema, PieceSchema, PieceRowSchema, asked } from './pieces';
+import { recordId, LaidLayerSchema, StepSchema, version, PieceSchema, PieceRowSchema, asked } from './pieces';
+import { ResultSchema } from './result';
 import { WAITS } from './waits';
 import { ControllerSchema, photoHash, photoList } from './records';
 
@@ -221,6 +222,8 @@ export type Photo = z.infer<typeof PhotoSchema>;
 
 /** What can be read in a kiln that fires glass, °C. */
 export const WITNESS_RANGE_C = { least: 100, most: 1700 } as const;
+/** What a thermocouple in a kiln can show, from a cold room up, °C. */
+const READING_RANGE_C = { least: -40, most: 1700 } as const;
 /** More than this no reading at the glass lies from the controller's, K. */
 const WITNESS_AT_MOST_K = 60;
 
@@ -279,14 +282,29 @@ export const LoadSchema = z
     openedAt: instant.nullable(),
     at: instant,
     zone,
+    ahead_s: figure('s', 'By how much the clock of the device that told its start was before the server’s when it came'),
+    scheduleNumber: figure('', 'Which of its schedules it runs; null where old records put unlike ones into one load').int().nullable(),
+    controllerId: z.string().nullable(),
+    slot: figure('', 'The program of its controller that it was keyed into, where that is known').int().nullable(),
+    note: z.string(),
     version,
   })
   .meta({ id: 'Load' });
 export type Load = z.infer<typeof LoadSchema>;
 
+/** channel: which thermocouple, '' for that of the controller; at: when, ms UTC. */
+export const KilnReadingSchema = z
+  .strictObject({
+    channel: words('Thermocouple', 40).default(''),
+    at: instant,
+    reading_C: quantity('Reading', '°C', READING_RANGE_C.least, READING_RANGE_C.most),
+  })
+  .meta({ id: 'KilnReading' });
+export type KilnReading = z.infer<typeof KilnReadingSchema>;
+
 /** A load that is in its kiln or planned for it, with what is in it. */
 export const LoadAheadSchema = LoadSchema.extend({
-  entries: z.array(z.object({ firingId: id, pieceId: id, pieceName: z.string(), look: z.enum(LOOKS), scheduleId: id })),
+  entries: z.array(z.object({ firingId: id, pieceId: id, stepId: id, pieceName: z.string(), look: z.enum(LOOKS), scheduleId: id })),
   /** By its schedules: the first and the last moment to look in at, when the controller is done, when it may be opened. */
   lookFrom: instant,
   lookTo: instant,
@@ -295,8 +313,36 @@ export const LoadAheadSchema = LoadSchema.extend({
 }).meta({ id: 'LoadAhead' });
 export type LoadAhead = z.infer<typeof LoadAheadSchema>;
 
-/** openedAt: when the kiln was opened, which frees it; null takes that back. */
-export const LoadChangeSchema = z.strictObject({ version, openedAt: instant.nullable() });
+/** A load as it is shown: whether what it was put in for is still what lies there. */
+export const LoadShownSchema = LoadAheadSchema.extend({
+  outdated: z.array(z.string()).meta({ description: 'How its pieces differ from what their schedules were made from, where it is only planned' }),
+}).meta({ id: 'LoadShown' });
+export type LoadShown = z.infer<typeof LoadShownSchema>;
+
+/** All of a load, also after it has been told of. schedule: what it was keyed with; null where its pieces have unlike ones. */
+export const LoadDetailSchema = LoadSchema.extend({
+  schedule: z
+    .object({
+      number: figure('', 'Counted from 1').int(),
+      segments: z.array(PurposefulSegmentSchema),
+      entries: z.array(z.object({ pieceId: id, stepId: id, scheduleId: id })),
+      createdAt: instant,
+    })
+    .nullable(),
+  entries: z.array(
+    z.object({ firingId: id, pieceId: id, stepId: id, pieceName: z.string(), look: z.enum(LOOKS), scheduleId: id, result: ResultSchema.nullable() }),
+  ),
+  outdated: LoadShownSchema.shape.outdated,
+  readings: z.array(KilnReadingSchema),
+}).meta({ id: 'LoadDetail' });
+export type LoadDetail = z.infer<typeof LoadDetailSchema>;
+
+/** openedAt: when the kiln was opened, which frees it; null takes that back. What is left out stays. */
+export const LoadChangeSchema = z.strictObject({ version, openedAt: instant.nullable().optional(), note: words('Note', 4000).optional() });
+
+const READINGS_AT_ONCE = 2000;
+
+export const NewReadingsSchema = z.strictObject({ readings: z.array(KilnReadingSchema).min(1).max(READINGS_AT_ONCE) }).meta({ id: 'NewReadings' });
 
 /** Its time is that of another firing of the piece, or of another load in the kiln, and that was asked: so it was. */
 const atOnce = z.boolean().default(false);

@@ -74,6 +74,7 @@ export const EXAMPLES: Takes = {
   makeBackup: {},
   deleteBackup: {},
   restoreBackup: {},
+  addReadings: { readings: [{ channel: '', at: AT + 2 * 3_600_000, reading_C: 512 }] },
   saveLoad: { ...based, openedAt: AT + 20 * 3_600_000 },
   recordFiring: { id: firingId, pieceId, scheduleId, ...told },
   saveFiring: { ...based, ...told },

@@ -1,12 +1,14 @@
 /** Documents, requests and answers of Torvin, shared by server and web. */
 export * from './records';
 export * from './kinds/kind';
+export * from './kinds/stored';
 export * from './kinds/fields';
 export * from './kinds/all';
 export * from './kinds/forms';
 export * from './kinds/shelves';
 export * from './kinds/rename';
 export * from './pieces';
+export * from './result';
 export * from './documents';
 export * from './pieceFile';
 export * from './kilnTime';

@@ -9,7 +9,7 @@ export interface KilnTime {
 }
 
 /** What is not opened yet is in its kiln until now at least. A kiln that is on no shelf is not judged. */
-export const inTheWay = (loads: readonly LoadAhead[], { kilnId, from, to }: KilnTime, now: number): LoadAhead | null =>
+export const inTheWay = <L extends LoadAhead>(loads: readonly L[], { kilnId, from, to }: KilnTime, now: number): L | null =>
   kilnId === null
     ? null
     : (loads.find((load) => load.kilnId === kilnId && load.at < to && from < (load.at <= now ? Math.max(load.until, now + 1) : load.until)) ?? null);

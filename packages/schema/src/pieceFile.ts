@@ -3,7 +3,7 @@
  * the shelves that it names. What is written out and read in again is equal.
  */
 import { z } from 'zod';
-import { FiringSchema, LessonSchema, LoadSchema, NO_LESSON, ScheduleSchema } from './documents';
+import { FiringSchema, LessonSchema, LoadSchema, NO_LESSON, KilnReadingSchema, ScheduleSchema } from './documents';
 import { FilingSchema, PieceSchema } from './pieces';
 import { KINDS, type KindName } from './kinds/all';
 import { photoHash } from './records';
@@ -12,13 +12,22 @@ import { EvaluationSchema } from '@torvin/core/contract';
 export const PIECE_FILE_FORMAT = 'torvin-piece';
 export const PIECE_FILE_VERSION = 2;
 
+/** Its schedule follows from what is in it; program, note and readings are left out by files from before they were kept. */
+const FiledLoadSchema = LoadSchema.omit({ version: true, scheduleNumber: true }).extend({
+  ahead_s: LoadSchema.shape.ahead_s.default(0),
+  controllerId: LoadSchema.shape.controllerId.default(null),
+  slot: LoadSchema.shape.slot.default(null),
+  note: LoadSchema.shape.note.default(''),
+  readings: z.array(KilnReadingSchema).default([]),
+});
+
 const FiledFiringSchema = FiringSchema.pick({
   ...{ id: true, scheduleId: true, firedAt: true, zone: true, place: true, result: true, lookReached: true },
   ...{ note: true, asFired: true, photos: true, createdAt: true, knownBy: true },
 } as const).extend({
   asFiredResult: EvaluationSchema.nullable(),
   /** Left out by files from before firings were loads. */
-  load: LoadSchema.omit({ version: true }).optional(),
+  load: FiledLoadSchema.optional(),
   differences: z.array(z.string()).default([]),
   accepted: z.array(z.string()).default([]),
   /** Left out by files from before firings said what they teach. */

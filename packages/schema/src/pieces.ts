@@ -50,6 +50,7 @@ import {
   words,
   schemaFor,
 } from '@torvin/core/contract';
+import { ResultSchema, type FiringResult } from './result';
 import { nextStep } from './waits';
 
 export const SHEET_RANGE_M = { least: 0.0005, most: 0.025 } as const;
@@ -271,9 +272,6 @@ export type PieceDoc = z.infer<typeof PieceDocSchema>;
 
 export const pieceName = words('Name', 80, 1);
 export const version = quantity('Version', '', 1, 1e9).int();
-
-export const ResultSchema = oneOf('Result', ['short', 'right', 'past']);
-export type FiringResult = z.infer<typeof ResultSchema>;
 
 export const TAGS_AT_MOST = 12;
 export const TAG_LETTERS_AT_MOST = 30;

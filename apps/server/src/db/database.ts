@@ -6,6 +6,8 @@ import type Driver from 'better-sqlite3';
 import type { BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
 import type * as tables from './tables';
 
+export const DATABASE_FILE = 'torvin.db';
+
 export type Database = BetterSQLite3Database<typeof tables>;
 
 /** What is read in it is what is written on: nobody else writes in between, and whoever does already is waited for. */

@@ -61,8 +61,6 @@ export const pieces = sqliteTable(
     finishedAt: integer('finished_at'),
     awayAt: integer('away_at'),
     patternAt: integer('pattern_at'),
-    /** Ids of the made glass that it names: kept by store/made.ts, so that who takes of it is found without opening documents. */
-    takes: text('takes', { mode: 'json' }).$type<string[]>().notNull().default([]),
     createdAt: integer('created_at').notNull(),
     updatedAt: integer('updated_at').notNull(),
     deletedAt: integer('deleted_at'),
@@ -76,9 +74,6 @@ export const pieces = sqliteTable(
     index('pieces_tagged')
       .on(table.tags, table.deletedAt, table.awayAt, table.patternAt)
       .where(sql`${table.tags} <> '[]'`),
-    index('pieces_taking')
-      .on(table.id)
-      .where(sql`${table.takes} <> '[]'`),
     index('pieces_waiting')
       .on(table.updatedAt)
       .where(sql`${table.waits} is not null`),
@@ -100,6 +95,26 @@ export const pieceStates = sqliteTable(
     what: text('what').notNull(),
   },
   (table) => [primaryKey({ columns: [table.pieceId, table.position] })],
+);
+
+/** What takes how much of which glass: kept by store/uses.ts, so that nobody opens documents to ask. */
+export const uses = sqliteTable(
+  'uses',
+  {
+    pieceId: text('piece_id')
+      .notNull()
+      .references(() => pieces.id, { onDelete: 'cascade' }),
+    glassId: text('glass_id').notNull(),
+    /** As it is laid; null where the figures of a glass of the piece have been changed since it was told. */
+    mass_kg: real('mass_kg'),
+  },
+  (table) => [
+    primaryKey({ columns: [table.pieceId, table.glassId] }),
+    index('uses_by_glass').on(table.glassId),
+    index('uses_untold')
+      .on(table.pieceId)
+      .where(sql`${table.mass_kg} is null`),
+  ],
 );
 
 /** What schedules were made from, once for all versions that were made from the same. */
@@ -170,6 +185,14 @@ export const loads = sqliteTable(
     /** When it was started, or is to start: what everything is counted from. */
     at: integer('at').notNull(),
     zone: text('zone').notNull(),
+    /** By how much the clock of the device that told its start was before the server's, s. */
+    ahead_s: real('ahead_s').notNull().default(0),
+    /** Which of its schedules it runs; null where old records put unlike ones into one load. */
+    scheduleNumber: integer('schedule_number'),
+    /** The program that its schedule was keyed into, where that is known. */
+    controllerId: text('controller_id'),
+    slot: integer('slot'),
+    note: text('note').notNull().default(''),
     version: integer('version').notNull().default(1),
     createdAt: integer('created_at').notNull(),
   },
@@ -178,6 +201,44 @@ export const loads = sqliteTable(
     index('loads_by_kiln').on(table.kilnId, table.at),
     check('load_has_a_start', sql`${table.at} = coalesce(${table.startedAt}, ${table.plannedAt})`),
   ],
+);
+
+/** One piece, or one mould that is fired empty, in a load: the version by which it was judged. */
+export interface LoadEntry {
+  pieceId: string;
+  stepId: string;
+  scheduleId: string;
+}
+
+/** What a load is keyed with, made for all that is in it. Immutable: what comes to it or leaves it makes another. */
+export const loadSchedules = sqliteTable(
+  'load_schedules',
+  {
+    loadId: text('load_id')
+      .notNull()
+      .references(() => loads.id, { onDelete: 'cascade' }),
+    /** From 1. */
+    number: integer('number').notNull(),
+    segments: text('segments', { mode: 'json' }).$type<PurposefulSegment[]>().notNull(),
+    entries: text('entries', { mode: 'json' }).$type<LoadEntry[]>().notNull(),
+    createdAt: integer('created_at').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.loadId, table.number] })],
+);
+
+/** What was read in the kiln while a load was in it. */
+export const readings = sqliteTable(
+  'readings',
+  {
+    loadId: text('load_id')
+      .notNull()
+      .references(() => loads.id, { onDelete: 'cascade' }),
+    /** Which thermocouple; '' for that of the controller. */
+    channel: text('channel').notNull(),
+    at: integer('at').notNull(),
+    reading_C: real('reading_c').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.loadId, table.channel, table.at] })],
 );
 
 /** An entry of a load: one piece's firing, with its own result. */

@@ -1,7 +1,7 @@
 import { firingsOf, asJourney } from '@torvin/core';
 import type { Firing, NewPiece, Piece, SavedSchedule } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
-import { DEMO_PIECES } from '../db/demo';
+import { DEMO_PIECES } from '../opening/demo';
 import { SCHEMA, type TestServer, startTestServer } from '../test/testServer';
 
 let server: TestServer;

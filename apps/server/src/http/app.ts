@@ -7,7 +7,7 @@ import type { Logger } from 'pino';
 import type { Access } from '../access/access';
 import type { Backups } from '../backup/keeping';
 import type { ComputePools } from '../compute/pool';
-import type { Opened } from '../db/open';
+import type { Opened } from '../opening/open';
 import type { Room } from '../folder/room';
 import type { Hub } from '../live/hub';
 import { ownApi } from './apiDigest';

@@ -4,7 +4,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { asc, eq, isNull } from 'drizzle-orm';
 import { damaged, sequence } from '../test/damage';
-import { DATABASE_FILE } from '../db/open';
+import { DATABASE_FILE } from '../db/database';
 import { firings, loads, pieces, records, schedules } from '../db/tables';
 import { type TestServer, startTestServer } from '../test/testServer';
 

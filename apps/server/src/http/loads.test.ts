@@ -1,6 +1,6 @@
 /** What must never reach a kiln: a schedule that is not of this piece any more, a second load, a record that cannot be. */
 import { firingsOf, anotherLike, laidLayers, changeLayer, type LaidLayer } from '@torvin/core';
-import type { Firing, LoadAhead, Piece, Schedule } from '@torvin/schema';
+import type { Firing, LoadDetail, LoadShown, Piece, PieceFile, Schedule } from '@torvin/schema';
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { firings, pieces as rows } from '../db/tables';
@@ -13,7 +13,8 @@ beforeEach(async () => {
 afterEach(() => server.stop());
 
 const HOUR_MS = 3600e3;
-const ahead = async (): Promise<LoadAhead[]> => (await server.ask('GET', '/api/loads')).body;
+const detailOf = async (id: string): Promise<LoadDetail> => (await server.ask('GET', `/api/loads/${id}`)).body;
+const ahead = async (): Promise<LoadShown[]> => (await server.ask('GET', '/api/loads')).body;
 
 async function demo(name: string): Promise<{ piece: Piece; schedule: Schedule }> {
   const piece = await server.piece(name);
@@ -120,7 +121,7 @@ describe('a schedule whose piece was laid otherwise since', () => {
     expect(refused.body.message).toMatch(/It was laid 6 mm deep; now it is 15 mm deep\./);
     expect(await ahead()).toEqual([]);
     const taken = await record({ ...firing, asItIs: true });
-    expect(taken.status).toBe(200);
+    expect([taken.status, taken.body.message]).toEqual([200, undefined]);
     expect(taken.body.differences).toEqual(['It was laid 6 mm deep; now it is 15 mm deep.']);
     expect((await server.ask('GET', `/api/firings/${firing.id}`)).body.firing.differences).toEqual(taken.body.differences);
   });
@@ -404,4 +405,115 @@ describe('a shape that cannot be', () => {
     expect((await save(renamed.body, worse)).body).toMatchObject({ code: 'impossible', path: 'doc.journey.1.kilnId' });
     expect((await save(renamed.body, shaped(old, 0.08))).status).toBe(200);
   });
+});
+
+describe('what a load is keyed with', () => {
+  /** A tray's own version with the rows of the tiles, as joining makes it. */
+  async function joinedBy(loadId: string, at: number, segments: Schedule['segments']): Promise<{ piece: Piece; firing: Firing; scheduleId: string }> {
+    const { piece } = await demo('Tray, smallest of three');
+    const stepId = firingsOf(piece.doc)[0].id;
+    const rows = { id: uuid(), stepId, pieceVersion: piece.version, parentId: null, origin: 'edited', segments };
+    const { schedule, piece: saved } = (await server.ask('POST', `/api/pieces/${piece.id}/schedules`, rows)).body;
+    const answer = await record(start({ piece, schedule }, { loadId, firedAt: at, planned: true }));
+    expect(answer.status).toBe(200);
+    return { piece: saved, firing: answer.body, scheduleId: schedule.id };
+  }
+  const plannedAt = NOW + 20 * HOUR_MS;
+
+  test('is a version for all that is in it: another when something comes or goes, and each entry keeps what it was judged by', async () => {
+    await freed();
+    const tiles = await demo('Test tiles, clear');
+    const first = (await record(start(tiles, { firedAt: plannedAt, planned: true }))).body as Firing;
+    const alone = await detailOf(first.load.id);
+    const own = { pieceId: tiles.piece.id, stepId: tiles.schedule.stepId, scheduleId: tiles.schedule.id };
+    expect(alone).toMatchObject({ scheduleNumber: 1, schedule: { number: 1, segments: tiles.schedule.segments, entries: [own] }, outdated: [], note: '' });
+    const { firing, piece, scheduleId } = await joinedBy(first.load.id, plannedAt, tiles.schedule.segments);
+    const both = await detailOf(first.load.id);
+    expect(both.schedule).toMatchObject({ number: 2, entries: [own, { pieceId: piece.id, scheduleId }] });
+    expect(both.entries.map(({ pieceName, result }) => [pieceName, result])).toEqual([
+      ['Test tiles, clear', null],
+      ['Tray, smallest of three', null],
+    ]);
+    expect((await server.ask('DELETE', `/api/firings/${firing.id}`, { version: firing.version })).status).toBe(200);
+    expect((await detailOf(first.load.id)).schedule).toMatchObject({ number: 3, entries: [own] });
+    expect((await server.ask('POST', `/api/firings/${firing.id}/restore`, {})).status).toBe(200);
+    expect((await detailOf(first.load.id)).schedule).toMatchObject({ number: 4, entries: [own, { pieceId: piece.id, scheduleId }] });
+  });
+
+  test('a change of any of its pieces outdates it in words, while it is only planned', async () => {
+    await freed();
+    const tiles = await demo('Test tiles, clear');
+    const first = (await record(start(tiles, { firedAt: plannedAt, planned: true }))).body as Firing;
+    const { piece } = await joinedBy(first.load.id, plannedAt, tiles.schedule.segments);
+    expect((await ahead()).map(({ outdated }) => outdated)).toEqual([[]]);
+    await laidDeeper(piece);
+    const words = ['Tray, smallest of three: It was laid 6 mm deep; now it is 15 mm deep.'];
+    expect((await ahead())[0].outdated).toEqual(words);
+    expect((await detailOf(first.load.id)).outdated).toEqual(words);
+    // Whoever would join it is told too.
+    const disc = await demo('Sundial disc');
+    expect((await record(start(disc, { firedAt: plannedAt, planned: true }))).body.current.id).toBe(first.load.id);
+    // Started and told of it is history.
+    const told = { version: first.version, firedAt: plannedAt, zone: 'UTC', result: null, note: '' };
+    expect((await server.ask('PUT', `/api/firings/${first.id}`, { ...told, firedAt: NOW - HOUR_MS })).status).toBe(200);
+    expect((await ahead())[0].outdated).toEqual([]);
+  });
+
+  test('names the program it stands in, whichever came first, until the kiln is opened', async () => {
+    await freed();
+    const tiles = await demo('Test tiles, clear');
+    const { controllerId } = firingsOf(tiles.piece.doc)[0];
+    const rows = [{ rate: 150, target: 560, hold_min: 20 }];
+    const keyed = (slot: number) => ({ id: uuid(), controllerId, slot, scheduleId: tiles.schedule.id, rows, keyedAt: NOW, readAt: null, slips: null });
+    const first = keyed(4);
+    await server.ask('POST', '/api/programs', first);
+    const { load } = (await record(start(tiles))).body as Firing;
+    expect(load).toMatchObject({ controllerId, slot: 4 });
+    const wrong = keyed(3);
+    await server.ask('POST', '/api/programs', wrong);
+    expect(await detailOf(load.id)).toMatchObject({ controllerId, slot: 3 });
+    await server.ask('DELETE', `/api/programs/${wrong.id}`, {});
+    expect(await detailOf(load.id)).toMatchObject({ controllerId, slot: 4 });
+    await server.ask('PUT', `/api/loads/${load.id}`, { version: load.version, openedAt: NOW });
+    await server.ask('DELETE', `/api/programs/${first.id}`, {});
+    expect(await detailOf(load.id)).toMatchObject({ controllerId, slot: 4 });
+  });
+});
+
+test('a load has a note and what was read in its kiln; both go along with a piece', async () => {
+  const [running] = await ahead();
+  const { id, at, version } = running;
+  expect((await server.ask('PUT', `/api/loads/${id}`, { version, note: 'the vent was left open' })).body).toMatchObject({
+    note: 'the vent was left open',
+    openedAt: null,
+  });
+  const read = (...readings: object[]) => server.ask('POST', `/api/loads/${id}/readings`, { readings });
+  const two = [
+    { at: at + HOUR_MS, reading_C: 214.5 },
+    { at: at + HOUR_MS, reading_C: 196, channel: 'door' },
+  ];
+  expect((await read(...two)).body.readings).toHaveLength(2);
+  // Sent again it counts once, and a figure that was mended stands.
+  expect((await read({ at: at + HOUR_MS, reading_C: 215 })).body.readings).toEqual([
+    { channel: '', at: at + HOUR_MS, reading_C: 215 },
+    { channel: 'door', at: at + HOUR_MS, reading_C: 196 },
+  ]);
+  expect((await read(...two.slice(1), { at: NOW + HOUR_MS, reading_C: 20 })).body).toMatchObject({ code: 'impossible-time', path: 'readings.1.at' });
+  expect((await read({ at: at - 2 * HOUR_MS, reading_C: 20 })).status).toBe(422);
+  expect((await read({ at, reading_C: 5000 })).body.message).toBe('Reading must be a number from -40 to 1700 °C; got 5000.');
+  expect((await server.ask('POST', `/api/loads/${uuid()}/readings`, { readings: two })).status).toBe(404);
+
+  const file = (await server.ask('GET', `/api/pieces/${running.entries[0].pieceId}/file`)).body as PieceFile;
+  const other = await startTestServer();
+  try {
+    for (const load of (await other.ask('GET', '/api/loads')).body as LoadShown[])
+      await other.ask('PUT', `/api/loads/${load.id}`, { version: load.version, openedAt: load.at });
+    const [own] = (await other.ask('GET', '/api/pieces')).body.pieces.filter((piece: Piece) => piece.id === file.piece.id);
+    expect((await other.ask('DELETE', `/api/pieces/${own.id}`, { version: own.version })).status).toBe(200);
+    const taken = await other.ask('POST', '/api/import?running=in', file);
+    expect([taken.status, taken.body.message]).toEqual([200, undefined]);
+    expect((await other.ask('GET', `/api/loads/${id}`)).body.readings).toHaveLength(2);
+  } finally {
+    await other.stop();
+  }
 });

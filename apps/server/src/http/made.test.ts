@@ -1,7 +1,10 @@
 /** Made glass: who takes of it, what is left, that no piece is made of itself, and that it goes along in files. */
-import type { LaidLayer, PieceDocument } from '@torvin/core';
-import type { Made, MadeUse, Piece, PieceFile } from '@torvin/schema';
+import { type LaidLayer, type PieceDocument, bodiesAfter, namedGlasses, takenBy } from '@torvin/core';
+import type { Made, MadeUse, Piece, PieceFile, Shelves } from '@torvin/schema';
+import { sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
+import { pieces, uses } from '../db/tables';
+import { allShelves } from '../store/shelfRows';
 import { type TestServer, startTestServer } from '../test/testServer';
 
 let server: TestServer;
@@ -86,6 +89,39 @@ test('where it came from stays named when that piece is deleted, and what it is 
   expect((await keep({ ...kept, mass_kg: 0.5 })).status).toBe(200);
   const moved = await keep({ ...kept, version: 2, from: null });
   expect([moved.status, moved.body.path]).toEqual([422, 'from']);
+});
+
+test('what is taken is told anew once the figures of a glass of the piece are others, and only then', async () => {
+  const { body: origin } = await pieceOf('Slab', docOf({ glassId }));
+  const made = madeOf(origin);
+  await keep(made);
+  await pieceOf('Panel', thirdOf(made));
+  const untold = (): unknown => server.opened.db.get(sql`select count(*) as n from uses where mass_kg is null`);
+  const [before_kg] = (await usesOf(made.id)).taken.map(({ mass_kg }) => mass_kg);
+  const { families, glasses } = (await server.ask('GET', '/api/shelves')).body as Shelves;
+  const family = families.find(({ id }) => id === glasses.find((glass) => glass.id === glassId)?.familyId);
+  const save = async (change: object, version: number): Promise<number> =>
+    (await server.ask('PUT', `/api/families/${family?.id}`, { ...family, ...change, version })).status;
+  expect(await save({ name: 'Another name' }, family?.version ?? 0)).toBe(200);
+  expect(untold()).toMatchObject({ n: 0 });
+  expect(await save({ density_kg_m3: familyDensity * 1.1 }, (family?.version ?? 0) + 1)).toBe(200);
+  expect(untold()).not.toMatchObject({ n: 0 });
+  expect((await usesOf(made.id)).taken[0].mass_kg).toBeCloseTo(1.1 * before_kg, 9);
+  expect(untold()).toMatchObject({ n: 0 });
+});
+
+test('of every piece it is known what it takes of which glass, by what it lays', async () => {
+  const glasses = namedGlasses(allShelves(server.opened.db));
+  const rows = server.opened.db.select().from(uses).all();
+  for (const { id, doc } of server.opened.db.select().from(pieces).all()) {
+    const own = rows.filter(({ pieceId }) => pieceId === id);
+    expect(new Map(own.map(({ glassId: of, mass_kg }) => [of, mass_kg]))).toEqual(takenBy(doc, glasses));
+    // Held against the fold itself: what all steps have laid.
+    const laid_kg = bodiesAfter(doc, glasses).reduce((sum, after) => sum + after.laid_kg, 0);
+    const filled_kg = doc.journey.reduce((sum, step) => sum + (step.kind === 'fill' ? step.mass_kg : 0), 0);
+    expect(own.reduce((sum, { mass_kg }) => sum + (mass_kg ?? NaN), 0)).toBeCloseTo(laid_kg + filled_kg, 9);
+  }
+  expect(rows.length).toBeGreaterThan(10);
 });
 
 test('what cannot be is refused where it stands; glass that a piece takes is not deleted', async () => {

@@ -125,7 +125,12 @@ describe('clocks that are wrong', () => {
     expect((await server.ask('POST', '/api/firings', firing)).status).toBe(422);
     const started = await server.ask('POST', '/api/firings', firing, clock(at));
     expect(started.status).toBe(200);
-    const { load } = started.body;
+    const { load, version } = started.body;
+    expect(load.ahead_s).toBe(100 * 3600);
+    const saved = (firedAt: number) =>
+      server.ask('PUT', `/api/firings/${firing.id}`, { version, firedAt, zone: 'UTC', result: null, note: '' }, clock(at + 2 * HOUR_MS));
+    // Another note alone says nothing of its start.
+    expect((await saved(at)).body.firing.load).toMatchObject({ at, ahead_s: 100 * 3600 });
     const opened = { version: load.version, openedAt: at + 40 * HOUR_MS };
     expect((await server.ask('PUT', `/api/loads/${load.id}`, opened)).status).toBe(422);
     expect((await server.ask('PUT', `/api/loads/${load.id}`, opened, clock(at + 41 * HOUR_MS))).status).toBe(200);

@@ -4,7 +4,7 @@ import { type AnswerOf, type Change, type Endpoint, PAGE_HEADER } from '@torvin/
 import type { Express, Request, Response } from 'express';
 import type { z } from 'zod';
 import type { ComputePool } from '../compute/pool';
-import type { Opened } from '../db/open';
+import type { Opened } from '../opening/open';
 import { Stale } from '../store/failures';
 import type { Sent } from '../store/receipts';
 import { BadRequest } from './errors';

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { type DiagnosticCounts, KIND_LIST } from '@torvin/schema';
 import { count, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
-import { DATABASE_FILE } from '../db/open';
+import { DATABASE_FILE } from '../db/database';
 import { firings, loads, photos, pieces, programs, schedules } from '../db/tables';
 import { allShelves } from './shelfRows';
 

@@ -9,7 +9,6 @@ import {
   fitWarnings,
   formatTemperature,
   hottestSegment,
-  outdatedBy,
   ProblemError,
   standingWarnings,
   text,
@@ -24,16 +23,18 @@ import { type Database, writing } from '../db/database';
 import { firings, loads, pieces, schedules } from '../db/tables';
 import { Conflict, Deleted, NotFound, Stale, Taken } from './failures';
 import { findLoad, loadsAhead, mustBeFree, mustBeFreeFor, mustNotOverlap } from './loads';
+import { tellLoadSchedule } from './loadSchedules';
 import { firedChanges, keptWhile } from './keptWhile';
+import { differencesNow } from './outdated';
 import { mustHavePhotos } from './photos';
+import { tellProgram } from './programs';
 import { type Sent, once } from './receipts';
-import { findSchedule } from './schedules';
-import { seenFirings } from './seen';
+import { findSchedule, rowsOf } from './schedules';
 import { allShelves } from './shelfRows';
 import { mentions } from './search';
 import { readStudio, studioUnits } from './studio';
 import { lastResults, tellWaiting } from './waiting';
-import { CLOCKS_APART_MS, clockWords } from './times';
+import { type Clocks, CLOCKS_APART_MS, clockWords } from './times';
 
 type Recorded = z.output<typeof NewFiringSchema>;
 type Change = z.output<typeof FiringChangeSchema>;
@@ -173,19 +174,6 @@ function mustBeReached(db: Database, ran: Change['asFired'], { snapshot }: Sched
 /** Rows as they ran, or null where they are the planned ones. */
 const ranOtherwise = (ran: Change['asFired'], { segments }: Schedule): Change['asFired'] => (ran === null || isDeepStrictEqual(ran, segments) ? null : ran);
 
-/** What differs now from what the schedule was made from; a deleted piece has nothing that could differ. */
-export function differencesNow(db: Database, schedule: Schedule): string[] {
-  const piece = db
-    .select({ doc: pieces.doc })
-    .from(pieces)
-    .where(and(eq(pieces.id, schedule.pieceId), isNull(pieces.deletedAt)))
-    .get();
-  if (!piece) return [];
-  const { kilnId: kiln, look: kind } = firingOf(piece.doc, schedule.stepId) ?? {};
-  const shelf = { ...allShelves(db), ...(kiln && kind ? { seen: seenFirings(db, { kiln, look: kind }) } : {}) };
-  return outdatedBy(piece.doc, schedule.stepId, shelf, schedule.snapshot, studioUnits(db));
-}
-
 /** What speaks against a firing as it is started: what was found at the piece and in its form, and limits that its schedule breaks. */
 function standingNow(db: Database, { pieceId: of, stepId: at, segments, result: planned, snapshot }: Schedule): string[] {
   const piece = db
@@ -227,8 +215,7 @@ function mustJoin(db: Database, loadId: string, schedule: Schedule): void {
   if (load.kilnId !== kilnOf(db, schedule))
     throw new Conflict('other-kiln', 'loadId', `That load is in the kiln '${load.kilnName}'; this schedule is for '${schedule.snapshot.kilnName}'.`);
   if (load.entries.some(({ pieceId: one }) => one === schedule.pieceId)) throw new Conflict('twice', 'loadId', 'This piece is in that load already.');
-  const rows = ({ segments }: Schedule): unknown => segments.map(({ rate_C_per_h, target_C, hold_s }) => ({ rate_C_per_h, target_C, hold_s }));
-  if (!isDeepStrictEqual(rows(findSchedule(db, load.entries[0].scheduleId)), rows(schedule))) {
+  if (rowsOf(findSchedule(db, load.entries[0].scheduleId).segments) !== rowsOf(schedule.segments)) {
     throw new Conflict(
       'other-schedule',
       'scheduleId',
@@ -238,7 +225,7 @@ function mustJoin(db: Database, loadId: string, schedule: Schedule): void {
 }
 
 /** The load that a new firing belongs to, judged as things stand now. */
-function loadFor(db: Database, wanted: Recorded, schedule: Schedule, now: number): string {
+function loadFor(db: Database, wanted: Recorded, schedule: Schedule, { now, ahead_s }: Clocks): string {
   const loadId = wanted.loadId ?? loadIdFor(wanted.id);
   const there = db.select({ id: loads.id }).from(loads).where(eq(loads.id, loadId)).get();
   const { firedAt, zone, planned, result: told } = wanted;
@@ -252,13 +239,13 @@ function loadFor(db: Database, wanted: Recorded, schedule: Schedule, now: number
   else if (!wanted.atOnce) mustNotOverlap(db, { firingId: wanted.id, pieceId: wanted.pieceId, loadId, kilnId, from: firedAt, to, zone });
   const start = planned ? { plannedAt: firedAt, startedAt: null } : { plannedAt: null, startedAt: firedAt };
   db.insert(loads)
-    .values({ id: loadId, kilnId, kilnName: schedule.snapshot.kilnName, ...start, at: firedAt, zone, createdAt: now })
+    .values({ id: loadId, kilnId, kilnName: schedule.snapshot.kilnName, ...start, at: firedAt, zone, ahead_s, createdAt: now })
     .run();
   return loadId;
 }
 
 /** asFiredResult: the engine's word on firing.asFired, where there is any. Judged and kept in one transaction. */
-export function recordFiring(db: Database, wanted: Recorded, asFiredResult: Evaluation | null, now: number): Firing {
+export function recordFiring(db: Database, wanted: Recorded, asFiredResult: Evaluation | null, clocks: Clocks): Firing {
   return writing(db, (tx) => {
     const before = tx.select().from(firings).where(eq(id, wanted.id)).get();
     if (before && before.scheduleId !== wanted.scheduleId) throw new Taken('firing', wanted.id);
@@ -268,17 +255,19 @@ export function recordFiring(db: Database, wanted: Recorded, asFiredResult: Eval
       mustHavePhotos(tx, wanted.photos, []);
       const ran = ranOtherwise(wanted.asFired, schedule);
       mustBeReached(tx, ran, schedule);
-      mustBePossible(wanted, (ran && asFiredResult) ?? schedule.result, wanted.planned, now);
+      mustBePossible(wanted, (ran && asFiredResult) ?? schedule.result, wanted.planned, clocks.now);
       const differs = wanted.result === null ? differencesNow(tx, schedule) : [];
       if (differs.length > 0 && !wanted.asItIs) {
         throw new Conflict('outdated', 'asItIs', `This schedule is out of date. ${differs.join(' ')} Compute it again, or fire it as it is.`, differs);
       }
-      const loadId = loadFor(tx, wanted, schedule, now);
+      const loadId = loadFor(tx, wanted, schedule, clocks);
       const stood = wanted.result === null ? standingNow(tx, schedule) : [];
       const { zone: _zone, firedAt: _firedAt, planned: _planned, asItIs: _asItIs, atOnce: _atOnce, ...told } = wanted;
       tx.insert(firings)
-        .values({ ...told, loadId, asFired: ran, asFiredResult: ran && asFiredResult, differences: differs, accepted: stood, createdAt: now })
+        .values({ ...told, loadId, asFired: ran, asFiredResult: ran && asFiredResult, differences: differs, accepted: stood, createdAt: clocks.now })
         .run();
+      tellLoadSchedule(tx, loadId, clocks.now);
+      tellProgram(tx, wanted.scheduleId);
       tellWaiting(tx, wanted.pieceId);
     }
     return findOne(tx, wanted.id);
@@ -306,16 +295,29 @@ function unchanged(db: Database, wanted: string, based: number): void {
   if (current.version !== based) throw new Stale('firing', current, based);
 }
 
-export const saveFiring = (db: Database, wanted: string, change: Change, asFiredResult: Evaluation | null, sent: Sent): FiringDetail =>
+/** sent.at is the later of the two clocks. */
+export const saveFiring = (
+  db: Database,
+  wanted: string,
+  change: Change,
+  asFiredResult: Evaluation | null,
+  { ahead_s, ...sent }: Sent & Pick<Clocks, 'ahead_s'>,
+): FiringDetail =>
   once(
     db,
     sent,
     `firing ${wanted}`,
-    (tx) => changeFiring(tx, wanted, change, asFiredResult, sent.at),
+    (tx) => changeFiring(tx, wanted, change, asFiredResult, { now: sent.at, ahead_s }),
     (tx) => findFiring(tx, wanted),
   );
 
-function changeFiring(tx: Database, wanted: string, { version: based, ...told }: Change, asFiredResult: Evaluation | null, now: number): FiringDetail {
+function changeFiring(
+  tx: Database,
+  wanted: string,
+  { version: based, ...told }: Change,
+  asFiredResult: Evaluation | null,
+  { now, ahead_s }: Clocks,
+): FiringDetail {
   const firing = standing(tx, wanted);
   unchanged(tx, wanted, based);
   const schedule = findSchedule(tx, firing.scheduleId);
@@ -338,7 +340,7 @@ function changeFiring(tx: Database, wanted: string, { version: based, ...told }:
     .run();
   if (!stillPlanned && (firedAt !== load.startedAt || zone !== load.zone)) {
     tx.update(loads)
-      .set({ startedAt: firedAt, at: firedAt, zone, version: load.version + 1 })
+      .set({ startedAt: firedAt, at: firedAt, zone, ahead_s, version: load.version + 1 })
       .where(eq(loads.id, load.id))
       .run();
   }
@@ -356,7 +358,10 @@ export function deleteFiring(db: Database, wanted: string, based: number, now: n
       .set({ deletedAt: now, version: based + 1 })
       .where(eq(id, wanted))
       .run();
-    if (row) tellWaiting(tx, row.pieceId);
+    if (row) {
+      tellLoadSchedule(tx, row.loadId, now);
+      tellWaiting(tx, row.pieceId);
+    }
     return { ok: true };
   });
 }
@@ -368,6 +373,7 @@ export function restoreFiring(db: Database, wanted: string, now: number): Firing
     const firing = findOne(tx, wanted);
     const load = findLoad(tx, firing.load.id);
     if (firing.result === null && load.openedAt === null) mustBeFreeFor(tx, load, now);
+    tellLoadSchedule(tx, load.id, now);
     tellWaiting(tx, firing.pieceId);
     return firing;
   });

@@ -2,7 +2,7 @@
 import { KINDS, type KindName, type RecordOf } from '@torvin/schema';
 import { eq } from 'drizzle-orm';
 import fc from 'fast-check';
-import { type Opened, openDatabase } from '../db/open';
+import { type Opened, openDatabase } from '../opening/open';
 import { writing } from '../db/database';
 import { firings, loads, pieces, records } from '../db/tables';
 import { MIGRATIONS, NOW, anotherStudio } from '../test/testServer';

@@ -1,15 +1,19 @@
 /** Loads: what is in a kiln together. One kiln has one at a time; a kiln is free again once its load is opened or told of. */
 import { ProblemError, RECIPES, momentsOf } from '@torvin/core';
-import { type KilnTime, type Load, type LoadAhead, type LoadChangeSchema, inTheWay } from '@torvin/schema';
+import { type KilnTime, type Load, type LoadAhead, type LoadChangeSchema, type LoadDetail, type LoadShown, type KilnReading, inTheWay } from '@torvin/schema';
 import { and, asc, eq, gt, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { Database } from '../db/database';
-import { firings, loads, pieces, schedules } from '../db/tables';
+import { type Database, writing } from '../db/database';
+import { firings, loadSchedules, loads, pieces, readings, schedules } from '../db/tables';
 import { Conflict, NotFound, Stale } from './failures';
+import { differencesNow } from './outdated';
 import { type Sent, once } from './receipts';
+import { findSchedule } from './schedules';
 import { CLOCKS_APART_MS, clockWords } from './times';
 
 type Change = z.output<typeof LoadChangeSchema>;
+
+const HOUR_MS = 3600e3;
 
 export function findLoad(db: Database, id: string): Load {
   const row = db.select().from(loads).where(eq(loads.id, id)).get();
@@ -27,6 +31,7 @@ export function loadsAhead(db: Database): LoadAhead[] {
       pieceId: pieces.id,
       pieceName: pieces.name,
       scheduleId: schedules.id,
+      stepId: schedules.stepId,
       look: schedules.look,
       segments: schedules.segments,
       result: schedules.result,
@@ -39,13 +44,13 @@ export function loadsAhead(db: Database): LoadAhead[] {
     .orderBy(asc(loads.at), asc(firings.id))
     .all();
   const found = new Map<string, LoadAhead>();
-  for (const { load, firing, pieceId, pieceName, scheduleId, look, segments, result } of rows) {
+  for (const { load, firing, pieceId, stepId, pieceName, scheduleId, look, segments, result } of rows) {
     const { createdAt: _createdAt, ...rest } = load;
     const after = (seconds: number): number => load.at + Math.ceil(seconds * 1000);
     const moments = momentsOf(segments, result.simulation);
     const [lookFrom, lookTo] = [after(moments.look.from_s), after(moments.look.to_s)];
     const ahead = found.get(load.id) ?? { ...rest, entries: [], lookFrom, lookTo, controlled: load.at, until: load.at };
-    ahead.entries.push({ firingId: firing, pieceId, pieceName, look, scheduleId });
+    ahead.entries.push({ firingId: firing, pieceId, stepId, pieceName, look, scheduleId });
     // Old records may have put two schedules into one load.
     ahead.lookFrom = Math.min(ahead.lookFrom, lookFrom);
     ahead.lookTo = Math.max(ahead.lookTo, lookTo);
@@ -54,6 +59,78 @@ export function loadsAhead(db: Database): LoadAhead[] {
     found.set(load.id, ahead);
   }
   return [...found.values()];
+}
+
+/** What differs by now from what the pieces of a load were judged by; once it was started that is history. */
+function outdatedOf(db: Database, { startedAt }: Load, entries: LoadAhead['entries']): string[] {
+  if (startedAt !== null) return [];
+  return entries.flatMap(({ scheduleId, pieceName }) =>
+    differencesNow(db, findSchedule(db, scheduleId)).map((difference) => (entries.length > 1 ? `${pieceName}: ${difference}` : difference)),
+  );
+}
+
+export const loadsShown = (db: Database): LoadShown[] => loadsAhead(db).map((load) => ({ ...load, outdated: outdatedOf(db, load, load.entries) }));
+
+export function loadDetail(db: Database, id: string): LoadDetail {
+  const load = findLoad(db, id);
+  const entries = db
+    .select({
+      ...{ firingId: firings.id, pieceId: firings.pieceId, stepId: schedules.stepId, pieceName: pieces.name },
+      ...{ look: schedules.look, scheduleId: firings.scheduleId, result: firings.result },
+    })
+    .from(firings)
+    .innerJoin(schedules, eq(firings.scheduleId, schedules.id))
+    .innerJoin(pieces, eq(firings.pieceId, pieces.id))
+    .where(and(eq(firings.loadId, id), isNull(firings.deletedAt)))
+    .orderBy(asc(firings.createdAt), asc(firings.id))
+    .all();
+  const keyed = db
+    .select()
+    .from(loadSchedules)
+    .where(and(eq(loadSchedules.loadId, id), eq(loadSchedules.number, load.scheduleNumber ?? 0)))
+    .get();
+  const { loadId: _load, ...schedule } = keyed ?? { loadId: id };
+  const isAhead = load.openedAt === null && entries.every(({ result }) => result === null);
+  return {
+    ...load,
+    schedule: keyed ? (schedule as NonNullable<LoadDetail['schedule']>) : null,
+    entries,
+    outdated: isAhead ? outdatedOf(db, load, entries) : [],
+    readings: readingsOf(db, id),
+  };
+}
+
+export const readingsOf = (db: Database, loadId: string): KilnReading[] =>
+  db
+    .select({ channel: readings.channel, at: readings.at, reading_C: readings.reading_C })
+    .from(readings)
+    .where(eq(readings.loadId, loadId))
+    .orderBy(asc(readings.at), asc(readings.channel))
+    .all();
+
+/** What was read of one thermocouple at one moment counts once, as it came last. */
+export function putReadings(tx: Database, loadId: string, read: readonly KilnReading[]): void {
+  for (const { channel, at, reading_C } of read) {
+    tx.insert(readings)
+      .values({ loadId, channel, at, reading_C })
+      .onConflictDoUpdate({ target: [readings.loadId, readings.channel, readings.at], set: { reading_C } })
+      .run();
+  }
+}
+
+/** Refuses what was not read while the load was in its kiln; a kiln may be read an hour before its start. */
+export function addReadings(db: Database, id: string, { readings: read }: { readings: readonly KilnReading[] }, now: number): LoadDetail {
+  return writing(db, (tx) => {
+    const load = findLoad(tx, id);
+    const until = Math.min(load.openedAt ?? now, now) + CLOCKS_APART_MS;
+    const wrong = read.findIndex(({ at }) => at < load.at - HOUR_MS || at > until);
+    if (wrong >= 0) {
+      const message = `The load was in its kiln from ${clockWords(load.at, load.zone)} to ${clockWords(until, load.zone)}; this was read at ${clockWords(read[wrong].at, load.zone)}.`;
+      throw new ProblemError({ code: 'impossible-time', path: `readings.${wrong}.at`, message });
+    }
+    putReadings(tx, id, read);
+    return loadDetail(tx, id);
+  });
 }
 
 const names = ({ entries }: LoadAhead): string => entries.map(({ pieceName }) => pieceName).join(', ');
@@ -131,7 +208,7 @@ export function mustNotOverlap(db: Database, { firingId, pieceId, loadId, kilnId
   throw new Conflict('overlaps', 'firedAt', `${stood}; this one would be from ${time(from, to)}. Correct its start, or save it all the same.`, other);
 }
 
-/** Says when a kiln was opened: after the start, and not in time to come. */
+/** Says when a kiln was opened: after the start, and not in time to come; or notes something of its load. */
 export const saveLoad = (db: Database, id: string, change: Change, sent: Sent): Load =>
   once(
     db,
@@ -141,16 +218,17 @@ export const saveLoad = (db: Database, id: string, change: Change, sent: Sent): 
     (tx) => findLoad(tx, id),
   );
 
-function changeLoad(tx: Database, id: string, { version: based, openedAt }: Change, now: number): Load {
+function changeLoad(tx: Database, id: string, { version: based, ...change }: Change, now: number): Load {
   const load = findLoad(tx, id);
+  const { openedAt, note } = { ...load, ...change };
   if (load.version !== based) throw new Stale('load', load, based);
-  if (openedAt !== null && (openedAt < load.at || openedAt > now + CLOCKS_APART_MS)) {
+  if (openedAt !== null && openedAt !== load.openedAt && (openedAt < load.at || openedAt > now + CLOCKS_APART_MS)) {
     const message = `It cannot have been opened at ${clockWords(openedAt, load.zone)}: that must be after its start at ${clockWords(load.at, load.zone)} and not in time to come.`;
     throw new ProblemError({ code: 'impossible-time', path: 'openedAt', message });
   }
   if (openedAt === null && load.openedAt !== null) mustBeFreeFor(tx, load, now);
   tx.update(loads)
-    .set({ openedAt, version: based + 1 })
+    .set({ openedAt, note, version: based + 1 })
     .where(eq(loads.id, id))
     .run();
   return findLoad(tx, id);

@@ -27,7 +27,8 @@ import { type Database, writing } from '../db/database';
 import { firings, loads, pieceStates, pieces, records, schedules } from '../db/tables';
 import { Conflict, Taken } from './failures';
 import { loadIdFor } from './firings';
-import { mustBeFreeFor } from './loads';
+import { mustBeFreeFor, putReadings, readingsOf } from './loads';
+import { tellLoadSchedule } from './loadSchedules';
 import { filedPhotos, takeFiledPhotos } from './photos';
 import { mustComeFromElsewhere } from './made';
 import { between, findPiece, tellFollowing } from './pieces';
@@ -66,9 +67,9 @@ export function pieceFile(db: Database, dataDir: string, id: string): PieceFile 
     formatVersion: PIECE_FILE_VERSION,
     piece: { id, name, doc, createdAt, tags, finishedAt, patternAt },
     schedules: own.map(documentOf),
-    firings: fired.map(({ firings: firing, loads: { version: _saves, createdAt: _made, ...load } }) => {
+    firings: fired.map(({ firings: firing, loads: { version: _saves, createdAt: _made, scheduleNumber: _number, ...load } }) => {
       const { pieceId: _piece, version: _version, deletedAt: _deleted, loadId: _load, ...rest } = firing;
-      return { ...rest, firedAt: load.at, zone: load.zone, load };
+      return { ...rest, firedAt: load.at, zone: load.zone, load: { ...load, readings: readingsOf(db, load.id) } };
     }),
     photos: filedPhotos(dataDir, [...fired.flatMap(({ firings: firing }) => firing.photos), ...(doc.under ? [doc.under.hash] : [])]),
     shelves: namedByPiece(allShelves(db), doc),
@@ -312,7 +313,7 @@ function show(tx: Database, file: PieceFile, outcome: Imported['outcome'], now: 
   for (const { load, firedAt, zone, ...firing } of file.firings) {
     const schedule = versions.get(firing.scheduleId);
     const loadId = load?.id ?? loadIdFor(firing.id);
-    const told = load ?? {
+    const { readings: read = [], ...told } = load ?? {
       kilnId: null,
       kilnName: schedule?.snapshot.kilnName ?? '',
       plannedAt: null,
@@ -329,6 +330,8 @@ function show(tx: Database, file: PieceFile, outcome: Imported['outcome'], now: 
       .values({ ...firing, pieceId: id, loadId })
       .onConflictDoNothing()
       .run();
+    putReadings(tx, loadId, read);
+    tellLoadSchedule(tx, loadId, now);
   }
   for (const firing of file.firings.filter(isOpen)) {
     const [row] = tx

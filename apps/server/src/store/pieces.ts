@@ -23,7 +23,8 @@ import { allShelves } from './shelfRows';
 import { mentions } from './search';
 import { pieceRow } from './pieceRows';
 import { readStudio } from './studio';
-import { mustComeFromElsewhere, tellTaken } from './made';
+import { mustComeFromElsewhere } from './made';
+import { tellUses } from './uses';
 import { firedOf, tellWaiting, turnsOf } from './waiting';
 
 type Change = z.output<typeof PieceChangeSchema>;
@@ -213,7 +214,7 @@ export function createPiece(db: Database, { id, name, doc }: NewPiece, at: numbe
 /** What lists know of a piece follows from its document. */
 export function tellFollowing(tx: Database, id: string, doc: PieceDoc): void {
   tellWaiting(tx, id);
-  tellTaken(tx, id, doc);
+  tellUses(tx, id, doc);
 }
 
 type Row = typeof pieces.$inferSelect;

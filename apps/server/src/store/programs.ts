@@ -1,13 +1,13 @@
 /** What stands in the programs of the controllers. What came last for a program stands, the rest was keyed over; a wrong entry can be taken out. */
 import { ProblemError, profileOf } from '@torvin/core';
 import type { NewProgramSchema, Program } from '@torvin/schema';
-import { and, asc, eq, gt, isNull, max } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNull, max } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
 import { type Database, writing } from '../db/database';
-import { pieces, programs, schedules } from '../db/tables';
+import { firings, loads, pieces, programs, schedules } from '../db/tables';
 import { NotFound, Taken } from './failures';
-import { CLOCKS_APART_MS } from './times';
+import { type Clocks, CLOCKS_APART_MS } from './times';
 import { findRecord } from './records';
 
 type New = z.output<typeof NewProgramSchema>;
@@ -68,12 +68,6 @@ function findProgram(db: Database, id: string): Program {
   return told(program, more, keyedOver(db, id) ?? null);
 }
 
-/** The server's own clock, and by how much that of the device was before it. */
-export interface Clocks {
-  now: number;
-  ahead_s: number;
-}
-
 const impossible = (path: string, message: string): ProblemError => new ProblemError({ code: 'impossible', path, message });
 
 /** Refused where the controller has no such program, where it came with it, and where it could not have been keyed in. */
@@ -94,8 +88,28 @@ export function keyProgram(db: Database, program: New, { now, ahead_s }: Clocks)
     tx.insert(programs)
       .values({ ...program, ahead_s, place: placeFor(tx, program, { now, ahead_s }) })
       .run();
+    if (scheduleId !== null) tellProgram(tx, scheduleId);
     return findProgram(tx, id);
   });
+}
+
+/** Of loads that are not opened yet: the program in which the schedule that they run stands. */
+export function tellProgram(tx: Database, scheduleId: string): void {
+  const stands = tx
+    .select({ controllerId: programs.controllerId, slot: programs.slot })
+    .from(programs)
+    .where(and(eq(programs.scheduleId, scheduleId), isNull(programs.removedAt)))
+    .orderBy(desc(programs.place))
+    .limit(1)
+    .get();
+  const running = tx
+    .select({ id: firings.loadId })
+    .from(firings)
+    .where(and(eq(firings.scheduleId, scheduleId), isNull(firings.result), isNull(firings.deletedAt)));
+  tx.update(loads)
+    .set(stands ?? { controllerId: null, slot: null })
+    .where(and(inArray(loads.id, running), isNull(loads.openedAt)))
+    .run();
 }
 
 /**
@@ -121,11 +135,12 @@ function placeFor(db: Database, { controllerId, slot, keyedAt }: New, { now, ahe
 /** Takes a wrong entry out: what stood there before it stands again. Repeated, it does nothing. */
 export function removeProgram(db: Database, id: string, now: number): { ok: true } {
   return writing(db, (tx) => {
-    findProgram(tx, id);
+    const { scheduleId } = findProgram(tx, id);
     tx.update(programs)
       .set({ removedAt: now })
       .where(and(eq(programs.id, id), isNull(programs.removedAt)))
       .run();
+    if (scheduleId !== null) tellProgram(tx, scheduleId);
     return { ok: true };
   });
 }
@@ -133,6 +148,8 @@ export function removeProgram(db: Database, id: string, now: number): { ok: true
 export function restoreProgram(db: Database, id: string): Program {
   return writing(db, (tx) => {
     tx.update(programs).set({ removedAt: null }).where(eq(programs.id, id)).run();
-    return findProgram(tx, id);
+    const back = findProgram(tx, id);
+    if (back.scheduleId !== null) tellProgram(tx, back.scheduleId);
+    return back;
   });
 }

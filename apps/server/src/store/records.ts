@@ -26,6 +26,7 @@ import { mustHavePhotos } from './photos';
 import { type Sent, once } from './receipts';
 import { allShelves, parsed } from './shelfRows';
 import { CLOCKS_APART_MS } from './times';
+import { recordChanged } from './uses';
 
 type Row = typeof records.$inferSelect;
 
@@ -100,6 +101,7 @@ export function saveRecord<K extends KindName>(db: Database, kind: K, id: string
           .set({ doc: documentOf(record), version: record.version + 1, updatedAt: sent.at })
           .where(eq(records.id, id))
           .run();
+        recordChanged(tx, kind, parsed(before), record);
       }
       return findRecord(tx, kind, id);
     },

@@ -138,7 +138,8 @@ export function addSchedule(db: Database, pieceId: string, wanted: NewSchedule, 
 const ALIKE_AT_MOST = 24;
 const LOOKED_AT = 500;
 
-const rowsOf = (segments: readonly PurposefulSegment[]): string =>
+/** The rows as a controller has them: two schedules with the same are one to it. */
+export const rowsOf = (segments: readonly PurposefulSegment[]): string =>
   segments.map(({ rate_C_per_h, target_C, hold_s }) => `${rate_C_per_h} ${target_C} ${hold_s}`).join();
 
 /** Other pieces whose next firing is in the same kiln by the very same rows, by name. */

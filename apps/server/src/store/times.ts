@@ -3,6 +3,12 @@
 /** Phone and server may differ by so much. */
 export const CLOCKS_APART_MS = 5 * 60e3;
 
+/** The server's own clock, and by how much that of the device was before it. */
+export interface Clocks {
+  now: number;
+  ahead_s: number;
+}
+
 /** By how much the clock that sent something is before this one, s; 0 where they agree as well as clocks do, and where none was named. */
 export function aheadOf(sent: string | undefined, now: number): number {
   const apart_ms = sent === undefined || sent === '' ? NaN : Number(sent) - now;

@@ -1,9 +1,9 @@
 /** What many tests begin from, made once and copied by each: node makeFixtures.mjs <folder> <migrations>. */
 import { cpSync } from 'node:fs';
 import { join } from 'node:path';
-import { addDemoPhotos } from '../db/demoPhotos';
-import { openDatabase } from '../db/open';
-import { seedDemo } from '../db/seed';
+import { addDemoPhotos } from '../opening/demoPhotos';
+import { openDatabase } from '../opening/open';
+import { seedDemo } from '../opening/seed';
 import { NOW, TEN_YEARS_COUNT } from './fixtures';
 import { fillTenYears } from './tenYears';
 

@@ -11,7 +11,8 @@ import pino from 'pino';
 import { makeBackup, unpackChecked } from '../backup/backup';
 import type { Backups } from '../backup/keeping';
 import { type ComputePool, computePool } from '../compute/pool';
-import { DATABASE_FILE, type Opened } from '../db/open';
+import { DATABASE_FILE } from '../db/database';
+import { type Opened } from '../opening/open';
 import { type Running, type RunningParts, runStudio } from '../running';
 import { NOW, copyStudio, fixturesFolder } from './fixtures';
 

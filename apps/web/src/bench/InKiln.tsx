@@ -6,12 +6,13 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { format } from 'date-fns/format';
 import { useFiring } from '@/data/firings';
+import { useLoads } from '@/data/loads';
 import { useStudio } from '@/data/studio';
 import { useComputed } from '@/engine/useComputed';
 import { asRun } from '@/notebook/differences';
 import { useSave } from '@/outbox/useOutbox';
 import { useTheme } from '@/theme/ThemeContext';
-import { space } from '@/theme/theme';
+import { scaled, space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Caution } from '@/ui/Caution';
 import { Held } from '@/ui/Held';
@@ -19,6 +20,7 @@ import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { dayAndClock, inZone } from '@/ui/clock';
+import { UNLIKE, outdatedLoadWords } from '@/ui/loadWords';
 import { LookInSigns } from '@/piece/LookInSigns';
 import { WORK_CAUTIONS } from '@/piece/cautions';
 import { isWide, useLayout } from '@/ui/useWidth';
@@ -35,6 +37,7 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
   const now = useNow();
   const detail = useFiring(firing.id).data;
   const { load } = firing;
+  const ahead = useLoads().data?.find(({ id }) => id === load.id);
   const say = (openedAt: number | null): void => open.save({ id: load.id, openedAt }, { on: load.version });
   const pieces = [firing, ...others];
   const state = load.openedAt !== null ? 'opened' : load.at > now ? 'planned' : 'running';
@@ -43,7 +46,13 @@ export function InKiln({ firing, others }: { firing: Firing; others: readonly Fi
       <Words bold>{`${firing.kilnName}: ${pieces.map((one) => `${one.pieceName}, ${RECIPES[one.look].name.toLowerCase()}`).join('; ')}`}</Words>
       {state === 'opened' && <Words testID="has-been-opened">{`Opened ${dayAndClock(load.openedAt ?? now, new Date(now))}; not told of yet.`}</Words>}
       {state === 'planned' && <Words bold testID="planned">{`Starts by itself at ${dayAndClock(load.at, new Date(now))}.`}</Words>}
-      {state !== 'opened' && detail && <ByTheClock detail={detail} now={now} />}
+      {ahead && ahead.outdated.length > 0 && (
+        <Notice tone="warn" testID="load-outdated">
+          {outdatedLoadWords(ahead.outdated)}
+        </Notice>
+      )}
+      {others.length > 0 && load.scheduleNumber === null && <Words testID="load-unlike">{UNLIKE}</Words>}
+      {state !== 'opened' && (detail ? <ByTheClock detail={detail} now={now} /> : <Room with={CALL_FOLD} />)}
       {state !== 'opened' && detail && <CallFold detail={detail} now={now} />}
       {firing.differences.length > 0 && <Notice tone="warn">{`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}</Notice>}
       {open.refusal && <Notice tone="warn">{open.refusal.problem.message}</Notice>}
@@ -103,6 +112,19 @@ function SayOpened({ busy, since, onOpened }: { busy: boolean; since: number; on
   );
 }
 
+/** About as much as what comes takes, so that nothing below it moves under a finger. */
+const COMES = { phone: 464, wide: 320 };
+const CALL_FOLD = 80;
+
+function Room({ with: more = 0 }: { with?: number }) {
+  const wide = isWide(useLayout());
+  return (
+    <View style={{ minHeight: scaled((wide ? COMES.wide : COMES.phone) + more) }}>
+      <Words tone="muted">Computing where it stands …</Words>
+    </View>
+  );
+}
+
 /** Which segment it is in, what glass and kiln have by the model, when to look in, when to open; and all of it drawn. */
 function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
   const { temperatureUnit: unit } = useStudio();
@@ -119,7 +141,7 @@ function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
   const segment = seconds < 0 ? null : standing?.segment;
   // Counted as they were keyed in: switching off at the end is none of them.
   const keyed = segments.length - Number(keyIn(segments, schedule.snapshot.controller).switchOff);
-  if (!standing) return <Words tone="muted">Computing where it stands …</Words>;
+  if (!standing) return <Room />;
   const words = (
     <View style={{ gap: space.hair }}>
       {segment != null && (

@@ -8,3 +8,6 @@ export const loadsReading = queryOptions({ queryKey: keys.loads, queryFn: ({ sig
 
 /** every_ms: asked again so often by itself; left out: when something has changed. */
 export const useLoads = ({ every_ms }: { every_ms?: number } = {}) => useQuery({ ...loadsReading, refetchInterval: every_ms ?? false });
+
+/** All of one load, also after it has been told of. */
+export const useLoad = (id: string) => useQuery({ queryKey: keys.load(id), queryFn: ({ signal }) => call(api.load, { id, signal }) });

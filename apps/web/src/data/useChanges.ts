@@ -13,13 +13,13 @@ export function readBefore({ topic, id }: Change): readonly QueryKey[] {
   const piece = id === undefined ? ['piece'] : keys.piece(id);
   switch (topic) {
     case 'piece':
-      return [piece, keys.pieces, keys.madeUses, ['versions'], ...(id === undefined ? [] : [keys.schedule(id)]), keys.bench];
+      return [piece, keys.pieces, keys.madeUses, ['versions'], ...(id === undefined ? [] : [keys.schedule(id)]), keys.bench, keys.loads];
     case 'firing':
       return [keys.firings, ['firing'], ['versions'], keys.loads, keys.pieces, ['piece']];
     case 'shelves':
-      return [keys.shelves, keys.madeUses, keys.formUses, keys.bench];
+      return [keys.shelves, keys.madeUses, keys.formUses, keys.bench, keys.loads];
     case 'program':
-      return [keys.programs()];
+      return [keys.programs(), keys.loads];
     case 'all':
       return [[]];
     default:

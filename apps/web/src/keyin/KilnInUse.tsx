@@ -1,5 +1,5 @@
 /** By what a kiln is in use and until when, and the ways on: join it, say that it was opened, start when it is free, another kiln. */
-import type { LoadAhead, Piece, Schedule, Shelves, Step } from '@torvin/schema';
+import type { LoadShown, Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -14,16 +14,16 @@ import { useNow } from '@/ui/useNow';
 import { useJoinLoad } from './useJoinLoad';
 
 export interface KilnInUseProps {
-  load: LoadAhead;
+  load: LoadShown;
   piece: Piece;
   step: Step;
   schedule: Schedule;
   shelves: Shelves;
   /** Starts when the kiln is free. */
-  onPlan(load: LoadAhead): void;
+  onPlan(load: LoadShown): void;
 }
 
-export function kilnWords({ entries, kilnName, at, until }: LoadAhead, now: Date): string {
+export function kilnWords({ entries, kilnName, at, until }: LoadShown, now: Date): string {
   const pieces = entries.map(({ pieceName }) => pieceName).join(', ');
   const be = entries.length === 1 ? 'is' : 'are';
   if (at > now.getTime()) return `${pieces} ${be} planned for the kiln '${kilnName}' from ${dayAndClock(at, now)} to ${dayAndClock(until, now)}.`;
@@ -62,7 +62,7 @@ export function KilnInUse({ load, piece, step, schedule, shelves, onPlan }: Kiln
           </>
         }
       >
-        {`${kilnWords(load, now)} One kiln, one load at a time.`}
+        {[kilnWords(load, now), ...load.outdated, 'One kiln, one load at a time.'].join(' ')}
       </Notice>
       {opening && (
         <View style={{ gap: 8 }}>

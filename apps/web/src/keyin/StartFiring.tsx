@@ -3,7 +3,7 @@
  * asked: rows not ticked, a limit broken, a kiln in use. From then on it stands on the Bench until it is told how it came out.
  */
 import { momentsOf, untoldBefore, untoldWords } from '@torvin/core';
-import { type Alike, type LoadAhead, type NewFiring, type Piece, type Schedule, type Shelves, type Step, inTheWay } from '@torvin/schema';
+import { type Alike, type NewFiring, type Piece, type Schedule, type Shelves, type Step, inTheWay } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -147,7 +147,7 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
           step={step}
           schedule={schedule}
           shelves={shelves}
-          onPlan={(free: LoadAhead) => {
+          onPlan={(free) => {
             setWhen('later');
             setWish('start');
             setLater(format(soon(new Date(free.until)), FIELD_TIME));

@@ -1,8 +1,8 @@
 /** Which program of a controller a schedule goes into, and whether it stands in one already. */
-import { type Controller, type PanelRow, formatDuration, profileOf, text } from '@torvin/core';
+import { type Controller, type PanelRow, profileOf } from '@torvin/core';
 import type { Program } from '@torvin/schema';
 import { format } from 'date-fns/format';
-import { dayAndClock } from '@/ui/clock';
+import { aheadWords, dayAndClock } from '@/ui/clock';
 
 export const isStanding = ({ keyedOverAt }: Program): boolean => keyedOverAt === null;
 
@@ -43,8 +43,7 @@ const CLOCKS_APART_MS = 5 * 60e3;
 function clockNote({ keyedAt, ahead_s }: Program, now: Date): string {
   if (keyedAt > now.getTime() + CLOCKS_APART_MS) return `${format(keyedAt, 'd MMM yyyy, HH:mm')}, which is still to come: a clock was wrong`;
   const at = dayAndClock(keyedAt, now);
-  if (ahead_s === 0) return at;
-  return `${at} by a clock ${text(formatDuration(Math.abs(ahead_s)))} ${ahead_s > 0 ? 'before' : 'behind'} the server’s`;
+  return `${at}${aheadWords(ahead_s)}`;
 }
 
 /** 'Bird-bath basin, since Tue 18:20, read back without a slip'. */

@@ -17,6 +17,7 @@ import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
+import { useShelves } from '@/data/pieces';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { LiveFigures } from '@/runsheet/LiveFigures';
 import { PolariserPanel } from '@/runsheet/PolariserPanel';
@@ -30,10 +31,11 @@ import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import { Screen } from '@/ui/Screen';
 import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
-import { clockAfter, inZone, zoneWords } from '@/ui/clock';
+import { aheadWords, clockAfter, inZone, zoneWords } from '@/ui/clock';
 import { offerBack } from '@/ui/takeBack';
 import { AwakeForLookIn } from './AwakeForLookIn';
 import { PhotoRow } from '@/photos/Photos';
+import { LoadPanel, loadWords } from './LoadPanel';
 import { asRun } from './differences';
 import { ResultSign, byWords, lessonSentence, resultWords } from '@/ui/results';
 import { useNotebookHref } from './useNotebookQuery';
@@ -45,6 +47,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
   const unit = units.temperature;
   const router = useRouter();
   const list = useNotebookHref();
+  const { data: shelves } = useShelves();
   const { firing, schedule, together } = detail;
   const start = inZone(firing.firedAt, firing.zone);
   const { snapshot } = schedule;
@@ -56,7 +59,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
   return (
     <Screen
       title={firing.pieceName}
-      subtitle={`${RECIPES[firing.look].name} in ${snapshot.kilnName}, ${format(start, 'd MMMM yyyy, HH:mm')}${zoneWords(firing.firedAt, firing.zone)}`}
+      subtitle={`${RECIPES[firing.look].name} in ${snapshot.kilnName}, ${format(start, 'd MMMM yyyy, HH:mm')}${zoneWords(firing.firedAt, firing.zone)}${aheadWords(firing.load.ahead_s)}`}
       back={{ title: 'Notebook', href: list }}
       padded={false}
     >
@@ -84,7 +87,6 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
             {`This stood against it when it was started. ${firing.accepted.join(' ')}`}
           </Notice>
         )}
-        {together.length > 0 && <Words testID="together">{`In one load with ${together.map(({ pieceName }) => pieceName).join(', ')}.`}</Words>}
         <PhotoRow hashes={firing.photos} of={firing.pieceName} />
         <Words size="label" tone="muted">
           {`${firing.asFired ? 'Ran otherwise than planned' : schedule.origin === 'computed' ? 'Fired as computed' : 'Fired as changed by hand'}; ${setupWords(snapshot.setup, snapshot.firing.setup.coat?.name)}${firing.place ? `, ${firing.place}` : ''}${wareFired(snapshot.firing) ? '' : `; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}`}.`}
@@ -150,6 +152,9 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
       )}
       <LiveFigures firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} opensAt={(of) => clockAfter(start, of.simulation.total_s)} />
       <RunSheet segments={ran.segments} firing={snapshot.firing} evaluation={ran.evaluation} unit={unit} start={start} current />
+      <Fold title="Its load" about={loadWords(firing.load, together, shelves)} testID="load">
+        {() => <LoadPanel id={firing.load.id} firingId={firing.id} />}
+      </Fold>
       {!wareFired(snapshot.firing) && (
         <Fold title="Between crossed polarisers" about="what should have stayed as stress, beside your pictures" testID="polariser">
           {() => <PolariserPanel firing={snapshot.firing} evaluation={ran.evaluation} photos={firing.photos} />}

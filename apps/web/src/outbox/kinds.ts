@@ -49,6 +49,7 @@ export interface Variables {
   deleteFiring: { id: string; pieceName: string };
   restoreFiring: { id: string; pieceName: string };
   openLoad: { id: string; openedAt: number | null };
+  noteLoad: { id: string; note: string };
   /** of: what its schedule is of, to be shown until the server has said so. */
   keyProgram: NewProgram & { controllerName: string; of: Pick<Program, 'pieceId' | 'pieceName' | 'stepId'> };
   removeProgram: { id: string; controllerId: string; controllerName: string; slot: number };
@@ -109,6 +110,7 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
     void client.setQueryData<Shelves>(keys.shelves, (shelves) => shelves && withList(shelves, kind, change));
   const forgetShelves = (): void => {
     void readAnew(client, keys.shelves);
+    void readAnew(client, keys.loads);
     void readAnew(client, keys.madeUses);
     void readAnew(client, keys.formUses);
     void readAnew(client, keys.bench);
@@ -231,6 +233,14 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       taken: forgetFirings,
       onto: (variables, standing: Load) => ({ variables, leaves: { ...standing, openedAt: variables.openedAt } }),
       words: () => 'A kiln opened',
+    },
+    noteLoad: {
+      queue: ({ id }) => `load ${id}`,
+      counts: ({ id }) => `load ${id}`,
+      send: ({ id, note }, { key, version }) => call(api.saveLoad, { id, key, body: { version, note } }),
+      taken: forgetFirings,
+      onto: (variables, standing: Load) => ({ variables, leaves: { ...standing, note: variables.note } }),
+      words: ({ note }) => `Noted of a load: ${note}`,
     },
     keyProgram: {
       queue: ({ controllerId }) => `programs ${controllerId}`,

@@ -18,7 +18,9 @@ export const keys = {
   aside: ['aside'],
   backups: ['backups'],
   access: ['access'],
+  /** Those that are ahead; of one: also once it has been told of. */
   loads: ['loads'],
+  load: (id: string) => ['loads', id],
   reckonings: ['reckonings'],
   madeUses: ['madeUses'],
   /** Of the firings, and of the coats on the shelf. */
@@ -41,4 +43,6 @@ export function adoptPiece(client: QueryClient, piece: Piece): void {
   client.setQueryData(keys.piece(piece.id), piece);
   void readAnew(client, keys.pieces);
   void readAnew(client, keys.madeUses);
+  // A planned load says what differs in it by now.
+  void readAnew(client, keys.loads);
 }

@@ -28,7 +28,7 @@ import { glassOf } from './glassOf';
 import { OfGlass } from './OfGlass';
 import { Outcome } from './Outcome';
 import { putsBlank } from './putBlank';
-import type { SheetProps } from './sheets';
+import type { SheetProps } from './sheetProps';
 import { type AskedField, FieldRow, NamedChips } from './TypedField';
 import { useReckoned } from './useReckoned';
 import type { Where } from './useWhere';

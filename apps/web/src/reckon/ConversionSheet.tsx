@@ -22,7 +22,7 @@ import {
 import { glassOf } from './glassOf';
 import { OfGlass } from './OfGlass';
 import { Outcome } from './Outcome';
-import type { SheetProps } from './sheets';
+import type { SheetProps } from './sheetProps';
 import { type AskedField, FieldRow, NamedChips } from './TypedField';
 import type { Read } from './typed';
 import { useReckoned } from './useReckoned';

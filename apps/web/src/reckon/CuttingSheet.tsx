@@ -9,7 +9,7 @@ import { HollowFields } from './HollowFields';
 import { OfGlass } from './OfGlass';
 import { Outcome } from './Outcome';
 import { type Glasses, putsCut } from './putCut';
-import type { SheetProps } from './sheets';
+import type { SheetProps } from './sheetProps';
 import { type AskedField, FieldRow, NamedChips } from './TypedField';
 import { useReckoned } from './useReckoned';
 

@@ -17,7 +17,7 @@ import { offeredAs, putAsIn, readPutAs } from './putAs';
 import { Outcome } from './Outcome';
 import type { Puts } from './PutOrKeep';
 import { putsGlass } from './putHollow';
-import type { SheetProps } from './sheets';
+import type { SheetProps } from './sheetProps';
 import { type AskedField, FieldRow } from './TypedField';
 import { useReckoned } from './useReckoned';
 

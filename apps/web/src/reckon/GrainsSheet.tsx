@@ -13,7 +13,7 @@ import { OfGlass } from './OfGlass';
 import { Outcome } from './Outcome';
 import { PatchDrawing } from './PatchDrawing';
 import type { Puts } from './PutOrKeep';
-import type { SheetProps } from './sheets';
+import type { SheetProps } from './sheetProps';
 import { type AskedField, FieldRow, NamedChips } from './TypedField';
 import { useNextWork } from './useNextWork';
 import { useReckoned } from './useReckoned';

@@ -18,7 +18,7 @@ import { GoesInAs } from './GoesInAs';
 import { offeredAs, putAsIn, readPutAs } from './putAs';
 import { Outcome } from './Outcome';
 import { putsGlass } from './putHollow';
-import type { SheetProps } from './sheets';
+import type { SheetProps } from './sheetProps';
 import { type AskedField, FieldRow, type Sheet } from './TypedField';
 import { useReckoned } from './useReckoned';
 import type { Where } from './useWhere';

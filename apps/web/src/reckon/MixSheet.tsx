@@ -15,7 +15,7 @@ import { GRADES, MIXES, USUAL, additivesIn, canAdd, coatText, fieldOfMix, partsI
 import { OfGlass } from './OfGlass';
 import { Outcome } from './Outcome';
 import type { Puts } from './PutOrKeep';
-import type { SheetProps } from './sheets';
+import type { SheetProps } from './sheetProps';
 import type { Typed } from './typed';
 import { type AskedField, FieldRow, NamedChips, type Sheet } from './TypedField';
 import { useReckoned } from './useReckoned';

@@ -1,6 +1,5 @@
 /** Every sheet of Reckon, in the order in which they stand side by side. A new one is added here. */
 import type { QuantityName } from '@torvin/core';
-import type { Shelves } from '@torvin/schema';
 import type { ComponentType } from 'react';
 import { BlankSheet } from './BlankSheet';
 import { ConversionSheet } from './ConversionSheet';
@@ -9,18 +8,7 @@ import { FillSheet } from './FillSheet';
 import { GrainsSheet } from './GrainsSheet';
 import { HowMuchSheet } from './HowMuchSheet';
 import { MixSheet } from './MixSheet';
-import type { Typed } from './typed';
-import type { Where } from './useWhere';
-
-export interface SheetProps {
-  typed: Typed;
-  /** Changes some of what is typed. */
-  set(change: Typed): void;
-  shelves: Shelves;
-  where: Where | null;
-  /** It went into a piece. */
-  onPut(): void;
-}
+import type { SheetProps } from './sheetProps';
 
 export const SHEETS: Record<QuantityName, { title: string; Sheet: ComponentType<SheetProps> }> = {
   howMuch: { title: 'how much glass', Sheet: HowMuchSheet },

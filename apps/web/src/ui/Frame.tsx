@@ -13,17 +13,10 @@ import { OverHttp } from './OverHttp';
 import { SkipLink } from './SkipLink';
 import { Words } from './Words';
 import { PageAnnouncer } from './announce';
+import { PLACES } from './places';
 import { RECKON, closeShared, openShared, useShared } from './shared';
 import { TakeBackBar } from './takeBack';
 import { isWide, useLayout } from './useWidth';
-
-const PLACES = [
-  { name: 'Bench', href: '/bench' },
-  { name: 'Pieces', href: '/pieces' },
-  { name: 'Kiln', href: '/kiln' },
-  { name: 'Notebook', href: '/notebook' },
-  { name: 'Shelves', href: '/shelves' },
-] as const;
 
 const RAIL_WIDTH = scaled(112);
 const BAR_HEIGHT = scaled(60);

@@ -1,5 +1,5 @@
 import { format } from 'date-fns/format';
-import { clockAfter, clockShort, dayAndClock, inZone, readClock, soon, zoneWords } from './clock';
+import { aheadWords, clockAfter, clockShort, dayAndClock, inZone, readClock, soon, zoneWords } from './clock';
 
 describe('clock times', () => {
   const start = new Date(2026, 10, 23, 18, 30);
@@ -8,6 +8,12 @@ describe('clock times', () => {
     expect(clockAfter(start, 2 * 3600)).toBe('20:30');
     expect(clockAfter(start, 12 * 3600 + 40 * 60)).toBe('Tue 07:10');
     expect(clockShort(start, 12 * 3600 + 40 * 60)).toBe('Tue 07:10');
+  });
+
+  test('say how far the clock that told them was from the server’s', () => {
+    expect(aheadWords(0)).toBe('');
+    expect(aheadWords(30 * 3600)).toBe(' by a clock 30 h 00 before the server’s');
+    expect(aheadWords(-420)).toBe(' by a clock 7 min behind the server’s');
   });
 
   test('stand with their date beyond tomorrow, so that none is taken for another', () => {

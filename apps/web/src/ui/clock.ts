@@ -1,5 +1,6 @@
 /** Clock times for people, in the zone of the date given: that of this machine, or the one that something was recorded in. */
 import { TZDate } from '@date-fns/tz';
+import { formatDuration, text } from '@torvin/core';
 import { addSeconds } from 'date-fns/addSeconds';
 import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
 import { format } from 'date-fns/format';
@@ -11,6 +12,10 @@ export const inZone = (at: number, zone: string): Date => new TZDate(at, zone);
 /** ' (Lisbon time)' where the clocks there are not those here at the time; else nothing. */
 export const zoneWords = (at: number, zone: string): string =>
   inZone(at, zone).getTimezoneOffset() === new Date(at).getTimezoneOffset() ? '' : ` (${zone.split('/').at(-1)?.replaceAll('_', ' ')} time)`;
+
+/** ' by a clock 30 h before the server’s': what is to be said of a time that another clock told; '' where the two agreed. */
+export const aheadWords = (ahead_s: number): string =>
+  ahead_s === 0 ? '' : ` by a clock ${text(formatDuration(Math.abs(ahead_s)))} ${ahead_s > 0 ? 'before' : 'behind'} the server’s`;
 
 /** '07:10'; 'Tue 07:10' on the day before or after; with its date beyond: 'Sat 5 Dec, 07:10'. */
 export function dayAndClock(at: number | Date, from: Date): string {

@@ -1,5 +1,6 @@
 /** Keys on wide screens: which of them mean what, decided apart from the page that does it. */
 import type { Href } from 'expo-router';
+import { PLACES } from './places';
 
 export interface Shortcut {
   keys: string;
@@ -9,7 +10,7 @@ export interface Shortcut {
 export type Meaning = { go: Href } | { press: string } | { focus: string } | { help: true } | null;
 
 export const SHORTCUTS: readonly Shortcut[] = [
-  { keys: 'g then b, p, k, n, s', does: 'go to Bench, Pieces, Kiln, Notebook, Shelves' },
+  { keys: `g then ${PLACES.map(({ key }) => key).join(', ')}`, does: `go to ${PLACES.map(({ name }) => name).join(', ')}` },
   { keys: 'n', does: 'new piece' },
   { keys: '/', does: 'search the Notebook' },
   { keys: 'r', does: 'Reckon, and away again' },
@@ -21,11 +22,12 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: '?', does: 'this list' },
 ];
 
-const PLACES: Record<string, Href> = { b: '/bench', p: '/pieces', k: '/kiln', n: '/notebook', s: '/shelves' };
-
 /** before: the key pressed just before this one, if that was lately. */
 export function meaningOf(key: string, before: string | null): Meaning {
-  if (before === 'g') return key in PLACES ? { go: PLACES[key] } : null;
+  if (before === 'g') {
+    const place = PLACES.find((one) => one.key === key);
+    return place ? { go: place.href } : null;
+  }
   switch (key) {
     case 'n':
       return { go: '/pieces/new' };

@@ -3,7 +3,7 @@ import { PLANS } from '../form/surface';
 import { LOOKS } from '../look/recipes/all';
 import type { Shaping } from '../look/shaping';
 import { DEFAULT_SCHOOL, type FiringCase, type School } from '../schedule/firingCase';
-import type { SeenWork } from '../schedule/bounds';
+import type { SeenWork } from '../schedule/seenWork';
 import { type Corrections, HOW_FAR } from '../learn/corrections';
 import { DEFAULT_LIMITS, type Limits } from '../schedule/limits';
 import { type SetUp, WETS } from '../schedule/setups';

@@ -1,7 +1,8 @@
 /** Follows stress by the full model through a simulation, free to bow, held flat, or both. */
 import { ROOM_C } from '../units/physical';
 import { diffusivity, restrainedStress } from '../glass/constants';
-import { type BodyStress, type Residual, type StressState, plateStress } from '../stress/plate';
+import type { BodyStress, StressState } from '../stress/bodyStress';
+import { type Residual, plateStress } from '../stress/plate';
 import { solidStress } from '../stress/solid';
 import type { Drive } from './drive';
 import type { SegmentFigures } from './figures';

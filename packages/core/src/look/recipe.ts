@@ -5,10 +5,7 @@ import type { Outcome } from '../problem';
 import type { Units } from '../units/convert';
 import type { Ware, WareKind } from '../ware/wares';
 import type { Shaping } from './shaping';
-import type { LookWorks } from './works';
-
-/** Layers fused before are one solid. */
-export type MaybeJoined = BodyInput & { joined?: boolean };
+import type { LookWorks, MaybeJoined } from './works';
 
 export interface WorkQuestion {
   body: MaybeJoined;

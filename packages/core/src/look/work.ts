@@ -1,10 +1,9 @@
 /** The heat work of a kind of firing on a body, by its recipe. */
 import type { WorkRange } from '../flow/heatWork';
 import { type Outcome, found } from '../problem';
-import type { MaybeJoined } from './recipe';
 import { type Look, RECIPES } from './recipes/all';
 import type { Shaping } from './shaping';
-import { type LookWorks, MOST_OVER_LEAST } from './works';
+import { type LookWorks, MOST_OVER_LEAST, type MaybeJoined } from './works';
 
 /** The heat work that a look needs on this body and the most it bears, 1/Pa: no more than five times as much. */
 export function neededWork(body: MaybeJoined, look: Look, works: LookWorks, shaping?: Shaping): Outcome<WorkRange> {

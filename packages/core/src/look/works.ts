@@ -2,7 +2,9 @@
 import { type BodyInput, bodyDepth, mainGlass, openEdge } from '../body/body';
 import type { WorkRange } from '../flow/heatWork';
 import { reliefRate } from '../flow/relief';
-import type { MaybeJoined } from './recipe';
+
+/** Layers fused before are one solid. */
+export type MaybeJoined = BodyInput & { joined?: boolean };
 
 /** Looks that were told after the first ones: what was made before does not name them, and goes by what is typical. */
 export type LaterLook = 'stick' | 'lace' | 'wafer' | 'cast';

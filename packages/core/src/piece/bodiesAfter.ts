@@ -155,14 +155,43 @@ function asTold({ body, taken = [] }: Change, step: JourneyStep): Required<Chang
   return { body: { ...body, lost_kg: body.lost_kg + told_kg - reckoned_kg }, taken: taken.map(({ as, mass_kg }) => ({ as, mass_kg: mass_kg * by })) };
 }
 
-/** The body after each step of a journey, in its order. glasses: those of the shelf. */
+function after(now: BodyNow, step: JourneyStep, glasses: readonly NamedGlass[]): AfterStep {
+  const outcome = done(now, step, glasses);
+  const laid_kg = outcome.ok ? laidBy(step, now, glasses) : 0;
+  const told = outcome.ok ? asTold(outcome.value, step) : { body: now, taken: [] };
+  return { step, body: told.body, mass_kg: massNow(told.body, glasses), laid_kg, taken: told.taken, problem: outcome.ok ? null : outcome.problem };
+}
+
+/** What came of a step where it stood, and of those that followed it there. */
+interface Followed {
+  after: AfterStep;
+  next: Steps;
+}
+type Steps = WeakMap<JourneyStep, Followed>;
+
+/** By the glasses of the shelf and the outline that a piece begins with, dammed or not. */
+const known = new WeakMap<readonly NamedGlass[], WeakMap<PieceDocument['footprint'], { dammed: Steps; free: Steps }>>();
+
+function firstSteps({ footprint, dammed }: Pick<PieceDocument, 'footprint' | 'dammed'>, glasses: readonly NamedGlass[]): Steps {
+  const byOutline = known.get(glasses) ?? new WeakMap<PieceDocument['footprint'], { dammed: Steps; free: Steps }>();
+  known.set(glasses, byOutline);
+  const begun = byOutline.get(footprint) ?? { dammed: new WeakMap(), free: new WeakMap() };
+  byOutline.set(footprint, begun);
+  return dammed ? begun.dammed : begun.free;
+}
+
+/**
+ * The body after each step of a journey, in its order. glasses: those of the shelf. Each step is applied once behind the same ones before it,
+ * however often and by whom that is asked: documents are never changed, so that after an edit only what follows it is new.
+ */
 export function bodiesAfter(doc: Pick<PieceDocument, 'footprint' | 'dammed' | 'journey'>, glasses: readonly NamedGlass[]): AfterStep[] {
   let now = nothingYet(doc);
+  let steps = firstSteps(doc, glasses);
   return doc.journey.map((step) => {
-    const outcome = done(now, step, glasses);
-    const laid_kg = outcome.ok ? laidBy(step, now, glasses) : 0;
-    const told = outcome.ok ? asTold(outcome.value, step) : { body: now, taken: [] };
-    now = told.body;
-    return { step, body: now, mass_kg: massNow(now, glasses), laid_kg, taken: told.taken, problem: outcome.ok ? null : outcome.problem };
+    const followed = steps.get(step) ?? { after: after(now, step, glasses), next: new WeakMap() };
+    steps.set(step, followed);
+    now = followed.after.body;
+    steps = followed.next;
+    return followed.after;
   });
 }

@@ -10,8 +10,6 @@ import type { Shaping } from '../look/shaping';
 import type { School } from '../schedule/firingCase';
 import type { SetUpKind, Wet } from '../schedule/setups';
 
-import type { Sketch } from './sketch';
-
 interface Laid {
   id: string;
   glassId: string;
@@ -176,6 +174,18 @@ export type BenchStep =
 export type JourneyStep = LayStep | PlannedStep | BenchStep;
 export type StepKind = JourneyStep['kind'];
 export type HandKind = Exclude<StepKind, 'fire'>;
+
+/** A picture that lies under a plan: which one, how large it is and where. */
+export interface Sketch {
+  /** Of the picture's content, by which the studio keeps it. */
+  hash: string;
+  width_m: number;
+  /** Its height over its width. */
+  aspect: number;
+  /** Its middle, from the middle of the piece. */
+  x_m: number;
+  y_m: number;
+}
 
 export interface PieceDocument {
   schemaVersion: 3;

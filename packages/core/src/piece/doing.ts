@@ -1,6 +1,7 @@
 /** What a step makes of a body and takes from it, or why it cannot be done. */
 import { type Outcome, type Problem, found, refused } from '../problem';
 import type { BodyNow } from './bodyNow';
+import { CANNOT_BE } from './inForm';
 
 /** Where glass went that left the body, or came from where none was laid. */
 export type TakenAs = 'offcut' | 'kerf' | 'ground' | 'blasted' | 'polished' | 'drilled' | 'leftBehind';
@@ -16,8 +17,6 @@ export interface Change {
 }
 export type Doing = Outcome<Change>;
 
-/** What a step is refused as that the body at it does not allow. */
-export const CANNOT_BE = 'cannot-be';
 /** Less than this is rounding, kg. */
 const LEAST_TOLD_KG = 1e-9;
 

@@ -8,9 +8,11 @@ import { type Shaping, sideAcross } from '../look/shaping';
 import { keysOf, pickKeys } from '../keys';
 import { type Outcome, found, refused } from '../problem';
 import type { FiringCase } from '../schedule/firingCase';
-import { CANNOT_BE } from './doing';
 import type { HeldForm, PlannedSetUp, PlannedStep } from './document';
 import type { Shelf } from './shelf';
+
+/** What a step is refused as that the body at it does not allow. */
+export const CANNOT_BE = 'cannot-be';
 
 /** Which forms serve what a kind of firing asks for; where it asks for nothing, a dam or a plate may stand there all the same. */
 const SERVES: Partial<Record<Shaping['kind'], readonly FormUse[]>> = {

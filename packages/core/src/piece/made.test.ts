@@ -282,12 +282,18 @@ describe('on the shelf', () => {
 describe('what a piece takes', () => {
   const shelf = shelfWith(slab());
 
-  test('is what it lays of it, on the outline that it has there; bought glass is not counted', () => {
+  test('is what it lays of each, on the outline that it has there; of a glass on no shelf nothing', () => {
     const cut: JourneyStep = { id: 'c', kind: 'cut', kerf_m: 0, cut: { to: 'outline', outline: { shape: 'rectangle', width_m: 0.03, length_m: 0.1 } } };
     const fill: JourneyStep = { id: 'x', kind: 'fill', glassId: 'slab', mass_kg: 0.001, spot_m: 0.005 };
     const doc = pieceOf([laid('l', [sheet('a', 'straw', 0.006)]), cut, laid('m', [sheet('b', 'slab', 0.01)]), fill]);
     const each = 0.03 * 0.1 * 0.01 * FAMILY.density_kg_m3;
-    expect([...takenBy(doc, namedGlasses(shelf))]).toEqual([['slab', expect.closeTo(each + 0.001, 9)]]);
+    // Twice as wide before it was cut, and not as deep.
+    const straw_kg = 2 * 0.03 * 0.1 * 0.006 * FAMILY.density_kg_m3;
+    expect([...takenBy(doc, namedGlasses(shelf))]).toEqual([
+      ['straw', expect.closeTo(straw_kg, 9)],
+      ['slab', expect.closeTo(each + 0.001, 9)],
+    ]);
+    expect(takenBy(pieceOf([laid('l', [sheet('a', 'nowhere', 0.006)])]), namedGlasses(shelf)).get('nowhere')).toBe(0);
     expect(glassIdsIn(doc)).toEqual(['straw', 'slab']);
   });
 

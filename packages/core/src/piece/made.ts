@@ -8,7 +8,7 @@ import { closes, rowsOf } from '../body/layers';
 import { type PlacedPart, partArea } from '../plan/parts';
 import { type AfterStep, bodiesAfter, laidBy } from './bodiesAfter';
 import { type BodyNow, coverOf, deepOf, massNow, nothingYet } from './bodyNow';
-import type { Cutting, JourneyStep, LaidLayer, LayerForm, PieceDocument } from './document';
+import type { Cutting, LaidLayer, LayerForm, PieceDocument } from './document';
 import { acrossOf, partsOf } from './placed';
 import { type Lie, type NamedGlass, type Stripe, lying, madeUpOf } from './shelf';
 
@@ -197,20 +197,17 @@ export function yieldOf(after: readonly AfterStep[], glasses: readonly NamedGlas
   return { form: formOf(footprint, solid_m), count: now.apart, footprint, thickness_m: solid_m, mass_kg, lie, stripes };
 }
 
-/** What a piece takes of each made glass that it names, kg: as it is laid, where it is laid. Only the steps before are followed. */
+/** What a piece takes of each glass that it names, made or bought, kg: as it is laid, where it is laid. Nothing of one that is on no shelf. */
 export function takenBy(doc: Pick<PieceDocument, 'footprint' | 'dammed' | 'journey'>, glasses: readonly NamedGlass[]): Map<string, number> {
-  const made = new Set(glasses.flatMap((glass) => (glass.made ? [glass.id] : [])));
-  const takes = (step: JourneyStep): boolean =>
-    step.kind === 'lay' ? step.layers.some(({ glassId }) => made.has(glassId)) : step.kind === 'fill' && made.has(step.glassId);
-  const taken = new Map<string, number>();
+  const taken = new Map(glassIdsIn(doc).map((id) => [id, 0]));
   const add = (id: string, mass_kg: number): void => void taken.set(id, (taken.get(id) ?? 0) + mass_kg);
-  const before = bodiesAfter({ ...doc, journey: doc.journey.slice(0, Math.max(doc.journey.findLastIndex(takes), 0)) }, glasses);
+  const lastLaid = doc.journey.findLastIndex(({ kind }) => kind === 'lay');
+  const before = bodiesAfter({ ...doc, journey: doc.journey.slice(0, Math.max(lastLaid, 0)) }, glasses);
   doc.journey.forEach((step, i) => {
-    if (!takes(step)) return;
     if (step.kind === 'fill') add(step.glassId, step.mass_kg);
     if (step.kind !== 'lay') return;
     const on = before[i - 1]?.body ?? nothingYet(doc);
-    for (const layer of step.layers) if (made.has(layer.glassId)) add(layer.glassId, laidBy({ ...step, layers: [layer] }, on, glasses));
+    for (const layer of step.layers) add(layer.glassId, laidBy({ ...step, layers: [layer] }, on, glasses));
   });
   return taken;
 }

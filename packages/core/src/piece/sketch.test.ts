@@ -1,5 +1,5 @@
-import type { PieceDocument } from './document';
-import { type Sketch, layUnder, scaledBetween } from './sketch';
+import type { PieceDocument, Sketch } from './document';
+import { layUnder, scaledBetween } from './sketch';
 
 const sketch: Sketch = { hash: 'a'.repeat(64), width_m: 0.2, aspect: 0.75, x_m: 0.01, y_m: -0.02 };
 const doc: PieceDocument = { schemaVersion: 3, footprint: { shape: 'disc', diameter_m: 0.3 }, dammed: false, typed: {}, journey: [] };

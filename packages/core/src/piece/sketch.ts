@@ -2,18 +2,7 @@
 import type { Point } from '../plan/parts';
 import { type Outcome, found, refused } from '../problem';
 import type { Edited } from './commands';
-import type { PieceDocument } from './document';
-
-export interface Sketch {
-  /** Of the picture's content, by which the studio keeps it. */
-  hash: string;
-  width_m: number;
-  /** Its height over its width. */
-  aspect: number;
-  /** Its middle, from the middle of the piece. */
-  x_m: number;
-  y_m: number;
-}
+import type { PieceDocument, Sketch } from './document';
 
 export function layUnder(doc: PieceDocument, sketch: Sketch | null): Outcome<Edited> {
   if (sketch) return found({ doc: { ...doc, under: sketch }, what: doc.under?.hash === sketch.hash ? 'sketch moved' : 'sketch laid under' });

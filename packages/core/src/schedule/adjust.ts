@@ -7,7 +7,7 @@ import { fluidity } from '../glass/viscosity';
 import { RECIPES } from '../look/recipes/all';
 import { aimedWork } from '../look/work';
 import { type Evaluation, type Reading, marginOf, naturalCooling_C_per_h } from './check';
-import type { ResolvedFiring } from './resolved';
+import type { ResolvedFiring } from './resolvedFiring';
 import {
   DROP_LEAVES_K,
   KILN_PACE_SHARE,

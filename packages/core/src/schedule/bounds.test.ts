@@ -13,7 +13,8 @@ import { resolved } from './resolved';
 import { SETUPS } from './setups';
 import { verdictOf } from './words';
 import { METRIC } from '../units/convert';
-import { type SeenFiring, type SeenWork, boundedBy, seenBody, seenFor } from './bounds';
+import { type SeenFiring, boundedBy, seenBody, seenFor } from './bounds';
+import type { SeenWork } from './seenWork';
 
 const VFT = viscosityOf(SOFT_90);
 const BOWL = { kind: 'hollow', span_m: 0.28, depth_m: 0.045 } as const satisfies Shaping;

@@ -16,20 +16,7 @@ import { neededWork } from '../look/work';
 import { MOST_OVER_LEAST } from '../look/works';
 import type { FiringCase } from './firingCase';
 import { FAR, type HowFar, type LookSeen } from '../learn/corrections';
-
-/** Heat work that a firing did, 1/Pa, at its working temperature, °C. */
-export interface WorkDone {
-  work_perPa: number;
-  work_C: number;
-}
-
-/** What bounds one firing's heat work; short: the most that fell short; past: the least that went too far. */
-export interface SeenWork {
-  short?: WorkDone & { by?: HowFar };
-  past?: WorkDone & { by?: HowFar };
-  /** What brought it as far down as it was measured to be, where it goes on from there: how much that was of what is reckoned for it. */
-  soFar?: WorkDone & { reckoned_perPa: number };
-}
+import type { SeenWork, WorkDone } from './seenWork';
 
 /** A firing that was opened and told of. */
 export interface SeenFiring extends WorkDone {

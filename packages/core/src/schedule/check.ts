@@ -1,6 +1,7 @@
 /** Holds a simulated schedule against every limit. Each reading names the segment that it judges. */
 import { valueOf } from '../problem';
-import { resolved, type ResolvedFiring, simulationOf } from './resolved';
+import { resolved, simulationOf } from './resolved';
+import type { ResolvedFiring } from './resolvedFiring';
 import type { SegmentFigures } from '../heat/figures';
 import { hottestSegment, annealSoakSegment } from '../heat/regimes';
 import { simulateFiring } from '../heat/simulate';

@@ -4,7 +4,8 @@
  * by one rule. A warm-up is made faster than its closed form where the simulation of this set-up keeps the reserve, but not
  * where a shelf helps that sees the elements from below: that is not relied on without proof.
  */
-import { resolved, type ResolvedFiring, simulationOf } from './resolved';
+import { resolved, simulationOf } from './resolved';
+import type { ResolvedFiring } from './resolvedFiring';
 import { rememberingSimulator } from '../heat/joints';
 import type { SimulationInput, SimulationResult } from '../heat/simulation';
 import { fullPowerHeating, settledCooling } from '../kiln/kiln';

@@ -1,6 +1,6 @@
 /** All that a schedule is computed from, apart from the segments themselves. */
 import type { SetUp } from './setups';
-import type { SeenWork } from './bounds';
+import type { SeenWork } from './seenWork';
 import type { Corrections } from '../learn/corrections';
 import { type BodyInput, mainGlass } from '../body/body';
 import type { GlassConstants } from '../glass/constants';

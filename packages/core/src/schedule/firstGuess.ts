@@ -1,6 +1,7 @@
 /** The first guess of a schedule, from closed forms alone: every rate, target and hold before the simulation is asked. */
 import { valueOf } from '../problem';
-import { resolved, type ResolvedFiring } from './resolved';
+import { resolved } from './resolved';
+import type { ResolvedFiring } from './resolvedFiring';
 import { strewnOf } from '../body/layers';
 import { exposedCoatings } from '../fit/coating';
 import { logViscosityFor, rampsWorth } from '../flow/heatWork';

@@ -2,7 +2,8 @@
  * The reckoning behind a reading, line by line with the figures put in, so that a person can follow it with a pencil.
  * Closed forms are given beside the simulated figure wherever there is one; they need not agree, and say so.
  */
-import { hardestLid, resolved, type ResolvedFiring, unlikeColumns } from './resolved';
+import { hardestLid, resolved, unlikeColumns } from './resolved';
+import type { ResolvedFiring } from './resolvedFiring';
 import { footprintNarrow } from '../body/footprint';
 import { hazeBell } from '../flow/harm';
 import { diffusivity, restrainedStress, shearModulus } from '../glass/constants';

@@ -20,7 +20,7 @@ import { formatDuration, text } from '../units/format';
 import { niceHold, niceRate, roundTargets } from './rounding';
 import { standPace } from './shelfPace';
 import { type Stand, usualStand } from './setups';
-import type { ResolvedFiring } from './resolved';
+import type { ResolvedFiring } from './resolvedFiring';
 
 /** What is fired with no glass, and how such a firing goes; null where glass is fired. */
 export function wareFired({ look, setup }: Pick<FiringCase, 'look' | 'setup'>): { ware: Ware; recipe: WareRecipe } | null {

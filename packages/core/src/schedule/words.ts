@@ -2,7 +2,8 @@
  * Says in words what a segment is for, what limits it and what is broken. Everything is written in the units
  * asked for; everything else comes from the readings.
  */
-import { resolved, type ResolvedFiring } from './resolved';
+import { resolved } from './resolved';
+import type { ResolvedFiring } from './resolvedFiring';
 import { bodyFigures, isSlab } from '../body/body';
 import { designDepth } from '../look/unevenness';
 import { coatingFindings } from '../fit/coating';
@@ -13,7 +14,8 @@ import { type LengthUnit, type TemperatureUnit, type Units, differenceIn } from 
 import { formatDifference, formatDuration, formatLength, formatRate, formatStock, formatStress, formatTemperature, text } from '../units/format';
 import type { Evaluation, HeatWorkBand, Reading } from './check';
 import type { FiringCase } from './firingCase';
-import { type WorkDone, asGlass } from './bounds';
+import { asGlass } from './bounds';
+import type { WorkDone } from './seenWork';
 import { NO_CORRECTIONS } from '../learn/corrections';
 import { soaksLower } from './firstGuess';
 import { standPace } from './shelfPace';

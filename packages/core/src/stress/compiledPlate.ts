@@ -7,7 +7,7 @@ import { compiledRooms } from '../numerics/compiledRooms';
 import { DECAY_TABLE } from '../numerics/decay';
 import { type Support, evenedOut, leversOf } from './balance';
 import { materialOf } from './material';
-import type { BodyStress } from './plate';
+import type { BodyStress } from './bodyStress';
 import { relaxationOf } from './relaxation';
 import { RELAX_WASM } from './relax.wasm';
 

@@ -7,32 +7,12 @@
  */
 import type { GlassConstants } from '../glass/constants';
 import { type Residual, type Support, balance, evenedOut, leversOf } from './balance';
+import type { BodyStress, StressState } from './bodyStress';
 import { compiledPlate } from './compiledPlate';
 import { maxwellOf } from './maxwell';
 import { structureOf } from './structure';
 
-/** All that a body under stress remembers between two steps. */
-export interface StressState {
-  structure: Float64Array[];
-  /** Of each component of stress. */
-  components: Float64Array[][];
-  curvature_perM: number;
-}
-
 export type { Residual, Support };
-
-export interface BodyStress {
-  /** Takes the temperatures after a step of the clock's length; nodes as given. */
-  step(): void;
-  /** Stress at each node once all of it is at room_C, Pa; the body itself goes on as it was. */
-  residual(room_C: number): Residual;
-  /** Greatest tension now, Pa. */
-  tension_Pa: number;
-  save(): StressState;
-  restore(state: StressState): void;
-  /** It is not asked any more: what it took may serve the next one. */
-  release?(): void;
-}
 
 /**
  * One glass, or one for every node; at a joint of two glasses give the height twice. The spectra are those of the

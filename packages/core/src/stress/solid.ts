@@ -11,7 +11,7 @@
 import type { GlassConstants } from '../glass/constants';
 import { shearModulus } from '../glass/constants';
 import { maxwellOf } from './maxwell';
-import type { BodyStress, StressState } from './plate';
+import type { BodyStress, StressState } from './bodyStress';
 import { structureOf } from './structure';
 
 /** In the middle of a shell: radial, round about, and along a cylinder. A sphere has the second twice. */

@@ -1,7 +1,7 @@
 import { METRIC, TYPICAL_FAMILIES } from '@torvin/core';
 import { type AnyRecord, KINDS, KIND_LIST, type KindName, beginRecord, kindOf, titleOf } from './all';
 import { type Entry, entryOfRecord, labelOf, readEntry } from './fields';
-import type { Stored } from './kind';
+import type { Stored } from './stored';
 import type { PieceDoc } from '../pieces';
 import { namedAnew, namedInDoc, renameInDoc } from './rename';
 

@@ -28,7 +28,7 @@ import {
   unitsWritten,
 } from '@torvin/core';
 import { z } from 'zod';
-import type { Stored } from './kind';
+import type { Stored } from './stored';
 
 /** What stands folded beneath a form's other fields. */
 export const FOLDS = {

@@ -5,12 +5,7 @@
 import type { Units } from '@torvin/core';
 import type { z } from 'zod';
 import type { Field } from './fields';
-
-export interface Stored {
-  id: string;
-  /** A save names the one that it was based on; a new record names 0. */
-  version: number;
-}
+import type { Stored } from './stored';
 
 /** Another record that one names. */
 export interface Reference {

@@ -5,14 +5,14 @@ import type { Request } from 'express';
 import { type Evidence, evidence, firingsInKiln, kilnsThatTaught, waitingPieces } from '../../store/bench';
 import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, saveFiring, scheduleIdOf } from '../../store/firings';
 import { inTheMaking, toRecoat, usesOfForms } from '../../store/forms';
-import { loadsAhead, saveLoad } from '../../store/loads';
-import { type Clocks, keyProgram, removeProgram, restoreProgram, standingPrograms } from '../../store/programs';
+import { addReadings, loadDetail, loadsShown, saveLoad } from '../../store/loads';
+import { keyProgram, removeProgram, restoreProgram, standingPrograms } from '../../store/programs';
 import { countPieces } from '../../store/pieces';
 import { keepReckoning, keptReckonings } from '../../store/reckonings';
 import { findSchedule } from '../../store/schedules';
 import { seenFirings } from '../../store/seen';
 import { studioUnits } from '../../store/studio';
-import { aheadOf } from '../../store/times';
+import { type Clocks, aheadOf } from '../../store/times';
 import type { Works } from '../route';
 
 /** Firings, the loads that they are in, and what the kilns' firings have taught. */
@@ -31,10 +31,10 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
   route(api.firings, (_, _id, query) => listFirings(db, query));
   route(api.firing, (_, id) => findFiring(db, id));
   route(api.recordFiring, async (firing, _id, _query, _sent, { request }) =>
-    recordFiring(db, firing, await evaluationOf(firing.scheduleId, firing.asFired), latest(request)),
+    recordFiring(db, firing, await evaluationOf(firing.scheduleId, firing.asFired), { ...clocks(request), now: latest(request) }),
   );
   route(api.saveFiring, async (change, id, _, sent, { request }) =>
-    saveFiring(db, id, change, await evaluationOf(scheduleIdOf(db, id), change.asFired), { ...sent, at: latest(request) }),
+    saveFiring(db, id, change, await evaluationOf(scheduleIdOf(db, id), change.asFired), { ...sent, ...clocks(request), at: latest(request) }),
   );
   route(api.deleteFiring, ({ version: based }, id) => deleteFiring(db, id, based, now()));
   route(api.restoreFiring, (_, id) => restoreFiring(db, id, now()));
@@ -44,7 +44,9 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
   route(api.restoreProgram, (_, id) => restoreProgram(db, id));
   route(api.reckonings, () => keptReckonings(db));
   route(api.keepReckoning, (reckoning) => keepReckoning(db, reckoning));
-  route(api.loads, () => loadsAhead(db));
+  route(api.loads, () => loadsShown(db));
+  route(api.load, (_, id) => loadDetail(db, id));
+  route(api.addReadings, (read, id, _query, _sent, { request }) => addReadings(db, id, read, latest(request)));
   route(api.saveLoad, (change, id, _, sent, { request }) => saveLoad(db, id, change, { ...sent, at: latest(request) }));
   /** By the kiln: what was fitted last, and from what. */
   const fitted = new Map<string, { from: string; learned: Promise<Answered<'corrections'>> }>();

@@ -1,6 +1,6 @@
 import { ImportQuerySchema, api } from '@torvin/schema';
 import express from 'express';
-import { usesOfMade } from '../../store/made';
+import { usesOfMade } from '../../store/uses';
 import { importPiece, pieceFile } from '../../store/pieceFiles';
 import { createPiece, deletePiece, filePiece, findPiece, listPieces, redoPiece, restorePiece, savePiece, undoPiece } from '../../store/pieces';
 import { addSchedule, alikeOnes, alreadySaved, caseFor, findSchedule, listVersions, nameSchedule } from '../../store/schedules';

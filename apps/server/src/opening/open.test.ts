@@ -6,7 +6,8 @@ import { type Firing, KIND_LIST, type KindName, LoadSchema, PieceDocSchema, TYPI
 import { FiringCaseSchema } from '@torvin/core/contract';
 import { v7 as uuid } from 'uuid';
 import { findFiring, listFirings } from '../store/firings';
-import { loadsAhead } from '../store/loads';
+import { loadDetail, loadsAhead, loadsShown } from '../store/loads';
+import { usesOfMade } from '../store/uses';
 import { findPiece, undoPiece, redoPiece } from '../store/pieces';
 import { allShelves } from '../store/shelfRows';
 import { wholeSchedules } from '../store/schedules';
@@ -16,12 +17,13 @@ import { eq, sql } from 'drizzle-orm';
 import { columnsOf, copyRows, inserter, migrationsUpTo, rowsOf } from '../test/olderDatabase';
 import { inOldWords } from '../test/oldWords';
 import { MIGRATIONS, NOW, SCHEMA, startTestServer, temporaryFolder } from '../test/testServer';
-import { DATABASE_FILE, isBehind, mustBeWhole, openDatabase } from './open';
+import { DATABASE_FILE } from '../db/database';
+import { isBehind, mustBeWhole, openDatabase } from './open';
 import { DEMO_PIECES } from './demo';
 import { seedDemo, seedOwn } from './seed';
 import { FIELDS } from './afterMigrations';
-import type { Database } from './database';
-import { firings, loads, pieces, records, schedules, snapshots, studio } from './tables';
+import type { Database } from '../db/database';
+import { firings, loadSchedules, loads, pieces, records, schedules, snapshots, studio, uses } from '../db/tables';
 
 describe('the database file', () => {
   test('opens twice, migrates once, and is seeded once', () => {
@@ -374,6 +376,51 @@ describe('a database of schema 15, where a piece was one lay-up and a chain of f
     // Of each state only how it differs is kept.
     const bytes = rowsOf(new Driver(join(old, DATABASE_FILE)), 'piece_states').map((state) => JSON.stringify(state).length);
     expect(Math.max(...bytes)).toBeLessThan(1000);
+    close();
+  });
+});
+
+describe('a database of schema 26, where a load was times only', () => {
+  test('opens with what each load was keyed with, unlike ones left as they are, and what every piece takes; nothing is outdated by it', async () => {
+    const [now, old] = [temporaryFolder(), temporaryFolder()];
+    const seeded = openDatabase(now, MIGRATIONS);
+    seedDemo(seeded.db, NOW);
+    const taken = seeded.db.select().from(uses).all();
+    const keyed = seeded.db.select().from(loadSchedules).all();
+    const differing = loadsShown(seeded.db).map(({ outdated }) => outdated);
+    seeded.close();
+    openDatabase(old, migrationsUpTo(26)).close();
+    const [from, to] = [now, old].map((dir) => new Driver(join(dir, DATABASE_FILE)));
+    copyRows(from, to, ['studio', 'records', 'pieces', 'piece_states', 'snapshots', 'schedules', 'loads', 'firings']);
+    expect(columnsOf(to, 'pieces')).toContain('takes');
+    expect(columnsOf(to, 'loads')).not.toContain('schedule_number');
+    // Two that differ, as an older Torvin let them in.
+    const [kept, moved] = rowsOf(to, 'firings').map(({ id, load_id }) => ({ id: String(id), load: String(load_id) }));
+    to.prepare('update firings set load_id = ? where id = ?').run(kept.load, moved.id);
+    from.close();
+    to.close();
+
+    const { db, close, schema } = openDatabase(old, MIGRATIONS);
+    expect(schema).toBe(SCHEMA);
+    const loadNow = new Map(
+      db
+        .select()
+        .from(loads)
+        .all()
+        .map((load) => [load.id, load]),
+    );
+    expect(loadNow.get(kept.load)?.scheduleNumber).toBeNull();
+    const others = keyed.filter(({ loadId }) => loadId !== kept.load && loadId !== moved.load);
+    expect(others.length).toBeGreaterThan(3);
+    const now26 = db.select().from(loadSchedules).all();
+    for (const { loadId, segments, entries } of others) {
+      expect(loadNow.get(loadId)).toMatchObject({ scheduleNumber: 1, note: '', slot: null, ahead_s: 0 });
+      expect(now26.find((one) => one.loadId === loadId)).toMatchObject({ number: 1, segments, entries });
+    }
+    expect(loadsShown(db).map(({ outdated }) => outdated)).toEqual(differing);
+    expect(loadDetail(db, kept.load)).toMatchObject({ schedule: null, entries: [{ firingId: kept.id }, { firingId: moved.id }] });
+    await usesOfMade(db);
+    expect(db.select().from(uses).all()).toEqual(taken);
     close();
   });
 });

@@ -14,9 +14,9 @@ import { countPhotoFiles } from '../store/photoFiles';
 import { countChanges } from '../store/keptWhile';
 import { noteChanges } from '../store/shelfRows';
 import { afterMigrations } from './afterMigrations';
-import { type Database, withHonestTransactions } from './database';
-import * as tables from './tables';
-import { program } from './tables';
+import { DATABASE_FILE, type Database, withHonestTransactions } from '../db/database';
+import * as tables from '../db/tables';
+import { program } from '../db/tables';
 
 export interface Opened {
   db: Database;
@@ -29,7 +29,6 @@ export interface Opened {
   close(): void;
 }
 
-export const DATABASE_FILE = 'torvin.db';
 const BUSY_TIMEOUT_MS = 5000;
 const LET_GO_TRIES = 10;
 

@@ -9,8 +9,10 @@ import { between } from '../store/pieces';
 import { allShelves } from '../store/shelfRows';
 import { columnsOf } from '../store/schedules';
 import { tellWaiting } from '../store/waiting';
-import { loads, pieceStates, pieces, records, schedules, snapshots } from './tables';
-import type { Database } from './database';
+import { tellAllLoadSchedules } from '../store/loadSchedules';
+import { nameUses } from '../store/uses';
+import { loads, pieceStates, pieces, records, schedules, snapshots } from '../db/tables';
+import type { Database } from '../db/database';
 
 /** Columns whose field is called otherwise; after them those that hold JSON. */
 export const FIELDS: Record<string, string> = {
@@ -42,20 +44,22 @@ function documentOf(row: OldRow): Record<string, unknown> {
 }
 
 /** Counts the steps below that a database has been through; migrations that SQL can make are counted elsewhere. */
-const STEPS = 4;
+const STEPS = 5;
 
 /** What a database needs beside its migrations, once; a server that is killed in between does it at its next start. */
 export function afterMigrations(db: Database, at: number): void {
   const has = (table: string): boolean => db.all(sql`select 1 from sqlite_master where type = 'table' and name = ${table}`).length > 0;
   const [{ user_version: done }] = db.all<{ user_version: number }>(sql`pragma user_version`);
   // A database that is only brought as far as an older program went has no place for what it would know now.
-  const steps = db.all(sql`select 1 from pragma_table_info('piece_states') where name = 'back'`).length > 0 ? STEPS : STEPS - 1;
+  const steps = has('load_schedules') ? STEPS : db.all(sql`select 1 from pragma_table_info('piece_states') where name = 'back'`).length > 0 ? 4 : 3;
   if (done >= steps || !has('records')) return;
   db.transaction((tx) => {
-    if (done < 4 && steps === 4) tellJourneys(tx);
+    if (done < 4 && steps >= 4) tellJourneys(tx);
     if (has('families')) moveRecords(tx, at);
     if (done < 2) tellLearning(tx);
-    for (const { id } of tx.select({ id: pieces.id }).from(pieces).all()) tellWaiting(tx, id);
+    if (done < 4) for (const { id } of tx.select({ id: pieces.id }).from(pieces).all()) tellWaiting(tx, id);
+    if (steps >= 5) for (const { id, doc } of tx.select({ id: pieces.id, doc: pieces.doc }).from(pieces).all()) nameUses(tx, id, doc);
+    if (steps >= 5) tellAllLoadSchedules(tx);
     tx.run(sql.raw(`pragma user_version = ${steps}`));
   });
 }

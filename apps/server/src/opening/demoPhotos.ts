@@ -4,8 +4,8 @@ import { eq, isNotNull } from 'drizzle-orm';
 import sharp from 'sharp';
 import { addPhoto } from '../store/photos';
 import { allShelves } from '../store/shelfRows';
-import type { Database } from './database';
-import { firings, pieces, records } from './tables';
+import type { Database } from '../db/database';
+import { firings, pieces, records } from '../db/tables';
 
 const WIDTH = 960;
 const HEIGHT = 720;

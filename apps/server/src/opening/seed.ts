@@ -36,7 +36,7 @@ import {
   type DemoStep,
   type DemoPiece,
 } from './demo';
-import { type Database, writing } from './database';
+import { type Database, writing } from '../db/database';
 
 const HOUR_MS = 3600e3;
 
@@ -164,5 +164,5 @@ function addDemoFiring(db: Database, schedule: Schedule, { hoursAgo, ranBy, resu
   const ran = asFired && evaluate(snapshot.firing, asFired);
   const recordedAt = result === null ? firedAt : firedAt + (ran ?? schedule.result).simulation.total_s * 1000 + HOUR_MS;
   const firing = { id: uuid(), pieceId, scheduleId, knownBy: '', lesson: NO_LESSON, planned: false, asItIs: false, atOnce: false, ...told };
-  recordFiring(db, firing, ran, Math.round(Math.min(recordedAt, now)));
+  recordFiring(db, firing, ran, { now: Math.round(Math.min(recordedAt, now)), ahead_s: 0 });
 }

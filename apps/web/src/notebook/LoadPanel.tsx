@@ -1,0 +1,81 @@
+/** The load that a firing was in: what else, the program it ran from, what was read, and a note that is of all of it. */
+import { RECIPES, formatTemperature, text } from '@torvin/core';
+import type { Firing, FiringDetail, LoadDetail, Shelves } from '@torvin/schema';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useLoad } from '@/data/loads';
+import { useStudio } from '@/data/studio';
+import { useSave } from '@/outbox/useOutbox';
+import { space } from '@/theme/theme';
+import { Action } from '@/ui/Action';
+import { Field } from '@/ui/Field';
+import { Held } from '@/ui/Held';
+import { LinkRow } from '@/ui/LinkRow';
+import { Notice } from '@/ui/Notice';
+import { Words } from '@/ui/Words';
+import { countWords } from '@/ui/countWords';
+import { UNLIKE, outdatedLoadWords } from '@/ui/loadWords';
+import { resultWords } from '@/ui/results';
+
+/** 'with Plaque no. 15 and Plaque no. 16; program 3 of Grey box'. */
+export function loadWords({ controllerId, slot }: Firing['load'], together: FiringDetail['together'], shelves: Shelves | undefined): string {
+  const others = together.map(({ pieceName }) => pieceName);
+  const beside = others.length === 0 ? 'in the kiln by itself' : `with ${others.length > 1 ? `${others.slice(0, -1).join(', ')} and ` : ''}${others.at(-1)}`;
+  const controller = shelves?.controllers.find(({ id }) => id === controllerId);
+  return slot === null ? beside : `${beside}; program ${slot}${controller ? ` of ${controller.name}` : ''}`;
+}
+
+export function LoadPanel({ id, firingId }: { id: string; firingId: string }) {
+  const load = useLoad(id);
+  if (!load.data) return <Words tone="muted">{load.isError ? 'It could not be read.' : 'Reading …'}</Words>;
+  return <Shown load={load.data} firingId={firingId} />;
+}
+
+function Shown({ load, firingId }: { load: LoadDetail; firingId: string }) {
+  const save = useSave('noteLoad');
+  const [typed, setTyped] = useState<string | null>(null);
+  const note = typed ?? load.note;
+  const others = load.entries.filter((entry) => entry.firingId !== firingId);
+  return (
+    <View style={{ gap: space.small }}>
+      {others.map(({ firingId: other, pieceName, look, result }) => (
+        <LinkRow key={other} href={`/notebook/${other}`} inset={0} listed={false} testID="load-entry">
+          <Words bold tone="touch">
+            {pieceName}
+          </Words>
+          <Words size="label" tone="muted">
+            {`${RECIPES[look].name}, ${resultWords(result).toLowerCase()}`}
+          </Words>
+        </LinkRow>
+      ))}
+      {others.length > 0 && load.scheduleNumber === null && <Words testID="load-unlike">{UNLIKE}</Words>}
+      {load.outdated.length > 0 && (
+        <Notice tone="warn" testID="load-outdated">
+          {outdatedLoadWords(load.outdated)}
+        </Notice>
+      )}
+      <ReadingsWords load={load} />
+      <Field label="Note on the whole load" value={note} onChange={setTyped} multiline hint="what held for all that was in the kiln" testID="load-note" />
+      {save.refusal && <Notice tone="warn">{save.refusal.problem.message}</Notice>}
+      {save.held && <Held />}
+      {note !== load.note && (
+        <Action
+          title="Keep the note"
+          disabled={save.saving}
+          testID="keep-load-note"
+          onPress={() => save.save({ id: load.id, note }, { on: load.version, then: () => setTyped(null) })}
+        />
+      )}
+    </View>
+  );
+}
+
+function ReadingsWords({ load: { readings } }: { load: LoadDetail }) {
+  const { temperatureUnit: unit } = useStudio();
+  if (readings.length === 0) return null;
+  const all_C = readings.map(({ reading_C }) => reading_C);
+  const shown = (celsius: number): string => text(formatTemperature(celsius, unit));
+  return (
+    <Words testID="load-readings">{`${countWords(readings.length, 'reading', 'readings')} from the kiln, ${shown(Math.min(...all_C))} to ${shown(Math.max(...all_C))}.`}</Words>
+  );
+}
