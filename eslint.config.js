@@ -64,6 +64,14 @@ export default [
       'no-restricted-syntax': [
         'error',
         { selector: 'TSAsExpression > TSAsExpression > TSUnknownKeyword', message: 'A cast past the compiler: find the type, or say why there is none.' },
+        ...["[left.name='look']", "[left.property.name='look']"].map((left) => ({
+          selector: `BinaryExpression[operator=/^[!=]==$/]${left}[right.value=/./]`,
+          message: 'What is peculiar to a kind of firing stands in its recipe.',
+        })),
+        ...["[discriminant.name='look']", "[discriminant.property.name='look']"].map((of) => ({
+          selector: `SwitchStatement${of}`,
+          message: 'What is peculiar to a kind of firing stands in its recipe.',
+        })),
       ],
     },
   },

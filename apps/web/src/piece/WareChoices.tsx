@@ -10,9 +10,6 @@ export interface WareChoicesProps {
   onChange(part: Partial<StepEntry>): void;
 }
 
-/** Drying is for what is damp: there it is not asked. */
-const asksWet = ({ look }: StepEntry): boolean => look === 'burnOut' || look === 'bisque';
-
 export function WareChoices({ entry, ware, onChange }: WareChoicesProps) {
   return (
     <>
@@ -41,7 +38,7 @@ export function WareChoices({ entry, ware, onChange }: WareChoicesProps) {
         onChange={(setup) => onChange({ setup })}
         testID="setup"
       />
-      {asksWet(entry) && (
+      {ware.asksDamp && (
         <Choice
           label="It is"
           value={entry.wet === 'dry' ? 'dry' : 'damp'}

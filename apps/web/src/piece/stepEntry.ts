@@ -214,15 +214,6 @@ const mouldOf = ({ shape }: PieceDoc['footprint']): Plan => (shape === 'oval' ||
 /** A mould that a blank was cut for is usually so much narrower. */
 const WITHIN_BLANK = 0.95;
 
-const SETUP_OF: Partial<Record<Look, SetUpKind>> = {
-  slump: 'inMould',
-  drape: 'overFormer',
-  loosen: 'onPosts',
-  openCast: 'inInvestment',
-  coreCast: 'inInvestment',
-  reservoirCast: 'inInvestment',
-};
-
 /** Of plaster and silica, by hand. */
 export const USUAL_WALL_M = 0.025;
 
@@ -239,7 +230,7 @@ export function usualWare(look: Look, { length }: Units, of?: WareKind): Partial
 }
 
 /** The set-up that a look is usually fired on. */
-export const usualSetUp = (look: Look): SetUpKind => SETUP_OF[look] ?? 'bareShelf';
+export const usualSetUp = (look: Look): SetUpKind => RECIPES[look].usuallyOn ?? 'bareShelf';
 
 /** A plaster mould comes damp from the bench; what was said of another look's mould is not said of this one. */
 export const usualWet = (look: Look, before: Pick<StepEntry, 'look' | 'setup' | 'wet'>): StepEntry['wet'] =>

@@ -1,5 +1,5 @@
 /** A firing of a mould with no glass in it, as a piece of its own: dried, burnt out, bisque fired. Its schedule is computed there. */
-import { DEFAULT_SCHOOL, type FormMaterialName, type Look, type WareKind, type Wet, roomOfForm } from '@torvin/core';
+import { DEFAULT_SCHOOL, type FormMaterialName, type Look, RECIPES, type WareKind, type Wet, roomOfForm } from '@torvin/core';
 import type { FormRecord, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 
@@ -25,7 +25,7 @@ export function emptyFiring(form: FormRecord, shelves: Shelves, look: Look, wet?
     ...{ kind: 'fire', id: uuid(), look, kilnId, controllerId, school: DEFAULT_SCHOOL, scheduleId: null, computedId: null },
     setup: {
       ...{ kind: 'bareShelf', paper: false, ...(wet ? { wet } : {}) },
-      shaping: { kind: 'ware', of, wall_m: form.thick_m, wide_m: narrow_m, long_m: far_m, ...(look === 'bisque' ? { cone: BISQUE_CONE } : {}) },
+      shaping: { kind: 'ware', of, wall_m: form.thick_m, wide_m: narrow_m, long_m: far_m, ...(RECIPES[look].ware?.toCone ? { cone: BISQUE_CONE } : {}) },
     },
   };
   return {

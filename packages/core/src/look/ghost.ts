@@ -48,6 +48,6 @@ export function ghostOf(body: BodyInput, look: Look, work_perPa: number, shaping
   // The volume stays: what the rim gives up in width it gains in depth.
   const depth_m = body.dammed ? flat : (flat * figures.area_m2) / (figures.area_m2 * (width_m / span) ** 2);
   const rounded = (glass.surfaceTension_N_m * work_perPa) / 2;
-  const crown_m = look === 'slump' && shaping?.kind === 'hollow' ? -shaping.depth_m : look === 'drape' && shaping?.kind === 'former' ? shaping.drop_m : 0;
+  const crown_m = (shaping && RECIPES[look].crown?.(shaping)) ?? 0;
   return { width_m, depth_m, rim_m: Math.min(rounded, depth_m / 2, naturalDepth_m / 2), relief_m: left * standing, crown_m };
 }

@@ -61,11 +61,22 @@ export interface WareRecipe {
   of: readonly [WareKind, ...WareKind[]];
   /** Whether it is fired to a cone. */
   toCone?: true;
+  /** It may be dry or damp when it goes in; drying is for what is damp, and does not ask. */
+  asksDamp?: true;
   /** dry: under the boil, where there is water; top: null where it goes to a cone. */
   plan(ware: Ware, damp: boolean): { dry: Held | null; top: Held | null };
   /** Which of these its own figure tells, and what that is called. */
   tells: 'dry' | 'top' | 'cone';
   label: string;
+}
+
+/** A small drawing of a kind of firing: SVG paths in a field of 72 by 40, the shelf at 36. glass: as it ends; form: what holds it; lines: what was there before. */
+export interface RecipeDrawing {
+  glass?: string;
+  form?: string;
+  lines?: string;
+  /** Without a shelf: seen from above, or carried by its form alone. */
+  bare?: true;
 }
 
 export interface Recipe {
@@ -114,6 +125,13 @@ export interface Recipe {
   tells?(asked: WorkQuestion, work_perPa: number, units: Units): OwnFigure[];
   /** How it goes where nothing of glass is fired. */
   ware?: WareRecipe;
+  /** The set-up that it is usually fired on, where that is not a bare shelf. */
+  usuallyOn?: 'inMould' | 'overFormer' | 'onPosts' | 'inInvestment';
+  /** What is strewn on a solid sticks to it, and colours strike, though it joins no layers. */
+  holdsGrains?: true;
+  /** Which way its middle comes to lie beside its rim, m, where it is bent: up is positive. */
+  crown?(shaping: Shaping): number;
+  drawn: RecipeDrawing;
   /** What the eye sees when the kiln is looked into. */
   looksLike: { early: string; right: string; late: string };
   /** What to take care of. */

@@ -78,10 +78,10 @@ function fire(before: BodyNow, step: PlannedStep, glasses: readonly NamedGlass[]
   const formed = formedBy(now, step);
   const flowing = recipe.puddle ?? recipe.fills;
   // What is strewn on a solid sticks to it by a polish already.
-  const sticks = recipe.joins || (hasSolid(now) && step.look === 'firePolish');
+  const sticks = recipe.joins || (hasSolid(now) && recipe.holdsGrains === true);
   const solid = sticks ? { from: 0, to: now.layers.length } : now.solid;
   // A colour strikes at the heat of a fuse, not at that of a slump.
-  const heated = recipe.joins || step.look === 'firePolish' ? { from: 0, to: now.layers.length } : now.heated;
+  const heated = recipe.joins || recipe.holdsGrains ? { from: 0, to: now.layers.length } : now.heated;
   const softens = recipe.group !== 'shaped' && !recipe.stays;
   const faces: BodyNow['faces'] = softens ? { up: AS_MADE, down: now.faces.down } : now.faces;
   const level = softens && !now.casting ? (recipe.levels ? levelled(now.layers) : lowered(now, step, glasses)) : now.layers;

@@ -385,7 +385,7 @@ function bodySentences(firing: ResolvedFiring, unit: LengthUnit): string[] {
   }
   said.push(...coatingFindings(body).map(({ message }) => message));
   const { shaping } = setup;
-  if (look === 'drape' && shaping?.kind === 'former' && body.footprint.shape === 'disc' && shaping.former_m !== undefined) {
+  if (RECIPES[look].asks?.kind === 'former' && shaping?.kind === 'former' && body.footprint.shape === 'disc' && shaping.former_m !== undefined) {
     const spare = rimToSpare(body.footprint.diameter_m, shaping.former_m);
     if (spare > 0) {
       said.push(

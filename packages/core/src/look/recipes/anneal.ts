@@ -31,6 +31,7 @@ export const anneal: Recipe = {
     const sentence = `What stayed in it could relax ${times} times over. Held by its rim alone it would sink by ${sinks}.`;
     return [{ label: 'relaxes', figure: times, unit: '×', sentence }];
   },
+  drawn: { glass: 'M4 36 V22 H68 V36 Z', lines: 'M14 29 H30 M26 25.5 L30 29 L26 32.5 M58 29 H42 M46 25.5 L42 29 L46 32.5' },
   looksLike: {
     early: 'nothing to be seen: it is as it was',
     right: 'nothing to be seen: the hold tells, and polarisers once it is cold',

@@ -10,6 +10,7 @@ export const bisque: Recipe = {
   ware: {
     of: ['clay'],
     toCone: true,
+    asksDamp: true,
     tells: 'cone',
     label: 'comes to cone',
     plan: ({ wall_m }, damp) => ({
@@ -18,6 +19,7 @@ export const bisque: Recipe = {
       top: null,
     }),
   },
+  drawn: { form: 'M4 36 V20 H10 Q13 32 28 32 Q43 32 46 20 H52 V36 Z', lines: 'M58 36 V24 Q58 15 66 18 M62 36 V26 Q62 20 66 18' },
   looksLike: {
     early: 'the cone beside it stands upright',
     right: 'the cone has bent until its tip touches its foot',

@@ -12,12 +12,17 @@ export const burnOut: Recipe = {
   reaches: 'binder, paper or the rest of the wax burns away',
   ware: {
     of: ['plaster', 'castable', 'fibre', 'fired'],
+    asksDamp: true,
     tells: 'top',
     label: 'burnt through',
     plan: ({ of, wall_m }, damp) => ({
       dry: damp ? { ...UNDER_THE_BOIL, for_s: of === 'fibre' || of === 'fired' ? 1800 : 8 * 3600 * (wall_m / USUAL_WALL_M) ** 2 } : null,
       top: { at_C: 540, through_C: 500, for_s: of === 'fibre' ? OF_FIBRE_S : Math.max(OF_FIBRE_S, (OF_A_MOULD_S * wall_m) / USUAL_WALL_M) },
     }),
+  },
+  drawn: {
+    form: 'M8 36 V14 H15 Q18 30 36 30 Q54 30 57 14 H64 V36 Z',
+    lines: 'M27 28 Q23 22 28 17 Q29 21 31 20 Q31 13 36 7 Q36 14 41 19 Q43 18 43 15 Q48 22 45 28',
   },
   looksLike: {
     early: 'it smokes or smells, and what should be pale is grey or brown',

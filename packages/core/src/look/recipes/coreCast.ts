@@ -8,6 +8,11 @@ export const coreCast: Recipe = {
   spares: 'the core stays where it stands',
   asks: { kind: 'core', what: 'the thickest and the thinnest section between mould and core, the wall and the core' },
   work: (asked) => castWork(asked, 'hollow casting'),
+  usuallyOn: 'inInvestment',
+  drawn: {
+    glass: 'M17 12 H23 Q25 27 36 27 Q47 27 49 12 H55 Q52 33 36 33 Q20 33 17 12 Z',
+    form: 'M8 36 V7 H15.4 Q18 35 36 35 Q54 35 56.6 7 H64 V36 Z M24.6 7 H47.4 Q46 25.4 36 25.4 Q26 25.4 24.6 7 Z',
+  },
   looksLike: {
     early: 'grains stand in the gap like gravel',
     right: 'a level ring of glass stands in the gap, to its mark all round',

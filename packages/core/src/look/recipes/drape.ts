@@ -33,6 +33,9 @@ export const drape: Recipe = {
     return bentWork(asked, workTo(shaping.drop_m) - workTo(left.value), 'overhang_m');
   },
   aim: shapingAim,
+  usuallyOn: 'overFormer',
+  crown: (shaping) => (shaping.kind === 'former' ? shaping.drop_m : 0),
+  drawn: { glass: 'M14 34 Q15 12 22 11 H50 Q57 12 58 34 L53.4 34 Q53 17 49 16 H23 Q19 17 18.6 34 Z', form: 'M24.6 36 V17.4 H47.4 V36 Z' },
   looksLike: {
     early: 'the edge hangs a little, the blank still lies flat on the former',
     right: 'the edge hangs where it is to hang, folds as deep as you want them',

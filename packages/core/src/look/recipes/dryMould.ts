@@ -1,4 +1,5 @@
 import { WARE_MATERIALS, type Ware } from '../../ware/wares';
+import { STEAM } from '../drawn';
 import type { Recipe } from '../recipe';
 import { UNDER_THE_BOIL, WARE } from './ware';
 
@@ -22,6 +23,7 @@ export const dryMould: Recipe = {
         : { dry, top: { at_C: 360, through_C: 330, for_s: bySquare(ware, 3600) } };
     },
   },
+  drawn: { form: 'M8 36 V14 H15 Q18 30 36 30 Q54 30 57 14 H64 V36 Z', lines: STEAM },
   looksLike: {
     early: 'a cold mirror held over the vent fogs, and it weighs less at every weighing',
     right: 'the mirror stays clear and two weighings an hour apart are the same',

@@ -1,3 +1,4 @@
+import { STEAM } from '../drawn';
 import type { Recipe } from '../recipe';
 import { UNDER_THE_BOIL, WARE } from './ware';
 
@@ -11,6 +12,7 @@ export const dryShelf: Recipe = {
     label: 'dry through',
     plan: () => ({ dry: { ...UNDER_THE_BOIL, for_s: 1800 }, top: { at_C: 260, through_C: 230, for_s: 900 } }),
   },
+  drawn: { form: 'M6 30 H66 V34 H6 Z M12 34 H17 V36.4 H12 Z M55 34 H60 V36.4 H55 Z', lines: STEAM },
   looksLike: {
     early: 'a cold mirror held over the vent fogs, dark patches of damp stand in the primer',
     right: 'the mirror stays clear and the primer is one pale colour all over',

@@ -14,6 +14,8 @@ export const firePolish: Recipe = {
   uneven: 1.5,
   hold_s: { cooler: 600, hotter: 300, least: 300, most: 2400 },
   work: ({ body, works }) => found(times(works.firePolish, byTension(body))),
+  holdsGrains: true,
+  drawn: { glass: 'M7 36 Q4 36 4 33 V25 Q4 22 7 22 H65 Q68 22 68 25 V33 Q68 36 65 36 Z', lines: 'M12 16 V9 M36 15 V6 M60 16 V9' },
   looksLike: {
     early: 'ground places are still dull, edges catch no light',
     right: 'one even shine, and a line of light along each edge',

@@ -14,6 +14,7 @@ export const fullFuse: Recipe = {
   uneven: 1,
   hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
   work: ({ body, works }) => found(times(works.fullFuse, byRelief(body))),
+  drawn: { glass: 'M9 36 Q4 36 4 31.5 Q4 27 9 27 H63 Q68 27 68 31.5 Q68 36 63 36 Z', lines: 'M12 26.5 V20 H26 V26.5 M48 26.5 V20 H60 V26.5' },
   looksLike: {
     early: 'parts are still to be seen as bumps in the reflection',
     right: 'the reflection of the elements runs through without a break, the rim is a full round',

@@ -38,6 +38,7 @@ export const heap: Recipe = {
     const { figure, unit } = formatLength(width_m, length);
     return [{ label: 'disc', figure, unit, sentence: `It runs out to a disc about ${figure} ${unit} across and ${text(formatLength(depth_m, length))} deep.` }];
   },
+  drawn: { glass: 'M14 36 Q8 36 8 32 Q9 26 36 26 Q63 26 64 32 Q64 36 58 36 Z', lines: 'M20 26 L36 8 L52 26' },
   looksLike: {
     early: 'a hill with grains to be seen in it',
     right: 'a round cushion, smooth all over, its rim a full round',

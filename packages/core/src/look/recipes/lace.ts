@@ -33,6 +33,10 @@ export const lace: Recipe = {
           : `About ${figure} % is open, the holes about ${holes} wide, if it is strewn evenly.`;
     return [{ label: 'open', figure, unit: '%', sentence }];
   },
+  drawn: {
+    glass:
+      'M4 32 A4 4 0 1 1 12 32 A4 4 0 1 1 4 32 Z M11 33 A3 3 0 1 1 17 33 A3 3 0 1 1 11 33 Z M25 32 A4 4 0 1 1 33 32 A4 4 0 1 1 25 32 Z M41 33 A3 3 0 1 1 47 33 A3 3 0 1 1 41 33 Z M46 32 A4 4 0 1 1 54 32 A4 4 0 1 1 46 32 Z M61 33 A3 3 0 1 1 67 33 A3 3 0 1 1 61 33 Z',
+  },
   looksLike: {
     early: 'grains with corners, sugar-like',
     right: 'round threads that shine, holes clear to the shelf',

@@ -40,6 +40,12 @@ export const loosen: Recipe = {
     const sentence = `What grips could relax ${times} times over; the piece itself sinks by ${sinks}. It may drop sooner: watch from just under the hold on.`;
     return [{ label: 'lets go', figure: times, unit: '×', sentence }];
   },
+  usuallyOn: 'onPosts',
+  drawn: {
+    glass: 'M18 21 Q36 14 54 21 L52 26 Q36 19 20 26 Z',
+    form: 'M10 8 H62 V18 H58 Q36 7 14 18 H10 Z M10 18 H14 V36 H10 Z M58 18 H62 V36 H58 Z',
+    lines: 'M36 24 V32 M32.5 29 L36 33 L39.5 29',
+  },
   looksLike: {
     early: 'it hangs in its mould',
     right: 'it has dropped and lies under its mould',

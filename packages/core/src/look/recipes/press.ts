@@ -73,6 +73,11 @@ export const press: Recipe = {
       },
     ];
   },
+  drawn: {
+    glass: 'M21 36 Q17 36 17 30.5 Q17 25 21 25 H51 Q55 25 55 30.5 Q55 36 51 36 Z',
+    form: 'M6 24.4 V15 H66 V24.4 Z M8 36 V25.4 H13 V36 Z M59 36 V25.4 H64 V36 Z',
+    lines: 'M36 3 V11 M32.5 8 L36 12 L39.5 8',
+  },
   looksLike: {
     early: 'light between plate and spacers',
     right: 'the plate lies on all its spacers, glass stands out evenly round it',

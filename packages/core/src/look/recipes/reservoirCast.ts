@@ -57,6 +57,11 @@ export const reservoirCast: Recipe = {
       held_kg > 0 ? ` Its hole holds ${text(formatMass(held_kg, units.mass))} back for good, however hot: lay so much more, or take a wider hole.` : '';
     return figures.map((one) => ({ ...one, sentence: `${one.sentence} ${runs}${held}` }));
   },
+  usuallyOn: 'inInvestment',
+  drawn: {
+    glass: 'M22 4 H50 L46 10 H26 Z M34.2 12 L35 22 H37 L37.8 12 Z M24 24 H48 L46 33 H26 Z',
+    form: 'M14 36 V2 H20 L25 11.4 H33 V18 H22.4 L24.6 34.4 H47.4 L49.6 18 H39 V11.4 H47 L52 2 H58 V36 Z',
+  },
   looksLike: {
     early: 'glass stands in the reservoir and sags towards its hole',
     right: 'the reservoir is empty but for a film, glass stands level in the vents',

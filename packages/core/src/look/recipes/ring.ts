@@ -45,6 +45,11 @@ export const ring: Recipe = {
       },
     ];
   },
+  drawn: {
+    bare: true,
+    glass:
+      'M37 3 A17 17 0 0 1 52.5 16 L44.5 18.4 A9 9 0 0 0 37 11.2 Z M53 19 A17 17 0 0 1 42 36 L38.6 28.6 A9 9 0 0 0 44.8 20.6 Z M39 37 A17 17 0 0 1 21.5 29 L29 25 A9 9 0 0 0 36 29.2 Z M20 26 A17 17 0 0 1 24 8.5 L29.6 14.4 A9 9 0 0 0 27.6 22.8 Z M26.5 6.4 A17 17 0 0 1 34 3.2 L34.6 11.2 A9 9 0 0 0 31.6 12.6 Z',
+  },
   looksLike: {
     early: 'black wedges between the segments',
     right: 'one still ring; where a gap was is a seam at most',

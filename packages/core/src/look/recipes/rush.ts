@@ -17,6 +17,10 @@ export const rush: Recipe = {
     const scale = byEdges(body);
     return found({ least: works.tack.least * scale, most: works.fullFuse.most * scale });
   },
+  drawn: {
+    glass: 'M25 36 Q20 36 20 31 Q20 24 27 24 H45 Q52 24 52 31 Q52 36 47 36 Z',
+    lines: 'M23 22 L26 19 L29 22 L32 19 L35 22 L38 19 L41 22 L44 19 L47 22 M60 34 V10 M56 15 L60 9 L64 15',
+  },
   looksLike: {
     early: 'edges sharp, the coating lies flat and bright',
     right: 'edges round, the coating bright without a wrinkle',

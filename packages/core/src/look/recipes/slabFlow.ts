@@ -16,6 +16,7 @@ export const slabFlow: Recipe = {
   hold_s: { cooler: 5400, hotter: 2700, least: 1200, most: 10800 },
   work: ({ body, works }) => found(times(works.slabFlow, byTension(body))),
   levelsTo: (body) => Math.max(bodyFigures(body).depth.mean_m, naturalDepth(mainGlass(body))),
+  drawn: { glass: 'M12 36 V17 Q12 15 15 15.6 Q36 17.4 57 15.6 Q60 15 60 17 V36 Z', form: 'M5 36 V10 H11 V36 Z M61 36 V10 H67 V36 Z' },
   looksLike: {
     early: 'gaps along the dam and seams between the pieces are open',
     right: 'a still surface right up to the dam on all sides',

@@ -28,6 +28,12 @@ export const slump: Recipe = {
     return left.ok ? bentWork(asked, workTo(depth_m) - workTo(left.value), 'span_m') : left;
   },
   aim: shapingAim,
+  usuallyOn: 'inMould',
+  crown: (shaping) => (shaping.kind === 'hollow' ? -shaping.depth_m : 0),
+  drawn: {
+    glass: 'M4 12 H12 Q18 28 36 28 Q54 28 60 12 H68 V17 H63 Q56 33 36 33 Q16 33 9 17 H4 Z',
+    form: 'M4 18.6 H8.4 Q16 34.6 36 34.6 Q56 34.6 63.6 18.6 H68 V36 H4 Z',
+  },
   looksLike: {
     early: 'a line of light between glass and mould, widest in the middle',
     right: 'the reflection lies still in the form, the middle touches',

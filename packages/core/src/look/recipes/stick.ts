@@ -1,4 +1,5 @@
 import { found } from '../../problem';
+import { SLAB } from '../drawn';
 import type { Recipe } from '../recipe';
 import { byEdges, laterWork, times } from '../works';
 
@@ -14,6 +15,7 @@ export const stick: Recipe = {
   uneven: 2,
   hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
   work: ({ body, works }) => found(times(laterWork(works, 'stick'), byEdges(body))),
+  drawn: { glass: `${SLAB} M12 28.4 V20 H26 V28.4 Z M32 28.4 V20 H42 V28.4 Z M48 28.4 V20 H60 V28.4 Z` },
   looksLike: {
     early: 'edges cast a hard shadow and the parts still rattle when the kiln is knocked',
     right: 'edges hard, but a dark line of contact runs round under each part',

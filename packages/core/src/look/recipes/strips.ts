@@ -26,6 +26,11 @@ export const strips: Recipe = {
       );
     return found(times(works.fullFuse, byEdge(body, shaping.sheet_m)));
   },
+  drawn: {
+    glass:
+      'M12 36 V16 H16.4 V36 Z M18 36 V16 H22.4 V36 Z M24 36 V16 H28.4 V36 Z M30 36 V16 H34.4 V36 Z M36 36 V16 H40.4 V36 Z M42 36 V16 H46.4 V36 Z M48 36 V16 H52.4 V36 Z M54 36 V16 H59 V36 Z',
+    form: 'M4 36 V12 H10 V36 Z M61 36 V12 H67 V36 Z',
+  },
   looksLike: {
     early: 'a furrow between every two strips',
     right: 'the top is one smooth plane, the lines in it straight',

@@ -1,4 +1,5 @@
 import { found } from '../../problem';
+import { SLAB } from '../drawn';
 import type { Recipe } from '../recipe';
 import { byEdges, times } from '../works';
 
@@ -14,6 +15,9 @@ export const tack: Recipe = {
   uneven: 2,
   hold_s: { cooler: 720, hotter: 420, least: 300, most: 2400 },
   work: ({ body, works }) => found(times(works.tack, byEdges(body))),
+  drawn: {
+    glass: `${SLAB} M12 29 V23 Q12 20 15 20 H23 Q26 20 26 23 V29 Z M32 29 V23 Q32 20 35 20 H39 Q42 20 42 23 V29 Z M48 29 V23 Q48 20 51 20 H57 Q60 20 60 23 V29 Z`,
+  },
   looksLike: {
     early: 'edges are still sharp, corners square',
     right: 'edges gleam and corners are a little round; each part stands up as high as it was laid',

@@ -31,6 +31,10 @@ export const wafer: Recipe = {
     const grown = share < 1 ? `over ${Math.round(100 * share)} % of their width` : 'over their whole width';
     return [{ label: 'leaf', figure, unit, sentence: `A leaf about ${figure} ${unit} thick once dense; its grains grow together ${grown}.` }];
   },
+  drawn: {
+    glass: 'M6 36 V33.4 H66 V36 Z',
+    lines: 'M10 30 V29.4 M16 31 V30.4 M22 29.6 V29 M28 31 V30.4 M34 30 V29.4 M40 31 V30.4 M46 29.6 V29 M52 31 V30.4 M58 30 V29.4 M63 31 V30.4',
+  },
   looksLike: {
     early: 'matt like chalk, a breath of air moves it',
     right: 'satin, its edge still as it was sifted',
