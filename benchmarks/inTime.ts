@@ -1,5 +1,7 @@
 /** Journeys and the glass in time: what a fold costs, and the frames while a finger moves the time of a slump. */
-import { type JourneyStep, METRIC, type PieceDocument, TYPICAL_FAMILIES, bodiesAfter, journeyWarnings } from '@torvin/core';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { type JourneyStep, type PieceDocument, bodiesAfter, journeyWarnings } from '@torvin/core/piece';
+import { METRIC } from '@torvin/core/units';
 import { Studio } from '../e2e/server';
 import { PHONE, Visitor, launch } from '../e2e/visitor';
 import { median, middle, report } from './measure';

@@ -1,20 +1,9 @@
 /** Measures the engine and the interface in one run. The machine is noisy: read the ratios, not the milliseconds. */
-import {
-  DEFAULT_LIMITS,
-  DEFAULT_SCHOOL,
-  BARE_SHELF,
-  type FiringCase,
-  type SimulationInput,
-  type SimulationResult,
-  TYPICAL_FAMILIES,
-  TYPICAL_KILN,
-  compose,
-  evenSheets,
-  glassOf,
-  meshOf,
-  simulateFiring,
-  simulationOf,
-} from '@torvin/core';
+import { evenSheets } from '@torvin/core/body';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { type SimulationInput, type SimulationResult, meshOf, simulateFiring } from '@torvin/core/heat';
+import { TYPICAL_KILN } from '@torvin/core/kiln';
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, BARE_SHELF, type FiringCase, compose, glassOf, simulationOf } from '@torvin/core/schedule';
 import { crowdedStudio } from './crowded';
 import { measureDrag } from './drag';
 import { measureFold, measureInTime } from './inTime';

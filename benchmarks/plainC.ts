@@ -3,19 +3,10 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import {
-  LOG_VISCOSITY,
-  type SimulationInput,
-  coatingRange,
-  glassySlope,
-  meltExpansion,
-  regimesOf,
-  relaxationOf,
-  settingFrom,
-  simulateFiring,
-  temperatureAt,
-  viscosityOf,
-} from '@torvin/core';
+import { coatingRange } from '@torvin/core/flow';
+import { LOG_VISCOSITY, meltExpansion, temperatureAt, viscosityOf } from '@torvin/core/glass';
+import { type SimulationInput, regimesOf, settingFrom, simulateFiring } from '@torvin/core/heat';
+import { glassySlope, relaxationOf } from '@torvin/core/stress';
 import { least, report } from './measure';
 
 const ROUNDS = 20;

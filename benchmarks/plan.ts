@@ -1,5 +1,6 @@
 /** A plan of 200 parts: its map, what of it goes wrong later, and how thick it is after a full fuse, as the worker is asked for them. */
-import { type PlanAsked, TYPICAL_FAMILIES } from '@torvin/core';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import type { PlanAsked } from '@torvin/core/plan';
 import { createEngine } from '@torvin/core/engine';
 import { median, report } from './measure';
 

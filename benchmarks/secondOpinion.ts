@@ -1,15 +1,8 @@
 /** What the engine and the second solver are both asked: a body of every family, soaked at its annealing point and lower. */
-import {
-  BARE_SHELF,
-  type SimulationInput,
-  TYPICAL_FAMILIES,
-  glassySlope,
-  meltExpansion,
-  relaxationOf,
-  simulateFiring,
-  temperatureAt,
-  viscosityOf,
-} from '@torvin/core';
+import { TYPICAL_FAMILIES, meltExpansion, temperatureAt, viscosityOf } from '@torvin/core/glass';
+import { type SimulationInput, simulateFiring } from '@torvin/core/heat';
+import { BARE_SHELF } from '@torvin/core/schedule';
+import { glassySlope, relaxationOf } from '@torvin/core/stress';
 import { type SpelledOut, secondSolver } from './secondSolver';
 
 const LOWER_SOAK_LOG_ETA = 13.9;

@@ -1,4 +1,6 @@
-import { TYPICAL_FAMILIES, relaxationOf, simulateFiring } from '@torvin/core';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { simulateFiring } from '@torvin/core/heat';
+import { relaxationOf } from '@torvin/core/stress';
 import { apart, cooled, greatest, lowerSoak, spelledOut, tension } from './secondOpinion';
 import { secondSolver } from './secondSolver';
 

@@ -6,7 +6,7 @@
  *
  * Depths in m, temperatures in °C, times in s, stress in Pa with tension positive; index 0 at the underside.
  */
-import type { SimulationInput } from '@torvin/core';
+import type { SimulationInput } from '@torvin/core/heat';
 
 /** What the engine fills in where a glass does not say, handed over so that both reckon from the same. */
 export interface SpelledOut {

@@ -2,7 +2,7 @@
  * A studio of ten years, 5,000 pieces and as many firings: what its lists cost the server and the page, the first run sheet on a slow
  * phone network, and what one machine carries.
  */
-import { firingsOf } from '@torvin/core';
+import { firingsOf } from '@torvin/core/piece';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';

@@ -1,5 +1,6 @@
 /** Every kind of firing is chosen by its drawing, asks for what it needs, and tells on the run sheet what it does, in its own words. */
-import { type LaidLayer, LOOKS, type Look, RECIPES } from '@torvin/core';
+import { LOOKS, type Look, RECIPES } from '@torvin/core/look';
+import type { LaidLayer } from '@torvin/core/piece';
 import { v7 as uuid } from 'uuid';
 import { setting } from './setting';
 import { planFiring } from './states';

@@ -1,5 +1,5 @@
 /** Words and order: what is said once, what a touch explains, where a page is found again, what a keyboard and an ear meet. */
-import { firingsOf } from '@torvin/core';
+import { firingsOf } from '@torvin/core/piece';
 import { v7 as uuid } from 'uuid';
 import { wholePieces } from './server';
 import { setting } from './setting';

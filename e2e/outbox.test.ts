@@ -1,5 +1,5 @@
 /** What is saved is never lost, nor in the way of itself: offline, in two tabs, without room, when a tab is closed at once. */
-import { firingsOf, laidLayers } from '@torvin/core';
+import { firingsOf, laidLayers } from '@torvin/core/piece';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

@@ -1,5 +1,5 @@
 /** What comes out of the printer: one page for a run sheet and one for a key-in sheet, whatever the screen and the paper. */
-import { firingsOf } from '@torvin/core';
+import { firingsOf } from '@torvin/core/piece';
 import { wholePieces } from './server';
 import { setting } from './setting';
 import { PHONE, Visitor, WIDE } from './visitor';

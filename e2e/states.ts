@@ -1,18 +1,9 @@
 /** States that a test begins from, made through the API by the core's own commands; what hands do to come there is driven once, elsewhere. */
-import {
-  FIRST_LAID_ID,
-  type Footprint,
-  type LaidLayer,
-  type LayerForm,
-  type Look,
-  METRIC,
-  addStep,
-  compose,
-  firingsOf,
-  inForm,
-  parseLength,
-  snapshotOf,
-} from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
+import type { Look } from '@torvin/core/look';
+import { FIRST_LAID_ID, type LaidLayer, type LayerForm, addStep, firingsOf, inForm, snapshotOf } from '@torvin/core/piece';
+import { compose } from '@torvin/core/schedule';
+import { METRIC, parseLength } from '@torvin/core/units';
 import { type Entry, type FormRecord, type Piece, type Schedule, type Shelves, type Step, forms, readEntry } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { type StepEntry, entryOfStep, stepOf, usualSetUp, usualWare, usualWet } from '../apps/web/src/piece/stepEntry';

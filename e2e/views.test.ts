@@ -1,5 +1,5 @@
 /** Every main view at both sizes, once in light and once in dark: nothing overflows, overlaps, is too small to touch or fails axe. */
-import { firingsOf } from '@torvin/core';
+import { firingsOf } from '@torvin/core/piece';
 import { wholePieces } from './server';
 import { setting } from './setting';
 import { PHONE, Visitor, WIDE } from './visitor';

@@ -122,13 +122,15 @@ async function once(name, stampDir, sources, build) {
   writeFileSync(stamp, wanted);
 }
 
-const alias = {
-  '@torvin/core/contract': at('packages/core/src/contract/index.ts'),
-  '@torvin/core/engine': at('packages/core/src/engine.ts'),
-  '@torvin/core': at('packages/core/src/index.ts'),
-  '@torvin/schema/server': at('packages/schema/src/server.ts'),
-  '@torvin/schema': at('packages/schema/src/index.ts'),
-};
+/** What the workspaces open of themselves, each under the name that it is imported by. */
+const alias = Object.fromEntries(
+  ['core', 'schema'].flatMap((name) => {
+    const { exports } = JSON.parse(readFileSync(at(`packages/${name}/package.json`), 'utf8'));
+    const opened = Object.entries(exports).map(([path, file]) => [join(`@torvin/${name}`, path), at(`packages/${name}/${file}`)]);
+    // esbuild takes the first that fits.
+    return opened.sort(([a], [b]) => b.length - a.length);
+  }),
+);
 const shared = ['package-lock.json', 'package.json', 'scripts/lib.mjs', 'packages'];
 
 /** Packages that are bundled too: of hundreds of small files each, which a start would look for one by one. */

@@ -27,7 +27,7 @@ const HOUSES = {
       'heat',
       'learn',
     ],
-    ...['schedule', 'practice', 'piece', 'contract', 'calculators', 'engine', 'index'],
+    ...['schedule', 'practice', 'piece', 'contract', 'calculators', 'engine'],
   ],
   'apps/server/src': ['db', 'folder', 'store', 'compute', 'access', 'config', 'opening', 'backup', 'live', 'http', 'running', 'main'],
   'apps/web/src': [

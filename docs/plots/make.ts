@@ -1,31 +1,13 @@
 /** Draws the plots of docs/model.md and prints docs/schedules.md from the core itself. Run by npm run pictures. */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import {
-  BARE_SHELF,
-  DEFAULT_LIMITS,
-  DEFAULT_SCHOOL,
-  type FiringCase,
-  type GlassConstants,
-  RECIPES,
-  type SimulationInput,
-  TYPICAL_FAMILIES,
-  TYPICAL_KILN,
-  TYPICAL_WORKS,
-  brokenOf,
-  compose,
-  heatSolver,
-  diffusivity,
-  driveFrom,
-  evenSheets,
-  fluidity,
-  logViscosity,
-  meshOf,
-  sagAfter,
-  simulateFiring,
-  simulationOf,
-  viscosityOf,
-} from '@torvin/core';
+import { evenSheets } from '@torvin/core/body';
+import { sagAfter } from '@torvin/core/flow';
+import { type GlassConstants, TYPICAL_FAMILIES, diffusivity, fluidity, logViscosity, viscosityOf } from '@torvin/core/glass';
+import { type SimulationInput, heatSolver, driveFrom, meshOf, simulateFiring } from '@torvin/core/heat';
+import { TYPICAL_KILN } from '@torvin/core/kiln';
+import { RECIPES, TYPICAL_WORKS } from '@torvin/core/look';
+import { BARE_SHELF, DEFAULT_LIMITS, DEFAULT_SCHOOL, type FiringCase, brokenOf, compose, simulationOf } from '@torvin/core/schedule';
 import { BODIES, FIGURES_FILE, type Figures, figuresOf } from '../../packages/core/src/bodies.testCases';
 import { type Chart, type Curve, drawn } from './chart';
 

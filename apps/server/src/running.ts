@@ -2,7 +2,7 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { rmSync } from 'node:fs';
 import { basename } from 'node:path';
-import { ProblemError } from '@torvin/core';
+import { ProblemError } from '@torvin/core/problem';
 import { type Access, openAccess } from './access/access';
 import { prune } from './backup/backup';
 import { type Backups, keepBackups } from './backup/keeping';

@@ -1,5 +1,5 @@
 /** The stateless compute API: an endpoint for every calculator, made of its contract. For servers alone; a web app has the engine itself. */
-import { RECIPE_GROUPS } from '@torvin/core';
+import { RECIPE_GROUPS } from '@torvin/core/look';
 import { CALCULATORS, CALLS, type EngineCall, QUANTITIES } from '@torvin/core/engine';
 import { LimitsSchema, SchoolSchema, SetUpSchema, figure } from '@torvin/core/contract';
 import { z } from 'zod';

@@ -1,18 +1,11 @@
 /** A studio's other documents: backups, schedule versions, firings, what waits, settings. */
-import {
-  HOW_FAR,
-  type MadeFrom,
-  type OfFiredLayers,
-  type SeenFiring,
-  LAYER_FORMS,
-  LOOKS,
-  RELEASED,
-  SETUP_KINDS,
-  STAGES,
-  WARE_KINDS,
-  WETS,
-  STEP_KINDS,
-} from '@torvin/core';
+import { HOW_FAR } from '@torvin/core/learn';
+import { LOOKS } from '@torvin/core/look';
+import { STAGES } from '@torvin/core/making';
+import { type MadeFrom, type OfFiredLayers, LAYER_FORMS, STEP_KINDS } from '@torvin/core/piece';
+import { RELEASED } from '@torvin/core/release';
+import { type SeenFiring, SETUP_KINDS, WETS } from '@torvin/core/schedule';
+import { WARE_KINDS } from '@torvin/core/ware';
 import { z } from 'zod';
 import {
   ControllerInputSchema,

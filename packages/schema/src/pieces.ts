@@ -1,29 +1,25 @@
 /** Pieces: what is laid, worked and fired in which order, how they are filed, and how lists show them. */
+import { layerDepth } from '@torvin/core/body';
+import { LOOKS } from '@torvin/core/look';
 import {
   LAYERS_AT_MOST,
   PARTS_AT_MOST,
-  LOOKS,
   type HeldForm,
   type LaidLayer,
   type PieceDocument,
   type PlannedStep,
-  SETUP_KINDS,
   STEPS_AT_MOST,
-  WETS,
   type Cutting,
   CLEANED_OFF,
   firesNoGlass,
   firingsOf,
-  formatLength,
   JOINED_BY,
   type JourneyStep,
   laidLayers,
   leanLayer,
   LOOKED_WITH,
-  layerDepth,
   type Sketch,
   SKETCH_RANGE_M,
-  text,
   asJourney,
   type BodyNow,
   type BodyProfile,
@@ -32,7 +28,9 @@ import {
   nothingYet,
   bodyProfile,
   type OfFiredLayers,
-} from '@torvin/core';
+} from '@torvin/core/piece';
+import { SETUP_KINDS, WETS } from '@torvin/core/schedule';
+import { formatLength, text } from '@torvin/core/units';
 import { z } from 'zod';
 import {
   count,

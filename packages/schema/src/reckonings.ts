@@ -1,5 +1,5 @@
 /** What was reckoned at the bench and kept: the last of it, with what was typed, so that it can be taken up again. */
-import { QUANTITY_NAMES } from '@torvin/core';
+import { QUANTITY_NAMES } from '@torvin/core/quantity';
 import { id, instant, oneOf, words } from '@torvin/core/contract';
 import { z } from 'zod';
 

@@ -1,20 +1,10 @@
 /** What stands on the shelves: families, glasses, strip tests, kilns and controllers, with their source. */
-import {
-  COATED_BY,
-  CONTENTS,
-  type Controller,
-  FLEXIBLES,
-  type FormShape,
-  LAYER_FORMS,
-  MADE_FORMS,
-  MAKING_WAYS,
-  MODELS,
-  type Making,
-  STAGES,
-  type ShelfMade,
-  STRIPES_AT_MOST,
-  stagesOf,
-} from '@torvin/core';
+import type { Controller } from '@torvin/core/controller';
+import { CONTENTS } from '@torvin/core/fit';
+import type { FormShape } from '@torvin/core/form';
+import { FLEXIBLES, MAKING_WAYS, MODELS, type Making, STAGES, stagesOf } from '@torvin/core/making';
+import { LAYER_FORMS, MADE_FORMS, type ShelfMade, STRIPES_AT_MOST } from '@torvin/core/piece';
+import { COATED_BY } from '@torvin/core/release';
 import { z } from 'zod';
 import {
   CorrectionsSchema,

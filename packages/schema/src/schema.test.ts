@@ -1,15 +1,6 @@
-import {
-  DEFAULT_LIMITS,
-  DEFAULT_SCHOOL,
-  drawnLayers,
-  fitQuestion,
-  SETUPS,
-  snapshotOf,
-  resolved,
-  TYPICAL_FAMILIES,
-  withPaper,
-  type LaidLayer,
-} from '@torvin/core';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { drawnLayers, fitQuestion, snapshotOf, type LaidLayer } from '@torvin/core/piece';
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, SETUPS, resolved, withPaper } from '@torvin/core/schedule';
 import { z } from 'zod';
 import { type PieceDoc, PieceDocSchema, type Step } from './pieces';
 import { AskedFiringSchema, problemOf, quantity, SimulationInputSchema } from '@torvin/core/contract';

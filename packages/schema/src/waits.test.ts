@@ -1,4 +1,4 @@
-import type { JourneyStep } from '@torvin/core';
+import type { JourneyStep } from '@torvin/core/piece';
 import { waitingOf } from './waits';
 
 const step = (id: string, scheduleId: string | null = 's'): JourneyStep => ({

@@ -1,5 +1,5 @@
 /** What a piece waits for, from its firings so far: kept with the piece, so that a list of what waits need not look at all there ever was. */
-import type { JourneyStep } from '@torvin/core';
+import type { JourneyStep } from '@torvin/core/piece';
 import type { FiringResult } from './result';
 
 /** choice: a firing to be planned; schedule: one to be computed; kiln: its turn; again: the last fell short; decision: it went past; hand: a step at the bench. */

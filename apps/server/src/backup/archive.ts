@@ -7,7 +7,7 @@ import { createReadStream, createWriteStream, statSync } from 'node:fs';
 import { type Readable, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { promisify } from 'node:util';
-import { ProblemError } from '@torvin/core';
+import { ProblemError } from '@torvin/core/problem';
 import { BackupSchema } from '@torvin/schema';
 import { type Entry, type ZipFile, open } from 'yauzl';
 import { ZipFile as Packer } from 'yazl';

@@ -1,7 +1,7 @@
 /** Backups: made while the server runs and writes, kept in a folder, and taken apart again with every hash checked. */
 import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { basename, join } from 'node:path';
-import { ProblemError } from '@torvin/core';
+import { ProblemError } from '@torvin/core/problem';
 import Driver from 'better-sqlite3';
 import { v7 as uuid } from 'uuid';
 import { PHOTOS, isPhotoName } from '../store/photoFiles';

@@ -3,7 +3,7 @@ import { createWriteStream, existsSync, mkdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { fileURLToPath } from 'node:url';
-import { ProblemError } from '@torvin/core';
+import { ProblemError } from '@torvin/core/problem';
 import { v7 as uuid } from 'uuid';
 import { version } from '../../../../package.json';
 import { configFrom } from '../config';

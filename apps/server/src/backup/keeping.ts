@@ -1,7 +1,7 @@
 /** The backups of a studio that is being served: one a day by itself, others when asked, and putting one back. */
 import { existsSync, readdirSync, rmSync } from 'node:fs';
 import { basename, join } from 'node:path';
-import type { Problem } from '@torvin/core';
+import type { Problem } from '@torvin/core/problem';
 import type { Backup, Restored } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { faultOf } from '../folder/faults';

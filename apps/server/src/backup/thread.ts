@@ -1,6 +1,6 @@
 /** Backups are made and taken apart in a thread of their own, one at a time: the studio goes on meanwhile. */
 import { Worker } from 'node:worker_threads';
-import { type Problem, ProblemError } from '@torvin/core';
+import { type Problem, ProblemError } from '@torvin/core/problem';
 import type { Manifest } from './archive';
 import type { Making } from './backup';
 

@@ -1,6 +1,6 @@
 /** Runs in a thread of its own: one task, then it ends. */
 import { parentPort, workerData } from 'node:worker_threads';
-import { ProblemError } from '@torvin/core';
+import { ProblemError } from '@torvin/core/problem';
 import { makeBackup, unpackChecked } from './backup';
 import type { Task, TaskAnswer } from './thread';
 

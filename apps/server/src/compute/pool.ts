@@ -1,6 +1,6 @@
 /** The engine in a worker thread: one call runs, a few wait, more are refused. The event loop stays free. */
 import { Worker } from 'node:worker_threads';
-import { type Problem, ProblemError } from '@torvin/core';
+import { type Problem, ProblemError } from '@torvin/core/problem';
 import type { Answered, Asked, EngineCall } from '@torvin/core/engine';
 
 export interface Job {

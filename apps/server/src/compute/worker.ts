@@ -1,6 +1,6 @@
 /** Runs in a worker thread: one engine call a message. */
 import { parentPort } from 'node:worker_threads';
-import { ProblemError } from '@torvin/core';
+import { ProblemError } from '@torvin/core/problem';
 import { type Asked, type EngineCall, createEngine, warmUp } from '@torvin/core/engine';
 import type { Job, JobAnswer } from './pool';
 

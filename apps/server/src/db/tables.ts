@@ -1,5 +1,10 @@
 /** The database's tables. Row types are inferred from here; documents are JSON validated by @torvin/schema. */
-import { type Evaluation, LOOKS, type PanelRow, type PurposefulSegment, QUANTITY_NAMES, RELEASED } from '@torvin/core';
+import type { PanelRow } from '@torvin/core/controller';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { LOOKS } from '@torvin/core/look';
+import { QUANTITY_NAMES } from '@torvin/core/quantity';
+import { RELEASED } from '@torvin/core/release';
+import type { Evaluation } from '@torvin/core/schedule';
 import type { Operation } from 'fast-json-patch';
 import { CSV_STYLES, type Lesson, NO_LESSON, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
 import { sql } from 'drizzle-orm';

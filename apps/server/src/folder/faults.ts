@@ -1,6 +1,6 @@
 /** What can be wrong with the folder that a studio lies in, each in a sentence that says what to do. */
 import { renameSync } from 'node:fs';
-import type { Problem } from '@torvin/core';
+import type { Problem } from '@torvin/core/problem';
 
 export interface Fault {
   status: 500 | 503 | 507;

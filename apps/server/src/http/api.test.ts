@@ -1,4 +1,4 @@
-import { firingsOf, asJourney } from '@torvin/core';
+import { firingsOf, asJourney } from '@torvin/core/piece';
 import type { Firing, NewPiece, Piece, SavedSchedule } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { DEMO_PIECES } from '../opening/demo';

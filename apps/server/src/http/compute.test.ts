@@ -1,4 +1,5 @@
-import { BARE_SHELF, TYPICAL_FAMILIES } from '@torvin/core';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { BARE_SHELF } from '@torvin/core/schedule';
 import { GlassConstantsSchema } from '@torvin/core/contract';
 import { v7 as uuid } from 'uuid';
 import { Busy, computePool } from '../compute/pool';

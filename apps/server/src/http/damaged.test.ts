@@ -1,5 +1,5 @@
 /** Every route that takes something, against damaged bodies and damaged addresses: an answer or a problem, never a failure. */
-import { firingsOf } from '@torvin/core';
+import { firingsOf } from '@torvin/core/piece';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { asc, eq, isNull } from 'drizzle-orm';

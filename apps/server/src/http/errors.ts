@@ -1,5 +1,5 @@
 /** The one place where failures become answers. A problem travels as {code, path, message}. */
-import { type Problem, ProblemError } from '@torvin/core';
+import { type Problem, ProblemError } from '@torvin/core/problem';
 import type { ErrorRequestHandler, Request } from 'express';
 import type { Logger } from 'pino';
 import { Busy } from '../compute/pool';

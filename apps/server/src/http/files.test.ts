@@ -1,6 +1,6 @@
 /** A piece out to a file and in again. */
 import { asVersion2 } from '../test/olderDatabase';
-import { firingsOf } from '@torvin/core';
+import { firingsOf } from '@torvin/core/piece';
 import { createHash } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import sharp from 'sharp';

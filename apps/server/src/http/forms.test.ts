@@ -1,5 +1,5 @@
 /** Forms of the shelf in firings: what a schedule keeps of them, what a changed one outdates, and what cannot be. */
-import { firingsOf, outdatedBy } from '@torvin/core';
+import { firingsOf, outdatedBy } from '@torvin/core/piece';
 import type { Bench, Coated, FiringRow, FormRecord, FormUse, MakingRecord, Piece, Schedule, Shelves } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { NOW, type TestServer, startTestServer } from '../test/testServer';

@@ -3,7 +3,7 @@
  * browser has open could otherwise reach it: by a foreign name that resolves to this machine (rebinding), by a form or a plain
  * post from elsewhere, or by framing the app. Reads are kept in by the browser's same-origin rule once the name is right.
  */
-import { ProblemError } from '@torvin/core';
+import { ProblemError } from '@torvin/core/problem';
 import { API_HEADER } from '@torvin/schema';
 import type { Express, Request, RequestHandler } from 'express';
 import helmet from 'helmet';

@@ -1,5 +1,6 @@
 /** Nothing is lost: undo, deletion taken back, named versions, firings told of later, records put away. */
-import { ENGINE_VERSION, firingsOf, turnOf } from '@torvin/core';
+import { firingsOf, turnOf } from '@torvin/core/piece';
+import { ENGINE_VERSION } from '@torvin/core/version';
 import { type Firing, type Glass, KINDS, type Piece, type ScheduleVersion, type WaitingPiece } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { eq, sql } from 'drizzle-orm';

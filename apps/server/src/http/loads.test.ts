@@ -1,5 +1,5 @@
 /** What must never reach a kiln: a schedule that is not of this piece any more, a second load, a record that cannot be. */
-import { firingsOf, anotherLike, laidLayers, changeLayer, type LaidLayer } from '@torvin/core';
+import { firingsOf, anotherLike, laidLayers, changeLayer, type LaidLayer } from '@torvin/core/piece';
 import type { Firing, LoadDetail, LoadShown, Piece, PieceFile, Schedule } from '@torvin/schema';
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';

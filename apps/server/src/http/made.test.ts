@@ -1,5 +1,5 @@
 /** Made glass: who takes of it, what is left, that no piece is made of itself, and that it goes along in files. */
-import { type LaidLayer, type PieceDocument, bodiesAfter, namedGlasses, takenBy } from '@torvin/core';
+import { type LaidLayer, type PieceDocument, bodiesAfter, namedGlasses, takenBy } from '@torvin/core/piece';
 import type { Made, MadeUse, Piece, PieceFile, Shelves } from '@torvin/schema';
 import { sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';

@@ -1,7 +1,7 @@
 /** Every compute endpoint against requests that have been damaged somewhere: an answer or a problem, never a failure. */
 import { CALLS, type EngineCall, QUANTITIES } from '@torvin/core/engine';
 import { type CalculatorEndpoint, computeEndpoints } from '@torvin/schema/server';
-import { ProblemError } from '@torvin/core';
+import { ProblemError } from '@torvin/core/problem';
 import { damaged, sequence } from '../test/damage';
 import { type TestServer, startTestServer } from '../test/testServer';
 

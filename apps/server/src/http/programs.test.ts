@@ -1,5 +1,5 @@
 /** What stands in which program: the newest stands, what it was keyed over says so, and nothing is kept that could not be keyed. */
-import { firingsOf } from '@torvin/core';
+import { firingsOf } from '@torvin/core/piece';
 import type { Program } from '@torvin/schema';
 import { eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';

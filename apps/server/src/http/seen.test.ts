@@ -1,5 +1,5 @@
 /** How firings came out bounds the next of their kind; what spoke against a firing when it was started stays on its record. */
-import { anotherLike, firingOf, firingsOf, heldForm, withStep } from '@torvin/core';
+import { anotherLike, firingOf, firingsOf, heldForm, withStep } from '@torvin/core/piece';
 import type { Firing, Piece, Schedule, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { NOW, type TestServer, startTestServer } from '../test/testServer';

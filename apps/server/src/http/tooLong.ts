@@ -2,7 +2,7 @@
  * Looks for a list that is longer than its schema allows, before any element of it is parsed: a schema by itself would parse
  * all of them first, and a small body can hold very many.
  */
-import type { Problem } from '@torvin/core';
+import type { Problem } from '@torvin/core/problem';
 import type { z } from 'zod';
 
 /** What of a schema's insides is looked at. */

@@ -1,5 +1,8 @@
 /** What ships as typical, for those who put requests together. */
-import { DEFAULT_LIMITS, DEFAULT_SCHOOL, FORM_MATERIALS, LOOKS, RECIPES, SETUPS, SETUP_NAMES, type SetUpKind, TYPICAL_FAMILIES, withPaper } from '@torvin/core';
+import { FORM_MATERIALS } from '@torvin/core/form';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { LOOKS, RECIPES } from '@torvin/core/look';
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, SETUPS, SETUP_NAMES, type SetUpKind, withPaper } from '@torvin/core/schedule';
 import type { AnswerOf } from '@torvin/schema';
 import type { typicalEndpoint } from '@torvin/schema/server';
 

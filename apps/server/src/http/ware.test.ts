@@ -1,5 +1,6 @@
 /** A piece with no glass in it, from its making to its notebook, its table and its file. */
-import { compose, snapshotOf, laidLayers } from '@torvin/core';
+import { snapshotOf, laidLayers } from '@torvin/core/piece';
+import { compose } from '@torvin/core/schedule';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { type TestServer, startTestServer } from '../test/testServer';

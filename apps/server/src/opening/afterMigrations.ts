@@ -2,7 +2,7 @@
  * Up to schema 7 each kind had a table of its own. Their rows become records here and not in SQL: SQLite writes fifteen digits of
  * a number into JSON, and a kiln that has changed in the sixteenth makes every schedule of it outdated.
  */
-import { asJourney, firingsOf } from '@torvin/core';
+import { asJourney, firingsOf } from '@torvin/core/piece';
 import { type KindName, type PieceDoc, type Renames, type Snapshot, freeId, renameInDoc, renameInSnapshot } from '@torvin/schema';
 import { eq, isNull, sql } from 'drizzle-orm';
 import { between } from '../store/pieces';

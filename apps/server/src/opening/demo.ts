@@ -1,5 +1,7 @@
 /** What the demo studio, Marram Row, has on its shelves and at work. Every name is invented. */
-import { type HeldForm, type JourneyStep, type Released, TYPICAL_FAMILIES, heldForm } from '@torvin/core';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { type HeldForm, type JourneyStep, heldForm } from '@torvin/core/piece';
+import type { Released } from '@torvin/core/release';
 import type { FiringResult, FormRecord, Glass, Kiln, KindName, LaidLayerSchema, Made, RecordOf, StepSchema } from '@torvin/schema';
 import type { z } from 'zod';
 

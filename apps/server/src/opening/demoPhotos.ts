@@ -1,5 +1,7 @@
 /** Pictures for the demo: each fired piece from above, drawn from its own colours, and each mould. Made up, and they look it. */
-import { type FormShape, type PieceDocument, alongOf, footprintSpan, laidLayers } from '@torvin/core';
+import { footprintSpan } from '@torvin/core/body';
+import { type FormShape, alongOf } from '@torvin/core/form';
+import { type PieceDocument, laidLayers } from '@torvin/core/piece';
 import { eq, isNotNull } from 'drizzle-orm';
 import sharp from 'sharp';
 import { addPhoto } from '../store/photos';

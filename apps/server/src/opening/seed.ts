@@ -2,18 +2,12 @@
  * Fills an empty database, with the demo studio or with what a studio of one's own starts from. Everything computed in it
  * is computed here by the engine; see demo.ts for what there is.
  */
-import {
-  compose,
-  evaluate,
-  hottestSegment,
-  keyIn,
-  parseLength,
-  type JourneyStep,
-  type PieceDocument,
-  snapshotOf,
-  TYPICAL_FAMILIES,
-  firingsOf,
-} from '@torvin/core';
+import { keyIn } from '@torvin/core/controller';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { hottestSegment } from '@torvin/core/heat';
+import { type JourneyStep, type PieceDocument, snapshotOf, firingsOf } from '@torvin/core/piece';
+import { compose, evaluate } from '@torvin/core/schedule';
+import { parseLength } from '@torvin/core/units';
 import { type Glass, KIND_LIST, NO_LESSON, type Schedule, type Step, TYPICAL_SOURCE } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { recordFiring } from '../store/firings';

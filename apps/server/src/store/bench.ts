@@ -1,5 +1,8 @@
 /** What is going on in the studio, put together from its firings. */
-import { LOOKS, type LookSeen, RECIPES, type Units, WITNESS_ERROR_K, type Witness, namedGlasses, neededWork, outdatedBy, stepName } from '@torvin/core';
+import { type LookSeen, WITNESS_ERROR_K, type Witness } from '@torvin/core/learn';
+import { LOOKS, RECIPES, neededWork } from '@torvin/core/look';
+import { namedGlasses, outdatedBy, stepName } from '@torvin/core/piece';
+import type { Units } from '@torvin/core/units';
 import type { Bench, Learned, Shelves, Snapshot, WaitingPiece } from '@torvin/schema';
 import { type SQL, and, count, desc, eq, inArray, isNotNull, isNull, max, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';

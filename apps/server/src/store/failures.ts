@@ -1,5 +1,5 @@
 /** What a store may refuse. The one error middleware turns each into its HTTP status. */
-import type { Problem } from '@torvin/core';
+import type { Problem } from '@torvin/core/problem';
 
 export class NotFound extends Error {
   readonly problem: Problem;

@@ -1,20 +1,10 @@
 /** Firings: each an entry of a load, pointing at the schedule version it ran, and told more of once it has been opened. */
-import {
-  type Evaluation,
-  brokenOf,
-  brokenSentence,
-  firingOf,
-  fit,
-  fitBefore,
-  fitWarnings,
-  formatTemperature,
-  hottestSegment,
-  ProblemError,
-  standingWarnings,
-  text,
-  untoldBefore,
-  untoldWords,
-} from '@torvin/core';
+import { fit } from '@torvin/core/fit';
+import { hottestSegment } from '@torvin/core/heat';
+import { firingOf, fitBefore, fitWarnings, standingWarnings, untoldBefore, untoldWords } from '@torvin/core/piece';
+import { ProblemError } from '@torvin/core/problem';
+import { type Evaluation, brokenOf, brokenSentence } from '@torvin/core/schedule';
+import { formatTemperature, text } from '@torvin/core/units';
 import type { Firing, FiringChangeSchema, FiringDetail, FiringPage, FiringQuery, FiringRow, NewFiringSchema, Schedule } from '@torvin/schema';
 import { type SQL, and, count, desc, eq, isNotNull, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';

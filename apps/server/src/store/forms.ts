@@ -1,5 +1,8 @@
 /** What was fired in the studio's forms, how far their coats are used up, and which of them want another. */
-import { HOT_FROM_C, type Released, type Units, amountsFor, dryingWords, stageTitle, standing, hottestSegment, wearOf, wearWords } from '@torvin/core';
+import { hottestSegment } from '@torvin/core/heat';
+import { amountsFor, dryingWords, stageTitle, standing } from '@torvin/core/making';
+import { HOT_FROM_C, type Released, wearOf, wearWords } from '@torvin/core/release';
+import type { Units } from '@torvin/core/units';
 import type { Bench, Coated, FormUse, Shelves } from '@torvin/schema';
 import { and, eq, inArray, isNotNull, isNull, or } from 'drizzle-orm';
 import type { Database } from '../db/database';

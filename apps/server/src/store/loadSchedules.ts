@@ -1,5 +1,5 @@
 /** What a load was keyed with: immutable versions, each made for all that was in it then. */
-import type { PurposefulSegment } from '@torvin/core';
+import type { PurposefulSegment } from '@torvin/core/kiln';
 import { and, asc, desc, eq, isNull } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import type { Database } from '../db/database';

@@ -1,5 +1,7 @@
 /** Loads: what is in a kiln together. One kiln has one at a time; a kiln is free again once its load is opened or told of. */
-import { ProblemError, RECIPES, momentsOf } from '@torvin/core';
+import { RECIPES } from '@torvin/core/look';
+import { ProblemError } from '@torvin/core/problem';
+import { momentsOf } from '@torvin/core/schedule';
 import { type KilnTime, type Load, type LoadAhead, type LoadChangeSchema, type LoadDetail, type LoadShown, type KilnReading, inTheWay } from '@torvin/schema';
 import { and, asc, eq, gt, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import type { z } from 'zod';

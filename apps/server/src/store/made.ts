@@ -1,5 +1,6 @@
 /** Where made glass came from: no piece is made of itself. */
-import { ProblemError, glassIdsIn } from '@torvin/core';
+import { glassIdsIn } from '@torvin/core/piece';
+import { ProblemError } from '@torvin/core/problem';
 import type { PieceDoc, Shelves } from '@torvin/schema';
 import type { Database } from '../db/database';
 import { glassesOf } from './uses';

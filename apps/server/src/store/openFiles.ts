@@ -1,7 +1,9 @@
 /** A whole studio as files that any program reads: a piece file each, tables of firings and shelves, pictures as they are. */
 import { createReadStream } from 'node:fs';
 import { Readable } from 'node:stream';
-import { RECIPES, RELEASED_NAMES, fileName, temperatureIn, type TemperatureUnit, type Units } from '@torvin/core';
+import { RECIPES } from '@torvin/core/look';
+import { RELEASED_NAMES } from '@torvin/core/release';
+import { fileName, temperatureIn, type TemperatureUnit, type Units } from '@torvin/core/units';
 import {
   type AnyRecord,
   type CsvRow,

@@ -1,5 +1,5 @@
 /** What differs now from what a schedule was made from. */
-import { firingOf, outdatedBy } from '@torvin/core';
+import { firingOf, outdatedBy } from '@torvin/core/piece';
 import type { Schedule } from '@torvin/schema';
 import { and, eq, isNull } from 'drizzle-orm';
 import type { Database } from '../db/database';

@@ -4,7 +4,7 @@
  */
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { ProblemError } from '@torvin/core';
+import { ProblemError } from '@torvin/core/problem';
 import type { FiledPhoto, Photo } from '@torvin/schema';
 import { eq, sql } from 'drizzle-orm';
 import sharp from 'sharp';

@@ -1,5 +1,6 @@
 /** Pieces out to a file and in again, with all that hangs on them. */
-import { ProblemError, laidLayers } from '@torvin/core';
+import { laidLayers } from '@torvin/core/piece';
+import { ProblemError } from '@torvin/core/problem';
 import {
   type ImportQuery,
   type Imported,

@@ -1,5 +1,5 @@
 /** Pieces as lists show them, worked out once for each state of a piece, of its firings and of the glasses. */
-import type { NamedGlass } from '@torvin/core';
+import type { NamedGlass } from '@torvin/core/piece';
 import { type Piece, type PieceRow, rowOfPiece } from '@torvin/schema';
 import type { Database } from '../db/database';
 import type { pieces } from '../db/tables';

@@ -1,5 +1,8 @@
 /** Pieces: made once, saved against the version they were based on, their last states kept for undo. */
-import { firingsOf, impossibleFiring, type LengthUnit, namedGlasses, type Problem, CANNOT_BE, placeOf, ProblemError, snapshotOf } from '@torvin/core';
+import { firingsOf, namedGlasses, CANNOT_BE, placeOf, snapshotOf } from '@torvin/core/piece';
+import { type Problem, ProblemError } from '@torvin/core/problem';
+import { impossibleFiring } from '@torvin/core/schedule';
+import type { LengthUnit } from '@torvin/core/units';
 import {
   type Filing,
   type NewPiece,

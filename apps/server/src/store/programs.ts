@@ -1,5 +1,6 @@
 /** What stands in the programs of the controllers. What came last for a program stands, the rest was keyed over; a wrong entry can be taken out. */
-import { ProblemError, profileOf } from '@torvin/core';
+import { profileOf } from '@torvin/core/controller';
+import { ProblemError } from '@torvin/core/problem';
 import type { NewProgramSchema, Program } from '@torvin/schema';
 import { and, asc, desc, eq, gt, inArray, isNull, max } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';

@@ -2,7 +2,7 @@
  * Records of every kind, by their definitions: saved against the version that they were based on, put away or deleted without
  * taking anything from what was made with them. What schedules were made from stands in their snapshots.
  */
-import { ProblemError } from '@torvin/core';
+import { ProblemError } from '@torvin/core/problem';
 import {
   type About,
   type AnyRecord,

@@ -1,5 +1,9 @@
 /** Schedule versions: immutable rows, each with what it was made from and what the engine made of it. */
-import { type Evaluation, hottestSegment, type PurposefulSegment, ProblemError, snapshotOf, firingOf, firingsOf, withStep } from '@torvin/core';
+import { hottestSegment } from '@torvin/core/heat';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { snapshotOf, firingOf, firingsOf, withStep } from '@torvin/core/piece';
+import { ProblemError } from '@torvin/core/problem';
+import type { Evaluation } from '@torvin/core/schedule';
 import {
   type Alike,
   type NewSchedule,

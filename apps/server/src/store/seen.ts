@@ -1,16 +1,10 @@
 /** How firings of one kind came out in a kiln, as the next of its kind is planned by. */
-import {
-  type Evaluation,
-  type Look,
-  type PurposefulSegment,
-  type SeenFiring,
-  RECIPES,
-  glassOf,
-  hottestSegment,
-  seenBody,
-  viscosityOf,
-  workAsRead,
-} from '@torvin/core';
+import { viscosityOf } from '@torvin/core/glass';
+import { hottestSegment } from '@torvin/core/heat';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { workAsRead } from '@torvin/core/learn';
+import { type Look, RECIPES } from '@torvin/core/look';
+import { type Evaluation, type SeenFiring, glassOf, seenBody } from '@torvin/core/schedule';
 import type { Snapshot } from '@torvin/schema';
 import { and, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
 import type { Database } from '../db/database';

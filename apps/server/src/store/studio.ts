@@ -1,5 +1,5 @@
 /** The studio's settings: one row, the last save wins. */
-import type { Units } from '@torvin/core';
+import type { Units } from '@torvin/core/units';
 import type { Studio } from '@torvin/schema';
 import type { Database } from '../db/database';
 import { studio } from '../db/tables';

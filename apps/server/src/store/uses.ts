@@ -1,5 +1,5 @@
 /** What takes how much of which glass: told in the transaction of every change, so that what is left is asked for and nobody opens documents. */
-import { constantsOf, glassIdsIn, namedGlasses, takenBy } from '@torvin/core';
+import { constantsOf, glassIdsIn, namedGlasses, takenBy } from '@torvin/core/piece';
 import type { AnyRecord, KindName, MadeUse, PieceDoc, Shelves } from '@torvin/schema';
 import { isDeepStrictEqual } from 'node:util';
 import { and, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';

@@ -1,5 +1,6 @@
 /** What pieces wait for: told anew in the transaction of every change that it follows from, so that a list of it costs nothing. */
-import { type Evaluation, turnOf } from '@torvin/core';
+import { turnOf } from '@torvin/core/piece';
+import type { Evaluation } from '@torvin/core/schedule';
 import { type FiringResult, type Piece, waitingOf } from '@torvin/schema';
 import { and, asc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';

@@ -2,7 +2,7 @@
 import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type Driver from 'better-sqlite3';
-import { type EarlierDocument, type PieceDocument, firingsOf, laidLayers } from '@torvin/core';
+import { type EarlierDocument, type PieceDocument, firingsOf, laidLayers } from '@torvin/core/piece';
 import patches, { type Operation } from 'fast-json-patch';
 import { inOldWords } from './oldWords';
 import { MIGRATIONS, temporaryFolder } from './testServer';

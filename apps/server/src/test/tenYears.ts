@@ -1,6 +1,6 @@
 /** A studio of ten years: pieces and firings by the thousand, copied from those of the demo under names and ids of their own. */
 import { createHash } from 'node:crypto';
-import { type LaidLayer, firingsOf } from '@torvin/core';
+import { type LaidLayer, firingsOf } from '@torvin/core/piece';
 import { type PieceDoc, ROW_LAYERS_AT_MOST, waitingOf } from '@torvin/schema';
 import { eq, isNotNull, sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';

@@ -1,5 +1,6 @@
 /** Now and next: what stands in the kiln by the clock, what waits and for what, what was last learned. */
-import { drawnBody, formatDuration, text } from '@torvin/core';
+import { drawnBody } from '@torvin/core/piece';
+import { formatDuration, text } from '@torvin/core/units';
 import type { Bench, Shelves, WaitingPiece } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';

@@ -1,5 +1,7 @@
 /** How this device calls at look-in time: to be tried beforehand, to be allowed, and into a calendar. */
-import { RECIPES, type Moments, fileName, formatTemperature, momentsOf, openingTemperature, text } from '@torvin/core';
+import { RECIPES } from '@torvin/core/look';
+import { type Moments, momentsOf, openingTemperature } from '@torvin/core/schedule';
+import { fileName, formatTemperature, text } from '@torvin/core/units';
 import type { FiringDetail } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';

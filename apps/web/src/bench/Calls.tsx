@@ -2,7 +2,7 @@
  * At look-in time an open page calls, whatever page it is: over the page, by sound, in its title, by shaking and as a notification,
  * each as far as the browser lets it, until somebody answers.
  */
-import { RECIPES } from '@torvin/core';
+import { RECIPES } from '@torvin/core/look';
 import type { LoadAhead } from '@torvin/schema';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';

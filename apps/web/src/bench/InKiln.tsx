@@ -1,5 +1,8 @@
 /** One firing by the clock: the segment it is in, what glass and kiln have by the model, when to look, when to open. */
-import { RECIPES, ROLE_NAMES, formatTemperature, keyIn, momentsOf, openingTemperature, text, wareFired } from '@torvin/core';
+import { keyIn } from '@torvin/core/controller';
+import { RECIPES } from '@torvin/core/look';
+import { ROLE_NAMES, momentsOf, openingTemperature, wareFired } from '@torvin/core/schedule';
+import { formatTemperature, text } from '@torvin/core/units';
 import type { Firing, FiringDetail } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';

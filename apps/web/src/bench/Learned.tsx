@@ -1,5 +1,7 @@
 /** What the firings of a kiln have taught, what of it plans go by, and the touch that takes it over. */
-import { type Look, RECIPES, type TakenOver, type TemperatureUnit, correctionsOf, differenceIn, factorOf, formatDifference, text } from '@torvin/core';
+import { type TakenOver, correctionsOf, factorOf } from '@torvin/core/learn';
+import { type Look, RECIPES } from '@torvin/core/look';
+import { type TemperatureUnit, differenceIn, formatDifference, text } from '@torvin/core/units';
 import type { Kiln } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { View } from 'react-native';

@@ -1,5 +1,9 @@
 /** The load as it stands: its section with what the heat has made of it so far, and the curve with now, look-in and opening. */
-import { type Evaluation, type PurposefulSegment, footprintSpan, formatLength, ghostOf, text, wareFired } from '@torvin/core';
+import { footprintSpan } from '@torvin/core/body';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { ghostOf } from '@torvin/core/look';
+import { type Evaluation, wareFired } from '@torvin/core/schedule';
+import { formatLength, text } from '@torvin/core/units';
 import type { Schedule } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

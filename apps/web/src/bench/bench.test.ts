@@ -1,4 +1,4 @@
-import type { Series } from '@torvin/core';
+import type { Series } from '@torvin/core/heat';
 import { standingAt } from './byClock';
 import { waitsFor } from './waiting';
 

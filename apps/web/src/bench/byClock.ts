@@ -1,5 +1,5 @@
 /** Where a firing stands by the clock, from its simulation: pure arithmetic on joints and series. */
-import type { Series } from '@torvin/core';
+import type { Series } from '@torvin/core/heat';
 
 export interface Standing {
   /** Index of the segment that runs now; null once it is over. */

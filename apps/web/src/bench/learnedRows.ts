@@ -1,5 +1,5 @@
 /** The offset and the factor of work as a drawing takes them: before, what firings say, now. */
-import { PRIOR, WITNESS_ERROR_K } from '@torvin/core';
+import { PRIOR, WITNESS_ERROR_K } from '@torvin/core/learn';
 import type { Learned as Taught } from '@torvin/schema';
 
 export type { Taught };

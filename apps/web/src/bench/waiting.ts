@@ -1,5 +1,5 @@
 /** What a piece waits for, in words. */
-import { RECIPES } from '@torvin/core';
+import { RECIPES } from '@torvin/core/look';
 import type { WaitingPiece } from '@torvin/schema';
 
 export function waitsFor({ for: what, look, step }: Pick<WaitingPiece, 'for' | 'look' | 'step'>): string {

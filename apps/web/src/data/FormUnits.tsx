@@ -2,7 +2,7 @@
  * The units of a form. A bare number means the unit it was typed in, whatever this or another device sets for the studio
  * meanwhile: until something is typed the form follows the studio, from then on it keeps its units until it is closed.
  */
-import type { Units } from '@torvin/core';
+import type { Units } from '@torvin/core/units';
 import { type ComponentType, Fragment, createContext, useContext, useMemo, useState } from 'react';
 import { useStudioUnits } from './studio';
 

@@ -1,5 +1,5 @@
 /** What is going on in the studio. */
-import type { SeenFiring } from '@torvin/core';
+import type { SeenFiring } from '@torvin/core/schedule';
 import { type Step, api } from '@torvin/schema';
 import { type QueryClient, keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query';
 import { call } from '@/outside/client';

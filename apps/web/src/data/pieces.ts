@@ -1,5 +1,5 @@
 /** Pieces and their schedules. */
-import { namedGlasses } from '@torvin/core';
+import { namedGlasses } from '@torvin/core/piece';
 import { type Piece, type PieceQuery, type Schedule, type Shelves, api } from '@torvin/schema';
 import {
   type QueryClient,

@@ -1,5 +1,5 @@
 /** Reads what will be wanted where the server does not answer, as at a kiln out of reach: what is fired, what waits, what was worked on last. */
-import { firingsOf } from '@torvin/core';
+import { firingsOf } from '@torvin/core/piece';
 import type { Piece } from '@torvin/schema';
 import type { QueryClient } from '@tanstack/react-query';
 import type { Outbox } from '@/outbox/outbox';

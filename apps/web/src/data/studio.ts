@@ -1,5 +1,5 @@
 /** The studio's settings, changed at once on the screen and kept on the server. */
-import type { Units } from '@torvin/core';
+import type { Units } from '@torvin/core/units';
 import { type Studio, api } from '@torvin/schema';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';

@@ -1,5 +1,5 @@
 /** Undo and redo: steps on the server, taken once all that was changed before has arrived there. */
-import type { Problem } from '@torvin/core';
+import type { Problem } from '@torvin/core/problem';
 import { type Piece, api } from '@torvin/schema';
 import { onlineManager, useQueryClient } from '@tanstack/react-query';
 import { pieceQueue } from '@/outbox/kinds';

@@ -1,5 +1,5 @@
 /** The engine's worker, started once: by the first question, or once the first screen has been there for a moment. */
-import type { Outcome } from '@torvin/core';
+import type { Outcome } from '@torvin/core/problem';
 import type { Answered, Asked, EngineCall } from '@torvin/core/engine';
 import { type Remote, wrap } from 'comlink';
 import type { EngineWorker } from './worker';

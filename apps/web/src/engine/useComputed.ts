@@ -1,5 +1,5 @@
 /** What the engine says of something, asked in the worker; while a newer answer is on its way the last one stays. */
-import type { Problem } from '@torvin/core';
+import type { Problem } from '@torvin/core/problem';
 import type { Answered, Asked, EngineCall } from '@torvin/core/engine';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { problemOfError } from '@/outside/client';

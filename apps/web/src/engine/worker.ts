@@ -1,5 +1,5 @@
 /** The engine in a web worker. Errors come back as data, because classes do not survive the crossing. */
-import { type Outcome, ProblemError, found } from '@torvin/core';
+import { type Outcome, ProblemError, found } from '@torvin/core/problem';
 import { type Answered, type Asked, type EngineCall, createEngine, warmUp } from '@torvin/core/engine';
 import { expose } from 'comlink';
 

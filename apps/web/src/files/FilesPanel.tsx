@@ -1,5 +1,6 @@
 /** The schedule out of Torvin: to a printer, as a drawing, as open files. */
-import { fileName, formatTemperature, momentsOf, openingTemperature, text } from '@torvin/core';
+import { momentsOf, openingTemperature } from '@torvin/core/schedule';
+import { fileName, formatTemperature, text } from '@torvin/core/units';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

@@ -1,5 +1,6 @@
 /** A plan in its own size and its cutting list, to be printed: nothing else on the paper. */
-import { drawnLayers, firingsOf, footprintRings, type PlannedStep } from '@torvin/core';
+import { drawnLayers, firingsOf, type PlannedStep } from '@torvin/core/piece';
+import { footprintRings } from '@torvin/core/plan';
 import type { Piece, Shelves } from '@torvin/schema';
 import { createElement, useState } from 'react';
 import { View } from 'react-native';

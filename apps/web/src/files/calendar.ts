@@ -1,5 +1,5 @@
 /** When to be at the kiln, for a calendar (RFC 5545): times are of the one clock that does not change, so each calendar shows them by its own. */
-import type { Moments } from '@torvin/core';
+import type { Moments } from '@torvin/core/schedule';
 import { type EventAttributes, createEvents } from 'ics';
 
 export interface ForCalendar {

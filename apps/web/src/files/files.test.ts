@@ -1,4 +1,8 @@
-import { DEFAULT_LIMITS, DEFAULT_SCHOOL, ENGINE_VERSION, METRIC, SETUPS, TYPICAL_FAMILIES, compose, evenSheets } from '@torvin/core';
+import { evenSheets } from '@torvin/core/body';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, SETUPS, compose } from '@torvin/core/schedule';
+import { METRIC } from '@torvin/core/units';
+import { ENGINE_VERSION } from '@torvin/core/version';
 import type { Piece, Schedule } from '@torvin/schema';
 import Papa from 'papaparse';
 import { keyInSvg } from './keyInSvg';

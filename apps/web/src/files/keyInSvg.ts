@@ -1,5 +1,7 @@
 /** The key-in sheet as one page that fits A4 and Letter: what the controller wants, large, with a box to tick and one to read back. */
-import { type FigureKind, RECIPES, ROLE_NAMES, countsWords, figuresKeyed, keyIn } from '@torvin/core';
+import { type FigureKind, countsWords, figuresKeyed, keyIn } from '@torvin/core/controller';
+import { RECIPES } from '@torvin/core/look';
+import { ROLE_NAMES } from '@torvin/core/schedule';
 import type { Piece, Schedule, Snapshot } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { WORK_CAUTIONS } from '@/piece/cautions';

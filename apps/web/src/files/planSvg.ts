@@ -1,5 +1,5 @@
 /** A plan on paper in its own size, on as many pages as it takes, and its cutting list. Lengths on the page in mm. */
-import type { Point } from '@torvin/core';
+import type { Point } from '@torvin/core/plan';
 import { escaped, wrapped } from './page';
 
 /** What fits on A4 and on Letter with a margin that any printer leaves. */

@@ -1,20 +1,9 @@
 /** The run sheet as one page that fits A4 and Letter. One drawing for paper and for the SVG file. */
-import {
-  RECIPES,
-  ROLE_NAMES,
-  type Series,
-  type TemperatureUnit,
-  type Units,
-  earlierEngine,
-  formatDuration,
-  formatRate,
-  formatTemperature,
-  readingPhrase,
-  text,
-  toldBy,
-  whyOf,
-  wareFired,
-} from '@torvin/core';
+import type { Series } from '@torvin/core/heat';
+import { RECIPES } from '@torvin/core/look';
+import { ROLE_NAMES, readingPhrase, whyOf, wareFired } from '@torvin/core/schedule';
+import { type TemperatureUnit, type Units, formatDuration, formatRate, formatTemperature, text } from '@torvin/core/units';
+import { earlierEngine, toldBy } from '@torvin/core/version';
 import type { Piece, Schedule } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { readingFor } from '@/runsheet/readingFor';

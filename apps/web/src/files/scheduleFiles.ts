@@ -1,5 +1,6 @@
 /** A schedule as JSON and as CSV: the segments with their units in the names, what it is of, and the version. */
-import { ROLE_NAMES, type TemperatureUnit, differenceIn, temperatureIn } from '@torvin/core';
+import { ROLE_NAMES } from '@torvin/core/schedule';
+import { type TemperatureUnit, differenceIn, temperatureIn } from '@torvin/core/units';
 import { type CsvStyle, type Piece, type Schedule, csvOf } from '@torvin/schema';
 
 const round = (value: number, digits: number): number => Number(value.toFixed(digits));

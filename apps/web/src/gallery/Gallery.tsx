@@ -1,5 +1,7 @@
 /** Each element and drawing in its states, side by side, so that a change of one is seen in all. */
-import { type DrawnLayer, found, formatLength, formatTemperature } from '@torvin/core';
+import type { DrawnLayer } from '@torvin/core/piece';
+import { found } from '@torvin/core/problem';
+import { formatLength, formatTemperature } from '@torvin/core/units';
 import { CALLS, type EngineCall } from '@torvin/core/engine';
 import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';

@@ -2,7 +2,9 @@
  * A schedule that was not computed: written down on paper, or one that came out right on another piece. It is typed in or pasted, in
  * whatever units it has, and judged for this piece before anything is computed; kept, it is this firing's own.
  */
-import { RECIPES, closedAfter, outdatedBy, segmentsWritten, unitDoubt, withRoles, writtenRows } from '@torvin/core';
+import { RECIPES } from '@torvin/core/look';
+import { outdatedBy } from '@torvin/core/piece';
+import { closedAfter, segmentsWritten, unitDoubt, withRoles, writtenRows } from '@torvin/core/schedule';
 import { type FiringDetail, type Piece, type Shelves, type Step, cellsOf } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';

@@ -1,5 +1,6 @@
 /** A given schedule as it does here: what it keeps and breaks, and beside what it did where it came out right. */
-import { brokenOf, brokenSentence, consequences, formatTemperature, openingTemperature, text, verdictOf } from '@torvin/core';
+import { brokenOf, brokenSentence, consequences, openingTemperature, verdictOf } from '@torvin/core/schedule';
+import { formatTemperature, text } from '@torvin/core/units';
 import type { FiringDetail } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

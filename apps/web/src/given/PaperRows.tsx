@@ -1,5 +1,6 @@
 /** The rows of a schedule as they stand on a paper, to be typed, and what a bare figure there is in. */
-import { type PaperAs, type TemperatureUnit, WRITTEN_ROWS_AT_MOST, type WrittenRow } from '@torvin/core';
+import { type PaperAs, WRITTEN_ROWS_AT_MOST, type WrittenRow } from '@torvin/core/schedule';
+import type { TemperatureUnit } from '@torvin/core/units';
 import { View } from 'react-native';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';

@@ -1,5 +1,6 @@
 /** Firings that came out right, the newest first, to be run again. */
-import { RECIPES, formatDuration, formatTemperature, text } from '@torvin/core';
+import { RECIPES } from '@torvin/core/look';
+import { formatDuration, formatTemperature, text } from '@torvin/core/units';
 import { format } from 'date-fns/format';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';

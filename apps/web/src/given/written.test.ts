@@ -1,6 +1,7 @@
 /** What was written of a schedule: where its faults stand, what its rows begin as, for which firing it is judged. */
 import type { FiringDetail } from '@torvin/schema';
-import { type PurposefulSegment, segmentsWritten } from '@torvin/core';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { segmentsWritten } from '@torvin/core/schedule';
 import { EMPTY_ROW, begun, filledIn, firingToJudge, forWhat, placeInRows } from './written';
 
 const SEGMENTS: PurposefulSegment[] = [

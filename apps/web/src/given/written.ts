@@ -1,5 +1,8 @@
 /** What was written of a schedule that was not computed: its rows, where a fault of them stands, and what its segments are for. */
-import { type Look, type PaperAs, type PurposefulSegment, type Segment, type TemperatureUnit, type WrittenRow, rowsWritten } from '@torvin/core';
+import type { PurposefulSegment, Segment } from '@torvin/core/kiln';
+import type { Look } from '@torvin/core/look';
+import { type PaperAs, type WrittenRow, rowsWritten } from '@torvin/core/schedule';
+import type { TemperatureUnit } from '@torvin/core/units';
 import type { FiringDetail } from '@torvin/schema';
 import { asRun } from '@/notebook/differences';
 

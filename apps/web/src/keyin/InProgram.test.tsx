@@ -1,5 +1,5 @@
 /** Which program it is keyed into is told when it is known what stands there, and not before: another piece's could be keyed over. */
-import { TYPICAL_CONTROLLERS } from '@torvin/core';
+import { TYPICAL_CONTROLLERS } from '@torvin/core/controller';
 import { render, screen } from '@testing-library/react';
 import { InProgram } from './InProgram';
 

@@ -1,5 +1,5 @@
 /** Which program of the controller it is keyed into, what stands there until then, and whether it stands in one already. */
-import type { Controller, PanelRow } from '@torvin/core';
+import type { Controller, PanelRow } from '@torvin/core/controller';
 import type { Program } from '@torvin/schema';
 import { View } from 'react-native';
 import { space } from '@/theme/theme';

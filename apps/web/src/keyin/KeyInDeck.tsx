@@ -2,7 +2,9 @@
  * One figure at a time, large and dark, for a gloved thumb at the kiln: what the controller asks, what to key, how far one is. It stands
  * over the whole page, upright or lying flat, and keeps the screen lit.
  */
-import { type Controller, type KeyedSegment, ROLE_NAMES, type Role, figuresKeyed, profileOf } from '@torvin/core';
+import { type Controller, type KeyedSegment, figuresKeyed, profileOf } from '@torvin/core/controller';
+import type { Role } from '@torvin/core/kiln';
+import { ROLE_NAMES } from '@torvin/core/schedule';
 import type { Program } from '@torvin/schema';
 import { useState } from 'react';
 import { Modal, Pressable, View, useWindowDimensions } from 'react-native';

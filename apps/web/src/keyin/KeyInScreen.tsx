@@ -1,5 +1,6 @@
 /** The key-in sheet: each segment as the controller wants it, large, to be ticked off while standing at the kiln. */
-import { type PanelRow, ROLE_NAMES, brokenOf, brokenSentence, countsWords, figuresKeyed, keyIn } from '@torvin/core';
+import { type PanelRow, countsWords, figuresKeyed, keyIn } from '@torvin/core/controller';
+import { ROLE_NAMES, brokenOf, brokenSentence } from '@torvin/core/schedule';
 import type { Piece } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';

@@ -1,5 +1,6 @@
 /** The same schedule in another kiln, by another controller: what it is keyed as there, what it does there, and planning it there as it is. */
-import { brokenOf, brokenSentence, consequences, keyIn, profileWords } from '@torvin/core';
+import { keyIn, profileWords } from '@torvin/core/controller';
+import { brokenOf, brokenSentence, consequences } from '@torvin/core/schedule';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';

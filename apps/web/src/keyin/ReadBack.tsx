@@ -7,15 +7,14 @@ import {
   type FigureKind,
   type PanelRow,
   figuresOf,
-  formatDuration,
   holdMeant,
   keyIn,
   mightShow,
   profileOf,
   rowWords,
   shownHold,
-  text,
-} from '@torvin/core';
+} from '@torvin/core/controller';
+import { formatDuration, text } from '@torvin/core/units';
 import type { Answered } from '@torvin/core/engine';
 import type { Schedule } from '@torvin/schema';
 import { useState } from 'react';

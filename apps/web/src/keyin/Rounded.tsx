@@ -1,5 +1,6 @@
 /** What the controller's rounding changes: what is keyed otherwise than planned, and what that does to the glass. */
-import { type Controller, brokenOf, consequences, keyIn, segmentDifferences, segmentsKeyed } from '@torvin/core';
+import { type Controller, keyIn, segmentsKeyed } from '@torvin/core/controller';
+import { brokenOf, consequences, segmentDifferences } from '@torvin/core/schedule';
 import type { Schedule } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

@@ -1,5 +1,7 @@
 /** Slips in a program, worst first: where each is, how it came about, and what it alone would have done to this piece. */
-import { type Controller, type Look, type PanelRow, slipDoes, slipSentence } from '@torvin/core';
+import type { Controller, PanelRow } from '@torvin/core/controller';
+import type { Look } from '@torvin/core/look';
+import { slipDoes, slipSentence } from '@torvin/core/schedule';
 import type { Answered } from '@torvin/core/engine';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

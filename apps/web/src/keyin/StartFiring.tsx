@@ -2,7 +2,8 @@
  * Puts the firing in the kiln: now, or at the time that the controller is set to. What speaks against it is said once and
  * asked: rows not ticked, a limit broken, a kiln in use. From then on it stands on the Bench until it is told how it came out.
  */
-import { momentsOf, untoldBefore, untoldWords } from '@torvin/core';
+import { untoldBefore, untoldWords } from '@torvin/core/piece';
+import { momentsOf } from '@torvin/core/schedule';
 import { type Alike, type NewFiring, type Piece, type Schedule, type Shelves, type Step, inTheWay } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';

@@ -1,5 +1,6 @@
 /** A start reckoned back from the hour at which somebody wants to look in or to open, and what is to be said of it. */
-import { type Moments, formatDuration, text } from '@torvin/core';
+import type { Moments } from '@torvin/core/schedule';
+import { formatDuration, text } from '@torvin/core/units';
 import { dayAndClock } from '@/ui/clock';
 
 export const WISHES = ['start', 'look', 'open'] as const;

@@ -1,4 +1,8 @@
-import { DEFAULT_LIMITS, DEFAULT_SCHOOL, ENGINE_VERSION, type FiringCase, TYPICAL_FAMILIES, TYPICAL_KILN, evenSheets, setUpOf } from '@torvin/core';
+import { evenSheets } from '@torvin/core/body';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { TYPICAL_KILN } from '@torvin/core/kiln';
+import { DEFAULT_LIMITS, DEFAULT_SCHOOL, type FiringCase, setUpOf } from '@torvin/core/schedule';
+import { ENGINE_VERSION } from '@torvin/core/version';
 import type { Snapshot } from '@torvin/schema';
 import { glancesAt } from './glances';
 

@@ -1,5 +1,7 @@
 /** What to look at before a firing is started, a glance at the glass and one at the kiln: only what this piece and its set-up ask for. */
-import { type TemperatureUnit, formatTemperature, smokes, text, wareFired } from '@torvin/core';
+import { smokes } from '@torvin/core/release';
+import { wareFired } from '@torvin/core/schedule';
+import { type TemperatureUnit, formatTemperature, text } from '@torvin/core/units';
 import type { Snapshot } from '@torvin/schema';
 
 export interface Glances {

@@ -1,4 +1,4 @@
-import { TYPICAL_CONTROLLERS } from '@torvin/core';
+import { TYPICAL_CONTROLLERS } from '@torvin/core/controller';
 import type { Program } from '@torvin/schema';
 import { alreadyIn, keyedOverIn, slotFor, slotsOf, standingOf, standsWords } from './slots';
 

@@ -1,5 +1,5 @@
 /** Which program of a controller a schedule goes into, and whether it stands in one already. */
-import { type Controller, type PanelRow, profileOf } from '@torvin/core';
+import { type Controller, type PanelRow, profileOf } from '@torvin/core/controller';
 import type { Program } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { aheadWords, dayAndClock } from '@/ui/clock';

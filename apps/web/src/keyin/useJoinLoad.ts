@@ -1,5 +1,7 @@
 /** Joining a load: its rows judged for this piece, kept as a version of this piece's, then put in with what is there. */
-import { brokenOf, brokenSentence, fitBefore, fitWarnings, hottestSegment, standingWarnings, untoldBefore, untoldWords } from '@torvin/core';
+import { hottestSegment } from '@torvin/core/heat';
+import { fitBefore, fitWarnings, standingWarnings, untoldBefore, untoldWords } from '@torvin/core/piece';
+import { brokenOf, brokenSentence } from '@torvin/core/schedule';
 import { type LoadAhead, type Piece, type Schedule, type Shelves, type Step, api } from '@torvin/schema';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';

@@ -1,5 +1,5 @@
 /** Into which program of its controller a schedule is keyed, what stands there until then, and saying that it stands there. */
-import type { Controller, PanelRow } from '@torvin/core';
+import type { Controller, PanelRow } from '@torvin/core/controller';
 import type { Program } from '@torvin/schema';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';

@@ -1,5 +1,6 @@
 /** At the kiln: the load that runs, what is ready to be keyed in, what stands in each controller's programs, and practice. */
-import { type Controller, figuresKeyed, formatDuration, profileWords, text } from '@torvin/core';
+import { type Controller, figuresKeyed, profileWords } from '@torvin/core/controller';
+import { formatDuration, text } from '@torvin/core/units';
 import type { Program, WaitingPiece } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';

@@ -2,7 +2,7 @@
  * A firing rehearsed: its schedule is keyed into a controller of no make that counts and refuses as the studio's own does, what stands
  * in it is held against the plan, and it is run in quick time with kiln and glass computed. Nothing here starts a kiln.
  */
-import { type Panel, type Run, keyIn, keysFor, newPanel, pressed, profileOf, startRun } from '@torvin/core';
+import { type Panel, type Run, keyIn, keysFor, newPanel, pressed, profileOf, startRun } from '@torvin/core/controller';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useComputed } from '@/engine/useComputed';

@@ -1,17 +1,8 @@
 /** What becomes of the glass as it runs: beside the plan, where it stands now, and what breaks. */
-import {
-  type Evaluation,
-  type FiringCase,
-  type PurposefulSegment,
-  type Run,
-  asItRuns,
-  brokenOf,
-  brokenSentence,
-  consequences,
-  formatTemperature,
-  text,
-  wareFired,
-} from '@torvin/core';
+import { type Run, asItRuns } from '@torvin/core/controller';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { type Evaluation, type FiringCase, brokenOf, brokenSentence, consequences, wareFired } from '@torvin/core/schedule';
+import { formatTemperature, text } from '@torvin/core/units';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { standingAt } from '@/bench/byClock';

@@ -1,5 +1,6 @@
 /** A controller of no make while it runs: what it says and reads, its keys, and what happens to it from outside. */
-import { type Run, type RunKey, cutFor, formatDifference, formatDuration, pressedInRun, ranToChange, shownInRun, text } from '@torvin/core';
+import { type Run, type RunKey, cutFor, pressedInRun, ranToChange, shownInRun } from '@torvin/core/controller';
+import { formatDifference, formatDuration, text } from '@torvin/core/units';
 import { type Dispatch, type SetStateAction, useState } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';

@@ -1,5 +1,5 @@
 /** A run that goes on by itself, faster than a clock; it rests where it rings and where nothing more is to come. */
-import { type Run, ran } from '@torvin/core';
+import { type Run, ran } from '@torvin/core/controller';
 import { type Dispatch, type SetStateAction, useEffect } from 'react';
 
 /** Seconds of firing in a second. */

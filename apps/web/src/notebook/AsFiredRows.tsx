@@ -1,8 +1,8 @@
 /** How a firing really ran, row by row beside what was planned; opened only where it ran otherwise. */
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { ROLE_NAMES, segmentDifferences } from '@torvin/core/schedule';
 import {
   type Figure,
-  type PurposefulSegment,
-  ROLE_NAMES,
   differenceIn,
   formatDuration,
   formatRate,
@@ -12,9 +12,8 @@ import {
   celsiusFrom,
   parseDuration,
   parseTemperature,
-  segmentDifferences,
   text,
-} from '@torvin/core';
+} from '@torvin/core/units';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { useTheme } from '@/theme/ThemeContext';

@@ -1,5 +1,5 @@
 /** Keeps the screen on while a firing runs, until its look-in is over by its schedule, where this device is to. Shows nothing. */
-import { momentsOf } from '@torvin/core';
+import { momentsOf } from '@torvin/core/schedule';
 import type { FiringDetail } from '@torvin/schema';
 import { useMemo } from 'react';
 import { useAwake } from '@/ui/useAwake';

@@ -1,17 +1,10 @@
 /** One firing: how it came out, what was seen, how it ran beside what was planned, and the schedule as it was. */
-import {
-  ENGINE_VERSION,
-  RECIPES,
-  RELEASED_NAMES,
-  consequences,
-  formatDuration,
-  segmentDifferences,
-  text,
-  setupWords,
-  earlierEngine,
-  toldBy,
-  wareFired,
-} from '@torvin/core';
+import { RECIPES } from '@torvin/core/look';
+import { setupWords } from '@torvin/core/piece';
+import { RELEASED_NAMES } from '@torvin/core/release';
+import { consequences, segmentDifferences, wareFired } from '@torvin/core/schedule';
+import { formatDuration, text } from '@torvin/core/units';
+import { ENGINE_VERSION, earlierEngine, toldBy } from '@torvin/core/version';
 import type { FiringDetail } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';

@@ -1,5 +1,6 @@
 /** What a firing is to teach: whether it counts, and what was read at the glass while the controller read something. */
-import { type Outcome, type TemperatureUnit, formatTemperature, found, parseTemperature, refused, text } from '@torvin/core';
+import { type Outcome, found, refused } from '@torvin/core/problem';
+import { type TemperatureUnit, formatTemperature, parseTemperature, text } from '@torvin/core/units';
 import { type Lesson, LessonSchema, WITNESS_RANGE_C } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';

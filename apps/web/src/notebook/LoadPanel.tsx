@@ -1,5 +1,6 @@
 /** The load that a firing was in: what else, the program it ran from, what was read, and a note that is of all of it. */
-import { RECIPES, formatTemperature, text } from '@torvin/core';
+import { RECIPES } from '@torvin/core/look';
+import { formatTemperature, text } from '@torvin/core/units';
 import type { Firing, FiringDetail, LoadDetail, Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,5 +1,6 @@
 /** Past firings, newest first: searched by words, narrowed by result and look, a page read when it is wanted. */
-import { LOOKS, RECIPES, formatDuration, formatTemperature, text } from '@torvin/core';
+import { LOOKS, RECIPES } from '@torvin/core/look';
+import { formatDuration, formatTemperature, text } from '@torvin/core/units';
 import type { FiringRow as Row } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { memo, useDeferredValue } from 'react';

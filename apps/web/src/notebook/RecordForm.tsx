@@ -1,6 +1,11 @@
 /** What is told of a firing: when, where it stood, how it came out, what was seen, and how it ran where not as planned. */
 import { zodResolver } from '@hookform/resolvers/zod';
-import { type FormUse, HOW_FAR, LOOKS, type Look, RECIPES, RELEASED, RELEASED_NAMES, type Problem, rescueIn, stuckOn } from '@torvin/core';
+import type { FormUse } from '@torvin/core/form';
+import { HOW_FAR } from '@torvin/core/learn';
+import { LOOKS, type Look, RECIPES } from '@torvin/core/look';
+import { rescueIn, stuckOn } from '@torvin/core/piece';
+import type { Problem } from '@torvin/core/problem';
+import { RELEASED, RELEASED_NAMES } from '@torvin/core/release';
 import { type Firing, ResultSchema, type Schedule } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useEffect, useState } from 'react';

@@ -1,17 +1,8 @@
 /** What differed between two firings: lay-up, set-up, kiln, schedule as it ran; and what that did. */
-import {
-  caseDifferences,
-  type Consequence,
-  consequences,
-  type DrawnLayer,
-  footprintWords,
-  formatStock,
-  type LengthUnit,
-  segmentDifferences,
-  setupWords,
-  text,
-  type Units,
-} from '@torvin/core';
+import { footprintWords } from '@torvin/core/body';
+import { type DrawnLayer, setupWords } from '@torvin/core/piece';
+import { caseDifferences, type Consequence, consequences, segmentDifferences } from '@torvin/core/schedule';
+import { formatStock, type LengthUnit, text, type Units } from '@torvin/core/units';
 import type { FiringDetail, Snapshot } from '@torvin/schema';
 
 export interface FiringDifferences {

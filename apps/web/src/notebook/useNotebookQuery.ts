@@ -1,5 +1,5 @@
 /** What is searched in the Notebook and how it is narrowed, as it stands in the address. */
-import { LOOKS, type Look } from '@torvin/core';
+import { LOOKS, type Look } from '@torvin/core/look';
 import type { FiringQuery } from '@torvin/schema';
 import { type AddressOf, type ListQuery, listParams, rowOf, searchOf, textOf, useAsked, useListAddress } from '@/ui/useListAddress';
 

@@ -1,5 +1,5 @@
 /** What was typed into forms and not saved, as this browser keeps it: for a month. */
-import type { Units } from '@torvin/core';
+import type { Units } from '@torvin/core/units';
 import { readStored, removeStored, storedKeys } from '@/outside/storage';
 
 export const DRAFT_PREFIX = 'torvin-draft:';

@@ -1,4 +1,4 @@
-import { type EarlierDocument, asJourney } from '@torvin/core';
+import { type EarlierDocument, asJourney } from '@torvin/core/piece';
 import { type AnyRecord, EMPTY_SHELVES, type FiringDetail, type Piece, type PieceDoc, type Shelves, type Step, rowOfPiece } from '@torvin/schema';
 import { QueryClient } from '@tanstack/react-query';
 import { IDBFactory } from 'fake-indexeddb';

@@ -1,5 +1,5 @@
 /** Every save that the app makes: in which queue it goes, whose versions it counts, how it is sent, and what it is in words. */
-import { asJourney, firingOf, firingsOf, withStep } from '@torvin/core';
+import { asJourney, firingOf, firingsOf, withStep } from '@torvin/core/piece';
 import type {
   AnyRecord,
   Filing,

@@ -1,4 +1,4 @@
-import type { Problem } from '@torvin/core';
+import type { Problem } from '@torvin/core/problem';
 import { type Arrival, type Entry, Outbox, type SaveKind, type Verdict } from './outbox';
 
 const problem = (code: string): Problem => ({ code, path: '', message: code });

@@ -6,7 +6,7 @@
  * Saves of one queue go one after the other. Those that count versions of one thing each rest on the one before: what such a
  * save is based on is settled only when it goes, so that nobody runs into a conflict with oneself.
  */
-import type { Problem } from '@torvin/core';
+import type { Problem } from '@torvin/core/problem';
 import { v7 as uuid } from 'uuid';
 
 /** How saves of one name behave. V is all that a save needs to be sent, as JSON; S what stands on the server. */

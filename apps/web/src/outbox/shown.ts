@@ -1,5 +1,5 @@
 /** What the server has, shown as the saves that wait will leave it. */
-import type { NamedGlass } from '@torvin/core';
+import type { NamedGlass } from '@torvin/core/piece';
 import { type FiringDetail, NOT_FILED, type Piece, type PieceRow, type Program, type Shelves, rowOfPiece } from '@torvin/schema';
 import type { QueryClient } from '@tanstack/react-query';
 import { keys } from '@/outside/keys';

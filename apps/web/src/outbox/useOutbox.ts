@@ -1,5 +1,5 @@
 /** What screens see of the outbox. */
-import type { Problem } from '@torvin/core';
+import type { Problem } from '@torvin/core/problem';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { useServerAnswers } from '@/outside/useServerAnswers';

@@ -1,5 +1,5 @@
 /** Calls the server by the endpoint table. Whatever goes wrong becomes one ApiProblem. */
-import type { Problem } from '@torvin/core';
+import type { Problem } from '@torvin/core/problem';
 import {
   API_HEADER,
   type AnswerOf,

@@ -2,7 +2,7 @@
  * Whether the server answers. Only calls can tell: what the browser says of its network is about another thing, since the
  * server may be this very machine. While it does not answer it is asked again, ever less often.
  */
-import type { Problem } from '@torvin/core';
+import type { Problem } from '@torvin/core/problem';
 import { API_HEADER } from '@torvin/schema';
 import { onlineManager } from '@tanstack/react-query';
 import { isAsked, setAsked } from './door';

@@ -1,5 +1,5 @@
 /** On which piece a firing is run again. */
-import { drawnBody } from '@torvin/core';
+import { drawnBody } from '@torvin/core/piece';
 import { useLocalSearchParams } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';

@@ -1,4 +1,4 @@
-import { firingsOf } from '@torvin/core';
+import { firingsOf } from '@torvin/core/piece';
 import { usePiece } from '@/data/pieces';
 import { PiecePane } from '@/piece/PiecePane';
 

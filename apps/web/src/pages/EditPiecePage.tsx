@@ -1,4 +1,4 @@
-import { setOutline } from '@torvin/core';
+import { setOutline } from '@torvin/core/piece';
 import type { Piece, Shelves } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';

@@ -1,4 +1,4 @@
-import { firingsOf } from '@torvin/core';
+import { firingsOf } from '@torvin/core/piece';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useFiring } from '@/data/firings';
 import { usePiece, useShelves } from '@/data/pieces';

@@ -1,4 +1,4 @@
-import { FIRST_LAID_ID } from '@torvin/core';
+import { FIRST_LAID_ID } from '@torvin/core/piece';
 import { glassOf } from '@/shelves/everyGlass';
 import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';

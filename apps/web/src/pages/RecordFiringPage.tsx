@@ -1,4 +1,5 @@
-import { type BenchStep, type Edited, type Outcome, found, removeStep, tellDone, untoldBefore, untoldWords } from '@torvin/core';
+import { type BenchStep, type Edited, removeStep, tellDone, untoldBefore, untoldWords } from '@torvin/core/piece';
+import { type Outcome, found } from '@torvin/core/problem';
 import { NO_LESSON, type PieceDoc } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';

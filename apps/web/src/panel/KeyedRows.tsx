@@ -1,5 +1,5 @@
 /** What is to be keyed, or stands in a controller, a line for each segment: '1. rate 200 · target 560 · hold 0'. */
-import { type Controller, type PanelRow, rowWords } from '@torvin/core';
+import { type Controller, type PanelRow, rowWords } from '@torvin/core/controller';
 import { View } from 'react-native';
 import { Words } from '@/ui/Words';
 

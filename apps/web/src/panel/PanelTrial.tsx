@@ -1,5 +1,5 @@
 /** A controller with the profile that stands in the form, to be tried before it is kept: it begins anew with every change of that. */
-import { type Controller, type Panel, newPanel } from '@torvin/core';
+import { type Controller, type Panel, newPanel } from '@torvin/core/controller';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { space } from '@/theme/theme';

@@ -1,5 +1,5 @@
 /** A controller of no make, as one stands before it: what it asks, what stands there, and its keys. */
-import { type Key, type Panel, pressed, shown } from '@torvin/core';
+import { type Key, type Panel, pressed, shown } from '@torvin/core/controller';
 import { Pressable, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET, scaled, space } from '@/theme/theme';

@@ -1,5 +1,5 @@
 /** Lays one more on top: the form first, everything else can be changed once it lies there. */
-import { FORM_NAMES, LAYERS_AT_MOST, LAYER_FORMS, type LayerForm, addLayer, comesAs, inForm, laidLayers, type LayStep } from '@torvin/core';
+import { FORM_NAMES, LAYERS_AT_MOST, LAYER_FORMS, type LayerForm, addLayer, comesAs, inForm, laidLayers, type LayStep } from '@torvin/core/piece';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';

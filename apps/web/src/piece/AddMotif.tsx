@@ -1,5 +1,5 @@
 /** Lays many parts at once: strips on edge, segments in a ring, rows woven like bricks, slices of a bar; of bought glass or of made. */
-import { type LayStep, glassName, isLaying, layMotif } from '@torvin/core';
+import { type LayStep, glassName, isLaying, layMotif } from '@torvin/core/piece';
 import type { Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';

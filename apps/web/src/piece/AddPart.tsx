@@ -1,22 +1,8 @@
 /** Lays a part on the plan: its form, its sizes, the glass it is cut from; it is moved and turned once it lies there. */
-import {
-  type BodyNow,
-  type LaidLayer,
-  type LayStep,
-  type Outcome,
-  type PartOutline,
-  type PlacedPart,
-  type Stuff,
-  boxRound,
-  centred,
-  formatStock,
-  laidLayers,
-  partsIn,
-  placeParts,
-  refused,
-  text,
-  comesAs,
-} from '@torvin/core';
+import { type BodyNow, type LaidLayer, type LayStep, type Stuff, laidLayers, partsIn, placeParts, comesAs } from '@torvin/core/piece';
+import { type PartOutline, type PlacedPart, boxRound, centred } from '@torvin/core/plan';
+import { type Outcome, refused } from '@torvin/core/problem';
+import { formatStock, text } from '@torvin/core/units';
 import { PART_RANGE_M, PartOutlineSchema } from '@torvin/core/contract';
 import { ROD_RANGE_M, type Shelves } from '@torvin/schema';
 import { useState } from 'react';

@@ -1,5 +1,6 @@
 /** What comes next in a journey: a firing, or one of the steps that hands do, as it is usual. */
-import { type BenchStep, HAND_NAMES, type JourneyStep, addStep, sidesOf, type HandKind } from '@torvin/core';
+import { sidesOf } from '@torvin/core/body';
+import { type BenchStep, HAND_NAMES, type JourneyStep, addStep, type HandKind } from '@torvin/core/piece';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { space } from '@/theme/theme';

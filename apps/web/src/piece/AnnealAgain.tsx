@@ -1,5 +1,5 @@
 /** After a firing that left more stress in the piece than it may keep: the firing that takes it out, put into the journey by a touch. */
-import { RECIPES } from '@torvin/core';
+import { RECIPES } from '@torvin/core/look';
 import type { Shelves, Step } from '@torvin/schema';
 import { useLocalSearchParams } from 'expo-router';
 import { Notice } from '@/ui/Notice';

@@ -1,5 +1,5 @@
 /** Another piece like this one, or several: the lay-up again, with its firings and their schedules where they are wanted. */
-import { anotherLike, nextName, firingOf, firingsOf } from '@torvin/core';
+import { anotherLike, nextName, firingOf, firingsOf } from '@torvin/core/piece';
 import type { Piece, Schedule } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';

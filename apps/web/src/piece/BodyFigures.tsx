@@ -1,31 +1,26 @@
 /** How deep a body lies, what it weighs, and where its rim goes if it is left to flow. */
+import { bodyFigures } from '@torvin/core/body';
+import { RECIPES } from '@torvin/core/look';
 import {
   type AfterStep,
   type BodyNow,
   type Brought,
-  type Figure,
   type PlannedStep,
-  RECIPES,
-  type Units,
-  bodyFigures,
   bodyOf,
   bodyWords,
-  formatLength,
-  formatMass,
   glassName,
   heatWords,
   ledgerOf,
   ledgerWords,
   massNow,
   namedGlasses,
-  otherUnits,
-  inDamSentence,
   type LaidLayer,
   strikeWords,
   type Turn,
-  text,
   touchingWords,
-} from '@torvin/core';
+} from '@torvin/core/piece';
+import { inDamSentence } from '@torvin/core/schedule';
+import { type Figure, type Units, formatLength, formatMass, otherUnits, text } from '@torvin/core/units';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

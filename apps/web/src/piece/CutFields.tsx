@@ -1,5 +1,6 @@
 /** How a piece is cut: to an outline, into strips or segments, or a slice off a face. */
-import { type BenchStep, type Cutting, type JourneyStep, footprintArea } from '@torvin/core';
+import { footprintArea } from '@torvin/core/body';
+import type { BenchStep, Cutting, JourneyStep } from '@torvin/core/piece';
 import { KERF_RANGE_M, OFF_RANGE_M, SEGMENTS_RANGE, STRIP_RANGE_M } from '@torvin/schema';
 import { Choice } from '@/ui/Choice';
 import { Count, FACES, Length } from './HandSteppers';

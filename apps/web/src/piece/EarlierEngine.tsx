@@ -1,5 +1,6 @@
 /** Figures that an earlier engine told stay as they were told; this says so, and computes again where that is wanted. */
-import { type Evaluation, earlierEngine } from '@torvin/core';
+import type { Evaluation } from '@torvin/core/schedule';
+import { earlierEngine } from '@torvin/core/version';
 import type { Piece, Shelves, Snapshot, Step } from '@torvin/schema';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';

@@ -1,5 +1,6 @@
 /** One of the studio's own forms, or none; each drawn, the rest of them found by their names. */
-import { type FormShape, stageTitle, standing } from '@torvin/core';
+import type { FormShape } from '@torvin/core/form';
+import { stageTitle, standing } from '@torvin/core/making';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { FormMark } from '@/section/FormDrawing';

@@ -9,11 +9,8 @@ import {
   type LayStep,
   LOOKED_NAMES,
   LOOKED_WITH,
-  formatMass,
-  massFrom,
-  massIn,
-  otherUnits,
-} from '@torvin/core';
+} from '@torvin/core/piece';
+import { formatMass, massFrom, massIn, otherUnits } from '@torvin/core/units';
 import { FILL_RANGE_KG, HOLE_RANGE_M, HOLES_RANGE, LAY_SIDES, OFF_RANGE_M, type Shelves, SPOT_RANGE_M } from '@torvin/schema';
 import { useState } from 'react';
 import { useUnits } from '@/data/FormUnits';

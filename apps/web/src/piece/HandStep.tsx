@@ -1,20 +1,20 @@
 /** A step that hands do: what it is, what it takes, where it stands in the journey, and whether it is done. */
+import { RECIPES } from '@torvin/core/look';
 import {
   type AfterStep,
   type BenchStep,
   type JourneyStep,
   type LayStep,
-  RECIPES,
   changeStep,
   firingsOf,
-  formatMass,
   massNow,
   namedGlasses,
   stepName,
   stepWords,
   TAKEN_NAMES,
   tellDone,
-} from '@torvin/core';
+} from '@torvin/core/piece';
+import { formatMass } from '@torvin/core/units';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

@@ -1,5 +1,7 @@
 /** Steppers and choices for the figures of what hands do. */
-import { FACE_NAMES, type Figure, type Outcome, formatDuration, formatLength, otherUnits, parseDuration, text } from '@torvin/core';
+import { FACE_NAMES } from '@torvin/core/piece';
+import type { Outcome } from '@torvin/core/problem';
+import { type Figure, formatDuration, formatLength, otherUnits, parseDuration, text } from '@torvin/core/units';
 import { useUnits } from '@/data/FormUnits';
 import { Stepper } from '@/ui/Stepper';
 import { clamp, stepFrom } from '@/ui/stepFrom';

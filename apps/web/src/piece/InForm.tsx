@@ -1,21 +1,10 @@
 /** A piece in the form that a firing stands in: both cut through, to scale, and what there is to say of blank, edge, touch and release. */
-import {
-  type Footprint,
-  type Shaping,
-  betweenThem,
-  firingOf,
-  footprintWords,
-  formatLength,
-  text,
-  formNotes,
-  heldAcross,
-  overShelf,
-  printWords,
-  snapshotOf,
-  wearOf,
-  wearWords,
-  withStep,
-} from '@torvin/core';
+import { type Footprint, footprintWords } from '@torvin/core/body';
+import type { Shaping } from '@torvin/core/look';
+import { betweenThem, firingOf, formNotes, heldAcross, overShelf, snapshotOf, withStep } from '@torvin/core/piece';
+import { printWords } from '@torvin/core/quantity';
+import { wearOf, wearWords } from '@torvin/core/release';
+import { formatLength, text } from '@torvin/core/units';
 import { FORM_USE_NAMES, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { useMemo } from 'react';
 import { View } from 'react-native';

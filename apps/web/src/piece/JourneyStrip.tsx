@@ -1,5 +1,6 @@
 /** The journey as a row of small true sections, the body after each step; the chosen one is drawn large above it. */
-import { type AfterStep, type DrawnBody, formatMass, stepName, text } from '@torvin/core';
+import { type AfterStep, type DrawnBody, stepName } from '@torvin/core/piece';
+import { formatMass, text } from '@torvin/core/units';
 import { Fragment, useEffect, useRef } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { elementOf } from '@/ui/elementOf';

@@ -1,24 +1,20 @@
 /** What comes out of a piece is kept as made glass: what it is, how many, how large; what it is of follows from the piece. */
+import { footprintWords } from '@torvin/core/body';
 import {
   type AfterStep,
   MADE_FORMS,
   MADE_NAMES,
-  type LengthUnit,
   type MadeForm,
-  type Outcome,
   type Turn,
-  type Units,
   type Yield,
-  footprintWords,
-  formatLength,
-  formatMass,
   heatOf,
   isOnePiece,
   namedGlasses,
   stepName,
-  text,
   yieldOf,
-} from '@torvin/core';
+} from '@torvin/core/piece';
+import type { Outcome } from '@torvin/core/problem';
+import { type LengthUnit, type Units, formatLength, formatMass, text } from '@torvin/core/units';
 import { MADE_RANGES, type Made, type Shelves, madeSize } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';

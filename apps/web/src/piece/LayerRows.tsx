@@ -1,5 +1,6 @@
 /** The layers in words, top one first as they lie: a touch opens one, its grip is dragged or moved by arrow keys. */
-import { type DrawnLayer, FORM_NAMES, formatLength, formatStock, type LaidLayer, type LengthUnit, text } from '@torvin/core';
+import { type DrawnLayer, FORM_NAMES, type LaidLayer } from '@torvin/core/piece';
+import { formatLength, formatStock, type LengthUnit, text } from '@torvin/core/units';
 import KitListItem from '@rneui/themed/dist/ListItem';
 import { useMemo, useRef, useState } from 'react';
 import { View, type ViewProps } from 'react-native';

@@ -1,31 +1,22 @@
 /** Slides up for one layer: its depth, cover and number, its form, its glass from the shelf, its place. */
+import { footprintArea } from '@torvin/core/body';
 import {
   FORM_NAMES,
   LAYERS_AT_MOST,
   type LaidLayer,
   type LayerForm,
-  type Outcome,
   changeLayer,
-  footprintArea,
-  formatArea,
-  formatLength,
-  formatMass,
-  formatStock,
-  formatStrewn,
-  massFrom,
-  massIn,
   inForm,
   isPlaced,
   moveLayer,
-  otherUnits,
   removeLayer,
   repeatLayer,
-  strewnUnit,
-  text,
   turnLayer,
   laidLayers,
   glassName,
-} from '@torvin/core';
+} from '@torvin/core/piece';
+import type { Outcome } from '@torvin/core/problem';
+import { formatArea, formatLength, formatMass, formatStock, formatStrewn, massFrom, massIn, otherUnits, strewnUnit, text } from '@torvin/core/units';
 import { CHUNK_RANGE_M, COVER_RANGE, GRAIN_RANGE_KG_M2, OVERHANG_RANGE_M, PIECES_AT_MOST, ROD_RANGE_M, SHEET_RANGE_M, type Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';

@@ -1,5 +1,5 @@
 /** What the eye should see when the kiln is looked into: too early, right, too late. */
-import { type Look, RECIPES } from '@torvin/core';
+import { type Look, RECIPES } from '@torvin/core/look';
 import { View } from 'react-native';
 import { space } from '@/theme/theme';
 import { Words } from '@/ui/Words';

@@ -1,5 +1,5 @@
 /** Of the made glass that a piece takes: where it came from and what is left of it, and where more is named than there was. */
-import { glassIdsIn } from '@torvin/core';
+import { glassIdsIn } from '@torvin/core/piece';
 import type { PieceDoc, Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';

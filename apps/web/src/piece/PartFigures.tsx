@@ -1,17 +1,7 @@
 /** Where the chosen parts lie, how they are turned and how large one is, each stepped or typed. */
-import {
-  type BodyNow,
-  type Chosen,
-  type LayStep,
-  type PartOutline,
-  formatLength,
-  middleOf,
-  moveParts,
-  otherUnits,
-  partSides,
-  turnParts,
-  wholeTurn,
-} from '@torvin/core';
+import { type BodyNow, type Chosen, type LayStep, middleOf, moveParts, turnParts } from '@torvin/core/piece';
+import { type PartOutline, partSides, wholeTurn } from '@torvin/core/plan';
+import { formatLength, otherUnits } from '@torvin/core/units';
 import { PART_RANGE_M } from '@torvin/core/contract';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';

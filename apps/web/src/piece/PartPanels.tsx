@@ -1,5 +1,7 @@
 /** What can be done with chosen parts: repeated, laid round, mirrored, lined up, cut from other glass. */
-import { type Alignment, type LaidLayer, type Mirror, type Stuff, formatLength, formatStock, text } from '@torvin/core';
+import type { LaidLayer, Stuff } from '@torvin/core/piece';
+import type { Alignment, Mirror } from '@torvin/core/plan';
+import { formatLength, formatStock, text } from '@torvin/core/units';
 import type { Shelves } from '@torvin/schema';
 import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';

@@ -4,24 +4,20 @@ import {
   type Chosen,
   type LaidLayer,
   type LayStep,
-  type PlacedPart,
   alignParts,
   changePart,
   dealParts,
-  formatLength,
-  formatStock,
-  gapBetween,
   isPlaceable,
   PARTS_AT_MOST,
   mirrorParts,
-  partCorners,
   removeParts,
   repeatInRing,
   repeatInRows,
   spaceParts,
-  text,
   glassName,
-} from '@torvin/core';
+} from '@torvin/core/piece';
+import { type PlacedPart, gapBetween, partCorners } from '@torvin/core/plan';
+import { formatLength, formatStock, text } from '@torvin/core/units';
 import type { Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,5 +1,5 @@
 /** The studio's patterns, where a new piece is made: from each, one like it is started. */
-import { footprintWords } from '@torvin/core';
+import { footprintWords } from '@torvin/core/body';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { usePieceRows } from '@/data/pieces';

@@ -1,5 +1,5 @@
 /** A piece in a row of a list: its section as its face, its name, and a line or two of what it is. */
-import { drawnBody } from '@torvin/core';
+import { drawnBody } from '@torvin/core/piece';
 import type { PieceRow, Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { SectionDrawing } from '@/section/SectionDrawing';

@@ -1,5 +1,5 @@
 /** A piece out to a file, and a piece file in. */
-import { fileName } from '@torvin/core';
+import { fileName } from '@torvin/core/units';
 import { type ImportQuery, type Imported, api } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';

@@ -1,6 +1,9 @@
 /** Name, outline and bottom layer of a piece. What lies in it is laid on the drawing afterwards. */
 import { zodResolver } from '@hookform/resolvers/zod';
-import { FORM_NAMES, type Problem, footprintArea, formatArea, text } from '@torvin/core';
+import { footprintArea } from '@torvin/core/body';
+import { FORM_NAMES } from '@torvin/core/piece';
+import type { Problem } from '@torvin/core/problem';
+import { formatArea, text } from '@torvin/core/units';
 import type { Shelves } from '@torvin/schema';
 import { Fragment, useEffect, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';

@@ -1,22 +1,18 @@
 /** One piece: its journey, the body at the step that is looked at on the drawing, its figures, whether it fits, its firings. */
+import { footprintWords } from '@torvin/core/body';
+import { aimedWork, ghostOf, neededWork, RECIPES, wareOf } from '@torvin/core/look';
 import {
-  aimedWork,
   changeLayer,
   drawnBody,
   drawnLayers,
   drawnWare,
   firingsOf,
-  footprintWords,
-  type Body,
-  ghostOf,
   laidLayers,
   layerName,
   moveLayer,
-  neededWork,
   partsIn,
   type PlannedStep,
   bodyProfile,
-  RECIPES,
   removeLayer,
   shapingOf,
   snapshotOf,
@@ -25,8 +21,8 @@ import {
   type Turn,
   turnLayer,
   turnOf,
-  wareOf,
-} from '@torvin/core';
+} from '@torvin/core/piece';
+import type { Body } from '@torvin/core/schedule';
 import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';

@@ -1,5 +1,6 @@
 /** The list of pieces as a page of its own, or beside a piece: searched by name, a page read when it is wanted. */
-import { RECIPES, footprintWords } from '@torvin/core';
+import { footprintWords } from '@torvin/core/body';
+import { RECIPES } from '@torvin/core/look';
 import type { PieceRow, Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { memo, useDeferredValue } from 'react';

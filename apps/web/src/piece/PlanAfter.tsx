@@ -1,5 +1,6 @@
 /** A firing that is offered after another: to be planned right behind it by a touch, or there already. */
-import { addStep, impossibleFiring, placeOf, snapshotOf } from '@torvin/core';
+import { addStep, placeOf, snapshotOf } from '@torvin/core/piece';
+import { impossibleFiring } from '@torvin/core/schedule';
 import type { Shelves, Step } from '@torvin/schema';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';

@@ -1,28 +1,22 @@
 /** A body from above: the plan with its parts, or how thick it is from place to place, and what of that goes wrong later. */
+import { bodyFigures, mainGlass } from '@torvin/core/body';
+import { RECIPES, designDepth } from '@torvin/core/look';
 import {
   type BodyNow,
   type DrawnLayer,
   type JourneyStep,
   type LayStep,
   type PlannedStep,
-  type Point,
-  RECIPES,
-  bodyFigures,
   bodyOf,
-  concernWords,
-  designDepth,
-  formatLength,
-  mainGlass,
   mappedLayers,
   moveParts,
   namedGlasses,
-  type PlanAsked,
-  type ToldMap,
   placeSpread,
   removeParts,
-  text,
   turnParts,
-} from '@torvin/core';
+} from '@torvin/core/piece';
+import { type Point, concernWords, type PlanAsked, type ToldMap } from '@torvin/core/plan';
+import { formatLength, text } from '@torvin/core/units';
 import type { Shelves } from '@torvin/schema';
 import { useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';

@@ -1,6 +1,6 @@
 /** What a firing is for: the chosen kind with its drawing and its sentence; all the others, group by group, at a touch. */
 import KitListItem from '@rneui/themed/dist/ListItem';
-import { LOOKS, type Look, RECIPES, RECIPE_GROUPS, type RecipeGroup } from '@torvin/core';
+import { LOOKS, type Look, RECIPES, RECIPE_GROUPS, type RecipeGroup } from '@torvin/core/look';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';

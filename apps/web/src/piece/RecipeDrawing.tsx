@@ -1,5 +1,5 @@
 /** A kind of firing in a small drawing: glass as it ends, what holds it, thin lines for what was there before. */
-import { type Look, RECIPES } from '@torvin/core';
+import { type Look, RECIPES } from '@torvin/core/look';
 import { memo } from 'react';
 import Svg, { Path } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';

@@ -1,5 +1,5 @@
 /** What frees a piece that is stuck: which way helps and why, what to do in which order, and the caution for it. */
-import type { RescueTold } from '@torvin/core';
+import type { RescueTold } from '@torvin/core/release';
 import { View } from 'react-native';
 import { space } from '@/theme/theme';
 import { Notice } from '@/ui/Notice';

@@ -1,5 +1,7 @@
 /** A picture of a sketch laid under the plan: taken in, scaled by two places that one knows apart, moved, taken away. */
-import { type Point, type Sketch, formatLength, layUnder, scaledBetween, SKETCH_RANGE_M, text } from '@torvin/core';
+import { type Sketch, layUnder, scaledBetween, SKETCH_RANGE_M } from '@torvin/core/piece';
+import type { Point } from '@torvin/core/plan';
+import { formatLength, text } from '@torvin/core/units';
 import type { Photo } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,5 +1,6 @@
 /** Someone, or another tab, saved first: both states are shown and the person chooses. */
-import { footprintWords, laidLayers } from '@torvin/core';
+import { footprintWords } from '@torvin/core/body';
+import { laidLayers } from '@torvin/core/piece';
 import type { Piece } from '@torvin/schema';
 import { useUnits } from '@/data/FormUnits';
 import { Action } from '@/ui/Action';

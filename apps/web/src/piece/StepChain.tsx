@@ -1,23 +1,9 @@
 /** The firings of a piece in their order: each a card; the open one with its schedule, or with what it is to be. */
-import {
-  type Footprint,
-  type PlannedStep,
-  type Shaping,
-  laidLayers,
-  putBlank,
-  addStep,
-  changeStep,
-  formatDuration,
-  formatLength,
-  formatTemperature,
-  hottestSegment,
-  text,
-  shapingDown,
-  standsAs,
-  firingsOf,
-  stepName,
-  tellMeasured,
-} from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
+import { hottestSegment } from '@torvin/core/heat';
+import { type Shaping, shapingDown } from '@torvin/core/look';
+import { type PlannedStep, laidLayers, putBlank, addStep, changeStep, standsAs, firingsOf, stepName, tellMeasured } from '@torvin/core/piece';
+import { formatDuration, formatLength, formatTemperature, text } from '@torvin/core/units';
 import KitListItem from '@rneui/themed/dist/ListItem';
 import type { Piece, Shelves, Step } from '@torvin/schema';
 import { Link, useRouter } from 'expo-router';

@@ -1,5 +1,6 @@
 /** A firing in its form, drawn to scale in the place of the section: the blank as it is laid on, the glass as far down as it came. */
-import { RECIPES, heldAcross, shapingDown, snapshotOf, stepName } from '@torvin/core';
+import { RECIPES, shapingDown } from '@torvin/core/look';
+import { heldAcross, snapshotOf, stepName } from '@torvin/core/piece';
 import type { PieceDoc, Shelves, Step } from '@torvin/schema';
 import { FormDrawing } from '@/section/FormDrawing';
 

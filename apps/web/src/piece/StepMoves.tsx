@@ -1,5 +1,5 @@
 /** Where a step stands in the journey: before the one that it stands behind, behind the next, or nowhere any more. */
-import { type JourneyStep, moveStep, placeOf, removeStep, stepName } from '@torvin/core';
+import { type JourneyStep, moveStep, placeOf, removeStep, stepName } from '@torvin/core/piece';
 import { Action } from '@/ui/Action';
 import type { Layup } from './useLayup';
 

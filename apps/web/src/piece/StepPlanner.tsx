@@ -1,22 +1,12 @@
 /** What a firing is to be: its look, how it stands, the mould or former, kiln and controller; then it is computed. */
-import {
-  type Footprint,
-  type Shaping,
-  undoes,
-  smokes,
-  givesShape,
-  serves,
-  profileWords,
-  type Look,
-  type Plan,
-  RECIPES,
-  SETUP_KINDS,
-  SETUP_NAMES,
-  formatTemperature,
-  text,
-  firingsOf,
-  leavesShelf,
-} from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
+import { profileWords } from '@torvin/core/controller';
+import type { Plan } from '@torvin/core/form';
+import { type Shaping, type Look, RECIPES } from '@torvin/core/look';
+import { undoes, givesShape, serves, firingsOf, leavesShelf } from '@torvin/core/piece';
+import { smokes } from '@torvin/core/release';
+import { SETUP_KINDS, SETUP_NAMES } from '@torvin/core/schedule';
+import { formatTemperature, text } from '@torvin/core/units';
 import { type Piece, type PieceDoc, RELEASE_NAMES, type Shelves, type Step } from '@torvin/schema';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';

@@ -1,5 +1,7 @@
 /** What it really took, told afterwards: glass as weighed, and time. */
-import { type BenchStep, type LayStep, formatDuration, formatMass, found, tellDone, text } from '@torvin/core';
+import { type BenchStep, type LayStep, tellDone } from '@torvin/core/piece';
+import { found } from '@torvin/core/problem';
+import { formatDuration, formatMass, text } from '@torvin/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { inFormUnits, useUnits } from '@/data/FormUnits';

@@ -1,5 +1,6 @@
 /** After a firing in or over a form: the piece will not come off. What frees it, and the firing that does, put into the journey by a touch. */
-import { RECIPES, rescueIn, snapshotOf, stuckOn } from '@torvin/core';
+import { RECIPES } from '@torvin/core/look';
+import { rescueIn, snapshotOf, stuckOn } from '@torvin/core/piece';
 import type { Shelves, Step } from '@torvin/schema';
 import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';

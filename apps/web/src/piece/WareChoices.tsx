@@ -1,5 +1,8 @@
 /** What is fired with no glass in it, how it stands, whether it is damp, and to which cone it goes. */
-import { CONES, type RECIPES, SETUP_NAMES, SHELF_STANDS, WARE_NAMES, WARE_SETUPS } from '@torvin/core';
+import type { RECIPES } from '@torvin/core/look';
+import { SHELF_STANDS } from '@torvin/core/piece';
+import { SETUP_NAMES, WARE_SETUPS } from '@torvin/core/schedule';
+import { CONES, WARE_NAMES } from '@torvin/core/ware';
 import { Choice } from '@/ui/Choice';
 import { capital } from '@/ui/capital';
 import type { StepEntry } from './stepEntry';

@@ -2,7 +2,8 @@
  * What to take care of, at the place where it matters: one for every form of glass, every set-up and every step of
  * the work; those of a kind of firing stand with its recipe. General practice; the maker's sheets, local codes and licensed people stand above it.
  */
-import type { HandKind, LayerForm, SetUpKind, Wet } from '@torvin/core';
+import type { HandKind, LayerForm } from '@torvin/core/piece';
+import type { SetUpKind, Wet } from '@torvin/core/schedule';
 
 export const FORM_CAUTIONS: Record<LayerForm, string> = {
   sheet: 'Cutting: eye protection, closed shoes, and sweep with a wet cloth. Cut and grind wet, the plug out of reach of the water.',

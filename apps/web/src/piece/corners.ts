@@ -1,5 +1,5 @@
 /** The corners of an outline as they are typed: two lengths each, a semicolon between them, a unit at the end for all. */
-import { type LengthUnit, METRES_PER_INCH, parseLength } from '@torvin/core';
+import { type LengthUnit, METRES_PER_INCH, parseLength } from '@torvin/core/units';
 
 export type Corners = readonly (readonly [x: number, y: number])[];
 

@@ -1,25 +1,9 @@
 /** The cutting list of what a step lays: by glass and size, how many, what they weigh, which sides are ground, which face is scored. */
-import {
-  type BodyNow,
-  type CutGroup,
-  GRIND_WORDS,
-  type JourneyStep,
-  type LaidLayer,
-  type PlannedStep,
-  RECIPES,
-  type Units,
-  acrossOf,
-  cutList,
-  formatLength,
-  formatMass,
-  formatStock,
-  isPlaced,
-  layerDepth,
-  namedGlasses,
-  scoreWords,
-  text,
-  glassName,
-} from '@torvin/core';
+import { layerDepth } from '@torvin/core/body';
+import { RECIPES } from '@torvin/core/look';
+import { type BodyNow, type JourneyStep, type LaidLayer, type PlannedStep, acrossOf, isPlaced, namedGlasses, glassName } from '@torvin/core/piece';
+import { type CutGroup, GRIND_WORDS, cutList, scoreWords } from '@torvin/core/plan';
+import { type Units, formatLength, formatMass, formatStock, text } from '@torvin/core/units';
 import type { Shelves } from '@torvin/schema';
 import { glassOf, madeOf } from '@/shelves/everyGlass';
 

@@ -1,5 +1,5 @@
 /** Words for a piece and its firings, shared by list, page and run sheet. */
-import { RECIPES } from '@torvin/core';
+import { RECIPES } from '@torvin/core/look';
 import type { Filing, Step } from '@torvin/schema';
 import { countWords } from '@/ui/countWords';
 

@@ -1,5 +1,7 @@
 /** What is opened and saved again without a touch keeps every digit, in either unit. */
-import { LOOKS, METRIC, RECIPES, type Units, asJourney, shapingOf } from '@torvin/core';
+import { LOOKS, RECIPES } from '@torvin/core/look';
+import { asJourney, shapingOf } from '@torvin/core/piece';
+import { METRIC, type Units } from '@torvin/core/units';
 import { EMPTY_SHELVES, type PieceDoc } from '@torvin/schema';
 import { entryOf, isOutlineUntouched, PIECE_ENTRY_SCHEMAS } from './pieceEntry';
 import { entryOfStep, fieldsOf, stepFor, stepOf } from './stepEntry';

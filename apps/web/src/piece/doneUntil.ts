@@ -1,5 +1,5 @@
 /** How much of a piece's journey is done: from the step it gives on, nothing is yet. */
-import type { JourneyStep } from '@torvin/core';
+import type { JourneyStep } from '@torvin/core/piece';
 import type { Piece } from '@torvin/schema';
 
 export const doneUntil = (journey: readonly JourneyStep[], fired: Piece['fired']): number =>

@@ -1,5 +1,6 @@
 /** A motif as it is typed: what it comes to in either unit, and what is wrong with it in words. */
-import { METRIC, footprintArea } from '@torvin/core';
+import { footprintArea } from '@torvin/core/body';
+import { METRIC } from '@torvin/core/units';
 import { EMPTY_SHELVES, type Made, type Shelves } from '@torvin/schema';
 import { leftWords } from '@/shelves/leftWords';
 import { MOTIF_KINDS, type MotifFields, type MotifKind, fieldsOf, readMotif, usualFields } from './motifEntry';

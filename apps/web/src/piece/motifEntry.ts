@@ -1,23 +1,9 @@
 /** A motif of parts as it is typed, and what is wrong with it. */
-import {
-  type CutFace,
-  type Footprint,
-  type LaidMotif,
-  type LengthUnit,
-  type Outcome,
-  PARTS_AT_MOST,
-  type Motif,
-  boxOf,
-  footprintRings,
-  formatLength,
-  found,
-  inEvenRows,
-  refused,
-  ringOfSegments,
-  stripsOnEdge,
-  text,
-  wovenRows,
-} from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
+import { type CutFace, type LaidMotif, PARTS_AT_MOST } from '@torvin/core/piece';
+import { type Motif, boxOf, footprintRings, inEvenRows, ringOfSegments, stripsOnEdge, wovenRows } from '@torvin/core/plan';
+import { type Outcome, found, refused } from '@torvin/core/problem';
+import { type LengthUnit, formatLength, text } from '@torvin/core/units';
 import { PART_RANGE_M } from '@torvin/core/contract';
 import { type Glass, type Made, SHEET_RANGE_M, type Shelves } from '@torvin/schema';
 import { glassOf, madeOf } from '@/shelves/everyGlass';

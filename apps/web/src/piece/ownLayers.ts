@@ -1,4 +1,4 @@
-import type { LaidLayer, LayStep } from '@torvin/core';
+import type { LaidLayer, LayStep } from '@torvin/core/piece';
 
 /** Which of a body's layers a step lays; none where it lays none. */
 export function ownLayers(layers: readonly LaidLayer[], laying: LayStep | undefined): { from: number; to: number } {

@@ -1,4 +1,7 @@
-import { type LaidLayer, type Look, METRIC, TYPICAL_FAMILIES, asJourney, laidLayers } from '@torvin/core';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import type { Look } from '@torvin/core/look';
+import { type LaidLayer, asJourney, laidLayers } from '@torvin/core/piece';
+import { METRIC } from '@torvin/core/units';
 import { EMPTY_SHELVES, type FormRecord, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { type PieceEntry, entryOf, fieldOfPath, newEntry, PIECE_ENTRY_SCHEMAS, outlineOf } from './pieceEntry';
 import { type StepEntry, entryOfStep, setUpIn, stepOf, usualWet, whyImpossible, withLook, withSetUp } from './stepEntry';

@@ -1,22 +1,9 @@
 /** The piece's form as typed: strings, read by the same parser everywhere, turned into an outline when they hold. */
 import { everyGlass } from '@/shelves/everyGlass';
-import {
-  CORNERS_AT_MOST,
-  comesAs,
-  type Footprint,
-  type LaidLayer,
-  type LayerForm,
-  type LengthUnit,
-  type Outcome,
-  crossesItself,
-  footprintArea,
-  formatLength,
-  found,
-  inForm,
-  laidLayers,
-  refused,
-  text,
-} from '@torvin/core';
+import { CORNERS_AT_MOST, type Footprint, crossesItself, footprintArea } from '@torvin/core/body';
+import { comesAs, type LaidLayer, type LayerForm, inForm, laidLayers } from '@torvin/core/piece';
+import { type Outcome, found, refused } from '@torvin/core/problem';
+import { type LengthUnit, formatLength, text } from '@torvin/core/units';
 import { type Glass, type Piece, SIZE_RANGE_M, type Shelves } from '@torvin/schema';
 import { z } from 'zod';
 import { readCorners, writtenCorners } from './corners';

@@ -1,25 +1,8 @@
 /** A body as the plan shows it: what covers it, which parts lie there, which of them the step lays and what each is called. */
-import {
-  type BodyNow,
-  type Box,
-  type DrawnLayer,
-  type Footprint,
-  type LaidLayer,
-  type LengthUnit,
-  type PlacedPart,
-  type Point,
-  acrossOf,
-  boxOf,
-  footprintRings,
-  formatLength,
-  isPlaceable,
-  isPlaced,
-  partCorners,
-  partSides,
-  partsOf,
-  spreadOf,
-  text,
-} from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
+import { type BodyNow, type DrawnLayer, type LaidLayer, acrossOf, isPlaceable, isPlaced, partsOf, spreadOf } from '@torvin/core/piece';
+import { type Box, type PlacedPart, type Point, boxOf, footprintRings, partCorners, partSides } from '@torvin/core/plan';
+import { type LengthUnit, formatLength, text } from '@torvin/core/units';
 import type { DrawnPart } from '@/plan/PlanDrawing';
 import { angle } from '@/plan/words';
 import type { OwnPart } from '@/plan/ownPart';

@@ -1,6 +1,7 @@
 /** A schedule version of a piece's firing, put into the outbox and shown before the server has it. */
-import { firingOf } from '@torvin/core';
-import type { Evaluation, PurposefulSegment } from '@torvin/core';
+import { firingOf } from '@torvin/core/piece';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import type { Evaluation } from '@torvin/core/schedule';
 import type { NewSchedule, Piece, PieceDoc, Schedule, Snapshot, Step } from '@torvin/schema';
 import type { QueryClient } from '@tanstack/react-query';
 import { v7 as uuid } from 'uuid';

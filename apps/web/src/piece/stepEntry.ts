@@ -1,47 +1,27 @@
 /** A firing as it is chosen and typed, turned into a step of the piece when it holds. */
+import { sidesOf } from '@torvin/core/body';
+import { type FormShape, type Plan, openingOf } from '@torvin/core/form';
+import { wareOf, type Look, type Shaping, RECIPES, neededWork, type RecipeGroup, shapingDown } from '@torvin/core/look';
 import {
-  type Cone,
-  type FormShape,
   givesShape,
   heldForm,
   serves,
-  DEFAULT_SCHOOL,
-  METRIC,
-  type Problem,
-  type WareKind,
-  wareOf,
-  sidesOf,
-  formatLength,
-  impossibleFiring,
-  type LengthUnit,
-  type Look,
-  type SetUpKind,
-  WARE_SETUPS,
-  type Shaping,
   snapshotOf,
-  text,
-  type Outcome,
-  RECIPES,
-  neededWork,
-  type RecipeGroup,
-  type Units,
-  type Wet,
-  formatMass,
   laidLayers,
   firingsOf,
-  found,
   firingOf,
   placeOf,
   withStep,
   type JourneyStep,
   leavesShelf,
   type HeldForm,
-  type Plan,
   type LaidLayer,
-  openingOf,
-  shapingDown,
   shapingOf,
-} from '@torvin/core';
+} from '@torvin/core/piece';
+import { type Problem, type Outcome, found } from '@torvin/core/problem';
+import { DEFAULT_SCHOOL, impossibleFiring, type SetUpKind, WARE_SETUPS, type Wet } from '@torvin/core/schedule';
+import { METRIC, formatLength, type LengthUnit, text, type Units, formatMass } from '@torvin/core/units';
+import type { Cone, WareKind } from '@torvin/core/ware';
 import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { lengthWithin, massWithin, numberWithin } from './typed';

@@ -1,9 +1,9 @@
 /** Figures as they are typed on the piece's forms, held to a range with one sentence for whatever is wrong. */
+import type { Outcome } from '@torvin/core/problem';
 import {
   type LengthUnit,
   type MassUnit,
   METRIC,
-  type Outcome,
   type Units,
   formatLength,
   formatMass,
@@ -13,7 +13,7 @@ import {
   parseStrewn,
   text,
   unitsWritten,
-} from '@torvin/core';
+} from '@torvin/core/units';
 import { GRAIN_RANGE_KG_M2 } from '@torvin/schema';
 
 const outside = (message: string): Outcome<never> => ({ ok: false, problem: { code: 'out-of-range', path: '', message } });

@@ -1,16 +1,6 @@
 /** Whether the glasses of a lay-up fit where they touch, what reacts there, and how coatings lie. */
-import {
-  type CoatingFinding,
-  coatingFindings,
-  fitQuestion,
-  fitReckoning,
-  fitSentence,
-  type FitVerdict,
-  pairWords,
-  sideBySide,
-  type LaidLayer,
-  glassName,
-} from '@torvin/core';
+import { type CoatingFinding, coatingFindings, fitReckoning, fitSentence, type FitVerdict, pairWords } from '@torvin/core/fit';
+import { fitQuestion, sideBySide, type LaidLayer, glassName } from '@torvin/core/piece';
 import type { Shelves } from '@torvin/schema';
 import { useMemo } from 'react';
 import { useUnits } from '@/data/FormUnits';

@@ -1,5 +1,8 @@
 /** A schedule that was not computed for this firing - from paper, from another piece, for another kiln - judged for it, and kept as its own. */
-import { type Evaluation, type Problem, type PurposefulSegment, changeStep, impossibleFiring, snapshotOf } from '@torvin/core';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { changeStep, snapshotOf } from '@torvin/core/piece';
+import type { Problem } from '@torvin/core/problem';
+import { type Evaluation, impossibleFiring } from '@torvin/core/schedule';
 import type { Piece, Shelves, Snapshot, Step } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';

@@ -11,7 +11,7 @@ import {
   namedGlasses,
   nothingYet,
   bodyProfile,
-} from '@torvin/core';
+} from '@torvin/core/piece';
 import { type FiringResult, type Piece, type PieceDoc, type Schedule, type Shelves, nextStep } from '@torvin/schema';
 import { useMemo } from 'react';
 import { useSchedules } from '@/data/pieces';

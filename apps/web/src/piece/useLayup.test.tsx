@@ -1,4 +1,4 @@
-import { changeLayer, asJourney, laidLayers, type LaidLayer } from '@torvin/core';
+import { changeLayer, asJourney, laidLayers, type LaidLayer } from '@torvin/core/piece';
 import type { Piece, PieceDoc } from '@torvin/schema';
 import { type QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';

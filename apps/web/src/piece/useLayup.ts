@@ -1,5 +1,6 @@
 /** The lay-up of an open piece: shown at once as it is edited, saved by the outbox. Several presses of one stepper are one change. */
-import type { Edited, Outcome, Problem } from '@torvin/core';
+import type { Edited } from '@torvin/core/piece';
+import type { Outcome, Problem } from '@torvin/core/problem';
 import type { Piece, PieceDoc } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';

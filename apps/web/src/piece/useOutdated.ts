@@ -1,5 +1,5 @@
 /** How a schedule's making differs from what stands now, in this studio's units; empty while it may be fired as it is. */
-import { outdatedBy } from '@torvin/core';
+import { outdatedBy } from '@torvin/core/piece';
 import type { Piece, PieceDoc, Schedule, Shelves, Step } from '@torvin/schema';
 import { useMemo } from 'react';
 import { useSeen } from '@/data/bench';

@@ -1,4 +1,4 @@
-import { changeLayer, asJourney, laidLayers, firingsOf, type LaidLayer } from '@torvin/core';
+import { changeLayer, asJourney, laidLayers, firingsOf, type LaidLayer } from '@torvin/core/piece';
 import { EMPTY_SHELVES, type Piece, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';

@@ -1,5 +1,7 @@
 /** Puts a firing on the piece, composes its schedule in the worker, saves both; where the server is silent they wait and are shown. */
-import { addStep, changeStep, impossibleFiring, type Outcome, type Problem, snapshotOf, firingOf } from '@torvin/core';
+import { addStep, changeStep, snapshotOf, firingOf } from '@torvin/core/piece';
+import type { Outcome, Problem } from '@torvin/core/problem';
+import { impossibleFiring } from '@torvin/core/schedule';
 import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';

@@ -1,5 +1,6 @@
 /** What every page of one firing of a piece needs: the piece, the step that the address names, its schedule. */
-import { type FitAsked, firingsOf, fitBefore, fitWarnings, hottestSegment, standingWarnings } from '@torvin/core';
+import { hottestSegment } from '@torvin/core/heat';
+import { type FitAsked, firingsOf, fitBefore, fitWarnings, standingWarnings } from '@torvin/core/piece';
 import type { Back } from '@/ui/Screen';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import { Redirect, useLocalSearchParams } from 'expo-router';

@@ -1,5 +1,7 @@
 /** A body from above, to scale: its outline in the colour of what covers it, and on it every part where it lies. */
-import { type Footprint, type LengthUnit, type Point, footprintRings, formatLength, text } from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
+import { type Point, footprintRings } from '@torvin/core/plan';
+import { type LengthUnit, formatLength, text } from '@torvin/core/units';
 import { memo } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Text as SvgText } from 'react-native-svg';

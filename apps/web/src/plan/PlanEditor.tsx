@@ -1,5 +1,7 @@
 /** The plan, laid where it is drawn: what is chosen has a knob to turn it by, what is moved shows the line it is drawn to, and how far it is then. */
-import { type Footprint, type Guide, type Point, type Sketch, boxOf } from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
+import type { Sketch } from '@torvin/core/piece';
+import { type Guide, type Point, boxOf } from '@torvin/core/plan';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { GestureDetector } from 'react-native-gesture-handler';

@@ -1,5 +1,5 @@
 /** A picture of a sketch under the plan, in its own size and place. */
-import type { Sketch } from '@torvin/core';
+import type { Sketch } from '@torvin/core/piece';
 import { Image } from 'react-native-svg';
 import { photoUrl } from '@/photos/Thumbnail';
 import type { PlanGeometry } from './geometry';

@@ -1,5 +1,7 @@
 /** How thick a body is, from above: one hue, the deeper the stronger, with the figures of its deepest and its thinnest place and of any that is touched. */
-import { type Footprint, type Point, footprintRings, formatLength, type LengthUnit, type ToldMap, text } from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
+import { type Point, footprintRings, type ToldMap } from '@torvin/core/plan';
+import { formatLength, type LengthUnit, text } from '@torvin/core/units';
 import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';

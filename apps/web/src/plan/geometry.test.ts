@@ -1,5 +1,6 @@
 /** Metres to pixels and back, and the map of thickness: every cell is painted once, where it lies and by its own depth. */
-import type { Footprint, Point } from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
+import type { Point } from '@torvin/core/plan';
 import { type Cells, TINTS, depthAt, planGeometry, ringsPath, tintOf, tintPaths } from './geometry';
 
 const PLAQUE: Footprint = { shape: 'rectangle', width_m: 0.3, length_m: 0.2 };

@@ -1,5 +1,6 @@
 /** Where the plan puts what lies where, and which depth has which lightness: pure arithmetic from metres to pixels. */
-import { type Box, type Footprint, type Point, boxOf, footprintRings } from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
+import { type Box, type Point, boxOf, footprintRings } from '@torvin/core/plan';
 
 export interface PlanGeometry {
   /** px to a metre. */

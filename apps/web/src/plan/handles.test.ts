@@ -1,5 +1,6 @@
 /** Where a part is turned and taken, and what is said meanwhile. */
-import type { Box, Footprint, Point, ToldMap } from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
+import type { Box, Point, ToldMap } from '@torvin/core/plan';
 import { TARGET } from '@/theme/theme';
 import { planGeometry } from './geometry';
 import { BEAD_PX, gripOf, knobAt, turned } from './handles';

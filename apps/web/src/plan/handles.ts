@@ -1,5 +1,5 @@
 /** Where hands take hold of the parts of a plan: the knob that turns them, the room round them for a finger. */
-import type { Box, Point } from '@torvin/core';
+import type { Box, Point } from '@torvin/core/plan';
 import { TARGET } from '@/theme/theme';
 import type { PlanGeometry } from './geometry';
 

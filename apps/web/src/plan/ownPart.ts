@@ -1,5 +1,5 @@
 /** What the plan knows of a part that can be chosen. */
-import type { Point } from '@torvin/core';
+import type { Point } from '@torvin/core/plan';
 import type { DrawnPart } from './PlanDrawing';
 
 /** A part that can be chosen: as it is drawn, turned and called. */

@@ -1,5 +1,6 @@
 /** Keys on the plan: what they move, by how much in the studio's unit, and which of them are left to the page. */
-import type { Box, Footprint, Point } from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
+import type { Box, Point } from '@torvin/core/plan';
 import { renderHook } from '@testing-library/react';
 import { planGeometry } from './geometry';
 import type { OwnPart } from './ownPart';

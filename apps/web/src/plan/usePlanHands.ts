@@ -2,7 +2,7 @@
  * What hands and keys do to the parts of a plan: a tap chooses, a finger on the chosen ones moves them, the knob turns them. What is
  * moved is drawn to the middle, to edges, to its neighbours and their spacing.
  */
-import { type Box, type Guide, type Point, boxOf, gapBetween, isWithin, snapped, snappedTurn, wholeTurn } from '@torvin/core';
+import { type Box, type Guide, type Point, boxOf, gapBetween, isWithin, snapped, snappedTurn, wholeTurn } from '@torvin/core/plan';
 import { type RefObject, useMemo, useRef, useState } from 'react';
 import type { View, ViewProps } from 'react-native';
 import { type ComposedGesture, Gesture, type GestureType } from 'react-native-gesture-handler';

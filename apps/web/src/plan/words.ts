@@ -1,5 +1,6 @@
 /** What the plan says of what is moved, turned or looked at. */
-import { type Box, type LengthUnit, type Point, type ToldMap, formatLength, text, wholeTurn } from '@torvin/core';
+import { type Box, type Point, type ToldMap, wholeTurn } from '@torvin/core/plan';
+import { type LengthUnit, formatLength, text } from '@torvin/core/units';
 import type { OwnPart } from './ownPart';
 import type { Held } from './usePlanHands';
 

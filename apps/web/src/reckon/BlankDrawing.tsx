@@ -1,5 +1,6 @@
 /** A form cut through with its blank, to scale; beside it a lobed blank from above. */
-import { type BlankAsked, type BlankTold, type LengthUnit, formatLength, text } from '@torvin/core';
+import type { BlankAsked, BlankTold } from '@torvin/core/quantity';
+import { type LengthUnit, formatLength, text } from '@torvin/core/units';
 import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';

@@ -1,5 +1,8 @@
 /** The blank for a form, by what was measured of it; what came of the last one goes before the sum. */
-import { type Plan, blankWords, firingsOf, formatLength, formatStock, heldForm, laidLayers, shapingOf, text } from '@torvin/core';
+import type { Plan } from '@torvin/core/form';
+import { firingsOf, heldForm, laidLayers, shapingOf } from '@torvin/core/piece';
+import { blankWords } from '@torvin/core/quantity';
+import { formatLength, formatStock, text } from '@torvin/core/units';
 import type { FormRecord } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

@@ -1,5 +1,6 @@
 /** Cutting sums: strips, strips on edge, woven panels, segments, caps and liners, each as a cut list. */
-import { type Units, cuttingWords, formatLength, formatStock, text } from '@torvin/core';
+import { cuttingWords } from '@torvin/core/quantity';
+import { type Units, formatLength, formatStock, text } from '@torvin/core/units';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';

@@ -1,5 +1,5 @@
 /** As what the glass is put in, and how large one piece is where the shelf does not say. */
-import { type Units, formatLength, text } from '@torvin/core';
+import { type Units, formatLength, text } from '@torvin/core/units';
 import { useUnits } from '@/data/FormUnits';
 import { PUT_TITLES, type PutName, USUAL_LUMP_M } from './putAs';
 import { type AskedField, FieldRow, NamedChips, type Sheet } from './TypedField';

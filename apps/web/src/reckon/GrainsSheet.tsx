@@ -1,5 +1,8 @@
 /** Grains on an area: what to weigh, how it will look, drawn to scale, so that a slip of ten shows before anything is weighed. */
-import { type StrewnAsked, type Units, footprintArea, footprintWords, formatMass, formatStrewn, putGlass, strewnWords, text, WETNESSES } from '@torvin/core';
+import { footprintArea, footprintWords } from '@torvin/core/body';
+import { putGlass } from '@torvin/core/piece';
+import { type StrewnAsked, strewnWords, WETNESSES } from '@torvin/core/quantity';
+import { type Units, formatMass, formatStrewn, text } from '@torvin/core/units';
 import type { Answered } from '@torvin/core/engine';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

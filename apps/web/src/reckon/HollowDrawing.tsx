@@ -1,5 +1,5 @@
 /** A hollow cut through, to scale, with what stands in it. */
-import { type LengthUnit, formatLength, text } from '@torvin/core';
+import { type LengthUnit, formatLength, text } from '@torvin/core/units';
 import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';

@@ -1,5 +1,6 @@
 /** How much glass: cavities by size, by water or by a model; in sheets, billets, jars and scrap; how far an amount goes. */
-import { type HowMuch, type Units, formatDensity, formatLength, howMuchWords, lined, text } from '@torvin/core';
+import { type HowMuch, howMuchWords, lined } from '@torvin/core/quantity';
+import { type Units, formatDensity, formatLength, text } from '@torvin/core/units';
 import type { Answered } from '@torvin/core/engine';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';

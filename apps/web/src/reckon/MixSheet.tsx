@@ -1,5 +1,8 @@
 /** Mixes as a bench weighs them: by shares, as coats, as plaster round a model, as scrap by grades. */
-import { type MixAsked, type MixTold, SHARES_OF, type Units, footprintArea, formatLength, formatMass, massIn, mixWords, putGlass, text } from '@torvin/core';
+import { footprintArea } from '@torvin/core/body';
+import { putGlass } from '@torvin/core/piece';
+import { type MixAsked, type MixTold, SHARES_OF, mixWords } from '@torvin/core/quantity';
+import { type Units, formatLength, formatMass, massIn, text } from '@torvin/core/units';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { useReckonings } from '@/data/reckonings';

@@ -1,5 +1,5 @@
 /** Of which glass: a line that opens the shelf. */
-import { formatDensity, text } from '@torvin/core';
+import { formatDensity, text } from '@torvin/core/units';
 import type { Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';

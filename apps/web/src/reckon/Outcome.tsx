@@ -1,5 +1,5 @@
 /** Under the fields of every sheet: what is still to be told, the answer with its drawing, and what can be done with it. */
-import type { QuantityName, ToldQuantity } from '@torvin/core';
+import type { QuantityName, ToldQuantity } from '@torvin/core/quantity';
 import type { ReactNode } from 'react';
 import { PutOrKeep, type Puts } from './PutOrKeep';
 import { StillMissing, ToldAnswer } from './ToldAnswer';

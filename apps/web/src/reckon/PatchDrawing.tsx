@@ -1,5 +1,6 @@
 /** A patch of strewn grains from above, to scale, as it will look. */
-import { type LengthUnit, type StrewnLook, formatLength, lookWords, METRIC, patchOf, text } from '@torvin/core';
+import { type StrewnLook, lookWords, patchOf } from '@torvin/core/quantity';
+import { type LengthUnit, formatLength, METRIC, text } from '@torvin/core/units';
 import { useMemo } from 'react';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';

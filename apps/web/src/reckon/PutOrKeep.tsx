@@ -1,5 +1,8 @@
 /** What can be done with an answer: put it into the piece that it was asked from, begin a piece with it, or keep it. */
-import { type Edited, FIRST_LAID_ID, type Footprint, type Outcome, type QuantityName, type ReckonedGlass } from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
+import { type Edited, FIRST_LAID_ID, type ReckonedGlass } from '@torvin/core/piece';
+import type { Outcome } from '@torvin/core/problem';
+import type { QuantityName } from '@torvin/core/quantity';
 import type { PieceDoc } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';

@@ -1,5 +1,5 @@
 /** Reckon: a sheet that comes up over whatever page is open, with what was typed last, and goes again. */
-import { QUANTITY_NAMES } from '@torvin/core';
+import { QUANTITY_NAMES } from '@torvin/core/quantity';
 import { useRef } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { useShelves } from '@/data/pieces';

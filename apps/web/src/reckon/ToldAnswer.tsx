@@ -1,5 +1,6 @@
 /** What comes out: the answer large and in both units, the sum in figures, what follows from it in words. */
-import { type ToldQuantity, type TwoUnits, text } from '@torvin/core';
+import type { ToldQuantity, TwoUnits } from '@torvin/core/quantity';
+import { text } from '@torvin/core/units';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';

@@ -1,4 +1,7 @@
-import { type BlankAsked, type FormShape, METRIC, PLANS, TYPICAL_FAMILIES, type Units, blankOf } from '@torvin/core';
+import { type FormShape, PLANS } from '@torvin/core/form';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { type BlankAsked, blankOf } from '@torvin/core/quantity';
+import { METRIC, type Units } from '@torvin/core/units';
 import { WAYS, fieldOfBlank, fieldsOfForm, readBlank, spreadBlank, tapesOf, typedForm, typedLast } from './blankEntry';
 import { blankSection, lobedPlan } from './blankSection';
 

@@ -1,18 +1,9 @@
 /** The blank for a form, as what was measured is typed. */
-import {
-  type BlankAsked,
-  type BlankTold,
-  type FormShape,
-  type HollowForm,
-  type Measured,
-  PLANS,
-  type Plan,
-  type Shaping,
-  type Units,
-  type GlassConstants,
-  blankFor,
-  formatLength,
-} from '@torvin/core';
+import { type FormShape, type HollowForm, type Measured, PLANS, type Plan } from '@torvin/core/form';
+import type { GlassConstants } from '@torvin/core/glass';
+import type { Shaping } from '@torvin/core/look';
+import { type BlankAsked, type BlankTold, blankFor } from '@torvin/core/quantity';
+import { type Units, formatLength } from '@torvin/core/units';
 import type { AskedField } from './TypedField';
 import { type Read, type Reader, type Typed, exactly, readTyped, sizesApart } from './typed';
 

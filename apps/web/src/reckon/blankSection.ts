@@ -1,5 +1,6 @@
 /** A form cut through with its blank, to scale: as it is laid on, and as it comes to lie. Arithmetic from metres to pixels. */
-import { type BlankAsked, type BlankTold, lobedRadius } from '@torvin/core';
+import { lobedRadius } from '@torvin/core/form';
+import type { BlankAsked, BlankTold } from '@torvin/core/quantity';
 import { type Box, barFor } from './hollowSection';
 
 export interface BlankSection {

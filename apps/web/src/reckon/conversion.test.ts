@@ -1,4 +1,6 @@
-import { METRIC, TYPICAL_FAMILIES, TYPICAL_KILN, type Units } from '@torvin/core';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { TYPICAL_KILN } from '@torvin/core/kiln';
+import { METRIC, type Units } from '@torvin/core/units';
 import type { Kiln } from '@torvin/schema';
 import { fieldOfConversion, ratesOf, readCone, readSameWork, readWritten } from './conversionEntry';
 

@@ -1,17 +1,9 @@
 /** Conversions as they are typed: anything that people write, a hold and where it is to be done, a cone. */
-import {
-  CONES,
-  type Cone,
-  type GlassConstants,
-  type InKiln,
-  type KilnConstants,
-  type SameWorkAsked,
-  TYPICAL_KILN,
-  type Units,
-  type WrittenAsked,
-  settledCooling,
-  steadyHeating,
-} from '@torvin/core';
+import type { GlassConstants } from '@torvin/core/glass';
+import { type KilnConstants, TYPICAL_KILN, settledCooling, steadyHeating } from '@torvin/core/kiln';
+import type { InKiln, SameWorkAsked, WrittenAsked } from '@torvin/core/quantity';
+import type { Units } from '@torvin/core/units';
+import { CONES, type Cone } from '@torvin/core/ware';
 import type { Kiln } from '@torvin/schema';
 import { type Read, type Reader, type Typed, readTyped } from './typed';
 

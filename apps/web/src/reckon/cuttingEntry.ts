@@ -1,5 +1,6 @@
 /** What is to be cut, as it is typed. */
-import type { CuttingAsked, Stock, Units } from '@torvin/core';
+import type { CuttingAsked, Stock } from '@torvin/core/quantity';
+import type { Units } from '@torvin/core/units';
 import { OUTLINES, readHollow, readOutline, spreadSizes } from './hollowEntry';
 import { type Read, type Reader, type Typed, readTyped } from './typed';
 

@@ -1,5 +1,8 @@
 /** 'How far it fills' as it is typed. */
-import { type Filler, type Filling, type GlassConstants, TYPICAL_WORKS, type Units } from '@torvin/core';
+import type { GlassConstants } from '@torvin/core/glass';
+import { TYPICAL_WORKS } from '@torvin/core/look';
+import type { Filler, Filling } from '@torvin/core/quantity';
+import type { Units } from '@torvin/core/units';
 import { readHollow, spreadSizes } from './hollowEntry';
 import { type Read, type Reader, type Typed, readTyped } from './typed';
 

@@ -1,5 +1,7 @@
 /** Of which glass it is: of one on the shelf, or of a family where the shelf has none yet. */
-import { type GlassConstants, type Stock, constantsOf, glassName, laidLayers } from '@torvin/core';
+import type { GlassConstants } from '@torvin/core/glass';
+import { constantsOf, glassName, laidLayers } from '@torvin/core/piece';
+import type { Stock } from '@torvin/core/quantity';
 import type { Glass, Shelves } from '@torvin/schema';
 import type { Where } from './useWhere';
 

@@ -1,5 +1,9 @@
 /** 'Grains on an area' as they are typed: an outline less its holes, how much, how coarse, how hot. */
-import { type Footprint, type GlassConstants, type StrewnAsked, TYPICAL_WORKS, type Units, WETNESSES, footprintArea, parseStrewn } from '@torvin/core';
+import { type Footprint, footprintArea } from '@torvin/core/body';
+import type { GlassConstants } from '@torvin/core/glass';
+import { TYPICAL_WORKS } from '@torvin/core/look';
+import { type StrewnAsked, WETNESSES } from '@torvin/core/quantity';
+import { type Units, parseStrewn } from '@torvin/core/units';
 import { OUTLINES, readOutline, spreadSizes } from './hollowEntry';
 import { type Read, type Reader, type Typed, readTyped, sizesApart } from './typed';
 

@@ -1,5 +1,8 @@
 /** A hollow as it is typed: which form, and the sizes that tell it. */
-import type { Footprint, FormShape, Hollow, Units } from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
+import type { FormShape } from '@torvin/core/form';
+import type { Hollow } from '@torvin/core/quantity';
+import type { Units } from '@torvin/core/units';
 import { FootprintSchema, HollowSchema } from '@torvin/core/contract';
 import { readCorners, writtenCorners } from '@/piece/corners';
 import { type Reader, type Typed, exactly, sizesApart } from './typed';

@@ -1,5 +1,5 @@
 /** A hollow cut through, to scale: its walls, its liner, what stands in it. Arithmetic from metres to pixels. */
-import { type Hollow, type LaidCold, type Brick, surfaceAt } from '@torvin/core';
+import { type Hollow, type LaidCold, type Brick, surfaceAt } from '@torvin/core/quantity';
 
 export interface Box {
   width: number;

@@ -1,5 +1,6 @@
 /** 'How much glass' as it is typed: cavities one after the other, and what counts for all of them. */
-import type { Cavity, HowMuch, Stock, Units } from '@torvin/core';
+import type { Cavity, HowMuch, Stock } from '@torvin/core/quantity';
+import type { Units } from '@torvin/core/units';
 import { readHollow, spreadSizes } from './hollowEntry';
 import { type Read, type Typed, readTyped } from './typed';
 

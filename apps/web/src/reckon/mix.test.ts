@@ -1,4 +1,4 @@
-import { METRIC } from '@torvin/core';
+import { METRIC } from '@torvin/core/units';
 import { readMix, withMeanings } from './mixEntry';
 
 const mix = { parts: '1', 'p0.name': 'Clear', 'p0.share': '1', total: '250', additives: '1', 'a0.name': 'Binder', 'a0.percent': '4' };

@@ -1,5 +1,7 @@
 /** A mix as it is typed: by shares, as coats, as plaster round a model, or as scrap by grades. */
-import { type MixAsked, SHARES_OF, type ShareOf, type Units, footprintArea, formatCoat, massFrom, parseStrewn, text } from '@torvin/core';
+import { footprintArea } from '@torvin/core/body';
+import { type MixAsked, SHARES_OF, type ShareOf } from '@torvin/core/quantity';
+import { type Units, formatCoat, massFrom, parseStrewn, text } from '@torvin/core/units';
 import { OUTLINES, readHollow, readOutline, spreadSizes } from './hollowEntry';
 import { type Read, type Reader, type Typed, coatUnit, hasUnit, readTyped } from './typed';
 

@@ -1,4 +1,5 @@
-import { METRIC, type Stack, type Units } from '@torvin/core';
+import type { Stack } from '@torvin/core/quantity';
+import { METRIC, type Units } from '@torvin/core/units';
 import { type Offered, offeredAs, putAsIn, readPutAs } from './putAs';
 
 const INCHES: Units = { temperature: 'F', length: 'in', mass: 'oz' };

@@ -1,5 +1,6 @@
 /** As what the glass of a hollow can be put in: strips that were reckoned for it, billets and sheets as the shelf has them, scrap by its size, frit. */
-import { type Hollow, type Stack, type Stock, type Units, brickVolume } from '@torvin/core';
+import { type Hollow, type Stack, type Stock, brickVolume } from '@torvin/core/quantity';
+import type { Units } from '@torvin/core/units';
 import { CHUNK_RANGE_M } from '@torvin/schema';
 import type { PutMass } from './putHollow';
 import { type Read, type Typed, readTyped } from './typed';

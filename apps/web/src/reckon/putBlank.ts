@@ -1,5 +1,7 @@
 /** A blank, as it goes into a piece: its outline or the cut to it, and the firing that shapes it. */
-import { type BlankAsked, type BlankTold, type HeldForm, type PlannedStep, type Units, putBlank } from '@torvin/core';
+import { type HeldForm, type PlannedStep, putBlank } from '@torvin/core/piece';
+import type { BlankAsked, BlankTold } from '@torvin/core/quantity';
+import type { Units } from '@torvin/core/units';
 import type { PieceDoc, Shelves } from '@torvin/schema';
 import { entryOfStep, setUpIn, stepFor, usualSetUp } from '@/piece/stepEntry';
 import { capital } from '@/ui/capital';

@@ -1,16 +1,9 @@
 /** What was cut, as it goes into a piece: a panel in place of what is laid there, strips, segments and caps on top of it. */
-import {
-  type CuttingAsked,
-  type CuttingTold,
-  type LaidLayer,
-  type Units,
-  footprintArea,
-  formatLength,
-  formatStock,
-  putGlass,
-  refused,
-  text,
-} from '@torvin/core';
+import { footprintArea } from '@torvin/core/body';
+import { type LaidLayer, putGlass } from '@torvin/core/piece';
+import { refused } from '@torvin/core/problem';
+import type { CuttingAsked, CuttingTold } from '@torvin/core/quantity';
+import { type Units, formatLength, formatStock, text } from '@torvin/core/units';
 import { COVER_RANGE, type Glass, OVERHANG_RANGE_M, SHEET_RANGE_M } from '@torvin/schema';
 import type { ReckonedOf } from './glassOf';
 import type { Puts } from './PutOrKeep';

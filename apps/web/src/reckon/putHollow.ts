@@ -1,26 +1,9 @@
 /** Glass in a hollow, as it goes into a piece: the outline and dam of the hollow, how deep it comes to lie, and the casting of what narrows downwards. */
-import {
-  type Brick,
-  type Hollow,
-  type PlannedStep,
-  type PutAs,
-  type Units,
-  WATER_kg_m3,
-  cavityOf,
-  firingsOf,
-  footprintArea,
-  footprintWords,
-  formatLength,
-  formatMass,
-  formatStock,
-  fromAbove,
-  heldTo,
-  laidAsPut,
-  putGlass,
-  sheetsFor,
-  surfaceAt,
-  text,
-} from '@torvin/core';
+import { footprintArea, footprintWords } from '@torvin/core/body';
+import { cavityOf } from '@torvin/core/look';
+import { type PlannedStep, type PutAs, firingsOf, laidAsPut, putGlass, sheetsFor } from '@torvin/core/piece';
+import { type Brick, type Hollow, WATER_kg_m3, fromAbove, heldTo, surfaceAt } from '@torvin/core/quantity';
+import { type Units, formatLength, formatMass, formatStock, text } from '@torvin/core/units';
 import type { PieceDoc, Shelves } from '@torvin/schema';
 import { USUAL_WALL_M, entryOfStep, stepFor, usualSetUp } from '@/piece/stepEntry';
 import { capital } from '@/ui/capital';

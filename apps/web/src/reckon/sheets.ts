@@ -1,5 +1,5 @@
 /** Every sheet of Reckon, in the order in which they stand side by side. A new one is added here. */
-import type { QuantityName } from '@torvin/core';
+import type { QuantityName } from '@torvin/core/quantity';
 import type { ComponentType } from 'react';
 import { BlankSheet } from './BlankSheet';
 import { ConversionSheet } from './ConversionSheet';

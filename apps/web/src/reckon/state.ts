@@ -1,5 +1,6 @@
 /** What is typed into Reckon, by sheet: kept in this browser, with the units that it was typed in, until it is typed over. */
-import { METRIC, type QuantityName, QUANTITY_NAMES, type Units } from '@torvin/core';
+import { type QuantityName, QUANTITY_NAMES } from '@torvin/core/quantity';
+import { METRIC, type Units } from '@torvin/core/units';
 import { useMemo } from 'react';
 import { readStored, writeStored } from '@/outside/storage';
 import { told, useTold } from '@/outside/told';

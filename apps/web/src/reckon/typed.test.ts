@@ -1,4 +1,5 @@
-import { type FormShape, METRIC, type Units } from '@torvin/core';
+import type { FormShape } from '@torvin/core/form';
+import { METRIC, type Units } from '@torvin/core/units';
 import { HOLLOWS, SIZES, readHollow, readOutline, typedOfForm, typedOutline } from './hollowEntry';
 import { inUnits } from './state';
 import { inOtherUnit, readTyped, sizesApart, withUnits } from './typed';

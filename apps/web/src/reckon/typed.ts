@@ -1,9 +1,9 @@
 /** What is typed on a sheet of Reckon: words by field, read all at once. What is empty is missing; what is wrong is said at its field. */
+import { type Outcome, refused } from '@torvin/core/problem';
+import type { QuantityName } from '@torvin/core/quantity';
 import {
   type Figure,
   METRES_PER_INCH,
-  type Outcome,
-  type QuantityName,
   type Units,
   densityUnit,
   formatDensity,
@@ -19,11 +19,10 @@ import {
   parseMass,
   parseRate,
   parseTemperature,
-  refused,
   strewnUnit,
   text,
   unitsWritten,
-} from '@torvin/core';
+} from '@torvin/core/units';
 import { lengthWithin, massWithin, numberWithin } from '@/piece/typed';
 
 export type Typed = Readonly<Record<string, string>>;

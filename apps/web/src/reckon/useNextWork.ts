@@ -1,5 +1,6 @@
 /** How hot the next firing of the piece makes it, where that was computed. */
-import { firingsOf, RECIPES } from '@torvin/core';
+import { RECIPES } from '@torvin/core/look';
+import { firingsOf } from '@torvin/core/piece';
 import { useSchedules } from '@/data/pieces';
 import type { Where } from './useWhere';
 

@@ -1,5 +1,5 @@
 /** What comes out of what is typed. While a newer answer is on its way the last one stays, with the question that it is of. */
-import type { Problem } from '@torvin/core';
+import type { Problem } from '@torvin/core/problem';
 import type { Answered, Asked, EngineCall } from '@torvin/core/engine';
 import { useRef } from 'react';
 import { useComputed } from '@/engine/useComputed';

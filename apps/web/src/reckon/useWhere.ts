@@ -1,5 +1,5 @@
 /** From where Reckon was opened: the piece that is open, and the step of it that is looked at. */
-import { type LayStep, isLaying, laidLayers, layerName } from '@torvin/core';
+import { type LayStep, isLaying, laidLayers, layerName } from '@torvin/core/piece';
 import type { Piece, PieceDoc } from '@torvin/schema';
 import { skipToken, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useGlobalSearchParams, usePathname } from 'expo-router';

@@ -1,5 +1,5 @@
 /** A joint of the schedule, to be dragged sideways, stepped by keys, or tapped. A slider to a screen reader. */
-import { type TemperatureUnit, celsiusFrom, formatTemperature, temperatureIn, text } from '@torvin/core';
+import { type TemperatureUnit, celsiusFrom, formatTemperature, temperatureIn, text } from '@torvin/core/units';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';

@@ -1,5 +1,6 @@
 /** Names the first broken limit wherever the page is scrolled to. */
-import { type Evaluation, type PurposefulSegment, ROLE_NAMES, type Reading, brokenOf, marginOf, readingPhrase } from '@torvin/core';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { type Evaluation, ROLE_NAMES, type Reading, brokenOf, marginOf, readingPhrase } from '@torvin/core/schedule';
 import { useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

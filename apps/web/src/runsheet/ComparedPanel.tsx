@@ -1,5 +1,6 @@
 /** The schedule in hand beside the computed one: what differs in words, what that does in figures. */
-import { type Evaluation, type PurposefulSegment, consequences, segmentDifferences } from '@torvin/core';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { type Evaluation, consequences, segmentDifferences } from '@torvin/core/schedule';
 import type { Schedule } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

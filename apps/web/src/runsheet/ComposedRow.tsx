@@ -1,5 +1,7 @@
 /** One way to fire this very body, composed for it, so that what it costs can be read off; it can be taken. */
-import { type FiringCase, type TemperatureUnit, brokenOf, consequences, formatDuration, formatTemperature, hottestSegment, text } from '@torvin/core';
+import { hottestSegment } from '@torvin/core/heat';
+import { type FiringCase, brokenOf, consequences } from '@torvin/core/schedule';
+import { type TemperatureUnit, formatDuration, formatTemperature, text } from '@torvin/core/units';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { useComputed } from '@/engine/useComputed';

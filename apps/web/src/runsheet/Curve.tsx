@@ -1,5 +1,6 @@
 /** The picture of the run sheet: state columns, the kiln's curve coloured by temperature, skin and core of the glass. */
-import type { PurposefulSegment, Series } from '@torvin/core';
+import type { Series } from '@torvin/core/heat';
+import type { PurposefulSegment } from '@torvin/core/kiln';
 import { memo, useRef } from 'react';
 import { View } from 'react-native';
 import Svg, { Defs, Line, LinearGradient, Path, Rect, Stop } from 'react-native-svg';

@@ -1,17 +1,8 @@
 /** The same heat work at another temperature: the hold follows, and what else changes stands beside it. */
-import {
-  type Evaluation,
-  type FiringCase,
-  type PurposefulSegment,
-  type TemperatureUnit,
-  celsiusFrom,
-  consequences,
-  formatDuration,
-  formatTemperature,
-  hottestSegment,
-  temperatureIn,
-  text,
-} from '@torvin/core';
+import { hottestSegment } from '@torvin/core/heat';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { type Evaluation, type FiringCase, consequences } from '@torvin/core/schedule';
+import { type TemperatureUnit, celsiusFrom, formatDuration, formatTemperature, temperatureIn, text } from '@torvin/core/units';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

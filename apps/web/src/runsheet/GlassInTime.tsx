@@ -1,15 +1,7 @@
 /** The glass at one time of its firing: its section as it is then, and what clock, kiln and glass say. */
-import {
-  type Evaluation,
-  type Figure,
-  type FiringCase,
-  type GlassAt,
-  type TemperatureUnit,
-  footprintSpan,
-  formatLength,
-  formatTemperature,
-  glassInTime,
-} from '@torvin/core';
+import { footprintSpan } from '@torvin/core/body';
+import { type Evaluation, type FiringCase, type GlassAt, glassInTime } from '@torvin/core/schedule';
+import { type Figure, type TemperatureUnit, formatLength, formatTemperature } from '@torvin/core/units';
 import type { DrawnLayer } from '@torvin/schema';
 import { useMemo } from 'react';
 import { View } from 'react-native';

@@ -1,9 +1,7 @@
 /** The figures that answer while a bead moves: difference, heat work, tension, length. */
+import { type Evaluation, type FiringCase, TERMS, heatWorkBand, heatWorkFigures, marginOf, ownFigures, paceOfWare, wareFired } from '@torvin/core/schedule';
 import {
-  type Evaluation,
   type Figure,
-  type FiringCase,
-  TERMS,
   type TemperatureUnit,
   type Units,
   differenceIn,
@@ -11,16 +9,10 @@ import {
   formatDuration,
   formatRate,
   formatStress,
-  heatWorkBand,
-  heatWorkFigures,
-  marginOf,
-  ownFigures,
-  paceOfWare,
-  wareFired,
   otherTemperature,
   otherUnits,
   text,
-} from '@torvin/core';
+} from '@torvin/core/units';
 import { memo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

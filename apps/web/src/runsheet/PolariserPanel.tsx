@@ -1,17 +1,8 @@
 /** The body between crossed polarisers after this firing: edgewise and looked through, beside a picture of a real look. */
-import {
-  type Evaluation,
-  type FiringCase,
-  type LengthUnit,
-  TINT_PLATE_NM,
-  edgeOn,
-  footprintSpan,
-  formatLength,
-  formatStress,
-  glassOf,
-  rimBand,
-  text,
-} from '@torvin/core';
+import { footprintSpan } from '@torvin/core/body';
+import { type Evaluation, type FiringCase, glassOf } from '@torvin/core/schedule';
+import { TINT_PLATE_NM, edgeOn, rimBand } from '@torvin/core/stress';
+import { type LengthUnit, formatLength, formatStress, text } from '@torvin/core/units';
 import { createElement, useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

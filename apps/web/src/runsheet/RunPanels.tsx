@@ -1,5 +1,7 @@
 /** Under the rows, each opened when wanted: beside the computed, versions, schools, set-ups, equal work, polariser view. */
-import { type Evaluation, type FiringCase, type Series, type TemperatureUnit, wareFired } from '@torvin/core';
+import type { Series } from '@torvin/core/heat';
+import { type Evaluation, type FiringCase, wareFired } from '@torvin/core/schedule';
+import type { TemperatureUnit } from '@torvin/core/units';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';

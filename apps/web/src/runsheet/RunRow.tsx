@@ -1,5 +1,7 @@
 /** One segment in figures: target, rate, hold, why, and what limits it. Renders only when one of its words changes. */
-import { type PurposefulSegment, ROLE_NAMES, type TemperatureUnit, formatDuration, formatRate, formatTemperature, otherTemperature, text } from '@torvin/core';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { ROLE_NAMES } from '@torvin/core/schedule';
+import { type TemperatureUnit, formatDuration, formatRate, formatTemperature, otherTemperature, text } from '@torvin/core/units';
 import { memo, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';

@@ -2,22 +2,11 @@
  * The schedule as one object: time runs down, temperature to the right. Each row has its figures at the left and
  * its stretch of the curve at the right; time is not to scale, the clock stands at each joint.
  */
-import {
-  type Evaluation,
-  type FiringCase,
-  type PurposefulSegment,
-  ROLE_NAMES,
-  type Series,
-  type TemperatureUnit,
-  formatDuration,
-  glassOf,
-  glassStates,
-  readingPhrase,
-  stateAt,
-  text,
-  whyOf,
-  wareFired,
-} from '@torvin/core';
+import { glassStates, stateAt } from '@torvin/core/glass';
+import type { Series } from '@torvin/core/heat';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { type Evaluation, type FiringCase, ROLE_NAMES, glassOf, readingPhrase, whyOf, wareFired } from '@torvin/core/schedule';
+import { type TemperatureUnit, formatDuration, text } from '@torvin/core/units';
 import { memo, useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

@@ -1,19 +1,9 @@
 /** The run sheet as a page: live figures, rows and curve, the sheet of the chosen segment, what to do next. */
-import {
-  type Evaluation,
-  type FiringCase,
-  type Look,
-  type PurposefulSegment,
-  ROLE_NAMES,
-  type Reading,
-  brokenSentence,
-  formatDuration,
-  hottestSegment,
-  text,
-  verdictOf,
-  wareFired,
-  RECIPES,
-} from '@torvin/core';
+import { hottestSegment } from '@torvin/core/heat';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { type Look, RECIPES } from '@torvin/core/look';
+import { type Evaluation, type FiringCase, ROLE_NAMES, type Reading, brokenSentence, verdictOf, wareFired } from '@torvin/core/schedule';
+import { formatDuration, text } from '@torvin/core/units';
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

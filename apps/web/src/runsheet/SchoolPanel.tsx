@@ -1,5 +1,6 @@
 /** Where practitioners differ: each school composed for this very body, so that what it costs can be read off. */
-import { type FiringCase, type School, type TemperatureUnit, formatLength, settlesGrains, text, wareFired } from '@torvin/core';
+import { type FiringCase, type School, settlesGrains, wareFired } from '@torvin/core/schedule';
+import { type TemperatureUnit, formatLength, text } from '@torvin/core/units';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { Words } from '@/ui/Words';

@@ -1,17 +1,22 @@
 /** Slides up for one segment: its three figures to step or type, and everything the limits say of it. */
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import type { Outcome } from '@torvin/core/problem';
 import {
   type Evaluation,
   type FiringCase,
-  type PurposefulSegment,
   ROLE_NAMES,
   type Reading,
-  type TemperatureUnit,
   addSegment,
   brokenSentence,
   joinSegments,
   reckoningOf,
   removeSegment,
   splitSegment,
+  readingPhrase,
+  whyOf,
+} from '@torvin/core/schedule';
+import {
+  type TemperatureUnit,
   celsiusFrom,
   otherTemperature,
   formatDuration,
@@ -21,12 +26,9 @@ import {
   parseDuration,
   parseRate,
   parseTemperature,
-  readingPhrase,
   text,
   unitsWritten,
-  whyOf,
-  type Outcome,
-} from '@torvin/core';
+} from '@torvin/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

@@ -1,5 +1,8 @@
 /** One body on each set-up that it can lie on: bare, raised, on the floor, on board; each composed for this very body. */
-import { type FiringCase, type MadeFrom, footprintArea, SETUP_NAMES, type SetUpKind, type TemperatureUnit, setUpOf } from '@torvin/core';
+import { footprintArea } from '@torvin/core/body';
+import type { MadeFrom } from '@torvin/core/piece';
+import { type FiringCase, SETUP_NAMES, type SetUpKind, setUpOf } from '@torvin/core/schedule';
+import type { TemperatureUnit } from '@torvin/core/units';
 import { View } from 'react-native';
 import { Words } from '@/ui/Words';
 import { ComposedRow } from './ComposedRow';

@@ -1,5 +1,5 @@
 /** The line across the curve at the time that is looked at, with its clock: dragged down the sheet, or stepped by keys. */
-import type { Series } from '@torvin/core';
+import type { Series } from '@torvin/core/heat';
 import { useMemo, useRef } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';

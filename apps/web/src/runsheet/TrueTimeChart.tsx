@@ -1,16 +1,9 @@
 /** The schedule laid on its side with time to scale: kiln, skin and core over the clock, states as bands. */
-import {
-  type FiringCase,
-  type PurposefulSegment,
-  type Series,
-  type TemperatureUnit,
-  formatDuration,
-  formatTemperature,
-  glassOf,
-  glassStates,
-  text,
-  wareFired,
-} from '@torvin/core';
+import { glassStates } from '@torvin/core/glass';
+import type { Series } from '@torvin/core/heat';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { type FiringCase, glassOf, wareFired } from '@torvin/core/schedule';
+import { type TemperatureUnit, formatDuration, formatTemperature, text } from '@torvin/core/units';
 import { memo, useMemo } from 'react';
 import Svg, { Defs, G, Line, LinearGradient, Path, Rect, Stop, Text as SvgText } from 'react-native-svg';
 import { View } from 'react-native';

@@ -1,5 +1,6 @@
 /** Every version of this firing's schedule, newest first: named by the studio, taken into use again with a touch. */
-import { ENGINE_VERSION, type TemperatureUnit, formatDuration, formatTemperature, text } from '@torvin/core';
+import { type TemperatureUnit, formatDuration, formatTemperature, text } from '@torvin/core/units';
+import { ENGINE_VERSION } from '@torvin/core/version';
 import type { Piece, ScheduleVersion, Step } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useState } from 'react';

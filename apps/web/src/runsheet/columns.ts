@@ -1,5 +1,6 @@
 /** The columns behind the curve: what the glass does at each temperature, and how its name fits. */
-import { type GlassState, type StateName, type TemperatureUnit, formatTemperature, text } from '@torvin/core';
+import type { GlassState, StateName } from '@torvin/core/glass';
+import { type TemperatureUnit, formatTemperature, text } from '@torvin/core/units';
 import type { TemperatureScale } from './scale';
 
 export interface ColumnBand {

@@ -1,4 +1,6 @@
-import { TYPICAL_FAMILIES, formatTemperature, glassStates, simulateFiring, text } from '@torvin/core';
+import { TYPICAL_FAMILIES, glassStates } from '@torvin/core/glass';
+import { simulateFiring } from '@torvin/core/heat';
+import { formatTemperature, text } from '@torvin/core/units';
 import { bandAt, columnBands, columnWords } from './columns';
 import { BEAD_AT, curveRows, pathOf, programmedLine, timedLine } from './curveLines';
 import { dragFrom, dragTo } from './drag';

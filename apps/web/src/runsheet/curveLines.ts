@@ -1,5 +1,6 @@
 /** The run sheet's curve: where each row's ramp, bead and hold lie, and where the glass's skin and core run. */
-import type { Segment, Series } from '@torvin/core';
+import type { Series } from '@torvin/core/heat';
+import type { Segment } from '@torvin/core/kiln';
 import { tenth } from '@/ui/pixels';
 import { STRETCH_FROM_C, type TemperatureScale } from './scale';
 

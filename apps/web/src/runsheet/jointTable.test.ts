@@ -1,4 +1,5 @@
-import type { PurposefulSegment, Series } from '@torvin/core';
+import type { Series } from '@torvin/core/heat';
+import type { PurposefulSegment } from '@torvin/core/kiln';
 import { clockRows, jointRows, valueAt } from './jointTable';
 
 const series: Series = {

@@ -1,5 +1,8 @@
 /** The figures behind the curves: kiln, skin and core where segments end, and at the marks of the clock. */
-import { type PurposefulSegment, ROLE_NAMES, type Series, type TemperatureUnit, formatTemperature, text } from '@torvin/core';
+import type { Series } from '@torvin/core/heat';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { ROLE_NAMES } from '@torvin/core/schedule';
+import { type TemperatureUnit, formatTemperature, text } from '@torvin/core/units';
 import { clockAfter } from '@/ui/clock';
 
 /** Value at a time, read off between samples; series.t_s rises. */

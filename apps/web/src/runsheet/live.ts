@@ -2,7 +2,8 @@
  * What a bead that moves shows. Only what answers the finger is written anew while it moves: its bead, its row's figure, the
  * curve, the figures above. The rest of the page follows once the finger rests.
  */
-import type { Evaluation, PurposefulSegment } from '@torvin/core';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import type { Evaluation } from '@torvin/core/schedule';
 import { useCallback, useEffect, useLayoutEffect, useRef } from 'react';
 
 export interface Moving {

@@ -1,5 +1,8 @@
 /** What is drawn of a body between crossed polarisers: colours of retardation, in nm, and the scale they are read by. */
-import { type Footprint, type GlassConstants, formatStress, interferenceColour, retardation, text } from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
+import type { GlassConstants } from '@torvin/core/glass';
+import { interferenceColour, retardation } from '@torvin/core/stress';
+import { formatStress, text } from '@torvin/core/units';
 import { useId } from 'react';
 import Svg, { ClipPath, Defs, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { outlineIn } from '@/section/outline';

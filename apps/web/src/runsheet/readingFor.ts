@@ -1,5 +1,5 @@
 /** Which of a segment's readings its row shows. */
-import { type Reading, marginOf, tightest } from '@torvin/core';
+import { type Reading, marginOf, tightest } from '@torvin/core/schedule';
 
 /** The reading to show: the worst of the broken ones, else the tightest. */
 export function readingFor(readings: readonly Reading[], index: number): Reading | null {

@@ -1,4 +1,4 @@
-import type { Series } from '@torvin/core';
+import type { Series } from '@torvin/core/heat';
 import type { CurveRow } from './curveLines';
 import { heightOf, jointTimes, nearest, timeOf } from './timeline';
 

@@ -1,5 +1,5 @@
 /** The time that is looked at on a run sheet, and where it lies on its curve, whose rows are not to scale. */
-import type { Series } from '@torvin/core';
+import type { Series } from '@torvin/core/heat';
 import type { Told } from '@/outside/told';
 import type { CurveRow } from './curveLines';
 

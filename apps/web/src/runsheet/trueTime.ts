@@ -1,5 +1,5 @@
 /** Axes of the chart with time to scale: seconds and °C to pixels, and the clock marks that fit. */
-import { type TemperatureUnit, celsiusFrom } from '@torvin/core';
+import { type TemperatureUnit, celsiusFrom } from '@torvin/core/units';
 import { addSeconds } from 'date-fns/addSeconds';
 import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
 import { getHours } from 'date-fns/getHours';

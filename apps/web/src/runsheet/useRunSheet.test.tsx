@@ -1,4 +1,7 @@
-import { ENGINE_VERSION, type Evaluation, type PurposefulSegment, firingsOf } from '@torvin/core';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { firingsOf } from '@torvin/core/piece';
+import type { Evaluation } from '@torvin/core/schedule';
+import { ENGINE_VERSION } from '@torvin/core/version';
 import type { Piece, Schedule } from '@torvin/schema';
 import { type QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';

@@ -2,7 +2,11 @@
  * The state of an open run sheet: the schedule as saved, a draft while it is being changed, and the engine's word
  * on whichever is shown. A change is simulated at once and saved as a new version when it comes to rest.
  */
-import { ENGINE_VERSION, type Evaluation, type Problem, type PurposefulSegment, earlierEngine, toldBy, firingOf, withStep } from '@torvin/core';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import { firingOf, withStep } from '@torvin/core/piece';
+import type { Problem } from '@torvin/core/problem';
+import type { Evaluation } from '@torvin/core/schedule';
+import { ENGINE_VERSION, earlierEngine, toldBy } from '@torvin/core/version';
 import type { Piece, Schedule } from '@torvin/schema';
 import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';

@@ -1,5 +1,6 @@
 /** A form from the side, cut through, to scale: with its measures, with the blank on it and the glass as it comes to lie. */
-import { type FormShape, type FormView, alongOf, depthOf, formatLength, text } from '@torvin/core';
+import { type FormShape, type FormView, alongOf, depthOf } from '@torvin/core/form';
+import { formatLength, text } from '@torvin/core/units';
 import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useUnits } from '@/data/FormUnits';

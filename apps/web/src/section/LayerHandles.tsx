@@ -1,5 +1,5 @@
 /** Two beads on the chosen layer: at its top edge for its depth, at its right end for how much it covers. Sliders to keys. */
-import { formatLength, text } from '@torvin/core';
+import { formatLength, text } from '@torvin/core/units';
 import { useMemo, useRef } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';

@@ -1,5 +1,8 @@
 /** The body from the side, in true order: its face wherever it appears. */
-import { type DrawnLayer, type Footprint, footprintHole, footprintSpan, formatStock, type Ghost, type LengthUnit, text } from '@torvin/core';
+import { type Footprint, footprintHole, footprintSpan } from '@torvin/core/body';
+import type { Ghost } from '@torvin/core/look';
+import type { DrawnLayer } from '@torvin/core/piece';
+import { formatStock, type LengthUnit, text } from '@torvin/core/units';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 import { useUnits } from '@/data/FormUnits';

@@ -3,7 +3,9 @@
  * beads for its depth and cover. One list to a
  * screen reader; the drawing's own figures are spoken with each layer.
  */
-import { type DrawnLayer, type Footprint, footprintHole, footprintSpan, type Ghost } from '@torvin/core';
+import { type Footprint, footprintHole, footprintSpan } from '@torvin/core/body';
+import type { Ghost } from '@torvin/core/look';
+import type { DrawnLayer } from '@torvin/core/piece';
 import { useMemo, useRef, useState } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';

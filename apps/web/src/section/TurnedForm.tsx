@@ -1,5 +1,6 @@
 /** A form with the piece that is stuck in or on it, turned over on posts with room to drop below: cut through, to scale. */
-import { type FormShape, formSection, formatLength, text } from '@torvin/core';
+import { type FormShape, formSection } from '@torvin/core/form';
+import { formatLength, text } from '@torvin/core/units';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useUnits } from '@/data/FormUnits';

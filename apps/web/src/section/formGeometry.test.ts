@@ -1,4 +1,4 @@
-import type { FormShape } from '@torvin/core';
+import type { FormShape } from '@torvin/core/form';
 import { drawnForm } from './formGeometry';
 
 const form = (more: Partial<FormShape>): FormShape => ({

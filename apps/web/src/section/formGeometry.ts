@@ -1,5 +1,5 @@
 /** A form cut through, to scale, with the blank on it and the glass in it or over it: from metres to the pixels of its drawing. */
-import { type FormSection, type FormShape, type FormView, formSection } from '@torvin/core';
+import { type FormSection, type FormShape, type FormView, formSection } from '@torvin/core/form';
 import type { Box } from './geometry';
 
 type Point = readonly [x: number, z: number];

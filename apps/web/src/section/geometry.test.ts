@@ -1,4 +1,4 @@
-import type { DrawnLayer } from '@torvin/core';
+import type { DrawnLayer } from '@torvin/core/piece';
 import { landingAt, layerAt, sectionGeometry } from './geometry';
 import { ghostPath } from './ghost';
 

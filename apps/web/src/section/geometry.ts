@@ -1,5 +1,6 @@
 /** Where the section drawing puts its layers: pure arithmetic from metres to pixels. */
-import { type DrawnLayer, rowsOf } from '@torvin/core';
+import { rowsOf } from '@torvin/core/body';
+import type { DrawnLayer } from '@torvin/core/piece';
 
 export interface Box {
   width: number;

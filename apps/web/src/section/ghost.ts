@@ -1,5 +1,5 @@
 /** The outline of the fired body as an SVG path, in the pixels of its section drawing. */
-import type { Ghost } from '@torvin/core';
+import type { Ghost } from '@torvin/core/look';
 import type { SectionGeometry, Shape } from './geometry';
 
 const SAMPLES = 48;

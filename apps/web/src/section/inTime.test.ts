@@ -1,15 +1,7 @@
-import {
-  DEFAULT_LIMITS,
-  type FiringCase,
-  type GlassAt,
-  type Shaping,
-  TYPICAL_FAMILIES,
-  TYPICAL_KILN,
-  compose,
-  evaluate,
-  glassInTime,
-  setUpOf,
-} from '@torvin/core';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { TYPICAL_KILN } from '@torvin/core/kiln';
+import type { Shaping } from '@torvin/core/look';
+import { DEFAULT_LIMITS, type FiringCase, type GlassAt, compose, evaluate, glassInTime, setUpOf } from '@torvin/core/schedule';
 import { type TimedBody, timedSection } from './inTime';
 
 const SHAPINGS: { hollow: Shaping; former: Shaping } = {

@@ -1,5 +1,9 @@
 /** The section at one time of a firing, as SVG paths in the pixels of its drawing; pure arithmetic, so that it follows a finger. */
-import { type DrawnLayer, type FormShape, type FormView, type GlassAt, type Shaping, alongOf, depthOf, formSection, rowsOf } from '@torvin/core';
+import { rowsOf } from '@torvin/core/body';
+import { type FormShape, type FormView, alongOf, depthOf, formSection } from '@torvin/core/form';
+import type { Shaping } from '@torvin/core/look';
+import type { DrawnLayer } from '@torvin/core/piece';
+import type { GlassAt } from '@torvin/core/schedule';
 import { places, top } from './ghost';
 import { type Box, type SectionGeometry, sectionGeometry } from './geometry';
 

@@ -1,4 +1,4 @@
-import type { Footprint } from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
 import { outlineIn } from './outline';
 
 const BOX = { width: 200, height: 100 };

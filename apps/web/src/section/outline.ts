@@ -1,5 +1,5 @@
 /** The outline of a piece from above, to scale in a box: an SVG path and the scale it was drawn at. */
-import type { Footprint } from '@torvin/core';
+import type { Footprint } from '@torvin/core/body';
 import { tenth } from '@/ui/pixels';
 
 export interface DrawnOutline {

@@ -1,4 +1,4 @@
-import type { LaidLayer } from '@torvin/core';
+import type { LaidLayer } from '@torvin/core/piece';
 import { trimsOf } from './trim';
 
 const SIZES = [0.003, 0.006, 0.01];

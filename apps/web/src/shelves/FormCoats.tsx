@@ -1,5 +1,5 @@
 /** What keeps glass from a form: its newest coat in each place, how far it is used up, and what has been fired in it. */
-import { wearOf, wearWords, wornBy } from '@torvin/core';
+import { wearOf, wearWords, wornBy } from '@torvin/core/release';
 import type { FormRecord, Shelves } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';

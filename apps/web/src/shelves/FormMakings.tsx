@@ -1,5 +1,6 @@
 /** How a form is being made: what is next of it, and from when on; or that it is made here at all. */
-import { MAKING_NAMES, type FormMaterialName, type MakingWay, stageTitle } from '@torvin/core';
+import type { FormMaterialName } from '@torvin/core/form';
+import { MAKING_NAMES, type MakingWay, stageTitle } from '@torvin/core/making';
 import type { FormRecord, Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';

@@ -1,5 +1,7 @@
 /** What was fired in or on a form, side by side: each with its picture, how it came out and how it came off; and what has not been tried in it. */
-import { RECIPES, tallyWords, weighedWords } from '@torvin/core';
+import { weighedWords } from '@torvin/core/form';
+import { RECIPES } from '@torvin/core/look';
+import { tallyWords } from '@torvin/core/release';
 import type { FiringRow, FormRecord, FormUse, Shelves } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { Link, useRouter } from 'expo-router';

@@ -1,21 +1,9 @@
 /** Of a mould or former: drawn as it is measured, whether glass lets go of it, what it holds, and the blank for it. */
-import {
-  type FormShape,
-  type FormView,
-  depthOf,
-  formFigures,
-  formatLength,
-  formatMass,
-  formatVolume,
-  insideOf,
-  parseLength,
-  text,
-  letGo,
-  letGoWords,
-  materialWords,
-  printWords,
-  shapeOf,
-} from '@torvin/core';
+import { type FormShape, type FormView, depthOf, insideOf } from '@torvin/core/form';
+import { shapeOf } from '@torvin/core/piece';
+import { formFigures, materialWords, printWords } from '@torvin/core/quantity';
+import { letGo, letGoWords } from '@torvin/core/release';
+import { formatLength, formatMass, formatVolume, parseLength, text } from '@torvin/core/units';
 import { type FormRecord, FORM_USE_NAMES, type Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';

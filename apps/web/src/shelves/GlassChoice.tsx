@@ -1,5 +1,6 @@
 /** One glass from the shelf: swatch, name, what it comes as; the family of the present one first, what was made here last. */
-import { FORM_NAMES, type LayerForm, type Units, comesAs, laidAs } from '@torvin/core';
+import { FORM_NAMES, type LayerForm, comesAs, laidAs } from '@torvin/core/piece';
+import type { Units } from '@torvin/core/units';
 import { type Glass, type Made, type Shelves, madeSize } from '@torvin/schema';
 import { View } from 'react-native';
 import { type MadeStock, useMadeStock } from '@/data/made';

@@ -1,22 +1,17 @@
 /** What an artist can measure of a kiln with a clock; its constants follow from that and stand folded beneath. */
+import { NEVER_S, climbingPast, fullPowerHeating, settledCooling, timesOf } from '@torvin/core/kiln';
+import type { Outcome, Problem } from '@torvin/core/problem';
 import {
   type LengthUnit,
-  NEVER_S,
-  type Outcome,
-  type Problem,
   type Units,
-  climbingPast,
   formatDifference,
   formatDuration,
   formatRate,
   formatTemperature,
-  fullPowerHeating,
   parseDifference,
   parseDuration,
-  settledCooling,
   text,
-  timesOf,
-} from '@torvin/core';
+} from '@torvin/core/units';
 import { type Kiln, KINDS, type Entry, type Figure, readFigure, written } from '@torvin/schema';
 import { type Ref, useImperativeHandle, useMemo, useState } from 'react';
 import type { UseFormGetValues, UseFormSetValue } from 'react-hook-form';

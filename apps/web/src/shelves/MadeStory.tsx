@@ -1,5 +1,6 @@
 /** Of made glass: what it is of, what is left, which piece it came from, and who takes of it. */
-import { formatMass, heatWords, namedGlasses, nothingYet, bodyOf, text } from '@torvin/core';
+import { heatWords, namedGlasses, nothingYet, bodyOf } from '@torvin/core/piece';
+import { formatMass, text } from '@torvin/core/units';
 import type { Made, Shelves } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';

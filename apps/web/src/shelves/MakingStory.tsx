@@ -1,20 +1,9 @@
 /** A mould in the making: its steps with when each was told, the one that is next with what it takes, and what it waits for. */
-import {
-  type Look,
-  type StageName,
-  type WareKind,
-  type Wet,
-  dryingWords,
-  formatMass,
-  makingProblem,
-  stageCaution,
-  stageDoes,
-  stageTitle,
-  stagesOf,
-  standsIn,
-  text,
-  waxLeftWords,
-} from '@torvin/core';
+import type { Look } from '@torvin/core/look';
+import { type StageName, dryingWords, makingProblem, stageCaution, stageDoes, stageTitle, stagesOf, standsIn, waxLeftWords } from '@torvin/core/making';
+import type { Wet } from '@torvin/core/schedule';
+import { formatMass, text } from '@torvin/core/units';
+import type { WareKind } from '@torvin/core/ware';
 import { type MakingRecord, type Shelves, StageToldSchema, mass, readFigure } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';

@@ -18,7 +18,7 @@ import {
   titleOf,
   valueAt,
 } from '@torvin/schema';
-import { TYPICAL_CONTROLLERS, profileWords } from '@torvin/core';
+import { TYPICAL_CONTROLLERS, profileWords } from '@torvin/core/controller';
 import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { type FieldErrors, type Resolver, useForm, useWatch } from 'react-hook-form';

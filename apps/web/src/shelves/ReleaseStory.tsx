@@ -1,5 +1,5 @@
 /** Of a release: how far its bottle or roll has gone, by the coats that were told; and what one gave, once it is empty. */
-import { usedOf, usedWords } from '@torvin/core';
+import { usedOf, usedWords } from '@torvin/core/release';
 import type { Release, Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

@@ -1,5 +1,9 @@
 /** A piece of clear glass to try a form with, before anything dearer lies in it: cut to what the form takes, with its one firing. */
-import { DEFAULT_SCHOOL, type LengthUnit, blankFor, blankOf, footprintWords, heldForm } from '@torvin/core';
+import { footprintWords } from '@torvin/core/body';
+import { heldForm } from '@torvin/core/piece';
+import { blankFor, blankOf } from '@torvin/core/quantity';
+import { DEFAULT_SCHOOL } from '@torvin/core/schedule';
+import type { LengthUnit } from '@torvin/core/units';
 import type { FormRecord, Glass, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { mostUsed } from './mostUsed';

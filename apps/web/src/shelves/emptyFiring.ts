@@ -1,5 +1,8 @@
 /** A firing of a mould with no glass in it, as a piece of its own: dried, burnt out, bisque fired. Its schedule is computed there. */
-import { DEFAULT_SCHOOL, type FormMaterialName, type Look, RECIPES, type WareKind, type Wet, roomOfForm } from '@torvin/core';
+import { type FormMaterialName, roomOfForm } from '@torvin/core/form';
+import { type Look, RECIPES } from '@torvin/core/look';
+import { DEFAULT_SCHOOL, type Wet } from '@torvin/core/schedule';
+import type { WareKind } from '@torvin/core/ware';
 import type { FormRecord, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 

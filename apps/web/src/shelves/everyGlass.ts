@@ -1,5 +1,5 @@
 /** Glass as layers and parts take it: what is bought, and what was made here. */
-import { type MadeForm, hasTwoFaces, laidAs } from '@torvin/core';
+import { type MadeForm, hasTwoFaces, laidAs } from '@torvin/core/piece';
 import type { Glass, Made, Shelves } from '@torvin/schema';
 
 /** A made glass in the words of a bought one: in the colour of the most of it, as thick as it is, with all that is in it. */

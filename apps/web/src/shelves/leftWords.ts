@@ -1,5 +1,5 @@
 /** What is left of made glass, in words: by mass, and by number where there were several. */
-import { type Units, formatMass, text } from '@torvin/core';
+import { type Units, formatMass, text } from '@torvin/core/units';
 import type { Made } from '@torvin/schema';
 
 /** Less than this share is what a saw takes, or rounding. */

@@ -1,4 +1,4 @@
-import { TYPICAL_FAMILIES } from '@torvin/core';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
 import type { Shelves } from '@torvin/schema';
 
 /** The family that most glasses of the shelf are of; of several alike the one that is the most usual. */

@@ -1,5 +1,5 @@
 /** A form reads each figure in the unit in which it was written, whatever the studio changes to while it is open. */
-import { type Units, METRIC } from '@torvin/core';
+import { type Units, METRIC } from '@torvin/core/units';
 import {
   type AnyRecord,
   EMPTY_SHELVES,

@@ -1,5 +1,5 @@
 /** How far a mould in the making has come: by what was told of it, and by what has been fired in it. */
-import { type Amounts, type Standing, amountsFor, standing } from '@torvin/core';
+import { type Amounts, type Standing, amountsFor, standing } from '@torvin/core/making';
 import type { FormRecord, MakingRecord, Shelves } from '@torvin/schema';
 import { useFormNow } from '@/data/forms';
 

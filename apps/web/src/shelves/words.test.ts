@@ -1,4 +1,4 @@
-import { METRIC } from '@torvin/core';
+import { METRIC } from '@torvin/core/units';
 import { EMPTY_SHELVES, type Shelves, titleOf } from '@torvin/schema';
 import { aboutShelves, nameAmong, sourceOf } from './words';
 

@@ -1,5 +1,6 @@
 /** What the records on the shelves are called, in this studio's units. */
-import { type Units, glassName } from '@torvin/core';
+import { glassName } from '@torvin/core/piece';
+import type { Units } from '@torvin/core/units';
 import { type About, type KindName, type Made, type Shelves, isKind, kindOf } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import type { ShelfRecord } from '@/outside/records';

@@ -2,7 +2,7 @@
  * A labelled figure; with a bar only where there is a limit to show it against. Where the other unit is given, a tap shows
  * the figure in it.
  */
-import { type Figure, text } from '@torvin/core';
+import { type Figure, text } from '@torvin/core/units';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';

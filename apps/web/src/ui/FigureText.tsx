@@ -1,5 +1,5 @@
 /** A figure with its unit, in the condensed face with lining tabular digits. The unit is always there. */
-import type { Figure } from '@torvin/core';
+import type { Figure } from '@torvin/core/units';
 import KitText from '@rneui/themed/dist/Text';
 import { memo } from 'react';
 import { useTheme } from '@/theme/ThemeContext';

@@ -1,5 +1,6 @@
 /** Figures of two things side by side, those that differ standing out. */
-import { type Consequence, TERMS, text } from '@torvin/core';
+import { type Consequence, TERMS } from '@torvin/core/schedule';
+import { text } from '@torvin/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';

@@ -1,4 +1,5 @@
-import { type Figure, type Outcome, formatDuration, formatLength, parseDuration, parseLength } from '@torvin/core';
+import type { Outcome } from '@torvin/core/problem';
+import { type Figure, formatDuration, formatLength, parseDuration, parseLength } from '@torvin/core/units';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { stepFrom } from './stepFrom';

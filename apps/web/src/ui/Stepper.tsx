@@ -1,5 +1,6 @@
 /** One figure to step or to type: minus, the figure, plus. What cannot be read is said under it. */
-import { type Figure, type Outcome, text } from '@torvin/core';
+import type { Outcome } from '@torvin/core/problem';
+import { type Figure, text } from '@torvin/core/units';
 import { useRef, useState } from 'react';
 import { TextInput, View } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';

@@ -1,6 +1,6 @@
 /** Clock times for people, in the zone of the date given: that of this machine, or the one that something was recorded in. */
 import { TZDate } from '@date-fns/tz';
-import { formatDuration, text } from '@torvin/core';
+import { formatDuration, text } from '@torvin/core/units';
 import { addSeconds } from 'date-fns/addSeconds';
 import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
 import { format } from 'date-fns/format';

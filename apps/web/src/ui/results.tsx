@@ -1,5 +1,6 @@
 /** How a firing came out: short of the look, right, past it. Each has its own shape as well as its word. */
-import { type Released, RELEASED_NAMES, type TemperatureUnit, formatTemperature, text } from '@torvin/core';
+import { type Released, RELEASED_NAMES } from '@torvin/core/release';
+import { type TemperatureUnit, formatTemperature, text } from '@torvin/core/units';
 import type { FiringResult, Lesson } from '@torvin/schema';
 import Svg, { Line, Path } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';

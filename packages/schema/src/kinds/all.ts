@@ -1,24 +1,11 @@
 /** Every kind of record that there is. A new one is added here. */
-import {
-  COATED_BY,
-  CONTENTS,
-  type CoatedBy,
-  FORM_NAMES,
-  BOUGHT_FORMS,
-  MADE_FORMS,
-  MADE_NAMES,
-  RELEASE_KINDS,
-  type ReleaseKind,
-  TYPICAL_FAMILIES,
-  TYPICAL_KILN,
-  type Units,
-  formatLength,
-  formatMass,
-  formatTemperature,
-  footprintWords,
-  strewnUnit,
-  text,
-} from '@torvin/core';
+import { footprintWords } from '@torvin/core/body';
+import { CONTENTS } from '@torvin/core/fit';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { TYPICAL_KILN } from '@torvin/core/kiln';
+import { FORM_NAMES, BOUGHT_FORMS, MADE_FORMS, MADE_NAMES } from '@torvin/core/piece';
+import { COATED_BY, type CoatedBy, RELEASE_KINDS, type ReleaseKind } from '@torvin/core/release';
+import { type Units, formatLength, formatMass, formatTemperature, strewnUnit, text } from '@torvin/core/units';
 import type { z } from 'zod';
 import {
   CoatedSchema,

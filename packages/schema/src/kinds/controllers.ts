@@ -1,5 +1,5 @@
 /** Controllers: three figures make one; how it is keyed and what it does while it runs stand folded beneath. */
-import { AFTER_CUTS, HOLD_KINDS, KEY_ORDERS, PROGRAM_ENDS, RATE_KINDS, profileOf, profileWords } from '@torvin/core';
+import { AFTER_CUTS, HOLD_KINDS, KEY_ORDERS, PROGRAM_ENDS, RATE_KINDS, profileOf, profileWords } from '@torvin/core/controller';
 import { ControllerChangeSchema, ControllerSchema } from '../records';
 import { type Field, NAME, SOURCE, asOptions, difference, plain, rate, temperature } from './fields';
 import { kind } from './kind';

@@ -1,4 +1,5 @@
-import { METRIC, TYPICAL_FAMILIES } from '@torvin/core';
+import { TYPICAL_FAMILIES } from '@torvin/core/glass';
+import { METRIC } from '@torvin/core/units';
 import { type AnyRecord, KINDS, KIND_LIST, type KindName, beginRecord, kindOf, titleOf } from './all';
 import { type Entry, entryOfRecord, labelOf, readEntry } from './fields';
 import type { Stored } from './stored';

@@ -2,20 +2,17 @@
  * The fields of a record as people write them: what each is called, in which unit it is written, how it is kept. A form is made
  * from these; what is wrong in it is said all at once, at each field.
  */
+import type { SectionPoint } from '@torvin/core/form';
+import type { LookFactors } from '@torvin/core/learn';
+import { LOOKS, RECIPES } from '@torvin/core/look';
+import { type Outcome, type Problem, found, refused } from '@torvin/core/problem';
 import {
   type LengthUnit,
-  type LookFactors,
-  LOOKS,
   METRES_PER_INCH,
-  type Outcome,
-  type Problem,
-  RECIPES,
-  type SectionPoint,
   type Units,
   celsiusFrom,
   differenceIn,
   formatStock,
-  found,
   kelvinFrom,
   massFrom,
   massIn,
@@ -23,10 +20,9 @@ import {
   parseMass,
   parseRate,
   parseTemperature,
-  refused,
   temperatureIn,
   unitsWritten,
-} from '@torvin/core';
+} from '@torvin/core/units';
 import { z } from 'zod';
 import type { Stored } from './stored';
 

@@ -1,5 +1,6 @@
 /** Moulds, formers and dams as they are written down: by the few measures that people take, each asked for where it makes sense. */
-import { BOTTOMS, type Bottom, FORM_MATERIALS, FORM_MATERIAL_NAMES, FORM_USES, type FormUse, PLANS, type Plan, formatLength, text } from '@torvin/core';
+import { BOTTOMS, type Bottom, FORM_MATERIALS, FORM_MATERIAL_NAMES, FORM_USES, type FormUse, PLANS, type Plan } from '@torvin/core/form';
+import { formatLength, text } from '@torvin/core/units';
 import { FormChangeSchema, FormSchema, LETTERINGS, RELIEFS } from '../records';
 import { type Entry, type Field, NAME, SOURCE, asOptions, length, mass, plain, rate, temperature } from './fields';
 import { kind } from './kind';

@@ -2,7 +2,7 @@
  * A kind of record: one definition from which its routes, store, place in piece files, list, search and form follow. A record is
  * a document with an id of its own among all kinds, and a version that counts its saves.
  */
-import type { Units } from '@torvin/core';
+import type { Units } from '@torvin/core/units';
 import type { z } from 'zod';
 import type { Field } from './fields';
 import type { Stored } from './stored';

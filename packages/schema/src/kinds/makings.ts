@@ -1,5 +1,5 @@
 /** Moulds in the making: what each is made of and by, and its steps as they were told. */
-import { FLEXIBLES, FLEXIBLE_NAMES, MAKING_NAMES, MAKING_WAYS, MODELS, MODEL_NAMES, stageTitle, standing } from '@torvin/core';
+import { FLEXIBLES, FLEXIBLE_NAMES, MAKING_NAMES, MAKING_WAYS, MODELS, MODEL_NAMES, stageTitle, standing } from '@torvin/core/making';
 import { MakingChangeSchema, MakingSchema } from '../records';
 import { type Entry, asOptions, length, plain } from './fields';
 import { kind } from './kind';

@@ -2,7 +2,7 @@
  * Ids are unique across kinds. Where an older studio or a file has one id for two records, the later kind in the order of KINDS
  * gives way: 'soft-90', a family and a kiln, becomes 'soft-90' and 'soft-90-kiln'; then '-kiln-2' and so on.
  */
-import type { JourneyStep } from '@torvin/core';
+import type { JourneyStep } from '@torvin/core/piece';
 import type { Snapshot } from '../documents';
 import type { PieceDoc } from '../pieces';
 import { KINDS, KIND_LIST, type KindName, kindOf } from './all';

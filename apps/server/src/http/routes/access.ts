@@ -1,5 +1,5 @@
 import { type AnswerOf, api } from '@torvin/schema';
-import { ProblemError } from '@torvin/core';
+import { ProblemError } from '@torvin/core/problem';
 import type { Request } from 'express';
 import QRCode from 'qrcode';
 import type { Access } from '../../access/access';

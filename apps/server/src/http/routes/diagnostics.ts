@@ -1,4 +1,4 @@
-import { ENGINE_VERSION } from '@torvin/core';
+import { ENGINE_VERSION } from '@torvin/core/version';
 import { type AnswerOf, api } from '@torvin/schema';
 import type { Access } from '../../access/access';
 import { isEverywhere, isLoopback, isLoopbackName } from '../../access/addresses';

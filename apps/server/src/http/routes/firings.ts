@@ -1,4 +1,5 @@
-import type { Evaluation, PurposefulSegment } from '@torvin/core';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import type { Evaluation } from '@torvin/core/schedule';
 import type { Answered } from '@torvin/core/engine';
 import { CLOCK_HEADER, type Learned, api } from '@torvin/schema';
 import type { Request } from 'express';

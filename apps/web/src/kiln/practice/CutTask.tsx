@@ -1,17 +1,7 @@
 /** What a controller does when the power is back, and what becomes of the glass. */
-import {
-  PRACTICE_FIRING,
-  STILL_WARM_K,
-  type TemperatureUnit,
-  afterCutWords,
-  formatDifference,
-  formatDuration,
-  formatTemperature,
-  keyIn,
-  powerCut,
-  profileOf,
-  text,
-} from '@torvin/core';
+import { STILL_WARM_K, keyIn, profileOf } from '@torvin/core/controller';
+import { PRACTICE_FIRING, afterCutWords, powerCut } from '@torvin/core/practice';
+import { type TemperatureUnit, formatDifference, formatDuration, formatTemperature, text } from '@torvin/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

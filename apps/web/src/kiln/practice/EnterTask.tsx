@@ -1,5 +1,7 @@
 /** Three segments keyed figure by figure, and the program ended. */
-import { type Panel, type PanelRow, keyIn, newPanel, readBack, slipSentence, toEnter } from '@torvin/core';
+import { type Panel, type PanelRow, keyIn, newPanel, readBack } from '@torvin/core/controller';
+import { toEnter } from '@torvin/core/practice';
+import { slipSentence } from '@torvin/core/schedule';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { slotsOf } from '@/keyin/slots';

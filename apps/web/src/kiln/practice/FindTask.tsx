@@ -1,5 +1,7 @@
 /** A program with one slip in it is looked through, and the slip named. */
-import { type FigureKind, type Panel, hideSlip, keyIn, newPanel, readBack, slipSentence } from '@torvin/core';
+import { type FigureKind, type Panel, keyIn, newPanel, readBack } from '@torvin/core/controller';
+import { hideSlip } from '@torvin/core/practice';
+import { slipSentence } from '@torvin/core/schedule';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { slotsOf } from '@/keyin/slots';

@@ -1,5 +1,8 @@
 /** A kiln that does less than it says: looked into, and held for longer until the glass is as it should be. */
-import { type Run, PRACTICE_FIRING, READING_OFF, READS_OFF_K, RECIPES, hottestSegment, keyIn, ranSoFar, ranToChange, seenAs, startRun } from '@torvin/core';
+import { type Run, keyIn, ranSoFar, ranToChange, startRun } from '@torvin/core/controller';
+import { hottestSegment } from '@torvin/core/heat';
+import { RECIPES } from '@torvin/core/look';
+import { PRACTICE_FIRING, READING_OFF, READS_OFF_K, seenAs } from '@torvin/core/practice';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { compute } from '@/engine/client';

@@ -1,5 +1,6 @@
 /** Five tasks of a minute or two each at a controller of no make, passed by what they do to the glass; one's own score is kept. */
-import { PRACTICE_FIRING, TASKS, TYPICAL_CONTROLLERS, type Task } from '@torvin/core';
+import { TYPICAL_CONTROLLERS } from '@torvin/core/controller';
+import { PRACTICE_FIRING, TASKS, type Task } from '@torvin/core/practice';
 import type { RecordOf } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useState } from 'react';

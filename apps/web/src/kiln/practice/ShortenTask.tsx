@@ -1,19 +1,7 @@
 /** Eight segments joined to six, judged by what that does to the glass. */
-import {
-  type Evaluation,
-  PRACTICE_FIRING,
-  ROLE_NAMES,
-  SHORTEN,
-  brokenOf,
-  brokenSentence,
-  consequences,
-  isShortened,
-  joinSegments,
-  keyIn,
-  lengthened,
-  removeSegment,
-  rowWords,
-} from '@torvin/core';
+import { keyIn, rowWords } from '@torvin/core/controller';
+import { PRACTICE_FIRING, SHORTEN, isShortened, lengthened } from '@torvin/core/practice';
+import { type Evaluation, ROLE_NAMES, brokenOf, brokenSentence, consequences, joinSegments, removeSegment } from '@torvin/core/schedule';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

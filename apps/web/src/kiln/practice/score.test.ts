@@ -1,4 +1,4 @@
-import { TASKS } from '@torvin/core';
+import { TASKS } from '@torvin/core/practice';
 import { keepScore, passedOf, readScore, scored } from './score';
 
 beforeEach(() => window.localStorage.clear());

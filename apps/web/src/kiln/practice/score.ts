@@ -1,5 +1,5 @@
 /** One's own score at the five tasks, kept by the browser that it was made in. */
-import { TASKS, type Task } from '@torvin/core';
+import { TASKS, type Task } from '@torvin/core/practice';
 import { readStored, writeStored } from '@/outside/storage';
 
 export interface Scored {

@@ -1,5 +1,7 @@
 /** What the five tasks have in common: what each is given, the verdict, a controller that can do what is practised. */
-import { type Controller, type Evaluation, type Profile, type PurposefulSegment, TYPICAL_CONTROLLERS, profileOf } from '@torvin/core';
+import { type Controller, type Profile, TYPICAL_CONTROLLERS, profileOf } from '@torvin/core/controller';
+import type { PurposefulSegment } from '@torvin/core/kiln';
+import type { Evaluation } from '@torvin/core/schedule';
 import { Notice } from '@/ui/Notice';
 
 export interface Practised {

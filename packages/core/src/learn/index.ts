@@ -1,0 +1,14 @@
+/** What of this room is used outside of the core. */
+export {
+  factorOf,
+  HOW_FAR,
+  type HowFar,
+  type LookFactors,
+  type LookSeen,
+  PRIOR,
+  type TakenOver,
+  WITNESS_ERROR_K,
+  type Witness,
+  correctionsOf,
+  workAsRead,
+} from './corrections';

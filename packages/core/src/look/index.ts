@@ -1,0 +1,8 @@
+/** What of this room is used outside of the core. */
+export { type Ghost, ghostOf } from './ghost';
+export { type Look, LOOKS, RECIPES } from './recipes/all';
+export { type OwnFigure, RECIPE_GROUPS, type RecipeGroup } from './recipe';
+export { aimedWork, neededWork } from './work';
+export { designDepth } from './unevenness';
+export { TYPICAL_WORKS } from './works';
+export { cavityOf, type Shaping, shapingDown, wareOf } from './shaping';

@@ -1,0 +1,98 @@
+/** What of this room is used outside of the core. */
+export { laidAsPut, putGlass, type PutAs, type ReckonedGlass, sheetsFor } from './putGlass';
+export { asItStands, givesShape, heldAcross, heldForm, leavesShelf, serves, shapeOf, shapingIn, shapingOf, standsOut, CANNOT_BE } from './inForm';
+export { betweenThem, type FormNotes, formNotes, rescueIn, stuckOn, overShelf } from './formNotes';
+export { type PutBlank, putBlank } from './putBlank';
+export {
+  type BenchStep,
+  CLEANED_OFF,
+  type CutFace,
+  type Cutting,
+  type Face,
+  FORM_NAMES,
+  type HandKind,
+  type HandStep,
+  type HeldForm,
+  JOINED_BY,
+  type JourneyStep,
+  type LaidLayer,
+  type OfFiredLayers,
+  BOUGHT_FORMS,
+  LAYER_FORMS,
+  comesAs,
+  type LayerForm,
+  LAYERS_AT_MOST,
+  type LayStep,
+  LOOKED_WITH,
+  PARTS_AT_MOST,
+  type PieceDocument,
+  type PlannedStep,
+  STEP_KINDS,
+  type StepKind,
+  STEPS_AT_MOST,
+  type Took,
+} from './document';
+export { asJourney, type EarlierDocument, FIRST_LAID_ID, firingOf, firingsOf, isLaying, laidLayers, layingOf, placeOf, withStep } from './journey';
+export { untoldBefore, untoldWords } from './untold';
+export { type FitAsked, fitBefore, fitWarnings, standingWarnings } from './standing';
+export { journeyWarnings, type WorkOf } from './journeyWarnings';
+export { type AfterStep, bodiesAfter } from './bodiesAfter';
+export { type BodyNow, bodyOf, isOnePiece, isSealed, massNow, nothingYet } from './bodyNow';
+export { bodyWords, CLEANED_NAMES, FACE_NAMES, HAND_NAMES, JOINED_NAMES, LOOKED_NAMES, stepName, stepWords, strikeWords, TAKEN_NAMES } from './stepWords';
+export { setupWords, SHELF_STANDS, standsAs } from './words';
+export type { MadeFrom } from './madeFrom';
+export { undoes } from './undoes';
+export {
+  addLayer,
+  addStep,
+  changeLayer,
+  changeStep,
+  firesNoGlass,
+  type Edited,
+  inForm,
+  layerName,
+  moveLayer,
+  moveStep,
+  removeLayer,
+  removeStep,
+  repeatLayer,
+  setOutline,
+  tellDone,
+  tellMeasured,
+  turnLayer,
+} from './commands';
+export {
+  alignParts,
+  changePart,
+  type Chosen,
+  dealParts,
+  isOf,
+  middleOf,
+  mirrorParts,
+  moveParts,
+  partsIn,
+  placeParts,
+  placeSpread,
+  removeParts,
+  repeatInRing,
+  repeatInRows,
+  spaceParts,
+  spreadOf,
+  type Stuff,
+  turnParts,
+} from './placing';
+export type { Sketch } from './document';
+export { layUnder, scaledBetween, SKETCH_RANGE_M } from './sketch';
+export { acrossOf, isPlaceable, isPlaced, leanLayer, mappedLayers, partsOf, type Placeable } from './placed';
+export { constantsOf, glassName, hasTwoFaces, type Lie, madeUpOf, type NamedGlass, namedGlasses, type ShelfMade, type Stripe } from './shelf';
+export { glassIdsIn, laidAs, MADE_FORMS, MADE_NAMES, type MadeForm, STRIPES_AT_MOST, stripesOf, takenBy, type Yield, yieldOf } from './made';
+export { layMotif, type LaidMotif } from './layMotif';
+export { bodyBefore } from './bodyAt';
+export { type Brought, heatOf, heatWords, type Turn, turnOf } from './heatSoFar';
+export { ledgerOf, ledgerWords } from './ledger';
+export { sideBySide, touchingWords } from './touching';
+export { type BodyProfile, type DrawnBody, drawnBody, type DrawnLayer, drawnLayers, bodyProfile } from './drawnLayers';
+export { fitQuestion } from './fitQuestion';
+export { drawnWare, snapshotOf } from './snapshot';
+export { anotherLike, nextName } from './another';
+export { outdatedBy } from './outdated';

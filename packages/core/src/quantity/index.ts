@@ -1,0 +1,24 @@
+/** What of this room is used outside of the core. */
+export { QUANTITY_NAMES, type QuantityName } from './names';
+export { fromAbove, heldTo, type Hollow, lined, surfaceAt } from './hollow';
+export { WATER_kg_m3 } from './howMuch';
+export type { Brick, LaidCold, Stack } from './cold';
+export { brickVolume } from './stock';
+export type { Cavity, HowMuch } from './howMuch';
+export type { Filler, Filling, FillingTold } from './filling';
+export type { Stock } from './stock';
+export { howMuchWords } from './howMuchWords';
+export { fillingWords } from './fillingWords';
+export { patchOf, type StrewnAsked, type StrewnLook, WETNESSES } from './strewn';
+export { lookWords, strewnWords } from './strewnWords';
+export { type MixAsked, type MixTold, SHARES_OF, type ShareOf } from './mix';
+export { mixWords } from './mixWords';
+export type { CuttingAsked, CuttingTold } from './cutting';
+export { cuttingWords } from './cuttingWords';
+export { type BlankAsked, type BlankTold, blank as blankOf, type OverBySide } from './blank';
+export { blankWords } from './blankWords';
+export { blankFor, type FormFigure, formFigures, materialWords, printWords } from './formTold';
+export type { InKiln, SameWorkAsked } from './sameWork';
+export type { WrittenAsked } from './written';
+export { coneWords, sameWorkWords, writtenWords } from './conversionWords';
+export type { ToldQuantity, TwoUnits } from './told';

@@ -1,0 +1,34 @@
+/** What of this room is used outside of the core. */
+export type { Body } from './firingCase';
+export { DEFAULT_LIMITS } from './limits';
+export { BARE_SHELF, SETUP_KINDS, SETUP_NAMES, type SetUpKind, setUpOf, SETUPS, WARE_SETUPS, type Wet, WETS, withPaper } from './setups';
+export { DEFAULT_SCHOOL, type FiringCase, glassOf, type School } from './firingCase';
+export { resolved, simulationOf } from './resolved';
+export { type Moments, momentsOf } from './moments';
+export { openingTemperature } from './opening';
+export { brokenOf, evaluate, type Evaluation, heatWorkBand, type LimitName, marginOf, type Reading } from './check';
+export { compose, tightest } from './compose';
+export { settlesGrains } from './firstGuess';
+export { impossibleFiring } from './possible';
+export { wareFired } from './ware';
+export { paceOfWare } from './wareWords';
+export { slipDoes, slipSentence } from './slipWords';
+export { brokenSentence, heatWorkFigures, inDamSentence, ownFigures, readingPhrase, ROLE_NAMES, TERMS, verdictOf, whyOf } from './words';
+export { type GlassAt, glassInTime } from './inTime';
+export { reckoningOf } from './reckoning';
+export {
+  closedAfter,
+  type PaperAs,
+  rowsWritten,
+  segmentsWritten,
+  unitDoubt,
+  withRoles,
+  WRITTEN_HOLDS,
+  WRITTEN_ROWS_AT_MOST,
+  type WrittenRow,
+  writtenRows,
+} from './written';
+export { addSegment, joinSegments, removeSegment, splitSegment } from './edit';
+export { caseDifferences, type Consequence, consequences, segmentDifferences } from './differences';
+export { boundedBy, seenBody, type SeenFiring, seenFor } from './bounds';
+export type { SeenWork } from './seenWork';
