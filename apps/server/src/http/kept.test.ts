@@ -644,3 +644,23 @@ describe('the Bench', () => {
     expect((await server.ask('GET', '/api/learned?kiln=none')).body).toBeNull();
   });
 });
+
+test('what was asked for before goes out as it was, whoever asks and however, until something in it has changed', async () => {
+  const plain = { 'Accept-Encoding': 'identity' };
+  for (const path of ['/api/bench', '/api/pieces']) {
+    const first = await server.ask('GET', path);
+    for (const headers of [{}, {}, plain, { 'Accept-Encoding': 'gzip' }]) {
+      const again = await server.ask('GET', path, undefined, headers);
+      expect(again.body).toEqual(first.body);
+      expect(again.headers.get('etag')).not.toBeNull();
+      expect(again.headers.get('vary')).toContain('Accept-Encoding');
+    }
+    expect((await server.ask('GET', path, undefined, plain)).headers.get('content-encoding')).toBeNull();
+    expect((await server.ask('GET', path, undefined, { 'Accept-Encoding': 'gzip' })).headers.get('content-encoding')).toBe('gzip');
+    const piece = await demo('Sundial disc');
+    await save(piece, { name: 'Moon disc' }, 'name changed');
+    const after = await server.ask('GET', path);
+    expect(JSON.stringify(after.body)).toContain('Moon disc');
+    await save(await demo('Moon disc'), { name: 'Sundial disc' }, 'name changed');
+  }
+});

@@ -2,10 +2,12 @@
 import { problemOf } from '@torvin/core/contract';
 import { type AnswerOf, type Change, type Endpoint, PAGE_HEADER } from '@torvin/schema';
 import type { Express, Request, Response } from 'express';
+import { gzipSync } from 'node:zlib';
 import type { z } from 'zod';
 import type { ComputePool } from '../compute/pool';
 import type { Opened } from '../opening/open';
 import { Stale } from '../store/failures';
+import { isKept } from '../store/keptWhile';
 import type { Sent } from '../store/receipts';
 import { BadRequest } from './errors';
 import { tooLong } from './tooLong';
@@ -41,9 +43,24 @@ export const routeOn =
       const sent = { key: keyOf(request), at: now() };
       const answer = await afterEarlier(async () => handle(body, id, query, sent, { request, response }));
       if (endpoint.changes) publish({ topic: endpoint.changes, id: id || idIn(answer), page: request.get(PAGE_HEADER) });
-      response.json(answer);
+      send(answer, request, response);
     });
   };
+
+/** Of what is kept and was asked for twice: as it goes out, compressed. */
+const zipped = new WeakMap<object, Buffer | null>();
+
+function send(answer: unknown, request: Request, response: Response): void {
+  if (!isKept(answer) || !request.acceptsEncodings('gzip')) return void response.json(answer);
+  const before = zipped.get(answer);
+  if (before === undefined) {
+    zipped.set(answer, null);
+    return void response.json(answer);
+  }
+  const bytes = before ?? gzipSync(JSON.stringify(answer));
+  zipped.set(answer, bytes);
+  response.vary('Accept-Encoding').set('Content-Encoding', 'gzip').type('json').send(bytes);
+}
 
 /** So many saves may be ahead of those that they rest on, and are waited for so long. */
 const AHEAD_AT_MOST = 5;

@@ -11,6 +11,7 @@ import { findOne } from './firings';
 import { allShelves } from './shelfRows';
 import { firedChanges, keptWhile, nameChanges } from './keptWhile';
 import { pieceRow } from './pieceRows';
+import { countPieces } from './pieces';
 import { findSchedule } from './schedules';
 import { seenOnce, wasTold, workDone } from './seen';
 import { studioUnits } from './studio';
@@ -58,6 +59,20 @@ export function waitingPieces(db: Database): { waiting: WaitingPiece[]; waitingI
     return keptWhile(db, `waiting ${row.id}`, [row.version, row.waits, row.waitsStepId, ...filed, ...on], () => waitingPiece(db, row.id, shelves, units, seen));
   });
   return { waiting: waiting.flatMap((one) => one ?? []), waitingInAll: countWaiting(db) };
+}
+
+interface Around {
+  learned: Bench['learned'];
+  recoat: Bench['recoat'];
+  making: Bench['making'];
+}
+
+/** All of the Bench; the same object for as long as nothing in it has changed. */
+export function benchNow(db: Database, { learned, recoat, making }: Around): Bench {
+  const [inKiln, taught, pieces] = [firingsInKiln(db), kilnsThatTaught(db), countPieces(db)];
+  const { waiting, waitingInAll } = waitingPieces(db);
+  const rests = [inKiln, taught, pieces, learned, recoat, making, waitingInAll, ...waiting];
+  return keptWhile(db, 'bench', rests, () => ({ inKiln, waiting, waitingInAll, pieces, learned, taught, recoat, making }));
 }
 
 /** All that wait but for the few that were deleted: each of the two is counted by an index, and no document is passed over. */

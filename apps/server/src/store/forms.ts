@@ -82,8 +82,12 @@ function usesNow(db: Database, shelves: Shelves): FormUse[] {
 /** Of each place on each form that is in use the newest coat, where that wants another. */
 export function toRecoat(db: Database, units: Units): Bench['recoat'] {
   const shelves = allShelves(db);
-  if (shelves.coated.length === 0) return [];
-  const uses = new Map(usesOfForms(db, shelves).flatMap(({ coats }) => coats.map(({ id, ...told }) => [id, told] as const)));
+  const told = usesOfForms(db, shelves);
+  return keptWhile(db, 'recoat', [shelves, told, units.temperature, units.length, units.mass], () => recoatNow(shelves, told, units));
+}
+
+function recoatNow(shelves: Shelves, formUses: readonly FormUse[], units: Units): Bench['recoat'] {
+  const uses = new Map(formUses.flatMap(({ coats }) => coats.map(({ id, ...told }) => [id, told] as const)));
   const newest = new Map<string, Coated>();
   // The newest first, as they stand on their shelf.
   for (const coat of shelves.coated.toReversed()) newest.set(`${coat.formId} ${coat.zone}`, coat);
@@ -103,6 +107,12 @@ export function toRecoat(db: Database, units: Units): Bench['recoat'] {
 export function inTheMaking(db: Database, units: Units): Bench['making'] {
   const { makings, forms } = allShelves(db);
   if (makings.length === 0) return [];
+  return keptWhile(db, 'making', [makings, forms, firedChanges(db), units.temperature, units.length, units.mass], () =>
+    makingNow(db, { makings, forms }, units),
+  );
+}
+
+function makingNow(db: Database, { makings, forms }: Pick<Shelves, 'makings' | 'forms'>, units: Units): Bench['making'] {
   const formIds = makings.map(({ formId }) => formId);
   const fired = keptWhile(db, 'fired in makings', [firedChanges(db), makings], () => firedIn(db, formIds));
   return makings

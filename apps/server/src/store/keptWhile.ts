@@ -41,6 +41,10 @@ export const firedChanges = (db: Database): number => (kept.has(sessionOf(db)) ?
 export const nameChanges = (db: Database): number =>
   kept.has(sessionOf(db)) ? (db.get<{ names: number }>(sql`select names from temp.fired_changes`)?.names ?? 0) : 0;
 
+/** What was given out of what is kept: the same object means the same answer, for as long as it is kept. */
+const given = new WeakSet();
+export const isKept = (answer: unknown): answer is object => typeof answer === 'object' && answer !== null && given.has(answer);
+
 /** name: what it is of. rests: compared one by one, as what they are and not by what is in them. Inside a transaction nothing is kept. */
 export function keptWhile<T>(db: Database, name: string, rests: readonly unknown[], make: () => T): T {
   const session = sessionOf(db);
@@ -55,6 +59,7 @@ export function keptWhile<T>(db: Database, name: string, rests: readonly unknown
   const value = make();
   all.delete(name);
   all.set(name, { rests, value });
+  if (typeof value === 'object' && value !== null) given.add(value);
   for (const oldest of all.keys()) {
     if (all.size <= KEPT_AT_MOST) break;
     all.delete(oldest);

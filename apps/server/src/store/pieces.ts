@@ -24,6 +24,7 @@ import { Deleted, NotFound, Stale } from './failures';
 import { type Sent, once } from './receipts';
 import { allShelves } from './shelfRows';
 import { mentions } from './search';
+import { keptWhile } from './keptWhile';
 import { pieceRow } from './pieceRows';
 import { readStudio } from './studio';
 import { mustComeFromElsewhere } from './made';
@@ -94,9 +95,9 @@ export function listPieces(db: Database, query: PieceQuery): PiecePage {
   const value = sort === 'name' ? after?.slice(0, cut) : Number(after?.slice(0, cut));
   const past = falls ? sql`<` : sql`>`;
   const beyond = cut < 0 ? undefined : sql`(${by} ${past} ${value} or (${by} = ${value} and ${pieces.id} ${past} ${last}))`;
-  const { id, name, version, doc, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt } = pieces;
+  const { id, name, version, doc, createdAt, updatedAt, tags: filedAs, finishedAt, awayAt, patternAt } = pieces;
   const found = db
-    .select({ id, name, version, doc, createdAt, updatedAt, tags, finishedAt, awayAt, patternAt })
+    .select({ id, name, version, doc, createdAt, updatedAt, tags: filedAs, finishedAt, awayAt, patternAt })
     .from(pieces)
     .where(and(where, beyond))
     .orderBy(falls ? desc(by) : asc(by), falls ? desc(id) : asc(id))
@@ -110,12 +111,11 @@ export function listPieces(db: Database, query: PieceQuery): PiecePage {
     page.map((piece) => piece.id),
   );
   const mark = end && { changed: end.updatedAt, made: end.createdAt, name: end.name }[sort];
-  return {
-    pieces: page.map((piece) => pieceRow(db, piece, fired(piece.id), glasses)),
-    tags: tagsInUse(db),
-    total: db.select({ n: count() }).from(pieces).where(where).get()?.n ?? 0,
-    next: found.length > PAGE && end ? `${mark}~${end.id}` : null,
-  };
+  const rows = page.map((piece) => pieceRow(db, piece, fired(piece.id), glasses));
+  const tags = tagsInUse(db);
+  const total = db.select({ n: count() }).from(pieces).where(where).get()?.n ?? 0;
+  const next = found.length > PAGE && end ? `${mark}~${end.id}` : null;
+  return keptWhile(db, `pieces ${JSON.stringify(query)}`, [total, next, ...tags, ...rows], () => ({ pieces: rows, tags, total, next }));
 }
 
 /** A list offers no more of them than those that most pieces have. */

@@ -3,12 +3,12 @@ import type { Evaluation } from '@torvin/core/schedule';
 import type { Answered } from '@torvin/core/engine';
 import { CLOCK_HEADER, type Learned, api } from '@torvin/schema';
 import type { Request } from 'express';
-import { type Evidence, evidence, firingsInKiln, kilnsThatTaught, waitingPieces } from '../../store/bench';
+import { type Evidence, benchNow, evidence } from '../../store/bench';
 import { deleteFiring, findFiring, listFirings, recordFiring, restoreFiring, saveFiring, scheduleIdOf } from '../../store/firings';
 import { inTheMaking, toRecoat, usesOfForms } from '../../store/forms';
 import { addReadings, loadDetail, loadsShown, saveLoad } from '../../store/loads';
 import { keyProgram, removeProgram, restoreProgram, standingPrograms } from '../../store/programs';
-import { countPieces } from '../../store/pieces';
+import { keptWhile } from '../../store/keptWhile';
 import { keepReckoning, keptReckonings } from '../../store/reckonings';
 import { findSchedule } from '../../store/schedules';
 import { seenFirings } from '../../store/seen';
@@ -50,15 +50,20 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
   route(api.addReadings, (read, id, _query, _sent, { request }) => addReadings(db, id, read, latest(request)));
   route(api.saveLoad, (change, id, _, sent, { request }) => saveLoad(db, id, change, { ...sent, at: latest(request) }));
   /** By the kiln: what was fitted last, and from what. */
-  const fitted = new Map<string, { from: string; learned: Promise<Answered<'corrections'>> }>();
+  const fitted = new Map<string, { of: Evidence; from: string; learned: Promise<Answered<'corrections'>> }>();
 
   /** Fitted anew where there is something new to learn from, and once however many look meanwhile. */
-  function fittedFrom({ kilnId, glass, seen, witnesses }: Evidence): Promise<Answered<'corrections'>> {
+  function fittedFrom(of: Evidence): Promise<Answered<'corrections'>> {
+    const { kilnId, glass, seen, witnesses } = of;
+    const last = fitted.get(kilnId);
+    if (last?.of === of) return last.learned;
     const from = JSON.stringify({ glass, seen, witnesses });
-    const known = fitted.get(kilnId);
-    if (known?.from === from) return known.learned;
+    if (last?.from === from) {
+      fitted.set(kilnId, { ...last, of });
+      return last.learned;
+    }
     const learned = pool.run('corrections', { glass, seen, witnesses });
-    fitted.set(kilnId, { from, learned });
+    fitted.set(kilnId, { of, from, learned });
     learned.catch(() => fitted.delete(kilnId));
     return learned;
   }
@@ -66,22 +71,18 @@ export function firingRoutes({ route, db, pool, now }: Works): void {
   async function learnedOf(kilnId?: string): Promise<Learned | null> {
     const known = evidence(db, kilnId);
     if (known === null || known.lessons.length === 0) return null;
-    const { corrections, looks, offset_sd_K, workFactor_sd_log, separated } = await fittedFrom(known);
-    return {
+    const fit = await fittedFrom(known);
+    const { corrections, looks, offset_sd_K, workFactor_sd_log, separated } = fit;
+    return keptWhile(db, `learned ${kilnId ?? ''}`, [known, fit], () => ({
       ...{ kilnId: known.kilnId, kilnName: known.kilnName, familyName: known.familyName, firings: known.seen.length },
       ...{ offset_K: corrections.offset_K, workFactor: corrections.workFactor, looks, offset_sd_K, workFactor_sd_log, separated, lessons: known.lessons },
-    };
+    }));
   }
 
   route(api.seen, (_, _id, query) => seenFirings(db, query));
   route(api.learned, (_, _id, { kiln }) => learnedOf(kiln === '' ? undefined : kiln));
-  route(api.bench, async () => ({
-    inKiln: firingsInKiln(db),
-    ...waitingPieces(db),
-    pieces: countPieces(db),
-    learned: await learnedOf(),
-    taught: kilnsThatTaught(db),
-    recoat: toRecoat(db, studioUnits(db)),
-    making: inTheMaking(db, studioUnits(db)),
-  }));
+  route(api.bench, async () => {
+    const units = studioUnits(db);
+    return benchNow(db, { learned: await learnedOf(), recoat: toRecoat(db, units), making: inTheMaking(db, units) });
+  });
 }
