@@ -1,7 +1,7 @@
 /** Makes pieces step after step, and remembers where the one in hand is and how many steps it has. */
 import type { Look } from '@torvin/core/look';
 import type { LayerForm } from '@torvin/core/piece';
-import type { StepEntry } from '../apps/web/src/piece/stepEntry';
+import type { StepEntry } from '../apps/web/src/planner/stepEntry';
 import { beginPiece, planFiring } from './states';
 import { type Visitor } from './visitor';
 

@@ -1,6 +1,6 @@
 /** Reckon over the pages: an answer in a few touches, put into the piece it was asked from, seen in its schedule, and kept. */
 import type { Look } from '@torvin/core/look';
-import type { StepEntry } from '../apps/web/src/piece/stepEntry';
+import type { StepEntry } from '../apps/web/src/planner/stepEntry';
 import { setting } from './setting';
 import { beginPiece, planFiring } from './states';
 import { PHONE, Visitor, WIDE } from './visitor';

@@ -6,7 +6,7 @@ import { compose } from '@torvin/core/schedule';
 import { METRIC, parseLength } from '@torvin/core/units';
 import { type Entry, type FormRecord, type Piece, type Schedule, type Shelves, type Step, forms, readEntry } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
-import { type StepEntry, entryOfStep, stepOf, usualSetUp, usualWare, usualWet } from '../apps/web/src/piece/stepEntry';
+import { type StepEntry, entryOfStep, stepOf, usualSetUp, usualWare, usualWet } from '../apps/web/src/planner/stepEntry';
 
 const USUAL_SHEET_M = 0.003;
 

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useStudio } from '@/data/studio';
 import { asRun } from '@/notebook/differences';
-import { WORK_CAUTIONS } from '@/piece/cautions';
+import { WORK_CAUTIONS } from '@/layup/cautions';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Fold } from '@/ui/Fold';

@@ -4,7 +4,7 @@ import { RECIPES } from '@torvin/core/look';
 import { ROLE_NAMES } from '@torvin/core/schedule';
 import type { Piece, Schedule, Snapshot } from '@torvin/schema';
 import { format } from 'date-fns/format';
-import { WORK_CAUTIONS } from '@/piece/cautions';
+import { WORK_CAUTIONS } from '@/layup/cautions';
 import { MARGIN, PAGE, WARNING_LINE, pageOf, rule, words, wrapped } from './page';
 
 export interface KeyInPage {

@@ -5,7 +5,7 @@ import type { FiringDetail } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { asRun } from '@/notebook/differences';
-import type { Given } from '@/piece/useGivenSchedule';
+import type { Given } from '@/planner/useGivenSchedule';
 import { space } from '@/theme/theme';
 import { Notice } from '@/ui/Notice';
 import { SideBySide } from '@/ui/SideBySide';

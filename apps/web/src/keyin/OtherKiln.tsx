@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { KeyedRows } from '@/panel/KeyedRows';
-import { type Given, useGivenSchedule } from '@/piece/useGivenSchedule';
+import { type Given, useGivenSchedule } from '@/planner/useGivenSchedule';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';

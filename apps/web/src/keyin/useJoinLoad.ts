@@ -9,8 +9,8 @@ import { call } from '@/outside/client';
 import { useUnits } from '@/data/FormUnits';
 import { compute } from '@/engine/client';
 import { useSave } from '@/outbox/useOutbox';
-import { type Given, useGivenSchedule } from '@/piece/useGivenSchedule';
-import { engineQuestion } from '@/piece/useStepPage';
+import { type Given, useGivenSchedule } from '@/planner/useGivenSchedule';
+import { engineQuestion } from '@/planner/useStepPage';
 
 interface Judged extends Given {
   /** What breaks, in sentences. */

@@ -14,7 +14,7 @@ import { usePrograms } from '@/data/programs';
 import { slotsOf, standingOf, standsWords } from '@/keyin/slots';
 import type { Variables } from '@/outbox/kinds';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
-import { runHref } from '@/piece/StepChain';
+import { runHref } from '@/journey/StepChain';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Fold } from '@/ui/Fold';

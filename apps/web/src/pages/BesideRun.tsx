@@ -1,6 +1,6 @@
 import { firingsOf } from '@torvin/core/piece';
 import { usePiece } from '@/data/pieces';
-import { PiecePane } from '@/piece/PiecePane';
+import { PiecePane } from '@/pieces/PiecePane';
 
 /** The lay-up that stands beside its run sheet on the widest windows. */
 export function BesideRun({ id, step }: { id: string; step?: string }) {

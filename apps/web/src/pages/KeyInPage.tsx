@@ -1,5 +1,5 @@
 import { KeyInScreen } from '@/keyin/KeyInScreen';
-import { useStepPage } from '@/piece/useStepPage';
+import { useStepPage } from '@/planner/useStepPage';
 
 export function KeyInPage() {
   const page = useStepPage('Key in');

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PiecePane } from '@/piece/PiecePane';
+import { PiecePane } from '@/pieces/PiecePane';
 
 /** id: left out where the address names it. */
 export function PiecePage({ id: named }: { id?: string }) {

@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 import { PrintScreen } from '@/files/PrintScreen';
-import { useStepPage } from '@/piece/useStepPage';
+import { useStepPage } from '@/planner/useStepPage';
 
 export function PrintPage() {
   const { started } = useLocalSearchParams<{ started?: string }>();

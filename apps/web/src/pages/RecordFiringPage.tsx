@@ -6,14 +6,14 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { type Hands, type RecordEntry, RecordForm } from '@/notebook/RecordForm';
-import { OutdatedNotice } from '@/piece/OutdatedNotice';
-import { firingName } from '@/piece/describe';
-import { runHref } from '@/piece/StepChain';
+import { OutdatedNotice } from '@/planner/OutdatedNotice';
+import { firingName } from '@/layup/describe';
+import { runHref } from '@/journey/StepChain';
 import { inFormUnits } from '@/data/FormUnits';
 import { useDraft } from '@/data/useDraft';
 import { putPiece } from '@/outbox/shown';
 import { useOutbox, useSave } from '@/outbox/useOutbox';
-import { type StepPageParts, useStepPage } from '@/piece/useStepPage';
+import { type StepPageParts, useStepPage } from '@/planner/useStepPage';
 import { Screen } from '@/ui/Screen';
 
 export function RecordFiringPage() {

@@ -1,5 +1,5 @@
 import { RehearsalScreen } from '@/kiln/RehearsalScreen';
-import { useStepPage } from '@/piece/useStepPage';
+import { useStepPage } from '@/planner/useStepPage';
 
 export function RehearsalPage() {
   const page = useStepPage('Rehearsal');

@@ -1,6 +1,6 @@
 import { FilesPanel } from '@/files/FilesPanel';
 import { RunSheetOnPaper } from '@/files/RunSheetOnPaper';
-import { useStepPage } from '@/piece/useStepPage';
+import { useStepPage } from '@/planner/useStepPage';
 import { RunSheetScreen } from '@/runsheet/RunSheetScreen';
 
 export function RunPage() {

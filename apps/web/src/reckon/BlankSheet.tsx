@@ -6,7 +6,7 @@ import { formatLength, formatStock, text } from '@torvin/core/units';
 import type { FormRecord } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
-import { FormChoice } from '@/piece/FormChoice';
+import { FormChoice } from '@/planner/FormChoice';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';

@@ -6,7 +6,7 @@ import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Chips } from '@/ui/Chips';
 import { Fold } from '@/ui/Fold';
-import { FormChoice } from '@/piece/FormChoice';
+import { FormChoice } from '@/planner/FormChoice';
 import { HOLLOWS, HOLLOW_TITLES, type HollowForm, OUTLINES, formIn, sizesOf, spreadSizes, typedOfForm, typedOutline } from './hollowEntry';
 import { type AskedField, FieldRow, type Sheet } from './TypedField';
 import type { Typed } from './typed';

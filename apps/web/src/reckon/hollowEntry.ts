@@ -4,7 +4,7 @@ import type { FormShape } from '@torvin/core/form';
 import type { Hollow } from '@torvin/core/quantity';
 import type { Units } from '@torvin/core/units';
 import { FootprintSchema, HollowSchema } from '@torvin/core/contract';
-import { readCorners, writtenCorners } from '@/piece/corners';
+import { readCorners, writtenCorners } from '@/layup/corners';
 import { type Reader, type Typed, exactly, sizesApart } from './typed';
 
 export const HOLLOWS = ['box', 'disc', 'oval', 'ring', 'vTrough', 'roundTrough', 'cone', 'bowl', 'dome', 'corners'] as const;

@@ -3,7 +3,7 @@ import { type HeldForm, type PlannedStep, putBlank } from '@torvin/core/piece';
 import type { BlankAsked, BlankTold } from '@torvin/core/quantity';
 import type { Units } from '@torvin/core/units';
 import type { PieceDoc, Shelves } from '@torvin/schema';
-import { entryOfStep, setUpIn, stepFor, usualSetUp } from '@/piece/stepEntry';
+import { entryOfStep, setUpIn, stepFor, usualSetUp } from '@/planner/stepEntry';
 import { capital } from '@/ui/capital';
 import type { ReckonedOf } from './glassOf';
 import type { Puts } from './PutOrKeep';

@@ -5,7 +5,7 @@ import { type PlannedStep, type PutAs, firingsOf, laidAsPut, putGlass, sheetsFor
 import { type Brick, type Hollow, WATER_kg_m3, fromAbove, heldTo, surfaceAt } from '@torvin/core/quantity';
 import { type Units, formatLength, formatMass, formatStock, text } from '@torvin/core/units';
 import type { PieceDoc, Shelves } from '@torvin/schema';
-import { USUAL_WALL_M, entryOfStep, stepFor, usualSetUp } from '@/piece/stepEntry';
+import { USUAL_WALL_M, entryOfStep, stepFor, usualSetUp } from '@/planner/stepEntry';
 import { capital } from '@/ui/capital';
 import type { ReckonedOf } from './glassOf';
 import type { Puts } from './PutOrKeep';

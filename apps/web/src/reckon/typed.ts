@@ -23,7 +23,7 @@ import {
   text,
   unitsWritten,
 } from '@torvin/core/units';
-import { lengthWithin, massWithin, numberWithin } from '@/piece/typed';
+import { lengthWithin, massWithin, numberWithin } from '@/layup/typed';
 
 export type Typed = Readonly<Record<string, string>>;
 

@@ -6,7 +6,7 @@ import { useGlobalSearchParams, usePathname } from 'expo-router';
 import { useMemo } from 'react';
 import { pieceReading, useLatestPiece } from '@/data/pieces';
 import { pieceQueue } from '@/outbox/kinds';
-import { doneUntil } from '@/piece/doneUntil';
+import { doneUntil } from '@/journey/doneUntil';
 import { shownPiece } from '@/outbox/shown';
 import { useOutbox, useQueue } from '@/outbox/useOutbox';
 import { isWide, useLayout } from '@/ui/useWidth';

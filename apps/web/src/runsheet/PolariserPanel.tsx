@@ -7,7 +7,7 @@ import { createElement, useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { Thumbnail, photoUrl } from '@/photos/Thumbnail';
-import { WORK_CAUTIONS } from '@/piece/cautions';
+import { WORK_CAUTIONS } from '@/layup/cautions';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
 import { Choice } from '@/ui/Choice';

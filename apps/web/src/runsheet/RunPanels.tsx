@@ -7,7 +7,7 @@ import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useFirings } from '@/data/firings';
 import { useSchedule } from '@/data/pieces';
-import { usePlanFiring } from '@/piece/usePlanFiring';
+import { usePlanFiring } from '@/planner/usePlanFiring';
 import { Fold } from '@/ui/Fold';
 import { Notice } from '@/ui/Notice';
 import { ComparedPanel } from './ComparedPanel';

@@ -1,6 +1,6 @@
 import { Slot, useGlobalSearchParams, usePathname } from 'expo-router';
 import { useLatestPiece } from '@/data/pieces';
-import { PiecesPane } from '@/piece/PiecesPane';
+import { PiecesPane } from '@/pieces/PiecesPane';
 import { WithPane } from '@/ui/WithPane';
 import { isWide, useLayout } from '@/ui/useWidth';
 import { BesideRun } from '@/workbench';

@@ -1,5 +1,5 @@
 import { useLatestPiece, usePieceRows } from '@/data/pieces';
-import { PiecesPane } from '@/piece/PiecesPane';
+import { PiecesPane } from '@/pieces/PiecesPane';
 import { Waiting } from '@/ui/Loading';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';

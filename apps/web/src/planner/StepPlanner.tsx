@@ -20,7 +20,7 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
 import { showFault } from '@/ui/showFault';
-import { PAPER_CAUTION, SETUP_CAUTIONS, WET_CAUTIONS } from './cautions';
+import { PAPER_CAUTION, SETUP_CAUTIONS, WET_CAUTIONS } from '@/layup/cautions';
 import { FormChoice } from './FormChoice';
 import { InForm } from './InForm';
 import { RecipeChoice } from './RecipeChoice';

@@ -25,11 +25,11 @@ import { Notice } from '@/ui/Notice';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { capital } from '@/ui/capital';
-import { HAND_CAUTIONS } from './cautions';
+import { HAND_CAUTIONS } from '@/layup/cautions';
 import { HandFields } from './HandFields';
 import { StepMoves } from './StepMoves';
 import { StepTold } from './StepTold';
-import type { Layup } from './useLayup';
+import type { Layup } from '@/layup/useLayup';
 
 export interface HandStepProps {
   layup: Layup;

@@ -3,7 +3,7 @@ import { LOOKS, RECIPES } from '@torvin/core/look';
 import { asJourney, shapingOf } from '@torvin/core/piece';
 import { METRIC, type Units } from '@torvin/core/units';
 import { EMPTY_SHELVES, type PieceDoc } from '@torvin/schema';
-import { entryOf, isOutlineUntouched, PIECE_ENTRY_SCHEMAS } from './pieceEntry';
+import { entryOf, isOutlineUntouched, PIECE_ENTRY_SCHEMAS } from '@/layup/pieceEntry';
 import { entryOfStep, fieldsOf, stepFor, stepOf } from './stepEntry';
 
 const INCH: Units = { temperature: 'F', length: 'in', mass: 'oz' };

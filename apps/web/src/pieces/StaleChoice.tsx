@@ -5,7 +5,7 @@ import type { Piece } from '@torvin/schema';
 import { useUnits } from '@/data/FormUnits';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
-import { layersWords } from './describe';
+import { layersWords } from '@/layup/describe';
 
 export interface StaleChoiceProps {
   /** As it stands on the server. */

@@ -24,7 +24,7 @@ import { METRIC, formatLength, type LengthUnit, text, type Units, formatMass } f
 import type { Cone, WareKind } from '@torvin/core/ware';
 import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
-import { lengthWithin, massWithin, numberWithin } from './typed';
+import { lengthWithin, massWithin, numberWithin } from '@/layup/typed';
 
 type CastField = 'thick' | 'thin' | 'wall' | 'water' | 'detail' | 'core' | 'sprue' | 'neck';
 type WareField = 'ware' | 'wide' | 'long';

@@ -1,7 +1,7 @@
 /** Where a step stands in the journey: before the one that it stands behind, behind the next, or nowhere any more. */
 import { type JourneyStep, moveStep, placeOf, removeStep, stepName } from '@torvin/core/piece';
 import { Action } from '@/ui/Action';
-import type { Layup } from './useLayup';
+import type { Layup } from '@/layup/useLayup';
 
 export function StepMoves({ layup, step }: { layup: Layup; step: JourneyStep }) {
   const { doc } = layup;

@@ -8,9 +8,9 @@ import { inFormUnits, useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
-import { massWithin } from './typed';
-import type { Layup } from './useLayup';
-import { timeWithin } from './HandSteppers';
+import { massWithin } from '@/layup/typed';
+import type { Layup } from '@/layup/useLayup';
+import { timeWithin } from '@/layup/HandSteppers';
 
 interface StepToldProps {
   layup: Layup;

@@ -3,8 +3,8 @@ import { footprintArea } from '@torvin/core/body';
 import type { BenchStep, Cutting, JourneyStep } from '@torvin/core/piece';
 import { KERF_RANGE_M, OFF_RANGE_M, SEGMENTS_RANGE, STRIP_RANGE_M } from '@torvin/schema';
 import { Choice } from '@/ui/Choice';
-import { Count, FACES, Length } from './HandSteppers';
-import { SHAPES, SHAPE_TITLES } from './pieceEntry';
+import { Count, FACES, Length } from '@/layup/HandSteppers';
+import { SHAPES, SHAPE_TITLES } from '@/layup/pieceEntry';
 
 const CUT_TITLES: { value: Cutting['to']; title: string }[] = [
   { value: 'outline', title: 'To an outline' },

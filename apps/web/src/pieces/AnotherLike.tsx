@@ -14,7 +14,7 @@ import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Tick } from '@/ui/Tick';
-import { putSchedule } from './putSchedule';
+import { putSchedule } from '@/planner/putSchedule';
 
 const AT_MOST = 24;
 

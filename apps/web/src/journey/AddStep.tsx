@@ -6,7 +6,7 @@ import { v7 as uuid } from 'uuid';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Words } from '@/ui/Words';
-import type { Layup } from './useLayup';
+import type { Layup } from '@/layup/useLayup';
 
 export interface AddStepProps {
   layup: Layup;

@@ -21,17 +21,17 @@ import { Notice } from '@/ui/Notice';
 import { hatched } from '@/ui/hatched';
 import { Words } from '@/ui/Words';
 import { showFault } from '@/ui/showFault';
-import { InForm } from './InForm';
-import { AnnealAgain } from './AnnealAgain';
-import { Stuck } from './Stuck';
+import { InForm } from '@/planner/InForm';
+import { AnnealAgain } from '@/planner/AnnealAgain';
+import { Stuck } from '@/planner/Stuck';
 import { doneUntil } from './doneUntil';
 import { StepMoves } from './StepMoves';
-import { StepPlanner } from './StepPlanner';
-import { OutdatedNotice } from './OutdatedNotice';
-import { useOutdated } from './useOutdated';
-import { lengthWithin } from './typed';
-import type { Layup } from './useLayup';
-import { type PlanFiring, usePlanFiring } from './usePlanFiring';
+import { StepPlanner } from '@/planner/StepPlanner';
+import { OutdatedNotice } from '@/planner/OutdatedNotice';
+import { useOutdated } from '@/planner/useOutdated';
+import { lengthWithin } from '@/layup/typed';
+import type { Layup } from '@/layup/useLayup';
+import { type PlanFiring, usePlanFiring } from '@/planner/usePlanFiring';
 
 export interface StepChainProps {
   layup: Layup;

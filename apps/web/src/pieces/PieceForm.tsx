@@ -31,7 +31,7 @@ import {
   fieldOfPath,
   glassFor,
   outlineOf,
-} from './pieceEntry';
+} from '@/layup/pieceEntry';
 
 export interface PieceFormProps {
   shelves: Shelves;

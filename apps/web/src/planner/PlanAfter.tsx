@@ -7,7 +7,7 @@ import { v7 as uuid } from 'uuid';
 import { useUnits } from '@/data/FormUnits';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
-import type { Layup } from './useLayup';
+import type { Layup } from '@/layup/useLayup';
 
 export interface PlanAfterProps {
   layup: Layup;

@@ -19,9 +19,9 @@ import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Stepper } from '@/ui/Stepper';
 import { clamp, stepFrom } from '@/ui/stepFrom';
-import { massWithin, numberWithin } from './typed';
+import { massWithin, numberWithin } from '@/layup/typed';
 import { CutFields } from './CutFields';
-import { aTenth, Length, Count, Time, FACES } from './HandSteppers';
+import { aTenth, Length, Count, Time, FACES } from '@/layup/HandSteppers';
 
 export interface HandFieldsProps {
   step: LayStep | BenchStep;

@@ -35,7 +35,7 @@ import { Notice } from '@/ui/Notice';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { broughtBy } from './BodyFigures';
-import { lengthWithin, massWithin, numberWithin } from './typed';
+import { lengthWithin, massWithin, numberWithin } from '@/layup/typed';
 
 export interface KeepMadeProps {
   piece: { id: string; name: string };

@@ -4,7 +4,7 @@ import type { Shelves, Step } from '@torvin/schema';
 import { useLocalSearchParams } from 'expo-router';
 import { Notice } from '@/ui/Notice';
 import { PlanAfter } from './PlanAfter';
-import type { Layup } from './useLayup';
+import type { Layup } from '@/layup/useLayup';
 
 export interface AnnealAgainProps {
   layup: Layup;

@@ -9,7 +9,7 @@ import { space } from '@/theme/theme';
 import { Fold } from '@/ui/Fold';
 import { PlanAfter } from './PlanAfter';
 import { RescueCard } from './RescueCard';
-import type { Layup } from './useLayup';
+import type { Layup } from '@/layup/useLayup';
 
 export interface StuckProps {
   layup: Layup;

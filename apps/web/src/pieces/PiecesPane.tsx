@@ -18,7 +18,7 @@ import { ListScreen } from '@/ui/Screen';
 import { Search } from '@/ui/Search';
 import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
-import { filedWords, layersWords } from './describe';
+import { filedWords, layersWords } from '@/layup/describe';
 import { PieceFace } from './PieceFace';
 import { ReadPieceFile } from './PieceFileActions';
 import { asked, usePiecesQuery } from './usePiecesQuery';

@@ -7,7 +7,7 @@ import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { LinkRow } from '@/ui/LinkRow';
 import { Words } from '@/ui/Words';
-import { layersWords } from './describe';
+import { layersWords } from '@/layup/describe';
 import { PieceFace } from './PieceFace';
 
 const FACE = { width: 88, height: 48 };

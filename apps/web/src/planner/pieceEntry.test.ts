@@ -3,9 +3,9 @@ import type { Look } from '@torvin/core/look';
 import { type LaidLayer, asJourney, laidLayers } from '@torvin/core/piece';
 import { METRIC } from '@torvin/core/units';
 import { EMPTY_SHELVES, type FormRecord, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
-import { type PieceEntry, entryOf, fieldOfPath, newEntry, PIECE_ENTRY_SCHEMAS, outlineOf } from './pieceEntry';
+import { type PieceEntry, entryOf, fieldOfPath, newEntry, PIECE_ENTRY_SCHEMAS, outlineOf } from '@/layup/pieceEntry';
 import { type StepEntry, entryOfStep, setUpIn, stepOf, usualWet, whyImpossible, withLook, withSetUp } from './stepEntry';
-import { numberWithin } from './typed';
+import { numberWithin } from '@/layup/typed';
 
 const kiln = {
   name: 'Kiln',
