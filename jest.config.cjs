@@ -1,6 +1,7 @@
 /** Three kinds of tests: the node-side workspaces, the interface in jsdom, and the browser against a real server. */
 const node = {
   testEnvironment: 'node',
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/apps/web/src/$1' },
   transform: { '\\.[cm]?[jt]sx?$': '<rootDir>/scripts/esbuildTransform.cjs' },
   transformIgnorePatterns: ['/node_modules/(?!(uuid|ml-levenberg-marquardt|is-any-array)/)'],
 };
@@ -14,7 +15,6 @@ module.exports = {
     {
       ...node,
       displayName: 'unit',
-      moduleNameMapper: { '^@/(.*)$': '<rootDir>/apps/web/src/$1' },
       testMatch: [
         '<rootDir>/packages/**/*.test.ts',
         '<rootDir>/apps/server/**/*.test.ts',

@@ -130,6 +130,11 @@ test('a piece deleted elsewhere is asked about where it is open and in the heade
     () => other('DELETE', `pieces/${id}`, { version }),
   );
   await me.sees('gone-choice', /This piece was deleted elsewhere meanwhile/);
+  // In sight, however far down the page one was.
+  await me.page.waitForFunction(() => {
+    const { top = -1, bottom = Infinity } = document.querySelector('[data-testid="gone-choice"]')?.getBoundingClientRect() ?? {};
+    return top >= 0 && bottom <= window.innerHeight;
+  });
   await place(me, '/notebook');
   await me.sees('connection', /^1 not saved$/);
   await me.press('connection');

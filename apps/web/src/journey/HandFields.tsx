@@ -86,6 +86,7 @@ export function HandFields({ step, shelves, pieceId, change }: HandFieldsProps) 
             label="open"
             shown={{ figure: String(Math.round(step.cover * 100)), unit: '%' }}
             read={(typed) => numberWithin(typed, 'What is not masked', { least: 1, most: 100 })}
+            value={Math.round(step.cover * 100)}
             stepped={(direction) => clamp(Math.round(step.cover * 100) + 5 * direction, { least: 1, most: 100 })}
             onValue={(percent) => change({ ...step, cover: percent / 100 }, 'cover')}
             testID="blast-cover"

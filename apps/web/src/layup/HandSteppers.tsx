@@ -37,6 +37,7 @@ export function Length({
       shown={formatLength(value_m, units.length)}
       other={formatLength(value_m, otherUnits(units).length)}
       read={(typed) => lengthWithin(typed, name, range.least, range.most, units.length)}
+      value={value_m}
       stepped={(direction) => clamp(stepFrom(value_m, direction, aTenth(value_m)), range)}
       onValue={onValue}
       testID={testID}
@@ -64,6 +65,7 @@ export function Count({
       label={label}
       shown={{ figure: String(value), unit: '' }}
       read={(typed) => numberWithin(typed, name, range, 'whole')}
+      value={value}
       stepped={(direction) => clamp(value + direction, range)}
       onValue={onValue}
       testID={testID}
@@ -101,6 +103,7 @@ export function Time({
       label={label}
       shown={shown}
       read={read}
+      value={value_s}
       stepped={(direction) => clamp(stepFrom(value_s, direction, value_s >= 4 * 3600 ? 3600 : QUARTER_S), { least: 0, most: LONGEST_S })}
       onValue={onValue}
       testID={testID}

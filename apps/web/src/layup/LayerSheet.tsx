@@ -167,6 +167,7 @@ function LayerFigures({ layer, sizes_m, area_m2, density_kg_m3, change }: Figure
             shown={formatStock(layer.thickness_m, units.length)}
             other={formatStock(layer.thickness_m, otherUnits(units).length)}
             read={(typed) => lengthWithin(typed, 'The sheet', SHEET_RANGE_M.least, SHEET_RANGE_M.most, units.length)}
+            value={layer.thickness_m}
             stepped={(direction) => nextOf(sizes_m, layer.thickness_m, direction)}
             onValue={(thickness_m) => change({ ...layer, thickness_m }, 'depth')}
             testID="layer-depth"
@@ -178,6 +179,7 @@ function LayerFigures({ layer, sizes_m, area_m2, density_kg_m3, change }: Figure
               shown={formatLength(layer.overhang_m ?? 0, units.length)}
               other={formatLength(layer.overhang_m ?? 0, otherUnits(units).length)}
               read={(typed) => lengthWithin(typed, 'The overhang', OVERHANG_RANGE_M.least, OVERHANG_RANGE_M.most, units.length)}
+              value={layer.overhang_m ?? 0}
               stepped={(direction) => clamp(stepFrom(layer.overhang_m ?? 0, direction, MILLIMETRE), OVERHANG_RANGE_M)}
               onValue={(overhang_m) => change({ ...layer, overhang_m }, 'overhang')}
               testID="layer-overhang"
@@ -192,6 +194,7 @@ function LayerFigures({ layer, sizes_m, area_m2, density_kg_m3, change }: Figure
                 label="number"
                 shown={{ figure: String(layer.count), unit: '' }}
                 read={(typed) => numberWithin(typed, 'The number of pieces', { least: 1, most: PIECES_AT_MOST }, 'whole')}
+                value={layer.count}
                 stepped={(direction) => clamp(layer.count + direction, { least: 1, most: PIECES_AT_MOST })}
                 onValue={(count) => change({ ...layer, count }, 'number')}
                 testID="layer-count"
@@ -210,6 +213,7 @@ function LayerFigures({ layer, sizes_m, area_m2, density_kg_m3, change }: Figure
             shown={formatStock(layer.diameter_m, units.length)}
             other={formatStock(layer.diameter_m, otherUnits(units).length)}
             read={(typed) => lengthWithin(typed, 'The diameter', ROD_RANGE_M.least, ROD_RANGE_M.most, units.length)}
+            value={layer.diameter_m}
             stepped={(direction) => clamp(stepFrom(layer.diameter_m, direction, MILLIMETRE / 2), ROD_RANGE_M)}
             onValue={(diameter_m) => change({ ...layer, diameter_m }, 'diameter')}
             testID="layer-diameter"
@@ -300,6 +304,7 @@ function Cover({ cover, onCover }: { cover: number; onCover(cover: number): void
         const share = numberWithin(typed.replace('%', ''), 'The share of the outline', { least: COVER_RANGE.least * 100, most: COVER_RANGE.most * 100 });
         return share.ok ? { ok: true, value: share.value / 100 } : share;
       }}
+      value={cover}
       stepped={(direction) => clamp(stepFrom(cover, direction, 0.05), COVER_RANGE)}
       onValue={onCover}
       testID="layer-cover"

@@ -76,6 +76,7 @@ export function Sizes({ part, onOutline }: { part: Chosen; onOutline(outline: Pa
         shown={formatLength(value, units.length)}
         other={formatLength(value, otherUnits(units).length)}
         read={(typed) => lengthWithin(typed, 'The part', PART_RANGE_M.least, PART_RANGE_M.most, units.length)}
+        value={value}
         stepped={(direction) => clamp(stepFrom(value, direction, units.length === 'in' ? 0.0254 / 16 : MILLIMETRE), PART_RANGE_M)}
         onValue={onValue}
         testID={testID}

@@ -36,6 +36,7 @@ export function Repeat({ most, unit, onLay }: { most: number; unit: 'mm' | 'in';
       label={label}
       shown={{ figure: String(row[key]), unit: '' }}
       read={(typed) => numberWithin(typed, 'The number', { least: 1, most }, 'whole')}
+      value={row[key]}
       stepped={(direction) => clamp(row[key] + direction, { least: 1, most })}
       onValue={(value) => setRow({ ...row, [key]: value })}
       testID={`repeat-${key}`}
@@ -46,6 +47,7 @@ export function Repeat({ most, unit, onLay }: { most: number; unit: 'mm' | 'in';
       label={label}
       shown={formatLength(row[key], unit)}
       read={(typed) => lengthWithin(typed, 'The gap', 0, 1, unit)}
+      value={row[key]}
       stepped={(direction) => clamp(stepFrom(row[key], direction, unit === 'in' ? 0.0254 / 16 : MILLIMETRE), { least: 0, most: 1 })}
       onValue={(value) => setRow({ ...row, [key]: value })}
       testID={testID}
@@ -79,6 +81,7 @@ export function Ring({ onLay }: { onLay(count: number): void }) {
         label="in all"
         shown={{ figure: String(count), unit: '' }}
         read={(typed) => numberWithin(typed, 'The number', range, 'whole')}
+        value={count}
         stepped={(direction) => clamp(count + direction, range)}
         onValue={setCount}
         testID="ring-count"

@@ -133,6 +133,7 @@ function Sheet({ layup, within, places, onPlaces }: SketchSheetProps) {
             label="wide"
             shown={formatLength(sketch.width_m, unit)}
             read={(typed) => lengthWithin(typed, 'The sketch', SKETCH_RANGE_M.least, SKETCH_RANGE_M.most, unit)}
+            value={sketch.width_m}
             stepped={(direction) => clamp(stepFrom(sketch.width_m, direction, one), SKETCH_RANGE_M)}
             onValue={(width_m) => layup.edit(layUnder(doc, { ...sketch, width_m }), 'sketch width')}
             testID="sketch-wide"

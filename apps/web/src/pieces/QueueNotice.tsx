@@ -1,13 +1,18 @@
 /** What of a piece was refused: both states where somebody else saved first, else why; the person decides. */
 import type { Piece } from '@torvin/schema';
 import type { QueueState } from '@/outbox/useOutbox';
+import { useEffect } from 'react';
 import { Action } from '@/ui/Action';
 import { GoneChoice } from '@/ui/GoneChoice';
 import { Notice } from '@/ui/Notice';
+import { showFault } from '@/ui/showFault';
 import { StaleChoice } from './StaleChoice';
 
 /** mine: in a few words, what would be saved. */
 export function QueueNotice({ queue, mine }: { queue: QueueState<Piece>; mine: string }) {
+  const isAsked = queue.elsewhere !== null || queue.gone || queue.problem !== null;
+  // Far down a long page nobody would see it.
+  useEffect(() => (isAsked ? showFault() : undefined), [isAsked]);
   if (queue.elsewhere) return <StaleChoice current={queue.elsewhere} mine={mine} onTakeTheirs={queue.takeTheirs} onKeepMine={queue.keepMine} />;
   if (queue.gone) return <GoneChoice what="piece" onLeave={queue.takeTheirs} onBringBack={queue.keepMine} />;
   if (!queue.problem) return null;

@@ -108,6 +108,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
         shown={formatTemperature(segment.target_C, unit)}
         other={formatTemperature(segment.target_C, otherTemperature(unit))}
         read={readTarget}
+        value={segment.target_C}
         stepped={(direction) => Math.min(celsiusFrom(stepFrom(Number(formatTemperature(segment.target_C, unit).figure), direction, 5), unit), kiln.top_C)}
         onValue={(target_C) => onChange({ ...segment, target_C })}
         testID="step-target"
@@ -132,6 +133,7 @@ export function SegmentSheet({ index, segments, firing, evaluation, unit, onRows
         label="hold"
         shown={formatDuration(segment.hold_s)}
         read={readHold}
+        value={segment.hold_s}
         stepped={(direction) => Math.min(Math.max(stepFrom(segment.hold_s / 60, direction, segment.hold_s >= 3600 ? 5 : 1) * 60, 0), HOLD_AT_MOST_S)}
         onValue={(hold_s) => onChange({ ...segment, hold_s })}
         testID="step-hold"

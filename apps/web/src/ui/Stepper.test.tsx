@@ -2,7 +2,7 @@ import type { Outcome } from '@torvin/core/problem';
 import { type Figure, formatDuration, formatLength, parseDuration, parseLength } from '@torvin/core/units';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { stepFrom } from './stepFrom';
+import { nextOf, stepFrom } from './stepFrom';
 import { Stepper } from './Stepper';
 
 function shown(onValue: (value: number) => void, read: (typed: string) => Outcome<number> = (typed) => parseDuration(typed)): void {
@@ -77,4 +77,31 @@ test('what was typed is read in the unit it was typed in, where the studio goes 
   fireEvent.change(screen.getByTestId('deep'), { target: { value: '1' } });
   fireEvent.blur(screen.getByTestId('deep'));
   expect(values).toEqual([0.012, 0.0254]);
+});
+
+test('where a step would lead nowhere its button cannot be pressed', () => {
+  const sizes_m = [0.002, 0.003, 0.006];
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      {sizes_m.map((value) => (
+        <Stepper
+          key={value}
+          label="deep"
+          shown={formatLength(value, 'mm')}
+          read={(typed) => parseLength(typed, 'mm')}
+          stepped={(direction) => nextOf(sizes_m, value, direction)}
+          value={value}
+          onValue={() => undefined}
+          testID={`deep-${value}`}
+        />
+      ))}
+    </QueryClientProvider>,
+  );
+  const isOff = (testId: string): boolean =>
+    screen.getByTestId(testId).getAttribute('aria-disabled') === 'true' || screen.getByTestId(testId).hasAttribute('disabled');
+  expect(sizes_m.map((value) => [isOff(`deep-${value}-less`), isOff(`deep-${value}-more`)])).toEqual([
+    [true, false],
+    [false, false],
+    [false, true],
+  ]);
 });

@@ -16,11 +16,17 @@ export interface StepperProps<T> {
   /** Reads what was typed. */
   read(typed: string): Outcome<T>;
   stepped(direction: 1 | -1): T;
+  /** As it stands, where a step may lead nowhere: at its end a button can not be pressed. */
+  value?: T;
   onValue(value: T): void;
   testID: string;
 }
 
-export function Stepper<T>({ label, shown, other, read, stepped, onValue, testID }: StepperProps<T>) {
+/** Rounding apart. */
+const isSame = (one: unknown, other: unknown): boolean =>
+  typeof one === 'number' && typeof other === 'number' ? Math.abs(one - other) <= 1e-9 * Math.max(1, Math.abs(one)) : Object.is(one, other);
+
+export function Stepper<T>({ label, shown, other, read, stepped, value, onValue, testID }: StepperProps<T>) {
   const { colours } = useTheme();
   const [typed, setTyped] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
@@ -48,6 +54,8 @@ export function Stepper<T>({ label, shown, other, read, stepped, onValue, testID
     onValue(stepped(direction));
   };
 
+  const ends = (direction: 1 | -1): boolean => value !== undefined && isSame(stepped(direction), value);
+
   return (
     <View>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
@@ -56,7 +64,7 @@ export function Stepper<T>({ label, shown, other, read, stepped, onValue, testID
             {label}
           </Words>
         </View>
-        <Action kind="plain" title="−" label={`${label} less`} testID={`${testID}-less`} onPress={() => step(-1)} />
+        <Action kind="plain" title="−" label={`${label} less`} disabled={ends(-1)} testID={`${testID}-less`} onPress={() => step(-1)} />
         <TextInput
           value={typed ?? shown.figure}
           onChangeText={type}
@@ -83,7 +91,7 @@ export function Stepper<T>({ label, shown, other, read, stepped, onValue, testID
             {shown.unit}
           </Words>
         </View>
-        <Action kind="plain" title="+" label={`${label} more`} testID={`${testID}-more`} onPress={() => step(1)} />
+        <Action kind="plain" title="+" label={`${label} more`} disabled={ends(1)} testID={`${testID}-more`} onPress={() => step(1)} />
       </View>
       {other && error === null && (
         <Words size="note" tone="muted" style={{ textAlign: 'center', marginTop: -4 }} testID={`${testID}-other`}>

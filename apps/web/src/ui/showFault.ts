@@ -1,7 +1,8 @@
 /** A refusal is seen: what is wrong comes into sight, and its field has the cursor. */
 
 /** Faults in the order of the page: under a field, or as a notice of their own. */
-const FAULTS = '[data-testid$="-error"], [data-testid^="fault-"], [data-testid="plan-problem"], [data-testid="stale-choice"], [data-testid="gone-choice"]';
+const FAULTS =
+  '[data-testid$="-error"], [data-testid^="fault-"], [data-testid="plan-problem"], [data-testid="stale-choice"], [data-testid="gone-choice"], [data-testid="not-taken"]';
 /** Until it is drawn, ms. */
 const DRAWN_MS = 50;
 
