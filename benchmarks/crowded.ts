@@ -16,7 +16,7 @@ async function crowded(): Promise<Studio> {
   const studio = new Studio();
   await studio.start();
   await studio.stop();
-  const { db, letGo } = openDatabase(studio.dataDir, join(ROOT, 'apps/server/src/db/migrations'));
+  const { db, closeWhole } = openDatabase(studio.dataDir, join(ROOT, 'apps/server/src/db/migrations'));
   fillTenYears(db, PIECES, Date.now());
   const [glass] = db
     .select()
@@ -27,7 +27,7 @@ async function crowded(): Promise<Studio> {
     db.insert(records)
       .values(Array.from({ length: AT_ONCE }, (_, i) => ({ ...glass, id: `glass-${from + i}`, doc: { ...glass.doc, name: `Glass no. ${from + i}` } })))
       .run();
-  await letGo();
+  await closeWhole();
   await studio.start();
   return studio;
 }

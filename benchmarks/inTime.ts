@@ -1,6 +1,6 @@
 /** Journeys and the glass in time: what a fold costs, and the frames while a finger moves the time of a slump. */
 import { TYPICAL_FAMILIES } from '@torvin/core/glass';
-import { type JourneyStep, type PieceDocument, bodiesAfter, journeyWarnings } from '@torvin/core/piece';
+import { type JourneyStep, type PieceDocument, applySteps, journeyWarnings } from '@torvin/core/piece';
 import { METRIC } from '@torvin/core/units';
 import { Studio } from '../e2e/server';
 import { PHONE, Visitor, launch } from '../e2e/visitor';
@@ -39,10 +39,10 @@ export function measureFold(): void {
   const doc = twelveSteps();
   report(
     'a journey of twelve steps, folded',
-    median(ROUNDS, () => bodiesAfter(doc, GLASSES)),
+    median(ROUNDS, () => applySteps(doc, GLASSES)),
     'to be under 50 ms',
   );
-  const after = bodiesAfter(doc, GLASSES);
+  const after = applySteps(doc, GLASSES);
   report(
     'what has to be said of its steps',
     median(ROUNDS, () => journeyWarnings(after, GLASSES, METRIC)),

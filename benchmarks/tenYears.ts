@@ -19,9 +19,9 @@ async function filled(): Promise<Studio> {
   const studio = new Studio();
   await studio.start();
   await studio.stop();
-  const { db, letGo } = openDatabase(studio.dataDir, join(ROOT, 'apps/server/src/db/migrations'));
+  const { db, closeWhole } = openDatabase(studio.dataDir, join(ROOT, 'apps/server/src/db/migrations'));
   fillTenYears(db, COUNT, Date.now());
-  await letGo();
+  await closeWhole();
   await studio.start();
   return studio;
 }

@@ -13,9 +13,9 @@ const COUNT = 5000;
 
 beforeAll(async () => {
   await studio.stop();
-  const { db, letGo } = openDatabase(studio.dataDir, join(ROOT, 'apps/server/src/db/migrations'));
+  const { db, closeWhole } = openDatabase(studio.dataDir, join(ROOT, 'apps/server/src/db/migrations'));
   fillTenYears(db, COUNT, Date.now());
-  await letGo();
+  await closeWhole();
   await studio.start();
 });
 

@@ -366,7 +366,7 @@ const STEPS = [
     if (!entry?.refused) return;
     const { problem } = entry.refused;
     decided(run, () => {
-      if (!mine) outbox.letGo(entry.id);
+      if (!mine) outbox.discard(entry.id);
       else if (problem.code === 'deleted') outbox.bringBackWithMine(entry.id);
       else if (isConflict(entry.refused as Box.Refusal)) outbox.mineOverTheirs(entry.id);
       else outbox.again(entry.id);

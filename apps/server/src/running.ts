@@ -102,7 +102,7 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
     exchanging = true;
     try {
       await allQuiet(0);
-      await opened.letGo();
+      await opened.closeWhole();
       opened = await open();
       app = createApp({ ...parts, opened, backups, access, hub, room, lines });
     } catch (error) {
@@ -121,7 +121,7 @@ export async function runStudio(parts: RunningParts): Promise<Running> {
     try {
       // Whoever asked for the exchange is waiting too.
       await allQuiet(1);
-      await opened.letGo();
+      await opened.closeWhole();
       let aside: string | null = null;
       try {
         aside = swapIn(dataDir, incoming, now());

@@ -24,7 +24,7 @@ import {
   type BodyNow,
   type BodyProfile,
   type NamedGlass,
-  bodiesAfter,
+  applySteps,
   nothingYet,
   bodyProfile,
   type OfFiredLayers,
@@ -363,7 +363,7 @@ function bodyByNow(doc: PieceDoc, lastOf: (stepId: string) => FiringResult | nul
   const { journey } = doc;
   const next = nextStep(journey, lastOf);
   const made = next === null ? journey.length : journey.indexOf(next) + (next.kind === 'fire' ? 0 : 1);
-  return bodiesAfter({ ...doc, journey: journey.slice(0, made) }, glasses).at(-1)?.body ?? nothingYet(doc);
+  return applySteps({ ...doc, journey: journey.slice(0, made) }, glasses).at(-1)?.body ?? nothingYet(doc);
 }
 
 export const NewPieceSchema = z.strictObject({ id, name: pieceName, doc: PieceDocSchema });

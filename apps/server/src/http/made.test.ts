@@ -1,5 +1,5 @@
 /** Made glass: who takes of it, what is left, that no piece is made of itself, and that it goes along in files. */
-import { type LaidLayer, type PieceDocument, bodiesAfter, namedGlasses, takenBy } from '@torvin/core/piece';
+import { type LaidLayer, type PieceDocument, applySteps, namedGlasses, takenBy } from '@torvin/core/piece';
 import type { Made, MadeUse, Piece, PieceFile, Shelves } from '@torvin/schema';
 import { sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
@@ -117,7 +117,7 @@ test('of every piece it is known what it takes of which glass, by what it lays',
     const own = rows.filter(({ pieceId }) => pieceId === id);
     expect(new Map(own.map(({ glassId: of, mass_kg }) => [of, mass_kg]))).toEqual(takenBy(doc, glasses));
     // Held against the fold itself: what all steps have laid.
-    const laid_kg = bodiesAfter(doc, glasses).reduce((sum, after) => sum + after.laid_kg, 0);
+    const laid_kg = applySteps(doc, glasses).reduce((sum, after) => sum + after.laid_kg, 0);
     const filled_kg = doc.journey.reduce((sum, step) => sum + (step.kind === 'fill' ? step.mass_kg : 0), 0);
     expect(own.reduce((sum, { mass_kg }) => sum + (mass_kg ?? NaN), 0)).toBeCloseTo(laid_kg + filled_kg, 9);
   }

@@ -1,12 +1,12 @@
 /** A save applies a piece's journey once, however much follows from it: counted by how often its one turning over was. */
 import type { LaidLayer, PieceDocument } from '@torvin/core/piece';
 import { v7 as uuid } from 'uuid';
-import type * as handWork from '../../../../packages/core/src/piece/handWork';
+import type * as handSteps from '../../../../packages/core/src/piece/handSteps';
 import type * as testServer from '../test/testServer';
 
 let mockTurned = 0;
-jest.mock('../../../../packages/core/src/piece/handWork', () => {
-  const real = jest.requireActual<typeof handWork>('../../../../packages/core/src/piece/handWork');
+jest.mock('../../../../packages/core/src/piece/handSteps', () => {
+  const real = jest.requireActual<typeof handSteps>('../../../../packages/core/src/piece/handSteps');
   return {
     ...real,
     turn: (...asked: Parameters<typeof real.turn>) => {

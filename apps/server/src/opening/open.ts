@@ -25,7 +25,7 @@ export interface Opened {
   /** Another one for another database, also where it was put in the place of the first. */
   mark: string;
   /** Brings all of it into the one file and closes it, so that the file can be moved; rejects where another program reads it. */
-  letGo(): Promise<void>;
+  closeWhole(): Promise<void>;
   close(): void;
 }
 
@@ -111,7 +111,7 @@ export function openDatabase(dataDir: string, migrationsDir: string, { beginAnew
     noteChanges(db);
     countChanges(db);
   }
-  return { db, schema: wanted, mark: markOf(file), letGo: () => letGo(driver), close: () => driver.close() };
+  return { db, schema: wanted, mark: markOf(file), closeWhole: () => closeWhole(driver), close: () => driver.close() };
 }
 
 /** Looked into without writing: what a newer program made of it is left as it is. */
@@ -187,7 +187,7 @@ function missingIn(db: Database): string[] {
  * A closed connection holds its file until what was prepared on it has been cleared from memory, and SQLite then takes away the
  * log that has the file's name, which may be another's by that time. So memory is cleared first.
  */
-async function letGo(driver: Driver.Database): Promise<void> {
+async function closeWhole(driver: Driver.Database): Promise<void> {
   driver.pragma('busy_timeout = 0');
   for (let tries = 1; ; tries += 1) {
     await clearMemory();

@@ -12,16 +12,16 @@ const [folder, migrations] = process.argv.slice(2);
 const demo = join(folder, 'demo');
 const seeded = openDatabase(demo, migrations);
 seedDemo(seeded.db, NOW);
-await seeded.letGo();
+await seeded.closeWhole();
 
 const pictured = join(folder, 'pictured');
 cpSync(demo, pictured, { recursive: true });
 const withPhotos = openDatabase(pictured, migrations);
 await addDemoPhotos(withPhotos.db, pictured, NOW);
-await withPhotos.letGo();
+await withPhotos.closeWhole();
 
 const tenYears = join(folder, 'tenYears');
 cpSync(demo, tenYears, { recursive: true });
 const filled = openDatabase(tenYears, migrations);
 fillTenYears(filled.db, TEN_YEARS_COUNT, NOW);
-await filled.letGo();
+await filled.closeWhole();

@@ -3,7 +3,7 @@ import {
   type AfterStep,
   type JourneyStep,
   type LayStep,
-  bodiesAfter,
+  applySteps,
   drawnBody,
   firingsOf,
   isLaying,
@@ -40,7 +40,7 @@ const cameOf = (result: FiringResult | null | undefined): Pick<StripStep, 'came'
 export function useJourney(doc: PieceDoc, fired: Piece['fired'], shelves: Shelves, wanted: string | null): Journey {
   const units = useUnits();
   const glasses = namedGlasses(shelves);
-  const after = useMemo(() => bodiesAfter(doc, glasses), [doc, glasses]);
+  const after = useMemo(() => applySteps(doc, glasses), [doc, glasses]);
   const schedules = useSchedules(firingsOf(doc).flatMap(({ scheduleId }) => scheduleId ?? []));
   const warnings = useMemo(
     () => journeyWarnings(after, glasses, units, ({ scheduleId }) => schedules.find(({ id }) => id === scheduleId)?.result.work_perPa.mean ?? null),

@@ -364,7 +364,7 @@ describe('a refused save', () => {
     write('b');
     outbox.put('note', { text: 'n' });
     await settle();
-    outbox.letGo(id);
+    outbox.discard(id);
     await settle();
     expect([desk.text, desk.notes]).toEqual([[], ['n']]);
     write('c');
@@ -422,7 +422,7 @@ describe('a refused save', () => {
     desk.next = [{ kind: 'refused', problem: problem('deleted'), current: { version: 2, lines: [] } }];
     outbox.put('line', { text: 'b' }, { on: 2 });
     await settle();
-    outbox.letGo(outbox.entries()[0].id);
+    outbox.discard(outbox.entries()[0].id);
     expect([outbox.entries(), desk.text]).toEqual([[], ['wasa']]);
   });
 

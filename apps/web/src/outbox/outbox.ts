@@ -291,7 +291,7 @@ export class Outbox {
   }
 
   /** Gives up a save that was refused, or has not gone, and those that rest on it. */
-  letGo(id: string): void {
+  discard(id: string): void {
     const refused = this.list.find((entry) => entry.id === id);
     if (!refused) return;
     for (const entry of this.restingOn(refused)) {

@@ -54,7 +54,7 @@ export function useShownQueue<S>(queue: string): QueueState<S> {
     problem: refusal && !stale && !gone ? refusal.problem : null,
     gone,
     elsewhere: stale ? (refusal.current as S) : null,
-    takeTheirs: () => refused && outbox.letGo(refused.id),
+    takeTheirs: () => refused && outbox.discard(refused.id),
     keepMine: () => refused && (gone ? outbox.bringBackWithMine(refused.id) : outbox.mineOverTheirs(refused.id)),
     retry: () => refused && outbox.again(refused.id),
   };
@@ -72,7 +72,7 @@ export interface Saving<N extends SaveName> {
   /** What this form left refused when it was open before, and whose word is still to be said. */
   left: Variables[N] | null;
   /** Lets go of what was refused: what stands elsewhere stands. */
-  letGo(): void;
+  discard(): void;
   /** Brings back what was deleted elsewhere, with what was changed here. */
   bringBack(then: () => void): void;
 }
@@ -116,9 +116,9 @@ export function useSave<N extends SaveName>(name: N, of?: (variables: Variables[
     refusal,
     last: last?.variables ?? null,
     left: left ? (left.variables as Variables[N]) : null,
-    letGo() {
+    discard() {
       setRefusal(null);
-      if (last) outbox.letGo(last.id);
+      if (last) outbox.discard(last.id);
     },
     bringBack(then) {
       setRefusal(null);

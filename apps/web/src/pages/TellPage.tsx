@@ -31,7 +31,7 @@ const TellForm = inFormUnits(Tell);
 function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; back: Back }) {
   const router = useRouter();
   const { id } = firing;
-  const { save, saving, held, refusal, last, left, letGo, bringBack } = useSave('saveFiring', (variables) => variables.id === id);
+  const { save, saving, held, refusal, last, left, discard, bringBack } = useSave('saveFiring', (variables) => variables.id === id);
   /** As it stood when the form was filled: it may be told of elsewhere, and be read anew, while one types. */
   const [base, setBase] = useState(() => (left?.before ? { version: 0, before: left.before } : { version: firing.version, before: toldOf(firing) }));
   const [began] = useState<Told>(() => ({ ...firing, ...(left?.body as Told | undefined) }));
@@ -45,7 +45,7 @@ function Tell({ detail: { firing, schedule }, back }: { detail: FiringDetail; ba
   const isAsked = stale !== null || gone;
   useEffect(() => (isAsked ? showFault() : undefined), [isAsked]);
   const leaveMine = (): void => {
-    letGo();
+    discard();
     then();
   };
   return (

@@ -83,7 +83,7 @@ export function PhotoPicker({ hashes, of, onChange }: PhotoPickerProps) {
   }
 
   function remove(hash: string): void {
-    for (const id of localIdsIn([hash])) outbox.letGo(id);
+    for (const id of localIdsIn([hash])) outbox.discard(id);
     set(hashes.filter((one) => one !== hash));
   }
 

@@ -8,11 +8,11 @@ import { photoUrl, usePhotoUrl } from './Thumbnail';
 
 type Arrival = { ok: true } | { ok: false; problem: { message: string } };
 const mockArrivals: ((arrival: Arrival) => void)[] = [];
-const mockLetGo: string[] = [];
+const mockDiscarded: string[] = [];
 jest.mock('@/outbox/useOutbox', () => ({
   useOutbox: () => ({
     put: () => ({ arrival: new Promise<Arrival>((resolve) => mockArrivals.push(resolve)) }),
-    letGo: (id: string) => void mockLetGo.push(id),
+    discard: (id: string) => void mockDiscarded.push(id),
   }),
   useEntries: () => mockArrivals,
   useOwn: () => ({ put: () => undefined, isHere: () => true }),
@@ -23,7 +23,7 @@ const hash = (i: number): string => i.toString(16).padStart(64, '0');
 const revoked = jest.fn();
 beforeEach(() => {
   mockArrivals.length = 0;
-  mockLetGo.length = 0;
+  mockDiscarded.length = 0;
   revoked.mockClear();
   Object.assign(URL, { createObjectURL: () => 'blob:here', revokeObjectURL: revoked });
 });
@@ -83,7 +83,7 @@ test('one that was taken away before the answer came says nothing, and is sent n
   await waitFor(() => expect(mockArrivals).toHaveLength(1));
   const [film] = localIdsIn(shown);
   fireEvent.click(screen.getByTestId('photo-remove-0'));
-  expect(mockLetGo).toEqual([film]);
+  expect(mockDiscarded).toEqual([film]);
   await act(async () => {
     mockArrivals[0]({ ok: false, problem: { message: 'It is no picture that can be read.' } });
     await Promise.resolve();

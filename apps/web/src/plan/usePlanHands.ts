@@ -82,7 +82,7 @@ export function usePlanHands(
     return { dx_m: dx + dx_m, dy_m: dy + dy_m, turn_deg: 0, guides };
   };
 
-  const letGo = (success: boolean): void => {
+  const endDrag = (success: boolean): void => {
     const last = now.current.held;
     taken.current = false;
     setHeld(null);
@@ -112,7 +112,7 @@ export function usePlanHands(
       .onUpdate(({ translationX, translationY }) => {
         if (taken.current) setHeld(carried(translationX, translationY));
       })
-      .onFinalize((_event, success) => letGo(success));
+      .onFinalize((_event, success) => endDrag(success));
     return Gesture.Race(pan, tap);
   }, []);
 
@@ -131,7 +131,7 @@ export function usePlanHands(
         taken.current = true;
       })
       .onUpdate(({ translationX, translationY }) => setHeld(carried(translationX, translationY)))
-      .onFinalize((_event, success) => letGo(success));
+      .onFinalize((_event, success) => endDrag(success));
     return Gesture.Race(pan, tap);
   }, []);
 
@@ -159,7 +159,7 @@ export function usePlanHands(
           const others = parts.length === 1 ? all.filter(({ id }) => id !== parts[0].id).map(({ turned_deg }) => turned_deg) : [];
           setHeld({ ...STILL, turn_deg: wholeTurn(snappedTurn(first + by, others, SNAP_DEG) - first) });
         })
-        .onFinalize((_event, success) => letGo(success)),
+        .onFinalize((_event, success) => endDrag(success)),
     [],
   );
 

@@ -64,7 +64,7 @@ export const Bead = memo(function Bead({ index, y, live, right, value_C, least_C
   const now = useRef({ value_C, least_C, most_C, scale });
   now.current = { value_C, least_C, most_C, scale };
 
-  const letGo = useRef((keep: boolean) => {
+  const endDrag = useRef((keep: boolean) => {
     const last = drag.current;
     drag.current = null;
     setHeld(false);
@@ -89,7 +89,7 @@ export const Bead = memo(function Bead({ index, y, live, right, value_C, least_C
         drag.current = dragTo(drag.current, absoluteX, performance.now(), axis.perPixel, least, most);
         if (drag.current.value_C !== before) handlers.onMove(index, drag.current.value_C);
       })
-      .onFinalize((_event, success) => letGo.current(success));
+      .onFinalize((_event, success) => endDrag.current(success));
     const tap = Gesture.Tap()
       .runOnJS(true)
       .onEnd(() => handlers.onSelect(index));
@@ -98,7 +98,7 @@ export const Bead = memo(function Bead({ index, y, live, right, value_C, least_C
 
   useEffect(() => {
     if (!held) return undefined;
-    const cancel = (): void => letGo.current(false);
+    const cancel = (): void => endDrag.current(false);
     const escape = (event: KeyboardEvent): void => {
       if (event.key !== 'Escape') return;
       // The bead alone goes back; what else is open stays.

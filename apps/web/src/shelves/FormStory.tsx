@@ -2,7 +2,7 @@
 import { type FormShape, type FormView, depthOf, insideOf } from '@torvin/core/form';
 import { shapeOf } from '@torvin/core/piece';
 import { formFigures, materialWords, printWords } from '@torvin/core/quantity';
-import { letGo, letGoWords } from '@torvin/core/release';
+import { formClearance, formClearanceWords } from '@torvin/core/release';
 import { formatLength, formatMass, formatVolume, parseLength, text } from '@torvin/core/units';
 import { type FormRecord, FORM_USE_NAMES, type Shelves } from '@torvin/schema';
 import { useState } from 'react';
@@ -27,8 +27,8 @@ export function FormStory({ form, shelves }: { form: FormRecord; shelves: Shelve
   const offered = shelves.families.filter(({ id }) => !shelves.archived.includes(id));
   const family = offered.find(({ id }) => id === familyId) ?? mostUsed(shelves);
   const shape = shapeOf(form);
-  const told = family && letGo(family, shape);
-  const said = told && letGoWords(told, shape, units, (shape.liner_m ?? 0) > 0);
+  const told = family && formClearance(family, shape);
+  const said = told && formClearanceWords(told, shape, units, (shape.liner_m ?? 0) > 0);
   const figures = family ? formFigures(shape, family, BLANK_M, units) : [];
   const ofWhat = materialWords(shape, units);
   const isTwoSided = shape.plan !== 'round' || shape.door_m !== undefined;

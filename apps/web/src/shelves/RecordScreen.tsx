@@ -145,8 +145,8 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
     if (toBeMade) router.replace(`/shelves/makings/new?on=${record.id}`);
     else leave();
   };
-  const letGo = (): void => {
-    save.letGo();
+  const discard = (): void => {
+    save.discard();
     draft.done();
     leave();
   };
@@ -197,14 +197,14 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
             actions={
               <>
                 <Action title="Save mine over it" testID="keep-mine" onPress={() => keep(stale)} />
-                <Action kind="second" title="Let mine go" testID="let-mine-go" onPress={letGo} />
+                <Action kind="second" title="Let mine go" testID="let-mine-go" onPress={discard} />
               </>
             }
           >
             {`This record was changed elsewhere meanwhile; it is now ${[called(stale), sourceOf(stale)].filter(Boolean).join(', ')}.`}
           </Notice>
         )}
-        {gone && <GoneChoice what={one} onBringBack={() => save.bringBack(done)} onLeave={letGo} />}
+        {gone && <GoneChoice what={one} onBringBack={() => save.bringBack(done)} onLeave={discard} />}
         {!isLeft && (
           <DraftOffer
             draft={draft}

@@ -167,7 +167,7 @@ function RefusedSave({ entry, refusal }: { entry: Entry; refusal: Refusal }) {
             />
           )}
           {way === 'mine' && <Action title="Save mine over it" testID="refused-mine" onPress={() => outbox.mineOverTheirs(entry.id)} />}
-          <Action kind="second" title="Let it go" testID="refused-drop" onPress={() => outbox.letGo(entry.id)} />
+          <Action kind="second" title="Let it go" testID="refused-drop" onPress={() => outbox.discard(entry.id)} />
         </>
       }
     >

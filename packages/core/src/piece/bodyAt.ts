@@ -1,7 +1,7 @@
 /** The body that a firing of a piece meets: what the steps before it have made. */
 import { type Outcome, found, refused } from '../problem';
 import type { Body } from '../schedule/firingCase';
-import { bodiesAfter } from './bodiesAfter';
+import { applySteps } from './applySteps';
 import { type BodyNow, bodyOf, nothingYet } from './bodyNow';
 import type { PieceDocument } from './document';
 import { placeOf } from './journey';
@@ -19,7 +19,7 @@ export interface Met {
 /** Before a step; of an id that is not in it, at the end of the journey. */
 export function bodyBefore(doc: Journeying, stepId: string, glasses: readonly NamedGlass[]): Outcome<Met> {
   const at = placeOf(doc, stepId);
-  const after = bodiesAfter({ ...doc, journey: doc.journey.slice(0, at) }, glasses);
+  const after = applySteps({ ...doc, journey: doc.journey.slice(0, at) }, glasses);
   const fault = after.find(({ problem }) => problem !== null);
   if (fault?.problem) return refused(fault.problem.code, `doc.journey.${after.indexOf(fault)}`, fault.problem.message);
   const now = after.at(-1)?.body ?? nothingYet(doc);

@@ -11,8 +11,8 @@ import { type FormSurface, formSurface } from '../form/surface';
 import { blank } from '../quantity/blank';
 import { blankFor } from '../quantity/formTold';
 import { isLaid } from '../release/coat';
-import { letGo } from '../release/letGo';
-import { type LetGoTold, letGoWords } from '../release/letGoWords';
+import { formClearance } from '../release/formClearance';
+import { type LetGoTold, formClearanceWords } from '../release/formClearanceWords';
 import { DROPS_M, type RescueTold, rescueOf, rescueWords } from '../release/rescue';
 import { RECIPES } from '../look/recipes/all';
 import type { FiringCase } from '../schedule/firingCase';
@@ -246,7 +246,7 @@ export function formNotes(form: HeldForm, firing: FiringCase, paper_m: number, u
   if (RECIPES[firing.look].frees) return { ...NOTHING, rescue: rescueIn(shape, firing, units), warns: hotFor(form, hottest_C, units), notes: [] };
   // What lies under glass in a dam is on the shelf: its walls have their liner alone.
   const between_m = paper_m > 0 && shape.use !== 'dam' ? paper_m : (shape.liner_m ?? 0);
-  const told = letGo(mainGlass(firing.body), shape, between_m, comesDown(form, firing.body));
+  const told = formClearance(mainGlass(firing.body), shape, between_m, comesDown(form, firing.body));
   const own = ((): Own => {
     switch (shape.use) {
       case 'hollow':
@@ -264,7 +264,10 @@ export function formNotes(form: HeldForm, firing: FiringCase, paper_m: number, u
   })();
   return {
     ...NOTHING,
-    letsGo: told && { ...letGoWords(told, shape, units, between_m > 0), isSound: told.verdict === 'free' || told.verdict === 'rides' || shape.once === true },
+    letsGo: told && {
+      ...formClearanceWords(told, shape, units, between_m > 0),
+      isSound: told.verdict === 'free' || told.verdict === 'rides' || shape.once === true,
+    },
     warns: [...own.warns, ...hotFor(form, hottest_C, units)],
     notes: own.notes,
     cutTo: own.cutTo ?? null,

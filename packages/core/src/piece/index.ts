@@ -36,7 +36,7 @@ export { asJourney, type EarlierDocument, FIRST_LAID_ID, firingOf, firingsOf, is
 export { untoldBefore, untoldWords } from './untold';
 export { type FitAsked, fitBefore, fitWarnings, standingWarnings } from './standing';
 export { journeyWarnings, type WorkOf } from './journeyWarnings';
-export { type AfterStep, bodiesAfter } from './bodiesAfter';
+export { type AfterStep, applySteps } from './applySteps';
 export { type BodyNow, bodyOf, isOnePiece, isSealed, massNow, nothingYet } from './bodyNow';
 export { bodyWords, CLEANED_NAMES, FACE_NAMES, HAND_NAMES, JOINED_NAMES, LOOKED_NAMES, stepName, stepWords, strikeWords, TAKEN_NAMES } from './stepWords';
 export { setupWords, SHELF_STANDS, standsAs } from './words';

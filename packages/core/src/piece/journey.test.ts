@@ -7,7 +7,7 @@ import { ghostOf } from '../look/ghost';
 import { LOOKS, RECIPES } from '../look/recipes/all';
 import { aimedWork, neededWork } from '../look/work';
 import { TYPICAL_WORKS } from '../look/works';
-import { type AfterStep, bodiesAfter } from './bodiesAfter';
+import { type AfterStep, applySteps } from './applySteps';
 import { bodyOf, isOnePiece, isSealed } from './bodyNow';
 import { type Edited, addLayer, addStep, changeStep, moveLayer, moveStep, removeLayer, removeStep, tellDone, tellMeasured } from './commands';
 import { type BenchStep, type JourneyStep, type LaidLayer, PARTS_AT_MOST, type PieceDocument, type PlannedStep, STEPS_AT_MOST } from './document';
@@ -128,7 +128,7 @@ test('what is laid on is what is there and all that was taken, within a thousand
     fc.property(journeys, (doc) => {
       let laid = 0;
       let taken = 0;
-      const all = bodiesAfter(doc, GLASSES);
+      const all = applySteps(doc, GLASSES);
       for (const after of all) {
         laid += after.laid_kg;
         taken += after.taken.reduce((sum, { mass_kg }) => sum + mass_kg, 0);
@@ -155,7 +155,7 @@ const bars: LaidLayer = { id: 'bars', glassId: 'rose', form: 'pieces', thickness
 const laid = (id: string, layers: LaidLayer[], side: 'above' | 'below' = 'above'): JourneyStep => ({ id, kind: 'lay', side, layers });
 const pieceOf = (...journey: JourneyStep[]): PieceDocument => ({ schemaVersion: 3, footprint: rectangle, dammed: false, typed: {}, journey });
 const hand = (id: string, rest: object): JourneyStep => ({ id, ...rest }) as JourneyStep;
-const last = (doc: PieceDocument): AfterStep => bodiesAfter(doc, GLASSES).at(-1)!;
+const last = (doc: PieceDocument): AfterStep => applySteps(doc, GLASSES).at(-1)!;
 const DENSITY = { clear: 2500, rose: 2480 };
 
 describe('a step', () => {
@@ -185,7 +185,7 @@ describe('a step', () => {
     ] as const) {
       const after = last(doc);
       expect(after.problem?.message).toMatch(words);
-      const before = bodiesAfter(doc, GLASSES).at(-2);
+      const before = applySteps(doc, GLASSES).at(-2);
       expect(after.mass_kg).toBe(before?.mass_kg ?? 0);
       expect(after.taken).toEqual([]);
     }
@@ -338,13 +338,13 @@ describe('of a body', () => {
       hand('g', { kind: 'grind', at: 'up', depth_m: 0.001 }),
     );
     // 20 × 10 × 0.3 cm³ at 2.5 g/cm³; 4 × 10 cm off, of it 0.2 × (16 + 10) × 2 cm mud; 0.1 cm off the rest.
-    const ledger = ledgerOf(bodiesAfter(doc, GLASSES));
+    const ledger = ledgerOf(applySteps(doc, GLASSES));
     expect(ledger.laid_kg).toBeCloseTo(0.15, 9);
     expect(Object.fromEntries(ledger.taken.map(({ as, mass_kg }) => [as, Math.round(mass_kg * 1e7) / 1e4]))).toEqual({ kerf: 7.8, offcut: 22.2, ground: 40 });
     expect(ledger.left_kg).toBeCloseTo(0.08, 9);
     expect(ledgerWords(ledger, METRIC)).toBe('Laid on 150 g − 8 g kerf − 22 g cut off − 40 g ground off = 80 g.');
     expect(ledgerWords(ledger, { ...METRIC, mass: 'oz' })).toMatch(/^Laid on 5\.3 oz − .* = 2\.8 oz\.$/);
-    expect(ledgerWords(ledgerOf(bodiesAfter(pieceOf(base), GLASSES)), METRIC)).toBeNull();
+    expect(ledgerWords(ledgerOf(applySteps(pieceOf(base), GLASSES)), METRIC)).toBeNull();
   });
 
   test('is told what touches, as long as it is no seam', () => {

@@ -7,7 +7,7 @@ import { drapeAfter, workToDrape, workToSag } from '../flow/sag';
 import { STUDIO_SHELF } from '../testCases';
 import { METRIC } from '../units/convert';
 import { bodyBefore } from './bodyAt';
-import { bodiesAfter } from './bodiesAfter';
+import { applySteps } from './applySteps';
 import { type Edited, addStep, changeLayer, moveStep, removeStep, tellDone, tellMeasured } from './commands';
 import type { JourneyStep, LaidLayer, PieceDocument, PlannedStep } from './document';
 import { firingOf, firingsOf } from './journey';
@@ -30,7 +30,7 @@ const doc = (...journey: JourneyStep[]): PieceDocument => ({
 const fuse = fire('f', 'fullFuse');
 const slump = fire('s', 'slump', { kind: 'inMould', paper: false, shaping: { kind: 'hollow', span_m: 0.14, depth_m: 0.018 } });
 const drape = fire('d', 'drape', { kind: 'overFormer', paper: false, shaping: { kind: 'former', overhang_m: 0.05, drop_m: 0.04 } });
-const said = (of: PieceDocument, work?: number): string[] => journeyWarnings(bodiesAfter(of, GLASSES), GLASSES, METRIC, () => work ?? null).at(-1) ?? [];
+const said = (of: PieceDocument, work?: number): string[] => journeyWarnings(applySteps(of, GLASSES), GLASSES, METRIC, () => work ?? null).at(-1) ?? [];
 const done = (outcome: Outcome<Edited>): PieceDocument => valueOf(outcome).doc;
 
 describe('said where it stands', () => {
@@ -69,7 +69,7 @@ describe('said where it stands', () => {
     expect(said(doc(laid, fuse, slump, hand('w', { kind: 'polish', at: 'up', depth_m: 1e-4 })))[0]).toMatch(/^Its face is bent by 18 mm since the slump/);
     expect(said(doc(laid, fuse, slump, hand('w', { kind: 'polish', at: 'rim', depth_m: 1e-4 })))).toEqual([]);
     expect(said(doc({ ...laid, layers: [sheet('a')] }, fuse))[0]).toMatch(/^Its rim draws in by about [\d.]+ mm and thickens towards the 6\.5 mm/);
-    const inInches = journeyWarnings(bodiesAfter(doc(laid, fuse, slump, fire('p', 'tack')), GLASSES), GLASSES, { ...METRIC, length: 'in' });
+    const inInches = journeyWarnings(applySteps(doc(laid, fuse, slump, fire('p', 'tack')), GLASSES), GLASSES, { ...METRIC, length: 'in' });
     expect(inInches.flat().join()).not.toMatch(/\d mm/);
   });
 });

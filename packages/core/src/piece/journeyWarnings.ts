@@ -15,7 +15,7 @@ import type { Body } from '../schedule/firingCase';
 import { STANDARD_GRAVITY_m_s2 } from '../units/physical';
 import type { Units } from '../units/convert';
 import { formatLength, text } from '../units/format';
-import type { AfterStep } from './bodiesAfter';
+import type { AfterStep } from './applySteps';
 import { type BodyNow, type Formed, bodyOf, isSealed } from './bodyNow';
 import type { PlannedStep } from './document';
 import { shapingOf } from './inForm';

@@ -1,8 +1,8 @@
 /** Where the glass of a piece came from and went to, over all of its steps so far. */
 import type { Units } from '../units/convert';
 import { formatMass, text } from '../units/format';
-import type { AfterStep } from './bodiesAfter';
-import type { Taken } from './doing';
+import type { AfterStep } from './applySteps';
+import type { Taken } from './stepOutcome';
 import { TAKEN_NAMES } from './stepWords';
 
 export interface Ledger {

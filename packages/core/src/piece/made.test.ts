@@ -6,7 +6,7 @@ import { TYPICAL_FAMILIES } from '../glass/families';
 import { stripsOnEdge } from '../plan/motifs';
 import { valueOf } from '../problem';
 import { METRIC } from '../units/convert';
-import { type AfterStep, bodiesAfter } from './bodiesAfter';
+import { type AfterStep, applySteps } from './applySteps';
 import { bodyOf, nothingYet } from './bodyNow';
 import type { JourneyStep, LaidLayer, PieceDocument, PlannedStep } from './document';
 import { drawnLayers } from './drawnLayers';
@@ -48,7 +48,7 @@ const fused: PlannedStep = {
 };
 const pieceOf = (journey: JourneyStep[], dammed = false): PieceDocument => ({ schemaVersion: 3, footprint: outline, dammed, typed: {}, journey });
 const sheet = (id: string, glassId: string, thickness_m = 0.003): LaidLayer => ({ id, glassId, form: 'sheet', thickness_m });
-const after = (doc: PieceDocument, shelf = BARE): AfterStep[] => bodiesAfter(doc, namedGlasses(shelf));
+const after = (doc: PieceDocument, shelf = BARE): AfterStep[] => applySteps(doc, namedGlasses(shelf));
 let count = 0;
 const newId = (): string => `p${(count += 1)}`;
 

@@ -6,7 +6,7 @@ import { withId } from './byId';
 import { type Footprint, footprintArea } from '../body/footprint';
 import { closes, rowsOf } from '../body/layers';
 import { type PlacedPart, partArea } from '../plan/parts';
-import { type AfterStep, bodiesAfter, laidBy } from './bodiesAfter';
+import { type AfterStep, applySteps, laidBy } from './applySteps';
 import { type BodyNow, coverOf, deepOf, massNow, nothingYet } from './bodyNow';
 import type { Cutting, LaidLayer, LayerForm, PieceDocument } from './document';
 import { acrossOf, partsOf } from './placed';
@@ -202,7 +202,7 @@ export function takenBy(doc: Pick<PieceDocument, 'footprint' | 'dammed' | 'journ
   const taken = new Map(glassIdsIn(doc).map((id) => [id, 0]));
   const add = (id: string, mass_kg: number): void => void taken.set(id, (taken.get(id) ?? 0) + mass_kg);
   const lastLaid = doc.journey.findLastIndex(({ kind }) => kind === 'lay');
-  const before = bodiesAfter({ ...doc, journey: doc.journey.slice(0, Math.max(lastLaid, 0)) }, glasses);
+  const before = applySteps({ ...doc, journey: doc.journey.slice(0, Math.max(lastLaid, 0)) }, glasses);
   doc.journey.forEach((step, i) => {
     if (step.kind === 'fill') add(step.glassId, step.mass_kg);
     if (step.kind !== 'lay') return;

@@ -4,7 +4,7 @@ import type { PlacedPart } from '../plan/parts';
 import type { Outcome } from '../problem';
 import { designDepth } from '../look/unevenness';
 import { unlikeColumns } from '../schedule/resolved';
-import { bodiesAfter } from './bodiesAfter';
+import { applySteps } from './applySteps';
 import { bodyBefore } from './bodyAt';
 import { type Edited, addLayer, changeLayer, repeatLayer, setOutline } from './commands';
 import type { JourneyStep, LaidLayer, PieceDocument } from './document';
@@ -132,7 +132,7 @@ describe('a layer of which only number and cover are known', () => {
     const spread = done(placeSpread(panel(sheet, numerals), 'numerals', newId));
     const [, layer] = laidLayers(spread);
     expect(layer).toMatchObject({ count: 7, cover: expect.closeTo(0.2, 9) });
-    const mass = (doc: PieceDocument): number => bodiesAfter(doc, glasses)[0].mass_kg;
+    const mass = (doc: PieceDocument): number => applySteps(doc, glasses)[0].mass_kg;
     expect(mass(spread)).toBeCloseTo(mass(panel(sheet, numerals)), 9);
   });
 
@@ -140,7 +140,7 @@ describe('a layer of which only number and cover are known', () => {
     const rods: LaidLayer = { id: 'rods', form: 'stringer', glassId: 'rose', diameter_m: 0.002, cover: 0.1 };
     const spread = done(placeSpread(panel(sheet, rods), 'rods', newId));
     expect(partsOf(laidLayers(spread)[1])).toHaveLength(15);
-    expect(bodiesAfter(spread, glasses)[0].mass_kg).toBeCloseTo(bodiesAfter(panel(sheet, rods), glasses)[0].mass_kg, 9);
+    expect(applySteps(spread, glasses)[0].mass_kg).toBeCloseTo(applySteps(panel(sheet, rods), glasses)[0].mass_kg, 9);
   });
 });
 
@@ -175,7 +175,7 @@ describe('the body of what is placed', () => {
     ...{ kind: 'fire', id: look, look, setup: { kind: 'bareShelf', paper: false }, kilnId: 'k', controllerId: 'c' },
     ...{ school: { soak: 'auto', heat: 'cooler' }, scheduleId: null, computedId: null },
   });
-  const after = (...steps: JourneyStep[]) => bodiesAfter({ ...placed, journey: [...placed.journey, ...steps] }, glasses).at(-1);
+  const after = (...steps: JourneyStep[]) => applySteps({ ...placed, journey: [...placed.journey, ...steps] }, glasses).at(-1);
 
   test('sinks in a tack where it lies, and its glass stays', () => {
     const last = after(fire('tack'))?.body.layers[1];

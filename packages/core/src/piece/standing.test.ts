@@ -5,7 +5,7 @@ import { resolved } from '../schedule/resolved';
 import { chanceOf } from '../controller/random.testCases';
 import { fit } from '../fit/fit';
 import { SOFT_90, STUDIO_SHELF, familyOfId } from '../testCases';
-import { bodiesAfter } from './bodiesAfter';
+import { applySteps } from './applySteps';
 import { fitQuestion } from './fitQuestion';
 import { betweenThem, formNotes } from './formNotes';
 import { undoingWarnings } from './journeyWarnings';
@@ -128,7 +128,7 @@ describe('of 200 random pieces', () => {
       const met = snapshotOf(piece, step, own);
       const held = met.ok && met.value.setup.form ? formNotes(met.value.setup.form, met.value.firing, betweenThem(step, own), METRIC, null) : null;
       const glasses = namedGlasses(own);
-      const after = bodiesAfter(piece, glasses);
+      const after = applySteps(piece, glasses);
       const at = piece.journey.indexOf(step);
       const lies = after[at - 1].body;
       const question = fitQuestion(lies.layers, own);

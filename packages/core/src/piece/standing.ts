@@ -3,7 +3,7 @@
  * for the piece, the run sheet, the key-in sheet, the start and the record. Limits that the schedule breaks are its readings' own.
  */
 import type { Units } from '../units/convert';
-import { bodiesAfter } from './bodiesAfter';
+import { applySteps } from './applySteps';
 import type { LaidLayer, PieceDocument, PlannedStep } from './document';
 import { betweenThem, formNotes, overShelf } from './formNotes';
 import { placeOf } from './journey';
@@ -38,7 +38,7 @@ export function standingWarnings(
 ): string[] {
   const glasses = namedGlasses(shelf);
   const place = placeOf(doc, step.id);
-  const before = bodiesAfter({ ...doc, journey: doc.journey.slice(0, place) }, glasses).at(-1);
+  const before = applySteps({ ...doc, journey: doc.journey.slice(0, place) }, glasses).at(-1);
   return [...ofForm(doc, step, shelf, units, hottest_C), ...(before ? undoingWarnings(step, before.body, glasses, units, work_perPa) : [])];
 }
 
@@ -51,7 +51,7 @@ export interface FitAsked {
 /** What the fit before a firing is judged from: of glasses that touch, but for what was joined before it; null where nothing is asked. */
 export function fitBefore(doc: PieceDocument, step: PlannedStep, shelf: Shelf): FitAsked | null {
   if (RECIPES[step.look].ware) return null;
-  const before = bodiesAfter({ ...doc, journey: doc.journey.slice(0, placeOf(doc, step.id)) }, namedGlasses(shelf)).at(-1)?.body;
+  const before = applySteps({ ...doc, journey: doc.journey.slice(0, placeOf(doc, step.id)) }, namedGlasses(shelf)).at(-1)?.body;
   if (!before) return null;
   const { layers, solid } = before;
   const { contacts, between, ...rest } = fitQuestion(layers, shelf);

@@ -4,7 +4,7 @@ import type { Units } from '../units/convert';
 import { formatDuration, formatLength, formatMass, text } from '../units/format';
 import type { BenchStep, CleanedOff, Face, HandKind, JoinedBy, JourneyStep, LookedWith } from './document';
 import { type BodyNow, type Surface, hasSolid, isOnePiece, isSealed } from './bodyNow';
-import type { Taken } from './doing';
+import type { Taken } from './stepOutcome';
 import type { Shelf } from './shelf';
 import { footprintWords } from '../body/footprintWords';
 

@@ -7,7 +7,7 @@ import { type FormShape, depthOf, roomOfForm } from '../form/shape';
 import type { GlassConstants } from '../glass/constants';
 import type { Units } from '../units/convert';
 import { formatLength, formatTemperature, text } from '../units/format';
-import { letGo } from './letGo';
+import { formClearance } from './formClearance';
 
 /** So far it has to be able to drop, to be seen to hang loose; and so much further than it is deep, to be free of the form on all sides. */
 export const DROPS_M = 0.02;
@@ -30,7 +30,7 @@ export interface Rescue {
 
 /** deep_m: of the glass, thick; inside_m: how high the kiln is, where that is known. Null of what glass only lies on or is broken out of. */
 export function rescueOf(glass: GlassConstants, form: FormShape, deep_m: number, inside_m = Infinity): Rescue | null {
-  const told = letGo(glass, form, 0);
+  const told = formClearance(glass, form, 0);
   if (!told) return null;
   const { way, room_m, set_C } = told;
   const hooks = told.verdict === 'hooks';

@@ -15,7 +15,7 @@ export interface Change {
   body: BodyNow;
   taken?: Taken[];
 }
-export type Doing = Outcome<Change>;
+export type StepOutcome = Outcome<Change>;
 
 /** Less than this is rounding, kg. */
 const LEAST_TOLD_KG = 1e-9;
@@ -24,4 +24,4 @@ export const unlike = (message: string): { ok: false; problem: Problem } => refu
 export const NOTHING_THERE = 'There is no glass here yet: lay some on first.';
 export const NOT_ONE = 'Nothing holds these layers together yet: fuse them first.';
 
-export const doing = (body: BodyNow, ...taken: Taken[]): Doing => found({ body, taken: taken.filter(({ mass_kg }) => mass_kg > LEAST_TOLD_KG) });
+export const stepOutcome = (body: BodyNow, ...taken: Taken[]): StepOutcome => found({ body, taken: taken.filter(({ mass_kg }) => mass_kg > LEAST_TOLD_KG) });

@@ -3,7 +3,7 @@ import { FORM_MATERIALS } from '../form/materials';
 import type { FormShape } from '../form/shape';
 import type { Units } from '../units/convert';
 import { formatLength, formatTemperature, text } from '../units/format';
-import { type LetGo, SLIDES_FROM_DEG } from './letGo';
+import { type FormClearance, SLIDES_FROM_DEG } from './formClearance';
 
 export interface LetGoTold {
   /** 'It will fall out: 0.4 mm of room.' */
@@ -18,7 +18,7 @@ const listed = (parts: readonly string[]): string => (parts.length < 2 ? parts.j
 /** Paper comes no thinner than this and is not laid thicker than that, m. */
 const PAPER_M = { least: 0.0005, most: 0.006 } as const;
 
-export function letGoWords(told: LetGo, form: Pick<FormShape, 'use' | 'once'>, units: Units, papered = false): LetGoTold {
+export function formClearanceWords(told: FormClearance, form: Pick<FormShape, 'use' | 'once'>, units: Units, papered = false): LetGoTold {
   const long = (metres: number): string => text(formatLength(metres, units.length));
   const { way, room_m, rides_m, draft_deg, paper_m } = told;
   const what = way === 'over' ? 'former' : form.use === 'dam' ? 'dam' : 'mould';
@@ -30,7 +30,7 @@ export function letGoWords(told: LetGo, form: Pick<FormShape, 'use' | 'once'>, u
       : told.at_m < PAPER_M.least
         ? ` at its ${way === 'over' ? 'foot' : 'floor'}`
         : ` ${long(told.at_m)} over its ${way === 'over' ? 'foot' : 'floor'}`;
-  const VERDICTS: Record<LetGo['verdict'], string> = {
+  const VERDICTS: Record<FormClearance['verdict'], string> = {
     free: way === 'into' ? `It will fall out: ${much} of room.` : `It will lift off: ${much} of room.`,
     near: `It may stick or not${at}: glass and form draw in by as good as the same.`,
     rides: `It will be ${much} too tight${at}, and ride ${long(rides_m ?? 0)} up walls that lean by ${lean}: sound release lets it.`,

@@ -31,7 +31,7 @@ import {
   surfaceMass,
 } from './bodyNow';
 import type { BenchStep, Cutting, Face, LaidLayer } from './document';
-import { type Doing, NOT_ONE, NOTHING_THERE, type Taken, doing, unlike } from './doing';
+import { type StepOutcome, NOT_ONE, NOTHING_THERE, type Taken, stepOutcome, unlike } from './stepOutcome';
 import { LEAST_COVER, cutTo, overTurned, unplaced } from './placed';
 import type { NamedGlass } from './shelf';
 
@@ -58,7 +58,7 @@ function otherFace(layer: LaidLayer, glasses: readonly NamedGlass[]): LaidLayer 
 }
 
 /** Turned over: what was on top lies on the shelf, coatings face the other way. */
-export function turn(now: BodyNow, glasses: readonly NamedGlass[]): Doing {
+export function turn(now: BodyNow, glasses: readonly NamedGlass[]): StepOutcome {
   if (now.layers.length === 0) return unlike(NOTHING_THERE);
   if (!isOnePiece(now)) return unlike('Only what is one piece can be turned over: fuse these layers first.');
   const layers = now.layers.toReversed().map((flat): LaidLayer => {
@@ -67,7 +67,7 @@ export function turn(now: BodyNow, glasses: readonly NamedGlass[]): Doing {
     return { ...layer, coated: layer.coated === 'up' ? 'down' : 'up' };
   });
   const faces = { up: now.faces.down, down: now.faces.up };
-  return doing({ ...now, footprint: overTurnedOutline(now.footprint), layers, faces, isTurned: !now.isTurned });
+  return stepOutcome({ ...now, footprint: overTurnedOutline(now.footprint), layers, faces, isTurned: !now.isTurned });
 }
 
 /** A layer with so much less depth, its own where it lies; null where nothing is left of it. */
@@ -127,12 +127,12 @@ const withSurface = (now: BodyNow, face: Face, surface: Surface): BodyNow => ({
   faces: { ...now.faces, [face]: { ...now.faces[face], surface } },
 });
 
-export function offFace(now: BodyNow, face: Face, depth_m: number, as: 'ground' | 'polished', glasses: readonly NamedGlass[]): Doing {
+export function offFace(now: BodyNow, face: Face, depth_m: number, as: 'ground' | 'polished', glasses: readonly NamedGlass[]): StepOutcome {
   const ground = shaved(now, face, depth_m, glasses);
-  return ground.ok ? doing(withSurface(ground.value.body, face, as), { as, mass_kg: ground.value.mass_kg }) : ground;
+  return ground.ok ? stepOutcome(withSurface(ground.value.body, face, as), { as, mass_kg: ground.value.mass_kg }) : ground;
 }
 
-export function offRim(before: BodyNow, depth_m: number, as: 'ground' | 'polished', glasses: readonly NamedGlass[]): Doing {
+export function offRim(before: BodyNow, depth_m: number, as: 'ground' | 'polished', glasses: readonly NamedGlass[]): StepOutcome {
   if (before.layers.length === 0) return unlike(NOTHING_THERE);
   if (!isOnePiece(before)) return unlike(NOT_ONE);
   if (2 * depth_m > footprintWall(before.footprint) - NARROWEST_M) return unlike('That is more than there is from rim to rim.');
@@ -140,23 +140,23 @@ export function offRim(before: BodyNow, depth_m: number, as: 'ground' | 'polishe
   const footprint = insetBy(now.footprint, depth_m);
   const off_m2 = footprintArea(now.footprint) - footprintArea(footprint);
   const layers = trimmed(now.layers).map((layer) => cutTo(layer, footprint));
-  return doing({ ...now, footprint, layers }, { as, mass_kg: off_m2 * surfaceMass(now, glasses) + overhang_kg(now, glasses) });
+  return stepOutcome({ ...now, footprint, layers }, { as, mass_kg: off_m2 * surfaceMass(now, glasses) + overhang_kg(now, glasses) });
 }
 
-function cutOut(now: BodyNow, outline: Footprint, kerf_m: number, glasses: readonly NamedGlass[]): Doing {
+function cutOut(now: BodyNow, outline: Footprint, kerf_m: number, glasses: readonly NamedGlass[]): StepOutcome {
   if (!fitsWithin(outline, now.footprint)) return unlike('The cut is larger than what is to be cut.');
   const each = surfaceMass(now, glasses);
   const off_m2 = footprintArea(now.footprint) - footprintArea(outline);
   // The blade runs outside the line, as far as there is glass.
   const mud_m2 = Math.min(footprintPerimeter(outline) * kerf_m, off_m2);
-  return doing(
+  return stepOutcome(
     { ...now, footprint: outline, layers: trimmed(now.layers).map((layer) => cutTo(layer, outline)) },
     { as: 'kerf', mass_kg: mud_m2 * each },
     { as: 'offcut', mass_kg: (off_m2 - mud_m2) * each + overhang_kg(now, glasses) },
   );
 }
 
-function cutToStrips(now: BodyNow, strip_m: number, stand: 'flat' | 'onEdge', kerf_m: number, glasses: readonly NamedGlass[]): Doing {
+function cutToStrips(now: BodyNow, strip_m: number, stand: 'flat' | 'onEdge', kerf_m: number, glasses: readonly NamedGlass[]): StepOutcome {
   const wide_m = footprintNarrow(now.footprint);
   const count = Math.floor((wide_m + kerf_m) / (strip_m + kerf_m) + 1e-9);
   if (count < 1) return unlike('The strips are wider than what is to be cut.');
@@ -171,7 +171,7 @@ function cutToStrips(now: BodyNow, strip_m: number, stand: 'flat' | 'onEdge', ke
   ];
   const layers = trimmed(now.layers).map(unplaced);
   const apart = { ...now, formed: null, dammed: false, apart: count };
-  if (stand === 'flat') return doing({ ...apart, layers, footprint: { shape: 'rectangle', width_m: count * strip_m, length_m: long_m } }, ...taken);
+  if (stand === 'flat') return stepOutcome({ ...apart, layers, footprint: { shape: 'rectangle', width_m: count * strip_m, length_m: long_m } }, ...taken);
   const depths = layers.map((layer) => deepOf(layer, glasses) * coverOf(layer));
   const deep_m = depths.reduce((sum, one) => sum + one, 0);
   const onEdge = layers.map(({ id, glassId, name }, i): LaidLayer => {
@@ -179,22 +179,22 @@ function cutToStrips(now: BodyNow, strip_m: number, stand: 'flat' | 'onEdge', ke
     const isMade = withId(glasses, glassId)?.made !== undefined;
     return { ...kept, form: 'pieces', cover: depths[i] / deep_m, count, ...(isMade ? { cutFace: 'side' } : {}) };
   });
-  return doing({ ...apart, layers: onEdge, footprint: { shape: 'rectangle', width_m: count * deep_m, length_m: long_m } }, ...taken);
+  return stepOutcome({ ...apart, layers: onEdge, footprint: { shape: 'rectangle', width_m: count * deep_m, length_m: long_m } }, ...taken);
 }
 
-function cutToSegments(now: BodyNow, count: number, kerf_m: number, glasses: readonly NamedGlass[]): Doing {
+function cutToSegments(now: BodyNow, count: number, kerf_m: number, glasses: readonly NamedGlass[]): StepOutcome {
   const area_m2 = footprintArea(now.footprint);
   const mud_m2 = Math.min((count * kerf_m * footprintSpan(now.footprint)) / 2, area_m2);
   const left = 1 - mud_m2 / area_m2;
   if (left < 0.1) return unlike('So many segments would be mud for the most part.');
-  return doing(
+  return stepOutcome(
     { ...now, footprint: scaledBy(now.footprint, Math.sqrt(left)), layers: trimmed(now.layers).map(unplaced), formed: null, apart: count },
     { as: 'kerf', mass_kg: mud_m2 * surfaceMass(now, glasses) },
     { as: 'offcut', mass_kg: overhang_kg(now, glasses) },
   );
 }
 
-export function cut(before: BodyNow, how: Cutting, kerf_m: number, glasses: readonly NamedGlass[]): Doing {
+export function cut(before: BodyNow, how: Cutting, kerf_m: number, glasses: readonly NamedGlass[]): StepOutcome {
   if (before.layers.length === 0) return unlike(NOTHING_THERE);
   if (!isOnePiece(before)) return unlike(NOT_ONE);
   const now = asSlab(before, glasses);
@@ -210,18 +210,18 @@ export function cut(before: BodyNow, how: Cutting, kerf_m: number, glasses: read
       if (!slice.ok) return slice;
       const mud = shaved(slice.value.body, how.face, kerf_m, glasses);
       if (!mud.ok) return mud;
-      return doing(mud.value.body, { as: 'offcut', mass_kg: slice.value.mass_kg }, { as: 'kerf', mass_kg: mud.value.mass_kg });
+      return stepOutcome(mud.value.body, { as: 'offcut', mass_kg: slice.value.mass_kg }, { as: 'kerf', mass_kg: mud.value.mass_kg });
     }
   }
 }
 
 /** Masked glass keeps standing: the face splits into the ground that went down and the relief over it. */
-export function blast(before: BodyNow, { face, depth_m, cover, id }: Extract<BenchStep, { kind: 'blast' }>, glasses: readonly NamedGlass[]): Doing {
+export function blast(before: BodyNow, { face, depth_m, cover, id }: Extract<BenchStep, { kind: 'blast' }>, glasses: readonly NamedGlass[]): StepOutcome {
   const whole = shaved(before, face, depth_m, glasses);
   if (!whole.ok) return whole;
   const taken: Taken = { as: 'blasted', mass_kg: whole.value.mass_kg * cover };
   const body = withSurface(whole.value.body, face, 'blasted');
-  if (cover > 1 - 1e-9 || depth_m <= 0) return doing(body, taken);
+  if (cover > 1 - 1e-9 || depth_m <= 0) return stepOutcome(body, taken);
   const now = asSlab(before, glasses);
   const stood = face === 'up' ? now.layers.toReversed() : now.layers;
   const relief: LaidLayer[] = [];
@@ -238,13 +238,13 @@ export function blast(before: BodyNow, { face, depth_m, cover, id }: Extract<Ben
   }
   const layers = face === 'up' ? [...body.layers, ...relief.toReversed()] : [...relief, ...body.layers];
   const worked = nowLaid(body, layers);
-  return doing(relief.length > 0 ? { ...worked, solid: { from: 0, to: layers.length } } : worked, taken);
+  return stepOutcome(relief.length > 0 ? { ...worked, solid: { from: 0, to: layers.length } } : worked, taken);
 }
 
 /** A masked pattern is followed as so many islands. */
 const RELIEF_COUNT = 8;
 
-export function drill(before: BodyNow, hole_m: number, count: number, glasses: readonly NamedGlass[]): Doing {
+export function drill(before: BodyNow, hole_m: number, count: number, glasses: readonly NamedGlass[]): StepOutcome {
   if (before.layers.length === 0) return unlike(NOTHING_THERE);
   if (!isOnePiece(before)) return unlike(NOT_ONE);
   const now = asSlab(before, glasses);
@@ -253,10 +253,10 @@ export function drill(before: BodyNow, hole_m: number, count: number, glasses: r
   const holes_m2 = now.holes.area_m2 + off_m2;
   if (hole_m > footprintNarrow(now.footprint) / 2 || holes_m2 > area_m2 / 2) return unlike('The holes would take more than the piece can spare.');
   const mass_kg = off_m2 * surfaceMass(now, glasses);
-  return doing({ ...now, holes: { area_m2: holes_m2, mass_kg: now.holes.mass_kg + mass_kg } }, { as: 'drilled', mass_kg });
+  return stepOutcome({ ...now, holes: { area_m2: holes_m2, mass_kg: now.holes.mass_kg + mass_kg } }, { as: 'drilled', mass_kg });
 }
 
-export function fill(before: BodyNow, { id, glassId, mass_kg, spot_m }: Extract<BenchStep, { kind: 'fill' }>, glasses: readonly NamedGlass[]): Doing {
+export function fill(before: BodyNow, { id, glassId, mass_kg, spot_m }: Extract<BenchStep, { kind: 'fill' }>, glasses: readonly NamedGlass[]): StepOutcome {
   if (before.layers.length === 0) return unlike('A fill goes into glass, and here is none yet.');
   const now = asSlab(before, glasses);
   const area_m2 = footprintArea(now.footprint);
@@ -264,5 +264,5 @@ export function fill(before: BodyNow, { id, glassId, mass_kg, spot_m }: Extract<
   if (spot_m2 > area_m2) return unlike('The spot is larger than the piece.');
   const cover = Math.max(spot_m2 / area_m2, LEAST_COVER);
   const filled: LaidLayer = { id, glassId, name: 'Fill', form: 'frit', perArea_kg_m2: mass_kg / (cover * area_m2), cover };
-  return doing({ ...now, layers: [...now.layers, filled], faces: { ...now.faces, up: { ...now.faces.up, isOpened: false } } });
+  return stepOutcome({ ...now, layers: [...now.layers, filled], faces: { ...now.faces, up: { ...now.faces.up, isOpened: false } } });
 }

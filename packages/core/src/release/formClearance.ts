@@ -11,7 +11,7 @@ import { ROOM_C } from '../units/physical';
 import { settingPoint } from '../fit/seal';
 import { release } from './gap';
 
-export interface LetGo {
+export interface FormClearance {
   way: 'into' | 'over';
   /** Across which it is reckoned: where glass and form meet worst. */
   size_m: number;
@@ -86,13 +86,13 @@ function undercutOf(form: FormShape): number {
 }
 
 /** The gravest first. Where nothing is tight, how much room there is goes by the widest level. */
-const GRAVITY: Record<LetGo['verdict'], number> = { hooks: 0, grips: 1, rides: 2, near: 3, free: 3 };
+const GRAVITY: Record<FormClearance['verdict'], number> = { hooks: 0, grips: 1, rides: 2, near: 3, free: 3 };
 
 /**
  * paper_m: how thick what lies between the two is, on each side; down_m: how far down a former the glass comes, all of it where left out.
  * Null for what glass lies on, is cast into or drips through.
  */
-export function letGo(glass: GlassConstants, form: FormShape, paper_m = form.liner_m ?? 0, down_m = Infinity): LetGo | null {
+export function formClearance(glass: GlassConstants, form: FormShape, paper_m = form.liner_m ?? 0, down_m = Infinity): FormClearance | null {
   if (form.use !== 'hollow' && form.use !== 'former' && form.use !== 'dam') return null;
   const way = form.use === 'former' ? 'over' : 'into';
   const widest_m = Math.max(form.across_m, form.plan === 'trough' ? 0 : alongOf(form));
@@ -103,7 +103,7 @@ export function letGo(glass: GlassConstants, form: FormShape, paper_m = form.lin
   const set_C = settingPoint(glass);
   const hooks_m = undercutOf(form);
   const hooks = 2 * hooks_m > Math.max(own_m * widest_m + 2 * GIVES * paper_m, NEAR_M);
-  const judged = ({ size_m, at_m, lean_deg }: Level): LetGo => {
+  const judged = ({ size_m, at_m, lean_deg }: Level): FormClearance => {
     const bare_m = own_m * size_m;
     const room_m = bare_m + 2 * GIVES * paper_m;
     const lean = Math.tan((lean_deg * Math.PI) / 180);

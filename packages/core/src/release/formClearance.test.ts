@@ -2,8 +2,8 @@ import { settingPoint } from '../fit/seal';
 import { FORM_MATERIALS } from '../form/materials';
 import type { FormShape } from '../form/shape';
 import { SOFT_90 } from '../testCases';
-import { letGo } from './letGo';
-import { letGoWords } from './letGoWords';
+import { formClearance } from './formClearance';
+import { formClearanceWords } from './formClearanceWords';
 
 const METRIC = { temperature: 'C', length: 'mm', mass: 'g' } as const;
 const form = (more: Partial<FormShape>): FormShape => ({
@@ -12,9 +12,9 @@ const form = (more: Partial<FormShape>): FormShape => ({
 });
 const fall_K = settingPoint(SOFT_90) - 20;
 const told = (more: Partial<FormShape>, paper_m?: number) => {
-  const one = letGo(SOFT_90, form(more), paper_m);
+  const one = formClearance(SOFT_90, form(more), paper_m);
   if (!one) throw new Error('no such form lets go of glass');
-  return { ...one, said: letGoWords(one, form(more), METRIC, paper_m !== undefined) };
+  return { ...one, said: formClearanceWords(one, form(more), METRIC, paper_m !== undefined) };
 };
 
 test('a hollow of clay lets go by the closed form, and says by how much', () => {
@@ -28,8 +28,8 @@ test('a hollow of clay lets go by the closed form, and says by how much', () => 
 });
 
 test('what is taken away in pieces has not to let go, and holds the glass until then', () => {
-  const told = letGo(SOFT_90, form({ use: 'former', material: 'cordierite' }));
-  const words = told && letGoWords(told, { use: 'former', once: true }, METRIC);
+  const told = formClearance(SOFT_90, form({ use: 'former', material: 'cordierite' }));
+  const words = told && formClearanceWords(told, { use: 'former', once: true }, METRIC);
   expect(words).toMatchObject({
     verdict: expect.stringMatching(/^It is taken away from the glass in pieces\. Until then it holds it: 1 mm too tight/),
     helps: [],
@@ -68,7 +68,7 @@ test('over a former it is the other way round: steel lets go, clay grips, paper 
 test('near to nothing is said to be so; what glass only lies on is not judged', () => {
   const same = told({ expansion_perK: SOFT_90.expansion_perK });
   expect(same.verdict).toBe('near');
-  for (const use of ['texture', 'cavity', 'grid'] as const) expect(letGo(SOFT_90, form({ use }))).toBeNull();
+  for (const use of ['texture', 'cavity', 'grid'] as const) expect(formClearance(SOFT_90, form({ use }))).toBeNull();
 });
 
 test('what is wider below than where the glass has to pass holds it by its shape, whatever both draw in', () => {
@@ -116,9 +116,9 @@ describe('every level is judged by itself', () => {
   });
 
   test('a skirt that ends above the foot is judged where it ends', () => {
-    const short = letGo(SOFT_90, form(dome), 0, 0.03);
+    const short = formClearance(SOFT_90, form(dome), 0, 0.03);
     expect(short).toMatchObject({ verdict: 'rides', at_m: null, size_m: expect.closeTo(0.185, 9) });
-    const half = letGo(SOFT_90, form(dome), 0, 0.055);
+    const half = formClearance(SOFT_90, form(dome), 0, 0.055);
     expect(half).toMatchObject({ verdict: 'grips', at_m: expect.closeTo(0.03, 9), size_m: expect.closeTo(0.2, 9) });
   });
 

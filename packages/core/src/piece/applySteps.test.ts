@@ -1,6 +1,6 @@
 import { TYPICAL_FAMILIES } from '../glass/families';
 import { METRIC } from '../units/convert';
-import { bodiesAfter } from './bodiesAfter';
+import { applySteps } from './applySteps';
 import { bodyBefore } from './bodyAt';
 import type { JourneyStep, PieceDocument, PlannedStep } from './document';
 import { takenBy, yieldOf } from './made';
@@ -38,12 +38,12 @@ function counted(): { doc: PieceDocument; applied: () => number } {
 test('each step is applied once, whoever asks and up to where', () => {
   const { doc, applied } = counted();
   const glasses = namedGlasses(shelf);
-  const after = bodiesAfter(doc, glasses);
+  const after = applySteps(doc, glasses);
   const once = applied();
   expect(after.map(({ problem }) => problem)).toEqual([null, null, null, null, null]);
-  expect(bodiesAfter({ ...doc, journey: doc.journey.slice(0, 3) }, glasses)[2]).toBe(after[2]);
+  expect(applySteps({ ...doc, journey: doc.journey.slice(0, 3) }, glasses)[2]).toBe(after[2]);
   takenBy(doc, glasses);
-  yieldOf(bodiesAfter(doc, glasses), glasses);
+  yieldOf(applySteps(doc, glasses), glasses);
   bodyBefore(doc, 's', glasses);
   standingWarnings(doc, fuse('s'), shelf, METRIC);
   expect([once, applied()]).toEqual([1, 1]);
@@ -52,16 +52,16 @@ test('each step is applied once, whoever asks and up to where', () => {
 test('after an edit only what follows it is applied anew; another outline, dam or shelf begins again', () => {
   const { doc, applied } = counted();
   const glasses = namedGlasses(shelf);
-  const after = bodiesAfter(doc, glasses);
-  const later = bodiesAfter({ ...doc, journey: doc.journey.with(3, lay('m', 0.002)) }, glasses);
+  const after = applySteps(doc, glasses);
+  const later = applySteps({ ...doc, journey: doc.journey.with(3, lay('m', 0.002)) }, glasses);
   expect(later.map((one, i) => one === after[i])).toEqual([true, true, true, false, false]);
   expect(applied()).toBe(1);
-  const earlier = bodiesAfter({ ...doc, journey: doc.journey.with(0, lay('l', 0.004)) }, glasses);
+  const earlier = applySteps({ ...doc, journey: doc.journey.with(0, lay('l', 0.004)) }, glasses);
   expect(earlier[2].mass_kg).toBeLessThan(after[2].mass_kg);
   expect(applied()).toBe(2);
-  bodiesAfter({ ...doc, dammed: true }, glasses);
-  bodiesAfter({ ...doc, footprint: { ...doc.footprint } }, glasses);
-  const heavier = bodiesAfter(doc, namedGlasses({ ...shelf, families: [{ ...FAMILY, density_kg_m3: 2 * FAMILY.density_kg_m3 }], glasses: [...shelf.glasses] }));
+  applySteps({ ...doc, dammed: true }, glasses);
+  applySteps({ ...doc, footprint: { ...doc.footprint } }, glasses);
+  const heavier = applySteps(doc, namedGlasses({ ...shelf, families: [{ ...FAMILY, density_kg_m3: 2 * FAMILY.density_kg_m3 }], glasses: [...shelf.glasses] }));
   expect(applied()).toBe(5);
   expect(heavier[4].mass_kg).toBeCloseTo(2 * after[4].mass_kg, 9);
 });

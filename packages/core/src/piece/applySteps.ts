@@ -10,8 +10,8 @@ import type { Problem } from '../problem';
 import { AS_MADE, type BodyNow, type Formed, NO_HOLES, asSlab, bodyOf, hasSolid, isOnePiece, massNow, nothingYet } from './bodyNow';
 import { bodyOfLayers, levelled, runOut, sunken } from './bodyOf';
 import type { JourneyStep, LaidLayer, LayStep, PieceDocument, PlannedStep } from './document';
-import { type Change, type Doing, NOT_ONE, NOTHING_THERE, type Taken, doing, unlike } from './doing';
-import { blast, cut, drill, fill, offFace, offRim, turn } from './handWork';
+import { type Change, type StepOutcome, NOT_ONE, NOTHING_THERE, type Taken, stepOutcome, unlike } from './stepOutcome';
+import { blast, cut, drill, fill, offFace, offRim, turn } from './handSteps';
 import { shapingOf } from './inForm';
 import { settled } from './placed';
 import type { NamedGlass } from './shelf';
@@ -29,13 +29,13 @@ export interface AfterStep {
   problem: Problem | null;
 }
 
-function lay(before: BodyNow, { side, layers: laid }: LayStep, glasses: readonly NamedGlass[]): Doing {
-  if (laid.length === 0) return doing(before);
+function lay(before: BodyNow, { side, layers: laid }: LayStep, glasses: readonly NamedGlass[]): StepOutcome {
+  if (laid.length === 0) return stepOutcome(before);
   const now = asSlab(before, glasses);
   const layers = laid.map((layer) => settled(layer, now.footprint));
-  if (side === 'above') return doing({ ...now, layers: [...now.layers, ...layers] });
+  if (side === 'above') return stepOutcome({ ...now, layers: [...now.layers, ...layers] });
   const over = ({ from, to }: BodyNow['solid']): BodyNow['solid'] => (to > from ? { from: from + layers.length, to: to + layers.length } : { from, to });
-  return doing({ ...now, layers: [...layers, ...now.layers], solid: over(now.solid), heated: over(now.heated) });
+  return stepOutcome({ ...now, layers: [...layers, ...now.layers], solid: over(now.solid), heated: over(now.heated) });
 }
 
 function formedBy(now: BodyNow, step: PlannedStep): Formed | null {
@@ -70,9 +70,9 @@ function lowered(now: BodyNow, step: PlannedStep, glasses: readonly NamedGlass[]
   return sunken(now.layers, footprintArea(now.footprint), (width_m) => heightLeft(mainGlass(body), width_m, max_m, aimedWork(look, needed.value)));
 }
 
-function fire(before: BodyNow, step: PlannedStep, glasses: readonly NamedGlass[]): Doing {
+function fire(before: BodyNow, step: PlannedStep, glasses: readonly NamedGlass[]): StepOutcome {
   const recipe = RECIPES[step.look];
-  if (recipe.ware || before.layers.length === 0) return doing(before);
+  if (recipe.ware || before.layers.length === 0) return stepOutcome(before);
   const now = recipe.flows ? closed(before, glasses) : before;
   const mass_kg = massNow(now, glasses);
   const formed = formedBy(now, step);
@@ -86,18 +86,18 @@ function fire(before: BodyNow, step: PlannedStep, glasses: readonly NamedGlass[]
   const faces: BodyNow['faces'] = softens ? { up: AS_MADE, down: now.faces.down } : now.faces;
   const level = softens && !now.casting ? (recipe.levels ? levelled(now.layers) : lowered(now, step, glasses)) : now.layers;
   const fired: BodyNow = { ...now, layers: level, solid, heated, formed, faces, apart: recipe.joins ? 1 : now.apart };
-  if (!flowing) return doing(fired);
+  if (!flowing) return stepOutcome(fired);
   const made = bodyOf({ ...fired, formed: null }, glasses);
   if (!made.ok) return made;
   const ran = runOut(made.value.body, step);
   // A firing that cannot be leaves it as it was laid.
-  if (ran === made.value.body) return doing(fired);
+  if (ran === made.value.body) return stepOutcome(fired);
   const { casting, footprint, dammed = false } = ran;
   const deep_m = (index: number): number =>
     ran.layers.reduce((sum, one, i) => sum + (made.value.laidAt[i] === index && 'thickness_m' in one ? one.thickness_m : 0), 0);
   const layers = casting ? fired.layers : fired.layers.map((layer, i): LaidLayer => asSheet(layer, deep_m(i)));
   const flowed: BodyNow = { ...fired, footprint, dammed, layers, casting: casting ? withoutGlass(casting) : null, formed: null };
-  return doing(flowed, { as: 'leftBehind', mass_kg: Math.max(mass_kg - massNow(flowed, glasses), 0) });
+  return stepOutcome(flowed, { as: 'leftBehind', mass_kg: Math.max(mass_kg - massNow(flowed, glasses), 0) });
 }
 
 const withoutGlass = ({ glass: _glass, ...rest }: Casting): Omit<Casting, 'glass'> => rest;
@@ -107,7 +107,7 @@ function asSheet({ id, glassId, name }: LaidLayer, thickness_m: number): LaidLay
   return { id, glassId, ...(name ? { name } : {}), form: 'sheet', thickness_m };
 }
 
-function done(now: BodyNow, step: JourneyStep, glasses: readonly NamedGlass[]): Doing {
+function done(now: BodyNow, step: JourneyStep, glasses: readonly NamedGlass[]): StepOutcome {
   switch (step.kind) {
     case 'lay':
       return lay(now, step, glasses);
@@ -131,9 +131,9 @@ function done(now: BodyNow, step: JourneyStep, glasses: readonly NamedGlass[]): 
     case 'clean':
     case 'look':
     case 'wait':
-      return doing(now);
+      return stepOutcome(now);
     case 'join':
-      return now.layers.length === 0 ? unlike(NOTHING_THERE) : isOnePiece(now) ? doing(now) : unlike(NOT_ONE);
+      return now.layers.length === 0 ? unlike(NOTHING_THERE) : isOnePiece(now) ? stepOutcome(now) : unlike(NOT_ONE);
   }
 }
 
@@ -184,7 +184,7 @@ function firstSteps({ footprint, dammed }: Pick<PieceDocument, 'footprint' | 'da
  * The body after each step of a journey, in its order. glasses: those of the shelf. Each step is applied once behind the same ones before it,
  * however often and by whom that is asked: documents are never changed, so that after an edit only what follows it is new.
  */
-export function bodiesAfter(doc: Pick<PieceDocument, 'footprint' | 'dammed' | 'journey'>, glasses: readonly NamedGlass[]): AfterStep[] {
+export function applySteps(doc: Pick<PieceDocument, 'footprint' | 'dammed' | 'journey'>, glasses: readonly NamedGlass[]): AfterStep[] {
   let now = nothingYet(doc);
   let steps = firstSteps(doc, glasses);
   return doc.journey.map((step) => {
