@@ -2,32 +2,40 @@
 import { layerDepth } from '@torvin/core/body';
 import { LOOKS } from '@torvin/core/look';
 import {
-  LAYERS_AT_MOST,
-  PARTS_AT_MOST,
-  type HeldForm,
-  type LaidLayer,
-  type PieceDocument,
-  type PlannedStep,
-  STEPS_AT_MOST,
-  type Cutting,
-  CLEANED_OFF,
-  firesNoGlass,
-  firingsOf,
-  JOINED_BY,
-  type JourneyStep,
-  laidLayers,
-  leanLayer,
-  LOOKED_WITH,
-  type Sketch,
-  SKETCH_RANGE_M,
+  applySteps,
   asJourney,
   type BodyNow,
   type BodyProfile,
-  type NamedGlass,
-  applySteps,
-  nothingYet,
   bodyProfile,
+  CLEANED_OFF,
+  type Cutting,
+  FILL_RANGE_KG,
+  firesNoGlass,
+  firingsOf,
+  type HeldForm,
+  HOLE_RANGE_M,
+  HOLES_RANGE,
+  JOINED_BY,
+  type JourneyStep,
+  KERF_RANGE_M,
+  type LaidLayer,
+  laidLayers,
+  LAYERS_AT_MOST,
+  leanLayer,
+  LOOKED_WITH,
+  type NamedGlass,
+  nothingYet,
+  OFF_RANGE_M,
   type OfFiredLayers,
+  PARTS_AT_MOST,
+  type PieceDocument,
+  type PlannedStep,
+  SEGMENTS_RANGE,
+  type Sketch,
+  SKETCH_RANGE_M,
+  SPOT_RANGE_M,
+  STEPS_AT_MOST,
+  STRIP_RANGE_M,
 } from '@torvin/core/piece';
 import { SETUP_KINDS, WETS } from '@torvin/core/schedule';
 import { formatLength, text } from '@torvin/core/units';
@@ -157,15 +165,6 @@ export const StepSchema = schemaFor<PlannedStep>()(
 );
 export type Step = z.infer<typeof StepSchema>;
 
-/** What can be asked of a step of the hands. */
-export const KERF_RANGE_M = { least: 0, most: 0.01 } as const;
-export const STRIP_RANGE_M = { least: 0.002, most: 1 } as const;
-export const SEGMENTS_RANGE = { least: 2, most: 200 } as const;
-export const OFF_RANGE_M = { least: 0, most: 0.3 } as const;
-export const HOLE_RANGE_M = { least: 0.001, most: 0.2 } as const;
-export const HOLES_RANGE = { least: 1, most: 100 } as const;
-export const FILL_RANGE_KG = { least: 1e-6, most: 1 } as const;
-export const SPOT_RANGE_M = { least: 0.001, most: 0.5 } as const;
 const LONGEST_WAIT_S = 60 * 24 * 3600;
 
 const within = (name: string, unit: string, { least, most }: { least: number; most: number }) => quantity(name, unit, least, most);

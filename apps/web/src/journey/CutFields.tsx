@@ -1,9 +1,8 @@
 /** How a piece is cut: to an outline, into strips or segments, or a slice off a face. */
 import { footprintArea } from '@torvin/core/body';
-import type { BenchStep, Cutting, JourneyStep } from '@torvin/core/piece';
-import { KERF_RANGE_M, OFF_RANGE_M, SEGMENTS_RANGE, STRIP_RANGE_M } from '@torvin/schema';
+import { type BenchStep, type Cutting, FACES, type JourneyStep, KERF_RANGE_M, OFF_RANGE_M, SEGMENTS_RANGE, STRIP_RANGE_M } from '@torvin/core/piece';
 import { Choice } from '@/ui/Choice';
-import { Count, FACES, Length } from '@/layup/HandSteppers';
+import { Count, Length } from '@/layup/HandSteppers';
 import { SHAPES, SHAPE_TITLES } from '@/layup/pieceEntry';
 
 const CUT_TITLES: { value: Cutting['to']; title: string }[] = [

@@ -3,6 +3,7 @@ import { RECIPES } from '@torvin/core/look';
 import {
   type AfterStep,
   type BenchStep,
+  benchKind,
   type JourneyStep,
   type LayStep,
   changeStep,
@@ -25,7 +26,6 @@ import { Notice } from '@/ui/Notice';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { capital } from '@/ui/capital';
-import { HAND_CAUTIONS } from '@/layup/cautions';
 import { HandFields } from './HandFields';
 import { StepMoves } from './StepMoves';
 import { StepTold } from './StepTold';
@@ -46,7 +46,7 @@ export function HandStep({ layup, pieceId, shelves, after, index, isDone }: Hand
   const { doc } = layup;
   const { step, problem, taken } = after;
   const change = (next: JourneyStep, what: string): void => layup.edit(changeStep(doc, next), `${what} ${step.id}`);
-  const caution = HAND_CAUTIONS[step.kind];
+  const caution = step.kind === 'lay' ? undefined : benchKind(step).caution;
   const mass = massNow(after.body, namedGlasses(shelves));
   return (
     <View style={{ gap: space.small }} testID="hand-step">

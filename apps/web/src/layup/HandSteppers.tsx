@@ -1,5 +1,4 @@
 /** Steppers and choices for the figures of what hands do. */
-import { FACE_NAMES } from '@torvin/core/piece';
 import type { Outcome } from '@torvin/core/problem';
 import { type Figure, formatDuration, formatLength, otherUnits, parseDuration, text } from '@torvin/core/units';
 import { useUnits } from '@/data/FormUnits';
@@ -110,6 +109,3 @@ export function Time({
     />
   );
 }
-
-/** The two faces, to choose between. */
-export const FACES = (['up', 'down'] as const).map((value) => ({ value, title: FACE_NAMES[value] }));

@@ -2,7 +2,7 @@
  * What to take care of, at the place where it matters: one for every form of glass, every set-up and every step of
  * the work; those of a kind of firing stand with its recipe. General practice; the maker's sheets, local codes and licensed people stand above it.
  */
-import type { HandKind, LayerForm } from '@torvin/core/piece';
+import type { LayerForm } from '@torvin/core/piece';
 import type { SetUpKind, Wet } from '@torvin/core/schedule';
 
 export const FORM_CAUTIONS: Record<LayerForm, string> = {
@@ -42,16 +42,3 @@ export const WORK_CAUTIONS = {
   coldWork: 'Grind wet with eye protection and ear defence, a breaker on the circuit; acids and etching creams by their makers’ sheets alone.',
   stress: 'Every figure of stress is an estimate: crossed polarisers show what is really there.',
 } as const;
-
-/** Of what hands do between firings; those of a lay-up stand with its forms. */
-export const HAND_CAUTIONS: Partial<Record<HandKind, string>> = {
-  turn: 'A fused sheet is heavy and its rim is sharp: gloves, both hands under it, and a soft cloth to turn it on.',
-  cut: 'Saw wet, with eye protection and ear defence, a breaker on the circuit and hands off the line of the blade. Fused glass breaks where it likes: let its stress out before you cut.',
-  grind: 'Grind wet with eye protection: the dust of glass and of fired primer harms the lungs for good.',
-  blast: 'Blast in a closed cabinet with extraction and a respirator, never with silica sand; ear defence, and look after the seals of the gloves.',
-  polish: 'Wheels throw what they catch: eye protection, hair and sleeves tied back, slurry kept off the electrics.',
-  drill: 'Drill wet, slowly, with the glass held on wood; eye protection, electricity away from the water, lift before the core breaks through.',
-  clean: 'Soak, do not scrape dry: primer dust holds silica and clay. Scale of steel is sharp: gloves and eye protection. Acids by their makers’ sheets alone.',
-  fill: 'Grains and powder are dust: a respirator, and wipe up wet.',
-  join: 'Adhesives by their makers’ sheets: gloves, fresh air, no UV into the eyes. What hangs over people wants a fixing that somebody licensed has judged.',
-};

@@ -9,6 +9,12 @@ import type { Look } from '../look/recipes/all';
 import type { Shaping } from '../look/shaping';
 import type { School } from '../schedule/firingCase';
 import type { SetUpKind, Wet } from '../schedule/setups';
+import type { AnyStep, HandStep } from './handStep';
+import { BENCH_KINDS, type BenchStep } from './steps/all';
+
+export type { Face, HandStep, Took } from './handStep';
+export type { BenchStep } from './steps/all';
+export type { Cutting } from './steps/cut';
 
 interface Laid {
   id: string;
@@ -86,29 +92,6 @@ export interface PlannedSetUp {
   shelf?: HeldForm;
 }
 
-/** Which face of the body, as it lies now: the one that looks into the kiln, or the one on the shelf. */
-export type Face = 'up' | 'down';
-
-/** What was seen of a step when it was done, beside what was planned. */
-export interface Took {
-  /** Glass that it took away or put on, as weighed. */
-  mass_kg?: number;
-  time_s?: number;
-}
-
-interface AnyStep {
-  id: string;
-  /** What the studio calls it; its kind names it where this is left out. */
-  name?: string;
-}
-
-/** A step that hands do. */
-export interface HandStep extends AnyStep {
-  /** When it was done, ms since 1970; not done yet where left out. */
-  doneAt?: number;
-  took?: Took;
-}
-
 /** A sheet, or more, laid on the body or under it. Index 0 is the lowest of them. */
 export interface LayStep extends HandStep {
   kind: 'lay';
@@ -132,44 +115,6 @@ export interface PlannedStep extends AnyStep {
   /** What was measured when it was opened, where it did not come out as planned: how far a shape has come down. */
   measured?: { down_m: number };
 }
-
-/** How the body is cut, and what it is laid out as again. */
-export type Cutting =
-  /** To a smaller outline, or another form of it. */
-  | { to: 'outline'; outline: Footprint }
-  /** Into strips across its width, which are laid side by side again or stood on edge. */
-  | { to: 'strips'; strip_m: number; stand: 'flat' | 'onEdge' }
-  /** Into so many segments from its middle, laid to a ring or disc again. */
-  | { to: 'segments'; count: number }
-  /** A slice off a face. */
-  | { to: 'slice'; face: Face; depth_m: number };
-
-/** What there is to look with. */
-export const LOOKED_WITH = ['eye', 'ring', 'polariser', 'guideCoat'] as const;
-export type LookedWith = (typeof LOOKED_WITH)[number];
-
-/** What is cleaned off: dust and fingerprints, primer that has to soak, the scale of a steel ring. */
-export const CLEANED_OFF = ['dust', 'primer', 'scale'] as const;
-export type CleanedOff = (typeof CLEANED_OFF)[number];
-
-export const JOINED_BY = ['glue', 'stem', 'hanger'] as const;
-export type JoinedBy = (typeof JOINED_BY)[number];
-
-export type BenchStep =
-  | (HandStep & { kind: 'turn' })
-  | (HandStep & { kind: 'cut'; cut: Cutting; /** What the blade turns to mud, m. */ kerf_m: number })
-  /** The rim by so much all round, or a face by so much of its depth. */
-  | (HandStep & { kind: 'grind'; at: 'rim' | Face; depth_m: number })
-  /** Part of a face goes down by a depth, the rest was masked and stands. */
-  | (HandStep & { kind: 'blast'; face: Face; depth_m: number; cover: number })
-  | (HandStep & { kind: 'polish'; at: 'rim' | Face; depth_m: number })
-  | (HandStep & { kind: 'drill'; hole_m: number; count: number })
-  | (HandStep & { kind: 'clean'; off: CleanedOff; soak_s: number })
-  /** Grains or a chip put into a spot, as where a bubble opened. */
-  | (HandStep & { kind: 'fill'; glassId: string; mass_kg: number; spot_m: number })
-  | (HandStep & { kind: 'look'; with: LookedWith; found?: string })
-  | (HandStep & { kind: 'wait'; for_s: number; why?: string })
-  | (HandStep & { kind: 'join'; by: JoinedBy; cure_s: number });
 
 export type JourneyStep = LayStep | PlannedStep | BenchStep;
 export type StepKind = JourneyStep['kind'];
@@ -206,18 +151,4 @@ export const LAYERS_AT_MOST = 60;
 export const STEPS_AT_MOST = 60;
 /** Cut pieces and segments, in all steps together. */
 export const PARTS_AT_MOST = 400;
-export const STEP_KINDS = [
-  'lay',
-  'fire',
-  'turn',
-  'cut',
-  'grind',
-  'blast',
-  'polish',
-  'drill',
-  'clean',
-  'fill',
-  'look',
-  'wait',
-  'join',
-] as const satisfies readonly StepKind[];
+export const STEP_KINDS: readonly StepKind[] = ['lay', 'fire', ...BENCH_KINDS];

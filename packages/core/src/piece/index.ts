@@ -5,7 +5,6 @@ export { betweenThem, type FormNotes, formNotes, rescueIn, stuckOn, overShelf } 
 export { type PutBlank, putBlank } from './putBlank';
 export {
   type BenchStep,
-  CLEANED_OFF,
   type CutFace,
   type Cutting,
   type Face,
@@ -13,7 +12,6 @@ export {
   type HandKind,
   type HandStep,
   type HeldForm,
-  JOINED_BY,
   type JourneyStep,
   type LaidLayer,
   type OfFiredLayers,
@@ -23,7 +21,6 @@ export {
   type LayerForm,
   LAYERS_AT_MOST,
   type LayStep,
-  LOOKED_WITH,
   PARTS_AT_MOST,
   type PieceDocument,
   type PlannedStep,
@@ -38,7 +35,15 @@ export { type FitAsked, fitBefore, fitWarnings, standingWarnings } from './stand
 export { journeyWarnings, type WorkOf } from './journeyWarnings';
 export { type AfterStep, applySteps } from './applySteps';
 export { type BodyNow, bodyOf, isOnePiece, isSealed, massNow, nothingYet } from './bodyNow';
-export { bodyWords, CLEANED_NAMES, FACE_NAMES, HAND_NAMES, JOINED_NAMES, LOOKED_NAMES, stepName, stepWords, strikeWords, TAKEN_NAMES } from './stepWords';
+export { BENCH_KINDS, BENCH_STEPS, benchKind, usualStep } from './steps/all';
+export { CLEANED_OFF } from './steps/clean';
+export { KERF_RANGE_M, SEGMENTS_RANGE, STRIP_RANGE_M } from './steps/cut';
+export { HOLE_RANGE_M, HOLES_RANGE } from './steps/drill';
+export { FILL_RANGE_KG, SPOT_RANGE_M } from './steps/fill';
+export { JOINED_BY } from './steps/join';
+export { LOOKED_WITH } from './steps/look';
+export { type BenchKind, type ChoiceField, FACE_NAMES, FACES, OFF_RANGE_M, type StepField } from './steps/step';
+export { bodyWords, handName, stepName, stepWords, strikeWords, TAKEN_NAMES } from './stepWords';
 export { setupWords, SHELF_STANDS, standsAs } from './words';
 export type { MadeFrom } from './madeFrom';
 export { undoes } from './undoes';
