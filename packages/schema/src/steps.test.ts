@@ -1,5 +1,5 @@
 /** What is declared of a step of the hands is what a document may hold of it. */
-import { BENCH_KINDS, type BenchStep, type StepField, benchKind, stepWords, usualStep } from '@torvin/core/piece';
+import { BENCH_KINDS, BENCH_STEPS, type BenchStep, type StepField, benchKind, stepWords, usualStep } from '@torvin/core/piece';
 import { METRIC } from '@torvin/core/units';
 import { JourneyStepSchema } from './pieces';
 
@@ -49,4 +49,12 @@ describe.each(BENCH_KINDS)('%s', (kind) => {
     const set = benchKind(step).fields.map(({ key }) => key);
     if (kind !== 'cut') expect(Object.keys(step).filter((key) => !['id', 'kind', ...set].includes(key))).toEqual([]);
   });
+});
+
+test('what is cleaned off brings its soaking: primer an hour or what was set, all else none', () => {
+  const { fields } = BENCH_STEPS.clean;
+  const brings = fields.flatMap((field) => (field.as === 'choice' && field.brings ? [field.brings] : []))[0];
+  const soaked = (off: string, soak_s: number) => brings({ id: ID, kind: 'clean', off: 'primer', soak_s }, off);
+  expect([soaked('primer', 0), soaked('primer', 7200), soaked('dust', 7200)]).toEqual([{ soak_s: 3600 }, { soak_s: 7200 }, { soak_s: 0 }]);
+  expect(fields.map(({ asks }) => asks?.({ id: ID, kind: 'clean', off: 'scale', soak_s: 0 }))).toEqual([undefined, false]);
 });

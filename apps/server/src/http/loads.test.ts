@@ -4,6 +4,7 @@ import type { Firing, LoadDetail, LoadShown, Piece, PieceFile, Schedule } from '
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { firings, pieces as rows } from '../db/tables';
+import { tellLoadSchedule } from '../store/loadSchedules';
 import { NOW, type TestServer, startTestServer } from '../test/testServer';
 
 let server: TestServer;
@@ -438,6 +439,9 @@ describe('what a load is keyed with', () => {
     expect((await detailOf(first.load.id)).schedule).toMatchObject({ number: 3, entries: [own] });
     expect((await server.ask('POST', `/api/firings/${firing.id}/restore`, {})).status).toBe(200);
     expect((await detailOf(first.load.id)).schedule).toMatchObject({ number: 4, entries: [own, { pieceId: piece.id, scheduleId }] });
+    // Where nothing came or went it is the same one.
+    tellLoadSchedule(server.opened.db, first.load.id, NOW);
+    expect(await detailOf(first.load.id)).toMatchObject({ scheduleNumber: 4, schedule: { number: 4 } });
   });
 
   test('a change of any of its pieces outdates it in words, while it is only planned', async () => {

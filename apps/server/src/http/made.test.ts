@@ -96,6 +96,8 @@ test('what is taken is told anew once the figures of a glass of the piece are ot
   const made = madeOf(origin);
   await keep(made);
   await pieceOf('Panel', thirdOf(made));
+  // More than are told in one go.
+  for (let i = 0; i < 25; i += 1) await pieceOf(`Sheet ${i}`, docOf({ glassId }));
   const untold = (): unknown => server.opened.db.get(sql`select count(*) as n from uses where mass_kg is null`);
   const [before_kg] = (await usesOf(made.id)).taken.map(({ mass_kg }) => mass_kg);
   const { families, glasses } = (await server.ask('GET', '/api/shelves')).body as Shelves;

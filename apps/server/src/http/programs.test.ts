@@ -127,13 +127,21 @@ describe('clocks that are wrong', () => {
     expect(started.status).toBe(200);
     const { load, version } = started.body;
     expect(load.ahead_s).toBe(100 * 3600);
-    const saved = (firedAt: number) =>
-      server.ask('PUT', `/api/firings/${firing.id}`, { version, firedAt, zone: 'UTC', result: null, note: '' }, clock(at + 2 * HOUR_MS));
-    // Another note alone says nothing of its start.
-    expect((await saved(at)).body.firing.load).toMatchObject({ at, ahead_s: 100 * 3600 });
-    const opened = { version: load.version, openedAt: at + 40 * HOUR_MS };
+    const saved = (on: number, firedAt: number) =>
+      server.ask('PUT', `/api/firings/${firing.id}`, { version: on, firedAt, zone: 'UTC', result: null, note: '' }, clock(at + 2 * HOUR_MS));
+    // Another note alone says nothing of its start; a start told anew is by the clock of whoever tells it.
+    expect((await saved(version, at)).body.firing.load).toMatchObject({ at, ahead_s: 100 * 3600 });
+    const again = (await saved(version + 1, at - HOUR_MS)).body.firing;
+    expect(again.load).toMatchObject({ at: at - HOUR_MS, ahead_s: 102 * 3600 });
+    expect((await saved(version + 2, at)).body.firing.load.at).toBe(at);
+    const opened = { version: load.version + 2, openedAt: at + 40 * HOUR_MS };
     expect((await server.ask('PUT', `/api/loads/${load.id}`, opened)).status).toBe(422);
     expect((await server.ask('PUT', `/api/loads/${load.id}`, opened, clock(at + 41 * HOUR_MS))).status).toBe(200);
+    // Noted by a device whose clock has not come there: what was told of the opening stands.
+    expect((await server.ask('PUT', `/api/loads/${load.id}`, { version: opened.version + 1, note: 'x' })).body).toMatchObject({
+      note: 'x',
+      openedAt: opened.openedAt,
+    });
   });
 });
 
