@@ -473,6 +473,10 @@ describe('what a load is keyed with', () => {
     await server.ask('POST', '/api/programs', first);
     const { load } = (await record(start(tiles))).body as Firing;
     expect(load).toMatchObject({ controllerId, slot: 4 });
+    // Whoever joins it with a version of its own is keyed in with it.
+    const { firing: other } = await joinedBy(load.id, load.at, tiles.schedule.segments);
+    expect(await detailOf(load.id)).toMatchObject({ controllerId, slot: 4 });
+    expect((await server.ask('DELETE', `/api/firings/${other.id}`, { version: other.version })).status).toBe(200);
     const wrong = keyed(3);
     await server.ask('POST', '/api/programs', wrong);
     expect(await detailOf(load.id)).toMatchObject({ controllerId, slot: 3 });

@@ -2,7 +2,7 @@
 import { profileOf } from '@torvin/core/controller';
 import { ProblemError } from '@torvin/core/problem';
 import type { NewProgramSchema, Program } from '@torvin/schema';
-import { and, asc, desc, eq, gt, inArray, isNull, max } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNull, max, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
 import { type Database, writing } from '../db/database';
@@ -94,23 +94,31 @@ export function keyProgram(db: Database, program: New, { now, ahead_s }: Clocks)
   });
 }
 
-/** Of loads that are not opened yet: the program in which the schedule that they run stands. */
+/** Of loads with such a schedule that are not opened yet: the program in which one of theirs stands, that which came last. */
 export function tellProgram(tx: Database, scheduleId: string): void {
-  const stands = tx
-    .select({ controllerId: programs.controllerId, slot: programs.slot })
-    .from(programs)
-    .where(and(eq(programs.scheduleId, scheduleId), isNull(programs.removedAt)))
-    .orderBy(desc(programs.place))
-    .limit(1)
-    .get();
-  const running = tx
-    .select({ id: firings.loadId })
-    .from(firings)
-    .where(and(eq(firings.scheduleId, scheduleId), isNull(firings.result), isNull(firings.deletedAt)));
-  tx.update(loads)
-    .set(stands ?? { controllerId: null, slot: null })
-    .where(and(inArray(loads.id, running), isNull(loads.openedAt)))
-    .run();
+  const open = tx
+    .selectDistinct({ id: loads.id })
+    .from(loads)
+    .innerJoin(firings, eq(firings.loadId, loads.id))
+    .where(and(eq(firings.scheduleId, scheduleId), isNull(firings.result), isNull(firings.deletedAt), isNull(loads.openedAt)))
+    .all();
+  for (const { id } of open) {
+    const own = tx
+      .select({ id: firings.scheduleId })
+      .from(firings)
+      .where(and(eq(firings.loadId, id), isNull(firings.deletedAt)));
+    const stands = tx
+      .select({ controllerId: programs.controllerId, slot: programs.slot })
+      .from(programs)
+      .where(and(inArray(programs.scheduleId, own), isNull(programs.removedAt)))
+      .orderBy(desc(programs.place))
+      .limit(1)
+      .get();
+    tx.update(loads)
+      .set(stands ?? { controllerId: sql`null`, slot: sql`null` })
+      .where(eq(loads.id, id))
+      .run();
+  }
 }
 
 /**

@@ -43,14 +43,8 @@ const NONE: ReadonlySet<number> = new Set();
 export function KeyInScreen({ piece, step, schedule, shelves, outdated, standing }: StepPageParts) {
   const { colours } = useTheme();
   const router = useRouter();
-  const units = useUnits();
   const queue = useShownQueue<Piece>(pieceQueue(piece.id));
-  // Ticks are of one schedule: another one is keyed in from its first row.
-  const [ticked, setTicked] = useState({ of: schedule.id, rows: NONE });
-  const keyed = ticked.of === schedule.id ? ticked.rows : NONE;
-  const setKeyed = (rows: ReadonlySet<number>): void => setTicked({ of: schedule.id, rows });
-  const draft = useDraft<number[]>(`key-in ${schedule.id}`);
-  useEffect(() => draft.keep([...keyed], []), [draft, keyed]);
+  const { keyed, setKeyed, toggle, draft } = useTicks(schedule.id);
   /** Slips that were found on reading back; null before that. */
   const [found, setFound] = useState<{ of: string; slips: number | null }>({ of: schedule.id, slips: null });
   const slips = found.of === schedule.id ? found.slips : null;
@@ -64,17 +58,11 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated, standing
   const controller = controllerNow(schedule, shelves);
   const { rows, switchOff, remarks } = keyIn(schedule.segments, controller);
   const broken = brokenOf(schedule.result.readings);
-  const toggle = (index: number): void => {
-    const next = new Set(keyed);
-    if (!next.delete(index)) next.add(index);
-    setKeyed(next);
-  };
   const figures = rows.map(({ rate, target, hold_min }): PanelRow => ({ rate, target, hold_min }));
   const onShelf = shelves.controllers.some(({ id }) => id === controller.id);
   const of = { pieceId: piece.id, pieceName: piece.name, stepId: step.id };
   const program = useProgram({ scheduleId: schedule.id, of, controller, rows: figures, onShelf });
   const { slot, older } = program;
-  const column = { flex: 1 } as const;
   return (
     <Screen
       title="Key in"
@@ -99,26 +87,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated, standing
         <>
           <View style={{ paddingHorizontal: space.large }}>
             <Words>{`${rows.length} segments. ${countsWords(controller)} Touch a row when it is keyed.`}</Words>
-            {broken.length > 0 && (
-              <Notice tone="warn" testID="key-in-broken">
-                {`This schedule breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${ROLE_NAMES[schedule.segments[broken[0].segment].role]}: ${brokenSentence(broken[0], { ...units, temperature: controller.unit }, schedule.snapshot.firing.look)}`}
-              </Notice>
-            )}
-            {standing.map((sentence) => (
-              <Notice key={sentence} tone="warn" testID="key-in-warning">
-                {sentence}
-              </Notice>
-            ))}
-            <Rounded {...{ schedule, controller }} />
-            {remarks.flatMap(({ kind, message }) =>
-              kind === 'rounded'
-                ? []
-                : [
-                    <Notice key={message} tone={kind === 'cannot' ? 'warn' : 'plain'}>
-                      {message}
-                    </Notice>,
-                  ],
-            )}
+            <Doubts {...{ schedule, controller, broken, standing, remarks }} />
           </View>
           <View style={{ paddingHorizontal: space.large }}>
             <DraftOffer
@@ -168,48 +137,7 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated, standing
             />
           )}
           <OnPaper page={() => keyInSvg({ piece, schedule, controller, differences: outdated, standing })} />
-          <View role="group" aria-label="Segments to key in" style={{ paddingTop: space.medium }} testID="key-in-rows">
-            {rows.map((row, index) => {
-              const done = keyed.has(index);
-              return (
-                <Tick
-                  key={index}
-                  on={done}
-                  onPress={() => toggle(index)}
-                  behind
-                  testID={`key-in-${index}`}
-                  style={{
-                    minHeight: 76,
-                    justifyContent: 'center',
-                    paddingHorizontal: space.large,
-                    borderTopWidth: 1,
-                    borderColor: colours.line,
-                    backgroundColor: done ? colours.surface : 'transparent',
-                  }}
-                  title={
-                    <View style={{ flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.medium }}>
-                      <View style={{ width: 64 }}>
-                        <Words bold size="title">
-                          {index + 1}
-                        </Words>
-                        <Words size="note" tone="muted">
-                          {row.ends ? 'Ends it' : ROLE_NAMES[schedule.segments[row.segment].role]}
-                        </Words>
-                      </View>
-                      {figuresKeyed(row, controller).map(({ kind, figure, unit }) => (
-                        <View key={kind} style={column}>
-                          <Words size="note" tone="muted">
-                            {kind}
-                          </Words>
-                          <FigureText value={{ figure, unit }} size="medium" />
-                        </View>
-                      ))}
-                    </View>
-                  }
-                />
-              );
-            })}
-          </View>
+          <KeyRows {...{ rows, schedule, controller, keyed }} onToggle={toggle} />
           <Fold title="The same in another kiln" about="as another controller counts it, and what it does there" testID="other-kiln">
             {() => <OtherKiln {...{ piece, step, schedule, shelves }} />}
           </Fold>
@@ -252,5 +180,111 @@ export function KeyInScreen({ piece, step, schedule, shelves, outdated, standing
         </>
       )}
     </Screen>
+  );
+}
+
+/** Which rows are ticked, kept until the firing is started. */
+function useTicks(scheduleId: string) {
+  // Ticks are of one schedule: another one is keyed in from its first row.
+  const [ticked, setTicked] = useState({ of: scheduleId, rows: NONE });
+  const keyed = ticked.of === scheduleId ? ticked.rows : NONE;
+  const setKeyed = (rows: ReadonlySet<number>): void => setTicked({ of: scheduleId, rows });
+  const draft = useDraft<number[]>(`key-in ${scheduleId}`);
+  useEffect(() => draft.keep([...keyed], []), [draft, keyed]);
+  const toggle = (index: number): void => {
+    const next = new Set(keyed);
+    if (!next.delete(index)) next.add(index);
+    setKeyed(next);
+  };
+  return { keyed, setKeyed, toggle, draft };
+}
+
+type Keyed = ReturnType<typeof keyIn>;
+
+interface DoubtsProps extends Pick<StepPageParts, 'schedule' | 'standing'> {
+  controller: ReturnType<typeof controllerNow>;
+  broken: ReturnType<typeof brokenOf>;
+  remarks: Keyed['remarks'];
+}
+
+/** What speaks against it before it is keyed: limits, what was found at the piece, and what this controller counts otherwise or cannot. */
+function Doubts({ schedule, controller, broken, standing, remarks }: DoubtsProps) {
+  const units = useUnits();
+  return (
+    <>
+      {broken.length > 0 && (
+        <Notice tone="warn" testID="key-in-broken">
+          {`This schedule breaks ${broken.length === 1 ? 'a limit' : `${broken.length} limits`}. ${ROLE_NAMES[schedule.segments[broken[0].segment].role]}: ${brokenSentence(broken[0], { ...units, temperature: controller.unit }, schedule.snapshot.firing.look)}`}
+        </Notice>
+      )}
+      {standing.map((sentence) => (
+        <Notice key={sentence} tone="warn" testID="key-in-warning">
+          {sentence}
+        </Notice>
+      ))}
+      <Rounded {...{ schedule, controller }} />
+      {remarks.flatMap(({ kind, message }) =>
+        kind === 'rounded'
+          ? []
+          : [
+              <Notice key={message} tone={kind === 'cannot' ? 'warn' : 'plain'}>
+                {message}
+              </Notice>,
+            ],
+      )}
+    </>
+  );
+}
+
+interface KeyRowsProps extends Pick<StepPageParts, 'schedule'> {
+  rows: Keyed['rows'];
+  controller: ReturnType<typeof controllerNow>;
+  keyed: ReadonlySet<number>;
+  onToggle(index: number): void;
+}
+
+/** One row a segment, large enough to be read and ticked while standing at the kiln. */
+function KeyRows({ rows, schedule, controller, keyed, onToggle }: KeyRowsProps) {
+  const { colours } = useTheme();
+  return (
+    <View role="group" aria-label="Segments to key in" style={{ paddingTop: space.medium }} testID="key-in-rows">
+      {rows.map((row, index) => (
+        <Tick
+          key={index}
+          on={keyed.has(index)}
+          onPress={() => onToggle(index)}
+          behind
+          testID={`key-in-${index}`}
+          style={{
+            minHeight: 76,
+            justifyContent: 'center',
+            paddingHorizontal: space.large,
+            borderTopWidth: 1,
+            borderColor: colours.line,
+            backgroundColor: keyed.has(index) ? colours.surface : 'transparent',
+          }}
+          title={
+            <View style={{ flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.medium }}>
+              <View style={{ width: 64 }}>
+                <Words bold size="title">
+                  {index + 1}
+                </Words>
+                <Words size="note" tone="muted">
+                  {row.ends ? 'Ends it' : ROLE_NAMES[schedule.segments[row.segment].role]}
+                </Words>
+              </View>
+              {figuresKeyed(row, controller).map(({ kind, figure, unit }) => (
+                <View key={kind} style={{ flex: 1 }}>
+                  <Words size="note" tone="muted">
+                    {kind}
+                  </Words>
+                  <FigureText value={{ figure, unit }} size="medium" />
+                </View>
+              ))}
+            </View>
+          }
+        />
+      ))}
+    </View>
   );
 }

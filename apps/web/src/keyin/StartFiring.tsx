@@ -55,21 +55,12 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
   const loads = useLoads();
   const outbox = useOutbox();
   const [[id, loadId]] = useState(() => [uuid(), uuid()]);
-  const [when, setWhen] = useState<When>('now');
-  const [wish, setWish] = useState<Wish>('start');
-  const [later, setLater] = useState(() => format(soon(new Date()), FIELD_TIME));
+  const time = useStartTime(schedule, mostDelay_s);
+  const { planned, at } = time;
   const alike = useAlike(schedule.id).data ?? [];
   const [together, setTogether] = useState<readonly string[]>([]);
   const [asking, setAsking] = useState(false);
-  const [wrong, setWrong] = useState<string>();
-  const planned = when === 'later';
-  const moments = momentsOf(schedule.segments, schedule.result.simulation);
-  const wished = planned ? readFieldTime(later)?.getTime() : undefined;
-  const startsAt = (now: number): number | undefined => (!planned ? now : wished === undefined ? undefined : startFor(wish, wished, moments));
-  const delayFrom = (at: number | undefined, now: number): Delay | null => (planned && at !== undefined ? delayOf(at, now, moments, mostDelay_s) : null);
   const now = useNow();
-  const at = startsAt(now);
-  const delay = delayFrom(at, now);
   const length_ms = schedule.result.simulation.total_s * 1000;
   const other = at === undefined ? null : inTheWay(loads.data ?? [], { kilnId: step.kilnId, from: at, to: at + length_ms }, now);
   const untold = untoldWords(
@@ -87,10 +78,8 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
   function start(): void {
     // Of the moment of the touch: the page may have lain open since it was last drawn.
     const pressedAt = Date.now();
-    const firedAt = startsAt(pressedAt);
-    if (firedAt === undefined) return setWrong('Say when: a day and a time.');
-    if (delayFrom(firedAt, pressedAt)?.tooLate) return setWrong('Too late for that: choose a later time.');
-    setWrong(undefined);
+    const firedAt = time.pressed(pressedAt);
+    if (firedAt === undefined) return;
     const load = { firedAt, planned, zone: Intl.DateTimeFormat().resolvedOptions().timeZone, loadId };
     const firing: NewFiring = { id, pieceId: piece.id, scheduleId: schedule.id, asItIs, ...load };
     record.save(firing, {
@@ -107,54 +96,8 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
 
   return (
     <View style={{ gap: space.small }}>
-      <Choice<When>
-        label="It starts"
-        value={when}
-        options={[
-          { value: 'now', title: 'Now' },
-          { value: 'later', title: 'Later', note: 'a delay on the controller' },
-        ]}
-        onChange={setWhen}
-        testID="start-when"
-      />
-      {planned && (
-        <Choice<Wish>
-          label="The time is that of"
-          value={wish}
-          options={[
-            { value: 'start', title: 'The start' },
-            { value: 'look', title: 'The look-in' },
-            { value: 'open', title: 'The opening' },
-          ]}
-          onChange={(next) => {
-            // The start stays: what is shown is when that comes of it.
-            if (at !== undefined) setLater(format(comesAt(next, at, moments), FIELD_TIME));
-            setWish(next);
-          }}
-          testID="delay-by"
-        />
-      )}
-      {planned && <DayTimeInput label={WISHED[wish]} value={later} onChange={setLater} error={wrong} testID="planned-start" />}
-      {delay && delay.plan !== '' && <Words testID="delay-plan">{delay.plan}</Words>}
-      {delay && delay.doubts.length > 0 && (
-        <Notice tone={delay.tooLate ? 'warn' : 'care'} testID="delay-doubts">
-          {delay.doubts.join(' ')}
-        </Notice>
-      )}
-      {other && (
-        <KilnInUse
-          load={other}
-          piece={piece}
-          step={step}
-          schedule={schedule}
-          shelves={shelves}
-          onPlan={(free) => {
-            setWhen('later');
-            setWish('start');
-            setLater(format(soon(new Date(free.until)), FIELD_TIME));
-          }}
-        />
-      )}
+      <StartTime time={time} />
+      {other && <KilnInUse load={other} piece={piece} step={step} schedule={schedule} shelves={shelves} onPlan={(free) => time.planAt(free.until)} />}
       {alike.length > 0 && <Together alike={alike} chosen={together} onChange={setTogether} />}
       {record.refusal && (
         <Notice tone="warn" testID="start-refused">
@@ -192,6 +135,79 @@ export function StartFiring({ piece, step, schedule, shelves, unticked, slips, m
         />
       )}
     </View>
+  );
+}
+
+/** When it starts: now, or at a time that is told as the start, the look-in or the opening. */
+function useStartTime(schedule: Schedule, mostDelay_s: number | undefined) {
+  const [when, setWhen] = useState<When>('now');
+  const [wish, setWish] = useState<Wish>('start');
+  const [later, setLater] = useState(() => format(soon(new Date()), FIELD_TIME));
+  const [wrong, setWrong] = useState<string>();
+  const planned = when === 'later';
+  const moments = momentsOf(schedule.segments, schedule.result.simulation);
+  const wished = planned ? readFieldTime(later)?.getTime() : undefined;
+  const startsAt = (now: number): number | undefined => (!planned ? now : wished === undefined ? undefined : startFor(wish, wished, moments));
+  const delayFrom = (at: number | undefined, now: number): Delay | null => (planned && at !== undefined ? delayOf(at, now, moments, mostDelay_s) : null);
+  const now = useNow();
+  const at = startsAt(now);
+  return {
+    ...{ when, setWhen, wish, later, setLater, wrong, planned, at },
+    delay: delayFrom(at, now),
+    chooseWish(next: Wish): void {
+      // The start stays: what is shown is when that comes of it.
+      if (at !== undefined) setLater(format(comesAt(next, at, moments), FIELD_TIME));
+      setWish(next);
+    },
+    planAt(start: number): void {
+      setWhen('later');
+      setWish('start');
+      setLater(format(soon(new Date(start)), FIELD_TIME));
+    },
+    /** The start as it is at the moment of the touch; nothing where it cannot be, which is then said. */
+    pressed(pressedAt: number): number | undefined {
+      const firedAt = startsAt(pressedAt);
+      const isTooLate = delayFrom(firedAt, pressedAt)?.tooLate === true;
+      setWrong(firedAt === undefined ? 'Say when: a day and a time.' : isTooLate ? 'Too late for that: choose a later time.' : undefined);
+      return isTooLate ? undefined : firedAt;
+    },
+  };
+}
+
+function StartTime({ time: { when, setWhen, wish, chooseWish, later, setLater, wrong, planned, delay } }: { time: ReturnType<typeof useStartTime> }) {
+  return (
+    <>
+      <Choice<When>
+        label="It starts"
+        value={when}
+        options={[
+          { value: 'now', title: 'Now' },
+          { value: 'later', title: 'Later', note: 'a delay on the controller' },
+        ]}
+        onChange={setWhen}
+        testID="start-when"
+      />
+      {planned && (
+        <Choice<Wish>
+          label="The time is that of"
+          value={wish}
+          options={[
+            { value: 'start', title: 'The start' },
+            { value: 'look', title: 'The look-in' },
+            { value: 'open', title: 'The opening' },
+          ]}
+          onChange={chooseWish}
+          testID="delay-by"
+        />
+      )}
+      {planned && <DayTimeInput label={WISHED[wish]} value={later} onChange={setLater} error={wrong} testID="planned-start" />}
+      {delay && delay.plan !== '' && <Words testID="delay-plan">{delay.plan}</Words>}
+      {delay && delay.doubts.length > 0 && (
+        <Notice tone={delay.tooLate ? 'warn' : 'care'} testID="delay-doubts">
+          {delay.doubts.join(' ')}
+        </Notice>
+      )}
+    </>
   );
 }
 

@@ -38,7 +38,6 @@ const DRAWING_HEIGHT = 120;
 export function FiringScreen({ detail }: { detail: FiringDetail }) {
   const units = useUnits();
   const unit = units.temperature;
-  const router = useRouter();
   const list = useNotebookHref();
   const { data: shelves } = useShelves();
   const { firing, schedule, together } = detail;
@@ -47,8 +46,6 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
   const ran = asRun(detail);
   const engines = earlierEngine(ran.evaluation, snapshot) ?? (firing.asFired ? earlierPlan(detail) : null);
   const stressed = firing.result !== null && ran.evaluation.readings.some(({ limit, ok }) => limit === 'residual' && !ok);
-  const lesson = lessonSentence(firing.lesson, unit);
-  const reached = firing.lookReached && firing.lookReached !== firing.look ? `; reached a ${RECIPES[firing.lookReached].name.toLowerCase()}` : '';
   return (
     <Screen
       title={firing.pieceName}
@@ -58,28 +55,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
     >
       <AwakeForLookIn detail={detail} />
       <View style={{ paddingHorizontal: space.large, gap: space.small, paddingBottom: space.medium }} testID="firing-record">
-        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
-          <ResultSign result={firing.result} />
-          <Words size="title" bold>
-            {`${resultWords(firing.result)}${byWords(firing.lesson)}${reached}`}
-          </Words>
-        </View>
-        {firing.note !== '' && <Words>{firing.note}</Words>}
-        {firing.knownBy !== '' && <Words>{`Told before it could be cold: ${firing.knownBy}. It teaches nothing of the kiln.`}</Words>}
-        {firing.released !== null && (
-          <Words testID="firing-released">{`${RELEASED_NAMES[firing.released]}${snapshot.setup.form ? `, ${snapshot.setup.form.name}` : ''}.`}</Words>
-        )}
-        {lesson !== '' && <Words testID="firing-lesson">{lesson}</Words>}
-        {firing.differences.length > 0 && (
-          <Notice tone="warn" testID="fired-as-it-was">
-            {`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}
-          </Notice>
-        )}
-        {firing.accepted.length > 0 && (
-          <Notice tone="warn" testID="accepted">
-            {`This stood against it when it was started. ${firing.accepted.join(' ')}`}
-          </Notice>
-        )}
+        <ToldOfIt detail={detail} />
         <PhotoRow hashes={firing.photos} of={firing.pieceName} />
         <Words size="label" tone="muted">
           {`${firing.asFired ? 'Ran otherwise than planned' : schedule.origin === 'computed' ? 'Fired as computed' : 'Fired as changed by hand'}; ${setupWords(snapshot.setup, snapshot.firing.setup.coat?.name)}${firing.place ? `, ${firing.place}` : ''}${wareFired(snapshot.firing) ? '' : `; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}`}.`}
@@ -89,43 +65,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
             {engines}
           </Words>
         )}
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-          <Action
-            kind={firing.result === null ? 'main' : 'second'}
-            title={firing.result === null ? 'Tell how it came out' : 'Tell more'}
-            testID="tell"
-            onPress={() => router.push(`/notebook/${firing.id}/tell`)}
-          />
-          {firing.released === 'stuck' && (
-            <Action
-              kind="second"
-              title="Free it"
-              label="Free it: what loosens it, and the firing for that"
-              testID="free-it"
-              onPress={() => router.push(`/pieces/${firing.pieceId}?at=${firing.stepId}&stuck=yes`)}
-            />
-          )}
-          {stressed && (
-            <Action
-              kind="second"
-              title="Anneal it again"
-              label="Anneal it again: more stress stayed in it than it may keep"
-              testID="anneal-it-again"
-              onPress={() => router.push(`/pieces/${firing.pieceId}?at=${firing.stepId}&anneal=yes`)}
-            />
-          )}
-          <Action kind="second" title="Compare" testID="compare" onPress={() => router.push(`/notebook/${firing.id}/compare`)} />
-          {firing.result !== null && (
-            <Action
-              kind="second"
-              title="Run it again"
-              label="Run it again, on this piece or another"
-              testID="run-again"
-              onPress={() => router.push(`/notebook/${firing.id}/again`)}
-            />
-          )}
-          <DeleteFiring detail={detail} />
-        </View>
+        <FiringActions detail={detail} stressed={stressed} />
       </View>
       <MeasuredWidth height={DRAWING_HEIGHT}>
         {(width) => <SectionDrawing footprint={snapshot.firing.body.footprint} layers={snapshot.layers} width={width} height={DRAWING_HEIGHT} />}
@@ -160,6 +100,84 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
         >{`${text(formatDuration(ran.evaluation.simulation.total_s))} in all; recorded ${format(firing.createdAt, 'd MMM yyyy')}.`}</Words>
       </View>
     </Screen>
+  );
+}
+
+/** How it came out and what was said of it, and what stood against it when it was started. */
+function ToldOfIt({ detail: { firing, schedule } }: { detail: FiringDetail }) {
+  const { temperature: unit } = useUnits();
+  const { snapshot } = schedule;
+  const lesson = lessonSentence(firing.lesson, unit);
+  const reached = firing.lookReached && firing.lookReached !== firing.look ? `; reached a ${RECIPES[firing.lookReached].name.toLowerCase()}` : '';
+  return (
+    <>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.small }}>
+        <ResultSign result={firing.result} />
+        <Words size="title" bold>
+          {`${resultWords(firing.result)}${byWords(firing.lesson)}${reached}`}
+        </Words>
+      </View>
+      {firing.note !== '' && <Words>{firing.note}</Words>}
+      {firing.knownBy !== '' && <Words>{`Told before it could be cold: ${firing.knownBy}. It teaches nothing of the kiln.`}</Words>}
+      {firing.released !== null && (
+        <Words testID="firing-released">{`${RELEASED_NAMES[firing.released]}${snapshot.setup.form ? `, ${snapshot.setup.form.name}` : ''}.`}</Words>
+      )}
+      {lesson !== '' && <Words testID="firing-lesson">{lesson}</Words>}
+      {firing.differences.length > 0 && (
+        <Notice tone="warn" testID="fired-as-it-was">
+          {`Fired although the schedule was out of date. ${firing.differences.join(' ')}`}
+        </Notice>
+      )}
+      {firing.accepted.length > 0 && (
+        <Notice tone="warn" testID="accepted">
+          {`This stood against it when it was started. ${firing.accepted.join(' ')}`}
+        </Notice>
+      )}
+    </>
+  );
+}
+
+function FiringActions({ detail, stressed }: { detail: FiringDetail; stressed: boolean }) {
+  const router = useRouter();
+  const { firing } = detail;
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+      <Action
+        kind={firing.result === null ? 'main' : 'second'}
+        title={firing.result === null ? 'Tell how it came out' : 'Tell more'}
+        testID="tell"
+        onPress={() => router.push(`/notebook/${firing.id}/tell`)}
+      />
+      {firing.released === 'stuck' && (
+        <Action
+          kind="second"
+          title="Free it"
+          label="Free it: what loosens it, and the firing for that"
+          testID="free-it"
+          onPress={() => router.push(`/pieces/${firing.pieceId}?at=${firing.stepId}&stuck=yes`)}
+        />
+      )}
+      {stressed && (
+        <Action
+          kind="second"
+          title="Anneal it again"
+          label="Anneal it again: more stress stayed in it than it may keep"
+          testID="anneal-it-again"
+          onPress={() => router.push(`/pieces/${firing.pieceId}?at=${firing.stepId}&anneal=yes`)}
+        />
+      )}
+      <Action kind="second" title="Compare" testID="compare" onPress={() => router.push(`/notebook/${firing.id}/compare`)} />
+      {firing.result !== null && (
+        <Action
+          kind="second"
+          title="Run it again"
+          label="Run it again, on this piece or another"
+          testID="run-again"
+          onPress={() => router.push(`/notebook/${firing.id}/again`)}
+        />
+      )}
+      <DeleteFiring detail={detail} />
+    </View>
   );
 }
 
