@@ -8,6 +8,7 @@ import type {
   FiringDetail,
   KindName,
   Load,
+  LoadDetail,
   NewFiring,
   NewPiece,
   NewProgram,
@@ -75,6 +76,7 @@ export interface Answers extends Record<SaveName, unknown> {
   saveSchedule: SavedSchedule;
   nameSchedule: Schedule;
   saveFiring: FiringDetail;
+  noteLoad: Load;
   addPhoto: Photo;
   saveRecord: AnyRecord;
   archiveRecord: Shelves;
@@ -238,7 +240,10 @@ export function saveKinds(client: QueryClient, filled: (id: string, put: (variab
       queue: ({ id }) => `load ${id}`,
       counts: ({ id }) => `load ${id}`,
       send: ({ id, note }, { key, version }) => call(api.saveLoad, { id, key, body: { version, note } }),
-      taken: forgetFirings,
+      taken(saved, { id }) {
+        client.setQueryData<LoadDetail>(keys.load(id), (read) => read && { ...read, ...saved });
+        forgetFirings();
+      },
       onto: (variables, standing: Load) => ({ variables, leaves: { ...standing, note: variables.note } }),
       words: ({ note }) => `Noted of a load: ${note}`,
     },
