@@ -141,10 +141,7 @@ test('a load tells wherever it stands which of its pieces is not as it was plann
   await me.press('close-layer-sheet');
   for (const place of ['bench', 'kiln']) {
     await me.page.goto(`${studio.address}/${place}`);
-    await me.sees(
-      'load-outdated',
-      /What lies there is not what its schedule was made for\. Tray, smallest of three: It was laid 6 mm deep; now it is 7 mm deep\./,
-    );
+    await me.sees('load-outdated', /Changed since it was planned\. Tray, smallest of three: It was laid 6 mm deep; now it is 7 mm deep\./);
   }
   await me.expectSound('a planned load of which one piece was changed');
   await me.page.goto(`${studio.address}/bench`);

@@ -6,10 +6,10 @@ const load = (more: Partial<Firing['load']>) => ({ scheduleNumber: 1, controller
 const together = (...names: string[]) => names.map((pieceName) => ({ id: pieceName, pieceName }));
 
 test('a load in a few words: what is in it, whether by one schedule, from which program', () => {
-  expect(loadWords(load({}), [], shelves)).toBe('in the kiln by itself');
+  expect(loadWords(load({}), [], shelves)).toBe('alone in the kiln');
   expect(loadWords(load({}), together('Tray'), shelves)).toBe('with Tray');
-  expect(loadWords(load({ scheduleNumber: null }), together('Tray', 'Disc'), shelves)).toBe('with Tray and Disc, by unlike schedules');
-  expect(loadWords(load({ scheduleNumber: null }), [], shelves)).toBe('in the kiln by itself');
+  expect(loadWords(load({ scheduleNumber: null }), together('Tray', 'Disc'), shelves)).toBe('with Tray and Disc, different schedules');
+  expect(loadWords(load({ scheduleNumber: null }), [], shelves)).toBe('alone in the kiln');
   expect(loadWords(load({ controllerId: 'grey-box', slot: 3 }), together('A', 'B', 'C'), shelves)).toBe('with A, B and C; program 3 of Grey box');
-  expect(loadWords(load({ controllerId: 'gone', slot: 3 }), [], undefined)).toBe('in the kiln by itself; program 3');
+  expect(loadWords(load({ controllerId: 'gone', slot: 3 }), [], undefined)).toBe('alone in the kiln; program 3');
 });

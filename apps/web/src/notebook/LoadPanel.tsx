@@ -21,9 +21,9 @@ import { resultWords } from '@/ui/results';
 /** 'with Plaque no. 15 and Plaque no. 16; program 3 of Grey box'. */
 export function loadWords({ controllerId, slot, scheduleNumber }: Firing['load'], together: FiringDetail['together'], shelves: Shelves | undefined): string {
   const others = together.map(({ pieceName }) => pieceName);
-  const beside = others.length === 0 ? 'in the kiln by itself' : `with ${others.length > 1 ? `${others.slice(0, -1).join(', ')} and ` : ''}${others.at(-1)}`;
+  const beside = others.length === 0 ? 'alone in the kiln' : `with ${others.length > 1 ? `${others.slice(0, -1).join(', ')} and ` : ''}${others.at(-1)}`;
   const controller = shelves?.controllers.find(({ id }) => id === controllerId);
-  const unlike = others.length > 0 && scheduleNumber === null ? ', by unlike schedules' : '';
+  const unlike = others.length > 0 && scheduleNumber === null ? ', different schedules' : '';
   return `${beside}${unlike}${slot === null ? '' : `; program ${slot}${controller ? ` of ${controller.name}` : ''}`}`;
 }
 
