@@ -79,9 +79,13 @@ function usesNow(db: Database, shelves: Shelves): FormUse[] {
   });
 }
 
+/** The same one each time, so that what rests on it is kept. */
+const NOTHING: never[] = [];
+
 /** Of each place on each form that is in use the newest coat, where that wants another. */
 export function toRecoat(db: Database, units: Units): Bench['recoat'] {
   const shelves = allShelves(db);
+  if (shelves.coated.length === 0) return NOTHING;
   const told = usesOfForms(db, shelves);
   return keptWhile(db, 'recoat', [shelves, told, units.temperature, units.length, units.mass], () => recoatNow(shelves, told, units));
 }
@@ -106,7 +110,7 @@ function recoatNow(shelves: Shelves, formUses: readonly FormUse[], units: Units)
 /** Moulds in the making that are not done, what can be gone on with first. */
 export function inTheMaking(db: Database, units: Units): Bench['making'] {
   const { makings, forms } = allShelves(db);
-  if (makings.length === 0) return [];
+  if (makings.length === 0) return NOTHING;
   return keptWhile(db, 'making', [makings, forms, firedChanges(db), units.temperature, units.length, units.mass], () =>
     makingNow(db, { makings, forms }, units),
   );

@@ -1,14 +1,14 @@
 /** What is kept of the shelves and of lists is what a connection reads that has kept nothing, whatever was written, and taken back, before. */
 import { KINDS, type KindName, type RecordOf } from '@torvin/schema';
-import { eq } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
 import fc from 'fast-check';
 import { type Opened, openDatabase } from '../opening/open';
 import { writing } from '../db/database';
 import { firings, loads, pieces, records } from '../db/tables';
 import { MIGRATIONS, NOW, anotherStudio } from '../test/testServer';
-import { waitingPieces } from './bench';
+import { benchNow, waitingPieces } from './bench';
 import { deleteFiring, listFirings, restoreFiring } from './firings';
-import { usesOfForms } from './forms';
+import { inTheMaking, toRecoat, usesOfForms } from './forms';
 import { countChanges } from './keptWhile';
 import { deletePiece, filePiece, findPiece, listPieces, restorePiece, savePiece } from './pieces';
 import { archiveRecord, findRecord, removeRecord, restoreRecord, saveRecord } from './records';
@@ -30,12 +30,16 @@ afterEach(() => {
 const sent = { key: undefined, at: NOW };
 const LISTED = { show: 'here', sort: 'changed' } as unknown as Parameters<typeof listPieces>[1];
 
+const METRIC = { temperature: 'C', length: 'mm', mass: 'g' } as const;
+const benchOf = (db: Opened['db']) => benchNow(db, { learned: null, recoat: toRecoat(db, METRIC), making: inTheMaking(db, METRIC) });
+
 const told = ({ db }: Opened) => ({
   shelves: allShelves(db),
   pieces: listPieces(db, LISTED),
   waiting: waitingPieces(db),
   firings: listFirings(db, {} as Parameters<typeof listFirings>[1]),
   forms: usesOfForms(db),
+  bench: benchOf(db),
 });
 
 /** As one that has just been opened reads it. */
@@ -122,6 +126,19 @@ test('lists follow what is saved, filed, deleted, renamed, fired and told', () =
     act();
     mustBeSame();
   }
+});
+
+test('the Bench is the same object until something in it has changed, also where nothing is coated or made', () => {
+  noteChanges(own.db);
+  countChanges(own.db);
+  own.db
+    .delete(records)
+    .where(inArray(records.kind, ['coated', 'makings']))
+    .run();
+  const bench = benchOf(own.db);
+  expect(benchOf(own.db)).toBe(bench);
+  own.db.update(loads).set({ openedAt: NOW }).run();
+  expect(benchOf(own.db)).not.toBe(bench);
 });
 
 test('one that nothing was said of keeps nothing', () => {

@@ -1,5 +1,6 @@
 import { Redirect } from 'expo-router';
+import { FIRST_PLACE } from '@/ui/places';
 
 export default function Start() {
-  return <Redirect href="/bench" />;
+  return <Redirect href={FIRST_PLACE} />;
 }

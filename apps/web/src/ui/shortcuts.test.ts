@@ -1,14 +1,15 @@
+import { PLACES } from './places';
 import { SHORTCUTS, isTyping, meaningOf } from './shortcuts';
 
 describe('keys', () => {
-  test.each([
-    ['b', '/bench'],
-    ['p', '/pieces'],
-    ['n', '/notebook'],
-    ['s', '/shelves'],
-  ])('g then %s goes to %s', (key, place) => {
+  test.each(PLACES.map(({ key, href }) => [key, href] as const))('g then %s goes to %s', (key, place) => {
     expect(meaningOf('g', null)).toBeNull();
     expect(meaningOf(key, 'g')).toEqual({ go: place });
+  });
+
+  test('each place has a key of its own, which the list names', () => {
+    expect(new Set(PLACES.map(({ key }) => key)).size).toBe(PLACES.length);
+    expect(SHORTCUTS[0]).toEqual({ keys: 'g then b, p, k, n, s', does: 'go to Bench, Pieces, Kiln, Notebook, Shelves' });
   });
 
   test('alone they do what the list says', () => {
