@@ -1,6 +1,6 @@
 /** The load that a firing was in: what else, the program it ran from, what was read, and a note that is of all of it. */
 import { RECIPES } from '@torvin/core/look';
-import { formatTemperature, text } from '@torvin/core/units';
+import { type TemperatureUnit, formatTemperature, text } from '@torvin/core/units';
 import type { Firing, FiringDetail, LoadDetail, Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -14,7 +14,6 @@ import { Held } from '@/ui/Held';
 import { LinkRow } from '@/ui/LinkRow';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
-import { countWords } from '@/ui/countWords';
 import { UNLIKE, outdatedLoadWords } from '@/ui/loadWords';
 import { resultWords } from '@/ui/results';
 
@@ -34,6 +33,7 @@ export function LoadPanel({ id, firingId }: { id: string; firingId: string }) {
 }
 
 function Shown({ load, firingId }: { load: LoadDetail; firingId: string }) {
+  const { temperatureUnit } = useStudio();
   const save = useSave('noteLoad');
   const [typed, setTyped] = useState<string | null>(null);
   const note = typed ?? load.note;
@@ -56,7 +56,7 @@ function Shown({ load, firingId }: { load: LoadDetail; firingId: string }) {
           {outdatedLoadWords(load.outdated)}
         </Notice>
       )}
-      <ReadingsWords load={load} />
+      {load.readings.length > 0 && <Words testID="load-readings">{readingsWords(load.readings, temperatureUnit)}</Words>}
       <Field label="Note on the whole load" value={note} onChange={setTyped} multiline hint="what held for all that was in the kiln" testID="load-note" />
       {save.refusal && <Notice tone="warn">{save.refusal.problem.message}</Notice>}
       {save.held && <Held />}
@@ -72,12 +72,9 @@ function Shown({ load, firingId }: { load: LoadDetail; firingId: string }) {
   );
 }
 
-function ReadingsWords({ load: { readings } }: { load: LoadDetail }) {
-  const { temperatureUnit: unit } = useStudio();
-  if (readings.length === 0) return null;
+/** 'One reading from the kiln: 70 °F.'; '12 readings from the kiln, 20 °C to 791 °C.' */
+export function readingsWords(readings: LoadDetail['readings'], unit: TemperatureUnit): string {
   const all_C = readings.map(({ reading_C }) => reading_C);
-  const shown = (celsius: number): string => text(formatTemperature(celsius, unit));
-  return (
-    <Words testID="load-readings">{`${countWords(readings.length, 'reading', 'readings')} from the kiln, ${shown(Math.min(...all_C))} to ${shown(Math.max(...all_C))}.`}</Words>
-  );
+  const [least, most] = [Math.min(...all_C), Math.max(...all_C)].map((celsius) => text(formatTemperature(celsius, unit)));
+  return readings.length === 1 ? `One reading from the kiln: ${least}.` : `${readings.length} readings from the kiln, ${least} to ${most}.`;
 }
