@@ -1,11 +1,10 @@
 /** What can be set of a step that hands do: by its declaration, each where it can be stepped, typed or chosen. */
 import { type BenchStep, type ChoiceField, type JourneyStep, type LayStep, type StepField, benchKind } from '@torvin/core/piece';
-import { formatMass, massFrom, massIn, otherUnits } from '@torvin/core/units';
+import { MASS, METRIC, formatMass, massFrom, massIn, otherUnits, plainMeasure, readFigure } from '@torvin/core/units';
 import { LAY_SIDES, type Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { useUnits } from '@/data/FormUnits';
 import { Count, Length, Time, aTenth } from '@/layup/HandSteppers';
-import { massWithin, numberWithin } from '@/layup/typed';
 import { GlassChoice } from '@/shelves/GlassChoice';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
@@ -68,7 +67,7 @@ function OneField({ step, field, shelves, pieceId, change }: OneProps) {
           label={field.label}
           shown={formatMass(value_kg, units.mass)}
           other={formatMass(value_kg, otherUnits(units).mass)}
-          read={(typed) => massWithin(typed, field.name, field.range.least, field.range.most, units.mass)}
+          read={(typed) => readFigure(typed, { ...field, of: MASS }, units)}
           value={value_kg}
           stepped={(direction) => clamp(massFrom(stepFrom(shown, direction, aTenth(shown)), units.mass), field.range)}
           onValue={put}
@@ -127,7 +126,7 @@ function Share({ label, name, value, range, onValue, testID }: ShareProps) {
     <Stepper
       label={label}
       shown={{ figure: String(percent), unit: '%' }}
-      read={(typed) => numberWithin(typed, name, within)}
+      read={(typed) => readFigure(typed, { of: plainMeasure('%'), name, range: within }, METRIC)}
       value={percent}
       stepped={(direction) => clamp(percent + 5 * direction, within)}
       onValue={(next) => onValue(next / 100)}

@@ -14,7 +14,7 @@ import {
   yieldOf,
 } from '@torvin/core/piece';
 import type { Outcome } from '@torvin/core/problem';
-import { type LengthUnit, type Units, formatLength, formatMass, text } from '@torvin/core/units';
+import { COUNT, LENGTH, MASS, formatLength, formatMass, readFigure, text, type LengthUnit, type Units } from '@torvin/core/units';
 import { MADE_RANGES, type Made, type Shelves, madeSize } from '@torvin/schema';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
@@ -35,7 +35,6 @@ import { Notice } from '@/ui/Notice';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { broughtBy } from './BodyFigures';
-import { lengthWithin, massWithin, numberWithin } from '@/layup/typed';
 
 export interface KeepMadeProps {
   piece: { id: string; name: string };
@@ -162,12 +161,12 @@ function KeepForm({ piece, out, shelves, heat, stepWords, isLoose, there_kg, onD
     entry[key] === began[key] && form === out.form ? { ok: true, value: exact } : read(entry[key]);
 
   function keep(): void {
-    const count = numberWithin(entry.count, 'How many', COUNTS, 'whole');
+    const count = readFigure(entry.count, { of: COUNT, name: 'How many', range: COUNTS }, units);
     const thickness = kept('thickness', out.thickness_m, (typed) =>
-      lengthWithin(typed, THICKNESS[form] ?? 'The thickness', THICK.least, THICK.most, units.length),
+      readFigure(typed, { of: LENGTH, name: THICKNESS[form] ?? 'The thickness', range: THICK }, units),
     );
-    const long = lengthWithin(entry.long, 'The length', LONG.least, LONG.most, units.length);
-    const mass = kept('mass', out.mass_kg, (typed) => massWithin(typed, 'All of it', HEAVY.least, HEAVY.most, units.mass));
+    const long = readFigure(entry.long, { of: LENGTH, name: 'The length', range: LONG }, units);
+    const mass = kept('mass', out.mass_kg, (typed) => readFigure(typed, { of: MASS, name: 'All of it', range: HEAVY }, units));
     if (entry.name.trim() === '') return setProblem('Give it a name to find it by.');
     if (!count.ok) return setProblem(count.problem.message);
     if (!thickness.ok) return setProblem(thickness.problem.message);

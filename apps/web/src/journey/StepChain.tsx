@@ -3,7 +3,7 @@ import type { Footprint } from '@torvin/core/body';
 import { hottestSegment } from '@torvin/core/heat';
 import { type Shaping, shapingDown } from '@torvin/core/look';
 import { type PlannedStep, laidLayers, putBlank, addStep, changeStep, standsAs, firingsOf, stepName, tellMeasured } from '@torvin/core/piece';
-import { formatDuration, formatLength, formatTemperature, text } from '@torvin/core/units';
+import { LENGTH, formatDuration, formatLength, formatTemperature, readFigure, text } from '@torvin/core/units';
 import KitListItem from '@rneui/themed/dist/ListItem';
 import type { Piece, Shelves, Step } from '@torvin/schema';
 import { Link, useRouter } from 'expo-router';
@@ -29,7 +29,6 @@ import { StepMoves } from './StepMoves';
 import { StepPlanner } from '@/planner/StepPlanner';
 import { OutdatedNotice } from '@/planner/OutdatedNotice';
 import { useOutdated } from '@/planner/useOutdated';
-import { lengthWithin } from '@/layup/typed';
 import type { Layup } from '@/layup/useLayup';
 import { type PlanFiring, usePlanFiring } from '@/planner/usePlanFiring';
 
@@ -276,7 +275,7 @@ function Measured({ step, layup, planned_m }: { step: Step; layup: Layup; planne
   if (planned_m === null) return null;
   const keep = (): void => {
     if (typed.trim() === '') return layup.edit(tellMeasured(layup.doc, step.id, null));
-    const down = lengthWithin(typed, 'It', 0, 1, units.length);
+    const down = readFigure(typed, { of: LENGTH, name: 'It', range: { least: 0, most: 1 } }, units);
     setError(down.ok ? undefined : down.problem.message);
     if (down.ok) layup.edit(tellMeasured(layup.doc, step.id, down.value));
   };

@@ -1,16 +1,15 @@
 /** What it really took, told afterwards: glass as weighed, and time. */
 import { type BenchStep, type LayStep, tellDone } from '@torvin/core/piece';
 import { found } from '@torvin/core/problem';
-import { formatDuration, formatMass, text } from '@torvin/core/units';
+import { MASS, formatDuration, formatMass, readFigure, text } from '@torvin/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { inFormUnits, useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
-import { massWithin } from '@/layup/typed';
 import type { Layup } from '@/layup/useLayup';
-import { timeWithin } from '@/layup/HandSteppers';
+import { readTime } from '@/layup/HandSteppers';
 
 interface StepToldProps {
   layup: Layup;
@@ -38,8 +37,8 @@ function ToldForm({ layup, step, doneAt, takes }: StepToldProps) {
         ? null
         : mass === began.mass && took.mass_kg !== undefined
           ? found(took.mass_kg)
-          : massWithin(mass, 'What it took', 0, 1000, units.mass);
-    const timed = time.trim() === '' ? null : time === began.time && took.time_s !== undefined ? found(took.time_s) : timeWithin(time, 'The time');
+          : readFigure(mass, { of: MASS, name: 'What it took', range: { least: 0, most: 1000 } }, units);
+    const timed = time.trim() === '' ? null : time === began.time && took.time_s !== undefined ? found(took.time_s) : readTime(time, 'The time');
     setErrors({ mass: weighed && !weighed.ok ? weighed.problem.message : undefined, time: timed && !timed.ok ? timed.problem.message : undefined });
     if ((weighed && !weighed.ok) || (timed && !timed.ok)) return;
     layup.edit(tellDone(layup.doc, step.id, doneAt, { ...(weighed ? { mass_kg: weighed.value } : {}), ...(timed ? { time_s: timed.value } : {}) }));

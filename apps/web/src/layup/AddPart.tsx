@@ -18,7 +18,7 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { readCorners } from './corners';
 import { withinOf } from './planned';
-import { lengthWithin } from './typed';
+import { readLength } from './typed';
 import type { Layup } from './useLayup';
 
 const SHAPES = ['rectangle', 'disc', 'oval', 'polygon', 'strip', 'rod', 'stringer'] as const;
@@ -80,7 +80,7 @@ function PartForm({ layup, pieceId, step, body, shelves, onAdded }: AddPartProps
   const lay = (): void => {
     const outline = outlineOf(entry, unit);
     if (!outline.ok) return setProblem(outline.problem.message);
-    const across = form === 'pieces' ? null : lengthWithin(entry.across, 'The rod', ROD_RANGE_M.least, ROD_RANGE_M.most, unit);
+    const across = form === 'pieces' ? null : readLength(entry.across, 'The rod', ROD_RANGE_M, unit);
     if (across && !across.ok) return setProblem(across.problem.message);
     const stuff: Stuff =
       form === 'pieces' ? { form, glassId: glass?.id ?? '', thickness_m } : { form, glassId: glass?.id ?? '', diameter_m: across?.ok ? across.value : 0.002 };
@@ -146,7 +146,7 @@ const depthOf = (layer: LaidLayer | undefined): number | null => (layer && 'thic
 
 /** What was typed as an outline, or what is wrong with it. */
 function outlineOf({ shape, width, length, points }: Entry, unit: 'mm' | 'in'): Outcome<PartOutline> {
-  const side = (typed: string, name: string): Outcome<number> => lengthWithin(typed, name, PART_RANGE_M.least, PART_RANGE_M.most, unit);
+  const side = (typed: string, name: string): Outcome<number> => readLength(typed, name, PART_RANGE_M, unit);
   const along = (least: number, example: string): Outcome<[number, number][]> => {
     const read = readCorners(points, unit, least);
     return read ? { ok: true, value: read } : refused('unreadable', '', `Cannot read '${points.trim()}' as points; write two lengths for each, as ${example}.`);

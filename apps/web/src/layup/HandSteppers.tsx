@@ -1,10 +1,9 @@
 /** Steppers and choices for the figures of what hands do. */
 import type { Outcome } from '@torvin/core/problem';
-import { type Figure, formatDuration, formatLength, otherUnits, parseDuration, text } from '@torvin/core/units';
+import { COUNT, LENGTH, METRIC, formatDuration, formatLength, otherUnits, TIME, readFigure, text, type Figure } from '@torvin/core/units';
 import { useUnits } from '@/data/FormUnits';
 import { Stepper } from '@/ui/Stepper';
 import { clamp, stepFrom } from '@/ui/stepFrom';
-import { lengthWithin, numberWithin } from './typed';
 
 interface Range {
   least: number;
@@ -35,7 +34,7 @@ export function Length({
       label={label}
       shown={formatLength(value_m, units.length)}
       other={formatLength(value_m, otherUnits(units).length)}
-      read={(typed) => lengthWithin(typed, name, range.least, range.most, units.length)}
+      read={(typed) => readFigure(typed, { of: LENGTH, name, range }, units)}
       value={value_m}
       stepped={(direction) => clamp(stepFrom(value_m, direction, aTenth(value_m)), range)}
       onValue={onValue}
@@ -63,7 +62,7 @@ export function Count({
     <Stepper
       label={label}
       shown={{ figure: String(value), unit: '' }}
-      read={(typed) => numberWithin(typed, name, range, 'whole')}
+      read={(typed) => readFigure(typed, { of: COUNT, name, range }, METRIC)}
       value={value}
       stepped={(direction) => clamp(value + direction, range)}
       onValue={onValue}
@@ -75,12 +74,7 @@ export function Count({
 const LONGEST_S = 60 * 24 * 3600;
 const QUARTER_S = 900;
 
-export function timeWithin(typed: string, name: string): Outcome<number> {
-  const time = parseDuration(typed);
-  if (!time.ok || (time.value >= 0 && time.value <= LONGEST_S)) return time;
-  const message = `${name} is ${text(formatDuration(time.value))}; it must be at most ${text(formatDuration(LONGEST_S))}.`;
-  return { ok: false, problem: { code: 'out-of-range', path: '', message } };
-}
+export const readTime = (typed: string, name: string): Outcome<number> => readFigure(typed, { of: TIME, name, range: { least: 0, most: LONGEST_S } }, METRIC);
 
 export function Time({
   label,
@@ -96,7 +90,7 @@ export function Time({
   testID: string;
 }) {
   const shown: Figure = { figure: text(formatDuration(value_s)), unit: '' };
-  const read = (typed: string): Outcome<number> => timeWithin(typed, name);
+  const read = (typed: string): Outcome<number> => readTime(typed, name);
   return (
     <Stepper
       label={label}

@@ -15,8 +15,23 @@ import {
   laidLayers,
   glassName,
 } from '@torvin/core/piece';
-import type { Outcome } from '@torvin/core/problem';
-import { formatArea, formatLength, formatMass, formatStock, formatStrewn, massFrom, massIn, otherUnits, strewnUnit, text } from '@torvin/core/units';
+import {
+  COUNT,
+  LENGTH,
+  METRIC,
+  PERCENT,
+  formatArea,
+  formatLength,
+  formatMass,
+  formatStock,
+  formatStrewn,
+  massFrom,
+  massIn,
+  otherUnits,
+  readFigure,
+  strewnUnit,
+  text,
+} from '@torvin/core/units';
 import { CHUNK_RANGE_M, COVER_RANGE, GRAIN_RANGE_KG_M2, OVERHANG_RANGE_M, PIECES_AT_MOST, ROD_RANGE_M, SHEET_RANGE_M, type Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
@@ -34,7 +49,7 @@ import { GlassChoice } from '@/shelves/GlassChoice';
 import { facesDiffer, glassOf, madeInto, madeOf } from '@/shelves/everyGlass';
 import { FORM_CAUTIONS } from './cautions';
 import { Length } from './HandSteppers';
-import { lengthWithin, numberWithin, strewnWithin } from './typed';
+import { strewnWithin } from './typed';
 import type { Layup } from './useLayup';
 
 export interface LayerSheetProps {
@@ -166,7 +181,7 @@ function LayerFigures({ layer, sizes_m, area_m2, density_kg_m3, change }: Figure
             label="depth"
             shown={formatStock(layer.thickness_m, units.length)}
             other={formatStock(layer.thickness_m, otherUnits(units).length)}
-            read={(typed) => lengthWithin(typed, 'The sheet', SHEET_RANGE_M.least, SHEET_RANGE_M.most, units.length)}
+            read={(typed) => readFigure(typed, { of: LENGTH, name: 'The sheet', range: SHEET_RANGE_M }, units)}
             value={layer.thickness_m}
             stepped={(direction) => nextOf(sizes_m, layer.thickness_m, direction)}
             onValue={(thickness_m) => change({ ...layer, thickness_m }, 'depth')}
@@ -178,7 +193,7 @@ function LayerFigures({ layer, sizes_m, area_m2, density_kg_m3, change }: Figure
               label="over"
               shown={formatLength(layer.overhang_m ?? 0, units.length)}
               other={formatLength(layer.overhang_m ?? 0, otherUnits(units).length)}
-              read={(typed) => lengthWithin(typed, 'The overhang', OVERHANG_RANGE_M.least, OVERHANG_RANGE_M.most, units.length)}
+              read={(typed) => readFigure(typed, { of: LENGTH, name: 'The overhang', range: OVERHANG_RANGE_M }, units)}
               value={layer.overhang_m ?? 0}
               stepped={(direction) => clamp(stepFrom(layer.overhang_m ?? 0, direction, MILLIMETRE), OVERHANG_RANGE_M)}
               onValue={(overhang_m) => change({ ...layer, overhang_m }, 'overhang')}
@@ -193,7 +208,7 @@ function LayerFigures({ layer, sizes_m, area_m2, density_kg_m3, change }: Figure
                 key={`${layer.id} count`}
                 label="number"
                 shown={{ figure: String(layer.count), unit: '' }}
-                read={(typed) => numberWithin(typed, 'The number of pieces', { least: 1, most: PIECES_AT_MOST }, 'whole')}
+                read={(typed) => readFigure(typed, { of: COUNT, name: 'The number of pieces', range: { least: 1, most: PIECES_AT_MOST } }, units)}
                 value={layer.count}
                 stepped={(direction) => clamp(layer.count + direction, { least: 1, most: PIECES_AT_MOST })}
                 onValue={(count) => change({ ...layer, count }, 'number')}
@@ -212,7 +227,7 @@ function LayerFigures({ layer, sizes_m, area_m2, density_kg_m3, change }: Figure
             label="across"
             shown={formatStock(layer.diameter_m, units.length)}
             other={formatStock(layer.diameter_m, otherUnits(units).length)}
-            read={(typed) => lengthWithin(typed, 'The diameter', ROD_RANGE_M.least, ROD_RANGE_M.most, units.length)}
+            read={(typed) => readFigure(typed, { of: LENGTH, name: 'The diameter', range: ROD_RANGE_M }, units)}
             value={layer.diameter_m}
             stepped={(direction) => clamp(stepFrom(layer.diameter_m, direction, MILLIMETRE / 2), ROD_RANGE_M)}
             onValue={(diameter_m) => change({ ...layer, diameter_m }, 'diameter')}
@@ -300,10 +315,7 @@ function Cover({ cover, onCover }: { cover: number; onCover(cover: number): void
     <Stepper
       label="covers"
       shown={{ figure: String(Math.round(cover * 100)), unit: '%' }}
-      read={(typed): Outcome<number> => {
-        const share = numberWithin(typed.replace('%', ''), 'The share of the outline', { least: COVER_RANGE.least * 100, most: COVER_RANGE.most * 100 });
-        return share.ok ? { ok: true, value: share.value / 100 } : share;
-      }}
+      read={(typed) => readFigure(typed, { of: PERCENT, name: 'The share of the outline', range: COVER_RANGE }, METRIC)}
       value={cover}
       stepped={(direction) => clamp(stepFrom(cover, direction, 0.05), COVER_RANGE)}
       onValue={onCover}

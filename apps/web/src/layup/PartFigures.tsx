@@ -1,7 +1,7 @@
 /** Where the chosen parts lie, how they are turned and how large one is, each stepped or typed. */
 import { type BodyNow, type Chosen, type LayStep, middleOf, moveParts, turnParts } from '@torvin/core/piece';
 import { type PartOutline, partSides, wholeTurn } from '@torvin/core/plan';
-import { formatLength, otherUnits } from '@torvin/core/units';
+import { LENGTH, formatLength, otherUnits, plainMeasure, readFigure } from '@torvin/core/units';
 import { PART_RANGE_M } from '@torvin/core/contract';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
@@ -9,7 +9,7 @@ import { useUnits } from '@/data/FormUnits';
 import { Stepper } from '@/ui/Stepper';
 import { clamp, stepFrom } from '@/ui/stepFrom';
 import { withinOf } from './planned';
-import { lengthWithin, numberWithin, placeWithin } from './typed';
+import { placeWithin } from './typed';
 import type { Layup } from './useLayup';
 
 const MILLIMETRE = 0.001;
@@ -54,7 +54,7 @@ export function Places({ chosen, body, layup, step, edit }: PlacesProps) {
         <Stepper
           label="turned"
           shown={{ figure: chosen.length === 1 ? String(Math.round(chosen[0].turned_deg * 10) / 10).replace('-', '−') : '0', unit: '°' }}
-          read={(typed) => numberWithin(typed.replace('−', '-').replace('°', ''), 'The angle', { least: -360, most: 360 })}
+          read={(typed) => readFigure(typed, { of: plainMeasure('°'), name: 'The angle', range: { least: -360, most: 360 } }, units)}
           stepped={(direction) => (chosen.length === 1 ? stepFrom(chosen[0].turned_deg, direction, 5) : 5 * direction)}
           onValue={(degrees) =>
             edit(turnParts(layup.doc, step.id, ids, wholeTurn(degrees - (chosen.length === 1 ? chosen[0].turned_deg : 0))), `turn ${ids.join()}`)
@@ -75,7 +75,7 @@ export function Sizes({ part, onOutline }: { part: Chosen; onOutline(outline: Pa
         label={label}
         shown={formatLength(value, units.length)}
         other={formatLength(value, otherUnits(units).length)}
-        read={(typed) => lengthWithin(typed, 'The part', PART_RANGE_M.least, PART_RANGE_M.most, units.length)}
+        read={(typed) => readFigure(typed, { of: LENGTH, name: 'The part', range: PART_RANGE_M }, units)}
         value={value}
         stepped={(direction) => clamp(stepFrom(value, direction, units.length === 'in' ? 0.0254 / 16 : MILLIMETRE), PART_RANGE_M)}
         onValue={onValue}

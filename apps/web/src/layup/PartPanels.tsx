@@ -1,7 +1,7 @@
 /** What can be done with chosen parts: repeated, laid round, mirrored, lined up, cut from other glass. */
 import type { LaidLayer, Stuff } from '@torvin/core/piece';
 import type { Alignment, Mirror } from '@torvin/core/plan';
-import { formatLength, formatStock, text } from '@torvin/core/units';
+import { COUNT, METRIC, formatLength, formatStock, readFigure, text } from '@torvin/core/units';
 import type { Shelves } from '@torvin/schema';
 import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
@@ -15,7 +15,7 @@ import { Stepper } from '@/ui/Stepper';
 import { Tick } from '@/ui/Tick';
 import { Words } from '@/ui/Words';
 import { clamp, stepFrom } from '@/ui/stepFrom';
-import { lengthWithin, numberWithin } from './typed';
+import { readLength } from './typed';
 
 const MILLIMETRE = 0.001;
 
@@ -35,7 +35,7 @@ export function Repeat({ most, unit, onLay }: { most: number; unit: 'mm' | 'in';
     <Stepper
       label={label}
       shown={{ figure: String(row[key]), unit: '' }}
-      read={(typed) => numberWithin(typed, 'The number', { least: 1, most }, 'whole')}
+      read={(typed) => readFigure(typed, { of: COUNT, name: 'The number', range: { least: 1, most } }, METRIC)}
       value={row[key]}
       stepped={(direction) => clamp(row[key] + direction, { least: 1, most })}
       onValue={(value) => setRow({ ...row, [key]: value })}
@@ -46,7 +46,7 @@ export function Repeat({ most, unit, onLay }: { most: number; unit: 'mm' | 'in';
     <Stepper
       label={label}
       shown={formatLength(row[key], unit)}
-      read={(typed) => lengthWithin(typed, 'The gap', 0, 1, unit)}
+      read={(typed) => readLength(typed, 'The gap', { least: 0, most: 1 }, unit)}
       value={row[key]}
       stepped={(direction) => clamp(stepFrom(row[key], direction, unit === 'in' ? 0.0254 / 16 : MILLIMETRE), { least: 0, most: 1 })}
       onValue={(value) => setRow({ ...row, [key]: value })}
@@ -80,7 +80,7 @@ export function Ring({ onLay }: { onLay(count: number): void }) {
       <Stepper
         label="in all"
         shown={{ figure: String(count), unit: '' }}
-        read={(typed) => numberWithin(typed, 'The number', range, 'whole')}
+        read={(typed) => readFigure(typed, { of: COUNT, name: 'The number', range }, METRIC)}
         value={count}
         stepped={(direction) => clamp(count + direction, range)}
         onValue={setCount}

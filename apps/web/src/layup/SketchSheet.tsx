@@ -18,7 +18,7 @@ import { Notice } from '@/ui/Notice';
 import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
 import { clamp, stepFrom } from '@/ui/stepFrom';
-import { lengthWithin, placeWithin } from './typed';
+import { placeWithin, readLength } from './typed';
 import type { Layup } from './useLayup';
 
 export interface SketchSheetProps {
@@ -81,7 +81,7 @@ function Sheet({ layup, within, places, onPlaces }: SketchSheetProps) {
 
   const scale = (): void => {
     if (!places || places.length < 2) return;
-    const length = lengthWithin(apart, 'The distance', 0.001, SKETCH_RANGE_M.most, unit);
+    const length = readLength(apart, 'The distance', { ...SKETCH_RANGE_M, least: 0.001 }, unit);
     if (!length.ok) return setProblem(length.problem.message);
     const scaled = scaledBetween(sketch, places[0], places[1], length.value);
     if (!scaled.ok) return setProblem(scaled.problem.message);
@@ -132,7 +132,7 @@ function Sheet({ layup, within, places, onPlaces }: SketchSheetProps) {
           <Stepper
             label="wide"
             shown={formatLength(sketch.width_m, unit)}
-            read={(typed) => lengthWithin(typed, 'The sketch', SKETCH_RANGE_M.least, SKETCH_RANGE_M.most, unit)}
+            read={(typed) => readLength(typed, 'The sketch', SKETCH_RANGE_M, unit)}
             value={sketch.width_m}
             stepped={(direction) => clamp(stepFrom(sketch.width_m, direction, one), SKETCH_RANGE_M)}
             onValue={(width_m) => layup.edit(layUnder(doc, { ...sketch, width_m }), 'sketch width')}

@@ -3,11 +3,11 @@ import type { Footprint } from '@torvin/core/body';
 import { type CutFace, type LaidMotif, PARTS_AT_MOST } from '@torvin/core/piece';
 import { type Motif, boxOf, footprintRings, inEvenRows, ringOfSegments, stripsOnEdge, wovenRows } from '@torvin/core/plan';
 import { type Outcome, found, refused } from '@torvin/core/problem';
-import { type LengthUnit, formatLength, text } from '@torvin/core/units';
+import { COUNT, METRIC, formatLength, readFigure, text, type LengthUnit } from '@torvin/core/units';
 import { PART_RANGE_M } from '@torvin/core/contract';
 import { type Glass, type Made, SHEET_RANGE_M, type Shelves } from '@torvin/schema';
 import { glassOf, madeOf } from '@/shelves/everyGlass';
-import { lengthWithin, numberWithin } from './typed';
+import { readLength } from './typed';
 
 export const MOTIF_KINDS = ['onEdge', 'ring', 'woven', 'slices'] as const;
 export type MotifKind = (typeof MOTIF_KINDS)[number];
@@ -160,7 +160,7 @@ export function readMotif({ kind, fields, glassIds, borderId, capId }: MotifEntr
     const isCount = key === 'count' || key === 'rows' || key === 'inRow';
     const least = key === 'gap' || key === 'border' ? 0 : key === 'thick' || key === 'sheet' ? SHEET_RANGE_M.least : PART_RANGE_M.least;
     const most = key === 'thick' || key === 'sheet' ? SHEET_RANGE_M.most : PART_RANGE_M.most;
-    const value = isCount ? numberWithin(typed, label, COUNTS, 'whole') : lengthWithin(typed, label, least, most, unit);
+    const value = isCount ? readFigure(typed, { of: COUNT, name: label, range: COUNTS }, METRIC) : readLength(typed, label, { least, most }, unit);
     if (!value.ok) return value;
     read[key] = value.value;
   }

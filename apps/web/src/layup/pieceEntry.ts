@@ -3,11 +3,11 @@ import { everyGlass } from '@/shelves/everyGlass';
 import { CORNERS_AT_MOST, type Footprint, crossesItself, footprintArea } from '@torvin/core/body';
 import { comesAs, type LaidLayer, type LayerForm, inForm, laidLayers } from '@torvin/core/piece';
 import { type Outcome, found, refused } from '@torvin/core/problem';
-import { type LengthUnit, formatLength, text } from '@torvin/core/units';
+import { formatLength, text, type LengthUnit } from '@torvin/core/units';
 import { type Glass, type Piece, SIZE_RANGE_M, type Shelves } from '@torvin/schema';
 import { z } from 'zod';
 import { readCorners, writtenCorners } from './corners';
-import { lengthWithin } from './typed';
+import { readLength } from './typed';
 
 export const SHAPES = ['rectangle', 'disc', 'oval', 'ring'] as const;
 /** By corners any outline can be told. */
@@ -36,7 +36,7 @@ export interface PieceEntry {
   glassId: string;
 }
 
-const sizeOf = (typed: string, name: string, unit: LengthUnit) => lengthWithin(typed, name, SIZE_RANGE_M.least, SIZE_RANGE_M.most, unit);
+const sizeOf = (typed: string, name: string, unit: LengthUnit) => readLength(typed, name, SIZE_RANGE_M, unit);
 
 /** A bare number is kept with the unit it was meant in, so that it means the same when the studio's unit has changed. */
 const withUnit = (typed: string, unit: LengthUnit): string => (/[a-z"']/i.test(typed) || typed.trim() === '' ? typed : `${typed.trim()} ${unit}`);

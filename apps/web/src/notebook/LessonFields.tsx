@@ -1,6 +1,6 @@
 /** What a firing is to teach: whether it counts, and what was read at the glass while the controller read something. */
-import { type Outcome, found, refused } from '@torvin/core/problem';
-import { type TemperatureUnit, formatTemperature, parseTemperature, text } from '@torvin/core/units';
+import { type Outcome, found } from '@torvin/core/problem';
+import { METRIC, TEMPERATURE, type TemperatureUnit, formatTemperature, readFigure, text } from '@torvin/core/units';
 import { type Lesson, LessonSchema, WITNESS_RANGE_C } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -21,13 +21,8 @@ export const entryOfLesson = ({ leftOut, witness }: Lesson, unit: TemperatureUni
   glass: witness ? text(formatTemperature(witness.glass_C, unit)) : '',
 });
 
-function temperatureWithin(typed: string, unit: TemperatureUnit): Outcome<number> {
-  const read = parseTemperature(typed, unit);
-  if (!read.ok || (read.value >= WITNESS_RANGE_C.least && read.value <= WITNESS_RANGE_C.most)) return read;
-  const written = (celsius: number): string => text(formatTemperature(celsius, unit));
-  const { least, most } = WITNESS_RANGE_C;
-  return refused('out-of-range', '', `A reading of ${written(read.value)} is none of a firing; it must be from ${written(least)} to ${written(most)}.`);
-}
+const reading = (typed: string, unit: TemperatureUnit): Outcome<number> =>
+  readFigure(typed, { of: TEMPERATURE, name: 'The reading', range: WITNESS_RANGE_C }, { ...METRIC, temperature: unit });
 
 /** The lesson that was typed, or why it is none, at its field. A reading that still says what was recorded keeps its digits. */
 export function lessonOf(
@@ -39,8 +34,8 @@ export function lessonOf(
   if (controller.trim() === '' && glass.trim() === '') return { lesson: { leftOut, by, witness: null } };
   const was = entryOfLesson(before, unit);
   const { witness } = before;
-  const read = witness && controller === was.controller ? found(witness.controller_C) : temperatureWithin(controller, unit);
-  const felt = witness && glass === was.glass ? found(witness.glass_C) : temperatureWithin(glass, unit);
+  const read = witness && controller === was.controller ? found(witness.controller_C) : reading(controller, unit);
+  const felt = witness && glass === was.glass ? found(witness.glass_C) : reading(glass, unit);
   if (!read.ok) return { fault: { field: 'controller', message: read.problem.message } };
   if (!felt.ok) return { fault: { field: 'glass', message: felt.problem.message } };
   const lesson = LessonSchema.safeParse({ leftOut, by, witness: { controller_C: read.value, glass_C: felt.value } });

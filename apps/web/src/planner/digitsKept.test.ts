@@ -21,7 +21,7 @@ describe.each([
     const shaping = {
       kind: RECIPES[look].asks?.kind,
       ...(RECIPES[look].asks?.kind === 'hollow' ? { plan: 'oval' } : {}),
-      ...Object.fromEntries(fields.map(({ key, of, least, most }) => [key, of === 'count' ? 3 : least + (most - least) * 0.123456789])),
+      ...Object.fromEntries(fields.map(({ key, of, range: { least, most } }) => [key, of.whole ? 3 : least + (most - least) * 0.123456789])),
     } as never;
     const entry = entryOfStep(doc, null, EMPTY_SHELVES, units, { look, setup: 'bareShelf', kilnId: 'k', controllerId: 'c' });
     const before = stepFor(entry, shaping, null, 's');

@@ -1,11 +1,10 @@
 import { TYPICAL_FAMILIES } from '@torvin/core/glass';
 import type { Look } from '@torvin/core/look';
 import { type LaidLayer, asJourney, laidLayers } from '@torvin/core/piece';
-import { METRIC } from '@torvin/core/units';
+import { COUNT, METRIC, NUMBER, readFigure } from '@torvin/core/units';
 import { EMPTY_SHELVES, type FormRecord, type PieceDoc, type Shelves, type Step } from '@torvin/schema';
 import { type PieceEntry, entryOf, fieldOfPath, newEntry, PIECE_ENTRY_SCHEMAS, outlineOf } from '@/layup/pieceEntry';
 import { type StepEntry, entryOfStep, setUpIn, stepOf, usualWet, whyImpossible, withLook, withSetUp } from './stepEntry';
-import { numberWithin } from '@/layup/typed';
 
 const kiln = {
   name: 'Kiln',
@@ -271,14 +270,16 @@ describe('a typed number', () => {
   test.each([
     ['22', 22],
     [' 22,5 ', 22.5],
-  ])('%j is read', (typed, value) => expect(numberWithin(typed, 'The share', { least: 1, most: 100 })).toEqual({ ok: true, value }));
+  ])('%j is read', (typed, value) =>
+    expect(readFigure(typed, { of: NUMBER, name: 'The share', range: { least: 1, most: 100 } }, METRIC)).toEqual({ ok: true, value }),
+  );
   test.each([
-    ['', /Cannot read ''/],
+    ['', /The number: write a figure, from 1 to 100/],
     ['many', /Cannot read 'many'/],
     ['0', /from 1 to 100/],
     ['2.5', /must be whole/],
   ])('%j is refused with what would be right', (typed, message) => {
-    const outcome = numberWithin(typed, 'The number', { least: 1, most: 100 }, 'whole');
+    const outcome = readFigure(typed, { of: COUNT, name: 'The number', range: { least: 1, most: 100 } }, METRIC);
     expect(!outcome.ok && outcome.problem.message).toMatch(message);
   });
 });

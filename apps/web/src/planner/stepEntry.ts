@@ -20,11 +20,21 @@ import {
 } from '@torvin/core/piece';
 import { type Problem, type Outcome, found } from '@torvin/core/problem';
 import { DEFAULT_SCHOOL, impossibleFiring, type SetUpKind, WARE_SETUPS, type Wet } from '@torvin/core/schedule';
-import { METRIC, formatLength, type LengthUnit, text, type Units, formatMass } from '@torvin/core/units';
+import {
+  COUNT,
+  LENGTH,
+  type LengthUnit,
+  MASS,
+  METRIC,
+  type Measure,
+  type Range,
+  type Units,
+  readFigure,
+  text,
+} from '@torvin/core/units';
 import type { Cone, WareKind } from '@torvin/core/ware';
 import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
-import { lengthWithin, massWithin, numberWithin } from '@/layup/typed';
 
 type CastField = 'thick' | 'thin' | 'wall' | 'water' | 'detail' | 'core' | 'sprue' | 'neck';
 type WareField = 'ware' | 'wide' | 'long';
@@ -82,54 +92,86 @@ export interface FormField {
   hint?: string;
   /** How a fault names it. */
   name: string;
-  of: 'length' | 'mass' | 'count';
-  /** m, kg or a plain count. */
-  least: number;
-  most: number;
+  of: Measure;
+  range: Range;
   mayBeLeftOut?: true;
 }
 
 const SECTIONS: readonly FormField[] = [
-  { field: 'thick', key: 'thick_m', label: 'Thickest section of glass', name: 'The thickest section', of: 'length', least: 0.002, most: 0.3 },
-  { field: 'thin', key: 'thin_m', label: 'Thinnest section of glass', name: 'The thinnest section', of: 'length', least: 0.001, most: 0.3 },
-  { field: 'wall', key: 'wall_m', label: 'Wall of the mould, thick', name: 'The wall', of: 'length', least: 0.002, most: 0.2 },
+  { field: 'thick', key: 'thick_m', label: 'Thickest section of glass', name: 'The thickest section', of: LENGTH, range: { least: 0.002, most: 0.3 } },
+  { field: 'thin', key: 'thin_m', label: 'Thinnest section of glass', name: 'The thinnest section', of: LENGTH, range: { least: 0.001, most: 0.3 } },
+  { field: 'wall', key: 'wall_m', label: 'Wall of the mould, thick', name: 'The wall', of: LENGTH, range: { least: 0.002, most: 0.2 } },
 ];
 const WATER: FormField = {
   ...{ field: 'water', key: 'water_kg', label: 'Water that fills the mould', hint: 'weighed; may be left out', name: 'The water' },
-  ...{ of: 'mass', least: 0.0005, most: 500, mayBeLeftOut: true },
+  ...{ of: MASS, range: { least: 0.0005, most: 500 }, mayBeLeftOut: true },
 };
 const DETAIL: FormField = {
   ...{ field: 'detail', key: 'detail_m', label: 'Finest detail, radius', hint: 'may be left out', name: 'The detail' },
-  ...{ of: 'length', least: 0.00005, most: 0.05, mayBeLeftOut: true },
+  ...{ of: LENGTH, range: { least: 0.00005, most: 0.05 }, mayBeLeftOut: true },
 };
 
 /** What each kind of form asks for. */
 export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
   hollow: [
-    { field: 'span', key: 'span_m', label: 'Mould, inside across', hint: 'rim to rim', name: 'The mould', of: 'length', least: 0.01, most: 2 },
-    { field: 'along', key: 'along_m', label: 'Mould, inside the other way', hint: 'rim to rim', name: 'The other way', of: 'length', least: 0.01, most: 2 },
-    { field: 'lobes', key: 'lobes', label: 'Corners or lobes', hint: 'how many', name: 'The number of corners', of: 'count', least: 3, most: 12 },
-    { field: 'depth', key: 'depth_m', label: 'Mould, deep', name: 'Its depth', of: 'length', least: 0.001, most: 0.5 },
+    { field: 'span', key: 'span_m', label: 'Mould, inside across', hint: 'rim to rim', name: 'The mould', of: LENGTH, range: { least: 0.01, most: 2 } },
+    {
+      field: 'along',
+      key: 'along_m',
+      label: 'Mould, inside the other way',
+      hint: 'rim to rim',
+      name: 'The other way',
+      of: LENGTH,
+      range: { least: 0.01, most: 2 },
+    },
+    { field: 'lobes', key: 'lobes', label: 'Corners or lobes', hint: 'how many', name: 'The number of corners', of: COUNT, range: { least: 3, most: 12 } },
+    { field: 'depth', key: 'depth_m', label: 'Mould, deep', name: 'Its depth', of: LENGTH, range: { least: 0.001, most: 0.5 } },
   ],
   former: [
-    { field: 'overhang', key: 'overhang_m', label: 'Stands out over the former', hint: 'each side', name: 'The overhang', of: 'length', least: 0.005, most: 1 },
-    { field: 'drop', key: 'drop_m', label: 'Edge is to come down', name: 'The drop', of: 'length', least: 0.001, most: 1 },
+    {
+      field: 'overhang',
+      key: 'overhang_m',
+      label: 'Stands out over the former',
+      hint: 'each side',
+      name: 'The overhang',
+      of: LENGTH,
+      range: { least: 0.005, most: 1 },
+    },
+    { field: 'drop', key: 'drop_m', label: 'Edge is to come down', name: 'The drop', of: LENGTH, range: { least: 0.001, most: 1 } },
     {
       ...{ field: 'former', key: 'former_m', label: 'Former, across', hint: 'for a disc; may be left out', name: 'The former' },
-      ...{ of: 'length', least: 0.01, most: 2, mayBeLeftOut: true },
+      ...{ of: LENGTH, range: { least: 0.01, most: 2 }, mayBeLeftOut: true },
     },
   ],
   strips: [
     {
       ...{ field: 'sheet', key: 'sheet_m', label: 'Sheet the strips are cut from, thick', hint: 'the layer is as deep as the strips are wide' },
-      ...{ name: 'The sheet', of: 'length', least: 0.0005, most: 0.025 },
+      ...{ name: 'The sheet', of: LENGTH, range: { least: 0.0005, most: 0.025 } },
     },
   ],
-  ring: [{ field: 'gap', key: 'gap_m', label: 'Gaps between the segments', hint: 'the widest', name: 'The gap', of: 'length', least: 0.0002, most: 0.05 }],
+  ring: [
+    { field: 'gap', key: 'gap_m', label: 'Gaps between the segments', hint: 'the widest', name: 'The gap', of: LENGTH, range: { least: 0.0002, most: 0.05 } },
+  ],
   press: [
-    { field: 'spacer', key: 'spacer_m', label: 'Spacers, high', hint: 'as deep as it is to end', name: 'The spacer', of: 'length', least: 0.001, most: 0.1 },
-    { field: 'weight', key: 'plate_kg', label: 'Plate, weighs', hint: 'all that lies on the glass', name: 'The plate', of: 'mass', least: 0.05, most: 100 },
-    { field: 'plate', key: 'plate_m', label: 'Plate, thick', name: 'The plate', of: 'length', least: 0.001, most: 0.1 },
+    {
+      field: 'spacer',
+      key: 'spacer_m',
+      label: 'Spacers, high',
+      hint: 'as deep as it is to end',
+      name: 'The spacer',
+      of: LENGTH,
+      range: { least: 0.001, most: 0.1 },
+    },
+    {
+      field: 'weight',
+      key: 'plate_kg',
+      label: 'Plate, weighs',
+      hint: 'all that lies on the glass',
+      name: 'The plate',
+      of: MASS,
+      range: { least: 0.05, most: 100 },
+    },
+    { field: 'plate', key: 'plate_m', label: 'Plate, thick', name: 'The plate', of: LENGTH, range: { least: 0.001, most: 0.1 } },
   ],
   cavity: [...SECTIONS, WATER, DETAIL],
   core: [
@@ -140,9 +182,8 @@ export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
       label: 'Core, thick',
       hint: 'from the glass to its hollow or its middle',
       name: 'The core',
-      of: 'length',
-      least: 0.002,
-      most: 0.2,
+      of: LENGTH,
+      range: { least: 0.002, most: 0.2 },
     },
     WATER,
     DETAIL,
@@ -155,26 +196,33 @@ export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
       label: 'Hole under the reservoir, across',
       hint: 'the outline of the piece is the reservoir’s',
       name: 'The hole',
-      of: 'length',
-      least: 0.002,
-      most: 0.2,
+      of: LENGTH,
+      range: { least: 0.002, most: 0.2 },
     },
     WATER,
-    { field: 'neck', key: 'plate_m', label: 'The hole, long', hint: 'from reservoir to mould', name: 'Its length', of: 'length', least: 0.001, most: 0.1 },
+    {
+      field: 'neck',
+      key: 'plate_m',
+      label: 'The hole, long',
+      hint: 'from reservoir to mould',
+      name: 'Its length',
+      of: LENGTH,
+      range: { least: 0.001, most: 0.1 },
+    },
     DETAIL,
   ],
   ware: [
-    { field: 'ware', key: 'wall_m', label: 'Thick', hint: 'of a mould its thickest wall', name: 'The wall', of: 'length', least: 0.0005, most: 0.2 },
-    { field: 'wide', key: 'wide_m', label: 'Wide', name: 'The width', of: 'length', least: 0.02, most: 2 },
-    { field: 'long', key: 'long_m', label: 'Long', name: 'The length', of: 'length', least: 0.02, most: 2 },
+    { field: 'ware', key: 'wall_m', label: 'Thick', hint: 'of a mould its thickest wall', name: 'The wall', of: LENGTH, range: { least: 0.0005, most: 0.2 } },
+    { field: 'wide', key: 'wide_m', label: 'Wide', name: 'The width', of: LENGTH, range: { least: 0.02, most: 2 } },
+    { field: 'long', key: 'long_m', label: 'Long', name: 'The length', of: LENGTH, range: { least: 0.02, most: 2 } },
   ],
   drain: [
-    { field: 'holes', key: 'holes', label: 'Holes', hint: 'how many', name: 'The number of holes', of: 'count', least: 1, most: 10_000 },
-    { field: 'hole', key: 'hole_m', label: 'A hole, across', name: 'The hole', of: 'length', least: 0.002, most: 0.2 },
-    { field: 'floor', key: 'plate_m', label: 'Floor with the holes, thick', name: 'The floor', of: 'length', least: 0.001, most: 0.1 },
+    { field: 'holes', key: 'holes', label: 'Holes', hint: 'how many', name: 'The number of holes', of: COUNT, range: { least: 1, most: 10_000 } },
+    { field: 'hole', key: 'hole_m', label: 'A hole, across', name: 'The hole', of: LENGTH, range: { least: 0.002, most: 0.2 } },
+    { field: 'floor', key: 'plate_m', label: 'Floor with the holes, thick', name: 'The floor', of: LENGTH, range: { least: 0.001, most: 0.1 } },
     {
       ...{ field: 'collects', key: 'collects_m', label: 'Ring or dam below, across', hint: 'left out where it runs onto the open shelf' },
-      ...{ name: 'What it runs into', of: 'length', least: 0.02, most: 2, mayBeLeftOut: true },
+      ...{ name: 'What it runs into', of: LENGTH, range: { least: 0.02, most: 2 }, mayBeLeftOut: true },
     },
   ],
 };
@@ -206,7 +254,7 @@ export function usualWare(look: Look, { length }: Units, of?: WareKind): Partial
   const { ware } = RECIPES[look];
   if (!ware) return {};
   const kind = of ?? ware.of[0];
-  return { of: kind, ware: written(USUAL_WARE_M[kind], 'length', { ...METRIC, length }), ...(of ? {} : { wet: ware.of.includes('fibre') ? 'dry' : 'damp' }) };
+  return { of: kind, ware: written(USUAL_WARE_M[kind], LENGTH, { ...METRIC, length }), ...(of ? {} : { wet: ware.of.includes('fibre') ? 'dry' : 'damp' }) };
 }
 
 /** The set-up that a look is usually fired on. */
@@ -314,10 +362,7 @@ function shapingFigure(shaping: Shaping | undefined, kind: string, key: string):
 }
 
 /** A figure of a form as a person of this studio would write it. */
-function written(value: number | undefined, of: FormField['of'], { length, mass }: Units): string {
-  if (value === undefined) return '';
-  return of === 'count' ? String(value) : text(of === 'mass' ? formatMass(value, mass) : formatLength(value, length));
-}
+const written = (value: number | undefined, of: Measure, units: Units): string => (value === undefined ? '' : text(of.written(value, units)));
 
 /** touched: what has been chosen or typed already. fired: how its firings came out. */
 export function entryOfStep(
@@ -339,16 +384,16 @@ export function entryOfStep(
   const figures = kinds.flatMap(([kind, fields]) => fields.map(({ field, key, of }) => [field, written(shapingFigure(shaping, kind, key), of, units)]));
   return {
     ...(Object.fromEntries(figures) as Record<StepField, string>),
-    ...(shaping && 'wall_m' in shaping ? {} : { wall: written(USUAL_WALL_M, 'length', units) }),
-    ...(shaping?.kind === 'hollow' ? {} : { span: written(WITHIN_BLANK * wide_m, 'length', units), along: written(WITHIN_BLANK * long_m, 'length', units) }),
+    ...(shaping && 'wall_m' in shaping ? {} : { wall: written(USUAL_WALL_M, LENGTH, units) }),
+    ...(shaping?.kind === 'hollow' ? {} : { span: written(WITHIN_BLANK * wide_m, LENGTH, units), along: written(WITHIN_BLANK * long_m, LENGTH, units) }),
     // The outline is that of what is fired where there is no glass; how large a shelf or a mould under glass is has to be said.
-    ...(ware || laidLayers(doc).length > 0 ? {} : { wide: written(wide_m, 'length', units), long: written(long_m, 'length', units) }),
+    ...(ware || laidLayers(doc).length > 0 ? {} : { wide: written(wide_m, LENGTH, units), long: written(long_m, LENGTH, units) }),
     ...(ware ? {} : usualWare(look, units)),
     of: ware?.of ?? RECIPES[look].ware?.of[0] ?? 'plaster',
     cone: ware?.cone ?? USUAL_CONE,
     formId: step?.setup.form?.id ?? null,
     shelfId: step?.setup.shelf?.id ?? null,
-    comesDown: step?.setup.form?.drop_m === undefined ? '' : written(step.setup.form.drop_m, 'length', units),
+    comesDown: step?.setup.form?.drop_m === undefined ? '' : written(step.setup.form.drop_m, LENGTH, units),
     mould: shaping?.kind === 'hollow' ? (shaping.plan ?? 'round') : mouldOf(doc.footprint),
     slender: (shaping && 'slender' in shaping ? shaping.slender : undefined) ?? 'slab',
     look,
@@ -391,11 +436,6 @@ export function whyImpossible(doc: PieceDoc, step: Step, shelves: Shelves, unit:
   return problem && { field: fieldAt(path ?? '', step.look, mould), message: problem.message };
 }
 
-function read(typed: string, { of, name, least, most }: FormField, { length, mass }: Units): Outcome<number> {
-  if (of === 'count') return numberWithin(typed, name, { least, most }, 'whole');
-  return of === 'mass' ? massWithin(typed, name, least, most, mass) : lengthWithin(typed, name, least, most, length);
-}
-
 /** before: a figure that still says what it said keeps its digits. */
 function shaped(entry: StepEntry, units: Units, before: Step | null): { shaping: Shaping | undefined; faults: Fault[] } {
   const kind = RECIPES[entry.look].asks?.kind;
@@ -405,7 +445,7 @@ function shaped(entry: StepEntry, units: Units, before: Step | null): { shaping:
     .map((one) => {
       const was = shapingFigure(before?.setup.shaping, kind, one.key);
       const isUntouched = was !== undefined && entry[one.field] === written(was, one.of, units);
-      return { ...one, outcome: isUntouched ? found(was) : read(entry[one.field], one, units) };
+      return { ...one, outcome: isUntouched ? found(was) : readFigure(entry[one.field], one, units) };
     });
   const faults = said.flatMap(({ field, outcome }) => (outcome.ok ? [] : [{ field, message: outcome.problem.message }]));
   const figures = Object.fromEntries(said.flatMap(({ key, outcome }) => (outcome.ok ? [[key, outcome.value]] : [])));
@@ -430,9 +470,9 @@ export function stepOf(entry: StepEntry, before: Step | null, units: Units, shel
   const form = formOf(entry, before, shelves);
   const wasDown = before?.setup.form?.drop_m;
   const readDown = (): Outcome<number> =>
-    wasDown !== undefined && entry.comesDown === written(wasDown, 'length', units)
+    wasDown !== undefined && entry.comesDown === written(wasDown, LENGTH, units)
       ? found(wasDown)
-      : lengthWithin(entry.comesDown, 'The edge', 0.001, 1, units.length);
+      : readFigure(entry.comesDown, { of: LENGTH, name: 'The edge', range: { least: 0.001, most: 1 } }, units);
   const down = form?.use === 'former' && entry.comesDown.trim() !== '' ? readDown() : null;
   if (down && !down.ok) return { step: null, faults: [{ field: 'comesDown', message: down.problem.message }] };
   const { shaping, faults } = form && givesShape(form) ? { shaping: undefined, faults: [] } : shaped(entry, units, before);

@@ -62,7 +62,7 @@ export const LAST_SIDES = ['atDoor', 'atBack', 'atLeft', 'atRight'] as const;
 function offAt(read: Reader, field: string, units: Units): number {
   const words = read.words(field);
   const short = /^[-−]/.test(words);
-  const told = readTyped({ [field]: words.replace(/^[-−+]\s*/, '') }, units, (one) => one.maybe(field, () => one.length(field, 'way it was off', OFF)) ?? 0);
+  const told = readTyped({ [field]: words.replace(/^[-−+]\s*/, '') }, units, (one) => one.maybe(field, () => one.figure(field, 'way it was off', OFF)) ?? 0);
   if (told.value === null) read.wrong(field, told.problems[field] ?? 'Write how far it was over, with a minus where it was short.');
   return (short ? -1 : 1) * (told.value ?? 0);
 }
@@ -70,13 +70,13 @@ function offAt(read: Reader, field: string, units: Units): number {
 const maybe = <K extends string, T>(key: K, value: T | undefined): { [P in K]?: T } => (value === undefined ? {} : ({ [key]: value } as { [P in K]: T }));
 
 function measured(read: Reader, end: '' | 'Along', name: string, floor: string | null): Measured {
-  const tape_m = read.maybe(`tape${end}`, () => read.length(`tape${end}`, 'tape', TAPE));
+  const tape_m = read.maybe(`tape${end}`, () => read.figure(`tape${end}`, 'tape', TAPE));
   return {
-    rim_m: read.length(`rim${end}`, name, SIDE),
+    rim_m: read.figure(`rim${end}`, name, SIDE),
     ...(tape_m === undefined && floor !== null
       ? maybe(
           'floor_m',
-          read.maybe(floor, () => read.length(floor, 'floor', FLAT)),
+          read.maybe(floor, () => read.figure(floor, 'floor', FLAT)),
         )
       : {}),
     ...maybe('tape_m', tape_m),
@@ -87,15 +87,14 @@ function formOf(read: Reader, way: BlankWay, plan: Plan): HollowForm {
   const into = way === 'into';
   const names = plan === 'lobed' ? ['size over lobes', 'size between lobes'] : plan === 'round' ? [into ? 'rim' : 'top', ''] : ['width', 'length'];
   const across = measured(read, '', names[0], into ? 'floor' : 'foot');
-  const lobes =
-    plan === 'lobed' || (plan === 'round' && !into) ? (): number => read.number('lobes', 'number of lobes', { least: 2, most: 8, whole: true }) : null;
+  const lobes = plan === 'lobed' || (plan === 'round' && !into) ? (): number => read.figure('lobes', 'number of lobes', { least: 2, most: 8 }) : null;
   return {
-    ...{ plan, across, depth_m: read.length('depth', into ? 'depth' : 'height', DEEP) },
+    ...{ plan, across, depth_m: read.figure('depth', into ? 'depth' : 'height', DEEP) },
     ...(hasTwo(plan) ? { along: measured(read, 'Along', names[1], into && (plan === 'oval' || plan === 'rectangle') ? 'floorAlong' : null) } : {}),
     ...(into && across.tape_m === undefined
       ? maybe(
           'wall_m',
-          read.maybe('wall', () => read.length('wall', 'wall', DEEP)),
+          read.maybe('wall', () => read.figure('wall', 'wall', DEEP)),
         )
       : {}),
     ...(lobes ? maybe('lobes', plan === 'lobed' ? lobes() : read.maybe('lobes', lobes)) : {}),
@@ -107,8 +106,8 @@ function lastOf(read: Reader, two: boolean, units: Units): BlankAsked['last'] {
   if (!told) return undefined;
   const [door_m, back_m, left_m, right_m] = LAST_SIDES.map((side) => offAt(read, side, units));
   return {
-    across_m: read.length('lastAcross', 'last blank', SIDE),
-    ...(two ? { along_m: read.length('lastAlong', 'last blank, the other way', SIDE) } : {}),
+    across_m: read.figure('lastAcross', 'last blank', SIDE),
+    ...(two ? { along_m: read.figure('lastAlong', 'last blank, the other way', SIDE) } : {}),
     over: { door_m, back_m, left_m, right_m },
   };
 }
@@ -120,12 +119,12 @@ export function readBlank(typed: Typed, units: Units, glass: GlassConstants, thi
   return readTyped(spreadBlank(typed), units, (read): BlankAsked => {
     const form = formOf(read, way, plan);
     const cut = {
-      ...{ glass, form, thickness_m: read.maybe('thick', () => read.length('thick', 'thickness', { least: 0.0005, most: 0.1 })) ?? thickness_m },
+      ...{ glass, form, thickness_m: read.maybe('thick', () => read.figure('thick', 'thickness', { least: 0.0005, most: 0.1 })) ?? thickness_m },
       ...maybe('last', lastOf(read, hasTwo(plan) || (way === 'over' && form.lobes !== undefined), units)),
     };
-    if (way === 'into') return { ...cut, way, under_m: read.maybe('under', () => read.length('under', 'edge under the rim', { least: 0, most: 0.3 })) ?? 0 };
+    if (way === 'into') return { ...cut, way, under_m: read.maybe('under', () => read.figure('under', 'edge under the rim', { least: 0, most: 0.3 })) ?? 0 };
     const hang_m =
-      form.across.tape_m !== undefined && read.words('hang') === '' ? undefined : read.length('hang', 'way it hangs down', { least: 0.001, most: 1 });
+      form.across.tape_m !== undefined && read.words('hang') === '' ? undefined : read.figure('hang', 'way it hangs down', { least: 0.001, most: 1 });
     return { ...cut, way, ...maybe('hang_m', hang_m) };
   });
 }
@@ -133,16 +132,16 @@ export function readBlank(typed: Typed, units: Units, glass: GlassConstants, thi
 /** Of a form of the shelf, whose measures stand there. */
 const readForForm = (typed: Typed, units: Units, glass: GlassConstants, usual_m: number, form: FormShape): Read<BlankAsked> =>
   readTyped(typed, units, (read): BlankAsked => {
-    const thickness_m = read.maybe('thick', () => read.length('thick', 'thickness', { least: 0.0005, most: 0.1 })) ?? usual_m;
+    const thickness_m = read.maybe('thick', () => read.figure('thick', 'thickness', { least: 0.0005, most: 0.1 })) ?? usual_m;
     const asked = blankFor(form, glass, thickness_m);
     if (!asked) return read.wrong('mould', 'This form takes no blank.') as never;
     const last = maybe('last', lastOf(read, form.plan !== 'round' || (asked.way === 'over' && asked.form.lobes !== undefined), units));
     if (asked.way === 'into')
-      return { ...asked, ...last, under_m: read.maybe('under', () => read.length('under', 'edge under the rim', { least: 0, most: 0.3 })) ?? 0 };
+      return { ...asked, ...last, under_m: read.maybe('under', () => read.figure('under', 'edge under the rim', { least: 0, most: 0.3 })) ?? 0 };
     return {
       ...asked,
       ...last,
-      ...maybe('hang_m', read.maybe('hang', () => read.length('hang', 'way it hangs down', { least: 0.001, most: 1 })) ?? asked.hang_m),
+      ...maybe('hang_m', read.maybe('hang', () => read.figure('hang', 'way it hangs down', { least: 0.001, most: 1 })) ?? asked.hang_m),
     };
   });
 

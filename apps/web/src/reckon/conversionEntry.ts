@@ -27,7 +27,7 @@ export function ratesOf(kiln: KilnConstants, at_C: number): Pick<InKiln, 'up_C_p
 }
 
 function inKiln(read: Reader, which: 'was' | 'will', kiln: Kiln | undefined, at_C: number): InKiln {
-  const up_C_per_h = read.maybe(`${which}Up`, () => read.rate(`${which}Up`, 'climb', RATE));
+  const up_C_per_h = read.maybe(`${which}Up`, () => read.figure(`${which}Up`, 'climb', RATE));
   return { ...ratesOf(kiln ?? TYPICAL_KILN, at_C), ...(up_C_per_h === undefined ? {} : { up_C_per_h }), readsOver_K: kiln?.offset_K ?? 0 };
 }
 
@@ -44,13 +44,13 @@ export function readWritten(typed: Typed, units: Units): Read<{ kind: 'written' 
 export function readSameWork(typed: Typed, units: Units, glass: GlassConstants, kilns: readonly Kiln[]): Read<{ kind: 'sameWork' } & SameWorkAsked> {
   const [was, will] = ['wasKiln', 'willKiln'].map((field) => kilns.find(({ id }) => id === typed[field]));
   return readTyped(typed, units, (read) => {
-    const at_C = read.temperature('wasAt', 'temperature that it was', AT);
-    const from = { at_C, hold_s: read.time('wasHold', 'hold that it was', HOLD), ...inKiln(read, 'was', was, at_C) };
+    const at_C = read.figure('wasAt', 'temperature that it was', AT);
+    const from = { at_C, hold_s: read.figure('wasHold', 'hold that it was', HOLD), ...inKiln(read, 'was', was, at_C) };
     if (findIn(typed) === 'hold') {
-      const to_C = read.temperature('willAt', 'temperature that it is to be', AT);
+      const to_C = read.figure('willAt', 'temperature that it is to be', AT);
       return { kind: 'sameWork', glass, from, to: { find: 'hold', at_C: to_C, ...inKiln(read, 'will', will, to_C) } };
     }
-    const hold_s = read.time('willHold', 'hold that it is to be', HOLD);
+    const hold_s = read.figure('willHold', 'hold that it is to be', HOLD);
     return { kind: 'sameWork', glass, from, to: { find: 'temperature', hold_s, ...inKiln(read, 'will', will, at_C) } };
   });
 }
@@ -61,11 +61,11 @@ export const coneWayIn = (typed: Typed): (typeof CONE_WAYS)[number] => CONE_WAYS
 
 export function readCone(typed: Typed, units: Units): Read<ConeAsked> {
   return readTyped(typed, units, (read): ConeAsked => {
-    const rate_C_per_h = read.rate('coneRate', 'rate of the last hours', { least: 1, most: 1000 });
+    const rate_C_per_h = read.figure('coneRate', 'rate of the last hours', { least: 1, most: 1000 });
     if (coneWayIn(typed) === 'bends') return { of: 'bends', cone: read.choice('cone', CONES), rate_C_per_h };
     return {
-      ...{ of: 'reached', rate_C_per_h, target_C: read.temperature('coneAt', 'end of the climb', { least: 600, most: 1400 }) },
-      hold_s: read.maybe('coneHold', () => read.time('coneHold', 'hold', HOLD)) ?? 0,
+      ...{ of: 'reached', rate_C_per_h, target_C: read.figure('coneAt', 'end of the climb', { least: 600, most: 1400 }) },
+      hold_s: read.maybe('coneHold', () => read.figure('coneHold', 'hold', HOLD)) ?? 0,
     };
   });
 }

@@ -15,10 +15,10 @@ const THICK = { least: 0.0005, most: 0.1 };
 const STRIP = { least: 0.001, most: 1 };
 
 function readOf(kind: CutKind, read: Reader, units: Units, stock: Stock): CuttingAsked {
-  const long = (field: string, name: string, range: { least: number; most: number }): number => read.length(field, name, range);
+  const long = (field: string, name: string, range: { least: number; most: number }): number => read.figure(field, name, range);
   const orUsual = (field: string, name: string, range: { least: number; most: number }, usual: number): number =>
     read.maybe(field, () => long(field, name, range)) ?? usual;
-  const whole = (field: string, name: string, most: number): number => read.number(field, name, { least: 1, most, whole: true });
+  const whole = (field: string, name: string, most: number): number => read.figure(field, name, { least: 1, most });
   const thick = (): number => orUsual('thick', 'thickness', THICK, CUT_USUAL.thick_m);
   switch (kind) {
     case 'strips': {
@@ -45,7 +45,7 @@ function readOf(kind: CutKind, read: Reader, units: Units, stock: Stock): Cuttin
         ...{ across: whole('across', 'number up the panel', 500), along: whole('along', 'number across it', 500) },
         border_m: orUsual('border', 'border', { least: 0, most: 0.5 }, 0),
         cap: cap_m === undefined ? null : { thickness_m: cap_m, overhang_m: orUsual('over', 'overhang', { least: 0, most: 0.05 }, 0) },
-        spare: (read.maybe('spare', () => read.number('spare', 'share to spare', { least: 0, most: 100 })) ?? CUT_USUAL.spare) / 100,
+        spare: (read.maybe('spare', () => read.figure('spare', 'share to spare', { least: 0, most: 100 })) ?? CUT_USUAL.spare) / 100,
       };
     }
     case 'segments': {
@@ -75,7 +75,7 @@ export function readCutting(typed: Typed, units: Units, stock: Stock): Read<Cutt
 
 /** How thick the cap is that is laid on; as usual where it is not told. */
 export const capIn = (typed: Typed, units: Units): number | null =>
-  readTyped(typed, units, (read) => read.maybe('thick', () => read.length('thick', 'thickness', THICK)) ?? CUT_USUAL.thick_m).value;
+  readTyped(typed, units, (read) => read.maybe('thick', () => read.figure('thick', 'thickness', THICK)) ?? CUT_USUAL.thick_m).value;
 
 /** The field that a refusal of the core belongs to. */
 export const fieldOfCutting = (kind: CutKind, path: string): string =>

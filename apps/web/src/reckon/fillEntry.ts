@@ -25,11 +25,11 @@ function fillerOf(read: Reader): Filler {
   const by = read.choice('filler', FILLERS);
   switch (by) {
     case 'mass':
-      return { by, mass_kg: read.mass('mass', 'mass', MASS) };
+      return { by, mass_kg: read.figure('mass', 'mass', MASS) };
     case 'segments':
       return {
-        ...{ by, depth_m: read.length('stands', 'depth of the segments', { least: 0.001, most: 0.3 }) },
-        cover: read.number('cover', 'share of the floor', { least: 5, most: 100 }) / 100,
+        ...{ by, depth_m: read.figure('stands', 'depth of the segments', { least: 0.001, most: 0.3 }) },
+        cover: read.figure('cover', 'share of the floor', { least: 5, most: 100 }) / 100,
       };
     case 'grains':
       return { by, packing: packingOf(read) ?? LOOSE_PERCENT / 100 };
@@ -37,21 +37,21 @@ function fillerOf(read: Reader): Filler {
 }
 
 function packingOf(read: Reader): number | undefined {
-  const percent = read.maybe('packing', () => read.number('packing', 'share that is glass', SHARE));
+  const percent = read.maybe('packing', () => read.figure('packing', 'share that is glass', SHARE));
   return percent === undefined ? undefined : percent / 100;
 }
 
 export function readFill(typed: Typed, units: Units, glass: GlassConstants): Read<Filling> {
   return readTyped(spreadSizes(typed, ''), units, (read) => {
     const hollow = readHollow(read, '', units);
-    const liner_m = read.maybe('liner', () => read.length('liner', 'liner', { least: 0, most: 0.05 }));
+    const liner_m = read.maybe('liner', () => read.figure('liner', 'liner', { least: 0, most: 0.05 }));
     const filler = fillerOf(read);
-    if (filler.by === 'segments') read.maybe('count', () => read.number('count', 'number of segments', { least: 1, most: 400, whole: true }));
+    if (filler.by === 'segments') read.maybe('count', () => read.figure('count', 'number of segments', { least: 1, most: 400 }));
     const poured = filler.by === 'mass' && typed.loose === 'yes' ? (packingOf(read) ?? LOOSE_PERCENT / 100) : undefined;
     const work_perPa = workOf(read.choice('heat', HEATS));
     const isLast = read.words('lastMass') !== '' || read.words('back') !== '';
     const last = isLast
-      ? { mass_kg: read.mass('lastMass', 'mass of last time', MASS), back_m: read.length('back', 'way it stood back', { least: 0, most: 0.2 }) }
+      ? { mass_kg: read.figure('lastMass', 'mass of last time', MASS), back_m: read.figure('back', 'way it stood back', { least: 0, most: 0.2 }) }
       : undefined;
     return {
       ...{ glass, hollow, filler },

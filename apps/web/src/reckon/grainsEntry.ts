@@ -30,10 +30,10 @@ const SIDE = { least: 0.001, most: 2 };
 function holesIn(read: Reader, units: Units): number {
   const words = read.words('hole');
   if (words === '') return 0;
-  const count = read.maybe('holes', () => read.number('holes', 'number of holes', { least: 1, most: 1000, whole: true })) ?? 1;
+  const count = read.maybe('holes', () => read.figure('holes', 'number of holes', { least: 1, most: 1000 })) ?? 1;
   const apart = sizesApart(words, 2);
-  if (!apart) return (count * Math.PI * read.length('hole', 'hole', SIDE) ** 2) / 4;
-  const [width, length] = apart.map((size) => readTyped({ size }, units, (one) => one.length('size', 'hole', SIDE)).value);
+  if (!apart) return (count * Math.PI * read.figure('hole', 'hole', SIDE) ** 2) / 4;
+  const [width, length] = apart.map((size) => readTyped({ size }, units, (one) => one.figure('size', 'hole', SIDE)).value);
   if (width === null || length === null) {
     read.wrong('hole', 'Write a round hole as 30 mm, a square one as 20 × 30 mm.');
     return Number.NaN;
@@ -45,9 +45,9 @@ function holesIn(read: Reader, units: Units): number {
 function amountIn(read: Reader, units: Units): StrewnAsked['amount'] {
   const film = read.words('film');
   const words = read.words('grains');
-  if (film !== '' && words === '') return { by: 'film', film_m: read.length('film', 'film', { least: 1e-6, most: 0.3 }) };
+  if (film !== '' && words === '') return { by: 'film', film_m: read.figure('film', 'film', { least: 1e-6, most: 0.3 }) };
   const strewn = words === '' ? null : parseStrewn(words, 'mass', units, 'grains');
-  if (!strewn) return { by: 'mass', mass_kg: read.mass('grains', 'mass', { least: 1e-5, most: 200 }) };
+  if (!strewn) return { by: 'mass', mass_kg: read.figure('grains', 'mass', { least: 1e-5, most: 200 }) };
   if (!strewn.ok) {
     read.wrong('grains', strewn.problem.message);
     return { by: 'mass', mass_kg: Number.NaN };
@@ -57,7 +57,7 @@ function amountIn(read: Reader, units: Units): StrewnAsked['amount'] {
     read.wrong('grains', 'So much does not lie on an area: check the unit.');
     return { by: 'mass', mass_kg: Number.NaN };
   }
-  return { by: 'mass', mass_kg: read.mass('grains', 'mass', { least: 1e-5, most: 200 }) };
+  return { by: 'mass', mass_kg: read.figure('grains', 'mass', { least: 1e-5, most: 200 }) };
 }
 
 export function readGrains(typed: Typed, units: Units, glass: GlassConstants, ownWork: number | null): Read<StrewnAsked> {
@@ -65,9 +65,9 @@ export function readGrains(typed: Typed, units: Units, glass: GlassConstants, ow
     const outline: Footprint = readOutline(read, '', units);
     const holes_m2 = holesIn(read, units);
     if (holes_m2 > 0 && footprintArea(outline) <= holes_m2) read.wrong('hole', 'The holes leave nothing of the area: check their size and their number.');
-    const open = read.maybe('open', () => read.number('open', 'open share', { least: 1, most: 100 }));
-    const coats = read.maybe('coats', () => read.number('coats', 'number of coats', { least: 1, most: 100, whole: true }));
-    const own = read.maybe('grain', () => read.length('grain', 'grain', { least: 1e-5, most: 0.03 }));
+    const open = read.maybe('open', () => read.figure('open', 'open share', { least: 1, most: 100 }));
+    const coats = read.maybe('coats', () => read.figure('coats', 'number of coats', { least: 1, most: 100 }));
+    const own = read.maybe('grain', () => read.figure('grain', 'grain', { least: 1e-5, most: 0.03 }));
     const work_perPa = workOfHeat(read.choice('heat', GRAIN_HEATS), ownWork);
     const wetness = read.choice('wetness', WETNESSES);
     return {

@@ -102,7 +102,7 @@ const SIDE = { least: 0.005, most: 2 };
 const DEPTH = { least: 0.002, most: 0.3 };
 
 function outlineOf(read: Reader, of: string, form: HollowForm, units: Units): Footprint | null {
-  const side = (field: string, name: string): number => read.length(`${of}${field}`, name, SIDE);
+  const side = (field: string, name: string): number => read.figure(`${of}${field}`, name, SIDE);
   switch (form) {
     case 'box':
     case 'oval':
@@ -127,10 +127,10 @@ export function readOutline(read: Reader, of: string, units: Units): Footprint {
 
 /** of: what its fields begin with. */
 export function readHollow(read: Reader, of: string, units: Units): Hollow {
-  const side = (field: string, name: string): number => read.length(`${of}${field}`, name, SIDE);
+  const side = (field: string, name: string): number => read.figure(`${of}${field}`, name, SIDE);
   const form = read.choice(`${of}form`, HOLLOWS);
   const hollow = ((): Hollow => {
-    const depth = (): number => read.length(`${of}depth`, 'depth', DEPTH);
+    const depth = (): number => read.figure(`${of}depth`, 'depth', DEPTH);
     const outline = outlineOf(read, of, form, units);
     if (outline) return { kind: 'straight', outline, depth_m: depth() };
     switch (form) {
@@ -146,7 +146,7 @@ export function readHollow(read: Reader, of: string, units: Units): Hollow {
         return {
           kind: form === 'bowl' ? form : 'cone',
           rim_m: side('rim', 'rim'),
-          floor_m: read.length(`${of}floor`, 'floor', { least: 0, most: SIDE.most }),
+          floor_m: read.figure(`${of}floor`, 'floor', { least: 0, most: SIDE.most }),
           depth_m: depth(),
         };
     }
@@ -159,7 +159,7 @@ function cornersOf(read: Reader, of: string, units: Units): [number, number][] {
   const words = read.words(`${of}corners`);
   const corners = readCorners(words, units.length);
   if (corners) return corners;
-  if (words === '') read.length(`${of}corners`, 'corners', SIDE);
+  if (words === '') read.figure(`${of}corners`, 'corners', SIDE);
   else read.wrong(`${of}corners`, 'Write each corner as two lengths and a ; between corners, for example 0 0; 200 0; 0 120 mm.');
   return [];
 }

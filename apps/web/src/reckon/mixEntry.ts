@@ -1,9 +1,9 @@
 /** A mix as it is typed: by shares, as coats, as plaster round a model, or as scrap by grades. */
 import { footprintArea } from '@torvin/core/body';
 import { type MixAsked, SHARES_OF, type ShareOf } from '@torvin/core/quantity';
-import { type Units, formatCoat, massFrom, parseStrewn, text } from '@torvin/core/units';
+import { COAT, type Units, formatCoat, massFrom, parseStrewn, text } from '@torvin/core/units';
 import { OUTLINES, readHollow, readOutline, spreadSizes } from './hollowEntry';
-import { type Read, type Reader, type Typed, coatUnit, hasUnit, readTyped } from './typed';
+import { type Read, type Reader, type Typed, hasUnit, readTyped } from './typed';
 
 export const MIXES = ['shares', 'coats', 'plaster', 'crush'] as const;
 export const GRADES = ['coarse', 'medium', 'fine', 'powder'] as const;
@@ -45,12 +45,12 @@ export function withMeanings(typed: Typed, kept: readonly { kind: string; typed:
   return { ...typed, ...Object.fromEntries(meant.flat()) };
 }
 
-const percentOf = (read: Reader, field: string, name: string, range = PERCENT): number => read.number(field, name, range) / 100;
+const percentOf = (read: Reader, field: string, name: string, range = PERCENT): number => read.figure(field, name, range) / 100;
 
 function readShares(read: Reader, typed: Typed, step_kg: number): MixAsked {
   const parts = Array.from({ length: partsIn(typed) }, (_, i) => ({
     name: read.words(`p${i}.name`) || `part ${i + 1}`,
-    share: read.number(`p${i}.share`, `share of part ${i + 1}`, { least: 0, most: 1000 }),
+    share: read.figure(`p${i}.share`, `share of part ${i + 1}`, { least: 0, most: 1000 }),
   }));
   const additives = Array.from({ length: additivesIn(typed) }, (_, i) => {
     const name = read.words(`a${i}.name`) || `additive ${i + 1}`;
@@ -60,14 +60,14 @@ function readShares(read: Reader, typed: Typed, step_kg: number): MixAsked {
       ...(of === 'solution' ? { liquid: percentOf(read, `a${i}.liquid`, `liquid of additive ${i + 1}`, { least: 0, most: 1000 }) } : {}),
     };
   });
-  return { kind: 'shares', total_kg: read.mass('total', 'total', MASS), parts, additives, step_kg };
+  return { kind: 'shares', total_kg: read.figure('total', 'total', MASS), parts, additives, step_kg };
 }
 
 const COAT_kg_m2 = { least: 0.001, most: 5 };
 
 function coatOf(read: Reader, units: Units): number {
   const words = read.words('coat');
-  const coat = parseStrewn(hasUnit(words) ? words : `${words} ${coatUnit(units)}`, 'perArea', units, 'coat');
+  const coat = parseStrewn(hasUnit(words) ? words : `${words} ${COAT.unit(units)}`, 'perArea', units, 'coat');
   const taken = coat.ok && 'perArea_kg_m2' in coat.value ? coat.value.perArea_kg_m2 : Number.NaN;
   if (taken >= COAT_kg_m2.least && taken <= COAT_kg_m2.most) return taken;
   read.wrong(
@@ -83,14 +83,14 @@ export const coatText = (units: Units, kg_m2: number = USUAL.coat_kg_m2): string
 function readCoats(read: Reader, typed: Typed, units: Units, step_kg: number): MixAsked {
   const area_m2 = footprintArea(readOutline(read, '', units));
   const perCoat_kg_m2 = read.maybe('coat', () => coatOf(read, units)) ?? USUAL.coat_kg_m2;
-  const coats = read.maybe('coats', () => read.number('coats', 'number of coats', { least: 1, most: 100, whole: true })) ?? USUAL.coats;
-  const waterToPowder = read.maybe('water', () => read.number('water', 'water to one of powder', { least: 0.05, most: 50 })) ?? USUAL.water;
+  const coats = read.maybe('coats', () => read.figure('coats', 'number of coats', { least: 1, most: 100 })) ?? USUAL.coats;
+  const waterToPowder = read.maybe('water', () => read.figure('water', 'water to one of powder', { least: 0.05, most: 50 })) ?? USUAL.water;
   return { kind: 'coats', area_m2, perCoat_kg_m2, coats, waterToPowder, ...(typed.byMass === 'yes' ? {} : { bulk_kg_m3: USUAL.bulk_kg_m3 }), step_kg };
 }
 
 function readPlaster(read: Reader, units: Units, step_kg: number): MixAsked {
   const model = readHollow(read, '', units);
-  const wall_m = read.maybe('wall', () => read.length('wall', 'wall', { least: 0.003, most: 0.2 })) ?? USUAL.wall_m;
+  const wall_m = read.maybe('wall', () => read.figure('wall', 'wall', { least: 0.003, most: 0.2 })) ?? USUAL.wall_m;
   const words = read.words('ratio');
   const [plaster, silica, water] = (words === '' ? [1, 1, 1] : readRatio(words, 3)) ?? [NaN, NaN, NaN];
   if (Number.isNaN(plaster)) read.wrong('ratio', 'Write plaster : silica : water, for example 1 : 1 : 1.');
@@ -103,9 +103,9 @@ function readCrush(read: Reader, step_kg: number): MixAsked {
     return share === undefined ? [] : [{ name, share }];
   });
   // One at least has to be told.
-  if (yields.length === 0) read.number(`yield-${GRADES[0]}`, 'share of each grade', PERCENT);
-  const wanted_kg = read.maybe('wanted', () => read.mass('wanted', 'mass that is wanted', MASS));
-  const scrap_kg = wanted_kg === undefined ? read.mass('scrap', 'scrap', MASS) : undefined;
+  if (yields.length === 0) read.figure(`yield-${GRADES[0]}`, 'share of each grade', PERCENT);
+  const wanted_kg = read.maybe('wanted', () => read.figure('wanted', 'mass that is wanted', MASS));
+  const scrap_kg = wanted_kg === undefined ? read.figure('scrap', 'scrap', MASS) : undefined;
   return {
     ...{ kind: 'crush', yields, step_kg },
     ...(scrap_kg === undefined ? {} : { scrap_kg }),
@@ -117,7 +117,7 @@ export function readMix(typed: Typed, units: Units): Read<MixAsked> {
   const kind = MIXES.find((one) => one === typed.mix) ?? MIXES[0];
   const spread = kind === 'coats' ? spreadSizes(typed, '', OUTLINES) : kind === 'plaster' ? spreadSizes(typed, '') : typed;
   return readTyped(spread, units, (read) => {
-    const step_kg = read.maybe('step', () => read.mass('step', 'step of the scale', { least: 1e-6, most: 0.1 })) ?? usualStep(units);
+    const step_kg = read.maybe('step', () => read.figure('step', 'step of the scale', { least: 1e-6, most: 0.1 })) ?? usualStep(units);
     switch (kind) {
       case 'shares':
         return readShares(read, typed, step_kg);

@@ -66,7 +66,7 @@ export function readPutAs(typed: Typed, units: Units, offer: Offered, total_kg: 
         return { as: { form: 'sheet', thickness_m: sheet_m, density_kg_m3 }, mass_kg: total_kg };
       case 'scrap': {
         const across = (field: string, words: string, usual_m: number): number =>
-          read.maybe(field, () => read.length(field, words, { least: CHUNK_RANGE_M.least, most: CHUNK_RANGE_M.most })) ?? usual_m;
+          read.maybe(field, () => read.figure(field, words, { least: CHUNK_RANGE_M.least, most: CHUNK_RANGE_M.most })) ?? usual_m;
         const size = lump(across('lumpThick', 'thickness of a piece', USUAL_LUMP_M.thick_m), across('lumpWide', 'width of a piece', USUAL_LUMP_M.wide_m));
         return { as: { form: 'chunks', name: 'Scrap', ...size }, mass_kg: total_kg };
       }

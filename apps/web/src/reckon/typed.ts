@@ -1,107 +1,72 @@
 /** What is typed on a sheet of Reckon: words by field, read all at once. What is empty is missing; what is wrong is said at its field. */
-import { type Outcome, refused } from '@torvin/core/problem';
 import type { QuantityName } from '@torvin/core/quantity';
 import {
-  type Figure,
+  COAT,
+  COUNT,
+  DENSITY,
+  LENGTH,
+  MASS,
   METRES_PER_INCH,
+  type Measure,
+  NUMBER,
+  RATE,
+  type Range,
+  TEMPERATURE,
+  TIME,
   type Units,
-  densityUnit,
-  formatDensity,
-  formatDuration,
-  formatLength,
-  formatMass,
-  formatRate,
-  formatTemperature,
   otherUnits,
-  parseDensity,
-  parseDuration,
-  parseLength,
-  parseMass,
-  parseRate,
-  parseTemperature,
-  strewnUnit,
+  plainMeasure,
+  readFigure,
   text,
   unitsWritten,
 } from '@torvin/core/units';
-import { lengthWithin, massWithin, numberWithin } from '@/layup/typed';
 
 export type Typed = Readonly<Record<string, string>>;
 
-interface Range {
-  least: number;
-  most: number;
-}
+const each = (of: Measure, ...fields: string[]): Record<string, Measure> => Object.fromEntries(fields.map((field) => [field, of]));
+const HUNDREDTHS = plainMeasure('%');
 
-/** Of every field of every sheet by its name, without what it belongs to: 'c0.width' is a width. What is not named is a number or a choice. */
-type FieldKind = 'length' | 'mass' | 'density' | 'coat' | 'temperature' | 'rate';
-const KINDS: Record<string, FieldKind | undefined> = {
-  ...{ density: 'density', coat: 'coat' },
-  ...{ width: 'length', length: 'length', depth: 'length', diameter: 'length', inner: 'length', rim: 'length', floor: 'length' },
-  ...{ hole: 'length', film: 'length', grain: 'length', grains: 'mass' },
-  ...{ total: 'mass', step: 'mass', wall: 'length', scrap: 'mass', wanted: 'mass' },
-  ...{ sheetWidth: 'length', sheetLength: 'length', stripWide: 'length', kerf: 'length', gap: 'length', thick: 'length', border: 'length' },
-  ...{ slabWide: 'length', slabDeep: 'length' },
-  ...{ capThick: 'length', over: 'length', slab: 'length', stop: 'length', paper: 'length', fillWide: 'length', fillLong: 'length' },
-  ...{ liner: 'length', to: 'length', strip: 'length', ends: 'length', corners: 'length', stands: 'length', back: 'length' },
-  ...{ lumpThick: 'length', lumpWide: 'length' },
-  ...{ wasAt: 'temperature', willAt: 'temperature', coneAt: 'temperature', wasUp: 'rate', willUp: 'rate', coneRate: 'rate' },
-  ...{ rimAlong: 'length', floorAlong: 'length', tape: 'length', tapeAlong: 'length', hang: 'length', foot: 'length', under: 'length' },
-  ...{ lastAcross: 'length', lastAlong: 'length', atDoor: 'length', atBack: 'length', atLeft: 'length', atRight: 'length' },
-  ...{ poured: 'mass', drunk: 'mass', model: 'mass', stays: 'mass', have: 'mass', mass: 'mass', lastMass: 'mass' },
+/** What each field of the sheets measures, without what it belongs to: 'c0.width' is a width. One that does not stand here is a number or a choice. */
+const MEASURES: Record<string, Measure | undefined> = {
+  ...each(LENGTH, 'width', 'length', 'depth', 'diameter', 'inner', 'rim', 'rimAlong', 'floor', 'floorAlong', 'wall', 'tape', 'tapeAlong', 'hang', 'foot'),
+  ...each(LENGTH, 'hole', 'film', 'grain', 'liner', 'to', 'strip', 'ends', 'corners', 'stands', 'back', 'under', 'lumpThick', 'lumpWide', 'size'),
+  ...each(LENGTH, 'sheetWidth', 'sheetLength', 'stripWide', 'kerf', 'gap', 'thick', 'border', 'capThick', 'over', 'slab', 'stop', 'paper'),
+  ...each(LENGTH, 'slabWide', 'slabDeep', 'fillWide', 'fillLong', 'lastAcross', 'lastAlong', 'atDoor', 'atBack', 'atLeft', 'atRight'),
+  ...each(MASS, 'grains', 'total', 'step', 'scrap', 'wanted', 'poured', 'drunk', 'model', 'stays', 'have', 'mass', 'lastMass'),
+  ...each(TEMPERATURE, 'wasAt', 'willAt', 'coneAt'),
+  ...each(RATE, 'wasUp', 'willUp', 'coneRate'),
+  ...each(TIME, 'wasHold', 'willHold', 'coneHold'),
+  ...each(COUNT, 'count', 'high', 'across', 'along', 'coats', 'lobes', 'holes'),
+  ...each(HUNDREDTHS, 'percent', 'liquid', 'cover', 'packing', 'spare', 'open', 'yield-coarse', 'yield-medium', 'yield-fine', 'yield-powder'),
+  density: DENSITY,
+  coat: COAT,
 };
 
-const kindOfField = (field: string): FieldKind | undefined => KINDS[field.slice(field.lastIndexOf('.') + 1)];
+const measureOf = (field: string): Measure | undefined => MEASURES[field.slice(field.lastIndexOf('.') + 1)];
+
+/** Whether a bare number in it means something else in another studio. */
+const hangsOnUnits = (of: Measure, units: Units): boolean => of.unit(units) !== of.unit(otherUnits(units));
 
 const TIMES = /\s*[x×*]\s*/i;
 /** A sign between sizes is no unit. */
 export const hasUnit = (words: string): boolean => /[a-z"'″′]/i.test(words.split(TIMES).join(' '));
 
-/** What a coat takes is told on a square metre, or as grains are where a studio weighs in ounces. */
-export const coatUnit = (units: Units): string => (units.mass === 'g' ? 'g/m²' : strewnUnit(units).name);
-
-/** What a bare number in a field is in. */
-function unitOfKind(kind: FieldKind, units: Units): string {
-  switch (kind) {
-    case 'density':
-      return densityUnit(units).name;
-    case 'coat':
-      return coatUnit(units);
-    case 'temperature':
-      return `°${units.temperature}`;
-    case 'rate':
-      return `°${units.temperature}/h`;
-    default:
-      return units[kind];
-  }
-}
-
 /** With the units that bare numbers were meant in, so that it means the same wherever it is read again. */
 export function withUnits(typed: Typed, units: Units): Typed {
   const written = Object.entries(typed).map(([field, words]): [string, string] => {
-    const kind = kindOfField(field);
-    return [field, kind === undefined || words.trim() === '' || hasUnit(words) ? words : `${words.trim()} ${unitOfKind(kind, units)}`];
+    const of = measureOf(field);
+    const isBare = of !== undefined && hangsOnUnits(of, units) && words.trim() !== '' && !hasUnit(words);
+    return [field, isBare ? `${words.trim()} ${of.unit(units)}` : words];
   });
   return Object.fromEntries(written);
 }
 
 /** The same in the other unit, to stand under what is typed; nothing where it cannot be read. */
 export function inOtherUnit(field: string, words: string, units: Units): string | undefined {
-  const kind = kindOfField(field);
-  if (words.trim() === '') return undefined;
-  const other = otherUnits(unitsWritten(words, units));
-  const shown = <T>(read: Outcome<T>, written: (value: T) => Figure): string | undefined => (read.ok ? text(written(read.value)) : undefined);
-  switch (kind) {
-    case 'length':
-      return shown(parseLength(words, units.length), (value) => formatLength(value, other.length));
-    case 'mass':
-      return shown(parseMass(words, units.mass), (value) => formatMass(value, other.mass));
-    case 'temperature':
-      return shown(parseTemperature(words, units.temperature), (value) => formatTemperature(value, other.temperature));
-    case 'rate':
-      return shown(parseRate(words, units.temperature), (value) => formatRate(value, other.temperature));
-    default:
-      return undefined;
-  }
+  const of = measureOf(field);
+  if (words.trim() === '' || !of?.read || !hangsOnUnits(of, units)) return undefined;
+  const read = of.read(words, units, field);
+  return read.ok ? text(of.written(read.value, otherUnits(unitsWritten(words, units)))) : undefined;
 }
 
 /** A length as it would be typed in the studio's own unit, with no digit lost that anybody measures. */
@@ -109,17 +74,8 @@ export const exactly = (metres: number, { length }: Units): string =>
   String(Number(length === 'in' ? (metres / METRES_PER_INCH).toFixed(3) : (metres * 1e3).toFixed(2)));
 
 export interface Reader {
-  /** NaN where it is missing or wrong. */
-  length(field: string, name: string, range: Range): number;
-  mass(field: string, name: string, range: Range): number;
-  density(field: string, name: string, range: Range): number;
-  /** °C. */
-  temperature(field: string, name: string, range: Range): number;
-  /** °C/h. */
-  rate(field: string, name: string, range: Range): number;
-  /** s; a bare number is minutes. */
-  time(field: string, name: string, range: Range): number;
-  number(field: string, name: string, range: Range & { whole?: true }): number;
+  /** As it is kept, by what the field measures; NaN where it is missing or wrong. */
+  figure(field: string, name: string, range: Range): number;
   /** Left out where it is empty. */
   maybe<T>(field: string, read: () => T): T | undefined;
   choice<T extends string>(field: string, choices: readonly [T, ...T[]]): T;
@@ -138,45 +94,22 @@ export interface Read<T> {
   missing: string[];
 }
 
-function within(read: Outcome<number>, name: string, { least, most }: Range, written: (value: number) => Figure): Outcome<number> {
-  if (!read.ok || (read.value >= least && read.value <= most)) return read;
-  return refused('out-of-range', '', `${name} must be from ${text(written(least))} to ${text(written(most))}.`);
-}
-
 export function readTyped<T>(typed: Typed, units: Units, take: (read: Reader) => T): Read<T> {
   const problems: Record<string, string> = {};
   const missing: string[] = [];
   const words = (field: string): string => (typed[field] ?? '').trim();
-  function read(field: string, name: string, parse: (words: string) => Outcome<number>): number {
+  function figure(field: string, name: string, range: Range): number {
     if (words(field) === '') {
       missing.push(name);
       return Number.NaN;
     }
-    const outcome = parse(words(field));
+    const outcome = readFigure(words(field), { of: measureOf(field) ?? NUMBER, name: `The ${name}`, range, path: field }, units);
     if (outcome.ok) return outcome.value;
     problems[field] = outcome.problem.message;
     return Number.NaN;
   }
-  const capital = (name: string): string => `The ${name}`;
   const value = take({
-    length: (field, name, { least, most }) => read(field, name, (typed_) => lengthWithin(typed_, capital(name), least, most, units.length)),
-    mass: (field, name, { least, most }) => read(field, name, (typed_) => massWithin(typed_, capital(name), least, most, units.mass)),
-    density: (field, name, { least, most }) =>
-      read(field, name, (typed_) => within(parseDensity(typed_, units), capital(name), { least, most }, (value) => formatDensity(value, units))),
-    temperature: (field, name, range) =>
-      read(field, name, (typed_) =>
-        within(parseTemperature(typed_, units.temperature), capital(name), range, (value) => formatTemperature(value, units.temperature)),
-      ),
-    rate: (field, name, range) =>
-      read(field, name, (typed_) => {
-        const rate = parseRate(typed_, units.temperature);
-        if (rate.ok && rate.value === null)
-          return refused('out-of-range', field, `${capital(name)} must be told as a rate; full speed is what is taken where it is empty.`);
-        return within(rate as Outcome<number>, capital(name), range, (value) => formatRate(value, units.temperature));
-      }),
-    time: (field, name, range) => read(field, name, (typed_) => within(parseDuration(typed_), capital(name), range, formatDuration)),
-    number: (field, name, { whole, ...range }) =>
-      read(field, name, (typed_) => numberWithin(typed_.replace(/\s*%$/, ''), capital(name), range, whole ? 'whole' : 'any')),
+    figure,
     maybe: (field, one) => (words(field) === '' ? undefined : one()),
     choice: (field, choices) => choices.find((one) => one === typed[field]) ?? choices[0],
     chosen: (field, name, choices) => {

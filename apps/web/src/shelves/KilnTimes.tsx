@@ -12,7 +12,7 @@ import {
   parseDuration,
   text,
 } from '@torvin/core/units';
-import { type Kiln, KINDS, type Entry, type Figure, readFigure, written } from '@torvin/schema';
+import { type Kiln, KINDS, type Entry, type Figure, figureOfRecord, written } from '@torvin/schema';
 import { type Ref, useImperativeHandle, useMemo, useState } from 'react';
 import type { UseFormGetValues, UseFormSetValue } from 'react-hook-form';
 import { View } from 'react-native';
@@ -78,7 +78,7 @@ export function KilnTimes({ ref, record, getValues, setValue }: KilnTimesProps) 
 
   const write = (key: string, value: number): void => {
     const field = figure(key);
-    if (field) setValue(key, written(field.shown(value, units)), { shouldDirty: true });
+    if (field) setValue(key, written(field.of.shown(value, units)), { shouldDirty: true });
   };
 
   async function workOut(): Promise<boolean> {
@@ -108,7 +108,7 @@ export function KilnTimes({ ref, record, getValues, setValue }: KilnTimesProps) 
       return false;
     }
     const room = figure('ambient_C');
-    const ambient = room && readFigure(KINDS.kilns.schema, room, String(getValues('ambient_C') ?? ''), units);
+    const ambient = room && figureOfRecord(KINDS.kilns.schema, room, String(getValues('ambient_C') ?? ''), units);
     const ambient_C = ambient?.ok ? ambient.value : record.ambient_C;
     const apart = difference_K === undefined ? {} : { apart: { difference_K: difference_K / span(units.length), at_C: 500 } };
     const tell = ({ message }: Problem): false => {

@@ -4,7 +4,7 @@ import { type StageName, dryingWords, makingProblem, stageCaution, stageDoes, st
 import type { Wet } from '@torvin/core/schedule';
 import { formatMass, text } from '@torvin/core/units';
 import type { WareKind } from '@torvin/core/ware';
-import { type MakingRecord, type Shelves, StageToldSchema, mass, readFigure } from '@torvin/schema';
+import { type MakingRecord, type Shelves, StageToldSchema, mass, figureOfRecord } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
@@ -147,7 +147,7 @@ function Next({ stage, making, shelves, told: { form, standing, amounts }, onTol
   const firing = fired && emptyFiring(form, shelves, stage === 'burnOut' && standsIn(making) === 'firm' ? 'dryMould' : fired.look, fired.wet, fired.of);
   const tell = (): void => {
     const at = readFieldTime(when)?.getTime();
-    const weighed = label === null || (typed.trim() === '' && stage !== 'dry') ? null : readFigure(StageToldSchema, mass('mass_kg', label), typed, units);
+    const weighed = label === null || (typed.trim() === '' && stage !== 'dry') ? null : figureOfRecord(StageToldSchema, mass('mass_kg', label), typed, units);
     const late = at === undefined ? 'Say when: a day and a time.' : at > Date.now() ? 'That is still to come: tell it once it is done.' : undefined;
     setErrors({ when: late, mass: weighed && !weighed.ok ? weighed.problem.message : undefined });
     if (late || at === undefined || (weighed && !weighed.ok)) return;

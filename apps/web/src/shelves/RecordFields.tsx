@@ -139,7 +139,7 @@ function OneField({ field, entry, value, onChange, onBlur, error, shelves }: One
           error={error}
           hint={hint}
           multiline={(field.as === 'words' && field.long) || field.as === 'looks' || field.as === 'points'}
-          keyboard={field.as === 'figure' && !field.read ? 'decimal-pad' : undefined}
+          keyboard={field.as === 'figure' && !field.of.read ? 'decimal-pad' : undefined}
           testID={testID}
         />
       );

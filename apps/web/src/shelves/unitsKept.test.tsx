@@ -80,7 +80,7 @@ async function save(): Promise<AnyRecord | undefined> {
   return at.current.saved.at(-1);
 }
 
-const hasUnit = (field: Field): field is Figure => field.as === 'figure' && field.unit(METRIC) !== field.unit(unitsOf(INCH_STUDIO));
+const hasUnit = (field: Field): field is Figure => field.as === 'figure' && field.of.unit(METRIC) !== field.of.unit(unitsOf(INCH_STUDIO));
 const switches = [
   ['metric', METRIC_STUDIO, INCH_STUDIO],
   ['inches, ounces and °F', INCH_STUDIO, METRIC_STUDIO],
@@ -91,7 +91,7 @@ test('there are figures of every unit among the kinds', () => {
     SHELF_KINDS.flatMap((kind) =>
       kindOf(kind)
         .fields.filter(hasUnit)
-        .map((field) => field.unit(METRIC)),
+        .map((field) => field.of.unit(METRIC)),
     ),
   );
   expect([...units].sort()).toEqual(['g', 'g/m²', 'mm', '°C', '°C/h']);
@@ -108,7 +108,7 @@ function typedInto(kind: ShelfKind, record: AnyRecord, units: Units): { typed: R
     const range = figureRange(schema, field.key);
     for (const share of [0.1, 0.3, 0.6]) {
       const value = typeof now === 'number' && now !== 0 ? now * (1 + share / 3) : range ? range.least + share * (range.most - range.least) : 1;
-      const next = { ...typed, [field.key]: written(field.shown(value, units)) };
+      const next = { ...typed, [field.key]: written(field.of.shown(value, units)) };
       if (!read(next).ok) continue;
       typed = next;
       break;

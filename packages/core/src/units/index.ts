@@ -20,6 +20,25 @@ export {
 export { fileName } from './fileName';
 export { parseDensity, parseDifference, parseDuration, parseLength, parseMass, parseRate, parseStrewn, parseTemperature, unitsWritten } from './parse';
 export {
+  COAT,
+  COUNT,
+  DENSITY,
+  DIFFERENCE,
+  LENGTH,
+  MASS,
+  type Measure,
+  NUMBER,
+  PERCENT,
+  RATE,
+  type Range,
+  readFigure,
+  SLOPE,
+  TEMPERATURE,
+  TIME,
+  type TypedFigure,
+  plainMeasure,
+} from './measure';
+export {
   type Figure,
   formatArea,
   formatCoat,

@@ -5,7 +5,7 @@ import { TYPICAL_FAMILIES } from '@torvin/core/glass';
 import { TYPICAL_KILN } from '@torvin/core/kiln';
 import { FORM_NAMES, BOUGHT_FORMS, MADE_FORMS, MADE_NAMES } from '@torvin/core/piece';
 import { COATED_BY, type CoatedBy, RELEASE_KINDS, type ReleaseKind } from '@torvin/core/release';
-import { type Units, formatLength, formatMass, formatTemperature, strewnUnit, text } from '@torvin/core/units';
+import { type Units, formatLength, formatMass, formatTemperature, COAT, text } from '@torvin/core/units';
 import type { z } from 'zod';
 import {
   CoatedSchema,
@@ -224,9 +224,6 @@ export const RELEASE_NAMES: Record<ReleaseKind, string> = {
   blanket: 'Blanket',
 };
 
-/** Paper and blanket are weighed by area: in grams to the square metre, or as frit is in a studio that weighs in ounces. */
-const perArea = ({ length: unit, mass }: Units) => (mass === 'g' ? { name: 'g/m²', kg_m2: 1e-3 } : strewnUnit({ length: unit, mass }));
-
 const releases = kind({
   path: 'releases',
   one: 'release',
@@ -239,9 +236,7 @@ const releases = kind({
     { as: 'choice', key: 'kind', label: 'What it is', options: asOptions(RELEASE_KINDS, (one) => RELEASE_NAMES[one]), testID: 'release-kind' },
     {
       ...plain('weight_kg_m2', 'Weight of paper or blanket', '', 1, { optional: true, hint: 'left empty for what is brushed or sprayed' }),
-      unit: (units) => perArea(units).name,
-      shown: (value, units) => value / perArea(units).kg_m2,
-      kept: (value, units) => value * perArea(units).kg_m2,
+      of: COAT,
     },
     temperature('top_C', 'Hottest it bears'),
     rate('pace_K_per_s', 'To be warmed no faster than', { optional: true, hint: 'while its binder leaves; left empty where it bears any rate' }),

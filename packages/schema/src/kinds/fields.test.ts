@@ -49,7 +49,7 @@ describe('a record in its form', () => {
     const typed = { name: ' ', annealing_C: 'warm', softening_C: '', density_kg_m3: '12', strain_C: '' };
     expect(faultsOf(read('families', family, typed))).toEqual([
       expect.stringMatching(/^annealing_C: Cannot read 'warm'/),
-      'softening_C: Softening point: write a figure.',
+      'softening_C: Softening point: write a figure, from 250 °C to 1800 °C.',
       expect.stringMatching(/^density_kg_m3: Density is 12 kg\/m³; it must be from 1500 kg\/m³ to 8000/),
       'name: Name is empty: write it, in at most 80 characters.',
     ]);

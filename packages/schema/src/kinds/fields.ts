@@ -7,21 +7,20 @@ import type { LookFactors } from '@torvin/core/learn';
 import { LOOKS, RECIPES } from '@torvin/core/look';
 import { type Outcome, type Problem, found, refused } from '@torvin/core/problem';
 import {
+  DIFFERENCE,
+  LENGTH,
   type LengthUnit,
+  MASS,
   METRES_PER_INCH,
+  type Measure,
+  type Range,
+  SLOPE,
+  TEMPERATURE,
   type Units,
-  celsiusFrom,
-  differenceIn,
   formatStock,
-  kelvinFrom,
-  massFrom,
-  massIn,
   parseLength,
-  parseMass,
-  parseRate,
-  parseTemperature,
-  temperatureIn,
-  unitsWritten,
+  plainMeasure,
+  readFigure,
 } from '@torvin/core/units';
 import { z } from 'zod';
 import type { Stored } from './stored';
@@ -56,12 +55,8 @@ interface Common {
 
 export interface Figure extends Common {
   as: 'figure';
+  of: Measure;
   labelIn?(units: Units): string;
-  unit(units: Units): string;
-  shown(value: number, units: Units): number;
-  kept(value: number, units: Units): number;
-  /** Reads what is typed, as it is kept, where people write more than a number: '1050 C', '14 1/2 in'. */
-  read?(typed: string, units: Units): Outcome<number>;
 }
 
 interface Option {
@@ -108,68 +103,27 @@ export const SOURCE: Field = {
 };
 
 type More = Partial<Pick<Figure, 'optional' | 'folded' | 'hint' | 'when' | 'called'>>;
-export const plain = (key: string, label: string, unit = '', factor = 1, more: More = {}): Figure => ({
-  ...{ as: 'figure', key, label, testID: `figure-${key}` },
-  unit: () => unit,
-  shown: (value) => value * factor,
-  kept: (value) => value / factor,
-  ...more,
-});
-export const temperature = (key: string, label: string, more: More = {}): Figure => ({
-  ...{ as: 'figure', key, label, testID: `figure-${key}` },
-  unit: (units) => `°${units.temperature}`,
-  shown: (value, units) => temperatureIn(value, units.temperature),
-  kept: (value, units) => celsiusFrom(value, units.temperature),
-  read: (typed, units) => parseTemperature(typed, units.temperature, key),
-  ...more,
-});
-const METRES_IN = { mm: 1e-3, in: METRES_PER_INCH } as const;
-export const length = (key: string, label: string, more: More = {}): Figure => ({
-  ...{ as: 'figure', key, label, testID: `figure-${key}` },
-  unit: (units) => units.length,
-  shown: (value, units) => value / METRES_IN[units.length],
-  kept: (value, units) => value * METRES_IN[units.length],
-  read: (typed, units) => parseLength(typed, units.length, key),
-  ...more,
-});
-export const mass = (key: string, label: string, more: More = {}): Figure => ({
-  ...{ as: 'figure', key, label, testID: `figure-${key}` },
-  unit: (units) => units.mass,
-  shown: (value, units) => massIn(value, units.mass),
-  kept: (value, units) => massFrom(value, units.mass),
-  read: (typed, units) => parseMass(typed, units.mass, key),
-  ...more,
-});
-const SECONDS_PER_HOUR = 3600;
-export const rate = (key: string, label: string, more: More = {}): Figure => ({
-  ...{ as: 'figure', key, label, testID: `figure-${key}` },
-  unit: (units) => `°${units.temperature}/h`,
-  shown: (value, units) => differenceIn(value * SECONDS_PER_HOUR, units.temperature),
-  kept: (value, units) => kelvinFrom(value, units.temperature) / SECONDS_PER_HOUR,
-  read(typed, { temperature: unit }) {
-    const read = parseRate(typed, unit, key);
-    if (!read.ok) return read;
-    return read.value === null ? refused('unreadable', key, 'Full speed is what is asked for here: write the rate.') : found(read.value / SECONDS_PER_HOUR);
-  },
-  ...more,
-});
+const figureOf =
+  (of: Measure) =>
+  (key: string, label: string, more: More = {}): Figure => ({ as: 'figure', of, key, label, testID: `figure-${key}`, ...more });
+export const plain = (key: string, label: string, unit = '', factor = 1, more: More = {}): Figure => figureOf(plainMeasure(unit, factor))(key, label, more);
+export const temperature = figureOf(TEMPERATURE);
+export const length = figureOf(LENGTH);
+export const mass = figureOf(MASS);
+/** Kept in K/s. */
+export const rate = figureOf(SLOPE);
 /** A difference of temperatures: written in the studio's degrees, without the 32. */
-export const difference = (key: string, label: string, more: More = {}): Figure => ({
-  ...{ as: 'figure', key, label, testID: `figure-${key}` },
-  unit: (units) => `°${units.temperature}`,
-  shown: (value, units) => differenceIn(value, units.temperature),
-  kept: (value, units) => kelvinFrom(value, units.temperature),
-  ...more,
-});
+export const difference = figureOf(DIFFERENCE);
 /** A lag that is kept for 300 mm and shown for a foot in inches. */
 const acrossShare = (unit: LengthUnit): number => (unit === 'in' ? (12 * METRES_PER_INCH) / 0.3 : 1);
-export const lag = (key: string, label: (span: string) => string, more: More = {}): Figure => ({
-  ...{ as: 'figure', key, label: label('300 mm'), testID: `figure-${key}` },
-  labelIn: ({ length: unit }) => label(unit === 'in' ? '12 in' : '300 mm'),
-  unit: () => 's',
+const ACROSS: Measure = {
+  ...plainMeasure('s'),
   shown: (value, { length: unit }) => value * acrossShare(unit),
   kept: (value, { length: unit }) => value / acrossShare(unit),
-  ...more,
+};
+export const lag = (key: string, label: (span: string) => string, more: More = {}): Figure => ({
+  ...figureOf(ACROSS)(key, label('300 mm'), more),
+  labelIn: ({ length: unit }) => label(unit === 'in' ? '12 in' : '300 mm'),
 });
 
 /** As people would write it: six figures at most, no tail of noughts. */
@@ -180,7 +134,7 @@ export const labelOf = (field: Field, units: Units, entry?: Entry): string => {
   const label = (entry && field.called?.(entry)) ?? field.label;
   if (field.as === 'lengths' || field.as === 'points') return `${label}, ${units.length}`;
   if (field.as !== 'figure') return label;
-  const mark = field.unit(units);
+  const mark = field.of.unit(units);
   return `${field.labelIn?.(units) ?? label}${mark ? `, ${mark}` : ''}`;
 };
 
@@ -188,7 +142,7 @@ export const labelOf = (field: Field, units: Units, entry?: Entry): string => {
 export const isAsked = (field: Field, entry: Entry): boolean => field.when?.(entry) ?? true;
 
 /** What a figure of a record may be, as it is kept; null where it has no range. */
-export function figureRange(schema: z.ZodType, key: string): { least: number; most: number } | null {
+export function figureRange(schema: z.ZodType, key: string): Range | null {
   const shape = schema instanceof z.ZodObject ? (schema.shape as Record<string, z.ZodType | undefined>) : {};
   const field = shape[key];
   const number = field instanceof z.ZodOptional ? field.unwrap() : field;
@@ -196,26 +150,9 @@ export function figureRange(schema: z.ZodType, key: string): { least: number; mo
   return { least: number.minValue, most: number.maxValue };
 }
 
-function plainNumber(field: Figure, typed: string, units: Units): Outcome<number> {
-  const text = typed.trim().replace(',', '.');
-  const value = text === '' ? Number.NaN : Number(text);
-  if (Number.isFinite(value)) return found(field.kept(value, units));
-  if (text === '') return refused('empty', field.key, `${field.labelIn?.(units) ?? field.label}: write a figure.`);
-  return refused('unreadable', field.key, `Cannot read '${typed.trim()}' as a number${field.optional ? '; leave it empty where it is not known' : ''}.`);
-}
-
-/** A figure as it is kept; what is out of range is answered in the unit that it is written in. */
-export function readFigure(schema: z.ZodType, field: Figure, typed: string, units: Units): Outcome<number> {
-  const read = typed.trim() !== '' && field.read ? field.read(typed, units) : plainNumber(field, typed, units);
-  if (!read.ok) return read;
-  const range = figureRange(schema, field.key);
-  const own = unitsWritten(typed, units);
-  const unit = field.unit(own);
-  const shown = (value: number): string => `${written(field.shown(value, own))}${unit === '' ? '' : ` ${unit}`}`;
-  if (!range || (read.value >= range.least && read.value <= range.most)) return read;
-  const message = `${field.labelIn?.(units) ?? field.label} is ${shown(read.value)}; it must be from ${shown(range.least)} to ${shown(range.most)}.`;
-  return refused('out-of-range', field.key, message);
-}
+/** A figure as it is kept, within what its record may hold there. */
+export const figureOfRecord = (schema: z.ZodType, { of, key, label, labelIn, optional }: Figure, typed: string, units: Units): Outcome<number> =>
+  readFigure(typed, { of, name: labelIn?.(units) ?? label, range: figureRange(schema, key), path: key, optional }, units);
 
 function readNumbers(field: Field, typed: string): Outcome<number[]> {
   const parts = typed.split(';').filter((one) => one.trim() !== '');
@@ -237,8 +174,8 @@ function readLengths(field: Field, typed: string, units: Units): Outcome<number[
 }
 
 /** Written as it is read; a mark between out and up that no unit and no decimal has. */
-const pointsWritten = (points: readonly SectionPoint[], { length: unit }: Units): string =>
-  points.map(({ out_m, up_m }) => `${written(out_m / METRES_IN[unit])}:${written(up_m / METRES_IN[unit])}`).join('; ');
+const pointsWritten = (points: readonly SectionPoint[], units: Units): string =>
+  points.map(({ out_m, up_m }) => `${written(LENGTH.shown(out_m, units))}:${written(LENGTH.shown(up_m, units))}`).join('; ');
 
 function readPoints(field: Field, typed: string, units: Units): Outcome<SectionPoint[]> {
   const points: SectionPoint[] = [];
@@ -286,7 +223,7 @@ function readLooks(field: Field, typed: string): Outcome<LookFactors> {
 }
 
 const show = (field: Field, value: unknown, units: Units): string | string[] | boolean => {
-  if (field.as === 'figure') return typeof value === 'number' ? written(field.shown(value, units)) : '';
+  if (field.as === 'figure') return typeof value === 'number' ? written(field.of.shown(value, units)) : '';
   if (field.as === 'lengths') return ((value as number[] | undefined) ?? []).map((one) => formatStock(one, units.length).figure).join('; ');
   if (field.as === 'numbers') return ((value as number[] | undefined) ?? []).map(written).join('; ');
   if (field.as === 'points') return pointsWritten((value as SectionPoint[] | undefined) ?? [], units);
@@ -305,7 +242,7 @@ export const entryOfRecord = (fields: readonly Field[], record: Stored, units: U
   Object.fromEntries(fields.map((field) => [field.key, show(field, valueAt(record, field.key), units)]));
 
 function readField(schema: z.ZodType, field: Field, typed: Entry[string], units: Units): Outcome<unknown> {
-  if (field.as === 'figure') return readFigure(schema, field, String(typed), units);
+  if (field.as === 'figure') return figureOfRecord(schema, field, String(typed), units);
   if (field.as === 'lengths') return readLengths(field, String(typed), units);
   if (field.as === 'numbers') return readNumbers(field, String(typed));
   if (field.as === 'points') return readPoints(field, String(typed), units);

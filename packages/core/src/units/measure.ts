@@ -1,0 +1,212 @@
+/** Figures as people type them into any form: what a bare number is in, what else is read, and what is said of one that cannot be. */
+import { type Outcome, found, refused } from '../problem';
+import {
+  METRES_PER_INCH,
+  SECONDS_PER_HOUR,
+  type Units,
+  celsiusFrom,
+  densityUnit,
+  differenceIn,
+  kelvinFrom,
+  massFrom,
+  massIn,
+  strewnUnit,
+  temperatureIn,
+} from './convert';
+import {
+  type Figure,
+  formatCoat,
+  formatDensity,
+  formatDifference,
+  formatDuration,
+  formatLength,
+  formatMass,
+  formatRate,
+  formatTemperature,
+  text,
+} from './format';
+import { parseDensity, parseDifference, parseDuration, parseLength, parseMass, parseRate, parseTemperature, unitsWritten } from './parse';
+
+/** What a figure measures. 'kept' is in SI, °C or °C/h; 'shown' is the bare number in the studio's unit. */
+export interface Measure {
+  /** '' where it has none. */
+  unit(units: Units): string;
+  shown(kept: number, units: Units): number;
+  kept(shown: number, units: Units): number;
+  /** Where people write more than a number: '1050 C', '14 1/2 in'. */
+  read?(typed: string, units: Units, path: string): Outcome<number>;
+  /** As a page shows it. */
+  written(kept: number, units: Units): Figure;
+  /** In a sentence, where a number before the unit would not do. */
+  told?(kept: number, units: Units): string;
+  whole?: true;
+}
+
+const MILLIMETRE_M = 1e-3;
+const MINUTE_S = 60;
+const OUNCES_PER_POUND = 16;
+const THOUSAND = 1000;
+const metresPer = ({ length }: Units): number => (length === 'in' ? METRES_PER_INCH : MILLIMETRE_M);
+
+/** m. */
+export const LENGTH: Measure = {
+  unit: ({ length }) => length,
+  shown: (kept, units) => kept / metresPer(units),
+  kept: (shown, units) => shown * metresPer(units),
+  written: (kept, { length }) => formatLength(kept, length),
+  read: (typed, { length }, path) => parseLength(typed, length, path),
+};
+
+/** kg. */
+export const MASS: Measure = {
+  unit: ({ mass }) => mass,
+  shown: (kept, { mass }) => massIn(kept, mass),
+  kept: (shown, { mass }) => massFrom(shown, mass),
+  written: (kept, { mass }) => formatMass(kept, mass),
+  read: (typed, { mass }, path) => parseMass(typed, mass, path),
+  told(kept, { mass }) {
+    const [shown, large, per] = mass === 'g' ? [kept * THOUSAND, 'kg', THOUSAND] : [massIn(kept, mass), 'lb', OUNCES_PER_POUND];
+    return shown < 2 * per ? `${inFewDigits(shown)} ${mass}` : `${inFewDigits(shown / per)} ${large}`;
+  },
+};
+
+/** °C. */
+export const TEMPERATURE: Measure = {
+  unit: ({ temperature }) => `°${temperature}`,
+  shown: (kept, { temperature }) => temperatureIn(kept, temperature),
+  kept: (shown, { temperature }) => celsiusFrom(shown, temperature),
+  written: (kept, { temperature }) => formatTemperature(kept, temperature),
+  read: (typed, { temperature }, path) => parseTemperature(typed, temperature, path),
+};
+
+/** K: written in the studio's degrees, without the 32. */
+export const DIFFERENCE: Measure = {
+  unit: ({ temperature }) => `°${temperature}`,
+  shown: (kept, { temperature }) => differenceIn(kept, temperature),
+  kept: (shown, { temperature }) => kelvinFrom(shown, temperature),
+  written: (kept, { temperature }) => formatDifference(kept, temperature),
+  read: (typed, { temperature }, path) => parseDifference(typed, temperature, path),
+};
+
+/** °C/h; full speed is no figure. */
+export const RATE: Measure = {
+  unit: ({ temperature }) => `°${temperature}/h`,
+  shown: (kept, { temperature }) => differenceIn(kept, temperature),
+  kept: (shown, { temperature }) => kelvinFrom(shown, temperature),
+  written: (kept, { temperature }) => formatRate(kept, temperature),
+  read(typed, { temperature }, path) {
+    const read = parseRate(typed, temperature, path);
+    if (!read.ok) return read;
+    return read.value === null ? refused('unreadable', path, 'Full speed is no figure: write the rate.') : found(read.value);
+  },
+};
+
+/** The same kept in K/s. */
+export const SLOPE: Measure = {
+  ...RATE,
+  shown: (kept, units) => RATE.shown(kept * SECONDS_PER_HOUR, units),
+  kept: (shown, units) => RATE.kept(shown, units) / SECONDS_PER_HOUR,
+  written: (kept, units) => RATE.written(kept * SECONDS_PER_HOUR, units),
+  read(typed, units, path) {
+    const read = RATE.read?.(typed, units, path);
+    return read?.ok ? found(read.value / SECONDS_PER_HOUR) : (read ?? refused('unreadable', path, ''));
+  },
+};
+
+/** s; a bare number is minutes. */
+export const TIME: Measure = {
+  unit: () => 'min',
+  shown: (kept) => kept / MINUTE_S,
+  kept: (shown) => shown * MINUTE_S,
+  written: formatDuration,
+  read: (typed, _units, path) => parseDuration(typed, path),
+  told: (kept) => text(formatDuration(kept)),
+};
+
+/** kg/m³. */
+export const DENSITY: Measure = {
+  unit: (units) => densityUnit(units).name,
+  shown: (kept, units) => kept / densityUnit(units).kg_m3,
+  kept: (shown, units) => shown * densityUnit(units).kg_m3,
+  written: formatDensity,
+  read: (typed, units, path) => parseDensity(typed, units, path),
+};
+
+/** kg/m² of a wet coat: on a square metre, or as grains are told where a studio weighs in ounces. */
+export const COAT: Measure = {
+  unit: (units) => (units.mass === 'g' ? 'g/m²' : strewnUnit(units).name),
+  shown: (kept, units) => (units.mass === 'g' ? kept * 1e3 : kept / strewnUnit(units).kg_m2),
+  kept: (shown, units) => (units.mass === 'g' ? shown / 1e3 : shown * strewnUnit(units).kg_m2),
+  written: formatCoat,
+};
+
+/** Kept as it stands, or as so many of what people write. */
+export const plainMeasure = (unit = '', factor = 1): Measure => ({
+  unit: () => unit,
+  shown: (kept) => kept * factor,
+  kept: (shown) => shown / factor,
+  written: (kept) => ({ figure: String(kept * factor), unit }),
+});
+export const NUMBER = plainMeasure();
+export const COUNT: Measure = { ...NUMBER, whole: true };
+/** A share, written in hundredths. */
+export const PERCENT = plainMeasure('%', 100);
+
+export interface Range {
+  least: number;
+  most: number;
+}
+
+export interface TypedFigure {
+  of: Measure;
+  /** Of the sentence that says what is wrong. */
+  name: string;
+  /** As it is kept, ends included; any number where there is none. */
+  range?: Range | null;
+  path?: string;
+  /** May be left empty. */
+  optional?: boolean;
+}
+
+const FEW = 4;
+/** Four figures, and every one of those before the point. */
+const inFewDigits = (value: number): string => String(Math.abs(value) >= THOUSAND ? Math.round(value) : Number(value.toPrecision(FEW)));
+
+/** A figure with its unit, for a sentence. */
+export function told(of: Measure, kept: number, units: Units): string {
+  if (of.told) return of.told(kept, units);
+  const unit = of.unit(units);
+  return `${inFewDigits(of.shown(kept, units))}${unit === '' ? '' : ` ${unit}`}`;
+}
+
+/** What is typed ends a little beside a bound that was written in another unit. */
+const BESIDE = 1e-9;
+
+/** value: as it is kept, drawn to the end of the range that it lies a rounding beside. */
+function withinRange(value: number, { of, name, range, path = '' }: TypedFigure, units: Units): Outcome<number> {
+  if (of.whole && !Number.isInteger(value)) return refused('not-whole', path, `${name} is ${value}; it must be whole.`);
+  if (!range) return found(value);
+  const { least, most } = range;
+  const beside = BESIDE * Math.max(Math.abs(least), Math.abs(most));
+  if (value >= least - beside && value <= most + beside) return found(Math.min(Math.max(value, least), most));
+  return refused('out-of-range', path, `${name} is ${told(of, value, units)}; it must be from ${told(of, least, units)} to ${told(of, most, units)}.`);
+}
+
+function plainNumber(typed: string, { of, range, path = '', optional }: TypedFigure, units: Units): Outcome<number> {
+  const bare = typed.replace(',', '.').replace('−', '-');
+  const unit = of.unit(units);
+  const value = Number(unit !== '' && bare.endsWith(unit) ? bare.slice(0, -unit.length) : bare);
+  if (Number.isFinite(value)) return found(of.kept(value, units));
+  const instead = optional ? '; leave it empty where it is not known' : range ? `; write for example ${told(of, range.least, units)}` : '';
+  return refused('unreadable', path, `Cannot read '${typed}' as a number${instead}.`);
+}
+
+/** What is typed, as it is kept. What is wrong with it is told in the unit that it is written in. */
+export function readFigure(typed: string, figure: TypedFigure, units: Units): Outcome<number> {
+  const { of, name, range, path = '' } = figure;
+  const words = typed.trim();
+  if (words === '')
+    return refused('empty', path, `${name}: write a figure${range ? `, from ${told(of, range.least, units)} to ${told(of, range.most, units)}` : ''}.`);
+  const read = of.read ? of.read(words, units, path) : plainNumber(words, figure, units);
+  return read.ok ? withinRange(read.value, figure, unitsWritten(words, units)) : read;
+}
