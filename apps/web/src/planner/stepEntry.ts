@@ -20,18 +20,7 @@ import {
 } from '@torvin/core/piece';
 import { type Problem, type Outcome, found } from '@torvin/core/problem';
 import { DEFAULT_SCHOOL, impossibleFiring, type SetUpKind, WARE_SETUPS, type Wet } from '@torvin/core/schedule';
-import {
-  COUNT,
-  LENGTH,
-  type LengthUnit,
-  MASS,
-  METRIC,
-  type Measure,
-  type Range,
-  type Units,
-  readFigure,
-  text,
-} from '@torvin/core/units';
+import { COUNT, LENGTH, type LengthUnit, MASS, METRIC, type Measure, type Range, type Units, readFigure, text } from '@torvin/core/units';
 import type { Cone, WareKind } from '@torvin/core/ware';
 import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
