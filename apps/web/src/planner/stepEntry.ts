@@ -1,7 +1,7 @@
 /** A firing as it is chosen and typed, turned into a step of the piece when it holds. */
 import { sidesOf } from '@torvin/core/body';
 import { type FormShape, type Plan, openingOf } from '@torvin/core/form';
-import { wareOf, type Look, type Shaping, RECIPES, neededWork, type RecipeGroup, shapingDown } from '@torvin/core/look';
+import { type Look, neededWork, RECIPES, type RecipeGroup, type Shaping, type ShapingField, SHAPINGS, shapingDown, wareOf } from '@torvin/core/look';
 import {
   givesShape,
   heldForm,
@@ -20,32 +20,19 @@ import {
 } from '@torvin/core/piece';
 import { type Problem, type Outcome, found } from '@torvin/core/problem';
 import { DEFAULT_SCHOOL, impossibleFiring, type SetUpKind, WARE_SETUPS, type Wet } from '@torvin/core/schedule';
-import { COUNT, LENGTH, type LengthUnit, MASS, METRIC, type Measure, type Range, type Units, readFigure, text } from '@torvin/core/units';
+import { LENGTH, type LengthUnit, METRIC, type Measure, type Units, readFigure, text } from '@torvin/core/units';
 import type { Cone, WareKind } from '@torvin/core/ware';
 import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 
-type CastField = 'thick' | 'thin' | 'wall' | 'water' | 'detail' | 'core' | 'sprue' | 'neck';
-type WareField = 'ware' | 'wide' | 'long';
-export type StepField =
-  | 'span'
-  | 'along'
-  | 'lobes'
-  | 'depth'
-  | 'overhang'
-  | 'drop'
-  | 'former'
-  | 'sheet'
-  | 'gap'
-  | 'spacer'
-  | 'weight'
-  | 'plate'
-  | 'holes'
-  | 'hole'
-  | 'floor'
-  | 'collects'
-  | CastField
-  | WareField;
+/** Every field of every form; kinds share some. */
+export type StepField = {
+  [K in keyof typeof SHAPINGS]: (typeof SHAPINGS)[K][keyof (typeof SHAPINGS)[K]] extends infer F
+    ? F extends { field: infer N extends string }
+      ? N
+      : never
+    : never;
+}[keyof typeof SHAPINGS];
 
 /** What has been typed of a form stands beside the choices, each figure as a person writes it. */
 export interface StepEntry extends Record<StepField, string> {
@@ -73,153 +60,21 @@ export interface StepEntry extends Record<StepField, string> {
   controllerId: string;
 }
 
-export interface FormField {
+/** A figure that a form is asked for, and its place in the shaping. */
+export interface FormField extends ShapingField {
   field: StepField;
-  /** Its place in the shaping that is asked for. */
   key: string;
-  label: string;
-  hint?: string;
-  /** How a fault names it. */
-  name: string;
-  of: Measure;
-  range: Range;
-  mayBeLeftOut?: true;
 }
 
-const SECTIONS: readonly FormField[] = [
-  { field: 'thick', key: 'thick_m', label: 'Thickest section of glass', name: 'The thickest section', of: LENGTH, range: { least: 0.002, most: 0.3 } },
-  { field: 'thin', key: 'thin_m', label: 'Thinnest section of glass', name: 'The thinnest section', of: LENGTH, range: { least: 0.001, most: 0.3 } },
-  { field: 'wall', key: 'wall_m', label: 'Wall of the mould, thick', name: 'The wall', of: LENGTH, range: { least: 0.002, most: 0.2 } },
-];
-const WATER: FormField = {
-  ...{ field: 'water', key: 'water_kg', label: 'Water that fills the mould', hint: 'weighed; may be left out', name: 'The water' },
-  ...{ of: MASS, range: { least: 0.0005, most: 500 }, mayBeLeftOut: true },
-};
-const DETAIL: FormField = {
-  ...{ field: 'detail', key: 'detail_m', label: 'Finest detail, radius', hint: 'may be left out', name: 'The detail' },
-  ...{ of: LENGTH, range: { least: 0.00005, most: 0.05 }, mayBeLeftOut: true },
-};
-
-/** What each kind of form asks for. */
-export const FORM_FIELDS: Record<Shaping['kind'], readonly FormField[]> = {
-  hollow: [
-    { field: 'span', key: 'span_m', label: 'Mould, inside across', hint: 'rim to rim', name: 'The mould', of: LENGTH, range: { least: 0.01, most: 2 } },
-    {
-      field: 'along',
-      key: 'along_m',
-      label: 'Mould, inside the other way',
-      hint: 'rim to rim',
-      name: 'The other way',
-      of: LENGTH,
-      range: { least: 0.01, most: 2 },
-    },
-    { field: 'lobes', key: 'lobes', label: 'Corners or lobes', hint: 'how many', name: 'The number of corners', of: COUNT, range: { least: 3, most: 12 } },
-    { field: 'depth', key: 'depth_m', label: 'Mould, deep', name: 'Its depth', of: LENGTH, range: { least: 0.001, most: 0.5 } },
-  ],
-  former: [
-    {
-      field: 'overhang',
-      key: 'overhang_m',
-      label: 'Stands out over the former',
-      hint: 'each side',
-      name: 'The overhang',
-      of: LENGTH,
-      range: { least: 0.005, most: 1 },
-    },
-    { field: 'drop', key: 'drop_m', label: 'Edge is to come down', name: 'The drop', of: LENGTH, range: { least: 0.001, most: 1 } },
-    {
-      ...{ field: 'former', key: 'former_m', label: 'Former, across', hint: 'for a disc; may be left out', name: 'The former' },
-      ...{ of: LENGTH, range: { least: 0.01, most: 2 }, mayBeLeftOut: true },
-    },
-  ],
-  strips: [
-    {
-      ...{ field: 'sheet', key: 'sheet_m', label: 'Sheet the strips are cut from, thick', hint: 'the layer is as deep as the strips are wide' },
-      ...{ name: 'The sheet', of: LENGTH, range: { least: 0.0005, most: 0.025 } },
-    },
-  ],
-  ring: [
-    { field: 'gap', key: 'gap_m', label: 'Gaps between the segments', hint: 'the widest', name: 'The gap', of: LENGTH, range: { least: 0.0002, most: 0.05 } },
-  ],
-  press: [
-    {
-      field: 'spacer',
-      key: 'spacer_m',
-      label: 'Spacers, high',
-      hint: 'as deep as it is to end',
-      name: 'The spacer',
-      of: LENGTH,
-      range: { least: 0.001, most: 0.1 },
-    },
-    {
-      field: 'weight',
-      key: 'plate_kg',
-      label: 'Plate, weighs',
-      hint: 'all that lies on the glass',
-      name: 'The plate',
-      of: MASS,
-      range: { least: 0.05, most: 100 },
-    },
-    { field: 'plate', key: 'plate_m', label: 'Plate, thick', name: 'The plate', of: LENGTH, range: { least: 0.001, most: 0.1 } },
-  ],
-  cavity: [...SECTIONS, WATER, DETAIL],
-  core: [
-    ...SECTIONS,
-    {
-      field: 'core',
-      key: 'core_m',
-      label: 'Core, thick',
-      hint: 'from the glass to its hollow or its middle',
-      name: 'The core',
-      of: LENGTH,
-      range: { least: 0.002, most: 0.2 },
-    },
-    WATER,
-    DETAIL,
-  ],
-  reservoir: [
-    ...SECTIONS,
-    {
-      field: 'sprue',
-      key: 'hole_m',
-      label: 'Hole under the reservoir, across',
-      hint: 'the outline of the piece is the reservoir’s',
-      name: 'The hole',
-      of: LENGTH,
-      range: { least: 0.002, most: 0.2 },
-    },
-    WATER,
-    {
-      field: 'neck',
-      key: 'plate_m',
-      label: 'The hole, long',
-      hint: 'from reservoir to mould',
-      name: 'Its length',
-      of: LENGTH,
-      range: { least: 0.001, most: 0.1 },
-    },
-    DETAIL,
-  ],
-  ware: [
-    { field: 'ware', key: 'wall_m', label: 'Thick', hint: 'of a mould its thickest wall', name: 'The wall', of: LENGTH, range: { least: 0.0005, most: 0.2 } },
-    { field: 'wide', key: 'wide_m', label: 'Wide', name: 'The width', of: LENGTH, range: { least: 0.02, most: 2 } },
-    { field: 'long', key: 'long_m', label: 'Long', name: 'The length', of: LENGTH, range: { least: 0.02, most: 2 } },
-  ],
-  drain: [
-    { field: 'holes', key: 'holes', label: 'Holes', hint: 'how many', name: 'The number of holes', of: COUNT, range: { least: 1, most: 10_000 } },
-    { field: 'hole', key: 'hole_m', label: 'A hole, across', name: 'The hole', of: LENGTH, range: { least: 0.002, most: 0.2 } },
-    { field: 'floor', key: 'plate_m', label: 'Floor with the holes, thick', name: 'The floor', of: LENGTH, range: { least: 0.001, most: 0.1 } },
-    {
-      ...{ field: 'collects', key: 'collects_m', label: 'Ring or dam below, across', hint: 'left out where it runs onto the open shelf' },
-      ...{ name: 'What it runs into', of: LENGTH, range: { least: 0.02, most: 2 }, mayBeLeftOut: true },
-    },
-  ],
-};
+const FORM_FIELDS = Object.entries(SHAPINGS).map(([kind, figures]) => ({
+  kind,
+  fields: Object.entries<ShapingField>(figures).map(([key, figure]): FormField => ({ ...figure, key, field: figure.field as StepField })),
+}));
 
 /** What has to be said of the form for such a firing; nothing where a shelf is all it takes. A round mould has one size. */
 export function fieldsOf(look: Look, mould: Plan): readonly FormField[] {
-  const kind = RECIPES[look].asks?.kind;
-  return kind ? FORM_FIELDS[kind].filter(({ field }) => (field !== 'along' || mould !== 'round') && (field !== 'lobes' || mould === 'lobed')) : [];
+  const asked = FORM_FIELDS.find(({ kind }) => kind === RECIPES[look].asks?.kind);
+  return asked?.fields.filter(({ ofPlan }) => ofPlan?.(mould) ?? true) ?? [];
 }
 
 /** Outlines that a mould is typed in, as a person tells them. */
@@ -228,12 +83,6 @@ export const MOULDS: Record<Plan, string> = {
 };
 
 const mouldOf = ({ shape }: PieceDoc['footprint']): Plan => (shape === 'oval' || shape === 'rectangle' ? shape : 'round');
-/** A mould that a blank was cut for is usually so much narrower. */
-const WITHIN_BLANK = 0.95;
-
-/** Of plaster and silica, by hand. */
-export const USUAL_WALL_M = 0.025;
-
 /** Of each ware as it usually is, and the cone that clay moulds are usually fired to. */
 const USUAL_WARE_M: Record<WareKind, number> = { shelf: 0.016, plaster: 0.025, castable: 0.02, fired: 0.008, clay: 0.01, fibre: 0.025 };
 const USUAL_CONE: Cone = '06';
@@ -369,12 +218,15 @@ export function entryOfStep(
   const ware = wareOf(shaping);
   const [wide_m, long_m] = sidesOf(doc.footprint);
   // Kinds share fields; the one that was chosen has the last word.
-  const kinds = Object.entries(FORM_FIELDS).sort(([a], [b]) => Number(a === shaping?.kind) - Number(b === shaping?.kind));
-  const figures = kinds.flatMap(([kind, fields]) => fields.map(({ field, key, of }) => [field, written(shapingFigure(shaping, kind, key), of, units)]));
+  const kinds = FORM_FIELDS.toSorted((a, b) => Number(a.kind === shaping?.kind) - Number(b.kind === shaping?.kind));
+  const figures = kinds.flatMap(({ kind, fields }) =>
+    fields.map(({ field, key, of, usual }) => {
+      const told = kind === shaping?.kind ? shapingFigure(shaping, kind, key) : usual?.(doc.footprint);
+      return [field, written(told, of, units)];
+    }),
+  );
   return {
     ...(Object.fromEntries(figures) as Record<StepField, string>),
-    ...(shaping && 'wall_m' in shaping ? {} : { wall: written(USUAL_WALL_M, LENGTH, units) }),
-    ...(shaping?.kind === 'hollow' ? {} : { span: written(WITHIN_BLANK * wide_m, LENGTH, units), along: written(WITHIN_BLANK * long_m, LENGTH, units) }),
     // The outline is that of what is fired where there is no glass; how large a shelf or a mould under glass is has to be said.
     ...(ware || laidLayers(doc).length > 0 ? {} : { wide: written(wide_m, LENGTH, units), long: written(long_m, LENGTH, units) }),
     ...(ware ? {} : usualWare(look, units)),
@@ -430,7 +282,7 @@ function shaped(entry: StepEntry, units: Units, before: Step | null): { shaping:
   const kind = RECIPES[entry.look].asks?.kind;
   if (!kind) return { shaping: undefined, faults: [] };
   const said = fieldsOf(entry.look, entry.mould)
-    .filter(({ field, mayBeLeftOut }) => !mayBeLeftOut || entry[field].trim() !== '')
+    .filter(({ field, optional, ofPlan }) => !optional || ofPlan || entry[field].trim() !== '')
     .map((one) => {
       const was = shapingFigure(before?.setup.shaping, kind, one.key);
       const isUntouched = was !== undefined && entry[one.field] === written(was, one.of, units);

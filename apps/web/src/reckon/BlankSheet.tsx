@@ -1,5 +1,6 @@
 /** The blank for a form, by what was measured of it; what came of the last one goes before the sum. */
 import type { Plan } from '@torvin/core/form';
+import { isBending } from '@torvin/core/look';
 import { firingsOf, heldForm, laidLayers, shapingOf } from '@torvin/core/piece';
 import { blankWords } from '@torvin/core/quantity';
 import { formatLength, formatStock, text } from '@torvin/core/units';
@@ -60,8 +61,8 @@ function formIn(where: Where | null): { known: Parameters<typeof typedForm>[0]; 
   if (!where) return null;
   const { footprint } = where.piece.doc;
   const shaped = firingsOf({ journey: where.piece.doc.journey.slice(where.from) }).map((firing) => ({ firing, shaping: shapingOf(firing, footprint) }));
-  const one = shaped.find(({ shaping }) => shaping?.kind === 'hollow' || shaping?.kind === 'former');
-  return one && (one.shaping?.kind === 'hollow' || one.shaping?.kind === 'former') ? { known: one.shaping, formId: one.firing.setup.form?.id ?? null } : null;
+  const one = shaped.find(({ shaping }) => isBending(shaping));
+  return one && isBending(one.shaping) ? { known: one.shaping, formId: one.firing.setup.form?.id ?? null } : null;
 }
 
 export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {

@@ -2,6 +2,7 @@
 import { PLANS } from '../form/surface';
 import { LOOKS } from '../look/recipes/all';
 import type { Shaping } from '../look/shaping';
+import { SHAPINGS } from '../look/shapings/all';
 import { DEFAULT_SCHOOL, type FiringCase, type School } from '../schedule/firingCase';
 import type { SeenWork } from '../schedule/seenWork';
 import { type Corrections, HOW_FAR } from '../learn/corrections';
@@ -10,72 +11,30 @@ import { type SetUp, WETS } from '../schedule/setups';
 import { CONES } from '../ware/cones';
 import { WARE_KINDS } from '../ware/wares';
 import { z } from 'zod';
-import { DEEPEST_M, aBody, bodyFields, noneOrMore } from './body';
+import { aBody, bodyFields, noneOrMore } from './body';
 import { FormShapeSchema } from './form';
 import { ControllerInputSchema } from './controller';
 import { KilnInputSchema, faces, support } from './heat';
-import { oneOf, quantity, words } from './quantity';
+import { figures, oneOf, quantity, words } from './quantity';
 import { schemaFor } from './schemaFor';
 
-const cavity = {
-  thick_m: quantity('Thickest section', 'm', 0.002, DEEPEST_M),
-  thin_m: quantity('Thinnest section', 'm', 0.001, DEEPEST_M),
-  wall_m: quantity('Wall of the mould', 'm', 0.002, 0.2),
-  detail_m: quantity('Finest detail', 'm', 5e-5, 0.05).optional(),
-  water_kg: quantity('Water that fills it', 'kg', 0.0005, 500).optional(),
-  slender: oneOf('Form of the thickest section', ['cylinder', 'sphere']).optional(),
-};
-const hole_m = quantity('Width of a hole', 'm', 0.002, 0.2);
-const plate_m = quantity('Thickness of the floor with the holes', 'm', 0.001, 0.1);
-
+const slender = oneOf('Form of the thickest section', ['cylinder', 'sphere']).optional();
 const down = quantity('How far it is down already', 'm', 0, 1).optional();
 
 export const ShapingSchema = schemaFor<Shaping>()(
   z
     .discriminatedUnion('kind', [
-      z.strictObject({
-        kind: z.literal('hollow'),
-        span_m: quantity('Span', 'm', 0.01, 2),
-        // Left out by what was made before outlines were told: round.
-        plan: oneOf('Outline of the mould', PLANS).optional(),
-        along_m: quantity('Span the other way', 'm', 0.01, 2).optional(),
-        lobes: quantity('Number of lobes', '', 2, 12).int({ error: 'The number of lobes must be whole.' }).optional(),
-        depth_m: quantity('Depth of the mould', 'm', 0.001, 0.5),
-        down_m: down,
-      }),
-      z.strictObject({
-        kind: z.literal('former'),
-        overhang_m: quantity('Overhang', 'm', 0.005, 1),
-        drop_m: quantity('Drop of the edge', 'm', 0.001, 1),
-        down_m: down,
-        former_m: quantity('Diameter of the former', 'm', 0.01, 2).optional(),
-      }),
-      z.strictObject({ kind: z.literal('strips'), sheet_m: quantity('Sheet that strips are cut from', 'm', 0.0005, 0.025) }),
-      z.strictObject({ kind: z.literal('ring'), gap_m: quantity('Gap between segments', 'm', 0.0002, 0.05) }),
-      z.strictObject({
-        kind: z.literal('press'),
-        spacer_m: quantity('Height of the spacers', 'm', 0.001, 0.1),
-        plate_kg: quantity('Weight of the plate', 'kg', 0.05, 100),
-        plate_m: quantity('Thickness of the plate', 'm', 0.001, 0.1),
-      }),
-      z.strictObject({ kind: z.literal('cavity'), ...cavity }),
-      z.strictObject({ kind: z.literal('core'), ...cavity, core_m: quantity('Thickness of the core', 'm', 0.002, 0.2) }),
-      z.strictObject({ kind: z.literal('reservoir'), ...cavity, hole_m, plate_m }),
-      z.strictObject({
-        kind: z.literal('drain'),
-        holes: quantity('Number of holes', '', 1, 10000).int({ error: 'The number of holes must be whole.' }),
-        hole_m,
-        plate_m,
-        collects_m: quantity('Width of what it runs into', 'm', 0.02, 2).optional(),
-      }),
-      z.strictObject({
-        kind: z.literal('ware'),
-        of: oneOf('What is fired', WARE_KINDS),
-        wall_m: quantity('Wall', 'm', 0.0005, 0.2),
-        long_m: quantity('Length', 'm', 0.02, 2),
-        wide_m: quantity('Width', 'm', 0.02, 2),
-        cone: oneOf('Cone', CONES).optional(),
-      }),
+      // Outlines were not told of what was made first: round.
+      z.strictObject({ kind: z.literal('hollow'), ...figures(SHAPINGS.hollow), plan: oneOf('Outline of the mould', PLANS).optional(), down_m: down }),
+      z.strictObject({ kind: z.literal('former'), ...figures(SHAPINGS.former), down_m: down }),
+      z.strictObject({ kind: z.literal('strips'), ...figures(SHAPINGS.strips) }),
+      z.strictObject({ kind: z.literal('ring'), ...figures(SHAPINGS.ring) }),
+      z.strictObject({ kind: z.literal('press'), ...figures(SHAPINGS.press) }),
+      z.strictObject({ kind: z.literal('cavity'), ...figures(SHAPINGS.cavity), slender }),
+      z.strictObject({ kind: z.literal('core'), ...figures(SHAPINGS.core), slender }),
+      z.strictObject({ kind: z.literal('reservoir'), ...figures(SHAPINGS.reservoir), slender }),
+      z.strictObject({ kind: z.literal('drain'), ...figures(SHAPINGS.drain) }),
+      z.strictObject({ kind: z.literal('ware'), of: oneOf('What is fired', WARE_KINDS), ...figures(SHAPINGS.ware), cone: oneOf('Cone', CONES).optional() }),
     ])
     .meta({ id: 'Shaping' }),
 );

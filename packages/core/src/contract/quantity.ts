@@ -1,6 +1,7 @@
 /** Number fields that say in one sentence what came and what would be right. */
 import { z } from 'zod';
 import type { Units } from '../units/convert';
+import { LENGTH, MASS, type Measure, type Range } from '../units/measure';
 import './quiet';
 import { schemaFor } from './schemaFor';
 
@@ -18,6 +19,30 @@ export function quantity(title: string, unit: string, least: number, most: numbe
     .min(least, { error })
     .max(most, { error })
     .meta({ title, 'x-unit': unit || '1' });
+}
+
+const SI_UNITS = new Map<Measure, string>([
+  [LENGTH, 'm'],
+  [MASS, 'kg'],
+]);
+
+/** What is declared of a figure, as far as a schema needs it. */
+interface DeclaredFigure {
+  title: string;
+  of: Measure;
+  range: Range;
+  optional?: true;
+}
+type FigureSchemas<F> = { [K in keyof F]: F[K] extends { optional: true } ? z.ZodOptional<z.ZodNumber> : z.ZodNumber };
+
+/** The schema of each figure that a form declares. */
+export function figures<const F extends Record<string, DeclaredFigure>>(declared: F): FigureSchemas<F> {
+  const schemas = Object.entries(declared).map(([key, { title, of, range, optional }]) => {
+    const plain = quantity(title, SI_UNITS.get(of) ?? '', range.least, range.most);
+    const whole = of.whole ? plain.int({ error: `The ${title.charAt(0).toLowerCase()}${title.slice(1)} must be whole.` }) : plain;
+    return [key, optional ? whole.optional() : whole];
+  });
+  return Object.fromEntries(schemas) as FigureSchemas<F>;
 }
 
 /** A number of an answer; unit '' is a plain number. */

@@ -48,9 +48,13 @@ export const cavityOf = (shaping: Shaping | undefined): Extract<Shaping, Cavity>
 /** What is fired with no glass; null where a form is for glass. */
 export const wareOf = (shaping: Shaping | undefined): Extract<Shaping, Ware> | null => (shaping?.kind === 'ware' ? shaping : null);
 
+/** What bends glass, and can have done so half-way already. */
+export type Bending = Extract<Shaping, { down_m?: number }>;
+export const isBending = (shaping: Shaping | undefined): shaping is Bending => shaping?.kind === 'hollow' || shaping?.kind === 'former';
+
 /** How far a shaping brings the glass down, m; null for those that are no bending. */
 export const shapingDown = (shaping: Shaping | undefined): number | null =>
-  shaping?.kind === 'hollow' ? shaping.depth_m : shaping?.kind === 'former' ? shaping.drop_m : null;
+  isBending(shaping) ? (shaping.kind === 'hollow' ? shaping.depth_m : shaping.drop_m) : null;
 
 export type Hollow = Extract<Shaping, { kind: 'hollow' }>;
 

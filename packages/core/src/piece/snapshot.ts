@@ -16,7 +16,7 @@ import { setUpOf } from '../schedule/setups';
 import { ENGINE_VERSION } from '../version';
 import { type Met, bodyBefore } from './bodyAt';
 import type { Formed } from './bodyNow';
-import { type Shaping, wareOf } from '../look/shaping';
+import { isBending, type Shaping, wareOf } from '../look/shaping';
 import { wareBody, WARE_MATERIALS, WARE_NAMES, type Ware } from '../ware/wares';
 import { RECIPES } from '../look/recipes/all';
 import type { PieceDocument, PlannedSetUp, PlannedStep } from './document';
@@ -124,7 +124,7 @@ function withinReach(shaping: Shaping | undefined, form: PlannedSetUp['form'], b
 /** Where a shape came out half-way, the firing after it goes on from there. */
 function goingOn(shaping: Shaping | undefined, formed: Formed | null | undefined): { shaping?: Shaping } {
   if (!shaping) return {};
-  if (!formed?.isMeasured || (shaping.kind !== 'hollow' && shaping.kind !== 'former') || formed.shaping.kind !== shaping.kind) return { shaping };
+  if (!formed?.isMeasured || !isBending(shaping) || formed.shaping.kind !== shaping.kind) return { shaping };
   return { shaping: { ...shaping, down_m: formed.down_m } };
 }
 

@@ -11,7 +11,7 @@ import { sidesOf } from '../body/footprint';
 import { efold, type WorkRange } from '../flow/heatWork';
 import type { Vft } from '../glass/viscosity';
 import type { Look } from '../look/recipes/all';
-import type { Shaping } from '../look/shaping';
+import { type Shaping, isBending, shapingDown } from '../look/shaping';
 import { neededWork } from '../look/work';
 import { MOST_OVER_LEAST } from '../look/works';
 import type { FiringCase } from './firingCase';
@@ -69,8 +69,7 @@ function isSameShaping(one: Shaping | undefined, other: Shaping | undefined): bo
     return typeof x === 'number' && typeof y === 'number' ? near(x, y) : x === y;
   });
   const down = (shaping: Shaping): number => ('down_m' in shaping ? (shaping.down_m ?? 0) : 0);
-  const way = one.kind === 'hollow' ? one.depth_m : one.kind === 'former' ? one.drop_m : 1;
-  return wholes && Math.abs(down(one) - down(other)) <= SAME * way;
+  return wholes && Math.abs(down(one) - down(other)) <= SAME * (shapingDown(one) ?? 1);
 }
 
 /** How a firing that was opened bears on one to come; formedBy: the step whose measured shape that one starts from. */
@@ -96,7 +95,7 @@ export function seenFor(
 /** What is reckoned for the way that was measured, beside what the firing did; nothing where it started on the way, or came all of it. */
 function reckonedSoFar({ body, look, setup, limits }: Pick<FiringCase, 'body' | 'look' | 'setup' | 'limits'>, before: SeenFiring): SeenWork['soFar'] {
   const { shaping } = setup;
-  if (before.outcome !== 'short' || (shaping?.kind !== 'hollow' && shaping?.kind !== 'former') || !shaping.down_m) return undefined;
+  if (before.outcome !== 'short' || !isBending(shaping) || !shaping.down_m) return undefined;
   if (before.shaping && 'down_m' in before.shaping && before.shaping.down_m) return undefined;
   const { down_m, ...whole } = shaping;
   const reached: Shaping = whole.kind === 'hollow' ? { ...whole, depth_m: down_m } : { ...whole, drop_m: down_m };

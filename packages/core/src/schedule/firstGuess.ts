@@ -21,7 +21,7 @@ import { INVESTMENT_WALL_M, type SetUp, overGlass, roundGlass } from './setups';
 import type { Shape } from '../heat/stack';
 import type { PurposefulSegment, Role } from '../kiln/segment';
 import { LEAST_WAY_K, hottestBorne_C, standPace } from './shelfPace';
-import { cavityOf } from '../look/shaping';
+import { cavityOf, isBending } from '../look/shaping';
 import type { TemperatureUnit } from '../units/convert';
 
 const SQUEEZE_HOLD_S = 30 * 60;
@@ -54,7 +54,7 @@ const BURNING_OFF = { at_C: 360, rate_C_per_h: 150, hold_s: 20 * 60 };
 function dryingHold({ shaping, pace }: SetUp): number {
   const cavity = cavityOf(shaping);
   if (cavity && pace) return niceHold(DRYING.ofInvestment_s * (cavity.wall_m / INVESTMENT_WALL_M) ** 2);
-  return cavity || shaping?.kind === 'hollow' || shaping?.kind === 'former' ? DRYING.ofForm_s : DRYING.ofCoat_s;
+  return cavity || isBending(shaping) ? DRYING.ofForm_s : DRYING.ofCoat_s;
 }
 
 /** Frit in a mould is held here by some schools, past softening, before its grains seal. */

@@ -8,7 +8,7 @@ import { deepestDrape } from '../flow/sag';
 import type { Plan } from '../form/surface';
 import { roomOfForm } from '../form/shape';
 import type { KilnConstants } from '../kiln/kiln';
-import { bowlHeight, type Cavity, cavityOf, type Hollow, type Shaping, sideAcross } from '../look/shaping';
+import { bowlHeight, type Cavity, cavityOf, type Hollow, type Shaping, shapingDown, sideAcross } from '../look/shaping';
 import { RECIPES } from '../look/recipes/all';
 import { DROPS_M } from '../release/rescue';
 import { type Problem, refused } from '../problem';
@@ -77,7 +77,7 @@ function standingHeight({ body, look, setup: { shaping, form } }: Shaped): numbe
   const cavity = cavityOf(shaping);
   // A mould as high as what is laid in it, on its wall.
   if (cavity) return Math.max(deep_m, cavity.thick_m) + cavity.wall_m;
-  return deep_m + (shaping?.kind === 'hollow' ? shaping.depth_m : shaping?.kind === 'former' ? shaping.drop_m : 0);
+  return deep_m + (shapingDown(shaping) ?? 0);
 }
 
 /** What a round kiln must be wide for an outline, m. */
