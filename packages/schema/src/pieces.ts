@@ -2,40 +2,42 @@
 import { layerDepth } from '@torvin/core/body';
 import { LOOKS } from '@torvin/core/look';
 import {
-  applySteps,
-  asJourney,
   type BodyNow,
   type BodyProfile,
-  bodyProfile,
   CLEANED_OFF,
+  COVER_RANGE,
   type Cutting,
   FILL_RANGE_KG,
-  firesNoGlass,
-  firingsOf,
-  type HeldForm,
-  HOLE_RANGE_M,
   HOLES_RANGE,
+  HOLE_RANGE_M,
+  type HeldForm,
   JOINED_BY,
   type JourneyStep,
   KERF_RANGE_M,
-  type LaidLayer,
-  laidLayers,
   LAYERS_AT_MOST,
-  leanLayer,
+  LAYER_KINDS,
   LOOKED_WITH,
+  type LaidLayer,
   type NamedGlass,
-  nothingYet,
   OFF_RANGE_M,
   type OfFiredLayers,
   PARTS_AT_MOST,
   type PieceDocument,
   type PlannedStep,
   SEGMENTS_RANGE,
-  type Sketch,
   SKETCH_RANGE_M,
   SPOT_RANGE_M,
   STEPS_AT_MOST,
   STRIP_RANGE_M,
+  type Sketch,
+  applySteps,
+  asJourney,
+  bodyProfile,
+  firesNoGlass,
+  firingsOf,
+  laidLayers,
+  leanLayer,
+  nothingYet,
 } from '@torvin/core/piece';
 import { SETUP_KINDS, WETS } from '@torvin/core/schedule';
 import { formatLength, text } from '@torvin/core/units';
@@ -48,6 +50,7 @@ import {
   FormShapeSchema,
   id,
   placedParts,
+  figures,
   instant,
   oneOf,
   quantity,
@@ -59,65 +62,31 @@ import {
 import { ResultSchema, type FiringResult } from './result';
 import { nextStep } from './waits';
 
-export const SHEET_RANGE_M = { least: 0.0005, most: 0.025 } as const;
 export const SIZE_RANGE_M = { least: 0.02, most: 2 } as const;
-export const ROD_RANGE_M = { least: 0.0005, most: 0.05 } as const;
-export const GRAIN_RANGE_KG_M2 = { least: 0.01, most: 1000 } as const;
-export const OVERHANG_RANGE_M = { least: 0, most: 0.05 } as const;
-export const COVER_RANGE = { least: 0.01, most: 1 } as const;
-/** What is placed can be less of the outline than anybody types. */
-const LEAST_COVER = 1e-4;
-export const PIECES_AT_MOST = 500;
-/** Of lumps put in loose: how thick, and how wide at most. */
-export const CHUNK_RANGE_M = { least: 0.002, most: 0.3, wide: 1 } as const;
 
 export const recordId = (name: string) => words(name, 60, 1);
 const laid = { id, glassId: recordId('Glass'), name: words('Name of the layer', 40, 1).optional(), flipped: z.literal(true).optional() };
-const sheet_m = quantity('Thickness', 'm', SHEET_RANGE_M.least, SHEET_RANGE_M.most);
-const cover = quantity('Cover', '', LEAST_COVER, COVER_RANGE.most);
 const placed = placedParts(PARTS_AT_MOST).optional();
-const rod = { ...laid, diameter_m: quantity('Diameter', 'm', ROD_RANGE_M.least, ROD_RANGE_M.most), cover: cover.optional(), placed };
-const grains = {
-  ...laid,
-  perArea_kg_m2: quantity('Mass per area', 'kg/m²', GRAIN_RANGE_KG_M2.least, GRAIN_RANGE_KG_M2.most),
-  grain_m: quantity('Grain', 'm', 1e-5, 0.03).optional(),
-  cover: cover.optional(),
-};
+const grain_m = quantity('Grain', 'm', 1e-5, 0.03).optional();
+const { sheet, cap, pieces: cut, rod, stringer, frit, powder, chunks } = LAYER_KINDS;
 
 export const LaidLayerSchema = schemaFor<LaidLayer, OfFiredLayers>()(
   z
     .discriminatedUnion('form', [
-      z.strictObject({ form: z.literal('sheet'), ...laid, thickness_m: sheet_m, coated: oneOf('Coated side', ['up', 'down']).optional() }),
-      z.strictObject({
-        form: z.literal('cap'),
-        ...laid,
-        thickness_m: sheet_m,
-        overhang_m: quantity('Overhang', 'm', OVERHANG_RANGE_M.least, OVERHANG_RANGE_M.most).optional(),
-      }),
+      z.strictObject({ form: z.literal('sheet'), ...laid, ...figures(sheet.fields), coated: oneOf('Coated side', ['up', 'down']).optional() }),
+      z.strictObject({ form: z.literal('cap'), ...laid, ...figures(cap.fields) }),
       z
-        .strictObject({
-          form: z.literal('pieces'),
-          ...laid,
-          thickness_m: sheet_m,
-          cover,
-          cutFace: oneOf('Cut face', ['side', 'end']).optional(),
-          count: quantity('Number of pieces', '', 1, PIECES_AT_MOST).int({ error: 'The number of pieces must be whole.' }),
-          placed,
-        })
+        .strictObject({ form: z.literal('pieces'), ...laid, ...figures(cut.fields), cutFace: oneOf('Cut face', ['side', 'end']).optional(), placed })
         .refine(({ count: told, placed: parts }) => parts === undefined || parts.length === told, {
           path: ['count'],
           error: 'The number of pieces must be that of the parts that are placed.',
         }),
-      z.strictObject({ form: z.literal('rod'), ...rod }),
-      z.strictObject({ form: z.literal('stringer'), ...rod }),
-      z.strictObject({ form: z.literal('frit'), ...grains }),
-      z.strictObject({ form: z.literal('powder'), ...grains }),
+      z.strictObject({ form: z.literal('rod'), ...laid, ...figures(rod.fields), placed }),
+      z.strictObject({ form: z.literal('stringer'), ...laid, ...figures(stringer.fields), placed }),
+      z.strictObject({ form: z.literal('frit'), ...laid, ...figures(frit.fields), grain_m }),
+      z.strictObject({ form: z.literal('powder'), ...laid, ...figures(powder.fields), grain_m }),
       z
-        .strictObject({
-          ...{ form: z.literal('chunks'), ...laid, perArea_kg_m2: grains.perArea_kg_m2, cover: cover.optional() },
-          ...{ thick_m: quantity('Thickness of a lump', 'm', CHUNK_RANGE_M.least, CHUNK_RANGE_M.most) },
-          ...{ wide_m: quantity('Width of a lump', 'm', CHUNK_RANGE_M.least, CHUNK_RANGE_M.wide) },
-        })
+        .strictObject({ form: z.literal('chunks'), ...laid, ...figures(chunks.fields) })
         .refine(({ thick_m, wide_m }) => thick_m <= wide_m, { path: ['wide_m'], error: 'A lump is at least as wide as it is thick.' }),
     ])
     .meta({ id: 'LaidLayer' }),

@@ -1,5 +1,5 @@
 /** Lays one more on top: the form first, everything else can be changed once it lies there. */
-import { FORM_NAMES, LAYERS_AT_MOST, LAYER_FORMS, type LayerForm, addLayer, comesAs, inForm, laidLayers, type LayStep } from '@torvin/core/piece';
+import { LAYER_KINDS, LAYERS_AT_MOST, LAYER_FORMS, type LayerForm, addLayer, comesAs, inForm, laidLayers, type LayStep } from '@torvin/core/piece';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
@@ -37,7 +37,7 @@ export function AddLayer({ layup, shelves, stepId, onAdded }: { layup: Layup; sh
       </Words>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }} testID="add-forms">
         {LAYER_FORMS.map((form) => (
-          <Action key={form} kind="second" title={FORM_NAMES[form]} testID={`add-${form}`} onPress={() => add(form)} />
+          <Action key={form} kind="second" title={LAYER_KINDS[form].name} testID={`add-${form}`} onPress={() => add(form)} />
         ))}
       </View>
     </View>

@@ -1,10 +1,10 @@
 /** Lays a part on the plan: its form, its sizes, the glass it is cut from; it is moved and turned once it lies there. */
-import { type BodyNow, type LaidLayer, type LayStep, type Stuff, laidLayers, partsIn, placeParts, comesAs } from '@torvin/core/piece';
+import { type BodyNow, type LaidLayer, type LayStep, ROD_RANGE_M, type Stuff, comesAs, laidLayers, partsIn, placeParts } from '@torvin/core/piece';
 import { type PartOutline, type PlacedPart, boxRound, centred } from '@torvin/core/plan';
 import { type Outcome, refused } from '@torvin/core/problem';
 import { formatStock, text } from '@torvin/core/units';
 import { PART_RANGE_M, PartOutlineSchema } from '@torvin/core/contract';
-import { ROD_RANGE_M, type Shelves } from '@torvin/schema';
+import type { Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';

@@ -1,5 +1,5 @@
 /** The layers in words, top one first as they lie: a touch opens one, its grip is dragged or moved by arrow keys. */
-import { type DrawnLayer, FORM_NAMES, type LaidLayer } from '@torvin/core/piece';
+import { type DrawnLayer, LAYER_KINDS, type LaidLayer } from '@torvin/core/piece';
 import { formatLength, formatStock, type LengthUnit, text } from '@torvin/core/units';
 import KitListItem from '@rneui/themed/dist/ListItem';
 import { useMemo, useRef, useState } from 'react';
@@ -63,7 +63,7 @@ export function LayerRows({ laid, own, layers, names, selected, onSelect, onMove
                 <Words size="label" tone="muted">
                   {[
                     layers[index].name,
-                    ...(layer.form === 'sheet' ? [] : [FORM_NAMES[layer.form].toLowerCase()]),
+                    ...(layer.form === 'sheet' ? [] : [LAYER_KINDS[layer.form].name.toLowerCase()]),
                     ...(layers[index].coated ? [`coating ${layers[index].coated}`] : []),
                   ].join(' · ')}
                 </Words>

@@ -1,20 +1,8 @@
 /**
- * What to take care of, at the place where it matters: one for every form of glass, every set-up and every step of
- * the work; those of a kind of firing stand with its recipe. General practice; the maker's sheets, local codes and licensed people stand above it.
+ * What to take care of, at the place where it matters: one for every set-up and every step of
+ * the work; those of a form of glass or a kind of firing stand with it. General practice; the maker's sheets, local codes and licensed people stand above it.
  */
-import type { LayerForm } from '@torvin/core/piece';
 import type { SetUpKind, Wet } from '@torvin/core/schedule';
-
-export const FORM_CAUTIONS: Record<LayerForm, string> = {
-  sheet: 'Cutting: eye protection, closed shoes, and sweep with a wet cloth. Cut and grind wet, the plug out of reach of the water.',
-  cap: 'Cutting: eye protection. A cap that stands over has sharp corners until it is fired.',
-  pieces: 'Cutting and grinding small pieces: eye protection, grind wet, fingers away from the bit, water and electricity apart.',
-  rod: 'Nipping rod throws chips: eye protection, and nip under a cloth or into a box.',
-  stringer: 'Stringer snaps into needles: eye protection, and gather the ends wet.',
-  frit: 'Frit is dust as well as grains: a respirator, no sweeping dry, wash hands before eating.',
-  powder: 'Powder hangs in the air and harms the lungs for good: a fitted respirator, no draught, clean up wet, change clothes.',
-  chunks: 'Breaking and sawing glass: a face shield, gloves, and under a cloth or in a bag. Lumps from a cold shed want a day in the warm first.',
-};
 
 export const SETUP_CAUTIONS: Record<SetUpKind, string> = {
   bareShelf: 'Brush primer off wet or with a respirator: its dust holds silica and clay.',

@@ -1,11 +1,11 @@
 /** A motif of parts as it is typed, and what is wrong with it. */
 import type { Footprint } from '@torvin/core/body';
-import { type CutFace, type LaidMotif, PARTS_AT_MOST } from '@torvin/core/piece';
+import { type CutFace, type LaidMotif, PARTS_AT_MOST, SHEET_RANGE_M } from '@torvin/core/piece';
 import { type Motif, boxOf, footprintRings, inEvenRows, ringOfSegments, stripsOnEdge, wovenRows } from '@torvin/core/plan';
 import { type Outcome, found, refused } from '@torvin/core/problem';
 import { COUNT, METRIC, formatLength, readFigure, text, type LengthUnit } from '@torvin/core/units';
 import { PART_RANGE_M } from '@torvin/core/contract';
-import { type Glass, type Made, SHEET_RANGE_M, type Shelves } from '@torvin/schema';
+import type { Glass, Made, Shelves } from '@torvin/schema';
 import { glassOf, madeOf } from '@/shelves/everyGlass';
 import { readLength } from './typed';
 

@@ -1,4 +1,5 @@
 /** What is typed of a lay-up beside plain figures: grains on an area, a place from a side. */
+import { GRAIN_RANGE_KG_M2 } from '@torvin/core/piece';
 import { type Outcome, refused } from '@torvin/core/problem';
 import {
   LENGTH,
@@ -13,7 +14,6 @@ import {
   text,
   unitsWritten,
 } from '@torvin/core/units';
-import { GRAIN_RANGE_KG_M2 } from '@torvin/schema';
 
 /** A length within a range; a bare number is in the studio's unit. */
 export const readLength = (typed: string, name: string, range: Range, unit: LengthUnit): Outcome<number> =>

@@ -1,7 +1,7 @@
 /** Name, outline and bottom layer of a piece. What lies in it is laid on the drawing afterwards. */
 import { zodResolver } from '@hookform/resolvers/zod';
 import { footprintArea } from '@torvin/core/body';
-import { FORM_NAMES } from '@torvin/core/piece';
+import { LAYER_KINDS } from '@torvin/core/piece';
 import type { Problem } from '@torvin/core/problem';
 import { formatArea, text } from '@torvin/core/units';
 import type { Shelves } from '@torvin/schema';
@@ -118,7 +118,7 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, s
             label="At the bottom lies"
             value={now.form}
             options={[
-              ...FIRST_FORMS.filter((form) => glassFor(shelves, form, now.glassId)).map((form) => ({ value: form, title: FORM_NAMES[form] })),
+              ...FIRST_FORMS.filter((form) => glassFor(shelves, form, now.glassId)).map((form) => ({ value: form, title: LAYER_KINDS[form].name })),
               { value: 'nothing' as const, title: 'No glass', note: 'a shelf or mould by itself' },
             ]}
             onChange={(form) => {

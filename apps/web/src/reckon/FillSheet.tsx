@@ -1,9 +1,9 @@
 /** How far an amount fills what holds it: its depth, its rim, its heap, and what to take next time. */
 import { footprintWords } from '@torvin/core/body';
-import { type PutAs, putGlass } from '@torvin/core/piece';
+import { type PutAs, SHEET_RANGE_M, putGlass } from '@torvin/core/piece';
 import { type Filling, type Hollow, fillingWords, lined } from '@torvin/core/quantity';
 import { type Units, formatLength, text } from '@torvin/core/units';
-import { SHEET_RANGE_M, type Shelves } from '@torvin/schema';
+import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';

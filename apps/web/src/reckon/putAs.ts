@@ -1,9 +1,12 @@
 /** As what the glass of a hollow can be put in: strips that were reckoned for it, billets and sheets as the shelf has them, scrap by its size, frit. */
+import { LAYER_KINDS } from '@torvin/core/piece';
 import { type Hollow, type Stack, type Stock, brickVolume } from '@torvin/core/quantity';
 import type { Units } from '@torvin/core/units';
-import { CHUNK_RANGE_M } from '@torvin/schema';
 import type { PutMass } from './putHollow';
 import { type Read, type Typed, readTyped } from './typed';
+
+const { range: THICK } = LAYER_KINDS.chunks.fields.thick_m;
+const { range: WIDE } = LAYER_KINDS.chunks.fields.wide_m;
 
 export const PUT_AS = ['strips', 'billets', 'sheets', 'scrap', 'frit'] as const;
 export type PutName = (typeof PUT_AS)[number];
@@ -40,8 +43,8 @@ export function putAsIn(typed: Typed, offered: readonly PutName[]): PutName {
 const lump = (one_m: number, other_m: number): { thick_m: number; wide_m: number } => ({ thick_m: Math.min(one_m, other_m), wide_m: Math.max(one_m, other_m) });
 
 const atMost = ({ thick_m, wide_m }: { thick_m: number; wide_m: number }): { thick_m: number; wide_m: number } => ({
-  thick_m: Math.min(Math.max(thick_m, CHUNK_RANGE_M.least), CHUNK_RANGE_M.most),
-  wide_m: Math.min(Math.max(wide_m, CHUNK_RANGE_M.least), CHUNK_RANGE_M.wide),
+  thick_m: Math.min(Math.max(thick_m, THICK.least), THICK.most),
+  wide_m: Math.min(Math.max(wide_m, WIDE.least), WIDE.most),
 });
 
 /** What goes in, and how much: strips by what they weigh once cut, all else by what was reckoned with what stays behind. */
@@ -65,8 +68,7 @@ export function readPutAs(typed: Typed, units: Units, offer: Offered, total_kg: 
         if (sheet_m === undefined) break;
         return { as: { form: 'sheet', thickness_m: sheet_m, density_kg_m3 }, mass_kg: total_kg };
       case 'scrap': {
-        const across = (field: string, words: string, usual_m: number): number =>
-          read.maybe(field, () => read.figure(field, words, { least: CHUNK_RANGE_M.least, most: CHUNK_RANGE_M.most })) ?? usual_m;
+        const across = (field: string, words: string, usual_m: number): number => read.maybe(field, () => read.figure(field, words, THICK)) ?? usual_m;
         const size = lump(across('lumpThick', 'thickness of a piece', USUAL_LUMP_M.thick_m), across('lumpWide', 'width of a piece', USUAL_LUMP_M.wide_m));
         return { as: { form: 'chunks', name: 'Scrap', ...size }, mass_kg: total_kg };
       }

@@ -1,10 +1,10 @@
 /** What was cut, as it goes into a piece: a panel in place of what is laid there, strips, segments and caps on top of it. */
 import { footprintArea } from '@torvin/core/body';
-import { type LaidLayer, putGlass } from '@torvin/core/piece';
+import { COVER_RANGE, LAYER_KINDS, type LaidLayer, SHEET_RANGE_M, putGlass } from '@torvin/core/piece';
 import { refused } from '@torvin/core/problem';
 import type { CuttingAsked, CuttingTold } from '@torvin/core/quantity';
 import { type Units, formatLength, formatStock, text } from '@torvin/core/units';
-import { COVER_RANGE, type Glass, OVERHANG_RANGE_M, SHEET_RANGE_M } from '@torvin/schema';
+import type { Glass } from '@torvin/schema';
 import type { ReckonedOf } from './glassOf';
 import type { Puts } from './PutOrKeep';
 
@@ -100,7 +100,7 @@ export function putsCut({ glass }: ReckonedOf, asked: CuttingAsked, told: Cuttin
     case 'segments':
       return asked.section ? putsPieces(glass, 'segments', told.pieces[0], units) : null;
     case 'cap':
-      if (cap_m === null || asked.overhang_m > OVERHANG_RANGE_M.most) return null;
+      if (cap_m === null || asked.overhang_m > LAYER_KINDS.cap.fields.overhang_m.range.most) return null;
       return {
         words: () =>
           `Lays a cap of ${glass.name} over everything, ${text(formatStock(cap_m, units.length))} thick, ${text(formatLength(asked.overhang_m, units.length))} over all round.`,

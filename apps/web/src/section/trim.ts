@@ -1,6 +1,5 @@
 /** What can be trimmed of a layer on its drawing: its depth, to what the shelf has; its share of the outline, by twentieths. */
-import { type LaidLayer, isPlaced } from '@torvin/core/piece';
-import { COVER_RANGE, GRAIN_RANGE_KG_M2, ROD_RANGE_M, SHEET_RANGE_M } from '@torvin/schema';
+import { COVER_RANGE, GRAIN_RANGE_KG_M2, type LaidLayer, ROD_RANGE_M, SHEET_RANGE_M, isPlaced } from '@torvin/core/piece';
 import { clamp, nextOf, stepFrom } from '@/ui/stepFrom';
 
 export interface Trim {

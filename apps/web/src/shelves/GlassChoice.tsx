@@ -1,5 +1,5 @@
 /** One glass from the shelf: swatch, name, what it comes as; the family of the present one first, what was made here last. */
-import { FORM_NAMES, type LayerForm, comesAs, laidAs } from '@torvin/core/piece';
+import { LAYER_KINDS, type LayerForm, comesAs, laidAs } from '@torvin/core/piece';
 import type { Units } from '@torvin/core/units';
 import { type Glass, type Made, type Shelves, madeSize } from '@torvin/schema';
 import { View } from 'react-native';
@@ -85,7 +85,7 @@ const madeNote = (made: Made, stock: ((made: Made) => MadeStock) | null, units: 
   [madeSize(made, units), ...(stock ? [leftWords(stock(made).left_kg, made, units)] : []), ...(made.fragile ? ['fragile'] : [])].join(', ');
 
 function GlassButton({ glass, chosen, onPress }: { glass: Glass; chosen: boolean; onPress(): void }) {
-  const forms = glass.forms.filter((form) => form !== 'cap' && form !== 'pieces').map((form) => FORM_NAMES[form].toLowerCase());
+  const forms = glass.forms.filter((form) => form !== 'cap' && form !== 'pieces').map((form) => LAYER_KINDS[form].name.toLowerCase());
   return (
     <Option
       as="radio"

@@ -1,7 +1,7 @@
 /** Number fields that say in one sentence what came and what would be right. */
 import { z } from 'zod';
 import type { Units } from '../units/convert';
-import { LENGTH, MASS, type Measure, type Range } from '../units/measure';
+import { LENGTH, MASS, type Measure, type Range, STREWN } from '../units/measure';
 import './quiet';
 import { schemaFor } from './schemaFor';
 
@@ -24,6 +24,7 @@ export function quantity(title: string, unit: string, least: number, most: numbe
 const SI_UNITS = new Map<Measure, string>([
   [LENGTH, 'm'],
   [MASS, 'kg'],
+  [STREWN, 'kg/m²'],
 ]);
 
 /** What is declared of a figure, as far as a schema needs it. */
@@ -31,14 +32,16 @@ interface DeclaredFigure {
   title: string;
   of: Measure;
   range: Range;
+  /** Where more may be kept than is typed. */
+  kept?: Range;
   optional?: true;
 }
 type FigureSchemas<F> = { [K in keyof F]: F[K] extends { optional: true } ? z.ZodOptional<z.ZodNumber> : z.ZodNumber };
 
 /** The schema of each figure that a form declares. */
 export function figures<const F extends Record<string, DeclaredFigure>>(declared: F): FigureSchemas<F> {
-  const schemas = Object.entries(declared).map(([key, { title, of, range, optional }]) => {
-    const plain = quantity(title, SI_UNITS.get(of) ?? '', range.least, range.most);
+  const schemas = Object.entries(declared).map(([key, { title, of, range, kept = range, optional }]) => {
+    const plain = quantity(title, SI_UNITS.get(of) ?? '', kept.least, kept.most);
     const whole = of.whole ? plain.int({ error: `The ${title.charAt(0).toLowerCase()}${title.slice(1)} must be whole.` }) : plain;
     return [key, optional ? whole.optional() : whole];
   });

@@ -12,8 +12,9 @@ import { aimedWork, neededWork } from '../look/work';
 import { TYPICAL_WORKS } from '../look/works';
 import { type Outcome, found, refused } from '../problem';
 import type { Body } from '../schedule/firingCase';
-import { FORM_NAMES, type LaidLayer, type PlannedStep, type Sunk } from './document';
+import type { LaidLayer, PlannedStep, Sunk } from './document';
 import { shapingOf } from './inForm';
+import { LAYER_KINDS } from './layers/all';
 import { isPlaced, mappedLayers } from './placed';
 import { withGaps } from './lumps';
 import { type NamedGlass, lying, madeUpOf, sharesOf } from './shelf';
@@ -118,7 +119,7 @@ function sunkIn(layer: LaidLayer): LaidLayer {
 
 /** What was lumps has no more edges of them than grains that have run together. */
 function sunkInChunks({ thick_m: _thick, wide_m: _wide, perArea_kg_m2, cover = 1, ...rest }: Extract<LaidLayer, { form: 'chunks' }>): LaidLayer {
-  return { ...rest, name: rest.name ?? FORM_NAMES.chunks, form: 'frit', perArea_kg_m2: perArea_kg_m2 * cover, cover: 1 };
+  return { ...rest, name: rest.name ?? LAYER_KINDS.chunks.name, form: 'frit', perArea_kg_m2: perArea_kg_m2 * cover, cover: 1 };
 }
 
 /** Rods that were placed are told by where they lie, in a sheet of as much glass; others by thinner ones without gaps. */

@@ -6,18 +6,17 @@ import type { Footprint } from '../body/footprint';
 import { RECIPES } from '../look/recipes/all';
 import { type Outcome, found, refused } from '../problem';
 import {
-  FORM_NAMES,
   type JourneyStep,
   LAYERS_AT_MOST,
   type LaidLayer,
   type LayStep,
-  type LayerForm,
   PARTS_AT_MOST,
   type PieceDocument,
   type PlannedStep,
   STEPS_AT_MOST,
   type Took,
 } from './document';
+import { LAYER_KINDS } from './layers/all';
 import { FIRST_LAID_ID, firingsOf, isLaying, laidLayers, layingOf } from './journey';
 import { type PlacedLayer, coverOfPlaced, isPlaced, settled } from './placed';
 import { stepName } from './stepWords';
@@ -32,7 +31,7 @@ export interface Edited {
 export function layerName(layers: readonly LaidLayer[], index: number): string {
   const layer = layers[index];
   if (layer.name) return layer.name;
-  if (layer.form !== 'sheet') return FORM_NAMES[layer.form];
+  if (layer.form !== 'sheet') return LAYER_KINDS[layer.form].name;
   if (layers.length === 1) return 'Sheet';
   if (index === 0) return 'Base';
   const sheets = layers.flatMap(({ form }, i) => (form === 'sheet' ? [i] : []));
@@ -85,7 +84,7 @@ export function withLayers(doc: PieceDocument, step: LayStep, changed: readonly 
 /** Lays one more on top of what a step lays, or at an index counted from the lowest of it; in a first step where there is none to lay in. */
 export function addLayer(doc: PieceDocument, layer: LaidLayer, { stepId, index }: { stepId?: string; index?: number } = {}): Outcome<Edited> {
   if (laidLayers(doc).length >= LAYERS_AT_MOST) return refused('too-many', 'journey', `A piece has at most ${LAYERS_AT_MOST} layers.`);
-  const what = `${FORM_NAMES[layer.form].toLowerCase()} added`;
+  const what = `${LAYER_KINDS[layer.form].name.toLowerCase()} added`;
   const step = doc.journey.filter(isLaying).find(({ id }) => stepId === undefined || id === stepId);
   if (step) return withLayers(doc, step, step.layers.toSpliced(index ?? step.layers.length, 0, layer), what);
   if (stepId !== undefined) return refused('unknown-id', 'journey', `This piece has no step '${stepId}' to lay in.`);
@@ -149,32 +148,6 @@ export function turnLayer(doc: PieceDocument, id: string, hasFaces = false): Out
   }
   if (layer.form !== 'sheet' || layer.coated === undefined) return refused('not-coated', 'journey', `${name} has no coating: both its sides are alike.`);
   return turned({ ...layer, coated: layer.coated === 'up' ? 'down' : 'up' });
-}
-
-const USUAL_SHEET_M = 0.003;
-const depthOf = (layer: LaidLayer): number => ('thickness_m' in layer ? layer.thickness_m : 'diameter_m' in layer ? layer.diameter_m : USUAL_SHEET_M);
-
-/** A usual layer of a form, of the same glass and, where that has a meaning, the same depth and cover. */
-export function inForm(layer: LaidLayer, form: LayerForm): LaidLayer {
-  const laid = { id: layer.id, glassId: layer.glassId, ...(layer.name ? { name: layer.name } : {}) };
-  const cover = 'cover' in layer && layer.cover !== undefined ? { cover: layer.cover } : {};
-  switch (form) {
-    case 'sheet':
-    case 'cap':
-      return { ...laid, form, thickness_m: depthOf(layer) };
-    case 'pieces':
-      return { ...laid, form, thickness_m: depthOf(layer), cover: 0.25, count: 4, ...cover };
-    case 'rod':
-      return { ...laid, form, diameter_m: 0.005, ...cover };
-    case 'stringer':
-      return { ...laid, form, diameter_m: 0.002, ...cover };
-    case 'frit':
-      return { ...laid, form, perArea_kg_m2: layer.form === 'chunks' ? layer.perArea_kg_m2 : 2, ...cover };
-    case 'powder':
-      return { ...laid, form, perArea_kg_m2: 0.3, ...cover };
-    case 'chunks':
-      return { ...laid, form, perArea_kg_m2: layer.form === 'frit' ? layer.perArea_kg_m2 : 20, thick_m: 0.01, wide_m: 0.03, ...cover };
-  }
 }
 
 export function setOutline(doc: PieceDocument, footprint: Footprint, typed: Record<string, string>, dammed = doc.dammed): Outcome<Edited> {

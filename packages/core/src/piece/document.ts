@@ -54,17 +54,6 @@ export const LAYER_FORMS = ['sheet', 'cap', 'pieces', 'rod', 'stringer', 'frit',
 /** What glass is sold as; any of it can be broken or sawn into lumps. */
 export const BOUGHT_FORMS = LAYER_FORMS.filter((form) => form !== 'chunks');
 
-export const FORM_NAMES: Record<LayerForm, string> = {
-  sheet: 'Sheet',
-  cap: 'Cap',
-  pieces: 'Cut pieces',
-  rod: 'Rod',
-  stringer: 'Stringer',
-  frit: 'Frit',
-  powder: 'Powder',
-  chunks: 'Chunks',
-};
-
 /** Whether a glass can be laid as this. */
 export const comesAs = ({ forms }: { forms: readonly LayerForm[] }, form: LayerForm): boolean => form === 'chunks' || forms.includes(form);
 

@@ -8,7 +8,6 @@ export {
   type CutFace,
   type Cutting,
   type Face,
-  FORM_NAMES,
   type HandKind,
   type HandStep,
   type HeldForm,
@@ -54,7 +53,6 @@ export {
   changeStep,
   firesNoGlass,
   type Edited,
-  inForm,
   layerName,
   moveLayer,
   moveStep,
@@ -101,3 +99,5 @@ export { fitQuestion } from './fitQuestion';
 export { drawnWare, snapshotOf } from './snapshot';
 export { anotherLike, nextName } from './another';
 export { outdatedBy } from './outdated';
+export { type AskedOfLayer, askedOf, inForm, LAYER_KINDS, withFigure } from './layers/all';
+export { COVER_RANGE, GRAIN_RANGE_KG_M2, ROD_RANGE_M, SHEET_RANGE_M } from './layers/layer';

@@ -4,20 +4,8 @@ import { TYPICAL_FAMILIES } from '../glass/families';
 import { type Outcome, found } from '../problem';
 import type { Body } from '../schedule/firingCase';
 import { bodyBefore } from './bodyAt';
-import {
-  type Edited,
-  addLayer,
-  addStep,
-  changeLayer,
-  changeStep,
-  inForm,
-  layerName,
-  moveLayer,
-  removeLayer,
-  removeStep,
-  setOutline,
-  turnLayer,
-} from './commands';
+import { type Edited, addLayer, addStep, changeLayer, changeStep, layerName, moveLayer, removeLayer, removeStep, setOutline, turnLayer } from './commands';
+import { inForm } from './layers/all';
 import { asJourney, firingsOf, laidLayers } from './journey';
 import { touchingLayers } from './touching';
 import { undoes } from './undoes';

@@ -33,6 +33,7 @@ export {
   type Range,
   readFigure,
   SLOPE,
+  STREWN,
   TEMPERATURE,
   TIME,
   type TypedFigure,

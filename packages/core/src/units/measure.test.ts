@@ -1,12 +1,29 @@
 import { METRIC, type Units } from './convert';
-import { COAT, COUNT, DENSITY, DIFFERENCE, LENGTH, MASS, type Measure, NUMBER, PERCENT, RATE, SLOPE, TEMPERATURE, TIME, readFigure, told } from './measure';
+import {
+  COAT,
+  COUNT,
+  DENSITY,
+  DIFFERENCE,
+  LENGTH,
+  MASS,
+  type Measure,
+  NUMBER,
+  PERCENT,
+  RATE,
+  SLOPE,
+  STREWN,
+  TEMPERATURE,
+  TIME,
+  readFigure,
+  told,
+} from './measure';
 
 const INCH: Units = { temperature: 'F', length: 'in', mass: 'oz' };
-const ALL = { COAT, COUNT, DENSITY, DIFFERENCE, LENGTH, MASS, NUMBER, PERCENT, RATE, SLOPE, TEMPERATURE, TIME };
+const ALL = { COAT, COUNT, DENSITY, DIFFERENCE, LENGTH, MASS, NUMBER, PERCENT, RATE, SLOPE, STREWN, TEMPERATURE, TIME };
 /** A sheet, a plate, a hold as they are kept: of no measure a round number in both studios. */
 const LIKELY: Record<keyof typeof ALL, number> = {
   ...{ COAT: 0.137, COUNT: 7, DENSITY: 2511, DIFFERENCE: 13.7, LENGTH: 0.0317, MASS: 1.237 },
-  ...{ NUMBER: 0.37, PERCENT: 0.37, RATE: 137, SLOPE: 0.0317, TEMPERATURE: 792.4, TIME: 2220 },
+  ...{ NUMBER: 0.37, PERCENT: 0.37, RATE: 137, SLOPE: 0.0317, STREWN: 2.37, TEMPERATURE: 792.4, TIME: 2220 },
 };
 const cases = Object.entries(ALL).flatMap(([name, of]) => [METRIC, INCH].map((units) => [name, of, units] as [keyof typeof ALL, Measure, Units]));
 

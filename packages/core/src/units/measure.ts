@@ -22,6 +22,7 @@ import {
   formatLength,
   formatMass,
   formatRate,
+  formatStrewn,
   formatTemperature,
   text,
 } from './format';
@@ -138,6 +139,14 @@ export const COAT: Measure = {
   shown: (kept, units) => (units.mass === 'g' ? kept * 1e3 : kept / strewnUnit(units).kg_m2),
   kept: (shown, units) => (units.mass === 'g' ? shown / 1e3 : shown * strewnUnit(units).kg_m2),
   written: formatCoat,
+};
+
+/** kg/m² of grains, or of lumps; told of an area, it is read with that: see parseStrewn. */
+export const STREWN: Measure = {
+  unit: (units) => strewnUnit(units).name,
+  shown: (kept, units) => kept / strewnUnit(units).kg_m2,
+  kept: (shown, units) => shown * strewnUnit(units).kg_m2,
+  written: formatStrewn,
 };
 
 /** Kept as it stands, or as so many of what people write. */

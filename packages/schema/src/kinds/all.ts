@@ -3,7 +3,7 @@ import { footprintWords } from '@torvin/core/body';
 import { CONTENTS } from '@torvin/core/fit';
 import { TYPICAL_FAMILIES } from '@torvin/core/glass';
 import { TYPICAL_KILN } from '@torvin/core/kiln';
-import { FORM_NAMES, BOUGHT_FORMS, MADE_FORMS, MADE_NAMES } from '@torvin/core/piece';
+import { LAYER_KINDS, BOUGHT_FORMS, MADE_FORMS, MADE_NAMES } from '@torvin/core/piece';
 import { COATED_BY, type CoatedBy, RELEASE_KINDS, type ReleaseKind } from '@torvin/core/release';
 import { type Units, formatLength, formatMass, formatTemperature, COAT, text } from '@torvin/core/units';
 import type { z } from 'zod';
@@ -92,7 +92,7 @@ const glasses = kind({
       ...{ optional: true, hint: 'left empty, it is the same; of glass that strikes it is another' },
     },
     { as: 'lengths', key: 'thicknesses_m', label: 'Sheet thicknesses', hint: 'between them a ;', testID: 'glass-sizes' },
-    { as: 'several', key: 'forms', label: 'Comes as', options: asOptions(BOUGHT_FORMS, (form) => FORM_NAMES[form]), testID: 'glass-form' },
+    { as: 'several', key: 'forms', label: 'Comes as', options: asOptions(BOUGHT_FORMS, (form) => LAYER_KINDS[form].name), testID: 'glass-form' },
     { as: 'several', key: 'contents', label: 'Contains', options: asOptions(CONTENTS, (content) => content), testID: 'glass-content' },
     { as: 'yes', key: 'coated', label: 'Surface', title: 'metal-coated on one side', testID: 'glass-surface' },
     length('sheetWidth_m', 'A sheet as it is bought, wide', BOUGHT),

@@ -1,0 +1,34 @@
+/** Every form of glass that can be laid, by its name in documents. A new one is its file and a line here. */
+import type { LaidLayer, LayerForm } from '../document';
+import { cap } from './cap';
+import { chunks } from './chunks';
+import { frit, powder } from './grains';
+import type { LayerField, LayerKind } from './layer';
+import { pieces } from './pieces';
+import { rod, stringer } from './rods';
+import { sheet } from './sheet';
+
+export const LAYER_KINDS = { sheet, cap, pieces, rod, stringer, frit, powder, chunks } as const satisfies { [F in LayerForm]: LayerKind<F> };
+
+export interface AskedOfLayer extends LayerField<LaidLayer> {
+  key: string;
+  /** Undefined where it is not told and nothing is usual. */
+  value: number | undefined;
+}
+
+/** What can be set of a layer, with what stands there now. */
+export const askedOf = (layer: LaidLayer): AskedOfLayer[] =>
+  Object.entries(LAYER_KINDS[layer.form].fields as Record<string, LayerField<LaidLayer>>)
+    .map(([key, field]) => {
+      const told: unknown = layer[key as keyof LaidLayer];
+      return { ...field, key, value: typeof told === 'number' ? told : field.usual };
+    })
+    .filter(({ asks }) => asks?.(layer) ?? true);
+
+/** With another figure of it, and what that brings. */
+export const withFigure = (layer: LaidLayer, { key, brings }: Pick<AskedOfLayer, 'key' | 'brings'>, value: number): LaidLayer =>
+  ({ ...layer, [key]: value, ...brings?.(layer, value) }) as LaidLayer;
+
+/** A usual layer of a form, of the same glass and, where that has a meaning, the same depth and cover. */
+export const inForm = (layer: LaidLayer, form: LayerForm): LaidLayer =>
+  ({ id: layer.id, glassId: layer.glassId, ...(layer.name ? { name: layer.name } : {}), form, ...LAYER_KINDS[form].usual(layer) }) as LaidLayer;

@@ -1,0 +1,17 @@
+import { type LayerKind, coverBefore, maybeCover, strewn } from './layer';
+
+const fields = { perArea_kg_m2: strewn, cover: maybeCover } as const;
+
+export const frit = {
+  name: 'Frit',
+  fields,
+  usual: (before) => ({ perArea_kg_m2: before.form === 'chunks' ? before.perArea_kg_m2 : 2, ...coverBefore(before) }),
+  caution: 'Frit is dust as well as grains: a respirator, no sweeping dry, wash hands before eating.',
+} as const satisfies LayerKind<'frit'>;
+
+export const powder = {
+  name: 'Powder',
+  fields,
+  usual: (before) => ({ perArea_kg_m2: 0.3, ...coverBefore(before) }),
+  caution: 'Powder hangs in the air and harms the lungs for good: a fitted respirator, no draught, clean up wet, change clothes.',
+} as const satisfies LayerKind<'powder'>;
