@@ -3,7 +3,6 @@ import { HOW_FAR } from '@torvin/core/learn';
 import { LOOKS } from '@torvin/core/look';
 import { STAGES } from '@torvin/core/making';
 import { type MadeFrom, type OfFiredLayers, LAYER_FORMS, STEP_KINDS } from '@torvin/core/piece';
-import { RELEASED } from '@torvin/core/release';
 import { type SeenFiring, SETUP_KINDS, WETS } from '@torvin/core/schedule';
 import { WARE_KINDS } from '@torvin/core/ware';
 import { z } from 'zod';
@@ -31,10 +30,11 @@ import {
   schemaFor,
 } from '@torvin/core/contract';
 import { CSV_STYLES } from './csv';
+import { LessonSchema, toldOfFiring } from './firingFields';
 import { recordId, LaidLayerSchema, StepSchema, version, PieceSchema, PieceRowSchema, asked } from './pieces';
 import { ResultSchema } from './result';
 import { WAITS } from './waits';
-import { ControllerSchema, photoHash, photoList } from './records';
+import { ControllerSchema, photoHash } from './records';
 
 /** One file with all of a studio: who asked for it, when, and how much it holds. */
 export const BackupSchema = z
@@ -213,54 +213,14 @@ const zone = words('Time zone', 60, 1).refine(
 export const PhotoSchema = z.object({ hash: photoHash, width: figure('pixels').int(), height: figure('pixels').int() }).meta({ id: 'Photo' });
 export type Photo = z.infer<typeof PhotoSchema>;
 
-/** What can be read in a kiln that fires glass, °C. */
-export const WITNESS_RANGE_C = { least: 100, most: 1700 } as const;
 /** What a thermocouple in a kiln can show, from a cold room up, °C. */
 const READING_RANGE_C = { least: -40, most: 1700 } as const;
-/** More than this no reading at the glass lies from the controller's, K. */
-const WITNESS_AT_MOST_K = 60;
-
-const readAt = (name: string) => quantity(name, '°C', WITNESS_RANGE_C.least, WITNESS_RANGE_C.most);
-
-/** What a firing is to teach of its kiln and of this studio's looks. */
-export const LessonSchema = z
-  .strictObject({
-    /** It is to teach nothing: the lid was lifted, the wrong piece was looked at. */
-    leftOut: z.boolean().default(false),
-    /** By how much it fell short or went past. */
-    by: oneOf('By how much', HOW_FAR).nullable().default(null),
-    /** Read at the glass while the controller read something, °C both. */
-    witness: z
-      .strictObject({ controller_C: readAt('Controller'), glass_C: readAt('At the glass') })
-      .refine(({ controller_C, glass_C }) => Math.abs(controller_C - glass_C) <= WITNESS_AT_MOST_K, {
-        path: ['glass_C'],
-        error: `The two readings may lie at most ${WITNESS_AT_MOST_K} °C (${1.8 * WITNESS_AT_MOST_K} °F) apart; more is another moment or a broken sensor.`,
-      })
-      .nullable()
-      .default(null),
-  })
-  .meta({ id: 'Lesson' });
-export type Lesson = z.infer<typeof LessonSchema>;
-export const NO_LESSON: Lesson = { leftOut: false, by: null, witness: null };
-
 /** What a person says of a firing; all but the start can wait until the kiln is open. */
 const told = {
   /** When it was started. */
   firedAt: instant,
   zone,
-  place: words('Place on the shelf', 80).default(''),
-  /** Null while it runs or stands unopened. */
-  result: ResultSchema.nullable().default(null),
-  lookReached: oneOf('Look reached', LOOKS).nullable().default(null),
-  /** How it came off the form that shaped it; null where that was not said, or nothing shaped it. */
-  released: oneOf('How it came off its form', RELEASED).nullable().default(null),
-  note: words('Note', 4000).default(''),
-  /** The segments as they really ran, where they ran otherwise than planned. */
-  asFired: z.array(PurposefulSegmentSchema).min(1).max(SEGMENTS_AT_MOST).nullable().default(null),
-  photos: photoList.default([]),
-  /** How a result was known before the glass could be cold. */
-  knownBy: words('How it is known', 200).default(''),
-  lesson: LessonSchema.default(NO_LESSON),
+  ...toldOfFiring,
 };
 
 /** What is in a kiln together: one start, one opening. It counts from at, the real start or, before that is known, the planned one. */
@@ -385,7 +345,11 @@ export const FiringSchema = z
 export type Firing = z.infer<typeof FiringSchema>;
 
 /** A firing as a list shows it: how it ran in two figures, the beginning of its note. */
-export const FiringRowSchema = FiringSchema.omit({ asFired: true, differences: true, accepted: true, knownBy: true, lesson: true, load: true })
+export const FiringRowSchema = FiringSchema.pick({
+  ...{ id: true, pieceId: true, scheduleId: true, stepId: true, firedAt: true, zone: true, version: true, createdAt: true },
+  ...{ place: true, result: true, lookReached: true, released: true, note: true, photos: true },
+  ...{ pieceName: true, work_C: true, work_s: true, total_s: true, kilnName: true, familyName: true, look: true },
+} as const)
   .extend({
     /** Hottest target as it ran, °C, and its hold, s. */
     ran_C: figure('°C'),

@@ -9,6 +9,7 @@ export * from './kinds/shelves';
 export * from './kinds/rename';
 export * from './pieces';
 export * from './result';
+export * from './firingFields';
 export * from './documents';
 export * from './pieceFile';
 export * from './kilnTime';

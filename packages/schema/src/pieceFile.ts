@@ -3,7 +3,8 @@
  * the shelves that it names. What is written out and read in again is equal.
  */
 import { z } from 'zod';
-import { FiringSchema, LessonSchema, LoadSchema, NO_LESSON, KilnReadingSchema, ScheduleSchema } from './documents';
+import { FiringSchema, KilnReadingSchema, LoadSchema, ScheduleSchema } from './documents';
+import { toldOfFiring } from './firingFields';
 import { FilingSchema, PieceSchema } from './pieces';
 import { KINDS, type KindName } from './kinds/all';
 import { photoHash } from './records';
@@ -21,20 +22,16 @@ const FiledLoadSchema = LoadSchema.omit({ version: true, scheduleNumber: true })
   readings: z.array(KilnReadingSchema).default([]),
 });
 
-const FiledFiringSchema = FiringSchema.pick({
-  ...{ id: true, scheduleId: true, firedAt: true, zone: true, place: true, result: true, lookReached: true },
-  ...{ note: true, asFired: true, photos: true, createdAt: true, knownBy: true },
-} as const).extend({
-  asFiredResult: EvaluationSchema.nullable(),
-  /** Left out by files from before firings were loads. */
-  load: FiledLoadSchema.optional(),
-  differences: z.array(z.string()).default([]),
-  accepted: z.array(z.string()).default([]),
-  /** Left out by files from before firings said what they teach. */
-  lesson: LessonSchema.default(NO_LESSON),
-  /** Left out by files from before it was asked. */
-  released: FiringSchema.shape.released,
-});
+/** What was not asked yet when a file was written stands in it as it does where it is not told. */
+const FiledFiringSchema = FiringSchema.pick({ id: true, scheduleId: true, firedAt: true, zone: true, createdAt: true })
+  .extend(toldOfFiring)
+  .extend({
+    asFiredResult: EvaluationSchema.nullable(),
+    /** Left out by files from before firings were loads. */
+    load: FiledLoadSchema.optional(),
+    differences: z.array(z.string()).default([]),
+    accepted: z.array(z.string()).default([]),
+  });
 
 /** A picture that a firing in this file names: as it is kept, JPEG, named by the SHA-256 of its bytes. */
 const FiledPhotoSchema = z.object({

@@ -5,7 +5,17 @@ import { firingOf, fitBefore, fitWarnings, standingWarnings, untoldBefore, untol
 import { ProblemError } from '@torvin/core/problem';
 import { type Evaluation, brokenOf, brokenSentence } from '@torvin/core/schedule';
 import { formatTemperature, text } from '@torvin/core/units';
-import type { Firing, FiringChangeSchema, FiringDetail, FiringPage, FiringQuery, FiringRow, NewFiringSchema, Schedule } from '@torvin/schema';
+import {
+  type Firing,
+  type FiringChangeSchema,
+  type FiringDetail,
+  type FiringPage,
+  type FiringQuery,
+  type FiringRow,
+  type NewFiringSchema,
+  type Schedule,
+  toldIn,
+} from '@torvin/schema';
 import { type SQL, and, count, desc, eq, isNotNull, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import type { z } from 'zod';
@@ -36,12 +46,10 @@ const PLANNED_AHEAD_MS = 60 * DAY_MS;
 /** Kilns overshoot; more than so much over its top is no reading of it. */
 const OVERSHOOT_K = 30;
 
-const { id, pieceId, scheduleId, place, result, lookReached, released, note, asFired, photos, knownBy, lesson, differences, accepted, version, createdAt } =
-  firings;
+const { id, pieceId, scheduleId, place, result, lookReached, released, note, photos, asFired, version, createdAt } = firings;
 const { stepId, work_C, work_s, total_s, kilnName, familyName, look } = schedules;
 const COLUMNS = {
-  ...{ id, pieceId, scheduleId, stepId, place, result, lookReached, released, note, asFired, photos, knownBy, lesson, differences, accepted },
-  ...{ version, createdAt },
+  ...{ id, pieceId, scheduleId, stepId, ...toldIn(firings), differences: firings.differences, accepted: firings.accepted, version, createdAt },
   ...{ pieceName: pieces.name, work_C, work_s, total_s, kilnName, familyName, look, load: loads },
 };
 

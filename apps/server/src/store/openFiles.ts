@@ -2,7 +2,6 @@
 import { createReadStream } from 'node:fs';
 import { Readable } from 'node:stream';
 import { RECIPES } from '@torvin/core/look';
-import { RELEASED_NAMES } from '@torvin/core/release';
 import { fileName, temperatureIn, type TemperatureUnit, type Units } from '@torvin/core/units';
 import {
   type AnyRecord,
@@ -14,6 +13,7 @@ import {
   type Stored,
   csvOf,
   entryOfRecord,
+  firingColumns,
   kindOf,
   labelOf,
   photosOf,
@@ -46,7 +46,7 @@ export function packOpenFiles(db: Database, dataDir: string): Readable {
   const { csv, temperatureUnit, lengthUnit, massUnit } = readStudio(db);
   const units = { temperature: temperatureUnit, length: lengthUnit, mass: massUnit };
   text('README.txt', READ_ME);
-  text('firings.csv', csvOf(firingRows(db, temperatureUnit), csv, firingColumns(temperatureUnit)));
+  text('firings.csv', csvOf(firingRows(db, temperatureUnit), csv, titlesOf(temperatureUnit)));
   const shelves = allShelves(db);
   for (const kind of KIND_LIST) text(`shelves/${KINDS[kind].path}.csv`, csvOf(shelfRows(shelves, kind, units), csv, shelfColumns(kind, units)));
   const taken = new Set<string>();
@@ -84,28 +84,16 @@ function freeName(name: string, taken: Set<string>): string {
   }
 }
 
-const firingColumns = (unit: TemperatureUnit): string[] => [
-  ...['started', 'zone', 'piece', 'look', 'glass', 'kiln', 'place', `hottest_${unit}`, 'hold_min', 'length_h'],
-  ...[
-    'result',
-    'by_how_much',
-    'look_reached',
-    'came_off',
-    `controller_read_${unit}`,
-    `at_the_glass_${unit}`,
-    'left_out',
-    'note',
-    'pictures',
-    'firing_id',
-    'piece_id',
-    'schedule_id',
-  ],
-];
-
-const readAs = (celsius: number | undefined, unit: TemperatureUnit): number | '' => (celsius === undefined ? '' : Math.round(temperatureIn(celsius, unit)));
+/** What was said of a firing stands about what it ran: its place first. */
+function titlesOf(unit: TemperatureUnit): string[] {
+  const [place, ...told] = firingColumns(unit).titles;
+  const ran = [`hottest_${unit}`, 'hold_min', 'length_h'];
+  return ['started', 'zone', 'piece', 'look', 'glass', 'kiln', place, ...ran, ...told, 'firing_id', 'piece_id', 'schedule_id'];
+}
 
 function firingRows(db: Database, unit: TemperatureUnit): CsvRow[] {
   const { work_C, work_s, total_s, kilnName, familyName, look } = schedules;
+  const { cells } = firingColumns(unit);
   return db
     .select({ firing: firings, load: loads, piece: pieces.name, schedule: { work_C, work_s, total_s, kilnName, familyName, look } })
     .from(firings)
@@ -122,19 +110,10 @@ function firingRows(db: Database, unit: TemperatureUnit): CsvRow[] {
       look: RECIPES[schedule.look].name,
       glass: schedule.familyName,
       kiln: schedule.kilnName,
-      place: firing.place,
       [`hottest_${unit}`]: Math.round(temperatureIn(schedule.work_C, unit)),
       hold_min: Math.round(schedule.work_s / SECONDS_PER_MINUTE),
       length_h: Number((schedule.total_s / SECONDS_PER_HOUR).toFixed(1)),
-      result: firing.result ?? '',
-      by_how_much: firing.lesson.by === null ? '' : { little: 'a little', far: 'by far' }[firing.lesson.by],
-      look_reached: firing.lookReached ? RECIPES[firing.lookReached].name : '',
-      came_off: firing.released ? RELEASED_NAMES[firing.released] : '',
-      [`controller_read_${unit}`]: readAs(firing.lesson.witness?.controller_C, unit),
-      [`at_the_glass_${unit}`]: readAs(firing.lesson.witness?.glass_C, unit),
-      left_out: firing.lesson.leftOut ? 'yes' : 'no',
-      note: firing.note,
-      pictures: firing.photos.map((hash) => `${hash}.jpg`).join(' '),
+      ...cells(firing),
       firing_id: firing.id,
       piece_id: firing.pieceId,
       schedule_id: firing.scheduleId,

@@ -5,7 +5,7 @@ import { RELEASED_NAMES } from '@torvin/core/release';
 import { consequences, segmentDifferences, wareFired } from '@torvin/core/schedule';
 import { formatDuration, text } from '@torvin/core/units';
 import { ENGINE_VERSION, earlierEngine, toldBy } from '@torvin/core/version';
-import type { FiringDetail } from '@torvin/schema';
+import { FIRING_FIELDS, FIRING_WORDS, type FiringDetail } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -117,8 +117,7 @@ function ToldOfIt({ detail: { firing, schedule } }: { detail: FiringDetail }) {
           {`${resultWords(firing.result)}${byWords(firing.lesson)}${reached}`}
         </Words>
       </View>
-      {firing.note !== '' && <Words>{firing.note}</Words>}
-      {firing.knownBy !== '' && <Words>{`Told before it could be cold: ${firing.knownBy}. It teaches nothing of the kiln.`}</Words>}
+      {FIRING_WORDS.map((name) => firing[name] !== '' && FIRING_FIELDS[name].tells && <Words key={name}>{FIRING_FIELDS[name].tells(firing[name])}</Words>)}
       {firing.released !== null && (
         <Words testID="firing-released">{`${RELEASED_NAMES[firing.released]}${snapshot.setup.form ? `, ${snapshot.setup.form.name}` : ''}.`}</Words>
       )}

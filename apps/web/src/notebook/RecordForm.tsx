@@ -6,10 +6,10 @@ import { LOOKS, type Look, RECIPES } from '@torvin/core/look';
 import { rescueIn, stuckOn } from '@torvin/core/piece';
 import type { Problem } from '@torvin/core/problem';
 import { RELEASED, RELEASED_NAMES } from '@torvin/core/release';
-import { type Firing, ResultSchema, type Schedule } from '@torvin/schema';
+import { FIRING_FIELDS, FIRING_WORDS, type Firing, ResultSchema, type Schedule, type ToldOfFiring, type WordsName, toldIn } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useEffect, useState } from 'react';
-import { Controller, useForm, useWatch } from 'react-hook-form';
+import { type Control, Controller, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
 import { useUnits } from '@/data/FormUnits';
@@ -34,7 +34,7 @@ import { RESULT_WORDS } from '@/ui/results';
 import { Words } from '@/ui/Words';
 import { showFault } from '@/ui/showFault';
 
-export type Told = Pick<Firing, 'firedAt' | 'place' | 'result' | 'lookReached' | 'released' | 'note' | 'asFired' | 'photos' | 'knownBy' | 'lesson'>;
+export type Told = Pick<Firing, 'firedAt'> & ToldOfFiring;
 
 export interface RecordFormProps {
   told: Told;
@@ -55,9 +55,7 @@ export interface RecordFormProps {
 
 export type Hands = 'done' | 'leftOut';
 
-const NOTE_AT_MOST = 4000;
-const PLACE_AT_MOST = 80;
-const KNOWN_AT_MOST = 200;
+const WORDS = Object.fromEntries(FIRING_WORDS.map((name) => [name, FIRING_FIELDS[name].schema.unwrap()])) as { [K in WordsName]: z.ZodString };
 
 const recordSchema = z.object({
   when: z.string().transform((written, context) => {
@@ -66,22 +64,20 @@ const recordSchema = z.object({
     context.addIssue({ code: 'custom', message: 'Say when it was started: a day and a time that the clock showed.' });
     return z.NEVER;
   }),
-  place: z.string().max(PLACE_AT_MOST, { error: `A place has at most ${PLACE_AT_MOST} characters.` }),
+  ...WORDS,
   result: z.enum([...ResultSchema.options, 'open']),
   lookReached: z.enum([...LOOKS, 'unsaid']),
   released: z.enum([...RELEASED, 'unsaid']),
-  note: z.string().max(NOTE_AT_MOST, { error: `A note has at most ${NOTE_AT_MOST} characters.` }),
   asFired: z.custom<Told['asFired']>(),
   photos: z.array(z.string()),
-  knownBy: z.string().max(KNOWN_AT_MOST, { error: `At most ${KNOWN_AT_MOST} characters.` }),
   by: z.enum([...HOW_FAR, 'unsaid']),
   lesson: z.custom<LessonEntry>(),
 });
 
 export type RecordEntry = z.input<typeof recordSchema>;
 
-type FieldName = 'when' | 'place' | 'note' | 'knownBy';
-const FIELDS: Record<string, FieldName> = { firedAt: 'when', place: 'place', note: 'note', knownBy: 'knownBy' };
+/** Where a problem of the server's stands; at the end of the form where it is of none of these. */
+const fieldAt = (path: string): 'when' | WordsName | 'root' => (path === 'firedAt' ? 'when' : (FIRING_WORDS.find((name) => name === path) ?? 'root'));
 
 export function RecordForm({ told, schedule, problem, saving, held, draft, onDraftTaken, untold = '', onSave }: RecordFormProps) {
   'use no memo'; // The form library changes its errors in place.
@@ -92,14 +88,10 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
   const [fault, setFault] = useState<{ field: string; message: string } | null>(null);
   const [began] = useState<RecordEntry>(() => ({
     when: format(told.firedAt, FIELD_TIME),
-    place: told.place,
+    ...toldIn(told),
     result: told.result ?? 'open',
     lookReached: told.lookReached ?? 'unsaid',
     released: told.released ?? 'unsaid',
-    note: told.note,
-    asFired: told.asFired,
-    photos: told.photos,
-    knownBy: told.knownBy,
     by: told.lesson.by ?? 'unsaid',
     lesson: entryOfLesson(told.lesson, unit),
   }));
@@ -115,7 +107,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
   useEffect(() => draft.keep(now as RecordEntry, began, saving), [draft, now, began, saving]);
   useEffect(() => {
     if (!problem) return;
-    setError(FIELDS[problem.path] ?? 'root', { message: problem.message });
+    setError(fieldAt(problem.path), { message: problem.message });
     showFault();
   }, [problem, setError]);
   const submit = (atOnce: boolean): void => {
@@ -142,24 +134,6 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
       );
     }, showFault)();
   };
-  const field = (name: 'place' | 'note' | 'knownBy', label: string, hint: string) => (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field: { value, onChange, onBlur } }) => (
-        <Field
-          label={label}
-          value={value}
-          onChange={onChange}
-          onBlur={onBlur}
-          error={errors[name]?.message}
-          hint={hint}
-          multiline={name === 'note'}
-          testID={`record-${name}`}
-        />
-      )}
-    />
-  );
   return (
     <View style={{ gap: space.large }}>
       {!isSame(draft.offered?.values, began) && (
@@ -252,11 +226,11 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
         />
       )}
       {now.result !== 'open' && on && now.released === 'stuck' && <RescueCard rescue={rescueIn(on, firing, units)} asTyped={!setup.form} />}
-      {now.result !== 'open' &&
-        (errors.knownBy !== undefined || now.knownBy !== '') &&
-        field('knownBy', 'How it is known already', 'the power failed and it was opened cold')}
-      {field('place', 'Place on the shelf', 'front left, middle, long side to the door')}
-      {field('note', 'Note', 'what was seen and when')}
+      {FIRING_WORDS.filter((name) => !FIRING_FIELDS[name].asked?.once || (now.result !== 'open' && (errors[name] !== undefined || now[name] !== ''))).map(
+        (name) => (
+          <WordsField key={name} {...{ control, name }} error={errors[name]?.message} />
+        ),
+      )}
       <PhotoPicker hashes={now.photos ?? []} of="this firing" onChange={(photos) => setValue('photos', photos)} />
       <AsFiredRows
         planned={schedule.segments}
@@ -275,6 +249,19 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
       {held && <Held />}
       <Action title="Save to the notebook" disabled={saving} testID="save-firing" onPress={() => submit(false)} />
     </View>
+  );
+}
+
+function WordsField({ control, name, error }: { control: Control<RecordEntry, unknown, z.output<typeof recordSchema>>; name: WordsName; error?: string }) {
+  const { label = '', hint, isLong } = FIRING_FIELDS[name].asked ?? {};
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field: { value, onChange, onBlur } }) => (
+        <Field {...{ label, value, onChange, onBlur, error, hint }} multiline={isLong === true} testID={`record-${name}`} />
+      )}
+    />
   );
 }
 

@@ -1,6 +1,6 @@
 import { type BenchStep, type Edited, removeStep, tellDone, untoldBefore, untoldWords } from '@torvin/core/piece';
 import { type Outcome, found } from '@torvin/core/problem';
-import { NO_LESSON, type PieceDoc } from '@torvin/schema';
+import { NOTHING_TOLD, type PieceDoc } from '@torvin/schema';
 import { useQueryClient } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -56,18 +56,7 @@ function Record({ piece, step, schedule, outdated }: StepPageParts) {
     <Screen title="Record the firing" subtitle={`${firingName(step)} of ${piece.name}`} back={{ title: firingName(step), href: runHref(piece.id, step.id) }}>
       <OutdatedNotice differences={outdated} />
       <RecordForm
-        told={{
-          firedAt: begin,
-          place: '',
-          result: null,
-          lookReached: null,
-          released: null,
-          note: '',
-          asFired: null,
-          photos: [],
-          knownBy: '',
-          lesson: NO_LESSON,
-        }}
+        told={{ firedAt: begin, ...NOTHING_TOLD }}
         schedule={schedule}
         problem={record.refusal?.problem ?? null}
         saving={record.saving}

@@ -1,4 +1,4 @@
-import type { Firing, FiringDetail } from '@torvin/schema';
+import { type Firing, type FiringDetail, toldIn } from '@torvin/schema';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { useFiring } from '@/data/firings';
@@ -22,9 +22,7 @@ export function TellPage() {
   return <TellForm detail={detail.data} back={back} />;
 }
 
-const toldOf = ({ zone, firedAt, place, result, lookReached, released, note, asFired, photos, knownBy, lesson }: Firing) => ({
-  ...{ zone, firedAt, place, result, lookReached, released, note, asFired, photos, knownBy, lesson },
-});
+const toldOf = (firing: Firing) => ({ zone: firing.zone, firedAt: firing.firedAt, ...toldIn(firing) });
 
 const TellForm = inFormUnits(Tell);
 
