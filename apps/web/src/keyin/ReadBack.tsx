@@ -14,10 +14,11 @@ import {
   rowWords,
   shownHold,
 } from '@torvin/core/controller';
+import type { Look } from '@torvin/core/look';
 import { formatDuration, text } from '@torvin/core/units';
 import type { Answered } from '@torvin/core/engine';
 import type { Schedule } from '@torvin/schema';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
 import { compute } from '@/engine/client';
 import { space } from '@/theme/theme';
@@ -48,17 +49,13 @@ const EMPTY: Typed = { rate: '', target: '', hold: '' };
 
 export function ReadBack({ schedule, controller, program, begins, older, onRead }: ReadBackProps) {
   const { firing } = schedule.snapshot;
-  const profile = profileOf(controller);
   const { rows } = keyIn(schedule.segments, controller);
   const [read, setRead] = useState<readonly Read[] | null>(begins ? [] : null);
-  const [typed, setTyped] = useState<Typed | null>(null);
-  const [fault, setFault] = useState<{ at: FigureKind; message: string } | null>(null);
   const [told, setTold] = useState<Answered<'readBack'> | null>(null);
   const [failed, setFailed] = useState('');
 
   const begin = (): void => {
     setRead([]);
-    setTyped(null);
     setTold(null);
     setFailed('');
     onRead(null);
@@ -80,20 +77,8 @@ export function ReadBack({ schedule, controller, program, begins, older, onRead 
   const take = (row: Read): void => {
     // Its figures alone, whatever else is known of the segment that should stand there.
     const next = [...(read ?? []), row && { rate: row.rate, target: row.target, hold_min: row.hold_min }];
-    setTyped(null);
-    setFault(null);
     setRead(next);
     if (next.length === rows.length) void judge(next);
-  };
-
-  const takeTyped = (): void => {
-    if (typed === null) return;
-    const [rate, target] = [typed.rate, typed.target].map((one) => (/^\d+([.,]\d+)?$/.test(one.trim()) ? Number(one.trim().replace(',', '.')) : null));
-    const hold_min = holdMeant(typed.hold, profile.holdAs);
-    if (rate === null) return setFault({ at: 'rate', message: 'Write the figure that stands there.' });
-    if (target === null) return setFault({ at: 'target', message: 'Write the figure that stands there.' });
-    if (hold_min === null) return setFault({ at: 'hold', message: `Write it as it stands there, such as ${shownHold(150, profile.holdAs)}.` });
-    take({ rate, target, hold_min });
   };
 
   if (read === null) {
@@ -104,52 +89,17 @@ export function ReadBack({ schedule, controller, program, begins, older, onRead 
       </View>
     );
   }
-  if (read.length < rows.length) {
-    const index = read.length;
+  if (read.length < rows.length)
     return (
-      <View style={{ gap: space.small }} role="group" aria-label="Reading back" testID="reading-back">
-        <Words bold testID="read-back-asks">{`Segment ${index + 1} of ${rows.length}: what does the controller show?`}</Words>
-        {turned(mightShow(rows, index), schedule.id, index).map((row, k) => {
-          const words = rowWords(row, controller);
-          return <Action key={words} kind="second" title={words} onPress={() => take(row)} testID={`shows-${k}`} />;
-        })}
-        {typed && (
-          <View style={{ flexDirection: 'row', gap: space.medium, alignItems: 'flex-end' }}>
-            {figuresOf(profile).map((kind) => (
-              <Field
-                key={kind}
-                label={NAMES[kind]}
-                value={typed[kind]}
-                error={fault?.at === kind ? fault.message : undefined}
-                onChange={(value) => setTyped({ ...typed, [kind]: value })}
-                onSubmit={takeTyped}
-                testID={`shown-${kind}`}
-              />
-            ))}
-          </View>
-        )}
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
-          {typed ? (
-            <Action title="It shows that" testID="take-shown" onPress={takeTyped} />
-          ) : (
-            <Action kind="second" title="Something else" testID="shows-else" onPress={() => setTyped(EMPTY)} />
-          )}
-          <Action kind="second" title="It is not there" testID="shows-none" onPress={() => take(null)} />
-          {index > 0 && (
-            <Action
-              kind="plain"
-              title="Back one"
-              testID="read-back-one"
-              onPress={() => {
-                setTyped(null);
-                setRead(read.slice(0, -1));
-              }}
-            />
-          )}
-        </View>
-      </View>
+      <Asked
+        key={read.length}
+        {...{ rows, controller }}
+        index={read.length}
+        seed={schedule.id}
+        onTake={take}
+        onBack={read.length > 0 ? () => setRead(read.slice(0, -1)) : undefined}
+      />
     );
-  }
   const again = <Action kind="second" title="Read it back again" testID="read-back-again" onPress={begin} />;
   if (failed !== '') {
     return (
@@ -159,6 +109,88 @@ export function ReadBack({ schedule, controller, program, begins, older, onRead 
     );
   }
   if (told === null) return <Words tone="muted">Judging what it shows …</Words>;
+  return <Judged {...{ told, again, rows, controller }} shown={read.filter((row) => row !== null)} look={firing.look} />;
+}
+
+interface AskedProps {
+  rows: readonly PanelRow[];
+  index: number;
+  controller: Controller;
+  /** Orders what is offered. */
+  seed: string;
+  onTake(row: Read): void;
+  onBack?(): void;
+}
+
+/** What the controller shows of one segment: one of what is likely, something else, or nothing. */
+function Asked({ rows, index, controller, seed, onTake, onBack }: AskedProps) {
+  const profile = profileOf(controller);
+  const [typed, setTyped] = useState<Typed | null>(null);
+  const [fault, setFault] = useState<{ at: FigureKind; message: string } | null>(null);
+  const takeTyped = (): void => {
+    if (typed === null) return;
+    const read = rowOf(typed, profile.holdAs);
+    if ('at' in read) setFault(read);
+    else onTake(read);
+  };
+  return (
+    <View style={{ gap: space.small }} role="group" aria-label="Reading back" testID="reading-back">
+      <Words bold testID="read-back-asks">{`Segment ${index + 1} of ${rows.length}: what does the controller show?`}</Words>
+      {turned(mightShow(rows, index), seed, index).map((row, k) => {
+        const words = rowWords(row, controller);
+        return <Action key={words} kind="second" title={words} onPress={() => onTake(row)} testID={`shows-${k}`} />;
+      })}
+      {typed && (
+        <View style={{ flexDirection: 'row', gap: space.medium, alignItems: 'flex-end' }}>
+          {figuresOf(profile).map((kind) => (
+            <Field
+              key={kind}
+              label={NAMES[kind]}
+              value={typed[kind]}
+              error={fault?.at === kind ? fault.message : undefined}
+              onChange={(value) => setTyped({ ...typed, [kind]: value })}
+              onSubmit={takeTyped}
+              testID={`shown-${kind}`}
+            />
+          ))}
+        </View>
+      )}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
+        {typed ? (
+          <Action title="It shows that" testID="take-shown" onPress={takeTyped} />
+        ) : (
+          <Action kind="second" title="Something else" testID="shows-else" onPress={() => setTyped(EMPTY)} />
+        )}
+        <Action kind="second" title="It is not there" testID="shows-none" onPress={() => onTake(null)} />
+        {onBack && <Action kind="plain" title="Back one" testID="read-back-one" onPress={onBack} />}
+      </View>
+    </View>
+  );
+}
+
+/** Figures as they stand on the panel. */
+function rowOf(
+  { rate: typedRate, target: typedTarget, hold }: Typed,
+  holdAs: ReturnType<typeof profileOf>['holdAs'],
+): PanelRow | { at: FigureKind; message: string } {
+  const [rate, target] = [typedRate, typedTarget].map((one) => (/^\d+([.,]\d+)?$/.test(one.trim()) ? Number(one.trim().replace(',', '.')) : null));
+  const hold_min = holdMeant(hold, holdAs);
+  if (rate === null) return { at: 'rate', message: 'Write the figure that stands there.' };
+  if (target === null) return { at: 'target', message: 'Write the figure that stands there.' };
+  if (hold_min === null) return { at: 'hold', message: `Write it as it stands there, such as ${shownHold(150, holdAs)}.` };
+  return { rate, target, hold_min };
+}
+
+interface JudgedProps {
+  told: Answered<'readBack'>;
+  again: ReactNode;
+  rows: readonly PanelRow[];
+  shown: readonly PanelRow[];
+  controller: Controller;
+  look: Look;
+}
+
+function Judged({ told, again, rows, shown, controller, look }: JudgedProps) {
   if (told.slips.length === 0) {
     return (
       <Notice tone="plain" actions={again} testID="read-back-good">
@@ -166,7 +198,6 @@ export function ReadBack({ schedule, controller, program, begins, older, onRead 
       </Notice>
     );
   }
-  const shown = read.filter((row) => row !== null);
   return (
     <View style={{ gap: space.small }} testID="read-back-slips">
       <Notice tone="warn" actions={again}>
@@ -174,7 +205,7 @@ export function ReadBack({ schedule, controller, program, begins, older, onRead 
           ? 'It shows one slip. Mend it in the controller, then read it back again.'
           : `It shows ${told.slips.length} slips, the worst first. Mend them in the controller, then read it back again.`}
       </Notice>
-      <Slips slips={told.slips} wanted={rows} {...{ shown, controller }} look={firing.look} />
+      <Slips slips={told.slips} wanted={rows} {...{ shown, controller }} look={look} />
     </View>
   );
 }

@@ -1,6 +1,6 @@
 /** A joint of the schedule, to be dragged sideways, stepped by keys, or tapped. A slider to a screen reader. */
 import { type TemperatureUnit, celsiusFrom, formatTemperature, temperatureIn, text } from '@torvin/core/units';
-import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, type Ref, useEffect, useMemo, useRef, useState } from 'react';
 import { View, type ViewProps } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import { useTheme } from '@/theme/ThemeContext';
@@ -45,24 +45,13 @@ const DOWN_PX = 12;
 const BEAD_PX = 20;
 const LABEL_PX = 92;
 
-/** Renders only when something of its own changes: while one bead moves, the others rest. */
-export const Bead = memo(function Bead({ index, y, live, right, value_C, least_C, most_C, scale, unit, name, detail, selected, handlers }: BeadProps) {
-  const { colours } = useTheme();
-  const x = scale.x(value_C);
-  const root = useRef<View>(null);
-  const label = useRef<View>(null);
-  useWritten(live, (moving) => {
-    const target_C = moving?.segments[index].target_C ?? value_C;
-    const element = elementOf(root);
-    element?.setAttribute('aria-valuenow', String(Math.round(temperatureIn(target_C, unit))));
-    if (element) element.style.left = `${scale.x(target_C) - TARGET / 2}px`;
-    writeWords(elementOf(label)?.firstElementChild, text(formatTemperature(target_C, unit)));
-  });
+/** Drags it along its scale. While it is held, Escape or a second finger puts it back. */
+function useBeadDrag(index: number, reach: Pick<BeadProps, 'value_C' | 'least_C' | 'most_C' | 'scale'>, handlers: BeadHandlers) {
   const drag = useRef<Drag | null>(null);
   const [held, setHeld] = useState(false);
   // Gestures are made once; they reach the newest props through this.
-  const now = useRef({ value_C, least_C, most_C, scale });
-  now.current = { value_C, least_C, most_C, scale };
+  const now = useRef(reach);
+  now.current = reach;
 
   const endDrag = useRef((keep: boolean) => {
     const last = drag.current;
@@ -113,7 +102,42 @@ export const Bead = memo(function Bead({ index, y, live, right, value_C, least_C
       window.removeEventListener('pointerdown', cancel, true);
     };
   }, [held]);
+  return { gesture, held };
+}
 
+/** Its temperature over the finger; past_px: how far it would stand out at the right. */
+function BeadLabel({ ref, shown, past_px }: { ref: Ref<View>; shown: string; past_px: number }) {
+  const { colours } = useTheme();
+  return (
+    <View
+      ref={ref}
+      style={{
+        ...{ position: 'absolute', bottom: TARGET + 4, left: (TARGET - LABEL_PX) / 2 - Math.max(0, past_px), width: LABEL_PX },
+        ...{ alignItems: 'center', backgroundColor: colours.ink, borderRadius: RADIUS, paddingHorizontal: 8 },
+      }}
+      aria-hidden
+    >
+      <Words size="title" bold style={{ color: colours.surface, whiteSpace: 'nowrap' } as never}>
+        {shown}
+      </Words>
+    </View>
+  );
+}
+
+/** Renders only when something of its own changes: while one bead moves, the others rest. */
+export const Bead = memo(function Bead({ index, y, live, right, value_C, least_C, most_C, scale, unit, name, detail, selected, handlers }: BeadProps) {
+  const { colours } = useTheme();
+  const x = scale.x(value_C);
+  const root = useRef<View>(null);
+  const label = useRef<View>(null);
+  useWritten(live, (moving) => {
+    const target_C = moving?.segments[index].target_C ?? value_C;
+    const element = elementOf(root);
+    element?.setAttribute('aria-valuenow', String(Math.round(temperatureIn(target_C, unit))));
+    if (element) element.style.left = `${scale.x(target_C) - TARGET / 2}px`;
+    writeWords(elementOf(label)?.firstElementChild, text(formatTemperature(target_C, unit)));
+  });
+  const { gesture, held } = useBeadDrag(index, { value_C, least_C, most_C, scale }, handlers);
   const stepBy = (degrees: number): void => {
     const target = celsiusFrom(Math.round(temperatureIn(value_C, unit)) + degrees, unit);
     handlers.onRelease(index, Math.min(Math.max(target, least_C), most_C));
@@ -166,26 +190,7 @@ export const Bead = memo(function Bead({ index, y, live, right, value_C, least_C
             backgroundColor: colours.surface,
           }}
         />
-        {held && (
-          <View
-            ref={label}
-            style={{
-              position: 'absolute',
-              bottom: TARGET + 4,
-              left: (TARGET - LABEL_PX) / 2 - Math.max(0, x + LABEL_PX / 2 - right),
-              width: LABEL_PX,
-              alignItems: 'center',
-              backgroundColor: colours.ink,
-              borderRadius: RADIUS,
-              paddingHorizontal: 8,
-            }}
-            aria-hidden
-          >
-            <Words size="title" bold style={{ color: colours.surface, whiteSpace: 'nowrap' } as never}>
-              {shown}
-            </Words>
-          </View>
-        )}
+        {held && <BeadLabel ref={label} shown={shown} past_px={x + LABEL_PX / 2 - right} />}
       </View>
     </GestureDetector>
   );

@@ -75,17 +75,11 @@ function asTold({ result, snapshot }: Schedule, now: Evaluation): Evaluation {
   return { ...result, engine: toldBy(result, snapshot), simulation: { ...result.simulation, series: now.simulation.series } };
 }
 
-/** piece and schedule: as they are shown, with what is not saved yet. */
-export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
-  const client = useQueryClient();
-  const outbox = useOutbox();
-  const queue = useShownQueue<Piece>(pieceQueue(piece.id));
+/** What is moved and not kept yet, judged as it moves: the page follows when it pauses. */
+function useJudging(schedule: Schedule, setProblem: (problem: Problem) => void) {
+  const { firing } = schedule.snapshot;
   const [draft, setDraft] = useState<PurposefulSegment[] | null>(null);
   const [judged, setJudged] = useState<Judged>({ segments: schedule.segments, evaluation: schedule.result });
-  const [problem, setProblem] = useState<Problem | null>(null);
-  const undoing = useUndoing(piece.id, setProblem);
-  const { firing } = schedule.snapshot;
-
   /** The draft as it was last shown, which React may not have drawn yet: an overtaken one is never asked for again. */
   const latest = useRef<PurposefulSegment[] | null>(null);
   const live = useMemo(makeLive, []);
@@ -114,7 +108,7 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
         },
         (error) => setProblem(problemOfError(error)),
       ),
-    [firing, live, schedule],
+    [firing, live, schedule, setProblem],
   );
   useEffect(() => () => engine.stop(), [engine]);
 
@@ -138,6 +132,17 @@ export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
     follow();
   };
   useEffect(() => ask(latest.current ?? schedule.segments));
+  return { draft, judged, told, live, ask, show, drop };
+}
+
+/** piece and schedule: as they are shown, with what is not saved yet. */
+export function useRunSheet(piece: Piece, schedule: Schedule): RunSheetState {
+  const client = useQueryClient();
+  const outbox = useOutbox();
+  const queue = useShownQueue<Piece>(pieceQueue(piece.id));
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const undoing = useUndoing(piece.id, setProblem);
+  const { draft, judged, told, live, ask, show, drop } = useJudging(schedule, setProblem);
   const shown = draft ?? schedule.segments;
 
   const keep = (segments: PurposefulSegment[]): void => {

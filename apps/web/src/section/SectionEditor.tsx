@@ -55,34 +55,22 @@ const DRAG_FROM_PX = 8;
 const SIDEWAYS_PX = 14;
 const MARK_PX = 9;
 
-export function SectionEditor({
-  footprint,
-  layers,
-  own,
-  names,
-  ghost,
-  marks,
-  selected,
-  trims,
-  width,
-  height,
-  onTrim,
-  onAdd,
-  onSelect,
-  onMove,
-  onRemove,
-  onTurn,
-}: SectionEditorProps) {
-  const { colours } = useTheme();
-  const units = useUnits();
-  const [lifted, setLifted] = useState<{ layer: number; by: number; to: number } | null>(null);
-  const drawn = useMemo(() => {
-    const room = ghost ? { depth_m: ghost.depth_m + ghost.relief_m + Math.abs(ghost.crown_m), width_m: ghost.width_m } : undefined;
-    return sectionGeometry(footprintSpan(footprint), layers, { width, height }, room, footprintHole(footprint));
-  }, [footprint, layers, width, height, ghost]);
+interface Lifted {
+  layer: number;
+  by: number;
+  to: number;
+}
+
+interface Shown extends Pick<SectionEditorProps, 'own' | 'onSelect' | 'onMove'> {
+  drawn: ReturnType<typeof sectionGeometry>;
+  lifted: Lifted | null;
+}
+
+/** A layer is chosen by a touch, and taken up and laid elsewhere by a drag. */
+function useTaking(shown: Shown, setLifted: (lifted: Lifted | null) => void) {
   // Gestures are made once; they reach what is shown now through this.
-  const now = useRef({ drawn, onSelect, onMove, lifted, own });
-  now.current = { drawn, onSelect, onMove, lifted, own };
+  const now = useRef(shown);
+  now.current = shown;
 
   const taken = useRef<{ layer: number; y: number } | null>(null);
   const gesture = useMemo(() => {
@@ -112,9 +100,37 @@ export function SectionEditor({
         if (success && last && last.to !== last.layer) now.current.onMove(last.layer, last.to);
       });
     return Gesture.Race(pan, tap);
-  }, []);
+  }, [setLifted]);
+  return { gesture, isTaken: () => taken.current !== null };
+}
 
-  const holder = useHoldsPage(() => taken.current !== null);
+export function SectionEditor({
+  footprint,
+  layers,
+  own,
+  names,
+  ghost,
+  marks,
+  selected,
+  trims,
+  width,
+  height,
+  onTrim,
+  onAdd,
+  onSelect,
+  onMove,
+  onRemove,
+  onTurn,
+}: SectionEditorProps) {
+  const { colours } = useTheme();
+  const units = useUnits();
+  const [lifted, setLifted] = useState<Lifted | null>(null);
+  const drawn = useMemo(() => {
+    const room = ghost ? { depth_m: ghost.depth_m + ghost.relief_m + Math.abs(ghost.crown_m), width_m: ghost.width_m } : undefined;
+    return sectionGeometry(footprintSpan(footprint), layers, { width, height }, room, footprintHole(footprint));
+  }, [footprint, layers, width, height, ghost]);
+  const { gesture, isTaken } = useTaking({ drawn, onSelect, onMove, lifted, own }, setLifted);
+  const holder = useHoldsPage(isTaken);
 
   const keys = {
     onKeyDown(event: { key: string; altKey: boolean; shiftKey: boolean; preventDefault(): void }) {

@@ -3,6 +3,7 @@ import { NEVER_S, climbingPast, fullPowerHeating, settledCooling, timesOf } from
 import type { Outcome, Problem } from '@torvin/core/problem';
 import {
   type LengthUnit,
+  type TemperatureUnit,
   type Units,
   formatDifference,
   formatDuration,
@@ -65,6 +66,47 @@ function keptOf(kiln: Kiln, { temperature, length }: Units): Partial<Record<Aske
 /** A difference over a foot, where lengths are in inches, is of so many times 300 mm, for which the lag is kept. */
 const span = (length: LengthUnit): number => (length === 'in' ? 304.8 / 300 : 1);
 
+interface ReadTimes {
+  /** At its field. */
+  wrong: Partial<Record<Asked, string>>;
+  climbs: { to_C: number; seconds: number }[];
+  fall?: number;
+  tail?: number;
+  difference_K?: number;
+}
+
+function readTimes(typed: Partial<Record<Asked, string>>, unit: TemperatureUnit): ReadTimes {
+  const wrong: ReadTimes['wrong'] = {};
+  const read = (key: Asked, as: (written: string) => Outcome<number>, needed: boolean): number | undefined => {
+    const now = typed[key]?.trim() ?? '';
+    if (now === '') {
+      if (needed) wrong[key] = 'Write how long it took, such as 1:20 or 80 min: the others tell too little without it. Empty them all to leave it as it is.';
+      return undefined;
+    }
+    const outcome = as(now);
+    if (outcome.ok) return outcome.value;
+    wrong[key] = outcome.problem.message;
+    return undefined;
+  };
+  const climbs = CLIMBS_C.flatMap((to_C) => {
+    const seconds = read(`climb${to_C}`, parseDuration, to_C === 500);
+    return seconds === undefined ? [] : [{ to_C, seconds }];
+  });
+  const [fall, tail] = [read('fall', parseDuration, true), read('tail', parseDuration, false)];
+  return { wrong, climbs, fall, tail, difference_K: read('apart', (now) => parseDifference(now, unit), false) };
+}
+
+/** What its constants come to. */
+function followsWords(kiln: Kiln, unit: TemperatureUnit): string {
+  const perHour = (rate: number): string => text(formatRate(rate * HOUR_S, unit));
+  const at = text(formatTemperature(500, unit));
+  const hot = climbingPast(kiln, 500) > 0 ? `${perHour(climbingPast(kiln, 500))} at` : 'no further at';
+  const wall =
+    kiln.wallOverChamber === undefined ? '' : ` Its walls store ${kiln.wallOverChamber.toFixed(1)} times what its chamber does, and give it back as it cools.`;
+  const cold = perHour(fullPowerHeating(kiln, kiln.ambient_C));
+  return `Its constants follow: at full power it climbs ${cold} cold and ${hot} ${at}; closed it falls ${perHour(settledCooling(kiln, 500))} there.${wall} Save to keep them.`;
+}
+
 export function KilnTimes({ ref, record, getValues, setValue }: KilnTimesProps) {
   const units = useUnits();
   const unit = units.temperature;
@@ -82,25 +124,7 @@ export function KilnTimes({ ref, record, getValues, setValue }: KilnTimesProps) 
   };
 
   async function workOut(): Promise<boolean> {
-    const wrong: Partial<Record<Asked, string>> = {};
-    const read = <T,>(key: Asked, as: (written: string) => Outcome<T>, needed: boolean): T | undefined => {
-      const now = typed[key]?.trim() ?? '';
-      if (now === '') {
-        if (needed) wrong[key] = 'Write how long it took, such as 1:20 or 80 min: the others tell too little without it. Empty them all to leave it as it is.';
-        return undefined;
-      }
-      const outcome = as(now);
-      if (outcome.ok) return outcome.value;
-      wrong[key] = outcome.problem.message;
-      return undefined;
-    };
-    const climbs = CLIMBS_C.flatMap((to_C) => {
-      const seconds = read(`climb${to_C}`, parseDuration, to_C === 500);
-      return seconds === undefined ? [] : [{ to_C, seconds }];
-    });
-    const fall = read('fall', parseDuration, true);
-    const tail = read('tail', parseDuration, false);
-    const difference_K = read('apart', (now) => parseDifference(now, unit), false);
+    const { wrong, climbs, fall, tail, difference_K } = readTimes(typed, unit);
     setFaults(wrong);
     setSaid(null);
     if (Object.keys(wrong).length > 0 || fall === undefined) {
@@ -129,11 +153,7 @@ export function KilnTimes({ ref, record, getValues, setValue }: KilnTimesProps) 
       for (const [key, value] of Object.entries(constants)) write(key, value);
       const { wallOverChamber } = constants;
       if (wallOverChamber === undefined) for (const key of ['wallExchange_per_s', 'wallOverChamber'] as const) setValue(key, '', { shouldDirty: true });
-      const kiln = { ...record, ambient_C, wallExchange_per_s: undefined, wallOverChamber, ...constants };
-      const wall =
-        wallOverChamber === undefined ? '' : ` Its walls store ${wallOverChamber.toFixed(1)} times what its chamber does, and give it back as it cools.`;
-      const perHour = (rate: number): string => text(formatRate(rate * HOUR_S, unit));
-      const follows = `Its constants follow: at full power it climbs ${perHour(fullPowerHeating(kiln, ambient_C))} cold and ${climbingPast(kiln, 500) > 0 ? `${perHour(climbingPast(kiln, 500))} at` : 'no further at'} ${degrees(500)}; closed it falls ${perHour(settledCooling(kiln, 500))} there.${wall} Save to keep them.`;
+      const follows = followsWords({ ...record, ambient_C, wallExchange_per_s: undefined, wallOverChamber, ...constants }, unit);
       setSaid({ tone: remark === null ? 'plain' : 'warn', words: remark === null ? follows : `${remark} ${follows}` });
       setSettled(typed);
       return true;

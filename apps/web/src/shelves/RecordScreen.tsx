@@ -21,7 +21,7 @@ import {
 import { TYPICAL_CONTROLLERS, profileWords } from '@torvin/core/controller';
 import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
-import { type FieldErrors, type Resolver, useForm, useWatch } from 'react-hook-form';
+import { type FieldErrors, type Resolver, type UseFormSetValue, useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import type { ShelfRecord } from '@/outside/records';
@@ -90,9 +90,7 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
   const [base, setBase] = useState<ShelfRecord>((save.left?.before as ShelfRecord | undefined) ?? record);
   const [clash, setClash] = useState<AnyRecord | null>(null);
   const [isFound, setFound] = useState(false);
-  /** The family made for found glass, and of whose figures: saved again after a refusal there is no other. */
-  const ownFamily = useRef<{ from: string; id: string }>(null);
-  const outbox = useOutbox();
+  const withOwnFamily = useOwnFamily(shelves);
   const draft = useDraft<Entry>(`${kind} ${base.version === 0 ? 'new' : base.id}`, base);
   /** What was refused when the form was open before stands in it again. */
   const [began] = useState<Entry>(() => entryOfRecord(fields, (save.left?.record as ShelfRecord | undefined) ?? record, units));
@@ -127,18 +125,15 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
   /** Where one was: the list that led here, or the shelf. */
   const leave = (): void => (router.canGoBack() ? router.back() : router.replace(shelfHref(kind)));
 
-  /** Found glass, of a family of its own that is kept before it, once: the figures of the one that was chosen. */
-  function withOwnFamily(glass: RecordOf<'glasses'>): RecordOf<'glasses'> {
-    const taken = shelves.families.find(({ id }) => id === glass.familyId);
-    if (!taken) return glass;
-    if (ownFamily.current?.from !== taken.id) {
-      const family = { ...taken, id: uuid(), version: 0, name: glass.name, source: `taken as ${taken.name}`, provisional: true as const };
-      outbox.put('saveRecord', { kind: 'families', record: family, before: null }, { on: 0 });
-      ownFamily.current = { from: taken.id, id: family.id };
-    }
-    return { ...glass, familyId: ownFamily.current.id };
-  }
-
+  const beginAs = (id: string): void => {
+    const { name: _name, ...typical } = TYPICAL_CONTROLLERS.find((one) => one.id === id) ?? TYPICAL_CONTROLLERS[0];
+    setBeganAs(id);
+    const begins = entryOfRecord(fields, { ...record, ...typical, id: record.id }, units);
+    // What was typed or chosen by hand stays.
+    const own = Object.entries(getValues()).filter(([key, value]) => !isSame(value, beginsWith.current[key]));
+    beginsWith.current = begins;
+    reset({ ...begins, ...Object.fromEntries(own) });
+  };
   const done = (): void => {
     draft.done();
     // A mould that was described to be made goes on with its making.
@@ -169,15 +164,7 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
       else save.save(mine, { on: base.version, ...(isNew ? { id: record.id } : {}), then: done });
     }, showFault)();
 
-  /** Another of its kind that is called the same. */
-  const ownName = String(now.name ?? '')
-    .trim()
-    .toLowerCase();
-  const others: readonly ShelfRecord[] = shelves[kind];
-  const twin =
-    ownName === ''
-      ? undefined
-      : others.find((one) => one.id !== record.id && !shelves.archived.includes(one.id) && 'name' in one && one.name.trim().toLowerCase() === ownName);
+  const twin = twinOf(kind, record, String(now.name ?? ''), shelves);
   const twinAbout = twin ? kindOf(kind).about(twin, aboutShelves(shelves, units)) : '';
 
   async function settleAndKeep(): Promise<void> {
@@ -190,20 +177,7 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
   return (
     <Screen title={isNew ? `New ${one}` : called(record)} subtitle={isNew ? undefined : sourceOf(record)} back={{ title: 'Shelves', href: shelfHref(kind) }}>
       <View style={{ gap: space.medium }}>
-        {stale && (
-          <Notice
-            tone="warn"
-            testID="stale-choice"
-            actions={
-              <>
-                <Action title="Save mine over it" testID="keep-mine" onPress={() => keep(stale)} />
-                <Action kind="second" title="Let mine go" testID="let-mine-go" onPress={discard} />
-              </>
-            }
-          >
-            {`This record was changed elsewhere meanwhile; it is now ${[called(stale), sourceOf(stale)].filter(Boolean).join(', ')}.`}
-          </Notice>
-        )}
+        {stale && <StaleChoice stands={[called(stale), sourceOf(stale)].filter(Boolean).join(', ')} onKeep={() => keep(stale)} onLeave={discard} />}
         {gone && <GoneChoice what={one} onBringBack={() => save.bringBack(done)} onLeave={discard} />}
         {!isLeft && (
           <DraftOffer
@@ -217,65 +191,10 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
           />
         )}
         {form?.ok && <FormStory form={form.record} shelves={shelves} />}
-        {kind === 'forms' && !isNew && <FormCoats form={record as FormRecord} shelves={shelves} />}
-        {kind === 'releases' && !isNew && (
-          <ReleaseStory
-            release={record as Release}
-            shelves={shelves}
-            onEmpty={(coats) => {
-              setValue('yields', String(coats));
-              setValue('openedAt', dayWritten(Date.now()));
-            }}
-          />
-        )}
-        {kind === 'makings' && !isNew && <MakingStory making={record as MakingRecord} shelves={shelves} />}
-        {kind === 'made' && !isNew && <MadeStory made={record as Made} shelves={shelves} />}
-        {kind === 'controllers' && isNew && (
-          <Choice
-            label="Begin as"
-            value={beganAs}
-            options={TYPICAL_CONTROLLERS.map(({ id, name, ...typical }) => ({ value: id, title: name, note: profileWords(typical) }))}
-            onChange={(id) => {
-              const { name: _name, ...typical } = TYPICAL_CONTROLLERS.find((one) => one.id === id) ?? TYPICAL_CONTROLLERS[0];
-              setBeganAs(id);
-              const begins = entryOfRecord(fields, { ...record, ...typical, id: record.id }, units);
-              // What was typed or chosen by hand stays.
-              const own = Object.entries(getValues()).filter(([key, value]) => !isSame(value, beginsWith.current[key]));
-              beginsWith.current = begins;
-              reset({ ...begins, ...Object.fromEntries(own) });
-            }}
-            testID="begin-as"
-          />
-        )}
-        {kind === 'makings' && isNew && (
-          <View style={{ alignItems: 'flex-start' }}>
-            <Action
-              kind="plain"
-              title="It is not on the shelf yet"
-              label="It is not on the shelf yet: describe the mould that is to be made"
-              testID="making-new-form"
-              onPress={() => router.replace('/shelves/forms/new?then=making')}
-            />
-          </View>
-        )}
-        {kind === 'glasses' && isNew && (
-          <Choice
-            label="It is"
-            value={isFound ? 'found' : 'bought'}
-            options={[
-              { value: 'bought', title: 'Of a family', note: 'as its maker sells it' },
-              { value: 'found', title: 'Found or made before', note: 'a tumbler, a pane, an old casting' },
-            ]}
-            onChange={(is) => setFound(is === 'found')}
-            testID="glass-is"
-          />
-        )}
-        {isFound && (
-          <Notice tone="warn" testID="found-glass">
-            Fuse it with no other glass before a strip test of the two holds. Anneal its first piece longer and cooler, and look at it between polarisers. It
-            gets a family of its own, with the figures of the one chosen here until you know better.
-          </Notice>
-        )}
+        {!isNew && <Stories {...{ kind, record, shelves, setValue }} />}
+        {kind === 'controllers' && isNew && <BeginAs value={beganAs} onBegin={beginAs} />}
+        {kind === 'makings' && isNew && <NotOnShelf onPress={() => router.replace('/shelves/forms/new?then=making')} />}
+        {kind === 'glasses' && isNew && <GlassIs isFound={isFound} onChange={setFound} />}
         <RecordFields
           fields={fields}
           entry={now}
@@ -311,5 +230,119 @@ function RecordForm({ kind, record, shelves, toBeMade = false }: RecordScreenPro
         {!isNew && <DeleteRecord kind={kind} record={record} name={called(record)} onDeleted={leave} />}
       </View>
     </Screen>
+  );
+}
+
+/** Found glass is of a family of its own that is kept before it, with the figures of the one that was chosen. */
+function useOwnFamily(shelves: Shelves): (glass: RecordOf<'glasses'>) => RecordOf<'glasses'> {
+  const outbox = useOutbox();
+  // Saved again after a refusal there is no other.
+  const made = useRef<{ from: string; id: string }>(null);
+  return (glass) => {
+    const taken = shelves.families.find(({ id }) => id === glass.familyId);
+    if (!taken) return glass;
+    if (made.current?.from !== taken.id) {
+      const family = { ...taken, id: uuid(), version: 0, name: glass.name, source: `taken as ${taken.name}`, provisional: true as const };
+      outbox.put('saveRecord', { kind: 'families', record: family, before: null }, { on: 0 });
+      made.current = { from: taken.id, id: family.id };
+    }
+    return { ...glass, familyId: made.current.id };
+  };
+}
+
+/** Another of its kind that is called the same. */
+function twinOf(kind: ShelfKind, record: ShelfRecord, name: string, shelves: Shelves): ShelfRecord | undefined {
+  const plain = (words: string): string => words.trim().toLowerCase();
+  const others: readonly ShelfRecord[] = shelves[kind];
+  return plain(name) === ''
+    ? undefined
+    : others.find((one) => one.id !== record.id && !shelves.archived.includes(one.id) && 'name' in one && plain(one.name) === plain(name));
+}
+
+function StaleChoice({ stands, onKeep, onLeave }: { stands: string; onKeep(): void; onLeave(): void }) {
+  const actions = (
+    <>
+      <Action title="Save mine over it" testID="keep-mine" onPress={onKeep} />
+      <Action kind="second" title="Let mine go" testID="let-mine-go" onPress={onLeave} />
+    </>
+  );
+  return (
+    <Notice tone="warn" testID="stale-choice" actions={actions}>
+      {`This record was changed elsewhere meanwhile; it is now ${stands}.`}
+    </Notice>
+  );
+}
+
+/** What became of it: its coats, its bottle, its making, what was taken of it. */
+function Stories({ kind, record, shelves, setValue }: Pick<RecordScreenProps, 'kind' | 'record' | 'shelves'> & { setValue: UseFormSetValue<Entry> }) {
+  switch (kind) {
+    case 'forms':
+      return <FormCoats form={record as FormRecord} shelves={shelves} />;
+    case 'releases':
+      return (
+        <ReleaseStory
+          release={record as Release}
+          shelves={shelves}
+          onEmpty={(coats) => {
+            setValue('yields', String(coats));
+            setValue('openedAt', dayWritten(Date.now()));
+          }}
+        />
+      );
+    case 'makings':
+      return <MakingStory making={record as MakingRecord} shelves={shelves} />;
+    case 'made':
+      return <MadeStory made={record as Made} shelves={shelves} />;
+    default:
+      return null;
+  }
+}
+
+function BeginAs({ value, onBegin }: { value: string | null; onBegin(id: string): void }) {
+  return (
+    <Choice
+      label="Begin as"
+      value={value}
+      options={TYPICAL_CONTROLLERS.map(({ id, name, ...typical }) => ({ value: id, title: name, note: profileWords(typical) }))}
+      onChange={onBegin}
+      testID="begin-as"
+    />
+  );
+}
+
+function NotOnShelf({ onPress }: { onPress(): void }) {
+  return (
+    <View style={{ alignItems: 'flex-start' }}>
+      <Action
+        kind="plain"
+        title="It is not on the shelf yet"
+        label="It is not on the shelf yet: describe the mould that is to be made"
+        testID="making-new-form"
+        onPress={onPress}
+      />
+    </View>
+  );
+}
+
+function GlassIs({ isFound, onChange }: { isFound: boolean; onChange(isFound: boolean): void }) {
+  return (
+    <>
+      <Choice
+        label="It is"
+        value={isFound ? 'found' : 'bought'}
+        options={[
+          { value: 'bought', title: 'Of a family', note: 'as its maker sells it' },
+          { value: 'found', title: 'Found or made before', note: 'a tumbler, a pane, an old casting' },
+        ]}
+        onChange={(is) => onChange(is === 'found')}
+        testID="glass-is"
+      />
+      {isFound && (
+        <Notice tone="warn" testID="found-glass">
+          Fuse it with no other glass before a strip test of the two holds. Anneal its first piece longer and cooler, and look at it between polarisers. It gets
+          a family of its own, with the figures of the one chosen here until you know better.
+        </Notice>
+      )}
+    </>
   );
 }
