@@ -17,7 +17,7 @@ const HOUSES = {
       'body',
       'flow',
       'plan',
-      'ware',
+      'emptyFiring',
       'form',
       'quantity',
       'look',

@@ -195,7 +195,7 @@ for (const [name, chart] of Object.entries(CHARTS)) writeFileSync(join(HERE, `${
 const minutes = (seconds: number): string => (seconds < 5400 ? `${Math.round(seconds / 60)} min` : `${(seconds / 3600).toFixed(1)} h`);
 
 const GLASS_COLUMNS = { warmUp: 'warm-up', squeeze: 'squeeze', work: 'work', drop: 'soak', firstCool: 'first cool', secondCool: 'second', lastCool: 'last' };
-const WARE_COLUMNS = { dry: 'dry', warmUp: 'slowly', climb: 'climb', work: 'top', firstCool: 'cool', lastCool: 'last' };
+const EMPTY_COLUMNS = { dry: 'dry', warmUp: 'slowly', climb: 'climb', work: 'top', firstCool: 'cool', lastCool: 'last' };
 
 /** What each of the bodies gets, one row each. */
 function table(bodies: typeof BODIES, columns: Record<string, string>): string {
@@ -217,7 +217,7 @@ function table(bodies: typeof BODIES, columns: Record<string, string>): string {
   return [`| ${heads.join(' | ')} |`, `|${'---|'.repeat(heads.length)}`, ...rows].join('\n');
 }
 
-const ofWare = ([, { look }]: (typeof BODIES)[number]): boolean => RECIPES[look].ware !== undefined;
+const ofEmpty = ([, { look }]: (typeof BODIES)[number]): boolean => RECIPES[look].empty !== undefined;
 
 const schedules = (): string => `# What each body gets
 
@@ -226,13 +226,13 @@ shelf, in a kiln that climbs 500 °C/h at 600 °C, where nothing else is said. R
 long the kiln takes by itself. Every one keeps all its limits (a test). Typical figures: check your maker's sheet.
 
 ${table(
-  BODIES.filter((one) => !ofWare(one)),
+  BODIES.filter((one) => !ofEmpty(one)),
   GLASS_COLUMNS,
 )}
 
 ## With no glass in them
 
-${table(BODIES.filter(ofWare), WARE_COLUMNS)}
+${table(BODIES.filter(ofEmpty), EMPTY_COLUMNS)}
 `;
 writeFileSync(join(HERE, '..', 'schedules.md'), schedules());
 

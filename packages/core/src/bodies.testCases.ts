@@ -10,7 +10,7 @@ import type { Shaping } from './look/shaping';
 import type { Composed } from './schedule/compose';
 import type { FiringCase } from './schedule/firingCase';
 import { SETUPS, type SetUpKind, type Wet, setUpOf } from './schedule/setups';
-import type { Ware, WareKind } from './ware/wares';
+import type { EmptyItem, EmptyItemKind } from './emptyFiring/emptyItems';
 import { STUDIO_KILN, familyOfId, sheetsOf } from './testCases';
 
 interface Choice {
@@ -89,12 +89,12 @@ const chunks = (kg_m2: number, thick_mm: number, wide_mm: number): Layer => ({
 const grains = (form: 'frit' | 'powder', kg_m2: number, grain_mm: number): Layer => ({ form, glass: 0, perArea_kg_m2: kg_m2, grain_m: grain_mm / 1000 });
 const rods = (diameter_mm: number): Layer => ({ form: 'rod', glass: 0, diameter_m: diameter_mm / 1000 });
 /** With no glass: a shelf or a mould by itself. */
-const ware = (
+const item = (
   look: Look,
-  of: WareKind,
+  of: EmptyItemKind,
   wall_mm: number,
   [wide_mm, long_mm]: [number, number],
-  more: Partial<Ware> & Pick<Choice, 'setup' | 'wet' | 'more'> = {},
+  more: Partial<EmptyItem> & Pick<Choice, 'setup' | 'wet' | 'more'> = {},
 ): FiringCase => {
   const { setup, wet, more: rest, ...own } = more;
   const shaping: Shaping = { kind: 'ware', of, wall_m: wall_mm / 1000, wide_m: wide_mm / 1000, long_m: long_mm / 1000, ...own };
@@ -285,22 +285,22 @@ export const BODIES: [name: string, FiringCase][] = [
   ['into a damp mould', firing('slump', { sheets_mm: [6], joined: true, size_mm: [300], setup: 'inMould', shaping: hollow(300, 50), wet: 'damp' })],
   ['held by glue', firing('tack', { sheets_mm: [3, 3], parts: { thickness_mm: 3, width_mm: 25, count: 20 }, wet: 'glued' })],
   // With no glass in them.
-  ['a primed shelf', ware('dryShelf', 'shelf', 16, [450, 450])],
-  ['a small primed shelf', ware('dryShelf', 'shelf', 12, [200, 200], { setup: 'raisedShelf' })],
-  ['a plaster mould, dried', ware('dryMould', 'plaster', 25, [150, 200])],
-  ['a thick plaster mould, dried', ware('dryMould', 'plaster', 50, [250, 300])],
-  ['a castable mould, dried', ware('dryMould', 'castable', 25, [200, 300], { setup: 'raisedShelf' })],
-  ['a slumping mould with a fresh coat', ware('dryMould', 'fired', 10, [300, 300])],
-  ['wax burnt out of plaster', ware('burnOut', 'plaster', 30, [150, 200], { wet: 'damp' })],
-  ['binder burnt out of a board', ware('burnOut', 'fibre', 25, [400, 500])],
-  ['a clay mould, cone 06', ware('bisque', 'clay', 10, [250, 250], { cone: '06', more: { kiln: TALL_KILN } })],
+  ['a primed shelf', item('dryShelf', 'shelf', 16, [450, 450])],
+  ['a small primed shelf', item('dryShelf', 'shelf', 12, [200, 200], { setup: 'raisedShelf' })],
+  ['a plaster mould, dried', item('dryMould', 'plaster', 25, [150, 200])],
+  ['a thick plaster mould, dried', item('dryMould', 'plaster', 50, [250, 300])],
+  ['a castable mould, dried', item('dryMould', 'castable', 25, [200, 300], { setup: 'raisedShelf' })],
+  ['a slumping mould with a fresh coat', item('dryMould', 'fired', 10, [300, 300])],
+  ['wax burnt out of plaster', item('burnOut', 'plaster', 30, [150, 200], { wet: 'damp' })],
+  ['binder burnt out of a board', item('burnOut', 'fibre', 25, [400, 500])],
+  ['a clay mould, cone 06', item('bisque', 'clay', 10, [250, 250], { cone: '06', more: { kiln: TALL_KILN } })],
   [
     'a thick clay mould, cone 04, hotter and shorter',
-    ware('bisque', 'clay', 20, [300, 300], { cone: '04', wet: 'damp', more: { kiln: TALL_KILN, school: { soak: 'auto', heat: 'hotter' } } }),
+    item('bisque', 'clay', 20, [300, 300], { cone: '04', wet: 'damp', more: { kiln: TALL_KILN, school: { soak: 'auto', heat: 'hotter' } } }),
   ],
   [
     'a clay mould, keyed in °F, reads high',
-    ware('bisque', 'clay', 8, [200, 200], {
+    item('bisque', 'clay', 8, [200, 200], {
       cone: '05',
       more: { kiln: TALL_KILN, controller: { unit: 'F', fullSpeedCode: 9999, mostSegments: 8 }, corrections: { offset_K: 7.3, workFactor: 1.2 } },
     }),

@@ -4,7 +4,7 @@ import { LOOKS } from '@torvin/core/look';
 import { STAGES } from '@torvin/core/making';
 import { type MadeFrom, type OfFiredLayers, LAYER_FORMS, STEP_KINDS } from '@torvin/core/piece';
 import { type SeenFiring, SETUP_KINDS, WETS } from '@torvin/core/schedule';
-import { WARE_KINDS } from '@torvin/core/ware';
+import { EMPTY_ITEM_KINDS } from '@torvin/core/emptyFiring';
 import { z } from 'zod';
 import {
   ControllerInputSchema,
@@ -102,7 +102,7 @@ export const DrawnLayerSchema = z
     stacked: z.literal(true).optional().meta({ description: 'Its stripes lie one on another' }),
     crosswise: z.literal(true).optional().meta({ description: 'Its stripes lie from the front to the back' }),
     coated: z.enum(['up', 'down']).optional(),
-    ware: z.enum(WARE_KINDS).optional().meta({ description: 'It is no glass: a shelf or mould that is fired by itself' }),
+    ware: z.enum(EMPTY_ITEM_KINDS).optional().meta({ description: 'It is no glass: a shelf or mould that is fired by itself' }),
   })
   .meta({ id: 'DrawnLayer' });
 export type DrawnLayer = z.infer<typeof DrawnLayerSchema>;

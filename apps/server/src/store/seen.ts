@@ -33,7 +33,7 @@ export function workDone({ segments, planned, asFired, asFiredResult, snapshot: 
 
 /** Newest first. What was said before the glass could be cold, or is to teach nothing, shows nothing. */
 export function seenFirings(db: Database, { kiln, look }: { kiln: string; look: Look }): SeenFiring[] {
-  if (RECIPES[look].ware) return [];
+  if (RECIPES[look].empty) return [];
   // Ids before documents: one kind in one kiln is few among thousands, and none is opened to put them in order.
   const ids = db
     .select({ id: firings.id })

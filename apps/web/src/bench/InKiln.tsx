@@ -1,7 +1,7 @@
 /** One firing by the clock: the segment it is in, what glass and kiln have by the model, when to look, when to open. */
 import { keyIn } from '@torvin/core/controller';
 import { RECIPES } from '@torvin/core/look';
-import { ROLE_NAMES, momentsOf, openingTemperature, wareFired } from '@torvin/core/schedule';
+import { ROLE_NAMES, momentsOf, openingTemperature, emptyFiringOf } from '@torvin/core/schedule';
 import { formatTemperature, text } from '@torvin/core/units';
 import type { Firing, FiringDetail } from '@torvin/schema';
 import { useRouter } from 'expo-router';
@@ -155,7 +155,7 @@ function ByTheClock({ detail, now }: { detail: FiringDetail; now: number }) {
               : `All ${keyed} segments are done: switched off, the closed kiln cools to ${text(formatTemperature(segments[segment].target_C, unit))} until ${clock(standing.ends_s)}.`}
           </Words>
           <Words size="label" tone="muted">
-            {`By the model the kiln has ${text(formatTemperature(standing.kiln_C, unit))} and ${wareFired(schedule.snapshot.firing) ? 'the inside of what is fired' : 'the core of the glass'} ${text(formatTemperature(standing.core_C, unit))}.`}
+            {`By the model the kiln has ${text(formatTemperature(standing.kiln_C, unit))} and ${emptyFiringOf(schedule.snapshot.firing) ? 'the inside of what is fired' : 'the core of the glass'} ${text(formatTemperature(standing.core_C, unit))}.`}
           </Words>
         </>
       )}

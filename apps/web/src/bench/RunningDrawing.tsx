@@ -2,7 +2,7 @@
 import { footprintSpan } from '@torvin/core/body';
 import type { PurposefulSegment } from '@torvin/core/kiln';
 import { ghostOf } from '@torvin/core/look';
-import { type Evaluation, wareFired } from '@torvin/core/schedule';
+import { type Evaluation, emptyFiringOf } from '@torvin/core/schedule';
 import { formatLength, text } from '@torvin/core/units';
 import type { Schedule } from '@torvin/schema';
 import { View } from 'react-native';
@@ -32,7 +32,7 @@ export function RunningDrawing({ schedule, segments, evaluation, standing, look,
   // Segments that are over; the one that runs counts once it has held.
   const done = simulation.segments.slice(0, standing.over ? undefined : (standing.segment ?? 0));
   const work = done.reduce((sum, { heatWork_perPa }) => sum + heatWork_perPa, 0);
-  const shape = look && now_s >= look.to_s && !wareFired(firing) ? ghostOf(firing.body, firing.look, work, firing.setup.shaping) : null;
+  const shape = look && now_s >= look.to_s && !emptyFiringOf(firing) ? ghostOf(firing.body, firing.look, work, firing.setup.shaping) : null;
   const width_m = footprintSpan(firing.body.footprint);
   const ghost = shape && {
     shape,

@@ -1,7 +1,7 @@
 /** The run sheet as one page that fits A4 and Letter. One drawing for paper and for the SVG file. */
 import type { Series } from '@torvin/core/heat';
 import { RECIPES } from '@torvin/core/look';
-import { ROLE_NAMES, readingPhrase, whyOf, wareFired } from '@torvin/core/schedule';
+import { ROLE_NAMES, readingPhrase, whyOf, emptyFiringOf } from '@torvin/core/schedule';
 import { type TemperatureUnit, type Units, formatDuration, formatRate, formatTemperature, text } from '@torvin/core/units';
 import { earlierEngine, toldBy } from '@torvin/core/version';
 import type { Piece, Schedule } from '@torvin/schema';
@@ -86,7 +86,7 @@ export function runSheetSvg({ piece, schedule, series, units, start, differences
     rule(tableTop + segments.length * rowHeight),
     ...warning.map((line, i) => words(MARGIN, PAGE.height - MARGIN - 12 - 14 * (warning.length - 1 - i), line, { bold: true })),
     words(MARGIN, PAGE.height - MARGIN + 4, `${piece.name} · ${version}`),
-    words(PAGE.width - MARGIN, PAGE.height - MARGIN + 4, `Power off before reaching in.${wareFired(firing) ? '' : ' Stress is an estimate.'}`, {
+    words(PAGE.width - MARGIN, PAGE.height - MARGIN + 4, `Power off before reaching in.${emptyFiringOf(firing) ? '' : ' Stress is an estimate.'}`, {
       anchor: 'end',
     }),
   ]);

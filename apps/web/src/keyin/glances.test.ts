@@ -53,13 +53,13 @@ test('the vent is open while something leaves: until where, in the studio’s de
 });
 
 test('of a mould that is dried by itself it asks for no face and no primer', () => {
-  const ware: FiringCase = {
+  const item: FiringCase = {
     ...firing,
     look: 'dryMould',
     body: { glasses: [], layers: [], footprint: { shape: 'rectangle', width_m: 0.2, length_m: 0.2 }, joined: true },
     setup: setUpOf({ kind: 'bareShelf', paper: false, wet: 'damp', shaping: { kind: 'ware', of: 'plaster', wall_m: 0.025, wide_m: 0.2, long_m: 0.2 } }),
   };
-  const { of, piece, kiln } = glancesAt(snapshot({ firing: ware }), 'C');
+  const { of, piece, kiln } = glancesAt(snapshot({ firing: item }), 'C');
   expect(of).toBe('ware');
   expect([...piece, ...kiln].join(' ')).not.toMatch(/fingerprint|face|Primer|glass/);
   expect(piece.at(-1)).toMatch(/Weighed/);

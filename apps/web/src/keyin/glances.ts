@@ -1,11 +1,11 @@
 /** What to look at before a firing is started, a glance at the glass and one at the kiln: only what this piece and its set-up ask for. */
 import { smokes } from '@torvin/core/release';
-import { wareFired } from '@torvin/core/schedule';
+import { emptyFiringOf } from '@torvin/core/schedule';
 import { type TemperatureUnit, formatTemperature, text } from '@torvin/core/units';
 import type { Snapshot } from '@torvin/schema';
 
 export interface Glances {
-  /** Whether there is glass in it, or a ware alone. */
+  /** Whether there is glass in it, or an empty item alone. */
   of: 'glass' | 'ware';
   piece: string[];
   kiln: string[];
@@ -17,11 +17,11 @@ const ON_POSTS: readonly Snapshot['setup']['kind'][] = ['raisedShelf', 'onPosts'
 const SHAPES: readonly Snapshot['setup']['kind'][] = ['inMould', 'inInvestment', 'overFormer'];
 
 export function glancesAt({ firing, setup, layers, madeFrom }: Snapshot, unit: TemperatureUnit): Glances {
-  const ware = wareFired(firing) !== null;
+  const item = emptyFiringOf(firing) !== null;
   const { wet, coat } = firing.setup;
   const degrees = (celsius: number): string => text(formatTemperature(celsius, unit));
   const coated = layers.filter((layer) => layer.coated);
-  const piece = ware
+  const piece = item
     ? ['Whole: no crack, no loose crumb.', ...(wet ? ['Weighed, so that the scales can say when it is dry.'] : [])]
     : [
         'No marker ink, no fingerprint, no residue of grinding; dry.',
@@ -40,8 +40,8 @@ export function glancesAt({ firing, setup, layers, madeFrom }: Snapshot, unit: T
     'Room all round: nothing near the elements, the wall or the lid.',
     'The thermocouple is free and touches nothing.',
     ...(SHAPES.includes(setup.kind) ? ['The form stands level, its mark to the door.'] : []),
-    ...(ware ? [] : [coat ? `${coat.name} is whole and dry where the glass will lie.` : 'Primer or paper is whole and dry where the glass will lie.']),
+    ...(item ? [] : [coat ? `${coat.name} is whole and dry where the glass will lie.` : 'Primer or paper is whole and dry where the glass will lie.']),
     vent,
   ];
-  return { of: ware ? 'ware' : 'glass', piece, kiln };
+  return { of: item ? 'ware' : 'glass', piece, kiln };
 }

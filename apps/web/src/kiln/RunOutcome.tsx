@@ -1,7 +1,7 @@
 /** What becomes of the glass as it runs: beside the plan, where it stands now, and what breaks. */
 import { type Run, asItRuns } from '@torvin/core/controller';
 import type { PurposefulSegment } from '@torvin/core/kiln';
-import { type Evaluation, type FiringCase, brokenOf, brokenSentence, consequences, wareFired } from '@torvin/core/schedule';
+import { type Evaluation, type FiringCase, brokenOf, brokenSentence, consequences, emptyFiringOf } from '@torvin/core/schedule';
 import { formatTemperature, text } from '@torvin/core/units';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -51,7 +51,7 @@ export function RunOutcome({ run, planned, start }: { run: Run; planned: Planned
   return (
     <View style={{ gap: space.small, opacity: stale ? 0.5 : 1 }} testID="run-outcome">
       {standing && (
-        <Words testID="run-glass">{`By the model ${wareFired(firing) ? 'the inside of what is fired' : 'the core of the glass'} has ${text(formatTemperature(standing.core_C, units.temperature))}.`}</Words>
+        <Words testID="run-glass">{`By the model ${emptyFiringOf(firing) ? 'the inside of what is fired' : 'the core of the glass'} has ${text(formatTemperature(standing.core_C, units.temperature))}.`}</Words>
       )}
       <MeasuredWidth height={CHART_HEIGHT}>
         {(width) => (

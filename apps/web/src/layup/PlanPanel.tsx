@@ -287,7 +287,7 @@ function Depths({ told: { deepest, thinnest, steepest, reach }, isAfter, body, f
   if (deepest.depth_m - thinnest.depth_m < 1e-5)
     return <Words testID="plan-depths">{`As thick all over${isAfter ? ' then' : ''}: ${length(deepest.depth_m)}.`}</Words>;
   const when = isAfter && firing ? ` after the ${RECIPES[firing.look].name.toLowerCase()}` : '';
-  const design = made.ok && firing && !RECIPES[firing.look].ware ? designDepth(made.value.body, firing.look) : null;
+  const design = made.ok && firing && !RECIPES[firing.look].empty ? designDepth(made.value.body, firing.look) : null;
   return (
     <View style={{ gap: space.hair }} testID="plan-depths">
       <Words>

@@ -2,7 +2,7 @@
 import { RECIPES } from '@torvin/core/look';
 import { setupWords } from '@torvin/core/piece';
 import { RELEASED_NAMES } from '@torvin/core/release';
-import { consequences, segmentDifferences, wareFired } from '@torvin/core/schedule';
+import { consequences, segmentDifferences, emptyFiringOf } from '@torvin/core/schedule';
 import { formatDuration, text } from '@torvin/core/units';
 import { ENGINE_VERSION, earlierEngine, toldBy } from '@torvin/core/version';
 import { FIRING_FIELDS, FIRING_WORDS, type FiringDetail } from '@torvin/schema';
@@ -58,7 +58,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
         <ToldOfIt detail={detail} />
         <PhotoRow hashes={firing.photos} of={firing.pieceName} />
         <Words size="label" tone="muted">
-          {`${firing.asFired ? 'Ran otherwise than planned' : schedule.origin === 'computed' ? 'Fired as computed' : 'Fired as changed by hand'}; ${setupWords(snapshot.setup, snapshot.firing.setup.coat?.name)}${firing.place ? `, ${firing.place}` : ''}${wareFired(snapshot.firing) ? '' : `; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}`}.`}
+          {`${firing.asFired ? 'Ran otherwise than planned' : schedule.origin === 'computed' ? 'Fired as computed' : 'Fired as changed by hand'}; ${setupWords(snapshot.setup, snapshot.firing.setup.coat?.name)}${firing.place ? `, ${firing.place}` : ''}${emptyFiringOf(snapshot.firing) ? '' : `; ${snapshot.familyName}, ${snapshot.layers.map(({ name }) => name).join(' under ')}`}.`}
         </Words>
         {engines !== null && (
           <Words size="label" tone="muted" testID="earlier-engine">
@@ -88,7 +88,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
       <Fold title="Its load" about={loadWords(firing.load, together, shelves)} testID="load">
         {() => <LoadPanel id={firing.load.id} firingId={firing.id} />}
       </Fold>
-      {!wareFired(snapshot.firing) && (
+      {!emptyFiringOf(snapshot.firing) && (
         <Fold title="Between crossed polarisers" about="what should have stayed as stress, beside your pictures" testID="polariser">
           {() => <PolariserPanel firing={snapshot.firing} evaluation={ran.evaluation} photos={firing.photos} />}
         </Fold>

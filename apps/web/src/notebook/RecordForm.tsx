@@ -99,10 +99,10 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
   const { errors } = formState;
   const recipe = RECIPES[schedule.snapshot.firing.look];
   /** Nothing of glass was fired. */
-  const ware = recipe.ware ? recipe : null;
+  const item = recipe.empty ? recipe : null;
   const { firing, setup } = schedule.snapshot;
   /** What the glass came off, or was stuck on. */
-  const on = ware || recipe.frees ? null : stuckOn(setup, firing);
+  const on = item || recipe.frees ? null : stuckOn(setup, firing);
   const now = useWatch({ control });
   useEffect(() => draft.keep(now as RecordEntry, began, saving), [draft, now, began, saving]);
   useEffect(() => {
@@ -184,9 +184,9 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
         value={now.result ?? 'open'}
         options={[
           { value: 'open', title: 'Not opened yet', note: 'in the kiln' },
-          { value: 'short', title: RESULT_WORDS.short, note: ware ? 'it wants more' : 'edges or joins still show' },
+          { value: 'short', title: RESULT_WORDS.short, note: item ? 'it wants more' : 'edges or joins still show' },
           { value: 'right', title: RESULT_WORDS.right, note: 'as wanted' },
-          { value: 'past', title: RESULT_WORDS.past, note: ware ? 'too hot, too long' : 'too flat, too far' },
+          { value: 'past', title: RESULT_WORDS.past, note: item ? 'too hot, too long' : 'too flat, too far' },
         ]}
         onChange={(result) => setValue('result', result)}
         testID="result"
@@ -204,7 +204,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
           testID="by"
         />
       )}
-      {now.result !== 'open' && !ware && (
+      {now.result !== 'open' && !item && (
         <Choice
           label="Look it reached"
           value={now.lookReached ?? 'unsaid'}
@@ -239,13 +239,13 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
         ran={(now.asFired as Told['asFired'] | undefined) ?? null}
         onChange={(asFired) => setValue('asFired', asFired)}
       />
-      {now.result !== 'open' && !ware && (
+      {now.result !== 'open' && !item && (
         <Fold title="What it teaches" about={lessonWords(now.lesson as LessonEntry)} testID="teaches" opened={fault !== null}>
           {() => <LessonFields value={now.lesson as LessonEntry} fault={fault} onChange={(lesson) => setValue('lesson', lesson)} />}
         </Fold>
       )}
       {errors.root?.message && <Notice tone="warn">{errors.root.message}</Notice>}
-      <Notice tone="care">{ware ? ware.care : WORK_CAUTIONS.open}</Notice>
+      <Notice tone="care">{item ? item.care : WORK_CAUTIONS.open}</Notice>
       {held && <Held />}
       <Action title="Save to the notebook" disabled={saving} testID="save-firing" onPress={() => submit(false)} />
     </View>

@@ -1,11 +1,11 @@
 /** One piece: its journey, the body at the step that is looked at on the drawing, its figures, whether it fits, its firings. */
 import { footprintWords } from '@torvin/core/body';
-import { aimedWork, ghostOf, neededWork, RECIPES, wareOf } from '@torvin/core/look';
+import { aimedWork, ghostOf, neededWork, RECIPES, emptyItemOf } from '@torvin/core/look';
 import {
   changeLayer,
   drawnBody,
   drawnLayers,
-  drawnWare,
+  drawnEmptyItem,
   firingsOf,
   laidLayers,
   layerName,
@@ -110,7 +110,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   const { laying, shown, step } = journey;
   // The one that is looked at, else the one that comes next.
   const firing = firingsOf({ journey: doc.journey.slice(journey.at) })[0] as PlannedStep | undefined;
-  const ware = step?.kind === 'fire' ? wareOf(step.setup.shaping) : null;
+  const item = step?.kind === 'fire' ? emptyItemOf(step.setup.shaping) : null;
   const drawn = useMemo(() => drawnBody(bodyProfile(shown), shelves), [shown, shelves]);
   const layers = useMemo(() => (shown.casting ? drawnLayers(shown.layers, shelves, shown.footprint) : drawn.layers), [shown, drawn, shelves]);
   const own = useMemo(() => ownLayers(shown.layers, laying), [shown.layers, laying]);
@@ -141,14 +141,14 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
     // A page that is come back to shows the same step again.
     if (!beside) router.setParams({ at: id });
   };
-  const isPlanned = shown.layers.length > 0 && !shown.casting && !ware;
+  const isPlanned = shown.layers.length > 0 && !shown.casting && !item;
   const inStep = laying ? partsIn(laying) : [];
   const show = (next: BodyView): void => {
     setSelected(null);
     setParts([]);
     setView(next);
   };
-  const isEditable = laying !== undefined && shown.layers.length > 0 && !ware;
+  const isEditable = laying !== undefined && shown.layers.length > 0 && !item;
   return (
     <Screen
       title={layup.name}
@@ -226,10 +226,10 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
               <StepInForm formed={formed} height={DRAWING_HEIGHT} />
             ) : (
               <SectionDrawing
-                footprint={ware ? { shape: 'rectangle', width_m: ware.wide_m, length_m: ware.long_m } : drawn.footprint}
-                layers={ware ? [drawnWare(ware)] : drawn.layers}
-                crown_m={ware ? 0 : drawn.crown_m}
-                ghost={step?.kind === 'fire' && ghost && !ware ? { shape: ghost, words: 'dashed, as it is after this firing' } : null}
+                footprint={item ? { shape: 'rectangle', width_m: item.wide_m, length_m: item.long_m } : drawn.footprint}
+                layers={item ? [drawnEmptyItem(item)] : drawn.layers}
+                crown_m={item ? 0 : drawn.crown_m}
+                ghost={step?.kind === 'fire' && ghost && !item ? { shape: ghost, words: 'dashed, as it is after this firing' } : null}
                 dashed="after firing"
                 width={width}
                 height={DRAWING_HEIGHT}
@@ -304,7 +304,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
             No glass lies here: what is fired is a shelf or a mould by itself. Lay a layer on it and it is a piece like any other.
           </Words>
         ) : (
-          !ware && (
+          !item && (
             <>
               <BodyFigures
                 body={shown}
@@ -344,7 +344,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
             place={place}
           />
         )}
-        {!beside && all.length > 0 && !ware && step && (
+        {!beside && all.length > 0 && !item && step && (
           <KeepMade
             key={`kept after ${step.id}`}
             piece={{ id: piece.id, name: layup.name }}

@@ -16,7 +16,7 @@ export interface AnnealAgainProps {
 /** Asked for from the record of that firing. */
 export function AnnealAgain({ layup, step, shelves, onOpen }: AnnealAgainProps) {
   const { anneal } = useLocalSearchParams<{ anneal?: string }>();
-  if (anneal !== 'yes' || RECIPES[step.look].ware) return null;
+  if (anneal !== 'yes' || RECIPES[step.look].empty) return null;
   return (
     <Notice
       tone="warn"

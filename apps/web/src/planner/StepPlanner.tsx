@@ -24,7 +24,7 @@ import { PAPER_CAUTION, SETUP_CAUTIONS, WET_CAUTIONS } from '@/layup/cautions';
 import { FormChoice } from './FormChoice';
 import { InForm } from './InForm';
 import { RecipeChoice } from './RecipeChoice';
-import { WareChoices } from './WareChoices';
+import { EmptyItemChoices } from './EmptyItemChoices';
 import type { PlanFiring } from './usePlanFiring';
 import {
   type Fault,
@@ -38,7 +38,7 @@ import {
   setUpIn,
   stepOf,
   usualSetUp,
-  usualWare,
+  usualEmptyItem,
   withLook,
   without,
   withSetUp,
@@ -104,7 +104,7 @@ function StepForm({ pieceId, doc, fired, step, shelves, planning: { working, pro
     setAsked(false);
     then(outcome.step);
   };
-  const { ware } = RECIPES[entry.look];
+  const { empty: item } = RECIPES[entry.look];
   const missing = [...(entry.kilnId === '' ? ['a kiln'] : []), ...(entry.controllerId === '' ? ['a controller'] : [])];
   const form = formOf(entry, step, shelves);
   const meant = useMemo(() => stepOf(entry, step, units, shelves).step, [entry, step, units, shelves]);
@@ -126,13 +126,13 @@ function StepForm({ pieceId, doc, fired, step, shelves, planning: { working, pro
       <Notice tone="care" testID="look-caution">
         {RECIPES[entry.look].care}
       </Notice>
-      {ware ? (
-        <WareChoices
+      {item ? (
+        <EmptyItemChoices
           entry={entry}
-          ware={ware}
+          item={item}
           onChange={(part) => {
             choose(part);
-            set({ ...part, ...(part.of ? without(usualWare(entry.look, units, part.of), byHand) : {}) });
+            set({ ...part, ...(part.of ? without(usualEmptyItem(entry.look, units, part.of), byHand) : {}) });
           }}
         />
       ) : (
@@ -178,7 +178,7 @@ function StepForm({ pieceId, doc, fired, step, shelves, planning: { working, pro
       <Notice tone="care" testID="setup-caution">
         {[SETUP_CAUTIONS[entry.setup], ...(laid ? [PAPER_CAUTION] : []), ...(entry.wet === 'dry' ? [] : [WET_CAUTIONS[entry.wet]])].join(' ')}
       </Notice>
-      {!ware && (
+      {!item && (
         <FormChoice
           label={RECIPES[entry.look].frees ? 'Stuck in or on' : RECIPES[entry.look].asks ? 'Mould or former' : 'Stands in or on'}
           chosen={form}

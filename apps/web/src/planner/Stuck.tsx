@@ -22,7 +22,7 @@ export interface StuckProps {
 export function Stuck({ layup, step, shelves, onOpen }: StuckProps) {
   const units = useUnits();
   const { stuck } = useLocalSearchParams<{ stuck?: string }>();
-  const snapshot = RECIPES[step.look].ware || RECIPES[step.look].frees ? null : snapshotOf(layup.doc, step, shelves);
+  const snapshot = RECIPES[step.look].empty || RECIPES[step.look].frees ? null : snapshotOf(layup.doc, step, shelves);
   if (!snapshot?.ok) return null;
   const { firing, setup } = snapshot.value;
   const on = stuckOn(setup, firing);

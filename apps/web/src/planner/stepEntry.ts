@@ -1,7 +1,7 @@
 /** A firing as it is chosen and typed, turned into a step of the piece when it holds. */
 import { sidesOf } from '@torvin/core/body';
 import { type FormShape, type Plan, openingOf } from '@torvin/core/form';
-import { type Look, neededWork, RECIPES, type RecipeGroup, type Shaping, type ShapingField, SHAPINGS, shapingDown, wareOf } from '@torvin/core/look';
+import { type Look, neededWork, RECIPES, type RecipeGroup, type Shaping, type ShapingField, SHAPINGS, shapingDown, emptyItemOf } from '@torvin/core/look';
 import {
   givesShape,
   heldForm,
@@ -19,9 +19,9 @@ import {
   shapingOf,
 } from '@torvin/core/piece';
 import { type Problem, type Outcome, found } from '@torvin/core/problem';
-import { DEFAULT_SCHOOL, impossibleFiring, type SetUpKind, WARE_SETUPS, type Wet } from '@torvin/core/schedule';
+import { DEFAULT_SCHOOL, impossibleFiring, type SetUpKind, EMPTY_SETUPS, type Wet } from '@torvin/core/schedule';
 import { LENGTH, type LengthUnit, METRIC, type Measure, type Units, readFigure, text } from '@torvin/core/units';
-import type { Cone, WareKind } from '@torvin/core/ware';
+import type { Cone, EmptyItemKind } from '@torvin/core/emptyFiring';
 import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 
@@ -44,7 +44,7 @@ export interface StepEntry extends Record<StepField, string> {
   under: string | null;
   wet: Wet | 'dry';
   /** What is fired with no glass, and to which cone. */
-  of: WareKind;
+  of: EmptyItemKind;
   cone: Cone;
   /** The studio's own form that it stands in; null where it is typed, or a shelf is all it takes. */
   formId: string | null;
@@ -84,15 +84,15 @@ export const MOULDS: Record<Plan, string> = {
 
 const mouldOf = ({ shape }: PieceDoc['footprint']): Plan => (shape === 'oval' || shape === 'rectangle' ? shape : 'round');
 /** Of each ware as it usually is, and the cone that clay moulds are usually fired to. */
-const USUAL_WARE_M: Record<WareKind, number> = { shelf: 0.016, plaster: 0.025, castable: 0.02, fired: 0.008, clay: 0.01, fibre: 0.025 };
+const USUAL_ITEM_M: Record<EmptyItemKind, number> = { shelf: 0.016, plaster: 0.025, castable: 0.02, fired: 0.008, clay: 0.01, fibre: 0.025 };
 const USUAL_CONE: Cone = '06';
 
 /** What a kind of firing without glass is usually for, as it is usually thick; damp as it comes from the bench. Nothing where it has glass. */
-export function usualWare(look: Look, { length }: Units, of?: WareKind): Partial<StepEntry> {
-  const { ware } = RECIPES[look];
-  if (!ware) return {};
-  const kind = of ?? ware.of[0];
-  return { of: kind, ware: written(USUAL_WARE_M[kind], LENGTH, { ...METRIC, length }), ...(of ? {} : { wet: ware.of.includes('fibre') ? 'dry' : 'damp' }) };
+export function usualEmptyItem(look: Look, { length }: Units, of?: EmptyItemKind): Partial<StepEntry> {
+  const { empty: item } = RECIPES[look];
+  if (!item) return {};
+  const kind = of ?? item.of[0];
+  return { of: kind, ware: written(USUAL_ITEM_M[kind], LENGTH, { ...METRIC, length }), ...(of ? {} : { wet: item.of.includes('fibre') ? 'dry' : 'damp' }) };
 }
 
 /** The set-up that a look is usually fired on. */
@@ -100,10 +100,10 @@ export const usualSetUp = (look: Look): SetUpKind => RECIPES[look].usuallyOn ?? 
 
 /** A plaster mould comes damp from the bench; what was said of another look's mould is not said of this one. */
 export const usualWet = (look: Look, before: Pick<StepEntry, 'look' | 'setup' | 'wet'>): StepEntry['wet'] =>
-  usualSetUp(look) === 'inInvestment' ? 'damp' : before.setup === 'inInvestment' || RECIPES[before.look].ware ? 'dry' : before.wet;
+  usualSetUp(look) === 'inInvestment' ? 'damp' : before.setup === 'inInvestment' || RECIPES[before.look].empty ? 'dry' : before.wet;
 
 /** Shelves and boards, which any kind of firing that asks for no form can stand on. */
-const PLAIN: readonly SetUpKind[] = WARE_SETUPS;
+const PLAIN: readonly SetUpKind[] = EMPTY_SETUPS;
 
 interface WithLook {
   step: Step | null;
@@ -117,12 +117,12 @@ interface WithLook {
 export function withLook(entry: StepEntry, look: Look, { step, shelves, units, byHand }: WithLook): Partial<StepEntry> {
   const form = formOf({ ...entry, look }, step, shelves);
   const usual = form ? setUpIn(form, look) : usualSetUp(look);
-  const isWare = [look, entry.look].some((one) => RECIPES[one].ware !== undefined);
+  const isEmptyFiring = [look, entry.look].some((one) => RECIPES[one].empty !== undefined);
   const setup = byHand.includes('setup') && PLAIN.includes(usual) && PLAIN.includes(entry.setup) ? entry.setup : usual;
-  const wet = byHand.includes('wet') && !isWare ? entry.wet : usualWet(look, entry);
+  const wet = byHand.includes('wet') && !isEmptyFiring ? entry.wet : usualWet(look, entry);
   // Glue on glass says nothing of a mould that is dried.
-  const kept = isWare ? byHand.filter((key) => key !== 'wet') : byHand;
-  return { setup, wet, ...without(usualWare(look, units), kept) };
+  const kept = isEmptyFiring ? byHand.filter((key) => key !== 'wet') : byHand;
+  return { setup, wet, ...without(usualEmptyItem(look, units), kept) };
 }
 
 /** What is usual, but for what was chosen or typed by hand. */
@@ -176,7 +176,7 @@ function likelyLook(doc: PieceDoc, fired: Piece['fired'] = {}): Look {
 }
 
 /** A mould fired by itself. */
-const ofMould = ({ look, setup: { shaping } }: Step): boolean => RECIPES[look].ware !== undefined && wareOf(shaping)?.of !== 'shelf';
+const ofMould = ({ look, setup: { shaping } }: Step): boolean => RECIPES[look].empty !== undefined && emptyItemOf(shaping)?.of !== 'shelf';
 
 /** Steps after which a face is matt or open. */
 const ROUGHENS: readonly JourneyStep['kind'][] = ['grind', 'blast', 'fill'];
@@ -215,7 +215,7 @@ export function entryOfStep(
   const shaping = step?.setup.shaping;
   const firings = firingsOf(doc);
   const last = firings.at(-1);
-  const ware = wareOf(shaping);
+  const item = emptyItemOf(shaping);
   const [wide_m, long_m] = sidesOf(doc.footprint);
   // Kinds share fields; the one that was chosen has the last word.
   const kinds = FORM_FIELDS.toSorted((a, b) => Number(a.kind === shaping?.kind) - Number(b.kind === shaping?.kind));
@@ -228,10 +228,10 @@ export function entryOfStep(
   return {
     ...(Object.fromEntries(figures) as Record<StepField, string>),
     // The outline is that of what is fired where there is no glass; how large a shelf or a mould under glass is has to be said.
-    ...(ware || laidLayers(doc).length > 0 ? {} : { wide: written(wide_m, LENGTH, units), long: written(long_m, LENGTH, units) }),
-    ...(ware ? {} : usualWare(look, units)),
-    of: ware?.of ?? RECIPES[look].ware?.of[0] ?? 'plaster',
-    cone: ware?.cone ?? USUAL_CONE,
+    ...(item || laidLayers(doc).length > 0 ? {} : { wide: written(wide_m, LENGTH, units), long: written(long_m, LENGTH, units) }),
+    ...(item ? {} : usualEmptyItem(look, units)),
+    of: item?.of ?? RECIPES[look].empty?.of[0] ?? 'plaster',
+    cone: item?.cone ?? USUAL_CONE,
     formId: step?.setup.form?.id ?? null,
     shelfId: step?.setup.shelf?.id ?? null,
     comesDown: step?.setup.form?.drop_m === undefined ? '' : written(step.setup.form.drop_m, LENGTH, units),
@@ -241,7 +241,7 @@ export function entryOfStep(
     setup: step?.setup.kind ?? usualSetUp(look),
     paper: step?.setup.paper ?? false,
     under: (step ?? firings.findLast(({ setup }) => setup.kind === usualSetUp(look)))?.releaseId ?? null,
-    wet: step ? (step.setup.wet ?? 'dry') : (usualWare(look, units).wet ?? 'dry'),
+    wet: step ? (step.setup.wet ?? 'dry') : (usualEmptyItem(look, units).wet ?? 'dry'),
     kilnId: step?.kilnId ?? last?.kilnId ?? present(kilns, archived)[0]?.id ?? '',
     controllerId: step?.controllerId ?? last?.controllerId ?? present(controllers, archived)[0]?.id ?? '',
     ...touched,
@@ -268,7 +268,7 @@ export function whyImpossible(doc: PieceDoc, step: Step, shelves: Shelves, unit:
   const { body, look, limits, setup } = snapshot.value.firing;
   const wanted = (): Problem | null => {
     const work = neededWork(body, look, limits.works_perPa, setup.shaping);
-    return work.ok || RECIPES[look].ware ? null : work.problem;
+    return work.ok || RECIPES[look].empty ? null : work.problem;
   };
   const problem = impossibleFiring(snapshot.value.firing, unit) ?? wanted();
   // What follows from a form of the shelf stands at that.
@@ -293,7 +293,7 @@ function shaped(entry: StepEntry, units: Units, before: Step | null): { shaping:
   const { of, cone, slender, mould } = entry;
   if (kind === 'hollow') return { shaping: hollowOf(mould, figures), faults };
   const chosen =
-    kind === 'ware' ? { of, ...(RECIPES[entry.look].ware?.toCone ? { cone } : {}) } : mayBeSlender(entry.look) && slender !== 'slab' ? { slender } : {};
+    kind === 'ware' ? { of, ...(RECIPES[entry.look].empty?.toCone ? { cone } : {}) } : mayBeSlender(entry.look) && slender !== 'slab' ? { slender } : {};
   return { shaping: { kind, ...figures, ...chosen } as Shaping, faults };
 }
 

@@ -1,6 +1,6 @@
 /** Conversions: anything that people write, the same heat work elsewhere, cones. */
 import { type ToldQuantity, coneWords, sameWorkWords, writtenWords } from '@torvin/core/quantity';
-import { CONES, type Cone } from '@torvin/core/ware';
+import { CONES, type Cone } from '@torvin/core/emptyFiring';
 import type { Kiln } from '@torvin/schema';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';

@@ -3,7 +3,7 @@ import type { GlassConstants } from '@torvin/core/glass';
 import { type KilnConstants, TYPICAL_KILN, settledCooling, steadyHeating } from '@torvin/core/kiln';
 import type { InKiln, SameWorkAsked, WrittenAsked } from '@torvin/core/quantity';
 import type { Units } from '@torvin/core/units';
-import { CONES, type Cone } from '@torvin/core/ware';
+import { CONES, type Cone } from '@torvin/core/emptyFiring';
 import type { Kiln } from '@torvin/schema';
 import { type Read, type Reader, type Typed, readTyped } from './typed';
 

@@ -1,5 +1,15 @@
 /** The figures that answer while a bead moves: difference, heat work, tension, length. */
-import { type Evaluation, type FiringCase, TERMS, heatWorkBand, heatWorkFigures, marginOf, ownFigures, paceOfWare, wareFired } from '@torvin/core/schedule';
+import {
+  type Evaluation,
+  type FiringCase,
+  TERMS,
+  heatWorkBand,
+  heatWorkFigures,
+  marginOf,
+  ownFigures,
+  paceOfEmpty,
+  emptyFiringOf,
+} from '@torvin/core/schedule';
 import {
   type Figure,
   type TemperatureUnit,
@@ -51,8 +61,8 @@ interface LiveFigure {
 }
 
 function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Evaluation, units: Units, opens: string): LiveFigure[] {
-  const bare = wareFired(firing);
-  if (bare) return figuresOfWare(firing, { readings, work_perPa, simulation }, units, opens);
+  const bare = emptyFiringOf(firing);
+  if (bare) return figuresOfEmpty(firing, { readings, work_perPa, simulation }, units, opens);
   const { temperature: unit, length } = units;
   const otherLength = otherUnits(units).length;
   const { limits } = firing;
@@ -100,12 +110,12 @@ function figuresOf(firing: FiringCase, { readings, work_perPa, simulation }: Eva
 }
 
 /** Of what has no glass in it: how unlike it is through, what it is fired for, its tightest pace. */
-function figuresOfWare(firing: FiringCase, { readings, work_perPa, simulation }: Evaluation, units: Units, opens: string): LiveFigure[] {
+function figuresOfEmpty(firing: FiringCase, { readings, work_perPa, simulation }: Evaluation, units: Units, opens: string): LiveFigure[] {
   const { temperature: unit } = units;
   const apart = Math.max(0, ...simulation.segments.map(({ deltaT_max_K }) => deltaT_max_K));
   const own = ownFigures(firing, { readings, work_perPa }, units)[0];
   const needs = readings.filter(({ limit }) => limit === 'heldThrough' || limit === 'coneLeast' || limit === 'coneMost');
-  const pace = paceOfWare(readings);
+  const pace = paceOfEmpty(readings);
   const perHour = (one: TemperatureUnit, value: number): Figure => formatRate(value, one);
   return [
     {

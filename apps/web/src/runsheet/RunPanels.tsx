@@ -1,6 +1,6 @@
 /** Under the rows, each opened when wanted: beside the computed, versions, schools, set-ups, equal work, polariser view. */
 import type { Series } from '@torvin/core/heat';
-import { type Evaluation, type FiringCase, wareFired } from '@torvin/core/schedule';
+import { type Evaluation, type FiringCase, emptyFiringOf } from '@torvin/core/schedule';
 import type { TemperatureUnit } from '@torvin/core/units';
 import type { Piece, Schedule, Shelves, Step } from '@torvin/schema';
 import type { ReactNode } from 'react';
@@ -45,7 +45,7 @@ export function RunPanels({ piece, step, schedule, shelves, sheet, unit, start, 
   const { segments, evaluation } = sheet;
   const { data: computed } = useSchedule(step.computedId);
   const planning = usePlanFiring(piece.id, shelves);
-  const bare = wareFired(firing);
+  const bare = emptyFiringOf(firing);
   const { problem } = planning;
   return (
     <View>

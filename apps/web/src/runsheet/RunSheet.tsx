@@ -5,7 +5,7 @@
 import { glassStates, stateAt } from '@torvin/core/glass';
 import type { Series } from '@torvin/core/heat';
 import type { PurposefulSegment } from '@torvin/core/kiln';
-import { type Evaluation, type FiringCase, ROLE_NAMES, glassOf, readingPhrase, whyOf, wareFired } from '@torvin/core/schedule';
+import { type Evaluation, type FiringCase, ROLE_NAMES, glassOf, readingPhrase, whyOf, emptyFiringOf } from '@torvin/core/schedule';
 import { type TemperatureUnit, formatDuration, text } from '@torvin/core/units';
 import { memo, useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -81,7 +81,7 @@ function RunSheetDrawn({
   const figuresWidth = width >= WIDE_FROM ? FIGURES_WIDTH.wide : FIGURES_WIDTH.phone;
   const plotWidth = width - figuresWidth;
   const scale = useMemo(() => temperatureScale(EDGE / 2, plotWidth - EDGE, top_C), [plotWidth, top_C]);
-  const states = useMemo(() => (wareFired(firing) ? [] : glassStates(glassOf(firing))), [firing]);
+  const states = useMemo(() => (emptyFiringOf(firing) ? [] : glassStates(glassOf(firing))), [firing]);
   const bands = useMemo(() => columnBands(states, scale, top_C), [states, scale, top_C]);
   const rows = curveRows(segments, ambient_C, scale, ROW_HEIGHT);
   const height = ROW_HEIGHT * segments.length;

@@ -2,7 +2,7 @@
 import { hottestSegment } from '@torvin/core/heat';
 import type { PurposefulSegment } from '@torvin/core/kiln';
 import { type Look, RECIPES } from '@torvin/core/look';
-import { type Evaluation, type FiringCase, ROLE_NAMES, type Reading, brokenSentence, verdictOf, wareFired } from '@torvin/core/schedule';
+import { type Evaluation, type FiringCase, ROLE_NAMES, type Reading, brokenSentence, verdictOf, emptyFiringOf } from '@torvin/core/schedule';
 import { formatDuration, text } from '@torvin/core/units';
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
@@ -155,7 +155,7 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, stand
           )}
         </MeasuredWidth>
       )}
-      {!looksIn && !wareFired(firing) && series && (
+      {!looksIn && !emptyFiringOf(firing) && series && (
         <View style={{ alignItems: 'flex-end', paddingHorizontal: space.medium }}>
           <Action
             kind="plain"
@@ -231,7 +231,7 @@ function RunVerdict({ segments, firing, evaluation, broken, look, stepId, older,
         </Notice>
       ))}
       <Words size="label" tone="muted">
-        {wareFired(firing)
+        {emptyFiringOf(firing)
           ? 'Thin line: the outside of the wall, dotted: its inside, from the heat simulation. Water and smoke are not in it.'
           : 'Thin line: skin of the glass, dotted: its core, from the heat simulation. Tension is an estimate for a body free to bow; a look through crossed polarisers tells what is really there.'}
       </Words>

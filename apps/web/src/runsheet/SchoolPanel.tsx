@@ -1,5 +1,5 @@
 /** Where practitioners differ: each school composed for this very body, so that what it costs can be read off. */
-import { type FiringCase, type School, settlesGrains, wareFired } from '@torvin/core/schedule';
+import { type FiringCase, type School, settlesGrains, emptyFiringOf } from '@torvin/core/schedule';
 import { type TemperatureUnit, formatLength, text } from '@torvin/core/units';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
@@ -30,11 +30,11 @@ const TELLS = [
 ];
 
 /** Nothing of glass: to its cone faster and hotter, or slower with a hold. */
-const WARE_COSTS = {
+const EMPTY_COSTS = {
   cooler: 'Its inside comes as far as its outside; the last stretch takes twice as long.',
   hotter: 'Shorter; a thick wall comes out harder outside than inside.',
 } as const;
-const WARE_TELLS = [
+const EMPTY_TELLS = [
   { what: 'in all', words: (figure: string) => `${figure} in all` },
   { what: 'done', words: (figure: string) => figure },
   { what: 'through it', words: (figure: string) => `${figure} through it at most` },
@@ -42,7 +42,7 @@ const WARE_TELLS = [
 
 export function SchoolPanel({ firing, unit, working, onTake }: SchoolPanelProps) {
   const { length } = useUnits();
-  if (wareFired(firing)) {
+  if (emptyFiringOf(firing)) {
     return (
       <View role="list">
         <Words size="label" tone="muted">{`In use: ${HEATS[firing.school.heat].toLowerCase()}. Every row is computed for this wall and kiln.`}</Words>
@@ -52,10 +52,10 @@ export function SchoolPanel({ firing, unit, working, onTake }: SchoolPanelProps)
             kind="school"
             id={heat}
             name={HEATS[heat]}
-            about={WARE_COSTS[heat]}
+            about={EMPTY_COSTS[heat]}
             firing={{ ...firing, school: { ...firing.school, heat } }}
             taken={firing.school.heat === heat}
-            tells={WARE_TELLS}
+            tells={EMPTY_TELLS}
             {...{ unit, working }}
             onTake={() => onTake({ ...firing.school, heat })}
           />

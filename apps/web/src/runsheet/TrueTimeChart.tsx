@@ -2,7 +2,7 @@
 import { glassStates } from '@torvin/core/glass';
 import type { Series } from '@torvin/core/heat';
 import type { PurposefulSegment } from '@torvin/core/kiln';
-import { type FiringCase, glassOf, wareFired } from '@torvin/core/schedule';
+import { type FiringCase, glassOf, emptyFiringOf } from '@torvin/core/schedule';
 import { type TemperatureUnit, formatDuration, formatTemperature, text } from '@torvin/core/units';
 import { memo, useMemo } from 'react';
 import Svg, { Defs, G, Line, LinearGradient, Path, Rect, Stop, Text as SvgText } from 'react-native-svg';
@@ -58,7 +58,7 @@ export const TrueTimeChart = memo(function TrueTimeChart({
 }: TrueTimeChartProps) {
   const { colours } = useTheme();
   const axes = useMemo(() => trueTimeAxes(width, height, total_s, firing.kiln.top_C), [width, height, total_s, firing.kiln.top_C]);
-  const states = useMemo(() => (wareFired(firing) ? [] : glassStates(glassOf(firing)).filter(({ from_C }) => from_C < firing.kiln.top_C)), [firing]);
+  const states = useMemo(() => (emptyFiringOf(firing) ? [] : glassStates(glassOf(firing)).filter(({ from_C }) => from_C < firing.kiln.top_C)), [firing]);
   const line = (values: readonly number[]): string => pathOf(values.map((value, i) => ({ x: axes.x(series?.t_s[i] ?? 0), y: axes.y(value) })));
   return (
     <View testID="true-time">

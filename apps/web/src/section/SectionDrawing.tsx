@@ -45,10 +45,10 @@ const HEADS = ['layer from the shelf', 'glass', 'form', 'depth', 'number', 'cove
 
 /** The lay-up as a table beside its drawing. */
 export function SectionTable({ layers, unit }: { layers: readonly DrawnLayer[]; unit: LengthUnit }) {
-  const rows = layers.map(({ name, form, thickness_m, cover, count, coated, ware }, i) => [
+  const rows = layers.map(({ name, form, thickness_m, cover, count, coated, ware: item }, i) => [
     String(i + 1),
     name,
-    form ?? (ware ? 'no glass' : 'sheet'),
+    form ?? (item ? 'no glass' : 'sheet'),
     text(formatStock(thickness_m, unit)),
     count === undefined ? '1' : String(count),
     cover === undefined ? 'all' : `${Math.round(cover * 100)} %`,
@@ -104,7 +104,7 @@ export function ScaleNote({ exaggeration, dashed }: { exaggeration: number; dash
 }
 
 /** A mould is hollow, and only its wall is known: it is drawn as one of no certain height. */
-const isMould = ({ ware }: DrawnLayer): boolean => ware !== undefined && ware !== 'shelf' && ware !== 'fibre';
+const isMould = ({ ware: item }: DrawnLayer): boolean => item !== undefined && item !== 'shelf' && item !== 'fibre';
 
 const MOULD = { height: 0.9, rim: 0.1, floor: 0.3 };
 

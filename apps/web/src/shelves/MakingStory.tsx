@@ -3,7 +3,7 @@ import type { Look } from '@torvin/core/look';
 import { type StageName, dryingWords, makingProblem, stageCaution, stageDoes, stageTitle, stagesOf, standsIn, waxLeftWords } from '@torvin/core/making';
 import type { Wet } from '@torvin/core/schedule';
 import { formatMass, text } from '@torvin/core/units';
-import type { WareKind } from '@torvin/core/ware';
+import type { EmptyItemKind } from '@torvin/core/emptyFiring';
 import { type MakingRecord, type Shelves, StageToldSchema, mass, figureOfRecord } from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
@@ -30,7 +30,7 @@ const DAY_MS = 24 * 3600e3;
 /** Steps that take something out of a bag. */
 const FROM_A_BAG: readonly StageName[] = ['alginate', 'rubber', 'shell', 'invest', 'press', 'pour'];
 /** Steps that are a firing with no glass: how it is fired, and as what where not by its material. */
-const FIRED: Partial<Record<StageName, { look: Look; of?: WareKind; wet?: Wet }>> = {
+const FIRED: Partial<Record<StageName, { look: Look; of?: EmptyItemKind; wet?: Wet }>> = {
   burnOut: { look: 'burnOut', of: 'plaster', wet: 'damp' },
   bisque: { look: 'bisque', of: 'clay' },
   bake: { look: 'dryMould', of: 'castable', wet: 'damp' },

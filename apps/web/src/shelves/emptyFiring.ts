@@ -2,12 +2,12 @@
 import { type FormMaterialName, roomOfForm } from '@torvin/core/form';
 import { type Look, RECIPES } from '@torvin/core/look';
 import { DEFAULT_SCHOOL, type Wet } from '@torvin/core/schedule';
-import type { WareKind } from '@torvin/core/ware';
+import type { EmptyItemKind } from '@torvin/core/emptyFiring';
 import type { FormRecord, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 
 /** What a form is fired as when it is empty; steel has nothing to lose but its coat's water, and is dried on its way to the next firing. */
-const FIRED_AS: Partial<Record<FormMaterialName, WareKind>> = {
+const FIRED_AS: Partial<Record<FormMaterialName, EmptyItemKind>> = {
   ...{ earthenware: 'fired', stoneware: 'fired', cordierite: 'fired', alumina: 'fired' },
   ...{ plasterSilica: 'plaster', fusedSilica: 'castable' },
 };
@@ -28,7 +28,7 @@ export function emptyFiring(form: FormRecord, shelves: Shelves, look: Look, wet?
     ...{ kind: 'fire', id: uuid(), look, kilnId, controllerId, school: DEFAULT_SCHOOL, scheduleId: null, computedId: null },
     setup: {
       ...{ kind: 'bareShelf', paper: false, ...(wet ? { wet } : {}) },
-      shaping: { kind: 'ware', of, wall_m: form.thick_m, wide_m: narrow_m, long_m: far_m, ...(RECIPES[look].ware?.toCone ? { cone: BISQUE_CONE } : {}) },
+      shaping: { kind: 'ware', of, wall_m: form.thick_m, wide_m: narrow_m, long_m: far_m, ...(RECIPES[look].empty?.toCone ? { cone: BISQUE_CONE } : {}) },
     },
   };
   return {

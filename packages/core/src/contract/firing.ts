@@ -8,8 +8,8 @@ import type { SeenWork } from '../schedule/seenWork';
 import { type Corrections, HOW_FAR } from '../learn/corrections';
 import { DEFAULT_LIMITS, type Limits } from '../schedule/limits';
 import { type SetUp, WETS } from '../schedule/setups';
-import { CONES } from '../ware/cones';
-import { WARE_KINDS } from '../ware/wares';
+import { CONES } from '../emptyFiring/cones';
+import { EMPTY_ITEM_KINDS } from '../emptyFiring/emptyItems';
 import { z } from 'zod';
 import { aBody, bodyFields, noneOrMore } from './body';
 import { FormShapeSchema } from './form';
@@ -34,7 +34,12 @@ export const ShapingSchema = schemaFor<Shaping>()(
       z.strictObject({ kind: z.literal('core'), ...figures(SHAPINGS.core), slender }),
       z.strictObject({ kind: z.literal('reservoir'), ...figures(SHAPINGS.reservoir), slender }),
       z.strictObject({ kind: z.literal('drain'), ...figures(SHAPINGS.drain) }),
-      z.strictObject({ kind: z.literal('ware'), of: oneOf('What is fired', WARE_KINDS), ...figures(SHAPINGS.ware), cone: oneOf('Cone', CONES).optional() }),
+      z.strictObject({
+        kind: z.literal('ware'),
+        of: oneOf('What is fired', EMPTY_ITEM_KINDS),
+        ...figures(SHAPINGS.ware),
+        cone: oneOf('Cone', CONES).optional(),
+      }),
     ])
     .meta({ id: 'Shaping' }),
 );

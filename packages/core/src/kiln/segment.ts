@@ -6,7 +6,7 @@ export interface Segment {
   hold_s: number;
 }
 
-/** What a segment is for, in the order a full fuse has them; climb: from where a ware is past its slow range to the last stretch; settle: grains sink together before they are worked. */
+/** What a segment is for, in the order a full fuse has them; climb: from where an empty item is past its slow range to the last stretch; settle: grains sink together before they are worked. */
 export type Role = 'dry' | 'burnOff' | 'warmUp' | 'climb' | 'squeeze' | 'settle' | 'work' | 'drop' | 'firstCool' | 'secondCool' | 'lastCool';
 
 export interface PurposefulSegment extends Segment {

@@ -3,7 +3,7 @@ import type { BodyInput } from '../body/body';
 import type { WorkRange } from '../flow/heatWork';
 import type { Outcome } from '../problem';
 import type { Units } from '../units/convert';
-import type { Ware, WareKind } from '../ware/wares';
+import type { EmptyItem, EmptyItemKind } from '../emptyFiring/emptyItems';
 import type { Shaping } from './shaping';
 import type { LookWorks, MaybeJoined } from './works';
 
@@ -56,15 +56,15 @@ export interface Held {
 }
 
 /** A firing with no glass in it. */
-export interface WareRecipe {
+export interface EmptyRecipe {
   /** What can be fired so, the usual first. */
-  of: readonly [WareKind, ...WareKind[]];
+  of: readonly [EmptyItemKind, ...EmptyItemKind[]];
   /** Whether it is fired to a cone. */
   toCone?: true;
   /** It may be dry or damp when it goes in; drying is for what is damp, and does not ask. */
   asksDamp?: true;
   /** dry: under the boil, where there is water; top: null where it goes to a cone. */
-  plan(ware: Ware, damp: boolean): { dry: Held | null; top: Held | null };
+  plan(item: EmptyItem, damp: boolean): { dry: Held | null; top: Held | null };
   /** Which of these its own figure tells, and what that is called. */
   tells: 'dry' | 'top' | 'cone';
   label: string;
@@ -124,7 +124,7 @@ export interface Recipe {
   /** How far it got, in its own words, at the heat work of a firing. */
   tells?(asked: WorkQuestion, work_perPa: number, units: Units): OwnFigure[];
   /** How it goes where nothing of glass is fired. */
-  ware?: WareRecipe;
+  empty?: EmptyRecipe;
   /** The set-up that it is usually fired on, where that is not a bare shelf. */
   usuallyOn?: 'inMould' | 'overFormer' | 'onPosts' | 'inInvestment';
   /** What is strewn on a solid sticks to it, and colours strike, though it joins no layers. */

@@ -5,7 +5,7 @@
 import { type Footprint, sidesOf } from '../body/footprint';
 import type { Holes } from '../flow/drain';
 import { type Opening, narrowed } from '../flow/sag';
-import type { Ware } from '../ware/wares';
+import type { EmptyItem } from '../emptyFiring/emptyItems';
 
 /** What shapes the glass, by the few measures that its firing is computed from. */
 export type Shaping =
@@ -28,7 +28,7 @@ export type Shaping =
   /** A grid or a pot: round holes in a floor of plate_m. collects_m: across the dam or form it runs into; left out where it runs onto an open shelf. */
   | ({ kind: 'drain'; collects_m?: number } & Holes)
   /** What is fired itself, with no glass in it or on it. */
-  | ({ kind: 'ware' } & Ware);
+  | ({ kind: 'ware' } & EmptyItem);
 
 /** What glass is cast into: its thickest and its thinnest section, the wall of its mould, and the radius of the finest detail that it is to fill, m. */
 export interface Cavity {
@@ -46,7 +46,7 @@ export interface Cavity {
 export const cavityOf = (shaping: Shaping | undefined): Extract<Shaping, Cavity> | null => (shaping && 'thick_m' in shaping ? shaping : null);
 
 /** What is fired with no glass; null where a form is for glass. */
-export const wareOf = (shaping: Shaping | undefined): Extract<Shaping, Ware> | null => (shaping?.kind === 'ware' ? shaping : null);
+export const emptyItemOf = (shaping: Shaping | undefined): Extract<Shaping, EmptyItem> | null => (shaping?.kind === 'ware' ? shaping : null);
 
 /** What bends glass, and can have done so half-way already. */
 export type Bending = Extract<Shaping, { down_m?: number }>;

@@ -72,7 +72,7 @@ function lowered(now: BodyNow, step: PlannedStep, glasses: readonly NamedGlass[]
 
 function fire(before: BodyNow, step: PlannedStep, glasses: readonly NamedGlass[]): StepOutcome {
   const recipe = RECIPES[step.look];
-  if (recipe.ware || before.layers.length === 0) return stepOutcome(before);
+  if (recipe.empty || before.layers.length === 0) return stepOutcome(before);
   const now = recipe.flows ? closed(before, glasses) : before;
   const mass_kg = massNow(now, glasses);
   const formed = formedBy(now, step);

@@ -125,7 +125,7 @@ export function removeLayer(doc: PieceDocument, id: string): Outcome<Edited> {
 }
 
 /** Whether no firing that it is to have has glass in it. */
-export const firesNoGlass = (doc: Pick<PieceDocument, 'journey'>): boolean => firingsOf(doc).every(({ look }) => RECIPES[look].ware !== undefined);
+export const firesNoGlass = (doc: Pick<PieceDocument, 'journey'>): boolean => firingsOf(doc).every(({ look }) => RECIPES[look].empty !== undefined);
 
 /** Puts a changed layer in place of the one with its id. */
 export function changeLayer(doc: PieceDocument, layer: LaidLayer): Outcome<Edited> {

@@ -1,6 +1,6 @@
 /** A lay-up as it is drawn and named: each layer with its glass's name and colour, and its depth where it lies. */
 import { withId } from './byId';
-import type { WareKind } from '../ware/wares';
+import type { EmptyItemKind } from '../emptyFiring/emptyItems';
 import { layerDepth } from '../body/layers';
 import type { Footprint } from '../body/footprint';
 import type { BodyNow } from './bodyNow';
@@ -31,7 +31,7 @@ export interface DrawnLayer {
   /** Its edges have been round since a firing. */
   softened?: true;
   /** It is no glass: a shelf or mould that is fired by itself. */
-  ware?: WareKind;
+  ware?: EmptyItemKind;
 }
 
 /** A body as it is drawn from the side. */

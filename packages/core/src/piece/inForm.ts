@@ -31,8 +31,8 @@ export const leavesShelf = ({ use }: Pick<FormShape, 'use'>): boolean => use ===
 
 /** Whether such a firing can stand in or on such a form. */
 export function serves(form: Pick<FormShape, 'use' | 'core_m'>, look: Look): boolean {
-  const { asks, ware, frees } = RECIPES[look];
-  if (ware) return false;
+  const { asks, empty, frees } = RECIPES[look];
+  if (empty) return false;
   if (frees) return IT_STICKS_IN.includes(form.use);
   if (!asks) return ON_A_SHELF.includes(form.use);
   return (SERVES[asks.kind] ?? []).includes(form.use) && (asks.kind !== 'core' || form.core_m !== undefined);

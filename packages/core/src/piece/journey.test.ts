@@ -56,7 +56,7 @@ const step = (id: string): fc.Arbitrary<JourneyStep> => {
   const face = fc.constantFrom('up' as const, 'down' as const);
   type Of<K extends BenchStep['kind']> = Extract<BenchStep, { kind: K }>;
   return fc.oneof(
-    { weight: 4, arbitrary: fc.constantFrom(...LOOKS.filter((look) => !RECIPES[look].ware)).map((look) => firing(id, look)) },
+    { weight: 4, arbitrary: fc.constantFrom(...LOOKS.filter((look) => !RECIPES[look].empty)).map((look) => firing(id, look)) },
     fc
       .tuple(fc.constantFrom('above' as const, 'below' as const), layer(`${id}a`), layer(`${id}b`))
       .map(([side, a, b]): JourneyStep => ({ id, kind: 'lay', side, layers: [a, b] })),

@@ -113,7 +113,7 @@ const UNDOING = [shapeLost];
 
 function ofFiring(step: PlannedStep, before: BodyNow, glasses: readonly NamedGlass[], units: Units, workOf: WorkOf, meetings = MEETINGS): string[] {
   const made = bodyOf(before, glasses);
-  if (!made.ok || made.value.body.glasses.length === 0 || RECIPES[step.look].ware) return [];
+  if (!made.ok || made.value.body.glasses.length === 0 || RECIPES[step.look].empty) return [];
   const { body } = made.value;
   const needed = neededWork(body, step.look, TYPICAL_WORKS, shapingOf(step, body.footprint));
   const work_perPa = workOf(step) ?? (needed.ok ? aimedWork(step.look, needed.value) : null);

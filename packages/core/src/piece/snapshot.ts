@@ -16,8 +16,8 @@ import { setUpOf } from '../schedule/setups';
 import { ENGINE_VERSION } from '../version';
 import { type Met, bodyBefore } from './bodyAt';
 import type { Formed } from './bodyNow';
-import { isBending, type Shaping, wareOf } from '../look/shaping';
-import { wareBody, WARE_MATERIALS, WARE_NAMES, type Ware } from '../ware/wares';
+import { isBending, type Shaping, emptyItemOf } from '../look/shaping';
+import { emptyItemBody, EMPTY_ITEM_MATERIALS, EMPTY_ITEM_NAMES, type EmptyItem } from '../emptyFiring/emptyItems';
 import { RECIPES } from '../look/recipes/all';
 import type { PieceDocument, PlannedSetUp, PlannedStep } from './document';
 import { type DrawnLayer, drawnLayers } from './drawnLayers';
@@ -44,8 +44,8 @@ export interface FiringSnapshot<C extends Labelled & Controller = Labelled & Con
 /** A firing of a piece with all that the engine computes it from. */
 export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, step: PlannedStep, shelf: Shelf<C>): Outcome<FiringSnapshot<C>> {
   const index = placeOf(doc, step.id);
-  const ware = RECIPES[step.look].ware ? wareOf(step.setup.shaping) : null;
-  const met = ware ? found({ now: null, body: noBody(ware), glassIds: [] }) : bodyBefore(doc, step.id, namedGlasses(shelf));
+  const item = RECIPES[step.look].empty ? emptyItemOf(step.setup.shaping) : null;
+  const met = item ? found({ now: null, body: noBody(item), glassIds: [] }) : bodyBefore(doc, step.id, namedGlasses(shelf));
   if (!met.ok) return met;
   const { body, now } = met.value;
   const missing = (what: string, key: 'kilnId' | 'controllerId' | 'releaseId') =>
@@ -54,7 +54,7 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
   if (!kiln) return missing('kiln', 'kilnId');
   const controller = shelf.controllers.find(({ id }) => id === step.controllerId);
   if (!controller) return missing('controller', 'controllerId');
-  const release = ware || step.releaseId === undefined ? null : shelf.releases.find(({ id }) => id === step.releaseId);
+  const release = item || step.releaseId === undefined ? null : shelf.releases.find(({ id }) => id === step.releaseId);
   if (release === undefined) return missing('release', 'releaseId');
   const setup = asItStands(step.setup, shelf);
   const { kind, paper, wet, form, shelf: under } = setup;
@@ -67,9 +67,9 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
     setup: setUpOf({
       ...{ kind, paper },
       ...(wet ? { wet } : {}),
-      ...goingOn(ware ?? withinReach(shaping.value, form, body), now?.formed),
+      ...goingOn(item ?? withinReach(shaping.value, form, body), now?.formed),
       ...(release ? { coat: { name: release.name, ...coatOf(release) } } : {}),
-      ...(form && !ware ? { within: { form: form.shape, glass_m2: footprintArea(body.footprint), ...(under ? { shelf: under.shape } : {}) } } : {}),
+      ...(form && !item ? { within: { form: form.shape, glass_m2: footprintArea(body.footprint), ...(under ? { shelf: under.shape } : {}) } } : {}),
     }),
     kiln: constants,
     look: step.look,
@@ -86,20 +86,20 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
   const family = mainFamily(met.value, shelf);
   return found({
     firing: bounds ? { ...firing, seen: bounds } : firing,
-    familyName: family?.name ?? (ware ? WARE_NAMES[ware.of] : ''),
+    familyName: family?.name ?? (item ? EMPTY_ITEM_NAMES[item.of] : ''),
     ...(family ? { familyId: family.id } : {}),
     kilnName: kiln.name,
     controller,
-    layers: ware ? [drawnWare(ware)] : drawnLayers(now?.layers ?? [], shelf, body.footprint),
+    layers: item ? [drawnEmptyItem(item)] : drawnLayers(now?.layers ?? [], shelf, body.footprint),
     setup: {
       kind,
       paper: paper && !release,
       ...(wet ? { wet } : {}),
-      ...(ware ? { shaping: ware } : {}),
-      ...(form && !ware ? { form, ...(under ? { shelf: under } : {}) } : {}),
+      ...(item ? { shaping: item } : {}),
+      ...(form && !item ? { form, ...(under ? { shelf: under } : {}) } : {}),
     },
     engine: ENGINE_VERSION,
-    madeFrom: madeFromOf(ware ? { ...doc, footprint: body.footprint, dammed: false, journey: [step] } : doc, { ...step, setup }, ware ? 0 : index, shelf, {
+    madeFrom: madeFromOf(item ? { ...doc, footprint: body.footprint, dammed: false, journey: [step] } : doc, { ...step, setup }, item ? 0 : index, shelf, {
       kiln,
       controller,
       release,
@@ -109,10 +109,15 @@ export function snapshotOf<C extends Labelled & Controller>(doc: PieceDocument, 
 }
 
 /** Nothing of glass, within the outline of what is fired. */
-const noBody = (ware: Ware): Body => ({ glasses: [], layers: [], footprint: wareBody(ware).footprint, joined: true });
+const noBody = (item: EmptyItem): Body => ({ glasses: [], layers: [], footprint: emptyItemBody(item).footprint, joined: true });
 
 /** What is fired with no glass, as it is drawn. */
-export const drawnWare = ({ of, wall_m }: Ware): DrawnLayer => ({ name: WARE_NAMES[of], colour: WARE_MATERIALS[of].colour, thickness_m: wall_m, ware: of });
+export const drawnEmptyItem = ({ of, wall_m }: EmptyItem): DrawnLayer => ({
+  name: EMPTY_ITEM_NAMES[of],
+  colour: EMPTY_ITEM_MATERIALS[of].colour,
+  thickness_m: wall_m,
+  ware: of,
+});
 
 /** An edge that nobody said how far to bring down comes down no further than glass of its thickness can. */
 function withinReach(shaping: Shaping | undefined, form: PlannedSetUp['form'], body: Body): Shaping | undefined {

@@ -50,7 +50,7 @@ export interface FitAsked {
 
 /** What the fit before a firing is judged from: of glasses that touch, but for what was joined before it; null where nothing is asked. */
 export function fitBefore(doc: PieceDocument, step: PlannedStep, shelf: Shelf): FitAsked | null {
-  if (RECIPES[step.look].ware) return null;
+  if (RECIPES[step.look].empty) return null;
   const before = applySteps({ ...doc, journey: doc.journey.slice(0, placeOf(doc, step.id)) }, namedGlasses(shelf)).at(-1)?.body;
   if (!before) return null;
   const { layers, solid } = before;

@@ -10,7 +10,7 @@ export const HOLDS: readonly PlannedStep['setup']['kind'][] = ['inMould', 'inInv
 export function undoes(doc: Pick<PieceDocument, 'journey'>, step: Pick<PlannedStep, 'id' | 'look' | 'setup'>): string | null {
   const before = firingsOf({ journey: doc.journey.slice(0, placeOf(doc, step.id)) });
   const shaped = before.findLast(({ look }) => RECIPES[look].group === 'shaped' || RECIPES[look].fills);
-  if (!shaped || RECIPES[step.look].stays || RECIPES[step.look].ware || HOLDS.includes(step.setup.kind)) return null;
+  if (!shaped || RECIPES[step.look].stays || RECIPES[step.look].empty || HOLDS.includes(step.setup.kind)) return null;
   const name = RECIPES[step.look].name.toLowerCase();
   if (RECIPES[shaped.look].fills) return `With nothing to hold it, a ${name} softens what was cast: fine detail rounds, and what stands thin sags.`;
   return `With nothing to hold it, a ${name} lets what the ${RECIPES[shaped.look].name.toLowerCase()} before it has shaped sink flat again.`;

@@ -2,7 +2,7 @@
 import { METRES_PER_INCH, KILOGRAMS_PER_OUNCE, type Units, differenceIn, otherTemperature, otherUnits, temperatureIn } from '../units/convert';
 import { type Figure, formatDuration, formatRate, formatTemperature, text } from '../units/format';
 import { KELVIN_AT_0_C } from '../units/physical';
-import { CONE_RATE_C_PER_H, coneBendsAt } from '../ware/cones';
+import { CONE_RATE_C_PER_H, coneBendsAt } from '../emptyFiring/cones';
 import type { SameWorkAsked, SameWorkTold } from './sameWork';
 import type { ToldQuantity } from './told';
 import type { Reading, WrittenAs } from './written';

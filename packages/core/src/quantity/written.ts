@@ -14,7 +14,7 @@ import {
   parseVolume,
   unitsWritten,
 } from '../units/parse';
-import { CONES, type Cone } from '../ware/cones';
+import { CONES, type Cone } from '../emptyFiring/cones';
 
 export const WRITTEN_AS = ['temperature', 'rate', 'length', 'area', 'volume', 'mass', 'perArea', 'density', 'time', 'expansion'] as const;
 export type WrittenAs = (typeof WRITTEN_AS)[number];

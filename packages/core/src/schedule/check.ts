@@ -19,7 +19,7 @@ import { leastSoak } from './leastSoak';
 import { openingTemperature } from './opening';
 import type { Segment } from '../kiln/segment';
 import { pacesFrom } from './shelfPace';
-import { followed, wareFired, wareReadings } from './ware';
+import { followed, emptyFiringOf, emptyReadings } from './emptyFiring';
 import { ENGINE_VERSION } from '../version';
 
 export type LimitName =
@@ -122,11 +122,11 @@ export function evaluate(
   simulate: (input: SimulationInput) => SimulationResult = simulateFiring,
 ): Evaluation {
   const firing = resolved(asked);
-  const bare = wareFired(firing);
+  const bare = emptyFiringOf(firing);
   if (bare) {
     const input = followed(simulationOf(firing, segments, true));
     const simulation = simulate(input);
-    const readings = wareReadings(firing, bare, segments, input.segments, simulation).map((one) => judged(one));
+    const readings = emptyReadings(firing, bare, segments, input.segments, simulation).map((one) => judged(one));
     return { simulation: series ? simulation : withoutCurves(simulation), readings, work_perPa: { least: 0, mean: 0, most: 0 }, engine: ENGINE_VERSION };
   }
   // What cannot be is refused before anything is simulated.

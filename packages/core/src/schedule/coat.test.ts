@@ -170,10 +170,10 @@ describe('what is laid between', () => {
     expect(hours).toBeLessThan(bare.evaluation.simulation.total_s);
   });
 
-  test('stands for the paper of the usual kind, and not under a ware', () => {
+  test('stands for the paper of the usual kind, and not under an empty item', () => {
     const paper: Coat & { name: string } = { name: 'Own', kind: 'paper', weight_kg_m2: 0.4, top_C: 800 };
     expect(setUpOf({ kind: 'bareShelf', paper: true, coat: paper }).below).toHaveLength(2);
-    const ware = { kind: 'ware', of: 'shelf', wall_m: 0.016, wide_m: 0.3, long_m: 0.3 } as const;
-    expect(setUpOf({ kind: 'bareShelf', paper: false, shaping: ware, coat: paper }).coat).toBeUndefined();
+    const item = { kind: 'ware', of: 'shelf', wall_m: 0.016, wide_m: 0.3, long_m: 0.3 } as const;
+    expect(setUpOf({ kind: 'bareShelf', paper: false, shaping: item, coat: paper }).coat).toBeUndefined();
   });
 });

@@ -23,7 +23,7 @@ import { counted } from '../controller/counted';
 import { wholeDegrees } from './rounding';
 import { shortened } from './shorten';
 import { stepped } from './stepped';
-import { composeWare, followed, wareFired } from './ware';
+import { composeEmpty, followed, emptyFiringOf } from './emptyFiring';
 
 export interface Composed {
   segments: PurposefulSegment[];
@@ -48,7 +48,7 @@ const COARSE_INTERVALS = 16;
 export function compose(asked: FiringCase, units: Units = METRIC): Outcome<Composed> {
   const impossible = impossibleFiring(asked, units.length);
   if (impossible) return { ok: false, problem: impossible };
-  if (wareFired(asked)) return composedWare(resolved(asked), units);
+  if (emptyFiringOf(asked)) return composedEmpty(resolved(asked), units);
   const firing = resolved(asked);
   const first = composeAs(firing, units);
   if (!first.ok || asked.school.heat === 'hotter') return first;
@@ -152,14 +152,14 @@ function asKeyed(
 }
 
 /** Of what has no glass in it. */
-function composedWare(asked: ResolvedFiring, units: Units): Outcome<Composed> {
-  const fired = wareFired(asked);
+function composedEmpty(asked: ResolvedFiring, units: Units): Outcome<Composed> {
+  const fired = emptyFiringOf(asked);
   const corrections = asked.corrections ?? NO_CORRECTIONS;
   const firing: ResolvedFiring = { ...asked, corrections: { ...corrections, offset_K: 0 } };
   const simulate = rememberingSimulator();
   if (fired === null) return refused('no-ware', 'setup.shaping', 'Nothing is named that is to be fired.');
   const written = (at_C: number): string => text(formatTemperature(at_C, units.temperature));
-  const composed = composeWare(firing, fired, (segments) => simulate(followed(simulationOf(firing, segments, true))), corrections.offset_K, written);
+  const composed = composeEmpty(firing, fired, (segments) => simulate(followed(simulationOf(firing, segments, true))), corrections.offset_K, written);
   if (!composed.ok) return composed;
   const { segments, evaluations } = composed.value;
   const remarks: string[] = [];

@@ -5,8 +5,8 @@ import { type Figure, formatDifference, formatDuration, formatRate, formatStress
 import { type Evaluation, type LimitName, heatWorkBand } from './check';
 import type { FiringCase } from './firingCase';
 import type { PurposefulSegment } from '../kiln/segment';
-import { wareFired } from './ware';
-import { paceOfWare } from './wareWords';
+import { emptyFiringOf } from './emptyFiring';
+import { paceOfEmpty } from './emptyFiringWords';
 import { ROLE_NAMES, ownFigures } from './words';
 
 type Pair = [before: PurposefulSegment | null, after: PurposefulSegment | null];
@@ -76,7 +76,7 @@ function outcome({ firing, evaluation }: Judgement, { temperature: unit, length 
   const residual = worst(evaluation, 'residual');
   const relief = simulation.segments.at(-1)?.reliefLeft ?? null;
   return [
-    ['heat work', wareFired(firing) ? NONE : percent(heatWorkBand(firing, work).shown)],
+    ['heat work', emptyFiringOf(firing) ? NONE : percent(heatWorkBand(firing, work).shown)],
     ['squeeze', squeeze ? percent(squeeze.value / squeeze.allowed) : NONE],
     ['relief left', relief === null ? NONE : percent(relief)],
     ['haze', haze ? formatDuration(haze.value) : NONE],
@@ -88,10 +88,10 @@ function outcome({ firing, evaluation }: Judgement, { temperature: unit, length 
 }
 
 /** The same where nothing of glass was fired. */
-function outcomeOfWare({ firing, evaluation }: Judgement, units: Units): [string, Figure][] {
+function outcomeOfEmpty({ firing, evaluation }: Judgement, units: Units): [string, Figure][] {
   const { simulation, readings } = evaluation;
   const [own] = ownFigures(firing, evaluation, units);
-  const pace = paceOfWare(readings);
+  const pace = paceOfEmpty(readings);
   return [
     ['done', own ? { figure: `${own.label} ${own.figure}`, unit: own.unit } : NONE],
     ['through it', formatDifference(Math.max(0, ...simulation.segments.map(({ deltaT_max_K }) => deltaT_max_K)), units.temperature)],
@@ -102,8 +102,8 @@ function outcomeOfWare({ firing, evaluation }: Judgement, units: Units): [string
 
 /** The same figures of two firings side by side. */
 export function consequences(before: Judgement, after: Judgement, units: Units): Consequence[] {
-  const wares = wareFired(before.firing) && wareFired(after.firing);
-  const [first, second] = [before, after].map((one) => (wares ? outcomeOfWare(one, units) : outcome(one, units)));
+  const emptyItems = emptyFiringOf(before.firing) && emptyFiringOf(after.firing);
+  const [first, second] = [before, after].map((one) => (emptyItems ? outcomeOfEmpty(one, units) : outcome(one, units)));
   return first.map(([what, figure], i) => ({ what, before: figure, after: second[i][1], differs: text(figure) !== text(second[i][1]) }));
 }
 

@@ -7,9 +7,9 @@ import type { GlassConstants } from '../glass/constants';
 import type { KilnConstants } from '../kiln/kiln';
 import type { Controller } from '../controller/profile';
 import { type Look, RECIPES } from '../look/recipes/all';
-import { wareOf } from '../look/shaping';
+import { emptyItemOf } from '../look/shaping';
 import { type Outcome, found, refused } from '../problem';
-import { inertAs } from '../ware/wares';
+import { inertAs } from '../emptyFiring/emptyItems';
 import type { Limits } from './limits';
 
 /** Where practitioners differ. 'auto' takes the lower soak for thick bodies. */
@@ -41,10 +41,10 @@ export interface FiringCase {
 
 export const DEFAULT_SCHOOL: School = { soak: 'auto', heat: 'cooler' };
 
-/** What the whole piece is computed as: its glass, or what a ware is followed as. */
+/** What the whole piece is computed as: its glass, or what an empty item is followed as. */
 export function glassOf({ body, setup }: Pick<FiringCase, 'body' | 'setup'>): GlassConstants {
-  const ware = wareOf(setup.shaping);
-  return body.glasses.length === 0 && ware ? inertAs(ware.of) : mainGlass(body);
+  const item = emptyItemOf(setup.shaping);
+  return body.glasses.length === 0 && item ? inertAs(item.of) : mainGlass(body);
 }
 
 /** Of what has no glass no look can be told. */

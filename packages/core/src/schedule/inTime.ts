@@ -108,7 +108,7 @@ function spread({ body, look }: FiringCase, shape: Ghost): Ghost {
 /** The glass at any time of an evaluation with a series; null of one without, or of a firing with no glass in it. */
 export function glassInTime(firing: FiringCase, evaluation: Evaluation): ((at_s: number) => GlassAt) | null {
   const { series } = evaluation.simulation;
-  const sums = hasGlass(firing).ok && !RECIPES[firing.look].ware ? sumsOf(firing, evaluation) : null;
+  const sums = hasGlass(firing).ok && !RECIPES[firing.look].empty ? sumsOf(firing, evaluation) : null;
   if (!series || !sums) return null;
   const { body, look, setup } = firing;
   const { glass } = resolved(firing);

@@ -1,7 +1,7 @@
 /** What of this room is used outside of the core. */
 export type { Body } from './firingCase';
 export { DEFAULT_LIMITS } from './limits';
-export { BARE_SHELF, SETUP_KINDS, SETUP_NAMES, type SetUpKind, setUpOf, SETUPS, WARE_SETUPS, type Wet, WETS, withPaper } from './setups';
+export { BARE_SHELF, SETUP_KINDS, SETUP_NAMES, type SetUpKind, setUpOf, SETUPS, EMPTY_SETUPS as EMPTY_SETUPS, type Wet, WETS, withPaper } from './setups';
 export { DEFAULT_SCHOOL, type FiringCase, glassOf, type School } from './firingCase';
 export { resolved, simulationOf } from './resolved';
 export { type Moments, momentsOf } from './moments';
@@ -10,8 +10,8 @@ export { brokenOf, evaluate, type Evaluation, heatWorkBand, type LimitName, marg
 export { compose, tightest } from './compose';
 export { settlesGrains } from './firstGuess';
 export { impossibleFiring } from './possible';
-export { wareFired } from './ware';
-export { paceOfWare } from './wareWords';
+export { emptyFiringOf } from './emptyFiring';
+export { paceOfEmpty } from './emptyFiringWords';
 export { slipDoes, slipSentence } from './slipWords';
 export { brokenSentence, heatWorkFigures, inDamSentence, ownFigures, readingPhrase, ROLE_NAMES, TERMS, verdictOf, whyOf } from './words';
 export { type GlassAt, glassInTime } from './inTime';

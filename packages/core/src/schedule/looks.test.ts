@@ -132,7 +132,7 @@ describe('landmarks', () => {
 });
 
 describe('every look on every set-up', () => {
-  const looks = LOOKS.filter((look) => !RECIPES[look].ware);
+  const looks = LOOKS.filter((look) => !RECIPES[look].empty);
   const all = looks.flatMap((look) => (Object.keys(SETUPS) as SetUpKind[]).map((setup) => [look, setup] as const));
 
   test.each(all)('a %s, %s, keeps every limit and says why', (look, setup) => {
@@ -398,7 +398,7 @@ describe('heat work is one percentage with its band', () => {
     expect(band).toMatch(look === 'slump' ? /^of 50–250$/ : /^of \d\d–1\d\d$/);
   });
 
-  test.each(LOOKS.filter((look) => !RECIPES[look].ware).map((look) => [look]))(
+  test.each(LOOKS.filter((look) => !RECIPES[look].empty).map((look) => [look]))(
     'a %s has an end above its least, at most five times that, and says what comes past it',
     (look) => {
       const firing = caseOf(look, look === 'slump' || look === 'drape' || RECIPES[look].frees ? 0.006 : 0.012);

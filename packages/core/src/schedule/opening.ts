@@ -7,7 +7,7 @@
 import type { FiringCase } from './firingCase';
 import type { Limits } from './limits';
 import { resolved } from './resolved';
-import { wareFired } from './ware';
+import { emptyFiringOf } from './emptyFiring';
 import { restrainedDifference } from '../glass/constants';
 /** Still room air on a body just out of the kiln, radiation included, W/(m²K). */
 const ROOM_EXCHANGE_W_m2K = 10;
@@ -34,7 +34,7 @@ export function openingCeiling({ open_C, openThick_C, thick_m }: Pick<Limits, 'o
 /** Highest kiln temperature, °C, at which the kiln may be opened. */
 export function openingTemperature(firing: FiringCase): number {
   // A shelf or a mould is taken out with the hands.
-  if (wareFired(firing)) return firing.limits.open_C;
+  if (emptyFiringOf(firing)) return firing.limits.open_C;
   const { kiln, limits, glass, depth_m } = resolved(firing);
   const depth = depth_m.fired;
   const biot = (ROOM_EXCHANGE_W_m2K * depth) / glass.conductivity_W_mK;

@@ -15,8 +15,8 @@ import { type Problem, refused } from '../problem';
 import type { LengthUnit } from '../units/convert';
 import { formatLength, text } from '../units/format';
 import { type FiringCase, hasGlass } from './firingCase';
-import { impossibleWare, wareFired } from './ware';
-import { wareBody } from '../ware/wares';
+import { impossibleEmpty, emptyFiringOf } from './emptyFiring';
+import { emptyItemBody } from '../emptyFiring/emptyItems';
 
 type Shaped = Pick<FiringCase, 'body' | 'setup' | 'kiln' | 'look'>;
 type Former = Extract<Shaping, { kind: 'former' }>;
@@ -122,8 +122,8 @@ export function impossibleFiring(firing: Shaped, unit: LengthUnit): Problem | nu
   const { shaping } = setup;
   const { asks, name } = RECIPES[look];
   if (asks && shaping?.kind !== asks.kind) return problem('setup.shaping', `A ${name.toLowerCase()} has to know ${asks.what}.`);
-  const bare = wareFired(firing);
-  if (bare) return impossibleWare(firing) ?? kilnProblem({ ...firing, body: { ...wareBody(bare.ware) } }, written);
+  const bare = emptyFiringOf(firing);
+  if (bare) return impossibleEmpty(firing) ?? kilnProblem({ ...firing, body: { ...emptyItemBody(bare.item) } }, written);
   const glass = hasGlass(firing);
   if (!glass.ok) return glass.problem;
   const shape =

@@ -369,8 +369,8 @@ describe('what the glass lies on', () => {
       ...tile,
       setup: setUpOf({ kind: 'bareShelf', paper: false, ...(form ? { within: { form, glass_m2: footprintArea(tile.body.footprint) } } : {}) }),
     });
-    const ware = { of: 'shelf', wall_m: 0.02, long_m: 0.5, wide_m: 0.45 } as const;
-    const dried = { ...bodyOf('a primed shelf'), setup: setUpOf({ kind: 'bareShelf', paper: false, wet: 'damp', shaping: { kind: 'ware', ...ware } }) };
+    const item = { of: 'shelf', wall_m: 0.02, long_m: 0.5, wide_m: 0.45 } as const;
+    const dried = { ...bodyOf('a primed shelf'), setup: setUpOf({ kind: 'bareShelf', paper: false, wet: 'damp', shaping: { kind: 'ware', ...item } }) };
     const pace = (firing: FiringCase): number => standPace(resolved(firing)).C_per_h;
     expect(pace(on(shelf()))).toBeCloseTo(pace(dried), 9);
     expect(pace(dried)).toBeCloseTo((280 * 0.6 ** 1.5 * 16) / 20, 6);

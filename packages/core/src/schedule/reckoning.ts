@@ -21,9 +21,9 @@ import { SHELF_PAST_C, SHELF_REFERENCE_M } from './shelfPace';
 import type { FiringCase } from './firingCase';
 import { openingCeiling, openingTemperature } from './opening';
 import type { Segment } from '../kiln/segment';
-import { CONE_RATE_C_PER_H, coneBends } from '../ware/cones';
-import { WARE_MATERIALS } from '../ware/wares';
-import { wareFired } from './ware';
+import { CONE_RATE_C_PER_H, coneBends } from '../emptyFiring/cones';
+import { EMPTY_ITEM_MATERIALS } from '../emptyFiring/emptyItems';
+import { emptyFiringOf } from './emptyFiring';
 
 const scientific = (value: number): string => {
   const power = Math.floor(Math.log10(Math.abs(value)));
@@ -83,17 +83,17 @@ function columnLines({ firing: { body, changes }, segments, reading, units }: Qu
   ];
 }
 
-/** The reckoning of a ware, where it is another than that of glass. */
-function wareLines({ firing, reading, units }: Question): string[] | null {
-  const bare = wareFired(firing);
+/** The reckoning of an empty item, where it is another than that of glass. */
+function emptyLines({ firing, reading, units }: Question): string[] | null {
+  const bare = emptyFiringOf(firing);
   if (bare === null) return null;
-  const { ware, recipe } = bare;
+  const { item, recipe } = bare;
   const degrees = (celsius: number): string => text(formatTemperature(celsius, units.temperature));
   const rate = (C_per_h: number): string => text(formatRate(C_per_h, units.temperature));
-  const wall = text(formatLength(ware.wall_m, units.length));
+  const wall = text(formatLength(item.wall_m, units.length));
   switch (reading.limit) {
     case 'heldThrough': {
-      const { dry, top } = recipe.plan(ware, firing.setup.wet !== undefined);
+      const { dry, top } = recipe.plan(item, firing.setup.wet !== undefined);
       const held = reading.allowed === top?.for_s ? top : (dry ?? top);
       return [
         ...(held
@@ -105,14 +105,14 @@ function wareLines({ firing, reading, units }: Question): string[] | null {
     case 'coneLeast':
     case 'coneMost':
       return [
-        ...(ware.cone === undefined
+        ...(item.cone === undefined
           ? []
-          : [`Cone ${ware.cone} bends near ${degrees(coneBends(ware.cone))} where the last hours climb at ${rate(CONE_RATE_C_PER_H)}.`]),
+          : [`Cone ${item.cone} bends near ${degrees(coneBends(item.cone))} where the last hours climb at ${rate(CONE_RATE_C_PER_H)}.`]),
         'Work ∫exp(−Θ/T)dt of the coldest place, T in kelvin and Θ 120 000 K, told as the end of such a climb; half-way to the next cone it counts as that.',
         'Typical of large cones: the chart that came with yours stands above it.',
       ];
     case 'mouldPace': {
-      const { pace, cools } = WARE_MATERIALS[ware.of];
+      const { pace, cools } = EMPTY_ITEM_MATERIALS[item.of];
       return [
         ...(pace
           ? [
@@ -131,8 +131,8 @@ function wareLines({ firing, reading, units }: Question): string[] | null {
 }
 
 function linesOf(question: Question): string[] {
-  const ofWare = wareLines(question);
-  if (ofWare) return ofWare;
+  const ofEmpty = emptyLines(question);
+  if (ofEmpty) return ofEmpty;
   const { firing, segments, evaluation, reading, units } = question;
   const { limits, kiln, corrections, glass, viscosity: vft, depth_m, stand, workFactor } = firing;
   const segment = segments[reading.segment];
@@ -318,7 +318,7 @@ function plainly({ limit }: Reading): string {
 }
 
 /** The same of what has no glass in it, where it is otherwise. */
-const WARE_PLAINLY: Partial<Record<Reading['limit'], string>> = {
+const EMPTY_PLAINLY: Partial<Record<Reading['limit'], string>> = {
   shelfPace: 'A large shelf that is hurried cracks: its middle lags behind its edges.',
   opening: 'A hot shelf or mould burns hands and cracks in cold air.',
   mouldPace: 'A wall swells and shrinks in leaps as its quartz or its binder changes; hurried through them it cracks.',
@@ -348,7 +348,7 @@ export function reckoningOf(asked: Asked): string[] {
     }
   };
   return [
-    (wareFired(question.firing) ? WARE_PLAINLY[reading.limit] : undefined) ?? plainly(reading),
+    (emptyFiringOf(question.firing) ? EMPTY_PLAINLY[reading.limit] : undefined) ?? plainly(reading),
     `Simulated ${written(reading.value)}; ${reading.sense === 'atMost' ? 'at most' : 'at least'} ${written(reading.allowed)}: ${margin >= 0 ? `${margin} % to spare` : `${-margin} % over`}.`,
     ...linesOf(question),
   ];

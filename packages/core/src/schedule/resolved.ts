@@ -31,7 +31,7 @@ import { type Outcome, found, valueOf } from '../problem';
 import { type FiringCase, hasGlass } from './firingCase';
 import { overGlass, roundGlass, usualStand } from './setups';
 import type { ResolvedFiring } from './resolvedFiring';
-import { resolvedWare, wareFired } from './ware';
+import { resolvedEmpty, emptyFiringOf } from './emptyFiring';
 
 /** Layers of grains are counted with their neighbour: they melt into it before anything else happens. */
 const THINNEST_LAYER_M = 0.0008;
@@ -148,8 +148,8 @@ const isRushed = (body: BodyInput): boolean =>
 /** What has been resolved before is handed back as it is. */
 export function resolved(firing: FiringCase): ResolvedFiring {
   if (isResolved(firing)) return firing;
-  const bare = wareFired(firing);
-  if (bare) return resolvedWare(firing, bare.ware);
+  const bare = emptyFiringOf(firing);
+  if (bare) return resolvedEmpty(firing, bare.item);
   const { body, setup, kiln } = firing;
   valueOf(hasGlass(firing));
   const glass = mainGlass(body);

@@ -6,8 +6,8 @@ import type { Face } from '../heat/exchange';
 import type { StackLayer } from '../heat/stack';
 import { bearsUnevenHeat, formPace, materialOf } from '../form/materials';
 import { type FormShape, alongOf, plateOf } from '../form/shape';
-import type { Ware } from '../ware/wares';
-import { type Shaping, cavityOf, wareOf } from '../look/shaping';
+import type { EmptyItem } from '../emptyFiring/emptyItems';
+import { type Shaping, cavityOf, emptyItemOf } from '../look/shaping';
 import { type Coat, isLaid } from '../release/coat';
 
 type SupportLayer = Extract<StackLayer, { of: 'support' }>;
@@ -165,10 +165,10 @@ export interface ChosenSetUp {
 
 /** The set-up that is meant: with what is under the glass, and with the wall and the core of a mould as thick as they are. */
 export function setUpOf({ kind, paper, wet, shaping, coat, within }: ChosenSetUp): SetUp {
-  const ware = wareOf(shaping);
-  const stands = within && !ware ? inForm(SETUPS[kind], within) : SETUPS[kind];
+  const item = emptyItemOf(shaping);
+  const stands = within && !item ? inForm(SETUPS[kind], within) : SETUPS[kind];
   const under = coat ? coated(stands, coat) : paper ? withPaper(stands) : stands;
-  return { ...(ware ? standingOf(under, ware) : within ? under : walled(under, shaping)), ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}) };
+  return { ...(item ? standingOf(under, item) : within ? under : walled(under, shaping)), ...(wet ? { wet } : {}), ...(shaping ? { shaping } : {}) };
 }
 
 /** Forms under the glass, which are warmed through it or through which it is warmed; a dam stands beside it. */
@@ -226,14 +226,14 @@ function inForm(setup: SetUp, { form, glass_m2, shelf }: NonNullable<ChosenSetUp
   };
 }
 
-/** What a ware stands on: a shelf that is fired itself lies on no other, and no mould in another. */
-const standingOf = ({ pace: _pace, above: _above, coat: _coat, ...setup }: SetUp, { of }: Ware): SetUp => ({
+/** What an empty item stands on: a shelf that is fired itself lies on no other, and no mould in another. */
+const standingOf = ({ pace: _pace, above: _above, coat: _coat, ...setup }: SetUp, { of }: EmptyItem): SetUp => ({
   ...setup,
   below: setup.below.filter((layer) => !isMould(layer) && !(of === 'shelf' && layer === SHELF)),
 });
 
 /** Set-ups that something other than glass can be fired on. */
-export const WARE_SETUPS = ['bareShelf', 'raisedShelf', 'floorShelf', 'board'] as const satisfies readonly SetUpKind[];
+export const EMPTY_SETUPS = ['bareShelf', 'raisedShelf', 'floorShelf', 'board'] as const satisfies readonly SetUpKind[];
 
 const isMould = (layer: SupportLayer): boolean => layer === INVESTMENT || layer === CLAY_WALL;
 

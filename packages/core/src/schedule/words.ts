@@ -20,8 +20,8 @@ import { NO_CORRECTIONS } from '../learn/corrections';
 import { soaksLower } from './firstGuess';
 import { standPace } from './shelfPace';
 import { impossibleFiring, shapeNotes } from './possible';
-import { wareFired } from './ware';
-import { brokenWare, hurriedWare, conePhrase, figureOfWare, heldPhrase, sentencesOfWare, whyOfWare } from './wareWords';
+import { emptyFiringOf } from './emptyFiring';
+import { brokenEmpty, hurriedEmpty, conePhrase, emptyFigure, heldPhrase, sentencesOfEmpty, whyOfEmpty } from './emptyFiringWords';
 import { hottestSegment } from '../heat/regimes';
 import type { PurposefulSegment, Role, Segment } from '../kiln/segment';
 import type { OwnFigure } from '../look/recipe';
@@ -57,8 +57,8 @@ const LONG_REACH = 40;
 /** A few words on why the segment is there, for this body. */
 export function whyOf(asked: FiringCase, { role, rate_C_per_h }: Pick<PurposefulSegment, 'role' | 'rate_C_per_h'>, unit: LengthUnit): string {
   const firing = resolved(asked);
-  const bare = wareFired(firing);
-  if (bare) return whyOfWare(bare, { role, rate_C_per_h }, unit, RECIPES[firing.look].reaches);
+  const bare = emptyFiringOf(firing);
+  if (bare) return whyOfEmpty(bare, { role, rate_C_per_h }, unit, RECIPES[firing.look].reaches);
   const depth = text(formatLength(firing.depth_m.fired, unit));
   switch (role) {
     case 'dry':
@@ -198,7 +198,7 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
   const { value, allowed } = reading;
   const over = text(formatDifference(value - allowed, unit));
   const aim = `a ${RECIPES[look].name.toLowerCase()}`;
-  if (RECIPES[look].ware && (reading.limit === 'shelfPace' || reading.limit === 'mouldPace')) return hurriedWare(reading, unit);
+  if (RECIPES[look].empty && (reading.limit === 'shelfPace' || reading.limit === 'mouldPace')) return hurriedEmpty(reading, unit);
   switch (reading.limit) {
     case 'kilnTop':
       return `${over} above what this kiln may be asked for.`;
@@ -245,7 +245,7 @@ export function brokenSentence(reading: Reading, { temperature: unit, length }: 
     case 'heldThrough':
     case 'coneLeast':
     case 'coneMost':
-      return brokenWare(reading, unit);
+      return brokenEmpty(reading, unit);
   }
 }
 
@@ -260,10 +260,10 @@ export function verdictOf(asked: FiringCase, { readings, simulation, work_perPa 
   else if (broken.length === 0 && !impossible) said.push('Keeps every limit.');
   if (broken.length > 0) said.push(`Breaks ${broken.length} ${broken.length === 1 ? 'limit' : 'limits'}.`);
   said.push(...correctionSentences(firing, units), ...seenSentences(firing, work_perPa.mean));
-  const bare = wareFired(firing);
+  const bare = emptyFiringOf(firing);
   if (bare) {
     const apart_K = Math.max(...simulation.segments.map(({ deltaT_max_K }) => deltaT_max_K));
-    return [...said, ...(impossible ? [] : sentencesOfWare(bare, readings, apart_K, units)), ...shapeNotes(firing, units.length)];
+    return [...said, ...(impossible ? [] : sentencesOfEmpty(bare, readings, apart_K, units)), ...shapeNotes(firing, units.length)];
   }
   const stays = readings.find(({ limit, ok }) => limit === 'residual' && ok);
   if (stays)
@@ -279,8 +279,8 @@ export function verdictOf(asked: FiringCase, { readings, simulation, work_perPa 
 
 /** What this kind of firing tells of itself, by its recipe. */
 export function ownFigures(asked: FiringCase, { readings, work_perPa }: Pick<Evaluation, 'readings' | 'work_perPa'>, units: Units): OwnFigure[] {
-  const bare = wareFired(asked);
-  if (bare) return figureOfWare(bare, readings, units);
+  const bare = emptyFiringOf(asked);
+  if (bare) return emptyFigure(bare, readings, units);
   const { body, look, limits, setup } = asked;
   return RECIPES[look].tells?.({ body, works: limits.works_perPa, ...(setup.shaping ? { shaping: setup.shaping } : {}) }, work_perPa.mean, units) ?? [];
 }
@@ -307,7 +307,7 @@ function correctionSentences({ corrections = NO_CORRECTIONS, workFactor, look }:
   const said: string[] = [];
   if (offset_K !== 0)
     said.push(
-      `Keyed ${off} ${offset_K > 0 ? 'hotter' : 'cooler'}, because the controller reads so much ${offset_K > 0 ? 'over' : 'under'} ${RECIPES[look].ware ? 'what is fired' : 'the glass'}.`,
+      `Keyed ${off} ${offset_K > 0 ? 'hotter' : 'cooler'}, because the controller reads so much ${offset_K > 0 ? 'over' : 'under'} ${RECIPES[look].empty ? 'what is fired' : 'the glass'}.`,
     );
   if (workFactor !== 1)
     said.push(

@@ -12,7 +12,7 @@ import { parseDuration, parseRate, parseTemperature } from '../units/parse';
 import { ROOM_C } from '../units/physical';
 import type { FiringCase } from './firingCase';
 import { openingTemperature } from './opening';
-import { wareFired } from './ware';
+import { emptyFiringOf } from './emptyFiring';
 
 export interface WrittenRow {
   rate: string;
@@ -160,14 +160,14 @@ const AFTER: Record<'glass' | 'ware', readonly Role[]> = { glass: ['drop', 'firs
 
 /** Each segment with what it is for, by where it stands: the hottest works, what follows it drops and soaks, then cools. */
 export function withRoles(segments: readonly Segment[], firing: FiringCase): PurposefulSegment[] {
-  const ware = wareFired(firing) !== null;
+  const item = emptyFiringOf(firing) !== null;
   const hottest = Math.max(hottestSegment(segments), 0);
   // One solid has no air to let out.
-  const squeezes = !ware && !firing.body.joined;
+  const squeezes = !item && !firing.body.joined;
   const squeeze = segments.findLastIndex(
     ({ target_C, hold_s }, i) => squeezes && i < hottest && hold_s >= SQUEEZE_LEAST_S && segments[hottest].target_C - target_C < SQUEEZE_WITHIN_K,
   );
-  const after = AFTER[ware ? 'ware' : 'glass'];
+  const after = AFTER[item ? 'ware' : 'glass'];
   return segments.map((segment, i) => {
     const last = i === segments.length - 1 && segment.rate_C_per_h === null && segment.hold_s === 0;
     const cools = last && i > hottest ? 'lastCool' : (after[i - hottest - 1] ?? 'lastCool');

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { figure, oneOf, quantity } from '../../contract/quantity';
-import { CONES } from '../../ware/cones';
+import { CONES } from '../../emptyFiring/cones';
 
 export const summary = 'The cone that a last climb and hold come to, and where a cone bends at another rate';
 

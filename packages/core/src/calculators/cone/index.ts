@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { coneAfter, coneAt, coneBends, coneBendsAt } from '../../ware/cones';
+import { coneAfter, coneAt, coneBends, coneBendsAt } from '../../emptyFiring/cones';
 import { calculator } from '../calculator';
 import type { request } from './contract';
 

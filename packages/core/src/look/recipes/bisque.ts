@@ -1,13 +1,13 @@
 import type { Recipe } from '../recipe';
-import { UNDER_THE_BOIL, WARE } from './ware';
+import { UNDER_THE_BOIL, EMPTY_FIRING } from './emptyFiring';
 
 const USUAL_WALL_M = 0.01;
 
 export const bisque: Recipe = {
-  ...WARE,
+  ...EMPTY_FIRING,
   name: 'Bisque of a clay mould',
   reaches: 'raw clay becomes a mould, hard and open',
-  ware: {
+  empty: {
     of: ['clay'],
     toCone: true,
     asksDamp: true,

@@ -1,5 +1,5 @@
 import type { Recipe } from '../recipe';
-import { UNDER_THE_BOIL, WARE } from './ware';
+import { UNDER_THE_BOIL, EMPTY_FIRING } from './emptyFiring';
 
 /** By hour and wall: what burns away has to get out, and air has to get in. */
 const OF_A_MOULD_S = 2 * 3600;
@@ -7,10 +7,10 @@ const OF_FIBRE_S = 1800;
 const USUAL_WALL_M = 0.025;
 
 export const burnOut: Recipe = {
-  ...WARE,
+  ...EMPTY_FIRING,
   name: 'Burning out',
   reaches: 'binder, paper or the rest of the wax burns away',
-  ware: {
+  empty: {
     of: ['plaster', 'castable', 'fibre', 'fired'],
     asksDamp: true,
     tells: 'top',

@@ -1,26 +1,26 @@
-import { WARE_MATERIALS, type Ware } from '../../ware/wares';
+import { EMPTY_ITEM_MATERIALS, type EmptyItem } from '../../emptyFiring/emptyItems';
 import { STEAM } from '../drawn';
 import type { Recipe } from '../recipe';
-import { UNDER_THE_BOIL, WARE } from './ware';
+import { UNDER_THE_BOIL, EMPTY_FIRING } from './emptyFiring';
 
 /** Water comes out of a wall by the square of how thick it is. Typical: only weighing tells. */
-const bySquare = ({ of, wall_m }: Ware, for_s: number): number => for_s * (wall_m / (WARE_MATERIALS[of].pace?.wall_m ?? wall_m)) ** 2;
+const bySquare = ({ of, wall_m }: EmptyItem, for_s: number): number => for_s * (wall_m / (EMPTY_ITEM_MATERIALS[of].pace?.wall_m ?? wall_m)) ** 2;
 
 export const dryMould: Recipe = {
-  ...WARE,
+  ...EMPTY_FIRING,
   name: 'Drying of an empty mould',
   reaches: 'its water leaves, first what is free, then what is bound',
-  ware: {
+  empty: {
     of: ['plaster', 'castable', 'fired'],
     tells: 'dry',
     label: 'warm, unboiled',
-    plan(ware) {
+    plan(item) {
       // Gypsum gives up its water from 120 to 180 °C, a castable's binder until 350; a fired mould has only its fresh coat to lose.
-      if (ware.of === 'fired') return { dry: { ...UNDER_THE_BOIL, for_s: 3600 }, top: { at_C: 260, through_C: 230, for_s: 900 } };
-      const dry = { ...UNDER_THE_BOIL, for_s: bySquare(ware, 8 * 3600) };
-      return ware.of === 'plaster'
-        ? { dry, top: { at_C: 200, through_C: 180, for_s: bySquare(ware, 2 * 3600) } }
-        : { dry, top: { at_C: 360, through_C: 330, for_s: bySquare(ware, 3600) } };
+      if (item.of === 'fired') return { dry: { ...UNDER_THE_BOIL, for_s: 3600 }, top: { at_C: 260, through_C: 230, for_s: 900 } };
+      const dry = { ...UNDER_THE_BOIL, for_s: bySquare(item, 8 * 3600) };
+      return item.of === 'plaster'
+        ? { dry, top: { at_C: 200, through_C: 180, for_s: bySquare(item, 2 * 3600) } }
+        : { dry, top: { at_C: 360, through_C: 330, for_s: bySquare(item, 3600) } };
     },
   },
   drawn: { form: 'M8 36 V14 H15 Q18 30 36 30 Q54 30 57 14 H64 V36 Z', lines: STEAM },

@@ -1,12 +1,12 @@
 import { STEAM } from '../drawn';
 import type { Recipe } from '../recipe';
-import { UNDER_THE_BOIL, WARE } from './ware';
+import { UNDER_THE_BOIL, EMPTY_FIRING } from './emptyFiring';
 
 export const dryShelf: Recipe = {
-  ...WARE,
+  ...EMPTY_FIRING,
   name: 'Drying of a shelf',
   reaches: 'fresh primer dries and lets go of its last water',
-  ware: {
+  empty: {
     of: ['shelf'],
     tells: 'top',
     label: 'dry through',

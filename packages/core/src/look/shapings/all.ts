@@ -7,6 +7,8 @@ import { hollow } from './hollow';
 import { press } from './press';
 import { ring } from './ring';
 import { strips } from './strips';
-import { ware } from './ware';
+import { emptyItem } from './ware';
 
-export const SHAPINGS = { hollow, former, strips, ring, press, cavity, core, reservoir, drain, ware } as const satisfies { [K in ShapingKind]: Figures<K> };
+export const SHAPINGS = { hollow, former, strips, ring, press, cavity, core, reservoir, drain, ware: emptyItem } as const satisfies {
+  [K in ShapingKind]: Figures<K>;
+};

@@ -4,7 +4,7 @@ import type { Figures } from './declare';
 
 const SIDE_M = { least: 0.02, most: 2 };
 
-export const ware = {
+export const emptyItem = {
   wall_m: {
     title: 'Wall',
     field: 'ware',

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { GlassInputSchema } from '../../../contract/glass';
 import { UnitsSchema, figure, quantity, words } from '../../../contract/quantity';
 import { WRITTEN_AS } from '../../../quantity/written';
-import { CONES } from '../../../ware/cones';
+import { CONES } from '../../../emptyFiring/cones';
 import { GLASS } from '../../samples';
 
 export const summary = 'What was written, read as all that it can mean; the same heat work at another temperature, for another hold, in another kiln';

@@ -1,37 +1,37 @@
 /** What is said of a firing with no glass in it, in the units asked for. */
 import type { PurposefulSegment } from '../kiln/segment';
-import type { OwnFigure, WareRecipe } from '../look/recipe';
+import type { OwnFigure, EmptyRecipe } from '../look/recipe';
 import { type LengthUnit, type TemperatureUnit, type Units, differenceIn } from '../units/convert';
 import { type Figure, formatDifference, formatDuration, formatLength, formatRate, formatTemperature, text } from '../units/format';
-import { CONE_RATE_C_PER_H, coneAt } from '../ware/cones';
-import { WARE_MATERIALS, WARE_NAMES, type Ware } from '../ware/wares';
+import { CONE_RATE_C_PER_H, coneAt } from '../emptyFiring/cones';
+import { EMPTY_ITEM_MATERIALS, EMPTY_ITEM_NAMES, type EmptyItem } from '../emptyFiring/emptyItems';
 import type { Reading } from './check';
 
 interface Fired {
-  ware: Ware;
-  recipe: WareRecipe;
+  item: EmptyItem;
+  recipe: EmptyRecipe;
 }
 
 /** 'plaster mould, wall 25 mm'. */
-export const wareWords = ({ of, wall_m }: Ware, unit: LengthUnit): string =>
-  `${WARE_NAMES[of].toLowerCase()}, ${of === 'shelf' || of === 'fibre' ? '' : 'wall '}${text(formatLength(wall_m, unit))}${of === 'shelf' || of === 'fibre' ? ' thick' : ''}`;
+export const emptyFiringWords = ({ of, wall_m }: EmptyItem, unit: LengthUnit): string =>
+  `${EMPTY_ITEM_NAMES[of].toLowerCase()}, ${of === 'shelf' || of === 'fibre' ? '' : 'wall '}${text(formatLength(wall_m, unit))}${of === 'shelf' || of === 'fibre' ? ' thick' : ''}`;
 
 /** Why a segment is there. */
-export function whyOfWare(
-  { ware }: Fired,
+export function whyOfEmpty(
+  { item }: Fired,
   { role, rate_C_per_h }: Pick<PurposefulSegment, 'role' | 'rate_C_per_h'>,
   unit: LengthUnit,
   reaches: string,
 ): string {
-  const wall = text(formatLength(ware.wall_m, unit));
+  const wall = text(formatLength(item.wall_m, unit));
   switch (role) {
     case 'dry':
-      return ware.of === 'clay' ? 'what feels dry holds water still: vent open' : 'water leaves, vent open; weigh it, the clock cannot tell';
+      return item.of === 'clay' ? 'what feels dry holds water still: vent open' : 'water leaves, vent open; weigh it, the clock cannot tell';
     case 'warmUp':
-      if (ware.of === 'clay') return `clay ${wall} thick gives up its own water here`;
-      return WARE_MATERIALS[ware.of].pace
+      if (item.of === 'clay') return `clay ${wall} thick gives up its own water here`;
+      return EMPTY_ITEM_MATERIALS[item.of].pace
         ? `a wall of ${wall} swells here, slowly`
-        : ware.of === 'shelf'
+        : item.of === 'shelf'
           ? 'faster may crack a shelf of this size'
           : 'faster may crack what it stands on';
     case 'climb':
@@ -52,14 +52,14 @@ const heldOf = (readings: readonly Reading[], which: 'dry' | 'top'): Reading | u
 };
 
 /** Its own figure: how long it has had what it needs, or the cone that its thickest place came to. */
-export function figureOfWare({ recipe, ware }: Fired, readings: readonly Reading[], units: Units): OwnFigure[] {
+export function emptyFigure({ recipe, item }: Fired, readings: readonly Reading[], units: Units): OwnFigure[] {
   const { label, tells } = recipe;
   if (tells === 'cone') {
     const came = readings.find(({ limit }) => limit === 'coneLeast');
     if (!came) return [];
     const cone = coneAt(came.value);
     const [as, rate] = [text(formatTemperature(came.value, units.temperature)), text(formatRate(CONE_RATE_C_PER_H, units.temperature))];
-    const sentence = `In its coldest place the firing does as much as a last climb at ${rate} to ${as}: ${cone === ware.cone ? `cone ${cone}, as asked` : `cone ${cone}, where ${ware.cone} is asked`}. Stand cones beside the mould: they tell what this kiln really does.`;
+    const sentence = `In its coldest place the firing does as much as a last climb at ${rate} to ${as}: ${cone === item.cone ? `cone ${cone}, as asked` : `cone ${cone}, where ${item.cone} is asked`}. Stand cones beside the mould: they tell what this kiln really does.`;
     return [{ label, figure: cone, unit: '', sentence }];
   }
   const held = heldOf(readings, tells);
@@ -73,18 +73,18 @@ export function figureOfWare({ recipe, ware }: Fired, readings: readonly Reading
 }
 
 /** The whole in sentences, after what is kept and broken. */
-export function sentencesOfWare(fired: Fired, readings: readonly Reading[], apart_K: number, units: Units): string[] {
-  const { ware } = fired;
-  const long = [ware.wide_m, ware.long_m].map((side) => formatLength(side, units.length));
+export function sentencesOfEmpty(fired: Fired, readings: readonly Reading[], apart_K: number, units: Units): string[] {
+  const { item } = fired;
+  const long = [item.wide_m, item.long_m].map((side) => formatLength(side, units.length));
   return [
-    `Fired with no glass: a ${wareWords(ware, units.length)}, ${long[0].figure} × ${text(long[1])}; through it, it differs by ${text(formatDifference(apart_K, units.temperature))} at most.`,
-    ...figureOfWare(fired, readings, units).map(({ sentence }) => sentence),
+    `Fired with no glass: a ${emptyFiringWords(item, units.length)}, ${long[0].figure} × ${text(long[1])}; through it, it differs by ${text(formatDifference(apart_K, units.temperature))} at most.`,
+    ...emptyFigure(fired, readings, units).map(({ sentence }) => sentence),
     'Water is not in the computation of heat, and a mould is taken as a wall warmed from one side: it warms no slower than this.',
   ];
 }
 
 /** Greatest difference through it and its tightest pace, for the figures that stand over a schedule. */
-export function paceOfWare(readings: readonly Reading[]): Reading | undefined {
+export function paceOfEmpty(readings: readonly Reading[]): Reading | undefined {
   const paces = readings.filter(({ limit }) => limit === 'mouldPace' || limit === 'shelfPace');
   return paces.reduce<Reading | undefined>((most, one) => (most && most.value / most.allowed >= one.value / one.allowed ? most : one), undefined);
 }
@@ -94,7 +94,7 @@ export const heldPhrase = ({ value, allowed }: Reading): string => `warm through
 export const conePhrase = ({ value, allowed, limit }: Reading, unit: TemperatureUnit): string =>
   `does as ${formatTemperature(value, unit).figure} ${limit === 'coneLeast' ? 'of at least' : 'of at most'} ${text(formatTemperature(allowed, unit))}`;
 
-export function brokenWare({ limit, value, allowed }: Reading, unit: TemperatureUnit): string {
+export function brokenEmpty({ limit, value, allowed }: Reading, unit: TemperatureUnit): string {
   if (limit === 'heldThrough')
     return `Its coldest place has ${text(formatDuration(value))} of the ${text(formatDuration(allowed))} it needs: hold longer, and for drying under the boil.`;
   const off = `${differenceIn(Math.abs(value - allowed), unit).toFixed(0)} °${unit}`;
@@ -103,5 +103,5 @@ export function brokenWare({ limit, value, allowed }: Reading, unit: Temperature
     : `It does as a climb to ${text(formatTemperature(value, unit))} does, ${off} past its cone: go a little cooler.`;
 }
 
-export const hurriedWare = ({ value, allowed }: Reading, unit: TemperatureUnit): string =>
+export const hurriedEmpty = ({ value, allowed }: Reading, unit: TemperatureUnit): string =>
   `${text(formatRate(value, unit))} is faster than it bears, by ${text(formatRate(value - allowed, unit))}: it may crack. Slow down.`;

@@ -1,31 +1,31 @@
 /** What is fired with no glass in it, how it stands, whether it is damp, and to which cone it goes. */
 import type { RECIPES } from '@torvin/core/look';
 import { SHELF_STANDS } from '@torvin/core/piece';
-import { SETUP_NAMES, WARE_SETUPS } from '@torvin/core/schedule';
-import { CONES, WARE_NAMES } from '@torvin/core/ware';
+import { SETUP_NAMES, EMPTY_SETUPS } from '@torvin/core/schedule';
+import { CONES, EMPTY_ITEM_NAMES } from '@torvin/core/emptyFiring';
 import { Choice } from '@/ui/Choice';
 import { capital } from '@/ui/capital';
 import type { StepEntry } from './stepEntry';
 
-export interface WareChoicesProps {
+export interface EmptyItemChoicesProps {
   entry: StepEntry;
-  ware: NonNullable<(typeof RECIPES)[StepEntry['look']]['ware']>;
+  item: NonNullable<(typeof RECIPES)[StepEntry['look']]['empty']>;
   onChange(part: Partial<StepEntry>): void;
 }
 
-export function WareChoices({ entry, ware, onChange }: WareChoicesProps) {
+export function EmptyItemChoices({ entry, item, onChange }: EmptyItemChoicesProps) {
   return (
     <>
-      {ware.of.length > 1 && (
+      {item.of.length > 1 && (
         <Choice
           label="What is fired"
           value={entry.of}
-          options={ware.of.map((of) => ({ value: of, title: WARE_NAMES[of] }))}
+          options={item.of.map((of) => ({ value: of, title: EMPTY_ITEM_NAMES[of] }))}
           onChange={(of) => onChange({ of })}
           testID="ware"
         />
       )}
-      {ware.toCone && (
+      {item.toCone && (
         <Choice
           label="To cone"
           value={entry.cone}
@@ -37,11 +37,11 @@ export function WareChoices({ entry, ware, onChange }: WareChoicesProps) {
       <Choice
         label="Stands"
         value={entry.setup}
-        options={WARE_SETUPS.map((kind) => ({ value: kind, title: entry.of === 'shelf' ? capital(SHELF_STANDS[kind] ?? '') : SETUP_NAMES[kind] }))}
+        options={EMPTY_SETUPS.map((kind) => ({ value: kind, title: entry.of === 'shelf' ? capital(SHELF_STANDS[kind] ?? '') : SETUP_NAMES[kind] }))}
         onChange={(setup) => onChange({ setup })}
         testID="setup"
       />
-      {ware.asksDamp && (
+      {item.asksDamp && (
         <Choice
           label="It is"
           value={entry.wet === 'dry' ? 'dry' : 'damp'}

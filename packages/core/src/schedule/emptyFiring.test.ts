@@ -3,11 +3,11 @@ import { BODIES } from '../bodies.testCases';
 import { simulateFiring } from '../heat/simulate';
 import type { PurposefulSegment } from '../kiln/segment';
 import { LOOKS, RECIPES } from '../look/recipes/all';
-import { wareOf } from '../look/shaping';
+import { emptyItemOf } from '../look/shaping';
 import { STUDIO_KILN } from '../testCases';
 import { METRIC } from '../units/convert';
-import { coneBends } from '../ware/cones';
-import { WARE_KINDS, type Ware, warePace } from '../ware/wares';
+import { coneBends } from '../emptyFiring/cones';
+import { EMPTY_ITEM_KINDS, type EmptyItem, emptyItemPace } from '../emptyFiring/emptyItems';
 import { brokenOf, evaluate } from './check';
 import { compose } from './compose';
 import { consequences, segmentDifferences } from './differences';
@@ -20,10 +20,10 @@ import { impossibleFiring } from './possible';
 import { reckoningOf } from './reckoning';
 import { resolved, simulationOf } from './resolved';
 import { setUpOf } from './setups';
-import { followed, heldThrough } from './ware';
+import { followed, heldThrough } from './emptyFiring';
 import { ownFigures, readingPhrase, verdictOf, whyOf } from './words';
 
-const BARE = BODIES.filter(([, { look }]) => RECIPES[look].ware);
+const BARE = BODIES.filter(([, { look }]) => RECIPES[look].empty);
 const bodyOf = (name: string): FiringCase => BARE.find(([one]) => one === name)![1];
 const composed = (firing: FiringCase) => {
   const outcome = compose(firing);
@@ -33,9 +33,9 @@ const composed = (firing: FiringCase) => {
 const at = ({ segments }: { segments: PurposefulSegment[] }, role: PurposefulSegment['role']) => segments.find((segment) => segment.role === role)!;
 
 /** A mould of plaster, dried, with something of it otherwise. */
-const mould = (ware: Partial<Ware>, more: Partial<FiringCase> = {}): FiringCase => ({
+const mould = (item: Partial<EmptyItem>, more: Partial<FiringCase> = {}): FiringCase => ({
   body: { glasses: [], layers: [], footprint: { shape: 'rectangle', width_m: 0.15, length_m: 0.2 }, joined: true },
-  setup: setUpOf({ kind: 'bareShelf', paper: false, shaping: { kind: 'ware', of: 'plaster', wall_m: 0.025, wide_m: 0.15, long_m: 0.2, ...ware } }),
+  setup: setUpOf({ kind: 'bareShelf', paper: false, shaping: { kind: 'ware', of: 'plaster', wall_m: 0.025, wide_m: 0.15, long_m: 0.2, ...item } }),
   kiln: STUDIO_KILN,
   look: 'dryMould',
   school: DEFAULT_SCHOOL,
@@ -44,9 +44,9 @@ const mould = (ware: Partial<Ware>, more: Partial<FiringCase> = {}): FiringCase 
 });
 
 test('every kind of firing without glass, and every ware, is among the bodies that are composed', () => {
-  expect(LOOKS.filter((look) => RECIPES[look].ware).length).toBe(4);
+  expect(LOOKS.filter((look) => RECIPES[look].empty).length).toBe(4);
   expect(new Set(BARE.map(([, { look }]) => look)).size).toBe(4);
-  expect(new Set(BARE.map(([, { setup }]) => wareOf(setup.shaping)!.of)).size).toBe(WARE_KINDS.length);
+  expect(new Set(BARE.map(([, { setup }]) => emptyItemOf(setup.shaping)!.of)).size).toBe(EMPTY_ITEM_KINDS.length);
 });
 
 describe('practice', () => {
@@ -68,8 +68,8 @@ describe('practice', () => {
   test('raw clay goes through the loss of its own water at 60 to 100 °C/h, a wall of twice the thickness at half of that', () => {
     expect(at(composed(bodyOf('a clay mould, cone 06')), 'warmUp').rate_C_per_h).toBe(80);
     expect(at(composed(bodyOf('a thick clay mould, cone 04, hotter and shorter')), 'warmUp').rate_C_per_h).toBe(40);
-    expect(warePace({ of: 'clay', wall_m: 0.002 })!.C_per_h).toBe(120);
-    expect(warePace({ of: 'shelf', wall_m: 0.016 })).toBeUndefined();
+    expect(emptyItemPace({ of: 'clay', wall_m: 0.002 })!.C_per_h).toBe(120);
+    expect(emptyItemPace({ of: 'shelf', wall_m: 0.016 })).toBeUndefined();
   });
 });
 

@@ -1,9 +1,9 @@
 /**
- * Firings with no glass in them: a ware is followed as glass is, as a slab of its own heat constants, and judged by its pace, by how
+ * Firings with no glass in them: an empty item is followed as glass is, as a slab of its own heat constants, and judged by its pace, by how
  * long its coldest place is warm through, and by the cone that it comes to.
  */
-import { coneBand, coneEquivalent, coneBends } from '../ware/cones';
-import { type Ware, WARE_MATERIALS, WARE_NAMES, inertAs, wareBody, warePace, wareCooling } from '../ware/wares';
+import { coneBand, coneEquivalent, coneBends } from '../emptyFiring/cones';
+import { type EmptyItem, EMPTY_ITEM_MATERIALS, EMPTY_ITEM_NAMES, inertAs, emptyItemBody, emptyItemPace, emptyItemCooling } from '../emptyFiring/emptyItems';
 import { viscosityOf } from '../glass/viscosity';
 import type { SegmentFigures, Series } from '../heat/figures';
 import { hottestSegment, regimesOf } from '../heat/regimes';
@@ -11,9 +11,9 @@ import { slabLag } from '../heat/quasiSteady';
 import type { SimulationInput, SimulationResult } from '../heat/simulation';
 import { acrossLag, fullPowerHeating, steadyHeating } from '../kiln/kiln';
 import type { PurposefulSegment, Role, Segment } from '../kiln/segment';
-import type { Held, WareRecipe } from '../look/recipe';
+import type { Held, EmptyRecipe } from '../look/recipe';
 import { RECIPES } from '../look/recipes/all';
-import { wareOf } from '../look/shaping';
+import { emptyItemOf } from '../look/shaping';
 import { type Outcome, type Problem, found, refused } from '../problem';
 import type { FiringCase } from './firingCase';
 import { formatDuration, text } from '../units/format';
@@ -23,50 +23,50 @@ import { type Stand, usualStand } from './setups';
 import type { ResolvedFiring } from './resolvedFiring';
 
 /** What is fired with no glass, and how such a firing goes; null where glass is fired. */
-export function wareFired({ look, setup }: Pick<FiringCase, 'look' | 'setup'>): { ware: Ware; recipe: WareRecipe } | null {
-  const { ware: recipe } = RECIPES[look];
-  const ware = wareOf(setup.shaping);
-  return recipe && ware ? { ware, recipe } : null;
+export function emptyFiringOf({ look, setup }: Pick<FiringCase, 'look' | 'setup'>): { item: EmptyItem; recipe: EmptyRecipe } | null {
+  const { empty: recipe } = RECIPES[look];
+  const item = emptyItemOf(setup.shaping);
+  return recipe && item ? { item, recipe } : null;
 }
 
 /** Longer than this nobody keeps a kiln warm under the boil. */
 const LONGEST_DRYING_S = 25 * 24 * 3600;
 
 /** Why such a firing cannot be, at its field; null where it can. */
-export function impossibleWare({ look, setup: { shaping, wet } }: Pick<FiringCase, 'look' | 'setup'>): Problem | null {
-  const { ware: recipe, name } = RECIPES[look];
-  const ware = wareOf(shaping);
-  if (!recipe || !ware) return null;
+export function impossibleEmpty({ look, setup: { shaping, wet } }: Pick<FiringCase, 'look' | 'setup'>): Problem | null {
+  const { empty: recipe, name } = RECIPES[look];
+  const item = emptyItemOf(shaping);
+  if (!recipe || !item) return null;
   const problem = (field: string, message: string): Problem => refused('impossible', `setup.shaping.${field}`, message).problem;
-  if (!recipe.of.includes(ware.of)) {
-    const may = recipe.of.map((of) => WARE_NAMES[of].toLowerCase()).join(' or ');
-    return problem('of', `A ${name.toLowerCase()} is for a ${may}, not for a ${WARE_NAMES[ware.of].toLowerCase()}.`);
+  if (!recipe.of.includes(item.of)) {
+    const may = recipe.of.map((of) => EMPTY_ITEM_NAMES[of].toLowerCase()).join(' or ');
+    return problem('of', `A ${name.toLowerCase()} is for a ${may}, not for a ${EMPTY_ITEM_NAMES[item.of].toLowerCase()}.`);
   }
-  if (recipe.toCone && ware.cone === undefined) return problem('cone', `A ${name.toLowerCase()} has to know the cone that it is to come to.`);
-  const dries_s = recipe.plan(ware, wet !== undefined).dry?.for_s ?? 0;
+  if (recipe.toCone && item.cone === undefined) return problem('cone', `A ${name.toLowerCase()} has to know the cone that it is to come to.`);
+  const dries_s = recipe.plan(item, wet !== undefined).dry?.for_s ?? 0;
   if (dries_s > LONGEST_DRYING_S)
     return problem(
       'wall_m',
       `A wall so thick takes ${text(formatDuration(dries_s))} to dry through, longer than a kiln is kept warm: dry it in the air first, or make it thinner.`,
     );
-  if (ware.wall_m > Math.min(ware.long_m, ware.wide_m)) return problem('wall_m', 'Its wall cannot be thicker than the whole of it is wide.');
+  if (item.wall_m > Math.min(item.long_m, item.wide_m)) return problem('wall_m', 'Its wall cannot be thicker than the whole of it is wide.');
   return null;
 }
 
 /** A shelf is fired by the rule that it is used by; a mould stands on one, and is no larger than it. */
-function standUnder({ of, wall_m, long_m, wide_m }: Ware, told: Stand | undefined): Stand {
+function standUnder({ of, wall_m, long_m, wide_m }: EmptyItem, told: Stand | undefined): Stand {
   const usual = usualStand(Math.max(long_m, wide_m));
   return of === 'shelf' ? { ...usual, thick_m: wall_m } : (told ?? usual);
 }
 
 /** The case with all that follows of it: the ware stands where glass would lie. */
-export function resolvedWare(firing: FiringCase, ware: Ware): ResolvedFiring {
-  const glass = inertAs(ware.of);
+export function resolvedEmpty(firing: FiringCase, item: EmptyItem): ResolvedFiring {
+  const glass = inertAs(item.of);
   const viscosity = viscosityOf(glass);
   const { setup, kiln } = firing;
-  const lag = slabLag(glass, ware.wall_m, 1);
+  const lag = slabLag(glass, item.wall_m, 1);
   const all = (one: number) => ({ laid: one, heated: one, fired: one });
-  const pace = warePace(ware);
+  const pace = emptyItemPace(item);
   return {
     ...firing,
     ...{
@@ -78,16 +78,16 @@ export function resolvedWare(firing: FiringCase, ware: Ware): ResolvedFiring {
       workFactor: 1,
       warmPull_Pa: firing.limits.pull_Pa,
       squeeze_perPa: 0,
-      layers_m: [ware.wall_m],
+      layers_m: [item.wall_m],
       sidesLag_s: 0,
     },
-    ...{ mayDiffer: false, changes: false, depth_m: all(ware.wall_m), lag_s: all(lag) },
-    body: wareBody(ware),
-    setup: { ...setup, top_C: Math.min(setup.top_C ?? Infinity, WARE_MATERIALS[ware.of].top_C), ...(pace ? { pace } : {}) },
-    work_perPa: RECIPES[firing.look].work({ body: wareBody(ware), works: firing.limits.works_perPa }),
+    ...{ mayDiffer: false, changes: false, depth_m: all(item.wall_m), lag_s: all(lag) },
+    body: emptyItemBody(item),
+    setup: { ...setup, top_C: Math.min(setup.top_C ?? Infinity, EMPTY_ITEM_MATERIALS[item.of].top_C), ...(pace ? { pace } : {}) },
+    work_perPa: RECIPES[firing.look].work({ body: emptyItemBody(item), works: firing.limits.works_perPa }),
     regimes: regimesOf(glass, viscosity),
-    acrossLag_s: acrossLag(kiln, Math.min(ware.long_m, ware.wide_m)),
-    stand: standUnder(ware, setup.stand),
+    acrossLag_s: acrossLag(kiln, Math.min(item.long_m, item.wide_m)),
+    stand: standUnder(item, setup.stand),
   };
 }
 
@@ -122,7 +122,7 @@ export function comesTo({ t_s, skin_C, core_C }: Series): { least_C: number; mos
   return { least_C: of(Math.min), most_C: of(Math.max) };
 }
 
-export interface WareReading {
+export interface EmptyReading {
   limit: 'kilnTop' | 'kilnPace' | 'shelfPace' | 'mouldPace' | 'shelfTop' | 'opening' | 'heldThrough' | 'coneLeast' | 'coneMost';
   segment: number;
   value: number;
@@ -139,22 +139,22 @@ const dryingSegment = (segments: readonly Segment[]): number =>
   );
 
 /** keyed: the segments with what the controller reads; segments: with what the ware feels. */
-export function wareReadings(
+export function emptyReadings(
   firing: ResolvedFiring,
-  { ware, recipe }: { ware: Ware; recipe: WareRecipe },
+  { item, recipe }: { item: EmptyItem; recipe: EmptyRecipe },
   keyed: readonly Segment[],
   segments: readonly Segment[],
   { segments: figures, series }: SimulationResult,
-): WareReading[] {
+): EmptyReading[] {
   const { kiln, setup, limits } = firing;
-  const readings: WareReading[] = [];
+  const readings: EmptyReading[] = [];
   const read = (
-    limit: WareReading['limit'],
+    limit: EmptyReading['limit'],
     segment: number,
     value: number,
     allowed: number,
-    unit: WareReading['unit'],
-    sense: WareReading['sense'] = 'atMost',
+    unit: EmptyReading['unit'],
+    sense: EmptyReading['sense'] = 'atMost',
   ) => readings.push({ limit, segment, value, allowed, unit, sense });
   const hottest = hottestSegment(segments);
   keyed.forEach(({ target_C }, i) => {
@@ -162,7 +162,7 @@ export function wareReadings(
   });
   if (setup.top_C !== undefined && segments[hottest].target_C > setup.top_C) read('shelfTop', hottest, segments[hottest].target_C, setup.top_C, 'C');
   const stand = standPace(firing);
-  const cooling = wareCooling(ware);
+  const cooling = emptyItemCooling(item);
   figures.forEach((one, i) => {
     const { rate_C_per_h, target_C, hold_s } = segments[i];
     const from_C = i === 0 ? kiln.ambient_C : segments[i - 1].target_C;
@@ -175,11 +175,11 @@ export function wareReadings(
     }
   });
   if (series) {
-    const { dry, top } = recipe.plan(ware, setup.wet !== undefined);
+    const { dry, top } = recipe.plan(item, setup.wet !== undefined);
     if (dry) read('heldThrough', dryingSegment(segments), heldThrough(series, dry.through_C, BOILS_C), dry.for_s, 's', 'atLeast');
     if (top) read('heldThrough', hottest, heldThrough(series, top.through_C), top.for_s, 's', 'atLeast');
-    if (ware.cone !== undefined && recipe.toCone) {
-      const { least_C, most_C } = coneBand(ware.cone);
+    if (item.cone !== undefined && recipe.toCone) {
+      const { least_C, most_C } = coneBand(item.cone);
       const came = comesTo(series);
       read('coneLeast', hottest, Math.max(came.least_C, kiln.ambient_C), least_C, 'C', 'atLeast');
       read('coneMost', hottest, Math.max(came.most_C, kiln.ambient_C), most_C, 'C');
@@ -228,15 +228,15 @@ const NEAR_CONE_K = 2;
 const WITHIN_BAND = 0.6;
 
 /** The first guess, without the lag of the wall. */
-function guessed(firing: ResolvedFiring, { ware, recipe }: { ware: Ware; recipe: WareRecipe }): PurposefulSegment[] {
+function guessed(firing: ResolvedFiring, { item, recipe }: { item: EmptyItem; recipe: EmptyRecipe }): PurposefulSegment[] {
   const { kiln, setup, limits, school } = firing;
   const unit = firing.controller?.unit ?? 'C';
   const round = roundTargets(unit);
   const stand = standPace(firing);
   const climbs = (most_C_per_h: number, to_C: number): number => niceRate(Math.min(most_C_per_h, KILN_PACE_SHARE * 3600 * steadyHeating(kiln, to_C)), unit);
   const segment = (role: Role, rate_C_per_h: number | null, target_C: number, hold_s = 0): PurposefulSegment => ({ role, rate_C_per_h, target_C, hold_s });
-  const { dry, top } = recipe.plan(ware, setup.wet !== undefined);
-  const cone_C = ware.cone === undefined ? Infinity : coneBends(ware.cone);
+  const { dry, top } = recipe.plan(item, setup.wet !== undefined);
+  const cone_C = item.cone === undefined ? Infinity : coneBends(item.cone);
   const peak_C = top ? round.near(top.at_C) : round.near(cone_C);
   const last = top ? { C_per_h: CLIMB_C_PER_H, hold_s: top.for_s } : TO_CONE[school.heat];
   const slow_C = round.up(stand.past_C);
@@ -274,9 +274,9 @@ const LEAST_CLIMB_C_PER_H = 20;
  * Rounds of simulation: holds grow until the coldest place has had its time, the top moves until the cone lies midway between what its
  * coldest and its hottest place came to.
  */
-export function composeWare(
+export function composeEmpty(
   firing: ResolvedFiring,
-  fired: { ware: Ware; recipe: WareRecipe },
+  fired: { item: EmptyItem; recipe: EmptyRecipe },
   simulate: (segments: readonly Segment[]) => SimulationResult,
   offset_K: number,
   written: (at_C: number) => string,
@@ -288,7 +288,7 @@ export function composeWare(
   /** Of each hold: the longest that was too short, the shortest that was long enough. */
   const bounds: Bounds[] = [];
   const peakOf = (): number => Math.max(...segments.map(({ target_C }) => target_C));
-  const { dry, top } = fired.recipe.plan(fired.ware, setup.wet !== undefined);
+  const { dry, top } = fired.recipe.plan(fired.item, setup.wet !== undefined);
   for (let evaluations = 1; ; evaluations += 1) {
     const cannot = kilnCannot(firing, peakOf(), offset_K, written);
     if (cannot) return cannot;
@@ -307,7 +307,7 @@ export function composeWare(
             if (known.low_s >= known.high_s) known.high_s = Infinity;
             return fitted(segment, held, had_s, (figures[i]?.glassColdestEnd_C ?? Infinity) >= held.through_C, known);
           };
-    const cone = fired.recipe.toCone ? fired.ware.cone : undefined;
+    const cone = fired.recipe.toCone ? fired.item.cone : undefined;
     const came = cone === undefined ? null : comesTo(series);
     const moves_K = cone === undefined || !came ? 0 : coneBends(cone) - (came.least_C + came.most_C) / 2;
     const uneven = cone !== undefined && came !== null && came.most_C - came.least_C > WITHIN_BAND * (coneBand(cone).most_C - coneBand(cone).least_C);
@@ -320,7 +320,7 @@ export function composeWare(
       const held = heldFor(i, top)(uneven ? { ...kept, hold_s: niceHold(LENGTHENED * kept.hold_s) } : kept);
       return Math.abs(moves_K) > NEAR_CONE_K ? { ...held, target_C: round.soak(segment.target_C + moves_K) } : held;
     });
-    const cooling = wareCooling(fired.ware);
+    const cooling = emptyItemCooling(fired.item);
     const last = next.length - 1;
     if (cooling && !next.some(({ role }) => role === 'firstCool') && peakOf() > cooling.under_C + LEAST_WAY_K) {
       const from_s = figures[last - 1]?.end_s ?? 0;
@@ -357,7 +357,7 @@ function fitted(segment: PurposefulSegment, { for_s }: Held, held_s: number, war
   return to(low_s > 0 ? (low_s + hold_s) / 2 : hold_s + short_s + near_s / 2);
 }
 
-/** Only temperatures are told of a ware, and always with their curves: what counts is read from them. */
+/** Only temperatures are told of an empty item, and always with their curves: what counts is read from them. */
 export const followed = (input: SimulationInput): SimulationInput => {
   const { stress: _stress, ...rest } = input;
   return { ...rest, looseSheets: false, series: true };

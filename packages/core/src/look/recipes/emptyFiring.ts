@@ -1,11 +1,11 @@
-/** What firings without glass share: no look, no heat work of glass; what counts is how long the coldest place of a ware is warm, or the cone it comes to. */
+/** What firings without glass share: no look, no heat work of glass; what counts is how long the coldest place of an empty item is warm, or the cone it comes to. */
 import { refused } from '../../problem';
 import type { Recipe } from '../recipe';
 
 /** Under the boil: steam that cannot leave bursts a wall. What the coldest place must have to dry at all, °C. */
 export const UNDER_THE_BOIL = { at_C: 95, through_C: 85 };
 
-export const WARE = {
+export const EMPTY_FIRING = {
   group: 'ware',
   spares: 'slow enough for its wall, and never boiling in it',
   squeezes: false,
