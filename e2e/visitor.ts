@@ -225,7 +225,8 @@ export class Visitor {
         const { left, top, width, height } = node.getBoundingClientRect();
         const [x, y] = [left + width / 2, top + height / 2];
         const there = document.elementFromPoint(x, y);
-        const isOpen = there !== null && (node.contains(there) || there.contains(node));
+        // What cannot be pressed yet is waited for.
+        const isOpen = there !== null && (node.contains(there) || there.contains(node)) && node.ariaDisabled !== 'true';
         if (isOpen && last === `${left} ${top}`) return { x, y };
         if (!isOpen) node.scrollIntoView({ block: 'center' });
         last = `${left} ${top}`;

@@ -155,13 +155,15 @@ export function RunSheetScreen({ piece, step, schedule, shelves, outdated, stand
           )}
         </MeasuredWidth>
       )}
-      {!looksIn && !emptyFiringOf(firing) && series && (
+      {/* There before its curves are, so that nothing below it moves. */}
+      {!looksIn && !emptyFiringOf(firing) && (
         <View style={{ alignItems: 'flex-end', paddingHorizontal: space.medium }}>
           <Action
             kind="plain"
             title="The glass in time"
+            disabled={!series}
             testID="open-in-time"
-            onPress={() => timeline.set(series.t_s[series.joints[hottestSegment(segments)]?.rampEnd ?? 0])}
+            onPress={() => series && timeline.set(series.t_s[series.joints[hottestSegment(segments)]?.rampEnd ?? 0])}
           />
         </View>
       )}
