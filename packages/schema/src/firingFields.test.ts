@@ -27,7 +27,7 @@ test('each has its columns in a table, empty where it is not told, in the degree
   const { titles, cells } = firingColumns('F');
   expect(new Set(titles).size).toBe(titles.length);
   expect(Object.keys(cells(told))).toEqual(titles);
-  expect(cells(told)).toEqual({
+  expect(cells(told)).toMatchObject({
     ...{ place: 'front left', result: 'short', by_how_much: 'by far', controller_read_F: 1454, at_the_glass_F: 1438, left_out: 'no' },
     ...{ look_reached: 'Tack fuse', came_off: 'Came by tapping', note: 'edges sharp', pictures: `${HASH}.jpg` },
   });

@@ -8,7 +8,7 @@ import { hottestSegment } from '@torvin/core/heat';
 import { type JourneyStep, type PieceDocument, snapshotOf, firingsOf } from '@torvin/core/piece';
 import { compose, evaluate } from '@torvin/core/schedule';
 import { parseLength } from '@torvin/core/units';
-import { type Glass, KIND_LIST, NO_LESSON, type Schedule, type Step, TYPICAL_SOURCE } from '@torvin/schema';
+import { type Glass, KIND_LIST, NOTHING_TOLD, type Schedule, type Step, TYPICAL_SOURCE } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
 import { recordFiring } from '../store/firings';
 import { createPiece } from '../store/pieces';
@@ -157,6 +157,6 @@ function addDemoFiring(db: Database, schedule: Schedule, { hoursAgo, ranBy, resu
   };
   const ran = asFired && evaluate(snapshot.firing, asFired);
   const recordedAt = result === null ? firedAt : firedAt + (ran ?? schedule.result).simulation.total_s * 1000 + HOUR_MS;
-  const firing = { id: uuid(), pieceId, scheduleId, knownBy: '', lesson: NO_LESSON, planned: false, asItIs: false, atOnce: false, ...told };
+  const firing = { ...NOTHING_TOLD, id: uuid(), pieceId, scheduleId, planned: false, asItIs: false, atOnce: false, ...told };
   recordFiring(db, firing, ran, { now: Math.round(Math.min(recordedAt, now)), ahead_s: 0 });
 }
