@@ -175,9 +175,9 @@ function rowOf(
 ): PanelRow | { at: FigureKind; message: string } {
   const [rate, target] = [typedRate, typedTarget].map((one) => (/^\d+([.,]\d+)?$/.test(one.trim()) ? Number(one.trim().replace(',', '.')) : null));
   const hold_min = holdMeant(hold, holdAs);
-  if (rate === null) return { at: 'rate', message: 'Write the figure that stands there.' };
-  if (target === null) return { at: 'target', message: 'Write the figure that stands there.' };
-  if (hold_min === null) return { at: 'hold', message: `Write it as it stands there, such as ${shownHold(150, holdAs)}.` };
+  if (rate === null) return { at: 'rate', message: 'Enter the figure it shows.' };
+  if (target === null) return { at: 'target', message: 'Enter the figure it shows.' };
+  if (hold_min === null) return { at: 'hold', message: `Enter the hold as it shows it, such as ${shownHold(150, holdAs)}.` };
   return { rate, target, hold_min };
 }
 
