@@ -158,7 +158,7 @@ test('degrees of Celsius keyed into a controller of Fahrenheit, and hours for mi
     await me.type('shown-rate', rate);
     await me.type('shown-hold', '2.3');
     await me.press('take-shown');
-    await me.reads('Write it as it stands there, such as 2.30.');
+    await me.reads('Enter the hold as it shows it, such as 2.30.');
     await me.type('shown-hold', `${Number(hold.slice(-2))}.00`);
     await me.press('take-shown');
   }
