@@ -78,3 +78,18 @@ describe('a mould that is typed', () => {
     expect(of({ shape: 'disc', diameter_m: 0.2 })).toMatchObject({ mould: 'round', span: '190 mm' });
   });
 });
+
+test('what the chosen form was not told stays empty; of the other forms what is usual for this piece stands there', () => {
+  const began = entryOfStep(doc, null, EMPTY_SHELVES, METRIC, { look: 'slump', setup: 'bareShelf', kilnId: 'k', controllerId: 'c' });
+  const round = stepFor(began, { kind: 'hollow', span_m: 0.18, depth_m: 0.03 }, null, 's');
+  expect(entryOfStep(doc, round, EMPTY_SHELVES, METRIC)).toMatchObject({ span: '180 mm', along: '', lobes: '', depth: '30 mm', wall: '25 mm', holes: '' });
+  const cast = stepFor(began, { kind: 'cavity', thick_m: 0.06, thin_m: 0.02, wall_m: 0.03 }, null, 's');
+  expect(entryOfStep(doc, cast, EMPTY_SHELVES, METRIC)).toMatchObject({
+    span: '191 mm',
+    along: '286 mm',
+    thick: '60 mm',
+    wall: '30 mm',
+    detail: '',
+    water: '',
+  });
+});
