@@ -64,7 +64,7 @@ test('each is written in the unit that a bare number is in, but for what comes i
 test('what lies outside is told with its ends, in the unit that was written', () => {
   const sides = { least: 0.01, most: 2 };
   expect(saidOf('5', LENGTH, sides, METRIC)).toBe('It is 5 mm; it must be from 10 mm to 2000 mm.');
-  expect(saidOf('0.39', LENGTH, sides, INCH)).toBe('It is 0.39 in; it must be from 0.3937 in to 78.74 in.');
+  expect(saidOf('0.39', LENGTH, sides, INCH)).toBe('It is 0.39 in; it must be from 0.394 in to 78.7 in.');
   expect(saidOf('3 m', LENGTH, sides, INCH)).toBe('It is 3000 mm; it must be from 10 mm to 2000 mm.');
   expect(saidOf('0.2', MASS, { least: 5e-4, most: 100 }, METRIC)).toBe('It is 0.2 g; it must be from 0.5 g to 100 kg.');
   expect([1.5, 1.999, 2, 12.5].map((kg) => told(MASS, kg, METRIC))).toEqual(['1500 g', '1999 g', '2 kg', '12.5 kg']);
@@ -73,6 +73,16 @@ test('what lies outside is told with its ends, in the unit that was written', ()
   expect(saidOf('90', TIME, { least: 0, most: 3600 }, METRIC)).toBe('It is 1 h 30; it must be from 0 min to 1 h 00.');
   expect(saidOf('70', PERCENT, { least: 0.05, most: 0.6 }, METRIC)).toBe('It is 70 %; it must be from 5 % to 60 %.');
   expect(saidOf('12345', NUMBER, { least: 0.5, most: 2000 }, METRIC)).toBe('It is 12345; it must be from 0.5 to 2000.');
+});
+
+test('the ends that are told lie within, in any unit', () => {
+  for (const [, of, units] of cases.filter(([name]) => name !== 'COAT' && name !== 'STREWN')) {
+    const range = of.whole ? { least: 1, most: 12 } : { least: 0.00123456, most: 1234.5678 };
+    const said = saidOf('1e9', of, range, units);
+    const [, least = '', most = ''] = /from (.*) to (.*)\.$/.exec(said) ?? [];
+    if (of === TIME) continue;
+    for (const end of [least, most]) expect([said, valueOf(end, of, units, range) > 0]).toEqual([said, true]);
+  }
 });
 
 test('both ends are within, and so is what a rounding in another unit puts beside them', () => {
@@ -85,7 +95,7 @@ test('both ends are within, and so is what a rounding in another unit puts besid
 
 test('what is no figure is told as that', () => {
   const range = { least: 1, most: 100 };
-  expect(saidOf(' ', LENGTH, { least: 0.01, most: 2 }, INCH)).toBe('It: write a figure, from 0.3937 in to 78.74 in.');
+  expect(saidOf(' ', LENGTH, { least: 0.01, most: 2 }, INCH)).toBe('It: write a figure, from 0.394 in to 78.7 in.');
   expect(saidOf('', NUMBER, null, METRIC)).toBe('It: write a figure.');
   expect(saidOf('many', COUNT, range, METRIC)).toBe("Cannot read 'many' as a number; write for example 1.");
   expect(saidOf('many', NUMBER, null, METRIC)).toBe("Cannot read 'many' as a number.");

@@ -39,7 +39,7 @@ export interface Measure {
   /** As a page shows it. */
   written(kept: number, units: Units): Figure;
   /** In a sentence, where a number before the unit would not do. */
-  told?(kept: number, units: Units): string;
+  told?(kept: number, units: Units, end?: End): string;
   whole?: true;
 }
 
@@ -65,9 +65,9 @@ export const MASS: Measure = {
   kept: (shown, { mass }) => massFrom(shown, mass),
   written: (kept, { mass }) => formatMass(kept, mass),
   read: (typed, { mass }, path) => parseMass(typed, mass, path),
-  told(kept, { mass }) {
+  told(kept, { mass }, end) {
     const [shown, large, per] = mass === 'g' ? [kept * THOUSAND, 'kg', THOUSAND] : [massIn(kept, mass), 'lb', OUNCES_PER_POUND];
-    return shown < 2 * per ? `${inFewDigits(shown)} ${mass}` : `${inFewDigits(shown / per)} ${large}`;
+    return shown < 2 * per ? `${inFewDigits(shown, end)} ${mass}` : `${inFewDigits(shown / per, end)} ${large}`;
   },
 };
 
@@ -178,15 +178,28 @@ export interface TypedFigure {
 }
 
 const FEW = 4;
+const SCALE_OF_ENDS = 100;
+const BESIDE_END = 1e-6;
+
+/** end: of a range, drawn inwards to three figures, so that what is written lies within it. */
+type End = 'least' | 'most';
+
 /** Four figures, and every one of those before the point. */
-const inFewDigits = (value: number): string => String(Math.abs(value) >= THOUSAND ? Math.round(value) : Number(value.toPrecision(FEW)));
+function inFewDigits(value: number, end?: End): string {
+  if (end === undefined || value === 0) return String(Math.abs(value) >= THOUSAND ? Math.round(value) : Number(value.toPrecision(FEW)));
+  const scale = Math.min(10 ** Math.floor(Math.log10(Math.abs(value))) / SCALE_OF_ENDS, 1);
+  const drawn = end === 'least' ? Math.ceil(value / scale - BESIDE_END) : Math.floor(value / scale + BESIDE_END);
+  return String(Number((drawn * scale).toPrecision(12)));
+}
 
 /** A figure with its unit, for a sentence. */
-export function told(of: Measure, kept: number, units: Units): string {
-  if (of.told) return of.told(kept, units);
+export function told(of: Measure, kept: number, units: Units, end?: End): string {
+  if (of.told) return of.told(kept, units, end);
   const unit = of.unit(units);
-  return `${inFewDigits(of.shown(kept, units))}${unit === '' ? '' : ` ${unit}`}`;
+  return `${inFewDigits(of.shown(kept, units), end)}${unit === '' ? '' : ` ${unit}`}`;
 }
+
+const rangeWords = (of: Measure, { least, most }: Range, units: Units): string => `${told(of, least, units, 'least')} to ${told(of, most, units, 'most')}`;
 
 /** What is typed ends a little beside a bound that was written in another unit. */
 const BESIDE = 1e-9;
@@ -198,7 +211,7 @@ function withinRange(value: number, { of, name, range, path = '' }: TypedFigure,
   const { least, most } = range;
   const beside = BESIDE * Math.max(Math.abs(least), Math.abs(most));
   if (value >= least - beside && value <= most + beside) return found(Math.min(Math.max(value, least), most));
-  return refused('out-of-range', path, `${name} is ${told(of, value, units)}; it must be from ${told(of, least, units)} to ${told(of, most, units)}.`);
+  return refused('out-of-range', path, `${name} is ${told(of, value, units)}; it must be from ${rangeWords(of, range, units)}.`);
 }
 
 function plainNumber(typed: string, { of, range, path = '', optional }: TypedFigure, units: Units): Outcome<number> {
@@ -206,7 +219,7 @@ function plainNumber(typed: string, { of, range, path = '', optional }: TypedFig
   const unit = of.unit(units);
   const value = Number(unit !== '' && bare.endsWith(unit) ? bare.slice(0, -unit.length) : bare);
   if (Number.isFinite(value)) return found(of.kept(value, units));
-  const instead = optional ? '; leave it empty where it is not known' : range ? `; write for example ${told(of, range.least, units)}` : '';
+  const instead = optional ? '; leave it empty where it is not known' : range ? `; write for example ${told(of, range.least, units, 'least')}` : '';
   return refused('unreadable', path, `Cannot read '${typed}' as a number${instead}.`);
 }
 
@@ -214,8 +227,7 @@ function plainNumber(typed: string, { of, range, path = '', optional }: TypedFig
 export function readFigure(typed: string, figure: TypedFigure, units: Units): Outcome<number> {
   const { of, name, range, path = '' } = figure;
   const words = typed.trim();
-  if (words === '')
-    return refused('empty', path, `${name}: write a figure${range ? `, from ${told(of, range.least, units)} to ${told(of, range.most, units)}` : ''}.`);
+  if (words === '') return refused('empty', path, `${name}: write a figure${range ? `, from ${rangeWords(of, range, units)}` : ''}.`);
   const read = of.read ? of.read(words, units, path) : plainNumber(words, figure, units);
   return read.ok ? withinRange(read.value, figure, unitsWritten(words, units)) : read;
 }
