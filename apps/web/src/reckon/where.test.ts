@@ -4,7 +4,12 @@ import { whereIn } from './useWhere';
 jest.mock('@/data/pieces', () => ({}));
 jest.mock('@/outbox/useOutbox', () => ({}));
 
-const lay = (id: string, layers = 1) => ({ kind: 'lay', id, side: 'above', layers: Array.from({ length: layers }, (_, i) => ({ id: `${id}${i}`, form: 'sheet' })) });
+const lay = (id: string, layers = 1) => ({
+  kind: 'lay',
+  id,
+  side: 'above',
+  layers: Array.from({ length: layers }, (_, i) => ({ id: `${id}${i}`, form: 'sheet' })),
+});
 const fire = (id: string) => ({ kind: 'fire', id });
 const piece = (journey: object[], fired: Record<string, unknown> = {}): Piece => ({ doc: { journey }, fired }) as unknown as Piece;
 
