@@ -77,17 +77,20 @@ function growingMean(before: number, after: number): number {
   return (sum / 2) * (1 - (grows * grows) / 3);
 }
 
+/** Before the first step: as warm all through. */
+const evenAt = (mean: number, haze: number): Running => ({
+  ...{ mean, haze, rate: 0, across: 0, sides: 0, fluidityBelow: 0, fluidityMean: 0, fluidityAbove: 0, open: openRim(0), workSoFar: 0 },
+  ...{ coldest: mean, through: 0, spread: 0, spreadBefore: 0, sampled_C: NaN, sampled_s: 0 },
+});
+
 /** Follows one simulation; the body's temperatures are read after every step. */
 export function recorder(input: SimulationInput, mesh: Mesh, body: HeatSolver, drive: Drive, columns: { apart_K: number } | null) {
-  const { glass } = input;
+  const { glass, acrossLag_s: across_s = 0, sidesLag_s: sides_s = 0, evenWithin_K = EVEN_WITHIN_K, heldShare = HELD_SHARE } = input;
   const { temperature } = body;
   const vft = viscosityOf(glass);
   const regimes = regimesOf(glass, vft);
   const shear_Pa = shearModulus(glass);
   const restrained_PaK = restrainedStress(glass, 1);
-  const across_s = input.acrossLag_s ?? 0;
-  const sides_s = input.sidesLag_s ?? 0;
-  const evenWithin_K = input.evenWithin_K ?? EVEN_WITHIN_K;
   const sets = settingFrom(input, vft, regimes);
   const stiff_C = temperatureAt(vft, STIFF_LOG_ETA);
   const bell = hazeBell(glass);
@@ -102,24 +105,7 @@ export function recorder(input: SimulationInput, mesh: Mesh, body: HeatSolver, d
   let index = 0;
   let sampleEvery_K = 1;
   let sampleEvery_s = Infinity;
-  const running: Running = {
-    mean: temperature[glassFrom],
-    rate: 0,
-    across: 0,
-    sides: 0,
-    fluidityBelow: 0,
-    fluidityMean: 0,
-    fluidityAbove: 0,
-    haze: hazeWeight(bell, temperature[glassFrom]),
-    open: openRim(0),
-    workSoFar: 0,
-    coldest: temperature[glassFrom],
-    through: 0,
-    spread: 0,
-    spreadBefore: 0,
-    sampled_C: NaN,
-    sampled_s: 0,
-  };
+  const running = evenAt(temperature[glassFrom], hazeWeight(bell, temperature[glassFrom]));
 
   const stress = input.stress ? stressRecorder(input, mesh, temperature, drive, running) : null;
   const flat = (input.shape ?? 'plate') === 'plate';
@@ -129,7 +115,6 @@ export function recorder(input: SimulationInput, mesh: Mesh, body: HeatSolver, d
   const highest_m = arm[arm.length - 1];
   const sheets = input.looseSheets && flat ? mesh.sheets.map(([first, last]) => tensionWeights(mesh, temperature, first, last)) : null;
 
-  const heldShare = input.heldShare ?? HELD_SHARE;
   /** Greatest in the segment, K: free to bow, straight, across, from column to column. They fall at different times; adding them is the safe side. */
   const pulled = new Float64Array(4);
 

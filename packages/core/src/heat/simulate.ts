@@ -42,6 +42,17 @@ const SAFETY = 0.9;
 const STEP_GROWS_AT_MOST = 2;
 const STEP_SHRINKS_AT_MOST = 0.2;
 
+/** How long its steps may be, by its depth and what the input asks. */
+function stepping({ glass, steps, resolution }: SimulationInput, depth_m: number) {
+  const controlled = steps !== 'fixed';
+  const { stepShare = 1 } = resolution ?? {};
+  const caps = controlled ? controlledSteps(depth_m, diffusivity(glass)) : FIXED_STEPS;
+  return {
+    ...{ controlled, longestFiring_s: LONGEST_FIRING_S[controlled ? 'controlled' : 'fixed'] },
+    ...{ largestStep_s: caps.step_s * stepShare, largestStep_K: caps.step_K * stepShare, tolerance_K: STEP_TOLERANCE_K * stepShare ** 2 },
+  };
+}
+
 export const simulateFiring = (input: SimulationInput): SimulationResult => simulateFrom(input, 0, null);
 
 /**
@@ -60,14 +71,10 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
   const clear = clearGlass(mesh, glass, body);
   const columns = input.columns && shape === 'plate' ? columnsOf(input.columns, input.stack, glass, input.faces, input.start_C ?? start_C, drive) : null;
   const watch = recorder(input, mesh, body, drive, columns);
-  const controlled = input.steps !== 'fixed';
-  const longestFiring_s = LONGEST_FIRING_S[controlled ? 'controlled' : 'fixed'];
-  const stepShare = input.resolution?.stepShare ?? 1;
-  const depth_m = mesh.height_m[mesh.glassTo] - mesh.height_m[mesh.glassFrom];
-  const caps = controlled ? controlledSteps(depth_m, diffusivity(glass)) : FIXED_STEPS;
-  const largestStep_s = caps.step_s * stepShare;
-  const largestStep_K = caps.step_K * stepShare;
-  const tolerance_K = STEP_TOLERANCE_K * stepShare ** 2;
+  const { controlled, longestFiring_s, largestStep_s, largestStep_K, tolerance_K } = stepping(
+    input,
+    mesh.height_m[mesh.glassTo] - mesh.height_m[mesh.glassFrom],
+  );
   /** Kiln temperature, time, steps done, the step that the error allows, the greatest error. */
   const now = { kiln_C: start_C, t_s: 0, steps: 0, next_s: largestStep_s, stepError_K: 0 };
   let stalled: SimulationResult['stalled'] = null;
@@ -185,8 +192,7 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
     });
   }
 
-  const at = first > 0 ? checkpoints?.[first] : undefined;
-  if (at) {
+  function goOnFrom(at: Checkpoint): void {
     Object.assign(now, { kiln_C: at.kiln_C, t_s: at.t_s, steps: at.steps, next_s: at.next_s, stepError_K: at.stepError_K });
     body.restore(at.body);
     gaps.restore(at.gaps);
@@ -195,9 +201,18 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
     drive.wall_C = at.wall_C;
     drive.to_C = at.kiln_C;
     drive.t_s = at.t_s;
-  } else {
-    watch.sample();
   }
+
+  /** What has gone into the stack since the start, J/m². */
+  function stored_J_m2(): number {
+    let stored = 0;
+    for (let i = 0; i < mesh.capacity.length; i += 1) stored += mesh.capacity[i] * (body.temperature[i] - (input.start_C ?? start_C));
+    return stored;
+  }
+
+  const at = first > 0 ? checkpoints?.[first] : undefined;
+  if (at) goOnFrom(at);
+  else watch.sample();
   if (curve) runCurve(curve);
   for (let index = first; index < segments.length && !stalled && !curve; index += 1) {
     if (checkpoints)
@@ -205,14 +220,12 @@ export function simulateFrom(input: SimulationInput, first: number, checkpoints:
     runSegment(index);
   }
 
-  let stored = 0;
-  for (let i = 0; i < mesh.capacity.length; i += 1) stored += mesh.capacity[i] * (body.temperature[i] - (input.start_C ?? start_C));
   const result: SimulationResult = {
     segments: watch.figures(),
     total_s: now.t_s,
     steps: now.steps,
     stepError_K: now.stepError_K,
-    energy: { stored_J_m2: stored, crossed_J_m2: body.crossed_J_m2 },
+    energy: { stored_J_m2: stored_J_m2(), crossed_J_m2: body.crossed_J_m2 },
     stalled,
     ...(input.series ? { series: watch.series() } : {}),
     ...watch.residual(),

@@ -1,12 +1,12 @@
 /** What the layers of a piece are to the engine, and what a firing that flows makes of them. */
 import { withId } from './byId';
 import type { Footprint } from '../body/footprint';
-import { type Layer, type Part, closes, ROW_OF_RODS, rowsOf } from '../body/layers';
+import { type Layer, type Part, closes, rowsOf } from '../body/layers';
 import { footprintArea } from '../body/footprint';
 import { type Casting, bodyFigures, layerVolumes, mainGlass } from '../body/body';
 import type { Filled } from '../look/recipe';
 import { mappedOf } from '../plan/mapped';
-import { type PlacedPart, partArea } from '../plan/parts';
+import { partArea } from '../plan/parts';
 import { RECIPES } from '../look/recipes/all';
 import { aimedWork, neededWork } from '../look/work';
 import { TYPICAL_WORKS } from '../look/works';
@@ -14,46 +14,23 @@ import { type Outcome, found, refused } from '../problem';
 import type { Body } from '../schedule/firingCase';
 import type { LaidLayer, PlannedStep, Sunk } from './document';
 import { shapingOf } from './inForm';
-import { LAYER_KINDS } from './layers/all';
+import { inBody, sunkIn } from './layers/all';
 import { isPlaced, mappedLayers } from './placed';
-import { withGaps } from './lumps';
 import { type NamedGlass, lying, madeUpOf, sharesOf } from './shelf';
-
-function asLayer(layer: LaidLayer, glass: number, density_kg_m3: number): Layer {
-  switch (layer.form) {
-    case 'sheet':
-      return { form: 'sheet', glass, thickness_m: layer.thickness_m, ...(layer.coated ? { coated: layer.coated } : {}) };
-    case 'cap':
-      return { form: 'cap', glass, thickness_m: layer.thickness_m, ...(layer.overhang_m === undefined ? {} : { overhang_m: layer.overhang_m }) };
-    case 'pieces':
-      return { form: 'sheet', glass, thickness_m: layer.thickness_m, cover: layer.cover };
-    case 'rod':
-    case 'stringer':
-      return { form: layer.form, glass, diameter_m: layer.diameter_m, ...(layer.cover === undefined ? {} : { cover: layer.cover }) };
-    case 'chunks': {
-      const { perArea_kg_m2, thick_m, wide_m, cover = 1 } = withGaps(layer, density_kg_m3);
-      return { form: 'chunks', glass, perArea_kg_m2, thick_m, wide_m, ...(cover < 1 ? { cover } : {}) };
-    }
-    default: {
-      const { id: _id, glassId: _glassId, name: _name, ...rest } = layer;
-      return { ...rest, glass };
-    }
-  }
-}
 
 /** Made glass as the glasses that it is of: one on another as it was, or side by side by their shares. at: their place among the body's glasses. */
 function asLayers(layer: LaidLayer, glass: NamedGlass, at: (glass: NamedGlass) => number): Layer[] {
-  if (!glass.made) return [asLayer(layer, at(glass), glass.constants.density_kg_m3)];
+  if (!glass.made) return [inBody(layer, at(glass), glass.constants.density_kg_m3)];
   if (layer.form === 'cap' || (layer.form === 'sheet' && glass.made.lie === 'level'))
     return lying(glass.made, glass.made.of, layer).stripes.map(({ glass: own, share }) =>
-      asLayer({ ...layer, thickness_m: share * layer.thickness_m }, at(own), own.constants.density_kg_m3),
+      inBody({ ...layer, thickness_m: share * layer.thickness_m }, at(own), own.constants.density_kg_m3),
     );
   const whole = 'cover' in layer ? (layer.cover ?? 1) : 1;
   return sharesOf(glass).map(({ glass: own, share }) => {
     // Grains are told by their mass: each glass lies as deep as the others.
     const weighed =
       'perArea_kg_m2' in layer ? { ...layer, perArea_kg_m2: (layer.perArea_kg_m2 * own.constants.density_kg_m3) / glass.constants.density_kg_m3 } : layer;
-    const laid = asLayer(weighed, at(own), own.constants.density_kg_m3);
+    const laid = inBody(weighed, at(own), own.constants.density_kg_m3);
     const covered = laid.form === 'chunks' ? (laid.cover ?? 1) : whole;
     return { ...laid, ...(share < 1 || covered < 1 ? { cover: share * covered } : {}) };
   });
@@ -97,40 +74,6 @@ const isLevel = (layers: readonly LaidLayer[], row: readonly number[]): boolean 
 
 const alike = (one: LaidLayer, other: LaidLayer): boolean =>
   one.form === 'pieces' && other.form === 'pieces' && Math.abs(one.thickness_m - other.thickness_m) < 1e-9;
-
-function sunkIn(layer: LaidLayer): LaidLayer {
-  switch (layer.form) {
-    case 'pieces': {
-      const { cover, count: _count, form: _form, placed, sunk: _sunk, ...rest } = layer;
-      return { ...rest, form: 'sheet', thickness_m: layer.thickness_m * cover, ...(placed ? { inlaid: placed } : {}) };
-    }
-    case 'frit':
-    case 'powder':
-      return { ...layer, perArea_kg_m2: layer.perArea_kg_m2 * (layer.cover ?? 1), cover: 1 };
-    case 'chunks':
-      return sunkInChunks(layer);
-    case 'rod':
-    case 'stringer':
-      return sunkInRods(layer);
-    default:
-      return layer;
-  }
-}
-
-/** What was lumps has no more edges of them than grains that have run together. */
-function sunkInChunks({ thick_m: _thick, wide_m: _wide, perArea_kg_m2, cover = 1, ...rest }: Extract<LaidLayer, { form: 'chunks' }>): LaidLayer {
-  return { ...rest, name: rest.name ?? LAYER_KINDS.chunks.name, form: 'frit', perArea_kg_m2: perArea_kg_m2 * cover, cover: 1 };
-}
-
-/** Rods that were placed are told by where they lie, in a sheet of as much glass; others by thinner ones without gaps. */
-function sunkInRods(layer: Extract<LaidLayer, { form: 'rod' | 'stringer' }>): LaidLayer {
-  const { diameter_m, cover = 1, placed, form: _form, ...rest } = layer;
-  if (!placed) return { ...layer, diameter_m: diameter_m * cover, cover: 1 };
-  const along = placed.map((part): PlacedPart =>
-    part.outline.shape === 'rod' ? { ...part, outline: { ...part.outline, shape: 'strip', width_m: diameter_m } } : part,
-  );
-  return { ...rest, form: 'sheet', thickness_m: ROW_OF_RODS * diameter_m * cover, inlaid: along };
-}
 
 const partOf = (layer: Extract<LaidLayer, { form: 'pieces' }>, glass: number, share: number, footprint: Footprint): Part => ({
   glass,

@@ -1,4 +1,5 @@
 /** Every form of glass that can be laid, by its name in documents. A new one is its file and a line here. */
+import type { Layer } from '../../body/layers';
 import type { LaidLayer, LayerForm } from '../document';
 import { cap } from './cap';
 import { chunks } from './chunks';
@@ -32,3 +33,11 @@ export const withFigure = (layer: LaidLayer, { key, brings }: Pick<AskedOfLayer,
 /** A usual layer of a form, of the same glass and, where that has a meaning, the same depth and cover. */
 export const inForm = (layer: LaidLayer, form: LayerForm): LaidLayer =>
   ({ id: layer.id, glassId: layer.glassId, ...(layer.name ? { name: layer.name } : {}), form, ...LAYER_KINDS[form].usual(layer) }) as LaidLayer;
+
+/** Which form it is only the compiler does not see. */
+const kindOf = ({ form }: LaidLayer): LayerKind<LayerForm> => LAYER_KINDS[form] as LayerKind<LayerForm>;
+
+export const inBody = (layer: LaidLayer, glass: number, density_kg_m3: number): Layer => kindOf(layer).inBody(layer, glass, density_kg_m3);
+
+/** Everything that can has run in. */
+export const sunkIn = (layer: LaidLayer): LaidLayer => kindOf(layer).sunkIn?.(layer) ?? layer;

@@ -18,5 +18,6 @@ export const cap = {
     },
   },
   usual: (before) => ({ thickness_m: depthOf(before) }),
+  inBody: ({ thickness_m, overhang_m }, glass) => ({ form: 'cap', glass, thickness_m, ...(overhang_m === undefined ? {} : { overhang_m }) }),
   caution: 'Cutting: eye protection. A cap that stands over has sharp corners until it is fired.',
 } as const satisfies LayerKind<'cap'>;

@@ -2,6 +2,7 @@
  * A form of glass in a lay-up is declared here, one file for each: what it is called, what can be set of it and how it usually is, and its
  * caution. Sheet, schema and document follow. What it comes to in a body is in bodyOf.ts.
  */
+import type { Layer } from '../../body/layers';
 import { COUNT, LENGTH, type Measure, PERCENT, type Range, STREWN } from '../../units/measure';
 import type { LaidLayer, LayerForm } from '../document';
 
@@ -39,6 +40,10 @@ export interface LayerKind<F extends LayerForm> {
   fields: FieldsOf<LaidAs<F>>;
   /** As it usually is, in place of another form of the same glass. */
   usual(before: LaidLayer): Omit<LaidAs<F>, 'id' | 'glassId' | 'name' | 'flipped' | 'form'>;
+  /** What it is in a body, by the index of its glass there and that glass's density, kg/m³. */
+  inBody(layer: LaidAs<F>, glass: number, density_kg_m3: number): Layer;
+  /** Where it has all run in: gaps closed, over the whole outline. As it lies where left out. */
+  sunkIn?(layer: LaidAs<F>): LaidLayer;
   caution: string;
 }
 
