@@ -9,9 +9,9 @@ jest.mock('../../../../packages/core/src/piece/handSteps', () => {
   const real = jest.requireActual<typeof handSteps>('../../../../packages/core/src/piece/handSteps');
   return {
     ...real,
-    turn: (...asked: Parameters<typeof real.turn>) => {
+    turnBody: (...asked: Parameters<typeof real.turnBody>) => {
       mockTurned += 1;
-      return real.turn(...asked);
+      return real.turnBody(...asked);
     },
   };
 });

@@ -7,14 +7,14 @@ import { shapingDown } from '../look/shaping';
 import { aimedWork, neededWork } from '../look/work';
 import { TYPICAL_WORKS } from '../look/works';
 import type { Problem } from '../problem';
-import { AS_MADE, type BodyNow, type Formed, NO_HOLES, asSlab, bodyOf, hasSolid, isOnePiece, massNow, nothingYet } from './bodyNow';
+import { AS_MADE, type BodyNow, type Formed, NO_HOLES, asSlab, bodyOf, hasSolid, massNow, nothingYet } from './bodyNow';
 import { bodyOfLayers, levelled, runOut, sunken } from './bodyOf';
 import type { JourneyStep, LaidLayer, LayStep, PieceDocument, PlannedStep } from './document';
-import { type Change, type StepOutcome, NOT_ONE, NOTHING_THERE, type Taken, stepOutcome, unlike } from './stepOutcome';
-import { blast, cut, drill, fill, offFace, offRim, turn } from './handSteps';
+import { type Change, type StepOutcome, type Taken, stepOutcome } from './stepOutcome';
 import { shapingOf } from './inForm';
 import { settled } from './placed';
 import type { NamedGlass } from './shelf';
+import { benchKind } from './steps/all';
 import { HOLDS } from './undoes';
 
 export interface AfterStep {
@@ -113,27 +113,8 @@ function done(now: BodyNow, step: JourneyStep, glasses: readonly NamedGlass[]): 
       return lay(now, step, glasses);
     case 'fire':
       return fire(now, step, glasses);
-    case 'turn':
-      return turn(now, glasses);
-    case 'cut':
-      return cut(now, step.cut, step.kerf_m, glasses);
-    case 'grind':
-    case 'polish': {
-      const as = step.kind === 'grind' ? 'ground' : 'polished';
-      return step.at === 'rim' ? offRim(now, step.depth_m, as, glasses) : offFace(now, step.at, step.depth_m, as, glasses);
-    }
-    case 'blast':
-      return blast(now, step, glasses);
-    case 'drill':
-      return drill(now, step.hole_m, step.count, glasses);
-    case 'fill':
-      return fill(now, step, glasses);
-    case 'clean':
-    case 'look':
-    case 'wait':
-      return stepOutcome(now);
-    case 'join':
-      return now.layers.length === 0 ? unlike(NOTHING_THERE) : isOnePiece(now) ? stepOutcome(now) : unlike(NOT_ONE);
+    default:
+      return benchKind(step).applies?.(now, step, glasses) ?? stepOutcome(now);
   }
 }
 

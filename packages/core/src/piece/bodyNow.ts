@@ -6,7 +6,9 @@ import { layerDepth } from '../body/layers';
 import type { Shaping } from '../look/shaping';
 import type { Outcome } from '../problem';
 import { type Bodied, bodyOfLayers } from './bodyOf';
-import type { Face, LaidLayer, PieceDocument, PlannedStep } from './document';
+import type { Face } from './handStep';
+import type { LaidLayer } from './laid';
+import type { PlannedStep } from './plannedStep';
 import type { NamedGlass } from './shelf';
 
 /** The shape that a firing has given it. */
@@ -62,7 +64,7 @@ export const NO_HOLES: BodyNow['holes'] = { area_m2: 0, mass_kg: 0 };
 export const AS_MADE: FaceNow = { surface: 'asMade', isOpened: false };
 
 /** Before anything is laid. */
-export const nothingYet = ({ footprint, dammed }: Pick<PieceDocument, 'footprint' | 'dammed'>): BodyNow => ({
+export const nothingYet = ({ footprint, dammed }: { footprint: Footprint; dammed: boolean }): BodyNow => ({
   ...{ footprint, dammed, layers: [], solid: NONE, heated: NONE, apart: 1, casting: null, formed: null },
   ...{ faces: { up: AS_MADE, down: AS_MADE }, holes: NO_HOLES, lost_kg: 0, isTurned: false },
 });

@@ -30,7 +30,8 @@ import {
   overhang_m2,
   surfaceMass,
 } from './bodyNow';
-import type { BenchStep, Cutting, Face, LaidLayer } from './document';
+import type { Cutting, Face } from './handStep';
+import type { LaidLayer } from './laid';
 import { type StepOutcome, NOT_ONE, NOTHING_THERE, type Taken, stepOutcome, unlike } from './stepOutcome';
 import { LEAST_COVER, cutTo, overTurned, unplaced } from './placed';
 import type { NamedGlass } from './shelf';
@@ -58,7 +59,7 @@ function otherFace(layer: LaidLayer, glasses: readonly NamedGlass[]): LaidLayer 
 }
 
 /** Turned over: what was on top lies on the shelf, coatings face the other way. */
-export function turn(now: BodyNow, glasses: readonly NamedGlass[]): StepOutcome {
+export function turnBody(now: BodyNow, glasses: readonly NamedGlass[]): StepOutcome {
   if (now.layers.length === 0) return unlike(NOTHING_THERE);
   if (!isOnePiece(now)) return unlike('Only what is one piece can be turned over: fuse these layers first.');
   const layers = now.layers.toReversed().map((flat): LaidLayer => {
@@ -127,12 +128,12 @@ const withSurface = (now: BodyNow, face: Face, surface: Surface): BodyNow => ({
   faces: { ...now.faces, [face]: { ...now.faces[face], surface } },
 });
 
-export function offFace(now: BodyNow, face: Face, depth_m: number, as: 'ground' | 'polished', glasses: readonly NamedGlass[]): StepOutcome {
+function offFace(now: BodyNow, face: Face, depth_m: number, as: 'ground' | 'polished', glasses: readonly NamedGlass[]): StepOutcome {
   const ground = shaved(now, face, depth_m, glasses);
   return ground.ok ? stepOutcome(withSurface(ground.value.body, face, as), { as, mass_kg: ground.value.mass_kg }) : ground;
 }
 
-export function offRim(before: BodyNow, depth_m: number, as: 'ground' | 'polished', glasses: readonly NamedGlass[]): StepOutcome {
+function offRim(before: BodyNow, depth_m: number, as: 'ground' | 'polished', glasses: readonly NamedGlass[]): StepOutcome {
   if (before.layers.length === 0) return unlike(NOTHING_THERE);
   if (!isOnePiece(before)) return unlike(NOT_ONE);
   if (2 * depth_m > footprintWall(before.footprint) - NARROWEST_M) return unlike('That is more than there is from rim to rim.');
@@ -194,7 +195,7 @@ function cutToSegments(now: BodyNow, count: number, kerf_m: number, glasses: rea
   );
 }
 
-export function cut(before: BodyNow, how: Cutting, kerf_m: number, glasses: readonly NamedGlass[]): StepOutcome {
+export function cutBody(before: BodyNow, how: Cutting, kerf_m: number, glasses: readonly NamedGlass[]): StepOutcome {
   if (before.layers.length === 0) return unlike(NOTHING_THERE);
   if (!isOnePiece(before)) return unlike(NOT_ONE);
   const now = asSlab(before, glasses);
@@ -216,7 +217,11 @@ export function cut(before: BodyNow, how: Cutting, kerf_m: number, glasses: read
 }
 
 /** Masked glass keeps standing: the face splits into the ground that went down and the relief over it. */
-export function blast(before: BodyNow, { face, depth_m, cover, id }: Extract<BenchStep, { kind: 'blast' }>, glasses: readonly NamedGlass[]): StepOutcome {
+export function blastFace(
+  before: BodyNow,
+  { face, depth_m, cover, id }: { face: Face; depth_m: number; cover: number; id: string },
+  glasses: readonly NamedGlass[],
+): StepOutcome {
   const whole = shaved(before, face, depth_m, glasses);
   if (!whole.ok) return whole;
   const taken: Taken = { as: 'blasted', mass_kg: whole.value.mass_kg * cover };
@@ -244,7 +249,11 @@ export function blast(before: BodyNow, { face, depth_m, cover, id }: Extract<Ben
 /** A masked pattern is followed as so many islands. */
 const RELIEF_COUNT = 8;
 
-export function drill(before: BodyNow, hole_m: number, count: number, glasses: readonly NamedGlass[]): StepOutcome {
+/** Off the rim all round, or off a face. */
+export const takenOff = (now: BodyNow, at: 'rim' | Face, depth_m: number, as: 'ground' | 'polished', glasses: readonly NamedGlass[]): StepOutcome =>
+  at === 'rim' ? offRim(now, depth_m, as, glasses) : offFace(now, at, depth_m, as, glasses);
+
+export function drillBody(before: BodyNow, hole_m: number, count: number, glasses: readonly NamedGlass[]): StepOutcome {
   if (before.layers.length === 0) return unlike(NOTHING_THERE);
   if (!isOnePiece(before)) return unlike(NOT_ONE);
   const now = asSlab(before, glasses);
@@ -256,7 +265,11 @@ export function drill(before: BodyNow, hole_m: number, count: number, glasses: r
   return stepOutcome({ ...now, holes: { area_m2: holes_m2, mass_kg: now.holes.mass_kg + mass_kg } }, { as: 'drilled', mass_kg });
 }
 
-export function fill(before: BodyNow, { id, glassId, mass_kg, spot_m }: Extract<BenchStep, { kind: 'fill' }>, glasses: readonly NamedGlass[]): StepOutcome {
+export function fillSpot(
+  before: BodyNow,
+  { id, glassId, mass_kg, spot_m }: { id: string; glassId: string; mass_kg: number; spot_m: number },
+  glasses: readonly NamedGlass[],
+): StepOutcome {
   if (before.layers.length === 0) return unlike('A fill goes into glass, and here is none yet.');
   const now = asSlab(before, glasses);
   const area_m2 = footprintArea(now.footprint);

@@ -8,7 +8,7 @@ import { type Shaping, sideAcross } from '../look/shaping';
 import { keysOf, pickKeys } from '../keys';
 import { type Outcome, found, refused } from '../problem';
 import type { FiringCase } from '../schedule/firingCase';
-import type { HeldForm, PlannedSetUp, PlannedStep } from './document';
+import type { HeldForm, PlannedSetUp, PlannedStep } from './plannedStep';
 import type { Shelf } from './shelf';
 
 /** What a step is refused as that the body at it does not allow. */

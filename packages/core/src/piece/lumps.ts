@@ -1,4 +1,4 @@
-import type { LaidLayer } from './document';
+import type { LaidLayer } from './laid';
 
 type Lumps = Extract<LaidLayer, { form: 'chunks' }>;
 

@@ -5,7 +5,7 @@ import { turnedOver } from '../plan/arrange';
 import { commonTo, shapeOf } from '../plan/clip';
 import { type PlacedPart, areaOf, boxOf, centred, footprintRings, partArea, partCorners } from '../plan/parts';
 import type { MappedLayer } from '../plan/thickness';
-import type { LaidLayer } from './document';
+import type { LaidLayer } from './laid';
 
 export type Placeable = Extract<LaidLayer, { form: 'pieces' | 'rod' | 'stringer' }>;
 export type PlacedLayer = Placeable & { placed: readonly PlacedPart[] };

@@ -9,7 +9,7 @@ import type { SeenFiring } from '../schedule/bounds';
 import type { TakenOver } from '../learn/corrections';
 import type { FormShape } from '../form/shape';
 import type { Coat } from '../release/coat';
-import type { CutFace } from './document';
+import type { CutFace } from './laid';
 
 /** What every record has beside its constants. */
 export interface Labelled {

@@ -1,6 +1,6 @@
 /** Every form of glass that can be laid, by its name in documents. A new one is its file and a line here. */
 import type { Layer } from '../../body/layers';
-import type { LaidLayer, LayerForm } from '../document';
+import type { LaidLayer, LayerForm } from '../laid';
 import { cap } from './cap';
 import { chunks } from './chunks';
 import { frit, powder } from './grains';

@@ -1,5 +1,5 @@
 import type { Layer } from '../../body/layers';
-import type { LaidLayer } from '../document';
+import type { LaidLayer } from '../laid';
 import { type LaidAs, type LayerKind, coverBefore, maybeCover, strewn } from './layer';
 
 type Grains = LaidAs<'frit' | 'powder'>;

@@ -4,7 +4,7 @@
  */
 import type { Layer } from '../../body/layers';
 import { COUNT, LENGTH, type Measure, PERCENT, type Range, STREWN } from '../../units/measure';
-import type { LaidLayer, LayerForm } from '../document';
+import type { LaidLayer, LayerForm } from '../laid';
 
 export type LaidAs<F extends LayerForm, L = LaidLayer> = L extends { form: infer G } ? (F extends G ? L : never) : never;
 

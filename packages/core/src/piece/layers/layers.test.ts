@@ -1,4 +1,4 @@
-import type { LaidLayer, LayerForm } from '../document';
+import type { LaidLayer, LayerForm } from '../laid';
 import { LAYER_KINDS, askedOf, inForm, withFigure } from './all';
 
 const laid = { id: 'a', glassId: 'g' };

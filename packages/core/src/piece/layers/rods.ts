@@ -1,6 +1,6 @@
 import { type Layer, ROW_OF_RODS } from '../../body/layers';
 import type { PlacedPart } from '../../plan/parts';
-import type { LaidLayer } from '../document';
+import type { LaidLayer } from '../laid';
 import { type LaidAs, type LayerKind, across, coverBefore, maybeCover } from './layer';
 
 type Rods = LaidAs<'rod' | 'stringer'>;

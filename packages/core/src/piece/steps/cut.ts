@@ -1,19 +1,9 @@
-import { type Footprint, sidesOf } from '../../body/footprint';
+import { sidesOf } from '../../body/footprint';
 import { footprintWords } from '../../body/footprintWords';
 import type { Units } from '../../units/convert';
-import type { Face, HandStep } from '../handStep';
+import type { Cutting, HandStep } from '../handStep';
+import { cutBody } from '../handSteps';
 import { type BenchKind, FACE_NAMES, long } from './step';
-
-/** How the body is cut, and what it is laid out as again. */
-export type Cutting =
-  /** To a smaller outline, or another form of it. */
-  | { to: 'outline'; outline: Footprint }
-  /** Into strips across its width, which are laid side by side again or stood on edge. */
-  | { to: 'strips'; strip_m: number; stand: 'flat' | 'onEdge' }
-  /** Into so many segments from its middle, laid to a ring or disc again. */
-  | { to: 'segments'; count: number }
-  /** A slice off a face. */
-  | { to: 'slice'; face: Face; depth_m: number };
 
 /** kerf_m: what the blade turns to mud. */
 export type CutStep = HandStep & { kind: 'cut'; cut: Cutting; kerf_m: number };
@@ -42,6 +32,7 @@ export const cut: BenchKind<CutStep> = {
   // An outline has fields of its own, see journey/CutFields.tsx.
   fields: [],
   words: cutWords,
+  applies: (now, step, glasses) => cutBody(now, step.cut, step.kerf_m, glasses),
   caution:
     'Saw wet, with eye protection and ear defence, a breaker on the circuit and hands off the line of the blade. Fused glass breaks where it likes: let its stress out before you cut.',
 };

@@ -1,4 +1,5 @@
 import type { HandStep } from '../handStep';
+import { drillBody } from '../handSteps';
 import { type BenchKind, long } from './step';
 
 export type DrillStep = HandStep & { kind: 'drill'; hole_m: number; count: number };
@@ -14,5 +15,6 @@ export const drill: BenchKind<DrillStep> = {
     { as: 'count', key: 'count', label: 'number', name: 'The number of holes', range: HOLES_RANGE, testID: 'holes' },
   ],
   words: ({ hole_m, count }, units) => `${count} × ${long(hole_m, units)}`,
+  applies: (now, { hole_m, count }, glasses) => drillBody(now, hole_m, count, glasses),
   caution: 'Drill wet, slowly, with the glass held on wood; eye protection, electricity away from the water, lift before the core breaks through.',
 };

@@ -1,5 +1,6 @@
 import { formatMass, text } from '../../units/format';
 import type { HandStep } from '../handStep';
+import { fillSpot } from '../handSteps';
 import { type BenchKind, long } from './step';
 
 /** Grains or a chip put into a spot, as where a bubble opened. */
@@ -17,5 +18,6 @@ export const fill: BenchKind<FillStep> = {
     { as: 'glass', key: 'glassId', form: 'frit' },
   ],
   words: ({ mass_kg, spot_m }, units) => `${text(formatMass(mass_kg, units.mass))} in a spot of ${long(spot_m, units)}`,
+  applies: fillSpot,
   caution: 'Grains and powder are dust: a respirator, and wipe up wet.',
 };

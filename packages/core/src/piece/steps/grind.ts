@@ -1,4 +1,5 @@
 import type { Face, HandStep } from '../handStep';
+import { takenOff } from '../handSteps';
 import { type BenchKind, OFF_RANGE_M, PLACES, long, placeWords } from './step';
 
 /** The rim by so much all round, or a face by so much of its depth. */
@@ -13,5 +14,6 @@ export const grind: BenchKind<GrindStep> = {
     { as: 'length', key: 'depth_m', label: 'off', name: 'What comes off', range: OFF_RANGE_M, testID: 'off' },
   ],
   words: ({ at, depth_m }, units) => `${long(depth_m, units)} off the ${placeWords(at)}`,
+  applies: (now, { at, depth_m }, glasses) => takenOff(now, at, depth_m, 'ground', glasses),
   caution: 'Grind wet with eye protection: the dust of glass and of fired primer harms the lungs for good.',
 };

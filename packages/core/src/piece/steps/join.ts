@@ -1,5 +1,7 @@
 import { formatDuration, text } from '../../units/format';
 import type { HandStep } from '../handStep';
+import { isOnePiece } from '../bodyNow';
+import { NOTHING_THERE, NOT_ONE, stepOutcome, unlike } from '../stepOutcome';
 import { type BenchKind, HOUR_S } from './step';
 
 export const JOINED_BY = ['glue', 'stem', 'hanger'] as const;
@@ -16,6 +18,7 @@ export const join: BenchKind<JoinStep> = {
     { as: 'time', key: 'cure_s', label: 'sets', name: 'The setting', testID: 'cure' },
   ],
   words: ({ by, cure_s }) => `${JOINED_NAMES[by].toLowerCase()}${cure_s > 0 ? `, ${text(formatDuration(cure_s))} to set` : ''}`,
+  applies: (now) => (now.layers.length === 0 ? unlike(NOTHING_THERE) : isOnePiece(now) ? stepOutcome(now) : unlike(NOT_ONE)),
   caution:
     'Adhesives by their makers’ sheets: gloves, fresh air, no UV into the eyes. What hangs over people wants a fixing that somebody licensed has judged.',
 };

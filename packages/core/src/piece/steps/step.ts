@@ -1,11 +1,14 @@
 /**
  * A step that hands do between firings is declared here, one file for each kind: what it is called, how it usually is, what can be set of
- * it, what it does in words, and its caution. What it makes of the glass is in applySteps.ts.
+ * it, what it does in words, what it makes of the glass, and its caution.
  */
 import type { Footprint } from '../../body/footprint';
 import type { Units } from '../../units/convert';
 import { formatLength, text } from '../../units/format';
+import type { BodyNow } from '../bodyNow';
 import type { Face, HandStep } from '../handStep';
+import type { NamedGlass } from '../shelf';
+import type { StepOutcome } from '../stepOutcome';
 
 export interface Range {
   least: number;
@@ -55,6 +58,8 @@ export interface BenchKind<S extends HandStep> {
   usual(about: About): Omit<S, 'id' | 'kind' | keyof HandStep>;
   fields: readonly StepField<S>[];
   words(step: S, units: Units): string;
+  /** What it makes of a body; nothing where left out. */
+  applies?(now: BodyNow, step: S, glasses: readonly NamedGlass[]): StepOutcome;
   caution?: string;
 }
 

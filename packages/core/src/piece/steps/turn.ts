@@ -1,4 +1,5 @@
 import type { HandStep } from '../handStep';
+import { turnBody } from '../handSteps';
 import type { BenchKind } from './step';
 
 export type TurnStep = HandStep & { kind: 'turn' };
@@ -8,5 +9,6 @@ export const turn: BenchKind<TurnStep> = {
   usual: () => ({}),
   fields: [],
   words: () => 'what was on top lies on the shelf',
+  applies: (now, _step, glasses) => turnBody(now, glasses),
   caution: 'A fused sheet is heavy and its rim is sharp: gloves, both hands under it, and a soft cloth to turn it on.',
 };
