@@ -101,7 +101,7 @@ function IntoCalendar({ detail: { firing, schedule }, moments }: { detail: Firin
     // Read when it is wanted: few ever do.
     const { calendarOf } = await import('@/files/calendar');
     const calendar = calendarOf({
-      ...{ id: firing.id, what, kilnName: firing.kilnName, startsAt: firing.firedAt, moments, caution: WORK_CAUTIONS.kiln },
+      ...{ id: firing.stepId, what, kilnName: firing.kilnName, startsAt: firing.firedAt, moments, caution: WORK_CAUTIONS.kiln },
       opensBelow: text(formatTemperature(openingTemperature(schedule.snapshot.firing), temperatureUnit)),
     });
     download(fileName(what, 'ics'), new Blob([calendar], { type: 'text/calendar' }));

@@ -1,3 +1,4 @@
+import ICAL from 'ical.js';
 import { type ForCalendar, calendarOf } from './calendar';
 
 const HOUR_S = 3600;
@@ -36,4 +37,23 @@ test('a later file takes the place of an earlier one', () => {
   const [before, after] = [lines(), lines({ ...firing, startsAt: firing.startsAt + HOUR_S * 1000 })];
   expect(valuesOf(after, 'UID')).toEqual(valuesOf(before, 'UID'));
   expect(new Set(valuesOf(after, 'UID')).size).toBe(3);
+});
+
+test('another program reads it: every event with its alarm at its beginning, the words whole', () => {
+  const read = new ICAL.Component(ICAL.parse(calendarOf(firing)));
+  expect(read.getFirstPropertyValue('prodid')).toBe('-//Torvin//Firing times//EN');
+  expect(read.getFirstPropertyValue('method')).toBeNull();
+  const events = read.getAllSubcomponents('vevent');
+  expect(events).toHaveLength(3);
+  for (const event of events) {
+    const { summary, startDate, endDate, sequence, uid } = new ICAL.Event(event);
+    expect(summary).toMatch(/^(Look in|The controller is done|May be opened): Plaque no\. 14, tack fuse; "blue"$/);
+    expect(uid).toMatch(/^0198c5a2-0000-7000-8000-000000000001-(look|controlled|opens)@torvin$/);
+    expect(sequence).toBeGreaterThan(1.7e9);
+    expect(endDate.compare(startDate)).toBe(1);
+    const alarms = event.getAllSubcomponents('valarm');
+    expect(alarms.map((alarm) => alarm.getFirstPropertyValue('trigger')?.toString())).toEqual([startDate.toString()]);
+    expect(alarms[0].getFirstPropertyValue('description')).toBe(summary);
+    expect(alarms[0].getFirstPropertyValue('action')).toBe('DISPLAY');
+  }
 });

@@ -3,7 +3,7 @@ import type { Moments } from '@torvin/core/schedule';
 import { type EventAttributes, createEvents } from 'ics';
 
 export interface ForCalendar {
-  /** Of the firing, or of the schedule that is not fired yet: a later file with the same id takes the place of an earlier one. */
+  /** Of the step of the journey, planned or started: a later file for it takes the place of an earlier one. */
   id: string;
   /** 'Plaque no. 14, tack fuse'. */
   what: string;
@@ -17,6 +17,10 @@ export interface ForCalendar {
 }
 
 const MINUTE_MS = 60_000;
+const PRODUCT = '-//Torvin//Firing times//EN';
+
+/** The package does this for everything but the words of an alarm. */
+const escaped = (words: string): string => words.replace(/[\\;,]/g, (sign) => `\\${sign}`);
 
 export function calendarOf({ id, what, kilnName, startsAt, moments, opensBelow, caution }: ForCalendar): string {
   const at = (seconds: number): number => Math.round((startsAt + seconds * 1000) / MINUTE_MS) * MINUTE_MS;
@@ -33,7 +37,8 @@ export function calendarOf({ id, what, kilnName, startsAt, moments, opensBelow, 
     endInputType: 'utc',
     endOutputType: 'utc',
     busyStatus: 'FREE',
-    alarms: [{ action: 'display', description: `${title}: ${what}`, trigger: { minutes: 0, before: true } }],
+    // At a moment: the package writes no duration of nought.
+    alarms: [{ action: 'display', description: escaped(`${title}: ${what}`), trigger: at(from_s) }],
   });
   const { look, controlled_s, opens_s } = moments;
   const { error, value } = createEvents(
@@ -42,8 +47,9 @@ export function calendarOf({ id, what, kilnName, startsAt, moments, opensBelow, 
       event('controlled', 'The controller is done', controlled_s, controlled_s, 'From here on the closed kiln cools by itself.'),
       event('opens', 'May be opened', opens_s, opens_s, `By the model, once the kiln reads ${opensBelow} or less.`),
     ],
-    { productId: 'torvin', calName: `${what} in ${kilnName}` },
+    { productId: PRODUCT, calName: `${what} in ${kilnName}` },
   );
   if (error || !value) throw error ?? new Error('The calendar could not be written.');
-  return value;
+  // A method is of an invitation, which somebody sends.
+  return value.replace(/^METHOD:.*\r\n/m, '');
 }
