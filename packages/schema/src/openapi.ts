@@ -250,8 +250,8 @@ export function openApiDocument(version: string, calculators: readonly Calculato
     const answer = endpoint.answer instanceof z.ZodArray ? endpoint.answer : namedSchema(endpoint.answer, `${capital(operationId)}Answer`);
     paths[path] = { ...paths[path], [endpoint.method]: operationOf({ operationId, endpoint: { ...endpoint, request, answer }, examples }) };
   }
-  return createDocument({
-    openapi: '3.1.0',
+  const document = {
+    openapi: '3.1.0' as const,
     info: {
       title: 'Torvin',
       version,
@@ -262,5 +262,7 @@ export function openApiDocument(version: string, calculators: readonly Calculato
     security: [],
     tags: Object.entries(ABOUT).map(([tag, description]) => ({ name: tag, description })),
     paths,
-  });
+  };
+  // A list that the code never changes is none that may not be sent.
+  return createDocument(document, { override: ({ jsonSchema }) => void delete jsonSchema.readOnly });
 }

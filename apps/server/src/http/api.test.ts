@@ -263,4 +263,25 @@ describe('requests that cannot be read', () => {
     expect(await server.ask('GET', '/api/pots')).toMatchObject({ status: 404, body: { code: 'unknown-path' } });
     expect(await server.ask('POST', '/api/pieces', '[]')).toMatchObject({ status: 422 });
   });
+
+  test('a body that is not sent as JSON is 415 and says what it came as', async () => {
+    for (const type of ['text/plain', 'application/x-www-form-urlencoded', 'application/xml']) {
+      const { status, body } = await server.ask('POST', '/api/pieces', '{"name":"x"}', { 'Content-Type': type });
+      expect({ status, body }).toEqual({
+        status: 415,
+        body: { code: 'not-json', path: 'Content-Type', message: expect.stringContaining(`It came as ${type}. Send JSON as application/json`) },
+      });
+    }
+    expect((await server.ask('POST', '/api/pieces', '{"id":', { 'Content-Type': 'application/json; charset=utf-8' })).status).toBe(400);
+    // What brings no body has no type.
+    expect((await server.ask('GET', '/api/studio', undefined, { 'Content-Type': 'text/plain' })).status).toBe(200);
+  });
+
+  test('a method that a path has not is 405 and says which it has', async () => {
+    const wrong = await server.ask('DELETE', '/api/studio', {});
+    expect(wrong).toMatchObject({ status: 405, body: { code: 'wrong-method', message: '/api/studio takes GET, HEAD, PUT, not DELETE.' } });
+    expect(wrong.headers.get('Allow')).toBe('GET, HEAD, PUT');
+    expect((await server.ask('GET', '/api/compute/compose')).headers.get('Allow')).toBe('POST');
+    expect((await server.ask('PATCH', `/api/pieces/${uuid()}`, {})).headers.get('Allow')).toMatch(/DELETE.*GET.*PUT/);
+  });
 });

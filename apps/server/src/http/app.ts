@@ -24,6 +24,7 @@ import { firingRoutes } from './routes/firings';
 import { photoRoutes } from './routes/photos';
 import { pieceRoutes } from './routes/pieces';
 import { recordRoutes } from './routes/records';
+import { mustBeJson, notThere } from './strayed';
 import { mustBeShallow } from './tooDeep';
 import { serveWeb } from './web';
 
@@ -55,7 +56,7 @@ export interface AppParts {
 
 const BODY_LIMIT = '256kb';
 /** What may be larger. */
-const READ_BY_THEIR_ROUTES = ['/api/photos', api.importPiece.path];
+const READ_BY_THEIR_ROUTES = ['/api/photos', api.importPiece.path, '/api/backups/restore'];
 /** A small body can be a large one compressed: what comes compressed is not unpacked. */
 const PLAIN = { inflate: false };
 
@@ -93,7 +94,11 @@ export function createApp({
   app.use('/api', sameVersionOnly(ownApi));
   app.use(compression());
   const json = express.json({ ...PLAIN, limit: BODY_LIMIT });
-  app.use((request, response, next) => (READ_BY_THEIR_ROUTES.includes(request.path) ? next() : json(request, response, next)));
+  app.use((request, response, next) => {
+    if (READ_BY_THEIR_ROUTES.includes(request.path)) return next();
+    mustBeJson(request);
+    json(request, response, next);
+  });
   app.use((request, _response, next) => {
     mustBeShallow(request.body);
     next();
@@ -122,9 +127,7 @@ export function createApp({
   app.get('/api/openapi.json', (_request, response) => {
     response.json((openApi ??= openApiDocument(version, calculators)));
   });
-  app.use('/api', (request, response) => {
-    response.status(404).json({ code: 'unknown-path', path: request.originalUrl, message: `There is no ${request.method} ${request.originalUrl}.` });
-  });
+  app.use('/api', notThere(app));
   if (webDir) serveWeb(app, webDir);
   app.use(answerErrors(log, lines, () => room?.ranOut()));
   return app;

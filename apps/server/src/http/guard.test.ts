@@ -77,8 +77,8 @@ describe('a change', () => {
   });
 
   test.each(['text/plain', 'application/x-www-form-urlencoded', 'multipart/form-data; boundary=x'])('sent as %s, as a form could, is refused', async (type) => {
-    expect((await save({ 'Content-Type': type })).status).toBe(403);
-    expect((await ask({ method: 'POST', path: '/api/photos', headers: { 'Content-Type': type }, body: 'x' })).status).toBe(403);
+    expect((await save({ 'Content-Type': type })).status).toBe(415);
+    expect((await ask({ method: 'POST', path: '/api/photos', headers: { 'Content-Type': type }, body: 'x' })).status).toBe(415);
   });
 
   test('to the pictures is a picture by its type, also from its own page', async () => {

@@ -72,8 +72,23 @@ function isOwnOrigin(request: Request): boolean {
   return sameOrigin && (site === undefined || site === 'same-origin');
 }
 
+/** Of a body that is nothing that is read here. */
+export function notJson(request: Request): NotAllowed {
+  const type = request.get('Content-Type');
+  const came = type ? `It came as ${type.slice(0, 80)}` : 'It came without a Content-Type';
+  return new NotAllowed(
+    415,
+    'not-json',
+    `${came}. Send JSON as application/json, a picture as image/jpeg or the like, a backup as application/zip.`,
+    'Content-Type',
+  );
+}
+
 const ownWritesOnly: RequestHandler = (request, _response, next) => {
   if (READING.includes(request.method) || isOwnOrigin(request)) return next();
+  const { origin, 'sec-fetch-site': site, 'content-type': type } = request.headers;
+  // A browser that says where it is from is told that; a program, what to send.
+  if (origin === undefined && site === undefined && type !== undefined && isLoopback(request.socket.remoteAddress)) throw notJson(request);
   throw new NotAllowed(
     403,
     'foreign-origin',

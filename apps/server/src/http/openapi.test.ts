@@ -54,6 +54,10 @@ test('the linter does find what is wrong', async () => {
   expect((await lintFromString({ source: JSON.stringify(wrong), config })).length).toBeGreaterThan(2);
 });
 
+test('nothing that is sent is said to be read only', () => {
+  expect([...partsOf(document)].filter(([, part]) => 'readOnly' in part).map(([path]) => path)).toEqual([]);
+});
+
 test('every number says its unit', () => {
   const silent = [...partsOf(document)].filter(
     ([, { type, enum: choices, const: only }]) => /^(number|integer)$/.test(String(type)) && !choices && only === undefined,
