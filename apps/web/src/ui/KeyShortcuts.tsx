@@ -6,7 +6,8 @@ import { View } from 'react-native';
 import { space } from '@/theme/theme';
 import { Action } from './Action';
 import { Words } from './Words';
-import { SHORTCUTS, isTyping, meaningOf } from './shortcuts';
+import { Tick } from './Tick';
+import { SHORTCUTS, chordOf, isTyping, lettersAreOn, meaningOf, setLetters, useLetters } from './shortcuts';
 
 /** So long a first key waits for its second. */
 const PAIR_MS = 1500;
@@ -19,10 +20,14 @@ export function KeyShortcuts() {
   const last = useRef<{ key: string; at: number } | null>(null);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      // A field takes back what was typed in it by itself.
+      if (event.altKey || isTyping(event.target)) return;
+      const isChord = event.ctrlKey || event.metaKey;
+      // The list can be asked for all the same: the switch is in it.
+      if (!isChord && !lettersAreOn() && event.key !== '?') return;
       const before = last.current && performance.now() - last.current.at < PAIR_MS ? last.current.key : null;
-      const meaning = meaningOf(event.key, before);
-      last.current = { key: event.key, at: performance.now() };
+      const meaning = isChord ? chordOf(event.key, event.shiftKey) : meaningOf(event.key, before);
+      last.current = isChord ? null : { key: event.key, at: performance.now() };
       if (!meaning) return;
       event.preventDefault();
       last.current = null;
@@ -35,6 +40,7 @@ export function KeyShortcuts() {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [router]);
+  const letters = useLetters();
   const close = (): void => setListed(false);
   return (
     <KitDialog isVisible={listed} onBackdropPress={close} aria-label="Keys" testID="shortcuts">
@@ -46,6 +52,7 @@ export function KeyShortcuts() {
           <Words>{does}</Words>
         </View>
       ))}
+      <Tick on={letters} title="Single letters work" onPress={() => setLetters(!letters)} testID="letters" />
       <Action kind="plain" title="Close" testID="close-shortcuts" onPress={close} />
     </KitDialog>
   );

@@ -1,5 +1,5 @@
 import { PLACES } from './places';
-import { SHORTCUTS, isTyping, meaningOf } from './shortcuts';
+import { SHORTCUTS, chordOf, isTyping, lettersAreOn, meaningOf, setLetters } from './shortcuts';
 
 describe('keys', () => {
   test.each(PLACES.map(({ key, href }) => [key, href] as const))('g then %s goes to %s', (key, place) => {
@@ -18,7 +18,20 @@ describe('keys', () => {
     expect(meaningOf('?', null)).toEqual({ help: true });
     expect(meaningOf('q', null)).toBeNull();
     expect(meaningOf('q', 'g')).toBeNull();
-    for (const key of ['n', '/', 'u', '?']) expect(SHORTCUTS.some(({ keys }) => keys === key)).toBe(true);
+    for (const key of ['n', '/', '?']) expect(SHORTCUTS.some(({ keys }) => keys === key)).toBe(true);
+  });
+
+  test('undo and redo are where every program has them', () => {
+    expect([chordOf('z', false), chordOf('Z', true), chordOf('y', false)]).toEqual([{ press: 'undo' }, { press: 'redo' }, { press: 'redo' }]);
+    expect([chordOf('y', true), chordOf('u', false), chordOf('n', false)]).toEqual([null, null, null]);
+  });
+
+  test('single letters are on until they are switched off, and stay off', () => {
+    expect(lettersAreOn()).toBe(true);
+    setLetters(false);
+    expect([lettersAreOn(), localStorage.getItem('torvin-letters')]).toEqual([false, 'false']);
+    setLetters(true);
+    expect(lettersAreOn()).toBe(true);
   });
 
   test('in a field they are text', () => {
