@@ -52,7 +52,7 @@ export function KeyShortcuts() {
           <Words>{does}</Words>
         </View>
       ))}
-      <Tick on={letters} title="Single letters work" onPress={() => setLetters(!letters)} testID="letters" />
+      <Tick on={letters} title="Single-letter shortcuts" onPress={() => setLetters(!letters)} testID="letters" />
       <Action kind="plain" title="Close" testID="close-shortcuts" onPress={close} />
     </KitDialog>
   );
