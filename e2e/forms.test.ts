@@ -309,7 +309,7 @@ test('an investment from its wax to divested, with its waits, on the Bench meanw
   await me.sees('wax-left', /^40 g of wax are in it yet/);
   await next(/^Drying/);
   await me.press('making-tell');
-  await me.sees('making-mass-error', /write a figure/);
+  await me.sees('making-mass-error', /enter a figure/);
   await step('2026-02-02T15:00', '1400');
   await me.sees('making-drying', /of water have to leave yet/);
   await step('2026-02-04T15:00', '1200');

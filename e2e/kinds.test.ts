@@ -168,7 +168,7 @@ test('a plate without its weight is asked for it at the field, and a figure that
   await me.expectSound('all kinds of firing');
   await me.press('look-press');
   await me.press('compute');
-  await me.reads('The plate: write a figure, from 50 g to 100 kg.');
+  await me.reads('The plate: enter a figure, from 50 g to 100 kg.');
   await me.type('shape-spacer', '40');
   await me.type('shape-weight', '4 kg');
   await me.type('shape-plate', '20');

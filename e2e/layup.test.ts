@@ -228,7 +228,7 @@ test('the next firing of what was fused starts as a slump, and says what is miss
   await me.press('add-step');
   await me.type('shape-span', '');
   await me.press('compute');
-  await me.reads('The mould: write a figure, from 10 mm to 2000 mm.');
+  await me.reads('The mould: enter a figure, from 10 mm to 2000 mm.');
   await me.type('shape-span', '180');
   await me.type('shape-depth', '20');
   await me.expectSound('a firing chosen');

@@ -43,7 +43,7 @@ export const NO_LESSON: Lesson = { leftOut: false, by: null, witness: null };
 export interface FiringColumn<T> {
   /** °C or °F stand in it. */
   title: string | ((unit: TemperatureUnit) => string);
-  cell(told: T, unit: TemperatureUnit): string | number;
+  cell(told: T, unit: TemperatureUnit, lesson: Lesson): string | number;
 }
 
 interface FiringField<S extends z.ZodType> {
@@ -73,14 +73,11 @@ export const FIRING_FIELDS = {
     columns: [{ title: 'place', cell: (place) => place }],
   }),
   /** Null while it runs or stands unopened. */
-  result: field({ schema: ResultSchema.nullable().default(null), columns: [{ title: 'result', cell: (result) => result ?? '' }] }),
-  lesson: field({
-    schema: LessonSchema.default(NO_LESSON),
+  result: field({
+    schema: ResultSchema.nullable().default(null),
     columns: [
-      { title: 'by_how_much', cell: ({ by }) => (by === null ? '' : BY_WORDS[by]) },
-      { title: (unit) => `controller_read_${unit}`, cell: ({ witness }, unit) => readAs(witness?.controller_C, unit) },
-      { title: (unit) => `at_the_glass_${unit}`, cell: ({ witness }, unit) => readAs(witness?.glass_C, unit) },
-      { title: 'left_out', cell: ({ leftOut }) => (leftOut ? 'yes' : 'no') },
+      { title: 'result', cell: (result) => result ?? '' },
+      { title: 'by_how_much', cell: (_result, _unit, { by }) => (by === null ? '' : BY_WORDS[by]) },
     ],
   }),
   lookReached: field({
@@ -91,6 +88,14 @@ export const FIRING_FIELDS = {
   released: field({
     schema: oneOf('How it came off its form', RELEASED).nullable().default(null),
     columns: [{ title: 'came_off', cell: (how) => (how ? RELEASED_NAMES[how] : '') }],
+  }),
+  lesson: field({
+    schema: LessonSchema.default(NO_LESSON),
+    columns: [
+      { title: (unit) => `controller_read_${unit}`, cell: ({ witness }, unit) => readAs(witness?.controller_C, unit) },
+      { title: (unit) => `at_the_glass_${unit}`, cell: ({ witness }, unit) => readAs(witness?.glass_C, unit) },
+      { title: 'left_out', cell: ({ leftOut }) => (leftOut ? 'yes' : 'no') },
+    ],
   }),
   note: field({
     schema: words('Note', 4000).default(''),
@@ -135,7 +140,7 @@ export function firingColumns(unit: TemperatureUnit): Columns {
   const columns = FIRING_FIELD_NAMES.flatMap((name) =>
     ((FIRING_FIELDS[name].columns ?? []) as readonly FiringColumn<unknown>[]).map(({ title, cell }) => ({
       title: typeof title === 'string' ? title : title(unit),
-      cell: (told: ToldOfFiring) => cell(told[name], unit),
+      cell: (told: ToldOfFiring) => cell(told[name], unit, told.lesson),
     })),
   );
   return { titles: columns.map(({ title }) => title), cells: (told) => Object.fromEntries(columns.map(({ title, cell }) => [title, cell(told)])) };

@@ -1,10 +1,10 @@
 /** What can be set of a step that hands do: by its declaration, each where it can be stepped, typed or chosen. */
 import { type BenchStep, type ChoiceField, type JourneyStep, type LayStep, type StepField, benchKind } from '@torvin/core/piece';
-import { MASS, METRIC, formatMass, massFrom, massIn, otherUnits, plainMeasure, readFigure } from '@torvin/core/units';
+import { MASS, formatMass, massFrom, massIn, otherUnits, readFigure } from '@torvin/core/units';
 import { LAY_SIDES, type Shelves } from '@torvin/schema';
 import { useState } from 'react';
 import { useUnits } from '@/data/FormUnits';
-import { Count, Length, Time, aTenth } from '@/layup/HandSteppers';
+import { Count, Length, Share, Time, aTenth } from '@/layup/HandSteppers';
 import { GlassChoice } from '@/shelves/GlassChoice';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
@@ -105,32 +105,6 @@ function Chosen({ step, field, put }: ChosenProps) {
       options={[...field.options]}
       onChange={(value) => put(value, field.brings?.(step, value))}
       testID={field.testID}
-    />
-  );
-}
-
-interface ShareProps {
-  label: string;
-  name: string;
-  value: number;
-  range: { least: number; most: number };
-  onValue(value: number): void;
-  testID: string;
-}
-
-/** Shown and typed in percent. */
-function Share({ label, name, value, range, onValue, testID }: ShareProps) {
-  const percent = Math.round(value * 100);
-  const within = { least: 100 * range.least, most: 100 * range.most };
-  return (
-    <Stepper
-      label={label}
-      shown={{ figure: String(percent), unit: '%' }}
-      read={(typed) => readFigure(typed, { of: plainMeasure('%'), name, range: within }, METRIC)}
-      value={percent}
-      stepped={(direction) => clamp(percent + 5 * direction, within)}
-      onValue={(next) => onValue(next / 100)}
-      testID={testID}
     />
   );
 }

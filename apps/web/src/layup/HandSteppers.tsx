@@ -1,14 +1,9 @@
 /** Steppers and choices for the figures of what hands do. */
 import type { Outcome } from '@torvin/core/problem';
-import { COUNT, LENGTH, METRIC, formatDuration, formatLength, otherUnits, TIME, readFigure, text, type Figure } from '@torvin/core/units';
+import { COUNT, type Figure, LENGTH, METRIC, PERCENT, type Range, TIME, formatDuration, formatLength, otherUnits, readFigure, text } from '@torvin/core/units';
 import { useUnits } from '@/data/FormUnits';
 import { Stepper } from '@/ui/Stepper';
 import { clamp, stepFrom } from '@/ui/stepFrom';
-
-interface Range {
-  least: number;
-  most: number;
-}
 
 /** A figure is stepped by about a tenth of itself, in round steps. */
 export const aTenth = (value: number): number => 10 ** Math.floor(Math.log10(Math.max(value, 1e-5) * 1.0001)) / 2;
@@ -65,6 +60,32 @@ export function Count({
       read={(typed) => readFigure(typed, { of: COUNT, name, range }, METRIC)}
       value={value}
       stepped={(direction) => clamp(value + direction, range)}
+      onValue={onValue}
+      testID={testID}
+    />
+  );
+}
+
+interface ShareProps {
+  label: string;
+  name: string;
+  value: number;
+  range: Range;
+  onValue(value: number): void;
+  testID: string;
+}
+
+const A_TWENTIETH = 0.05;
+
+/** Shown and typed in percent, in whole ones. */
+export function Share({ label, name, value, range, onValue, testID }: ShareProps) {
+  return (
+    <Stepper
+      label={label}
+      shown={{ figure: String(Math.round(value * 100)), unit: '%' }}
+      read={(typed) => readFigure(typed, { of: PERCENT, name, range }, METRIC)}
+      value={value}
+      stepped={(direction) => clamp(stepFrom(value, direction, A_TWENTIETH), range)}
       onValue={onValue}
       testID={testID}
     />

@@ -22,7 +22,7 @@ import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
 import { countWords } from '@/ui/countWords';
 import { clamp, nextOf, stepFrom } from '@/ui/stepFrom';
-import { aTenth } from './HandSteppers';
+import { Count, Share, aTenth } from './HandSteppers';
 import { strewnWithin } from './typed';
 
 interface LayerFiguresProps {
@@ -59,26 +59,22 @@ interface OneFigureProps {
 
 function OneFigure({ field, sizes_m, over_m2, onValue }: OneFigureProps) {
   const units = useUnits();
-  const { of, label, value = 0, range, step, isStock, testID } = field;
+  const { of, label, name, value = 0, range, step, isStock, testID } = field;
   if (of === STREWN) return <Strewn {...{ value, range, over_m2, onValue, testID }} />;
-  const given = { label, value, onValue, testID, read: (typed: string) => readFigure(typed, field, units) };
-  if (of === PERCENT)
-    return (
-      <Stepper {...given} shown={{ figure: String(Math.round(value * 100)), unit: '%' }} stepped={(way) => clamp(stepFrom(value, way, A_TWENTIETH), range)} />
-    );
-  if (of === COUNT) return <Stepper {...given} shown={of.written(value, units)} stepped={(way) => clamp(value + way, range)} />;
+  const given = { label, value, onValue, testID };
+  if (of === PERCENT) return <Share {...given} {...{ name, range }} />;
+  if (of === COUNT) return <Count {...given} {...{ name, range }} />;
   const written = isStock ? formatStock : formatLength;
   return (
     <Stepper
       {...given}
+      read={(typed) => readFigure(typed, field, units)}
       shown={written(value, units.length)}
       other={written(value, otherUnits(units).length)}
       stepped={(way) => (step === 'sizes' ? nextOf(sizes_m, value, way) : clamp(stepFrom(value, way, step ?? aTenth(value)), range))}
     />
   );
 }
-
-const A_TWENTIETH = 0.05;
 
 /** In round steps of about a tenth. */
 const stepOf = (value: number): number => 10 ** Math.floor(Math.log10(Math.max(value, 1e-6) * 1.0001)) / 10;

@@ -40,7 +40,7 @@ test('strips on edge stand in a dam as wide as their sheets come to; a woven pan
 });
 
 test.each([
-  ['onEdge', { count: '' }, /write a figure/],
+  ['onEdge', { count: '' }, /enter a figure/],
   ['onEdge', { count: '401' }, /Strips is 401; it must be from 1 to 400/],
   ['onEdge', { count: '2.5' }, /must be whole/],
   ['onEdge', { thick: '40 mm' }, /High is 40 mm; it must be from 0.5 mm to 25 mm/],

@@ -274,8 +274,8 @@ describe('a typed number', () => {
     expect(readFigure(typed, { of: NUMBER, name: 'The share', range: { least: 1, most: 100 } }, METRIC)).toEqual({ ok: true, value }),
   );
   test.each([
-    ['', /The number: write a figure, from 1 to 100/],
-    ['many', /Cannot read 'many'/],
+    ['', /The number: enter a figure, from 1 to 100/],
+    ['many', /'many' is not a number/],
     ['0', /from 1 to 100/],
     ['2.5', /must be whole/],
   ])('%j is refused with what would be right', (typed, message) => {

@@ -32,7 +32,7 @@ test('what is missing is named, what is out of range is said in the units of the
   expect(work({ wasAt: '100', wasHold: '10', willAt: '780' }).problems.wasAt).toMatch(/from 300 °C to 1700 °C/);
   expect(work({ wasAt: '100', wasHold: '10', willAt: '780' }, INCHES).problems.wasAt).toMatch(/from 572 °F to 3092 °F/);
   expect(work({ wasAt: '1,450', wasHold: '10', willAt: '780' }, INCHES).problems.wasAt).toMatch(/two ways/);
-  expect(work({ wasAt: '790', wasHold: '10', willAt: '780', willUp: 'full' }).problems.willUp).toMatch(/no figure: write the rate/);
+  expect(work({ wasAt: '790', wasHold: '10', willAt: '780', willUp: 'full' }).problems.willUp).toMatch(/no figure: enter the rate/);
   expect(fieldOfConversion('to.hold_s')).toBe('willHold');
 });
 

@@ -103,7 +103,10 @@ export function readTyped<T>(typed: Typed, units: Units, take: (read: Reader) =>
       missing.push(name);
       return Number.NaN;
     }
-    const outcome = readFigure(words(field), { of: measureOf(field) ?? NUMBER, name: `The ${name}`, range, path: field }, units);
+    const of = measureOf(field);
+    // A share of parts may be written in hundredths too.
+    const typedWords = of ? words(field) : words(field).replace(/\s*%$/, '');
+    const outcome = readFigure(typedWords, { of: of ?? NUMBER, name: `The ${name}`, range, path: field }, units);
     if (outcome.ok) return outcome.value;
     problems[field] = outcome.problem.message;
     return Number.NaN;

@@ -1,8 +1,3 @@
 /** What of this room is used outside of the core. */
 export { type Cone, CONES } from './cones';
-export {
-  EMPTY_ITEM_KINDS as EMPTY_ITEM_KINDS,
-  EMPTY_ITEM_MATERIALS as EMPTY_ITEM_MATERIALS,
-  EMPTY_ITEM_NAMES as EMPTY_ITEM_NAMES,
-  type EmptyItemKind as EmptyItemKind,
-} from './emptyItems';
+export { EMPTY_ITEM_KINDS, EMPTY_ITEM_MATERIALS, EMPTY_ITEM_NAMES, type EmptyItemKind } from './emptyItems';

@@ -96,7 +96,7 @@ export { ledgerOf, ledgerWords } from './ledger';
 export { sideBySide, touchingWords } from './touching';
 export { type BodyProfile, type DrawnBody, drawnBody, type DrawnLayer, drawnLayers, bodyProfile } from './drawnLayers';
 export { fitQuestion } from './fitQuestion';
-export { drawnEmptyItem as drawnEmptyItem, snapshotOf } from './snapshot';
+export { drawnEmptyItem, snapshotOf } from './snapshot';
 export { anotherLike, nextName } from './another';
 export { outdatedBy } from './outdated';
 export { type AskedOfLayer, askedOf, inForm, LAYER_KINDS, withFigure } from './layers/all';

@@ -95,17 +95,20 @@ test('both ends are within, and so is what a rounding in another unit puts besid
 
 test('what is no figure is told as that', () => {
   const range = { least: 1, most: 100 };
-  expect(saidOf(' ', LENGTH, { least: 0.01, most: 2 }, INCH)).toBe('It: write a figure, from 0.394 in to 78.7 in.');
-  expect(saidOf('', NUMBER, null, METRIC)).toBe('It: write a figure.');
-  expect(saidOf('many', COUNT, range, METRIC)).toBe("Cannot read 'many' as a number; write for example 1.");
-  expect(saidOf('many', NUMBER, null, METRIC)).toBe("Cannot read 'many' as a number.");
+  expect(saidOf(' ', LENGTH, { least: 0.01, most: 2 }, INCH)).toBe('It: enter a figure, from 0.394 in to 78.7 in.');
+  expect(saidOf('', NUMBER, null, METRIC)).toBe('It: enter a figure.');
+  expect(saidOf('many', COUNT, range, METRIC)).toBe("'many' is not a number. Enter 1 to 100.");
+  expect(saidOf('many', NUMBER, null, METRIC)).toBe("'many' is not a number.");
   expect(saidOf('2.5', COUNT, range, METRIC)).toBe('It is 2.5; it must be whole.');
+  expect(saidOf('+5', DIFFERENCE, { least: -60, most: 60 }, METRIC)).toBe('read as 5');
+  expect(saidOf('-5', DIFFERENCE, { least: -60, most: 60 }, METRIC)).toBe('read as -5');
+  expect(PERCENT.written(0.07, METRIC)).toEqual({ figure: '7', unit: '%' });
   expect(saidOf('2,5', NUMBER, range, METRIC)).toBe('read as 2.5');
   expect(saidOf('−5', NUMBER, { least: -10, most: 10 }, METRIC)).toBe('read as -5');
-  expect(saidOf('full', RATE, null, METRIC)).toBe('Full speed is no figure: write the rate.');
+  expect(saidOf('full', RATE, null, METRIC)).toBe('Full speed is no figure: enter the rate.');
   const unknown = readFigure('some', { of: NUMBER, name: 'It', path: 'share', optional: true }, METRIC);
   expect(unknown).toEqual({
     ok: false,
-    problem: { code: 'unreadable', path: 'share', message: "Cannot read 'some' as a number; leave it empty where it is not known." },
+    problem: { code: 'unreadable', path: 'share', message: "'some' is not a number. Leave it empty where it is not known." },
   });
 });

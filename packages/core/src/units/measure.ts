@@ -47,6 +47,7 @@ const MILLIMETRE_M = 1e-3;
 const MINUTE_S = 60;
 const OUNCES_PER_POUND = 16;
 const THOUSAND = 1000;
+const SIX = 6;
 const metresPer = ({ length }: Units): number => (length === 'in' ? METRES_PER_INCH : MILLIMETRE_M);
 
 /** m. */
@@ -89,17 +90,19 @@ export const DIFFERENCE: Measure = {
   read: (typed, { temperature }, path) => parseDifference(typed, temperature, path),
 };
 
+function readRate(typed: string, { temperature }: Units, path: string): Outcome<number> {
+  const read = parseRate(typed, temperature, path);
+  if (!read.ok) return read;
+  return read.value === null ? refused('unreadable', path, 'Full speed is no figure: enter the rate.') : found(read.value);
+}
+
 /** °C/h; full speed is no figure. */
 export const RATE: Measure = {
   unit: ({ temperature }) => `°${temperature}/h`,
   shown: (kept, { temperature }) => differenceIn(kept, temperature),
   kept: (shown, { temperature }) => kelvinFrom(shown, temperature),
   written: (kept, { temperature }) => formatRate(kept, temperature),
-  read(typed, { temperature }, path) {
-    const read = parseRate(typed, temperature, path);
-    if (!read.ok) return read;
-    return read.value === null ? refused('unreadable', path, 'Full speed is no figure: write the rate.') : found(read.value);
-  },
+  read: readRate,
 };
 
 /** The same kept in K/s. */
@@ -109,8 +112,8 @@ export const SLOPE: Measure = {
   kept: (shown, units) => RATE.kept(shown, units) / SECONDS_PER_HOUR,
   written: (kept, units) => RATE.written(kept * SECONDS_PER_HOUR, units),
   read(typed, units, path) {
-    const read = RATE.read?.(typed, units, path);
-    return read?.ok ? found(read.value / SECONDS_PER_HOUR) : (read ?? refused('unreadable', path, ''));
+    const read = readRate(typed, units, path);
+    return read.ok ? found(read.value / SECONDS_PER_HOUR) : read;
   },
 };
 
@@ -154,7 +157,7 @@ export const plainMeasure = (unit = '', factor = 1): Measure => ({
   unit: () => unit,
   shown: (kept) => kept * factor,
   kept: (shown) => shown / factor,
-  written: (kept) => ({ figure: String(kept * factor), unit }),
+  written: (kept) => ({ figure: String(Number((kept * factor).toPrecision(SIX))), unit }),
 });
 export const NUMBER = plainMeasure();
 export const COUNT: Measure = { ...NUMBER, whole: true };
@@ -219,15 +222,16 @@ function plainNumber(typed: string, { of, range, path = '', optional }: TypedFig
   const unit = of.unit(units);
   const value = Number(unit !== '' && bare.endsWith(unit) ? bare.slice(0, -unit.length) : bare);
   if (Number.isFinite(value)) return found(of.kept(value, units));
-  const instead = optional ? '; leave it empty where it is not known' : range ? `; write for example ${told(of, range.least, units, 'least')}` : '';
-  return refused('unreadable', path, `Cannot read '${typed}' as a number${instead}.`);
+  const instead = optional ? ' Leave it empty where it is not known.' : range ? ` Enter ${rangeWords(of, range, units)}.` : '';
+  return refused('unreadable', path, `'${typed}' is not a number.${instead}`);
 }
 
 /** What is typed, as it is kept. What is wrong with it is told in the unit that it is written in. */
 export function readFigure(typed: string, figure: TypedFigure, units: Units): Outcome<number> {
   const { of, name, range, path = '' } = figure;
-  const words = typed.trim();
-  if (words === '') return refused('empty', path, `${name}: write a figure${range ? `, from ${rangeWords(of, range, units)}` : ''}.`);
+  // A plus says nothing, and people write it of what an instrument is off by.
+  const words = typed.trim().replace(/^\+\s*/, '');
+  if (words === '') return refused('empty', path, `${name}: enter a figure${range ? `, from ${rangeWords(of, range, units)}` : ''}.`);
   const read = of.read ? of.read(words, units, path) : plainNumber(words, figure, units);
   return read.ok ? withinRange(read.value, figure, unitsWritten(words, units)) : read;
 }

@@ -49,7 +49,7 @@ describe('a record in its form', () => {
     const typed = { name: ' ', annealing_C: 'warm', softening_C: '', density_kg_m3: '12', strain_C: '' };
     expect(faultsOf(read('families', family, typed))).toEqual([
       expect.stringMatching(/^annealing_C: Cannot read 'warm'/),
-      'softening_C: Softening point: write a figure, from 250 °C to 1800 °C.',
+      'softening_C: Softening point: enter a figure, from 250 °C to 1800 °C.',
       expect.stringMatching(/^density_kg_m3: Density is 12 kg\/m³; it must be from 1500 kg\/m³ to 8000/),
       'name: Name is empty: write it, in at most 80 characters.',
     ]);
@@ -98,7 +98,7 @@ describe('a record in its form', () => {
     ['top_C', '5000 C', /5000 °C; it must be from 100 °C to 1700 °C/],
     ['top_C', 'hot', /1454 °F/],
     ['insideWidth_m', '0.2', /in; it must be from [\d.]+ in to [\d.]+ in/],
-    ['power_K_per_s', 'full', /write the rate/],
+    ['power_K_per_s', 'full', /enter the rate/],
   ])("%s typed as '%s' is answered in the unit it is written in", (key, typed, message) => {
     expect(faultsOf(read('kilns', kiln, { [key]: typed }, INCHES))).toEqual([expect.stringMatching(message)]);
   });

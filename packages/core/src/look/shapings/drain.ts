@@ -22,7 +22,7 @@ export const drain = {
     range: { least: 0.001, most: 0.1 },
   },
   collects_m: {
-    title: 'Width of what it runs into',
+    title: 'Width of the ring or dam below',
     field: 'collects',
     label: 'Ring or dam below, across',
     name: 'What it runs into',

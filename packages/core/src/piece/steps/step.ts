@@ -5,15 +5,11 @@
 import type { Footprint } from '../../body/footprint';
 import type { Units } from '../../units/convert';
 import { formatLength, text } from '../../units/format';
+import type { Range } from '../../units/measure';
 import type { BodyNow } from '../bodyNow';
 import type { Face, HandStep } from '../handStep';
 import type { NamedGlass } from '../shelf';
 import type { StepOutcome } from '../stepOutcome';
-
-export interface Range {
-  least: number;
-  most: number;
-}
 
 type KeysOf<S, T> = { [K in keyof S & string]: T extends S[K] ? K : never }[keyof S & string];
 
