@@ -13,7 +13,8 @@ function methodsAt(app: Express, path: string): string[] {
   // What a router keeps is not all in its types.
   const found = app.router.stack.flatMap((layer) => {
     const { route } = layer;
-    const isThere = route && 'match' in layer && typeof layer.match === 'function' && Boolean(layer.match(path));
+    // What serves the pages is there for any path.
+    const isThere = route && String(route.path).startsWith('/api') && 'match' in layer && typeof layer.match === 'function' && Boolean(layer.match(path));
     return isThere && 'methods' in route ? Object.keys(route.methods as object) : [];
   });
   const methods = found.map((method) => method.toUpperCase());

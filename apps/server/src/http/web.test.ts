@@ -3,6 +3,7 @@ import type { AddressInfo, Server } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import express from 'express';
+import { notThere } from './strayed';
 import { serveWeb } from './web';
 
 const dir = mkdtempSync(join(tmpdir(), 'torvin-web-'));
@@ -14,6 +15,8 @@ beforeAll(async () => {
   mkdirSync(join(dir, '_expo'));
   writeFileSync(join(dir, '_expo', 'entry-1234.js'), 'void 0');
   const app = express();
+  app.post('/api/thing', (_request, response) => void response.json({}));
+  app.use('/api', notThere(app));
   serveWeb(app, dir);
   await new Promise<void>((resolve) => {
     server = app.listen(0, '127.0.0.1', () => resolve());
@@ -41,4 +44,10 @@ test.each(['/_expo/entry-5678.js', '/missing.png', '/../package.json'])('a missi
   const response = await fetch(base + path);
   expect(response.status).toBe(404);
   expect(await response.text()).not.toContain('<title>');
+});
+
+test('what answers any path with the page is no method of the interface for programs', async () => {
+  const wrong = await fetch(`${base}/api/thing`);
+  expect([wrong.status, wrong.headers.get('allow')]).toEqual([405, 'POST']);
+  expect((await fetch(`${base}/api/other`)).status).toBe(404);
 });

@@ -23,7 +23,7 @@ export const hollow = {
     field: 'along',
     label: 'Mould, inside the other way',
     hint: 'rim to rim',
-    name: 'The other way',
+    name: 'The mould, the other way',
     of: LENGTH,
     range: ACROSS_M,
     optional: true,
