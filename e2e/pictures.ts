@@ -68,6 +68,7 @@ await phone.press('rehearsal-start');
 await phone.press('run-pause');
 while (!/^Holds at 735/.test(await phone.text('run-says'))) await phone.press('run-next');
 await phone.press('run-add-time');
+await phone.press('run-longer');
 await phone.find('run-changes');
 await phone.of('[data-testid="run-view"]', (node) => node.scrollIntoView({ block: 'start' }));
 await take(phone, 'rehearsal-phone');

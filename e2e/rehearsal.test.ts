@@ -123,11 +123,13 @@ test('a firing is rehearsed: keyed with a slip, mended, delayed, looked into, he
     await me.sees('run-says', says);
   };
   await me.press('run-add-time');
-  await me.sees('run-left', /^It adds minutes to a hold, and does not hold now\.$/);
+  await me.press('run-longer');
+  await me.sees('run-left', /^It makes a hold longer, and does not hold now\.$/);
   await until(/^Holds at 735 °C$/);
   const held = Number(/(\d+) min/.exec(await me.text('run-left'))![1]);
-  await me.press('run-add-time');
-  await me.sees('run-left', new RegExp(`^${held + 5} min left$`));
+  await me.type('longer-by', '7');
+  await me.press('run-longer');
+  await me.sees('run-left', new RegExp(`^${held + 7} min left$`));
   await me.sees('run-changes', /heat work 102 % 1[1-9]\d %/);
   await until(/^Holds at 483 °C$/);
   await me.press('run-cut-14400');
@@ -190,7 +192,9 @@ test('practice is failed and passed, and the score is there the next time', asyn
   await me.sees('run-says', /^Holds at 790 °C$/);
   await me.press('look-in');
   const early = await me.text('look-seen');
-  for (let k = 0; k < 3; k += 1) await me.press('run-add-time');
+  await me.press('run-add-time');
+  await me.type('longer-by', '15');
+  await me.press('run-longer');
   await me.press('run-pace-tenMinutes');
   await me.press('run-pause');
   await me.sees('task-passed', /^Passed\. It came out as it should\./);

@@ -256,7 +256,7 @@ describe('the thread, at 390 × 844', () => {
     await me.type('record-note', 'Second shelf, ran a little at the near corner.');
     await me.press('save-firing');
     await me.heading(/Tray, smallest/);
-    expect(await me.sees('firing-record', /past it/)).toMatch(/ran a little at the near corner\. Fired as computed/);
+    expect(await me.sees('firing-record', /too far/)).toMatch(/ran a little at the near corner\. Fired as computed/);
     await me.expectSound('firing');
   });
 

@@ -347,7 +347,7 @@ export type Firing = z.infer<typeof FiringSchema>;
 /** A firing as a list shows it: how it ran in two figures, the beginning of its note. */
 export const FiringRowSchema = FiringSchema.pick({
   ...{ id: true, pieceId: true, scheduleId: true, stepId: true, firedAt: true, zone: true, version: true, createdAt: true },
-  ...{ place: true, result: true, lookReached: true, released: true, note: true, photos: true },
+  ...{ place: true, result: true, seen: true, lookReached: true, released: true, note: true, photos: true },
   ...{ pieceName: true, work_C: true, work_s: true, total_s: true, kilnName: true, familyName: true, look: true },
 } as const)
   .extend({

@@ -5,7 +5,7 @@
  */
 import { PurposefulSegmentSchema, SEGMENTS_AT_MOST, oneOf, quantity, words } from '@torvin/core/contract';
 import { HOW_FAR } from '@torvin/core/learn';
-import { LOOKS, RECIPES } from '@torvin/core/look';
+import { FLAW_NAMES, LOOKS, RECIPES, flawWords } from '@torvin/core/look';
 import { RELEASED, RELEASED_NAMES } from '@torvin/core/release';
 import { type TemperatureUnit, temperatureIn } from '@torvin/core/units';
 import { z } from 'zod';
@@ -40,6 +40,23 @@ export const LessonSchema = z
 export type Lesson = z.infer<typeof LessonSchema>;
 export const NO_LESSON: Lesson = { leftOut: false, by: null, witness: null };
 
+/** What an edge of the glass can have lain towards in the kiln. */
+export const FACED_TO = ['mark', 'door', 'hot'] as const;
+export type FacedTo = (typeof FACED_TO)[number];
+export const FACED_NAMES: Record<FacedTo, string> = { mark: 'the mark of the mould', door: 'the door', hot: 'the hot side' };
+/** Edges of a piece as its plan shows them, from above. */
+export const EDGES = ['top', 'right', 'bottom', 'left'] as const;
+export type Edge = (typeof EDGES)[number];
+
+const edge = (to: FacedTo) => oneOf(`Edge towards ${FACED_NAMES[to]}`, EDGES).nullable().default(null);
+export const FacedSchema = z.strictObject({ mark: edge('mark'), door: edge('door'), hot: edge('hot') }).meta({ id: 'Faced' });
+export type Faced = z.infer<typeof FacedSchema>;
+export const NOT_FACED: Faced = { mark: null, door: null, hot: null };
+
+/** 'top edge to the door, left edge to the hot side'; '' where nothing was told. */
+export const facedWords = (faced: Faced): string =>
+  FACED_TO.flatMap((to) => (faced[to] === null ? [] : [`${faced[to]} edge to ${FACED_NAMES[to]}`])).join(', ');
+
 export interface FiringColumn<T> {
   /** °C or °F stand in it. */
   title: string | ((unit: TemperatureUnit) => string);
@@ -48,8 +65,8 @@ export interface FiringColumn<T> {
 
 interface FiringField<S extends z.ZodType> {
   schema: S;
-  /** Of words: its field on the form. once: only where it has been asked for. */
-  asked?: { label: string; hint: string; isLong?: true; once?: true };
+  /** Of words: its field on the form. once: only where it has been asked for; withFlaws: only where something was to be seen. */
+  asked?: { label: string; hint: string; isLong?: true; once?: true; withFlaws?: true };
   /** What its page says of it, where it is told. */
   tells?(told: z.output<S>): string;
   columns?: readonly FiringColumn<z.output<S>>[];
@@ -80,6 +97,18 @@ export const FIRING_FIELDS = {
       { title: 'by_how_much', cell: (_result, _unit, { by }) => (by === null ? '' : BY_WORDS[by]) },
     ],
   }),
+  /** What was to be seen on it, beside how far it got. */
+  seen: field({
+    schema: z.array(oneOf('What was to be seen', FLAW_NAMES)).max(FLAW_NAMES.length).default([]),
+    columns: [{ title: 'seen', cell: (flaws) => flawWords(flaws) }],
+  }),
+  seenWhere: field({
+    schema: words('Where that was', 120).default(''),
+    asked: { label: 'Where on it', hint: 'tip of the leaf, front left corner', withFlaws: true },
+    columns: [{ title: 'seen_where', cell: (where) => where }],
+  }),
+  /** Which of its edges lay towards what in the kiln. */
+  faced: field({ schema: FacedSchema.default(NOT_FACED), columns: [{ title: 'faced', cell: (faced) => facedWords(faced) }] }),
   lookReached: field({
     schema: oneOf('Look reached', LOOKS).nullable().default(null),
     columns: [{ title: 'look_reached', cell: (look) => (look ? RECIPES[look].name : '') }],

@@ -1,9 +1,10 @@
 /** Pieces: what is laid, worked and fired in which order, how they are filed, and how lists show them. */
 import { layerDepth } from '@torvin/core/body';
-import { LOOKS } from '@torvin/core/look';
+import { FLAW_NAMES, LOOKS } from '@torvin/core/look';
 import {
   type BodyNow,
   type BodyProfile,
+  BLASTED_FOR,
   CLEANED_OFF,
   COVER_RANGE,
   type Cutting,
@@ -169,7 +170,14 @@ export const JourneyStepSchema = schemaFor<JourneyStep, OfFiredLayers>()(
       z.strictObject({ kind: z.literal('turn'), ...byHand }),
       z.strictObject({ kind: z.literal('cut'), ...byHand, cut: CuttingSchema, kerf_m: within('Kerf', 'm', KERF_RANGE_M) }),
       z.strictObject({ kind: z.literal('grind'), ...byHand, at: place, depth_m: off_m }),
-      z.strictObject({ kind: z.literal('blast'), ...byHand, face, depth_m: off_m, cover: quantity('Cover', '', COVER_RANGE.least, COVER_RANGE.most) }),
+      z.strictObject({
+        kind: z.literal('blast'),
+        ...byHand,
+        face,
+        depth_m: off_m,
+        cover: quantity('Cover', '', COVER_RANGE.least, COVER_RANGE.most),
+        why: oneOf('What it is blasted for', BLASTED_FOR).optional(),
+      }),
       z.strictObject({ kind: z.literal('polish'), ...byHand, at: place, depth_m: off_m }),
       z.strictObject({ kind: z.literal('drill'), ...byHand, hole_m: within('Hole', 'm', HOLE_RANGE_M), count: whole('The number of holes', HOLES_RANGE) }),
       z.strictObject({ kind: z.literal('clean'), ...byHand, off: oneOf('What is cleaned off', CLEANED_OFF), soak_s: waited('Soaking') }),
@@ -279,6 +287,7 @@ export const PieceSchema = z
         hazeBears_s: figure('s', 'What its glass bears').nullable(),
         stress_Pa: figure('Pa', 'Left when it was cold').nullable(),
         work_perPa: figure('1/Pa', 'Heat work'),
+        seen: z.array(z.enum(FLAW_NAMES)).default([]).meta({ description: 'What was to be seen on it' }),
       }),
     ),
     ...FilingSchema.shape,

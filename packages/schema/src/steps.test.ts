@@ -4,7 +4,7 @@ import { METRIC } from '@torvin/core/units';
 import { JourneyStepSchema } from './pieces';
 
 const ID = '0198c5a2-0000-7000-8000-000000000001';
-const about = { footprint: { shape: 'disc', diameter_m: 0.2 } as const, glassId: 'clear-90' };
+const about = { length: 'mm' as const, footprint: { shape: 'disc', diameter_m: 0.2 } as const, glassId: 'clear-90' };
 const takes = (step: object): boolean => JourneyStepSchema.safeParse(step).success;
 
 /** Values that a field bears, and some that it does not. */
@@ -51,10 +51,36 @@ describe.each(BENCH_KINDS)('%s', (kind) => {
   });
 });
 
-test('what is cleaned off brings its soaking: primer an hour or what was set, all else none', () => {
+test('what is cleaned off brings the soaking that it takes; what comes off dry asks for none', () => {
   const { fields } = BENCH_STEPS.clean;
   const brings = fields.flatMap((field) => (field.as === 'choice' && field.brings ? [field.brings] : []))[0];
   const soaked = (off: string, soak_s: number) => brings({ id: ID, kind: 'clean', off: 'primer', soak_s }, off);
-  expect([soaked('primer', 0), soaked('primer', 7200), soaked('dust', 7200)]).toEqual([{ soak_s: 3600 }, { soak_s: 7200 }, { soak_s: 0 }]);
+  expect([soaked('primer', 0), soaked('plaster', 60), soaked('dust', 7200)]).toEqual([{ soak_s: 3600 }, { soak_s: 7200 }, { soak_s: 0 }]);
   expect(fields.map(({ asks }) => asks?.({ id: ID, kind: 'clean', off: 'scale', soak_s: 0 }))).toEqual([undefined, false]);
+});
+
+describe('a step begun after a firing knows what that left', () => {
+  test.each([
+    ['scale', 'scale', 0],
+    ['plaster', 'plaster', 2 * 3600],
+    ['nitride', 'nitride', 900],
+  ] as const)('%s is what is cleaned off', (left, off, soak_s) => {
+    expect(usualStep('clean', ID, { ...about, left: [left, 'primer'] })).toMatchObject({ off, soak_s });
+  });
+
+  test('nothing fired yet is dusty; devitrified skin is blasted off all of the face', () => {
+    expect(usualStep('clean', ID, about)).toMatchObject({ off: 'dust', soak_s: 0 });
+    expect(usualStep('blast', ID, { ...about, left: ['primer', 'haze'] })).toMatchObject({ why: 'haze', depth_m: 0.00005, cover: 1 });
+    expect(stepWords(usualStep('blast', ID, { ...about, left: ['haze'] }), METRIC)).toBe('0.05 mm deep on all of the fire face, to take off devitrified skin');
+  });
+
+  test('what is suggested is round in the unit of the studio', () => {
+    expect(stepWords(usualStep('drill', ID, { ...about, length: 'in' }), { ...METRIC, length: 'in' })).toBe('1 × 0.25 in');
+    expect(stepWords(usualStep('fill', ID, about), METRIC)).toBe('0.1 g in a spot of 4 mm');
+  });
+
+  test('scale of stainless steel forms hotter than that of mild steel', () => {
+    const of = (left: 'scale' | 'stainlessScale') => Number(/from (\d+) °C/.exec(stepWords(usualStep('clean', ID, { ...about, left: [left] }), METRIC))?.[1]);
+    expect(of('stainlessScale')).toBeGreaterThan(of('scale') + 200);
+  });
 });

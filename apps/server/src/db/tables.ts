@@ -1,12 +1,12 @@
 /** The database's tables. Row types are inferred from here; documents are JSON validated by @torvin/schema. */
 import type { PanelRow } from '@torvin/core/controller';
 import type { PurposefulSegment } from '@torvin/core/kiln';
-import { LOOKS } from '@torvin/core/look';
+import { type Flaw, LOOKS } from '@torvin/core/look';
 import { QUANTITY_NAMES } from '@torvin/core/quantity';
 import { RELEASED } from '@torvin/core/release';
 import type { Evaluation } from '@torvin/core/schedule';
 import type { Operation } from 'fast-json-patch';
-import { CSV_STYLES, type Lesson, NO_LESSON, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
+import { CSV_STYLES, type Faced, type Lesson, NO_LESSON, NOT_FACED, type PieceDoc, type Snapshot, WAITS } from '@torvin/schema';
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
@@ -263,6 +263,9 @@ export const firings = sqliteTable(
     place: text('place').notNull().default(''),
     /** Null while it runs or stands unopened. */
     result: text('result', { enum: ['short', 'right', 'past'] }),
+    seen: text('seen', { mode: 'json' }).$type<Flaw[]>().notNull().default([]),
+    seenWhere: text('seen_where').notNull().default(''),
+    faced: text('faced', { mode: 'json' }).$type<Faced>().notNull().default(NOT_FACED),
     lookReached: text('look_reached', { enum: LOOKS }),
     released: text('released', { enum: RELEASED }),
     note: text('note').notNull(),

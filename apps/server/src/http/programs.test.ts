@@ -146,9 +146,9 @@ describe('clocks that are wrong', () => {
 });
 
 test.each([
-  ['a program that it does not have', { slot: 7 }, 422, 'slot'],
+  ['a program that it does not have', { slot: 8 }, 422, 'slot'],
   ['one that came with it', { slot: 2 }, 422, 'slot'],
-  ['more segments than it holds', { rows: Array.from({ length: 9 }, () => rows[0]) }, 422, 'rows'],
+  ['more segments than it holds', { rows: Array.from({ length: 15 }, () => rows[0]) }, 422, 'rows'],
   ['a time to come', { keyedAt: NOW + HOUR_MS }, 422, 'keyedAt'],
   ['a controller that is not there', { controllerId: 'no-box' }, 404, 'id'],
   ['a schedule that is not there', { scheduleId: uuid() }, 404, 'id'],

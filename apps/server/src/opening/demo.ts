@@ -71,8 +71,8 @@ export const DEMO_KILNS: Kiln[] = [
 
 export const DEMO_CONTROLLERS: RecordOf<'controllers'>[] = [
   {
-    ...{ id: 'grey-box', name: 'Grey box', source: INVENTED, version: 1, unit: 'C', fullSpeedCode: 4000, mostSegments: 8 },
-    ...{ programs: 6, builtIn: 2, mostHold_s: 999 * 60, mostDelay_s: 24 * 3600, skips: true, addTime_s: 300, afterCut: 'goesOn' },
+    ...{ id: 'grey-box', name: 'Grey box', source: INVENTED, version: 1, unit: 'C', fullSpeedCode: 4000, mostSegments: 14 },
+    ...{ programs: 7, builtIn: 2, mostHold_s: 999 * 60, mostDelay_s: 24 * 3600, skips: true, addTime_s: 60, afterCut: 'goesOn' },
   },
   {
     ...{ id: 'twelve-line', name: 'Twelve line', source: INVENTED, version: 1, unit: 'F', fullSpeedCode: 7200, mostSegments: 12 },

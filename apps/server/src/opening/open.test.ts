@@ -301,7 +301,18 @@ describe('a database of schema 4, where firings stood by themselves', () => {
     insertShelves(to, rowsOf(from, 'records'));
     const starts = new Map(before.map(({ id, firedAt, zone }) => [id, { firedAt, zone }]));
     const rows = rowsOf(from, 'firings').map(
-      ({ load_id: _load, differences: _differences, accepted: _accepted, known_by: _known, lesson: _lesson, released: _released, ...row }) => {
+      ({
+        load_id: _load,
+        differences: _differences,
+        accepted: _accepted,
+        known_by: _known,
+        lesson: _lesson,
+        released: _released,
+        seen: _seen,
+        seen_where: _where,
+        faced: _faced,
+        ...row
+      }) => {
         const start = starts.get(String(row.id));
         return { ...row, fired_at: start?.firedAt, zone: start?.zone } as Record<string, unknown>;
       },

@@ -46,7 +46,7 @@ const PLANNED_AHEAD_MS = 60 * DAY_MS;
 /** Kilns overshoot; more than so much over its top is no reading of it. */
 const OVERSHOOT_K = 30;
 
-const { id, pieceId, scheduleId, place, result, lookReached, released, note, photos, asFired, version, createdAt } = firings;
+const { id, pieceId, scheduleId, place, result, seen, lookReached, released, note, photos, asFired, version, createdAt } = firings;
 const { stepId, work_C, work_s, total_s, kilnName, familyName, look } = schedules;
 const COLUMNS = {
   ...{ id, pieceId, scheduleId, stepId, ...toldIn(firings), differences: firings.differences, accepted: firings.accepted, version, createdAt },
@@ -71,7 +71,7 @@ const NOTE_IN_LIST = 160;
 
 /** What a list does not show is not read for it. */
 const ROW_COLUMNS = {
-  ...{ id, pieceId, scheduleId, stepId, place, result, lookReached, released, photos, version, createdAt, asFired },
+  ...{ id, pieceId, scheduleId, stepId, place, result, seen, lookReached, released, photos, version, createdAt, asFired },
   note: sql<string>`substr(${note}, 1, ${NOTE_IN_LIST})`,
   ...{ pieceName: pieces.name, work_C, work_s, total_s, kilnName, familyName, look, firedAt: loads.at, zone: loads.zone },
 };

@@ -34,6 +34,7 @@ export function turnsOf(db: Database, pieceId: string): Piece['turns'] {
   return db
     .select({
       stepId: schedules.stepId,
+      seen: firings.seen,
       readings: sql<string | null>`json_extract(${ran}, '$.readings')`,
       work_perPa: sql<string | null>`json_extract(${ran}, '$.work_perPa')`,
     })
@@ -43,10 +44,10 @@ export function turnsOf(db: Database, pieceId: string): Piece['turns'] {
     .where(and(eq(firings.pieceId, pieceId), isNotNull(firings.result), isNull(firings.deletedAt)))
     .orderBy(asc(loads.at), asc(firings.id))
     .all()
-    .flatMap(({ stepId, readings, work_perPa }) => {
+    .flatMap(({ stepId, seen, readings, work_perPa }) => {
       if (readings === null || work_perPa === null) return [];
       return {
-        stepId,
+        ...{ stepId, seen },
         ...turnOf({ readings: JSON.parse(readings) as Evaluation['readings'], work_perPa: JSON.parse(work_perPa) as Evaluation['work_perPa'] }),
       };
     });

@@ -16,7 +16,7 @@ import {
   namedGlasses,
   type LaidLayer,
   strikeWords,
-  type Turn,
+  type LaidTurn,
   touchingWords,
 } from '@torvin/core/piece';
 import { inDamSentence } from '@torvin/core/schedule';
@@ -47,7 +47,7 @@ export interface BodyFiguresProps {
   /** The firing that it is for. */
   next: PlannedStep | undefined;
   /** Its turns in the kiln so far, as they ran or are to run. */
-  turns: readonly Turn[];
+  turns: readonly LaidTurn[];
   shelves: Shelves;
 }
 

@@ -1,6 +1,8 @@
 /** How a piece is cut: to an outline, into strips or segments, or a slice off a face. */
 import { footprintArea } from '@torvin/core/body';
 import { type BenchStep, type Cutting, FACES, type JourneyStep, KERF_RANGE_M, OFF_RANGE_M, SEGMENTS_RANGE, STRIP_RANGE_M } from '@torvin/core/piece';
+import { type LengthUnit, suggested } from '@torvin/core/units';
+import { useUnits } from '@/data/FormUnits';
 import { Choice } from '@/ui/Choice';
 import { Count, Length } from '@/layup/HandSteppers';
 import { SHAPES, SHAPE_TITLES } from '@/layup/pieceEntry';
@@ -12,19 +14,20 @@ const CUT_TITLES: { value: Cutting['to']; title: string }[] = [
   { value: 'slice', title: 'A slice off a face' },
 ];
 
-const CUT_USUAL: { [K in Cutting['to']]: Extract<Cutting, { to: K }> } = {
-  outline: { to: 'outline', outline: { shape: 'disc', diameter_m: 0.1 } },
-  strips: { to: 'strips', strip_m: 0.01, stand: 'flat' },
+const usualCut = (length: LengthUnit): { [K in Cutting['to']]: Extract<Cutting, { to: K }> } => ({
+  outline: { to: 'outline', outline: { shape: 'disc', diameter_m: suggested(0.1, length) } },
+  strips: { to: 'strips', strip_m: suggested(0.01, length), stand: 'flat' },
   segments: { to: 'segments', count: 8 },
-  slice: { to: 'slice', face: 'up', depth_m: 0.002 },
-};
+  slice: { to: 'slice', face: 'up', depth_m: suggested(0.002, length) },
+});
 
 export function CutFields({ step, change }: { step: Extract<BenchStep, { kind: 'cut' }>; change(next: JourneyStep, what: string): void }) {
+  const { length } = useUnits();
   const { cut } = step;
   const set = (next: Cutting, what: string): void => change({ ...step, cut: next }, what);
   return (
     <>
-      <Choice label="Cut" value={cut.to} options={CUT_TITLES} onChange={(to) => to !== cut.to && set(CUT_USUAL[to], 'cut')} testID="cut" />
+      <Choice label="Cut" value={cut.to} options={CUT_TITLES} onChange={(to) => to !== cut.to && set(usualCut(length)[to], 'cut')} testID="cut" />
       {cut.to === 'outline' && <OutlineFields cut={cut} set={set} />}
       {cut.to === 'strips' && (
         <>

@@ -101,7 +101,7 @@ function Chosen({ step, field, put }: ChosenProps) {
   return (
     <Choice
       label={field.label}
-      value={valueIn<string>(step, field.key)}
+      value={valueIn<string | undefined>(step, field.key) ?? field.usual ?? null}
       options={[...field.options]}
       onChange={(value) => put(value, field.brings?.(step, value))}
       testID={field.testID}

@@ -5,7 +5,7 @@ import {
   MADE_FORMS,
   MADE_NAMES,
   type MadeForm,
-  type Turn,
+  type LaidTurn,
   type Yield,
   heatOf,
   isOnePiece,
@@ -41,7 +41,7 @@ export interface KeepMadeProps {
   /** The steps up to the one that is looked at, with that. */
   after: readonly AfterStep[];
   /** Its turns in the kiln up to then. */
-  turns: readonly Turn[];
+  turns: readonly LaidTurn[];
   shelves: Shelves;
 }
 

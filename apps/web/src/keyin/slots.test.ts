@@ -2,7 +2,7 @@ import { TYPICAL_CONTROLLERS } from '@torvin/core/controller';
 import type { Program } from '@torvin/schema';
 import { alreadyIn, keyedOverIn, slotFor, slotsOf, standingOf, standsWords } from './slots';
 
-const [hours] = TYPICAL_CONTROLLERS;
+const hours = { ...TYPICAL_CONTROLLERS[0], programs: 6, builtIn: 2 };
 const rows = [{ rate: 200, target: 790, hold_min: 15 }];
 const AT = new Date(2026, 2, 10, 18, 0).getTime();
 const program = (slot: number, more: Partial<Program> = {}): Program => ({

@@ -10,6 +10,7 @@ import { Choice } from '@/ui/Choice';
 import { FigureText } from '@/ui/FigureText';
 import { Words } from '@/ui/Words';
 import { clockAfter } from '@/ui/clock';
+import { HoldLonger } from './HoldLonger';
 import { type Pace, isOver, useQuickTime } from './useQuickTime';
 
 export interface RunViewProps {
@@ -30,13 +31,13 @@ export function RunView({ run, setRun, start, cuts = true, pace: first = 'tenMin
   const { colours } = useTheme();
   const [pace, setPace] = useState<Pace>(first);
   const [playing, setPlaying] = useState(!stands);
+  const [longer, setLonger] = useState(false);
   useQuickTime(run, setRun, pace, playing);
   const { profile, state } = run;
   const { says, reads, segment, left_s } = shownInRun(run);
   const press = (key: RunKey): void => setRun((one) => one && pressedInRun(one, key));
   const over = isOver(run);
   const off = state === 'cut';
-  const addsTime = profile.addTime_s === undefined ? null : text(formatDuration(profile.addTime_s));
   const addsDegrees = profile.addDegrees_K === undefined ? null : text(formatDifference(profile.addDegrees_K, profile.unit));
   const last = run.events.at(-1);
   return (
@@ -68,14 +69,17 @@ export function RunView({ run, setRun, start, cuts = true, pace: first = 'tenMin
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.small }}>
         {run.ringing && <Action title="Quiet" testID="run-quiet" onPress={() => press('quiet')} />}
         {profile.skips && <Action kind="second" title="Send on" label="Send on, to the next segment" testID="run-skip" onPress={() => press('skip')} />}
-        {addsTime && (
-          <Action kind="second" title={`+ ${addsTime}`} label={`+ ${addsTime}: hold longer`} testID="run-add-time" onPress={() => press('addTime')} />
+        {profile.addTime_s !== undefined && !over && !longer && (
+          <Action kind="second" title="Longer hold" testID="run-add-time" onPress={() => setLonger(true)} />
         )}
         {addsDegrees && (
           <Action kind="second" title={`+ ${addsDegrees}`} label={`+ ${addsDegrees}: go hotter`} testID="run-add-degrees" onPress={() => press('addDegrees')} />
         )}
         {!over && <Action kind="second" title="Stop it" testID="run-stop" onPress={() => press('stop')} />}
       </View>
+      {longer && profile.addTime_s !== undefined && !over && (
+        <HoldLonger step_s={profile.addTime_s} onLonger={(change) => setRun((one) => one && change(one))} />
+      )}
       <Words testID="run-clock">
         {`${clockAfter(start, run.at_s)}, ${text(formatDuration(60 * Math.floor(run.at_s / 60)))} since it was started.${last ? ` Last: it ${last.said}.` : ''}`}
       </Words>

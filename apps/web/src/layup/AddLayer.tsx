@@ -2,6 +2,7 @@
 import { LAYER_KINDS, LAYERS_AT_MOST, LAYER_FORMS, type LayerForm, addLayer, comesAs, inForm, laidLayers, type LayStep } from '@torvin/core/piece';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
+import { useUnits } from '@/data/FormUnits';
 import { v7 as uuid } from 'uuid';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -12,6 +13,7 @@ import type { Layup } from './useLayup';
 
 /** stepId: the step in which it is laid; the first one where left out. */
 export function AddLayer({ layup, shelves, stepId, onAdded }: { layup: Layup; shelves: Shelves; stepId?: string; onAdded(): void }) {
+  const { length } = useUnits();
   const { doc } = layup;
   const all = laidLayers(doc);
   const last = doc.journey.find((step): step is LayStep => step.kind === 'lay' && step.id === stepId)?.layers.at(-1) ?? all.at(-1);
@@ -24,7 +26,9 @@ export function AddLayer({ layup, shelves, stepId, onAdded }: { layup: Layup; sh
     const glassId = glass?.id ?? last?.glassId ?? '';
     // Made glass is as thick as it came out: what is laid on it comes in its own sizes.
     const laid =
-      last && (glassId === last.glassId || !madeOf(shelves, last.glassId)) ? inForm({ ...last, name: undefined }, form) : firstLayer('', form, glass, glassId);
+      last && (glassId === last.glassId || !madeOf(shelves, last.glassId))
+        ? inForm({ ...last, name: undefined }, form, length)
+        : firstLayer('', form, glass, glassId, length);
     const layer = { ...laid, id: uuid(), glassId };
     layup.edit(addLayer(doc, layer.form === 'sheet' && glass?.coated ? { ...layer, coated: 'up' } : layer, { stepId }));
     onAdded();

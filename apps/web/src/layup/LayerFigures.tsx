@@ -3,6 +3,7 @@ import { type AskedOfLayer, type LaidLayer, askedOf, isPlaced, withFigure } from
 import {
   COUNT,
   PERCENT,
+  STOCK,
   STREWN,
   formatArea,
   formatLength,
@@ -13,6 +14,7 @@ import {
   massIn,
   otherUnits,
   readFigure,
+  stockOf,
   strewnUnit,
   text,
 } from '@torvin/core/units';
@@ -59,16 +61,17 @@ interface OneFigureProps {
 
 function OneFigure({ field, sizes_m, over_m2, onValue }: OneFigureProps) {
   const units = useUnits();
-  const { of, label, name, value = 0, range, step, isStock, testID } = field;
+  const { of, label, name, value = 0, range, step, testID } = field;
   if (of === STREWN) return <Strewn {...{ value, range, over_m2, onValue, testID }} />;
   const given = { label, value, onValue, testID };
   if (of === PERCENT) return <Share {...given} {...{ name, range }} />;
   if (of === COUNT) return <Count {...given} {...{ name, range }} />;
+  const isStock = of === STOCK;
   const written = isStock ? formatStock : formatLength;
   return (
     <Stepper
       {...given}
-      read={(typed) => readFigure(typed, field, units)}
+      read={(typed) => readFigure(typed, isStock ? { ...field, of: stockOf(sizes_m) } : field, units)}
       shown={written(value, units.length)}
       other={written(value, otherUnits(units).length)}
       stepped={(way) => (step === 'sizes' ? nextOf(sizes_m, value, way) : clamp(stepFrom(value, way, step ?? aTenth(value)), range))}

@@ -16,6 +16,7 @@ import {
 } from '@torvin/core/piece';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
+import { useUnits } from '@/data/FormUnits';
 import { v7 as uuid } from 'uuid';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -41,6 +42,7 @@ export interface LayerSheetProps {
 }
 
 export function LayerSheet({ layup, pieceId, layer, place: { index, count }, name, shelves, onSelect }: LayerSheetProps) {
+  const { length } = useUnits();
   const { doc } = layup;
   const glass = glassOf(shelves, layer.glassId);
   const change = (next: LaidLayer, what: string): void => layup.edit(changeLayer(doc, next), `${what} ${layer.id}`);
@@ -49,7 +51,7 @@ export function LayerSheet({ layup, pieceId, layer, place: { index, count }, nam
     onSelect(Math.min(Math.max(to, 0), count - 1));
   };
   const setForm = (form: LayerForm): void => {
-    const next = inForm(layer, form);
+    const next = inForm(layer, form, length);
     change(next.form === 'sheet' && glass?.coated ? { ...next, coated: 'up' } : next, 'form');
   };
   return (

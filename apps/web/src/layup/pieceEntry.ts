@@ -143,9 +143,9 @@ export function glassFor(shelves: Shelves, form: FirstForm, present: string): Gl
 }
 
 /** The bottom layer of a new piece. Sheet comes in the size on the shelf that is nearest the usual. */
-export function firstLayer(id: string, form: LayerForm, glass: Glass | undefined, glassId: string): LaidLayer {
+export function firstLayer(id: string, form: LayerForm, glass: Glass | undefined, glassId: string, length: LengthUnit): LaidLayer {
   const sizes = [...(glass?.thicknesses_m ?? [])].sort((a, b) => Math.abs(a - USUAL_SHEET_M) - Math.abs(b - USUAL_SHEET_M));
-  const layer = inForm({ id, glassId, form: 'sheet', thickness_m: sizes[0] ?? USUAL_SHEET_M }, form);
+  const layer = inForm({ id, glassId, form: 'sheet', thickness_m: sizes[0] ?? USUAL_SHEET_M }, form, length);
   return layer.form === 'sheet' && glass?.coated ? { ...layer, coated: 'up' } : layer;
 }
 

@@ -1,5 +1,5 @@
 /** One firing: how it came out, what was seen, how it ran beside what was planned, and the schedule as it was. */
-import { RECIPES } from '@torvin/core/look';
+import { RECIPES, flawWords } from '@torvin/core/look';
 import { setupWords } from '@torvin/core/piece';
 import { RELEASED_NAMES } from '@torvin/core/release';
 import { consequences, segmentDifferences, emptyFiringOf } from '@torvin/core/schedule';
@@ -25,9 +25,11 @@ import { Screen } from '@/ui/Screen';
 import { SideBySide } from '@/ui/SideBySide';
 import { Words } from '@/ui/Words';
 import { aheadWords, clockAfter, inZone, zoneWords } from '@/ui/clock';
+import { capital } from '@/ui/capital';
 import { offerBack } from '@/ui/takeBack';
 import { AwakeForLookIn } from './AwakeForLookIn';
 import { PhotoRow } from '@/photos/Photos';
+import { FacedDrawing } from './Faced';
 import { LoadPanel, loadWords } from './LoadPanel';
 import { asRun } from './differences';
 import { ResultSign, byWords, lessonSentence, resultWords } from '@/ui/results';
@@ -117,6 +119,10 @@ function ToldOfIt({ detail: { firing, schedule } }: { detail: FiringDetail }) {
           {`${resultWords(firing.result)}${byWords(firing.lesson)}${reached}`}
         </Words>
       </View>
+      {firing.seen.length > 0 && (
+        <Words bold testID="firing-seen">{`${capital(flawWords(firing.seen))}${firing.seenWhere === '' ? '' : `: ${firing.seenWhere}`}.`}</Words>
+      )}
+      <FacedDrawing faced={firing.faced} footprint={snapshot.firing.body.footprint} />
       {FIRING_WORDS.map((name) => firing[name] !== '' && FIRING_FIELDS[name].tells && <Words key={name}>{FIRING_FIELDS[name].tells(firing[name])}</Words>)}
       {firing.released !== null && (
         <Words testID="firing-released">{`${RELEASED_NAMES[firing.released]}${snapshot.setup.form ? `, ${snapshot.setup.form.name}` : ''}.`}</Words>

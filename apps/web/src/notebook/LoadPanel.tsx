@@ -46,7 +46,7 @@ function Shown({ load, firingId }: { load: LoadDetail; firingId: string }) {
             {pieceName}
           </Words>
           <Words size="label" tone="muted">
-            {`${RECIPES[look].name}, ${resultWords(result).toLowerCase()}`}
+            {`${RECIPES[look].name}, ${resultWords(result)}`}
           </Words>
         </LinkRow>
       ))}

@@ -19,7 +19,7 @@ import { ListScreen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { inZone, zoneWords } from '@/ui/clock';
 import { Thumbnail } from '@/photos/Thumbnail';
-import { RESULT_WORDS, ResultSign, resultWords } from '@/ui/results';
+import { RESULT_WORDS, ResultSign, resultWords, seenWords } from '@/ui/results';
 import { type NotebookQuery, useNotebookQuery } from './useNotebookQuery';
 
 /** The firings that are asked for, a moment after a finger has typed. */
@@ -127,7 +127,7 @@ const FiringRow = memo(function FiringRow({ firing, search, current, unit }: Fir
           {`${RECIPES[firing.look].name}, ${text(formatTemperature(firing.ran_C, unit))} for ${text(formatDuration(firing.ran_s))}`}
         </Words>
         <Words size="label" numberOfLines={1}>
-          {firing.note}
+          {[seenWords(firing), firing.note].filter((words) => words !== '').join(' · ')}
         </Words>
       </View>
       <Words bold>{resultWords(firing.result)}</Words>

@@ -2,11 +2,23 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { FormUse } from '@torvin/core/form';
 import { HOW_FAR } from '@torvin/core/learn';
-import { LOOKS, type Look, RECIPES } from '@torvin/core/look';
+import { FLAWS, type Flaw, LOOKS, type Look, RECIPES } from '@torvin/core/look';
 import { rescueIn, stuckOn } from '@torvin/core/piece';
 import type { Problem } from '@torvin/core/problem';
 import { RELEASED, RELEASED_NAMES } from '@torvin/core/release';
-import { FIRING_FIELDS, FIRING_WORDS, type Firing, ResultSchema, type Schedule, type ToldOfFiring, type WordsName, toldIn } from '@torvin/schema';
+import {
+  type Faced,
+  FIRING_FIELDS,
+  FIRING_WORDS,
+  type Firing,
+  NOT_FACED,
+  ResultSchema,
+  type Schedule,
+  type ToldOfFiring,
+  type WordsName,
+  facedWords,
+  toldIn,
+} from '@torvin/schema';
 import { format } from 'date-fns/format';
 import { useEffect, useState } from 'react';
 import { type Control, Controller, useForm, useWatch } from 'react-hook-form';
@@ -28,8 +40,10 @@ import { Held } from '@/ui/Held';
 import { Notice } from '@/ui/Notice';
 import { DayTimeInput, FIELD_TIME, readFieldTime } from '@/ui/TimeInput';
 import { AsFiredRows } from './AsFiredRows';
+import { FacedFields } from './Faced';
 import { type LessonEntry, LessonFields, entryOfLesson, lessonOf } from './LessonFields';
 import { PhotoPicker } from '@/photos/Photos';
+import { Toggles } from '@/ui/Toggles';
 import { RESULT_WORDS } from '@/ui/results';
 import { Words } from '@/ui/Words';
 import { showFault } from '@/ui/showFault';
@@ -66,6 +80,8 @@ const recordSchema = z.object({
   }),
   ...WORDS,
   result: z.enum([...ResultSchema.options, 'open']),
+  seen: FIRING_FIELDS.seen.schema.unwrap(),
+  faced: z.custom<Faced>(),
   lookReached: z.enum([...LOOKS, 'unsaid']),
   released: z.enum([...RELEASED, 'unsaid']),
   asFired: z.custom<Told['asFired']>(),
@@ -115,7 +131,7 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
       setHandsMissing(true);
       return showFault();
     }
-    void handleSubmit(({ when, result, lookReached, released, by, lesson: typed, ...rest }) => {
+    void handleSubmit(({ when, result, seen, seenWhere, lookReached, released, by, lesson: typed, ...rest }) => {
       const farOff = by === 'unsaid' || result === 'right' || result === 'open' ? null : by;
       const read = lessonOf(typed, farOff, unit, told.lesson);
       setFault('fault' in read ? read.fault : null);
@@ -128,6 +144,8 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
           firedAt: now.when === began.when ? told.firedAt : (readFieldTime(now.when ?? '', told.firedAt)?.getTime() ?? when),
           result: result === 'open' ? null : result,
           lookReached: lookReached === 'unsaid' || result === 'open' ? null : lookReached,
+          seen: result === 'open' ? [] : seen,
+          seenWhere: result === 'open' || seen.length === 0 ? '' : seenWhere,
           released: released === 'unsaid' || result === 'open' || !on ? null : released,
         },
         { atOnce, hands },
@@ -184,9 +202,9 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
         value={now.result ?? 'open'}
         options={[
           { value: 'open', title: 'Not opened yet', note: 'in the kiln' },
-          { value: 'short', title: RESULT_WORDS.short, note: item ? 'it wants more' : 'edges or joins still show' },
-          { value: 'right', title: RESULT_WORDS.right, note: 'as wanted' },
-          { value: 'past', title: RESULT_WORDS.past, note: item ? 'too hot, too long' : 'too flat, too far' },
+          { value: 'short', title: RESULT_WORDS.short, note: recipe.looksLike.early },
+          { value: 'right', title: RESULT_WORDS.right, note: recipe.looksLike.right },
+          { value: 'past', title: RESULT_WORDS.past, note: recipe.looksLike.late },
         ]}
         onChange={(result) => setValue('result', result)}
         testID="result"
@@ -202,6 +220,15 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
           ]}
           onChange={(by) => setValue('by', by)}
           testID="by"
+        />
+      )}
+      {now.result !== 'open' && (
+        <Toggles<Flaw>
+          label="What else is to be seen"
+          values={now.seen ?? []}
+          options={offeredFlaws(recipe.flaws, on !== null, now.seen ?? []).map((value) => ({ value, title: FLAWS[value] }))}
+          onChange={(seen) => setValue('seen', seen)}
+          testID="seen"
         />
       )}
       {now.result !== 'open' && !item && (
@@ -226,11 +253,12 @@ export function RecordForm({ told, schedule, problem, saving, held, draft, onDra
         />
       )}
       {now.result !== 'open' && on && now.released === 'stuck' && <RescueCard rescue={rescueIn(on, firing, units)} asTyped={!setup.form} />}
-      {FIRING_WORDS.filter((name) => !FIRING_FIELDS[name].asked?.once || (now.result !== 'open' && (errors[name] !== undefined || now[name] !== ''))).map(
-        (name) => (
-          <WordsField key={name} {...{ control, name }} error={errors[name]?.message} />
-        ),
-      )}
+      {FIRING_WORDS.filter((name) => isAsked(name, now, errors[name] !== undefined)).map((name) => (
+        <WordsField key={name} {...{ control, name }} error={errors[name]?.message} />
+      ))}
+      <Fold title="Which way it lay" about={facedWords(readFaced(now.faced)) || 'its edges towards the door, a mark, the hot side'} testID="faced">
+        {() => <FacedFields value={readFaced(now.faced)} onChange={(faced) => setValue('faced', faced)} />}
+      </Fold>
       <PhotoPicker hashes={now.photos ?? []} of="this firing" onChange={(photos) => setValue('photos', photos)} />
       <AsFiredRows
         planned={schedule.segments}
@@ -263,6 +291,20 @@ function WordsField({ control, name, error }: { control: Control<RecordEntry, un
       )}
     />
   );
+}
+
+/** How it came off its form is asked by itself; what was told before stays to be taken back. */
+const BY_FORM: readonly Flaw[] = ['stuck', 'gripped'];
+const offeredFlaws = (of: readonly Flaw[], isAskedByItself: boolean, told: readonly Flaw[]): Flaw[] =>
+  [...new Set([...of, ...told])].filter((one) => told.includes(one) || !isAskedByItself || !BY_FORM.includes(one));
+
+const readFaced = (faced: unknown): Faced => ({ ...NOT_FACED, ...(faced as Faced | undefined) });
+
+function isAsked(name: WordsName, now: Partial<{ [K in keyof RecordEntry]: unknown }>, isWrong: boolean): boolean {
+  const { once, withFlaws } = FIRING_FIELDS[name].asked ?? {};
+  const isTold = now[name] !== undefined && now[name] !== '';
+  if (once) return now.result !== 'open' && (isWrong || isTold);
+  return !withFlaws || (now.result !== 'open' && Array.isArray(now.seen) && now.seen.length > 0);
 }
 
 const HOW_OFF: Record<FormUse, string> = {

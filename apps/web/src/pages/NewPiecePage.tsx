@@ -4,7 +4,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useShelves } from '@/data/pieces';
-import { inFormUnits } from '@/data/FormUnits';
+import { inFormUnits, useUnits } from '@/data/FormUnits';
 import { useDraft } from '@/data/useDraft';
 import { useSave } from '@/outbox/useOutbox';
 import { PatternRows } from '@/pieces/PatternRows';
@@ -20,6 +20,7 @@ export const NewPiecePage = inFormUnits(NewPiece);
 
 function NewPiece() {
   const router = useRouter();
+  const { length } = useUnits();
   const shelves = useShelves();
   const create = useSave('createPiece');
   const draft = useDraft<PieceEntry>('new piece');
@@ -67,7 +68,7 @@ function NewPiece() {
                           kind: 'lay',
                           id: FIRST_LAID_ID,
                           side: 'above',
-                          layers: [firstLayer(layerId, form, glassOf(data, glassId), glassId)],
+                          layers: [firstLayer(layerId, form, glassOf(data, glassId), glassId, length)],
                         },
                       ],
               },

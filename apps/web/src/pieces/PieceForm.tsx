@@ -48,7 +48,7 @@ export interface PieceFormProps {
 
 const SIZE_LABELS: Record<SizeField, string> = { width: 'Width', length: 'Length', diameter: 'Diameter', inner: 'Hole in it', corners: 'Corners' };
 
-const CORNERS_HINT = 'each as two lengths: 0 0; 20 0; 0 12 cm';
+const CORNERS_HINT = { mm: 'each as two lengths: 0 0; 20 0; 0 12 cm', in: 'each as two lengths: 0 0; 8 0; 0 5 in' };
 
 export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, saveTitle, onSave }: PieceFormProps) {
   'use no memo'; // The form library changes its errors in place.
@@ -94,7 +94,7 @@ export function PieceForm({ shelves, entry, asksGlass, problem, saving, draft, s
       />
       <View style={{ flexDirection: 'row', gap: space.large }}>
         {SIZES_OF[now.shape].map((name, i) => (
-          <Fragment key={name}>{field(name, SIZE_LABELS[name], name === 'corners' ? CORNERS_HINT : i === 0 ? hint : undefined)}</Fragment>
+          <Fragment key={name}>{field(name, SIZE_LABELS[name], name === 'corners' ? CORNERS_HINT[units.length] : i === 0 ? hint : undefined)}</Fragment>
         ))}
       </View>
       <Words size="label" tone="muted" testID="outline-area">

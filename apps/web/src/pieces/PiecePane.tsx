@@ -18,8 +18,11 @@ import {
   snapshotOf,
   standsAs,
   tellDone,
-  type Turn,
   turnLayer,
+  facesHazed,
+  type LaidTurn,
+  type Left,
+  leftOn,
   turnOf,
 } from '@torvin/core/piece';
 import type { Body } from '@torvin/core/schedule';
@@ -246,6 +249,7 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
           <AddStep
             layup={layup}
             place={journey.at + 1}
+            left={leftBefore(doc, piece.turns, journey, shelves)}
             glassId={shown.layers.at(-1)?.glassId ?? shelves.glasses[0]?.id ?? ''}
             onAdded={look}
             onFire={() => {
@@ -371,13 +375,25 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
   );
 }
 
+/** What the firing before the next step leaves on the glass: by how hot its schedule goes, and how it came out where that was told. */
+function leftBefore({ journey: steps, dammed }: PieceDoc, told: Piece['turns'], { at, schedules }: Journey, { releases }: Shelves): Left[] {
+  const step = firingsOf({ journey: steps.slice(0, at + 1) }).at(-1);
+  if (!step) return [];
+  const schedule = schedules.find(({ id }) => id === step.scheduleId);
+  const top_C = Math.max(...(schedule?.segments ?? []).map(({ target_C }) => target_C), 0);
+  const hazed = told.findLast(({ stepId }) => stepId === step.id)?.seen.includes('devitrified') ?? false;
+  return leftOn({ step, top_C, dammed, hazed, releases });
+}
+
 /** Its turns in the kiln up to the step that is looked at: as they ran, of a firing that had none yet as its schedule is to run. withIt: also where that is the step itself. */
-function turnsBefore({ journey: steps }: PieceDoc, told: Piece['turns'], { at, schedules }: Journey, withIt = false): Turn[] {
+function turnsBefore({ journey: steps }: PieceDoc, told: Piece['turns'], { at, schedules }: Journey, withIt = false): LaidTurn[] {
+  const faces = facesHazed(steps.slice(0, at + 1));
   return firingsOf({ journey: steps.slice(0, at + 1) }).flatMap(({ id, scheduleId }) => {
-    const own = told.filter(({ stepId }) => stepId === id);
+    const on = faces.get(id);
+    const own = told.filter(({ stepId }) => stepId === id).map((turn): LaidTurn => ({ ...turn, on }));
     if (own.length > 0 || (steps[at].id === id && !withIt)) return own;
     const schedule = schedules.find((one) => one.id === scheduleId);
-    return schedule ? [turnOf(schedule.result)] : [];
+    return schedule ? [{ ...turnOf(schedule.result), on }] : [];
   });
 }
 

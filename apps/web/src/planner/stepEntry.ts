@@ -20,7 +20,7 @@ import {
 } from '@torvin/core/piece';
 import { type Problem, type Outcome, found } from '@torvin/core/problem';
 import { DEFAULT_SCHOOL, impossibleFiring, type SetUpKind, EMPTY_SETUPS, type Wet } from '@torvin/core/schedule';
-import { LENGTH, type LengthUnit, METRIC, type Measure, type Units, readFigure, text } from '@torvin/core/units';
+import { LENGTH, type LengthUnit, type Measure, type Units, readFigure, text, suggestedWords } from '@torvin/core/units';
 import type { Cone, EmptyItemKind } from '@torvin/core/emptyFiring';
 import type { Piece, PieceDoc, Shelves, Step } from '@torvin/schema';
 import { v7 as uuid } from 'uuid';
@@ -92,7 +92,7 @@ export function usualEmptyItem(look: Look, { length }: Units, of?: EmptyItemKind
   const { empty: item } = RECIPES[look];
   if (!item) return {};
   const kind = of ?? item.of[0];
-  return { of: kind, ware: written(USUAL_ITEM_M[kind], LENGTH, { ...METRIC, length }), ...(of ? {} : { wet: item.of.includes('fibre') ? 'dry' : 'damp' }) };
+  return { of: kind, ware: suggestedWords(USUAL_ITEM_M[kind], length), ...(of ? {} : { wet: item.of.includes('fibre') ? 'dry' : 'damp' }) };
 }
 
 /** The set-up that a look is usually fired on. */
@@ -221,8 +221,8 @@ export function entryOfStep(
   const kinds = FORM_FIELDS.toSorted((a, b) => Number(a.kind === shaping?.kind) - Number(b.kind === shaping?.kind));
   const figures = kinds.flatMap(({ kind, fields }) =>
     fields.map(({ field, key, of, usual }) => {
-      const told = kind === shaping?.kind ? shapingFigure(shaping, kind, key) : usual?.(doc.footprint);
-      return [field, written(told, of, units)];
+      const suggests_m = kind === shaping?.kind ? undefined : usual?.(doc.footprint);
+      return [field, suggests_m === undefined ? written(shapingFigure(shaping, kind, key), of, units) : suggestedWords(suggests_m, units.length)];
     }),
   );
   return {

@@ -102,7 +102,17 @@ export function ConversionSheet({ typed, set, shelves, where, onPut }: SheetProp
         testID="reckon-of"
       />
       {conversion === 'written' && (
-        <FieldRow sheet={sheet} fields={[{ field: 'text', label: 'as it is written', hint: '1450 F, 3/8 in, 2 lb 3 oz, 90e-7', wide: true }]} />
+        <FieldRow
+          sheet={sheet}
+          fields={[
+            {
+              field: 'text',
+              label: 'as it is written',
+              hint: units.length === 'in' ? '3/8 in, 1450 F, 2 lb 3 oz, 90e-7' : '6 mm, 790 C, 1.2 kg, 90e-7',
+              wide: true,
+            },
+          ]}
+        />
       )}
       {conversion === 'sameWork' && (
         <>

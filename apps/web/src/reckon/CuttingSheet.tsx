@@ -1,6 +1,6 @@
 /** Cutting sums: strips, strips on edge, woven panels, segments, caps and liners, each as a cut list. */
 import { cuttingWords } from '@torvin/core/quantity';
-import { type Units, formatLength, formatStock, text } from '@torvin/core/units';
+import { type Units, formatLength, formatStock, text, suggestedWords } from '@torvin/core/units';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { space } from '@/theme/theme';
@@ -19,6 +19,7 @@ const CUT_TITLES: Record<CutKind, string> = {
 };
 function fieldsOf(kind: CutKind, units: Units, sheet: { width_m: number; length_m: number } | undefined): AskedField[] {
   const long = (metres: number): string => `empty: ${text(formatLength(metres, units.length))}`;
+  const usual = (metres: number): string => `empty: ${suggestedWords(metres, units.length)}`;
   const thick: AskedField = { field: 'thick', label: 'glass thick', hint: `empty: ${text(formatStock(CUT_USUAL.thick_m, units.length))}` };
   switch (kind) {
     case 'strips':
@@ -54,14 +55,14 @@ function fieldsOf(kind: CutKind, units: Units, sheet: { width_m: number; length_
       return [
         { field: 'slab', label: 'slab long' },
         { field: 'stop', label: 'stop at' },
-        { field: 'kerf', label: 'kerf', hint: long(CUT_USUAL.sawKerf_m) },
+        { field: 'kerf', label: 'kerf', hint: usual(CUT_USUAL.sawKerf_m) },
         { field: 'slabWide', label: 'slab wide', hint: 'to lay them in' },
         { field: 'slabDeep', label: 'slab deep' },
       ];
     case 'cap':
       return [{ field: 'over', label: 'larger by' }, thick];
     case 'liner':
-      return [{ field: 'paper', label: 'paper thick', hint: long(CUT_USUAL.paper_m) }];
+      return [{ field: 'paper', label: 'paper thick', hint: usual(CUT_USUAL.paper_m) }];
   }
 }
 
@@ -70,7 +71,7 @@ export function CuttingSheet({ typed, set, shelves, where, onPut }: SheetProps) 
   const of = glassOf(shelves, typed.glass, where);
   const stock = stockOf(of?.glass ?? null);
   const kind = cutIn(typed);
-  const read = readCutting(typed, units, stock);
+  const read = readCutting(typed, units, stock, of?.glass?.thicknesses_m);
   const { pair, stale, problem } = useReckoned('cutting', read.value);
   if (!of) return null;
   const problems = problem ? { ...read.problems, [fieldOfCutting(kind, problem.path)]: problem.message } : read.problems;

@@ -1,12 +1,12 @@
 /** As what the glass is put in, and how large one piece is where the shelf does not say. */
-import { type Units, formatLength, text } from '@torvin/core/units';
+import { type Units, suggestedWords } from '@torvin/core/units';
 import { useUnits } from '@/data/FormUnits';
 import { PUT_TITLES, type PutName, USUAL_LUMP_M } from './putAs';
 import { type AskedField, FieldRow, NamedChips, type Sheet } from './TypedField';
 
 const lumpFields = ({ length }: Units): readonly AskedField[] => [
-  { field: 'lumpThick', label: 'a piece is thick', hint: `empty: ${text(formatLength(USUAL_LUMP_M.thick_m, length))}` },
-  { field: 'lumpWide', label: 'and wide', hint: `empty: ${text(formatLength(USUAL_LUMP_M.wide_m, length))}` },
+  { field: 'lumpThick', label: 'a piece is thick', hint: `empty: ${suggestedWords(USUAL_LUMP_M.thick_m, length)}` },
+  { field: 'lumpWide', label: 'and wide', hint: `empty: ${suggestedWords(USUAL_LUMP_M.wide_m, length)}` },
 ];
 
 export function GoesInAs({ sheet, value, offered }: { sheet: Sheet; value: PutName; offered: readonly PutName[] }) {

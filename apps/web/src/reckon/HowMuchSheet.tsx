@@ -1,6 +1,6 @@
 /** How much glass: cavities by size, by water or by a model; in sheets, billets, jars and scrap; how far an amount goes. */
 import { type HowMuch, howMuchWords, lined } from '@torvin/core/quantity';
-import { type Units, formatDensity, formatLength, text } from '@torvin/core/units';
+import { type Units, formatDensity, text, suggestedWords } from '@torvin/core/units';
 import type { Answered } from '@torvin/core/engine';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
@@ -26,15 +26,15 @@ import type { Where } from './useWhere';
 
 const WAY_TITLES = { size: 'by size', water: 'by water', model: 'by a model' } as const;
 
-const MORE_OF: Record<(typeof WAYS)[number], (at: string, density: string) => AskedField[]> = {
+const MORE_OF: Record<(typeof WAYS)[number], (at: string, units: Units) => AskedField[]> = {
   size: (at) => [{ field: `${at}to`, label: 'filled to', hint: 'empty: the rim' }],
-  water: (at) => [
-    { field: `${at}poured`, label: 'water in it' },
+  water: (at, { mass }) => [
+    { field: `${at}poured`, label: 'water in it', hint: mass === 'oz' ? 'as 22 oz or 20 fl oz' : 'as 640 g or 640 ml' },
     { field: `${at}drunk`, label: 'mould drank', hint: 'empty: none' },
   ],
-  model: (at, density) => [
+  model: (at, units) => [
     { field: `${at}model`, label: 'it weighs' },
-    { field: `${at}density`, label: 'its density', hint: `empty: wax, ${density}` },
+    { field: `${at}density`, label: 'its density', hint: `empty: wax, ${text(formatDensity(WAX_kg_m3, units))}` },
   ],
 };
 
@@ -42,7 +42,7 @@ const furtherOf = ({ length }: Units): readonly AskedField[] => [
   { field: 'have', label: 'glass that there is', hint: 'tells how deep it stands', wide: true },
   { field: 'stays', label: 'stays in pot, on grid, at rim', hint: 'weighed on top of it', wide: true },
   { field: 'strip', label: 'strips as thick as', hint: 'for a stack in a trough', wide: true },
-  { field: 'ends', label: 'shorter at each end by', hint: `empty: ${text(formatLength(ENDS_M, length))}`, wide: true },
+  { field: 'ends', label: 'shorter at each end by', hint: `empty: ${suggestedWords(ENDS_M, length)}`, wide: true },
 ];
 
 function CavityFields({ sheet, index, of, shelves, where }: { sheet: Sheet; index: number; of: number; shelves: Shelves; where: Where | null }) {
@@ -62,10 +62,7 @@ function CavityFields({ sheet, index, of, shelves, where }: { sheet: Sheet; inde
       {by === 'size' && (
         <HollowFields sheet={sheet} of={at} more={[{ field: `${at}liner`, label: 'liner', hint: 'empty: none' }]} shelves={shelves} where={where} />
       )}
-      <FieldRow
-        sheet={sheet}
-        fields={[...MORE_OF[by](at, text(formatDensity(WAX_kg_m3, units))), { field: `${at}count`, label: 'how many', hint: 'empty: one' }]}
-      />
+      <FieldRow sheet={sheet} fields={[...MORE_OF[by](at, units), { field: `${at}count`, label: 'how many', hint: 'empty: one' }]} />
     </View>
   );
 }
@@ -83,7 +80,7 @@ export function HowMuchSheet({ typed, set, shelves, where, onPut }: SheetProps) 
   const units = useUnits();
   const of = glassOf(shelves, typed.glass, where);
   const stock = stockOf(of?.glass ?? null);
-  const read = readHowMuch(typed, units, { density_kg_m3: of?.constants.density_kg_m3 ?? 2500, stock });
+  const read = readHowMuch(typed, units, { density_kg_m3: of?.constants.density_kg_m3 ?? 2500, stock, sizes_m: of?.glass?.thicknesses_m });
   const { pair, stale, problem } = useReckoned('howMuch', read.value);
   if (!of) return null;
   const problems = problem ? { ...read.problems, [fieldOfCavity(problem.path)]: problem.message } : read.problems;

@@ -2,7 +2,7 @@
 import { footprintArea } from '@torvin/core/body';
 import { putGlass } from '@torvin/core/piece';
 import { type MixAsked, type MixTold, SHARES_OF, mixWords } from '@torvin/core/quantity';
-import { type Units, formatLength, formatMass, massIn, text } from '@torvin/core/units';
+import { type Units, formatMass, massIn, text, suggestedWords } from '@torvin/core/units';
 import type { Shelves } from '@torvin/schema';
 import { View } from 'react-native';
 import { useReckonings } from '@/data/reckonings';
@@ -189,11 +189,7 @@ export function MixSheet({ typed: written, set, shelves, where, onPut }: SheetPr
       )}
       {kind === 'plaster' && (
         <>
-          <HollowFields
-            sheet={sheet}
-            where={where}
-            more={[{ field: 'wall', label: 'wall', hint: `empty: ${text(formatLength(USUAL.wall_m, units.length))}` }]}
-          />
+          <HollowFields sheet={sheet} where={where} more={[{ field: 'wall', label: 'wall', hint: `empty: ${suggestedWords(USUAL.wall_m, units.length)}` }]} />
           <FieldRow sheet={sheet} fields={[{ field: 'ratio', label: 'plaster : silica : water', hint: 'empty: 1 : 1 : 1', wide: true }, stepField(units)]} />
         </>
       )}

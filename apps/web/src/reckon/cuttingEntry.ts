@@ -1,6 +1,6 @@
 /** What is to be cut, as it is typed. */
 import type { CuttingAsked, Stock } from '@torvin/core/quantity';
-import type { Units } from '@torvin/core/units';
+import { type Units, suggested } from '@torvin/core/units';
 import { OUTLINES, readHollow, readOutline, spreadSizes } from './hollowEntry';
 import { type Read, type Reader, type Typed, readTyped } from './typed';
 
@@ -54,23 +54,27 @@ function readOf(kind: CutKind, read: Reader, units: Units, stock: Stock): Cuttin
         : {};
       return {
         ...{ kind, slab_m: long('slab', 'slab', SHEET), stop_m: long('stop', 'stop', STRIP) },
-        kerf_m: orUsual('kerf', 'kerf', { least: 0, most: 0.02 }, CUT_USUAL.sawKerf_m),
+        kerf_m: orUsual('kerf', 'kerf', { least: 0, most: 0.02 }, suggested(CUT_USUAL.sawKerf_m, units.length)),
         ...section,
       };
     }
     case 'cap':
       return { kind, outline: readOutline(read, '', units), overhang_m: long('over', 'overhang', { least: 0, most: 0.1 }) };
     case 'liner':
-      return { kind, hollow: readHollow(read, '', units), thickness_m: orUsual('paper', 'paper', { least: 0.0002, most: 0.02 }, CUT_USUAL.paper_m) };
+      return {
+        kind,
+        hollow: readHollow(read, '', units),
+        thickness_m: orUsual('paper', 'paper', { least: 0.0002, most: 0.02 }, suggested(CUT_USUAL.paper_m, units.length)),
+      };
   }
 }
 
 export const cutIn = (typed: Typed): CutKind => CUTS.find((one) => one === typed.cut) ?? CUTS[0];
 
-export function readCutting(typed: Typed, units: Units, stock: Stock): Read<CuttingAsked> {
+export function readCutting(typed: Typed, units: Units, stock: Stock, sizes_m: readonly number[] = []): Read<CuttingAsked> {
   const kind = cutIn(typed);
   const spread = kind === 'cap' ? spreadSizes(typed, '', OUTLINES) : kind === 'liner' ? spreadSizes(typed, '') : typed;
-  return readTyped(spread, units, (read) => readOf(kind, read, units, stock));
+  return readTyped(spread, units, (read) => readOf(kind, read, units, stock), sizes_m);
 }
 
 /** How thick the cap is that is laid on; as usual where it is not told. */

@@ -1,7 +1,7 @@
 /** A mix as it is typed: by shares, as coats, as plaster round a model, or as scrap by grades. */
 import { footprintArea } from '@torvin/core/body';
 import { type MixAsked, SHARES_OF, type ShareOf } from '@torvin/core/quantity';
-import { COAT, type Units, formatCoat, massFrom, parseStrewn, text } from '@torvin/core/units';
+import { COAT, type Units, formatCoat, massFrom, parseStrewn, text, suggested } from '@torvin/core/units';
 import { OUTLINES, readHollow, readOutline, spreadSizes } from './hollowEntry';
 import { type Read, type Reader, type Typed, hasUnit, readTyped } from './typed';
 
@@ -90,7 +90,7 @@ function readCoats(read: Reader, typed: Typed, units: Units, step_kg: number): M
 
 function readPlaster(read: Reader, units: Units, step_kg: number): MixAsked {
   const model = readHollow(read, '', units);
-  const wall_m = read.maybe('wall', () => read.figure('wall', 'wall', { least: 0.003, most: 0.2 })) ?? USUAL.wall_m;
+  const wall_m = read.maybe('wall', () => read.figure('wall', 'wall', { least: 0.003, most: 0.2 })) ?? suggested(USUAL.wall_m, units.length);
   const words = read.words('ratio');
   const [plaster, silica, water] = (words === '' ? [1, 1, 1] : readRatio(words, 3)) ?? [NaN, NaN, NaN];
   if (Number.isNaN(plaster)) read.wrong('ratio', 'Write plaster : silica : water, for example 1 : 1 : 1.');

@@ -1,7 +1,7 @@
 /** As what the glass of a hollow can be put in: strips that were reckoned for it, billets and sheets as the shelf has them, scrap by its size, frit. */
 import { LAYER_KINDS } from '@torvin/core/piece';
 import { type Hollow, type Stack, type Stock, brickVolume } from '@torvin/core/quantity';
-import type { Units } from '@torvin/core/units';
+import { type Units, suggested } from '@torvin/core/units';
 import type { PutMass } from './putHollow';
 import { type Read, type Typed, readTyped } from './typed';
 
@@ -68,7 +68,8 @@ export function readPutAs(typed: Typed, units: Units, offer: Offered, total_kg: 
         if (sheet_m === undefined) break;
         return { as: { form: 'sheet', thickness_m: sheet_m, density_kg_m3 }, mass_kg: total_kg };
       case 'scrap': {
-        const across = (field: string, words: string, usual_m: number): number => read.maybe(field, () => read.figure(field, words, THICK)) ?? usual_m;
+        const across = (field: string, words: string, usual_m: number): number =>
+          read.maybe(field, () => read.figure(field, words, THICK)) ?? suggested(usual_m, units.length);
         const size = lump(across('lumpThick', 'thickness of a piece', USUAL_LUMP_M.thick_m), across('lumpWide', 'width of a piece', USUAL_LUMP_M.wide_m));
         return { as: { form: 'chunks', name: 'Scrap', ...size }, mass_kg: total_kg };
       }

@@ -2,8 +2,8 @@
 import { footprintArea, footprintWords } from '@torvin/core/body';
 import { USUAL_WALL_M, cavityOf } from '@torvin/core/look';
 import { type PlannedStep, type PutAs, firingsOf, laidAsPut, putGlass, sheetsFor } from '@torvin/core/piece';
-import { type Brick, type Hollow, WATER_kg_m3, fromAbove, heldTo, surfaceAt } from '@torvin/core/quantity';
-import { type Units, formatLength, formatMass, formatStock, text } from '@torvin/core/units';
+import { type Brick, type Hollow, fromAbove, heldTo, surfaceAt } from '@torvin/core/quantity';
+import { type Units, formatLength, formatMass, formatStock, text, WATER_kg_m3 } from '@torvin/core/units';
 import type { PieceDoc, Shelves } from '@torvin/schema';
 import { entryOfStep, stepFor, usualSetUp } from '@/planner/stepEntry';
 import { capital } from '@/ui/capital';

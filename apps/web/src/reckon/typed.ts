@@ -11,12 +11,15 @@ import {
   NUMBER,
   RATE,
   type Range,
+  STOCK,
   TEMPERATURE,
   TIME,
   type Units,
+  WATER,
   otherUnits,
   plainMeasure,
   readFigure,
+  stockOf,
   text,
   unitsWritten,
 } from '@torvin/core/units';
@@ -29,10 +32,12 @@ const HUNDREDTHS = plainMeasure('%');
 /** What each field of the sheets measures, without what it belongs to: 'c0.width' is a width. One that does not stand here is a number or a choice. */
 const MEASURES: Record<string, Measure | undefined> = {
   ...each(LENGTH, 'width', 'length', 'depth', 'diameter', 'inner', 'rim', 'rimAlong', 'floor', 'floorAlong', 'wall', 'tape', 'tapeAlong', 'hang', 'foot'),
-  ...each(LENGTH, 'hole', 'film', 'grain', 'liner', 'to', 'strip', 'ends', 'corners', 'stands', 'back', 'under', 'lumpThick', 'lumpWide', 'size'),
-  ...each(LENGTH, 'sheetWidth', 'sheetLength', 'stripWide', 'kerf', 'gap', 'thick', 'border', 'capThick', 'over', 'slab', 'stop', 'paper'),
+  ...each(STOCK, 'strip', 'thick', 'capThick'),
+  ...each(LENGTH, 'hole', 'film', 'grain', 'liner', 'to', 'ends', 'corners', 'stands', 'back', 'under', 'lumpThick', 'lumpWide', 'size'),
+  ...each(LENGTH, 'sheetWidth', 'sheetLength', 'stripWide', 'kerf', 'gap', 'border', 'over', 'slab', 'stop', 'paper'),
   ...each(LENGTH, 'slabWide', 'slabDeep', 'fillWide', 'fillLong', 'lastAcross', 'lastAlong', 'atDoor', 'atBack', 'atLeft', 'atRight'),
-  ...each(MASS, 'grains', 'total', 'step', 'scrap', 'wanted', 'poured', 'drunk', 'model', 'stays', 'have', 'mass', 'lastMass'),
+  ...each(MASS, 'grains', 'total', 'step', 'scrap', 'wanted', 'model', 'stays', 'have', 'mass', 'lastMass'),
+  ...each(WATER, 'poured', 'drunk'),
   ...each(TEMPERATURE, 'wasAt', 'willAt', 'coneAt'),
   ...each(RATE, 'wasUp', 'willUp', 'coneRate'),
   ...each(TIME, 'wasHold', 'willHold', 'coneHold'),
@@ -94,7 +99,8 @@ export interface Read<T> {
   missing: string[];
 }
 
-export function readTyped<T>(typed: Typed, units: Units, take: (read: Reader) => T): Read<T> {
+/** sizes_m: that the glass in question comes in, by which an inch fraction of a sheet is understood. */
+export function readTyped<T>(typed: Typed, units: Units, take: (read: Reader) => T, sizes_m: readonly number[] = []): Read<T> {
   const problems: Record<string, string> = {};
   const missing: string[] = [];
   const words = (field: string): string => (typed[field] ?? '').trim();
@@ -103,7 +109,8 @@ export function readTyped<T>(typed: Typed, units: Units, take: (read: Reader) =>
       missing.push(name);
       return Number.NaN;
     }
-    const of = measureOf(field);
+    const measured = measureOf(field);
+    const of = measured === STOCK ? stockOf(sizes_m) : measured;
     // A share of parts may be written in hundredths too.
     const typedWords = of ? words(field) : words(field).replace(/\s*%$/, '');
     const outcome = readFigure(typedWords, { of: of ?? NUMBER, name: `The ${name}`, range, path: field }, units);

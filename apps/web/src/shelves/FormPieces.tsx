@@ -17,7 +17,7 @@ import { Action } from '@/ui/Action';
 import { LinkRow } from '@/ui/LinkRow';
 import { Notice } from '@/ui/Notice';
 import { Words } from '@/ui/Words';
-import { releasedWords, ResultSign, resultWords } from '@/ui/results';
+import { releasedWords, ResultSign, resultWords, seenWords } from '@/ui/results';
 import { clearTrial } from './clearTrial';
 
 const TILE_PX = 132;
@@ -65,7 +65,8 @@ export function FormPieces({ form, use, shelves }: { form: FormRecord; use: Form
 
 function Tile({ row }: { row: FiringRow }) {
   const { colours } = useTheme();
-  const { id, pieceName, look, firedAt, result, released, photos } = row;
+  const { id, pieceName, look, firedAt, result, released, seen, photos } = row;
+  const flaws = seenWords({ seen, released: null });
   return (
     <Link href={`/notebook/${id}`} style={{ display: 'flex', textDecorationLine: 'none' }} testID="form-piece">
       <View style={{ width: TILE_PX, backgroundColor: colours.surface, padding: space.small, gap: space.hair }}>
@@ -80,6 +81,7 @@ function Tile({ row }: { row: FiringRow }) {
           <ResultSign result={result} />
           <Words size="label">{resultWords(result)}</Words>
         </View>
+        {flaws !== '' && <Words size="label">{flaws}</Words>}
         {released !== null && <Words size="label">{releasedWords(released)}</Words>}
       </View>
     </Link>

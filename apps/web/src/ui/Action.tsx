@@ -2,6 +2,7 @@
 import KitButton from '@rneui/themed/dist/Button';
 import { useTheme } from '@/theme/ThemeContext';
 import { TARGET } from '@/theme/theme';
+import { together } from './together';
 
 export interface ActionProps {
   title: string;
@@ -22,7 +23,7 @@ export function Action({ title, onPress, kind = 'main', disabled = false, oneLin
   return (
     <KitButton
       type={TYPES[kind]}
-      title={title}
+      title={together(title)}
       onPress={onPress}
       disabled={disabled}
       accessibilityLabel={label ?? title}

@@ -4,6 +4,7 @@ import { type ReactNode, memo } from 'react';
 import type { TextProps } from 'react-native';
 import { useTheme } from '@/theme/ThemeContext';
 import { fonts, wordSize } from '@/theme/theme';
+import { heldTogether } from './together';
 
 export interface WordsProps extends Pick<TextProps, 'numberOfLines' | 'style' | 'nativeID' | 'testID' | 'role' | 'aria-live' | 'aria-hidden'> {
   'aria-level'?: number;
@@ -24,7 +25,7 @@ export const Words = memo(function Words({ size = 'text', bold = false, tone = '
         style,
       ]}
     >
-      {children}
+      {heldTogether(children)}
     </KitText>
   );
 });

@@ -1,13 +1,20 @@
-/** How a firing came out: short of the look, right, past it. Each has its own shape as well as its word. */
+/** How a firing came out: short of the look, right, too far. Each has its own shape as well as its word. */
+import { type Flaw, flawWords } from '@torvin/core/look';
 import { type Released, RELEASED_NAMES } from '@torvin/core/release';
 import { type TemperatureUnit, formatTemperature, text } from '@torvin/core/units';
 import type { FiringResult, Lesson } from '@torvin/schema';
 import Svg, { Line, Path } from 'react-native-svg';
 import { useTheme } from '@/theme/ThemeContext';
 
-export const RESULT_WORDS: Record<FiringResult, string> = { short: 'short of it', right: 'right', past: 'past it' };
+export const RESULT_WORDS: Record<FiringResult, string> = { short: 'short', right: 'right', past: 'too far' };
 
 export const resultWords = (result: FiringResult | null): string => (result === null ? 'not opened' : RESULT_WORDS[result]);
+
+/** What was to be seen on it; stuck also where that was told of how it came off. '' where nothing was. */
+export function seenWords({ seen, released }: { seen: readonly Flaw[]; released: Released | null }): string {
+  const stuck: readonly Flaw[] = released === 'stuck' ? ['stuck'] : [];
+  return [flawWords([...stuck, ...seen]), ...(released === 'broke' ? ['broke coming off'] : [])].filter((words) => words !== '').join(', ');
+}
 
 export const releasedWords = (released: Released): string => RELEASED_NAMES[released].toLowerCase();
 

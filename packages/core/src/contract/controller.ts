@@ -35,7 +35,7 @@ export const controllerFields = {
   mostDelay_s: quantity('Longest delay', 's', 60, 7 * 24 * 3600).optional(),
   alarms: z.boolean().optional(),
   skips: z.boolean().optional(),
-  addTime_s: quantity('Time that a press adds', 's', 60, 3600).optional(),
+  addTime_s: quantity('Step in which a hold is lengthened', 's', 60, 3600).optional(),
   addDegrees_K: quantity('Degrees that a press adds', 'K', 0.5, 50).optional(),
   reviews: z.boolean().optional(),
   afterCut: oneOf('After a power cut', AFTER_CUTS).optional(),

@@ -1,9 +1,9 @@
 /** A glass as the engine takes it, with its legal ranges. */
+import { differenceBothWays } from '../units/format';
 import type { GlassConstants, RelaxationConstants } from '../glass/constants';
 import { thresholdsOf } from '../glass/states';
 import { A_RANGE, FLUID_POINT_LOG_ETA_AT_MOST, isPlausible, slopeOf, viscosityOf } from '../glass/viscosity';
 import { glassySlope } from '../stress/relaxation';
-import { differenceIn } from '../units/convert';
 import { z } from 'zod';
 import { quantity } from './quantity';
 import { schemaFor } from './schemaFor';
@@ -79,9 +79,6 @@ export const LEAST_SOFTENING_ABOVE_ANNEALING_K = 40;
 /** The strain point lies this far under the annealing point at least, and at most. */
 const STRAIN_BELOW_ANNEALING_K = { least: 5, most: 120 };
 
-/** Who reads a refusal may think in either. */
-const both = (kelvin: number): string => `${kelvin} °C (${differenceIn(kelvin, 'F')} °F)`;
-
 const falling = (list: number[]): boolean => list.every((value, i) => i === 0 || value < list[i - 1]);
 
 /** Makes a schema of glasses refuse points that no viscosity curve passes through. */
@@ -89,14 +86,14 @@ export const onACurve = <T extends z.ZodType<GlassConstants>>(schema: T) =>
   schema
     .refine((glass) => glass.softening_C - glass.annealing_C >= LEAST_SOFTENING_ABOVE_ANNEALING_K, {
       path: ['softening_C'],
-      error: `The softening point must lie at least ${both(LEAST_SOFTENING_ABOVE_ANNEALING_K)} above the annealing point.`,
+      error: `The softening point must lie at least ${differenceBothWays(LEAST_SOFTENING_ABOVE_ANNEALING_K)} above the annealing point.`,
     })
     .refine(
       ({ strain_C, annealing_C }) =>
         strain_C === undefined || (annealing_C - strain_C >= STRAIN_BELOW_ANNEALING_K.least && annealing_C - strain_C <= STRAIN_BELOW_ANNEALING_K.most),
       {
         path: ['strain_C'],
-        error: `The strain point must lie ${both(STRAIN_BELOW_ANNEALING_K.least)} to ${both(STRAIN_BELOW_ANNEALING_K.most)} below the annealing point.`,
+        error: `The strain point must lie ${differenceBothWays(STRAIN_BELOW_ANNEALING_K.least)} to ${differenceBothWays(STRAIN_BELOW_ANNEALING_K.most)} below the annealing point.`,
       },
     )
     .refine((glass) => falling(Object.values(thresholdsOf(glass))), {

@@ -1,7 +1,7 @@
 /** Number fields that say in one sentence what came and what would be right. */
 import { z } from 'zod';
 import type { Units } from '../units/convert';
-import { LENGTH, MASS, type Measure, type Range, STREWN } from '../units/measure';
+import { LENGTH, MASS, type Measure, type Range, STOCK, STREWN, WATER } from '../units/measure';
 import './quiet';
 import { schemaFor } from './schemaFor';
 
@@ -23,6 +23,8 @@ export function quantity(title: string, unit: string, least: number, most: numbe
 
 const SI_UNITS = new Map<Measure, string>([
   [LENGTH, 'm'],
+  [STOCK, 'm'],
+  [WATER, 'kg'],
   [MASS, 'kg'],
   [STREWN, 'kg/m²'],
 ]);

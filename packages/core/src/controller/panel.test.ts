@@ -71,7 +71,8 @@ describe.each(TYPICAL_CONTROLLERS)('$name', (controller) => {
 });
 
 describe('the panel', () => {
-  const [hours, counting, dial, timer] = TYPICAL_CONTROLLERS;
+  const [box, counting, dial, timer] = TYPICAL_CONTROLLERS;
+  const hours = { ...box, programs: 6, builtIn: 2 };
   const typed = (panel: Panel, text: string): Panel => [...text].reduce((now, one) => pressed(now, /\d/.test(one) ? (one as Key) : 'mark'), panel);
   const begun = (controller: Controller, slot: number, programs: Panel['programs'] = {}): Panel =>
     all(newPanel(controller, programs), ['program', String(slot) as Key, 'enter']);
@@ -201,6 +202,6 @@ test('a program of one segment at the controller’s own rate asks for no rate',
   const keyed = pressed(pressed(press(newPanel(counting), '0>1000>1'), 'mark'), '3');
   const stored = pressed(pressed(keyed, '0'), 'enter');
   expect(stored.programs[0]).toEqual([{ rate: 270, target: 1000, hold_min: 90 }]);
-  const [hours] = TYPICAL_CONTROLLERS;
+  const hours = { ...TYPICAL_CONTROLLERS[0], programs: 6 };
   expect(press(newPanel(hours), '0>').refused).toMatch(/programs 1 to 6\.$/);
 });

@@ -7,7 +7,7 @@ import { compose } from '../schedule/compose';
 import { simulateFiring } from '../heat/simulate';
 import { simulationOf } from '../schedule/resolved';
 import { keyIn } from './keyIn';
-import { STILL_WARM_K, type Run, asItRuns, cutFor, pressedInRun, ran, ranSoFar, ranToChange, shownInRun, startRun } from './running';
+import { STILL_WARM_K, type Run, asItRuns, cutFor, heldLonger, pressedInRun, ran, ranSoFar, ranToChange, shownInRun, startRun } from './running';
 import { TYPICAL_CONTROLLERS } from './typical';
 
 const [hours, counting, dial, timer] = TYPICAL_CONTROLLERS;
@@ -110,15 +110,20 @@ test('what ran so far is as long as it ran', () => {
   expect(ranSoFar(started(hours))).toMatchObject([{ target_C: 20, hold_s: 0 }]);
 });
 
-test('minutes are added to a hold and nowhere else; each press by as many as it adds', () => {
+test('a hold and nothing else is made longer, by as much as was asked in steps of the controller', () => {
   const climbing = ran(started(hours), HOUR_S);
-  expect(pressedInRun(climbing, 'addTime').refused).not.toBe('');
-  const longer = pressedInRun(pressedInRun(until(climbing, inHold(1)), 'addTime'), 'addTime');
+  expect(heldLonger(climbing, 300).refused).toBe('It makes a hold longer, and does not hold now.');
+  const holding = until(climbing, inHold(1));
+  for (const odd_s of [90, 0, -60, NaN])
+    expect(heldLonger(holding, odd_s)).toMatchObject({ refused: 'It makes a hold longer in steps of 1 min.', now: { hold_s: 900 } });
+  expect(heldLonger(holding, 999 * 60).refused).toBe('It holds for 16 h 39 at most.');
+  const longer = heldLonger(heldLonger(holding, 240), 360);
+  expect(longer.events.at(-1)).toMatchObject({ kind: 'addTime', said: 'holds 6 min longer' });
   expect(longer.now.hold_s).toBe(900 + 600);
   expect(asItRuns(longer)[1]).toMatchObject({ target_C: 790, hold_s: 1500 });
   const alone = ran(started(hours), 30 * HOUR_S);
   expect(ran(longer, 30 * HOUR_S).events.at(-1)!.at_s - alone.events.at(-1)!.at_s).toBeCloseTo(600, -1);
-  expect(pressedInRun(until(started(dial), inHold(0)), 'addTime').refused).not.toBe('');
+  expect(heldLonger(until(started(dial), inHold(0)), 300).refused).toBe('It cannot make a hold longer.');
 });
 
 test('degrees added on the way lift the target, in a hold the rest of it', () => {

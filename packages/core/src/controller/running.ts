@@ -217,7 +217,7 @@ export function cutFor(run: Run, seconds: number): Run {
   return { ...cut, state: 'cut', cutLeft_s: seconds, cutFrom_C: run.kiln_C, ringing: false };
 }
 
-export type RunKey = 'skip' | 'addTime' | 'addDegrees' | 'quiet' | 'stop';
+export type RunKey = 'skip' | 'addDegrees' | 'quiet' | 'stop';
 
 export function pressedInRun(run: Run, key: RunKey): Run {
   const { profile, state } = run;
@@ -232,12 +232,6 @@ export function pressedInRun(run: Run, key: RunKey): Run {
       const [part] = soFar(run);
       return over(told({ ...run, held_s: part.hold_s, ringing: false }, 'skip', `was sent on from segment ${run.index + 1}`), part);
     }
-    case 'addTime': {
-      if (profile.addTime_s === undefined) return refusing('It cannot add minutes.');
-      if (state !== 'holding') return refusing('It adds minutes to a hold, and does not hold now.');
-      const now = { ...run.now, hold_s: run.now.hold_s + profile.addTime_s };
-      return told({ ...run, now, ringing: false }, 'addTime', `holds ${text(formatDuration(profile.addTime_s))} longer`);
-    }
     case 'addDegrees': {
       if (profile.addDegrees_K === undefined) return refusing('It cannot add degrees.');
       const target_C = run.now.target_C + profile.addDegrees_K;
@@ -248,6 +242,21 @@ export function pressedInRun(run: Run, key: RunKey): Run {
       return { ...hotter, past: [...run.past, ...soFar(run)], now: { ...run.now, target_C, hold_s: run.now.hold_s - run.held_s }, held_s: 0, state: 'going' };
     }
   }
+}
+
+/**
+ * Its hold made longer by so much, s: only while it holds, in whole steps of the controller, and no longer altogether than it takes.
+ */
+export function heldLonger(run: Run, by_s: number): Run {
+  const { addTime_s: step_s, mostHold_s } = run.profile;
+  const refusing = (refused: string): Run => ({ ...run, refused });
+  if (step_s === undefined) return refusing('It cannot make a hold longer.');
+  if (run.state !== 'holding') return refusing('It makes a hold longer, and does not hold now.');
+  const steps = by_s / step_s;
+  if (!(steps >= 1) || Math.abs(steps - Math.round(steps)) > 1e-6) return refusing(`It makes a hold longer in steps of ${text(formatDuration(step_s))}.`);
+  const hold_s = run.now.hold_s + by_s;
+  if (hold_s > mostHold_s) return refusing(`It holds for ${text(formatDuration(mostHold_s))} at most.`);
+  return told({ ...run, now: { ...run.now, hold_s }, ringing: false }, 'addTime', `holds ${text(formatDuration(by_s))} longer`);
 }
 
 /** What ran until now, and nothing of what is to come. */

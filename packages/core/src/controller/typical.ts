@@ -3,9 +3,9 @@ import type { Controller } from './profile';
 /** Four controllers of no make that differ in all that controllers differ in; a studio writes its own over them. */
 export const TYPICAL_CONTROLLERS: readonly (Controller & { id: string; name: string })[] = [
   {
-    ...{ id: 'hour-box', name: 'Hour box', unit: 'C', mostSegments: 8, programs: 6, builtIn: 2 },
+    ...{ id: 'hour-box', name: 'Hour box', unit: 'C', mostSegments: 11, programs: 3, builtIn: 1 },
     ...{ fullSpeedCode: 4000, mostRate: 2000, holdAs: 'minutes', mostHold_s: 999 * 60, top_C: 1300 },
-    ...{ ends: 'done', keepsOld: true, mostDelay_s: 24 * 3600, skips: true, addTime_s: 300, afterCut: 'goesOn' },
+    ...{ ends: 'done', keepsOld: true, mostDelay_s: 24 * 3600, skips: true, addTime_s: 60, afterCut: 'goesOn' },
   },
   {
     ...{ id: 'counting-box', name: 'Counting box', unit: 'F', mostSegments: 12, programs: 4 },

@@ -14,6 +14,9 @@ const HOLDS: Record<Profile['holdAs'], string> = {
   colon: 'hold in hours and minutes, 2:30 being two and a half hours',
 };
 
+/** Hours and minutes, not a share of an hour: 0.21 is 21 minutes. */
+const HOLD_UNITS: Record<Profile['holdAs'], string> = { minutes: 'min', point: 'h.min', colon: 'h:min' };
+
 export function countsWords(controller: Controller): string {
   const { unit, rateAs, holdAs, order, fullSpeedCode: up, fullSpeedDownCode: down } = profileOf(controller);
   const codes = up === down ? `${up} means as fast as it can` : `${up} means as fast as it can on the way up, ${down} on the way down`;
@@ -30,7 +33,7 @@ export function figuresKeyed(
   const told = {
     rate: { figure: String(row.rate), unit: row.fullSpeed ? '' : rateUnit },
     target: { figure: String(row.target), unit: `°${profile.unit}` },
-    hold: { figure: shownHold(row.hold_min, profile.holdAs), unit: profile.holdAs === 'minutes' ? 'min' : 'h' },
+    hold: { figure: shownHold(row.hold_min, profile.holdAs), unit: HOLD_UNITS[profile.holdAs] },
   };
   return figuresOf(profile).map((kind) => ({ kind, ...told[kind] }));
 }

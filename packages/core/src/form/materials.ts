@@ -45,7 +45,7 @@ export const FORM_MATERIALS = {
   },
   stainless: {
     ...{ name: 'Stainless steel', expansion_perK: 18e-6, conductivity_W_mK: 22, density_kg_m3: 7900, heatCapacity_J_kgK: 540 },
-    ...{ top_C: 900, sags_C: 850, colour: '#9AA4A8' },
+    ...{ top_C: 900, scales_C: 870, sags_C: 850, colour: '#9AA4A8' },
   },
   mildSteel: {
     ...{ name: 'Mild steel', expansion_perK: 13e-6, conductivity_W_mK: 38, density_kg_m3: 7850, heatCapacity_J_kgK: 620 },

@@ -4,6 +4,7 @@
  * can be told from temperatures. One node cannot fit both a climb and a long tail: where a wall that stores heat, −G(T − Tw) with
  * Cw·dTw/dt = G(T − Tw), fits clearly better, it is told too. It is taken to be as warm as the kiln at the first reading.
  */
+import { differenceBothWays } from '../units/format';
 import { KELVIN_AT_0_C } from '../units/physical';
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { type Outcome, found, refused } from '../problem';
@@ -42,7 +43,8 @@ const WALL_PACES_HZ = Array.from({ length: 9 }, (_, i) => 6e-6 * PACES_APART ** 
 export function fitKiln(readings: readonly KilnReading[], ambient_C: number): Outcome<KilnFit> {
   if (readings.length < LEAST_READINGS) return refused('too-few', 'readings', `At least ${LEAST_READINGS} readings are needed; got ${readings.length}.`);
   const range = Math.max(...readings.map(({ kiln_C }) => kiln_C)) - Math.min(...readings.map(({ kiln_C }) => kiln_C));
-  if (range < LEAST_RANGE_K) return refused('too-narrow', 'readings', `The readings span ${range.toFixed(0)} °C; a fit needs ${LEAST_RANGE_K}.`);
+  if (range < LEAST_RANGE_K)
+    return refused('too-narrow', 'readings', `The readings span ${differenceBothWays(range)}; a fit needs ${differenceBothWays(LEAST_RANGE_K)}.`);
   const powers = new Set(readings.slice(0, -1).map(({ power }) => power > 0));
   if (powers.size < 2) return refused('one-sided', 'readings', 'The readings need both a climb with power and a cooling without it.');
 
@@ -106,7 +108,7 @@ export function fitKiln(readings: readonly KilnReading[], ambient_C: number): Ou
     misfit_K,
     remark:
       misfit_K > POOR_MISFIT_K
-        ? `The fit misses by ${misfit_K.toFixed(0)} °C from reading to reading: no kiln with one wall that stores heat does this.`
+        ? `The fit misses by ${differenceBothWays(misfit_K)} from reading to reading: no kiln with one wall that stores heat does this.`
         : null,
   });
 }

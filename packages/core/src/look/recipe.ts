@@ -4,6 +4,7 @@ import type { WorkRange } from '../flow/heatWork';
 import type { Outcome } from '../problem';
 import type { Units } from '../units/convert';
 import type { EmptyItem, EmptyItemKind } from '../emptyFiring/emptyItems';
+import type { Flaw } from './flaws';
 import type { Shaping } from './shaping';
 import type { LookWorks, MaybeJoined } from './works';
 
@@ -103,6 +104,8 @@ export interface Recipe {
   frees?: true;
   /** It comes to it with stress in it, which adds to what warming makes: it is warmed by so much of the tension that glass bears. */
   warmsStressed?: number;
+  /** What can be seen on it when it comes out, beside how far it got. */
+  flaws: readonly Flaw[];
   /** What a fully uneven body is cooled as, times its thickest point, by how much of its relief is left standing. */
   uneven: number;
   /** How long the two schools hold at the working temperature, and what a hold may become, s. */

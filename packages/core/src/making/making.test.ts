@@ -1,6 +1,6 @@
 import type { FormShape } from '../form/shape';
 import type { Units } from '../units/convert';
-import { WATER_kg_m3 } from '../quantity/howMuch';
+import { WATER_kg_m3 } from '../units/physical';
 import { BINDS_WATER, amountsFor, waxLeft } from './amounts';
 import { drying } from './drying';
 import { FLEXIBLES, MAKING_WAYS, MODELS, type Making, type StageName, makingProblem, stagesOf, standing } from './making';

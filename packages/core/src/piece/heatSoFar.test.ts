@@ -1,7 +1,8 @@
 import { TYPICAL_FAMILIES } from '../glass/families';
 import { logViscosity, viscosityOf } from '../glass/viscosity';
 import { METRIC } from '../units/convert';
-import { type Turn, heatWords, turnOf } from './heatSoFar';
+import type { JourneyStep } from './document';
+import { type Turn, facesHazed, heatOf, heatWords, turnOf } from './heatSoFar';
 
 const glass = TYPICAL_FAMILIES[0];
 const body = {
@@ -38,4 +39,33 @@ test('a turn is read from what the engine said of it', () => {
     { ...reading, limit: 'residual', value: 1.5e5, allowed: 5e5, unit: 'Pa' },
   ] as never;
   expect(turnOf({ readings, work_perPa: { mean: 0.01 } as never })).toEqual({ haze_s: 300, hazeBears_s: 28800, stress_Pa: 1.5e5, work_perPa: 0.01 });
+});
+
+describe('haze that was taken off', () => {
+  const fire = (id: string) => ({ id, kind: 'fire' }) as JourneyStep;
+  const blast = (cover: number, face: 'up' | 'down' = 'up') => ({ id: 'b', kind: 'blast', face, depth_m: 0.00005, cover }) as JourneyStep;
+  const over = { id: 't', kind: 'turn' } as JourneyStep;
+  const of = (...steps: JourneyStep[]) => Object.fromEntries(facesHazed(steps));
+
+  test('is gone from that face alone, and comes again with the next firing', () => {
+    expect(of(fire('a'), blast(1), fire('b'))).toEqual({ a: ['down'], b: ['up', 'down'] });
+    expect(of(fire('a'), blast(0.5))).toEqual({ a: ['up', 'down'] });
+    expect(of(fire('a'), { id: 'g', kind: 'grind', at: 'down', depth_m: 1e-4 } as JourneyStep)).toEqual({ a: ['up'] });
+    expect(of(fire('a'), { id: 'g', kind: 'grind', at: 'rim', depth_m: 1e-4 } as JourneyStep)).toEqual({ a: ['up', 'down'] });
+  });
+
+  test('goes over with the piece: blasted, turned and blasted again it has none', () => {
+    expect(of(fire('a'), blast(1), over)).toEqual({ a: ['up'] });
+    expect(of(fire('a'), blast(1), over, blast(1))).toEqual({ a: [] });
+  });
+
+  test('is told for each face, and what is kept of the piece has the worse one', () => {
+    const turns = [
+      { ...turn(), on: ['down'] as const },
+      { ...turn({ haze_s: 900 }), on: ['up', 'down'] as const },
+    ];
+    expect(heatWords(turns, body, METRIC)[0]).toBe('Haze so far: 15 of the 480 min that its glass bears on the fire face, 25 min on the shelf face.');
+    expect(heatOf(turns, [])?.haze_s).toBe(1500);
+    expect(heatOf([{ ...turn(), on: [] }], [])?.haze_s).toBe(0);
+  });
 });

@@ -5,6 +5,8 @@ import type { Evaluation } from '../schedule/check';
 import { formatDuration, formatStress, formatTemperature, text } from '../units/format';
 import type { Units } from '../units/convert';
 import type { Body } from '../schedule/firingCase';
+import type { JourneyStep } from './document';
+import type { Face } from './handStep';
 
 /** One turn in the kiln, as it ran or is to run. */
 export interface Turn {
@@ -21,6 +23,49 @@ export function turnOf({ readings, work_perPa }: Pick<Evaluation, 'readings' | '
   return { haze_s: haze?.value ?? null, hazeBears_s: haze?.allowed ?? null, stress_Pa: stress?.value ?? null, work_perPa: work_perPa.mean };
 }
 
+/** One that a piece on the journey has had. on: the faces, as they lie now, that still bear its haze; both where left out. */
+export interface LaidTurn extends Turn {
+  on?: readonly Face[];
+}
+
+const FACES: readonly Face[] = ['up', 'down'];
+
+/** Which face a step takes off as a whole, crystals and all; null where it leaves part of it, or a rim. */
+function takesOff(step: JourneyStep): Face | null {
+  switch (step.kind) {
+    case 'blast':
+      return step.depth_m > 0 && step.cover > 1 - 1e-9 ? step.face : null;
+    case 'grind':
+    case 'polish':
+      return step.at !== 'rim' && step.depth_m > 0 ? step.at : null;
+    case 'cut':
+      return step.cut.to === 'slice' && step.cut.depth_m + step.kerf_m > 0 ? step.cut.face : null;
+    default:
+      return null;
+  }
+}
+
+/** On which faces, as they lie after these steps, the haze of each firing still is. */
+export function facesHazed(steps: readonly JourneyStep[]): Map<string, readonly Face[]> {
+  const on = new Map<string, readonly Face[]>();
+  for (const step of steps) {
+    const off = takesOff(step);
+    if (step.kind === 'fire') on.set(step.id, FACES);
+    if (off === null && step.kind !== 'turn') continue;
+    for (const [id, faces] of on) {
+      const left = faces.filter((face) => face !== off);
+      on.set(id, step.kind === 'turn' ? FACES.filter((face) => faces.some((one) => one !== face)) : left);
+    }
+  }
+  return on;
+}
+
+/** What haze a face has gathered, s; null where no firing told of any. */
+function hazeOn(face: Face, turns: readonly LaidTurn[]): number | null {
+  const told = turns.filter(({ haze_s }) => haze_s !== null);
+  return told.length === 0 ? null : told.reduce((sum, { haze_s, on = FACES }) => sum + (on.includes(face) ? (haze_s ?? 0) : 0), 0);
+}
+
 /** Heat is told as time at the temperature at which a glass has this viscosity, log10 of Pa·s: there it levels in half an hour. */
 const LEVELS_LOG_ETA = 4.5;
 const ROUND_TO_C = 10;
@@ -33,28 +78,25 @@ export interface Brought {
 }
 
 /** All that was done to it: what was laid here goes on from the most that any of it had seen before. */
-function allTurns(laid: readonly Turn[], brought: readonly Brought[]): readonly Turn[] {
+function allTurns(laid: readonly LaidTurn[], brought: readonly Brought[]): readonly LaidTurn[] {
   const before = brought.map(({ work_perPa, haze_s }): Turn => ({ work_perPa, haze_s, hazeBears_s: null, stress_Pa: null }));
   const most = before.reduce<Turn | null>((one, other) => (one && one.work_perPa >= other.work_perPa ? one : other), null);
   return most ? [most, ...laid] : laid;
 }
 
 /** In figures, to be kept with what comes out of a piece; null where no firing has met it. */
-export function heatOf(laid: readonly Turn[], brought: readonly Brought[]): { work_perPa: number; haze_s: number | null } | null {
+export function heatOf(laid: readonly LaidTurn[], brought: readonly Brought[]): { work_perPa: number; haze_s: number | null } | null {
   const turns = allTurns(laid, brought);
   if (turns.length === 0) return null;
-  const hazed = turns.flatMap(({ haze_s }) => haze_s ?? []);
-  return {
-    work_perPa: turns.reduce((sum, turn) => sum + turn.work_perPa, 0),
-    haze_s: hazed.length > 0 ? hazed.reduce((sum, one) => sum + one, 0) : null,
-  };
+  const hazed = FACES.flatMap((face) => hazeOn(face, turns) ?? []);
+  return { work_perPa: turns.reduce((sum, turn) => sum + turn.work_perPa, 0), haze_s: hazed.length > 0 ? Math.max(...hazed) : null };
 }
 
 /** In a sentence each; nothing of glass that no firing has met. */
-export function heatWords(laid: readonly Turn[], body: Body, units: Units, brought: readonly Brought[] = []): string[] {
+export function heatWords(laid: readonly LaidTurn[], body: Body, units: Units, brought: readonly Brought[] = []): string[] {
   const turns = allTurns(laid, brought);
   if (turns.length === 0) return [];
-  const hazed = turns.flatMap(({ haze_s }) => haze_s ?? []);
+  const [up, down] = FACES.map((face) => hazeOn(face, turns));
   const bears_s = Math.min(...turns.flatMap(({ hazeBears_s }) => hazeBears_s ?? []));
   const work_perPa = turns.reduce((sum, turn) => sum + turn.work_perPa, 0);
   const stress_Pa = turns[turns.length - 1].stress_Pa;
@@ -62,11 +104,11 @@ export function heatWords(laid: readonly Turn[], body: Body, units: Units, broug
   const vft = viscosityOf(mainGlass(body));
   const at_C = ROUND_TO_C * Math.round(temperatureAt(vft, LEVELS_LOG_ETA) / ROUND_TO_C);
   return [
-    ...(hazed.length > 0
-      ? [
-          `Haze so far: ${minutes(hazed.reduce((sum, one) => sum + one, 0))}${Number.isFinite(bears_s) ? ` of the ${minutes(bears_s)} min that its glass bears` : ' min'}.`,
-        ]
-      : []),
+    ...(up === null || down === null
+      ? []
+      : [
+          `Haze so far: ${minutes(up)}${Number.isFinite(bears_s) ? ` of the ${minutes(bears_s)} min that its glass bears` : ' min'}${up === down ? '' : ` on the fire face, ${minutes(down)} min on the shelf face`}.`,
+        ]),
     `Heat so far: as much as ${text(formatDuration(work_perPa * 10 ** logViscosity(vft, at_C)))} at ${text(formatTemperature(at_C, units.temperature))}.`,
     ...brought.map(({ name, haze_s }) =>
       haze_s === null

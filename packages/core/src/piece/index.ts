@@ -35,7 +35,9 @@ export { journeyWarnings, type WorkOf } from './journeyWarnings';
 export { type AfterStep, applySteps } from './applySteps';
 export { type BodyNow, bodyOf, isOnePiece, isSealed, massNow, nothingYet } from './bodyNow';
 export { BENCH_KINDS, BENCH_STEPS, benchKind, usualStep } from './steps/all';
+export { BLASTED_FOR } from './steps/blast';
 export { CLEANED_OFF } from './steps/clean';
+export { type FiredSo, type Left, leftOn } from './leftOn';
 export { KERF_RANGE_M, SEGMENTS_RANGE, STRIP_RANGE_M } from './steps/cut';
 export { HOLE_RANGE_M, HOLES_RANGE } from './steps/drill';
 export { FILL_RANGE_KG, SPOT_RANGE_M } from './steps/fill';
@@ -91,7 +93,7 @@ export { constantsOf, glassName, hasTwoFaces, type Lie, madeUpOf, type NamedGlas
 export { glassIdsIn, laidAs, MADE_FORMS, MADE_NAMES, type MadeForm, STRIPES_AT_MOST, stripesOf, takenBy, type Yield, yieldOf } from './made';
 export { layMotif, type LaidMotif } from './layMotif';
 export { bodyBefore } from './bodyAt';
-export { type Brought, heatOf, heatWords, type Turn, turnOf } from './heatSoFar';
+export { type Brought, facesHazed, heatOf, heatWords, type LaidTurn, type Turn, turnOf } from './heatSoFar';
 export { ledgerOf, ledgerWords } from './ledger';
 export { sideBySide, touchingWords } from './touching';
 export { type BodyProfile, type DrawnBody, drawnBody, type DrawnLayer, drawnLayers, bodyProfile } from './drawnLayers';

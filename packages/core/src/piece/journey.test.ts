@@ -342,7 +342,7 @@ describe('of a body', () => {
     expect(ledger.laid_kg).toBeCloseTo(0.15, 9);
     expect(Object.fromEntries(ledger.taken.map(({ as, mass_kg }) => [as, Math.round(mass_kg * 1e7) / 1e4]))).toEqual({ kerf: 7.8, offcut: 22.2, ground: 40 });
     expect(ledger.left_kg).toBeCloseTo(0.08, 9);
-    expect(ledgerWords(ledger, METRIC)).toBe('Laid on 150 g − 8 g kerf − 22 g cut off − 40 g ground off = 80 g.');
+    expect(ledgerWords(ledger, METRIC)).toBe('Laid on 150 g − 7.8 g kerf − 22 g cut off − 40 g ground off = 80 g.');
     expect(ledgerWords(ledger, { ...METRIC, mass: 'oz' })).toMatch(/^Laid on 5\.3 oz − .* = 2\.8 oz\.$/);
     expect(ledgerWords(ledgerOf(applySteps(pieceOf(base), GLASSES)), METRIC)).toBeNull();
   });

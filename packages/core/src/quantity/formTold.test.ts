@@ -48,7 +48,7 @@ test('what a form is of is told in the degrees of the studio', () => {
     'Mild steel: scales from about 550 °C, and its flakes stick to glass; thin sheet and grids sag above about 750 °C.',
   );
   expect(materialWords({ ...basin, material: 'stainless' }, { ...METRIC, temperature: 'F' })).toBe(
-    'Stainless steel: thin sheet and grids sag above about 1562 °F.',
+    'Stainless steel: scales from about 1598 °F, and its flakes stick to glass; thin sheet and grids sag above about 1562 °F.',
   );
   expect(materialWords(basin, METRIC)).toBeNull();
 });

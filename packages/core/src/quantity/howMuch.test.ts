@@ -1,6 +1,7 @@
 import { valueOf } from '../problem';
 import { type Hollow, heldTo, lined } from './hollow';
-import { type HowMuch, howMuch, WATER_kg_m3 } from './howMuch';
+import { WATER_kg_m3 } from '../units/physical';
+import { type HowMuch, howMuch } from './howMuch';
 
 const trough: Hollow = { kind: 'vTrough', width_m: 0.08, length_m: 0.25, depth_m: 0.04 };
 const told = (asked: Partial<HowMuch>) => valueOf(howMuch({ density_kg_m3: 2500, cavities: [], ...asked }));

@@ -1,11 +1,9 @@
 /** How much glass cavities ask for, by what was measured of them; or how far an amount of glass fills them. */
 import { type Outcome, found, refused } from '../problem';
+import { WATER_kg_m3 } from '../units/physical';
 import { type LaidCold, type Stack, layCold, stackFor } from './cold';
 import { type Hollow, heldTo, levelOf, lined, volumeOf } from './hollow';
 import { type InStock, type Stock, inStock, toTake } from './stock';
-
-/** Of water at 20 °C, kg/m³. */
-export const WATER_kg_m3 = 998.2;
 
 /** One cavity, or several alike: of a mould, a sprue, a reservoir. */
 export type Cavity = { count: number } &

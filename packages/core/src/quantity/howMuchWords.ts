@@ -4,7 +4,7 @@ import type { Units } from '../units/convert';
 import { formatArea, formatDensity, formatLength, formatMass, formatVolume, text } from '../units/format';
 import { type Hollow, lined } from './hollow';
 import type { Cavity, HowMuch, HowMuchTold } from './howMuch';
-import { WATER_kg_m3 } from './howMuch';
+import { WATER_kg_m3 } from '../units/physical';
 import { toTake } from './stock';
 import { type ToldQuantity, inTwo, product } from './told';
 

@@ -1,7 +1,6 @@
 /** What of this room is used outside of the core. */
 export { QUANTITY_NAMES, type QuantityName } from './names';
 export { fromAbove, heldTo, type Hollow, lined, surfaceAt } from './hollow';
-export { WATER_kg_m3 } from './howMuch';
 export type { Brick, LaidCold, Stack } from './cold';
 export { brickVolume } from './stock';
 export type { Cavity, HowMuch } from './howMuch';

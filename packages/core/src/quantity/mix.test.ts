@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { footprintArea } from '../body/footprint';
 import { valueOf } from '../problem';
 import { type Hollow, volumeOf } from './hollow';
-import { WATER_kg_m3 } from './howMuch';
+import { WATER_kg_m3 } from '../units/physical';
 import { type MixAsked, type MixTold, SHARES_OF, mix } from './mix';
 
 const told = (asked: MixAsked): MixTold => valueOf(mix(asked));

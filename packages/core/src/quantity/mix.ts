@@ -5,7 +5,7 @@
 import { type Footprint, footprintArea, insetBy } from '../body/footprint';
 import { type Outcome, found, refused } from '../problem';
 import { type Hollow, fromAbove, volumeOf } from './hollow';
-import { WATER_kg_m3 } from './howMuch';
+import { WATER_kg_m3 } from '../units/physical';
 
 /** What a share of an additive is a share of: of all that is mixed, of the glass, or of a liquid that is added to the glass. */
 export const SHARES_OF = ['whole', 'glass', 'solution'] as const;

@@ -88,6 +88,9 @@ function bare(text: string, units: Units): Reading[] {
   ];
 }
 
+/** In what the studio writes. */
+const EXAMPLES = { mm: '790 C, 6 mm, 1.2 kg, 720 cm², 0.3 g/cm2, 220 C/h', in: '1450 F, 3/8 in, 2 lb 3 oz, 120 in², 0.3 g/cm2, 400 F/h' };
+
 export function readings({ text, units }: WrittenAsked): Outcome<Reading[]> {
   const cone = CONE.exec(text.trim())?.[1];
   const named = CONES.find((one) => one === cone);
@@ -100,6 +103,6 @@ export function readings({ text, units }: WrittenAsked): Outcome<Reading[]> {
   const message =
     !temperature.ok && temperature.problem.code === 'ambiguous'
       ? temperature.problem.message
-      : 'This cannot be read: write for example 1450 F, 3/8 in, 2 lb 3 oz, 120 in², 0.3 g/cm2, 400 F/h, 1:30, 90e-7 or cone 06.';
+      : `This cannot be read: write for example ${EXAMPLES[units.length]}, 1:30, 90e-7 or cone 06.`;
   return refused('unreadable', 'text', message);
 }

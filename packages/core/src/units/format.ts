@@ -1,6 +1,5 @@
 /** Writes SI quantities for people. Figures and units are separate so that a screen can set them in two sizes. */
 import {
-  KILOGRAMS_PER_OUNCE,
   type LengthUnit,
   METRES_PER_INCH,
   type MassUnit,
@@ -9,6 +8,7 @@ import {
   type Units,
   densityUnit,
   differenceIn,
+  massIn,
   strewnUnit,
   temperatureIn,
 } from './convert';
@@ -35,6 +35,9 @@ export function formatDifference(kelvin: number, unit: TemperatureUnit): Figure 
   return { figure: round(value, Math.abs(value) < 10 ? 1 : 0), unit: `°${unit}` };
 }
 
+/** For a refusal, whose reader may think in either. */
+export const differenceBothWays = (kelvin: number): string => [kelvin, differenceIn(kelvin, 'F')].map((one) => Math.round(one)).join(' °C (') + ' °F)';
+
 /** A rate in °C/h; null reads as full speed. */
 export function formatRate(perHour: number | null, unit: TemperatureUnit): Figure {
   if (perHour === null) return { figure: 'full speed', unit: '' };
@@ -54,20 +57,29 @@ export function formatDuration(seconds: number): Figure {
 
 /** Sheets and rods are told apart by thousandths of an inch, larger things by hundredths. */
 const FINE_INCHES_M = 0.2 * METRES_PER_INCH;
+/** Below this, as of a polish, two figures are told. */
+const FINEST_M = 0.0001 - 1e-9;
 
 export function formatLength(metres: number, unit: LengthUnit): Figure {
-  if (unit === 'in') return { figure: trimZeros(round(metres / METRES_PER_INCH, Math.abs(metres) < FINE_INCHES_M ? 3 : 2)), unit: 'in' };
-  const millimetres = metres * 1e3;
+  const value = unit === 'in' ? metres / METRES_PER_INCH : metres * 1e3;
+  if (metres !== 0 && Math.abs(metres) < FINEST_M) return { figure: String(Number(value.toPrecision(2))), unit };
+  if (unit === 'in') return { figure: trimZeros(round(value, Math.abs(metres) < FINE_INCHES_M ? 3 : 2)), unit: 'in' };
+  const millimetres = value;
   return { figure: trimZeros(round(millimetres, Math.abs(millimetres) < 100 ? 1 : 0)), unit: 'mm' };
 }
 
+/** From so many on a mass is told in the larger unit, and how many of the small go into that: kilograms from one on, pounds from two. */
+export const LARGE_MASS = { g: { name: 'kg', from: 1000, per: 1000 }, oz: { name: 'lb', from: 32, per: 16 } } as const satisfies Record<MassUnit, object>;
+
+/** What is scattered on is told in tenths of a gram. */
+const FINE_GRAMS = 10;
+
 export function formatMass(kilograms: number, unit: MassUnit): Figure {
-  if (unit === 'oz') {
-    const ounces = kilograms / KILOGRAMS_PER_OUNCE;
-    if (ounces < 32) return { figure: round(ounces, 1), unit: 'oz' };
-    return { figure: round(ounces / 16, 2), unit: 'lb' };
-  }
-  return kilograms < 1 ? { figure: round(kilograms * 1e3, 0), unit: 'g' } : { figure: round(kilograms, 2), unit: 'kg' };
+  const { name, from, per } = LARGE_MASS[unit];
+  const small = massIn(kilograms, unit);
+  if (small >= from) return { figure: round(small / per, 2), unit: name };
+  if (unit === 'oz') return { figure: small < 1 ? trimZeros(round(small, 3)) : round(small, 1), unit };
+  return { figure: small < FINE_GRAMS ? trimZeros(round(small, 1)) : round(small, 0), unit };
 }
 
 /** Eighths of an inch as people write them; other fractions in figures. */

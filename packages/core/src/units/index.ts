@@ -18,7 +18,19 @@ export {
   type Units,
 } from './convert';
 export { fileName } from './fileName';
-export { parseDensity, parseDifference, parseDuration, parseLength, parseMass, parseRate, parseStrewn, parseTemperature, unitsWritten } from './parse';
+export { WATER_kg_m3 } from './physical';
+export {
+  parseDensity,
+  parseDifference,
+  parseDuration,
+  parseLength,
+  parseMass,
+  parseRate,
+  parseStock,
+  parseStrewn,
+  parseTemperature,
+  unitsWritten,
+} from './parse';
 export {
   COAT,
   COUNT,
@@ -33,12 +45,16 @@ export {
   type Range,
   readFigure,
   SLOPE,
+  STOCK,
   STREWN,
+  stockOf,
   TEMPERATURE,
   TIME,
   type TypedFigure,
   plainMeasure,
+  WATER,
 } from './measure';
+export { suggested, suggestedWords } from './suggested';
 export {
   type Figure,
   formatArea,

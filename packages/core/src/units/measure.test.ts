@@ -67,7 +67,7 @@ test('what lies outside is told with its ends, in the unit that was written', ()
   expect(saidOf('0.39', LENGTH, sides, INCH)).toBe('It is 0.39 in; it must be from 0.394 in to 78.7 in.');
   expect(saidOf('3 m', LENGTH, sides, INCH)).toBe('It is 3000 mm; it must be from 10 mm to 2000 mm.');
   expect(saidOf('0.2', MASS, { least: 5e-4, most: 100 }, METRIC)).toBe('It is 0.2 g; it must be from 0.5 g to 100 kg.');
-  expect([1.5, 1.999, 2, 12.5].map((kg) => told(MASS, kg, METRIC))).toEqual(['1500 g', '1999 g', '2 kg', '12.5 kg']);
+  expect([1.5, 1.999, 2, 12.5].map((kg) => told(MASS, kg, METRIC))).toEqual(['1.5 kg', '1.999 kg', '2 kg', '12.5 kg']);
   expect([0.5, 1].map((kg) => told(MASS, kg, INCH))).toEqual(['17.64 oz', '2.205 lb']);
   expect(saidOf('2 d', TIME, { least: 0, most: 3600 }, METRIC)).toMatch(/not a unit of time/);
   expect(saidOf('90', TIME, { least: 0, most: 3600 }, METRIC)).toBe('It is 1 h 30; it must be from 0 min to 1 h 00.');

@@ -15,6 +15,7 @@ import {
 } from './convert';
 import {
   type Figure,
+  LARGE_MASS,
   formatCoat,
   formatDensity,
   formatDifference,
@@ -22,11 +23,23 @@ import {
   formatLength,
   formatMass,
   formatRate,
+  formatStock,
   formatStrewn,
   formatTemperature,
   text,
 } from './format';
-import { parseDensity, parseDifference, parseDuration, parseLength, parseMass, parseRate, parseTemperature, unitsWritten } from './parse';
+import {
+  parseDensity,
+  parseDifference,
+  parseDuration,
+  parseLength,
+  parseMass,
+  parseRate,
+  parseStock,
+  parseTemperature,
+  parseWater,
+  unitsWritten,
+} from './parse';
 
 /** What a figure measures. 'kept' is in SI, °C or °C/h; 'shown' is the bare number in the studio's unit. */
 export interface Measure {
@@ -45,7 +58,6 @@ export interface Measure {
 
 const MILLIMETRE_M = 1e-3;
 const MINUTE_S = 60;
-const OUNCES_PER_POUND = 16;
 const THOUSAND = 1000;
 const SIX = 6;
 const metresPer = ({ length }: Units): number => (length === 'in' ? METRES_PER_INCH : MILLIMETRE_M);
@@ -67,10 +79,24 @@ export const MASS: Measure = {
   written: (kept, { mass }) => formatMass(kept, mass),
   read: (typed, { mass }, path) => parseMass(typed, mass, path),
   told(kept, { mass }, end) {
-    const [shown, large, per] = mass === 'g' ? [kept * THOUSAND, 'kg', THOUSAND] : [massIn(kept, mass), 'lb', OUNCES_PER_POUND];
-    return shown < 2 * per ? `${inFewDigits(shown, end)} ${mass}` : `${inFewDigits(shown / per, end)} ${large}`;
+    const { name, from, per } = LARGE_MASS[mass];
+    const shown = massIn(kept, mass);
+    return shown < from ? `${inFewDigits(shown, end)} ${mass}` : `${inFewDigits(shown / per, end)} ${name}`;
   },
 };
+
+/** m, of a sheet or a rod: told and read by the name it goes by. */
+export const STOCK: Measure = {
+  ...LENGTH,
+  written: (kept, { length }) => formatStock(kept, length),
+  read: (typed, { length }, path) => parseStock(typed, length, path),
+};
+
+/** Of a glass that comes in such sheets, m: an inch fraction is the nearest of them. */
+export const stockOf = (sizes_m: readonly number[]): Measure => ({ ...STOCK, read: (typed, { length }, path) => parseStock(typed, length, path, sizes_m) });
+
+/** kg of water, by its weight or its volume. */
+export const WATER: Measure = { ...MASS, read: (typed, { mass }, path) => parseWater(typed, mass, path) };
 
 /** °C. */
 export const TEMPERATURE: Measure = {

@@ -16,6 +16,7 @@ import {
   otherTemperature,
   strewnUnit,
 } from './convert';
+import { WATER_kg_m3 } from './physical';
 import { formatDensity, formatMass, formatRate, formatStrewn, formatTemperature, text as text_ } from './format';
 
 const VULGAR: Record<string, string> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' };
@@ -126,8 +127,8 @@ const WRITTEN: { [K in keyof Units]: readonly [RegExp, Units[K]][] } = {
     [/^(in|inch|inches|ft|foot|feet|["'])$/, 'in'],
   ],
   mass: [
-    [/^(mg|g|kg|grams?|kilos?|kilograms?)$/, 'g'],
-    [/^(oz|ounces?|lbs?|pounds?)$/, 'oz'],
+    [/^(mg|g|kg|grams?|kilos?|kilograms?|[mcd]?l|lit(re|er)s?)$/, 'g'],
+    [/^(oz|ounces?|lbs?|pounds?|cups?)$/, 'oz'],
   ],
 };
 
@@ -188,10 +189,55 @@ export function parseLength(text: string, bareUnit: LengthUnit, path = '', decim
   return readSum(text, kind, bareUnit === 'mm' ? 1e-3 : METRES_PER_INCH, path, decimal);
 }
 
+/** What an inch fraction names where sheets are made to millimetres, m: the sizes that they are made in. */
+const STOCK_SIZES_M = [0.0015, 0.002, 0.003, 0.004, 0.005, 0.006, 0.008, 0.01, 0.012, 0.015, 0.019, 0.025] as const;
+/** No metric size is taken for a fraction that it is further from than this share of it. */
+const STOCK_WITHIN = 0.06;
+const FRACTION_M = METRES_PER_INCH / 32;
+
+/** The thickness that a sheet of so many inches has, m: of those that it comes in, or else as sheets are made; a measured figure stays. */
+function stockNamed(metres: number, sizes_m: readonly number[]): number {
+  const parts = metres / FRACTION_M;
+  if (Math.abs(parts - Math.round(parts)) > 1e-6) return metres;
+  const nearest = (of: readonly number[]): number | undefined =>
+    of.filter((one) => Math.abs(one / metres - 1) < STOCK_WITHIN).sort((a, b) => Math.abs(a - metres) - Math.abs(b - metres))[0];
+  return nearest(sizes_m) ?? nearest(STOCK_SIZES_M) ?? metres;
+}
+
+/** Thickness of a sheet or rod in m, by the name it goes by: '1/8 in' is one of 3 mm, or the size near it that its glass comes in. */
+export function parseStock(text: string, bareUnit: LengthUnit, path = '', sizes_m: readonly number[] = []): Outcome<number> {
+  const read = parseLength(text, bareUnit, path);
+  if (!read.ok || unitsWritten(text, { temperature: 'C', length: bareUnit, mass: 'g' }).length === 'mm') return read;
+  return found(stockNamed(read.value, sizes_m));
+}
+
 /** Mass in kg; '2 lb 3 oz' is one mass. */
 export function parseMass(text: string, bareUnit: MassUnit, path = '', decimal: Decimal = 'auto'): Outcome<number> {
   const kind = { name: 'mass', units: MASS_UNITS, examples: MASS_EXAMPLES[bareUnit] };
   return readSum(text, kind, bareUnit === 'g' ? 1e-3 : KILOGRAMS_PER_OUNCE, path, decimal);
+}
+
+const LITRE_M3 = 1e-3;
+/** Of the kitchen measures in use beside inches, m³. */
+const CUP_M3 = 236.588e-6;
+const FLUID_OUNCE_M3 = CUP_M3 / 8;
+
+const VOLUMES_M3: Record<string, number> = {
+  ...{ ml: LITRE_M3 / 1e3, cl: LITRE_M3 / 100, dl: LITRE_M3 / 10, l: LITRE_M3, litre: LITRE_M3, litres: LITRE_M3, liter: LITRE_M3, liters: LITRE_M3 },
+  ...{ cup: CUP_M3, cups: CUP_M3, floz: FLUID_OUNCE_M3 },
+};
+const WATER_UNITS: Record<string, number> = {
+  ...MASS_UNITS,
+  ...Object.fromEntries(Object.entries(VOLUMES_M3).map(([name, each_m3]) => [name, each_m3 * WATER_kg_m3])),
+};
+/** 'fl oz', 'fl. oz', 'fluid ounces' as one word. */
+const withFluidOunces = (text: string): string => text.replace(/\b(?:fl\.?|fluid)\s*(?:oz\.?|ounces?)/gi, 'floz');
+const WATER_EXAMPLES = { g: '640 g, 640 ml, 1.2 l or 20 fl oz', oz: '22 oz, 20 fl oz, 2 1/2 cups or 640 ml' };
+
+/** Water in kg, weighed or measured: a litre of it weighs 998 g. */
+export function parseWater(text: string, bareUnit: MassUnit, path = '', decimal: Decimal = 'auto'): Outcome<number> {
+  const kind = { name: 'mass or volume of water', units: WATER_UNITS, examples: WATER_EXAMPLES[bareUnit] };
+  return readSum(withFluidOunces(text), kind, bareUnit === 'g' ? 1e-3 : KILOGRAMS_PER_OUNCE, path, decimal);
 }
 
 const AREA_UNITS: Record<string, number> = { mm: 1e-6, cm: 1e-4, dm: 1e-2, m: 1, in: METRES_PER_INCH ** 2, ft: (12 * METRES_PER_INCH) ** 2 };
@@ -200,16 +246,14 @@ const PER_AREA = new RegExp(String.raw`^(${NUMBER})\s*([a-z]+)\s*(?:/|per)\s*(sq
 const AREA_NAMES: Record<string, string> = { inch: 'in', inches: 'in', foot: 'ft', feet: 'ft' };
 
 const VOLUME_UNITS: Record<string, number> = {
-  ...{ mm: 1e-9, cm: 1e-6, dm: 1e-3, m: 1, ml: 1e-6, l: 1e-3, litre: 1e-3, liter: 1e-3 },
+  ...{ mm: 1e-9, cm: 1e-6, dm: 1e-3, m: 1, ...VOLUMES_M3 },
   ...{ in: METRES_PER_INCH ** 3, inch: METRES_PER_INCH ** 3, ft: (12 * METRES_PER_INCH) ** 3, foot: (12 * METRES_PER_INCH) ** 3 },
 };
 /** '0.93 g/cm3', '0.54 oz per cu in', '930 g/l'. */
 const PER_VOLUME = new RegExp(String.raw`^(${NUMBER})\s*([a-z]+)\s*(?:/|per)\s*(?:cu\.?|cubic)?\s*([a-z]+)\s*(?:3|³|\^3)?$`);
 
 const AREA = new RegExp(String.raw`^(${NUMBER})\s*(sq\.?|square)?\s*(mm|cm|dm|m|in|inch|inches|ft|foot|feet)\s*(2|²|\^2)?$`);
-const VOLUME = new RegExp(String.raw`^(${NUMBER})\s*(cu\.?|cubic)?\s*([a-z]+)\s*(3|³|\^3)?$`);
-/** Named by themselves, with no 3 behind them. */
-const LITRES: readonly string[] = ['ml', 'l', 'litre', 'liter'];
+const VOLUME = new RegExp(String.raw`^(${NUMBER})\s*(cu\.|cu(?=\s)|cubic)?\s*([a-z]+)\s*(3|³|\^3)?$`);
 
 /** Area in m²; its unit must be written. */
 export function parseArea(text: string, path = '', decimal: Decimal = 'auto'): Outcome<number> {
@@ -220,9 +264,10 @@ export function parseArea(text: string, path = '', decimal: Decimal = 'auto'): O
 
 /** Volume in m³; its unit must be written. */
 export function parseVolume(text: string, path = '', decimal: Decimal = 'auto'): Outcome<number> {
-  const [, number, cubic, unit, three] = VOLUME.exec(ungrouped(tidy(text), decimal)) ?? [];
+  const [, number, cubic, unit, three] = VOLUME.exec(ungrouped(withFluidOunces(tidy(text)), decimal)) ?? [];
   const of = VOLUME_UNITS[unit ?? ''];
-  if (number && of !== undefined && (cubic || three || LITRES.includes(unit))) return found(readNumber(number) * of);
+  // A litre and a cup are volumes by themselves, with no 3 behind them.
+  if (number && of !== undefined && (cubic || three || unit in VOLUMES_M3)) return found(readNumber(number) * of);
   return refused('unreadable', path, `Cannot read ${quote(text.trim())} as a volume; write for example 500 ml, 0.5 l or 30 cu in.`);
 }
 

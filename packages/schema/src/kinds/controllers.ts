@@ -100,7 +100,7 @@ export const controllers = kind({
     plain('mostDelay_s', 'Longest delay of a start', 'h', 1 / 3600, NOT_THERE),
     { as: 'yes', key: 'alarms', label: 'At a time or a heat', title: 'it can sound an alarm', testID: 'controller-alarms', ...RUNS },
     { as: 'yes', key: 'skips', label: 'A segment', title: 'can be skipped while it runs', testID: 'controller-skips', ...RUNS },
-    plain('addTime_s', 'A press adds to the hold', 'min', 1 / 60, NOT_THERE),
+    plain('addTime_s', 'Lengthens a hold in steps of', 'min', 1 / 60, NOT_THERE),
     difference('addDegrees_K', 'A press adds to the target', NOT_THERE),
     rate('preset_K_per_s', 'Rate of a program of one segment that it has besides', NOT_THERE),
     {

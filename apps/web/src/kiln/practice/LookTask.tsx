@@ -43,7 +43,7 @@ export function LookTask({ controller: asked, segments, evaluation, onDone }: Pr
   return (
     <View style={{ gap: space.medium }}>
       <Words>
-        {`The kiln does less than it says. Let it hold, look in, and add minutes while it still holds, until the glass is as it should be: ${RECIPES.fullFuse.looksLike.right}.${insteadWords(asked, controller, 'adds no minutes')}`}
+        {`The kiln does less than it says. Let it hold, look in, and make the hold longer while it still holds, until the glass is as it should be: ${RECIPES.fullFuse.looksLike.right}.${insteadWords(asked, controller, 'makes no hold longer')}`}
       </Words>
       <RunView run={run} setRun={setRun} start={start} cuts={false} pace="minute" stands />
       {!left && <Action title="Look in" testID="look-in" onPress={() => void look()} />}
@@ -54,7 +54,7 @@ export function LookTask({ controller: asked, segments, evaluation, onDone }: Pr
             {result === 'right'
               ? 'It came out as it should.'
               : result === 'early'
-                ? `It fell short: ${RECIPES.fullFuse.looksLike.early}. It needed more minutes before it went on.`
+                ? `It fell short: ${RECIPES.fullFuse.looksLike.early}. It needed a longer hold before it went on.`
                 : `It went past: ${RECIPES.fullFuse.looksLike.late}.`}
           </Verdict>
           <RunOutcome run={run} start={start} planned={{ firing: READING_OFF, segments, switchOff, evaluation }} />

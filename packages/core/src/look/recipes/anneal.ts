@@ -1,5 +1,6 @@
 import { mainGlass } from '../../body/body';
 import { found } from '../../problem';
+import { CRACKS_ALONE } from '../flaws';
 import type { Recipe } from '../recipe';
 import { MOST_OVER_LEAST } from '../works';
 import { relaxed, workToRelax } from './relaxing';
@@ -19,6 +20,7 @@ export const anneal: Recipe = {
   stays: true,
   byForm: true,
   warmsStressed: 0.5,
+  flaws: CRACKS_ALONE,
   uneven: 1.5,
   hold_s: { cooler: 3600, hotter: 1800, least: 1200, most: 14400 },
   law: 'Stress relaxes once in η/G: after five of these less than a hundredth of it is left. What stays then is what the cool leaves.',

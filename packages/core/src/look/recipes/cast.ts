@@ -5,6 +5,7 @@ import type { WorkRange } from '../../flow/heatWork';
 import { type Outcome, found, refused } from '../../problem';
 import type { Units } from '../../units/convert';
 import { formatLength, formatMass, text } from '../../units/format';
+import { CAST_FLAWS } from '../flaws';
 import type { OwnFigure, Recipe, WorkQuestion } from '../recipe';
 import { type Cavity, cavityOf } from '../shaping';
 import { unevenBy } from '../unevenBy';
@@ -71,6 +72,7 @@ export const CAST = {
   levels: true,
   joins: true,
   flows: true,
+  flaws: CAST_FLAWS,
   uneven: 1,
   hold_s: { cooler: 14400, hotter: 7200, least: 3600, most: 259200 },
   law: 'Corners fill to R = γ/(ρgh) + (R₀ − γ/(ρgh))·exp(−ρghW/4). That seams heal and seed rises takes more work than that; it is typical of practice.',

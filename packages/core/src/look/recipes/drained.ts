@@ -5,6 +5,7 @@ import type { WorkRange } from '../../flow/heatWork';
 import { type Outcome, found, refused } from '../../problem';
 import type { Units } from '../../units/convert';
 import { formatLength, formatMass, text } from '../../units/format';
+import { MELT_FLAWS } from '../flaws';
 import type { OwnFigure, Puddle, Recipe, WorkQuestion } from '../recipe';
 
 /** Of what can run out: nobody waits for the last of it. */
@@ -92,6 +93,7 @@ export const DRAINED = {
   joins: true,
   flows: true,
   byForm: true,
+  flaws: MELT_FLAWS,
   uneven: 1,
   aim: drainAim,
   puddle: drainPuddle,

@@ -1,6 +1,7 @@
 import { bodyFigures, mainGlass } from '../../body/body';
 import { deepestDrape, workToDrape } from '../../flow/sag';
 import { refused } from '../../problem';
+import { DRAPE_FLAWS } from '../flaws';
 import type { Recipe } from '../recipe';
 import { bentWork, leftToGo, shapingAim } from './bent';
 
@@ -13,6 +14,7 @@ export const drape: Recipe = {
   levels: false,
   joins: false,
   flows: false,
+  flaws: DRAPE_FLAWS,
   uneven: 1.5,
   hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
   asks: { kind: 'former', what: 'the former it hangs over' },

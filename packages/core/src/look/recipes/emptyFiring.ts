@@ -1,5 +1,6 @@
 /** What firings without glass share: no look, no heat work of glass; what counts is how long the coldest place of an empty item is warm, or the cone it comes to. */
 import { refused } from '../../problem';
+import { CRACKS_ALONE } from '../flaws';
 import type { Recipe } from '../recipe';
 
 /** Under the boil: steam that cannot leave bursts a wall. What the coldest place must have to dry at all, °C. */
@@ -13,6 +14,7 @@ export const EMPTY_FIRING = {
   joins: false,
   flows: false,
   byForm: true,
+  flaws: CRACKS_ALONE,
   uneven: 1,
   hold_s: { cooler: 600, hotter: 600, least: 0, most: 1e6 },
   asks: { kind: 'ware', what: 'what is fired, how thick its wall is, how long and how wide it is' },

@@ -1,4 +1,5 @@
 import { found } from '../../problem';
+import { POLISH_FLAWS } from '../flaws';
 import type { Recipe } from '../recipe';
 import { byTension, times } from '../works';
 
@@ -11,6 +12,7 @@ export const firePolish: Recipe = {
   levels: false,
   joins: false,
   flows: false,
+  flaws: POLISH_FLAWS,
   uneven: 1.5,
   hold_s: { cooler: 600, hotter: 300, least: 300, most: 2400 },
   work: ({ body, works }) => found(times(works.firePolish, byTension(body))),

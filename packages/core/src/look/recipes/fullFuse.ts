@@ -1,4 +1,5 @@
 import { found } from '../../problem';
+import { FUSE_FLAWS } from '../flaws';
 import type { Recipe } from '../recipe';
 import { byRelief, times } from '../works';
 
@@ -11,6 +12,7 @@ export const fullFuse: Recipe = {
   levels: true,
   joins: true,
   flows: true,
+  flaws: FUSE_FLAWS,
   uneven: 1,
   hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
   work: ({ body, works }) => found(times(works.fullFuse, byRelief(body))),

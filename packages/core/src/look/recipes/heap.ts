@@ -2,6 +2,7 @@ import { bodyFigures, mainGlass, naturalDepth } from '../../body/body';
 import { puddleRadius, workToPuddle } from '../../flow/spread';
 import { found } from '../../problem';
 import { formatLength, text } from '../../units/format';
+import { FUSE_FLAWS } from '../flaws';
 import type { Puddle, Recipe, WorkQuestion } from '../recipe';
 import { MOST_OVER_LEAST } from '../works';
 
@@ -23,6 +24,7 @@ export const heap: Recipe = {
   levels: true,
   joins: true,
   flows: true,
+  flaws: FUSE_FLAWS,
   uneven: 1,
   hold_s: { cooler: 1500, hotter: 720, least: 480, most: 5400 },
   law: 'A heap of volume V runs out to 0.894·(ρgV³W/3)^(1/8) (Huppert 1982), until it is as deep as hot glass rests.',

@@ -3,6 +3,7 @@ import { strewnOf } from '../../body/layers';
 import { laceAfter } from '../../flow/lace';
 import { found } from '../../problem';
 import { formatLength, text } from '../../units/format';
+import { LACE_FLAWS } from '../flaws';
 import type { Recipe } from '../recipe';
 import { byTension, laterWork, times } from '../works';
 
@@ -15,6 +16,7 @@ export const lace: Recipe = {
   levels: false,
   joins: true,
   flows: false,
+  flaws: LACE_FLAWS,
   uneven: 1.5,
   hold_s: { cooler: 1080, hotter: 600, least: 300, most: 2400 },
   law: 'Grains strewn at random leave exp(−s) of the shelf bare, s their area on it; hot, they run into fewer and coarser drops. How fast is a typical figure.',

@@ -1,6 +1,7 @@
 import { bodyFigures, mainGlass } from '../../body/body';
 import { workToSag } from '../../flow/sag';
 import { found } from '../../problem';
+import { CRACKS_ALONE } from '../flaws';
 import type { Recipe } from '../recipe';
 import { openingUnder } from '../shaping';
 import { MOST_OVER_LEAST } from '../works';
@@ -23,6 +24,7 @@ export const loosen: Recipe = {
   stays: true,
   byForm: true,
   frees: true,
+  flaws: CRACKS_ALONE,
   uneven: 1.5,
   hold_s: { cooler: 1800, hotter: 900, least: 600, most: 7200 },
   law: 'Stress relaxes once in η/G: what grips has let go after a few of them. The same work makes a plate sink as it does into a mould.',

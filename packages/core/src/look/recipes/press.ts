@@ -3,6 +3,7 @@ import { pressedDepth, workToPress } from '../../flow/spread';
 import { found, refused } from '../../problem';
 import { STANDARD_GRAVITY_m_s2 } from '../../units/physical';
 import { formatLength, text } from '../../units/format';
+import { FUSE_FLAWS } from '../flaws';
 import type { Puddle, Recipe, WorkQuestion } from '../recipe';
 import type { Shaping } from '../shaping';
 
@@ -32,6 +33,7 @@ export const press: Recipe = {
   joins: true,
   flows: true,
   byForm: true,
+  flaws: FUSE_FLAWS,
   uneven: 1,
   hold_s: { cooler: 2400, hotter: 1200, least: 600, most: 7200 },
   asks: { kind: 'press', what: 'how high the spacers are, what the plate weighs and how thick it is' },

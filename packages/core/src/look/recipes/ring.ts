@@ -2,6 +2,7 @@ import { bodyFigures, mainGlass } from '../../body/body';
 import { workToSpread } from '../../flow/spread';
 import { found, refused } from '../../problem';
 import { formatLength, text } from '../../units/format';
+import { FUSE_FLAWS } from '../flaws';
 import type { Recipe } from '../recipe';
 import { byEdges, times } from '../works';
 
@@ -17,6 +18,7 @@ export const ring: Recipe = {
   levels: true,
   joins: true,
   flows: true,
+  flaws: FUSE_FLAWS,
   uneven: 1,
   hold_s: { cooler: 2400, hotter: 1200, least: 600, most: 7200 },
   asks: { kind: 'ring', what: 'how wide the gaps between the segments are' },

@@ -1,4 +1,5 @@
 import { found } from '../../problem';
+import { FUSE_FLAWS } from '../flaws';
 import type { Recipe } from '../recipe';
 import { byEdges } from '../works';
 
@@ -11,6 +12,7 @@ export const rush: Recipe = {
   levels: false,
   joins: true,
   flows: true,
+  flaws: FUSE_FLAWS,
   uneven: 1.5,
   hold_s: { cooler: 480, hotter: 300, least: 180, most: 900 },
   work({ body, works }) {

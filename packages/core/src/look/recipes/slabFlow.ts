@@ -1,5 +1,6 @@
 import { naturalDepth, bodyFigures, mainGlass } from '../../body/body';
 import { found } from '../../problem';
+import { FUSE_FLAWS } from '../flaws';
 import type { Recipe } from '../recipe';
 import { byTension, times } from '../works';
 
@@ -12,6 +13,7 @@ export const slabFlow: Recipe = {
   levels: true,
   joins: true,
   flows: true,
+  flaws: FUSE_FLAWS,
   uneven: 1,
   hold_s: { cooler: 5400, hotter: 2700, least: 1200, most: 10800 },
   work: ({ body, works }) => found(times(works.slabFlow, byTension(body))),

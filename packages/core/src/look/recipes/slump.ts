@@ -1,6 +1,7 @@
 import { bodyFigures, mainGlass } from '../../body/body';
 import { workToSag } from '../../flow/sag';
 import { refused } from '../../problem';
+import { SLUMP_FLAWS } from '../flaws';
 import type { Recipe } from '../recipe';
 import { spanned } from '../shaping';
 import { bentWork, leftToGo, shapingAim } from './bent';
@@ -14,6 +15,7 @@ export const slump: Recipe = {
   levels: false,
   joins: false,
   flows: false,
+  flaws: SLUMP_FLAWS,
   uneven: 1.5,
   hold_s: { cooler: 1200, hotter: 480, least: 300, most: 2400 },
   asks: { kind: 'hollow', what: 'the mould it sinks into; a cut-out in fibre board is one' },

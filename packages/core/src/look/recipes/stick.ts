@@ -1,5 +1,6 @@
 import { found } from '../../problem';
 import { SLAB } from '../drawn';
+import { FUSE_FLAWS } from '../flaws';
 import type { Recipe } from '../recipe';
 import { byEdges, laterWork, times } from '../works';
 
@@ -12,6 +13,7 @@ export const stick: Recipe = {
   levels: false,
   joins: true,
   flows: false,
+  flaws: FUSE_FLAWS,
   uneven: 2,
   hold_s: { cooler: 900, hotter: 480, least: 300, most: 2400 },
   work: ({ body, works }) => found(times(laterWork(works, 'stick'), byEdges(body))),

@@ -1,5 +1,6 @@
 import { bodyDepth } from '../../body/body';
 import { found, refused } from '../../problem';
+import { FUSE_FLAWS } from '../flaws';
 import type { Recipe } from '../recipe';
 import { byEdge, times } from '../works';
 
@@ -12,6 +13,7 @@ export const strips: Recipe = {
   levels: true,
   joins: true,
   flows: true,
+  flaws: FUSE_FLAWS,
   uneven: 1,
   hold_s: { cooler: 1200, hotter: 600, least: 300, most: 3600 },
   asks: { kind: 'strips', what: 'how thick the sheet is that they are cut from' },

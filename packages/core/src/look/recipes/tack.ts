@@ -1,5 +1,6 @@
 import { found } from '../../problem';
 import { SLAB } from '../drawn';
+import { FUSE_FLAWS } from '../flaws';
 import type { Recipe } from '../recipe';
 import { byEdges, times } from '../works';
 
@@ -12,6 +13,7 @@ export const tack: Recipe = {
   levels: false,
   joins: true,
   flows: false,
+  flaws: FUSE_FLAWS,
   uneven: 2,
   hold_s: { cooler: 720, hotter: 420, least: 300, most: 2400 },
   work: ({ body, works }) => found(times(works.tack, byEdges(body))),

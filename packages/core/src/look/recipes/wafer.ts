@@ -3,6 +3,7 @@ import { strewnOf } from '../../body/layers';
 import { neckRadius } from '../../flow/spread';
 import { found } from '../../problem';
 import { formatLength } from '../../units/format';
+import { WAFER_FLAWS } from '../flaws';
 import type { Recipe } from '../recipe';
 import { byTension, laterWork, times } from '../works';
 
@@ -18,6 +19,7 @@ export const wafer: Recipe = {
   levels: false,
   joins: true,
   flows: false,
+  flaws: WAFER_FLAWS,
   uneven: 1,
   hold_s: { cooler: 480, hotter: 240, least: 120, most: 1500 },
   law: 'Necks between grains grow as √(3γrW/2) (Frenkel 1945): the work goes with the grain.',

@@ -1,5 +1,5 @@
 /** What glass is cast into: open at the top, round a core, or filled from a reservoir above it. */
-import { LENGTH, MASS } from '../../units/measure';
+import { LENGTH, WATER } from '../../units/measure';
 import type { Figures } from './declare';
 
 /** Of plaster and silica, by hand. */
@@ -37,9 +37,9 @@ const fills = {
     title: 'Water that fills it',
     field: 'water',
     label: 'Water that fills the mould',
-    hint: 'weighed; may be left out',
+    hint: 'weighed or measured; may be left out',
     name: 'The water',
-    of: MASS,
+    of: WATER,
     range: { least: 0.0005, most: 500 },
     optional: true,
   },

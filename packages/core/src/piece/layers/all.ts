@@ -1,5 +1,8 @@
 /** Every form of glass that can be laid, by its name in documents. A new one is its file and a line here. */
 import type { Layer } from '../../body/layers';
+import type { LengthUnit } from '../../units/convert';
+import { LENGTH } from '../../units/measure';
+import { suggested } from '../../units/suggested';
 import type { LaidLayer, LayerForm } from '../laid';
 import { cap } from './cap';
 import { chunks } from './chunks';
@@ -30,9 +33,15 @@ export const askedOf = (layer: LaidLayer): AskedOfLayer[] =>
 export const withFigure = (layer: LaidLayer, { key, brings }: Pick<AskedOfLayer, 'key' | 'brings'>, value: number): LaidLayer =>
   ({ ...layer, [key]: value, ...brings?.(layer, value) }) as LaidLayer;
 
-/** A usual layer of a form, of the same glass and, where that has a meaning, the same depth and cover. */
-export const inForm = (layer: LaidLayer, form: LayerForm): LaidLayer =>
-  ({ id: layer.id, glassId: layer.glassId, ...(layer.name ? { name: layer.name } : {}), form, ...LAYER_KINDS[form].usual(layer) }) as LaidLayer;
+/** A usual layer of a form, of the same glass and, where that has a meaning, the same depth and cover. length: the studio's, what is suggested is round in it. */
+export function inForm(layer: LaidLayer, form: LayerForm, length: LengthUnit = 'mm'): LaidLayer {
+  const { fields, usual } = LAYER_KINDS[form];
+  const round = Object.entries(usual(layer)).map(([key, value]) => {
+    const isLength = (fields as Record<string, LayerField<LaidLayer> | undefined>)[key]?.of === LENGTH;
+    return [key, isLength && typeof value === 'number' && value > 0 ? suggested(value, length) : value];
+  });
+  return { id: layer.id, glassId: layer.glassId, ...(layer.name ? { name: layer.name } : {}), form, ...Object.fromEntries(round) } as LaidLayer;
+}
 
 /** Which form it is only the compiler does not see. */
 const kindOf = ({ form }: LaidLayer): LayerKind<LayerForm> => LAYER_KINDS[form] as LayerKind<LayerForm>;

@@ -3,7 +3,7 @@
  * caution. Sheet, schema and document follow. What it comes to in a body is in bodyOf.ts.
  */
 import type { Layer } from '../../body/layers';
-import { COUNT, LENGTH, type Measure, PERCENT, type Range, STREWN } from '../../units/measure';
+import { COUNT, type Measure, PERCENT, type Range, STOCK, STREWN } from '../../units/measure';
 import type { LaidLayer, LayerForm } from '../laid';
 
 export type LaidAs<F extends LayerForm, L = LaidLayer> = L extends { form: infer G } ? (F extends G ? L : never) : never;
@@ -24,8 +24,6 @@ export interface LayerField<L> {
   usual?: number;
   /** Stepped through the sizes of its glass, or by so much, m; by a tenth of itself where left out. */
   step?: 'sizes' | number;
-  /** Told as it is bought: ⅛ in. */
-  isStock?: true;
   /** Not always. */
   asks?(layer: L): boolean;
   /** What else another value changes. */
@@ -61,15 +59,13 @@ export const MILLIMETRE_M = 1e-3;
 const LEAST_COVER = 1e-4;
 
 export const depth = {
-  ...{ title: 'Thickness', of: LENGTH, label: 'depth', name: 'The sheet', testID: 'layer-depth', range: SHEET_RANGE_M },
+  ...{ title: 'Thickness', of: STOCK, label: 'depth', name: 'The sheet', testID: 'layer-depth', range: SHEET_RANGE_M },
   step: 'sizes',
-  isStock: true,
 } as const;
 
 export const across = {
-  ...{ title: 'Diameter', of: LENGTH, label: 'across', name: 'The diameter', testID: 'layer-diameter', range: ROD_RANGE_M },
+  ...{ title: 'Diameter', of: STOCK, label: 'across', name: 'The diameter', testID: 'layer-diameter', range: ROD_RANGE_M },
   step: MILLIMETRE_M / 2,
-  isStock: true,
 } as const;
 
 export const cover = {

@@ -1,4 +1,5 @@
 /** Every step that hands do between firings, by its kind, in the order in which they are offered. */
+import { suggested } from '../../units/suggested';
 import { type BlastStep, blast } from './blast';
 import { type CleanStep, clean } from './clean';
 import { type CutStep, cut } from './cut';
@@ -22,4 +23,9 @@ export const BENCH_KINDS = Object.keys(BENCH_STEPS) as [BenchStep['kind'], ...Be
 export const benchKind = <S extends BenchStep>({ kind }: Pick<S, 'kind'>): BenchKind<S> => BENCH_STEPS[kind as BenchStep['kind']] as BenchKind<S>;
 
 /** One as it usually is, with an id of its own. */
-export const usualStep = (kind: BenchStep['kind'], id: string, about: About): BenchStep => ({ id, kind, ...BENCH_STEPS[kind].usual(about) }) as BenchStep;
+export function usualStep(kind: BenchStep['kind'], id: string, about: About): BenchStep {
+  const step = { id, kind, ...BENCH_STEPS[kind].usual(about) } as BenchStep;
+  const lengths = benchKind(step).fields.filter(({ as }) => as === 'length');
+  const round = lengths.map(({ key }) => [key, suggested(Number(step[key as keyof BenchStep]), about.length)]);
+  return { ...step, ...Object.fromEntries(round) };
+}

@@ -1,6 +1,7 @@
 import { sidesOf } from '../../body/footprint';
 import { footprintWords } from '../../body/footprintWords';
 import type { Units } from '../../units/convert';
+import { suggested } from '../../units/suggested';
 import type { Cutting, HandStep } from '../handStep';
 import { cutBody } from '../handSteps';
 import { type BenchKind, FACE_NAMES, long } from './step';
@@ -28,7 +29,10 @@ function cutWords({ cut, kerf_m }: CutStep, units: Units): string {
 
 export const cut: BenchKind<CutStep> = {
   name: 'Cut',
-  usual: ({ footprint }) => ({ kerf_m: 0.001, cut: { to: 'strips', strip_m: Math.round(sidesOf(footprint)[0] * 100) / 1000 || 0.01, stand: 'flat' } }),
+  usual: ({ footprint, length }) => ({
+    kerf_m: suggested(0.001, length),
+    cut: { to: 'strips', strip_m: suggested(Math.round(sidesOf(footprint)[0] * 100) / 1000 || 0.01, length), stand: 'flat' },
+  }),
   // An outline has fields of its own, see journey/CutFields.tsx.
   fields: [],
   words: cutWords,

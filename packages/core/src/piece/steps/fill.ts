@@ -11,7 +11,8 @@ export const SPOT_RANGE_M = { least: 0.001, most: 0.5 } as const;
 
 export const fill: BenchKind<FillStep> = {
   name: 'Fill',
-  usual: ({ glassId }) => ({ glassId, mass_kg: 0.001, spot_m: 0.008 }),
+  // A pinhole, and a heap on it that sinks in.
+  usual: ({ glassId }) => ({ glassId, mass_kg: 0.0001, spot_m: 0.004 }),
   fields: [
     { as: 'length', key: 'spot_m', label: 'spot', name: 'The spot', range: SPOT_RANGE_M, testID: 'spot' },
     { as: 'mass', key: 'mass_kg', label: 'of', name: 'The fill', range: FILL_RANGE_KG, testID: 'fill-mass' },

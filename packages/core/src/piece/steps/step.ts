@@ -3,12 +3,13 @@
  * it, what it does in words, what it makes of the glass, and its caution.
  */
 import type { Footprint } from '../../body/footprint';
-import type { Units } from '../../units/convert';
+import type { LengthUnit, Units } from '../../units/convert';
 import { formatLength, text } from '../../units/format';
 import type { Range } from '../../units/measure';
 import type { BodyNow } from '../bodyNow';
 import type { Face, HandStep } from '../handStep';
 import type { NamedGlass } from '../shelf';
+import type { Left } from '../leftOn';
 import type { StepOutcome } from '../stepOutcome';
 
 type KeysOf<S, T> = { [K in keyof S & string]: T extends S[K] ? K : never }[keyof S & string];
@@ -26,6 +27,8 @@ export interface ChoiceField<S> {
   key: keyof S & string;
   label: string;
   options: readonly { value: string; title: string }[];
+  /** Where it is not told. */
+  usual?: string;
   testID: string;
   /** What else another choice changes. */
   brings?(step: S, value: string): Partial<S>;
@@ -44,6 +47,10 @@ export type StepField<S> = (
 export interface About {
   footprint: Footprint;
   glassId: string;
+  /** The studio's: what is suggested is round in it. */
+  length: LengthUnit;
+  /** What the firing before it left on the glass, see leftOn; nothing where none came before. */
+  left?: readonly Left[];
 }
 
 export interface BenchKind<S extends HandStep> {
