@@ -200,9 +200,9 @@ test('a round-bottomed trough reckoned in strips: put in as strips, planned as a
   const { doc } = await (await fetch(`${studio.address}/api/pieces/${id}`)).json();
   const [laid, fired] = doc.journey;
   const [{ form, perArea_kg_m2, thick_m }] = laid.layers;
-  expect({ form, thick_m }).toEqual({ form: 'chunks', thick_m: expect.closeTo(0.00635, 6) });
+  expect({ form, thick_m }).toEqual({ form: 'chunks', thick_m: expect.closeTo(0.006, 6) });
   // As much as the strips weigh, to the last gram.
-  const kg = count * wide * long * 0.25 * 0.0254 ** 3 * 2500;
+  const kg = count * wide * long * 0.0254 ** 2 * 0.006 * 2500;
   expect(perArea_kg_m2 * 3.125 * 12 * 0.0254 ** 2).toBeCloseTo(kg, 2);
   expect(fired).toMatchObject({ look: 'openCast', setup: { shaping: { kind: 'cavity', thick_m: expect.closeTo(0.0254, 6) } } });
   await me.press('open-key-in');

@@ -87,6 +87,16 @@ export class Visitor {
       const ended = request.method() === 'GET' && request.failure()?.errorText === 'net::ERR_ABORTED';
       if (!ended && !isStream(request.url())) visitor.troubles.push(`request: ${request.method()} ${request.url()} ${request.failure()?.errorText}`);
     });
+    // What holds a figure and its unit on one line is a space to whoever reads it.
+    await page.evaluateOnNewDocument(() => {
+      const read = Object.getOwnPropertyDescriptor(HTMLElement.prototype, 'innerText') as PropertyDescriptor & { get(): string };
+      Object.defineProperty(HTMLElement.prototype, 'innerText', {
+        ...read,
+        get(this: HTMLElement): string {
+          return read.get.call(this).replaceAll('\u00a0', ' ');
+        },
+      });
+    });
     page.on('response', (response) => {
       if (response.status() >= 400 && !visitor.expectedStatuses.has(response.status())) visitor.troubles.push(`status ${response.status()}: ${response.url()}`);
     });

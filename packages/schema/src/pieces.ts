@@ -295,6 +295,12 @@ export const PieceSchema = z
   .meta({ id: 'Piece' });
 export type Piece = z.infer<typeof PieceSchema>;
 
+const RanAsSchema = z.discriminatedUnion('as', [
+  z.object({ as: z.literal('cast'), thin_m: figure('m', 'Thinnest section'), wall_m: figure('m', 'Wall of its mould') }),
+  z.object({ as: z.literal('puddle') }),
+  z.object({ as: z.literal('lace'), open: figure('', 'Share of it that is open') }),
+]);
+
 const span = z.object({ from: count(), to: count() });
 
 /** A piece as a list shows it: drawn from the side as it is by now, without its document. */
@@ -312,6 +318,11 @@ export const PieceRowSchema = PieceSchema.pick({
         ...{ solid: span, heated: span },
         thickest_m: figure('m', 'Of a casting, where it is thickest').nullable(),
         crown_m: figure('m', 'How far its middle stands over its rim'),
+        bent: z
+          .object({ shaping: ShapingSchema, down_m: figure('m', 'How far it came down'), form: FormShapeSchema.optional() })
+          .nullable()
+          .meta({ description: 'In or over what a firing has bent it' }),
+        ran: RanAsSchema.nullable(),
       }),
     ),
     looks: z.array(z.enum(LOOKS)),

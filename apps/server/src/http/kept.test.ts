@@ -303,12 +303,22 @@ describe('a firing in the kiln', () => {
     };
     const { status, body } = await server.ask('PUT', `/api/firings/${firing.id}`, told);
     expect(status).toBe(200);
-    expect(body.firing).toMatchObject({ place: 'back left', result: 'short', version: firing.version + 1, seen: ['spikedRim'], faced: { door: 'left', hot: null } });
+    expect(body.firing).toMatchObject({
+      place: 'back left',
+      result: 'short',
+      version: firing.version + 1,
+      seen: ['spikedRim'],
+      faced: { door: 'left', hot: null },
+    });
     expect(body.asFiredResult.work_perPa.mean).toBeLessThan(before.schedule.result.work_perPa.mean);
     expect((await server.ask('GET', `/api/firings/${firing.id}`)).body).toEqual(body);
     // The piece tells of the turn as it ran, beside those before it.
     const { turns } = (await server.ask('GET', `/api/pieces/${firing.pieceId}`)).body as Piece;
-    expect(turns.filter(({ stepId }) => stepId === firing.stepId).at(-1)).toEqual({ stepId: firing.stepId, seen: ['spikedRim'], ...turnOf(body.asFiredResult) });
+    expect(turns.filter(({ stepId }) => stepId === firing.stepId).at(-1)).toEqual({
+      stepId: firing.stepId,
+      seen: ['spikedRim'],
+      ...turnOf(body.asFiredResult),
+    });
     const all = (await server.ask('GET', `/api/firings?piece=${firing.pieceId}`)).body.firings as Firing[];
     expect(turns).toHaveLength(all.filter(({ result }) => result !== null).length);
     expect((await server.ask('PUT', `/api/firings/${firing.id}`, { ...told, note: 'otherwise' })).status).toBe(409);

@@ -1,13 +1,14 @@
 /** The load as it stands: its section with what the heat has made of it so far, and the curve with now, look-in and opening. */
 import { footprintSpan } from '@torvin/core/body';
 import type { PurposefulSegment } from '@torvin/core/kiln';
-import { ghostOf } from '@torvin/core/look';
-import { type Evaluation, emptyFiringOf } from '@torvin/core/schedule';
+import { type Evaluation, glassAfter } from '@torvin/core/schedule';
 import { formatLength, text } from '@torvin/core/units';
 import type { Schedule } from '@torvin/schema';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '@/data/FormUnits';
 import { TrueTimeChart } from '@/runsheet/TrueTimeChart';
+import { FiredSection } from '@/section/FiredSection';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { MeasuredWidth } from '@/ui/MeasuredWidth';
 import type { Standing } from './byClock';
@@ -32,17 +33,24 @@ export function RunningDrawing({ schedule, segments, evaluation, standing, look,
   // Segments that are over; the one that runs counts once it has held.
   const done = simulation.segments.slice(0, standing.over ? undefined : (standing.segment ?? 0));
   const work = done.reduce((sum, { heatWork_perPa }) => sum + heatWork_perPa, 0);
-  const shape = look && now_s >= look.to_s && !emptyFiringOf(firing) ? ghostOf(firing.body, firing.look, work, firing.setup.shaping) : null;
   const width_m = footprintSpan(firing.body.footprint);
-  const ghost = shape && {
-    shape,
-    words: `by now about ${text(formatLength(shape.depth_m, units.length))} deep and ${text(formatLength(shape.width_m, units.length))} wide, laid ${text(formatLength(width_m, units.length))} wide`,
-  };
+  const fired = useMemo(() => {
+    const [at, end] = [glassAfter(firing, work, work > 0 ? 1 : 0), glassAfter(firing, evaluation.work_perPa.mean)];
+    return at && end && { at, end };
+  }, [firing, work, evaluation]);
   return (
     <View testID="running-drawing">
-      <MeasuredWidth height={SECTION_HEIGHT}>
-        {(width) => <SectionDrawing footprint={firing.body.footprint} layers={layers} width={width} height={SECTION_HEIGHT} ghost={ghost} />}
-      </MeasuredWidth>
+      {fired ? (
+        <FiredSection
+          {...{ firing, layers, ...fired }}
+          height={SECTION_HEIGHT}
+          words={`by now about ${text(formatLength(fired.at.shape.depth_m, units.length))} deep and ${text(formatLength(fired.at.shape.width_m, units.length))} wide, laid ${text(formatLength(width_m, units.length))} wide`}
+        />
+      ) : (
+        <MeasuredWidth height={SECTION_HEIGHT}>
+          {(width) => <SectionDrawing footprint={firing.body.footprint} layers={layers} width={width} height={SECTION_HEIGHT} />}
+        </MeasuredWidth>
+      )}
       <MeasuredWidth height={CHART_HEIGHT}>
         {(width) => (
           <TrueTimeChart

@@ -88,7 +88,7 @@ function Tile({ step: after, index, chosen, onPress }: { step: StripStep; index:
           {title}
         </Words>
         <View aria-hidden style={{ borderWidth: 2, borderColor: chosen ? colours.touch : colours.line, opacity: stands === 'toCome' && !chosen ? 0.75 : 1 }}>
-          <SectionDrawing footprint={drawn.footprint} layers={drawn.layers} crown_m={drawn.crown_m} {...TILE} small />
+          <SectionDrawing {...drawn} {...TILE} small />
           {(problem ?? warnings.length > 0) && (
             <View style={{ position: 'absolute', right: 2, top: 2 }}>
               <WarningSign colour={colours.warn} size={14} />

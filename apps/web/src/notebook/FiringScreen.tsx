@@ -2,7 +2,7 @@
 import { RECIPES, flawWords } from '@torvin/core/look';
 import { setupWords } from '@torvin/core/piece';
 import { RELEASED_NAMES } from '@torvin/core/release';
-import { consequences, segmentDifferences, emptyFiringOf } from '@torvin/core/schedule';
+import { type Evaluation, consequences, emptyFiringOf, glassAfter, segmentDifferences } from '@torvin/core/schedule';
 import { formatDuration, text } from '@torvin/core/units';
 import { ENGINE_VERSION, earlierEngine, toldBy } from '@torvin/core/version';
 import { FIRING_FIELDS, FIRING_WORDS, type FiringDetail } from '@torvin/schema';
@@ -15,6 +15,7 @@ import { useOutbox, useSave } from '@/outbox/useOutbox';
 import { LiveFigures } from '@/runsheet/LiveFigures';
 import { PolariserPanel } from '@/runsheet/PolariserPanel';
 import { RunSheet } from '@/runsheet/RunSheet';
+import { FiredSection } from '@/section/FiredSection';
 import { SectionDrawing } from '@/section/SectionDrawing';
 import { space } from '@/theme/theme';
 import { Action } from '@/ui/Action';
@@ -69,9 +70,7 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
         )}
         <FiringActions detail={detail} stressed={stressed} />
       </View>
-      <MeasuredWidth height={DRAWING_HEIGHT}>
-        {(width) => <SectionDrawing footprint={snapshot.firing.body.footprint} layers={snapshot.layers} width={width} height={DRAWING_HEIGHT} />}
-      </MeasuredWidth>
+      <AsItLay detail={detail} evaluation={ran.evaluation} />
       {firing.asFired && (
         <View style={{ padding: space.large, gap: space.small }} testID="as-fired">
           <Words bold>As it ran, beside what was planned</Words>
@@ -102,6 +101,21 @@ export function FiringScreen({ detail }: { detail: FiringDetail }) {
         >{`${text(formatDuration(ran.evaluation.simulation.total_s))} in all; recorded ${format(firing.createdAt, 'd MMM yyyy')}.`}</Words>
       </View>
     </Screen>
+  );
+}
+
+/** As it came out where it was opened, as it was put in before. */
+function AsItLay({ detail: { firing, schedule }, evaluation }: { detail: FiringDetail; evaluation: Evaluation }) {
+  const { snapshot } = schedule;
+  const end = firing.result === null ? null : glassAfter(snapshot.firing, evaluation.work_perPa.mean);
+  if (!end)
+    return (
+      <MeasuredWidth height={DRAWING_HEIGHT}>
+        {(width) => <SectionDrawing footprint={snapshot.firing.body.footprint} layers={snapshot.layers} width={width} height={DRAWING_HEIGHT} />}
+      </MeasuredWidth>
+    );
+  return (
+    <FiredSection firing={snapshot.firing} layers={snapshot.layers} at={end} end={end} height={DRAWING_HEIGHT} words="as it came out" testID="as-it-came-out" />
   );
 }
 

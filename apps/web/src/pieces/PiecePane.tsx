@@ -231,7 +231,8 @@ function PieceView({ piece, shelves, stepId, beside, back }: { piece: Piece; she
               <SectionDrawing
                 footprint={item ? { shape: 'rectangle', width_m: item.wide_m, length_m: item.long_m } : drawn.footprint}
                 layers={item ? [drawnEmptyItem(item)] : drawn.layers}
-                crown_m={item ? 0 : drawn.crown_m}
+                bent={item ? null : drawn.bent}
+                ran={item ? null : drawn.ran}
                 ghost={step?.kind === 'fire' && ghost && !item ? { shape: ghost, words: 'dashed, as it is after this firing' } : null}
                 dashed="after firing"
                 width={width}

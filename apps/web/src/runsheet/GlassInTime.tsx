@@ -1,14 +1,14 @@
 /** The glass at one time of its firing: its section as it is then, and what clock, kiln and glass say. */
-import { footprintSpan } from '@torvin/core/body';
 import { type Evaluation, type FiringCase, type GlassAt, glassInTime } from '@torvin/core/schedule';
 import { type Figure, type TemperatureUnit, formatLength, formatTemperature } from '@torvin/core/units';
 import type { DrawnLayer } from '@torvin/schema';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import Svg, { Line, Path, Rect } from 'react-native-svg';
+import Svg from 'react-native-svg';
 import { useUnits } from '@/data/FormUnits';
 import { useTold } from '@/outside/told';
-import { ScaleNote, sectionWords } from '@/section/SectionDrawing';
+import { FiredShapes, ScaleNote, sectionWords } from '@/section/SectionDrawing';
+import { timedBody } from '@/section/FiredSection';
 import { timedSection } from '@/section/inTime';
 import { useTheme } from '@/theme/ThemeContext';
 import { space } from '@/theme/theme';
@@ -37,9 +37,7 @@ export function GlassInTime({ firing, layers, evaluation, unit, start, timeline 
   const end = useMemo(() => inTime?.(evaluation.simulation.total_s), [inTime, evaluation]);
   if (!inTime || !end) return null;
   const at = inTime(at_s);
-  const { shaping, form } = firing.setup;
-  const isSolid = (layer: number): boolean => firing.body.joined === true || firing.body.layers[layer]?.solid === true;
-  const body = { span_m: footprintSpan(firing.body.footprint), layers, shaping, ...(form ? { form } : {}), isSolid, end };
+  const body = timedBody(firing, layers, end);
   const far = howFar(at, units.length);
   return (
     <View style={{ backgroundColor: colours.surface, borderBottomWidth: 1, borderColor: colours.line }} testID="glass-in-time">
@@ -48,22 +46,17 @@ export function GlassInTime({ firing, layers, evaluation, unit, start, timeline 
       </View>
       <MeasuredWidth height={HEIGHT}>
         {(width) => {
-          const { drawn, glass, form } = timedSection(body, at, { width, height: HEIGHT });
+          const fired = timedSection(body, at, { width, height: HEIGHT });
           return (
             <View>
-              <ScaleNote exaggeration={drawn.exaggeration} dashed={null} />
+              <ScaleNote exaggeration={fired.drawn.exaggeration} dashed={null} />
               <Svg
                 width={width}
                 height={HEIGHT}
                 role="img"
                 aria-label={`${sectionWords(layers, units.length)}; at ${clockShort(start, at_s)} ${far.map(({ label, value, note }) => [label, value.figure, value.unit, note].filter(Boolean).join(' ')).join(', ')}`}
               >
-                <Rect x={0} y={drawn.shelfY} width={width} height={14} fill={colours.shelf} />
-                {form && <Path d={form} fill={colours.shelf} stroke={colours.ink} strokeWidth={1} />}
-                {glass.map(({ layer, path }, i) => (
-                  <Path key={i} d={path} fill={layers[layer].colour} stroke={colours.ink} strokeWidth={1} />
-                ))}
-                <Line x1={0} x2={width} y1={drawn.shelfY} y2={drawn.shelfY} stroke={colours.ink} strokeWidth={1} />
+                <FiredShapes fired={fired} width={width} />
               </Svg>
             </View>
           );

@@ -1,7 +1,7 @@
 /** The body from the side, in true order: its face wherever it appears. */
 import { type Footprint, footprintHole, footprintSpan } from '@torvin/core/body';
 import type { Ghost } from '@torvin/core/look';
-import type { DrawnLayer } from '@torvin/core/piece';
+import type { DrawnBody, DrawnLayer } from '@torvin/core/piece';
 import { formatStock, type LengthUnit, text } from '@torvin/core/units';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
@@ -10,7 +10,9 @@ import { useTheme } from '@/theme/ThemeContext';
 import { HiddenTable } from '@/ui/HiddenTable';
 import { Words } from '@/ui/Words';
 import { type SectionGeometry, sectionGeometry } from './geometry';
-import { bent, ghostPath } from './ghost';
+import { firedSection } from './fired';
+import { ghostPath } from './ghost';
+import type { TimedSection } from './inTime';
 
 export interface SectionDrawingProps {
   footprint: Footprint;
@@ -20,8 +22,9 @@ export interface SectionDrawingProps {
   height: number;
   /** Leaves out the words around the drawing, for lists. */
   small?: boolean;
-  /** How far its middle stands over its rim, m; under it, as in a bowl, negative. */
-  crown_m?: number;
+  /** What a firing has made of it beside joining it: bent, cast, run out. */
+  bent?: DrawnBody['bent'];
+  ran?: DrawnBody['ran'];
   /** What has become of it, drawn over it; in words for who does not see it. */
   ghost?: { shape: Ghost; words: string } | null;
   /** What the dashed outline is. */
@@ -67,26 +70,27 @@ export function SectionDrawing({
   width,
   height,
   small = false,
-  crown_m = 0,
+  bent = null,
+  ran = null,
   ghost = null,
   dashed = 'as it is by now',
 }: SectionDrawingProps) {
   const { colours } = useTheme();
   const units = useUnits();
   const span_m = footprintSpan(footprint);
-  const deep_m = layers.reduce((sum, { thickness_m }) => sum + thickness_m, 0) + Math.abs(crown_m);
   const dashed_m = ghost ? ghost.shape.depth_m + ghost.shape.relief_m + Math.abs(ghost.shape.crown_m) : 0;
-  const room = ghost || crown_m !== 0 ? { depth_m: crown_m === 0 ? dashed_m : Math.max(deep_m, dashed_m), width_m: ghost?.shape.width_m ?? 0 } : undefined;
+  const room = ghost ? { depth_m: dashed_m, width_m: ghost.shape.width_m } : undefined;
   const drawn = sectionGeometry(span_m, layers, { width, height }, room, footprintHole(footprint));
-  const bend =
-    crown_m === 0
-      ? undefined
-      : (px: number): number => drawn.y(0) - drawn.y(bent({ crown_m, width_m: span_m }, Math.abs(px - width / 2) / (drawn.x(1) - drawn.x(0))));
+  const fired = ghost ? null : firedSection({ footprint, layers: [...layers], bent, ran }, { width, height });
   return (
     <View style={{ backgroundColor: colours.surface }}>
-      {!small && layers.length > 0 && !layers.some(isMould) && <ScaleNote exaggeration={drawn.exaggeration} dashed={ghost ? dashed : null} />}
+      {!small && layers.length > 0 && !layers.some(isMould) && <ScaleNote exaggeration={(fired?.drawn ?? drawn).exaggeration} dashed={ghost ? dashed : null} />}
       <Svg width={width} height={height} role="img" aria-label={`${sectionWords(layers, units.length)}${ghost ? `; ${ghost.words}` : ''}`}>
-        <SectionShapes drawn={drawn} layers={layers} width={width} small={small} ghost={ghost?.shape} bend={bend} />
+        {fired ? (
+          <FiredShapes fired={fired} width={width} small={small} />
+        ) : (
+          <SectionShapes drawn={drawn} layers={layers} width={width} small={small} ghost={ghost?.shape} />
+        )}
       </Svg>
       {!small && <SectionTable layers={layers} unit={units.length} />}
     </View>
@@ -124,8 +128,22 @@ export interface SectionShapesProps {
   /** A layer under a finger, and how far it has been dragged, px. */
   lifted?: { layer: number; by: number } | null;
   ghost?: Ghost | null;
-  /** How far up its glass is bent at a place, px. */
-  bend?: (x: number) => number;
+}
+
+/** Glass in its form, or run out of the one that it had. */
+export function FiredShapes({ fired: { drawn, glass, form }, width, small = false }: { fired: TimedSection; width: number; small?: boolean }) {
+  const { colours } = useTheme();
+  const line = small ? 0.75 : 1;
+  return (
+    <>
+      <Rect x={0} y={drawn.shelfY} width={width} height={small ? 4 : 14} fill={colours.shelf} />
+      {form && <Path d={form} fill={colours.shelf} stroke={colours.ink} strokeWidth={line} />}
+      {glass.map(({ colour, path }, i) => (
+        <Path key={i} d={path} fill={colour} stroke={colours.ink} strokeWidth={line} />
+      ))}
+      <Line x1={0} x2={width} y1={drawn.shelfY} y2={drawn.shelfY} stroke={colours.ink} strokeWidth={small ? 0.5 : 1} />
+    </>
+  );
 }
 
 /** How much of its height, or of half its width, a corner takes that a fuse has rounded. */
@@ -156,16 +174,7 @@ function bandsOf({ stripes = [], stacked }: DrawnLayer, { x, y, width, height }:
   });
 }
 
-const BENT_SAMPLES = 16;
-
-/** A box bent along what holds it. */
-function bentPath({ x, y, width, height }: { x: number; y: number; width: number; height: number }, bend: (x: number) => number): string {
-  const places = Array.from({ length: BENT_SAMPLES + 1 }, (_, i) => x + (i * width) / BENT_SAMPLES);
-  const point = (px: number, py: number): string => `${px.toFixed(1)} ${(py - bend(px)).toFixed(1)}`;
-  return `M${[...places.map((px) => point(px, y)), ...places.toReversed().map((px) => point(px, y + height))].join('L')}Z`;
-}
-
-export function SectionShapes({ drawn, layers, width, small = false, selected = null, lifted = null, ghost = null, bend }: SectionShapesProps) {
+export function SectionShapes({ drawn, layers, width, small = false, selected = null, lifted = null, ghost = null }: SectionShapesProps) {
   const { colours } = useTheme();
   const line = small ? 0.75 : 1;
   const stands = layers.findLastIndex(({ form }) => form !== 'pieces') + 1;
@@ -177,14 +186,7 @@ export function SectionShapes({ drawn, layers, width, small = false, selected = 
         const chosen = layer === selected;
         return (
           <G key={index} y={lifted?.layer === layer ? lifted.by : 0} opacity={lifted?.layer === layer ? 0.7 : 1}>
-            {bend ? (
-              <>
-                {bandsOf(layers[layer], box).map(({ colour, ...band }, i) => (
-                  <Path key={i} d={bentPath(band, bend)} fill={colour} />
-                ))}
-                <Path d={bentPath(box, bend)} fill={layers[layer].stripes ? 'none' : layers[layer].colour} stroke={colours.ink} strokeWidth={line} />
-              </>
-            ) : layers[layer].softened && layer >= stands ? (
+            {layers[layer].softened && layer >= stands ? (
               <Path d={softPath(box)} fill={layers[layer].colour} stroke={colours.ink} strokeWidth={line} />
             ) : isMould(layers[layer]) ? (
               <Path d={mouldPath(drawn.shelfY, box)} fill={layers[layer].colour} stroke={colours.ink} strokeWidth={line} />

@@ -1,16 +1,16 @@
 /** The section at one time of a firing, as SVG paths in the pixels of its drawing; pure arithmetic, so that it follows a finger. */
 import { rowsOf } from '@torvin/core/body';
 import { type FormShape, type FormView, alongOf, depthOf, formSection } from '@torvin/core/form';
-import type { Shaping } from '@torvin/core/look';
+import { type Cavity, type Shaping, cavityOf } from '@torvin/core/look';
 import type { DrawnLayer } from '@torvin/core/piece';
-import type { GlassAt } from '@torvin/core/schedule';
+import type { GlassShape } from '@torvin/core/schedule';
 import { places, top } from './ghost';
 import { type Box, type SectionGeometry, sectionGeometry } from './geometry';
 
 export interface TimedSection {
   drawn: SectionGeometry;
   /** What lies, the lowest first: sheets, and each rod, piece or bead of grains that has not run together yet; then what stands on it. */
-  glass: { layer: number; path: string }[];
+  glass: { layer: number; colour: string; path: string }[];
   /** The mould it settles into or the former it hangs over. */
   form: string | null;
 }
@@ -25,7 +25,7 @@ export interface TimedBody {
   /** Whether a layer, by its index, is of what was one solid before. */
   isSolid(layer: number): boolean;
   /** The body at its end, which must have room too. */
-  end: GlassAt;
+  end: GlassShape;
 }
 
 const standingFrom = (layers: readonly DrawnLayer[]): number => layers.findLastIndex(({ form }) => form !== 'pieces') + 1;
@@ -33,16 +33,37 @@ const standingFrom = (layers: readonly DrawnLayer[]): number => layers.findLastI
 type Put = (x_m: number, z_m: number) => readonly [x_m: number, z_m: number];
 
 /** Where a place of the body comes to be, by how far from its middle and how high over its underside it lies. */
-function putOf(at: GlassAt, body: TimedBody): Put {
+function putOf(at: GlassShape, body: TimedBody): Put {
   const { shaping, form } = body;
   if (at.down && form && shaping?.kind === 'former' && form.use === 'former') return overEdge(form, body.span_m, at.down);
   if (at.down && form && shaping?.kind === 'hollow' && form.use === 'hollow') return inHollow(form, body.span_m, at.down);
+  const cavity = cavityOf(shaping);
+  if (cavity) return inCavity(cavity, body.span_m, at);
   const foot = footOf(at, body);
   return (x, z) => [x, foot(x) + z];
 }
 
 /** Height of the glass's underside over the shelf at a place, m. */
-function footOf({ down, shape }: GlassAt, { shaping }: TimedBody): (x_m: number) => number {
+/** How far out, as a share, a casting is as deep as its thickest section, and from where on as its thinnest. */
+const DEEP_WITHIN = 0.45;
+const THIN_BEYOND = 0.6;
+
+/** How far the floor of a cavity rises over its deepest place, m: only its thickest and its thinnest section are known. */
+function rises({ thick_m, thin_m }: Cavity, out: number): number {
+  const share = Math.min(Math.max((out - DEEP_WITHIN) / (THIN_BEYOND - DEEP_WITHIN), 0), 1);
+  return Math.max(thick_m - thin_m, 0) * share;
+}
+
+/** In a mould that is filled: level at the top. */
+function inCavity(cavity: Cavity, span_m: number, { shape }: GlassShape): Put {
+  const deep_m = Math.max(shape.depth_m, 1e-6);
+  return (x, z) => {
+    const up_m = rises(cavity, (2 * Math.abs(x)) / span_m);
+    return [x, cavity.wall_m + up_m + z * Math.max(1 - up_m / deep_m, 0)];
+  };
+}
+
+function footOf({ down, shape }: GlassShape, { shaping }: TimedBody): (x_m: number) => number {
   if (!down || !shaping) return () => 0;
   const half = shape.width_m / 2;
   if (shaping.kind === 'hollow') return (x) => down.of_m - down.by_m + down.by_m * Math.min(Math.abs(x) / half, 1) ** 2;
@@ -55,7 +76,7 @@ const drawnAt = ([x_m, z_m]: readonly [number, number], { x, y }: SectionGeometr
 
 const FORM_SAMPLES = 32;
 
-type Down = NonNullable<GlassAt['down']>;
+type Down = NonNullable<GlassShape['down']>;
 
 /** A body is drawn along its longer side, and so is what it lies in; a ridge is cut across. */
 const viewOf = (form: FormShape): FormView => (form.plan !== 'trough' && alongOf(form) > form.across_m ? 'along' : 'across');
@@ -97,7 +118,8 @@ function slopeOf(by_m: number, overhang_m: number, bend: number): number {
 
 /** Over a former: from level to as its top is, bent round its edge, straight on from there, at the slope that brings its edge so far down. */
 function overEdge(form: FormShape, span_m: number, { by_m, of_m }: Down): Put {
-  const { top = [], height_m } = formSection(form, viewOf(form));
+  const { top = [], lies, height_m } = formSection(form, viewOf(form));
+  const sideAt = widthAt(lies ?? []);
   const held = top.reduce((widest, [x]) => Math.max(widest, x), 0);
   const surface = heightOn(top);
   const share = of_m > 0 ? by_m / of_m : 0;
@@ -111,11 +133,22 @@ function overEdge(form: FormShape, span_m: number, { by_m, of_m }: Down): Put {
     const turned = slope * Math.min(over / bend, 1);
     const [out, down] = [(bend / slope) * Math.sin(turned), (bend / slope) * (1 - Math.cos(turned))];
     const on = Math.max(over - bend, 0);
-    return [
-      Math.sign(x) * (held + out + on * Math.cos(slope) + z * Math.sin(turned)),
-      Math.max(carried(held) - down - on * Math.sin(slope) + z * Math.cos(turned), 0),
-    ];
+    const foot = Math.max(carried(held) - down - on * Math.sin(slope), 0);
+    // A side that leans out carries what would hang through it.
+    const beside = Math.max(held + out + on * Math.cos(slope), sideAt(foot));
+    return [Math.sign(x) * (beside + z * Math.sin(turned)), foot + z * Math.cos(turned)];
   };
+}
+
+/** How far out the right half of a profile reaches at a height. */
+function widthAt(line: readonly (readonly [x: number, z: number])[]): (z_m: number) => number {
+  const right = line.filter(([x]) => x >= 0);
+  return (z) =>
+    right.slice(1).reduce((most, [x1, z1], i) => {
+      const [x0, z0] = right[i];
+      if (z < Math.min(z0, z1) || z > Math.max(z0, z1)) return most;
+      return Math.max(most, z0 === z1 ? Math.max(x0, x1) : x0 + ((z0 - z) / (z0 - z1)) * (x1 - x0));
+    }, 0);
 }
 
 /** Height of a line from left to right at a place; as high as its ends beyond them. */
@@ -135,6 +168,8 @@ function formPath({ span_m, shaping, form, end }: TimedBody, { x, y }: SectionGe
     return formSection(form, viewOf(form))
       .solids.map((solid) => `M${solid.map(([at, z]) => point(at, z)).join('L')}Z`)
       .join('');
+  const cavity = cavityOf(shaping);
+  if (cavity) return cavityPath(cavity, span_m, point);
   const of_m = end.down?.of_m;
   if (of_m === undefined || !shaping) return null;
   if (shaping.kind === 'former') {
@@ -147,13 +182,25 @@ function formPath({ span_m, shaping, form, end }: TimedBody, { x, y }: SectionGe
   return `M${point(-half - wall, 0)}L${point(-half - wall, of_m)}L${floor.join('L')}L${point(half + wall, of_m)}L${point(half + wall, 0)}Z`;
 }
 
+/** The block round a cavity, a little higher than what fills it. */
+function cavityPath(cavity: Cavity, span_m: number, point: (x_m: number, z_m: number) => string): string {
+  const [half, high_m] = [span_m / 2, cavity.wall_m + RIM_OVER * cavity.thick_m];
+  const inside = [-1, -THIN_BEYOND, -DEEP_WITHIN, DEEP_WITHIN, THIN_BEYOND, 1].map((out) => point(out * half, cavity.wall_m + rises(cavity, Math.abs(out))));
+  const out = half + cavity.wall_m;
+  return `M${[point(-out, 0), point(-out, high_m), point(-half, high_m), ...inside, point(half, high_m), point(out, high_m), point(out, 0)].join('L')}Z`;
+}
+
+const RIM_OVER = 1.15;
+
 /** How far a mould's wall is drawn beyond its hollow. */
 const WALL_SHARE = 0.06;
 
 /** So deep and so wide that nothing of the firing leaves the drawing, and the scale stays. */
-function roomOf({ layers, end, span_m, form }: TimedBody): { depth_m: number; width_m: number } {
+function roomOf({ layers, end, span_m, form, shaping }: TimedBody): { depth_m: number; width_m: number } {
   const laid_m = layers.reduce((sum, { thickness_m }) => sum + thickness_m, 0);
   const { shape, down } = end;
+  const cavity = cavityOf(shaping);
+  if (cavity) return { depth_m: cavity.wall_m + Math.max(laid_m, RIM_OVER * cavity.thick_m), width_m: span_m + 2 * cavity.wall_m };
   if (form) {
     const { width_m, height_m } = formSection(form, viewOf(form));
     return { depth_m: height_m + Math.max(laid_m, shape.depth_m + shape.relief_m), width_m: Math.max(span_m, width_m, shape.width_m) };
@@ -168,7 +215,7 @@ function roomOf({ layers, end, span_m, form }: TimedBody): { depth_m: number; wi
 const AIR_PX = 3;
 const BEAD_SAMPLES = 8;
 
-export function timedSection(body: TimedBody, at: GlassAt, box: Box): TimedSection {
+export function timedSection(body: TimedBody, at: GlassShape, box: Box): TimedSection {
   const { layers, span_m, isSolid } = body;
   const drawn = sectionGeometry(span_m, layers, box, roomOf(body));
   const { x, y } = drawn;
@@ -198,14 +245,14 @@ export function timedSection(body: TimedBody, at: GlassAt, box: Box): TimedSecti
     const on = [low, ...inside.filter((place) => place > low && place < high), high];
     const plump = (place: number): number => (isBead ? 1 - (1 - closed) * (1 - Math.sqrt(Math.max(1 - ((place - middle) / reach) ** 2, 0))) : 1);
     const edge = (sign: 1 | -1): string[] => on.map((place) => height(place, z_m + (depth_m / 2) * (1 + sign * plump(place)), airs));
-    return [{ layer, path: `M${edge(1).join('L')}L${edge(-1).toReversed().join('L')}Z` }];
+    return [{ layer, colour: layers[layer].colour, path: `M${edge(1).join('L')}L${edge(-1).toReversed().join('L')}Z` }];
   });
   const lift_m = air_m * (lain.at(-1)?.airs ?? 0);
   const humps =
     from > 0 && shape.relief_m > 0
       ? drawn.shapes
           .filter(({ layer }) => layer >= from)
-          .map((one) => ({ layer: one.layer, path: hump(one, at, (place, z_m) => put(place, z_m + lift_m), drawn) }))
+          .map((one) => ({ layer: one.layer, colour: layers[one.layer].colour, path: hump(one, at, (place, z_m) => put(place, z_m + lift_m), drawn) }))
       : [];
   return { drawn, glass: [...glass, ...humps], form: formPath(body, drawn) };
 }
@@ -222,7 +269,7 @@ interface Lying {
 function lyings(
   rows: readonly (readonly number[])[],
   lying: readonly DrawnLayer[],
-  { film, relief, edges, lain }: GlassAt,
+  { film, relief, edges, lain }: GlassShape,
   isSolid: TimedBody['isSolid'],
 ): Lying[] {
   const all: Lying[] = [];
@@ -250,7 +297,7 @@ function lyings(
 const HUMP_SAMPLES = 12;
 
 /** A part that stood: as high as its relief is left, its corners rounded as far as its edges are. */
-function hump({ x: left, width }: { x: number; width: number }, { shape, edges }: GlassAt, put: Put, drawn: SectionGeometry): string {
+function hump({ x: left, width }: { x: number; width: number }, { shape, edges }: GlassShape, put: Put, drawn: SectionGeometry): string {
   const { x } = drawn;
   const perMetre = x(1) - x(0);
   const metres = (px: number): number => (px - x(0)) / perMetre;

@@ -33,7 +33,7 @@ export function Option({ as, chosen, title, note, small = false, mark, grows = f
         : ({ role: 'button', 'aria-pressed': chosen } as const))}
       onPress={onPress}
       testID={testID}
-      containerStyle={{ flexGrow: grows ? 1 : 0 }}
+      containerStyle={{ flexGrow: grows ? 1 : 0, maxWidth: '100%' }}
       style={{ flexGrow: 1 }}
       buttonStyle={{
         borderWidth: chosen && !filled ? 2 : 1,
@@ -42,7 +42,7 @@ export function Option({ as, chosen, title, note, small = false, mark, grows = f
       }}
     >
       {mark}
-      <View>
+      <View style={{ flexShrink: 1 }}>
         <Words size={small ? 'label' : 'text'} bold={chosen} tone={filled ? 'onTouch' : 'touch'}>
           {title}
         </Words>

@@ -39,6 +39,9 @@ function bothSides(half: readonly SectionPoint[], [left, right]: readonly [numbe
   return [...scaled(left / rim_m, -1).toReversed(), ...scaled(right / rim_m, 1).slice(1)];
 }
 
+/** Two places of a section nearer than this are one: between them no wall has a direction. */
+const SAME_M = 1e-9;
+
 /** Where the floor ends, from the middle: a floor that is open or loose is drawn apart from the wall. */
 const FLOOR_M = 1e-6;
 
@@ -51,7 +54,7 @@ function hollowSection(form: FormShape, view: View): FormSection {
   const own = view === 'across' ? inside.value.section : inside.value.along;
   const low = Math.min(...own.map(({ up_m }) => up_m));
   const half = own
-    .filter(({ out_m, up_m }, i) => i === 0 || out_m !== own[i - 1].out_m || up_m !== own[i - 1].up_m)
+    .filter(({ out_m, up_m }, i) => i === 0 || Math.hypot(out_m - own[i - 1].out_m, up_m - own[i - 1].up_m) > SAME_M)
     .map(({ out_m, up_m }) => ({ out_m, up_m: up_m - low }));
   const { left_m, right_m, door_m, back_m, thick_m, bottom } = form;
   const sides: [number, number] = view === 'across' ? [left_m ?? rim, right_m ?? rim] : [door_m ?? rim, back_m ?? rim];

@@ -9,4 +9,4 @@ export { SHAPINGS } from './shapings/all';
 export { USUAL_WALL_M } from './shapings/cavity';
 export type { ShapingField } from './shapings/declare';
 export { TYPICAL_WORKS } from './works';
-export { cavityOf, isBending, type Shaping, shapingDown, emptyItemOf } from './shaping';
+export { type Cavity, cavityOf, isBending, type Shaping, shapingDown, emptyItemOf } from './shaping';

@@ -124,6 +124,8 @@ export interface Recipe {
   puddle?(asked: WorkQuestion, work_perPa: number): Puddle | null;
   /** What it ends as, where it takes the form of a mould that it fills. */
   fills?(asked: WorkQuestion): Filled | null;
+  /** How much of its outline is open after some heat work, where that is what it is fired for; null where it cannot be told. */
+  opens?(asked: WorkQuestion, work_perPa: number): number | null;
   /** How far it got, in its own words, at the heat work of a firing. */
   tells?(asked: WorkQuestion, work_perPa: number, units: Units): OwnFigure[];
   /** How it goes where nothing of glass is fired. */

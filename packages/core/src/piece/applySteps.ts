@@ -3,11 +3,11 @@ import { type Casting, bodyFigures, mainGlass } from '../body/body';
 import { footprintArea } from '../body/footprint';
 import { heightLeft } from '../flow/relief';
 import { RECIPES } from '../look/recipes/all';
-import { shapingDown } from '../look/shaping';
+import { cavityOf, shapingDown } from '../look/shaping';
 import { aimedWork, neededWork } from '../look/work';
 import { TYPICAL_WORKS } from '../look/works';
 import type { Problem } from '../problem';
-import { AS_MADE, type BodyNow, type Formed, NO_HOLES, asSlab, bodyOf, hasSolid, massNow, nothingYet } from './bodyNow';
+import { AS_MADE, type BodyNow, type Formed, NO_HOLES, type RanAs, asSlab, bodyOf, hasSolid, massNow, nothingYet } from './bodyNow';
 import { bodyOfLayers, levelled, runOut, sunken } from './bodyOf';
 import type { JourneyStep, LaidLayer, LayStep, PieceDocument, PlannedStep } from './document';
 import { type Change, type StepOutcome, type Taken, stepOutcome } from './stepOutcome';
@@ -31,7 +31,7 @@ export interface AfterStep {
 
 function lay(before: BodyNow, { side, layers: laid }: LayStep, glasses: readonly NamedGlass[]): StepOutcome {
   if (laid.length === 0) return stepOutcome(before);
-  const now = asSlab(before, glasses);
+  const now = { ...asSlab(before, glasses), ran: null };
   const layers = laid.map((layer) => settled(layer, now.footprint));
   if (side === 'above') return stepOutcome({ ...now, layers: [...now.layers, ...layers] });
   const over = ({ from, to }: BodyNow['solid']): BodyNow['solid'] => (to > from ? { from: from + layers.length, to: to + layers.length } : { from, to });
@@ -45,6 +45,22 @@ function formedBy(now: BodyNow, step: PlannedStep): Formed | null {
   if (shaping && planned !== null && RECIPES[look].asks?.kind === shaping.kind)
     return { by: step, shaping, down_m: measured?.down_m ?? planned, isMeasured: measured !== undefined };
   return RECIPES[look].stays || HOLDS.includes(setup.kind) ? now.formed : null;
+}
+
+/** How it shows from the side after a firing; as before where it was too cool for its glass to run. */
+function ranAs(now: BodyNow, step: PlannedStep, glasses: readonly NamedGlass[]): RanAs | null {
+  const recipe = RECIPES[step.look];
+  const shaping = shapingOf(step, now.footprint);
+  const cavity = cavityOf(shaping);
+  if (recipe.fills && cavity) return { as: 'cast', thin_m: cavity.thin_m, wall_m: cavity.wall_m };
+  if (recipe.puddle) return { as: 'puddle' };
+  if (recipe.opens) {
+    const made = bodyOf(now, glasses);
+    const needed = made.ok ? neededWork(made.value.body, step.look, TYPICAL_WORKS, shaping) : made;
+    const open = made.ok && needed.ok ? recipe.opens({ body: made.value.body, works: TYPICAL_WORKS }, aimedWork(step.look, needed.value)) : null;
+    return open === null ? null : { as: 'lace', open };
+  }
+  return recipe.flows || recipe.levels ? null : now.ran;
 }
 
 /** Glass that flows closes its holes: as much of it as there is, over all of the outline. */
@@ -85,16 +101,17 @@ function fire(before: BodyNow, step: PlannedStep, glasses: readonly NamedGlass[]
   const softens = recipe.group !== 'shaped' && !recipe.stays;
   const faces: BodyNow['faces'] = softens ? { up: AS_MADE, down: now.faces.down } : now.faces;
   const level = softens && !now.casting ? (recipe.levels ? levelled(now.layers) : lowered(now, step, glasses)) : now.layers;
-  const fired: BodyNow = { ...now, layers: level, solid, heated, formed, faces, apart: recipe.joins ? 1 : now.apart };
+  const ran = ranAs(now, step, glasses);
+  const fired: BodyNow = { ...now, layers: level, solid, heated, formed, ran, faces, apart: recipe.joins ? 1 : now.apart };
   if (!flowing) return stepOutcome(fired);
   const made = bodyOf({ ...fired, formed: null }, glasses);
   if (!made.ok) return made;
-  const ran = runOut(made.value.body, step);
+  const out = runOut(made.value.body, step);
   // A firing that cannot be leaves it as it was laid.
-  if (ran === made.value.body) return stepOutcome(fired);
-  const { casting, footprint, dammed = false } = ran;
+  if (out === made.value.body) return stepOutcome({ ...fired, ran: null });
+  const { casting, footprint, dammed = false } = out;
   const deep_m = (index: number): number =>
-    ran.layers.reduce((sum, one, i) => sum + (made.value.laidAt[i] === index && 'thickness_m' in one ? one.thickness_m : 0), 0);
+    out.layers.reduce((sum, one, i) => sum + (made.value.laidAt[i] === index && 'thickness_m' in one ? one.thickness_m : 0), 0);
   const layers = casting ? fired.layers : fired.layers.map((layer, i): LaidLayer => asSheet(layer, deep_m(i)));
   const flowed: BodyNow = { ...fired, footprint, dammed, layers, casting: casting ? withoutGlass(casting) : null, formed: null };
   return stepOutcome(flowed, { as: 'leftBehind', mass_kg: Math.max(mass_kg - massNow(flowed, glasses), 0) });

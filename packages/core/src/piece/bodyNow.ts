@@ -36,6 +36,9 @@ interface Span {
   to: number;
 }
 
+/** What its last firing has made of it that shows from the side: it filled a mould, ran out to a puddle, drew together to lace of which so much is open. */
+export type RanAs = { as: 'cast'; thin_m: number; wall_m: number } | { as: 'puddle' } | { as: 'lace'; open: number };
+
 export interface BodyNow {
   footprint: Footprint;
   dammed: boolean;
@@ -50,6 +53,7 @@ export interface BodyNow {
   /** It has filled a mould; its layers are then what it was made of. */
   casting: Omit<Casting, 'glass'> | null;
   formed: Formed | null;
+  ran: RanAs | null;
   faces: Record<Face, FaceNow>;
   /** What is drilled through it, and what that weighed. */
   holes: { area_m2: number; mass_kg: number };
@@ -65,7 +69,7 @@ export const AS_MADE: FaceNow = { surface: 'asMade', isOpened: false };
 
 /** Before anything is laid. */
 export const nothingYet = ({ footprint, dammed }: { footprint: Footprint; dammed: boolean }): BodyNow => ({
-  ...{ footprint, dammed, layers: [], solid: NONE, heated: NONE, apart: 1, casting: null, formed: null },
+  ...{ footprint, dammed, layers: [], solid: NONE, heated: NONE, apart: 1, casting: null, formed: null, ran: null },
   ...{ faces: { up: AS_MADE, down: AS_MADE }, holes: NO_HOLES, lost_kg: 0, isTurned: false },
 });
 
@@ -136,7 +140,7 @@ export function asSlab(now: BodyNow, glasses: readonly NamedGlass[]): BodyNow {
   const [{ id, name }] = now.layers;
   return {
     ...now,
-    casting: null,
+    ...{ casting: null, ran: null },
     layers: [{ id, glassId, ...(name ? { name } : {}), form: 'sheet', thickness_m }],
     solid: { from: 0, to: 1 },
     heated: { from: 0, to: 1 },

@@ -3,7 +3,9 @@ import { withId } from './byId';
 import type { EmptyItemKind } from '../emptyFiring/emptyItems';
 import { layerDepth } from '../body/layers';
 import type { Footprint } from '../body/footprint';
-import type { BodyNow } from './bodyNow';
+import type { FormShape } from '../form/shape';
+import type { Shaping } from '../look/shaping';
+import type { BodyNow, RanAs } from './bodyNow';
 import type { LaidLayer, LayerForm } from './document';
 import { withGaps } from './lumps';
 import { type Span, spansOf } from './placed';
@@ -34,39 +36,52 @@ export interface DrawnLayer {
   ware?: EmptyItemKind;
 }
 
+/** In or over what a firing has bent it, and how far down it came. form: the studio's own. */
+export interface BentOn {
+  shaping: Shaping;
+  down_m: number;
+  form?: FormShape;
+}
+
 /** A body as it is drawn from the side. */
 export interface DrawnBody {
   footprint: Footprint;
   layers: DrawnLayer[];
-  crown_m: number;
+  bent: BentOn | null;
+  ran: RanAs | null;
 }
 
 /** What of a body shows from the side. */
-export interface BodyProfile extends Pick<BodyNow, 'footprint' | 'layers' | 'solid' | 'heated'> {
+export interface BodyProfile extends Pick<BodyNow, 'footprint' | 'layers' | 'solid' | 'heated' | 'ran'> {
   /** Of a casting, where it is thickest, m; null of everything else. */
   thickest_m: number | null;
   /** How far its middle stands over its rim, m; under it, as in a bowl, negative. */
   crown_m: number;
+  bent: BentOn | null;
 }
 
-export function bodyProfile({ footprint, layers, solid, heated, casting, formed }: BodyNow): BodyProfile {
+export function bodyProfile({ footprint, layers, solid, heated, casting, formed, ran }: BodyNow): BodyProfile {
   const down_m = formed?.down_m ?? 0;
-  return { footprint, layers, solid, heated, thickest_m: casting?.thickest_m ?? null, crown_m: formed?.shaping.kind === 'former' ? down_m : -down_m };
+  const form = formed?.by.setup.form?.shape;
+  const bent = formed && { shaping: formed.shaping, down_m, ...(form ? { form } : {}) };
+  const crown_m = formed?.shaping.kind === 'former' ? down_m : -down_m;
+  return { footprint, layers, solid, heated, thickest_m: casting?.thickest_m ?? null, crown_m, bent, ran };
 }
 
 /** What the steps so far have made of it. */
-export function drawnBody({ footprint, layers, solid: { from, to }, heated, thickest_m, crown_m }: BodyProfile, shelf: Shelf | undefined): DrawnBody {
+export function drawnBody({ footprint, layers, solid: { from, to }, heated, thickest_m, bent, ran }: BodyProfile, shelf: Shelf | undefined): DrawnBody {
   const isCold = (i: number): boolean => i < heated.from || i >= heated.to;
-  const drawn = drawnLayers(layers, shelf, footprint, isCold).map((layer, i) => (i >= from && i < to ? melted(layer) : layer));
+  const drawn = drawnLayers(layers, shelf, footprint, isCold).map((layer, i) => (i >= from && i < to ? melted(layer, ran) : layer));
   // What has filled a mould is drawn as deep as its thickest section, in the colour of the most of it.
   const most = drawn.reduce<DrawnLayer | null>((deepest, one) => (deepest && deepest.thickness_m >= one.thickness_m ? deepest : one), null);
   const solid = thickest_m !== null && most ? [{ name: most.name, colour: most.colour, thickness_m: thickest_m }] : drawn;
-  return { footprint, layers: solid, crown_m };
+  return { footprint, layers: solid, bent, ran };
 }
 
 /** Grains and rods that have run together lie as a sheet does; the edges of pieces are round. */
-function melted(layer: DrawnLayer): DrawnLayer {
+function melted(layer: DrawnLayer, ran: RanAs | null): DrawnLayer {
   const { form, cover = 1, ...rest } = layer;
+  if (ran?.as === 'lace' && (form === 'frit' || form === 'powder')) return { ...layer, form: 'frit', cover: cover * (1 - ran.open) };
   if (form === 'pieces') return { ...layer, softened: true };
   return cover < 1 || form === undefined || form === 'cap' ? layer : { ...rest, form: 'sheet' };
 }

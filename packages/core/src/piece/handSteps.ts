@@ -151,7 +151,7 @@ function cutOut(now: BodyNow, outline: Footprint, kerf_m: number, glasses: reado
   // The blade runs outside the line, as far as there is glass.
   const mud_m2 = Math.min(footprintPerimeter(outline) * kerf_m, off_m2);
   return stepOutcome(
-    { ...now, footprint: outline, layers: trimmed(now.layers).map((layer) => cutTo(layer, outline)) },
+    { ...now, ran: now.ran?.as === 'lace' ? now.ran : null, footprint: outline, layers: trimmed(now.layers).map((layer) => cutTo(layer, outline)) },
     { as: 'kerf', mass_kg: mud_m2 * each },
     { as: 'offcut', mass_kg: (off_m2 - mud_m2) * each + overhang_kg(now, glasses) },
   );
@@ -171,7 +171,7 @@ function cutToStrips(now: BodyNow, strip_m: number, stand: 'flat' | 'onEdge', ke
     { as: 'offcut', mass_kg: (area_m2 - strips_m2 - mud_m2) * each + overhang_kg(now, glasses) },
   ];
   const layers = trimmed(now.layers).map(unplaced);
-  const apart = { ...now, formed: null, dammed: false, apart: count };
+  const apart = { ...now, formed: null, ran: null, dammed: false, apart: count };
   if (stand === 'flat') return stepOutcome({ ...apart, layers, footprint: { shape: 'rectangle', width_m: count * strip_m, length_m: long_m } }, ...taken);
   const depths = layers.map((layer) => deepOf(layer, glasses) * coverOf(layer));
   const deep_m = depths.reduce((sum, one) => sum + one, 0);
@@ -189,7 +189,7 @@ function cutToSegments(now: BodyNow, count: number, kerf_m: number, glasses: rea
   const left = 1 - mud_m2 / area_m2;
   if (left < 0.1) return unlike('So many segments would be mud for the most part.');
   return stepOutcome(
-    { ...now, footprint: scaledBy(now.footprint, Math.sqrt(left)), layers: trimmed(now.layers).map(unplaced), formed: null, apart: count },
+    { ...now, footprint: scaledBy(now.footprint, Math.sqrt(left)), layers: trimmed(now.layers).map(unplaced), formed: null, ran: null, apart: count },
     { as: 'kerf', mass_kg: mud_m2 * surfaceMass(now, glasses) },
     { as: 'offcut', mass_kg: overhang_kg(now, glasses) },
   );

@@ -18,13 +18,8 @@ import type { Evaluation } from './check';
 import { type FiringCase, hasGlass } from './firingCase';
 import { hardestLid, resolved } from './resolved';
 
-/** The body at one time of its firing. */
-export interface GlassAt {
-  kiln_C: number;
-  /** Mean of skin and core. */
-  glass_C: number;
-  /** Since the start, 1/Pa. */
-  work_perPa: number;
+/** The body as a firing has made it so far. */
+export interface GlassShape {
   shape: Ghost;
   /** How far its middle or its edge has come down, and how far it is to; null where it is not bent. */
   down: { by_m: number; of_m: number } | null;
@@ -36,6 +31,15 @@ export interface GlassAt {
   lain: number | null;
   /** How far its edges have rounded, 1 for a half circle. */
   edges: number;
+}
+
+/** The body at one time of its firing. */
+export interface GlassAt extends GlassShape {
+  kiln_C: number;
+  /** Mean of skin and core. */
+  glass_C: number;
+  /** Since the start, 1/Pa. */
+  work_perPa: number;
 }
 
 /** What was summed up at each sample of the series. */
@@ -105,35 +109,42 @@ function spread({ body, look }: FiringCase, shape: Ghost): Ghost {
   return { ...shape, width_m: laid_m, depth_m: bodyFigures(body).depth.mean_m, rim_m: 0 };
 }
 
+/** The glass by the heat work that it has had, 1/Pa. lain: how far its sheets have lain down; all the way where left out. Null of a firing with no glass in it. */
+export const glassAfter = (firing: FiringCase, work_perPa: number, lain: number | null = 1): GlassShape | null =>
+  hasGlass(firing).ok && !RECIPES[firing.look].empty ? shapeAfter(firing, work_perPa, lain) : null;
+
+function shapeAfter(firing: FiringCase, work_perPa: number, lain: number | null): GlassShape {
+  const { body, look, setup } = firing;
+  const { glass } = resolved(firing);
+  const width_m = widestPart(body);
+  const strewn = body.joined ? null : strewnOf(body);
+  const down = downBy(firing, work_perPa);
+  const shape = spread(firing, ghostOf(body, look, work_perPa, setup.shaping));
+  return {
+    shape: down ? { ...shape, crown_m: setup.shaping?.kind === 'former' ? down.by_m : -down.by_m } : shape,
+    down,
+    relief: width_m === null ? null : heightLeft(glass, width_m, bodyFigures(body).depth.max_m, work_perPa),
+    film: strewn && neckRadius(glass, strewn.grain_m / 2, work_perPa) / (strewn.grain_m / 2),
+    lain,
+    edges: Math.min(edgeRounding(glass, openEdge(body), work_perPa), 1),
+  };
+}
+
 /** The glass at any time of an evaluation with a series; null of one without, or of a firing with no glass in it. */
 export function glassInTime(firing: FiringCase, evaluation: Evaluation): ((at_s: number) => GlassAt) | null {
   const { series } = evaluation.simulation;
   const sums = hasGlass(firing).ok && !RECIPES[firing.look].empty ? sumsOf(firing, evaluation) : null;
   if (!series || !sums) return null;
-  const { body, look, setup } = firing;
   const { glass } = resolved(firing);
-  const lid = isOneSolid(body) ? null : hardestLid(firing, glass);
-  const width_m = widestPart(body);
-  const deepest_m = bodyFigures(body).depth.max_m;
-  const strewn = body.joined ? null : strewnOf(body);
-  const edge_m = openEdge(body);
+  const lid = isOneSolid(firing.body) ? null : hardestLid(firing, glass);
   return (at_s) => {
     const { before, on } = placeOf(series.t_s, at_s);
     const read = (values: readonly number[]): number => values[before] + on * ((values[before + 1] ?? values[before]) - values[before]);
     const work_perPa = read(sums.work_perPa);
-    const down = downBy(firing, work_perPa);
-    const shape = spread(firing, ghostOf(body, look, work_perPa, setup.shaping));
-    const bent = down ? { ...shape, crown_m: setup.shaping?.kind === 'former' ? down.by_m : -down.by_m } : shape;
+    const lain = lid && Math.min(read(sums.squeeze_perPa) / lid.work_perPa, 1);
     return {
-      kiln_C: read(series.kiln_C),
-      glass_C: (read(series.skin_C) + read(series.core_C)) / 2,
-      work_perPa,
-      shape: bent,
-      down,
-      relief: width_m === null ? null : heightLeft(glass, width_m, deepest_m, work_perPa),
-      film: strewn && neckRadius(glass, strewn.grain_m / 2, work_perPa) / (strewn.grain_m / 2),
-      lain: lid && Math.min(read(sums.squeeze_perPa) / lid.work_perPa, 1),
-      edges: Math.min(edgeRounding(glass, edge_m, work_perPa), 1),
+      ...shapeAfter(firing, work_perPa, lain),
+      ...{ kiln_C: read(series.kiln_C), glass_C: (read(series.skin_C) + read(series.core_C)) / 2, work_perPa },
     };
   };
 }

@@ -14,7 +14,7 @@ export { emptyFiringOf } from './emptyFiring';
 export { paceOfEmpty } from './emptyFiringWords';
 export { slipDoes, slipSentence } from './slipWords';
 export { brokenSentence, heatWorkFigures, inDamSentence, ownFigures, readingPhrase, ROLE_NAMES, TERMS, verdictOf, whyOf } from './words';
-export { type GlassAt, glassInTime } from './inTime';
+export { glassAfter, type GlassAt, glassInTime, type GlassShape } from './inTime';
 export { reckoningOf } from './reckoning';
 export {
   closedAfter,

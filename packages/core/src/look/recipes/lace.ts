@@ -21,6 +21,10 @@ export const lace: Recipe = {
   hold_s: { cooler: 1080, hotter: 600, least: 300, most: 2400 },
   law: 'Grains strewn at random leave exp(−s) of the shelf bare, s their area on it; hot, they run into fewer and coarser drops. How fast is a typical figure.',
   work: ({ body, works }) => found(times(laterWork(works, 'lace'), byTension(body))),
+  opens({ body }, work_perPa) {
+    const strewn = strewnOf(body);
+    return strewn && laceAfter(mainGlass(body), strewn, work_perPa).open;
+  },
   tells({ body }, work_perPa, { length }) {
     const strewn = strewnOf(body);
     if (strewn === null) return [];
