@@ -17,7 +17,9 @@ beforeEach(async () => {
 afterEach(() => me.leave());
 
 const tile = (index: number): Promise<string> =>
-  me.of(`[data-testid="journey-${index}"]`, (node) => [...node.querySelectorAll('[dir="auto"]')].map((one) => one.textContent).join(' '));
+  me.of(`[data-testid="journey-${index}"]`, (node) =>
+    [...node.querySelectorAll('[dir="auto"]')].map((one) => one.textContent?.replaceAll('\u00a0', ' ')).join(' '),
+  );
 async function tileReads(index: number, wanted: RegExp): Promise<void> {
   for (let tries = 0; tries < 100 && !wanted.test(await tile(index)); tries += 1) await new Promise((resolve) => setTimeout(resolve, 100));
   expect(await tile(index)).toMatch(wanted);
@@ -80,7 +82,7 @@ test('films of powder under a clear sheet, cleaned, its edge ground, slumped; an
   await maker.add('sheet', 'clear-90', {});
   await maker.fire('fullFuse');
   await maker.hand('clean', ['clean-primer'], { soak: '2 h' });
-  await me.sees('hand-words', /Primer, soaked off, 2 h/);
+  await me.sees('hand-words', /Primer, soaked 2 h 00/);
   await maker.hand('grind', ['place-rim'], { off: '2' });
   const off = await grams('taken-ground');
   expect(off).toBeGreaterThan(5);

@@ -87,7 +87,7 @@ export const EXAMPLES: Takes = {
 /** Records that the demo has. */
 const SHIPPED: Partial<Record<string, readonly string[]>> = {
   ...{ families: ['soft-90'], glasses: ['clear-90', 'rose-90'], kilns: ['low-kiln'], controllers: ['grey-box'] },
-  ...{ forms: ['basin-mould'], releases: ['mould-primer'] },
+  ...{ forms: ['basin-mould'], releases: ['mould-primer'], materials: ['crank-clay'] },
 };
 
 /** Of what records of a kind can be asked. */

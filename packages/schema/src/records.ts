@@ -1,7 +1,7 @@
 /** What stands on the shelves: families, glasses, strip tests, kilns and controllers, with their source. */
 import type { Controller } from '@torvin/core/controller';
 import { CONTENTS } from '@torvin/core/fit';
-import type { FormShape } from '@torvin/core/form';
+import { type FormShape, type StudioMaterial } from '@torvin/core/form';
 import { FLEXIBLES, MAKING_WAYS, MODELS, type Making, STAGES, stagesOf } from '@torvin/core/making';
 import { LAYER_FORMS, MADE_FORMS, type ShelfMade, STRIPES_AT_MOST } from '@torvin/core/piece';
 import { COATED_BY } from '@torvin/core/release';
@@ -114,6 +114,22 @@ export const ReleaseChangeSchema = ReleaseSchema.refine(({ pace_K_per_s, paceTo_
   error: 'A pace counts up to somewhere: write both, or leave both empty.',
 });
 
+/** What moulds and formers are made of that does not ship: most like one that does, with figures of its own. */
+export const MaterialSchema = schemaWith<StudioMaterial>()(
+  z.strictObject({
+    ...named,
+    ...{ material: formFields.material, expansion_perK: formFields.expansion_perK.unwrap(), conductivity_W_mK: formFields.conductivity_W_mK },
+    ...{ density_kg_m3: formFields.density_kg_m3, heatCapacity_J_kgK: formFields.heatCapacity_J_kgK, top_C: formFields.top_C.unwrap() },
+    ...{ pace_K_per_s: formFields.pace_K_per_s, paceTo_C: formFields.paceTo_C },
+    note: words('Note', 400).default(''),
+  }),
+);
+export type MaterialRecord = z.infer<typeof MaterialSchema>;
+export const MaterialChangeSchema = MaterialSchema.refine(({ pace_K_per_s, paceTo_C }) => (pace_K_per_s === undefined) === (paceTo_C === undefined), {
+  path: ['paceTo_C'],
+  error: 'A pace counts up to somewhere: write both, or leave both empty.',
+});
+
 export const RELIEFS = ['raised', 'sunk'] as const;
 export const LETTERINGS = ['none', 'plain', 'mirrored'] as const;
 
@@ -125,6 +141,8 @@ export const FormSchema = schemaWith<FormShape>()(
     /** How many of it there are. */
     count: quantity('How many there are', '', 1, 1000).int({ error: 'How many there are must be whole.' }),
     damaged: z.boolean(),
+    /** The studio's own material that it is made of. */
+    materialId: recordId.optional(),
     /** How often it can be fired, where that is known of such a one. */
     lasts: quantity('Firings it lasts', '', 1, 10000).int({ error: 'The firings it lasts must be a whole number.' }).optional(),
     /** Dry: before its first firing, and weighed last. */

@@ -161,7 +161,7 @@ const demoMakings = (now: number): RecordOf<'makings'>[] => [
 const held = (id: string, drop_m?: number): HeldForm => {
   const form = DEMO_FORMS.find((one) => one.id === id);
   if (!form) throw new Error(`The demo has no form '${id}'.`);
-  return heldForm(form, drop_m);
+  return heldForm(form, [], drop_m);
 };
 
 /** What stands on the demo's shelves beside the typical families and its strip test, by kind. */
@@ -173,6 +173,12 @@ export const demoRecords = (now: number): { readonly [K in KindName]?: readonly 
   forms: DEMO_FORMS,
   coated: demoCoats(now),
   makings: demoMakings(now),
+  materials: [
+    {
+      ...{ id: 'crank-clay', version: 1, name: 'Coarse crank clay', source: INVENTED, material: 'stoneware', expansion_perK: 4.4e-6, top_C: 1080 },
+      ...{ pace_K_per_s: 120 / 3600, paceTo_C: 300, note: 'Grog to 2 mm; holds much water, so that it is warmed slowly to 300 °C.' },
+    },
+  ],
   releases: [
     {
       id: 'shelf-primer',

@@ -1,5 +1,6 @@
 /** A piece in the form that a firing stands in: both cut through, to scale, and what there is to say of blank, edge, touch and release. */
 import { type Footprint, footprintWords } from '@torvin/core/body';
+import { leftToUse, leftWords } from '@torvin/core/form';
 import type { Shaping } from '@torvin/core/look';
 import { betweenThem, firingOf, formNotes, heldAcross, overShelf, snapshotOf, withStep } from '@torvin/core/piece';
 import { printWords } from '@torvin/core/quantity';
@@ -60,7 +61,13 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
     // Of a shelf that is named, what is on it is told by its name.
     ...(under?.coats ?? []).map((coat) => ({ ...coat, on: shelf?.name ?? '' })),
   ];
-  const state = [...(record?.mark ? [`Mark: ${record.mark}.`] : []), ...(record?.damaged ? ['It is marked as chipped, cracked or mended.'] : [])].join(' ');
+  const left = record && now ? leftToUse(record, now.use.fired) : null;
+  const leftSaid = record && now ? leftWords(record, now.use.fired) : '';
+  const state = [
+    ...(leftSaid !== '' && left !== 0 ? [leftSaid] : []),
+    ...(record?.mark ? [`Mark: ${record.mark}.`] : []),
+    ...(record?.damaged ? ['It is marked as chipped, cracked or mended.'] : []),
+  ].join(' ');
   return (
     <View style={{ gap: space.small }} testID="in-form">
       {rescue ? (
@@ -87,7 +94,7 @@ export function InForm({ doc, step, shelves, isDrawn = false, onCut, hottest_C =
         </Notice>
       )}
       <RescueCard rescue={rescue} />
-      {[...warns, ...(out ? [out] : [])].map((words) => (
+      {[...warns, ...(left === 0 ? [leftSaid] : []), ...(out ? [out] : [])].map((words) => (
         <Notice key={words} tone="warn" testID="form-warning">
           {words}
         </Notice>

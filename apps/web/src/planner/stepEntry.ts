@@ -321,7 +321,7 @@ export function stepOf(entry: StepEntry, before: Step | null, units: Units, shel
   const step = stepFor(entry, shaping, before, before?.id ?? uuid());
   if (!form) return { step, faults: [] };
   const shelf = shelfOf(entry, before, shelves);
-  const setup = { ...step.setup, form: heldForm(form, down?.value), ...(shelf ? { shelf: heldForm(shelf) } : {}) };
+  const setup = { ...step.setup, form: heldForm(form, shelves.materials, down?.value), ...(shelf ? { shelf: heldForm(shelf, shelves.materials) } : {}) };
   return { step: { ...step, setup }, faults: [] };
 }
 

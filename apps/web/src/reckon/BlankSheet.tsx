@@ -160,7 +160,7 @@ export function BlankSheet({ typed, set, shelves, where, onPut }: SheetProps) {
         missing={read.missing}
         told={told}
         stale={stale}
-        puts={pair && told && putsBlank(of, pair.asked, pair.value, taken && heldForm(taken), shelves, told.short, units)}
+        puts={pair && told && putsBlank(of, pair.asked, pair.value, taken && heldForm(taken, shelves.materials), shelves, told.short, units)}
         where={where}
         onPut={onPut}
       >

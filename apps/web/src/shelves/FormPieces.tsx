@@ -1,5 +1,5 @@
 /** What was fired in or on a form, side by side: each with its picture, how it came out and how it came off; and what has not been tried in it. */
-import { weighedWords } from '@torvin/core/form';
+import { leftWords, weighedWords } from '@torvin/core/form';
 import { RECIPES } from '@torvin/core/look';
 import { tallyWords } from '@torvin/core/release';
 import type { FiringRow, FormRecord, FormUse, Shelves } from '@torvin/schema';
@@ -56,6 +56,11 @@ export function FormPieces({ form, use, shelves }: { form: FormRecord; use: Form
         <Notice tone="warn" testID="form-worn">
           {`It has had ${use.fired} of the ${form.lasts} firings that it lasts: look for cracks, ring it, weigh it against when it was new.`}
         </Notice>
+      )}
+      {form.once && (
+        <Words bold={use.fired >= form.count} tone={use.fired >= form.count ? 'warn' : 'ink'} testID="form-left">
+          {leftWords(form, use.fired)}
+        </Words>
       )}
       {weighed !== null && <Words testID="form-weighed">{weighed}</Words>}
       <TryClear form={form} shelves={shelves} untried={use.fired === 0} />

@@ -1,5 +1,5 @@
 /** Of a mould or former: drawn as it is measured, whether glass lets go of it, what it holds, and the blank for it. */
-import { type FormShape, type FormView, depthOf, insideOf } from '@torvin/core/form';
+import { type FormShape, type FormView, depthOf, insideOf, ofOwnMaterial } from '@torvin/core/form';
 import { shapeOf } from '@torvin/core/piece';
 import { formFigures, materialWords, printWords } from '@torvin/core/quantity';
 import { formClearance, formClearanceWords } from '@torvin/core/release';
@@ -26,7 +26,7 @@ export function FormStory({ form, shelves }: { form: FormRecord; shelves: Shelve
   const [familyId, setFamilyId] = useState<string | null>(null);
   const offered = shelves.families.filter(({ id }) => !shelves.archived.includes(id));
   const family = offered.find(({ id }) => id === familyId) ?? mostUsed(shelves);
-  const shape = shapeOf(form);
+  const shape = shapeOf(ofOwnMaterial(form, shelves.materials));
   const told = family && formClearance(family, shape);
   const said = told && formClearanceWords(told, shape, units, (shape.liner_m ?? 0) > 0);
   const figures = family ? formFigures(shape, family, BLANK_M, units) : [];

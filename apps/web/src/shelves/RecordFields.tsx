@@ -89,16 +89,18 @@ function OneField({ field, entry, value, onChange, onBlur, error, shelves }: One
       const { of } = field;
       const about = aboutShelves(shelves, units);
       const offered = isKind(of) ? shelves[of].filter(({ id }) => id === typed || !shelves.archived.includes(id)) : [];
-      const options = offered.map((record) => {
+      const none = field.optional ? [{ value: '', title: 'None of them' }] : [];
+      const named = offered.map((record) => {
         const { name, note } = (isKind(of) && nameAmong(shelves, of, record.id, about)) || { name: record.id };
         return { value: record.id, title: name, note, mark: markOf(record) };
       });
+      const options = named.length > 0 ? [...none, ...named] : [];
       return (
         <WithError error={error} testID={testID}>
           {options.length > 0 ? (
             <FoundChoice label={label} value={typed} options={options} onChange={onChange} testID={testID} />
           ) : (
-            <Notice tone="warn">{`There is no ${isKind(field.of) ? KINDS[field.of].one : field.of} yet: make one first.`}</Notice>
+            <Missing what={isKind(field.of) ? KINDS[field.of].one : field.of} label={field.optional ? label : null} />
           )}
         </WithError>
       );
@@ -159,6 +161,15 @@ function WithError({ error, testID, children }: { error?: string; testID: string
         </Words>
       )}
     </View>
+  );
+}
+
+/** label: of what may be left out, which then only says so. */
+function Missing({ what, label }: { what: string; label: string | null }) {
+  return label === null ? (
+    <Notice tone="warn">{`There is no ${what} yet: make one first.`}</Notice>
+  ) : (
+    <Words size="label" tone="muted">{`${label}: none is written down yet.`}</Words>
   );
 }
 

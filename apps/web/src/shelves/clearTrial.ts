@@ -44,7 +44,7 @@ export function clearTrial(form: FormRecord, shelves: Shelves, unit: LengthUnit)
   const fire: Step = {
     ...{ kind: 'fire', id: uuid(), look: form.use === 'former' ? 'drape' : 'slump', kilnId: kiln.id, controllerId: controller.id },
     ...{ school: DEFAULT_SCHOOL, scheduleId: null, computedId: null },
-    setup: { kind: form.use === 'former' ? 'overFormer' : 'inMould', paper: false, form: heldForm(form) },
+    setup: { kind: form.use === 'former' ? 'overFormer' : 'inMould', paper: false, form: heldForm(form, shelves.materials) },
   };
   return {
     name: `Clear trial, ${form.name}`.slice(0, 80),

@@ -89,6 +89,23 @@ export interface OwnMaterial {
   paceTo_C?: number;
 }
 
+/** A material that the studio has told of: most like one that ships, its own figures in the place of that one's. */
+export interface StudioMaterial extends OwnMaterial {
+  id: string;
+  name: string;
+}
+
+const MATERIAL_FIGURES = ['expansion_perK', 'conductivity_W_mK', 'density_kg_m3', 'heatCapacity_J_kgK', 'top_C', 'pace_K_per_s', 'paceTo_C'] as const;
+
+/** A form with the figures of the studio's own material that it is made of; those that it has itself stand above them. */
+export function ofOwnMaterial<T extends OwnMaterial & { materialId?: string }>(form: T, materials: readonly StudioMaterial[] = []): T {
+  const own = materials.find(({ id }) => id === form.materialId);
+  if (!own) return form;
+  const figures = Object.fromEntries(MATERIAL_FIGURES.flatMap((key) => (own[key] === undefined ? [] : [[key, own[key]]])));
+  const told = Object.fromEntries(MATERIAL_FIGURES.flatMap((key) => (form[key] === undefined ? [] : [[key, form[key]]])));
+  return { ...form, material: own.material, ...figures, ...told };
+}
+
 const OWN = ['expansion_perK', 'conductivity_W_mK', 'density_kg_m3', 'heatCapacity_J_kgK', 'top_C'] as const;
 
 export function materialOf(form: OwnMaterial): FormMaterial {

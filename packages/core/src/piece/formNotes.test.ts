@@ -175,3 +175,11 @@ test('a lobed blank is told by its area: one larger than the form takes is warne
   expect(scaled(1.25).warns.join(' ')).toMatch(/too big|may hook/);
   expect(scaled(0.97).notes.join(' ')).toMatch(/slips in, starts on the wall and ends about \d+(\.\d)? mm below the rim/);
 });
+
+test('a former that is used once is fired empty first; one that is used again, and one of steel, is not', () => {
+  const said = (more: Partial<FormShape>) => told(held({ use: 'former', across_m: 0.1, deep_m: 0.08, ...more }), disc(0.2), { look: 'drape' }).notes.join(' ');
+  expect(said({ once: true, material: 'fibre' })).toMatch(/fire it empty to about 650 °C first/);
+  expect(said({ once: true, material: 'plasterSilica' })).toMatch(/dry it empty first/);
+  expect(said({ material: 'fibre' })).not.toMatch(/empty/);
+  expect(said({ once: true, material: 'stainless' })).not.toMatch(/empty/);
+});

@@ -5,7 +5,7 @@
 import { bodyFigures, mainGlass } from '../body/body';
 import { type Footprint, footprintArea, footprintNarrow, sidesOf } from '../body/footprint';
 import { rimToSpare } from '../flow/sag';
-import { materialOf } from '../form/materials';
+import { isMetal, materialOf } from '../form/materials';
 import { type FormShape, alongOf, depthOf, insideOf, outlineIn, roomOfForm } from '../form/shape';
 import { type FormSurface, formSurface } from '../form/surface';
 import { blank } from '../quantity/blank';
@@ -269,9 +269,24 @@ export function formNotes(form: HeldForm, firing: FiringCase, paper_m: number, u
       isSound: told.verdict === 'free' || told.verdict === 'rides' || shape.once === true,
     },
     warns: [...own.warns, ...hotFor(form, hottest_C, units)],
-    notes: own.notes,
+    notes: [...own.notes, ...firedEmptyFirst(shape, units)],
     cutTo: own.cutTo ?? null,
   };
+}
+
+/** Of these what binds them burns away; the others hold water. */
+const BURNS_OUT_C = 650;
+const DRIES_C = 200;
+
+/** What is used once has never been hot before the glass that it shapes. */
+function firedEmptyFirst({ once, use, material }: FormShape, { temperature }: Units): string[] {
+  if (!once || (use !== 'former' && use !== 'hollow') || isMetal(material)) return [];
+  const at = (celsius: number): string => text(formatTemperature(celsius, temperature));
+  return [
+    material === 'fibre' || material === 'vermiculite'
+      ? `Used once, so each one is new: fire it empty to about ${at(BURNS_OUT_C)} first, with the room aired, or what binds it smokes under the glass and marks it.`
+      : `Used once, so each one is new: dry it empty first, some hours under the boil and then to about ${at(DRIES_C)}, or its steam lifts the glass.`,
+  ];
 }
 
 const onPlate = ({ name, shape }: HeldForm, footprint: Footprint, long: Long): string[] =>

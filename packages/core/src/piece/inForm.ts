@@ -1,4 +1,5 @@
 /** What shapes the glass of a firing: by the form of the studio's own in which it stands and by the blank, or as it was typed. */
+import { ofOwnMaterial } from '../form/materials';
 import { type Footprint, sidesOf } from '../body/footprint';
 import { type FormShape, type FormUse, alongOf, depthOf, insideOf, waterIn, wayOfSide } from '../form/shape';
 import { type Look, RECIPES } from '../look/recipes/all';
@@ -195,16 +196,16 @@ export const SHAPE_KEYS = keysOf<FormShape>({
 /** Of a record what shapes and warms the glass. */
 export const shapeOf = (record: FormShape): FormShape => pickKeys(record, SHAPE_KEYS);
 
-export const heldForm = ({ id, name, ...record }: Shelf['forms'][number], drop_m?: number): HeldForm => ({
-  ...{ id, name, shape: shapeOf(record) },
+export const heldForm = ({ id, name, ...record }: Shelf['forms'][number], materials?: Shelf['materials'], drop_m?: number): HeldForm => ({
+  ...{ id, name, shape: shapeOf(ofOwnMaterial(record, materials)) },
   ...(drop_m === undefined ? {} : { drop_m }),
 });
 
 /** The set-up in its form as that stands on the shelf now; as it was, where it stands there no more. */
-export function asItStands(setup: PlannedSetUp, { forms }: Pick<Shelf, 'forms'>): PlannedSetUp {
+export function asItStands(setup: PlannedSetUp, { forms, materials }: Pick<Shelf, 'forms' | 'materials'>): PlannedSetUp {
   const now = (held: HeldForm): HeldForm => {
     const record = forms.find(({ id }) => id === held.id);
-    return record ? heldForm(record, held.drop_m) : held;
+    return record ? heldForm(record, materials, held.drop_m) : held;
   };
   const { form, shelf } = setup;
   return { ...setup, ...(form ? { form: now(form) } : {}), ...(shelf ? { shelf: now(shelf) } : {}) };

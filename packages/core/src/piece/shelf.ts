@@ -7,6 +7,7 @@ import type { Controller } from '../controller/profile';
 import type { KilnConstants } from '../kiln/kiln';
 import type { SeenFiring } from '../schedule/bounds';
 import type { TakenOver } from '../learn/corrections';
+import type { StudioMaterial } from '../form/materials';
 import type { FormShape } from '../form/shape';
 import type { Coat } from '../release/coat';
 import type { CutFace } from './laid';
@@ -64,7 +65,9 @@ export interface Shelf<C extends Labelled & Controller = Labelled & Controller> 
   controllers: readonly C[];
   stripTests: readonly ShelfTest[];
   releases: readonly (Labelled & Coat)[];
-  forms: readonly (Labelled & FormShape)[];
+  forms: readonly (Labelled & FormShape & { materialId?: string })[];
+  /** Of the studio's own; none where left out. */
+  materials?: readonly (Labelled & StudioMaterial)[];
   /** What firings have shown, where a plan is to be held to it. */
   seen?: readonly SeenFiring[];
 }

@@ -5,7 +5,7 @@ import { TYPICAL_FAMILIES } from '@torvin/core/glass';
 import { TYPICAL_KILN } from '@torvin/core/kiln';
 import { LAYER_KINDS, BOUGHT_FORMS, MADE_FORMS, MADE_NAMES } from '@torvin/core/piece';
 import { COATED_BY, type CoatedBy, RELEASE_KINDS, type ReleaseKind } from '@torvin/core/release';
-import { type Units, formatLength, formatMass, formatTemperature, COAT, text } from '@torvin/core/units';
+import { LENGTH, type LengthUnit, type Units, formatLength, formatMass, formatTemperature, COAT, suggested, text } from '@torvin/core/units';
 import type { z } from 'zod';
 import {
   CoatedSchema,
@@ -24,6 +24,7 @@ import {
 } from '../records';
 import { WIRING, controllers } from './controllers';
 import { forms } from './forms';
+import { materials } from './materials';
 import { makings } from './makings';
 import { NAME, SOURCE, asOptions, difference, lag, length, mass, plain, rate, temperature } from './fields';
 import { type About, type Kind, kind } from './kind';
@@ -333,7 +334,7 @@ const coated = kind({
 });
 
 /** In the order in which they name one another: what a record names stands before it. */
-export const KINDS = { families, glasses, made, kilns, controllers, stripTests, releases, forms, coated, makings };
+export const KINDS = { families, glasses, made, kilns, controllers, stripTests, releases, materials, forms, coated, makings };
 
 export type KindName = keyof typeof KINDS;
 export const KIND_LIST = Object.keys(KINDS) as KindName[];
@@ -347,6 +348,7 @@ export const SHELF_KINDS = [
   'families',
   'stripTests',
   'forms',
+  'materials',
   'kilns',
   'controllers',
   'releases',
@@ -369,12 +371,15 @@ export function inOrder(kind: KindName, list: readonly AnyRecord[]): AnyRecord[]
 export const titleOf = (kind: KindName, record: AnyRecord, about: About): string =>
   'name' in record ? record.name : (kindOf(kind).title?.(record, about) ?? record.id);
 
-/** A new record: what is usual of its kind, and nothing written yet. only: see Kind.begins. */
-export function beginRecord<K extends KindName>(kind: K, id: string, only: (kind: string) => string, now: number): RecordOf<K> {
-  const unwritten = kindOf(kind)
-    .fields.filter((field) => field.as === 'words' && !field.folded)
-    .map(({ key }) => [key, '']);
-  return { ...Object.fromEntries(unwritten), ...KINDS[kind].begins?.(only, now), id, version: 0 } as RecordOf<K>;
+/** A new record: what is usual of its kind, sizes round in the studio's unit, and nothing written yet. only: see Kind.begins. */
+export function beginRecord<K extends KindName>(kind: K, id: string, only: (kind: string) => string, now: number, unit: LengthUnit = 'mm'): RecordOf<K> {
+  const { fields } = kindOf(kind);
+  const usual = Object.entries(KINDS[kind].begins?.(only, now) ?? {}).map(([key, value]) => {
+    const isLength = fields.some((field) => field.key === key && field.as === 'figure' && field.of === LENGTH);
+    return [key, isLength && typeof value === 'number' ? suggested(value, unit) : value];
+  });
+  const unwritten = fields.filter((field) => field.as === 'words' && !field.folded).map(({ key }) => [key, '']);
+  return { ...Object.fromEntries(unwritten), ...Object.fromEntries(usual), id, version: 0 } as RecordOf<K>;
 }
 
 /** The pictures that a record names, of whatever kind it is. */

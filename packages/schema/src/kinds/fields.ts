@@ -19,6 +19,7 @@ import {
   type Units,
   formatStock,
   parseLength,
+  parseStock,
   plainMeasure,
   readFigure,
 } from '@torvin/core/units';
@@ -166,7 +167,7 @@ function readNumbers(field: Field, typed: string): Outcome<number[]> {
 function readLengths(field: Field, typed: string, units: Units): Outcome<number[]> {
   const values: number[] = [];
   for (const part of typed.split(';').filter((one) => one.trim() !== '')) {
-    const read = parseLength(part, units.length, field.key);
+    const read = parseStock(part, units.length, field.key);
     if (!read.ok) return read;
     values.push(read.value);
   }
@@ -248,7 +249,7 @@ function readField(schema: z.ZodType, field: Field, typed: Entry[string], units:
   if (field.as === 'points') return readPoints(field, String(typed), units);
   if (field.as === 'looks') return readLooks(field, String(typed));
   if (field.as === 'day') return readDay(field, String(typed));
-  if (typed === '' && (field.as === 'record' || field.as === 'choice')) return refused('empty', field.key, `${field.label}: choose one.`);
+  if (typed === '' && !field.optional && (field.as === 'record' || field.as === 'choice')) return refused('empty', field.key, `${field.label}: choose one.`);
   return found(typeof typed === 'string' ? typed.trim() : typed);
 }
 

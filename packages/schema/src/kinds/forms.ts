@@ -127,6 +127,10 @@ const fields: Field[] = [
     ...{ as: 'points', key: 'points_m', label: 'Its section by points, out:up', testID: 'form-points', optional: true, folded: 'shape', when: hasFloor },
     hint: 'from the middle outwards, between them a ; such as 0:0; 60:0; 90:12. A mould’s end at its rim and stand before floor, depth and wall; a former’s begin on its top and end at its foot: 0:90; 60:80; 70:0',
   },
+  {
+    ...{ as: 'record', key: 'materialId', label: 'Of a material of your own', of: 'materials', testID: 'form-own-material', optional: true },
+    folded: 'constants',
+  },
   plain('lasts', 'Firings it lasts', '', 1, { ...WEARS, hint: 'of such a one, before it cracks or crumbles; left empty where nobody knows' }),
   mass('new_kg', 'Weighed new', { ...WEARS, hint: 'dry, before its first firing' }),
   mass('now_kg', 'Weighed last', { ...WEARS, hint: 'dry; what has become lighter is weaker' }),
@@ -169,17 +173,18 @@ export const forms = kind({
     ...{ use: 'hollow' as const, plan: 'round' as const, across_m: 0.3, deep_m: 0.05, thick_m: 0.01, material: 'earthenware' as const },
     ...{ count: 1, damaged: false, note: '' },
   }),
-  about({ use, plan, across_m, along_m, deep_m, material, count, damaged }, { units }) {
+  about({ use, plan, across_m, along_m, deep_m, material, materialId, count, damaged }, { units, nameOf }) {
     const long = (metres: number): string => text(formatLength(metres, units.length));
     const size = along_m === undefined ? `${long(across_m)} across` : `${formatLength(across_m, units.length).figure} × ${long(along_m)}`;
     const deep = use === 'former' || use === 'dam' || use === 'grid' ? 'high' : 'deep';
     return [
       `${FORM_USE_NAMES[use]}, ${PLAN_NAMES[plan].toLowerCase()}`,
       deep_m > 0 ? `${size}, ${long(deep_m)} ${deep}` : size,
-      FORM_MATERIALS[material].name.toLowerCase(),
+      materialId === undefined ? FORM_MATERIALS[material].name.toLowerCase() : nameOf('materials', materialId),
       ...(count > 1 ? [`${count} of them`] : []),
       ...(damaged ? ['damaged'] : []),
     ].join(' · ');
   },
   searched: ({ note, mark = '' }) => `${note} ${mark}`,
+  names: ({ materialId }) => (materialId === undefined ? [] : [{ kind: 'materials', id: materialId, path: 'materialId' }]),
 });

@@ -7,7 +7,7 @@ export const contour: Recipe = {
   name: 'Contour fuse',
   group: 'flat',
   reaches: 'edges round, parts sink half in',
-  spares: 'some relief stays',
+  spares: 'half of the relief stays',
   squeezes: true,
   levels: false,
   joins: true,

@@ -7,7 +7,7 @@ export const firePolish: Recipe = {
   name: 'Fire polish',
   group: 'flat',
   reaches: 'the skin flows until it shines',
-  spares: 'shape and relief stay',
+  spares: 'shape and nearly all of the relief stay',
   squeezes: false,
   levels: false,
   joins: false,

@@ -6,7 +6,7 @@ import { byRelief, times } from '../works';
 export const fullFuse: Recipe = {
   name: 'Full fuse',
   group: 'flat',
-  reaches: 'edges round and level',
+  reaches: 'edges round and nearly level',
   spares: 'outline and colours do not run',
   squeezes: true,
   levels: true,

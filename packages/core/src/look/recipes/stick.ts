@@ -8,7 +8,7 @@ export const stick: Recipe = {
   name: 'Crisp stick',
   group: 'flat',
   reaches: 'parts hold together, edges as they were cut',
-  spares: 'no edge rounds, no relief sinks',
+  spares: 'no edge rounds, relief hardly sinks',
   squeezes: true,
   levels: false,
   joins: true,

@@ -8,7 +8,7 @@ export const tack: Recipe = {
   name: 'Tack fuse',
   group: 'flat',
   reaches: 'parts hold, edges soft',
-  spares: 'relief stays',
+  spares: 'three quarters of the relief stays',
   squeezes: true,
   levels: false,
   joins: true,
@@ -22,7 +22,7 @@ export const tack: Recipe = {
   },
   looksLike: {
     early: 'edges are still sharp, corners square',
-    right: 'edges gleam and corners are a little round; each part stands up as high as it was laid',
+    right: 'edges gleam and corners are a little round; each part still stands three quarters as high as it was laid',
     late: 'parts spread at the foot and sink into what they lie on',
   },
   care: 'Edges of a tack stay sharp where they did not flow; feel for them in gloves. Crevices hold dirt: not for food.',
