@@ -59,12 +59,12 @@ test('the first piece is laid up, computed and put on the Bench from nothing', a
   await me.press('add-sheet');
   await me.type('layer-depth', '1/8');
   await me.page.keyboard.press('Enter');
-  await me.sees('layer-depth-other', /^3\.2 mm$/);
+  await me.sees('layer-depth-other', /^3 mm$/);
   await me.press('close-layer-sheet');
-  // 4 · 4 in of 3 mm and 1/8 in at 2500 kg/m³.
-  await me.sees('figure-mass', /^mass 5\.6 oz/);
+  // 4 · 4 in of two sheets of 1/8 in, which are made to 3 mm, at 2500 kg/m³.
+  await me.sees('figure-mass', /^mass 5\.5 oz/);
   await me.press('figure-mass');
-  await me.sees('figure-mass', /^mass 159 g/);
+  await me.sees('figure-mass', /^mass 155 g/);
   await me.expectSound('a piece in inches');
   await me.press('compute');
   await me.sees('schedule-state', /^as computed$/);

@@ -159,6 +159,25 @@ test('a second server on the folder says that one runs there, at which address, 
   await studio.start();
 });
 
+test('a port that is taken is told with the one that is used; one that was asked for alone ends the start', async () => {
+  const studio = studioOf();
+  await studio.start();
+  const taken = new URL(studio.address).port;
+  const dir = mkdtempSync(join(tmpdir(), 'torvin-e2e-'));
+  const env = { ...process.env, TORVIN_DATA: join(dir, 'data'), TORVIN_PORT: taken };
+  const next = spawn(process.execPath, [SERVER], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'inherit'] });
+  let said = '';
+  await new Promise<void>((resolve) => next.stdout.on('data', (chunk) => ((said += String(chunk)), said.includes('Torvin is at') && resolve())));
+  const [, used] = /^Port \d+ was asked for and is taken; (\d+) is used\.\n/.exec(said) ?? [];
+  expect(said).toMatch(new RegExp(`^Port ${taken} was asked .*\\nTorvin is at http://[^:]+:${used}\\n`));
+  const ended = new Promise((resolve) => next.once('exit', resolve));
+  next.kill('SIGTERM');
+  await ended;
+  const alone = await started({ TORVIN_DATA: join(dir, 'other'), TORVIN_PORT: taken, TORVIN_PORT_ALONE: '1' });
+  expect([alone.code, alone.said.trim()]).toEqual([1, `Port ${taken} is taken: end what listens there, or name another.`]);
+  rmSync(dir, { recursive: true });
+});
+
 test('a start that cannot be says why in a sentence, and no more', async () => {
   const dir = mkdtempSync(join(tmpdir(), 'torvin-e2e-'));
   writeFileSync(join(dir, 'torvin.db'), 'this is no database, whatever its name says; '.repeat(50));
@@ -172,7 +191,7 @@ test('a start that cannot be says why in a sentence, and no more', async () => {
   expect((await started({ TORVIN_DATA: join(dir, 'torvin.db', 'in') })).said.trim()).toMatch(
     /^The folder .* cannot be made \(.*\): name another one in TORVIN_DATA\..*$/,
   );
-  expect((await started({ TORVIN_PORT: 'eighty' })).said.trim()).toBe("TORVIN_PORT must be a port from 1 to 65535; got 'eighty'.");
+  expect((await started({ TORVIN_PORT: 'eighty' })).said.trim()).toBe("A port is a whole number from 1 to 65535; got 'eighty'.");
   rmSync(dir, { recursive: true });
 });
 

@@ -1,6 +1,6 @@
 /** What a wide window shows beside one another, at 1280 × 800. */
 import { setting } from './setting';
-import { Visitor, WIDE } from './visitor';
+import { PHONE, Visitor, WIDE } from './visitor';
 
 const here = setting();
 const { studio } = here;
@@ -145,4 +145,21 @@ test('an address that leads nowhere says so', async () => {
   await me.page.goto(`${studio.address}/nowhere`);
   await me.heading(/Nothing here/);
   await me.expectSound('nowhere');
+});
+
+test('the interface for programs is a page: each call with what it takes, tried and answered, and nothing read from elsewhere', async () => {
+  const me = await Visitor.open(here.browser, PHONE);
+  const asked: string[] = [];
+  me.page.on('request', (request) => asked.push(request.url()));
+  await me.page.goto(`${here.studio.address}/api`);
+  const inPage = (act: string): Promise<unknown> =>
+    me.page.waitForFunction(`(() => { const root = document.querySelector('rapi-doc')?.shadowRoot; return root && (${act})(root); })()`, { timeout: 30_000 });
+  await inPage(`(root) => { const head = root.querySelector('[id="get-/api/health"] .endpoint-head'); head?.click(); return Boolean(head); }`);
+  await inPage(
+    `(root) => { const button = root.querySelector('api-request')?.shadowRoot?.querySelector('.m-btn.primary'); button?.click(); return Boolean(button); }`,
+  );
+  await inPage(`(root) => /OK:200/.test(root.querySelector('api-request').shadowRoot.textContent)`);
+  expect(asked.filter((url) => !url.startsWith(here.studio.address) && !url.startsWith('data:'))).toEqual([]);
+  expect(me.troubles).toEqual([]);
+  await me.page.close();
 });

@@ -53,18 +53,22 @@ const beside = [];
 function start(name, args, env = {}, cwd = root) {
   const child = spawn(...tool(name, args), { cwd, env: { ...process.env, ...env }, stdio: ['ignore', 'inherit', 'inherit'] });
   beside.push(child);
+  return child;
 }
 start('tsc', ['-p', '.', '--watch', '--preserveWatchOutput', '--incremental', '--tsBuildInfoFile', 'node_modules/.cache/torvin/dev.tsbuildinfo']);
-start(
+const bundler = start(
   'expo',
   ['start', '--web', '--port', process.env.PORT ?? '8081'],
   { ...EXPO_ENV, TORVIN_API: `http://127.0.0.1:${port}`, BROWSER: 'none' },
   join(root, 'apps/web'),
 );
 
-for (const signal of ['SIGINT', 'SIGTERM']) {
-  process.once(signal, () => {
-    for (const child of [server, ...beside]) child?.kill('SIGTERM');
-    process.exit(0);
-  });
+function end(code) {
+  for (const child of [server, ...beside]) child?.kill('SIGTERM');
+  process.exit(code);
 }
+for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => end(0));
+bundler.once('exit', (code) => {
+  say('The bundler has ended, and with it all that was started.');
+  end(code ?? 1);
+});

@@ -1,12 +1,17 @@
 /** What demo, check and bench share: installing, building, finding Chromium. Only Node's own modules at the top. */
+import './node.mjs';
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
-import { availableParallelism } from 'node:os';
+import * as os from 'node:os';
 import { basename, dirname, isAbsolute, join, relative, sep } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import { parseArgs, promisify } from 'node:util';
+import * as util from 'node:util';
 import { brotliCompress, constants, gzip as zipped } from 'node:zlib';
+
+// By their modules: an older Node lacks some of these, and would not get as far as saying so.
+const { parseArgs, promisify } = util;
+const { availableParallelism } = os;
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const at = (...parts) => join(root, ...parts);

@@ -3,7 +3,18 @@ import { configFrom } from './config';
 describe('settings from the environment', () => {
   test('have defaults on loopback and beside the program', () => {
     const folders = { dataDir: '/torvin/data', backupsDir: '/torvin/data/backups' };
-    const usual = { ...folders, port: 4310, host: '127.0.0.1', start: 'demo', beginAnew: false, fresh: false, names: [], trustsLoopback: true, tls: null };
+    const usual = {
+      ...folders,
+      port: 4310,
+      portAlone: false,
+      host: '127.0.0.1',
+      start: 'demo',
+      beginAnew: false,
+      fresh: false,
+      names: [],
+      trustsLoopback: true,
+      tls: null,
+    };
     expect(configFrom({}, '/torvin')).toEqual(usual);
   });
 

@@ -3,8 +3,9 @@ import { isAbsolute, join, resolve } from 'node:path';
 import { isLoopback, isLoopbackName } from './access/addresses';
 
 export interface Config {
-  /** First port to try; a taken one gives the next. */
+  /** First port to try; a taken one gives the next, unless it is to be this one alone. */
   port: number;
+  portAlone: boolean;
   host: string;
   dataDir: string;
   /** What an empty data folder is filled with: the demo studio, or typical shelves and nothing made yet. */
@@ -32,7 +33,7 @@ export function configFrom(env: NodeJS.ProcessEnv, root: string, words: readonly
   }
   const port = env.TORVIN_PORT === undefined ? DEFAULT_PORT : Number(env.TORVIN_PORT);
   if (!Number.isInteger(port) || port < 1 || port > 65535) {
-    throw new Error(`TORVIN_PORT must be a port from 1 to 65535; got '${env.TORVIN_PORT}'.`);
+    throw new Error(`A port is a whole number from 1 to 65535; got '${env.TORVIN_PORT}'.`);
   }
   const start = env.TORVIN_START ?? 'demo';
   if (start !== 'demo' && start !== 'own') throw new Error(`TORVIN_START must be demo or own; got '${start}'.`);
@@ -50,6 +51,7 @@ export function configFrom(env: NodeJS.ProcessEnv, root: string, words: readonly
     throw new Error('For https both are needed: TORVIN_CERT, the file of a certificate, and TORVIN_KEY, the file of its key.');
   return {
     port,
+    portAlone: env.TORVIN_PORT_ALONE === '1',
     host,
     dataDir,
     backupsDir: env.TORVIN_BACKUPS ? resolve(root, env.TORVIN_BACKUPS) : join(dataDir, 'backups'),

@@ -48,6 +48,7 @@ const studio = await saidIfNot(dataDir, async () => {
     version,
     log,
     webDir: join(root, 'apps', 'web', 'dist'),
+    referenceScript: join(root, 'node_modules', 'rapidoc', 'dist', 'rapidoc-min.js'),
     urls: () => urls,
   });
   const { db } = running.opened;
@@ -61,9 +62,10 @@ const studio = await saidIfNot(dataDir, async () => {
   return running;
 });
 
-const server = await saidIfNot(dataDir, () => listen(config.host, config.port));
+const server = await saidIfNot(dataDir, () => listen(config.host, config.port, config.portAlone));
 const address = server.address();
 const port = typeof address === 'object' && address ? address.port : config.port;
+if (port !== config.port) process.stdout.write(`Port ${config.port} was asked for and is taken; ${port} is used.\n`);
 const reached = `${scheme}://${isEverywhere(config.host) ? 'localhost' : inUrl(config.host)}:${port}`;
 urls = hostsForOthers(config).map((host) => `${scheme}://${inUrl(host)}:${port}`);
 await saidIfNot(dataDir, () => claim.at(reached));
@@ -148,14 +150,20 @@ async function saidIfNot<T>(where: string, step: () => T | Promise<T>): Promise<
   }
 }
 
-/** Listens on the port, or on the next free one. */
-function listen(host: string, first: number): Promise<Server> {
+/** How many ports are tried, one after the other. */
+const PORTS_TRIED = 50;
+const LAST_PORT = 65535;
+
+/** Listens on the port, or on the next free one unless it is to be this one alone. */
+function listen(host: string, first: number, alone: boolean): Promise<Server> {
   return new Promise((resolve, reject) => {
     const attempt = (port: number): void => {
       const candidate = tls ? createSecureServer(tls, studio.handle) : createServer(studio.handle);
       candidate.once('error', (error: NodeJS.ErrnoException) => {
-        if (error.code === 'EADDRINUSE' && port < first + 50) attempt(port + 1);
-        else reject(error);
+        if (error.code !== 'EADDRINUSE') reject(error);
+        else if (alone) reject(new Error(`Port ${port} is taken: end what listens there, or name another.`));
+        else if (port < Math.min(first + PORTS_TRIED, LAST_PORT)) attempt(port + 1);
+        else reject(new Error(`The ports from ${first} to ${port} are all taken: name another with TORVIN_PORT.`));
       });
       candidate.listen(port, host, () => resolve(candidate));
     };

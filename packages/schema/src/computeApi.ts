@@ -1,13 +1,18 @@
 /** The stateless compute API: an endpoint for every calculator, made of its contract. For servers alone; a web app has the engine itself. */
 import { RECIPE_GROUPS } from '@torvin/core/look';
 import { CALCULATORS, CALLS, type EngineCall, QUANTITIES } from '@torvin/core/engine';
-import { LimitsSchema, SchoolSchema, SetUpSchema, figure } from '@torvin/core/contract';
+import { ControllerInputSchema, GlassInputSchema, KilnConstantsSchema, LimitsSchema, SchoolSchema, SetUpSchema, figure } from '@torvin/core/contract';
 import { z } from 'zod';
 import { type Endpoint, get } from './api';
-import { FamilySchema } from './records';
+
+/** name: for people; the part itself goes into a request as it is. */
+const part = <S extends z.ZodType>(key: string, schema: S) =>
+  z.record(z.string(), z.object({ name: z.string(), source: z.string().optional(), [key]: schema }));
 
 const TypicalSchema = z.object({
-  families: z.array(FamilySchema.omit({ version: true })),
+  glasses: part('glass', GlassInputSchema),
+  kilns: part('kiln', KilnConstantsSchema),
+  controllers: part('controller', ControllerInputSchema),
   setups: z.record(z.string(), z.object({ name: z.string(), setup: SetUpSchema, onPaper: SetUpSchema })),
   moulds: z.record(z.string(), z.object({ name: z.string(), expansion_perK: figure('1/K'), note: z.string().optional() })),
   looks: z.record(
@@ -25,7 +30,7 @@ const TypicalSchema = z.object({
 
 export const typicalEndpoint = get(
   '/api/compute/typical',
-  'What ships as typical: glass families, set-ups, limits and schools, ready to be put into a request',
+  'What ships as typical, each part ready to be sent: glasses, kilns, controllers, set-ups, limits and schools',
   TypicalSchema,
 );
 

@@ -24,6 +24,7 @@ import { firingRoutes } from './routes/firings';
 import { photoRoutes } from './routes/photos';
 import { pieceRoutes } from './routes/pieces';
 import { recordRoutes } from './routes/records';
+import { serveReference } from './reference';
 import { mustBeJson, notThere } from './strayed';
 import { mustBeShallow } from './tooDeep';
 import { serveWeb } from './web';
@@ -38,6 +39,8 @@ export interface AppParts {
   log: Logger;
   /** Folder of the exported web app; without it only the API is served. */
   webDir?: string;
+  /** What draws the interface for programs as a page; without it only its document is served. */
+  referenceScript?: string;
   /** The address it listens on, and further names that it is known by. */
   host?: string;
   names?: readonly string[];
@@ -69,6 +72,7 @@ export function createApp({
   version,
   log,
   webDir,
+  referenceScript,
   host = '127.0.0.1',
   names = [],
   trustsLoopback = true,
@@ -127,6 +131,7 @@ export function createApp({
   app.get('/api/openapi.json', (_request, response) => {
     response.json((openApi ??= openApiDocument(version, calculators)));
   });
+  serveReference(app, referenceScript);
   app.use('/api', notThere(app));
   if (webDir) serveWeb(app, webDir);
   app.use(answerErrors(log, lines, () => room?.ranOut()));

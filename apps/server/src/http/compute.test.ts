@@ -108,14 +108,43 @@ describe('the compute API on cases sent by someone else', () => {
 
   test('composes from what it ships as typical, put together by someone else', async () => {
     const { body: typical } = await server.ask('GET', '/api/compute/typical');
-    expect(typical.families.length).toBeGreaterThanOrEqual(7);
+    expect(Object.keys(typical.glasses).length).toBeGreaterThanOrEqual(7);
     expect(typical.looks.potMelt).toMatchObject({ asks: 'drain', looksLike: { right: expect.stringMatching(/level disc/) } });
     for (const [kind, { onPaper }] of Object.entries<{ onPaper: object }>(typical.setups)) {
-      const { id: _id, name: _name, source: _source, ...soft96 } = typical.families[1];
-      const request = { ...composition, body: { ...body, glasses: [soft96] }, setup: onPaper, limits: typical.limits, school: typical.school };
+      const [, { glass: soft96 }] = Object.values<{ glass: object }>(typical.glasses);
+      const { kiln } = typical.kilns.typical;
+      const { controller } = typical.controllers['hour-box'];
+      const request = {
+        ...composition,
+        body: { ...body, glasses: [soft96] },
+        kiln,
+        controller,
+        setup: onPaper,
+        limits: typical.limits,
+        school: typical.school,
+      };
       const { status, body: answer } = await server.ask('POST', '/api/compute/compose', request);
       expect({ kind, status, converged: answer.converged }).toEqual({ kind, status: 200, converged: true });
     }
+  });
+
+  test('every glass and every controller of what ships is taken as it stands there', async () => {
+    const { body: typical } = await server.ask('GET', '/api/compute/typical');
+    const { kiln } = typical.kilns.typical;
+    for (const { glass: one } of Object.values<{ glass: object }>(typical.glasses))
+      expect((await server.ask('POST', '/api/compute/body', { ...body, glasses: [one] })).status).toBe(200);
+    for (const { controller } of Object.values<{ controller: object }>(typical.controllers))
+      expect((await server.ask('POST', '/api/compute/compose', { ...composition, kiln, controller })).status).toBe(200);
+  });
+
+  test('a kiln or the kind of a form that is missing is told in words', async () => {
+    const { kiln: _kiln, ...without } = composition;
+    expect((await server.ask('POST', '/api/compute/compose', without)).body).toMatchObject({
+      path: 'kiln',
+      message: "'kiln' is missing: it must be an object.",
+    });
+    const bent = { ...composition, setup: { ...composition.setup, shaping: { depth_m: 0.02 } } };
+    expect((await server.ask('POST', '/api/compute/compose', bent)).body.message).toMatch(/^'kind' is missing: it must be hollow, /);
   });
 
   test('tells of a lay-up which glasses touch, and of its coated sheets how they lie', async () => {

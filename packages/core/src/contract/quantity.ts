@@ -2,14 +2,8 @@
 import { z } from 'zod';
 import type { Units } from '../units/convert';
 import { LENGTH, MASS, type Measure, type Range, STOCK, STREWN, WATER } from '../units/measure';
-import './quiet';
+import { shown } from './quiet';
 import { schemaFor } from './schemaFor';
-
-const shown = (input: unknown): string => {
-  if (input === undefined) return 'nothing';
-  const written = JSON.stringify(input) ?? String(input);
-  return written.length > 60 ? `${written.slice(0, 60)}…` : written;
-};
 
 /** A finite number within a range; unit is part of the sentence and of the OpenAPI document. */
 export function quantity(title: string, unit: string, least: number, most: number) {
